@@ -1,0 +1,147 @@
+import type { Expected } from '../pours/index.js';
+import { Checker, formatQuantity } from '../units/index.js';
+import { standing, type CastEvent, type HappeningType } from './events.js';
+import { lifeOf, type Life, type Stage } from './life.js';
+
+/** Stages in which something can happen. */
+const possible: Record<Exclude<HappeningType, 'poured' | 'voided'>, readonly Stage[]> = {
+  wetted: ['setting', 'damp'],
+  'lifted-out': ['setting'],
+  uncovered: ['damp'],
+  weighed: ['damp', 'drying', 'sealed'],
+  coated: ['drying', 'sealed'],
+  bubbles: ['damp', 'drying', 'sealed', 'out'],
+  'put-out': ['drying', 'sealed'],
+  broken: ['setting', 'damp', 'drying', 'sealed', 'out'],
+};
+
+const inWords: Record<HappeningType, string> = {
+  poured: 'poured',
+  wetted: 'wetted',
+  'lifted-out': 'lifted out',
+  uncovered: 'uncovered',
+  weighed: 'weighed',
+  coated: 'coated',
+  bubbles: 'looked over',
+  'put-out': 'put out',
+  broken: 'broken',
+  voided: 'undone',
+};
+
+const stageInWords: Record<Stage, string> = {
+  setting: 'still setting in its mould',
+  damp: 'in its damp cure',
+  drying: 'drying',
+  sealed: 'sealed',
+  out: 'out of the door',
+  broken: 'broken',
+};
+
+const wayOn: Record<Stage, string> = {
+  setting: 'Lift it out first.',
+  damp: 'End its damp cure first.',
+  drying: 'Choose what it is ready for.',
+  sealed: 'Choose what it is ready for.',
+  out: 'Undo “put out” first.',
+  broken: 'Undo “broken” first.',
+};
+
+/** Room for an overfilled mould in a weighing. */
+const HEAVIER = 1.1;
+const LIGHTER = 0.7;
+/** Clocks of two devices may differ by so much, ms. */
+const CLOCK_SLACK = 2 * 60_000;
+
+function checkMass(check: Checker, mass: number, expected: Expected): void {
+  if (!check.number('mass', mass, 'The weighing', { above: 0, unit: 'g' })) return;
+  const fresh = formatQuantity(expected.fresh, 'g', 'metric');
+  const said = formatQuantity(mass, 'g', 'metric');
+  check.expect(
+    mass <= expected.fresh * HEAVIER,
+    'mass',
+    mass,
+    `${said} is heavier than the piece was fresh (${fresh}).`,
+    'Weigh it again, or check that this is the right piece and unit.',
+  );
+  check.expect(
+    mass >= expected.dry * LIGHTER,
+    'mass',
+    mass,
+    `${said} is far lighter than the piece can be (about ${formatQuantity(expected.dry, 'g', 'metric')} dry).`,
+    'Weigh it again, or check that this is the right piece and unit.',
+  );
+}
+
+function checkTime(check: Checker, event: CastEvent, life: Life, now: number): void {
+  check.expect(
+    event.at <= now + CLOCK_SLACK,
+    'at',
+    event.at,
+    'That time is in the future.',
+    'Enter when it happened; what is still to come stands in the round.',
+  );
+  check.expect(
+    event.at >= life.pouredAt,
+    'at',
+    event.at,
+    'That time is before the pour.',
+    'Enter a time after the pour.',
+  );
+}
+
+function checkVoid(check: Checker, events: readonly CastEvent[], target: string): void {
+  const stands = standing(events);
+  const index = stands.findIndex(({ id }) => id === target);
+  if (index === -1)
+    return check.add('event', target, 'That entry is not there, or was undone already.', 'Look at the record again.');
+  const event = stands[index]!;
+  if (event.type === 'poured')
+    return check.add('event', target, 'The pour itself cannot be undone here.', 'Mark the cast as broken instead.');
+  const without = stands.filter(({ id }) => id !== target);
+  for (let i = index; i < without.length; i++) {
+    const later = without[i]!;
+    if (canHappen(lifeOf(without.slice(0, i)), later)) continue;
+    return check.add(
+      'event',
+      target,
+      `It was ${inWords[later.type]} after that, which needs it.`,
+      `Undo “${inWords[later.type]}” first.`,
+    );
+  }
+}
+
+function canHappen(life: Life, event: CastEvent): boolean {
+  return event.type === 'poured' || event.type === 'voided' || possible[event.type].includes(life.stage);
+}
+
+/**
+ * Appends an event to a cast's life. `now` in ms.
+ * @throws InputError where it cannot have happened: wrong stage, future, a weighing that this piece cannot have.
+ */
+export function appendEvent(
+  events: readonly CastEvent[],
+  event: CastEvent,
+  expected: Expected,
+  now: number,
+): CastEvent[] {
+  const check = new Checker();
+  const before = standing(events).filter(({ at }) => at <= event.at);
+  const life = lifeOf(before.length > 0 ? before : events);
+  checkTime(check, event, lifeOf(events), now);
+  check.done();
+  if (event.type === 'voided') checkVoid(check, events, event.event);
+  else if (!canHappen(life, event)) {
+    check.add(
+      'type',
+      event.type,
+      `It cannot be ${inWords[event.type]}: it is ${stageInWords[life.stage]}.`,
+      wayOn[life.stage],
+    );
+  }
+  if (event.type === 'weighed') {
+    checkMass(check, event.mass, expected);
+    check.number('step', event.step, 'The scale’s step', { above: 0, max: 1000, unit: 'g' });
+  }
+  check.done();
+  return [...events, event];
+}

@@ -1,0 +1,6 @@
+export * from './append.js';
+export * from './due.js';
+export * from './events.js';
+export * from './gate.js';
+export * from './life.js';
+export * from './wetness.js';

@@ -1,0 +1,4 @@
+export * from './evaporation.js';
+export * from './maturity.js';
+export * from './setting-times.js';
+export * from './strength-share.js';

@@ -1,0 +1,46 @@
+import type { PieceKind } from '../moulds/index.js';
+import { activation, rate } from './maturity.js';
+import type { SettingClass } from './strength-share.js';
+
+/** Pot life at 20 °C, minutes: lower end of the handbook's range, so that no one is caught out. */
+const potLife20: Record<SettingClass, number> = {
+  portland: 60,
+  'fast-setting': 10,
+  gypsum: 8,
+  underlayment: 15,
+  patch: 20,
+  lime: 120,
+};
+
+/** Lift-out by equivalent hours at 20 °C of binders that are not Portland. */
+const liftOutByBinder: Partial<Record<SettingClass, number>> = {
+  'fast-setting': 2.5,
+  gypsum: 0.75,
+  underlayment: 4,
+  patch: 6,
+  lime: 72,
+};
+
+/** Lift-out of Portland pieces by kind, equivalent hours at 20 °C. */
+const liftOutByPiece: Record<PieceKind, number> = {
+  slab: 20,
+  pot: 24,
+  'small-pot': 24,
+  dish: 44,
+  lamp: 44,
+  'hypertufa-pot': 30,
+  trough: 60,
+};
+
+/** Minutes in which a mix can be placed at a temperature: its pot life at 20 °C ÷ rate. */
+export function potLife(setting: SettingClass, temperature: number, at20 = potLife20[setting]): number {
+  return at20 / rate(temperature, activation[setting]);
+}
+
+/** The handbook's lift-out age of a piece, equivalent hours at 20 °C. */
+export function handbookLiftOut(setting: SettingClass, piece: PieceKind): number {
+  return liftOutByBinder[setting] ?? liftOutByPiece[piece];
+}
+
+/** Share of the handbook's lift-out age at which the window opens for the bold, and by which a core may lock. */
+export const liftOutWindow = { early: 0.8, late: 3 } as const;

@@ -1,0 +1,41 @@
+import { requireNumber } from '../units/index.js';
+import type { Bulking, Material } from './material.js';
+
+/** Moisture (share of dry mass) against bulking of fine sand. */
+const fineBulking: readonly (readonly [number, number])[] = [
+  [0, 1],
+  [0.02, 1.18],
+  [0.05, 1.3],
+  [0.08, 1.24],
+  [0.12, 1.12],
+  [0.18, 1],
+];
+const shareOfRise: Record<Bulking, number> = { fine: 1, sharp: 2 / 3, none: 0 };
+
+/** Wettest that a sand can be and still be scooped, share of dry mass. */
+const WETTEST = 0.3;
+
+/** How much more room damp sand takes than dry, at moisture `w` (0–0.3, share of dry mass). Straight between the handbook's points. */
+export function bulking(kind: Bulking, w: number): number {
+  requireNumber('moisture', w, 'The moisture of the sand', { min: 0, max: WETTEST });
+  let fine = 1;
+  for (let i = 1; i < fineBulking.length; i++) {
+    const [w0, b0] = fineBulking[i - 1]!;
+    const [w1, b1] = fineBulking[i]!;
+    if (w >= w0 && w <= w1) fine = b0 + ((b1 - b0) * (w - w0)) / (w1 - w0);
+  }
+  return 1 + (fine - 1) * shareOfRise[kind];
+}
+
+/** Volume in the scoop of `dryMass` g of a material at moisture `w`, mL. */
+export function scoopedVolume(material: Material, dryMass: number, w: number): number {
+  return (dryMass / material.bulk) * bulking(material.bulking, w);
+}
+
+/** What a squeeze in the fist tells of the moisture of sand. */
+export const squeezeTest = [
+  { key: 'dry', moisture: 0, looks: 'Runs through the fingers' },
+  { key: 'barely', moisture: 0.02, looks: 'Feels cool, falls apart' },
+  { key: 'lump', moisture: 0.05, looks: 'Holds a lump' },
+  { key: 'wet', moisture: 0.08, looks: 'Wets the palm' },
+] as const;

@@ -1,0 +1,62 @@
+/** One mould to be filled, mL of mix it takes. */
+export interface Fill {
+  readonly id: string;
+  readonly volume: number;
+}
+
+/** What a batch can be. */
+export interface BatchLimits {
+  /** Most mix the bucket takes, mL: two thirds of its brim. */
+  readonly volume: number;
+  /** Most moulds that can be filled while the mix is workable. */
+  readonly moulds: number;
+}
+
+/** How a pour is split. Where one mould wants more than a batch, moulds are shared between equal batches. */
+export interface BatchSplit {
+  readonly count: number;
+  /** Which fills go into which batch; empty where moulds are shared between batches. */
+  readonly dealt: readonly (readonly string[])[];
+  readonly shared: boolean;
+}
+
+/** Share of a bucket's brim that can be mixed in. */
+export const BUCKET_SHARE = 2 / 3;
+/** Share of the pot life within which a batch must be placed. */
+const WORKABLE_SHARE = 0.7;
+
+/** Moulds that can be filled from one batch: floor((0.7·pot life − mixing) ÷ filling), all minutes. */
+export function mouldsPerBatch(potLife: number, mixing: number, filling: number): number {
+  return Math.floor((WORKABLE_SHARE * potLife - mixing) / filling);
+}
+
+function deal(fills: readonly Fill[], count: number, limits: BatchLimits): string[][] | undefined {
+  const batches = Array.from({ length: count }, () => ({ ids: [] as string[], volume: 0 }));
+  for (const fill of fills) {
+    const room = batches.filter(
+      (batch) => batch.ids.length < limits.moulds && batch.volume + fill.volume <= limits.volume + 1e-9,
+    );
+    if (room.length === 0) return undefined;
+    const emptiest = room.reduce((best, batch) => (batch.volume < best.volume ? batch : best));
+    emptiest.ids.push(fill.id);
+    emptiest.volume += fill.volume;
+  }
+  return batches.map(({ ids }) => ids);
+}
+
+/**
+ * Smallest number of batches that takes all fills, dealt out biggest first, each within the limits.
+ * Undefined where no mould can be filled within the pot life.
+ */
+export function splitIntoBatches(fills: readonly Fill[], limits: BatchLimits): BatchSplit | undefined {
+  if (limits.moulds < 1 || limits.volume <= 0) return undefined;
+  const total = fills.reduce((sum, { volume }) => sum + volume, 0);
+  const least = Math.max(1, Math.ceil(total / limits.volume - 1e-9), Math.ceil(fills.length / limits.moulds));
+  if (fills.some(({ volume }) => volume > limits.volume)) return { count: least, dealt: [], shared: true };
+  const biggestFirst = [...fills].sort((a, b) => b.volume - a.volume);
+  for (let count = least; count <= fills.length; count++) {
+    const dealt = deal(biggestFirst, count, limits);
+    if (dealt) return { count, dealt, shared: false };
+  }
+  return { count: fills.length, dealt: fills.map(({ id }) => [id]), shared: false };
+}

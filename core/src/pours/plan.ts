@@ -1,0 +1,75 @@
+import type { SettingClass } from '../cure/index.js';
+import type { Mix, MixConditions } from '../mixes/index.js';
+import type { MouldShape, PieceKind } from '../moulds/index.js';
+import type { Lot, Scoop, ScoopStep } from '../stores/index.js';
+import { Checker } from '../units/index.js';
+
+/** One mould of a pour, so many times. */
+export interface PourItem {
+  readonly mouldId: string;
+  readonly name: string;
+  readonly shape: MouldShape;
+  readonly piece: PieceKind;
+  readonly count: number;
+  /** Height to which it is filled, mm; to the rim where it is left out. */
+  readonly fillTo?: number;
+}
+
+/** A pour as it is planned. */
+export interface PourPlan {
+  readonly items: readonly PourItem[];
+  readonly mix: Mix;
+  readonly setting: SettingClass;
+  /** Mix made beyond what the moulds hold, as a share. */
+  readonly spare: number;
+  /** Moisture of each material that is damp: share of its dry mass, by material id. */
+  readonly moisture: Readonly<Record<string, number>>;
+  readonly scoop: Scoop;
+  readonly step: ScoopStep;
+  /** Brim volume of the bucket, mL. */
+  readonly bucket: number;
+  /** Temperature at the bench, °C. */
+  readonly temperature: number;
+  readonly conditions: MixConditions;
+  readonly lots: readonly Lot[];
+  /** Mass from which two people lift, g. */
+  readonly liftLimit: number;
+}
+
+/** Most moulds of one kind in a pour. */
+const MOST_MOULDS = 500;
+
+/** Refuses a plan that cannot be poured. Moulds and mix are checked by their own functions. @throws InputError */
+export function checkPlan(plan: PourPlan): void {
+  const check = new Checker();
+  check.expect(plan.items.length > 0, 'items', 0, 'No mould is chosen.', 'Choose at least one mould to fill.');
+  plan.items.forEach((item, i) => {
+    const whole = check.number(`items.${i}.count`, item.count, `How many of ${item.name}`, {
+      min: 1,
+      max: MOST_MOULDS,
+    });
+    if (whole)
+      check.expect(
+        Number.isInteger(item.count),
+        `items.${i}.count`,
+        item.count,
+        `${item.count} is not a whole number of moulds.`,
+        'Enter 1, 2, 3…',
+      );
+    if (item.fillTo !== undefined) {
+      check.number(`items.${i}.fillTo`, item.fillTo, `The fill line of ${item.name}`, {
+        above: 0,
+        max: item.shape.outer.height,
+        unit: 'mm',
+      });
+    }
+  });
+  check.number('spare', plan.spare, 'The spare', { min: 0, max: 1 });
+  check.number('bucket', plan.bucket, 'The bucket', { min: 500, max: 200000, unit: 'mL' });
+  check.number('temperature', plan.temperature, 'The temperature', { min: -10, max: 50, unit: '°C' });
+  for (const [id, moisture] of Object.entries(plan.moisture)) {
+    const name = plan.mix.lines.find(({ material }) => material.id === id)?.material.name ?? 'a material';
+    check.number(`moisture.${id}`, moisture, `The moisture of ${name.toLowerCase()}`, { min: 0, max: 0.3 });
+  }
+  check.done();
+}

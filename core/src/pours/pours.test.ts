@@ -1,0 +1,151 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { fullVolume } from '../moulds/index.js';
+import { sayScoops, inScoops, canVolume, pricePerGram } from '../stores/index.js';
+import { material, nestedPot, sandCement, threePots as plan } from '../testing/examples.js';
+import { expectedOf, mouldsPerBatch, reckonSheet, splitIntoBatches, type PourPlan } from './index.js';
+
+const can = plan().scoop;
+
+describe('this mould, three times, in my own can', () => {
+  it('takes exactly what three pots and the spare hold', () => {
+    const sheet = reckonSheet(plan());
+    expect(sheet.amount.value).toBeCloseTo(3 * 1.05 * fullVolume(nestedPot), 6);
+    expect(sheet.batches.count).toBe(1);
+    const [cement, sand] = sheet.batch.lines;
+    expect(sand!.scoops.exact / cement!.scoops.exact).toBeCloseTo(2.5, 9);
+    expect(sayScoops(cement!.scoops.count)).toBe('6');
+    expect(sayScoops(sand!.scoops.count)).toBe('15¼');
+  });
+
+  it('weighs what went into it, water and all', () => {
+    const sheet = reckonSheet(plan());
+    const dry = sheet.batch.lines.reduce((sum, { mass }) => sum + mass.value, 0);
+    const pieces = sheet.pieces.reduce((sum, piece) => sum + piece.fresh.value * piece.count, 0);
+    expect(pieces * 1.05).toBeCloseTo(dry + sheet.batch.water.tap.value, 3);
+  });
+
+  it('keeps its ratio in batches, and its amount over them', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 60 }), (count) => {
+        const sheet = reckonSheet(plan({ items: [{ ...plan().items[0]!, count }] }));
+        expect(sheet.batch.volume * sheet.batches.count).toBeCloseTo(sheet.amount.value, 3);
+        expect(sheet.batch.volume).toBeLessThanOrEqual((14000 * 2) / 3 + 1e-6);
+      }),
+      { numRuns: 20 },
+    );
+  });
+});
+
+describe('damp sand on the sheet', () => {
+  it('takes more scoops of sand and less from the tap, and the water in all stays', () => {
+    const dry = reckonSheet(plan());
+    const damp = reckonSheet(plan({ moisture: { 'sharp-sand': 0.05 } }));
+    expect(damp.batch.lines[1]!.scoops.exact).toBeCloseTo(1.2 * dry.batch.lines[1]!.scoops.exact, 6);
+    expect(damp.batch.water.tap.value + damp.batch.water.brought).toBeCloseTo(dry.batch.water.tap.value, 6);
+    expect(damp.batch.lines[1]!.mass.value).toBeCloseTo(1.05 * dry.batch.lines[1]!.mass.value, 6);
+  });
+});
+
+describe('water of the sheet', () => {
+  it('is held back to four fifths, with splashes of a twentieth, and knows its ceiling', () => {
+    const { water } = reckonSheet(plan()).batch;
+    expect(water.first / water.tap.value).toBeCloseTo(0.8, 9);
+    expect(water.splash / water.tap.value).toBeCloseTo(0.05, 9);
+    expect(water.ceiling).toBeGreaterThan(water.tap.value);
+  });
+});
+
+describe('store and cost', () => {
+  const lots = [
+    { materialId: 'grey-cement', bought: 25000, left: 3000, price: 10, boughtAt: 1 },
+    { materialId: 'sharp-sand', bought: 40000, left: 40000, price: 4, boughtAt: 1 },
+  ];
+  it('says the cost, what is short, and which lot prices', () => {
+    const sheet = reckonSheet(plan({ lots }));
+    const [cement, sand] = sheet.batch.lines;
+    expect(sheet.cost!.value).toBeCloseTo(cement!.mass.value * (10 / 25000) + sand!.mass.value * (4 / 40000), 6);
+    expect(sheet.short).toEqual([
+      expect.objectContaining({ materialId: 'grey-cement', missing: cement!.mass.value - 3000 }),
+    ]);
+    expect(pricePerGram('lime', lots)).toBeUndefined();
+    expect(reckonSheet(plan()).cost).toBeUndefined();
+  });
+});
+
+describe('batches', () => {
+  it('are as few as bucket and pot life allow', () => {
+    const fills = Array.from({ length: 5 }, (_, i) => ({ id: `${i}`, volume: 2000 }));
+    expect(splitIntoBatches(fills, { volume: 5000, moulds: 10 })).toMatchObject({ count: 3, shared: false });
+    expect(splitIntoBatches(fills, { volume: 50000, moulds: 2 })).toMatchObject({ count: 3 });
+    expect(splitIntoBatches(fills, { volume: 1500, moulds: 9 })).toMatchObject({ count: 7, shared: true });
+    expect(splitIntoBatches(fills, { volume: 5000, moulds: 0 })).toBeUndefined();
+    expect(mouldsPerBatch(60, 6, 3)).toBe(12);
+  });
+
+  it('deal out every mould once', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 100, max: 4000, noNaN: true }), { minLength: 1, maxLength: 30 }),
+        (volumes) => {
+          const fills = volumes.map((volume, i) => ({ id: `${i}`, volume }));
+          const split = splitIntoBatches(fills, { volume: 6000, moulds: 8 })!;
+          expect(split.dealt.flat().sort()).toEqual(fills.map(({ id }) => id).sort());
+        },
+      ),
+    );
+  });
+
+  it('that stiffen before one mould is filled say so with remedies', () => {
+    const sheet = reckonSheet(plan({ setting: 'gypsum', temperature: 45 }));
+    expect(sheet.warnings.join()).toContain('cooler water');
+  });
+});
+
+describe('scoops', () => {
+  it('round to the step and never to none', () => {
+    expect(inScoops(1010, can, 0.25).count).toBe(2.5);
+    expect(inScoops(20, can, 0.25).count).toBe(0.25);
+    expect([0.5, 2.25, 7, 0.75].map(sayScoops)).toEqual(['½', '2¼', '7', '¾']);
+    expect(canVolume(100, 110)).toBeCloseTo(863.94, 2);
+    expect(() => inScoops(100, { ...can, volume: 0 }, 1)).toThrow(InputError);
+  });
+
+  it('whose rounding bends the ratio are warned of', () => {
+    const sheet = reckonSheet(plan({ scoop: { ...can, volume: 1100 }, step: 1 }));
+    expect(sheet.warnings.join()).toContain('ratio');
+  });
+});
+
+describe('cautions and bad plans', () => {
+  it('put dust at measuring, caustic at mixing and two people at a heavy piece', () => {
+    const sheet = reckonSheet(plan({ liftLimit: 2000 }));
+    expect(sheet.cautions.map(({ step }) => step)).toEqual(['measure', 'mix', 'clean', 'lift']);
+  });
+
+  it('are refused by field', () => {
+    const refused = (over: Partial<PourPlan>) => {
+      try {
+        reckonSheet(plan(over));
+      } catch (error) {
+        return (error as InputError).issues[0]!.field;
+      }
+      return undefined;
+    };
+    expect(refused({ items: [] })).toBe('items');
+    expect(refused({ items: [{ ...plan().items[0]!, count: 0 }] })).toBe('items.0.count');
+    expect(refused({ items: [{ ...plan().items[0]!, count: 1.5 }] })).toBe('items.0.count');
+    expect(refused({ spare: -1 })).toBe('spare');
+    expect(refused({ moisture: { 'sharp-sand': 0.9 } })).toBe('moisture.sharp-sand');
+    expect(refused({ mix: { ...sandCement(), lines: [{ material: material('sharp-sand'), parts: 1 }] } })).toBe(
+      'lines',
+    );
+  });
+});
+
+it('what a piece is expected to lose is what it weighs fresh less what it weighs dry', () => {
+  const { mix } = reckonSheet(plan());
+  const expected = expectedOf(mix.perPart, 2000);
+  expect(expected.fresh - expected.dry).toBeCloseTo(expected.loss, 9);
+  expect(expected.loss).toBeGreaterThan(0);
+});

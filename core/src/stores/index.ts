@@ -1,0 +1,2 @@
+export * from './lot.js';
+export * from './scoop.js';

@@ -1,0 +1,39 @@
+import { requireNumber } from '../units/index.js';
+
+/** A measuring vessel that the caster owns: its volume struck level, mL. */
+export interface Scoop {
+  readonly id: string;
+  readonly name: string;
+  readonly volume: number;
+}
+
+/** To what part of a scoop amounts are rounded. */
+export type ScoopStep = 1 | 0.5 | 0.25;
+
+/** An amount in scoops. */
+export interface ScoopCount {
+  readonly count: number;
+  readonly exact: number;
+}
+
+/** `volume` mL in scoops to the nearest step, and never none. @throws InputError on a scoop of no size. */
+export function inScoops(volume: number, scoop: Scoop, step: ScoopStep): ScoopCount {
+  requireNumber('scoop.volume', scoop.volume, `The volume of ${scoop.name}`, { above: 0, max: 50000, unit: 'mL' });
+  requireNumber('volume', volume, 'The volume to measure', { min: 0, unit: 'mL' });
+  const exact = volume / scoop.volume;
+  return { exact, count: exact === 0 ? 0 : Math.max(step, Math.round(exact / step) * step) };
+}
+
+/** A count of scoops as it is said: 7½, ¾, 12. */
+export function sayScoops(count: number): string {
+  const whole = Math.floor(count);
+  const part = { 0.25: '¼', 0.5: '½', 0.75: '¾' }[(count - whole) as 0.25 | 0.5 | 0.75] ?? '';
+  return whole === 0 && part ? part : `${whole}${part}`;
+}
+
+/** Volume of a round can from its inside diameter and height, mL. */
+export function canVolume(diameter: number, height: number): number {
+  requireNumber('diameter', diameter, 'The diameter', { above: 0, max: 1000, unit: 'mm' });
+  requireNumber('height', height, 'The height', { above: 0, max: 1000, unit: 'mm' });
+  return (Math.PI * diameter * diameter * height) / 4000;
+}

@@ -1,0 +1,53 @@
+import { handbookMaterial, type Grade, type Material, type Mix } from '../mixes/index.js';
+import type { MouldShape } from '../moulds/index.js';
+import type { PourPlan } from '../pours/index.js';
+
+/** The worked pot of the reference figures: 160→200 over 180 mm, core from 18 mm up, drain plug 19 mm. */
+export const nestedPot: MouldShape = {
+  outer: { kind: 'round-frustum', bottomDiameter: 160, topDiameter: 200, height: 180 },
+  cores: [
+    {
+      name: 'The core',
+      bottom: 18,
+      solid: { kind: 'round-frustum', bottomDiameter: 124, topDiameter: 160, height: 162 },
+    },
+  ],
+  inserts: [
+    {
+      name: 'The drain plug',
+      bottom: 0,
+      solid: { kind: 'round-frustum', bottomDiameter: 19, topDiameter: 19, height: 18 },
+    },
+  ],
+};
+
+/** A material of the handbook, its key as its id. */
+export const material = (key: string): Material => ({ ...handbookMaterial(key), id: key });
+
+/** One of cement to two and a half of sharp sand by volume, for outdoors. */
+export const sandCement = (grade: Grade = 5): Mix => ({
+  lines: [
+    { material: material('grey-cement'), parts: 1 },
+    { material: material('sharp-sand'), parts: 2.5 },
+  ],
+  by: 'volume',
+  grade,
+  exposure: 'outdoors',
+});
+
+/** Three of the worked pots in sand-cement, measured with a 400 mL can. */
+export const threePots = (over: Partial<PourPlan> = {}): PourPlan => ({
+  items: [{ mouldId: 'pot', name: 'Nested pot', shape: nestedPot, piece: 'pot', count: 3 }],
+  mix: sandCement(),
+  setting: 'portland',
+  spare: 0.05,
+  moisture: {},
+  scoop: { id: 'can', name: 'the can', volume: 400 },
+  step: 0.25,
+  bucket: 14000,
+  temperature: 18,
+  conditions: { dampDays: 7 },
+  lots: [],
+  liftLimit: 25000,
+  ...over,
+});

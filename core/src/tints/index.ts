@@ -1,0 +1,2 @@
+export * from './face-colour.js';
+export * from './wet-look.js';

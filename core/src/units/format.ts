@@ -1,0 +1,80 @@
+import type { Unit } from './figure.js';
+import type { UnitSystem } from './parse.js';
+
+interface Shown {
+  readonly value: number;
+  readonly unit: string;
+  readonly decimals: number;
+}
+
+const MM_PER_INCH = 25.4;
+const ML_PER_FLUID_OUNCE = 29.5735295625;
+const ML_PER_GALLON = 3785.411784;
+const G_PER_OUNCE = 28.349523125;
+const G_PER_POUND = 453.59237;
+
+function metric(value: number, unit: Unit): Shown {
+  const size = Math.abs(value);
+  if (unit === 'mm') return { value, unit: 'mm', decimals: size < 30 ? 1 : 0 };
+  if (unit === 'mL')
+    return size < 1000 ? { value, unit: 'mL', decimals: 0 } : { value: value / 1000, unit: 'L', decimals: 2 };
+  if (unit === 'g') {
+    if (size < 1000) return { value, unit: 'g', decimals: size < 10 ? 1 : 0 };
+    return { value: value / 1000, unit: 'kg', decimals: size < 10000 ? 2 : 1 };
+  }
+  return other(value, unit);
+}
+
+function customary(value: number, unit: Unit): Shown {
+  if (unit === 'mm') return { value: value / MM_PER_INCH, unit: 'in', decimals: 2 };
+  if (unit === 'mL') {
+    const gallons = Math.abs(value) >= ML_PER_GALLON;
+    return {
+      value: value / (gallons ? ML_PER_GALLON : ML_PER_FLUID_OUNCE),
+      unit: gallons ? 'gal' : 'fl oz',
+      decimals: gallons ? 2 : 1,
+    };
+  }
+  if (unit === 'g') {
+    const pounds = Math.abs(value) >= G_PER_POUND;
+    return {
+      value: value / (pounds ? G_PER_POUND : G_PER_OUNCE),
+      unit: pounds ? 'lb' : 'oz',
+      decimals: pounds ? 1 : 2,
+    };
+  }
+  if (unit === '°C') return { value: (value * 9) / 5 + 32, unit: '°F', decimals: 0 };
+  return other(value, unit);
+}
+
+function other(value: number, unit: Unit): Shown {
+  const decimals: Partial<Record<Unit, number>> = {
+    'mm²': 0,
+    '°C': 1,
+    h: 1,
+    min: 0,
+    days: 1,
+    MPa: 1,
+    kPa: 2,
+    'kg/L': 3,
+    'kg/m²/h': 3,
+    '%': 1,
+    ratio: 2,
+    money: 2,
+    scoops: 2,
+  };
+  if (unit === 'mm²') return { value: value / 1e6, unit: 'm²', decimals: 3 };
+  return { value, unit: unit === 'ratio' || unit === 'money' ? '' : unit, decimals: decimals[unit] ?? 2 };
+}
+
+/** A value of the core as the workshop reads it, split into number and unit, rounded to what a hand can use. */
+export function splitQuantity(value: number, unit: Unit, system: UnitSystem): { number: string; unit: string } {
+  const shown = system === 'us' ? customary(value, unit) : metric(value, unit);
+  return { number: shown.value.toFixed(shown.decimals), unit: shown.unit };
+}
+
+/** A value of the core as the workshop reads it: "2.01 L", "19.9 mm", "6.65 kg". */
+export function formatQuantity(value: number, unit: Unit, system: UnitSystem): string {
+  const { number, unit: sign } = splitQuantity(value, unit, system);
+  return sign ? `${number} ${sign}` : number;
+}

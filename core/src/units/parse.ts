@@ -1,0 +1,80 @@
+import Qty from 'js-quantities';
+import { InputError } from './input-error.js';
+
+export type Dimension = 'length' | 'volume' | 'mass' | 'temperature';
+export type UnitSystem = 'metric' | 'us';
+
+/** What a number without a unit means in a field of that dimension. */
+export const plainUnit: Record<UnitSystem, Record<Dimension, string>> = {
+  metric: { length: 'mm', volume: 'mL', mass: 'g', temperature: '°C' },
+  us: { length: 'in', volume: 'cup', mass: 'oz', temperature: '°F' },
+};
+
+const baseUnit: Record<Dimension, string> = { length: 'mm', volume: 'ml', mass: 'g', temperature: 'tempC' };
+const example: Record<Dimension, string> = {
+  length: '“12.5 cm” or “2 1/2 in”',
+  volume: '“1.5 L” or “3/4 cup”',
+  mass: '“850 g” or “2 lb”',
+  temperature: '“18 °C” or “65 °F”',
+};
+
+/** Ways in which people write a unit that the conversion library spells otherwise. */
+const spelling: Record<string, string> = {
+  '"': 'in',
+  '″': 'in',
+  "'": 'ft',
+  '′': 'ft',
+  inches: 'inch',
+  '°c': 'tempC',
+  c: 'tempC',
+  '°f': 'tempF',
+  f: 'tempF',
+  'fl oz': 'floz',
+  fl_oz: 'floz',
+  litre: 'l',
+  litres: 'l',
+  liters: 'l',
+  tbsp: 'tablespoon',
+  lbs: 'lb',
+  ml: 'ml',
+  gallon: 'gal',
+  gallons: 'gal',
+};
+
+const vulgar: Record<string, string> = { '¼': '1/4', '½': '1/2', '¾': '3/4', '⅓': '1/3', '⅔': '2/3', '⅛': '1/8' };
+
+function readNumber(text: string): number {
+  const parts = text.split(/\s+/);
+  if (parts.length > 2) return NaN;
+  return parts.reduce((sum, part) => {
+    const [top, bottom, more] = part.split('/');
+    if (more !== undefined || top === '') return NaN;
+    return sum + Number(top) / (bottom === undefined ? 1 : Number(bottom || NaN));
+  }, 0);
+}
+
+/**
+ * Reads a quantity as a person writes it: "2 1/2 in", "6 cm", "3/4 cup", "2½", "1,5 L".
+ * A number alone is in `plainUnit[system]`. Answers in the core's base unit (mm, mL, g, °C).
+ * @throws InputError naming `field` when the text is no quantity of that dimension.
+ */
+export function parseQuantity(text: string, dimension: Dimension, system: UnitSystem, field: string): number {
+  const refuse = (message: string) =>
+    new InputError([{ field, value: text, message, remedy: `Write it like ${example[dimension]}.` }]);
+  const tidy = text
+    .trim()
+    .replace(/[¼½¾⅓⅔⅛]/g, (sign) => ` ${vulgar[sign]}`)
+    .replace(/(\d),(\d{1,2})(?!\d)/g, '$1.$2')
+    .trim();
+  const match = /^([-+]?[\d./\s]+?)\s*([a-zA-Z°"'″′][a-zA-Z°. _]*)?$/.exec(tidy);
+  if (!match) throw refuse(`“${text}” is not a quantity.`);
+  const number = readNumber(match[1]!.trim());
+  if (!Number.isFinite(number)) throw refuse(`“${text}” is not a number.`);
+  const written = (match[2] ?? plainUnit[system][dimension]).trim();
+  const unit = spelling[written.toLowerCase()] ?? written;
+  try {
+    return Qty(number, unit).to(baseUnit[dimension]).scalar;
+  } catch {
+    throw refuse(`“${written}” is not a unit of ${dimension}.`);
+  }
+}

@@ -1,0 +1,75 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { formatQuantity, InputError, parseQuantity, requireNumber } from './index.js';
+
+describe('a quantity as a person writes it', () => {
+  it.each([
+    ['2 1/2 in', 'length', 63.5],
+    ['6 cm', 'length', 60],
+    ['180', 'length', 180],
+    ['7"', 'length', 177.8],
+    ['2½ in', 'length', 63.5],
+    ['12,5 cm', 'length', 125],
+    ['3/4 cup', 'volume', 177.44],
+    ['1.5 L', 'volume', 1500],
+    ['2 lb', 'mass', 907.18],
+    ['850 g', 'mass', 850],
+    ['1.2 kg', 'mass', 1200],
+    ['68 °F', 'temperature', 20],
+    ['18', 'temperature', 18],
+  ] as const)('%s', (text, dimension, expected) => {
+    expect(parseQuantity(text, dimension, 'metric', 'size')).toBeCloseTo(expected, 1);
+  });
+
+  it('means inches without a unit where the workshop measures in inches', () => {
+    expect(parseQuantity('8', 'length', 'us', 'size')).toBeCloseTo(203.2, 6);
+  });
+
+  it.each(['', 'twelve', '12 bananas', '1/0 in', '1/ cm', '3 kg', '1 2 3 cm'])(
+    '“%s” is refused as a length, by field and remedy',
+    (text) => {
+      try {
+        parseQuantity(text, 'length', 'metric', 'outer.height');
+        expect.unreachable();
+      } catch (error) {
+        expect(error).toBeInstanceOf(InputError);
+        const issue = (error as InputError).issues[0]!;
+        expect(issue.field).toBe('outer.height');
+        expect(issue.remedy).toContain('cm');
+      }
+    },
+  );
+
+  it('survives the round trip through either system', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 30, max: 2900, noNaN: true }),
+        fc.constantFrom('metric' as const, 'us' as const),
+        (mm, system) => {
+          const back = parseQuantity(formatQuantity(mm, 'mm', system), 'length', system, 'size');
+          expect(Math.abs(back - mm)).toBeLessThan(0.51);
+        },
+      ),
+    );
+  });
+});
+
+describe('a quantity as the workshop reads it', () => {
+  it.each([
+    [2014.89, 'mL', 'metric', '2.01 L'],
+    [6650, 'g', 'metric', '6.65 kg'],
+    [19.88, 'mm', 'metric', '19.9 mm'],
+    [180, 'mm', 'us', '7.09 in'],
+    [6650, 'g', 'us', '14.7 lb'],
+    [20, '°C', 'us', '68 °F'],
+    [85200, 'mm²', 'metric', '0.085 m²'],
+  ] as const)('%d %s in %s is %s', (value, unit, system, text) => {
+    expect(formatQuantity(value, unit, system)).toBe(text);
+  });
+});
+
+it('a number out of range is refused with what is allowed', () => {
+  expect(() => requireNumber('spare', 3, 'The spare', { min: 0, max: 1 })).toThrow(InputError);
+  expect(() => requireNumber('spare', 'x', 'The spare', { min: 0, max: 1 })).toThrow(/not a number/);
+  expect(requireNumber('spare', 0.05, 'The spare', { min: 0, max: 1 })).toBe(0.05);
+});

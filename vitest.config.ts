@@ -1,0 +1,40 @@
+import { defineConfig } from 'vitest/config';
+
+const own = [/@dewpot\/(core|contract|server|demo)/];
+const shared = { resolve: { conditions: ['source'] }, ssr: { resolve: { conditions: ['source', 'node', 'import'] } } };
+
+export default defineConfig({
+  test: {
+    projects: [
+      {
+        ...shared,
+        test: {
+          name: 'core',
+          include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts'],
+          server: { deps: { inline: own } },
+        },
+      },
+      {
+        ...shared,
+        test: {
+          name: 'server',
+          include: ['server/test/**/*.test.ts', 'demo/src/**/*.test.ts'],
+          globalSetup: ['server/test/cluster.ts'],
+          server: { deps: { inline: own } },
+          testTimeout: 30_000,
+          hookTimeout: 120_000,
+        },
+      },
+      {
+        ...shared,
+        test: {
+          name: 'web',
+          include: ['web/src/**/*.test.{ts,tsx}'],
+          environment: 'jsdom',
+          setupFiles: ['web/test/setup.ts'],
+          server: { deps: { inline: own } },
+        },
+      },
+    ],
+  },
+});
