@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { fullVolume } from '../moulds/index.js';
 import { sayScoops, inScoops, canVolume, pricePerGram } from '../stores/index.js';
 import { material, nestedPot, sandCement, threePots as plan } from '../testing/examples.js';
+import { InputError } from '../units/index.js';
 import { expectedOf, mouldsPerBatch, reckonSheet, splitIntoBatches, type PourPlan } from './index.js';
 
 const can = plan().scoop;
