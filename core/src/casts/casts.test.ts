@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { InputError } from '../units/index.js';
 import {
   appendEvent,
+  castCode,
   lifeOf,
   phaseOf,
   sealingGate,
@@ -159,4 +160,8 @@ describe('how wet it looks', () => {
     expect(fitted).toBeGreaterThan(0);
     expect(fitted).toBeLessThan(0.7);
   });
+});
+
+it('codes run through the alphabet and on', () => {
+  expect([0, 25, 26, 27].map((index) => castCode(23, index))).toEqual(['23a', '23z', '23aa', '23ab']);
 });

@@ -4,3 +4,4 @@ export * from './events.js';
 export * from './gate.js';
 export * from './life.js';
 export * from './wetness.js';
+export * from './code.js';

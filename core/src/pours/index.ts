@@ -4,3 +4,4 @@ export * from './pieces.js';
 export * from './plan.js';
 export * from './sheet.js';
 export * from './water-plan.js';
+export * from './log.js';

@@ -4,7 +4,15 @@ import { fullVolume } from '../moulds/index.js';
 import { sayScoops, inScoops, canVolume, pricePerGram } from '../stores/index.js';
 import { material, nestedPot, sandCement, threePots as plan } from '../testing/examples.js';
 import { InputError } from '../units/index.js';
-import { expectedOf, mouldsPerBatch, reckonSheet, splitIntoBatches, type PourPlan } from './index.js';
+import {
+  expectedByLog,
+  expectedOf,
+  plannedLog,
+  mouldsPerBatch,
+  reckonSheet,
+  splitIntoBatches,
+  type PourPlan,
+} from './index.js';
 
 const can = plan().scoop;
 
@@ -149,4 +157,35 @@ it('what a piece is expected to lose is what it weighs fresh less what it weighs
   const expected = expectedOf(mix.perPart, 2000);
   expect(expected.fresh - expected.dry).toBeCloseTo(expected.loss, 9);
   expect(expected.loss).toBeGreaterThan(0);
+});
+
+describe('the log', () => {
+  const sheet = reckonSheet(plan({ moisture: { 'sharp-sand': 0.05 } }));
+  const wet = plan({ moisture: { 'sharp-sand': 0.05 } });
+
+  it('as planned expects what the sheet expects', () => {
+    const [expected] = expectedByLog(wet, plannedLog(wet, sheet));
+    expect(expected!.fresh).toBeCloseTo(sheet.pieces[0]!.fresh.value, 3);
+    expect(expected!.dry).toBeCloseTo(sheet.pieces[0]!.dry.value, 3);
+  });
+
+  it('with more water expects more to leave', () => {
+    const log = plannedLog(wet, sheet);
+    const [more] = expectedByLog(wet, { ...log, tap: log.tap * 1.1 });
+    expect(more!.loss).toBeGreaterThan(sheet.pieces[0]!.expected.loss);
+  });
+
+  it('without binder or with a negative mass is refused by field', () => {
+    const log = plannedLog(wet, sheet);
+    const refused = (over: object) => {
+      try {
+        expectedByLog(wet, { ...log, ...over });
+      } catch (error) {
+        return (error as InputError).issues.map(({ field }) => field);
+      }
+      return [];
+    };
+    expect(refused({ used: { ...log.used, 'grey-cement': 0 } })).toEqual(['used.grey-cement']);
+    expect(refused({ tap: -1 })).toEqual(['tap']);
+  });
 });

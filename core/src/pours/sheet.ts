@@ -6,7 +6,6 @@ import {
   reckonMix,
   scaleMasses,
   scoopedVolume,
-  solidsMass,
   type BatchMasses,
   type MixFigures,
 } from '../mixes/index.js';
@@ -196,13 +195,4 @@ export function reckonSheet(plan: PourPlan): Sheet {
     cautions: cautionsFor(plan, pieces),
     warnings,
   };
-}
-
-/** Dry materials of a whole pour by material id, g: what is taken from the store. */
-export function materialsUsed(sheet: Sheet, plan: PourPlan): Record<string, number> {
-  const batch = massesPerPart(plan.mix, plan.conditions);
-  const whole = scaleMasses(batch, sheet.amount.value / batch.volume);
-  const used: Record<string, number> = {};
-  for (const { material, mass } of whole.portions) used[material.id] = (used[material.id] ?? 0) + mass;
-  return solidsMass(whole) > 0 ? used : {};
 }

@@ -1,2 +1,3 @@
 export * from './lot.js';
 export * from './scoop.js';
+export * from './take.js';

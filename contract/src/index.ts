@@ -1,0 +1,11 @@
+import 'reflect-metadata';
+
+export * from './accounts.js';
+export * from './air.js';
+export * from './casts.js';
+export * from './mixes.js';
+export * from './moulds.js';
+export * from './pours.js';
+export * from './problem.js';
+export * from './reckon.js';
+export * from './stores.js';

@@ -1,0 +1,85 @@
+import type { Grade, PourLog, PourPlan, ScoopStep } from '@dewpot/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+
+export class PourItemInput {
+  @IsUUID() mouldId: string;
+  @IsInt() @Min(1) @Max(500) count: number;
+  /** Height to which it is filled, mm; to the rim where left out. */
+  @IsOptional() @IsNumber() fillTo?: number;
+}
+
+/** What a person chooses for a pour. */
+export class PourInput {
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(100)
+  @ValidateNested({ each: true })
+  @Type(() => PourItemInput)
+  items: PourItemInput[];
+  @IsUUID() mixId: string;
+  @IsInt() @Min(1) @Max(7) grade: Grade;
+  @IsNumber() @Min(0) @Max(1) spare: number;
+  /** Moisture of damp materials, share of dry mass by material id. */
+  @IsObject() moisture: Record<string, number>;
+  @IsUUID() scoopId: string;
+  @IsIn([1, 0.5, 0.25]) step: ScoopStep;
+  @IsNumber() @Min(-10) @Max(50) temperature: number;
+  @IsOptional() @IsString() @Length(0, 60) release?: string;
+  @IsOptional() @IsString() @Length(0, 60) cover?: string;
+  @IsOptional() @IsString() @Length(0, 60) place?: string;
+  @IsInt() @Min(0) version: number;
+}
+
+export class PourLogInput implements PourLog {
+  @IsObject() used: Record<string, number>;
+  @IsNumber() tap: number;
+  @IsInt() @Min(1) @Max(7) grade: Grade;
+  @IsNumber() temperature: number;
+  @IsOptional() @IsNumber() leftover?: number;
+}
+
+/** One cast that a finished pour makes; its key is made by whoever finishes it. */
+export class NewCast {
+  @IsUUID() id: string;
+  /** Which of the pour's items it is of. */
+  @IsInt() @Min(0) item: number;
+}
+
+export class PourFinish {
+  @ValidateNested() @Type(() => PourLogInput) log: PourLogInput;
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => NewCast) casts: NewCast[];
+  /** When the mix went into the moulds, ms. */
+  @IsInt() @Min(0) pouredAt: number;
+}
+
+export type PourStatus = 'planned' | 'started' | 'finished';
+
+export interface PourView {
+  readonly id: string;
+  readonly number: number;
+  readonly version: number;
+  readonly status: PourStatus;
+  readonly input: Omit<PourInput, 'version'>;
+  /** Copies of moulds, mix and scoop as they were. */
+  readonly plan: PourPlan;
+  readonly mixName: string;
+  readonly log?: PourLog;
+  readonly startedAt?: number;
+  readonly pouredAt?: number;
+}

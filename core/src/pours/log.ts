@@ -1,0 +1,98 @@
+import {
+  airOf,
+  boundWater,
+  freshVolume,
+  heldMoisture,
+  absorbedWater,
+  type BatchMasses,
+  type Grade,
+} from '../mixes/index.js';
+import { Checker } from '../units/index.js';
+import { expectedOf, pieceVolume, type Expected } from './pieces.js';
+import type { PourPlan } from './plan.js';
+import type { Sheet } from './sheet.js';
+
+/** What really went into a pour, over all its batches. */
+export interface PourLog {
+  /** Mass of each material as it was weighed, damp as it was, g, by material id. */
+  readonly used: Readonly<Record<string, number>>;
+  /** Water from the tap, g. */
+  readonly tap: number;
+  /** Consistency reached. */
+  readonly grade: Grade;
+  /** At the bench, °C. */
+  readonly temperature: number;
+  /** Mix left over, mL; undefined where nobody looked. */
+  readonly leftover?: number;
+}
+
+/** The log that a pour starts with: everything as planned. */
+export function plannedLog(plan: PourPlan, sheet: Sheet): PourLog {
+  const batches = sheet.batches.count;
+  return {
+    used: Object.fromEntries(sheet.batch.lines.map(({ materialId, mass }) => [materialId, mass.value * batches])),
+    tap: sheet.batch.water.tap.value * batches,
+    grade: plan.mix.grade,
+    temperature: plan.temperature,
+  };
+}
+
+/** Refuses a log that cannot be. @throws InputError */
+export function checkLog(plan: PourPlan, log: PourLog): void {
+  const check = new Checker();
+  for (const { material } of plan.mix.lines) {
+    check.number(`used.${material.id}`, log.used[material.id], `The ${material.name.toLowerCase()} used`, {
+      min: 0,
+      max: 1e7,
+      unit: 'g',
+    });
+  }
+  check.number('tap', log.tap, 'The tap water', { min: 0, max: 1e7, unit: 'g' });
+  check.number('temperature', log.temperature, 'The temperature', { min: -10, max: 50, unit: '°C' });
+  if (log.leftover !== undefined)
+    check.number('leftover', log.leftover, 'The leftover', { min: 0, max: 1e6, unit: 'mL' });
+  const binder = plan.mix.lines.find(({ material }) => material.kind === 'binder' || material.kind === 'pre-blend');
+  check.expect(
+    !binder || (log.used[binder.material.id] ?? 0) > 0,
+    `used.${binder?.material.id}`,
+    0,
+    'No binder was used.',
+    'Enter what really went in.',
+  );
+  check.done();
+}
+
+/** Dry masses that a log tells of, g by material id. */
+export function dryUsed(plan: PourPlan, log: PourLog): Record<string, number> {
+  const entries = plan.mix.lines.map(({ material }) => {
+    const moisture = plan.moisture[material.id] ?? 0;
+    return [material.id, (log.used[material.id] ?? 0) / (1 + moisture)] as const;
+  });
+  return Object.fromEntries(entries);
+}
+
+/** The pour's whole mix as it really was: masses and water of the log in place of the plan's. */
+export function loggedBatch(plan: PourPlan, log: PourLog): BatchMasses {
+  const dry = dryUsed(plan, log);
+  const portions = plan.mix.lines.map(({ material }) => ({ material, mass: dry[material.id] ?? 0 }));
+  const brought = portions.reduce((sum, { material, mass }) => sum + mass * (plan.moisture[material.id] ?? 0), 0);
+  const absorbed = absorbedWater(portions);
+  const totalWater = Math.max(absorbed, log.tap + brought);
+  const freeWater = totalWater - absorbed;
+  return {
+    portions,
+    totalWater,
+    absorbed,
+    freeWater,
+    bound: boundWater(portions, freeWater, plan.conditions.dampDays),
+    held: heldMoisture(portions),
+    volume: freshVolume(portions, freeWater, airOf({ ...plan.mix, grade: log.grade })),
+  };
+}
+
+/** What each kind of piece is reckoned to weigh and lose, by the log. @throws InputError */
+export function expectedByLog(plan: PourPlan, log: PourLog): Expected[] {
+  checkLog(plan, log);
+  const batch = loggedBatch(plan, log);
+  return plan.items.map((item) => expectedOf(batch, pieceVolume(item)));
+}
