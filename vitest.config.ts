@@ -1,7 +1,7 @@
 import { defineConfig } from 'vitest/config';
 
 const own = [/@dewpot\/(core|contract|server|demo)/];
-const shared = { resolve: { conditions: ['source'] }, ssr: { resolve: { conditions: ['source', 'node', 'import'] } } };
+const shared = { resolve: { conditions: ['source'] }, ssr: { resolve: { conditions: ['source', 'node'] } } };
 
 export default defineConfig({
   test: {
@@ -19,7 +19,7 @@ export default defineConfig({
         test: {
           name: 'server',
           include: ['server/test/**/*.test.ts', 'demo/src/**/*.test.ts'],
-          globalSetup: ['server/test/cluster.ts'],
+          globalSetup: ['scripts/lib/vitest-cluster.mjs'],
           server: { deps: { inline: own } },
           testTimeout: 30_000,
           hookTimeout: 120_000,

@@ -1,0 +1,21 @@
+// @ts-check
+import { spawnSync } from 'node:child_process';
+import { say, Stop } from './say.mjs';
+
+/**
+ * Installs packages of Debian. Without the rights to, says the command.
+ * @param {string[]} packages @param {string} what
+ */
+export function installDebian(packages, what) {
+  const command = `apt-get update && apt-get install -y ${packages.join(' ')}`;
+  if (process.getuid?.() !== 0)
+    throw new Stop(`${what} is missing and only root may install it. Run: sudo sh -c '${command}'`);
+  say(`Installing ${what} from Debian’s packages…`);
+  const done = spawnSync('sh', ['-c', `${command} >/dev/null`], {
+    stdio: ['ignore', 'inherit', 'pipe'],
+    encoding: 'utf8',
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  });
+  if (done.status !== 0)
+    throw new Stop(`${what} could not be installed: ${done.stderr.trim().split('\n').pop()}. Run: ${command}`);
+}

@@ -1,0 +1,63 @@
+import { Module, type DynamicModule } from '@nestjs/common';
+import { APP_FILTER, APP_GUARD, APP_INTERCEPTOR } from '@nestjs/core';
+import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { AccountsController } from './accounts/accounts.controller.js';
+import { SessionGuard } from './accounts/guard.js';
+import { Sessions } from './accounts/sessions.js';
+import { CastsController } from './casts/casts.controller.js';
+import { CastsService } from './casts/casts.service.js';
+import { CONFIG, type ServerConfig } from './config.js';
+import { appOptions } from './db/connection.js';
+import { Rows } from './db/rows.js';
+import { DevicesController } from './devices/devices.controller.js';
+import { HealthController } from './http/health.controller.js';
+import { ProblemFilter } from './http/problem-filter.js';
+import { WorkshopTransaction } from './http/workshop-transaction.js';
+import { MixesController } from './mixes/mixes.controller.js';
+import { MixesService } from './mixes/mixes.service.js';
+import { MouldsController } from './moulds/moulds.controller.js';
+import { MouldsService } from './moulds/moulds.service.js';
+import { PoursController } from './pours/pours.controller.js';
+import { PoursService } from './pours/pours.service.js';
+import { ReckonController } from './reckon/reckon.controller.js';
+import { StoresController } from './stores/stores.controller.js';
+import { StoresService } from './stores/stores.service.js';
+
+@Module({})
+export class AppModule {
+  static with(config: ServerConfig): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [
+        TypeOrmModule.forRoot({ ...appOptions(config.ownerUrl), retryAttempts: 3 }),
+        ThrottlerModule.forRoot([{ limit: Number(process.env.DEWPOT_REQUEST_LIMIT ?? 600), ttl: 60_000 }]),
+      ],
+      controllers: [
+        AccountsController,
+        CastsController,
+        DevicesController,
+        HealthController,
+        MixesController,
+        MouldsController,
+        PoursController,
+        ReckonController,
+        StoresController,
+      ],
+      providers: [
+        { provide: CONFIG, useValue: config },
+        Rows,
+        Sessions,
+        CastsService,
+        MixesService,
+        MouldsService,
+        PoursService,
+        StoresService,
+        { provide: APP_GUARD, useClass: ThrottlerGuard },
+        { provide: APP_GUARD, useClass: SessionGuard },
+        { provide: APP_INTERCEPTOR, useClass: WorkshopTransaction },
+        { provide: APP_FILTER, useClass: ProblemFilter },
+      ],
+    };
+  }
+}

@@ -1,0 +1,63 @@
+import { randomUUID } from 'node:crypto';
+import { Logger } from '@nestjs/common';
+import { NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import cookieParser from 'cookie-parser';
+import type { NextFunction, Response } from 'express';
+import helmet from 'helmet';
+import { AppModule } from './app.module.js';
+import type { ServerConfig } from './config.js';
+import { serveOpenApi } from './http/openapi.js';
+import type { AppRequest } from './http/request.js';
+import { serveWeb } from './http/serve-web.js';
+import { validation } from './http/validation.js';
+
+const MOST_BODY = '1mb';
+
+/** Gives each request an id and, when it is answered, one line in the log. */
+function logRequests(log: Logger) {
+  return (request: AppRequest, response: Response, next: NextFunction) => {
+    request.requestId = randomUUID();
+    response.setHeader('X-Request-Id', request.requestId);
+    const start = performance.now();
+    response.on('finish', () => {
+      if (!request.originalUrl.startsWith('/api')) return;
+      log.log(
+        `${request.requestId} ${request.method} ${request.originalUrl.split('?')[0]} ${response.statusCode} ${(performance.now() - start).toFixed(0)} ms`,
+      );
+    });
+    next();
+  };
+}
+
+const security = helmet({
+  contentSecurityPolicy: {
+    directives: {
+      defaultSrc: ["'self'"],
+      // Drawings, charts and the API's own pages set style attributes.
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      imgSrc: ["'self'", 'data:', 'blob:'],
+      workerSrc: ["'self'", 'blob:'],
+      connectSrc: ["'self'"],
+      upgradeInsecureRequests: null,
+    },
+  },
+  strictTransportSecurity: false,
+});
+
+/** Makes the whole server, not yet listening. */
+export async function createServer(config: ServerConfig, quiet = false): Promise<NestExpressApplication> {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), {
+    logger: quiet ? ['error', 'warn'] : ['error', 'warn', 'log'],
+    bodyParser: false,
+  });
+  app.use(logRequests(new Logger('Request')));
+  app.use(security);
+  app.useBodyParser('json', { limit: MOST_BODY });
+  app.use(cookieParser());
+  app.useGlobalPipes(validation);
+  serveOpenApi(app);
+  if (config.web) serveWeb(app, config.web);
+  app.enableShutdownHooks();
+  return app;
+}

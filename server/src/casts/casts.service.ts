@@ -1,0 +1,135 @@
+import { Injectable } from '@nestjs/common';
+import {
+  appendEvent,
+  lifeOf,
+  reckonDryDown,
+  sealingGate,
+  type CastEvent,
+  type DryDown,
+  type Expected,
+  type Life,
+  type SettingClass,
+} from '@dewpot/core';
+import type { CastDetail, CastEventInput, CastSnapshot, CastView, DrySummary } from '@dewpot/contract';
+import { In } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { CastEntity, CastEventEntity, type CastProjection } from '../db/entities.js';
+import { Rows } from '../db/rows.js';
+import { ProblemError } from '../http/problem-error.js';
+
+const HOUR = 3_600_000;
+const ON_SHELF = ['setting', 'damp', 'drying', 'sealed'] as const;
+
+/** A cast as a pour makes it. */
+export interface NewCastRow {
+  readonly id: string;
+  readonly pourId: string;
+  readonly mouldId: string;
+  readonly code: string;
+  readonly expected: Expected;
+  readonly snapshot: CastSnapshot;
+  readonly pouredAt: number;
+  readonly personId: string | null;
+}
+
+function summary(dryDown: DryDown, life: Life): DrySummary {
+  const at = (hour: number) => life.pouredAt + hour * HOUR;
+  const { dryEnough, missing, opens, typical } = dryDown;
+  return {
+    dryEnough,
+    missing,
+    ...(opens && { opensAt: at(opens.hour), opensLow: at(opens.low), opensHigh: at(opens.high) }),
+    ...(typical && { typical }),
+  };
+}
+
+function project(events: readonly CastEvent[], expected: Expected, setting: SettingClass): CastProjection {
+  const life = lifeOf(events);
+  return { life, dry: summary(reckonDryDown(life.weighings, expected, setting), life) };
+}
+
+function castView({ id, code, pourId, mouldId, stage, expected, snapshot, projection }: CastEntity): CastView {
+  return { id, code, pourId, mouldId, stage, expected, snapshot, ...projection };
+}
+
+@Injectable()
+export class CastsService {
+  constructor(private readonly rows: Rows) {}
+
+  /** Casts that stand on the shelf, or with `all` also those that are out or broken. */
+  async list(all = false): Promise<CastView[]> {
+    const found = await this.rows
+      .of(CastEntity)
+      .find({ ...(!all && { where: { stage: In([...ON_SHELF]) } }), order: { id: 'ASC' } });
+    return found.map(castView);
+  }
+
+  async detail(id: string): Promise<CastDetail> {
+    const row = await this.row(id);
+    const events = await this.events(id);
+    return {
+      ...castView(row),
+      events,
+      dryDown: reckonDryDown(row.projection.life.weighings, row.expected, row.snapshot.setting),
+    };
+  }
+
+  async create({ pouredAt, personId, ...cast }: NewCastRow): Promise<void> {
+    const { workshopId } = this.rows;
+    const poured: CastEvent = { id: uuid(), at: pouredAt, type: 'poured' };
+    const projection = project([poured], cast.expected, cast.snapshot.setting);
+    await this.rows.of(CastEntity).insert({ ...cast, workshopId, stage: projection.life.stage, projection });
+    await this.rows.of(CastEventEntity).insert({ id: poured.id, workshopId, castId: cast.id, personId, event: poured });
+  }
+
+  /** Appends an event to a cast's life. The same event sent twice is one. @throws InputError, ProblemError */
+  async append(castId: string, input: CastEventInput, personId: string | null, now: number): Promise<CastDetail> {
+    const row = await this.row(castId, true);
+    const events = await this.events(castId);
+    if (events.some(({ id }) => id === input.id)) return this.detail(castId);
+    const event = { ...input } as CastEvent;
+    const after = appendEvent(events, event, row.expected, now);
+    if (event.type === 'coated') this.checkGate(row, event);
+    await this.rows
+      .of(CastEventEntity)
+      .insert({ id: event.id, workshopId: this.rows.workshopId, castId, personId, event });
+    const projection = project(after, row.expected, row.snapshot.setting);
+    await this.rows.of(CastEntity).update({ id: castId }, { stage: projection.life.stage, projection });
+    return this.detail(castId);
+  }
+
+  /** Refuses a first coat on a piece that is still losing water, unless the refusal is overruled with a reason. */
+  private checkGate(row: CastEntity, event: CastEvent & { type: 'coated' }): void {
+    const { life } = row.projection;
+    if (life.coats.length > 0 || event.overruled !== undefined) return;
+    const gate = sealingGate(life, row.expected, row.snapshot.setting, event.sealer, event.at);
+    if (gate.open) return;
+    const detail = gate.reasons.join(' ');
+    throw new ProblemError(422, 'Not dry enough to seal', {
+      detail,
+      errors: [
+        {
+          field: 'sealer',
+          value: event.sealer,
+          message: detail,
+          remedy: 'Wait and weigh it again, or overrule this with your reason.',
+        },
+      ],
+    });
+  }
+
+  private async events(castId: string): Promise<CastEvent[]> {
+    const rows = await this.rows
+      .of(CastEventEntity)
+      .find({ where: { castId }, order: { recordedAt: 'ASC', id: 'ASC' } });
+    return rows.map(({ event }) => event);
+  }
+
+  private async row(id: string, lock = false): Promise<CastEntity> {
+    const row = await this.rows
+      .of(CastEntity)
+      .findOne({ where: { id }, ...(lock && { lock: { mode: 'pessimistic_write' as const } }) });
+    if (!row) throw ProblemError.notFound('cast');
+    return row;
+  }
+}

@@ -1,0 +1,86 @@
+import { createHmac } from 'node:crypto';
+import pg from 'pg';
+import { DataSource, type DataSourceOptions, type QueryRunner } from 'typeorm';
+import { APP_ROLE } from './app-role.js';
+import { entities } from './entities.js';
+import { Initial1764000000000 } from './migrations/initial.js';
+
+/** Password of the application's role, derived from the owner's so that every server before one database has the same. */
+export function appPassword(ownerUrl: string): string {
+  const { password, username } = new URL(ownerUrl);
+  return createHmac('sha256', `${password}:${username}`).update(APP_ROLE).digest('base64url');
+}
+
+/** The owner's address with the application's role in its place. */
+export function appUrl(ownerUrl: string): string {
+  const url = new URL(ownerUrl);
+  url.username = APP_ROLE;
+  url.password = appPassword(ownerUrl);
+  return url.toString();
+}
+
+const common = { type: 'postgres', driver: pg, entities, migrationsTableName: 'migrations' } as const;
+
+/** Connection of the owner: migrations and nothing else. */
+export function ownerOptions(ownerUrl: string): DataSourceOptions {
+  return { ...common, url: ownerUrl, migrations: [Initial1764000000000], poolSize: 2 };
+}
+
+/** Connection of the application. */
+export function appOptions(ownerUrl: string): DataSourceOptions {
+  return { ...common, url: appUrl(ownerUrl), poolSize: 10 };
+}
+
+const LOCK = 81_370_001;
+/** What PostgreSQL answers where two servers make the same role at once. */
+const RACED = ['23505', '42710', 'XX000'];
+
+async function canSignIn(ownerUrl: string): Promise<boolean> {
+  const client = new pg.Client({ connectionString: appUrl(ownerUrl) });
+  try {
+    await client.connect();
+    return true;
+  } catch {
+    // Whatever keeps it out, making the role anew is the answer; a dead server shows itself there.
+    return false;
+  } finally {
+    await client.end();
+  }
+}
+
+/** Makes the application's role, or gives it its password again. Roles belong to the whole cluster, so two databases may race. */
+async function ensureAppRole(runner: QueryRunner, ownerUrl: string, tries = 5): Promise<void> {
+  if (await canSignIn(ownerUrl)) return;
+  const known = await runner.query('select 1 from pg_roles where rolname = $1', [APP_ROLE]);
+  const verb = known.length > 0 ? 'ALTER' : 'CREATE';
+  try {
+    // The password holds only the letters of base64url, so that it can stand in a statement that takes no parameters.
+    await runner.query(
+      `${verb} ROLE ${APP_ROLE} LOGIN NOSUPERUSER NOBYPASSRLS NOCREATEDB NOCREATEROLE PASSWORD '${appPassword(ownerUrl)}'`,
+    );
+  } catch (error) {
+    const { code } = error as { code?: string };
+    if (tries === 0 || !code || !RACED.includes(code)) throw error;
+    await ensureAppRole(runner, ownerUrl, tries - 1);
+  }
+}
+
+/**
+ * Brings a database up to date: the application's role, then the migrations, one server at a time.
+ * Answers whether it holds no workshop yet.
+ */
+export async function prepareDatabase(ownerUrl: string): Promise<{ empty: boolean }> {
+  const owner = await new DataSource(ownerOptions(ownerUrl)).initialize();
+  const runner = owner.createQueryRunner();
+  try {
+    await runner.query('select pg_advisory_lock($1)', [LOCK]);
+    await ensureAppRole(runner, ownerUrl);
+    await owner.runMigrations();
+    const rows = await runner.query('select 1 from workshops limit 1');
+    return { empty: rows.length === 0 };
+  } finally {
+    await runner.query('select pg_advisory_unlock($1)', [LOCK]);
+    await runner.release();
+    await owner.destroy();
+  }
+}

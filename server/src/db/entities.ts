@@ -1,0 +1,147 @@
+import type { CastEvent, Expected, Life, PourLog, PourPlan, Stage } from '@dewpot/core';
+import type {
+  CastSnapshot,
+  DrySummary,
+  MixView,
+  MouldView,
+  PourInput,
+  PourStatus,
+  WorkshopSettings,
+} from '@dewpot/contract';
+import { Column, CreateDateColumn, Entity, Index, PrimaryColumn, UpdateDateColumn, VersionColumn } from 'typeorm';
+
+/** Milliseconds kept as a bigint and read as a number: exact until long after any pour. */
+const milliseconds = {
+  to: (value: number | null) => value,
+  from: (value: string | null) => (value === null ? null : Number(value)),
+};
+
+/** A row of a workshop. Its key is a UUIDv7 made by whoever made the thing. */
+export abstract class WorkshopRow {
+  @PrimaryColumn('uuid') id: string;
+  @Index() @Column('uuid', { name: 'workshop_id' }) workshopId: string;
+}
+
+/** A row that people edit: an edit names the version it was made on. */
+export abstract class EditedRow extends WorkshopRow {
+  @VersionColumn({ type: 'int' }) version: number;
+  @CreateDateColumn({ type: 'timestamptz', name: 'created_at' }) createdAt: Date;
+  @UpdateDateColumn({ type: 'timestamptz', name: 'updated_at' }) updatedAt: Date;
+}
+
+@Entity('workshops')
+export class WorkshopEntity {
+  @PrimaryColumn('uuid') id: string;
+  @VersionColumn({ type: 'int' }) version: number;
+  @Column('jsonb') settings: Omit<WorkshopSettings, 'version'>;
+  @Column('boolean', { default: false }) demo: boolean;
+  /** Numbers given to pours so far. */
+  @Column('int', { name: 'pours_counted', default: 0 }) poursCounted: number;
+}
+
+@Entity('people')
+export class PersonEntity extends WorkshopRow {
+  @Column('text') name: string;
+  @Index({ unique: true }) @Column('text') email: string;
+  @Column('text', { name: 'passphrase_hash', nullable: true }) passphraseHash: string | null;
+}
+
+@Entity('sessions')
+export class SessionEntity extends WorkshopRow {
+  @Column('uuid', { name: 'person_id' }) personId: string;
+  @Index({ unique: true }) @Column('bytea', { name: 'token_hash' }) tokenHash: Buffer;
+  @Column('timestamptz', { name: 'expires_at' }) expiresAt: Date;
+}
+
+@Entity('moulds')
+export class MouldEntity extends EditedRow {
+  @Column('text') name: string;
+  @Column('jsonb') body: Pick<MouldView, 'stuff' | 'piece' | 'shape'>;
+}
+
+@Entity('mould_copies')
+export class MouldCopyEntity extends WorkshopRow {
+  @Index() @Column('uuid', { name: 'mould_id' }) mouldId: string;
+  @Column('text') mark: string;
+  @Column('int', { default: 0 }) cycles: number;
+}
+
+@Entity('materials')
+export class MaterialEntity extends EditedRow {
+  @Column('text') name: string;
+  @Column('jsonb') body: object;
+}
+
+@Entity('lots')
+export class LotEntity extends EditedRow {
+  @Index() @Column('uuid', { name: 'material_id' }) materialId: string;
+  @Column('double precision') bought: number;
+  @Column('double precision') left: number;
+  @Column('double precision') price: number;
+  @Column('bigint', { name: 'bought_at', transformer: milliseconds }) boughtAt: number;
+}
+
+@Entity('scoops')
+export class ScoopEntity extends EditedRow {
+  @Column('text') name: string;
+  @Column('double precision') volume: number;
+}
+
+@Entity('mixes')
+export class MixEntity extends EditedRow {
+  @Column('text') name: string;
+  @Column('jsonb') body: Omit<MixView, 'id' | 'version' | 'name'>;
+}
+
+@Entity('pours')
+export class PourEntity extends EditedRow {
+  @Column('int') number: number;
+  @Column('text') status: PourStatus;
+  @Column('text', { name: 'mix_name' }) mixName: string;
+  @Column('text') colour: string;
+  @Column('jsonb') input: Omit<PourInput, 'version'>;
+  @Column('jsonb') plan: PourPlan;
+  @Column('jsonb', { nullable: true }) log: PourLog | null;
+  @Column('bigint', { name: 'started_at', nullable: true, transformer: milliseconds }) startedAt: number | null;
+  @Column('bigint', { name: 'poured_at', nullable: true, transformer: milliseconds }) pouredAt: number | null;
+}
+
+/** What the events of a cast come to, kept with its row. */
+export interface CastProjection {
+  readonly life: Life;
+  readonly dry: DrySummary;
+}
+
+@Entity('casts')
+export class CastEntity extends WorkshopRow {
+  @Index() @Column('uuid', { name: 'pour_id' }) pourId: string;
+  @Column('uuid', { name: 'mould_id' }) mouldId: string;
+  @Column('text') code: string;
+  @Index() @Column('text') stage: Stage;
+  @Column('jsonb') snapshot: CastSnapshot;
+  @Column('jsonb') expected: Expected;
+  @Column('jsonb') projection: CastProjection;
+}
+
+@Entity('cast_events')
+export class CastEventEntity extends WorkshopRow {
+  @Index() @Column('uuid', { name: 'cast_id' }) castId: string;
+  @Column('uuid', { name: 'person_id', nullable: true }) personId: string | null;
+  @Column('jsonb') event: CastEvent;
+  @CreateDateColumn({ type: 'timestamptz', name: 'recorded_at' }) recordedAt: Date;
+}
+
+export const entities = [
+  WorkshopEntity,
+  PersonEntity,
+  SessionEntity,
+  MouldEntity,
+  MouldCopyEntity,
+  MaterialEntity,
+  LotEntity,
+  ScoopEntity,
+  MixEntity,
+  PourEntity,
+  CastEntity,
+  CastEventEntity,
+];

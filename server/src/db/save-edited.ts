@@ -1,0 +1,71 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { ObjectLiteral, Repository } from 'typeorm';
+import { ProblemError } from '../http/problem-error.js';
+import type { EditedRow } from './entities.js';
+import type { Rows } from './rows.js';
+
+/** A value as PostgreSQL gives it back: no classes, no undefined; the order of keys is no difference. */
+const plain = (value: unknown): unknown => (value === undefined ? undefined : JSON.parse(JSON.stringify(value)));
+
+/** Names of the fields in which two plain values differ, one level into objects. */
+export function changedFields(before: ObjectLiteral, after: ObjectLiteral, path = ''): string[] {
+  const names = new Set([...Object.keys(before), ...Object.keys(after)]);
+  return [...names].flatMap((name) => {
+    const [a, b] = [before[name], after[name]];
+    if (isDeepStrictEqual(plain(a), plain(b))) return [];
+    const deeper = !path && a && b && typeof a === 'object' && !Array.isArray(a);
+    return deeper ? changedFields(a as ObjectLiteral, b as ObjectLiteral, `${name}.`) : [`${path}${name}`];
+  });
+}
+
+function stale(row: EditedRow, fields: object, what: string): ProblemError {
+  const changed = changedFields(
+    Object.fromEntries(Object.keys(fields).map((key) => [key, row[key as keyof EditedRow]])),
+    fields,
+  );
+  return new ProblemError(409, 'Someone changed this meanwhile', {
+    detail: `Another browser saved ${what} after you opened it. What you typed is still here.`,
+    errors: changed.map((field) => ({
+      field,
+      value: null,
+      message: 'This differs from what is saved now.',
+      remedy: 'Keep yours by saving again, or take theirs.',
+    })),
+    current: row,
+  });
+}
+
+/**
+ * Saves an edit made on `version` (0 for a new row). The same new row sent twice is one row.
+ * @throws ProblemError 409 with what changed where the version is stale; 404 where there is nothing to edit.
+ */
+export async function saveEdited<E extends EditedRow>(
+  rows: Rows,
+  repository: Repository<E>,
+  what: string,
+  id: string,
+  version: number,
+  fields: object,
+): Promise<E> {
+  const row = await repository.findOne({ where: { id } as never, lock: { mode: 'pessimistic_write' } });
+  if (row) {
+    if (row.version !== version) {
+      const current = Object.fromEntries(Object.keys(fields).map((key) => [key, row[key as keyof E]]));
+      if (changedFields(current, fields).length === 0) return row;
+      throw stale(row, fields, what);
+    }
+    // The columns are set afresh and the version is counted even where a jsonb column alone changed.
+    await repository.update({ id } as never, fields as never);
+    return repository.findOneByOrFail({ id } as never);
+  }
+  if (version !== 0) throw ProblemError.notFound(what);
+  const inserted = await repository
+    .createQueryBuilder()
+    .insert()
+    .values({ id, workshopId: rows.workshopId, ...fields } as never)
+    .orIgnore()
+    .execute();
+  const saved = await repository.findOneBy({ id } as never);
+  if (!saved || inserted.raw === undefined) throw ProblemError.notFound(what);
+  return saved;
+}

@@ -1,0 +1,23 @@
+import type { INestApplication } from '@nestjs/common';
+import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
+import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+
+/** Builds the OpenAPI document from the controllers and the contract's own checks, and serves it at /api/docs. */
+export function serveOpenApi(app: INestApplication): void {
+  const config = new DocumentBuilder()
+    .setTitle('Dew Pot')
+    .setDescription('Reckoning and records for casting in reusable moulds')
+    .setVersion('1')
+    .build();
+  const document = SwaggerModule.createDocument(app, config);
+  const schemas = validationMetadatasToSchemas({
+    classTransformerMetadataStorage: defaultMetadataStorage,
+    refPointerPrefix: '#/components/schemas/',
+  });
+  document.components = {
+    ...document.components,
+    schemas: { ...document.components?.schemas, ...(schemas as Record<string, object>) },
+  };
+  SwaggerModule.setup('api/docs', app, document, { jsonDocumentUrl: 'api/openapi.json' });
+}

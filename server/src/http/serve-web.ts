@@ -1,0 +1,18 @@
+import { join } from 'node:path';
+import express, { type NextFunction, type Response } from 'express';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import type { AppRequest } from './request.js';
+
+const YEAR = 365 * 24 * 3_600_000;
+
+/** Serves the built web application: hashed files for a year, the page itself always fresh, any station's address by it. */
+export function serveWeb(app: NestExpressApplication, folder: string): void {
+  app.use('/assets', express.static(join(folder, 'assets'), { maxAge: YEAR, immutable: true, fallthrough: false }));
+  app.use(express.static(folder, { index: false, maxAge: 0 }));
+  app.use((request: AppRequest, response: Response, next: NextFunction) => {
+    if (request.method !== 'GET' || request.path.startsWith('/api')) return next();
+    response
+      .set('Cache-Control', 'no-cache')
+      .sendFile(join(folder, 'index.html'), (error?: Error) => error && next(error));
+  });
+}

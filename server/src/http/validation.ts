@@ -1,0 +1,48 @@
+import { ValidationPipe, type ValidationError } from '@nestjs/common';
+import type { FieldIssue } from '@dewpot/core';
+import { ProblemError } from './problem-error.js';
+
+const remedies: Record<string, string> = {
+  isNumber: 'Enter a number.',
+  isInt: 'Enter a whole number.',
+  isString: 'Enter text.',
+  isEmail: 'Enter an address like name@example.org.',
+  isUuid: 'Send a UUID.',
+  isArray: 'Send a list.',
+  isIn: 'Choose one of the values offered.',
+  whitelistValidation: 'Leave this field out.',
+  isBoolean: 'Send true or false.',
+  isHexColor: 'Write it like #b9b2a6.',
+  arrayMinSize: 'Add at least one.',
+  isLength: 'Mind the length.',
+  min: 'Enter a larger number.',
+  max: 'Enter a smaller number.',
+  isObject: 'Send an object.',
+};
+
+function issuesOf(errors: readonly ValidationError[], path = ''): FieldIssue[] {
+  return errors.flatMap((error) => {
+    const field = path ? `${path}.${error.property}` : error.property;
+    const own = Object.entries(error.constraints ?? {}).map(([rule, message]) => ({
+      field,
+      value: error.value as unknown,
+      message: `${message}.`,
+      remedy: remedies[rule] ?? 'Correct this value.',
+    }));
+    return [...own, ...issuesOf(error.children ?? [], field)];
+  });
+}
+
+/** Checks every body against its contract class; unknown fields are refused. */
+export const validation = new ValidationPipe({
+  transform: true,
+  whitelist: true,
+  forbidNonWhitelisted: true,
+  exceptionFactory: (errors) => {
+    const issues = issuesOf(errors);
+    return new ProblemError(422, 'Something in this cannot be', {
+      detail: issues.map(({ field, message }) => `${field}: ${message}`).join(' '),
+      errors: issues,
+    });
+  },
+});

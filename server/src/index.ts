@@ -1,0 +1,15 @@
+import 'reflect-metadata';
+
+export { firstSettings } from './accounts/accounts.controller.js';
+export { Sessions } from './accounts/sessions.js';
+export { createServer } from './bootstrap.js';
+export { CastsService } from './casts/casts.service.js';
+export { configFrom, type ServerConfig } from './config.js';
+export { prepareDatabase } from './db/connection.js';
+export { Rows } from './db/rows.js';
+export { airAt } from './devices/air-station.js';
+export { MixesService } from './mixes/mixes.service.js';
+export { MouldsService } from './moulds/moulds.service.js';
+export { PoursService } from './pours/pours.service.js';
+export { fillWithHandbook } from './stores/handbook.js';
+export { StoresService } from './stores/stores.service.js';

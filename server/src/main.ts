@@ -1,0 +1,9 @@
+import 'reflect-metadata';
+import { createServer } from './bootstrap.js';
+import { configFrom } from './config.js';
+
+const config = configFrom(process.env);
+const app = await createServer(config, process.env.DEWPOT_QUIET === '1');
+await app.listen(config.port, config.host);
+// The start command waits for this line.
+process.stdout.write(`listening on http://${config.host}:${config.port}\n`);

@@ -1,0 +1,43 @@
+import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
+import { PourFinish, PourInput, type PourView } from '@dewpot/contract';
+import { Key } from '../http/key-param.js';
+import { Who, type Visitor } from '../http/request.js';
+import { PoursService } from './pours.service.js';
+
+@Controller('api/pours')
+export class PoursController {
+  constructor(private readonly pours: PoursService) {}
+
+  @Get()
+  all(): Promise<PourView[]> {
+    return this.pours.all();
+  }
+
+  @Get(':id')
+  one(@Key() id: string): Promise<PourView> {
+    return this.pours.one(id);
+  }
+
+  @Put(':id')
+  save(@Key() id: string, @Body() given: PourInput): Promise<PourView> {
+    return this.pours.save(id, given);
+  }
+
+  @Post(':id/start')
+  @HttpCode(200)
+  start(@Key() id: string): Promise<PourView> {
+    return this.pours.start(id, Date.now());
+  }
+
+  @Post(':id/finish')
+  @HttpCode(200)
+  finish(@Key() id: string, @Body() given: PourFinish, @Who() { personId }: Visitor): Promise<PourView> {
+    return this.pours.finish(id, given, personId, Date.now());
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Key() id: string): Promise<void> {
+    return this.pours.remove(id);
+  }
+}

@@ -1,0 +1,216 @@
+import { Injectable } from '@nestjs/common';
+import {
+  castCode,
+  dryUsed,
+  expectedByLog,
+  loggedBatch,
+  reckonSheet,
+  takeFromLots,
+  cementMass,
+  type PourPlan,
+} from '@dewpot/core';
+import type { PourFinish, PourInput, PourView } from '@dewpot/contract';
+import { CastsService } from '../casts/casts.service.js';
+import { LotEntity, PourEntity, ScoopEntity, WorkshopEntity } from '../db/entities.js';
+import { Rows } from '../db/rows.js';
+import { saveEdited } from '../db/save-edited.js';
+import { ProblemError } from '../http/problem-error.js';
+import { MixesService } from '../mixes/mixes.service.js';
+import { MouldsService } from '../moulds/moulds.service.js';
+
+function pourView(row: PourEntity): PourView {
+  const { id, number, version, status, input, plan, mixName, log, startedAt, pouredAt } = row;
+  return {
+    id,
+    number,
+    version,
+    status,
+    input,
+    plan,
+    mixName,
+    ...(log && { log }),
+    ...(startedAt !== null && { startedAt }),
+    ...(pouredAt !== null && { pouredAt }),
+  };
+}
+
+@Injectable()
+export class PoursService {
+  constructor(
+    private readonly rows: Rows,
+    private readonly moulds: MouldsService,
+    private readonly mixes: MixesService,
+    private readonly casts: CastsService,
+  ) {}
+
+  async all(): Promise<PourView[]> {
+    return (await this.rows.of(PourEntity).find({ order: { number: 'DESC' } })).map(pourView);
+  }
+
+  async one(id: string): Promise<PourView> {
+    return pourView(await this.row(id));
+  }
+
+  /** Saves a plan with copies of all it uses; refuses one that cannot be poured. */
+  async save(id: string, { version, ...input }: PourInput): Promise<PourView> {
+    const existing = await this.rows.of(PourEntity).findOneBy({ id });
+    if (existing && existing.status !== 'planned') {
+      throw new ProblemError(409, 'Already poured', {
+        detail: 'This pour has been started: its plan stays as it was. Plan another one.',
+      });
+    }
+    const { plan, mixName, colour } = await this.resolve(input);
+    reckonSheet(plan);
+    const number = existing?.number ?? (await this.nextNumber());
+    return pourView(
+      await saveEdited(this.rows, this.rows.of(PourEntity), 'pour', id, version, {
+        input,
+        plan,
+        mixName,
+        colour,
+        number,
+        status: 'planned',
+      }),
+    );
+  }
+
+  async start(id: string, now: number): Promise<PourView> {
+    const row = await this.row(id);
+    if (row.status === 'planned') await this.rows.of(PourEntity).update({ id }, { status: 'started', startedAt: now });
+    return this.one(id);
+  }
+
+  /** Ends a pour: keeps what was really used, takes it from the store, and makes its casts. Asked twice, it is done once. */
+  async finish(id: string, finish: PourFinish, personId: string, now: number): Promise<PourView> {
+    const row = await this.row(id, true);
+    if (row.status === 'finished') return pourView(row);
+    this.checkFinish(row.plan, finish, now);
+    const expected = expectedByLog(row.plan, finish.log);
+    const batch = loggedBatch(row.plan, finish.log);
+    const marks = new Map<number, string[]>();
+    for (const [index, item] of row.plan.items.entries())
+      marks.set(index, await this.moulds.use(item.mouldId, item.count));
+    for (const [index, cast] of finish.casts.entries()) {
+      const item = row.plan.items[cast.item]!;
+      await this.casts.create({
+        id: cast.id,
+        pourId: id,
+        mouldId: item.mouldId,
+        code: castCode(row.number, index),
+        expected: expected[cast.item]!,
+        pouredAt: finish.pouredAt,
+        personId,
+        snapshot: {
+          mouldName: item.name,
+          mixName: row.mixName,
+          shape: item.shape,
+          piece: item.piece,
+          setting: row.plan.setting,
+          colour: row.colour,
+          copyMark: marks.get(cast.item)?.shift(),
+          release: row.input.release,
+          cover: row.input.cover,
+          place: row.input.place,
+          ratio: batch.freeWater / Math.max(1, cementMass(batch.portions)),
+        },
+      });
+    }
+    await this.takeFromStore(dryUsed(row.plan, finish.log));
+    await this.rows
+      .of(PourEntity)
+      .update(
+        { id },
+        { status: 'finished', log: finish.log, pouredAt: finish.pouredAt, startedAt: row.startedAt ?? finish.pouredAt },
+      );
+    return this.one(id);
+  }
+
+  /** Removes a plan that was not poured. */
+  async remove(id: string): Promise<void> {
+    const row = await this.row(id);
+    if (row.status === 'finished')
+      throw new ProblemError(409, 'Already poured', {
+        detail: 'Its casts stand on the shelf: a finished pour stays in the record.',
+      });
+    await this.rows.of(PourEntity).delete({ id });
+  }
+
+  private checkFinish(plan: PourPlan, { casts, pouredAt }: PourFinish, now: number): void {
+    const wrong = (field: string, value: unknown, message: string, remedy: string) =>
+      new ProblemError(422, 'Something in this cannot be', {
+        detail: message,
+        errors: [{ field, value, message, remedy }],
+      });
+    if (pouredAt > now + 120_000)
+      throw wrong('pouredAt', pouredAt, 'The pour lies in the future.', 'Enter when it was poured.');
+    const stray = casts.find(({ item }) => item >= plan.items.length);
+    if (stray)
+      throw wrong('casts', stray.item, 'A cast is of a mould that is not in this pour.', 'Choose one of its moulds.');
+  }
+
+  private async resolve(
+    input: Omit<PourInput, 'version'>,
+  ): Promise<{ plan: PourPlan; mixName: string; colour: string }> {
+    const moulds = await this.moulds.some(input.items.map(({ mouldId }) => mouldId));
+    const { name: mixName, ...mix } = await this.mixes.one(input.mixId);
+    const scoop = await this.rows.of(ScoopEntity).findOneBy({ id: input.scoopId });
+    if (!scoop) throw ProblemError.notFound('scoop');
+    const workshop = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
+    const lots = await this.rows.of(LotEntity).find();
+    const resolved = await this.mixes.resolve({ ...mix, grade: input.grade });
+    const plan: PourPlan = {
+      items: input.items.map(({ count, fillTo }, i) => {
+        const { id: mouldId, name, shape, piece } = moulds[i]!;
+        return { mouldId, name, shape, piece, count, ...(fillTo !== undefined && { fillTo }) };
+      }),
+      mix: resolved,
+      setting: mix.setting,
+      spare: input.spare,
+      moisture: input.moisture,
+      scoop: { id: scoop.id, name: scoop.name, volume: scoop.volume },
+      step: input.step,
+      bucket: workshop.settings.bucket,
+      temperature: input.temperature,
+      conditions: { dampDays: mix.dampDays },
+      lots: lots.map(({ materialId, bought, left, price, boughtAt }) => ({
+        materialId,
+        bought,
+        left,
+        price,
+        boughtAt,
+      })),
+      liftLimit: workshop.settings.liftLimit,
+    };
+    return { plan, mixName, colour: mix.colour };
+  }
+
+  private async takeFromStore(used: Record<string, number>): Promise<void> {
+    const repository = this.rows.of(LotEntity);
+    const lots = await repository.find();
+    for (const [materialId, mass] of Object.entries(used)) {
+      for (const { id, left } of takeFromLots(
+        lots.filter((lot) => lot.materialId === materialId),
+        mass,
+      ))
+        await repository.update({ id }, { left });
+    }
+  }
+
+  private async nextNumber(): Promise<number> {
+    const workshops = this.rows.of(WorkshopEntity);
+    const { id, poursCounted } = await workshops.findOneOrFail({
+      where: { id: this.rows.workshopId },
+      lock: { mode: 'pessimistic_write' },
+    });
+    await this.rows.manager.query('update workshops set pours_counted = $2 where id = $1', [id, poursCounted + 1]);
+    return poursCounted + 1;
+  }
+
+  private async row(id: string, lock = false): Promise<PourEntity> {
+    const row = await this.rows
+      .of(PourEntity)
+      .findOne({ where: { id }, ...(lock && { lock: { mode: 'pessimistic_write' as const } }) });
+    if (!row) throw ProblemError.notFound('pour');
+    return row;
+  }
+}

@@ -1,0 +1,117 @@
+import { Body, Controller, HttpCode, Post } from '@nestjs/common';
+import {
+  computed,
+  equivalentAge,
+  evaporation,
+  faceAdvice,
+  faceRisk,
+  figure,
+  handbookMaterial,
+  line,
+  nurseSaul,
+  reckonDryDown,
+  reckonMix,
+  reckonMould,
+  reckonSheet,
+  strengthShare,
+  type DryDown,
+  type Figure,
+  type Mix,
+  type MixFigures,
+  type MouldFigures,
+  type Sheet,
+} from '@dewpot/core';
+import {
+  CavityQuestion,
+  DryDownQuestion,
+  EvaporationQuestion,
+  MaturityQuestion,
+  MixQuestion,
+  SheetQuestion,
+} from '@dewpot/contract';
+import { Public } from '../http/request.js';
+
+function plainMix({ lines, by, grade, exposure, packed }: MixQuestion): Mix {
+  const resolved = lines.map(({ material, parts }) => ({
+    material: { ...handbookMaterial(material), id: material },
+    parts,
+  }));
+  return { lines: resolved, by, grade, exposure, ...(packed !== undefined && { packed }) };
+}
+
+const WEEK = 7;
+const LIFT_LIMIT = 25000;
+
+/** Reckoning for scripts: a plain description in, figures with basis and working out. Nothing is kept. */
+@Public()
+@Controller('api/reckon')
+export class ReckonController {
+  @Post('moulds/cavity')
+  @HttpCode(200)
+  cavity(@Body() { shape, ...options }: CavityQuestion): MouldFigures {
+    return reckonMould(shape, options);
+  }
+
+  @Post('mixes/mix')
+  @HttpCode(200)
+  mix(@Body() question: MixQuestion): MixFigures {
+    return reckonMix(plainMix(question), { dampDays: question.dampDays ?? WEEK });
+  }
+
+  @Post('pours/sheet')
+  @HttpCode(200)
+  sheet(@Body() { items, mix, scoop, ...rest }: SheetQuestion): Sheet {
+    return reckonSheet({
+      ...rest,
+      items: items.map((item, i) => ({ ...item, mouldId: String(i), name: `Mould ${i + 1}` })),
+      mix: plainMix(mix),
+      setting: 'portland',
+      moisture: {},
+      scoop: { id: 'scoop', name: 'the scoop', volume: scoop },
+      conditions: { dampDays: mix.dampDays ?? WEEK },
+      lots: [],
+      liftLimit: LIFT_LIMIT,
+    });
+  }
+
+  @Post('cure/maturity')
+  @HttpCode(200)
+  maturity(@Body() { readings, hours, setting }: MaturityQuestion): { equivalentAge: Figure; strengthShare: Figure } {
+    const sorted = [...readings].sort((a, b) => a.hour - b.hour);
+    const age = equivalentAge(sorted, hours, setting);
+    const share = strengthShare(setting, age);
+    const clock = line('By the clock', hours, 'h');
+    return {
+      equivalentAge: figure(age, 'h', computed, [
+        clock,
+        line('Maturity from −10 °C', nurseSaul(sorted, hours), 'ratio', '°C·h, Nurse–Saul'),
+        line('As at 20 °C', age, 'h', 'Arrhenius, ASTM C1074'),
+      ]),
+      strengthShare: figure(share * 100, '%', computed, [
+        line('As at 20 °C', age, 'h'),
+        line('Share of its strength', share * 100, '%'),
+      ]),
+    };
+  }
+
+  @Post('cure/evaporation')
+  @HttpCode(200)
+  evaporation(@Body() question: EvaporationQuestion): { rate: Figure; advice: string } {
+    const rate = evaporation(question);
+    return {
+      rate: figure(rate, 'kg/m²/h', computed, [
+        line('Concrete', question.concrete, '°C'),
+        line('Air', question.air, '°C'),
+        line('Humidity', question.humidity * 100, '%'),
+        line('From a wet face', rate, 'kg/m²/h', 'ACI 305R nomograph in Uno’s form'),
+      ]),
+      advice: faceAdvice[faceRisk(rate)],
+    };
+  }
+
+  @Post('finish/dry-down')
+  @HttpCode(200)
+  dryDown(@Body() { weighings, dry, loss, setting, film }: DryDownQuestion): DryDown {
+    return reckonDryDown(weighings, { dry, loss }, setting, film);
+  }
+}

@@ -1,0 +1,84 @@
+import { Injectable } from '@nestjs/common';
+import type { Material } from '@dewpot/core';
+import type {
+  LotInput,
+  LotView,
+  MaterialInput,
+  MaterialView,
+  ScoopInput,
+  ScoopView,
+  StoresView,
+} from '@dewpot/contract';
+import { LotEntity, MaterialEntity, MixEntity, ScoopEntity } from '../db/entities.js';
+import { Rows } from '../db/rows.js';
+import { saveEdited } from '../db/save-edited.js';
+import { ProblemError } from '../http/problem-error.js';
+
+export function materialView({ id, version, name, body }: MaterialEntity): MaterialView {
+  return { ...(body as Omit<Material, 'id' | 'name'>), id, name, version };
+}
+
+function lotView({ id, version, materialId, bought, left, price, boughtAt }: LotEntity): LotView {
+  return { id, version, materialId, bought, left, price, boughtAt };
+}
+
+function scoopView({ id, version, name, volume }: ScoopEntity): ScoopView {
+  return { id, version, name, volume };
+}
+
+@Injectable()
+export class StoresService {
+  constructor(private readonly rows: Rows) {}
+
+  async all(): Promise<StoresView> {
+    const materials = await this.rows.of(MaterialEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
+    const lots = await this.rows.of(LotEntity).find({ order: { boughtAt: 'ASC' } });
+    const scoops = await this.rows.of(ScoopEntity).find({ order: { volume: 'ASC' } });
+    return { materials: materials.map(materialView), lots: lots.map(lotView), scoops: scoops.map(scoopView) };
+  }
+
+  async saveMaterial(id: string, { version, name, ...body }: MaterialInput): Promise<MaterialView> {
+    return materialView(
+      await saveEdited(this.rows, this.rows.of(MaterialEntity), 'material', id, version, { name, body }),
+    );
+  }
+
+  async removeMaterial(id: string): Promise<void> {
+    const mixes = await this.rows.of(MixEntity).find();
+    const using = mixes
+      .filter(({ body }) => body.lines.some(({ materialId }) => materialId === id))
+      .map(({ name }) => name);
+    if (using.length > 0) {
+      throw new ProblemError(409, 'Still in use', {
+        detail: `${using.join(', ')} ${using.length > 1 ? 'use' : 'uses'} this material. Take it out of the mix first.`,
+      });
+    }
+    await this.rows.of(LotEntity).delete({ materialId: id });
+    await this.rows.of(MaterialEntity).delete({ id });
+  }
+
+  async saveLot(id: string, { version, ...fields }: LotInput): Promise<LotView> {
+    if (!(await this.rows.of(MaterialEntity).existsBy({ id: fields.materialId })))
+      throw ProblemError.notFound('material');
+    if (fields.left > fields.bought) {
+      const remedy = 'Enter at most what was bought.';
+      throw new ProblemError(422, 'Something in this cannot be', {
+        detail: 'More is left than was bought.',
+        errors: [{ field: 'left', value: fields.left, message: 'More is left than was bought.', remedy }],
+      });
+    }
+    return lotView(await saveEdited(this.rows, this.rows.of(LotEntity), 'lot', id, version, fields));
+  }
+
+  async removeLot(id: string): Promise<void> {
+    await this.rows.of(LotEntity).delete({ id });
+  }
+
+  async saveScoop(id: string, { version, ...fields }: ScoopInput): Promise<ScoopView> {
+    return scoopView(await saveEdited(this.rows, this.rows.of(ScoopEntity), 'scoop', id, version, fields));
+  }
+
+  async removeScoop(id: string): Promise<void> {
+    await this.rows.of(ScoopEntity).delete({ id });
+  }
+}

@@ -1,0 +1,154 @@
+import request from 'supertest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { firstSettings, Rows, Sessions } from '../src/index.js';
+import { newWorkshop, SIGN_IN_LIMIT, startServer, type Harness } from './harness.js';
+
+let harness: Harness;
+beforeAll(async () => {
+  harness = await startServer();
+});
+afterAll(() => harness.close());
+const visit = () => request.agent(harness.app.getHttpServer());
+const person = { workshop: 'Quince Yard', name: 'Ada', email: 'ada@example.org', passphrase: 'a long passphrase' };
+
+describe('the door', () => {
+  it('opens by e-mail and passphrase, keeps an httpOnly strict cookie, and closes', async () => {
+    await visit().post('/api/workshops').send(person).expect(204);
+    const agent = visit();
+    const opened = await agent
+      .post('/api/session')
+      .send({ email: 'Ada@Example.org', passphrase: person.passphrase })
+      .expect(204);
+    expect(opened.headers['set-cookie']![0]).toMatch(/HttpOnly; SameSite=Strict/);
+    const { body } = await agent.get('/api/session').expect(200);
+    expect(body).toMatchObject({ person: { name: 'Ada' }, workshop: { name: 'Quince Yard', demo: false } });
+    await agent.delete('/api/session').expect(204);
+    await agent.get('/api/session').expect(401);
+  });
+
+  it('stays shut for a wrong passphrase and an unknown address alike', async () => {
+    const wrong = await visit()
+      .post('/api/session')
+      .send({ email: person.email, passphrase: 'not this one' })
+      .expect(401);
+    const unknown = await visit()
+      .post('/api/session')
+      .send({ email: 'nobody@example.org', passphrase: 'not this one' })
+      .expect(401);
+    expect(wrong.body.detail).toBe(unknown.body.detail);
+  });
+
+  it('takes an address once, and a short passphrase not at all', async () => {
+    const taken = await visit().post('/api/workshops').send(person).expect(409);
+    expect(taken.body.errors[0].field).toBe('email');
+    const short = await visit()
+      .post('/api/workshops')
+      .send({ ...person, email: 'b@example.org', passphrase: 'short' })
+      .expect(422);
+    expect(short.body.errors[0]).toMatchObject({ field: 'passphrase' });
+  });
+
+  it('keeps only the hash of a passphrase and of a session', async () => {
+    const rows = await harness.app.get(Rows).inWorkshop('00000000-0000-7000-8000-000000000000', async () => []);
+    expect(rows).toEqual([]);
+    const { token, stored } = await storedSession();
+    expect(stored).not.toContain(token);
+  });
+
+  it('has no demo where there is none, one control where there is, and none off loopback', async () => {
+    await visit().post('/api/session/demo').expect(404);
+    expect((await visit().get('/api/door')).body).toEqual({ demo: false });
+    await harness.app
+      .get(Sessions)
+      .register({
+        settings: { ...firstSettings, name: 'Thornwick Lane' },
+        name: 'Ines',
+        email: 'ines@example.org',
+        demo: true,
+      });
+    expect((await visit().get('/api/door')).body).toEqual({ demo: true });
+    const agent = visit();
+    await agent.post('/api/session/demo').expect(204);
+    expect((await agent.get('/api/session')).body.workshop).toMatchObject({ name: 'Thornwick Lane', demo: true });
+    await visit().post('/api/session').send({ email: 'ines@example.org', passphrase: '' }).expect(422);
+    const far = await startServer({ ownerUrl: harness.config.ownerUrl, loopback: false });
+    await request(far.app.getHttpServer()).post('/api/session/demo').expect(403);
+    await far.close();
+  });
+
+  it('slows down whoever tries too often', async () => {
+    const statuses: number[] = [];
+    for (let i = 0; i < SIGN_IN_LIMIT + 2; i++)
+      statuses.push((await visit().post('/api/session').send({ email: 'x@example.org', passphrase: 'guess' })).status);
+    expect(statuses.at(-1)).toBe(429);
+  });
+});
+
+async function storedSession() {
+  const sessions = harness.app.get(Sessions);
+  const { workshopId, personId } = await sessions.register({
+    settings: { ...firstSettings, name: 'Hash' },
+    name: 'H',
+    email: 'hash@example.org',
+    passphrase: 'a long passphrase',
+  });
+  const token = await sessions.open(workshopId, personId);
+  const stored = await harness.app
+    .get(Rows)
+    .inWorkshop(workshopId, () => harness.app.get(Rows).manager.query('select * from sessions, people'));
+  return { token, stored: JSON.stringify(stored) };
+}
+
+describe('the house', () => {
+  it('answers for its health, and sends safe headers and a request id', async () => {
+    const answer = await visit().get('/api/health').expect(200);
+    expect(answer.body).toEqual({ status: 'ok', database: 'ok' });
+    expect(answer.headers['content-security-policy']).toContain("default-src 'self'");
+    expect(answer.headers['x-request-id']).toMatch(/^[0-9a-f-]{36}$/);
+    expect(answer.headers['x-powered-by']).toBeUndefined();
+  });
+
+  it('answers every error in one shape', async () => {
+    const missing = await visit().get('/api/nothing').expect(404);
+    expect(missing.headers['content-type']).toContain('application/problem+json');
+    const broken = await visit()
+      .post('/api/session')
+      .set('Content-Type', 'application/json')
+      .send('{"email":')
+      .expect(400);
+    expect(broken.body).toMatchObject({ type: 'about:blank', status: 400, errors: [] });
+    const large = await visit()
+      .post('/api/reckon/mixes/mix')
+      .send({ filler: 'x'.repeat(2_000_000) })
+      .expect(413);
+    expect(large.body.title).toBe('Too large');
+  });
+
+  it('saves the workshop’s settings and refuses stale ones', async () => {
+    const agent = await newWorkshopAgent();
+    const { workshop } = (await agent.get('/api/session')).body as {
+      workshop: Record<string, unknown> & { version: number };
+    };
+    const { id: _, demo: __, ...settings } = workshop;
+    const saved = await agent
+      .put('/api/workshop')
+      .send({ ...settings, units: 'us' })
+      .expect(200);
+    expect(saved.body.workshop.units).toBe('us');
+    await agent
+      .put('/api/workshop')
+      .send({ ...settings, units: 'metric' })
+      .expect(409);
+  });
+});
+
+async function newWorkshopAgent() {
+  return newWorkshop(await freshHarness());
+}
+
+let fresh: Harness | undefined;
+async function freshHarness(): Promise<Harness> {
+  fresh ??= await startServer();
+  return fresh;
+}
+afterAll(() => fresh?.close());

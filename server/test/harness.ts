@@ -1,0 +1,137 @@
+import 'reflect-metadata';
+import { randomBytes } from 'node:crypto';
+import { Client } from 'pg';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import request from 'supertest';
+import { v7 as uuid } from 'uuid';
+import { createServer, prepareDatabase, type ServerConfig } from '../src/index.js';
+
+export const SIGN_IN_LIMIT = 30;
+process.env.DEWPOT_SIGN_IN_LIMIT ??= String(SIGN_IN_LIMIT);
+process.env.DEWPOT_REQUEST_LIMIT ??= '100000';
+
+export interface Harness {
+  readonly app: NestExpressApplication;
+  readonly config: ServerConfig;
+  close(): Promise<void>;
+}
+
+/** Makes a database of its own in the cluster of this run, and a server on it. */
+export async function startServer(more: Partial<ServerConfig> = {}): Promise<Harness> {
+  const cluster = process.env.DEWPOT_TEST_CLUSTER!;
+  const name = `test_${randomBytes(6).toString('hex')}`;
+  const client = new Client({ connectionString: cluster });
+  await client.connect();
+  await client.query(`CREATE DATABASE ${name}`);
+  await client.end();
+  const url = new URL(cluster);
+  url.pathname = `/${name}`;
+  const config: ServerConfig = { ownerUrl: url.toString(), host: '127.0.0.1', port: 0, loopback: true, ...more };
+  await prepareDatabase(config.ownerUrl);
+  const app = await createServer(config, true);
+  await app.listen(0, '127.0.0.1');
+  return { app, config, close: () => app.close() };
+}
+
+export type Agent = ReturnType<typeof request.agent>;
+
+/** Registers a workshop of its own and answers its signed-in agent. */
+export async function newWorkshop({ app }: Harness, name = 'Quince Yard'): Promise<Agent> {
+  const agent = request.agent(app.getHttpServer());
+  const email = `${randomBytes(5).toString('hex')}@example.org`;
+  await agent
+    .post('/api/workshops')
+    .send({ workshop: name, name: 'Ada', email, passphrase: 'a long passphrase' })
+    .expect(204);
+  return agent;
+}
+
+export const potShape = {
+  outer: { kind: 'round-frustum', bottomDiameter: 160, topDiameter: 200, height: 180 },
+  cores: [
+    {
+      name: 'The core',
+      bottom: 18,
+      solid: { kind: 'round-frustum', bottomDiameter: 124, topDiameter: 160, height: 162 },
+    },
+  ],
+  inserts: [],
+};
+
+export const potInput = (version = 0) => ({
+  name: 'Nested pot',
+  stuff: 'rigid',
+  piece: 'pot',
+  shape: potShape,
+  copies: [
+    { id: uuid(), mark: 'A' },
+    { id: uuid(), mark: 'B' },
+  ],
+  version,
+});
+
+interface Stores {
+  materials: { id: string; name: string }[];
+  lots: { id: string; left: number }[];
+  scoops: { id: string }[];
+}
+
+/** Puts a mould, a mix, a lot and a finished pour of three pots into a workshop; answers their keys. */
+export async function pouredPots(agent: Agent, pouredAt: number) {
+  const stores = (await agent.get('/api/stores').expect(200)).body as Stores;
+  const material = (name: string) => stores.materials.find((one) => one.name === name)!.id;
+  const keys = {
+    mould: uuid(),
+    mix: uuid(),
+    lot: uuid(),
+    pour: uuid(),
+    casts: [uuid(), uuid(), uuid()],
+    cement: material('Grey Portland cement'),
+    sand: material('Sharp sand'),
+    scoop: stores.scoops[0]!.id,
+  };
+  await agent.put(`/api/moulds/${keys.mould}`).send(potInput()).expect(200);
+  await agent
+    .put(`/api/stores/lots/${keys.lot}`)
+    .send({ materialId: keys.cement, bought: 25000, left: 20000, price: 9.5, boughtAt: 1, version: 0 })
+    .expect(200);
+  await agent
+    .put(`/api/mixes/${keys.mix}`)
+    .send({
+      name: 'Garden grey',
+      by: 'volume',
+      grade: 5,
+      exposure: 'outdoors',
+      packed: false,
+      setting: 'portland',
+      dampDays: 7,
+      colour: '#b4aea2',
+      lines: [
+        { materialId: keys.cement, parts: 1 },
+        { materialId: keys.sand, parts: 2.5 },
+      ],
+      version: 0,
+    })
+    .expect(200);
+  const input = {
+    items: [{ mouldId: keys.mould, count: 3 }],
+    mixId: keys.mix,
+    grade: 5,
+    spare: 0.05,
+    moisture: {},
+    scoopId: keys.scoop,
+    step: 0.25,
+    temperature: 18,
+    release: 'paste wax',
+    version: 0,
+  };
+  await agent.put(`/api/pours/${keys.pour}`).send(input).expect(200);
+  await agent.post(`/api/pours/${keys.pour}/start`).expect(200);
+  const finish = {
+    log: { used: { [keys.cement]: 3100, [keys.sand]: 9500 }, tap: 1500, grade: 5, temperature: 17 },
+    casts: keys.casts.map((id) => ({ id, item: 0 })),
+    pouredAt,
+  };
+  await agent.post(`/api/pours/${keys.pour}/finish`).send(finish).expect(200);
+  return { ...keys, finish, input };
+}

@@ -1,0 +1,117 @@
+import { Client } from 'pg';
+import request from 'supertest';
+import { DataSource } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { appOptions, ownerOptions } from '../src/db/connection.js';
+import { newWorkshop, pouredPots, startServer, type Harness } from './harness.js';
+
+let harness: Harness;
+beforeAll(async () => {
+  harness = await startServer();
+});
+afterAll(() => harness.close());
+
+interface Route {
+  readonly method: 'get' | 'put' | 'post' | 'delete';
+  readonly path: string;
+}
+
+/** Every route of the API, as its own document tells. */
+async function routes(): Promise<Route[]> {
+  const { body } = await request(harness.app.getHttpServer()).get('/api/openapi.json').expect(200);
+  const paths = (body as { paths: Record<string, Record<string, unknown>> }).paths;
+  return Object.entries(paths).flatMap(([path, methods]) =>
+    Object.keys(methods).map((method) => ({ method: method as Route['method'], path })),
+  );
+}
+
+const open = ['/api/door', '/api/session', '/api/session/demo', '/api/workshops', '/api/health'];
+const isOpen = ({ method, path }: Route) =>
+  path.startsWith('/api/reckon/') || (open.includes(path) && !(path === '/api/session' && method !== 'post'));
+
+describe('the walls between workshops', () => {
+  it('turn away whoever has not signed in, on every route but the open ones', async () => {
+    const all = await routes();
+    expect(all.length).toBeGreaterThan(25);
+    for (const route of all.filter((one) => !isOpen(one))) {
+      const answer = await request(harness.app.getHttpServer())
+        [route.method](route.path.replace('{id}', uuid()))
+        .send({});
+      expect(answer.status, `${route.method} ${route.path}`).toBe(401);
+      expect(answer.body).toMatchObject({ title: 'Sign in first', status: 401 });
+    }
+  });
+
+  it('show a stranger nothing of another workshop and let him change nothing, on every route', async () => {
+    const owner = await newWorkshop(harness);
+    const keys = await pouredPots(owner, Date.now() - 3_600_000);
+    const stranger = await newWorkshop(harness, 'Elsewhere');
+    const before = await snapshot(owner);
+    const targets = [keys.mould, keys.mix, keys.pour, keys.lot, keys.cement, keys.scoop, ...keys.casts];
+    const secret = new RegExp(targets.join('|'));
+    for (const { method, path } of (await routes()).filter((one) => !isOpen(one) && one.path !== '/api/session')) {
+      for (const id of path.includes('{id}') ? targets : ['']) {
+        const sent = await stranger[method](path.replace('{id}', id)).send(bodyFor(path, keys));
+        expect(sent.status, `${method} ${path}`).toBeLessThan(500);
+        if (method === 'get' && id) expect(sent.status, `${method} ${path}`).toBe(404);
+        if (method === 'get' && !id) expect(JSON.stringify(sent.body)).not.toMatch(secret);
+      }
+    }
+    expect(await snapshot(owner)).toEqual(before);
+  });
+});
+
+type Keys = Awaited<ReturnType<typeof pouredPots>>;
+
+function bodyFor(path: string, keys: Keys): object {
+  if (path.includes('/finish')) return keys.finish;
+  if (path.includes('/pours')) return keys.input;
+  if (path.includes('/events')) return { id: uuid(), at: Date.now(), type: 'broken' };
+  if (path.includes('/scoops')) return { name: 'Mine now', volume: 1, version: 1 };
+  if (path.includes('/lots')) return { materialId: keys.cement, bought: 1, left: 1, price: 0, boughtAt: 1, version: 1 };
+  return {};
+}
+
+async function snapshot(agent: Awaited<ReturnType<typeof newWorkshop>>): Promise<unknown[]> {
+  const paths = ['/api/moulds', '/api/mixes', '/api/stores', '/api/pours', '/api/casts?all=1', '/api/session'];
+  return Promise.all(paths.map(async (path) => (await agent.get(path).expect(200)).body as unknown));
+}
+
+describe('row-level security', () => {
+  const unwalled = `
+    SELECT c.relname FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace
+    WHERE n.nspname = 'public' AND c.relkind IN ('r', 'p') AND c.relname <> 'migrations'
+      AND NOT (c.relrowsecurity AND EXISTS (SELECT 1 FROM pg_policy p WHERE p.polrelid = c.oid AND pg_get_expr(p.polqual, p.polrelid) LIKE '%app.workshop%'))`;
+
+  it('stands on every table, and the search for tables without it finds a new one', async () => {
+    const owner = new Client({ connectionString: harness.config.ownerUrl });
+    await owner.connect();
+    expect((await owner.query(unwalled)).rows).toEqual([]);
+    await owner.query('BEGIN; CREATE TABLE forgotten (id uuid)');
+    expect((await owner.query(unwalled)).rows).toEqual([{ relname: 'forgotten' }]);
+    await owner.query('ROLLBACK');
+    await owner.end();
+  });
+
+  it('binds a role that owns nothing and cannot pass by', async () => {
+    const app = await new DataSource(appOptions(harness.config.ownerUrl)).initialize();
+    const [role] = await app.query(
+      'select rolsuper, rolbypassrls, rolcreaterole from pg_roles where rolname = current_user',
+    );
+    expect(role).toEqual({ rolsuper: false, rolbypassrls: false, rolcreaterole: false });
+    const [{ owned }] = await app.query(
+      'select count(*)::int as owned from pg_class where relowner = (select oid from pg_roles where rolname = current_user)',
+    );
+    expect(owned).toBe(0);
+    expect(await app.query('select * from people')).toEqual([]);
+    await app.destroy();
+  });
+
+  it('goes with a schema that the entities know in full', async () => {
+    const owner = await new DataSource(ownerOptions(harness.config.ownerUrl)).initialize();
+    const { upQueries } = await owner.driver.createSchemaBuilder().log();
+    expect(upQueries.map(({ query }) => query)).toEqual([]);
+    await owner.destroy();
+  });
+});
