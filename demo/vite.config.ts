@@ -1,6 +1,6 @@
 import { defineConfig } from 'vite';
 
-/** The server for Node: our own packages are built in, the others stay where npm put them. */
+/** The filler of the demo workshop for Node, the server's parts built in. */
 export default defineConfig({
   resolve: { conditions: ['source'] },
   ssr: { noExternal: [/^@dewpot\//], resolve: { conditions: ['source'] } },
@@ -9,6 +9,6 @@ export default defineConfig({
     target: 'node20',
     outDir: 'dist/app',
     emptyOutDir: true,
-    rollupOptions: { input: { main: "src/main.ts" },
+    rollupOptions: { input: { main: 'src/main.ts' } },
   },
 });

@@ -67,6 +67,9 @@ export class CastEventInput {
   @IsOptional() @IsIn(['slid', 'tapped', 'fought']) force?: Force;
   @when('weighed') @IsNumber() mass?: number;
   @when('weighed') @IsNumber() step?: number;
+  /** Air that the piece stood in when it was weighed. */
+  @IsOptional() @IsNumber() @Min(-40) @Max(60) temperature?: number;
+  @IsOptional() @IsNumber() @Min(0) @Max(1) humidity?: number;
   @when('coated') @IsIn(['penetrating', 'acrylic', 'polyurethane', 'wax', 'oil']) sealer?: SealerKind;
   @when('coated') @IsIn(['outside', 'inside', 'both']) side?: Side;
   /** Why a refusal was overruled. */

@@ -4,6 +4,8 @@ import { configFrom } from './config.js';
 
 const config = configFrom(process.env);
 const app = await createServer(config, process.env.DEWPOT_QUIET === '1');
+// Whoever started us holds a channel to us: when it dies, we go too, so that the port is free for the next start.
+process.on('disconnect', () => void app.close().then(() => process.exit(0)));
 await app.listen(config.port, config.host);
 // The start command waits for this line.
 process.stdout.write(`listening on http://${config.host}:${config.port}\n`);

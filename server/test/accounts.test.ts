@@ -58,14 +58,12 @@ describe('the door', () => {
   it('has no demo where there is none, one control where there is, and none off loopback', async () => {
     await visit().post('/api/session/demo').expect(404);
     expect((await visit().get('/api/door')).body).toEqual({ demo: false });
-    await harness.app
-      .get(Sessions)
-      .register({
-        settings: { ...firstSettings, name: 'Thornwick Lane' },
-        name: 'Ines',
-        email: 'ines@example.org',
-        demo: true,
-      });
+    await harness.app.get(Sessions).register({
+      settings: { ...firstSettings, name: 'Thornwick Lane' },
+      name: 'Ines',
+      email: 'ines@example.org',
+      demo: true,
+    });
     expect((await visit().get('/api/door')).body).toEqual({ demo: true });
     const agent = visit();
     await agent.post('/api/session/demo').expect(204);

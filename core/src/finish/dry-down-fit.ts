@@ -28,10 +28,10 @@ const LN_TAU = Math.log(5 * 24);
 const LN_TAU_SD = 1;
 const BETA = 0.75;
 const BETA_SD = 0.15;
-const TAU_POINTS = 101;
-const BETA_POINTS = 25;
+const TAU_POINTS = 81;
+const BETA_POINTS = 17;
 /** Curves that stand for the posterior. */
-const CURVES = 800;
+const CURVES = 400;
 
 /** Error of a weighing, g: √(step²/12 + (0.1 % of mass)²); in cold or damp air its square is doubled. */
 export function weighingError({ mass, step, temperature = 20, humidity = 0.5 }: Weighing): number {
@@ -145,11 +145,18 @@ export function plausibleCurves(weighings: readonly Weighing[], prior: DryDownPr
   return curves;
 }
 
+/** Values below which the shares `ps` of `values` lie. */
+export function quantiles(values: readonly number[], ps: readonly number[]): number[] {
+  const sorted = Float64Array.from(values).sort();
+  return ps.map((p) => {
+    const at = p * (sorted.length - 1);
+    const low = Math.floor(at);
+    const high = Math.ceil(at);
+    return sorted[low]! + (sorted[high]! - sorted[low]!) * (at - low);
+  });
+}
+
 /** Value below which the share `p` of `values` lies. */
 export function quantile(values: readonly number[], p: number): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  const at = p * (sorted.length - 1);
-  const low = Math.floor(at);
-  const high = Math.ceil(at);
-  return sorted[low]! + (sorted[high]! - sorted[low]!) * (at - low);
+  return quantiles(values, [p])[0]!;
 }

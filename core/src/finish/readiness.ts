@@ -4,6 +4,7 @@ import {
   massOn,
   plausibleCurves,
   quantile,
+  quantiles,
   waterOn,
   weighingError,
   type DryDownCurve,
@@ -79,6 +80,12 @@ function heldDays(weighings: readonly Weighing[]): number {
   return (last.hour - from) / 24;
 }
 
+/** Median and the ends of the 80 % band. */
+function bandOf(values: readonly number[]): { middle: number; low: number; high: number } {
+  const [low, middle, high] = quantiles(values, [0.1, 0.5, 0.9]) as [number, number, number];
+  return { middle, low, high };
+}
+
 /** Hours after the first weighing at which a curve has less than `limit` g of water left. */
 function hourUnder({ amplitude, tau, beta }: DryDownCurve, limit: number): number {
   return amplitude <= limit ? 0 : tau * Math.log(amplitude / limit) ** (1 / beta);
@@ -88,8 +95,8 @@ function traceCurve(curves: readonly DryDownCurve[], start: number, end: number)
   const points = 30;
   return Array.from({ length: points }, (_, i) => {
     const t = ((end - start) * i) / (points - 1);
-    const masses = curves.map((curve) => massOn(curve, t));
-    return { hour: start + t, mass: quantile(masses, 0.5), low: quantile(masses, 0.1), high: quantile(masses, 0.9) };
+    const band = bandOf(curves.map((curve) => massOn(curve, t)));
+    return { hour: start + t, mass: band.middle, low: band.low, high: band.high };
   });
 }
 
@@ -154,9 +161,10 @@ export function reckonDryDown(
   const bound = quantile(water, BOUND);
   const missing = whatIsMissing(weighings, agreeing(weighings, curves), bound, limit);
   const opening = curves.map((curve) => Math.max(first + hourUnder(curve, limit), first + HOURS_NEEDED, leastHour));
-  const opens = { hour: quantile(opening, 0.5), low: quantile(opening, 0.1), high: quantile(opening, 0.9) };
-  const finals = curves.map(({ final }) => final);
-  const final = { mass: quantile(finals, 0.5), low: quantile(finals, 0.1), high: quantile(finals, 0.9) };
+  const { middle: hour, ...openingBand } = bandOf(opening);
+  const opens = { hour, ...openingBand };
+  const { middle: finalMass, ...finalBand } = bandOf(curves.map(({ final: dry }) => dry));
+  const final = { mass: finalMass, ...finalBand };
   const typical: DryDownCurve = {
     final: final.mass,
     amplitude: quantile(

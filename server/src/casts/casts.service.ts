@@ -43,9 +43,15 @@ function summary(dryDown: DryDown, life: Life): DrySummary {
   };
 }
 
-function project(events: readonly CastEvent[], expected: Expected, setting: SettingClass): CastProjection {
+/** What the events of a cast come to: its life, and what its weighings say. */
+function follow(
+  events: readonly CastEvent[],
+  expected: Expected,
+  setting: SettingClass,
+): { projection: CastProjection; dryDown: DryDown } {
   const life = lifeOf(events);
-  return { life, dry: summary(reckonDryDown(life.weighings, expected, setting), life) };
+  const dryDown = reckonDryDown(life.weighings, expected, setting);
+  return { projection: { life, dry: summary(dryDown, life) }, dryDown };
 }
 
 function castView({ id, code, pourId, mouldId, stage, expected, snapshot, projection }: CastEntity): CastView {
@@ -77,7 +83,7 @@ export class CastsService {
   async create({ pouredAt, personId, ...cast }: NewCastRow): Promise<void> {
     const { workshopId } = this.rows;
     const poured: CastEvent = { id: uuid(), at: pouredAt, type: 'poured' };
-    const projection = project([poured], cast.expected, cast.snapshot.setting);
+    const { projection } = follow([poured], cast.expected, cast.snapshot.setting);
     await this.rows.of(CastEntity).insert({ ...cast, workshopId, stage: projection.life.stage, projection });
     await this.rows.of(CastEventEntity).insert({ id: poured.id, workshopId, castId: cast.id, personId, event: poured });
   }
@@ -93,9 +99,10 @@ export class CastsService {
     await this.rows
       .of(CastEventEntity)
       .insert({ id: event.id, workshopId: this.rows.workshopId, castId, personId, event });
-    const projection = project(after, row.expected, row.snapshot.setting);
-    await this.rows.of(CastEntity).update({ id: castId }, { stage: projection.life.stage, projection });
-    return this.detail(castId);
+    const { projection, dryDown } = follow(after, row.expected, row.snapshot.setting);
+    const { stage } = projection.life;
+    await this.rows.of(CastEntity).update({ id: castId }, { stage, projection });
+    return { ...castView({ ...row, stage, projection }), events: after, dryDown };
   }
 
   /** Refuses a first coat on a piece that is still losing water, unless the refusal is overruled with a reason. */

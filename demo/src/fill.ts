@@ -1,0 +1,142 @@
+import { plannedLog, reckonSheet, sealingGate, type Grade } from '@dewpot/core';
+import {
+  airAt,
+  CastsService,
+  fillWithHandbook,
+  firstSettings,
+  MixesService,
+  MouldsService,
+  PoursService,
+  Rows,
+  Sessions,
+  StoresService,
+  type createServer,
+} from '@dewpot/server';
+import { v7 as uuid } from 'uuid';
+import { keyed, livesOf } from './lives.js';
+import { stream } from './random.js';
+import { lots, mixes, moulds, scoops, season, type DemoPour } from './workshop.js';
+
+const DAY = 24 * 3_600_000;
+const SEED = 1834;
+
+type Server = Awaited<ReturnType<typeof createServer>>;
+
+/** Makes the demo workshop and its season up to `now` (ms), through the same services that people use. */
+export async function fillDemo(
+  app: Server,
+  now: number,
+  progress: (done: number, all: number) => void = () => {},
+): Promise<void> {
+  const rows = app.get(Rows);
+  const random = stream(SEED);
+  const { workshopId, personId } = await app.get(Sessions).register({
+    settings: { ...firstSettings, name: 'Thornwick Lane' },
+    name: 'Maud',
+    email: 'maud@thornwick.example',
+    demo: true,
+  });
+  const keys = await rows.inWorkshop(workshopId, () => furnish(app));
+  for (const [index, pour] of season.entries()) {
+    await rows.inWorkshop(workshopId, () => pourAndFollow(app, keys, pour, personId, now, random));
+    progress(index + 1, season.length);
+  }
+  await rows.inWorkshop(workshopId, () => stock(app, keys.materials, now));
+}
+
+interface Keys {
+  readonly materials: Record<string, string>;
+  readonly moulds: readonly string[];
+  readonly mixes: readonly string[];
+  readonly scoop: string;
+}
+
+async function furnish(app: Server): Promise<Keys> {
+  const materials = await fillWithHandbook(app.get(Rows));
+  const mouldKeys: string[] = [];
+  for (const { copies, ...mould } of moulds) {
+    const id = uuid();
+    const marks = Array.from({ length: copies }, (_, i) => ({ id: uuid(), mark: String.fromCharCode(65 + i) }));
+    await app
+      .get(MouldsService)
+      .save(id, { ...structuredClone(mould), copies: marks, version: 0 } as Parameters<MouldsService['save']>[1]);
+    mouldKeys.push(id);
+  }
+  const mixKeys: string[] = [];
+  for (const { lines, ...mix } of mixes) {
+    const id = uuid();
+    const resolved = lines.map(([key, parts]) => ({ materialId: materials[key]!, parts }));
+    await app
+      .get(MixesService)
+      .save(id, { ...mix, by: 'volume', setting: 'portland', dampDays: 7, lines: resolved, version: 0 });
+    mixKeys.push(id);
+  }
+  const scoopKeys = scoops.map(() => uuid());
+  for (const [i, [name, volume]] of scoops.entries())
+    await app.get(StoresService).saveScoop(scoopKeys[i]!, { name, volume, version: 0 });
+  return { materials, moulds: mouldKeys, mixes: mixKeys, scoop: scoopKeys[0]! };
+}
+
+async function stock(app: Server, materials: Record<string, string>, now: number): Promise<void> {
+  for (const [key, bought, left, price, daysAgo] of lots) {
+    await app.get(StoresService).saveLot(uuid(), {
+      materialId: materials[key]!,
+      bought: bought * 1000,
+      left: left * 1000,
+      price,
+      boughtAt: Math.round(now - daysAgo * DAY),
+      version: 0,
+    });
+  }
+}
+
+async function pourAndFollow(
+  app: Server,
+  keys: Keys,
+  { daysAgo, mix, items, place, cover }: DemoPour,
+  personId: string,
+  now: number,
+  random: () => number,
+): Promise<void> {
+  const pours = app.get(PoursService);
+  const casts = app.get(CastsService);
+  const id = uuid();
+  const pouredAt = Math.round(now - daysAgo * DAY);
+  const { temperature } = airAt(pouredAt);
+  const chosen = items.map(([mould, count]) => ({ mouldId: keys.moulds[mould]!, count }));
+  const flexible = items.every(([mould]) => moulds[mould]!.stuff === 'flexible');
+  const { plan } = await pours.save(id, {
+    items: chosen,
+    mixId: keys.mixes[mix]!,
+    grade: mixes[mix]!.grade as Grade,
+    spare: 0.05,
+    moisture: {},
+    scoopId: keys.scoop,
+    step: 0.25,
+    temperature,
+    release: flexible ? 'none' : 'paste wax',
+    cover,
+    place,
+    version: 0,
+  });
+  const planned = plannedLog(plan, reckonSheet(plan));
+  const log = { ...planned, tap: planned.tap * (0.97 + 0.08 * random()), leftover: Math.round(40 + 160 * random()) };
+  const made = items.flatMap(([, count], item) => Array.from({ length: count }, () => ({ id: uuid(), item })));
+  await pours.finish(id, { log, casts: made, pouredAt }, personId, now);
+  const all = (await casts.list(true)).filter(({ pourId }) => pourId === id);
+  for (const item of chosen) {
+    const alike = all.filter(({ mouldId }) => mouldId === item.mouldId);
+    for (const [castId, events] of livesOf(alike, now, random)) {
+      for (const event of events) {
+        // A piece that the gate would not let pass yet goes on drying.
+        if (event.type === 'coated' && !(await isDry(casts, castId, event.at))) break;
+        await casts.append(castId, keyed(event), personId, now);
+      }
+    }
+  }
+}
+
+async function isDry(casts: CastsService, castId: string, at: number): Promise<boolean> {
+  const { life, expected, snapshot } = await casts.detail(castId);
+  return sealingGate(life, expected, snapshot.setting, 'penetrating', at).open;
+}

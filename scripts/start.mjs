@@ -1,0 +1,186 @@
+// @ts-check
+import { spawn } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { homedir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { parseArgs } from 'node:util';
+import { buildStale } from './lib/build.mjs';
+import { ensureNode, ensurePackages } from './lib/packages.mjs';
+import { root } from './lib/paths.mjs';
+import { ensurePostgres, startCluster } from './lib/postgres.mjs';
+import { run, say, Stop } from './lib/say.mjs';
+
+const HELP = `npm start -- [--port 8137] [--host 127.0.0.1] [--data DIR] [--empty]
+  --empty   start without the demo workshop
+  DATABASE_URL=postgres://…   use a PostgreSQL elsewhere in place of the private one`;
+
+function options() {
+  try {
+    const { values } = parseArgs({
+      options: {
+        port: { type: 'string', default: '8137' },
+        host: { type: 'string', default: '127.0.0.1' },
+        data: { type: 'string' },
+        empty: { type: 'boolean', default: false },
+        help: { type: 'boolean', default: false },
+      },
+    });
+    const port = Number(values.port);
+    if (!Number.isInteger(port) || port < 1 || port > 65535)
+      throw new Stop(`“${values.port}” is not a port. Use a number from 1 to 65535, such as --port 8137.`);
+    const data = resolve(
+      values.data ?? join(process.env.XDG_DATA_HOME ?? join(homedir(), '.local', 'share'), 'dew-pot'),
+    );
+    return { port, host: values.host, data, empty: values.empty, help: values.help };
+  } catch (error) {
+    if (error instanceof Stop) throw error;
+    throw new Stop(`${/** @type {Error} */ (error).message}\n${HELP}`);
+  }
+}
+
+/** Fails with the remedy where the port cannot be had. @param {number} port @param {string} host @returns {Promise<void>} */
+function claimPort(port, host) {
+  return new Promise((done, reject) => {
+    const probe = createServer();
+    probe.once('error', (/** @type {NodeJS.ErrnoException} */ { code }) => {
+      const reason =
+        code === 'EADDRINUSE'
+          ? `Port ${port} is taken by another program`
+          : code === 'EACCES'
+            ? `Port ${port} needs root`
+            : `${host}:${port} cannot be listened on (${code})`;
+      reject(new Stop(`${reason}. Choose another: npm start -- --port ${port + 1}`));
+    });
+    probe.listen(port, host, () => probe.close(() => done()));
+  });
+}
+
+/** Keeps two starts from sharing one data folder. @param {string} data */
+function claimData(data) {
+  const file = join(data, 'starter.pid');
+  try {
+    mkdirSync(data, { recursive: true, mode: 0o755 });
+    const pid = existsSync(file) ? Number(readFileSync(file, 'utf8')) : 0;
+    if (pid > 0 && pid !== process.pid && alive(pid))
+      throw new Stop(
+        `Dew Pot is running on ${data} already (process ${pid}). Stop it first, or choose another folder with --data DIR.`,
+      );
+    writeFileSync(file, String(process.pid));
+  } catch (error) {
+    if (error instanceof Stop) throw error;
+    const { code, message } = /** @type {NodeJS.ErrnoException} */ (error);
+    throw new Stop(
+      code === 'ENOSPC'
+        ? `There is no room on the disk for ${data}. Free some, or choose another place with --data DIR.`
+        : `The data folder ${data} cannot be used (${message}). Choose another with --data DIR.`,
+    );
+  }
+  return () => rmSync(file, { force: true });
+}
+
+/** @param {number} pid */
+function alive(pid) {
+  try {
+    process.kill(pid, 0);
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('start.mjs');
+  } catch {
+    return false;
+  }
+}
+
+/** Runs one of our programs to its end and answers what it printed. @param {string} program @param {NodeJS.ProcessEnv} env @returns {Promise<string>} */
+function runProgram(program, env) {
+  return new Promise((done, reject) => {
+    const child = spawn(process.execPath, [program], { env, stdio: ['ignore', 'pipe', 'inherit'] });
+    let out = '';
+    child.stdout.on('data', (chunk) => (out += chunk));
+    child.on('exit', (code) =>
+      code === 0
+        ? done(out)
+        : reject(
+            new Stop(`The database could not be prepared (${program} ended with ${code}). Its message stands above.`),
+          ),
+    );
+  });
+}
+
+/** Starts the server; resolves when it listens. @param {NodeJS.ProcessEnv} env */
+function startServer(env) {
+  const child = spawn(process.execPath, [join(root, 'server/dist/app/main.js')], {
+    env,
+    stdio: ['ignore', 'pipe', 'inherit', 'ipc'],
+    detached: true,
+  });
+  const listening = new Promise((done, reject) => {
+    child.stdout?.on('data', (chunk) => {
+      if (String(chunk).includes('listening on')) done(undefined);
+      if (process.env.DEWPOT_QUIET !== '1') process.stdout.write(chunk);
+    });
+    child.once('exit', (code) =>
+      reject(new Stop(`The server ended before it listened (${code}). Its message stands above.`)),
+    );
+  });
+  return { child, listening };
+}
+
+async function main() {
+  ensureNode();
+  const { port, host, data, empty, help } = options();
+  if (help) return say(HELP);
+  await claimPort(port, host);
+  ensurePackages();
+  const elsewhere = process.env.DATABASE_URL;
+  if (!elsewhere) ensurePostgres();
+  buildStale();
+  const release = claimData(data);
+  const cluster = elsewhere ? undefined : await startCluster({ directory: join(data, 'postgres') });
+  const env = {
+    ...process.env,
+    NODE_ENV: 'production',
+    DATABASE_URL: elsewhere ?? cluster?.url('postgres'),
+    DEWPOT_PORT: String(port),
+    DEWPOT_HOST: host,
+    DEWPOT_WEB: join(root, 'web/dist'),
+  };
+  /** @type {import('node:child_process').ChildProcess | undefined} */
+  let server;
+  let stopping = false;
+  const stop = async (/** @type {number} */ code) => {
+    if (stopping) return;
+    stopping = true;
+    if (server && server.exitCode === null && server.signalCode === null) {
+      const ended = new Promise((done) => server?.once('exit', done));
+      server.kill('SIGTERM');
+      await ended;
+    }
+    await cluster?.stop();
+    release();
+    process.exit(code);
+  };
+  for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM', 'SIGHUP'])) process.on(signal, () => void stop(0));
+  try {
+    say('Preparing the database…');
+    const state = await runProgram(join(root, 'server/dist/app/prepare.js'), env);
+    if (state.includes('empty') && !empty) {
+      say('Filling the demo workshop…');
+      await runProgram(join(root, 'demo/dist/app/main.js'), env);
+    }
+    const started = startServer(env);
+    server = started.child;
+    await started.listening;
+    server.once('exit', (code, signal) => {
+      if (stopping) return;
+      process.stderr.write(
+        `The server stopped by itself (${signal ?? code}). Start again with npm start: nothing that was saved is lost.\n`,
+      );
+      void stop(1);
+    });
+    say(`\nDew Pot is ready: http://${host}:${port}\nStop it with Ctrl-C.`);
+  } catch (error) {
+    process.stderr.write(`${/** @type {Error} */ (error).message}\n`);
+    await stop(1);
+  }
+}
+
+run(main);
