@@ -1,6 +1,8 @@
-import { converter, formatHex } from 'culori';
+import { converter, formatHex, modeLrgb, modeRgb, useMode } from 'culori/fn';
 import { wetReflectance } from './wet-look.js';
 
+useMode(modeRgb);
+useMode(modeLrgb);
 const toLinear = converter('lrgb');
 
 /**

@@ -1,0 +1,59 @@
+import { queryOptions, useIsMutating, useMutation, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import type { CastDetail, CastEventInput, CastView } from '@dewpot/contract';
+import { ask } from './client';
+
+export const shelfQuery = queryOptions({
+  queryKey: ['casts', 'shelf'],
+  queryFn: ({ signal }) => ask<CastView[]>('GET', 'casts', undefined, signal),
+});
+export const allCastsQuery = queryOptions({
+  queryKey: ['casts', 'all'],
+  queryFn: ({ signal }) => ask<CastView[]>('GET', 'casts?all=1', undefined, signal),
+});
+export const castQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['casts', 'one', id],
+    queryFn: ({ signal }) => ask<CastDetail>('GET', `casts/${id}`, undefined, signal),
+  });
+
+export interface CastEventSent {
+  readonly castId: string;
+  readonly event: CastEventInput;
+}
+
+export const CAST_EVENT = ['cast-event'] as const;
+
+/** Names the write of a cast's events, so that one left waiting can go on after the page was closed. */
+export function nameWaitingWrites(client: QueryClient): void {
+  client.setMutationDefaults(CAST_EVENT, {
+    mutationFn: ({ castId, event }: CastEventSent) => ask<CastDetail>('POST', `casts/${castId}/events`, event),
+    onSuccess: async (detail: CastDetail) => {
+      client.setQueryData(castQuery(detail.id).queryKey, detail);
+      await client.invalidateQueries({ queryKey: ['casts', 'shelf'] });
+      await client.invalidateQueries({ queryKey: ['casts', 'all'] });
+    },
+  });
+}
+
+/** Appends an event to a cast's life. Waits for the server where it is away. */
+export function useCastEvent() {
+  return useMutation<CastDetail, Error, CastEventSent>({ mutationKey: CAST_EVENT });
+}
+
+/** How many events wait to be sent. */
+export function useWaiting(): number {
+  return useIsMutating({
+    mutationKey: CAST_EVENT,
+    predicate: (mutation) => mutation.state.failureCount > 0 || mutation.state.isPaused,
+  });
+}
+
+/** The client for an undo from outside of a component. */
+export function useAppend() {
+  const client = useQueryClient();
+  return (sent: CastEventSent) =>
+    client
+      .getMutationCache()
+      .build<CastDetail, Error, CastEventSent, unknown>(client, { mutationKey: CAST_EVENT })
+      .execute(sent);
+}

@@ -1,0 +1,43 @@
+import type { Problem } from '@dewpot/contract';
+
+/** The server refused: what is wrong, by field. */
+export class ProblemFailure extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail);
+    this.name = 'ProblemFailure';
+  }
+}
+
+/** The server could not be reached. Nothing was saved; the same request may be sent again. */
+export class Unreachable extends Error {
+  constructor() {
+    super('The workshop’s server does not answer. What you entered is kept and will be sent when it is back.');
+    this.name = 'Unreachable';
+  }
+}
+
+type Method = 'GET' | 'PUT' | 'POST' | 'DELETE';
+
+/**
+ * Asks the API.
+ * @throws ProblemFailure where it refuses, Unreachable where it does not answer.
+ */
+export async function ask<T>(method: Method, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api/${path}`, {
+      method,
+      credentials: 'same-origin',
+      ...(body !== undefined && { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+      ...(signal && { signal }),
+    });
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'AbortError') throw error;
+    throw new Unreachable();
+  }
+  if (response.ok) return response.status === 204 ? (undefined as T) : ((await response.json()) as T);
+  if (response.headers.get('Content-Type')?.includes('problem+json'))
+    throw new ProblemFailure((await response.json()) as Problem);
+  // A gateway's own page in place of our answer: the server behind it is away.
+  throw new Unreachable();
+}

@@ -1,0 +1,40 @@
+import { QueryClient, type Mutation } from '@tanstack/react-query';
+import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
+import { del, get, set } from 'idb-keyval';
+import { ProblemFailure, Unreachable } from './client';
+
+const DAY = 24 * 3_600_000;
+
+/** Reads fail fast where the server refuses, and try again where it is away. */
+const retryRead = (failures: number, error: Error) => !(error instanceof ProblemFailure) && failures < 2;
+/** Writes wait for the server as long as it takes; their own keys make sending them again safe. */
+const retryWrite = (_: number, error: Error) => error instanceof Unreachable;
+
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: { retry: retryRead, staleTime: 10_000, gcTime: DAY, networkMode: 'offlineFirst' },
+    mutations: { retry: retryWrite, retryDelay: 2000, networkMode: 'offlineFirst' },
+  },
+});
+
+/** Keeps what was read, and writes that were not sent yet, in the browser. */
+export const persister = createAsyncStoragePersister({
+  storage: { getItem: (key) => get<string>(key).then((value) => value ?? null), setItem: set, removeItem: del },
+  key: 'dew-pot',
+});
+
+export const persistOptions = {
+  persister,
+  maxAge: DAY,
+  dehydrateOptions: {
+    shouldDehydrateMutation: (mutation: Mutation) =>
+      mutation.state.status === 'pending' && mutation.options.mutationKey !== undefined,
+  },
+};
+
+/** Sends on what was still waiting when the page was left. */
+export async function resumeWaiting(): Promise<void> {
+  const waiting = queryClient.getMutationCache().findAll({ status: 'pending' });
+  await Promise.allSettled(waiting.map((mutation) => mutation.continue()));
+  await queryClient.invalidateQueries();
+}

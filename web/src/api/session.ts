@@ -1,0 +1,60 @@
+import { queryOptions, useMutation, useQuery, useQueryClient, useSuspenseQuery } from '@tanstack/react-query';
+import type { AirView, DoorView, Registration, SessionView, SignIn, WorkshopSettings } from '@dewpot/contract';
+import { ask } from './client';
+
+export const sessionQuery = queryOptions({
+  queryKey: ['session'],
+  queryFn: ({ signal }) => ask<SessionView>('GET', 'session', undefined, signal),
+  staleTime: 60_000,
+});
+export const airQuery = queryOptions({
+  queryKey: ['air'],
+  queryFn: ({ signal }) => ask<AirView>('GET', 'air', undefined, signal),
+  staleTime: 600_000,
+});
+
+/** Who is signed in and where; only below the door. */
+export function useSession(): SessionView {
+  return useSuspenseQuery(sessionQuery).data;
+}
+
+export function useAir() {
+  return useQuery(airQuery);
+}
+
+export function useDoor() {
+  return useQuery({ queryKey: ['door'], queryFn: () => ask<DoorView>('GET', 'door') });
+}
+
+function useEnter<T>(path: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (given: T) => ask<void>('POST', path, given),
+    retry: false,
+    onSuccess: () => client.resetQueries(),
+  });
+}
+
+export const useSignIn = () => useEnter<SignIn>('session');
+export const useEnterDemo = () => useEnter<void>('session/demo');
+export const useRegister = () => useEnter<Registration>('workshops');
+
+export function useSignOut() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: () => ask<void>('DELETE', 'session'),
+    retry: false,
+    onSuccess: () => {
+      client.clear();
+      window.location.assign('/');
+    },
+  });
+}
+
+export function useSaveSettings() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (settings: WorkshopSettings) => ask<SessionView>('PUT', 'workshop', settings),
+    onSuccess: (session) => client.setQueryData(sessionQuery.queryKey, session),
+  });
+}

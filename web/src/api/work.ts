@@ -1,0 +1,79 @@
+import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import type {
+  LotInput,
+  MaterialInput,
+  MixInput,
+  MixView,
+  MouldInput,
+  MouldView,
+  PourFinish,
+  PourInput,
+  PourView,
+  ScoopInput,
+  StoresView,
+} from '@dewpot/contract';
+import { ask } from './client';
+
+export const mouldsQuery = queryOptions({
+  queryKey: ['moulds'],
+  queryFn: ({ signal }) => ask<MouldView[]>('GET', 'moulds', undefined, signal),
+});
+export const mixesQuery = queryOptions({
+  queryKey: ['mixes'],
+  queryFn: ({ signal }) => ask<MixView[]>('GET', 'mixes', undefined, signal),
+});
+export const storesQuery = queryOptions({
+  queryKey: ['stores'],
+  queryFn: ({ signal }) => ask<StoresView>('GET', 'stores', undefined, signal),
+});
+export const poursQuery = queryOptions({
+  queryKey: ['pours'],
+  queryFn: ({ signal }) => ask<PourView[]>('GET', 'pours', undefined, signal),
+});
+
+interface Put<T> {
+  readonly id: string;
+  readonly input: T;
+}
+
+/** A write that leaves the named lists to be read again. */
+function useWrite<Given, Answer>(send: (given: Given) => Promise<Answer>, ...lists: string[]) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: send,
+    onSuccess: () => Promise.all(lists.map((list) => client.invalidateQueries({ queryKey: [list] }))),
+  });
+}
+
+export const useSaveMould = () =>
+  useWrite(({ id, input }: Put<MouldInput>) => ask<MouldView>('PUT', `moulds/${id}`, input), 'moulds');
+export const useRemoveMould = () => useWrite((id: string) => ask<void>('DELETE', `moulds/${id}`), 'moulds');
+export const useSaveMix = () =>
+  useWrite(({ id, input }: Put<MixInput>) => ask<MixView>('PUT', `mixes/${id}`, input), 'mixes');
+export const useRemoveMix = () => useWrite((id: string) => ask<void>('DELETE', `mixes/${id}`), 'mixes');
+export const useSavePour = () =>
+  useWrite(({ id, input }: Put<PourInput>) => ask<PourView>('PUT', `pours/${id}`, input), 'pours');
+export const useRemovePour = () => useWrite((id: string) => ask<void>('DELETE', `pours/${id}`), 'pours');
+export const useStartPour = () => useWrite((id: string) => ask<PourView>('POST', `pours/${id}/start`), 'pours');
+export const useFinishPour = () =>
+  useWrite(
+    ({ id, input }: Put<PourFinish>) => ask<PourView>('POST', `pours/${id}/finish`, input),
+    'pours',
+    'casts',
+    'stores',
+    'moulds',
+  );
+
+/** Saves something of the stores: a material, a lot or a scoop. */
+export const useSaveStore = () =>
+  useWrite(
+    ({ id, kind, input }: Put<MaterialInput | LotInput | ScoopInput> & { kind: 'materials' | 'lots' | 'scoops' }) =>
+      ask<unknown>('PUT', `stores/${kind}/${id}`, input),
+    'stores',
+  );
+export const useRemoveStore = () =>
+  useWrite(
+    ({ id, kind }: { id: string; kind: 'materials' | 'lots' | 'scoops' }) =>
+      ask<void>('DELETE', `stores/${kind}/${id}`),
+    'stores',
+  );

@@ -1,0 +1,96 @@
+import { useState } from 'react';
+import type { Stage, Stroke } from '@dewpot/core';
+import type { CastView } from '@dewpot/contract';
+import { Dialog } from '../ui/dialog';
+import { Failure } from '../ui/states';
+import { CoatForm } from './coat-form';
+import { LiftOutForm } from './lift-out-form';
+import { PutOutForm, UncoverForm } from './plain-forms';
+import { useRecord } from './use-record';
+import { WeighForm } from './weigh-form';
+
+const strokesIn: Record<Stage, readonly Stroke[]> = {
+  setting: ['Lift out'],
+  damp: ['Wet', 'Uncover', 'Weigh'],
+  drying: ['Weigh', 'Coat', 'Put out'],
+  sealed: ['Put out', 'Coat', 'Weigh'],
+  out: [],
+  broken: [],
+};
+
+/** What a form of an action is given: the casts it is for, and how to record what happened. */
+export interface ActionProps {
+  readonly casts: readonly CastView[];
+  readonly busy: boolean;
+  readonly record: (said: string, happened: Parameters<ReturnType<typeof useRecord>>[1]) => void;
+}
+
+const forms: Record<Stroke, (props: ActionProps) => React.ReactNode> = {
+  'Lift out': (props) => <LiftOutForm {...props} />,
+  Wet: ({ casts, busy, record }) => (
+    <button
+      type="button"
+      disabled={busy}
+      className="btn btn-primary h-16 w-full text-lg"
+      onClick={() =>
+        record(
+          'Wetted.',
+          casts.map((cast) => ({ cast, event: { type: 'wetted' as const } })),
+        )
+      }
+    >
+      Wetted just now
+    </button>
+  ),
+  Uncover: (props) => <UncoverForm {...props} />,
+  Weigh: (props) => <WeighForm {...props} />,
+  Coat: (props) => <CoatForm {...props} />,
+  'Put out': (props) => <PutOutForm {...props} />,
+};
+
+/** The sheet on which something is done to like casts. */
+export function CastActions({
+  casts,
+  stroke,
+  onClose,
+}: {
+  casts: readonly CastView[];
+  stroke?: Stroke | undefined;
+  onClose: () => void;
+}) {
+  const possible = strokesIn[casts[0]!.stage];
+  const [chosen, setChosen] = useState<Stroke | undefined>(stroke ?? possible[0]);
+  const [busy, setBusy] = useState(false);
+  const [error, setError] = useState<unknown>();
+  const record = useRecord();
+  const names = `${casts[0]!.snapshot.mouldName} ${casts.map(({ code }) => code).join(', ')}`;
+  const submit: ActionProps['record'] = (said, happened) => {
+    setBusy(true);
+    setError(undefined);
+    record(said, happened)
+      .then(onClose, setError)
+      .finally(() => setBusy(false));
+  };
+  return (
+    <Dialog title={names} onClose={onClose}>
+      {possible.length > 1 && (
+        <div role="tablist" className="mb-4 flex flex-wrap gap-1.5">
+          {possible.map((one) => (
+            <button
+              key={one}
+              type="button"
+              role="tab"
+              aria-selected={one === chosen}
+              className={`btn h-12 ${one === chosen ? 'btn-neutral' : 'btn-ghost bg-base-300/60'}`}
+              onClick={() => setChosen(one)}
+            >
+              {one}
+            </button>
+          ))}
+        </div>
+      )}
+      {chosen && forms[chosen]({ casts, busy, record: submit })}
+      <Failure error={error} />
+    </Dialog>
+  );
+}

@@ -1,0 +1,37 @@
+import { toast } from 'sonner';
+import { v7 as uuid } from 'uuid';
+import type { CastEventInput, CastView } from '@dewpot/contract';
+import { useAppend } from '../api/casts';
+
+type Happened = Omit<CastEventInput, 'id' | 'at'> & { readonly at?: number };
+
+/** Records what happened to casts, all at once, and offers to undo it. */
+export function useRecord() {
+  const append = useAppend();
+  const undo = async (made: readonly { castId: string; id: string }[]) => {
+    try {
+      for (const { castId, id } of [...made].reverse())
+        await append({ castId, event: { id: uuid(), at: Date.now(), type: 'voided', event: id } });
+      toast('Undone.');
+    } catch (error) {
+      toast.error(error instanceof Error ? error.message : String(error));
+    }
+  };
+  /** @throws ProblemFailure where one of them is refused; those before it are recorded. */
+  return async (
+    said: string,
+    happened: readonly { readonly cast: CastView; readonly event: Happened }[],
+  ): Promise<void> => {
+    const made: { castId: string; id: string }[] = [];
+    try {
+      for (const { cast, event } of happened) {
+        const id = uuid();
+        await append({ castId: cast.id, event: { at: Date.now(), ...event, id } });
+        made.push({ castId: cast.id, id });
+      }
+    } finally {
+      if (made.length > 0)
+        toast.success(said, { duration: 12_000, action: { label: 'Undo', onClick: () => void undo(made) } });
+    }
+  };
+}

@@ -1,0 +1,67 @@
+import { useState } from 'react';
+import { useAir, useSession } from '../api/session';
+import { QuantityField } from '../ui/quantity-field';
+import { sayWhen } from '../ui/say-when';
+import { useUnits } from '../ui/units';
+import type { ActionProps } from './cast-actions';
+
+/** A weighing of each cast; the air is taken from the station. */
+export function WeighForm({ casts, busy, record }: ActionProps) {
+  const { workshop } = useSession();
+  const units = useUnits();
+  const air = useAir().data?.now;
+  const [masses, setMasses] = useState<Record<string, number | undefined>>({});
+  const entered = casts.filter(({ id }) => masses[id] !== undefined);
+  const save = () =>
+    record(
+      entered.length > 1 ? `${entered.length} weighed.` : 'Weighed.',
+      entered.map((cast) => ({
+        cast,
+        event: {
+          type: 'weighed' as const,
+          mass: masses[cast.id]!,
+          step: workshop.scaleStep,
+          ...(air && { temperature: air.temperature, humidity: air.humidity }),
+        },
+      })),
+    );
+  return (
+    <form className="space-y-4" onSubmit={(event) => event.preventDefault()}>
+      {casts.map((cast, i) => {
+        const last = cast.life.weighings[cast.life.weighings.length - 1];
+        return (
+          <div key={cast.id} className="grid grid-cols-[4rem_1fr_1fr] items-center gap-3">
+            <span className="numeral text-xl">{cast.code}</span>
+            <QuantityField
+              label={`Mass of ${cast.code}`}
+              hideLabel
+              name="mass"
+              dimension="mass"
+              system={units.system}
+              value={masses[cast.id]}
+              autoFocus={i === 0}
+              onChange={(mass) => setMasses({ ...masses, [cast.id]: mass })}
+              className="[&_input]:h-14 [&_input]:text-xl"
+            />
+            <span className="quiet text-sm">
+              {last
+                ? `last ${units.say(last.mass, 'g')}, ${sayWhen(cast.life.weighedAt!, Date.now())}`
+                : `fresh it was about ${units.say(cast.expected.fresh, 'g')}`}
+            </span>
+          </div>
+        );
+      })}
+      <button
+        type="submit"
+        disabled={busy || entered.length === 0}
+        className="btn btn-primary h-16 w-full text-lg"
+        onClick={save}
+      >
+        Keep {entered.length > 1 ? 'these weighings' : 'this weighing'}
+      </button>
+      <p className="quiet text-sm">
+        To the scale’s step of {units.say(workshop.scaleStep, 'g')}. The air by the station is kept with it.
+      </p>
+    </form>
+  );
+}

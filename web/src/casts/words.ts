@@ -1,0 +1,64 @@
+import type { CastEvent, DamageSize, Force, SealerKind, Side, Spot, Stage } from '@dewpot/core';
+import type { Units } from '../ui/units';
+
+export const spotWords: Record<Spot, string> = {
+  corner: 'corner',
+  rim: 'rim',
+  base: 'base',
+  'core-end': 'core end',
+  face: 'face',
+};
+export const sizeWords: Record<DamageSize, string> = { chip: 'a chip', piece: 'a piece', through: 'right through' };
+export const forceWords: Record<Force, string> = {
+  slid: 'Slid out',
+  tapped: 'Wanted tapping',
+  fought: 'Had to be fought',
+};
+export const sideWords: Record<Side, string> = {
+  both: 'inside and outside',
+  outside: 'outside only',
+  inside: 'inside only',
+};
+export const sealerWords: Record<SealerKind, string> = {
+  penetrating: 'penetrating silane',
+  acrylic: 'acrylic film',
+  polyurethane: 'polyurethane film',
+  wax: 'wax',
+  oil: 'oil',
+};
+export const stageWords: Record<Stage, string> = {
+  setting: 'setting in its mould',
+  damp: 'in its damp cure',
+  drying: 'drying',
+  sealed: 'sealed',
+  out: 'out of the door',
+  broken: 'broken',
+};
+
+/** An event as a person would tell it. */
+export function tellEvent(event: CastEvent, units: Units): string {
+  switch (event.type) {
+    case 'poured':
+      return 'Poured';
+    case 'wetted':
+      return 'Wetted';
+    case 'uncovered':
+      return 'Uncovered: the damp cure ended';
+    case 'lifted-out': {
+      const hurt = event.damage.map(({ spot, size }) => `${sizeWords[size]} at the ${spotWords[spot]}`).join(', ');
+      return `Lifted out ${hurt ? `with ${hurt}` : 'clean'}${event.force ? `; it ${forceWords[event.force].toLowerCase()}` : ''}`;
+    }
+    case 'weighed':
+      return `Weighed ${units.say(event.mass, 'g')}`;
+    case 'coated':
+      return `Coated with ${sealerWords[event.sealer]}, ${sideWords[event.side]}${event.overruled ? ` — against the advice to wait: “${event.overruled}”` : ''}`;
+    case 'bubbles':
+      return `Bubbles at the ${spotWords[event.face]}: ${event.grade} of 5`;
+    case 'put-out':
+      return `Put out${event.where ? `: ${event.where}` : ''}`;
+    case 'broken':
+      return `Broken${event.how ? `: ${event.how}` : ''}`;
+    case 'voided':
+      return 'Undone';
+  }
+}

@@ -1,0 +1,144 @@
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import type { Registration, SignIn } from '@dewpot/contract';
+import { useDoor, useEnterDemo, useRegister, useSignIn } from '../api/session';
+import { Piece, PieceLight } from '../ui/piece';
+import { Failure } from '../ui/states';
+import { TextField } from '../ui/text-field';
+
+const sketch = [
+  {
+    shape: {
+      outer: { kind: 'round-frustum' as const, bottomDiameter: 130, topDiameter: 170, height: 190 },
+      cores: [
+        {
+          name: 'core',
+          bottom: 18,
+          solid: { kind: 'round-frustum' as const, bottomDiameter: 98, topDiameter: 138, height: 172 },
+        },
+      ],
+      inserts: [],
+    },
+    colour: '#bd8a6d',
+    x: 70,
+  },
+  {
+    shape: {
+      outer: { kind: 'round-frustum' as const, bottomDiameter: 62, topDiameter: 84, height: 78 },
+      cores: [
+        {
+          name: 'core',
+          bottom: 12,
+          solid: { kind: 'round-frustum' as const, bottomDiameter: 42, topDiameter: 62, height: 66 },
+        },
+      ],
+      inserts: [],
+    },
+    colour: '#e0d9ca',
+    x: 165,
+  },
+  {
+    shape: {
+      outer: { kind: 'round-frustum' as const, bottomDiameter: 240, topDiameter: 300, height: 96 },
+      cores: [
+        {
+          name: 'core',
+          bottom: 20,
+          solid: { kind: 'round-frustum' as const, bottomDiameter: 204, topDiameter: 262, height: 76 },
+        },
+      ],
+      inserts: [],
+    },
+    colour: '#858c8d',
+    x: 285,
+  },
+];
+
+/** Before the door: sign in, begin a workshop, or look round the demo. */
+export function DoorPage() {
+  const door = useDoor().data;
+  const demo = useEnterDemo();
+  const [beginning, setBeginning] = useState(false);
+  return (
+    <main className="shelf-room grid min-h-screen place-items-center p-4">
+      <div className="w-full max-w-md">
+        <svg viewBox="0 0 380 150" className="mx-auto w-80" aria-hidden="true">
+          <PieceLight />
+          <path d="M8 126H372L380 144H0Z" fill="var(--wood-top)" />
+          <rect y={144} width={380} height={6} fill="var(--wood-front)" />
+          {sketch.map(({ shape, colour, x }) => (
+            <g key={x} transform={`translate(${x} 136)`}>
+              <Piece shape={shape} colour={colour} scale={0.58} />
+            </g>
+          ))}
+        </svg>
+        <div className="card-slab p-6">
+          <h1 className="text-4xl">Dew Pot</h1>
+          <p className="quiet mb-5">Measures, mixes, minutes and memory for casting in moulds.</p>
+          {door?.demo && (
+            <div className="border-base-300 mb-5 border-b pb-5">
+              <button
+                type="button"
+                className="btn btn-primary h-14 w-full text-lg"
+                disabled={demo.isPending}
+                onClick={() => demo.mutate()}
+              >
+                Look round the demo workshop
+              </button>
+              <Failure error={demo.error} />
+            </div>
+          )}
+          {beginning ? <Begin /> : <Enter />}
+          <button type="button" className="link mt-4 text-sm" onClick={() => setBeginning(!beginning)}>
+            {beginning ? 'I have a workshop: sign in' : 'Begin a workshop of my own'}
+          </button>
+        </div>
+      </div>
+    </main>
+  );
+}
+
+function Enter() {
+  const signIn = useSignIn();
+  const { register, handleSubmit } = useForm<SignIn>();
+  return (
+    <form className="space-y-3" onSubmit={(event) => void handleSubmit((given) => signIn.mutate(given))(event)}>
+      <TextField label="E-mail" type="email" autoComplete="username" required {...register('email')} />
+      <TextField
+        label="Passphrase"
+        type="password"
+        autoComplete="current-password"
+        required
+        {...register('passphrase')}
+      />
+      <Failure error={signIn.error} />
+      <button type="submit" className="btn btn-neutral h-12 w-full" disabled={signIn.isPending}>
+        Sign in
+      </button>
+    </form>
+  );
+}
+
+function Begin() {
+  const begin = useRegister();
+  const { register, handleSubmit } = useForm<Registration>();
+  return (
+    <form className="space-y-3" onSubmit={(event) => void handleSubmit((given) => begin.mutate(given))(event)}>
+      <TextField label="Name of the workshop" required maxLength={80} {...register('workshop')} />
+      <TextField label="Your name" autoComplete="name" required maxLength={80} {...register('name')} />
+      <TextField label="E-mail" type="email" autoComplete="username" required {...register('email')} />
+      <TextField
+        label="Passphrase, ten characters or more"
+        type="password"
+        autoComplete="new-password"
+        minLength={10}
+        required
+        {...register('passphrase')}
+      />
+      <Failure error={begin.error} />
+      <button type="submit" className="btn btn-neutral h-12 w-full" disabled={begin.isPending}>
+        Begin
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,43 @@
+import './styles.css';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import { Toaster } from 'sonner';
+import { nameWaitingWrites } from './api/casts';
+import { persistOptions, queryClient, resumeWaiting } from './api/query-client';
+import { Frame } from './shell/frame';
+import { ScreenFailure } from './shell/screen-failure';
+
+nameWaitingWrites(queryClient);
+
+const router = createBrowserRouter([
+  {
+    path: '/',
+    Component: Frame,
+    ErrorBoundary: ScreenFailure,
+    children: [
+      { index: true, lazy: async () => ({ Component: (await import('./shelf/shelf-page')).ShelfPage }) },
+      { path: 'moulds', lazy: async () => ({ Component: (await import('./moulds/moulds-page')).MouldsPage }) },
+      { path: 'moulds/:id', lazy: async () => ({ Component: (await import('./moulds/mould-page')).MouldPage }) },
+      { path: 'mixes', lazy: async () => ({ Component: (await import('./mixes/mixes-page')).MixesPage }) },
+      { path: 'mixes/:id', lazy: async () => ({ Component: (await import('./mixes/mix-page')).MixPage }) },
+      { path: 'pours', lazy: async () => ({ Component: (await import('./pours/pours-page')).PoursPage }) },
+      { path: 'pours/:id', lazy: async () => ({ Component: (await import('./pours/pour-page')).PourPage }) },
+      { path: 'casts', lazy: async () => ({ Component: (await import('./casts/casts-page')).CastsPage }) },
+      { path: 'casts/:id', lazy: async () => ({ Component: (await import('./casts/cast-page')).CastPage }) },
+      { path: 'stores', lazy: async () => ({ Component: (await import('./stores/stores-page')).StoresPage }) },
+      { path: 'workshop', lazy: async () => ({ Component: (await import('./workshop/workshop-page')).WorkshopPage }) },
+      { path: '*', lazy: async () => ({ Component: (await import('./shell/nowhere')).Nowhere }) },
+    ],
+  },
+]);
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <PersistQueryClientProvider client={queryClient} persistOptions={persistOptions} onSuccess={resumeWaiting}>
+      <RouterProvider router={router} />
+      <Toaster position="bottom-center" closeButton toastOptions={{ className: 'toast-slab' }} />
+    </PersistQueryClientProvider>
+  </StrictMode>,
+);

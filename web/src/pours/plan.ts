@@ -1,0 +1,60 @@
+import { InputError, reckonSheet, type FieldIssue, type PourPlan, type Sheet } from '@dewpot/core';
+import type { MixView, MouldView, PourInput, SessionView, StoresView } from '@dewpot/contract';
+import { resolveMix } from '../mixes/resolve';
+
+/** Everything that a plan is made from. */
+export interface PlanSources {
+  readonly moulds: readonly MouldView[];
+  readonly mixes: readonly MixView[];
+  readonly stores: StoresView;
+  readonly workshop: SessionView['workshop'];
+}
+
+/** The plan that a person's choices come to; undefined while something is not chosen. */
+export function planOf(input: PourInput, { moulds, mixes, stores, workshop }: PlanSources): PourPlan | undefined {
+  const mix = mixes.find(({ id }) => id === input.mixId);
+  const scoop = stores.scoops.find(({ id }) => id === input.scoopId);
+  if (!mix || !scoop) return undefined;
+  return {
+    items: input.items.flatMap(({ mouldId, count, fillTo }) => {
+      const mould = moulds.find(({ id }) => id === mouldId);
+      return mould
+        ? [
+            {
+              mouldId,
+              name: mould.name,
+              shape: mould.shape,
+              piece: mould.piece,
+              count,
+              ...(fillTo !== undefined && { fillTo }),
+            },
+          ]
+        : [];
+    }),
+    mix: { ...resolveMix(mix, stores.materials), grade: input.grade },
+    setting: mix.setting,
+    spare: input.spare,
+    moisture: input.moisture,
+    scoop: { id: scoop.id, name: scoop.name, volume: scoop.volume },
+    step: input.step,
+    bucket: workshop.bucket,
+    temperature: input.temperature,
+    conditions: { dampDays: mix.dampDays },
+    lots: stores.lots,
+    liftLimit: workshop.liftLimit,
+  };
+}
+
+export type Reckoned =
+  | { readonly sheet: Sheet; readonly issues?: undefined }
+  | { readonly sheet?: undefined; readonly issues: readonly FieldIssue[] };
+
+/** The sheet of a plan, or what is wrong with it. */
+export function sheetOf(plan: PourPlan): Reckoned {
+  try {
+    return { sheet: reckonSheet(plan) };
+  } catch (error) {
+    if (error instanceof InputError) return { issues: error.issues };
+    throw error;
+  }
+}

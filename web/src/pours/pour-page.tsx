@@ -1,0 +1,79 @@
+import { useQuery } from '@tanstack/react-query';
+import type { PourInput } from '@dewpot/contract';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { useAir, useSession } from '../api/session';
+import { mixesQuery, mouldsQuery, poursQuery, storesQuery } from '../api/work';
+import { Nowhere } from '../shell/nowhere';
+import { Busy, Empty, Failure } from '../ui/states';
+import { BenchLog } from './bench-log';
+import type { PlanSources } from './plan';
+import { PourPlanner } from './pour-planner';
+import { PouredView } from './poured-view';
+
+const SPARE = 0.05;
+
+/** One pour: planned, at the bench, or poured. */
+export function PourPage() {
+  const { id = 'new' } = useParams();
+  const [search] = useSearchParams();
+  const { workshop } = useSession();
+  const air = useAir();
+  const [moulds, mixes, stores, pours] = [
+    useQuery(mouldsQuery),
+    useQuery(mixesQuery),
+    useQuery(storesQuery),
+    useQuery(poursQuery),
+  ];
+  if (moulds.isPending || mixes.isPending || stores.isPending || pours.isPending || air.isPending)
+    return <Busy what="the pour" />;
+  if (!moulds.data || !mixes.data || !stores.data || !pours.data)
+    return <Failure error={moulds.error ?? mixes.error ?? stores.error ?? pours.error} />;
+  const sources: PlanSources = { moulds: moulds.data, mixes: mixes.data, stores: stores.data, workshop };
+  const known = pours.data.find((pour) => pour.id === id);
+  if (known?.status === 'finished') return <PouredView pour={known} />;
+  if (known?.status === 'started') return <BenchLog pour={known} />;
+  if (known)
+    return <PourPlanner key={id} id={id} first={{ ...known.input, version: known.version }} sources={sources} />;
+  if (id !== 'new') return <Nowhere />;
+  const mix = sources.mixes.find((one) => one.id === search.get('mix')) ?? sources.mixes[0];
+  const mould = sources.moulds.find((one) => one.id === search.get('mould')) ?? sources.moulds[0];
+  const scoop = sources.stores.scoops[0];
+  if (!mix || !mould || !scoop) return <Missing mould={!mould} mix={!mix} />;
+  const first: PourInput = {
+    items: [{ mouldId: mould.id, count: Math.max(1, mould.copies.length) }],
+    mixId: mix.id,
+    grade: mix.grade,
+    spare: SPARE,
+    moisture: {},
+    scoopId: scoop.id,
+    step: 0.25,
+    temperature: air.data?.now.temperature ?? 18,
+    version: 0,
+  };
+  return <PourPlanner key="new" first={first} sources={sources} />;
+}
+
+function Missing({ mould, mix }: { mould: boolean; mix: boolean }) {
+  return (
+    <Empty title="Not enough to plan with yet">
+      <p>A pour wants a mould, a mix and a scoop that you own.</p>
+      <p className="flex flex-wrap justify-center gap-2">
+        {mould && (
+          <Link to="/moulds/new" className="btn btn-primary">
+            Measure a mould
+          </Link>
+        )}
+        {mix && (
+          <Link to="/mixes/new" className="btn btn-primary">
+            Write a mix
+          </Link>
+        )}
+        {!mould && !mix && (
+          <Link to="/stores" className="btn btn-primary">
+            Add a scoop
+          </Link>
+        )}
+      </p>
+    </Empty>
+  );
+}

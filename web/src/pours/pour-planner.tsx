@@ -1,0 +1,104 @@
+import { useMemo, useState } from 'react';
+import type { PourInput } from '@dewpot/contract';
+import { Printer } from 'lucide-react';
+import { useNavigate } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { useRemovePour, useSavePour, useStartPour } from '../api/work';
+import { Failure } from '../ui/states';
+import { planOf, sheetOf, type PlanSources } from './plan';
+import { PourChoices, PourItems } from './pour-choices';
+import { SheetView } from './sheet-view';
+
+/** Empty words are left out of what is sent. */
+function tidy({ release, cover, place, ...rest }: PourInput): PourInput {
+  return {
+    ...rest,
+    ...(release && { release }),
+    ...(cover && { cover }),
+    ...(place?.trim() && { place: place.trim() }),
+  };
+}
+
+/** Plans a pour: moulds and counts above, the sheet in the middle, always reckoned. */
+export function PourPlanner({ id, first, sources }: { id?: string; first: PourInput; sources: PlanSources }) {
+  const navigate = useNavigate();
+  const [key] = useState(() => id ?? uuid());
+  const [input, setInput] = useState(first);
+  const save = useSavePour();
+  const start = useStartPour();
+  const remove = useRemovePour();
+  const plan = useMemo(() => planOf(input, sources), [input, sources]);
+  const reckoned = useMemo(() => plan && sheetOf(plan), [plan]);
+  const change = (part: Partial<PourInput>) => setInput({ ...input, ...part });
+  const keep = async () => {
+    const kept = await save.mutateAsync({ id: key, input: tidy(input) });
+    setInput((now) => ({ ...now, version: kept.version }));
+  };
+  const begin = async () => {
+    await keep();
+    await start.mutateAsync(key);
+    await navigate(`/pours/${key}`, { replace: true });
+  };
+  const busy = save.isPending || start.isPending;
+  const mixName = sources.mixes.find(({ id: mixId }) => mixId === input.mixId)?.name;
+  return (
+    <div className="mx-auto max-w-7xl space-y-4 p-4">
+      <PourItems input={input} sources={sources} onChange={change} />
+      <div className="grid gap-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
+        <PourChoices input={input} sources={sources} onChange={change} />
+        <section className="card-slab" aria-label="Mixing sheet">
+          <div className="mb-3 flex flex-wrap items-center justify-between gap-2">
+            <h1 className="text-3xl">{mixName}: the sheet</h1>
+            <button type="button" className="btn btn-ghost bg-base-300/60 no-print h-12" onClick={() => window.print()}>
+              <Printer size={18} aria-hidden="true" /> Print
+            </button>
+          </div>
+          {reckoned?.sheet && plan && <SheetView sheet={reckoned.sheet} scoop={plan.scoop.name} />}
+          {reckoned?.issues && (
+            <ul role="alert" className="border-error border-l-4 pl-3">
+              {reckoned.issues.map(({ field, message, remedy }) => (
+                <li key={field}>
+                  {message} <span className="quiet">{remedy}</span>
+                </li>
+              ))}
+            </ul>
+          )}
+          {!reckoned && <p className="quiet">Choose a mix and a scoop.</p>}
+          <Failure error={save.error ?? start.error ?? remove.error} />
+          <div className="no-print mt-4 flex flex-wrap gap-2">
+            <button
+              type="button"
+              className="btn btn-primary h-14 flex-1 text-lg"
+              disabled={!reckoned?.sheet || busy}
+              onClick={() => void begin().catch(() => undefined)}
+            >
+              {busy ? (save.failureCount > 0 ? 'Waiting for the connection…' : 'One moment…') : 'Start this pour'}
+            </button>
+            <button
+              type="button"
+              className="btn btn-ghost bg-base-300/60 h-14"
+              disabled={!reckoned?.sheet || busy}
+              onClick={() =>
+                void keep().then(
+                  () => navigate('/pours'),
+                  () => undefined,
+                )
+              }
+            >
+              Keep for later
+            </button>
+            {id && (
+              <button
+                type="button"
+                className="btn btn-ghost h-14"
+                onClick={() => remove.mutate(id, { onSuccess: () => void navigate('/pours') })}
+              >
+                Drop the plan
+              </button>
+            )}
+          </div>
+        </section>
+      </div>
+    </div>
+  );
+}

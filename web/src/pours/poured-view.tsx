@@ -1,0 +1,80 @@
+import { useMemo } from 'react';
+import { consistency, reckonSheet } from '@dewpot/core';
+import type { PourView } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { allCastsQuery } from '../api/casts';
+import { stageWords } from '../casts/words';
+import { exactly } from '../ui/say-when';
+import { useUnits } from '../ui/units';
+
+/** A pour that is in the record: what went in, and what came of it. */
+export function PouredView({ pour: { id, number, plan, log, mixName, pouredAt, input } }: { pour: PourView }) {
+  const units = useUnits();
+  const casts = (useQuery(allCastsQuery).data ?? []).filter(({ pourId }) => pourId === id);
+  const sheet = useMemo(() => reckonSheet(plan), [plan]);
+  const planned = (materialId: string) =>
+    (sheet.batch.lines.find((line) => line.materialId === materialId)?.mass.value ?? 0) * sheet.batches.count;
+  return (
+    <div className="mx-auto max-w-3xl space-y-4 p-4">
+      <h1 className="text-3xl">
+        Pour {number}: {mixName}
+      </h1>
+      <p className="quiet">
+        {pouredAt && exactly(pouredAt)}.{' '}
+        {[input.release && `release: ${input.release}`, input.cover && `cover: ${input.cover}`, input.place]
+          .filter(Boolean)
+          .join(', ')}
+      </p>
+      {log && (
+        <section className="card-slab overflow-x-auto">
+          <table className="table">
+            <thead>
+              <tr>
+                <th scope="col">Went in</th>
+                <th scope="col" className="text-right">
+                  Planned
+                </th>
+                <th scope="col" className="text-right">
+                  Really
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {plan.mix.lines.map(({ material }) => (
+                <tr key={material.id}>
+                  <td>{material.name}</td>
+                  <td className="text-right">{units.say(planned(material.id), 'g')}</td>
+                  <td className="text-right">{units.say(log.used[material.id] ?? 0, 'g')}</td>
+                </tr>
+              ))}
+              <tr>
+                <td>Water from the tap</td>
+                <td className="text-right">{units.say(sheet.batch.water.tap.value * sheet.batches.count, 'mL')}</td>
+                <td className="text-right">{units.say(log.tap, 'mL')}</td>
+              </tr>
+            </tbody>
+          </table>
+          <p className="quiet mt-2 text-sm">
+            Came out like {consistency(log.grade).name}, at {units.say(log.temperature, '°C')}
+            {log.leftover !== undefined && `, with ${units.say(log.leftover, 'mL')} left over`}.
+          </p>
+        </section>
+      )}
+      <section className="card-slab">
+        <h2 className="mb-2 text-xl">Its casts</h2>
+        <ul className="divide-base-300 divide-y">
+          {casts.map(({ id: castId, code, stage, snapshot }) => (
+            <li key={castId}>
+              <Link to={`/casts/${castId}`} className="hover:bg-base-200 flex gap-4 py-2">
+                <span className="numeral w-14 text-xl">{code}</span>
+                <span className="flex-1">{snapshot.mouldName}</span>
+                <span className="quiet">{stageWords[stage]}</span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,101 @@
+import { evaporation, faceRisk } from '@dewpot/core';
+import type { AirReading, AirView } from '@dewpot/contract';
+import { area, line } from 'd3-shape';
+import { format } from 'date-fns';
+import { useUnits } from '../ui/units';
+
+const WIDTH = 400;
+const HEIGHT = 84;
+const HOUR = 3_600_000;
+const COLD = 5;
+
+type Hour = AirReading & { readonly bad: 'cold' | 'dry' | undefined };
+
+function judge(reading: AirReading): Hour {
+  const { temperature: air, humidity, wind } = reading;
+  const risk = faceRisk(evaporation({ concrete: air, air, humidity, wind }));
+  return { ...reading, bad: air < COLD ? 'cold' : risk === 'calm' ? undefined : 'dry' };
+}
+
+/** The next 48 hours of air, the bad hours hatched. */
+export function AirStrip({ air }: { air: AirView }) {
+  const units = useUnits();
+  const hours = air.ahead.filter(({ at }) => at <= air.now.at + 48 * HOUR).map(judge);
+  const temperatures = hours.map(({ temperature }) => temperature);
+  const low = Math.min(...temperatures) - 1;
+  const high = Math.max(...temperatures) + 1;
+  const x = (i: number) => (i / (hours.length - 1)) * WIDTH;
+  const y = (t: number) => 12 + (1 - (t - low) / (high - low)) * (HEIGHT - 30);
+  const curve =
+    line<Hour>()
+      .x((_, i) => x(i))
+      .y(({ temperature }) => y(temperature))(hours) ?? '';
+  const ground =
+    area<Hour>()
+      .x((_, i) => x(i))
+      .y0(HEIGHT - 14)
+      .y1(({ temperature }) => y(temperature))(hours) ?? '';
+  const cold = hours.filter(({ bad }) => bad === 'cold').length;
+  const dry = hours.filter(({ bad }) => bad === 'dry').length;
+  const words = [
+    cold > 0 && `${cold} h below ${units.say(COLD, '°C')}: cement hardly sets`,
+    dry > 0 && `${dry} h that dry open faces fast: keep them covered`,
+  ]
+    .filter(Boolean)
+    .join('; ');
+  return (
+    <figure>
+      <figcaption className="mb-1 flex items-baseline justify-between">
+        <h2 className="text-lg">The next 48 hours of air</h2>
+        <span className="quiet text-sm">
+          {units.say(Math.min(...temperatures), '°C')} to {units.say(Math.max(...temperatures), '°C')}
+        </span>
+      </figcaption>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        className="w-full"
+        role="img"
+        aria-label={`Air over the next 48 hours. ${words || 'No bad hours.'}`}
+      >
+        <defs>
+          <pattern id="bad-hours" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <rect width="2.5" height="6" fill="var(--late)" opacity="0.55" />
+          </pattern>
+        </defs>
+        <path d={ground} fill="var(--water)" opacity={0.2} />
+        {hours.map(
+          ({ bad }, i) =>
+            bad && (
+              <rect
+                key={i}
+                x={x(i - 0.5)}
+                y={4}
+                width={WIDTH / (hours.length - 1) + 0.5}
+                height={HEIGHT - 18}
+                fill="url(#bad-hours)"
+              />
+            ),
+        )}
+        <path d={curve} fill="none" stroke="var(--color-base-content)" strokeWidth={2} />
+        {hours.map(({ at }, i) =>
+          new Date(at).getHours() % 12 === 0 ? (
+            <g key={at}>
+              <line x1={x(i)} x2={x(i)} y1={4} y2={HEIGHT - 14} stroke="currentColor" opacity={0.18} />
+              <text
+                x={Math.min(x(i), WIDTH - 30)}
+                y={HEIGHT - 2}
+                fontSize={11}
+                fill="currentColor"
+                opacity={0.8}
+                textAnchor={i < 3 ? 'start' : 'middle'}
+              >
+                {format(at, new Date(at).getHours() === 0 ? 'EEE' : 'HH:mm')}
+              </text>
+            </g>
+          ) : null,
+        )}
+      </svg>
+      <p className="quiet text-sm">{words ? `${words}.` : 'No bad hours for open faces.'}</p>
+    </figure>
+  );
+}

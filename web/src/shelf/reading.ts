@@ -1,0 +1,86 @@
+import { faceColour, phaseOf, wetness, windowOf, type TemperatureReading, type Window } from '@dewpot/core';
+import type { AirView, CastView } from '@dewpot/contract';
+
+/** Planks of the shelf, in the order of the work. */
+export type PlankName = 'setting' | 'damp' | 'drying' | 'ready' | 'sealed';
+export const planks: readonly PlankName[] = ['setting', 'damp', 'drying', 'ready', 'sealed'];
+export const plankWords: Record<PlankName, string> = {
+  setting: 'Setting',
+  damp: 'Damp',
+  drying: 'Drying',
+  ready: 'Ready to seal',
+  sealed: 'Sealed',
+};
+
+/** Like casts of one pour and mould that stand on the same plank. */
+export interface Group {
+  readonly key: string;
+  readonly plank: PlankName;
+  readonly casts: readonly CastView[];
+  readonly colour: string;
+  readonly window?: Window;
+  readonly due: boolean;
+}
+
+const HOUR = 3_600_000;
+
+/** Temperatures since a pour, as `due` wants them: hours and °C. */
+export function temperaturesSince(pouredAt: number, air: AirView | undefined): TemperatureReading[] {
+  if (!air) return [{ hour: 0, temperature: 18 }];
+  const all = [...air.past, ...air.ahead].map(({ at, temperature }) => ({ hour: (at - pouredAt) / HOUR, temperature }));
+  const since = all.filter(({ hour }) => hour >= -3);
+  return since.length > 0 ? since : [{ hour: 0, temperature: air.now.temperature }];
+}
+
+function plankOf(cast: CastView): PlankName | undefined {
+  if (cast.stage === 'out' || cast.stage === 'broken') return undefined;
+  if (cast.stage === 'drying' && cast.dry.dryEnough) return 'ready';
+  return cast.stage;
+}
+
+/** The next thing to do with a cast and when. */
+export function nextOf(cast: CastView, air: AirView | undefined): Window | undefined {
+  const { piece, setting } = cast.snapshot;
+  return windowOf(cast.life, {
+    setting,
+    piece,
+    temperatures: temperaturesSince(cast.life.pouredAt, air),
+    ...(cast.dry.opensAt !== undefined && { opensAt: cast.dry.opensAt }),
+    dryEnough: cast.dry.dryEnough,
+  });
+}
+
+/** Today's colour of a cast: dark when wet, paling as the water is reckoned to leave. */
+export function colourToday(cast: CastView, now: number): string {
+  return faceColour(cast.snapshot.colour, wetness(cast.life, cast.expected.loss, now, cast.dry.typical));
+}
+
+/** Whether something wants doing now. */
+export function isDue(window: Window | undefined, now: number): boolean {
+  if (!window) return false;
+  const phase = phaseOf(window, now);
+  return phase === 'good' || phase === 'late';
+}
+
+/** Casts as they stand on the shelf: like ones of a pour together, what is due first. */
+export function groupCasts(casts: readonly CastView[], air: AirView | undefined, now: number): Group[] {
+  const rows = new Map<string, CastView[]>();
+  for (const cast of casts) {
+    const plank = plankOf(cast);
+    if (!plank) continue;
+    const key = `${plank}:${cast.pourId}:${cast.mouldId}`;
+    rows.set(key, [...(rows.get(key) ?? []), cast]);
+  }
+  return [...rows].map(([key, alike]) => {
+    const first = alike[0]!;
+    const window = nextOf(first, air);
+    return {
+      key,
+      plank: plankOf(first)!,
+      casts: alike,
+      colour: colourToday(first, now),
+      due: isDue(window, now),
+      ...(window && { window }),
+    };
+  });
+}

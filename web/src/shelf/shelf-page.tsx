@@ -1,0 +1,103 @@
+import { useMemo, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { shelfQuery } from '../api/casts';
+import { useAir } from '../api/session';
+import { CastActions } from '../casts/cast-actions';
+import { Busy, Empty, Failure } from '../ui/states';
+import { useNow } from '../ui/use-now';
+import { useWidth } from '../ui/use-width';
+import { AirStrip } from './air-strip';
+import { layoutPlank, shelfScale } from './layout';
+import { PlankLine } from './plank';
+import { groupCasts, planks, plankWords, type Group } from './reading';
+import { Round } from './round';
+
+/** Home: the casts on their planks, the round, the air. */
+export function ShelfPage() {
+  const shelf = useQuery(shelfQuery);
+  const air = useAir().data;
+  const now = useNow();
+  const [doing, setDoing] = useState<Group>();
+  const groups = useMemo(() => groupCasts(shelf.data ?? [], air, now), [shelf.data, air, now]);
+  if (shelf.isPending) return <Busy what="the shelf" />;
+  if (shelf.isError && !shelf.data) return <Failure error={shelf.error} />;
+  return (
+    <div className="shelf-room grid gap-x-6 lg:grid-cols-[minmax(0,2fr)_minmax(19rem,1fr)]">
+      <h1 className="sr-only">The shelf</h1>
+      <div className="order-2 lg:order-1">
+        {groups.length === 0 ? <EmptyShelf /> : <Planks groups={groups} onDue={setDoing} />}
+      </div>
+      <aside className="card-slab order-1 m-3 self-start lg:order-2 lg:my-4 lg:mr-5 lg:ml-0" aria-label="The round">
+        <h2 className="mb-2 text-2xl">The round</h2>
+        <Round groups={groups} now={now} onDo={setDoing} />
+        {air && (
+          <div className="border-base-300 mt-4 border-t pt-3">
+            <AirStrip air={air} />
+          </div>
+        )}
+      </aside>
+      {doing && <CastActions casts={doing.casts} stroke={doing.window?.stroke} onClose={() => setDoing(undefined)} />}
+    </div>
+  );
+}
+
+function EmptyShelf() {
+  return (
+    <Empty title="Nothing stands here yet">
+      <p>
+        Casts appear on these planks when a pour is finished, and move along as you lift them out, weigh and seal them.
+      </p>
+      <p className="flex flex-wrap justify-center gap-3">
+        <Link to="/moulds/new" className="btn btn-primary">
+          Measure a mould
+        </Link>
+        <Link to="/pours/new" className="btn btn-ghost bg-base-300/60">
+          Plan a pour
+        </Link>
+      </p>
+    </Empty>
+  );
+}
+
+function Planks({ groups, onDue }: { groups: readonly Group[]; onDue: (group: Group) => void }) {
+  const [ref, width] = useWidth<HTMLDivElement>(820);
+  const scale = useMemo(() => shelfScale(groups, width), [groups, width]);
+  return (
+    <div className="px-3 py-4 lg:pl-5" ref={ref}>
+      {planks.map((plank) => {
+        const here = groups.filter((group) => group.plank === plank);
+        const lines = layoutPlank(here, width - 32, scale);
+        const count = here.reduce((sum, { casts }) => sum + casts.length, 0);
+        return (
+          <div key={plank} className="plank-block">
+            {(lines.length > 0 ? lines : [[]]).map((line, i) => (
+              <PlankLine
+                key={i}
+                line={line}
+                label={i === 0 ? plankWords[plank] : undefined}
+                count={count}
+                width={width - 32}
+                scale={scale}
+                onDue={onDue}
+              />
+            ))}
+          </div>
+        );
+      })}
+      <ScaleMark scale={scale} />
+    </div>
+  );
+}
+
+function ScaleMark({ scale }: { scale: number }) {
+  const length = 200 * scale;
+  return (
+    <p className="quiet mt-1 flex items-center gap-2 text-xs">
+      <svg width={length + 2} height={8} aria-hidden="true">
+        <path d={`M1 1v6M${length + 1} 1v6M1 4h${length}`} stroke="currentColor" />
+      </svg>
+      200 mm; all pieces to one scale, dark where they are wet
+    </p>
+  );
+}

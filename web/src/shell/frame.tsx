@@ -1,0 +1,33 @@
+import { Suspense } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { Outlet } from 'react-router';
+import { ProblemFailure } from '../api/client';
+import { sessionQuery } from '../api/session';
+import { DoorPage } from '../door/door-page';
+import { Busy, Failure } from '../ui/states';
+import { Keys } from './keys';
+import { Lintel } from './lintel';
+
+/** The room around every station; whoever is not signed in stands before the door. */
+export function Frame() {
+  const session = useQuery({
+    ...sessionQuery,
+    retry: (failures, error) => !(error instanceof ProblemFailure) && failures < 2,
+  });
+  if (session.isPending) return <Busy what="your workshop" />;
+  if (!session.data) {
+    const shut = session.error instanceof ProblemFailure && session.error.problem.status === 401;
+    return shut ? <DoorPage /> : <Failure error={session.error} />;
+  }
+  return (
+    <div className="min-h-screen pb-16 lg:pb-0">
+      <Lintel />
+      <Keys />
+      <main>
+        <Suspense fallback={<Busy what="this station" />}>
+          <Outlet />
+        </Suspense>
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,153 @@
+import { evaporation, faceAdvice, faceRisk } from '@dewpot/core';
+import { useQuery } from '@tanstack/react-query';
+import { NavLink, useLocation } from 'react-router';
+import { shelfQuery, useWaiting } from '../api/casts';
+import { useAir, useSession, useSignOut } from '../api/session';
+import { poursQuery } from '../api/work';
+import { groupCasts } from '../shelf/reading';
+import { useNow } from '../ui/use-now';
+import { useUnits } from '../ui/units';
+import { stations } from './stations';
+import { useTheme, type Theme } from './theme';
+
+/** What waits at a station, as a number; 0 where nothing does. */
+function useWaitingAt(): Record<string, number> {
+  const now = useNow();
+  const air = useAir().data;
+  const shelf = useQuery(shelfQuery).data ?? [];
+  const pours = useQuery(poursQuery).data ?? [];
+  return {
+    '/': groupCasts(shelf, air, now).filter(({ due }) => due).length,
+    '/pours': pours.filter(({ status }) => status === 'started').length,
+  };
+}
+
+function AirNow() {
+  const air = useAir().data?.now;
+  const units = useUnits();
+  if (!air) return null;
+  const rate = evaporation({ concrete: air.temperature, air: air.temperature, humidity: air.humidity, wind: air.wind });
+  return (
+    <p
+      className="hidden max-w-56 text-right text-xs leading-tight xl:block"
+      title={`A wet face loses ${units.say(rate, 'kg/m²/h')} now`}
+    >
+      <span className="font-semibold">
+        {units.say(air.temperature, '°C')}, {Math.round(air.humidity * 100)} % damp
+      </span>
+      <span className="quiet block">{faceAdvice[faceRisk(rate)]}</span>
+    </p>
+  );
+}
+
+const themeWords: Record<Theme, string> = { system: 'As the system', limewash: 'Limewash', lamplight: 'Lamplight' };
+
+function PersonMenu() {
+  const { person } = useSession();
+  const signOut = useSignOut();
+  const [theme, setTheme] = useTheme();
+  return (
+    <details className="dropdown dropdown-end">
+      <summary className="btn btn-ghost h-10 min-h-10 px-2 font-normal">{person.name}</summary>
+      <div className="dropdown-content bg-base-100 border-base-300 z-20 mt-1 w-56 space-y-2 border p-3 shadow-lg">
+        <label className="block text-sm">
+          Light
+          <select
+            className="select select-bordered mt-1 w-full"
+            value={theme}
+            onChange={(event) => setTheme(event.target.value as Theme)}
+          >
+            {(Object.keys(themeWords) as Theme[]).map((one) => (
+              <option key={one} value={one}>
+                {themeWords[one]}
+              </option>
+            ))}
+          </select>
+        </label>
+        <button type="button" className="btn btn-ghost bg-base-300/60 w-full" onClick={() => signOut.mutate()}>
+          Sign out
+        </button>
+      </div>
+    </details>
+  );
+}
+
+/** Across the top: the workshop, its stations, the air and the person. On a phone the stations lie under the thumb. */
+export function Lintel() {
+  const { workshop } = useSession();
+  const waiting = useWaitingAt();
+  const unsent = useWaiting();
+  const { pathname } = useLocation();
+  const here = stations.find(({ path }) => (path === '/' ? pathname === '/' : pathname.startsWith(path)));
+  return (
+    <>
+      <header className="lintel no-print bg-base-100 border-base-300 relative z-10 flex h-14 items-center gap-4 border-b px-4">
+        <p className="font-head truncate text-xl max-lg:text-lg">
+          <span className="lg:hidden">{here?.name ?? workshop.name}</span>
+          <span className="hidden lg:inline">{workshop.name}</span>
+        </p>
+        <nav aria-label="Stations" className="mx-auto hidden lg:block">
+          <ul className="flex">
+            {stations.map(({ path, name }, i) => (
+              <li key={path}>
+                <NavLink
+                  to={path}
+                  end={path === '/'}
+                  title={`Key ${i + 1}`}
+                  className={({ isActive }) =>
+                    `station relative block px-3.5 py-4 ${isActive ? 'station-here font-semibold' : ''}`
+                  }
+                >
+                  {name}
+                  {(waiting[path] ?? 0) > 0 && (
+                    <span
+                      className="bg-accent text-accent-content ml-1 inline-block min-w-5 px-1 text-center text-xs font-bold"
+                      aria-label={`${waiting[path]} waiting`}
+                    >
+                      {waiting[path]}
+                    </span>
+                  )}
+                </NavLink>
+              </li>
+            ))}
+          </ul>
+        </nav>
+        <div className="ml-auto flex items-center gap-3 lg:ml-0">
+          <AirNow />
+          <PersonMenu />
+        </div>
+      </header>
+      {unsent > 0 && (
+        <p role="status" className="bg-accent text-accent-content no-print px-4 py-2 text-center font-semibold">
+          No connection: {unsent} {unsent === 1 ? 'entry is' : 'entries are'} kept here and will be sent by themselves.
+        </p>
+      )}
+      <nav
+        aria-label="Stations"
+        className="ledge no-print bg-base-100 border-base-300 fixed inset-x-0 bottom-0 z-10 border-t lg:hidden"
+      >
+        <ul className="flex overflow-x-auto">
+          {stations.map(({ path, name, icon: Icon }) => (
+            <li key={path} className="flex-1">
+              <NavLink
+                to={path}
+                end={path === '/'}
+                className={({ isActive }) =>
+                  `relative flex h-16 min-w-14 flex-col items-center justify-center gap-0.5 px-1 text-xs ${isActive ? 'text-primary font-bold' : ''}`
+                }
+              >
+                <Icon size={20} aria-hidden="true" />
+                {name}
+                {(waiting[path] ?? 0) > 0 && (
+                  <span className="bg-accent text-accent-content absolute top-1 right-2 min-w-4 px-1 text-center text-[0.65rem] font-bold">
+                    {waiting[path]}
+                  </span>
+                )}
+              </NavLink>
+            </li>
+          ))}
+        </ul>
+      </nav>
+    </>
+  );
+}

@@ -1,0 +1,15 @@
+import { Link } from 'react-router';
+import { Empty } from '../ui/states';
+
+/** An address that leads nowhere. */
+export function Nowhere() {
+  return (
+    <Empty title="There is no such place here">
+      <p>
+        <Link to="/" className="btn btn-primary">
+          Back to the shelf
+        </Link>
+      </p>
+    </Empty>
+  );
+}

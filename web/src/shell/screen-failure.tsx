@@ -1,0 +1,17 @@
+import { useRouteError } from 'react-router';
+import { Failure } from '../ui/states';
+
+/** Where a screen itself failed. */
+export function ScreenFailure() {
+  const error = useRouteError();
+  return (
+    <div className="mx-auto max-w-xl p-6">
+      <h1 className="text-2xl">This screen failed</h1>
+      <Failure error={error} />
+      <p className="quiet mb-4">What was saved is safe.</p>
+      <button type="button" className="btn btn-primary" onClick={() => window.location.assign('/')}>
+        Back to the shelf
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,39 @@
+/** A few ways to choose from, one of them, each a large target. */
+export function Choice<T extends string | number>({
+  legend,
+  options,
+  value,
+  onChange,
+  hideLegend = false,
+}: {
+  legend: string;
+  options: readonly { readonly value: T; readonly label: string; readonly hint?: string }[];
+  value: T | undefined;
+  onChange: (value: T) => void;
+  hideLegend?: boolean;
+}) {
+  return (
+    <fieldset>
+      <legend className={hideLegend ? 'sr-only' : 'mb-1 text-sm font-semibold'}>{legend}</legend>
+      <div className="flex flex-wrap gap-1.5">
+        {options.map((option) => (
+          <label
+            key={option.value}
+            className={`chamfer has-focus-visible:outline-secondary flex min-h-12 cursor-pointer items-center px-3 text-sm has-focus-visible:outline-3 has-focus-visible:-outline-offset-3 ${value === option.value ? 'bg-neutral text-neutral-content font-semibold' : 'bg-base-300/60'}`}
+          >
+            <input
+              type="radio"
+              className="sr-only"
+              checked={value === option.value}
+              onChange={() => onChange(option.value)}
+            />
+            <span>
+              {option.label}
+              {option.hint && <span className="block text-xs font-normal opacity-80">{option.hint}</span>}
+            </span>
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}

@@ -1,0 +1,31 @@
+import { useEffect, useRef, type ReactNode } from 'react';
+import { X } from 'lucide-react';
+
+/** A sheet over the page. Escape and the cross close it; focus returns to where it was. */
+export function Dialog({ title, onClose, children }: { title: string; onClose: () => void; children: ReactNode }) {
+  const ref = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    const dialog = ref.current;
+    dialog?.showModal?.();
+    return () => dialog?.close?.();
+  }, []);
+  return (
+    <dialog
+      ref={ref}
+      aria-label={title}
+      className="modal modal-bottom sm:modal-middle"
+      onCancel={onClose}
+      onClose={onClose}
+    >
+      <div className="modal-box bg-base-100 max-h-[92vh] max-w-2xl">
+        <div className="mb-3 flex items-start justify-between gap-4">
+          <h2 className="text-2xl">{title}</h2>
+          <button type="button" className="btn btn-ghost h-12 w-12 p-0" onClick={onClose} aria-label="Close">
+            <X aria-hidden="true" />
+          </button>
+        </div>
+        {children}
+      </div>
+    </dialog>
+  );
+}

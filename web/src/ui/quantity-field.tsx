@@ -1,0 +1,97 @@
+import { useEffect, useId, useState } from 'react';
+import { formatQuantity, InputError, parseQuantity, type Dimension, type Unit, type UnitSystem } from '@dewpot/core';
+
+const baseUnit: Record<Dimension, Unit> = { length: 'mm', volume: 'mL', mass: 'g', temperature: '°C' };
+
+/** Shortest writing of a value that reads back as itself. */
+function write(value: number | undefined, dimension: Dimension, system: UnitSystem): string {
+  if (value === undefined || !Number.isFinite(value)) return '';
+  return formatQuantity(value, baseUnit[dimension], system)
+    .replace(/(\.\d*?)0+(?=\s|$)/, '$1')
+    .replace(/\.(?=\s|$)/, '');
+}
+
+export interface QuantityFieldProps {
+  readonly label: string;
+  /** Name used in an error's field. */
+  readonly name: string;
+  readonly dimension: Dimension;
+  readonly system: UnitSystem;
+  readonly value: number | undefined;
+  readonly onChange: (value: number | undefined) => void;
+  /** Something found wrong with it elsewhere. */
+  readonly error?: string | undefined;
+  readonly hideLabel?: boolean;
+  readonly className?: string;
+  readonly autoFocus?: boolean;
+}
+
+/** A quantity in any unit, checked as one leaves it. What was typed stays through an error. */
+export function QuantityField({
+  label,
+  name,
+  dimension,
+  system,
+  value,
+  onChange,
+  error,
+  hideLabel,
+  className = '',
+  autoFocus,
+}: QuantityFieldProps) {
+  const id = useId();
+  const [text, setText] = useState(() => write(value, dimension, system));
+  const [own, setOwn] = useState<string>();
+  const [editing, setEditing] = useState(false);
+  useEffect(() => {
+    if (!editing && own === undefined) setText(write(value, dimension, system));
+  }, [value, dimension, system, editing, own]);
+
+  const leave = () => {
+    setEditing(false);
+    if (text.trim() === '') {
+      setOwn(undefined);
+      return onChange(undefined);
+    }
+    try {
+      const parsed = parseQuantity(text, dimension, system, name);
+      setOwn(undefined);
+      if (write(parsed, dimension, system) !== write(value, dimension, system)) onChange(parsed);
+    } catch (caught) {
+      if (!(caught instanceof InputError)) throw caught;
+      setOwn(`${caught.issues[0]!.message} ${caught.issues[0]!.remedy}`);
+    }
+  };
+  const wrong = own ?? error;
+  return (
+    <div className={className}>
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-1 block text-sm font-semibold'}>
+        {label}
+      </label>
+      <input
+        id={id}
+        name={name}
+        value={text}
+        inputMode="text"
+        autoComplete="off"
+        autoFocus={autoFocus}
+        aria-invalid={wrong !== undefined}
+        aria-describedby={wrong ? `${id}-wrong` : undefined}
+        title={wrong}
+        className={`input input-bordered w-full ${wrong ? 'input-error' : ''}`}
+        onFocus={(event) => {
+          setEditing(true);
+          event.target.select();
+        }}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={leave}
+        onKeyDown={(event) => event.key === 'Enter' && leave()}
+      />
+      {wrong && (
+        <p id={`${id}-wrong`} className={hideLabel ? 'sr-only' : 'text-error mt-1 text-sm'}>
+          {wrong}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,67 @@
+import { useState } from 'react';
+import { sayScoops } from '@dewpot/core';
+
+const CAN = { width: 40, height: 46 };
+/** Scoops drawn one by one up to this many; beyond, the number alone is told. */
+const MOST_DRAWN = 60;
+
+/** A scoop as the caster's own can, filled to a share. */
+function Can({ share, done }: { share: number; done: boolean }) {
+  const level = 8 + (1 - share) * 32;
+  return (
+    <svg viewBox="0 0 40 46" width={CAN.width} height={CAN.height} aria-hidden="true">
+      <path
+        d={`M6 ${level}L${6 + (level - 8) * 0.06} ${level}V42Q20 46 34 42V${level}Z`}
+        fill={done ? 'var(--color-primary)' : 'var(--concrete)'}
+      />
+      <path d="M5 8V41Q20 46 35 41V8" fill="none" stroke="currentColor" strokeWidth={1.6} />
+      <ellipse
+        cx={20}
+        cy={8}
+        rx={15}
+        ry={3.6}
+        fill={share >= 1 ? (done ? 'var(--color-primary)' : 'var(--concrete)') : 'none'}
+        stroke="currentColor"
+        strokeWidth={1.6}
+      />
+      {share < 1 && <path d="M5 16h4M5 24h4M5 32h4" stroke="currentColor" />}
+      {done && <path d="M12 27l6 6 11-14" fill="none" stroke="var(--color-primary-content)" strokeWidth={4} />}
+    </svg>
+  );
+}
+
+/** One material as scoops, whole and part, to be tapped off as they go in. */
+export function ScoopTally({ name, count, tappable = false }: { name: string; count: number; tappable?: boolean }) {
+  const [done, setDone] = useState(0);
+  const scoops = Array.from({ length: Math.ceil(count) }, (_, i) => Math.min(1, count - i));
+  if (scoops.length > MOST_DRAWN) return null;
+  if (!tappable) {
+    return (
+      <span className="flex flex-wrap gap-0.5" role="img" aria-label={`${sayScoops(count)} scoops of ${name}`}>
+        {scoops.map((share, i) => (
+          <Can key={i} share={share} done={false} />
+        ))}
+      </span>
+    );
+  }
+  return (
+    <span
+      className="flex flex-wrap"
+      role="group"
+      aria-label={`${name}: ${Math.min(done, scoops.length)} of ${scoops.length} scoops in`}
+    >
+      {scoops.map((share, i) => (
+        <button
+          key={i}
+          type="button"
+          aria-pressed={i < done}
+          aria-label={`Scoop ${i + 1} of ${name}${share < 1 ? `, ${sayScoops(share)} full` : ''}`}
+          className="p-1.5"
+          onClick={() => setDone(i < done ? i : i + 1)}
+        >
+          <Can share={share} done={i < done} />
+        </button>
+      ))}
+    </span>
+  );
+}

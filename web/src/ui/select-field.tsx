@@ -1,0 +1,37 @@
+import { useId } from 'react';
+
+/** A labelled choice from a list. */
+export function SelectField<T extends string | number>({
+  label,
+  options,
+  value,
+  onChange,
+  className = '',
+}: {
+  label: string;
+  options: readonly { readonly value: T; readonly label: string }[];
+  value: T;
+  onChange: (value: T) => void;
+  className?: string;
+}) {
+  const id = useId();
+  return (
+    <div className={className}>
+      <label htmlFor={id} className="mb-1 block text-sm font-semibold">
+        {label}
+      </label>
+      <select
+        id={id}
+        className="select select-bordered w-full"
+        value={value}
+        onChange={(event) => onChange(options[event.target.selectedIndex]!.value)}
+      >
+        {options.map((option) => (
+          <option key={option.value} value={option.value}>
+            {option.label}
+          </option>
+        ))}
+      </select>
+    </div>
+  );
+}

@@ -1,0 +1,42 @@
+import type { ReactNode } from 'react';
+import { ProblemFailure } from '../api/client';
+
+/** While something is read. */
+export function Busy({ what }: { what: string }) {
+  return (
+    <p role="status" className="quiet p-6">
+      Fetching {what}…
+    </p>
+  );
+}
+
+/** A screen with nothing on it yet: what to do first. */
+export function Empty({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <div className="card-slab mx-auto my-8 max-w-xl border-dashed p-8 text-center">
+      <h2 className="mb-2 text-2xl">{title}</h2>
+      <div className="quiet space-y-4">{children}</div>
+    </div>
+  );
+}
+
+/** What went wrong and what to do about it, field by field. */
+export function Failure({ error, children }: { error: unknown; children?: ReactNode }) {
+  if (!error) return null;
+  const problem = error instanceof ProblemFailure ? error.problem : undefined;
+  const issues = problem?.errors ?? [];
+  return (
+    <div role="alert" className="border-error bg-base-100 my-3 border-l-4 p-3">
+      <p className="text-error font-semibold">{problem?.title ?? 'That did not work'}</p>
+      {issues.length === 0 && <p>{error instanceof Error ? error.message : String(error)}</p>}
+      <ul className="space-y-1">
+        {issues.map(({ field, message, remedy }, i) => (
+          <li key={`${field}-${i}`}>
+            {message} <span className="quiet">{remedy}</span>
+          </li>
+        ))}
+      </ul>
+      {children}
+    </div>
+  );
+}

@@ -1,0 +1,55 @@
+import type { WaterPlan } from '@dewpot/core';
+import { useUnits } from './units';
+
+const TOP = 10;
+const BOTTOM = 200;
+
+/** The water of a batch in an upright glass: what goes in first, what is held back, the splash to come, the ceiling. */
+export function WaterGlass({ water }: { water: WaterPlan }) {
+  const units = useUnits();
+  const most = Math.max(water.ceiling, water.tap.value) * 1.12 || 1;
+  const y = (amount: number) => BOTTOM - (amount / most) * (BOTTOM - TOP);
+  const mark = (amount: number, text: string, bold = false) => (
+    <g>
+      <path
+        d={`M14 ${y(amount)}H104`}
+        stroke="currentColor"
+        strokeWidth={bold ? 2 : 1}
+        strokeDasharray={bold ? undefined : '4 3'}
+      />
+      <text x={112} y={y(amount) + 4.5} fontSize={13} fontWeight={bold ? 700 : 400} fill="currentColor">
+        {text}
+      </text>
+    </g>
+  );
+  const say = (amount: number) => units.say(amount, 'mL');
+  return (
+    <svg
+      viewBox="0 0 270 216"
+      className="w-full max-w-64"
+      role="img"
+      aria-label={`Water: ${say(water.first)} first, ${say(water.tap.value)} in all, splashes of ${say(water.splash)}, at most ${say(water.ceiling)}`}
+    >
+      <defs>
+        <pattern id="held" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width="3" height="7" fill="var(--water)" opacity="0.6" />
+        </pattern>
+      </defs>
+      <rect x={18} y={y(water.first)} width={72} height={BOTTOM - y(water.first)} fill="var(--water)" />
+      <rect
+        x={18}
+        y={y(water.tap.value)}
+        width={72}
+        height={Math.max(0, y(water.first) - y(water.tap.value))}
+        fill="url(#held)"
+      />
+      {water.splash > 0 && (
+        <path d={[1, 2, 3].map((i) => `M18 ${y(water.first + i * water.splash)}h10`).join('')} stroke="currentColor" />
+      )}
+      <path d={`M16 ${TOP - 4}V${BOTTOM}H92V${TOP - 4}`} fill="none" stroke="currentColor" strokeWidth={2.2} />
+      {mark(water.first, `${say(water.first)} first`, true)}
+      {mark(water.tap.value, `${say(water.tap.value)} in all`)}
+      {water.ceiling > water.tap.value && mark(water.ceiling, `${say(water.ceiling)}: no more`)}
+    </svg>
+  );
+}

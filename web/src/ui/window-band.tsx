@@ -1,0 +1,60 @@
+import { phaseOf, type Window } from '@dewpot/core';
+import { exactly, sayWhen } from './say-when';
+
+const hatch = (colour: string) => `repeating-linear-gradient(135deg, ${colour} 0 3px, transparent 3px 6px)`;
+
+/** What a window says at a time, in words. */
+export function windowInWords(window: Window, now: number): string {
+  switch (phaseOf(window, now)) {
+    case 'before':
+      return `from ${sayWhen(window.good, now)}`;
+    case 'early':
+      return `early still; good ${sayWhen(window.good, now)}`;
+    case 'good':
+      return `good now, until ${sayWhen(window.late, now)}`;
+    case 'late':
+      return `late since ${sayWhen(window.late, now)}`;
+  }
+}
+
+/** Early, good, late along a time axis, with now. */
+export function WindowBand({ window, now, large = false }: { window: Window; now: number; large?: boolean }) {
+  const { early, good, late } = window;
+  // A month of "good" would squeeze the rest to nothing: the axis shows three days of it at most.
+  const shownLate = Math.min(late, Math.max(good + 3 * 86_400_000, now + 86_400_000));
+  const pad = Math.max(3_600_000, (shownLate - early) * 0.12);
+  const from = Math.min(early - pad, Math.max(now - pad, early - 6 * pad));
+  const to = Math.max(shownLate + pad, Math.min(now + pad, shownLate + 6 * pad));
+  const at = (time: number) => `${Math.min(100, Math.max(0, ((time - from) / (to - from)) * 100))}%`;
+  const part = (start: number, end: number, background: string) => (
+    <span className="absolute inset-y-0" style={{ left: at(start), right: `calc(100% - ${at(end)})`, background }} />
+  );
+  return (
+    <div
+      role="img"
+      aria-label={`${window.stroke}: ${windowInWords(window, now)}`}
+      title={`Good from ${exactly(good)} to ${exactly(late)}`}
+    >
+      <div className={`bg-base-300/50 relative ${large ? 'h-5' : 'h-2.5'}`}>
+        {part(early, good, hatch('var(--early)'))}
+        {part(good, shownLate, 'var(--good)')}
+        {part(late, to, hatch('var(--late)'))}
+        <span className="bg-base-content absolute -top-1 -bottom-1 w-0.5" style={{ left: at(now) }} />
+        <span
+          className="border-t-base-content absolute -top-1.5 -ml-1 border-4 border-transparent"
+          style={{ left: at(now) }}
+        />
+      </div>
+      {large && (
+        <div className="quiet relative mt-1 h-5 text-xs">
+          <span className="absolute" style={{ left: at(early) }}>
+            early
+          </span>
+          <span className="absolute" style={{ left: at(good) }}>
+            good {sayWhen(good, now)}
+          </span>
+        </div>
+      )}
+    </div>
+  );
+}
