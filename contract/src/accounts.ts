@@ -13,6 +13,20 @@ export class Registration {
   @IsString() @Length(10, 200) passphrase: string;
 }
 
+/** Someone who is let into the workshop. */
+export class NewPersonInput {
+  @IsString() @Length(1, 80) name: string;
+  @IsEmail() email: string;
+  /** What they sign in with; they are told it by whoever lets them in. */
+  @IsString() @Length(10, 200) passphrase: string;
+}
+
+export interface PersonView {
+  readonly id: string;
+  readonly name: string;
+  readonly email: string;
+}
+
 export class WorkshopSettings {
   @IsString() @Length(1, 80) name: string;
   @IsIn(['metric', 'us']) units: UnitSystem;

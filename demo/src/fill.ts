@@ -36,6 +36,7 @@ export async function fillDemo(
     email: 'maud@thornwick.example',
     demo: true,
   });
+  await rows.inWorkshop(workshopId, () => app.get(Sessions).join({ name: 'Osric', email: 'osric@thornwick.example' }));
   const keys = await rows.inWorkshop(workshopId, () => furnish(app));
   for (const [index, pour] of season.entries()) {
     await rows.inWorkshop(workshopId, () => pourAndFollow(app, keys, pour, personId, now, random));

@@ -4,6 +4,7 @@ import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { AccountsController } from './accounts/accounts.controller.js';
 import { SessionGuard } from './accounts/guard.js';
+import { PeopleController } from './accounts/people.controller.js';
 import { Sessions } from './accounts/sessions.js';
 import { CastsController } from './casts/casts.controller.js';
 import { CastsService } from './casts/casts.service.js';
@@ -40,6 +41,7 @@ export class AppModule {
         HealthController,
         MixesController,
         MouldsController,
+        PeopleController,
         PoursController,
         ReckonController,
         StoresController,

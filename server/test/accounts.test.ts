@@ -140,6 +140,23 @@ describe('the house', () => {
   });
 });
 
+describe('the people of a workshop', () => {
+  it('let another one in, who signs in and sees the same workshop; an address serves once', async () => {
+    const owner = await newWorkshopAgent();
+    const given = { name: 'Tobias', email: 'Tobias@example.org', passphrase: 'another long one' };
+    await owner.post('/api/people').send(given).expect(201);
+    await owner.post('/api/people').send(given).expect(409);
+    const people = (await owner.get('/api/people').expect(200)).body as { name: string; email: string }[];
+    expect(people.map(({ name }) => name)).toEqual(['Ada', 'Tobias']);
+    expect(JSON.stringify(people)).not.toContain('argon2');
+    const other = request.agent((await freshHarness()).app.getHttpServer());
+    await other.post('/api/session').send({ email: given.email, passphrase: given.passphrase }).expect(204);
+    const [mine, theirs] = await Promise.all([owner.get('/api/session'), other.get('/api/session')]);
+    expect(theirs.body.workshop.id).toBe(mine.body.workshop.id);
+    expect(theirs.body.person.name).toBe('Tobias');
+  });
+});
+
 async function newWorkshopAgent() {
   return newWorkshop(await freshHarness());
 }

@@ -47,13 +47,18 @@ function temperatureAt(readings: readonly TemperatureReading[], hour: number): n
 /** Width of a step of the sums, hours. Weather changes slower than this. */
 const STEP = 0.25;
 
-function accumulate(readings: readonly TemperatureReading[], hours: number, speed: (t: number) => number): number {
-  if (readings.length === 0 || hours <= 0) return 0;
-  const steps = Math.ceil(hours / STEP);
-  const width = hours / steps;
+function accumulate(
+  readings: readonly TemperatureReading[],
+  from: number,
+  to: number,
+  speed: (t: number) => number,
+): number {
+  if (readings.length === 0 || to <= from) return 0;
+  const steps = Math.ceil((to - from) / STEP);
+  const width = (to - from) / steps;
   let total = 0;
   for (let i = 0; i < steps; i++) {
-    const t = temperatureAt(readings, (i + 0.5) * width);
+    const t = temperatureAt(readings, from + (i + 0.5) * width);
     if (t > DATUM) total += speed(t) * width;
   }
   return total;
@@ -64,12 +69,12 @@ function accumulate(readings: readonly TemperatureReading[], hours: number, spee
  * Temperature runs straight between readings and holds beyond them; below −10 °C nothing accrues.
  */
 export function equivalentAge(readings: readonly TemperatureReading[], hours: number, setting: SettingClass): number {
-  return accumulate(readings, hours, (t) => rate(t, activation[setting]));
+  return accumulate(readings, 0, hours, (t) => rate(t, activation[setting]));
 }
 
 /** Nurse–Saul maturity, °C·h: Σ (T − T₀)·Δt with T₀ = −10 °C. */
 export function nurseSaul(readings: readonly TemperatureReading[], hours: number): number {
-  return accumulate(readings, hours, (t) => t - DATUM);
+  return accumulate(readings, 0, hours, (t) => t - DATUM);
 }
 
 /**
@@ -93,4 +98,17 @@ export function hoursToReach(
     age += speed * STEP;
   }
   return ages.map((_, i) => reached[i]);
+}
+
+/** Equivalent age at 20 °C, hours, at each of `hours` after the pour, rising: `equivalentAge` in one walk. */
+export function agesAt(
+  readings: readonly TemperatureReading[],
+  hours: readonly number[],
+  setting: SettingClass,
+): number[] {
+  let age = 0;
+  return hours.map((to, i) => {
+    age += accumulate(readings, hours[i - 1] ?? 0, to, (t) => rate(t, activation[setting]));
+    return age;
+  });
 }

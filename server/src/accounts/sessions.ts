@@ -20,6 +20,18 @@ interface Door {
   readonly passphrase_hash: string | null;
 }
 
+interface NewWorkshop {
+  readonly settings: WorkshopEntity['settings'];
+  readonly demo?: boolean;
+}
+
+/** A person without a passphrase comes in by the demo's door alone. */
+interface NewPerson {
+  readonly name: string;
+  readonly email: string;
+  readonly passphrase?: string;
+}
+
 /** Sessions and the doors to them. The look-ups that come before a workshop is known are functions of the database. */
 @Injectable()
 export class Sessions {
@@ -62,33 +74,32 @@ export class Sessions {
     return door;
   }
 
-  /** Makes a workshop with its first person; answers their ids. */
-  async register(given: {
-    settings: WorkshopEntity['settings'];
-    name: string;
-    email: string;
-    passphrase?: string;
-    demo?: boolean;
-  }) {
+  /** Makes a workshop with its first person; answers their ids. @throws ProblemError 409 where the e-mail is taken */
+  async register({ settings, demo = false, ...person }: NewPerson & NewWorkshop) {
     const workshopId = uuid();
-    const personId = uuid();
-    const email = given.email.trim().toLowerCase();
-    const [taken] = await this.source.query<Door[]>('select * from sign_in_lookup($1)', [email]);
+    const personId = await this.rows.inWorkshop(workshopId, async () => {
+      await this.rows.of(WorkshopEntity).insert({ id: workshopId, settings, demo });
+      return this.join(person);
+    });
+    return { workshopId, personId };
+  }
+
+  /** Lets a person into the workshop at hand; answers their id. @throws ProblemError 409 where the e-mail is taken */
+  async join({ name, email, passphrase }: NewPerson): Promise<string> {
+    const address = email.trim().toLowerCase();
+    const [taken] = await this.source.query<Door[]>('select * from sign_in_lookup($1)', [address]);
     if (taken) {
       const remedy = 'Sign in with it, or use another address.';
       throw new ProblemError(409, 'Taken already', {
         detail: remedy,
-        errors: [{ field: 'email', value: email, message: 'Someone has this address already.', remedy }],
+        errors: [{ field: 'email', value: address, message: 'Someone has this address already.', remedy }],
       });
     }
-    const passphraseHash = given.passphrase === undefined ? null : await hash(given.passphrase);
-    await this.rows.inWorkshop(workshopId, async () => {
-      await this.rows
-        .of(WorkshopEntity)
-        .insert({ id: workshopId, settings: given.settings, demo: given.demo ?? false });
-      await this.rows.of(PersonEntity).insert({ id: personId, workshopId, name: given.name, email, passphraseHash });
-    });
-    return { workshopId, personId };
+    const id = uuid();
+    const passphraseHash = passphrase === undefined ? null : await hash(passphrase);
+    const { workshopId } = this.rows;
+    await this.rows.of(PersonEntity).insert({ id, workshopId, name, email: address, passphraseHash });
+    return id;
   }
 
   /** Opens a session; answers the token for its cookie. Only its hash is kept. */

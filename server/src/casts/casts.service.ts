@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import {
   appendEvent,
+  equivalentAge,
   lifeOf,
   reckonDryDown,
   sealingGate,
@@ -15,6 +16,7 @@ import { In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CastEntity, CastEventEntity, type CastProjection } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
+import { temperaturesOf } from '../devices/air-station.js';
 import { ProblemError } from '../http/problem-error.js';
 
 const HOUR = 3_600_000;
@@ -52,6 +54,14 @@ function follow(
   const life = lifeOf(events);
   const dryDown = reckonDryDown(life.weighings, expected, setting);
   return { projection: { life, dry: summary(dryDown, life) }, dryDown };
+}
+
+/** A lift-out with its age in equivalent hours, by the air the piece stood in: what the earliest safe lift-out is learned from. */
+function withAge(event: CastEvent, { projection, snapshot }: CastEntity): CastEvent {
+  if (event.type !== 'lifted-out') return event;
+  const { pouredAt } = projection.life;
+  const hours = (event.at - pouredAt) / HOUR;
+  return { ...event, equivalentAge: equivalentAge(temperaturesOf(pouredAt, event.at), hours, snapshot.setting) };
 }
 
 function castView({ id, code, pourId, mouldId, stage, expected, snapshot, projection }: CastEntity): CastView {
@@ -93,7 +103,7 @@ export class CastsService {
     const row = await this.row(castId, true);
     const events = await this.events(castId);
     if (events.some(({ id }) => id === input.id)) return this.detail(castId);
-    const event = { ...input } as CastEvent;
+    const event = withAge({ ...input } as CastEvent, row);
     const after = appendEvent(events, event, row.expected, now);
     if (event.type === 'coated') this.checkGate(row, event);
     await this.rows

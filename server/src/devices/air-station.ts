@@ -1,3 +1,4 @@
+import type { TemperatureReading } from '@dewpot/core';
 import type { AirReading, AirView } from '@dewpot/contract';
 
 const HOUR = 3_600_000;
@@ -37,6 +38,22 @@ export function airAt(at: number): AirReading {
 function series(from: number, to: number, step: number): AirReading[] {
   const first = Math.ceil(from / step) * step;
   return Array.from({ length: Math.max(0, Math.floor((to - first) / step) + 1) }, (_, i) => airAt(first + i * step));
+}
+
+/** Longest stretch of air that is told at once, ms. */
+export const LONGEST_STRETCH = 120 * DAY;
+
+/** The air between two times, ms, every three hours. */
+export function airBetween(from: number, to: number): AirReading[] {
+  return series(from, Math.min(to, from + LONGEST_STRETCH), 3 * HOUR);
+}
+
+/** Temperatures of a piece poured at `pouredAt` until `at`, ms, as the cure is reckoned from them: hours and °C. */
+export function temperaturesOf(pouredAt: number, at: number): TemperatureReading[] {
+  return [...airBetween(pouredAt, at), airAt(at)].map((reading) => ({
+    hour: (reading.at - pouredAt) / HOUR,
+    temperature: reading.temperature,
+  }));
 }
 
 /** The air as the simulated station tells it at `now`: sixty days behind and ten ahead. */

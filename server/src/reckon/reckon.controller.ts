@@ -1,21 +1,20 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import {
   computed,
-  equivalentAge,
   evaporation,
   faceAdvice,
   faceRisk,
   figure,
   handbookMaterial,
   line,
-  nurseSaul,
   reckonDryDown,
+  reckonMaturity,
   reckonMix,
   reckonMould,
   reckonSheet,
-  strengthShare,
   type DryDown,
   type Figure,
+  type Maturity,
   type Mix,
   type MixFigures,
   type MouldFigures,
@@ -76,22 +75,9 @@ export class ReckonController {
 
   @Post('cure/maturity')
   @HttpCode(200)
-  maturity(@Body() { readings, hours, setting }: MaturityQuestion): { equivalentAge: Figure; strengthShare: Figure } {
+  maturity(@Body() { readings, hours, setting }: MaturityQuestion): Maturity {
     const sorted = [...readings].sort((a, b) => a.hour - b.hour);
-    const age = equivalentAge(sorted, hours, setting);
-    const share = strengthShare(setting, age);
-    const clock = line('By the clock', hours, 'h');
-    return {
-      equivalentAge: figure(age, 'h', computed, [
-        clock,
-        line('Maturity from −10 °C', nurseSaul(sorted, hours), 'ratio', '°C·h, Nurse–Saul'),
-        line('As at 20 °C', age, 'h', 'Arrhenius, ASTM C1074'),
-      ]),
-      strengthShare: figure(share * 100, '%', computed, [
-        line('As at 20 °C', age, 'h'),
-        line('Share of its strength', share * 100, '%'),
-      ]),
-    };
+    return reckonMaturity(sorted, hours, setting);
   }
 
   @Post('cure/evaporation')

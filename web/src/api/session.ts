@@ -1,5 +1,15 @@
 import { queryOptions, useMutation, useQuery, useQueryClient, useSuspenseQuery } from '@tanstack/react-query';
-import type { AirView, DoorView, Registration, SessionView, SignIn, WorkshopSettings } from '@dewpot/contract';
+import type {
+  AirReading,
+  AirView,
+  DoorView,
+  NewPersonInput,
+  PersonView,
+  Registration,
+  SessionView,
+  SignIn,
+  WorkshopSettings,
+} from '@dewpot/contract';
 import { ask } from './client';
 
 export const sessionQuery = queryOptions({
@@ -20,6 +30,31 @@ export function useSession(): SessionView {
 
 export function useAir() {
   return useQuery(airQuery);
+}
+
+/** The air that a piece stood in, from its pour on; what is past does not change. */
+export function useAirBetween(from: number, to: number) {
+  const hour = 3_600_000;
+  const [start, end] = [Math.floor(from / hour) * hour, Math.ceil(to / hour) * hour];
+  return useQuery({
+    queryKey: ['air', 'between', start, end],
+    queryFn: ({ signal }) => ask<AirReading[]>('GET', `air/between?from=${start}&to=${end}`, undefined, signal),
+    staleTime: 3_600_000,
+  });
+}
+
+export const peopleQuery = queryOptions({
+  queryKey: ['people'],
+  queryFn: ({ signal }) => ask<PersonView[]>('GET', 'people', undefined, signal),
+});
+
+export function useLetIn() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (person: NewPersonInput) => ask<PersonView>('POST', 'people', person),
+    retry: false,
+    onSuccess: () => client.invalidateQueries({ queryKey: ['people'] }),
+  });
 }
 
 export function useDoor() {

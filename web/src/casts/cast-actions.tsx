@@ -3,18 +3,23 @@ import type { Stage, Stroke } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { Dialog } from '../ui/dialog';
 import { Failure } from '../ui/states';
+import { WhenField } from '../ui/when-field';
 import { CoatForm } from './coat-form';
 import { LiftOutForm } from './lift-out-form';
+import { LookOverForm } from './look-over-form';
 import { PutOutForm, UncoverForm } from './plain-forms';
 import { useRecord } from './use-record';
 import { WeighForm } from './weigh-form';
 
-const strokesIn: Record<Stage, readonly Stroke[]> = {
-  setting: ['Lift out'],
-  damp: ['Wet', 'Uncover', 'Weigh'],
-  drying: ['Weigh', 'Coat', 'Put out'],
-  sealed: ['Put out', 'Coat', 'Weigh'],
-  out: [],
+/** What can be done to a cast: the strokes of the round, and a look at it. */
+export type CastAction = Stroke | 'Look over';
+
+const actionsIn: Record<Stage, readonly CastAction[]> = {
+  setting: ['Lift out', 'Wet', 'Look over'],
+  damp: ['Wet', 'Uncover', 'Weigh', 'Look over'],
+  drying: ['Weigh', 'Coat', 'Put out', 'Look over'],
+  sealed: ['Put out', 'Coat', 'Weigh', 'Look over'],
+  out: ['Look over'],
   broken: [],
 };
 
@@ -25,7 +30,7 @@ export interface ActionProps {
   readonly record: (said: string, happened: Parameters<ReturnType<typeof useRecord>>[1]) => void;
 }
 
-const forms: Record<Stroke, (props: ActionProps) => React.ReactNode> = {
+const forms: Record<CastAction, (props: ActionProps) => React.ReactNode> = {
   'Lift out': (props) => <LiftOutForm {...props} />,
   Wet: ({ casts, busy, record }) => (
     <button
@@ -46,6 +51,7 @@ const forms: Record<Stroke, (props: ActionProps) => React.ReactNode> = {
   Weigh: (props) => <WeighForm {...props} />,
   Coat: (props) => <CoatForm {...props} />,
   'Put out': (props) => <PutOutForm {...props} />,
+  'Look over': (props) => <LookOverForm {...props} />,
 };
 
 /** The sheet on which something is done to like casts. */
@@ -55,11 +61,12 @@ export function CastActions({
   onClose,
 }: {
   casts: readonly CastView[];
-  stroke?: Stroke | undefined;
+  stroke?: CastAction | undefined;
   onClose: () => void;
 }) {
-  const possible = strokesIn[casts[0]!.stage];
-  const [chosen, setChosen] = useState<Stroke | undefined>(stroke ?? possible[0]);
+  const possible = actionsIn[casts[0]!.stage];
+  const [chosen, setChosen] = useState<CastAction | undefined>(stroke ?? possible[0]);
+  const [at, setAt] = useState<number>();
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<unknown>();
   const record = useRecord();
@@ -67,7 +74,10 @@ export function CastActions({
   const submit: ActionProps['record'] = (said, happened) => {
     setBusy(true);
     setError(undefined);
-    record(said, happened)
+    record(
+      said,
+      happened.map(({ cast, event }) => ({ cast, event: { ...event, ...(at !== undefined && { at }) } })),
+    )
       .then(onClose, setError)
       .finally(() => setBusy(false));
   };
@@ -90,6 +100,9 @@ export function CastActions({
         </div>
       )}
       {chosen && forms[chosen]({ casts, busy, record: submit })}
+      <div className="border-base-300 mt-4 border-t pt-2">
+        <WhenField value={at} earliest={Math.max(...casts.map(({ life }) => life.pouredAt))} onChange={setAt} />
+      </div>
       <Failure error={error} />
     </Dialog>
   );

@@ -10,6 +10,7 @@ import { QuantityField } from '../ui/quantity-field';
 import { Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
+import { WhenField } from '../ui/when-field';
 import { WindowBand } from '../ui/window-band';
 import { SheetView } from './sheet-view';
 
@@ -27,13 +28,14 @@ export function BenchLog({ pour }: { pour: PourView }) {
   const [casts] = useState(() =>
     plan.items.flatMap(({ count }, item) => Array.from({ length: count }, () => ({ id: uuid(), item }))),
   );
+  const [pouredAt, setPouredAt] = useState<number>();
   const finish = useFinishPour();
   const started = pour.startedAt ?? now;
   const life = sheet.potLife.value * MINUTE;
   const set = (part: Partial<PourLog>) => setLog({ ...log, ...part });
   const done = () =>
     finish.mutate(
-      { id: pour.id, input: { log: { ...log, used: { ...log.used } }, casts, pouredAt: Date.now() } },
+      { id: pour.id, input: { log: { ...log, used: { ...log.used } }, casts, pouredAt: pouredAt ?? Date.now() } },
       {
         onSuccess: () => {
           toast.success(`${casts.length} casts stand on the shelf.`);
@@ -108,6 +110,7 @@ export function BenchLog({ pour }: { pour: PourView }) {
           options={consistencies.map(({ grade, name }) => ({ value: grade, label: name }))}
           onChange={(grade) => set({ grade })}
         />
+        <WhenField value={pouredAt} onChange={setPouredAt} />
         <Failure error={finish.error} />
         <button
           type="button"

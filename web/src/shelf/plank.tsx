@@ -40,39 +40,37 @@ function Row({
   return (
     <g>
       {casts.map((cast, i) => (
-        <a
-          key={cast.id}
-          href={`/casts/${cast.id}`}
-          aria-label={`${cast.snapshot.mouldName} ${cast.code}`}
-          className="piece-link"
-          transform={`translate(${x + step * (casts.length - 1 - i)} ${y - 2})`}
-          onClick={(event) => {
-            event.preventDefault();
-            void navigate(`/casts/${cast.id}`);
-          }}
-        >
-          <title>{name}</title>
-          <Piece shape={cast.snapshot.shape} colour={colour} scale={scale} stage={plank} />
-          <rect x={-width / 2} y={-height} width={width} height={height} fill="transparent" className="piece-hit" />
-        </a>
+        <g key={cast.id} transform={`translate(${x + step * (casts.length - 1 - i)} ${y - 2})`}>
+          <a
+            href={`/casts/${cast.id}`}
+            aria-label={`${cast.snapshot.mouldName} ${cast.code}`}
+            className="piece-link"
+            onClick={(event) => {
+              event.preventDefault();
+              void navigate(`/casts/${cast.id}`);
+            }}
+          >
+            <title>{name}</title>
+            <Piece shape={cast.snapshot.shape} colour={colour} scale={scale} stage={plank} />
+            <rect x={-width / 2} y={-height} width={width} height={height} fill="transparent" className="piece-hit" />
+          </a>
+        </g>
       ))}
       {due && window ? (
-        <a
-          href="#due"
+        <g
           className="due-tag"
           transform={`translate(${middle} ${y + BOARD + 4})`}
           role="button"
+          tabIndex={0}
           aria-label={`${window.stroke}: ${name}`}
-          onClick={(event) => {
-            event.preventDefault();
-            onDue(group);
-          }}
+          onClick={() => onDue(group)}
+          onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onDue(group)}
         >
           <path d="M-43 0h80l6 6v18h-80l-6-6z" />
           <text y={17} textAnchor="middle">
             {window.stroke}
           </text>
-        </a>
+        </g>
       ) : (
         <text x={middle} y={ground + BOARD + 13} textAnchor="middle" className="code-mark">
           {codes}

@@ -1,5 +1,5 @@
 import { faceColour, phaseOf, wetness, windowOf, type TemperatureReading, type Window } from '@dewpot/core';
-import type { AirView, CastView } from '@dewpot/contract';
+import type { AirReading, AirView, CastView } from '@dewpot/contract';
 
 /** Planks of the shelf, in the order of the work. */
 export type PlankName = 'setting' | 'damp' | 'drying' | 'ready' | 'sealed';
@@ -24,11 +24,17 @@ export interface Group {
 
 const HOUR = 3_600_000;
 
-/** Temperatures since a pour, as `due` wants them: hours and °C. */
-export function temperaturesSince(pouredAt: number, air: AirView | undefined): TemperatureReading[] {
+/** Readings of the air as the cure is reckoned from them: hours since the pour and °C; the one before the pour is kept. */
+export function readingsSince(pouredAt: number, readings: readonly AirReading[]): TemperatureReading[] {
+  return readings
+    .map(({ at, temperature }) => ({ hour: (at - pouredAt) / HOUR, temperature }))
+    .filter(({ hour }) => hour >= -3);
+}
+
+/** Temperatures since a pour from the station's view, where 18 °C stands in until it is known. */
+function temperaturesSince(pouredAt: number, air: AirView | undefined): TemperatureReading[] {
   if (!air) return [{ hour: 0, temperature: 18 }];
-  const all = [...air.past, ...air.ahead].map(({ at, temperature }) => ({ hour: (at - pouredAt) / HOUR, temperature }));
-  const since = all.filter(({ hour }) => hour >= -3);
+  const since = readingsSince(pouredAt, [...air.past, ...air.ahead]);
   return since.length > 0 ? since : [{ hour: 0, temperature: air.now.temperature }];
 }
 

@@ -1,4 +1,5 @@
 import { formatQuantity, splitQuantity, type Figure, type Unit, type UnitSystem } from '@dewpot/core';
+import { useMemo } from 'react';
 import { useSession } from '../api/session';
 
 export interface Units {
@@ -26,5 +27,5 @@ export function unitsOf(system: UnitSystem, currency: string): Units {
 /** Units and currency of the workshop. */
 export function useUnits(): Units {
   const { workshop } = useSession();
-  return unitsOf(workshop.units, workshop.currency);
+  return useMemo(() => unitsOf(workshop.units, workshop.currency), [workshop.units, workshop.currency]);
 }

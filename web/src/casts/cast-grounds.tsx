@@ -1,0 +1,96 @@
+import { handbookLiftOut, reckonMaturity, type TemperatureReading } from '@dewpot/core';
+import type { CastDetail } from '@dewpot/contract';
+import { Link } from 'react-router';
+import { BigFigure } from '../ui/reckoning';
+import { exactly, sayDay } from '../ui/say-when';
+import { useUnits } from '../ui/units';
+
+const HOUR = 3_600_000;
+
+/** The figures of a cast today, each with what it rests on. */
+export function CastFigures({
+  cast,
+  temperatures,
+  now,
+}: {
+  cast: CastDetail;
+  temperatures: readonly TemperatureReading[];
+  now: number;
+}) {
+  const { life, snapshot, dryDown } = cast;
+  const until = Math.min(now, life.brokenAt ?? now);
+  const { equivalentAge, strengthShare } = reckonMaturity(
+    temperatures,
+    (until - life.pouredAt) / HOUR,
+    snapshot.setting,
+  );
+  const opens = dryDown.opens && {
+    at: life.pouredAt + dryDown.opens.hour * HOUR,
+    low: life.pouredAt + dryDown.opens.low * HOUR,
+    high: life.pouredAt + dryDown.opens.high * HOUR,
+  };
+  const coated = life.coats.length > 0;
+  return (
+    <section className="card-slab grid grid-cols-2 gap-4" aria-label="Figures">
+      <BigFigure
+        label="Of its strength"
+        figure={strengthShare}
+        note={`handbook lift-out at ${handbookLiftOut(snapshot.setting, snapshot.piece)} h at 20 °C`}
+      />
+      <BigFigure label="As old as, at 20 °C" figure={equivalentAge} />
+      {dryDown.remaining && <BigFigure label="Water still to leave" figure={dryDown.remaining} />}
+      {opens && !coated && (
+        <div>
+          <p className="quiet text-sm">{dryDown.dryEnough ? 'Ready to seal' : 'Reckoned ready to seal'}</p>
+          <p className="numeral text-3xl" title={exactly(opens.at)}>
+            {dryDown.dryEnough ? 'now' : sayDay(Math.max(opens.at, now), now)}
+          </p>
+          {!dryDown.dryEnough && (
+            <p className="quiet text-sm">
+              between {sayDay(Math.max(opens.low, now), now)} and {sayDay(Math.max(opens.high, now), now)}
+            </p>
+          )}
+          {dryDown.heldDays >= 1 && (
+            <p className="quiet text-sm">Its weight has held for {dryDown.heldDays.toFixed(0)} days.</p>
+          )}
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** What was kept with a cast from its pour: what later learning will need. */
+export function CastGrounds({ cast: { snapshot, expected, pourId, mouldId } }: { cast: CastDetail }) {
+  const units = useUnits();
+  const said: readonly (readonly [string, string | undefined])[] = [
+    ['Mould', `${snapshot.mouldName}${snapshot.copyMark ? `, copy ${snapshot.copyMark}` : ''}`],
+    ['Mix', snapshot.mixName],
+    ['Water to cement, as mixed', snapshot.ratio.toFixed(2)],
+    ['Reckoned fresh', units.say(expected.fresh, 'g')],
+    ['Reckoned dry', units.say(expected.dry, 'g')],
+    ['Release', snapshot.release],
+    ['Cover', snapshot.cover],
+    ['Place', snapshot.place],
+  ];
+  return (
+    <section className="card-slab" aria-label="What it rests on">
+      <h2 className="mb-2 text-xl">What this rests on</h2>
+      <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+        {said.map(([name, value]) => (
+          <div key={name} className="contents">
+            <dt className="quiet">{name}</dt>
+            <dd>{value ?? <span className="quiet">no record</span>}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="mt-3 flex flex-wrap gap-3 text-sm">
+        <Link className="link" to={`/pours/${pourId}`}>
+          Its pour
+        </Link>
+        <Link className="link" to={`/moulds/${mouldId}`}>
+          Its mould
+        </Link>
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,64 @@
+import { useState } from 'react';
+import { standing } from '@dewpot/core';
+import type { CastDetail } from '@dewpot/contract';
+import { v7 as uuid } from 'uuid';
+import { useCastEvent } from '../api/casts';
+import { exactly, sayWhen } from '../ui/say-when';
+import { Failure } from '../ui/states';
+import { useUnits } from '../ui/units';
+import { tellEvent } from './words';
+
+/** Everything that happened to a cast, the newest first. A mistake is undone by another entry, and can be seen. */
+export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
+  const units = useUnits();
+  const undo = useCastEvent();
+  const [all, setAll] = useState(false);
+  const stands = new Set(standing(cast.events).map(({ id }) => id));
+  const undone = cast.events.filter(({ id, type }) => type !== 'voided' && !stands.has(id)).length;
+  const shown = cast.events
+    .filter(({ id }) => all || stands.has(id))
+    .sort((a, b) => b.at - a.at || (a.id < b.id ? 1 : -1));
+  return (
+    <section className="card-slab" aria-label="Record">
+      <div className="flex flex-wrap items-baseline justify-between gap-2">
+        <h2 className="text-xl">Record</h2>
+        {undone > 0 && (
+          <button type="button" className="link text-sm" onClick={() => setAll(!all)}>
+            {all ? 'Hide what was undone' : `Show ${undone} undone`}
+          </button>
+        )}
+      </div>
+      <Failure error={undo.error} />
+      <ol className="divide-base-300 divide-y">
+        {shown.map((event) => (
+          <li key={event.id} className="grid grid-cols-[7.5rem_1fr_auto] items-center gap-3 py-1.5">
+            <time className="quiet text-sm" title={exactly(event.at)} dateTime={new Date(event.at).toISOString()}>
+              {sayWhen(event.at, now)}
+            </time>
+            <span className={stands.has(event.id) || event.type === 'voided' ? '' : 'line-through opacity-70'}>
+              {tellEvent(event, units)}
+            </span>
+            {stands.has(event.id) && event.type !== 'poured' ? (
+              <button
+                type="button"
+                className="btn btn-ghost h-11 px-3 text-sm"
+                disabled={undo.isPending}
+                aria-label={`Undo: ${tellEvent(event, units)}, ${sayWhen(event.at, now)}`}
+                onClick={() =>
+                  undo.mutate({
+                    castId: cast.id,
+                    event: { id: uuid(), at: Date.now(), type: 'voided', event: event.id },
+                  })
+                }
+              >
+                Undo
+              </button>
+            ) : (
+              <span className="h-11" />
+            )}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

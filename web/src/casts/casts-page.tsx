@@ -1,0 +1,84 @@
+import { useMemo } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import type { CastView } from '@dewpot/contract';
+import { Link } from 'react-router';
+import { allCastsQuery } from '../api/casts';
+import { DataTable, type TableColumn } from '../ui/data-table';
+import { PageHead } from '../ui/page-head';
+import { PieceThumb } from '../ui/piece-thumb';
+import { exactly, sayDay } from '../ui/say-when';
+import { Busy, Empty, Failure } from '../ui/states';
+import { useNow } from '../ui/use-now';
+import { useUnits, type Units } from '../ui/units';
+import { sizeWords, spotWords, stageWords } from './words';
+
+const hurt = ({ life }: CastView) =>
+  life.damage.map(({ spot, size }) => `${sizeWords[size]} at the ${spotWords[spot]}`).join(', ');
+
+function columnsOf(units: Units, now: number): TableColumn<CastView>[] {
+  return [
+    {
+      id: 'code',
+      title: 'Code',
+      value: ({ code }) => code,
+      show: (cast) => (
+        <Link to={`/casts/${cast.id}`} className="flex items-center gap-3">
+          <PieceThumb shape={cast.snapshot.shape} colour={cast.snapshot.colour} size={36} />
+          <span className="numeral link text-lg">{cast.code}</span>
+        </Link>
+      ),
+    },
+    { id: 'mould', title: 'Piece', value: ({ snapshot }) => snapshot.mouldName },
+    { id: 'mix', title: 'Mix', value: ({ snapshot }) => snapshot.mixName },
+    {
+      id: 'poured',
+      title: 'Poured',
+      value: ({ life }) => new Date(life.pouredAt).toISOString().slice(0, 10),
+      show: ({ life }) => <span title={exactly(life.pouredAt)}>{sayDay(life.pouredAt, now)}</span>,
+    },
+    { id: 'stage', title: 'Now', value: ({ stage }) => stageWords[stage] },
+    { id: 'hurt', title: 'Damage', value: (cast) => hurt(cast) || (cast.life.liftedAt ? 'clean' : '') },
+    {
+      id: 'mass',
+      title: 'Last weighed',
+      right: true,
+      value: ({ life }) => life.weighings[life.weighings.length - 1]?.mass ?? '',
+      show: ({ life }) => {
+        const last = life.weighings[life.weighings.length - 1];
+        return last ? units.say(last.mass, 'g') : '';
+      },
+    },
+  ];
+}
+
+/** Every cast there was, on the shelf or gone. */
+export function CastsPage() {
+  const { data, isPending, error } = useQuery(allCastsQuery);
+  const units = useUnits();
+  const now = useNow();
+  const columns = useMemo(() => columnsOf(units, now), [units, now]);
+  const newest = useMemo(() => [...(data ?? [])].reverse(), [data]);
+  if (isPending) return <Busy what="the casts" />;
+  if (!data) return <Failure error={error} />;
+  return (
+    <div className="mx-auto max-w-6xl p-4">
+      <PageHead title="Casts" to="/pours/new" add="Plan a pour" />
+      {data.length === 0 ? (
+        <Empty title="No casts yet">
+          <p>
+            A cast begins its record when its pour is finished, and keeps it until long after it went out of the door.
+          </p>
+          <p>
+            <Link to="/pours/new" className="btn btn-primary">
+              Plan a pour
+            </Link>
+          </p>
+        </Empty>
+      ) : (
+        <section className="card-slab">
+          <DataTable name="Casts" rows={newest} columns={columns} empty="No cast has that word in its record." />
+        </section>
+      )}
+    </div>
+  );
+}

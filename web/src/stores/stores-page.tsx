@@ -1,0 +1,154 @@
+import { useMemo, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { inStore, pricePerGram } from '@dewpot/core';
+import type { LotView, MaterialView, StoresView } from '@dewpot/contract';
+import { Plus } from 'lucide-react';
+import { storesQuery } from '../api/work';
+import { DataTable, type TableColumn } from '../ui/data-table';
+import { PageHead } from '../ui/page-head';
+import { exactly, sayDay } from '../ui/say-when';
+import { Busy, Failure } from '../ui/states';
+import { useNow } from '../ui/use-now';
+import { useUnits } from '../ui/units';
+import { LotEditor } from './lot-editor';
+import { MaterialEditor } from './material-editor';
+import { Scoops } from './scoops';
+
+interface EditedLot {
+  readonly lot: LotView | undefined;
+  readonly materialId: string;
+}
+
+/** What lies in the store, the scoops, and the materials' own figures. */
+export function StoresPage() {
+  const { data, isPending, error } = useQuery(storesQuery);
+  const [lot, setLot] = useState<EditedLot>();
+  const [material, setMaterial] = useState<MaterialView | 'new'>();
+  if (isPending) return <Busy what="the stores" />;
+  if (!data) return <Failure error={error} />;
+  return (
+    <div className="mx-auto max-w-6xl space-y-4 p-4">
+      <PageHead title="Stores">
+        <button
+          type="button"
+          className="btn btn-primary h-12"
+          onClick={() => setLot({ lot: undefined, materialId: data.materials[0]!.id })}
+        >
+          Add a lot
+        </button>
+      </PageHead>
+      <Scoops scoops={data.scoops} />
+      <Lots stores={data} onEdit={setLot} />
+      <Materials stores={data} onEdit={setMaterial} />
+      {lot && <LotEditor {...lot} materials={data.materials} onClose={() => setLot(undefined)} />}
+      {material && (
+        <MaterialEditor material={material === 'new' ? undefined : material} onClose={() => setMaterial(undefined)} />
+      )}
+    </div>
+  );
+}
+
+/** Each material that was bought as a bar of what is left, its lots marked on it. */
+function Lots({ stores, onEdit }: { stores: StoresView; onEdit: (lot: EditedLot) => void }) {
+  const units = useUnits();
+  const now = useNow();
+  const bought = stores.materials.filter(({ id }) => stores.lots.some(({ materialId }) => materialId === id));
+  return (
+    <section className="card-slab" aria-label="In the store">
+      <h2 className="mb-2 text-2xl">In the store</h2>
+      {bought.length === 0 && <p className="quiet">No lots yet. Add one, and pours are costed and taken from it.</p>}
+      <ul className="divide-base-300 divide-y">
+        {bought.map(({ id, name }) => (
+          <li key={id} className="grid items-center gap-x-4 gap-y-1 py-2 sm:grid-cols-[14rem_6rem_1fr]">
+            <span className="font-semibold">{name}</span>
+            <span className="numeral text-xl">{units.say(inStore(id, stores.lots), 'g')}</span>
+            <span className="flex flex-wrap gap-2">
+              {stores.lots
+                .filter(({ materialId }) => materialId === id)
+                .map((lot) => (
+                  <button
+                    key={lot.id}
+                    type="button"
+                    className="bg-base-200 hover:bg-base-300 min-h-11 min-w-40 flex-1 px-2 py-1 text-left text-sm"
+                    onClick={() => onEdit({ lot, materialId: id })}
+                    title={exactly(lot.boughtAt)}
+                  >
+                    <span className="flex justify-between gap-2">
+                      <span>
+                        {units.say(lot.left, 'g')} of {units.say(lot.bought, 'g')}
+                      </span>
+                      <span>
+                        {units.say(lot.price, 'money')}, {sayDay(lot.boughtAt, now)}
+                      </span>
+                    </span>
+                    <span className="bg-base-300 mt-1 block h-2">
+                      <span className="bg-secondary block h-2" style={{ width: `${(lot.left / lot.bought) * 100}%` }} />
+                    </span>
+                  </button>
+                ))}
+              <button
+                type="button"
+                className="btn btn-ghost bg-base-300/60 h-11"
+                aria-label={`Add a lot of ${name.toLowerCase()}`}
+                onClick={() => onEdit({ lot: undefined, materialId: id })}
+              >
+                <Plus size={16} aria-hidden="true" />
+              </button>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Materials({ stores, onEdit }: { stores: StoresView; onEdit: (material: MaterialView | 'new') => void }) {
+  const units = useUnits();
+  const columns = useMemo<TableColumn<MaterialView>[]>(
+    () => [
+      {
+        id: 'name',
+        title: 'Material',
+        value: ({ name }) => name,
+        show: (material) => (
+          <button type="button" className="link min-h-8 text-left" onClick={() => onEdit(material)}>
+            {material.name}
+          </button>
+        ),
+      },
+      { id: 'kind', title: 'Kind', value: ({ kind }) => kind },
+      { id: 'bulk', title: 'Loose, kg/L', right: true, value: ({ bulk }) => bulk },
+      { id: 'particle', title: 'In the mix, kg/L', right: true, value: ({ particle }) => particle },
+      {
+        id: 'absorption',
+        title: 'Soaks up, %',
+        right: true,
+        value: ({ absorption }) => Number((absorption * 100).toFixed(1)),
+      },
+      { id: 'demand', title: 'Water, kg/kg', right: true, value: ({ demand }) => demand },
+      { id: 'grain', title: 'Grain, mm', right: true, value: ({ largestGrain }) => largestGrain },
+      {
+        id: 'price',
+        title: 'A kilogram',
+        right: true,
+        value: ({ id }) => Number(((pricePerGram(id, stores.lots) ?? 0) * 1000).toFixed(2)) || '',
+        show: ({ id }) => {
+          const price = pricePerGram(id, stores.lots);
+          return price === undefined ? '' : units.say(price * 1000, 'money');
+        },
+      },
+    ],
+    [stores.lots, units, onEdit],
+  );
+  return (
+    <section className="card-slab" aria-label="Materials">
+      <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
+        <h2 className="text-2xl">Materials</h2>
+        <button type="button" className="btn btn-ghost bg-base-300/60 h-11" onClick={() => onEdit('new')}>
+          <Plus size={16} aria-hidden="true" /> A material
+        </button>
+      </div>
+      <DataTable name="Materials" rows={stores.materials} columns={columns} empty="No material has that word." />
+    </section>
+  );
+}

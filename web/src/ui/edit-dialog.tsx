@@ -1,0 +1,45 @@
+import type { FormEvent, ReactNode } from 'react';
+import { Dialog } from './dialog';
+import { Failure } from './states';
+
+/** A sheet with a form on it. It stays open, with what was typed, until the save is through. */
+export function EditDialog({
+  title,
+  busy,
+  error,
+  onSave,
+  onRemove,
+  onClose,
+  children,
+}: {
+  title: string;
+  busy: boolean;
+  error: unknown;
+  onSave: () => void;
+  onRemove?: (() => void) | undefined;
+  onClose: () => void;
+  children: ReactNode;
+}) {
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    onSave();
+  };
+  return (
+    <Dialog title={title} onClose={onClose}>
+      <form className="space-y-3" onSubmit={submit} noValidate>
+        {children}
+        <Failure error={error} />
+        <div className="flex flex-wrap gap-2 pt-1">
+          <button type="submit" className="btn btn-primary h-14 flex-1 text-lg" disabled={busy}>
+            {busy ? 'Keeping…' : 'Keep'}
+          </button>
+          {onRemove && (
+            <button type="button" className="btn btn-ghost h-14" disabled={busy} onClick={onRemove}>
+              Take away
+            </button>
+          )}
+        </div>
+      </form>
+    </Dialog>
+  );
+}

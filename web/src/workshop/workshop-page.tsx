@@ -1,0 +1,173 @@
+import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import { useQuery } from '@tanstack/react-query';
+import { NewPersonInput, WorkshopSettings } from '@dewpot/contract';
+import { Controller, useForm } from 'react-hook-form';
+import { toast } from 'sonner';
+import { peopleQuery, useLetIn, useSaveSettings, useSession } from '../api/session';
+import { Choice } from '../ui/choice';
+import { PageHead } from '../ui/page-head';
+import { QuantityField } from '../ui/quantity-field';
+import { Failure } from '../ui/states';
+import { TextField } from '../ui/text-field';
+
+/** Units, limits and people. */
+export function WorkshopPage() {
+  return (
+    <div className="mx-auto max-w-5xl p-4">
+      <PageHead title="Workshop" />
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        <Settings />
+        <div className="space-y-4">
+          <People />
+          <Cautions />
+        </div>
+      </div>
+    </div>
+  );
+}
+
+const sizes = [
+  { name: 'bucket', label: 'Mixing bucket, to its brim', dimension: 'volume' },
+  { name: 'scaleStep', label: 'Step of the scale for pieces', dimension: 'mass' },
+  { name: 'liftLimit', label: 'Two people lift from', dimension: 'mass' },
+] as const;
+
+function Settings() {
+  const { workshop } = useSession();
+  const save = useSaveSettings();
+  const { id: _, demo: __, ...settings } = workshop;
+  const { control, register, handleSubmit, formState } = useForm<WorkshopSettings>({
+    resolver: classValidatorResolver(WorkshopSettings),
+    values: settings,
+  });
+  const keep = handleSubmit((given) => save.mutate(given, { onSuccess: () => toast.success('Kept.') }));
+  return (
+    <form className="card-slab space-y-4" onSubmit={(event) => void keep(event)} noValidate>
+      <h2 className="text-2xl">How you work</h2>
+      <TextField
+        label="Name of the workshop"
+        maxLength={80}
+        error={formState.errors.name && 'Give it a name of 1 to 80 letters.'}
+        {...register('name')}
+      />
+      <Controller
+        control={control}
+        name="units"
+        render={({ field }) => (
+          <Choice
+            legend="Units"
+            value={field.value}
+            options={[
+              { value: 'metric', label: 'Metric', hint: 'mm, mL, g, °C' },
+              { value: 'us', label: 'US customary', hint: 'in, fl oz, lb, °F' },
+            ]}
+            onChange={field.onChange}
+          />
+        )}
+      />
+      <TextField
+        label="Sign for money"
+        maxLength={4}
+        className="w-32"
+        error={formState.errors.currency && 'One to four letters.'}
+        {...register('currency')}
+      />
+      {sizes.map(({ name, label, dimension }) => (
+        <Controller
+          key={name}
+          control={control}
+          name={name}
+          render={({ field, fieldState }) => (
+            <QuantityField
+              label={label}
+              name={name}
+              dimension={dimension}
+              system={workshop.units}
+              value={field.value}
+              error={fieldState.error && `${fieldState.error.message ?? 'This cannot be'}.`}
+              onChange={field.onChange}
+            />
+          )}
+        />
+      ))}
+      <Failure error={save.error} />
+      <button type="submit" className="btn btn-primary h-14 w-full text-lg" disabled={save.isPending}>
+        Keep these
+      </button>
+    </form>
+  );
+}
+
+function People() {
+  const people = useQuery(peopleQuery);
+  const letIn = useLetIn();
+  const { register, handleSubmit, formState, reset } = useForm<NewPersonInput>({
+    resolver: classValidatorResolver(NewPersonInput),
+  });
+  const send = handleSubmit((given) =>
+    letIn.mutate(given, {
+      onSuccess: ({ name }) => {
+        reset();
+        toast.success(`${name} can sign in now.`);
+      },
+    }),
+  );
+  const { errors } = formState;
+  return (
+    <section className="card-slab" aria-label="People">
+      <h2 className="mb-2 text-2xl">People</h2>
+      <Failure error={people.error} />
+      <ul className="divide-base-300 mb-3 divide-y">
+        {(people.data ?? []).map(({ id, name, email }) => (
+          <li key={id} className="flex flex-wrap justify-between gap-2 py-2">
+            <span className="font-semibold">{name}</span>
+            <span className="quiet">{email}</span>
+          </li>
+        ))}
+      </ul>
+      <details>
+        <summary className="btn btn-ghost bg-base-300/60 h-12">Let someone in</summary>
+        <form className="mt-3 space-y-3" onSubmit={(event) => void send(event)} noValidate>
+          <TextField
+            label="Their name"
+            maxLength={80}
+            error={errors.name && 'Give their name.'}
+            {...register('name')}
+          />
+          <TextField
+            label="Their e-mail"
+            type="email"
+            error={errors.email && 'Write it like name@example.org.'}
+            {...register('email')}
+          />
+          <TextField
+            label="A passphrase to tell them, ten characters or more"
+            error={errors.passphrase && 'Make it ten characters or more.'}
+            {...register('passphrase')}
+          />
+          <Failure error={letIn.error} />
+          <button type="submit" className="btn btn-neutral h-12 w-full" disabled={letIn.isPending}>
+            Let them in
+          </button>
+        </form>
+      </details>
+    </section>
+  );
+}
+
+function Cautions() {
+  return (
+    <section className="card-slab" aria-label="Cautions">
+      <h2 className="mb-2 text-2xl">Everywhere, always</h2>
+      <ul className="list-disc space-y-1 pl-5">
+        <li>
+          Cement and sand dust harm the lungs: a fitted respirator, outdoors or under extraction, no dry sweeping.
+        </li>
+        <li>Wet mix burns the skin: gloves, goggles, long sleeves; rinse at once.</li>
+        <li>Gypsum and fast-setting mixes heat up: never cast a hand or any part of a body.</li>
+        <li>Rinse water settles and hardens in a tub; never down a drain.</li>
+        <li>Steps, walls, seats and lamps: local codes and qualified people have the last word.</li>
+      </ul>
+    </section>
+  );
+}
