@@ -1,5 +1,4 @@
 // @ts-check
-import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { homedir } from 'node:os';
@@ -7,9 +6,9 @@ import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { buildStale } from './lib/build.mjs';
 import { ensureNode, ensurePackages } from './lib/packages.mjs';
-import { root } from './lib/paths.mjs';
 import { ensurePostgres, startCluster } from './lib/postgres.mjs';
 import { run, say, Stop } from './lib/say.mjs';
+import { environment, fillDatabase, startServer } from './lib/server.mjs';
 
 const HELP = `npm start -- [--port 8137] [--host 127.0.0.1] [--data DIR] [--empty]
   --empty   start without the demo workshop
@@ -89,41 +88,6 @@ function alive(pid) {
   }
 }
 
-/** Runs one of our programs to its end and answers what it printed. @param {string} program @param {NodeJS.ProcessEnv} env @returns {Promise<string>} */
-function runProgram(program, env) {
-  return new Promise((done, reject) => {
-    const child = spawn(process.execPath, [program], { env, stdio: ['ignore', 'pipe', 'inherit'] });
-    let out = '';
-    child.stdout.on('data', (chunk) => (out += chunk));
-    child.on('exit', (code) =>
-      code === 0
-        ? done(out)
-        : reject(
-            new Stop(`The database could not be prepared (${program} ended with ${code}). Its message stands above.`),
-          ),
-    );
-  });
-}
-
-/** Starts the server; resolves when it listens. @param {NodeJS.ProcessEnv} env */
-function startServer(env) {
-  const child = spawn(process.execPath, [join(root, 'server/dist/app/main.js')], {
-    env,
-    stdio: ['ignore', 'pipe', 'inherit', 'ipc'],
-    detached: true,
-  });
-  const listening = new Promise((done, reject) => {
-    child.stdout?.on('data', (chunk) => {
-      if (String(chunk).includes('listening on')) done(undefined);
-      if (process.env.DEWPOT_QUIET !== '1') process.stdout.write(chunk);
-    });
-    child.once('exit', (code) =>
-      reject(new Stop(`The server ended before it listened (${code}). Its message stands above.`)),
-    );
-  });
-  return { child, listening };
-}
-
 async function main() {
   ensureNode();
   const { port, host, data, empty, help } = options();
@@ -135,14 +99,7 @@ async function main() {
   buildStale();
   const release = claimData(data);
   const cluster = elsewhere ? undefined : await startCluster({ directory: join(data, 'postgres') });
-  const env = {
-    ...process.env,
-    NODE_ENV: 'production',
-    DATABASE_URL: elsewhere ?? cluster?.url('postgres'),
-    DEWPOT_PORT: String(port),
-    DEWPOT_HOST: host,
-    DEWPOT_WEB: join(root, 'web/dist'),
-  };
+  const env = environment({ database: elsewhere ?? cluster?.url('postgres') ?? '', host, port });
   /** @type {import('node:child_process').ChildProcess | undefined} */
   let server;
   let stopping = false;
@@ -160,12 +117,7 @@ async function main() {
   };
   for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM', 'SIGHUP'])) process.on(signal, () => void stop(0));
   try {
-    say('Preparing the database…');
-    const state = await runProgram(join(root, 'server/dist/app/prepare.js'), env);
-    if (state.includes('empty') && !empty) {
-      say('Filling the demo workshop…');
-      await runProgram(join(root, 'demo/dist/app/main.js'), env);
-    }
+    await fillDatabase(env, { demo: !empty });
     const started = startServer(env);
     server = started.child;
     await started.listening;

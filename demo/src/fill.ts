@@ -1,4 +1,4 @@
-import { plannedLog, reckonSheet, sealingGate, type Grade } from '@dewpot/core';
+import { plannedLog, reckonSheet, type Grade } from '@dewpot/core';
 import {
   airAt,
   CastsService,
@@ -22,27 +22,28 @@ const SEED = 1834;
 
 type Server = Awaited<ReturnType<typeof createServer>>;
 
-/** Makes the demo workshop and its season up to `now` (ms), through the same services that people use. */
-export async function fillDemo(
+/**
+ * Makes the demo workshop and its season up to `now` (ms), through the same services that people use.
+ * All of it in one transaction: cut short, it leaves nothing.
+ */
+export function fillDemo(
   app: Server,
   now: number,
   progress: (done: number, all: number) => void = () => {},
 ): Promise<void> {
-  const rows = app.get(Rows);
   const random = stream(SEED);
-  const { workshopId, personId } = await app.get(Sessions).register({
-    settings: { ...firstSettings, name: 'Thornwick Lane' },
-    name: 'Maud',
-    email: 'maud@thornwick.example',
-    demo: true,
+  return app.get(Rows).inWorkshop(uuid(), async () => {
+    const sessions = app.get(Sessions);
+    const settings = { ...firstSettings, name: 'Thornwick Lane' };
+    const personId = await sessions.found({ settings, name: 'Maud', email: 'maud@thornwick.example', demo: true });
+    await sessions.join({ name: 'Osric', email: 'osric@thornwick.example' });
+    const keys = await furnish(app);
+    for (const [index, pour] of season.entries()) {
+      await pourAndFollow(app, keys, pour, personId, now, random);
+      progress(index + 1, season.length);
+    }
+    await stock(app, keys.materials, now);
   });
-  await rows.inWorkshop(workshopId, () => app.get(Sessions).join({ name: 'Osric', email: 'osric@thornwick.example' }));
-  const keys = await rows.inWorkshop(workshopId, () => furnish(app));
-  for (const [index, pour] of season.entries()) {
-    await rows.inWorkshop(workshopId, () => pourAndFollow(app, keys, pour, personId, now, random));
-    progress(index + 1, season.length);
-  }
-  await rows.inWorkshop(workshopId, () => stock(app, keys.materials, now));
 }
 
 interface Keys {
@@ -94,7 +95,7 @@ async function stock(app: Server, materials: Record<string, string>, now: number
 async function pourAndFollow(
   app: Server,
   keys: Keys,
-  { daysAgo, mix, items, place, cover }: DemoPour,
+  { daysAgo, mix, items, place, cover, bare }: DemoPour,
   personId: string,
   now: number,
   random: () => number,
@@ -127,17 +128,8 @@ async function pourAndFollow(
   const all = (await casts.list(true)).filter(({ pourId }) => pourId === id);
   for (const item of chosen) {
     const alike = all.filter(({ mouldId }) => mouldId === item.mouldId);
-    for (const [castId, events] of livesOf(alike, now, random)) {
-      for (const event of events) {
-        // A piece that the gate would not let pass yet goes on drying.
-        if (event.type === 'coated' && !(await isDry(casts, castId, event.at))) break;
-        await casts.append(castId, keyed(event), personId, now);
-      }
+    for (const [castId, events] of livesOf(alike, now, random, bare)) {
+      for (const event of events) await casts.append(castId, keyed(event), personId, now);
     }
   }
-}
-
-async function isDry(casts: CastsService, castId: string, at: number): Promise<boolean> {
-  const { life, expected, snapshot } = await casts.detail(castId);
-  return sealingGate(life, expected, snapshot.setting, 'penetrating', at).open;
 }

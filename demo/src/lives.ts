@@ -2,11 +2,15 @@ import {
   dampDaysTo,
   handbookLiftOut,
   hoursToReach,
+  sealingGate,
   type Damage,
   type Expected,
   type PieceKind,
+  type Life,
+  type SealerKind,
   type Spot,
   type TemperatureReading,
+  type Weighing,
 } from '@dewpot/core';
 import type { CastEventInput, CastView } from '@dewpot/contract';
 import { airAt } from '@dewpot/server';
@@ -43,7 +47,7 @@ function weighing(
   { dry, loss }: Expected,
   step: number,
   random: () => number,
-): Happened {
+): Happened & Omit<Weighing, 'hour'> {
   const { temperature, humidity } = airAt(at);
   const slow = temperature < 9 ? 1.35 : 1;
   const water = loss * 0.82 * Math.exp(-(((at - uncovered) / DAY / (2.6 * slow)) ** 0.85));
@@ -51,41 +55,63 @@ function weighing(
   return { type: 'weighed', at, mass, step, temperature, humidity };
 }
 
-/** What happened to the casts of one pour up to `now`, each on its own; alike but for chance. */
-export function livesOf(casts: readonly CastView[], now: number, random: () => number): Map<string, Happened[]> {
+/** The weighings of a piece until it was coated, its coat, and its way out; the gate decides when. Without a sealer it waits. */
+function dryingOf(
+  cast: CastView,
+  uncovered: number,
+  now: number,
+  sealer: SealerKind | undefined,
+  random: () => number,
+): Happened[] {
+  const step = cast.expected.fresh < 1500 ? 1 : 2;
+  const events: Happened[] = [];
+  const weighings: Weighing[] = [];
+  const patience = 2 + Math.floor(random() * 3);
+  for (let day = 1; uncovered + day * DAY <= now; day++) {
+    const at = uncovered + day * DAY;
+    const life: Life = { ...cast.life, stage: 'drying', weighings };
+    const ready = sealingGate(life, cast.expected, cast.snapshot.setting, sealer ?? 'penetrating', at).open;
+    if (ready && !sealer) return events;
+    if (ready && sealer) {
+      const coated = morning(at + patience * DAY);
+      events.push({ type: 'coated', at: coated, sealer, side: 'both' });
+      const where = random() < 0.6 ? 'the raised beds' : 'given to a neighbour';
+      return [...events, { type: 'put-out', at: coated + Math.round(6 + random() * 8) * DAY, where }];
+    }
+    if (day > 3 && day % 2 === 0) continue;
+    const event = weighing(at, uncovered, cast.expected, step, random);
+    events.push(event);
+    weighings.push({ ...event, hour: (at - cast.life.pouredAt) / HOUR });
+  }
+  return events;
+}
+
+/** What happened to the casts of one pour up to `now`, each on its own; alike but for chance. `bare` ones are not sealed. */
+export function livesOf(
+  casts: readonly CastView[],
+  now: number,
+  random: () => number,
+  bare: boolean,
+): Map<string, Happened[]> {
   const first = casts[0]!;
   const poured = first.life.pouredAt;
   const { piece, setting } = first.snapshot;
   const ages = [handbookLiftOut(setting, piece), dampDaysTo(0.7) * 24];
   const [lift = 48, damp = 400] = hoursToReach(temperatures(poured, 60), ages, setting, 24 * 60);
   const hurry = 0.82 + random() * 0.5;
-  const lifted = Math.max(poured + lift * hurry * HOUR, poured + 14 * HOUR);
+  const lifted = Math.round(Math.max(poured + lift * hurry * HOUR, poured + 14 * HOUR));
   const uncovered = morning(Math.max(lifted + DAY, poured + damp * HOUR));
-  const days = 11 + Math.floor(random() * 4);
-  const sealer = first.snapshot.mixName.startsWith('Chalk') ? 'wax' : 'penetrating';
+  const usual = first.snapshot.mixName.startsWith('Chalk') ? 'wax' : 'penetrating';
+  const sealer = bare ? undefined : usual;
   return new Map(
     casts.map((cast) => {
-      const step = cast.expected.fresh < 1500 ? 1 : 2;
+      const force = random() < 0.7 ? 'slid' : 'tapped';
       const events: Happened[] = [
-        {
-          type: 'lifted-out',
-          at: Math.round(lifted),
-          damage: damageOf(hurry, piece, random),
-          force: random() < 0.7 ? 'slid' : 'tapped',
-        },
+        { type: 'lifted-out', at: lifted, damage: damageOf(hurry, piece, random), force },
+        { type: 'bubbles', at: lifted + HOUR / 2, face: 'face', grade: 1 + Math.floor(random() * 3) },
       ];
-      if (random() < 0.02)
-        return [cast.id, [...events, { type: 'broken', at: Math.round(lifted + HOUR), how: 'slipped on the bench' }]];
-      events.push({ type: 'uncovered', at: uncovered });
-      for (let day = 1; day <= days; day += day < 3 ? 1 : 2)
-        events.push(weighing(uncovered + day * DAY, uncovered, cast.expected, step, random));
-      const coated = morning(uncovered + (days + 4) * DAY);
-      events.push({ type: 'coated', at: coated, sealer, side: 'both' });
-      events.push({
-        type: 'put-out',
-        at: coated + Math.round(6 + random() * 8) * DAY,
-        where: random() < 0.6 ? 'the raised beds' : 'given to a neighbour',
-      });
+      if (random() < 0.02) events.push({ type: 'broken', at: lifted + HOUR, how: 'slipped on the bench' });
+      else events.push({ type: 'uncovered', at: uncovered }, ...dryingOf(cast, uncovered, now, sealer, random));
       return [cast.id, events.filter(({ at }) => at <= now)];
     }),
   );

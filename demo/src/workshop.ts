@@ -211,6 +211,8 @@ export interface DemoPour {
   readonly items: readonly (readonly [mould: number, count: number])[];
   readonly place: string;
   readonly cover: string;
+  /** Left bare until someone seals it today. */
+  readonly bare: boolean;
 }
 
 const pour = (
@@ -219,7 +221,8 @@ const pour = (
   items: DemoPour['items'],
   place = 'the bench',
   cover = 'film',
-): DemoPour => ({ daysAgo, mix, items, place, cover });
+  bare = false,
+): DemoPour => ({ daysAgo, mix, items, place, cover, bare });
 
 /** The season, oldest first: herb pots in spring, a wet June under cloth, a hot spell, then autumn. */
 export const season: readonly DemoPour[] = [
@@ -270,7 +273,7 @@ export const season: readonly DemoPour[] = [
     'bag',
   ),
   pour(30, 4, [[6, 3]], 'the yard', 'film'),
-  pour(27, 2, [[3, 2]], 'the bench', 'bag'),
+  pour(27, 2, [[3, 2]], 'the bench', 'bag', true),
   pour(24, 5, [[4, 1]], 'the yard', 'bag'),
   pour(21, 3, [[0, 4]], 'the bench', 'bag'),
   pour(

@@ -1,14 +1,27 @@
 // @ts-check
 import { execFileSync, spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmdirSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
-import { dirname, join } from 'node:path';
+import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { installDebian } from './debian.mjs';
 import { Stop } from './say.mjs';
 
 const OWNER = 'dewpot';
+/** Where the owner's password lies in a cluster's folder. */
+const PASSWORD = 'owner-password';
 const root = process.getuid?.() === 0;
 
 /** @typedef {{ directory: string, port: number, url: (database: string) => string, stop: () => Promise<void> }} Cluster */
@@ -73,7 +86,7 @@ function makeFolder(wanted) {
         );
       throw new Stop(`The data folder ${directory} cannot be made (${message}). Choose another with --data DIR.`);
     }
-    if (root) execFileSync('chown', ['postgres:', directory]);
+    giveAway(directory);
     return directory;
   };
   const directory = make(wanted);
@@ -88,36 +101,37 @@ function placeOf(wanted) {
   return !existsSync(join(wanted, 'PG_VERSION')) && existsSync(join(fallback, 'PG_VERSION')) ? fallback : wanted;
 }
 
-/** @param {string} bin @param {string} directory @param {string} password */
-function initialise(bin, directory, password) {
-  const file = join(dirname(directory), `.password-${randomBytes(4).toString('hex')}`);
-  writeFileSync(file, password, { mode: 0o600 });
-  if (root) execFileSync('chown', ['postgres:', file]);
-  try {
-    const made = pg(join(bin, 'initdb'), [
-      '-D',
-      directory,
-      '-U',
-      OWNER,
-      '-E',
-      'UTF8',
-      '--locale=C.UTF-8',
-      '--data-checksums',
-      '-A',
-      'scram-sha-256',
-      `--pwfile=${file}`,
-    ]);
-    if (made.status !== 0) {
-      const full = /No space left/.test(made.stderr);
-      throw new Stop(
-        full
-          ? `There is no room on the disk for the database in ${directory}. Free some, or choose another place with --data DIR.`
-          : `The database could not be made in ${directory}: ${made.stderr.trim().split('\n').pop()}`,
-      );
-    }
-  } finally {
-    rmSync(file, { force: true });
+/** Gives a file or folder to the server's own user. @param {string} path */
+function giveAway(path) {
+  if (root) execFileSync('chown', ['postgres:', path]);
+}
+
+/**
+ * Makes a cluster beside its place and moves it there when it is whole, so that a start cut short leaves none that is half made.
+ * @param {string} bin @param {string} directory
+ */
+function initialise(bin, directory) {
+  const fresh = `${directory}.new`;
+  const passwordFile = `${fresh}.password`;
+  rmSync(fresh, { recursive: true, force: true });
+  mkdirSync(fresh, { mode: 0o700 });
+  giveAway(fresh);
+  writeFileSync(passwordFile, randomBytes(24).toString('base64url'), { mode: 0o600 });
+  giveAway(passwordFile);
+  const how = ['-U', OWNER, '-E', 'UTF8', '--locale=C.UTF-8', '--data-checksums', '-A', 'scram-sha-256'];
+  const made = pg(join(bin, 'initdb'), ['-D', fresh, ...how, `--pwfile=${passwordFile}`]);
+  if (made.status !== 0) {
+    rmSync(passwordFile, { force: true });
+    rmSync(fresh, { recursive: true, force: true });
+    throw new Stop(
+      /No space left/.test(made.stderr)
+        ? `There is no room on the disk for the database in ${directory}. Free some, or choose another place with --data DIR.`
+        : `The database could not be made in ${directory}: ${made.stderr.trim().split('\n').pop()}`,
+    );
   }
+  renameSync(passwordFile, join(fresh, PASSWORD));
+  rmdirSync(directory);
+  renameSync(fresh, directory);
 }
 
 /** Port of a server that runs on this folder, or undefined. @param {string} bin @param {string} directory */
@@ -164,18 +178,13 @@ export async function startCluster({ directory: wanted, throwaway = false }) {
   const bin = ensurePostgres();
   let directory = placeOf(wanted);
   if (!existsSync(join(directory, 'PG_VERSION'))) directory = makeFolder(wanted);
-  const passwordFile = join(directory, 'owner-password');
-  if (!existsSync(join(directory, 'PG_VERSION'))) {
-    const password = randomBytes(24).toString('base64url');
-    initialise(bin, directory, password);
-    writeFileSync(passwordFile, password, { mode: 0o600 });
-    if (root) execFileSync('chown', ['postgres:', passwordFile]);
-  } else if (root === false && statSync(directory).uid !== process.getuid?.()) {
+  if (!existsSync(join(directory, 'PG_VERSION'))) initialise(bin, directory);
+  else if (!root && statSync(directory).uid !== process.getuid?.()) {
     throw new Stop(
       `The data folder ${directory} belongs to another user. Start as that user, or choose another with --data DIR.`,
     );
   }
-  const password = readFileSync(passwordFile, 'utf8').trim();
+  const password = readFileSync(join(directory, PASSWORD), 'utf8').trim();
   const port = await startServer(bin, directory, throwaway ? FAST : []);
   return {
     directory,

@@ -6,6 +6,7 @@ import { createBrowserRouter, RouterProvider } from 'react-router';
 import { Toaster } from 'sonner';
 import { nameWaitingWrites } from './api/casts';
 import { persistOptions, queryClient, resumeWaiting } from './api/query-client';
+import { Busy } from './ui/states';
 import { Frame } from './shell/frame';
 import { ScreenFailure } from './shell/screen-failure';
 
@@ -15,6 +16,7 @@ const router = createBrowserRouter([
   {
     path: '/',
     Component: Frame,
+    HydrateFallback: () => <Busy what="this station" />,
     ErrorBoundary: ScreenFailure,
     children: [
       { index: true, lazy: async () => ({ Component: (await import('./shelf/shelf-page')).ShelfPage }) },

@@ -1,7 +1,9 @@
 import { potLife } from '../cure/index.js';
 import {
+  airOf,
   bulking,
   checkMix,
+  freshVolume,
   massesPerPart,
   reckonMix,
   scaleMasses,
@@ -42,6 +44,8 @@ export interface Sheet {
   readonly amount: Figure;
   readonly batches: { readonly count: number; readonly shared: boolean };
   readonly batch: SheetBatch;
+  /** Mix left when the moulds are full, as the scoops are rounded; below 0 it falls short. */
+  readonly leftover: Figure;
   readonly mix: MixFigures;
   readonly potLife: Figure;
   readonly cost?: Figure;
@@ -92,6 +96,26 @@ function sheetLines(plan: PourPlan, batch: BatchMasses): SheetLine[] {
     scoops,
     ratioError: scoops.count / scoops.exact / stretch - 1,
   }));
+}
+
+/** What is left over when the batches are mixed by their rounded scoops and the moulds are full. */
+function leftoverFigure(
+  plan: PourPlan,
+  pieces: readonly PieceFigures[],
+  lines: readonly SheetLine[],
+  whole: BatchMasses,
+): Figure {
+  const scooped = whole.portions.map(({ material, mass }, i) => {
+    const { count, exact } = lines[i]!.scoops;
+    return { material, mass: exact > 0 ? (mass * count) / exact : mass };
+  });
+  const made = freshVolume(scooped, whole.freeWater, airOf(plan.mix));
+  const held = pieces.reduce((sum, piece) => sum + piece.volume.value * piece.count, 0);
+  return figure(made - held, 'mL', computed, [
+    line('Made by the scoops as rounded', made, 'mL', 'their dry mass, the water as told, and air'),
+    line('Held by the moulds', held, 'mL'),
+    line('Left over', made - held, 'mL'),
+  ]);
 }
 
 function amountFigure(plan: PourPlan, pieces: readonly PieceFigures[]): Figure {
@@ -175,7 +199,10 @@ export function reckonSheet(plan: PourPlan): Sheet {
   const batch = scaleMasses(whole, 1 / count);
   const lines = sheetLines(plan, batch);
   const water = waterPlan(plan.mix, batch, plan.moisture, mix.ratio.basis);
+  const leftover = leftoverFigure(plan, pieces, lines, whole);
   const warnings = [...mix.warnings, ...sheetWarnings(plan, lines, water)];
+  if (leftover.value < 0)
+    warnings.push('Rounded like this the scoops fall short of the moulds: use finer steps, or more spare.');
   if (!split)
     warnings.push(
       'The mix stiffens before one mould is filled: use cooler water and shade, a smaller batch, a retarder by its sheet, or another pair of hands.',
@@ -185,6 +212,7 @@ export function reckonSheet(plan: PourPlan): Sheet {
     amount,
     batches: { count, shared: split?.shared ?? true },
     batch: { lines, water, volume: batch.volume },
+    leftover,
     mix,
     potLife: figure(life, 'min', handbook, [
       line('At the bench', plan.temperature, '°C'),

@@ -47,18 +47,22 @@ function customary(value: number, unit: Unit): Shown {
   return other(value, unit);
 }
 
+/** Hours from which an age is told in days. */
+const TOLD_IN_DAYS = 72;
+
 function other(value: number, unit: Unit): Shown {
+  if (unit === 'h' && Math.abs(value) >= TOLD_IN_DAYS) return { value: value / 24, unit: 'days', decimals: 1 };
+  if (unit === '%') return { value, unit, decimals: Math.abs(value) < 10 ? 1 : 0 };
   const decimals: Partial<Record<Unit, number>> = {
     'mm²': 0,
     '°C': 1,
     h: 1,
     min: 0,
     days: 1,
-    MPa: 1,
+    MPa: 0,
     kPa: 2,
-    'kg/L': 3,
+    'kg/L': 2,
     'kg/m²/h': 3,
-    '%': 1,
     ratio: 2,
     money: 2,
     scoops: 2,
@@ -77,4 +81,20 @@ export function splitQuantity(value: number, unit: Unit, system: UnitSystem): { 
 export function formatQuantity(value: number, unit: Unit, system: UnitSystem): string {
   const { number, unit: sign } = splitQuantity(value, unit, system);
   return sign ? `${number} ${sign}` : number;
+}
+
+const MOST_DECIMALS = 3;
+
+/** A value of the core as it is put into a field: no digit of what was typed is lost, and none is added ("1.976 kg", "2.5 in"). */
+export function writeQuantity(value: number, unit: Unit, system: UnitSystem): string {
+  const { value: shown, unit: sign } = system === 'us' ? customary(value, unit) : metric(value, unit);
+  return `${Number(shown.toFixed(MOST_DECIMALS))} ${sign}`;
+}
+
+/** A mass as its scale shows it, to the scale's own `step` (both g): "1976 g", "12.4 g", "4.356 lb". */
+export function formatWeighing(mass: number, step: number, system: UnitSystem): string {
+  const decimals = (size: number) => Math.max(0, -Math.floor(Math.log10(size) + 1e-9));
+  if (system === 'metric') return `${mass.toFixed(decimals(step))} g`;
+  const [unit, size] = mass >= G_PER_POUND ? (['lb', G_PER_POUND] as const) : (['oz', G_PER_OUNCE] as const);
+  return `${(mass / size).toFixed(decimals(step / size))} ${unit}`;
 }

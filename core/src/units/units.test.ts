@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { formatQuantity, InputError, parseQuantity, requireNumber } from './index.js';
+import { formatQuantity, formatWeighing, InputError, parseQuantity, requireNumber, writeQuantity } from './index.js';
 
 describe('a quantity as a person writes it', () => {
   it.each([
@@ -63,6 +63,9 @@ describe('a quantity as the workshop reads it', () => {
     [6650, 'g', 'us', '14.7 lb'],
     [20, '°C', 'us', '68 °F'],
     [85200, 'mm²', 'metric', '0.085 m²'],
+    [449.1, 'h', 'metric', '18.7 days'],
+    [29.2, 'MPa', 'metric', '29 MPa'],
+    [93.96, '%', 'metric', '94 %'],
   ] as const)('%d %s in %s is %s', (value, unit, system, text) => {
     expect(formatQuantity(value, unit, system)).toBe(text);
   });
@@ -72,4 +75,18 @@ it('a number out of range is refused with what is allowed', () => {
   expect(() => requireNumber('spare', 3, 'The spare', { min: 0, max: 1 })).toThrow(InputError);
   expect(() => requireNumber('spare', 'x', 'The spare', { min: 0, max: 1 })).toThrow(/not a number/);
   expect(requireNumber('spare', 0.05, 'The spare', { min: 0, max: 1 })).toBe(0.05);
+});
+
+describe('a mass in a field and on a scale', () => {
+  it('keeps what was typed', () => {
+    expect(writeQuantity(1976, 'g', 'metric')).toBe('1.976 kg');
+    expect(writeQuantity(63.5, 'mm', 'us')).toBe('2.5 in');
+    expect(writeQuantity(180, 'mm', 'metric')).toBe('180 mm');
+  });
+  it('is told to the scale’s own step', () => {
+    expect(formatWeighing(1976, 1, 'metric')).toBe('1976 g');
+    expect(formatWeighing(1976, 5, 'metric')).toBe('1976 g');
+    expect(formatWeighing(12.4, 0.1, 'metric')).toBe('12.4 g');
+    expect(formatWeighing(1976, 1, 'us')).toBe('4.356 lb');
+  });
 });

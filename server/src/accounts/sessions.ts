@@ -75,13 +75,16 @@ export class Sessions {
   }
 
   /** Makes a workshop with its first person; answers their ids. @throws ProblemError 409 where the e-mail is taken */
-  async register({ settings, demo = false, ...person }: NewPerson & NewWorkshop) {
+  async register(given: NewPerson & NewWorkshop) {
     const workshopId = uuid();
-    const personId = await this.rows.inWorkshop(workshopId, async () => {
-      await this.rows.of(WorkshopEntity).insert({ id: workshopId, settings, demo });
-      return this.join(person);
-    });
+    const personId = await this.rows.inWorkshop(workshopId, () => this.found(given));
     return { workshopId, personId };
+  }
+
+  /** Founds the workshop at hand, in its transaction; answers the id of its first person. */
+  async found({ settings, demo = false, ...person }: NewPerson & NewWorkshop): Promise<string> {
+    await this.rows.of(WorkshopEntity).insert({ id: this.rows.workshopId, settings, demo });
+    return this.join(person);
   }
 
   /** Lets a person into the workshop at hand; answers their id. @throws ProblemError 409 where the e-mail is taken */

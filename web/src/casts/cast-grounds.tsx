@@ -45,7 +45,7 @@ export function CastFigures({
           <p className="numeral text-3xl" title={exactly(opens.at)}>
             {dryDown.dryEnough ? 'now' : sayDay(Math.max(opens.at, now), now)}
           </p>
-          {!dryDown.dryEnough && (
+          {!dryDown.dryEnough && sayDay(opens.high, now) !== sayDay(Math.max(opens.at, now), now) && (
             <p className="quiet text-sm">
               between {sayDay(Math.max(opens.low, now), now)} and {sayDay(Math.max(opens.high, now), now)}
             </p>

@@ -56,7 +56,7 @@ function CastLife({ cast }: { cast: CastDetail }) {
         <section className="card-slab">
           <LifeChart cast={cast} temperatures={temperatures} now={now} />
         </section>
-        <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_21rem]">
+        <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_22.5rem]">
           <CastRecord cast={cast} now={now} />
           <CastFigures cast={cast} temperatures={temperatures} now={now} />
         </div>

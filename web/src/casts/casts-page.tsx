@@ -45,7 +45,7 @@ function columnsOf(units: Units, now: number): TableColumn<CastView>[] {
       value: ({ life }) => life.weighings[life.weighings.length - 1]?.mass ?? '',
       show: ({ life }) => {
         const last = life.weighings[life.weighings.length - 1];
-        return last ? units.say(last.mass, 'g') : '';
+        return last ? units.sayWeighing(last) : '';
       },
     },
   ];

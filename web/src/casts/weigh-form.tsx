@@ -45,7 +45,7 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
             />
             <span className="quiet text-sm">
               {last
-                ? `last ${units.say(last.mass, 'g')}, ${sayWhen(cast.life.weighedAt!, Date.now())}`
+                ? `last ${units.sayWeighing(last)}, ${sayWhen(cast.life.weighedAt!, Date.now())}`
                 : `fresh it was about ${units.say(cast.expected.fresh, 'g')}`}
             </span>
           </div>

@@ -49,7 +49,7 @@ export function tellEvent(event: CastEvent, units: Units): string {
       return `Lifted out ${hurt ? `with ${hurt}` : 'clean'}${event.force ? `; it ${forceWords[event.force].toLowerCase()}` : ''}`;
     }
     case 'weighed':
-      return `Weighed ${units.say(event.mass, 'g')}`;
+      return `Weighed ${units.sayWeighing(event)}`;
     case 'coated':
       return `Coated with ${sealerWords[event.sealer]}, ${sideWords[event.side]}${event.overruled ? ` — against the advice to wait: “${event.overruled}”` : ''}`;
     case 'bubbles':

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Registration, SignIn } from '@dewpot/contract';
 import { useDoor, useEnterDemo, useRegister, useSignIn } from '../api/session';
-import { Piece, PieceLight } from '../ui/piece';
+import { Piece } from '../ui/piece';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 
@@ -63,7 +63,6 @@ export function DoorPage() {
     <main className="shelf-room grid min-h-screen place-items-center p-4">
       <div className="w-full max-w-md">
         <svg viewBox="0 0 380 150" className="mx-auto w-80" aria-hidden="true">
-          <PieceLight />
           <path d="M8 126H372L380 144H0Z" fill="var(--wood-top)" />
           <rect y={144} width={380} height={6} fill="var(--wood-front)" />
           {sketch.map(({ shape, colour, x }) => (

@@ -24,7 +24,7 @@ export function MixColumn({ shares }: { shares: readonly VolumeShare[] }) {
   });
   return (
     <svg
-      viewBox={`0 0 300 ${HEIGHT + 16}`}
+      viewBox={`0 0 336 ${HEIGHT + 16}`}
       className="mx-auto w-full max-w-sm"
       role="img"
       aria-label={`By volume: ${shares.map(({ name, share }) => `${name} ${Math.round(share * 100)} %`).join(', ')}`}

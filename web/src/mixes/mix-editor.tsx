@@ -134,7 +134,7 @@ export function MixEditor({ id, first, stores }: { id?: string; first: MixInput;
             </button>
           )}
         </Failure>
-        <div className="flex flex-wrap gap-2">
+        <div className="action-bar">
           <button
             type="button"
             className="btn btn-primary h-14 flex-1 text-lg"
@@ -182,9 +182,9 @@ function Implied({ figures }: { figures: MixFigures }) {
   return (
     <section className="card-slab space-y-4 self-start" aria-label="What it implies">
       <BigFigure
-        label="Strong enough for"
+        label="Strength at 28 days"
         figure={strength}
-        note={`A ${use} piece, kept damp for its time. Never a design strength: steps, walls and seats go by local codes.`}
+        note={`Good for ${use}, kept damp for its time. Never a design strength: steps, walls and seats go by local codes.`}
       />
       <div className="grid grid-cols-2 gap-4">
         <BigFigure label="Water to cement" figure={ratio} size="text-2xl" />

@@ -1,5 +1,13 @@
 import { useMemo, useState } from 'react';
-import { InputError, pieceGuides, reckonMould, type MouldFigures, type PieceKind } from '@dewpot/core';
+import {
+  InputError,
+  pieceGuides,
+  reckonMould,
+  type MouldFigures,
+  type MouldShape,
+  type PieceKind,
+  type ThinPlace,
+} from '@dewpot/core';
 import type { CopyView, MouldView } from '@dewpot/contract';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -16,14 +24,23 @@ import { fieldOfPath, inputOf, shapeOf, type MouldDraft, type NestedPot } from '
 import { MouldAnswers } from './mould-answers';
 import { SectionDrawing } from './section-drawing';
 
+/** What the drawing shows: the last measurements that made a shape. */
+interface Drawn {
+  readonly shape: MouldShape;
+  readonly thinnest: ThinPlace | undefined;
+}
+
 interface Reckoned {
   readonly figures?: MouldFigures;
+  readonly drawn?: Drawn;
   readonly errors: Partial<Record<keyof NestedPot, string>>;
 }
 
 function reckon({ pot, stuff, piece }: MouldDraft): Reckoned {
+  const shape = shapeOf(pot);
   try {
-    return { figures: reckonMould(shapeOf(pot), { stuff, piece }), errors: {} };
+    const figures = reckonMould(shape, { stuff, piece });
+    return { figures, drawn: { shape, thinnest: figures.thinnest }, errors: {} };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     const errors: Reckoned['errors'] = {};
@@ -52,8 +69,10 @@ export function MouldEditor({
   const [unnamed, setUnnamed] = useState(false);
   const save = useSaveMould();
   const remove = useRemoveMould();
-  const { figures, errors } = useMemo(() => reckon(draft), [draft]);
-  const shape = figures ? shapeOf(draft.pot) : undefined;
+  const reckoned = useMemo(() => reckon(draft), [draft]);
+  const { figures, errors } = reckoned;
+  const [drawn, setDrawn] = useState(reckoned.drawn);
+  if (reckoned.drawn && reckoned.drawn !== drawn) setDrawn(reckoned.drawn);
   const set = (part: Partial<MouldDraft>) => setDraft({ ...draft, ...part });
 
   const keep = (version = draft.version) => {
@@ -76,16 +95,20 @@ export function MouldEditor({
   const wrong = Object.values(errors);
   return (
     <div className="mx-auto grid max-w-7xl gap-4 p-4 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]">
-      <section className="card-slab relative self-start p-2" aria-label="Section drawing">
-        {shape && figures && (
-          <SectionDrawing
-            shape={shape}
-            thinnest={figures.thinnest}
-            fill={fill ?? shape.outer.height}
-            onFill={setFill}
-          />
-        )}
-        <DimensionFields pot={draft.pot} shape={shape} errors={errors} onChange={(pot) => set({ pot })} />
+      <section className="card-slab self-start p-2" aria-label="Section drawing">
+        <div className="relative">
+          {drawn && (
+            <div className={figures ? '' : 'opacity-35'}>
+              <SectionDrawing
+                shape={drawn.shape}
+                thinnest={drawn.thinnest}
+                fill={fill ?? drawn.shape.outer.height}
+                onFill={setFill}
+              />
+            </div>
+          )}
+          <DimensionFields pot={draft.pot} shape={drawn?.shape} errors={errors} onChange={(pot) => set({ pot })} />
+        </div>
         {wrong.length > 0 && (
           <ul role="alert" className="border-error m-2 border-l-4 pl-3">
             {wrong.map((one) => (
@@ -140,7 +163,7 @@ export function MouldEditor({
             />
           </div>
         </section>
-        {figures && shape && <MouldAnswers figures={figures} shape={shape} />}
+        {figures && drawn && <MouldAnswers figures={figures} shape={drawn.shape} />}
         <Copies copies={draft.copies} cycles={cycles} onChange={(copies) => set({ copies })} />
         <Failure error={save.error ?? remove.error}>
           {stale && (
@@ -154,7 +177,7 @@ export function MouldEditor({
             </p>
           )}
         </Failure>
-        <div className="flex flex-wrap gap-2">
+        <div className="action-bar">
           <button
             type="button"
             className="btn btn-primary h-14 flex-1 text-lg"

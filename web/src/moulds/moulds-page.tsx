@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { mouldsQuery } from '../api/work';
 import { PageHead } from '../ui/page-head';
-import { Piece, PieceLight, pieceSize } from '../ui/piece';
+import { Piece, pieceSize } from '../ui/piece';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 
@@ -55,7 +55,6 @@ function MouldCard({ mould: { id, name, shape, piece, copies }, scale }: { mould
     <li>
       <Link to={`/moulds/${id}`} className="card-slab hover:border-secondary block h-full p-3">
         <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" aria-hidden="true">
-          <PieceLight />
           <g transform={`translate(${WIDTH / 2} ${HEIGHT - 10})`} data-height={height}>
             <Piece shape={shape} colour="#b3ada1" scale={scale} />
           </g>

@@ -1,28 +1,8 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { fullVolume, heightFor, outerLine, sideLine, volumeTo, type MouldShape, type ThinPlace } from '@dewpot/core';
+import { DimensionLines } from './dimensions';
+import { frameOf, VIEW, type SectionFrame } from './section-frame';
 import { useUnits } from '../ui/units';
-
-/** The drawing's own measures, px. */
-export const VIEW = { width: 620, height: 500, left: 96, right: 150, top: 66, bottom: 66 } as const;
-
-export interface SectionFrame {
-  readonly scale: number;
-  /** Axis and bottom of the cavity, px. */
-  readonly axis: number;
-  readonly ground: number;
-  readonly x: (r: number) => number;
-  readonly y: (z: number) => number;
-}
-
-/** Fits a mould into the drawing. */
-export function frameOf({ outer }: MouldShape): SectionFrame {
-  const widest = Math.max(outer.bottomDiameter, outer.topDiameter);
-  const room = { width: VIEW.width - VIEW.left - VIEW.right, height: VIEW.height - VIEW.top - VIEW.bottom };
-  const scale = Math.min(room.width / widest, room.height / outer.height);
-  const axis = VIEW.left + room.width / 2;
-  const ground = VIEW.height - VIEW.bottom - (room.height - outer.height * scale) / 2;
-  return { scale, axis, ground, x: (r) => axis + r * scale, y: (z) => ground - z * scale };
-}
 
 /** Outline of what is filled to `height`: outer less cores and inserts, as one even-odd path. */
 function sectionPath(shape: MouldShape, { x, y }: SectionFrame): string {
@@ -144,6 +124,7 @@ export function SectionDrawing({ shape, thinnest, fill, onFill }: SectionDrawing
         strokeDasharray="12 4 2 4"
         opacity={0.45}
       />
+      <DimensionLines shape={shape} />
       <Ruler shape={shape} frame={frame} fill={level} />
       {thinnest && (
         <g aria-hidden="true">

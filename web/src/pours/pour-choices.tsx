@@ -2,7 +2,7 @@ import { bulking, consistencies, squeezeTest, type Grade, type ScoopStep } from 
 import type { PourInput } from '@dewpot/contract';
 import { Minus, Plus, X } from 'lucide-react';
 import { Choice } from '../ui/choice';
-import { Piece, PieceLight } from '../ui/piece';
+import { Piece } from '../ui/piece';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
@@ -41,7 +41,6 @@ export function PourItems({ input, sources, onChange }: ChoicesProps) {
         {chosen.map(({ item, mould }) => (
           <li key={mould.id} className="w-40">
             <svg viewBox="0 0 160 112" className="w-full" aria-hidden="true">
-              <PieceLight />
               <g transform="translate(80 104)">
                 <Piece
                   shape={mould.shape}
@@ -165,6 +164,7 @@ export function PourChoices({ input, sources, onChange }: ChoicesProps) {
       {sands.map((sand) => (
         <Choice
           key={sand.id}
+          twoColumns
           legend={`Squeeze a handful of the ${sand.name.toLowerCase()}`}
           value={input.moisture[sand.id] ?? 0}
           options={squeezeTest.map(({ moisture, looks }) => ({
@@ -173,7 +173,7 @@ export function PourChoices({ input, sources, onChange }: ChoicesProps) {
             hint:
               moisture === 0
                 ? 'dry'
-                : `about ${moisture * 100} % water, swollen × ${bulking(sand.bulking, moisture).toFixed(2)}`,
+                : `${moisture * 100} % water, × ${bulking(sand.bulking, moisture).toFixed(2)} room`,
           }))}
           onChange={(moisture) => onChange({ moisture: { ...input.moisture, [sand.id]: moisture } })}
         />

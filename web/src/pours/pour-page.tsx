@@ -35,9 +35,11 @@ export function PourPage() {
   if (known)
     return <PourPlanner key={id} id={id} first={{ ...known.input, version: known.version }} sources={sources} />;
   if (id !== 'new') return <Nowhere />;
-  const mix = sources.mixes.find((one) => one.id === search.get('mix')) ?? sources.mixes[0];
+  const last = pours.data.find(({ status }) => status === 'finished')?.input;
+  const wanted = (given: string | null, before?: string) => (one: { id: string }) => one.id === (given ?? before);
+  const mix = sources.mixes.find(wanted(search.get('mix'), last?.mixId)) ?? sources.mixes[0];
   const mould = sources.moulds.find((one) => one.id === search.get('mould')) ?? sources.moulds[0];
-  const scoop = sources.stores.scoops[0];
+  const scoop = sources.stores.scoops.find(wanted(null, last?.scoopId)) ?? sources.stores.scoops[0];
   if (!mix || !mould || !scoop) return <Missing mould={!mould} mix={!mix} />;
   const first: PourInput = {
     items: [{ mouldId: mould.id, count: Math.max(1, mould.copies.length) }],

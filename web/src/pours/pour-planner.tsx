@@ -65,7 +65,7 @@ export function PourPlanner({ id, first, sources }: { id?: string; first: PourIn
           )}
           {!reckoned && <p className="quiet">Choose a mix and a scoop.</p>}
           <Failure error={save.error ?? start.error ?? remove.error} />
-          <div className="no-print mt-4 flex flex-wrap gap-2">
+          <div className="action-bar no-print mt-4">
             <button
               type="button"
               className="btn btn-primary h-14 flex-1 text-lg"

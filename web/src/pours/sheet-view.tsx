@@ -29,10 +29,10 @@ function Step({ n, title, children }: { n: number; title: string; children: Reac
 /** The mixing sheet: what goes into the bucket in order, in the caster's own scoops and in grams. */
 export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; scoop: string; tappable?: boolean }) {
   const units = useUnits();
-  const { batch, batches, amount, cost, short, warnings } = sheet;
+  const { batch, batches, amount, leftover, cost, short, warnings } = sheet;
   return (
     <div>
-      <div className="grid grid-cols-2 gap-4 sm:grid-cols-4">
+      <div className="grid grid-cols-2 gap-4 sm:grid-cols-5">
         <BigFigure label="To mix in all" figure={amount} />
         <div>
           <p className="quiet text-sm">In batches</p>
@@ -41,6 +41,10 @@ export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; sc
             {batches.count > 1 ? `alike, ${units.say(batch.volume, 'mL')} each` : 'one bucketful'}
           </p>
         </div>
+        <BigFigure
+          label={leftover.value < 0 ? 'Falls short by' : 'Left over'}
+          figure={leftover.value < 0 ? { ...leftover, value: -leftover.value } : leftover}
+        />
         <BigFigure label="Workable for" figure={sheet.potLife} />
         {cost && <BigFigure label="Materials" figure={cost} />}
       </div>

@@ -10,18 +10,37 @@ export interface PlacedGroup {
   readonly width: number;
 }
 
+/** Room on the screen for the planks, px. */
+export interface ShelfRoom {
+  readonly width: number;
+  readonly height: number;
+}
+
+export const BOARD = 15;
+export const FRONT = 19;
 const GAP = 26;
 const MARGIN = 22;
+/** Width from which the planks' names stand in a gutter at their left; below it they stand above. */
+const WIDE = 600;
+const GUTTER = 118;
+const NAME_ABOVE = 22;
+const OVERHEAD = 13;
+const BELOW = 13;
+const LOWEST = 34;
 /** Share of a piece's width by which the next of its row stands to the side. */
 const STAND = 0.46;
 /** Room that a tag in words wants, px. */
 const TAG = 92;
 
+/** Whether names stand in the gutter. */
+export const hasGutter = (width: number) => width >= WIDE;
+
 /** Places groups from the left, starting a new line of the plank where one is full. Pure. */
 export function layoutPlank(groups: readonly Group[], width: number, scale: number): PlacedGroup[][] {
+  const left = hasGutter(width) ? GUTTER : MARGIN;
   const lines: PlacedGroup[][] = [];
   let line: PlacedGroup[] = [];
-  let x = MARGIN;
+  let x = left;
   for (const group of groups) {
     const piece = pieceSize(group.casts[0]!.snapshot.shape, scale).width;
     const step = piece * STAND;
@@ -30,7 +49,7 @@ export function layoutPlank(groups: readonly Group[], width: number, scale: numb
     if (line.length > 0 && x + room > width - MARGIN) {
       lines.push(line);
       line = [];
-      x = MARGIN;
+      x = left;
     }
     line.push({ group, x: x + (room - taken) / 2 + piece / 2, step, width: taken });
     x += room + GAP;
@@ -39,12 +58,20 @@ export function layoutPlank(groups: readonly Group[], width: number, scale: numb
   return lines;
 }
 
-/** Pixels per mm at which the fullest planks fit the width, within what can still be told apart. */
-export function shelfScale(groups: readonly Group[], width: number): number {
-  for (let scale = 0.46; scale > 0.24; scale -= 0.02) {
-    const byPlank = new Map<string, Group[]>();
-    for (const group of groups) byPlank.set(group.plank, [...(byPlank.get(group.plank) ?? []), group]);
-    if ([...byPlank.values()].every((some) => layoutPlank(some, width, scale).length <= 1)) return scale;
-  }
-  return 0.34;
+/** Height of a line of a plank and of the board's top in it, px. */
+export function lineHeight(line: readonly PlacedGroup[], width: number, scale: number, named: boolean) {
+  const tallest = Math.max(LOWEST, ...line.map(({ group }) => pieceSize(group.casts[0]!.snapshot.shape, scale).height));
+  const ground = tallest + OVERHEAD + (named && !hasGutter(width) ? NAME_ABOVE : 0);
+  return { ground, height: ground + BOARD + FRONT + BELOW };
+}
+
+/** Largest pixels per mm at which each plank keeps to one line and all fit the room; the least that can be told apart where none does. */
+export function shelfScale(planks: readonly (readonly Group[])[], room: ShelfRoom): number {
+  const fits = (scale: number) => {
+    const laid = planks.map((groups) => layoutPlank(groups, room.width, scale));
+    const height = laid.reduce((sum, [line = []]) => sum + lineHeight(line, room.width, scale, true).height, 0);
+    return laid.every((lines) => lines.length <= 1) && height <= room.height;
+  };
+  const scales = Array.from({ length: 13 }, (_, i) => 0.48 - i * 0.02);
+  return scales.find(fits) ?? (hasGutter(room.width) ? 0.34 : 0.3);
 }

@@ -1,13 +1,11 @@
 import { memo } from 'react';
 import { useNavigate } from 'react-router';
-import { Piece, PieceLight, pieceSize } from '../ui/piece';
-import type { PlacedGroup } from './layout';
+import { Piece, pieceSize } from '../ui/piece';
+import { BOARD, FRONT, hasGutter, lineHeight, type PlacedGroup } from './layout';
 import type { Group } from './reading';
 
-const BOARD = 15;
-const FRONT = 19;
+/** How far a piece that is due stands forward, px. */
 const FORWARD = 9;
-const TAG_ROOM = 25;
 
 export interface PlankLineProps {
   readonly line: readonly PlacedGroup[];
@@ -59,7 +57,7 @@ function Row({
       {due && window ? (
         <g
           className="due-tag"
-          transform={`translate(${middle} ${y + BOARD + 4})`}
+          transform={`translate(${middle} ${ground + BOARD + 2})`}
           role="button"
           tabIndex={0}
           aria-label={`${window.stroke}: ${name}`}
@@ -82,9 +80,8 @@ function Row({
 
 /** One line of a plank with what stands on it, true to scale. */
 export const PlankLine = memo(function PlankLine({ line, label, count, width, scale, onDue }: PlankLineProps) {
-  const tallest = Math.max(34, ...line.map(({ group }) => pieceSize(group.casts[0]!.snapshot.shape, scale).height));
-  const ground = tallest + 12;
-  const height = ground + BOARD + FRONT + (line.some(({ group }) => group.due) ? TAG_ROOM - 8 : 6);
+  const { ground, height } = lineHeight(line, width, scale, label !== undefined);
+  const gutter = hasGutter(width);
   return (
     <svg
       width={width}
@@ -94,7 +91,6 @@ export const PlankLine = memo(function PlankLine({ line, label, count, width, sc
       role="group"
       aria-label={label ? `${label}: ${count}` : undefined}
     >
-      <PieceLight />
       <ellipse
         cx={width / 2}
         cy={ground + BOARD + FRONT + 4}
@@ -114,9 +110,12 @@ export const PlankLine = memo(function PlankLine({ line, label, count, width, sc
       />
       <rect y={ground + BOARD + FRONT - 2} width={width} height={2} fill="var(--wood-edge)" />
       {label && (
-        <text x={10} y={ground + BOARD + 14.5} className="plank-name">
-          {label} <tspan className="plank-count">{count}</tspan>
-        </text>
+        <g transform={gutter ? `translate(12 ${ground - 34})` : 'translate(4 17)'}>
+          <text className="plank-name">{label}</text>
+          <text className="plank-count" {...(gutter ? { y: 17 } : { x: 104 })}>
+            {count === 0 ? 'nothing' : count === 1 ? '1 cast' : `${count} casts`}
+          </text>
+        </g>
       )}
       {line.map((placed) => (
         <Row key={placed.group.key} placed={placed} ground={ground + 6} scale={scale} onDue={onDue} />

@@ -60,24 +60,28 @@ function EmptyShelf() {
   );
 }
 
+/** Above and below the planks: the lintel, the margins and the scale mark, px. */
+const AROUND = 56 + 32 + 30;
+
 function Planks({ groups, onDue }: { groups: readonly Group[]; onDue: (group: Group) => void }) {
-  const [ref, width] = useWidth<HTMLDivElement>(820);
-  const scale = useMemo(() => shelfScale(groups, width), [groups, width]);
+  const [ref, outer] = useWidth<HTMLDivElement>(820);
+  const width = outer - 32;
+  const byPlank = useMemo(() => planks.map((plank) => groups.filter((group) => group.plank === plank)), [groups]);
+  const scale = useMemo(() => shelfScale(byPlank, { width, height: window.innerHeight - AROUND }), [byPlank, width]);
   return (
     <div className="px-3 py-4 lg:pl-5" ref={ref}>
-      {planks.map((plank) => {
-        const here = groups.filter((group) => group.plank === plank);
-        const lines = layoutPlank(here, width - 32, scale);
+      {byPlank.map((here, n) => {
+        const lines = layoutPlank(here, width, scale);
         const count = here.reduce((sum, { casts }) => sum + casts.length, 0);
         return (
-          <div key={plank} className="plank-block">
+          <div key={planks[n]} className="plank-block">
             {(lines.length > 0 ? lines : [[]]).map((line, i) => (
               <PlankLine
                 key={i}
                 line={line}
-                label={i === 0 ? plankWords[plank] : undefined}
+                label={i === 0 ? plankWords[planks[n]!] : undefined}
                 count={count}
-                width={width - 32}
+                width={width}
                 scale={scale}
                 onDue={onDue}
               />

@@ -4,6 +4,7 @@ import { Outlet } from 'react-router';
 import { ProblemFailure } from '../api/client';
 import { sessionQuery } from '../api/session';
 import { DoorPage } from '../door/door-page';
+import { PieceLight } from '../ui/piece';
 import { Busy, Failure } from '../ui/states';
 import { Keys } from './keys';
 import { Lintel } from './lintel';
@@ -17,10 +18,18 @@ export function Frame() {
   if (session.isPending) return <Busy what="your workshop" />;
   if (!session.data) {
     const shut = session.error instanceof ProblemFailure && session.error.problem.status === 401;
-    return shut ? <DoorPage /> : <Failure error={session.error} />;
+    return shut ? (
+      <>
+        <PieceLight />
+        <DoorPage />
+      </>
+    ) : (
+      <Failure error={session.error} />
+    );
   }
   return (
     <div className="min-h-screen pb-16 lg:pb-0">
+      <PieceLight />
       <Lintel />
       <Keys />
       <main>

@@ -1,26 +1,6 @@
 import { useEffect, useRef } from 'react';
 import type { EChartsCoreOption, EChartsType } from 'echarts/core';
 
-/** ECharts with the parts that our charts use; fetched when the first chart is drawn. */
-async function charts() {
-  const [core, kinds, parts, renderers] = await Promise.all([
-    import('echarts/core'),
-    import('echarts/charts'),
-    import('echarts/components'),
-    import('echarts/renderers'),
-  ]);
-  core.use([
-    kinds.LineChart,
-    kinds.ScatterChart,
-    parts.GridComponent,
-    parts.TooltipComponent,
-    parts.MarkLineComponent,
-    parts.MarkAreaComponent,
-    renderers.SVGRenderer,
-  ]);
-  return core;
-}
-
 /** A chart. Its colours may be CSS variables, since it is drawn as SVG. `label` says in words what it shows. */
 export function Chart({ option, label, height }: { option: EChartsCoreOption; label: string; height: number }) {
   const box = useRef<HTMLDivElement>(null);
@@ -35,9 +15,9 @@ export function Chart({ option, label, height }: { option: EChartsCoreOption; la
     if (!element) return;
     let gone = false;
     const observer = new ResizeObserver(() => chart.current?.resize());
-    void charts().then(({ init }) => {
+    void import('./chart-engine').then(({ drawChart }) => {
       if (gone) return;
-      chart.current = init(element, null, { renderer: 'svg' });
+      chart.current = drawChart(element);
       chart.current.setOption(latest.current);
       observer.observe(element);
     });

@@ -5,17 +5,20 @@ export function Choice<T extends string | number>({
   value,
   onChange,
   hideLegend = false,
+  twoColumns = false,
 }: {
   legend: string;
   options: readonly { readonly value: T; readonly label: string; readonly hint?: string }[];
   value: T | undefined;
   onChange: (value: T) => void;
   hideLegend?: boolean;
+  /** In two even columns, for many options with hints. */
+  twoColumns?: boolean;
 }) {
   return (
     <fieldset>
       <legend className={hideLegend ? 'sr-only' : 'mb-1 text-sm font-semibold'}>{legend}</legend>
-      <div className="flex flex-wrap gap-1.5">
+      <div className={twoColumns ? 'grid grid-cols-2 gap-1.5' : 'flex flex-wrap gap-1.5'}>
         {options.map((option) => (
           <label
             key={option.value}

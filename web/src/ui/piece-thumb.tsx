@@ -1,5 +1,5 @@
 import type { MouldShape, Stage } from '@dewpot/core';
-import { Piece, PieceLight, pieceSize } from './piece';
+import { Piece, pieceSize } from './piece';
 
 /** One piece alone, as large as a box of `size` px lets it be. */
 export function PieceThumb({
@@ -17,7 +17,6 @@ export function PieceThumb({
   const scale = (size * 0.86) / Math.max(unit.width, unit.height);
   return (
     <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} aria-hidden="true" className="shrink-0">
-      <PieceLight />
       <g transform={`translate(${size / 2} ${(size + unit.height * scale) / 2})`}>
         <Piece shape={shape} colour={colour} scale={scale} {...(stage && { stage })} />
       </g>

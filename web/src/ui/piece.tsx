@@ -23,8 +23,7 @@ export function pieceSize({ outer }: MouldShape, scale: number) {
 }
 
 /**
- * A piece as it stands, cut from its mould's own measurements: foot at (0, 0), axis at x = 0. Draw it inside an SVG
- * that holds `PieceLight`.
+ * A piece as it stands, cut from its mould's own measurements: foot at (0, 0), axis at x = 0. The page holds a `PieceLight`.
  */
 export const Piece = memo(function Piece({ shape, colour, scale, stage }: PieceProps) {
   const { outer, cores } = shape;
@@ -38,12 +37,11 @@ export const Piece = memo(function Piece({ shape, colour, scale, stage }: PieceP
   return (
     <g>
       <ellipse
-        cx={3}
+        cx={r0 * 0.12 + 2}
         cy={1}
-        rx={Math.max(r0, 4) * 1.08}
-        ry={Math.max(2.5, r0 * TIP * 1.5)}
-        fill="var(--shade)"
-        opacity={0.28}
+        rx={Math.max(r0, 4) * 1.2}
+        ry={Math.max(3, r0 * TIP * 1.9)}
+        fill="url(#piece-shadow)"
       />
       {stage === 'setting' && (
         <path
@@ -92,23 +90,40 @@ export const Piece = memo(function Piece({ shape, colour, scale, stage }: PieceP
   );
 });
 
-/** Light from the upper left and the grain of concrete, for the pieces of one drawing. */
+const GRAIN = { width: 140, height: 120, dots: 64 } as const;
+
+/** Pits and grains of a concrete face, strewn evenly but without order (the R2 sequence of the plastic number). */
+const grain = Array.from({ length: GRAIN.dots }, (_, i) => {
+  const spread = (step: number) => ((i + 1) * step) % 1;
+  return {
+    x: spread(0.7548776662) * GRAIN.width,
+    y: spread(0.569840291) * GRAIN.height,
+    r: 0.35 + 0.65 * spread(0.6180339887) ** 2,
+    pit: i % 3 > 0,
+  };
+});
+
+/** Light from the upper left, shadow and grain for the pieces of a page. One of it stands at the top of the page. */
 export function PieceLight() {
   return (
-    <defs>
-      <linearGradient id="piece-light" x1="0" x2="1" y1="0" y2="0.15">
-        <stop offset="0" stopColor="#fff" stopOpacity="0.1" />
-        <stop offset="0.22" stopColor="#fff" stopOpacity="0.3" />
-        <stop offset="0.5" stopColor="#fff" stopOpacity="0" />
-        <stop offset="1" stopColor="#140e06" stopOpacity="0.42" />
-      </linearGradient>
-      <pattern id="piece-grain" width="23" height="19" patternUnits="userSpaceOnUse">
-        <circle cx="3" cy="4" r="0.7" fill="#1b150e" opacity="0.3" />
-        <circle cx="14" cy="9" r="0.9" fill="#1b150e" opacity="0.2" />
-        <circle cx="8" cy="15" r="0.6" fill="#fff" opacity="0.5" />
-        <circle cx="20" cy="16" r="0.7" fill="#1b150e" opacity="0.25" />
-        <circle cx="18" cy="3" r="0.6" fill="#fff" opacity="0.4" />
-      </pattern>
-    </defs>
+    <svg width={0} height={0} className="absolute" aria-hidden="true">
+      <defs>
+        <linearGradient id="piece-light" x1="0" x2="1" y1="0" y2="0.15">
+          <stop offset="0" stopColor="#fff" stopOpacity="0.1" />
+          <stop offset="0.22" stopColor="#fff" stopOpacity="0.3" />
+          <stop offset="0.5" stopColor="#fff" stopOpacity="0" />
+          <stop offset="1" stopColor="#140e06" stopOpacity="0.42" />
+        </linearGradient>
+        <radialGradient id="piece-shadow">
+          <stop offset="0.55" stopColor="var(--shade)" stopOpacity="0.4" />
+          <stop offset="1" stopColor="var(--shade)" stopOpacity="0" />
+        </radialGradient>
+        <pattern id="piece-grain" width={GRAIN.width} height={GRAIN.height} patternUnits="userSpaceOnUse">
+          {grain.map(({ x, y, r, pit }, i) => (
+            <circle key={i} cx={x} cy={y} r={r} fill={pit ? '#1b150e' : '#fff'} opacity={pit ? 0.26 : 0.42} />
+          ))}
+        </pattern>
+      </defs>
+    </svg>
   );
 }

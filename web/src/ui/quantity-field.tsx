@@ -1,14 +1,11 @@
 import { useEffect, useId, useState } from 'react';
-import { formatQuantity, InputError, parseQuantity, type Dimension, type Unit, type UnitSystem } from '@dewpot/core';
+import { InputError, parseQuantity, writeQuantity, type Dimension, type Unit, type UnitSystem } from '@dewpot/core';
 
 const baseUnit: Record<Dimension, Unit> = { length: 'mm', volume: 'mL', mass: 'g', temperature: '°C' };
 
-/** Shortest writing of a value that reads back as itself. */
 function write(value: number | undefined, dimension: Dimension, system: UnitSystem): string {
   if (value === undefined || !Number.isFinite(value)) return '';
-  return formatQuantity(value, baseUnit[dimension], system)
-    .replace(/(\.\d*?)0+(?=\s|$)/, '$1')
-    .replace(/\.(?=\s|$)/, '');
+  return writeQuantity(value, baseUnit[dimension], system);
 }
 
 export interface QuantityFieldProps {

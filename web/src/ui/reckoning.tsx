@@ -18,8 +18,8 @@ function basisInWords(basis: Basis): string {
 export function Reckoning({ figure, label = 'Where does this come from?' }: { figure: Figure; label?: string }) {
   const units = useUnits();
   return (
-    <details className="reckoning mt-1 text-sm">
-      <summary className="quiet hover:text-base-content w-fit cursor-pointer underline decoration-dotted underline-offset-4">
+    <details className="reckoning mt-0.5 text-sm">
+      <summary className="quiet hover:text-base-content w-fit cursor-pointer list-none whitespace-nowrap text-xs leading-6 underline decoration-dotted underline-offset-4">
         {label}
       </summary>
       <div className="border-base-300 mt-2 border-l-2 pl-3">

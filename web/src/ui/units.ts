@@ -1,4 +1,4 @@
-import { formatQuantity, splitQuantity, type Figure, type Unit, type UnitSystem } from '@dewpot/core';
+import { formatQuantity, formatWeighing, splitQuantity, type Figure, type Unit, type UnitSystem } from '@dewpot/core';
 import { useMemo } from 'react';
 import { useSession } from '../api/session';
 
@@ -9,6 +9,8 @@ export interface Units {
   say(value: number, unit: Unit): string;
   split(value: number, unit: Unit): { number: string; unit: string };
   sayFigure(figure: Figure): string;
+  /** A mass to the step of the scale that it was read from. */
+  sayWeighing(weighing: { readonly mass: number; readonly step: number }): string;
 }
 
 export function unitsOf(system: UnitSystem, currency: string): Units {
@@ -21,6 +23,7 @@ export function unitsOf(system: UnitSystem, currency: string): Units {
     split: (value, unit) =>
       unit === 'money' ? { number: value.toFixed(2), unit: currency } : splitQuantity(value, unit, system),
     sayFigure: ({ value, unit }) => say(value, unit),
+    sayWeighing: ({ mass, step }) => formatWeighing(mass, step, system),
   };
 }
 

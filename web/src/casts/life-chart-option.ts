@@ -1,0 +1,208 @@
+import { agesAt, standing, strengthShare, type CastEvent, type TemperatureReading } from '@dewpot/core';
+import type { CastDetail } from '@dewpot/contract';
+import type { EChartsCoreOption } from 'echarts/core';
+import { format } from 'date-fns';
+import type { Units } from '../ui/units';
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+const POINTS = 120;
+const STRENGTH = 0;
+const WATER = 1;
+
+const INK = 'var(--color-base-content)';
+const inked = (share: number) => `color-mix(in oklab, ${INK} ${share}%, transparent)`;
+const NOW = 'var(--color-accent)';
+const font = { fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif", fontSize: 12, color: INK };
+
+type Point = readonly [at: number, value: number];
+
+/** What a chart of a cast's life is drawn from. Times in ms. */
+export interface LifeDrawn {
+  readonly cast: CastDetail;
+  readonly temperatures: readonly TemperatureReading[];
+  readonly now: number;
+  readonly units: Units;
+}
+
+const markWords: Partial<Record<CastEvent['type'], string>> = {
+  'lifted-out': 'out of the mould',
+  uncovered: 'uncovered',
+  coated: 'coat',
+  'put-out': 'put out',
+  broken: 'broken',
+};
+
+const marked = ({ events }: CastDetail) => standing(events).filter(({ type }) => markWords[type]);
+
+/** Where the axis ends: some days past the last thing that is known or forecast. */
+function endOf({ cast: { life, dryDown, events }, now }: LifeDrawn): number {
+  const last = dryDown.curve[dryDown.curve.length - 1];
+  const gone = life.outAt ?? life.brokenAt;
+  return Math.max(
+    life.pouredAt + 8 * DAY,
+    gone === undefined ? now + 2 * DAY : gone + DAY,
+    last && gone === undefined ? life.pouredAt + last.hour * HOUR : 0,
+    ...events.map(({ at, type }) => (type === 'voided' ? 0 : at + DAY)),
+  );
+}
+
+/** Points up to `at`, and those from there on; the one between is in both, so that the line is whole. */
+function split(points: readonly Point[], at: number): [before: Point[], after: Point[]] {
+  const next = points.findIndex(([when]) => when > at);
+  if (next === -1) return [[...points], []];
+  return [points.slice(0, next), points.slice(Math.max(0, next - 1))];
+}
+
+const curve = (name: string, data: readonly Point[], colour: string, axis: number, more: object = {}) => ({
+  name,
+  type: 'line',
+  data,
+  xAxisIndex: axis,
+  yAxisIndex: axis,
+  showSymbol: false,
+  silent: true,
+  lineStyle: { color: colour, width: 2.5 },
+  itemStyle: { color: colour },
+  ...more,
+});
+
+const forecast = (colour: string) => ({ lineStyle: { color: colour, width: 2.5, type: 'dashed' } });
+
+/** Upright lines through a chart: what happened, and now. Named on the upper one. */
+function marks({ cast, now }: LifeDrawn, end: number, named: boolean) {
+  const label = { ...font, show: named, position: 'insideEndTop', rotate: 0, align: 'left', padding: [0, 0, 0, 4] };
+  const happened = marked(cast).map(({ at, type }) => ({
+    xAxis: at,
+    lineStyle: { color: inked(45), width: 1.2, type: 'solid' },
+    label: { ...label, formatter: markWords[type] },
+  }));
+  const here = {
+    xAxis: now,
+    lineStyle: { color: NOW, width: 2, type: 'solid' },
+    label: { ...font, show: named, formatter: 'now', color: NOW, fontWeight: 700 },
+  };
+  return { silent: true, symbol: 'none', data: now < end ? [...happened, here] : happened };
+}
+
+function strengthCurves(drawn: LifeDrawn, end: number) {
+  const { cast, temperatures, now } = drawn;
+  const { pouredAt } = cast.life;
+  const { setting } = cast.snapshot;
+  const hours = Array.from({ length: POINTS }, (_, i) => (((end - pouredAt) / HOUR) * i) / (POINTS - 1));
+  const points = agesAt(temperatures, hours, setting).map((age, i): Point => [
+    pouredAt + hours[i]! * HOUR,
+    strengthShare(setting, age) * 100,
+  ]);
+  const [was, willBe] = split(points, now);
+  const colour = 'var(--color-primary)';
+  return [
+    curve('Strength', was, colour, STRENGTH, { markLine: marks(drawn, end, true) }),
+    curve('Strength, forecast', willBe, colour, STRENGTH, forecast(colour)),
+  ];
+}
+
+function waterCurves(drawn: LifeDrawn, end: number) {
+  const { life, dryDown, expected } = drawn.cast;
+  const at = (hour: number) => life.pouredAt + hour * HOUR;
+  const points = (value: (one: (typeof dryDown.curve)[number]) => number) =>
+    dryDown.curve.map((one): Point => [at(one.hour), value(one)]);
+  const [fitted, ahead] = split(
+    points(({ mass }) => mass),
+    life.weighedAt ?? 0,
+  );
+  const colour = 'var(--color-secondary)';
+  const none = { lineStyle: { opacity: 0 }, stack: 'band' };
+  return [
+    curve(
+      'From',
+      points(({ low }) => low),
+      colour,
+      WATER,
+      { ...none, markLine: marks(drawn, end, false) },
+    ),
+    curve(
+      'To',
+      points(({ low, high }) => high - low),
+      colour,
+      WATER,
+      {
+        ...none,
+        areaStyle: { color: 'var(--water)', opacity: 0.3 },
+      },
+    ),
+    curve('Fitted', fitted, colour, WATER),
+    curve('Fitted, forecast', ahead, colour, WATER, forecast(colour)),
+    {
+      name: 'Weighed',
+      type: 'scatter',
+      xAxisIndex: WATER,
+      yAxisIndex: WATER,
+      symbol: 'rect',
+      symbolSize: 8,
+      silent: true,
+      data: life.weighings.map(({ hour, mass }): Point => [at(hour), mass]),
+      itemStyle: { color: INK },
+      markLine: {
+        silent: true,
+        symbol: 'none',
+        lineStyle: { color: colour, type: 'dotted', width: 1.5 },
+        label: { ...font, formatter: 'dry, by the mix', position: 'insideStartTop' },
+        data: [{ yAxis: expected.dry }],
+      },
+    },
+  ];
+}
+
+/** Ends of the axis of masses, g, on round numbers about everything that is drawn. */
+function massAxis({ cast: { life, dryDown, expected } }: LifeDrawn) {
+  const masses = [
+    expected.dry,
+    ...life.weighings.map(({ mass }) => mass),
+    ...dryDown.curve.flatMap(({ low, high }) => [low, high]),
+  ];
+  const [least, most] = [Math.min(...masses), Math.max(...masses, expected.dry + 10)];
+  const step = [5, 10, 20, 25, 50, 100, 200, 250, 500, 1000].find((one) => (most - least) / one <= 5) ?? 2000;
+  return { min: Math.floor((least - 1) / step) * step, max: Math.ceil((most + 1) / step) * step, interval: step };
+}
+
+/** The chart's option: strength above, water below, on one time axis. */
+export function lifeOption(drawn: LifeDrawn): EChartsCoreOption {
+  const { cast, units } = drawn;
+  const end = endOf(drawn);
+  const gridLines = { splitLine: { lineStyle: { color: inked(15) } } };
+  const time = (gridIndex: number, show: boolean) => ({
+    type: 'time',
+    gridIndex,
+    min: cast.life.pouredAt,
+    max: end,
+    axisLine: { lineStyle: { color: INK } },
+    axisLabel: { ...font, show, hideOverlap: true, formatter: (value: number) => format(value, 'd MMM') },
+    splitLine: { show: false },
+  });
+  return {
+    animation: false,
+    grid: [
+      { left: 64, right: 18, top: 24, height: 116 },
+      { left: 64, right: 18, top: 176, height: 150 },
+    ],
+    xAxis: [time(STRENGTH, false), time(WATER, true)],
+    yAxis: [
+      {
+        gridIndex: STRENGTH,
+        min: 0,
+        max: 100,
+        interval: 25,
+        axisLabel: { ...font, formatter: '{value} %' },
+        ...gridLines,
+      },
+      {
+        gridIndex: WATER,
+        ...massAxis(drawn),
+        axisLabel: { ...font, formatter: (value: number) => units.say(value, 'g') },
+        ...gridLines,
+      },
+    ],
+    series: [...strengthCurves(drawn, end), ...waterCurves(drawn, end)],
+  };
+}
