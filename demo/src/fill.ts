@@ -15,7 +15,8 @@ import {
 import { v7 as uuid } from 'uuid';
 import { keyed, livesOf } from './lives.js';
 import { stream } from './random.js';
-import { lots, mixes, moulds, scoops, season, type DemoPour } from './workshop.js';
+import { season, type DemoPour } from './season.js';
+import { lots, mixes, moulds, scoops } from './workshop.js';
 
 const DAY = 24 * 3_600_000;
 const SEED = 1834;

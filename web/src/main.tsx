@@ -30,7 +30,7 @@ const router = createBrowserRouter([
       { path: 'casts/:id', lazy: async () => ({ Component: (await import('./casts/cast-page')).CastPage }) },
       { path: 'stores', lazy: async () => ({ Component: (await import('./stores/stores-page')).StoresPage }) },
       { path: 'workshop', lazy: async () => ({ Component: (await import('./workshop/workshop-page')).WorkshopPage }) },
-      { path: '*', lazy: async () => ({ Component: (await import('./shell/nowhere')).Nowhere }) },
+      { path: '*', lazy: async () => ({ Component: (await import('./ui/nowhere')).Nowhere }) },
     ],
   },
 ]);

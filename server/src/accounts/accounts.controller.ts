@@ -7,7 +7,7 @@ import { PersonEntity, WorkshopEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { ProblemError } from '../http/problem-error.js';
 import { Public, Who, type Visitor } from '../http/request.js';
-import { fillWithHandbook } from '../stores/handbook.js';
+import { fillWithHandbook } from '../stores/index.js';
 import { COOKIE } from './guard.js';
 import { SESSION_DAYS, Sessions } from './sessions.js';
 

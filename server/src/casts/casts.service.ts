@@ -16,7 +16,7 @@ import { In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CastEntity, CastEventEntity, type CastProjection } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
-import { temperaturesOf } from '../devices/air-station.js';
+import { temperaturesOf } from '../devices/index.js';
 import { ProblemError } from '../http/problem-error.js';
 
 const HOUR = 3_600_000;

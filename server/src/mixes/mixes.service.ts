@@ -5,7 +5,7 @@ import { MaterialEntity, MixEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
-import { materialView } from '../stores/stores.service.js';
+import { materialView } from '../stores/index.js';
 
 const mixView = ({ id, version, name, body }: MixEntity): MixView => ({ id, version, name, ...body });
 

@@ -10,13 +10,13 @@ import {
   type PourPlan,
 } from '@dewpot/core';
 import type { PourFinish, PourInput, PourView } from '@dewpot/contract';
-import { CastsService } from '../casts/casts.service.js';
+import { CastsService } from '../casts/index.js';
 import { LotEntity, PourEntity, ScoopEntity, WorkshopEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
-import { MixesService } from '../mixes/mixes.service.js';
-import { MouldsService } from '../moulds/moulds.service.js';
+import { MixesService } from '../mixes/index.js';
+import { MouldsService } from '../moulds/index.js';
 
 function pourView(row: PourEntity): PourView {
   const { id, number, version, status, input, plan, mixName, log, startedAt, pouredAt } = row;

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { faces, sealers, sealerVolume, sealingGate, type SealerKind, type Side } from '@dewpot/core';
 import { Choice } from '../ui/choice';
 import { Reckoning } from '../ui/reckoning';
+import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import type { ActionProps } from './cast-actions';
 import { sideWords } from './words';
@@ -12,7 +13,7 @@ export function CoatForm({ casts, busy, record }: ActionProps) {
   const [sealer, setSealer] = useState<SealerKind>('penetrating');
   const [side, setSide] = useState<Side>('both');
   const [reason, setReason] = useState('');
-  const now = Date.now();
+  const now = useNow();
   const shut = casts
     .filter(({ life }) => life.coats.length === 0)
     .map((cast) => ({ cast, gate: sealingGate(cast.life, cast.expected, cast.snapshot.setting, sealer, now) }))

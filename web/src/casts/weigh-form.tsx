@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useAir, useSession } from '../api/session';
 import { QuantityField } from '../ui/quantity-field';
 import { sayWhen } from '../ui/say-when';
+import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import type { ActionProps } from './cast-actions';
 
@@ -9,6 +10,7 @@ import type { ActionProps } from './cast-actions';
 export function WeighForm({ casts, busy, record }: ActionProps) {
   const { workshop } = useSession();
   const units = useUnits();
+  const now = useNow();
   const air = useAir().data?.now;
   const [masses, setMasses] = useState<Record<string, number | undefined>>({});
   const entered = casts.filter(({ id }) => masses[id] !== undefined);
@@ -45,7 +47,7 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
             />
             <span className="quiet text-sm">
               {last
-                ? `last ${units.sayWeighing(last)}, ${sayWhen(cast.life.weighedAt!, Date.now())}`
+                ? `last ${units.sayWeighing(last)}, ${sayWhen(cast.life.weighedAt!, now)}`
                 : `fresh it was about ${units.say(cast.expected.fresh, 'g')}`}
             </span>
           </div>

@@ -16,12 +16,12 @@ const fills: Record<string, string> = {
 
 /** What the fresh mix is made of by volume, drawn to scale as a column. */
 export function MixColumn({ shares }: { shares: readonly VolumeShare[] }) {
-  let top = 0;
-  const layers = [...shares].reverse().map((share) => {
-    const layer = { ...share, y: top, height: share.share * HEIGHT };
-    top += layer.height;
-    return layer;
-  });
+  const fromTop = [...shares].reverse();
+  const layers = fromTop.map((share, i) => ({
+    ...share,
+    y: fromTop.slice(0, i).reduce((sum, above) => sum + above.share * HEIGHT, 0),
+    height: share.share * HEIGHT,
+  }));
   return (
     <svg
       viewBox={`0 0 336 ${HEIGHT + 16}`}

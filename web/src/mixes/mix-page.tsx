@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { MixInput, StoresView } from '@dewpot/contract';
 import { useParams } from 'react-router';
 import { mixesQuery, storesQuery } from '../api/work';
-import { Nowhere } from '../shell/nowhere';
+import { Nowhere } from '../ui/nowhere';
 import { Busy, Failure } from '../ui/states';
 import { MixEditor } from './mix-editor';
 

@@ -4,7 +4,7 @@ import { mouldsQuery } from '../api/work';
 import { Busy, Failure } from '../ui/states';
 import { draftOf, newDraft } from './draft';
 import { MouldEditor } from './mould-editor';
-import { Nowhere } from '../shell/nowhere';
+import { Nowhere } from '../ui/nowhere';
 
 /** One mould, new or known. */
 export function MouldPage() {

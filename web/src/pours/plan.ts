@@ -1,6 +1,6 @@
 import { InputError, reckonSheet, type FieldIssue, type PourPlan, type Sheet } from '@dewpot/core';
 import type { MixView, MouldView, PourInput, SessionView, StoresView } from '@dewpot/contract';
-import { resolveMix } from '../mixes/resolve';
+import { resolveMix } from '../mixes';
 
 /** Everything that a plan is made from. */
 export interface PlanSources {

@@ -3,7 +3,7 @@ import type { PourInput } from '@dewpot/contract';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useAir, useSession } from '../api/session';
 import { mixesQuery, mouldsQuery, poursQuery, storesQuery } from '../api/work';
-import { Nowhere } from '../shell/nowhere';
+import { Nowhere } from '../ui/nowhere';
 import { Busy, Empty, Failure } from '../ui/states';
 import { BenchLog } from './bench-log';
 import type { PlanSources } from './plan';

@@ -4,7 +4,7 @@ import type { PourView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { allCastsQuery } from '../api/casts';
-import { stageWords } from '../casts/words';
+import { stageWords } from '../casts';
 import { exactly } from '../ui/say-when';
 import { useUnits } from '../ui/units';
 

@@ -112,7 +112,7 @@ export const PlankLine = memo(function PlankLine({ line, label, count, width, sc
       {label && (
         <g transform={gutter ? `translate(12 ${ground - 34})` : 'translate(4 17)'}>
           <text className="plank-name">{label}</text>
-          <text className="plank-count" {...(gutter ? { y: 17 } : { x: 104 })}>
+          <text className="plank-count" {...(gutter ? { y: 17 } : { x: 122 })}>
             {count === 0 ? 'nothing' : count === 1 ? '1 cast' : `${count} casts`}
           </text>
         </g>

@@ -1,5 +1,6 @@
-import { faceColour, phaseOf, wetness, windowOf, type TemperatureReading, type Window } from '@dewpot/core';
-import type { AirReading, AirView, CastView } from '@dewpot/contract';
+import type { Window } from '@dewpot/core';
+import type { AirView, CastView } from '@dewpot/contract';
+import { colourToday, isDue, nextOf } from '../casts';
 
 /** Planks of the shelf, in the order of the work. */
 export type PlankName = 'setting' | 'damp' | 'drying' | 'ready' | 'sealed';
@@ -22,50 +23,10 @@ export interface Group {
   readonly due: boolean;
 }
 
-const HOUR = 3_600_000;
-
-/** Readings of the air as the cure is reckoned from them: hours since the pour and °C; the one before the pour is kept. */
-export function readingsSince(pouredAt: number, readings: readonly AirReading[]): TemperatureReading[] {
-  return readings
-    .map(({ at, temperature }) => ({ hour: (at - pouredAt) / HOUR, temperature }))
-    .filter(({ hour }) => hour >= -3);
-}
-
-/** Temperatures since a pour from the station's view, where 18 °C stands in until it is known. */
-function temperaturesSince(pouredAt: number, air: AirView | undefined): TemperatureReading[] {
-  if (!air) return [{ hour: 0, temperature: 18 }];
-  const since = readingsSince(pouredAt, [...air.past, ...air.ahead]);
-  return since.length > 0 ? since : [{ hour: 0, temperature: air.now.temperature }];
-}
-
 function plankOf(cast: CastView): PlankName | undefined {
   if (cast.stage === 'out' || cast.stage === 'broken') return undefined;
   if (cast.stage === 'drying' && cast.dry.dryEnough) return 'ready';
   return cast.stage;
-}
-
-/** The next thing to do with a cast and when. */
-export function nextOf(cast: CastView, air: AirView | undefined): Window | undefined {
-  const { piece, setting } = cast.snapshot;
-  return windowOf(cast.life, {
-    setting,
-    piece,
-    temperatures: temperaturesSince(cast.life.pouredAt, air),
-    ...(cast.dry.opensAt !== undefined && { opensAt: cast.dry.opensAt }),
-    dryEnough: cast.dry.dryEnough,
-  });
-}
-
-/** Today's colour of a cast: dark when wet, paling as the water is reckoned to leave. */
-export function colourToday(cast: CastView, now: number): string {
-  return faceColour(cast.snapshot.colour, wetness(cast.life, cast.expected.loss, now, cast.dry.typical));
-}
-
-/** Whether something wants doing now. */
-export function isDue(window: Window | undefined, now: number): boolean {
-  if (!window) return false;
-  const phase = phaseOf(window, now);
-  return phase === 'good' || phase === 'late';
 }
 
 /** Casts as they stand on the shelf: like ones of a pour together, what is due first. */

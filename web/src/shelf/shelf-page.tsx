@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { shelfQuery } from '../api/casts';
 import { useAir } from '../api/session';
-import { CastActions } from '../casts/cast-actions';
+import { CastActions } from '../casts';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useWidth } from '../ui/use-width';

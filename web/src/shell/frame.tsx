@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Outlet } from 'react-router';
 import { ProblemFailure } from '../api/client';
 import { sessionQuery } from '../api/session';
-import { DoorPage } from '../door/door-page';
+import { DoorPage } from '../door';
 import { PieceLight } from '../ui/piece';
 import { Busy, Failure } from '../ui/states';
 import { Keys } from './keys';

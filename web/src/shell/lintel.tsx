@@ -4,7 +4,7 @@ import { NavLink, useLocation } from 'react-router';
 import { shelfQuery, useWaiting } from '../api/casts';
 import { useAir, useSession, useSignOut } from '../api/session';
 import { poursQuery } from '../api/work';
-import { groupCasts } from '../shelf/reading';
+import { groupCasts } from '../shelf';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import { stations } from './stations';
@@ -128,12 +128,12 @@ export function Lintel() {
       >
         <ul className="flex overflow-x-auto">
           {stations.map(({ path, name, icon: Icon }) => (
-            <li key={path} className="flex-1">
+            <li key={path} className="min-w-13 flex-1">
               <NavLink
                 to={path}
                 end={path === '/'}
                 className={({ isActive }) =>
-                  `relative flex h-16 min-w-14 flex-col items-center justify-center gap-0.5 px-1 text-xs ${isActive ? 'text-primary font-bold' : ''}`
+                  `relative flex h-16 min-w-0 flex-col items-center justify-center gap-0.5 text-[0.7rem] ${isActive ? 'text-primary font-bold' : ''}`
                 }
               >
                 <Icon size={20} aria-hidden="true" />

@@ -7,6 +7,7 @@ import { EditDialog } from '../ui/edit-dialog';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';
+import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 
 /** A purchase: what, how much, for how much, and what is left of it. */
@@ -22,6 +23,7 @@ export function LotEditor({
   onClose: () => void;
 }) {
   const { system, currency } = useUnits();
+  const now = useNow();
   const save = useSaveStore();
   const remove = useRemoveStore();
   const [id] = useState(() => lot?.id ?? uuid());
@@ -29,7 +31,7 @@ export function LotEditor({
   const [bought, setBought] = useState<number | undefined>(lot?.bought ?? 25_000);
   const [left, setLeft] = useState<number | undefined>(lot?.left);
   const [price, setPrice] = useState(String(lot?.price ?? ''));
-  const [day, setDay] = useState(format(lot?.boughtAt ?? Date.now(), 'yyyy-MM-dd'));
+  const [day, setDay] = useState(format(lot?.boughtAt ?? now, 'yyyy-MM-dd'));
   const [tried, setTried] = useState(false);
   const money = Number(price.replace(',', '.'));
   const priceWrong = price.trim() === '' || !Number.isFinite(money) || money < 0;
@@ -94,7 +96,7 @@ export function LotEditor({
         <TextField
           label="Bought on"
           type="date"
-          max={format(Date.now(), 'yyyy-MM-dd')}
+          max={format(now, 'yyyy-MM-dd')}
           value={day}
           onChange={(event) => setDay(event.target.value)}
         />

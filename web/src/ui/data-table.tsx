@@ -101,7 +101,7 @@ export function DataTable<Row extends RowData>({
         </button>
       </div>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={name}>
-        <table className="table">
+        <table className="table-sm table">
           <thead>
             {table.getHeaderGroups().map((group) => (
               <tr key={group.id}>

@@ -1,4 +1,4 @@
-import { useEffect, useId, useState } from 'react';
+import { useId, useState } from 'react';
 import { InputError, parseQuantity, writeQuantity, type Dimension, type Unit, type UnitSystem } from '@dewpot/core';
 
 const baseUnit: Record<Dimension, Unit> = { length: 'mm', volume: 'mL', mass: 'g', temperature: '°C' };
@@ -37,22 +37,22 @@ export function QuantityField({
   autoFocus,
 }: QuantityFieldProps) {
   const id = useId();
-  const [text, setText] = useState(() => write(value, dimension, system));
+  // What was typed is held here while the field is edited, or as long as it cannot be read.
+  const [typed, setTyped] = useState<string>();
   const [own, setOwn] = useState<string>();
-  const [editing, setEditing] = useState(false);
-  useEffect(() => {
-    if (!editing && own === undefined) setText(write(value, dimension, system));
-  }, [value, dimension, system, editing, own]);
+  const text = typed ?? write(value, dimension, system);
 
   const leave = () => {
-    setEditing(false);
-    if (text.trim() === '') {
+    if (typed === undefined) return;
+    if (typed.trim() === '') {
       setOwn(undefined);
+      setTyped(undefined);
       return onChange(undefined);
     }
     try {
-      const parsed = parseQuantity(text, dimension, system, name);
+      const parsed = parseQuantity(typed, dimension, system, name);
       setOwn(undefined);
+      setTyped(undefined);
       if (write(parsed, dimension, system) !== write(value, dimension, system)) onChange(parsed);
     } catch (caught) {
       if (!(caught instanceof InputError)) throw caught;
@@ -76,11 +76,8 @@ export function QuantityField({
         aria-describedby={wrong ? `${id}-wrong` : undefined}
         title={wrong}
         className={`input input-bordered w-full ${wrong ? 'input-error' : ''}`}
-        onFocus={(event) => {
-          setEditing(true);
-          event.target.select();
-        }}
-        onChange={(event) => setText(event.target.value)}
+        onFocus={(event) => event.target.select()}
+        onChange={(event) => setTyped(event.target.value)}
         onBlur={leave}
         onKeyDown={(event) => event.key === 'Enter' && leave()}
       />

@@ -1,6 +1,8 @@
 import { useId, useState } from 'react';
 import { format } from 'date-fns';
+import { useNow } from './use-now';
 
+const MINUTE = 60_000;
 const LOCAL = "yyyy-MM-dd'T'HH:mm";
 
 /** When something happened: just now, unless it is moved back. `undefined` stands for now. */
@@ -15,6 +17,7 @@ export function WhenField({
   onChange: (at: number | undefined) => void;
 }) {
   const id = useId();
+  const now = useNow();
   const [open, setOpen] = useState(false);
   if (!open) {
     return (
@@ -26,7 +29,7 @@ export function WhenField({
       </p>
     );
   }
-  const future = value !== undefined && value > Date.now();
+  const future = value !== undefined && value > now + MINUTE;
   const before = value !== undefined && earliest !== undefined && value < earliest;
   const wrong = future
     ? 'That time is in the future. Enter when it happened.'
@@ -45,8 +48,8 @@ export function WhenField({
           className={`input input-bordered h-12 flex-1 ${wrong ? 'input-error' : ''}`}
           aria-invalid={wrong !== undefined}
           aria-describedby={wrong ? `${id}-wrong` : undefined}
-          max={format(Date.now(), LOCAL)}
-          value={format(value ?? Date.now(), LOCAL)}
+          max={format(now, LOCAL)}
+          value={format(value ?? now, LOCAL)}
           onChange={(event) => {
             const at = new Date(event.target.value).getTime();
             if (Number.isFinite(at)) onChange(at);

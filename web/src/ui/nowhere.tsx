@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { Empty } from '../ui/states';
+import { Empty } from './states';
 
 /** An address that leads nowhere. */
 export function Nowhere() {

@@ -1,0 +1,107 @@
+/** A pour of the season: how many days ago, which mix, which moulds and how many of each. */
+export interface DemoPour {
+  readonly daysAgo: number;
+  readonly mix: number;
+  readonly items: readonly (readonly [mould: number, count: number])[];
+  readonly place: string;
+  readonly cover: string;
+  /** Left bare until someone seals it today. */
+  readonly bare: boolean;
+}
+
+const pour = (
+  daysAgo: number,
+  mix: number,
+  items: DemoPour['items'],
+  place = 'the bench',
+  cover = 'film',
+  bare = false,
+): DemoPour => ({ daysAgo, mix, items, place, cover, bare });
+
+/** The season, oldest first: herb pots in spring, a wet June under cloth, a hot spell, then autumn. */
+export const season: readonly DemoPour[] = [
+  pour(171, 0, [[0, 3]], 'the bench', 'film'),
+  pour(164, 1, [[2, 4]], 'the bench', 'film'),
+  pour(156, 0, [[0, 3]], 'the bench', 'damp cloth'),
+  pour(149, 4, [[6, 3]], 'the yard', 'damp cloth'),
+  pour(140, 3, [[1, 2]], 'the bench', 'film'),
+  pour(131, 1, [[9, 4]], 'the sill', 'none'),
+  pour(122, 0, [[0, 4]], 'the yard', 'none'),
+  pour(112, 5, [[4, 1]], 'the yard', 'bag'),
+  pour(
+    101,
+    2,
+    [
+      [1, 2],
+      [2, 3],
+    ],
+    'the bench',
+    'bag',
+  ),
+  pour(90, 4, [[6, 3]], 'the yard', 'film'),
+  pour(80, 1, [[5, 2]], 'the bench', 'bag'),
+  pour(71, 3, [[0, 3]], 'the bench', 'bag'),
+  pour(62, 2, [[3, 2]], 'the bench', 'bag'),
+  pour(
+    54,
+    0,
+    [
+      [1, 2],
+      [9, 3],
+    ],
+    'the sill',
+    'bag',
+  ),
+  pour(48, 1, [[5, 2]], 'the bench', 'bag'),
+  pour(44, 3, [[0, 3]], 'the bench', 'bag'),
+  pour(41, 2, [[2, 5]], 'the sill', 'bag'),
+  pour(37, 0, [[1, 2]], 'the bench', 'bag'),
+  pour(
+    34,
+    1,
+    [
+      [8, 2],
+      [9, 3],
+    ],
+    'the sill',
+    'bag',
+  ),
+  pour(30, 4, [[6, 3]], 'the yard', 'film'),
+  pour(27, 2, [[3, 2]], 'the bench', 'bag', true),
+  pour(24, 5, [[4, 1]], 'the yard', 'bag'),
+  pour(21, 3, [[0, 4]], 'the bench', 'bag'),
+  pour(
+    17,
+    1,
+    [
+      [5, 1],
+      [2, 4],
+    ],
+    'the sill',
+    'bag',
+  ),
+  pour(10, 0, [[7, 1]], 'the yard', 'film'),
+  pour(6, 2, [[0, 3]], 'the bench', 'film'),
+  pour(3.9, 1, [[8, 2]], 'the sill', 'bag'),
+  pour(
+    2.2,
+    3,
+    [
+      [1, 2],
+      [2, 3],
+    ],
+    'the bench',
+    'film',
+  ),
+  pour(0.7, 4, [[6, 3]], 'the yard', 'film'),
+  pour(
+    0.25,
+    0,
+    [
+      [3, 2],
+      [9, 2],
+    ],
+    'the bench',
+    'film',
+  ),
+];

@@ -1,0 +1,105 @@
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** Which of our packages each package may import. Arrows run one way. */
+const packages = {
+  core: [],
+  contract: ['core'],
+  server: ['contract', 'core'],
+  web: ['contract', 'core'],
+  demo: ['server', 'contract', 'core'],
+  e2e: [],
+};
+
+/** Which stages each stage may import, through their index; `shared` folders are open to all. */
+const stages = {
+  core: {
+    shared: [],
+    units: [],
+    tints: [],
+    stores: ['units'],
+    moulds: ['units'],
+    cure: ['moulds', 'units'],
+    mixes: ['cure', 'units'],
+    finish: ['cure', 'units'],
+    pours: ['cure', 'mixes', 'moulds', 'stores', 'units'],
+    casts: ['cure', 'finish', 'moulds', 'pours', 'units'],
+  },
+  server: {
+    shared: ['db', 'http', 'config'],
+    accounts: ['stores'],
+    casts: ['devices'],
+    devices: [],
+    mixes: ['stores'],
+    moulds: [],
+    pours: ['casts', 'mixes', 'moulds'],
+    reckon: [],
+    stores: [],
+  },
+  web: {
+    shared: ['api', 'ui'],
+    casts: [],
+    door: [],
+    mixes: [],
+    moulds: [],
+    pours: ['casts', 'mixes'],
+    shelf: ['casts'],
+    shell: ['door', 'shelf'],
+    stores: [],
+    workshop: [],
+  },
+};
+
+const packageRule = (name, allowed) => ({
+  regex: `^@dewpot/(?!(?:${['none', ...allowed].join('|')})$)|/(?:${Object.keys(packages).join('|')})/src/`,
+  message: `${name} may import ${allowed.join(', ') || 'none of our packages'}: arrows run web → contract → core, server → contract → core, demo → server.`,
+});
+
+const stageRule = (stage, allowed, shared) => ({
+  regex: `^\\.\\./(?!(?:${['none', ...allowed].join('|')})(?:/index\\.js)?$|(?:${['none', ...shared].join('|')})(?:/|\\.js$))`,
+  message: `${stage} may import ${allowed.join(', ') || 'no other stage'}, and only through its index.`,
+});
+
+/** The import rule of a package as a whole, and of each of its stages. */
+function importRules([name, allowed]) {
+  const whole = packageRule(name, allowed);
+  const { shared = [], ...own } = stages[name] ?? {};
+  const restrict = (patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
+  return [
+    { files: [`${name}/**/*.{ts,tsx}`], rules: restrict([whole]) },
+    ...Object.entries(own).map(([stage, others]) => ({
+      files: [`${name}/src/${stage}/**/*.{ts,tsx}`],
+      ignores: ['**/*.test.{ts,tsx}'],
+      rules: restrict([whole, stageRule(stage, others, shared)]),
+    })),
+  ];
+}
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', 'data/**', '.cache/**', 'test-results/**', 'coverage/**'] },
+  ...tseslint.configs.strict,
+  {
+    files: ['**/*.{ts,tsx}'],
+    languageOptions: {
+      parserOptions: {
+        projectService: { allowDefaultProject: ['vitest.config.ts', 'server/vite.config.ts', 'demo/vite.config.ts'] },
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+      // An index is checked where it is made, and named by `!` where it is used.
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-extraneous-class': ['error', { allowWithDecorator: true, allowStaticOnly: true }],
+      '@typescript-eslint/no-invalid-void-type': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
+      'no-console': 'error',
+      'max-lines': ['error', { max: 300, skipBlankLines: true }],
+    },
+  },
+  ...Object.entries(packages).flatMap(importRules),
+  { files: ['web/src/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: hooks.configs.recommended.rules },
+);

@@ -1,0 +1,2 @@
+export * from './handbook.js';
+export * from './stores.service.js';

@@ -1,0 +1,3 @@
+export { CastActions } from './cast-actions';
+export { colourToday, isDue, nextOf } from './reading';
+export { stageWords } from './words';

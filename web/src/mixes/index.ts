@@ -1,0 +1,1 @@
+export { resolveMix } from './resolve';

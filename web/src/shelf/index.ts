@@ -1,0 +1,1 @@
+export { groupCasts } from './reading';
