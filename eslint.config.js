@@ -8,7 +8,7 @@ const packages = {
   server: ['contract', 'core'],
   web: ['contract', 'core'],
   demo: ['server', 'contract', 'core'],
-  e2e: [],
+  e2e: ['contract'],
 };
 
 /** Which stages each stage may import, through their index; `shared` folders are open to all. */

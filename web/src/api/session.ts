@@ -11,6 +11,7 @@ import type {
   WorkshopSettings,
 } from '@dewpot/contract';
 import { ask } from './client';
+import { persister } from './query-client';
 
 export const sessionQuery = queryOptions({
   queryKey: ['session'],
@@ -79,8 +80,9 @@ export function useSignOut() {
   return useMutation({
     mutationFn: () => ask<void>('DELETE', 'session'),
     retry: false,
-    onSuccess: () => {
+    onSuccess: async () => {
       client.clear();
+      await persister.removeClient();
       window.location.assign('/');
     },
   });

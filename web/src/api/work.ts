@@ -1,4 +1,4 @@
-import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import { queryOptions, useMutation, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import type {
   LotInput,
   MaterialInput,
@@ -36,27 +36,37 @@ interface Put<T> {
   readonly input: T;
 }
 
-/** A write that leaves the named lists to be read again. */
-function useWrite<Given, Answer>(send: (given: Given) => Promise<Answer>, ...lists: string[]) {
+function useWriteThen<Given, Answer>(
+  send: (given: Given) => Promise<Answer>,
+  then: (client: QueryClient) => Promise<unknown> | void,
+) {
   const client = useQueryClient();
-  return useMutation({
-    mutationFn: send,
-    onSuccess: () => Promise.all(lists.map((list) => client.invalidateQueries({ queryKey: [list] }))),
-  });
+  return useMutation({ mutationFn: send, onSuccess: () => then(client) });
 }
+
+const readAgain = (client: QueryClient, lists: readonly string[]) =>
+  Promise.all(lists.map((list) => client.invalidateQueries({ queryKey: [list] })));
+
+/** A write that is done when the named lists were read again: the screen shows what is saved. */
+const useWrite = <Given, Answer>(send: (given: Given) => Promise<Answer>, ...lists: string[]) =>
+  useWriteThen(send, (client) => readAgain(client, lists));
+
+/** A write after which one leaves the screen: it is done at once, and the lists are read again behind it. */
+const useLast = <Given, Answer>(send: (given: Given) => Promise<Answer>, ...lists: string[]) =>
+  useWriteThen(send, (client) => void readAgain(client, lists));
 
 export const useSaveMould = () =>
   useWrite(({ id, input }: Put<MouldInput>) => ask<MouldView>('PUT', `moulds/${id}`, input), 'moulds');
-export const useRemoveMould = () => useWrite((id: string) => ask<void>('DELETE', `moulds/${id}`), 'moulds');
+export const useRemoveMould = () => useLast((id: string) => ask<void>('DELETE', `moulds/${id}`), 'moulds');
 export const useSaveMix = () =>
   useWrite(({ id, input }: Put<MixInput>) => ask<MixView>('PUT', `mixes/${id}`, input), 'mixes');
-export const useRemoveMix = () => useWrite((id: string) => ask<void>('DELETE', `mixes/${id}`), 'mixes');
+export const useRemoveMix = () => useLast((id: string) => ask<void>('DELETE', `mixes/${id}`), 'mixes');
 export const useSavePour = () =>
   useWrite(({ id, input }: Put<PourInput>) => ask<PourView>('PUT', `pours/${id}`, input), 'pours');
-export const useRemovePour = () => useWrite((id: string) => ask<void>('DELETE', `pours/${id}`), 'pours');
+export const useRemovePour = () => useLast((id: string) => ask<void>('DELETE', `pours/${id}`), 'pours');
 export const useStartPour = () => useWrite((id: string) => ask<PourView>('POST', `pours/${id}/start`), 'pours');
 export const useFinishPour = () =>
-  useWrite(
+  useLast(
     ({ id, input }: Put<PourFinish>) => ask<PourView>('POST', `pours/${id}/finish`, input),
     'pours',
     'casts',

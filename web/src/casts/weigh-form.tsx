@@ -13,8 +13,10 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
   const now = useNow();
   const air = useAir().data?.now;
   const [masses, setMasses] = useState<Record<string, number | undefined>>({});
+  const [missing, setMissing] = useState(false);
   const entered = casts.filter(({ id }) => masses[id] !== undefined);
-  const save = () =>
+  const save = () => {
+    if (entered.length === 0) return setMissing(true);
     record(
       entered.length > 1 ? `${entered.length} weighed.` : 'Weighed.',
       entered.map((cast) => ({
@@ -27,6 +29,7 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
         },
       })),
     );
+  };
   return (
     <form className="space-y-4" onSubmit={(event) => event.preventDefault()}>
       {casts.map((cast, i) => {
@@ -53,12 +56,12 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
           </div>
         );
       })}
-      <button
-        type="submit"
-        disabled={busy || entered.length === 0}
-        className="btn btn-primary h-16 w-full text-lg"
-        onClick={save}
-      >
+      {missing && entered.length === 0 && (
+        <p role="alert" className="text-error">
+          Nothing was weighed yet. Put {casts[0]!.code} on the scale and enter what it shows.
+        </p>
+      )}
+      <button type="submit" disabled={busy} className="btn btn-primary h-16 w-full text-lg" onClick={save}>
         Keep {entered.length > 1 ? 'these weighings' : 'this weighing'}
       </button>
       <p className="quiet text-sm">

@@ -57,7 +57,7 @@ export function PourPage() {
 
 function Missing({ mould, mix }: { mould: boolean; mix: boolean }) {
   return (
-    <Empty title="Not enough to plan with yet">
+    <Empty level="h1" title="Not enough to plan with yet">
       <p>A pour wants a mould, a mix and a scoop that you own.</p>
       <p className="flex flex-wrap justify-center gap-2">
         {mould && (

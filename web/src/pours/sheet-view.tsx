@@ -17,10 +17,10 @@ function Cautions({ sheet, step }: { sheet: Sheet; step: CautionStep }) {
 function Step({ n, title, children }: { n: number; title: string; children: ReactNode }) {
   return (
     <section className="border-base-300 border-t py-3 first:border-0" aria-label={title}>
-      <h3 className="mb-1 text-xl">
+      <h2 className="mb-1 text-xl">
         <span className="quiet mr-2">{n}</span>
         {title}
-      </h3>
+      </h2>
       {children}
     </section>
   );

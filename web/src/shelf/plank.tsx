@@ -37,8 +37,9 @@ function Row({
   const name = `${first.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}, ${codes}`;
   return (
     <g>
-      {casts.map((cast, i) => (
-        <g key={cast.id} transform={`translate(${x + step * (casts.length - 1 - i)} ${y - 2})`}>
+      {/* The foremost stands at the left and is painted last. */}
+      {[...casts.entries()].reverse().map(([i, cast]) => (
+        <g key={cast.id} transform={`translate(${x + step * i} ${y - 2})`}>
           <a
             href={`/casts/${cast.id}`}
             aria-label={`${cast.snapshot.mouldName} ${cast.code}`}

@@ -16,8 +16,8 @@ export function Frame() {
     retry: (failures, error) => !(error instanceof ProblemFailure) && failures < 2,
   });
   if (session.isPending) return <Busy what="your workshop" />;
-  if (!session.data) {
-    const shut = session.error instanceof ProblemFailure && session.error.problem.status === 401;
+  const shut = session.error instanceof ProblemFailure && session.error.problem.status === 401;
+  if (shut || !session.data) {
     return shut ? (
       <>
         <PieceLight />

@@ -100,7 +100,7 @@ export function DataTable<Row extends RowData>({
           <Download size={16} aria-hidden="true" /> CSV
         </button>
       </div>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={name}>
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={`${name}, as a table`}>
         <table className="table-sm table">
           <thead>
             {table.getHeaderGroups().map((group) => (

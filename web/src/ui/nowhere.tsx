@@ -4,7 +4,7 @@ import { Empty } from './states';
 /** An address that leads nowhere. */
 export function Nowhere() {
   return (
-    <Empty title="There is no such place here">
+    <Empty level="h1" title="There is no such place here">
       <p>
         <Link to="/" className="btn btn-primary">
           Back to the shelf

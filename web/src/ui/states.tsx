@@ -11,10 +11,18 @@ export function Busy({ what }: { what: string }) {
 }
 
 /** A screen with nothing on it yet: what to do first. */
-export function Empty({ title, children }: { title: string; children: ReactNode }) {
+export function Empty({
+  title,
+  children,
+  level: Heading = 'h2',
+}: {
+  title: string;
+  children: ReactNode;
+  level?: 'h1' | 'h2';
+}) {
   return (
     <div className="card-slab mx-auto my-8 max-w-xl border-dashed p-8 text-center">
-      <h2 className="mb-2 text-2xl">{title}</h2>
+      <Heading className="mb-2 text-2xl">{title}</Heading>
       <div className="quiet space-y-4">{children}</div>
     </div>
   );

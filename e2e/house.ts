@@ -1,0 +1,131 @@
+import { randomBytes } from 'node:crypto';
+import { expect, test as base, type APIRequestContext, type Page } from '@playwright/test';
+import type { CastView, MaterialView, StoresView } from '@dewpot/contract';
+import { v7 as uuid } from 'uuid';
+
+export { expect };
+export { uuid };
+
+const HOUR = 3_600_000;
+
+/** The tests' base: the address is known once the setup has run. */
+export const test = base.extend({
+  // Playwright reads the names of the fixtures from this pattern.
+  // eslint-disable-next-line no-empty-pattern
+  baseURL: async ({}, use) => {
+    await use(process.env.DEWPOT_URL);
+  },
+});
+
+export interface Account {
+  readonly email: string;
+  readonly passphrase: string;
+}
+
+/** Begins a workshop through the door. */
+export async function beginWorkshop(page: Page, name = 'Quince Yard'): Promise<Account> {
+  const account = { email: `${randomBytes(5).toString('hex')}@example.org`, passphrase: 'a long passphrase' };
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Begin a workshop of my own' }).click();
+  await page.getByLabel('Name of the workshop').fill(name);
+  await page.getByLabel('Your name').fill('Ada');
+  await page.getByLabel('E-mail').fill(account.email);
+  await page.getByLabel(/^Passphrase/).fill(account.passphrase);
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing stands here yet' })).toBeVisible();
+  return account;
+}
+
+export async function enterDemo(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look round the demo workshop' }).click();
+  await expect(page.getByRole('heading', { name: 'The round' })).toBeVisible();
+}
+
+/** A time so many hours ago as the field for it wants it, in the browser's own zone. */
+export function hoursAgo(page: Page, hours: number): Promise<string> {
+  return page.evaluate(
+    (at) => {
+      const when = new Date(at);
+      const pad = (n: number) => String(n).padStart(2, '0');
+      return `${when.getFullYear()}-${pad(when.getMonth() + 1)}-${pad(when.getDate())}T${pad(when.getHours())}:${pad(when.getMinutes())}`;
+    },
+    Date.now() - hours * HOUR,
+  );
+}
+
+export async function moveBack(page: Page, hours: number): Promise<void> {
+  await page.getByRole('button', { name: 'It was earlier' }).click();
+  await page.getByLabel('It happened').fill(await hoursAgo(page, hours));
+}
+
+export async function castsOf(request: APIRequestContext): Promise<CastView[]> {
+  return (await (await request.get('/api/casts')).json()) as CastView[];
+}
+
+const frustum = (bottomDiameter: number, topDiameter: number, height: number) => ({
+  kind: 'round-frustum',
+  bottomDiameter,
+  topDiameter,
+  height,
+});
+
+/** Pots poured so many hours ago, by the API, so that a journey can begin on the shelf. */
+export async function pourPots(request: APIRequestContext, count: number, ago: number): Promise<CastView[]> {
+  const send = async (method: 'put' | 'post', path: string, data: object) => {
+    const answer = await request[method](`/api/${path}`, { data });
+    expect(answer.ok(), `${path}: ${await answer.text()}`).toBe(true);
+  };
+  const { materials } = (await (await request.get('/api/stores')).json()) as StoresView;
+  const find = (name: string) => materials.find((one: MaterialView) => one.name.startsWith(name))!.id;
+  const [mould, mix, scoop, pour] = [uuid(), uuid(), uuid(), uuid()];
+  const core = { name: 'The core', bottom: 18, solid: frustum(124, 160, 162) };
+  await send('put', `moulds/${mould}`, {
+    name: 'Nested pot',
+    stuff: 'rigid',
+    piece: 'pot',
+    shape: { outer: frustum(160, 200, 180), cores: [core], inserts: [] },
+    copies: [{ id: uuid(), mark: 'A' }],
+    version: 0,
+  });
+  await send('put', `mixes/${mix}`, {
+    name: 'Garden grey',
+    by: 'volume',
+    grade: 5,
+    exposure: 'outdoors',
+    packed: false,
+    setting: 'portland',
+    dampDays: 7,
+    colour: '#b3ada1',
+    lines: [
+      { materialId: find('Grey Portland'), parts: 1 },
+      { materialId: find('Sharp sand'), parts: 2.5 },
+    ],
+    version: 0,
+  });
+  await send('put', `stores/scoops/${scoop}`, { name: 'the bean can', volume: 400, version: 0 });
+  await send('put', `pours/${pour}`, {
+    items: [{ mouldId: mould, count }],
+    mixId: mix,
+    grade: 5,
+    spare: 0.05,
+    moisture: {},
+    scoopId: scoop,
+    step: 0.25,
+    temperature: 18,
+    version: 0,
+  });
+  await send('post', `pours/${pour}/finish`, {
+    log: { used: { [find('Grey Portland')]: 4000, [find('Sharp sand')]: 12500 }, tap: 2100, grade: 5, temperature: 18 },
+    casts: Array.from({ length: count }, () => ({ id: uuid(), item: 0 })),
+    pouredAt: Date.now() - ago * HOUR,
+  });
+  return castsOf(request);
+}
+
+/** Tells the API that something happened to a cast so many hours ago. */
+export async function happened(request: APIRequestContext, castId: string, ago: number, event: object): Promise<void> {
+  const data = { id: uuid(), at: Math.round(Date.now() - ago * HOUR), ...event };
+  const answer = await request.post(`/api/casts/${castId}/events`, { data });
+  expect(answer.ok(), await answer.text()).toBe(true);
+}

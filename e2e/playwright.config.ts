@@ -1,0 +1,22 @@
+import { defineConfig } from '@playwright/test';
+
+const root = process.getuid?.() === 0;
+
+/** Journeys in Debian's Chromium against the built application. */
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../test-results',
+  globalSetup: './global-setup.ts',
+  workers: 1,
+  fullyParallel: false,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],
+  use: {
+    actionTimeout: 10_000,
+    viewport: { width: 1280, height: 800 },
+    contextOptions: { reducedMotion: 'reduce' },
+    launchOptions: { executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: root ? ['--no-sandbox'] : [] },
+    screenshot: 'only-on-failure',
+  },
+});

@@ -1,0 +1,95 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { castsOf, enterDemo, expect, test } from './house.js';
+
+/** Every screen of the demo workshop, by name and address. */
+async function screens(page: Page): Promise<readonly (readonly [string, string])[]> {
+  const id = async (path: string) =>
+    ((await (await page.request.get(`/api/${path}`)).json()) as { id: string }[])[0]!.id;
+  const drying = (await castsOf(page.request)).find(({ stage }) => stage === 'drying')!;
+  return [
+    ['shelf', '/'],
+    ['moulds', '/moulds'],
+    ['mould', `/moulds/${await id('moulds')}`],
+    ['mixes', '/mixes'],
+    ['mix', `/mixes/${await id('mixes')}`],
+    ['pours', '/pours'],
+    ['plan', '/pours/new'],
+    ['poured', `/pours/${await id('pours')}`],
+    ['casts', '/casts'],
+    ['cast', `/casts/${drying.id}`],
+    ['stores', '/stores'],
+    ['workshop', '/workshop'],
+    ['nowhere', '/no/such/place'],
+  ];
+}
+
+async function violations(page: Page): Promise<string[]> {
+  const { violations: found } = await new AxeBuilder({ page }).analyze();
+  return found.flatMap(({ id, nodes }) =>
+    nodes.map(({ target, failureSummary }) => `${id} at ${target.join(' ')}: ${failureSummary}`),
+  );
+}
+
+for (const theme of ['limewash', 'lamplight']) {
+  test(`no screen has an accessibility violation in ${theme}, nor an error in its console`, async ({ page }) => {
+    const wrong: string[] = [];
+    page.on('pageerror', ({ message }) => wrong.push(message));
+    page.on('console', (message) => {
+      // The door is tried before it is opened; that answer is a 401 by design.
+      if (message.type() === 'error' && !message.text().includes('401')) wrong.push(message.text());
+    });
+    await page.addInitScript((chosen) => localStorage.setItem('dew-pot-theme', chosen), theme);
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Look round the demo workshop' }).waitFor();
+    expect(await violations(page), 'door').toEqual([]);
+    await enterDemo(page);
+    for (const [name, path] of await screens(page)) {
+      await page.goto(path);
+      await page.waitForLoadState('networkidle');
+      expect(await violations(page), name).toEqual([]);
+    }
+    await page.goto('/');
+    await page
+      .getByRole('button', { name: /^(Weigh|Coat|Lift out|Put out|Uncover): / })
+      .first()
+      .click();
+    expect(await violations(page), 'sheet of an action').toEqual([]);
+    expect(wrong).toEqual([]);
+  });
+}
+
+test('on a phone no screen is wider than the glass, and the bench’s controls are large', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await enterDemo(page);
+  for (const [name, path] of await screens(page)) {
+    await page.goto(path);
+    await page.waitForLoadState('networkidle');
+    const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect(over, name).toBeLessThanOrEqual(0);
+  }
+  await page.goto('/');
+  await page
+    .getByRole('button', { name: /^Weigh: / })
+    .first()
+    .click();
+  const keep = await page.getByRole('button', { name: /^Keep th/ }).boundingBox();
+  expect(keep!.height).toBeGreaterThanOrEqual(56);
+});
+
+test('number keys reach the stations and ? lists them; signing out shuts the door', async ({ page }) => {
+  await enterDemo(page);
+  await page.keyboard.press('2');
+  await expect(page.getByRole('heading', { name: 'Moulds', level: 1 })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Shelf');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+  await page.keyboard.press('1');
+  await expect(page.getByRole('heading', { name: 'The round' })).toBeVisible();
+  await page.getByText('Maud', { exact: true }).click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByRole('button', { name: 'Look round the demo workshop' })).toBeVisible();
+  await page.goto('/stores');
+  await expect(page.getByRole('button', { name: 'Look round the demo workshop' })).toBeVisible();
+});

@@ -1,0 +1,79 @@
+// @ts-check
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { buildStale } from './lib/build.mjs';
+import { ensureChromium } from './lib/chromium.mjs';
+import { ensureNode, ensurePackages } from './lib/packages.mjs';
+import { root } from './lib/paths.mjs';
+import { run, say } from './lib/say.mjs';
+import { startTrial } from './lib/trial.mjs';
+
+const folder = join(root, 'docs/screenshots');
+const TABLE = { width: 1280, height: 800 };
+const BENCH = { width: 390, height: 844 };
+
+/** @typedef {{ name: string, path: string, size?: typeof TABLE, theme?: string }} View */
+
+/** The main views of the demo workshop. @param {(path: string) => Promise<any[]>} list @returns {Promise<View[]>} */
+async function views(list) {
+  const moulds = await list('moulds');
+  const mixes = await list('mixes');
+  const casts = await list('casts');
+  const nested = moulds.find(({ name }) => name.startsWith('Nested'));
+  const grey = mixes.find(({ name }) => name.startsWith('Garden'));
+  const drying = casts
+    .filter(({ stage }) => stage === 'drying')
+    .sort((a, b) => b.life.weighings.length - a.life.weighings.length)[0];
+  const plan = `/pours/new?mould=${nested.id}&mix=${grey.id}`;
+  return [
+    { name: 'shelf', path: '/' },
+    { name: 'shelf-lamplight', path: '/', theme: 'lamplight' },
+    { name: 'shelf-phone', path: '/', size: BENCH },
+    { name: 'moulds', path: '/moulds' },
+    { name: 'mould', path: `/moulds/${nested.id}` },
+    { name: 'mix', path: `/mixes/${grey.id}` },
+    { name: 'sheet', path: plan },
+    { name: 'sheet-phone', path: plan, size: BENCH },
+    { name: 'cast', path: `/casts/${drying.id}` },
+    { name: 'stores', path: '/stores' },
+  ];
+}
+
+async function main() {
+  ensureNode();
+  ensurePackages();
+  const executablePath = ensureChromium();
+  buildStale();
+  mkdirSync(folder, { recursive: true });
+  const trial = await startTrial({ demo: true });
+  const browser = await chromium.launch({ executablePath, args: process.getuid?.() === 0 ? ['--no-sandbox'] : [] });
+  try {
+    const door = await browser.newContext({ baseURL: trial.url });
+    await door.request.post('/api/session/demo');
+    const storageState = await door.storageState();
+    for (const { name, path, size = TABLE, theme = 'limewash' } of await views(async (list) =>
+      (await door.request.get(`/api/${list}`)).json(),
+    )) {
+      const context = await browser.newContext({
+        baseURL: trial.url,
+        viewport: size,
+        storageState,
+        reducedMotion: 'reduce',
+      });
+      const page = await context.newPage();
+      await page.addInitScript((chosen) => localStorage.setItem('dew-pot-theme', chosen), theme);
+      await page.goto(path);
+      await page.waitForLoadState('networkidle');
+      await page.evaluate(() => document.fonts.ready);
+      await page.screenshot({ path: join(folder, `${name}.png`) });
+      await context.close();
+      say(`${name}.png`);
+    }
+  } finally {
+    await browser.close();
+    await trial.stop();
+  }
+}
+
+run(main);

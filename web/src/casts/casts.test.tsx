@@ -1,0 +1,109 @@
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it, vi } from 'vitest';
+import { reckonDryDown } from '@dewpot/core';
+import type { CastDetail } from '@dewpot/contract';
+import { cast, DAY, NOW, renderInside } from '../../test/stand-ins';
+import { unitsOf } from '../ui/units';
+import { LiftOutForm } from './lift-out-form';
+import { lifeOption } from './life-chart-option';
+import { CoatForm } from './coat-form';
+import { WeighForm } from './weigh-form';
+import { tellEvent } from './words';
+
+const units = unitsOf('metric', '€');
+
+describe('lifting out', () => {
+  it('is one tap where it went well', async () => {
+    const record = vi.fn();
+    renderInside(<LiftOutForm casts={[cast('1a'), cast('1b')]} busy={false} record={record} />);
+    await userEvent.click(screen.getByRole('button', { name: 'All out, clean' }));
+    const [said, happened] = record.mock.calls[0] as [string, { event: object }[]];
+    expect(said).toBe('2 lifted out.');
+    expect(happened.map(({ event }) => event)).toEqual(Array(2).fill({ type: 'lifted-out', damage: [] }));
+  });
+  it('takes damage by spot, larger with each tap, then none', async () => {
+    const record = vi.fn();
+    renderInside(<LiftOutForm casts={[cast('1a')]} busy={false} record={record} />);
+    const rim = screen.getByRole('button', { name: /rim/ });
+    await userEvent.click(rim);
+    await userEvent.click(rim);
+    expect(rim).toHaveTextContent('a piece');
+    await userEvent.click(screen.getByText('Had to be fought'));
+    await userEvent.click(screen.getByRole('button', { name: 'Out, with this damage' }));
+    const [, happened] = record.mock.calls[0] as [string, { event: object }[]];
+    expect(happened[0]!.event).toEqual({
+      type: 'lifted-out',
+      damage: [{ spot: 'rim', size: 'piece' }],
+      force: 'fought',
+    });
+    await userEvent.click(rim);
+    await userEvent.click(rim);
+    expect(screen.getByRole('button', { name: 'Out, clean' })).toBeVisible();
+  });
+});
+
+describe('weighing', () => {
+  it('keeps what was entered with the scale’s step, and asks for it where nothing was', async () => {
+    const record = vi.fn();
+    renderInside(<WeighForm casts={[cast('1a'), cast('1b')]} busy={false} record={record} />, { scaleStep: 2 });
+    await userEvent.click(screen.getByRole('button', { name: /^Keep/ }));
+    expect(screen.getByRole('alert')).toHaveTextContent('Put 1a on the scale');
+    await userEvent.type(screen.getByLabelText('Mass of 1b'), '4.2 kg');
+    await userEvent.click(screen.getByRole('button', { name: 'Keep this weighing' }));
+    const [, happened] = record.mock.calls[0] as [string, { cast: { code: string }; event: object }[]];
+    expect(happened).toHaveLength(1);
+    expect(happened[0]!.cast.code).toBe('1b');
+    expect(happened[0]!.event).toEqual({ type: 'weighed', mass: 4200, step: 2 });
+  });
+});
+
+describe('coating', () => {
+  it('of a piece that may still be damp is refused with the reason, unless one gives one’s own', async () => {
+    const record = vi.fn();
+    renderInside(<CoatForm casts={[cast('1a')]} busy={false} record={record} />);
+    expect(screen.getByRole('alert')).toHaveTextContent('It has not been weighed yet');
+    const button = screen.getByRole('button', { name: 'Coat against the advice' });
+    expect(button).toBeDisabled();
+    await userEvent.type(screen.getByLabelText(/all the same/), 'only a test piece');
+    await userEvent.click(button);
+    const [, happened] = record.mock.calls[0] as [string, { event: object }[]];
+    expect(happened[0]!.event).toMatchObject({ sealer: 'penetrating', overruled: 'only a test piece' });
+  });
+});
+
+describe('a cast’s life', () => {
+  const weighings = [0.6, 0.24, 0.09].map((water, i) => ({ hour: 240 + i * 48, mass: 4100 + 300 * water, step: 1 }));
+  const base = cast('1a');
+  const life = { ...base.life, pouredAt: NOW - 20 * DAY, weighings, weighedAt: NOW - 6 * DAY };
+  const detail: CastDetail = {
+    ...base,
+    life,
+    events: [
+      { id: 'a', at: life.pouredAt, type: 'poured' },
+      {
+        id: 'b',
+        at: life.pouredAt + DAY,
+        type: 'lifted-out',
+        damage: [{ spot: 'rim', size: 'chip' }],
+        force: 'tapped',
+      },
+    ],
+    dryDown: reckonDryDown(weighings, base.expected, 'portland'),
+  };
+  it('draws what was and what is forecast as two lines that meet, and each weighing as a point', () => {
+    const temperatures = [{ hour: 0, temperature: 20 }];
+    const option = lifeOption({ cast: detail, temperatures, now: NOW, units }) as {
+      series: { name: string; data: [number, number][] }[];
+    };
+    const [was, willBe] = option.series;
+    expect(was!.data.at(-1)).toEqual(willBe!.data[0]);
+    expect(was!.data.at(-1)![0]).toBeLessThanOrEqual(NOW);
+    expect(willBe!.data.at(-1)![0]).toBeGreaterThan(NOW);
+    expect(option.series.find(({ name }) => name === 'Weighed')!.data).toHaveLength(3);
+  });
+  it('is told in words', () => {
+    expect(tellEvent(detail.events[1]!, units)).toBe('Lifted out with a chip at the rim; it wanted tapping');
+    expect(tellEvent({ id: 'c', at: 0, type: 'weighed', mass: 4127, step: 1 }, units)).toBe('Weighed 4127 g');
+  });
+});

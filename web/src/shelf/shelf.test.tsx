@@ -1,0 +1,82 @@
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it, vi } from 'vitest';
+import type { AirView, CastView } from '@dewpot/contract';
+import { cast, DAY, HOUR, NOW, renderInside } from '../../test/stand-ins';
+import { colourToday } from '../casts';
+import { layoutPlank, lineHeight, shelfScale } from './layout';
+import { groupCasts } from './reading';
+import { Round } from './round';
+
+const air: AirView = { station: 's', now: { at: NOW, temperature: 20, humidity: 0.6, wind: 5 }, past: [], ahead: [] };
+const group = (casts: CastView[]) => groupCasts(casts, air, NOW);
+
+describe('the shelf', () => {
+  it('stands like casts of a pour together, on the plank of their stage; those out or broken are gone', () => {
+    const groups = group([
+      cast('1a'),
+      cast('1b'),
+      cast('1c', { stage: 'out' }),
+      cast('2a', { stage: 'broken' }),
+      cast('3a', { dry: { dryEnough: true, missing: [] } }),
+      cast('4a', { stage: 'setting', life: { ...cast('4a').life, stage: 'setting', pouredAt: NOW - HOUR } }),
+    ]);
+    expect(groups.map(({ plank, casts }) => [plank, casts.map(({ code }) => code).join(' ')])).toEqual([
+      ['drying', '1a 1b'],
+      ['ready', '3a'],
+      ['setting', '4a'],
+    ]);
+    expect(groups.map(({ due }) => due)).toEqual([true, true, false]);
+  });
+
+  it('draws a wet piece darker than the same one dry', () => {
+    const wet = cast('1a', { stage: 'damp', life: { ...cast('1a').life, stage: 'damp' } });
+    const dry = cast('1b', { life: { ...cast('1b').life, uncoveredAt: NOW - 200 * DAY, pouredAt: NOW - 210 * DAY } });
+    const light = (colour: string) => parseInt(colour.slice(1, 3), 16);
+    expect(light(colourToday(wet, NOW))).toBeLessThan(light(colourToday(dry, NOW)) - 20);
+    expect(Math.abs(light(colourToday(dry, NOW)) - 0xb3)).toBeLessThan(3);
+  });
+
+  it('breaks a full plank into lines, without overlap, and shrinks all planks to one scale that fits', () => {
+    const many = group(Array.from({ length: 14 }, (_, i) => cast(`${i + 1}a`)));
+    const lines = layoutPlank(many, 800, 0.46);
+    expect(lines.length).toBeGreaterThan(1);
+    for (const line of lines) {
+      for (const [i, placed] of line.entries()) {
+        const before = line[i - 1];
+        if (before) expect(placed.x).toBeGreaterThan(before.x + before.width * 0.6);
+        expect(placed.x + placed.width / 2).toBeLessThanOrEqual(800);
+      }
+    }
+    const few = [many.slice(0, 5), [], [], [], []];
+    const scale = shelfScale(few, { width: 800, height: 700 });
+    expect(scale).toBeLessThan(0.48);
+    expect(layoutPlank(few[0]!, 800, scale)).toHaveLength(1);
+    const heights = few.map((groups) => lineHeight(layoutPlank(groups, 800, scale)[0] ?? [], 800, scale, true).height);
+    expect(heights.reduce((sum, height) => sum + height, 0)).toBeLessThanOrEqual(700);
+  });
+});
+
+describe('the round', () => {
+  it('is grouped by place, what is due first, and each line does its stroke', async () => {
+    const at = (place: string) => ({ ...cast('1a').snapshot, place });
+    const later = { ...cast('2a').life, weighings: [], weighedAt: NOW - 2 * HOUR };
+    const groups = group([
+      cast('2a', { snapshot: at('the sill'), life: later }),
+      cast('1a', { snapshot: at('the yard') }),
+    ]);
+    const onDo = vi.fn();
+    renderInside(<Round groups={groups} now={NOW} onDo={onDo} />);
+    expect(screen.getAllByRole('heading').map(({ textContent }) => textContent)).toEqual([
+      'At the yard',
+      'At the sill',
+    ]);
+    await userEvent.click(screen.getByRole('button', { name: 'Weigh: Nested pot 1a' }));
+    expect(onDo).toHaveBeenCalledWith(expect.objectContaining({ casts: [expect.objectContaining({ code: '1a' })] }));
+  });
+
+  it('with nothing to do says so', () => {
+    renderInside(<Round groups={[]} now={NOW} onDo={() => undefined} />);
+    expect(screen.getByText(/Nothing wants doing/)).toBeVisible();
+  });
+});

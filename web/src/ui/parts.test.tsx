@@ -1,0 +1,90 @@
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { computed, figure, line } from '@dewpot/core';
+import { HOUR, NOW, renderInside } from '../../test/stand-ins';
+import { DataTable, type TableColumn } from './data-table';
+import { BigFigure } from './reckoning';
+import { sayDay, saySpan, sayWhen } from './say-when';
+import { ScoopTally } from './scoop-tally';
+import { windowInWords } from './window-band';
+
+describe('the scoop tally', () => {
+  it('draws whole and part scoops, and is tapped off and back', async () => {
+    renderInside(<ScoopTally name="sharp sand" count={2.5} tappable />);
+    const scoops = screen.getAllByRole('button');
+    expect(scoops).toHaveLength(3);
+    expect(scoops[2]).toHaveAccessibleName('Scoop 3 of sharp sand, ½ full');
+    await userEvent.click(scoops[1]!);
+    expect(screen.getByRole('group')).toHaveAccessibleName('sharp sand: 2 of 3 scoops in');
+    await userEvent.click(scoops[1]!);
+    expect(screen.getByRole('group')).toHaveAccessibleName('sharp sand: 1 of 3 scoops in');
+  });
+});
+
+describe('a figure', () => {
+  const volume = figure(2014.89, 'mL', computed, [line('Outer mould', 4599.29, 'mL'), line('It holds', 2014.89, 'mL')]);
+  it('is large, with its reckoning beneath it', async () => {
+    renderInside(<BigFigure label="It holds" figure={volume} />);
+    expect(screen.getByText('2.01')).toBeVisible();
+    expect(screen.getByText('4.60 L')).not.toBeVisible();
+    await userEvent.click(screen.getByText('Where does this come from?'));
+    expect(screen.getByText('4.60 L')).toBeVisible();
+    expect(screen.getByText(/reckoned from your measurements/)).toBeVisible();
+  });
+  it('is told in US customary units where the workshop has them', () => {
+    renderInside(<BigFigure label="It holds" figure={volume} />, { units: 'us' });
+    expect(screen.getByText('fl oz')).toBeVisible();
+  });
+});
+
+describe('a window', () => {
+  const window = { stroke: 'Lift out', early: NOW + HOUR, good: NOW + 3 * HOUR, late: NOW + 9 * HOUR } as const;
+  it.each([
+    [0, /^from today/],
+    [2, /^early still; good today/],
+    [4, /^good now, until today/],
+    [10, /^late since today/],
+  ])('at %d h says %s', (hours, said) => {
+    expect(windowInWords(window, NOW + hours * HOUR)).toMatch(said);
+  });
+});
+
+describe('times', () => {
+  it('are said as people say them', () => {
+    const noon = new Date(2026, 4, 20, 12).getTime();
+    const at = (day: number, hour: number) => new Date(2026, 4, day, hour).getTime();
+    expect(sayWhen(at(21, 16), noon)).toBe('tomorrow 16:00');
+    expect(sayWhen(at(22, 9), noon)).toBe('Fri 09:00');
+    expect(sayWhen(at(19, 9), noon)).toBe('yesterday 09:00');
+    expect(sayDay(at(23, 9), noon)).toBe('Saturday');
+    expect([saySpan(40 * 60_000), saySpan(5 * HOUR), saySpan(50 * HOUR)]).toEqual(['40 min', '5 h', '2 days']);
+  });
+});
+
+describe('a table', () => {
+  const rows = [
+    { code: '2a', mass: 900 },
+    { code: '10a', mass: 1200 },
+  ];
+  const columns: TableColumn<(typeof rows)[number]>[] = [
+    { id: 'code', title: 'Code', value: ({ code }) => code },
+    { id: 'mass', title: 'Mass', value: ({ mass }) => mass, right: true },
+  ];
+  const codes = () =>
+    screen
+      .getAllByRole('row')
+      .slice(1)
+      .map((row) => row.firstChild?.textContent);
+  it('sorts by its heads and shows only rows with a word', async () => {
+    renderInside(<DataTable name="Casts" rows={rows} columns={columns} empty="None." />);
+    await userEvent.click(screen.getByRole('button', { name: 'Mass' }));
+    expect(codes()).toEqual(['10a', '2a']);
+    await userEvent.click(screen.getByRole('button', { name: 'Mass' }));
+    expect(codes()).toEqual(['2a', '10a']);
+    await userEvent.type(screen.getByRole('searchbox'), '10a');
+    expect(codes()).toEqual(['10a']);
+    await userEvent.type(screen.getByRole('searchbox'), 'zz');
+    expect(screen.getByText('None.')).toBeVisible();
+  });
+});
