@@ -11,7 +11,6 @@ const HOUR = 3_600_000;
 /** The tests' base: the address is known once the setup has run. */
 export const test = base.extend({
   // Playwright reads the names of the fixtures from this pattern.
-  // eslint-disable-next-line no-empty-pattern
   baseURL: async ({}, use) => {
     await use(process.env.DEWPOT_URL);
   },

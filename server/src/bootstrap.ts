@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Logger } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import compression from 'compression';
 import cookieParser from 'cookie-parser';
 import type { NextFunction, Response } from 'express';
 import helmet from 'helmet';
@@ -54,6 +55,7 @@ export async function createServer(config: ServerConfig, quiet = false): Promise
   app.use(logRequests(new Logger('Request')));
   app.use(security);
   app.useBodyParser('json', { limit: MOST_BODY });
+  app.use(compression());
   app.use(cookieParser());
   app.useGlobalPipes(validation);
   serveOpenApi(app);

@@ -74,7 +74,15 @@ function bodyFor(path: string, keys: Keys): object {
 }
 
 async function snapshot(agent: Awaited<ReturnType<typeof newWorkshop>>): Promise<unknown[]> {
-  const paths = ['/api/people', '/api/moulds', '/api/mixes', '/api/stores', '/api/pours', '/api/casts?all=1', '/api/session'];
+  const paths = [
+    '/api/people',
+    '/api/moulds',
+    '/api/mixes',
+    '/api/stores',
+    '/api/pours',
+    '/api/casts?all=1',
+    '/api/session',
+  ];
   return Promise.all(paths.map(async (path) => (await agent.get(path).expect(200)).body as unknown));
 }
 

@@ -1,9 +1,9 @@
-import { useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { shelfQuery } from '../api/casts';
 import { useAir } from '../api/session';
-import { CastActions } from '../casts';
+import { CastActions, fetchActionsAhead } from '../casts';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useWidth } from '../ui/use-width';
@@ -19,6 +19,7 @@ export function ShelfPage() {
   const air = useAir().data;
   const now = useNow();
   const [doing, setDoing] = useState<Group>();
+  useEffect(fetchActionsAhead, []);
   const groups = useMemo(() => groupCasts(shelf.data ?? [], air, now), [shelf.data, air, now]);
   if (shelf.isPending) return <Busy what="the shelf" />;
   if (shelf.isError && !shelf.data) return <Failure error={shelf.error} />;
@@ -37,7 +38,11 @@ export function ShelfPage() {
           </div>
         )}
       </aside>
-      {doing && <CastActions casts={doing.casts} stroke={doing.window?.stroke} onClose={() => setDoing(undefined)} />}
+      {doing && (
+        <Suspense>
+          <CastActions casts={doing.casts} stroke={doing.window?.stroke} onClose={() => setDoing(undefined)} />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -1,0 +1,243 @@
+// @ts-check
+import { spawn, spawnSync } from 'node:child_process';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { chromium } from '@playwright/test';
+import { buildStale } from './lib/build.mjs';
+import { ensureChromium } from './lib/chromium.mjs';
+import { ensureNode, ensurePackages } from './lib/packages.mjs';
+import { root } from './lib/paths.mjs';
+import { freePort } from './lib/postgres.mjs';
+import { run, say } from './lib/say.mjs';
+import { startTrial } from './lib/trial.mjs';
+
+/** @type {{ what: string, value: string, aim: string }[]} */
+const rows = [];
+const note = (/** @type {string} */ what, /** @type {string} */ value, aim = '') => {
+  rows.push({ what, value, aim });
+  say(`${what}: ${value}${aim && ` (aim: ${aim})`}`);
+};
+
+/** Seconds from the command to the line that says it is ready. @param {string} folder @param {string} data @param {number} port @returns {Promise<number>} */
+function startTime(folder, data, port) {
+  const begun = performance.now();
+  const child = spawn(process.execPath, ['scripts/start.mjs', '--data', data, '--port', String(port)], {
+    cwd: folder,
+    env: { ...process.env, DEWPOT_QUIET: '1' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  let seconds = NaN;
+  child.stdout.on('data', (chunk) => {
+    if (!String(chunk).includes('is ready')) return;
+    seconds = (performance.now() - begun) / 1000;
+    child.kill('SIGINT');
+  });
+  return new Promise((done) => child.once('exit', () => done(seconds)));
+}
+
+/** A fresh copy of the sources is started twice: all set-up, then none. */
+async function starts() {
+  const parent = mkdtempSync(join(tmpdir(), 'dewpot-bench-'));
+  const folder = join(parent, 'dew-pot');
+  try {
+    cpSync(root, folder, {
+      recursive: true,
+      filter: (path) => !/node_modules|\/dist(\/|$)|\/\.git(\/|$)|test-results/.test(path),
+    });
+    const port = await freePort();
+    note(
+      'Fresh start, packages and builds included',
+      `${(await startTime(folder, join(parent, 'data'), port)).toFixed(0)} s`,
+    );
+    note('Second start', `${(await startTime(folder, join(parent, 'data'), port)).toFixed(1)} s`, 'seconds');
+  } finally {
+    rmSync(parent, { recursive: true, force: true });
+  }
+}
+
+/** Milliseconds of the middle run of nine. @param {() => unknown} work */
+function middle(work) {
+  const times = Array.from({ length: 9 }, () => {
+    const begun = performance.now();
+    work();
+    return performance.now() - begun;
+  });
+  return times.sort((a, b) => a - b)[4] ?? NaN;
+}
+
+const frustum = (
+  /** @type {number} */ bottomDiameter,
+  /** @type {number} */ topDiameter,
+  /** @type {number} */ height,
+) => /** @type {const} */ ({ kind: 'round-frustum', bottomDiameter, topDiameter, height });
+
+const shape = {
+  outer: frustum(160, 200, 180),
+  cores: [{ name: 'The core', bottom: 18, solid: frustum(124, 160, 162) }],
+  inserts: [{ name: 'The drain plug', bottom: 0, solid: frustum(19, 19, 18) }],
+};
+
+/** The sheet of a pour of thirty unlike moulds, reckoned as the screen does at each change. */
+async function plan() {
+  spawnSync(join(root, 'node_modules/.bin/tsc'), ['-b'], { cwd: root, stdio: 'inherit' });
+  const { handbookMaterial, reckonSheet } = await import('../core/dist/index.js');
+  const material = (/** @type {string} */ key) => ({ ...handbookMaterial(key), id: key });
+  const items = Array.from({ length: 30 }, (_, i) => ({
+    mouldId: String(i),
+    name: `Mould ${i}`,
+    shape: { ...shape, outer: frustum(160, 200 + i, 180) },
+    piece: /** @type {const} */ ('pot'),
+    count: 1,
+  }));
+  const lines = [
+    { material: material('grey-cement'), parts: 1 },
+    { material: material('sharp-sand'), parts: 2.5 },
+  ];
+  const pour = /** @type {const} */ ({
+    items,
+    mix: { lines, by: 'volume', grade: 5, exposure: 'outdoors' },
+    setting: 'portland',
+    spare: 0.05,
+    moisture: { 'sharp-sand': 0.05 },
+    scoop: { id: 'can', name: 'the can', volume: 400 },
+    step: 0.25,
+    bucket: 14000,
+    temperature: 18,
+    conditions: { dampDays: 7 },
+    lots: [],
+    liftLimit: 25000,
+  });
+  note('Plan of a pour of 30 moulds', `${middle(() => reckonSheet(pour)).toFixed(1)} ms`);
+}
+
+/** First load of the shelf: what of JavaScript crosses the wire. @param {import('@playwright/test').BrowserContext} context */
+async function firstLoad(context) {
+  const page = await context.newPage();
+  /** @type {Promise<number>[]} */
+  const sizes = [];
+  page.on('response', (response) => {
+    if (response.url().endsWith('.js')) sizes.push(response.body().then((body) => gzipSync(body).length));
+  });
+  const begun = performance.now();
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'The round' }).waitFor();
+  const seen = performance.now() - begun;
+  await page.waitForLoadState('networkidle');
+  const bytes = (await Promise.all(sizes)).reduce((sum, size) => sum + size, 0);
+  note('First load of the shelf, JavaScript', `${(bytes / 1000).toFixed(0)} kB gzip`, 'under 170 kB');
+  note('First load of the shelf, to the round', `${seen.toFixed(0)} ms`);
+  await page.close();
+}
+
+/** A workshop with 300 casts on its shelf. @param {import('@playwright/test').APIRequestContext} request */
+async function fillShelf(request) {
+  const { randomUUID } = await import('node:crypto');
+  const email = `${randomUUID()}@example.org`;
+  await request.post('/api/workshops', {
+    data: { workshop: 'Full shelf', name: 'Ada', email, passphrase: 'a long passphrase' },
+  });
+  const { materials, scoops } = await (await request.get('/api/stores')).json();
+  const id = (/** @type {string} */ name) =>
+    materials.find((/** @type {{ name: string }} */ one) => one.name.startsWith(name)).id;
+  const [cement, sand] = [id('Grey Portland'), id('Sharp sand')];
+  const [mould, mix] = [randomUUID(), randomUUID()];
+  const lines = [
+    { materialId: cement, parts: 1 },
+    { materialId: sand, parts: 2.5 },
+  ];
+  await request.put(`/api/moulds/${mould}`, {
+    data: { name: 'Pot', stuff: 'rigid', piece: 'pot', shape, copies: [], version: 0 },
+  });
+  await request.put(`/api/mixes/${mix}`, {
+    data: {
+      name: 'Grey',
+      by: 'volume',
+      grade: 5,
+      exposure: 'outdoors',
+      packed: false,
+      setting: 'portland',
+      dampDays: 7,
+      colour: '#b3ada1',
+      lines,
+      version: 0,
+    },
+  });
+  for (let n = 0; n < 60; n++) {
+    const pour = randomUUID();
+    await request.put(`/api/pours/${pour}`, {
+      data: {
+        items: [{ mouldId: mould, count: 5 }],
+        mixId: mix,
+        grade: 5,
+        spare: 0.05,
+        moisture: {},
+        scoopId: scoops[0].id,
+        step: 0.25,
+        temperature: 18,
+        version: 0,
+      },
+    });
+    await request.post(`/api/pours/${pour}/finish`, {
+      data: {
+        log: { used: { [cement]: 5000, [sand]: 15000 }, tap: 2600, grade: 5, temperature: 18 },
+        casts: Array.from({ length: 5 }, () => ({ id: randomUUID(), item: 0 })),
+        pouredAt: Date.now() - n * 3_600_000,
+      },
+    });
+  }
+}
+
+/** Longest time between two frames while the full shelf is scrolled from end to end. @param {import('@playwright/test').BrowserContext} context */
+async function scroll(context) {
+  await fillShelf(context.request);
+  const page = await context.newPage();
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'The round' }).waitFor();
+  await page.waitForLoadState('networkidle');
+  const frames = await page.evaluate(async () => {
+    /** @type {number[]} */
+    const gaps = [];
+    const end = document.documentElement.scrollHeight - window.innerHeight;
+    let last = performance.now();
+    for (let y = 0; y <= end; y += 60) {
+      window.scrollTo(0, y);
+      await new Promise(requestAnimationFrame);
+      gaps.push(performance.now() - last);
+      last = performance.now();
+    }
+    return gaps.slice(2);
+  });
+  const sorted = frames.toSorted((a, b) => a - b);
+  note(
+    'Shelf with 300 casts, longest frame while scrolling',
+    `${(sorted.at(-1) ?? NaN).toFixed(0)} ms of ${frames.length} frames`,
+    'under 50 ms',
+  );
+  await page.close();
+}
+
+async function main() {
+  ensureNode();
+  ensurePackages();
+  const executablePath = ensureChromium();
+  buildStale();
+  await plan();
+  const trial = await startTrial({ demo: true });
+  const browser = await chromium.launch({ executablePath, args: process.getuid?.() === 0 ? ['--no-sandbox'] : [] });
+  try {
+    const demo = await browser.newContext({ baseURL: trial.url, viewport: { width: 1280, height: 800 } });
+    await demo.request.post('/api/session/demo');
+    await firstLoad(demo);
+    const full = await browser.newContext({ baseURL: trial.url, viewport: { width: 1280, height: 800 } });
+    await scroll(full);
+  } finally {
+    await browser.close();
+    await trial.stop();
+  }
+  await starts();
+  say(`\n${rows.map(({ what, value, aim }) => `| ${what} | ${value} | ${aim} |`).join('\n')}`);
+}
+
+run(main);
