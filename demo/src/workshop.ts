@@ -43,7 +43,7 @@ export const moulds: readonly DemoMould[] = [
     name: 'Nested pail pot',
     stuff: 'rigid',
     piece: 'pot',
-    copies: 2,
+    copies: 3,
     shape: shape([160, 200, 180], { core: [124, 160, 162], base: 18, plug: 19 }),
   },
   {

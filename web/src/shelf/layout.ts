@@ -22,7 +22,7 @@ const GAP = 26;
 const MARGIN = 22;
 /** Width from which the planks' names stand in a gutter at their left; below it they stand above. */
 const WIDE = 600;
-const GUTTER = 118;
+const GUTTER = 132;
 const NAME_ABOVE = 22;
 const OVERHEAD = 13;
 const BELOW = 13;

@@ -22,7 +22,7 @@ export function Choice<T extends string | number>({
         {options.map((option) => (
           <label
             key={option.value}
-            className={`chamfer has-focus-visible:outline-secondary flex min-h-12 cursor-pointer items-center px-3 text-sm has-focus-visible:outline-3 has-focus-visible:-outline-offset-3 ${value === option.value ? 'bg-neutral text-neutral-content font-semibold' : 'bg-base-300/60'}`}
+            className={`chamfer has-focus-visible:outline-secondary flex min-h-12 cursor-pointer items-center px-2.5 py-1 text-sm leading-tight has-focus-visible:outline-3 has-focus-visible:-outline-offset-3 ${value === option.value ? 'bg-neutral text-neutral-content font-semibold' : 'bg-base-300/60'}`}
           >
             <input
               type="radio"
