@@ -10,7 +10,7 @@ export const DAY = 24 * HOUR;
 /** A fixed time: no test depends on today's date. */
 export const NOW = Date.UTC(2026, 4, 20, 9);
 
-const session: SessionView = {
+export const session: SessionView = {
   person: { id: 'p', name: 'Ada' },
   workshop: {
     id: 'w',

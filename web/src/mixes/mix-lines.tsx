@@ -42,7 +42,7 @@ export function MixLines({
                   aria-label={`Parts of ${name(line.materialId)}`}
                   aria-invalid={wrong !== undefined}
                   className={`input input-bordered numeral h-12 w-full text-xl ${wrong ? 'input-error' : ''}`}
-                  defaultValue={line.parts}
+                  defaultValue={Number.isFinite(line.parts) ? line.parts : ''}
                   onChange={(event) => replace(i, { parts: event.target.valueAsNumber })}
                 />
                 <span>{name(line.materialId)}</span>

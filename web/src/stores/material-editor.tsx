@@ -52,7 +52,8 @@ export function MaterialEditor({ material, onClose }: { material: MaterialView |
   const save = useSaveStore();
   const remove = useRemoveStore();
   const [id] = useState(() => material?.id ?? uuid());
-  const [draft, setDraft] = useState<MaterialInput>(() => (material ? inputOf(material) : blank));
+  const first = material ? inputOf(material) : blank;
+  const [draft, setDraft] = useState<MaterialInput>(first);
   const [tried, setTried] = useState(false);
   const set = (part: Partial<MaterialInput>) => setDraft({ ...draft, ...part });
   const keep = () => {
@@ -95,7 +96,7 @@ export function MaterialEditor({ material, onClose }: { material: MaterialView |
             type="number"
             step="any"
             min="0"
-            defaultValue={draft[size]}
+            defaultValue={first[size]}
             error={tried && !Number.isFinite(draft[size]) ? 'Enter a number.' : undefined}
             onChange={(event) => set({ [size]: event.target.valueAsNumber })}
           />

@@ -1,0 +1,74 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { MouldsService, PoursService, Rows, Sessions, CastsService, StoresService } from '@dewpot/server';
+import type { CastView } from '@dewpot/contract';
+import { startServer, type Harness } from '../../server/test/harness.js';
+import { fillDemo } from './fill.js';
+import { stream } from './random.js';
+import { season } from './season.js';
+
+/** A fixed day in autumn: the season before it is the same at each run. */
+const NOW = Date.UTC(2026, 9, 14, 10);
+
+let harness: Harness;
+let casts: CastView[];
+beforeAll(async () => {
+  harness = await startServer();
+  await fillDemo(harness.app, NOW);
+  casts = await inDemo(() => harness.app.get(CastsService).list(true));
+});
+afterAll(() => harness.close());
+
+async function inDemo<T>(work: () => Promise<T>): Promise<T> {
+  const door = await harness.app.get(Sessions).demoDoor();
+  return harness.app.get(Rows).inWorkshop(door!.workshop_id, work);
+}
+
+describe('the demo workshop', () => {
+  it('has casts standing in every stage, and some that went out', () => {
+    const stages = new Set(casts.map(({ stage }) => stage));
+    for (const stage of ['setting', 'damp', 'drying', 'sealed', 'out']) expect(stages, stage).toContain(stage);
+    expect(casts.some(({ stage, dry }) => stage === 'drying' && dry.dryEnough)).toBe(true);
+  });
+
+  it('has variety: clean casts and hurt ones, covers and places, pieces weighed and bubbles graded', () => {
+    const lifted = casts.filter(({ life }) => life.liftedAt !== undefined);
+    expect(lifted.some(({ life }) => life.damage.length > 0)).toBe(true);
+    expect(lifted.filter(({ life }) => life.damage.length === 0).length).toBeGreaterThan(lifted.length / 2);
+    expect(new Set(casts.map(({ snapshot }) => snapshot.cover)).size).toBeGreaterThan(2);
+    expect(new Set(casts.map(({ snapshot }) => snapshot.place)).size).toBeGreaterThan(2);
+    expect(casts.some(({ life }) => life.weighings.length >= 3)).toBe(true);
+  });
+
+  it('never has anything happen after its own present, nor a coat that the gate refused', async () => {
+    for (const { id } of casts.slice(-12)) {
+      const { events } = await inDemo(() => harness.app.get(CastsService).detail(id));
+      for (const event of events) {
+        expect(event.at).toBeLessThanOrEqual(NOW);
+        if (event.type === 'coated') expect(event.overruled).toBeUndefined();
+        if (event.type === 'lifted-out') expect(event.equivalentAge).toBeGreaterThan(5);
+      }
+    }
+  });
+
+  it('keeps its stores, its moulds’ cycles and its pours in step', async () => {
+    const [stores, moulds, pours] = await inDemo(async () => [
+      await harness.app.get(StoresService).all(),
+      await harness.app.get(MouldsService).all(),
+      await harness.app.get(PoursService).all(),
+    ]);
+    expect(stores.lots.length).toBeGreaterThan(5);
+    expect(pours).toHaveLength(season.length);
+    const cycles = moulds.flatMap(({ copies }) => copies).reduce((sum, copy) => sum + copy.cycles, 0);
+    expect(cycles).toBe(casts.length);
+    expect(pours.every(({ status, log }) => status === 'finished' && log !== undefined)).toBe(true);
+  });
+
+  it('is drawn from a stream that is the same for the same seed', () => {
+    const [one, other] = [stream(5), stream(5)];
+    const numbers = Array.from({ length: 50 }, () => one());
+    expect(Array.from({ length: 50 }, () => other())).toEqual(numbers);
+    expect(Math.min(...numbers)).toBeGreaterThanOrEqual(0);
+    expect(Math.max(...numbers)).toBeLessThan(1);
+    expect(stream(6)()).not.toBe(numbers[0]);
+  });
+});

@@ -1,0 +1,144 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { plannedLog, reckonSheet } from '@dewpot/core';
+import type { PourView } from '@dewpot/contract';
+import { fakeServer, mix, mould, renderScreen, stores } from '../../test/fake-server';
+import { NOW, session } from '../../test/stand-ins';
+import { planOf, sheetOf } from './plan';
+import { PourPage } from './pour-page';
+import { PoursPage } from './pours-page';
+
+const input = {
+  items: [{ mouldId: 'm', count: 3 }],
+  mixId: 'x',
+  grade: 5,
+  spare: 0.05,
+  moisture: {},
+  scoopId: 'can',
+  step: 0.25,
+  temperature: 18,
+} as const;
+const sources = { moulds: [mould], mixes: [mix], stores, workshop: session.workshop };
+const plan = planOf({ ...input, items: [...input.items], version: 0 }, sources)!;
+const started: PourView = {
+  id: 'q',
+  number: 7,
+  version: 2,
+  status: 'started',
+  input: { ...input, items: [...input.items] },
+  plan,
+  mixName: 'Garden grey',
+  startedAt: NOW,
+};
+
+const open = (at: string) => renderScreen(<PourPage />, at, '/pours/:id');
+const scoops = (name: string) =>
+  screen.getByRole('img', { name: new RegExp(`scoops of ${name}$`) }).getAttribute('aria-label');
+
+describe('a plan from what was chosen', () => {
+  it('is none while mix or scoop are not there, and tells what is wrong by field', () => {
+    expect(planOf({ ...input, items: [], mixId: 'no', version: 0 }, sources)).toBeUndefined();
+    expect(planOf({ ...input, items: [], scoopId: 'no', version: 0 }, sources)).toBeUndefined();
+    expect(sheetOf({ ...plan, items: [] }).issues?.map(({ field }) => field)).toEqual(['items']);
+    expect(sheetOf(plan).sheet?.pieces[0]?.count).toBe(3);
+  });
+});
+
+describe('planning', () => {
+  it('begins with as many as there are copies, and tells more scoops for more moulds', async () => {
+    fakeServer();
+    open('/pours/new');
+    expect(await screen.findByLabelText('How many of Nested pot')).toHaveValue(3);
+    expect(scoops('Grey Portland cement')).toBe('6 scoops of Grey Portland cement');
+    await userEvent.click(screen.getByRole('button', { name: 'One Nested pot less' }));
+    expect(scoops('Grey Portland cement')).toBe('4 scoops of Grey Portland cement');
+  });
+
+  it('takes more scoops of damp sand, and less water from the tap', async () => {
+    fakeServer();
+    open('/pours/new');
+    const dry = await screen.findByRole('img', { name: /^Water: / });
+    const first = dry.getAttribute('aria-label');
+    expect(scoops('Sharp sand')).toBe('14¾ scoops of Sharp sand');
+    await userEvent.click(screen.getByText('Holds a lump'));
+    expect(scoops('Sharp sand')).toBe('17¾ scoops of Sharp sand');
+    expect(screen.getByRole('img', { name: /^Water: / }).getAttribute('aria-label')).not.toBe(first);
+    expect(screen.getByText(/damp materials bring/)).toBeVisible();
+  });
+
+  it('shows the caution at its step and says what the store lacks', async () => {
+    fakeServer({ stores: { ...stores, lots: [{ ...stores.lots[0]!, left: 100 }] } });
+    open('/pours/new');
+    const measure = await screen.findByRole('region', { name: /^Measure, with the bean can/ });
+    expect(measure).toHaveTextContent('wear a fitted respirator');
+    expect(screen.getByText(/Short in store:.*grey portland cement/)).toBeVisible();
+  });
+
+  it('saves, starts and goes to the bench', async () => {
+    const sent = fakeServer();
+    open('/pours/new');
+    await userEvent.click(await screen.findByRole('button', { name: 'Start this pour' }));
+    await waitFor(() => expect(sent).toHaveLength(2));
+    expect(sent[0]).toMatchObject({
+      method: 'PUT',
+      body: { items: [{ mouldId: 'm', count: 3 }], mixId: 'x', scoopId: 'can' },
+    });
+    expect(sent[0]!.body).not.toHaveProperty('release');
+    expect(sent[1]).toMatchObject({ method: 'POST', path: `${sent[0]!.path}/start` });
+  });
+
+  it('without a mould says what to do first', async () => {
+    fakeServer({ moulds: [] });
+    open('/pours/new');
+    expect(await screen.findByRole('heading', { name: 'Not enough to plan with yet' })).toBeVisible();
+  });
+});
+
+describe('at the bench', () => {
+  it('begins with what was planned, and sends what was really used with one key per cast', async () => {
+    const sent = fakeServer({ pours: [started] });
+    const router = open('/pours/q');
+    const planned = plannedLog(plan, reckonSheet(plan));
+    const water = await screen.findByLabelText('Water from the tap');
+    await userEvent.clear(water);
+    await userEvent.type(water, '1.5 L');
+    await userEvent.type(screen.getByLabelText(/^Left over/), '120 mL');
+    await userEvent.click(screen.getByText('single cream'));
+    await userEvent.click(screen.getByRole('button', { name: 'Poured: 3 casts to the shelf' }));
+    await waitFor(() => expect(router.state.location.pathname).toBe('/'));
+    const body = sent[0]!.body as {
+      log: { tap: number; leftover: number; grade: number; used: object };
+      casts: { id: string }[];
+    };
+    expect(sent[0]).toMatchObject({ method: 'POST', path: 'pours/q/finish' });
+    expect(body.log).toMatchObject({ tap: 1500, leftover: 120, grade: 6, used: planned.used });
+    expect(new Set(body.casts.map(({ id }) => id)).size).toBe(3);
+  });
+
+  it('tallies scoops as they are tapped off', async () => {
+    fakeServer({ pours: [started] });
+    open('/pours/q');
+    await userEvent.click(await screen.findByRole('button', { name: 'Scoop 4 of Grey Portland cement' }));
+    expect(screen.getByRole('group', { name: 'Grey Portland cement: 4 of 6 scoops in' })).toBeVisible();
+  });
+});
+
+describe('the record of pours', () => {
+  const log = { ...plannedLog(plan, reckonSheet(plan)), tap: 1500 };
+  const finished: PourView = { ...started, status: 'finished', log, pouredAt: NOW };
+  it('lists them, and shows what was planned beside what went in', async () => {
+    fakeServer({ pours: [finished] });
+    renderScreen(<PoursPage />);
+    expect(await screen.findByRole('link', { name: /7.*3 × Nested pot.*Garden grey/ })).toBeVisible();
+    open('/pours/q');
+    const table = await screen.findByRole('table');
+    const planned = (reckonSheet(plan).batch.water.tap.value / 1000).toFixed(2);
+    const water = within(table).getByRole('row', { name: /^Water from the tap/ });
+    expect(
+      within(water)
+        .getAllByRole('cell')
+        .map(({ textContent }) => textContent),
+    ).toEqual(['Water from the tap', `${planned} L`, '1.50 L']);
+  });
+});

@@ -1,0 +1,78 @@
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { fakeServer, Refusal, renderScreen } from '../../test/fake-server';
+import { session } from '../../test/stand-ins';
+import { DoorPage } from '../door/door-page';
+import { WorkshopPage } from './workshop-page';
+
+describe('the workshop', () => {
+  it('keeps its units and limits with the version they were read at', async () => {
+    const sent = fakeServer({ 'PUT workshop': session });
+    renderScreen(<WorkshopPage />);
+    await userEvent.click(await screen.findByText('US customary'));
+    const bucket = screen.getByLabelText('Mixing bucket, to its brim');
+    await userEvent.clear(bucket);
+    await userEvent.type(bucket, '20 L{Tab}');
+    await userEvent.click(screen.getByRole('button', { name: 'Keep these' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({
+      method: 'PUT',
+      path: 'workshop',
+      body: { units: 'us', bucket: 20000, version: 1 },
+    });
+  });
+
+  it('refuses a bucket of no size before it is sent', async () => {
+    const sent = fakeServer();
+    renderScreen(<WorkshopPage />);
+    const bucket = await screen.findByLabelText('Mixing bucket, to its brim');
+    await userEvent.clear(bucket);
+    await userEvent.type(bucket, '100 mL{Tab}');
+    await userEvent.click(screen.getByRole('button', { name: 'Keep these' }));
+    await waitFor(() => expect(bucket).toBeInvalid());
+    expect(sent).toEqual([]);
+  });
+
+  it('lets someone in, and tells what is wrong with an address', async () => {
+    const sent = fakeServer({ 'POST people': { id: 'n', name: 'Tobias', email: 'tobias@example.org' } });
+    renderScreen(<WorkshopPage />);
+    await userEvent.click(await screen.findByText('Let someone in'));
+    await userEvent.type(screen.getByLabelText('Their name'), 'Tobias');
+    await userEvent.type(screen.getByLabelText('Their e-mail'), 'tobias');
+    await userEvent.type(screen.getByLabelText(/^A passphrase/), 'long enough now');
+    await userEvent.click(screen.getByRole('button', { name: 'Let them in' }));
+    expect(await screen.findByText(/like name@example.org/)).toBeVisible();
+    await userEvent.type(screen.getByLabelText('Their e-mail'), '@example.org');
+    await userEvent.click(screen.getByRole('button', { name: 'Let them in' }));
+    await waitFor(() => expect(sent[0]).toMatchObject({ path: 'people', body: { name: 'Tobias' } }));
+  });
+});
+
+describe('the door', () => {
+  it('opens the demo by one control where there is one, and hides it where there is none', async () => {
+    const sent = fakeServer();
+    renderScreen(<DoorPage />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Look round the demo workshop' }));
+    await waitFor(() => expect(sent[0]).toMatchObject({ method: 'POST', path: 'session/demo' }));
+  });
+
+  it('keeps the e-mail when the passphrase was wrong, and says so', async () => {
+    fakeServer({
+      door: { demo: false },
+      'POST session': new Refusal({
+        title: 'That did not open',
+        status: 401,
+        detail: 'Check both and try again.',
+        errors: [],
+      }),
+    });
+    renderScreen(<DoorPage />);
+    await userEvent.type(screen.getByLabelText('E-mail'), 'ada@example.org');
+    await userEvent.type(screen.getByLabelText('Passphrase'), 'guess');
+    await userEvent.click(screen.getByRole('button', { name: 'Sign in' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('That did not open');
+    expect(screen.getByLabelText('E-mail')).toHaveValue('ada@example.org');
+    expect(screen.queryByRole('button', { name: /demo/ })).toBeNull();
+  });
+});

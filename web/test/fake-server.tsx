@@ -1,0 +1,140 @@
+import type { ReactNode } from 'react';
+import type { AirView, MaterialView, MixView, MouldView, PourView, Problem, StoresView } from '@dewpot/contract';
+import { handbookMaterials } from '@dewpot/core';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import { createMemoryRouter, RouterProvider } from 'react-router';
+import { vi } from 'vitest';
+import { nameWaitingWrites } from '../src/api/casts';
+import { cast, HOUR, NOW, potShape, session } from './stand-ins';
+
+export interface Sent {
+  readonly method: string;
+  readonly path: string;
+  readonly body: unknown;
+}
+
+const materials: MaterialView[] = handbookMaterials.map(({ key, ...rest }) => ({ ...rest, id: key, version: 1 }));
+
+export const stores: StoresView = {
+  materials,
+  lots: [
+    {
+      id: 'lot',
+      materialId: 'grey-cement',
+      bought: 25000,
+      left: 20000,
+      price: 7.5,
+      boughtAt: NOW - 900 * HOUR,
+      version: 1,
+    },
+  ],
+  scoops: [{ id: 'can', name: 'the bean can', volume: 400, version: 1 }],
+};
+
+export const mould: MouldView = {
+  id: 'm',
+  version: 3,
+  name: 'Nested pot',
+  stuff: 'rigid',
+  piece: 'pot',
+  shape: potShape,
+  copies: [
+    { id: 'c1', mark: 'A', cycles: 4 },
+    { id: 'c2', mark: 'B', cycles: 3 },
+    { id: 'c3', mark: 'C', cycles: 3 },
+  ],
+};
+
+export const mix: MixView = {
+  id: 'x',
+  version: 2,
+  name: 'Garden grey',
+  by: 'volume',
+  grade: 5,
+  exposure: 'outdoors',
+  packed: false,
+  setting: 'portland',
+  dampDays: 7,
+  colour: '#b3ada1',
+  lines: [
+    { materialId: 'grey-cement', parts: 1 },
+    { materialId: 'sharp-sand', parts: 2.5 },
+  ],
+};
+
+const air: AirView = {
+  station: 'A station',
+  now: { at: NOW, temperature: 18, humidity: 0.6, wind: 5 },
+  past: Array.from({ length: 100 }, (_, i) => ({
+    at: NOW - (100 - i) * 3 * HOUR,
+    temperature: 18,
+    humidity: 0.6,
+    wind: 5,
+  })),
+  ahead: Array.from({ length: 60 }, (_, i) => ({ at: NOW + i * HOUR, temperature: 18, humidity: 0.6, wind: 5 })),
+};
+
+/** What the stand-in for the server holds, by path; a function answers anew each time. */
+export type Answers = Record<string, unknown>;
+
+const held: Answers = {
+  session,
+  air,
+  stores,
+  moulds: [mould],
+  mixes: [mix],
+  pours: [] as PourView[],
+  casts: [cast('1a'), cast('1b')],
+  'casts?all=1': [cast('1a'), cast('1b'), cast('2a', { stage: 'out' })],
+  people: [{ id: 'p', name: 'Ada', email: 'ada@example.org' }],
+  door: { demo: true },
+};
+
+/** A refusal as the server sends it. */
+export class Refusal {
+  constructor(readonly problem: Omit<Problem, 'type'>) {}
+}
+
+/** Puts a stand-in for the server behind `fetch`; answers what was sent to it. */
+export function fakeServer(over: Answers = {}): Sent[] {
+  const sent: Sent[] = [];
+  const answers = { ...held, ...over };
+  vi.stubGlobal('fetch', async (url: string, init: RequestInit = {}) => {
+    const path = url.replace('/api/', '');
+    const method = init.method ?? 'GET';
+    const body = typeof init.body === 'string' ? (JSON.parse(init.body) as unknown) : undefined;
+    if (method !== 'GET') sent.push({ method, path, body });
+    const key = method === 'GET' ? path : `${method} ${path.split('/')[0]}`;
+    const answer: unknown = answers[key] ?? (path.startsWith('air/between') ? [] : body);
+    if (answer instanceof Refusal) {
+      const { problem } = answer;
+      return new Response(JSON.stringify({ type: 'about:blank', ...problem }), {
+        status: problem.status,
+        headers: { 'Content-Type': 'application/problem+json' },
+      });
+    }
+    return answer === undefined ? new Response(null, { status: 204 }) : Response.json(answer);
+  });
+  return sent;
+}
+
+/** Renders a screen at an address, below a signed-in session. Addresses it leads to are shown as text. */
+export function renderScreen(element: ReactNode, at = '/here', path = '/here') {
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false }, mutations: { retry: false } } });
+  nameWaitingWrites(client);
+  client.setQueryData(['session'], session);
+  const router = createMemoryRouter(
+    [
+      { path, element },
+      { path: '*', Component: () => <p>elsewhere</p> },
+    ],
+    { initialEntries: [at] },
+  );
+  render(
+    <QueryClientProvider client={client}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>,
+  );
+  return router;
+}
