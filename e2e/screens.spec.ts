@@ -33,6 +33,7 @@ async function violations(page: Page): Promise<string[]> {
 
 for (const theme of ['limewash', 'lamplight']) {
   test(`no screen has an accessibility violation in ${theme}, nor an error in its console`, async ({ page }) => {
+    test.setTimeout(240_000);
     const wrong: string[] = [];
     page.on('pageerror', ({ message }) => wrong.push(message));
     page.on('console', (message) => {

@@ -6,52 +6,20 @@ import { Piece } from '../ui/piece';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 
+const frustum = (bottomDiameter: number, topDiameter: number, height: number) =>
+  ({ kind: 'round-frustum', bottomDiameter, topDiameter, height }) as const;
+
+/** A pot of wall and base thickness `wall`, mm, as the door shows some. */
+const pot = (bottom: number, top: number, height: number, wall: number) => ({
+  outer: frustum(bottom, top, height),
+  cores: [{ name: 'core', bottom: wall, solid: frustum(bottom - 2 * wall, top - 2 * wall, height - wall) }],
+  inserts: [],
+});
+
 const sketch = [
-  {
-    shape: {
-      outer: { kind: 'round-frustum' as const, bottomDiameter: 130, topDiameter: 170, height: 190 },
-      cores: [
-        {
-          name: 'core',
-          bottom: 18,
-          solid: { kind: 'round-frustum' as const, bottomDiameter: 98, topDiameter: 138, height: 172 },
-        },
-      ],
-      inserts: [],
-    },
-    colour: '#bd8a6d',
-    x: 70,
-  },
-  {
-    shape: {
-      outer: { kind: 'round-frustum' as const, bottomDiameter: 62, topDiameter: 84, height: 78 },
-      cores: [
-        {
-          name: 'core',
-          bottom: 12,
-          solid: { kind: 'round-frustum' as const, bottomDiameter: 42, topDiameter: 62, height: 66 },
-        },
-      ],
-      inserts: [],
-    },
-    colour: '#e0d9ca',
-    x: 165,
-  },
-  {
-    shape: {
-      outer: { kind: 'round-frustum' as const, bottomDiameter: 240, topDiameter: 300, height: 96 },
-      cores: [
-        {
-          name: 'core',
-          bottom: 20,
-          solid: { kind: 'round-frustum' as const, bottomDiameter: 204, topDiameter: 262, height: 76 },
-        },
-      ],
-      inserts: [],
-    },
-    colour: '#858c8d',
-    x: 285,
-  },
+  { shape: pot(130, 170, 190, 16), colour: '#bd8a6d', x: 70 },
+  { shape: pot(62, 84, 78, 11), colour: '#e0d9ca', x: 165 },
+  { shape: pot(240, 300, 96, 19), colour: '#858c8d', x: 285 },
 ];
 
 /** Before the door: sign in, begin a workshop, or look round the demo. */

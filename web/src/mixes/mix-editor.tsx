@@ -8,16 +8,15 @@ import {
   type Grade,
   type MixFigures,
 } from '@dewpot/core';
-import type { MixInput, MixView, StoresView } from '@dewpot/contract';
+import type { MixInput, StoresView } from '@dewpot/contract';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { v7 as uuid } from 'uuid';
-import { ProblemFailure } from '../api/client';
 import { useRemoveMix, useSaveMix } from '../api/work';
 import { Choice } from '../ui/choice';
 import { BigFigure } from '../ui/reckoning';
 import { SelectField } from '../ui/select-field';
-import { Failure } from '../ui/states';
+import { KeepBar, StaleChoice } from '../ui/keep-bar';
 import { TextField } from '../ui/text-field';
 import { useUnits } from '../ui/units';
 import { MixColumn } from './mix-column';
@@ -64,10 +63,6 @@ export function MixEditor({ id, first, stores }: { id?: string; first: MixInput;
       },
     );
   };
-  const stale =
-    save.error instanceof ProblemFailure && save.error.problem.status === 409
-      ? (save.error.problem.current as MixView | undefined)
-      : undefined;
   return (
     <div className="mx-auto grid max-w-7xl gap-4 p-4 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,0.8fr)_minmax(0,1fr)]">
       <section className="card-slab space-y-4 self-start" aria-label="The recipe">
@@ -127,40 +122,27 @@ export function MixEditor({ id, first, stores }: { id?: string; first: MixInput;
           />
           Packed into the mould by hand, which leaves more air
         </label>
-        <Failure error={save.error ?? remove.error}>
-          {stale && (
-            <button type="button" className="btn btn-primary mt-2" onClick={() => keep(stale.version)}>
-              Keep mine
-            </button>
-          )}
-        </Failure>
-        <div className="action-bar">
-          <button
-            type="button"
-            className="btn btn-primary h-14 flex-1 text-lg"
-            disabled={!figures || save.isPending}
-            onClick={() => keep()}
-          >
-            {save.isPending ? 'Keeping…' : 'Keep this mix'}
-          </button>
+        <StaleChoice error={save.error ?? remove.error} onKeepMine={keep} />
+        <KeepBar
+          what="mix"
+          save={save}
+          disabled={!figures}
+          onKeep={() => keep()}
+          onThrowAway={
+            id
+              ? {
+                  question: `Throw ${mix.name} away? Pours made with it keep their record.`,
+                  act: () => remove.mutate(id, { onSuccess: () => void navigate('/mixes') }),
+                }
+              : undefined
+          }
+        >
           {id && (
             <Link to={`/pours/new?mix=${id}`} className="btn btn-ghost bg-base-300/60 h-14">
               Plan a pour
             </Link>
           )}
-          {id && (
-            <button
-              type="button"
-              className="btn btn-ghost h-14"
-              onClick={() =>
-                window.confirm(`Throw ${mix.name} away? Pours made with it keep their record.`) &&
-                remove.mutate(id, { onSuccess: () => void navigate('/mixes') })
-              }
-            >
-              Throw away
-            </button>
-          )}
-        </div>
+        </KeepBar>
       </section>
       <section className="card-slab self-start" aria-label="By volume">
         <h2 className="mb-2 text-xl">What fills a litre</h2>

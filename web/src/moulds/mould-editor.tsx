@@ -8,15 +8,14 @@ import {
   type PieceKind,
   type ThinPlace,
 } from '@dewpot/core';
-import type { CopyView, MouldView } from '@dewpot/contract';
+import type { CopyView } from '@dewpot/contract';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { v7 as uuid } from 'uuid';
-import { ProblemFailure } from '../api/client';
 import { useRemoveMould, useSaveMould } from '../api/work';
 import { Choice } from '../ui/choice';
 import { SelectField } from '../ui/select-field';
-import { Failure } from '../ui/states';
+import { KeepBar, StaleChoice } from '../ui/keep-bar';
 import { TextField } from '../ui/text-field';
 import { Copies } from './copies';
 import { DimensionFields } from './dimension-fields';
@@ -88,10 +87,6 @@ export function MouldEditor({
       },
     );
   };
-  const stale =
-    save.error instanceof ProblemFailure && save.error.problem.status === 409
-      ? (save.error.problem.current as MouldView | undefined)
-      : undefined;
   const wrong = Object.values(errors);
   return (
     <div className="mx-auto grid max-w-7xl gap-4 p-4 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]">
@@ -165,45 +160,27 @@ export function MouldEditor({
         </section>
         {figures && drawn && <MouldAnswers figures={figures} shape={drawn.shape} />}
         <Copies copies={draft.copies} cycles={cycles} onChange={(copies) => set({ copies })} />
-        <Failure error={save.error ?? remove.error}>
-          {stale && (
-            <p className="mt-2 flex flex-wrap gap-2">
-              <button type="button" className="btn btn-primary" onClick={() => keep(stale.version)}>
-                Keep mine
-              </button>
-              <button type="button" className="btn btn-ghost bg-base-300/60" onClick={() => window.location.reload()}>
-                Take theirs
-              </button>
-            </p>
-          )}
-        </Failure>
-        <div className="action-bar">
-          <button
-            type="button"
-            className="btn btn-primary h-14 flex-1 text-lg"
-            disabled={!figures || save.isPending}
-            onClick={() => keep()}
-          >
-            {save.isPending ? (save.failureCount > 0 ? 'Waiting for the connection…' : 'Keeping…') : 'Keep this mould'}
-          </button>
+        <StaleChoice error={save.error ?? remove.error} onKeepMine={keep} />
+        <KeepBar
+          what="mould"
+          save={save}
+          disabled={!figures}
+          onKeep={() => keep()}
+          onThrowAway={
+            id
+              ? {
+                  question: `Throw ${draft.name} away? Casts made from it keep their record.`,
+                  act: () => remove.mutate(id, { onSuccess: () => void navigate('/moulds') }),
+                }
+              : undefined
+          }
+        >
           {id && (
             <Link to={`/pours/new?mould=${id}`} className="btn btn-ghost bg-base-300/60 h-14">
               Plan a pour
             </Link>
           )}
-          {id && (
-            <button
-              type="button"
-              className="btn btn-ghost h-14"
-              onClick={() =>
-                window.confirm(`Throw ${draft.name} away? Casts made from it keep their record.`) &&
-                remove.mutate(id, { onSuccess: () => void navigate('/moulds') })
-              }
-            >
-              Throw away
-            </button>
-          )}
-        </div>
+        </KeepBar>
       </div>
     </div>
   );

@@ -1,0 +1,50 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { ScoopStep } from '../stores/index.js';
+import { threePots } from '../testing/examples.js';
+import { plannedLog, expectedByLog, dryUsed, reckonSheet } from './index.js';
+
+describe('what is left over', () => {
+  it('is about the spare, where scoops are fine', () => {
+    const sheet = reckonSheet(threePots({ scoop: { id: 's', name: 'a spoon', volume: 15 } }));
+    const held = sheet.amount.value / 1.05;
+    expect(sheet.leftover.value / held).toBeGreaterThan(0.045);
+    expect(sheet.leftover.value / held).toBeLessThan(0.055);
+  });
+
+  it('goes up and down with the rounding of the scoops, and below nothing it is warned of', () => {
+    const scoop = fc.integer({ min: 100, max: 3000 });
+    fc.assert(
+      fc.property(
+        scoop,
+        fc.constantFrom<ScoopStep>(1, 0.5, 0.25),
+        fc.integer({ min: 1, max: 9 }),
+        (volume, step, count) => {
+          const plan = threePots({ step, scoop: { id: 's', name: 'the tin', volume }, bucket: 100000, spare: 0 });
+          const sheet = reckonSheet({ ...plan, items: [{ ...plan.items[0]!, count }] });
+          const short = sheet.warnings.some((warning) => warning.includes('fall short of the moulds'));
+          expect(short).toBe(sheet.leftover.value < 0);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('has a working that ends in it', () => {
+    const { leftover } = reckonSheet(threePots());
+    const [made, held, last] = leftover.working;
+    expect(last!.value).toBe(leftover.value);
+    expect(made!.value! - held!.value!).toBeCloseTo(leftover.value, 9);
+  });
+});
+
+describe('damp sand through to the log', () => {
+  it('weighs more in the scoop, holds the same dry sand, and expects the same of the piece', () => {
+    const dry = threePots();
+    const damp = threePots({ moisture: { 'sharp-sand': 0.05 } });
+    const [ofDry, ofDamp] = [dry, damp].map((plan) => plannedLog(plan, reckonSheet(plan)));
+    expect(ofDamp!.used['sharp-sand']! / ofDry!.used['sharp-sand']!).toBeCloseTo(1.05, 9);
+    expect(dryUsed(damp, ofDamp!)['sharp-sand']).toBeCloseTo(dryUsed(dry, ofDry!)['sharp-sand']!, 6);
+    expect(expectedByLog(damp, ofDamp!)[0]!.fresh).toBeCloseTo(expectedByLog(dry, ofDry!)[0]!.fresh, 3);
+  });
+});
