@@ -19,8 +19,14 @@ export function environment({ database, host, port }) {
 /** Brings the database up to date, and fills an empty one with the demo workshop where that is asked. @param {NodeJS.ProcessEnv} env @param {{ demo: boolean }} options */
 export async function fillDatabase(env, { demo }) {
   say('Preparing the database…');
-  const state = await runProgram(join(root, 'server/dist/app/prepare.js'), env);
-  if (!state.includes('empty') || !demo) return;
+  const { problem, empty } = JSON.parse(await runProgram(join(root, 'server/dist/app/prepare.js'), env));
+  if (problem) {
+    const { host, pathname } = new URL(env.DATABASE_URL ?? '');
+    throw new Stop(
+      `The database ${pathname.slice(1)} at ${host} cannot be used (${problem}). Check DATABASE_URL, and that its user may make roles.`,
+    );
+  }
+  if (!empty || !demo) return;
   say('Filling the demo workshop…');
   await runProgram(join(root, 'demo/dist/app/main.js'), env);
 }
