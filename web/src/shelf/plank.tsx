@@ -84,43 +84,45 @@ export const PlankLine = memo(function PlankLine({ line, label, count, width, sc
   const { ground, height } = lineHeight(line, width, scale, label !== undefined);
   const gutter = hasGutter(width);
   return (
-    <svg
-      width={width}
-      height={height}
-      viewBox={`0 0 ${width} ${height}`}
-      className="plank block"
-      role="group"
-      aria-label={label ? `${label}: ${count}` : undefined}
-    >
-      <ellipse
-        cx={width / 2}
-        cy={ground + BOARD + FRONT + 4}
-        rx={width * 0.49}
-        ry={6}
-        fill="var(--shade)"
-        opacity={0.16}
-      />
-      <path d={`M7 ${ground - 7}H${width - 7}L${width} ${ground + BOARD}H0Z`} fill="var(--wood-top)" />
-      <path d={`M7 ${ground - 7}H${width - 7}L${width - 5} ${ground - 2}H5Z`} fill="var(--shade)" opacity={0.13} />
-      <rect y={ground + BOARD} width={width} height={FRONT} fill="var(--wood-front)" />
-      <path
-        d={`M0 ${ground + BOARD + 5.5}C${width * 0.3} ${ground + BOARD + 3} ${width * 0.5} ${ground + BOARD + 9} ${width} ${ground + BOARD + 5}M0 ${ground + BOARD + 13}C${width * 0.2} ${ground + BOARD + 15} ${width * 0.7} ${ground + BOARD + 10} ${width} ${ground + BOARD + 14}`}
-        fill="none"
-        stroke="var(--wood-edge)"
-        opacity={0.35}
-      />
-      <rect y={ground + BOARD + FRONT - 2} width={width} height={2} fill="var(--wood-edge)" />
-      {label && (
-        <g transform={gutter ? `translate(12 ${ground - 34})` : 'translate(4 17)'}>
-          <text className="plank-name">{label}</text>
-          <text className="plank-count" {...(gutter ? { y: 17 } : { x: 122 })}>
-            {count === 0 ? 'nothing' : count === 1 ? '1 cast' : `${count} casts`}
-          </text>
-        </g>
-      )}
-      {line.map((placed) => (
-        <Row key={placed.group.key} placed={placed} ground={ground + 6} scale={scale} onDue={onDue} />
-      ))}
-    </svg>
+    <div className="plank-line" style={{ height }}>
+      <svg
+        width={width}
+        height={height}
+        viewBox={`0 0 ${width} ${height}`}
+        className="plank block"
+        role="group"
+        aria-label={label ? `${label}: ${count}` : undefined}
+      >
+        <ellipse
+          cx={width / 2}
+          cy={ground + BOARD + FRONT + 4}
+          rx={width * 0.49}
+          ry={6}
+          fill="var(--shade)"
+          opacity={0.16}
+        />
+        <path d={`M7 ${ground - 7}H${width - 7}L${width} ${ground + BOARD}H0Z`} fill="var(--wood-top)" />
+        <path d={`M7 ${ground - 7}H${width - 7}L${width - 5} ${ground - 2}H5Z`} fill="var(--shade)" opacity={0.13} />
+        <rect y={ground + BOARD} width={width} height={FRONT} fill="var(--wood-front)" />
+        <path
+          d={`M0 ${ground + BOARD + 5.5}C${width * 0.3} ${ground + BOARD + 3} ${width * 0.5} ${ground + BOARD + 9} ${width} ${ground + BOARD + 5}M0 ${ground + BOARD + 13}C${width * 0.2} ${ground + BOARD + 15} ${width * 0.7} ${ground + BOARD + 10} ${width} ${ground + BOARD + 14}`}
+          fill="none"
+          stroke="var(--wood-edge)"
+          opacity={0.35}
+        />
+        <rect y={ground + BOARD + FRONT - 2} width={width} height={2} fill="var(--wood-edge)" />
+        {label && (
+          <g transform={gutter ? `translate(12 ${ground - 34})` : 'translate(4 17)'}>
+            <text className="plank-name">{label}</text>
+            <text className="plank-count" {...(gutter ? { y: 17 } : { x: 122 })}>
+              {count === 0 ? 'nothing' : count === 1 ? '1 cast' : `${count} casts`}
+            </text>
+          </g>
+        )}
+        {line.map((placed) => (
+          <Row key={placed.group.key} placed={placed} ground={ground + 6} scale={scale} onDue={onDue} />
+        ))}
+      </svg>
+    </div>
   );
 });

@@ -79,7 +79,7 @@ function Planks({ groups, onDue }: { groups: readonly Group[]; onDue: (group: Gr
         const lines = layoutPlank(here, width, scale);
         const count = here.reduce((sum, { casts }) => sum + casts.length, 0);
         return (
-          <div key={planks[n]} className="plank-block">
+          <div key={planks[n]}>
             {(lines.length > 0 ? lines : [[]]).map((line, i) => (
               <PlankLine
                 key={i}

@@ -3,6 +3,8 @@ import type { MouldShape, Stage } from '@dewpot/core';
 
 /** How far round edges are tipped towards the eye: height of an ellipse over its width. */
 const TIP = 0.09;
+/** Scale below which grain could not be seen, px per mm. */
+const GRAIN_FROM = 0.36;
 
 export interface PieceProps {
   readonly shape: MouldShape;
@@ -64,7 +66,7 @@ export const Piece = memo(function Piece({ shape, colour, scale, stage }: PieceP
         </>
       )}
       <path d={body} fill="url(#piece-light)" />
-      <path d={body} fill="url(#piece-grain)" opacity={0.5} />
+      {scale >= GRAIN_FROM && <path d={body} fill="url(#piece-grain)" opacity={0.5} />}
       {stage === 'setting' && (
         <path
           d={`M${-r1 - wall} ${top - 2}L${-r0 - wall} ${wall * 0.6}A${r0 + wall} ${(r0 + wall) * TIP} 0 0 0 ${r0 + wall} ${wall * 0.6}L${r1 + wall} ${top - 2}`}
