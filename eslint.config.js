@@ -20,7 +20,7 @@ const stages = {
     stores: ['units'],
     moulds: ['units'],
     cure: ['moulds', 'units'],
-    mixes: ['cure', 'units'],
+    mixes: ['cure', 'stores', 'units'],
     finish: ['cure', 'units'],
     pours: ['cure', 'mixes', 'moulds', 'stores', 'units'],
     casts: ['cure', 'finish', 'moulds', 'pours', 'units'],

@@ -79,7 +79,7 @@ export function windowOf(life: Life, context: DueContext): Window | undefined {
 }
 
 /** Where `now` lies in a window. */
-export function phaseOf(window: Window, now: number): 'before' | 'early' | 'good' | 'late' {
+export function phaseOf(window: Omit<Window, 'stroke'>, now: number): 'before' | 'early' | 'good' | 'late' {
   if (now < window.early) return 'before';
   if (now < window.good) return 'early';
   return now <= window.late ? 'good' : 'late';

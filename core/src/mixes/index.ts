@@ -1,4 +1,5 @@
 export * from './consistency.js';
+export * from './cost.js';
 export * from './damp-sand.js';
 export * from './dry-mass.js';
 export * from './material.js';

@@ -4,6 +4,7 @@ import { material, sandCement } from '../testing/examples.js';
 import { InputError } from '../units/index.js';
 import {
   bulking,
+  costPerLitre,
   cementAgeFactor,
   checkMix,
   freshVolume,
@@ -170,5 +171,18 @@ describe('a mix that cannot be mixed is refused', () => {
     expect(fields({ ...sandCement(), lines: [sand!] })).toEqual(['lines']);
     expect(fields({ ...sandCement(), lines: [] })).toEqual(['lines']);
     expect(fields(sandCement())).toEqual([]);
+  });
+});
+
+describe('cost', () => {
+  const batch = massesPerPart(sandCement(), { dampDays: 7 });
+  const lots = [{ materialId: 'grey-cement', bought: 25000, left: 25000, price: 7.5, boughtAt: 0 }];
+  it('of a litre is that of what goes into it; what has no lot is told', () => {
+    const cost = costPerLitre(batch, lots)!;
+    const cement = batch.portions[0]!.mass * (1000 / batch.volume);
+    expect(cost.value).toBeCloseTo((cement * 7.5) / 25000, 9);
+    expect(cost.working[1]).toMatchObject({ label: 'Sharp sand', value: 0, how: 'no lot with a price' });
+    expect(cost.working.at(-1)!.value).toBe(cost.value);
+    expect(costPerLitre(batch, [])).toBeUndefined();
   });
 });

@@ -23,7 +23,7 @@ export interface BatchSplit {
 /** Share of a bucket's brim that can be mixed in. */
 export const BUCKET_SHARE = 2 / 3;
 /** Share of the pot life within which a batch must be placed. */
-const WORKABLE_SHARE = 0.7;
+export const WORKABLE_SHARE = 0.7;
 
 /** Moulds that can be filled from one batch: floor((0.7·pot life − mixing) ÷ filling), all minutes. */
 export function mouldsPerBatch(potLife: number, mixing: number, filling: number): number {

@@ -1,6 +1,7 @@
 import { potLife } from '../cure/index.js';
 import {
   airOf,
+  batchCost,
   bulking,
   checkMix,
   freshVolume,
@@ -11,7 +12,7 @@ import {
   type BatchMasses,
   type MixFigures,
 } from '../mixes/index.js';
-import { inStore, inScoops, pricePerGram, type ScoopCount } from '../stores/index.js';
+import { inStore, inScoops, type ScoopCount } from '../stores/index.js';
 import { computed, figure, handbook, line, type Figure } from '../units/index.js';
 import { BUCKET_SHARE, mouldsPerBatch, splitIntoBatches } from './batches.js';
 import { cautionsFor, type Caution } from './cautions.js';
@@ -128,29 +129,6 @@ function amountFigure(plan: PourPlan, pieces: readonly PieceFigures[]): Figure {
   ]);
 }
 
-function costFigure(plan: PourPlan, whole: BatchMasses): Figure | undefined {
-  const priced = whole.portions.map(({ material, mass }) => ({
-    material,
-    mass,
-    price: pricePerGram(material.id, plan.lots),
-  }));
-  if (priced.every(({ price }) => price === undefined)) return undefined;
-  const cost = priced.reduce((sum, { mass, price }) => sum + mass * (price ?? 0), 0);
-  return figure(cost, 'money', computed, [
-    ...priced.map(({ material, mass, price }) =>
-      line(
-        material.name,
-        mass * (price ?? 0),
-        'money',
-        price === undefined
-          ? 'no lot with a price'
-          : `${(mass / 1000).toFixed(2)} kg at ${(price * 1000).toFixed(2)} a kg`,
-      ),
-    ),
-    line('Materials of this pour', cost, 'money'),
-  ]);
-}
-
 function shortages(plan: PourPlan, whole: BatchMasses): Sheet['short'] {
   return whole.portions
     .map(({ material, mass }) => ({
@@ -218,7 +196,7 @@ export function reckonSheet(plan: PourPlan): Sheet {
       line('At the bench', plan.temperature, '°C'),
       line('Workable for', life, 'min', 'pot life at 20 °C ÷ rate at this temperature'),
     ]),
-    cost: costFigure(plan, whole),
+    cost: batchCost(whole, plan.lots, 'Materials of this pour'),
     short: shortages(plan, whole),
     cautions: cautionsFor(plan, pieces),
     warnings,

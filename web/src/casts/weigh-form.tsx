@@ -65,7 +65,8 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
         Keep {entered.length > 1 ? 'these weighings' : 'this weighing'}
       </button>
       <p className="quiet text-sm">
-        To the scale’s step of {units.say(workshop.scaleStep, 'g')}. The air by the station is kept with it.
+        To the scale’s step of {units.sayWeighing({ mass: workshop.scaleStep, step: workshop.scaleStep })}. The air by
+        the station is kept with it.
       </p>
     </form>
   );

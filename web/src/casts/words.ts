@@ -46,7 +46,9 @@ export function tellEvent(event: CastEvent, units: Units): string {
       return 'Uncovered: the damp cure ended';
     case 'lifted-out': {
       const hurt = event.damage.map(({ spot, size }) => `${sizeWords[size]} at the ${spotWords[spot]}`).join(', ');
-      return `Lifted out ${hurt ? `with ${hurt}` : 'clean'}${event.force ? `; it ${forceWords[event.force].toLowerCase()}` : ''}`;
+      const age =
+        event.equivalentAge === undefined ? '' : `, as old as ${units.say(event.equivalentAge, 'h')} at 20 °C`;
+      return `Lifted out ${hurt ? `with ${hurt}` : 'clean'}${event.force ? `; it ${forceWords[event.force].toLowerCase()}` : ''}${age}`;
     }
     case 'weighed':
       return `Weighed ${units.sayWeighing(event)}`;

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import {
   consistencies,
+  costPerLitre,
   GRAVELLED_DENSITY,
   InputError,
   reckonMix,
@@ -152,13 +153,14 @@ export function MixEditor({ id, first, stores }: { id?: string; first: MixInput;
           <p className="quiet">Mend the recipe and the column comes back.</p>
         )}
       </section>
-      {figures && <Implied figures={figures} />}
+      {figures && <Implied figures={figures} lots={stores.lots} />}
     </div>
   );
 }
 
-function Implied({ figures }: { figures: MixFigures }) {
+function Implied({ figures, lots }: { figures: MixFigures; lots: StoresView['lots'] }) {
   const units = useUnits();
+  const cost = costPerLitre(figures.perPart, lots);
   const { ratio, yield: factor, freshDensity, dryDensity, strength, use, warnings } = figures;
   const saving = Math.round((1 - dryDensity.value / GRAVELLED_DENSITY) * 100);
   return (
@@ -182,6 +184,7 @@ function Implied({ figures }: { figures: MixFigures }) {
               : 'about as heavy as gravelled concrete'
           }
         />
+        {cost && <BigFigure label="A litre costs" figure={cost} size="text-2xl" note="by the lots in store" />}
       </div>
       {warnings.length > 0 && (
         <ul className="border-warning space-y-1 border-l-4 pl-3">

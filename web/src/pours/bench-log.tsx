@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { consistencies, plannedLog, reckonSheet, type Grade, type PourLog } from '@dewpot/core';
+import { consistencies, plannedLog, reckonSheet, WORKABLE_SHARE, type Grade, type PourLog } from '@dewpot/core';
 import type { PourView } from '@dewpot/contract';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -46,7 +46,7 @@ export function BenchLog({ pour }: { pour: PourView }) {
   return (
     <div className="mx-auto max-w-3xl space-y-4 p-4">
       <section className="bg-base-200 sticky top-0 z-[5] py-2" aria-label="Pot life">
-        <p className="mb-1 flex justify-between text-sm">
+        <p className="mb-1.5 flex flex-wrap justify-between gap-x-4 text-sm">
           <strong>
             Pour {pour.number}: {pour.mixName}
           </strong>
@@ -55,7 +55,8 @@ export function BenchLog({ pour }: { pour: PourView }) {
         <WindowBand
           large
           now={now}
-          window={{ stroke: 'Lift out', early: started, good: started + MINUTE, late: started + life * 0.7 }}
+          what="Pot life"
+          window={{ early: started, good: started + MINUTE, late: started + life * WORKABLE_SHARE }}
         />
       </section>
       <section className="card-slab" aria-label="Mixing sheet">

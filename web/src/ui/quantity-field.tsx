@@ -1,6 +1,10 @@
 import { useId, useState } from 'react';
 import { InputError, parseQuantity, writeQuantity, type Dimension, type Unit, type UnitSystem } from '@dewpot/core';
 
+/** What is wrong with a field that has no room beneath it. */
+const TUCKED =
+  'bg-base-100 border-error text-error absolute top-full left-1/2 z-10 mt-1 w-44 -translate-x-1/2 border p-1.5 text-xs';
+
 const baseUnit: Record<Dimension, Unit> = { length: 'mm', volume: 'mL', mass: 'g', temperature: '°C' };
 
 function write(value: number | undefined, dimension: Dimension, system: UnitSystem): string {
@@ -61,7 +65,7 @@ export function QuantityField({
   };
   const wrong = own ?? error;
   return (
-    <div className={className}>
+    <div className={`relative ${className}`}>
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-1 block text-sm font-semibold'}>
         {label}
       </label>
@@ -82,7 +86,7 @@ export function QuantityField({
         onKeyDown={(event) => event.key === 'Enter' && leave()}
       />
       {wrong && (
-        <p id={`${id}-wrong`} className={hideLabel ? 'sr-only' : 'text-error mt-1 text-sm'}>
+        <p id={`${id}-wrong`} className={hideLabel ? (own ? TUCKED : 'sr-only') : 'text-error mt-1 text-sm'}>
           {wrong}
         </p>
       )}

@@ -1,10 +1,12 @@
 import { phaseOf, type Window } from '@dewpot/core';
 import { exactly, sayWhen } from './say-when';
 
+type Span = Omit<Window, 'stroke'>;
+
 const hatch = (colour: string) => `repeating-linear-gradient(135deg, ${colour} 0 3px, transparent 3px 6px)`;
 
 /** What a window says at a time, in words. */
-export function windowInWords(window: Window, now: number): string {
+export function windowInWords(window: Span, now: number): string {
   switch (phaseOf(window, now)) {
     case 'before':
       return `from ${sayWhen(window.good, now)}`;
@@ -18,7 +20,18 @@ export function windowInWords(window: Window, now: number): string {
 }
 
 /** Early, good, late along a time axis, with now. */
-export function WindowBand({ window, now, large = false }: { window: Window; now: number; large?: boolean }) {
+export function WindowBand({
+  window,
+  now,
+  what = window.stroke,
+  large = false,
+}: {
+  window: Span & Partial<Pick<Window, 'stroke'>>;
+  now: number;
+  /** What the window is for, in words. */
+  what?: string | undefined;
+  large?: boolean;
+}) {
   const { early, good, late } = window;
   // A month of "good" would squeeze the rest to nothing: the axis shows three days of it at most.
   const shownLate = Math.min(late, Math.max(good + 3 * 86_400_000, now + 86_400_000));
@@ -32,7 +45,7 @@ export function WindowBand({ window, now, large = false }: { window: Window; now
   return (
     <div
       role="img"
-      aria-label={`${window.stroke}: ${windowInWords(window, now)}`}
+      aria-label={`${what}: ${windowInWords(window, now)}`}
       title={`Good from ${exactly(good)} to ${exactly(late)}`}
     >
       <div className={`bg-base-300/50 relative ${large ? 'h-5' : 'h-2.5'}`}>
@@ -47,9 +60,11 @@ export function WindowBand({ window, now, large = false }: { window: Window; now
       </div>
       {large && (
         <div className="quiet relative mt-1 h-5 text-xs">
-          <span className="absolute" style={{ left: at(early) }}>
-            early
-          </span>
+          {(good - early) / (to - from) > 0.12 && (
+            <span className="absolute" style={{ left: at(early) }}>
+              early
+            </span>
+          )}
           <span className="absolute" style={{ left: at(good) }}>
             good {sayWhen(good, now)}
           </span>
