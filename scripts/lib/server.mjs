@@ -56,8 +56,8 @@ export function startServer(env) {
   });
   const listening = new Promise((done, reject) => {
     child.stdout?.on('data', (chunk) => {
-      if (String(chunk).includes('listening on')) done(undefined);
-      if (process.env.DEWPOT_QUIET !== '1') process.stdout.write(chunk);
+      if (String(chunk).includes('listening on')) return done(undefined);
+      process.stdout.write(chunk);
     });
     child.once('exit', (code) =>
       reject(new Stop(`The server ended before it listened (${code}). Its message stands above.`)),

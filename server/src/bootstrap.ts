@@ -46,10 +46,10 @@ const security = helmet({
   strictTransportSecurity: false,
 });
 
-/** Makes the whole server, not yet listening. */
-export async function createServer(config: ServerConfig, quiet = false): Promise<NestExpressApplication> {
+/** Makes the whole server, not yet listening. Its own coming up is told only where it fails. */
+export async function createServer(config: ServerConfig): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), {
-    logger: quiet ? ['error', 'warn'] : ['error', 'warn', 'log'],
+    logger: ['error', 'warn'],
     bodyParser: false,
   });
   app.use(logRequests(new Logger('Request')));

@@ -28,7 +28,7 @@ export async function startServer(more: Partial<ServerConfig> = {}): Promise<Har
   url.pathname = `/${name}`;
   const config: ServerConfig = { ownerUrl: url.toString(), host: '127.0.0.1', port: 0, loopback: true, ...more };
   await prepareDatabase(config.ownerUrl);
-  const app = await createServer(config, true);
+  const app = await createServer(config);
   await app.listen(0, '127.0.0.1');
   return { app, config, close: () => app.close() };
 }

@@ -8,7 +8,7 @@ export interface Fill {
 export interface BatchLimits {
   /** Most mix the bucket takes, mL: two thirds of its brim. */
   readonly volume: number;
-  /** Most moulds that can be filled while the mix is workable. */
+  /** Moulds that can be filled while the mix is workable; a part of one counts where moulds are shared. */
   readonly moulds: number;
 }
 
@@ -25,9 +25,9 @@ export const BUCKET_SHARE = 2 / 3;
 /** Share of the pot life within which a batch must be placed. */
 export const WORKABLE_SHARE = 0.7;
 
-/** Moulds that can be filled from one batch: floor((0.7·pot life − mixing) ÷ filling), all minutes. */
+/** Moulds, parts included, that can be filled from one batch: (0.7·pot life − mixing) ÷ filling, all minutes. */
 export function mouldsPerBatch(potLife: number, mixing: number, filling: number): number {
-  return Math.floor((WORKABLE_SHARE * potLife - mixing) / filling);
+  return (WORKABLE_SHARE * potLife - mixing) / filling;
 }
 
 function deal(fills: readonly Fill[], count: number, limits: BatchLimits): string[][] | undefined {
@@ -51,11 +51,16 @@ function deal(fills: readonly Fill[], count: number, limits: BatchLimits): strin
 export function splitIntoBatches(fills: readonly Fill[], limits: BatchLimits): BatchSplit | undefined {
   if (limits.moulds < 1 || limits.volume <= 0) return undefined;
   const total = fills.reduce((sum, { volume }) => sum + volume, 0);
-  const least = Math.max(1, Math.ceil(total / limits.volume - 1e-9), Math.ceil(fills.length / limits.moulds));
-  if (fills.some(({ volume }) => volume > limits.volume)) return { count: least, dealt: [], shared: true };
+  const byVolume = Math.ceil(total / limits.volume - 1e-9);
+  const byTime = (moulds: number) => Math.ceil(fills.length / moulds - 1e-9);
+  if (fills.some(({ volume }) => volume > limits.volume)) {
+    return { count: Math.max(1, byVolume, byTime(limits.moulds)), dealt: [], shared: true };
+  }
+  const whole = { ...limits, moulds: Math.floor(limits.moulds) };
+  const least = Math.max(1, byVolume, byTime(whole.moulds));
   const biggestFirst = [...fills].sort((a, b) => b.volume - a.volume);
   for (let count = least; count <= fills.length; count++) {
-    const dealt = deal(biggestFirst, count, limits);
+    const dealt = deal(biggestFirst, count, whole);
     if (dealt) return { count, dealt, shared: false };
   }
   return { count: fills.length, dealt: fills.map(({ id }) => [id]), shared: false };

@@ -89,7 +89,15 @@ describe('batches', () => {
     expect(splitIntoBatches(fills, { volume: 50000, moulds: 2 })).toMatchObject({ count: 3 });
     expect(splitIntoBatches(fills, { volume: 1500, moulds: 9 })).toMatchObject({ count: 7, shared: true });
     expect(splitIntoBatches(fills, { volume: 5000, moulds: 0 })).toBeUndefined();
-    expect(mouldsPerBatch(60, 6, 3)).toBe(12);
+    expect(mouldsPerBatch(60, 6, 3)).toBeCloseTo(12, 9);
+    expect(mouldsPerBatch(62, 6, 3)).toBeCloseTo(12.467, 3);
+  });
+
+  it('share moulds that are larger than the bucket by volume and by time, parts of a mould counted', () => {
+    const troughs = Array.from({ length: 5 }, (_, i) => ({ id: String(i), volume: 20 }));
+    expect(splitIntoBatches(troughs, { volume: 15, moulds: 9 })).toEqual({ count: 7, dealt: [], shared: true });
+    expect(splitIntoBatches(troughs, { volume: 19, moulds: 1.25 })!.count).toBe(6);
+    expect(splitIntoBatches(troughs, { volume: 25, moulds: 1.25 })).toMatchObject({ count: 5, shared: false });
   });
 
   it('deal out every mould once', () => {

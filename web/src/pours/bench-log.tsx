@@ -4,7 +4,7 @@ import type { PourView } from '@dewpot/contract';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { v7 as uuid } from 'uuid';
-import { useFinishPour } from '../api/work';
+import { useFinishPour, useRemovePour } from '../api/work';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { Failure } from '../ui/states';
@@ -30,6 +30,7 @@ export function BenchLog({ pour }: { pour: PourView }) {
   );
   const [pouredAt, setPouredAt] = useState<number>();
   const finish = useFinishPour();
+  const drop = useRemovePour();
   const started = pour.startedAt ?? now;
   const life = sheet.potLife.value * MINUTE;
   const set = (part: Partial<PourLog>) => setLog({ ...log, ...part });
@@ -112,7 +113,7 @@ export function BenchLog({ pour }: { pour: PourView }) {
           onChange={(grade) => set({ grade })}
         />
         <WhenField value={pouredAt} onChange={setPouredAt} />
-        <Failure error={finish.error} />
+        <Failure error={finish.error ?? drop.error} />
         <button
           type="button"
           className="btn btn-primary h-16 w-full text-lg"
@@ -124,6 +125,17 @@ export function BenchLog({ pour }: { pour: PourView }) {
               ? 'Waiting for the connection…'
               : 'One moment…'
             : `Poured: ${casts.length} casts to the shelf`}
+        </button>
+        <button
+          type="button"
+          className="btn btn-ghost h-12 w-full"
+          disabled={finish.isPending || drop.isPending}
+          onClick={() =>
+            window.confirm('Nothing was poured? The plan is dropped with it.') &&
+            drop.mutate(pour.id, { onSuccess: () => void navigate('/pours') })
+          }
+        >
+          Nothing was poured after all
         </button>
       </section>
     </div>

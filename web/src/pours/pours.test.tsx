@@ -1,6 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { plannedLog, reckonSheet } from '@dewpot/core';
 import type { PourView } from '@dewpot/contract';
 import { fakeServer, mix, mould, renderScreen, stores } from '../../test/fake-server';
@@ -114,6 +114,19 @@ describe('at the bench', () => {
     expect(sent[0]).toMatchObject({ method: 'POST', path: 'pours/q/finish' });
     expect(body.log).toMatchObject({ tap: 1500, leftover: 120, grade: 6, used: planned.used });
     expect(new Set(body.casts.map(({ id }) => id)).size).toBe(3);
+  });
+
+  it('is left again where nothing was poured, once that was asked', async () => {
+    const sent = fakeServer({ pours: [started] });
+    const router = open('/pours/q');
+    const ask = vi.spyOn(window, 'confirm').mockReturnValueOnce(false).mockReturnValueOnce(true);
+    const leave = await screen.findByRole('button', { name: 'Nothing was poured after all' });
+    await userEvent.click(leave);
+    expect(sent).toEqual([]);
+    await userEvent.click(leave);
+    await waitFor(() => expect(router.state.location.pathname).toBe('/pours'));
+    expect(sent).toEqual([{ method: 'DELETE', path: 'pours/q', body: undefined }]);
+    expect(ask).toHaveBeenCalledTimes(2);
   });
 
   it('tallies scoops as they are tapped off', async () => {

@@ -1,10 +1,12 @@
 import { Suspense, useEffect, useMemo, useState } from 'react';
+import { writeQuantity } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { shelfQuery } from '../api/casts';
 import { useAir } from '../api/session';
 import { CastActions, fetchActionsAhead } from '../casts';
 import { Busy, Empty, Failure } from '../ui/states';
+import { useUnits } from '../ui/units';
 import { useNow } from '../ui/use-now';
 import { useWidth } from '../ui/use-width';
 import { AirStrip } from './air-strip';
@@ -99,14 +101,19 @@ function Planks({ groups, onDue }: { groups: readonly Group[]; onDue: (group: Gr
   );
 }
 
+/** Length of the mark in each system, mm: a round figure to read. */
+const MARK = { metric: 200, us: 8 * 25.4 } as const;
+
 function ScaleMark({ scale }: { scale: number }) {
-  const length = 200 * scale;
+  const units = useUnits();
+  const mark = MARK[units.system];
+  const length = mark * scale;
   return (
     <p className="quiet mt-1 flex items-center gap-2 text-xs">
       <svg width={length + 2} height={8} aria-hidden="true">
         <path d={`M1 1v6M${length + 1} 1v6M1 4h${length}`} stroke="currentColor" />
       </svg>
-      200 mm; all pieces to one scale, dark where they are wet
+      {writeQuantity(mark, 'mm', units.system)}; all pieces to one scale, dark where they are wet
     </p>
   );
 }
