@@ -1,4 +1,12 @@
-import { handbookMaterials, type MouldStuff, type PieceKind, type SettingClass } from '@dewpot/core';
+import {
+  handbookMaterials,
+  type MeasuredSolid,
+  type MouldStuff,
+  type PieceKind,
+  type PolyhedronName,
+  type ProfileRadius,
+  type SettingClass,
+} from '@dewpot/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -16,6 +24,28 @@ import {
 import { MouldShapeInput } from './moulds.js';
 
 const settings = ['portland', 'fast-setting', 'gypsum', 'underlayment', 'patch', 'lime'];
+const solidKinds = [
+  'round-frustum',
+  'rect-frustum',
+  'polygon-frustum',
+  'cap',
+  'half-ellipsoid',
+  'revolution',
+  'ring',
+  'arc',
+  'spiral',
+  'polyhedron',
+  'leaf',
+] satisfies MeasuredSolid['kind'][];
+const polyhedra = [
+  'tetrahedron',
+  'cube',
+  'octahedron',
+  'cuboctahedron',
+  'rhombicuboctahedron',
+  'icosahedron',
+  'dodecahedron',
+] satisfies PolyhedronName[];
 const pieces = ['small-pot', 'dish', 'pot', 'hypertufa-pot', 'trough', 'slab', 'lamp'];
 
 export class CavityQuestion {
@@ -24,6 +54,51 @@ export class CavityQuestion {
   @IsIn(pieces) piece: PieceKind;
   /** Of the fresh mix, kg/L. */
   @IsOptional() @IsNumber() density?: number;
+}
+
+export class ProfilePointInput implements ProfileRadius {
+  @IsNumber() height: number;
+  @IsNumber() radius: number;
+}
+
+/** A solid by what a tape measures. Which sizes are wanted goes by `kind`; all are of the inside, in mm. */
+export class SolidQuestion {
+  @IsIn(solidKinds) kind: MeasuredSolid['kind'];
+  @IsOptional() @IsNumber() bottomDiameter?: number;
+  @IsOptional() @IsNumber() topDiameter?: number;
+  @IsOptional() @IsNumber() height?: number;
+  @IsOptional() @IsNumber() bottomLength?: number;
+  @IsOptional() @IsNumber() bottomWidth?: number;
+  @IsOptional() @IsNumber() topLength?: number;
+  @IsOptional() @IsNumber() topWidth?: number;
+  /** Of the upright corners of a box. */
+  @IsOptional() @IsNumber() cornerRadius?: number;
+  @IsOptional() @IsNumber() sides?: number;
+  @IsOptional() @IsNumber() bottomAcross?: number;
+  @IsOptional() @IsNumber() topAcross?: number;
+  @IsOptional() @IsNumber() rimDiameter?: number;
+  @IsOptional() @IsNumber() depth?: number;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => ProfilePointInput)
+  points?: ProfilePointInput[];
+  @IsOptional() @IsBoolean() smooth?: boolean;
+  @IsOptional() @IsNumber() innerDiameter?: number;
+  @IsOptional() @IsNumber() width?: number;
+  /** Of an arc's centreline. */
+  @IsOptional() @IsNumber() radius?: number;
+  /** Degrees. */
+  @IsOptional() @IsNumber() angle?: number;
+  @IsOptional() @IsNumber() startRadius?: number;
+  @IsOptional() @IsNumber() pitch?: number;
+  @IsOptional() @IsNumber() turns?: number;
+  @IsOptional() @IsIn(polyhedra) which?: PolyhedronName;
+  @IsOptional() @IsNumber() edge?: number;
+  /** Of a leaf's outline traced flat, mm². */
+  @IsOptional() @IsNumber() area?: number;
+  @IsOptional() @IsNumber() middle?: number;
 }
 
 export class PlainMixLine {

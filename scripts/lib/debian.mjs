@@ -11,7 +11,7 @@ export function installDebian(packages, what) {
   if (process.getuid?.() !== 0)
     throw new Stop(`${what} is missing and only root may install it. Run: sudo sh -c '${command}'`);
   say(`Installing ${what} from Debian’s packages…`);
-  const done = spawnSync('sh', ['-c', `${command} >/dev/null`], {
+  const done = spawnSync('sh', ['-c', `{ ${command}; } >/dev/null`], {
     stdio: ['ignore', 'inherit', 'pipe'],
     encoding: 'utf8',
     env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },

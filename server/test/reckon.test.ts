@@ -34,6 +34,14 @@ it('a cavity: volume with its working', async () => {
   expect(body.volume.working.at(-1).value).toBe(body.volume.value);
 });
 
+it('a solid of any kind, or what it lacks', async () => {
+  const hexagon = { kind: 'polygon-frustum', sides: 6, bottomAcross: 180, topAcross: 210, height: 150 };
+  expect((await ask('moulds/solid', hexagon).expect(200)).body.volume.value).toBeCloseTo(4949.3, 1);
+  const missing = await ask('moulds/solid', { kind: 'cap', rimDiameter: 200 }).expect(422);
+  expect(missing.body.errors).toMatchObject([{ field: 'depth', remedy: expect.stringContaining('more than 0 mm') }]);
+  await ask('moulds/solid', { kind: 'pyramid' }).expect(422);
+});
+
 it('a mix and a sheet', async () => {
   expect((await ask('mixes/mix', mix).expect(200)).body.ratio.value).toBeGreaterThan(0.4);
   const { body } = await ask('pours/sheet', {

@@ -7,6 +7,7 @@ import {
   figure,
   handbookMaterial,
   line,
+  measuredVolume,
   reckonDryDown,
   reckonMaturity,
   reckonMix,
@@ -14,6 +15,7 @@ import {
   reckonSheet,
   type DryDown,
   type Figure,
+  type MeasuredSolid,
   type Maturity,
   type Mix,
   type MixFigures,
@@ -27,6 +29,7 @@ import {
   MaturityQuestion,
   MixQuestion,
   SheetQuestion,
+  SolidQuestion,
 } from '@dewpot/contract';
 import { Public } from '../http/request.js';
 
@@ -36,6 +39,11 @@ function plainMix({ lines, by, grade, exposure, packed }: MixQuestion): Mix {
     parts,
   }));
   return { lines: resolved, by, grade, exposure, ...(packed !== undefined && { packed }) };
+}
+
+/** A solid as it was asked about: corners square and profile straight unless it is said; the core judges the rest. */
+function measuredSolid(question: SolidQuestion): MeasuredSolid {
+  return { cornerRadius: 0, smooth: false, points: [], ...question } as MeasuredSolid;
 }
 
 const WEEK = 7;
@@ -49,6 +57,13 @@ export class ReckonController {
   @HttpCode(200)
   cavity(@Body() { shape, ...options }: CavityQuestion): MouldFigures {
     return reckonMould(shape, options);
+  }
+
+  /** One solid by itself, of any kind that a tape measures. */
+  @Post('moulds/solid')
+  @HttpCode(200)
+  solid(@Body() question: SolidQuestion): { volume: Figure } {
+    return { volume: measuredVolume(measuredSolid(question)) };
   }
 
   @Post('mixes/mix')
