@@ -10,6 +10,7 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
   return [
     ['shelf', '/'],
     ['moulds', '/moulds'],
+    ['measure', '/moulds/measure'],
     ['mould', `/moulds/${await id('moulds')}`],
     ['mixes', '/mixes'],
     ['mix', `/mixes/${await id('mixes')}`],

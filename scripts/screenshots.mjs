@@ -31,6 +31,7 @@ async function views(list) {
     { name: 'shelf-lamplight', path: '/', theme: 'lamplight' },
     { name: 'shelf-phone', path: '/', size: BENCH },
     { name: 'moulds', path: '/moulds' },
+    { name: 'measure', path: '/moulds/measure' },
     { name: 'mould', path: `/moulds/${nested.id}` },
     { name: 'mix', path: `/mixes/${grey.id}` },
     { name: 'sheet', path: plan },

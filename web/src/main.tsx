@@ -21,6 +21,10 @@ const router = createBrowserRouter([
     children: [
       { index: true, lazy: async () => ({ Component: (await import('./shelf/shelf-page')).ShelfPage }) },
       { path: 'moulds', lazy: async () => ({ Component: (await import('./moulds/moulds-page')).MouldsPage }) },
+      {
+        path: 'moulds/measure',
+        lazy: async () => ({ Component: (await import('./moulds/measure-page')).MeasurePage }),
+      },
       { path: 'moulds/:id', lazy: async () => ({ Component: (await import('./moulds/mould-page')).MouldPage }) },
       { path: 'mixes', lazy: async () => ({ Component: (await import('./mixes/mixes-page')).MixesPage }) },
       { path: 'mixes/:id', lazy: async () => ({ Component: (await import('./mixes/mix-page')).MixPage }) },

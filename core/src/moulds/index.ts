@@ -6,6 +6,7 @@ export * from './measured-solid.js';
 export * from './measured-volume.js';
 export * from './mould.js';
 export * from './outline.js';
+export * from './polyhedron.js';
 export * from './reckon.js';
 export * from './section.js';
 export * from './solid.js';

@@ -7,6 +7,7 @@ import {
   measuredVolume,
   profileRadius,
   sectionAt,
+  skeletonOf,
   spiralLength,
   type MeasuredSolid,
   type Revolution,
@@ -104,6 +105,26 @@ describe('every solid agrees with another way to it', () => {
       9,
     );
     expect(volume({ kind: 'leaf', area: 90000, middle: 20, edge: 12 })).toBeCloseTo(1440, 9);
+  });
+});
+
+describe('a solid of equal edges', () => {
+  it.each([
+    ['tetrahedron', 4, 6],
+    ['cube', 8, 12],
+    ['octahedron', 6, 12],
+    ['cuboctahedron', 12, 24],
+    ['rhombicuboctahedron', 24, 48],
+    ['icosahedron', 12, 30],
+    ['dodecahedron', 20, 30],
+  ] as const)('%s has %d corners and %d edges of length 1', (which, corners, edges) => {
+    const skeleton = skeletonOf(which);
+    expect(skeleton.vertices).toHaveLength(corners);
+    expect(skeleton.edges).toHaveLength(edges);
+    for (const [i, j] of skeleton.edges) {
+      const [a, b] = [skeleton.vertices[i]!, skeleton.vertices[j]!];
+      expect(Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2])).toBeCloseTo(1, 9);
+    }
   });
 });
 

@@ -8,7 +8,7 @@ import { pieceGuides, type PieceKind } from './uses.js';
 import { baseThickness, lockedBlanks, outerUndercut, thinnestWall, type ThinPlace } from './walls.js';
 
 /** Gap left for watering below the rim of a planted pot, mm. */
-const WATERING_GAP = 20;
+export const WATERING_GAP = 20;
 /** Pressure from which a soft wall bulges, kPa. */
 const BULGE_PRESSURE = 2;
 

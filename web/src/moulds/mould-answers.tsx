@@ -1,4 +1,4 @@
-import type { MouldFigures, MouldShape } from '@dewpot/core';
+import { WATERING_GAP, type MouldFigures, type MouldShape } from '@dewpot/core';
 import { BigFigure, Reckoning } from '../ui/reckoning';
 import { useUnits } from '../ui/units';
 
@@ -14,7 +14,13 @@ export function MouldAnswers({ figures, shape }: { figures: MouldFigures; shape:
           <BigFigure label="Thinnest wall" figure={wall} note={`${units.say(thinnest.height, 'mm')} up`} />
         )}
         {shape.cores.length > 0 && <BigFigure label="Base" figure={base} />}
-        {planting && <BigFigure label="Room for soil" figure={planting} note="20 mm left for watering" />}
+        {planting && (
+          <BigFigure
+            label="Room for soil"
+            figure={planting}
+            note={`${units.say(WATERING_GAP, 'mm')} left for watering`}
+          />
+        )}
         {ballast && (
           <BigFigure
             label="Hold the core down with"

@@ -24,7 +24,11 @@ export function MouldsPage() {
   );
   return (
     <div className="mx-auto max-w-6xl p-4">
-      <PageHead title="Moulds" to="/moulds/new" add="Measure a mould" />
+      <PageHead title="Moulds" to="/moulds/new" add="Measure a mould">
+        <Link to="/moulds/measure" className="btn btn-ghost bg-base-300/60 h-12">
+          How much does it hold?
+        </Link>
+      </PageHead>
       {data.length === 0 ? (
         <Empty title="No moulds yet">
           <p>

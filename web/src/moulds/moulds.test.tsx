@@ -6,6 +6,7 @@ import { fakeServer, mould, Refusal, renderScreen } from '../../test/fake-server
 import { potShape } from '../../test/stand-ins';
 import { dimensionsOf } from './dimensions';
 import { draftOf, inputOf, newDraft, shapeOf } from './draft';
+import { MeasurePage } from './measure-page';
 import { MouldPage } from './mould-page';
 import { MouldsPage } from './moulds-page';
 import { frameOf, VIEW } from './section-frame';
@@ -131,6 +132,41 @@ describe('the mould’s screen', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Keep mine' }));
     await waitFor(() => expect(sent).toHaveLength(2));
     expect(sent[1]).toMatchObject({ body: { name: 'Mine', version: 7 } });
+  });
+});
+
+describe('how much anything holds', () => {
+  const answer = () => screen.getByRole('region', { name: 'Answer' });
+  it.each([
+    ['A pail, a tub or a pipe', '4.60'],
+    ['A six- or eight-sided pot', '4.95'],
+    ['Strips in a ring', '1.72'],
+    ['A strip in a spiral', '1.99'],
+    ['A solid of equal faces', '2.63'],
+    ['A big leaf over sand', '1.44'],
+  ])('%s is drawn and reckoned at once', async (name, litres) => {
+    fakeServer();
+    renderScreen(<MeasurePage />);
+    await userEvent.click(screen.getByRole('button', { name }));
+    expect(within(answer()).getByText(litres)).toBeVisible();
+    expect(screen.getByRole('region', { name: 'Drawing' }).querySelectorAll('path').length).toBeGreaterThan(0);
+  });
+
+  it('in the caster’s own scoops, and says what is wrong by its field without losing it', async () => {
+    fakeServer();
+    renderScreen(<MeasurePage />);
+    await userEvent.click(screen.getByRole('button', { name: 'A six- or eight-sided pot' }));
+    expect(await screen.findByText('12¼')).toBeVisible();
+    const sides = screen.getByLabelText('Sides');
+    await userEvent.clear(sides);
+    await userEvent.type(sides, '2.5');
+    expect(sides).toHaveAccessibleDescription(/Enter at least 3/);
+    expect(answer()).toHaveTextContent('Mend the measurements');
+    await userEvent.clear(sides);
+    await userEvent.type(sides, '8');
+    await retype('Height', '10 in');
+    expect(screen.getByLabelText('Height')).toHaveValue('254 mm');
+    expect(within(answer()).getByText('It holds', { selector: 'p' })).toBeVisible();
   });
 });
 

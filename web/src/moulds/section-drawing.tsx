@@ -1,5 +1,15 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { fullVolume, heightFor, outerLine, sideLine, volumeTo, type MouldShape, type ThinPlace } from '@dewpot/core';
+import {
+  fullVolume,
+  heightFor,
+  outerLine,
+  rulerSteps,
+  sideLine,
+  volumeTo,
+  writeQuantity,
+  type MouldShape,
+  type ThinPlace,
+} from '@dewpot/core';
 import { DimensionLines } from './dimensions';
 import { frameOf, VIEW, type SectionFrame } from './section-frame';
 import { useUnits } from '../ui/units';
@@ -19,12 +29,14 @@ function Ruler({ shape, frame, fill }: { shape: MouldShape; frame: SectionFrame;
   const units = useUnits();
   const rim = shape.outer.height;
   const x = VIEW.width - VIEW.right + 34;
-  const every = [10, 20, 25, 50, 100, 200, 250, 500].find((step) => rim / step <= 8) ?? 500;
-  const heights = Array.from({ length: Math.floor(rim / every) + 1 }, (_, i) => i * every);
+  const steps = rulerSteps[units.system];
+  const marks = (most: number, every: readonly number[]) => {
+    const step = every.find((one) => most / one <= 8) ?? every[every.length - 1]!;
+    return Array.from({ length: Math.floor(most / step + 1e-9) + 1 }, (_, i) => i * step);
+  };
+  const heights = marks(rim, steps.mm);
   const full = fullVolume(shape);
-  const volumeStep =
-    [50, 100, 200, 250, 500, 1000, 2000, 5000, 10000, 20000, 50000].find((step) => full / step <= 8) ?? 100000;
-  const volumes = Array.from({ length: Math.floor(full / volumeStep) + 1 }, (_, i) => i * volumeStep);
+  const volumes = marks(full, steps.mL);
   const far = (z: number) => Math.abs(frame.y(z) - frame.y(fill)) > 11;
   return (
     <g fontSize={11} fill="currentColor" aria-hidden="true">
@@ -34,7 +46,7 @@ function Ruler({ shape, frame, fill }: { shape: MouldShape; frame: SectionFrame;
           <path d={`M${x - 5} ${frame.y(z)}h5`} stroke="currentColor" />
           {far(z) && (
             <text x={x - 8} y={frame.y(z) + 4} textAnchor="end" opacity={0.8}>
-              {units.system === 'metric' ? z : (z / 25.4).toFixed(1)}
+              {writeQuantity(z, 'mm', units.system).split(' ')[0]}
             </text>
           )}
         </g>
@@ -46,7 +58,7 @@ function Ruler({ shape, frame, fill }: { shape: MouldShape; frame: SectionFrame;
             <path d={`M${x} ${frame.y(z)}h5`} stroke="currentColor" />
             {far(z) && (
               <text x={x + 8} y={frame.y(z) + 4} opacity={0.8}>
-                {units.say(v, 'mL')}
+                {writeQuantity(v, 'mL', units.system)}
               </text>
             )}
           </g>

@@ -82,11 +82,11 @@ export function Lintel() {
   return (
     <>
       <header className="lintel no-print bg-base-100 border-base-300 relative z-10 flex h-14 items-center gap-4 border-b px-4">
-        <p className="font-head truncate text-xl max-lg:text-lg">
+        <p className="font-head min-w-0 truncate text-xl max-lg:text-lg" title={workshop.name}>
           <span className="lg:hidden">{here?.name ?? workshop.name}</span>
           <span className="hidden lg:inline">{workshop.name}</span>
         </p>
-        <nav aria-label="Stations" className="mx-auto hidden lg:block">
+        <nav aria-label="Stations" className="mx-auto hidden shrink-0 lg:block">
           <ul className="flex">
             {stations.map(({ path, name }, i) => (
               <li key={path}>
@@ -112,7 +112,7 @@ export function Lintel() {
             ))}
           </ul>
         </nav>
-        <div className="ml-auto flex items-center gap-3 lg:ml-0">
+        <div className="ml-auto flex shrink-0 items-center gap-3 lg:ml-0">
           <AirNow />
           <PersonMenu />
         </div>
