@@ -7,7 +7,7 @@ import { WhenField } from '../ui/when-field';
 import { CoatForm } from './coat-form';
 import { LiftOutForm } from './lift-out-form';
 import { LookOverForm } from './look-over-form';
-import { PutOutForm, UncoverForm } from './plain-forms';
+import { PutOutForm, UncoverForm, WetForm } from './plain-forms';
 import { useRecord } from './use-record';
 import { WeighForm } from './weigh-form';
 
@@ -32,21 +32,7 @@ export interface ActionProps {
 
 const forms: Record<CastAction, (props: ActionProps) => React.ReactNode> = {
   'Lift out': (props) => <LiftOutForm {...props} />,
-  Wet: ({ casts, busy, record }) => (
-    <button
-      type="button"
-      disabled={busy}
-      className="btn btn-primary h-16 w-full text-lg"
-      onClick={() =>
-        record(
-          'Wetted.',
-          casts.map((cast) => ({ cast, event: { type: 'wetted' as const } })),
-        )
-      }
-    >
-      Wetted just now
-    </button>
-  ),
+  Wet: (props) => <WetForm {...props} />,
   Uncover: (props) => <UncoverForm {...props} />,
   Weigh: (props) => <WeighForm {...props} />,
   Coat: (props) => <CoatForm {...props} />,

@@ -1,27 +1,42 @@
 import { useState } from 'react';
 import type { ActionProps } from './cast-actions';
 
+/** What needs nothing but one tap. */
+function OneTap({
+  type,
+  label,
+  said,
+  casts,
+  busy,
+  record,
+}: ActionProps & { type: 'wetted' | 'uncovered'; label: string; said: string }) {
+  const happened = casts.map((cast) => ({ cast, event: { type } }));
+  return (
+    <button
+      type="button"
+      disabled={busy}
+      className="btn btn-primary h-16 w-full text-lg"
+      onClick={() => record(said, happened)}
+    >
+      {label}
+    </button>
+  );
+}
+
+/** A wetting in the damp cure. */
+export const WetForm = (props: ActionProps) => (
+  <OneTap {...props} type="wetted" label="Wetted just now" said="Wetted." />
+);
+
 /** The end of the damp cure. */
-export function UncoverForm({ casts, busy, record }: ActionProps) {
+export function UncoverForm(props: ActionProps) {
   return (
     <div className="space-y-3">
       <p className="quiet">
         From now on it dries. Weigh it today and then once a day: after three weighings you are told when it can be
         sealed.
       </p>
-      <button
-        type="button"
-        disabled={busy}
-        className="btn btn-primary h-16 w-full text-lg"
-        onClick={() =>
-          record(
-            'Uncovered: drying begins.',
-            casts.map((cast) => ({ cast, event: { type: 'uncovered' as const } })),
-          )
-        }
-      >
-        Uncovered just now
-      </button>
+      <OneTap {...props} type="uncovered" label="Uncovered just now" said="Uncovered: drying begins." />
     </div>
   );
 }
