@@ -1,5 +1,8 @@
 import {
   handbookMaterials,
+  measuredKinds,
+  pieceGuides,
+  polyhedronNames,
   type MeasuredSolid,
   type MouldStuff,
   type PieceKind,
@@ -24,29 +27,7 @@ import {
 import { MouldShapeInput } from './moulds.js';
 
 const settings = ['portland', 'fast-setting', 'gypsum', 'underlayment', 'patch', 'lime'];
-const solidKinds = [
-  'round-frustum',
-  'rect-frustum',
-  'polygon-frustum',
-  'cap',
-  'half-ellipsoid',
-  'revolution',
-  'ring',
-  'arc',
-  'spiral',
-  'polyhedron',
-  'leaf',
-] satisfies MeasuredSolid['kind'][];
-const polyhedra = [
-  'tetrahedron',
-  'cube',
-  'octahedron',
-  'cuboctahedron',
-  'rhombicuboctahedron',
-  'icosahedron',
-  'dodecahedron',
-] satisfies PolyhedronName[];
-const pieces = ['small-pot', 'dish', 'pot', 'hypertufa-pot', 'trough', 'slab', 'lamp'];
+const pieces = Object.keys(pieceGuides);
 
 export class CavityQuestion {
   @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
@@ -63,7 +44,7 @@ export class ProfilePointInput implements ProfileRadius {
 
 /** A solid by what a tape measures. Which sizes are wanted goes by `kind`; all are of the inside, in mm. */
 export class SolidQuestion {
-  @IsIn(solidKinds) kind: MeasuredSolid['kind'];
+  @IsIn(measuredKinds) kind: MeasuredSolid['kind'];
   @IsOptional() @IsNumber() bottomDiameter?: number;
   @IsOptional() @IsNumber() topDiameter?: number;
   @IsOptional() @IsNumber() height?: number;
@@ -94,7 +75,7 @@ export class SolidQuestion {
   @IsOptional() @IsNumber() startRadius?: number;
   @IsOptional() @IsNumber() pitch?: number;
   @IsOptional() @IsNumber() turns?: number;
-  @IsOptional() @IsIn(polyhedra) which?: PolyhedronName;
+  @IsOptional() @IsIn(polyhedronNames) which?: PolyhedronName;
   @IsOptional() @IsNumber() edge?: number;
   /** Of a leaf's outline traced flat, mm². */
   @IsOptional() @IsNumber() area?: number;

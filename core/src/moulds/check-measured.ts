@@ -85,6 +85,9 @@ const sizesOf: Record<MeasuredSolid['kind'], readonly string[]> = {
   leaf: ['middle', 'edge'],
 };
 
+/** Every kind of measured solid. */
+export const measuredKinds = Object.keys(sizesOf) as MeasuredSolid['kind'][];
+
 /** Refuses a solid that cannot be, by field. @throws InputError */
 export function checkMeasured(solid: MeasuredSolid): void {
   const check = new Checker();
@@ -103,8 +106,8 @@ export function checkMeasured(solid: MeasuredSolid): void {
         'Count them: 3, 4, 5…',
       );
   }
-  if (solid.kind === 'arc') check.number('angle', solid.angle, 'The angle', { above: 0, max: 360, unit: '°' });
-  if (solid.kind === 'arc')
+  if (solid.kind === 'arc') {
+    check.number('angle', solid.angle, 'The angle', { above: 0, max: 360, unit: '°' });
     check.expect(
       solid.width <= 2 * solid.radius,
       'width',
@@ -112,6 +115,7 @@ export function checkMeasured(solid: MeasuredSolid): void {
       'The strip is wider than its bend allows.',
       'Measure to the middle of the strip.',
     );
+  }
   if (solid.kind === 'spiral') {
     check.number('turns', solid.turns, 'The turns', { above: 0, max: 50 });
     check.expect(

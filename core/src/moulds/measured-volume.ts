@@ -2,7 +2,7 @@ import { computed, figure, line, type Figure, type WorkingLine } from '../units/
 import { integrate } from './quadrature.js';
 import { solidVolume } from './solid.js';
 import { checkMeasured } from './check-measured.js';
-import { runsOf } from './turned-profile.js';
+import { runsOf, turnedProfile } from './turned-profile.js';
 import { sectionAt, sphereRadius } from './section.js';
 import type { MeasuredSolid, PolyhedronName, Revolution, Spiral } from './measured-solid.js';
 
@@ -28,7 +28,8 @@ export function spiralLength({ startRadius, pitch, turns }: Spiral): number {
 }
 
 function revolutionVolume(solid: Revolution): number {
-  const area = (z: number) => sectionAt(solid, z).area;
+  const radius = turnedProfile(solid);
+  const area = (z: number) => Math.PI * radius(z) ** 2;
   return runsOf(solid).reduce((sum, run) => {
     const ends = run.map(({ height }) => height);
     // A hair inside each end, so that a step is seen from its own side.

@@ -38,6 +38,9 @@ const corners: Record<PolyhedronName, readonly Vertex[]> = {
   dodecahedron: [...signs([1, 1, 1]), ...turns([0, 1 / GOLDEN, GOLDEN]).flatMap(signs)],
 };
 
+/** Every solid of equal edges that is known. */
+export const polyhedronNames = Object.keys(corners) as PolyhedronName[];
+
 const distance = (a: Vertex, b: Vertex) => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
 
 /** The skeleton of a solid of equal edges: neighbours are the corners that stand nearest. */

@@ -38,23 +38,38 @@ function monotoneSlopes(run: Run): number[] {
   return slopes;
 }
 
-function radiusIn(run: Run, z: number, smooth: boolean): number {
-  const i = Math.max(0, Math.min(run.length - 2, run.findIndex(({ height }) => height > z) - 1));
-  const last = z >= run[run.length - 1]!.height;
-  const from = run[last ? run.length - 2 : i]!;
-  const to = run[last ? run.length - 1 : i + 1]!;
-  const width = to.height - from.height;
-  const t = (z - from.height) / width;
-  if (!smooth) return from.radius + (to.radius - from.radius) * t;
-  const slopes = monotoneSlopes(run);
-  const at = run.indexOf(from);
-  const [m0, m1] = [slopes[at]! * width, slopes[at + 1]! * width];
-  const [t2, t3] = [t * t, t * t * t];
-  return (2 * t3 - 3 * t2 + 1) * from.radius + (t3 - 2 * t2 + t) * m0 + (3 * t2 - 2 * t3) * to.radius + (t3 - t2) * m1;
+/** Radius within one run, by height; its slopes are worked out once. */
+function radiusOfRun(run: Run, smooth: boolean): (z: number) => number {
+  const slopes = smooth ? monotoneSlopes(run) : [];
+  return (z) => {
+    const next = run.findIndex(({ height }) => height > z);
+    const i = next === -1 ? run.length - 2 : Math.max(0, next - 1);
+    const [from, to] = [run[i]!, run[i + 1]!];
+    const width = to.height - from.height;
+    const t = (z - from.height) / width;
+    if (!smooth) return from.radius + (to.radius - from.radius) * t;
+    const [m0, m1] = [slopes[i]! * width, slopes[i + 1]! * width];
+    const [t2, t3] = [t * t, t * t * t];
+    return (
+      (2 * t3 - 3 * t2 + 1) * from.radius + (t3 - 2 * t2 + t) * m0 + (3 * t2 - 2 * t3) * to.radius + (t3 - t2) * m1
+    );
+  };
 }
 
-/** Radius of a turned profile at height `z`, mm; 0 outside of it. On a step the upper radius counts. */
+/** Radius of a turned profile by height, mm; 0 outside of it. On a step the upper radius counts. */
+export function turnedProfile(solid: Revolution): (z: number) => number {
+  const parts = runsOf(solid).map((run) => ({
+    from: run[0]!.height,
+    to: run[run.length - 1]!.height,
+    radius: radiusOfRun(run, solid.smooth),
+  }));
+  return (z) => {
+    const part = parts.findLast(({ from }) => from <= z);
+    return part && z <= part.to ? Math.max(0, part.radius(z)) : 0;
+  };
+}
+
+/** Radius of a turned profile at one height, mm. */
 export function profileRadius(solid: Revolution, z: number): number {
-  const run = runsOf(solid).findLast(([first]) => first!.height <= z);
-  return run && z <= run[run.length - 1]!.height ? Math.max(0, radiusIn(run, z, solid.smooth)) : 0;
+  return turnedProfile(solid)(z);
 }

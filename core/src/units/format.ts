@@ -1,18 +1,6 @@
 import type { Unit } from './figure.js';
 import type { UnitSystem } from './parse.js';
 
-/** Steps of a ruler on which a person reads round figures, in the core's units, rising. */
-export const rulerSteps: Record<UnitSystem, { readonly mm: readonly number[]; readonly mL: readonly number[] }> = {
-  metric: {
-    mm: [10, 20, 25, 50, 100, 200, 250, 500],
-    mL: [50, 100, 200, 250, 500, 1000, 2000, 5000, 10000, 20000, 50000, 100000],
-  },
-  us: {
-    mm: [0.25, 0.5, 1, 2, 4, 8, 12, 24].map((inches) => inches * 25.4),
-    mL: [1, 2, 4, 8, 16, 32, 64, 128, 256, 512, 1024, 2048, 4096].map((ounces) => ounces * 29.5735295625),
-  },
-};
-
 interface Shown {
   readonly value: number;
   readonly unit: string;
@@ -24,6 +12,18 @@ const ML_PER_FLUID_OUNCE = 29.5735295625;
 const ML_PER_GALLON = 3785.411784;
 const G_PER_OUNCE = 28.349523125;
 const G_PER_POUND = 453.59237;
+
+/** Steps of a ruler on which a person reads round figures, in the core's units, rising. */
+export const rulerSteps: Record<UnitSystem, { readonly mm: readonly number[]; readonly mL: readonly number[] }> = {
+  metric: {
+    mm: [10, 20, 25, 50, 100, 200, 250, 500],
+    mL: [50, 100, 200, 250, 500, 1000, 2000, 5000, 10000, 20000, 50000, 100000],
+  },
+  us: {
+    mm: [0.25, 0.5, 1, 2, 4, 8, 12, 24].map((inches) => inches * MM_PER_INCH),
+    mL: [1, 2, 4, 8, 16, 32, 64, 128, 256, 512, 1024, 2048, 4096].map((ounces) => ounces * ML_PER_FLUID_OUNCE),
+  },
+};
 
 function metric(value: number, unit: Unit): Shown {
   const size = Math.abs(value);

@@ -2,7 +2,7 @@ import { handbookLiftOut, reckonMaturity, type TemperatureReading } from '@dewpo
 import type { CastDetail } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { BigFigure } from '../ui/reckoning';
-import { exactly, sayDay } from '../ui/say-when';
+import { exactly, sayDay, saySpan } from '../ui/say-when';
 import { useUnits } from '../ui/units';
 
 const HOUR = 3_600_000;
@@ -51,7 +51,7 @@ export function CastFigures({
             </p>
           )}
           {dryDown.heldDays >= 1 && (
-            <p className="quiet text-sm">Its weight has held for {dryDown.heldDays.toFixed(0)} days.</p>
+            <p className="quiet text-sm">Its weight has held for {saySpan(dryDown.heldDays * 24 * HOUR)}.</p>
           )}
         </div>
       )}

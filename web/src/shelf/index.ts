@@ -1,1 +1,1 @@
-export { groupCasts } from './reading';
+export { useShelf } from './use-shelf';

@@ -1,28 +1,22 @@
 import { Suspense, useEffect, useMemo, useState } from 'react';
-import { writeQuantity } from '@dewpot/core';
-import { useQuery } from '@tanstack/react-query';
+import { rulerSteps, writeQuantity } from '@dewpot/core';
 import { Link } from 'react-router';
-import { shelfQuery } from '../api/casts';
-import { useAir } from '../api/session';
 import { CastActions, fetchActionsAhead } from '../casts';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
-import { useNow } from '../ui/use-now';
 import { useWidth } from '../ui/use-width';
 import { AirStrip } from './air-strip';
 import { layoutPlank, shelfScale } from './layout';
 import { PlankLine } from './plank';
-import { groupCasts, planks, plankWords, type Group } from './reading';
+import { planks, plankWords, type Group } from './reading';
 import { Round } from './round';
+import { useShelf } from './use-shelf';
 
 /** Home: the casts on their planks, the round, the air. */
 export function ShelfPage() {
-  const shelf = useQuery(shelfQuery);
-  const air = useAir().data;
-  const now = useNow();
+  const { shelf, air, now, groups } = useShelf();
   const [doing, setDoing] = useState<Group>();
   useEffect(fetchActionsAhead, []);
-  const groups = useMemo(() => groupCasts(shelf.data ?? [], air, now), [shelf.data, air, now]);
   if (shelf.isPending) return <Busy what="the shelf" />;
   if (shelf.isError && !shelf.data) return <Failure error={shelf.error} />;
   return (
@@ -75,38 +69,45 @@ function Planks({ groups, onDue }: { groups: readonly Group[]; onDue: (group: Gr
   const width = outer - 32;
   const byPlank = useMemo(() => planks.map((plank) => groups.filter((group) => group.plank === plank)), [groups]);
   const scale = useMemo(() => shelfScale(byPlank, { width, height: window.innerHeight - AROUND }), [byPlank, width]);
+  const laid = useMemo(
+    () =>
+      byPlank.map((here) => {
+        const lines = layoutPlank(here, width, scale);
+        return {
+          lines: lines.length > 0 ? lines : [[]],
+          count: here.reduce((sum, { casts }) => sum + casts.length, 0),
+        };
+      }),
+    [byPlank, width, scale],
+  );
   return (
     <div className="px-3 py-4 lg:pl-5" ref={ref}>
-      {byPlank.map((here, n) => {
-        const lines = layoutPlank(here, width, scale);
-        const count = here.reduce((sum, { casts }) => sum + casts.length, 0);
-        return (
-          <div key={planks[n]}>
-            {(lines.length > 0 ? lines : [[]]).map((line, i) => (
-              <PlankLine
-                key={i}
-                line={line}
-                label={i === 0 ? plankWords[planks[n]!] : undefined}
-                count={count}
-                width={width}
-                scale={scale}
-                onDue={onDue}
-              />
-            ))}
-          </div>
-        );
-      })}
+      {laid.map(({ lines, count }, n) => (
+        <div key={planks[n]}>
+          {lines.map((line, i) => (
+            <PlankLine
+              key={i}
+              line={line}
+              label={i === 0 ? plankWords[planks[n]!] : undefined}
+              count={count}
+              width={width}
+              scale={scale}
+              onDue={onDue}
+            />
+          ))}
+        </div>
+      ))}
       <ScaleMark scale={scale} />
     </div>
   );
 }
 
-/** Length of the mark in each system, mm: a round figure to read. */
-const MARK = { metric: 200, us: 8 * 25.4 } as const;
+/** Least length of the mark, mm: it is the next round figure of a ruler. */
+const MARK = 200;
 
 function ScaleMark({ scale }: { scale: number }) {
   const units = useUnits();
-  const mark = MARK[units.system];
+  const mark = rulerSteps[units.system].mm.find((step) => step >= MARK) ?? MARK;
   const length = mark * scale;
   return (
     <p className="quiet mt-1 flex items-center gap-2 text-xs">

@@ -1,23 +1,20 @@
 import { evaporation, faceAdvice, faceRisk } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { NavLink, useLocation } from 'react-router';
-import { shelfQuery, useWaiting } from '../api/casts';
+import { useWaiting } from '../api/casts';
 import { useAir, useSession, useSignOut } from '../api/session';
 import { poursQuery } from '../api/work';
-import { groupCasts } from '../shelf';
-import { useNow } from '../ui/use-now';
+import { useShelf } from '../shelf';
 import { useUnits } from '../ui/units';
 import { stations } from './stations';
 import { useTheme, type Theme } from './theme';
 
 /** What waits at a station, as a number; 0 where nothing does. */
 function useWaitingAt(): Record<string, number> {
-  const now = useNow();
-  const air = useAir().data;
-  const shelf = useQuery(shelfQuery).data ?? [];
+  const { groups } = useShelf();
   const pours = useQuery(poursQuery).data ?? [];
   return {
-    '/': groupCasts(shelf, air, now).filter(({ due }) => due).length,
+    '/': groups.filter(({ due }) => due).length,
     '/pours': pours.filter(({ status }) => status === 'started').length,
   };
 }
