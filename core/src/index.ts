@@ -2,6 +2,7 @@ export * from './casts/index.js';
 export * from './cure/index.js';
 export * from './finish/index.js';
 export * from './mixes/index.js';
+export * from './solids/index.js';
 export * from './moulds/index.js';
 export * from './pours/index.js';
 export * from './stores/index.js';

@@ -28,6 +28,9 @@ const liftOutByPiece: Record<PieceKind, number> = {
   'small-pot': 24,
   dish: 44,
   lamp: 44,
+  leaf: 44,
+  panel: 44,
+  ornament: 44,
   'hypertufa-pot': 30,
   trough: 60,
 };

@@ -1,7 +1,8 @@
 import { computed, figure, handbook, line, requireNumber, type Figure } from '../units/index.js';
-import { displacedVolume } from './cavity.js';
+import { solidVolume } from '../solids/index.js';
+import { cavityOf, rimOf } from './cavity.js';
+import { displacedVolume } from './fill.js';
 import type { MouldShape } from './mould.js';
-import { solidVolume } from './solid.js';
 
 const SAFETY = 1.2;
 /** Loose dry sand as it is poured into a core, kg/L. */
@@ -20,19 +21,34 @@ export interface Ballast {
   readonly advice: string;
 }
 
+/** What is poured at once: from the set lift to a height, mm. */
+export interface Lift {
+  readonly from: number;
+  readonly to: number;
+}
+
 /**
- * Ballast for the cores of a mould: 1.2·ρ·V_displaced − m_core, with V_displaced above a set first lift.
- * `density` of the fresh mix in kg/L (0.3–4), `coreMass` in g, `setLift` in mm. No cores: undefined.
+ * Ballast for the cores of a mould: 1.2·ρ·V_displaced − m_core, with V_displaced above a set lift and below the top of the fluid.
+ * `density` of the fresh mix in kg/L (0.3–4), `coreMass` in g. No cores, or a pressed shell (nothing floats): undefined.
  * @throws InputError on numbers out of range.
  */
-export function ballast(shape: MouldShape, density: number, coreMass = 0, setLift = 0): Ballast | undefined {
+export function ballast(
+  shape: MouldShape,
+  density: number,
+  coreMass = 0,
+  lift: Partial<Lift> = {},
+): Ballast | undefined {
+  const rim = rimOf(shape);
+  const { from = 0, to = rim } = lift;
   requireNumber('density', density, 'The density of the fresh mix', { min: 0.3, max: 4, unit: 'kg/L' });
   requireNumber('coreMass', coreMass, 'The mass of the core', { min: 0, unit: 'g' });
-  requireNumber('setLift', setLift, 'The height of the set lift', { min: 0, max: shape.outer.height, unit: 'mm' });
-  if (shape.cores.length === 0) return undefined;
-  const displaced = displacedVolume(shape, 'cores', setLift);
+  requireNumber('lift.from', from, 'The height of the set lift', { min: 0, max: rim, unit: 'mm' });
+  requireNumber('lift.to', to, 'The height of the fluid', { min: from, max: rim, unit: 'mm' });
+  const { cores } = cavityOf(shape);
+  if (cores.length === 0 || shape.pressed) return undefined;
+  const displaced = displacedVolume(shape, 'cores', from, to);
   const needed = Math.max(0, SAFETY * density * displaced - coreMass);
-  const room = shape.cores.reduce((sum, core) => sum + solidVolume(core.solid), 0);
+  const room = cores.reduce((sum, { solid }) => sum + solidVolume(solid), 0);
   const sandVolume = needed / BALLAST_SAND;
   const fits = sandVolume <= room;
   const mass = figure(needed, 'g', computed, [
@@ -40,7 +56,11 @@ export function ballast(shape: MouldShape, density: number, coreMass = 0, setLif
       'Mix pushed aside by the core',
       displaced,
       'mL',
-      setLift > 0 ? `above the set lift of ${setLift} mm` : 'filled to the rim',
+      from > 0
+        ? `above the set lift of ${from.toFixed(0)} mm`
+        : to < rim
+          ? `filled to ${to.toFixed(0)} mm`
+          : 'filled to the rim',
     ),
     line('Density of the fresh mix', density, 'kg/L'),
     line('Mass of the empty core', coreMass, 'g'),
@@ -51,13 +71,40 @@ export function ballast(shape: MouldShape, density: number, coreMass = 0, setLif
     line('Loose dry sand', BALLAST_SAND, 'kg/L', 'handbook'),
     line('Room inside the core', room, 'mL'),
   ]);
-  const advice = fits
+  return { mass, sand, fits, advice: adviceOn(fits) };
+}
+
+const adviceOn = (fits: boolean) =>
+  fits
     ? 'Fill the core with dry sand up to this weight before you pour.'
     : 'That much sand does not fit inside the core: lay a bar across and clamp it down, or pour in lower lifts.';
-  return { mass, sand, fits, advice };
+
+/** A lift of a pour with the ballast that it asks for, the lifts below it set. */
+export interface LiftBallast extends Lift {
+  readonly ballast: Ballast;
+}
+
+/** Ballast lift by lift, for `lifts` even ones (1–12), each poured on set ones. @throws InputError */
+export function ballastByLift(shape: MouldShape, density: number, lifts: number, coreMass = 0): LiftBallast[] {
+  requireNumber('lifts', lifts, 'The number of lifts', { min: 1, max: 12 });
+  const rim = rimOf(shape);
+  return Array.from({ length: Math.round(lifts) }, (_, i) => ({
+    from: (rim * i) / lifts,
+    to: Math.min(rim, (rim * (i + 1)) / lifts),
+  })).flatMap((lift) => {
+    const held = ballast(shape, density, coreMass, lift);
+    return held ? [{ ...lift, ballast: held }] : [];
+  });
+}
+
+/** Fewest even lifts, each on set ones, at which sand alone holds the cores down; undefined where none does. */
+export function liftsThatFit(shape: MouldShape, density: number, coreMass = 0): number | undefined {
+  return [1, 2, 3, 4, 5, 6].find((lifts) =>
+    ballastByLift(shape, density, lifts, coreMass).every((one) => one.ballast.fits),
+  );
 }
 
 /** Pressure of fluid mix on the wall at the bottom, kPa: density (kg/L) · g · height (mm). */
 export function wallPressure(shape: MouldShape, density: number): number {
-  return (density * GRAVITY * shape.outer.height) / 1000;
+  return (density * GRAVITY * rimOf(shape)) / 1000;
 }

@@ -1,82 +1,116 @@
-import { requireNumber } from '../units/index.js';
-import { integrate } from './quadrature.js';
-import { blanks, placedRadiusAt, type MouldShape } from './mould.js';
-import { radiusAt } from './solid.js';
+import {
+  bodyOf,
+  isTurned,
+  leftOver,
+  moveRegion,
+  NOWHERE,
+  pressedShell,
+  regionArea,
+  type Body,
+  type LeftOver,
+  type Region,
+  type Solid,
+} from '../solids/index.js';
+import { copiesOf, type MouldShape, type PlacedSolid } from './mould.js';
 
-const MM3_TO_ML = 1e-3;
-
-/** Area that the mix takes at height `z`, mm²: the outer less the union of what stands in it. */
-export function sectionArea(shape: MouldShape, z: number): number {
-  const outer = radiusAt(shape.outer, z);
-  const inner = Math.min(outer, Math.max(0, ...blanks(shape).map((blank) => placedRadiusAt(blank, z))));
-  return Math.PI * (outer * outer - inner * inner);
+/** A solid as it stands in the cavity, heights from the cavity's bottom, mm. */
+export interface Standing {
+  readonly name: string;
+  readonly solid: Solid;
+  readonly body: Body;
+  readonly bottom: number;
+  readonly top: number;
+  readonly placed: PlacedSolid;
 }
 
-/** Heights strictly between `from` and `to` at which a solid begins or ends: the area is smooth between neighbours. */
-function stepsBetween(shape: MouldShape, from: number, to: number): number[] {
-  const ends = blanks(shape).flatMap((blank) => [blank.bottom, blank.bottom + blank.solid.height]);
-  return [...new Set(ends.filter((z) => z > from && z < to))].sort((a, b) => a - b);
+/** A mould's shape resolved: pressed shells moved, patterns stood out. */
+export interface Cavity {
+  /** Height of the rim, mm. */
+  readonly rim: number;
+  readonly outer: Standing;
+  readonly cores: readonly Standing[];
+  readonly inserts: readonly Standing[];
+  /** Bottom, rim and every height between at which a solid begins, ends, jumps or bends. */
+  readonly edges: readonly number[];
+  /** Whether all of it is round about one axis, so that a half-section tells everything. */
+  readonly turned: boolean;
 }
 
-/** Integrates `area` over heights, stepping over the edges of the solids. Answers mL. */
-function volumeBetween(shape: MouldShape, from: number, to: number, area: (z: number) => number): number {
-  const edges = [from, ...stepsBetween(shape, from, to), to];
-  let total = 0;
-  for (let i = 1; i < edges.length; i++) {
-    const low = edges[i - 1]!;
-    const high = edges[i]!;
-    // Solids end at a closed edge; sampling a hair inside keeps each interval on its own side of the step.
-    const inset = (high - low) * 1e-12;
-    total += integrate((z) => area(Math.min(Math.max(z, low + inset), high - inset)), low, high);
-  }
-  return total * MM3_TO_ML;
+function stand(placed: PlacedSolid): Standing {
+  const body = bodyOf(placed.solid);
+  return {
+    name: placed.name,
+    solid: placed.solid,
+    body,
+    bottom: placed.bottom,
+    top: placed.bottom + body.height,
+    placed,
+  };
 }
 
-/**
- * Volume of mix that fills the cavity to `height` mm, in mL.
- * @throws InputError when the height is below 0 or above the rim.
- */
-export function volumeTo(shape: MouldShape, height: number): number {
-  const rim = shape.outer.height;
-  requireNumber('height', height, 'The fill height', { min: 0, max: rim, unit: 'mm' });
-  return volumeBetween(shape, 0, height, (z) => sectionArea(shape, z));
+/** Height in a solid's own measure of a height in the cavity. */
+const own = ({ bottom, body, placed }: Standing, z: number) => (placed.over ? body.height - (z - bottom) : z - bottom);
+
+/** Section of a standing solid at height `z` of the cavity. */
+export function regionAt(standing: Standing, z: number): Region {
+  const { bottom, top, body, placed } = standing;
+  if (z < bottom || z > top) return NOWHERE;
+  const inBody = Math.min(body.height, Math.max(0, own(standing, z)));
+  return moveRegion(body.regionAt(inBody), placed.x ?? 0, placed.y ?? 0, placed.turn);
 }
 
-/** Volume of the cavity filled to the rim, mL. */
-export function fullVolume(shape: MouldShape): number {
-  return volumeTo(shape, shape.outer.height);
+/** Area of its sides per mm of height at height `z` of the cavity, mm. */
+export function surfaceAt(standing: Standing, z: number): number {
+  const { bottom, top, body } = standing;
+  return z < bottom || z > top ? 0 : body.surfaceAt(Math.min(body.height, Math.max(0, own(standing, z))));
 }
 
-/** Volume that cores alone or all blanks push aside between height `above` and the rim, mL. Overlaps count once. */
-export function displacedVolume(shape: MouldShape, which: 'cores' | 'all', above = 0): number {
-  const set = which === 'cores' ? shape.cores : blanks(shape);
-  return volumeBetween(shape, above, shape.outer.height, (z) => {
-    const r = Math.min(radiusAt(shape.outer, z), Math.max(0, ...set.map((blank) => placedRadiusAt(blank, z))));
-    return Math.PI * r * r;
-  });
+function make(shape: MouldShape): Cavity {
+  const shell = shape.pressed && pressedShell(shape.outer, shape.pressed);
+  const outer = stand({ name: 'The outer mould', solid: shell?.outer ?? shape.outer, bottom: 0 });
+  const form: Standing[] = shell ? [stand({ name: 'The form', solid: shell.inner, bottom: shell.bottom })] : [];
+  const cores = [...form, ...shape.cores.flatMap(copiesOf).map(stand)];
+  const inserts = shape.inserts.flatMap(copiesOf).map(stand);
+  const rim = outer.top;
+  const heights = [outer, ...cores, ...inserts].flatMap((standing) => [
+    standing.bottom,
+    ...standing.body.breaks.map((z) => (standing.placed.over ? standing.top - z : standing.bottom + z)),
+    standing.top,
+  ]);
+  const inside = heights.filter((z) => z > 0 && z < rim).sort((a, b) => a - b);
+  // Heights that differ by rounding alone are one.
+  const edges = [0, ...inside, rim].filter((z, i, all) => i === 0 || z - all[i - 1]! > rim * 1e-12);
+  const turned = [outer, ...cores, ...inserts].every(({ solid, placed }) => isTurned(solid) && !placed.x && !placed.y);
+  return { rim, outer, cores, inserts, edges, turned };
 }
 
-/**
- * Height to which `volume` mL fills the cavity, mm, to 0.01 mm: the inverse of `volumeTo`, by bisection.
- * @throws InputError when the volume is below 0 or more than the cavity holds.
- */
-export function heightFor(shape: MouldShape, volume: number): number {
-  const full = fullVolume(shape);
-  requireNumber('volume', volume, 'The volume', { min: 0, max: full * (1 + 1e-9), unit: 'mL' });
-  let low = 0;
-  let high = shape.outer.height;
-  while (high - low > 0.001) {
-    const middle = (low + high) / 2;
-    if (volumeTo(shape, middle) < volume) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+/** Cavities by their shape: a shape never changes. */
+const made = new WeakMap<MouldShape, Cavity>();
+
+/** The cavity of a shape that was checked. @throws InputError where a pressed shell has no room. */
+export function cavityOf(shape: MouldShape): Cavity {
+  const known = made.get(shape);
+  if (known) return known;
+  const cavity = make(shape);
+  made.set(shape, cavity);
+  return cavity;
 }
 
-/** The fill curve at `points` even heights from bottom to rim: height in mm, volume in mL. */
-export function fillCurve(shape: MouldShape, points = 25): { height: number; volume: number }[] {
-  return Array.from({ length: points }, (_, i) => {
-    const height = (shape.outer.height * i) / (points - 1);
-    return { height, volume: volumeTo(shape, height) };
-  });
+/** Height of the rim of a shape that was checked, mm. */
+export const rimOf = (shape: MouldShape) => cavityOf(shape).rim;
+
+/** What the mix takes at height `z`: the outer less the union of what stands in it. */
+export function sectionOf({ outer, cores, inserts }: Cavity, z: number): LeftOver {
+  return leftOver(
+    regionAt(outer, z),
+    [...cores, ...inserts].map((blank) => regionAt(blank, z)),
+  );
+}
+
+/** Area that the cores alone, or all blanks, take of the outer at height `z`, mm². */
+export function displacedAt({ outer, cores, inserts }: Cavity, which: 'cores' | 'all', z: number): number {
+  const around = regionAt(outer, z);
+  const set = which === 'cores' ? cores : [...cores, ...inserts];
+  const regions = set.map((blank) => regionAt(blank, z));
+  return regionArea(around) - leftOver(around, regions).area;
 }

@@ -1,79 +1,67 @@
-import { Checker } from '../units/index.js';
-import { checkSolid, radiusAt, type Solid } from './solid.js';
+import { bodyOf, type Shell, type Solid } from '../solids/index.js';
+import type { MeasuredVolume } from './measured-volume.js';
 
-/** A solid that stands in the cavity, its bottom at height `bottom` above the cavity's bottom, mm. */
+/** Copies of a blank: `count` of them on a circle about the axis (`radius`, mm), or in a row along x (`step`, mm). */
+export type Pattern =
+  | { readonly kind: 'circle'; readonly count: number; readonly radius: number }
+  | { readonly kind: 'row'; readonly count: number; readonly step: number };
+
+/** A solid that stands in the cavity. */
 export interface PlacedSolid {
   readonly name: string;
   readonly solid: Solid;
+  /** Height of its bottom above the cavity's bottom, mm. */
   readonly bottom: number;
+  /** Place of its axis, mm off the mould's axis; on it where left out. */
+  readonly x?: number;
+  readonly y?: number;
+  /** Turned about its own axis, degrees. */
+  readonly turn?: number;
+  /** Stood on its head: its open side down. */
+  readonly over?: boolean;
+  readonly pattern?: Pattern;
+  /** Stays in the cast for good: a hanger, a stud, a foot. */
+  readonly stays?: boolean;
+  /** Gives under pressure: a thin tub, which wants sand inside. */
+  readonly soft?: boolean;
 }
 
-/** A cavity as a signed set of solids on one vertical axis: the outer, less the union of cores and inserts. */
+/** A cavity as a signed set of solids on upright axes: the outer, less the union of cores and inserts. */
 export interface MouldShape {
   readonly outer: Solid;
   readonly cores: readonly PlacedSolid[];
   readonly inserts: readonly PlacedSolid[];
+  /** An even layer pressed by hand: the outer is then the form. */
+  readonly pressed?: Shell;
+  /** What it took when it was filled and measured: counts before what is computed. */
+  readonly measured?: MeasuredVolume;
 }
 
-/** What the mould's wall is like: how it lets go, bulges and jams. */
-export type MouldStuff = 'rigid' | 'flexible';
+/** What the mould's wall is like: how it lets go, bulges and jams. One of boards comes apart. */
+export type MouldStuff = 'rigid' | 'flexible' | 'apart';
 
 /** Everything that keeps mix out: cores first, then inserts. */
 export function blanks(shape: MouldShape): readonly PlacedSolid[] {
   return [...shape.cores, ...shape.inserts];
 }
 
-/** Radius that a placed solid has at height `z` above the cavity's bottom, mm. */
-export function placedRadiusAt(placed: PlacedSolid, z: number): number {
-  return radiusAt(placed.solid, z - placed.bottom);
+/** A placed solid for each copy of its pattern. */
+export function copiesOf(placed: PlacedSolid): PlacedSolid[] {
+  const { pattern, ...one } = placed;
+  if (!pattern) return [one];
+  const { x = 0, y = 0, turn = 0 } = one;
+  return Array.from({ length: pattern.count }, (_, i) => {
+    if (pattern.kind === 'row') return { ...one, x: x + (i - (pattern.count - 1) / 2) * pattern.step };
+    const angle = (360 * i) / pattern.count;
+    const at = (angle / 180) * Math.PI;
+    return {
+      ...one,
+      x: x + pattern.radius * Math.cos(at),
+      y: y + pattern.radius * Math.sin(at),
+      turn: turn + angle,
+    };
+  });
 }
 
-function checkBlank(check: Checker, shape: MouldShape, path: string, blank: PlacedSolid): void {
-  const height = shape.outer.height;
-  const bottom = blank.bottom;
-  const top = bottom + blank.solid.height;
-  check.expect(
-    bottom < height,
-    `${path}.bottom`,
-    bottom,
-    `${blank.name} starts ${bottom} mm up, above the rim at ${height} mm.`,
-    'Measure how far its bottom stands above the bottom of the outer mould.',
-  );
-  const reached = Math.min(top, height);
-  const tooWide = [bottom, reached].filter((z) => z <= height && placedRadiusAt(blank, z) >= radiusAt(shape.outer, z));
-  const where = tooWide[0];
-  if (where === undefined) return;
-  const field = where === bottom ? 'bottomDiameter' : 'topDiameter';
-  const outerThere = (2 * radiusAt(shape.outer, where)).toFixed(1);
-  check.add(
-    `${path}.solid.${field}`,
-    blank.solid[field],
-    `${blank.name} is ${(2 * placedRadiusAt(blank, where)).toFixed(1)} mm wide at height ${where.toFixed(0)} mm, where the outer mould is only ${outerThere} mm.`,
-    `Measure both again: ${blank.name.toLowerCase()} must be narrower than the mould around it.`,
-  );
-}
-
-/**
- * Refuses a shape that cannot be cast. Collects every issue.
- * @throws InputError with field paths such as `cores.0.solid.topDiameter`.
- */
-export function checkMould(shape: MouldShape): void {
-  const check = new Checker();
-  checkSolid(check, 'outer', 'The outer mould', shape.outer);
-  const sets = [
-    ['cores', shape.cores],
-    ['inserts', shape.inserts],
-  ] as const;
-  for (const [set, placed] of sets) {
-    placed.forEach((blank, i) => {
-      checkSolid(check, `${set}.${i}.solid`, blank.name, blank.solid);
-      check.number(`${set}.${i}.bottom`, blank.bottom, `The height at which ${blank.name.toLowerCase()} starts`, {
-        min: 0,
-        unit: 'mm',
-      });
-    });
-  }
-  check.done();
-  for (const [set, placed] of sets) placed.forEach((blank, i) => checkBlank(check, shape, `${set}.${i}`, blank));
-  check.done();
-}
+/** Height of a solid, mm. */
+export const heightOf = (solid: Solid) => bodyOf(solid).height;

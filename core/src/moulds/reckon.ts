@@ -1,103 +1,158 @@
-import { computed, figure, formatQuantity, line, type Figure } from '../units/index.js';
-import { ballast, wallPressure, type Ballast } from './ballast.js';
-import { displacedVolume, fullVolume } from './cavity.js';
+import { solidVolume } from '../solids/index.js';
+import { computed, figure, line, measured, type Figure } from '../units/index.js';
+import { ballast, liftsThatFit, wallPressure, type Ballast } from './ballast.js';
+import { cavityOf, regionAt } from './cavity.js';
+import { checkMould } from './check-mould.js';
+import { checkGrain, waxFor, type GrainCheck } from './extras.js';
 import { faces, type Faces } from './faces.js';
-import { checkMould, type MouldShape, type MouldStuff } from './mould.js';
-import { solidVolume } from './solid.js';
-import { pieceGuides, type PieceKind } from './uses.js';
-import { baseThickness, lockedBlanks, outerUndercut, thinnestWall, type ThinPlace } from './walls.js';
+import { computedVolume, displacedVolume, fullVolume } from './fill.js';
+import type { MouldShape } from './mould.js';
+import { baseThickness, narrowestGap, thinnestWall, undercut, type ThinPlace, type Undercut } from './walls.js';
+import { mouldWarnings, type MouldUse } from './warnings.js';
 
 /** Gap left for watering below the rim of a planted pot, mm. */
 export const WATERING_GAP = 20;
-/** Pressure from which a soft wall bulges, kPa. */
-const BULGE_PRESSURE = 2;
+
+/** Fluid sand-cement mix, kg/L: taken where no mix is named. */
+const USUAL_DENSITY = 2.15;
+
+/** What a mould is reckoned with: how it is used, and the mix that goes into it. */
+export interface MouldOptions extends MouldUse {
+  /** Of the fresh mix, kg/L. */
+  readonly density?: number;
+  /** Of the dry piece, kg/L. */
+  readonly dryDensity?: number;
+  /** Of the empty cores, g. */
+  readonly coreMass?: number;
+  /** How far below its rim a jar is filled, mm. */
+  readonly fillGap?: number;
+}
+
+/** Outer size of the cast, mm: along x, along y, upright. */
+export interface OuterSize {
+  readonly length: number;
+  readonly width: number;
+  readonly height: number;
+}
 
 /** Everything that a mould's measurements imply. */
 export interface MouldFigures {
   readonly volume: Figure;
+  /** By its geometry alone, where it was also measured. */
+  readonly computed?: Figure;
   readonly wall?: Figure;
   readonly thinnest?: ThinPlace;
   readonly base: Figure;
+  /** Narrowest gap that a grain must pass. */
+  readonly gap: Figure;
+  readonly grain?: GrainCheck;
   readonly planting?: Figure;
+  /** What the inside holds to its fill line, and the wax for it. */
+  readonly jar?: { readonly held: Figure; readonly wax: Figure };
   readonly ballast?: Ballast;
+  /** Lifts at which sand alone holds the cores, where one pour would float them. */
+  readonly lifts?: number;
   readonly pressure: Figure;
+  readonly mass: Figure;
+  readonly dryMass?: Figure;
+  readonly size: OuterSize;
   readonly faces: Faces;
+  readonly undercut?: Undercut;
   readonly warnings: readonly string[];
 }
 
-function volumeFigure(shape: MouldShape): Figure {
-  const full = fullVolume(shape);
-  const cores = displacedVolume(shape, 'cores');
-  const all = displacedVolume(shape, 'all');
+function computedFigure(shape: MouldShape): Figure {
+  const { outer, cores, inserts } = cavityOf(shape);
+  const full = computedVolume(shape);
+  const byCores = cores.length > 0 ? displacedVolume(shape, 'cores') : 0;
+  const byAll = inserts.length > 0 ? displacedVolume(shape, 'all') : byCores;
+  const { how, steps = [] } = outer.body.whole;
   return figure(full, 'mL', computed, [
-    line('Outer mould to the rim', solidVolume(shape.outer), 'mL', 'π·h/3·(R² + R·r + r²)'),
-    ...(cores > 0 ? [line('less the cores', cores, 'mL')] : []),
-    ...(all - cores > 1e-6
-      ? [line('less plugs and inserts', all - cores, 'mL', 'what is not inside a core already')]
+    ...steps,
+    line(shape.pressed ? 'Outside of the shell' : 'Outer mould to the rim', solidVolume(outer.solid), 'mL', how),
+    ...(byCores > 0 ? [line(shape.pressed ? 'less the form' : 'less the cores', byCores, 'mL')] : []),
+    ...(byAll - byCores > 1e-6
+      ? [line('less plugs and inserts', byAll - byCores, 'mL', 'what is not inside a core already')]
       : []),
     line('It holds', full, 'mL'),
   ]);
 }
 
+function volumeFigure(shape: MouldShape, byGeometry: Figure): Figure {
+  const taken = shape.measured;
+  if (!taken) return byGeometry;
+  const off = (taken.volume / byGeometry.value - 1) * 100;
+  const by = { water: 'Water that filled it', sand: 'Sand that filled it', batch: 'The batch that filled it' }[
+    taken.by
+  ];
+  return figure(taken.volume, 'mL', measured, [
+    line('By its measurements', byGeometry.value, 'mL'),
+    line('Measured', taken.volume, 'mL', by),
+    line('Difference', off, '%'),
+    line('It holds', taken.volume, 'mL', 'the measured volume counts'),
+  ]);
+}
+
 function wallFigure(thinnest: ThinPlace): Figure {
   return figure(thinnest.thickness, 'mm', computed, [
+    line('Height of its middle', thinnest.height, 'mm'),
     line(
       'Shortest line between core and outer mould',
       thinnest.thickness,
       'mm',
       'square to the sloping faces, not level',
     ),
-    line('Height of its middle', thinnest.height, 'mm'),
   ]);
 }
 
-function plantingFigure(shape: MouldShape): Figure | undefined {
-  const core = shape.cores[0];
-  if (!core) return undefined;
-  const room: MouldShape = { outer: core.solid, cores: [], inserts: [] };
-  const height = Math.max(0, core.solid.height - WATERING_GAP);
-  const top =
-    core.solid.bottomDiameter + ((core.solid.topDiameter - core.solid.bottomDiameter) * height) / core.solid.height;
-  const volume = height > 0 ? solidVolume({ ...core.solid, topDiameter: top, height }) : 0;
-  return figure(volume, 'mL', computed, [
-    line('Inside of the pot', fullVolume(room), 'mL'),
-    line('Watering gap below the rim', WATERING_GAP, 'mm'),
-    line('Room for soil', volume, 'mL'),
-  ]);
-}
-
-function warn(
+/** Volume inside the cores to `gap` mm below the rim; undefined where there is no room. */
+function insideFigure(
   shape: MouldShape,
-  stuff: MouldStuff,
-  piece: PieceKind,
-  pressure: number,
-  thinnest?: ThinPlace,
-): string[] {
-  const guide = pieceGuides[piece];
-  const found: string[] = [];
-  const thin = Math.min(thinnest?.thickness ?? Infinity, baseThickness(shape));
-  if (thin < guide.leastWall) {
-    found.push(
-      `Its thinnest place is ${formatQuantity(thin, 'mm', 'metric')}; for a ${guide.name} the guide is at least ${guide.leastWall} mm.`,
-    );
-  }
-  if (stuff === 'rigid' && outerUndercut(shape)) {
-    found.push(
-      'The mould narrows towards its opening: a rigid one-piece mould cannot let the cast go. Split it, or use a flexible one.',
-    );
-  }
-  for (const name of lockedBlanks(shape))
-    found.push(`${name} widens downwards: it would be locked into the cast. Turn it over, or slit it.`);
-  const straight = shape.cores.filter(({ solid }) => solid.topDiameter === solid.bottomDiameter);
-  if (stuff === 'rigid' && straight.length > 0) {
-    found.push(`${straight[0]!.name} has no draft and will jam: split and tape it beforehand, or slit it.`);
-  }
-  if (stuff === 'flexible' && pressure > BULGE_PRESSURE) {
-    found.push(
-      `Fluid mix presses ${pressure.toFixed(1)} kPa on the wall: a soft mould this tall wants a sleeve, or it bulges.`,
-    );
-  }
-  return found;
+  gap: number,
+  words: readonly [inside: string, gap: string, room: string],
+): Figure | undefined {
+  const { cores, rim } = cavityOf(shape);
+  // Only what opens at the rim is a room: a pipe through the wall is none.
+  if (!cores.some(({ top, bottom }) => top >= rim - 0.5 && bottom > 0)) return undefined;
+  const whole = displacedVolume(shape, 'cores');
+  const room = displacedVolume(shape, 'cores', 0, Math.max(0, rim - gap));
+  return figure(room, 'mL', computed, [
+    line(words[0], whole, 'mL'),
+    line(words[1], gap, 'mm'),
+    line(words[2], room, 'mL'),
+  ]);
+}
+
+function sizeOf(shape: MouldShape): OuterSize {
+  const { outer, rim, edges } = cavityOf(shape);
+  const boxes = [...edges, rim / 2].map((z) => regionAt(outer, z)).filter(({ edges: found }) => found.length > 0);
+  const reach = (low: (i: number) => number, high: (i: number) => number) =>
+    Math.max(...boxes.map((_, i) => high(i))) - Math.min(...boxes.map((_, i) => low(i)));
+  return {
+    length: reach(
+      (i) => boxes[i]!.box.x0,
+      (i) => boxes[i]!.box.x1,
+    ),
+    width: reach(
+      (i) => boxes[i]!.box.y0,
+      (i) => boxes[i]!.box.y1,
+    ),
+    height: rim,
+  };
+}
+
+function massFigure(volume: number, density: number, word: string): Figure {
+  const mass = volume * density;
+  return figure(mass, 'g', computed, [
+    line('It holds', volume, 'mL'),
+    line('Density', density, 'kg/L', word),
+    line('Mass', mass, 'g', 'volume × density'),
+  ]);
+}
+
+function gapFigure(shape: MouldShape): Figure {
+  const gap = narrowestGap(shape);
+  return figure(gap, 'mm', computed, [line('Narrowest way through', gap, 'mm', 'walls, base and between cores')]);
 }
 
 /**
@@ -105,27 +160,48 @@ function warn(
  * `density` of the fresh mix in kg/L; a fluid sand-cement mix is about 2.15.
  * @throws InputError when the mould cannot be cast.
  */
-export function reckonMould(
-  shape: MouldShape,
-  options: { stuff: MouldStuff; piece: PieceKind; density?: number },
-): MouldFigures {
+export function reckonMould(shape: MouldShape, options: MouldOptions): MouldFigures {
   checkMould(shape);
-  const density = options.density ?? 2.15;
+  const { density = USUAL_DENSITY, dryDensity, coreMass = 0, largestGrain, meshOpening, fillGap } = options;
+  const byGeometry = computedFigure(shape);
+  const volume = fullVolume(shape);
   const thinnest = thinnestWall(shape);
   const base = baseThickness(shape);
   const pressure = wallPressure(shape, density);
+  const gap = gapFigure(shape);
+  const planting = insideFigure(shape, WATERING_GAP, [
+    'Inside of the pot',
+    'Watering gap below the rim',
+    'Room for soil',
+  ]);
+  const held =
+    fillGap === undefined
+      ? undefined
+      : insideFigure(shape, fillGap, ['To the brim', 'Fill line below the rim', 'To the fill line']);
+  const weight = ballast(shape, density, coreMass);
+  const lifts = weight && !weight.fits ? liftsThatFit(shape, density, coreMass) : undefined;
+  const overhang = undercut(shape);
   return {
-    volume: volumeFigure(shape),
+    volume: volumeFigure(shape, byGeometry),
+    ...(shape.measured && { computed: byGeometry }),
     ...(thinnest && { wall: wallFigure(thinnest), thinnest }),
     base: figure(base, 'mm', computed, [line('Under the lowest core', base, 'mm')]),
-    planting: plantingFigure(shape),
-    ballast: ballast(shape, density),
+    gap,
+    ...(largestGrain !== undefined && { grain: checkGrain(largestGrain, gap.value, meshOpening) }),
+    ...(planting && { planting }),
+    ...(held && { jar: { held, wax: waxFor(held.value) } }),
+    ...(weight && { ballast: weight }),
+    ...(lifts !== undefined && { lifts }),
     pressure: figure(pressure, 'kPa', computed, [
       line('Density of the fresh mix', density, 'kg/L'),
-      line('Depth of mix', shape.outer.height, 'mm'),
+      line('Depth of mix', cavityOf(shape).rim, 'mm'),
       line('Pressure at the bottom', pressure, 'kPa', 'density × 9.81 × depth'),
     ]),
+    mass: massFigure(volume, density, 'of the fresh mix'),
+    ...(dryDensity !== undefined && { dryMass: massFigure(volume, dryDensity, 'of the dry piece') }),
+    size: sizeOf(shape),
     faces: faces(shape),
-    warnings: warn(shape, options.stuff, options.piece, pressure, thinnest),
+    ...(overhang && { undercut: overhang }),
+    warnings: mouldWarnings(shape, options, { pressure, computedVolume: byGeometry.value, thinnest }),
   };
 }

@@ -1,10 +1,13 @@
 /** What a mould is for: sets the least wall and the lift-out time of the handbook. */
-export type PieceKind = 'small-pot' | 'pot' | 'hypertufa-pot' | 'trough' | 'slab' | 'lamp' | 'dish';
+export type PieceKind =
+  'small-pot' | 'pot' | 'hypertufa-pot' | 'trough' | 'slab' | 'lamp' | 'dish' | 'leaf' | 'panel' | 'ornament';
 
 export interface PieceGuide {
   readonly name: string;
   /** Least wall of that piece, mm. */
   readonly leastWall: number;
+  /** Least thickness as a share of the span, where the piece lies free. */
+  readonly ofSpan?: number;
 }
 
 /** Guide to least walls by piece; a default that the caster may go under. */
@@ -14,6 +17,9 @@ export const pieceGuides: Record<PieceKind, PieceGuide> = {
   pot: { name: 'pot', leastWall: 12 },
   'hypertufa-pot': { name: 'hypertufa pot', leastWall: 35 },
   trough: { name: 'trough', leastWall: 45 },
-  slab: { name: 'slab or stepping stone', leastWall: 40 },
+  slab: { name: 'slab or stepping stone', leastWall: 40, ofSpan: 0.1 },
   lamp: { name: 'lamp', leastWall: 20 },
+  leaf: { name: 'leaf cast', leastWall: 12 },
+  panel: { name: 'panel', leastWall: 20 },
+  ornament: { name: 'ornament', leastWall: 8 },
 };

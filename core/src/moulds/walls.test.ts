@@ -1,16 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { nestedPot } from '../testing/examples.js';
+import { cone, nested, nestedPot } from '../testing/examples.js';
 import type { MouldShape } from './mould.js';
-import { baseThickness, lockedBlanks, narrowestGap, outerUndercut, thinnestWall } from './walls.js';
-
-const frustum = (bottomDiameter: number, topDiameter: number, height: number) =>
-  ({ kind: 'round-frustum', bottomDiameter, topDiameter, height }) as const;
-const nested = (outer: [number, number, number], core: [number, number], base: number): MouldShape => ({
-  outer: frustum(...outer),
-  cores: [{ name: 'The core', bottom: base, solid: frustum(core[0], core[1], outer[2] - base) }],
-  inserts: [],
-});
+import { baseThickness, jammingTubes, lockedBlanks, narrowestGap, thinnestWall, undercut } from './walls.js';
 
 describe('the thinnest wall', () => {
   it('between two cylinders is half the difference of their diameters, at any height', () => {
@@ -25,21 +17,19 @@ describe('the thinnest wall', () => {
       fc.property(size, size, fc.integer({ min: 5, max: 40 }), (spreadOuter, spreadCore, base) => {
         const shape = nested([160, 160 + spreadOuter, 180], [90, 90 + Math.min(spreadCore, spreadOuter + 40)], base);
         const { thickness, from, to } = thinnestWall(shape)!;
-        const [core] = shape.cores;
+        const coreTop = 90 + Math.min(spreadCore, spreadOuter + 40);
         for (let z = base; z <= 180; z += 10) {
           const outer = (160 + (spreadOuter * z) / 180) / 2;
-          const share = (z - base) / (180 - base);
-          const inner =
-            (core!.solid.bottomDiameter + (core!.solid.topDiameter - core!.solid.bottomDiameter) * share) / 2;
+          const inner = (90 + ((coreTop - 90) * (z - base)) / (180 - base)) / 2;
           expect(thickness).toBeLessThanOrEqual(outer - inner + 1e-9);
         }
-        expect(Math.hypot(from.r - to.r, from.z - to.z)).toBeCloseTo(thickness, 9);
+        expect(Math.hypot(from.x - to.x, from.y - to.y, from.z - to.z)).toBeCloseTo(thickness, 9);
       }),
     );
   });
 
   it('is none where there is no core, and the gap is then the piece itself', () => {
-    const slab: MouldShape = { outer: frustum(292, 300, 45), cores: [], inserts: [] };
+    const slab: MouldShape = { outer: cone(292, 300, 45), cores: [], inserts: [] };
     expect(thinnestWall(slab)).toBeUndefined();
     expect(narrowestGap(slab)).toBe(45);
     expect(baseThickness(slab)).toBe(45);
@@ -56,8 +46,10 @@ describe('the thinnest wall', () => {
 
 describe('undercut', () => {
   it('is an outer that narrows upwards, or a core that widens downwards', () => {
-    expect(outerUndercut(nested([200, 160, 180], [100, 120], 20))).toBe(true);
-    expect(outerUndercut(nestedPot)).toBe(false);
+    expect(undercut(nested([200, 160, 180], [100, 120], 20))!.overhang).toBeCloseTo(20, 6);
+    expect(undercut(nestedPot)).toBeUndefined();
+    expect(jammingTubes(nested([160, 160, 200], [100, 100], 20))).toEqual(['The outer mould', 'The core']);
+    expect(jammingTubes(nestedPot)).toEqual([]);
     expect(lockedBlanks(nested([200, 200, 180], [140, 120], 20))).toEqual(['The core']);
     expect(lockedBlanks(nestedPot)).toEqual([]);
   });

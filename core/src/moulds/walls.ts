@@ -1,66 +1,237 @@
-import { blanks, type MouldShape } from './mould.js';
-import { outerLine, sideLine, type ProfilePoint } from './outline.js';
-import { radiusAt } from './solid.js';
+import {
+  contains,
+  nearestOnRegion,
+  pointOn,
+  regionArea,
+  type Edge,
+  type PlanPoint,
+  type Region,
+} from '../solids/index.js';
+import { cavityOf, regionAt, type Cavity, type Standing } from './cavity.js';
+import type { MouldShape } from './mould.js';
 
-type Segment = readonly [ProfilePoint, ProfilePoint];
+/** A place in the cavity, mm. */
+export interface Place {
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+}
 
 /** The thinnest place of a wall: its thickness and the height of the middle of that shortest line, mm. */
 export interface ThinPlace {
   readonly thickness: number;
   readonly height: number;
-  readonly from: ProfilePoint;
-  readonly to: ProfilePoint;
+  readonly from: Place;
+  readonly to: Place;
 }
 
-function nearestOn([a, b]: Segment, p: ProfilePoint): ProfilePoint {
-  const dr = b.r - a.r;
-  const dz = b.z - a.z;
-  const t = ((p.r - a.r) * dr + (p.z - a.z) * dz) / (dr * dr + dz * dz);
-  const s = Math.min(1, Math.max(0, t));
-  return { r: a.r + s * dr, z: a.z + s * dz };
+const LOOKS = 10;
+const MOST_POINTS = 48;
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
+
+/** Least of `f` between `low` and `high` by golden section. */
+function least(f: (x: number) => number, low: number, high: number, steps: number): number {
+  let [a, b] = [low, high];
+  let [x1, x2] = [b - GOLDEN * (b - a), a + GOLDEN * (b - a)];
+  let [f1, f2] = [f(x1), f(x2)];
+  for (let i = 0; i < steps; i++) {
+    if (f1 <= f2) {
+      [b, x2, f2] = [x2, x1, f1];
+      x1 = b - GOLDEN * (b - a);
+      f1 = f(x1);
+    } else {
+      [a, x1, f1] = [x1, x2, f2];
+      x2 = a + GOLDEN * (b - a);
+      f2 = f(x2);
+    }
+  }
+  return [low, high, x1, x2].reduce((best, x) => (f(x) < f(best) ? x : best));
 }
 
-function shortestBetween(one: Segment, two: Segment): ThinPlace {
-  const lines = [
-    ...one.map((p) => [p, nearestOn(two, p)] as const),
-    ...two.map((p) => [nearestOn(one, p), p] as const),
-  ];
-  const places = lines.map(([from, to]) => ({
-    thickness: Math.hypot(from.r - to.r, from.z - to.z),
-    height: (from.z + to.z) / 2,
-    from,
-    to,
-  }));
-  return places.reduce((best, place) => (place.thickness < best.thickness - 1e-9 ? place : best));
+/** Points along a boundary to measure from: one where all are alike, few enough to be quick. */
+function looksFrom(region: Region, outer: Region): PlanPoint[] {
+  const { circle } = region;
+  if (circle && outer.circle && circle.x === outer.circle.x && circle.y === outer.circle.y)
+    return [[circle.x - circle.r, circle.y]];
+  const shares = region.edges.length > 12 ? [0] : [0, 0.25, 0.5, 0.75];
+  const points = region.edges.flatMap((edge) => shares.map((t) => pointOn(edge, t)));
+  const every = Math.ceil(points.length / MOST_POINTS);
+  return points.filter((_, i) => i % every === 0);
+}
+
+/** Nearest place of straight sides, from the nearest edge on the level and the slope of its side. */
+function onStraightSide(
+  region: Region,
+  runOf: (edge: Edge) => number,
+  [x, y]: PlanPoint,
+  z: number,
+  rim: number,
+): Place {
+  const { point, distance, edge } = nearestOnRegion(region, [x, y]);
+  const run = edge ? runOf(edge) : 0;
+  const up = Math.min(rim - z, Math.max(-z, (-distance * run) / (1 + run * run)));
+  const share = distance === 0 ? 0 : (distance + run * up) / distance;
+  return { x: x + (point[0] - x) * share, y: y + (point[1] - y) * share, z: z + up };
+}
+
+/** Nearest place of bent sides: the surface is met no farther up or down than it lies away on the level. */
+function onBentSide(outer: Standing, [x, y]: PlanPoint, z: number, rim: number, steps: number): Place {
+  const away = (at: number) => Math.hypot(nearestOnRegion(regionAt(outer, at), [x, y]).distance, z - at);
+  const level = away(z);
+  const at = least(away, Math.max(0, z - level), Math.min(rim, z + level), steps);
+  const best = away(at) < level ? at : z;
+  const [tx, ty] = nearestOnRegion(regionAt(outer, best), [x, y]).point;
+  return { x: tx, y: ty, z: best };
+}
+
+/** Shortest line from a point of a blank at height `z` to the wall around it. */
+function placeAt({ outer, rim }: Cavity, around: Region, p: PlanPoint, z: number, steps: number): ThinPlace {
+  const { body } = outer;
+  const from: Place = { x: p[0], y: p[1], z };
+  const known = body.nearest?.([...p, z]);
+  const to = known
+    ? { x: known[0], y: known[1], z: known[2] }
+    : body.runOf
+      ? onStraightSide(around, body.runOf, p, z, rim)
+      : onBentSide(outer, p, z, rim, steps);
+  const thickness = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
+  return { thickness, height: (z + to.z) / 2, from, to };
+}
+
+/** Thinnest place between a blank and the wall around it: looked for at many heights, then closed in on. */
+function thinnestOf(cavity: Cavity, blank: Standing): ThinPlace | undefined {
+  const { outer, rim, edges } = cavity;
+  const low = Math.max(0, blank.bottom);
+  const high = Math.min(rim, blank.top);
+  if (high <= low) return undefined;
+  const even = Array.from({ length: LOOKS + 1 }, (_, i) => low + ((high - low) * i) / LOOKS);
+  const hair = (high - low) * 1e-9;
+  const heights = [...even, ...edges.filter((z) => z > low && z < high).flatMap((z) => [z - hair, z + hair])];
+  const at = (z: number, steps: number) => {
+    const around = regionAt(outer, z);
+    return looksFrom(regionAt(blank, z), around).map((p) => placeAt(cavity, around, p, z, steps));
+  };
+  const thinner = (a: ThinPlace, b: ThinPlace) => (b.thickness < a.thickness - 1e-9 ? b : a);
+  const found = heights.flatMap((z) => at(z, 10));
+  if (found.length === 0) return undefined;
+  const rough = found.reduce(thinner);
+  // Between straight sides the distance runs straight too: it is least at an end.
+  if (outer.body.runOf && blank.body.runOf) return rough;
+  const step = (high - low) / LOOKS;
+  const closest = (z: number) => at(z, 16).reduce((best, { thickness }) => Math.min(best, thickness), Infinity);
+  const fine = least(closest, Math.max(low, rough.from.z - step), Math.min(high, rough.from.z + step), 20);
+  return [...at(rough.from.z, 60), ...at(fine, 60)].reduce(thinner);
 }
 
 /** Thinnest place of the wall between the outer mould and any core; undefined where there is no core. */
 export function thinnestWall(shape: MouldShape): ThinPlace | undefined {
-  const outer = outerLine(shape);
-  const places = shape.cores.map((core) => shortestBetween(outer, sideLine(core, shape.outer.height)));
+  const cavity = cavityOf(shape);
+  const places = cavity.cores.flatMap((core) => thinnestOf(cavity, core) ?? []);
   return places.sort((a, b) => a.thickness - b.thickness)[0];
 }
 
-/** Thickness under the lowest core, mm; the full height where there is no core. */
+/** Thickness under the lowest core that leaves a base, mm; the full height where there is none. */
 export function baseThickness(shape: MouldShape): number {
-  return Math.min(shape.outer.height, ...shape.cores.map((core) => core.bottom));
+  const { cores, rim } = cavityOf(shape);
+  const bottoms = cores.map(({ bottom }) => bottom).filter((bottom) => bottom > 0);
+  return Math.min(rim, ...bottoms);
 }
 
-/** Narrowest gap that a grain must pass, mm: the thinner of wall and base, or the narrowest width of a solid piece. */
+/** Least level gap between two blanks that do not touch, mm. */
+function gapBetween(one: Standing, other: Standing): number {
+  const low = Math.max(one.bottom, other.bottom);
+  const high = Math.min(one.top, other.top);
+  if (high <= low) return Infinity;
+  const z = (low + high) / 2;
+  const [a, b] = [regionAt(one, z), regionAt(other, z)];
+  if (a.edges.length === 0 || b.edges.length === 0) return Infinity;
+  if (a.edges.some((edge) => contains(b, pointOn(edge, 0.5)))) return Infinity;
+  if (b.edges.some((edge) => contains(a, pointOn(edge, 0.5)))) return Infinity;
+  const gaps = a.edges.flatMap((edge) => [0, 0.5].map((t) => nearestOnRegion(b, pointOn(edge, t)).distance));
+  const gap = Math.min(...gaps, ...b.edges.map((edge) => nearestOnRegion(a, pointOn(edge, 0)).distance));
+  return gap > 0.5 ? gap : Infinity;
+}
+
+/** Narrowest way through a region: the width of a strip, else the lesser side of its box, mm. */
+function widthOf({ solid, body }: Standing, z: number): number {
+  if ('width' in solid && solid.kind !== 'known-volume') return solid.width;
+  const { box } = body.regionAt(z);
+  return Math.min(box.x1 - box.x0, box.y1 - box.y0);
+}
+
+/** Narrowest gap that a grain must pass, mm: wall, base, between cores and inserts, or the width of a solid piece. */
 export function narrowestGap(shape: MouldShape): number {
+  const cavity = cavityOf(shape);
+  const { outer, cores, inserts, rim } = cavity;
+  const all = [...cores, ...inserts];
+  const between = all.flatMap((one, i) => all.slice(i + 1).map((other) => gapBetween(one, other)));
+  const byInserts = inserts.flatMap((insert) => thinnestOf(cavity, insert)?.thickness ?? []).filter((gap) => gap > 0.5);
   const wall = thinnestWall(shape);
-  if (wall) return Math.min(wall.thickness, baseThickness(shape));
-  return Math.min(shape.outer.height, 2 * radiusAt(shape.outer, 0), 2 * radiusAt(shape.outer, shape.outer.height));
+  const own = wall ? [wall.thickness, baseThickness(shape)] : [rim, widthOf(outer, rim), widthOf(outer, rim / 2)];
+  return Math.min(...own, ...between, ...byInserts);
+}
+
+/** By how much, and where, the outer holds the cast back on its way out upwards. */
+export interface Undercut {
+  /** mm that a soft wall must give on each side. */
+  readonly overhang: number;
+  readonly height: number;
+}
+
+/** Where the outer narrows towards its opening; undefined where the cast slides out. */
+export function undercut(shape: MouldShape): Undercut | undefined {
+  const { outer, rim, edges } = cavityOf(shape);
+  const hair = rim * 1e-6;
+  const even = Array.from({ length: 25 }, (_, i) => (rim * i) / 24);
+  const heights = [...even, ...edges.slice(1, -1).flatMap((z) => [z - hair, z + hair])].sort((a, b) => a - b);
+  const regions = heights.map((z) => regionAt(outer, z));
+  let most: Undercut | undefined;
+  // From the rim down: what lies below must pass through the narrowest opening above it.
+  for (let i = heights.length - 2, gate = heights.length - 1; i >= 0; i--) {
+    const way = regions[gate]!;
+    const overhang = Math.max(
+      0,
+      ...regions[i]!.edges.map((edge) => {
+        const p = pointOn(edge, 0);
+        return contains(way, p) ? 0 : nearestOnRegion(way, p).distance;
+      }),
+    );
+    if (overhang > (most?.overhang ?? 1e-6)) most = { overhang, height: heights[gate]! };
+    if (regionArea(regions[i]!) < regionArea(way)) gate = i;
+  }
+  return most;
 }
 
 /** Names of cores and inserts that a rigid mould could not release: those that widen downwards inside the cast. */
 export function lockedBlanks(shape: MouldShape): string[] {
-  return blanks(shape)
-    .filter(({ solid, bottom }) => bottom > 0 && solid.topDiameter < solid.bottomDiameter)
-    .map((blank) => blank.name);
+  const { cores, inserts } = cavityOf(shape);
+  const locked = [...cores, ...inserts].filter((blank) => {
+    const { bottom, top, placed, solid } = blank;
+    if (bottom <= 0 || placed.stays || solid.kind === 'lying-pipe') return false;
+    const [low, high] = [regionAt(blank, bottom), regionAt(blank, top)];
+    return (
+      low.box.x1 - low.box.x0 > high.box.x1 - high.box.x0 + 1e-6 ||
+      low.box.y1 - low.box.y0 > high.box.y1 - high.box.y0 + 1e-6
+    );
+  });
+  return [...new Set(locked.map(({ name }) => name))];
 }
 
-/** Whether a rigid one-piece outer mould narrows towards its opening, so that the cast cannot leave it. */
-export function outerUndercut(shape: MouldShape): boolean {
-  return shape.outer.topDiameter < shape.outer.bottomDiameter;
+/** Height from which a straight wall grips, mm. */
+const GRIPS = 60;
+
+/** Whether a standing solid is a straight tube with no draft, tall enough to jam. */
+const isStraight = ({ body, placed, bottom }: Standing, rim: number) => {
+  const reached = Math.min(rim - bottom, body.height);
+  if (placed.stays || reached < GRIPS) return false;
+  return (
+    Math.abs(regionArea(body.regionAt(0)) - regionArea(body.regionAt(body.height))) < 1e-6 && body.breaks.length === 0
+  );
+};
+
+/** Names of the stiff straight tubes that would jam: the outer mould and its cores. */
+export function jammingTubes(shape: MouldShape): string[] {
+  const { outer, cores, rim } = cavityOf(shape);
+  const tubes = cores.filter((core) => !core.placed.soft && isStraight(core, rim)).map(({ name }) => name);
+  return [...(isStraight(outer, rim) ? [outer.name] : []), ...new Set(tubes)];
 }

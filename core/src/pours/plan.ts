@@ -1,6 +1,6 @@
 import type { SettingClass } from '../cure/index.js';
 import type { Mix, MixConditions } from '../mixes/index.js';
-import type { MouldShape, PieceKind } from '../moulds/index.js';
+import { rimOf, type MouldShape, type PieceKind } from '../moulds/index.js';
 import type { Lot, Scoop, ScoopStep } from '../stores/index.js';
 import { Checker } from '../units/index.js';
 
@@ -59,7 +59,7 @@ export function checkPlan(plan: PourPlan): void {
     if (item.fillTo !== undefined) {
       check.number(`items.${i}.fillTo`, item.fillTo, `The fill line of ${item.name}`, {
         above: 0,
-        max: item.shape.outer.height,
+        max: rimOf(item.shape),
         unit: 'mm',
       });
     }

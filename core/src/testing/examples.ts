@@ -1,25 +1,32 @@
 import { handbookMaterial, type Grade, type Material, type Mix } from '../mixes/index.js';
 import type { MouldShape } from '../moulds/index.js';
+import type { RoundFrustum } from '../solids/index.js';
 import type { PourPlan } from '../pours/index.js';
 
+/** A round frustum by its diameters at bottom and top and its height, mm. */
+export const cone = (bottomDiameter: number, topDiameter: number, height: number): RoundFrustum => ({
+  kind: 'round-frustum',
+  bottomDiameter,
+  topDiameter,
+  height,
+});
+
+/** A nested pot: outer and core by their diameters, the core from `base` up to the rim, a drain plug through the base. */
+export function nested(
+  [bottom, top, height]: readonly [number, number, number],
+  [coreBottom, coreTop]: readonly [number, number],
+  base: number,
+  plug = 0,
+): MouldShape {
+  return {
+    outer: cone(bottom, top, height),
+    cores: [{ name: 'The core', bottom: base, solid: cone(coreBottom, coreTop, height - base) }],
+    inserts: plug > 0 ? [{ name: 'The drain plug', bottom: 0, solid: cone(plug, plug, base) }] : [],
+  };
+}
+
 /** The worked pot of the reference figures: 160→200 over 180 mm, core from 18 mm up, drain plug 19 mm. */
-export const nestedPot: MouldShape = {
-  outer: { kind: 'round-frustum', bottomDiameter: 160, topDiameter: 200, height: 180 },
-  cores: [
-    {
-      name: 'The core',
-      bottom: 18,
-      solid: { kind: 'round-frustum', bottomDiameter: 124, topDiameter: 160, height: 162 },
-    },
-  ],
-  inserts: [
-    {
-      name: 'The drain plug',
-      bottom: 0,
-      solid: { kind: 'round-frustum', bottomDiameter: 19, topDiameter: 19, height: 18 },
-    },
-  ],
-};
+export const nestedPot: MouldShape = nested([160, 200, 180], [124, 160], 18, 19);
 
 /** A material of the handbook, its key as its id. */
 export const material = (key: string): Material => ({ ...handbookMaterial(key), id: key });

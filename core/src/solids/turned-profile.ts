@@ -1,4 +1,4 @@
-import type { ProfileRadius, Revolution } from './measured-solid.js';
+import type { ProfileRadius, Revolution } from './solid.js';
 
 /** A run of a profile without a step: heights rise strictly. */
 type Run = readonly ProfileRadius[];

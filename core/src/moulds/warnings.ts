@@ -1,0 +1,106 @@
+import { formatQuantity } from '../units/index.js';
+import { cavityOf, regionAt } from './cavity.js';
+import { checkGrain } from './extras.js';
+import { DISAGREES } from './measured-volume.js';
+import type { MouldShape, MouldStuff } from './mould.js';
+import { pieceGuides, type PieceKind } from './uses.js';
+import { baseThickness, jammingTubes, lockedBlanks, narrowestGap, undercut, type ThinPlace } from './walls.js';
+
+/** Pressure from which a soft wall bulges, kPa. */
+const BULGE_PRESSURE = 2;
+
+/** How a mould is used: what its warnings go by. */
+export interface MouldUse {
+  readonly stuff: MouldStuff;
+  readonly piece: PieceKind;
+  /** A soft mould stands in a sleeve. */
+  readonly sleeve?: boolean;
+  /** Largest grain of the mix, mm. */
+  readonly largestGrain?: number;
+  /** Opening of the mesh that is laid in, mm. */
+  readonly meshOpening?: number;
+}
+
+/** Stretch, as a share of its half width, that a soft mould is trusted with. */
+const MOST_STRETCH = 0.25;
+
+const mm = (n: number) => formatQuantity(n, 'mm', 'metric');
+
+function thinness(shape: MouldShape, { piece }: MouldUse, thinnest?: ThinPlace): string[] {
+  const { outer } = cavityOf(shape);
+  const guide = pieceGuides[piece];
+  const thin = Math.min(thinnest?.thickness ?? Infinity, baseThickness(shape));
+  const { box } = outer.body.regionAt(outer.body.height);
+  const span = guide.ofSpan ? Math.max(box.x1 - box.x0, box.y1 - box.y0) * guide.ofSpan : 0;
+  const found: string[] = [];
+  if (thin < guide.leastWall)
+    found.push(`Its thinnest place is ${mm(thin)}; for a ${guide.name} the guide is at least ${guide.leastWall} mm.`);
+  if (thin < span) found.push(`It is ${mm(thin)} thick; for its span the guide is at least a tenth, ${mm(span)}.`);
+  const { solid } = outer;
+  if (solid.kind === 'leaf' && (solid.edge < 12 || solid.middle < 20))
+    found.push('A leaf cast wants at least 12 mm at its edge and 20 mm in the middle.');
+  return found;
+}
+
+function halfOpening(shape: MouldShape): number {
+  const { outer, rim } = cavityOf(shape);
+  const { box } = regionAt(outer, rim);
+  return Math.min(box.x1 - box.x0, box.y1 - box.y0) / 2;
+}
+
+function letsGo(shape: MouldShape, { stuff }: MouldUse): string[] {
+  const found: string[] = [];
+  const held = undercut(shape);
+  if (held && stuff === 'rigid')
+    found.push(
+      `The mould narrows towards its opening by ${mm(held.overhang)} at ${mm(held.height)} up: a rigid one-piece mould cannot let the cast go. Split it, or use a flexible one.`,
+    );
+  if (held && stuff === 'flexible' && held.overhang > MOST_STRETCH * halfOpening(shape))
+    found.push(`It must stretch by ${mm(held.overhang)} on each side to let the cast go: try it empty first.`);
+  for (const name of lockedBlanks(shape))
+    found.push(`${name} widens downwards: it would be locked into the cast. Turn it over, or slit it.`);
+  if (stuff === 'rigid') {
+    for (const name of jammingTubes(shape))
+      found.push(`${name} has no draft and will jam: split and tape it beforehand, or slit it.`);
+  }
+  return found;
+}
+
+function presses(shape: MouldShape, { stuff, sleeve = false }: MouldUse, pressure: number): string[] {
+  if (pressure <= BULGE_PRESSURE) return [];
+  const found: string[] = [];
+  if (stuff === 'flexible' && !sleeve)
+    found.push(
+      `Fluid mix presses ${pressure.toFixed(1)} kPa on the wall: a soft mould this tall wants a sleeve, or it bulges.`,
+    );
+  const soft = cavityOf(shape).cores.find(({ placed }) => placed.soft);
+  if (soft)
+    found.push(
+      `${soft.name} is soft and is pressed inwards with ${pressure.toFixed(1)} kPa: fill it with the sand that weights it.`,
+    );
+  return found;
+}
+
+/** What to beware of with a mould, as sentences. `pressure` at its bottom in kPa, volumes in mL. */
+export function mouldWarnings(
+  shape: MouldShape,
+  use: MouldUse,
+  {
+    pressure,
+    computedVolume,
+    thinnest,
+  }: { pressure: number; computedVolume: number; thinnest?: ThinPlace | undefined },
+): string[] {
+  const found = [...thinness(shape, use, thinnest), ...letsGo(shape, use)];
+  if (!shape.pressed) found.push(...presses(shape, use, pressure));
+  if (use.largestGrain !== undefined) {
+    const { advice } = checkGrain(use.largestGrain, narrowestGap(shape), use.meshOpening);
+    if (advice) found.push(advice);
+  }
+  const off = shape.measured ? shape.measured.volume / computedVolume - 1 : 0;
+  if (Math.abs(off) > DISAGREES)
+    found.push(
+      `Measured and reckoned volume differ by ${Math.abs(off * 100).toFixed(0)} %: measure the mould’s sizes again, or look for a core that was left out.`,
+    );
+  return found;
+}
