@@ -8,4 +8,5 @@ export * from './moulds.js';
 export * from './pours.js';
 export * from './problem.js';
 export * from './reckon.js';
+export * from './solids.js';
 export * from './stores.js';

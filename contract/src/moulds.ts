@@ -1,55 +1,66 @@
-import type { MouldShape, MouldStuff, PieceKind } from '@dewpot/core';
-import { pieceGuides } from '@dewpot/core';
+import {
+  mouldMaterials,
+  pieceGuides,
+  releases,
+  type MouldMaterial,
+  type MouldShape,
+  type MouldStuff,
+  type PieceKind,
+  type ReleaseName,
+  type Solid,
+} from '@dewpot/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
-  Equals,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
+  IsOptional,
   IsString,
   IsUUID,
   Length,
+  Max,
+  MaxLength,
   Min,
   ValidateNested,
 } from 'class-validator';
+import { MouldShapeInput, SolidInput } from './solids.js';
 
-export class SolidInput {
-  @Equals('round-frustum') kind: 'round-frustum';
-  @IsNumber() bottomDiameter: number;
-  @IsNumber() topDiameter: number;
-  @IsNumber() height: number;
-}
-
-export class PlacedSolidInput {
-  @IsString() @Length(1, 60) name: string;
-  @ValidateNested() @Type(() => SolidInput) solid: SolidInput;
-  @IsNumber() bottom: number;
-}
-
-export class MouldShapeInput implements MouldShape {
-  @ValidateNested() @Type(() => SolidInput) outer: SolidInput;
-  @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => PlacedSolidInput) cores: PlacedSolidInput[];
-  @IsArray()
-  @ArrayMaxSize(20)
-  @ValidateNested({ each: true })
-  @Type(() => PlacedSolidInput)
-  inserts: PlacedSolidInput[];
-}
+export const copyConditions = ['good', 'worn', 'leaks'] as const;
+export type CopyCondition = (typeof copyConditions)[number];
 
 export class CopyInput {
   @IsUUID() id: string;
   /** What is written on it: A, B, C. */
   @IsString() @Length(1, 20) mark: string;
+  @IsOptional() @IsIn(copyConditions) condition?: CopyCondition;
+  /** Where it leaks, what was glued: in the caster's words. */
+  @IsOptional() @IsString() @MaxLength(500) note?: string;
+  @IsOptional() @IsBoolean() retired?: boolean;
+  /** When it was last washed, ms. */
+  @IsOptional() @IsNumber() @Min(0) washedAt?: number;
 }
 
 export class MouldInput {
   @IsString() @Length(1, 80) name: string;
-  @IsIn(['rigid', 'flexible']) stuff: MouldStuff;
+  @IsIn(['rigid', 'flexible', 'apart']) stuff: MouldStuff;
   @IsIn(Object.keys(pieceGuides)) piece: PieceKind;
   @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => CopyInput) copies: CopyInput[];
+  @IsOptional() @IsIn(Object.keys(mouldMaterials)) material?: MouldMaterial;
+  /** What the caster puts on it rather than the handbook's default. */
+  @IsOptional() @IsIn(Object.keys(releases)) release?: ReleaseName;
+  @IsOptional() @IsBoolean() sleeve?: boolean;
+  /** Used once, or rebuilt each time: it has no copies, and this must be made anew. */
+  @IsOptional() @IsBoolean() once?: boolean;
+  @IsOptional() @IsString() @MaxLength(300) remake?: string;
+  @IsOptional() @IsString() @MaxLength(4000) notes?: string;
+  /** Of the empty cores together, g. */
+  @IsOptional() @IsNumber() @Min(0) @Max(200000) coreMass?: number;
+  /** Opening of the mesh laid in, mm. */
+  @IsOptional() @IsNumber() @Min(0.5) @Max(500) meshOpening?: number;
   /** Version that was edited; 0 for a new one. */
   @IsInt() @Min(0) version: number;
 }
@@ -59,14 +70,54 @@ export interface CopyView {
   readonly mark: string;
   /** Times it was filled. */
   readonly cycles: number;
+  readonly condition: CopyCondition;
+  readonly note: string;
+  readonly retired: boolean;
+  /** #rrggbb that it was last filled with. */
+  readonly lastColour?: string;
+  readonly washedAt?: number;
 }
 
-export interface MouldView {
+/** What is kept of a mould beside its name and its copies. */
+export interface MouldBody extends Omit<MouldInput, 'name' | 'shape' | 'copies' | 'version'> {
+  readonly shape: MouldShape;
+}
+
+/** A picture of a mould, without its bytes. */
+export interface PictureView {
+  readonly id: string;
+  readonly caption: string;
+  readonly width: number;
+  readonly height: number;
+}
+
+export interface MouldView extends MouldBody {
   readonly id: string;
   readonly version: number;
   readonly name: string;
-  readonly stuff: MouldStuff;
-  readonly piece: PieceKind;
-  readonly shape: MouldShape;
   readonly copies: readonly CopyView[];
+  readonly pictures: readonly PictureView[];
+  /** Times it was filled, whichever copy; of one that is made anew, times it was made. */
+  readonly cycles: number;
+}
+
+export class TubInput {
+  @IsString() @Length(1, 80) name: string;
+  @ValidateNested() @Type(() => SolidInput) inside: SolidInput;
+  /** Thickness of its wall, mm. */
+  @IsNumber() @Min(0) @Max(100) wall: number;
+  @IsInt() @Min(0) version: number;
+}
+
+export interface TubView {
+  readonly id: string;
+  readonly version: number;
+  readonly name: string;
+  readonly inside: Solid;
+  readonly wall: number;
+}
+
+/** What comes with the file of a picture. */
+export class CaptionInput {
+  @IsOptional() @IsString() @MaxLength(200) caption?: string;
 }

@@ -1,14 +1,13 @@
 import {
   handbookMaterials,
-  measuredKinds,
+  mouldMaterials,
   pieceGuides,
-  polyhedronNames,
-  type MeasuredSolid,
+  type MeasuredBy,
+  type MouldMaterial,
   type MouldStuff,
   type PieceKind,
-  type PolyhedronName,
-  type ProfileRadius,
   type SettingClass,
+  type ShellSide,
 } from '@dewpot/core';
 import { Type } from 'class-transformer';
 import {
@@ -20,66 +19,119 @@ import {
   IsInt,
   IsNumber,
   IsOptional,
+  IsString,
+  Length,
   Max,
   Min,
   ValidateNested,
 } from 'class-validator';
-import { MouldShapeInput } from './moulds.js';
+import { MouldShapeInput, SolidInput } from './solids.js';
 
 const settings = ['portland', 'fast-setting', 'gypsum', 'underlayment', 'patch', 'lime'];
 const pieces = Object.keys(pieceGuides);
 
 export class CavityQuestion {
   @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
-  @IsIn(['rigid', 'flexible']) stuff: MouldStuff;
+  @IsIn(['rigid', 'flexible', 'apart']) stuff: MouldStuff;
   @IsIn(pieces) piece: PieceKind;
+  /** Of the fresh mix, kg/L. */
+  @IsOptional() @IsNumber() density?: number;
+  /** Of the dry piece, kg/L. */
+  @IsOptional() @IsNumber() dryDensity?: number;
+  /** Largest grain of the mix, mm. */
+  @IsOptional() @IsNumber() largestGrain?: number;
+  /** Opening of the mesh laid in, mm. */
+  @IsOptional() @IsNumber() meshOpening?: number;
+  /** Of the empty cores, g. */
+  @IsOptional() @IsNumber() coreMass?: number;
+  @IsOptional() @IsBoolean() sleeve?: boolean;
+  /** How far below its rim a jar is filled, mm. */
+  @IsOptional() @IsNumber() fillGap?: number;
+}
+
+export class ShellQuestion {
+  @ValidateNested() @Type(() => SolidInput) form: SolidInput;
+  @IsIn(['over', 'inside', 'against']) side: ShellSide;
+  /** Thicknesses to compare, mm. */
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @IsNumber({}, { each: true }) thicknesses: number[];
   /** Of the fresh mix, kg/L. */
   @IsOptional() @IsNumber() density?: number;
 }
 
-export class ProfilePointInput implements ProfileRadius {
-  @IsNumber() height: number;
-  @IsNumber() radius: number;
+export class FillQuestion {
+  @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
+  /** Heights to tell volumes for, mm. */
+  @IsOptional() @IsArray() @ArrayMaxSize(100) @IsNumber({}, { each: true }) heights?: number[];
+  /** Volumes to tell heights for, mL. */
+  @IsOptional() @IsArray() @ArrayMaxSize(100) @IsNumber({}, { each: true }) volumes?: number[];
+  /** Shares of layers, bottom up, which add up to 1. */
+  @IsOptional() @IsArray() @ArrayMaxSize(20) @IsNumber({}, { each: true }) layers?: number[];
 }
 
-/** A solid by what a tape measures. Which sizes are wanted goes by `kind`; all are of the inside, in mm. */
-export class SolidQuestion {
-  @IsIn(measuredKinds) kind: MeasuredSolid['kind'];
-  @IsOptional() @IsNumber() bottomDiameter?: number;
-  @IsOptional() @IsNumber() topDiameter?: number;
-  @IsOptional() @IsNumber() height?: number;
-  @IsOptional() @IsNumber() bottomLength?: number;
-  @IsOptional() @IsNumber() bottomWidth?: number;
-  @IsOptional() @IsNumber() topLength?: number;
-  @IsOptional() @IsNumber() topWidth?: number;
-  /** Of the upright corners of a box. */
-  @IsOptional() @IsNumber() cornerRadius?: number;
-  @IsOptional() @IsNumber() sides?: number;
-  @IsOptional() @IsNumber() bottomAcross?: number;
-  @IsOptional() @IsNumber() topAcross?: number;
-  @IsOptional() @IsNumber() rimDiameter?: number;
-  @IsOptional() @IsNumber() depth?: number;
-  @IsOptional()
+export class BallastQuestion {
+  @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
+  /** Of the fresh mix, kg/L. */
+  @IsNumber() density: number;
+  /** Of the empty cores, g. */
+  @IsOptional() @IsNumber() coreMass?: number;
+  @IsOptional() @IsInt() @Min(1) @Max(12) lifts?: number;
+}
+
+export class MeasuredQuestion {
+  @IsIn(['water', 'sand', 'batch']) by: MeasuredBy;
+  /** What filled the mould, g. */
+  @IsNumber() mass: number;
+  /** Of what filled it, kg/L; water where left out. */
+  @IsOptional() @IsNumber() density?: number;
+}
+
+export class TubQuestion {
+  @IsString() @Length(1, 80) name: string;
+  @ValidateNested() @Type(() => SolidInput) inside: SolidInput;
+  @IsNumber() @Min(0) wall: number;
+}
+
+export class PairsQuestion {
   @IsArray()
-  @ArrayMaxSize(200)
+  @ArrayMinSize(2)
+  @ArrayMaxSize(60)
   @ValidateNested({ each: true })
-  @Type(() => ProfilePointInput)
-  points?: ProfilePointInput[];
-  @IsOptional() @IsBoolean() smooth?: boolean;
-  @IsOptional() @IsNumber() innerDiameter?: number;
-  @IsOptional() @IsNumber() width?: number;
-  /** Of an arc's centreline. */
-  @IsOptional() @IsNumber() radius?: number;
+  @Type(() => TubQuestion)
+  tubs: TubQuestion[];
+  @IsNumber() wall: number;
+  @IsNumber() base: number;
+}
+
+export class GrainQuestion {
+  /** mm */
+  @IsNumber() grain: number;
+  @IsNumber() gap: number;
+  @IsOptional() @IsNumber() meshOpening?: number;
+}
+
+export class LevelQuestion {
+  @IsNumber() length: number;
   /** Degrees. */
-  @IsOptional() @IsNumber() angle?: number;
-  @IsOptional() @IsNumber() startRadius?: number;
-  @IsOptional() @IsNumber() pitch?: number;
-  @IsOptional() @IsNumber() turns?: number;
-  @IsOptional() @IsIn(polyhedronNames) which?: PolyhedronName;
-  @IsOptional() @IsNumber() edge?: number;
-  /** Of a leaf's outline traced flat, mm². */
-  @IsOptional() @IsNumber() area?: number;
-  @IsOptional() @IsNumber() middle?: number;
+  @IsNumber() slope: number;
+}
+
+export class MeshCutQuestion {
+  @IsIn(['slab', 'wall']) piece: 'slab' | 'wall';
+  /** Of the slab, or the way round the middle of the wall, mm. */
+  @IsNumber() length: number;
+  /** Of the slab, or the height of the wall, mm. */
+  @IsNumber() width: number;
+  @IsOptional() @IsNumber() cover?: number;
+}
+
+export class PanelBoxQuestion {
+  @IsNumber() length: number;
+  @IsNumber() width: number;
+  @IsNumber() thickness: number;
+}
+
+export class ReleaseQuestion {
+  @IsIn(Object.keys(mouldMaterials)) material: MouldMaterial;
 }
 
 export class PlainMixLine {

@@ -4,6 +4,7 @@ export * from './finish/index.js';
 export * from './mixes/index.js';
 export * from './solids/index.js';
 export * from './moulds/index.js';
+export * from './exports/index.js';
 export * from './pours/index.js';
 export * from './stores/index.js';
 export * from './tints/index.js';

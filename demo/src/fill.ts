@@ -10,13 +10,15 @@ import {
   Rows,
   Sessions,
   StoresService,
+  TubsService,
   type createServer,
 } from '@dewpot/server';
 import { v7 as uuid } from 'uuid';
 import { keyed, livesOf } from './lives.js';
 import { stream } from './random.js';
 import { season, type DemoPour } from './season.js';
-import { lots, mixes, moulds, scoops } from './workshop.js';
+import { moulds, tubs } from './moulds.js';
+import { lots, mixes, scoops } from './workshop.js';
 
 const DAY = 24 * 3_600_000;
 const SEED = 1834;
@@ -65,6 +67,10 @@ async function furnish(app: Server): Promise<Keys> {
       .save(id, { ...structuredClone(mould), copies: marks, version: 0 } as Parameters<MouldsService['save']>[1]);
     mouldKeys.push(id);
   }
+  for (const tub of tubs)
+    await app
+      .get(TubsService)
+      .save(uuid(), { ...structuredClone(tub), version: 0 } as Parameters<TubsService['save']>[1]);
   const mixKeys: string[] = [];
   for (const { lines, ...mix } of mixes) {
     const id = uuid();

@@ -70,6 +70,7 @@ export const season: readonly DemoPour[] = [
   pour(27, 2, [[3, 2]], 'the bench', 'bag', true),
   pour(24, 5, [[4, 1]], 'the yard', 'bag'),
   pour(21, 3, [[0, 4]], 'the bench', 'bag'),
+  pour(19, 0, [[10, 4]], 'the yard', 'film'),
   pour(
     17,
     1,
@@ -80,7 +81,9 @@ export const season: readonly DemoPour[] = [
     'the sill',
     'bag',
   ),
+  pour(13, 4, [[12, 1]], 'the yard', 'film'),
   pour(10, 0, [[7, 1]], 'the yard', 'film'),
+  pour(8, 1, [[11, 2]], 'the sill', 'bag'),
   pour(6, 2, [[0, 3]], 'the bench', 'film'),
   pour(3.9, 1, [[8, 2]], 'the sill', 'bag'),
   pour(

@@ -19,8 +19,13 @@ import { MixesController } from './mixes/mixes.controller.js';
 import { MixesService } from './mixes/mixes.service.js';
 import { MouldsController } from './moulds/moulds.controller.js';
 import { MouldsService } from './moulds/moulds.service.js';
+import { PicturesController } from './moulds/pictures.controller.js';
+import { PicturesService } from './moulds/pictures.service.js';
+import { TubsController } from './moulds/tubs.controller.js';
+import { TubsService } from './moulds/tubs.service.js';
 import { PoursController } from './pours/pours.controller.js';
 import { PoursService } from './pours/pours.service.js';
+import { MouldReckonController } from './reckon/mould-reckon.controller.js';
 import { ReckonController } from './reckon/reckon.controller.js';
 import { StoresController } from './stores/stores.controller.js';
 import { StoresService } from './stores/stores.service.js';
@@ -40,11 +45,14 @@ export class AppModule {
         DevicesController,
         HealthController,
         MixesController,
+        MouldReckonController,
         MouldsController,
         PeopleController,
+        PicturesController,
         PoursController,
         ReckonController,
         StoresController,
+        TubsController,
       ],
       providers: [
         { provide: CONFIG, useValue: config },
@@ -53,8 +61,10 @@ export class AppModule {
         CastsService,
         MixesService,
         MouldsService,
+        PicturesService,
         PoursService,
         StoresService,
+        TubsService,
         { provide: APP_GUARD, useClass: ThrottlerGuard },
         { provide: APP_GUARD, useClass: SessionGuard },
         { provide: APP_INTERCEPTOR, useClass: WorkshopTransaction },

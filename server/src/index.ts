@@ -9,7 +9,7 @@ export { prepareDatabase } from './db/connection.js';
 export { Rows } from './db/rows.js';
 export { airAt } from './devices/air-station.js';
 export { MixesService } from './mixes/mixes.service.js';
-export { MouldsService } from './moulds/moulds.service.js';
+export { MouldsService, TubsService } from './moulds/index.js';
 export { PoursService } from './pours/pours.service.js';
 export { fillWithHandbook } from './stores/handbook.js';
 export { StoresService } from './stores/stores.service.js';

@@ -40,10 +40,12 @@ export const mould: MouldView = {
   piece: 'pot',
   shape: potShape,
   copies: [
-    { id: 'c1', mark: 'A', cycles: 4 },
-    { id: 'c2', mark: 'B', cycles: 3 },
-    { id: 'c3', mark: 'C', cycles: 3 },
+    { id: 'c1', mark: 'A', cycles: 4, condition: 'good', note: '', retired: false },
+    { id: 'c2', mark: 'B', cycles: 3, condition: 'good', note: '', retired: false },
+    { id: 'c3', mark: 'C', cycles: 3, condition: 'good', note: '', retired: false },
   ],
+  pictures: [],
+  cycles: 10,
 };
 
 export const mix: MixView = {
@@ -88,6 +90,7 @@ const held: Answers = {
   casts: [cast('1a'), cast('1b')],
   'casts?all=1': [cast('1a'), cast('1b'), cast('2a', { stage: 'out' })],
   people: [{ id: 'p', name: 'Ada', email: 'ada@example.org' }],
+  tubs: [],
   door: { demo: true },
 };
 

@@ -58,3 +58,7 @@ export function checkMix(mix: Mix): void {
 export function dryMassesPerPart(mix: Mix): number[] {
   return mix.lines.map(({ material, parts }) => parts * (mix.by === 'volume' ? material.bulk * 1000 : 1000));
 }
+
+/** Largest grain of a mix, mm. */
+export const largestGrain = ({ lines }: Mix): number =>
+  Math.max(0, ...lines.map(({ material }) => material.largestGrain));

@@ -1,13 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { moveFaces, solidVolume, type PlanPoint, type PolyhedronName, type Solid } from '../solids/index.js';
+import { moveFaces, solidVolume, type PolyhedronName, type Solid } from '../solids/index.js';
 import { cone, nested, nestedPot } from '../testing/examples.js';
 import { InputError } from '../units/index.js';
 import {
   ballast,
   ballastByLift,
   cavityOf,
-  checkMould,
   computedVolume,
   displacedVolume,
   faces,
@@ -26,35 +25,7 @@ import {
   volumeTo,
   type MouldShape,
 } from './index.js';
-
-const box = (length: number, width: number, height: number, cornerRadius = 0): Solid => ({
-  kind: 'rect-frustum',
-  bottomLength: length,
-  bottomWidth: width,
-  topLength: length,
-  topWidth: width,
-  height,
-  cornerRadius,
-});
-const alone = (outer: Solid): MouldShape => ({ outer, cores: [], inserts: [] });
-const pressed = (outer: Solid, side: 'over' | 'inside' | 'against', thickness: number): MouldShape => ({
-  ...alone(outer),
-  pressed: { side, thickness },
-});
-const star: PlanPoint[] = Array.from({ length: 24 }, (_, i) => {
-  const [r, a] = [i % 2 ? 120 : 150, (i / 12) * Math.PI];
-  return [r * Math.cos(a), r * Math.sin(a)];
-});
-
-function fieldsOf(shape: MouldShape): string[] {
-  try {
-    checkMould(shape);
-    return [];
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    return error.issues.map(({ field }) => field);
-  }
-}
+import { alone, box, fieldsOf, star } from '../testing/shapes.js';
 
 const every: [string, Solid][] = [
   ['a cone', cone(160, 200, 180)],
@@ -133,56 +104,6 @@ describe('solids of equal faces', () => {
     expect(fieldsOf(open('triangle'))).toEqual(['outer.open']);
     expect(fieldsOf(open(undefined as unknown as string))).toEqual(['outer.open']);
     expect(fieldsOf(open('square'))).toEqual([]);
-  });
-});
-
-describe('pressed shells', () => {
-  const form = box(350, 250, 200);
-  it('over a box grow about a third from 35 to 45 mm, as the handbook has it', () => {
-    const [thin, thick] = [35, 45].map((t) => fullVolume(pressed(form, 'over', t)));
-    expect(thin!).toBeCloseTo((420 * 320 * 235) / 1000 - 17500, 6);
-    expect(thick! / thin!).toBeCloseTo(1.36, 2);
-  });
-  it('inside and against take what the faces were moved by', () => {
-    expect(fullVolume(pressed(form, 'inside', 30))).toBeCloseTo(17500 - (290 * 190 * 170) / 1000, 6);
-    expect(fullVolume(pressed(form, 'against', 30))).toBeCloseTo(((410 * 310 - 350 * 250) * 200) / 1000, 6);
-  });
-  it.each<[string, Solid, number]>([
-    ['a pail', cone(160, 200, 180), 25],
-    ['a hexagon', { kind: 'polygon-frustum', sides: 6, bottomAcross: 180, topAcross: 210, height: 150 }, 20],
-    ['a bowl', { kind: 'cap', rimDiameter: 330, depth: 90 }, 15],
-    [
-      'a turned profile',
-      {
-        kind: 'revolution',
-        smooth: false,
-        points: [
-          { height: 0, radius: 60 },
-          { height: 90, radius: 85 },
-          { height: 140, radius: 95 },
-        ],
-      },
-      12,
-    ],
-    ['a deep bowl', { kind: 'half-ellipsoid', rimDiameter: 240, depth: 150 }, 15],
-    ['a star', { kind: 'prism', outline: star, depth: 60, draft: 8 }, 10],
-    ['a ring', { kind: 'ring', innerDiameter: 260, width: 90, depth: 40 }, 15],
-    ['an icosahedron', { kind: 'polyhedron', which: 'icosahedron', edge: 120, open: 'triangle' }, 15],
-  ])('over %s are as thick as they were pressed, square to the face', (_, solid, thickness) => {
-    const shape = pressed(solid, 'over', thickness);
-    expect(thinnestWall(shape)!.thickness).toBeCloseTo(thickness, 2);
-    const thin = fullVolume(pressed(solid, 'over', 0.1));
-    const { outer, base } = faces(alone(solid));
-    expect((thin * 1000) / 0.1 / (outer + base)).toBeCloseTo(1, 2);
-  });
-  it('are refused where nothing is left inside, and over a leaf', () => {
-    expect(fieldsOf(pressed(form, 'inside', 130))).toEqual(['pressed.thickness']);
-    expect(fieldsOf(pressed({ kind: 'leaf', area: 90000, middle: 20, edge: 12 }, 'over', 10))).toEqual([
-      'pressed.thickness',
-    ]);
-  });
-  it('float nothing: no ballast', () => {
-    expect(ballast(pressed(form, 'over', 35), 2.1)).toBeUndefined();
   });
 });
 

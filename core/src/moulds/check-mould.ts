@@ -7,7 +7,7 @@ import {
   pressedShell,
   type Region,
 } from '../solids/index.js';
-import { Checker } from '../units/index.js';
+import { Checker, InputError, type FieldIssue } from '../units/index.js';
 import { cavityOf, regionAt, type Standing } from './cavity.js';
 import { copiesOf, type MouldShape, type PlacedSolid } from './mould.js';
 
@@ -195,4 +195,15 @@ function checkFit(check: Checker, shape: MouldShape): void {
     check,
     all.filter(({ core }) => !core),
   );
+}
+
+/** What is wrong with a shape, by field; nothing where it can be cast. */
+export function mouldIssues(shape: MouldShape): readonly FieldIssue[] {
+  try {
+    checkMould(shape);
+    return [];
+  } catch (error) {
+    if (error instanceof InputError) return error.issues;
+    throw error;
+  }
 }

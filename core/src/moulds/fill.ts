@@ -21,7 +21,8 @@ function volumeBetween(cavity: Cavity, from: number, to: number, area: (z: numbe
   return total * MM3_TO_ML;
 }
 
-interface Knot {
+/** A height of a cavity, mm, with the volume up to it, mL. */
+export interface Knot {
   readonly height: number;
   readonly volume: number;
 }

@@ -121,6 +121,12 @@ function checkProfile({ check, at }: Door, { points }: Revolution): void {
   );
 }
 
+/** Whether something, wherever it came from, is a point of a plan within the largest size. */
+const isPlace = (point: unknown) =>
+  Array.isArray(point) &&
+  point.length === 2 &&
+  point.every((n) => typeof n === 'number' && Math.abs(n) <= LARGEST_SIZE);
+
 /** Notes what is wrong with a closed outline; answers whether it can be used. */
 function checkOutline({ check, at, whose }: Door, outline: readonly PlanPoint[]): boolean {
   const field = at('outline');
@@ -133,7 +139,7 @@ function checkOutline({ check, at, whose }: Door, outline: readonly PlanPoint[])
     );
     return false;
   }
-  if (outline.some((point) => !point.every((n) => Number.isFinite(n) && Math.abs(n) <= LARGEST_SIZE))) {
+  if (!outline.every(isPlace)) {
     check.add(
       field,
       undefined,
@@ -175,8 +181,9 @@ function checkPrism(door: Door, { outline, depth, draft }: Prism): void {
 
 function checkMesh({ check, at }: Door, { curve, slices }: MeshSolid): void {
   const rising = curve.every((v, i) => Number.isFinite(v) && v >= (curve[i - 1] ?? 0) - 1e-9);
+  const drawn = slices.every(({ loops }) => loops.every((loop) => Array.isArray(loop) && loop.every(isPlace)));
   check.expect(
-    curve.length >= 2 && rising && curve[curve.length - 1]! > 0 && slices.length > 0,
+    curve.length >= 2 && rising && curve[curve.length - 1]! > 0 && slices.length > 0 && drawn,
     at('curve'),
     curve.length,
     'The mesh came without its fill curve.',

@@ -2,10 +2,12 @@ import type { CastEvent, Expected, Life, PourLog, PourPlan, Stage } from '@dewpo
 import type {
   CastSnapshot,
   DrySummary,
+  CopyCondition,
   MixView,
-  MouldView,
+  MouldBody,
   PourInput,
   PourStatus,
+  TubView,
   WorkshopSettings,
 } from '@dewpot/contract';
 import { Column, CreateDateColumn, Entity, Index, PrimaryColumn, UpdateDateColumn, VersionColumn } from 'typeorm';
@@ -56,7 +58,9 @@ export class SessionEntity extends WorkshopRow {
 @Entity('moulds')
 export class MouldEntity extends EditedRow {
   @Column('text') name: string;
-  @Column('jsonb') body: Pick<MouldView, 'stuff' | 'piece' | 'shape'>;
+  @Column('jsonb') body: MouldBody;
+  /** Times that it was filled, whichever copy. */
+  @Column('int', { default: 0 }) cycles: number;
 }
 
 @Entity('mould_copies')
@@ -64,6 +68,26 @@ export class MouldCopyEntity extends WorkshopRow {
   @Index() @Column('uuid', { name: 'mould_id' }) mouldId: string;
   @Column('text') mark: string;
   @Column('int', { default: 0 }) cycles: number;
+  @Column('text', { default: 'good' }) condition: CopyCondition;
+  @Column('text', { default: '' }) note: string;
+  @Column('boolean', { default: false }) retired: boolean;
+  @Column('text', { name: 'last_colour', nullable: true }) lastColour: string | null;
+  @Column('bigint', { name: 'washed_at', nullable: true, transformer: milliseconds }) washedAt: number | null;
+}
+
+@Entity('mould_pictures')
+export class MouldPictureEntity extends WorkshopRow {
+  @Index() @Column('uuid', { name: 'mould_id' }) mouldId: string;
+  @Column('text') caption: string;
+  @Column('int') width: number;
+  @Column('int') height: number;
+  @Column('bytea', { select: false }) image: Buffer;
+}
+
+@Entity('tubs')
+export class TubEntity extends EditedRow {
+  @Column('text') name: string;
+  @Column('jsonb') body: Pick<TubView, 'inside' | 'wall'>;
 }
 
 @Entity('materials')
@@ -137,6 +161,8 @@ export const entities = [
   SessionEntity,
   MouldEntity,
   MouldCopyEntity,
+  MouldPictureEntity,
+  TubEntity,
   MaterialEntity,
   LotEntity,
   ScoopEntity,

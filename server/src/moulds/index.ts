@@ -1,1 +1,2 @@
 export * from './moulds.service.js';
+export * from './tubs.service.js';

@@ -1,67 +1,87 @@
 import { Injectable } from '@nestjs/common';
 import { checkMould } from '@dewpot/core';
-import type { MouldInput, MouldView } from '@dewpot/contract';
+import { shapeOf, type MouldInput, type MouldView } from '@dewpot/contract';
 import { In } from 'typeorm';
-import { MouldCopyEntity, MouldEntity } from '../db/entities.js';
+import { MouldCopyEntity, MouldEntity, MouldPictureEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
 
-function mouldView({ id, version, name, body }: MouldEntity, copies: readonly MouldCopyEntity[]): MouldView {
-  const own = copies
-    .filter(({ mouldId }) => mouldId === id)
-    .sort((a, b) => a.mark.localeCompare(b.mark, 'en', { numeric: true }));
-  return {
-    id,
-    version,
-    name,
-    ...body,
-    copies: own.map(({ id: copyId, mark, cycles }) => ({ id: copyId, mark, cycles })),
-  };
-}
+const copyView = ({ id, mark, cycles, condition, note, retired, lastColour, washedAt }: MouldCopyEntity) => ({
+  id,
+  mark,
+  cycles,
+  condition,
+  note,
+  retired,
+  ...(lastColour !== null && { lastColour }),
+  ...(washedAt !== null && { washedAt }),
+});
 
 @Injectable()
 export class MouldsService {
   constructor(private readonly rows: Rows) {}
 
   async all(): Promise<MouldView[]> {
-    const moulds = await this.rows.of(MouldEntity).find({ order: { name: 'ASC' } });
-    const copies = await this.rows.of(MouldCopyEntity).find();
-    return moulds.map((mould) => mouldView(mould, copies));
+    return this.views(await this.rows.of(MouldEntity).find({ order: { name: 'ASC' } }));
   }
 
   /** The moulds of these keys, in that order. @throws ProblemError 404 where one is not here. */
   async some(ids: readonly string[]): Promise<MouldView[]> {
-    const moulds = await this.rows.of(MouldEntity).findBy({ id: In([...ids]) });
+    const moulds = await this.views(await this.rows.of(MouldEntity).findBy({ id: In([...ids]) }));
     return ids.map((id) => {
       const mould = moulds.find((one) => one.id === id);
       if (!mould) throw ProblemError.notFound('mould');
-      return mouldView(mould, []);
+      return mould;
     });
   }
 
-  async save(id: string, { version, name, stuff, piece, shape, copies }: MouldInput): Promise<MouldView> {
-    checkMould(shape);
-    const mould = await saveEdited(this.rows, this.rows.of(MouldEntity), 'mould', id, version, {
-      name,
-      body: { stuff, piece, shape },
-    });
+  async save(id: string, { version, name, copies, ...given }: MouldInput): Promise<MouldView> {
+    const body = { ...given, shape: shapeOf(given.shape) };
+    checkMould(body.shape);
+    const mould = await saveEdited(this.rows, this.rows.of(MouldEntity), 'mould', id, version, { name, body });
     await this.saveCopies(id, copies);
-    return mouldView(mould, await this.rows.of(MouldCopyEntity).findBy({ mouldId: id }));
+    return (await this.views([mould]))[0]!;
   }
 
   async remove(id: string): Promise<void> {
     await this.rows.of(MouldCopyEntity).delete({ mouldId: id });
+    await this.rows.of(MouldPictureEntity).delete({ mouldId: id });
     await this.rows.of(MouldEntity).delete({ id });
   }
 
-  /** Counts one cycle for so many copies of a mould, the least used first; answers their marks. */
-  async use(mouldId: string, times: number): Promise<string[]> {
+  /** Counts one cycle for so many copies of a mould, the least used first, retired ones left out; answers their marks. */
+  async use(mouldId: string, times: number, colour: string): Promise<string[]> {
     const repository = this.rows.of(MouldCopyEntity);
-    const copies = await repository.find({ where: { mouldId }, order: { cycles: 'ASC', mark: 'ASC' } });
+    const copies = await repository.find({ where: { mouldId, retired: false }, order: { cycles: 'ASC', mark: 'ASC' } });
+    // The count is no edit: the version that people edit stays as it is.
+    await this.rows.manager.query(`UPDATE "moulds" SET "cycles" = "cycles" + $1 WHERE "id" = $2`, [times, mouldId]);
     const turns = copies.length === 0 ? [] : Array.from({ length: times }, (_, i) => copies[i % copies.length]!);
-    for (const { id } of turns) await repository.increment({ id }, 'cycles', 1);
+    for (const { id } of turns) {
+      await repository.increment({ id }, 'cycles', 1);
+      await repository.update({ id }, { lastColour: colour });
+    }
     return turns.map(({ mark }) => mark);
+  }
+
+  private async views(moulds: readonly MouldEntity[]): Promise<MouldView[]> {
+    const ids = moulds.map(({ id }) => id);
+    const copies = await this.rows.of(MouldCopyEntity).findBy({ mouldId: In(ids) });
+    const pictures = await this.rows.of(MouldPictureEntity).find({ where: { mouldId: In(ids) }, order: { id: 'ASC' } });
+    return moulds.map(({ id, version, name, body, cycles }) => ({
+      ...body,
+      id,
+      version,
+      name,
+      cycles,
+      copies: copies
+        .filter((copy) => copy.mouldId === id)
+        .sort((a, b) => a.mark.localeCompare(b.mark, 'en', { numeric: true }))
+        .map(copyView),
+      pictures: pictures
+        .filter((picture) => picture.mouldId === id)
+        .map(({ id: key, caption, width, height }) => ({ id: key, caption, width, height })),
+    }));
   }
 
   private async saveCopies(mouldId: string, copies: MouldInput['copies']): Promise<void> {
@@ -70,10 +90,11 @@ export class MouldsService {
     const before = await repository.findBy({ mouldId });
     const gone = before.filter((old) => !copies.some(({ id }) => id === old.id));
     if (gone.length > 0) await repository.delete({ id: In(gone.map(({ id }) => id)) });
-    for (const { id, mark } of copies) {
+    for (const { id, mark, condition = 'good', note = '', retired = false, washedAt = null } of copies) {
       const known = before.some((old) => old.id === id);
-      if (known) await repository.update({ id, mouldId }, { mark });
-      else await repository.insert({ id, workshopId, mouldId, mark });
+      const kept = { mark, condition, note, retired, washedAt };
+      if (known) await repository.update({ id, mouldId }, kept);
+      else await repository.insert({ id, workshopId, mouldId, ...kept });
     }
   }
 }

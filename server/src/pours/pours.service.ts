@@ -89,7 +89,7 @@ export class PoursService {
     const batch = loggedBatch(row.plan, finish.log);
     const marks = new Map<number, string[]>();
     for (const [index, item] of row.plan.items.entries())
-      marks.set(index, await this.moulds.use(item.mouldId, item.count));
+      marks.set(index, await this.moulds.use(item.mouldId, item.count, row.colour));
     for (const [index, cast] of finish.casts.entries()) {
       const item = row.plan.items[cast.item]!;
       await this.casts.create({

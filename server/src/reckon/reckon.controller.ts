@@ -7,29 +7,24 @@ import {
   figure,
   handbookMaterial,
   line,
-  measuredVolume,
   reckonDryDown,
   reckonMaturity,
   reckonMix,
-  reckonMould,
   reckonSheet,
   type DryDown,
   type Figure,
-  type MeasuredSolid,
   type Maturity,
   type Mix,
   type MixFigures,
-  type MouldFigures,
   type Sheet,
 } from '@dewpot/core';
 import {
-  CavityQuestion,
   DryDownQuestion,
   EvaporationQuestion,
   MaturityQuestion,
   MixQuestion,
   SheetQuestion,
-  SolidQuestion,
+  shapeOf,
 } from '@dewpot/contract';
 import { Public } from '../http/request.js';
 
@@ -41,11 +36,6 @@ function plainMix({ lines, by, grade, exposure, packed }: MixQuestion): Mix {
   return { lines: resolved, by, grade, exposure, ...(packed !== undefined && { packed }) };
 }
 
-/** A solid as it was asked about: corners square and profile straight unless it is said; the core judges the rest. */
-function measuredSolid(question: SolidQuestion): MeasuredSolid {
-  return { cornerRadius: 0, smooth: false, points: [], ...question } as MeasuredSolid;
-}
-
 const WEEK = 7;
 const LIFT_LIMIT = 25000;
 
@@ -53,19 +43,6 @@ const LIFT_LIMIT = 25000;
 @Public()
 @Controller('api/reckon')
 export class ReckonController {
-  @Post('moulds/cavity')
-  @HttpCode(200)
-  cavity(@Body() { shape, ...options }: CavityQuestion): MouldFigures {
-    return reckonMould(shape, options);
-  }
-
-  /** One solid by itself, of any kind that a tape measures. */
-  @Post('moulds/solid')
-  @HttpCode(200)
-  solid(@Body() question: SolidQuestion): { volume: Figure } {
-    return { volume: measuredVolume(measuredSolid(question)) };
-  }
-
   @Post('mixes/mix')
   @HttpCode(200)
   mix(@Body() question: MixQuestion): MixFigures {
@@ -77,7 +54,12 @@ export class ReckonController {
   sheet(@Body() { items, mix, scoop, ...rest }: SheetQuestion): Sheet {
     return reckonSheet({
       ...rest,
-      items: items.map((item, i) => ({ ...item, mouldId: String(i), name: `Mould ${i + 1}` })),
+      items: items.map(({ shape, ...item }, i) => ({
+        ...item,
+        shape: shapeOf(shape),
+        mouldId: String(i),
+        name: `Mould ${i + 1}`,
+      })),
       mix: plainMix(mix),
       setting: 'portland',
       moisture: {},

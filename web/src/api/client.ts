@@ -18,19 +18,10 @@ export class Unreachable extends Error {
 
 type Method = 'GET' | 'PUT' | 'POST' | 'DELETE';
 
-/**
- * Asks the API.
- * @throws ProblemFailure where it refuses, Unreachable where it does not answer.
- */
-export async function ask<T>(method: Method, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+async function answerTo<T>(path: string, init: RequestInit): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(`/api/${path}`, {
-      method,
-      credentials: 'same-origin',
-      ...(body !== undefined && { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
-      ...(signal && { signal }),
-    });
+    response = await fetch(`/api/${path}`, { credentials: 'same-origin', ...init });
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
     throw new Unreachable();
@@ -40,4 +31,21 @@ export async function ask<T>(method: Method, path: string, body?: unknown, signa
     throw new ProblemFailure((await response.json()) as Problem);
   // A gateway's own page in place of our answer: the server behind it is away.
   throw new Unreachable();
+}
+
+/**
+ * Asks the API.
+ * @throws ProblemFailure where it refuses, Unreachable where it does not answer.
+ */
+export function ask<T>(method: Method, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+  return answerTo(path, {
+    method,
+    ...(body !== undefined && { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+    ...(signal && { signal }),
+  });
+}
+
+/** Sends a form with files. @throws as `ask` does. */
+export function send<T>(path: string, form: FormData): Promise<T> {
+  return answerTo(path, { method: 'POST', body: form });
 }

@@ -1,43 +1,42 @@
-import type { CopyView } from '@dewpot/contract';
+import { copyConditions, type CopyInput, type CopyView } from '@dewpot/contract';
 import { Plus, X } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
+import { exactly } from '../ui/say-when';
+import { SelectField } from '../ui/select-field';
+import { TextField } from '../ui/text-field';
+import { useNow } from '../ui/use-now';
 
-interface Copy {
-  readonly id: string;
-  readonly mark: string;
-}
-
-function nextMark(copies: readonly Copy[]): string {
+function nextMark(copies: readonly CopyInput[]): string {
   const letters = Array.from({ length: 26 }, (_, i) => String.fromCharCode(65 + i));
   return letters.find((letter) => copies.every(({ mark }) => mark !== letter)) ?? String(copies.length + 1);
 }
 
-/** The copies of a mould that the caster owns, each with its mark and its cycles. */
+const conditionWords = { good: 'Good', worn: 'Worn', leaks: 'Leaks' } as const;
+
+/** The copies of a mould that the caster owns, each with its mark, its cycles and its wear. */
 export function Copies({
   copies,
-  cycles,
+  known,
   onChange,
 }: {
-  copies: readonly Copy[];
-  cycles: readonly CopyView[];
-  onChange: (copies: Copy[]) => void;
+  copies: readonly CopyInput[];
+  known: readonly CopyView[];
+  onChange: (copies: CopyInput[]) => void;
 }) {
+  const put = (id: string, part: Partial<CopyInput>) =>
+    onChange(copies.map((copy) => (copy.id === id ? { ...copy, ...part } : copy)));
   return (
     <section className="card-slab" aria-label="Copies">
       <h2 className="mb-2 text-xl">Copies</h2>
-      <ul className="flex flex-wrap gap-2">
+      <ul className="space-y-2">
         {copies.map((copy) => (
-          <li key={copy.id} className="bg-base-200 flex items-center gap-2 pl-3">
-            <span className="numeral text-xl">{copy.mark}</span>
-            <span className="quiet text-sm">{cycles.find(({ id }) => id === copy.id)?.cycles ?? 0} pours</span>
-            <button
-              type="button"
-              className="btn btn-ghost h-11 w-11 p-0"
-              aria-label={`Take copy ${copy.mark} out`}
-              onClick={() => onChange(copies.filter(({ id }) => id !== copy.id))}
-            >
-              <X size={16} aria-hidden="true" />
-            </button>
+          <li key={copy.id} className="bg-base-200">
+            <Copy
+              copy={copy}
+              known={known.find(({ id }) => id === copy.id)}
+              onChange={(part) => put(copy.id, part)}
+              onRemove={() => onChange(copies.filter(({ id }) => id !== copy.id))}
+            />
           </li>
         ))}
         <li>
@@ -51,5 +50,89 @@ export function Copies({
         </li>
       </ul>
     </section>
+  );
+}
+
+function Copy({
+  copy,
+  known,
+  onChange,
+  onRemove,
+}: {
+  copy: CopyInput;
+  known: CopyView | undefined;
+  onChange: (part: Partial<CopyInput>) => void;
+  onRemove: () => void;
+}) {
+  const now = useNow();
+  const { condition = 'good', retired = false, note = '', washedAt } = copy;
+  return (
+    <div className="relative">
+      <button
+        type="button"
+        className="btn btn-ghost absolute top-0.5 right-0.5 h-11 w-11 p-0"
+        aria-label={`Take copy ${copy.mark} out`}
+        onClick={onRemove}
+      >
+        <X size={16} aria-hidden="true" />
+      </button>
+      <details>
+        <summary className="mr-12 flex min-h-12 cursor-pointer list-none items-center gap-3 pl-3">
+          <span className={`numeral text-xl ${retired ? 'line-through opacity-60' : ''}`}>{copy.mark}</span>
+          {known?.lastColour && (
+            <span
+              className="border-base-300 inline-block h-4 w-4 border"
+              style={{ background: known.lastColour }}
+              title={`Last filled with ${known.lastColour}`}
+            />
+          )}
+          <span className="quiet flex-1 text-sm">
+            {known?.cycles ?? 0} pours
+            {retired ? ', retired' : condition !== 'good' ? `, ${conditionWords[condition].toLowerCase()}` : ''}
+            {note && `: ${note}`}
+          </span>
+        </summary>
+        <div className="grid items-end gap-3 p-3 pt-1 sm:grid-cols-2">
+          <TextField
+            label={`Mark of ${copy.mark}`}
+            value={copy.mark}
+            maxLength={20}
+            onChange={(event) => onChange({ mark: event.target.value })}
+          />
+          <SelectField
+            label="Its condition"
+            value={condition}
+            options={copyConditions.map((value) => ({ value, label: conditionWords[value] }))}
+            onChange={(next) => onChange({ condition: next })}
+          />
+          <TextField
+            label="Leaks, wear, what was mended"
+            className="sm:col-span-2"
+            value={note}
+            maxLength={500}
+            onChange={(event) => onChange({ note: event.target.value })}
+          />
+          <label className="flex min-h-11 cursor-pointer items-center gap-2">
+            <input
+              type="checkbox"
+              className="checkbox"
+              checked={retired}
+              onChange={(event) => onChange({ retired: event.target.checked })}
+            />
+            Retired
+          </label>
+          <div className="flex items-center gap-3">
+            <button
+              type="button"
+              className="btn btn-ghost bg-base-300/60 h-11"
+              onClick={() => onChange({ washedAt: now })}
+            >
+              Washed now
+            </button>
+            <span className="quiet text-sm">{washedAt ? `Last ${exactly(washedAt)}` : 'Not washed yet'}</span>
+          </div>
+        </div>
+      </details>
+    </div>
   );
 }

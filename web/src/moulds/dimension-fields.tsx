@@ -1,54 +1,101 @@
 import type { MouldShape } from '@dewpot/core';
-import { QuantityField } from '../ui/quantity-field';
-import { useUnits } from '../ui/units';
-import type { NestedPot } from './draft';
-import { dimensionsOf, type Size } from './dimensions';
+import type { Dimension } from './dimensions';
 import { VIEW } from './section-frame';
+import { readPath, writePath } from './shape-path';
+import { SizeField } from './size-field';
+import { askedOf, type Asked } from './solid-fields';
 
-const labels: Record<Size, string> = {
-  outerTop: 'Inside diameter at the rim',
-  outerBottom: 'Inside diameter at the bottom',
-  height: 'Inside height',
-  coreTop: 'Core’s diameter at the rim',
-  coreBottom: 'Core’s diameter at its bottom',
-  base: 'Base under the core',
-  plug: 'Drain plug’s diameter',
-};
-
-export interface DimensionFieldsProps {
-  readonly pot: NestedPot;
-  readonly shape: MouldShape | undefined;
-  readonly errors: Partial<Record<keyof NestedPot, string>>;
-  readonly onChange: (pot: NestedPot) => void;
+/** “The core” as the owner of a size: “Core’s”. */
+export function ownerOf(name: string): string {
+  const bare = name.replace(/^The /, '');
+  return `${bare.charAt(0).toUpperCase()}${bare.slice(1)}’s`;
 }
 
-/** The measurements, edited where they stand on the drawing; in a plain list while they make no shape to draw. */
-export function DimensionFields({ pot, shape, errors, onChange }: DimensionFieldsProps) {
-  const { system } = useUnits();
-  const shown: Size[] = pot.cored
-    ? ['outerTop', 'outerBottom', 'height', 'coreTop', 'coreBottom', 'base', 'plug']
-    : ['outerTop', 'outerBottom', 'height', 'plug'];
-  const places = new Map(shape && dimensionsOf(shape).map(({ size, field }) => [size, field]));
+const BASE: Asked = { field: 'bottom', label: 'under the core', as: 'length' };
+const PLUG: Asked = { field: 'bottomDiameter', label: 'diameter', as: 'length' };
+
+interface Entry {
+  readonly path: string;
+  readonly owner: string;
+  readonly asked: Asked;
+}
+
+/** Every measurement that belongs to the outer mould, its first core and its plug. */
+function entriesOf(shape: MouldShape, onDrawing: ReadonlySet<string>): Entry[] {
+  const owner = shape.pressed ? 'Form’s' : 'Inside';
+  const outer = askedOf(shape.outer).map((asked) => ({ path: `outer.${asked.field}`, owner, asked }));
+  const [core] = shape.cores;
+  const inner = core
+    ? askedOf(core.solid).map((asked) => ({ path: `cores.0.solid.${asked.field}`, owner: ownerOf(core.name), asked }))
+    : [];
+  const drawn: Entry[] = [
+    { path: 'cores.0.bottom', owner: 'Base', asked: BASE },
+    { path: 'inserts.0.solid.bottomDiameter', owner: ownerOf(shape.inserts[0]?.name ?? ''), asked: PLUG },
+  ];
+  return [
+    ...outer,
+    ...inner.filter(({ path }) => onDrawing.has(path)),
+    ...drawn.filter(({ path }) => onDrawing.has(path)),
+  ];
+}
+
+/** A straight plug is one size: both its ends follow. */
+function writeSize(shape: MouldShape, path: string, value: number | undefined): MouldShape {
+  const written = writePath(shape, path, value);
+  return path === 'inserts.0.solid.bottomDiameter' ? writePath(written, 'inserts.0.solid.topDiameter', value) : written;
+}
+
+export interface DimensionFieldsProps {
+  readonly shape: MouldShape;
+  /** Where dimensions stand on the drawing; none while there is no shape to draw. */
+  readonly dimensions: readonly Dimension[];
+  readonly errors: ReadonlyMap<string, string>;
+  readonly onChange: (shape: MouldShape) => void;
+}
+
+/** The measurements that stand on the drawing, edited there. */
+export function FieldsOnDrawing({ shape, dimensions, errors, onChange }: DimensionFieldsProps) {
+  const places = new Map(dimensions.map(({ path, field }) => [path, field]));
+  return entriesOf(shape, new Set(places.keys())).map(({ path, owner, asked }) => {
+    const place = places.get(path);
+    if (!place) return null;
+    return (
+      <div
+        key={path}
+        className="dimension absolute"
+        style={{ left: `${(place[0] / VIEW.width) * 100}%`, top: `${(place[1] / VIEW.height) * 100}%` }}
+        title={`${owner} ${asked.label}`}
+      >
+        <SizeField
+          asked={asked}
+          owner={owner}
+          hideLabel
+          value={readPath(shape, path)}
+          error={errors.get(path)}
+          onChange={(value) => onChange(writeSize(shape, path, value))}
+        />
+      </div>
+    );
+  });
+}
+
+/** The outer mould's measurements that find no place on the drawing. */
+export function FieldsBeside({ shape, dimensions, errors, onChange }: DimensionFieldsProps) {
+  const places = new Set(dimensions.map(({ path }) => path));
+  const entries = entriesOf(shape, places).filter(({ path }) => !places.has(path));
+  if (entries.length === 0) return null;
   return (
-    <div className={shape ? '' : 'grid gap-3 p-4 sm:grid-cols-2'}>
-      {shown.map((size) => {
-        const place = places.get(size);
-        const style = place && { left: `${(place[0] / VIEW.width) * 100}%`, top: `${(place[1] / VIEW.height) * 100}%` };
-        return (
-          <div key={size} className={place ? 'dimension absolute' : ''} style={style} title={labels[size]}>
-            <QuantityField
-              label={labels[size]}
-              name={size}
-              dimension="length"
-              system={system}
-              value={pot[size]}
-              error={errors[size]}
-              hideLabel={place !== undefined}
-              onChange={(value) => onChange({ ...pot, [size]: value })}
-            />
-          </div>
-        );
-      })}
+    <div className="grid grid-cols-2 gap-3 p-2 sm:grid-cols-3">
+      {entries.map(({ path, owner, asked }) => (
+        <SizeField
+          key={`${shape.outer.kind}-${path}`}
+          asked={asked}
+          owner={owner}
+          value={readPath(shape, path)}
+          error={errors.get(path)}
+          onChange={(value) => onChange(writeSize(shape, path, value))}
+        />
+      ))}
     </div>
   );
 }

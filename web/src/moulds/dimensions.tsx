@@ -1,13 +1,11 @@
-import type { MouldShape } from '@dewpot/core';
-import type { NestedPot } from './draft';
-import { frameOf, VIEW } from './section-frame';
+import { rimOf, type MouldShape, type Solid } from '@dewpot/core';
+import { VIEW, type SectionFrame } from './section-frame';
 
-export type Size = Exclude<keyof NestedPot, 'cored'>;
 type Point = readonly [x: number, y: number];
 
 /** A dimension on the drawing, px: the line from edge to edge that it measures, and the middle of its field. */
 export interface Dimension {
-  readonly size: Size;
+  readonly path: string;
   readonly from: Point;
   readonly to: Point;
   readonly field: Point;
@@ -16,50 +14,101 @@ export interface Dimension {
 /** Height of a field and the room about it, px. */
 const FIELD = 44;
 
-/** Where each dimension of a mould stands on its drawing. */
-export function dimensionsOf(shape: MouldShape): Dimension[] {
-  const { axis, ground, x, y } = frameOf(shape);
-  const { outer, inserts } = shape;
-  const core = shape.cores[0];
-  const left = x(-Math.max(outer.bottomDiameter, outer.topDiameter) / 2);
-  const across = (size: Size, diameter: number, at: number): Dimension => ({
-    size,
-    from: [x(-diameter / 2), at],
-    to: [x(diameter / 2), at],
-    field: [axis, at],
-  });
-  const beside = Math.max(48, left - 34);
-  return [
-    across('outerTop', outer.topDiameter, Math.max(22, y(outer.height) - 36)),
-    { size: 'height', from: [beside, ground], to: [beside, y(outer.height)], field: [beside, y(outer.height / 2)] },
-    across('plug', inserts[0]?.solid.bottomDiameter ?? 0, ground + 26),
-    across('outerBottom', outer.bottomDiameter, Math.min(VIEW.height - 22, ground + 26 + FIELD)),
-    ...(core
-      ? [
-          across('coreTop', core.solid.topDiameter, y(outer.height) + 32),
-          across('coreBottom', core.solid.bottomDiameter, Math.max(y(core.bottom) - 26, y(outer.height) + 32 + FIELD)),
-          baseDimension(x(-outer.bottomDiameter / 2) - 14, ground, y(core.bottom), beside),
-        ]
-      : []),
-  ];
-}
+/** Fields that tell how wide a solid is at its rim and at its bottom, as far as the section shows them. */
+const widths: Partial<Record<Solid['kind'], { readonly top?: string; readonly bottom?: string }>> = {
+  'round-frustum': { top: 'topDiameter', bottom: 'bottomDiameter' },
+  'rect-frustum': { top: 'topLength', bottom: 'bottomLength' },
+  'polygon-frustum': { top: 'topAcross', bottom: 'bottomAcross' },
+  cap: { top: 'rimDiameter' },
+  'half-ellipsoid': { top: 'rimDiameter' },
+  'known-volume': { top: 'length' },
+};
 
-function baseDimension(at: number, ground: number, top: number, beside: number): Dimension {
-  return { size: 'base', from: [at, ground], to: [at, top], field: [Math.min(beside, at - 40), ground + 26] };
+const uprights: Partial<Record<Solid['kind'], string>> = {
+  'round-frustum': 'height',
+  'rect-frustum': 'height',
+  'polygon-frustum': 'height',
+  'known-volume': 'height',
+  cap: 'depth',
+  'half-ellipsoid': 'depth',
+  prism: 'depth',
+  ring: 'depth',
+  arc: 'depth',
+  spiral: 'depth',
+};
+
+const sizeOf = (solid: Solid, field: string) => (solid as unknown as Readonly<Record<string, number>>)[field] ?? 0;
+
+/** Where each dimension of a mould stands on its drawing. A pressed shell shows those of its form. */
+export function dimensionsOf(shape: MouldShape, frame: SectionFrame): Dimension[] {
+  const { ground, x, y } = frame;
+  const rim = rimOf(shape);
+  const found: Dimension[] = [];
+  const across = (path: string, middle: number, size: number, at: number) =>
+    found.push({ path, from: [x(middle - size / 2), at], to: [x(middle + size / 2), at], field: [x(middle), at] });
+  const beside = Math.max(48, x(frame.left) - 34);
+  const { outer } = shape;
+  const own = widths[outer.kind] ?? {};
+  const upright = uprights[outer.kind];
+  const [plug] = shape.inserts;
+  const plugged =
+    plug !== undefined && plug.bottom === 0 && plug.solid.kind === 'round-frustum' && !plug.pattern && !plug.x;
+  if (own.top) across(`outer.${own.top}`, 0, sizeOf(outer, own.top), Math.max(22, y(rim) - 36));
+  if (upright) {
+    const [low, high] = shape.pressed ? [rim - sizeOf(outer, upright), rim] : [0, rim];
+    found.push({
+      path: `outer.${upright}`,
+      from: [beside, y(low)],
+      to: [beside, y(high)],
+      field: [beside, y((low + high) / 2)],
+    });
+  }
+  if (plugged) across('inserts.0.solid.bottomDiameter', 0, sizeOf(plug.solid, 'bottomDiameter'), ground + 26);
+  if (own.bottom)
+    across(
+      `outer.${own.bottom}`,
+      0,
+      sizeOf(outer, own.bottom),
+      Math.min(VIEW.height - 22, ground + 26 + (plugged ? FIELD : 0)),
+    );
+  const [core] = shape.cores;
+  if (core && !core.pattern && !core.over) {
+    const inner = widths[core.solid.kind] ?? {};
+    const middle = core.x ?? 0;
+    const below = y(rim) + 32;
+    if (inner.top) across(`cores.0.solid.${inner.top}`, middle, sizeOf(core.solid, inner.top), below);
+    if (inner.bottom)
+      across(
+        `cores.0.solid.${inner.bottom}`,
+        middle,
+        sizeOf(core.solid, inner.bottom),
+        Math.max(y(core.bottom) - 26, below + FIELD),
+      );
+    if (core.bottom > 0) {
+      const at = x(frame.left) - 14;
+      found.push({
+        path: 'cores.0.bottom',
+        from: [at, ground],
+        to: [at, y(core.bottom)],
+        field: [Math.min(beside, at - 40), ground + 26],
+      });
+    }
+  }
+  return found;
 }
 
 const END = 5;
 
 /** Lines with a tick at each end, behind the fields that are edited on them. */
-export function DimensionLines({ shape }: { shape: MouldShape }) {
+export function DimensionLines({ dimensions }: { dimensions: readonly Dimension[] }) {
   return (
     <g stroke="currentColor" strokeWidth={1} opacity={0.6} fill="none" aria-hidden="true">
-      {dimensionsOf(shape).map(({ size, from: [x1, y1], to: [x2, y2], field }) => {
+      {dimensions.map(({ path, from: [x1, y1], to: [x2, y2], field }) => {
         const upright = x1 === x2;
         const tick = (px: number, py: number) =>
           upright ? `M${px - END} ${py}h${2 * END}` : `M${px} ${py - END}v${2 * END}`;
-        const lead = size === 'base' ? `M${x1} ${y1}L${field[0]} ${field[1]}` : '';
-        return <path key={size} d={`M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}${lead}`} />;
+        const lead = path.endsWith('.bottom') ? `M${x1} ${y1}L${field[0]} ${field[1]}` : '';
+        return <path key={path} d={`M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}${lead}`} />;
       })}
     </g>
   );

@@ -1,111 +1,57 @@
-import type { MouldShape, MouldStuff, PieceKind, PlacedSolid } from '@dewpot/core';
-import type { MouldInput, MouldView } from '@dewpot/contract';
+import type { MouldMaterial, MouldShape, PlacedSolid } from '@dewpot/core';
+import type { MouldInput, MouldView, SolidInput, PlacedSolidInput } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
+import { starts, type Start } from './starts';
 
-/** The measurements of a nested pot as a caster takes them with a tape, mm; undefined while a field is empty. */
-export interface NestedPot {
-  readonly outerTop: number | undefined;
-  readonly outerBottom: number | undefined;
-  readonly height: number | undefined;
-  /** A solid piece has no core. */
-  readonly cored: boolean;
-  readonly coreTop: number | undefined;
-  readonly coreBottom: number | undefined;
-  readonly base: number | undefined;
-  /** No plug where it is 0 or left empty. */
-  readonly plug: number | undefined;
+/** A mould as it is edited. Numbers of its shape are NaN while their field is empty. */
+export interface MouldDraft extends Omit<MouldInput, 'shape'> {
+  readonly shape: MouldShape;
+  readonly material: MouldMaterial;
 }
 
-export interface MouldDraft {
-  readonly name: string;
-  readonly stuff: MouldStuff;
-  readonly piece: PieceKind;
-  readonly pot: NestedPot;
-  readonly copies: MouldInput['copies'];
-  readonly version: number;
-}
+const materialOf = { rigid: 'rigid-plastic', flexible: 'silicone', apart: 'wood' } as const;
 
-export const newDraft = (): MouldDraft => ({
-  name: '',
-  stuff: 'rigid',
-  piece: 'pot',
-  pot: { outerTop: 200, outerBottom: 160, height: 180, cored: true, coreTop: 160, coreBottom: 124, base: 18, plug: 19 },
-  copies: [{ id: uuid(), mark: 'A' }],
-  version: 0,
-});
-
-/** Field of the draft that each path of the shape is entered in. */
-export const fieldOfPath: Record<string, keyof NestedPot> = {
-  'outer.topDiameter': 'outerTop',
-  'outer.bottomDiameter': 'outerBottom',
-  'outer.height': 'height',
-  'cores.0.solid.topDiameter': 'coreTop',
-  'cores.0.solid.bottomDiameter': 'coreBottom',
-  'cores.0.solid.height': 'base',
-  'cores.0.bottom': 'base',
-  'inserts.0.solid.topDiameter': 'plug',
-  'inserts.0.solid.bottomDiameter': 'plug',
-  'inserts.0.solid.height': 'base',
-};
-
-const cone = (bottomDiameter: number, topDiameter: number, height: number) => ({
-  kind: 'round-frustum' as const,
-  bottomDiameter,
-  topDiameter,
-  height,
-});
-
-/** The shape that the measurements make: the core stands from the base up to the rim, the plug through the base. */
-export function shapeOf({
-  outerTop = NaN,
-  outerBottom = NaN,
-  height = NaN,
-  cored,
-  coreTop = NaN,
-  coreBottom = NaN,
-  base = NaN,
-  plug,
-}: NestedPot): MouldShape {
-  const cores: PlacedSolid[] = cored
-    ? [{ name: 'The core', bottom: base, solid: cone(coreBottom, coreTop, height - base) }]
-    : [];
-  const inserts: PlacedSolid[] = plug
-    ? [{ name: 'The drain plug', bottom: 0, solid: cone(plug, plug, cored ? base : height) }]
-    : [];
-  return { outer: cone(outerBottom, outerTop, height), cores, inserts };
-}
-
-/** A saved mould as it is edited. */
-export function draftOf({ name, stuff, piece, shape, copies, version }: MouldView): MouldDraft {
-  const { outer } = shape;
-  const core = shape.cores[0];
+/** A new mould from what it looks like. */
+export function newDraft({ shape, stuff, piece, material, once, remake }: Start = starts[0]!): MouldDraft {
   return {
-    name,
+    name: '',
     stuff,
     piece,
-    version,
-    copies: copies.map(({ id, mark }) => ({ id, mark })),
-    pot: {
-      outerTop: outer.topDiameter,
-      outerBottom: outer.bottomDiameter,
-      height: outer.height,
-      cored: core !== undefined,
-      coreTop: core?.solid.topDiameter,
-      coreBottom: core?.solid.bottomDiameter,
-      base: core?.bottom,
-      plug: shape.inserts[0]?.solid.bottomDiameter,
-    },
+    material: material ?? materialOf[stuff],
+    shape,
+    once: once ?? false,
+    remake: remake ?? '',
+    copies: once ? [] : [{ id: uuid(), mark: 'A' }],
+    version: 0,
   };
 }
 
-export function inputOf({ name, stuff, piece, pot, copies, version }: MouldDraft): MouldInput {
-  const shape = shapeOf(pot);
+/** A saved mould as it is edited. */
+export function draftOf({ cycles: _cycles, pictures: _pictures, id: _id, copies, ...kept }: MouldView): MouldDraft {
   return {
+    ...kept,
+    material: kept.material ?? materialOf[kept.stuff],
+    copies: copies.map(({ cycles: _own, lastColour: _colour, ...copy }) => copy),
+  };
+}
+
+const placedInput = ({ solid, pattern, ...rest }: PlacedSolid): PlacedSolidInput => ({
+  ...rest,
+  solid: solid as SolidInput,
+  ...(pattern && { pattern }),
+});
+
+export function inputOf({ shape, name, ...rest }: MouldDraft): MouldInput {
+  const { outer, cores, inserts, pressed, measured } = shape;
+  return {
+    ...rest,
     name: name.trim(),
-    stuff,
-    piece,
-    shape: { outer: shape.outer, cores: [...shape.cores], inserts: [...shape.inserts] },
-    copies,
-    version,
+    shape: {
+      outer: outer as SolidInput,
+      cores: cores.map(placedInput),
+      inserts: inserts.map(placedInput),
+      ...(pressed && { pressed }),
+      ...(measured && { measured }),
+    },
   };
 }

@@ -1,50 +1,54 @@
-import { useMemo, useState } from 'react';
-import {
-  InputError,
-  inScoops,
-  measuredVolume,
-  sayScoops,
-  type Figure,
-  type FieldIssue,
-  type MeasuredSolid,
-} from '@dewpot/core';
+import { useState } from 'react';
+import { inScoops, InputError, sayScoops, volumeFigure, type Figure, type FieldIssue, type Solid } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { storesQuery } from '../api/work';
 import { PageHead } from '../ui/page-head';
-import { QuantityField } from '../ui/quantity-field';
 import { BigFigure } from '../ui/reckoning';
-import { SelectField } from '../ui/select-field';
-import { TextField } from '../ui/text-field';
-import { useUnits } from '../ui/units';
-import { CM2, measureKinds, polyhedronWords, type Asked } from './measure-kinds';
-import { SolidSketch } from './solid-sketch';
+import { OuterChoices } from './outer-choices';
+import { ShapeThumb } from './shape-thumb';
+import { errorsByField, SizeField } from './size-field';
+import { askedOf } from './solid-fields';
+import { starts, type Start } from './starts';
 
 interface Reckoned {
   readonly volume?: Figure;
   readonly issues: readonly FieldIssue[];
 }
 
-function reckon(solid: MeasuredSolid): Reckoned {
+function reckon(solid: Solid): Reckoned {
   try {
-    return { volume: measuredVolume(solid), issues: [] };
+    return { volume: volumeFigure(solid), issues: [] };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { issues: error.issues };
+    return { issues: error.issues.map((issue) => ({ ...issue, field: `outer.${issue.field}` })) };
   }
 }
+
+/** Ways to make something that are one solid each; nested ones and pressed ones are measured as moulds. */
+const kinds = starts
+  .filter(({ shape }) => !shape.pressed && shape.outer.kind !== 'known-volume')
+  .map((start) => ({ ...start, shape: { outer: start.shape.outer, cores: [], inserts: [] } }))
+  .filter((start, i, all) => all.findIndex((one) => one.shape.outer.kind === start.shape.outer.kind) === i);
+
+const names: Partial<Record<Solid['kind'], string>> = {
+  'round-frustum': 'A pail, a tub or a pipe',
+  'rect-frustum': 'A box or a tray',
+  cap: 'A shallow round bowl',
+  prism: 'Cut to an outline',
+};
 
 /** How much does it hold? Chosen by what it looks like in the hands, then measured with a tape. */
 export function MeasurePage() {
   const [chosen, setChosen] = useState(0);
-  const [solids, setSolids] = useState<readonly MeasuredSolid[]>(() => measureKinds.map(({ first }) => first));
-  const kind = measureKinds[chosen]!;
+  const [solids, setSolids] = useState<readonly Solid[]>(() => kinds.map(({ shape }) => shape.outer));
+  const kind = kinds[chosen]!;
   const solid = solids[chosen]!;
-  const { volume, issues } = useMemo(() => reckon(solid), [solid]);
+  const { volume, issues } = reckon(solid);
+  const errors = errorsByField(issues);
   const [drawn, setDrawn] = useState(solid);
   if (volume && drawn !== solid) setDrawn(solid);
-  const change = (part: object) =>
-    setSolids(solids.map((one, i) => (i === chosen ? ({ ...one, ...part } as MeasuredSolid) : one)));
+  const put = (next: Solid) => setSolids(solids.map((one, i) => (i === chosen ? next : one)));
   return (
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title="How much does it hold?">
@@ -53,16 +57,16 @@ export function MeasurePage() {
         </Link>
       </PageHead>
       <ul className="mb-4 grid grid-cols-2 gap-2 sm:grid-cols-5">
-        {measureKinds.map(({ name, first }, i) => (
-          <li key={name}>
+        {kinds.map(({ name, shape, key }, i) => (
+          <li key={key}>
             <button
               type="button"
               aria-pressed={i === chosen}
               className={`flex h-full w-full items-center gap-2 border p-2 text-left text-sm leading-tight ${i === chosen ? 'border-secondary bg-base-100 outline-secondary font-semibold outline-2' : 'border-base-300 bg-base-100'}`}
               onClick={() => setChosen(i)}
             >
-              <SolidSketch solid={first} size={64} />
-              {name}
+              <ShapeThumb shape={shape} size={64} />
+              {names[shape.outer.kind] ?? name}
             </button>
           </li>
         ))}
@@ -70,78 +74,37 @@ export function MeasurePage() {
       <div className="grid items-start gap-4 lg:grid-cols-[22rem_minmax(0,1fr)_18rem]">
         <section className="card-slab grid place-items-center" aria-label="Drawing">
           <div className={volume ? '' : 'opacity-35'}>
-            <SolidSketch solid={drawn} size={300} />
+            <ShapeThumb shape={{ outer: drawn, cores: [], inserts: [] }} size={300} />
           </div>
         </section>
         <section className="card-slab space-y-3" aria-label="Measurements">
-          <h2 className="text-2xl">{kind.name}</h2>
+          <h2 className="text-2xl">{names[solid.kind] ?? kind.name}</h2>
           <p className="quiet">{kind.hint}</p>
-          {solid.kind === 'polyhedron' && (
-            <SelectField
-              label="Its faces"
-              value={solid.which}
-              options={polyhedronWords}
-              onChange={(which) => change({ which })}
-            />
-          )}
+          <OuterChoices
+            shape={{ outer: solid, cores: [], inserts: [] }}
+            errors={errors}
+            onChange={({ outer }) => put(outer)}
+          />
           <div className="grid gap-3 sm:grid-cols-2">
-            {kind.asked.map((asked) => (
-              <AskedField
+            {askedOf(solid).map((asked) => (
+              <SizeField
                 key={`${chosen}-${asked.field}`}
                 asked={asked}
+                owner=""
                 value={(solid as unknown as Record<string, number | undefined>)[asked.field]}
-                issue={issues.find(({ field }) => field === asked.field)}
-                onChange={(value) => change({ [asked.field]: value })}
+                error={errors.get(`outer.${asked.field}`)}
+                onChange={(value) => put({ ...solid, [asked.field]: value ?? NaN } as Solid)}
               />
             ))}
           </div>
         </section>
-        <Answer volume={volume} />
+        <Answer volume={volume} start={{ ...kind, shape: { ...kind.shape, outer: solid } }} />
       </div>
     </div>
   );
 }
 
-function AskedField({
-  asked: { field, label, as },
-  value,
-  issue,
-  onChange,
-}: {
-  asked: Asked;
-  value: number | undefined;
-  issue: FieldIssue | undefined;
-  onChange: (value: number | undefined) => void;
-}) {
-  const { system } = useUnits();
-  const wrong = issue && `${issue.message} ${issue.remedy}`;
-  if (as === 'length')
-    return (
-      <QuantityField
-        label={label}
-        name={field}
-        dimension="length"
-        system={system}
-        value={value}
-        error={wrong}
-        onChange={onChange}
-      />
-    );
-  const per = field === 'area' ? CM2 : 1;
-  return (
-    <TextField
-      label={label}
-      type="number"
-      min="0"
-      step="any"
-      defaultValue={value === undefined ? '' : value / per}
-      error={wrong}
-      onChange={(event) => onChange(event.target.value === '' ? undefined : event.target.valueAsNumber * per)}
-    />
-  );
-}
-
-function Answer({ volume }: { volume: Figure | undefined }) {
+function Answer({ volume, start }: { volume: Figure | undefined; start: Start }) {
   const scoops = useQuery(storesQuery).data?.scoops ?? [];
   return (
     <section className="card-slab space-y-3" aria-label="Answer">
@@ -161,15 +124,13 @@ function Answer({ volume }: { volume: Figure | undefined }) {
           <p className="quiet text-sm">
             In scoops of fresh mix. A core, a plug or a pipe in it takes away what it holds itself.
           </p>
+          <Link to="/moulds/new" state={{ start }} className="btn btn-primary h-12 w-full">
+            Keep it as a mould
+          </Link>
         </>
       ) : (
         <p className="quiet">Mend the measurements and the answer comes back.</p>
       )}
-      <p className="text-sm">
-        <Link to="/moulds/new" className="link">
-          Measure a nested pot to keep
-        </Link>
-      </p>
     </section>
   );
 }

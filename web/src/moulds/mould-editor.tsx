@@ -1,78 +1,58 @@
 import { useMemo, useState } from 'react';
-import {
-  InputError,
-  pieceGuides,
-  reckonMould,
-  type MouldFigures,
-  type MouldShape,
-  type PieceKind,
-  type ThinPlace,
-} from '@dewpot/core';
-import type { CopyView } from '@dewpot/contract';
+import { mouldRecord } from '@dewpot/core';
+import type { MouldView } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { v7 as uuid } from 'uuid';
+import { allCastsQuery } from '../api/casts';
 import { useRemoveMould, useSaveMould } from '../api/work';
-import { Choice } from '../ui/choice';
-import { SelectField } from '../ui/select-field';
 import { KeepBar, StaleChoice } from '../ui/keep-bar';
-import { TextField } from '../ui/text-field';
+import { saySpan } from '../ui/say-when';
 import { Copies } from './copies';
-import { DimensionFields } from './dimension-fields';
-import { fieldOfPath, inputOf, shapeOf, type MouldDraft, type NestedPot } from './draft';
+import { inputOf, type MouldDraft } from './draft';
+import { ExportMenu } from './export-menu';
+import { HeadSlab } from './head-slab';
+import { MeasuredSlab } from './measured-slab';
 import { MouldAnswers } from './mould-answers';
-import { SectionDrawing } from './section-drawing';
+import { MouldDrawing } from './mould-drawing';
+import { NotesSlab } from './notes-slab';
+import { OuterChoices } from './outer-choices';
+import { Parts } from './parts';
+import { ReleaseSlab } from './release-slab';
+import { useMixOfMould } from './use-mix';
+import { useReckoned } from './use-reckoned';
 
-/** What the drawing shows: the last measurements that made a shape. */
-interface Drawn {
-  readonly shape: MouldShape;
-  readonly thinnest: ThinPlace | undefined;
+const HOUR = 3_600_000;
+
+/** What came of the casts of this mould. */
+function useRecord(id: string | undefined) {
+  const { data } = useQuery({ ...allCastsQuery, enabled: id !== undefined });
+  return useMemo(
+    () =>
+      mouldRecord(
+        (data ?? [])
+          .filter(({ mouldId }) => mouldId === id)
+          .map(({ life, snapshot }) => ({ life, release: snapshot.release })),
+      ),
+    [data, id],
+  );
 }
 
-interface Reckoned {
-  readonly figures?: MouldFigures;
-  readonly drawn?: Drawn;
-  readonly errors: Partial<Record<keyof NestedPot, string>>;
-}
-
-function reckon({ pot, stuff, piece }: MouldDraft): Reckoned {
-  const shape = shapeOf(pot);
-  try {
-    const figures = reckonMould(shape, { stuff, piece });
-    return { figures, drawn: { shape, thinnest: figures.thinnest }, errors: {} };
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    const errors: Reckoned['errors'] = {};
-    for (const { field, message, remedy } of error.issues) {
-      const own = fieldOfPath[field];
-      if (own) errors[own] ??= pot[own] === undefined ? 'This measurement is missing.' : `${message} ${remedy}`;
-    }
-    return { errors };
-  }
-}
-
-/** The mould on its drawing, what follows from its measurements, and its copies. */
-export function MouldEditor({
-  id,
-  first,
-  cycles = [],
-}: {
-  id?: string;
-  first: MouldDraft;
-  cycles?: readonly CopyView[];
-}) {
+/** The mould on its drawing, what follows from its measurements, and all that is kept of it. */
+export function MouldEditor({ known, first, hint }: { known?: MouldView; first: MouldDraft; hint?: string }) {
   const navigate = useNavigate();
-  const [key] = useState(() => id ?? uuid());
+  const [key] = useState(() => known?.id ?? uuid());
   const [draft, setDraft] = useState(first);
-  const [fill, setFill] = useState<number>();
+  const [mixId, setMixId] = useState<string>();
   const [unnamed, setUnnamed] = useState(false);
   const save = useSaveMould();
   const remove = useRemoveMould();
-  const reckoned = useMemo(() => reckon(draft), [draft]);
-  const { figures, errors } = reckoned;
-  const [drawn, setDrawn] = useState(reckoned.drawn);
-  if (reckoned.drawn && reckoned.drawn !== drawn) setDrawn(reckoned.drawn);
-  const set = (part: Partial<MouldDraft>) => setDraft({ ...draft, ...part });
+  const { mixes, mix } = useMixOfMould(mixId);
+  const { figures, drawn, errors } = useReckoned(draft, mix);
+  const record = useRecord(known?.id);
+  const set = (part: Partial<MouldDraft>) => setDraft((now) => ({ ...now, ...part }));
+  const setShape = (shape: MouldDraft['shape']) => set({ shape });
 
   const keep = (version = draft.version) => {
     if (!draft.name.trim()) return setUnnamed(true);
@@ -80,86 +60,62 @@ export function MouldEditor({
       { id: key, input: { ...inputOf(draft), version } },
       {
         onSuccess: (mould) => {
-          setDraft((now) => ({ ...now, version: mould.version }));
+          set({ version: mould.version });
           toast.success(`${mould.name} is kept.`);
-          if (!id) void navigate(`/moulds/${key}`, { replace: true });
+          if (!known) void navigate(`/moulds/${key}`, { replace: true });
         },
       },
     );
   };
-  const wrong = Object.values(errors);
   return (
     <div className="mx-auto grid max-w-7xl gap-4 p-4 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]">
-      <section className="card-slab self-start p-2" aria-label="Section drawing">
-        <div className="relative">
-          {drawn && (
-            <div className={figures ? '' : 'opacity-35'}>
-              <SectionDrawing
-                shape={drawn.shape}
-                thinnest={drawn.thinnest}
-                fill={fill ?? drawn.shape.outer.height}
-                onFill={setFill}
-              />
-            </div>
-          )}
-          <DimensionFields pot={draft.pot} shape={drawn?.shape} errors={errors} onChange={(pot) => set({ pot })} />
-        </div>
-        {wrong.length > 0 && (
-          <ul role="alert" className="border-error m-2 border-l-4 pl-3">
-            {wrong.map((one) => (
-              <li key={one}>{one}</li>
-            ))}
-          </ul>
-        )}
-        <p className="quiet px-2 pb-1 text-sm">
-          Measure inside the mould and outside the core. Any unit: “6 cm”, “2 1/2 in”. Drag the fill line, or focus it
-          and use the arrow keys.
-        </p>
-      </section>
       <div className="space-y-4">
-        <section className="card-slab">
-          <h1 className="sr-only">{draft.name || 'A new mould'}</h1>
-          <div className="grid gap-3 sm:grid-cols-2">
-            <TextField
-              label="Name"
-              value={draft.name}
-              maxLength={80}
-              error={unnamed && !draft.name.trim() ? 'Give it a name, such as “Tall herb pot”.' : undefined}
-              onChange={(event) => set({ name: event.target.value })}
-            />
-            <SelectField<PieceKind>
-              label="It makes a"
-              value={draft.piece}
-              options={(Object.keys(pieceGuides) as PieceKind[]).map((value) => ({
-                value,
-                label: pieceGuides[value].name,
-              }))}
-              onChange={(piece) => set({ piece })}
-            />
-          </div>
-          <div className="mt-3 flex flex-wrap gap-x-6 gap-y-3">
-            <Choice
-              legend="Its wall"
-              value={draft.stuff}
-              options={[
-                { value: 'rigid', label: 'Rigid' },
-                { value: 'flexible', label: 'Flexible' },
-              ]}
-              onChange={(stuff) => set({ stuff })}
-            />
-            <Choice
-              legend="Inside"
-              value={draft.pot.cored ? 'core' : 'solid'}
-              options={[
-                { value: 'core', label: 'A core in it' },
-                { value: 'solid', label: 'Solid' },
-              ]}
-              onChange={(inside) => set({ pot: { ...draft.pot, cored: inside === 'core' } })}
-            />
-          </div>
+        <section className="card-slab p-2" aria-label="Section drawing">
+          {hint && <p className="quiet px-2 pt-1">{hint}</p>}
+          <MouldDrawing shape={draft.shape} drawn={drawn} errors={errors} onChange={setShape} />
+          <OuterChoices shape={draft.shape} errors={errors} onChange={setShape} />
         </section>
-        {figures && drawn && <MouldAnswers figures={figures} shape={drawn.shape} />}
-        <Copies copies={draft.copies} cycles={cycles} onChange={(copies) => set({ copies })} />
+        <Parts shape={draft.shape} errors={errors} canAdd={figures !== undefined} onChange={setShape} />
+        <MeasuredSlab
+          measured={draft.shape.measured}
+          onChange={(measured) => {
+            const { measured: _, ...shape } = draft.shape;
+            setShape(measured ? { ...shape, measured } : shape);
+          }}
+        />
+      </div>
+      <div className="space-y-4">
+        <HeadSlab draft={draft} unnamed={unnamed} onChange={set} />
+        {figures && (
+          <MouldAnswers
+            figures={figures}
+            cored={draft.shape.cores.length > 0}
+            mixes={mixes}
+            mixId={mixId}
+            onMix={setMixId}
+          />
+        )}
+        {draft.once ? (
+          <section className="card-slab" aria-label="Made anew">
+            <h2 className="text-xl">Made anew each time</h2>
+            <p className="quiet">Filled {known?.cycles ?? 0} times so far.</p>
+          </section>
+        ) : (
+          <Copies copies={draft.copies} known={known?.copies ?? []} onChange={(copies) => set({ copies })} />
+        )}
+        {record.lifted > 0 && (
+          <p className="card-slab">
+            {record.clean} of its {record.lifted} casts came out clean
+            {record.hours !== undefined && `, usually ${saySpan(record.hours * HOUR)} after the pour`}.
+          </p>
+        )}
+        <ReleaseSlab material={draft.material} release={draft.release} record={record.releases} onChange={set} />
+        <NotesSlab
+          id={known?.id}
+          notes={draft.notes ?? ''}
+          pictures={known?.pictures ?? []}
+          onNotes={(notes) => set({ notes })}
+        />
         <StaleChoice error={save.error ?? remove.error} onKeepMine={keep} />
         <KeepBar
           what="mould"
@@ -167,16 +123,17 @@ export function MouldEditor({
           disabled={!figures}
           onKeep={() => keep()}
           onThrowAway={
-            id
+            known
               ? {
                   question: `Throw ${draft.name} away? Casts made from it keep their record.`,
-                  act: () => remove.mutate(id, { onSuccess: () => void navigate('/moulds') }),
+                  act: () => remove.mutate(known.id, { onSuccess: () => void navigate('/moulds') }),
                 }
               : undefined
           }
         >
-          {id && (
-            <Link to={`/pours/new?mould=${id}`} className="btn btn-ghost bg-base-300/60 h-14">
+          {drawn && figures && <ExportMenu name={draft.name || 'mould'} shape={drawn.shape} />}
+          {known && (
+            <Link to={`/pours/new?mould=${known.id}`} className="btn btn-ghost bg-base-300/60 h-14">
               Plan a pour
             </Link>
           )}

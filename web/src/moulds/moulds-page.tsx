@@ -1,32 +1,44 @@
-import { fullVolume, pieceGuides } from '@dewpot/core';
+import { useRef, useState } from 'react';
+import { fullVolume, pieceGuides, type PieceKind } from '@dewpot/core';
 import type { MouldView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { mouldsQuery } from '../api/work';
+import { toast } from 'sonner';
+import { mouldsQuery, useSaveMould } from '../api/work';
 import { PageHead } from '../ui/page-head';
 import { Piece, pieceSize } from '../ui/piece';
+import { QuantityField } from '../ui/quantity-field';
+import { saveFile } from '../ui/save-file';
+import { SelectField } from '../ui/select-field';
 import { Busy, Empty, Failure } from '../ui/states';
+import { TextField } from '../ui/text-field';
 import { useUnits } from '../ui/units';
+import { chooseMoulds, noWish, type MouldOrder, type MouldWish } from './mould-filter';
+import { mouldsCsv, mouldsJson, readMouldsJson } from './mould-files';
 
 const WIDTH = 210;
 const HEIGHT = 150;
 
-/** All moulds as the pieces they make, to one scale. */
+/** All moulds as the pieces they make, to one scale, and which of them fit a wish. */
 export function MouldsPage() {
   const { data, isPending, error } = useQuery(mouldsQuery);
+  const [wish, setWish] = useState(noWish);
   if (isPending) return <Busy what="the moulds" />;
   if (!data) return <Failure error={error} />;
-  const largest = Math.max(
+  const shown = chooseMoulds(data, wish);
+  const sizes = shown.map(({ shape }) => pieceSize(shape, 1));
+  const scale = Math.min(
+    ...sizes.map(({ width, height }) => Math.min((WIDTH - 16) / width, (HEIGHT - 24) / height)),
     1,
-    ...data.map(({ shape }) =>
-      Math.max(shape.outer.height + 30, shape.outer.topDiameter * 0.72, shape.outer.bottomDiameter * 0.72),
-    ),
   );
   return (
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title="Moulds" to="/moulds/new" add="Measure a mould">
         <Link to="/moulds/measure" className="btn btn-ghost bg-base-300/60 h-12">
           How much does it hold?
+        </Link>
+        <Link to="/moulds/pairs" className="btn btn-ghost bg-base-300/60 h-12">
+          Which tubs nest?
         </Link>
       </PageHead>
       {data.length === 0 ? (
@@ -42,24 +54,82 @@ export function MouldsPage() {
           </p>
         </Empty>
       ) : (
-        <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-5">
-          {data.map((mould) => (
-            <MouldCard key={mould.id} mould={mould} scale={(HEIGHT - 24) / largest} />
-          ))}
-        </ul>
+        <>
+          <Wish wish={wish} onChange={setWish} />
+          {shown.length === 0 && (
+            <p className="card-slab quiet">
+              None of your {data.length} moulds fits that.{' '}
+              <button type="button" className="link" onClick={() => setWish(noWish)}>
+                Show them all
+              </button>
+            </p>
+          )}
+          <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-5">
+            {shown.map((mould) => (
+              <MouldCard key={mould.id} mould={mould} scale={scale} />
+            ))}
+          </ul>
+        </>
       )}
+      <Files moulds={shown} />
     </div>
   );
 }
 
-function MouldCard({ mould: { id, name, shape, piece, copies }, scale }: { mould: MouldView; scale: number }) {
+const orders: readonly { readonly value: MouldOrder; readonly label: string }[] = [
+  { value: 'name', label: 'By name' },
+  { value: 'volume', label: 'By what they hold' },
+  { value: 'height', label: 'By height' },
+  { value: 'cycles', label: 'Most poured first' },
+];
+
+function Wish({ wish, onChange }: { wish: MouldWish; onChange: (wish: MouldWish) => void }) {
+  const { system } = useUnits();
+  const put = (part: Partial<MouldWish>) => onChange({ ...wish, ...part });
+  const bound = (label: string, field: 'least' | 'most' | 'reach', dimension: 'volume' | 'length') => (
+    <QuantityField
+      label={label}
+      name={field}
+      dimension={dimension}
+      system={system}
+      value={wish[field]}
+      onChange={(value) => put({ [field]: value })}
+    />
+  );
+  return (
+    <section aria-label="Which moulds" className="mb-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-3 lg:grid-cols-6">
+      <TextField label="With the word" value={wish.word} onChange={(event) => put({ word: event.target.value })} />
+      <SelectField<PieceKind | ''>
+        label="Making a"
+        value={wish.piece ?? ''}
+        options={[
+          { value: '', label: 'anything' },
+          ...(Object.keys(pieceGuides) as PieceKind[]).map((value) => ({ value, label: pieceGuides[value].name })),
+        ]}
+        onChange={(piece) => {
+          const { piece: _, ...rest } = wish;
+          onChange(piece === '' ? rest : { ...rest, piece });
+        }}
+      />
+      {bound('Holding at least', 'least', 'volume')}
+      {bound('and at most', 'most', 'volume')}
+      {bound('No larger than', 'reach', 'length')}
+      <SelectField label="Order" value={wish.order} options={orders} onChange={(order) => put({ order })} />
+    </section>
+  );
+}
+
+function MouldCard({ mould, scale }: { mould: MouldView; scale: number }) {
   const units = useUnits();
-  const { height } = pieceSize(shape, scale);
+  const { id, name, shape, piece, copies, once } = mould;
+  const standing = copies.filter(({ retired }) => !retired).length;
+  const count = once ? 'made anew' : `${standing} ${standing === 1 ? 'copy' : 'copies'}`;
+  const cycles = mould.cycles;
   return (
     <li>
       <Link to={`/moulds/${id}`} className="card-slab hover:border-secondary block h-full p-3">
         <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" aria-hidden="true">
-          <g transform={`translate(${WIDTH / 2} ${HEIGHT - 10})`} data-height={height}>
+          <g transform={`translate(${WIDTH / 2} ${HEIGHT - 10})`}>
             <Piece shape={shape} colour="#b3ada1" scale={scale} />
           </g>
         </svg>
@@ -67,10 +137,72 @@ function MouldCard({ mould: { id, name, shape, piece, copies }, scale }: { mould
           {name}
         </h2>
         <p className="quiet text-sm">
-          {pieceGuides[piece].name}, {copies.length} {copies.length === 1 ? 'copy' : 'copies'}
+          {pieceGuides[piece].name}, {count}
+          {cycles > 0 && `, ${cycles} pours`}
         </p>
         <p className="numeral mt-1 text-2xl">{units.say(fullVolume(shape), 'mL')}</p>
       </Link>
     </li>
+  );
+}
+
+/** Moulds out to a file, and in from one. */
+function Files({ moulds }: { moulds: readonly MouldView[] }) {
+  const input = useRef<HTMLInputElement>(null);
+  const save = useSaveMould();
+  const [wrong, setWrong] = useState<readonly string[]>([]);
+  const read = async (file: File) => {
+    const { moulds: found, wrong: told } = readMouldsJson(await file.text());
+    setWrong(told);
+    for (const mould of found) await save.mutateAsync(mould);
+    if (found.length > 0) toast.success(`${found.length} ${found.length === 1 ? 'mould' : 'moulds'} read.`);
+  };
+  return (
+    <section aria-label="Files" className="mt-4">
+      <div className="flex flex-wrap gap-2">
+        {moulds.length > 0 && (
+          <>
+            <button
+              type="button"
+              className="btn btn-ghost h-11"
+              onClick={() => saveFile('moulds.csv', mouldsCsv(moulds), 'text/csv;charset=utf-8')}
+            >
+              These as CSV
+            </button>
+            <button
+              type="button"
+              className="btn btn-ghost h-11"
+              onClick={() => saveFile('moulds.json', mouldsJson(moulds), 'application/json')}
+            >
+              These as JSON
+            </button>
+          </>
+        )}
+        <button type="button" className="btn btn-ghost h-11" onClick={() => input.current?.click()}>
+          Read moulds from JSON
+        </button>
+        <input
+          ref={input}
+          type="file"
+          accept=".json,application/json"
+          className="sr-only"
+          tabIndex={-1}
+          aria-label="A file of moulds"
+          onChange={({ target }) => {
+            const file = target.files?.[0];
+            target.value = '';
+            if (file) void read(file);
+          }}
+        />
+      </div>
+      {wrong.length > 0 && (
+        <ul role="alert" className="border-error mt-2 border-l-4 pl-3">
+          {wrong.map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </ul>
+      )}
+      <Failure error={save.error} />
+    </section>
   );
 }

@@ -5,11 +5,15 @@ import { reckonMould } from '@dewpot/core';
 import { fakeServer, mould, Refusal, renderScreen } from '../../test/fake-server';
 import { potShape } from '../../test/stand-ins';
 import { dimensionsOf } from './dimensions';
-import { draftOf, inputOf, newDraft, shapeOf } from './draft';
+import { draftOf, inputOf, newDraft } from './draft';
 import { MeasurePage } from './measure-page';
 import { MouldPage } from './mould-page';
 import { MouldsPage } from './moulds-page';
 import { frameOf, VIEW } from './section-frame';
+import { readPath, writePath } from './shape-path';
+import { starts } from './starts';
+
+const nestedPot = newDraft().shape;
 
 const open = (id: string) => renderScreen(<MouldPage />, `/moulds/${id}`, '/moulds/:id');
 
@@ -23,11 +27,21 @@ describe('a draft', () => {
   it('is the mould it was made from', () => {
     expect(inputOf(draftOf(mould))).toMatchObject({ name: 'Nested pot', shape: potShape, version: 3 });
   });
-  it('stands the core from the base to the rim and the plug through the base', () => {
-    const { cores, inserts } = shapeOf(newDraft().pot);
-    expect(cores[0]).toMatchObject({ bottom: 18, solid: { height: 162 } });
-    expect(inserts[0]).toMatchObject({ bottom: 0, solid: { bottomDiameter: 19, height: 18 } });
-    expect(shapeOf({ ...newDraft().pot, cored: false }).cores).toEqual([]);
+  it.each(starts.map((start) => [start.name, start] as const))('of %s can be cast as it begins', (_, start) => {
+    const { shape, stuff, piece } = newDraft(start);
+    expect(reckonMould(shape, { stuff, piece }).volume.value).toBeGreaterThan(50);
+  });
+});
+
+describe('the sizes of a shape', () => {
+  it('follow each other: a core stays up to the rim, a plug stays through the base', () => {
+    const taller = writePath(nestedPot, 'outer.height', 200);
+    expect(taller.cores[0]!.solid).toMatchObject({ height: 182 });
+    const thicker = writePath(nestedPot, 'cores.0.bottom', 25);
+    expect(thicker.cores[0]!.solid).toMatchObject({ height: 155 });
+    expect(thicker.inserts[0]!.solid).toMatchObject({ height: 25 });
+    expect(readPath(writePath(nestedPot, 'outer.height', undefined), 'outer.height')).toBeUndefined();
+    expect(nestedPot.outer).toMatchObject({ height: 180 });
   });
 });
 
@@ -41,7 +55,7 @@ describe('the drawing', () => {
     expect(y(180)).toBeGreaterThanOrEqual(VIEW.top - 1e-6);
   });
   it('keeps every dimension inside, and none of their fields upon another', () => {
-    const all = dimensionsOf(potShape);
+    const all = dimensionsOf(potShape, frameOf(potShape));
     for (const { field } of all) {
       expect(field[0]).toBeGreaterThan(40);
       expect(field[1]).toBeLessThan(VIEW.height);
@@ -49,7 +63,7 @@ describe('the drawing', () => {
     for (const [i, one] of all.entries()) {
       for (const other of all.slice(i + 1)) {
         const apart = Math.abs(one.field[0] - other.field[0]) > 80 || Math.abs(one.field[1] - other.field[1]) > 34;
-        expect(apart, `${one.size} and ${other.size}`).toBe(true);
+        expect(apart, `${one.path} and ${other.path}`).toBe(true);
       }
     }
   });
@@ -97,7 +111,7 @@ describe('the mould’s screen', () => {
 
   it('wants a name, then saves a new mould under a key of its own', async () => {
     const sent = fakeServer();
-    open('new');
+    open('new?as=tubs');
     await userEvent.clear(await screen.findByLabelText('Name'));
     await userEvent.click(screen.getByRole('button', { name: 'Keep this mould' }));
     expect(screen.getByText(/Give it a name/)).toBeVisible();
@@ -140,10 +154,10 @@ describe('how much anything holds', () => {
   it.each([
     ['A pail, a tub or a pipe', '4.60'],
     ['A six- or eight-sided pot', '4.95'],
-    ['Strips in a ring', '1.72'],
+    ['Strips round nails, a ring', '1.72'],
     ['A strip in a spiral', '1.99'],
     ['A solid of equal faces', '2.63'],
-    ['A big leaf over sand', '1.44'],
+    ['A big leaf', '1.44'],
   ])('%s is drawn and reckoned at once', async (name, litres) => {
     fakeServer();
     renderScreen(<MeasurePage />);
@@ -157,7 +171,7 @@ describe('how much anything holds', () => {
     renderScreen(<MeasurePage />);
     await userEvent.click(screen.getByRole('button', { name: 'A six- or eight-sided pot' }));
     expect(await screen.findByText('12¼')).toBeVisible();
-    const sides = screen.getByLabelText('Sides');
+    const sides = screen.getByLabelText('Number of sides');
     await userEvent.clear(sides);
     await userEvent.type(sides, '2.5');
     expect(sides).toHaveAccessibleDescription(/Enter at least 3/);
@@ -174,7 +188,7 @@ describe('all moulds', () => {
   it('stand with what they hold', async () => {
     fakeServer();
     renderScreen(<MouldsPage />);
-    expect(await screen.findByRole('link', { name: /Nested pot pot, 3 copies 2\.0[12] L/ })).toBeVisible();
+    expect(await screen.findByRole('link', { name: /Nested pot pot, 3 copies, 10 pours 2\.0[12] L/ })).toBeVisible();
   });
   it('and where there are none, the first is offered', async () => {
     fakeServer({ moulds: [] });

@@ -1,64 +1,59 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { memo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import {
   fullVolume,
   heightFor,
-  outerLine,
+  rimOf,
   rulerSteps,
-  sideLine,
   volumeTo,
   writeQuantity,
+  type CutSolid,
   type MouldShape,
   type ThinPlace,
 } from '@dewpot/core';
-import { DimensionLines } from './dimensions';
-import { frameOf, VIEW, type SectionFrame } from './section-frame';
+import { DimensionLines, type Dimension } from './dimensions';
+import { Concrete } from './concrete';
+import { VIEW, type SectionFrame } from './section-frame';
 import { useUnits } from '../ui/units';
 
-/** Outline of what is filled to `height`: outer less cores and inserts, as one even-odd path. */
-function sectionPath(shape: MouldShape, { x, y }: SectionFrame): string {
-  const [b, t] = outerLine(shape);
-  const outer = `M${x(-b.r)} ${y(b.z)}L${x(b.r)} ${y(b.z)}L${x(t.r)} ${y(t.z)}L${x(-t.r)} ${y(t.z)}Z`;
-  const holes = [...shape.cores, ...shape.inserts].map((placed) => {
-    const [cb, ct] = sideLine(placed, shape.outer.height);
-    return `M${x(-cb.r)} ${y(cb.z)}L${x(cb.r)} ${y(cb.z)}L${x(ct.r)} ${y(ct.z)}L${x(-ct.r)} ${y(ct.z)}Z`;
-  });
-  return [outer, ...holes].join('');
+const outlinePath = ({ outlines }: CutSolid, { x, y }: SectionFrame) =>
+  outlines
+    .map((outline) => `M${outline.map(([px, pz]) => `${x(px).toFixed(1)} ${y(pz).toFixed(1)}`).join('L')}Z`)
+    .join('');
+
+/** Marks along the ruler at even steps up to `most`. */
+function marks(most: number, every: readonly number[]): number[] {
+  const step = every.find((one) => most / one <= 8) ?? every[every.length - 1]!;
+  return Array.from({ length: Math.floor(most / step + 1e-9) + 1 }, (_, i) => i * step);
 }
 
 function Ruler({ shape, frame, fill }: { shape: MouldShape; frame: SectionFrame; fill: number }) {
-  const units = useUnits();
-  const rim = shape.outer.height;
+  const { system } = useUnits();
+  const rim = rimOf(shape);
   const x = VIEW.width - VIEW.right + 34;
-  const steps = rulerSteps[units.system];
-  const marks = (most: number, every: readonly number[]) => {
-    const step = every.find((one) => most / one <= 8) ?? every[every.length - 1]!;
-    return Array.from({ length: Math.floor(most / step + 1e-9) + 1 }, (_, i) => i * step);
-  };
-  const heights = marks(rim, steps.mm);
+  const steps = rulerSteps[system];
   const full = fullVolume(shape);
-  const volumes = marks(full, steps.mL);
   const far = (z: number) => Math.abs(frame.y(z) - frame.y(fill)) > 11;
   return (
     <g fontSize={11} fill="currentColor" aria-hidden="true">
       <path d={`M${x} ${frame.y(0)}V${frame.y(rim)}`} stroke="currentColor" />
-      {heights.map((z) => (
+      {marks(rim, steps.mm).map((z) => (
         <g key={`h${z}`}>
           <path d={`M${x - 5} ${frame.y(z)}h5`} stroke="currentColor" />
           {far(z) && (
             <text x={x - 8} y={frame.y(z) + 4} textAnchor="end" opacity={0.8}>
-              {writeQuantity(z, 'mm', units.system).split(' ')[0]}
+              {writeQuantity(z, 'mm', system).split(' ')[0]}
             </text>
           )}
         </g>
       ))}
-      {volumes.map((v) => {
+      {marks(full, steps.mL).map((v) => {
         const z = heightFor(shape, Math.min(v, full));
         return (
           <g key={`v${v}`}>
             <path d={`M${x} ${frame.y(z)}h5`} stroke="currentColor" />
             {far(z) && (
               <text x={x + 8} y={frame.y(z) + 4} opacity={0.8}>
-                {writeQuantity(v, 'mL', units.system)}
+                {writeQuantity(v, 'mL', system)}
               </text>
             )}
           </g>
@@ -68,23 +63,104 @@ function Ruler({ shape, frame, fill }: { shape: MouldShape; frame: SectionFrame;
   );
 }
 
+/** What does not follow the fill line: the solids as they are cut, the axis, the thinnest place. */
+const Solids = memo(function Solids({
+  frame,
+  thinnest,
+  rim,
+}: {
+  frame: SectionFrame;
+  thinnest: ThinPlace | undefined;
+  rim: number;
+}) {
+  const units = useUnits();
+  const { cuts, x, y } = frame;
+  const [outer] = cuts;
+  const beyond = cuts.filter((cut) => cut.beyond);
+  const inside = thinnest && Math.abs(thinnest.from.y) < 1 && Math.abs(thinnest.to.y) < 1;
+  return (
+    <>
+      <path
+        d={cuts
+          .filter((cut) => !cut.beyond)
+          .map((cut) => outlinePath(cut, frame))
+          .join('')}
+        fillRule="evenodd"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth={1.3}
+      />
+      {beyond.map((cut, i) => (
+        <path
+          key={i}
+          d={outlinePath(cut, frame)}
+          fill="none"
+          stroke="currentColor"
+          strokeDasharray="5 4"
+          opacity={0.5}
+        />
+      ))}
+      <path
+        d={outlinePath(outer!, frame)}
+        fill="none"
+        stroke="var(--color-secondary)"
+        strokeWidth={5}
+        strokeLinejoin="round"
+        opacity={0.75}
+      />
+      <path
+        d={`M${x(frame.left) - 4} ${y(rim)}H${x(frame.right) + 4}`}
+        stroke="var(--color-base-100)"
+        strokeWidth={6}
+        opacity={0.8}
+      />
+      <path
+        d={`M${frame.axis} ${y(rim) - 30}V${frame.ground + 30}`}
+        stroke="currentColor"
+        strokeDasharray="12 4 2 4"
+        opacity={0.45}
+      />
+      {inside && (
+        <g aria-hidden="true" fill="var(--color-accent)">
+          <path
+            d={`M${x(thinnest.from.x)} ${y(thinnest.from.z)}L${x(thinnest.to.x)} ${y(thinnest.to.z)}`}
+            stroke="var(--color-accent)"
+            strokeWidth={3}
+          />
+          <circle cx={x(thinnest.from.x)} cy={y(thinnest.from.z)} r={3.5} />
+          <circle cx={x(thinnest.to.x)} cy={y(thinnest.to.z)} r={3.5} />
+          <text
+            x={x(Math.max(thinnest.from.x, thinnest.to.x)) + 8}
+            y={y(thinnest.from.z) + 20}
+            fontSize={12}
+            fontWeight={700}
+          >
+            {units.say(thinnest.thickness, 'mm')}
+          </text>
+        </g>
+      )}
+    </>
+  );
+});
+
 export interface SectionDrawingProps {
   readonly shape: MouldShape;
-  readonly thinnest?: ThinPlace | undefined;
+  readonly frame: SectionFrame;
+  readonly dimensions: readonly Dimension[];
+  readonly thinnest: ThinPlace | undefined;
   /** Height of the fill line, mm. */
   readonly fill: number;
+  /** Heights at which layers end, bottom up, mm. */
+  readonly layers?: readonly number[];
   readonly onFill: (height: number) => void;
 }
 
-/** Section through mould and core, true to scale: concrete hatched, ruler in height and volume, fill line to drag. */
-export function SectionDrawing({ shape, thinnest, fill, onFill }: SectionDrawingProps) {
+/** A section through the mould, true to scale: concrete hatched, ruler in height and volume, fill line to drag. */
+export function SectionDrawing({ shape, frame, dimensions, thinnest, fill, layers = [], onFill }: SectionDrawingProps) {
   const units = useUnits();
   const svg = useRef<SVGSVGElement>(null);
-  const frame = frameOf(shape);
-  const rim = shape.outer.height;
+  const rim = rimOf(shape);
   const level = Math.min(fill, rim);
-  const path = sectionPath(shape, frame);
-  const half = Math.max(shape.outer.bottomDiameter, shape.outer.topDiameter) / 2;
   const set = (height: number) => onFill(Math.min(rim, Math.max(0, height)));
   const drag = (event: PointerEvent<SVGGElement>) => {
     if (event.buttons === 0 || !svg.current) return;
@@ -100,8 +176,11 @@ export function SectionDrawing({ shape, thinnest, fill, onFill }: SectionDrawing
   };
   const volume = units.say(volumeTo(shape, level), 'mL');
   const y = frame.y(level);
-  const [outerBottom, outerTop] = outerLine(shape);
-  const skin = `M${frame.x(-outerTop.r)} ${frame.y(rim) - 5}L${frame.x(-outerBottom.r)} ${frame.y(0)}H${frame.x(outerBottom.r)}L${frame.x(outerTop.r)} ${frame.y(rim) - 5}`;
+  const left = frame.x(frame.left);
+  const concrete = frame.cuts
+    .filter((cut) => !cut.beyond)
+    .map((cut) => outlinePath(cut, frame))
+    .join('');
   return (
     <svg
       ref={svg}
@@ -110,54 +189,10 @@ export function SectionDrawing({ shape, thinnest, fill, onFill }: SectionDrawing
       role="group"
       aria-label="Section through the mould"
     >
-      <defs>
-        <pattern id="hatch" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <rect width="9" height="9" fill="var(--concrete)" />
-          <path d="M0 0V9" stroke="var(--shade)" strokeWidth="1.6" opacity="0.5" />
-        </pattern>
-        <clipPath id="filled">
-          <rect x="0" y={y} width={VIEW.width} height={VIEW.height - y} />
-        </clipPath>
-      </defs>
-      <path d={path} fillRule="evenodd" fill="var(--concrete)" opacity={0.16} />
-      <path d={path} fillRule="evenodd" fill="url(#hatch)" clipPath="url(#filled)" />
-      <path d={path} fillRule="evenodd" fill="none" stroke="currentColor" strokeWidth={1.3} />
-      <path
-        d={skin}
-        fill="none"
-        stroke="var(--color-secondary)"
-        strokeWidth={5}
-        strokeLinejoin="round"
-        opacity={0.75}
-      />
-      <path
-        d={`M${frame.axis} ${frame.y(rim) - 30}V${frame.ground + 30}`}
-        stroke="currentColor"
-        strokeDasharray="12 4 2 4"
-        opacity={0.45}
-      />
-      <DimensionLines shape={shape} />
+      <Concrete path={concrete} frame={frame} level={level} layers={layers} />
+      <Solids frame={frame} thinnest={thinnest} rim={rim} />
+      <DimensionLines dimensions={dimensions} />
       <Ruler shape={shape} frame={frame} fill={level} />
-      {thinnest && (
-        <g aria-hidden="true">
-          <path
-            d={`M${frame.x(-thinnest.from.r)} ${frame.y(thinnest.from.z)}L${frame.x(-thinnest.to.r)} ${frame.y(thinnest.to.z)}`}
-            stroke="var(--color-accent)"
-            strokeWidth={3}
-          />
-          <circle cx={frame.x(-thinnest.from.r)} cy={frame.y(thinnest.from.z)} r={3.5} fill="var(--color-accent)" />
-          <circle cx={frame.x(-thinnest.to.r)} cy={frame.y(thinnest.to.z)} r={3.5} fill="var(--color-accent)" />
-          <text
-            x={frame.x(-thinnest.to.r) + 10}
-            y={frame.y(thinnest.to.z) + 20}
-            fontSize={12}
-            fontWeight={700}
-            fill="var(--color-accent)"
-          >
-            {units.say(thinnest.thickness, 'mm')}
-          </text>
-        </g>
-      )}
       <g
         role="slider"
         tabIndex={0}
@@ -172,9 +207,9 @@ export function SectionDrawing({ shape, thinnest, fill, onFill }: SectionDrawing
         onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
         onPointerMove={drag}
       >
-        <rect x={frame.x(-half) - 16} y={y - 15} width={VIEW.width - frame.x(-half)} height={30} fill="transparent" />
+        <rect x={left - 16} y={y - 15} width={VIEW.width - left} height={30} fill="transparent" />
         <path
-          d={`M${frame.x(-half) - 14} ${y}H${VIEW.width - VIEW.right + 46}`}
+          d={`M${left - 14} ${y}H${VIEW.width - VIEW.right + 46}`}
           stroke="var(--color-secondary)"
           strokeWidth={2.5}
         />

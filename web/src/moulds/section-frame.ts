@@ -1,4 +1,4 @@
-import type { MouldShape } from '@dewpot/core';
+import { sectionCut, rimOf, type CutSolid, type MouldShape } from '@dewpot/core';
 
 /** The drawing's own measures, px. */
 export const VIEW = { width: 620, height: 530, left: 104, right: 150, top: 62, bottom: 100 } as const;
@@ -8,16 +8,23 @@ export interface SectionFrame {
   /** Axis and bottom of the cavity, px. */
   readonly axis: number;
   readonly ground: number;
-  readonly x: (r: number) => number;
+  /** Ends of what is cut, mm. */
+  readonly left: number;
+  readonly right: number;
+  readonly cuts: readonly CutSolid[];
+  readonly x: (across: number) => number;
   readonly y: (z: number) => number;
 }
 
-/** Fits a mould into the drawing. */
-export function frameOf({ outer }: MouldShape): SectionFrame {
-  const widest = Math.max(outer.bottomDiameter, outer.topDiameter);
+/** Cuts a mould and fits it into the drawing. */
+export function frameOf(shape: MouldShape): SectionFrame {
+  const cuts = sectionCut(shape);
+  const rim = rimOf(shape);
+  const across = cuts[0]!.outlines.flat().map(([x]) => x);
+  const [left, right] = [Math.min(...across), Math.max(...across)];
   const room = { width: VIEW.width - VIEW.left - VIEW.right, height: VIEW.height - VIEW.top - VIEW.bottom };
-  const scale = Math.min(room.width / widest, room.height / outer.height);
-  const axis = VIEW.left + room.width / 2;
-  const ground = VIEW.height - VIEW.bottom - (room.height - outer.height * scale) / 2;
-  return { scale, axis, ground, x: (r) => axis + r * scale, y: (z) => ground - z * scale };
+  const scale = Math.min(room.width / (right - left), room.height / rim);
+  const axis = VIEW.left + room.width / 2 - ((left + right) / 2) * scale;
+  const ground = VIEW.height - VIEW.bottom - (room.height - rim * scale) / 2;
+  return { scale, axis, ground, left, right, cuts, x: (r) => axis + r * scale, y: (z) => ground - z * scale };
 }

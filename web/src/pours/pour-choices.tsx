@@ -2,7 +2,7 @@ import { bulking, consistencies, squeezeTest, type Grade, type ScoopStep } from 
 import type { PourInput } from '@dewpot/contract';
 import { Minus, Plus, X } from 'lucide-react';
 import { Choice } from '../ui/choice';
-import { Piece } from '../ui/piece';
+import { Piece, pieceSize } from '../ui/piece';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
@@ -25,9 +25,10 @@ export function PourItems({ input, sources, onChange }: ChoicesProps) {
   );
   const tallest = Math.max(
     1,
-    ...chosen.map(({ mould: { shape } }) =>
-      Math.max(shape.outer.height * 1.15, Math.max(shape.outer.topDiameter, shape.outer.bottomDiameter) * 0.75),
-    ),
+    ...chosen.map(({ mould: { shape } }) => {
+      const { width, height } = pieceSize(shape, 1);
+      return Math.max(height * 1.1, width * 0.7);
+    }),
   );
   const setCount = (mouldId: string, count: number) =>
     onChange({

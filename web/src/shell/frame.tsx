@@ -4,7 +4,7 @@ import { Outlet } from 'react-router';
 import { ProblemFailure } from '../api/client';
 import { sessionQuery } from '../api/session';
 import { DoorPage } from '../door';
-import { PieceLight } from '../ui/piece';
+import { PieceLight } from '../ui/piece-light';
 import { Busy, Failure } from '../ui/states';
 import { Keys } from './keys';
 import { Lintel } from './lintel';

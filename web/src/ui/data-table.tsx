@@ -14,6 +14,7 @@ import {
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp, Download } from 'lucide-react';
 import { unparse } from 'papaparse';
+import { saveFile } from './save-file';
 
 const features = tableFeatures({
   columnFilteringFeature,
@@ -32,15 +33,6 @@ export interface TableColumn<Row> {
   readonly value: (row: Row) => string | number;
   readonly show?: (row: Row) => ReactNode;
   readonly right?: boolean;
-}
-
-function save(name: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: 'text/csv;charset=utf-8' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = `${name}.csv`;
-  link.click();
-  URL.revokeObjectURL(url);
 }
 
 /** A table that sorts by its heads, filters by any word, and exports what it shows as CSV. `name` names the file. */
@@ -73,11 +65,12 @@ export function DataTable<Row extends RowData>({
   const table = useTable({ features, columns: shaped, data, globalFilterFn: 'includesString' });
   const shown = table.getRowModel().rows;
   const exported = () =>
-    save(
-      name,
+    saveFile(
+      `${name}.csv`,
       unparse(
         shown.map(({ original }) => Object.fromEntries(columns.map(({ title, value }) => [title, value(original)]))),
       ),
+      'text/csv;charset=utf-8',
     );
   return (
     <div>

@@ -1,8 +1,7 @@
 import { memo } from 'react';
-import type { MouldShape, Stage } from '@dewpot/core';
+import { pieceView, type MouldShape, type PieceView, type Stage } from '@dewpot/core';
+import { facesOfPiece, frontChain, loopPath, screen, TIP, type ScreenPoint } from './piece-path';
 
-/** How far round edges are tipped towards the eye: height of an ellipse over its width. */
-const TIP = 0.09;
 /** Scale below which grain could not be seen, px per mm. */
 const GRAIN_FROM = 0.36;
 
@@ -15,64 +14,103 @@ export interface PieceProps {
   readonly stage?: Stage | 'ready';
 }
 
-const ellipse = (cx: number, cy: number, r: number) =>
-  `M${cx - r} ${cy}a${r} ${r * TIP} 0 1 0 ${2 * r} 0a${r} ${r * TIP} 0 1 0 ${-2 * r} 0`;
-
 /** Size that a piece takes on the screen, px. */
-export function pieceSize({ outer }: MouldShape, scale: number) {
-  const widest = Math.max(outer.bottomDiameter, outer.topDiameter) * scale;
-  return { width: widest, height: outer.height * scale + widest * TIP };
+export function pieceSize(shape: MouldShape, scale: number) {
+  const { width, depth, height } = pieceView(shape);
+  return { width: width * scale, height: height * scale + depth * scale * TIP };
+}
+
+const at = ([x, y]: ScreenPoint) => `${x.toFixed(1)} ${y.toFixed(1)}`;
+const ellipse = (r: number, y: number) =>
+  `M${-r} ${y}a${r} ${r * TIP} 0 1 0 ${2 * r} 0a${r} ${r * TIP} 0 1 0 ${-2 * r} 0`;
+
+/** Outline of what is seen of the sides, from its rows and the front of its foot. */
+function bodyPath(view: PieceView, scale: number): string {
+  const rows = view.sides;
+  const left = rows.map(({ z, left: x }) => at([x * scale, -z * scale]));
+  const right = rows.map(({ z, right: x }) => at([x * scale, -z * scale]));
+  const top = view.height * scale;
+  if (view.round) {
+    const [r0, r1] = [rows[0]!.right * scale, rows[rows.length - 1]!.right * scale];
+    return `M${[...left].reverse().join('L')}A${r0} ${r0 * TIP} 0 0 0 ${right[0]}L${right.join('L')}A${r1} ${r1 * TIP} 0 0 1 ${-r1} ${-top}Z`;
+  }
+  const foot = frontChain(view.foot).map((p) => at(screen(p, 0, scale)));
+  const rim = frontChain(view.top.flat()).map((p) => at(screen(p, view.height, scale)));
+  return `M${[...[...left].reverse(), ...foot, ...right, ...rim.reverse()].join('L')}Z`;
+}
+
+/** Upper face and what opens in it. */
+function rimPaths(view: PieceView, scale: number) {
+  const y = -view.height * scale;
+  if (!view.round)
+    return {
+      face: loopPath(view.top, view.height, scale),
+      openings: loopPath(view.openings, view.height, scale),
+    };
+  const r = view.sides[view.sides.length - 1]!.right * scale;
+  const round = view.openings.map((loop) => {
+    const xs = loop.map(([x]) => x);
+    const ys = loop.map(([, depth]) => depth);
+    const [x0, x1] = [Math.min(...xs), Math.max(...xs)];
+    const middle = (Math.min(...ys) + Math.max(...ys)) / 2;
+    const half = ((x1 - x0) / 2) * scale;
+    return `M${x0 * scale} ${y - middle * scale * TIP}a${half} ${half * TIP} 0 1 0 ${2 * half} 0a${half} ${half * TIP} 0 1 0 ${-2 * half} 0`;
+  });
+  return { face: ellipse(r, y), openings: round.join('') };
+}
+
+/** The mould's wall about a piece that still sets: its outline, wider by `wall`. */
+function wallPath({ sides, height }: PieceView, scale: number, wall: number): string {
+  const rows = sides.map(({ z, left, right }) => ({
+    y: -z * scale,
+    left: left * scale - wall,
+    right: right * scale + wall,
+  }));
+  const down = [...rows].reverse().map(({ left, y }) => at([left, y]));
+  const up = rows.map(({ right, y }) => at([right, y]));
+  const [first, last] = [rows[0]!, rows[rows.length - 1]!];
+  const half = (first.right - first.left) / 2;
+  return `M${at([last.left, -height * scale - 2])}L${down.join('L')}L${first.left} ${wall * 0.6}A${half} ${half * TIP} 0 0 0 ${first.right} ${wall * 0.6}L${up.join('L')}L${at([last.right, -height * scale - 2])}`;
 }
 
 /**
- * A piece as it stands, cut from its mould's own measurements: foot at (0, 0), axis at x = 0. The page holds a `PieceLight`.
+ * A piece as it stands, cut from its mould's own measurements: foot at (0, 0), middle at x = 0. The page holds a `PieceLight`.
  */
 export const Piece = memo(function Piece({ shape, colour, scale, stage }: PieceProps) {
-  const { outer, cores } = shape;
-  const r0 = (outer.bottomDiameter / 2) * scale;
-  const r1 = (outer.topDiameter / 2) * scale;
-  const top = -outer.height * scale;
-  const body = `M${-r1} ${top}L${-r0} 0A${r0} ${r0 * TIP} 0 0 0 ${r0} 0L${r1} ${top}A${r1} ${r1 * TIP} 0 0 1 ${-r1} ${top}Z`;
-  const core = cores[0]?.solid;
-  const opening = core && cores[0]!.bottom + core.height >= outer.height - 0.5 ? (core.topDiameter / 2) * scale : 0;
+  const view = pieceView(shape);
+  const r0 = (view.sides[0]!.right - view.sides[0]!.left) * 0.5 * scale;
+  const r1 = (view.sides[view.sides.length - 1]!.right - view.sides[view.sides.length - 1]!.left) * 0.5 * scale;
+  const top = -view.height * scale;
+  const body = bodyPath(view, scale);
+  const { face, openings } = rimPaths(view, scale);
   const wall = Math.max(2.5, 5 * scale);
+  const facets = view.facets.length > 0 ? facesOfPiece(view.facets, scale) : undefined;
+  const feet = Math.max(r0, r1 * 0.35, 4);
   return (
     <g>
       <ellipse
-        cx={r0 * 0.12 + 2}
+        cx={feet * 0.12 + 2}
         cy={1}
-        rx={Math.max(r0, 4) * 1.2}
-        ry={Math.max(3, r0 * TIP * 1.9)}
+        rx={feet * 1.2}
+        ry={Math.max(3, view.depth * scale * TIP * 0.9)}
         fill="url(#piece-shadow)"
       />
-      {stage === 'setting' && (
-        <path
-          d={`M${-r1 - wall} ${top - 2}L${-r0 - wall} ${wall * 0.6}A${r0 + wall} ${(r0 + wall) * TIP} 0 0 0 ${r0 + wall} ${wall * 0.6}L${r1 + wall} ${top - 2}Z`}
-          className="mould-wall"
-        />
-      )}
+      {stage === 'setting' && <path d={wallPath(view, scale, wall)} className="mould-wall" />}
       <path d={body} fill={colour} />
-      <path d={ellipse(0, top, r1)} fill={colour} />
-      <path d={ellipse(0, top, r1)} fill="#fff" opacity={0.22} />
-      {opening > 0 && (
+      {facets?.map(({ d, light }) => (
+        <path key={d} d={d} fill={light > 0 ? '#fff' : '#140e06'} opacity={Math.abs(light)} />
+      ))}
+      <path d={face} fill={colour} fillRule="evenodd" />
+      <path d={face} fill="#fff" fillRule="evenodd" opacity={0.22} />
+      {openings && (
         <>
-          <path d={ellipse(0, top, opening)} fill={colour} />
-          <path d={ellipse(0, top, opening)} fill="#1b150e" opacity={0.5} />
-          <path
-            d={`M${-opening} ${top}a${opening} ${opening * TIP} 0 0 0 ${2 * opening} 0a${opening} ${opening * TIP * 0.35} 0 0 1 ${-2 * opening} 0`}
-            fill="#fff"
-            opacity={0.12}
-          />
+          <path d={openings} fill={colour} />
+          <path d={openings} fill="#1b150e" opacity={0.5} />
         </>
       )}
-      <path d={body} fill="url(#piece-light)" />
+      {!facets && <path d={body} fill="url(#piece-light)" />}
       {scale >= GRAIN_FROM && <path d={body} fill="url(#piece-grain)" opacity={0.5} />}
-      {stage === 'setting' && (
-        <path
-          d={`M${-r1 - wall} ${top - 2}L${-r0 - wall} ${wall * 0.6}A${r0 + wall} ${(r0 + wall) * TIP} 0 0 0 ${r0 + wall} ${wall * 0.6}L${r1 + wall} ${top - 2}`}
-          className="mould-front"
-        />
-      )}
+      {stage === 'setting' && <path d={wallPath(view, scale, wall)} className="mould-front" />}
       {stage === 'damp' && (
         <path
           d={`M${-r1 - 7} 3L${-r1 - 4} ${top - r1 * 0.12}Q0 ${top - r1 * 0.5 - 8} ${r1 + 4} ${top - r1 * 0.12}L${r1 + 7} 3Z`}
@@ -91,41 +129,3 @@ export const Piece = memo(function Piece({ shape, colour, scale, stage }: PieceP
     </g>
   );
 });
-
-const GRAIN = { width: 140, height: 120, dots: 64 } as const;
-
-/** Pits and grains of a concrete face, strewn evenly but without order (the R2 sequence of the plastic number). */
-const grain = Array.from({ length: GRAIN.dots }, (_, i) => {
-  const spread = (step: number) => ((i + 1) * step) % 1;
-  return {
-    x: spread(0.7548776662) * GRAIN.width,
-    y: spread(0.569840291) * GRAIN.height,
-    r: 0.35 + 0.65 * spread(0.6180339887) ** 2,
-    pit: i % 3 > 0,
-  };
-});
-
-/** Light from the upper left, shadow and grain for the pieces of a page. One of it stands at the top of the page. */
-export function PieceLight() {
-  return (
-    <svg width={0} height={0} className="absolute" aria-hidden="true">
-      <defs>
-        <linearGradient id="piece-light" x1="0" x2="1" y1="0" y2="0.15">
-          <stop offset="0" stopColor="#fff" stopOpacity="0.1" />
-          <stop offset="0.22" stopColor="#fff" stopOpacity="0.3" />
-          <stop offset="0.5" stopColor="#fff" stopOpacity="0" />
-          <stop offset="1" stopColor="#140e06" stopOpacity="0.42" />
-        </linearGradient>
-        <radialGradient id="piece-shadow">
-          <stop offset="0.55" stopColor="var(--shade)" stopOpacity="0.4" />
-          <stop offset="1" stopColor="var(--shade)" stopOpacity="0" />
-        </radialGradient>
-        <pattern id="piece-grain" width={GRAIN.width} height={GRAIN.height} patternUnits="userSpaceOnUse">
-          {grain.map(({ x, y, r, pit }, i) => (
-            <circle key={i} cx={x} cy={y} r={r} fill={pit ? '#1b150e' : '#fff'} opacity={pit ? 0.26 : 0.42} />
-          ))}
-        </pattern>
-      </defs>
-    </svg>
-  );
-}

@@ -1,0 +1,91 @@
+import { describe, expect, it } from 'vitest';
+import { cone } from '../testing/examples.js';
+import { InputError } from '../units/index.js';
+import {
+  bedSand,
+  boxFootprint,
+  checkGrain,
+  findPairs,
+  insideOf,
+  levelError,
+  meshForSlab,
+  meshForWall,
+  mouldMaterials,
+  releases,
+  releasesFor,
+  waxFor,
+  type MouldMaterial,
+  type Tub,
+} from './index.js';
+
+const tub = (name: string, bottom: number, top: number, height: number, wall = 2): Tub => ({
+  id: name,
+  name,
+  inside: cone(bottom, top, height),
+  wall,
+});
+
+describe('small answers', () => {
+  it('of the handbook’s figures', () => {
+    expect(levelError(500, 1).value).toBeCloseTo(8.7, 1);
+    expect(bedSand({ kind: 'leaf', area: 90000, middle: 20, edge: 12, rise: 60 }).value).toBeCloseTo(2700, 9);
+    expect(waxFor(300).value).toBeCloseTo(270, 9);
+  });
+  it('a box of panels is longer one way by twice its wall', () => {
+    const { length, width, inside } = boxFootprint({ length: 400, width: 300, thickness: 25 });
+    expect([length.value, width.value, inside]).toEqual([400, 350, { length: 350, width: 300 }]);
+  });
+  it('mesh is cut with its cover, and a slab too small for it is refused', () => {
+    expect(meshForSlab(450, 300).length.value).toBe(426);
+    expect(meshForSlab(450, 300).width.working.at(-1)!.value).toBe(276);
+    expect(meshForWall(600, 180, 10)).toMatchObject({ length: { value: 650 }, width: { value: 160 } });
+    expect(() => meshForSlab(20, 300)).toThrow(InputError);
+  });
+  it('a grain passes under a third of the gap and three quarters of the mesh', () => {
+    expect(checkGrain(5.9, 18)).toMatchObject({ passes: true, largest: { value: 6 } });
+    expect(checkGrain(6.1, 18).advice).toContain('narrowest gap passes 6.0 mm');
+    expect(checkGrain(5.9, 18, 6).advice).toContain('the mesh passes 4.5 mm');
+  });
+});
+
+describe('what lets a cast go', () => {
+  it('has a usual choice for every material, and silicone wants none', () => {
+    for (const material of Object.keys(mouldMaterials) as MouldMaterial[])
+      expect(releases[releasesFor(material)[0]!].how.length).toBeGreaterThan(5);
+    expect(releasesFor('silicone')).toEqual(['none']);
+    expect(releasesFor('card')[0]).toBe('soap');
+  });
+});
+
+describe('a vessel measured outside', () => {
+  it('is its inside less the wall on every face but the open one', () => {
+    expect(insideOf(cone(164, 204, 182), 2)).toMatchObject({ height: 180 });
+    const straight = insideOf(cone(110, 110, 200), 4);
+    expect(straight).toMatchObject({ bottomDiameter: 102, topDiameter: 102, height: 196 });
+  });
+});
+
+describe('pairs', () => {
+  const tubs = [
+    tub('bulb tub', 160, 200, 180),
+    tub('bean tub', 118, 152, 170),
+    tub('yoghurt pail', 140, 184, 190),
+    tub('jar', 60, 60, 120),
+  ];
+  it('best first, each core narrower than its mould and on the wanted base', () => {
+    const pairs = findPairs(tubs, { wall: 20, base: 18 });
+    expect([pairs[0]!.outer.name, pairs[0]!.core.name]).toEqual(['bulb tub', 'bean tub']);
+    expect(pairs[0]!.wall).toBeGreaterThan(17);
+    for (const [i, pair] of pairs.entries()) {
+      expect(pair.off).toBeGreaterThanOrEqual(pairs[i - 1]?.off ?? 0);
+      expect(pair.shape.cores[0]!.bottom).toBe(18);
+      expect(pair.outer.id).not.toBe(pair.core.id);
+    }
+    expect(pairs.some(({ outer }) => outer.name === 'jar')).toBe(false);
+  });
+  it('the core’s own wall is counted', () => {
+    const [thin] = findPairs([tub('a', 200, 200, 180, 2), tub('b', 156, 156, 180, 2)], { wall: 20, base: 20 });
+    expect(thin!.wall).toBeCloseTo(20, 6);
+    expect(() => findPairs(tubs, { wall: 0, base: 18 })).toThrow(InputError);
+  });
+});

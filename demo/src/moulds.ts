@@ -1,0 +1,252 @@
+import type {
+  MouldMaterial,
+  MouldShape,
+  MouldStuff,
+  PieceKind,
+  PlacedSolid,
+  PlanPoint,
+  Solid,
+  TubSolid,
+} from '@dewpot/core';
+
+/** A mould of the demo workshop: sizes in mm, how many copies there are of it. */
+export interface DemoMould {
+  readonly name: string;
+  readonly stuff: MouldStuff;
+  readonly piece: PieceKind;
+  readonly material: MouldMaterial;
+  readonly shape: MouldShape;
+  readonly copies: number;
+  readonly once?: boolean;
+  readonly remake?: string;
+  readonly notes?: string;
+}
+
+const cone = (bottomDiameter: number, topDiameter: number, height: number): TubSolid => ({
+  kind: 'round-frustum',
+  bottomDiameter,
+  topDiameter,
+  height,
+});
+const hexagon = (bottomAcross: number, topAcross: number, height: number): Solid => ({
+  kind: 'polygon-frustum',
+  sides: 6,
+  bottomAcross,
+  topAcross,
+  height,
+});
+const box = (length: number, width: number, height: number, flare = 0, cornerRadius = 0): TubSolid => ({
+  kind: 'rect-frustum',
+  bottomLength: length,
+  bottomWidth: width,
+  topLength: length + flare,
+  topWidth: width + flare,
+  height,
+  cornerRadius,
+});
+const turned = (smooth: boolean, ...points: [height: number, radius: number][]): Solid => ({
+  kind: 'revolution',
+  smooth,
+  points: points.map(([height, radius]) => ({ height, radius })),
+});
+const core = (bottom: number, solid: Solid): PlacedSolid => ({ name: 'The core', bottom, solid });
+const plug = (diameter: number, height: number): PlacedSolid => ({
+  name: 'The drain plug',
+  bottom: 0,
+  solid: cone(diameter, diameter, height),
+});
+const shape = (outer: Solid, cores: PlacedSolid[] = [], inserts: PlacedSolid[] = []): MouldShape => ({
+  outer,
+  cores,
+  inserts,
+});
+
+/** A round whose edge goes in waves. */
+const waves = (radius: number, depth: number, count: number): PlanPoint[] =>
+  Array.from({ length: count * 8 }, (_, i): PlanPoint => {
+    const a = (i / (count * 8)) * 2 * Math.PI;
+    const r = radius + depth * Math.cos(count * a);
+    return [Math.round(r * Math.cos(a) * 10) / 10, Math.round(r * Math.sin(a) * 10) / 10];
+  });
+
+/** A rhubarb leaf: a notch where its stem was, lobes along its edge, a blunt tip. */
+const rhubarb: PlanPoint[] = Array.from({ length: 72 }, (_, i): PlanPoint => {
+  const a = (i / 72) * 2 * Math.PI;
+  const r = 1 + 0.22 * Math.cos(a) - 0.5 * Math.exp(-10 * (1 + Math.cos(a))) + 0.045 * Math.cos(11 * a);
+  return [Math.round(180 * r * Math.cos(a)), Math.round(165 * r * Math.sin(a))];
+});
+
+/** Ribs of a lantern shade: ring upon ring, each a little narrower. */
+const ribs = Array.from({ length: 7 }, (_, i): [number, number] => [i * 34, (i % 2 ? 66 : 75) - i * 2.4]);
+
+export const moulds: readonly DemoMould[] = [
+  {
+    name: 'Hexagon herb pot',
+    stuff: 'apart',
+    piece: 'pot',
+    material: 'wood',
+    copies: 4,
+    notes: 'Six boards with tape along the seams. Wax the boards, not the tape.',
+    shape: shape(hexagon(130, 160, 170), [core(18, hexagon(98, 126, 152))], [plug(16, 18)]),
+  },
+  {
+    name: 'Nested pail pot',
+    stuff: 'rigid',
+    piece: 'pot',
+    material: 'rigid-plastic',
+    copies: 3,
+    shape: shape(cone(160, 200, 180), [core(18, cone(124, 160, 162))], [plug(19, 18)]),
+  },
+  {
+    name: 'Thimble pot',
+    stuff: 'flexible',
+    piece: 'small-pot',
+    material: 'silicone',
+    copies: 6,
+    shape: shape(cone(62, 84, 78), [core(12, cone(42, 62, 66))], [plug(9, 12)]),
+  },
+  {
+    name: 'Long alpine trough',
+    stuff: 'apart',
+    piece: 'trough',
+    material: 'wood',
+    copies: 2,
+    shape: shape(
+      box(340, 170, 110, 16),
+      [core(46, box(246, 76, 64, 10))],
+      [{ ...plug(16, 46), pattern: { kind: 'row', count: 3, step: 80 } }],
+    ),
+  },
+  {
+    name: 'Tufa bowl',
+    stuff: 'rigid',
+    piece: 'hypertufa-pot',
+    material: 'film-lined',
+    copies: 1,
+    shape: { ...shape({ kind: 'cap', rimDiameter: 250, depth: 95 }), pressed: { side: 'over', thickness: 36 } },
+  },
+  {
+    name: 'Ribbed lantern shade',
+    stuff: 'flexible',
+    piece: 'lamp',
+    material: 'silicone',
+    copies: 2,
+    shape: shape(turned(true, ...ribs), [core(0, cone(104, 84, 204))]),
+  },
+  {
+    name: 'Wave-edged stepping round',
+    stuff: 'rigid',
+    piece: 'slab',
+    material: 'rigid-plastic',
+    copies: 3,
+    shape: shape({ kind: 'prism', outline: waves(145, 7, 12), depth: 45, draft: 5 }),
+  },
+  {
+    name: 'Sundial plinth, upper drum with a moulded waist for the south border',
+    stuff: 'flexible',
+    piece: 'slab',
+    material: 'latex',
+    copies: 1,
+    shape: shape(turned(true, [0, 118], [18, 118], [34, 96], [130, 86], [205, 98], [222, 108], [245, 108])),
+  },
+  {
+    name: 'Mushroom lamp foot',
+    stuff: 'flexible',
+    piece: 'lamp',
+    material: 'silicone',
+    copies: 2,
+    shape: shape(
+      turned(true, [0, 66], [22, 62], [50, 38], [90, 34], [118, 44]),
+      [],
+      [{ name: 'The cable channel', bottom: 0, solid: cone(14, 14, 118) }],
+    ),
+  },
+  {
+    name: 'Candle dish',
+    stuff: 'flexible',
+    piece: 'dish',
+    material: 'silicone',
+    copies: 4,
+    shape: shape(cone(96, 118, 34), [core(12, cone(72, 92, 22))]),
+  },
+  {
+    name: 'Edging block',
+    stuff: 'rigid',
+    piece: 'slab',
+    material: 'rigid-plastic',
+    copies: 5,
+    shape: shape(box(240, 90, 60, 8, 10)),
+  },
+  {
+    name: 'Bookend wedge',
+    stuff: 'flexible',
+    piece: 'ornament',
+    material: 'silicone',
+    copies: 2,
+    shape: shape({
+      kind: 'prism',
+      outline: [
+        [-70, -60],
+        [70, -60],
+        [-40, 90],
+        [-70, 90],
+      ],
+      depth: 80,
+      draft: 1,
+    }),
+  },
+  {
+    name: 'Big rhubarb leaf',
+    stuff: 'flexible',
+    piece: 'leaf',
+    material: 'sand',
+    copies: 0,
+    once: true,
+    remake: 'The mound of damp sand, and a fresh leaf',
+    shape: shape({ kind: 'leaf', area: 118000, middle: 24, edge: 13, rise: 70, outline: rhubarb }),
+  },
+  {
+    name: 'Twelve-faced lamp',
+    stuff: 'apart',
+    piece: 'lamp',
+    material: 'card',
+    copies: 1,
+    shape: {
+      ...shape({ kind: 'polyhedron', which: 'dodecahedron', edge: 62, open: 'pentagon' }),
+      pressed: { side: 'inside', thickness: 22 },
+    },
+  },
+  {
+    name: 'Trellis panel with two pipes',
+    stuff: 'apart',
+    piece: 'panel',
+    material: 'wood',
+    copies: 1,
+    shape: shape(
+      box(420, 260, 55),
+      [],
+      [
+        { name: 'A pipe', bottom: 15, y: -80, solid: { kind: 'lying-pipe', diameter: 25, run: 420 } },
+        { name: 'Another pipe', bottom: 15, y: 80, solid: { kind: 'lying-pipe', diameter: 25, run: 420 } },
+      ],
+    ),
+  },
+];
+
+/** A tub that the two own: its inside and its wall, mm. */
+export interface DemoTub {
+  readonly name: string;
+  readonly inside: TubSolid;
+  readonly wall: number;
+}
+
+export const tubs: readonly DemoTub[] = [
+  { name: 'Ten-litre pail', inside: cone(212, 264, 238), wall: 2 },
+  { name: 'Bulb tub', inside: cone(162, 206, 190), wall: 1.5 },
+  { name: 'Bean tub', inside: cone(118, 150, 172), wall: 1.5 },
+  { name: 'Yoghurt pail', inside: cone(96, 116, 120), wall: 1 },
+  { name: 'Wash-up bowl', inside: box(300, 240, 120, 40, 30), wall: 2 },
+  { name: 'Seed tray', inside: box(330, 190, 60, 16, 10), wall: 1.5 },
+  { name: 'Bread crock', inside: cone(190, 200, 210), wall: 9 },
+  { name: 'Short drain pipe', inside: cone(110, 110, 240), wall: 3 },
+];

@@ -1,0 +1,33 @@
+import { Injectable } from '@nestjs/common';
+import { checkSolid, InputError, isTubSolid } from '@dewpot/core';
+import { solidOf, type TubInput, type TubView } from '@dewpot/contract';
+import { TubEntity } from '../db/entities.js';
+import { Rows } from '../db/rows.js';
+import { saveEdited } from '../db/save-edited.js';
+
+const tubView = ({ id, version, name, body }: TubEntity): TubView => ({ id, version, name, ...body });
+
+/** The tubs and pails that the caster owns, among which pairs are looked for. */
+@Injectable()
+export class TubsService {
+  constructor(private readonly rows: Rows) {}
+
+  async all(): Promise<TubView[]> {
+    return (await this.rows.of(TubEntity).find({ order: { name: 'ASC' } })).map(tubView);
+  }
+
+  async save(id: string, { version, name, inside, wall }: TubInput): Promise<TubView> {
+    const solid = solidOf(inside);
+    checkSolid(solid);
+    if (!isTubSolid(solid)) {
+      const remedy = 'Describe it as a round, boxed or many-sided vessel with straight sides.';
+      throw new InputError([{ field: 'inside.kind', value: solid.kind, message: 'A tub has straight sides.', remedy }]);
+    }
+    const body = { inside: solid, wall };
+    return tubView(await saveEdited(this.rows, this.rows.of(TubEntity), 'tub', id, version, { name, body }));
+  }
+
+  async remove(id: string): Promise<void> {
+    await this.rows.of(TubEntity).delete({ id });
+  }
+}

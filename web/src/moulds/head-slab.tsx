@@ -1,0 +1,92 @@
+import { pieceGuides, type MouldStuff, type PieceKind } from '@dewpot/core';
+import { Choice } from '../ui/choice';
+import { QuantityField } from '../ui/quantity-field';
+import { SelectField } from '../ui/select-field';
+import { TextField } from '../ui/text-field';
+import { useUnits } from '../ui/units';
+import type { MouldDraft } from './draft';
+
+const stuffs: readonly { readonly value: MouldStuff; readonly label: string }[] = [
+  { value: 'rigid', label: 'Rigid' },
+  { value: 'flexible', label: 'Flexible' },
+  { value: 'apart', label: 'Comes apart' },
+];
+
+/** What the mould is called, what it makes, and how its wall is. */
+export function HeadSlab({
+  draft,
+  unnamed,
+  onChange,
+}: {
+  draft: MouldDraft;
+  unnamed: boolean;
+  onChange: (part: Partial<MouldDraft>) => void;
+}) {
+  const { system } = useUnits();
+  return (
+    <section className="card-slab">
+      <h1 className="sr-only">{draft.name || 'A new mould'}</h1>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <TextField
+          label="Name"
+          value={draft.name}
+          maxLength={80}
+          error={unnamed && !draft.name.trim() ? 'Give it a name, such as “Tall herb pot”.' : undefined}
+          onChange={(event) => onChange({ name: event.target.value })}
+        />
+        <SelectField<PieceKind>
+          label="It makes a"
+          value={draft.piece}
+          options={(Object.keys(pieceGuides) as PieceKind[]).map((value) => ({
+            value,
+            label: pieceGuides[value].name,
+          }))}
+          onChange={(piece) => onChange({ piece })}
+        />
+      </div>
+      <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3">
+        <Choice legend="Its wall" value={draft.stuff} options={stuffs} onChange={(stuff) => onChange({ stuff })} />
+        <Choice
+          legend="It lasts"
+          value={draft.once ? 'once' : 'often'}
+          options={[
+            { value: 'often', label: 'Again and again' },
+            { value: 'once', label: 'Once, or rebuilt' },
+          ]}
+          onChange={(lasts) => onChange({ once: lasts === 'once', ...(lasts === 'once' && { copies: [] }) })}
+        />
+      </div>
+      {draft.stuff === 'flexible' && (
+        <label className="mt-2 flex min-h-11 cursor-pointer items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={draft.sleeve ?? false}
+            onChange={(event) => onChange({ sleeve: event.target.checked })}
+          />
+          It stands in a sleeve
+        </label>
+      )}
+      {draft.once && (
+        <TextField
+          className="mt-3"
+          label="What must be made anew"
+          value={draft.remake ?? ''}
+          maxLength={300}
+          onChange={(event) => onChange({ remake: event.target.value })}
+        />
+      )}
+      {draft.shape.cores.length > 0 && !draft.shape.pressed && (
+        <QuantityField
+          className="mt-3 w-44"
+          label="The empty core weighs"
+          name="coreMass"
+          dimension="mass"
+          system={system}
+          value={draft.coreMass}
+          onChange={(coreMass = 0) => onChange({ coreMass })}
+        />
+      )}
+    </section>
+  );
+}

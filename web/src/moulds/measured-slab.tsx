@@ -1,0 +1,98 @@
+import { useState } from 'react';
+import { InputError, volumeByMass, type Figure, type MeasuredBy, type MeasuredVolume } from '@dewpot/core';
+import { X } from 'lucide-react';
+import { Choice } from '../ui/choice';
+import { QuantityField } from '../ui/quantity-field';
+import { TextField } from '../ui/text-field';
+import { useNow } from '../ui/use-now';
+import { useUnits } from '../ui/units';
+
+const ways: readonly { readonly value: MeasuredBy; readonly label: string; readonly hint: string }[] = [
+  { value: 'water', label: 'Water', hint: 'on the scale' },
+  { value: 'sand', label: 'Dry sand', hint: 'and its bulk density' },
+  { value: 'batch', label: 'A batch', hint: 'and its fresh density' },
+];
+const densities: Record<MeasuredBy, number> = { water: 1, sand: 1.5, batch: 2.15 };
+
+function reckon(by: MeasuredBy, mass: number | undefined, density: number): { volume?: Figure; wrong?: string } {
+  if (mass === undefined) return {};
+  try {
+    return { volume: volumeByMass(by, mass, density) };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return { wrong: `${error.issues[0]!.message} ${error.issues[0]!.remedy}` };
+  }
+}
+
+/** A volume by what filled the mould: it counts before what is computed. */
+export function MeasuredSlab({
+  measured,
+  onChange,
+}: {
+  measured: MeasuredVolume | undefined;
+  onChange: (measured: MeasuredVolume | undefined) => void;
+}) {
+  const units = useUnits();
+  const now = useNow();
+  const [by, setBy] = useState<MeasuredBy>('water');
+  const [mass, setMass] = useState<number>();
+  const [density, setDensity] = useState(densities.water);
+  const { volume, wrong } = reckon(by, mass, density);
+  return (
+    <section className="card-slab" aria-label="Measured volume">
+      <h2 className="mb-1 text-xl">Fill it once and weigh</h2>
+      {measured ? (
+        <p className="flex items-center gap-2">
+          <span className="flex-1">
+            It took <strong>{units.say(measured.volume, 'mL')}</strong>, measured by {measured.by}. That counts before
+            what its sizes say.
+          </span>
+          <button type="button" className="btn btn-ghost h-11" onClick={() => onChange(undefined)}>
+            <X size={16} aria-hidden="true" /> Forget it
+          </button>
+        </p>
+      ) : (
+        <div className="space-y-3">
+          <Choice
+            legend="Filled with"
+            value={by}
+            options={ways}
+            onChange={(way) => {
+              setBy(way);
+              setDensity(densities[way]);
+            }}
+          />
+          <div className="grid items-end gap-3 sm:grid-cols-3">
+            <QuantityField
+              label="It took"
+              name="mass"
+              dimension="mass"
+              system={units.system}
+              value={mass}
+              error={wrong}
+              onChange={setMass}
+            />
+            {by !== 'water' && (
+              <TextField
+                key={by}
+                label="Density, kg/L"
+                type="number"
+                step="any"
+                defaultValue={density}
+                onChange={(event) => setDensity(event.target.valueAsNumber)}
+              />
+            )}
+            <button
+              type="button"
+              className="btn btn-ghost bg-base-300/60 h-12"
+              disabled={!volume}
+              onClick={() => volume && onChange({ by, volume: volume.value, at: now })}
+            >
+              {volume ? `Use ${units.sayFigure(volume)}` : 'Use it'}
+            </button>
+          </div>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,99 @@
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { cavityOf, layerHeights, rimOf, type MouldShape, type ThinPlace } from '@dewpot/core';
+import { SelectField } from '../ui/select-field';
+import { FieldsBeside, FieldsOnDrawing } from './dimension-fields';
+import { dimensionsOf } from './dimensions';
+import { PlanDrawing } from './plan-drawing';
+import { SectionDrawing } from './section-drawing';
+import { frameOf } from './section-frame';
+
+const TurningView = lazy(async () => ({ default: (await import('./turning-view')).TurningView }));
+
+/** What the drawing shows: the last measurements that made a shape. */
+export interface Drawn {
+  readonly shape: MouldShape;
+  readonly thinnest: ThinPlace | undefined;
+}
+
+/** Layers of even volume. */
+const evenShares = (count: number) => Array.from({ length: count }, () => 1 / count);
+
+export interface MouldDrawingProps {
+  readonly shape: MouldShape;
+  readonly drawn: Drawn | undefined;
+  readonly errors: ReadonlyMap<string, string>;
+  readonly onChange: (shape: MouldShape) => void;
+}
+
+/** The mould on paper: section with its measurements, plan where it has no axis, layers, and a turning view when asked. */
+export function MouldDrawing({ shape, drawn, errors, onChange }: MouldDrawingProps) {
+  const [fill, setFill] = useState<number>();
+  const [layers, setLayers] = useState(1);
+  const [turning, setTurning] = useState(false);
+  const frame = useMemo(() => drawn && frameOf(drawn.shape), [drawn]);
+  const dimensions = useMemo(() => (drawn && frame ? dimensionsOf(drawn.shape, frame) : []), [drawn, frame]);
+  const heights = useMemo(
+    () => (drawn && layers > 1 ? layerHeights(drawn.shape, evenShares(layers)) : []),
+    [drawn, layers],
+  );
+  const wrong = [...new Set(errors.values())];
+  const fields = { shape, dimensions, errors, onChange };
+  return (
+    <>
+      <div className="relative">
+        {drawn && frame && (
+          <div className={wrong.length === 0 ? '' : 'opacity-35'}>
+            <SectionDrawing
+              shape={drawn.shape}
+              frame={frame}
+              dimensions={dimensions}
+              thinnest={drawn.thinnest}
+              fill={fill ?? rimOf(drawn.shape)}
+              layers={heights}
+              onFill={setFill}
+            />
+          </div>
+        )}
+        <FieldsOnDrawing {...fields} />
+      </div>
+      {wrong.length > 0 && (
+        <ul role="alert" className="border-error m-2 border-l-4 pl-3">
+          {wrong.map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </ul>
+      )}
+      <FieldsBeside {...fields} />
+      {drawn && !cavityOf(drawn.shape).turned && (
+        <div className="border-base-300 mt-2 border-t p-2">
+          <p className="quiet text-sm">From above</p>
+          <PlanDrawing shape={drawn.shape} thinnest={drawn.thinnest} />
+        </div>
+      )}
+      {drawn && turning && (
+        <Suspense fallback={<p className="quiet p-4">The turning view is coming…</p>}>
+          <TurningView shape={drawn.shape} />
+        </Suspense>
+      )}
+      <div className="flex flex-wrap items-end gap-4 px-2 pb-1">
+        <SelectField
+          label="Poured in"
+          value={layers}
+          options={[1, 2, 3, 4, 5].map((value) => ({ value, label: value === 1 ? 'one go' : `${value} even layers` }))}
+          onChange={setLayers}
+        />
+        <button
+          type="button"
+          className="btn btn-ghost bg-base-300/60 h-12"
+          aria-pressed={turning}
+          onClick={() => setTurning(!turning)}
+        >
+          {turning ? 'Put the turning view away' : 'Turn it about'}
+        </button>
+      </div>
+      <p className="quiet px-2 pb-1 text-sm">
+        Any unit: “6 cm”, “2 1/2 in”. Drag the fill line, or focus it and use the arrow keys.
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,83 @@
+import { fullVolume, mouldIssues, pieceGuides, pieceView } from '@dewpot/core';
+import { MouldInput, shapeOf, type MouldView } from '@dewpot/contract';
+import { plainToInstance } from 'class-transformer';
+import { validateSync } from 'class-validator';
+import { unparse } from 'papaparse';
+import { v7 as uuid } from 'uuid';
+import { draftOf, inputOf } from './draft';
+
+const FORMAT = 'dewpot-moulds';
+
+/** The moulds as a table for a spreadsheet: volumes in mL, sizes in mm. */
+export function mouldsCsv(moulds: readonly MouldView[]): string {
+  return unparse(
+    moulds.map((mould) => {
+      const { width, depth, height } = pieceView(mould.shape);
+      return {
+        name: mould.name,
+        makes: pieceGuides[mould.piece].name,
+        wall: mould.stuff,
+        solid: mould.shape.outer.kind,
+        volume_mL: fullVolume(mould.shape).toFixed(1),
+        length_mm: width.toFixed(1),
+        width_mm: depth.toFixed(1),
+        height_mm: height.toFixed(1),
+        copies: mould.copies.length,
+        cycles: mould.cycles,
+      };
+    }),
+  );
+}
+
+/** The moulds with all their measurements, to be read again here or elsewhere. */
+export function mouldsJson(moulds: readonly MouldView[]): string {
+  const plain = moulds.map((mould) => {
+    const { version: _, copies, ...rest } = inputOf(draftOf(mould));
+    return { ...rest, copies: copies.map(({ mark }) => mark) };
+  });
+  return JSON.stringify({ format: FORMAT, version: 1, moulds: plain }, null, 2);
+}
+
+export interface ReadMoulds {
+  readonly moulds: readonly { readonly id: string; readonly input: MouldInput }[];
+  /** What could not be read, a sentence each. */
+  readonly wrong: readonly string[];
+}
+
+interface PlainMould {
+  readonly name?: unknown;
+  readonly copies?: unknown;
+}
+
+function readOne(given: PlainMould, number: number): { input?: MouldInput; wrong?: string } {
+  const name = typeof given.name === 'string' ? given.name : `number ${number}`;
+  const marks = Array.isArray(given.copies) ? given.copies.map(String) : [];
+  const input = plainToInstance(MouldInput, {
+    ...given,
+    copies: marks.map((mark) => ({ id: uuid(), mark })),
+    version: 0,
+  });
+  const [error] = validateSync(input, { whitelist: true });
+  if (error) return { wrong: `The mould ${name} was left out: its ${error.property} is missing or cannot be read.` };
+  const [issue] = mouldIssues(shapeOf(input.shape));
+  if (issue) return { wrong: `The mould ${name} was left out: ${issue.message}` };
+  return { input };
+}
+
+/** Reads moulds from a JSON file of ours; what is wrong is told, and the rest is read. */
+export function readMouldsJson(text: string): ReadMoulds {
+  let parsed: unknown;
+  try {
+    parsed = JSON.parse(text);
+  } catch {
+    return { moulds: [], wrong: ['This file is no JSON: it cannot be read.'] };
+  }
+  const { format, moulds } = (parsed ?? {}) as { format?: unknown; moulds?: unknown };
+  if (format !== FORMAT || !Array.isArray(moulds))
+    return { moulds: [], wrong: [`This file holds no moulds: it does not say “${FORMAT}”.`] };
+  const read = moulds.map((one: unknown, i) => readOne((one ?? {}) as PlainMould, i + 1));
+  return {
+    moulds: read.flatMap(({ input }) => (input ? [{ id: uuid(), input }] : [])),
+    wrong: read.flatMap(({ wrong }) => (wrong ? [wrong] : [])),
+  };
+}

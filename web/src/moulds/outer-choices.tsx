@@ -1,0 +1,165 @@
+import {
+  openingsOf,
+  type FaceName,
+  type MouldShape,
+  type Polyhedron,
+  type Revolution,
+  type ShellSide,
+  type Solid,
+} from '@dewpot/core';
+import { Plus, X } from 'lucide-react';
+import { Choice } from '../ui/choice';
+import { QuantityField } from '../ui/quantity-field';
+import { SelectField } from '../ui/select-field';
+import { useUnits } from '../ui/units';
+import { faceWords, polyhedronWords } from './solid-fields';
+
+interface ChoicesProps {
+  readonly shape: MouldShape;
+  readonly errors: ReadonlyMap<string, string>;
+  readonly onChange: (shape: MouldShape) => void;
+}
+
+/** What a tape does not measure of the outer mould: its faces, its profile, and whether it is a form that is pressed. */
+export function OuterChoices({ shape, errors, onChange }: ChoicesProps) {
+  const { outer } = shape;
+  const set = (solid: Solid) => onChange({ ...shape, outer: solid });
+  return (
+    <div className="space-y-3 px-2">
+      {outer.kind === 'polyhedron' && <Faces solid={outer} error={errors.get('outer.open')} onChange={set} />}
+      {outer.kind === 'revolution' && <Profile solid={outer} errors={errors} onChange={set} />}
+      {shape.pressed && <Pressed shape={shape} errors={errors} onChange={onChange} />}
+    </div>
+  );
+}
+
+function Faces({
+  solid,
+  error,
+  onChange,
+}: {
+  solid: Polyhedron;
+  error: string | undefined;
+  onChange: (solid: Solid) => void;
+}) {
+  const openings = openingsOf(solid.which);
+  return (
+    <div className="grid gap-3 sm:grid-cols-2">
+      <SelectField
+        label="Its faces"
+        value={solid.which}
+        options={polyhedronWords}
+        onChange={(which) => onChange({ ...solid, which, open: openingsOf(which)[0]! })}
+      />
+      <div>
+        <SelectField<FaceName>
+          label="The open face, level on top"
+          value={solid.open}
+          options={openings.map((value) => ({ value, label: faceWords[value] }))}
+          onChange={(open) => onChange({ ...solid, open })}
+        />
+        {error && <p className="text-error mt-1 text-sm">{error}</p>}
+      </div>
+    </div>
+  );
+}
+
+function Profile({
+  solid,
+  errors,
+  onChange,
+}: {
+  solid: Revolution;
+  errors: ReadonlyMap<string, string>;
+  onChange: (solid: Solid) => void;
+}) {
+  const { system } = useUnits();
+  const { points } = solid;
+  const put = (i: number, part: object) =>
+    onChange({ ...solid, points: points.map((point, k) => (k === i ? { ...point, ...part } : point)) });
+  const last = points[points.length - 1]!;
+  return (
+    <div>
+      <Choice
+        legend="Between its points"
+        value={solid.smooth ? 'smooth' : 'straight'}
+        options={[
+          { value: 'smooth', label: 'Smooth' },
+          { value: 'straight', label: 'Straight' },
+        ]}
+        onChange={(way) => onChange({ ...solid, smooth: way === 'smooth' })}
+      />
+      <ol className="mt-3 grid gap-x-4 gap-y-2 sm:grid-cols-2">
+        {points.map((point, i) => (
+          <li key={i} className="flex items-end gap-2">
+            <QuantityField
+              label={`Height of point ${i + 1}`}
+              name={`points.${i}.height`}
+              dimension="length"
+              system={system}
+              value={Number.isNaN(point.height) ? undefined : point.height}
+              error={errors.get(`outer.points.${i}.height`)}
+              onChange={(height = NaN) => put(i, { height })}
+            />
+            <QuantityField
+              label={`Radius of point ${i + 1}`}
+              name={`points.${i}.radius`}
+              dimension="length"
+              system={system}
+              value={Number.isNaN(point.radius) ? undefined : point.radius}
+              error={errors.get(`outer.points.${i}.radius`)}
+              onChange={(radius = NaN) => put(i, { radius })}
+            />
+            <button
+              type="button"
+              className="btn btn-ghost h-11 w-11 p-0"
+              aria-label={`Leave point ${i + 1} out`}
+              disabled={points.length <= 2}
+              onClick={() => onChange({ ...solid, points: points.filter((_, k) => k !== i) })}
+            >
+              <X size={16} aria-hidden="true" />
+            </button>
+          </li>
+        ))}
+      </ol>
+      <button
+        type="button"
+        className="btn btn-ghost bg-base-300/60 mt-2 h-11"
+        onClick={() => onChange({ ...solid, points: [...points, { height: last.height + 20, radius: last.radius }] })}
+      >
+        <Plus size={16} aria-hidden="true" /> A point above
+      </button>
+    </div>
+  );
+}
+
+const sides: readonly { readonly value: ShellSide; readonly label: string; readonly hint: string }[] = [
+  { value: 'over', label: 'Over it', hint: 'sides and end' },
+  { value: 'inside', label: 'Inside it', hint: 'sides and bottom' },
+  { value: 'against', label: 'Round it', hint: 'its end left bare' },
+];
+
+function Pressed({ shape, errors, onChange }: ChoicesProps) {
+  const { system } = useUnits();
+  const pressed = shape.pressed!;
+  return (
+    <div className="flex flex-wrap items-end gap-4">
+      <Choice
+        legend="Pressed"
+        value={pressed.side}
+        options={sides}
+        onChange={(side) => onChange({ ...shape, pressed: { ...pressed, side } })}
+      />
+      <QuantityField
+        className="w-40"
+        label="Thickness of the shell"
+        name="pressed.thickness"
+        dimension="length"
+        system={system}
+        value={Number.isNaN(pressed.thickness) ? undefined : pressed.thickness}
+        error={errors.get('pressed.thickness')}
+        onChange={(thickness = NaN) => onChange({ ...shape, pressed: { ...pressed, thickness } })}
+      />
+    </div>
+  );
+}

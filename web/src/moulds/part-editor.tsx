@@ -1,0 +1,215 @@
+import type { Pattern, PlacedSolid, Solid } from '@dewpot/core';
+import { ChevronDown, X } from 'lucide-react';
+import { QuantityField } from '../ui/quantity-field';
+import { SelectField } from '../ui/select-field';
+import { TextField } from '../ui/text-field';
+import { useUnits } from '../ui/units';
+import { firstOfKind } from './first-sizes';
+import { SizeField } from './size-field';
+import { askedOf, kindWords } from './solid-fields';
+
+/** Kinds that stand in a mould; the rest are moulds by themselves. */
+const partKinds: readonly Solid['kind'][] = [
+  'round-frustum',
+  'rect-frustum',
+  'polygon-frustum',
+  'cap',
+  'half-ellipsoid',
+  'lying-pipe',
+];
+
+export interface PartEditorProps {
+  readonly placed: PlacedSolid;
+  /** Path of it in the shape. */
+  readonly path: string;
+  readonly errors: ReadonlyMap<string, string>;
+  readonly open: boolean;
+  readonly onChange: (placed: PlacedSolid) => void;
+  readonly onRemove: () => void;
+}
+
+/** One core or insert: what it is, its sizes, where it stands, and its copies. */
+export function PartEditor({ placed, path, errors, open, onChange, onRemove }: PartEditorProps) {
+  const { solid, pattern } = placed;
+  const kinds = partKinds.includes(solid.kind) ? partKinds : [solid.kind, ...partKinds];
+  const wrong = [...errors.keys()].some((field) => field.startsWith(`${path}.`));
+  const set = (part: Partial<PlacedSolid>) => onChange({ ...placed, ...part });
+  const put = (field: string, value: number | undefined) =>
+    set({ solid: { ...solid, [field]: value ?? NaN } as Solid });
+  return (
+    <div className="bg-base-200 relative">
+      <button
+        type="button"
+        className="btn btn-ghost absolute top-0.5 right-0.5 h-11 w-11 p-0"
+        aria-label={`Take ${placed.name} out`}
+        onClick={onRemove}
+      >
+        <X size={16} aria-hidden="true" />
+      </button>
+      <details className="group" open={open || wrong}>
+        <summary className="mr-12 flex min-h-12 cursor-pointer list-none items-center gap-2 px-3">
+          <ChevronDown size={16} aria-hidden="true" className="quiet transition-transform group-open:rotate-180" />
+          <span className="flex-1 font-semibold">
+            {placed.name}
+            {pattern && <span className="quiet font-normal"> × {pattern.count}</span>}
+          </span>
+        </summary>
+        <div className="space-y-3 p-3 pt-1">
+          <div className="grid gap-3 sm:grid-cols-2">
+            <TextField
+              label="Its name"
+              value={placed.name}
+              maxLength={60}
+              onChange={(event) => set({ name: event.target.value })}
+            />
+            <SelectField
+              label="Its form"
+              value={solid.kind}
+              options={kinds.map((value) => ({ value, label: kindWords[value] }))}
+              onChange={(kind) => set({ solid: firstOfKind(kind, solid) })}
+            />
+          </div>
+          <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+            {askedOf(solid).map((asked) => (
+              <SizeField
+                key={`${solid.kind}-${asked.field}`}
+                asked={asked}
+                owner=""
+                value={sizeOf(solid, asked.field)}
+                error={errors.get(`${path}.solid.${asked.field}`)}
+                onChange={(value) => put(asked.field, value)}
+              />
+            ))}
+          </div>
+          <Standing placed={placed} path={path} errors={errors} set={set} />
+          <Copies pattern={pattern} path={path} errors={errors} onChange={(next) => set({ pattern: next })} />
+          <div className="flex flex-wrap gap-x-5 gap-y-1">
+            <Tick label="Stood on its head" on={placed.over} onChange={(over) => set({ over })} />
+            <Tick label="Stays in the cast" on={placed.stays} onChange={(stays) => set({ stays })} />
+            <Tick label="Gives under pressure" on={placed.soft} onChange={(soft) => set({ soft })} />
+          </div>
+        </div>
+      </details>
+    </div>
+  );
+}
+
+const sizeOf = (solid: Solid, field: string) => {
+  const size = (solid as unknown as Readonly<Record<string, number | undefined>>)[field];
+  return size === undefined || Number.isNaN(size) ? undefined : size;
+};
+
+function Tick({
+  label,
+  on = false,
+  onChange,
+}: {
+  label: string;
+  on?: boolean | undefined;
+  onChange: (on: boolean) => void;
+}) {
+  return (
+    <label className="flex min-h-11 cursor-pointer items-center gap-2 text-sm">
+      <input type="checkbox" className="checkbox" checked={on} onChange={(event) => onChange(event.target.checked)} />
+      {label}
+    </label>
+  );
+}
+
+type Setter = (part: Partial<PlacedSolid>) => void;
+
+/** Where it stands: above the bottom, off the middle, turned. */
+function Standing({
+  placed,
+  path,
+  errors,
+  set,
+}: Pick<PartEditorProps, 'placed' | 'path' | 'errors'> & { set: Setter }) {
+  const { system } = useUnits();
+  const place = (label: string, field: 'bottom' | 'x' | 'y') => (
+    <QuantityField
+      label={label}
+      name={field}
+      dimension="length"
+      system={system}
+      value={Number.isNaN(placed[field]) ? undefined : (placed[field] ?? 0)}
+      error={errors.get(`${path}.${field}`)}
+      onChange={(value) => set({ [field]: value ?? (field === 'bottom' ? NaN : 0) })}
+    />
+  );
+  return (
+    <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+      {place('Above the bottom', 'bottom')}
+      {place('Right of the middle', 'x')}
+      {place('Behind the middle', 'y')}
+      <TextField
+        label="Turned, degrees"
+        type="number"
+        step="any"
+        defaultValue={placed.turn ?? 0}
+        error={errors.get(`${path}.turn`)}
+        onChange={(event) => set({ turn: event.target.valueAsNumber || 0 })}
+      />
+    </div>
+  );
+}
+
+/** Copies of it: one, on a circle, or in a row. */
+function Copies({
+  pattern,
+  path,
+  errors,
+  onChange,
+}: {
+  pattern: Pattern | undefined;
+  path: string;
+  errors: ReadonlyMap<string, string>;
+  onChange: (pattern: Pattern | undefined) => void;
+}) {
+  const { system } = useUnits();
+  const kind = pattern?.kind ?? 'one';
+  const first: Record<string, Pattern | undefined> = {
+    circle: { kind: 'circle', count: 4, radius: 40 },
+    row: { kind: 'row', count: 2, step: 80 },
+  };
+  return (
+    <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+      <SelectField
+        label="How many"
+        value={kind}
+        options={[
+          { value: 'one', label: 'One' },
+          { value: 'circle', label: 'Several on a circle' },
+          { value: 'row', label: 'Several in a row' },
+        ]}
+        onChange={(next) => onChange(first[next])}
+      />
+      {pattern && (
+        <TextField
+          key={pattern.kind}
+          label="Number of them"
+          type="number"
+          min="1"
+          step="1"
+          defaultValue={pattern.count}
+          error={errors.get(`${path}.pattern.count`)}
+          onChange={(event) => onChange({ ...pattern, count: event.target.valueAsNumber })}
+        />
+      )}
+      {pattern && (
+        <QuantityField
+          key={`${pattern.kind}-size`}
+          label={pattern.kind === 'circle' ? 'Radius of the circle' : 'From one to the next'}
+          name="pattern"
+          dimension="length"
+          system={system}
+          value={pattern.kind === 'circle' ? pattern.radius : pattern.step}
+          error={errors.get(`${path}.pattern.${pattern.kind === 'circle' ? 'radius' : 'step'}`)}
+          onChange={(value = NaN) =>
+            onChange(pattern.kind === 'circle' ? { ...pattern, radius: value } : { ...pattern, step: value })
+          }
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import type { MouldShape, PlacedSolid } from '@dewpot/core';
+import { PartEditor } from './part-editor';
+import { partPresets } from './part-presets';
+
+/** What stands in the mould: cores and inserts, with more to put in. */
+export function Parts({
+  shape,
+  errors,
+  canAdd,
+  onChange,
+}: {
+  shape: MouldShape;
+  errors: ReadonlyMap<string, string>;
+  /** Sizes of new parts are taken from the shape: it must be one. */
+  canAdd: boolean;
+  onChange: (shape: MouldShape) => void;
+}) {
+  const [opened, setOpened] = useState<string>();
+  const sets = ['cores', 'inserts'] as const;
+  const replace = (set: 'cores' | 'inserts', i: number, placed: PlacedSolid | undefined) =>
+    onChange({ ...shape, [set]: shape[set].flatMap((one, k) => (k === i ? (placed ? [placed] : []) : [one])) });
+  const add = (key: string) => {
+    const preset = partPresets.find((one) => one.key === key);
+    if (!preset) return;
+    setOpened(`${preset.set}.${shape[preset.set].length}`);
+    onChange({ ...shape, [preset.set]: [...shape[preset.set], preset.make(shape)] });
+  };
+  return (
+    <section className="card-slab" aria-label="What stands in it">
+      <h2 className="mb-2 text-xl">What stands in it</h2>
+      <div className="space-y-2">
+        {sets.flatMap((set) =>
+          shape[set].map((placed, i) => (
+            <PartEditor
+              key={`${set}.${i}`}
+              placed={placed}
+              path={`${set}.${i}`}
+              errors={errors}
+              open={opened === `${set}.${i}`}
+              onChange={(next) => replace(set, i, next)}
+              onRemove={() => replace(set, i, undefined)}
+            />
+          )),
+        )}
+        {shape.cores.length + shape.inserts.length === 0 && (
+          <p className="quiet">Nothing: the piece comes out solid.</p>
+        )}
+        <label className="block">
+          <span className="sr-only">Put something in</span>
+          <select
+            className="select select-bordered w-full"
+            value=""
+            disabled={!canAdd}
+            onChange={(event) => add(event.target.value)}
+          >
+            <option value="">Put something in…</option>
+            {partPresets.map(({ key, label }) => (
+              <option key={key} value={key}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,86 @@
+import {
+  cavityOf,
+  loopsOf,
+  regionAt,
+  type MouldShape,
+  type PlanPoint,
+  type Standing,
+  type ThinPlace,
+} from '@dewpot/core';
+import { useUnits } from '../ui/units';
+
+const SIZE = 300;
+const MARGIN = 22;
+
+/** The mould from above: its rim, its bottom, what stands in it, and where it is thinnest. */
+export function PlanDrawing({ shape, thinnest }: { shape: MouldShape; thinnest: ThinPlace | undefined }) {
+  const units = useUnits();
+  const { outer, cores, inserts, rim } = cavityOf(shape);
+  const hair = rim * 1e-6;
+  const rimRegion = regionAt(outer, rim - hair);
+  const { box } = rimRegion.edges.length > 0 ? rimRegion : regionAt(outer, rim / 2);
+  const span = Math.max(box.x1 - box.x0, box.y1 - box.y0);
+  const scale = (SIZE - 2 * MARGIN) / span;
+  const put = ([x, y]: PlanPoint) =>
+    `${((x - (box.x0 + box.x1) / 2) * scale).toFixed(1)} ${(-(y - (box.y0 + box.y1) / 2) * scale).toFixed(1)}`;
+  const path = (standing: Standing, z: number) =>
+    loopsOf(regionAt(standing, z))
+      .map((loop) => `M${loop.map(put).join('L')}Z`)
+      .join('');
+  const middle = (standing: Standing) => (Math.max(0, standing.bottom) + Math.min(rim, standing.top)) / 2;
+  const width = (box.x1 - box.x0) * scale + 2 * MARGIN;
+  const height = (box.y1 - box.y0) * scale + 2 * MARGIN;
+  return (
+    <svg
+      viewBox={`${-width / 2} ${-height / 2} ${width} ${height}`}
+      className="block max-h-72 w-full"
+      role="img"
+      aria-label={`From above: ${units.say(box.x1 - box.x0, 'mm')} by ${units.say(box.y1 - box.y0, 'mm')} at the rim`}
+    >
+      <path
+        d={path(outer, rim - hair)}
+        fill="var(--concrete)"
+        fillRule="evenodd"
+        stroke="var(--color-secondary)"
+        strokeWidth={2.5}
+      />
+      {cores.map((core, i) => (
+        <path
+          key={`c${i}`}
+          d={path(core, Math.min(rim, core.top) - hair)}
+          fill="var(--color-base-100)"
+          stroke="currentColor"
+          strokeWidth={1.2}
+        />
+      ))}
+      <path d={path(outer, hair)} fill="none" stroke="currentColor" strokeDasharray="4 4" opacity={0.5} />
+      {cores.map((core, i) => (
+        <path
+          key={`f${i}`}
+          d={path(core, core.bottom + hair)}
+          fill="none"
+          stroke="currentColor"
+          strokeDasharray="4 4"
+          opacity={0.5}
+        />
+      ))}
+      {inserts.map((insert, i) => (
+        <path
+          key={`i${i}`}
+          d={path(insert, middle(insert))}
+          fill="var(--color-base-300)"
+          fillOpacity={0.7}
+          stroke="currentColor"
+          strokeWidth={1.1}
+        />
+      ))}
+      {thinnest && (
+        <path
+          d={`M${put([thinnest.from.x, thinnest.from.y])}L${put([thinnest.to.x, thinnest.to.y])}`}
+          stroke="var(--color-accent)"
+          strokeWidth={3}
+        />
+      )}
+    </svg>
+  );
+}

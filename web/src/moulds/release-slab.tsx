@@ -1,0 +1,64 @@
+import { mouldMaterials, releases, releasesFor, type MouldMaterial, type ReleaseName } from '@dewpot/core';
+import { SelectField } from '../ui/select-field';
+
+/** What a caster's own casts from this mould say of a release. */
+export interface ReleaseRecord {
+  readonly release: string;
+  readonly clean: number;
+  readonly casts: number;
+}
+
+/** What lets the cast go of this mould: the handbook's choice, what each does, the caster's own record beside it. */
+export function ReleaseSlab({
+  material,
+  release,
+  record,
+  onChange,
+}: {
+  material: MouldMaterial;
+  release: ReleaseName | undefined;
+  record: readonly ReleaseRecord[];
+  onChange: (part: { material?: MouldMaterial; release?: ReleaseName }) => void;
+}) {
+  const suits = releasesFor(material);
+  const chosen = release ?? suits[0]!;
+  const others = (Object.keys(releases) as ReleaseName[]).filter((key) => !suits.includes(key));
+  const { does, how, dries } = releases[chosen];
+  return (
+    <section className="card-slab" aria-label="Release">
+      <h2 className="mb-2 text-xl">What lets it go</h2>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <SelectField
+          label="The mould is of"
+          value={material}
+          options={(Object.keys(mouldMaterials) as MouldMaterial[]).map((value) => ({
+            value,
+            label: mouldMaterials[value],
+          }))}
+          onChange={(next) => onChange({ material: next })}
+        />
+        <SelectField
+          label="Put on it"
+          value={chosen}
+          options={[...suits, ...others].map((value) => ({
+            value,
+            label: `${releases[value].name}${value === suits[0] ? ', the usual choice' : suits.includes(value) ? '' : ', not usual here'}`,
+          }))}
+          onChange={(next) => onChange({ release: next })}
+        />
+      </div>
+      <p className="mt-2">
+        {how} {does} {dries > 0 && `Wait ${dries} minutes before the pour.`}
+      </p>
+      {record.length > 0 && (
+        <ul className="quiet mt-1 text-sm">
+          {record.map(({ release: name, clean, casts }) => (
+            <li key={name}>
+              Here with {name}: {clean} of {casts} came out clean.
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,60 @@
+import type { FieldIssue } from '@dewpot/core';
+import { QuantityField } from '../ui/quantity-field';
+import { TextField } from '../ui/text-field';
+import { useUnits } from '../ui/units';
+import type { Asked } from './solid-fields';
+
+/** One measurement of a solid: a length in any unit, or a plain number. */
+export function SizeField({
+  asked: { field, label, as, per = 1 },
+  owner,
+  value,
+  error,
+  hideLabel = false,
+  onChange,
+}: {
+  asked: Asked;
+  /** Whose size it is: “Inside”, “Core’s”. */
+  owner: string;
+  value: number | undefined;
+  error: string | undefined;
+  hideLabel?: boolean;
+  onChange: (value: number | undefined) => void;
+}) {
+  const { system } = useUnits();
+  const named = `${owner} ${label}`.trim();
+  const full = named.charAt(0).toUpperCase() + named.slice(1);
+  if (as !== 'number')
+    return (
+      <QuantityField
+        label={full}
+        name={field}
+        dimension={as}
+        system={system}
+        value={value}
+        error={error}
+        hideLabel={hideLabel}
+        onChange={onChange}
+      />
+    );
+  return (
+    <TextField
+      label={full}
+      type="number"
+      step="any"
+      defaultValue={value === undefined ? '' : value / per}
+      error={error}
+      onChange={(event) => onChange(event.target.value === '' ? undefined : event.target.valueAsNumber * per)}
+    />
+  );
+}
+
+/** What is wrong with each field, in words, by its path. */
+export function errorsByField(issues: readonly FieldIssue[]): ReadonlyMap<string, string> {
+  const found = new Map<string, string>();
+  for (const { field, value, message, remedy } of issues) {
+    const missing = typeof value === 'number' && Number.isNaN(value);
+    if (!found.has(field)) found.set(field, missing ? 'This measurement is missing.' : `${message} ${remedy}`);
+  }
+  return found;
+}

@@ -1,0 +1,43 @@
+import { Link } from 'react-router';
+import { PageHead } from '../ui/page-head';
+import { ShapeThumb } from './shape-thumb';
+import { starts } from './starts';
+
+/** What does it look like? The way into a new mould: by what one holds in the hands. */
+export function StartPage() {
+  return (
+    <div className="mx-auto max-w-6xl p-4">
+      <PageHead title="What does the mould look like?">
+        <Link to="/moulds" className="btn btn-ghost bg-base-300/60 h-12">
+          All moulds
+        </Link>
+      </PageHead>
+      <ul className="grid grid-cols-2 gap-2.5 sm:grid-cols-3 lg:grid-cols-6">
+        {starts.map(({ key, name, shape }) => (
+          <li key={key}>
+            <Link
+              to={`/moulds/new?as=${key}`}
+              className="card-slab hover:border-secondary flex h-full flex-col items-center gap-2 p-3 text-center leading-tight"
+            >
+              <ShapeThumb shape={shape} size={104} />
+              <span className="font-semibold">{name}</span>
+            </Link>
+          </li>
+        ))}
+        <li>
+          <Link
+            to="/moulds/file"
+            className="card-slab hover:border-secondary flex h-full flex-col items-center justify-end gap-2 p-3 text-center leading-tight"
+          >
+            <span className="numeral grid h-[104px] place-items-center text-2xl" aria-hidden="true">
+              STL · 3MF
+              <br />
+              SVG · DXF
+            </span>
+            <span className="font-semibold">A file, or a photo of a leaf</span>
+          </Link>
+        </li>
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,235 @@
+import type { MouldMaterial, MouldShape, MouldStuff, PieceKind, PlacedSolid, PlanPoint, Solid } from '@dewpot/core';
+
+/** A way to begin: a mould as it looks in the caster's hands, with sizes to write over. */
+export interface Start {
+  readonly key: string;
+  readonly name: string;
+  /** Where to hold the tape. */
+  readonly hint: string;
+  readonly shape: MouldShape;
+  readonly stuff: MouldStuff;
+  readonly piece: PieceKind;
+  readonly material?: MouldMaterial;
+  readonly once?: boolean;
+  readonly remake?: string;
+}
+
+const cone = (bottomDiameter: number, topDiameter: number, height: number): Solid => ({
+  kind: 'round-frustum',
+  bottomDiameter,
+  topDiameter,
+  height,
+});
+const box = (
+  bottom: readonly [number, number],
+  top: readonly [number, number],
+  height: number,
+  cornerRadius = 0,
+): Solid => ({
+  kind: 'rect-frustum',
+  bottomLength: bottom[0],
+  bottomWidth: bottom[1],
+  topLength: top[0],
+  topWidth: top[1],
+  height,
+  cornerRadius,
+});
+const core = (bottom: number, solid: Solid): PlacedSolid => ({ name: 'The core', bottom, solid });
+const plug = (diameter: number, height: number): PlacedSolid => ({
+  name: 'The drain plug',
+  bottom: 0,
+  solid: cone(diameter, diameter, height),
+});
+const shape = (outer: Solid, cores: PlacedSolid[] = [], inserts: PlacedSolid[] = []): MouldShape => ({
+  outer,
+  cores,
+  inserts,
+});
+
+/** An oblong with rounded ends, as an outline to draw over. */
+const oblong: PlanPoint[] = Array.from({ length: 48 }, (_, i): PlanPoint => {
+  const a = (i / 24) * Math.PI;
+  return [160 * Math.cos(a) + 26 * Math.cos(3 * a), 105 * Math.sin(a)];
+});
+
+/** A leaf with a heart-shaped foot and a tip, to be drawn as large as its area makes it. */
+const leaf: PlanPoint[] = Array.from({ length: 60 }, (_, i): PlanPoint => {
+  const t = (i / 60) * 2 * Math.PI;
+  const r = 1 + 0.32 * Math.cos(t) - 0.42 * Math.exp(-8 * (1 + Math.cos(t))) + 0.03 * Math.cos(9 * t);
+  return [Math.round(150 * r * Math.cos(t)), Math.round(118 * r * Math.sin(t))];
+});
+
+const inside = 'Measure inside the mould, and outside the core.';
+
+export const starts: readonly Start[] = [
+  {
+    key: 'tubs',
+    name: 'Two nested tubs',
+    hint: inside,
+    stuff: 'rigid',
+    piece: 'pot',
+    shape: shape(cone(160, 200, 180), [core(18, cone(124, 160, 162))], [plug(19, 18)]),
+  },
+  {
+    key: 'pail',
+    name: 'A pail',
+    hint: 'Measure inside.',
+    stuff: 'rigid',
+    piece: 'slab',
+    shape: shape(cone(220, 260, 60)),
+  },
+  {
+    key: 'trough',
+    name: 'A box in a box',
+    hint: inside,
+    stuff: 'apart',
+    piece: 'trough',
+    material: 'wood',
+    shape: shape(
+      box([400, 200], [420, 220], 180),
+      [core(45, box([300, 100], [315, 115], 135))],
+      [{ ...plug(20, 45), pattern: { kind: 'row', count: 2, step: 160 } }],
+    ),
+  },
+  {
+    key: 'tray',
+    name: 'A tray or a lid',
+    hint: 'Measure inside.',
+    stuff: 'flexible',
+    piece: 'slab',
+    shape: shape(box([280, 280], [300, 300], 45, 20)),
+  },
+  {
+    key: 'pipe',
+    name: 'A pipe in a pipe',
+    hint: 'Measure the bores: nominal pipe sizes are not bores.',
+    stuff: 'rigid',
+    piece: 'lamp',
+    shape: shape(cone(152, 152, 200), [core(0, cone(110, 110, 200))]),
+  },
+  {
+    key: 'sided',
+    name: 'A six- or eight-sided pot',
+    hint: 'Across the flats; with an odd number of sides, twice from the middle to a side.',
+    stuff: 'apart',
+    piece: 'pot',
+    shape: shape({ kind: 'polygon-frustum', sides: 6, bottomAcross: 180, topAcross: 210, height: 150 }, [
+      core(20, { kind: 'polygon-frustum', sides: 6, bottomAcross: 140, topAcross: 168, height: 130 }),
+    ]),
+  },
+  {
+    key: 'bowl',
+    name: 'A bowl in a bowl',
+    hint: inside,
+    stuff: 'rigid',
+    piece: 'dish',
+    shape: shape({ kind: 'cap', rimDiameter: 330, depth: 90 }, [
+      core(18, { kind: 'cap', rimDiameter: 292, depth: 72 }),
+    ]),
+  },
+  {
+    key: 'turned',
+    name: 'A ribbed or turned shade',
+    hint: 'Radii at heights, from the bottom up; two at one height make a step.',
+    stuff: 'flexible',
+    piece: 'lamp',
+    shape: shape(
+      {
+        kind: 'revolution',
+        smooth: true,
+        points: [
+          { height: 0, radius: 75 },
+          { height: 50, radius: 82 },
+          { height: 110, radius: 68 },
+          { height: 180, radius: 60 },
+        ],
+      },
+      [core(0, cone(90, 72, 180))],
+    ),
+  },
+  {
+    key: 'shell',
+    name: 'Pressed over or inside a form',
+    hint: 'Measure the form itself, and say how thick the layer is pressed.',
+    stuff: 'rigid',
+    piece: 'hypertufa-pot',
+    shape: { ...shape(box([350, 250], [350, 250], 200)), pressed: { side: 'over', thickness: 35 } },
+  },
+  {
+    key: 'leaf',
+    name: 'A big leaf',
+    hint: 'Trace it flat on squared paper and count, or photograph it.',
+    stuff: 'flexible',
+    piece: 'leaf',
+    material: 'sand',
+    once: true,
+    remake: 'The mound of damp sand, and a fresh leaf',
+    shape: shape({ kind: 'leaf', area: 90000, middle: 20, edge: 12, rise: 60, outline: leaf }),
+  },
+  {
+    key: 'ring',
+    name: 'Strips round nails, a ring',
+    hint: 'Two rings of strip on a board, filled between.',
+    stuff: 'apart',
+    piece: 'ornament',
+    material: 'wood',
+    shape: shape({ kind: 'ring', innerDiameter: 260, width: 45, depth: 40 }),
+  },
+  {
+    key: 'bow',
+    name: 'Strips in a bow',
+    hint: 'The radius goes to the middle between the strips.',
+    stuff: 'apart',
+    piece: 'slab',
+    material: 'wood',
+    shape: shape({ kind: 'arc', radius: 400, angle: 60, width: 90, depth: 60 }),
+  },
+  {
+    key: 'spiral',
+    name: 'A strip in a spiral',
+    hint: 'The pitch goes from middle to middle of neighbouring turns.',
+    stuff: 'apart',
+    piece: 'ornament',
+    material: 'metal',
+    shape: shape({ kind: 'spiral', startRadius: 30, pitch: 60, turns: 3, width: 35, depth: 25 }),
+  },
+  {
+    key: 'pipes',
+    name: 'A slab with pipes through it',
+    hint: 'How far the pipe lies above the bottom, and to the side of the middle.',
+    stuff: 'apart',
+    piece: 'panel',
+    material: 'wood',
+    shape: shape(
+      box([500, 300], [500, 300], 60),
+      [],
+      [{ name: 'The pipe', bottom: 18, y: 80, solid: { kind: 'lying-pipe', diameter: 25, run: 500 } }],
+    ),
+  },
+  {
+    key: 'faces',
+    name: 'A solid of equal faces',
+    hint: 'One edge, inside; the open face lies level on top.',
+    stuff: 'apart',
+    piece: 'ornament',
+    material: 'card',
+    shape: shape({ kind: 'polyhedron', which: 'dodecahedron', edge: 70, open: 'pentagon' }),
+  },
+  {
+    key: 'outline',
+    name: 'Cut to an outline',
+    hint: 'An SVG or DXF outline of the open face, or drag its corners.',
+    stuff: 'flexible',
+    piece: 'slab',
+    shape: shape({ kind: 'prism', outline: oblong, depth: 45, draft: 4 }),
+  },
+  {
+    key: 'bought',
+    name: 'A bought flexible mould',
+    hint: 'Fill it with water on the scale: the volume is the grams.',
+    stuff: 'flexible',
+    piece: 'dish',
+    material: 'silicone',
+    shape: shape({ kind: 'known-volume', volume: 480, length: 120, width: 120, height: 60 }),
+  },
+];

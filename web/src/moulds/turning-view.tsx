@@ -1,0 +1,106 @@
+import { useEffect, useMemo, useRef } from 'react';
+import { surfaceOf, type MouldShape } from '@dewpot/core';
+import {
+  AmbientLight,
+  BufferAttribute,
+  BufferGeometry,
+  Color,
+  DirectionalLight,
+  DoubleSide,
+  EdgesGeometry,
+  Group,
+  LineBasicMaterial,
+  LineSegments,
+  Mesh,
+  MeshLambertMaterial,
+  PerspectiveCamera,
+  Scene,
+  WebGLRenderer,
+} from 'three';
+import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+
+const CREASE = 24;
+
+/** Colours of the theme at hand. */
+function themeColours(element: HTMLElement) {
+  const style = getComputedStyle(element);
+  const probe = (name: string, fallback: string) => {
+    const canvas = document.createElement('canvas').getContext('2d')!;
+    canvas.fillStyle = style.getPropertyValue(name).trim() || fallback;
+    canvas.fillRect(0, 0, 1, 1);
+    const [r, g, b] = canvas.getImageData(0, 0, 1, 1).data;
+    return new Color(`rgb(${r}, ${g}, ${b})`);
+  };
+  return { body: probe('--concrete', '#b3ada1'), line: probe('--color-base-content', '#26241f') };
+}
+
+function build(positions: Float32Array, colours: ReturnType<typeof themeColours>): Group {
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new BufferAttribute(positions, 3));
+  geometry.computeVertexNormals();
+  geometry.computeBoundingSphere();
+  const { center, radius } = geometry.boundingSphere!;
+  geometry.translate(-center.x, -center.y, -center.z);
+  geometry.scale(1 / radius, 1 / radius, 1 / radius);
+  const body = new Mesh(
+    geometry,
+    new MeshLambertMaterial({ color: colours.body, side: DoubleSide, flatShading: true }),
+  );
+  const lines = new LineSegments(new EdgesGeometry(geometry, CREASE), new LineBasicMaterial({ color: colours.line }));
+  const group = new Group();
+  group.add(body, lines);
+  return group;
+}
+
+/** The piece as a solid that is turned by drag, wheel or arrow keys. Positions are triangles, mm, z upwards. */
+export function TurningSolid({ positions, label }: { positions: Float32Array; label: string }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    const element = canvas.current!;
+    const renderer = new WebGLRenderer({ canvas: element, antialias: true, alpha: true });
+    const { clientWidth: width, clientHeight: height } = element;
+    renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
+    renderer.setSize(width, height, false);
+    const scene = new Scene();
+    const group = build(positions, themeColours(element));
+    const sun = new DirectionalLight('#fff', 2.4);
+    sun.position.set(-3, -4, 5);
+    scene.add(group, new AmbientLight('#fff', 1.1), sun);
+    const camera = new PerspectiveCamera(32, width / height, 0.1, 30);
+    camera.up.set(0, 0, 1);
+    camera.position.set(1.5, -3.4, 1.9);
+    const controls = new OrbitControls(camera, element);
+    controls.enablePan = false;
+    const draw = () => renderer.render(scene, camera);
+    controls.addEventListener('change', draw);
+    const step = (event: KeyboardEvent) => {
+      const turns: Record<string, number> = { ArrowLeft: -0.15, ArrowRight: 0.15 };
+      if (!(event.key in turns)) return;
+      group.rotation.z += turns[event.key]!;
+      draw();
+    };
+    element.addEventListener('keydown', step);
+    controls.update();
+    draw();
+    return () => {
+      element.removeEventListener('keydown', step);
+      controls.dispose();
+      renderer.dispose();
+    };
+  }, [positions]);
+  return (
+    <canvas
+      ref={canvas}
+      tabIndex={0}
+      role="img"
+      aria-label={`${label}. Drag to turn it, or use the left and right arrow keys.`}
+      className="block h-80 w-full touch-none"
+    />
+  );
+}
+
+/** A mould's piece, turned about. */
+export function TurningView({ shape }: { shape: MouldShape }) {
+  const positions = useMemo(() => surfaceOf(shape), [shape]);
+  return <TurningSolid positions={positions} label="The piece" />;
+}

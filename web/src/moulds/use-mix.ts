@@ -1,0 +1,33 @@
+import { useMemo } from 'react';
+import { InputError, largestGrain, reckonMix } from '@dewpot/core';
+import type { MaterialView, MixView } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
+import { mixesQuery, storesQuery } from '../api/work';
+import { resolveMix } from '../mixes';
+
+/** What a mould's figures want to know of the mix that goes into it. */
+export interface MixOfMould {
+  readonly density: number;
+  readonly dryDensity: number;
+  readonly largestGrain: number;
+}
+
+function densitiesOf(mix: MixView, materials: readonly MaterialView[]): MixOfMould | undefined {
+  try {
+    const resolved = resolveMix(mix, materials);
+    const { freshDensity, dryDensity } = reckonMix(resolved, { dampDays: mix.dampDays });
+    return { density: freshDensity.value, dryDensity: dryDensity.value, largestGrain: largestGrain(resolved) };
+  } catch (error) {
+    if (error instanceof InputError) return undefined;
+    throw error;
+  }
+}
+
+/** The workshop's mixes by name, and what is wanted of the one that was chosen. */
+export function useMixOfMould(chosen: string | undefined) {
+  const mixes = useQuery(mixesQuery).data;
+  const materials = useQuery(storesQuery).data?.materials;
+  const mix = mixes?.find(({ id }) => id === chosen);
+  const known = useMemo(() => (mix && materials ? densitiesOf(mix, materials) : undefined), [mix, materials]);
+  return { mixes: mixes ?? [], mix: known };
+}

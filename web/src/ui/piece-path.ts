@@ -1,0 +1,64 @@
+import type { Facet, PlanPoint } from '@dewpot/core';
+
+/** How far level faces are tipped towards the eye: their depth on the screen over their depth. */
+export const TIP = 0.09;
+
+export type ScreenPoint = readonly [x: number, y: number];
+
+/** Where a place of a piece is seen, px from its foot: what lies behind stands higher. */
+export const screen = ([x, y]: PlanPoint, z: number, scale: number): ScreenPoint => [x * scale, (-z - y * TIP) * scale];
+
+/** Front of an outline from its left end to its right: the lower half of its hull. */
+export function frontChain(points: readonly PlanPoint[]): PlanPoint[] {
+  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  const chain: PlanPoint[] = [];
+  for (const p of sorted) {
+    while (chain.length >= 2) {
+      const [a, b] = [chain[chain.length - 2]!, chain[chain.length - 1]!];
+      if ((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 0) break;
+      chain.pop();
+    }
+    chain.push(p);
+  }
+  return chain;
+}
+
+/** Outlines at height `z` as one path. */
+export function loopPath(loops: readonly (readonly PlanPoint[])[], z: number, scale: number): string {
+  return loops
+    .map(
+      (loop) =>
+        `M${loop
+          .map((p) =>
+            screen(p, z, scale)
+              .map((n) => n.toFixed(1))
+              .join(' '),
+          )
+          .join('L')}Z`,
+    )
+    .join('');
+}
+
+/** Light from the upper left, in front of the piece. */
+const LIGHT = [-0.62, -0.55, 0.56] as const;
+const STRENGTH = 0.36;
+
+/** The flat faces that are seen of a piece, each with how much lighter (above 0) or darker it is than its colour. */
+export function facesOfPiece(facets: readonly Facet[], scale: number): { d: string; light: number }[] {
+  return facets.flatMap((facet) => {
+    const [a, b, c] = [facet[0]!, facet[1]!, facet[2]!];
+    const [u, v] = [b.map((n, i) => n - a[i]!), c.map((n, i) => n - a[i]!)];
+    const normal = [u[1]! * v[2]! - u[2]! * v[1]!, u[2]! * v[0]! - u[0]! * v[2]!, u[0]! * v[1]! - u[1]! * v[0]!];
+    const size = Math.hypot(...normal);
+    if (size === 0 || -normal[1]! + normal[2]! * TIP <= 0) return [];
+    const light = normal.reduce((sum, n, i) => sum + (n / size) * LIGHT[i]!, 0);
+    const d = `M${facet
+      .map(([x, y, z]) =>
+        screen([x, y], z, scale)
+          .map((n) => n.toFixed(1))
+          .join(' '),
+      )
+      .join('L')}Z`;
+    return [{ d, light: (light - 0.42) * STRENGTH }];
+  });
+}
