@@ -5,6 +5,7 @@ export * from './mixes/index.js';
 export * from './solids/index.js';
 export * from './moulds/index.js';
 export * from './exports/index.js';
+export * from './meshes/index.js';
 export * from './pours/index.js';
 export * from './stores/index.js';
 export * from './tints/index.js';

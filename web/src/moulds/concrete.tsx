@@ -25,7 +25,7 @@ export function Concrete({
           <path d="M0 0V9" stroke="var(--shade)" strokeWidth="1.6" opacity="0.5" />
         </pattern>
         <clipPath id="filled">
-          <rect x="0" y={y} width={VIEW.width} height={VIEW.height - y} />
+          <rect x="0" y={y} width={VIEW.width} height={frame.height - y} />
         </clipPath>
         <clipPath id="section">
           <path d={path} clipRule="evenodd" />

@@ -49,12 +49,14 @@ export interface DimensionFieldsProps {
   readonly shape: MouldShape;
   /** Where dimensions stand on the drawing; none while there is no shape to draw. */
   readonly dimensions: readonly Dimension[];
+  /** Height of the drawing, px. */
+  readonly height: number;
   readonly errors: ReadonlyMap<string, string>;
   readonly onChange: (shape: MouldShape) => void;
 }
 
 /** The measurements that stand on the drawing, edited there. */
-export function FieldsOnDrawing({ shape, dimensions, errors, onChange }: DimensionFieldsProps) {
+export function FieldsOnDrawing({ shape, dimensions, height, errors, onChange }: DimensionFieldsProps) {
   const places = new Map(dimensions.map(({ path, field }) => [path, field]));
   return entriesOf(shape, new Set(places.keys())).map(({ path, owner, asked }) => {
     const place = places.get(path);
@@ -63,7 +65,7 @@ export function FieldsOnDrawing({ shape, dimensions, errors, onChange }: Dimensi
       <div
         key={path}
         className="dimension absolute"
-        style={{ left: `${(place[0] / VIEW.width) * 100}%`, top: `${(place[1] / VIEW.height) * 100}%` }}
+        style={{ left: `${(place[0] / VIEW.width) * 100}%`, top: `${(place[1] / height) * 100}%` }}
         title={`${owner} ${asked.label}`}
       >
         <SizeField

@@ -1,5 +1,5 @@
 import { rimOf, type MouldShape, type Solid } from '@dewpot/core';
-import { VIEW, type SectionFrame } from './section-frame';
+import type { SectionFrame } from './section-frame';
 
 type Point = readonly [x: number, y: number];
 
@@ -69,7 +69,7 @@ export function dimensionsOf(shape: MouldShape, frame: SectionFrame): Dimension[
       `outer.${own.bottom}`,
       0,
       sizeOf(outer, own.bottom),
-      Math.min(VIEW.height - 22, ground + 26 + (plugged ? FIELD : 0)),
+      Math.min(frame.height - 22, ground + 26 + (plugged ? FIELD : 0)),
     );
   const [core] = shape.cores;
   if (core && !core.pattern && !core.over) {

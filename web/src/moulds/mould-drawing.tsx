@@ -37,7 +37,7 @@ export function MouldDrawing({ shape, drawn, errors, onChange }: MouldDrawingPro
     [drawn, layers],
   );
   const wrong = [...new Set(errors.values())];
-  const fields = { shape, dimensions, errors, onChange };
+  const fields = { shape, dimensions, height: frame?.height ?? 1, errors, onChange };
   return (
     <>
       <div className="relative">

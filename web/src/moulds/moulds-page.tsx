@@ -121,10 +121,9 @@ function Wish({ wish, onChange }: { wish: MouldWish; onChange: (wish: MouldWish)
 
 function MouldCard({ mould, scale }: { mould: MouldView; scale: number }) {
   const units = useUnits();
-  const { id, name, shape, piece, copies, once } = mould;
+  const { id, name, shape, piece, copies, once, cycles } = mould;
   const standing = copies.filter(({ retired }) => !retired).length;
   const count = once ? 'made anew' : `${standing} ${standing === 1 ? 'copy' : 'copies'}`;
-  const cycles = mould.cycles;
   return (
     <li>
       <Link to={`/moulds/${id}`} className="card-slab hover:border-secondary block h-full p-3">
@@ -138,7 +137,7 @@ function MouldCard({ mould, scale }: { mould: MouldView; scale: number }) {
         </h2>
         <p className="quiet text-sm">
           {pieceGuides[piece].name}, {count}
-          {cycles > 0 && `, ${cycles} pours`}
+          {cycles > 0 && `, ${cycles} ${cycles === 1 ? 'pour' : 'pours'}`}
         </p>
         <p className="numeral mt-1 text-2xl">{units.say(fullVolume(shape), 'mL')}</p>
       </Link>

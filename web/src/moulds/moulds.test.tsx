@@ -58,7 +58,7 @@ describe('the drawing', () => {
     const all = dimensionsOf(potShape, frameOf(potShape));
     for (const { field } of all) {
       expect(field[0]).toBeGreaterThan(40);
-      expect(field[1]).toBeLessThan(VIEW.height);
+      expect(field[1]).toBeLessThan(frameOf(potShape).height);
     }
     for (const [i, one] of all.entries()) {
       for (const other of all.slice(i + 1)) {

@@ -42,7 +42,7 @@ export function ReleaseSlab({
           value={chosen}
           options={[...suits, ...others].map((value) => ({
             value,
-            label: `${releases[value].name}${value === suits[0] ? ', the usual choice' : suits.includes(value) ? '' : ', not usual here'}`,
+            label: `${releases[value].name}${value === suits[0] ? ' (usual)' : suits.includes(value) ? '' : ' (not usual)'}`,
           }))}
           onChange={(next) => onChange({ release: next })}
         />

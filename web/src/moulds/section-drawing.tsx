@@ -26,13 +26,16 @@ function marks(most: number, every: readonly number[]): number[] {
   return Array.from({ length: Math.floor(most / step + 1e-9) + 1 }, (_, i) => i * step);
 }
 
+/** Half the height of the fill line's tag and a little more, px. */
+const TAG = 22;
+
 function Ruler({ shape, frame, fill }: { shape: MouldShape; frame: SectionFrame; fill: number }) {
   const { system } = useUnits();
   const rim = rimOf(shape);
   const x = VIEW.width - VIEW.right + 34;
   const steps = rulerSteps[system];
   const full = fullVolume(shape);
-  const far = (z: number) => Math.abs(frame.y(z) - frame.y(fill)) > 11;
+  const far = (z: number, room = 11) => Math.abs(frame.y(z) - frame.y(fill)) > room;
   return (
     <g fontSize={11} fill="currentColor" aria-hidden="true">
       <path d={`M${x} ${frame.y(0)}V${frame.y(rim)}`} stroke="currentColor" />
@@ -51,7 +54,7 @@ function Ruler({ shape, frame, fill }: { shape: MouldShape; frame: SectionFrame;
         return (
           <g key={`v${v}`}>
             <path d={`M${x} ${frame.y(z)}h5`} stroke="currentColor" />
-            {far(z) && (
+            {far(z, TAG) && (
               <text x={x + 8} y={frame.y(z) + 4} opacity={0.8}>
                 {writeQuantity(v, 'mL', system)}
               </text>
@@ -165,7 +168,7 @@ export function SectionDrawing({ shape, frame, dimensions, thinnest, fill, layer
   const drag = (event: PointerEvent<SVGGElement>) => {
     if (event.buttons === 0 || !svg.current) return;
     const box = svg.current.getBoundingClientRect();
-    const y = ((event.clientY - box.top) / box.height) * VIEW.height;
+    const y = ((event.clientY - box.top) / box.height) * frame.height;
     set(Math.round((frame.ground - y) / frame.scale));
   };
   const key = ({ key: pressed }: KeyboardEvent) => {
@@ -184,7 +187,7 @@ export function SectionDrawing({ shape, frame, dimensions, thinnest, fill, layer
   return (
     <svg
       ref={svg}
-      viewBox={`0 0 ${VIEW.width} ${VIEW.height}`}
+      viewBox={`0 0 ${VIEW.width} ${frame.height}`}
       className="block w-full touch-pan-x select-none"
       role="group"
       aria-label="Section through the mould"

@@ -1,0 +1,7 @@
+export * from './analyse-mesh.js';
+export * from './measure-mesh.js';
+export * from './read-drawing.js';
+export * from './read-mesh.js';
+export * from './slice-mesh.js';
+export * from './thickness.js';
+export * from './triangles.js';
