@@ -22,6 +22,7 @@ const stages = {
     moulds: ['solids', 'units'],
     exports: ['moulds', 'solids'],
     meshes: ['exports', 'moulds', 'solids', 'units'],
+    photos: ['meshes', 'solids', 'units'],
     cure: ['moulds', 'units'],
     mixes: ['cure', 'stores', 'units'],
     finish: ['cure', 'units'],
@@ -40,7 +41,7 @@ const stages = {
     stores: [],
   },
   web: {
-    shared: ['api', 'ui'],
+    shared: ['api', 'ui', 'workers'],
     casts: [],
     door: [],
     mixes: [],

@@ -6,6 +6,7 @@ export * from './solids/index.js';
 export * from './moulds/index.js';
 export * from './exports/index.js';
 export * from './meshes/index.js';
+export * from './photos/index.js';
 export * from './pours/index.js';
 export * from './stores/index.js';
 export * from './tints/index.js';

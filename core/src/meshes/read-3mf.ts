@@ -4,7 +4,7 @@ import { InputError } from '../units/index.js';
 import { MOST_TRIANGLES, Stopped, tick, type Task, type Triangles } from './triangles.js';
 
 /** Most bytes that the model may unpack to. */
-const MOST_UNPACKED = 600 * 1024 * 1024;
+const MOST_UNPACKED = 200 * 1024 * 1024;
 
 /** mm in a unit of a 3MF. */
 const unitsIn3mf: Readonly<Record<string, number>> = {
@@ -32,7 +32,7 @@ function unpackModel(bytes: Uint8Array, task: Task): string {
       if (failure) return;
       size += chunk.length;
       if (size > MOST_UNPACKED) {
-        failure = refuse('It unpacks to more than 600 MB.', 'Save it with fewer triangles.');
+        failure = refuse('It unpacks to more than 200 MB.', 'Save it with fewer triangles.');
         file.terminate();
         return;
       }

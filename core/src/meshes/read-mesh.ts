@@ -21,6 +21,15 @@ function kindOf(bytes: Uint8Array, name: string): 'stl' | 'obj' | '3mf' {
   return /\.obj$/i.test(name) && !start.includes('\0') ? 'obj' : 'stl';
 }
 
+/** First triangle with a corner that is no number; −1 where there is none. A plain loop: there are millions. */
+function firstWrong(triangles: Triangles): number {
+  for (let i = 0; i < triangles.length; i++) {
+    const n = triangles[i]!;
+    if (n - n !== 0) return Math.floor(i / 9);
+  }
+  return -1;
+}
+
 /** Reads a mesh file: STL (binary or text), OBJ or 3MF, whatever its name says. @throws InputError; Stopped */
 export function readMesh(bytes: Uint8Array, name: string, task: Task = {}): Triangles {
   if (bytes.length === 0) throw refuse('It is empty.', 'Choose another file.');
@@ -32,11 +41,8 @@ export function readMesh(bytes: Uint8Array, name: string, task: Task = {}): Tria
       : kind === 'obj'
         ? readObj(new TextDecoder().decode(bytes), task)
         : readStl(bytes, task);
-  const wrong = triangles.findIndex((n) => !Number.isFinite(n));
+  const wrong = firstWrong(triangles);
   if (wrong !== -1)
-    throw refuse(
-      `Triangle ${Math.floor(wrong / 9) + 1} has a corner that is no number.`,
-      'Save it again from where it came.',
-    );
+    throw refuse(`Triangle ${wrong + 1} has a corner that is no number.`, 'Save it again from where it came.');
   return triangles;
 }

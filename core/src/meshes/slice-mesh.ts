@@ -1,4 +1,4 @@
-import type { PlanPoint } from '../solids/index.js';
+import { simplified, type PlanPoint } from '../solids/index.js';
 import { tick, type Task, type Triangles } from './triangles.js';
 
 /** Volume below even heights, from the lowest to the highest, in the mesh's unit cubed: exact for a shut mesh. */
@@ -64,62 +64,52 @@ function momentBelow(c: number, ...corners: readonly Corner[]): number {
 
 type Piece = readonly [from: PlanPoint, to: PlanPoint];
 
+/** Index of the first height above `z`, of heights that rise. */
+function firstAbove(heights: Float64Array, z: number): number {
+  let [low, high] = [0, heights.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (heights[middle]! > z) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
+
+/** Where the edge between two corners of a triangle meets a height: the same from either of its triangles. */
+function meeting(t: Triangles, p: number, q: number, z: number): PlanPoint {
+  const [a, b] = t[p + 2]! < t[q + 2]! ? [p, q] : [q, p];
+  const s = (z - t[a + 2]!) / (t[b + 2]! - t[a + 2]!);
+  return [t[a]! + (t[b]! - t[a]!) * s, t[a + 1]! + (t[b + 1]! - t[a + 1]!) * s];
+}
+
 /** Pieces of the outline at each height, the inside at their left. */
 function piecesAt(triangles: Triangles, heights: readonly number[], task: Task): Piece[][] {
   const pieces: Piece[][] = heights.map(() => []);
+  const rising = Float64Array.from(heights);
   const count = triangles.length / 9;
   for (let i = 0; i < count; i++) {
     tick(task, i, count);
-    const corners = [0, 3, 6].map(
-      (k) => [triangles[i * 9 + k]!, triangles[i * 9 + k + 1]!, triangles[i * 9 + k + 2]!] as const,
-    );
-    const [bottom, top] = [Math.min(...corners.map((p) => p[2])), Math.max(...corners.map((p) => p[2]))];
-    heights.forEach((z, h) => {
-      if (z <= bottom || z > top) return;
-      const met: { point: PlanPoint; rising: boolean }[] = [];
-      corners.forEach((p, k) => {
-        const q = corners[(k + 1) % 3]!;
-        if (p[2] < z === q[2] < z) return;
-        // The same way round from either triangle, so that neighbours meet in the same point.
-        const [a, b] = p[2] < q[2] ? [p, q] : [q, p];
-        const s = (z - a[2]) / (b[2] - a[2]);
-        met.push({ point: [a[0] + (b[0] - a[0]) * s, a[1] + (b[1] - a[1]) * s], rising: p[2] < q[2] });
-      });
-      const [from, to] = [met.find(({ rising }) => rising), met.find(({ rising }) => !rising)];
-      if (from && to) pieces[h]!.push([to.point, from.point]);
-    });
+    const t = i * 9;
+    const [az, bz, cz] = [triangles[t + 2]!, triangles[t + 5]!, triangles[t + 8]!];
+    const top = Math.max(az, bz, cz);
+    for (let h = firstAbove(rising, Math.min(az, bz, cz)); h < rising.length && rising[h]! <= top; h++) {
+      const z = rising[h]!;
+      let up: PlanPoint | undefined;
+      let down: PlanPoint | undefined;
+      for (let k = 0; k < 9; k += 3) {
+        const [p, q] = [t + k, t + ((k + 3) % 9)];
+        const [low, high] = [triangles[p + 2]! < z, triangles[q + 2]! < z];
+        if (low && !high) up = meeting(triangles, p, q, z);
+        else if (!low && high) down = meeting(triangles, p, q, z);
+      }
+      if (up && down) pieces[h]!.push([down, up]);
+    }
   }
   return pieces;
 }
 
 /** Points farther off the straight line than this are kept, mm. */
 const SMOOTH = 0.15;
-
-/** An outline without the points that lie on straight runs (Douglas & Peucker). */
-function simplified(loop: readonly PlanPoint[], tolerance: number): PlanPoint[] {
-  const keep = new Uint8Array(loop.length);
-  const far = Math.floor(loop.length / 2);
-  keep[0] = 1;
-  keep[far] = 1;
-  const open: [number, number][] = [
-    [0, far],
-    [far, loop.length],
-  ];
-  for (let range = open.pop(); range; range = open.pop()) {
-    const [from, to] = range;
-    const [a, b] = [loop[from]!, loop[to % loop.length]!];
-    const size = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
-    let [most, at] = [tolerance, -1];
-    for (let i = from + 1; i < to; i++) {
-      const off = Math.abs((b[0] - a[0]) * (loop[i]![1] - a[1]) - (b[1] - a[1]) * (loop[i]![0] - a[0])) / size;
-      if (off > most) [most, at] = [off, i];
-    }
-    if (at === -1) continue;
-    keep[at] = 1;
-    open.push([from, at], [at, to]);
-  }
-  return loop.filter((_, i) => keep[i]);
-}
 
 /** Joins pieces to closed outlines. */
 function joined(pieces: readonly Piece[]): PlanPoint[][] {

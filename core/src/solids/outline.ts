@@ -56,3 +56,29 @@ export function selfCrossing(points: readonly PlanPoint[]): PlanPoint | undefine
   }
   return undefined;
 }
+
+/** A closed outline without the points that lie within `tolerance` of straight runs (Douglas & Peucker 1973). */
+export function simplified(loop: readonly PlanPoint[], tolerance: number): PlanPoint[] {
+  const keep = new Uint8Array(loop.length);
+  const far = Math.floor(loop.length / 2);
+  keep[0] = 1;
+  keep[far] = 1;
+  const open: [number, number][] = [
+    [0, far],
+    [far, loop.length],
+  ];
+  for (let range = open.pop(); range; range = open.pop()) {
+    const [from, to] = range;
+    const [a, b] = [loop[from]!, loop[to % loop.length]!];
+    const size = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
+    let [most, at] = [tolerance, -1];
+    for (let i = from + 1; i < to; i++) {
+      const off = Math.abs((b[0] - a[0]) * (loop[i]![1] - a[1]) - (b[1] - a[1]) * (loop[i]![0] - a[0])) / size;
+      if (off > most) [most, at] = [off, i];
+    }
+    if (at === -1) continue;
+    keep[at] = 1;
+    open.push([from, at], [at, to]);
+  }
+  return loop.filter((_, i) => keep[i]);
+}

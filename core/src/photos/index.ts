@@ -1,0 +1,3 @@
+export * from './card.js';
+export * from './pixels.js';
+export * from './trace.js';

@@ -1,0 +1,87 @@
+import {
+  analyseMesh,
+  guessUnit,
+  InputError,
+  measureMesh,
+  readDrawing,
+  readMesh,
+  standMesh,
+  tracePhoto,
+  type FieldIssue,
+  type MeshMeasure,
+  type MeshReading,
+  type MeshRole,
+  type MeshUnit,
+  type OutlineReading,
+  type PhotoPixels,
+  type PhotoTrace,
+  type Progress,
+  type TraceWish,
+  type Triangles,
+  type Up,
+} from '@dewpot/core';
+import { expose, transfer } from 'comlink';
+
+/** What heavy work answers: an answer, or what is wrong with the file. */
+export type Answer<T> = { readonly ok: T } | { readonly issues: readonly FieldIssue[] };
+
+/** A mesh as it was first read: its measure and a thinned picture of it. */
+export interface FirstReading {
+  readonly measure: MeshMeasure;
+  readonly unit: MeshUnit;
+  readonly picture: Float32Array;
+}
+
+/** Triangles of the picture that is shown while one is asked what the body is. */
+const SHOWN = 30_000;
+
+let held: { triangles: Triangles; measure: MeshMeasure } | undefined;
+
+function answer<T>(work: () => T): Answer<T> {
+  try {
+    return { ok: work() };
+  } catch (error) {
+    if (error instanceof InputError) return { issues: error.issues };
+    if (error instanceof RangeError) {
+      const message = 'There is not enough memory to read it.';
+      return { issues: [{ field: 'file', value: null, message, remedy: 'Save it with fewer triangles.' }] };
+    }
+    throw error;
+  }
+}
+
+/** Every nth triangle, so that a large mesh can still be looked at. */
+function thinned(triangles: Triangles): Float32Array {
+  const every = Math.max(1, Math.ceil(triangles.length / 9 / SHOWN));
+  const picture = new Float32Array(Math.ceil(triangles.length / 9 / every) * 9);
+  for (let i = 0, to = 0; i < triangles.length; i += 9 * every, to += 9) picture.set(triangles.subarray(i, i + 9), to);
+  return picture;
+}
+
+const work = {
+  /** Reads a mesh file and keeps its triangles here. */
+  read(bytes: Uint8Array, name: string, progress: Progress): Answer<FirstReading> {
+    const read = answer(() => {
+      const triangles = readMesh(bytes, name, { progress: (done) => progress(done * 0.6) });
+      const measure = measureMesh(triangles, { progress: (done) => progress(0.6 + done * 0.4) });
+      held = { triangles, measure };
+      return { measure, unit: guessUnit(measure), picture: thinned(triangles) };
+    });
+    return 'ok' in read ? transfer(read, [read.ok.picture.buffer]) : read;
+  },
+  /** Analyses the mesh that was read, stood and taken as it was said. */
+  analyse(up: Up, unit: MeshUnit, role: MeshRole, progress: Progress): Answer<MeshReading> {
+    return answer(() => {
+      if (!held) throw new Error('No mesh was read.');
+      return analyseMesh(standMesh(held.triangles, held.measure, up, unit), role, { progress });
+    });
+  },
+  /** Reads the closed outlines of an SVG or a DXF. */
+  outlines: (text: string): Answer<OutlineReading> => answer(() => readDrawing(text)),
+  /** Finds the card and the outline on a photo. */
+  trace: (pixels: PhotoPixels, wish: TraceWish, progress: Progress): Answer<PhotoTrace> =>
+    answer(() => tracePhoto(pixels, wish, { progress })),
+};
+
+export type FilesWork = typeof work;
+expose(work);
