@@ -23,12 +23,8 @@ const inside = (loop: readonly PlanPoint[], [x, y]: PhotoPoint) => {
   return odd;
 };
 
-const looks = [
-  [0.125, 0.375],
-  [0.375, 0.875],
-  [0.625, 0.125],
-  [0.875, 0.625],
-] as const;
+/** Looks along each side of a pixel that an edge crosses. */
+const LOOKS = 6;
 
 interface Scene {
   /** Tilt of the camera off straight down and its turn, degrees. */
@@ -67,6 +63,10 @@ function photograph({ tilt, turn, shade, ground, object, paper, without }: Scene
   const lying = leaf.map(([x, y]): PlanPoint => [x - 40, y - 25]);
   const data = new Uint8ClampedArray(width * height * 4);
   let noise = 7;
+  const random = () => {
+    noise = (noise * 16807) % 2147483647;
+    return (noise % 1000) / 1000;
+  };
   const near = lying.map(([x, y]) => Math.hypot(x + 40, y + 25));
   const [least, most] = [Math.min(...near), Math.max(...near)];
   const onLeaf = (p: PhotoPoint) => {
@@ -75,17 +75,23 @@ function photograph({ tilt, turn, shade, ground, object, paper, without }: Scene
   };
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
-      // Four looks a pixel, off the grid, their light mixed as a lens mixes it.
-      const cover = [0, 0, 0];
-      for (const [dx, dy] of looks) {
+      const seenAt = (dx: number, dy: number) => {
         const p = mapped(back, [x + dx, y + dy]);
-        const seen = without !== 'card' && inside(card, p) ? paper : without !== 'leaf' && onLeaf(p) ? object : ground;
-        seen.forEach((n, c) => (cover[c]! += n ** 2.2 / looks.length));
-      }
+        if (without !== 'card' && inside(card, p)) return paper;
+        return without !== 'leaf' && onLeaf(p) ? object : ground;
+      };
+      const ends = [seenAt(0, 0), seenAt(1, 0), seenAt(0, 1), seenAt(1, 1)];
+      const even = ends.every((seen) => seen === ends[0]);
+      const looks = even ? 1 : LOOKS;
+      // The light of all looks is mixed, as a lens mixes it.
+      const cover = [0, 0, 0];
+      for (let i = 0; i < looks * looks; i++)
+        seenAt(((i % looks) + 0.5) / looks, (Math.floor(i / looks) + 0.5) / looks).forEach(
+          (n, c) => (cover[c]! += n ** 2.2 / (looks * looks)),
+        );
       const light = 1 - shade * ((x / width + y / height) / 2);
       for (let c = 0; c < 3; c++) {
-        noise = (noise * 16807) % 2147483647;
-        data[(y * width + x) * 4 + c] = (cover[c]! * light) ** (1 / 2.2) + ((noise % 1000) / 1000 - 0.5) * 8;
+        data[(y * width + x) * 4 + c] = (cover[c]! * light) ** (1 / 2.2) + (random() - 0.5) * 8;
       }
       data[(y * width + x) * 4 + 3] = 255;
     }
