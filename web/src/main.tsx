@@ -25,6 +25,8 @@ const router = createBrowserRouter([
         path: 'moulds/measure',
         lazy: async () => ({ Component: (await import('./moulds/measure-page')).MeasurePage }),
       },
+      { path: 'moulds/file', lazy: async () => ({ Component: (await import('./moulds/file-page')).FilePage }) },
+      { path: 'moulds/pairs', lazy: async () => ({ Component: (await import('./moulds/pairs-page')).PairsPage }) },
       { path: 'moulds/:id', lazy: async () => ({ Component: (await import('./moulds/mould-page')).MouldPage }) },
       { path: 'mixes', lazy: async () => ({ Component: (await import('./mixes/mixes-page')).MixesPage }) },
       { path: 'mixes/:id', lazy: async () => ({ Component: (await import('./mixes/mix-page')).MixPage }) },

@@ -1,0 +1,146 @@
+import { lazy, Suspense, useState } from 'react';
+import { meshUnits, type MeshReading, type MeshRole, type MeshUnit, type Up } from '@dewpot/core';
+import { useNavigate } from 'react-router';
+import { Choice } from '../ui/choice';
+import { SelectField } from '../ui/select-field';
+import { useUnits } from '../ui/units';
+import type { FirstReading } from '../workers/files.worker';
+import type { Start } from './starts';
+import type { Work } from './use-worker';
+
+const TurningSolid = lazy(async () => ({ default: (await import('./turning-view')).TurningSolid }));
+
+const roles: readonly { readonly value: MeshRole; readonly label: string; readonly hint: string }[] = [
+  { value: 'piece', label: 'The piece', hint: 'as it comes out' },
+  { value: 'cavity', label: 'The cavity', hint: 'what the mix fills' },
+  { value: 'block', label: 'The mould block', hint: 'the mix goes into its hollow' },
+];
+const ups: readonly { readonly value: Up; readonly label: string }[] = [
+  { value: 'z', label: 'z' },
+  { value: '-z', label: 'z, on its head' },
+  { value: 'y', label: 'y' },
+  { value: '-y', label: 'y, on its head' },
+  { value: 'x', label: 'x' },
+  { value: '-x', label: 'x, on its head' },
+];
+
+/** What the body is, which way is up, and what its numbers are: asked, not guessed. Then what was found. */
+export function MeshAsk({ name, first, work }: { name: string; first: FirstReading; work: Work }) {
+  const units = useUnits();
+  const [role, setRole] = useState<MeshRole>();
+  const [up, setUp] = useState<Up>('z');
+  const [unit, setUnit] = useState<MeshUnit>(first.unit);
+  const [reading, setReading] = useState<MeshReading>();
+  const { measure } = first;
+  const scale = meshUnits[unit];
+  const sizes = measure.high.map((n, k) => (n - measure.low[k]!) * scale);
+  const anew =
+    <T,>(set: (value: T) => void) =>
+    (value: T) => {
+      setReading(undefined);
+      set(value);
+    };
+  const analyse = async () => {
+    if (!role) return;
+    setReading(await work.run<MeshReading>((files, progress) => files.analyse(up, unit, role, progress)));
+  };
+  return (
+    <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
+      <section className="card-slab" aria-label="The body">
+        <Suspense fallback={<p className="quiet h-80">The turning view is coming…</p>}>
+          <TurningSolid positions={first.picture} label={name} />
+        </Suspense>
+        <p className="quiet text-sm">
+          {measure.triangles.toLocaleString()} triangles, {measure.closed ? 'shut all round' : 'not shut'}
+        </p>
+      </section>
+      <section className="card-slab space-y-4" aria-label="What is it">
+        <h2 className="text-2xl">{name}</h2>
+        <Choice legend="The body is" value={role} options={roles} onChange={anew(setRole)} />
+        <div className="grid gap-3 sm:grid-cols-2">
+          <SelectField label="Up, as it stands, is" value={up} options={ups} onChange={anew(setUp)} />
+          <SelectField
+            label="Its numbers are"
+            value={unit}
+            options={(Object.keys(meshUnits) as MeshUnit[]).map((value) => ({
+              value,
+              label: value === first.unit ? `${value}, likeliest by its size` : value,
+            }))}
+            onChange={anew(setUnit)}
+          />
+        </div>
+        <p>
+          So it is <strong>{sizes.map((n) => units.split(n, 'mm').number).join(' × ')}</strong>{' '}
+          {units.split(sizes[0]!, 'mm').unit}.
+        </p>
+        {!reading && (
+          <button
+            type="button"
+            className="btn btn-primary h-14 w-full"
+            disabled={!role || work.done !== undefined}
+            onClick={() => void analyse()}
+          >
+            {role ? 'Yes, look into it' : 'Say what the body is'}
+          </button>
+        )}
+        {reading && <Found name={name} reading={reading} />}
+      </section>
+    </div>
+  );
+}
+
+/** What was found in the mesh, and on to the mould. */
+function Found({
+  name,
+  reading: { measure, solid, turned, undercut, thinnest },
+}: {
+  name: string;
+  reading: MeshReading;
+}) {
+  const units = useUnits();
+  const navigate = useNavigate();
+  const held = undercut.share > 0.01;
+  const start: Start = {
+    key: `mesh-${name}`,
+    name,
+    hint: 'Read from a file: its outlines at heights, its volume by its triangles.',
+    shape: { outer: solid, cores: [], inserts: [] },
+    stuff: held ? 'flexible' : 'rigid',
+    piece: 'ornament',
+  };
+  const [thin] = thinnest;
+  return (
+    <>
+      <dl className="grid grid-cols-2 gap-x-4 gap-y-3">
+        <Row name="It holds" value={units.say(solid.curve[solid.curve.length - 1]!, 'mL')} />
+        <Row name="Its faces" value={units.say(measure.area, 'mm²')} />
+        {thin && (
+          <Row name="Thinnest place" value={`${units.say(thin.thickness, 'mm')}, ${units.say(thin.at[2], 'mm')} up`} />
+        )}
+        <Row
+          name="Undercuts"
+          value={
+            held ? `${(undercut.share * 100).toFixed(0)} % of its faces hold it back` : 'none against the pull upwards'
+          }
+        />
+      </dl>
+      {turned && <p className="quiet text-sm">Its faces pointed inwards; they were turned.</p>}
+      <button
+        type="button"
+        className="btn btn-primary h-14 w-full"
+        onClick={() => void navigate('/moulds/new', { state: { start } })}
+      >
+        Make a mould of it
+      </button>
+    </>
+  );
+}
+
+function Row({ name, value }: { name: string; value: string }) {
+  return (
+    <div>
+      <dt className="quiet text-sm">{name}</dt>
+      <dd className="numeral text-xl">{value}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,75 @@
+import { useState } from 'react';
+import { outlineArea, type OutlineReading, type PlanPoint } from '@dewpot/core';
+import { useNavigate } from 'react-router';
+import { QuantityField } from '../ui/quantity-field';
+import { SelectField } from '../ui/select-field';
+import { useUnits } from '../ui/units';
+import { ShapeThumb } from './shape-thumb';
+import type { Start } from './starts';
+
+const MOST = 12;
+
+function centred(outline: readonly PlanPoint[], scale: number): PlanPoint[] {
+  const xs = outline.map(([x]) => x);
+  const ys = outline.map(([, y]) => y);
+  const [mx, my] = [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2];
+  const round = (n: number) => Math.round(n * 100) / 100;
+  return outline.map(([x, y]): PlanPoint => [round((x - mx) * scale), round((y - my) * scale)]);
+}
+
+/** Which of the outlines is the open face, and how wide it really is. */
+export function OutlineAsk({ name, reading }: { name: string; reading: OutlineReading }) {
+  const units = useUnits();
+  const navigate = useNavigate();
+  const [chosen, setChosen] = useState(0);
+  const [width, setWidth] = useState<number>();
+  const outline = reading.outlines[chosen]!;
+  const xs = outline.map(([x]) => x);
+  const own = Math.max(...xs) - Math.min(...xs);
+  const points = centred(outline, (width ?? own) / own);
+  const start: Start = {
+    key: `outline-${name}`,
+    name,
+    hint: 'Read from a file; its depth and draft are yours to say.',
+    shape: { outer: { kind: 'prism', outline: points, depth: 45, draft: 0 }, cores: [], inserts: [] },
+    stuff: 'flexible',
+    piece: 'slab',
+  };
+  return (
+    <section className="card-slab mt-4 grid items-center gap-4 sm:grid-cols-[20rem_1fr]" aria-label="The outline">
+      <ShapeThumb shape={start.shape} size={300} />
+      <div className="space-y-3">
+        <h2 className="text-2xl">{name}</h2>
+        {reading.outlines.length > 1 && (
+          <SelectField
+            label="The open face is"
+            value={chosen}
+            options={reading.outlines.slice(0, MOST).map((one, value) => ({
+              value,
+              label: `outline ${value + 1}, ${units.say(Math.abs(outlineArea(one)), 'mm²')}`,
+            }))}
+            onChange={setChosen}
+          />
+        )}
+        <QuantityField
+          label={reading.unit === undefined ? 'It is really this wide (the file does not say)' : 'Its width'}
+          name="width"
+          dimension="length"
+          system={units.system}
+          value={width ?? own}
+          onChange={setWidth}
+        />
+        <p className="quiet">
+          {outline.length} points, {units.say(Math.abs(outlineArea(points)), 'mm²')}
+        </p>
+        <button
+          type="button"
+          className="btn btn-primary h-14"
+          onClick={() => void navigate('/moulds/new', { state: { start } })}
+        >
+          Make a mould of it
+        </button>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,35 @@
+import { sectionCut, type MouldShape } from '@dewpot/core';
+
+/** A mould's section in small: mix hatched between the tubs. */
+export function PairSection({ shape, size }: { shape: MouldShape; size: number }) {
+  const cuts = sectionCut(shape);
+  const points = cuts[0]!.outlines.flat();
+  const [x0, x1] = [Math.min(...points.map(([x]) => x)), Math.max(...points.map(([x]) => x))];
+  const top = Math.max(...points.map(([, z]) => z));
+  const scale = (size * 0.92) / Math.max(x1 - x0, top);
+  const path = cuts
+    .flatMap(({ outlines }) => outlines)
+    .map(
+      (outline) =>
+        `M${outline.map(([x, z]) => `${((x - (x0 + x1) / 2) * scale).toFixed(1)} ${((top / 2 - z) * scale).toFixed(1)}`).join('L')}Z`,
+    )
+    .join('');
+  return (
+    <svg
+      width={size}
+      height={size}
+      viewBox={`${-size / 2} ${-size / 2} ${size} ${size}`}
+      aria-hidden="true"
+      className="shrink-0"
+    >
+      <path
+        d={path}
+        fill="var(--concrete)"
+        fillRule="evenodd"
+        stroke="currentColor"
+        strokeWidth={1.3}
+        strokeLinejoin="round"
+      />
+    </svg>
+  );
+}

@@ -1,0 +1,112 @@
+import { useState } from 'react';
+import { findPairs, InputError, type Pair, type WantedPair } from '@dewpot/core';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { tubsQuery } from '../api/tubs';
+import { PageHead } from '../ui/page-head';
+import { QuantityField } from '../ui/quantity-field';
+import { Busy, Failure } from '../ui/states';
+import { useUnits } from '../ui/units';
+import { PairSection } from './pair-section';
+import type { Start } from './starts';
+import { Tubs } from './tubs';
+
+/** Pairs that are shown: the best. */
+const SHOWN = 6;
+
+function search(tubs: Parameters<typeof findPairs>[0], wanted: WantedPair): { pairs: Pair[]; wrong?: string } {
+  try {
+    return { pairs: findPairs(tubs, wanted) };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return { pairs: [], wrong: `${error.issues[0]!.message} ${error.issues[0]!.remedy}` };
+  }
+}
+
+/** Which of the caster's tubs nest to give a wanted wall and base. */
+export function PairsPage() {
+  const units = useUnits();
+  const { data, error, isPending } = useQuery(tubsQuery);
+  const [wanted, setWanted] = useState<WantedPair>({ wall: 20, base: 20 });
+  if (isPending) return <Busy what="the tubs" />;
+  if (!data) return <Failure error={error} />;
+  const { pairs, wrong } = search(data, wanted);
+  const size = (label: string, field: keyof WantedPair) => (
+    <QuantityField
+      label={label}
+      name={field}
+      dimension="length"
+      system={units.system}
+      value={Number.isNaN(wanted[field]) ? undefined : wanted[field]}
+      onChange={(value = NaN) => setWanted({ ...wanted, [field]: value })}
+    />
+  );
+  return (
+    <div className="mx-auto max-w-6xl p-4">
+      <PageHead title="Which tubs nest?">
+        <Link to="/moulds" className="btn btn-ghost bg-base-300/60 h-12">
+          All moulds
+        </Link>
+      </PageHead>
+      <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
+        <section aria-label="Pairs">
+          <div className="card-slab mb-3 grid max-w-md grid-cols-2 gap-3">
+            {size('A wall of', 'wall')}
+            {size('on a base of', 'base')}
+          </div>
+          {wrong && (
+            <p role="alert" className="text-error">
+              {wrong}
+            </p>
+          )}
+          {!wrong && pairs.length === 0 && (
+            <p className="card-slab quiet">
+              {data.length < 2
+                ? 'Enter two tubs or more, and you will be told which nest.'
+                : 'No two of your tubs nest like that. Try a thinner wall, or enter more tubs.'}
+            </p>
+          )}
+          <ol className="grid gap-3 sm:grid-cols-2">
+            {pairs.slice(0, SHOWN).map((pair) => (
+              <PairCard key={`${pair.outer.id}-${pair.core.id}`} pair={pair} />
+            ))}
+          </ol>
+        </section>
+        <Tubs tubs={data} />
+      </div>
+    </div>
+  );
+}
+
+function PairCard({ pair: { outer, core, shape, wall, uneven, volume } }: { pair: Pair }) {
+  const units = useUnits();
+  const start: Start = {
+    key: `pair-${outer.id}-${core.id}`,
+    name: `${outer.name} and ${core.name.toLowerCase()}`,
+    hint: `${outer.name} outside, ${core.name.toLowerCase()} inside.`,
+    shape,
+    stuff: 'rigid',
+    piece: 'pot',
+  };
+  return (
+    <li className="card-slab flex gap-3">
+      <PairSection shape={shape} size={132} />
+      <div className="min-w-0 flex-1">
+        <h2 className="text-lg leading-tight">
+          {core.name} in {outer.name.toLowerCase()}
+        </h2>
+        <p>
+          <span className="numeral text-2xl">{units.say(wall, 'mm')}</span>{' '}
+          <span className="quiet">at its thinnest</span>
+        </p>
+        <p className="quiet text-sm">
+          {uneven < 1 ? 'Even from base to rim.' : `${units.say(uneven, 'mm')} thicker at its other end.`} Takes{' '}
+          {units.say(volume, 'mL')}.
+        </p>
+        <Link to="/moulds/new" state={{ start }} className="btn btn-ghost bg-base-300/60 mt-2 h-11">
+          Make a mould of it
+        </Link>
+      </div>
+    </li>
+  );
+}

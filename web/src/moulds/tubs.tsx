@@ -1,0 +1,141 @@
+import { useState } from 'react';
+import { checkSolid, InputError, insideOf, type FieldIssue, type Solid } from '@dewpot/core';
+import type { SolidInput, TubView } from '@dewpot/contract';
+import { X } from 'lucide-react';
+import { v7 as uuid } from 'uuid';
+import { useRemoveTub, useSaveTub } from '../api/tubs';
+import { Choice } from '../ui/choice';
+import { QuantityField } from '../ui/quantity-field';
+import { SelectField } from '../ui/select-field';
+import { Failure } from '../ui/states';
+import { TextField } from '../ui/text-field';
+import { useUnits } from '../ui/units';
+import { firstOfKind } from './first-sizes';
+import { errorsByField, SizeField } from './size-field';
+import { askedOf, kindWords } from './solid-fields';
+
+const kinds: readonly Solid['kind'][] = ['round-frustum', 'rect-frustum', 'polygon-frustum'];
+const first: Solid = { kind: 'round-frustum', bottomDiameter: 160, topDiameter: 200, height: 180 };
+
+/** The tubs and pails on record, and one more. */
+export function Tubs({ tubs }: { tubs: readonly TubView[] }) {
+  const units = useUnits();
+  const remove = useRemoveTub();
+  return (
+    <section className="card-slab" aria-label="Your tubs">
+      <h2 className="mb-2 text-xl">Your tubs</h2>
+      <ul className="divide-base-300 divide-y">
+        {tubs.map(({ id, name, inside, wall }) => (
+          <li key={id} className="flex items-center gap-2 py-1">
+            <span className="flex-1 leading-tight">
+              {name}
+              <span className="quiet block text-sm">
+                {'height' in inside ? `${units.say(inside.height, 'mm')} deep` : ''}, wall {units.say(wall, 'mm')}
+              </span>
+            </span>
+            <button
+              type="button"
+              className="btn btn-ghost h-11 w-11 p-0"
+              aria-label={`Take ${name} off the record`}
+              onClick={() => window.confirm(`Take ${name} off the record?`) && remove.mutate(id)}
+            >
+              <X size={16} aria-hidden="true" />
+            </button>
+          </li>
+        ))}
+      </ul>
+      <NewTub />
+      <Failure error={remove.error} />
+    </section>
+  );
+}
+
+function issuesOf(solid: Solid | undefined): readonly FieldIssue[] {
+  if (!solid)
+    return [{ field: 'wall', value: 0, message: 'The wall leaves nothing inside.', remedy: 'Measure it at the rim.' }];
+  try {
+    checkSolid(solid);
+    return [];
+  } catch (error) {
+    if (error instanceof InputError) return error.issues;
+    throw error;
+  }
+}
+
+/** A tub by its sizes, inside or outside: what was measured outside is made less by its wall. */
+function NewTub() {
+  const { system } = useUnits();
+  const save = useSaveTub();
+  const [name, setName] = useState('');
+  const [solid, setSolid] = useState(first);
+  const [wall, setWall] = useState<number | undefined>(2);
+  const [measured, setMeasured] = useState<'inside' | 'outside'>('inside');
+  const inside = issuesOf(solid).length > 0 ? solid : measured === 'inside' ? solid : insideOf(solid, wall ?? 0);
+  const issues = issuesOf(inside);
+  const errors = errorsByField(issues);
+  const keep = () => {
+    if (!inside) return;
+    save.mutate(
+      { id: uuid(), input: { name: name.trim(), inside: inside as SolidInput, wall: wall ?? 0, version: 0 } },
+      { onSuccess: () => setName('') },
+    );
+  };
+  return (
+    <details className="mt-2">
+      <summary className="btn btn-ghost bg-base-300/60 h-11 w-full">One more tub</summary>
+      <div className="mt-3 space-y-3">
+        <TextField
+          label="What it is called"
+          value={name}
+          maxLength={80}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <SelectField
+          label="Its form"
+          value={solid.kind}
+          options={kinds.map((value) => ({ value, label: kindWords[value] }))}
+          onChange={(kind) => setSolid(firstOfKind(kind, solid))}
+        />
+        <Choice
+          legend="Measured"
+          value={measured}
+          options={[
+            { value: 'inside', label: 'Inside' },
+            { value: 'outside', label: 'Outside' },
+          ]}
+          onChange={setMeasured}
+        />
+        <div className="grid grid-cols-2 gap-3">
+          {askedOf(solid).map((asked) => (
+            <SizeField
+              key={`${solid.kind}-${asked.field}`}
+              asked={asked}
+              owner=""
+              value={(solid as unknown as Record<string, number>)[asked.field]}
+              error={errors.get(asked.field)}
+              onChange={(value) => setSolid({ ...solid, [asked.field]: value ?? NaN } as Solid)}
+            />
+          ))}
+          <QuantityField
+            label="Thickness of its wall"
+            name="wall"
+            dimension="length"
+            system={system}
+            value={wall}
+            error={errors.get('wall')}
+            onChange={setWall}
+          />
+        </div>
+        <button
+          type="button"
+          className="btn btn-primary h-12 w-full"
+          disabled={issues.length > 0 || !name.trim() || save.isPending}
+          onClick={keep}
+        >
+          Put it on record
+        </button>
+        <Failure error={save.error} />
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,70 @@
+import { useEffect, useRef, useState } from 'react';
+import type { FieldIssue } from '@dewpot/core';
+import { proxy, wrap, type Remote } from 'comlink';
+import type { Answer, FilesWork } from '../workers/files.worker';
+
+/** Heavy work as the screen sees it. */
+export interface Work {
+  /** Share done, while something runs. */
+  readonly done: number | undefined;
+  readonly issues: readonly FieldIssue[];
+  /** Runs one job in the worker; undefined where it was refused or stopped. */
+  readonly run: <T>(
+    job: (files: Remote<FilesWork>, progress: (done: number) => void) => Promise<Answer<T>>,
+  ) => Promise<T | undefined>;
+  /** Stops at once, whatever runs. */
+  readonly stop: () => void;
+}
+
+const start = () => new Worker(new URL('../workers/files.worker.ts', import.meta.url), { type: 'module' });
+
+/** A worker of this screen, started when it is first wanted and ended with the screen. */
+export function useWorker(): Work {
+  const worker = useRef<Worker>(undefined);
+  const turn = useRef(0);
+  const [done, setDone] = useState<number>();
+  const [issues, setIssues] = useState<readonly FieldIssue[]>([]);
+  useEffect(() => () => worker.current?.terminate(), []);
+  const stop = () => {
+    worker.current?.terminate();
+    worker.current = undefined;
+    turn.current++;
+    setDone(undefined);
+  };
+  const run: Work['run'] = (job) => {
+    worker.current ??= start();
+    const running = worker.current;
+    const own = ++turn.current;
+    setIssues([]);
+    setDone(0);
+    // A worker that runs out of memory dies without an answer: that must be told too.
+    const died = new Promise<Answer<never>>((settle) => {
+      running.onerror = (event) => {
+        event.preventDefault();
+        stop();
+        settle({
+          issues: [
+            {
+              field: 'file',
+              value: null,
+              message: 'The file could not be read: it is too large for this browser.',
+              remedy: 'Save it with fewer triangles.',
+            },
+          ],
+        });
+      };
+    });
+    const progress = proxy((share: number) => own === turn.current && setDone(share));
+    return Promise.race([job(wrap<FilesWork>(running), progress), died]).then((answer) => {
+      if ('issues' in answer) {
+        setIssues(answer.issues);
+        setDone(undefined);
+        return undefined;
+      }
+      if (own !== turn.current) return undefined;
+      setDone(undefined);
+      return answer.ok;
+    });
+  };
+  return { done, issues, run, stop };
+}
