@@ -5,6 +5,7 @@ test('one pot goes from the mould on the bench to out of the door', async ({ pag
 
   await test.step('the mould is described, in whatever unit', async () => {
     await page.getByRole('link', { name: 'Measure a mould' }).click();
+    await page.getByRole('link', { name: 'Two nested tubs' }).click();
     await page.getByLabel('Name').fill('Nested pail pot');
     await page.getByLabel('Inside diameter at the rim').fill('20 cm');
     await page.getByLabel('Inside height').fill('180');

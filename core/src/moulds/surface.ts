@@ -42,11 +42,13 @@ function slicesOf(standing: Standing, rim: number): Slice[] {
   const end = Math.min(top, rim);
   const hair = (end - bottom) * 1e-6;
   const straight = body.runOf !== undefined && body.breaks.length === 0;
+  // A mesh was measured between its steps: drawn from middle to middle it shows none.
+  const stepped = standing.solid.kind === 'mesh';
   const even = Array.from(
     { length: straight ? 0 : SLICES - 1 },
     (_, i) => bottom + ((end - bottom) * (i + 1)) / SLICES,
   );
-  const jumps = body.breaks.map((z) => (placed.over ? top - z : bottom + z)).filter((z) => z < end);
+  const jumps = stepped ? [] : body.breaks.map((z) => (placed.over ? top - z : bottom + z)).filter((z) => z < end);
   // Looked at a hair inside, drawn where it is.
   const looks = [
     { z: bottom, at: bottom + hair },

@@ -79,7 +79,10 @@ function other(value: number, unit: Unit): Shown {
     money: 2,
     scoops: 2,
   };
-  if (unit === 'mm²') return { value: value / 1e6, unit: 'm²', decimals: 3 };
+  if (unit === 'mm²')
+    return value < 1e5
+      ? { value: value / 100, unit: 'cm²', decimals: 0 }
+      : { value: value / 1e6, unit: 'm²', decimals: 3 };
   return { value, unit: unit === 'ratio' || unit === 'money' ? '' : unit, decimals: decimals[unit] ?? 2 };
 }
 

@@ -98,7 +98,7 @@ export function MeasurePage() {
             ))}
           </div>
         </section>
-        <Answer volume={volume} start={{ ...kind, shape: { ...kind.shape, outer: solid } }} />
+        <Answer volume={volume} start={{ ...kind, name: '', shape: { ...kind.shape, outer: solid } }} />
       </div>
     </div>
   );

@@ -16,7 +16,11 @@ export function MouldPage() {
   const { data, error, isPending } = useQuery(mouldsQuery);
   if (id === 'new') {
     const start = begun ?? starts.find(({ key }) => key === search.get('as'));
-    return start ? <MouldEditor key={start.key} first={newDraft(start)} hint={start.hint} /> : <StartPage />;
+    return start ? (
+      <MouldEditor key={start.key} first={{ ...newDraft(start), name: begun?.name ?? '' }} hint={start.hint} />
+    ) : (
+      <StartPage />
+    );
   }
   if (isPending) return <Busy what="the mould" />;
   if (!data) return <Failure error={error} />;

@@ -57,7 +57,7 @@ export function PartEditor({ placed, path, errors, open, onChange, onRemove }: P
         <div className="space-y-3 p-3 pt-1">
           <div className="grid gap-3 sm:grid-cols-2">
             <TextField
-              label="Its name"
+              label="It is called"
               value={placed.name}
               maxLength={60}
               onChange={(event) => set({ name: event.target.value })}

@@ -16,30 +16,39 @@ export interface Work {
   readonly stop: () => void;
 }
 
-const start = () => new Worker(new URL('../workers/files.worker.ts', import.meta.url), { type: 'module' });
+interface Running {
+  readonly worker: Worker;
+  /** Held as long as the worker: when it is let go, comlink tells the worker to listen no more. */
+  readonly files: Remote<FilesWork>;
+}
+
+function start(): Running {
+  const worker = new Worker(new URL('../workers/files.worker.ts', import.meta.url), { type: 'module' });
+  return { worker, files: wrap<FilesWork>(worker) };
+}
 
 /** A worker of this screen, started when it is first wanted and ended with the screen. */
 export function useWorker(): Work {
-  const worker = useRef<Worker>(undefined);
+  const running = useRef<Running>(undefined);
   const turn = useRef(0);
   const [done, setDone] = useState<number>();
   const [issues, setIssues] = useState<readonly FieldIssue[]>([]);
-  useEffect(() => () => worker.current?.terminate(), []);
+  useEffect(() => () => running.current?.worker.terminate(), []);
   const stop = () => {
-    worker.current?.terminate();
-    worker.current = undefined;
+    running.current?.worker.terminate();
+    running.current = undefined;
     turn.current++;
     setDone(undefined);
   };
   const run: Work['run'] = (job) => {
-    worker.current ??= start();
-    const running = worker.current;
+    running.current ??= start();
+    const { worker, files } = running.current;
     const own = ++turn.current;
     setIssues([]);
     setDone(0);
     // A worker that runs out of memory dies without an answer: that must be told too.
     const died = new Promise<Answer<never>>((settle) => {
-      running.onerror = (event) => {
+      worker.onerror = (event) => {
         event.preventDefault();
         stop();
         settle({
@@ -55,7 +64,7 @@ export function useWorker(): Work {
       };
     });
     const progress = proxy((share: number) => own === turn.current && setDone(share));
-    return Promise.race([job(wrap<FilesWork>(running), progress), died]).then((answer) => {
+    return Promise.race([job(files, progress), died]).then((answer) => {
       if ('issues' in answer) {
         setIssues(answer.issues);
         setDone(undefined);
