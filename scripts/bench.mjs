@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
+import { meshInBrowser, meshVolumes, sectionRedraw } from './lib/bench-moulds.mjs';
 import { buildStale } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { ensureNode, ensurePackages } from './lib/packages.mjs';
@@ -224,12 +225,15 @@ async function main() {
   const executablePath = ensureChromium();
   buildStale();
   await plan();
+  await meshVolumes(note);
   const trial = await startTrial({ demo: true });
   const browser = await chromium.launch({ executablePath, args: process.getuid?.() === 0 ? ['--no-sandbox'] : [] });
   try {
     const demo = await browser.newContext({ baseURL: trial.url, viewport: { width: 1280, height: 800 } });
     await demo.request.post('/api/session/demo');
     await firstLoad(demo);
+    await sectionRedraw(demo, note);
+    await meshInBrowser(demo, note);
     const full = await browser.newContext({ baseURL: trial.url, viewport: { width: 1280, height: 800 } });
     await scroll(full);
   } finally {

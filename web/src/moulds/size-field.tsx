@@ -42,7 +42,7 @@ export function SizeField({
       label={full}
       type="number"
       step="any"
-      defaultValue={value === undefined ? '' : value / per}
+      defaultValue={value === undefined || Number.isNaN(value) ? '' : value / per}
       error={error}
       onChange={(event) => onChange(event.target.value === '' ? undefined : event.target.valueAsNumber * per)}
     />

@@ -50,7 +50,7 @@ export function useWorker(): Work {
     const died = new Promise<Answer<never>>((settle) => {
       worker.onerror = (event) => {
         event.preventDefault();
-        stop();
+        running.current = undefined;
         settle({
           issues: [
             {
@@ -65,14 +65,13 @@ export function useWorker(): Work {
     });
     const progress = proxy((share: number) => own === turn.current && setDone(share));
     return Promise.race([job(files, progress), died]).then((answer) => {
-      if ('issues' in answer) {
-        setIssues(answer.issues);
-        setDone(undefined);
-        return undefined;
-      }
       if (own !== turn.current) return undefined;
+      // What is still told of its progress comes too late.
+      turn.current++;
       setDone(undefined);
-      return answer.ok;
+      if ('ok' in answer) return answer.ok;
+      setIssues(answer.issues);
+      return undefined;
     });
   };
   return { done, issues, run, stop };
