@@ -34,21 +34,13 @@ function edgeHash(from: number, to: number, seed: number): number {
 
 const SEEDS = [0x9e3779b9 | 0, 0x7f4a7c15] as const;
 
-/**
- * Measures a mesh in one pass. Shutness by two sums of edge numbers, each edge less its way back:
- * both are 0 for a shut mesh, and for another only by a chance of one in 2⁶⁴. @throws Stopped
- */
-export function measureMesh(triangles: Triangles, task: Task = {}): MeshMeasure {
-  const bits = new Int32Array(triangles.buffer, triangles.byteOffset, triangles.length);
-  const count = triangles.length / 9;
+/** Volume of a shut mesh by the divergence theorem, its unit cubed; below 0 where its faces point inwards. @throws Stopped */
+export function meshVolume(triangles: Triangles, task: Task = {}): number {
+  // From its first corner, so that a mesh far from the middle of its file loses no digits.
   const [ox, oy, oz] = [triangles[0]!, triangles[1]!, triangles[2]!];
   let six = 0;
-  let twice = 0;
-  let [sum1, sum2] = [0, 0];
-  let [x0, y0, z0, x1, y1, z1] = [ox, oy, oz, ox, oy, oz];
-  for (let i = 0; i < count; i++) {
-    tick(task, i, count);
-    const t = i * 9;
+  for (let t = 0; t < triangles.length; t += 9) {
+    if (t % 294912 === 0) tick(task, t / 9, triangles.length / 9);
     const ax = triangles[t]! - ox;
     const ay = triangles[t + 1]! - oy;
     const az = triangles[t + 2]! - oz;
@@ -59,36 +51,69 @@ export function measureMesh(triangles: Triangles, task: Task = {}): MeshMeasure 
     const cy = triangles[t + 7]! - oy;
     const cz = triangles[t + 8]! - oz;
     six += ax * (by * cz - bz * cy) - ay * (bx * cz - bz * cx) + az * (bx * cy - by * cx);
-    const nx = (by - ay) * (cz - az) - (bz - az) * (cy - ay);
-    const ny = (bz - az) * (cx - ax) - (bx - ax) * (cz - az);
-    const nz = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
+  }
+  return six / 6;
+}
+
+/** Area of a mesh's faces and the box about it. */
+function meshExtent(triangles: Triangles): Pick<MeshMeasure, 'area' | 'low' | 'high'> {
+  let twice = 0;
+  let [x0, y0, z0, x1, y1, z1] = [Infinity, Infinity, Infinity, -Infinity, -Infinity, -Infinity];
+  for (let t = 0; t < triangles.length; t += 9) {
+    const ux = triangles[t + 3]! - triangles[t]!;
+    const uy = triangles[t + 4]! - triangles[t + 1]!;
+    const uz = triangles[t + 5]! - triangles[t + 2]!;
+    const vx = triangles[t + 6]! - triangles[t]!;
+    const vy = triangles[t + 7]! - triangles[t + 1]!;
+    const vz = triangles[t + 8]! - triangles[t + 2]!;
+    const nx = uy * vz - uz * vy;
+    const ny = uz * vx - ux * vz;
+    const nz = ux * vy - uy * vx;
     twice += Math.sqrt(nx * nx + ny * ny + nz * nz);
     for (let k = t; k < t + 9; k += 3) {
       const x = triangles[k]!;
       const y = triangles[k + 1]!;
       const z = triangles[k + 2]!;
       if (x < x0) x0 = x;
-      else if (x > x1) x1 = x;
+      if (x > x1) x1 = x;
       if (y < y0) y0 = y;
-      else if (y > y1) y1 = y;
+      if (y > y1) y1 = y;
       if (z < z0) z0 = z;
-      else if (z > z1) z1 = z;
+      if (z > z1) z1 = z;
     }
-    const a = cornerHash(bits, t);
-    const b = cornerHash(bits, t + 3);
-    const c = cornerHash(bits, t + 6);
-    sum1 = (sum1 + edgeHash(a, b, SEEDS[0]) + edgeHash(b, c, SEEDS[0]) + edgeHash(c, a, SEEDS[0])) | 0;
-    sum1 = (sum1 - edgeHash(b, a, SEEDS[0]) - edgeHash(c, b, SEEDS[0]) - edgeHash(a, c, SEEDS[0])) | 0;
-    sum2 = (sum2 + edgeHash(a, b, SEEDS[1]) + edgeHash(b, c, SEEDS[1]) + edgeHash(c, a, SEEDS[1])) | 0;
-    sum2 = (sum2 - edgeHash(b, a, SEEDS[1]) - edgeHash(c, b, SEEDS[1]) - edgeHash(a, c, SEEDS[1])) | 0;
   }
+  return { area: twice / 2, low: [x0, y0, z0], high: [x1, y1, z1] };
+}
+
+/**
+ * Whether a mesh is shut and turned one way throughout, by two sums of edge numbers, each edge less its way back:
+ * both are 0 for such a mesh, and for another only by a chance of one in 2⁶⁴. @throws Stopped
+ */
+export function isShut(triangles: Triangles, task: Task = {}): boolean {
+  const bits = new Int32Array(triangles.buffer, triangles.byteOffset, triangles.length);
+  const count = triangles.length / 9;
+  const hashes = [0, 0, 0, 0];
+  let [sum1, sum2] = [0, 0];
+  for (let i = 0; i < count; i++) {
+    tick(task, i, count);
+    for (let k = 0; k < 3; k++) hashes[k] = cornerHash(bits, i * 9 + k * 3);
+    hashes[3] = hashes[0]!;
+    for (let k = 0; k < 3; k++) {
+      const [from, to] = [hashes[k]!, hashes[k + 1]!];
+      sum1 = (sum1 + edgeHash(from, to, SEEDS[0]) - edgeHash(to, from, SEEDS[0])) | 0;
+      sum2 = (sum2 + edgeHash(from, to, SEEDS[1]) - edgeHash(to, from, SEEDS[1])) | 0;
+    }
+  }
+  return sum1 === 0 && sum2 === 0;
+}
+
+/** Volume, area, box and shutness of a mesh. @throws Stopped */
+export function measureMesh(triangles: Triangles, task: Task = {}): MeshMeasure {
   return {
-    triangles: count,
-    volume: six / 6,
-    area: twice / 2,
-    low: [x0, y0, z0],
-    high: [x1, y1, z1],
-    closed: sum1 === 0 && sum2 === 0,
+    triangles: triangles.length / 9,
+    volume: meshVolume(triangles, task),
+    ...meshExtent(triangles),
+    closed: isShut(triangles, task),
   };
 }
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { cone } from '../testing/examples.js';
+import { cone, nested } from '../testing/examples.js';
+import { alone, box } from '../testing/shapes.js';
 import { InputError } from '../units/index.js';
 import {
   bedSand,
@@ -11,10 +12,13 @@ import {
   meshForSlab,
   meshForWall,
   mouldMaterials,
+  reckonMould,
   releases,
   releasesFor,
   waxFor,
   type MouldMaterial,
+  type MouldShape,
+  type PieceKind,
   type Tub,
 } from './index.js';
 
@@ -45,6 +49,23 @@ describe('small answers', () => {
     expect(checkGrain(5.9, 18)).toMatchObject({ passes: true, largest: { value: 6 } });
     expect(checkGrain(6.1, 18).advice).toContain('narrowest gap passes 6.0 mm');
     expect(checkGrain(5.9, 18, 6).advice).toContain('the mesh passes 4.5 mm');
+  });
+});
+
+describe('a mould’s own small answers', () => {
+  const of = (shape: MouldShape, piece: PieceKind) => reckonMould(shape, { stuff: 'rigid', piece });
+  it('mesh lies flat in a slab, and is bent round in a wall that can cover it', () => {
+    expect(of(alone(box(450, 300, 60)), 'slab').mesh!.length.value).toBe(426);
+    expect(of(nested([200, 200, 180], [140, 140], 20), 'pot').mesh!.length.value).toBeCloseTo(Math.PI * 170 + 50, 6);
+    expect(of(nested([200, 200, 180], [160, 160], 20), 'pot').mesh).toBeUndefined();
+  });
+  it('out of level, sand under a leaf, and the box that panels make', () => {
+    expect(of(alone(box(500, 300, 60)), 'slab').outOfLevel.value).toBeCloseTo(8.7, 1);
+    expect(of(alone({ kind: 'leaf', area: 90000, middle: 20, edge: 12, rise: 60 }), 'leaf').bedSand!.value).toBeCloseTo(
+      2700,
+      6,
+    );
+    expect(of(alone(box(400, 300, 25)), 'panel').box!.width.value).toBeCloseTo(450, 6);
   });
 });
 

@@ -32,12 +32,15 @@ export interface PanelBox {
   readonly thickness: number;
 }
 
+/** Outside of a box of panels, and its inside in mm. */
+export interface BoxFootprint {
+  readonly length: Figure;
+  readonly width: Figure;
+  readonly inside: { readonly length: number; readonly width: number };
+}
+
 /** The real footprint of a box of four panels joined at their edges: one way longer by twice the wall, mm. @throws InputError */
-export function boxFootprint({ length, width, thickness }: PanelBox): {
-  length: Figure;
-  width: Figure;
-  inside: { length: number; width: number };
-} {
+export function boxFootprint({ length, width, thickness }: PanelBox): BoxFootprint {
   const size = { above: 0, max: 3000, unit: 'mm' };
   requireNumber('length', length, 'The length of the long panels', size);
   requireNumber('width', width, 'The length of the short panels', size);

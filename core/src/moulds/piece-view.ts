@@ -33,7 +33,9 @@ const MOST_FACETS = 160;
 function make(shape: MouldShape): PieceView {
   const { outer, cores, inserts, rim, edges } = cavityOf(shape);
   const hair = rim * 1e-6;
-  const even = Array.from({ length: ROWS + 1 }, (_, i) => hair + ((rim - 2 * hair) * i) / ROWS);
+  // Straight sides are told by their two ends.
+  const count = outer.body.runOf && outer.body.breaks.length === 0 ? 1 : ROWS;
+  const even = Array.from({ length: count + 1 }, (_, i) => hair + ((rim - 2 * hair) * i) / count);
   const jumps = edges.slice(1, -1).flatMap((z) => [z - hair, z + hair]);
   const rows = [...even, ...(outer.body.breaks.length > 0 ? jumps : [])]
     .sort((a, b) => a - b)

@@ -1,9 +1,21 @@
-import { solidVolume } from '../solids/index.js';
+import { regionPerimeter, solidVolume } from '../solids/index.js';
 import { computed, figure, line, measured, type Figure } from '../units/index.js';
 import { ballast, liftsThatFit, wallPressure, type Ballast } from './ballast.js';
 import { cavityOf, regionAt } from './cavity.js';
 import { checkMould } from './check-mould.js';
-import { checkGrain, waxFor, type GrainCheck } from './extras.js';
+import {
+  bedSand,
+  boxFootprint,
+  checkGrain,
+  levelError,
+  MESH_COVER,
+  meshForSlab,
+  meshForWall,
+  waxFor,
+  type BoxFootprint,
+  type GrainCheck,
+  type MeshCut,
+} from './extras.js';
 import { faces, type Faces } from './faces.js';
 import { computedVolume, displacedVolume, fullVolume } from './fill.js';
 import type { MouldShape } from './mould.js';
@@ -58,6 +70,14 @@ export interface MouldFigures {
   readonly size: OuterSize;
   readonly faces: Faces;
   readonly undercut?: Undercut;
+  /** By how much it comes out thicker at one end for each degree out of level. */
+  readonly outOfLevel: Figure;
+  /** Mesh or wire to lay in, where the piece is large enough for its cover. */
+  readonly mesh?: MeshCut;
+  /** Damp sand under a leaf. */
+  readonly bedSand?: Figure;
+  /** Four of these panels joined at their edges: the box they make. */
+  readonly box?: BoxFootprint;
   readonly warnings: readonly string[];
 }
 
@@ -155,6 +175,35 @@ function gapFigure(shape: MouldShape): Figure {
   return figure(gap, 'mm', computed, [line('Narrowest way through', gap, 'mm', 'walls, base and between cores')]);
 }
 
+/** Mesh for the piece: flat in a solid one, bent round in the middle of a wall. */
+function meshFor(shape: MouldShape, thinnest: ThinPlace | undefined): MeshCut | undefined {
+  const { outer, rim } = cavityOf(shape);
+  const { length, width, height } = sizeOf(shape);
+  const room = 2 * MESH_COVER;
+  if (thinnest) {
+    if (thinnest.thickness < room || height <= room) return undefined;
+    // Half a wall in from the outside all round, the way is shorter by π times the wall.
+    const around = regionPerimeter(regionAt(outer, rim / 2)) - Math.PI * thinnest.thickness;
+    return meshForWall(around, height);
+  }
+  return rim >= room && length > room && width > room ? meshForSlab(length, width) : undefined;
+}
+
+/** One degree: what a spirit level shows at a glance. */
+const ONE_DEGREE = 1;
+
+function extrasOf(shape: MouldShape, piece: MouldOptions['piece'], thinnest: ThinPlace | undefined) {
+  const { length, width, height } = sizeOf(shape);
+  const mesh = meshFor(shape, thinnest);
+  const { solid } = cavityOf(shape).outer;
+  return {
+    outOfLevel: levelError(Math.max(length, width), ONE_DEGREE),
+    ...(mesh && { mesh }),
+    ...(solid.kind === 'leaf' && { bedSand: bedSand(solid) }),
+    ...(piece === 'panel' && { box: boxFootprint({ length, width: length, thickness: height }) }),
+  };
+}
+
 /**
  * Reckons a mould: volume, walls, ballast, faces and what to beware of.
  * `density` of the fresh mix in kg/L; a fluid sand-cement mix is about 2.15.
@@ -202,6 +251,7 @@ export function reckonMould(shape: MouldShape, options: MouldOptions): MouldFigu
     size: sizeOf(shape),
     faces: faces(shape),
     ...(overhang && { undercut: overhang }),
+    ...extrasOf(shape, options.piece, thinnest),
     warnings: mouldWarnings(shape, options, { pressure, computedVolume: byGeometry.value, thinnest }),
   };
 }

@@ -167,14 +167,12 @@ function checkPrism(door: Door, { outline, depth, draft }: Prism): void {
   const { check, at, whose } = door;
   const sloped = check.number(at('draft'), draft, `${whose}’s draft`, { min: -60, max: 60, unit: '°' });
   if (!checkOutline(door, outline) || !sloped || !(depth > 0)) return;
-  const drawnIn = depth * Math.tan((draft / 180) * Math.PI);
-  const bottom = moveOutline(outline, -drawnIn);
-  const closed = bottom.reduce((sum, loop) => sum + Math.abs(outlineArea(loop)), 0) < 1;
+  const bottom = moveOutline(outline, -depth * Math.tan((draft / 180) * Math.PI));
   check.expect(
-    !closed,
+    bottom !== undefined,
     at('draft'),
     draft,
-    `A draft of ${draft}° closes the outline before it is ${depth} mm deep.`,
+    `A draft of ${draft}° closes the outline, or parts it in two, before it is ${depth} mm deep.`,
     'Enter a smaller draft or depth.',
   );
 }

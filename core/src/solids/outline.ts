@@ -1,10 +1,4 @@
-import { EndType, inflatePathsD, JoinType } from 'clipper2-ts';
 import type { PlanPoint } from './solid.js';
-
-/** Digits after the point that outlines keep when they are moved, mm. */
-const PRECISION = 6;
-/** Corners are mitred up to this many times the distance moved; sharper ones are cut. */
-const MITRE = 20;
 
 /** Signed area of a closed outline, mm²: above 0 counter-clockwise. */
 export function outlineArea(points: readonly PlanPoint[]): number {
@@ -28,13 +22,84 @@ export function outlineLength(points: readonly PlanPoint[]): number {
 export const counterClockwise = (points: readonly PlanPoint[]): readonly PlanPoint[] =>
   outlineArea(points) < 0 ? [...points].reverse() : points;
 
-/** A closed outline moved outwards by `distance` mm (inwards below 0), corners mitred. May fall into several, or none. */
-export function moveOutline(points: readonly PlanPoint[], distance: number): PlanPoint[][] {
-  if (distance === 0) return [[...counterClockwise(points)]];
-  const path = counterClockwise(points).map(([x, y]) => ({ x, y }));
-  return inflatePathsD([path], distance, JoinType.Miter, EndType.Polygon, MITRE, PRECISION).map((moved) =>
-    moved.map(({ x, y }): PlanPoint => [x, y]),
-  );
+/** While an outline is moved from one distance to another, every corner runs straight from `start` to `end`. */
+export interface OutlineStage {
+  /** mm moved so far, at its start and at its end. */
+  readonly from: number;
+  readonly to: number;
+  readonly start: readonly PlanPoint[];
+  readonly end: readonly PlanPoint[];
+}
+
+/** Sides shorter than this have closed, mm. */
+const CLOSED = 1e-7;
+
+/** The outline without sides that have closed and without corners that go straight on or straight back. */
+function withoutClosed(points: readonly PlanPoint[]): PlanPoint[] {
+  let kept = [...points];
+  for (let before = -1; before !== kept.length && kept.length >= 3;) {
+    before = kept.length;
+    kept = kept.filter(([x, y], i) => {
+      const [nx, ny] = kept[(i + 1) % kept.length]!;
+      return Math.hypot(nx - x, ny - y) > CLOSED;
+    });
+    kept = kept.filter(([x, y], i) => {
+      const [px, py] = kept[(i + kept.length - 1) % kept.length]!;
+      const [nx, ny] = kept[(i + 1) % kept.length]!;
+      const turn = (x - px) * (ny - y) - (y - py) * (nx - x);
+      return Math.abs(turn) > 1e-9 * Math.hypot(x - px, y - py) * Math.hypot(nx - x, ny - y);
+    });
+  }
+  return kept.length < 3 ? [] : kept;
+}
+
+/** Where each corner goes for each mm that the sides move outwards, corners mitred. */
+function mitres(points: readonly PlanPoint[]): PlanPoint[] {
+  const normals = points.map(([x, y], i): PlanPoint => {
+    const [nx, ny] = points[(i + 1) % points.length]!;
+    const size = Math.hypot(nx - x, ny - y);
+    return [(ny - y) / size, (x - nx) / size];
+  });
+  return normals.map(([bx, by], i): PlanPoint => {
+    const [ax, ay] = normals[(i + normals.length - 1) % normals.length]!;
+    const share = 1 + ax * bx + ay * by;
+    return [(ax + bx) / share, (ay + by) / share];
+  });
+}
+
+/**
+ * Moves a closed outline square to its sides by `distance` mm, outwards above 0, corners mitred: stage by stage, a new one
+ * wherever a side has closed. Ends early where nothing is left.
+ */
+export function outlineStages(points: readonly PlanPoint[], distance: number): OutlineStage[] {
+  const sign = Math.sign(distance);
+  const stages: OutlineStage[] = [];
+  let loop = withoutClosed(counterClockwise(points));
+  let moved = 0;
+  while (moved < Math.abs(distance) && loop.length >= 3 && outlineArea(loop) > 0) {
+    const ways = mitres(loop);
+    const closing = loop.map(([x, y], i) => {
+      const k = (i + 1) % loop.length;
+      const [nx, ny] = loop[k]!;
+      const size = Math.hypot(nx - x, ny - y);
+      const grows = (sign * ((ways[k]![0] - ways[i]![0]) * (nx - x) + (ways[k]![1] - ways[i]![1]) * (ny - y))) / size;
+      return grows < 0 ? -size / grows : Infinity;
+    });
+    const step = Math.min(Math.abs(distance) - moved, ...closing);
+    const end = loop.map(([x, y], i): PlanPoint => [x + sign * step * ways[i]![0], y + sign * step * ways[i]![1]]);
+    stages.push({ from: moved, to: moved + step, start: loop, end });
+    moved += step;
+    loop = withoutClosed(end);
+  }
+  return stages;
+}
+
+/** A closed outline moved square to its sides, outwards above 0 (mm); undefined where nothing is left of it, or where it would fall apart. */
+export function moveOutline(points: readonly PlanPoint[], distance: number): readonly PlanPoint[] | undefined {
+  if (distance === 0) return counterClockwise(points);
+  const last = outlineStages(points, distance).at(-1);
+  const moved = last && last.to >= Math.abs(distance) - CLOSED ? withoutClosed(last.end) : [];
+  return moved.length >= 3 && outlineArea(moved) > 0 && !selfCrossing(moved) ? moved : undefined;
 }
 
 /** The first place where an outline crosses itself, mm; undefined where it does not. */

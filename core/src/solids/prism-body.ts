@@ -1,70 +1,31 @@
 import { line } from '../units/index.js';
 import { facetsBetween, slopeFactor, type Body } from './body.js';
-import { counterClockwise, moveOutline, outlineArea } from './outline.js';
-import { lineEdges, polygonRegion, regionArea, regionOf, regionPerimeter } from './region.js';
+import { counterClockwise, outlineArea, outlineStages } from './outline.js';
+import { polygonRegion, regionArea, regionPerimeter } from './region.js';
 import type { PlanPoint, Prism } from './solid.js';
-
-type Loops = readonly (readonly PlanPoint[])[];
-
-/** Heights at which a drafted outline is looked at to find where its shape changes. */
-const LOOKS = 12;
-/** How near such a change is found, mm. */
-const NEAR = 1e-4;
 
 /** Between two heights every corner runs straight from its place at the lower to its place at the upper. */
 interface Stretch {
   readonly from: number;
   readonly to: number;
-  readonly low: Loops;
-  readonly high: Loops;
+  readonly low: readonly PlanPoint[];
+  readonly high: readonly PlanPoint[];
 }
 
-const signature = (loops: Loops) => loops.map((loop) => loop.length).join();
-
-/** Turns a loop's list of corners so that they pair with those of `like`. */
-function paired(loop: readonly PlanPoint[], like: readonly PlanPoint[]): readonly PlanPoint[] {
-  const [x, y] = like[0]!;
-  const far = loop.map(([px, py]) => Math.hypot(px - x, py - y));
-  const start = far.indexOf(Math.min(...far));
-  return [...loop.slice(start), ...loop.slice(0, start)];
+/** The depth of a drafted outline in stretches, bottom up: its open face is drawn in on its way down. */
+function stretchesOf(open: readonly PlanPoint[], depth: number, run: number): Stretch[] {
+  return outlineStages(open, -depth * run)
+    .map(({ from, to, start, end }) => ({
+      from: depth - to / Math.abs(run),
+      to: depth - from / Math.abs(run),
+      low: end,
+      high: start,
+    }))
+    .reverse();
 }
 
-/** Cuts the depth at the heights where corners merge or the outline falls apart. */
-function stretchesOf(loopsAt: (z: number) => Loops, depth: number): Stretch[] {
-  const heights = Array.from({ length: LOOKS + 1 }, (_, i) => (depth * i) / LOOKS);
-  const stretches: Stretch[] = [];
-  let from = 0;
-  let low = loopsAt(0);
-  const close = (to: number, high: Loops) => {
-    const matched = high.map((loop, i) => (low[i] ? paired(loop, low[i]) : loop));
-    if (to > from) stretches.push({ from, to, low, high: matched });
-  };
-  for (let i = 1; i < heights.length; i++) {
-    let [below, above] = [heights[i - 1]!, heights[i]!];
-    let last = loopsAt(below);
-    const next = loopsAt(above);
-    if (signature(last) === signature(next)) continue;
-    while (above - below > NEAR) {
-      const middle = (below + above) / 2;
-      const there = loopsAt(middle);
-      if (signature(there) === signature(last)) [below, last] = [middle, there];
-      else above = middle;
-    }
-    close(below, last);
-    from = above;
-    low = loopsAt(above);
-  }
-  close(depth, loopsAt(depth));
-  return stretches;
-}
-
-const blend = (low: Loops, high: Loops, share: number) =>
-  low.map((loop, i) =>
-    loop.map(([x, y], k): PlanPoint => {
-      const [hx, hy] = high[i]?.[k] ?? [x, y];
-      return [x + (hx - x) * share, y + (hy - y) * share];
-    }),
-  );
+const blend = (low: readonly PlanPoint[], high: readonly PlanPoint[], share: number) =>
+  low.map(([x, y], k): PlanPoint => [x + (high[k]![0] - x) * share, y + (high[k]![1] - y) * share]);
 
 /** A level outline that goes straight down, or is drawn in by its draft. */
 export function prismBody({ outline, depth, draft }: Prism): Body {
@@ -82,14 +43,11 @@ export function prismBody({ outline, depth, draft }: Prism): Body {
       facets: facetsBetween(open, open, depth),
     };
   }
-  const stretches = stretchesOf(
-    (z) => moveOutline(open, -Math.max(1e-6, (depth - z) * Math.abs(run)) * Math.sign(run)),
-    depth,
-  );
+  const stretches = stretchesOf(open, depth, run);
   const regionAt = (z: number) => {
     const at = stretches.findLast(({ from }) => from <= z) ?? stretches[0]!;
     const share = Math.min(1, Math.max(0, (z - at.from) / (at.to - at.from)));
-    return regionOf(blend(at.low, at.high, share).flatMap(lineEdges));
+    return polygonRegion(blend(at.low, at.high, share));
   };
   const only = stretches.length === 1 ? stretches[0] : undefined;
   const factor = slopeFactor(run);
@@ -114,6 +72,6 @@ export function prismBody({ outline, depth, draft }: Prism): Body {
         line('Drawn in at the bottom', depth * run, 'mm'),
       ],
     },
-    ...(only?.low.length === 1 && { facets: facetsBetween(only.low[0]!, only.high[0]!, depth) }),
+    ...(only && { facets: facetsBetween(only.low, only.high, depth) }),
   };
 }

@@ -7,6 +7,7 @@ import {
   leftOver,
   moveOutline,
   moveRegion,
+  outlineStages,
   outlineArea,
   polygonRegion,
   rectangleRegion,
@@ -119,9 +120,33 @@ describe('what is left of a region', () => {
 
 describe('an outline', () => {
   it('is moved square to itself, its corners mitred', () => {
-    expect(moveOutline(square, -10).map((loop) => outlineArea(loop))).toEqual([expect.closeTo(6400, 3)]);
-    expect(moveOutline(square, 10).map((loop) => outlineArea(loop))).toEqual([expect.closeTo(14400, 3)]);
-    expect(moveOutline(square, -51)).toEqual([]);
+    expect(outlineArea(moveOutline(square, -10)!)).toBeCloseTo(6400, 9);
+    expect(outlineArea(moveOutline(square, 10)!)).toBeCloseTo(14400, 9);
+    expect(moveOutline(square, -51)).toBeUndefined();
+  });
+  it('loses the sides that close on the way, and is not moved where it would fall apart', () => {
+    const cut: PlanPoint[] = [
+      [4, 0],
+      [96, 0],
+      [100, 4],
+      [100, 100],
+      [0, 100],
+      [0, 4],
+    ];
+    const stages = outlineStages(cut, -20);
+    expect(stages.length).toBeGreaterThan(1);
+    expect(stages[0]!.start).toHaveLength(6);
+    expect(outlineArea(moveOutline(cut, -20)!)).toBeCloseTo(3600, 6);
+    const waist: PlanPoint[] = [
+      [0, 0],
+      [100, 0],
+      [52, 50],
+      [100, 100],
+      [0, 100],
+      [48, 50],
+    ];
+    expect(moveOutline(waist, -5)).toBeUndefined();
+    expect(moveOutline(waist, -0.5)).toBeDefined();
   });
   it('that crosses itself tells where', () => {
     expect(selfCrossing(square)).toBeUndefined();

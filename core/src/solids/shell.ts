@@ -1,7 +1,7 @@
 import { Checker } from '../units/index.js';
 import { bodyOf } from './body-of.js';
 import { slopeFactor } from './body.js';
-import { moveOutline, outlineArea } from './outline.js';
+import { moveOutline } from './outline.js';
 import type { PlanPoint, ProfileRadius, Revolution, Solid } from './solid.js';
 import { sphereRadius } from './turned-bodies.js';
 import { turnedProfile } from './turned-profile.js';
@@ -114,8 +114,7 @@ export function moveFaces(solid: Solid, by: number): Solid | undefined {
       return profileOf(moveMeridian(meridianOf(solid), by));
     case 'prism': {
       const run = Math.tan((solid.draft / 180) * Math.PI);
-      const moved = moveOutline(solid.outline, by * slopeFactor(run));
-      const outline = moved.sort((a, b) => outlineArea(b) - outlineArea(a))[0];
+      const outline = moveOutline(solid.outline, by * slopeFactor(run));
       return outline && { ...solid, outline, depth: solid.depth + by };
     }
     case 'ring':

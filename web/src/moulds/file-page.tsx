@@ -1,5 +1,6 @@
 import { useRef, useState, type DragEvent } from 'react';
 import type { OutlineReading } from '@dewpot/core';
+import { transfer } from 'comlink';
 import { FileUp } from 'lucide-react';
 import { Link } from 'react-router';
 import { PageHead } from '../ui/page-head';
@@ -35,7 +36,9 @@ export function FilePage() {
       return;
     }
     const bytes = new Uint8Array(await file.arrayBuffer());
-    const first = await work.run<FirstReading>((files, progress) => files.read(bytes, file.name, progress));
+    const first = await work.run<FirstReading>((files, progress) =>
+      files.read(transfer(bytes, [bytes.buffer]), file.name, progress),
+    );
     if (first) setAsked({ kind: 'mesh', name, first });
   };
   const drop = (event: DragEvent) => {

@@ -17,12 +17,15 @@ export function HeadSlab({
   draft,
   unnamed,
   onChange,
+  onReplace,
 }: {
   draft: MouldDraft;
   unnamed: boolean;
   onChange: (part: Partial<MouldDraft>) => void;
+  onReplace: (draft: MouldDraft) => void;
 }) {
   const { system } = useUnits();
+  const { meshOpening: _, ...unmeshed } = draft;
   return (
     <section className="card-slab">
       <h1 className="sr-only">{draft.name || 'A new mould'}</h1>
@@ -76,17 +79,28 @@ export function HeadSlab({
           onChange={(event) => onChange({ remake: event.target.value })}
         />
       )}
-      {draft.shape.cores.length > 0 && !draft.shape.pressed && (
+      <div className="mt-3 flex flex-wrap gap-3">
+        {draft.shape.cores.length > 0 && !draft.shape.pressed && (
+          <QuantityField
+            className="w-44"
+            label="The empty core weighs"
+            name="coreMass"
+            dimension="mass"
+            system={system}
+            value={draft.coreMass}
+            onChange={(coreMass = 0) => onChange({ coreMass })}
+          />
+        )}
         <QuantityField
-          className="mt-3 w-44"
-          label="The empty core weighs"
-          name="coreMass"
-          dimension="mass"
+          className="w-44"
+          label="Opening of mesh laid in"
+          name="meshOpening"
+          dimension="length"
           system={system}
-          value={draft.coreMass}
-          onChange={(coreMass = 0) => onChange({ coreMass })}
+          value={draft.meshOpening}
+          onChange={(meshOpening) => onReplace(meshOpening ? { ...draft, meshOpening } : unmeshed)}
         />
-      )}
+      </div>
     </section>
   );
 }

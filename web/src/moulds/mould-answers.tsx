@@ -3,22 +3,25 @@ import type { MixView } from '@dewpot/contract';
 import { BigFigure, Reckoning } from '../ui/reckoning';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
+import { FurtherAnswers } from './further-answers';
 
 const NO_MIX = '';
 
 export interface MouldAnswersProps {
   readonly figures: MouldFigures;
   readonly cored: boolean;
+  /** Mass that 5 mm more of a pressed shell would cost, g. */
+  readonly fiveMore: number | undefined;
   readonly mixes: readonly MixView[];
   readonly mixId: string | undefined;
   readonly onMix: (id: string | undefined) => void;
 }
 
 /** What follows from a mould's measurements, the answer first. */
-export function MouldAnswers({ figures, cored, mixes, mixId, onMix }: MouldAnswersProps) {
+export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix }: MouldAnswersProps) {
   const units = useUnits();
-  const { volume, computed, wall, thinnest, base, planting, jar, ballast, lifts, mass, dryMass, size, warnings } =
-    figures;
+  const { volume, computed, wall, thinnest, base, planting, jar, ballast, lifts } = figures;
+  const { mass, dryMass, size, bedSand, box, warnings } = figures;
   return (
     <section className="card-slab" aria-label="What follows">
       <div className="grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-3">
@@ -67,6 +70,14 @@ export function MouldAnswers({ figures, cored, mixes, mixId, onMix }: MouldAnswe
           {!ballast.fits && <Reckoning figure={ballast.sand} />}
         </p>
       )}
+      {fiveMore !== undefined && <p className="mt-3">Each 5 mm more of the shell costs {units.say(fiveMore, 'g')}.</p>}
+      {bedSand && <p className="mt-3">The mound under it takes {units.sayFigure(bedSand)} of damp sand.</p>}
+      {box && (
+        <p className="mt-3">
+          Four of these joined at their edges make a box of {units.sayFigure(box.length)} by{' '}
+          {units.sayFigure(box.width)}: one way longer by twice the wall.
+        </p>
+      )}
       {warnings.length > 0 && (
         <ul className="border-warning mt-3 space-y-1 border-l-4 pl-3">
           {warnings.map((warning) => (
@@ -84,43 +95,8 @@ export function MouldAnswers({ figures, cored, mixes, mixId, onMix }: MouldAnswe
           ]}
           onChange={(id) => onMix(id === NO_MIX ? undefined : id)}
         />
-        <FaceAreas figures={figures} />
+        <FurtherAnswers figures={figures} />
       </div>
     </section>
-  );
-}
-
-/** Areas by side, for release and for sealer. */
-function FaceAreas({ figures: { faces, gap, pressure } }: { figures: MouldFigures }) {
-  const units = useUnits();
-  const rows: [string, number][] = [
-    ['Outside', faces.outer],
-    ['Inside', faces.inner],
-    ['Underside', faces.base],
-    ['Open while it sets', faces.open],
-    ['Holes', faces.holes],
-  ];
-  return (
-    <details>
-      <summary className="quiet min-h-11 cursor-pointer content-center">Faces, gap and pressure</summary>
-      <dl className="mt-1 space-y-1 text-sm">
-        {rows
-          .filter(([, area]) => area > 1)
-          .map(([name, area]) => (
-            <div key={name} className="flex justify-between gap-3">
-              <dt>{name}</dt>
-              <dd>{units.say(area, 'mm²')}</dd>
-            </div>
-          ))}
-        <div className="flex justify-between gap-3">
-          <dt>Narrowest gap for a grain</dt>
-          <dd>{units.sayFigure(gap)}</dd>
-        </div>
-        <div className="flex justify-between gap-3">
-          <dt>Pressure at the bottom</dt>
-          <dd>{units.sayFigure(pressure)}</dd>
-        </div>
-      </dl>
-    </details>
   );
 }

@@ -49,7 +49,7 @@ export function MouldEditor({ known, first, hint }: { known?: MouldView; first: 
   const save = useSaveMould();
   const remove = useRemoveMould();
   const { mixes, mix } = useMixOfMould(mixId);
-  const { figures, drawn, errors } = useReckoned(draft, mix);
+  const { figures, fiveMore, drawn, errors } = useReckoned(draft, mix);
   const record = useRecord(known?.id);
   const set = (part: Partial<MouldDraft>) => setDraft((now) => ({ ...now, ...part }));
   const setShape = (shape: MouldDraft['shape']) => set({ shape });
@@ -85,11 +85,12 @@ export function MouldEditor({ known, first, hint }: { known?: MouldView; first: 
         />
       </div>
       <div className="space-y-4">
-        <HeadSlab draft={draft} unnamed={unnamed} onChange={set} />
+        <HeadSlab draft={draft} unnamed={unnamed} onChange={set} onReplace={setDraft} />
         {figures && (
           <MouldAnswers
             figures={figures}
             cored={draft.shape.cores.length > 0}
+            fiveMore={fiveMore}
             mixes={mixes}
             mixId={mixId}
             onMix={setMixId}

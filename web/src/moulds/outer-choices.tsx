@@ -1,4 +1,7 @@
+import { useState } from 'react';
 import {
+  insideOf,
+  mouldIssues,
   openingsOf,
   type FaceName,
   type MouldShape,
@@ -29,6 +32,7 @@ export function OuterChoices({ shape, errors, onChange }: ChoicesProps) {
       {outer.kind === 'polyhedron' && <Faces solid={outer} error={errors.get('outer.open')} onChange={set} />}
       {outer.kind === 'revolution' && <Profile solid={outer} errors={errors} onChange={set} />}
       {shape.pressed && <Pressed shape={shape} errors={errors} onChange={onChange} />}
+      {!shape.pressed && hasWall.includes(outer.kind) && <MeasuredOutside outer={outer} onChange={set} />}
     </div>
   );
 }
@@ -130,6 +134,42 @@ function Profile({
         <Plus size={16} aria-hidden="true" /> A point above
       </button>
     </div>
+  );
+}
+
+/** Vessels whose outside tells their inside once their wall is known. */
+const hasWall: readonly Solid['kind'][] = ['round-frustum', 'rect-frustum', 'polygon-frustum', 'cap'];
+
+/** What was measured outside is made the inside: every face but the open one moves in by the wall. */
+function MeasuredOutside({ outer, onChange }: { outer: Solid; onChange: (solid: Solid) => void }) {
+  const { system } = useUnits();
+  const [wall, setWall] = useState<number | undefined>(2);
+  const [wrong, setWrong] = useState<string>();
+  const convert = () => {
+    const inside = wall === undefined ? undefined : insideOf(outer, wall);
+    const fits = inside !== undefined && mouldIssues({ outer: inside, cores: [], inserts: [] }).length === 0;
+    setWrong(fits ? undefined : 'A wall that thick leaves nothing inside: measure it at the rim.');
+    if (fits) onChange(inside);
+  };
+  return (
+    <details>
+      <summary className="quiet min-h-11 cursor-pointer content-center text-sm">I measured it outside</summary>
+      <div className="flex flex-wrap items-end gap-3 pb-2">
+        <QuantityField
+          className="w-40"
+          label="Thickness of its wall"
+          name="wall"
+          dimension="length"
+          system={system}
+          value={wall}
+          error={wrong}
+          onChange={setWall}
+        />
+        <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={convert}>
+          Take the wall off all round
+        </button>
+      </div>
+    </details>
   );
 }
 

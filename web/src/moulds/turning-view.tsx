@@ -19,7 +19,9 @@ import {
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 
+/** Bends sharper than this are drawn as edges, degrees. */
 const CREASE = 24;
+const MOST_EDGED = 4000;
 
 /** Colours of the theme at hand. */
 function themeColours(element: HTMLElement) {
@@ -46,9 +48,11 @@ function build(positions: Float32Array, colours: ReturnType<typeof themeColours>
     geometry,
     new MeshLambertMaterial({ color: colours.body, side: DoubleSide, flatShading: true }),
   );
-  const lines = new LineSegments(new EdgesGeometry(geometry, CREASE), new LineBasicMaterial({ color: colours.line }));
   const group = new Group();
-  group.add(body, lines);
+  group.add(body);
+  // Finding the edges of a large mesh would hold the page up.
+  if (positions.length / 9 <= MOST_EDGED)
+    group.add(new LineSegments(new EdgesGeometry(geometry, CREASE), new LineBasicMaterial({ color: colours.line })));
   return group;
 }
 

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { InputError, reckonMould, type FieldIssue, type MouldFigures } from '@dewpot/core';
+import { InputError, reckonMould, reckonShells, type FieldIssue, type MouldFigures } from '@dewpot/core';
 import type { MouldDraft } from './draft';
 import type { Drawn } from './mould-drawing';
 import { errorsByField } from './size-field';
@@ -7,6 +7,8 @@ import type { MixOfMould } from './use-mix';
 
 interface Reckoned {
   readonly figures?: MouldFigures;
+  /** Mass that 5 mm more of a pressed shell would cost, g. */
+  readonly fiveMore?: number | undefined;
   readonly drawn?: Drawn;
   readonly issues: readonly FieldIssue[];
 }
@@ -29,7 +31,9 @@ function reckon(
   };
   try {
     const figures = reckonMould(shape, options);
-    return { figures, drawn: { shape, thinnest: figures.thinnest }, issues: [] };
+    const { pressed } = shape;
+    const [shell] = pressed ? reckonShells(shape.outer, pressed.side, [pressed.thickness], mix?.density) : [];
+    return { figures, fiveMore: shell?.fiveMore, drawn: { shape, thinnest: figures.thinnest }, issues: [] };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     return { issues: error.issues };
@@ -41,5 +45,6 @@ export function useReckoned(draft: MouldDraft, mix: MixOfMould | undefined) {
   const reckoned = useMemo(() => reckon(draft, mix), [draft, mix]);
   const [drawn, setDrawn] = useState(reckoned.drawn);
   if (reckoned.drawn && reckoned.drawn !== drawn) setDrawn(reckoned.drawn);
-  return { figures: reckoned.figures, drawn, errors: useMemo(() => errorsByField(reckoned.issues), [reckoned]) };
+  const { figures, fiveMore } = reckoned;
+  return { figures, fiveMore, drawn, errors: useMemo(() => errorsByField(reckoned.issues), [reckoned]) };
 }

@@ -33,7 +33,7 @@ export interface FirstReading {
 }
 
 /** Triangles of the picture that is shown while one is asked what the body is. */
-const SHOWN = 30_000;
+const SHOWN = 12_000;
 
 let held: { triangles: Triangles; measure: MeshMeasure } | undefined;
 
