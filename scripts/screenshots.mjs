@@ -20,6 +20,7 @@ async function views(list) {
   const moulds = await list('moulds');
   const mixes = await list('mixes');
   const casts = await list('casts');
+  const trough = moulds.find(({ name }) => name.startsWith('Long alpine'));
   const nested = moulds.find(({ name }) => name.startsWith('Nested'));
   const grey = mixes.find(({ name }) => name.startsWith('Garden'));
   const drying = casts
@@ -32,7 +33,10 @@ async function views(list) {
     { name: 'shelf-phone', path: '/', size: BENCH },
     { name: 'moulds', path: '/moulds' },
     { name: 'measure', path: '/moulds/measure' },
+    { name: 'mould-start', path: '/moulds/new' },
     { name: 'mould', path: `/moulds/${nested.id}` },
+    { name: 'mould-trough', path: `/moulds/${trough.id}`, theme: 'lamplight' },
+    { name: 'pairs', path: '/moulds/pairs' },
     { name: 'mix', path: `/mixes/${grey.id}` },
     { name: 'sheet', path: plan },
     { name: 'sheet-phone', path: plan, size: BENCH },

@@ -248,6 +248,7 @@ describe('an undercut', () => {
     expect(held.height).toBeCloseTo(50, 0);
     expect(undercut(alone({ kind: 'polyhedron', which: 'dodecahedron', edge: 70, open: 'pentagon' }))).toBeDefined();
     expect(undercut(alone(box(200, 100, 50)))).toBeUndefined();
+    expect(undercut(alone({ kind: 'leaf', area: 90000, middle: 20, edge: 12 }))).toBeUndefined();
   });
 });
 

@@ -1,7 +1,8 @@
 import { integrate } from '../solids/index.js';
 import { requireNumber } from '../units/index.js';
-import { cavityOf, displacedAt, rimOf, sectionOf, type Cavity } from './cavity.js';
+import { cavityOf, rimOf, type Cavity } from './cavity.js';
 import type { MouldShape } from './mould.js';
+import { displacedAt, sectionOf } from './section-area.js';
 
 const MM3_TO_ML = 1e-3;
 /** Knots of the fill curve that are kept, so that no height is summed from the bottom again. */

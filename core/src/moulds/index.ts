@@ -10,6 +10,7 @@ export * from './pairs.js';
 export * from './piece-view.js';
 export * from './reckon.js';
 export * from './release.js';
+export * from './section-area.js';
 export * from './section-cut.js';
 export * from './shells.js';
 export * from './surface.js';

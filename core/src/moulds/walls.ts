@@ -181,6 +181,8 @@ export interface Undercut {
 /** Where the outer narrows towards its opening; undefined where the cast slides out. */
 export function undercut(shape: MouldShape): Undercut | undefined {
   const { outer, rim, edges } = cavityOf(shape);
+  // A leaf lies under its cast, not around it.
+  if (outer.solid.kind === 'leaf') return undefined;
   const hair = rim * 1e-6;
   const even = Array.from({ length: 25 }, (_, i) => (rim * i) / 24);
   const heights = [...even, ...edges.slice(1, -1).flatMap((z) => [z - hair, z + hair])].sort((a, b) => a - b);

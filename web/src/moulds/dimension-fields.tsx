@@ -22,7 +22,7 @@ interface Entry {
 
 /** Every measurement that belongs to the outer mould, its first core and its plug. */
 function entriesOf(shape: MouldShape, onDrawing: ReadonlySet<string>): Entry[] {
-  const owner = shape.pressed ? 'Form’s' : 'Inside';
+  const owner = shape.pressed ? 'Form’s' : shape.outer.kind === 'leaf' ? '' : 'Inside';
   const outer = askedOf(shape.outer).map((asked) => ({ path: `outer.${asked.field}`, owner, asked }));
   const [core] = shape.cores;
   const inner = core

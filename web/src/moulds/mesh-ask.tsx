@@ -30,6 +30,7 @@ export function MeshAsk({ name, first, work }: { name: string; first: FirstReadi
   const [role, setRole] = useState<MeshRole>();
   const [up, setUp] = useState<Up>('z');
   const [unit, setUnit] = useState<MeshUnit>(first.unit);
+  const [looking, setLooking] = useState(false);
   const [reading, setReading] = useState<MeshReading>();
   const { measure } = first;
   const scale = meshUnits[unit];
@@ -47,9 +48,15 @@ export function MeshAsk({ name, first, work }: { name: string; first: FirstReadi
   return (
     <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
       <section className="card-slab" aria-label="The body">
-        <Suspense fallback={<p className="quiet h-80">The turning view is coming…</p>}>
-          <TurningSolid positions={first.picture} label={name} />
-        </Suspense>
+        {looking ? (
+          <Suspense fallback={<p className="quiet h-80">The turning view is coming…</p>}>
+            <TurningSolid positions={first.picture} label={name} />
+          </Suspense>
+        ) : (
+          <button type="button" className="btn btn-ghost bg-base-300/60 h-14 w-full" onClick={() => setLooking(true)}>
+            Look at it from all sides
+          </button>
+        )}
         <p className="quiet text-sm">
           {measure.triangles.toLocaleString()} triangles, {measure.closed ? 'shut all round' : 'not shut'}
         </p>

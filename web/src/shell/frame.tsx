@@ -1,13 +1,15 @@
-import { Suspense } from 'react';
+import { lazy, Suspense } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { Outlet } from 'react-router';
 import { ProblemFailure } from '../api/client';
 import { sessionQuery } from '../api/session';
-import { DoorPage } from '../door';
 import { PieceLight } from '../ui/piece-light';
 import { Busy, Failure } from '../ui/states';
 import { Keys } from './keys';
 import { Lintel } from './lintel';
+
+/** Whoever is signed in never sees it. */
+const DoorPage = lazy(async () => ({ default: (await import('../door')).DoorPage }));
 
 /** The room around every station; whoever is not signed in stands before the door. */
 export function Frame() {
@@ -19,10 +21,10 @@ export function Frame() {
   const shut = session.error instanceof ProblemFailure && session.error.problem.status === 401;
   if (shut || !session.data) {
     return shut ? (
-      <>
+      <Suspense fallback={<Busy what="the door" />}>
         <PieceLight />
         <DoorPage />
-      </>
+      </Suspense>
     ) : (
       <Failure error={session.error} />
     );
