@@ -3,7 +3,7 @@ import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { examples } from '../src/reckon/mould-examples.js';
-import { newWorkshop, potInput, startServer, type Agent, type Harness } from './harness.js';
+import { newWorkshop, potInput, pouredPots, startServer, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;
 let agent: Agent;
@@ -289,5 +289,45 @@ describe('pictures of a mould', () => {
     const cut = (await photo(800, 800)).subarray(0, 900);
     await send(cut).expect(422);
     await agent.post(`/api/moulds/${id}/pictures`).field('caption', 'none').expect(422);
+  });
+});
+
+describe('copies in use', () => {
+  interface Copy {
+    readonly mark: string;
+    readonly cycles: number;
+    readonly lastColour?: string;
+    readonly retired: boolean;
+  }
+  const mouldOf = async (workshop: Agent, id: string) =>
+    (
+      (await workshop.get('/api/moulds')).body as { id: string; version: number; cycles: number; copies: Copy[] }[]
+    ).find((one) => one.id === id)!;
+
+  it('count their pours and remember their colour; an edit made meanwhile is not stale for that', async () => {
+    const workshop = await newWorkshop(harness);
+    const keys = await pouredPots(workshop, Date.now() - 3_600_000);
+    const mould = await mouldOf(workshop, keys.mould);
+    expect(mould.cycles).toBe(3);
+    expect(mould.copies.reduce((sum, { cycles }) => sum + cycles, 0)).toBe(3);
+    expect(mould.copies.every(({ lastColour }) => lastColour === '#b4aea2')).toBe(true);
+    expect(mould.version).toBe(1);
+    await workshop
+      .put(`/api/moulds/${keys.mould}`)
+      .send({ ...potInput(1), name: 'Edited' })
+      .expect(200);
+  });
+
+  it('go with their mould: its pictures and copies are gone too', async () => {
+    const workshop = await newWorkshop(harness);
+    const id = uuid();
+    await workshop.put(`/api/moulds/${id}`).send(potInput()).expect(200);
+    const picture = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#888' } })
+      .png()
+      .toBuffer();
+    const { body } = await workshop.post(`/api/moulds/${id}/pictures`).attach('picture', picture, 'a.png').expect(201);
+    await workshop.delete(`/api/moulds/${id}`).expect(204);
+    await workshop.get(`/api/pictures/${body.id}`).expect(404);
+    expect((await workshop.get('/api/moulds')).body).toEqual([]);
   });
 });

@@ -69,6 +69,21 @@ describe('a mould’s own small answers', () => {
   });
 });
 
+describe('a small question out of range is refused by field', () => {
+  it.each<[string, () => unknown, string]>([
+    ['a slope of a wall', () => levelError(500, 45), 'slope'],
+    ['no length', () => levelError(0, 1), 'length'],
+    ['a grain below nothing', () => checkGrain(-1, 18), 'grain'],
+    ['no gap', () => checkGrain(4, 0), 'gap'],
+    ['mesh of no opening', () => checkGrain(4, 18, 0), 'meshOpening'],
+    ['panels of no thickness', () => boxFootprint({ length: 400, width: 300, thickness: 0 }), 'thickness'],
+    ['a wall too low for its cover', () => meshForWall(600, 20), 'height'],
+  ])('%s', (_, ask, field) => {
+    expect(ask).toThrow(InputError);
+    expect(ask).toThrow(new RegExp(`^${field}:`));
+  });
+});
+
 describe('what lets a cast go', () => {
   it('has a usual choice for every material, and silicone wants none', () => {
     for (const material of Object.keys(mouldMaterials) as MouldMaterial[])
