@@ -53,7 +53,7 @@ const files = {
   },
   analyse: (_up: string, _unit: string, role: 'piece' | 'block') => {
     try {
-      return { ok: analyseMesh(block, role) };
+      return { ok: { ...analyseMesh(block, role), picture: block } };
     } catch (error) {
       return { issues: (error as InputError).issues };
     }

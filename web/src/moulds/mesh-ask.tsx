@@ -1,10 +1,10 @@
 import { lazy, Suspense, useState } from 'react';
-import { meshUnits, type MeshReading, type MeshRole, type MeshUnit, type Up } from '@dewpot/core';
+import { meshUnits, type MeshRole, type MeshUnit, type Up } from '@dewpot/core';
 import { useNavigate } from 'react-router';
 import { Choice } from '../ui/choice';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
-import type { FirstReading } from '../workers/files.worker';
+import type { FirstReading, FullReading } from '../workers/files.worker';
 import type { Start } from './starts';
 import type { Work } from './use-worker';
 
@@ -31,7 +31,7 @@ export function MeshAsk({ name, first, work }: { name: string; first: FirstReadi
   const [up, setUp] = useState<Up>('z');
   const [unit, setUnit] = useState<MeshUnit>(first.unit);
   const [looking, setLooking] = useState(false);
-  const [reading, setReading] = useState<MeshReading>();
+  const [reading, setReading] = useState<FullReading>();
   const { measure } = first;
   const scale = meshUnits[unit];
   const sizes = measure.high.map((n, k) => (n - measure.low[k]!) * scale);
@@ -43,14 +43,18 @@ export function MeshAsk({ name, first, work }: { name: string; first: FirstReadi
     };
   const analyse = async () => {
     if (!role) return;
-    setReading(await work.run<MeshReading>((files, progress) => files.analyse(up, unit, role, progress)));
+    setReading(await work.run<FullReading>((files, progress) => files.analyse(up, unit, role, progress)));
   };
   return (
     <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
       <section className="card-slab" aria-label="The body">
         {looking ? (
           <Suspense fallback={<p className="quiet h-80">The turning view is coming…</p>}>
-            <TurningSolid positions={first.picture} label={name} />
+            <TurningSolid
+              positions={reading?.picture ?? first.picture}
+              label={reading ? `${name}, thinnest places marked` : name}
+              {...(reading && { places: reading.thinnest })}
+            />
           </Suspense>
         ) : (
           <button type="button" className="btn btn-ghost bg-base-300/60 h-14 w-full" onClick={() => setLooking(true)}>
@@ -102,7 +106,7 @@ function Found({
   reading: { measure, solid, turned, undercut, thinnest },
 }: {
   name: string;
-  reading: MeshReading;
+  reading: FullReading;
 }) {
   const units = useUnits();
   const navigate = useNavigate();

@@ -2,13 +2,13 @@ import { fullVolume, mouldIssues, pieceGuides, pieceView } from '@dewpot/core';
 import { MouldInput, shapeOf, type MouldView } from '@dewpot/contract';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
-import { unparse } from 'papaparse';
+import { parse, unparse } from 'papaparse';
 import { v7 as uuid } from 'uuid';
 import { draftOf, inputOf } from './draft';
 
 const FORMAT = 'dewpot-moulds';
 
-/** The moulds as a table for a spreadsheet: volumes in mL, sizes in mm. */
+/** The moulds as a table for a spreadsheet: volumes in mL, sizes in mm; the last columns let it be read again. */
 export function mouldsCsv(moulds: readonly MouldView[]): string {
   return unparse(
     moulds.map((mould) => {
@@ -24,6 +24,9 @@ export function mouldsCsv(moulds: readonly MouldView[]): string {
         height_mm: height.toFixed(1),
         copies: mould.copies.length,
         cycles: mould.cycles,
+        piece: mould.piece,
+        marks: mould.copies.map(({ mark }) => mark).join(' '),
+        shape: JSON.stringify(mould.shape),
       };
     }),
   );
@@ -64,8 +67,45 @@ function readOne(given: PlainMould, number: number): { input?: MouldInput; wrong
   return { input };
 }
 
+function readAll(given: readonly unknown[]): ReadMoulds {
+  const read = given.map((one, i) => readOne((one ?? {}) as PlainMould, i + 1));
+  return {
+    moulds: read.flatMap(({ input }) => (input ? [{ id: uuid(), input }] : [])),
+    wrong: read.flatMap(({ wrong }) => (wrong ? [wrong] : [])),
+  };
+}
+
+function shapeIn(text: string | undefined): unknown {
+  try {
+    return JSON.parse(text ?? '');
+  } catch {
+    return undefined;
+  }
+}
+
+/** Reads moulds from a table of ours; what is wrong is told, and the rest is read. */
+function readMouldsCsv(text: string): ReadMoulds {
+  const { data, meta } = parse<Record<string, string>>(text, { header: true, skipEmptyLines: true });
+  if (!meta.fields?.includes('shape'))
+    return { moulds: [], wrong: ['This table holds no moulds: it lacks the column “shape”.'] };
+  return readAll(
+    data.map(({ name, wall, piece, shape, marks = '' }) => ({
+      name,
+      stuff: wall,
+      piece,
+      shape: shapeIn(shape),
+      copies: marks.split(' ').filter(Boolean),
+    })),
+  );
+}
+
+/** Reads moulds from a file of ours, JSON or CSV by what it holds. */
+export function readMoulds(text: string): ReadMoulds {
+  return /^\s*[[{]/.test(text) ? readMouldsJson(text) : readMouldsCsv(text);
+}
+
 /** Reads moulds from a JSON file of ours; what is wrong is told, and the rest is read. */
-export function readMouldsJson(text: string): ReadMoulds {
+function readMouldsJson(text: string): ReadMoulds {
   let parsed: unknown;
   try {
     parsed = JSON.parse(text);
@@ -75,9 +115,5 @@ export function readMouldsJson(text: string): ReadMoulds {
   const { format, moulds } = (parsed ?? {}) as { format?: unknown; moulds?: unknown };
   if (format !== FORMAT || !Array.isArray(moulds))
     return { moulds: [], wrong: [`This file holds no moulds: it does not say “${FORMAT}”.`] };
-  const read = moulds.map((one: unknown, i) => readOne((one ?? {}) as PlainMould, i + 1));
-  return {
-    moulds: read.flatMap(({ input }) => (input ? [{ id: uuid(), input }] : [])),
-    wrong: read.flatMap(({ wrong }) => (wrong ? [wrong] : [])),
-  };
+  return readAll(moulds);
 }

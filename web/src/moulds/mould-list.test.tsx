@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import type { MouldView, TubView } from '@dewpot/contract';
 import { fakeServer, mould, renderScreen } from '../../test/fake-server';
 import { chooseMoulds, noWish } from './mould-filter';
-import { mouldsCsv, mouldsJson, readMouldsJson } from './mould-files';
+import { mouldsCsv, mouldsJson, readMoulds } from './mould-files';
 import { MouldsPage } from './moulds-page';
 import { PairsPage } from './pairs-page';
 import { starts } from './starts';
@@ -43,10 +43,10 @@ describe('moulds in a file', () => {
   it('go out as a table for a spreadsheet', () => {
     const [head, first] = mouldsCsv(three).split('\r\n');
     expect(head).toContain('volume_mL');
-    expect(first).toMatch(/^Nested pot,pot,rigid,round-frustum,20\d\d\.\d,200\.0,200\.0,180\.0,3,10$/);
+    expect(first).toMatch(/^Nested pot,pot,rigid,round-frustum,20\d\d\.\d,200\.0,200\.0,180\.0,3,10,pot,A B C,/);
   });
   it('come back as they went out, under keys of their own', () => {
-    const { moulds, wrong } = readMouldsJson(mouldsJson(three));
+    const { moulds, wrong } = readMoulds(mouldsJson(three));
     expect(wrong).toEqual([]);
     expect(moulds.map(({ input }) => input.name)).toEqual(three.map(({ name }) => name));
     expect(moulds[1]!.input.shape).toMatchObject(JSON.parse(JSON.stringify(three[1]!.shape)) as object);
@@ -54,17 +54,27 @@ describe('moulds in a file', () => {
     expect(moulds[0]!.input.copies.map(({ mark }) => mark)).toEqual(['A', 'B', 'C']);
   });
   it.each([
-    ['no JSON', 'hello', /no JSON/],
+    ['no JSON', '{hello', /no JSON/],
+    ['another table', 'a,b\n1,2', /lacks the column “shape”/],
+    ['a table whose shape is broken', 'name,wall,piece,shape\nOdd,rigid,pot,{', /Odd was left out/],
     ['something else', '{"format":"else"}', /holds no moulds/],
     ['a mould without a shape', '{"format":"dewpot-moulds","moulds":[{"name":"Odd"}]}', /Odd was left out/],
   ])('that holds %s is told of', (_, text, told) => {
-    const { moulds, wrong } = readMouldsJson(text);
+    const { moulds, wrong } = readMoulds(text);
     expect(moulds).toEqual([]);
     expect(wrong.join()).toMatch(told);
   });
+  it('come back from the table too', () => {
+    const { moulds, wrong } = readMoulds(mouldsCsv(three));
+    expect(wrong).toEqual([]);
+    expect(moulds.map(({ input }) => [input.name, input.piece, input.stuff])).toEqual(
+      three.map(({ name, piece, stuff }) => [name, piece, stuff]),
+    );
+    expect(moulds[1]!.input.shape).toMatchObject(JSON.parse(JSON.stringify(three[1]!.shape)) as object);
+  });
   it('with one that cannot be cast leaves that one out and reads the rest', () => {
     const text = mouldsJson(three).replace('"bottomDiameter": 124', '"bottomDiameter": 900');
-    const { moulds, wrong } = readMouldsJson(text);
+    const { moulds, wrong } = readMoulds(text);
     expect(moulds).toHaveLength(2);
     expect(wrong[0]).toMatch(/Nested pot was left out: The core is 900/);
   });

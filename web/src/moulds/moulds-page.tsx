@@ -14,7 +14,7 @@ import { Busy, Empty, Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { useUnits } from '../ui/units';
 import { chooseMoulds, noWish, type MouldOrder, type MouldWish } from './mould-filter';
-import { mouldsCsv, mouldsJson, readMouldsJson } from './mould-files';
+import { mouldsCsv, mouldsJson, readMoulds } from './mould-files';
 
 const WIDTH = 210;
 const HEIGHT = 150;
@@ -151,7 +151,7 @@ function Files({ moulds }: { moulds: readonly MouldView[] }) {
   const save = useSaveMould();
   const [wrong, setWrong] = useState<readonly string[]>([]);
   const read = async (file: File) => {
-    const { moulds: found, wrong: told } = readMouldsJson(await file.text());
+    const { moulds: found, wrong: told } = readMoulds(await file.text());
     setWrong(told);
     for (const mould of found) await save.mutateAsync(mould);
     if (found.length > 0) toast.success(`${found.length} ${found.length === 1 ? 'mould' : 'moulds'} read.`);
@@ -178,12 +178,12 @@ function Files({ moulds }: { moulds: readonly MouldView[] }) {
           </>
         )}
         <button type="button" className="btn btn-ghost h-11" onClick={() => input.current?.click()}>
-          Read moulds from JSON
+          Read moulds from a file
         </button>
         <input
           ref={input}
           type="file"
-          accept=".json,application/json"
+          accept=".json,.csv,application/json,text/csv"
           className="sr-only"
           tabIndex={-1}
           aria-label="A file of moulds"

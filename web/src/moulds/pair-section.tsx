@@ -1,4 +1,5 @@
 import { sectionCut, type MouldShape } from '@dewpot/core';
+import { outlinePath } from '../ui/outline-path';
 
 /** A mould's section in small: mix hatched between the tubs. */
 export function PairSection({ shape, size }: { shape: MouldShape; size: number }) {
@@ -7,13 +8,10 @@ export function PairSection({ shape, size }: { shape: MouldShape; size: number }
   const [x0, x1] = [Math.min(...points.map(([x]) => x)), Math.max(...points.map(([x]) => x))];
   const top = Math.max(...points.map(([, z]) => z));
   const scale = (size * 0.92) / Math.max(x1 - x0, top);
-  const path = cuts
-    .flatMap(({ outlines }) => outlines)
-    .map(
-      (outline) =>
-        `M${outline.map(([x, z]) => `${((x - (x0 + x1) / 2) * scale).toFixed(1)} ${((top / 2 - z) * scale).toFixed(1)}`).join('L')}Z`,
-    )
-    .join('');
+  const path = outlinePath(
+    cuts.flatMap(({ outlines }) => outlines),
+    ([x, z]) => [(x - (x0 + x1) / 2) * scale, (top / 2 - z) * scale],
+  );
   return (
     <svg
       width={size}

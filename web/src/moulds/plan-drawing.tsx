@@ -7,6 +7,7 @@ import {
   type Standing,
   type ThinPlace,
 } from '@dewpot/core';
+import { outlinePath } from '../ui/outline-path';
 import { useUnits } from '../ui/units';
 
 const SIZE = 300;
@@ -21,12 +22,11 @@ export function PlanDrawing({ shape, thinnest }: { shape: MouldShape; thinnest: 
   const { box } = rimRegion.edges.length > 0 ? rimRegion : regionAt(outer, rim / 2);
   const span = Math.max(box.x1 - box.x0, box.y1 - box.y0);
   const scale = (SIZE - 2 * MARGIN) / span;
-  const put = ([x, y]: PlanPoint) =>
-    `${((x - (box.x0 + box.x1) / 2) * scale).toFixed(1)} ${(-(y - (box.y0 + box.y1) / 2) * scale).toFixed(1)}`;
-  const path = (standing: Standing, z: number) =>
-    loopsOf(regionAt(standing, z))
-      .map((loop) => `M${loop.map(put).join('L')}Z`)
-      .join('');
+  const put = ([x, y]: PlanPoint): PlanPoint => [
+    (x - (box.x0 + box.x1) / 2) * scale,
+    ((box.y0 + box.y1) / 2 - y) * scale,
+  ];
+  const path = (standing: Standing, z: number) => outlinePath(loopsOf(regionAt(standing, z)), put);
   const middle = (standing: Standing) => (Math.max(0, standing.bottom) + Math.min(rim, standing.top)) / 2;
   const width = (box.x1 - box.x0) * scale + 2 * MARGIN;
   const height = (box.y1 - box.y0) * scale + 2 * MARGIN;
@@ -76,7 +76,15 @@ export function PlanDrawing({ shape, thinnest }: { shape: MouldShape; thinnest: 
       ))}
       {thinnest && (
         <path
-          d={`M${put([thinnest.from.x, thinnest.from.y])}L${put([thinnest.to.x, thinnest.to.y])}`}
+          d={outlinePath(
+            [
+              [
+                [thinnest.from.x, thinnest.from.y],
+                [thinnest.to.x, thinnest.to.y],
+              ],
+            ],
+            put,
+          )}
           stroke="var(--color-accent)"
           strokeWidth={3}
         />

@@ -13,12 +13,10 @@ import {
 import { DimensionLines, type Dimension } from './dimensions';
 import { Concrete } from './concrete';
 import { VIEW, type SectionFrame } from './section-frame';
+import { outlinePath } from '../ui/outline-path';
 import { useUnits } from '../ui/units';
 
-const outlinePath = ({ outlines }: CutSolid, { x, y }: SectionFrame) =>
-  outlines
-    .map((outline) => `M${outline.map(([px, pz]) => `${x(px).toFixed(1)} ${y(pz).toFixed(1)}`).join('L')}Z`)
-    .join('');
+const cutPath = ({ outlines }: CutSolid, { x, y }: SectionFrame) => outlinePath(outlines, ([px, pz]) => [x(px), y(pz)]);
 
 /** Marks along the ruler at even steps up to `most`. */
 function marks(most: number, every: readonly number[]): number[] {
@@ -86,7 +84,7 @@ const Solids = memo(function Solids({
       <path
         d={cuts
           .filter((cut) => !cut.beyond)
-          .map((cut) => outlinePath(cut, frame))
+          .map((cut) => cutPath(cut, frame))
           .join('')}
         fillRule="evenodd"
         fill="none"
@@ -94,17 +92,10 @@ const Solids = memo(function Solids({
         strokeWidth={1.3}
       />
       {beyond.map((cut, i) => (
-        <path
-          key={i}
-          d={outlinePath(cut, frame)}
-          fill="none"
-          stroke="currentColor"
-          strokeDasharray="5 4"
-          opacity={0.5}
-        />
+        <path key={i} d={cutPath(cut, frame)} fill="none" stroke="currentColor" strokeDasharray="5 4" opacity={0.5} />
       ))}
       <path
-        d={outlinePath(outer!, frame)}
+        d={cutPath(outer!, frame)}
         fill="none"
         stroke="var(--color-secondary)"
         strokeWidth={5}
@@ -182,7 +173,7 @@ export function SectionDrawing({ shape, frame, dimensions, thinnest, fill, layer
   const left = frame.x(frame.left);
   const concrete = frame.cuts
     .filter((cut) => !cut.beyond)
-    .map((cut) => outlinePath(cut, frame))
+    .map((cut) => cutPath(cut, frame))
     .join('');
   return (
     <svg

@@ -1,4 +1,5 @@
 import { cavityOf, loopsOf, regionAt, type MouldShape } from '@dewpot/core';
+import { outlinePath } from '../ui/outline-path';
 import { PieceThumb } from '../ui/piece-thumb';
 
 /** Solids that are told by their outline from above rather than from the side. */
@@ -11,12 +12,7 @@ export function ShapeThumb({ shape, size }: { shape: MouldShape; size: number })
   const region = regionAt(outer, rim * 0.3);
   const { x0, y0, x1, y1 } = region.box;
   const scale = (size * 0.86) / Math.max(x1 - x0, y1 - y0);
-  const path = loopsOf(region)
-    .map(
-      (loop) =>
-        `M${loop.map(([x, y]) => `${((x - (x0 + x1) / 2) * scale).toFixed(1)} ${((-y + (y0 + y1) / 2) * scale).toFixed(1)}`).join('L')}Z`,
-    )
-    .join('');
+  const path = outlinePath(loopsOf(region), ([x, y]) => [(x - (x0 + x1) / 2) * scale, ((y0 + y1) / 2 - y) * scale]);
   return (
     <svg
       width={size}

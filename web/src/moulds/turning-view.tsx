@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef } from 'react';
-import { surfaceOf, type MouldShape } from '@dewpot/core';
+import { surfaceOf, type MouldShape, type Thickness } from '@dewpot/core';
 import {
   AmbientLight,
   BufferAttribute,
@@ -14,6 +14,8 @@ import {
   Mesh,
   MeshLambertMaterial,
   PerspectiveCamera,
+  Points,
+  PointsMaterial,
   Scene,
   WebGLRenderer,
 } from 'three';
@@ -33,10 +35,34 @@ function themeColours(element: HTMLElement) {
     const [r, g, b] = canvas.getImageData(0, 0, 1, 1).data;
     return new Color(`rgb(${r}, ${g}, ${b})`);
   };
-  return { body: probe('--concrete', '#b3ada1'), line: probe('--color-base-content', '#26241f') };
+  return {
+    body: probe('--concrete', '#b3ada1'),
+    line: probe('--color-base-content', '#26241f'),
+    thin: probe('--color-accent', '#a9502f'),
+  };
 }
 
-function build(positions: Float32Array, colours: ReturnType<typeof themeColours>): Group {
+/** Thickness up to which places are coloured, over the thinnest. */
+const FAR = 3;
+
+/** Places by how thick the mesh is there: the thinnest in the accent, paling to the body's own colour. */
+function marked(
+  places: readonly Thickness[],
+  colours: ReturnType<typeof themeColours>,
+  move: (at: Thickness['at']) => number[],
+): Points {
+  const thinnest = places[0]!.thickness;
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new BufferAttribute(new Float32Array(places.flatMap(({ at }) => move(at))), 3));
+  const tints = places.flatMap(({ thickness }) => {
+    const share = Math.min(1, (thickness / thinnest - 1) / (FAR - 1));
+    return colours.thin.clone().lerp(colours.body, share).toArray();
+  });
+  geometry.setAttribute('color', new BufferAttribute(new Float32Array(tints), 3));
+  return new Points(geometry, new PointsMaterial({ size: 0.035, vertexColors: true }));
+}
+
+function build(positions: Float32Array, colours: ReturnType<typeof themeColours>, places: readonly Thickness[]): Group {
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(positions, 3));
   geometry.computeVertexNormals();
@@ -53,11 +79,26 @@ function build(positions: Float32Array, colours: ReturnType<typeof themeColours>
   // Finding the edges of a large mesh would hold the page up.
   if (positions.length / 9 <= MOST_EDGED)
     group.add(new LineSegments(new EdgesGeometry(geometry, CREASE), new LineBasicMaterial({ color: colours.line })));
+  if (places.length > 0) {
+    const centre = [center.x, center.y, center.z];
+    group.add(marked(places, colours, (at) => at.map((n, k) => (n - centre[k]!) / radius)));
+  }
   return group;
 }
 
+const NONE: readonly Thickness[] = [];
+
 /** The piece as a solid that is turned by drag, wheel or arrow keys. Positions are triangles, mm, z upwards. */
-export function TurningSolid({ positions, label }: { positions: Float32Array; label: string }) {
+export function TurningSolid({
+  positions,
+  label,
+  places = NONE,
+}: {
+  positions: Float32Array;
+  label: string;
+  /** Thicknesses to mark, thinnest first. */
+  places?: readonly Thickness[];
+}) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const element = canvas.current!;
@@ -66,7 +107,7 @@ export function TurningSolid({ positions, label }: { positions: Float32Array; la
     renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
     renderer.setSize(width, height, false);
     const scene = new Scene();
-    const group = build(positions, themeColours(element));
+    const group = build(positions, themeColours(element), places);
     const sun = new DirectionalLight('#fff', 2.4);
     sun.position.set(-3, -4, 5);
     scene.add(group, new AmbientLight('#fff', 1.1), sun);
@@ -91,7 +132,7 @@ export function TurningSolid({ positions, label }: { positions: Float32Array; la
       controls.dispose();
       renderer.dispose();
     };
-  }, [positions]);
+  }, [positions, places]);
   return (
     <canvas
       ref={canvas}

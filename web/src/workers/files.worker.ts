@@ -32,6 +32,11 @@ export interface FirstReading {
   readonly picture: Float32Array;
 }
 
+/** What was found in a mesh, with a thinned picture of it as it stands, mm. */
+export interface FullReading extends MeshReading {
+  readonly picture: Float32Array;
+}
+
 /** Triangles of the picture that is shown while one is asked what the body is. */
 const SHOWN = 12_000;
 
@@ -70,10 +75,11 @@ const work = {
     return 'ok' in read ? transfer(read, [read.ok.picture.buffer]) : read;
   },
   /** Analyses the mesh that was read, stood and taken as it was said. */
-  analyse(up: Up, unit: MeshUnit, role: MeshRole, progress: Progress): Answer<MeshReading> {
+  analyse(up: Up, unit: MeshUnit, role: MeshRole, progress: Progress): Answer<FullReading> {
     return answer(() => {
       if (!held) throw new Error('No mesh was read.');
-      return analyseMesh(standMesh(held.triangles, held.measure, up, unit), role, { progress });
+      const stood = standMesh(held.triangles, held.measure, up, unit);
+      return { ...analyseMesh(stood, role, { progress }), picture: thinned(stood) };
     });
   },
   /** Reads the closed outlines of an SVG or a DXF. */
