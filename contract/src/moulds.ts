@@ -14,6 +14,7 @@ import {
   ArrayMaxSize,
   IsArray,
   IsBoolean,
+  IsObject,
   IsIn,
   IsInt,
   IsNumber,
@@ -47,7 +48,7 @@ export class MouldInput {
   @IsString() @Length(1, 80) name: string;
   @IsIn(['rigid', 'flexible', 'apart']) stuff: MouldStuff;
   @IsIn(Object.keys(pieceGuides)) piece: PieceKind;
-  @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
+  @IsObject() @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => CopyInput) copies: CopyInput[];
   @IsOptional() @IsIn(Object.keys(mouldMaterials)) material?: MouldMaterial;
   /** What the caster puts on it rather than the handbook's default. */
@@ -103,7 +104,7 @@ export interface MouldView extends MouldBody {
 
 export class TubInput {
   @IsString() @Length(1, 80) name: string;
-  @ValidateNested() @Type(() => SolidInput) inside: SolidInput;
+  @IsObject() @ValidateNested() @Type(() => SolidInput) inside: SolidInput;
   /** Thickness of its wall, mm. */
   @IsNumber() @Min(0) @Max(100) wall: number;
   @IsInt() @Min(0) version: number;

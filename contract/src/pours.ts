@@ -62,7 +62,7 @@ export class NewCast {
 }
 
 export class PourFinish {
-  @ValidateNested() @Type(() => PourLogInput) log: PourLogInput;
+  @IsObject() @ValidateNested() @Type(() => PourLogInput) log: PourLogInput;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => NewCast) casts: NewCast[];
   /** When the mix went into the moulds, ms. */
   @IsInt() @Min(0) pouredAt: number;

@@ -15,6 +15,7 @@ import {
   ArrayMinSize,
   IsArray,
   IsBoolean,
+  IsObject,
   IsIn,
   IsInt,
   IsNumber,
@@ -31,7 +32,7 @@ const settings = ['portland', 'fast-setting', 'gypsum', 'underlayment', 'patch',
 const pieces = Object.keys(pieceGuides);
 
 export class CavityQuestion {
-  @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
+  @IsObject() @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
   @IsIn(['rigid', 'flexible', 'apart']) stuff: MouldStuff;
   @IsIn(pieces) piece: PieceKind;
   /** Of the fresh mix, kg/L. */
@@ -50,7 +51,7 @@ export class CavityQuestion {
 }
 
 export class ShellQuestion {
-  @ValidateNested() @Type(() => SolidInput) form: SolidInput;
+  @IsObject() @ValidateNested() @Type(() => SolidInput) form: SolidInput;
   @IsIn(['over', 'inside', 'against']) side: ShellSide;
   /** Thicknesses to compare, mm. */
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @IsNumber({}, { each: true }) thicknesses: number[];
@@ -59,7 +60,7 @@ export class ShellQuestion {
 }
 
 export class FillQuestion {
-  @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
+  @IsObject() @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
   /** Heights to tell volumes for, mm. */
   @IsOptional() @IsArray() @ArrayMaxSize(100) @IsNumber({}, { each: true }) heights?: number[];
   /** Volumes to tell heights for, mL. */
@@ -69,7 +70,7 @@ export class FillQuestion {
 }
 
 export class BallastQuestion {
-  @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
+  @IsObject() @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
   /** Of the fresh mix, kg/L. */
   @IsNumber() density: number;
   /** Of the empty cores, g. */
@@ -87,7 +88,7 @@ export class MeasuredQuestion {
 
 export class TubQuestion {
   @IsString() @Length(1, 80) name: string;
-  @ValidateNested() @Type(() => SolidInput) inside: SolidInput;
+  @IsObject() @ValidateNested() @Type(() => SolidInput) inside: SolidInput;
   @IsNumber() @Min(0) wall: number;
 }
 
@@ -155,7 +156,7 @@ export class MixQuestion {
 }
 
 export class SheetItem {
-  @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
+  @IsObject() @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
   @IsIn(pieces) piece: PieceKind;
   @IsInt() @Min(1) @Max(500) count: number;
 }
@@ -167,7 +168,7 @@ export class SheetQuestion {
   @ValidateNested({ each: true })
   @Type(() => SheetItem)
   items: SheetItem[];
-  @ValidateNested() @Type(() => MixQuestion) mix: MixQuestion;
+  @IsObject() @ValidateNested() @Type(() => MixQuestion) mix: MixQuestion;
   /** Volume of the scoop struck level, mL. */
   @IsNumber() scoop: number;
   @IsIn([1, 0.5, 0.25]) step: 1 | 0.5 | 0.25;

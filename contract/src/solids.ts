@@ -19,6 +19,7 @@ import {
   ArrayMinSize,
   IsArray,
   IsBoolean,
+  IsObject,
   IsIn,
   IsInt,
   IsNumber,
@@ -116,7 +117,7 @@ export class PatternInput {
 
 export class PlacedSolidInput {
   @IsString() @Length(1, 60) name: string;
-  @ValidateNested() @Type(() => SolidInput) solid: SolidInput;
+  @IsObject() @ValidateNested() @Type(() => SolidInput) solid: SolidInput;
   @IsNumber() bottom: number;
   @IsOptional() @IsNumber() x?: number;
   @IsOptional() @IsNumber() y?: number;
@@ -140,7 +141,7 @@ export class MeasuredVolumeInput {
 }
 
 export class MouldShapeInput {
-  @ValidateNested() @Type(() => SolidInput) outer: SolidInput;
+  @IsObject() @ValidateNested() @Type(() => SolidInput) outer: SolidInput;
   @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => PlacedSolidInput) cores: PlacedSolidInput[];
   @IsArray()
   @ArrayMaxSize(20)
