@@ -183,6 +183,12 @@ export function undercut(shape: MouldShape): Undercut | undefined {
   const { outer, rim, edges } = cavityOf(shape);
   // A leaf lies under its cast, not around it.
   if (outer.solid.kind === 'leaf') return undefined;
+  const { runOf, breaks } = outer.body;
+  if (runOf && breaks.length === 0) {
+    // Straight sides come in all the way up, or nowhere.
+    const run = Math.min(...regionAt(outer, rim / 2).edges.map(runOf));
+    return run < -1e-9 ? { overhang: -run * rim, height: rim } : undefined;
+  }
   const hair = rim * 1e-6;
   const even = Array.from({ length: 25 }, (_, i) => (rim * i) / 24);
   const heights = [...even, ...edges.slice(1, -1).flatMap((z) => [z - hair, z + hair])].sort((a, b) => a - b);

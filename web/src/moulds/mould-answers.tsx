@@ -64,11 +64,11 @@ export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix }: 
         </div>
       </div>
       {ballast && (
-        <p className={`mt-3 ${ballast.fits ? 'quiet' : ''}`}>
+        <div className={`mt-3 ${ballast.fits ? 'quiet' : ''}`}>
           {ballast.advice}
           {lifts !== undefined && ` In ${lifts} even lifts, each on a set one, sand alone holds it.`}{' '}
           {!ballast.fits && <Reckoning figure={ballast.sand} />}
-        </p>
+        </div>
       )}
       {fiveMore !== undefined && <p className="mt-3">Each 5 mm more of the shell costs {units.say(fiveMore, 'g')}.</p>}
       {bedSand && <p className="mt-3">The mound under it takes {units.sayFigure(bedSand)} of damp sand.</p>}
