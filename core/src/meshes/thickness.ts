@@ -103,8 +103,7 @@ function wayTo(triangles: Triangles, grid: Grid, o: Vector, d: Vector, self: num
 const PLACES = 2400;
 
 /**
- * Thickness straight in from the middle of many triangles (mm, faces turned outwards), thinnest first.
- * `inwards` where the mesh's own faces point in. @throws Stopped
+ * Thickness straight in from the middle of many triangles (mm, faces turned outwards), thinnest first. @throws Stopped
  */
 export function thicknessMap(triangles: Triangles, low: Vector, high: Vector, task: Task = {}): Thickness[] {
   const grid = gridOf(triangles, low, high);

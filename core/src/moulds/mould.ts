@@ -1,4 +1,4 @@
-import { bodyOf, type Shell, type Solid } from '../solids/index.js';
+import type { Shell, Solid } from '../solids/index.js';
 import type { MeasuredVolume } from './measured-volume.js';
 
 /** Copies of a blank: `count` of them on a circle about the axis (`radius`, mm), or in a row along x (`step`, mm). */
@@ -62,6 +62,3 @@ export function copiesOf(placed: PlacedSolid): PlacedSolid[] {
     };
   });
 }
-
-/** Height of a solid, mm. */
-export const heightOf = (solid: Solid) => bodyOf(solid).height;

@@ -146,19 +146,9 @@ function insideFigure(
 function sizeOf(shape: MouldShape): OuterSize {
   const { outer, rim, edges } = cavityOf(shape);
   const boxes = [...edges, rim / 2].map((z) => regionAt(outer, z)).filter(({ edges: found }) => found.length > 0);
-  const reach = (low: (i: number) => number, high: (i: number) => number) =>
-    Math.max(...boxes.map((_, i) => high(i))) - Math.min(...boxes.map((_, i) => low(i)));
-  return {
-    length: reach(
-      (i) => boxes[i]!.box.x0,
-      (i) => boxes[i]!.box.x1,
-    ),
-    width: reach(
-      (i) => boxes[i]!.box.y0,
-      (i) => boxes[i]!.box.y1,
-    ),
-    height: rim,
-  };
+  const reach = (low: 'x0' | 'y0', high: 'x1' | 'y1') =>
+    Math.max(...boxes.map(({ box }) => box[high])) - Math.min(...boxes.map(({ box }) => box[low]));
+  return { length: reach('x0', 'x1'), width: reach('y0', 'y1'), height: rim };
 }
 
 function massFigure(volume: number, density: number, word: string): Figure {
@@ -170,15 +160,18 @@ function massFigure(volume: number, density: number, word: string): Figure {
   ]);
 }
 
-function gapFigure(shape: MouldShape): Figure {
-  const gap = narrowestGap(shape);
+function gapFigure(shape: MouldShape, thinnest: ThinPlace | undefined): Figure {
+  const gap = narrowestGap(shape, thinnest);
   return figure(gap, 'mm', computed, [line('Narrowest way through', gap, 'mm', 'walls, base and between cores')]);
 }
 
 /** Mesh for the piece: flat in a solid one, bent round in the middle of a wall. */
-function meshFor(shape: MouldShape, thinnest: ThinPlace | undefined): MeshCut | undefined {
+function meshFor(
+  shape: MouldShape,
+  { length, width, height }: OuterSize,
+  thinnest: ThinPlace | undefined,
+): MeshCut | undefined {
   const { outer, rim } = cavityOf(shape);
-  const { length, width, height } = sizeOf(shape);
   const room = 2 * MESH_COVER;
   if (thinnest) {
     if (thinnest.thickness < room || height <= room) return undefined;
@@ -192,9 +185,9 @@ function meshFor(shape: MouldShape, thinnest: ThinPlace | undefined): MeshCut | 
 /** One degree: what a spirit level shows at a glance. */
 const ONE_DEGREE = 1;
 
-function extrasOf(shape: MouldShape, piece: MouldOptions['piece'], thinnest: ThinPlace | undefined) {
-  const { length, width, height } = sizeOf(shape);
-  const mesh = meshFor(shape, thinnest);
+function extrasOf(shape: MouldShape, size: OuterSize, piece: MouldOptions['piece'], thinnest: ThinPlace | undefined) {
+  const { length, width, height } = size;
+  const mesh = meshFor(shape, size, thinnest);
   const { solid } = cavityOf(shape).outer;
   return {
     outOfLevel: levelError(Math.max(length, width), ONE_DEGREE),
@@ -217,7 +210,9 @@ export function reckonMould(shape: MouldShape, options: MouldOptions): MouldFigu
   const thinnest = thinnestWall(shape);
   const base = baseThickness(shape);
   const pressure = wallPressure(shape, density);
-  const gap = gapFigure(shape);
+  const gap = gapFigure(shape, thinnest);
+  const grain = largestGrain === undefined ? undefined : checkGrain(largestGrain, gap.value, meshOpening);
+  const size = sizeOf(shape);
   const planting = insideFigure(shape, WATERING_GAP, [
     'Inside of the pot',
     'Watering gap below the rim',
@@ -236,7 +231,7 @@ export function reckonMould(shape: MouldShape, options: MouldOptions): MouldFigu
     ...(thinnest && { wall: wallFigure(thinnest), thinnest }),
     base: figure(base, 'mm', computed, [line('Under the lowest core', base, 'mm')]),
     gap,
-    ...(largestGrain !== undefined && { grain: checkGrain(largestGrain, gap.value, meshOpening) }),
+    ...(grain && { grain }),
     ...(planting && { planting }),
     ...(held && { jar: { held, wax: waxFor(held.value) } }),
     ...(weight && { ballast: weight }),
@@ -248,10 +243,16 @@ export function reckonMould(shape: MouldShape, options: MouldOptions): MouldFigu
     ]),
     mass: massFigure(volume, density, 'of the fresh mix'),
     ...(dryDensity !== undefined && { dryMass: massFigure(volume, dryDensity, 'of the dry piece') }),
-    size: sizeOf(shape),
+    size,
     faces: faces(shape),
     ...(overhang && { undercut: overhang }),
-    ...extrasOf(shape, options.piece, thinnest),
-    warnings: mouldWarnings(shape, options, { pressure, computedVolume: byGeometry.value, thinnest }),
+    ...extrasOf(shape, size, options.piece, thinnest),
+    warnings: mouldWarnings(shape, options, {
+      pressure,
+      computedVolume: byGeometry.value,
+      thinnest,
+      grain,
+      undercut: overhang,
+    }),
   };
 }

@@ -159,14 +159,16 @@ function widthOf({ solid, body }: Standing, z: number): number {
   return Math.min(box.x1 - box.x0, box.y1 - box.y0);
 }
 
-/** Narrowest gap that a grain must pass, mm: wall, base, between cores and inserts, or the width of a solid piece. */
-export function narrowestGap(shape: MouldShape): number {
+/**
+ * Narrowest gap that a grain must pass, mm: wall, base, between cores and inserts, or the width of a solid piece.
+ * `wall` is its thinnest wall, for whoever has looked for that already.
+ */
+export function narrowestGap(shape: MouldShape, wall = thinnestWall(shape)): number {
   const cavity = cavityOf(shape);
   const { outer, cores, inserts, rim } = cavity;
   const all = [...cores, ...inserts];
   const between = all.flatMap((one, i) => all.slice(i + 1).map((other) => gapBetween(one, other)));
   const byInserts = inserts.flatMap((insert) => thinnestOf(cavity, insert)?.thickness ?? []).filter((gap) => gap > 0.5);
-  const wall = thinnestWall(shape);
   const own = wall ? [wall.thickness, baseThickness(shape)] : [rim, widthOf(outer, rim), widthOf(outer, rim / 2)];
   return Math.min(...own, ...between, ...byInserts);
 }

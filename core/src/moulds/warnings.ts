@@ -1,10 +1,10 @@
 import { formatQuantity } from '../units/index.js';
 import { cavityOf, regionAt } from './cavity.js';
-import { checkGrain } from './extras.js';
+import type { GrainCheck } from './extras.js';
 import { DISAGREES } from './measured-volume.js';
 import type { MouldShape, MouldStuff } from './mould.js';
 import { pieceGuides, type PieceKind } from './uses.js';
-import { baseThickness, jammingTubes, lockedBlanks, narrowestGap, undercut, type ThinPlace } from './walls.js';
+import { baseThickness, jammingTubes, lockedBlanks, type ThinPlace, type Undercut } from './walls.js';
 
 /** Pressure from which a soft wall bulges, kPa. */
 const BULGE_PRESSURE = 2;
@@ -48,9 +48,8 @@ function halfOpening(shape: MouldShape): number {
   return Math.min(box.x1 - box.x0, box.y1 - box.y0) / 2;
 }
 
-function letsGo(shape: MouldShape, { stuff }: MouldUse): string[] {
+function letsGo(shape: MouldShape, { stuff }: MouldUse, held: Undercut | undefined): string[] {
   const found: string[] = [];
-  const held = undercut(shape);
   if (held && stuff === 'rigid')
     found.push(
       `The mould narrows towards its opening by ${mm(held.overhang)} at ${mm(held.height)} up: a rigid one-piece mould cannot let the cast go. Split it, or use a flexible one.`,
@@ -81,22 +80,24 @@ function presses(shape: MouldShape, { stuff, sleeve = false }: MouldUse, pressur
   return found;
 }
 
-/** What to beware of with a mould, as sentences. `pressure` at its bottom in kPa, volumes in mL. */
+/** What was reckoned of a mould already and its warnings go by: pressure at its bottom in kPa, volume in mL. */
+export interface KnownOfMould {
+  readonly pressure: number;
+  readonly computedVolume: number;
+  readonly thinnest: ThinPlace | undefined;
+  readonly undercut: Undercut | undefined;
+  readonly grain: GrainCheck | undefined;
+}
+
+/** What to beware of with a mould, as sentences. */
 export function mouldWarnings(
   shape: MouldShape,
   use: MouldUse,
-  {
-    pressure,
-    computedVolume,
-    thinnest,
-  }: { pressure: number; computedVolume: number; thinnest?: ThinPlace | undefined },
+  { pressure, computedVolume, thinnest, undercut, grain }: KnownOfMould,
 ): string[] {
-  const found = [...thinness(shape, use, thinnest), ...letsGo(shape, use)];
+  const found = [...thinness(shape, use, thinnest), ...letsGo(shape, use, undercut)];
   if (!shape.pressed) found.push(...presses(shape, use, pressure));
-  if (use.largestGrain !== undefined) {
-    const { advice } = checkGrain(use.largestGrain, narrowestGap(shape), use.meshOpening);
-    if (advice) found.push(advice);
-  }
+  if (grain?.advice) found.push(grain.advice);
   const off = shape.measured ? shape.measured.volume / computedVolume - 1 : 0;
   if (Math.abs(off) > DISAGREES)
     found.push(

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { findPairs, InputError, type Pair, type WantedPair } from '@dewpot/core';
+import { findPairs, InputError, sectionCut, type Pair, type WantedPair } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { tubsQuery } from '../api/tubs';
@@ -7,7 +7,7 @@ import { PageHead } from '../ui/page-head';
 import { QuantityField } from '../ui/quantity-field';
 import { Busy, Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
-import { PairSection } from './pair-section';
+import { OutlineThumb } from './outline-thumb';
 import type { Start } from './starts';
 import { Tubs } from './tubs';
 
@@ -90,7 +90,7 @@ function PairCard({ pair: { outer, core, shape, wall, uneven, volume } }: { pair
   };
   return (
     <li className="card-slab flex gap-3">
-      <PairSection shape={shape} size={132} />
+      <OutlineThumb outlines={sectionCut(shape).flatMap(({ outlines }) => outlines)} size={132} share={0.92} />
       <div className="min-w-0 flex-1">
         <h2 className="text-lg leading-tight">
           {core.name} in {outer.name.toLowerCase()}
