@@ -1,3 +1,4 @@
+import { truncate, writeFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { beginWorkshop, enterDemo, expect, test } from './house.js';
 
@@ -155,6 +156,50 @@ test('a mesh is read, asked about and kept; files that are none are told of', as
   await page.getByRole('button', { name: 'Make a mould of it' }).click();
   await type(page, 'Inside depth', '40');
   await expect(answers(page)).toContainText('452mL');
+});
+
+/** A file of `megabytes` on disk, the beginning of which is a binary STL of as many triangles as it has room for. */
+async function largeStl(at: string, megabytes: number): Promise<string> {
+  const bytes = megabytes * 1024 * 1024;
+  const head = Buffer.alloc(84);
+  head.writeUInt32LE(Math.floor((bytes - 84) / 50), 80);
+  await writeFile(at, head);
+  await truncate(at, bytes - ((bytes - 84) % 50));
+  return at;
+}
+
+test('a file of 200 MB can be stopped at once, a larger one is refused, and the screen lives on', async ({
+  page,
+}, info) => {
+  await beginWorkshop(page);
+  await page.goto('/moulds/file');
+  const choose = page.getByLabel('A mesh, an outline or a photo');
+  await choose.setInputFiles(await largeStl(info.outputPath('large.stl'), 200));
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByRole('progressbar', { name: 'Reading the file' })).toBeHidden();
+  await choose.setInputFiles(await largeStl(info.outputPath('larger.stl'), 230));
+  await expect(page.getByRole('alert')).toContainText('It is larger than 220 MB.');
+  await choose.setInputFiles({ name: 'block.stl', mimeType: '', buffer: blockStl(100, 60, 40) });
+  await expect(page.getByText('12 triangles, shut all round')).toBeVisible();
+});
+
+test('a file dropped on the drawing becomes it, and can be put back', async ({ page }) => {
+  await beginWorkshop(page);
+  await page.goto('/moulds/new?as=trough');
+  const before = await answers(page).textContent();
+  const file = await page.evaluateHandle(() => {
+    const data = new DataTransfer();
+    const svg =
+      '<svg xmlns="http://www.w3.org/2000/svg" width="200mm" height="100mm" viewBox="0 0 200 100"><ellipse cx="100" cy="50" rx="90" ry="40"/></svg>';
+    data.items.add(new File([svg], 'oval.svg', { type: 'image/svg+xml' }));
+    return data;
+  });
+  await page.getByRole('region', { name: 'Section drawing' }).dispatchEvent('drop', { dataTransfer: file });
+  await page.getByRole('button', { name: 'Make a mould of it' }).click();
+  await type(page, 'Inside depth', '40');
+  await expect(answers(page)).toContainText('452mL');
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(answers(page)).toHaveText(before!);
 });
 
 test('a leaf is traced from a photo beside a card, and corrected', async ({ page }) => {

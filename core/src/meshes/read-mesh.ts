@@ -5,7 +5,7 @@ import { readStl } from './read-stl.js';
 import type { Task, Triangles } from './triangles.js';
 
 /** Most bytes of a file that is opened. */
-export const MOST_BYTES = 220 * 1024 * 1024;
+const MOST_BYTES = 220 * 1024 * 1024;
 
 /** What a file is, by its first bytes rather than by its name. */
 function kindOf(bytes: Uint8Array, name: string): 'stl' | 'obj' | '3mf' {
@@ -30,10 +30,15 @@ function firstWrong(triangles: Triangles): number {
   return -1;
 }
 
+/** Refuses a file by its size in bytes, before any of it is taken into memory. @throws InputError */
+export function checkMeshSize(bytes: number): void {
+  if (bytes === 0) throw refuse('It is empty.', 'Choose another file.');
+  if (bytes > MOST_BYTES) throw refuse('It is larger than 220 MB.', 'Save it with fewer triangles.');
+}
+
 /** Reads a mesh file: STL (binary or text), OBJ or 3MF, whatever its name says. @throws InputError; Stopped */
 export function readMesh(bytes: Uint8Array, name: string, task: Task = {}): Triangles {
-  if (bytes.length === 0) throw refuse('It is empty.', 'Choose another file.');
-  if (bytes.length > MOST_BYTES) throw refuse('It is larger than 220 MB.', 'Save it with fewer triangles.');
+  checkMeshSize(bytes.length);
   const kind = kindOf(bytes, name);
   const triangles =
     kind === '3mf'

@@ -5,6 +5,7 @@ import {
   nearestOnRegion,
   pointOn,
   pressedShell,
+  type Edge,
   type Region,
 } from '../solids/index.js';
 import { Checker, InputError, type FieldIssue } from '../units/index.js';
@@ -52,12 +53,14 @@ function checkPlace(check: Checker, path: string, placed: PlacedSolid): void {
     check.number(`${path}.pattern.step`, pattern.step, `The step from one ${name} to the next`, { ...SIZE, above: 0 });
 }
 
+/** Points along an edge that stand for it. */
+const alongEdge = (edge: Edge) => [0, 0.25, 0.5, 0.75].map((t) => pointOn(edge, t));
+
 /** Farthest that the boundary of one region lies outside another, mm. */
 function reachBeyond(inner: Region, outer: Region): number {
   let most = 0;
   for (const edge of inner.edges) {
-    for (const t of [0, 0.25, 0.5, 0.75]) {
-      const p = pointOn(edge, t);
+    for (const p of alongEdge(edge)) {
       if (!contains(outer, p)) most = Math.max(most, nearestOnRegion(outer, p).distance);
     }
   }
@@ -108,7 +111,7 @@ function checkInsert(check: Checker, path: string, outer: Standing, insert: Stan
 /** Whether two level regions overlap, by points along their boundaries. */
 function overlap(a: Region, b: Region): boolean {
   const enters = (one: Region, other: Region) =>
-    one.edges.some((edge) => [0, 0.25, 0.5, 0.75].some((t) => contains(other, pointOn(edge, t))));
+    one.edges.some((edge) => alongEdge(edge).some((p) => contains(other, p)));
   return enters(a, b) || enters(b, a);
 }
 

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import type { FaceName, PolyhedronName } from '../solids/index.js';
 import { cone, nested, nestedPot } from '../testing/examples.js';
 import { alone, box, fieldsOf, star } from '../testing/shapes.js';
 import { reckonMould, type MouldOptions, type MouldShape } from './index.js';
 
+const equalFaces = (which: PolyhedronName, open: FaceName) => ({ kind: 'polyhedron', which, edge: 90, open }) as const;
 const told = (shape: MouldShape, options: Partial<MouldOptions> = {}) =>
   reckonMould(shape, { stuff: 'rigid', piece: 'pot', ...options }).warnings.join(' ');
 
@@ -37,6 +39,14 @@ describe('what to beware of', () => {
     ['a low straight mould', alone(box(200, 200, 45)), { piece: 'slab' }, ''],
     ['a tall soft mould', alone(cone(100, 120, 200)), { stuff: 'flexible' }, /wants a sleeve/],
     ['the same in a sleeve', alone(cone(100, 120, 200)), { stuff: 'flexible', sleeve: true }, ''],
+    ['a solid that stands on a face', alone(equalFaces('cuboctahedron', 'triangle')), { stuff: 'apart' }, ''],
+    [
+      'a solid that stands on a corner',
+      alone(equalFaces('tetrahedron', 'triangle')),
+      { stuff: 'apart' },
+      /no flat bottom/,
+    ],
+    ['a round bowl', alone({ kind: 'cap', rimDiameter: 300, depth: 90 }), { piece: 'ornament' }, /no flat bottom/],
     ['coarse grain', nestedPot, { largestGrain: 10 }, /narrowest gap passes/],
     ['grain for its mesh', nestedPot, { largestGrain: 4, meshOpening: 5 }, /the mesh passes/],
     ['fine grain', nestedPot, { largestGrain: 4, meshOpening: 12 }, ''],

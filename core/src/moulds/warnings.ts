@@ -1,3 +1,4 @@
+import { regionArea } from '../solids/index.js';
 import { formatQuantity } from '../units/index.js';
 import { cavityOf, regionAt } from './cavity.js';
 import type { GrainCheck } from './extras.js';
@@ -23,6 +24,9 @@ export interface MouldUse {
 
 /** Stretch, as a share of its half width, that a soft mould is trusted with. */
 const MOST_STRETCH = 0.25;
+
+/** Level area at its bottom from which a mould stands by itself, mm². */
+const STANDS_ON = 100;
 
 const mm = (n: number) => formatQuantity(n, 'mm', 'metric');
 
@@ -65,6 +69,13 @@ function letsGo(shape: MouldShape, { stuff }: MouldUse, held: Undercut | undefin
   return found;
 }
 
+/** A mould that comes to a point, an edge or a round at its bottom does not stand by itself. */
+function stands(shape: MouldShape): string[] {
+  const { outer } = cavityOf(shape);
+  if (regionArea(outer.body.regionAt(0)) > STANDS_ON) return [];
+  return ['It has no flat bottom to stand on: bed it in damp sand or in a ring, its open face level both ways.'];
+}
+
 function presses(shape: MouldShape, { stuff, sleeve = false }: MouldUse, pressure: number): string[] {
   if (pressure <= BULGE_PRESSURE) return [];
   const found: string[] = [];
@@ -96,7 +107,7 @@ export function mouldWarnings(
   { pressure, computedVolume, thinnest, undercut, grain }: KnownOfMould,
 ): string[] {
   const found = [...thinness(shape, use, thinnest), ...letsGo(shape, use, undercut)];
-  if (!shape.pressed) found.push(...presses(shape, use, pressure));
+  if (!shape.pressed) found.push(...stands(shape), ...presses(shape, use, pressure));
   if (grain?.advice) found.push(grain.advice);
   const off = shape.measured ? shape.measured.volume / computedVolume - 1 : 0;
   if (Math.abs(off) > DISAGREES)

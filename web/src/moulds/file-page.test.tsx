@@ -82,7 +82,6 @@ vi.mock('./use-worker', async () => {
     },
   };
 });
-vi.mock('comlink', () => ({ transfer: (value: unknown) => value }));
 afterEach(() => vi.unstubAllGlobals());
 
 const choose = (name: string, content: BlobPart, type = '') =>

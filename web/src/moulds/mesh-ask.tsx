@@ -1,6 +1,5 @@
 import { lazy, Suspense, useState } from 'react';
 import { meshUnits, type MeshRole, type MeshUnit, type Up } from '@dewpot/core';
-import { useNavigate } from 'react-router';
 import { Choice } from '../ui/choice';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
@@ -25,7 +24,17 @@ const ups: readonly { readonly value: Up; readonly label: string }[] = [
 ];
 
 /** What the body is, which way is up, and what its numbers are: asked, not guessed. Then what was found. */
-export function MeshAsk({ name, first, work }: { name: string; first: FirstReading; work: Work }) {
+export function MeshAsk({
+  name,
+  first,
+  work,
+  onStart,
+}: {
+  name: string;
+  first: FirstReading;
+  work: Work;
+  onStart: (start: Start) => void;
+}) {
   const units = useUnits();
   const [role, setRole] = useState<MeshRole>();
   const [up, setUp] = useState<Up>('z');
@@ -94,7 +103,7 @@ export function MeshAsk({ name, first, work }: { name: string; first: FirstReadi
             {role ? 'Yes, look into it' : 'Say what the body is'}
           </button>
         )}
-        {reading && <Found name={name} reading={reading} />}
+        {reading && <Found name={name} reading={reading} onStart={onStart} />}
       </section>
     </div>
   );
@@ -104,12 +113,13 @@ export function MeshAsk({ name, first, work }: { name: string; first: FirstReadi
 function Found({
   name,
   reading: { measure, solid, turned, undercut, thinnest },
+  onStart,
 }: {
   name: string;
   reading: FullReading;
+  onStart: (start: Start) => void;
 }) {
   const units = useUnits();
-  const navigate = useNavigate();
   const held = undercut.share > 0.01;
   const start: Start = {
     key: `mesh-${name}`,
@@ -136,11 +146,7 @@ function Found({
         />
       </dl>
       {turned && <p className="quiet text-sm">Its faces pointed inwards; they were turned.</p>}
-      <button
-        type="button"
-        className="btn btn-primary h-14 w-full"
-        onClick={() => void navigate('/moulds/new', { state: { start } })}
-      >
+      <button type="button" className="btn btn-primary h-14 w-full" onClick={() => onStart(start)}>
         Make a mould of it
       </button>
     </>

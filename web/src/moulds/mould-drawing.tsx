@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { cavityOf, layerHeights, rimOf, type MouldShape, type ThinPlace } from '@dewpot/core';
 import { SelectField } from '../ui/select-field';
 import { FieldsBeside, FieldsOnDrawing } from './dimension-fields';
@@ -23,10 +23,12 @@ export interface MouldDrawingProps {
   readonly drawn: Drawn | undefined;
   readonly errors: ReadonlyMap<string, string>;
   readonly onChange: (shape: MouldShape) => void;
+  /** What else can be done with the drawing. */
+  readonly children?: ReactNode;
 }
 
 /** The mould on paper: section with its measurements, plan where it has no axis, layers, and a turning view when asked. */
-export function MouldDrawing({ shape, drawn, errors, onChange }: MouldDrawingProps) {
+export function MouldDrawing({ shape, drawn, errors, onChange, children }: MouldDrawingProps) {
   const [fill, setFill] = useState<number>();
   const [layers, setLayers] = useState(1);
   const [turning, setTurning] = useState(false);
@@ -90,9 +92,11 @@ export function MouldDrawing({ shape, drawn, errors, onChange }: MouldDrawingPro
         >
           {turning ? 'Put the turning view away' : 'Turn it about'}
         </button>
+        {children}
       </div>
       <p className="quiet px-2 pb-1 text-sm">
-        Any unit: “6 cm”, “2 1/2 in”. Drag the fill line, or focus it and use the arrow keys.
+        Any unit: “6 cm”, “2 1/2 in”. Drag the fill line, or focus it and use the arrow keys. A mesh, an outline or a
+        photo can be dropped on the drawing.
       </p>
     </>
   );

@@ -12,6 +12,8 @@ import { saySpan } from '../ui/say-when';
 import { Copies } from './copies';
 import { inputOf, type MouldDraft } from './draft';
 import { ExportMenu } from './export-menu';
+import { FileAsks, takesDrop } from './file-asks';
+import { FileButton } from './file-button';
 import { HeadSlab } from './head-slab';
 import { MeasuredSlab } from './measured-slab';
 import { MouldAnswers } from './mould-answers';
@@ -20,6 +22,8 @@ import { NotesSlab } from './notes-slab';
 import { OuterChoices } from './outer-choices';
 import { Parts } from './parts';
 import { ReleaseSlab } from './release-slab';
+import type { Start } from './starts';
+import { useFileReading } from './use-file-reading';
 import { useMixOfMould } from './use-mix';
 import { useReckoned } from './use-reckoned';
 
@@ -51,9 +55,19 @@ export function MouldEditor({ known, first, hint }: { known?: MouldView; first: 
   const { mixes, mix } = useMixOfMould(mixId);
   const { figures, fiveMore, drawn, errors } = useReckoned(draft, mix);
   const record = useRecord(known?.id);
+  const reading = useFileReading();
   const set = (part: Partial<MouldDraft>) => setDraft((now) => ({ ...now, ...part }));
   const setShape = (shape: MouldDraft['shape']) => set({ shape });
 
+  /** The drawing takes another shape; the one before can be put back. */
+  const take = ({ shape }: Start) => {
+    const before = draft.shape;
+    reading.close();
+    setShape(shape);
+    toast.success('The drawing shows the file now.', {
+      action: { label: 'Put it back', onClick: () => setShape(before) },
+    });
+  };
   const keep = (version = draft.version) => {
     if (!draft.name.trim()) return setUnnamed(true);
     save.mutate(
@@ -69,10 +83,15 @@ export function MouldEditor({ known, first, hint }: { known?: MouldView; first: 
   };
   return (
     <div className="mx-auto grid max-w-7xl gap-4 p-4 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]">
+      <div className="lg:col-span-2 empty:hidden">
+        <FileAsks reading={reading} onStart={take} />
+      </div>
       <div className="space-y-4">
-        <section className="card-slab p-2" aria-label="Section drawing">
+        <section className="card-slab p-2" aria-label="Section drawing" {...takesDrop(reading.open)}>
           {hint && <p className="quiet px-2 pt-1">{hint}</p>}
-          <MouldDrawing shape={draft.shape} drawn={drawn} errors={errors} onChange={setShape} />
+          <MouldDrawing shape={draft.shape} drawn={drawn} errors={errors} onChange={setShape}>
+            <FileButton className="btn-ghost bg-base-300/60 h-12" label="Take it from a file" onFile={reading.open} />
+          </MouldDrawing>
           <OuterChoices shape={draft.shape} errors={errors} onChange={setShape} />
         </section>
         <Parts shape={draft.shape} errors={errors} canAdd={figures !== undefined} onChange={setShape} />

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { outlineArea, type OutlineReading, type PlanPoint } from '@dewpot/core';
-import { useNavigate } from 'react-router';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
@@ -18,9 +17,16 @@ function centred(outline: readonly PlanPoint[], scale: number): PlanPoint[] {
 }
 
 /** Which of the outlines is the open face, and how wide it really is. */
-export function OutlineAsk({ name, reading }: { name: string; reading: OutlineReading }) {
+export function OutlineAsk({
+  name,
+  reading,
+  onStart,
+}: {
+  name: string;
+  reading: OutlineReading;
+  onStart: (start: Start) => void;
+}) {
   const units = useUnits();
-  const navigate = useNavigate();
   const [chosen, setChosen] = useState(0);
   const [width, setWidth] = useState<number>();
   const outline = reading.outlines[chosen]!;
@@ -62,11 +68,7 @@ export function OutlineAsk({ name, reading }: { name: string; reading: OutlineRe
         <p className="quiet">
           {outline.length} points, {units.say(Math.abs(outlineArea(points)), 'mm²')}
         </p>
-        <button
-          type="button"
-          className="btn btn-primary h-14"
-          onClick={() => void navigate('/moulds/new', { state: { start } })}
-        >
+        <button type="button" className="btn btn-primary h-14" onClick={() => onStart(start)}>
           Make a mould of it
         </button>
       </div>

@@ -7,7 +7,6 @@ import {
   type PhotoTrace,
   type TracedOutline,
 } from '@dewpot/core';
-import { useNavigate } from 'react-router';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';
@@ -53,9 +52,18 @@ function useAddress(file: File): string {
 }
 
 /** A leaf or a tray on a photo beside a card: found, corrected by dragging, measured. */
-export function PhotoAsk({ name, file, work }: { name: string; file: File; work: Work }) {
+export function PhotoAsk({
+  name,
+  file,
+  work,
+  onStart,
+}: {
+  name: string;
+  file: File;
+  work: Work;
+  onStart: (start: Start) => void;
+}) {
   const units = useUnits();
-  const navigate = useNavigate();
   const address = useAddress(file);
   const [card, setCard] = useState({ cardWidth: 85.6, cardHeight: 54 });
   const [what, setWhat] = useState<'leaf' | 'tray'>('leaf');
@@ -69,7 +77,7 @@ export function PhotoAsk({ name, file, work }: { name: string; file: File; work:
   const { traced, wrong } = trace ? measure(trace, card) : {};
   const make = (found: TracedOutline) => {
     const outline = found.outline;
-    const start: Start = {
+    onStart({
       key: `photo-${name}`,
       name,
       hint: 'Traced from a photo.',
@@ -84,8 +92,7 @@ export function PhotoAsk({ name, file, work }: { name: string; file: File; work:
         cores: [],
         inserts: [],
       },
-    };
-    void navigate('/moulds/new', { state: { start } });
+    });
   };
   const side = (label: string, field: 'cardWidth' | 'cardHeight') => (
     <QuantityField

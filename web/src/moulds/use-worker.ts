@@ -12,7 +12,7 @@ export interface Work {
   readonly run: <T>(
     job: (files: Remote<FilesWork>, progress: (done: number) => void) => Promise<Answer<T>>,
   ) => Promise<T | undefined>;
-  /** Stops at once, whatever runs. */
+  /** Stops at once, whatever runs, and forgets what was wrong. */
   readonly stop: () => void;
 }
 
@@ -27,6 +27,12 @@ function start(): Running {
   return { worker, files: wrap<FilesWork>(worker) };
 }
 
+/** An answer in place of one that never came: its worker is not to be asked again. */
+const givenUp = (message: string) => ({
+  issues: [{ field: 'file', value: null, message, remedy: 'Save it with fewer triangles, and try again.' }],
+  broken: true,
+});
+
 /** A worker of this screen, started when it is first wanted and ended with the screen. */
 export function useWorker(): Work {
   const running = useRef<Running>(undefined);
@@ -39,6 +45,7 @@ export function useWorker(): Work {
     running.current = undefined;
     turn.current++;
     setDone(undefined);
+    setIssues([]);
   };
   const run: Work['run'] = (job) => {
     running.current ??= start();
@@ -50,22 +57,17 @@ export function useWorker(): Work {
     const died = new Promise<Answer<never>>((settle) => {
       worker.onerror = (event) => {
         event.preventDefault();
-        running.current = undefined;
-        settle({
-          issues: [
-            {
-              field: 'file',
-              value: null,
-              message: 'The file could not be read: it is too large for this browser.',
-              remedy: 'Save it with fewer triangles.',
-            },
-          ],
-        });
+        settle(givenUp('The file could not be read: it is too large for this browser.'));
       };
     });
     const progress = proxy((share: number) => own === turn.current && setDone(share));
-    return Promise.race([job(files, progress), died]).then((answer) => {
+    const failed = (error: unknown) => givenUp(`The file could not be read: ${String(error)}.`);
+    return Promise.race([job(files, progress).catch(failed), died]).then((answer) => {
       if (own !== turn.current) return undefined;
+      if ('broken' in answer) {
+        worker.terminate();
+        running.current = undefined;
+      }
       // What is still told of its progress comes too late.
       turn.current++;
       setDone(undefined);

@@ -1,5 +1,6 @@
 import {
   analyseMesh,
+  checkMeshSize,
   guessUnit,
   InputError,
   measureMesh,
@@ -42,9 +43,9 @@ const SHOWN = 12_000;
 
 let held: { triangles: Triangles; measure: MeshMeasure } | undefined;
 
-function answer<T>(work: () => T): Answer<T> {
+async function answer<T>(work: () => T | Promise<T>): Promise<Answer<T>> {
   try {
-    return { ok: work() };
+    return { ok: await work() };
   } catch (error) {
     if (error instanceof InputError) return { issues: error.issues };
     if (error instanceof RangeError) {
@@ -65,9 +66,11 @@ function thinned(triangles: Triangles): Float32Array {
 
 const work = {
   /** Reads a mesh file and keeps its triangles here. */
-  read(bytes: Uint8Array, name: string, progress: Progress): Answer<FirstReading> {
-    const read = answer(() => {
-      const triangles = readMesh(bytes, name, { progress: (done) => progress(done * 0.6) });
+  async read(file: File, progress: Progress): Promise<Answer<FirstReading>> {
+    const read = await answer(async () => {
+      checkMeshSize(file.size);
+      const bytes = new Uint8Array(await file.arrayBuffer());
+      const triangles = readMesh(bytes, file.name, { progress: (done) => progress(done * 0.6) });
       const measure = measureMesh(triangles, { progress: (done) => progress(0.6 + done * 0.4) });
       held = { triangles, measure };
       return { measure, unit: guessUnit(measure), picture: thinned(triangles) };
@@ -75,7 +78,7 @@ const work = {
     return 'ok' in read ? transfer(read, [read.ok.picture.buffer]) : read;
   },
   /** Analyses the mesh that was read, stood and taken as it was said. */
-  analyse(up: Up, unit: MeshUnit, role: MeshRole, progress: Progress): Answer<FullReading> {
+  analyse(up: Up, unit: MeshUnit, role: MeshRole, progress: Progress): Promise<Answer<FullReading>> {
     return answer(() => {
       if (!held) throw new Error('No mesh was read.');
       const stood = standMesh(held.triangles, held.measure, up, unit);
@@ -83,9 +86,9 @@ const work = {
     });
   },
   /** Reads the closed outlines of an SVG or a DXF. */
-  outlines: (text: string): Answer<OutlineReading> => answer(() => readDrawing(text)),
+  outlines: (text: string): Promise<Answer<OutlineReading>> => answer(() => readDrawing(text)),
   /** Finds the card and the outline on a photo. */
-  trace: (pixels: PhotoPixels, wish: TraceWish, progress: Progress): Answer<PhotoTrace> =>
+  trace: (pixels: PhotoPixels, wish: TraceWish, progress: Progress): Promise<Answer<PhotoTrace>> =>
     answer(() => tracePhoto(pixels, wish, { progress })),
 };
 
