@@ -42,7 +42,10 @@ export function OutlineAsk({
     piece: 'slab',
   };
   return (
-    <section className="card-slab mt-4 grid max-w-3xl items-center gap-4 sm:grid-cols-[20rem_1fr]" aria-label="The outline">
+    <section
+      className="card-slab mt-4 grid max-w-3xl items-center gap-4 sm:grid-cols-[20rem_1fr]"
+      aria-label="The outline"
+    >
       <ShapeThumb shape={start.shape} size={300} />
       <div className="space-y-3">
         <h2 className="text-2xl">{name}</h2>
