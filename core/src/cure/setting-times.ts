@@ -12,6 +12,21 @@ const potLife20: Record<SettingClass, number> = {
   lime: 120,
 };
 
+/** Pot life of a Portland mix with accelerator at 20 °C, minutes. */
+const ACCELERATED_POT_LIFE = 40;
+
+/** Initial set at 20 °C, hours; lime stiffens by drying and air, about a day. */
+const initialSet20: Record<SettingClass, number> = {
+  portland: 4.5,
+  'fast-setting': 13 / 60,
+  gypsum: 13 / 60,
+  underlayment: 23 / 60,
+  patch: 0.75,
+  lime: 24,
+};
+/** Initial set of a Portland mix with accelerator at 20 °C, hours. */
+const ACCELERATED_SET = 3;
+
 /** Lift-out by equivalent hours at 20 °C of binders that are not Portland. */
 const liftOutByBinder: Partial<Record<SettingClass, number>> = {
   'fast-setting': 2.5,
@@ -37,6 +52,16 @@ const liftOutByPiece: Record<PieceKind, number> = {
 
 /** Minutes in which a mix can be placed at a temperature: its pot life at 20 °C ÷ rate. */
 export function potLife(setting: SettingClass, temperature: number, at20 = potLife20[setting]): number {
+  return at20 / rate(temperature, activation[setting]);
+}
+
+/** Pot life of a mix that an accelerator hurries, minutes; only Portland heeds it. */
+export const hurriedPotLife = (setting: SettingClass, temperature: number): number =>
+  potLife(setting, temperature, setting === 'portland' ? ACCELERATED_POT_LIFE : undefined);
+
+/** Hours to initial set at a temperature: its figure at 20 °C ÷ rate. */
+export function initialSet(setting: SettingClass, temperature: number, accelerated = false): number {
+  const at20 = accelerated && setting === 'portland' ? ACCELERATED_SET : initialSet20[setting];
   return at20 / rate(temperature, activation[setting]);
 }
 

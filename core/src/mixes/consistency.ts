@@ -1,3 +1,5 @@
+import { requireNumber } from '../units/index.js';
+
 /** The seven grades of wetness, stiffest first. */
 export type Grade = 1 | 2 | 3 | 4 | 5 | 6 | 7;
 
@@ -42,3 +44,21 @@ export function consistency(grade: Grade): Consistency {
 
 /** Air of a packed hypertufa, whatever its grade. */
 export const PACKED_AIR = 0.09;
+
+/** Air left in the mix, share of volume. */
+export function airOf({ grade, packed = false }: { readonly grade: Grade; readonly packed?: boolean }): number {
+  return packed ? PACKED_AIR : consistency(grade).air;
+}
+
+/**
+ * The grade that a spread test tells: the one whose spread lies nearest. A cup as wide as high is turned over on a
+ * wet tile and lifted. `puddle` and `cup` are diameters, mm. @throws InputError
+ */
+export function gradeOfSpread(puddle: number, cup: number): { grade: Grade; spread: number } {
+  requireNumber('cup', cup, 'The diameter of the cup', { above: 0, max: 500, unit: 'mm' });
+  requireNumber('puddle', puddle, 'The diameter of the puddle', { min: cup, max: cup * 6, unit: 'mm' });
+  const spread = puddle / cup;
+  const away = (one: Consistency) => Math.abs(one.spread - spread);
+  const nearest = consistencies.reduce((best, one) => (away(one) < away(best) ? one : best));
+  return { grade: nearest.grade, spread };
+}

@@ -1,4 +1,4 @@
-import { requireNumber } from '../units/index.js';
+import { Checker, figure, line, measured, requireNumber, type Figure } from '../units/index.js';
 import type { Bulking, Material } from './material.js';
 
 /** Moisture (share of dry mass) against bulking of fine sand. */
@@ -39,3 +39,17 @@ export const squeezeTest = [
   { key: 'lump', moisture: 0.05, looks: 'Holds a lump' },
   { key: 'wet', moisture: 0.08, looks: 'Wets the palm' },
 ] as const;
+
+/** Moisture of a handful by weighing it damp and dried, share of its dry mass. Masses in g. @throws InputError */
+export function moistureByDrying(damp: number, dry: number): Figure {
+  const check = new Checker();
+  check.number('dry', dry, 'The dried handful', { above: 0, max: 5000, unit: 'g' });
+  if (check.clean) check.number('damp', damp, 'The damp handful', { min: dry, max: dry * (1 + WETTEST), unit: 'g' });
+  check.done();
+  const moisture = damp / dry - 1;
+  return figure(moisture * 100, '%', measured, [
+    line('Damp', damp, 'g'),
+    line('Dried', dry, 'g'),
+    line('Moisture', moisture * 100, '%', '(damp − dried) ÷ dried'),
+  ]);
+}

@@ -1,5 +1,9 @@
-/** What a material does in a mix. */
-export type MaterialKind = 'binder' | 'binder-part' | 'aggregate' | 'lightweight' | 'organic' | 'pre-blend' | 'pigment';
+import { Checker } from '../units/index.js';
+import type { AdditiveKind } from './additives.js';
+
+/** What a material does in a mix. An additive is dosed; all others are lines of a recipe. */
+export type MaterialKind =
+  'binder' | 'binder-part' | 'aggregate' | 'lightweight' | 'organic' | 'pre-blend' | 'additive';
 
 /** Families of binders, which bind water and gain strength in their own ways. */
 export type BinderFamily = 'portland' | 'sulfoaluminate' | 'gypsum' | 'lime' | 'pozzolan';
@@ -7,13 +11,18 @@ export type BinderFamily = 'portland' | 'sulfoaluminate' | 'gypsum' | 'lime' | '
 /** How sand swells when damp. */
 export type Bulking = 'fine' | 'sharp' | 'none';
 
-/** What the bag of a ready-made powder says. */
+/** What the bag of a ready-made powder says. All are shares of the powder's mass. */
 export interface PowderWater {
-  /** Least and most water by powder mass. */
+  /** Least and most water. */
   readonly low: number;
   readonly high: number;
-  /** Binder's share of the powder. */
+  /** Binder in it: for w/c and for the water that it binds. */
   readonly binderShare: number;
+  /**
+   * What its doses are reckoned on: 1 is the powder itself. Said once for a product and kept apart from
+   * `binderShare`, so that the same grams never turn into another percentage.
+   */
+  readonly doseShare: number;
 }
 
 /** A material as it is scooped. Densities in kg/L, absorption as share of dry mass, demand in kg of water per kg, grain in mm. */
@@ -29,69 +38,71 @@ export interface Material {
   readonly bulking: Bulking;
   readonly family?: BinderFamily;
   readonly powder?: PowderWater;
-}
-
-/** A material of the handbook, before a workshop has taken it over: `key` in place of an id. */
-export type HandbookMaterial = Omit<Material, 'id'> & { readonly key: string };
-
-type Row = [
-  key: string,
-  name: string,
-  kind: MaterialKind,
-  bulk: number,
-  particle: number,
-  absorption: number,
-  demand: number,
-  grain: number,
-];
-
-const rows: readonly Row[] = [
-  ['grey-cement', 'Grey Portland cement', 'binder', 1.3, 3.15, 0, 0.27, 0.1],
-  ['white-cement', 'White Portland cement', 'binder', 1.15, 3.1, 0, 0.29, 0.1],
-  ['lime', 'Hydrated lime', 'binder', 0.5, 2.25, 0, 0.55, 0.1],
-  ['metakaolin', 'Metakaolin', 'binder-part', 0.4, 2.5, 0, 0.6, 0.1],
-  ['fine-sand', 'Fine sand', 'aggregate', 1.5, 2.65, 0.01, 0.09, 1],
-  ['sharp-sand', 'Sharp sand', 'aggregate', 1.6, 2.65, 0.008, 0.07, 4],
-  ['pea-gravel', 'Pea gravel', 'aggregate', 1.55, 2.65, 0.007, 0.02, 10],
-  ['perlite', 'Perlite, coarse', 'lightweight', 0.1, 0.25, 1.1, 1.8, 6],
-  ['vermiculite', 'Vermiculite, medium', 'lightweight', 0.12, 0.3, 1.5, 2.3, 4],
-  ['glass-beads', 'Expanded-glass beads', 'lightweight', 0.3, 0.55, 0.1, 0.25, 2],
-  ['peat', 'Peat, riddled', 'organic', 0.15, 0.4, 1.8, 2.5, 6],
-  ['coir', 'Coir, fluffed', 'organic', 0.1, 0.34, 2.2, 3, 6],
-];
-
-const families: Record<string, BinderFamily> = {
-  'grey-cement': 'portland',
-  'white-cement': 'portland',
-  lime: 'lime',
-  metakaolin: 'pozzolan',
-};
-const bulkings: Record<string, Bulking> = { 'fine-sand': 'fine', 'sharp-sand': 'sharp' };
-
-/** The handbook's materials for site-mixed work. Editable defaults: what a caster measures replaces them. */
-export const handbookMaterials: readonly HandbookMaterial[] = rows.map(
-  ([key, name, kind, bulk, particle, absorption, demand, largestGrain]) => ({
-    key,
-    name,
-    kind,
-    bulk,
-    particle,
-    absorption,
-    demand,
-    largestGrain,
-    bulking: bulkings[key] ?? 'none',
-    ...(families[key] && { family: families[key] }),
-  }),
-);
-
-/** The handbook's material of that key. @throws Error for an unknown key. */
-export function handbookMaterial(key: string): HandbookMaterial {
-  const found = handbookMaterials.find((material) => material.key === key);
-  if (!found) throw new Error(`No handbook material “${key}”.`);
-  return found;
+  readonly additive?: AdditiveKind;
+  /** Solids of a liquid, share of its mass; the rest is water. A powder has none said. */
+  readonly solids?: number;
 }
 
 /** Whether a material's mass counts as cement in w/c. Lime and metakaolin do not, unless the caster says so. */
-export function countsAsCement(material: Material): boolean {
-  return material.family === 'portland' || material.family === 'sulfoaluminate' || material.family === 'gypsum';
+export function countsAsCement({ family }: Material, withLime = false): boolean {
+  if (family === 'lime' || family === 'pozzolan') return withLime;
+  return family !== undefined;
+}
+
+/** Whether a material binds what is around it. */
+export const isBinder = ({ kind }: Material): boolean => kind === 'binder' || kind === 'pre-blend';
+
+/** Refuses a material whose figures cannot be. @throws InputError */
+export function checkMaterial(material: Omit<Material, 'id'>, path = ''): void {
+  const check = new Checker();
+  const at = (field: string) => (path ? `${path}.${field}` : field);
+  const name = material.name.trim() || 'the material';
+  check.expect(material.name.trim() !== '', at('name'), material.name, 'The material has no name.', 'Give it one.');
+  const density = { above: 0, max: 10, unit: 'kg/L' };
+  check.number(at('bulk'), material.bulk, `The loose density of ${name}`, density);
+  check.number(at('particle'), material.particle, `The density of ${name} in the mix`, density);
+  check.number(at('absorption'), material.absorption, `What ${name} soaks up`, { min: 0, max: 10 });
+  check.number(at('demand'), material.demand, `The water demand of ${name}`, { min: 0, max: 20 });
+  check.number(at('largestGrain'), material.largestGrain, `The largest grain of ${name}`, {
+    min: 0,
+    max: 100,
+    unit: 'mm',
+  });
+  check.expect(
+    !(material.bulk > material.particle),
+    at('bulk'),
+    material.bulk,
+    `${name} would be denser in the scoop than in the mix.`,
+    'Weigh a scoop of it again, or enter how dense its grains are.',
+  );
+  check.expect(
+    material.kind !== 'additive' || material.additive !== undefined,
+    at('additive'),
+    material.additive,
+    `It is not said how ${name} is dosed.`,
+    'Choose what kind of additive it is.',
+  );
+  if (material.solids !== undefined)
+    check.number(at('solids'), material.solids, `The solids of ${name}`, { above: 0, max: 1 });
+  if (material.kind === 'pre-blend') checkPowder(check, at, name, material.powder);
+  check.done();
+}
+
+function checkPowder(check: Checker, at: (field: string) => string, name: string, powder?: PowderWater): void {
+  if (!powder) {
+    check.add(at('powder'), powder, `The water that ${name} takes is not said.`, 'Enter what stands on the bag.');
+    return;
+  }
+  const { low, high, binderShare, doseShare } = powder;
+  check.number(at('powder.low'), low, `The least water of ${name}`, { above: 0, max: 1 });
+  check.number(at('powder.high'), high, `The most water of ${name}`, { above: 0, max: 1 });
+  check.expect(
+    !(low > high),
+    at('powder.low'),
+    low,
+    `The least water of ${name} is more than its most.`,
+    'Turn the two round.',
+  );
+  check.number(at('powder.binderShare'), binderShare, `The binder in ${name}`, { above: 0, max: 1 });
+  check.number(at('powder.doseShare'), doseShare, `What doses of ${name} are reckoned on`, { above: 0, max: 1 });
 }

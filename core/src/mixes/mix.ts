@@ -1,25 +1,34 @@
 import { Checker } from '../units/index.js';
 import type { Grade } from './consistency.js';
-import type { Material } from './material.js';
+import { checkDoses, type Dose } from './dose.js';
+import { isBinder, type Material } from './material.js';
 
 /** Where the piece will live: sets the ceiling on water. */
 export type Exposure = 'indoors' | 'outdoors' | 'frost';
 
-/** One line of a recipe, in the order it goes into the bucket. `parts` are of volume or of mass, as the mix says. */
+/** What parts are parts of: volume in the scoop, or mass. */
+export type PartsBy = 'volume' | 'mass';
+
+/** One line of a recipe, in the order it goes into the bucket. */
 export interface MixLine {
   readonly material: Material;
   readonly parts: number;
+  /** Where it differs from the mix: litres among kilograms, or kilograms among litres. */
+  readonly by?: PartsBy;
 }
 
 /** A recipe. */
 export interface Mix {
   readonly lines: readonly MixLine[];
   /** Whether parts are scoops or grams. */
-  readonly by: 'volume' | 'mass';
+  readonly by: PartsBy;
   readonly grade: Grade;
   readonly exposure: Exposure;
   /** Pressed into the mould by hand, which leaves more air. */
   readonly packed?: boolean;
+  /** Lime and metakaolin count as cement in w/c. */
+  readonly limeCounts?: boolean;
+  readonly doses?: readonly Dose[];
 }
 
 /** Most parts that are taken in one line. */
@@ -36,14 +45,24 @@ export function checkMix(mix: Mix): void {
     'Add a binder and what it binds.',
   );
   mix.lines.forEach(({ material, parts }, i) => {
-    check.number(`lines.${i}.parts`, parts, `The parts of ${material.name.toLowerCase()}`, {
-      above: 0,
-      max: MOST_PARTS,
-    });
+    const name = material.name.toLowerCase();
+    check.number(`lines.${i}.parts`, parts, `The parts of ${name}`, { above: 0, max: MOST_PARTS });
+    check.expect(
+      material.kind !== 'additive',
+      `lines.${i}.material`,
+      material.name,
+      `${material.name} is an additive: it is no part of the mix.`,
+      'Put it among the doses.',
+    );
+    check.expect(
+      mix.lines.findIndex((other) => other.material.id === material.id) === i,
+      `lines.${i}.material`,
+      material.name,
+      `${material.name} stands in the mix twice.`,
+      'Put its parts together in one line.',
+    );
   });
-  const binds = mix.lines.some(
-    ({ material, parts }) => parts > 0 && (material.kind === 'binder' || material.kind === 'pre-blend'),
-  );
+  const binds = mix.lines.some(({ material, parts }) => parts > 0 && isBinder(material));
   check.expect(
     binds || mix.lines.length === 0,
     'lines',
@@ -51,14 +70,28 @@ export function checkMix(mix: Mix): void {
     'The mix has no part of a binder: it would never set.',
     'Add cement, lime or a ready-made powder.',
   );
+  checkDoses(check, mix.doses ?? []);
   check.done();
 }
 
 /** Dry mass of each line for one part, g: parts of volume are litres of dry material, parts of mass are kilograms. */
 export function dryMassesPerPart(mix: Mix): number[] {
-  return mix.lines.map(({ material, parts }) => parts * (mix.by === 'volume' ? material.bulk * 1000 : 1000));
+  return mix.lines.map(({ material, parts, by = mix.by }) => parts * (by === 'volume' ? material.bulk * 1000 : 1000));
 }
 
-/** Largest grain of a mix, mm. */
-export const largestGrain = ({ lines }: Mix): number =>
-  Math.max(0, ...lines.map(({ material }) => material.largestGrain));
+/** The same recipe with its parts told by the other measure; a recipe there and back is the same. */
+export function toldBy(mix: Mix, by: PartsBy): Mix {
+  const masses = dryMassesPerPart(mix);
+  return {
+    ...mix,
+    by,
+    lines: mix.lines.map(({ material }, i) => ({
+      material,
+      parts: masses[i]! / (by === 'volume' ? material.bulk * 1000 : 1000),
+    })),
+  };
+}
+
+/** Largest grain of a mix, its chips included, mm. */
+export const largestGrain = ({ lines, doses = [] }: Mix): number =>
+  Math.max(0, ...[...lines, ...doses].map(({ material }) => material.largestGrain));

@@ -79,8 +79,8 @@ describe('water', () => {
     const { portions } = massesPerPart(sandCement(), week);
     const amounts = ([1, 2, 3, 4, 5, 6, 7] as Grade[]).map((grade) => totalWater(portions, grade));
     expect(amounts).toEqual([...amounts].sort((a, b) => a - b));
-    const soaked = totalWater(portions, 4, 0);
-    expect(totalWater(portions, 4, 1.1) - soaked).toBeCloseTo(1.1 * (totalWater(portions, 4) - soaked), 9);
+    const soaked = totalWater(portions, 4, { learned: 0 });
+    expect(totalWater(portions, 4, { learned: 1.1 }) - soaked).toBeCloseTo(1.1 * (totalWater(portions, 4) - soaked), 9);
   });
 
   it('over the ceiling is warned of with ways out, not refused', () => {
@@ -93,7 +93,7 @@ describe('water', () => {
       ...material('grey-cement'),
       kind: 'pre-blend',
       family: 'sulfoaluminate',
-      powder: { low: 0.2, high: 0.25, binderShare: 0.45 },
+      powder: { low: 0.2, high: 0.25, binderShare: 0.45, doseShare: 1 },
     };
     const at = (grade: Grade) => totalWater([{ material: powder, mass: 1000 }], grade);
     expect([at(1), at(2), at(6), at(7)].map((water) => Math.round(water))).toEqual([200, 200, 250, 250]);

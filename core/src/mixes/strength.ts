@@ -1,3 +1,5 @@
+import { PIGMENT_CEILING } from './additives.js';
+
 /** 28-day strength of a normal-weight mix, MPa: 124·exp(−2.68·w/c), from the table of ACI 211.1; w/c taken not under 0.35. */
 export function strengthOfRatio(ratio: number): number {
   return 124 * Math.exp(-2.68 * Math.max(0.35, ratio));
@@ -14,11 +16,17 @@ export interface StrengthInputs {
   readonly air: number;
   /** Factor for the age of the cement, 0.6–1. */
   readonly ageFactor?: number;
+  /** All that colours the mix, share of the binder. */
+  readonly pigment?: number;
 }
 
+/** Share of strength lost for each share of pigment over its ceiling: 2 % for each per cent. */
+const LOSS_TO_PIGMENT = 2;
+
 /** Strength with what lightens or weakens the mix, MPa. */
-export function mixStrength({ ratio, lightShare, air, ageFactor = 1 }: StrengthInputs): number {
-  return strengthOfRatio(ratio) * (1 - lightShare) ** 2.5 * airFactor(air) * ageFactor;
+export function mixStrength({ ratio, lightShare, air, ageFactor = 1, pigment = 0 }: StrengthInputs): number {
+  const coloured = 1 - LOSS_TO_PIGMENT * Math.max(0, pigment - PIGMENT_CEILING);
+  return strengthOfRatio(ratio) * (1 - lightShare) ** 2.5 * airFactor(air) * ageFactor * coloured;
 }
 
 /** Loss of strength to air above 2 %: 5 % of it for each per cent, down to 0.4. */

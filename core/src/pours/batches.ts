@@ -20,8 +20,6 @@ export interface BatchSplit {
   readonly shared: boolean;
 }
 
-/** Share of a bucket's brim that can be mixed in. */
-export const BUCKET_SHARE = 2 / 3;
 /** Share of the pot life within which a batch must be placed. */
 export const WORKABLE_SHARE = 0.7;
 

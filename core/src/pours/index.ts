@@ -5,3 +5,5 @@ export * from './plan.js';
 export * from './sheet.js';
 export * from './water-plan.js';
 export * from './log.js';
+export * from './learned.js';
+export * from './sheet-lines.js';

@@ -1,12 +1,4 @@
-import {
-  airOf,
-  boundWater,
-  freshVolume,
-  heldMoisture,
-  absorbedWater,
-  type BatchMasses,
-  type Grade,
-} from '../mixes/index.js';
+import { batchOf, isBinder, solidsOf, type BatchMasses, type Grade, type Material } from '../mixes/index.js';
 import { Checker } from '../units/index.js';
 import { expectedOf, pieceVolume, type Expected } from './pieces.js';
 import type { PourPlan } from './plan.js';
@@ -24,23 +16,30 @@ export interface PourLog {
   readonly temperature: number;
   /** Mix left over, mL; undefined where nobody looked. */
   readonly leftover?: number;
+  /** Mix that was missing to fill the moulds, mL; only where it fell short. */
+  readonly short?: number;
 }
 
 /** The log that a pour starts with: everything as planned. */
 export function plannedLog(plan: PourPlan, sheet: Sheet): PourLog {
   const batches = sheet.batches.count;
+  const { lines, doses } = sheet.batch;
   return {
-    used: Object.fromEntries(sheet.batch.lines.map(({ materialId, mass }) => [materialId, mass.value * batches])),
+    used: Object.fromEntries([...lines, ...doses].map(({ materialId, mass }) => [materialId, mass.value * batches])),
     tap: sheet.batch.water.tap.value * batches,
     grade: plan.mix.grade,
     temperature: plan.temperature,
   };
 }
 
+/** Everything that a plan puts into the bucket but water. */
+const ingredients = ({ mix: { lines, doses = [] } }: PourPlan): Material[] =>
+  [...lines, ...doses].map(({ material }) => material);
+
 /** Refuses a log that cannot be. @throws InputError */
 export function checkLog(plan: PourPlan, log: PourLog): void {
   const check = new Checker();
-  for (const { material } of plan.mix.lines) {
+  for (const material of ingredients(plan)) {
     check.number(`used.${material.id}`, log.used[material.id], `The ${material.name.toLowerCase()} used`, {
       min: 0,
       max: 1e7,
@@ -51,7 +50,8 @@ export function checkLog(plan: PourPlan, log: PourLog): void {
   check.number('temperature', log.temperature, 'The temperature', { min: -10, max: 50, unit: '°C' });
   if (log.leftover !== undefined)
     check.number('leftover', log.leftover, 'The leftover', { min: 0, max: 1e6, unit: 'mL' });
-  const binder = plan.mix.lines.find(({ material }) => material.kind === 'binder' || material.kind === 'pre-blend');
+  if (log.short !== undefined) check.number('short', log.short, 'What was missing', { min: 0, max: 1e6, unit: 'mL' });
+  const binder = plan.mix.lines.find(({ material }) => isBinder(material));
   check.expect(
     !binder || (log.used[binder.material.id] ?? 0) > 0,
     `used.${binder?.material.id}`,
@@ -64,9 +64,9 @@ export function checkLog(plan: PourPlan, log: PourLog): void {
 
 /** Dry masses that a log tells of, g by material id. */
 export function dryUsed(plan: PourPlan, log: PourLog): Record<string, number> {
-  const entries = plan.mix.lines.map(({ material }) => {
-    const moisture = plan.moisture[material.id] ?? 0;
-    return [material.id, (log.used[material.id] ?? 0) / (1 + moisture)] as const;
+  const entries = ingredients(plan).map(({ id }) => {
+    const moisture = plan.moisture[id] ?? 0;
+    return [id, (log.used[id] ?? 0) / (1 + moisture)] as const;
   });
   return Object.fromEntries(entries);
 }
@@ -76,18 +76,10 @@ export function loggedBatch(plan: PourPlan, log: PourLog): BatchMasses {
   const dry = dryUsed(plan, log);
   const portions = plan.mix.lines.map(({ material }) => ({ material, mass: dry[material.id] ?? 0 }));
   const brought = portions.reduce((sum, { material, mass }) => sum + mass * (plan.moisture[material.id] ?? 0), 0);
-  const absorbed = absorbedWater(portions);
-  const totalWater = Math.max(absorbed, log.tap + brought);
-  const freeWater = totalWater - absorbed;
-  return {
-    portions,
-    totalWater,
-    absorbed,
-    freeWater,
-    bound: boundWater(portions, freeWater, plan.conditions.dampDays),
-    held: heldMoisture(portions),
-    volume: freshVolume(portions, freeWater, airOf({ ...plan.mix, grade: log.grade })),
-  };
+  const doses = (plan.mix.doses ?? []).map((dose) => ({ dose, mass: dry[dose.material.id] ?? 0 }));
+  const liquids = doses.reduce((sum, { dose, mass }) => sum + mass * (1 - solidsOf(dose.material)), 0);
+  const mix = { ...plan.mix, grade: log.grade };
+  return batchOf(mix, plan.conditions, { portions, doses }, log.tap + brought + liquids);
 }
 
 /** What each kind of piece is reckoned to weigh and lose, by the log. @throws InputError */

@@ -1,4 +1,4 @@
-import { batchMass, scaleMasses, type BatchMasses } from '../mixes/index.js';
+import { batchMass, scaleMasses, solidsMass, type BatchMasses } from '../mixes/index.js';
 import { checkMould, fullVolume, volumeTo } from '../moulds/index.js';
 import { computed, figure, line, type Figure } from '../units/index.js';
 import type { PourItem } from './plan.js';
@@ -34,7 +34,7 @@ export function pieceVolume(item: PourItem): number {
 export function expectedOf(batch: BatchMasses, volume: number): Expected {
   const own = scaleMasses(batch, volume / batch.volume);
   const { fresh, dry } = batchMass(own);
-  return { fresh, dry, solids: own.portions.reduce((sum, { mass }) => sum + mass, 0), loss: fresh - dry };
+  return { fresh, dry, solids: solidsMass(own), loss: fresh - dry };
 }
 
 /** Figures of one kind of piece cast from a batch's mix. */

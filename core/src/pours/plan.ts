@@ -1,5 +1,5 @@
 import type { SettingClass } from '../cure/index.js';
-import type { Mix, MixConditions } from '../mixes/index.js';
+import type { Learned, Mix, MixConditions, MixingWays } from '../mixes/index.js';
 import { rimOf, type MouldShape, type PieceKind } from '../moulds/index.js';
 import type { Lot, Scoop, ScoopStep } from '../stores/index.js';
 import { Checker } from '../units/index.js';
@@ -31,6 +31,12 @@ export interface PourPlan {
   /** Temperature at the bench, °C. */
   readonly temperature: number;
   readonly conditions: MixConditions;
+  /** What the mix's batches taught of its yield. */
+  readonly learnedYield?: Learned;
+  /** How it is mixed, where that differs from what is usual. */
+  readonly ways?: MixingWays;
+  /** Step of the scale that doses are weighed on, g. */
+  readonly scaleStep?: number;
   readonly lots: readonly Lot[];
   /** Mass from which two people lift, g. */
   readonly liftLimit: number;

@@ -1,40 +1,44 @@
-import { potLife } from '../cure/index.js';
+import { hurriedPotLife, potLife } from '../cure/index.js';
 import {
-  airOf,
   batchCost,
-  bulking,
+  batchOf,
+  betterRounding,
+  BUCKET_SHARE,
   checkMix,
-  freshVolume,
+  goods,
+  isAccelerated,
   massesPerPart,
+  methodOf,
   reckonMix,
+  roundToScoops,
   scaleMasses,
-  scoopedVolume,
+  usualOrder,
+  weighDose,
   type BatchMasses,
   type MixFigures,
+  type MixingStep,
+  type ScoopedLine,
+  type WeighedDose,
 } from '../mixes/index.js';
-import { inStore, inScoops, type ScoopCount } from '../stores/index.js';
+import { shoppingList, shortagesOf, type ShoppingLine } from '../stores/index.js';
 import { computed, figure, handbook, line, type Figure } from '../units/index.js';
-import { BUCKET_SHARE, mouldsPerBatch, splitIntoBatches } from './batches.js';
+import { mouldsPerBatch, splitIntoBatches } from './batches.js';
 import { cautionsFor, type Caution } from './cautions.js';
 import { pieceFigures, pieceVolume, type PieceFigures } from './pieces.js';
 import { checkPlan, type PourPlan } from './plan.js';
+import { sheetLines, type SheetLine } from './sheet-lines.js';
+import { sheetWarnings } from './sheet-warnings.js';
 import { waterPlan, type WaterPlan } from './water-plan.js';
 
-/** One material of one batch. */
-export interface SheetLine {
+/** A dose of one batch, by its material. */
+export interface SheetDose extends WeighedDose {
   readonly materialId: string;
-  readonly name: string;
-  readonly kind: string;
-  /** As it lies in the store, damp as it is, g. */
-  readonly mass: Figure;
-  readonly scoops: ScoopCount;
-  /** How far the rounding takes its ratio to the binder, as a share. */
-  readonly ratioError: number;
 }
 
 /** One batch of a pour. Equal batches, so that one is told for all. */
 export interface SheetBatch {
   readonly lines: readonly SheetLine[];
+  readonly doses: readonly SheetDose[];
   readonly water: WaterPlan;
   readonly volume: number;
 }
@@ -50,8 +54,12 @@ export interface Sheet {
   readonly mix: MixFigures;
   readonly potLife: Figure;
   readonly cost?: Figure;
-  /** Materials of which the store has too little, with what is missing in g. */
-  readonly short: readonly { readonly materialId: string; readonly name: string; readonly missing: number }[];
+  /** Materials of which the store has too little, with what to buy in whole bags. */
+  readonly short: readonly ShoppingLine[];
+  /** How it is mixed, step by step. */
+  readonly method: readonly MixingStep[];
+  /** A size near this one at which the scoops come out better: the factor on this one's, and the worst error there. */
+  readonly better?: { readonly factor: number; readonly worst: number };
   readonly cautions: readonly Caution[];
   readonly warnings: readonly string[];
 }
@@ -59,58 +67,36 @@ export interface Sheet {
 /** Minutes that mixing a batch and filling a mould take by default. */
 const MIXING = 6;
 const FILLING = 3;
-/** Error of a ratio from which rounding is warned of. */
-const RATIO_TOLERANCE = 0.03;
+/** Step of a kitchen scale, g: what doses are weighed on where nothing else is said. */
+const KITCHEN_SCALE = 1;
 
-function sheetLines(plan: PourPlan, batch: BatchMasses): SheetLine[] {
-  const rows = batch.portions.map(({ material, mass }) => {
-    const moisture = plan.moisture[material.id] ?? 0;
-    const volume = scoopedVolume(material, mass, moisture);
-    return { material, mass, moisture, volume, scoops: inScoops(volume, plan.scoop, plan.step) };
-  });
-  const binder = rows.find(({ material }) => material.kind === 'binder' || material.kind === 'pre-blend') ?? rows[0]!;
-  const stretch = binder.scoops.count / binder.scoops.exact;
-  return rows.map(({ material, mass, moisture, volume, scoops }) => ({
-    materialId: material.id,
-    name: material.name,
-    kind: material.kind,
-    mass: figure(mass * (1 + moisture), 'g', computed, [
-      line('Dry mass in this batch', mass, 'g'),
-      ...(moisture > 0
-        ? [line('Moisture it carries', mass * moisture, 'g', `${(moisture * 100).toFixed(0)} % of its dry mass`)]
-        : []),
-      line('Loose density, dry', material.bulk, 'kg/L'),
-      ...(moisture > 0
-        ? [
-            line(
-              'Swollen by damp',
-              bulking(material.bulking, moisture),
-              'ratio',
-              'a scoop of damp sand holds less sand',
-            ),
-          ]
-        : []),
-      line('In the scoop', volume, 'mL'),
-      line(`In ${plan.scoop.name} of ${plan.scoop.volume} mL`, scoops.exact, 'scoops'),
-      line('As you weigh it', mass * (1 + moisture), 'g'),
-    ]),
-    scoops,
-    ratioError: scoops.count / scoops.exact / stretch - 1,
+const potLifeOf = ({ setting, temperature, mix }: PourPlan) =>
+  (isAccelerated(mix) ? hurriedPotLife : potLife)(setting, temperature);
+
+const sheetDoses = (plan: PourPlan, batch: BatchMasses): SheetDose[] =>
+  batch.doses.map((portion) => ({
+    materialId: portion.dose.material.id,
+    ...weighDose(portion, plan.scaleStep ?? KITCHEN_SCALE, batch),
   }));
-}
 
 /** What is left over when the batches are mixed by their rounded scoops and the moulds are full. */
 function leftoverFigure(
   plan: PourPlan,
   pieces: readonly PieceFigures[],
-  lines: readonly SheetLine[],
+  rows: readonly ScoopedLine[],
   whole: BatchMasses,
 ): Figure {
   const scooped = whole.portions.map(({ material, mass }, i) => {
-    const { count, exact } = lines[i]!.scoops;
+    const { count, exact } = rows[i]!;
     return { material, mass: exact > 0 ? (mass * count) / exact : mass };
   });
-  const made = freshVolume(scooped, whole.freeWater, airOf(plan.mix));
+  const reckoned = batchOf(
+    plan.mix,
+    plan.conditions,
+    { portions: scooped, doses: whole.doses },
+    whole.totalWater,
+  ).volume;
+  const made = reckoned * (plan.learnedYield?.factor ?? 1);
   const held = pieces.reduce((sum, piece) => sum + piece.volume.value * piece.count, 0);
   return figure(made - held, 'mL', computed, [
     line('Made by the scoops as rounded', made, 'mL', 'their dry mass, the water as told, and air'),
@@ -121,36 +107,22 @@ function leftoverFigure(
 
 function amountFigure(plan: PourPlan, pieces: readonly PieceFigures[]): Figure {
   const held = pieces.reduce((sum, piece) => sum + piece.volume.value * piece.count, 0);
-  const amount = held * (1 + plan.spare);
-  return figure(amount, 'mL', computed, [
+  const { factor = 1, batches = 0 } = plan.learnedYield ?? {};
+  const amount = (held * (1 + plan.spare)) / factor;
+  return figure(amount, 'mL', batches > 0 ? { kind: 'learned', records: batches } : computed, [
     ...pieces.map((piece) => line(`${piece.count} × ${piece.name}`, piece.volume.value * piece.count, 'mL')),
     line('Spare', held * plan.spare, 'mL', `${(plan.spare * 100).toFixed(0)} % so that the last one is not short`),
+    ...(batches > 0
+      ? [line('÷ what its batches really made', factor, 'ratio', `of ${batches}, against reckoned`)]
+      : []),
     line('To mix', amount, 'mL'),
   ]);
 }
 
-function shortages(plan: PourPlan, whole: BatchMasses): Sheet['short'] {
-  return whole.portions
-    .map(({ material, mass }) => ({
-      materialId: material.id,
-      name: material.name,
-      missing: mass - inStore(material.id, plan.lots),
-    }))
-    .filter(({ missing }) => missing > 0);
-}
-
-function sheetWarnings(plan: PourPlan, lines: readonly SheetLine[], water: WaterPlan): string[] {
-  const found = lines
-    .filter(({ ratioError }) => Math.abs(ratioError) > RATIO_TOLERANCE)
-    .map(
-      ({ name, ratioError }) =>
-        `Rounded scoops put ${name.toLowerCase()} ${Math.abs(ratioError * 100).toFixed(0)} % ${ratioError > 0 ? 'over' : 'under'} its ratio: use finer steps, or weigh it.`,
-    );
-  if (water.brought > 0 && water.tap.value === 0)
-    found.push('The damp materials bring all the water by themselves: dry them, or use drier ones.');
-  if (plan.temperature < 5 && plan.setting === 'portland')
-    found.push('Below 5 °C cement hardly sets: warm the place, or wait.');
-  return found;
+/** What the store has too little of, and what to buy. */
+function shopping(plan: PourPlan, whole: BatchMasses): ShoppingLine[] {
+  const wanted = goods(whole).map(({ material: { id, name }, mass }) => ({ materialId: id, name, mass }));
+  return shoppingList(shortagesOf(wanted, plan.lots), plan.lots);
 }
 
 /**
@@ -164,9 +136,10 @@ export function reckonSheet(plan: PourPlan): Sheet {
   const perPart = massesPerPart(plan.mix, plan.conditions);
   const pieces = plan.items.map((item) => pieceFigures(item, perPart));
   const amount = amountFigure(plan, pieces);
-  const life = potLife(plan.setting, plan.temperature);
+  const life = potLifeOf(plan);
+  const stretch = (1 + plan.spare) / (plan.learnedYield?.factor ?? 1);
   const fills = plan.items.flatMap((item, i) =>
-    Array.from({ length: item.count }, (_, n) => ({ id: `${i}.${n}`, volume: pieceVolume(item) * (1 + plan.spare) })),
+    Array.from({ length: item.count }, (_, n) => ({ id: `${i}.${n}`, volume: pieceVolume(item) * stretch })),
   );
   const split = splitIntoBatches(fills, {
     volume: plan.bucket * BUCKET_SHARE,
@@ -175,21 +148,17 @@ export function reckonSheet(plan: PourPlan): Sheet {
   const count = split?.count ?? 1;
   const whole = scaleMasses(perPart, amount.value / perPart.volume);
   const batch = scaleMasses(whole, 1 / count);
-  const lines = sheetLines(plan, batch);
-  const water = waterPlan(plan.mix, batch, plan.moisture, mix.ratio.basis);
-  const leftover = leftoverFigure(plan, pieces, lines, whole);
-  const warnings = [...mix.warnings, ...sheetWarnings(plan, lines, water)];
-  if (leftover.value < 0)
-    warnings.push('Rounded like this the scoops fall short of the moulds: use finer steps, or more spare.');
-  if (!split)
-    warnings.push(
-      'The mix stiffens before one mould is filled: use cooler water and shade, a smaller batch, a retarder by its sheet, or another pair of hands.',
-    );
+  const rows = roundToScoops(batch, plan.moisture, plan.scoop, plan.step);
+  const order = plan.ways?.order ?? usualOrder(plan.setting);
+  const water = waterPlan(plan.mix, batch, { moisture: plan.moisture, order, basis: mix.ratio.basis });
+  const leftover = leftoverFigure(plan, pieces, rows, whole);
+  const better = betterRounding(batch, plan.moisture, plan.scoop, plan.step);
+  const known = { batch, rows, water, ratio: mix.ratio.value, leftover: leftover.value, inTime: split !== undefined };
   return {
     pieces,
     amount,
     batches: { count, shared: split?.shared ?? true },
-    batch: { lines, water, volume: batch.volume },
+    batch: { lines: sheetLines(plan, rows), doses: sheetDoses(plan, batch), water, volume: batch.volume },
     leftover,
     mix,
     potLife: figure(life, 'min', handbook, [
@@ -197,8 +166,10 @@ export function reckonSheet(plan: PourPlan): Sheet {
       line('Workable for', life, 'min', 'pot life at 20 °C ÷ rate at this temperature'),
     ]),
     cost: batchCost(whole, plan.lots, 'Materials of this pour'),
-    short: shortages(plan, whole),
+    short: shopping(plan, whole),
+    method: methodOf(plan.mix, plan.setting, plan.ways),
+    ...(better && { better: { factor: better.factor, worst: better.worst } }),
     cautions: cautionsFor(plan, pieces),
-    warnings,
+    warnings: [...mix.warnings, ...sheetWarnings(plan, known)],
   };
 }

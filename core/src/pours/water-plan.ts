@@ -1,4 +1,17 @@
-import { cementMass, FIRST_WATER, ratioCeiling, SPLASH, type BatchMasses, type Mix } from '../mixes/index.js';
+import {
+  broughtWater,
+  cementMass,
+  consistency,
+  drySolids,
+  FIRST_WATER,
+  LAST_POWDER,
+  powderRange,
+  ratioCeiling,
+  SPLASH,
+  type BatchMasses,
+  type Mix,
+  type MixingOrder,
+} from '../mixes/index.js';
 import { figure, handbook, line, type Basis, type Figure } from '../units/index.js';
 
 /** The water of one batch, g. */
@@ -8,33 +21,47 @@ export interface WaterPlan {
   /** Put in at once, the rest held back. */
   readonly first: number;
   readonly splash: number;
-  /** Most tap water before the piece turns weak for where it will live. */
+  /** Most tap water before the piece turns weak for where it will live, or that stands on the bag. */
   readonly ceiling: number;
-  /** Brought by damp materials. */
+  /** Least tap water that a ready-made powder takes. */
+  readonly floor?: number;
+  /** Brought by damp materials and by liquids. */
   readonly brought: number;
+  /** Where powder goes into water: the powder held back, while all the water is put in at once. */
+  readonly powderHeld?: number;
 }
 
-/** Water of a batch: from the tap comes the total less what damp materials bring. */
-export function waterPlan(
-  mix: Mix,
-  batch: BatchMasses,
-  moisture: Readonly<Record<string, number>>,
-  basis: Basis = handbook,
-): WaterPlan {
-  const brought = batch.portions.reduce((sum, { material, mass }) => sum + mass * (moisture[material.id] ?? 0), 0);
+/** How the water of a batch is put in. */
+export interface WaterWays {
+  readonly moisture: Readonly<Record<string, number>>;
+  readonly order: MixingOrder;
+  readonly basis?: Basis;
+}
+
+/** Water of a batch: from the tap comes the total less what damp materials and liquids bring. */
+export function waterPlan(mix: Mix, batch: BatchMasses, { moisture, order, basis = handbook }: WaterWays): WaterPlan {
+  const damp = broughtWater(batch, moisture);
+  const brought = damp + batch.liquidWater;
   const tap = Math.max(0, batch.totalWater - brought);
-  const most = ratioCeiling[mix.exposure] * cementMass(batch.portions) + batch.absorbed - brought;
+  const range = powderRange(drySolids(batch), consistency(mix.grade).factor);
+  const cement = cementMass(batch.portions, { withLime: mix.limeCounts });
+  const most = range?.high ?? ratioCeiling[mix.exposure] * cement + batch.absorbed;
+  const sifted = order === 'powder-to-water';
+  const powder = batch.portions.reduce((sum, { mass }) => sum + mass, 0);
   return {
     tap: figure(tap, 'g', basis, [
       line('Soaked up by the grains', batch.absorbed, 'g'),
       line('Free water for this consistency', batch.freeWater, 'g', 'demand × grade, material by material'),
       line('Water in all', batch.totalWater, 'g'),
-      ...(brought > 0 ? [line('less what the damp sand brings', brought, 'g')] : []),
+      ...(damp > 0 ? [line('less what the damp sand brings', damp, 'g')] : []),
+      ...(batch.liquidWater > 0 ? [line('less what the liquids bring', batch.liquidWater, 'g')] : []),
       line('From the tap', tap, 'g', '1 g is 1 mL'),
     ]),
-    first: tap * FIRST_WATER,
+    first: sifted ? tap : tap * FIRST_WATER,
     splash: tap * SPLASH,
-    ceiling: Math.max(0, most),
+    ceiling: Math.max(0, most - brought),
+    ...(range && { floor: Math.max(0, range.low - brought) }),
     brought,
+    ...(sifted && { powderHeld: powder * LAST_POWDER }),
   };
 }

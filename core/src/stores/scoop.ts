@@ -1,10 +1,12 @@
-import { requireNumber } from '../units/index.js';
+import { Checker, figure, line, measured, requireNumber, type Figure } from '../units/index.js';
 
 /** A measuring vessel that the caster owns: its volume struck level, mL. */
 export interface Scoop {
   readonly id: string;
   readonly name: string;
   readonly volume: number;
+  /** Heaped, mL; where it was measured. */
+  readonly heaped?: number;
 }
 
 /** To what part of a scoop amounts are rounded. */
@@ -36,4 +38,29 @@ export function canVolume(diameter: number, height: number): number {
   requireNumber('diameter', diameter, 'The diameter', { above: 0, max: 1000, unit: 'mm' });
   requireNumber('height', height, 'The height', { above: 0, max: 1000, unit: 'mm' });
   return (Math.PI * diameter * diameter * height) / 4000;
+}
+
+/** Volume of a scoop from the water that fills it to its edge, mL: 1 g is 1 mL. `mass` without the scoop, g. @throws InputError */
+export function scoopByWater(mass: number): Figure {
+  requireNumber('mass', mass, 'The water in the scoop', { above: 0, max: 50000, unit: 'g' });
+  return figure(mass, 'mL', measured, [
+    line('Water that fills it', mass, 'g'),
+    line('It holds', mass, 'mL', '1 g is 1 mL'),
+  ]);
+}
+
+/** Loose density of a material from what `scoops` level scoops of it weigh, kg/L: replaces the handbook's. @throws InputError */
+export function bulkByWeighing(mass: number, scoops: number, scoop: Scoop): Figure {
+  const check = new Checker();
+  check.number('mass', mass, 'What the scoops weigh', { above: 0, max: 100000, unit: 'g' });
+  check.number('scoops', scoops, 'The number of scoops', { min: 1, max: 50 });
+  check.number('scoop.volume', scoop.volume, `The volume of ${scoop.name}`, { above: 0, max: 50000, unit: 'mL' });
+  check.done();
+  const bulk = mass / (scoops * scoop.volume);
+  requireNumber('mass', bulk, 'That makes a loose density which', { min: 0.02, max: 8, unit: 'kg/L' });
+  return figure(bulk, 'kg/L', measured, [
+    line('Weighed', mass, 'g'),
+    line(`${scoops} level scoops of ${scoop.volume} mL`, scoops * scoop.volume, 'mL'),
+    line('Loose density', bulk, 'kg/L', 'mass ÷ volume'),
+  ]);
 }

@@ -2,11 +2,17 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../units/index.js';
 import {
+  bulkByWeighing,
   canVolume,
   inScoops,
   inStore,
+  lotInUse,
+  lotMonths,
   pricePerGram,
   sayScoops,
+  scoopByWater,
+  shoppingList,
+  shortagesOf,
   takeFromLots,
   type Lot,
   type ScoopStep,
@@ -52,11 +58,60 @@ describe('scoops', () => {
   });
 });
 
+describe('a scoop on the scale', () => {
+  it('tells its volume by water, and a material’s loose density by what it holds of it', () => {
+    expect(scoopByWater(412).value).toBe(412);
+    expect(bulkByWeighing(1280, 2, can)).toMatchObject({ value: 1.6, unit: 'kg/L', basis: { kind: 'measured' } });
+    expect(() => scoopByWater(0)).toThrow(/mass/);
+    expect(() => bulkByWeighing(1280, 0, can)).toThrow(/scoops/);
+    expect(() => bulkByWeighing(90000, 1, can)).toThrow(/loose density/);
+  });
+});
+
+describe('the age of a lot', () => {
+  const month = 30.4375 * 24 * 3_600_000;
+  it('runs from its opening, or from its purchase where that was not noted', () => {
+    expect(lotMonths(bought({ boughtAt: 0 }), 6 * month)).toBeCloseTo(6, 9);
+    expect(lotMonths(bought({ boughtAt: 0, openedAt: 5 * month }), 6 * month)).toBeCloseTo(1, 9);
+    expect(lotMonths(bought({ boughtAt: month }), 0)).toBe(0);
+  });
+  it('counts for the lot in use: the oldest sound one that holds some', () => {
+    const lumpy = bought({ boughtAt: 1, lumpy: true });
+    const empty = bought({ boughtAt: 2, left: 0 });
+    const sound = bought({ boughtAt: 3 });
+    expect(lotInUse('sand', [bought({ boughtAt: 4 }), sound, empty, lumpy])).toBe(sound);
+    expect(lotInUse('sand', [lumpy, empty])).toBeUndefined();
+    expect(inStore('sand', [lumpy, sound])).toBe(25000);
+  });
+});
+
+describe('what to buy', () => {
+  const wanted = [{ materialId: 'sand', name: 'Sand', mass: 61000 }];
+  it('is what is missing, in whole bags as they were bought last, with their price', () => {
+    const lots = [
+      bought({ left: 1000, price: 9, boughtAt: 1 }),
+      bought({ bought: 40000, left: 0, bags: 2, price: 10, boughtAt: 2 }),
+    ];
+    const short = shortagesOf(wanted, lots);
+    expect(short).toEqual([{ materialId: 'sand', name: 'Sand', missing: 60000 }]);
+    expect(shoppingList(short, lots)).toEqual([{ ...short[0], bags: 3, bag: 20000, cost: 15 }]);
+  });
+  it('that was never bought has no bag and no price; what is there is not on the list', () => {
+    expect(shoppingList(shortagesOf(wanted, []), [])).toEqual([{ materialId: 'sand', name: 'Sand', missing: 61000 }]);
+    expect(shortagesOf(wanted, [bought({ bought: 90000, left: 90000 })])).toEqual([]);
+  });
+});
+
 describe('taking from lots', () => {
   it('begins with the oldest and goes on with the next', () => {
     expect(takeFromLots([lot('new', 1000, 9), lot('old', 300, 1)], 500)).toEqual([
       { id: 'old', left: 0 },
       { id: 'new', left: 800 },
+    ]);
+  });
+  it('leaves lumpy ones alone', () => {
+    expect(takeFromLots([{ ...lot('lumpy', 900, 1), lumpy: true }, lot('sound', 900, 2)], 500)).toEqual([
+      { id: 'sound', left: 400 },
     ]);
   });
   it('takes exactly what is wanted, as far as there is any, and never below nothing', () => {

@@ -3,6 +3,7 @@ interface Stock {
   readonly id: string;
   readonly left: number;
   readonly boughtAt: number;
+  readonly lumpy?: boolean;
 }
 
 /**
@@ -12,7 +13,7 @@ interface Stock {
 export function takeFromLots(lots: readonly Stock[], mass: number): { id: string; left: number }[] {
   let wanted = mass;
   const touched: { id: string; left: number }[] = [];
-  for (const lot of [...lots].sort((a, b) => a.boughtAt - b.boughtAt)) {
+  for (const lot of lots.filter(({ lumpy }) => !lumpy).sort((a, b) => a.boughtAt - b.boughtAt)) {
     if (wanted <= 0) break;
     const taken = Math.min(lot.left, wanted);
     if (taken > 0) touched.push({ id: lot.id, left: lot.left - taken });

@@ -1,4 +1,4 @@
-import { handbookMaterial, type Grade, type Material, type Mix } from '../mixes/index.js';
+import { handbookMaterial, type Dose, type Grade, type Material, type Mix, type Starter } from '../mixes/index.js';
 import type { MouldShape } from '../moulds/index.js';
 import type { RoundFrustum } from '../solids/index.js';
 import type { PourPlan } from '../pours/index.js';
@@ -40,6 +40,28 @@ export const sandCement = (grade: Grade = 5): Mix => ({
   by: 'volume',
   grade,
   exposure: 'outdoors',
+});
+
+/** A dose of a handbook additive. */
+export const dose = (key: string, amount: number): Dose => ({ material: material(key), amount });
+
+/** A recipe by handbook keys and parts, stiff and by volume unless said otherwise. */
+export const recipe = (lines: readonly (readonly [key: string, parts: number])[], over: Partial<Mix> = {}): Mix => ({
+  lines: lines.map(([key, parts]) => ({ material: material(key), parts })),
+  by: 'volume',
+  grade: 3,
+  exposure: 'outdoors',
+  ...over,
+});
+
+/** A starter of the library with its materials. */
+export const mixOfStarter = ({ lines, doses, by, grade, exposure, packed }: Starter): Mix => ({
+  lines: lines.map(([key, parts]) => ({ material: material(key), parts })),
+  doses: doses.map(([key, amount]) => dose(key, amount)),
+  by,
+  grade,
+  exposure,
+  packed,
 });
 
 /** Three of the worked pots in sand-cement, measured with a 400 mL can. */

@@ -1,0 +1,121 @@
+import { additiveOf, plasticiserCut, plasticiserDose, solidsOf, type Dose, type DosePortion } from './dose.js';
+import { airOf } from './consistency.js';
+import { boundWater, heldMoisture } from './dry-mass.js';
+import { dryMassesPerPart, type Mix } from './mix.js';
+import { freshVolume } from './volume.js';
+import { absorbedWater, binderMass, cementMass, totalWater, type Portion } from './water.js';
+
+/** How a mix is cured and what its batches have taught. */
+export interface MixConditions {
+  /** Damp cure, equivalent days at 20 °C. */
+  readonly dampDays: number;
+  /** Factor on the water demand that the mix's own batches showed, and how many they were. */
+  readonly learnedDemand?: { readonly factor: number; readonly batches: number };
+  /** Months since the binder's bag was opened, kept dry. */
+  readonly cementMonths?: number;
+}
+
+/** Masses of one batch, g, whatever its size. */
+export interface BatchMasses {
+  /** Dry masses of the lines. */
+  readonly portions: readonly Portion[];
+  readonly doses: readonly DosePortion[];
+  readonly totalWater: number;
+  /** Of that, brought by liquid additives. */
+  readonly liquidWater: number;
+  readonly absorbed: number;
+  readonly freeWater: number;
+  readonly bound: number;
+  readonly held: number;
+  /** Fresh volume, mL. */
+  readonly volume: number;
+}
+
+/** Everything dry in a batch: its lines, and the solids of its doses. */
+export function drySolids({ portions, doses }: Pick<BatchMasses, 'portions' | 'doses'>): Portion[] {
+  const dosed = doses.map(({ dose: { material }, mass }) => ({ material, mass: mass * solidsOf(material) }));
+  return [...portions, ...dosed];
+}
+
+/** Mass of a dose in a batch of that binder, cement (g) and fresh volume (mL), a liquid with its water. */
+function doseMass({ material, amount }: Dose, base: { binder: number; cement: number; volume: number }): number {
+  const kind = additiveOf(material);
+  if (kind.measure === 'kg/m³') return (amount * base.volume) / 1000;
+  if (kind.measure === 'volume share') return amount * base.volume * material.particle;
+  const mass = amount * base[kind.base];
+  return kind.onSolids ? mass / solidsOf(material) : mass;
+}
+
+/** What a batch is made of, once its doses are weighed. Water that is given is what really went in, in all, g. */
+export function batchOf(
+  mix: Mix,
+  conditions: MixConditions,
+  { portions, doses }: Pick<BatchMasses, 'portions' | 'doses'>,
+  given?: number,
+): BatchMasses {
+  const solids = drySolids({ portions, doses });
+  const cut = plasticiserCut(plasticiserDose(mix.doses ?? []));
+  const absorbed = absorbedWater(solids);
+  const water =
+    given === undefined
+      ? totalWater(solids, mix.grade, { cut, learned: conditions.learnedDemand?.factor })
+      : Math.max(absorbed, given);
+  const freeWater = water - absorbed;
+  const liquidWater = doses.reduce((sum, { dose, mass }) => sum + mass * (1 - solidsOf(dose.material)), 0);
+  // A liquid takes its own room in all; its water thins the paste but takes no second room.
+  const whole = doses.map(({ dose: { material }, mass }) => ({ material, mass }));
+  return {
+    portions,
+    doses,
+    totalWater: water,
+    liquidWater,
+    absorbed,
+    freeWater,
+    bound: boundWater(solids, freeWater, conditions.dampDays),
+    held: heldMoisture(solids),
+    volume: freshVolume([...portions, ...whole], freeWater - liquidWater, airOf(mix)),
+  };
+}
+
+/** Masses and volume of the batch that one litre (or kilogram) of each part makes. */
+export function massesPerPart(mix: Mix, conditions: MixConditions): BatchMasses {
+  const masses = dryMassesPerPart(mix);
+  const portions = mix.lines.map(({ material }, i) => ({ material, mass: masses[i]! }));
+  const base = { binder: binderMass(portions), cement: doseCement(portions) };
+  const dosed = (volume: number) =>
+    batchOf(mix, conditions, {
+      portions,
+      doses: (mix.doses ?? []).map((dose) => ({ dose, mass: doseMass(dose, { ...base, volume }) })),
+    });
+  // Doses by volume add to the volume that they are a share of: a straight line, solved by two points on it.
+  const [none, one] = [dosed(0).volume, dosed(1).volume];
+  return dosed(none / (1 - (one - none)));
+}
+
+/** Mass that doses "of cement" are reckoned on, g. */
+const doseCement = (portions: readonly Portion[]) =>
+  cementMass(portions, { share: ({ powder }) => powder?.doseShare ?? 1 });
+
+/** The same batch, `factor` times as large. */
+export function scaleMasses(batch: BatchMasses, factor: number): BatchMasses {
+  return {
+    portions: batch.portions.map(({ material, mass }) => ({ material, mass: mass * factor })),
+    doses: batch.doses.map(({ dose, mass }) => ({ dose, mass: mass * factor })),
+    totalWater: batch.totalWater * factor,
+    liquidWater: batch.liquidWater * factor,
+    absorbed: batch.absorbed * factor,
+    freeWater: batch.freeWater * factor,
+    bound: batch.bound * factor,
+    held: batch.held * factor,
+    volume: batch.volume * factor,
+  };
+}
+
+/** Mass of the dry solids of a batch, g. */
+export const solidsMass = (batch: BatchMasses): number => drySolids(batch).reduce((total, { mass }) => total + mass, 0);
+
+/** Mass of a batch when it is fresh, and when it has dried, g. */
+export function batchMass(batch: BatchMasses): { fresh: number; dry: number } {
+  const solids = solidsMass(batch);
+  return { fresh: solids + batch.totalWater, dry: solids + batch.bound + batch.held };
+}
