@@ -36,7 +36,7 @@ const stages = {
     devices: [],
     mixes: ['stores'],
     moulds: [],
-    pours: ['casts', 'mixes', 'moulds'],
+    pours: ['casts', 'mixes', 'moulds', 'stores'],
     reckon: [],
     stores: [],
   },

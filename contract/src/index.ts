@@ -3,6 +3,7 @@ import 'reflect-metadata';
 export * from './accounts.js';
 export * from './air.js';
 export * from './casts.js';
+export * from './mix-questions.js';
 export * from './mixes.js';
 export * from './moulds.js';
 export * from './pours.js';

@@ -1,13 +1,25 @@
-import type { Exposure, Grade, SettingClass } from '@dewpot/core';
+import type {
+  ColourWhen,
+  Difference,
+  Exposure,
+  Grade,
+  MixingOrder,
+  MixingWays,
+  PartsBy,
+  SettingClass,
+} from '@dewpot/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  Equals,
   IsArray,
   IsBoolean,
   IsHexColor,
   IsIn,
   IsInt,
   IsNumber,
+  IsObject,
+  IsOptional,
   IsString,
   IsUUID,
   Length,
@@ -15,37 +27,147 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { MaterialFigures } from './stores.js';
+
+export const settingClasses: readonly SettingClass[] = [
+  'portland',
+  'fast-setting',
+  'gypsum',
+  'underlayment',
+  'patch',
+  'lime',
+];
 
 export class MixLineInput {
   @IsUUID() materialId: string;
   @IsNumber() parts: number;
+  /** Where it differs from the mix. */
+  @IsOptional() @IsIn(['volume', 'mass']) by?: PartsBy;
 }
 
-export class MixInput {
+export class DoseInput {
+  @IsUUID() materialId: string;
+  /** Share of its base's mass or of the fresh volume, or kg/m³, as its kind of additive says. */
+  @IsNumber() amount: number;
+}
+
+export class MixingWaysInput implements MixingWays {
+  @IsOptional() @IsIn(['water-to-powder', 'powder-to-water']) order?: MixingOrder;
+  @IsOptional() @IsIn(['powder', 'water', 'late']) colour?: ColourWhen;
+}
+
+/** What a mix says of itself, but for its lines and doses. */
+export class MixWords {
   @IsString() @Length(1, 80) name: string;
-  @IsIn(['volume', 'mass']) by: 'volume' | 'mass';
+  @IsIn(['volume', 'mass']) by: PartsBy;
   @IsInt() @Min(1) @Max(7) grade: Grade;
   @IsIn(['indoors', 'outdoors', 'frost']) exposure: Exposure;
   @IsBoolean() packed: boolean;
-  @IsIn(['portland', 'fast-setting', 'gypsum', 'underlayment', 'patch', 'lime']) setting: SettingClass;
+  @IsIn([...settingClasses]) setting: SettingClass;
   /** Damp cure, days. */
   @IsNumber() @Min(0) @Max(60) dampDays: number;
   /** How it looks cured and dry. */
   @IsHexColor() colour: string;
+  /** Lime and metakaolin count as cement in w/c. */
+  @IsOptional() @IsBoolean() limeCounts?: boolean;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => MixingWaysInput) ways?: MixingWaysInput;
+  /** What it is for, and not for. */
+  @IsOptional() @IsString() @Length(0, 300) suits?: string;
+  @IsOptional() @IsString() @Length(0, 300) unfit?: string;
+}
+
+export class MixInput extends MixWords {
   @IsArray() @ArrayMaxSize(30) @ValidateNested({ each: true }) @Type(() => MixLineInput) lines: MixLineInput[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(20)
+  @ValidateNested({ each: true })
+  @Type(() => DoseInput)
+  doses?: DoseInput[];
   @IsInt() @Min(0) version: number;
 }
 
-export interface MixView {
+/** A recipe as it is kept: its materials by their keys. */
+export type MixBody = Omit<MixInput, 'name' | 'version'>;
+
+export interface MixView extends MixBody {
   readonly id: string;
   readonly version: number;
   readonly name: string;
-  readonly by: 'volume' | 'mass';
-  readonly grade: Grade;
-  readonly exposure: Exposure;
-  readonly packed: boolean;
-  readonly setting: SettingClass;
-  readonly dampDays: number;
-  readonly colour: string;
-  readonly lines: readonly { readonly materialId: string; readonly parts: number }[];
+  /** Which version of the recipe this is: one that was poured never changes. */
+  readonly edition: number;
+  /** Whether this version was poured. */
+  readonly used: boolean;
+}
+
+/** A version of a recipe as it was. */
+export interface MixEditionView {
+  readonly edition: number;
+  readonly name: string;
+  readonly body: MixBody;
+  /** ms */
+  readonly madeAt: number;
+}
+
+/** A material in a file, by its name. */
+export class MaterialRow extends MaterialFigures {}
+
+/** A line or dose in a file: the material by its name. */
+export class FileLine {
+  @IsString() @Length(1, 80) material: string;
+  @IsNumber() parts: number;
+  @IsOptional() @IsIn(['volume', 'mass']) by?: PartsBy;
+}
+
+export class FileDose {
+  @IsString() @Length(1, 80) material: string;
+  @IsNumber() amount: number;
+}
+
+export class MixRow extends MixWords {
+  @IsArray() @ArrayMaxSize(30) @ValidateNested({ each: true }) @Type(() => FileLine) lines: FileLine[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(20)
+  @ValidateNested({ each: true })
+  @Type(() => FileDose)
+  doses?: FileDose[];
+}
+
+/** Name and version of the format in which mixes and materials go out and come in. */
+export const MIX_FILE = { format: 'dew-pot-mixes', version: 1 } as const;
+/** Most materials, and most mixes, of one file. */
+export const MOST_ROWS = 500;
+
+export class MixFile {
+  @Equals(MIX_FILE.format, { message: `this is no file of mixes: its format must be ${MIX_FILE.format}` })
+  format: string;
+  @Equals(MIX_FILE.version, { message: `it is of another version: only version ${MIX_FILE.version} is read` })
+  version: number;
+  @IsArray()
+  @ArrayMaxSize(MOST_ROWS)
+  @ValidateNested({ each: true })
+  @Type(() => MaterialRow)
+  materials: MaterialRow[];
+  @IsArray() @ArrayMaxSize(MOST_ROWS) @ValidateNested({ each: true }) @Type(() => MixRow) mixes: MixRow[];
+}
+
+export class MixImport {
+  @IsObject() @ValidateNested() @Type(() => MixFile) file: MixFile;
+  /** Only says what would change. */
+  @IsBoolean() dry: boolean;
+}
+
+/** What an import does to one material or mix. */
+export interface ImportedThing {
+  readonly kind: 'material' | 'mix';
+  readonly name: string;
+  readonly does: 'new' | 'changed' | 'same';
+  readonly differences: readonly Difference[];
+}
+
+export interface ImportView {
+  readonly things: readonly ImportedThing[];
+  /** Whether it was done, and not only said. */
+  readonly done: boolean;
 }

@@ -52,6 +52,8 @@ export class PourLogInput implements PourLog {
   @IsInt() @Min(1) @Max(7) grade: Grade;
   @IsNumber() temperature: number;
   @IsOptional() @IsNumber() leftover?: number;
+  /** Missing to fill the moulds, mL. */
+  @IsOptional() @IsNumber() short?: number;
 }
 
 /** One cast that a finished pour makes; its key is made by whoever finishes it. */
@@ -79,6 +81,8 @@ export interface PourView {
   /** Copies of moulds, mix and scoop as they were. */
   readonly plan: PourPlan;
   readonly mixName: string;
+  /** Which version of the mix it was. */
+  readonly mixEdition: number;
   readonly log?: PourLog;
   readonly startedAt?: number;
   readonly pouredAt?: number;

@@ -1,5 +1,4 @@
 import {
-  handbookMaterials,
   mouldMaterials,
   pieceGuides,
   type MeasuredBy,
@@ -26,9 +25,11 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { MixQuestion } from './mix-questions.js';
+import { settingClasses } from './mixes.js';
 import { MouldShapeInput, SolidInput } from './solids.js';
 
-const settings = ['portland', 'fast-setting', 'gypsum', 'underlayment', 'patch', 'lime'];
+const settings = [...settingClasses];
 const pieces = Object.keys(pieceGuides);
 
 export class CavityQuestion {
@@ -133,26 +134,6 @@ export class PanelBoxQuestion {
 
 export class ReleaseQuestion {
   @IsIn(Object.keys(mouldMaterials)) material: MouldMaterial;
-}
-
-export class PlainMixLine {
-  /** A material of the handbook, such as grey-cement or sharp-sand. */
-  @IsIn(handbookMaterials.map(({ key }) => key)) material: string;
-  @IsNumber() parts: number;
-}
-
-export class MixQuestion {
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(30)
-  @ValidateNested({ each: true })
-  @Type(() => PlainMixLine)
-  lines: PlainMixLine[];
-  @IsIn(['volume', 'mass']) by: 'volume' | 'mass';
-  @IsInt() @Min(1) @Max(7) grade: 1 | 2 | 3 | 4 | 5 | 6 | 7;
-  @IsIn(['indoors', 'outdoors', 'frost']) exposure: 'indoors' | 'outdoors' | 'frost';
-  @IsOptional() @IsBoolean() packed?: boolean;
-  @IsOptional() @IsNumber() @Min(0) @Max(60) dampDays?: number;
 }
 
 export class SheetItem {

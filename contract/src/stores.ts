@@ -1,16 +1,70 @@
-import type { BinderFamily, Bulking, Lot, Material, MaterialKind, Scoop } from '@dewpot/core';
-import { IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID, Length, Max, Min } from 'class-validator';
+import {
+  additives,
+  type AdditiveKind,
+  type BinderFamily,
+  type Bulking,
+  type Lot,
+  type Material,
+  type MaterialKind,
+  type PowderWater,
+  type Scoop,
+} from '@dewpot/core';
+import { Type } from 'class-transformer';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
 
-export class MaterialInput {
+const kinds: readonly MaterialKind[] = [
+  'binder',
+  'binder-part',
+  'aggregate',
+  'lightweight',
+  'organic',
+  'pre-blend',
+  'additive',
+];
+
+/** What a ready-made powder's bag says, shares of its mass. */
+export class PowderInput implements PowderWater {
+  @IsNumber() low: number;
+  @IsNumber() high: number;
+  @IsNumber() binderShare: number;
+  @IsNumber() doseShare: number;
+}
+
+/** A material's own figures. What they may be is checked by core, which names each with its remedy. */
+export class MaterialFigures {
   @IsString() @Length(1, 80) name: string;
-  @IsIn(['binder', 'binder-part', 'aggregate', 'lightweight', 'organic']) kind: MaterialKind;
-  @IsNumber() @Min(0.01) @Max(10) bulk: number;
-  @IsNumber() @Min(0.01) @Max(10) particle: number;
-  @IsNumber() @Min(0) @Max(10) absorption: number;
-  @IsNumber() @Min(0) @Max(20) demand: number;
-  @IsNumber() @Min(0.01) @Max(100) largestGrain: number;
+  @IsIn([...kinds]) kind: MaterialKind;
+  /** Loose as it is scooped, and as it takes room in the mix, kg/L. */
+  @IsNumber() bulk: number;
+  @IsNumber() particle: number;
+  /** Share of dry mass. */
+  @IsNumber() absorption: number;
+  /** kg of water per kg. */
+  @IsNumber() demand: number;
+  /** mm */
+  @IsNumber() largestGrain: number;
   @IsIn(['fine', 'sharp', 'none']) bulking: Bulking;
   @IsOptional() @IsIn(['portland', 'sulfoaluminate', 'gypsum', 'lime', 'pozzolan']) family?: BinderFamily;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => PowderInput) powder?: PowderInput;
+  @IsOptional() @IsIn(Object.keys(additives)) additive?: AdditiveKind;
+  /** Of a liquid, share of its mass. */
+  @IsOptional() @IsNumber() solids?: number;
+}
+
+export class MaterialInput extends MaterialFigures {
   @IsInt() @Min(0) version: number;
 }
 
@@ -25,6 +79,10 @@ export class LotInput {
   @IsNumber() @Min(0) @Max(1e6) price: number;
   /** Milliseconds of the day it was bought. */
   @IsInt() @Min(0) boughtAt: number;
+  /** Milliseconds of the day it was opened. */
+  @IsOptional() @IsInt() @Min(0) openedAt?: number;
+  @IsOptional() @IsInt() @Min(1) @Max(1000) bags?: number;
+  @IsOptional() @IsBoolean() lumpy?: boolean;
   @IsInt() @Min(0) version: number;
 }
 
@@ -37,6 +95,8 @@ export class ScoopInput {
   @IsString() @Length(1, 60) name: string;
   /** Struck level, mL. */
   @IsNumber() @Min(1) @Max(50000) volume: number;
+  /** Heaped, mL. */
+  @IsOptional() @IsNumber() @Min(1) @Max(80000) heaped?: number;
   @IsInt() @Min(0) version: number;
 }
 

@@ -16,6 +16,7 @@ import { HealthController } from './http/health.controller.js';
 import { ProblemFilter } from './http/problem-filter.js';
 import { WorkshopTransaction } from './http/workshop-transaction.js';
 import { MixesController } from './mixes/mixes.controller.js';
+import { MixFilesService } from './mixes/mix-files.service.js';
 import { MixesService } from './mixes/mixes.service.js';
 import { MouldsController } from './moulds/moulds.controller.js';
 import { MouldsService } from './moulds/moulds.service.js';
@@ -25,8 +26,10 @@ import { TubsController } from './moulds/tubs.controller.js';
 import { TubsService } from './moulds/tubs.service.js';
 import { PoursController } from './pours/pours.controller.js';
 import { PoursService } from './pours/pours.service.js';
+import { MixReckonController } from './reckon/mix-reckon.controller.js';
 import { MouldReckonController } from './reckon/mould-reckon.controller.js';
 import { ReckonController } from './reckon/reckon.controller.js';
+import { LotsService } from './stores/lots.service.js';
 import { StoresController } from './stores/stores.controller.js';
 import { StoresService } from './stores/stores.service.js';
 
@@ -45,6 +48,7 @@ export class AppModule {
         DevicesController,
         HealthController,
         MixesController,
+        MixReckonController,
         MouldReckonController,
         MouldsController,
         PeopleController,
@@ -59,7 +63,9 @@ export class AppModule {
         Rows,
         Sessions,
         CastsService,
+        LotsService,
         MixesService,
+        MixFilesService,
         MouldsService,
         PicturesService,
         PoursService,

@@ -63,6 +63,8 @@ export const mix: MixView = {
     { materialId: 'grey-cement', parts: 1 },
     { materialId: 'sharp-sand', parts: 2.5 },
   ],
+  edition: 1,
+  used: false,
 };
 
 const air: AirView = {

@@ -3,9 +3,24 @@ import type { BatchMasses } from './batch.js';
 import { solidsOf } from './dose.js';
 import type { Material } from './material.js';
 
-/** Water brought into a batch by its damp materials, g. `moisture`: share of dry mass by material id. */
-export const broughtWater = ({ portions }: BatchMasses, moisture: Readonly<Record<string, number>>): number =>
-  portions.reduce((sum, { material, mass }) => sum + mass * (moisture[material.id] ?? 0), 0);
+/** Wettest that a material can be and still be scooped, share of its dry mass. */
+const WETTEST = 0.3;
+
+/** Water brought into a batch by its damp materials, g. `moisture`: share of dry mass by material id, 0–0.3. @throws InputError */
+export function broughtWater(
+  { portions }: Pick<BatchMasses, 'portions'>,
+  moisture: Readonly<Record<string, number>>,
+): number {
+  return portions.reduce((sum, { material, mass }) => {
+    const share = moisture[material.id] ?? 0;
+    if (share !== 0)
+      requireNumber(`moisture.${material.id}`, share, `The moisture of ${material.name.toLowerCase()}`, {
+        min: 0,
+        max: WETTEST,
+      });
+    return sum + mass * share;
+  }, 0);
+}
 
 /** What is put to a batch that came out too wet. */
 export interface TooWet {

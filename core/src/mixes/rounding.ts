@@ -54,7 +54,7 @@ export function scoopedRatio(
     mass: exact > 0 ? (mass * count) / exact : 0,
   }));
   const tap = batch.totalWater - broughtWater(batch, moisture);
-  const water = tap + broughtWater({ ...batch, portions }, moisture) - absorbedWater(portions);
+  const water = tap + broughtWater({ portions }, moisture) - absorbedWater(portions);
   return water / cementMass(portions, { withLime });
 }
 

@@ -7,3 +7,4 @@ export * from './water-plan.js';
 export * from './log.js';
 export * from './learned.js';
 export * from './sheet-lines.js';
+export * from './conditions.js';

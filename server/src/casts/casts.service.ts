@@ -98,6 +98,22 @@ export class CastsService {
     await this.rows.of(CastEventEntity).insert({ id: poured.id, workshopId, castId: cast.id, personId, event: poured });
   }
 
+  /** Takes the casts of a pour away, as long as nothing but the pour happened to any. @throws ProblemError 409 */
+  async removeUntouched(pourId: string): Promise<void> {
+    const casts = await this.rows.of(CastEntity).find({ where: { pourId }, lock: { mode: 'pessimistic_write' } });
+    const castId = In(casts.map(({ id }) => id));
+    const events = await this.rows.of(CastEventEntity).find({ where: { castId } });
+    const touched = casts.filter(({ id }) => events.some((one) => one.castId === id && one.event.type !== 'poured'));
+    if (touched.length > 0) {
+      const codes = touched.map(({ code }) => code).join(', ');
+      throw new ProblemError(409, 'Something was done to its casts', {
+        detail: `Things happened to ${codes} since the pour: it stays in the record.`,
+      });
+    }
+    await this.rows.of(CastEventEntity).delete({ castId });
+    await this.rows.of(CastEntity).delete({ pourId });
+  }
+
   /** Appends an event to a cast's life. The same event sent twice is one. @throws InputError, ProblemError */
   async append(castId: string, input: CastEventInput, personId: string | null, now: number): Promise<CastDetail> {
     const row = await this.row(castId, true);

@@ -4,6 +4,7 @@ import { DataSource, type DataSourceOptions, type QueryRunner } from 'typeorm';
 import { APP_ROLE } from './app-role.js';
 import { entities } from './entities.js';
 import { Initial1764000000000 } from './migrations/initial.js';
+import { Mixes1764200000000 } from './migrations/mixes.js';
 import { Moulds1764100000000 } from './migrations/moulds.js';
 
 /** Password of the application's role, derived from the owner's so that every server before one database has the same. */
@@ -24,7 +25,12 @@ const common = { type: 'postgres', driver: pg, entities, migrationsTableName: 'm
 
 /** Connection of the owner: migrations and nothing else. */
 export function ownerOptions(ownerUrl: string): DataSourceOptions {
-  return { ...common, url: ownerUrl, migrations: [Initial1764000000000, Moulds1764100000000], poolSize: 2 };
+  return {
+    ...common,
+    url: ownerUrl,
+    migrations: [Initial1764000000000, Moulds1764100000000, Mixes1764200000000],
+    poolSize: 2,
+  };
 }
 
 /** Connection of the application. */

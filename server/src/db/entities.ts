@@ -3,7 +3,7 @@ import type {
   CastSnapshot,
   DrySummary,
   CopyCondition,
-  MixView,
+  MixBody,
   MouldBody,
   PourInput,
   PourStatus,
@@ -103,18 +103,40 @@ export class LotEntity extends EditedRow {
   @Column('double precision') left: number;
   @Column('double precision') price: number;
   @Column('bigint', { name: 'bought_at', transformer: milliseconds }) boughtAt: number;
+  @Column('bigint', { name: 'opened_at', nullable: true, transformer: milliseconds }) openedAt: number | null;
+  @Column('int', { default: 1 }) bags: number;
+  @Column('boolean', { default: false }) lumpy: boolean;
 }
 
 @Entity('scoops')
 export class ScoopEntity extends EditedRow {
   @Column('text') name: string;
   @Column('double precision') volume: number;
+  @Column('double precision', { nullable: true }) heaped: number | null;
 }
 
 @Entity('mixes')
 export class MixEntity extends EditedRow {
   @Column('text') name: string;
-  @Column('jsonb') body: Omit<MixView, 'id' | 'version' | 'name'>;
+  @Column('jsonb') body: MixBody;
+  /** Counts the versions of the recipe: one that was poured never changes. */
+  @Column('int', { default: 1 }) edition: number;
+}
+
+@Entity('mix_editions')
+@Index(['mixId', 'edition'], { unique: true })
+export class MixEditionEntity extends WorkshopRow {
+  @Column('uuid', { name: 'mix_id' }) mixId: string;
+  @Column('int') edition: number;
+  @Column('text') name: string;
+  @Column('jsonb') body: MixBody;
+  @UpdateDateColumn({ type: 'timestamptz', name: 'made_at' }) madeAt: Date;
+}
+
+/** What a pour took from a lot, g. */
+export interface Taken {
+  readonly lotId: string;
+  readonly mass: number;
 }
 
 @Entity('pours')
@@ -122,10 +144,13 @@ export class PourEntity extends EditedRow {
   @Column('int') number: number;
   @Column('text') status: PourStatus;
   @Column('text', { name: 'mix_name' }) mixName: string;
+  @Index() @Column('uuid', { name: 'mix_id' }) mixId: string;
+  @Column('int', { name: 'mix_edition', default: 1 }) mixEdition: number;
   @Column('text') colour: string;
   @Column('jsonb') input: Omit<PourInput, 'version'>;
   @Column('jsonb') plan: PourPlan;
   @Column('jsonb', { nullable: true }) log: PourLog | null;
+  @Column('jsonb', { nullable: true }) taken: readonly Taken[] | null;
   @Column('bigint', { name: 'started_at', nullable: true, transformer: milliseconds }) startedAt: number | null;
   @Column('bigint', { name: 'poured_at', nullable: true, transformer: milliseconds }) pouredAt: number | null;
 }
@@ -167,6 +192,7 @@ export const entities = [
   LotEntity,
   ScoopEntity,
   MixEntity,
+  MixEditionEntity,
   PourEntity,
   CastEntity,
   CastEventEntity,

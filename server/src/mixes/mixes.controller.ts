@@ -1,15 +1,31 @@
-import { Body, Controller, Delete, Get, HttpCode, Put } from '@nestjs/common';
-import { MixInput, type MixView } from '@dewpot/contract';
+import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
+import { MixImport, MixInput, type ImportView, type MixEditionView, type MixView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
+import { MixFilesService } from './mix-files.service.js';
 import { MixesService } from './mixes.service.js';
 
 @Controller('api/mixes')
 export class MixesController {
-  constructor(private readonly mixes: MixesService) {}
+  constructor(
+    private readonly mixes: MixesService,
+    private readonly files: MixFilesService,
+  ) {}
 
   @Get()
   all(): Promise<MixView[]> {
     return this.mixes.all();
+  }
+
+  /** Brings materials and mixes in from a file; dry, only says what would change. */
+  @Post('import')
+  @HttpCode(200)
+  bring(@Body() given: MixImport): Promise<ImportView> {
+    return this.files.bring(given);
+  }
+
+  @Get(':id/editions')
+  editions(@Key() id: string): Promise<MixEditionView[]> {
+    return this.mixes.editions(id);
   }
 
   @Put(':id')

@@ -64,6 +64,21 @@ export class MouldsService {
     return turns.map(({ mark }) => mark);
   }
 
+  /** Takes back so many cycles of a mould, from the most used copies. */
+  async unuse(mouldId: string, times: number): Promise<void> {
+    const repository = this.rows.of(MouldCopyEntity);
+    const copies = await repository.find({
+      where: { mouldId, retired: false },
+      order: { cycles: 'DESC', mark: 'DESC' },
+    });
+    await this.rows.manager.query(`UPDATE "moulds" SET "cycles" = greatest(0, "cycles" - $1) WHERE "id" = $2`, [
+      times,
+      mouldId,
+    ]);
+    const turns = copies.length === 0 ? [] : Array.from({ length: times }, (_, i) => copies[i % copies.length]!);
+    for (const { id } of turns) await repository.decrement({ id }, 'cycles', 1);
+  }
+
   private async views(moulds: readonly MouldEntity[]): Promise<MouldView[]> {
     const ids = moulds.map(({ id }) => id);
     const copies = await this.rows.of(MouldCopyEntity).findBy({ mouldId: In(ids) });

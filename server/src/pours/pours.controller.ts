@@ -35,6 +35,12 @@ export class PoursController {
     return this.pours.finish(id, given, personId, Date.now());
   }
 
+  @Post(':id/undo')
+  @HttpCode(200)
+  undo(@Key() id: string): Promise<PourView> {
+    return this.pours.undo(id);
+  }
+
   @Delete(':id')
   @HttpCode(204)
   remove(@Key() id: string): Promise<void> {

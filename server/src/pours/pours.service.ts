@@ -1,12 +1,14 @@
 import { Injectable } from '@nestjs/common';
 import {
   castCode,
+  cementMass,
+  conditionsOf,
   dryUsed,
   expectedByLog,
+  lessonsOf,
   loggedBatch,
   reckonSheet,
-  takeFromLots,
-  cementMass,
+  type PouredRecord,
   type PourPlan,
 } from '@dewpot/core';
 import type { PourFinish, PourInput, PourView } from '@dewpot/contract';
@@ -17,9 +19,10 @@ import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
 import { MixesService } from '../mixes/index.js';
 import { MouldsService } from '../moulds/index.js';
+import { LotsService, plainLot } from '../stores/index.js';
 
 function pourView(row: PourEntity): PourView {
-  const { id, number, version, status, input, plan, mixName, log, startedAt, pouredAt } = row;
+  const { id, number, version, status, input, plan, mixName, mixEdition, log, startedAt, pouredAt } = row;
   return {
     id,
     number,
@@ -28,6 +31,7 @@ function pourView(row: PourEntity): PourView {
     input,
     plan,
     mixName,
+    mixEdition,
     ...(log && { log }),
     ...(startedAt !== null && { startedAt }),
     ...(pouredAt !== null && { pouredAt }),
@@ -41,6 +45,7 @@ export class PoursService {
     private readonly moulds: MouldsService,
     private readonly mixes: MixesService,
     private readonly casts: CastsService,
+    private readonly lots: LotsService,
   ) {}
 
   async all(): Promise<PourView[]> {
@@ -52,22 +57,20 @@ export class PoursService {
   }
 
   /** Saves a plan with copies of all it uses; refuses one that cannot be poured. */
-  async save(id: string, { version, ...input }: PourInput): Promise<PourView> {
+  async save(id: string, { version, ...input }: PourInput, now = Date.now()): Promise<PourView> {
     const existing = await this.rows.of(PourEntity).findOneBy({ id });
     if (existing && existing.status !== 'planned') {
       throw new ProblemError(409, 'Already poured', {
         detail: 'This pour has been started: its plan stays as it was. Plan another one.',
       });
     }
-    const { plan, mixName, colour } = await this.resolve(input);
-    reckonSheet(plan);
+    const resolved = await this.resolve(input, now);
+    reckonSheet(resolved.plan);
     const number = existing?.number ?? (await this.nextNumber());
     return pourView(
       await saveEdited(this.rows, this.rows.of(PourEntity), 'pour', id, version, {
+        ...resolved,
         input,
-        plan,
-        mixName,
-        colour,
         number,
         status: 'planned',
       }),
@@ -115,13 +118,28 @@ export class PoursService {
         },
       });
     }
-    await this.takeFromStore(dryUsed(row.plan, finish.log));
-    await this.rows
-      .of(PourEntity)
-      .update(
-        { id },
-        { status: 'finished', log: finish.log, pouredAt: finish.pouredAt, startedAt: row.startedAt ?? finish.pouredAt },
-      );
+    const taken = await this.lots.take(dryUsed(row.plan, finish.log), finish.pouredAt);
+    await this.rows.of(PourEntity).update(
+      { id },
+      {
+        status: 'finished',
+        log: finish.log,
+        taken: taken as object[],
+        pouredAt: finish.pouredAt,
+        startedAt: row.startedAt ?? finish.pouredAt,
+      },
+    );
+    return this.one(id);
+  }
+
+  /** Takes a finished pour back, as long as nothing was done to its casts: they go, and what it took is in store again. */
+  async undo(id: string): Promise<PourView> {
+    const row = await this.row(id, true);
+    if (row.status !== 'finished') return pourView(row);
+    await this.casts.removeUntouched(id);
+    for (const { mouldId, count } of row.plan.items) await this.moulds.unuse(mouldId, count);
+    await this.lots.putBack(row.taken ?? []);
+    await this.rows.of(PourEntity).update({ id }, { status: 'started', log: null, taken: null, pouredAt: null });
     return this.one(id);
   }
 
@@ -150,14 +168,16 @@ export class PoursService {
 
   private async resolve(
     input: Omit<PourInput, 'version'>,
-  ): Promise<{ plan: PourPlan; mixName: string; colour: string }> {
+    now: number,
+  ): Promise<Pick<PourEntity, 'plan' | 'mixName' | 'mixId' | 'mixEdition' | 'colour'>> {
     const moulds = await this.moulds.some(input.items.map(({ mouldId }) => mouldId));
-    const { name: mixName, ...mix } = await this.mixes.one(input.mixId);
+    const mix = await this.mixes.one(input.mixId);
     const scoop = await this.rows.of(ScoopEntity).findOneBy({ id: input.scoopId });
     if (!scoop) throw ProblemError.notFound('scoop');
     const workshop = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
-    const lots = await this.rows.of(LotEntity).find();
+    const lots = (await this.rows.of(LotEntity).find()).map(plainLot);
     const resolved = await this.mixes.resolve({ ...mix, grade: input.grade });
+    const lessons = lessonsOf(await this.poured(mix.id));
     const plan: PourPlan = {
       items: input.items.map(({ count, fillTo }, i) => {
         const { id: mouldId, name, shape, piece } = moulds[i]!;
@@ -171,29 +191,22 @@ export class PoursService {
       step: input.step,
       bucket: workshop.settings.bucket,
       temperature: input.temperature,
-      conditions: { dampDays: mix.dampDays },
-      lots: lots.map(({ materialId, bought, left, price, boughtAt }) => ({
-        materialId,
-        bought,
-        left,
-        price,
-        boughtAt,
-      })),
+      conditions: conditionsOf(resolved, { dampDays: mix.dampDays, lots, lessons, now }),
+      learnedYield: lessons.yield,
+      ...(mix.ways && { ways: mix.ways }),
+      scaleStep: workshop.settings.scaleStep,
+      lots,
       liftLimit: workshop.settings.liftLimit,
     };
-    return { plan, mixName, colour: mix.colour };
+    return { plan, mixName: mix.name, mixId: mix.id, mixEdition: mix.edition, colour: mix.colour };
   }
 
-  private async takeFromStore(used: Record<string, number>): Promise<void> {
-    const repository = this.rows.of(LotEntity);
-    const lots = await repository.find();
-    for (const [materialId, mass] of Object.entries(used)) {
-      for (const { id, left } of takeFromLots(
-        lots.filter((lot) => lot.materialId === materialId),
-        mass,
-      ))
-        await repository.update({ id }, { left });
-    }
+  /** Pours of a mix that are done: what its water and its yield are learned from. */
+  private async poured(mixId: string): Promise<PouredRecord[]> {
+    const rows = await this.rows
+      .of(PourEntity)
+      .find({ where: { mixId, status: 'finished' }, select: { id: true, plan: true, log: true } });
+    return rows.flatMap(({ plan, log }) => (log ? [{ plan, log }] : []));
   }
 
   private async nextNumber(): Promise<number> {

@@ -1,5 +1,4 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
-import { ApiBody } from '@nestjs/swagger';
 import {
   ballast,
   ballastByLift,
@@ -46,9 +45,8 @@ import {
   SolidInput,
 } from '@dewpot/contract';
 import { Public } from '../http/request.js';
+import { asked } from './asked.js';
 import { examples } from './mould-examples.js';
-
-const asked = (type: new () => object, example: object) => ApiBody({ type, examples: { example: { value: example } } });
 
 /** Mould questions for scripts: a plain description in, figures with basis and working out. Nothing is kept. */
 @Public()

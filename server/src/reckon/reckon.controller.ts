@@ -5,50 +5,25 @@ import {
   faceAdvice,
   faceRisk,
   figure,
-  handbookMaterial,
   line,
   reckonDryDown,
   reckonMaturity,
-  reckonMix,
   reckonSheet,
   type DryDown,
   type Figure,
   type Maturity,
-  type Mix,
-  type MixFigures,
   type Sheet,
 } from '@dewpot/core';
-import {
-  DryDownQuestion,
-  EvaporationQuestion,
-  MaturityQuestion,
-  MixQuestion,
-  SheetQuestion,
-  shapeOf,
-} from '@dewpot/contract';
+import { DryDownQuestion, EvaporationQuestion, MaturityQuestion, SheetQuestion, shapeOf } from '@dewpot/contract';
 import { Public } from '../http/request.js';
+import { plainConditions, plainMix } from './plain-mix.js';
 
-function plainMix({ lines, by, grade, exposure, packed }: MixQuestion): Mix {
-  const resolved = lines.map(({ material, parts }) => ({
-    material: { ...handbookMaterial(material), id: material },
-    parts,
-  }));
-  return { lines: resolved, by, grade, exposure, ...(packed !== undefined && { packed }) };
-}
-
-const WEEK = 7;
 const LIFT_LIMIT = 25000;
 
 /** Reckoning for scripts: a plain description in, figures with basis and working out. Nothing is kept. */
 @Public()
 @Controller('api/reckon')
 export class ReckonController {
-  @Post('mixes/mix')
-  @HttpCode(200)
-  mix(@Body() question: MixQuestion): MixFigures {
-    return reckonMix(plainMix(question), { dampDays: question.dampDays ?? WEEK });
-  }
-
   @Post('pours/sheet')
   @HttpCode(200)
   sheet(@Body() { items, mix, scoop, ...rest }: SheetQuestion): Sheet {
@@ -64,7 +39,7 @@ export class ReckonController {
       setting: 'portland',
       moisture: {},
       scoop: { id: 'scoop', name: 'the scoop', volume: scoop },
-      conditions: { dampDays: mix.dampDays ?? WEEK },
+      conditions: plainConditions(mix),
       lots: [],
       liftLimit: LIFT_LIMIT,
     });

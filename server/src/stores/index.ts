@@ -1,2 +1,3 @@
 export * from './handbook.js';
+export * from './lots.service.js';
 export * from './stores.service.js';

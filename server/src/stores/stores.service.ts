@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { Material } from '@dewpot/core';
+import { checkMaterial, type Material } from '@dewpot/core';
 import type {
   LotInput,
   LotView,
@@ -13,17 +13,16 @@ import { LotEntity, MaterialEntity, MixEntity, ScoopEntity } from '../db/entitie
 import { Rows } from '../db/rows.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
+import { plainLot } from './lots.service.js';
 
 export function materialView({ id, version, name, body }: MaterialEntity): MaterialView {
   return { ...(body as Omit<Material, 'id' | 'name'>), id, name, version };
 }
 
-function lotView({ id, version, materialId, bought, left, price, boughtAt }: LotEntity): LotView {
-  return { id, version, materialId, bought, left, price, boughtAt };
-}
+const lotView = (row: LotEntity): LotView => ({ ...plainLot(row), id: row.id, version: row.version });
 
-function scoopView({ id, version, name, volume }: ScoopEntity): ScoopView {
-  return { id, version, name, volume };
+function scoopView({ id, version, name, volume, heaped }: ScoopEntity): ScoopView {
+  return { id, version, name, volume, ...(heaped !== null && { heaped }) };
 }
 
 @Injectable()
@@ -38,6 +37,7 @@ export class StoresService {
   }
 
   async saveMaterial(id: string, { version, name, ...body }: MaterialInput): Promise<MaterialView> {
+    checkMaterial({ ...body, name });
     return materialView(
       await saveEdited(this.rows, this.rows.of(MaterialEntity), 'material', id, version, { name, body }),
     );
@@ -46,7 +46,7 @@ export class StoresService {
   async removeMaterial(id: string): Promise<void> {
     const mixes = await this.rows.of(MixEntity).find();
     const using = mixes
-      .filter(({ body }) => body.lines.some(({ materialId }) => materialId === id))
+      .filter(({ body: { lines, doses = [] } }) => [...lines, ...doses].some(({ materialId }) => materialId === id))
       .map(({ name }) => name);
     if (using.length > 0) {
       throw new ProblemError(409, 'Still in use', {
@@ -57,7 +57,8 @@ export class StoresService {
     await this.rows.of(MaterialEntity).delete({ id });
   }
 
-  async saveLot(id: string, { version, ...fields }: LotInput): Promise<LotView> {
+  async saveLot(id: string, { version, ...given }: LotInput): Promise<LotView> {
+    const fields = { ...given, openedAt: given.openedAt ?? null, bags: given.bags ?? 1, lumpy: given.lumpy ?? false };
     if (!(await this.rows.of(MaterialEntity).existsBy({ id: fields.materialId })))
       throw ProblemError.notFound('material');
     if (fields.left > fields.bought) {
@@ -74,7 +75,15 @@ export class StoresService {
     await this.rows.of(LotEntity).delete({ id });
   }
 
-  async saveScoop(id: string, { version, ...fields }: ScoopInput): Promise<ScoopView> {
+  async saveScoop(id: string, { version, ...given }: ScoopInput): Promise<ScoopView> {
+    const fields = { ...given, heaped: given.heaped ?? null };
+    if (fields.heaped !== null && fields.heaped < fields.volume) {
+      const message = 'Heaped, it would hold less than struck level.';
+      throw new ProblemError(422, 'Something in this cannot be', {
+        detail: message,
+        errors: [{ field: 'heaped', value: fields.heaped, message, remedy: 'Measure it again, or leave it out.' }],
+      });
+    }
     return scoopView(await saveEdited(this.rows, this.rows.of(ScoopEntity), 'scoop', id, version, fields));
   }
 

@@ -29,6 +29,7 @@ const started: PourView = {
   input: { ...input, items: [...input.items] },
   plan,
   mixName: 'Garden grey',
+  mixEdition: 1,
   startedAt: NOW,
 };
 

@@ -1,0 +1,163 @@
+import { Injectable } from '@nestjs/common';
+import { checkMaterial, checkMix, differencesOf, InputError, type FieldIssue, type Material } from '@dewpot/core';
+import type {
+  ImportedThing,
+  ImportView,
+  MaterialInput,
+  MaterialRow,
+  MaterialView,
+  MixImport,
+  MixInput,
+  MixRow,
+  MixView,
+} from '@dewpot/contract';
+import { v7 as uuid } from 'uuid';
+import { changedFields } from '../db/save-edited.js';
+import { StoresService } from '../stores/index.js';
+import { MixesService } from './mixes.service.js';
+
+const nameKey = (name: string) => name.trim().toLowerCase();
+
+/** What a file brings, told apart from what is there by its name. */
+interface Coming<Input> {
+  readonly id: string;
+  readonly input: Input;
+  readonly thing: ImportedThing;
+}
+
+/** Brings materials and mixes in from a file: all of it or nothing, and first only said. */
+@Injectable()
+export class MixFilesService {
+  constructor(
+    private readonly mixes: MixesService,
+    private readonly stores: StoresService,
+  ) {}
+
+  async bring({ file, dry }: MixImport): Promise<ImportView> {
+    const known = await this.stores.all();
+    checkNames(file.materials, 'materials');
+    checkNames(file.mixes, 'mixes');
+    const materials = file.materials.map((row, i) => comingMaterial(row, `materials.${i}`, known.materials));
+    const after = new Map<string, Material>(
+      [...known.materials, ...materials.map(({ id, input }) => ({ ...input, id }))].map((one) => [
+        nameKey(one.name),
+        one,
+      ]),
+    );
+    const there = await this.mixes.all();
+    const mixes = file.mixes.map((row, i) =>
+      comingMix(row, `mixes.${i}`, after, there, [...known.materials, ...after.values()]),
+    );
+    const things = [...materials, ...mixes].map(({ thing }) => thing);
+    if (dry) return { things, done: false };
+    for (const { id, input, thing } of materials) if (thing.does !== 'same') await this.stores.saveMaterial(id, input);
+    for (const { id, input, thing } of mixes) if (thing.does !== 'same') await this.mixes.save(id, input);
+    return { things, done: true };
+  }
+}
+
+const refuse = (issues: FieldIssue[]) => {
+  if (issues.length > 0) throw new InputError(issues);
+};
+
+function checkNames(rows: readonly { readonly name: string }[], path: string): void {
+  const first = (name: string) => rows.findIndex((other) => nameKey(other.name) === nameKey(name));
+  refuse(
+    rows.flatMap(({ name }, i) =>
+      first(name) === i
+        ? []
+        : [
+            {
+              field: `${path}.${i}.name`,
+              value: name,
+              message: `${name} stands in the file twice.`,
+              remedy: 'Leave one out, or give it another name.',
+            },
+          ],
+    ),
+  );
+}
+
+function comingMaterial(row: MaterialRow, path: string, known: readonly MaterialView[]): Coming<MaterialInput> {
+  checkMaterial(row, path);
+  const there = known.find(({ name }) => nameKey(name) === nameKey(row.name));
+  const { id, version = 0, ...before } = there ?? { id: uuid() };
+  const changed = there ? changedFields(before, row) : [];
+  return {
+    id,
+    input: { ...row, version },
+    thing: {
+      kind: 'material',
+      name: row.name,
+      does: !there ? 'new' : changed.length > 0 ? 'changed' : 'same',
+      differences: changed.map((field) => ({ what: field, before: told(before, field), after: told(row, field) })),
+    },
+  };
+}
+
+const told = (of: object, path: string): string => {
+  const value = path.split('.').reduce<unknown>((at, step) => (at as Record<string, unknown> | undefined)?.[step], of);
+  return value === undefined ? 'not said' : typeof value === 'object' ? JSON.stringify(value) : String(value);
+};
+
+function comingMix(
+  { lines, doses = [], ...row }: MixRow,
+  path: string,
+  materials: ReadonlyMap<string, Material>,
+  mixes: readonly MixView[],
+  everything: readonly Material[],
+): Coming<MixInput> {
+  const missing: FieldIssue[] = [];
+  const find = (name: string, at: string) => {
+    const found = materials.get(nameKey(name));
+    if (!found)
+      missing.push({
+        field: `${path}.${at}.material`,
+        value: name,
+        message: `${name} is neither in the store nor in the file.`,
+        remedy: 'Add it to the file’s materials, or to the store.',
+      });
+    return found;
+  };
+  const foundLines = lines.map(({ material, ...line }, i) => ({ ...line, material: find(material, `lines.${i}`)! }));
+  const foundDoses = doses.map(({ material, ...dose }, i) => ({ ...dose, material: find(material, `doses.${i}`)! }));
+  refuse(missing);
+  const mix = { ...row, lines: foundLines, doses: foundDoses };
+  checked(path, () => checkMix(mix));
+  const there = mixes.find(({ name }) => nameKey(name) === nameKey(row.name));
+  const named = new Map(everything.map((one) => [one.id, one]));
+  const differences = there
+    ? differencesOf(
+        {
+          ...there,
+          lines: there.lines.map(({ materialId, ...line }) => ({ ...line, material: named.get(materialId)! })),
+          doses: (there.doses ?? []).map(({ materialId, ...dose }) => ({ ...dose, material: named.get(materialId)! })),
+        },
+        mix,
+      )
+    : [];
+  const keyed = <T extends { readonly material: Material }>({ material, ...rest }: T) => ({
+    ...rest,
+    materialId: material.id,
+  });
+  return {
+    id: there?.id ?? uuid(),
+    input: { ...row, lines: foundLines.map(keyed), doses: foundDoses.map(keyed), version: there?.version ?? 0 },
+    thing: {
+      kind: 'mix',
+      name: row.name,
+      does: !there ? 'new' : differences.length > 0 ? 'changed' : 'same',
+      differences,
+    },
+  };
+}
+
+/** Runs a check of one thing of the file; what it finds is named by its place in the file. */
+function checked(path: string, check: () => void): void {
+  try {
+    check();
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    throw new InputError(error.issues.map((issue) => ({ ...issue, field: `${path}.${issue.field}` })));
+  }
+}

@@ -1,0 +1,53 @@
+const garden = {
+  lines: [
+    { material: 'grey-cement', parts: 1 },
+    { material: 'sharp-sand', parts: 2.5 },
+  ],
+  by: 'volume',
+  grade: 5,
+  exposure: 'outdoors',
+};
+const tufa = {
+  lines: [
+    { material: 'grey-cement', parts: 1 },
+    { material: 'perlite', parts: 1 },
+    { material: 'peat', parts: 1 },
+  ],
+  doses: [
+    { material: 'red-oxide', amount: 0.03 },
+    { material: 'pp-fibre', amount: 0.9 },
+  ],
+  by: 'volume',
+  grade: 3,
+  exposure: 'outdoors',
+  packed: true,
+};
+
+/** An example of each mix question, shown in the API's document and answered by its tests. */
+export const mixExamples = {
+  mix: tufa,
+  doses: { mix: tufa, volume: 5000, scaleStep: 1 },
+  water: { mix: garden, volume: 5000, moisture: { 'sharp-sand': 0.05 }, order: 'water-to-powder' },
+  scoops: { mix: garden, volume: 5000, scoop: 400, step: 0.5, moisture: { 'sharp-sand': 0.05 } },
+  'too-wet': { mix: garden, volume: 5000, really: 2000 },
+  size: { mix: garden, to: 'mass', size: 25000, material: 'grey-cement' },
+  hold: { mix: garden, line: 1, parts: 3, hold: 'strength' },
+  lighten: { mix: { ...garden, grade: 4 }, share: 0.3, light: 'perlite' },
+  compare: {
+    mixes: [
+      { name: 'Garden grey', mix: garden, setting: 'portland' },
+      { name: 'Tufa', mix: tufa, setting: 'portland' },
+    ],
+    temperature: 18,
+    volume: 2000,
+  },
+  method: { mix: tufa, setting: 'portland', colour: 'water' },
+  spread: { puddle: 160, cup: 80 },
+  bulk: { mass: 640, scoops: 1, scoop: 400 },
+  moisture: { damp: 525, dry: 500 },
+  learned: { batches: [{ mix: garden, volume: 5000, water: 1900, grade: 5 }] },
+  shopping: {
+    wanted: [{ material: 'grey-cement', mass: 31000 }],
+    lots: [{ material: 'grey-cement', bought: 25000, left: 4000, price: 7.9 }],
+  },
+};
