@@ -24,3 +24,4 @@ export * from './volume.js';
 export * from './warnings.js';
 export * from './water.js';
 export * from './weighed-dose.js';
+export * from './workability.js';

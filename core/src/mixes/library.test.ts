@@ -153,7 +153,7 @@ describe('wetness', () => {
     };
     expect(wettest(dose('plasticiser', 0.007))!).toBeGreaterThan(wettest() ?? 0);
     const powder = recipe([['fast-setting', 1]], { by: 'mass' });
-    expect(wettestGrade(powder, massesPerPart(powder, week))).toBe(7);
+    expect(wettestGrade(powder, massesPerPart(powder, week))).toBe(6);
     const thirsty = {
       ...recipe([
         ['grey-cement', 1],

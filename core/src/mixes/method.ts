@@ -55,7 +55,10 @@ function dry(mix: Mix): MixingStep[] {
       why: 'dry grains drink the water that the cement wants, and dust less when wet',
     });
   if (lines.length - light.length > 1)
-    found.push({ text: 'Blend the other dry things until the colour is even.', caution: DUST });
+    found.push({
+      text: `Blend the ${light.length > 0 ? 'other ' : ''}dry things until the colour is even.`,
+      caution: DUST,
+    });
   if (fibre.length > 0)
     found.push({
       text: `Tease ${fibre.join(' and ').toLowerCase()} apart over the dry blend.`,

@@ -74,22 +74,26 @@ export function checkMix(mix: Mix): void {
   check.done();
 }
 
+/** g in one part of a material: a litre of it loose and dry, or a kilogram. */
+const partMass = (material: Material, by: PartsBy) => (by === 'volume' ? material.bulk : 1) * 1000;
+
 /** Dry mass of each line for one part, g: parts of volume are litres of dry material, parts of mass are kilograms. */
 export function dryMassesPerPart(mix: Mix): number[] {
-  return mix.lines.map(({ material, parts, by = mix.by }) => parts * (by === 'volume' ? material.bulk * 1000 : 1000));
+  return mix.lines.map(({ material, parts, by = mix.by }) => parts * partMass(material, by));
+}
+
+/** A line told by the other measure: the same mass in other parts. `of` is how its mix is told. */
+export function lineToldBy({ material, parts, by }: MixLine, of: PartsBy, to: PartsBy): MixLine {
+  return { material, parts: (parts * partMass(material, by ?? of)) / partMass(material, to), by: to };
 }
 
 /** The same recipe with its parts told by the other measure; a recipe there and back is the same. */
 export function toldBy(mix: Mix, by: PartsBy): Mix {
-  const masses = dryMassesPerPart(mix);
-  return {
-    ...mix,
-    by,
-    lines: mix.lines.map(({ material }, i) => ({
-      material,
-      parts: masses[i]! / (by === 'volume' ? material.bulk * 1000 : 1000),
-    })),
-  };
+  const lines = mix.lines.map((line) => {
+    const { material, parts } = lineToldBy(line, mix.by, by);
+    return { material, parts };
+  });
+  return { ...mix, by, lines };
 }
 
 /** Largest grain of a mix, its chips included, mm. */

@@ -45,12 +45,13 @@ export function mixWarnings(mix: Mix, batch: BatchMasses, { ratio, light }: Know
   return found;
 }
 
-/** The wettest grade at which a recipe keeps under its ceiling of water; undefined where none does. */
+/** The wettest grade, short of soup, at which a recipe keeps under its ceiling of water; undefined where none does. */
 export function wettestGrade(mix: Mix, batch: BatchMasses): Grade | undefined {
   const solids = drySolids(batch);
   const cement = cementMass(batch.portions, { withLime: mix.limeCounts });
   const cut = plasticiserCut(plasticiserDose(mix.doses ?? []));
   const under = consistencies.filter(({ grade, factor }) => {
+    if (grade === 7) return false;
     const water = totalWater(solids, grade, { cut });
     const range = powderRange(solids, factor);
     return range ? water <= range.high * (1 + 1e-9) : water - batch.absorbed <= ratioCeiling[mix.exposure] * cement;

@@ -1,4 +1,3 @@
-import { hurriedPotLife, potLife } from '../cure/index.js';
 import {
   batchCost,
   batchOf,
@@ -6,7 +5,6 @@ import {
   BUCKET_SHARE,
   checkMix,
   goods,
-  isAccelerated,
   massesPerPart,
   methodOf,
   reckonMix,
@@ -14,6 +12,7 @@ import {
   scaleMasses,
   usualOrder,
   weighDose,
+  workability,
   type BatchMasses,
   type MixFigures,
   type MixingStep,
@@ -21,7 +20,7 @@ import {
   type WeighedDose,
 } from '../mixes/index.js';
 import { shoppingList, shortagesOf, type ShoppingLine } from '../stores/index.js';
-import { computed, figure, handbook, line, type Figure } from '../units/index.js';
+import { computed, figure, line, type Figure } from '../units/index.js';
 import { mouldsPerBatch, splitIntoBatches } from './batches.js';
 import { cautionsFor, type Caution } from './cautions.js';
 import { pieceFigures, pieceVolume, type PieceFigures } from './pieces.js';
@@ -69,9 +68,6 @@ const MIXING = 6;
 const FILLING = 3;
 /** Step of a kitchen scale, g: what doses are weighed on where nothing else is said. */
 const KITCHEN_SCALE = 1;
-
-const potLifeOf = ({ setting, temperature, mix }: PourPlan) =>
-  (isAccelerated(mix) ? hurriedPotLife : potLife)(setting, temperature);
 
 const sheetDoses = (plan: PourPlan, batch: BatchMasses): SheetDose[] =>
   batch.doses.map((portion) => ({
@@ -136,14 +132,14 @@ export function reckonSheet(plan: PourPlan): Sheet {
   const perPart = massesPerPart(plan.mix, plan.conditions);
   const pieces = plan.items.map((item) => pieceFigures(item, perPart));
   const amount = amountFigure(plan, pieces);
-  const life = potLifeOf(plan);
+  const { potLife } = workability(plan.mix, plan.setting, plan.temperature);
   const stretch = (1 + plan.spare) / (plan.learnedYield?.factor ?? 1);
   const fills = plan.items.flatMap((item, i) =>
     Array.from({ length: item.count }, (_, n) => ({ id: `${i}.${n}`, volume: pieceVolume(item) * stretch })),
   );
   const split = splitIntoBatches(fills, {
     volume: plan.bucket * BUCKET_SHARE,
-    moulds: mouldsPerBatch(life, MIXING, FILLING),
+    moulds: mouldsPerBatch(potLife.value, MIXING, FILLING),
   });
   const count = split?.count ?? 1;
   const whole = scaleMasses(perPart, amount.value / perPart.volume);
@@ -161,10 +157,7 @@ export function reckonSheet(plan: PourPlan): Sheet {
     batch: { lines: sheetLines(plan, rows), doses: sheetDoses(plan, batch), water, volume: batch.volume },
     leftover,
     mix,
-    potLife: figure(life, 'min', handbook, [
-      line('At the bench', plan.temperature, '°C'),
-      line('Workable for', life, 'min', 'pot life at 20 °C ÷ rate at this temperature'),
-    ]),
+    potLife,
     cost: batchCost(whole, plan.lots, 'Materials of this pour'),
     short: shopping(plan, whole),
     method: methodOf(plan.mix, plan.setting, plan.ways),

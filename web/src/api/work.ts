@@ -1,7 +1,9 @@
 import { queryOptions, useMutation, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import type {
+  ImportView,
   LotInput,
   MaterialInput,
+  MixEditionView,
   MixInput,
   MixView,
   MouldInput,
@@ -22,6 +24,11 @@ export const mixesQuery = queryOptions({
   queryKey: ['mixes'],
   queryFn: ({ signal }) => ask<MixView[]>('GET', 'mixes', undefined, signal),
 });
+export const mixEditionsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['mixes', id, 'editions'],
+    queryFn: ({ signal }) => ask<MixEditionView[]>('GET', `mixes/${id}/editions`, undefined, signal),
+  });
 export const storesQuery = queryOptions({
   queryKey: ['stores'],
   queryFn: ({ signal }) => ask<StoresView>('GET', 'stores', undefined, signal),
@@ -61,6 +68,13 @@ export const useRemoveMould = () => useLast((id: string) => ask<void>('DELETE', 
 export const useSaveMix = () =>
   useWrite(({ id, input }: Put<MixInput>) => ask<MixView>('PUT', `mixes/${id}`, input), 'mixes');
 export const useRemoveMix = () => useLast((id: string) => ask<void>('DELETE', `mixes/${id}`), 'mixes');
+/** Brings a file of mixes in, or with `dry` only asks what it would change. The server judges what is in it. */
+export const useBringMixes = () =>
+  useWrite(
+    ({ file, dry }: { file: unknown; dry: boolean }) => ask<ImportView>('POST', 'mixes/import', { file, dry }),
+    'mixes',
+    'stores',
+  );
 export const useSavePour = () =>
   useWrite(({ id, input }: Put<PourInput>) => ask<PourView>('PUT', `pours/${id}`, input), 'pours');
 export const useRemovePour = () => useLast((id: string) => ask<void>('DELETE', `pours/${id}`), 'pours');
@@ -72,7 +86,10 @@ export const useFinishPour = () =>
     'casts',
     'stores',
     'moulds',
+    'mixes',
   );
+export const useUndoPour = () =>
+  useWrite((id: string) => ask<PourView>('POST', `pours/${id}/undo`), 'pours', 'casts', 'stores', 'moulds', 'mixes');
 
 /** Saves something of the stores: a material, a lot or a scoop. */
 export const useSaveStore = () =>

@@ -1,1 +1,1 @@
-export { resolveMix } from './resolve';
+export { conditionsFor, lessonsFor, resolveMix } from './resolve';

@@ -1,63 +1,65 @@
 import { useMemo, useState } from 'react';
-import {
-  consistencies,
-  costPerLitre,
-  GRAVELLED_DENSITY,
-  InputError,
-  reckonMix,
-  type Exposure,
-  type Grade,
-  type MixFigures,
-} from '@dewpot/core';
-import type { MixInput, StoresView } from '@dewpot/contract';
+import type { MixInput } from '@dewpot/contract';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { v7 as uuid } from 'uuid';
+import { useAir } from '../api/session';
 import { useRemoveMix, useSaveMix } from '../api/work';
-import { Choice } from '../ui/choice';
-import { BigFigure } from '../ui/reckoning';
-import { SelectField } from '../ui/select-field';
 import { KeepBar, StaleChoice } from '../ui/keep-bar';
 import { TextField } from '../ui/text-field';
-import { useUnits } from '../ui/units';
+import { useNow } from '../ui/use-now';
+import { Implied } from './implied';
+import { LightenSlab } from './lighten-slab';
+import { MethodSlab } from './method-slab';
 import { MixColumn } from './mix-column';
+import { MixDoses } from './mix-doses';
 import { MixLines } from './mix-lines';
-import { resolveMix } from './resolve';
+import { MeasuredBy, MixWords } from './mix-words';
+import { lessonsFor } from './resolve';
+import { SizeSlab } from './size-slab';
+import type { MixSources } from './use-mix-sources';
+import { useReckonedMix } from './use-reckoned-mix';
+import { VersionsSlab } from './versions-slab';
 
-const exposures: readonly { value: Exposure; label: string }[] = [
-  { value: 'indoors', label: 'Indoors' },
-  { value: 'outdoors', label: 'Outdoors' },
-  { value: 'frost', label: 'Out in frost' },
-];
-
-function reckon(mix: MixInput, stores: StoresView): { figures?: MixFigures; errors: Record<string, string> } {
-  try {
-    return { figures: reckonMix(resolveMix(mix, stores.materials), { dampDays: mix.dampDays }), errors: {} };
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    return {
-      errors: Object.fromEntries(error.issues.map(({ field, message, remedy }) => [field, `${message} ${remedy}`])),
-    };
-  }
-}
+const DAY = 24 * 3_600_000;
+/** Air at the bench where the station says nothing, °C. */
+const ROOM = 18;
 
 /** The recipe, what the fresh mix is made of, and what it implies, live. */
-export function MixEditor({ id, first, stores }: { id?: string; first: MixInput; stores: StoresView }) {
+export function MixEditor({
+  id,
+  first,
+  used = false,
+  sources,
+}: {
+  id?: string;
+  first: MixInput;
+  used?: boolean;
+  sources: MixSources;
+}) {
+  const { stores, pours, moulds } = sources;
   const navigate = useNavigate();
   const [key] = useState(() => id ?? uuid());
-  const [mix, setMix] = useState(first);
+  const [draft, setDraft] = useState(first);
   const [unnamed, setUnnamed] = useState(false);
   const save = useSaveMix();
   const remove = useRemoveMix();
-  const { figures, errors } = useMemo(() => reckon(mix, stores), [mix, stores]);
-  const set = (part: Partial<MixInput>) => setMix({ ...mix, ...part });
-  const keep = (version = mix.version) => {
-    if (!mix.name.trim()) return setUnnamed(true);
+  const temperature = useAir().data?.now.temperature ?? ROOM;
+  // The age of cement is told by the day: a clock that ticks must not reckon everything anew.
+  const now = Math.floor(useNow() / DAY) * DAY;
+  const lessons = useMemo(() => lessonsFor(id, pours), [id, pours]);
+  const known = useMemo(() => ({ stores, lessons, now }), [stores, lessons, now]);
+  const reckoned = useReckonedMix(draft, known);
+  const { figures } = reckoned;
+  const set = (part: Partial<MixInput>) => setDraft({ ...draft, ...part });
+  const edit = { draft, reckoned, stores, onChange: setDraft };
+  const keep = (version = draft.version) => {
+    if (!draft.name.trim()) return setUnnamed(true);
     save.mutate(
-      { id: key, input: { ...mix, name: mix.name.trim(), version } },
+      { id: key, input: { ...draft, name: draft.name.trim(), version } },
       {
         onSuccess: (kept) => {
-          setMix((now) => ({ ...now, version: kept.version }));
+          setDraft((now) => ({ ...now, version: kept.version }));
           toast.success(`${kept.name} is kept.`);
           if (!id) void navigate(`/mixes/${key}`, { replace: true });
         },
@@ -65,137 +67,116 @@ export function MixEditor({ id, first, stores }: { id?: string; first: MixInput;
     );
   };
   return (
-    <div className="mx-auto grid max-w-7xl gap-4 p-4 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,0.8fr)_minmax(0,1fr)]">
-      <section className="card-slab space-y-4 self-start" aria-label="The recipe">
-        <h1 className="sr-only">{mix.name || 'A new mix'}</h1>
-        <div className="grid grid-cols-[1fr_auto] gap-3">
-          <TextField
-            label="Name"
-            value={mix.name}
-            maxLength={80}
-            error={unnamed && !mix.name.trim() ? 'Give it a name, such as “Garden grey”.' : undefined}
-            onChange={(event) => set({ name: event.target.value })}
-          />
-          <div>
-            <label htmlFor="colour" className="mb-1 block text-sm font-semibold">
-              Dries to
-            </label>
-            <input
-              id="colour"
-              type="color"
-              className="h-10 w-16 cursor-pointer"
-              value={mix.colour}
-              onChange={(event) => set({ colour: event.target.value })}
+    <div className="mx-auto max-w-7xl space-y-4 p-4">
+      <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1.8fr)]">
+        <section className="card-slab space-y-4 self-start" aria-label="The recipe">
+          <h1 className="sr-only">{draft.name || 'A new mix'}</h1>
+          <div className="grid grid-cols-[1fr_auto] gap-3">
+            <TextField
+              label="Name"
+              value={draft.name}
+              maxLength={80}
+              error={unnamed && !draft.name.trim() ? 'Give it a name, such as “Garden grey”.' : undefined}
+              onChange={(event) => set({ name: event.target.value })}
             />
+            <div>
+              <label htmlFor="colour" className="mb-1 block text-sm font-semibold">
+                Dries to
+              </label>
+              <input
+                id="colour"
+                type="color"
+                className="h-10 w-16 cursor-pointer"
+                value={draft.colour}
+                onChange={(event) => set({ colour: event.target.value })}
+              />
+            </div>
           </div>
-        </div>
-        <Choice
-          legend="Parts are of"
-          value={mix.by}
-          options={[
-            { value: 'volume', label: 'Volume, in scoops' },
-            { value: 'mass', label: 'Mass, by the scale' },
-          ]}
-          onChange={(by) => set({ by })}
-        />
-        <MixLines lines={mix.lines} by={mix.by} stores={stores} errors={errors} onChange={(lines) => set({ lines })} />
-        <SelectField<Grade>
-          label="How wet"
-          value={mix.grade}
-          options={consistencies.map(({ grade, name, usedFor }) => ({
-            value: grade,
-            label: `${grade}: ${name} — ${usedFor}`,
-          }))}
-          onChange={(grade) => set({ grade })}
-        />
-        <Choice
-          legend="The piece will live"
-          value={mix.exposure}
-          options={exposures}
-          onChange={(exposure) => set({ exposure })}
-        />
-        <label className="flex min-h-12 items-center gap-3">
-          <input
-            type="checkbox"
-            className="checkbox"
-            checked={mix.packed}
-            onChange={(event) => set({ packed: event.target.checked })}
-          />
-          Packed into the mould by hand, which leaves more air
-        </label>
-        <StaleChoice error={save.error ?? remove.error} onKeepMine={keep} />
-        <KeepBar
-          what="mix"
-          save={save}
-          disabled={!figures}
-          onKeep={() => keep()}
-          onThrowAway={
-            id
-              ? {
-                  question: `Throw ${mix.name} away? Pours made with it keep their record.`,
-                  act: () => remove.mutate(id, { onSuccess: () => void navigate('/mixes') }),
-                }
-              : undefined
-          }
-        >
-          {id && (
-            <Link to={`/pours/new?mix=${id}`} className="btn btn-ghost bg-base-300/60 h-14">
-              Plan a pour
-            </Link>
+          <MeasuredBy {...edit} />
+          <MixLines {...edit} />
+          <MixDoses {...edit} />
+          <MixWords {...edit} />
+          <StaleChoice error={save.error ?? remove.error} onKeepMine={keep} />
+          <KeepBar
+            what="mix"
+            save={save}
+            disabled={!figures}
+            onKeep={() => keep()}
+            onThrowAway={
+              id
+                ? {
+                    question: `Throw ${draft.name} away? Pours made with it keep their record.`,
+                    act: () => remove.mutate(id, { onSuccess: () => void navigate('/mixes') }),
+                  }
+                : undefined
+            }
+          >
+            {id && (
+              <Link to={`/pours/new?mix=${id}`} className="btn btn-ghost bg-base-300/60 h-14">
+                Plan a pour
+              </Link>
+            )}
+          </KeepBar>
+        </section>
+        <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,0.8fr)_minmax(0,1fr)]">
+          <section className="card-slab" aria-label="By volume">
+            <h2 className="mb-2 text-xl">What fills a litre</h2>
+            {figures ? (
+              <MixColumn shares={figures.shares} />
+            ) : (
+              <p className="quiet">Mend the recipe and the column comes back.</p>
+            )}
+          </section>
+          {figures && <Implied {...{ draft, reckoned, figures, stores, moulds, lessons, temperature }} />}
+          {figures && (
+            <div className="lg:col-span-2">
+              <SizeSlab {...edit} />
+            </div>
           )}
-        </KeepBar>
-      </section>
-      <section className="card-slab self-start" aria-label="By volume">
-        <h2 className="mb-2 text-xl">What fills a litre</h2>
-        {figures ? (
-          <MixColumn shares={figures.shares} />
-        ) : (
-          <p className="quiet">Mend the recipe and the column comes back.</p>
-        )}
-      </section>
-      {figures && <Implied figures={figures} lots={stores.lots} />}
+        </div>
+      </div>
+      {figures && (
+        <>
+          <div className="grid items-start gap-4 lg:grid-cols-2">
+            <MethodSlab {...edit} />
+            <div className="space-y-4">
+              <LightenSlab {...edit} />
+              <WordsOfUse draft={draft} onChange={set} />
+              {id && <VersionsSlab id={id} used={used} stores={stores} />}
+              {id && (
+                <p className="flex flex-wrap gap-2">
+                  <Link to={`/mixes/compare?with=${id}`} className="btn btn-ghost bg-base-300/60 h-12">
+                    Beside another mix
+                  </Link>
+                  <Link to={`/mixes/${id}/card`} className="btn btn-ghost bg-base-300/60 h-12">
+                    Card to print
+                  </Link>
+                </p>
+              )}
+            </div>
+          </div>
+        </>
+      )}
     </div>
   );
 }
 
-function Implied({ figures, lots }: { figures: MixFigures; lots: StoresView['lots'] }) {
-  const units = useUnits();
-  const cost = costPerLitre(figures.perPart, lots);
-  const { ratio, yield: factor, freshDensity, dryDensity, strength, use, warnings } = figures;
-  const saving = Math.round((1 - dryDensity.value / GRAVELLED_DENSITY) * 100);
+/** What a mix is for and not for, in the caster's words. */
+function WordsOfUse({ draft, onChange }: { draft: MixInput; onChange: (part: Partial<MixInput>) => void }) {
   return (
-    <section className="card-slab space-y-4 self-start" aria-label="What it implies">
-      <BigFigure
-        label="Strength at 28 days"
-        figure={strength}
-        note={`Good for ${use}, kept damp for its time. Never a design strength: steps, walls and seats go by local codes.`}
+    <section className="card-slab grid gap-3" aria-label="What it is for">
+      <TextField
+        label="Good for"
+        value={draft.suits ?? ''}
+        maxLength={300}
+        onChange={(event) => onChange({ suits: event.target.value })}
       />
-      <div className="grid grid-cols-2 gap-4">
-        <BigFigure label="Water to cement" figure={ratio} size="text-2xl" />
-        <BigFigure label="Scoops make" figure={factor} size="text-2xl" note="of their own room" />
-        <BigFigure label="Fresh" figure={freshDensity} size="text-2xl" />
-        <BigFigure
-          label="Dry"
-          figure={dryDensity}
-          size="text-2xl"
-          note={
-            saving > 2
-              ? `${saving} % lighter than gravelled concrete (${units.say(GRAVELLED_DENSITY, 'kg/L')})`
-              : 'about as heavy as gravelled concrete'
-          }
-        />
-        {cost && <BigFigure label="A litre costs" figure={cost} size="text-2xl" note="by the lots in store" />}
-      </div>
-      {warnings.length > 0 && (
-        <ul className="border-warning space-y-1 border-l-4 pl-3">
-          {warnings.map((warning) => (
-            <li key={warning}>{warning}</li>
-          ))}
-        </ul>
-      )}
-      <p className="border-accent border-l-4 pl-3 text-sm">
-        Dust harms the lungs and wet mix burns the skin: respirator, gloves, goggles.
-      </p>
+      <TextField
+        label="Not for"
+        value={draft.unfit ?? ''}
+        maxLength={300}
+        onChange={(event) => onChange({ unfit: event.target.value })}
+      />
     </section>
   );
 }

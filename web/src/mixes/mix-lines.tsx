@@ -1,51 +1,97 @@
+import { useRef, useState } from 'react';
+import { changeHolding, heldInWords, InputError, lineToldBy, type Held, type PartsBy } from '@dewpot/core';
 import type { MixInput, StoresView } from '@dewpot/contract';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { NumberField } from '../ui/number-field';
+import { SelectField } from '../ui/select-field';
+import { withRecipe } from './resolve';
+import type { ReckonedMix } from './use-reckoned-mix';
 
 type Line = MixInput['lines'][number];
 
+const holds: readonly { readonly value: Held | ''; readonly label: string }[] = [
+  { value: '', label: 'nothing: only that line changes' },
+  ...(Object.keys(heldInWords) as Held[]).map((value) => ({ value, label: heldInWords[value] })),
+];
+
 /** The lines of a recipe, in the order in which they go into the bucket. */
 export function MixLines({
-  lines,
-  by,
+  draft,
+  reckoned,
   stores,
-  errors,
   onChange,
 }: {
-  lines: readonly Line[];
-  by: 'volume' | 'mass';
+  draft: MixInput;
+  reckoned: ReckonedMix;
   stores: StoresView;
-  errors: Readonly<Record<string, string>>;
-  onChange: (lines: Line[]) => void;
+  onChange: (draft: MixInput) => void;
 }) {
-  const replace = (at: number, line: Partial<Line>) =>
-    onChange(lines.map((one, i) => (i === at ? { ...one, ...line } : one)));
+  const { lines, by } = draft;
+  const { errors } = reckoned;
+  const [hold, setHold] = useState<Held | ''>('');
+  const [refused, setRefused] = useState<string>();
+  // What a line is held against: the recipe as it was when the line was entered, so that digits half typed leave no trace.
+  const before = useRef({ draft, reckoned });
+  const put = (next: Line[]) => onChange({ ...draft, lines: next });
+  const type = (at: number, parts: number) => {
+    setRefused(undefined);
+    const plain = () => put(lines.map((one, i) => (i === at ? { ...one, parts } : one)));
+    if (!hold || !(parts > 0)) return plain();
+    const { mix, conditions } = before.current.reckoned;
+    try {
+      onChange(withRecipe(draft, changeHolding(mix, { line: at, parts, hold }, conditions)));
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      setRefused(error.issues.map(({ message, remedy }) => `${message} ${remedy}`).join(' '));
+      plain();
+    }
+  };
   const swap = (at: number, other: number) => {
     const moved = [...lines];
     [moved[at], moved[other]] = [moved[other]!, moved[at]!];
-    onChange(moved);
+    put(moved);
   };
-  const unused = stores.materials.filter(({ id }) => lines.every(({ materialId }) => materialId !== id));
+  const turn = (at: number, to: PartsBy) => {
+    const { material: _, by: own, ...told } = lineToldBy(reckoned.mix.lines[at]!, by, to);
+    put(
+      lines.map((one, i) =>
+        i === at ? { materialId: one.materialId, ...told, ...(own !== by && { by: own! }) } : one,
+      ),
+    );
+  };
+  const unused = stores.materials.filter(
+    ({ id, kind }) => kind !== 'additive' && lines.every(({ materialId }) => materialId !== id),
+  );
   const name = (id: string) =>
     stores.materials.find((material) => material.id === id)?.name ?? 'a material that is gone';
   return (
     <div>
       <ol className="divide-base-300 divide-y">
         {lines.map((line, i) => {
-          const wrong = errors[`lines.${i}.parts`];
+          const wrong = errors[`lines.${i}.parts`] ?? errors[`lines.${i}.material`];
+          const own = line.by ?? by;
           return (
-            <li key={line.materialId} className="py-2">
-              <div className="grid grid-cols-[5rem_1fr_auto] items-center gap-2">
-                <input
-                  type="number"
-                  min="0"
-                  step="any"
-                  aria-label={`Parts of ${name(line.materialId)}`}
-                  aria-invalid={wrong !== undefined}
-                  className={`input input-bordered numeral h-12 w-full text-xl ${wrong ? 'input-error' : ''}`}
-                  defaultValue={Number.isFinite(line.parts) ? line.parts : ''}
-                  onChange={(event) => replace(i, { parts: event.target.valueAsNumber })}
+            <li key={line.materialId} className="py-1.5">
+              <div className="grid grid-cols-[4.5rem_1fr_auto] items-center gap-2">
+                <NumberField
+                  label={`Parts of ${name(line.materialId)}`}
+                  wrong={wrong !== undefined}
+                  className="numeral h-12 w-full text-xl"
+                  value={line.parts}
+                  onBegin={() => (before.current = { draft, reckoned })}
+                  onChange={(parts) => type(i, parts)}
                 />
-                <span>{name(line.materialId)}</span>
+                <span className="leading-tight">
+                  {name(line.materialId)}
+                  <button
+                    type="button"
+                    className="quiet block min-h-6 text-xs underline decoration-dotted underline-offset-2"
+                    aria-label={`${name(line.materialId)} is told by ${own}; tell it by ${own === 'volume' ? 'mass' : 'volume'}`}
+                    onClick={() => turn(i, own === 'volume' ? 'mass' : 'volume')}
+                  >
+                    by {own}
+                  </button>
+                </span>
                 <span className="flex">
                   <button
                     type="button"
@@ -69,7 +115,7 @@ export function MixLines({
                     type="button"
                     className="btn btn-ghost h-11 w-9 p-0"
                     aria-label={`Leave ${name(line.materialId)} out`}
-                    onClick={() => onChange(lines.filter((_, at) => at !== i))}
+                    onClick={() => put(lines.filter((_, at) => at !== i))}
                   >
                     <X size={16} aria-hidden="true" />
                   </button>
@@ -80,16 +126,16 @@ export function MixLines({
           );
         })}
       </ol>
-      {errors['lines'] && (
+      {(errors['lines'] ?? refused) && (
         <p role="alert" className="text-error py-1">
-          {errors['lines']}
+          {errors['lines'] ?? refused}
         </p>
       )}
       <select
         className="select select-bordered mt-2 h-12 w-full"
         aria-label="Add a material"
         value=""
-        onChange={(event) => onChange([...lines, { materialId: event.target.value, parts: 1 }])}
+        onChange={(event) => put([...lines, { materialId: event.target.value, parts: 1 }])}
       >
         <option value="" disabled>
           Add a material, in parts by {by}…
@@ -100,6 +146,13 @@ export function MixLines({
           </option>
         ))}
       </select>
+      <SelectField
+        className="mt-3"
+        label="While one line changes, this stays"
+        value={hold}
+        options={holds}
+        onChange={setHold}
+      />
     </div>
   );
 }

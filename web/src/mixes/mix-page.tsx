@@ -1,48 +1,45 @@
-import { useQuery } from '@tanstack/react-query';
-import type { MixInput, StoresView } from '@dewpot/contract';
-import { useParams } from 'react-router';
-import { mixesQuery, storesQuery } from '../api/work';
+import { starters } from '@dewpot/core';
+import type { MixInput, MixView } from '@dewpot/contract';
+import { useParams, useSearchParams } from 'react-router';
 import { Nowhere } from '../ui/nowhere';
 import { Busy, Failure } from '../ui/states';
 import { MixEditor } from './mix-editor';
+import { MixStarts } from './mix-starts';
+import { mixOfStarter } from './starter-mix';
+import { useMixSources } from './use-mix-sources';
 
-function newMix({ materials }: StoresView): MixInput {
-  const find = (name: RegExp) => materials.find((material) => name.test(material.name))?.id;
-  const lines = [
-    [find(/^grey portland/i), 1],
-    [find(/^sharp sand/i), 2.5],
-  ] as const;
+/** A kept mix as it is edited. */
+function draftOf({ id: _id, edition: _edition, used: _used, ...mix }: MixView): MixInput {
   return {
-    name: '',
-    by: 'volume',
-    grade: 5,
-    exposure: 'outdoors',
-    packed: false,
-    setting: 'portland',
-    dampDays: 7,
-    colour: '#b3ada1',
-    version: 0,
-    lines: lines.flatMap(([materialId, parts]) => (materialId ? [{ materialId, parts }] : [])),
+    ...mix,
+    lines: mix.lines.map((line) => ({ ...line })),
+    ...(mix.doses && { doses: mix.doses.map((dose) => ({ ...dose })) }),
   };
 }
 
-/** One mix, new or known. */
+/** One mix, new or known. A new one begins from the library. */
 export function MixPage() {
   const { id = 'new' } = useParams();
-  const mixes = useQuery(mixesQuery);
-  const stores = useQuery(storesQuery);
-  if (mixes.isPending || stores.isPending) return <Busy what="the mix" />;
-  if (!mixes.data || !stores.data) return <Failure error={mixes.error ?? stores.error} />;
-  if (id === 'new') return <MixEditor key="new" first={newMix(stores.data)} stores={stores.data} />;
-  const mix = mixes.data.find((one) => one.id === id);
+  const [search] = useSearchParams();
+  const { sources, error, isPending } = useMixSources();
+  if (isPending) return <Busy what="the mix" />;
+  if (!sources) return <Failure error={error} />;
+  if (id === 'new') {
+    const starter = starters.find(({ key }) => key === search.get('as'));
+    if (!starter) return <MixStarts materials={sources.stores.materials} />;
+    const { draft, missing } = mixOfStarter(starter, sources.stores.materials);
+    return (
+      <>
+        {missing.length > 0 && (
+          <p role="status" className="border-warning mx-auto mt-4 max-w-7xl border-l-4 pl-3">
+            Not in your store, and so not in it: {missing.join(', ').toLowerCase()}.
+          </p>
+        )}
+        <MixEditor key={starter.key} first={draft} sources={sources} />
+      </>
+    );
+  }
+  const mix = sources.mixes.find((one) => one.id === id);
   if (!mix) return <Nowhere />;
-  const { id: _, ...rest } = mix;
-  return (
-    <MixEditor
-      key={id}
-      id={id}
-      first={{ ...rest, lines: mix.lines.map((line) => ({ ...line })) }}
-      stores={stores.data}
-    />
-  );
+  return <MixEditor key={id} id={id} first={draftOf(mix)} used={mix.used} sources={sources} />;
 }

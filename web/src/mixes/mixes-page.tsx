@@ -1,23 +1,38 @@
-import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
 import { InputError, reckonMix } from '@dewpot/core';
-import type { MaterialView, MixView } from '@dewpot/contract';
+import type { MixView } from '@dewpot/contract';
 import { Link } from 'react-router';
-import { mixesQuery, storesQuery } from '../api/work';
 import { PageHead } from '../ui/page-head';
 import { Busy, Empty, Failure } from '../ui/states';
+import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
-import { resolveMix } from './resolve';
+import { MixFiles } from './mix-files-bar';
+import { conditionsFor, lessonsFor, resolveMix } from './resolve';
+import { ShareStrip } from './share-strip';
+import { useMixSources, type MixSources } from './use-mix-sources';
+
+const MOST_BESIDE = 4;
+const DAY = 24 * 3_600_000;
 
 /** All mixes with what each comes to. */
 export function MixesPage() {
-  const mixes = useQuery(mixesQuery);
-  const stores = useQuery(storesQuery);
-  if (mixes.isPending || stores.isPending) return <Busy what="the mixes" />;
-  if (!mixes.data || !stores.data) return <Failure error={mixes.error ?? stores.error} />;
+  const { sources, error, isPending } = useMixSources();
+  const [beside, setBeside] = useState<readonly string[]>([]);
+  if (isPending) return <Busy what="the mixes" />;
+  if (!sources) return <Failure error={error} />;
+  const { mixes } = sources;
+  const toggle = (id: string) =>
+    setBeside(beside.includes(id) ? beside.filter((one) => one !== id) : [...beside, id].slice(-MOST_BESIDE));
   return (
     <div className="mx-auto max-w-6xl p-4">
-      <PageHead title="Mixes" to="/mixes/new" add="Write a mix" />
-      {mixes.data.length === 0 ? (
+      <PageHead title="Mixes" to="/mixes/new" add="Write a mix">
+        {beside.length > 1 && (
+          <Link to={`/mixes/compare?with=${beside.join(',')}`} className="btn btn-secondary h-12">
+            Look at {beside.length} side by side
+          </Link>
+        )}
+      </PageHead>
+      {mixes.length === 0 ? (
         <Empty title="No mixes yet">
           <p>Begin with one of cement to two and a half of sharp sand: it makes most pots.</p>
           <p>
@@ -28,36 +43,57 @@ export function MixesPage() {
         </Empty>
       ) : (
         <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
-          {mixes.data.map((mix) => (
-            <MixCard key={mix.id} mix={mix} materials={stores.data.materials} />
+          {mixes.map((mix) => (
+            <MixCard
+              key={mix.id}
+              mix={mix}
+              sources={sources}
+              chosen={beside.includes(mix.id)}
+              onChoose={() => toggle(mix.id)}
+            />
           ))}
         </ul>
       )}
+      <MixFiles sources={sources} />
     </div>
   );
 }
 
-function reckoned(mix: MixView, materials: readonly MaterialView[]) {
+function reckoned(mix: MixView, { stores, pours }: MixSources, now: number) {
   try {
-    return reckonMix(resolveMix(mix, materials), { dampDays: mix.dampDays });
+    const resolved = resolveMix(mix, stores.materials);
+    const known = { stores, lessons: lessonsFor(mix.id, pours), now };
+    return reckonMix(resolved, conditionsFor(resolved, mix.dampDays, known));
   } catch (error) {
     if (error instanceof InputError) return undefined;
     throw error;
   }
 }
 
-function MixCard({ mix, materials }: { mix: MixView; materials: readonly MaterialView[] }) {
+function MixCard({
+  mix,
+  sources,
+  chosen,
+  onChoose,
+}: {
+  mix: MixView;
+  sources: MixSources;
+  chosen: boolean;
+  onChoose: () => void;
+}) {
   const units = useUnits();
-  const figures = reckoned(mix, materials);
+  const now = Math.floor(useNow() / DAY) * DAY;
+  const figures = useMemo(() => reckoned(mix, sources, now), [mix, sources, now]);
+  const { materials } = sources.stores;
   const parts = mix.lines
     .map(
       ({ materialId, parts: amount }) =>
-        `${amount} ${materials.find(({ id }) => id === materialId)?.name.toLowerCase() ?? 'gone'}`,
+        `${Number(amount.toPrecision(3))} ${materials.find(({ id }) => id === materialId)?.name.toLowerCase() ?? 'gone'}`,
     )
     .join(', ');
   return (
-    <li>
-      <Link to={`/mixes/${mix.id}`} className="card-slab hover:border-secondary flex h-full gap-4">
+    <li className="card-slab hover:border-secondary flex h-full flex-col p-0">
+      <Link to={`/mixes/${mix.id}`} className="flex flex-1 gap-4 p-4 pb-2">
         <span className="chamfer h-24 w-16 shrink-0" style={{ background: mix.colour }} title="How it dries" />
         <span className="min-w-0">
           <h2 className="text-xl leading-tight">{mix.name}</h2>
@@ -72,6 +108,20 @@ function MixCard({ mix, materials }: { mix: MixView; materials: readonly Materia
           )}
         </span>
       </Link>
+      <div className="flex items-center gap-3 px-4 pb-2">
+        <span className="min-w-0 flex-1">{figures && <ShareStrip shares={figures.shares} />}</span>
+        <label className="flex min-h-11 cursor-pointer items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={chosen}
+            disabled={!figures}
+            onChange={onChoose}
+            aria-label={`${mix.name} side by side`}
+          />
+          side by side
+        </label>
+      </div>
     </li>
   );
 }

@@ -1,6 +1,6 @@
 import { InputError, reckonSheet, type FieldIssue, type PourPlan, type Sheet } from '@dewpot/core';
-import type { MixView, MouldView, PourInput, SessionView, StoresView } from '@dewpot/contract';
-import { resolveMix } from '../mixes';
+import type { MixView, MouldView, PourInput, PourView, SessionView, StoresView } from '@dewpot/contract';
+import { conditionsFor, lessonsFor, resolveMix } from '../mixes';
 
 /** Everything that a plan is made from. */
 export interface PlanSources {
@@ -8,13 +8,21 @@ export interface PlanSources {
   readonly mixes: readonly MixView[];
   readonly stores: StoresView;
   readonly workshop: SessionView['workshop'];
+  readonly pours: readonly PourView[];
+  /** ms */
+  readonly now: number;
 }
 
 /** The plan that a person's choices come to; undefined while something is not chosen. */
-export function planOf(input: PourInput, { moulds, mixes, stores, workshop }: PlanSources): PourPlan | undefined {
+export function planOf(
+  input: PourInput,
+  { moulds, mixes, stores, workshop, pours, now }: PlanSources,
+): PourPlan | undefined {
   const mix = mixes.find(({ id }) => id === input.mixId);
   const scoop = stores.scoops.find(({ id }) => id === input.scoopId);
   if (!mix || !scoop) return undefined;
+  const resolved = { ...resolveMix(mix, stores.materials), grade: input.grade };
+  const lessons = lessonsFor(mix.id, pours);
   return {
     items: input.items.flatMap(({ mouldId, count, fillTo }) => {
       const mould = moulds.find(({ id }) => id === mouldId);
@@ -31,7 +39,7 @@ export function planOf(input: PourInput, { moulds, mixes, stores, workshop }: Pl
           ]
         : [];
     }),
-    mix: { ...resolveMix(mix, stores.materials), grade: input.grade },
+    mix: resolved,
     setting: mix.setting,
     spare: input.spare,
     moisture: input.moisture,
@@ -39,7 +47,10 @@ export function planOf(input: PourInput, { moulds, mixes, stores, workshop }: Pl
     step: input.step,
     bucket: workshop.bucket,
     temperature: input.temperature,
-    conditions: { dampDays: mix.dampDays },
+    conditions: conditionsFor(resolved, mix.dampDays, { stores, lessons, now }),
+    learnedYield: lessons.yield,
+    ...(mix.ways && { ways: mix.ways }),
+    scaleStep: workshop.scaleStep,
     lots: stores.lots,
     liftLimit: workshop.liftLimit,
   };

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import type { PourInput } from '@dewpot/contract';
 import { Link, useParams, useSearchParams } from 'react-router';
@@ -5,6 +6,7 @@ import { useAir, useSession } from '../api/session';
 import { mixesQuery, mouldsQuery, poursQuery, storesQuery } from '../api/work';
 import { Nowhere } from '../ui/nowhere';
 import { Busy, Empty, Failure } from '../ui/states';
+import { useNow } from '../ui/use-now';
 import { BenchLog } from './bench-log';
 import type { PlanSources } from './plan';
 import { PourPlanner } from './pour-planner';
@@ -18,6 +20,7 @@ export function PourPage() {
   const [search] = useSearchParams();
   const { workshop } = useSession();
   const air = useAir();
+  const [now] = useState(useNow());
   const [moulds, mixes, stores, pours] = [
     useQuery(mouldsQuery),
     useQuery(mixesQuery),
@@ -28,7 +31,14 @@ export function PourPage() {
     return <Busy what="the pour" />;
   if (!moulds.data || !mixes.data || !stores.data || !pours.data)
     return <Failure error={moulds.error ?? mixes.error ?? stores.error ?? pours.error} />;
-  const sources: PlanSources = { moulds: moulds.data, mixes: mixes.data, stores: stores.data, workshop };
+  const sources: PlanSources = {
+    moulds: moulds.data,
+    mixes: mixes.data,
+    stores: stores.data,
+    pours: pours.data,
+    workshop,
+    now,
+  };
   const known = pours.data.find((pour) => pour.id === id);
   if (known?.status === 'finished') return <PouredView pour={known} />;
   if (known?.status === 'started') return <BenchLog pour={known} />;

@@ -19,7 +19,7 @@ const input = {
   step: 0.25,
   temperature: 18,
 } as const;
-const sources = { moulds: [mould], mixes: [mix], stores, workshop: session.workshop };
+const sources = { moulds: [mould], mixes: [mix], stores, workshop: session.workshop, pours: [], now: NOW };
 const plan = planOf({ ...input, items: [...input.items], version: 0 }, sources)!;
 const started: PourView = {
   id: 'q',

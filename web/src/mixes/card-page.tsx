@@ -1,0 +1,104 @@
+import { consistency, methodOf, reckonMix, sayDose, type Mix } from '@dewpot/core';
+import { Printer } from 'lucide-react';
+import { Link, useParams } from 'react-router';
+import { Nowhere } from '../ui/nowhere';
+import { Busy, Failure } from '../ui/states';
+import { useUnits } from '../ui/units';
+import { useNow } from '../ui/use-now';
+import { conditionsFor, lessonsFor, resolveMix } from './resolve';
+import { ShareStrip } from './share-strip';
+import { useMixSources } from './use-mix-sources';
+
+const partsOf = ({ lines, by }: Mix) =>
+  lines.map(({ material, parts, by: own = by }) => ({
+    name: material.name,
+    parts: `${Number(parts.toPrecision(3))} ${own === 'volume' ? 'scoops' : 'by mass'}`,
+  }));
+
+/** A mix on one card to print and hang over the bench. */
+export function CardPage() {
+  const { id } = useParams();
+  const units = useUnits();
+  const now = useNow();
+  const { sources, error, isPending } = useMixSources();
+  if (isPending) return <Busy what="the mix" />;
+  if (!sources) return <Failure error={error} />;
+  const view = sources.mixes.find((one) => one.id === id);
+  if (!view) return <Nowhere />;
+  const mix = resolveMix(view, sources.stores.materials);
+  const known = { stores: sources.stores, lessons: lessonsFor(id, sources.pours), now };
+  const figures = reckonMix(mix, conditionsFor(mix, view.dampDays, known));
+  const { perPart } = figures;
+  const litre = 1000 / perPart.volume;
+  return (
+    <div className="mx-auto max-w-2xl p-4">
+      <p className="no-print mb-3 flex gap-2">
+        <button type="button" className="btn btn-primary h-12" onClick={() => window.print()}>
+          <Printer size={18} aria-hidden="true" /> Print
+        </button>
+        <Link to={`/mixes/${id}`} className="btn btn-ghost bg-base-300/60 h-12">
+          Back to the mix
+        </Link>
+      </p>
+      <article className="card-slab space-y-4">
+        <header className="flex items-start gap-4">
+          <span className="chamfer h-16 w-12 shrink-0" style={{ background: view.colour }} />
+          <div>
+            <h1 className="text-3xl">{view.name}</h1>
+            <p className="quiet">
+              Version {view.edition}
+              {view.suits && `. For ${view.suits}`}
+              {view.unfit && `. Not for ${view.unfit}`}.
+            </p>
+          </div>
+        </header>
+        <ShareStrip shares={figures.shares} />
+        <table className="table">
+          <thead>
+            <tr>
+              <th scope="col">In this order</th>
+              <th scope="col" className="text-right">
+                Parts
+              </th>
+              <th scope="col" className="text-right">
+                For one litre
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {partsOf(mix).map(({ name, parts }, i) => (
+              <tr key={name}>
+                <td>{name}</td>
+                <td className="text-right">{parts}</td>
+                <td className="text-right">{units.say(perPart.portions[i]!.mass * litre, 'g')}</td>
+              </tr>
+            ))}
+            {perPart.doses.map(({ dose, mass }) => (
+              <tr key={dose.material.id}>
+                <td>{dose.material.name}</td>
+                <td className="text-right">{sayDose(dose)}</td>
+                <td className="text-right">{units.say(mass * litre, 'g')}</td>
+              </tr>
+            ))}
+            <tr>
+              <td>Water, to “{consistency(view.grade).name}”</td>
+              <td />
+              <td className="text-right">{units.say((perPart.totalWater - perPart.liquidWater) * litre, 'mL')}</td>
+            </tr>
+          </tbody>
+        </table>
+        <ol className="list-decimal space-y-1 pl-6">
+          {methodOf(mix, view.setting, view.ways).map(({ text, caution }) => (
+            <li key={text}>
+              {text} {caution && <em>{caution}</em>}
+            </li>
+          ))}
+        </ol>
+        <p className="text-sm">
+          {units.sayFigure(figures.dryDensity)} dry, water to cement {figures.ratio.value.toFixed(2)}, for {figures.use}
+          . Never a design strength. Let rinse water settle and harden; never down a drain.
+        </p>
+      </article>
+    </div>
+  );
+}

@@ -1,0 +1,190 @@
+import { useMemo, useState } from 'react';
+import { compareMixes, differencesOf, fullVolume, InputError, type Compared, type ComparedRow } from '@dewpot/core';
+import { Link, useSearchParams } from 'react-router';
+import { useAir } from '../api/session';
+import { PageHead } from '../ui/page-head';
+import { SelectField } from '../ui/select-field';
+import { Busy, Empty, Failure } from '../ui/states';
+import { useNow } from '../ui/use-now';
+import { useUnits } from '../ui/units';
+import { conditionsFor, lessonsFor, resolveMix } from './resolve';
+import { useMixSources, type MixSources } from './use-mix-sources';
+
+const MOST = 4;
+const LITRE = 1000;
+const ROOM = 18;
+
+/** A kept mix as it is compared; undefined where it cannot be mixed. */
+function useCompared(ids: readonly string[], sources: MixSources | undefined, now: number) {
+  return useMemo(() => {
+    if (!sources) return [];
+    return ids.flatMap((id): Compared[] => {
+      const mix = sources.mixes.find((one) => one.id === id);
+      if (!mix) return [];
+      const resolved = resolveMix(mix, sources.stores.materials);
+      const known = { stores: sources.stores, lessons: lessonsFor(id, sources.pours), now };
+      const conditions = conditionsFor(resolved, mix.dampDays, known);
+      return [{ name: mix.name, mix: resolved, setting: mix.setting, conditions }];
+    });
+  }, [ids, sources, now]);
+}
+
+/** Up to four mixes side by side: drawn, and as differences. */
+export function ComparePage() {
+  const [search, setSearch] = useSearchParams();
+  const given = search.get('with') ?? '';
+  const ids = useMemo(() => given.split(',').filter(Boolean).slice(0, MOST), [given]);
+  const { sources, error, isPending } = useMixSources();
+  const [mouldId, setMouldId] = useState('');
+  const [now] = useState(useNow());
+  const temperature = useAir().data?.now.temperature ?? ROOM;
+  const compared = useCompared(ids, sources, now);
+  if (isPending) return <Busy what="the mixes" />;
+  if (!sources) return <Failure error={error} />;
+  const put = (next: readonly string[]) => setSearch({ with: next.join(',') });
+  const mould = sources.moulds.find(({ id }) => id === mouldId);
+  const others = sources.mixes.filter(({ id }) => !ids.includes(id));
+  return (
+    <div className="mx-auto max-w-6xl p-4">
+      <PageHead title="Side by side">
+        <Link to="/mixes" className="btn btn-ghost bg-base-300/60 h-12">
+          All mixes
+        </Link>
+      </PageHead>
+      <div className="mb-4 flex flex-wrap items-end gap-3">
+        {ids.length < MOST && others.length > 0 && (
+          <SelectField
+            label="Beside these"
+            value=""
+            options={[
+              { value: '', label: 'another mix…' },
+              ...others.map(({ id, name }) => ({ value: id, label: name })),
+            ]}
+            onChange={(id) => put([...ids, id])}
+          />
+        )}
+        <SelectField
+          label="A piece of"
+          value={mouldId}
+          options={[
+            { value: '', label: 'one litre' },
+            ...sources.moulds.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+          onChange={setMouldId}
+        />
+      </div>
+      {compared.length === 0 ? (
+        <Empty title="Nothing to compare yet">
+          <p>Choose a mix above, then another.</p>
+        </Empty>
+      ) : (
+        <Comparison
+          compared={compared}
+          by={{ temperature, lots: sources.stores.lots, volume: mould ? fullVolume(mould.shape) : LITRE }}
+          onLeave={(at) => put(ids.filter((_, i) => i !== at))}
+        />
+      )}
+    </div>
+  );
+}
+
+function Comparison({
+  compared,
+  by,
+  onLeave,
+}: {
+  compared: readonly Compared[];
+  by: Parameters<typeof compareMixes>[1];
+  onLeave: (at: number) => void;
+}) {
+  const rows = useMemo(() => {
+    try {
+      return compareMixes(compared, by);
+    } catch (error) {
+      if (error instanceof InputError) return [];
+      throw error;
+    }
+  }, [compared, by]);
+  if (rows.length === 0) return <p role="alert">One of these mixes cannot be mixed: open it and mend it.</p>;
+  return (
+    <>
+      <section className="card-slab overflow-x-auto" aria-label="Drawn side by side" tabIndex={0}>
+        <table className="w-full min-w-3xl table-fixed border-separate border-spacing-x-3 border-spacing-y-1">
+          <thead>
+            <tr>
+              <td className="w-40" />
+              {compared.map(({ name }, i) => (
+                <th key={i} scope="col" className="pb-2 text-left align-top">
+                  <span className="font-head text-lg font-normal">{name}</span>
+                  <button
+                    type="button"
+                    className="quiet block min-h-6 text-xs underline decoration-dotted"
+                    aria-label={`Leave ${name} out`}
+                    onClick={() => onLeave(i)}
+                  >
+                    leave out
+                  </button>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <Row key={row.key} row={row} />
+            ))}
+          </tbody>
+        </table>
+      </section>
+      {compared.length > 1 && <Differences compared={compared} />}
+    </>
+  );
+}
+
+function Row({ row: { label, unit, values } }: { row: ComparedRow }) {
+  const units = useUnits();
+  const most = Math.max(...values.map((value = 0) => value)) || 1;
+  return (
+    <tr>
+      <th scope="row" className="text-left font-semibold">
+        {label}
+      </th>
+      {values.map((value, i) => (
+        <td key={i}>
+          {value === undefined ? (
+            <span className="quiet text-sm">not known</span>
+          ) : (
+            <span className="flex items-center gap-2">
+              <span className="bg-base-300 h-5 flex-1">
+                <span className="bg-secondary block h-full" style={{ width: `${(value / most) * 100}%` }} />
+              </span>
+              <span className="w-20 shrink-0 font-semibold whitespace-nowrap">{units.say(value, unit)}</span>
+            </span>
+          )}
+        </td>
+      ))}
+    </tr>
+  );
+}
+
+/** What each of the other mixes has otherwise than the first. */
+function Differences({ compared: [first, ...others] }: { compared: readonly Compared[] }) {
+  return (
+    <section className="card-slab mt-4" aria-label="Differences">
+      <h2 className="text-xl">Against {first!.name}</h2>
+      <div className="grid gap-4 md:grid-cols-3">
+        {others.map(({ name, mix }, i) => (
+          <div key={i}>
+            <h3 className="text-lg">{name}</h3>
+            <ul className="text-sm">
+              {differencesOf(first!.mix, mix).map(({ what, before, after }) => (
+                <li key={what}>
+                  {what}: {before} → <strong>{after}</strong>
+                </li>
+              ))}
+            </ul>
+          </div>
+        ))}
+      </div>
+    </section>
+  );
+}

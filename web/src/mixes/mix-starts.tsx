@@ -1,0 +1,56 @@
+import { InputError, reckonMix, starters, type MixFigures, type Starter } from '@dewpot/core';
+import type { MaterialView } from '@dewpot/contract';
+import { Link } from 'react-router';
+import { PageHead } from '../ui/page-head';
+import { useUnits } from '../ui/units';
+import { resolveMix } from './resolve';
+import { ShareStrip } from './share-strip';
+import { mixOfStarter } from './starter-mix';
+
+function figuresOf(starter: Starter, materials: readonly MaterialView[]): MixFigures | undefined {
+  try {
+    const { draft } = mixOfStarter(starter, materials);
+    return reckonMix(resolveMix(draft, materials), { dampDays: draft.dampDays });
+  } catch (error) {
+    if (error instanceof InputError) return undefined;
+    throw error;
+  }
+}
+
+/** The way into a new mix: by what it is for. */
+export function MixStarts({ materials }: { materials: readonly MaterialView[] }) {
+  const units = useUnits();
+  return (
+    <div className="mx-auto max-w-6xl p-4">
+      <PageHead title="What is the mix for?">
+        <Link to="/mixes" className="btn btn-ghost bg-base-300/60 h-12">
+          All mixes
+        </Link>
+      </PageHead>
+      <ul className="grid gap-2.5 sm:grid-cols-2 lg:grid-cols-4">
+        {starters.map((starter) => {
+          const figures = figuresOf(starter, materials);
+          return (
+            <li key={starter.key}>
+              <Link
+                to={`/mixes/new?as=${starter.key}`}
+                className="card-slab hover:border-secondary flex h-full flex-col gap-1.5 p-3 leading-tight"
+              >
+                {figures && <ShareStrip shares={figures.shares} />}
+                <span className="font-head text-lg">{starter.name}</span>
+                <span className="quiet text-sm">{starter.school}</span>
+                <span className="text-sm">For {starter.suits}.</span>
+                <span className="quiet text-sm">Not for {starter.unfit}.</span>
+                {figures && (
+                  <span className="mt-auto pt-1 text-sm">
+                    <strong>{units.sayFigure(figures.dryDensity)}</strong> dry, {figures.use}
+                  </span>
+                )}
+              </Link>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,92 @@
+import { consistencies, toldBy, type Exposure, type Grade, type SettingClass } from '@dewpot/core';
+import type { MixInput } from '@dewpot/contract';
+import { Choice } from '../ui/choice';
+import { SelectField } from '../ui/select-field';
+import { withRecipe } from './resolve';
+import type { ReckonedMix } from './use-reckoned-mix';
+
+const exposures: readonly { value: Exposure; label: string }[] = [
+  { value: 'indoors', label: 'Indoors' },
+  { value: 'outdoors', label: 'Outdoors' },
+  { value: 'frost', label: 'Out in frost' },
+];
+
+const settings: readonly { value: SettingClass; label: string }[] = [
+  { value: 'portland', label: 'cement: hours' },
+  { value: 'fast-setting', label: 'fast-setting: minutes' },
+  { value: 'gypsum', label: 'gypsum: minutes' },
+  { value: 'underlayment', label: 'underlayment: half an hour' },
+  { value: 'patch', label: 'patch: under an hour' },
+  { value: 'lime', label: 'lime: days' },
+];
+
+interface WordsProps {
+  readonly draft: MixInput;
+  readonly reckoned: ReckonedMix;
+  readonly onChange: (draft: MixInput) => void;
+}
+
+/** Whether a recipe counts in scoops or on the scale. The mix stays the same when it is told the other way. */
+export function MeasuredBy({ draft, reckoned, onChange }: WordsProps) {
+  return (
+    <Choice
+      legend="Parts are of"
+      value={draft.by}
+      options={[
+        { value: 'volume', label: 'Volume, in scoops' },
+        { value: 'mass', label: 'Mass, by the scale' },
+      ]}
+      onChange={(by) => onChange(withRecipe(draft, toldBy(reckoned.mix, by)))}
+    />
+  );
+}
+
+/** How wet a mix is, how it sets, where its pieces live, and what of it is counted. */
+export function MixWords({ draft, reckoned, onChange }: WordsProps) {
+  const set = (part: Partial<MixInput>) => onChange({ ...draft, ...part });
+  const limed = reckoned.mix.lines.some(({ material: { family } }) => family === 'lime' || family === 'pozzolan');
+  const tick = (label: string, checked: boolean, put: (checked: boolean) => void) => (
+    <label className="flex min-h-11 items-center gap-3">
+      <input type="checkbox" className="checkbox" checked={checked} onChange={(event) => put(event.target.checked)} />
+      {label}
+    </label>
+  );
+  return (
+    <>
+      <SelectField<Grade>
+        label="How wet"
+        value={draft.grade}
+        options={consistencies.map(({ grade, name, usedFor }) => ({
+          value: grade,
+          label: `${grade}: ${name} — ${usedFor}`,
+        }))}
+        onChange={(grade) => set({ grade })}
+      />
+      <Choice
+        legend="The piece will live"
+        value={draft.exposure}
+        options={exposures}
+        onChange={(exposure) => set({ exposure })}
+      />
+      <div className="grid grid-cols-[1fr_7rem] gap-3">
+        <SelectField
+          label="It sets like"
+          value={draft.setting}
+          options={settings}
+          onChange={(setting) => set({ setting })}
+        />
+        <SelectField
+          label="Kept damp"
+          value={draft.dampDays}
+          options={[...new Set([0, 1, 2, 3, 7, 14, 28, draft.dampDays])]
+            .sort((a, b) => a - b)
+            .map((value) => ({ value, label: value === 1 ? '1 day' : `${value} days` }))}
+          onChange={(dampDays) => set({ dampDays })}
+        />
+      </div>
+      {tick('Packed into the mould by hand, which leaves more air', draft.packed, (packed) => set({ packed }))}
+      {limed &&
+        tick('Lime and metakaolin count as cement', draft.limeCounts ?? false, (limeCounts) => set({ limeCounts }))}
+    </>
+  );
+}

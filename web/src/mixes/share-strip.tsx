@@ -1,0 +1,29 @@
+import type { VolumeShare } from '@dewpot/core';
+import { fillOf, MixPatterns } from './mix-patterns';
+
+const WIDTH = 240;
+
+/** What a mix is made of by volume as a lying strip, to scale. */
+export function ShareStrip({ shares }: { shares: readonly VolumeShare[] }) {
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} 22`}
+      preserveAspectRatio="none"
+      className="h-6 w-full"
+      role="img"
+      aria-label={`By volume: ${shares.map(({ name, share }) => `${name} ${Math.round(share * 100)} %`).join(', ')}`}
+    >
+      <MixPatterns />
+      {shares.map(({ name, kind, share }, i) => (
+        <rect
+          key={name}
+          x={shares.slice(0, i).reduce((sum, before) => sum + before.share * WIDTH, 0)}
+          width={share * WIDTH}
+          height={22}
+          fill={fillOf(kind)}
+          stroke="var(--color-base-100)"
+        />
+      ))}
+    </svg>
+  );
+}

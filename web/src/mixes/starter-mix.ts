@@ -1,0 +1,28 @@
+import { handbookMaterial, type Starter } from '@dewpot/core';
+import type { MaterialView, MixInput } from '@dewpot/contract';
+
+/** A mix of the library with the workshop's own materials, and the names of those that it does not have. */
+export function mixOfStarter(
+  starter: Starter,
+  materials: readonly MaterialView[],
+): { draft: MixInput; missing: string[] } {
+  const { key: _, school: __, name: ___, lines, doses, ...rest } = starter;
+  const named = (key: string) => handbookMaterial(key).name;
+  const find = (key: string) => materials.find(({ name }) => name === named(key))?.id;
+  return {
+    draft: {
+      ...rest,
+      name: '',
+      lines: lines.flatMap(([key, parts]) => {
+        const materialId = find(key);
+        return materialId ? [{ materialId, parts }] : [];
+      }),
+      doses: doses.flatMap(([key, amount]) => {
+        const materialId = find(key);
+        return materialId ? [{ materialId, amount }] : [];
+      }),
+      version: 0,
+    },
+    missing: [...lines, ...doses].flatMap(([key]) => (find(key) ? [] : [named(key)])),
+  };
+}
