@@ -34,7 +34,7 @@ test('a mould that cannot be is refused by name with the remedy, and what was ty
 
 test('a mix without a binder and a scoop of no size are refused', async ({ page }) => {
   await beginWorkshop(page);
-  await page.goto('/mixes/new');
+  await page.goto('/mixes/new?as=garden');
   await page.getByLabel('Parts of Grey Portland cement').fill('0');
   await expect(page.getByText(/The mix has no part of a binder/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Keep this mix' })).toBeDisabled();

@@ -28,7 +28,7 @@ test('one pot goes from the mould on the bench to out of the door', async ({ pag
   });
 
   await test.step('the mix is written, the can and a lot are added', async () => {
-    await page.goto('/mixes/new');
+    await page.goto('/mixes/new?as=garden');
     await page.getByLabel('Name').fill('Garden grey');
     await expect(page.getByRole('region', { name: 'What it implies' })).toContainText('between');
     await page.getByRole('button', { name: 'Keep this mix' }).click();
@@ -56,7 +56,7 @@ test('one pot goes from the mould on the bench to out of the door', async ({ pag
     await expect(sheet.getByRole('img', { name: /^14¾ scoops of Sharp sand/ })).toBeVisible();
     await page.getByText('Holds a lump').click();
     await expect(sheet.getByRole('img', { name: /^17¾ scoops of Sharp sand/ })).toBeVisible();
-    await expect(sheet).toContainText('The damp materials bring');
+    await expect(sheet).toContainText('Damp and liquid materials bring');
     await page.getByText('Runs through the fingers').click();
     await sheet.getByText('Where does this come from?').first().click();
     await expect(sheet).toContainText('3 × Nested pail pot');

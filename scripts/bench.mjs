@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
+import { mixEditing, mixSolving } from './lib/bench-mixes.mjs';
 import { meshInBrowser, meshVolumes, sectionRedraw } from './lib/bench-moulds.mjs';
 import { buildStale } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
@@ -225,6 +226,7 @@ async function main() {
   const executablePath = ensureChromium();
   buildStale();
   await plan();
+  await mixSolving(note);
   await meshVolumes(note);
   const trial = await startTrial({ demo: true });
   const browser = await chromium.launch({ executablePath, args: process.getuid?.() === 0 ? ['--no-sandbox'] : [] });
@@ -234,6 +236,7 @@ async function main() {
     await firstLoad(demo);
     await sectionRedraw(demo, note);
     await meshInBrowser(demo, note);
+    await mixEditing(demo, note);
     const full = await browser.newContext({ baseURL: trial.url, viewport: { width: 1280, height: 800 } });
     await scroll(full);
   } finally {

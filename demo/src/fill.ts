@@ -13,12 +13,13 @@ import {
   TubsService,
   type createServer,
 } from '@dewpot/server';
+import type { MixInput } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { keyed, livesOf } from './lives.js';
 import { stream } from './random.js';
 import { season, type DemoPour } from './season.js';
 import { moulds, tubs } from './moulds.js';
-import { lots, mixes, scoops } from './workshop.js';
+import { lots, mixes, nextVersion, scoops, type DemoMix } from './workshop.js';
 
 const DAY = 24 * 3_600_000;
 const SEED = 1834;
@@ -45,6 +46,7 @@ export function fillDemo(
       await pourAndFollow(app, keys, pour, personId, now, random);
       progress(index + 1, season.length);
     }
+    await revise(app, keys);
     await stock(app, keys.materials, now);
   });
 }
@@ -72,18 +74,36 @@ async function furnish(app: Server): Promise<Keys> {
       .get(TubsService)
       .save(uuid(), { ...structuredClone(tub), version: 0 } as Parameters<TubsService['save']>[1]);
   const mixKeys: string[] = [];
-  for (const { lines, ...mix } of mixes) {
+  for (const mix of mixes) {
     const id = uuid();
-    const resolved = lines.map(([key, parts]) => ({ materialId: materials[key]!, parts }));
-    await app
-      .get(MixesService)
-      .save(id, { ...mix, by: 'volume', setting: 'portland', dampDays: 7, lines: resolved, version: 0 });
+    await app.get(MixesService).save(id, recipe(mix, materials, 0));
     mixKeys.push(id);
   }
   const scoopKeys = scoops.map(() => uuid());
   for (const [i, [name, volume]] of scoops.entries())
     await app.get(StoresService).saveScoop(scoopKeys[i]!, { name, volume, version: 0 });
   return { materials, moulds: mouldKeys, mixes: mixKeys, scoop: scoopKeys[0]! };
+}
+
+/** A mix of the demo with the keys of its materials. */
+function recipe({ lines, doses = [], ...mix }: DemoMix, materials: Record<string, string>, version: number): MixInput {
+  return {
+    by: 'volume',
+    setting: 'portland',
+    dampDays: 7,
+    ...mix,
+    lines: lines.map(([key, parts]) => ({ materialId: materials[key]!, parts })),
+    doses: doses.map(([key, amount]) => ({ materialId: materials[key]!, amount })),
+    version,
+  };
+}
+
+/** A poured mix is changed: it gets its next version. */
+async function revise(app: Server, keys: Keys): Promise<void> {
+  const id = keys.mixes[nextVersion.mix]!;
+  const { version } = await app.get(MixesService).one(id);
+  const revised = { ...mixes[nextVersion.mix]!, doses: nextVersion.doses };
+  await app.get(MixesService).save(id, recipe(revised, keys.materials, version));
 }
 
 async function stock(app: Server, materials: Record<string, string>, now: number): Promise<void> {

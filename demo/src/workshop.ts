@@ -1,4 +1,4 @@
-import type { Exposure, Grade } from '@dewpot/core';
+import type { Exposure, Grade, PartsBy, SettingClass } from '@dewpot/core';
 
 /** A mix of the demo workshop: materials by their handbook keys. */
 export interface DemoMix {
@@ -8,6 +8,12 @@ export interface DemoMix {
   readonly packed: boolean;
   readonly colour: string;
   readonly lines: readonly (readonly [material: string, parts: number])[];
+  readonly doses?: readonly (readonly [material: string, amount: number])[];
+  readonly by?: PartsBy;
+  readonly setting?: SettingClass;
+  readonly dampDays?: number;
+  readonly suits?: string;
+  readonly unfit?: string;
 }
 
 export const mixes: readonly DemoMix[] = [
@@ -44,6 +50,8 @@ export const mixes: readonly DemoMix[] = [
       ['fine-sand', 1],
       ['sharp-sand', 1],
     ],
+    doses: [['red-oxide', 0.03]],
+    suits: 'herb pots and shades in the colour of old brick',
   },
   {
     name: 'Canal slate, 1 to 2',
@@ -55,6 +63,7 @@ export const mixes: readonly DemoMix[] = [
       ['grey-cement', 1],
       ['fine-sand', 2],
     ],
+    doses: [['carbon-black', 0.006]],
   },
   {
     name: 'Paver, 1 to 2 to 1',
@@ -79,8 +88,46 @@ export const mixes: readonly DemoMix[] = [
       ['perlite', 1],
       ['peat', 1],
     ],
+    doses: [['pp-fibre', 0.9]],
+    dampDays: 14,
+    suits: 'the alpine trough, moss and ferns',
+    unfit: 'holding water',
+  },
+  {
+    name: 'Quick jar, from the bag',
+    grade: 5,
+    exposure: 'indoors',
+    packed: false,
+    colour: '#c6c1b6',
+    by: 'mass',
+    setting: 'fast-setting',
+    dampDays: 1,
+    lines: [['fast-setting', 1]],
+    doses: [['yellow-oxide', 0.01]],
+    suits: 'bookend wedges and candle dishes before supper',
+    unfit: 'anything over two litres: it sets in the bucket',
+  },
+  {
+    name: 'Light panel with beads',
+    grade: 4,
+    exposure: 'outdoors',
+    packed: false,
+    colour: '#cfcabd',
+    lines: [
+      ['white-cement', 1],
+      ['fine-sand', 1],
+      ['glass-beads', 1.5],
+    ],
+    doses: [
+      ['plasticiser', 0.005],
+      ['glass-fibre', 4],
+    ],
+    suits: 'shades that hang',
   },
 ];
+
+/** What was changed in a mix after it was poured: its next version. */
+export const nextVersion = { mix: 4, doses: [['plasticiser', 0.006]] } as const;
 
 /** What lies in the store: material, bought kg, left kg, price, days ago. */
 export const lots: readonly (readonly [
@@ -98,6 +145,14 @@ export const lots: readonly (readonly [
   ['pea-gravel', 25, 12, 4.6, 90],
   ['perlite', 2, 1.1, 9.8, 70],
   ['peat', 6, 3.5, 6.4, 80],
+  ['fast-setting', 15, 9, 21, 30],
+  ['glass-beads', 3, 2.4, 14, 55],
+  ['red-oxide', 1, 0.62, 8.5, 120],
+  ['yellow-oxide', 1, 0.9, 8.5, 120],
+  ['carbon-black', 0.5, 0.41, 7, 120],
+  ['pp-fibre', 0.6, 0.45, 9, 110],
+  ['glass-fibre', 1, 0.8, 12, 55],
+  ['plasticiser', 1.07, 0.8, 11, 65],
 ];
 
 export const scoops: readonly (readonly [name: string, volume: number])[] = [

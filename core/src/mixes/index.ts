@@ -10,6 +10,7 @@ export * from './dose.js';
 export * from './dry-mass.js';
 export * from './handbook-materials.js';
 export * from './hold.js';
+export * from './keeping.js';
 export * from './learned.js';
 export * from './lighten.js';
 export * from './material.js';

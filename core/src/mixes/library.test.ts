@@ -6,6 +6,7 @@ import {
   demandRatio,
   differencesOf,
   gradeOfSpread,
+  keepingOf,
   massesPerPart,
   methodOf,
   reckonMix,
@@ -171,5 +172,24 @@ describe('wetness', () => {
     expect(warned(0.8)).toMatch(/dry pockets/);
     expect(warned(1)).toBe('');
     expect(material('fast-setting').powder!.low).toBe(0.2);
+  });
+});
+
+describe('how a lot keeps', () => {
+  const month = (365.25 / 12) * 24 * 3_600_000;
+  const lot = { materialId: 'x', bought: 1, left: 1, price: 1, boughtAt: 0 };
+  it.each([
+    ['grey-cement', {}, 2, undefined],
+    ['grey-cement', {}, 6, /80 % of its strength/],
+    ['grey-cement', { openedAt: 5 * month }, 6, undefined],
+    ['grey-cement', { lumpy: true }, 0, /do not use/],
+    ['gypsum-cement', { openedAt: 0 }, 3, /Open for 13 weeks/],
+    ['gypsum-cement', {}, 3, undefined],
+    ['fast-setting', {}, 14, /past what a closed bag keeps/],
+    ['sharp-sand', {}, 90, undefined],
+  ])('%s %o after %d months: %s', (key, over, months, told) => {
+    const said = keepingOf(material(key), { ...lot, ...over }, months * month);
+    if (told) expect(said).toMatch(told);
+    else expect(said).toBeUndefined();
   });
 });

@@ -121,6 +121,13 @@ function shopping(plan: PourPlan, whole: BatchMasses): ShoppingLine[] {
   return shoppingList(shortagesOf(wanted, plan.lots), plan.lots);
 }
 
+/** One batch of a pour as it is planned, where it is split into so many. Masses in g. */
+export function plannedBatch(plan: PourPlan, batches: number): BatchMasses {
+  const perPart = massesPerPart(plan.mix, plan.conditions);
+  const pieces = plan.items.map((item) => pieceFigures(item, perPart));
+  return scaleMasses(perPart, amountFigure(plan, pieces).value / perPart.volume / batches);
+}
+
 /**
  * The mixing sheet of a pour: what each piece takes and weighs, how many batches, scoops, grams and water of each.
  * @throws InputError when a mould, the mix or the plan cannot be poured.

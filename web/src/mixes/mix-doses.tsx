@@ -14,14 +14,14 @@ function DoseBar({ amount, low, usual, ceiling }: { amount: number; low: number;
     <span className="bg-base-300 relative my-1 block h-2.5" aria-hidden="true">
       <span
         className="absolute inset-y-0"
-        style={{ left: at(low), right: `calc(100% - ${at(ceiling)})`, background: 'var(--good)' }}
+        style={{ left: at(low), width: at(ceiling - low), background: 'var(--good)' }}
       />
       <span className="absolute inset-y-0 right-0" style={{ left: at(ceiling), background: 'var(--late)' }} />
       <span className="bg-base-content absolute -inset-y-0.5 w-px" style={{ left: at(usual) }} />
       {Number.isFinite(amount) && (
         <span
-          className="bg-base-content border-base-100 absolute -inset-y-1 w-1.5 border"
-          style={{ left: `calc(${at(amount)} - 3px)` }}
+          className="bg-base-content border-base-100 absolute -inset-y-1 -ml-[3px] w-1.5 border"
+          style={{ left: at(amount) }}
         />
       )}
     </span>

@@ -13,6 +13,8 @@ import { useUnits } from '../ui/units';
 import { WhenField } from '../ui/when-field';
 import { WindowBand } from '../ui/window-band';
 import { SheetView } from './sheet-view';
+import { SpreadTest } from './spread-test';
+import { TooWetHelp } from './too-wet-help';
 
 const MINUTE = 60_000;
 
@@ -63,11 +65,12 @@ export function BenchLog({ pour }: { pour: PourView }) {
       <section className="card-slab" aria-label="Mixing sheet">
         <SheetView sheet={sheet} scoop={plan.scoop.name} tappable />
       </section>
+      <TooWetHelp plan={plan} batches={sheet.batches.count} water={sheet.batch.water} />
       <section className="card-slab space-y-4" aria-label="What was really used">
         <h2 className="text-2xl">What really went in</h2>
         <p className="quiet">As planned, unless you change it. It teaches the mix its own water and yield.</p>
         <div className="grid gap-3 sm:grid-cols-2">
-          {sheet.batch.lines.map(({ materialId, name }) => (
+          {[...sheet.batch.lines, ...sheet.batch.doses].map(({ materialId, name }) => (
             <QuantityField
               key={materialId}
               label={name}
@@ -105,6 +108,17 @@ export function BenchLog({ pour }: { pour: PourView }) {
               setLog(leftover === undefined ? rest : { ...rest, leftover });
             }}
           />
+          <QuantityField
+            label="Missing to fill them (if it fell short)"
+            name="short"
+            dimension="volume"
+            system={units.system}
+            value={log.short}
+            onChange={(short) => {
+              const { short: _, ...rest } = log;
+              setLog(short === undefined ? rest : { ...rest, short, leftover: 0 });
+            }}
+          />
         </div>
         <Choice<Grade>
           legend="It came out like"
@@ -112,6 +126,7 @@ export function BenchLog({ pour }: { pour: PourView }) {
           options={consistencies.map(({ grade, name }) => ({ value: grade, label: name }))}
           onChange={(grade) => set({ grade })}
         />
+        <SpreadTest onGrade={(grade) => set({ grade })} />
         <WhenField value={pouredAt} onChange={setPouredAt} />
         <Failure error={finish.error ?? drop.error} />
         <button

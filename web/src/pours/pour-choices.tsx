@@ -6,6 +6,7 @@ import { Piece, pieceSize } from '../ui/piece';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
+import { DryHandful } from './dry-handful';
 import type { PlanSources } from './plan';
 
 const releases = ['paste wax', 'plant oil', 'mineral oil', 'petroleum jelly', 'soap', 'silicone spray', 'film', 'none'];
@@ -163,21 +164,26 @@ export function PourChoices({ input, sources, onChange }: ChoicesProps) {
         onChange={(grade) => onChange({ grade })}
       />
       {sands.map((sand) => (
-        <Choice
-          key={sand.id}
-          twoColumns
-          legend={`Squeeze a handful of the ${sand.name.toLowerCase()}`}
-          value={input.moisture[sand.id] ?? 0}
-          options={squeezeTest.map(({ moisture, looks }) => ({
-            value: moisture,
-            label: looks,
-            hint:
-              moisture === 0
-                ? 'dry'
-                : `${moisture * 100} % water, × ${bulking(sand.bulking, moisture).toFixed(2)} room`,
-          }))}
-          onChange={(moisture) => onChange({ moisture: { ...input.moisture, [sand.id]: moisture } })}
-        />
+        <div key={sand.id}>
+          <Choice
+            twoColumns
+            legend={`Squeeze a handful of the ${sand.name.toLowerCase()}`}
+            value={input.moisture[sand.id] ?? 0}
+            options={squeezeTest.map(({ moisture, looks }) => ({
+              value: moisture,
+              label: looks,
+              hint:
+                moisture === 0
+                  ? 'dry'
+                  : `${moisture * 100} % water, × ${bulking(sand.bulking, moisture).toFixed(2)} room`,
+            }))}
+            onChange={(moisture) => onChange({ moisture: { ...input.moisture, [sand.id]: moisture } })}
+          />
+          <DryHandful
+            name={sand.name.toLowerCase()}
+            onMoisture={(moisture) => onChange({ moisture: { ...input.moisture, [sand.id]: moisture } })}
+          />
+        </div>
       ))}
       <div className="grid grid-cols-2 gap-3">
         <SelectField

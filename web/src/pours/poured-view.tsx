@@ -4,21 +4,30 @@ import type { PourView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { allCastsQuery } from '../api/casts';
+import { useUndoPour } from '../api/work';
 import { stageWords } from '../casts';
 import { exactly } from '../ui/say-when';
+import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 
 /** A pour that is in the record: what went in, and what came of it. */
-export function PouredView({ pour: { id, number, plan, log, mixName, pouredAt, input } }: { pour: PourView }) {
+export function PouredView({
+  pour: { id, number, plan, log, mixName, mixEdition, pouredAt, input },
+}: {
+  pour: PourView;
+}) {
   const units = useUnits();
   const casts = (useQuery(allCastsQuery).data ?? []).filter(({ pourId }) => pourId === id);
   const sheet = useMemo(() => reckonSheet(plan), [plan]);
+  const undo = useUndoPour();
   const planned = (materialId: string) =>
-    (sheet.batch.lines.find((line) => line.materialId === materialId)?.mass.value ?? 0) * sheet.batches.count;
+    ([...sheet.batch.lines, ...sheet.batch.doses].find((line) => line.materialId === materialId)?.mass.value ?? 0) *
+    sheet.batches.count;
   return (
     <div className="mx-auto max-w-3xl space-y-4 p-4">
       <h1 className="text-3xl">
         Pour {number}: {mixName}
+        {mixEdition > 1 && <span className="quiet text-xl"> version {mixEdition}</span>}
       </h1>
       <p className="quiet">
         {pouredAt && exactly(pouredAt)}.{' '}
@@ -41,7 +50,7 @@ export function PouredView({ pour: { id, number, plan, log, mixName, pouredAt, i
               </tr>
             </thead>
             <tbody>
-              {plan.mix.lines.map(({ material }) => (
+              {[...plan.mix.lines, ...(plan.mix.doses ?? [])].map(({ material }) => (
                 <tr key={material.id}>
                   <td>{material.name}</td>
                   <td className="text-right">{units.say(planned(material.id), 'g')}</td>
@@ -57,7 +66,10 @@ export function PouredView({ pour: { id, number, plan, log, mixName, pouredAt, i
           </table>
           <p className="quiet mt-2 text-sm">
             Came out like {consistency(log.grade).name}, at {units.say(log.temperature, '°C')}
-            {log.leftover !== undefined && `, with ${units.say(log.leftover, 'mL')} left over`}.
+            {log.short
+              ? `, ${units.say(log.short, 'mL')} short`
+              : log.leftover !== undefined && `, with ${units.say(log.leftover, 'mL')} left over`}
+            .
           </p>
         </section>
       )}
@@ -75,6 +87,17 @@ export function PouredView({ pour: { id, number, plan, log, mixName, pouredAt, i
           ))}
         </ul>
       </section>
+      <Failure error={undo.error} />
+      {casts.length > 0 && casts.every(({ stage }) => stage === 'setting') && (
+        <button
+          type="button"
+          className="btn btn-ghost bg-base-300/60 h-12"
+          disabled={undo.isPending}
+          onClick={() => undo.mutate(id)}
+        >
+          Take it back: its casts go, and what it used is in store again
+        </button>
+      )}
     </div>
   );
 }

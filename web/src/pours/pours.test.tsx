@@ -4,7 +4,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { plannedLog, reckonSheet } from '@dewpot/core';
 import type { PourView } from '@dewpot/contract';
 import { fakeServer, mix, mould, renderScreen, stores } from '../../test/fake-server';
-import { NOW, session } from '../../test/stand-ins';
+import { cast, NOW, session } from '../../test/stand-ins';
 import { planOf, sheetOf } from './plan';
 import { PourPage } from './pour-page';
 import { PoursPage } from './pours-page';
@@ -65,7 +65,7 @@ describe('planning', () => {
     await userEvent.click(screen.getByText('Holds a lump'));
     expect(scoops('Sharp sand')).toBe('17¾ scoops of Sharp sand');
     expect(screen.getByRole('img', { name: /^Water: / }).getAttribute('aria-label')).not.toBe(first);
-    expect(screen.getByText(/damp materials bring/)).toBeVisible();
+    expect(screen.getByText(/Damp and liquid materials bring/)).toBeVisible();
   });
 
   it('shows the caution at its step and says what the store lacks', async () => {
@@ -73,7 +73,31 @@ describe('planning', () => {
     open('/pours/new');
     const measure = await screen.findByRole('region', { name: /^Measure, with the bean can/ });
     expect(measure).toHaveTextContent('wear a fitted respirator');
-    expect(screen.getByText(/Short in store:.*grey portland cement/)).toBeVisible();
+    const buy = screen.getByRole('region', { name: 'To buy' });
+    expect(buy).toHaveTextContent(/of grey portland cement: 1 bag of 25\.0 kg, €7\.50/);
+    expect(buy).toHaveTextContent(/of sharp sand/);
+  });
+
+  it('takes the moisture of a handful that was dried', async () => {
+    fakeServer();
+    open('/pours/new');
+    const before = await screen.findByRole('img', { name: /scoops of Sharp sand$/ });
+    const first = before.getAttribute('aria-label');
+    await userEvent.click(screen.getByText('Or dry a handful of the sharp sand'));
+    await userEvent.type(screen.getByLabelText('Damp'), '525 g{Tab}');
+    await userEvent.type(screen.getByLabelText('Dried'), '500 g{Tab}');
+    expect(screen.getByText('5.0 % water.')).toBeVisible();
+    expect(scoops('Sharp sand')).not.toBe(first);
+    await userEvent.type(screen.getByLabelText('Dried'), '600 g{Tab}');
+    expect(screen.getByText(/damp handful is 525/)).toBeVisible();
+  });
+
+  it('tells doses by the scale and the spoon, and how it is mixed', async () => {
+    fakeServer({ mixes: [{ ...mix, doses: [{ materialId: 'red-oxide', amount: 0.03 }] }] });
+    open('/pours/new');
+    const measure = await screen.findByRole('region', { name: /^Measure, with the bean can/ });
+    expect(measure).toHaveTextContent(/9\d gIron oxide, red 3 % of binder mass, or 2\d.* level spoons of 5 mL/);
+    expect(screen.getByText(/Blend iron oxide, red into the dry powder/)).toBeVisible();
   });
 
   it('saves, starts and goes to the bench', async () => {
@@ -117,6 +141,26 @@ describe('at the bench', () => {
     expect(new Set(body.casts.map(({ id }) => id)).size).toBe(3);
   });
 
+  it('a batch too wet is mended by everything dry in ratio, and a spread test tells how wet', async () => {
+    const sent = fakeServer({ pours: [started] });
+    open('/pours/q');
+    await userEvent.click(await screen.findByText('It came out too wet'));
+    const tap = screen.getByLabelText('From the tap went into this batch');
+    await userEvent.type(tap, '100 mL{Tab}');
+    expect(screen.getByText(/The water that went in is/)).toBeVisible();
+    await userEvent.clear(tap);
+    await userEvent.type(tap, '2.5 L{Tab}');
+    expect(screen.getByText(/never cement or sand alone/).nextSibling).toHaveTextContent(
+      /grey portland cement.*sharp sand/,
+    );
+    await userEvent.click(screen.getByText('Measure it by a spread test'));
+    await userEvent.type(screen.getByLabelText('The puddle is'), '225 mm{Tab}');
+    expect(screen.getByText(/It spread 2\.81 times the cup: single cream/)).toBeVisible();
+    await userEvent.type(screen.getByLabelText(/^Missing to fill them/), '300 mL{Tab}');
+    await userEvent.click(screen.getByRole('button', { name: 'Poured: 3 casts to the shelf' }));
+    await waitFor(() => expect(sent[0]?.body).toMatchObject({ log: { grade: 6, short: 300, leftover: 0 } }));
+  });
+
   it('is left again where nothing was poured, once that was asked', async () => {
     const sent = fakeServer({ pours: [started] });
     const router = open('/pours/q');
@@ -154,5 +198,13 @@ describe('the record of pours', () => {
         .getAllByRole('cell')
         .map(({ textContent }) => textContent),
     ).toEqual(['Water from the tap', `${planned} L`, '1.50 L']);
+  });
+
+  it('lets one be taken back as long as its casts only set', async () => {
+    const own = { ...cast('7a'), pourId: 'q', stage: 'setting' as const };
+    const sent = fakeServer({ pours: [finished], 'casts?all=1': [own] });
+    open('/pours/q');
+    await userEvent.click(await screen.findByRole('button', { name: /^Take it back/ }));
+    await waitFor(() => expect(sent).toEqual([{ method: 'POST', path: 'pours/q/undo', body: undefined }]));
   });
 });

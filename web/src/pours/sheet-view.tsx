@@ -1,4 +1,4 @@
-import { sayScoops, type CautionStep, type Sheet } from '@dewpot/core';
+import { sayScoops, SPOON, type CautionStep, type Sheet, type SheetDose, type ShoppingLine } from '@dewpot/core';
 import type { ReactNode } from 'react';
 import { BigFigure, Reckoning } from '../ui/reckoning';
 import { ScoopTally } from '../ui/scoop-tally';
@@ -26,10 +26,51 @@ function Step({ n, title, children }: { n: number; title: string; children: Reac
   );
 }
 
+/** A dose as the scale gives it, or a level spoon. */
+function DoseRow({ dose }: { dose: SheetDose }) {
+  const units = useUnits();
+  const { mass, onScale, name, words, spoons, milliliters, advice } = dose;
+  return (
+    <li className="grid grid-cols-[4.5rem_1fr] gap-x-3 py-2 sm:grid-cols-[5.5rem_1fr]">
+      <span className="numeral text-2xl whitespace-nowrap">{units.say(onScale, 'g')}</span>
+      <span>
+        <span className="font-semibold">{name}</span>{' '}
+        <span className="quiet">
+          {words}, or{' '}
+          {spoons === undefined ? units.say(milliliters!, 'mL') : `${sayScoops(spoons)} level spoons of ${SPOON} mL`}
+        </span>
+        {advice && <span className="text-warning block text-sm">{advice}</span>}
+        <Reckoning figure={mass} label="Why so much?" />
+      </span>
+    </li>
+  );
+}
+
+/** What the store has too little of, and what to buy in whole bags. */
+function Shopping({ lines }: { lines: readonly ShoppingLine[] }) {
+  const units = useUnits();
+  if (lines.length === 0) return null;
+  const cost = lines.reduce((sum, line) => sum + (line.cost ?? 0), 0);
+  return (
+    <section className="border-warning my-3 border-l-4 pl-3" aria-label="To buy">
+      <p className="font-semibold">Short in store{cost > 0 && `: ${units.say(cost, 'money')} to buy`}</p>
+      <ul>
+        {lines.map(({ materialId, name, missing, bags, bag, cost: price }) => (
+          <li key={materialId}>
+            {units.say(missing, 'g')} of {name.toLowerCase()}
+            {bags !== undefined &&
+              `: ${bags} ${bags === 1 ? 'bag' : 'bags'} of ${units.say(bag!, 'g')}, ${units.say(price!, 'money')}`}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 /** The mixing sheet: what goes into the bucket in order, in the caster's own scoops and in grams. */
 export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; scoop: string; tappable?: boolean }) {
   const units = useUnits();
-  const { batch, batches, amount, leftover, cost, short, warnings } = sheet;
+  const { batch, batches, amount, leftover, cost, short, warnings, method, better } = sheet;
   return (
     <div>
       <div className="grid grid-cols-2 gap-4 sm:grid-cols-5">
@@ -55,10 +96,12 @@ export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; sc
           ))}
         </ul>
       )}
-      {short.length > 0 && (
-        <p className="border-warning my-3 border-l-4 pl-3">
-          Short in store:{' '}
-          {short.map(({ name, missing }) => `${units.say(missing, 'g')} of ${name.toLowerCase()}`).join(', ')}.
+      <Shopping lines={short} />
+      {better && (
+        <p className="my-2">
+          {Math.abs(Math.round((better.factor - 1) * 100))} % {better.factor > 1 ? 'more' : 'less'} comes out{' '}
+          {better.worst < 0.005 ? 'even' : `within ${(better.worst * 100).toFixed(0)} %`} in this scoop: change the
+          spare, or the counts.
         </p>
       )}
       <div className="mt-2">
@@ -81,19 +124,40 @@ export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; sc
                 </span>
               </li>
             ))}
+            {batch.doses.map((dose) => (
+              <DoseRow key={dose.materialId} dose={dose} />
+            ))}
           </ul>
         </Step>
-        <Step n={2} title="Blend dry, then water">
+        <Step n={2} title="Mix">
           <Cautions sheet={sheet} step="mix" />
+          <ol className="mb-3 list-decimal space-y-0.5 pl-6">
+            {method.map(({ text, why }) => (
+              <li key={text}>
+                {text} {why && <span className="quiet text-sm">({why})</span>}
+              </li>
+            ))}
+          </ol>
           <div className="flex flex-wrap items-center gap-x-8 gap-y-2">
             <WaterGlass water={batch.water} />
             <div className="min-w-52 flex-1">
               <p>
-                Put in <strong>{units.say(batch.water.first, 'mL')}</strong>, then splashes of{' '}
-                <strong>{units.say(batch.water.splash, 'mL')}</strong> until it looks right.
+                Put in <strong>{units.say(batch.water.first, 'mL')}</strong>
+                {batch.water.powderHeld === undefined ? (
+                  <>
+                    , then splashes of <strong>{units.say(batch.water.splash, 'mL')}</strong> until it looks right.
+                  </>
+                ) : (
+                  <>
+                    , all of it, and hold back <strong>{units.say(batch.water.powderHeld, 'g')}</strong> of the powder
+                    to add by eye.
+                  </>
+                )}
               </p>
               {batch.water.brought > 0 && (
-                <p className="quiet">The damp materials bring {units.say(batch.water.brought, 'mL')} by themselves.</p>
+                <p className="quiet">
+                  Damp and liquid materials bring {units.say(batch.water.brought, 'mL')} by themselves.
+                </p>
               )}
               <p className="quiet">Past {units.say(batch.water.ceiling, 'mL')} it turns weak for where it will live.</p>
               <Reckoning figure={batch.water.tap} />
@@ -102,8 +166,8 @@ export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; sc
         </Step>
         <Step n={3} title="Stand, place, tap">
           <p>
-            Let it stand one to three minutes. Fill a fifth to a third, work the corners and round the core, then slowly
-            to the rim, tapping until the bubbles stop.
+            Fill a fifth to a third, work the corners and round the core, then slowly to the rim, tapping until the
+            bubbles stop.
           </p>
           <Cautions sheet={sheet} step="place" />
         </Step>

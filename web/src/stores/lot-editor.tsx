@@ -10,6 +10,8 @@ import { TextField } from '../ui/text-field';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 
+const noon = (day: string) => new Date(`${day}T12:00`).getTime();
+
 /** A purchase: what, how much, for how much, and what is left of it. */
 export function LotEditor({
   lot,
@@ -32,11 +34,15 @@ export function LotEditor({
   const [left, setLeft] = useState<number | undefined>(lot?.left);
   const [price, setPrice] = useState(String(lot?.price ?? ''));
   const [day, setDay] = useState(format(lot?.boughtAt ?? now, 'yyyy-MM-dd'));
+  const [bags, setBags] = useState(lot?.bags ?? 1);
+  const [opened, setOpened] = useState(lot?.openedAt === undefined ? '' : format(lot.openedAt, 'yyyy-MM-dd'));
+  const [lumpy, setLumpy] = useState(lot?.lumpy ?? false);
   const [tried, setTried] = useState(false);
   const money = Number(price.replace(',', '.'));
   const priceWrong = price.trim() === '' || !Number.isFinite(money) || money < 0;
+  const bagsWrong = !Number.isInteger(bags) || bags < 1;
   const keep = () => {
-    if (bought === undefined || priceWrong) return setTried(true);
+    if (bought === undefined || priceWrong || bagsWrong) return setTried(true);
     save.mutate(
       {
         id,
@@ -46,7 +52,10 @@ export function LotEditor({
           bought,
           left: left ?? bought,
           price: money,
-          boughtAt: new Date(`${day}T12:00`).getTime(),
+          boughtAt: noon(day),
+          ...(opened && { openedAt: noon(opened) }),
+          bags,
+          lumpy,
           version: lot?.version ?? 0,
         },
       },
@@ -100,7 +109,31 @@ export function LotEditor({
           value={day}
           onChange={(event) => setDay(event.target.value)}
         />
+        <TextField
+          label="In how many bags"
+          type="number"
+          min={1}
+          defaultValue={bags}
+          error={tried && bagsWrong ? 'Enter a whole number, at least 1.' : undefined}
+          onChange={(event) => setBags(event.target.valueAsNumber)}
+        />
+        <TextField
+          label="Opened on (empty: closed)"
+          type="date"
+          max={format(now, 'yyyy-MM-dd')}
+          value={opened}
+          onChange={(event) => setOpened(event.target.value)}
+        />
       </div>
+      <label className="flex min-h-11 items-center gap-3">
+        <input
+          type="checkbox"
+          className="checkbox"
+          checked={lumpy}
+          onChange={(event) => setLumpy(event.target.checked)}
+        />
+        Lumps in it do not crush between the fingers: it is not used
+      </label>
     </EditDialog>
   );
 }

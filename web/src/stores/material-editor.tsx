@@ -1,70 +1,61 @@
 import { useState } from 'react';
-import type { Bulking, MaterialKind } from '@dewpot/core';
-import type { MaterialInput, MaterialView } from '@dewpot/contract';
+import { handbookMaterials } from '@dewpot/core';
+import type { MaterialInput, MaterialView, StoresView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useRemoveStore, useSaveStore } from '../api/work';
 import { EditDialog } from '../ui/edit-dialog';
 import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';
-
-const kinds: readonly { value: MaterialKind; label: string }[] = [
-  { value: 'binder', label: 'a binder' },
-  { value: 'binder-part', label: 'part of a binder' },
-  { value: 'aggregate', label: 'an aggregate' },
-  { value: 'lightweight', label: 'a lightweight grain' },
-  { value: 'organic', label: 'peat or coir' },
-];
-
-const bulkings: readonly { value: Bulking; label: string }[] = [
-  { value: 'none', label: 'does not swell when damp' },
-  { value: 'fine', label: 'swells like fine sand' },
-  { value: 'sharp', label: 'swells like sharp sand' },
-];
-
-type Size = 'bulk' | 'particle' | 'absorption' | 'demand' | 'largestGrain';
-const sizes: readonly (readonly [Size, string])[] = [
-  ['bulk', 'Loose density, dry, kg/L'],
-  ['particle', 'Density in the mix, kg/L'],
-  ['absorption', 'Soaks up, share of its dry mass'],
-  ['demand', 'Water it asks for, kg per kg'],
-  ['largestGrain', 'Largest grain, mm'],
-];
-
-const blank: MaterialInput = {
-  name: '',
-  kind: 'aggregate',
-  bulk: 1.5,
-  particle: 2.65,
-  absorption: 0.01,
-  demand: 0.08,
-  largestGrain: 4,
-  bulking: 'none',
-  version: 0,
-};
+import { additiveKinds, blank, bulkings, families, kinds, powderSizes, sizesOf, tidyMaterial } from './material-fields';
+import { WeighScoop } from './weigh-scoop';
 
 function inputOf(material: MaterialView): MaterialInput {
-  const { id: _, powder: __, ...rest } = material;
+  const { id: _, ...rest } = material;
   return rest;
 }
 
 /** A material's densities and its thirst. The handbook's figures are defaults: what was measured replaces them. */
-export function MaterialEditor({ material, onClose }: { material: MaterialView | undefined; onClose: () => void }) {
+export function MaterialEditor({
+  material,
+  stores,
+  onClose,
+}: {
+  material: MaterialView | undefined;
+  stores: StoresView;
+  onClose: () => void;
+}) {
   const save = useSaveStore();
   const remove = useRemoveStore();
   const [id] = useState(() => material?.id ?? uuid());
-  const first = material ? inputOf(material) : blank;
-  const [draft, setDraft] = useState<MaterialInput>(first);
+  const [draft, setDraft] = useState<MaterialInput>(() => (material ? inputOf(material) : blank));
   const [tried, setTried] = useState(false);
+  // Fields keep what is typed in them; a figure put in from elsewhere makes them anew.
+  const [round, setRound] = useState(0);
   const set = (part: Partial<MaterialInput>) => setDraft({ ...draft, ...part });
-  const keep = () => {
-    if (!draft.name.trim() || sizes.some(([size]) => !Number.isFinite(draft[size]))) return setTried(true);
-    const family = draft.kind === 'binder' ? (draft.family ?? 'portland') : undefined;
-    const { family: _, ...rest } = draft;
-    save.mutate(
-      { id, kind: 'materials', input: { ...rest, name: draft.name.trim(), ...(family && { family }) } },
-      { onSuccess: onClose },
-    );
+  const putIn = (part: Partial<MaterialInput>) => {
+    set(part);
+    setRound(round + 1);
   };
+  const missing = handbookMaterials.filter(({ name }) => stores.materials.every((one) => one.name !== name));
+  const powder = draft.powder ?? { low: NaN, high: NaN, binderShare: 1, doseShare: 1 };
+  const wrong =
+    !draft.name.trim() ||
+    sizesOf(draft.kind).some(([size]) => !Number.isFinite(draft[size])) ||
+    (draft.kind === 'pre-blend' && powderSizes.some(([size]) => !Number.isFinite(powder[size])));
+  const keep = () =>
+    wrong ? setTried(true) : save.mutate({ id, kind: 'materials', input: tidyMaterial(draft) }, { onSuccess: onClose });
+  const number = (label: string, value: number | undefined, put: (value: number) => void) => (
+    <TextField
+      key={`${label} ${round}`}
+      label={label}
+      type="number"
+      step="any"
+      min="0"
+      defaultValue={value}
+      error={tried && !Number.isFinite(value) ? 'Enter a number.' : undefined}
+      onChange={(event) => put(event.target.valueAsNumber)}
+    />
+  );
   return (
     <EditDialog
       title={material ? material.name : 'A material'}
@@ -74,6 +65,23 @@ export function MaterialEditor({ material, onClose }: { material: MaterialView |
       onRemove={material && (() => remove.mutate({ id, kind: 'materials' }, { onSuccess: onClose }))}
       onClose={onClose}
     >
+      {!material && missing.length > 0 && (
+        <SelectField
+          label="From the handbook"
+          value=""
+          options={[
+            { value: '', label: 'none: I measure it myself' },
+            ...missing.map(({ key, name }) => ({ value: key, label: name })),
+          ]}
+          onChange={(chosen) => {
+            const found = missing.find(({ key }) => key === chosen);
+            if (!found) return;
+            const { key: _, ...figures } = found;
+            setDraft({ ...figures, version: 0 });
+            setRound(round + 1);
+          }}
+        />
+      )}
       <TextField
         label="Name"
         value={draft.name}
@@ -89,19 +97,38 @@ export function MaterialEditor({ material, onClose }: { material: MaterialView |
           options={bulkings}
           onChange={(bulking) => set({ bulking })}
         />
-        {sizes.map(([size, label]) => (
-          <TextField
-            key={size}
-            label={label}
-            type="number"
-            step="any"
-            min="0"
-            defaultValue={first[size]}
-            error={tried && !Number.isFinite(draft[size]) ? 'Enter a number.' : undefined}
-            onChange={(event) => set({ [size]: event.target.valueAsNumber })}
+        {(draft.kind === 'binder' || draft.kind === 'pre-blend') && (
+          <SelectField
+            label="It binds like"
+            value={draft.family ?? 'portland'}
+            options={families}
+            onChange={(family) => set({ family })}
           />
-        ))}
+        )}
+        {draft.kind === 'additive' && (
+          <>
+            <SelectField
+              label="It is dosed as"
+              value={draft.additive ?? 'powder-pigment'}
+              options={additiveKinds}
+              onChange={(additive) => set({ additive })}
+            />
+            {number('Solids of a liquid, share (1: a powder)', draft.solids ?? 1, (solids) => set({ solids }))}
+          </>
+        )}
+        {sizesOf(draft.kind).map(([size, label]) => number(label, draft[size], (value) => set({ [size]: value })))}
+        {draft.kind === 'pre-blend' &&
+          powderSizes.map(([size, label]) =>
+            number(label, powder[size], (value) => set({ powder: { ...powder, [size]: value } })),
+          )}
       </div>
+      {draft.kind === 'pre-blend' && (
+        <p className="quiet text-sm">
+          Doses are reckoned on that share for good: 1 is the powder itself, as most of its users do. Editing the binder
+          in it changes none of them.
+        </p>
+      )}
+      {draft.kind !== 'additive' && <WeighScoop scoops={stores.scoops} onBulk={(bulk) => putIn({ bulk })} />}
     </EditDialog>
   );
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { canVolume, InputError } from '@dewpot/core';
+import { canVolume, InputError, scoopByWater } from '@dewpot/core';
 import type { ScoopView } from '@dewpot/contract';
 import { Plus } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
@@ -70,6 +70,7 @@ function ScoopEditor({ scoop, onClose }: { scoop: ScoopView | undefined; onClose
   const [id] = useState(() => scoop?.id ?? uuid());
   const [name, setName] = useState(scoop?.name ?? '');
   const [volume, setVolume] = useState<number | undefined>(scoop?.volume);
+  const [heaped, setHeaped] = useState<number | undefined>(scoop?.heaped);
   const [can, setCan] = useState<{ diameter?: number | undefined; height?: number | undefined }>({});
   const [missing, setMissing] = useState(false);
   const measure = (part: typeof can) => {
@@ -85,7 +86,11 @@ function ScoopEditor({ scoop, onClose }: { scoop: ScoopView | undefined; onClose
   const keep = () => {
     if (!name.trim() || volume === undefined) return setMissing(true);
     save.mutate(
-      { id, kind: 'scoops', input: { name: name.trim(), volume, version: scoop?.version ?? 0 } },
+      {
+        id,
+        kind: 'scoops',
+        input: { name: name.trim(), volume, ...(heaped && { heaped }), version: scoop?.version ?? 0 },
+      },
       { onSuccess: onClose },
     );
   };
@@ -115,6 +120,14 @@ function ScoopEditor({ scoop, onClose }: { scoop: ScoopView | undefined; onClose
         error={missing && volume === undefined ? 'Fill it with water and weigh that: 1 g is 1 mL.' : undefined}
         onChange={setVolume}
       />
+      <QuantityField
+        label="The water that fills it weighs (1 g is 1 mL)"
+        name="water"
+        dimension="mass"
+        system={system}
+        value={undefined}
+        onChange={(mass) => mass !== undefined && mass > 0 && setVolume(scoopByWater(mass).value)}
+      />
       <fieldset>
         <legend className="mb-1 text-sm font-semibold">Or measure a round one, inside</legend>
         <div className="grid grid-cols-2 gap-3">
@@ -136,6 +149,14 @@ function ScoopEditor({ scoop, onClose }: { scoop: ScoopView | undefined; onClose
           />
         </div>
       </fieldset>
+      <QuantityField
+        label="Heaped, it holds (if you measured that)"
+        name="heaped"
+        dimension="volume"
+        system={system}
+        value={heaped}
+        onChange={setHeaped}
+      />
     </EditDialog>
   );
 }

@@ -1,0 +1,90 @@
+// @ts-check
+import { randomUUID } from 'node:crypto';
+
+/** A row of the bench. @typedef {(what: string, value: string, aim?: string) => void} Note */
+
+const LINES = 20;
+const RUNS = 21;
+
+/** Milliseconds of the middle run, and of the longest. @param {() => unknown} work */
+function times(work) {
+  const all = Array.from({ length: RUNS }, () => {
+    const begun = performance.now();
+    work();
+    return performance.now() - begun;
+  }).sort((a, b) => a - b);
+  return { middle: all[RUNS >> 1] ?? NaN, longest: all[RUNS - 1] ?? NaN };
+}
+
+/** A held property solved in a mix of twenty lines. @param {Note} note */
+export async function mixSolving(note) {
+  const { changeHolding, handbookMaterials, reckonMix } = await import('../../core/dist/index.js');
+  const usable = handbookMaterials.filter(({ kind }) => kind !== 'additive' && kind !== 'pre-blend');
+  const lines = Array.from({ length: LINES }, (_, i) => {
+    const { key, ...rest } = /** @type {(typeof usable)[number]} */ (usable[i % usable.length]);
+    return { material: { ...rest, id: `${key}-${i}`, name: `${rest.name} ${i}` }, parts: 1 + (i % 3) };
+  });
+  const mix = /** @type {const} */ ({ lines, by: 'volume', grade: 4, exposure: 'outdoors' });
+  const conditions = { dampDays: 7 };
+  const reckoned = times(() => reckonMix(mix, conditions));
+  note('A mix of 20 lines reckoned', `${reckoned.middle.toFixed(2)} ms`);
+  for (const hold of /** @type {const} */ (['water-cement', 'strength', 'density'])) {
+    const solved = times(() => changeHolding(mix, { line: 4, parts: 2.5, hold }, conditions));
+    note(`… one line changed while ${hold} is held`, `${solved.middle.toFixed(1)} ms`, 'under 50 ms');
+  }
+}
+
+/** A key in the editor of a mix of twenty lines, until all that follows stands on the screen. @param {import('@playwright/test').BrowserContext} context @param {Note} note */
+export async function mixEditing(context, note) {
+  const { materials } = await (await context.request.get('/api/stores')).json();
+  const lines = [];
+  const own = materials.filter((/** @type {{ kind: string }} */ { kind }) => kind !== 'additive');
+  for (let i = 0; i < LINES; i++) {
+    const { id: _, version: __, ...figures } = own[i % own.length];
+    const id = randomUUID();
+    await context.request.put(`/api/stores/materials/${id}`, {
+      data: { ...figures, name: `${figures.name}, bench ${i}`, version: 0 },
+    });
+    lines.push({ materialId: id, parts: 1 + (i % 3) });
+  }
+  const mix = randomUUID();
+  await context.request.put(`/api/mixes/${mix}`, {
+    data: {
+      name: 'Bench',
+      by: 'volume',
+      grade: 4,
+      exposure: 'outdoors',
+      packed: false,
+      setting: 'portland',
+      dampDays: 7,
+      colour: '#aaaaaa',
+      lines,
+      version: 0,
+    },
+  });
+  const page = await context.newPage();
+  await page.goto(`/mixes/${mix}`);
+  const field = page.getByLabel(/^Parts of /).nth(3);
+  await field.waitFor();
+  const taken = await field.evaluate(async (input, runs) => {
+    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
+    const all = [];
+    for (let i = 0; i < runs; i++) {
+      await new Promise((frame) => requestAnimationFrame(frame));
+      const begun = performance.now();
+      set?.call(input, String(1 + i / 10));
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+      await Promise.resolve();
+      all.push(performance.now() - begun);
+    }
+    return all.sort((a, b) => a - b);
+  }, RUNS);
+  await page.close();
+  const middle = taken[RUNS >> 1] ?? NaN;
+  const longest = taken[RUNS - 1] ?? NaN;
+  note(
+    'A key in the editor of a mix of 20 lines, to all figures',
+    `${middle.toFixed(1)} ms, longest ${longest.toFixed(1)} ms`,
+    'under 16 ms',
+  );
+}

@@ -1,0 +1,33 @@
+import { useState } from 'react';
+import { InputError, moistureByDrying } from '@dewpot/core';
+import { QuantityField } from '../ui/quantity-field';
+import { useUnits } from '../ui/units';
+
+/** The moisture of sand by drying a weighed handful, step by step. */
+export function DryHandful({ name, onMoisture }: { name: string; onMoisture: (moisture: number) => void }) {
+  const { system } = useUnits();
+  const [damp, setDamp] = useState<number>();
+  const [told, setTold] = useState<string>();
+  const dried = (dry: number | undefined) => {
+    if (damp === undefined || dry === undefined) return;
+    try {
+      const { value } = moistureByDrying(damp, dry);
+      setTold(`${value.toFixed(1)} % water.`);
+      onMoisture(Number((value / 100).toFixed(3)));
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      setTold(error.issues.map(({ message, remedy }) => `${message} ${remedy}`).join(' '));
+    }
+  };
+  return (
+    <details className="text-sm">
+      <summary className="min-h-8 cursor-pointer py-1 font-semibold">Or dry a handful of the {name}</summary>
+      <p className="quiet">Weigh it damp, dry it in a pan until no steam fogs a cold lid, and weigh it again.</p>
+      <div className="mt-1 grid grid-cols-2 gap-3">
+        <QuantityField label="Damp" name="damp" dimension="mass" system={system} value={damp} onChange={setDamp} />
+        <QuantityField label="Dried" name="dry" dimension="mass" system={system} value={undefined} onChange={dried} />
+      </div>
+      {told && <p role="status">{told}</p>}
+    </details>
+  );
+}

@@ -1,0 +1,44 @@
+import { useState } from 'react';
+import { consistency, gradeOfSpread, InputError, type Grade } from '@dewpot/core';
+import { QuantityField } from '../ui/quantity-field';
+import { useUnits } from '../ui/units';
+
+const CUP = 80;
+
+/** The spread test, step by step: two diameters tell how wet it came out. */
+export function SpreadTest({ onGrade }: { onGrade: (grade: Grade) => void }) {
+  const { system } = useUnits();
+  const [cup, setCup] = useState<number | undefined>(CUP);
+  const [told, setTold] = useState<string>();
+  const tell = (puddle: number | undefined) => {
+    if (puddle === undefined || cup === undefined) return;
+    try {
+      const { grade, spread } = gradeOfSpread(puddle, cup);
+      setTold(`It spread ${spread.toFixed(2)} times the cup: ${consistency(grade).name}.`);
+      onGrade(grade);
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      setTold(error.issues.map(({ message, remedy }) => `${message} ${remedy}`).join(' '));
+    }
+  };
+  return (
+    <details>
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">Measure it by a spread test</summary>
+      <p className="quiet text-sm">
+        Fill a straight cup as wide as it is high, turn it over on a wet tile, lift it, and measure the puddle across.
+      </p>
+      <div className="mt-2 grid grid-cols-2 gap-3">
+        <QuantityField label="The cup is" name="cup" dimension="length" system={system} value={cup} onChange={setCup} />
+        <QuantityField
+          label="The puddle is"
+          name="puddle"
+          dimension="length"
+          system={system}
+          value={undefined}
+          onChange={tell}
+        />
+      </div>
+      {told && <p role="status">{told}</p>}
+    </details>
+  );
+}

@@ -1,0 +1,54 @@
+import { useMemo, useState } from 'react';
+import { InputError, tooWet, plannedBatch, type PourPlan, type WaterPlan } from '@dewpot/core';
+import { QuantityField } from '../ui/quantity-field';
+import { useUnits } from '../ui/units';
+
+/** Too much water went in: what to add of everything dry, so that the ratio stays. */
+export function TooWetHelp({ plan, batches, water }: { plan: PourPlan; batches: number; water: WaterPlan }) {
+  const units = useUnits();
+  const [tap, setTap] = useState<number>();
+  const batch = useMemo(() => plannedBatch(plan, batches), [plan, batches]);
+  const found = useMemo(() => {
+    if (tap === undefined) return undefined;
+    try {
+      return tooWet(batch, tap + water.brought, plan.moisture);
+    } catch (error) {
+      if (error instanceof InputError) return error.issues;
+      throw error;
+    }
+  }, [batch, plan, tap, water]);
+  return (
+    <details className="card-slab">
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">It came out too wet</summary>
+      <QuantityField
+        label="From the tap went into this batch"
+        name="tapIn"
+        dimension="volume"
+        system={units.system}
+        value={tap}
+        onChange={setTap}
+      />
+      {found && 'add' in found && (
+        <>
+          <p className="mt-2">Add all of these, and never cement or sand alone:</p>
+          <ul className="text-lg">
+            {found.add.map(({ material, mass }) => (
+              <li key={material.id}>
+                <strong>{units.say(mass, 'g')}</strong> {material.name.toLowerCase()}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {found && !('add' in found) && (
+        <ul role="status" className="quiet mt-2">
+          {found.map(({ message, remedy }) => (
+            <li key={message}>
+              {message} {remedy}
+            </li>
+          ))}
+        </ul>
+      )}
+    </details>
+  );
+}
