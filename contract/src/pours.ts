@@ -4,6 +4,7 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
@@ -38,6 +39,8 @@ export class PourInput {
   /** Moisture of damp materials, share of dry mass by material id. */
   @IsObject() moisture: Record<string, number>;
   @IsUUID() scoopId: string;
+  /** The scoop is heaped, and not struck level. */
+  @IsOptional() @IsBoolean() heaped?: boolean;
   @IsIn([1, 0.5, 0.25]) step: ScoopStep;
   @IsNumber() @Min(-10) @Max(50) temperature: number;
   @IsOptional() @IsString() @Length(0, 60) release?: string;

@@ -40,10 +40,11 @@ export async function mixEditing(context, note) {
   const lines = [];
   const own = materials.filter((/** @type {{ kind: string }} */ { kind }) => kind !== 'additive');
   for (let i = 0; i < LINES; i++) {
-    const { id: _, version: __, ...figures } = own[i % own.length];
+    const figures = { ...own[i % own.length], version: 0 };
+    delete figures.id;
     const id = randomUUID();
     await context.request.put(`/api/stores/materials/${id}`, {
-      data: { ...figures, name: `${figures.name}, bench ${i}`, version: 0 },
+      data: { ...figures, name: `${figures.name}, bench ${i}` },
     });
     lines.push({ materialId: id, parts: 1 + (i % 3) });
   }

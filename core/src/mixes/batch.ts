@@ -87,9 +87,10 @@ export function massesPerPart(mix: Mix, conditions: MixConditions): BatchMasses 
       portions,
       doses: (mix.doses ?? []).map((dose) => ({ dose, mass: doseMass(dose, { ...base, volume }) })),
     });
+  const none = dosed(0);
+  if (!(mix.doses ?? []).some(({ material }) => additiveOf(material).base === 'volume')) return none;
   // Doses by volume add to the volume that they are a share of: a straight line, solved by two points on it.
-  const [none, one] = [dosed(0).volume, dosed(1).volume];
-  return dosed(none / (1 - (one - none)));
+  return dosed(none.volume / (1 - (dosed(1).volume - none.volume)));
 }
 
 /** Mass that doses "of cement" are reckoned on, g. */

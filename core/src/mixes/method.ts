@@ -90,7 +90,7 @@ function wet(mix: Mix, order: MixingOrder, setting: SettingClass): MixingStep[] 
   );
   const jug = liquids.map(({ material }) => material.name.toLowerCase()).join(' and ');
   const found: MixingStep[] = [];
-  if (setting === 'gypsum')
+  if (setting === 'gypsum' || mix.doses?.some(({ material }) => material.additive === 'chips'))
     found.push({ text: 'Take distilled or demineralised water.', why: 'tap water can stain it' });
   if (jug) found.push({ text: `Stir ${jug} into the water.`, why: 'its own water was counted' });
   if (order === 'powder-to-water') {

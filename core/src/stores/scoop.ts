@@ -9,6 +9,11 @@ export interface Scoop {
   readonly heaped?: number;
 }
 
+/** A scoop as it is measured with: struck level, or heaped where that was measured too. */
+export function scoopAs({ id, name, volume, heaped }: Scoop, isHeaped = false): Scoop {
+  return isHeaped && heaped !== undefined ? { id, name: `${name}, heaped`, volume: heaped } : { id, name, volume };
+}
+
 /** To what part of a scoop amounts are rounded. */
 export type ScoopStep = 1 | 0.5 | 0.25;
 

@@ -10,6 +10,7 @@ import {
   lotMonths,
   pricePerGram,
   sayScoops,
+  scoopAs,
   scoopByWater,
   shoppingList,
   shortagesOf,
@@ -65,6 +66,14 @@ describe('a scoop on the scale', () => {
     expect(() => scoopByWater(0)).toThrow(/mass/);
     expect(() => bulkByWeighing(1280, 0, can)).toThrow(/scoops/);
     expect(() => bulkByWeighing(90000, 1, can)).toThrow(/loose density/);
+  });
+});
+
+describe('a heaped scoop', () => {
+  it('holds what was measured of it, and where that was not, what it holds level', () => {
+    expect(scoopAs({ ...can, heaped: 520 }, true)).toEqual({ id: 'can', name: 'the can, heaped', volume: 520 });
+    expect(scoopAs({ ...can, heaped: 520 })).toEqual(can);
+    expect(scoopAs(can, true)).toEqual(can);
   });
 });
 

@@ -8,6 +8,7 @@ import {
   lessonsOf,
   loggedBatch,
   reckonSheet,
+  scoopAs,
   type PouredRecord,
   type PourPlan,
 } from '@dewpot/core';
@@ -19,7 +20,7 @@ import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
 import { MixesService } from '../mixes/index.js';
 import { MouldsService } from '../moulds/index.js';
-import { LotsService, plainLot } from '../stores/index.js';
+import { LotsService, plainLot, scoopView } from '../stores/index.js';
 
 function pourView(row: PourEntity): PourView {
   const { id, number, version, status, input, plan, mixName, mixEdition, log, startedAt, pouredAt } = row;
@@ -187,7 +188,7 @@ export class PoursService {
       setting: mix.setting,
       spare: input.spare,
       moisture: input.moisture,
-      scoop: { id: scoop.id, name: scoop.name, volume: scoop.volume },
+      scoop: scoopAs(scoopView(scoop), input.heaped),
       step: input.step,
       bucket: workshop.settings.bucket,
       temperature: input.temperature,

@@ -21,7 +21,7 @@ export function materialView({ id, version, name, body }: MaterialEntity): Mater
 
 const lotView = (row: LotEntity): LotView => ({ ...plainLot(row), id: row.id, version: row.version });
 
-function scoopView({ id, version, name, volume, heaped }: ScoopEntity): ScoopView {
+export function scoopView({ id, version, name, volume, heaped }: ScoopEntity): ScoopView {
   return { id, version, name, volume, ...(heaped !== null && { heaped }) };
 }
 

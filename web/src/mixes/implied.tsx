@@ -124,7 +124,12 @@ export function Implied({ draft, reckoned, figures, stores, moulds, lessons, tem
           }
         />
         <BigFigure label="Scoops make" figure={factor} size="text-2xl" note="of their own room" />
-        <BigFigure label="Fresh" figure={freshDensity} size="text-2xl" />
+        <BigFigure
+          label="Fresh"
+          figure={freshDensity}
+          size="text-2xl"
+          note="and as good as that at lift-out, kept covered"
+        />
         <BigFigure
           label="Dry"
           figure={dryDensity}

@@ -95,6 +95,8 @@ describe('a batch of it', () => {
     await screen.findByRole('region', { name: 'A batch of it' });
     await userEvent.selectOptions(within(batch()).getByLabelText('As much as'), 'one bag of grey portland cement');
     expect(batch()).toHaveTextContent('25.0 kg');
+    await userEvent.selectOptions(within(batch()).getByLabelText('As much as'), 'what is left of sharp sand');
+    expect(batch()).toHaveTextContent('3.20 kg');
     await userEvent.selectOptions(within(batch()).getByLabelText('As much as'), 'all that the store allows');
     expect(batch()).toHaveTextContent('then sharp sand is used up');
   });

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import type { MixInput } from '@dewpot/contract';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -51,6 +51,8 @@ export function MixEditor({
   const known = useMemo(() => ({ stores, lessons, now }), [stores, lessons, now]);
   const reckoned = useReckonedMix(draft, known);
   const { figures } = reckoned;
+  // Proposals may lag a key behind; the figures may not.
+  const settled = useDeferredValue(reckoned);
   const set = (part: Partial<MixInput>) => setDraft({ ...draft, ...part });
   const edit = { draft, reckoned, stores, onChange: setDraft };
   const keep = (version = draft.version) => {
@@ -140,7 +142,7 @@ export function MixEditor({
           <div className="grid items-start gap-4 lg:grid-cols-2">
             <MethodSlab {...edit} />
             <div className="space-y-4">
-              <LightenSlab {...edit} />
+              <LightenSlab {...edit} reckoned={settled} />
               <WordsOfUse draft={draft} onChange={set} />
               {id && <VersionsSlab id={id} used={used} stores={stores} />}
               {id && (

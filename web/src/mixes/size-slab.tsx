@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import {
   betterRounding,
   largestFromStore,
+  lotInUse,
   massesPerPart,
   roundToScoops,
   sayScoops,
@@ -24,7 +25,7 @@ import { useUnits } from '../ui/units';
 import { WaterGlass } from '../ui/water-glass';
 import type { ReckonedMix } from './use-reckoned-mix';
 
-type Wanted = 'volume' | 'bucket' | 'store' | `bag:${string}`;
+type Wanted = 'volume' | 'bucket' | 'store' | `bag:${string}` | `lot:${string}`;
 
 const off = (share: number) =>
   Math.abs(share) < 0.005 ? '' : `${Math.abs(share * 100).toFixed(0)} % ${share > 0 ? 'over' : 'under'}`;
@@ -42,6 +43,10 @@ function sized(
     return most && { batch: most.batch, by: `then ${most.shortest.name.toLowerCase()} is used up` };
   }
   const id = wanted.slice(4);
+  if (wanted.startsWith('lot:')) {
+    const lot = lotInUse(id, stores.lots);
+    return lot && { batch: sizeToMass(perPart, id, lot.left), by: 'what is left of the lot in use' };
+  }
   const lot = stores.lots.find(({ materialId }) => materialId === id)!;
   return { batch: sizeToMass(perPart, id, lot.bought / (lot.bags ?? 1)), by: 'one whole bag' };
 }
@@ -70,10 +75,10 @@ export function SizeSlab({
     { value: 'volume', label: 'a volume' },
     { value: 'bucket', label: 'a bucketful' },
     { value: 'store', label: 'all that the store allows' },
-    ...bagged.map(({ material: { id, name } }) => ({
-      value: `bag:${id}` as const,
-      label: `one bag of ${name.toLowerCase()}`,
-    })),
+    ...bagged.flatMap(({ material: { id, name } }) => [
+      { value: `bag:${id}` as const, label: `one bag of ${name.toLowerCase()}` },
+      { value: `lot:${id}` as const, label: `what is left of ${name.toLowerCase()}` },
+    ]),
   ];
   return (
     <section className="card-slab space-y-3" aria-label="A batch of it">

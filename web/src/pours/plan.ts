@@ -1,4 +1,4 @@
-import { InputError, reckonSheet, type FieldIssue, type PourPlan, type Sheet } from '@dewpot/core';
+import { InputError, reckonSheet, scoopAs, type FieldIssue, type PourPlan, type Sheet } from '@dewpot/core';
 import type { MixView, MouldView, PourInput, PourView, SessionView, StoresView } from '@dewpot/contract';
 import { conditionsFor, lessonsFor, resolveMix } from '../mixes';
 
@@ -43,7 +43,7 @@ export function planOf(
     setting: mix.setting,
     spare: input.spare,
     moisture: input.moisture,
-    scoop: { id: scoop.id, name: scoop.name, volume: scoop.volume },
+    scoop: scoopAs(scoop, input.heaped),
     step: input.step,
     bucket: workshop.bucket,
     temperature: input.temperature,

@@ -10,6 +10,8 @@ import { DryHandful } from './dry-handful';
 import type { PlanSources } from './plan';
 
 const releases = ['paste wax', 'plant oil', 'mineral oil', 'petroleum jelly', 'soap', 'silicone spray', 'film', 'none'];
+/** Marks a scoop in the list that is heaped. */
+const HEAPED = '+heaped';
 const covers = ['film', 'bag', 'damp cloth', 'none'];
 
 interface ChoicesProps {
@@ -142,9 +144,12 @@ export function PourChoices({ input, sources, onChange }: ChoicesProps) {
       <div className="grid grid-cols-[1.5fr_1fr] gap-3">
         <SelectField
           label="Scoop"
-          value={input.scoopId}
-          options={stores.scoops.map(({ id, name, volume }) => ({ value: id, label: `${name}, ${volume} mL` }))}
-          onChange={(scoopId) => onChange({ scoopId })}
+          value={`${input.scoopId}${input.heaped ? HEAPED : ''}`}
+          options={stores.scoops.flatMap(({ id, name, volume, heaped }) => [
+            { value: id, label: `${name}, ${volume} mL` },
+            ...(heaped === undefined ? [] : [{ value: `${id}${HEAPED}`, label: `${name}, heaped ${heaped} mL` }]),
+          ])}
+          onChange={(chosen) => onChange({ scoopId: chosen.replace(HEAPED, ''), heaped: chosen.endsWith(HEAPED) })}
         />
         <SelectField<ScoopStep>
           label="To the"

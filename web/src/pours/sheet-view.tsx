@@ -159,7 +159,12 @@ export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; sc
                   Damp and liquid materials bring {units.say(batch.water.brought, 'mL')} by themselves.
                 </p>
               )}
-              <p className="quiet">Past {units.say(batch.water.ceiling, 'mL')} it turns weak for where it will live.</p>
+              <p className="quiet">
+                Past {units.say(batch.water.ceiling, 'mL')} it turns weak
+                {batch.water.floor === undefined
+                  ? ' for where it will live.'
+                  : `; under ${units.say(batch.water.floor, 'mL')} it has dry pockets and brittle edges.`}
+              </p>
               <Reckoning figure={batch.water.tap} />
             </div>
           </div>
