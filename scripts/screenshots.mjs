@@ -22,6 +22,8 @@ async function views(list) {
   const casts = await list('casts');
   const trough = moulds.find(({ name }) => name.startsWith('Long alpine'));
   const nested = moulds.find(({ name }) => name.startsWith('Nested'));
+  const brick = mixes.find(({ name }) => name.startsWith('Brick'));
+  const beside = ['Brick', 'Tufa', 'Light'].map((begin) => mixes.find(({ name }) => name.startsWith(begin)).id);
   const grey = mixes.find(({ name }) => name.startsWith('Garden'));
   const drying = casts
     .filter(({ stage }) => stage === 'drying')
@@ -37,7 +39,9 @@ async function views(list) {
     { name: 'mould', path: `/moulds/${nested.id}` },
     { name: 'mould-trough', path: `/moulds/${trough.id}`, theme: 'lamplight' },
     { name: 'pairs', path: '/moulds/pairs' },
-    { name: 'mix', path: `/mixes/${grey.id}` },
+    { name: 'mix', path: `/mixes/${brick.id}` },
+    { name: 'mix-start', path: '/mixes/new', theme: 'lamplight' },
+    { name: 'mixes-compare', path: `/mixes/compare?with=${beside.join(',')}` },
     { name: 'sheet', path: plan },
     { name: 'sheet-phone', path: plan, size: BENCH },
     { name: 'cast', path: `/casts/${drying.id}` },

@@ -29,6 +29,8 @@ const quick = (setting: SettingClass) => setting !== 'portland' && setting !== '
 export const usualOrder = (setting: SettingClass): MixingOrder =>
   quick(setting) ? 'powder-to-water' : 'water-to-powder';
 
+const isLight = (kind: string) => kind === 'lightweight' || kind === 'organic';
+
 const DUST = 'Dust harms the lungs: respirator on, outdoors or under extraction.';
 const CAUSTIC = 'Wet mix is caustic: gloves, goggles, long sleeves.';
 const HEAT = 'It heats up as it sets: never cast a hand or any part of a body.';
@@ -38,7 +40,7 @@ function dry(mix: Mix): MixingStep[] {
   const names = (fits: (kind: string) => boolean) =>
     lines.filter(({ material }) => fits(material.kind)).map(({ material }) => material.name.toLowerCase());
   const bagged = names((kind) => kind === 'pre-blend');
-  const light = names((kind) => kind === 'lightweight' || kind === 'organic');
+  const light = names(isLight);
   const fibre = doses
     .filter(({ material }) => material.additive?.endsWith('fibre'))
     .map(({ material }) => material.name);
@@ -59,6 +61,8 @@ function dry(mix: Mix): MixingStep[] {
       text: `Blend the ${light.length > 0 ? 'other ' : ''}dry things until the colour is even.`,
       caution: DUST,
     });
+  else if (light.length > 0)
+    found.push({ text: `Then ${names((kind) => !isLight(kind)).join(' and ')} goes over them.`, caution: DUST });
   if (fibre.length > 0)
     found.push({
       text: `Tease ${fibre.join(' and ').toLowerCase()} apart over the dry blend.`,

@@ -1,4 +1,5 @@
 import { computed, figure, line, requireNumber, type Figure } from '../units/index.js';
+import { colours } from './additives.js';
 import type { BatchMasses } from './batch.js';
 import { sayDose, solidsOf, type DosePortion } from './dose.js';
 
@@ -50,7 +51,11 @@ export function weighDose({ dose, mass }: DosePortion, scaleStep: number, batch:
     scaleError,
     ...(liquid ? { milliliters: mass / material.particle } : { spoons, spoonError: (spoons * spoon) / mass - 1 }),
     ...(!fine && {
-      advice: `A scale of ${scaleStep} g is too coarse for it: use a finer one, a larger batch, or stir a weighed amount into counted water and measure that.`,
+      advice: `A scale of ${scaleStep} g is too coarse for it: use a finer one, a larger batch, or ${
+        colours.includes(material.additive!)
+          ? 'stir a weighed amount into counted water and measure that'
+          : 'level spoons'
+      }.`,
     }),
   };
 }

@@ -12,7 +12,7 @@ import { useMixSources } from './use-mix-sources';
 const partsOf = ({ lines, by }: Mix) =>
   lines.map(({ material, parts, by: own = by }) => ({
     name: material.name,
-    parts: `${Number(parts.toPrecision(3))} ${own === 'volume' ? 'scoops' : 'by mass'}`,
+    parts: `${Number(parts.toPrecision(3))} by ${own}`,
   }));
 
 /** A mix on one card to print and hang over the bench. */

@@ -185,6 +185,6 @@ describe('the card', () => {
     fakeServer({ mixes: [{ ...mix, doses: [{ materialId: 'red-oxide', amount: 0.03 }], suits: 'pots' }] });
     renderScreen(<CardPage />, '/mixes/x/card', '/mixes/:id/card');
     const card = await screen.findByRole('article');
-    expect(card).toHaveTextContent(/For pots.*2\.5 scoops.*3 % of binder mass.*never down a drain/);
+    expect(card).toHaveTextContent(/For pots.*2\.5 by volume.*3 % of binder mass.*never down a drain/);
   });
 });
