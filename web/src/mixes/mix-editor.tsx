@@ -140,7 +140,7 @@ export function MixEditor({
       {figures && (
         <>
           <div className="grid items-start gap-4 lg:grid-cols-2">
-            <MethodSlab {...edit} />
+            <MethodSlab {...edit} reckoned={settled} />
             <div className="space-y-4">
               <LightenSlab {...edit} reckoned={settled} />
               <WordsOfUse draft={draft} onChange={set} />

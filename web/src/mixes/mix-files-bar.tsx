@@ -1,9 +1,10 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { FieldIssue } from '@dewpot/core';
 import type { ImportView } from '@dewpot/contract';
 import { toast } from 'sonner';
 import { useBringMixes } from '../api/work';
 import { Dialog } from '../ui/dialog';
+import { FileButton } from '../ui/file-button';
 import { saveFile } from '../ui/save-file';
 import { Failure } from '../ui/states';
 import { materialsCsv, mixesCsv, mixesJson, readMixes } from './mix-files';
@@ -14,7 +15,6 @@ const does = { new: 'new', changed: 'changes', same: 'stays as it is' } as const
 
 /** Mixes and materials out to a file, and in from one: first what would change, then all of it or nothing. */
 export function MixFiles({ sources: { mixes, stores } }: { sources: MixSources }) {
-  const input = useRef<HTMLInputElement>(null);
   const bring = useBringMixes();
   const [issues, setIssues] = useState<readonly FieldIssue[]>([]);
   const [said, setSaid] = useState<{ readonly file: unknown; readonly view: ImportView }>();
@@ -36,22 +36,14 @@ export function MixFiles({ sources: { mixes, stores } }: { sources: MixSources }
         {out('All as JSON', 'mixes.json', () => mixesJson(mixes, stores.materials), 'application/json')}
         {out('Mixes as CSV', 'mixes.csv', () => mixesCsv(mixes, stores.materials), CSV)}
         {out('Materials as CSV', 'materials.csv', () => materialsCsv(stores.materials), CSV)}
-        <button type="button" className="btn btn-ghost h-11" onClick={() => input.current?.click()}>
-          Read mixes from a file
-        </button>
-        <input
-          ref={input}
-          type="file"
+        <FileButton
+          className="btn-ghost h-11"
+          label="A file of mixes or materials"
           accept=".json,.csv,application/json,text/csv"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label="A file of mixes or materials"
-          onChange={({ target }) => {
-            const file = target.files?.[0];
-            target.value = '';
-            if (file) void read(file);
-          }}
-        />
+          onFile={read}
+        >
+          Read mixes from a file
+        </FileButton>
       </div>
       {issues.length > 0 && (
         <ul role="alert" className="border-error mt-2 border-l-4 pl-3">

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { changeHolding, heldInWords, InputError, lineToldBy, type Held, type PartsBy } from '@dewpot/core';
 import type { MixInput, StoresView } from '@dewpot/contract';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
@@ -52,13 +52,26 @@ export function MixLines({
     put(moved);
   };
   const turn = (at: number, to: PartsBy) => {
-    const { material: _, by: own, ...told } = lineToldBy(reckoned.mix.lines[at]!, by, to);
-    put(
-      lines.map((one, i) =>
-        i === at ? { materialId: one.materialId, ...told, ...(own !== by && { by: own! }) } : one,
-      ),
-    );
+    const { parts } = lineToldBy(reckoned.mix.lines[at]!, by, to);
+    const { materialId } = lines[at]!;
+    put(lines.map((one, i) => (i === at ? { materialId, parts, ...(to !== by && { by: to }) } : one)));
   };
+  const begin = () => {
+    before.current = { draft, reckoned };
+  };
+  const leave = (at: number) => put(lines.filter((_, i) => i !== at));
+  // Rows that did not change are not drawn anew: what they do is looked up when it is done.
+  const latest = useRef({ type, swap, turn, begin, leave });
+  useEffect(() => {
+    latest.current = { type, swap, turn, begin, leave };
+  });
+  const [does] = useState<LineDoes>(() => ({
+    begin: () => latest.current.begin(),
+    type: (at, parts) => latest.current.type(at, parts),
+    move: (at, to) => latest.current.swap(at, to),
+    turn: (at, to) => latest.current.turn(at, to),
+    leave: (at) => latest.current.leave(at),
+  }));
   const unused = stores.materials.filter(
     ({ id, kind }) => kind !== 'additive' && lines.every(({ materialId }) => materialId !== id),
   );
@@ -67,64 +80,18 @@ export function MixLines({
   return (
     <div>
       <ol className="divide-base-300 divide-y">
-        {lines.map((line, i) => {
-          const wrong = errors[`lines.${i}.parts`] ?? errors[`lines.${i}.material`];
-          const own = line.by ?? by;
-          return (
-            <li key={line.materialId} className="py-1.5">
-              <div className="grid grid-cols-[4.5rem_1fr_auto] items-center gap-2">
-                <NumberField
-                  label={`Parts of ${name(line.materialId)}`}
-                  wrong={wrong !== undefined}
-                  className="numeral h-12 w-full text-xl"
-                  value={line.parts}
-                  onBegin={() => (before.current = { draft, reckoned })}
-                  onChange={(parts) => type(i, parts)}
-                />
-                <span className="leading-tight">
-                  {name(line.materialId)}
-                  <button
-                    type="button"
-                    className="quiet block min-h-6 text-xs underline decoration-dotted underline-offset-2"
-                    aria-label={`${name(line.materialId)} is told by ${own}; tell it by ${own === 'volume' ? 'mass' : 'volume'}`}
-                    onClick={() => turn(i, own === 'volume' ? 'mass' : 'volume')}
-                  >
-                    by {own}
-                  </button>
-                </span>
-                <span className="flex">
-                  <button
-                    type="button"
-                    className="btn btn-ghost h-11 w-9 p-0"
-                    disabled={i === 0}
-                    aria-label={`${name(line.materialId)} goes in earlier`}
-                    onClick={() => swap(i, i - 1)}
-                  >
-                    <ArrowUp size={16} aria-hidden="true" />
-                  </button>
-                  <button
-                    type="button"
-                    className="btn btn-ghost h-11 w-9 p-0"
-                    disabled={i === lines.length - 1}
-                    aria-label={`${name(line.materialId)} goes in later`}
-                    onClick={() => swap(i, i + 1)}
-                  >
-                    <ArrowDown size={16} aria-hidden="true" />
-                  </button>
-                  <button
-                    type="button"
-                    className="btn btn-ghost h-11 w-9 p-0"
-                    aria-label={`Leave ${name(line.materialId)} out`}
-                    onClick={() => put(lines.filter((_, at) => at !== i))}
-                  >
-                    <X size={16} aria-hidden="true" />
-                  </button>
-                </span>
-              </div>
-              {wrong && <p className="text-error text-sm">{wrong}</p>}
-            </li>
-          );
-        })}
+        {lines.map((line, i) => (
+          <LineRow
+            key={line.materialId}
+            line={line}
+            by={line.by ?? by}
+            name={name(line.materialId)}
+            wrong={errors[`lines.${i}.parts`] ?? errors[`lines.${i}.material`]}
+            at={i}
+            last={i === lines.length - 1}
+            does={does}
+          />
+        ))}
       </ol>
       {(errors['lines'] ?? refused) && (
         <p role="alert" className="text-error py-1">
@@ -156,3 +123,86 @@ export function MixLines({
     </div>
   );
 }
+
+/** What can be done with a line, by its index. */
+interface LineDoes {
+  readonly begin: () => void;
+  readonly type: (at: number, parts: number) => void;
+  readonly move: (at: number, to: number) => void;
+  readonly turn: (at: number, to: PartsBy) => void;
+  readonly leave: (at: number) => void;
+}
+
+const LineRow = memo(function LineRow({
+  line,
+  by,
+  name,
+  wrong,
+  at,
+  last,
+  does,
+}: {
+  line: Line;
+  by: PartsBy;
+  name: string;
+  wrong: string | undefined;
+  at: number;
+  last: boolean;
+  does: LineDoes;
+}) {
+  const other = by === 'volume' ? 'mass' : 'volume';
+  return (
+    <li className="py-1.5">
+      <div className="grid grid-cols-[4.5rem_1fr_auto] items-center gap-2">
+        <NumberField
+          label={`Parts of ${name}`}
+          wrong={wrong !== undefined}
+          className="numeral h-12 w-full text-xl"
+          value={line.parts}
+          onBegin={does.begin}
+          onChange={(parts) => does.type(at, parts)}
+        />
+        <span className="leading-tight">
+          {name}
+          <button
+            type="button"
+            className="quiet block min-h-6 text-xs underline decoration-dotted underline-offset-2"
+            aria-label={`${name} is told by ${by}; tell it by ${other}`}
+            onClick={() => does.turn(at, other)}
+          >
+            by {by}
+          </button>
+        </span>
+        <span className="flex">
+          <button
+            type="button"
+            className="btn btn-ghost h-11 w-9 p-0"
+            disabled={at === 0}
+            aria-label={`${name} goes in earlier`}
+            onClick={() => does.move(at, at - 1)}
+          >
+            <ArrowUp size={16} aria-hidden="true" />
+          </button>
+          <button
+            type="button"
+            className="btn btn-ghost h-11 w-9 p-0"
+            disabled={last}
+            aria-label={`${name} goes in later`}
+            onClick={() => does.move(at, at + 1)}
+          >
+            <ArrowDown size={16} aria-hidden="true" />
+          </button>
+          <button
+            type="button"
+            className="btn btn-ghost h-11 w-9 p-0"
+            aria-label={`Leave ${name} out`}
+            onClick={() => does.leave(at)}
+          >
+            <X size={16} aria-hidden="true" />
+          </button>
+        </span>
+      </div>
+      {wrong && <p className="text-error text-sm">{wrong}</p>}
+    </li>
+  );
+});

@@ -1,7 +1,7 @@
 import { Link, useNavigate } from 'react-router';
 import { PageHead } from '../ui/page-head';
+import { ShapeFileButton } from './shape-file-button';
 import { FileAsks, takesDrop } from './file-asks';
-import { FileButton } from './file-button';
 import { useFileReading } from './use-file-reading';
 
 /** A mould from a file: a mesh, an outline, or the photo of a leaf. */
@@ -24,7 +24,7 @@ export function FilePage() {
           Drop a mesh (<strong>STL, OBJ, 3MF</strong>), an outline (<strong>SVG, DXF</strong>) or a photo of a leaf or a
           tray here. It stays on this machine.
         </p>
-        <FileButton className="btn-primary h-14" label="Choose a file" onFile={reading.open} />
+        <ShapeFileButton className="btn-primary h-14" label="Choose a file" onFile={reading.open} />
       </section>
       <FileAsks reading={reading} onStart={(start) => void navigate('/moulds/new', { state: { start } })} />
     </div>

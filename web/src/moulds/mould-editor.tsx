@@ -13,7 +13,6 @@ import { Copies } from './copies';
 import { inputOf, type MouldDraft } from './draft';
 import { ExportMenu } from './export-menu';
 import { FileAsks, takesDrop } from './file-asks';
-import { FileButton } from './file-button';
 import { HeadSlab } from './head-slab';
 import { MeasuredSlab } from './measured-slab';
 import { MouldAnswers } from './mould-answers';
@@ -22,6 +21,7 @@ import { NotesSlab } from './notes-slab';
 import { OuterChoices } from './outer-choices';
 import { Parts } from './parts';
 import { ReleaseSlab } from './release-slab';
+import { ShapeFileButton } from './shape-file-button';
 import type { Start } from './starts';
 import { useFileReading } from './use-file-reading';
 import { useMixOfMould } from './use-mix';
@@ -90,7 +90,11 @@ export function MouldEditor({ known, first, hint }: { known?: MouldView; first: 
         <section className="card-slab p-2" aria-label="Section drawing" {...takesDrop(reading.open)}>
           {hint && <p className="quiet px-2 pt-1">{hint}</p>}
           <MouldDrawing shape={draft.shape} drawn={drawn} errors={errors} onChange={setShape}>
-            <FileButton className="btn-ghost bg-base-300/60 h-12" label="Take it from a file" onFile={reading.open} />
+            <ShapeFileButton
+              className="btn-ghost bg-base-300/60 h-12"
+              label="Take it from a file"
+              onFile={reading.open}
+            />
           </MouldDrawing>
           <OuterChoices shape={draft.shape} errors={errors} onChange={setShape} />
         </section>

@@ -1,10 +1,11 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { fullVolume, pieceGuides, type PieceKind } from '@dewpot/core';
 import type { MouldView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { mouldsQuery, useSaveMould } from '../api/work';
+import { FileButton } from '../ui/file-button';
 import { PageHead } from '../ui/page-head';
 import { Piece, pieceSize } from '../ui/piece';
 import { QuantityField } from '../ui/quantity-field';
@@ -147,7 +148,6 @@ function MouldCard({ mould, scale }: { mould: MouldView; scale: number }) {
 
 /** Moulds out to a file, and in from one. */
 function Files({ moulds }: { moulds: readonly MouldView[] }) {
-  const input = useRef<HTMLInputElement>(null);
   const save = useSaveMould();
   const [wrong, setWrong] = useState<readonly string[]>([]);
   const read = async (file: File) => {
@@ -177,22 +177,14 @@ function Files({ moulds }: { moulds: readonly MouldView[] }) {
             </button>
           </>
         )}
-        <button type="button" className="btn btn-ghost h-11" onClick={() => input.current?.click()}>
-          Read moulds from a file
-        </button>
-        <input
-          ref={input}
-          type="file"
+        <FileButton
+          className="btn-ghost h-11"
+          label="A file of moulds"
           accept=".json,.csv,application/json,text/csv"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label="A file of moulds"
-          onChange={({ target }) => {
-            const file = target.files?.[0];
-            target.value = '';
-            if (file) void read(file);
-          }}
-        />
+          onFile={read}
+        >
+          Read moulds from a file
+        </FileButton>
       </div>
       {wrong.length > 0 && (
         <ul role="alert" className="border-error mt-2 border-l-4 pl-3">

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { Basis, Figure } from '@dewpot/core';
 import { useUnits } from './units';
 
@@ -14,34 +15,41 @@ function basisInWords(basis: Basis): string {
   }
 }
 
-/** The lines of working behind a figure, opened beneath it. */
+/** The lines of working behind a figure, opened beneath it. They are written only then: most are never asked for. */
 export function Reckoning({ figure, label = 'Where does this come from?' }: { figure: Figure; label?: string }) {
-  const units = useUnits();
+  const [open, setOpen] = useState(false);
   return (
-    <details className="reckoning mt-0.5 text-sm">
+    <details className="reckoning mt-0.5 text-sm" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
       <summary className="quiet hover:text-base-content w-fit cursor-pointer list-none whitespace-nowrap text-xs leading-6 underline decoration-dotted underline-offset-4">
         {label}
       </summary>
-      <div className="border-base-300 mt-2 border-l-2 pl-3">
-        <dl className="space-y-1">
-          {figure.working.map((line, i) => (
-            <div
-              key={i}
-              className={`grid grid-cols-[1fr_auto] gap-x-4 ${i === figure.working.length - 1 ? 'border-base-300 border-t pt-1 font-semibold' : ''}`}
-            >
-              <dt>
-                {line.label}
-                {line.how && <span className="quiet block text-xs font-normal">{line.how}</span>}
-              </dt>
-              <dd className="text-right">
-                {line.value === undefined ? '' : units.say(line.value, line.unit ?? 'ratio')}
-              </dd>
-            </div>
-          ))}
-        </dl>
-        <p className="quiet mt-1 text-xs">This figure is {basisInWords(figure.basis)}.</p>
-      </div>
+      {open && <Working figure={figure} />}
     </details>
+  );
+}
+
+function Working({ figure: { working, basis } }: { figure: Figure }) {
+  const units = useUnits();
+  return (
+    <div className="border-base-300 mt-2 border-l-2 pl-3">
+      <dl className="space-y-1">
+        {working.map((line, i) => (
+          <div
+            key={i}
+            className={`grid grid-cols-[1fr_auto] gap-x-4 ${i === working.length - 1 ? 'border-base-300 border-t pt-1 font-semibold' : ''}`}
+          >
+            <dt>
+              {line.label}
+              {line.how && <span className="quiet block text-xs font-normal">{line.how}</span>}
+            </dt>
+            <dd className="text-right">
+              {line.value === undefined ? '' : units.say(line.value, line.unit ?? 'ratio')}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <p className="quiet mt-1 text-xs">This figure is {basisInWords(basis)}.</p>
+    </div>
   );
 }
 

@@ -1,27 +1,30 @@
-import { useRef } from 'react';
-import { FileUp } from 'lucide-react';
+import { useRef, type ReactNode } from 'react';
 
 export interface FileButtonProps {
+  /** What stands on the button. */
+  readonly children: ReactNode;
+  /** What is chosen, for whoever hears it. */
   readonly label: string;
+  readonly accept: string;
   readonly className?: string;
   readonly onFile: (file: File) => Promise<void>;
 }
 
-/** Chooses a mesh, an outline or a photo. */
-export function FileButton({ label, className = '', onFile }: FileButtonProps) {
+/** A button that chooses a file; the same one may be chosen again. */
+export function FileButton({ children, label, accept, className = '', onFile }: FileButtonProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
       <button type="button" className={`btn ${className}`} onClick={() => input.current?.click()}>
-        <FileUp size={18} aria-hidden="true" /> {label}
+        {children}
       </button>
       <input
         ref={input}
         type="file"
-        accept=".stl,.obj,.3mf,.svg,.dxf,image/*"
+        accept={accept}
         className="sr-only"
         tabIndex={-1}
-        aria-label="A mesh, an outline or a photo"
+        aria-label={label}
         onChange={({ target }) => {
           const file = target.files?.[0];
           target.value = '';
