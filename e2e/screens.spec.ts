@@ -1,11 +1,22 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { castsOf, enterDemo, expect, test } from './house.js';
+import type { PourView } from '@dewpot/contract';
+import { castsOf, enterDemo, expect, test, uuid } from './house.js';
 
 /** Every screen of the demo workshop, by name and address. */
 async function screens(page: Page): Promise<readonly (readonly [string, string])[]> {
   const id = async (path: string) =>
     ((await (await page.request.get(`/api/${path}`)).json()) as { id: string }[])[0]!.id;
+  /** A pour in that state; one is started where none is. */
+  const pour = async (status: 'finished' | 'started') => {
+    const all = (await (await page.request.get('/api/pours')).json()) as PourView[];
+    const found = all.find((one) => one.status === status);
+    if (found) return found.id;
+    const key = uuid();
+    await page.request.put(`/api/pours/${key}`, { data: { ...all[0]!.input, version: 0 } });
+    await page.request.post(`/api/pours/${key}/start`);
+    return key;
+  };
   const drying = (await castsOf(page.request)).find(({ stage }) => stage === 'drying')!;
   return [
     ['shelf', '/'],
@@ -24,7 +35,8 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     ['card', `/mixes/${await id('mixes')}/card`],
     ['pours', '/pours'],
     ['plan', '/pours/new'],
-    ['poured', `/pours/${await id('pours')}`],
+    ['poured', `/pours/${await pour('finished')}`],
+    ['bench', `/pours/${await pour('started')}`],
     ['casts', '/casts'],
     ['cast', `/casts/${drying.id}`],
     ['stores', '/stores'],
@@ -42,7 +54,7 @@ async function violations(page: Page): Promise<string[]> {
 
 for (const theme of ['limewash', 'lamplight']) {
   test(`no screen has an accessibility violation in ${theme}, nor an error in its console`, async ({ page }) => {
-    test.setTimeout(240_000);
+    test.setTimeout(400_000);
     const wrong: string[] = [];
     page.on('pageerror', ({ message }) => wrong.push(message));
     page.on('console', (message) => {

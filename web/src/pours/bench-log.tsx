@@ -49,12 +49,12 @@ export function BenchLog({ pour }: { pour: PourView }) {
   return (
     <div className="mx-auto max-w-3xl space-y-4 p-4">
       <section className="bg-base-200 sticky top-0 z-[5] py-2" aria-label="Pot life">
-        <p className="mb-1.5 flex flex-wrap justify-between gap-x-4 text-sm">
-          <strong>
+        <div className="mb-1.5 flex flex-wrap items-baseline justify-between gap-x-4 text-sm">
+          <h1 className="font-sans text-sm font-bold">
             Pour {pour.number}: {pour.mixName}
-          </strong>
+          </h1>
           <span>workable for {Math.round(sheet.potLife.value)} min from mixing</span>
-        </p>
+        </div>
         <WindowBand
           large
           now={now}
