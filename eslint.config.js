@@ -16,7 +16,7 @@ const stages = {
   core: {
     shared: [],
     units: [],
-    tints: [],
+    tints: ['mixes', 'units'],
     stores: ['units'],
     solids: ['units'],
     moulds: ['solids', 'units'],

@@ -11,3 +11,4 @@ export * from './problem.js';
 export * from './reckon.js';
 export * from './solids.js';
 export * from './stores.js';
+export * from './tint-questions.js';

@@ -30,6 +30,7 @@ import { MixReckonController } from './reckon/mix-reckon.controller.js';
 import { MouldReckonController } from './reckon/mould-reckon.controller.js';
 import { ReckonController } from './reckon/reckon.controller.js';
 import { LotsService } from './stores/lots.service.js';
+import { TintReckonController } from './reckon/tint-reckon.controller.js';
 import { StoresController } from './stores/stores.controller.js';
 import { StoresService } from './stores/stores.service.js';
 
@@ -56,6 +57,7 @@ export class AppModule {
         PoursController,
         ReckonController,
         StoresController,
+        TintReckonController,
         TubsController,
       ],
       providers: [

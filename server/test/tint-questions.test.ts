@@ -1,0 +1,60 @@
+import request from 'supertest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { tintExamples } from '../src/reckon/tint-examples.js';
+import { startServer, type Harness } from './harness.js';
+
+let harness: Harness;
+beforeAll(async () => {
+  harness = await startServer();
+});
+afterAll(() => harness.close());
+const ask = (path: string, question: object) =>
+  request(harness.app.getHttpServer()).post(`/api/reckon/tints/${path}`).send(question);
+
+describe('tint questions', () => {
+  it.each(Object.entries(tintExamples))(
+    '%s: its example is answered, and shown in the document',
+    async (path, example) => {
+      expect(Object.keys((await ask(path, example).expect(200)).body).length).toBeGreaterThan(0);
+      const { body } = await request(harness.app.getHttpServer()).get('/api/openapi.json').expect(200);
+      const { content } = body.paths[`/api/reckon/tints/${path}`].post.requestBody;
+      expect(content['application/json'].examples.example.value).toEqual(example);
+    },
+  );
+
+  it('tell a colour dry and wet, which is darker, and the wider a doubt the fewer the chips', async () => {
+    const { body } = await ask('colour', tintExamples.colour).expect(200);
+    const [dry, wet] = body.looks.map(({ colour }: { colour: string }) => colour);
+    expect(wet < dry).toBe(true);
+    const chips = async (count: number) => {
+      const doses = tintExamples.colour.doses.map(({ pigment, dose }) => ({
+        dose,
+        pigment: { ...pigment, chips: count },
+      }));
+      const { doubt } = (await ask('colour', { ...tintExamples.colour, doses }).expect(200)).body;
+      return (await ask('difference', { one: doubt.weaker, other: doubt.stronger })).body.difference;
+    };
+    expect(await chips(0)).toBeGreaterThan(await chips(5));
+  });
+
+  it('say when a wanted colour is out of reach', async () => {
+    const far = await ask('search', { ...tintExamples.search, wanted: '#0090ff' }).expect(200);
+    expect(far.body).toMatchObject({ inReach: false });
+    expect(far.body.recipes.length).toBeGreaterThan(0);
+  });
+
+  it('that cannot be are refused by field', async () => {
+    const fields = async (path: string, question: object) =>
+      (await ask(path, question).expect(422)).body.errors.map(({ field }: { field: string }) => field);
+    expect(await fields('difference', { one: 'clay', other: '#ffffff' })).toEqual(['one']);
+    expect(await fields('search', { ...tintExamples.search, pigments: [] })).toEqual(['pigments']);
+    expect(await fields('search', { ...tintExamples.search, ceiling: 30 })).toEqual(['ceiling']);
+    expect(
+      await fields('strength', {
+        ...tintExamples.strength,
+        chips: [{ base: '#dddddd', dose: 0, measured: '#aaaaaa' }],
+      }),
+    ).toEqual(['chips.0.dose']);
+    expect(await fields('weighing', { ...tintExamples.weighing, step: 0 })).toEqual(['step']);
+  });
+});
