@@ -34,7 +34,7 @@ const daylight = [
 const WHITE = [0.95047, 1, 1.08883] as const;
 
 /** What each band gives to X, Y and Z, so that a face that throws all light back is white. */
-export const weights: readonly (readonly number[])[] = WHITE.map((white, axis) => {
+export const eyeWeights: readonly (readonly number[])[] = WHITE.map((white, axis) => {
   const raw = eye.map((functions, i) => functions[axis]! * daylight[i]!);
   const sum = raw.reduce((total, n) => total + n, 0);
   return raw.map((n) => (n / sum) * white);

@@ -20,10 +20,10 @@ export interface Dosed {
 export const STRENGTH = 40;
 
 /** Light absorbed against light scattered (Kubelka and Munk), from reflectance: (1 − R)² ÷ 2R. */
-export const absorption = (reflectance: number): number => (1 - reflectance) ** 2 / (2 * reflectance);
+export const absorptionOf = (reflectance: number): number => (1 - reflectance) ** 2 / (2 * reflectance);
 
 /** Reflectance of a thick layer of that K/S. */
-export const reflectance = (ks: number): number => 1 + ks - Math.sqrt(ks * ks + 2 * ks);
+export const reflectanceOf = (ks: number): number => 1 + ks - Math.sqrt(ks * ks + 2 * ks);
 
 /** What each dose really pulls, per cent: with u = Σ dose ÷ D, dose·(1 − exp(−u)) ÷ u, so that more and more does less. */
 export function effectiveDoses(doses: readonly Dosed[]): number[] {
@@ -36,15 +36,15 @@ export function effectiveDoses(doses: readonly Dosed[]): number[] {
  * Reflectance of a base with pigments in it, cured and dry. Single-constant Kubelka–Munk, band by band:
  * K/S = (K/S_base + Σ s·e·K/S_p) ÷ (1 + Σ s·e), e the effective dose ÷ 100.
  */
-export function coloured(base: Spectrum, doses: readonly Dosed[]): Spectrum {
+export function tintedBase(base: Spectrum, doses: readonly Dosed[]): Spectrum {
   const effective = effectiveDoses(doses);
   const pulls = doses.map(({ colourant: { strength } }, i) => (strength * effective[i]!) / 100);
   const whole = 1 + pulls.reduce((sum, pull) => sum + pull, 0);
   return base.map((dry, band) => {
     const ks = doses.reduce(
-      (sum, { colourant: { spectrum } }, i) => sum + pulls[i]! * absorption(spectrum[band]!),
-      absorption(dry),
+      (sum, { colourant: { spectrum } }, i) => sum + pulls[i]! * absorptionOf(spectrum[band]!),
+      absorptionOf(dry),
     );
-    return reflectance(ks / whole);
+    return reflectanceOf(ks / whole);
   });
 }

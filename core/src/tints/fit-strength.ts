@@ -1,7 +1,7 @@
 import { InputError } from '../units/index.js';
 import type { Spectrum } from './bands.js';
-import { coloured, STRENGTH, type Colourant } from './colouring.js';
-import { difference } from './spectrum.js';
+import { tintedBase, STRENGTH, type Colourant } from './colouring.js';
+import { colourDifference } from './spectrum.js';
 
 /** A chip that was cast with one pigment: its base, its dose in per cent of the binder, its measured colour as #rrggbb. */
 export interface Chip {
@@ -28,10 +28,10 @@ const STRONGEST = Math.log(2000);
 const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
 const off = (colourant: Colourant, { base, dose, measured }: Chip, strength: number) =>
-  difference(coloured(base, [{ colourant: { ...colourant, strength }, dose }]), measured);
+  colourDifference(tintedBase(base, [{ colourant: { ...colourant, strength }, dose }]), measured);
 
 /** Least point of a curve with one valley, by the golden section. */
-export function lowest(of: (x: number) => number, from: number, to: number, steps = 60): number {
+function lowest(of: (x: number) => number, from: number, to: number, steps = 60): number {
   let [a, b] = [from, to];
   let [c, d] = [b - GOLDEN * (b - a), a + GOLDEN * (b - a)];
   let [fc, fd] = [of(c), of(d)];
@@ -86,7 +86,7 @@ export function doubtOf(
   doses: readonly { readonly colourant: Colourant; readonly dose: number; readonly chips: number }[],
 ): Doubt {
   const at = (sign: number) =>
-    coloured(
+    tintedBase(
       base,
       doses.map(({ colourant, dose, chips }) => ({
         dose,

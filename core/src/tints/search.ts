@@ -1,8 +1,8 @@
 import { PIGMENT_CEILING, PIGMENT_STOP } from '../mixes/index.js';
 import { requireNumber } from '../units/index.js';
 import type { Spectrum } from './bands.js';
-import { coloured, type Colourant } from './colouring.js';
-import { difference } from './spectrum.js';
+import { tintedBase, type Colourant } from './colouring.js';
+import { colourDifference } from './spectrum.js';
 
 /** A pigment on the shelf, by its key; its price is for a gram, where it is known. */
 export interface ShelfPigment {
@@ -64,8 +64,8 @@ function bestDoses(
   ceiling: number,
 ): { doses: number[]; away: number } {
   const off = (doses: readonly number[]) =>
-    difference(
-      coloured(
+    colourDifference(
+      tintedBase(
         wish.base,
         chosen.map(({ colourant }, i) => ({ colourant, dose: doses[i]! })),
       ),
@@ -124,7 +124,7 @@ function tintOf(
   { base, wanted }: ColourWish,
   used: readonly { readonly pigment: ShelfPigment; readonly dose: number }[],
 ): FoundTint {
-  const spectrum = coloured(
+  const spectrum = tintedBase(
     base,
     used.map(({ pigment: { colourant }, dose }) => ({ colourant, dose })),
   );
@@ -132,7 +132,7 @@ function tintOf(
   return {
     doses: used.map(({ pigment: { id }, dose }) => ({ id, dose })),
     spectrum,
-    away: difference(spectrum, wanted),
+    away: colourDifference(spectrum, wanted),
     ...(Number.isFinite(cost) && { cost }),
   };
 }

@@ -1,5 +1,5 @@
 import { converter, differenceCiede2000, formatHex, modeLab65, modeRgb, modeXyz65, useMode } from 'culori/fn';
-import { BANDS, weights, type Spectrum } from './bands.js';
+import { BANDS, eyeWeights, type Spectrum } from './bands.js';
 import { solve } from './linear-system.js';
 
 useMode(modeRgb);
@@ -22,7 +22,7 @@ export type Xyz = readonly [x: number, y: number, z: number];
 
 /** What the eye gets of a reflectance. */
 export const xyzOf = (spectrum: Spectrum): Xyz =>
-  weights.map((weight) => weight.reduce((sum, n, i) => sum + n * spectrum[i]!, 0)) as unknown as Xyz;
+  eyeWeights.map((weight) => weight.reduce((sum, n, i) => sum + n * spectrum[i]!, 0)) as unknown as Xyz;
 
 const clamp = (n: number) => Math.min(1, Math.max(0, n));
 
@@ -41,7 +41,8 @@ export function labOf(of: string | Spectrum): Lab {
 }
 
 /** Difference of two colours as the eye sees it, ΔE00. Colours as #rrggbb or as reflectances. @throws Error for what is no colour */
-export const difference = (a: string | Spectrum, b: string | Spectrum): number => labDifference(labOf(a), labOf(b));
+export const colourDifference = (a: string | Spectrum, b: string | Spectrum): number =>
+  labDifference(labOf(a), labOf(b));
 
 function named(hex: string) {
   const found = toXyz(hex);
@@ -55,6 +56,8 @@ const DARKEST = 0.004;
 const LIGHTEST = 0.985;
 const STEPS = 40;
 const NEAR = 1e-9;
+/** Longest move of one band in one step, in atanh space. */
+const LONGEST = 2;
 
 /** A target that some face can have: pulled a little towards grey where it is pure black or white. */
 function possible({ x, y, z }: { x: number; y: number; z: number }): Xyz {
@@ -67,6 +70,32 @@ function possible({ x, y, z }: { x: number; y: number; z: number }): Xyz {
 
 const made = new Map<string, Spectrum>();
 
+/** A face in search of its colour: its bands in atanh space, and the three multipliers that hold X, Y and Z. */
+interface Search {
+  readonly z: readonly number[];
+  readonly lambda: readonly number[];
+}
+
+/** The residual of the Lagrangian and its matrix at a point of the search. */
+function lagrangian({ z, lambda }: Search, target: Xyz): { matrix: number[][]; residual: number[] } {
+  const n = z.length;
+  const t = z.map(Math.tanh);
+  const slope = t.map((one) => (1 - one * one) / 2);
+  const pull = eyeWeights.map((weight) => weight.map((w, i) => w * slope[i]!));
+  const off = eyeWeights.map((weight, k) => weight.reduce((sum, w, i) => sum + (w * (t[i]! + 1)) / 2, 0) - target[k]!);
+  const held = (i: number, of: readonly (readonly number[])[]) => lambda.reduce((sum, l, k) => sum + l * of[k]![i]!, 0);
+  const gradient = z.map((_, i) => slopes(z, i) + held(i, pull));
+  const own = (i: number) => -2 * t[i]! * slope[i]! * held(i, eyeWeights);
+  const entry = (i: number, j: number) => {
+    if (i >= n && j >= n) return 0;
+    if (i >= n) return pull[i - n]![j]!;
+    if (j >= n) return pull[j - n]![i]!;
+    return curvature(i, j, n) + (i === j ? own(i) : 0);
+  };
+  const all = Array.from({ length: n + 3 }, (_, i) => i);
+  return { matrix: all.map((i) => all.map((j) => entry(i, j))), residual: [...gradient, ...off] };
+}
+
 /**
  * The smoothest reflectance of a display colour: each band strictly between 0 and 1, the sum of its squared slopes in
  * atanh space least, its XYZ that of the colour. Newton on the Lagrangian, at most 40 steps.
@@ -77,39 +106,22 @@ export function spectrumOf(hex: string): Spectrum {
   if (known) return known;
   const target = possible(named(hex));
   const n = BANDS.length;
-  let z = Array.from({ length: n }, () => 0);
-  let lambda = [0, 0, 0];
+  let at: Search = { z: BANDS.map(() => 0), lambda: [0, 0, 0] };
   for (let step = 0; step < STEPS; step++) {
-    const t = z.map(Math.tanh);
-    const r = t.map((one) => (one + 1) / 2);
-    const slope = t.map((one) => (1 - one * one) / 2);
-    const bend = t.map((one, i) => -2 * one * slope[i]!);
-    const smooth = z.map((_, i) => slopes(z, i));
-    const pull = weights.map((weight) => weight.map((w, i) => w * slope[i]!));
-    const off = weights.map((weight, k) => weight.reduce((sum, w, i) => sum + w * r[i]!, 0) - target[k]!);
-    const gradient = smooth.map((s, i) => s + lambda.reduce((sum, l, k) => sum + l * pull[k]![i]!, 0));
-    const size = Math.max(...gradient.map(Math.abs), ...off.map(Math.abs));
-    if (size < NEAR) break;
-    const matrix = Array.from({ length: n + 3 }, (_, i) =>
-      Array.from({ length: n + 3 }, (__, j) => {
-        if (i >= n && j >= n) return 0;
-        if (i >= n) return pull[i - n]![j]!;
-        if (j >= n) return pull[j - n]![i]!;
-        const own = i === j ? lambda.reduce((sum, l, k) => sum + l * weights[k]![i]! * bend[i]!, 0) : 0;
-        return curvature(i, j, n) + own;
-      }),
-    );
+    const { matrix, residual } = lagrangian(at, target);
+    if (Math.max(...residual.map(Math.abs)) < NEAR) break;
     const move = solve(
       matrix,
-      [...gradient, ...off].map((one) => -one),
+      residual.map((one) => -one),
     );
     // Long steps are shortened, so that a saturated colour does not run away.
-    const longest = Math.max(...move.slice(0, n).map(Math.abs));
-    const by = Math.min(1, 2 / longest);
-    z = z.map((one, i) => one + by * move[i]!);
-    lambda = lambda.map((one, k) => one + by * move[n + k]!);
+    const by = Math.min(1, LONGEST / Math.max(...move.slice(0, n).map(Math.abs)));
+    at = {
+      z: at.z.map((one, i) => one + by * move[i]!),
+      lambda: at.lambda.map((one, k) => one + by * move[n + k]!),
+    };
   }
-  const spectrum = z.map((one) => (Math.tanh(one) + 1) / 2);
+  const spectrum = at.z.map((one) => (Math.tanh(one) + 1) / 2);
   if (!spectrum.every(Number.isFinite)) throw new Error(`No smooth face has the colour ${hex}.`);
   made.set(hex, spectrum);
   return spectrum;

@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../units/index.js';
 import {
-  absorption,
-  coloured,
-  difference,
+  absorptionOf,
+  tintedBase,
+  colourDifference,
   doubtOf,
   effectiveDoses,
   faceColour,
@@ -12,7 +12,7 @@ import {
   hexOf,
   labDifference,
   lookOf,
-  reflectance,
+  reflectanceOf,
   searchTints,
   spectrumOf,
   STRENGTH,
@@ -79,7 +79,7 @@ describe('a reflectance', () => {
   it('that throws all light back is white, and one that throws half back is grey', () => {
     expect(xyzOf(flat(1))).toEqual([expect.closeTo(0.95047, 9), expect.closeTo(1, 9), expect.closeTo(1.08883, 9)]);
     expect(hexOf(flat(1))).toBe('#ffffff');
-    expect(difference(flat(0.2140411), '#7f7f7f')).toBeLessThan(0.8);
+    expect(colourDifference(flat(0.2140411), '#7f7f7f')).toBeLessThan(0.8);
   });
   it('made of a display colour gives that colour back, band by band between nothing and all', () => {
     const channel = fc.integer({ min: 20, max: 247 });
@@ -87,14 +87,14 @@ describe('a reflectance', () => {
       fc.property(channel, channel, channel, (r, g, b) => {
         const hex = `#${[r, g, b].map((n) => n.toString(16).padStart(2, '0')).join('')}`;
         const spectrum = spectrumOf(hex);
-        expect(difference(spectrum, hex)).toBeLessThan(0.5);
+        expect(colourDifference(spectrum, hex)).toBeLessThan(0.5);
         for (const one of spectrum) expect(one > 0 && one < 1).toBe(true);
       }),
       { numRuns: 60 },
     );
   });
   it('is made for black and white too, and for no word', () => {
-    for (const hex of ['#000000', '#ffffff']) expect(difference(spectrumOf(hex), hex)).toBeLessThan(6);
+    for (const hex of ['#000000', '#ffffff']) expect(colourDifference(spectrumOf(hex), hex)).toBeLessThan(6);
     expect(() => spectrumOf('clay')).toThrow(/not a colour/);
   });
 });
@@ -102,11 +102,11 @@ describe('a reflectance', () => {
 describe('pigment in a base', () => {
   it('follows the worked case: base 0.35, oxide 0.05 at 5 %, levelling off at 4 %, strength 40', () => {
     const oxide: Colourant = { spectrum: flat(0.05), strength: 40, levelling: 4 };
-    expect(coloured(flat(0.35), [{ colourant: oxide, dose: 5 }])[4]).toBeCloseTo(0.0826, 4);
+    expect(tintedBase(flat(0.35), [{ colourant: oxide, dose: 5 }])[4]).toBeCloseTo(0.0826, 4);
   });
   it('absorbs as Kubelka and Munk say, there and back', () => {
-    expect(absorption(0.5)).toBeCloseTo(0.25, 12);
-    for (const r of [0.02, 0.35, 0.9]) expect(reflectance(absorption(r))).toBeCloseTo(r, 12);
+    expect(absorptionOf(0.5)).toBeCloseTo(0.25, 12);
+    for (const r of [0.02, 0.35, 0.9]) expect(reflectanceOf(absorptionOf(r))).toBeCloseTo(r, 12);
   });
   it('pulls in full while there is little, and less and less on the total', () => {
     const dosed = (...doses: number[]) => effectiveDoses(doses.map((dose) => ({ colourant: shelf.red, dose })));
@@ -120,7 +120,7 @@ describe('pigment in a base', () => {
     fc.assert(
       fc.property(fc.constantFrom(...keys), dose, dose, (key, a, b) => {
         const [less, more] = [Math.min(a, b), Math.max(a, b)];
-        const at = (n: number) => coloured(base, [{ colourant: shelf[key], dose: n }]);
+        const at = (n: number) => tintedBase(base, [{ colourant: shelf[key], dose: n }]);
         at(more).forEach((r, band) => {
           if (shelf[key].spectrum[band]! < base[band]!) expect(r).toBeLessThanOrEqual(at(less)[band]! + 1e-12);
         });
@@ -160,7 +160,7 @@ describe('chips', () => {
   const chip = (dose: number, strength: number) => ({
     base,
     dose,
-    measured: hexOf(coloured(base, [{ colourant: pigment('#7a2418', strength), dose }])),
+    measured: hexOf(tintedBase(base, [{ colourant: pigment('#7a2418', strength), dose }])),
   });
   it('tell a pigment’s strength, the more surely the more there are, and better what is predicted', () => {
     const one = fitStrength(shelf.red, [chip(1, 90)]);
@@ -180,10 +180,10 @@ describe('chips', () => {
   it('narrow the band of doubt, on both sides of the prediction', () => {
     const width = (chips: number) => {
       const { weaker, stronger } = doubtOf(base, [{ colourant: shelf.red, dose: 2, chips }]);
-      const middle = xyzOf(coloured(base, [{ colourant: shelf.red, dose: 2 }]))[1];
+      const middle = xyzOf(tintedBase(base, [{ colourant: shelf.red, dose: 2 }]))[1];
       expect(xyzOf(weaker)[1]).toBeGreaterThan(middle);
       expect(xyzOf(stronger)[1]).toBeLessThan(middle);
-      return difference(weaker, stronger);
+      return colourDifference(weaker, stronger);
     };
     expect(width(0)).toBeGreaterThan(width(1));
     expect(width(1)).toBeGreaterThan(width(4));
@@ -201,7 +201,7 @@ describe('a search for a wanted colour', () => {
         { colourant: shelf[a], dose: 0.3 + 2 * random() },
         ...(a === b ? [] : [{ colourant: shelf[b], dose: 0.3 + 2 * random() }]),
       ];
-      const wanted = hexOf(coloured(base, hidden));
+      const wanted = hexOf(tintedBase(base, hidden));
       const few = pigments.filter(({ id }) => id === a || id === b || id === 'black');
       const [best] = searchTints({ base, wanted, pigments: few });
       expect(best!.away, `${a} with ${b}`).toBeLessThan(1);

@@ -1,7 +1,7 @@
 import { InputError, requireNumber } from '../units/index.js';
 import type { Spectrum } from './bands.js';
-import { coloured, type Colourant } from './colouring.js';
-import { difference } from './spectrum.js';
+import { tintedBase, type Colourant } from './colouring.js';
+import { colourDifference } from './spectrum.js';
 
 /** A pigment of a tint: per cent of the binder. */
 export interface TintDose {
@@ -27,7 +27,7 @@ export function weighTint(base: Spectrum, tint: readonly TintDose[], binder: num
   requireNumber('step', step, 'The step of the scale', { above: 0, max: 1000, unit: 'g' });
   const grams = tint.map(({ dose }) => Math.round((binder * dose) / 100 / step) * step);
   const rounded = tint.map(({ colourant }, i) => ({ colourant, dose: (grams[i]! / binder) * 100 }));
-  return { grams, away: difference(coloured(base, tint), coloured(base, rounded)) };
+  return { grams, away: colourDifference(tintedBase(base, tint), tintedBase(base, rounded)) };
 }
 
 /** Largest binder that is looked at for a batch, g. */
@@ -38,7 +38,7 @@ const LARGEST = 200_000;
  * @throws InputError where even the largest batch would show it
  */
 export function leastBinder(base: Spectrum, tint: readonly TintDose[], step: number): number {
-  const exact = coloured(base, tint);
+  const exact = tintedBase(base, tint);
   // The worst that rounding can do to a batch: each pigment off by half a step, one way or the other.
   const corners = Array.from({ length: 2 ** tint.length }, (_, corner) =>
     tint.map((__, i) => ((corner >> i) & 1 ? 1 : -1)),
@@ -50,7 +50,7 @@ export function leastBinder(base: Spectrum, tint: readonly TintDose[], step: num
           colourant,
           dose: Math.max(0, dose + (signs[i]! * step * 50) / binder),
         }));
-        return difference(exact, coloured(base, off));
+        return colourDifference(exact, tintedBase(base, off));
       }),
     );
   if (worst(LARGEST) > SEEN)

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  difference,
+  colourDifference,
   doseLadder,
   fromBottle,
   LADDER,
@@ -104,20 +104,20 @@ describe('a colour out of a picture', () => {
       [1, 0.8, 0.6],
       [0.7, 0.85, 1],
     ].map((light) => pickColour(picture(face, CARD, light), at, card));
-    expect(difference(warm!.colour, cold!.colour)).toBeLessThan(2);
+    expect(colourDifference(warm!.colour, cold!.colour)).toBeLessThan(2);
     expect(warm!.sure).toBe(true);
     const bare = [
       [1, 0.8, 0.6],
       [0.7, 0.85, 1],
     ].map((light) => pickColour(picture(face, CARD, light), at));
     expect(bare.every(({ sure }) => !sure)).toBe(true);
-    expect(difference(bare[0]!.colour, bare[1]!.colour)).toBeGreaterThan(6);
+    expect(colourDifference(bare[0]!.colour, bare[1]!.colour)).toBeGreaterThan(6);
   });
   it('is not thrown off by a grain or a glint', () => {
     const clean = picture(face, CARD, [1, 1, 1]);
     const grained = { ...clean, data: new Uint8ClampedArray(clean.data) };
     for (const i of [9 + 40 * 10, 10 + 40 * 11, 8 + 40 * 9]) grained.data.set([255, 255, 255], i * 4);
-    expect(difference(pickColour(clean, at).colour, pickColour(grained, at).colour)).toBeLessThan(0.5);
+    expect(colourDifference(pickColour(clean, at).colour, pickColour(grained, at).colour)).toBeLessThan(0.5);
   });
   it('off the picture, or by a card that is burnt out, is refused', () => {
     const burnt = picture(face, [255, 255, 255], [1, 1, 1]);

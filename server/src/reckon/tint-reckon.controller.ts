@@ -1,7 +1,7 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import {
-  coloured,
-  difference,
+  tintedBase,
+  colourDifference,
   doseLadder,
   doubtOf,
   fitStrength,
@@ -57,7 +57,7 @@ export class TintReckonController {
   colour(@Body() question: TintQuestion) {
     const base = spectrumOf(question.base);
     const doses = dosed(question);
-    const dry = coloured(base, doses);
+    const dry = tintedBase(base, doses);
     const { weaker, stronger } = doubtOf(base, doses);
     return {
       looks: (question.looks ?? (Object.keys(lookNames) as Look[])).map((look) => ({
@@ -119,7 +119,7 @@ export class TintReckonController {
   @HttpCode(200)
   @asked(DifferenceQuestion, examples.difference)
   difference(@Body() { one, other }: DifferenceQuestion) {
-    return { difference: difference(one, other) };
+    return { difference: colourDifference(one, other) };
   }
 
   /** A strip of chips of one pigment. */
