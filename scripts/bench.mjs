@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
-import { mixEditing, mixSolving } from './lib/bench-mixes.mjs';
+import { mixEditing, mixSolving, tintSearch } from './lib/bench-mixes.mjs';
 import { meshInBrowser, meshVolumes, sectionRedraw } from './lib/bench-moulds.mjs';
 import { buildStale } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
@@ -227,6 +227,7 @@ async function main() {
   buildStale();
   await plan();
   await mixSolving(note);
+  await tintSearch(note);
   await meshVolumes(note);
   const trial = await startTrial({ demo: true });
   const browser = await chromium.launch({ executablePath, args: process.getuid?.() === 0 ? ['--no-sandbox'] : [] });

@@ -34,6 +34,20 @@ export async function mixSolving(note) {
   }
 }
 
+const pigments = ['#7a2418', '#b07a1e', '#3d5e35', '#1d1d1f', '#2f4a78', '#f4f3ee', '#4a2f20', '#a2501f'];
+
+/** Doses for a wanted colour, looked for over eight pigments. @param {Note} note */
+export async function tintSearch(note) {
+  const { searchTints, spectrumOf } = await import('../../core/dist/index.js');
+  const shelf = pigments.map((colour) => ({
+    id: colour,
+    colourant: { spectrum: spectrumOf(colour), strength: 40, levelling: 4 },
+  }));
+  const base = spectrumOf('#dcd7cc');
+  const searched = times(() => searchTints({ base, wanted: '#7f8a6a', pigments: shelf }));
+  note('A wanted colour looked for over 8 pigments', `${searched.middle.toFixed(0)} ms`, 'under 1 s');
+}
+
 /** A key in the editor of a mix of twenty lines, until all that follows stands on the screen. @param {import('@playwright/test').BrowserContext} context @param {Note} note */
 export async function mixEditing(context, note) {
   const { materials } = await (await context.request.get('/api/stores')).json();

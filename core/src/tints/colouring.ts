@@ -33,18 +33,25 @@ export function effectiveDoses(doses: readonly Dosed[]): number[] {
 }
 
 /**
- * Reflectance of a base with pigments in it, cured and dry. Single-constant Kubelka–Munk, band by band:
- * K/S = (K/S_base + Σ s·e·K/S_p) ÷ (1 + Σ s·e), e the effective dose ÷ 100.
+ * What a base becomes with some pigments in it, cured and dry, by their doses in per cent of the binder. Single-constant
+ * Kubelka–Munk, band by band: K/S = (K/S_base + Σ s·e·K/S_p) ÷ (1 + Σ s·e), e the effective dose ÷ 100.
  */
-export function tintedBase(base: Spectrum, doses: readonly Dosed[]): Spectrum {
-  const effective = effectiveDoses(doses);
-  const pulls = doses.map(({ colourant: { strength } }, i) => (strength * effective[i]!) / 100);
-  const whole = 1 + pulls.reduce((sum, pull) => sum + pull, 0);
-  return base.map((dry, band) => {
-    const ks = doses.reduce(
-      (sum, { colourant: { spectrum } }, i) => sum + pulls[i]! * absorptionOf(spectrum[band]!),
-      absorptionOf(dry),
+export function tinter(base: Spectrum, colourants: readonly Colourant[]): (doses: readonly number[]) => Spectrum {
+  const own = base.map(absorptionOf);
+  const theirs = colourants.map(({ spectrum }) => spectrum.map(absorptionOf));
+  return (doses) => {
+    const effective = effectiveDoses(colourants.map((colourant, i) => ({ colourant, dose: doses[i]! })));
+    const pulls = colourants.map(({ strength }, i) => (strength * effective[i]!) / 100);
+    const whole = 1 + pulls.reduce((sum, pull) => sum + pull, 0);
+    return own.map((ks, band) =>
+      reflectanceOf(pulls.reduce((sum, pull, i) => sum + pull * theirs[i]![band]!, ks) / whole),
     );
-    return reflectanceOf(ks / whole);
-  });
+  };
 }
+
+/** Reflectance of a base with pigments in it, cured and dry. */
+export const tintedBase = (base: Spectrum, doses: readonly Dosed[]): Spectrum =>
+  tinter(
+    base,
+    doses.map(({ colourant }) => colourant),
+  )(doses.map(({ dose }) => dose));

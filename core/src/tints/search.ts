@@ -1,8 +1,8 @@
 import { PIGMENT_CEILING, PIGMENT_STOP } from '../mixes/index.js';
 import { requireNumber } from '../units/index.js';
 import type { Spectrum } from './bands.js';
-import { tintedBase, type Colourant } from './colouring.js';
-import { colourDifference } from './spectrum.js';
+import { tintedBase, tinter, type Colourant } from './colouring.js';
+import { colourDifference, labDifference, labOf, type Lab } from './spectrum.js';
 
 /** A pigment on the shelf, by its key; its price is for a gram, where it is known. */
 export interface ShelfPigment {
@@ -57,40 +57,53 @@ function subsets(count: number): number[][] {
   return all.filter(({ length }) => length <= MOST_IN_ONE);
 }
 
-/** Best doses of some pigments: each in turn by ever finer steps, from several beginnings. */
-function bestDoses(
-  wish: ColourWish,
-  chosen: readonly ShelfPigment[],
-  ceiling: number,
-): { doses: number[]; away: number } {
-  const off = (doses: readonly number[]) =>
-    colourDifference(
-      tintedBase(
-        wish.base,
-        chosen.map(({ colourant }, i) => ({ colourant, dose: doses[i]! })),
-      ),
-      wish.wanted,
-    );
-  let best = { doses: chosen.map(() => 0), away: Infinity };
-  for (const start of [0.1, 0.4, 1.5]) {
-    let doses = chosen.map(() => Math.min(start, ceiling / chosen.length));
-    let away = off(doses);
-    for (let step = 1.8; step > 1.002; step = 1 + (step - 1) * 0.6) {
-      for (let round = 0, moved = true; moved && round < 12; round++) {
-        moved = false;
-        for (let i = 0; i < doses.length; i++) {
-          for (const by of [step, 1 / step]) {
-            const next = doses.map((dose, k) => (k === i ? dose * by : dose));
-            if (next.reduce((sum, dose) => sum + dose, 0) > ceiling) continue;
-            const there = off(next);
-            if (there < away - 1e-9) [doses, away, moved] = [next, there, true];
-          }
+/** Doses of some pigments, and how far their colour is from the wanted one. */
+interface Try {
+  readonly chosen: readonly ShelfPigment[];
+  readonly off: (doses: readonly number[]) => number;
+  readonly doses: readonly number[];
+  readonly away: number;
+}
+
+/** Steps by which doses are changed: coarse for every set of pigments, fine for those that come near. */
+const COARSE = { from: 1.9, to: 1.15 };
+const FINE = { from: 1.15, to: 1.002 };
+const ROUNDS = 12;
+const BEGINNINGS = [0.1, 0.8] as const;
+/** Sets of pigments that are looked at finely. */
+const MOST_REFINED = 12;
+
+/** Each dose in turn by ever finer steps, as long as that comes nearer. */
+function nearer(tried: Try, ceiling: number, { from, to }: { from: number; to: number }): Try {
+  let { doses, away } = tried;
+  for (let step = from; step > to; step = 1 + (step - 1) * 0.6) {
+    for (let round = 0, moved = true; moved && round < ROUNDS; round++) {
+      moved = false;
+      for (let i = 0; i < doses.length; i++) {
+        for (const by of [step, 1 / step]) {
+          const next = doses.map((dose, k) => (k === i ? dose * by : dose));
+          if (next.reduce((sum, dose) => sum + dose, 0) > ceiling) continue;
+          const there = tried.off(next);
+          if (there < away - 1e-9) [doses, away, moved] = [next, there, true];
         }
       }
     }
-    if (away < best.away) best = { doses, away };
   }
-  return best;
+  return { ...tried, doses, away };
+}
+
+/** A set of pigments at the better of two beginnings, by coarse steps. */
+function begin(wish: ColourWish, wanted: Lab, chosen: readonly ShelfPigment[], ceiling: number): Try {
+  const tint = tinter(
+    wish.base,
+    chosen.map(({ colourant }) => colourant),
+  );
+  const off = (doses: readonly number[]) => labDifference(labOf(tint(doses)), wanted);
+  const tries = BEGINNINGS.map((start) => {
+    const doses = chosen.map(() => Math.min(start, ceiling / chosen.length));
+    return nearer({ chosen, off, doses, away: off(doses) }, ceiling, COARSE);
+  });
+  return tries.reduce((best, one) => (one.away < best.away ? one : best));
 }
 
 /**
@@ -102,15 +115,26 @@ export function searchTints(wish: ColourWish, { progress, stopped }: SearchTask 
   requireNumber('pigments', pigments.length, 'The number of pigments', { min: 1, max: MOST_ON_SHELF });
   requireNumber('ceiling', ceiling, 'The ceiling', { above: 0, max: PIGMENT_STOP * 100, unit: '%' });
   const all = subsets(pigments.length);
-  const found: FoundTint[] = [];
+  const wanted = labOf(wish.wanted);
+  const coarse: Try[] = [];
   for (const [i, subset] of all.entries()) {
-    if (stopped?.()) break;
-    const chosen = subset.map((at) => pigments[at]!);
-    const { doses } = bestDoses(wish, chosen, ceiling);
-    const used = chosen.map((pigment, k) => ({ pigment, dose: doses[k]! })).filter(({ dose }) => dose > LEAST_DOSE);
-    if (used.length === chosen.length) found.push(tintOf(wish, used));
+    if (stopped?.()) return [];
+    coarse.push(
+      begin(
+        wish,
+        wanted,
+        subset.map((at) => pigments[at]!),
+        ceiling,
+      ),
+    );
     progress?.((i + 1) / all.length);
   }
+  const near = coarse.sort((a, b) => a.away - b.away).slice(0, MOST_REFINED);
+  const found = near.flatMap((one) => {
+    const { chosen, doses } = nearer(one, ceiling, FINE);
+    const used = chosen.map((pigment, k) => ({ pigment, dose: doses[k]! })).filter(({ dose }) => dose > LEAST_DOSE);
+    return used.length === chosen.length ? [tintOf(wish, used)] : [];
+  });
   // A recipe of more pigments that comes no nearer is no other answer.
   const byPigments = [...found].sort((a, b) => a.doses.length - b.doses.length || a.away - b.away);
   const worth = byPigments.filter(
