@@ -4,6 +4,7 @@ import { Client } from 'pg';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
 import { v7 as uuid } from 'uuid';
+import { expect, it } from 'vitest';
 import { createServer, prepareDatabase, type ServerConfig } from '../src/index.js';
 
 export const SIGN_IN_LIMIT = 30;
@@ -134,4 +135,19 @@ export async function pouredPots(agent: Agent, pouredAt: number) {
   };
   await agent.post(`/api/pours/${keys.pour}/finish`).send(finish).expect(200);
   return { ...keys, finish, input };
+}
+
+/** Every question of a stage is answered by its own example, and shows it in the API's document. */
+export function answersItsExamples(stage: string, examples: object, harness: () => Harness): void {
+  it.each(Object.entries(examples))(
+    '%s: its example is answered, and shown in the document',
+    async (path, example: object) => {
+      const server = harness().app.getHttpServer();
+      const answer = await request(server).post(`/api/reckon/${stage}/${path}`).send(example).expect(200);
+      expect(Object.keys(answer.body as object).length).toBeGreaterThan(0);
+      const { body } = await request(server).get('/api/openapi.json').expect(200);
+      const { content } = body.paths[`/api/reckon/${stage}/${path}`].post.requestBody;
+      expect(content['application/json'].examples.example.value).toEqual(example);
+    },
+  );
 }

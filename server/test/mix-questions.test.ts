@@ -1,7 +1,7 @@
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { mixExamples } from '../src/reckon/mix-examples.js';
-import { startServer, type Harness } from './harness.js';
+import { answersItsExamples, startServer, type Harness } from './harness.js';
 
 let harness: Harness;
 beforeAll(async () => {
@@ -12,15 +12,8 @@ afterAll(() => harness.close());
 describe('mix questions', () => {
   const ask = (path: string, question: object) =>
     request(harness.app.getHttpServer()).post(`/api/reckon/mixes/${path}`).send(question);
-  it.each(Object.entries(mixExamples))(
-    '%s: its example is answered, and shown in the document',
-    async (path, example) => {
-      expect(Object.keys((await ask(path, example).expect(200)).body).length).toBeGreaterThan(0);
-      const { body } = await request(harness.app.getHttpServer()).get('/api/openapi.json').expect(200);
-      const { content } = body.paths[`/api/reckon/mixes/${path}`].post.requestBody;
-      expect(content['application/json'].examples.example.value).toEqual(example);
-    },
-  );
+  answersItsExamples('mixes', mixExamples, () => harness);
+
   it('answer the worked figures', async () => {
     const { body: mix } = await ask('mix', { ...mixExamples.mix, doses: [] }).expect(200);
     expect(mix.freshDensity.value).toBeCloseTo(1.313, 3);

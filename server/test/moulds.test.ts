@@ -2,7 +2,7 @@ import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { examples } from '../src/reckon/mould-examples.js';
-import { newWorkshop, potInput, startServer, type Agent, type Harness } from './harness.js';
+import { answersItsExamples, newWorkshop, potInput, startServer, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;
 let agent: Agent;
@@ -194,13 +194,7 @@ describe('mould questions of scripts', () => {
   const ask = (path: string, question: object) =>
     request(harness.app.getHttpServer()).post(`/api/reckon/moulds/${path}`).send(question);
 
-  it.each(paths)('%s answers the example of its document', async (path, question) => {
-    const { body } = await ask(path, question).expect(200);
-    expect(Object.keys(body as object).length).toBeGreaterThan(0);
-    const document = await request(harness.app.getHttpServer()).get('/api/openapi.json').expect(200);
-    const told = document.body.paths[`/api/reckon/moulds/${path}`].post.requestBody.content['application/json'];
-    expect(told.examples.example.value).toEqual(question);
-  });
+  answersItsExamples('moulds', Object.fromEntries(paths), () => harness);
 
   it('with the figures of the handbook', async () => {
     const shells = (await ask('shell', examples.shell)).body.shells as {

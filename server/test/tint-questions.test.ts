@@ -1,7 +1,7 @@
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { tintExamples } from '../src/reckon/tint-examples.js';
-import { startServer, type Harness } from './harness.js';
+import { answersItsExamples, startServer, type Harness } from './harness.js';
 
 let harness: Harness;
 beforeAll(async () => {
@@ -12,15 +12,7 @@ const ask = (path: string, question: object) =>
   request(harness.app.getHttpServer()).post(`/api/reckon/tints/${path}`).send(question);
 
 describe('tint questions', () => {
-  it.each(Object.entries(tintExamples))(
-    '%s: its example is answered, and shown in the document',
-    async (path, example) => {
-      expect(Object.keys((await ask(path, example).expect(200)).body).length).toBeGreaterThan(0);
-      const { body } = await request(harness.app.getHttpServer()).get('/api/openapi.json').expect(200);
-      const { content } = body.paths[`/api/reckon/tints/${path}`].post.requestBody;
-      expect(content['application/json'].examples.example.value).toEqual(example);
-    },
-  );
+  answersItsExamples('tints', tintExamples, () => harness);
 
   it('tell a colour dry and wet, which is darker, and the wider a doubt the fewer the chips', async () => {
     const { body } = await ask('colour', tintExamples.colour).expect(200);

@@ -1,4 +1,4 @@
-import { additiveOf, plasticiserCut, plasticiserDose, solidsOf, type Dose, type DosePortion } from './dose.js';
+import { additiveOf, solidsOf, waterCut, type Dose, type DosePortion } from './dose.js';
 import { airOf } from './consistency.js';
 import { boundWater, heldMoisture } from './dry-mass.js';
 import { dryMassesPerPart, type Mix } from './mix.js';
@@ -37,6 +37,16 @@ export function drySolids({ portions, doses }: Pick<BatchMasses, 'portions' | 'd
   return [...portions, ...dosed];
 }
 
+/** What a batch takes from the store, g as it lies there but for moisture: its lines, and its doses whole. */
+export const goods = ({ portions, doses }: Pick<BatchMasses, 'portions' | 'doses'>): Portion[] => [
+  ...portions,
+  ...doses.map(({ dose: { material }, mass }) => ({ material, mass })),
+];
+
+/** Water that liquid additives bring, g. */
+export const liquidWaterOf = (doses: readonly DosePortion[]): number =>
+  doses.reduce((sum, { dose, mass }) => sum + mass * (1 - solidsOf(dose.material)), 0);
+
 /** Mass of a dose in a batch of that binder, cement (g) and fresh volume (mL), a liquid with its water. */
 function doseMass({ material, amount }: Dose, base: { binder: number; cement: number; volume: number }): number {
   const kind = additiveOf(material);
@@ -54,16 +64,14 @@ export function batchOf(
   given?: number,
 ): BatchMasses {
   const solids = drySolids({ portions, doses });
-  const cut = plasticiserCut(plasticiserDose(mix.doses ?? []));
+  const cut = waterCut(mix);
   const absorbed = absorbedWater(solids);
   const water =
     given === undefined
       ? totalWater(solids, mix.grade, { cut, learned: conditions.learnedDemand?.factor })
       : Math.max(absorbed, given);
   const freeWater = water - absorbed;
-  const liquidWater = doses.reduce((sum, { dose, mass }) => sum + mass * (1 - solidsOf(dose.material)), 0);
-  // A liquid takes its own room in all; its water thins the paste but takes no second room.
-  const whole = doses.map(({ dose: { material }, mass }) => ({ material, mass }));
+  const liquidWater = liquidWaterOf(doses);
   return {
     portions,
     doses,
@@ -73,7 +81,8 @@ export function batchOf(
     freeWater,
     bound: boundWater(solids, freeWater, conditions.dampDays),
     held: heldMoisture(solids),
-    volume: freshVolume([...portions, ...whole], freeWater - liquidWater, airOf(mix)),
+    // A liquid takes its own room in all; its water thins the paste but takes no second room.
+    volume: freshVolume(goods({ portions, doses }), freeWater - liquidWater, airOf(mix)),
   };
 }
 

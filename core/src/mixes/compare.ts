@@ -1,10 +1,11 @@
-import { initialSet, type SettingClass } from '../cure/index.js';
+import type { SettingClass } from '../cure/index.js';
 import type { Lot } from '../stores/index.js';
 import { requireNumber, type Unit } from '../units/index.js';
 import type { MixConditions } from './batch.js';
 import { costPerLitre } from './cost.js';
 import type { Mix } from './mix.js';
 import { reckonMix } from './reckon.js';
+import { workability } from './workability.js';
 
 /** A mix as it is compared. */
 export interface Compared {
@@ -41,7 +42,7 @@ export function compareMixes(mixes: readonly Compared[], { temperature, lots, vo
   requireNumber('volume', volume, 'The volume of the piece', { above: 0, max: 1e6, unit: 'mL' });
   const all = mixes.map(({ mix, setting, conditions }) => ({
     ...reckonMix(mix, conditions),
-    set: initialSet(setting, temperature, isAccelerated(mix)),
+    set: workability(mix, setting, temperature).initialSet.value,
   }));
   const row = (
     key: ComparedRow['key'],
@@ -60,7 +61,3 @@ export function compareMixes(mixes: readonly Compared[], { temperature, lots, vo
     row('piece', 'The piece, dry', 'g', ({ dryDensity }) => dryDensity.value * volume),
   ];
 }
-
-/** Whether a mix sets sooner for an accelerator. */
-export const isAccelerated = ({ doses = [] }: Mix): boolean =>
-  doses.some(({ material, amount }) => material.additive === 'accelerator' && amount > 0);

@@ -1,10 +1,8 @@
 import { computed, figure, InputError, line, requireNumber, type Figure } from '../units/index.js';
 import type { BatchMasses } from './batch.js';
+import { WETTEST } from './damp-sand.js';
 import { solidsOf } from './dose.js';
 import type { Material } from './material.js';
-
-/** Wettest that a material can be and still be scooped, share of its dry mass. */
-const WETTEST = 0.3;
 
 /** Water brought into a batch by its damp materials, g. `moisture`: share of dry mass by material id, 0–0.3. @throws InputError */
 export function broughtWater(

@@ -1,15 +1,8 @@
 import { pricePerGram, type Lot } from '../stores/index.js';
 import { computed, figure, line, type Figure } from '../units/index.js';
-import type { Portion } from './water.js';
-import { scaleMasses, type BatchMasses } from './batch.js';
+import { goods, scaleMasses, type BatchMasses } from './batch.js';
 
 const LITRE = 1000;
-
-/** What a batch takes from the store, g as it lies there but for moisture: its lines, and its doses whole. */
-export const goods = ({ portions, doses }: Pick<BatchMasses, 'portions' | 'doses'>): Portion[] => [
-  ...portions,
-  ...doses.map(({ dose: { material }, mass }) => ({ material, mass })),
-];
 
 /** Cost of a batch's materials by the lots in store, in the workshop's money; undefined where no lot has a price. */
 export function batchCost(batch: BatchMasses, lots: readonly Lot[], what: string): Figure | undefined {

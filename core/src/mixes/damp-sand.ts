@@ -1,8 +1,17 @@
-import { Checker, figure, line, measured, requireNumber, type Figure } from '../units/index.js';
+import {
+  Checker,
+  figure,
+  line,
+  measured,
+  requireNumber,
+  straightBetween,
+  type Figure,
+  type Points,
+} from '../units/index.js';
 import type { Bulking, Material } from './material.js';
 
 /** Moisture (share of dry mass) against bulking of fine sand. */
-const fineBulking: readonly (readonly [number, number])[] = [
+const fineBulking: Points = [
   [0, 1],
   [0.02, 1.18],
   [0.05, 1.3],
@@ -13,17 +22,12 @@ const fineBulking: readonly (readonly [number, number])[] = [
 const shareOfRise: Record<Bulking, number> = { fine: 1, sharp: 2 / 3, none: 0 };
 
 /** Wettest that a sand can be and still be scooped, share of dry mass. */
-const WETTEST = 0.3;
+export const WETTEST = 0.3;
 
 /** How much more room damp sand takes than dry, at moisture `w` (0–0.3, share of dry mass). Straight between the handbook's points. */
 export function bulking(kind: Bulking, w: number): number {
   requireNumber('moisture', w, 'The moisture of the sand', { min: 0, max: WETTEST });
-  let fine = 1;
-  for (let i = 1; i < fineBulking.length; i++) {
-    const [w0, b0] = fineBulking[i - 1]!;
-    const [w1, b1] = fineBulking[i]!;
-    if (w >= w0 && w <= w1) fine = b0 + ((b1 - b0) * (w - w0)) / (w1 - w0);
-  }
+  const fine = straightBetween(fineBulking, w);
   return 1 + (fine - 1) * shareOfRise[kind];
 }
 

@@ -1,4 +1,4 @@
-import { Checker } from '../units/index.js';
+import { Checker, straightBetween, type Points } from '../units/index.js';
 import { additives, baseInWords, colours, PIGMENT_CEILING, PIGMENT_STOP, type Additive } from './additives.js';
 import type { Material } from './material.js';
 
@@ -23,11 +23,14 @@ export function additiveOf({ name, additive }: Material): Additive {
 /** Solids of a material, share of its mass: all of a powder. */
 export const solidsOf = ({ solids = 1 }: Material): number => solids;
 
+/** How much a dose is, without what it is of: "3 %", "0.9 kg/m³". */
+export const sayAmount = ({ material, amount }: Dose): string =>
+  additiveOf(material).measure === 'kg/m³' ? `${round(amount)} kg/m³` : `${round(amount * 100)} %`;
+
 /** A dose in words: "3 % of binder mass", "0.9 kg/m³ of fresh volume". */
-export function sayDose({ material, amount }: Dose): string {
-  const { base, measure, onSolids } = additiveOf(material);
-  const size = measure === 'kg/m³' ? `${round(amount)} kg/m³` : `${round(amount * 100)} %`;
-  return `${size} ${baseInWords[base]}${onSolids ? ', on its solids' : ''}`;
+export function sayDose(dose: Dose): string {
+  const { base, onSolids } = additiveOf(dose.material);
+  return `${sayAmount(dose)} ${baseInWords[base]}${onSolids ? ', on its solids' : ''}`;
 }
 
 const round = (n: number) => Number(n.toPrecision(3));
@@ -91,7 +94,7 @@ export function doseWarnings(doses: readonly Dose[]): string[] {
 }
 
 /** Cut of the water demand against dose of plasticiser, share of cement: flat above the last. */
-const cuts: readonly (readonly [number, number])[] = [
+const cuts: Points = [
   [0, 0],
   [0.003, 0.12],
   [0.007, 0.2],
@@ -99,15 +102,12 @@ const cuts: readonly (readonly [number, number])[] = [
 ];
 
 /** By what share a plasticiser cuts the demand for water, straight between the handbook's points. `dose`: share of cement mass. */
-export function plasticiserCut(dose: number): number {
-  for (let i = 1; i < cuts.length; i++) {
-    const [d0, c0] = cuts[i - 1]!;
-    const [d1, c1] = cuts[i]!;
-    if (dose <= d1) return c0 + ((c1 - c0) * (dose - d0)) / (d1 - d0);
-  }
-  return cuts[cuts.length - 1]![1];
-}
+export const plasticiserCut = (dose: number): number => straightBetween(cuts, dose);
 
 /** The plasticiser of a recipe, share of cement. */
 export const plasticiserDose = (doses: readonly Dose[]): number =>
   doses.reduce((sum, { material, amount }) => (material.additive === 'plasticiser' ? sum + amount : sum), 0);
+
+/** By what share the plasticiser of a recipe cuts its demand for water. */
+export const waterCut = ({ doses = [] }: { readonly doses?: readonly Dose[] }): number =>
+  plasticiserCut(plasticiserDose(doses));

@@ -1,8 +1,8 @@
 import { computed, figure, handbook, line, type Basis, type Figure } from '../units/index.js';
 import { PIGMENT_CEILING } from './additives.js';
-import { batchMass, massesPerPart, solidsMass, type BatchMasses, type MixConditions } from './batch.js';
+import { batchMass, goods, massesPerPart, solidsMass, type BatchMasses, type MixConditions } from './batch.js';
 import { airOf, consistency } from './consistency.js';
-import { pigmentShare, plasticiserCut, plasticiserDose } from './dose.js';
+import { pigmentShare, waterCut } from './dose.js';
 import { checkMix, type Mix } from './mix.js';
 import { cementAgeFactor, mixStrength, strengthBand, useWord, type StrengthInputs } from './strength.js';
 import { mixWarnings } from './warnings.js';
@@ -39,8 +39,7 @@ function volumeShares(mix: Mix, batch: BatchMasses): VolumeShare[] {
     share: mass / material.particle / batch.volume,
   });
   return [
-    ...batch.portions.map(share),
-    ...batch.doses.map(({ dose: { material }, mass }) => share({ material, mass })),
+    ...goods(batch).map(share),
     { name: 'Free water', kind: 'water', share: (batch.freeWater - batch.liquidWater) / batch.volume },
     { name: 'Air', kind: 'air', share: airOf(mix) },
   ];
@@ -102,7 +101,7 @@ function ratioFigure(mix: Mix, batch: BatchMasses, cement: number, { learnedDema
   const ratio = cement > 0 ? batch.freeWater / cement : 0;
   const learned = learnedDemand !== undefined && learnedDemand.batches > 0;
   const basis: Basis = learned ? { kind: 'learned', records: learnedDemand.batches } : handbook;
-  const cut = plasticiserCut(plasticiserDose(mix.doses ?? []));
+  const cut = waterCut(mix);
   return figure(ratio, 'ratio', basis, [
     line('Water in all', batch.totalWater, 'g', `by the demand of each material at “${consistency(mix.grade).name}”`),
     ...(cut > 0 ? [line('of which the plasticiser saved', cut * 100, '%', 'of the demand')] : []),

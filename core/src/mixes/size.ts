@@ -1,7 +1,6 @@
 import { inStore, type Lot } from '../stores/index.js';
 import { InputError, requireNumber } from '../units/index.js';
-import { scaleMasses, type BatchMasses } from './batch.js';
-import { goods } from './cost.js';
+import { goods, scaleMasses, type BatchMasses } from './batch.js';
 import type { Material } from './material.js';
 
 /** Share of a bucket's brim that can be mixed in. */

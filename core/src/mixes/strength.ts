@@ -1,3 +1,4 @@
+import { straightBetween, type Points } from '../units/index.js';
 import { PIGMENT_CEILING } from './additives.js';
 
 /** 28-day strength of a normal-weight mix, MPa: 124·exp(−2.68·w/c), from the table of ACI 211.1; w/c taken not under 0.35. */
@@ -46,7 +47,7 @@ export function useWord(strength: number): 'display' | 'garden' | 'foot traffic'
 }
 
 /** Age of cement in months against the strength that is left. */
-const ageing: readonly (readonly [number, number])[] = [
+const ageing: Points = [
   [0, 1],
   [3, 1],
   [6, 0.8],
@@ -55,11 +56,4 @@ const ageing: readonly (readonly [number, number])[] = [
 ];
 
 /** Share of strength that cement keeps `months` after opening, kept dry; 0.6 from two years on. */
-export function cementAgeFactor(months: number): number {
-  for (let i = 1; i < ageing.length; i++) {
-    const [m0, f0] = ageing[i - 1]!;
-    const [m1, f1] = ageing[i]!;
-    if (months <= m1) return f0 + ((f1 - f0) * (Math.max(m0, months) - m0)) / (m1 - m0);
-  }
-  return 0.6;
-}
+export const cementAgeFactor = (months: number): number => straightBetween(ageing, months);

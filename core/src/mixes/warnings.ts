@@ -1,10 +1,8 @@
-import type { BatchMasses } from './batch.js';
+import { drySolids, type BatchMasses } from './batch.js';
 import { consistencies, consistency, type Grade } from './consistency.js';
-import { doseWarnings, plasticiserDose } from './dose.js';
+import { doseWarnings, plasticiserDose, waterCut } from './dose.js';
 import type { Mix } from './mix.js';
 import { cementMass, powderRange, ratioCeiling, totalWater } from './water.js';
-import { plasticiserCut } from './dose.js';
-import { drySolids } from './batch.js';
 
 /** What was reckoned of a mix already: w/c, and the share of its volume that lightweight grains take. */
 export interface KnownOfMix {
@@ -49,7 +47,7 @@ export function mixWarnings(mix: Mix, batch: BatchMasses, { ratio, light }: Know
 export function wettestGrade(mix: Mix, batch: BatchMasses): Grade | undefined {
   const solids = drySolids(batch);
   const cement = cementMass(batch.portions, { withLime: mix.limeCounts });
-  const cut = plasticiserCut(plasticiserDose(mix.doses ?? []));
+  const cut = waterCut(mix);
   const under = consistencies.filter(({ grade, factor }) => {
     if (grade === 7) return false;
     const water = totalWater(solids, grade, { cut });

@@ -1,4 +1,4 @@
-import { demandRatio, drySolids, plasticiserCut, plasticiserDose, shrunkenMean, type Learned } from '../mixes/index.js';
+import { demandRatio, drySolids, shrunkenMean, waterCut, type Learned } from '../mixes/index.js';
 import { loggedBatch, type PourLog } from './log.js';
 import { pieceVolume } from './pieces.js';
 import type { PourPlan } from './plan.js';
@@ -30,7 +30,7 @@ export function lessonOf({ plan, log }: PouredRecord): PourLesson {
     solids: drySolids(batch),
     totalWater: batch.totalWater,
     grade: log.grade,
-    cut: plasticiserCut(plasticiserDose(plan.mix.doses ?? [])),
+    cut: waterCut(plan.mix),
   });
   const wanted = plan.items.reduce((sum, item) => sum + pieceVolume(item) * item.count, 0);
   const spare = log.short ? -log.short : log.leftover;

@@ -1,4 +1,4 @@
-import { batchOf, isBinder, solidsOf, type BatchMasses, type Grade, type Material } from '../mixes/index.js';
+import { batchOf, isBinder, liquidWaterOf, type BatchMasses, type Grade, type Material } from '../mixes/index.js';
 import { Checker } from '../units/index.js';
 import { expectedOf, pieceVolume, type Expected } from './pieces.js';
 import type { PourPlan } from './plan.js';
@@ -77,9 +77,8 @@ export function loggedBatch(plan: PourPlan, log: PourLog): BatchMasses {
   const portions = plan.mix.lines.map(({ material }) => ({ material, mass: dry[material.id] ?? 0 }));
   const brought = portions.reduce((sum, { material, mass }) => sum + mass * (plan.moisture[material.id] ?? 0), 0);
   const doses = (plan.mix.doses ?? []).map((dose) => ({ dose, mass: dry[dose.material.id] ?? 0 }));
-  const liquids = doses.reduce((sum, { dose, mass }) => sum + mass * (1 - solidsOf(dose.material)), 0);
   const mix = { ...plan.mix, grade: log.grade };
-  return batchOf(mix, plan.conditions, { portions, doses }, log.tap + brought + liquids);
+  return batchOf(mix, plan.conditions, { portions, doses }, log.tap + brought + liquidWaterOf(doses));
 }
 
 /** What each kind of piece is reckoned to weigh and lose, by the log. @throws InputError */

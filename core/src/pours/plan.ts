@@ -1,5 +1,5 @@
 import type { SettingClass } from '../cure/index.js';
-import type { Learned, Mix, MixConditions, MixingWays } from '../mixes/index.js';
+import { WETTEST, type Learned, type Mix, type MixConditions, type MixingWays } from '../mixes/index.js';
 import { rimOf, type MouldShape, type PieceKind } from '../moulds/index.js';
 import type { Lot, Scoop, ScoopStep } from '../stores/index.js';
 import { Checker } from '../units/index.js';
@@ -75,7 +75,7 @@ export function checkPlan(plan: PourPlan): void {
   check.number('temperature', plan.temperature, 'The temperature', { min: -10, max: 50, unit: '°C' });
   for (const [id, moisture] of Object.entries(plan.moisture)) {
     const name = plan.mix.lines.find(({ material }) => material.id === id)?.material.name ?? 'a material';
-    check.number(`moisture.${id}`, moisture, `The moisture of ${name.toLowerCase()}`, { min: 0, max: 0.3 });
+    check.number(`moisture.${id}`, moisture, `The moisture of ${name.toLowerCase()}`, { min: 0, max: WETTEST });
   }
   check.done();
 }

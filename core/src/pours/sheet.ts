@@ -5,7 +5,6 @@ import {
   BUCKET_SHARE,
   checkMix,
   goods,
-  massesPerPart,
   methodOf,
   reckonMix,
   roundToScoops,
@@ -121,12 +120,9 @@ function shopping(plan: PourPlan, whole: BatchMasses): ShoppingLine[] {
   return shoppingList(shortagesOf(wanted, plan.lots), plan.lots);
 }
 
-/** One batch of a pour as it is planned, where it is split into so many. Masses in g. */
-export function plannedBatch(plan: PourPlan, batches: number): BatchMasses {
-  const perPart = massesPerPart(plan.mix, plan.conditions);
-  const pieces = plan.items.map((item) => pieceFigures(item, perPart));
-  return scaleMasses(perPart, amountFigure(plan, pieces).value / perPart.volume / batches);
-}
+/** Masses of one batch of a sheet, g. */
+export const batchOfSheet = ({ mix: { perPart }, batch }: Sheet): BatchMasses =>
+  scaleMasses(perPart, batch.volume / perPart.volume);
 
 /**
  * The mixing sheet of a pour: what each piece takes and weighs, how many batches, scoops, grams and water of each.
@@ -136,7 +132,7 @@ export function reckonSheet(plan: PourPlan): Sheet {
   checkPlan(plan);
   checkMix(plan.mix);
   const mix = reckonMix(plan.mix, plan.conditions);
-  const perPart = massesPerPart(plan.mix, plan.conditions);
+  const { perPart } = mix;
   const pieces = plan.items.map((item) => pieceFigures(item, perPart));
   const amount = amountFigure(plan, pieces);
   const { potLife } = workability(plan.mix, plan.setting, plan.temperature);

@@ -2,3 +2,4 @@ export * from './figure.js';
 export * from './format.js';
 export * from './input-error.js';
 export * from './parse.js';
+export * from './straight-between.js';

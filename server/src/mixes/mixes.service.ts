@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { checkMix, type Material, type Mix } from '@dewpot/core';
 import type { MixBody, MixEditionView, MixInput, MixView } from '@dewpot/contract';
-import { In, MoreThanOrEqual } from 'typeorm';
+import { In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { MaterialEntity, MixEditionEntity, MixEntity, PourEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
@@ -43,11 +43,12 @@ export class MixesService {
   async save(id: string, { version, name, ...body }: MixInput): Promise<MixView> {
     checkMix(await this.resolve(body));
     const before = await this.rows.of(MixEntity).findOneBy({ id });
-    const changed = before !== null && changedFields(before.body, body).length > 0;
-    const edition = !before ? 1 : before.edition + (changed && (await this.used(before)) ? 1 : 0);
+    const poured = before !== null && (await this.used(before));
+    const next = poured && changedFields(before.body, body).length > 0;
+    const edition = (before?.edition ?? 1) + (next ? 1 : 0);
     const saved = await saveEdited(this.rows, this.rows.of(MixEntity), 'mix', id, version, { name, body, edition });
     await this.keepEdition(saved);
-    return view(saved, await this.used(saved));
+    return view(saved, poured && !next);
   }
 
   async remove(id: string): Promise<void> {
@@ -79,7 +80,7 @@ export class MixesService {
   }
 
   private used({ id, edition }: MixEntity): Promise<boolean> {
-    return this.rows.of(PourEntity).existsBy({ mixId: id, mixEdition: MoreThanOrEqual(edition), status: POURED });
+    return this.rows.of(PourEntity).existsBy({ mixId: id, mixEdition: edition, status: POURED });
   }
 
   private async keepEdition({ id, edition, name, body }: MixEntity): Promise<void> {

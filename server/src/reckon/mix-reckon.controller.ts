@@ -14,8 +14,6 @@ import {
   massesPerPart,
   methodOf,
   moistureByDrying,
-  plasticiserCut,
-  plasticiserDose,
   reckonMix,
   roundToScoops,
   shoppingList,
@@ -26,6 +24,7 @@ import {
   sizeToVolume,
   starters,
   tooWet,
+  waterCut,
   waterPlan,
   weighDose,
   type BatchMasses,
@@ -207,7 +206,7 @@ export class MixReckonController {
         solids: drySolids(plainBatch({ mix, volume })),
         totalWater: water,
         grade,
-        cut: plasticiserCut(plasticiserDose(plainMix(mix).doses ?? [])),
+        cut: waterCut(plainMix(mix)),
       }),
     );
     return { ratios, ...shrunkenMean(ratios) };

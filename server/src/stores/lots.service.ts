@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { takeFromLots, type Lot } from '@dewpot/core';
-import { In, IsNull } from 'typeorm';
+import { In } from 'typeorm';
 import { LotEntity, type Taken } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 
@@ -28,9 +28,9 @@ export class LotsService {
     for (const [materialId, mass] of Object.entries(used)) {
       const own = lots.filter((lot) => lot.materialId === materialId);
       for (const { id, left } of takeFromLots(own, mass)) {
-        taken.push({ lotId: id, mass: own.find((lot) => lot.id === id)!.left - left });
-        await repository.update({ id }, { left });
-        await repository.update({ id, openedAt: IsNull() }, { openedAt: at });
+        const before = own.find((lot) => lot.id === id)!;
+        taken.push({ lotId: id, mass: before.left - left });
+        await repository.update({ id }, { left, openedAt: before.openedAt ?? at });
       }
     }
     return taken;

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { checkMaterial, type Material } from '@dewpot/core';
+import { checkMaterial, InputError, type Material } from '@dewpot/core';
 import type {
   LotInput,
   LotView,
@@ -24,6 +24,9 @@ const lotView = (row: LotEntity): LotView => ({ ...plainLot(row), id: row.id, ve
 export function scoopView({ id, version, name, volume, heaped }: ScoopEntity): ScoopView {
   return { id, version, name, volume, ...(heaped !== null && { heaped }) };
 }
+
+const refused = (field: string, value: number, message: string, remedy: string) =>
+  new InputError([{ field, value, message, remedy }]);
 
 @Injectable()
 export class StoresService {
@@ -61,13 +64,8 @@ export class StoresService {
     const fields = { ...given, openedAt: given.openedAt ?? null, bags: given.bags ?? 1, lumpy: given.lumpy ?? false };
     if (!(await this.rows.of(MaterialEntity).existsBy({ id: fields.materialId })))
       throw ProblemError.notFound('material');
-    if (fields.left > fields.bought) {
-      const remedy = 'Enter at most what was bought.';
-      throw new ProblemError(422, 'Something in this cannot be', {
-        detail: 'More is left than was bought.',
-        errors: [{ field: 'left', value: fields.left, message: 'More is left than was bought.', remedy }],
-      });
-    }
+    if (fields.left > fields.bought)
+      throw refused('left', fields.left, 'More is left than was bought.', 'Enter at most what was bought.');
     return lotView(await saveEdited(this.rows, this.rows.of(LotEntity), 'lot', id, version, fields));
   }
 
@@ -77,13 +75,13 @@ export class StoresService {
 
   async saveScoop(id: string, { version, ...given }: ScoopInput): Promise<ScoopView> {
     const fields = { ...given, heaped: given.heaped ?? null };
-    if (fields.heaped !== null && fields.heaped < fields.volume) {
-      const message = 'Heaped, it would hold less than struck level.';
-      throw new ProblemError(422, 'Something in this cannot be', {
-        detail: message,
-        errors: [{ field: 'heaped', value: fields.heaped, message, remedy: 'Measure it again, or leave it out.' }],
-      });
-    }
+    if (fields.heaped !== null && fields.heaped < fields.volume)
+      throw refused(
+        'heaped',
+        fields.heaped,
+        'Heaped, it would hold less than struck level.',
+        'Measure it again, or leave it out.',
+      );
     return scoopView(await saveEdited(this.rows, this.rows.of(ScoopEntity), 'scoop', id, version, fields));
   }
 

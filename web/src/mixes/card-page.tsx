@@ -5,7 +5,7 @@ import { Nowhere } from '../ui/nowhere';
 import { Busy, Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { useNow } from '../ui/use-now';
-import { conditionsFor, lessonsFor, resolveMix } from './resolve';
+import { keptMix } from './resolve';
 import { ShareStrip } from './share-strip';
 import { useMixSources } from './use-mix-sources';
 
@@ -25,9 +25,8 @@ export function CardPage() {
   if (!sources) return <Failure error={error} />;
   const view = sources.mixes.find((one) => one.id === id);
   if (!view) return <Nowhere />;
-  const mix = resolveMix(view, sources.stores.materials);
-  const known = { stores: sources.stores, lessons: lessonsFor(id, sources.pours), now };
-  const figures = reckonMix(mix, conditionsFor(mix, view.dampDays, known));
+  const { mix, conditions } = keptMix(view, { ...sources, now });
+  const figures = reckonMix(mix, conditions);
   const { perPart } = figures;
   const litre = 1000 / perPart.volume;
   return (

@@ -7,7 +7,7 @@ import { SelectField } from '../ui/select-field';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
-import { conditionsFor, lessonsFor, resolveMix } from './resolve';
+import { keptMix } from './resolve';
 import { useMixSources, type MixSources } from './use-mix-sources';
 
 const MOST = 4;
@@ -19,12 +19,9 @@ function useCompared(ids: readonly string[], sources: MixSources | undefined, no
   return useMemo(() => {
     if (!sources) return [];
     return ids.flatMap((id): Compared[] => {
-      const mix = sources.mixes.find((one) => one.id === id);
-      if (!mix) return [];
-      const resolved = resolveMix(mix, sources.stores.materials);
-      const known = { stores: sources.stores, lessons: lessonsFor(id, sources.pours), now };
-      const conditions = conditionsFor(resolved, mix.dampDays, known);
-      return [{ name: mix.name, mix: resolved, setting: mix.setting, conditions }];
+      const view = sources.mixes.find((one) => one.id === id);
+      if (!view) return [];
+      return [{ name: view.name, setting: view.setting, ...keptMix(view, { ...sources, now }) }];
     });
   }, [ids, sources, now]);
 }

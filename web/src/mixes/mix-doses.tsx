@@ -1,4 +1,4 @@
-import { additives, baseInWords, sayDose } from '@dewpot/core';
+import { additives, baseInWords, sayAmount } from '@dewpot/core';
 import type { MixInput, StoresView } from '@dewpot/contract';
 import { X } from 'lucide-react';
 import { NumberField } from '../ui/number-field';
@@ -57,7 +57,7 @@ export function MixDoses({
           const kind = additives[material.additive];
           const shown = kind.measure === 'kg/m³' ? 1 : 100;
           const wrong = errors[`doses.${i}.amount`] ?? errors[`doses.${i}.material`];
-          const say = (amount: number) => sayDose({ material, amount });
+          const say = (amount: number) => sayAmount({ material, amount });
           return (
             <li key={dose.materialId} className="py-1.5">
               <div className="grid grid-cols-[4.5rem_1fr_auto] items-center gap-2">
@@ -88,7 +88,7 @@ export function MixDoses({
               </div>
               <DoseBar amount={dose.amount} low={kind.low} usual={kind.usual} ceiling={kind.ceiling} />
               <p className="quiet text-xs">
-                usually {say(kind.usual).split(' of ')[0]}, at most {say(kind.ceiling).split(' of ')[0]}
+                usually {say(kind.usual)}, at most {say(kind.ceiling)}
               </p>
               {wrong && <p className="text-error text-sm">{wrong}</p>}
             </li>

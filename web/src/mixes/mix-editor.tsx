@@ -7,7 +7,7 @@ import { useAir } from '../api/session';
 import { useRemoveMix, useSaveMix } from '../api/work';
 import { KeepBar, StaleChoice } from '../ui/keep-bar';
 import { TextField } from '../ui/text-field';
-import { useNow } from '../ui/use-now';
+import { useDay } from '../ui/use-now';
 import { Implied } from './implied';
 import { LightenSlab } from './lighten-slab';
 import { MethodSlab } from './method-slab';
@@ -21,7 +21,6 @@ import type { MixSources } from './use-mix-sources';
 import { useReckonedMix } from './use-reckoned-mix';
 import { VersionsSlab } from './versions-slab';
 
-const DAY = 24 * 3_600_000;
 /** Air at the bench where the station says nothing, °C. */
 const ROOM = 18;
 
@@ -46,7 +45,7 @@ export function MixEditor({
   const remove = useRemoveMix();
   const temperature = useAir().data?.now.temperature ?? ROOM;
   // The age of cement is told by the day: a clock that ticks must not reckon everything anew.
-  const now = Math.floor(useNow() / DAY) * DAY;
+  const now = useDay();
   const lessons = useMemo(() => lessonsFor(id, pours), [id, pours]);
   const known = useMemo(() => ({ stores, lessons, now }), [stores, lessons, now]);
   const reckoned = useReckonedMix(draft, known);

@@ -1,8 +1,9 @@
 import { memo, useEffect, useRef, useState } from 'react';
-import { changeHolding, heldInWords, InputError, lineToldBy, type Held, type PartsBy } from '@dewpot/core';
+import { changeHolding, heldInWords, lineToldBy, type Held, type PartsBy } from '@dewpot/core';
 import type { MixInput, StoresView } from '@dewpot/contract';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { NumberField } from '../ui/number-field';
+import { sayRefusal } from '../ui/say-refusal';
 import { SelectField } from '../ui/select-field';
 import { withRecipe } from './resolve';
 import type { ReckonedMix } from './use-reckoned-mix';
@@ -41,8 +42,7 @@ export function MixLines({
     try {
       onChange(withRecipe(draft, changeHolding(mix, { line: at, parts, hold }, conditions)));
     } catch (error) {
-      if (!(error instanceof InputError)) throw error;
-      setRefused(error.issues.map(({ message, remedy }) => `${message} ${remedy}`).join(' '));
+      setRefused(sayRefusal(error));
       plain();
     }
   };

@@ -4,15 +4,14 @@ import type { MixView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { PageHead } from '../ui/page-head';
 import { Busy, Empty, Failure } from '../ui/states';
-import { useNow } from '../ui/use-now';
+import { useDay } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import { MixFiles } from './mix-files-bar';
-import { conditionsFor, lessonsFor, resolveMix } from './resolve';
+import { keptMix } from './resolve';
 import { ShareStrip } from './share-strip';
 import { useMixSources, type MixSources } from './use-mix-sources';
 
 const MOST_BESIDE = 4;
-const DAY = 24 * 3_600_000;
 
 /** All mixes with what each comes to. */
 export function MixesPage() {
@@ -59,11 +58,10 @@ export function MixesPage() {
   );
 }
 
-function reckoned(mix: MixView, { stores, pours }: MixSources, now: number) {
+function reckoned(view: MixView, sources: MixSources, now: number) {
   try {
-    const resolved = resolveMix(mix, stores.materials);
-    const known = { stores, lessons: lessonsFor(mix.id, pours), now };
-    return reckonMix(resolved, conditionsFor(resolved, mix.dampDays, known));
+    const { mix, conditions } = keptMix(view, { ...sources, now });
+    return reckonMix(mix, conditions);
   } catch (error) {
     if (error instanceof InputError) return undefined;
     throw error;
@@ -82,7 +80,7 @@ function MixCard({
   onChoose: () => void;
 }) {
   const units = useUnits();
-  const now = Math.floor(useNow() / DAY) * DAY;
+  const now = useDay();
   const figures = useMemo(() => reckoned(mix, sources, now), [mix, sources, now]);
   const { materials } = sources.stores;
   const parts = mix.lines

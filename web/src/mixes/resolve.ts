@@ -1,5 +1,5 @@
 import { conditionsOf, lessonsOf, type Material, type Mix, type MixConditions, type MixLessons } from '@dewpot/core';
-import type { MaterialView, MixBody, MixInput, PourView, StoresView } from '@dewpot/contract';
+import type { MaterialView, MixBody, MixInput, MixView, PourView, StoresView } from '@dewpot/contract';
 
 /** A recipe with its materials in place of their keys; lines and doses whose material is gone are left out. */
 export function resolveMix(mix: MixBody, materials: readonly MaterialView[]): Mix {
@@ -50,3 +50,13 @@ export interface Known {
 /** The conditions under which a recipe is reckoned in this workshop. */
 export const conditionsFor = (mix: Mix, dampDays: number, { stores, lessons, now }: Known): MixConditions =>
   conditionsOf(mix, { dampDays, lots: stores.lots, lessons, now });
+
+/** A kept mix with its materials, and the conditions that it is reckoned under. */
+export function keptMix(
+  view: MixView,
+  { stores, pours, now }: { readonly stores: StoresView; readonly pours: readonly PourView[]; readonly now: number },
+): { mix: Mix; conditions: MixConditions } {
+  const mix = resolveMix(view, stores.materials);
+  const known = { stores, lessons: lessonsFor(view.id, pours), now };
+  return { mix, conditions: conditionsFor(mix, view.dampDays, known) };
+}

@@ -65,7 +65,7 @@ export function BenchLog({ pour }: { pour: PourView }) {
       <section className="card-slab" aria-label="Mixing sheet">
         <SheetView sheet={sheet} scoop={plan.scoop.name} tappable />
       </section>
-      <TooWetHelp plan={plan} batches={sheet.batches.count} water={sheet.batch.water} />
+      <TooWetHelp plan={plan} sheet={sheet} />
       <section className="card-slab space-y-4" aria-label="What was really used">
         <h2 className="text-2xl">What really went in</h2>
         <p className="quiet">As planned, unless you change it. It teaches the mix its own water and yield.</p>

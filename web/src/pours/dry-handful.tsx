@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import { InputError, moistureByDrying } from '@dewpot/core';
+import { moistureByDrying } from '@dewpot/core';
 import { QuantityField } from '../ui/quantity-field';
+import { sayRefusal } from '../ui/say-refusal';
 import { useUnits } from '../ui/units';
 
 /** The moisture of sand by drying a weighed handful, step by step. */
@@ -15,8 +16,7 @@ export function DryHandful({ name, onMoisture }: { name: string; onMoisture: (mo
       setTold(`${value.toFixed(1)} % water.`);
       onMoisture(Number((value / 100).toFixed(3)));
     } catch (error) {
-      if (!(error instanceof InputError)) throw error;
-      setTold(error.issues.map(({ message, remedy }) => `${message} ${remedy}`).join(' '));
+      setTold(sayRefusal(error));
     }
   };
   return (

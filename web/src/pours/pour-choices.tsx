@@ -141,7 +141,7 @@ export function PourChoices({ input, sources, onChange }: ChoicesProps) {
         options={mixes.map(({ id, name }) => ({ value: id, label: name }))}
         onChange={(mixId) => onChange({ mixId, grade: mixes.find(({ id }) => id === mixId)!.grade, moisture: {} })}
       />
-      <div className="grid grid-cols-[1.5fr_1fr] gap-3">
+      <div className="grid grid-cols-[1.7fr_1fr] gap-3">
         <SelectField
           label="Scoop"
           value={`${input.scoopId}${input.heaped ? HEAPED : ''}`}
@@ -155,9 +155,9 @@ export function PourChoices({ input, sources, onChange }: ChoicesProps) {
           label="To the"
           value={input.step}
           options={[
-            { value: 0.25, label: 'quarter scoop' },
-            { value: 0.5, label: 'half scoop' },
-            { value: 1, label: 'whole scoop' },
+            { value: 0.25, label: 'quarter' },
+            { value: 0.5, label: 'half' },
+            { value: 1, label: 'whole' },
           ]}
           onChange={(step) => onChange({ step })}
         />

@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import { consistency, gradeOfSpread, InputError, type Grade } from '@dewpot/core';
+import { consistency, gradeOfSpread, type Grade } from '@dewpot/core';
 import { QuantityField } from '../ui/quantity-field';
+import { sayRefusal } from '../ui/say-refusal';
 import { useUnits } from '../ui/units';
 
 const CUP = 80;
@@ -17,8 +18,7 @@ export function SpreadTest({ onGrade }: { onGrade: (grade: Grade) => void }) {
       setTold(`It spread ${spread.toFixed(2)} times the cup: ${consistency(grade).name}.`);
       onGrade(grade);
     } catch (error) {
-      if (!(error instanceof InputError)) throw error;
-      setTold(error.issues.map(({ message, remedy }) => `${message} ${remedy}`).join(' '));
+      setTold(sayRefusal(error));
     }
   };
   return (

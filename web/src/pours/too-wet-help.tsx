@@ -1,22 +1,21 @@
 import { useMemo, useState } from 'react';
-import { InputError, tooWet, plannedBatch, type PourPlan, type WaterPlan } from '@dewpot/core';
+import { batchOfSheet, InputError, tooWet, type PourPlan, type Sheet } from '@dewpot/core';
 import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';
 
 /** Too much water went in: what to add of everything dry, so that the ratio stays. */
-export function TooWetHelp({ plan, batches, water }: { plan: PourPlan; batches: number; water: WaterPlan }) {
+export function TooWetHelp({ plan, sheet }: { plan: PourPlan; sheet: Sheet }) {
   const units = useUnits();
   const [tap, setTap] = useState<number>();
-  const batch = useMemo(() => plannedBatch(plan, batches), [plan, batches]);
   const found = useMemo(() => {
     if (tap === undefined) return undefined;
     try {
-      return tooWet(batch, tap + water.brought, plan.moisture);
+      return tooWet(batchOfSheet(sheet), tap + sheet.batch.water.brought, plan.moisture);
     } catch (error) {
       if (error instanceof InputError) return error.issues;
       throw error;
     }
-  }, [batch, plan, tap, water]);
+  }, [plan, sheet, tap]);
   return (
     <details className="card-slab">
       <summary className="min-h-11 cursor-pointer py-2 font-semibold">It came out too wet</summary>

@@ -46,9 +46,7 @@ export function Lots({ stores, onEdit }: { stores: StoresView; onEdit: (lot: Edi
                           {units.say(lot.price, 'money')}, {sayDay(lot.boughtAt, now)}
                         </span>
                       </span>
-                      {keepingOf(material, lot, now) && (
-                        <span className="text-warning block text-sm">{keepingOf(material, lot, now)}</span>
-                      )}
+                      <span className="text-warning block text-sm empty:hidden">{keepingOf(material, lot, now)}</span>
                       <span className="bg-base-300 mt-1 block h-2">
                         <span
                           className="bg-secondary block h-2"

@@ -1,7 +1,8 @@
 import { useState } from 'react';
-import { bulkByWeighing, InputError } from '@dewpot/core';
+import { bulkByWeighing } from '@dewpot/core';
 import type { ScoopView } from '@dewpot/contract';
 import { QuantityField } from '../ui/quantity-field';
+import { sayRefusal } from '../ui/say-refusal';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
 
@@ -22,8 +23,7 @@ export function WeighScoop({ scoops, onBulk }: { scoops: readonly ScoopView[]; o
       setTold(`So it is ${bulk} kg/L loose.`);
       onBulk(bulk);
     } catch (error) {
-      if (!(error instanceof InputError)) throw error;
-      setTold(error.issues.map(({ message, remedy }) => `${message} ${remedy}`).join(' '));
+      setTold(sayRefusal(error));
     }
   };
   return (

@@ -9,3 +9,8 @@ export function useNow(): number {
   }, []);
   return now;
 }
+
+const DAY = 24 * 3_600_000;
+
+/** The day that it is, ms at its beginning: for what is told by the day and need not be reckoned anew each minute. */
+export const useDay = (): number => Math.floor(useNow() / DAY) * DAY;
