@@ -141,7 +141,7 @@ export function PourChoices({ input, sources, onChange }: ChoicesProps) {
         options={mixes.map(({ id, name }) => ({ value: id, label: name }))}
         onChange={(mixId) => onChange({ mixId, grade: mixes.find(({ id }) => id === mixId)!.grade, moisture: {} })}
       />
-      <div className="grid grid-cols-[1.7fr_1fr] gap-3">
+      <div className="grid grid-cols-[2fr_1fr] gap-3">
         <SelectField
           label="Scoop"
           value={`${input.scoopId}${input.heaped ? HEAPED : ''}`}

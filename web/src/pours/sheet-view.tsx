@@ -73,7 +73,7 @@ export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; sc
   const { batch, batches, amount, leftover, cost, short, warnings, method, better } = sheet;
   return (
     <div>
-      <div className="grid grid-cols-2 gap-4 sm:grid-cols-5">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-4">
         <BigFigure label="To mix in all" figure={amount} />
         <div>
           <p className="quiet text-sm">In batches</p>
