@@ -48,7 +48,7 @@ export const liquidWaterOf = (doses: readonly DosePortion[]): number =>
   doses.reduce((sum, { dose, mass }) => sum + mass * (1 - solidsOf(dose.material)), 0);
 
 /** Mass of a dose in a batch of that binder, cement (g) and fresh volume (mL), a liquid with its water. */
-function doseMass({ material, amount }: Dose, base: { binder: number; cement: number; volume: number }): number {
+export function doseMass({ material, amount }: Dose, base: { binder: number; cement: number; volume: number }): number {
   const kind = additiveOf(material);
   if (kind.measure === 'kg/m³') return (amount * base.volume) / 1000;
   if (kind.measure === 'volume share') return amount * base.volume * material.particle;

@@ -35,9 +35,13 @@ export function sayDose(dose: Dose): string {
 
 const round = (n: number) => Number(n.toPrecision(3));
 
+/** Whether a material colours a mix. */
+export const isPigment = ({ additive }: Pick<Material, 'additive'>): boolean =>
+  additive !== undefined && colours.includes(additive);
+
 /** All that colours a mix, as a share of the binder. */
 export const pigmentShare = (doses: readonly Dose[]): number =>
-  doses.reduce((sum, { material, amount }) => (colours.includes(material.additive!) ? sum + amount : sum), 0);
+  doses.reduce((sum, { material, amount }) => (isPigment(material) ? sum + amount : sum), 0);
 
 /** Notes doses that cannot be: of what is no additive, twice, of nothing, or past the hard stop. */
 export function checkDoses(check: Checker, doses: readonly Dose[]): void {
@@ -85,7 +89,7 @@ export function doseWarnings(doses: readonly Dose[]): string[] {
     return `${dose.material.name} at ${sayDose(dose)} is over the ceiling of ${most} for ${name}: ${beyond}.`;
   });
   const all = pigmentShare(doses);
-  const alone = over.some(({ material }) => colours.includes(material.additive!));
+  const alone = over.some(({ material }) => isPigment(material));
   if (all > PIGMENT_CEILING && !alone)
     found.push(
       `The colours together come to ${round(all * 100)} % of the binder, over 5 %: weaker and thirsty, and no deeper.`,

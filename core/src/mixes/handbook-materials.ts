@@ -1,5 +1,5 @@
 import type { AdditiveKind } from './additives.js';
-import type { BinderFamily, Bulking, Material, MaterialKind, PowderWater } from './material.js';
+import type { BinderFamily, Bulking, Material, MaterialKind, PowderWater, Tinting } from './material.js';
 
 /** A material of the handbook, before a workshop has taken it over: `key` in place of an id. */
 export type HandbookMaterial = Omit<Material, 'id'> & { readonly key: string };
@@ -36,6 +36,9 @@ const rows: readonly Row[] = [
   ['bagged-concrete', 'Bagged gravelled concrete', 'pre-blend', 1.65, 2.6, 0, 0, 10],
   ['red-oxide', 'Iron oxide, red', 'additive', 0.8, 4.8, 0, 0.4, 0],
   ['yellow-oxide', 'Iron oxide, yellow', 'additive', 0.8, 4.8, 0, 0.4, 0],
+  ['brown-oxide', 'Iron oxide, brown', 'additive', 0.8, 4.8, 0, 0.4, 0],
+  ['ultramarine', 'Ultramarine blue', 'additive', 0.6, 2.35, 0, 0.4, 0],
+  ['bronze-mica', 'Mica flakes, bronze', 'additive', 0.25, 3, 0, 0.6, 0],
   ['titanium-white', 'Titanium white', 'additive', 0.8, 4, 0, 0.4, 0],
   ['chromium-green', 'Chromium-oxide green', 'additive', 1, 5.2, 0, 0.3, 0],
   ['carbon-black', 'Carbon black', 'additive', 0.3, 1.8, 0, 1, 0],
@@ -82,6 +85,9 @@ const powders: Record<string, PowderWater> = {
 const additives: Record<string, AdditiveKind> = {
   'red-oxide': 'powder-pigment',
   'yellow-oxide': 'powder-pigment',
+  'brown-oxide': 'powder-pigment',
+  ultramarine: 'powder-pigment',
+  'bronze-mica': 'powder-pigment',
   'titanium-white': 'powder-pigment',
   'chromium-green': 'powder-pigment',
   'carbon-black': 'powder-pigment',
@@ -103,6 +109,41 @@ const solids: Record<string, number> = {
   'white-glue': 0.5,
 };
 
+/** Colours by which faces are reckoned until a chip tells better. */
+const faceColours: Record<string, string> = {
+  'grey-cement': '#b4b1a9',
+  'white-cement': '#ece9e1',
+  lime: '#f1eee6',
+  metakaolin: '#e6ddd0',
+  'fine-sand': '#cdb48a',
+  'sharp-sand': '#c0a67c',
+  'pea-gravel': '#a8987f',
+  perlite: '#efece4',
+  vermiculite: '#b89a62',
+  'glass-beads': '#ecebe6',
+  peat: '#4b3726',
+  coir: '#7a5433',
+  'fast-setting': '#c6c1b6',
+  'gypsum-cement': '#efece5',
+  underlayment: '#b9b6ae',
+  patch: '#c2beb4',
+  'bagged-sand-mix': '#b3ada1',
+  'bagged-concrete': '#aaa69b',
+  'red-oxide': '#7a2418',
+  'yellow-oxide': '#b07a1e',
+  'brown-oxide': '#4a2f20',
+  ultramarine: '#2b3f9b',
+  'bronze-mica': '#96703a',
+  'titanium-white': '#f4f3ee',
+  'chromium-green': '#3d5e35',
+  'carbon-black': '#1d1d1f',
+};
+const tintings: Record<string, Tinting> = {
+  'carbon-black': { levelling: 2 },
+  ultramarine: { fades: true },
+  'bronze-mica': { metallic: true },
+};
+
 /** The handbook's materials. Editable defaults: what a caster measures replaces them. */
 export const handbookMaterials: readonly HandbookMaterial[] = rows.map(
   ([key, name, kind, bulk, particle, absorption, demand, largestGrain]) => ({
@@ -119,6 +160,8 @@ export const handbookMaterials: readonly HandbookMaterial[] = rows.map(
     ...(powders[key] && { powder: powders[key] }),
     ...(additives[key] && { additive: additives[key] }),
     ...(solids[key] && { solids: solids[key] }),
+    ...(faceColours[key] && { colour: faceColours[key] }),
+    ...(tintings[key] && { tinting: tintings[key] }),
   }),
 );
 

@@ -41,6 +41,22 @@ export interface Material {
   readonly additive?: AdditiveKind;
   /** Solids of a liquid, share of its mass; the rest is water. A powder has none said. */
   readonly solids?: number;
+  /** #rrggbb: of a pigment by itself, of a binder set and dry, of sand dry. */
+  readonly colour?: string;
+  /** How a pigment colours; only where it is not as the handbook takes pigments to be. */
+  readonly tinting?: Tinting;
+}
+
+/** How a pigment colours. */
+export interface Tinting {
+  /** Tinting strength before any chip told of it; 40 where it is left out. */
+  readonly strength?: number;
+  /** Dose at which its pull levels off, per cent of the binder: 4 where it is left out, 2 for carbon. */
+  readonly levelling?: number;
+  /** It does not last in cement, lime or the sun. */
+  readonly fades?: boolean;
+  /** Flakes that glint: they show in a thin mix only. */
+  readonly metallic?: boolean;
 }
 
 /** Whether a material's mass counts as cement in w/c. Lime and metakaolin do not, unless the caster says so. */
@@ -82,10 +98,33 @@ export function checkMaterial(material: Omit<Material, 'id'>, path = ''): void {
     `It is not said how ${name} is dosed.`,
     'Choose what kind of additive it is.',
   );
+  checkColour(check, at, material);
   if (material.solids !== undefined)
     check.number(at('solids'), material.solids, `The solids of ${name}`, { above: 0, max: 1 });
   if (material.kind === 'pre-blend') checkPowder(check, at, name, material.powder);
   check.done();
+}
+
+function checkColour(
+  check: Checker,
+  at: (field: string) => string,
+  { name, colour, tinting: { strength, levelling } = {} }: Pick<Material, 'name' | 'colour' | 'tinting'>,
+): void {
+  check.expect(
+    colour === undefined || /^#[0-9a-f]{6}$/i.test(colour),
+    at('colour'),
+    colour,
+    `“${colour}” is not a colour.`,
+    'Write it like #b9b2a6.',
+  );
+  if (strength !== undefined)
+    check.number(at('tinting.strength'), strength, `The tinting strength of ${name}`, { min: 1, max: 2000 });
+  if (levelling !== undefined)
+    check.number(at('tinting.levelling'), levelling, `The dose at which ${name} levels off`, {
+      min: 0.1,
+      max: 20,
+      unit: '%',
+    });
 }
 
 function checkPowder(check: Checker, at: (field: string) => string, name: string, powder?: PowderWater): void {

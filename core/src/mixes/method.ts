@@ -1,6 +1,5 @@
 import type { SettingClass } from '../cure/index.js';
-import { colours } from './additives.js';
-import { solidsOf } from './dose.js';
+import { isPigment, solidsOf } from './dose.js';
 import type { Mix } from './mix.js';
 import { FIRST_WATER, LAST_POWDER } from './water.js';
 
@@ -72,7 +71,7 @@ function dry(mix: Mix): MixingStep[] {
 }
 
 function colour({ doses = [] }: Mix, when: ColourWhen): MixingStep[] {
-  const tints = doses.filter(({ material }) => colours.includes(material.additive!));
+  const tints = doses.filter(({ material }) => isPigment(material));
   if (tints.length === 0) return [];
   const names = tints.map(({ material }) => material.name.toLowerCase()).join(' and ');
   const rinse = {
@@ -89,9 +88,7 @@ function colour({ doses = [] }: Mix, when: ColourWhen): MixingStep[] {
 }
 
 function wet(mix: Mix, order: MixingOrder, setting: SettingClass): MixingStep[] {
-  const liquids = (mix.doses ?? []).filter(
-    ({ material }) => solidsOf(material) < 1 && !colours.includes(material.additive!),
-  );
+  const liquids = (mix.doses ?? []).filter(({ material }) => solidsOf(material) < 1 && !isPigment(material));
   const jug = liquids.map(({ material }) => material.name.toLowerCase()).join(' and ');
   const found: MixingStep[] = [];
   if (setting === 'gypsum' || mix.doses?.some(({ material }) => material.additive === 'chips'))

@@ -6,6 +6,8 @@ import { sayDose, solidsOf, type DosePortion } from './dose.js';
 /** A level spoon, mL. */
 export const SPOON = 5;
 const SPOON_STEP = 0.25;
+/** Mass of a level spoon of a powder of that loose density (kg/L), g. */
+export const spoonMass = (bulk: number): number => SPOON * bulk;
 /** Error of a dose from which it is told that it cannot be weighed so. */
 const COARSE = 0.1;
 
@@ -34,7 +36,7 @@ export function weighDose({ dose, mass }: DosePortion, scaleStep: number, batch:
   const onScale = Math.round(mass / scaleStep) * scaleStep;
   const scaleError = onScale / mass - 1;
   const fine = Math.abs(scaleError) <= COARSE;
-  const spoon = SPOON * material.bulk;
+  const spoon = spoonMass(material.bulk);
   const spoons = Math.max(SPOON_STEP, Math.round(mass / spoon / SPOON_STEP) * SPOON_STEP);
   const liquid = solidsOf(material) < 1;
   return {

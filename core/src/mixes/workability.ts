@@ -3,7 +3,7 @@ import { figure, handbook, line, type Figure } from '../units/index.js';
 import type { Mix } from './mix.js';
 
 /** Whether a mix sets sooner for an accelerator. */
-const isAccelerated = ({ doses = [] }: Mix): boolean =>
+export const isAccelerated = ({ doses = [] }: Mix): boolean =>
   doses.some(({ material, amount }) => material.additive === 'accelerator' && amount > 0);
 
 /** How long a mix can be placed, min, and when it sets, h, at the bench's temperature, °C. */

@@ -1,8 +1,20 @@
 import type { SettingClass } from '../cure/index.js';
-import { WETTEST, type Learned, type Mix, type MixConditions, type MixingWays } from '../mixes/index.js';
+import { WETTEST, type Dose, type Learned, type Mix, type MixConditions, type MixingWays } from '../mixes/index.js';
 import { rimOf, type MouldShape, type PieceKind } from '../moulds/index.js';
 import type { Lot, Scoop, ScoopStep } from '../stores/index.js';
+import type { Colouring } from '../tints/index.js';
 import { Checker } from '../units/index.js';
+
+/** A tint as a pour uses it: a copy, with the colour that it dries to in that pour's mix, #rrggbb. */
+export interface PourTint {
+  readonly id: string;
+  readonly name: string;
+  readonly edition: number;
+  readonly colour: string;
+  readonly doses: readonly Dose[];
+  /** What of its doses is strewn in at the end and hardly stirred. */
+  readonly late?: readonly Dose[];
+}
 
 /** One mould of a pour, so many times. */
 export interface PourItem {
@@ -13,12 +25,16 @@ export interface PourItem {
   readonly count: number;
   /** Height to which it is filled, mm; to the rim where it is left out. */
   readonly fillTo?: number;
+  /** How it is coloured, where that is not by the mix itself. */
+  readonly colouring?: Colouring<PourTint>;
 }
 
 /** A pour as it is planned. */
 export interface PourPlan {
   readonly items: readonly PourItem[];
   readonly mix: Mix;
+  /** How the mix itself dries, #rrggbb. */
+  readonly colour?: string;
   readonly setting: SettingClass;
   /** Mix made beyond what the moulds hold, as a share. */
   readonly spare: number;
@@ -41,6 +57,9 @@ export interface PourPlan {
   /** Mass from which two people lift, g. */
   readonly liftLimit: number;
 }
+
+/** Step of a kitchen scale, g: what doses are weighed on where nothing else is said. */
+export const KITCHEN_SCALE = 1;
 
 /** Most moulds of one kind in a pour. */
 const MOST_MOULDS = 500;

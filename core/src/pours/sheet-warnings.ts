@@ -5,12 +5,22 @@ import type { WaterPlan } from './water-plan.js';
 /** Rounding that takes water to cement over the ceiling, where the recipe keeps under it. */
 function ratioWarning(plan: PourPlan, batch: BatchMasses, rows: readonly ScoopedLine[], ratio: number): string[] {
   const ceiling = ratioCeiling[plan.mix.exposure];
+  if (rows.length === 0) return [];
   const scooped = scoopedRatio(batch, rows, plan.moisture, plan.mix.limeCounts);
   if (ratio > ceiling || scooped <= ceiling || plan.mix.lines.some(({ material }) => material.powder)) return [];
   return [
     `Rounded scoops take water to cement to ${scooped.toFixed(2)}, over ${ceiling}: use finer steps, or weigh the cement.`,
   ];
 }
+
+/** Materials that rounded scoops take too far from their ratio. */
+export const roundingWarnings = (rows: readonly Pick<ScoopedLine, 'material' | 'ratioError'>[]): string[] =>
+  rows
+    .filter(({ ratioError }) => Math.abs(ratioError) > RATIO_TOLERANCE)
+    .map(
+      ({ material: { name }, ratioError }) =>
+        `Rounded scoops put ${name.toLowerCase()} ${Math.abs(ratioError * 100).toFixed(0)} % ${ratioError > 0 ? 'over' : 'under'} its ratio: use finer steps, or weigh it.`,
+    );
 
 /** What was reckoned of one batch of a sheet. */
 export interface KnownOfSheet {
@@ -27,12 +37,7 @@ export interface KnownOfSheet {
 
 /** What to beware of with a sheet beyond its mix, as sentences. */
 export function sheetWarnings(plan: PourPlan, { batch, rows, water, ratio, leftover, inTime }: KnownOfSheet): string[] {
-  const found = rows
-    .filter(({ ratioError }) => Math.abs(ratioError) > RATIO_TOLERANCE)
-    .map(
-      ({ material: { name }, ratioError }) =>
-        `Rounded scoops put ${name.toLowerCase()} ${Math.abs(ratioError * 100).toFixed(0)} % ${ratioError > 0 ? 'over' : 'under'} its ratio: use finer steps, or weigh it.`,
-    );
+  const found = roundingWarnings(rows);
   found.push(...ratioWarning(plan, batch, rows, ratio));
   if (water.brought > 0 && water.tap.value === 0)
     found.push('The damp materials bring all the water by themselves: dry them, or use drier ones.');

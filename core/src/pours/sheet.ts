@@ -1,6 +1,5 @@
 import {
   batchCost,
-  batchOf,
   betterRounding,
   BUCKET_SHARE,
   checkMix,
@@ -10,13 +9,11 @@ import {
   roundToScoops,
   scaleMasses,
   usualOrder,
-  weighDose,
   workability,
   type BatchMasses,
+  type Mix,
   type MixFigures,
   type MixingStep,
-  type ScoopedLine,
-  type WeighedDose,
 } from '../mixes/index.js';
 import { shoppingList, shortagesOf, type ShoppingLine } from '../stores/index.js';
 import { computed, figure, line, type Figure } from '../units/index.js';
@@ -24,14 +21,12 @@ import { mouldsPerBatch, splitIntoBatches } from './batches.js';
 import { cautionsFor, type Caution } from './cautions.js';
 import { pieceFigures, pieceVolume, type PieceFigures } from './pieces.js';
 import { checkPlan, type PourPlan } from './plan.js';
+import { sheetDoses, type SheetDose } from './sheet-doses.js';
 import { sheetLines, type SheetLine } from './sheet-lines.js';
 import { sheetWarnings } from './sheet-warnings.js';
+import { scoopedVolume } from './scooped.js';
+import { averaged, isColour, stretchOf, tintBatches, type TintBatch } from './tint-batches.js';
 import { waterPlan, type WaterPlan } from './water-plan.js';
-
-/** A dose of one batch, by its material. */
-export interface SheetDose extends WeighedDose {
-  readonly materialId: string;
-}
 
 /** One batch of a pour. Equal batches, so that one is told for all. */
 export interface SheetBatch {
@@ -47,6 +42,8 @@ export interface Sheet {
   readonly amount: Figure;
   readonly batches: { readonly count: number; readonly shared: boolean };
   readonly batch: SheetBatch;
+  /** Of a tinted pour: its tints in their turns, each its own batch; `batch` is then their average. */
+  readonly tints: readonly TintBatch[];
   /** Mix left when the moulds are full, as the scoops are rounded; below 0 it falls short. */
   readonly leftover: Figure;
   readonly mix: MixFigures;
@@ -65,32 +62,9 @@ export interface Sheet {
 /** Minutes that mixing a batch and filling a mould take by default. */
 const MIXING = 6;
 const FILLING = 3;
-/** Step of a kitchen scale, g: what doses are weighed on where nothing else is said. */
-const KITCHEN_SCALE = 1;
 
-const sheetDoses = (plan: PourPlan, batch: BatchMasses): SheetDose[] =>
-  batch.doses.map((portion) => ({
-    materialId: portion.dose.material.id,
-    ...weighDose(portion, plan.scaleStep ?? KITCHEN_SCALE, batch),
-  }));
-
-/** What is left over when the batches are mixed by their rounded scoops and the moulds are full. */
-function leftoverFigure(
-  plan: PourPlan,
-  pieces: readonly PieceFigures[],
-  rows: readonly ScoopedLine[],
-  whole: BatchMasses,
-): Figure {
-  const scooped = whole.portions.map(({ material, mass }, i) => {
-    const { count, exact } = rows[i]!;
-    return { material, mass: exact > 0 ? (mass * count) / exact : mass };
-  });
-  const reckoned = batchOf(
-    plan.mix,
-    plan.conditions,
-    { portions: scooped, doses: whole.doses },
-    whole.totalWater,
-  ).volume;
+/** What is left over when the batches are mixed by their rounded scoops (`reckoned` mL in all) and the moulds are full. */
+function leftoverFigure(plan: PourPlan, pieces: readonly PieceFigures[], reckoned: number): Figure {
   const made = reckoned * (plan.learnedYield?.factor ?? 1);
   const held = pieces.reduce((sum, piece) => sum + piece.volume.value * piece.count, 0);
   return figure(made - held, 'mL', computed, [
@@ -100,10 +74,19 @@ function leftoverFigure(
   ]);
 }
 
+/** The mix of a tinted pour as its method tells of it: whatever the pigments are, they go in alike. */
+function mixOfMethod({ mix }: PourPlan, tinted: boolean): Mix {
+  const doses = mix.doses ?? [];
+  const colour = doses.find(isColour);
+  if (!tinted || !colour) return mix;
+  const pigments = { ...colour, material: { ...colour.material, name: 'The pigments of the tint' } };
+  return { ...mix, doses: [...doses.filter((dose) => !isColour(dose)), pigments] };
+}
+
 function amountFigure(plan: PourPlan, pieces: readonly PieceFigures[]): Figure {
   const held = pieces.reduce((sum, piece) => sum + piece.volume.value * piece.count, 0);
   const { factor = 1, batches = 0 } = plan.learnedYield ?? {};
-  const amount = (held * (1 + plan.spare)) / factor;
+  const amount = held * stretchOf(plan);
   return figure(amount, 'mL', batches > 0 ? { kind: 'learned', records: batches } : computed, [
     ...pieces.map((piece) => line(`${piece.count} × ${piece.name}`, piece.volume.value * piece.count, 'mL')),
     line('Spare', held * plan.spare, 'mL', `${(plan.spare * 100).toFixed(0)} % so that the last one is not short`),
@@ -128,15 +111,16 @@ export const batchOfSheet = ({ mix: { perPart }, batch }: Sheet): BatchMasses =>
  * The mixing sheet of a pour: what each piece takes and weighs, how many batches, scoops, grams and water of each.
  * @throws InputError when a mould, the mix or the plan cannot be poured.
  */
-export function reckonSheet(plan: PourPlan): Sheet {
-  checkPlan(plan);
-  checkMix(plan.mix);
+export function reckonSheet(given: PourPlan): Sheet {
+  checkPlan(given);
+  checkMix(given.mix);
+  const plan = averaged(given);
   const mix = reckonMix(plan.mix, plan.conditions);
   const { perPart } = mix;
   const pieces = plan.items.map((item) => pieceFigures(item, perPart));
   const amount = amountFigure(plan, pieces);
   const { potLife } = workability(plan.mix, plan.setting, plan.temperature);
-  const stretch = (1 + plan.spare) / (plan.learnedYield?.factor ?? 1);
+  const stretch = stretchOf(plan);
   const fills = plan.items.flatMap((item, i) =>
     Array.from({ length: item.count }, (_, n) => ({ id: `${i}.${n}`, volume: pieceVolume(item) * stretch })),
   );
@@ -150,20 +134,32 @@ export function reckonSheet(plan: PourPlan): Sheet {
   const rows = roundToScoops(batch, plan.moisture, plan.scoop, plan.step);
   const order = plan.ways?.order ?? usualOrder(plan.setting);
   const water = waterPlan(plan.mix, batch, { moisture: plan.moisture, order, basis: mix.ratio.basis });
-  const leftover = leftoverFigure(plan, pieces, rows, whole);
-  const better = betterRounding(batch, plan.moisture, plan.scoop, plan.step);
-  const known = { batch, rows, water, ratio: mix.ratio.value, leftover: leftover.value, inTime: split !== undefined };
+  const tints = tintBatches(given);
+  const tinted = tints.length > 0;
+  const made = tinted ? tints.reduce((sum, one) => sum + one.made, 0) : scoopedVolume(plan, rows, batch) * count;
+  const leftover = leftoverFigure(plan, pieces, made);
+  const better = tinted ? undefined : betterRounding(batch, plan.moisture, plan.scoop, plan.step);
+  // Tints are rounded batch by batch: each turn tells of its own.
+  const known = {
+    batch,
+    rows: tinted ? [] : rows,
+    water,
+    ratio: mix.ratio.value,
+    leftover: leftover.value,
+    inTime: split !== undefined,
+  };
   return {
     pieces,
     amount,
     batches: { count, shared: split?.shared ?? true },
+    tints,
     batch: { lines: sheetLines(plan, rows), doses: sheetDoses(plan, batch), water, volume: batch.volume },
     leftover,
     mix,
     potLife,
     cost: batchCost(whole, plan.lots, 'Materials of this pour'),
     short: shopping(plan, whole),
-    method: methodOf(plan.mix, plan.setting, plan.ways),
+    method: methodOf(mixOfMethod(plan, tinted), plan.setting, plan.ways),
     ...(better && { better: { factor: better.factor, worst: better.worst } }),
     cautions: cautionsFor(plan, pieces),
     warnings: [...mix.warnings, ...sheetWarnings(plan, known)],

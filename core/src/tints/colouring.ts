@@ -18,6 +18,8 @@ export interface Dosed {
 
 /** Tinting strength of a pigment that no chip has told of. */
 export const STRENGTH = 40;
+/** Dose at which a pigment's pull levels off where nothing else is said, per cent of the binder. */
+export const LEVELLING = 4;
 
 /** Light absorbed against light scattered (Kubelka and Munk), from reflectance: (1 − R)² ÷ 2R. */
 export const absorptionOf = (reflectance: number): number => (1 - reflectance) ** 2 / (2 * reflectance);

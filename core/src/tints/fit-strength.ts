@@ -1,13 +1,15 @@
 import { InputError } from '../units/index.js';
 import type { Spectrum } from './bands.js';
-import { tintedBase, STRENGTH, type Colourant } from './colouring.js';
+import { tintedBase, type Colourant, type Dosed } from './colouring.js';
 import { colourDifference } from './spectrum.js';
 
-/** A chip that was cast with one pigment: its base, its dose in per cent of the binder, its measured colour as #rrggbb. */
+/** A chip that was cast with a pigment: its base, its dose in per cent of the binder, its measured colour as #rrggbb. */
 export interface Chip {
   readonly base: Spectrum;
   readonly dose: number;
   readonly measured: string;
+  /** What else is in it, by strengths that stand. */
+  readonly others?: readonly Dosed[];
 }
 
 /** A pigment's strength as its chips tell it. */
@@ -27,8 +29,8 @@ const WEAKEST = Math.log(1);
 const STRONGEST = Math.log(2000);
 const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
-const off = (colourant: Colourant, { base, dose, measured }: Chip, strength: number) =>
-  colourDifference(tintedBase(base, [{ colourant: { ...colourant, strength }, dose }]), measured);
+const off = (colourant: Colourant, { base, dose, measured, others = [] }: Chip, strength: number) =>
+  colourDifference(tintedBase(base, [{ colourant: { ...colourant, strength }, dose }, ...others]), measured);
 
 /** Least point of a curve with one valley, by the golden section. */
 function lowest(of: (x: number) => number, from: number, to: number, steps = 60): number {
@@ -50,7 +52,7 @@ function lowest(of: (x: number) => number, from: number, to: number, steps = 60)
 }
 
 /**
- * Strength of a pigment from its chips: least squares of their ΔE00, drawn to the handbook's 40 while they are few.
+ * Strength of a pigment from its chips: least squares of their ΔE00, drawn to the strength it is taken to have while they are few.
  * @throws InputError on a chip without a dose
  */
 export function fitStrength(colourant: Colourant, chips: readonly Chip[]): FittedStrength {
@@ -66,10 +68,10 @@ export function fitStrength(colourant: Colourant, chips: readonly Chip[]): Fitte
     ]);
   const mean = (strength: number) =>
     chips.length === 0 ? 0 : chips.reduce((sum, chip) => sum + off(colourant, chip, strength), 0) / chips.length;
-  if (chips.length === 0) return { strength: STRENGTH, chips: 0, before: 0, after: 0 };
+  if (chips.length === 0) return { strength: colourant.strength, chips: 0, before: 0, after: 0 };
   const away = (log: number) =>
     chips.reduce((sum, chip) => sum + (off(colourant, chip, Math.exp(log)) / CHIP_ERROR) ** 2, 0) +
-    ((log - Math.log(STRENGTH)) / PRIOR_DOUBT) ** 2;
+    ((log - Math.log(colourant.strength)) / PRIOR_DOUBT) ** 2;
   const strength = Math.exp(lowest(away, WEAKEST, STRONGEST));
   return { strength, chips: chips.length, before: mean(colourant.strength), after: mean(strength) };
 }

@@ -8,6 +8,7 @@ export interface BatchColour {
   readonly sand: string;
   /** How far its rounded doses take it from the tint, ΔE00. */
   readonly rounding: number;
+  /** What it cures under; empty where nobody noted it. */
   readonly cure: string;
 }
 
@@ -19,6 +20,11 @@ export function matchWarnings(before: BatchColour, now: BatchColour): string[] {
   const found = Object.entries(now.lots)
     .filter(([material, lot]) => before.lots[material] !== undefined && before.lots[material] !== lot)
     .map(([material]) => `${material} comes from another lot: cast a chip beside the old one first.`);
+  found.push(
+    ...Object.keys(before.lots)
+      .filter((material) => now.lots[material] === undefined)
+      .map((material) => `${material} is in the other batch and not in this one: it cannot match.`),
+  );
   const apart = now.ratio - before.ratio;
   if (Math.abs(apart) > RATIO_APART)
     found.push(
@@ -27,6 +33,10 @@ export function matchWarnings(before: BatchColour, now: BatchColour): string[] {
   if (before.sand !== now.sand) found.push('Another sand shows in the face.');
   if (now.rounding > SEEN) found.push(`Rounding its doses shows, ΔE ${now.rounding.toFixed(1)}: make a larger batch.`);
   if (before.cure !== now.cure)
-    found.push(`It cures under ${now.cure}, and not ${before.cure}: bloom and damp change it.`);
+    found.push(
+      before.cure && now.cure
+        ? `It cures under ${now.cure}, and not ${before.cure}: bloom and damp change it.`
+        : `Its cover is not noted for both: keep ${before.cure || now.cure} on each, since bloom and damp change it.`,
+    );
   return found;
 }
