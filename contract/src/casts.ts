@@ -12,6 +12,7 @@ import type {
   SealerKind,
   SettingClass,
   Side,
+  Skin,
   Spot,
   Stage,
 } from '@dewpot/core';
@@ -99,6 +100,8 @@ export interface CastSnapshot {
   readonly piece: PieceKind;
   readonly setting: SettingClass;
   readonly colour: string;
+  /** Of a piece in tints: its colours as they dry, from the bottom up, or as they are poured together. */
+  readonly skin?: Skin;
   readonly copyMark?: string;
   readonly release?: string;
   readonly cover?: string;

@@ -68,6 +68,8 @@ export class MixWords {
   @IsNumber() @Min(0) @Max(60) dampDays: number;
   /** How it looks cured and dry. */
   @IsHexColor() colour: string;
+  /** That colour was not seen: it follows from what is in the mix. */
+  @IsOptional() @IsBoolean() colourReckoned?: boolean;
   /** Lime and metakaolin count as cement in w/c. */
   @IsOptional() @IsBoolean() limeCounts?: boolean;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => MixingWaysInput) ways?: MixingWaysInput;
@@ -158,9 +160,9 @@ export class MixImport {
   @IsBoolean() dry: boolean;
 }
 
-/** What an import does to one material or mix. */
+/** What an import does to one thing. */
 export interface ImportedThing {
-  readonly kind: 'material' | 'mix';
+  readonly kind: 'material' | 'mix' | 'tint' | 'chip';
   readonly name: string;
   readonly does: 'new' | 'changed' | 'same';
   readonly differences: readonly Difference[];

@@ -17,12 +17,15 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { ColouringInput } from './tints.js';
 
 export class PourItemInput {
   @IsUUID() mouldId: string;
   @IsInt() @Min(1) @Max(500) count: number;
   /** Height to which it is filled, mm; to the rim where left out. */
   @IsOptional() @IsNumber() fillTo?: number;
+  /** In tints; in the mix's own colour where it is left out. */
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => ColouringInput) colouring?: ColouringInput;
 }
 
 /** What a person chooses for a pour. */
@@ -46,6 +49,8 @@ export class PourInput {
   @IsOptional() @IsString() @Length(0, 60) release?: string;
   @IsOptional() @IsString() @Length(0, 60) cover?: string;
   @IsOptional() @IsString() @Length(0, 60) place?: string;
+  /** An earlier pour whose colour it is to match. */
+  @IsOptional() @IsUUID() matches?: string;
   @IsInt() @Min(0) version: number;
 }
 

@@ -8,10 +8,12 @@ import {
   type MaterialKind,
   type PowderWater,
   type Scoop,
+  type Tinting,
 } from '@dewpot/core';
 import { Type } from 'class-transformer';
 import {
   IsBoolean,
+  IsHexColor,
   IsIn,
   IsInt,
   IsNumber,
@@ -43,6 +45,15 @@ export class PowderInput implements PowderWater {
   @IsNumber() doseShare: number;
 }
 
+/** How a pigment colours. */
+export class TintingInput implements Tinting {
+  @IsOptional() @IsNumber() strength?: number;
+  /** Per cent of the binder. */
+  @IsOptional() @IsNumber() levelling?: number;
+  @IsOptional() @IsBoolean() fades?: boolean;
+  @IsOptional() @IsBoolean() metallic?: boolean;
+}
+
 /** A material's own figures. What they may be is checked by core, which names each with its remedy. */
 export class MaterialFigures {
   @IsString() @Length(1, 80) name: string;
@@ -62,6 +73,9 @@ export class MaterialFigures {
   @IsOptional() @IsIn(Object.keys(additives)) additive?: AdditiveKind;
   /** Of a liquid, share of its mass. */
   @IsOptional() @IsNumber() solids?: number;
+  /** Of a pigment by itself, of a binder set and dry, of sand dry. */
+  @IsOptional() @IsHexColor() colour?: string;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => TintingInput) tinting?: TintingInput;
 }
 
 export class MaterialInput extends MaterialFigures {

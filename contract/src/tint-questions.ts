@@ -1,4 +1,4 @@
-import { lookNames, type Look } from '@dewpot/core';
+import { lookNames, type BandEdge, type BandsBy, type BatchColour, type Look, type SettingClass } from '@dewpot/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -16,6 +16,8 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { settingClasses } from './mixes.js';
+import { MouldShapeInput } from './solids.js';
 
 /** A pigment of a question: its own colour as a screen shows it. */
 export class PlainPigment {
@@ -93,4 +95,94 @@ export class LadderQuestion {
   @IsOptional() @IsArray() @ArrayMaxSize(20) @IsNumber({}, { each: true }) doses?: number[];
   /** Of one chip, mL. */
   @IsOptional() @IsNumber() volume?: number;
+}
+
+/** One material of a base, by its handbook key. */
+export class BasePart {
+  @IsString() @Length(1, 40) material: string;
+  /** g, dry. */
+  @IsNumber() @Min(0) @Max(1e7) mass: number;
+}
+
+export class BaseQuestion {
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(30) @ValidateNested({ each: true }) @Type(() => BasePart) parts: BasePart[];
+}
+
+/** A pigment of a chip, by its handbook key; share of the binder. */
+export class ChipDose {
+  @IsString() @Length(1, 40) material: string;
+  @IsNumber() amount: number;
+}
+
+export class ChipQuestion {
+  /** Handbook keys. */
+  @IsString() @Length(1, 40) binder: string;
+  @IsOptional() @IsString() @Length(1, 40) sand?: string;
+  @IsArray() @ArrayMaxSize(8) @ValidateNested({ each: true }) @Type(() => ChipDose) doses: ChipDose[];
+  /** mL */
+  @IsOptional() @IsNumber() @Min(1) @Max(2000) volume?: number;
+}
+
+export class LayersQuestion {
+  @IsObject() @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
+  /** From the bottom up; they come to 1. */
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(12) @IsNumber({}, { each: true }) shares: number[];
+  @IsIn(['height', 'volume']) by: BandsBy;
+  @IsIn(['crisp', 'blended']) edge: BandEdge;
+  /** mm; to the rim where left out. */
+  @IsOptional() @IsNumber() @Min(0) @Max(5000) fillTo?: number;
+  @IsIn([...settingClasses]) setting: SettingClass;
+  /** °C */
+  @IsNumber() @Min(-10) @Max(50) temperature: number;
+}
+
+export class TerrazzoQuestion {
+  /** Of the volume. */
+  @IsNumber() share: number;
+  /** mm */
+  @IsNumber() size: number;
+  /** mm; half a chip where left out. */
+  @IsOptional() @IsNumber() depth?: number;
+  @IsIn(['matt', 'smooth', 'shine']) face: 'matt' | 'smooth' | 'shine';
+}
+
+export class StockQuestion {
+  /** The dose, and the step of the scale, g. */
+  @IsNumber() mass: number;
+  @IsNumber() step: number;
+}
+
+export class BottleQuestion {
+  /** g */
+  @IsNumber() before: number;
+  @IsNumber() after: number;
+  /** Share of its mass. */
+  @IsOptional() @IsNumber() solids?: number;
+}
+
+export class BatchColourInput implements BatchColour {
+  /** Lot by material. */
+  @IsObject() lots: Record<string, string>;
+  @IsNumber() @Min(0) @Max(3) ratio: number;
+  @IsString() @Length(0, 80) sand: string;
+  /** ΔE00 */
+  @IsNumber() @Min(0) @Max(100) rounding: number;
+  @IsString() @Length(0, 80) cure: string;
+}
+
+export class MatchQuestion {
+  @IsObject() @ValidateNested() @Type(() => BatchColourInput) before: BatchColourInput;
+  @IsObject() @ValidateNested() @Type(() => BatchColourInput) now: BatchColourInput;
+}
+
+export class MarblingQuestion {
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(4)
+  @IsNumber({}, { each: true })
+  @Min(0.01, { each: true })
+  shares: number[];
+  @IsInt() @Min(0) @Max(1_000_000) seed: number;
+  @IsInt() @Min(1) @Max(400) width: number;
+  @IsInt() @Min(1) @Max(400) height: number;
 }
