@@ -26,11 +26,15 @@ import { TubsController } from './moulds/tubs.controller.js';
 import { TubsService } from './moulds/tubs.service.js';
 import { PoursController } from './pours/pours.controller.js';
 import { PoursService } from './pours/pours.service.js';
+import { ColouringReckonController } from './reckon/colouring-reckon.controller.js';
 import { MixReckonController } from './reckon/mix-reckon.controller.js';
 import { MouldReckonController } from './reckon/mould-reckon.controller.js';
 import { ReckonController } from './reckon/reckon.controller.js';
 import { LotsService } from './stores/lots.service.js';
 import { TintReckonController } from './reckon/tint-reckon.controller.js';
+import { SwatchesController, TintsController } from './tints/tints.controller.js';
+import { TintFilesService } from './tints/tint-files.service.js';
+import { TintsService } from './tints/tints.service.js';
 import { StoresController } from './stores/stores.controller.js';
 import { StoresService } from './stores/stores.service.js';
 
@@ -46,6 +50,7 @@ export class AppModule {
       controllers: [
         AccountsController,
         CastsController,
+        ColouringReckonController,
         DevicesController,
         HealthController,
         MixesController,
@@ -57,7 +62,9 @@ export class AppModule {
         PoursController,
         ReckonController,
         StoresController,
+        SwatchesController,
         TintReckonController,
+        TintsController,
         TubsController,
       ],
       providers: [
@@ -72,6 +79,8 @@ export class AppModule {
         PicturesService,
         PoursService,
         StoresService,
+        TintFilesService,
+        TintsService,
         TubsService,
         { provide: APP_GUARD, useClass: ThrottlerGuard },
         { provide: APP_GUARD, useClass: SessionGuard },

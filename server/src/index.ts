@@ -13,3 +13,4 @@ export { MouldsService, TubsService } from './moulds/index.js';
 export { PoursService } from './pours/pours.service.js';
 export { fillWithHandbook } from './stores/handbook.js';
 export { StoresService } from './stores/stores.service.js';
+export { TintsService } from './tints/tints.service.js';

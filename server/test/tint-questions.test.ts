@@ -35,6 +35,21 @@ describe('tint questions', () => {
     expect(far.body.recipes.length).toBeGreaterThan(0);
   });
 
+  it('tell layers that come to the whole mould, and waits that shorten with warmth', async () => {
+    const { body } = await ask('layers', tintExamples.layers).expect(200);
+    const sum = body.layers.reduce((total: number, one: { volume: { value: number } }) => total + one.volume.value, 0);
+    expect(sum).toBeCloseTo(4949.3, 0);
+    expect(body.layers.map(({ to }: { to: number }) => Math.round(to * 10) / 10)).toEqual([45, 82.5, 112.5, 135, 150]);
+    const warm = (await ask('layers', { ...tintExamples.layers, temperature: 28 }).expect(200)).body;
+    expect(warm.wait.from.value).toBeLessThan(body.wait.from.value);
+    await ask('layers', { ...tintExamples.layers, shares: [0.5, 0.2] }).expect(422);
+  });
+
+  it('tell how a batch differs from the one it is to match', async () => {
+    const { body } = await ask('matching', tintExamples.matching).expect(200);
+    expect(body.warnings).toHaveLength(3);
+  });
+
   it('that cannot be are refused by field', async () => {
     const fields = async (path: string, question: object) =>
       (await ask(path, question).expect(422)).body.errors.map(({ field }: { field: string }) => field);

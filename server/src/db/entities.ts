@@ -7,6 +7,8 @@ import type {
   MouldBody,
   PourInput,
   PourStatus,
+  SwatchBody,
+  TintBody,
   TubView,
   WorkshopSettings,
 } from '@dewpot/contract';
@@ -123,14 +125,39 @@ export class MixEntity extends EditedRow {
   @Column('int', { default: 1 }) edition: number;
 }
 
-@Entity('mix_editions')
-@Index(['mixId', 'edition'], { unique: true })
-export class MixEditionEntity extends WorkshopRow {
-  @Column('uuid', { name: 'mix_id' }) mixId: string;
+/** A version of a recipe, as it was. */
+export abstract class EditionRow<Body extends object> extends WorkshopRow {
   @Column('int') edition: number;
   @Column('text') name: string;
-  @Column('jsonb') body: MixBody;
+  @Column('jsonb') body: Body;
   @UpdateDateColumn({ type: 'timestamptz', name: 'made_at' }) madeAt: Date;
+  /** The recipe that it is a version of. */
+  abstract of: string;
+}
+
+@Entity('mix_editions')
+@Index(['of', 'edition'], { unique: true })
+export class MixEditionEntity extends EditionRow<MixBody> {
+  @Column('uuid', { name: 'mix_id' }) of: string;
+}
+
+@Entity('tints')
+export class TintEntity extends EditedRow {
+  @Column('text') name: string;
+  @Column('jsonb') body: TintBody;
+  @Column('int', { default: 1 }) edition: number;
+}
+
+@Entity('tint_editions')
+@Index(['of', 'edition'], { unique: true })
+export class TintEditionEntity extends EditionRow<TintBody> {
+  @Column('uuid', { name: 'tint_id' }) of: string;
+}
+
+@Entity('swatches')
+export class SwatchEntity extends EditedRow {
+  @Column('text') name: string;
+  @Column('jsonb') body: SwatchBody;
 }
 
 /** What a pour took from a lot, g. */
@@ -193,6 +220,9 @@ export const entities = [
   ScoopEntity,
   MixEntity,
   MixEditionEntity,
+  TintEntity,
+  TintEditionEntity,
+  SwatchEntity,
   PourEntity,
   CastEntity,
   CastEventEntity,

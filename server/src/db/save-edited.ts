@@ -18,6 +18,12 @@ export function changedFields(before: ObjectLiteral, after: ObjectLiteral, path 
   });
 }
 
+/** What stands at a field's path, in words. */
+export function told(of: object, path: string): string {
+  const value = path.split('.').reduce<unknown>((at, step) => (at as ObjectLiteral | undefined)?.[step], of);
+  return value === undefined ? 'not said' : typeof value === 'object' ? JSON.stringify(value) : String(value);
+}
+
 function stale(row: EditedRow, fields: object, what: string): ProblemError {
   const changed = changedFields(
     Object.fromEntries(Object.keys(fields).map((key) => [key, row[key as keyof EditedRow]])),

@@ -1,14 +1,9 @@
 import type { TemperatureReading } from '@dewpot/core';
 import type { AirReading, AirView } from '@dewpot/contract';
+import { dice } from './dice.js';
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
-
-/** A repeatable number in −1…1 for a whole number: the weather's dice. */
-function dice(n: number, salt: number): number {
-  const x = Math.sin(n * 127.1 + salt * 311.7) * 43758.5453;
-  return 2 * (x - Math.floor(x)) - 1;
-}
 
 /** Smooth noise over time: dice at whole periods, eased between. */
 function drift(at: number, period: number, salt: number): number {

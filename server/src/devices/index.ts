@@ -1,1 +1,2 @@
 export * from './air-station.js';
+export * from './colour-reader.js';

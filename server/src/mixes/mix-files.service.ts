@@ -12,7 +12,7 @@ import type {
   MixView,
 } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
-import { changedFields } from '../db/save-edited.js';
+import { changedFields, told } from '../db/save-edited.js';
 import { StoresService } from '../stores/index.js';
 import { MixesService } from './mixes.service.js';
 
@@ -94,11 +94,6 @@ function comingMaterial(row: MaterialRow, path: string, known: readonly Material
     },
   };
 }
-
-const told = (of: object, path: string): string => {
-  const value = path.split('.').reduce<unknown>((at, step) => (at as Record<string, unknown> | undefined)?.[step], of);
-  return value === undefined ? 'not said' : typeof value === 'object' ? JSON.stringify(value) : String(value);
-};
 
 function comingMix(
   { lines, doses = [], ...row }: MixRow,

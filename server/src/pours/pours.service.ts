@@ -1,18 +1,19 @@
 import { Injectable } from '@nestjs/common';
 import {
+  averaged,
   castCode,
   cementMass,
-  conditionsOf,
   dryUsed,
   expectedByLog,
   lessonsOf,
   loggedBatch,
+  mainColour,
   reckonSheet,
-  scoopAs,
+  skinOf,
   type PouredRecord,
   type PourPlan,
 } from '@dewpot/core';
-import type { PourFinish, PourInput, PourView } from '@dewpot/contract';
+import { knownColours, planOf, type PourFinish, type PourInput, type PourView } from '@dewpot/contract';
 import { CastsService } from '../casts/index.js';
 import { LotEntity, PourEntity, ScoopEntity, WorkshopEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
@@ -20,7 +21,8 @@ import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
 import { MixesService } from '../mixes/index.js';
 import { MouldsService } from '../moulds/index.js';
-import { LotsService, plainLot, scoopView } from '../stores/index.js';
+import { LotsService, plainLot, scoopView, strictFinder } from '../stores/index.js';
+import { TintsService } from '../tints/index.js';
 
 function pourView(row: PourEntity): PourView {
   const { id, number, version, status, input, plan, mixName, mixEdition, log, startedAt, pouredAt } = row;
@@ -47,6 +49,7 @@ export class PoursService {
     private readonly mixes: MixesService,
     private readonly casts: CastsService,
     private readonly lots: LotsService,
+    private readonly tints: TintsService,
   ) {}
 
   async all(): Promise<PourView[]> {
@@ -92,8 +95,10 @@ export class PoursService {
     const expected = expectedByLog(row.plan, finish.log);
     const batch = loggedBatch(row.plan, finish.log);
     const marks = new Map<number, string[]>();
+    const skins = row.plan.items.map(skinOf);
+    const colourOf = (item: number) => (skins[item] ? mainColour(skins[item]) : row.colour);
     for (const [index, item] of row.plan.items.entries())
-      marks.set(index, await this.moulds.use(item.mouldId, item.count, row.colour));
+      marks.set(index, await this.moulds.use(item.mouldId, item.count, colourOf(index)));
     for (const [index, cast] of finish.casts.entries()) {
       const item = row.plan.items[cast.item]!;
       await this.casts.create({
@@ -110,7 +115,8 @@ export class PoursService {
           shape: item.shape,
           piece: item.piece,
           setting: row.plan.setting,
-          colour: row.colour,
+          colour: colourOf(cast.item),
+          skin: skins[cast.item],
           copyMark: marks.get(cast.item)?.shift(),
           release: row.input.release,
           cover: row.input.cover,
@@ -175,31 +181,22 @@ export class PoursService {
     const mix = await this.mixes.one(input.mixId);
     const scoop = await this.rows.of(ScoopEntity).findOneBy({ id: input.scoopId });
     if (!scoop) throw ProblemError.notFound('scoop');
-    const workshop = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
-    const lots = (await this.rows.of(LotEntity).find()).map(plainLot);
-    const resolved = await this.mixes.resolve({ ...mix, grade: input.grade });
-    const lessons = lessonsOf(await this.poured(mix.id));
-    const plan: PourPlan = {
-      items: input.items.map(({ count, fillTo }, i) => {
-        const { id: mouldId, name, shape, piece } = moulds[i]!;
-        return { mouldId, name, shape, piece, count, ...(fillTo !== undefined && { fillTo }) };
-      }),
-      mix: resolved,
-      setting: mix.setting,
-      spare: input.spare,
-      moisture: input.moisture,
-      scoop: scoopAs(scoopView(scoop), input.heaped),
-      step: input.step,
-      bucket: workshop.settings.bucket,
-      temperature: input.temperature,
-      conditions: conditionsOf(resolved, { dampDays: mix.dampDays, lots, lessons, now }),
-      learnedYield: lessons.yield,
-      ...(mix.ways && { ways: mix.ways }),
-      scaleStep: workshop.settings.scaleStep,
-      lots,
-      liftLimit: workshop.settings.liftLimit,
-    };
-    return { plan, mixName: mix.name, mixId: mix.id, mixEdition: mix.edition, colour: mix.colour };
+    const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
+    const find = await strictFinder(this.rows);
+    const { tints, swatches } = await this.tints.all();
+    const plan = planOf(input, {
+      moulds,
+      mix,
+      scoop: scoopView(scoop),
+      find,
+      tints,
+      colours: knownColours(swatches, find),
+      lots: (await this.rows.of(LotEntity).find()).map(plainLot),
+      lessons: lessonsOf(await this.poured(mix.id)),
+      workshop: settings,
+      now,
+    });
+    return { plan: averaged(plan), mixName: mix.name, mixId: mix.id, mixEdition: mix.edition, colour: plan.colour! };
   }
 
   /** Pours of a mix that are done: what its water and its yield are learned from. */

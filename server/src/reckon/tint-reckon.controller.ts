@@ -7,6 +7,7 @@ import {
   fitStrength,
   hexOf,
   leastBinder,
+  LEVELLING,
   lookNames,
   lookOf,
   searchTints,
@@ -29,8 +30,6 @@ import {
 import { Public } from '../http/request.js';
 import { asked } from './asked.js';
 import { tintExamples as examples } from './tint-examples.js';
-
-const LEVELLING = 4;
 
 const colourantOf = ({ colour, strength = STRENGTH, levelling = LEVELLING }: PlainPigment): Colourant => ({
   spectrum: spectrumOf(colour),

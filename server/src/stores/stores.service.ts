@@ -9,7 +9,7 @@ import type {
   ScoopView,
   StoresView,
 } from '@dewpot/contract';
-import { LotEntity, MaterialEntity, MixEntity, ScoopEntity } from '../db/entities.js';
+import { LotEntity, MaterialEntity, MixEntity, ScoopEntity, SwatchEntity, TintEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -17,6 +17,22 @@ import { plainLot } from './lots.service.js';
 
 export function materialView({ id, version, name, body }: MaterialEntity): MaterialView {
   return { ...(body as Omit<Material, 'id' | 'name'>), id, name, version };
+}
+
+/** A material as core knows it. */
+export function plainMaterial(row: MaterialEntity): Material {
+  const { version: _, ...own } = materialView(row);
+  return own;
+}
+
+/** Finds materials of the workshop by their keys. @throws ProblemError 404 for one that is not in store. */
+export async function strictFinder(rows: Rows): Promise<(id: string) => Material> {
+  const materials = new Map((await rows.of(MaterialEntity).find()).map((row) => [row.id, plainMaterial(row)]));
+  return (id) => {
+    const found = materials.get(id);
+    if (!found) throw ProblemError.notFound('material');
+    return found;
+  };
 }
 
 const lotView = (row: LotEntity): LotView => ({ ...plainLot(row), id: row.id, version: row.version });
@@ -47,17 +63,25 @@ export class StoresService {
   }
 
   async removeMaterial(id: string): Promise<void> {
-    const mixes = await this.rows.of(MixEntity).find();
-    const using = mixes
-      .filter(({ body: { lines, doses = [] } }) => [...lines, ...doses].some(({ materialId }) => materialId === id))
-      .map(({ name }) => name);
+    const using = await this.usersOf(id);
     if (using.length > 0) {
       throw new ProblemError(409, 'Still in use', {
-        detail: `${using.join(', ')} ${using.length > 1 ? 'use' : 'uses'} this material. Take it out of the mix first.`,
+        detail: `${using.join(', ')} ${using.length > 1 ? 'use' : 'uses'} this material. Take it out there first.`,
       });
     }
     await this.rows.of(LotEntity).delete({ materialId: id });
     await this.rows.of(MaterialEntity).delete({ id });
+  }
+
+  /** Names of the mixes, tints and chips that a material is in. */
+  private async usersOf(id: string): Promise<string[]> {
+    const mixes = await this.rows.of(MixEntity).find();
+    const coloured = [...(await this.rows.of(TintEntity).find()), ...(await this.rows.of(SwatchEntity).find())];
+    const uses = ({ materialId }: { materialId: string }) => materialId === id;
+    return [
+      ...mixes.filter(({ body: { lines, doses = [] } }) => [...lines, ...doses].some(uses)),
+      ...coloured.filter(({ body: { base, doses } }) => base.binderId === id || base.sandId === id || doses.some(uses)),
+    ].map(({ name }) => name);
   }
 
   async saveLot(id: string, { version, ...given }: LotInput): Promise<LotView> {

@@ -1,0 +1,30 @@
+import type { EntityTarget } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import type { EditionRow } from './entities.js';
+import type { Rows } from './rows.js';
+
+/** A recipe as its versions keep it. */
+interface Recipe<Body> {
+  readonly id: string;
+  readonly edition: number;
+  readonly name: string;
+  readonly body: Body;
+}
+
+/** Keeps the version at hand of a recipe: it stays as it is from the next one on. */
+export async function keepEdition<Body extends object>(
+  rows: Rows,
+  entity: EntityTarget<EditionRow<Body>>,
+  { id: of, edition, name, body }: Recipe<Body>,
+): Promise<void> {
+  const repository = rows.of(entity);
+  const known = await repository.findOneBy({ of, edition } as never);
+  if (known) await repository.update({ id: known.id } as never, { name, body } as never);
+  else await repository.insert({ id: uuid(), workshopId: rows.workshopId, of, edition, name, body } as never);
+}
+
+/** Every version of a recipe, newest first; when it was made in ms. */
+export async function editionsOf<Body extends object>(rows: Rows, entity: EntityTarget<EditionRow<Body>>, of: string) {
+  const found = await rows.of(entity).find({ where: { of } as never, order: { edition: 'DESC' } as never });
+  return found.map(({ edition, name, body, madeAt }) => ({ edition, name, body, madeAt: madeAt.getTime() }));
+}

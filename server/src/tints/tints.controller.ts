@@ -1,0 +1,76 @@
+import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
+import {
+  SwatchInput,
+  TintImport,
+  TintInput,
+  type ChipReading,
+  type ImportView,
+  type SwatchView,
+  type TintEditionView,
+  type TintsView,
+  type TintView,
+} from '@dewpot/contract';
+import { Key } from '../http/key-param.js';
+import { TintFilesService } from './tint-files.service.js';
+import { TintsService } from './tints.service.js';
+
+@Controller('api/tints')
+export class TintsController {
+  constructor(
+    private readonly tints: TintsService,
+    private readonly files: TintFilesService,
+  ) {}
+
+  /** The workshop's tints, and the chips that it knows its pigments by. */
+  @Get()
+  all(): Promise<TintsView> {
+    return this.tints.all();
+  }
+
+  /** Brings tints and chips in from a file; dry, only says what would change. */
+  @Post('import')
+  @HttpCode(200)
+  bring(@Body() given: TintImport): Promise<ImportView> {
+    return this.files.bring(given, Date.now());
+  }
+
+  @Get(':id/editions')
+  editions(@Key() id: string): Promise<TintEditionView[]> {
+    return this.tints.editions(id);
+  }
+
+  @Put(':id')
+  save(@Key() id: string, @Body() given: TintInput): Promise<TintView> {
+    return this.tints.save(id, given);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Key() id: string): Promise<void> {
+    return this.tints.remove(id);
+  }
+}
+
+/** Test chips. A real colour reader's bridge puts its reading as `measured`, by `reader`. */
+@Controller('api/swatches')
+export class SwatchesController {
+  constructor(private readonly tints: TintsService) {}
+
+  @Put(':id')
+  save(@Key() id: string, @Body() given: SwatchInput): Promise<SwatchView> {
+    return this.tints.saveSwatch(id, given, Date.now());
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Key() id: string): Promise<void> {
+    return this.tints.removeSwatch(id);
+  }
+
+  /** What the simulated colour reader says of a chip; nothing is kept. */
+  @Post(':id/reading')
+  @HttpCode(200)
+  read(@Key() id: string): Promise<ChipReading> {
+    return this.tints.readSwatch(id, Date.now());
+  }
+}

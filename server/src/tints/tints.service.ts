@@ -1,0 +1,116 @@
+import { Injectable } from '@nestjs/common';
+import { checkTint, InputError, requireNumber } from '@dewpot/core';
+import {
+  tintOf,
+  type ChipReading,
+  type SwatchInput,
+  type SwatchView,
+  type TintBody,
+  type TintEditionView,
+  type TintInput,
+  type TintsView,
+  type TintView,
+} from '@dewpot/contract';
+import { editionsOf, keepEdition } from '../db/editions.js';
+import { SwatchEntity, TintEditionEntity, TintEntity } from '../db/entities.js';
+import { Rows } from '../db/rows.js';
+import { changedFields, saveEdited } from '../db/save-edited.js';
+import { readChip } from '../devices/index.js';
+import { ProblemError } from '../http/problem-error.js';
+import { strictFinder } from '../stores/index.js';
+
+const HOUR = 3_600_000;
+
+/** Names a tint and its version where a pour keeps a copy of it. */
+const POURED = `SELECT DISTINCT t ->> 'id' AS id, (t ->> 'edition')::int AS edition FROM pours,
+  jsonb_path_query(plan, '$.items[*].colouring.parts[*].tint') AS t WHERE status IN ('started', 'finished')`;
+
+@Injectable()
+export class TintsService {
+  constructor(private readonly rows: Rows) {}
+
+  async all(): Promise<TintsView> {
+    const tints = await this.rows.of(TintEntity).find({ order: { name: 'ASC' } });
+    const swatches = await this.rows.of(SwatchEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
+    const used = await this.poured();
+    return { tints: tints.map((tint) => view(tint, used)), swatches: swatches.map(swatchView) };
+  }
+
+  /** Every version of a tint, newest first. @throws ProblemError 404 */
+  async editions(id: string): Promise<TintEditionView[]> {
+    if (!(await this.rows.of(TintEntity).existsBy({ id }))) throw ProblemError.notFound('tint');
+    return editionsOf(this.rows, TintEditionEntity, id);
+  }
+
+  /** Saves a tint. One that was poured stays as it was: what is changed then is its next version. */
+  async save(id: string, { version, name, ...body }: TintInput): Promise<TintView> {
+    await this.check(body);
+    const before = await this.rows.of(TintEntity).findOneBy({ id });
+    const used = await this.poured();
+    const next = before !== null && used.has(versionKey(before)) && changedFields(before.body, body).length > 0;
+    const edition = (before?.edition ?? 1) + (next ? 1 : 0);
+    const saved = await saveEdited(this.rows, this.rows.of(TintEntity), 'tint', id, version, { name, body, edition });
+    await keepEdition(this.rows, TintEditionEntity, saved);
+    return view(saved, used);
+  }
+
+  async remove(id: string): Promise<void> {
+    await this.rows.of(TintEditionEntity).delete({ of: id });
+    await this.rows.of(TintEntity).delete({ id });
+  }
+
+  /** Saves a chip: planned, cast, or measured. */
+  async saveSwatch(id: string, { version, name, ...body }: SwatchInput, now: number): Promise<SwatchView> {
+    await this.check(body);
+    const { castAt, measured } = body;
+    if (castAt !== undefined) requireNumber('castAt', castAt, 'When it was cast', { min: 0, max: now + HOUR });
+    if (measured && castAt === undefined)
+      throw new InputError([
+        {
+          field: 'measured',
+          value: measured.colour,
+          message: 'A chip that is only planned has no colour yet.',
+          remedy: 'Say when it was cast.',
+        },
+      ]);
+    return swatchView(await saveEdited(this.rows, this.rows.of(SwatchEntity), 'chip', id, version, { name, body }));
+  }
+
+  async removeSwatch(id: string): Promise<void> {
+    await this.rows.of(SwatchEntity).delete({ id });
+  }
+
+  /** Lays the simulated reader on a chip. Nothing is kept. @throws ProblemError 404; InputError for one that was not cast */
+  async readSwatch(id: string, now: number): Promise<ChipReading> {
+    const row = await this.rows.of(SwatchEntity).findOneBy({ id });
+    if (!row) throw ProblemError.notFound('chip');
+    const { castAt } = row.body;
+    if (castAt === undefined)
+      throw new InputError([
+        { field: 'castAt', value: null, message: 'This chip is not cast yet.', remedy: 'Say when it was cast.' },
+      ]);
+    return readChip({ ...tintOf(row.body, await strictFinder(this.rows))!, id, castAt }, now);
+  }
+
+  private async check(body: TintBody): Promise<void> {
+    checkTint(tintOf(body, await strictFinder(this.rows))!);
+  }
+
+  private async poured(): Promise<ReadonlySet<string>> {
+    const found: { id: string; edition: number }[] = await this.rows.manager.query(POURED);
+    return new Set(found.map(versionKey));
+  }
+}
+
+const versionKey = ({ id, edition }: { readonly id: string; readonly edition: number }) => `${id} ${edition}`;
+
+const view = ({ id, version, name, body, edition }: TintEntity, used: ReadonlySet<string>): TintView => ({
+  id,
+  version,
+  name,
+  ...body,
+  edition,
+  used: used.has(versionKey({ id, edition })),
+});
+
+const swatchView = ({ id, version, name, body }: SwatchEntity): SwatchView => ({ id, version, name, ...body });
