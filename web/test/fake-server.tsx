@@ -1,11 +1,25 @@
 import type { ReactNode } from 'react';
-import type { AirView, MaterialView, MixView, MouldView, PourView, Problem, StoresView } from '@dewpot/contract';
+import {
+  finderOf,
+  knownColours,
+  type AirView,
+  type MaterialView,
+  type MixView,
+  type MouldView,
+  type PourView,
+  type Problem,
+  type StoresView,
+  type SwatchView,
+  type TintsView,
+  type TintView,
+} from '@dewpot/contract';
 import { handbookMaterials } from '@dewpot/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { vi } from 'vitest';
 import { nameWaitingWrites } from '../src/api/casts';
+import type { Palette } from '../src/api/tints';
 import { cast, HOUR, NOW, potShape, session } from './stand-ins';
 
 export interface Sent {
@@ -67,6 +81,43 @@ export const mix: MixView = {
   used: false,
 };
 
+const chalk = { binderId: 'white-cement', sandId: 'fine-sand' };
+
+export const brick: TintView = {
+  id: 'brick',
+  version: 3,
+  name: 'Old brick',
+  base: chalk,
+  doses: [{ materialId: 'red-oxide', amount: 0.02 }],
+  edition: 1,
+  used: true,
+};
+export const straw: TintView = {
+  ...brick,
+  id: 'straw',
+  name: 'Straw',
+  doses: [{ materialId: 'yellow-oxide', amount: 0.01 }],
+  used: false,
+};
+
+/** A chip of two per cent of red, cast a month before. */
+export const redChip: SwatchView = {
+  id: 'chip',
+  version: 1,
+  name: 'Red 2 %',
+  base: chalk,
+  doses: [{ materialId: 'red-oxide', amount: 0.02 }],
+  castAt: NOW - 700 * HOUR,
+};
+
+/** What the screens make of stores, tints and chips. */
+export function paletteOf(over: Partial<TintsView> = {}): Palette {
+  const find = finderOf(materials);
+  const swatches = over.swatches ?? [];
+  return { tints: [brick, straw], ...over, swatches, stores, find, colours: knownColours(swatches, find) };
+}
+export const palette = paletteOf();
+
 const air: AirView = {
   station: 'A station',
   now: { at: NOW, temperature: 18, humidity: 0.6, wind: 5 },
@@ -86,6 +137,7 @@ const held: Answers = {
   session,
   air,
   stores,
+  tints: { tints: [brick, straw], swatches: [] } as TintsView,
   moulds: [mould],
   mixes: [mix],
   pours: [] as PourView[],

@@ -38,7 +38,7 @@ export const poursQuery = queryOptions({
   queryFn: ({ signal }) => ask<PourView[]>('GET', 'pours', undefined, signal),
 });
 
-interface Put<T> {
+export interface Put<T> {
   readonly id: string;
   readonly input: T;
 }
@@ -55,11 +55,11 @@ const readAgain = (client: QueryClient, lists: readonly string[]) =>
   Promise.all(lists.map((list) => client.invalidateQueries({ queryKey: [list] })));
 
 /** A write that is done when the named lists were read again: the screen shows what is saved. */
-const useWrite = <Given, Answer>(send: (given: Given) => Promise<Answer>, ...lists: string[]) =>
+export const useWrite = <Given, Answer>(send: (given: Given) => Promise<Answer>, ...lists: string[]) =>
   useWriteThen(send, (client) => readAgain(client, lists));
 
 /** A write after which one leaves the screen: it is done at once, and the lists are read again behind it. */
-const useLast = <Given, Answer>(send: (given: Given) => Promise<Answer>, ...lists: string[]) =>
+export const useLast = <Given, Answer>(send: (given: Given) => Promise<Answer>, ...lists: string[]) =>
   useWriteThen(send, (client) => void readAgain(client, lists));
 
 export const useSaveMould = () =>

@@ -6,7 +6,7 @@ import { castQuery } from '../api/casts';
 import { ProblemFailure } from '../api/client';
 import { useAir, useAirBetween } from '../api/session';
 import { Nowhere } from '../ui/nowhere';
-import { colourToday, isDue, nextOf, readingsSince } from './reading';
+import { isDue, lookToday, nextOf, readingsSince } from './reading';
 import { PieceThumb } from '../ui/piece-thumb';
 import { Busy, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
@@ -40,7 +40,7 @@ function CastLife({ cast }: { cast: CastDetail }) {
       <div className="space-y-4">
         <section className="card-slab" aria-label="The piece">
           <div className="grid place-items-center">
-            <PieceThumb shape={snapshot.shape} colour={colourToday(cast, now)} size={230} stage={stage} />
+            <PieceThumb shape={snapshot.shape} {...lookToday(cast, now)} size={230} stage={stage} />
           </div>
           <h1 className="text-3xl">
             {code} <span className="text-2xl">{snapshot.mouldName}</span>

@@ -1,6 +1,6 @@
 import { lazy } from 'react';
 
-export { colourToday, isDue, nextOf } from './reading';
+export { isDue, lookToday, nextOf, type Today } from './reading';
 export { stageWords } from './words';
 
 const fetchActions = async () => ({ default: (await import('./cast-actions')).CastActions });

@@ -1,5 +1,6 @@
-import { faceColour, phaseOf, wetness, windowOf, type TemperatureReading, type Window } from '@dewpot/core';
+import { faceColour, phaseOf, wetness, windowOf, type Skin, type TemperatureReading, type Window } from '@dewpot/core';
 import type { AirReading, AirView, CastView } from '@dewpot/contract';
+import { recoloured } from '../ui/skin-paint';
 
 const HOUR = 3_600_000;
 
@@ -29,9 +30,19 @@ export function nextOf(cast: CastView, air: AirView | undefined): Window | undef
   });
 }
 
-/** Today's colour of a cast: dark when wet, paling as the water is reckoned to leave. */
-export function colourToday(cast: CastView, now: number): string {
-  return faceColour(cast.snapshot.colour, wetness(cast.life, cast.expected.loss, now, cast.dry.typical));
+/** How a cast looks today. */
+export interface Today {
+  readonly colour: string;
+  readonly skin?: Skin;
+}
+
+/** Today's colours of a cast: dark when wet, paling as the water is reckoned to leave. */
+export function lookToday({ life, expected, dry, snapshot: { colour, skin } }: CastView, now: number): Today {
+  const wet = wetness(life, expected.loss, now, dry.typical);
+  return {
+    colour: faceColour(colour, wet),
+    ...(skin && { skin: recoloured(skin, (one) => faceColour(one, wet)) }),
+  };
 }
 
 /** Whether something wants doing now. */

@@ -1,1 +1,1 @@
-export { conditionsFor, lessonsFor, resolveMix } from './resolve';
+export { lessonsFor, resolveMix } from './resolve';

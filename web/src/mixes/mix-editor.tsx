@@ -4,10 +4,12 @@ import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { v7 as uuid } from 'uuid';
 import { useAir } from '../api/session';
+import { useMixColour } from '../api/tints';
 import { useRemoveMix, useSaveMix } from '../api/work';
 import { KeepBar, StaleChoice } from '../ui/keep-bar';
 import { TextField } from '../ui/text-field';
 import { useDay } from '../ui/use-now';
+import { DriesTo } from './dries-to';
 import { Implied } from './implied';
 import { LightenSlab } from './lighten-slab';
 import { MethodSlab } from './method-slab';
@@ -50,6 +52,7 @@ export function MixEditor({
   const known = useMemo(() => ({ stores, lessons, now }), [stores, lessons, now]);
   const reckoned = useReckonedMix(draft, known);
   const { figures } = reckoned;
+  const dried = useMixColour()({ ...draft, colourReckoned: true }, reckoned.mix);
   // Proposals may lag a key behind; the figures may not.
   const settled = useDeferredValue(reckoned);
   const set = (part: Partial<MixInput>) => setDraft({ ...draft, ...part });
@@ -57,7 +60,15 @@ export function MixEditor({
   const keep = (version = draft.version) => {
     if (!draft.name.trim()) return setUnnamed(true);
     save.mutate(
-      { id: key, input: { ...draft, name: draft.name.trim(), version } },
+      {
+        id: key,
+        input: {
+          ...draft,
+          name: draft.name.trim(),
+          ...(draft.colourReckoned && { colour: dried }),
+          version,
+        },
+      },
       {
         onSuccess: (kept) => {
           setDraft((now) => ({ ...now, version: kept.version }));
@@ -80,18 +91,7 @@ export function MixEditor({
               error={unnamed && !draft.name.trim() ? 'Give it a name, such as “Garden grey”.' : undefined}
               onChange={(event) => set({ name: event.target.value })}
             />
-            <div>
-              <label htmlFor="colour" className="mb-1 block text-sm font-semibold">
-                Dries to
-              </label>
-              <input
-                id="colour"
-                type="color"
-                className="h-10 w-16 cursor-pointer"
-                value={draft.colour}
-                onChange={(event) => set({ colour: event.target.value })}
-              />
-            </div>
+            <DriesTo draft={draft} reckoned={dried} onChange={set} />
           </div>
           <MeasuredBy {...edit} />
           <MixLines {...edit} />

@@ -18,11 +18,16 @@ const numbers = [
   'powder.high',
   'powder.binderShare',
   'powder.doseShare',
+  'tinting.strength',
+  'tinting.levelling',
 ] as const;
-const words = ['name', 'kind', 'bulking', 'family', 'additive'] as const;
+const words = ['name', 'kind', 'bulking', 'family', 'additive', 'colour'] as const;
+/** What is so or not. */
+const flags = ['tinting.fades', 'tinting.metallic'] as const;
 /** Columns that say what a mix is, beside its lines. */
 const mixWords = ['by', 'exposure', 'setting', 'colour', 'suits', 'unfit'] as const;
 const mixNumbers = ['grade', 'dampDays'] as const;
+const mixFlags = ['packed', 'colourReckoned'] as const;
 
 type Plain = Record<string, unknown>;
 
@@ -59,7 +64,7 @@ const at = (of: Plain, path: string) =>
 export const materialsCsv = (materials: readonly MaterialView[]): string =>
   unparse(
     materials.map((material) =>
-      Object.fromEntries([...words, ...numbers].map((key) => [key, at(bare(material), key)])),
+      Object.fromEntries([...words, ...numbers, ...flags].map((key) => [key, at(bare(material), key)])),
     ),
     { escapeFormulae: true },
   );
@@ -74,8 +79,7 @@ export function mixesCsv(mixes: readonly MixView[], materials: readonly Material
       material,
       amount: parts ?? amount,
       measured: by ?? '',
-      packed: mix['packed'],
-      ...Object.fromEntries([...mixWords, ...mixNumbers].map((key) => [key, mix[key]])),
+      ...Object.fromEntries([...mixFlags, ...mixWords, ...mixNumbers].map((key) => [key, mix[key]])),
     });
     return [...lines.map((line) => row('line', line)), ...doses.map((dose) => row('dose', dose))];
   });
@@ -128,6 +132,9 @@ class CellReader {
   }
 }
 
+/** A cell that says what is so: true or false, or nothing said. */
+const isSo = (cell: string | undefined) => (cell === 'true' ? true : cell === 'false' ? false : undefined);
+
 function put(into: Plain, path: string, value: unknown): void {
   if (value === undefined) return;
   const [step, deeper] = path.split('.') as [string, string | undefined];
@@ -140,6 +147,7 @@ function readMaterials(rows: readonly Cells[], read: CellReader): Plain[] {
     const material: Plain = {};
     for (const word of words) put(material, word, read.word(cells, i, word));
     for (const number of numbers) put(material, number, read.number(cells, i, number));
+    for (const flag of flags) put(material, flag, isSo(cells[flag]));
     return material;
   });
 }
@@ -148,8 +156,9 @@ function readMixRows(rows: readonly Cells[], read: CellReader): Plain[] {
   const mixes = new Map<string, Plain & { lines: Plain[]; doses: Plain[] }>();
   rows.forEach((cells, i) => {
     const name = read.word(cells, i, 'mix') ?? '';
-    const known = mixes.get(name) ?? { name, packed: cells['packed'] === 'true', lines: [], doses: [] };
+    const known = mixes.get(name) ?? { name, packed: false, lines: [], doses: [] };
     mixes.set(name, known);
+    for (const flag of mixFlags) put(known, flag, isSo(cells[flag]));
     for (const word of mixWords) put(known, word, read.word(cells, i, word));
     for (const number of mixNumbers) put(known, number, read.number(cells, i, number));
     const material = read.word(cells, i, 'material') ?? '';
@@ -176,8 +185,8 @@ function readTable(text: string): ReadMixes {
       'Split it into smaller tables.',
     );
   const allowed = isMixes
-    ? ['mix', 'of', 'material', 'amount', 'measured', 'packed', ...mixWords, ...mixNumbers]
-    : [...words, ...numbers];
+    ? ['mix', 'of', 'material', 'amount', 'measured', ...mixFlags, ...mixWords, ...mixNumbers]
+    : [...words, ...numbers, ...flags];
   const unknown = fields.filter((field) => !(allowed as string[]).includes(field));
   if (unknown.length > 0)
     return refused(

@@ -2,12 +2,13 @@ import { useMemo, useState } from 'react';
 import { InputError, reckonMix } from '@dewpot/core';
 import type { MixView } from '@dewpot/contract';
 import { Link } from 'react-router';
+import { useMixColour } from '../api/tints';
 import { PageHead } from '../ui/page-head';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useDay } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import { MixFiles } from './mix-files-bar';
-import { keptMix } from './resolve';
+import { keptMix, resolveMix } from './resolve';
 import { ShareStrip } from './share-strip';
 import { useMixSources, type MixSources } from './use-mix-sources';
 
@@ -83,6 +84,7 @@ function MixCard({
   const now = useDay();
   const figures = useMemo(() => reckoned(mix, sources, now), [mix, sources, now]);
   const { materials } = sources.stores;
+  const colour = useMixColour()(mix, resolveMix(mix, materials));
   const parts = mix.lines
     .map(
       ({ materialId, parts: amount }) =>
@@ -92,7 +94,7 @@ function MixCard({
   return (
     <li className="card-slab hover:border-secondary flex h-full flex-col p-0">
       <Link to={`/mixes/${mix.id}`} className="flex flex-1 gap-4 p-4 pb-2">
-        <span className="chamfer h-24 w-16 shrink-0" style={{ background: mix.colour }} title="How it dries" />
+        <span className="chamfer h-24 w-16 shrink-0" style={{ background: colour }} title="How it dries" />
         <span className="min-w-0">
           <h2 className="text-xl leading-tight">{mix.name}</h2>
           <span className="quiet block text-sm">{parts}</span>

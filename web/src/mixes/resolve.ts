@@ -1,28 +1,17 @@
-import { conditionsOf, lessonsOf, type Material, type Mix, type MixConditions, type MixLessons } from '@dewpot/core';
-import type { MaterialView, MixBody, MixInput, MixView, PourView, StoresView } from '@dewpot/contract';
+import { conditionsOf, lessonsOf, type Mix, type MixConditions, type MixLessons } from '@dewpot/core';
+import {
+  finderOf,
+  mixOf,
+  type MaterialView,
+  type MixBody,
+  type MixInput,
+  type MixView,
+  type PourView,
+  type StoresView,
+} from '@dewpot/contract';
 
 /** A recipe with its materials in place of their keys; lines and doses whose material is gone are left out. */
-export function resolveMix(mix: MixBody, materials: readonly MaterialView[]): Mix {
-  const find = (id: string): Material[] => {
-    const found = materials.find((material) => material.id === id);
-    if (!found) return [];
-    const { version: _, ...material } = found;
-    return [material];
-  };
-  return {
-    lines: mix.lines.flatMap(({ materialId, parts, by }) =>
-      find(materialId).map((material) => ({ material, parts, ...(by && { by }) })),
-    ),
-    doses: (mix.doses ?? []).flatMap(({ materialId, amount }) =>
-      find(materialId).map((material) => ({ material, amount })),
-    ),
-    by: mix.by,
-    grade: mix.grade,
-    exposure: mix.exposure,
-    packed: mix.packed,
-    ...(mix.limeCounts && { limeCounts: true }),
-  };
-}
+export const resolveMix = (mix: MixBody, materials: readonly MaterialView[]): Mix => mixOf(mix, finderOf(materials));
 
 /** A recipe as it is kept, from one with its materials. What `mix` says beside its lines stays. */
 export function withRecipe<T extends MixInput>(mix: T, { lines, doses = [], by }: Mix): T {

@@ -13,6 +13,7 @@ export function mixOfStarter(
     draft: {
       ...rest,
       name: '',
+      colourReckoned: true,
       lines: lines.flatMap(([key, parts]) => {
         const materialId = find(key);
         return materialId ? [{ materialId, parts }] : [];

@@ -1,7 +1,7 @@
 import { VIEW, type SectionFrame } from './section-frame';
 
-/** Tones that tell layers apart, the lowest first. */
-const tones = ['var(--layer-1)', 'var(--layer-2)'] as const;
+/** Tones that tell layers apart where they have no tints of their own, the lowest first. */
+const plain = ['var(--layer-1)', 'var(--layer-2)'] as const;
 
 /** What is filled of a section: hatched up to the fill line, in bands where it is poured in layers. */
 export function Concrete({
@@ -9,11 +9,14 @@ export function Concrete({
   frame,
   level,
   layers,
+  tones,
 }: {
   path: string;
   frame: SectionFrame;
   level: number;
   layers: readonly number[];
+  /** Colours of the layers, where they have tints. */
+  tones?: readonly string[];
 }) {
   const y = frame.y(level);
   const bands = layers.map((top, i) => ({ top: Math.min(top, level), bottom: Math.min(layers[i - 1] ?? 0, level) }));
@@ -33,7 +36,7 @@ export function Concrete({
       </defs>
       <path d={path} fillRule="evenodd" fill="var(--concrete)" opacity={0.16} />
       <path d={path} fillRule="evenodd" fill="url(#hatch)" clipPath="url(#filled)" />
-      {layers.length > 1 && (
+      {(tones ?? layers).length > (tones ? 0 : 1) && (
         <g clipPath="url(#section)">
           {bands.map(({ top, bottom }, i) => (
             <rect
@@ -42,8 +45,8 @@ export function Concrete({
               width={VIEW.width}
               y={frame.y(top)}
               height={Math.max(0, frame.y(bottom) - frame.y(top))}
-              fill={tones[i % 2]}
-              opacity={0.5}
+              fill={tones ? tones[i] : plain[i % 2]}
+              opacity={tones ? 0.88 : 0.5}
             />
           ))}
         </g>

@@ -1,36 +1,14 @@
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import {
-  InputError,
-  measureTrace,
-  type PhotoPixels,
-  type PhotoPoint,
-  type PhotoTrace,
-  type TracedOutline,
-} from '@dewpot/core';
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { InputError, measureTrace, type PhotoPoint, type PhotoTrace, type TracedOutline } from '@dewpot/core';
 import { Choice } from '../ui/choice';
+import { pixelsOf, useAddress } from '../ui/picture';
 import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';
 import type { Start } from './starts';
 import type { Work } from './use-worker';
 
-/** Longest side of the picture that is looked into, px. */
-const LONGEST = 1400;
 /** Points of the outline that can be dragged. */
 const HANDLES = 60;
-
-/** The pixels of a photo, upright and no larger than is of use. */
-async function pixelsOf(file: File): Promise<PhotoPixels> {
-  const picture = await createImageBitmap(file, { imageOrientation: 'from-image' });
-  const scale = Math.min(1, LONGEST / Math.max(picture.width, picture.height));
-  const [width, height] = [Math.round(picture.width * scale), Math.round(picture.height * scale)];
-  const canvas = document.createElement('canvas');
-  canvas.width = width;
-  canvas.height = height;
-  const context = canvas.getContext('2d', { willReadFrequently: true })!;
-  context.drawImage(picture, 0, 0, width, height);
-  picture.close();
-  return { data: context.getImageData(0, 0, width, height).data, width, height };
-}
 
 function measure(
   trace: PhotoTrace,
@@ -42,13 +20,6 @@ function measure(
     if (!(error instanceof InputError)) throw error;
     return { wrong: `${error.issues[0]!.message} ${error.issues[0]!.remedy}` };
   }
-}
-
-/** An address under which a chosen file is shown. */
-function useAddress(file: File): string {
-  const [address] = useState(() => URL.createObjectURL(file));
-  useEffect(() => () => URL.revokeObjectURL(address), [address]);
-  return address;
 }
 
 /** A leaf or a tray on a photo beside a card: found, corrected by dragging, measured. */

@@ -1,71 +1,52 @@
-import { InputError, reckonSheet, scoopAs, type FieldIssue, type PourPlan, type Sheet } from '@dewpot/core';
-import type { MixView, MouldView, PourInput, PourView, SessionView, StoresView } from '@dewpot/contract';
-import { conditionsFor, lessonsFor, resolveMix } from '../mixes';
+import { InputError, reckonSheet, type FieldIssue, type PourPlan, type Sheet } from '@dewpot/core';
+import { planOf as planFrom, type MixView, type MouldView, type PourInput, type PourView } from '@dewpot/contract';
+import type { SessionView } from '@dewpot/contract';
+import type { Palette } from '../api/tints';
+import { lessonsFor } from '../mixes';
 
 /** Everything that a plan is made from. */
 export interface PlanSources {
   readonly moulds: readonly MouldView[];
   readonly mixes: readonly MixView[];
-  readonly stores: StoresView;
+  readonly palette: Palette;
   readonly workshop: SessionView['workshop'];
   readonly pours: readonly PourView[];
   /** ms */
   readonly now: number;
 }
 
-/** The plan that a person's choices come to; undefined while something is not chosen. */
+/** The plan that a person's choices come to; undefined while something is not chosen. @throws InputError where a tint is gone */
 export function planOf(
   input: PourInput,
-  { moulds, mixes, stores, workshop, pours, now }: PlanSources,
+  { moulds, mixes, palette, workshop, pours, now }: PlanSources,
 ): PourPlan | undefined {
+  const { stores, find, tints, colours } = palette;
   const mix = mixes.find(({ id }) => id === input.mixId);
   const scoop = stores.scoops.find(({ id }) => id === input.scoopId);
   if (!mix || !scoop) return undefined;
-  const resolved = { ...resolveMix(mix, stores.materials), grade: input.grade };
   const lessons = lessonsFor(mix.id, pours);
-  return {
-    items: input.items.flatMap(({ mouldId, count, fillTo }) => {
-      const mould = moulds.find(({ id }) => id === mouldId);
-      return mould
-        ? [
-            {
-              mouldId,
-              name: mould.name,
-              shape: mould.shape,
-              piece: mould.piece,
-              count,
-              ...(fillTo !== undefined && { fillTo }),
-            },
-          ]
-        : [];
-    }),
-    mix: resolved,
-    setting: mix.setting,
-    spare: input.spare,
-    moisture: input.moisture,
-    scoop: scoopAs(scoop, input.heaped),
-    step: input.step,
-    bucket: workshop.bucket,
-    temperature: input.temperature,
-    conditions: conditionsFor(resolved, mix.dampDays, { stores, lessons, now }),
-    learnedYield: lessons.yield,
-    ...(mix.ways && { ways: mix.ways }),
-    scaleStep: workshop.scaleStep,
-    lots: stores.lots,
-    liftLimit: workshop.liftLimit,
-  };
+  return planFrom(input, { moulds, mix, scoop, find, tints, colours, lots: stores.lots, lessons, workshop, now });
+}
+
+/** A plan that can be poured, with its sheet. */
+export interface ReckonedPour {
+  readonly plan: PourPlan;
+  readonly sheet: Sheet;
+  readonly issues?: undefined;
 }
 
 export type Reckoned =
-  | { readonly sheet: Sheet; readonly issues?: undefined }
-  | { readonly sheet?: undefined; readonly issues: readonly FieldIssue[] };
+  | ReckonedPour
+  | { readonly plan?: PourPlan | undefined; readonly sheet?: undefined; readonly issues: readonly FieldIssue[] };
 
-/** The sheet of a plan, or what is wrong with it. */
-export function sheetOf(plan: PourPlan): Reckoned {
+/** The plan of a person's choices with its sheet, or what is wrong with it; undefined while something is not chosen. */
+export function reckonChoices(input: PourInput, sources: PlanSources): Reckoned | undefined {
+  let plan: PourPlan | undefined;
   try {
-    return { sheet: reckonSheet(plan) };
+    plan = planOf(input, sources);
+    return plan && { plan, sheet: reckonSheet(plan) };
   } catch (error) {
-    if (error instanceof InputError) return { issues: error.issues };
+    if (error instanceof InputError) return { plan, issues: error.issues };
     throw error;
   }
 }

@@ -1,4 +1,14 @@
-import { bulking, consistencies, squeezeTest, type Grade, type ScoopStep } from '@dewpot/core';
+import {
+  bulking,
+  consistencies,
+  InputError,
+  skinOf,
+  squeezeTest,
+  type Grade,
+  type PourPlan,
+  type ScoopStep,
+  type Skin,
+} from '@dewpot/core';
 import type { PourInput } from '@dewpot/contract';
 import { Minus, Plus, X } from 'lucide-react';
 import { Choice } from '../ui/choice';
@@ -20,8 +30,22 @@ interface ChoicesProps {
   readonly onChange: (part: Partial<PourInput>) => void;
 }
 
+/** What a piece is drawn in before its mix is chosen. */
+const NO_COLOUR = '#b3ada1';
+
+/** How the pieces of a mould are coloured in a plan; undefined while its shares do not come to the whole. */
+function skinFor(plan: PourPlan | undefined, mouldId: string): Skin | undefined {
+  const item = plan?.items.find((one) => one.mouldId === mouldId);
+  try {
+    return item && skinOf(item);
+  } catch (error) {
+    if (error instanceof InputError) return undefined;
+    throw error;
+  }
+}
+
 /** The pieces of a pour as silhouettes with counts. */
-export function PourItems({ input, sources, onChange }: ChoicesProps) {
+export function PourItems({ input, sources, plan, onChange }: ChoicesProps & { readonly plan: PourPlan | undefined }) {
   const { moulds } = sources;
   const chosen = input.items.flatMap((item) =>
     moulds.filter(({ id }) => id === item.mouldId).map((mould) => ({ item, mould })),
@@ -48,7 +72,8 @@ export function PourItems({ input, sources, onChange }: ChoicesProps) {
               <g transform="translate(80 104)">
                 <Piece
                   shape={mould.shape}
-                  colour={sources.mixes.find(({ id }) => id === input.mixId)?.colour ?? '#b3ada1'}
+                  colour={skinFor(plan, mould.id)?.parts[0]?.colour ?? plan?.colour ?? NO_COLOUR}
+                  skin={skinFor(plan, mould.id)}
                   scale={98 / tallest}
                 />
               </g>
@@ -124,7 +149,10 @@ export function PourItems({ input, sources, onChange }: ChoicesProps) {
 /** Mix, scoop, wetness, and the sand as it lies. */
 export function PourChoices({ input, sources, onChange }: ChoicesProps) {
   const { system } = useUnits();
-  const { mixes, stores } = sources;
+  const {
+    mixes,
+    palette: { stores },
+  } = sources;
   const mix = mixes.find(({ id }) => id === input.mixId);
   const sands = stores.materials.filter(
     (material) => material.bulking !== 'none' && mix?.lines.some(({ materialId }) => materialId === material.id),

@@ -3,7 +3,8 @@ import { useQuery } from '@tanstack/react-query';
 import type { PourInput } from '@dewpot/contract';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useAir, useSession } from '../api/session';
-import { mixesQuery, mouldsQuery, poursQuery, storesQuery } from '../api/work';
+import { usePalette } from '../api/tints';
+import { mixesQuery, mouldsQuery, poursQuery } from '../api/work';
 import { Nowhere } from '../ui/nowhere';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
@@ -21,20 +22,16 @@ export function PourPage() {
   const { workshop } = useSession();
   const air = useAir();
   const [now] = useState(useNow());
-  const [moulds, mixes, stores, pours] = [
-    useQuery(mouldsQuery),
-    useQuery(mixesQuery),
-    useQuery(storesQuery),
-    useQuery(poursQuery),
-  ];
-  if (moulds.isPending || mixes.isPending || stores.isPending || pours.isPending || air.isPending)
+  const [moulds, mixes, pours] = [useQuery(mouldsQuery), useQuery(mixesQuery), useQuery(poursQuery)];
+  const { palette, ...colours } = usePalette();
+  if (moulds.isPending || mixes.isPending || pours.isPending || colours.isPending || air.isPending)
     return <Busy what="the pour" />;
-  if (!moulds.data || !mixes.data || !stores.data || !pours.data)
-    return <Failure error={moulds.error ?? mixes.error ?? stores.error ?? pours.error} />;
+  if (!moulds.data || !mixes.data || !pours.data || !palette)
+    return <Failure error={moulds.error ?? mixes.error ?? pours.error ?? colours.error} />;
   const sources: PlanSources = {
     moulds: moulds.data,
     mixes: mixes.data,
-    stores: stores.data,
+    palette,
     pours: pours.data,
     workshop,
     now,
@@ -49,7 +46,7 @@ export function PourPage() {
   const wanted = (given: string | null, before?: string) => (one: { id: string }) => one.id === (given ?? before);
   const mix = sources.mixes.find(wanted(search.get('mix'), last?.mixId)) ?? sources.mixes[0];
   const mould = sources.moulds.find((one) => one.id === search.get('mould')) ?? sources.moulds[0];
-  const scoop = sources.stores.scoops.find(wanted(null, last?.scoopId)) ?? sources.stores.scoops[0];
+  const scoop = palette.stores.scoops.find(wanted(null, last?.scoopId)) ?? palette.stores.scoops[0];
   if (!mix || !mould || !scoop) return <Missing mould={!mould} mix={!mix} />;
   const first: PourInput = {
     items: [{ mouldId: mould.id, count: Math.max(1, mould.copies.length) }],

@@ -5,15 +5,18 @@ import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useRemovePour, useSavePour, useStartPour } from '../api/work';
 import { Failure } from '../ui/states';
-import { planOf, sheetOf, type PlanSources } from './plan';
+import { reckonChoices, type PlanSources } from './plan';
+import { ColouringSlab } from './colouring-slab';
+import { MatchSlab } from './match-slab';
 import { PourChoices, PourItems } from './pour-choices';
 import { SheetView } from './sheet-view';
 
 /** Empty words are left out of what is sent. */
-function tidy({ release, cover, place, ...rest }: PourInput): PourInput {
+function tidy({ release, cover, place, matches, ...rest }: PourInput): PourInput {
   return {
     ...rest,
     ...(release && { release }),
+    ...(matches && { matches }),
     ...(cover && { cover }),
     ...(place?.trim() && { place: place.trim() }),
   };
@@ -27,8 +30,7 @@ export function PourPlanner({ id, first, sources }: { id?: string; first: PourIn
   const save = useSavePour();
   const start = useStartPour();
   const remove = useRemovePour();
-  const plan = useMemo(() => planOf(input, sources), [input, sources]);
-  const reckoned = useMemo(() => plan && sheetOf(plan), [plan]);
+  const reckoned = useMemo(() => reckonChoices(input, sources), [input, sources]);
   const change = (part: Partial<PourInput>) => setInput({ ...input, ...part });
   const keep = async () => {
     const kept = await save.mutateAsync({ id: key, input: tidy(input) });
@@ -43,7 +45,8 @@ export function PourPlanner({ id, first, sources }: { id?: string; first: PourIn
   const mixName = sources.mixes.find(({ id: mixId }) => mixId === input.mixId)?.name;
   return (
     <div className="mx-auto max-w-7xl space-y-4 p-4">
-      <PourItems input={input} sources={sources} onChange={change} />
+      <PourItems input={input} sources={sources} plan={reckoned?.plan} onChange={change} />
+      <ColouringSlab input={input} sources={sources} reckoned={reckoned} onChange={change} />
       <div className="grid gap-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <PourChoices input={input} sources={sources} onChange={change} />
         <section className="card-slab" aria-label="Mixing sheet">
@@ -53,7 +56,8 @@ export function PourPlanner({ id, first, sources }: { id?: string; first: PourIn
               <Printer size={18} aria-hidden="true" /> Print
             </button>
           </div>
-          {reckoned?.sheet && plan && <SheetView sheet={reckoned.sheet} scoop={plan.scoop.name} />}
+          {reckoned?.sheet && <MatchSlab {...{ input, sources, reckoned }} onChange={change} />}
+          {reckoned?.sheet && <SheetView sheet={reckoned.sheet} scoop={reckoned.plan.scoop.name} />}
           {reckoned?.issues && (
             <ul role="alert" className="border-error border-l-4 pl-3">
               {reckoned.issues.map(({ field, message, remedy }) => (

@@ -3,9 +3,9 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { plannedLog, reckonSheet } from '@dewpot/core';
 import type { PourView } from '@dewpot/contract';
-import { fakeServer, mix, mould, renderScreen, stores } from '../../test/fake-server';
+import { fakeServer, mix, mould, palette, renderScreen, stores } from '../../test/fake-server';
 import { cast, NOW, session } from '../../test/stand-ins';
-import { planOf, sheetOf } from './plan';
+import { planOf, reckonChoices } from './plan';
 import { PourPage } from './pour-page';
 import { PoursPage } from './pours-page';
 
@@ -19,7 +19,7 @@ const input = {
   step: 0.25,
   temperature: 18,
 } as const;
-const sources = { moulds: [mould], mixes: [mix], stores, workshop: session.workshop, pours: [], now: NOW };
+const sources = { moulds: [mould], mixes: [mix], palette, workshop: session.workshop, pours: [], now: NOW };
 const plan = planOf({ ...input, items: [...input.items], version: 0 }, sources)!;
 const started: PourView = {
   id: 'q',
@@ -41,8 +41,10 @@ describe('a plan from what was chosen', () => {
   it('is none while mix or scoop are not there, and tells what is wrong by field', () => {
     expect(planOf({ ...input, items: [], mixId: 'no', version: 0 }, sources)).toBeUndefined();
     expect(planOf({ ...input, items: [], scoopId: 'no', version: 0 }, sources)).toBeUndefined();
-    expect(sheetOf({ ...plan, items: [] }).issues?.map(({ field }) => field)).toEqual(['items']);
-    expect(sheetOf(plan).sheet?.pieces[0]?.count).toBe(3);
+    const told = (items: { mouldId: string; count: number }[]) =>
+      reckonChoices({ ...input, items, version: 0 }, sources);
+    expect(told([])?.issues?.map(({ field }) => field)).toEqual(['items']);
+    expect(told([{ mouldId: 'm', count: 3 }])?.sheet?.pieces[0]?.count).toBe(3);
   });
 });
 

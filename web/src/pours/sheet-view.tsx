@@ -1,9 +1,10 @@
-import { sayScoops, SPOON, type CautionStep, type Sheet, type SheetDose, type ShoppingLine } from '@dewpot/core';
+import type { CautionStep, Sheet, ShoppingLine } from '@dewpot/core';
 import type { ReactNode } from 'react';
 import { BigFigure, Reckoning } from '../ui/reckoning';
-import { ScoopTally } from '../ui/scoop-tally';
 import { useUnits } from '../ui/units';
-import { WaterGlass } from '../ui/water-glass';
+import { SheetRows } from './sheet-rows';
+import { TintTurns } from './tint-turns';
+import { WaterSlab } from './water-slab';
 
 function Cautions({ sheet, step }: { sheet: Sheet; step: CautionStep }) {
   const here = sheet.cautions.filter((caution) => caution.step === step);
@@ -23,26 +24,6 @@ function Step({ n, title, children }: { n: number; title: string; children: Reac
       </h2>
       {children}
     </section>
-  );
-}
-
-/** A dose as the scale gives it, or a level spoon. */
-function DoseRow({ dose }: { dose: SheetDose }) {
-  const units = useUnits();
-  const { mass, onScale, name, words, spoons, milliliters, advice } = dose;
-  return (
-    <li className="grid grid-cols-[4.5rem_1fr] gap-x-3 py-2 sm:grid-cols-[5.5rem_1fr]">
-      <span className="numeral text-2xl whitespace-nowrap">{units.say(onScale, 'g')}</span>
-      <span>
-        <span className="font-semibold">{name}</span>{' '}
-        <span className="quiet">
-          {words}, or{' '}
-          {spoons === undefined ? units.say(milliliters!, 'mL') : `${sayScoops(spoons)} level spoons of ${SPOON} mL`}
-        </span>
-        {advice && <span className="text-warning block text-sm">{advice}</span>}
-        <Reckoning figure={mass} label="Why so much?" />
-      </span>
-    </li>
   );
 }
 
@@ -70,16 +51,22 @@ function Shopping({ lines }: { lines: readonly ShoppingLine[] }) {
 /** The mixing sheet: what goes into the bucket in order, in the caster's own scoops and in grams. */
 export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; scoop: string; tappable?: boolean }) {
   const units = useUnits();
-  const { batch, batches, amount, leftover, cost, short, warnings, method, better } = sheet;
+  const { batch, batches, tints, amount, leftover, cost, short, warnings, method, better } = sheet;
+  const tinted = tints.length > 0;
+  const count = tinted ? tints.reduce((sum, { buckets }) => sum + buckets, 0) : batches.count;
   return (
     <div>
       <div className="grid grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-4">
         <BigFigure label="To mix in all" figure={amount} />
         <div>
           <p className="quiet text-sm">In batches</p>
-          <p className="numeral text-3xl">{batches.count}</p>
+          <p className="numeral text-3xl">{count}</p>
           <p className="quiet text-sm">
-            {batches.count > 1 ? `alike, ${units.say(batch.volume, 'mL')} each` : 'one bucketful'}
+            {tinted
+              ? 'one a tint and turn'
+              : count > 1
+                ? `alike, ${units.say(batch.volume, 'mL')} each`
+                : 'one bucketful'}
           </p>
         </div>
         <BigFigure
@@ -105,29 +92,13 @@ export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; sc
         </p>
       )}
       <div className="mt-2">
-        <Step n={1} title={`Measure, with ${scoop}${batches.count > 1 ? ', for each batch' : ''}`}>
+        <Step n={1} title={`Measure, with ${scoop}${tinted ? ', tint by tint' : count > 1 ? ', for each batch' : ''}`}>
           <Cautions sheet={sheet} step="measure" />
-          <ul className="divide-base-300 divide-y">
-            {batch.lines.map((line) => (
-              <li
-                key={line.materialId}
-                className="grid grid-cols-[4.5rem_1fr] gap-x-3 py-2 sm:grid-cols-[5.5rem_11rem_1fr]"
-              >
-                <span className="numeral text-4xl">{sayScoops(line.scoops.count)}</span>
-                <span>
-                  <span className="block font-semibold">{line.name}</span>
-                  <span className="quiet block">{units.sayFigure(line.mass)}</span>
-                  <Reckoning figure={line.mass} label="Why so much?" />
-                </span>
-                <span className="col-span-2 sm:col-span-1">
-                  <ScoopTally name={line.name} count={line.scoops.count} tappable={tappable} />
-                </span>
-              </li>
-            ))}
-            {batch.doses.map((dose) => (
-              <DoseRow key={dose.materialId} dose={dose} />
-            ))}
-          </ul>
+          {tinted ? (
+            <TintTurns turns={tints} tappable={tappable} />
+          ) : (
+            <SheetRows lines={batch.lines} doses={batch.doses} tappable={tappable} />
+          )}
         </Step>
         <Step n={2} title="Mix">
           <Cautions sheet={sheet} step="mix" />
@@ -138,36 +109,7 @@ export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; sc
               </li>
             ))}
           </ol>
-          <div className="flex flex-wrap items-center gap-x-8 gap-y-2">
-            <WaterGlass water={batch.water} />
-            <div className="min-w-52 flex-1">
-              <p>
-                Put in <strong>{units.say(batch.water.first, 'mL')}</strong>
-                {batch.water.powderHeld === undefined ? (
-                  <>
-                    , then splashes of <strong>{units.say(batch.water.splash, 'mL')}</strong> until it looks right.
-                  </>
-                ) : (
-                  <>
-                    , all of it, and hold back <strong>{units.say(batch.water.powderHeld, 'g')}</strong> of the powder
-                    to add by eye.
-                  </>
-                )}
-              </p>
-              {batch.water.brought > 0 && (
-                <p className="quiet">
-                  Damp and liquid materials bring {units.say(batch.water.brought, 'mL')} by themselves.
-                </p>
-              )}
-              <p className="quiet">
-                Past {units.say(batch.water.ceiling, 'mL')} it turns weak
-                {batch.water.floor === undefined
-                  ? ' for where it will live.'
-                  : `; under ${units.say(batch.water.floor, 'mL')} it has dry pockets and brittle edges.`}
-              </p>
-              <Reckoning figure={batch.water.tap} />
-            </div>
-          </div>
+          {!tinted && <WaterSlab water={batch.water} />}
         </Step>
         <Step n={3} title="Stand, place, tap">
           <p>

@@ -28,7 +28,7 @@ function Row({
   onDue: (group: Group) => void;
 }) {
   const navigate = useNavigate();
-  const { casts, colour, due, plank, window } = group;
+  const { casts, look, due, plank, window } = group;
   const first = casts[0]!;
   const y = ground + (due ? FORWARD : 0);
   const codes = casts.length === 1 ? first.code : `${first.code}–${casts[casts.length - 1]!.code}`;
@@ -50,7 +50,7 @@ function Row({
             }}
           >
             <title>{name}</title>
-            <Piece shape={cast.snapshot.shape} colour={colour} scale={scale} stage={plank} />
+            <Piece shape={cast.snapshot.shape} {...look} scale={scale} stage={plank} />
             <rect x={-width / 2} y={-height} width={width} height={height} fill="transparent" className="piece-hit" />
           </a>
         </g>

@@ -1,6 +1,6 @@
 import type { Window } from '@dewpot/core';
 import type { AirView, CastView } from '@dewpot/contract';
-import { colourToday, isDue, nextOf } from '../casts';
+import { isDue, lookToday, nextOf, type Today } from '../casts';
 
 /** Planks of the shelf, in the order of the work. */
 export type PlankName = 'setting' | 'damp' | 'drying' | 'ready' | 'sealed';
@@ -18,7 +18,7 @@ export interface Group {
   readonly key: string;
   readonly plank: PlankName;
   readonly casts: readonly CastView[];
-  readonly colour: string;
+  readonly look: Today;
   readonly window?: Window;
   readonly due: boolean;
 }
@@ -45,7 +45,7 @@ export function groupCasts(casts: readonly CastView[], air: AirView | undefined,
       key,
       plank: plankOf(first)!,
       casts: alike,
-      colour: colourToday(first, now),
+      look: lookToday(first, now),
       due: isDue(window, now),
       ...(window && { window }),
     };

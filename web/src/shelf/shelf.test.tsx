@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import type { AirView, CastView } from '@dewpot/contract';
 import { cast, DAY, HOUR, NOW, renderInside } from '../../test/stand-ins';
-import { colourToday } from '../casts';
+import { lookToday } from '../casts';
 import { layoutPlank, lineHeight, shelfScale } from './layout';
 import { groupCasts } from './reading';
 import { Round } from './round';
@@ -33,8 +33,8 @@ describe('the shelf', () => {
     const wet = cast('1a', { stage: 'damp', life: { ...cast('1a').life, stage: 'damp' } });
     const dry = cast('1b', { life: { ...cast('1b').life, uncoveredAt: NOW - 200 * DAY, pouredAt: NOW - 210 * DAY } });
     const light = (colour: string) => parseInt(colour.slice(1, 3), 16);
-    expect(light(colourToday(wet, NOW))).toBeLessThan(light(colourToday(dry, NOW)) - 20);
-    expect(Math.abs(light(colourToday(dry, NOW)) - 0xb3)).toBeLessThan(3);
+    expect(light(lookToday(wet, NOW).colour)).toBeLessThan(light(lookToday(dry, NOW).colour) - 20);
+    expect(Math.abs(light(lookToday(dry, NOW).colour) - 0xb3)).toBeLessThan(3);
   });
 
   it('breaks a full plank into lines, without overlap, and shrinks all planks to one scale that fits', () => {

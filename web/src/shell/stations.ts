@@ -1,4 +1,14 @@
-import { Beaker, Container, Hammer, Layers, PackageOpen, Settings2, Sprout, type LucideIcon } from 'lucide-react';
+import {
+  Beaker,
+  Container,
+  Hammer,
+  Layers,
+  PackageOpen,
+  Palette,
+  Settings2,
+  Sprout,
+  type LucideIcon,
+} from 'lucide-react';
 
 export interface Station {
   readonly path: string;
@@ -11,6 +21,7 @@ export const stations: readonly Station[] = [
   { path: '/', name: 'Shelf', icon: Layers },
   { path: '/moulds', name: 'Moulds', icon: Container },
   { path: '/mixes', name: 'Mixes', icon: Beaker },
+  { path: '/tints', name: 'Tints', icon: Palette },
   { path: '/pours', name: 'Pour', icon: Hammer },
   { path: '/casts', name: 'Casts', icon: Sprout },
   { path: '/stores', name: 'Stores', icon: PackageOpen },

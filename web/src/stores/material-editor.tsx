@@ -7,6 +7,7 @@ import { EditDialog } from '../ui/edit-dialog';
 import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';
 import { additiveKinds, blank, bulkings, families, kinds, powderSizes, sizesOf, tidyMaterial } from './material-fields';
+import { MaterialColour } from './material-colour';
 import { WeighScoop } from './weigh-scoop';
 
 function inputOf(material: MaterialView): MaterialInput {
@@ -128,6 +129,7 @@ export function MaterialEditor({
           in it changes none of them.
         </p>
       )}
+      <MaterialColour key={`colour ${round}`} draft={draft} onChange={set} />
       {draft.kind !== 'additive' && <WeighScoop scoops={stores.scoops} onBulk={(bulk) => putIn({ bulk })} />}
     </EditDialog>
   );

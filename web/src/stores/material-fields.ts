@@ -65,7 +65,7 @@ export const blank: MaterialInput = {
 };
 
 /** A material as it is sent: without what does not go with its kind. */
-export function tidyMaterial({ family, powder, additive, solids, ...rest }: MaterialInput): MaterialInput {
+export function tidyMaterial({ family, powder, additive, solids, tinting, ...rest }: MaterialInput): MaterialInput {
   const { kind } = rest;
   const binds = kind === 'binder' || kind === 'pre-blend';
   return {
@@ -75,6 +75,7 @@ export function tidyMaterial({ family, powder, additive, solids, ...rest }: Mate
     ...(kind === 'binder-part' && { family: family ?? 'pozzolan' }),
     ...(kind === 'pre-blend' && powder && { powder, absorption: 0, demand: 0 }),
     ...(kind === 'additive' && { additive: additive ?? 'powder-pigment' }),
+    ...(kind === 'additive' && tinting && { tinting }),
     ...(kind === 'additive' && solids !== undefined && solids < 1 && { solids }),
   };
 }

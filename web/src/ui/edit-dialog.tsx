@@ -6,6 +6,7 @@ import { Failure } from './states';
 export function EditDialog({
   title,
   busy,
+  disabled = false,
   error,
   onSave,
   onRemove,
@@ -14,6 +15,8 @@ export function EditDialog({
 }: {
   title: string;
   busy: boolean;
+  /** There is nothing to keep yet. */
+  disabled?: boolean;
   error: unknown;
   onSave: () => void;
   onRemove?: (() => void) | undefined;
@@ -30,7 +33,7 @@ export function EditDialog({
         {children}
         <Failure error={error} />
         <div className="flex flex-wrap gap-2 pt-1">
-          <button type="submit" className="btn btn-primary h-14 flex-1 text-lg" disabled={busy}>
+          <button type="submit" className="btn btn-primary h-14 flex-1 text-lg" disabled={busy || disabled}>
             {busy ? 'Keeping…' : 'Keep'}
           </button>
           {onRemove && (

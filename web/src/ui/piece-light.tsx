@@ -22,6 +22,11 @@ export function PieceLight() {
           <stop offset="0.5" stopColor="#fff" stopOpacity="0" />
           <stop offset="1" stopColor="#140e06" stopOpacity="0.42" />
         </linearGradient>
+        <linearGradient id="face-light" x1="0" x2="1" y1="0" y2="1">
+          <stop offset="0" stopColor="#fff" stopOpacity="0.09" />
+          <stop offset="0.5" stopColor="#fff" stopOpacity="0" />
+          <stop offset="1" stopColor="#140e06" stopOpacity="0.07" />
+        </linearGradient>
         <radialGradient id="piece-shadow">
           <stop offset="0.55" stopColor="var(--shade)" stopOpacity="0.4" />
           <stop offset="1" stopColor="var(--shade)" stopOpacity="0" />

@@ -1,15 +1,17 @@
-import type { MouldShape, Stage } from '@dewpot/core';
+import type { MouldShape, Skin, Stage } from '@dewpot/core';
 import { Piece, pieceSize } from './piece';
 
 /** One piece alone, as large as a box of `size` px lets it be. */
 export function PieceThumb({
   shape,
   colour,
+  skin,
   size,
   stage,
 }: {
   shape: MouldShape;
   colour: string;
+  skin?: Skin | undefined;
   size: number;
   stage?: Stage | undefined;
 }) {
@@ -18,7 +20,7 @@ export function PieceThumb({
   return (
     <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} aria-hidden="true" className="shrink-0">
       <g transform={`translate(${size / 2} ${(size + unit.height * scale) / 2})`}>
-        <Piece shape={shape} colour={colour} scale={scale} {...(stage && { stage })} />
+        <Piece shape={shape} colour={colour} skin={skin} scale={scale} {...(stage && { stage })} />
       </g>
     </svg>
   );

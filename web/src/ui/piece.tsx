@@ -1,5 +1,6 @@
-import { memo } from 'react';
-import { pieceView, type MouldShape, type PieceView, type Stage } from '@dewpot/core';
+import { memo, useId } from 'react';
+import { pieceView, type MouldShape, type PieceView, type Skin, type Stage } from '@dewpot/core';
+import { SkinPaint } from './skin-paint';
 import { facesOfPiece, frontChain, loopPath, screen, TIP, type ScreenPoint } from './piece-path';
 
 /** Scale below which grain could not be seen, px per mm. */
@@ -9,6 +10,8 @@ export interface PieceProps {
   readonly shape: MouldShape;
   /** #rrggbb of its face today. */
   readonly colour: string;
+  /** Its tints, where it has more than one. */
+  readonly skin?: Skin | undefined;
   /** Pixels per mm. */
   readonly scale: number;
   readonly stage?: Stage | 'ready';
@@ -76,7 +79,8 @@ function wallPath({ sides, height }: PieceView, scale: number, wall: number): st
 /**
  * A piece as it stands, cut from its mould's own measurements: foot at (0, 0), middle at x = 0. The page holds a `PieceLight`.
  */
-export const Piece = memo(function Piece({ shape, colour, scale, stage }: PieceProps) {
+export const Piece = memo(function Piece({ shape, colour, skin, scale, stage }: PieceProps) {
+  const id = useId();
   const view = pieceView(shape);
   const r0 = (view.sides[0]!.right - view.sides[0]!.left) * 0.5 * scale;
   const r1 = (view.sides[view.sides.length - 1]!.right - view.sides[view.sides.length - 1]!.left) * 0.5 * scale;
@@ -85,6 +89,10 @@ export const Piece = memo(function Piece({ shape, colour, scale, stage }: PieceP
   const { face, openings } = rimPaths(view, scale);
   const wall = Math.max(2.5, 5 * scale);
   const facets = view.facets.length > 0 ? facesOfPiece(view.facets, scale) : undefined;
+  const many = skin && skin.kind !== 'solid' ? skin : undefined;
+  const paint = many ? `url(#${id})` : colour;
+  // What is seen of the upper face is the last layer.
+  const rim = many?.kind === 'banded' ? many.parts[many.parts.length - 1]!.colour : paint;
   const feet = Math.max(r0, r1 * 0.35, 4);
   return (
     <g>
@@ -95,16 +103,21 @@ export const Piece = memo(function Piece({ shape, colour, scale, stage }: PieceP
         ry={Math.max(3, view.depth * scale * TIP * 0.9)}
         fill="url(#piece-shadow)"
       />
+      {many && (
+        <defs>
+          <SkinPaint id={id} skin={many} width={view.width * scale} height={view.height * scale} />
+        </defs>
+      )}
       {stage === 'setting' && <path d={wallPath(view, scale, wall)} className="mould-wall" />}
-      <path d={body} fill={colour} />
+      <path d={body} fill={paint} />
       {facets?.map(({ d, light }) => (
         <path key={d} d={d} fill={light > 0 ? '#fff' : '#140e06'} opacity={Math.abs(light)} />
       ))}
-      <path d={face} fill={colour} fillRule="evenodd" />
+      <path d={face} fill={rim} fillRule="evenodd" />
       <path d={face} fill="#fff" fillRule="evenodd" opacity={0.22} />
       {openings && (
         <>
-          <path d={openings} fill={colour} />
+          <path d={openings} fill={rim} />
           <path d={openings} fill="#1b150e" opacity={0.5} />
         </>
       )}

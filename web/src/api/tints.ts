@@ -1,0 +1,74 @@
+import { useMemo } from 'react';
+import { queryOptions, useQuery } from '@tanstack/react-query';
+import type { KnownColours, Mix } from '@dewpot/core';
+import {
+  finderOf,
+  knownColours,
+  mixColour,
+  type ChipReading,
+  type FindMaterial,
+  type ImportView,
+  type MixBody,
+  type StoresView,
+  type SwatchInput,
+  type SwatchView,
+  type TintEditionView,
+  type TintInput,
+  type TintsView,
+  type TintView,
+} from '@dewpot/contract';
+import { ask } from './client';
+import { storesQuery, useLast, useWrite, type Put } from './work';
+
+export const tintsQuery = queryOptions({
+  queryKey: ['tints'],
+  queryFn: ({ signal }) => ask<TintsView>('GET', 'tints', undefined, signal),
+});
+export const tintEditionsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['tints', id, 'editions'],
+    queryFn: ({ signal }) => ask<TintEditionView[]>('GET', `tints/${id}/editions`, undefined, signal),
+  });
+
+export const useSaveTint = () =>
+  useWrite(({ id, input }: Put<TintInput>) => ask<TintView>('PUT', `tints/${id}`, input), 'tints');
+export const useRemoveTint = () => useLast((id: string) => ask<void>('DELETE', `tints/${id}`), 'tints');
+export const useSaveSwatch = () =>
+  useWrite(({ id, input }: Put<SwatchInput>) => ask<SwatchView>('PUT', `swatches/${id}`, input), 'tints');
+export const useRemoveSwatch = () => useWrite((id: string) => ask<void>('DELETE', `swatches/${id}`), 'tints');
+export const useReadSwatch = () => useWrite((id: string) => ask<ChipReading>('POST', `swatches/${id}/reading`));
+
+/** Brings a file of tints in, or with `dry` only asks what it would change. The server judges what is in it. */
+export const useBringTints = () =>
+  useWrite(
+    ({ file, dry }: { file: unknown; dry: boolean }) => ask<ImportView>('POST', 'tints/import', { file, dry }),
+    'tints',
+  );
+
+/** The workshop's colours: what it keeps of tints and chips, and what those teach. */
+export interface Palette extends TintsView {
+  readonly stores: StoresView;
+  readonly find: FindMaterial;
+  readonly colours: KnownColours;
+}
+
+/** Tints, chips and stores once they are there, with what the chips teach; else what went wrong, if anything did. */
+export function usePalette(): { readonly palette?: Palette; readonly error: unknown; readonly isPending: boolean } {
+  const [stores, tints] = [useQuery(storesQuery), useQuery(tintsQuery)];
+  const palette = useMemo(() => {
+    if (!stores.data || !tints.data) return undefined;
+    const find = finderOf(stores.data.materials);
+    return { ...tints.data, stores: stores.data, find, colours: knownColours(tints.data.swatches, find) };
+  }, [stores.data, tints.data]);
+  return {
+    ...(palette && { palette }),
+    error: stores.error ?? tints.error,
+    isPending: stores.isPending || tints.isPending,
+  };
+}
+
+/** How a mix dries: as it was seen, or as what is known by now makes it. */
+export function useMixColour(): (view: Pick<MixBody, 'colour' | 'colourReckoned'>, mix: Mix) => string {
+  const { palette } = usePalette();
+  return (view, mix) => (palette ? mixColour(view, mix, palette.colours) : view.colour);
+}

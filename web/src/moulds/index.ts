@@ -1,0 +1,1 @@
+export { LayeredSection } from './layered-section';

@@ -1,0 +1,163 @@
+import {
+  colouringKinds,
+  layersOf,
+  InputError,
+  skinOf,
+  type ColouringKind,
+  type Layer,
+  type PourItem,
+} from '@dewpot/core';
+import type { ColouringInput, MouldView, PourItemInput, TintView } from '@dewpot/contract';
+import { LayeredSection } from '../moulds';
+import { Choice } from '../ui/choice';
+import { CastFace } from '../ui/cast-face';
+import { PieceThumb } from '../ui/piece-thumb';
+import { evened, ofKind, withMore, without } from './colouring-draft';
+import { ColourParts } from './colour-parts';
+import type { Reckoned } from './plan';
+
+type Kind = ColouringKind | 'mix';
+const kinds = Object.keys(colouringKinds) as ColouringKind[];
+
+/** Layers of a banded item; none while its shares do not come to the whole. */
+function layersIn(item: PourItem | undefined): readonly Layer[] {
+  if (item?.colouring?.kind !== 'banded') return [];
+  try {
+    return layersOf({ ...item, colouring: item.colouring });
+  } catch (error) {
+    if (error instanceof InputError) return [];
+    throw error;
+  }
+}
+
+/** One mould's colouring: its kind, its tints with their shares, and how that is drawn. */
+export function ColouringEditor({
+  item,
+  mould,
+  tints,
+  reckoned,
+  onChange,
+}: {
+  item: PourItemInput;
+  mould: MouldView;
+  tints: readonly TintView[];
+  reckoned: Reckoned | undefined;
+  onChange: (colouring: ColouringInput | undefined) => void;
+}) {
+  const { colouring } = item;
+  const planned = reckoned?.plan?.items.find(({ mouldId }) => mouldId === item.mouldId);
+  const layers = layersIn(planned);
+  const most = colouring ? colouringKinds[colouring.kind].parts[1] : 0;
+  const put = (part: Partial<ColouringInput>) => colouring && onChange({ ...colouring, ...part });
+  return (
+    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+      <div className="space-y-3">
+        <Choice<Kind>
+          legend={`${mould.name} is poured`}
+          value={colouring?.kind ?? 'mix'}
+          options={[
+            { value: 'mix', label: 'in the mix’s own colour' },
+            ...kinds.map((value) => ({ value, label: colouringKinds[value].name.toLowerCase() })),
+          ]}
+          onChange={(kind) => onChange(kind === 'mix' ? undefined : ofKind(kind, colouring, tints))}
+        />
+        {colouring && <p className="quiet text-sm">{colouringKinds[colouring.kind].how}</p>}
+        {colouring?.kind === 'banded' && (
+          <div className="flex flex-wrap gap-4">
+            <Choice
+              legend="Shares are of"
+              value={colouring.by ?? 'height'}
+              options={[
+                { value: 'height', label: 'height' },
+                { value: 'volume', label: 'volume' },
+              ]}
+              onChange={(by) => put({ by })}
+            />
+            <Choice
+              legend="Their edge"
+              value={colouring.edge ?? 'crisp'}
+              options={[
+                { value: 'crisp', label: 'crisp', hint: 'firm below' },
+                { value: 'blended', label: 'blended', hint: 'still soft below' },
+              ]}
+              onChange={(edge) => put({ edge })}
+            />
+          </div>
+        )}
+        {colouring && (
+          <ColourParts
+            colouring={colouring}
+            tints={tints}
+            layers={layers}
+            colours={planned?.colouring?.parts.map(({ tint }) => tint.colour) ?? []}
+            onChange={onChange}
+            onWithout={(at) => onChange(without(colouring, at))}
+          />
+        )}
+        {colouring && colouring.kind !== 'solid' && (
+          <p className="flex flex-wrap gap-2">
+            {colouring.parts.length < most && (
+              <button
+                type="button"
+                className="btn btn-ghost bg-base-300/60 h-11"
+                onClick={() => onChange(withMore(colouring, tints[colouring.parts.length % tints.length]!.id))}
+              >
+                {colouring.kind === 'banded' ? 'One band more, on top' : 'One tint more'}
+              </button>
+            )}
+            <button type="button" className="btn btn-ghost h-11" onClick={() => onChange(evened(colouring))}>
+              Share evenly
+            </button>
+          </p>
+        )}
+      </div>
+      {planned && colouring && <Drawn item={planned} layers={layers} onSeed={(seed) => put({ seed })} />}
+    </div>
+  );
+}
+
+/** How a colouring will look: bands in the section and on the piece, the rest as a likeness. */
+function Drawn({ item, layers, onSeed }: { item: PourItem; layers: readonly Layer[]; onSeed: (seed: number) => void }) {
+  const { colouring, shape, name } = item;
+  if (!colouring) return null;
+  const whole = colouring.parts.reduce((sum, { share }) => sum + share, 0);
+  if (colouring.kind === 'banded')
+    return layers.length === 0 ? (
+      <p className="text-warning">The shares come to {(whole * 100).toFixed(0)} %: bring them to 100.</p>
+    ) : (
+      <div className="grid items-center justify-items-center gap-2 sm:grid-cols-[minmax(0,1fr)_9rem]">
+        <LayeredSection
+          shape={shape}
+          layers={layers.map(({ tint: { colour }, from, to, volume }) => ({ colour, from, to, volume: volume.value }))}
+        />
+        <PieceThumb shape={shape} colour={layers[0]!.tint.colour} skin={skinOf(item)} size={140} />
+      </div>
+    );
+  const skin = skinOf(item)!;
+  const seeded = colouring.kind !== 'solid';
+  return (
+    <div className="flex flex-wrap items-end gap-4">
+      <PieceThumb shape={shape} colour={skin.parts[0]!.colour} skin={skin} size={190} />
+      <div className="w-52">
+        <CastFace
+          colour={skin.parts[0]!.colour}
+          {...(seeded && { skin })}
+          label={`${name}: ${colouringKinds[colouring.kind].name.toLowerCase()}`}
+          className="h-36 w-full"
+        />
+        {seeded && (
+          <>
+            <p className="quiet mt-1 text-sm">A likeness only: no two pours run alike.</p>
+            <button
+              type="button"
+              className="btn btn-ghost bg-base-300/60 mt-1 h-11"
+              onClick={() => onSeed((colouring.seed ?? 1) + 1)}
+            >
+              Another likeness
+            </button>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}

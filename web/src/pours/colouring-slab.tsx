@@ -1,0 +1,74 @@
+import { useState } from 'react';
+import type { PourInput } from '@dewpot/contract';
+import { Link } from 'react-router';
+import { Choice } from '../ui/choice';
+import { ColouringEditor } from './colouring-editor';
+import type { PlanSources, Reckoned } from './plan';
+
+/** How each mould of a pour is coloured: by the mix itself, or in tints. */
+export function ColouringSlab({
+  input,
+  sources,
+  reckoned,
+  onChange,
+}: {
+  input: PourInput;
+  sources: PlanSources;
+  reckoned: Reckoned | undefined;
+  onChange: (part: Partial<PourInput>) => void;
+}) {
+  const [chosen, setChosen] = useState(input.items[0]?.mouldId);
+  const item = input.items.find(({ mouldId }) => mouldId === chosen) ?? input.items[0];
+  const { tints } = sources.palette;
+  const mould = sources.moulds.find(({ id }) => id === item?.mouldId);
+  if (!item || !mould) return null;
+  const coloured = input.items.some(({ colouring }) => colouring);
+  return (
+    <details className="card-slab no-print" open={coloured}>
+      <summary className="font-head cursor-pointer text-xl">
+        Colour{' '}
+        <span className="quiet font-sans text-base">
+          {coloured ? 'in tints' : 'of the mix itself; open to pour in tints, bands or marbled'}
+        </span>
+      </summary>
+      {tints.length === 0 ? (
+        <p className="mt-2">
+          No tints are kept yet.{' '}
+          <Link to="/tints/new" className="link">
+            Mix a tint
+          </Link>
+        </p>
+      ) : (
+        <div className="mt-3 space-y-3">
+          {input.items.length > 1 && (
+            <Choice
+              legend="Which mould"
+              value={item.mouldId}
+              options={input.items.map(({ mouldId }) => ({
+                value: mouldId,
+                label: sources.moulds.find(({ id }) => id === mouldId)?.name ?? 'gone',
+              }))}
+              onChange={setChosen}
+            />
+          )}
+          <ColouringEditor
+            key={item.mouldId}
+            item={item}
+            mould={mould}
+            tints={tints}
+            reckoned={reckoned}
+            onChange={(colouring) =>
+              onChange({
+                items: input.items.map((one) => {
+                  if (one.mouldId !== item.mouldId) return one;
+                  const { colouring: _, ...rest } = one;
+                  return colouring ? { ...rest, colouring } : rest;
+                }),
+              })
+            }
+          />
+        </div>
+      )}
+    </details>
+  );
+}

@@ -1,0 +1,62 @@
+import { averaged, batchColourOf, InputError, matchWarnings, reckonSheet } from '@dewpot/core';
+import type { PourInput, PourView } from '@dewpot/contract';
+import type { PlanSources, ReckonedPour } from './plan';
+
+function differences(before: PourView, now: ReckonedPour, cover: string | undefined, sources: PlanSources) {
+  const { colours } = sources.palette;
+  try {
+    const then = batchColourOf(before.plan, reckonSheet(before.plan), colours, {
+      log: before.log,
+      cover: before.input.cover,
+    });
+    return matchWarnings(then, batchColourOf(averaged(now.plan), now.sheet, colours, { cover }));
+  } catch (error) {
+    if (error instanceof InputError) return error.issues.map(({ message }) => message);
+    throw error;
+  }
+}
+
+/** An earlier pour that this one is to match, and in what it would differ. */
+export function MatchSlab({
+  input,
+  sources,
+  reckoned,
+  onChange,
+}: {
+  input: PourInput;
+  sources: PlanSources;
+  reckoned: ReckonedPour;
+  onChange: (part: Partial<PourInput>) => void;
+}) {
+  const poured = sources.pours.filter(({ status }) => status === 'finished');
+  const before = poured.find(({ id }) => id === input.matches);
+  const found = before && differences(before, reckoned, input.cover, sources);
+  if (poured.length === 0) return null;
+  return (
+    <div className="mb-3">
+      <label className="no-print flex flex-wrap items-center gap-2 text-sm">
+        Its colour is to match
+        <select
+          className="select select-bordered h-11 w-64 max-w-full"
+          value={before?.id ?? ''}
+          onChange={({ target }) => onChange({ matches: target.value || undefined })}
+        >
+          <option value="">no earlier pour</option>
+          {poured.map(({ id, number, mixName }) => (
+            <option key={id} value={id}>
+              {number}: {mixName}
+            </option>
+          ))}
+        </select>
+      </label>
+      {found && found.length === 0 && <p className="text-success mt-1">Nothing differs that shows in the colour.</p>}
+      {found && found.length > 0 && (
+        <ul className="border-warning mt-1 space-y-1 border-l-4 pl-3">
+          {found.map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,79 @@
+import type { TintBatch } from '@dewpot/core';
+import { Reckoning } from '../ui/reckoning';
+import { useUnits } from '../ui/units';
+import { SheetRows } from './sheet-rows';
+
+/** Hours as people say a wait. */
+const sayWait = (hours: number) => (hours < 1.5 ? `${Math.round(hours * 60)} min` : `${Number(hours.toFixed(1))} h`);
+
+/** The tints of a pour in their turns, pale before dark: what to wait and wash for, what to measure, what it fills. */
+export function TintTurns({ turns, tappable }: { turns: readonly TintBatch[]; tappable: boolean }) {
+  return (
+    <>
+      <p className="quiet mb-2 text-sm">
+        Pale before dark, as far as the layers let it be: less washing, cleaner colours.
+      </p>
+      <ol className="space-y-4">
+        {turns.map((turn, i) => (
+          <TurnRow key={i} n={i + 1} turn={turn} tappable={tappable} />
+        ))}
+      </ol>
+    </>
+  );
+}
+
+function TurnRow({ n, turn, tappable }: { n: number; turn: TintBatch; tappable: boolean }) {
+  const units = useUnits();
+  const { tint, volume, buckets, lines, doses, late, water, fillings, wash, wait, warnings } = turn;
+  return (
+    <li className="border-l-8 pl-3" style={{ borderColor: tint.colour }}>
+      <h3 className="text-xl">
+        <span className="quiet mr-2">{n}</span>
+        {tint.name}{' '}
+        <span className="quiet font-sans text-base">
+          {units.sayFigure(volume)}
+          {buckets > 1 && `, in ${buckets} bucketfuls alike: the figures are for one`}
+        </span>
+      </h3>
+      <Reckoning figure={volume} label="Why so much?" />
+      {wait && (
+        <p>
+          <strong>
+            {wait.edge === 'crisp'
+              ? `Wait ${sayWait(wait.from.value)} to ${sayWait(wait.to.value)} after the layer below`
+              : `Within ${sayWait(wait.to.value)} of the layer below`}
+          </strong>
+          : {wait.test}.{' '}
+          <span className="quiet">
+            From {sayWait(wait.coldJoint.value)} on it is a cold joint: scratch it, damp it, or brush on a bond coat.
+          </span>
+        </p>
+      )}
+      {wash && <p className="quiet">{wash}</p>}
+      {warnings.map((warning) => (
+        <p key={warning} className="text-warning">
+          {warning}
+        </p>
+      ))}
+      <SheetRows lines={lines} doses={doses} tappable={tappable} />
+      {late.length > 0 && (
+        <p>
+          Of these, strew in at the end:{' '}
+          <strong>{late.map(({ name, mass }) => `${units.say(mass, 'g')} ${name.toLowerCase()}`).join(', ')}</strong>.
+        </p>
+      )}
+      <p>
+        Water: <strong>{units.sayFigure(water.tap)}</strong>, of which {units.say(water.first, 'mL')} at once
+      </p>
+      <p>
+        Into{' '}
+        {fillings
+          .map(
+            ({ name, count, layer, each }) =>
+              `${count} × ${name}${layer ? `, layer ${layer}` : ''}: ${units.say(each, 'mL')} each`,
+          )
+          .join('; ')}
+      </p>
+    </li>
+  );
+}

@@ -1,0 +1,140 @@
+import { useState } from 'react';
+import { labOf } from '@dewpot/core';
+import { Printer } from 'lucide-react';
+import { Link } from 'react-router';
+import { useBringTints, usePalette, type Palette } from '../api/tints';
+import { CastFace } from '../ui/cast-face';
+import { FileIn } from '../ui/file-in';
+import { saveFile } from '../ui/save-file';
+import { Busy, Empty, Failure } from '../ui/states';
+import { bookCsv, readTints, tintsJson } from './tint-files';
+import { TintHead, TintRoom } from './tint-nav';
+import { dryOf } from './tint-words';
+
+interface Page {
+  readonly key: string;
+  readonly name: string;
+  readonly kind: 'tint' | 'chip';
+  readonly to: string;
+  readonly colour: string;
+  /** Lightness, 0 to 100; chroma; hue, degrees. */
+  readonly l: number;
+  readonly chroma: number;
+  readonly hue: number;
+}
+
+/** Under this chroma a colour has no hue to speak of. */
+const GREY = 6;
+const families = [
+  { name: 'Greys', holds: ({ chroma }: Page) => chroma < GREY },
+  { name: 'Reds', holds: ({ hue }: Page) => hue >= 330 || hue < 52 },
+  { name: 'Ochres and browns', holds: ({ hue }: Page) => hue >= 52 && hue < 98 },
+  { name: 'Greens', holds: ({ hue }: Page) => hue >= 98 && hue < 200 },
+  { name: 'Blues', holds: () => true },
+] as const;
+
+function pageOf(key: string, name: string, kind: Page['kind'], colour: string): Page {
+  const [l, a, b] = labOf(colour);
+  const hue = ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360;
+  return {
+    key,
+    name,
+    kind,
+    to: kind === 'tint' ? `/tints/${key}` : '/tints/chips',
+    colour,
+    l,
+    chroma: Math.hypot(a, b),
+    hue,
+  };
+}
+
+function pagesOf(palette: Palette): Page[] {
+  const tints = palette.tints.flatMap((tint) => {
+    const colour = dryOf(tint, palette);
+    return colour ? [pageOf(tint.id, tint.name, 'tint', colour)] : [];
+  });
+  const chips = palette.swatches.flatMap(({ id, name, measured }) =>
+    measured ? [pageOf(id, name, 'chip', measured.colour)] : [],
+  );
+  return [...tints, ...chips];
+}
+
+/** All tints and measured chips by hue, each family from light to dark; prints as it stands. */
+export function BookPage() {
+  const { palette, error, isPending } = usePalette();
+  const bring = useBringTints();
+  const [kind, setKind] = useState<'all' | Page['kind']>('all');
+  if (isPending) return <Busy what="the swatch book" />;
+  if (!palette) return <Failure error={error} />;
+  const pages = pagesOf(palette).filter((page) => kind === 'all' || page.kind === kind);
+  const rows = families.map(({ name }, i) => ({
+    name,
+    pages: pages.filter((page) => families.findIndex(({ holds }) => holds(page)) === i).sort((a, b) => b.l - a.l),
+  }));
+  return (
+    <TintRoom>
+      <TintHead title="Swatch book">
+        <select
+          className="select select-bordered h-12 w-40"
+          aria-label="Show"
+          value={kind}
+          onChange={({ target }) => setKind(target.value as typeof kind)}
+        >
+          <option value="all">tints and chips</option>
+          <option value="tint">tints</option>
+          <option value="chip">measured chips</option>
+        </select>
+        <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => window.print()}>
+          <Printer size={18} aria-hidden="true" /> Print
+        </button>
+      </TintHead>
+      {pages.length === 0 ? (
+        <Empty title="The book is empty">
+          <p>Tints and measured chips stand here by hue and lightness, once there are some.</p>
+        </Empty>
+      ) : (
+        rows
+          .filter((row) => row.pages.length > 0)
+          .map((row) => (
+            <section key={row.name} className="mb-4 break-inside-avoid" aria-label={row.name}>
+              <h2 className="mb-1 text-xl">{row.name}</h2>
+              <ul className="grid grid-cols-3 gap-2 sm:grid-cols-5 lg:grid-cols-7">
+                {row.pages.map(({ key, name, kind: what, to, colour }) => (
+                  <li key={key}>
+                    <Link to={to} className="block">
+                      <CastFace colour={colour} label={name} className="h-20 w-full print:[print-color-adjust:exact]" />
+                      <span className="block truncate text-sm" title={name}>
+                        {name}
+                      </span>
+                      <span className="quiet block text-xs">
+                        {what}, {colour}
+                      </span>
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          ))
+      )}
+      <div className="no-print mt-4 flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="btn btn-ghost h-11"
+          onClick={() => saveFile('tints.json', tintsJson(palette), 'application/json')}
+        >
+          All as JSON
+        </button>
+        <button
+          type="button"
+          className="btn btn-ghost h-11"
+          onClick={() => saveFile('swatch-book.csv', bookCsv(palette), 'text/csv;charset=utf-8')}
+        >
+          The book as CSV
+        </button>
+        <FileIn label="A file of tints" accept=".json,application/json" read={readTints} bring={bring}>
+          Read tints from a file
+        </FileIn>
+      </div>
+    </TintRoom>
+  );
+}

@@ -1,0 +1,134 @@
+import { useState } from 'react';
+import { chipGrams, InputError, type ChipGrams } from '@dewpot/core';
+import { tintOf, type SwatchInput, type SwatchView } from '@dewpot/contract';
+import { format } from 'date-fns';
+import { v7 as uuid } from 'uuid';
+import { useRemoveSwatch, useSaveSwatch, type Palette } from '../api/tints';
+import { EditDialog } from '../ui/edit-dialog';
+import { NumberField } from '../ui/number-field';
+import { Reckoning } from '../ui/reckoning';
+import { TextField } from '../ui/text-field';
+import { useDay } from '../ui/use-now';
+import { BaseFields } from './base-fields';
+import { BottleHelp } from './bottle-help';
+import { PigmentDoses } from './pigment-doses';
+import { reckonBody, sayDoses, within } from './tint-words';
+
+const draftOf = ({ id: _, ...chip }: SwatchView): SwatchInput => chip;
+const NOON = 12 * 3_600_000;
+
+function gramsOf(draft: SwatchInput, palette: Palette): ChipGrams | undefined {
+  const tint = tintOf(draft, palette.find);
+  try {
+    return tint && chipGrams(tint);
+  } catch (error) {
+    if (error instanceof InputError) return undefined;
+    throw error;
+  }
+}
+
+/** A chip's doses and base, with the grams for one small one, and the day it was cast. */
+export function ChipForm({
+  chip,
+  first,
+  palette,
+  onClose,
+}: {
+  chip: SwatchView | undefined;
+  first: SwatchInput;
+  palette: Palette;
+  onClose: () => void;
+}) {
+  const save = useSaveSwatch();
+  const remove = useRemoveSwatch();
+  const today = useDay();
+  const [id] = useState(() => chip?.id ?? uuid());
+  const [draft, setDraft] = useState<SwatchInput>(() => (chip ? draftOf(chip) : { ...first, castAt: today }));
+  const set = (part: Partial<SwatchInput>) => setDraft({ ...draft, ...part });
+  const { errors } = reckonBody(draft, palette);
+  const grams = gramsOf(draft, palette);
+  const doses = tintOf(draft, palette.find)?.doses ?? [];
+  const words = sayDoses(doses);
+  const keep = () => {
+    const { castAt, ratio, ...rest } = draft;
+    save.mutate(
+      {
+        id,
+        input: {
+          ...rest,
+          name: draft.name.trim() || (doses.length === 0 ? 'The base by itself' : words),
+          ...(castAt !== undefined && { castAt }),
+          ...(ratio !== undefined && Number.isFinite(ratio) && { ratio }),
+        },
+      },
+      { onSuccess: onClose },
+    );
+  };
+  return (
+    <EditDialog
+      title={chip ? chip.name : 'A chip'}
+      busy={save.isPending || remove.isPending}
+      error={save.error ?? remove.error}
+      onSave={keep}
+      onRemove={chip && (() => remove.mutate(id, { onSuccess: onClose }))}
+      onClose={onClose}
+    >
+      <TextField
+        label="Its label"
+        placeholder={words}
+        value={draft.name}
+        maxLength={80}
+        onChange={(event) => set({ name: event.target.value })}
+      />
+      <BaseFields base={draft.base} palette={palette} onChange={(base) => set({ base })} />
+      <PigmentDoses doses={draft.doses} palette={palette} errors={errors} onChange={(next) => set({ doses: next })} />
+      {grams && (
+        <div className="border-base-300 border-l-4 pl-3">
+          <p>
+            One chip, 60 × 40 × 8 mm:{' '}
+            {[grams.binder, ...(grams.sand ? [grams.sand] : []), ...grams.pigments]
+              .map(({ value, working }) => `${value.toFixed(2)} g ${within(working[working.length - 1]!.label)}`)
+              .join(', ')}
+            , and about {grams.water.value.toFixed(1)} mL of water.
+          </p>
+          <Reckoning figure={grams.binder} />
+        </div>
+      )}
+      {doses.length === 1 && (
+        <BottleHelp
+          material={doses[0]!.material}
+          binder={grams?.binder.value}
+          onShare={(amount) => set({ doses: [{ ...draft.doses[0]!, amount }] })}
+        />
+      )}
+      <div className="grid grid-cols-2 gap-3">
+        <TextField
+          label="Cast on"
+          type="date"
+          max={format(today, 'yyyy-MM-dd')}
+          value={draft.castAt === undefined ? '' : format(draft.castAt, 'yyyy-MM-dd')}
+          onChange={({ target }) => {
+            const { castAt: _, ...rest } = draft;
+            const day = target.value ? Date.parse(`${target.value}T00:00`) : NaN;
+            setDraft(Number.isFinite(day) ? { ...rest, castAt: Math.min(day + NOON, today) } : rest);
+          }}
+        />
+        <div>
+          <span className="mb-1 block text-sm font-semibold" aria-hidden="true">
+            Water to cement
+          </span>
+          <NumberField
+            label="Water to cement"
+            className="w-full"
+            value={draft.ratio ?? NaN}
+            onChange={(ratio) => set({ ratio })}
+          />
+        </div>
+      </div>
+      <p className="quiet text-sm">
+        Dry it for two days or more before it is measured: a damp chip is darker. Powder harms the lungs: mask on, even
+        for a spoonful.
+      </p>
+    </EditDialog>
+  );
+}

@@ -1,0 +1,95 @@
+import { useState } from 'react';
+import type { ChipReading, MeasuredBy, SwatchInput, SwatchView } from '@dewpot/contract';
+import { useReadSwatch, useSaveSwatch } from '../api/tints';
+import { Choice } from '../ui/choice';
+import { EditDialog } from '../ui/edit-dialog';
+import { Failure } from '../ui/states';
+import { PhotoColourPick } from './photo-colour';
+
+interface Found {
+  readonly colour: string;
+  readonly by: MeasuredBy;
+}
+
+/** A chip's colour, measured by the reader, out of a photo, or set by eye. */
+export function MeasureChip({ chip, onClose }: { chip: SwatchView; onClose: () => void }) {
+  const save = useSaveSwatch();
+  const [by, setBy] = useState<'reader' | 'photo' | 'eye'>('reader');
+  const [found, setFound] = useState<Found>();
+  const keep = () => {
+    if (!found) return;
+    const { id, ...rest } = chip;
+    const input: SwatchInput = { ...rest, measured: { ...found, at: Date.now() } };
+    save.mutate({ id, input }, { onSuccess: onClose });
+  };
+  return (
+    <EditDialog
+      title={`The colour of ${chip.name}`}
+      busy={save.isPending}
+      disabled={!found}
+      error={save.error}
+      onSave={keep}
+      onClose={onClose}
+    >
+      <Choice
+        legend="Measured"
+        value={by}
+        options={[
+          { value: 'reader', label: 'by the colour reader', hint: 'surest' },
+          { value: 'photo', label: 'from a photo', hint: 'with a grey card or white paper' },
+          { value: 'eye', label: 'by eye', hint: 'nothing is learned from it' },
+        ]}
+        onChange={(next) => {
+          setBy(next);
+          setFound(undefined);
+        }}
+      />
+      {by === 'reader' && <ByReader id={chip.id} onRead={({ colour }) => setFound({ colour, by: 'reader' })} />}
+      {by === 'photo' && (
+        <PhotoColourPick onColour={({ colour, sure }) => setFound({ colour, by: sure ? 'photo' : 'photo-unsure' })} />
+      )}
+      {by === 'eye' && (
+        <input
+          type="color"
+          className="h-14 w-28 cursor-pointer"
+          aria-label="Its colour, dry"
+          value={found?.colour ?? '#b0a898'}
+          onChange={(event) => setFound({ colour: event.target.value, by: 'eye' })}
+        />
+      )}
+      <div
+        className={`grid h-24 place-items-center ${found ? '' : 'border-base-300 border border-dashed'}`}
+        style={found && { background: found.colour }}
+      >
+        {!found && <span className="quiet">no colour yet</span>}
+      </div>
+      {found && <p className="text-center text-sm">{found.colour}</p>}
+    </EditDialog>
+  );
+}
+
+/** The reader laid on the chip: three touches, and whether it is still damp. */
+function ByReader({ id, onRead }: { id: string; onRead: (reading: ChipReading) => void }) {
+  const read = useReadSwatch();
+  const { data } = read;
+  return (
+    <div className="space-y-2">
+      <button
+        type="button"
+        className="btn btn-ghost bg-base-300/60 h-14 w-full"
+        disabled={read.isPending}
+        onClick={() => read.mutate(id, { onSuccess: (reading) => !reading.damp && onRead(reading) })}
+      >
+        {read.isPending ? 'Reading…' : data ? 'Lay it on again' : 'Lay the reader on the chip'}
+      </button>
+      <Failure error={read.error} />
+      {data && (
+        <p className={data.damp ? 'text-warning font-semibold' : 'quiet text-sm'}>
+          {data.damp
+            ? 'The chip is still damp and reads darker than it will be: wait until it was cast two days ago.'
+            : `${data.device}: ${data.touches.length} touches, within ΔE ${data.spread.toFixed(1)} of each other.`}
+        </p>
+      )}
+    </div>
+  );
+}

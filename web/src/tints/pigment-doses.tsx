@@ -1,0 +1,105 @@
+import { additiveOf, PIGMENT_STOP, sayDose } from '@dewpot/core';
+import type { TintInput } from '@dewpot/contract';
+import { X } from 'lucide-react';
+import type { Palette } from '../api/tints';
+import { NumberField } from '../ui/number-field';
+import { PigmentDot } from './pigment-dot';
+import { pigmentsOf } from './tint-words';
+
+type Doses = TintInput['doses'];
+
+/** Where the handle of a dose stands at its least, share of the binder. */
+const FINEST = 0.0005;
+/** Most that a slider reaches; more is typed. */
+const REACH = 0.08;
+
+/** The pigments of a tint, each with a slider and a figure, and where its ceiling lies. */
+export function PigmentDoses({
+  doses,
+  palette,
+  errors,
+  onChange,
+}: {
+  doses: Doses;
+  palette: Palette;
+  errors: Readonly<Record<string, string>>;
+  onChange: (doses: Doses) => void;
+}) {
+  const put = (at: number, amount: number) => onChange(doses.map((one, i) => (i === at ? { ...one, amount } : one)));
+  const unused = pigmentsOf(palette).filter(({ id }) => doses.every(({ materialId }) => materialId !== id));
+  return (
+    <div>
+      <h2 className="text-xl">Pigments</h2>
+      {doses.length === 0 && <p className="quiet text-sm">None yet: this is the base by itself.</p>}
+      <ul className="divide-base-300 divide-y">
+        {doses.map(({ materialId, amount }, i) => {
+          const material = palette.find(materialId);
+          if (!material) return null;
+          const { ceiling } = additiveOf(material);
+          const wrong = errors[`doses.${i}.amount`] ?? errors[`doses.${i}.material`];
+          return (
+            <li key={materialId} className="py-2">
+              <div className="grid grid-cols-[1.5rem_1fr_4.5rem_1rem_auto] items-center gap-2">
+                <PigmentDot colour={material.colour} />
+                <span className="leading-tight font-semibold">{material.name}</span>
+                <NumberField
+                  label={`Dose of ${material.name}, per cent of the binder`}
+                  wrong={wrong !== undefined}
+                  className="numeral h-11 w-full text-lg"
+                  value={amount * 100}
+                  onChange={(typed) => put(i, typed / 100)}
+                />
+                <span aria-hidden="true">%</span>
+                <button
+                  type="button"
+                  className="btn btn-ghost h-11 w-9 p-0"
+                  aria-label={`Leave ${material.name} out`}
+                  onClick={() => onChange(doses.filter((_, at) => at !== i))}
+                >
+                  <X size={16} aria-hidden="true" />
+                </button>
+              </div>
+              <input
+                type="range"
+                className="dose-slider"
+                aria-label={`${material.name}, by eye`}
+                min={FINEST}
+                max={REACH}
+                step={FINEST}
+                value={Number.isFinite(amount) ? Math.min(REACH, amount) : FINEST}
+                onChange={(event) => put(i, event.target.valueAsNumber)}
+              />
+              <p className={`text-xs ${amount > ceiling ? 'text-warning font-semibold' : 'quiet'}`}>
+                {amount > ceiling ? 'over its ceiling of' : 'at most'} {sayDose({ material, amount: ceiling })}
+              </p>
+              {wrong && <p className="text-error text-sm">{wrong}</p>}
+            </li>
+          );
+        })}
+      </ul>
+      {errors['doses'] && (
+        <p role="alert" className="text-error py-1">
+          {errors['doses']}
+        </p>
+      )}
+      <select
+        className="select select-bordered mt-2 h-12 w-full"
+        aria-label="Add a pigment"
+        value=""
+        onChange={({ target }) => {
+          const material = palette.find(target.value);
+          if (material) onChange([...doses, { materialId: material.id, amount: Math.min(0.02, PIGMENT_STOP) }]);
+        }}
+      >
+        <option value="" disabled>
+          Add a pigment…
+        </option>
+        {unused.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </div>
+  );
+}

@@ -1,0 +1,52 @@
+import { knownPigment } from '@dewpot/core';
+import type { MaterialView } from '@dewpot/contract';
+import { Link } from 'react-router';
+import type { Palette } from '../api/tints';
+import { PigmentDot } from './pigment-dot';
+import { pigmentsOf } from './tint-words';
+
+/** What the workshop knows of each pigment: the first chip is the way in. */
+export function PigmentsSlab({ palette }: { palette: Palette }) {
+  const pigments = pigmentsOf(palette);
+  const held = (id: string) => palette.stores.lots.some((lot) => lot.materialId === id && lot.left > 0);
+  const sorted = [...pigments].sort((a, b) => Number(held(b.id)) - Number(held(a.id)));
+  return (
+    <section className="card-slab" aria-label="Pigments">
+      <h2 className="text-xl">Pigments</h2>
+      <p className="quiet mb-2 text-sm">What each really does in your mixes, your chips have to tell.</p>
+      <ul className="divide-base-300 divide-y">
+        {sorted.map((pigment) => (
+          <PigmentRow key={pigment.id} pigment={pigment} palette={palette} held={held(pigment.id)} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function PigmentRow({ pigment, palette, held }: { pigment: MaterialView; palette: Palette; held: boolean }) {
+  const { fit } = knownPigment(pigment, palette.colours);
+  return (
+    <li className="grid grid-cols-[2rem_1fr] gap-3 py-2">
+      <PigmentDot colour={pigment.colour} size={32} />
+      <span className="leading-tight">
+        <span className="font-semibold">{pigment.name}</span>
+        {!held && <span className="quiet text-sm"> none in store</span>}
+        {fit.chips > 0 ? (
+          <span className="quiet block text-sm">
+            strength {fit.strength.toFixed(0)} from {fit.chips} {fit.chips === 1 ? 'chip' : 'chips'}: out by ΔE{' '}
+            {fit.after.toFixed(1)}, was {fit.before.toFixed(1)}
+          </span>
+        ) : pigment.colour === undefined ? (
+          <Link to="/stores" className="link block py-1 text-sm">
+            Its own colour is not known: enter it in the stores
+          </Link>
+        ) : (
+          <Link to={`/tints/ladder?pigment=${pigment.id}&chips=1`} className="link block py-1 text-sm">
+            No chip yet: cast chip one
+          </Link>
+        )}
+        {pigment.tinting?.fades && <span className="text-warning block text-sm">Fades in cement, lime and sun.</span>}
+      </span>
+    </li>
+  );
+}

@@ -1,0 +1,107 @@
+import { useMemo, useState } from 'react';
+import { tintOf, type MouldView, type TintInput } from '@dewpot/contract';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { v7 as uuid } from 'uuid';
+import { useRemoveTint, useSaveTint, type Palette } from '../api/tints';
+import { KeepBar, StaleChoice } from '../ui/keep-bar';
+import { TextField } from '../ui/text-field';
+import { BaseFields } from './base-fields';
+import { LooksSlab } from './looks-slab';
+import { PigmentDoses } from './pigment-doses';
+import { TintHead, TintRoom } from './tint-nav';
+import { reckonBody } from './tint-words';
+import { TintVersions } from './tint-versions';
+import { WeighSlab } from './weigh-slab';
+
+/** A tint as it is mixed: doses by slider, and every look of it at once. */
+export function TintEditor({
+  id,
+  first,
+  used = false,
+  palette,
+  moulds,
+}: {
+  id?: string;
+  first: TintInput;
+  used?: boolean;
+  palette: Palette;
+  moulds: readonly MouldView[];
+}) {
+  const navigate = useNavigate();
+  const [key] = useState(() => id ?? uuid());
+  const [draft, setDraft] = useState(first);
+  const [unnamed, setUnnamed] = useState(false);
+  const save = useSaveTint();
+  const remove = useRemoveTint();
+  const reckoned = useMemo(() => reckonBody(draft, palette), [draft, palette]);
+  const { figures, errors } = reckoned;
+  const tint = tintOf(draft, palette.find);
+  const set = (part: Partial<TintInput>) => setDraft({ ...draft, ...part });
+  const keep = (version = draft.version) => {
+    if (!draft.name.trim()) return setUnnamed(true);
+    save.mutate(
+      { id: key, input: { ...draft, name: draft.name.trim(), version } },
+      {
+        onSuccess: (kept) => {
+          setDraft((now) => ({ ...now, version: kept.version }));
+          toast.success(`${kept.name} is kept.`);
+          if (!id) void navigate(`/tints/${key}`, { replace: true });
+        },
+      },
+    );
+  };
+  return (
+    <TintRoom>
+      <TintHead title={draft.name || 'A new tint'} />
+      <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,0.9fr)_minmax(0,1.9fr)]">
+        <section className="card-slab space-y-4" aria-label="The tint">
+          <TextField
+            label="Name"
+            value={draft.name}
+            maxLength={80}
+            error={unnamed && !draft.name.trim() ? 'Give it a name, such as “Old brick”.' : undefined}
+            onChange={(event) => set({ name: event.target.value })}
+          />
+          <BaseFields base={draft.base} palette={palette} onChange={(base) => set({ base })} />
+          {errors['base'] && (
+            <p role="alert" className="text-error">
+              {errors['base']}
+            </p>
+          )}
+          <PigmentDoses doses={draft.doses} palette={palette} errors={errors} onChange={(doses) => set({ doses })} />
+          <TextField
+            label="Note"
+            value={draft.note ?? ''}
+            maxLength={300}
+            onChange={(event) => set({ note: event.target.value })}
+          />
+          <StaleChoice error={save.error ?? remove.error} onKeepMine={keep} />
+          <KeepBar
+            what="tint"
+            save={save}
+            disabled={!figures}
+            onKeep={() => keep()}
+            onThrowAway={
+              id
+                ? {
+                    question: `Throw ${draft.name} away? Pours made with it keep their record.`,
+                    act: () => remove.mutate(id, { onSuccess: () => void navigate('/tints') }),
+                  }
+                : undefined
+            }
+          />
+        </section>
+        {figures && tint ? (
+          <div className="space-y-4">
+            <LooksSlab name={draft.name} figures={figures} moulds={moulds} />
+            <WeighSlab tint={tint} figures={figures} palette={palette} />
+            {id && <TintVersions id={id} used={used} palette={palette} />}
+          </div>
+        ) : (
+          <p className="card-slab quiet">Mend the doses, and its colour comes back.</p>
+        )}
+      </div>
+    </TintRoom>
+  );
+}

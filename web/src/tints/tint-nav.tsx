@@ -1,0 +1,42 @@
+import { NavLink } from 'react-router';
+import type { ReactNode } from 'react';
+
+const places = [
+  { to: '/tints', name: 'Tints', end: true },
+  { to: '/tints/wanted', name: 'A colour you want', end: false },
+  { to: '/tints/chips', name: 'Chips', end: false },
+  { to: '/tints/ladder', name: 'Dose ladder', end: false },
+  { to: '/tints/book', name: 'Swatch book', end: false },
+  { to: '/tints/ways', name: 'After the cure', end: false },
+] as const;
+
+/** Head of every screen of the station: its name, the way to its other screens, and what can be added. */
+export function TintHead({ title, children }: { title: string; children?: ReactNode }) {
+  return (
+    <header className="no-print mb-4">
+      <nav aria-label="In this station" className="border-base-300 mb-3 flex gap-x-1 overflow-x-auto border-b text-sm">
+        {places.map(({ to, name, end }) => (
+          <NavLink
+            key={to}
+            to={to}
+            end={end}
+            className={({ isActive }) =>
+              `flex min-h-11 items-center px-3 whitespace-nowrap ${isActive ? 'border-primary border-b-3 font-semibold' : 'quiet hover:text-base-content'}`
+            }
+          >
+            {name}
+          </NavLink>
+        ))}
+      </nav>
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <h1 className="text-3xl">{title}</h1>
+        <div className="flex flex-wrap gap-2">{children}</div>
+      </div>
+    </header>
+  );
+}
+
+/** A screen of the station: its width, and room at its edges. */
+export const TintRoom = ({ children }: { children: ReactNode }) => (
+  <div className="mx-auto max-w-7xl p-4 pt-2">{children}</div>
+);

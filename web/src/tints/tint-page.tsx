@@ -1,0 +1,44 @@
+import type { TintInput, TintView } from '@dewpot/contract';
+import { useParams, useSearchParams } from 'react-router';
+import { useQuery } from '@tanstack/react-query';
+import { usePalette, type Palette } from '../api/tints';
+import { mouldsQuery } from '../api/work';
+import { Nowhere } from '../ui/nowhere';
+import { Busy, Empty, Failure } from '../ui/states';
+import { TintEditor } from './tint-editor';
+import { firstBase } from './tint-words';
+
+const draftOf = ({ id: _id, edition: _edition, used: _used, ...tint }: TintView): TintInput => tint;
+
+/** Doses in an address: material and share, as a search hands them over. */
+function dosesIn(search: URLSearchParams, { find }: Palette): TintInput['doses'] {
+  return (search.get('doses') ?? '').split(',').flatMap((pair) => {
+    const [materialId = '', amount] = pair.split(':');
+    return find(materialId) && Number(amount) > 0 ? [{ materialId, amount: Number(amount) }] : [];
+  });
+}
+
+/** One tint, new or known. A new one may come from a search, with its base and doses in the address. */
+export function TintPage() {
+  const { id = 'new' } = useParams();
+  const [search] = useSearchParams();
+  const { palette, error, isPending } = usePalette();
+  const moulds = useQuery(mouldsQuery);
+  if (isPending || moulds.isPending) return <Busy what="the tint" />;
+  if (!palette || !moulds.data) return <Failure error={error ?? moulds.error} />;
+  const shared = { palette, moulds: moulds.data };
+  if (id === 'new') {
+    const [binderId, sandId] = [search.get('binder'), search.get('sand')];
+    const base = binderId ? { binderId, ...(sandId && { sandId }) } : firstBase(palette);
+    if (!base)
+      return (
+        <Empty level="h1" title="No cement in store">
+          <p>A tint stands on a cement or a ready-made powder: put one into the stores first.</p>
+        </Empty>
+      );
+    const first = { name: '', base, doses: dosesIn(search, palette), version: 0 };
+    return <TintEditor key={search.toString()} first={first} {...shared} />;
+  }
+  const tint = palette.tints.find((one) => one.id === id);
+  return tint ? <TintEditor key={id} id={id} first={draftOf(tint)} used={tint.used} {...shared} /> : <Nowhere />;
+}

@@ -1,0 +1,23 @@
+import { tintOf } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
+import { tintEditionsQuery, type Palette } from '../api/tints';
+import { Versions } from '../ui/versions';
+import { PigmentDot } from './pigment-dot';
+import { dryOf, sayDoses } from './tint-words';
+
+/** The versions of a tint, newest first, each with its colour. */
+export function TintVersions({ id, used, palette }: { id: string; used: boolean; palette: Palette }) {
+  const { data = [] } = useQuery(tintEditionsQuery(id));
+  return (
+    <Versions
+      versions={data}
+      used={used}
+      tell={({ body }) => (
+        <span className="flex items-center gap-2 text-sm">
+          <PigmentDot colour={dryOf(body, palette)} />
+          {sayDoses(tintOf(body, palette.find)?.doses ?? [])}
+        </span>
+      )}
+    />
+  );
+}

@@ -1,0 +1,91 @@
+import { useMemo } from 'react';
+import { tintOf, type TintView } from '@dewpot/contract';
+import { Link } from 'react-router';
+import { usePalette, type Palette } from '../api/tints';
+import { CastFace } from '../ui/cast-face';
+import { Busy, Empty, Failure } from '../ui/states';
+import { PigmentsSlab } from './pigments-slab';
+import { TintHead, TintRoom } from './tint-nav';
+import { reckonBody, sayDoses, within } from './tint-words';
+
+/** All tints as they dry and as they look wet, and what is known of each pigment. */
+export function TintsPage() {
+  const { palette, error, isPending } = usePalette();
+  if (isPending) return <Busy what="the tints" />;
+  if (!palette) return <Failure error={error} />;
+  return (
+    <TintRoom>
+      <TintHead title="Tints">
+        <Link to="/tints/new" className="btn btn-primary h-12">
+          Mix a tint
+        </Link>
+      </TintHead>
+      <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
+        {palette.tints.length === 0 ? (
+          <Empty title="No tints yet">
+            <p>Begin with a colour that you want: the application looks for the doses. Or mix one by hand.</p>
+            <p className="flex flex-wrap justify-center gap-2">
+              <Link to="/tints/wanted" className="btn btn-primary">
+                A colour you want
+              </Link>
+              <Link to="/tints/new" className="btn btn-ghost bg-base-300/60">
+                Mix a tint
+              </Link>
+            </p>
+          </Empty>
+        ) : (
+          <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+            {palette.tints.map((tint) => (
+              <TintCard key={tint.id} tint={tint} palette={palette} />
+            ))}
+          </ul>
+        )}
+        <PigmentsSlab palette={palette} />
+      </div>
+    </TintRoom>
+  );
+}
+
+function TintCard({ tint, palette }: { tint: TintView; palette: Palette }) {
+  const { figures } = useMemo(() => reckonBody(tint, palette), [tint, palette]);
+  const resolved = tintOf(tint, palette.find);
+  const untried = figures?.chips === 0;
+  const look = (name: string) => figures?.looks.find((one) => one.look === name)?.colour;
+  return (
+    <li className="card-slab hover:border-secondary p-0">
+      <Link to={`/tints/${tint.id}`} className="block">
+        {figures ? (
+          <CastFace
+            colour={look('dry')!}
+            other={untried ? undefined : look('wet')}
+            across={untried ? figures.doubt : undefined}
+            label={`${tint.name}, ${untried ? 'somewhere between these' : 'dry and wet'}`}
+            className="h-32 w-full"
+          />
+        ) : (
+          <span className="text-error block p-4">Its materials are gone: open it and mend it.</span>
+        )}
+        <span className="block p-3">
+          <h2 className="truncate text-xl leading-tight" title={tint.name}>
+            {tint.name}
+          </h2>
+          <span className="quiet block text-sm leading-snug">
+            {resolved && `${sayDoses(resolved.doses)}, on ${within(resolved.base.binder.name)}`}
+          </span>
+          {figures && !untried && figures.doubt.length > 1 && (
+            <span className="mt-2 flex h-3" title={figures.restsOn}>
+              {figures.doubt.map((colour, i) => (
+                <span key={i} className="flex-1" style={{ background: colour }} />
+              ))}
+            </span>
+          )}
+          <span className="quiet mt-1 block text-xs">
+            {untried
+              ? 'not tried: anywhere between these'
+              : figures && figures.chips < Infinity && `rests on ${figures.chips} of your chips`}
+          </span>
+        </span>
+      </Link>
+    </li>
+  );
+}

@@ -1,0 +1,168 @@
+import { useState } from 'react';
+import { InputError, knownBase, knownPigment, pricePerGram, type ColourWish } from '@dewpot/core';
+import { tintOf } from '@dewpot/contract';
+import { usePalette, type Palette } from '../api/tints';
+import { CastFace } from '../ui/cast-face';
+import { Choice } from '../ui/choice';
+import { Busy, Empty, Failure } from '../ui/states';
+import { BaseFields } from './base-fields';
+import { EarlierColours } from './earlier-colours';
+import { FoundTints } from './found-tints';
+import { PhotoColourPick } from './photo-colour';
+import { PigmentDot } from './pigment-dot';
+import { TintHead, TintRoom } from './tint-nav';
+import { firstBase, pigmentsOf } from './tint-words';
+import { useSearch } from './use-search';
+
+/** Most pigments that one search goes through. */
+const MOST = 8;
+
+/** From a wanted colour to the doses that make it. */
+export function WantedPage() {
+  const { palette, error, isPending } = usePalette();
+  if (isPending) return <Busy what="the pigments" />;
+  if (!palette) return <Failure error={error} />;
+  const base = firstBase(palette);
+  return (
+    <TintRoom>
+      <TintHead title="A colour you want" />
+      {base && pigmentsOf(palette).length > 0 ? (
+        <Wanted palette={palette} firstBase={base} />
+      ) : (
+        <Empty title="Nothing to mix it from">
+          <p>A tint wants a cement and a pigment: put them into the stores first.</p>
+        </Empty>
+      )}
+    </TintRoom>
+  );
+}
+
+function wishOf(
+  wanted: string,
+  base: { binderId: string; sandId?: string },
+  chosen: readonly string[],
+  palette: Palette,
+): ColourWish | string {
+  const tint = tintOf({ base, doses: [] }, palette.find);
+  if (!tint) return 'Its cement is no longer in store.';
+  try {
+    return {
+      base: knownBase(tint.base, palette.colours).spectrum,
+      wanted,
+      pigments: pigmentsOf(palette)
+        .filter(({ id }) => chosen.includes(id))
+        .map((material) => {
+          const price = pricePerGram(material.id, palette.stores.lots);
+          return {
+            id: material.id,
+            colourant: knownPigment(material, palette.colours).colourant,
+            ...(price !== undefined && { price }),
+          };
+        }),
+    };
+  } catch (error) {
+    if (error instanceof InputError) return `${error.issues[0]!.message} ${error.issues[0]!.remedy}`;
+    throw error;
+  }
+}
+
+function Wanted({ palette, firstBase: first }: { palette: Palette; firstBase: { binderId: string; sandId?: string } }) {
+  const pigments = pigmentsOf(palette).filter(({ colour }) => colour !== undefined);
+  const held = pigments.filter(({ id }) =>
+    palette.stores.lots.some(({ materialId, left }) => materialId === id && left > 0),
+  );
+  const [by, setBy] = useState<'picker' | 'photo' | 'earlier'>('picker');
+  const [wanted, setWanted] = useState('#8f9a78');
+  const [base, setBase] = useState(first);
+  const [chosen, setChosen] = useState<readonly string[]>(() =>
+    (held.length > 0 ? held : pigments)
+      .filter(({ tinting }) => !tinting?.fades && !tinting?.metallic)
+      .slice(0, MOST)
+      .map(({ id }) => id),
+  );
+  const search = useSearch();
+  const wish = wishOf(wanted, base, chosen, palette);
+  const toggle = (id: string) =>
+    setChosen(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id].slice(-MOST));
+  return (
+    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.7fr)]">
+      <section className="card-slab space-y-4" aria-label="What you want">
+        <CastFace colour={wanted} label={`The colour you want, ${wanted}`} className="h-32 w-full" />
+        <Choice
+          legend="Take it from"
+          value={by}
+          options={[
+            { value: 'picker', label: 'a picker' },
+            { value: 'photo', label: 'a photo' },
+            { value: 'earlier', label: 'an earlier cast' },
+          ]}
+          onChange={setBy}
+        />
+        {by === 'picker' && (
+          <label className="flex items-center gap-3">
+            <input
+              type="color"
+              className="h-12 w-20 cursor-pointer"
+              aria-label="The colour, dry"
+              value={wanted}
+              onChange={(event) => setWanted(event.target.value)}
+            />
+            <span className="quiet text-sm">as it is to look when it is dry</span>
+          </label>
+        )}
+        {by === 'photo' && <PhotoColourPick onColour={({ colour }) => setWanted(colour)} />}
+        {by === 'earlier' && <EarlierColours palette={palette} value={wanted} onChange={setWanted} />}
+        <BaseFields base={base} palette={palette} onChange={setBase} />
+        <fieldset>
+          <legend className="mb-1 text-sm font-semibold">From these pigments, {MOST} at most</legend>
+          <ul className="grid grid-cols-1 gap-x-3 sm:grid-cols-2">
+            {pigments.map(({ id, name, colour, tinting }) => (
+              <li key={id}>
+                <label className="flex min-h-11 cursor-pointer items-center gap-2 text-sm leading-tight">
+                  <input
+                    type="checkbox"
+                    className="checkbox checkbox-sm"
+                    checked={chosen.includes(id)}
+                    onChange={() => toggle(id)}
+                  />
+                  <PigmentDot colour={colour} size={20} />
+                  <span>
+                    {name}
+                    {tinting?.fades && <span className="text-warning block text-xs">fades</span>}
+                  </span>
+                </label>
+              </li>
+            ))}
+          </ul>
+        </fieldset>
+        {typeof wish === 'string' && (
+          <p role="alert" className="text-error">
+            {wish}
+          </p>
+        )}
+        <button
+          type="button"
+          className="btn btn-primary h-14 w-full text-lg"
+          disabled={typeof wish === 'string' || chosen.length === 0 || search.done !== undefined}
+          onClick={() => typeof wish !== 'string' && search.look(wish)}
+        >
+          Find the doses
+        </button>
+        {search.done !== undefined && (
+          <div className="flex items-center gap-3" role="status">
+            <progress className="progress flex-1" value={search.done} max={1} aria-label="Looking" />
+            <button type="button" className="btn btn-ghost h-11" onClick={search.stop}>
+              Stop
+            </button>
+          </div>
+        )}
+        {search.failed && (
+          <p role="alert" className="text-error">
+            {search.failed}
+          </p>
+        )}
+      </section>
+      <FoundTints wanted={wanted} base={base} found={search.found} palette={palette} />
+    </div>
+  );
+}

@@ -1,0 +1,49 @@
+import type { ImportView } from '@dewpot/contract';
+import { Dialog } from './dialog';
+import { Failure } from './states';
+
+const does = { new: 'new', changed: 'changes', same: 'stays as it is' } as const;
+
+/** What a file would change, before anything is. */
+export function WhatChanges({
+  view: { things },
+  busy,
+  error,
+  onTake,
+  onClose,
+}: {
+  view: ImportView;
+  busy: boolean;
+  error: unknown;
+  onTake: () => void;
+  onClose: () => void;
+}) {
+  const changing = things.filter((one) => one.does !== 'same');
+  return (
+    <Dialog title="What this file would change" onClose={onClose}>
+      <ul className="divide-base-300 max-h-96 divide-y overflow-y-auto">
+        {things.map(({ kind, name, does: what, differences }) => (
+          <li key={`${kind} ${name}`} className="py-1.5">
+            <strong>{name}</strong> <span className="quiet">{kind},</span> {does[what]}
+            <ul className="text-sm">
+              {differences.map(({ what: field, before, after }) => (
+                <li key={field}>
+                  {field}: {before} → <strong>{after}</strong>
+                </li>
+              ))}
+            </ul>
+          </li>
+        ))}
+      </ul>
+      <Failure error={error} />
+      <button
+        type="button"
+        className="btn btn-primary mt-3 h-14 w-full"
+        disabled={busy || changing.length === 0}
+        onClick={onTake}
+      >
+        {changing.length === 0 ? 'Nothing would change' : busy ? 'Taking it in…' : `Take ${changing.length} in`}
+      </button>
+    </Dialog>
+  );
+}
