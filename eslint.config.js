@@ -26,7 +26,7 @@ const stages = {
     cure: ['moulds', 'units'],
     mixes: ['cure', 'stores', 'units'],
     finish: ['cure', 'units'],
-    pours: ['cure', 'mixes', 'moulds', 'stores', 'units'],
+    pours: ['cure', 'mixes', 'moulds', 'stores', 'tints', 'units'],
     casts: ['cure', 'finish', 'moulds', 'pours', 'units'],
   },
   server: {
@@ -36,9 +36,10 @@ const stages = {
     devices: [],
     mixes: ['stores'],
     moulds: [],
-    pours: ['casts', 'mixes', 'moulds', 'stores'],
+    pours: ['casts', 'mixes', 'moulds', 'stores', 'tints'],
     reckon: [],
     stores: [],
+    tints: ['devices', 'stores'],
   },
   web: {
     shared: ['api', 'ui', 'workers'],
@@ -46,10 +47,11 @@ const stages = {
     door: [],
     mixes: [],
     moulds: ['mixes'],
-    pours: ['casts', 'mixes'],
+    pours: ['casts', 'mixes', 'moulds'],
     shelf: ['casts'],
     shell: ['door', 'shelf'],
     stores: [],
+    tints: [],
     workshop: [],
   },
 };

@@ -88,10 +88,11 @@ test('a poured mix keeps its version; a pour taken back gives its materials back
   await page.getByRole('link', { name: /Chalk/ }).click();
   await page.getByRole('link', { name: 'Plan a pour' }).click();
   await page.getByRole('button', { name: 'Start this pour' }).click();
+  await page.getByRole('button', { name: /^Poured: / }).waitFor();
+  const pour = page.url();
   await page.getByRole('button', { name: /^Poured: / }).click();
   await expect(page).toHaveURL(/\/$/);
-  await page.goto('/pours');
-  await page.getByRole('listitem').filter({ hasText: 'Chalk' }).first().getByRole('link').click();
+  await page.goto(pour);
   await page.getByRole('button', { name: /^Take it back/ }).click();
   await expect(page.getByRole('region', { name: 'What was really used' })).toBeVisible();
   await page.goto('/stores');

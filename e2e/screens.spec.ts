@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import type { PourView } from '@dewpot/contract';
+import type { PourView, TintsView } from '@dewpot/contract';
 import { castsOf, enterDemo, expect, test, uuid } from './house.js';
 
 /** Every screen of the demo workshop, by name and address. */
@@ -15,6 +15,14 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     const key = uuid();
     await page.request.put(`/api/pours/${key}`, { data: { ...all[0]!.input, version: 0 } });
     await page.request.post(`/api/pours/${key}/start`);
+    return key;
+  };
+  /** A planned pour in bands. */
+  const banded = async () => {
+    const all = (await (await page.request.get('/api/pours')).json()) as PourView[];
+    const found = all.find(({ input }) => input.items.some(({ colouring }) => colouring?.kind === 'banded'))!;
+    const key = uuid();
+    await page.request.put(`/api/pours/${key}`, { data: { ...found.input, version: 0 } });
     return key;
   };
   const drying = (await castsOf(page.request)).find(({ stage }) => stage === 'drying')!;
@@ -33,8 +41,17 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     ['mixes to start from', '/mixes/new'],
     ['mixes side by side', `/mixes/compare?with=${await id('mixes')}`],
     ['card', `/mixes/${await id('mixes')}/card`],
+    ['tints', '/tints'],
+    ['tint', `/tints/${((await (await page.request.get('/api/tints')).json()) as TintsView).tints[0]!.id}`],
+    ['new tint', '/tints/new'],
+    ['wanted colour', '/tints/wanted'],
+    ['chips', '/tints/chips'],
+    ['dose ladder', '/tints/ladder'],
+    ['swatch book', '/tints/book'],
+    ['after the cure', '/tints/ways'],
     ['pours', '/pours'],
     ['plan', '/pours/new'],
+    ['banded pour', `/pours/${await banded()}`],
     ['poured', `/pours/${await pour('finished')}`],
     ['bench', `/pours/${await pour('started')}`],
     ['casts', '/casts'],
@@ -54,7 +71,7 @@ async function violations(page: Page): Promise<string[]> {
 
 for (const theme of ['limewash', 'lamplight']) {
   test(`no screen has an accessibility violation in ${theme}, nor an error in its console`, async ({ page }) => {
-    test.setTimeout(400_000);
+    test.setTimeout(500_000);
     const wrong: string[] = [];
     page.on('pageerror', ({ message }) => wrong.push(message));
     page.on('console', (message) => {
@@ -82,6 +99,7 @@ for (const theme of ['limewash', 'lamplight']) {
 }
 
 test('on a phone no screen is wider than the glass, and the bench’s controls are large', async ({ page }) => {
+  test.setTimeout(200_000);
   await page.setViewportSize({ width: 390, height: 844 });
   await enterDemo(page);
   for (const [name, path] of await screens(page)) {

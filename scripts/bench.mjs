@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
-import { mixEditing, mixSolving, tintSearch } from './lib/bench-mixes.mjs';
+import { mixEditing, mixSolving, swatchesFollow, tintSearch } from './lib/bench-mixes.mjs';
 import { meshInBrowser, meshVolumes, sectionRedraw } from './lib/bench-moulds.mjs';
 import { buildStale } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
@@ -238,6 +238,7 @@ async function main() {
     await sectionRedraw(demo, note);
     await meshInBrowser(demo, note);
     await mixEditing(demo, note);
+    await swatchesFollow(demo, note);
     const full = await browser.newContext({ baseURL: trial.url, viewport: { width: 1280, height: 800 } });
     await scroll(full);
   } finally {

@@ -28,6 +28,8 @@ async function views(list) {
   const drying = casts
     .filter(({ stage }) => stage === 'drying')
     .sort((a, b) => b.life.weighings.length - a.life.weighings.length)[0];
+  const { tints } = /** @type {{ tints: any[] }} */ (/** @type {unknown} */ (await list('tints')));
+  const oldBrick = tints.find(({ name }) => name.startsWith('Old brick'));
   const plan = `/pours/new?mould=${nested.id}&mix=${grey.id}`;
   return [
     { name: 'shelf', path: '/' },
@@ -42,11 +44,26 @@ async function views(list) {
     { name: 'mix', path: `/mixes/${brick.id}` },
     { name: 'mix-start', path: '/mixes/new', theme: 'lamplight' },
     { name: 'mixes-compare', path: `/mixes/compare?with=${beside.join(',')}` },
+    { name: 'tints', path: '/tints' },
+    { name: 'tint', path: `/tints/${oldBrick.id}`, theme: 'lamplight' },
+    { name: 'bands', path: `/pours/${PLANNED}` },
     { name: 'sheet', path: plan },
     { name: 'sheet-phone', path: plan, size: BENCH },
     { name: 'cast', path: `/casts/${drying.id}` },
     { name: 'stores', path: '/stores' },
   ];
+}
+
+/** The key of the pour in bands that is planned for its picture. */
+const PLANNED = '01a20000-0000-7000-8000-000000000001';
+
+/** Plans once more what was poured in bands. @param {import('@playwright/test').APIRequestContext} request */
+async function planBands(request) {
+  const pours = await (await request.get('/api/pours')).json();
+  const { input } = pours.find((/** @type {any} */ one) =>
+    one.input.items.some((/** @type {any} */ { colouring }) => colouring?.kind === 'banded'),
+  );
+  await request.put(`/api/pours/${PLANNED}`, { data: { ...input, version: 0 } });
 }
 
 async function main() {
@@ -60,6 +77,7 @@ async function main() {
   try {
     const door = await browser.newContext({ baseURL: trial.url });
     await door.request.post('/api/session/demo');
+    await planBands(door.request);
     const storageState = await door.storageState();
     for (const { name, path, size = TABLE, theme = 'limewash' } of await views(async (list) =>
       (await door.request.get(`/api/${list}`)).json(),

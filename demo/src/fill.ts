@@ -10,6 +10,7 @@ import {
   Rows,
   Sessions,
   StoresService,
+  TintsService,
   TubsService,
   type createServer,
 } from '@dewpot/server';
@@ -19,6 +20,7 @@ import { keyed, livesOf } from './lives.js';
 import { stream } from './random.js';
 import { season, type DemoPour } from './season.js';
 import { moulds, tubs } from './moulds.js';
+import { chips, tints, type DemoColouring, type DemoTint } from './tints.js';
 import { lots, mixes, nextVersion, scoops, type DemoMix } from './workshop.js';
 
 const DAY = 24 * 3_600_000;
@@ -41,7 +43,7 @@ export function fillDemo(
     const settings = { ...firstSettings, name: 'Thornwick Lane' };
     const personId = await sessions.found({ settings, name: 'Maud', email: 'maud@thornwick.example', demo: true });
     await sessions.join({ name: 'Osric', email: 'osric@thornwick.example' });
-    const keys = await furnish(app);
+    const keys = await furnish(app, now);
     for (const [index, pour] of season.entries()) {
       await pourAndFollow(app, keys, pour, personId, now, random);
       progress(index + 1, season.length);
@@ -56,9 +58,10 @@ interface Keys {
   readonly moulds: readonly string[];
   readonly mixes: readonly string[];
   readonly scoop: string;
+  readonly tints: readonly string[];
 }
 
-async function furnish(app: Server): Promise<Keys> {
+async function furnish(app: Server, now: number): Promise<Keys> {
   const materials = await fillWithHandbook(app.get(Rows));
   const mouldKeys: string[] = [];
   for (const { copies, ...mould } of moulds) {
@@ -82,7 +85,33 @@ async function furnish(app: Server): Promise<Keys> {
   const scoopKeys = scoops.map(() => uuid());
   for (const [i, [name, volume]] of scoops.entries())
     await app.get(StoresService).saveScoop(scoopKeys[i]!, { name, volume, version: 0 });
-  return { materials, moulds: mouldKeys, mixes: mixKeys, scoop: scoopKeys[0]! };
+  const tintKeys = await palette(app, materials, now);
+  return { materials, moulds: mouldKeys, mixes: mixKeys, scoop: scoopKeys[0]!, tints: tintKeys };
+}
+
+/** Tints, and the chips that taught them; answers the keys of the tints. */
+async function palette(app: Server, materials: Record<string, string>, now: number): Promise<string[]> {
+  const service = app.get(TintsService);
+  const body = ({ on: [binder, sand], doses }: Pick<DemoTint, 'on' | 'doses'>) => ({
+    base: { binderId: materials[binder]!, sandId: materials[sand]! },
+    doses: doses.map(([key, amount]) => ({ materialId: materials[key]!, amount })),
+    version: 0,
+  });
+  const keys: string[] = [];
+  for (const { name, note, ...tint } of tints) {
+    keys.push(uuid());
+    await service.save(keys.at(-1)!, { name, ...(note && { note }), ...body(tint) });
+  }
+  for (const { name, daysAgo, measured, ...chip } of chips) {
+    const id = uuid();
+    const castAt = daysAgo === undefined ? {} : { castAt: Math.round(now - daysAgo * DAY) };
+    const { version } = await service.saveSwatch(id, { name, ...body(chip), ...castAt }, now);
+    if (!measured) continue;
+    const { colour } = await service.readSwatch(id, now);
+    const read = { colour, by: 'reader', at: Math.round(now - (daysAgo! - 4) * DAY) } as const;
+    await service.saveSwatch(id, { name, ...body(chip), ...castAt, measured: read, version }, now);
+  }
+  return keys;
 }
 
 /** A mix of the demo with the keys of its materials. */
@@ -97,6 +126,11 @@ function recipe({ lines, doses = [], ...mix }: DemoMix, materials: Record<string
     version,
   };
 }
+
+const tintedBy = ({ parts, ...colouring }: DemoColouring, { tints: ids }: Keys) => ({
+  ...colouring,
+  parts: parts.map(([tint, share]) => ({ tint: ids[tint]!, share })),
+});
 
 /** A poured mix is changed: it gets its next version. */
 async function revise(app: Server, keys: Keys): Promise<void> {
@@ -122,7 +156,7 @@ async function stock(app: Server, materials: Record<string, string>, now: number
 async function pourAndFollow(
   app: Server,
   keys: Keys,
-  { daysAgo, mix, items, place, cover, bare }: DemoPour,
+  { daysAgo, mix, items, place, cover, bare, colouring }: DemoPour,
   personId: string,
   now: number,
   random: () => number,
@@ -132,7 +166,12 @@ async function pourAndFollow(
   const id = uuid();
   const pouredAt = Math.round(now - daysAgo * DAY);
   const { temperature } = airAt(pouredAt);
-  const chosen = items.map(([mould, count]) => ({ mouldId: keys.moulds[mould]!, count }));
+  const tinted = colouring && tintedBy(colouring, keys);
+  const chosen = items.map(([mould, count]) => ({
+    mouldId: keys.moulds[mould]!,
+    count,
+    ...(tinted && { colouring: tinted }),
+  }));
   const flexible = items.every(([mould]) => moulds[mould]!.stuff === 'flexible');
   const { plan } = await pours.save(id, {
     items: chosen,

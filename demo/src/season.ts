@@ -1,3 +1,5 @@
+import { fiveBands, marbled, mossAlone, type DemoColouring } from './tints.js';
+
 /** A pour of the season: how many days ago, which mix, which moulds and how many of each. */
 export interface DemoPour {
   readonly daysAgo: number;
@@ -7,6 +9,7 @@ export interface DemoPour {
   readonly cover: string;
   /** Left bare until someone seals it today. */
   readonly bare: boolean;
+  readonly colouring?: DemoColouring;
 }
 
 const pour = (
@@ -16,7 +19,8 @@ const pour = (
   place = 'the bench',
   cover = 'film',
   bare = false,
-): DemoPour => ({ daysAgo, mix, items, place, cover, bare });
+  colouring?: DemoColouring,
+): DemoPour => ({ daysAgo, mix, items, place, cover, bare, ...(colouring && { colouring }) });
 
 /** The season, oldest first: herb pots in spring, a wet June under cloth, a hot spell, then autumn. */
 export const season: readonly DemoPour[] = [
@@ -80,11 +84,13 @@ export const season: readonly DemoPour[] = [
     ],
     'the sill',
     'bag',
+    false,
+    mossAlone,
   ),
   pour(13, 4, [[12, 1]], 'the yard', 'film'),
   pour(10, 0, [[7, 1]], 'the yard', 'film'),
-  pour(8, 1, [[11, 2]], 'the sill', 'bag'),
-  pour(6, 2, [[0, 3]], 'the bench', 'film'),
+  pour(8, 1, [[11, 2]], 'the sill', 'bag', false, marbled),
+  pour(6, 1, [[0, 3]], 'the bench', 'film', false, fiveBands),
   pour(3.9, 1, [[8, 2]], 'the sill', 'bag'),
   pour(
     2.2,

@@ -48,6 +48,41 @@ export async function tintSearch(note) {
   note('A wanted colour looked for over 8 pigments', `${searched.middle.toFixed(0)} ms`, 'under 1 s');
 }
 
+/** Milliseconds from each value that a field is given until all that follows stands on the screen, sorted. @param {import('@playwright/test').Locator} field @param {readonly number[]} values */
+const typedTimes = (field, values) =>
+  field.evaluate(async (input, given) => {
+    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
+    const all = [];
+    for (const value of given) {
+      await new Promise((frame) => requestAnimationFrame(frame));
+      const begun = performance.now();
+      set?.call(input, String(value));
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+      await Promise.resolve();
+      all.push(performance.now() - begun);
+    }
+    return all.sort((a, b) => a - b);
+  }, values);
+
+/** The slider of a dose, until every swatch has followed it. @param {import('@playwright/test').BrowserContext} context @param {Note} note */
+export async function swatchesFollow(context, note) {
+  const { tints } = await (await context.request.get('/api/tints')).json();
+  const page = await context.newPage();
+  await page.goto(`/tints/${tints[0].id}`);
+  const slider = page.getByRole('slider').first();
+  await slider.waitFor();
+  const taken = await typedTimes(
+    slider,
+    Array.from({ length: RUNS }, (_, i) => 0.005 + 0.0015 * i),
+  );
+  await page.close();
+  note(
+    'A dose slider moved, to every swatch',
+    `${(taken[RUNS >> 1] ?? NaN).toFixed(1)} ms, longest ${(taken[RUNS - 1] ?? NaN).toFixed(1)} ms`,
+    'under 16 ms',
+  );
+}
+
 /** A key in the editor of a mix of twenty lines, until all that follows stands on the screen. @param {import('@playwright/test').BrowserContext} context @param {Note} note */
 export async function mixEditing(context, note) {
   const { materials } = await (await context.request.get('/api/stores')).json();
@@ -81,19 +116,10 @@ export async function mixEditing(context, note) {
   await page.goto(`/mixes/${mix}`);
   const field = page.getByLabel(/^Parts of /).nth(3);
   await field.waitFor();
-  const taken = await field.evaluate(async (input, runs) => {
-    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
-    const all = [];
-    for (let i = 0; i < runs; i++) {
-      await new Promise((frame) => requestAnimationFrame(frame));
-      const begun = performance.now();
-      set?.call(input, String(1 + i / 10));
-      input.dispatchEvent(new Event('input', { bubbles: true }));
-      await Promise.resolve();
-      all.push(performance.now() - begun);
-    }
-    return all.sort((a, b) => a - b);
-  }, RUNS);
+  const taken = await typedTimes(
+    field,
+    Array.from({ length: RUNS }, (_, i) => 1 + i / 10),
+  );
   await page.close();
   const middle = taken[RUNS >> 1] ?? NaN;
   const longest = taken[RUNS - 1] ?? NaN;
