@@ -115,7 +115,9 @@ export async function pourPots(request: APIRequestContext, count: number, ago: n
     version: 0,
   });
   await send('post', `pours/${pour}/finish`, {
-    log: { used: { [find('Grey Portland')]: 4000, [find('Sharp sand')]: 12500 }, tap: 2100, grade: 5, temperature: 18 },
+    logs: [
+      { used: { [find('Grey Portland')]: 4000, [find('Sharp sand')]: 12500 }, tap: 2100, grade: 5, temperature: 18 },
+    ],
     casts: Array.from({ length: count }, () => ({ id: uuid(), item: 0 })),
     pouredAt: Date.now() - ago * HOUR,
   });

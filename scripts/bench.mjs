@@ -183,7 +183,7 @@ async function fillShelf(request) {
     });
     await request.post(`/api/pours/${pour}/finish`, {
       data: {
-        log: { used: { [cement]: 5000, [sand]: 15000 }, tap: 2600, grade: 5, temperature: 18 },
+        logs: [{ used: { [cement]: 5000, [sand]: 15000 }, tap: 2600, grade: 5, temperature: 18 }],
         casts: Array.from({ length: 5 }, () => ({ id: randomUUID(), item: 0 })),
         pouredAt: Date.now() - n * 3_600_000,
       },

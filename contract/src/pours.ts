@@ -24,6 +24,8 @@ export class PourItemInput {
   @IsInt() @Min(1) @Max(500) count: number;
   /** Height to which it is filled, mm; to the rim where left out. */
   @IsOptional() @IsNumber() fillTo?: number;
+  /** The mix that fills it, where that is not the pour's own. */
+  @IsOptional() @IsUUID() mixId?: string;
   /** In tints; in the mix's own colour where it is left out. */
   @IsOptional() @IsObject() @ValidateNested() @Type(() => ColouringInput) colouring?: ColouringInput;
 }
@@ -72,10 +74,32 @@ export class NewCast {
 }
 
 export class PourFinish {
-  @IsObject() @ValidateNested() @Type(() => PourLogInput) log: PourLogInput;
+  /** What really went in, one for each mix of the pour, in their order. */
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(100)
+  @ValidateNested({ each: true })
+  @Type(() => PourLogInput)
+  logs: PourLogInput[];
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => NewCast) casts: NewCast[];
   /** When the mix went into the moulds, ms. */
   @IsInt() @Min(0) pouredAt: number;
+}
+
+/** What a pour makes of one mix. */
+export interface PourPart {
+  readonly mixId: string;
+  readonly mixName: string;
+  /** Which version of the mix it is. */
+  readonly mixEdition: number;
+  /** How the mix itself dries, #rrggbb. */
+  readonly colour: string;
+  /** Which of the pour's items it fills, in the order of its plan. */
+  readonly items: readonly number[];
+  /** Copies of moulds, mix and scoop as they were. */
+  readonly plan: PourPlan;
+  /** What was really used, once it is poured. */
+  readonly log?: PourLog;
 }
 
 export type PourStatus = 'planned' | 'started' | 'finished';
@@ -86,12 +110,8 @@ export interface PourView {
   readonly version: number;
   readonly status: PourStatus;
   readonly input: Omit<PourInput, 'version'>;
-  /** Copies of moulds, mix and scoop as they were. */
-  readonly plan: PourPlan;
-  readonly mixName: string;
-  /** Which version of the mix it was. */
-  readonly mixEdition: number;
-  readonly log?: PourLog;
+  /** What is poured of each mix, the pour's own first. */
+  readonly parts: readonly PourPart[];
   readonly startedAt?: number;
   readonly pouredAt?: number;
 }

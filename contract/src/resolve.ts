@@ -12,6 +12,7 @@ import {
   type MeasuredChip,
   type Mix,
   type MixLessons,
+  type PouredRecord,
   type PourPlan,
   type PourTint,
   type Scoop,
@@ -20,7 +21,7 @@ import {
 import type { WorkshopSettings } from './accounts.js';
 import type { DoseInput, MixBody, MixView } from './mixes.js';
 import type { MouldView } from './moulds.js';
-import type { PourInput } from './pours.js';
+import type { PourInput, PourPart } from './pours.js';
 import type { SwatchView, TintBody, TintView } from './tints.js';
 
 /** Finds a material by its key; what it does not find is left out of what is made. */
@@ -95,17 +96,21 @@ export function mixColour(
 /** Everything that a plan is made from. */
 export interface PlanParts {
   readonly moulds: readonly Pick<MouldView, 'id' | 'name' | 'shape' | 'piece'>[];
-  readonly mix: MixView;
+  readonly mixes: readonly MixView[];
   readonly scoop: Scoop;
   readonly find: FindMaterial;
   readonly tints: readonly TintView[];
   readonly colours: KnownColours;
   readonly lots: readonly Lot[];
-  readonly lessons: MixLessons;
+  /** What the batches of a mix taught. */
+  readonly lessons: (mixId: string) => MixLessons;
   readonly workshop: Pick<WorkshopSettings, 'bucket' | 'scaleStep' | 'liftLimit'>;
   /** ms */
   readonly now: number;
 }
+
+const gone = (field: string, value: string, message: string) =>
+  new InputError([{ field, value, message, remedy: 'Choose another one.' }]);
 
 /** A copy of a tint for a pour, with the colour it dries to in that pour's own mix. */
 function pourTint(view: TintView, mix: Mix, { find, colours }: PlanParts): PourTint {
@@ -116,33 +121,54 @@ function pourTint(view: TintView, mix: Mix, { find, colours }: PlanParts): PourT
 function colouringOf(given: Colouring<string>, mix: Mix, parts: PlanParts): Colouring<PourTint> {
   const tint = (id: string) => {
     const view = parts.tints.find((one) => one.id === id);
-    if (!view)
-      throw new InputError([
-        { field: 'colouring', value: id, message: 'A tint of this pour is gone.', remedy: 'Choose another one.' },
-      ]);
+    if (!view) throw gone('colouring', id, 'A tint of this pour is gone.');
     return pourTint(view, mix, parts);
   };
   return { ...given, parts: given.parts.map(({ tint: id, share }) => ({ tint: tint(id), share })) };
 }
 
-/** The plan that a person's choices come to; moulds that are gone are left out. @throws InputError where a tint is gone */
-export function planOf(input: Omit<PourInput, 'version'>, parts: PlanParts): PourPlan {
-  const { moulds, mix: view, scoop, find, lots, lessons, workshop, now } = parts;
-  const mix = { ...mixOf(view, find), grade: input.grade };
+/** What was poured of a mix, out of the parts of all pours. */
+export const pouredOf = (mixId: string, parts: readonly PourPart[]): PouredRecord[] =>
+  parts.flatMap((part) => (part.mixId === mixId && part.log ? [{ plan: part.plan, log: part.log }] : []));
+
+/** What of a pour is filled with one mix: which of its items, and the mix. */
+interface Share {
+  readonly view: MixView;
+  readonly items: readonly number[];
+}
+
+/** The pour's own mix first, then the others as they come; items whose mix is gone are refused by name. */
+function sharesOf({ items, mixId }: Omit<PourInput, 'version'>, { mixes, moulds }: PlanParts): Share[] {
+  const chosen = items.map((item) => item.mixId ?? mixId);
+  const order = [...new Set([mixId, ...chosen])].filter((id) => chosen.length === 0 || chosen.includes(id));
+  return order.flatMap((id) => {
+    const view = mixes.find((one) => one.id === id);
+    if (!view) throw gone('mixId', id, 'A mix of this pour is gone.');
+    const own = items.flatMap((item, i) =>
+      chosen[i] === id && moulds.some((mould) => mould.id === item.mouldId) ? [i] : [],
+    );
+    return [{ view, items: own }];
+  });
+}
+
+function planOf(input: Omit<PourInput, 'version'>, { view, items }: Share, parts: PlanParts): PourPlan {
+  const { moulds, scoop, find, lots, lessons: taught, workshop, now } = parts;
+  const mix = { ...mixOf(view, find), ...(view.id === input.mixId && { grade: input.grade }) };
+  const lessons = taught(view.id);
   return {
-    items: input.items.flatMap(({ mouldId, count, fillTo, colouring }) =>
-      moulds
-        .filter(({ id }) => id === mouldId)
-        .map(({ name, shape, piece }) => ({
-          mouldId,
-          name,
-          shape,
-          piece,
-          count,
-          ...(fillTo !== undefined && { fillTo }),
-          ...(colouring && { colouring: colouringOf(colouring, mix, parts) }),
-        })),
-    ),
+    items: items.map((at) => {
+      const { mouldId, count, fillTo, colouring } = input.items[at]!;
+      const { name, shape, piece } = moulds.find(({ id }) => id === mouldId)!;
+      return {
+        mouldId,
+        name,
+        shape,
+        piece,
+        count,
+        ...(fillTo !== undefined && { fillTo }),
+        ...(colouring && { colouring: colouringOf(colouring, mix, parts) }),
+      };
+    }),
     mix,
     colour: mixColour(view, mix, parts.colours),
     setting: view.setting,
@@ -159,4 +185,16 @@ export function planOf(input: Omit<PourInput, 'version'>, parts: PlanParts): Pou
     lots,
     liftLimit: workshop.liftLimit,
   };
+}
+
+/**
+ * What a person's choices come to, mix by mix; moulds that are gone are left out.
+ * @throws InputError where a mix or a tint is gone
+ */
+export function partsOf(input: Omit<PourInput, 'version'>, parts: PlanParts): PourPart[] {
+  return sharesOf(input, parts).map((share) => {
+    const { id: mixId, name: mixName, edition: mixEdition } = share.view;
+    const plan = planOf(input, share, parts);
+    return { mixId, mixName, mixEdition, colour: plan.colour!, items: share.items, plan };
+  });
 }

@@ -61,7 +61,9 @@ describe('the demo workshop', () => {
     expect(moulds.reduce((sum, { cycles }) => sum + cycles, 0)).toBe(casts.length);
     for (const { copies, cycles, once } of moulds)
       if (!once) expect(copies.reduce((sum, copy) => sum + copy.cycles, 0)).toBe(cycles);
-    expect(pours.every(({ status, log }) => status === 'finished' && log !== undefined)).toBe(true);
+    expect(
+      pours.every(({ status, parts }) => status === 'finished' && parts.every(({ log }) => log !== undefined)),
+    ).toBe(true);
   });
 
   it('is drawn from a stream that is the same for the same seed', () => {

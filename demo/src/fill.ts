@@ -173,7 +173,7 @@ async function pourAndFollow(
     ...(tinted && { colouring: tinted }),
   }));
   const flexible = items.every(([mould]) => moulds[mould]!.stuff === 'flexible');
-  const { plan } = await pours.save(id, {
+  const { parts } = await pours.save(id, {
     items: chosen,
     mixId: keys.mixes[mix]!,
     grade: mixes[mix]!.grade as Grade,
@@ -187,10 +187,11 @@ async function pourAndFollow(
     place,
     version: 0,
   });
+  const { plan } = parts[0]!;
   const planned = plannedLog(plan, reckonSheet(plan));
   const log = { ...planned, tap: planned.tap * (0.97 + 0.08 * random()), leftover: Math.round(40 + 160 * random()) };
   const made = items.flatMap(([, count], item) => Array.from({ length: count }, () => ({ id: uuid(), item })));
-  await pours.finish(id, { log, casts: made, pouredAt }, personId, now);
+  await pours.finish(id, { logs: [log], casts: made, pouredAt }, personId, now);
   const all = (await casts.list(true)).filter(({ pourId }) => pourId === id);
   for (const item of chosen) {
     const alike = all.filter(({ mouldId }) => mouldId === item.mouldId);

@@ -77,6 +77,23 @@ interface Stores {
   scoops: { id: string }[];
 }
 
+/** One of cement to so much of sharp sand. */
+export const mixInput = ({ cement, sand }: { cement: string; sand: string }, parts = 2.5) => ({
+  name: 'Garden grey',
+  by: 'volume',
+  grade: 5,
+  exposure: 'outdoors',
+  packed: false,
+  setting: 'portland',
+  dampDays: 7,
+  colour: '#b4aea2',
+  lines: [
+    { materialId: cement, parts: 1 },
+    { materialId: sand, parts },
+  ],
+  version: 0,
+});
+
 /** Puts a mould, a mix, a lot and a finished pour of three pots into a workshop; answers their keys. */
 export async function pouredPots(agent: Agent, pouredAt: number) {
   const stores = (await agent.get('/api/stores').expect(200)).body as Stores;
@@ -96,24 +113,7 @@ export async function pouredPots(agent: Agent, pouredAt: number) {
     .put(`/api/stores/lots/${keys.lot}`)
     .send({ materialId: keys.cement, bought: 25000, left: 20000, price: 9.5, boughtAt: 1, version: 0 })
     .expect(200);
-  await agent
-    .put(`/api/mixes/${keys.mix}`)
-    .send({
-      name: 'Garden grey',
-      by: 'volume',
-      grade: 5,
-      exposure: 'outdoors',
-      packed: false,
-      setting: 'portland',
-      dampDays: 7,
-      colour: '#b4aea2',
-      lines: [
-        { materialId: keys.cement, parts: 1 },
-        { materialId: keys.sand, parts: 2.5 },
-      ],
-      version: 0,
-    })
-    .expect(200);
+  await agent.put(`/api/mixes/${keys.mix}`).send(mixInput(keys)).expect(200);
   const input = {
     items: [{ mouldId: keys.mould, count: 3 }],
     mixId: keys.mix,
@@ -129,7 +129,7 @@ export async function pouredPots(agent: Agent, pouredAt: number) {
   await agent.put(`/api/pours/${keys.pour}`).send(input).expect(200);
   await agent.post(`/api/pours/${keys.pour}/start`).expect(200);
   const finish = {
-    log: { used: { [keys.cement]: 3100, [keys.sand]: 9500 }, tap: 1500, grade: 5, temperature: 17 },
+    logs: [{ used: { [keys.cement]: 3100, [keys.sand]: 9500 }, tap: 1500, grade: 5, temperature: 17 }],
     casts: keys.casts.map((id) => ({ id, item: 0 })),
     pouredAt,
   };

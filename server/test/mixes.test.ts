@@ -43,8 +43,8 @@ describe('a recipe', () => {
       [1, 2.5],
     ]);
     const { body: pour } = await agent.get(`/api/pours/${keys.pour}`).expect(200);
-    expect(pour).toMatchObject({ mixEdition: 1 });
-    expect(pour.plan.mix.lines[1].parts).toBe(2.5);
+    expect(pour.parts[0]).toMatchObject({ mixEdition: 1 });
+    expect(pour.parts[0].plan.mix.lines[1].parts).toBe(2.5);
   });
 
   it('that was not poured is edited in place, and one saved without a change stays the version it was', async () => {
@@ -156,9 +156,9 @@ describe('what a mix learned', () => {
     const agent = await newWorkshop(harness);
     const keys = await pouredPots(agent, Date.now() - HOUR);
     const next = await agent.put(`/api/pours/${uuid()}`).send(keys.input).expect(200);
-    expect(next.body.plan.conditions.learnedDemand.batches).toBe(1);
-    expect(next.body.plan.conditions.cementMonths).toBeCloseTo(0, 1);
-    expect(next.body.plan.learnedYield).toEqual({ factor: 1, batches: 0 });
+    expect(next.body.parts[0].plan.conditions.learnedDemand.batches).toBe(1);
+    expect(next.body.parts[0].plan.conditions.cementMonths).toBeCloseTo(0, 1);
+    expect(next.body.parts[0].plan.learnedYield).toEqual({ factor: 1, batches: 0 });
   });
 });
 

@@ -196,17 +196,17 @@ describe('a pour in bands', () => {
       .put(`/api/pours/${pour}`)
       .send({ ...input, items: [{ mouldId, count: 1, colouring }] })
       .expect(200);
-    const doses = kept.plan.mix.doses as { material: { id: string }; amount: number }[];
+    const doses = kept.parts[0].plan.mix.doses as { material: { id: string }; amount: number }[];
     expect(doses).toHaveLength(1);
     expect(doses[0]!.amount).toBeCloseTo(0.0225, 3);
     const used = Object.fromEntries(
-      [...kept.plan.mix.lines, ...doses].map((one: { material: { id: string } }) => [one.material.id, 500]),
+      [...kept.parts[0].plan.mix.lines, ...doses].map((one: { material: { id: string } }) => [one.material.id, 500]),
     );
     await agent.post(`/api/pours/${pour}/start`).expect(200);
     await agent
       .post(`/api/pours/${pour}/finish`)
       .send({
-        log: { used: { ...used, [id('Iron oxide, red')]: 20 }, tap: 300, grade: 5, temperature: 18 },
+        logs: [{ used: { ...used, [id('Iron oxide, red')]: 20 }, tap: 300, grade: 5, temperature: 18 }],
         casts: [{ id: cast, item: 0 }],
         pouredAt: Date.now() - 60_000,
       })

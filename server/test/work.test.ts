@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { newWorkshop, potInput, pouredPots, startServer, type Agent, type Harness } from './harness.js';
+import { mixInput, newWorkshop, potInput, pouredPots, startServer, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;
 let agent: Agent;
@@ -106,6 +106,45 @@ describe('a pour', () => {
     expect(mould!.copies.map(({ cycles }) => cycles)).toEqual([2, 1]);
   });
 
+  it('of two mixes makes casts of each, takes both from the store, and teaches each mix its own', async () => {
+    const own = await newWorkshop(harness);
+    const keys = await pouredPots(own, Date.now() - 30 * HOUR);
+    const [lean, pour] = [uuid(), uuid()];
+    await own
+      .put(`/api/mixes/${lean}`)
+      .send({ ...mixInput(keys, 4), name: 'Lean' })
+      .expect(200);
+    const items = [
+      { mouldId: keys.mould, count: 1 },
+      { mouldId: keys.mould, count: 2, mixId: lean },
+    ];
+    const { body } = await own
+      .put(`/api/pours/${pour}`)
+      .send({ ...keys.input, items })
+      .expect(200);
+    expect(body.parts.map(({ mixName, items: of }: { mixName: string; items: number[] }) => [mixName, of])).toEqual([
+      ['Garden grey', [0]],
+      ['Lean', [1]],
+    ]);
+    const [log] = keys.finish.logs;
+    const casts = [1, 0, 1].map((item) => ({ id: uuid(), item }));
+    const finish = { ...keys.finish, casts, logs: [log] };
+    const one = await own.post(`/api/pours/${pour}/finish`).send(finish).expect(422);
+    expect(one.body.errors[0].field).toBe('logs');
+    await own
+      .post(`/api/pours/${pour}/finish`)
+      .send({ ...finish, logs: [log, log] })
+      .expect(200);
+    const made = (await own.get('/api/casts')).body as { pourId: string; snapshot: { mixName: string } }[];
+    const named = made.filter(({ pourId }) => pourId === pour).map(({ snapshot }) => snapshot.mixName);
+    expect(named.sort()).toEqual(['Garden grey', 'Lean', 'Lean']);
+    const stores = (await own.get('/api/stores')).body as { lots: { left: number }[] };
+    expect(stores.lots[0]!.left).toBeCloseTo(20000 - 3 * 3100, 6);
+    const next = await own.put(`/api/pours/${uuid()}`).send({ ...keys.input, items });
+    type Taught = { plan: { conditions: { learnedDemand: { batches: number } } } };
+    expect(next.body.parts.map(({ plan }: Taught) => plan.conditions.learnedDemand.batches)).toEqual([2, 1]);
+  });
+
   it('keeps its own copies of what it used', async () => {
     const own = await newWorkshop(harness);
     const keys = await pouredPots(own, Date.now() - HOUR);
@@ -116,7 +155,7 @@ describe('a pour', () => {
       .send({ ...changed, shape: { ...changed.shape, cores: [] } })
       .expect(200);
     const { body } = await own.get(`/api/pours/${keys.pour}`).expect(200);
-    expect(body.plan.items[0].shape.cores).toHaveLength(1);
+    expect(body.parts[0].plan.items[0].shape.cores).toHaveLength(1);
     await own
       .put(`/api/pours/${keys.pour}`)
       .send({ ...keys.input, version: body.version })
@@ -134,8 +173,9 @@ describe('a pour', () => {
       own.post(`/api/pours/${pour}/finish`).send({ ...keys.finish, casts: fresh, ...over });
     expect((await finish({ pouredAt: Date.now() + DAY })).body.errors[0].field).toBe('pouredAt');
     expect((await finish({ casts: [{ id: uuid(), item: 4 }] })).body.errors[0].field).toBe('casts');
-    const dry = { ...keys.finish.log, used: { ...keys.finish.log.used, [keys.cement]: 0 } };
-    expect((await finish({ log: dry })).body.errors[0].field).toBe(`used.${keys.cement}`);
+    const [log] = keys.finish.logs;
+    const dry = { ...log, used: { ...log!.used, [keys.cement]: 0 } };
+    expect((await finish({ logs: [dry] })).body.errors[0].field).toBe(`used.${keys.cement}`);
     expect((await own.get('/api/casts')).body).toHaveLength(3);
   });
 });

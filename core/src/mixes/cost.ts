@@ -5,7 +5,11 @@ import { goods, scaleMasses, type BatchMasses } from './batch.js';
 const LITRE = 1000;
 
 /** Cost of a batch's materials by the lots in store, in the workshop's money; undefined where no lot has a price. */
-export function batchCost(batch: BatchMasses, lots: readonly Lot[], what: string): Figure | undefined {
+export function batchCost(
+  batch: Pick<BatchMasses, 'portions' | 'doses'>,
+  lots: readonly Lot[],
+  what: string,
+): Figure | undefined {
   const priced = goods(batch).map((portion) => ({ ...portion, price: pricePerGram(portion.material.id, lots) }));
   if (priced.every(({ price }) => price === undefined)) return undefined;
   const cost = priced.reduce((sum, { mass, price }) => sum + mass * (price ?? 0), 0);

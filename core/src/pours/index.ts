@@ -15,3 +15,4 @@ export * from './layer-waits.js';
 export * from './tint-batches.js';
 export * from './skin.js';
 export * from './batch-colour.js';
+export * from './whole.js';

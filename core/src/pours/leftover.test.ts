@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { ScoopStep } from '../stores/index.js';
 import { threePots } from '../testing/examples.js';
-import { plannedLog, expectedByLog, dryUsed, reckonSheet } from './index.js';
+import { plannedLog, expectedByLog, dryUsed, pourCost, pourShopping, reckonSheet } from './index.js';
 
 describe('what is left over', () => {
   it('is about the spare, where scoops are fine', () => {
@@ -46,5 +46,30 @@ describe('damp sand through to the log', () => {
     expect(ofDamp!.used['sharp-sand']! / ofDry!.used['sharp-sand']!).toBeCloseTo(1.05, 9);
     expect(dryUsed(damp, ofDamp!)['sharp-sand']).toBeCloseTo(dryUsed(dry, ofDry!)['sharp-sand']!, 6);
     expect(expectedByLog(damp, ofDamp!)[0]!.fresh).toBeCloseTo(expectedByLog(dry, ofDry!)[0]!.fresh, 3);
+  });
+});
+
+describe('a pour of several mixes', () => {
+  const lots = [{ id: 'l', materialId: 'grey-cement', bought: 25000, left: 9000, boughtAt: 0, price: 7.5 }];
+  const one = threePots({ lots });
+  const part = (count: number) => {
+    const plan = { ...one, items: [{ ...one.items[0]!, count }] };
+    return { plan, sheet: reckonSheet(plan) };
+  };
+
+  it('buys for all of them together, though each by itself would find enough', () => {
+    const bought = (parts: ReturnType<typeof part>[]) =>
+      pourShopping(parts).find(({ materialId }) => materialId === 'grey-cement');
+    expect(bought([part(5)])).toBeUndefined();
+    expect(bought([part(5), part(5)])?.missing).toBeCloseTo(
+      2 * part(5).sheet.batch.lines[0]!.mass.value * part(5).sheet.batches.count - 9000,
+      3,
+    );
+  });
+
+  it('costs what its mixes cost', () => {
+    const cost = pourCost([part(2), part(3)])!;
+    expect(cost.value).toBeCloseTo(part(2).sheet.cost!.value + part(3).sheet.cost!.value, 9);
+    expect(cost.working.at(-1)!.value).toBe(cost.value);
   });
 });

@@ -6,6 +6,7 @@ import { entities } from './entities.js';
 import { Initial1764000000000 } from './migrations/initial.js';
 import { Mixes1764200000000 } from './migrations/mixes.js';
 import { Moulds1764100000000 } from './migrations/moulds.js';
+import { Parts1764400000000 } from './migrations/parts.js';
 import { Tints1764300000000 } from './migrations/tints.js';
 
 /** Password of the application's role, derived from the owner's so that every server before one database has the same. */
@@ -29,7 +30,7 @@ export function ownerOptions(ownerUrl: string): DataSourceOptions {
   return {
     ...common,
     url: ownerUrl,
-    migrations: [Initial1764000000000, Moulds1764100000000, Mixes1764200000000, Tints1764300000000],
+    migrations: [Initial1764000000000, Moulds1764100000000, Mixes1764200000000, Tints1764300000000, Parts1764400000000],
     poolSize: 2,
   };
 }

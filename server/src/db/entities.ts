@@ -1,4 +1,4 @@
-import type { CastEvent, Expected, Life, PourLog, PourPlan, Stage } from '@dewpot/core';
+import type { CastEvent, Expected, Life, Stage } from '@dewpot/core';
 import type {
   CastSnapshot,
   DrySummary,
@@ -6,6 +6,7 @@ import type {
   MixBody,
   MouldBody,
   PourInput,
+  PourPart,
   PourStatus,
   SwatchBody,
   TintBody,
@@ -170,13 +171,8 @@ export interface Taken {
 export class PourEntity extends EditedRow {
   @Column('int') number: number;
   @Column('text') status: PourStatus;
-  @Column('text', { name: 'mix_name' }) mixName: string;
-  @Index() @Column('uuid', { name: 'mix_id' }) mixId: string;
-  @Column('int', { name: 'mix_edition', default: 1 }) mixEdition: number;
-  @Column('text') colour: string;
   @Column('jsonb') input: Omit<PourInput, 'version'>;
-  @Column('jsonb') plan: PourPlan;
-  @Column('jsonb', { nullable: true }) log: PourLog | null;
+  @Column('jsonb') parts: readonly PourPart[];
   @Column('jsonb', { nullable: true }) taken: readonly Taken[] | null;
   @Column('bigint', { name: 'started_at', nullable: true, transformer: milliseconds }) startedAt: number | null;
   @Column('bigint', { name: 'poured_at', nullable: true, transformer: milliseconds }) pouredAt: number | null;

@@ -1,16 +1,18 @@
 import { Injectable } from '@nestjs/common';
 import { checkMix, type Mix } from '@dewpot/core';
 import { mixOf, type MixBody, type MixEditionView, type MixInput, type MixView } from '@dewpot/contract';
-import { In } from 'typeorm';
 import { editionsOf, keepEdition } from '../db/editions.js';
-import { MixEditionEntity, MixEntity, PourEntity } from '../db/entities.js';
+import { MixEditionEntity, MixEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { changedFields, saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
 import { strictFinder } from '../stores/index.js';
 
-/** Pours that keep a version of a recipe as it is. */
-const POURED = In(['started', 'finished']);
+/** Names a mix and its version where a pour keeps a copy of it. */
+const POURED = `SELECT DISTINCT part ->> 'mixId' AS id, (part ->> 'mixEdition')::int AS edition
+  FROM pours, jsonb_array_elements(parts) AS part WHERE status IN ('started', 'finished')`;
+
+const versionKey = ({ id, edition }: { readonly id: string; readonly edition: number }) => `${id} ${edition}`;
 
 @Injectable()
 export class MixesService {
@@ -18,12 +20,8 @@ export class MixesService {
 
   async all(): Promise<MixView[]> {
     const mixes = await this.rows.of(MixEntity).find({ order: { name: 'ASC' } });
-    const poured = await this.rows.of(PourEntity).find({
-      where: { status: POURED },
-      select: { id: true, mixId: true, mixEdition: true },
-    });
-    const used = new Set(poured.map(({ mixId, mixEdition }) => `${mixId} ${mixEdition}`));
-    return mixes.map((mix) => view(mix, used.has(`${mix.id} ${mix.edition}`)));
+    const used = await this.poured();
+    return mixes.map((mix) => view(mix, used.has(versionKey(mix))));
   }
 
   async one(id: string): Promise<MixView> {
@@ -60,8 +58,13 @@ export class MixesService {
     return mixOf(body, await strictFinder(this.rows));
   }
 
-  private used({ id, edition }: MixEntity): Promise<boolean> {
-    return this.rows.of(PourEntity).existsBy({ mixId: id, mixEdition: edition, status: POURED });
+  private async used(mix: MixEntity): Promise<boolean> {
+    return (await this.poured()).has(versionKey(mix));
+  }
+
+  private async poured(): Promise<ReadonlySet<string>> {
+    const rows = (await this.rows.manager.query(POURED)) as { id: string; edition: number }[];
+    return new Set(rows.map(versionKey));
   }
 }
 

@@ -1,21 +1,16 @@
 import { Injectable } from '@nestjs/common';
+import { averaged, castCode, dryUsed, lessonsOf, mainColour, reckonSheet, skinOf } from '@dewpot/core';
 import {
-  averaged,
-  castCode,
-  cementMass,
-  dryUsed,
-  expectedByLog,
-  lessonsOf,
-  loggedBatch,
-  mainColour,
-  reckonSheet,
-  skinOf,
-  type PouredRecord,
-  type PourPlan,
-} from '@dewpot/core';
-import { knownColours, planOf, type PourFinish, type PourInput, type PourView } from '@dewpot/contract';
+  knownColours,
+  partsOf,
+  pouredOf,
+  type PourFinish,
+  type PourInput,
+  type PourPart,
+  type PourView,
+} from '@dewpot/contract';
 import { CastsService } from '../casts/index.js';
-import { LotEntity, PourEntity, ScoopEntity, WorkshopEntity } from '../db/entities.js';
+import { LotEntity, PourEntity, ScoopEntity, WorkshopEntity, type Taken } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -23,19 +18,17 @@ import { MixesService } from '../mixes/index.js';
 import { MouldsService } from '../moulds/index.js';
 import { LotsService, plainLot, scoopView, strictFinder } from '../stores/index.js';
 import { TintsService } from '../tints/index.js';
+import { castsOf } from './made-casts.js';
 
 function pourView(row: PourEntity): PourView {
-  const { id, number, version, status, input, plan, mixName, mixEdition, log, startedAt, pouredAt } = row;
+  const { id, number, version, status, input, parts, startedAt, pouredAt } = row;
   return {
     id,
     number,
     version,
     status,
     input,
-    plan,
-    mixName,
-    mixEdition,
-    ...(log && { log }),
+    parts,
     ...(startedAt !== null && { startedAt }),
     ...(pouredAt !== null && { pouredAt }),
   };
@@ -68,12 +61,12 @@ export class PoursService {
         detail: 'This pour has been started: its plan stays as it was. Plan another one.',
       });
     }
-    const resolved = await this.resolve(input, now);
-    reckonSheet(resolved.plan);
+    const parts = await this.resolve(input, now);
+    for (const { plan } of parts) reckonSheet(plan);
     const number = existing?.number ?? (await this.nextNumber());
     return pourView(
       await saveEdited(this.rows, this.rows.of(PourEntity), 'pour', id, version, {
-        ...resolved,
+        parts,
         input,
         number,
         status: 'planned',
@@ -91,46 +84,34 @@ export class PoursService {
   async finish(id: string, finish: PourFinish, personId: string, now: number): Promise<PourView> {
     const row = await this.row(id, true);
     if (row.status === 'finished') return pourView(row);
-    this.checkFinish(row.plan, finish, now);
-    const expected = expectedByLog(row.plan, finish.log);
-    const batch = loggedBatch(row.plan, finish.log);
+    this.checkFinish(row, finish, now);
+    const parts = row.parts.map((part, i) => ({ ...part, log: { ...finish.logs[i]! } }));
+    const made = castsOf(parts, finish);
     const marks = new Map<number, string[]>();
-    const skins = row.plan.items.map(skinOf);
-    const colourOf = (item: number) => (skins[item] ? mainColour(skins[item]) : row.colour);
-    for (const [index, item] of row.plan.items.entries())
-      marks.set(index, await this.moulds.use(item.mouldId, item.count, colourOf(index)));
-    for (const [index, cast] of finish.casts.entries()) {
-      const item = row.plan.items[cast.item]!;
+    for (const { items, plan, colour } of parts)
+      for (const [i, item] of plan.items.entries()) {
+        const skin = skinOf(item);
+        marks.set(items[i]!, await this.moulds.use(item.mouldId, item.count, skin ? mainColour(skin) : colour));
+      }
+    for (const [index, { item, ...cast }] of made.entries()) {
+      const { release, cover, place } = row.input;
+      const copyMark = marks.get(item)?.shift();
       await this.casts.create({
-        id: cast.id,
+        ...cast,
         pourId: id,
-        mouldId: item.mouldId,
         code: castCode(row.number, index),
-        expected: expected[cast.item]!,
         pouredAt: finish.pouredAt,
         personId,
-        snapshot: {
-          mouldName: item.name,
-          mixName: row.mixName,
-          shape: item.shape,
-          piece: item.piece,
-          setting: row.plan.setting,
-          colour: colourOf(cast.item),
-          skin: skins[cast.item],
-          copyMark: marks.get(cast.item)?.shift(),
-          release: row.input.release,
-          cover: row.input.cover,
-          place: row.input.place,
-          ratio: batch.freeWater / Math.max(1, cementMass(batch.portions)),
-        },
+        snapshot: { ...cast.snapshot, copyMark, release, cover, place },
       });
     }
-    const taken = await this.lots.take(dryUsed(row.plan, finish.log), finish.pouredAt);
+    const taken: Taken[] = [];
+    for (const { plan, log } of parts) taken.push(...(await this.lots.take(dryUsed(plan, log), finish.pouredAt)));
     await this.rows.of(PourEntity).update(
       { id },
       {
         status: 'finished',
-        log: finish.log,
+        parts: parts as object[],
         taken: taken as object[],
         pouredAt: finish.pouredAt,
         startedAt: row.startedAt ?? finish.pouredAt,
@@ -144,9 +125,13 @@ export class PoursService {
     const row = await this.row(id, true);
     if (row.status !== 'finished') return pourView(row);
     await this.casts.removeUntouched(id);
-    for (const { mouldId, count } of row.plan.items) await this.moulds.unuse(mouldId, count);
+    for (const { mouldId, count } of row.parts.flatMap(({ plan }) => plan.items))
+      await this.moulds.unuse(mouldId, count);
     await this.lots.putBack(row.taken ?? []);
-    await this.rows.of(PourEntity).update({ id }, { status: 'started', log: null, taken: null, pouredAt: null });
+    const parts = row.parts.map(({ log: _, ...part }) => part);
+    await this.rows
+      .of(PourEntity)
+      .update({ id }, { status: 'started', parts: parts as object[], taken: null, pouredAt: null });
     return this.one(id);
   }
 
@@ -160,7 +145,7 @@ export class PoursService {
     await this.rows.of(PourEntity).delete({ id });
   }
 
-  private checkFinish(plan: PourPlan, { casts, pouredAt }: PourFinish, now: number): void {
+  private checkFinish({ input, parts }: PourEntity, { casts, logs, pouredAt }: PourFinish, now: number): void {
     const wrong = (field: string, value: unknown, message: string, remedy: string) =>
       new ProblemError(422, 'Something in this cannot be', {
         detail: message,
@@ -168,43 +153,47 @@ export class PoursService {
       });
     if (pouredAt > now + 120_000)
       throw wrong('pouredAt', pouredAt, 'The pour lies in the future.', 'Enter when it was poured.');
-    const stray = casts.find(({ item }) => item >= plan.items.length);
+    if (logs.length !== parts.length)
+      throw wrong(
+        'logs',
+        logs.length,
+        `This pour is of ${parts.length} mixes, and ${logs.length} were told of.`,
+        'Tell what went into each.',
+      );
+    const stray = casts.find(({ item }) => item >= input.items.length);
     if (stray)
       throw wrong('casts', stray.item, 'A cast is of a mould that is not in this pour.', 'Choose one of its moulds.');
   }
 
-  private async resolve(
-    input: Omit<PourInput, 'version'>,
-    now: number,
-  ): Promise<Pick<PourEntity, 'plan' | 'mixName' | 'mixId' | 'mixEdition' | 'colour'>> {
+  private async resolve(input: Omit<PourInput, 'version'>, now: number): Promise<PourPart[]> {
     const moulds = await this.moulds.some(input.items.map(({ mouldId }) => mouldId));
-    const mix = await this.mixes.one(input.mixId);
     const scoop = await this.rows.of(ScoopEntity).findOneBy({ id: input.scoopId });
     if (!scoop) throw ProblemError.notFound('scoop');
     const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
     const find = await strictFinder(this.rows);
     const { tints, swatches } = await this.tints.all();
-    const plan = planOf(input, {
+    const poured = await this.poured();
+    const parts = partsOf(input, {
       moulds,
-      mix,
+      mixes: await this.mixes.all(),
       scoop: scoopView(scoop),
       find,
       tints,
       colours: knownColours(swatches, find),
       lots: (await this.rows.of(LotEntity).find()).map(plainLot),
-      lessons: lessonsOf(await this.poured(mix.id)),
+      lessons: (mixId) => lessonsOf(pouredOf(mixId, poured)),
       workshop: settings,
       now,
     });
-    return { plan: averaged(plan), mixName: mix.name, mixId: mix.id, mixEdition: mix.edition, colour: plan.colour! };
+    return parts.map((part) => ({ ...part, plan: averaged(part.plan) }));
   }
 
-  /** Pours of a mix that are done: what its water and its yield are learned from. */
-  private async poured(mixId: string): Promise<PouredRecord[]> {
+  /** Parts of pours that are done: what a mix's water and its yield are learned from. */
+  private async poured(): Promise<PourPart[]> {
     const rows = await this.rows
       .of(PourEntity)
-      .find({ where: { mixId, status: 'finished' }, select: { id: true, plan: true, log: true } });
-    return rows.flatMap(({ plan, log }) => (log ? [{ plan, log }] : []));
+      .find({ where: { status: 'finished' }, select: { id: true, parts: true }, order: { number: 'ASC' } });
+    return rows.flatMap(({ parts }) => parts);
   }
 
   private async nextNumber(): Promise<number> {

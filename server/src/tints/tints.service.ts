@@ -23,7 +23,7 @@ const HOUR = 3_600_000;
 
 /** Names a tint and its version where a pour keeps a copy of it. */
 const POURED = `SELECT DISTINCT t ->> 'id' AS id, (t ->> 'edition')::int AS edition FROM pours,
-  jsonb_path_query(plan, '$.items[*].colouring.parts[*].tint') AS t WHERE status IN ('started', 'finished')`;
+  jsonb_path_query(parts, '$[*].plan.items[*].colouring.parts[*].tint') AS t WHERE status IN ('started', 'finished')`;
 
 @Injectable()
 export class TintsService {

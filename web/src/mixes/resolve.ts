@@ -2,6 +2,7 @@ import { conditionsOf, lessonsOf, type Mix, type MixConditions, type MixLessons 
 import {
   finderOf,
   mixOf,
+  pouredOf,
   type MaterialView,
   type MixBody,
   type MixInput,
@@ -25,8 +26,8 @@ export function withRecipe<T extends MixInput>(mix: T, { lines, doses = [], by }
 
 /** What the pours of a mix have taught. */
 export function lessonsFor(mixId: string | undefined, pours: readonly PourView[]): MixLessons {
-  const own = pours.filter(({ input, status }) => status === 'finished' && input.mixId === mixId);
-  return lessonsOf(own.flatMap(({ plan, log }) => (log ? [{ plan, log }] : [])));
+  const poured = pours.filter(({ status }) => status === 'finished').flatMap(({ parts }) => parts);
+  return lessonsOf(mixId === undefined ? [] : pouredOf(mixId, poured));
 }
 
 /** What is known beside a recipe: the store, what its pours taught, the time. */

@@ -14,7 +14,7 @@ import { CastFace } from '../ui/cast-face';
 import { PieceThumb } from '../ui/piece-thumb';
 import { evened, ofKind, withMore, without } from './colouring-draft';
 import { ColourParts } from './colour-parts';
-import type { Reckoned } from './plan';
+import { itemOf, type Reckoned } from './plan';
 
 type Kind = ColouringKind | 'mix';
 const kinds = Object.keys(colouringKinds) as ColouringKind[];
@@ -33,19 +33,22 @@ function layersIn(item: PourItem | undefined): readonly Layer[] {
 /** One mould's colouring: its kind, its tints with their shares, and how that is drawn. */
 export function ColouringEditor({
   item,
+  at,
   mould,
   tints,
   reckoned,
   onChange,
 }: {
   item: PourItemInput;
+  /** Which of the pour's items it is. */
+  at: number;
   mould: MouldView;
   tints: readonly TintView[];
   reckoned: Reckoned | undefined;
   onChange: (colouring: ColouringInput | undefined) => void;
 }) {
   const { colouring } = item;
-  const planned = reckoned?.plan?.items.find(({ mouldId }) => mouldId === item.mouldId);
+  const planned = itemOf(reckoned?.parts ?? [], at)?.item;
   const layers = layersIn(planned);
   const most = colouring ? colouringKinds[colouring.kind].parts[1] : 0;
   const put = (part: Partial<ColouringInput>) => colouring && onChange({ ...colouring, ...part });

@@ -17,8 +17,9 @@ export function ColouringSlab({
   reckoned: Reckoned | undefined;
   onChange: (part: Partial<PourInput>) => void;
 }) {
-  const [chosen, setChosen] = useState(input.items[0]?.mouldId);
-  const item = input.items.find(({ mouldId }) => mouldId === chosen) ?? input.items[0];
+  const [chosen, setChosen] = useState(0);
+  const at = chosen < input.items.length ? chosen : 0;
+  const item = input.items[at];
   const { tints } = sources.palette;
   const mould = sources.moulds.find(({ id }) => id === item?.mouldId);
   if (!item || !mould) return null;
@@ -43,24 +44,25 @@ export function ColouringSlab({
           {input.items.length > 1 && (
             <Choice
               legend="Which mould"
-              value={item.mouldId}
-              options={input.items.map(({ mouldId }) => ({
-                value: mouldId,
+              value={at}
+              options={input.items.map(({ mouldId }, value) => ({
+                value,
                 label: sources.moulds.find(({ id }) => id === mouldId)?.name ?? 'gone',
               }))}
               onChange={setChosen}
             />
           )}
           <ColouringEditor
-            key={item.mouldId}
+            key={at}
             item={item}
+            at={at}
             mould={mould}
             tints={tints}
             reckoned={reckoned}
             onChange={(colouring) =>
               onChange({
-                items: input.items.map((one) => {
-                  if (one.mouldId !== item.mouldId) return one;
+                items: input.items.map((one, i) => {
+                  if (i !== at) return one;
                   const { colouring: _, ...rest } = one;
                   return colouring ? { ...rest, colouring } : rest;
                 }),

@@ -1,12 +1,15 @@
 import { averaged, batchColourOf, InputError, matchWarnings, reckonSheet } from '@dewpot/core';
 import type { PourInput, PourView } from '@dewpot/contract';
-import type { PlanSources, ReckonedPour } from './plan';
+import { mixNames } from './mix-names';
+import type { PlanSources, SheetPart } from './plan';
 
-function differences(before: PourView, now: ReckonedPour, cover: string | undefined, sources: PlanSources) {
+function differences(before: PourView, now: SheetPart, cover: string | undefined, sources: PlanSources) {
   const { colours } = sources.palette;
+  // The part of the same mix, where there is one.
+  const part = before.parts.find(({ mixId }) => mixId === now.mixId) ?? before.parts[0]!;
   try {
-    const then = batchColourOf(before.plan, reckonSheet(before.plan), colours, {
-      log: before.log,
+    const then = batchColourOf(part.plan, reckonSheet(part.plan), colours, {
+      log: part.log,
       cover: before.input.cover,
     });
     return matchWarnings(then, batchColourOf(averaged(now.plan), now.sheet, colours, { cover }));
@@ -25,7 +28,7 @@ export function MatchSlab({
 }: {
   input: PourInput;
   sources: PlanSources;
-  reckoned: ReckonedPour;
+  reckoned: SheetPart;
   onChange: (part: Partial<PourInput>) => void;
 }) {
   const poured = sources.pours.filter(({ status }) => status === 'finished');
@@ -42,9 +45,9 @@ export function MatchSlab({
           onChange={({ target }) => onChange({ matches: target.value || undefined })}
         >
           <option value="">no earlier pour</option>
-          {poured.map(({ id, number, mixName }) => (
+          {poured.map(({ id, number, parts }) => (
             <option key={id} value={id}>
-              {number}: {mixName}
+              {number}: {mixNames(parts)}
             </option>
           ))}
         </select>

@@ -1,5 +1,5 @@
-import { InputError, reckonSheet, type FieldIssue, type PourPlan, type Sheet } from '@dewpot/core';
-import { planOf as planFrom, type MixView, type MouldView, type PourInput, type PourView } from '@dewpot/contract';
+import { InputError, reckonSheet, type FieldIssue, type ReckonedPart } from '@dewpot/core';
+import { partsOf, type MixView, type MouldView, type PourInput, type PourPart, type PourView } from '@dewpot/contract';
 import type { SessionView } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
 import { lessonsFor } from '../mixes';
@@ -15,38 +15,40 @@ export interface PlanSources {
   readonly now: number;
 }
 
-/** The plan that a person's choices come to; undefined while something is not chosen. @throws InputError where a tint is gone */
-export function planOf(
-  input: PourInput,
-  { moulds, mixes, palette, workshop, pours, now }: PlanSources,
-): PourPlan | undefined {
-  const { stores, find, tints, colours } = palette;
-  const mix = mixes.find(({ id }) => id === input.mixId);
-  const scoop = stores.scoops.find(({ id }) => id === input.scoopId);
-  if (!mix || !scoop) return undefined;
-  const lessons = lessonsFor(mix.id, pours);
-  return planFrom(input, { moulds, mix, scoop, find, tints, colours, lots: stores.lots, lessons, workshop, now });
+/** What is poured of one mix, with its sheet. */
+export type SheetPart = PourPart & ReckonedPart;
+
+/** What a person's choices come to: mix by mix with their sheets, or what is wrong with them. */
+export interface Reckoned {
+  /** As far as they could be made; without sheets where something is wrong. */
+  readonly parts: readonly PourPart[];
+  /** Undefined where something is wrong. */
+  readonly sheets?: readonly SheetPart[] | undefined;
+  readonly issues: readonly FieldIssue[];
 }
 
-/** A plan that can be poured, with its sheet. */
-export interface ReckonedPour {
-  readonly plan: PourPlan;
-  readonly sheet: Sheet;
-  readonly issues?: undefined;
-}
-
-export type Reckoned =
-  | ReckonedPour
-  | { readonly plan?: PourPlan | undefined; readonly sheet?: undefined; readonly issues: readonly FieldIssue[] };
-
-/** The plan of a person's choices with its sheet, or what is wrong with it; undefined while something is not chosen. */
+/** The parts of a person's choices with their sheets, or what is wrong; undefined while something is not chosen. */
 export function reckonChoices(input: PourInput, sources: PlanSources): Reckoned | undefined {
-  let plan: PourPlan | undefined;
+  const { moulds, mixes, palette, workshop, pours, now } = sources;
+  const { stores, find, tints, colours } = palette;
+  const scoop = stores.scoops.find(({ id }) => id === input.scoopId);
+  if (!scoop || !mixes.some(({ id }) => id === input.mixId)) return undefined;
+  const lessons = (mixId: string) => lessonsFor(mixId, pours);
+  let parts: readonly PourPart[] = [];
   try {
-    plan = planOf(input, sources);
-    return plan && { plan, sheet: reckonSheet(plan) };
+    parts = partsOf(input, { moulds, mixes, scoop, find, tints, colours, lots: stores.lots, lessons, workshop, now });
+    return { parts, sheets: parts.map((part) => ({ ...part, sheet: reckonSheet(part.plan) })), issues: [] };
   } catch (error) {
-    if (error instanceof InputError) return { plan, issues: error.issues };
+    if (error instanceof InputError) return { parts, issues: error.issues };
     throw error;
   }
+}
+
+/** What of a pour's parts one of its items is: its mould as it is poured, and the part it belongs to. */
+export function itemOf(parts: readonly PourPart[], at: number) {
+  for (const part of parts) {
+    const item = part.plan.items[part.items.indexOf(at)];
+    if (item) return { item, part };
+  }
+  return undefined;
 }

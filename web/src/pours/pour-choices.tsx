@@ -1,18 +1,6 @@
-import {
-  bulking,
-  consistencies,
-  InputError,
-  skinOf,
-  squeezeTest,
-  type Grade,
-  type PourPlan,
-  type ScoopStep,
-  type Skin,
-} from '@dewpot/core';
+import { bulking, consistencies, squeezeTest, type Grade, type ScoopStep } from '@dewpot/core';
 import type { PourInput } from '@dewpot/contract';
-import { Minus, Plus, X } from 'lucide-react';
 import { Choice } from '../ui/choice';
-import { Piece, pieceSize } from '../ui/piece';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
@@ -24,126 +12,10 @@ const releases = ['paste wax', 'plant oil', 'mineral oil', 'petroleum jelly', 's
 const HEAPED = '+heaped';
 const covers = ['film', 'bag', 'damp cloth', 'none'];
 
-interface ChoicesProps {
+export interface ChoicesProps {
   readonly input: PourInput;
   readonly sources: PlanSources;
   readonly onChange: (part: Partial<PourInput>) => void;
-}
-
-/** What a piece is drawn in before its mix is chosen. */
-const NO_COLOUR = '#b3ada1';
-
-/** How the pieces of a mould are coloured in a plan; undefined while its shares do not come to the whole. */
-function skinFor(plan: PourPlan | undefined, mouldId: string): Skin | undefined {
-  const item = plan?.items.find((one) => one.mouldId === mouldId);
-  try {
-    return item && skinOf(item);
-  } catch (error) {
-    if (error instanceof InputError) return undefined;
-    throw error;
-  }
-}
-
-/** The pieces of a pour as silhouettes with counts. */
-export function PourItems({ input, sources, plan, onChange }: ChoicesProps & { readonly plan: PourPlan | undefined }) {
-  const { moulds } = sources;
-  const chosen = input.items.flatMap((item) =>
-    moulds.filter(({ id }) => id === item.mouldId).map((mould) => ({ item, mould })),
-  );
-  const tallest = Math.max(
-    1,
-    ...chosen.map(({ mould: { shape } }) => {
-      const { width, height } = pieceSize(shape, 1);
-      return Math.max(height * 1.1, width * 0.7);
-    }),
-  );
-  const setCount = (mouldId: string, count: number) =>
-    onChange({
-      items: input.items.map((item) =>
-        item.mouldId === mouldId ? { ...item, count: Math.min(500, Math.max(1, count)) } : item,
-      ),
-    });
-  return (
-    <section className="card-slab no-print" aria-label="Which moulds">
-      <ul className="flex flex-wrap gap-4">
-        {chosen.map(({ item, mould }) => (
-          <li key={mould.id} className="w-40">
-            <svg viewBox="0 0 160 112" className="w-full" aria-hidden="true">
-              <g transform="translate(80 104)">
-                <Piece
-                  shape={mould.shape}
-                  colour={skinFor(plan, mould.id)?.parts[0]?.colour ?? plan?.colour ?? NO_COLOUR}
-                  skin={skinFor(plan, mould.id)}
-                  scale={98 / tallest}
-                />
-              </g>
-            </svg>
-            <p className="flex items-start justify-between gap-1 leading-tight">
-              <span className="line-clamp-2 font-semibold" title={mould.name}>
-                {mould.name}
-              </span>
-              {chosen.length > 1 && (
-                <button
-                  type="button"
-                  className="btn btn-ghost h-9 w-9 min-h-9 p-0"
-                  aria-label={`Leave ${mould.name} out`}
-                  onClick={() => onChange({ items: input.items.filter(({ mouldId }) => mouldId !== mould.id) })}
-                >
-                  <X size={16} aria-hidden="true" />
-                </button>
-              )}
-            </p>
-            <div className="mt-1 flex items-center gap-1">
-              <button
-                type="button"
-                className="btn btn-ghost bg-base-300/60 h-12 w-12 p-0"
-                aria-label={`One ${mould.name} less`}
-                onClick={() => setCount(mould.id, item.count - 1)}
-              >
-                <Minus aria-hidden="true" />
-              </button>
-              <input
-                type="number"
-                min={1}
-                max={500}
-                aria-label={`How many of ${mould.name}`}
-                className="input input-bordered numeral h-12 w-14 text-center text-xl"
-                value={item.count}
-                onChange={(event) => setCount(mould.id, Math.round(event.target.valueAsNumber) || 1)}
-              />
-              <button
-                type="button"
-                className="btn btn-ghost bg-base-300/60 h-12 w-12 p-0"
-                aria-label={`One ${mould.name} more`}
-                onClick={() => setCount(mould.id, item.count + 1)}
-              >
-                <Plus aria-hidden="true" />
-              </button>
-            </div>
-          </li>
-        ))}
-        <li className="self-end">
-          <select
-            className="select select-bordered h-12 w-44"
-            aria-label="Add a mould"
-            value=""
-            onChange={(event) => onChange({ items: [...input.items, { mouldId: event.target.value, count: 1 }] })}
-          >
-            <option value="" disabled>
-              Another mould…
-            </option>
-            {moulds
-              .filter(({ id }) => input.items.every(({ mouldId }) => mouldId !== id))
-              .map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-          </select>
-        </li>
-      </ul>
-    </section>
-  );
 }
 
 /** Mix, scoop, wetness, and the sand as it lies. */
@@ -153,9 +25,10 @@ export function PourChoices({ input, sources, onChange }: ChoicesProps) {
     mixes,
     palette: { stores },
   } = sources;
-  const mix = mixes.find(({ id }) => id === input.mixId);
+  const chosen = [input.mixId, ...input.items.map(({ mixId }) => mixId)];
+  const lines = mixes.filter(({ id }) => chosen.includes(id)).flatMap((mix) => mix.lines);
   const sands = stores.materials.filter(
-    (material) => material.bulking !== 'none' && mix?.lines.some(({ materialId }) => materialId === material.id),
+    (material) => material.bulking !== 'none' && lines.some(({ materialId }) => materialId === material.id),
   );
   const word = (values: readonly string[]) => [
     { value: '', label: 'not said' },

@@ -1,15 +1,19 @@
 import { useMemo, useState } from 'react';
+import { pourShopping } from '@dewpot/core';
 import type { PourInput } from '@dewpot/contract';
 import { Printer } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useRemovePour, useSavePour, useStartPour } from '../api/work';
 import { Failure } from '../ui/states';
-import { reckonChoices, type PlanSources } from './plan';
+import { reckonChoices, type PlanSources, type Reckoned } from './plan';
 import { ColouringSlab } from './colouring-slab';
+import { mixNames } from './mix-names';
 import { MatchSlab } from './match-slab';
-import { PourChoices, PourItems } from './pour-choices';
+import { PourChoices } from './pour-choices';
+import { PourItems } from './pour-items';
 import { SheetView } from './sheet-view';
+import { Shopping } from './shopping';
 
 /** Empty words are left out of what is sent. */
 function tidy({ release, cover, place, matches, ...rest }: PourInput): PourInput {
@@ -42,38 +46,32 @@ export function PourPlanner({ id, first, sources }: { id?: string; first: PourIn
     await navigate(`/pours/${key}`, { replace: true });
   };
   const busy = save.isPending || start.isPending;
-  const mixName = sources.mixes.find(({ id: mixId }) => mixId === input.mixId)?.name;
   return (
     <div className="mx-auto max-w-7xl space-y-4 p-4">
-      <PourItems input={input} sources={sources} plan={reckoned?.plan} onChange={change} />
+      <PourItems input={input} sources={sources} parts={reckoned?.parts ?? []} onChange={change} />
       <ColouringSlab input={input} sources={sources} reckoned={reckoned} onChange={change} />
       <div className="grid gap-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <PourChoices input={input} sources={sources} onChange={change} />
         <section className="card-slab" aria-label="Mixing sheet">
           <div className="mb-3 flex flex-wrap items-center justify-between gap-2">
-            <h1 className="text-3xl">{mixName}: the sheet</h1>
+            <h1 className="text-3xl">
+              {mixNames(reckoned?.parts ?? []) || 'A pour'}: the{' '}
+              {(reckoned?.parts.length ?? 1) > 1 ? 'sheets' : 'sheet'}
+            </h1>
             <button type="button" className="btn btn-ghost bg-base-300/60 no-print h-12" onClick={() => window.print()}>
               <Printer size={18} aria-hidden="true" /> Print
             </button>
           </div>
-          {reckoned?.sheet && <MatchSlab {...{ input, sources, reckoned }} onChange={change} />}
-          {reckoned?.sheet && <SheetView sheet={reckoned.sheet} scoop={reckoned.plan.scoop.name} />}
-          {reckoned?.issues && (
-            <ul role="alert" className="border-error border-l-4 pl-3">
-              {reckoned.issues.map(({ field, message, remedy }) => (
-                <li key={field}>
-                  {message} <span className="quiet">{remedy}</span>
-                </li>
-              ))}
-            </ul>
+          {reckoned?.sheets?.[0] && (
+            <MatchSlab {...{ input, sources }} reckoned={reckoned.sheets[0]} onChange={change} />
           )}
-          {!reckoned && <p className="quiet">Choose a mix and a scoop.</p>}
+          <Sheets reckoned={reckoned} />
           <Failure error={save.error ?? start.error ?? remove.error} />
           <div className="action-bar no-print mt-4">
             <button
               type="button"
               className="btn btn-primary h-14 flex-1 text-lg"
-              disabled={!reckoned?.sheet || busy}
+              disabled={!reckoned?.sheets || busy}
               onClick={() => void begin().catch(() => undefined)}
             >
               {busy ? (save.failureCount > 0 ? 'Waiting for the connection…' : 'One moment…') : 'Start this pour'}
@@ -81,7 +79,7 @@ export function PourPlanner({ id, first, sources }: { id?: string; first: PourIn
             <button
               type="button"
               className="btn btn-ghost bg-base-300/60 h-14"
-              disabled={!reckoned?.sheet || busy}
+              disabled={!reckoned?.sheets || busy}
               onClick={() =>
                 void keep().then(
                   () => navigate('/pours'),
@@ -104,5 +102,32 @@ export function PourPlanner({ id, first, sources }: { id?: string; first: PourIn
         </section>
       </div>
     </div>
+  );
+}
+
+/** The sheets of a plan, mix by mix, or what is wrong with it. */
+function Sheets({ reckoned }: { reckoned: Reckoned | undefined }) {
+  if (!reckoned) return <p className="quiet">Choose a mix and a scoop.</p>;
+  const { sheets, issues } = reckoned;
+  if (!sheets)
+    return (
+      <ul role="alert" className="border-error border-l-4 pl-3">
+        {issues.map(({ field, message, remedy }) => (
+          <li key={field}>
+            {message} <span className="quiet">{remedy}</span>
+          </li>
+        ))}
+      </ul>
+    );
+  return (
+    <>
+      <Shopping lines={pourShopping(sheets)} />
+      {sheets.map(({ mixId, mixName, sheet, plan }, i) => (
+        <section key={mixId} className={i > 0 ? 'border-base-300 mt-6 border-t-4 pt-4' : ''} aria-label={mixName}>
+          {sheets.length > 1 && <h2 className="mb-2 text-2xl">{mixName}</h2>}
+          <SheetView sheet={sheet} scoop={plan.scoop.name} />
+        </section>
+      ))}
+    </>
   );
 }

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { consistency, reckonSheet } from '@dewpot/core';
-import type { PourView } from '@dewpot/contract';
+import type { PourPart, PourView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { allCastsQuery } from '../api/casts';
@@ -9,25 +9,72 @@ import { stageWords } from '../casts';
 import { exactly } from '../ui/say-when';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
+import { mixNames } from './mix-names';
 
-/** A pour that is in the record: what went in, and what came of it. */
-export function PouredView({
-  pour: { id, number, plan, log, mixName, mixEdition, pouredAt, input },
-}: {
-  pour: PourView;
-}) {
+/** What went in of one mix, beside what was planned. */
+function WentIn({ part: { plan, log, mixName, mixEdition }, named }: { part: PourPart; named: boolean }) {
   const units = useUnits();
-  const casts = (useQuery(allCastsQuery).data ?? []).filter(({ pourId }) => pourId === id);
   const sheet = useMemo(() => reckonSheet(plan), [plan]);
-  const undo = useUndoPour();
   const planned = (materialId: string) =>
     ([...sheet.batch.lines, ...sheet.batch.doses].find((line) => line.materialId === materialId)?.mass.value ?? 0) *
     sheet.batches.count;
+  if (!log) return null;
+  return (
+    <section className="card-slab overflow-x-auto" aria-label={mixName}>
+      {named && (
+        <h2 className="mb-2 text-xl">
+          {mixName}
+          {mixEdition > 1 && <span className="quiet"> version {mixEdition}</span>}
+        </h2>
+      )}
+      <table className="table">
+        <thead>
+          <tr>
+            <th scope="col">Went in</th>
+            <th scope="col" className="text-right">
+              Planned
+            </th>
+            <th scope="col" className="text-right">
+              Really
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {[...plan.mix.lines, ...(plan.mix.doses ?? [])].map(({ material }) => (
+            <tr key={material.id}>
+              <td>{material.name}</td>
+              <td className="text-right">{units.say(planned(material.id), 'g')}</td>
+              <td className="text-right">{units.say(log.used[material.id] ?? 0, 'g')}</td>
+            </tr>
+          ))}
+          <tr>
+            <td>Water from the tap</td>
+            <td className="text-right">{units.say(sheet.batch.water.tap.value * sheet.batches.count, 'mL')}</td>
+            <td className="text-right">{units.say(log.tap, 'mL')}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p className="quiet mt-2 text-sm">
+        Came out like {consistency(log.grade).name}, at {units.say(log.temperature, '°C')}
+        {log.short
+          ? `, ${units.say(log.short, 'mL')} short`
+          : log.leftover !== undefined && `, with ${units.say(log.leftover, 'mL')} left over`}
+        .
+      </p>
+    </section>
+  );
+}
+
+/** A pour that is in the record: what went in, and what came of it. */
+export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { pour: PourView }) {
+  const casts = (useQuery(allCastsQuery).data ?? []).filter(({ pourId }) => pourId === id);
+  const undo = useUndoPour();
+  const [own] = parts;
   return (
     <div className="mx-auto max-w-3xl space-y-4 p-4">
       <h1 className="text-3xl">
-        Pour {number}: {mixName}
-        {mixEdition > 1 && <span className="quiet text-xl"> version {mixEdition}</span>}
+        Pour {number}: {mixNames(parts)}
+        {parts.length === 1 && own!.mixEdition > 1 && <span className="quiet text-xl"> version {own!.mixEdition}</span>}
       </h1>
       <p className="quiet">
         {pouredAt && exactly(pouredAt)}.{' '}
@@ -35,44 +82,9 @@ export function PouredView({
           .filter(Boolean)
           .join(', ')}
       </p>
-      {log && (
-        <section className="card-slab overflow-x-auto">
-          <table className="table">
-            <thead>
-              <tr>
-                <th scope="col">Went in</th>
-                <th scope="col" className="text-right">
-                  Planned
-                </th>
-                <th scope="col" className="text-right">
-                  Really
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {[...plan.mix.lines, ...(plan.mix.doses ?? [])].map(({ material }) => (
-                <tr key={material.id}>
-                  <td>{material.name}</td>
-                  <td className="text-right">{units.say(planned(material.id), 'g')}</td>
-                  <td className="text-right">{units.say(log.used[material.id] ?? 0, 'g')}</td>
-                </tr>
-              ))}
-              <tr>
-                <td>Water from the tap</td>
-                <td className="text-right">{units.say(sheet.batch.water.tap.value * sheet.batches.count, 'mL')}</td>
-                <td className="text-right">{units.say(log.tap, 'mL')}</td>
-              </tr>
-            </tbody>
-          </table>
-          <p className="quiet mt-2 text-sm">
-            Came out like {consistency(log.grade).name}, at {units.say(log.temperature, '°C')}
-            {log.short
-              ? `, ${units.say(log.short, 'mL')} short`
-              : log.leftover !== undefined && `, with ${units.say(log.leftover, 'mL')} left over`}
-            .
-          </p>
-        </section>
-      )}
+      {parts.map((part) => (
+        <WentIn key={part.mixId} part={part} named={parts.length > 1} />
+      ))}
       <section className="card-slab">
         <h2 className="mb-2 text-xl">Its casts</h2>
         <ul className="divide-base-300 divide-y">

@@ -6,6 +6,7 @@ import { PageHead } from '../ui/page-head';
 import { exactly, sayWhen } from '../ui/say-when';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
+import { mixNames } from './mix-names';
 
 const statusWords: Record<PourStatus, string> = { planned: 'planned', started: 'at the bench now', finished: 'poured' };
 
@@ -37,7 +38,7 @@ export function PoursPage() {
   );
 }
 
-function PourRow({ pour: { id, number, status, plan, mixName, pouredAt } }: { pour: PourView }) {
+function PourRow({ pour: { id, number, status, parts, pouredAt } }: { pour: PourView }) {
   const now = useNow();
   return (
     <li>
@@ -48,9 +49,9 @@ function PourRow({ pour: { id, number, status, plan, mixName, pouredAt } }: { po
         <span className="numeral text-2xl">{number}</span>
         <span className="min-w-0">
           <span className="block truncate font-semibold">
-            {plan.items.map(({ count, name }) => `${count} × ${name}`).join(', ')}
+            {parts.flatMap(({ plan }) => plan.items.map(({ count, name }) => `${count} × ${name}`)).join(', ')}
           </span>
-          <span className="quiet block text-sm">{mixName}</span>
+          <span className="quiet block text-sm">{mixNames(parts)}</span>
         </span>
         <span
           className={status === 'finished' ? 'quiet text-sm' : 'text-accent font-semibold'}

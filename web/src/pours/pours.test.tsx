@@ -5,7 +5,7 @@ import { plannedLog, reckonSheet } from '@dewpot/core';
 import type { PourView } from '@dewpot/contract';
 import { fakeServer, mix, mould, palette, renderScreen, stores } from '../../test/fake-server';
 import { cast, NOW, session } from '../../test/stand-ins';
-import { planOf, reckonChoices } from './plan';
+import { reckonChoices } from './plan';
 import { PourPage } from './pour-page';
 import { PoursPage } from './pours-page';
 
@@ -20,31 +20,32 @@ const input = {
   temperature: 18,
 } as const;
 const sources = { moulds: [mould], mixes: [mix], palette, workshop: session.workshop, pours: [], now: NOW };
-const plan = planOf({ ...input, items: [...input.items], version: 0 }, sources)!;
+const { parts } = reckonChoices({ ...input, items: [...input.items], version: 0 }, sources)!;
+const { plan } = parts[0]!;
 const started: PourView = {
   id: 'q',
   number: 7,
   version: 2,
   status: 'started',
   input: { ...input, items: [...input.items] },
-  plan,
-  mixName: 'Garden grey',
-  mixEdition: 1,
+  parts,
   startedAt: NOW,
 };
 
 const open = (at: string) => renderScreen(<PourPage />, at, '/pours/:id');
-const scoops = (name: string) =>
-  screen.getByRole('img', { name: new RegExp(`scoops of ${name}$`) }).getAttribute('aria-label');
+const scoops = (name: string, place: HTMLElement = document.body) =>
+  within(place)
+    .getByRole('img', { name: new RegExp(`scoops of ${name}$`) })
+    .getAttribute('aria-label');
 
 describe('a plan from what was chosen', () => {
   it('is none while mix or scoop are not there, and tells what is wrong by field', () => {
-    expect(planOf({ ...input, items: [], mixId: 'no', version: 0 }, sources)).toBeUndefined();
-    expect(planOf({ ...input, items: [], scoopId: 'no', version: 0 }, sources)).toBeUndefined();
+    expect(reckonChoices({ ...input, items: [], mixId: 'no', version: 0 }, sources)).toBeUndefined();
+    expect(reckonChoices({ ...input, items: [], scoopId: 'no', version: 0 }, sources)).toBeUndefined();
     const told = (items: { mouldId: string; count: number }[]) =>
       reckonChoices({ ...input, items, version: 0 }, sources);
-    expect(told([])?.issues?.map(({ field }) => field)).toEqual(['items']);
-    expect(told([{ mouldId: 'm', count: 3 }])?.sheet?.pieces[0]?.count).toBe(3);
+    expect(told([])?.issues.map(({ field }) => field)).toEqual(['items']);
+    expect(told([{ mouldId: 'm', count: 3 }])?.sheets?.[0]?.sheet.pieces[0]?.count).toBe(3);
   });
 });
 
@@ -56,6 +57,19 @@ describe('planning', () => {
     expect(scoops('Grey Portland cement')).toBe('6 scoops of Grey Portland cement');
     await userEvent.click(screen.getByRole('button', { name: 'One Nested pot less' }));
     expect(scoops('Grey Portland cement')).toBe('4 scoops of Grey Portland cement');
+  });
+
+  it('in two mixes has a sheet for each', async () => {
+    fakeServer({
+      mixes: [mix, { ...mix, id: 'y', name: 'Lean', lines: [mix.lines[0]!, { ...mix.lines[1]!, parts: 4 }] }],
+    });
+    open('/pours/new');
+    await userEvent.selectOptions(await screen.findByLabelText('Add a mould'), 'm');
+    await userEvent.selectOptions(screen.getAllByLabelText('Mix of Nested pot')[1]!, 'Lean');
+    expect(screen.getByRole('heading', { level: 1, name: 'Garden grey and Lean: the sheets' })).toBeVisible();
+    const lean = screen.getByRole('region', { name: 'Lean' });
+    expect(within(lean).getByText('1 × Nested pot')).toBeVisible();
+    expect(scoops('Grey Portland cement', screen.getByRole('region', { name: 'Garden grey' }))).toMatch(/^6 /);
   });
 
   it('takes more scoops of damp sand, and less water from the tap', async () => {
@@ -135,11 +149,11 @@ describe('at the bench', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Poured: 3 casts to the shelf' }));
     await waitFor(() => expect(router.state.location.pathname).toBe('/'));
     const body = sent[0]!.body as {
-      log: { tap: number; leftover: number; grade: number; used: object };
+      logs: { tap: number; leftover: number; grade: number; used: object }[];
       casts: { id: string }[];
     };
     expect(sent[0]).toMatchObject({ method: 'POST', path: 'pours/q/finish' });
-    expect(body.log).toMatchObject({ tap: 1500, leftover: 120, grade: 6, used: planned.used });
+    expect(body.logs[0]).toMatchObject({ tap: 1500, leftover: 120, grade: 6, used: planned.used });
     expect(new Set(body.casts.map(({ id }) => id)).size).toBe(3);
   });
 
@@ -160,7 +174,7 @@ describe('at the bench', () => {
     expect(screen.getByText(/It spread 2\.81 times the cup: single cream/)).toBeVisible();
     await userEvent.type(screen.getByLabelText(/^Missing to fill them/), '300 mL{Tab}');
     await userEvent.click(screen.getByRole('button', { name: 'Poured: 3 casts to the shelf' }));
-    await waitFor(() => expect(sent[0]?.body).toMatchObject({ log: { grade: 6, short: 300, leftover: 0 } }));
+    await waitFor(() => expect(sent[0]?.body).toMatchObject({ logs: [{ grade: 6, short: 300, leftover: 0 }] }));
   });
 
   it('is left again where nothing was poured, once that was asked', async () => {
@@ -186,7 +200,7 @@ describe('at the bench', () => {
 
 describe('the record of pours', () => {
   const log = { ...plannedLog(plan, reckonSheet(plan)), tap: 1500 };
-  const finished: PourView = { ...started, status: 'finished', log, pouredAt: NOW };
+  const finished: PourView = { ...started, status: 'finished', parts: [{ ...parts[0]!, log }], pouredAt: NOW };
   it('lists them, and shows what was planned beside what went in', async () => {
     fakeServer({ pours: [finished] });
     renderScreen(<PoursPage />);

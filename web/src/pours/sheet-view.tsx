@@ -1,4 +1,4 @@
-import type { CautionStep, Sheet, ShoppingLine } from '@dewpot/core';
+import type { CautionStep, Sheet } from '@dewpot/core';
 import type { ReactNode } from 'react';
 import { BigFigure, Reckoning } from '../ui/reckoning';
 import { useUnits } from '../ui/units';
@@ -27,31 +27,10 @@ function Step({ n, title, children }: { n: number; title: string; children: Reac
   );
 }
 
-/** What the store has too little of, and what to buy in whole bags. */
-function Shopping({ lines }: { lines: readonly ShoppingLine[] }) {
-  const units = useUnits();
-  if (lines.length === 0) return null;
-  const cost = lines.reduce((sum, line) => sum + (line.cost ?? 0), 0);
-  return (
-    <section className="border-warning my-3 border-l-4 pl-3" aria-label="To buy">
-      <p className="font-semibold">Short in store{cost > 0 && `: ${units.say(cost, 'money')} to buy`}</p>
-      <ul>
-        {lines.map(({ materialId, name, missing, bags, bag, cost: price }) => (
-          <li key={materialId}>
-            {units.say(missing, 'g')} of {name.toLowerCase()}
-            {bags !== undefined &&
-              `: ${bags} ${bags === 1 ? 'bag' : 'bags'} of ${units.say(bag!, 'g')}, ${units.say(price!, 'money')}`}
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
 /** The mixing sheet: what goes into the bucket in order, in the caster's own scoops and in grams. */
 export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; scoop: string; tappable?: boolean }) {
   const units = useUnits();
-  const { batch, batches, tints, amount, leftover, cost, short, warnings, method, better } = sheet;
+  const { batch, batches, tints, amount, leftover, cost, warnings, method, better } = sheet;
   const tinted = tints.length > 0;
   const count = tinted ? tints.reduce((sum, { buckets }) => sum + buckets, 0) : batches.count;
   return (
@@ -83,7 +62,6 @@ export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; sc
           ))}
         </ul>
       )}
-      <Shopping lines={short} />
       {better && (
         <p className="my-2">
           {Math.abs(Math.round((better.factor - 1) * 100))} % {better.factor > 1 ? 'more' : 'less'} comes out{' '}
@@ -121,8 +99,8 @@ export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; sc
         <Step n={4} title="What comes out">
           <Cautions sheet={sheet} step="lift" />
           <ul className="divide-base-300 divide-y">
-            {sheet.pieces.map((piece) => (
-              <li key={piece.mouldId} className="grid gap-x-4 py-2 sm:grid-cols-[1fr_auto_auto]">
+            {sheet.pieces.map((piece, i) => (
+              <li key={i} className="grid gap-x-4 py-2 sm:grid-cols-[1fr_auto_auto]">
                 <span className="font-semibold">
                   {piece.count} × {piece.name}
                 </span>

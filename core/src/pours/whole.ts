@@ -1,0 +1,35 @@
+import { batchCost, goods, scaleMasses, type BatchMasses, type Portion } from '../mixes/index.js';
+import { shoppingList, shortagesOf, type ShoppingLine } from '../stores/index.js';
+import type { Figure } from '../units/index.js';
+import type { PourPlan } from './plan.js';
+import { batchOfSheet, type Sheet } from './sheet.js';
+
+/** What of a pour is made of one mix. */
+export interface ReckonedPart {
+  readonly plan: PourPlan;
+  readonly sheet: Sheet;
+}
+
+/** Masses of all batches of a part, g. */
+export const massesOfPart = ({ sheet }: Pick<ReckonedPart, 'sheet'>): BatchMasses =>
+  scaleMasses(batchOfSheet(sheet), sheet.batches.count);
+
+/** Everything that the mixes of a pour take together but water, g dry. */
+function goodsOf(parts: readonly ReckonedPart[]): Portion[] {
+  const found = new Map<string, Portion>();
+  for (const { material, mass } of parts.flatMap((part) => goods(massesOfPart(part))))
+    found.set(material.id, { material, mass: mass + (found.get(material.id)?.mass ?? 0) });
+  return [...found.values()];
+}
+
+const lotsOf = (parts: readonly ReckonedPart[]) => parts[0]?.plan.lots ?? [];
+
+/** What the store has too little of for all mixes of a pour together, and what to buy in whole bags. */
+export function pourShopping(parts: readonly ReckonedPart[]): ShoppingLine[] {
+  const wanted = goodsOf(parts).map(({ material: { id, name }, mass }) => ({ materialId: id, name, mass }));
+  return shoppingList(shortagesOf(wanted, lotsOf(parts)), lotsOf(parts));
+}
+
+/** What the materials of all mixes of a pour cost; undefined where no lot has a price. */
+export const pourCost = (parts: readonly ReckonedPart[]): Figure | undefined =>
+  batchCost({ portions: goodsOf(parts), doses: [] }, lotsOf(parts), 'Materials of this pour');

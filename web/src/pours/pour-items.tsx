@@ -1,0 +1,130 @@
+import { InputError, skinOf, type PourItem, type Skin } from '@dewpot/core';
+import type { PourItemInput, PourPart } from '@dewpot/contract';
+import { Minus, Plus, X } from 'lucide-react';
+import { Piece, pieceSize } from '../ui/piece';
+import { itemOf } from './plan';
+import type { ChoicesProps } from './pour-choices';
+
+/** What a piece is drawn in before its mix is chosen. */
+const NO_COLOUR = '#b3ada1';
+
+/** How a piece of a plan is coloured; undefined while its shares do not come to the whole. */
+function skinFor(item: PourItem | undefined): Skin | undefined {
+  try {
+    return item && skinOf(item);
+  } catch (error) {
+    if (error instanceof InputError) return undefined;
+    throw error;
+  }
+}
+
+/** The pieces of a pour as silhouettes with counts. */
+export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { readonly parts: readonly PourPart[] }) {
+  const { moulds, mixes } = sources;
+  const chosen = input.items.flatMap((item, at) =>
+    moulds.filter(({ id }) => id === item.mouldId).map((mould) => ({ item, at, mould, planned: itemOf(parts, at) })),
+  );
+  const tallest = Math.max(
+    1,
+    ...chosen.map(({ mould: { shape } }) => {
+      const { width, height } = pieceSize(shape, 1);
+      return Math.max(height * 1.1, width * 0.7);
+    }),
+  );
+  const put = (at: number, part: Partial<PourItemInput>) =>
+    onChange({ items: input.items.map((item, i) => (i === at ? { ...item, ...part } : item)) });
+  const setCount = (at: number, count: number) => put(at, { count: Math.min(500, Math.max(1, count)) });
+  return (
+    <section className="card-slab no-print" aria-label="Which moulds">
+      <ul className="flex flex-wrap gap-4">
+        {chosen.map(({ item, at, mould, planned }) => (
+          <li key={at} className="w-40">
+            <svg viewBox="0 0 160 112" className="w-full" aria-hidden="true">
+              <g transform="translate(80 104)">
+                <Piece
+                  shape={mould.shape}
+                  colour={skinFor(planned?.item)?.parts[0]?.colour ?? planned?.part.colour ?? NO_COLOUR}
+                  skin={skinFor(planned?.item)}
+                  scale={98 / tallest}
+                />
+              </g>
+            </svg>
+            <p className="flex items-start justify-between gap-1 leading-tight">
+              <span className="line-clamp-2 font-semibold" title={mould.name}>
+                {mould.name}
+              </span>
+              {chosen.length > 1 && (
+                <button
+                  type="button"
+                  className="btn btn-ghost h-9 w-9 min-h-9 p-0"
+                  aria-label={`Leave ${mould.name} out`}
+                  onClick={() => onChange({ items: input.items.filter((_, i) => i !== at) })}
+                >
+                  <X size={16} aria-hidden="true" />
+                </button>
+              )}
+            </p>
+            <div className="mt-1 flex items-center gap-1">
+              <button
+                type="button"
+                className="btn btn-ghost bg-base-300/60 h-12 w-12 p-0"
+                aria-label={`One ${mould.name} less`}
+                onClick={() => setCount(at, item.count - 1)}
+              >
+                <Minus aria-hidden="true" />
+              </button>
+              <input
+                type="number"
+                min={1}
+                max={500}
+                aria-label={`How many of ${mould.name}`}
+                className="input input-bordered numeral h-12 w-14 text-center text-xl"
+                value={item.count}
+                onChange={(event) => setCount(at, Math.round(event.target.valueAsNumber) || 1)}
+              />
+              <button
+                type="button"
+                className="btn btn-ghost bg-base-300/60 h-12 w-12 p-0"
+                aria-label={`One ${mould.name} more`}
+                onClick={() => setCount(at, item.count + 1)}
+              >
+                <Plus aria-hidden="true" />
+              </button>
+            </div>
+            {mixes.length > 1 && chosen.length > 1 && (
+              <select
+                className="select select-bordered mt-1 h-11 w-full"
+                aria-label={`Mix of ${mould.name}`}
+                value={item.mixId ?? input.mixId}
+                onChange={({ target: { value } }) => put(at, { mixId: value })}
+              >
+                {mixes.map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            )}
+          </li>
+        ))}
+        <li className="self-end">
+          <select
+            className="select select-bordered h-12 w-44"
+            aria-label="Add a mould"
+            value=""
+            onChange={(event) => onChange({ items: [...input.items, { mouldId: event.target.value, count: 1 }] })}
+          >
+            <option value="" disabled>
+              Another mould…
+            </option>
+            {moulds.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </li>
+      </ul>
+    </section>
+  );
+}
