@@ -43,7 +43,7 @@ export function batchColourOf(
     .map(({ material }) => material)
     .filter((material) => isBinder(material) || isPigment(material));
   const base = mixBase(mix, known);
-  const turns = sheet.tints.length > 0 ? sheet.tints : [{ tint: { doses: mix.doses ?? [] }, doses: sheet.batch.doses }];
+  const turns = sheet.bucketfuls.map(({ tint, doses }) => ({ doses, of: tint?.doses ?? mix.doses ?? [] }));
   const logged = log && loggedBatch(plan, log);
   return {
     lots: Object.fromEntries(
@@ -54,7 +54,7 @@ export function batchColourOf(
     ),
     ratio: logged ? logged.freeWater / Math.max(1, cementMass(logged.portions)) : sheet.mix.ratio.value,
     sand: tintBaseOf(mix)?.sand?.name ?? 'none',
-    rounding: Math.max(...turns.map(({ tint, doses }) => rounding(base, tint.doses, doses, known))),
+    rounding: Math.max(...turns.map(({ of, doses }) => rounding(base, of, doses, known))),
     cure: cover,
   };
 }

@@ -42,8 +42,37 @@ function deal(fills: readonly Fill[], count: number, limits: BatchLimits): strin
   return batches.map(({ ids }) => ids);
 }
 
+/** Ways tried before the even deal is taken: beyond, a better one is not looked for. */
+const MOST_TRIES = 20_000;
+
+/** Looks for a way to deal fills, biggest first, into so many batches; undefined where there is none, or none was found in time. */
+function search(fills: readonly Fill[], count: number, limits: BatchLimits): string[][] | undefined {
+  const batches = Array.from({ length: count }, () => ({ ids: [] as string[], volume: 0 }));
+  let tries = 0;
+  const place = (at: number): boolean => {
+    const fill = fills[at];
+    if (!fill) return true;
+    const seen = new Set<string>();
+    for (const batch of batches) {
+      // Batches that are filled alike are one choice.
+      const state = `${batch.ids.length} ${batch.volume.toFixed(6)}`;
+      if (seen.has(state)) continue;
+      seen.add(state);
+      if (batch.ids.length >= limits.moulds || batch.volume + fill.volume > limits.volume + 1e-9) continue;
+      if (++tries > MOST_TRIES) return false;
+      batch.ids.push(fill.id);
+      batch.volume += fill.volume;
+      if (place(at + 1)) return true;
+      batch.ids.pop();
+      batch.volume -= fill.volume;
+    }
+    return false;
+  };
+  return place(0) ? batches.map(({ ids }) => ids) : undefined;
+}
+
 /**
- * Smallest number of batches that takes all fills, dealt out biggest first, each within the limits.
+ * Smallest number of batches that takes all fills, dealt out biggest first, each within the limits; as even as it goes.
  * Undefined where no mould can be filled within the pot life.
  */
 export function splitIntoBatches(fills: readonly Fill[], limits: BatchLimits): BatchSplit | undefined {
@@ -58,7 +87,7 @@ export function splitIntoBatches(fills: readonly Fill[], limits: BatchLimits): B
   const least = Math.max(1, byVolume, byTime(whole.moulds));
   const biggestFirst = [...fills].sort((a, b) => b.volume - a.volume);
   for (let count = least; count <= fills.length; count++) {
-    const dealt = deal(biggestFirst, count, whole);
+    const dealt = deal(biggestFirst, count, whole) ?? search(biggestFirst, count, whole);
     if (dealt) return { count, dealt, shared: false };
   }
   return { count: fills.length, dealt: fills.map(({ id }) => [id]), shared: false };

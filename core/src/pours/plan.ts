@@ -53,10 +53,32 @@ export interface PourPlan {
   readonly ways?: MixingWays;
   /** Step of the scale that doses are weighed on, g. */
   readonly scaleStep?: number;
+  /** How long things take at this bench; as is usual where it is left out. */
+  readonly times?: WorkTimes;
   readonly lots: readonly Lot[];
   /** Mass from which two people lift, g. */
   readonly liftLimit: number;
 }
+
+/** How long things take, minutes: to mix a bucketful, to fill one mould. */
+export interface WorkTimes {
+  readonly mixing: number;
+  readonly filling: number;
+}
+
+const [slow, quick]: WorkTimes[] = [
+  { mixing: 6, filling: 3 },
+  { mixing: 2, filling: 1.5 },
+];
+/** How long things take to begin with: what sets in minutes is stirred for two and poured at once. */
+export const WORK_TIMES: Record<SettingClass, WorkTimes> = {
+  portland: slow!,
+  lime: slow!,
+  patch: slow!,
+  'fast-setting': quick!,
+  gypsum: quick!,
+  underlayment: quick!,
+};
 
 /** Step of a kitchen scale, g: what doses are weighed on where nothing else is said. */
 export const KITCHEN_SCALE = 1;
@@ -95,6 +117,10 @@ export function checkPlan(plan: PourPlan): void {
   for (const [id, moisture] of Object.entries(plan.moisture)) {
     const name = plan.mix.lines.find(({ material }) => material.id === id)?.material.name ?? 'a material';
     check.number(`moisture.${id}`, moisture, `The moisture of ${name.toLowerCase()}`, { min: 0, max: WETTEST });
+  }
+  if (plan.times) {
+    check.number('times.mixing', plan.times.mixing, 'The time to mix a bucketful', { above: 0, max: 120, unit: 'min' });
+    check.number('times.filling', plan.times.filling, 'The time to fill a mould', { above: 0, max: 120, unit: 'min' });
   }
   check.done();
 }

@@ -100,6 +100,74 @@ describe('batches', () => {
     expect(splitIntoBatches(troughs, { volume: 25, moulds: 1.25 })).toMatchObject({ count: 5, shared: false });
   });
 
+  it('are no more than the fewest that brute force finds', () => {
+    const fewest = (volumes: readonly number[], most: number, moulds: number): number => {
+      let best = volumes.length;
+      const place = (at: number, batches: readonly (readonly [volume: number, moulds: number])[]): void => {
+        if (batches.length >= best && at < volumes.length) return;
+        const volume = volumes[at];
+        if (volume === undefined) {
+          best = Math.min(best, batches.length);
+          return;
+        }
+        batches.forEach(([filled, n], i) => {
+          if (filled + volume <= most && n < moulds) place(at + 1, batches.with(i, [filled + volume, n + 1]));
+        });
+        place(at + 1, [...batches, [volume, 1]]);
+      };
+      place(0, []);
+      return best;
+    };
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 5, max: 60 }), { minLength: 1, maxLength: 8 }),
+        fc.integer({ min: 1, max: 5 }),
+        (volumes, moulds) => {
+          const split = splitIntoBatches(
+            volumes.map((volume, i) => ({ id: `${i}`, volume })),
+            { volume: 100, moulds },
+          )!;
+          expect(split.count).toBe(fewest(volumes, 100, moulds));
+          expect(split.dealt.flat()).toHaveLength(volumes.length);
+          for (const ids of split.dealt) {
+            expect(ids.length).toBeLessThanOrEqual(moulds);
+            expect(ids.reduce((sum, id) => sum + volumes[Number(id)]!, 0)).toBeLessThanOrEqual(100);
+          }
+        },
+      ),
+    );
+  });
+
+  it('add up to the plan, each within the bucket, and what is made is what the moulds take and what is left', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 9 }),
+        fc.integer({ min: 1, max: 9 }),
+        fc.integer({ min: 1500, max: 20000 }),
+        (pots, small, bucket) => {
+          const items = [
+            { ...plan().items[0]!, count: pots },
+            { ...plan().items[0]!, count: small, fillTo: 60 },
+          ];
+          const sheet = reckonSheet(plan({ items, bucket, scoop: { id: 's', name: 'a spoon', volume: 15 } }));
+          const volumes = sheet.bucketfuls.map(({ volume }) => volume.value);
+          expect(volumes.reduce((sum, one) => sum + one, 0)).toBeCloseTo(sheet.amount.value, 4);
+          for (const volume of volumes) expect(volume).toBeLessThanOrEqual((bucket * 2) / 3 + 1e-6);
+          const held = sheet.bucketfuls
+            .flatMap(({ fillings }) => fillings)
+            .reduce((sum, { each, copies }) => sum + each * copies.length, 0);
+          expect(held).toBeCloseTo(
+            sheet.pieces.reduce((sum, one) => sum + one.volume.value * one.count, 0),
+            4,
+          );
+          const made = sheet.bucketfuls.reduce((sum, one) => sum + one.made, 0);
+          expect(made).toBeCloseTo(held + sheet.leftover.value, 4);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
   it('deal out every mould once', () => {
     fc.assert(
       fc.property(

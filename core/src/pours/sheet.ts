@@ -1,7 +1,6 @@
 import {
   batchCost,
   betterRounding,
-  BUCKET_SHARE,
   checkMix,
   goods,
   methodOf,
@@ -17,18 +16,18 @@ import {
 } from '../mixes/index.js';
 import { shoppingList, shortagesOf, type ShoppingLine } from '../stores/index.js';
 import { computed, figure, line, type Figure } from '../units/index.js';
-import { mouldsPerBatch, splitIntoBatches } from './batches.js';
+import { averaged, isColour, isTinted, stretchOf } from './averaged.js';
+import { alike, bucketfulsOf, type Bucketful } from './bucketfuls.js';
 import { cautionsFor, type Caution } from './cautions.js';
-import { pieceFigures, pieceVolume, type PieceFigures } from './pieces.js';
+import { pieceFigures, type PieceFigures } from './pieces.js';
 import { checkPlan, type PourPlan } from './plan.js';
 import { sheetDoses, type SheetDose } from './sheet-doses.js';
 import { sheetLines, type SheetLine } from './sheet-lines.js';
 import { sheetWarnings } from './sheet-warnings.js';
-import { scoopedVolume } from './scooped.js';
-import { averaged, isColour, stretchOf, tintBatches, type TintBatch } from './tint-batches.js';
+
 import { waterPlan, type WaterPlan } from './water-plan.js';
 
-/** One batch of a pour. Equal batches, so that one is told for all. */
+/** One batch of a pour on average; where all bucketfuls are alike, each of them. */
 export interface SheetBatch {
   readonly lines: readonly SheetLine[];
   readonly doses: readonly SheetDose[];
@@ -42,8 +41,8 @@ export interface Sheet {
   readonly amount: Figure;
   readonly batches: { readonly count: number; readonly shared: boolean };
   readonly batch: SheetBatch;
-  /** Of a tinted pour: its tints in their turns, each its own batch; `batch` is then their average. */
-  readonly tints: readonly TintBatch[];
+  /** Every bucket in its turn, with what it fills. */
+  readonly bucketfuls: readonly Bucketful[];
   /** Mix left when the moulds are full, as the scoops are rounded; below 0 it falls short. */
   readonly leftover: Figure;
   readonly mix: MixFigures;
@@ -58,10 +57,6 @@ export interface Sheet {
   readonly cautions: readonly Caution[];
   readonly warnings: readonly string[];
 }
-
-/** Minutes that mixing a batch and filling a mould take by default. */
-const MIXING = 6;
-const FILLING = 3;
 
 /** What is left over when the batches are mixed by their rounded scoops (`reckoned` mL in all) and the moulds are full. */
 function leftoverFigure(plan: PourPlan, pieces: readonly PieceFigures[], reckoned: number): Figure {
@@ -120,39 +115,36 @@ export function reckonSheet(given: PourPlan): Sheet {
   const pieces = plan.items.map((item) => pieceFigures(item, perPart));
   const amount = amountFigure(plan, pieces);
   const { potLife } = workability(plan.mix, plan.setting, plan.temperature);
-  const stretch = stretchOf(plan);
-  const fills = plan.items.flatMap((item, i) =>
-    Array.from({ length: item.count }, (_, n) => ({ id: `${i}.${n}`, volume: pieceVolume(item) * stretch })),
-  );
-  const split = splitIntoBatches(fills, {
-    volume: plan.bucket * BUCKET_SHARE,
-    moulds: mouldsPerBatch(potLife.value, MIXING, FILLING),
-  });
-  const count = split?.count ?? 1;
+  const { all: bucketfuls, shared, inTime } = bucketfulsOf(given);
+  const count = bucketfuls.length;
   const whole = scaleMasses(perPart, amount.value / perPart.volume);
   const batch = scaleMasses(whole, 1 / count);
+  const tinted = isTinted(given);
+  const even = !tinted && alike(bucketfuls).length === 1;
+  const told = tinted ? batch : scaleMasses(whole, bucketfuls[0]!.volume.value / amount.value);
   const rows = roundToScoops(batch, plan.moisture, plan.scoop, plan.step);
   const order = plan.ways?.order ?? usualOrder(plan.setting);
   const water = waterPlan(plan.mix, batch, { moisture: plan.moisture, order, basis: mix.ratio.basis });
-  const tints = tintBatches(given);
-  const tinted = tints.length > 0;
-  const made = tinted ? tints.reduce((sum, one) => sum + one.made, 0) : scoopedVolume(plan, rows, batch) * count;
-  const leftover = leftoverFigure(plan, pieces, made);
-  const better = tinted ? undefined : betterRounding(batch, plan.moisture, plan.scoop, plan.step);
+  const leftover = leftoverFigure(
+    plan,
+    pieces,
+    bucketfuls.reduce((sum, one) => sum + one.made, 0),
+  );
+  const better = even ? betterRounding(batch, plan.moisture, plan.scoop, plan.step) : undefined;
   // Tints are rounded batch by batch: each turn tells of its own.
   const known = {
-    batch,
-    rows: tinted ? [] : rows,
+    batch: told,
+    rows: tinted ? [] : roundToScoops(told, plan.moisture, plan.scoop, plan.step),
     water,
     ratio: mix.ratio.value,
     leftover: leftover.value,
-    inTime: split !== undefined,
+    inTime,
   };
   return {
     pieces,
     amount,
-    batches: { count, shared: split?.shared ?? true },
-    tints,
+    batches: { count, shared },
+    bucketfuls,
     batch: { lines: sheetLines(plan, rows), doses: sheetDoses(plan, batch), water, volume: batch.volume },
     leftover,
     mix,

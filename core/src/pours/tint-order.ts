@@ -5,6 +5,8 @@ import type { PourItem, PourTint } from './plan.js';
 /** What one kind of mould takes of a turn's tint. */
 export interface TurnShare {
   readonly item: PourItem;
+  /** Which of the pour's items, from 0. */
+  readonly at: number;
   /** Which layer of it, from 0 at the bottom. */
   readonly layer: number;
   /** mL in each of its moulds. */
@@ -20,6 +22,7 @@ export interface Turn {
 /** A mould on its way through its layers. */
 interface Queue {
   readonly item: PourItem;
+  readonly at: number;
   readonly parts: readonly TintVolume[];
   /** Whether one part must wait for the one below. */
   readonly inOrder: boolean;
@@ -36,8 +39,9 @@ const open = ({ parts, inOrder, taken }: Queue): number[] => {
  * want the same tint at the same turn are filled from one batch, so that they match.
  */
 export function turnsOf(items: readonly PourItem[]): Turn[] {
-  const queues: Queue[] = items.map((item) => ({
+  const queues: Queue[] = items.map((item, at) => ({
     item,
+    at,
     parts: tintVolumes(item),
     inOrder: item.colouring?.kind === 'banded' || item.colouring?.kind === 'splash',
     taken: [],
@@ -50,7 +54,10 @@ export function turnsOf(items: readonly PourItem[]): Turn[] {
       lightness(one.tint.colour) > lightness(pale.tint.colour) + 1e-9 ? one : pale,
     );
     const now = heads.filter((one) => one.tint.id === tint.id);
-    turns.push({ tint, shares: now.map(({ queue, layer, volume }) => ({ item: queue.item, layer, volume })) });
+    turns.push({
+      tint,
+      shares: now.map(({ queue, layer, volume }) => ({ item: queue.item, at: queue.at, layer, volume })),
+    });
     for (const { queue, layer } of now) queue.taken = [...queue.taken, layer];
   }
 }

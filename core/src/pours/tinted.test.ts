@@ -9,6 +9,7 @@ import {
   averaged,
   batchColourOf,
   batchOfSheet,
+  bucketfulsOf,
   layersOf,
   layerWait,
   mainColour,
@@ -16,7 +17,6 @@ import {
   loggedBatch,
   reckonSheet,
   skinOf,
-  tintBatches,
   turnsOf,
   type PourItem,
   type PourPlan,
@@ -122,7 +122,7 @@ describe('a pour in tints', () => {
 
   it('keeps layers that lie on each other in their order, though the lower one is darker', () => {
     expect(turnsOf([banded([dark, pale, dark])]).map(({ tint: { id } }) => id)).toEqual(['dark', 'pale', 'dark']);
-    const [, second] = tintBatches(plan([banded([dark, pale], { edge: 'blended' })]));
+    const [, second] = bucketfulsOf(plan([banded([dark, pale], { edge: 'blended' })])).all;
     expect(second!.wash).toMatch(/until the water stays clear/);
     expect(second!.wait).toMatchObject({ edge: 'blended' });
   });
@@ -144,19 +144,17 @@ describe('a pour in tints', () => {
       goods(batchOfSheet(sheet)).map(({ material, mass }) => [material.id, mass * sheet.batches.count]),
     );
     const summed = new Map<string, number>();
-    for (const { lines, buckets } of sheet.tints)
-      for (const { materialId, mass } of lines)
-        summed.set(materialId, (summed.get(materialId) ?? 0) + mass.value * buckets);
+    for (const { materialId, mass } of sheet.bucketfuls.flatMap(({ lines }) => lines))
+      summed.set(materialId, (summed.get(materialId) ?? 0) + mass.value);
     for (const id of ['grey-cement', 'sharp-sand']) expect(summed.get(id)).toBeCloseTo(whole.get(id)!, 4);
     const grams = (id: string) =>
-      sheet.tints.reduce(
-        (sum, { doses, buckets }) =>
-          sum + buckets * (doses.find(({ materialId }) => materialId === id)?.mass.value ?? 0),
+      sheet.bucketfuls.reduce(
+        (sum, { doses }) => sum + (doses.find(({ materialId }) => materialId === id)?.mass.value ?? 0),
         0,
       );
     for (const id of ['red-oxide', 'carbon-black', 'yellow-oxide', 'pp-fibre'])
       expect(grams(id)).toBeCloseTo(whole.get(id)!, 4);
-    const volume = sheet.tints.reduce((sum, one) => sum + one.volume.value, 0);
+    const volume = sheet.bucketfuls.reduce((sum, one) => sum + one.volume.value, 0);
     expect(volume).toBeCloseTo(sheet.amount.value, 6);
   });
 
@@ -173,9 +171,8 @@ describe('a pour in tints', () => {
     for (const mix of mixes) {
       const sheet = reckonSheet(plan([banded([pale, wet], { by: 'volume' })], { mix }));
       const whole = goods(batchOfSheet(sheet)).find((one) => one.material.id === 'liquid')!.mass * sheet.batches.count;
-      const summed = sheet.tints.reduce(
-        (sum, { doses, buckets }) =>
-          sum + buckets * (doses.find((one) => one.materialId === 'liquid')?.mass.value ?? 0),
+      const summed = sheet.bucketfuls.reduce(
+        (sum, { doses }) => sum + (doses.find((one) => one.materialId === 'liquid')?.mass.value ?? 0),
         0,
       );
       expect(summed).toBeCloseTo(whole, 6);
@@ -199,7 +196,7 @@ describe('a pour in tints', () => {
       { tint: pale, share: 0.8 },
       { tint: dark, share: 0.2 },
     ];
-    const batches = tintBatches(plan([item({ colouring: { kind: 'swirled', parts } })]));
+    const { all: batches } = bucketfulsOf(plan([item({ colouring: { kind: 'swirled', parts } })]));
     expect(batches).toHaveLength(1);
     const [{ late, doses, lines }] = batches as [(typeof batches)[number]];
     const black = doses.find(({ materialId }) => materialId === 'carbon-black')!;
@@ -212,23 +209,30 @@ describe('a pour in tints', () => {
     const glint = tint('glint', '#96703a', ['bronze-mica', 0.03]);
     const parts = [{ tint: glint, share: 0.5 }, { tint: pale, share: 0.5 }]; // prettier-ignore
     const warned = (grade: 3 | 6) =>
-      tintBatches(plan([item({ colouring: { kind: 'marbled', parts } })], { mix: sandCement(grade) })).flatMap(
+      bucketfulsOf(plan([item({ colouring: { kind: 'marbled', parts } })], { mix: sandCement(grade) })).all.flatMap(
         ({ warnings }) => warnings,
       );
     expect(warned(3).join(' ')).toMatch(/thinner mix to show.*do not marble/s);
     expect(warned(6).filter((one) => !one.startsWith('Rounded'))).toEqual([]);
   });
 
-  it('splits a tint that is more than a bucket into equal bucketfuls', () => {
-    const [one] = tintBatches(plan([banded([pale, brick])], { bucket: 1500 }));
-    expect(one!.buckets).toBeGreaterThan(1);
-    expect(one!.volume.value / one!.buckets).toBeLessThanOrEqual(1000);
+  it('splits a tint that is more than a bucket into bucketfuls, and washes only between tints', () => {
+    const { all } = bucketfulsOf(plan([banded([pale, brick])], { bucket: 1500 }));
+    expect(all.filter((one) => one.tint!.id === 'pale').length).toBeGreaterThan(1);
+    for (const { volume } of all) expect(volume.value).toBeLessThanOrEqual(1000 + 1e-6);
+    expect(all.filter(({ wash }) => wash)).toHaveLength(1);
+  });
+
+  it('marks a tint of which no mould can be filled before it stiffens', () => {
+    const hot = plan([banded([pale, brick])], { setting: 'gypsum', temperature: 45 });
+    expect(bucketfulsOf(hot).inTime).toBe(false);
+    expect(bucketfulsOf({ ...hot, times: { mixing: 0.2, filling: 0.2 } }).inTime).toBe(true);
   });
 
   it('without tints is what it was', () => {
     const plain = plan([item()]);
     expect(averaged(plain)).toBe(plain);
-    expect(reckonSheet(plain).tints).toEqual([]);
+    expect(reckonSheet(plain).bucketfuls.map(({ tint: own }) => own)).toEqual([undefined]);
   });
 
   it('whose shares do not come to the whole is refused by name', () => {

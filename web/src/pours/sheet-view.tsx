@@ -1,9 +1,9 @@
-import type { CautionStep, Sheet } from '@dewpot/core';
+import { alike, type CautionStep, type Sheet } from '@dewpot/core';
 import type { ReactNode } from 'react';
 import { BigFigure, Reckoning } from '../ui/reckoning';
 import { useUnits } from '../ui/units';
 import { SheetRows } from './sheet-rows';
-import { TintTurns } from './tint-turns';
+import { BucketTurns } from './bucket-turns';
 import { WaterSlab } from './water-slab';
 
 function Cautions({ sheet, step }: { sheet: Sheet; step: CautionStep }) {
@@ -30,9 +30,11 @@ function Step({ n, title, children }: { n: number; title: string; children: Reac
 /** The mixing sheet: what goes into the bucket in order, in the caster's own scoops and in grams. */
 export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; scoop: string; tappable?: boolean }) {
   const units = useUnits();
-  const { batch, batches, tints, amount, leftover, cost, warnings, method, better } = sheet;
-  const tinted = tints.length > 0;
-  const count = tinted ? tints.reduce((sum, { buckets }) => sum + buckets, 0) : batches.count;
+  const { batch, batches, bucketfuls, amount, leftover, cost, warnings, method, better } = sheet;
+  const turns = alike(bucketfuls);
+  const tinted = turns.some(({ one }) => one.tint);
+  const inTurns = tinted || turns.length > 1;
+  const { count } = batches;
   return (
     <div>
       <div className="grid grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-4">
@@ -42,10 +44,12 @@ export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; sc
           <p className="numeral text-3xl">{count}</p>
           <p className="quiet text-sm">
             {tinted
-              ? 'one a tint and turn'
-              : count > 1
-                ? `alike, ${units.say(batch.volume, 'mL')} each`
-                : 'one bucketful'}
+              ? 'tint by tint'
+              : inTurns
+                ? 'each as it is told below'
+                : count > 1
+                  ? `alike, ${units.say(batch.volume, 'mL')} each`
+                  : 'one bucketful'}
           </p>
         </div>
         <BigFigure
@@ -70,10 +74,13 @@ export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; sc
         </p>
       )}
       <div className="mt-2">
-        <Step n={1} title={`Measure, with ${scoop}${tinted ? ', tint by tint' : count > 1 ? ', for each batch' : ''}`}>
+        <Step
+          n={1}
+          title={`Measure, with ${scoop}${tinted ? ', tint by tint' : inTurns ? ', bucket by bucket' : count > 1 ? ', for each batch' : ''}`}
+        >
           <Cautions sheet={sheet} step="measure" />
-          {tinted ? (
-            <TintTurns turns={tints} tappable={tappable} />
+          {inTurns ? (
+            <BucketTurns turns={turns} tappable={tappable} />
           ) : (
             <SheetRows lines={batch.lines} doses={batch.doses} tappable={tappable} />
           )}
@@ -87,7 +94,7 @@ export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; sc
               </li>
             ))}
           </ol>
-          {!tinted && <WaterSlab water={batch.water} />}
+          {!inTurns && <WaterSlab water={batch.water} />}
         </Step>
         <Step n={3} title="Stand, place, tap">
           <p>

@@ -1,4 +1,4 @@
-import type { TintBatch } from '@dewpot/core';
+import type { alike } from '@dewpot/core';
 import { Reckoning } from '../ui/reckoning';
 import { useUnits } from '../ui/units';
 import { SheetRows } from './sheet-rows';
@@ -6,13 +6,17 @@ import { SheetRows } from './sheet-rows';
 /** Hours as people say a wait. */
 const sayWait = (hours: number) => (hours < 1.5 ? `${Math.round(hours * 60)} min` : `${Number(hours.toFixed(1))} h`);
 
-/** The tints of a pour in their turns, pale before dark: what to wait and wash for, what to measure, what it fills. */
-export function TintTurns({ turns, tappable }: { turns: readonly TintBatch[]; tappable: boolean }) {
+type Alike = ReturnType<typeof alike>[number];
+
+/** The buckets of a pour in their turns, pale before dark: what to wait and wash for, what to measure, what each fills. */
+export function BucketTurns({ turns, tappable }: { turns: readonly Alike[]; tappable: boolean }) {
   return (
     <>
-      <p className="quiet mb-2 text-sm">
-        Pale before dark, as far as the layers let it be: less washing, cleaner colours.
-      </p>
+      {turns.some(({ one }) => one.tint) && (
+        <p className="quiet mb-2 text-sm">
+          Pale before dark, as far as the layers let it be: less washing, cleaner colours.
+        </p>
+      )}
       <ol className="space-y-4">
         {turns.map((turn, i) => (
           <TurnRow key={i} n={i + 1} turn={turn} tappable={tappable} />
@@ -22,17 +26,18 @@ export function TintTurns({ turns, tappable }: { turns: readonly TintBatch[]; ta
   );
 }
 
-function TurnRow({ n, turn, tappable }: { n: number; turn: TintBatch; tappable: boolean }) {
+function TurnRow({ n, turn, tappable }: { n: number; turn: Alike; tappable: boolean }) {
   const units = useUnits();
-  const { tint, volume, buckets, lines, doses, late, water, fillings, wash, wait, warnings } = turn;
+  const { one, times } = turn;
+  const { at, tint, volume, lines, doses, late, water, fillings, wash, wait, warnings } = one;
   return (
-    <li className="border-l-8 pl-3" style={{ borderColor: tint.colour }}>
+    <li className="border-base-300 border-l-8 pl-3" style={{ borderColor: tint?.colour }}>
       <h3 className="text-xl">
         <span className="quiet mr-2">{n}</span>
-        {tint.name}{' '}
+        {tint?.name ?? (times > 1 ? `Buckets ${at + 1} to ${at + times}` : `Bucket ${at + 1}`)}{' '}
         <span className="quiet font-sans text-base">
           {units.sayFigure(volume)}
-          {buckets > 1 && `, in ${buckets} bucketfuls alike: the figures are for one`}
+          {times > 1 && `, ${times} times alike: the figures are for one`}
         </span>
       </h3>
       <Reckoning figure={volume} label="Why so much?" />
@@ -69,8 +74,8 @@ function TurnRow({ n, turn, tappable }: { n: number; turn: TintBatch; tappable: 
         Into{' '}
         {fillings
           .map(
-            ({ name, count, layer, each }) =>
-              `${count} × ${name}${layer ? `, layer ${layer}` : ''}: ${units.say(each, 'mL')} each`,
+            ({ name, copies, layer, each }) =>
+              `${copies.length} × ${name}${layer ? `, layer ${layer}` : ''}: ${units.say(each, 'mL')} each`,
           )
           .join('; ')}
       </p>

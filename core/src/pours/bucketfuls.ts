@@ -1,0 +1,239 @@
+import {
+  binderMass,
+  BUCKET_SHARE,
+  isAccelerated,
+  roundToScoops,
+  scaleMasses,
+  usualOrder,
+  workability,
+  type BatchMasses,
+} from '../mixes/index.js';
+import { METALLIC_GRADE, washBetween } from '../tints/index.js';
+import { computed, figure, line, type Figure } from '../units/index.js';
+import { colourMass, isTinted, massesOfTurn, mixOfTurn, stretchOf, withOwnColour } from './averaged.js';
+import { mouldsPerBatch, splitIntoBatches, type BatchLimits, type Fill } from './batches.js';
+import { layerWait, type LayerWait } from './layer-waits.js';
+import { WORK_TIMES, type PourPlan, type PourTint } from './plan.js';
+import { sheetDoses, type SheetDose } from './sheet-doses.js';
+import { sheetLines, type SheetLine } from './sheet-lines.js';
+import { roundingWarnings } from './sheet-warnings.js';
+import { scoopedVolume } from './scooped.js';
+import { turnsOf, type Turn } from './tint-order.js';
+import { waterPlan, type WaterPlan } from './water-plan.js';
+
+/** What of one kind of mould is filled from a bucketful. */
+export interface Filling {
+  /** Which of the plan's items, from 0. */
+  readonly item: number;
+  readonly name: string;
+  /** Which layer, from 1 at the bottom; undefined where the piece has none. */
+  readonly layer?: number;
+  /** mL in each mould; parts of a mould where one wants more than a bucket. */
+  readonly each: number;
+  /** Which of the item's moulds, from 0. */
+  readonly copies: readonly number[];
+}
+
+/** One bucket, mixed at once. */
+export interface Bucketful {
+  /** Which of the plan's bucketfuls, from 0. */
+  readonly at: number;
+  /** Of a tinted pour. */
+  readonly tint?: PourTint;
+  readonly volume: Figure;
+  readonly lines: readonly SheetLine[];
+  readonly doses: readonly SheetDose[];
+  /** Of those, g that are strewn in at the end and hardly stirred. */
+  readonly late: readonly { readonly name: string; readonly mass: number }[];
+  readonly water: WaterPlan;
+  /** What the scoops as rounded really make, mL. */
+  readonly made: number;
+  readonly fillings: readonly Filling[];
+  /** Before it: what to wash, and how long the layer below has to stand. */
+  readonly wash?: string;
+  readonly wait?: LayerWait;
+  readonly warnings: readonly string[];
+}
+
+/** How a plan is split into bucketfuls. */
+export interface Bucketfuls {
+  readonly all: readonly Bucketful[];
+  /** Whether one mould wants more than a bucketful. */
+  readonly shared: boolean;
+  /** Whether each can be placed before it stiffens. */
+  readonly inTime: boolean;
+}
+
+/** What of each fill goes into which bucketful, mL. */
+interface Deal {
+  readonly share: number;
+  readonly copy: number;
+  readonly volume: number;
+}
+
+/** Moulds one after another out of equal bucketfuls, a mould's rest out of the next one. */
+function dealShared(fills: readonly (Fill & Omit<Deal, 'volume'>)[], count: number): Deal[][] {
+  const each = fills.reduce((sum, { volume }) => sum + volume, 0) / count;
+  const buckets: Deal[][] = Array.from({ length: count }, () => []);
+  let filled = 0;
+  for (const { share, copy, volume } of fills) {
+    let left = volume;
+    while (left > 1e-6) {
+      const bucket = Math.min(count - 1, Math.floor(filled / each + 1e-9));
+      const room = bucket === count - 1 ? left : (bucket + 1) * each - filled;
+      const part = Math.min(left, room);
+      buckets[bucket]!.push({ share, copy, volume: part });
+      left -= part;
+      filled += part;
+    }
+  }
+  return buckets;
+}
+
+function dealsOf(plan: PourPlan, { shares }: Turn, limits: BatchLimits) {
+  const stretch = stretchOf(plan);
+  const fills = shares.flatMap(({ item, volume }, share) =>
+    Array.from({ length: item.count }, (_, copy) => ({
+      id: `${share}.${copy}`,
+      share,
+      copy,
+      volume: volume * stretch,
+    })),
+  );
+  const inTime = splitIntoBatches(fills, limits);
+  const split = inTime ?? splitIntoBatches(fills, { ...limits, moulds: Infinity })!;
+  const byId = new Map(fills.map((fill) => [fill.id, fill]));
+  const deals = split.shared
+    ? dealShared(fills, split.count)
+    : split.dealt.map((ids) => ids.map((id): Deal => byId.get(id)!));
+  return { deals, shared: split.shared, inTime: inTime !== undefined };
+}
+
+/** The deals of one bucketful, kind of mould by kind of mould. */
+function fillingsOf(plan: PourPlan, { shares }: Turn, deals: readonly Deal[]): Filling[] {
+  const stretch = stretchOf(plan);
+  const found = new Map<string, Filling>();
+  for (const { share, copy, volume } of deals) {
+    const { item, layer, at } = shares[share]!;
+    const each = volume / stretch;
+    const key = `${share} ${each.toFixed(3)}`;
+    const before = found.get(key);
+    found.set(key, {
+      item: at,
+      name: item.name,
+      ...(item.colouring?.kind === 'banded' && { layer: layer + 1 }),
+      each,
+      copies: [...(before?.copies ?? []), copy],
+    });
+  }
+  return [...found.values()];
+}
+
+function volumeFigure(plan: PourPlan, fillings: readonly Filling[], volume: number): Figure {
+  return figure(volume, 'mL', computed, [
+    ...fillings.map(({ name, layer, each, copies }) =>
+      line(`${copies.length} × ${name}${layer ? `, layer ${layer}` : ''}`, each * copies.length, 'mL'),
+    ),
+    line('× spare and what its batches taught', stretchOf(plan), 'ratio'),
+    line('To mix', volume, 'mL'),
+  ]);
+}
+
+function turnWarnings(plan: PourPlan, { tint, shares }: Turn): string[] {
+  const found: string[] = [];
+  const metallic = tint.doses.find(({ material }) => material.tinting?.metallic);
+  if (metallic && plan.mix.grade < METALLIC_GRADE)
+    found.push(`${metallic.material.name} wants a thinner mix to show: pour it as single cream.`);
+  for (const { item } of shares)
+    if (item.colouring?.kind === 'marbled' && plan.mix.grade < 5)
+      found.push(`${item.name}: tints this stiff lie side by side and do not marble; make them custard or thinner.`);
+  return [...new Set(found)];
+}
+
+/** The wait before a turn: of the layer that lies on another. */
+function waitOf(plan: PourPlan, { shares }: Turn): LayerWait | undefined {
+  const upon = shares.find(({ item, layer }) => item.colouring?.kind === 'banded' && layer > 0);
+  if (!upon) return undefined;
+  return layerWait(upon.item.colouring?.edge ?? 'crisp', plan.setting, plan.temperature, isAccelerated(plan.mix));
+}
+
+/** Scoops, grams and water of one bucketful of a turn. */
+function recipeOf(plan: PourPlan, turn: Turn, batch: BatchMasses) {
+  const mix = mixOfTurn(plan, turn);
+  const own = { ...plan, mix };
+  const rows = roundToScoops(batch, plan.moisture, plan.scoop, plan.step);
+  const order = plan.ways?.order ?? usualOrder(plan.setting);
+  return {
+    lines: sheetLines(own, rows),
+    doses: sheetDoses(plan, batch),
+    late: (turn.tint.late ?? []).map((dose) => ({
+      name: dose.material.name,
+      mass: colourMass(dose, binderMass(batch.portions)),
+    })),
+    water: waterPlan(mix, batch, { moisture: plan.moisture, order, basis: computed }),
+    made: scoopedVolume(own, rows, batch),
+    roundings: isTinted(plan) ? roundingWarnings(rows) : [],
+  };
+}
+
+/** What bounds a bucketful of a plan: two thirds of the bucket, and what can be placed before it stiffens. */
+function limitsOf(plan: PourPlan): BatchLimits {
+  const { potLife } = workability(plan.mix, plan.setting, plan.temperature);
+  const { mixing, filling } = plan.times ?? WORK_TIMES[plan.setting];
+  return { volume: plan.bucket * BUCKET_SHARE, moulds: mouldsPerBatch(potLife.value, mixing, filling) };
+}
+
+/** The bucketfuls of a plan in their order: turn by turn, each within the bucket and, where it can be, in time. @throws InputError */
+export function bucketfulsOf(plan: PourPlan): Bucketfuls {
+  const turns = turnsOf(withOwnColour(plan));
+  const tinted = isTinted(plan);
+  const limits = limitsOf(plan);
+  const all: Bucketful[] = [];
+  let [shared, inTime] = [false, true];
+  turns.forEach((turn, i) => {
+    const whole = massesOfTurn(plan, turn);
+    const split = dealsOf(plan, turn, limits);
+    shared ||= split.shared;
+    inTime &&= split.inTime;
+    const recipes = new Map<string, ReturnType<typeof recipeOf>>();
+    const wait = waitOf(plan, turn);
+    const before = turns[i - 1]?.tint;
+    split.deals.forEach((deals, n) => {
+      const volume = deals.reduce((sum, deal) => sum + deal.volume, 0);
+      const key = volume.toFixed(6);
+      const recipe = recipes.get(key) ?? recipeOf(plan, turn, scaleMasses(whole, volume / whole.volume));
+      recipes.set(key, recipe);
+      const fillings = fillingsOf(plan, turn, deals);
+      const { roundings, ...told } = recipe;
+      const washed = n === 0 && before && before.id !== turn.tint.id;
+      all.push({
+        at: all.length,
+        ...(tinted && { tint: turn.tint }),
+        volume: volumeFigure(plan, fillings, volume),
+        ...told,
+        fillings,
+        ...(washed && { wash: washBetween(before.colour, turn.tint.colour) }),
+        ...(wait && { wait }),
+        warnings: [...turnWarnings(plan, turn), ...roundings],
+      });
+    });
+  });
+  return { all, shared, inTime };
+}
+
+/** Bucketfuls that are alike, one after another, with how many there are: the sheet tells one for all. */
+export function alike(all: readonly Bucketful[]): { readonly one: Bucketful; readonly times: number }[] {
+  const word = ({ tint, fillings, wait }: Bucketful) =>
+    JSON.stringify([
+      tint?.id,
+      wait?.edge,
+      fillings.map(({ item, layer, each, copies }) => [item, layer, each.toFixed(3), copies.length]),
+    ]);
+  const found: { one: Bucketful; times: number }[] = [];
+  for (const one of all) {
+    const last = found.at(-1);
+    if (last && word(last.one) === word(one)) last.times += 1;
+    else found.push({ one, times: 1 });
+  }
+  return found;
+}
