@@ -27,6 +27,7 @@ const stages = {
     mixes: ['cure', 'stores', 'units'],
     finish: ['cure', 'units'],
     pours: ['cure', 'mixes', 'moulds', 'stores', 'tints', 'units'],
+    bench: ['cure', 'mixes', 'moulds', 'pours', 'units'],
     casts: ['cure', 'finish', 'moulds', 'pours', 'units'],
   },
   server: {

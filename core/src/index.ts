@@ -8,6 +8,7 @@ export * from './exports/index.js';
 export * from './meshes/index.js';
 export * from './photos/index.js';
 export * from './pours/index.js';
+export * from './bench/index.js';
 export * from './stores/index.js';
 export * from './tints/index.js';
 export * from './units/index.js';
