@@ -7,6 +7,8 @@ export * from './mix-questions.js';
 export * from './mixes.js';
 export * from './moulds.js';
 export * from './pours.js';
+export * from './run.js';
+export * from './scale.js';
 export * from './problem.js';
 export * from './reckon.js';
 export * from './resolve.js';

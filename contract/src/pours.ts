@@ -1,4 +1,4 @@
-import type { Grade, PourLog, PourPlan, ScoopStep } from '@dewpot/core';
+import { finishes, type Finish, type Grade, type PourLog, type PourPlan, type ScoopStep } from '@dewpot/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -17,6 +17,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import type { RunLesson } from './run.js';
 import { ColouringInput } from './tints.js';
 
 export class PourItemInput {
@@ -51,6 +52,10 @@ export class PourInput {
   @IsOptional() @IsString() @Length(0, 60) release?: string;
   @IsOptional() @IsString() @Length(0, 60) cover?: string;
   @IsOptional() @IsString() @Length(0, 60) place?: string;
+  /** How open faces of slabs are left. */
+  @IsOptional() @IsIn(finishes) finish?: Finish;
+  /** Pairs of hands at the bench. */
+  @IsOptional() @IsInt() @Min(1) @Max(6) people?: number;
   /** An earlier pour whose colour it is to match. */
   @IsOptional() @IsUUID() matches?: string;
   @IsInt() @Min(0) version: number;
@@ -98,6 +103,8 @@ export interface PourPart {
   readonly items: readonly number[];
   /** Copies of moulds, mix and scoop as they were. */
   readonly plan: PourPlan;
+  /** By how much its finishing windows come later than the handbook's, as earlier runs taught. */
+  readonly windows?: number;
   /** What was really used, once it is poured. */
   readonly log?: PourLog;
 }
@@ -114,4 +121,6 @@ export interface PourView {
   readonly parts: readonly PourPart[];
   readonly startedAt?: number;
   readonly pouredAt?: number;
+  /** What its run at the bench taught, mix by mix. */
+  readonly lessons?: readonly RunLesson[];
 }

@@ -2,8 +2,11 @@ import {
   conditionsOf,
   dryColour,
   InputError,
+  learnedTimes,
   learnColours,
   scoopAs,
+  windowFactor,
+  WORK_TIMES,
   type Colouring,
   type Dose,
   type KnownColours,
@@ -17,11 +20,13 @@ import {
   type PourTint,
   type Scoop,
   type Tint,
+  type WorkTimes,
 } from '@dewpot/core';
 import type { WorkshopSettings } from './accounts.js';
 import type { DoseInput, MixBody, MixView } from './mixes.js';
 import type { MouldView } from './moulds.js';
 import type { PourInput, PourPart } from './pours.js';
+import type { RunLesson } from './run.js';
 import type { SwatchView, TintBody, TintView } from './tints.js';
 
 /** Finds a material by its key; what it does not find is left out of what is made. */
@@ -104,6 +109,8 @@ export interface PlanParts {
   readonly lots: readonly Lot[];
   /** What the batches of a mix taught. */
   readonly lessons: (mixId: string) => MixLessons;
+  /** What runs at the bench taught. */
+  readonly runs: readonly RunLesson[];
   readonly workshop: Pick<WorkshopSettings, 'bucket' | 'scaleStep' | 'liftLimit'>;
   /** ms */
   readonly now: number;
@@ -151,6 +158,13 @@ function sharesOf({ items, mixId }: Omit<PourInput, 'version'>, { mixes, moulds 
   });
 }
 
+/** How long mixing and filling take: as this bench's runs with the mix taught, shared among the hands. */
+function timesOf({ id, setting }: MixView, people = 1, runs: readonly RunLesson[]): WorkTimes {
+  const own = runs.filter(({ mixId }) => mixId === id).map(({ pace }) => pace);
+  const { mixing, filling } = learnedTimes(WORK_TIMES[setting], own);
+  return { mixing, filling: filling / people };
+}
+
 function planOf(input: Omit<PourInput, 'version'>, { view, items }: Share, parts: PlanParts): PourPlan {
   const { moulds, scoop, find, lots, lessons: taught, workshop, now } = parts;
   const mix = { ...mixOf(view, find), ...(view.id === input.mixId && { grade: input.grade }) };
@@ -178,6 +192,7 @@ function planOf(input: Omit<PourInput, 'version'>, { view, items }: Share, parts
     step: input.step,
     bucket: workshop.bucket,
     temperature: input.temperature,
+    times: timesOf(view, input.people, parts.runs),
     conditions: conditionsOf(mix, { dampDays: view.dampDays, lots, lessons, now }),
     learnedYield: lessons.yield,
     ...(view.ways && { ways: view.ways }),
@@ -195,6 +210,7 @@ export function partsOf(input: Omit<PourInput, 'version'>, parts: PlanParts): Po
   return sharesOf(input, parts).map((share) => {
     const { id: mixId, name: mixName, edition: mixEdition } = share.view;
     const plan = planOf(input, share, parts);
-    return { mixId, mixName, mixEdition, colour: plan.colour!, items: share.items, plan };
+    const windows = windowFactor(parts.runs.filter((run) => run.mixId === mixId).flatMap(({ tries }) => tries));
+    return { mixId, mixName, mixEdition, colour: plan.colour!, items: share.items, plan, windows };
   });
 }

@@ -12,6 +12,7 @@ import { CONFIG, type ServerConfig } from './config.js';
 import { appOptions } from './db/connection.js';
 import { Rows } from './db/rows.js';
 import { DevicesController } from './devices/devices.controller.js';
+import { ScaleController } from './devices/scale.controller.js';
 import { HealthController } from './http/health.controller.js';
 import { ProblemFilter } from './http/problem-filter.js';
 import { WorkshopTransaction } from './http/workshop-transaction.js';
@@ -26,6 +27,7 @@ import { TubsController } from './moulds/tubs.controller.js';
 import { TubsService } from './moulds/tubs.service.js';
 import { PoursController } from './pours/pours.controller.js';
 import { PoursService } from './pours/pours.service.js';
+import { RunsService } from './pours/runs.service.js';
 import { ColouringReckonController } from './reckon/colouring-reckon.controller.js';
 import { MixReckonController } from './reckon/mix-reckon.controller.js';
 import { MouldReckonController } from './reckon/mould-reckon.controller.js';
@@ -61,6 +63,7 @@ export class AppModule {
         PicturesController,
         PoursController,
         ReckonController,
+        ScaleController,
         StoresController,
         SwatchesController,
         TintReckonController,
@@ -78,6 +81,7 @@ export class AppModule {
         MouldsService,
         PicturesService,
         PoursService,
+        RunsService,
         StoresService,
         TintFilesService,
         TintsService,

@@ -3,7 +3,8 @@ import { shrunkenMean } from '../mixes/index.js';
 import type { FinishKind } from './steps.js';
 
 /** How the open face of a slab is left. */
-export type Finish = 'trowel' | 'broom' | 'struck';
+export const finishes = ['broom', 'trowel', 'struck'] as const;
+export type Finish = (typeof finishes)[number];
 
 /** Windows of finishing, as shares of the initial set after striking off: handbook. */
 export const finishShares: Record<FinishKind, readonly [from: number, to: number]> = {
@@ -30,7 +31,8 @@ export function finishesOf(piece: PieceKind, pressed: boolean, finish: Finish): 
 }
 
 /** What a test of the face showed when it was tried. */
-export type FinishTry = 'early' | 'good' | 'late';
+export const finishTries = ['early', 'good', 'late'] as const;
+export type FinishTry = (typeof finishTries)[number];
 
 /** One try: at which share of the reckoned initial set, and how it went. */
 export interface FinishRecord {

@@ -5,4 +5,6 @@ export * from './steps-of.js';
 export * from './timeline.js';
 export * from './run.js';
 export * from './run-now.js';
+export * from './check-deed.js';
 export * from './pace.js';
+export * from './steady.js';

@@ -24,6 +24,18 @@ export type RunDeed =
   | { readonly kind: 'void'; readonly of: string };
 
 export type RunDeedKind = RunDeed['kind'];
+export const runDeedKinds = [
+  'begin',
+  'done',
+  'weighed',
+  'water',
+  'grade',
+  'skip',
+  'leak',
+  'more',
+  'tried',
+  'void',
+] as const satisfies readonly RunDeedKind[];
 
 /** A deed with a key of its own and its time by the wall clock, ms. */
 export type RunEvent = RunDeed & { readonly id: string; readonly at: number };

@@ -84,3 +84,18 @@ const suits: Record<MouldMaterial, readonly ReleaseName[]> = {
 export function releasesFor(material: MouldMaterial): readonly ReleaseName[] {
   return suits[material];
 }
+
+/** Names by which casters call what they put on, beside the handbook's own. */
+const called: Readonly<Record<string, ReleaseName>> = {
+  'paste wax': 'wax',
+  'plant oil': 'oil',
+  'mineral oil': 'oil',
+  'petroleum jelly': 'petroleum-jelly',
+  'silicone spray': 'silicone-spray',
+};
+
+/** The release that a word stands for; undefined for one that is not known, or where none is said. */
+export function releaseCalled(word: string | undefined): ReleaseName | undefined {
+  if (word === undefined) return undefined;
+  return called[word] ?? (word in releases ? (word as ReleaseName) : undefined);
+}

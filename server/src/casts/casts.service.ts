@@ -98,6 +98,11 @@ export class CastsService {
     await this.rows.of(CastEventEntity).insert({ id: poured.id, workshopId, castId: cast.id, personId, event: poured });
   }
 
+  /** Whether any of these casts is here. */
+  any(ids: readonly string[]): Promise<boolean> {
+    return this.rows.of(CastEntity).existsBy({ id: In([...ids]) });
+  }
+
   /** Takes the casts of a pour away, as long as nothing but the pour happened to any. @throws ProblemError 409 */
   async removeUntouched(pourId: string): Promise<void> {
     const casts = await this.rows.of(CastEntity).find({ where: { pourId }, lock: { mode: 'pessimistic_write' } });

@@ -3,6 +3,7 @@ import pg from 'pg';
 import { DataSource, type DataSourceOptions, type QueryRunner } from 'typeorm';
 import { APP_ROLE } from './app-role.js';
 import { entities } from './entities.js';
+import { Bench1764500000000 } from './migrations/bench.js';
 import { Initial1764000000000 } from './migrations/initial.js';
 import { Mixes1764200000000 } from './migrations/mixes.js';
 import { Moulds1764100000000 } from './migrations/moulds.js';
@@ -30,7 +31,14 @@ export function ownerOptions(ownerUrl: string): DataSourceOptions {
   return {
     ...common,
     url: ownerUrl,
-    migrations: [Initial1764000000000, Moulds1764100000000, Mixes1764200000000, Tints1764300000000, Parts1764400000000],
+    migrations: [
+      Initial1764000000000,
+      Moulds1764100000000,
+      Mixes1764200000000,
+      Tints1764300000000,
+      Parts1764400000000,
+      Bench1764500000000,
+    ],
     poolSize: 2,
   };
 }

@@ -1,4 +1,4 @@
-import type { CastEvent, Expected, Life, Stage } from '@dewpot/core';
+import type { CastEvent, Expected, Life, RunEvent, Stage } from '@dewpot/core';
 import type {
   CastSnapshot,
   DrySummary,
@@ -8,6 +8,8 @@ import type {
   PourInput,
   PourPart,
   PourStatus,
+  RunLesson,
+  ScaleState,
   SwatchBody,
   TintBody,
   TubView,
@@ -174,6 +176,8 @@ export class PourEntity extends EditedRow {
   @Column('jsonb') input: Omit<PourInput, 'version'>;
   @Column('jsonb') parts: readonly PourPart[];
   @Column('jsonb', { nullable: true }) taken: readonly Taken[] | null;
+  @Column('uuid', { name: 'finished_by', nullable: true }) finishedBy: string | null;
+  @Column('jsonb', { nullable: true }) lessons: readonly RunLesson[] | null;
   @Column('bigint', { name: 'started_at', nullable: true, transformer: milliseconds }) startedAt: number | null;
   @Column('bigint', { name: 'poured_at', nullable: true, transformer: milliseconds }) pouredAt: number | null;
 }
@@ -182,6 +186,22 @@ export class PourEntity extends EditedRow {
 export interface CastProjection {
   readonly life: Life;
   readonly dry: DrySummary;
+}
+
+/** Something that happened in a pour at the bench; appended, never changed. */
+@Entity('run_events')
+export class RunEventEntity extends WorkshopRow {
+  @Index() @Column('uuid', { name: 'pour_id' }) pourId: string;
+  @Column('uuid', { name: 'person_id', nullable: true }) personId: string | null;
+  @Column('jsonb') event: RunEvent;
+  @CreateDateColumn({ type: 'timestamptz', name: 'recorded_at', default: () => 'clock_timestamp()' })
+  recordedAt: Date;
+}
+
+/** The bench scale of a workshop: what lies on the simulated one, and what a real one's bridge posted last. */
+@Entity('bench_scales')
+export class BenchScaleEntity extends WorkshopRow {
+  @Column('jsonb') state: ScaleState;
 }
 
 @Entity('casts')
@@ -222,4 +242,6 @@ export const entities = [
   PourEntity,
   CastEntity,
   CastEventEntity,
+  RunEventEntity,
+  BenchScaleEntity,
 ];

@@ -1,2 +1,3 @@
 export * from './air-station.js';
+export * from './bench-scale.js';
 export * from './colour-reader.js';

@@ -18,6 +18,11 @@ export const PUBLIC = 'dewpot:public';
 /** Marks a route that needs no session. */
 export const Public = () => SetMetadata(PUBLIC, true);
 
+export const STREAMS = 'dewpot:streams';
+
+/** Marks a route whose answer goes on and on: it has no transaction of its own. */
+export const Streams = () => SetMetadata(STREAMS, true);
+
 /** The visitor of a route that needs a session. */
 export const Who = createParamDecorator((_: unknown, context: ExecutionContext): Visitor => {
   const { visitor } = context.switchToHttp().getRequest<AppRequest>();

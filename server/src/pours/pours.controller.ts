@@ -1,12 +1,16 @@
 import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
-import { PourFinish, PourInput, type PourView } from '@dewpot/contract';
+import { PourFinish, PourInput, RunEventsInput, type PourView, type RunView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
 import { Who, type Visitor } from '../http/request.js';
 import { PoursService } from './pours.service.js';
+import { RunsService } from './runs.service.js';
 
 @Controller('api/pours')
 export class PoursController {
-  constructor(private readonly pours: PoursService) {}
+  constructor(
+    private readonly pours: PoursService,
+    private readonly runs: RunsService,
+  ) {}
 
   @Get()
   all(): Promise<PourView[]> {
@@ -33,6 +37,24 @@ export class PoursController {
   @HttpCode(200)
   finish(@Key() id: string, @Body() given: PourFinish, @Who() { personId }: Visitor): Promise<PourView> {
     return this.pours.finish(id, given, personId, Date.now());
+  }
+
+  /** All that happened in a pour at the bench. */
+  @Get(':id/run')
+  async run(@Key() id: string): Promise<RunView> {
+    await this.pours.one(id);
+    return this.runs.of(id);
+  }
+
+  /** Adds what happened at the bench. Sent twice, it is taken once. */
+  @Post(':id/run')
+  @HttpCode(200)
+  async happened(
+    @Key() id: string,
+    @Body() { events }: RunEventsInput,
+    @Who() { personId }: Visitor,
+  ): Promise<RunView> {
+    return this.runs.add(await this.pours.one(id), events, personId, Date.now());
   }
 
   @Post(':id/undo')

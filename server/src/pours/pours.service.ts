@@ -8,9 +8,10 @@ import {
   type PourInput,
   type PourPart,
   type PourView,
+  type RunLesson,
 } from '@dewpot/contract';
 import { CastsService } from '../casts/index.js';
-import { LotEntity, PourEntity, ScoopEntity, WorkshopEntity, type Taken } from '../db/entities.js';
+import { LotEntity, PersonEntity, PourEntity, ScoopEntity, WorkshopEntity, type Taken } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -19,9 +20,10 @@ import { MouldsService } from '../moulds/index.js';
 import { LotsService, plainLot, scoopView, strictFinder } from '../stores/index.js';
 import { TintsService } from '../tints/index.js';
 import { castsOf } from './made-casts.js';
+import { RunsService } from './runs.service.js';
 
 function pourView(row: PourEntity): PourView {
-  const { id, number, version, status, input, parts, startedAt, pouredAt } = row;
+  const { id, number, version, status, input, parts, startedAt, pouredAt, lessons } = row;
   return {
     id,
     number,
@@ -31,6 +33,7 @@ function pourView(row: PourEntity): PourView {
     parts,
     ...(startedAt !== null && { startedAt }),
     ...(pouredAt !== null && { pouredAt }),
+    ...(lessons && { lessons }),
   };
 }
 
@@ -43,6 +46,7 @@ export class PoursService {
     private readonly casts: CastsService,
     private readonly lots: LotsService,
     private readonly tints: TintsService,
+    private readonly runs: RunsService,
   ) {}
 
   async all(): Promise<PourView[]> {
@@ -83,7 +87,7 @@ export class PoursService {
   /** Ends a pour: keeps what was really used, takes it from the store, and makes its casts. Asked twice, it is done once. */
   async finish(id: string, finish: PourFinish, personId: string, now: number): Promise<PourView> {
     const row = await this.row(id, true);
-    if (row.status === 'finished') return pourView(row);
+    if (row.status === 'finished') return this.finishedBefore(row, finish);
     this.checkFinish(row, finish, now);
     const parts = row.parts.map((part, i) => ({ ...part, log: { ...finish.logs[i]! } }));
     const made = castsOf(parts, finish);
@@ -115,6 +119,8 @@ export class PoursService {
         taken: taken as object[],
         pouredAt: finish.pouredAt,
         startedAt: row.startedAt ?? finish.pouredAt,
+        finishedBy: personId,
+        lessons: (await this.runs.lessons(pourView(row))) as object[],
       },
     );
     return this.one(id);
@@ -131,7 +137,10 @@ export class PoursService {
     const parts = row.parts.map(({ log: _, ...part }) => part);
     await this.rows
       .of(PourEntity)
-      .update({ id }, { status: 'started', parts: parts as object[], taken: null, pouredAt: null });
+      .update(
+        { id },
+        { status: 'started', parts: parts as object[], taken: null, pouredAt: null, finishedBy: null, lessons: null },
+      );
     return this.one(id);
   }
 
@@ -142,7 +151,17 @@ export class PoursService {
       throw new ProblemError(409, 'Already poured', {
         detail: 'Its casts stand on the shelf: a finished pour stays in the record.',
       });
+    await this.runs.forget(id);
     await this.rows.of(PourEntity).delete({ id });
+  }
+
+  /** Finished once already: by the same device, which may not have heard of it; or by another one, which is told by name. */
+  private async finishedBefore(row: PourEntity, { casts }: PourFinish): Promise<PourView> {
+    if (await this.casts.any(casts.map(({ id }) => id))) return pourView(row);
+    const person = row.finishedBy && (await this.rows.of(PersonEntity).findOneBy({ id: row.finishedBy }));
+    throw new ProblemError(409, 'Finished already', {
+      detail: `${person ? person.name : 'Someone else'} has finished this pour: its casts stand on the shelf. If what was logged is wrong, take the pour back and finish it again.`,
+    });
   }
 
   private checkFinish({ input, parts }: PourEntity, { casts, logs, pouredAt }: PourFinish, now: number): void {
@@ -182,6 +201,7 @@ export class PoursService {
       colours: knownColours(swatches, find),
       lots: (await this.rows.of(LotEntity).find()).map(plainLot),
       lessons: (mixId) => lessonsOf(pouredOf(mixId, poured)),
+      runs: await this.taught(),
       workshop: settings,
       now,
     });
@@ -194,6 +214,14 @@ export class PoursService {
       .of(PourEntity)
       .find({ where: { status: 'finished' }, select: { id: true, parts: true }, order: { number: 'ASC' } });
     return rows.flatMap(({ parts }) => parts);
+  }
+
+  /** What runs at the bench taught. */
+  private async taught(): Promise<RunLesson[]> {
+    const rows = await this.rows
+      .of(PourEntity)
+      .find({ where: { status: 'finished' }, select: { id: true, lessons: true }, order: { number: 'ASC' } });
+    return rows.flatMap(({ lessons }) => lessons ?? []);
   }
 
   private async nextNumber(): Promise<number> {

@@ -34,9 +34,11 @@ export function reckonChoices(input: PourInput, sources: PlanSources): Reckoned 
   const scoop = stores.scoops.find(({ id }) => id === input.scoopId);
   if (!scoop || !mixes.some(({ id }) => id === input.mixId)) return undefined;
   const lessons = (mixId: string) => lessonsFor(mixId, pours);
+  const runs = pours.flatMap((pour) => pour.lessons ?? []);
   let parts: readonly PourPart[] = [];
   try {
-    parts = partsOf(input, { moulds, mixes, scoop, find, tints, colours, lots: stores.lots, lessons, workshop, now });
+    const { lots } = stores;
+    parts = partsOf(input, { moulds, mixes, scoop, find, tints, colours, lots, lessons, runs, workshop, now });
     return { parts, sheets: parts.map((part) => ({ ...part, sheet: reckonSheet(part.plan) })), issues: [] };
   } catch (error) {
     if (error instanceof InputError) return { parts, issues: error.issues };

@@ -1,0 +1,105 @@
+import {
+  finishTries,
+  releaseCalled,
+  reckonSheet,
+  runDeedKinds,
+  stepsOf,
+  type FinishTry,
+  type Grade,
+  type Pace,
+  type FinishRecord,
+  type ReckonedPart,
+  type RunDeedKind,
+  type RunEvent,
+  type RunWays,
+  type Step,
+} from '@dewpot/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import type { PourPart, PourView } from './pours.js';
+
+/** What happened at the bench; which fields are wanted goes by `kind`. Its key is made by whoever saw it. */
+export class RunEventInput {
+  @IsUUID() id: string;
+  /** By the wall clock, ms. */
+  @IsInt() @Min(0) at: number;
+  @IsIn(runDeedKinds) kind: RunDeedKind;
+  @IsOptional() @IsString() @Length(1, 60) step?: string;
+  @IsOptional() @IsString() @Length(1, 20) bucket?: string;
+  @IsOptional() @IsString() @Length(1, 20) mould?: string;
+  @IsOptional() @IsUUID() material?: string;
+  /** g */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e6) mass?: number;
+  @IsOptional() @IsInt() @Min(1) @Max(7) grade?: Grade;
+  /** mL */
+  @IsOptional() @IsNumber() @Min(0) @Max(1e6) volume?: number;
+  @IsOptional() @IsNumber() @Min(0.05) @Max(4) share?: number;
+  @IsOptional() @IsIn(finishTries) went?: FinishTry;
+  /** The event that is taken back. */
+  @IsOptional() @IsUUID() of?: string;
+}
+
+export class RunEventsInput {
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(500)
+  @ValidateNested({ each: true })
+  @Type(() => RunEventInput)
+  events: RunEventInput[];
+}
+
+/** All that happened in a pour so far, in the order in which it arrived. */
+export interface RunView {
+  readonly events: readonly RunEvent[];
+}
+
+/** What a run taught of one mix. */
+export interface RunLesson {
+  readonly mixId: string;
+  readonly pace: Pace;
+  readonly tries: readonly FinishRecord[];
+}
+
+/** A pour at the bench: its mixes with their sheets, and its steps. */
+export interface BenchOf {
+  readonly parts: readonly (PourPart & ReckonedPart)[];
+  readonly steps: readonly Step[];
+}
+
+/** How a pour is run, from what was chosen for it. */
+export const waysOf = (
+  { release, finish = 'broom', people = 1 }: PourView['input'],
+  windows?: readonly number[],
+): RunWays => {
+  const named = releaseCalled(release);
+  return { finish, people, ...(named && { release: named }), ...(windows && { windows }) };
+};
+
+/** A pour's mixes with their sheets, and its steps at the bench: the same on every device. @throws InputError */
+export function benchOf({ parts, input }: Pick<PourView, 'parts' | 'input'>): BenchOf {
+  const reckoned = parts.map((part) => ({ ...part, sheet: reckonSheet(part.plan) }));
+  return {
+    parts: reckoned,
+    steps: stepsOf(
+      reckoned,
+      waysOf(
+        input,
+        parts.map(({ windows = 1 }) => windows),
+      ),
+    ),
+  };
+}

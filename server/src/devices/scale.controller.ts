@@ -1,0 +1,84 @@
+import { setTimeout as wait } from 'node:timers/promises';
+import { Body, Controller, Get, HttpCode, Post, Res } from '@nestjs/common';
+import { ApiProduces } from '@nestjs/swagger';
+import { InputError } from '@dewpot/core';
+import {
+  ScaleDeedInput,
+  ScaleReadingInput,
+  type ScaleReading,
+  type ScaleState,
+  type ScaleView,
+} from '@dewpot/contract';
+import type { Response } from 'express';
+import { BenchScaleEntity } from '../db/entities.js';
+import { Rows } from '../db/rows.js';
+import { Streams, Who, type Visitor } from '../http/request.js';
+import { EMPTY_SCALE, scaleAfter, scalePosted, scaleReading, scaleView } from './bench-scale.js';
+
+/** How often the scale is read while somebody listens, ms. */
+const EVERY = 200;
+/** A posted reading may lie so far ahead of our clock, ms. */
+const AHEAD = 60_000;
+
+/** The scale on the bench: the simulated one, or a real one whose bridge posts its readings. */
+@Controller('api/scale')
+export class ScaleController {
+  constructor(private readonly rows: Rows) {}
+
+  @Get()
+  async view(): Promise<ScaleView> {
+    return scaleView(await this.state());
+  }
+
+  /** Pours on and off the simulated scale, tares it, or cuts its link for a while. */
+  @Post()
+  @HttpCode(200)
+  async deed(@Body() given: ScaleDeedInput): Promise<ScaleView> {
+    return scaleView(await this.change((state) => scaleAfter(state, given, Date.now())));
+  }
+
+  /** Takes a reading of a real scale from its bridge; it counts before the simulated one for five seconds. */
+  @Post('readings')
+  @HttpCode(204)
+  async post(@Body() given: ScaleReadingInput): Promise<void> {
+    const now = Date.now();
+    const { at = now } = given;
+    if (at > now + AHEAD)
+      throw new InputError([
+        { field: 'at', value: at, message: 'The reading lies in the future.', remedy: 'Set the bridge’s clock.' },
+      ]);
+    await this.change((state) => scalePosted(state, given, now));
+  }
+
+  /** Readings as server-sent events, five a second, each a `ScaleReading`; nothing while the link is down. */
+  @Get('stream')
+  @Streams()
+  @ApiProduces('text/event-stream')
+  async stream(@Who() { workshopId }: Visitor, @Res() response: Response): Promise<void> {
+    response.writeHead(200, {
+      'Content-Type': 'text/event-stream',
+      'Cache-Control': 'no-cache, no-transform',
+      'X-Accel-Buffering': 'no',
+    });
+    while (!response.closed) {
+      const reading = await this.rows.inWorkshop(workshopId, async () => scaleReading(await this.state(), Date.now()));
+      response.write(reading ? told(reading) : ': no reading\n\n');
+      await wait(EVERY);
+    }
+  }
+
+  private async state(): Promise<ScaleState> {
+    const row = await this.rows.of(BenchScaleEntity).findOneBy({ id: this.rows.workshopId });
+    return row?.state ?? EMPTY_SCALE;
+  }
+
+  private async change(to: (state: ScaleState) => ScaleState): Promise<ScaleState> {
+    const state = to(await this.state());
+    // The scale is the workshop's own: its key is the workshop's.
+    const { workshopId } = this.rows;
+    await this.rows.of(BenchScaleEntity).save({ id: workshopId, workshopId, state });
+    return state;
+  }
+}
+
+const told = (reading: ScaleReading) => `data: ${JSON.stringify(reading)}\n\n`;
