@@ -44,6 +44,7 @@ const stages = {
   },
   web: {
     shared: ['api', 'ui', 'workers'],
+    bench: ['pours'],
     casts: [],
     door: [],
     mixes: [],

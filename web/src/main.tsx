@@ -41,6 +41,7 @@ const router = createBrowserRouter([
       { path: 'tints/:id', lazy: async () => ({ Component: (await import('./tints/tint-page')).TintPage }) },
       { path: 'pours', lazy: async () => ({ Component: (await import('./pours/pours-page')).PoursPage }) },
       { path: 'pours/:id', lazy: async () => ({ Component: (await import('./pours/pour-page')).PourPage }) },
+      { path: 'pours/:id/bench', lazy: async () => ({ Component: (await import('./bench/bench-page')).BenchPage }) },
       { path: 'casts', lazy: async () => ({ Component: (await import('./casts/casts-page')).CastsPage }) },
       { path: 'casts/:id', lazy: async () => ({ Component: (await import('./casts/cast-page')).CastPage }) },
       { path: 'stores', lazy: async () => ({ Component: (await import('./stores/stores-page')).StoresPage }) },

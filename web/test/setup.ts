@@ -1,8 +1,12 @@
 import '@testing-library/jest-dom/vitest';
 import { cleanup, configure } from '@testing-library/react';
-import { afterEach } from 'vitest';
+import { afterEach, vi } from 'vitest';
+import { kept } from './kept';
 
-afterEach(cleanup);
+afterEach(() => {
+  cleanup();
+  kept.clear();
+});
 
 // A slow machine may take its time to draw; what holds does not depend on it.
 configure({ asyncUtilTimeout: 15_000 });
@@ -14,3 +18,10 @@ HTMLDialogElement.prototype.showModal = function showModal() {
 HTMLDialogElement.prototype.close = function close() {
   this.open = false;
 };
+
+// jsdom has no store of the browser's own.
+vi.mock('idb-keyval', () => ({
+  get: (key: string) => Promise.resolve(kept.get(key)),
+  set: (key: string, value: unknown) => Promise.resolve(kept.set(key, value)),
+  del: (key: string) => Promise.resolve(kept.delete(key)),
+}));

@@ -6,5 +6,6 @@ export * from './timeline.js';
 export * from './run.js';
 export * from './run-now.js';
 export * from './check-deed.js';
+export * from './cores.js';
 export * from './pace.js';
 export * from './steady.js';

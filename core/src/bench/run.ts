@@ -54,8 +54,8 @@ export interface Run {
   /** Share of a bucket that was mixed beyond the plan. */
   readonly more: ReadonlyMap<string, number>;
   readonly tries: readonly { readonly step: string; readonly went: FinishTry; readonly at: number }[];
-  /** What would be taken back next; undefined where nothing is. */
-  readonly last?: RunEvent;
+  /** What was told last, at one stroke: what would be taken back next. */
+  readonly latest: readonly RunEvent[];
 }
 
 const added = (sums: Map<string, number>, key: string, more: number) => sums.set(key, (sums.get(key) ?? 0) + more);
@@ -111,6 +111,6 @@ export function runOf(events: readonly RunEvent[]): Run {
         break;
     }
   }
-  const last = standing.at(-1);
-  return { times, weighed, water, grades, skipped, lost, more, tries, ...(last && { last }) };
+  const latest = standing.filter(({ at }) => at === standing.at(-1)!.at);
+  return { times, weighed, water, grades, skipped, lost, more, tries, latest };
 }

@@ -1,11 +1,13 @@
 import { useMemo, useState } from 'react';
-import { plannedLog, reckonSheet, WORKABLE_SHARE, type PourLog } from '@dewpot/core';
-import type { PourView } from '@dewpot/contract';
-import { useNavigate } from 'react-router';
+import { castItems, logsOf, runOf, WORKABLE_SHARE, type PourLog, type Run } from '@dewpot/core';
+import { benchOf, type PourView } from '@dewpot/contract';
+import { Footprints } from 'lucide-react';
+import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { v7 as uuid } from 'uuid';
+import { useRun } from '../api/run';
 import { useFinishPour, useRemovePour } from '../api/work';
-import { Failure } from '../ui/states';
+import { Busy, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { WhenField } from '../ui/when-field';
 import { WindowBand } from '../ui/window-band';
@@ -16,16 +18,22 @@ import { WentInFields } from './went-in-fields';
 
 const MINUTE = 60_000;
 
-/** At the bench: the pot life along the top, the sheets to tap off, and what was really used. */
+/** A pour at the bench on one page: step by step it stands beside. */
 export function BenchLog({ pour }: { pour: PourView }) {
+  const { run, error } = useRun(pour.id);
+  // Where the run cannot be read, the plan is logged.
+  if (!run && !error) return <Busy what="the bench" />;
+  return <Log pour={pour} run={run ?? runOf([])} />;
+}
+
+/** The pot life along the top, the sheets to tap off, and what was really used: as the run told, else as planned. */
+function Log({ pour, run }: { pour: PourView; run: Run }) {
   const navigate = useNavigate();
   const now = useNow();
-  const parts = useMemo(() => pour.parts.map((part) => ({ ...part, sheet: reckonSheet(part.plan) })), [pour]);
-  const [logs, setLogs] = useState<readonly PourLog[]>(() => parts.map(({ plan, sheet }) => plannedLog(plan, sheet)));
+  const { parts } = useMemo(() => benchOf(pour), [pour]);
+  const [logs, setLogs] = useState<readonly PourLog[]>(() => logsOf(parts, run));
   // Keys are made once, so that finishing twice makes the same casts.
-  const [casts] = useState(() =>
-    pour.input.items.flatMap(({ count }, item) => Array.from({ length: count }, () => ({ id: uuid(), item }))),
-  );
+  const [casts] = useState(() => castItems(parts, run).map((item) => ({ id: uuid(), item })));
   const [pouredAt, setPouredAt] = useState<number>();
   const finish = useFinishPour();
   const drop = useRemovePour();
@@ -64,6 +72,9 @@ export function BenchLog({ pour }: { pour: PourView }) {
           window={{ early: started, good: started + MINUTE, late: started + life * MINUTE * WORKABLE_SHARE }}
         />
       </section>
+      <Link to="bench" className="btn btn-secondary h-16 w-full text-lg">
+        <Footprints size={22} aria-hidden="true" /> Step by step, for wet gloves
+      </Link>
       {parts.map(({ mixId, mixName, plan, sheet }) => (
         <section key={mixId} className="card-slab" aria-label={`Mixing sheet: ${mixName}`}>
           {parts.length > 1 && <h2 className="mb-2 text-2xl">{mixName}</h2>}

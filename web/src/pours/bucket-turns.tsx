@@ -68,7 +68,7 @@ function TurnRow({ n, turn, tappable }: { n: number; turn: Alike; tappable: bool
         </p>
       )}
       <p>
-        Water: <strong>{units.sayFigure(water.tap)}</strong>, of which {units.say(water.first, 'mL')} at once
+        Water: <strong>{units.say(water.tap.value, 'mL')}</strong>, of which {units.say(water.first, 'mL')} at once
       </p>
       <p>
         Into{' '}

@@ -8,6 +8,7 @@ import { useRemovePour, useSavePour, useStartPour } from '../api/work';
 import { Failure } from '../ui/states';
 import { reckonChoices, type PlanSources, type Reckoned } from './plan';
 import { ColouringSlab } from './colouring-slab';
+import { HourSlab } from './hour-slab';
 import { mixNames } from './mix-names';
 import { MatchSlab } from './match-slab';
 import { PourChoices } from './pour-choices';
@@ -50,6 +51,7 @@ export function PourPlanner({ id, first, sources }: { id?: string; first: PourIn
     <div className="mx-auto max-w-7xl space-y-4 p-4">
       <PourItems input={input} sources={sources} parts={reckoned?.parts ?? []} onChange={change} />
       <ColouringSlab input={input} sources={sources} reckoned={reckoned} onChange={change} />
+      {reckoned?.sheets && <HourSlab input={input} sheets={reckoned.sheets} onChange={change} />}
       <div className="grid gap-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <PourChoices input={input} sources={sources} onChange={change} />
         <section className="card-slab" aria-label="Mixing sheet">

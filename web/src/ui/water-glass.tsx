@@ -4,10 +4,10 @@ import { useUnits } from './units';
 const TOP = 10;
 const BOTTOM = 200;
 
-/** The water of a batch in an upright glass: what goes in first, what is held back, the splash to come, the ceiling. */
-export function WaterGlass({ water }: { water: WaterPlan }) {
+/** The water of a batch in an upright glass: what goes in first, what is held back, the splash to come, the ceiling; `inside`, g, what is in already. */
+export function WaterGlass({ water, inside }: { water: WaterPlan; inside?: number }) {
   const units = useUnits();
-  const most = Math.max(water.ceiling, water.tap.value) * 1.12 || 1;
+  const most = Math.max(water.ceiling, water.tap.value, inside ?? 0) * 1.12 || 1;
   const y = (amount: number) => BOTTOM - (amount / most) * (BOTTOM - TOP);
   const mark = (amount: number, text: string, bold = false) => (
     <g>
@@ -35,12 +35,18 @@ export function WaterGlass({ water }: { water: WaterPlan }) {
           <rect width="3" height="7" fill="var(--water)" opacity="0.6" />
         </pattern>
       </defs>
-      <rect x={18} y={y(water.first)} width={72} height={BOTTOM - y(water.first)} fill="var(--water)" />
+      <rect
+        x={18}
+        y={y(inside ?? water.first)}
+        width={72}
+        height={BOTTOM - y(inside ?? water.first)}
+        fill="var(--water)"
+      />
       <rect
         x={18}
         y={y(water.tap.value)}
         width={72}
-        height={Math.max(0, y(water.first) - y(water.tap.value))}
+        height={Math.max(0, y(inside ?? water.first) - y(water.tap.value))}
         fill="url(#held)"
       />
       {water.splash > 0 && (

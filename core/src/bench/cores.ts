@@ -1,0 +1,26 @@
+import { batchMass } from '../mixes/index.js';
+import { ballast, blanks, liftsThatFit, type Ballast } from '../moulds/index.js';
+import type { ReckonedPart } from '../pours/index.js';
+
+/** What holds down the cores of one kind of mould of a pour. */
+export interface CoreHold {
+  readonly name: string;
+  readonly count: number;
+  /** Undefined where nothing floats: plugs alone. */
+  readonly held?: Ballast;
+  /** Where sand alone does not hold it: in so many lifts, each on a set one, it does. */
+  readonly lifts?: number;
+}
+
+/** What the cores of a pour want, mould by mould, by its mix's own density. */
+export function coreHolds({ plan, sheet }: ReckonedPart): CoreHold[] {
+  const { perPart } = sheet.mix;
+  const density = batchMass(perPart).fresh / perPart.volume;
+  return plan.items
+    .filter(({ shape }) => blanks(shape).length > 0)
+    .map(({ name, count, shape, fillTo }) => {
+      const held = ballast(shape, density, 0, fillTo === undefined ? {} : { to: fillTo });
+      const lifts = held && !held.fits ? liftsThatFit(shape, density) : undefined;
+      return { name, count, ...(held && { held }), ...(lifts !== undefined && { lifts }) };
+    });
+}

@@ -1,0 +1,148 @@
+import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { runOf, type Run, type RunDeed, type RunEvent } from '@dewpot/core';
+import type { RunView } from '@dewpot/contract';
+import { queryOptions, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { get, set } from 'idb-keyval';
+import { v7 as uuid } from 'uuid';
+import { ask, Unreachable } from './client';
+
+/** How often another device's steps are looked for, and how soon what could not be sent is sent again, ms. */
+const LOOK = 2500;
+const AGAIN = 2000;
+
+export const runQuery = (pourId: string) =>
+  queryOptions({
+    queryKey: ['pours', pourId, 'run'],
+    queryFn: ({ signal }) => ask<RunView>('GET', `pours/${pourId}/run`, undefined, signal),
+    staleTime: 0,
+  });
+
+/** What this device saw at the bench and has not got rid of yet: kept in the browser, sent in order, each once. */
+class RunQueue {
+  private waiting: readonly RunEvent[] = [];
+  private refused: Error | undefined;
+  private told: { waiting: readonly RunEvent[]; refused: Error | undefined } = { waiting: [], refused: undefined };
+  private readonly listeners = new Set<() => void>();
+  private readonly read: Promise<void>;
+  private sending = false;
+
+  constructor(
+    private readonly pourId: string,
+    private readonly client: QueryClient,
+  ) {
+    this.read = this.keptBefore().then((kept = []) => {
+      if (kept.length > 0) this.change([...kept, ...this.waiting]);
+      void this.send();
+    });
+  }
+
+  private get key() {
+    return `run ${this.pourId}`;
+  }
+
+  subscribe = (listener: () => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  state = () => this.told;
+
+  add(events: readonly RunEvent[]) {
+    this.change([...this.waiting, ...events]);
+    void this.send();
+  }
+
+  /** Lets go of what the server refused. */
+  forget() {
+    this.refused = undefined;
+    this.change([]);
+  }
+
+  private async keptBefore(): Promise<RunEvent[] | undefined> {
+    try {
+      return await get<RunEvent[]>(this.key);
+    } catch {
+      // A private window keeps nothing: what waits then waits in this page alone.
+      return undefined;
+    }
+  }
+
+  private change(waiting: readonly RunEvent[]) {
+    this.waiting = waiting;
+    this.told = { waiting, refused: this.refused };
+    this.listeners.forEach((listener) => listener());
+    void this.read.then(() => set(this.key, [...this.waiting])).catch(() => undefined);
+  }
+
+  private async send(): Promise<void> {
+    await this.read;
+    if (this.sending || this.refused || this.waiting.length === 0) return;
+    this.sending = true;
+    const events = this.waiting;
+    try {
+      const view = await ask<RunView>('POST', `pours/${this.pourId}/run`, { events });
+      this.client.setQueryData(runQuery(this.pourId).queryKey, view);
+      this.change(this.waiting.slice(events.length));
+    } catch (error) {
+      if (!(error instanceof Unreachable)) {
+        this.refused = error as Error;
+        this.change(this.waiting);
+      }
+    }
+    this.sending = false;
+    if (this.waiting.length > 0 && !this.refused) {
+      const pause = this.waiting.length === events.length ? AGAIN : 0;
+      setTimeout(() => void this.send(), pause);
+    }
+  }
+}
+
+const queues = new Map<string, RunQueue>();
+
+function queueOf(pourId: string, client: QueryClient): RunQueue {
+  const queue = queues.get(pourId) ?? new RunQueue(pourId, client);
+  queues.set(pourId, queue);
+  return queue;
+}
+
+/** A pour's run as this device knows it: what the server has, and what is still to be sent. */
+export interface RunAtHand {
+  /** Undefined until it was read once. */
+  readonly run: Run | undefined;
+  /** Events that wait to be sent. */
+  readonly waiting: number;
+  /** Why the server will not have them. */
+  readonly refused: Error | undefined;
+  readonly error: Error | null;
+  readonly record: (...deeds: readonly RunDeed[]) => void;
+  readonly forget: () => void;
+}
+
+/** A pour's run: read again and again, for another device may be at it too. */
+export function useRun(pourId: string): RunAtHand {
+  const client = useQueryClient();
+  const queue = queueOf(pourId, client);
+  const { waiting, refused } = useSyncExternalStore(queue.subscribe, queue.state);
+  const { data, error } = useQuery({ ...runQuery(pourId), refetchInterval: LOOK });
+  const run = useMemo(
+    () => (data || waiting.length > 0 ? runOf([...(data?.events ?? []), ...waiting]) : undefined),
+    [data, waiting],
+  );
+  useEffect(() => {
+    // What is waiting must not be lost with the tab unseen.
+    const warn = (event: BeforeUnloadEvent) => refused && event.preventDefault();
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [refused]);
+  return {
+    run,
+    waiting: waiting.length,
+    refused,
+    error,
+    record: (...deeds) => {
+      const at = Date.now();
+      queue.add(deeds.map((deed) => ({ ...deed, id: uuid(), at })));
+    },
+    forget: () => queue.forget(),
+  };
+}

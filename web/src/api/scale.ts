@@ -1,0 +1,11 @@
+import type { ScaleDeedInput, ScaleView } from '@dewpot/contract';
+import { queryOptions } from '@tanstack/react-query';
+import { ask } from './client';
+import { useWrite } from './work';
+
+export const scaleQuery = queryOptions({
+  queryKey: ['scale'],
+  queryFn: ({ signal }) => ask<ScaleView>('GET', 'scale', undefined, signal),
+});
+/** Pours on and off the simulated scale, tares it, or cuts its link. */
+export const useScaleDeed = () => useWrite((deed: ScaleDeedInput) => ask<ScaleView>('POST', 'scale', deed), 'scale');

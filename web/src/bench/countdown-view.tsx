@@ -1,0 +1,12 @@
+import { countdown } from './timers';
+
+/** A countdown in large numerals; it goes below zero and lets one go on when one likes. */
+export function Countdown({ from, minutes, now }: { from: number; minutes: number; now: number }) {
+  const left = from + minutes * 60_000 - now;
+  return (
+    <div className="card-slab text-center" role="timer" aria-label={`${countdown(left)} left`}>
+      <p className="numeral text-7xl">{countdown(left)}</p>
+      {left < 0 && <p className="quiet">Time enough: go on.</p>}
+    </div>
+  );
+}

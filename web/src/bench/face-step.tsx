@@ -1,0 +1,41 @@
+import { BRISTLE_TEST, type FinishTry } from '@dewpot/core';
+import { WindowBand } from '../ui/window-band';
+import { Choice } from '../ui/choice';
+import type { StepContext } from './step-context';
+
+const tries: Record<FinishTry, string> = {
+  early: 'Too early: the paste drags',
+  good: 'Just right',
+  late: 'Too late: it barely marks',
+};
+
+/** A face in its window: the bristle test, and how it went, which teaches the next one. */
+export function FaceStep({ timed, run, now, record }: StepContext) {
+  const { step, window } = timed;
+  const tried = run.tries.filter((one) => one.step === step.key).at(-1)?.went;
+  return (
+    <div className="space-y-3">
+      {window && (
+        <WindowBand
+          large
+          now={now}
+          what={step.moulds[0]?.name ?? 'The face'}
+          window={{ early: window.from - (window.to - window.from) / 3, good: window.from, late: window.to }}
+        />
+      )}
+      <ul className="list-disc pl-5">
+        {step.moulds.map(({ key, name }) => (
+          <li key={key}>{name}</li>
+        ))}
+      </ul>
+      {step.kind !== 'smooth' && <p className="card-slab">{BRISTLE_TEST}</p>}
+      <Choice<FinishTry>
+        legend="How it was"
+        value={tried}
+        options={(Object.keys(tries) as FinishTry[]).map((value) => ({ value, label: tries[value] }))}
+        onChange={(went) => record({ kind: 'tried', step: step.key, went })}
+      />
+      {tried === 'early' && <p>Leave it, and try again in ten minutes.</p>}
+    </div>
+  );
+}

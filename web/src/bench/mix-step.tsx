@@ -1,0 +1,98 @@
+import { consistencies, consistency, type Grade } from '@dewpot/core';
+import { Droplet } from 'lucide-react';
+import { SpreadTest } from '../pours';
+import { Choice } from '../ui/choice';
+import { Reckoning } from '../ui/reckoning';
+import { useUnits } from '../ui/units';
+import { WaterGlass } from '../ui/water-glass';
+import type { BucketContext } from './step-context';
+
+const looks = [
+  'Bare grains that show their own colour want paste.',
+  'A shine without bleed is enough water.',
+  'Scrape the bottom: dry pockets hide there.',
+];
+
+/** Water in, splash by splash, up to the look that is wanted; or the powder held back where powder goes into water. */
+export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, record }: BucketContext) {
+  const units = useUnits();
+  const { water } = bucketful;
+  const { plan, sheet } = bench.parts[timed.step.part]!;
+  const inside = run.water.get(bucketKey) ?? 0;
+  const add = (mass: number) => record({ kind: 'water', bucket: bucketKey, mass });
+  const grade = run.grades.get(bucketKey);
+  const wanted = consistency(plan.mix.grade);
+  return (
+    <div className="space-y-3">
+      <div className="card-slab flex flex-wrap items-center gap-x-6 gap-y-3">
+        <WaterGlass water={water} inside={inside} />
+        <div className="min-w-56 flex-1 space-y-2">
+          <p>
+            <span className="numeral text-4xl">{units.say(inside, 'mL')}</span> in of {units.say(water.tap.value, 'mL')}
+          </p>
+          {inside === 0 ? (
+            <button
+              type="button"
+              className="btn btn-secondary h-16 w-full text-lg"
+              onClick={() => add(Math.round(water.first))}
+            >
+              <Droplet aria-hidden="true" /> {units.say(water.first, 'mL')} at once
+            </button>
+          ) : (
+            <button
+              type="button"
+              className="btn btn-secondary h-16 w-full text-lg"
+              onClick={() => add(Math.round(water.splash))}
+            >
+              <Droplet aria-hidden="true" /> A splash: {units.say(water.splash, 'mL')}
+            </button>
+          )}
+          {water.powderHeld !== undefined && (
+            <p>
+              Sift the powder in, and hold back <strong>{units.say(water.powderHeld, 'g')}</strong> of it to add by eye.
+            </p>
+          )}
+          {inside > 0 && bucket.ratio.value > 0 && (
+            <p className="quiet">
+              Water to cement is now {bucket.ratio.value.toFixed(2)}. <Reckoning figure={bucket.ratio} />
+            </p>
+          )}
+          {bucket.warnings.map((warning) => (
+            <p key={warning} className="text-warning font-semibold">
+              {warning}
+            </p>
+          ))}
+        </div>
+      </div>
+      <ul className="grid gap-2 sm:grid-cols-3">
+        {looks.map((look) => (
+          <li key={look} className="bg-base-100 border-base-300 border p-2.5">
+            {look}
+          </li>
+        ))}
+      </ul>
+      <p>
+        Wanted: <strong>{wanted.name}</strong>, {wanted.looks}.
+      </p>
+      <Choice<Grade>
+        legend="It came to (leave it where it is as wanted)"
+        value={grade ?? plan.mix.grade}
+        options={consistencies.map(({ grade: value, name }) => ({ value, label: name }))}
+        onChange={(value) => record({ kind: 'grade', bucket: bucketKey, grade: value })}
+      />
+      <SpreadTest onGrade={(value) => record({ kind: 'grade', bucket: bucketKey, grade: value })} />
+      <details>
+        <summary className="flex min-h-11 cursor-pointer items-center font-semibold">
+          How it is mixed, step by step
+        </summary>
+        <ol className="list-decimal space-y-0.5 pl-6">
+          {sheet.method.map(({ text, why }) => (
+            <li key={text}>
+              {text} {why && <span className="quiet text-sm">({why})</span>}
+            </li>
+          ))}
+        </ol>
+      </details>
+    </div>
+  );
+}

@@ -1,0 +1,110 @@
+import { useState } from 'react';
+import { blanks, coreHolds, releaseCalled, releases } from '@dewpot/core';
+import type { BenchOf, PourInput } from '@dewpot/contract';
+import { Reckoning } from '../ui/reckoning';
+import { useUnits } from '../ui/units';
+
+/** Something to have in reach, ticked off with a glove. */
+function Ticks({ things }: { things: readonly string[] }) {
+  const [there, setThere] = useState<readonly string[]>([]);
+  return (
+    <ul className="space-y-1.5">
+      {things.map((thing) => (
+        <li key={thing}>
+          <label className="bg-base-100 border-base-300 flex min-h-14 cursor-pointer items-center gap-3 border px-3 py-2">
+            <input
+              type="checkbox"
+              className="checkbox h-8 w-8"
+              checked={there.includes(thing)}
+              onChange={({ target }) =>
+                setThere(target.checked ? [...there, thing] : there.filter((one) => one !== thing))
+              }
+            />
+            <span className="text-lg">{thing}</span>
+          </label>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const unique = (names: readonly string[]) => [...new Set(names)];
+
+export function LayOutStep({ bench: { parts }, input }: { bench: BenchOf; input: Omit<PourInput, 'version'> }) {
+  const plans = parts.map(({ plan }) => plan);
+  const items = plans.flatMap((plan) => plan.items);
+  const materials = plans.flatMap(({ mix }) =>
+    [...mix.lines, ...(mix.doses ?? [])].map(({ material }) => material.name),
+  );
+  const quick = plans.some(({ setting }) => setting !== 'portland' && setting !== 'lime');
+  return (
+    <Ticks
+      things={[
+        'Respirator, gloves, goggles',
+        ...items.map(({ count, name }) => `${count} × ${name}`),
+        ...(items.some(({ shape }) => blanks(shape).length > 0) ? ['Cores and plugs, and what weights them'] : []),
+        ...unique(materials),
+        `${plans[0]!.scoop.name}, the scale, a jug of water`,
+        quick ? 'The bucket, clean and dry, and a stop-watch eye' : 'The bucket, wetted and wiped out',
+        ...(items.some(({ piece }) => piece === 'slab') ? ['Straight edge, float, edger'] : []),
+        input.cover && input.cover !== 'none' ? `To cover them: ${input.cover}` : 'Something to cover them with',
+      ]}
+    />
+  );
+}
+
+export function ReleaseStep({ bench: { parts }, release }: { bench: BenchOf; release: string | undefined }) {
+  const named = releaseCalled(release);
+  const known = named && releases[named];
+  return (
+    <div className="card-slab space-y-2">
+      {known && (
+        <>
+          <p className="text-xl font-semibold">{known.name}</p>
+          <p>{known.does}</p>
+          {known.dries > 0 && <p className="quiet">It then dries for {known.dries} minutes.</p>}
+        </>
+      )}
+      <ul className="list-disc pl-5">
+        {parts
+          .flatMap(({ plan }) => plan.items)
+          .map(({ name, count }, i) => (
+            <li key={i}>
+              {count} × {name}
+            </li>
+          ))}
+      </ul>
+      <p className="quiet">Pipes and plugs want petroleum jelly, whatever the mould is.</p>
+    </div>
+  );
+}
+
+/** Ballast for every cored mould, as mass and as dry sand. */
+export function CoresStep({ bench: { parts } }: { bench: BenchOf }) {
+  const units = useUnits();
+  const cored = parts.flatMap(coreHolds);
+  return (
+    <ul className="space-y-2">
+      {cored.map(({ name, count, held, lifts }, i) => (
+        <li key={i} className="card-slab">
+          <p className="text-lg font-semibold">
+            {count} × {name}
+          </p>
+          {held ? (
+            <>
+              <p>
+                <span className="numeral text-3xl">{units.sayFigure(held.mass)}</span> on each core, or{' '}
+                <strong>{units.sayFigure(held.sand)}</strong> of dry sand
+              </p>
+              <p className="quiet">{held.advice}</p>
+              {lifts !== undefined && <p>In {lifts} lifts, each poured on a set one, sand alone holds it.</p>}
+              <Reckoning figure={held.mass} />
+            </>
+          ) : (
+            <p>Plugs tight, so that nothing runs out beneath.</p>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,117 @@
+import { useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { scaleQuery, useScaleDeed } from '../api/scale';
+import { useUnits } from '../ui/units';
+import type { ScaleAtHand } from './use-scale';
+
+/** What the scale shows, and taking it. */
+export function ScalePanel({
+  scale,
+  wanted,
+  what,
+  onTake,
+}: {
+  scale: ScaleAtHand;
+  /** g that are to lie on it. */
+  wanted: number | undefined;
+  what: string;
+  onTake: (mass: number) => void;
+}) {
+  const units = useUnits();
+  const { link, last, steady, rubbish } = scale;
+  const deed = useScaleDeed();
+  const told =
+    link === 'down'
+      ? 'The scale does not answer'
+      : link === 'waiting'
+        ? 'Listening for the scale…'
+        : last?.state === 'overload'
+          ? 'Too much on it'
+          : steady === undefined
+            ? 'moving…'
+            : 'steady';
+  const shown = link === 'up' && last?.mass !== undefined ? units.say(last.mass, 'g') : '–';
+  return (
+    <section className="bg-base-100 border-base-300 border p-3" aria-label="Scale">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <p className="min-w-32">
+          <span className="numeral block text-4xl">{shown}</span>
+          <span className={`text-sm ${steady === undefined ? 'quiet' : 'text-success font-semibold'}`}>{told}</span>
+        </p>
+        {wanted !== undefined && (
+          <p className="quiet text-sm">
+            wanted: {units.say(wanted, 'g')}
+            <span className="block">{what}</span>
+          </p>
+        )}
+        <span className="ml-auto flex gap-2">
+          <button
+            type="button"
+            className="btn btn-ghost bg-base-300/60 h-14"
+            disabled={link !== 'up'}
+            onClick={() => deed.mutate({ tare: true })}
+          >
+            Zero it
+          </button>
+          <button
+            type="button"
+            className="btn btn-secondary h-14 text-lg"
+            disabled={steady === undefined || steady <= 0 || wanted === undefined}
+            onClick={() => steady !== undefined && onTake(steady)}
+          >
+            Take it
+          </button>
+        </span>
+      </div>
+      {rubbish > 0 && (
+        <p className="text-warning mt-1 text-sm">
+          {rubbish} readings made no sense and were left out: check the scale’s bridge, or type the figure on the sheet.
+        </p>
+      )}
+      {last?.device.startsWith('Simulated') !== false && <SimulatedPan wanted={wanted} />}
+    </section>
+  );
+}
+
+/** The pan of the simulated scale: pour on and off. */
+function SimulatedPan({ wanted }: { wanted: number | undefined }) {
+  const [open, setOpen] = useState(false);
+  const { data } = useQuery({ ...scaleQuery, enabled: open });
+  const deed = useScaleDeed();
+  const load = (more: number) => deed.mutate({ load: Math.max(0, (data?.load ?? 0) + more) });
+  return (
+    <details className="mt-2 text-sm" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
+      <summary className="quiet flex min-h-11 cursor-pointer items-center">
+        The simulated scale: pour on and off
+      </summary>
+      {data && (
+        <div className="flex flex-wrap items-center gap-2">
+          {[500, 100, 10, -10, -100].map((grams) => (
+            <button key={grams} type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => load(grams)}>
+              {grams > 0 ? '+' : '−'} {Math.abs(grams)} g
+            </button>
+          ))}
+          {wanted !== undefined && (
+            <button
+              type="button"
+              className="btn btn-ghost bg-base-300/60 h-12"
+              onClick={() => deed.mutate({ load: data.tare + Math.round(wanted) })}
+            >
+              Pour what is wanted
+            </button>
+          )}
+          <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => deed.mutate({ load: 0 })}>
+            Empty it
+          </button>
+          <button
+            type="button"
+            className="btn btn-ghost bg-base-300/60 h-12"
+            onClick={() => deed.mutate({ silent: 8000 })}
+          >
+            Cut its link for 8 s
+          </button>
+        </div>
+      )}
+    </details>
+  );
+}

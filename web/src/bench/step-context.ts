@@ -1,0 +1,22 @@
+import type { BenchOf } from '@dewpot/contract';
+import type { BucketNow, Bucketful, PartNow, Run, RunDeed, TimedStep } from '@dewpot/core';
+
+/** Everything that the view of a step needs. */
+export interface StepContext {
+  readonly bench: BenchOf;
+  readonly timed: TimedStep;
+  readonly run: Run;
+  readonly now: number;
+  readonly record: (...deeds: readonly RunDeed[]) => void;
+  /** What a bucket is called. */
+  readonly label: (part: number, bucket: number) => string;
+}
+
+/** The view of a step that belongs to a bucket. */
+export interface BucketContext extends StepContext {
+  readonly bucketful: Bucketful;
+  /** part.bucket */
+  readonly bucketKey: string;
+  readonly bucket: BucketNow;
+  readonly part: PartNow;
+}

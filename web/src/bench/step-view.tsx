@@ -1,0 +1,74 @@
+import { bucketKey, bucketNow, partNow } from '@dewpot/core';
+import type { PourInput } from '@dewpot/contract';
+import { CoresStep, LayOutStep, ReleaseStep } from './ready-steps';
+import { FaceStep } from './face-step';
+import { FillStep } from './fill-step';
+import { MixStep } from './mix-step';
+import type { BucketContext, StepContext } from './step-context';
+import { stepCautions, stepSentence } from './step-text';
+import { Countdown } from './countdown-view';
+import { WeighStep } from './weigh-step';
+
+/** What is done at a step, with its caution. */
+export function StepView({ input, ...context }: StepContext & { input: Omit<PourInput, 'version'> }) {
+  const { bench, timed } = context;
+  const { step } = timed;
+  return (
+    <div className="space-y-3">
+      <p className="text-lg">{stepSentence(step, input)}</p>
+      {stepCautions(step, bench).map((text) => (
+        <p key={text} className="border-accent border-l-4 pl-3">
+          {text}
+        </p>
+      ))}
+      <Body {...context} input={input} />
+    </div>
+  );
+}
+
+function Body({ input, ...context }: StepContext & { input: Omit<PourInput, 'version'> }) {
+  const { bench, timed, run, now } = context;
+  const { step } = timed;
+  const bucket = step.bucket === undefined ? undefined : withBucket(context);
+  switch (step.kind) {
+    case 'lay-out':
+      return <LayOutStep bench={bench} input={input} />;
+    case 'release':
+      return <ReleaseStep bench={bench} release={input.release} />;
+    case 'cores':
+      return <CoresStep bench={bench} />;
+    case 'release-dries':
+    case 'rest':
+      return <Countdown from={run.times.get(step.key)?.start ?? now} minutes={step.minutes} now={now} />;
+    case 'tap':
+      return <Countdown from={run.times.get(step.key)?.start ?? now} minutes={step.minutes} now={now} />;
+    case 'weigh':
+      return <WeighStep {...bucket!} />;
+    case 'mix':
+      return <MixStep {...bucket!} />;
+    case 'fill':
+    case 'press':
+      return <FillStep {...bucket!} />;
+    case 'smooth':
+    case 'float':
+    case 'first-edge':
+    case 'second-edge':
+    case 'trowel':
+    case 'broom':
+      return <FaceStep {...context} />;
+    default:
+      return null;
+  }
+}
+
+function withBucket(context: StepContext): BucketContext {
+  const { bench, timed, run } = context;
+  const { part, bucket = 0 } = timed.step;
+  return {
+    ...context,
+    bucketful: bench.parts[part]!.sheet.bucketfuls[bucket]!,
+    bucketKey: bucketKey(part, bucket),
+    bucket: bucketNow(bench.parts, run, part, bucket),
+    part: partNow(bench.parts, bench.steps, run, part),
+  };
+}

@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import { sayScoops } from '@dewpot/core';
+import { Check } from 'lucide-react';
+import { ScoopTally } from '../ui/scoop-tally';
+import { useUnits } from '../ui/units';
+import { ScalePanel } from './scale-panel';
+import type { BucketContext } from './step-context';
+import { useScale } from './use-scale';
+
+/** Material by material: scoops to tap off, grams beside them; the scale fills in what it weighed. */
+export function WeighStep({ bucketful, bucketKey, bench, timed, run, record }: BucketContext) {
+  const units = useUnits();
+  const weighed = run.weighed.get(bucketKey) ?? {};
+  const { plan } = bench.parts[timed.step.part]!;
+  const rows = [
+    ...bucketful.lines.map(({ materialId, name, mass, scoops }) => ({ materialId, name, mass: mass.value, scoops: scoops.count })), // prettier-ignore
+    ...bucketful.doses.map(({ materialId, name, mass }) => ({ materialId, name, mass: mass.value, scoops: undefined })),
+  ];
+  const [chosen, setChosen] = useState<string>();
+  const at = rows.find(({ materialId }) => materialId === chosen) ?? rows.find(({ materialId }) => weighed[materialId] === undefined); // prettier-ignore
+  const scale = useScale(true);
+  return (
+    <div className="space-y-3">
+      <ScalePanel
+        scale={scale}
+        wanted={at?.mass}
+        what={at?.name ?? 'everything is weighed'}
+        onTake={(mass) => {
+          if (!at) return;
+          record({ kind: 'weighed', bucket: bucketKey, material: at.materialId, mass });
+          setChosen(undefined);
+        }}
+      />
+      <ul className="space-y-2">
+        {rows.map(({ materialId, name, mass, scoops }) => {
+          const own = weighed[materialId];
+          const off = own === undefined ? 0 : own / mass - 1;
+          return (
+            <li
+              key={materialId}
+              className={`bg-base-100 border-l-8 p-3 ${at?.materialId === materialId ? 'border-secondary' : own === undefined ? 'border-base-300' : 'border-success'}`}
+            >
+              <button
+                type="button"
+                className="flex min-h-14 w-full items-baseline gap-3 text-left"
+                aria-pressed={at?.materialId === materialId}
+                onClick={() => setChosen(materialId)}
+              >
+                <span className="numeral w-16 shrink-0 text-4xl">{scoops === undefined ? '' : sayScoops(scoops)}</span>
+                <span className="min-w-0 flex-1">
+                  <span className="block text-lg font-semibold">{name}</span>
+                  <span className="quiet block">
+                    {units.say(mass, 'g')}
+                    {scoops !== undefined && `, in ${plan.scoop.name}`}
+                  </span>
+                </span>
+                {own !== undefined && (
+                  <span className="text-right">
+                    <span className="text-success flex items-center gap-1 font-semibold">
+                      <Check size={20} aria-hidden="true" /> {units.say(own, 'g')}
+                    </span>
+                    {Math.abs(off) > 0.03 && (
+                      <span className="text-warning text-sm">
+                        {Math.abs(off * 100).toFixed(0)} % {off > 0 ? 'more' : 'less'}
+                      </span>
+                    )}
+                  </span>
+                )}
+              </button>
+              {scoops !== undefined && own === undefined && <ScoopTally name={name} count={scoops} tappable />}
+            </li>
+          );
+        })}
+      </ul>
+      {bucketful.late.length > 0 && (
+        <p>
+          Keep back, to strew in at the end:{' '}
+          <strong>
+            {bucketful.late.map(({ name, mass }) => `${units.say(mass, 'g')} ${name.toLowerCase()}`).join(', ')}
+          </strong>
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,11 @@
+import type { PourPart } from '@dewpot/contract';
+import type { ReckonedPart } from '@dewpot/core';
+
+/** What a bucket of a pour is called: by its tint, by its mix where there are several, and by its number. */
+export function bucketLabel(parts: readonly (PourPart & ReckonedPart)[], part: number, bucket: number): string {
+  const { mixName, sheet } = parts[part]!;
+  const tint = sheet.bucketfuls[bucket]?.tint?.name;
+  const name = tint ?? (parts.length > 1 ? mixName : undefined);
+  const number = sheet.bucketfuls.length > 1 || !name ? ` ${bucket + 1}` : '';
+  return name ? `${name}${number}` : `Bucket${number}`;
+}

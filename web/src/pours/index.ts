@@ -1,0 +1,3 @@
+export { bucketLabel } from './bucket-label';
+export { mixNames } from './mix-names';
+export { SpreadTest } from './spread-test';
