@@ -54,6 +54,7 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     ['banded pour', `/pours/${await banded()}`],
     ['poured', `/pours/${await pour('finished')}`],
     ['bench', `/pours/${await pour('started')}`],
+    ['step by step', `/pours/${await pour('started')}/bench`],
     ['casts', '/casts'],
     ['cast', `/casts/${drying.id}`],
     ['stores', '/stores'],

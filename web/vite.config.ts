@@ -1,11 +1,35 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 const api = process.env.DEWPOT_API ?? 'http://127.0.0.1:8137';
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    // The bench opens without a connection: the application itself is kept in the browser, the workshop's data is not.
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: false,
+      manifest: {
+        name: 'Dew Pot',
+        short_name: 'Dew Pot',
+        description: 'For casting in reusable moulds',
+        display: 'standalone',
+        background_color: '#f3efe6',
+        theme_color: '#f3efe6',
+        icons: [{ src: '/pot.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        maximumFileSizeToCacheInBytes: 3_000_000,
+      },
+    }),
+  ],
   resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
   build: { target: 'es2022', chunkSizeWarningLimit: 700 },
   server: { host: '127.0.0.1', port: 5173, proxy: { '/api': api } },

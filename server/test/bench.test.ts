@@ -96,6 +96,32 @@ describe('what happens at the bench', () => {
   });
 });
 
+describe('a face that waits', () => {
+  it('is finished after the casts are on the shelf, and teaches the mix’s windows; a bucket no more', async () => {
+    const { body: moulds } = await agent.get('/api/moulds').expect(200);
+    const { id: mouldId, version, cycles: _, pictures: __, copies, ...slab } = moulds[0];
+    const plain = copies.map(({ id, mark }: { id: string; mark: string }) => ({ id, mark }));
+    await agent
+      .put(`/api/moulds/${mouldId}`)
+      .send({ ...slab, piece: 'slab', copies: plain, version })
+      .expect(200);
+    const pour = await begun();
+    const { steps } = benchOf(pour);
+    const strike = steps.find(({ kind }) => kind === 'strike')!.key;
+    const broom = steps.find(({ kind }) => kind === 'broom')!;
+    const struck = Date.now() - 6 * 3_600_000;
+    await happened(pour, event({ kind: 'done', step: strike }, struck)).expect(200);
+    const casts = [0, 1, 2].map(() => ({ id: uuid(), item: 0 }));
+    expect((await finish(pour, casts).expect(200)).body.lessons[0].tries).toEqual([]);
+    const at = struck + broom.window!.from * 60_000;
+    await happened(pour, event({ kind: 'tried', step: broom.key, went: 'early' }, at)).expect(200);
+    await happened(pour, event({ kind: 'water', bucket: '0.0', mass: 5 })).expect(409);
+    const { body: after } = await agent.get(`/api/pours/${pour.id}`).expect(200);
+    expect(after.lessons[0].tries).toEqual([{ kind: 'broom', share: expect.closeTo(0.35, 6), went: 'early' }]);
+    expect((await begun()).parts[0]!.windows).toBeCloseTo(0.75 + 0.25 * 1.15, 6);
+  });
+});
+
 describe('the simulated bench scale', () => {
   const readings = (state: typeof EMPTY_SCALE, from: number, seconds: number) =>
     Array.from({ length: seconds * 5 }, (_, i) => scaleReading(state, from + i * 200)).filter(

@@ -4,6 +4,7 @@ import { createRoot } from 'react-dom/client';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { Toaster } from 'sonner';
+import { registerSW } from 'virtual:pwa-register';
 import { nameWaitingWrites } from './api/casts';
 import { persistOptions, queryClient, resumeWaiting } from './api/query-client';
 import { Busy } from './ui/states';
@@ -50,6 +51,8 @@ const router = createBrowserRouter([
     ],
   },
 ]);
+
+registerSW({ immediate: true });
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -214,7 +214,8 @@ function joints(bench: Bench, laid: readonly TimedStep[]): TimelineWarning[] {
     if (!after) return [];
     const below = Math.min(...after.below.map((one) => endOf(bench, one) ?? Infinity));
     const waited = (start - below) / MINUTE;
-    const what = `Layer ${moulds[0]?.layer ?? 2} of ${moulds[0]?.name ?? 'the piece'}`;
+    const upper = moulds.find(({ layer = 1 }) => layer > 1);
+    const what = `Layer ${upper?.layer ?? 2} of ${upper?.name ?? 'the piece'}`;
     if (waited > after.cold)
       return [{ kind: 'cold-joint', step: key, text: `${what} comes so late that it does not grow on: scratch the one below, damp it, or brush on a polymer bond coat.` }]; // prettier-ignore
     if (waited > after.to + 0.5)

@@ -31,7 +31,8 @@ function layers({ steps }: Timeline, run: Run): BenchTimer[] {
     const laid = after.below.map((below) => run.times.get(below)?.end);
     if (laid.some((end) => end === undefined)) return [];
     const below = Math.max(...laid.map((end) => end!));
-    const name = `Layer ${moulds[0]?.layer ?? 2} of ${moulds[0]?.name ?? 'the piece'}`;
+    const upper = moulds.find(({ layer = 1 }) => layer > 1);
+    const name = `Layer ${upper?.layer ?? 2} of ${upper?.name ?? 'the piece'}`;
     return [{ key, name, from: below + after.from * 60_000, until: below + after.to * 60_000, kind: 'layer' }];
   });
 }
