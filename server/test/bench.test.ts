@@ -5,7 +5,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { steadyReading, type RunEvent } from '@dewpot/core';
 import { benchOf, type PourView, type ScaleReading } from '@dewpot/contract';
 import { EMPTY_SCALE, scaleAfter, scalePosted, scaleReading } from '../src/devices/bench-scale.js';
-import { newWorkshop, pouredPots, startServer, type Agent, type Harness } from './harness.js';
+import { newWorkshop, potInput, pouredPots, startServer, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;
 let agent: Agent;
@@ -98,12 +98,10 @@ describe('what happens at the bench', () => {
 
 describe('a face that waits', () => {
   it('is finished after the casts are on the shelf, and teaches the mix’s windows; a bucket no more', async () => {
-    const { body: moulds } = await agent.get('/api/moulds').expect(200);
-    const { id: mouldId, version, cycles: _, pictures: __, copies, ...slab } = moulds[0];
-    const plain = copies.map(({ id, mark }: { id: string; mark: string }) => ({ id, mark }));
+    const [mould] = (await agent.get('/api/moulds').expect(200)).body as { version: number }[];
     await agent
-      .put(`/api/moulds/${mouldId}`)
-      .send({ ...slab, piece: 'slab', copies: plain, version })
+      .put(`/api/moulds/${keys.mould}`)
+      .send({ ...potInput(mould!.version), piece: 'slab' })
       .expect(200);
     const pour = await begun();
     const { steps } = benchOf(pour);
@@ -112,8 +110,9 @@ describe('a face that waits', () => {
     const struck = Date.now() - 6 * 3_600_000;
     await happened(pour, event({ kind: 'done', step: strike }, struck)).expect(200);
     const casts = [0, 1, 2].map(() => ({ id: uuid(), item: 0 }));
-    expect((await finish(pour, casts).expect(200)).body.lessons[0].tries).toEqual([]);
-    const at = struck + broom.window!.from * 60_000;
+    const done = await finish(pour, casts).expect(200);
+    expect(done.body.lessons[0].tries).toEqual([]);
+    const at = Math.round(struck + broom.window!.from * 60_000);
     await happened(pour, event({ kind: 'tried', step: broom.key, went: 'early' }, at)).expect(200);
     await happened(pour, event({ kind: 'water', bucket: '0.0', mass: 5 })).expect(409);
     const { body: after } = await agent.get(`/api/pours/${pour.id}`).expect(200);
