@@ -26,7 +26,7 @@ const stages = {
     cure: ['moulds', 'units'],
     mixes: ['cure', 'stores', 'units'],
     finish: ['cure', 'units'],
-    pours: ['cure', 'mixes', 'moulds', 'stores', 'tints', 'units'],
+    pours: ['cure', 'mixes', 'moulds', 'solids', 'stores', 'tints', 'units'],
     bench: ['cure', 'mixes', 'moulds', 'pours', 'units'],
     casts: ['cure', 'finish', 'moulds', 'pours', 'units'],
   },

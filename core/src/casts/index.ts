@@ -1,3 +1,4 @@
+export * from './again.js';
 export * from './append.js';
 export * from './due.js';
 export * from './events.js';

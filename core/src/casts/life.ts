@@ -18,6 +18,8 @@ export interface Life {
   readonly pouredAt: number;
   readonly liftedAt?: number;
   readonly damage: readonly Damage[];
+  /** Bubbles on its faces, the worst of five grades; undefined where nobody looked. */
+  readonly bubbles?: number;
   readonly wettedAt?: number;
   readonly uncoveredAt?: number;
   readonly weighings: readonly Weighing[];
@@ -60,6 +62,7 @@ function apply(life: Life, event: CastEvent): Life {
     case 'broken':
       return { ...life, stage: 'broken', brokenAt: event.at };
     case 'bubbles':
+      return { ...life, bubbles: Math.max(life.bubbles ?? 0, event.grade) };
     case 'voided':
       return life;
   }

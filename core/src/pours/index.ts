@@ -17,3 +17,6 @@ export * from './bucketfuls.js';
 export * from './skin.js';
 export * from './batch-colour.js';
 export * from './whole.js';
+export * from './free-moulds.js';
+export * from './leftover-use.js';
+export * from './cut-list.js';

@@ -88,7 +88,7 @@ export function BenchRun({
         onAloud={setAloud}
         waiting={atHand.waiting}
       />
-      <main className="min-h-0 flex-1 overflow-y-auto">
+      <div className="min-h-0 flex-1 overflow-y-auto">
         <div className="mx-auto max-w-3xl space-y-3 p-3 sm:p-4">
           {atHand.refused && (
             <Failure error={atHand.refused}>
@@ -120,7 +120,7 @@ export function BenchRun({
             <DoneView pour={pour} bench={bench} run={run} timers={timers} />
           )}
         </div>
-      </main>
+      </div>
       <footer className="bg-base-100 border-base-300 border-t p-2">
         <div className="mx-auto max-w-3xl">
           <p className="quiet flex justify-between gap-3 px-1 pb-1.5 text-sm">

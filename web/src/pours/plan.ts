@@ -1,4 +1,4 @@
-import { InputError, reckonSheet, type FieldIssue, type ReckonedPart } from '@dewpot/core';
+import { InputError, reckonSheet, type FieldIssue, type FullMould, type ReckonedPart } from '@dewpot/core';
 import { partsOf, type MixView, type MouldView, type PourInput, type PourPart, type PourView } from '@dewpot/contract';
 import type { SessionView } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
@@ -11,6 +11,8 @@ export interface PlanSources {
   readonly palette: Palette;
   readonly workshop: SessionView['workshop'];
   readonly pours: readonly PourView[];
+  /** Moulds in which casts still set. */
+  readonly full: readonly FullMould[];
   /** ms */
   readonly now: number;
 }

@@ -2,6 +2,8 @@ import { InputError, skinOf, type PourItem, type Skin } from '@dewpot/core';
 import type { PourItemInput, PourPart } from '@dewpot/contract';
 import { Minus, Plus, X } from 'lucide-react';
 import { Piece, pieceSize } from '../ui/piece';
+import { FreeNote } from './free-note';
+import { freeOf } from './full-moulds';
 import { itemOf } from './plan';
 import type { ChoicesProps } from './pour-choices';
 
@@ -20,7 +22,9 @@ function skinFor(item: PourItem | undefined): Skin | undefined {
 
 /** The pieces of a pour as silhouettes with counts. */
 export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { readonly parts: readonly PourPart[] }) {
-  const { moulds, mixes } = sources;
+  const { moulds, mixes, full } = sources;
+  const wantedOf = (id: string) =>
+    input.items.reduce((sum, { mouldId, count }) => sum + (mouldId === id ? count : 0), 0);
   const chosen = input.items.flatMap((item, at) =>
     moulds.filter(({ id }) => id === item.mouldId).map((mould) => ({ item, at, mould, planned: itemOf(parts, at) })),
   );
@@ -91,6 +95,7 @@ export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { 
                 <Plus aria-hidden="true" />
               </button>
             </div>
+            <FreeNote free={freeOf(mould, full, wantedOf(mould.id))} onTake={(count) => setCount(at, count)} />
             {mixes.length > 1 && chosen.length > 1 && (
               <select
                 className="select select-bordered mt-1 h-11 w-full"

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
-import type { PourInput } from '@dewpot/contract';
+import type { AirView, PourInput, PourView } from '@dewpot/contract';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { shelfQuery } from '../api/casts';
 import { useAir, useSession } from '../api/session';
 import { usePalette } from '../api/tints';
 import { mixesQuery, mouldsQuery, poursQuery } from '../api/work';
@@ -9,6 +10,7 @@ import { Nowhere } from '../ui/nowhere';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { BenchLog } from './bench-log';
+import { fullMoulds, freeOf } from './full-moulds';
 import type { PlanSources } from './plan';
 import { PourPlanner } from './pour-planner';
 import { PouredView } from './poured-view';
@@ -23,6 +25,7 @@ export function PourPage() {
   const air = useAir();
   const [now] = useState(useNow());
   const [moulds, mixes, pours] = [useQuery(mouldsQuery), useQuery(mixesQuery), useQuery(poursQuery)];
+  const shelf = useQuery(shelfQuery);
   const { palette, ...colours } = usePalette();
   if (moulds.isPending || mixes.isPending || pours.isPending || colours.isPending || air.isPending)
     return <Busy what="the pour" />;
@@ -33,6 +36,7 @@ export function PourPage() {
     mixes: mixes.data,
     palette,
     pours: pours.data,
+    full: fullMoulds(shelf.data ?? [], air.data),
     workshop,
     now,
   };
@@ -42,6 +46,9 @@ export function PourPage() {
   if (known)
     return <PourPlanner key={id} id={id} first={{ ...known.input, version: known.version }} sources={sources} />;
   if (id !== 'new') return <Nowhere />;
+  const again = pours.data.find((pour) => pour.id === search.get('again'));
+  if (again)
+    return <PourPlanner key={again.id} again={again} first={againInput(again, sources, air.data)} sources={sources} />;
   const last = pours.data.find(({ status }) => status === 'finished')?.input;
   const wanted = (given: string | null, before?: string) => (one: { id: string }) => one.id === (given ?? before);
   const mix = sources.mixes.find(wanted(search.get('mix'), last?.mixId)) ?? sources.mixes[0];
@@ -49,7 +56,7 @@ export function PourPage() {
   const scoop = palette.stores.scoops.find(wanted(null, last?.scoopId)) ?? palette.stores.scoops[0];
   if (!mix || !mould || !scoop) return <Missing mould={!mould} mix={!mix} />;
   const first: PourInput = {
-    items: [{ mouldId: mould.id, count: Math.max(1, mould.copies.length) }],
+    items: [{ mouldId: mould.id, count: Math.max(1, freeOf(mould, sources.full, 1).free ?? 1) }],
     mixId: mix.id,
     grade: mix.grade,
     spare: SPARE,
@@ -60,6 +67,19 @@ export function PourPage() {
     version: 0,
   };
   return <PourPlanner key="new" first={first} sources={sources} />;
+}
+
+/** A past pour as a start: what is gone since is left out, and it is as warm as it is now. */
+function againInput({ input }: PourView, { moulds, mixes }: PlanSources, air: AirView | undefined): PourInput {
+  const { matches: _, ...rest } = input;
+  const here = (id: string | undefined) => id === undefined || mixes.some((mix) => mix.id === id);
+  return {
+    ...rest,
+    items: input.items.filter(({ mouldId, mixId }) => moulds.some(({ id }) => id === mouldId) && here(mixId)),
+    mixId: here(input.mixId) ? input.mixId : mixes[0]!.id,
+    temperature: air?.now.temperature ?? input.temperature,
+    version: 0,
+  };
 }
 
 function Missing({ mould, mix }: { mould: boolean; mix: boolean }) {

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { pourShopping } from '@dewpot/core';
-import type { PourInput } from '@dewpot/contract';
+import type { PourInput, PourView } from '@dewpot/contract';
 import { Printer } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
@@ -8,6 +8,8 @@ import { useRemovePour, useSavePour, useStartPour } from '../api/work';
 import { Failure } from '../ui/states';
 import { reckonChoices, type PlanSources, type Reckoned } from './plan';
 import { ColouringSlab } from './colouring-slab';
+import { AgainSlab } from './again-slab';
+import { BeforeSlab } from './before-slab';
 import { HourSlab } from './hour-slab';
 import { mixNames } from './mix-names';
 import { MatchSlab } from './match-slab';
@@ -28,7 +30,18 @@ function tidy({ release, cover, place, matches, ...rest }: PourInput): PourInput
 }
 
 /** Plans a pour: moulds and counts above, the sheet in the middle, always reckoned. */
-export function PourPlanner({ id, first, sources }: { id?: string; first: PourInput; sources: PlanSources }) {
+export function PourPlanner({
+  id,
+  first,
+  sources,
+  again,
+}: {
+  id?: string;
+  first: PourInput;
+  sources: PlanSources;
+  /** The earlier pour that it is made after. */
+  again?: PourView;
+}) {
   const navigate = useNavigate();
   const [key] = useState(() => id ?? uuid());
   const [input, setInput] = useState(first);
@@ -49,9 +62,11 @@ export function PourPlanner({ id, first, sources }: { id?: string; first: PourIn
   const busy = save.isPending || start.isPending;
   return (
     <div className="mx-auto max-w-7xl space-y-4 p-4">
+      {again && <AgainSlab pour={again} input={input} onChange={change} />}
       <PourItems input={input} sources={sources} parts={reckoned?.parts ?? []} onChange={change} />
       <ColouringSlab input={input} sources={sources} reckoned={reckoned} onChange={change} />
       {reckoned?.sheets && <HourSlab input={input} sheets={reckoned.sheets} onChange={change} />}
+      {reckoned?.sheets && <BeforeSlab sheets={reckoned.sheets} sources={sources} />}
       <div className="grid gap-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <PourChoices input={input} sources={sources} onChange={change} />
         <section className="card-slab" aria-label="Mixing sheet">

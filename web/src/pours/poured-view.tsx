@@ -99,6 +99,16 @@ export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { p
           ))}
         </ul>
       </section>
+      <p className="flex flex-wrap gap-2">
+        <Link to={`/pours/new?again=${id}`} className="btn btn-primary h-12">
+          The same again
+        </Link>
+        {input.items.length > 0 && parts.some(({ plan }) => plan.items.some(({ piece }) => piece === 'slab')) && (
+          <Link to={`/pours/${id}/bench`} className="btn btn-ghost bg-base-300/60 h-12">
+            Its faces at the bench
+          </Link>
+        )}
+      </p>
       <Failure error={undo.error} />
       {casts.length > 0 && casts.every(({ stage }) => stage === 'setting') && (
         <button

@@ -19,7 +19,7 @@ const input = {
   step: 0.25,
   temperature: 18,
 } as const;
-const sources = { moulds: [mould], mixes: [mix], palette, workshop: session.workshop, pours: [], now: NOW };
+const sources = { moulds: [mould], mixes: [mix], palette, workshop: session.workshop, pours: [], full: [], now: NOW };
 const { parts } = reckonChoices({ ...input, items: [...input.items], version: 0 }, sources)!;
 const { plan } = parts[0]!;
 const started: PourView = {

@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { useQuery } from '@tanstack/react-query';
-import { Outlet } from 'react-router';
+import { Outlet, useMatch } from 'react-router';
 import { ProblemFailure } from '../api/client';
 import { sessionQuery } from '../api/session';
 import { PieceLight } from '../ui/piece-light';
@@ -13,6 +13,8 @@ const DoorPage = lazy(async () => ({ default: (await import('../door')).DoorPage
 
 /** The room around every station; whoever is not signed in stands before the door. */
 export function Frame() {
+  // The bench fills the screen.
+  const bench = useMatch('/pours/:id/bench');
   const session = useQuery({
     ...sessionQuery,
     retry: (failures, error) => !(error instanceof ProblemFailure) && failures < 2,
@@ -32,7 +34,7 @@ export function Frame() {
   return (
     <div className="min-h-screen pb-16 lg:pb-0">
       <PieceLight />
-      <Lintel />
+      {!bench && <Lintel />}
       <Keys />
       <main>
         <Suspense fallback={<Busy what="this station" />}>

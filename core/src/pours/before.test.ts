@@ -1,0 +1,84 @@
+import { describe, expect, it } from 'vitest';
+import { fullVolume } from '../moulds/index.js';
+import { cone, nestedPot, threePots } from '../testing/examples.js';
+import { bagFills, catchMoulds, cutList, freeMoulds, reckonSheet, scaleDown, type PourItem } from './index.js';
+
+const DAY = 86_400_000;
+const copies = (n: number) => Array.from({ length: n }, (_, i) => ({ mark: String(i), retired: false, leaks: false }));
+const full = (freeAt: number) => ({ mouldId: 'm', freeAt });
+
+describe('free copies', () => {
+  it('are those owned, sound, and not standing full; what comes free first is told first', () => {
+    const pot = { name: 'Nested pot', copies: [...copies(3), { mark: 'X', retired: true, leaks: false }] };
+    expect(freeMoulds(pot, [full(2 * DAY), full(DAY)], 1)).toEqual({ free: 1, full: [full(DAY), full(2 * DAY)] });
+    expect(freeMoulds(pot, [full(DAY)], 3).short).toBe(
+      'Only 2 of Nested pot are free: 1 stands full. Take 2, or wait for the lift-out.',
+    );
+    const leaking = { ...pot, copies: [{ mark: 'A', retired: false, leaks: true }] };
+    expect(freeMoulds(leaking, [], 1)).toMatchObject({
+      free: 0,
+      short: 'No copy of Nested pot is free: 1 leaks. Leave it out, or list the copies that you have.',
+    });
+  });
+
+  it('of a form that is made anew, or that nobody listed, are as many as are wanted', () => {
+    expect(freeMoulds({ name: 'Leaf', once: true, copies: [] }, [full(DAY)], 9)).toEqual({ full: [] });
+    expect(freeMoulds({ name: 'Pot', copies: [] }, [full(DAY)], 9)).toEqual({ full: [full(DAY)] });
+  });
+});
+
+describe('what is left over', () => {
+  const moulds = [90, 300, 480, 900].map((volume) => ({ id: `${volume}`, name: `${volume}`, volume }));
+  it('goes into the mould that it fills best without exceeding, and the rest into the next', () => {
+    expect(catchMoulds(520, moulds).map(({ volume }) => volume)).toEqual([480]);
+    expect(catchMoulds(600, moulds).map(({ volume }) => volume)).toEqual([480, 90]);
+    expect(catchMoulds(50, moulds)).toEqual([]);
+    expect(catchMoulds(200, moulds.slice(1))).toEqual([]);
+  });
+
+  it('is none when all is made so much less', () => {
+    const plan = threePots({ scoop: { id: 's', name: 'a spoon', volume: 15 } });
+    const sheet = reckonSheet(plan);
+    const share = scaleDown({ plan, sheet });
+    const made = sheet.bucketfuls.reduce((sum, one) => sum + one.made, 0);
+    expect(made * (1 - share)).toBeCloseTo(3 * fullVolume(nestedPot), 3);
+    const short = threePots({ spare: 0, scoop: { id: 's', name: 'a bucket', volume: 5000 }, step: 1 });
+    expect(scaleDown({ plan: short, sheet: reckonSheet(short) })).toBeGreaterThanOrEqual(0);
+  });
+
+  it('of a whole bag fills so many of each by itself', () => {
+    const lots = [{ materialId: 'grey-cement', bought: 50000, bags: 2, left: 30000, price: 15, boughtAt: 0 }];
+    const plan = threePots({ lots });
+    const sheet = reckonSheet(plan);
+    const bag = bagFills({ plan, sheet })!;
+    expect(bag).toMatchObject({ binder: 'Grey Portland cement', bag: 25000 });
+    const cement = sheet.batch.lines[0]!.mass.value;
+    expect(bag.volume.value).toBeCloseTo((sheet.batch.volume * 25000) / cement, 3);
+    expect(bag.pieces[0]!.count).toBe(Math.floor(bag.volume.value / fullVolume(nestedPot)));
+    expect(bagFills({ plan: threePots(), sheet })).toBeUndefined();
+  });
+});
+
+describe('what is cut', () => {
+  it('are plugs for every mould, and mesh for flat pieces that have some laid in', () => {
+    const round: PourItem = {
+      mouldId: 'round',
+      name: 'Stepping round',
+      shape: { outer: cone(300, 300, 45), cores: [], inserts: [] },
+      piece: 'slab',
+      count: 2,
+    };
+    const list = cutList([threePots().items[0]!, round], new Set(['round', 'pot']));
+    expect(list).toEqual([
+      { what: 'The drain plug', mould: 'Nested pot', count: 3, across: 19, length: 18 },
+      {
+        what: 'Mesh',
+        mould: 'Stepping round',
+        count: 2,
+        length: expect.closeTo(276, 6),
+        width: expect.closeTo(276, 6),
+      },
+    ]);
+    expect(cutList([{ ...round, shape: { ...round.shape, outer: cone(20, 20, 45) } }], new Set(['round']))).toEqual([]);
+  });
+});

@@ -1,0 +1,26 @@
+import { freeMoulds, type FreeMoulds, type FullMould } from '@dewpot/core';
+import type { AirView, CastView, MouldView } from '@dewpot/contract';
+import { nextOf } from '../casts';
+
+/** Moulds in which casts still set, with when their lift-out is good. */
+export const fullMoulds = (casts: readonly CastView[], air: AirView | undefined): FullMould[] =>
+  casts
+    .filter(({ stage }) => stage === 'setting')
+    .map((cast) => ({
+      mouldId: cast.mouldId,
+      mark: cast.snapshot.copyMark,
+      place: cast.snapshot.place,
+      freeAt: nextOf(cast, air)?.good ?? cast.life.pouredAt,
+    }));
+
+/** Which copies of a mould are free for so many. */
+export const freeOf = ({ id, name, once, copies }: MouldView, full: readonly FullMould[], count: number): FreeMoulds =>
+  freeMoulds(
+    {
+      name,
+      once,
+      copies: copies.map(({ mark, retired, condition }) => ({ mark, retired, leaks: condition === 'leaks' })),
+    },
+    full.filter(({ mouldId }) => mouldId === id),
+    count,
+  );
