@@ -6,6 +6,7 @@ export * from './casts.js';
 export * from './mix-questions.js';
 export * from './mixes.js';
 export * from './moulds.js';
+export * from './pour-questions.js';
 export * from './pours.js';
 export * from './run.js';
 export * from './scale.js';

@@ -25,7 +25,6 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { MixQuestion } from './mix-questions.js';
 import { settingClasses } from './mixes.js';
 import { MouldShapeInput, SolidInput } from './solids.js';
 
@@ -134,29 +133,6 @@ export class PanelBoxQuestion {
 
 export class ReleaseQuestion {
   @IsIn(Object.keys(mouldMaterials)) material: MouldMaterial;
-}
-
-export class SheetItem {
-  @IsObject() @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
-  @IsIn(pieces) piece: PieceKind;
-  @IsInt() @Min(1) @Max(500) count: number;
-}
-
-export class SheetQuestion {
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(100)
-  @ValidateNested({ each: true })
-  @Type(() => SheetItem)
-  items: SheetItem[];
-  @IsObject() @ValidateNested() @Type(() => MixQuestion) mix: MixQuestion;
-  /** Volume of the scoop struck level, mL. */
-  @IsNumber() scoop: number;
-  @IsIn([1, 0.5, 0.25]) step: 1 | 0.5 | 0.25;
-  @IsNumber() @Min(0) @Max(1) spare: number;
-  /** Brim volume of the bucket, mL. */
-  @IsNumber() bucket: number;
-  @IsNumber() temperature: number;
 }
 
 export class TemperaturePoint {

@@ -31,6 +31,7 @@ import { RunsService } from './pours/runs.service.js';
 import { ColouringReckonController } from './reckon/colouring-reckon.controller.js';
 import { MixReckonController } from './reckon/mix-reckon.controller.js';
 import { MouldReckonController } from './reckon/mould-reckon.controller.js';
+import { PourReckonController } from './reckon/pour-reckon.controller.js';
 import { ReckonController } from './reckon/reckon.controller.js';
 import { LotsService } from './stores/lots.service.js';
 import { TintReckonController } from './reckon/tint-reckon.controller.js';
@@ -61,6 +62,7 @@ export class AppModule {
         MouldsController,
         PeopleController,
         PicturesController,
+        PourReckonController,
         PoursController,
         ReckonController,
         ScaleController,

@@ -8,43 +8,17 @@ import {
   line,
   reckonDryDown,
   reckonMaturity,
-  reckonSheet,
   type DryDown,
   type Figure,
   type Maturity,
-  type Sheet,
 } from '@dewpot/core';
-import { DryDownQuestion, EvaporationQuestion, MaturityQuestion, SheetQuestion, shapeOf } from '@dewpot/contract';
+import { DryDownQuestion, EvaporationQuestion, MaturityQuestion } from '@dewpot/contract';
 import { Public } from '../http/request.js';
-import { plainConditions, plainMix } from './plain-mix.js';
-
-const LIFT_LIMIT = 25000;
 
 /** Reckoning for scripts: a plain description in, figures with basis and working out. Nothing is kept. */
 @Public()
 @Controller('api/reckon')
 export class ReckonController {
-  @Post('pours/sheet')
-  @HttpCode(200)
-  sheet(@Body() { items, mix, scoop, ...rest }: SheetQuestion): Sheet {
-    return reckonSheet({
-      ...rest,
-      items: items.map(({ shape, ...item }, i) => ({
-        ...item,
-        shape: shapeOf(shape),
-        mouldId: String(i),
-        name: `Mould ${i + 1}`,
-      })),
-      mix: plainMix(mix),
-      setting: 'portland',
-      moisture: {},
-      scoop: { id: 'scoop', name: 'the scoop', volume: scoop },
-      conditions: plainConditions(mix),
-      lots: [],
-      liftLimit: LIFT_LIMIT,
-    });
-  }
-
   @Post('cure/maturity')
   @HttpCode(200)
   maturity(@Body() { readings, hours, setting }: MaturityQuestion): Maturity {

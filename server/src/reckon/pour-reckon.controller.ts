@@ -1,0 +1,138 @@
+import { Body, Controller, HttpCode, Post } from '@nestjs/common';
+import {
+  BUCKET_SHARE,
+  bucketNow,
+  catchMoulds,
+  checkDeed,
+  coreHolds,
+  cutList,
+  freeMoulds,
+  mouldsPerBatch,
+  partNow,
+  reckonSheet,
+  runOf,
+  splitIntoBatches,
+  stepsOf,
+  timelineOf,
+  type PourItem,
+  type PourPlan,
+  type RunEvent,
+} from '@dewpot/core';
+import {
+  BatchesQuestion,
+  CutQuestion,
+  FreeQuestion,
+  HourQuestion,
+  LeftoverQuestion,
+  RunQuestion,
+  shapeOf,
+  SheetQuestion,
+  type SheetItem,
+} from '@dewpot/contract';
+import { Public } from '../http/request.js';
+import { asked } from './asked.js';
+import { plainConditions, plainMix } from './plain-mix.js';
+import { pourExamples as examples } from './pour-examples.js';
+
+const LIFT_LIMIT = 25000;
+
+const itemOf = ({ shape, name, ...item }: SheetItem, i: number): PourItem => ({
+  ...item,
+  shape: shapeOf(shape),
+  mouldId: String(i),
+  name: name ?? `Mould ${i + 1}`,
+});
+
+function partOf({ items, mix, scoop, step, spare, bucket, temperature, setting = 'portland' }: SheetQuestion) {
+  const plan: PourPlan = {
+    items: items.map(itemOf),
+    mix: plainMix(mix),
+    setting,
+    spare,
+    step,
+    bucket,
+    temperature,
+    moisture: {},
+    scoop: { id: 'scoop', name: 'the scoop', volume: scoop },
+    conditions: plainConditions(mix),
+    lots: [],
+    liftLimit: LIFT_LIMIT,
+  };
+  return { plan, sheet: reckonSheet(plan) };
+}
+
+/** Questions of a pour for scripts: its sheet, its hour, its run. Nothing is kept. */
+@Public()
+@Controller('api/reckon/pours')
+export class PourReckonController {
+  /** The mixing sheet: scoops, grams, water, buckets and pieces. */
+  @Post('sheet')
+  @HttpCode(200)
+  @asked(SheetQuestion, examples.sheet)
+  sheet(@Body() question: SheetQuestion) {
+    return partOf(question).sheet;
+  }
+
+  /** The steps of a pour in their time, what would stiffen or clash, and what holds its cores down. */
+  @Post('hour')
+  @HttpCode(200)
+  @asked(HourQuestion, examples.hour)
+  hour(@Body() { start, release, finish = 'broom', people = 1, ...question }: HourQuestion) {
+    const part = partOf(question);
+    const steps = stepsOf([part], { finish, people, ...(release && { release }) });
+    return { ...timelineOf(steps, { start }), cores: coreHolds(part) };
+  }
+
+  /** What a pour comes to after what happened at the bench: each bucket as it is, what is left, what can still be filled. */
+  @Post('run')
+  @HttpCode(200)
+  @asked(RunQuestion, examples.run)
+  run(@Body() { events, ...question }: RunQuestion) {
+    const parts = [partOf(question)];
+    const steps = stepsOf(parts, { finish: 'broom', people: 1 });
+    const run = runOf(events.map((told): RunEvent => ({ ...checkDeed(told, parts, steps), id: told.id, at: told.at })));
+    return {
+      buckets: parts[0]!.sheet.bucketfuls.map(({ at }) => bucketNow(parts, run, 0, at)),
+      now: partNow(parts, steps, run, 0),
+    };
+  }
+
+  /** The fewest buckets for moulds of these volumes, and which go into which. */
+  @Post('batches')
+  @HttpCode(200)
+  @asked(BatchesQuestion, examples.batches)
+  batches(@Body() { volumes, bucket, potLife, mixing, filling }: BatchesQuestion) {
+    const moulds = mouldsPerBatch(potLife, mixing, filling);
+    const fills = volumes.map((volume, i) => ({ id: String(i), volume }));
+    return { inTime: moulds >= 1, ...splitIntoBatches(fills, { volume: bucket * BUCKET_SHARE, moulds }) };
+  }
+
+  /** Which moulds take what is left over. */
+  @Post('leftover')
+  @HttpCode(200)
+  @asked(LeftoverQuestion, examples.leftover)
+  leftover(@Body() { leftover, moulds }: LeftoverQuestion) {
+    return { moulds: catchMoulds(leftover, moulds) };
+  }
+
+  /** Which copies of a mould are free, and when the next comes free. */
+  @Post('free')
+  @HttpCode(200)
+  @asked(FreeQuestion, examples.free)
+  free(@Body() { full, count, ...mould }: FreeQuestion) {
+    return freeMoulds(
+      mould,
+      full.map((freeAt) => ({ mouldId: 'this', freeAt })),
+      count,
+    );
+  }
+
+  /** What is to be cut before a pour. */
+  @Post('cut')
+  @HttpCode(200)
+  @asked(CutQuestion, examples.cut)
+  cut(@Body() { items, mesh = false }: CutQuestion) {
+    const moulds = items.map(itemOf);
+    return { cuts: cutList(moulds, new Set(mesh ? moulds.map(({ mouldId }) => mouldId) : [])) };
+  }
+}
