@@ -2,6 +2,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { v7 as uuid } from 'uuid';
 import { buildStale } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { ensureNode, ensurePackages } from './lib/packages.mjs';
@@ -13,7 +14,7 @@ const folder = join(root, 'docs/screenshots');
 const TABLE = { width: 1280, height: 800 };
 const BENCH = { width: 390, height: 844 };
 
-/** @typedef {{ name: string, path: string, size?: typeof TABLE, theme?: string }} View */
+/** @typedef {{ name: string, path: string, size?: typeof TABLE, theme?: string, at?: string, press?: RegExp }} View */
 
 /** The main views of the demo workshop. @param {(path: string) => Promise<any[]>} list @returns {Promise<View[]>} */
 async function views(list) {
@@ -37,7 +38,6 @@ async function views(list) {
     { name: 'shelf-phone', path: '/', size: BENCH },
     { name: 'moulds', path: '/moulds' },
     { name: 'measure', path: '/moulds/measure' },
-    { name: 'mould-start', path: '/moulds/new' },
     { name: 'mould', path: `/moulds/${nested.id}` },
     { name: 'mould-trough', path: `/moulds/${trough.id}`, theme: 'lamplight' },
     { name: 'pairs', path: '/moulds/pairs' },
@@ -48,7 +48,8 @@ async function views(list) {
     { name: 'tint', path: `/tints/${oldBrick.id}`, theme: 'lamplight' },
     { name: 'bands', path: `/pours/${PLANNED}` },
     { name: 'sheet', path: plan },
-    { name: 'sheet-phone', path: plan, size: BENCH },
+    { name: 'hour', path: `/pours/${PLANNED}`, at: 'The hour' },
+    { name: 'bench-phone', path: `/pours/${STARTED}/bench`, size: BENCH, press: /at once$/ },
     { name: 'cast', path: `/casts/${drying.id}` },
     { name: 'stores', path: '/stores' },
   ];
@@ -56,6 +57,21 @@ async function views(list) {
 
 /** The key of the pour in bands that is planned for its picture. */
 const PLANNED = '01a20000-0000-7000-8000-000000000001';
+
+/** The key of the pour that is at the bench for its picture. */
+const STARTED = '01a20000-0000-7000-8000-000000000002';
+
+/** Begins a pour and brings it to its water. @param {import('@playwright/test').APIRequestContext} request */
+async function beginPour(request) {
+  const pours = await (await request.get('/api/pours')).json();
+  const { input } = pours.find((/** @type {any} */ { parts }) => parts[0].plan.setting === 'portland');
+  await request.put(`/api/pours/${STARTED}`, { data: { ...input, version: 0 } });
+  await request.post(`/api/pours/${STARTED}/start`);
+  const at = Date.now() - 60_000;
+  const done = ['lay-out', 'release', 'release-dries', 'cores', '0.0.weigh'].map((step) => ({ kind: 'done', step }));
+  for (const event of [...done, { kind: 'begin', step: '0.0.mix' }])
+    await request.post(`/api/pours/${STARTED}/run`, { data: { events: [{ ...event, id: uuid(), at }] } });
+}
 
 /** Plans once more what was poured in bands. @param {import('@playwright/test').APIRequestContext} request */
 async function planBands(request) {
@@ -78,8 +94,9 @@ async function main() {
     const door = await browser.newContext({ baseURL: trial.url });
     await door.request.post('/api/session/demo');
     await planBands(door.request);
+    await beginPour(door.request);
     const storageState = await door.storageState();
-    for (const { name, path, size = TABLE, theme = 'limewash' } of await views(async (list) =>
+    for (const { name, path, size = TABLE, theme = 'limewash', at, press } of await views(async (list) =>
       (await door.request.get(`/api/${list}`)).json(),
     )) {
       const context = await browser.newContext({
@@ -93,6 +110,9 @@ async function main() {
       await page.goto(path);
       await page.waitForLoadState('networkidle');
       await page.evaluate(() => document.fonts.ready);
+      if (press) await page.getByRole('button', { name: press }).click();
+      if (at)
+        await page.getByRole('region', { name: at }).evaluate((region) => region.scrollIntoView({ block: 'center' }));
       await page.screenshot({ path: join(folder, `${name}.png`) });
       await context.close();
       say(`${name}.png`);

@@ -110,6 +110,17 @@ function useHands(bench: Bench, from: number, to: number): number {
   }
 }
 
+/** Does what waits for its window and has it now, one after another; answers until when the hands are taken. */
+function finishReady(bench: Bench, from: number): number {
+  let at = from;
+  for (;;) {
+    const ready = bench.waiting.find((step) => (windowOf(bench, step)?.from ?? Infinity) <= at);
+    if (!ready) return at;
+    bench.waiting = bench.waiting.filter((step) => step !== ready);
+    at = Math.max(at, put(bench, ready, at, windowOf(bench, ready)).end);
+  }
+}
+
 /** Steps before which a bucket is not mixed yet, so that something else may be done first. */
 const unbound = (kind: Step['kind']) => kind === 'wash' || kind === 'weigh' || kind === 'mix' || kind === 'clean';
 
@@ -139,8 +150,7 @@ export function timelineOf(steps: readonly Step[], clock: Clock): Timeline {
     const held = Math.max(at, heldUntil(bench, chain, i));
     // While a layer sets, and before a bucket is begun, faces are finished that want it.
     if (held > at) at = useHands(bench, at, held);
-    const face = bench.waiting.some((one) => (windowOf(bench, one)?.from ?? Infinity) <= at);
-    if (face && unbound(step.kind)) at = useHands(bench, at, at + bench.waiting.reduce((sum, { minutes }) => sum + minutes * MINUTE, 0)); // prettier-ignore
+    if (unbound(step.kind)) at = finishReady(bench, at);
     const timed = put(bench, step, Math.max(at, held));
     bench.waiting.push(...finishes.filter(({ window }) => window!.of === step.key));
     if (!step.hands) useHands(bench, timed.start, timed.end);

@@ -98,7 +98,7 @@ export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { 
             <FreeNote free={freeOf(mould, full, wantedOf(mould.id))} onTake={(count) => setCount(at, count)} />
             {mixes.length > 1 && chosen.length > 1 && (
               <select
-                className="select select-bordered mt-1 h-11 w-full"
+                className="select select-bordered mt-1 h-11 w-full ps-2 text-xs"
                 aria-label={`Mix of ${mould.name}`}
                 value={item.mixId ?? input.mixId}
                 onChange={({ target: { value } }) => put(at, { mixId: value })}

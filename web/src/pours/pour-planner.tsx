@@ -65,8 +65,6 @@ export function PourPlanner({
       {again && <AgainSlab pour={again} input={input} onChange={change} />}
       <PourItems input={input} sources={sources} parts={reckoned?.parts ?? []} onChange={change} />
       <ColouringSlab input={input} sources={sources} reckoned={reckoned} onChange={change} />
-      {reckoned?.sheets && <HourSlab input={input} sheets={reckoned.sheets} onChange={change} />}
-      {reckoned?.sheets && <BeforeSlab sheets={reckoned.sheets} sources={sources} />}
       <div className="grid gap-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <PourChoices input={input} sources={sources} onChange={change} />
         <section className="card-slab" aria-label="Mixing sheet">
@@ -118,6 +116,8 @@ export function PourPlanner({
           </div>
         </section>
       </div>
+      {reckoned?.sheets && <HourSlab input={input} sheets={reckoned.sheets} onChange={change} />}
+      {reckoned?.sheets && <BeforeSlab sheets={reckoned.sheets} sources={sources} />}
     </div>
   );
 }

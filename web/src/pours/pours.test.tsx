@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { plannedLog, reckonSheet } from '@dewpot/core';
@@ -129,6 +129,31 @@ describe('planning', () => {
     expect(sent[1]).toMatchObject({ method: 'POST', path: `${sent[0]!.path}/start` });
   });
 
+  it('says how many copies are free, takes those, and what catches the leftover', async () => {
+    const full = { ...cast('1a'), mouldId: 'm', stage: 'setting' as const };
+    const wedge = { ...mould, id: 'w', name: 'Wedge', once: true, shape: { ...mould.shape, outer: { ...mould.shape.outer, bottomDiameter: 60, topDiameter: 60, height: 60 }, cores: [], inserts: [] } }; // prettier-ignore
+    fakeServer({ casts: [full], moulds: [mould, wedge as typeof mould] });
+    open('/pours/new');
+    expect(await screen.findByLabelText('How many of Nested pot')).toHaveValue(2);
+    expect(screen.getByText(/^2 free; 1 stands full/)).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'One Nested pot more' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Take 2' }));
+    expect(screen.getByLabelText('How many of Nested pot')).toHaveValue(2);
+    expect(screen.getByRole('region', { name: 'Waste nothing' })).toHaveTextContent(/Have Wedge \(\d+ mL\) ready/);
+  });
+
+  it('draws the hour, moves it, and lays it anew for two people', async () => {
+    fakeServer();
+    open('/pours/new');
+    const hour = await screen.findByRole('region', { name: 'The hour' });
+    fireEvent.change(within(hour).getByLabelText('Begin at'), { target: { value: '09:30' } });
+    expect(hour).toHaveTextContent(/Begin 09:30, all poured/);
+    const alone = hour.textContent;
+    await userEvent.selectOptions(within(hour).getByLabelText('At the bench'), '2 people');
+    expect(hour.textContent).not.toBe(alone);
+    expect(within(hour).getByText(/^Bucket 1: Mix, \d\d:\d\d to \d\d:\d\d$/)).toBeInTheDocument();
+  });
+
   it('without a mould says what to do first', async () => {
     fakeServer({ moulds: [] });
     open('/pours/new');
@@ -215,6 +240,18 @@ describe('the record of pours', () => {
         .getAllByRole('cell')
         .map(({ textContent }) => textContent),
     ).toEqual(['Water from the tap', `${planned} L`, '1.50 L']);
+  });
+
+  it('starts the same again with what its record suggests, each with its evidence', async () => {
+    const short = { ...finished, parts: [{ ...parts[0]!, log: { ...log, leftover: 0, short: 300 } }] };
+    fakeServer({ pours: [short], 'casts?all=1': [] });
+    open('/pours/new?again=q');
+    const again = await screen.findByRole('region', { name: 'The same again' });
+    expect(again).toHaveTextContent('Mix more: 10 % spare. It fell 300 mL short of the moulds.');
+    expect(screen.getByLabelText('How many of Nested pot')).toHaveValue(3);
+    await userEvent.click(within(again).getByRole('button', { name: 'Do so' }));
+    expect(screen.getByLabelText('Spare')).toHaveDisplayValue('10 %');
+    expect(within(again).queryByRole('button', { name: 'Do so' })).toBeNull();
   });
 
   it('lets one be taken back as long as its casts only set', async () => {

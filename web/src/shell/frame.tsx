@@ -7,13 +7,15 @@ import { PieceLight } from '../ui/piece-light';
 import { Busy, Failure } from '../ui/states';
 import { Keys } from './keys';
 import { Lintel } from './lintel';
+import { useTheme } from './theme';
 
 /** Whoever is signed in never sees it. */
 const DoorPage = lazy(async () => ({ default: (await import('../door')).DoorPage }));
 
 /** The room around every station; whoever is not signed in stands before the door. */
 export function Frame() {
-  // The bench fills the screen.
+  // Here and not in the lintel alone: the bench, which fills the screen, has none.
+  useTheme();
   const bench = useMatch('/pours/:id/bench');
   const session = useQuery({
     ...sessionQuery,
