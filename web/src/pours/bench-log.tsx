@@ -12,6 +12,7 @@ import { useNow } from '../ui/use-now';
 import { WhenField } from '../ui/when-field';
 import { WindowBand } from '../ui/window-band';
 import { mixNames } from './mix-names';
+import { SheetButton } from './sheet-button';
 import { SheetView } from './sheet-view';
 import { TooWetHelp } from './too-wet-help';
 import { WentInFields } from './went-in-fields';
@@ -75,6 +76,7 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
       <Link to="bench" className="btn btn-secondary h-16 w-full text-lg">
         <Footprints size={22} aria-hidden="true" /> Step by step, for wet gloves
       </Link>
+      <SheetButton parts={parts} number={pour.number} />
       {parts.map(({ mixId, mixName, plan, sheet }) => (
         <section key={mixId} className="card-slab" aria-label={`Mixing sheet: ${mixName}`}>
           {parts.length > 1 && <h2 className="mb-2 text-2xl">{mixName}</h2>}

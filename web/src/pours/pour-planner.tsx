@@ -16,6 +16,7 @@ import { MatchSlab } from './match-slab';
 import { PourChoices } from './pour-choices';
 import { PourItems } from './pour-items';
 import { SheetView } from './sheet-view';
+import { SheetButton } from './sheet-button';
 import { Shopping } from './shopping';
 
 /** Empty words are left out of what is sent. */
@@ -73,9 +74,12 @@ export function PourPlanner({
               {mixNames(reckoned?.parts ?? []) || 'A pour'}: the{' '}
               {(reckoned?.parts.length ?? 1) > 1 ? 'sheets' : 'sheet'}
             </h1>
-            <button type="button" className="btn btn-ghost bg-base-300/60 no-print h-12" onClick={() => window.print()}>
-              <Printer size={18} aria-hidden="true" /> Print
-            </button>
+            <span className="no-print flex flex-wrap gap-2">
+              <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => window.print()}>
+                <Printer size={18} aria-hidden="true" /> Print
+              </button>
+              {reckoned?.sheets && <SheetButton parts={reckoned.sheets} />}
+            </span>
           </div>
           {reckoned?.sheets?.[0] && (
             <MatchSlab {...{ input, sources }} reckoned={reckoned.sheets[0]} onChange={change} />

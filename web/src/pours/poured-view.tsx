@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { allCastsQuery } from '../api/casts';
 import { useUndoPour } from '../api/work';
 import { stageWords } from '../casts';
+import { makeLabels, PaperButton } from '../paper';
 import { exactly } from '../ui/say-when';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
@@ -103,7 +104,25 @@ export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { p
         <Link to={`/pours/new?again=${id}`} className="btn btn-primary h-12">
           The same again
         </Link>
-        {input.items.length > 0 && parts.some(({ plan }) => plan.items.some(({ piece }) => piece === 'slab')) && (
+        {casts.length > 0 && (
+          <PaperButton
+            name="Labels"
+            file={`labels-${number}`}
+            make={(ways) =>
+              makeLabels(
+                casts.map(({ id: castId, code, snapshot, life }) => ({
+                  code,
+                  mould: snapshot.mouldName,
+                  mix: snapshot.mixName,
+                  pouredAt: life.pouredAt,
+                  address: `${window.location.origin}/casts/${castId}`,
+                })),
+                ways,
+              )
+            }
+          />
+        )}
+        {parts.some(({ plan }) => plan.items.some(({ piece }) => piece === 'slab')) && (
           <Link to={`/pours/${id}/bench`} className="btn btn-ghost bg-base-300/60 h-12">
             Its faces at the bench
           </Link>

@@ -1,0 +1,57 @@
+import { FileText } from 'lucide-react';
+import { useState } from 'react';
+import { saveFile } from '../ui/save-file';
+import { useUnits } from '../ui/units';
+import { Failure } from '../ui/states';
+import type { Faces, PaperName } from './paper';
+
+const paperNames: Record<PaperName, string> = { a4: 'A4', letter: 'Letter' };
+
+/** Makes a paper as PDF when it is asked for, in A4 or Letter as the workshop's units go, and hands it out. */
+export function PaperButton({
+  name,
+  file,
+  make,
+}: {
+  name: string;
+  /** Without its ending. */
+  file: string;
+  make: (ways: { paper: PaperName; faces: Faces }) => Promise<Uint8Array>;
+}) {
+  const { system } = useUnits();
+  const [paper, setPaper] = useState<PaperName>(system === 'us' ? 'letter' : 'a4');
+  const [busy, setBusy] = useState(false);
+  const [error, setError] = useState<unknown>();
+  const hand = async () => {
+    setBusy(true);
+    setError(undefined);
+    try {
+      const { fetchFaces } = await import('./faces');
+      const bytes = await make({ paper, faces: await fetchFaces() });
+      saveFile(`${file}.pdf`, bytes.slice(), 'application/pdf');
+    } catch (wrong) {
+      setError(wrong);
+    }
+    setBusy(false);
+  };
+  return (
+    <span className="no-print inline-flex flex-wrap items-center gap-1">
+      <button type="button" className="btn btn-ghost bg-base-300/60 h-12" disabled={busy} onClick={() => void hand()}>
+        <FileText size={18} aria-hidden="true" /> {busy ? 'One moment…' : name}
+      </button>
+      <select
+        className="select select-bordered h-12 w-24"
+        aria-label={`Paper of ${name}`}
+        value={paper}
+        onChange={({ target }) => setPaper(target.value as PaperName)}
+      >
+        {(Object.keys(paperNames) as PaperName[]).map((one) => (
+          <option key={one} value={one}>
+            {paperNames[one]}
+          </option>
+        ))}
+      </select>
+      <Failure error={error} />
+    </span>
+  );
+}

@@ -1,0 +1,124 @@
+import fontkit from '@pdf-lib/fontkit';
+import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
+
+/** Paper by name, in points. */
+export const papers = { a4: [595.28, 841.89], letter: [612, 792] } as const;
+export type PaperName = keyof typeof papers;
+
+/** Points in a millimetre. */
+export const MM = 72 / 25.4;
+const MARGIN = 15 * MM;
+const LEADING = 1.3;
+const INK = rgb(0, 0, 0);
+
+/** The two cuts of the text face, as bytes of their files. */
+export interface Faces {
+  readonly text: ArrayBuffer | Uint8Array;
+  readonly bold: ArrayBuffer | Uint8Array;
+}
+
+/** Breaks a text into lines that fit; a word that is too long by itself is left to stick out. */
+export function linesOf(text: string, width: number, measure: (text: string) => number): string[] {
+  const lines: string[] = [];
+  for (const word of text.split(/\s+/).filter(Boolean)) {
+    const last = lines.at(-1);
+    if (last !== undefined && measure(`${last} ${word}`) <= width) lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
+  }
+  return lines;
+}
+
+interface TextWays {
+  readonly size?: number;
+  readonly bold?: boolean;
+  /** Points from the left margin. */
+  readonly indent?: number;
+  readonly width?: number;
+}
+
+/** A paper that is written from the top down; a new page is begun where one is full. Black on white throughout. */
+export class Paper {
+  private page: PDFPage;
+  private y: number;
+
+  private constructor(
+    readonly file: PDFDocument,
+    private readonly fonts: { text: PDFFont; bold: PDFFont },
+    private readonly paper: PaperName,
+  ) {
+    this.page = this.file.addPage([...papers[paper]]);
+    this.y = this.height - MARGIN;
+  }
+
+  static async of(paper: PaperName, faces: Faces, title: string): Promise<Paper> {
+    const file = await PDFDocument.create();
+    file.setTitle(title);
+    file.registerFontkit(fontkit);
+    const text = await file.embedFont(faces.text, { subset: true });
+    const bold = await file.embedFont(faces.bold, { subset: true });
+    return new Paper(file, { text, bold }, paper);
+  }
+
+  get width() {
+    return papers[this.paper][0] - 2 * MARGIN;
+  }
+
+  get height() {
+    return papers[this.paper][1];
+  }
+
+  /** Begins a new page where less than this is left, points. */
+  room(points: number): void {
+    if (this.y - points < MARGIN) this.turn();
+  }
+
+  turn(): void {
+    this.page = this.file.addPage([...papers[this.paper]]);
+    this.y = this.height - MARGIN;
+  }
+
+  text(text: string, { size = 14, bold = false, indent = 0, width = this.width - indent }: TextWays = {}): void {
+    const font = bold ? this.fonts.bold : this.fonts.text;
+    for (const line of linesOf(text, width, (one) => font.widthOfTextAtSize(one, size))) {
+      this.room(size * LEADING);
+      this.y -= size * LEADING;
+      this.page.drawText(line, { x: MARGIN + indent, y: this.y, size, font, color: INK });
+    }
+  }
+
+  /** A large numeral at the left, with its words beside it. */
+  row(numeral: string, name: string, more: string): void {
+    const [large, column] = [26, 92];
+    this.room(large * 1.6);
+    const top = this.y;
+    this.page.drawText(numeral, { x: MARGIN, y: top - large, size: large, font: this.fonts.bold, color: INK });
+    this.text(name, { bold: true, indent: column, size: 15 });
+    if (more) this.text(more, { indent: column, size: 13 });
+    this.y = Math.min(this.y, top - large * 1.15);
+    this.gap(4);
+  }
+
+  gap(points: number): void {
+    this.y -= points;
+  }
+
+  rule(): void {
+    this.gap(6);
+    const { y } = this;
+    this.page.drawLine({ start: { x: MARGIN, y }, end: { x: MARGIN + this.width, y }, thickness: 0.8, color: INK });
+    this.gap(6);
+  }
+
+  /** The page at hand, for what is placed by hand. */
+  get sheet(): PDFPage {
+    return this.page;
+  }
+
+  get faces() {
+    return this.fonts;
+  }
+
+  save(): Promise<Uint8Array> {
+    return this.file.save();
+  }
+}
