@@ -88,7 +88,7 @@ export class Paper {
 
   /** A large numeral at the left, with its words beside it. */
   row(numeral: string, name: string, more: string): void {
-    const [large, column] = [26, 92];
+    const [large, column] = [26, 122];
     this.room(large * 1.6);
     const top = this.y;
     this.page.drawText(numeral, { x: MARGIN, y: top - large, size: large, font: this.fonts.bold, color: INK });

@@ -7,11 +7,15 @@ export type Say = (value: number, unit: 'g' | 'mL' | 'mm') => string;
 
 type Part = PourPart & ReckonedPart;
 
+/** Height of a card's head and of each of its rows, points. */
+const [HEAD, ROW] = [100, 46];
+
 /** What goes into one bucket, its water, and what it fills. */
 function bucketCard(paper: Paper, { one, times }: { one: Bucketful; times: number }, scoop: string, say: Say): void {
   const { at, tint, lines, doses, late, water, fillings, volume, wash, wait } = one;
   const which = times > 1 ? `Buckets ${at + 1} to ${at + times}, each` : `Bucket ${at + 1}`;
-  paper.room(160);
+  // A card is kept whole, where a page can hold it.
+  paper.room(Math.min(600, HEAD + ROW * (lines.length + doses.length + 1) + fillings.length * 20));
   paper.text(`${tint ? `${tint.name}: ` : ''}${which}, ${say(volume.value, 'mL')}`, { size: 18, bold: true });
   if (wait) {
     const [from, to] = [wait.from.value, wait.to.value].map((hours) => (Math.round(hours * 10) / 10).toString());
