@@ -17,11 +17,20 @@ export const runQuery = (pourId: string) =>
     staleTime: 0,
   });
 
+/** What waits in a queue, and why. */
+interface Queued {
+  readonly waiting: readonly RunEvent[];
+  readonly refused: Error | undefined;
+  /** The server did not answer when it was last asked. */
+  readonly away: boolean;
+}
+
 /** What this device saw at the bench and has not got rid of yet: kept in the browser, sent in order, each once. */
 class RunQueue {
   private waiting: readonly RunEvent[] = [];
   private refused: Error | undefined;
-  private told: { waiting: readonly RunEvent[]; refused: Error | undefined } = { waiting: [], refused: undefined };
+  private away = false;
+  private told: Queued = { waiting: [], refused: undefined, away: false };
   private readonly listeners = new Set<() => void>();
   private readonly read: Promise<void>;
   private sending = false;
@@ -69,7 +78,7 @@ class RunQueue {
 
   private change(waiting: readonly RunEvent[]) {
     this.waiting = waiting;
-    this.told = { waiting, refused: this.refused };
+    this.told = { waiting, refused: this.refused, away: this.away };
     this.listeners.forEach((listener) => listener());
     void this.read.then(() => set(this.key, [...this.waiting])).catch(() => undefined);
   }
@@ -82,12 +91,12 @@ class RunQueue {
     try {
       const view = await ask<RunView>('POST', `pours/${this.pourId}/run`, { events });
       this.client.setQueryData(runQuery(this.pourId).queryKey, view);
+      this.away = false;
       this.change(this.waiting.slice(events.length));
     } catch (error) {
-      if (!(error instanceof Unreachable)) {
-        this.refused = error as Error;
-        this.change(this.waiting);
-      }
+      this.away = error instanceof Unreachable;
+      if (!this.away) this.refused = error as Error;
+      this.change(this.waiting);
     }
     this.sending = false;
     if (this.waiting.length > 0 && !this.refused) {
@@ -109,7 +118,7 @@ function queueOf(pourId: string, client: QueryClient): RunQueue {
 export interface RunAtHand {
   /** Undefined until it was read once. */
   readonly run: Run | undefined;
-  /** Events that wait to be sent. */
+  /** Events that wait for the server to answer again. */
   readonly waiting: number;
   /** Why the server will not have them. */
   readonly refused: Error | undefined;
@@ -122,7 +131,7 @@ export interface RunAtHand {
 export function useRun(pourId: string): RunAtHand {
   const client = useQueryClient();
   const queue = queueOf(pourId, client);
-  const { waiting, refused } = useSyncExternalStore(queue.subscribe, queue.state);
+  const { waiting, refused, away } = useSyncExternalStore(queue.subscribe, queue.state);
   const { data, error } = useQuery({ ...runQuery(pourId), refetchInterval: LOOK });
   const run = useMemo(
     () => (data || waiting.length > 0 ? runOf([...(data?.events ?? []), ...waiting]) : undefined),
@@ -136,7 +145,7 @@ export function useRun(pourId: string): RunAtHand {
   }, [refused]);
   return {
     run,
-    waiting: waiting.length,
+    waiting: away || refused ? waiting.length : 0,
     refused,
     error,
     record: (...deeds) => {

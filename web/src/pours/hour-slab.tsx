@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { stepsOf, timelineOf, type Finish } from '@dewpot/core';
 import { waysOf, type PourInput } from '@dewpot/contract';
-import { format } from 'date-fns';
+import { format, isSameDay } from 'date-fns';
 import { HourLine } from '../ui/hour-line';
 import { SelectField } from '../ui/select-field';
 import { useNow } from '../ui/use-now';
@@ -33,6 +33,7 @@ export function HourSlab({
     const windows = sheets.map(({ windows: factor = 1 }) => factor);
     return timelineOf(stepsOf(sheets, waysOf(input, windows)), { start });
   }, [sheets, input, start]);
+  const clock = (time: number) => format(time, isSameDay(time, timeline.start) ? 'HH:mm' : 'EEE HH:mm');
   const slabs = sheets.some(({ plan }) => plan.items.some(({ piece }) => piece === 'slab'));
   const last = timeline.steps.some(({ step }) => step.window) ? ', faces done ' : ', cleaned up ';
   return (
@@ -41,9 +42,9 @@ export function HourSlab({
         <div>
           <h2 className="text-2xl">The hour</h2>
           <p>
-            Begin {format(timeline.start, 'HH:mm')}, all poured <strong>{format(timeline.poured, 'HH:mm')}</strong>
+            Begin {format(timeline.start, 'HH:mm')}, all poured <strong>{clock(timeline.poured)}</strong>
             {last}
-            <strong>{format(timeline.end, 'HH:mm')}</strong>
+            <strong>{clock(timeline.end)}</strong>
           </p>
         </div>
         <div className="flex flex-wrap items-end gap-3">

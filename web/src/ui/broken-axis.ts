@@ -4,7 +4,7 @@ const MINUTE = 60_000;
 /** Hands free for longer than this are drawn short, with a break in the axis. */
 const LONG = 25 * MINUTE;
 /** As long as this. */
-const DRAWN = 8 * MINUTE;
+const DRAWN = 12 * MINUTE;
 
 /** A time axis on which long pauses are drawn short. */
 export interface BrokenAxis {

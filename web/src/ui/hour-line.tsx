@@ -140,7 +140,7 @@ export function HourLine({
                 className="border-base-content/40 absolute top-1 h-4 overflow-hidden border text-center text-[0.65rem] leading-4 whitespace-nowrap"
                 style={between(axis, from, to)}
               >
-                {axis.at(to) - axis.at(from) > 0.06 && saySpan(to - from)}
+                {axis.at(to) - axis.at(from) > 0.04 && saySpan(to - from)}
               </span>
             ))}
           </div>
