@@ -1,8 +1,8 @@
-import { batchOf, cementMass, liquidWaterOf, ratioCeiling, type BatchMasses, type Grade } from '../mixes/index.js';
+import { cementMass, ratioCeiling, type Grade } from '../mixes/index.js';
 import { computed, figure, line, type Figure } from '../units/index.js';
-import { tintedMix, type Bucketful, type PourLog, type ReckonedPart } from '../pours/index.js';
+import { loggedBatch, tintedMix, type PourLog, type ReckonedPart } from '../pours/index.js';
 import type { Run } from './run.js';
-import type { Step } from './steps.js';
+import { mouldKey, type Step } from './steps.js';
 
 /** The key of a bucketful of a pour. */
 export const bucketKey = (part: number, bucket: number): string => `${part}.${bucket}`;
@@ -25,21 +25,6 @@ export interface BucketNow {
   readonly warnings: readonly string[];
 }
 
-function massesOf(
-  { plan }: ReckonedPart,
-  { tint }: Bucketful,
-  used: Readonly<Record<string, number>>,
-  tap: number,
-): BatchMasses {
-  // prettier-ignore
-  const mix = tint ? tintedMix(plan.mix, tint.doses) : plan.mix;
-  const dry = (id: string) => (used[id] ?? 0) / (1 + (plan.moisture[id] ?? 0));
-  const portions = mix.lines.map(({ material }) => ({ material, mass: dry(material.id) }));
-  const doses = (mix.doses ?? []).map((dose) => ({ dose, mass: dry(dose.material.id) }));
-  const brought = portions.reduce((sum, { material: { id }, mass }) => sum + mass * (plan.moisture[id] ?? 0), 0);
-  return batchOf(mix, plan.conditions, { portions, doses }, tap + brought + liquidWaterOf(doses));
-}
-
 /** A bucket as it really is: what was weighed in place of what was planned, the water that went in. */
 export function bucketNow(parts: readonly ReckonedPart[], run: Run, part: number, bucket: number): BucketNow {
   const own = parts[part]!;
@@ -51,7 +36,10 @@ export function bucketNow(parts: readonly ReckonedPart[], run: Run, part: number
   const used = Object.fromEntries(planned.map(([id, mass]) => [id, (weighed[id] ?? mass) * times]));
   const told = run.water.get(key);
   const tap = (told ?? bucketful.water.tap.value) * (told === undefined ? times : 1);
-  const batch = massesOf(own, bucketful, used, tap);
+  const { plan } = own;
+  const mix = bucketful.tint ? tintedMix(plan.mix, bucketful.tint.doses) : plan.mix;
+  const { temperature } = plan;
+  const batch = loggedBatch({ ...plan, mix }, { used, tap, grade: mix.grade, temperature });
   const cement = Math.max(1, cementMass(batch.portions, { withLime: own.plan.mix.limeCounts }));
   const ratio = batch.freeWater / cement;
   const ceiling = ratioCeiling[own.plan.mix.exposure];
@@ -173,7 +161,7 @@ export function castItems(
 ): number[] {
   return parts.flatMap(({ plan, items }, part) =>
     plan.items.flatMap(({ count }, i) =>
-      Array.from({ length: count }, (_, copy) => `${part}.${i}.${copy}`)
+      Array.from({ length: count }, (_, copy) => mouldKey(part, { item: i }, copy))
         .filter((key) => !run.skipped.has(key))
         .map(() => items[i]!),
     ),

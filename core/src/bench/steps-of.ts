@@ -87,6 +87,7 @@ function mouldsOf(bench: Bench, fillings: readonly Filling[], filled?: Filled): 
       const { count } = bench.plan.items[item]!;
       const told = {
         key,
+        item,
         name: count > 1 ? `${name} ${copy + 1}` : name,
         ...(layer !== undefined && { layer }),
         volume: each,

@@ -25,6 +25,8 @@ export type FinishKind = 'smooth' | 'float' | 'first-edge' | 'second-edge' | 'tr
 export interface StepMould {
   /** Part, item and copy: always the same mould of the pour. */
   readonly key: string;
+  /** Which of its part's items, from 0. */
+  readonly item: number;
   readonly name: string;
   /** Which layer, from 1 at the bottom. */
   readonly layer?: number;

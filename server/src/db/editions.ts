@@ -11,6 +11,15 @@ interface Recipe<Body> {
   readonly body: Body;
 }
 
+/** One version of a recipe. */
+export const versionKey = ({ id, edition }: Pick<Recipe<unknown>, 'id' | 'edition'>): string => `${id} ${edition}`;
+
+/** Keys of the versions that a query of `id` and `edition` finds: those of which some pour keeps a copy. */
+export async function versionsFound(rows: Rows, query: string): Promise<ReadonlySet<string>> {
+  const found = (await rows.manager.query(query)) as { id: string; edition: number }[];
+  return new Set(found.map(versionKey));
+}
+
 /** Keeps the version at hand of a recipe: it stays as it is from the next one on. */
 export async function keepEdition<Body extends object>(
   rows: Rows,

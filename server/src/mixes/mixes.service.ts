@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { checkMix, type Mix } from '@dewpot/core';
 import { mixOf, type MixBody, type MixEditionView, type MixInput, type MixView } from '@dewpot/contract';
-import { editionsOf, keepEdition } from '../db/editions.js';
+import { editionsOf, keepEdition, versionKey, versionsFound } from '../db/editions.js';
 import { MixEditionEntity, MixEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { changedFields, saveEdited } from '../db/save-edited.js';
@@ -11,8 +11,6 @@ import { strictFinder } from '../stores/index.js';
 /** Names a mix and its version where a pour keeps a copy of it. */
 const POURED = `SELECT DISTINCT part ->> 'mixId' AS id, (part ->> 'mixEdition')::int AS edition
   FROM pours, jsonb_array_elements(parts) AS part WHERE status IN ('started', 'finished')`;
-
-const versionKey = ({ id, edition }: { readonly id: string; readonly edition: number }) => `${id} ${edition}`;
 
 @Injectable()
 export class MixesService {
@@ -62,9 +60,8 @@ export class MixesService {
     return (await this.poured()).has(versionKey(mix));
   }
 
-  private async poured(): Promise<ReadonlySet<string>> {
-    const rows = (await this.rows.manager.query(POURED)) as { id: string; edition: number }[];
-    return new Set(rows.map(versionKey));
+  private poured(): Promise<ReadonlySet<string>> {
+    return versionsFound(this.rows, POURED);
   }
 }
 

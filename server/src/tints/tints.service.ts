@@ -11,7 +11,7 @@ import {
   type TintsView,
   type TintView,
 } from '@dewpot/contract';
-import { editionsOf, keepEdition } from '../db/editions.js';
+import { editionsOf, keepEdition, versionKey, versionsFound } from '../db/editions.js';
 import { SwatchEntity, TintEditionEntity, TintEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { changedFields, saveEdited } from '../db/save-edited.js';
@@ -96,13 +96,10 @@ export class TintsService {
     checkTint(tintOf(body, await strictFinder(this.rows))!);
   }
 
-  private async poured(): Promise<ReadonlySet<string>> {
-    const found: { id: string; edition: number }[] = await this.rows.manager.query(POURED);
-    return new Set(found.map(versionKey));
+  private poured(): Promise<ReadonlySet<string>> {
+    return versionsFound(this.rows, POURED);
   }
 }
-
-const versionKey = ({ id, edition }: { readonly id: string; readonly edition: number }) => `${id} ${edition}`;
 
 const view = ({ id, version, name, body, edition }: TintEntity, used: ReadonlySet<string>): TintView => ({
   id,

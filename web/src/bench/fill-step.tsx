@@ -11,7 +11,7 @@ export function FillStep(context: BucketContext) {
   const units = useUnits();
   const [chosen, setChosen] = useState<string>();
   const { plan } = bench.parts[step.part]!;
-  const thickness = (mould: StepMould) => plan.items[Number(mould.key.split('.')[1])]?.shape.pressed?.thickness;
+  const thickness = (mould: StepMould) => plan.items[mould.item]?.shape.pressed?.thickness;
   return (
     <div className="space-y-3">
       <ul className="space-y-2">
