@@ -1,4 +1,16 @@
-import { finishes, type Finish, type Grade, type PourLog, type PourPlan, type ScoopStep } from '@dewpot/core';
+import {
+  finishes,
+  insetFaces,
+  MOST_INSET_POINTS,
+  type Finish,
+  type Grade,
+  type Inset,
+  type InsetFace,
+  type PlanPoint,
+  type PourLog,
+  type PourPlan,
+  type ScoopStep,
+} from '@dewpot/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -20,6 +32,21 @@ import {
 import type { RunLesson } from './run.js';
 import { ColouringInput } from './tints.js';
 
+/** Lettering or a picture that is laid in a mould. */
+export class InsetInput implements Inset {
+  @IsString() @Length(1, 80) name: string;
+  /** Closed loops as it is read on the finished cast, [x, y] in mm about their middle, y up. */
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(MOST_INSET_POINTS / 3) loops: PlanPoint[][];
+  @IsIn(insetFaces) face: InsetFace;
+  /** mm */
+  @IsNumber() thickness: number;
+  @IsOptional() @IsNumber() x?: number;
+  @IsOptional() @IsNumber() y?: number;
+  /** Degrees. */
+  @IsOptional() @IsNumber() turn?: number;
+  @IsOptional() @IsBoolean() stays?: boolean;
+}
+
 export class PourItemInput {
   @IsUUID() mouldId: string;
   @IsInt() @Min(1) @Max(500) count: number;
@@ -29,6 +56,16 @@ export class PourItemInput {
   @IsOptional() @IsUUID() mixId?: string;
   /** In tints; in the mix's own colour where it is left out. */
   @IsOptional() @IsObject() @ValidateNested() @Type(() => ColouringInput) colouring?: ColouringInput;
+  /** Mesh is laid in at half depth; as the mould usually is where it is left out. */
+  @IsOptional() @IsBoolean() mesh?: boolean;
+  /** Inserts of the mould, by name, that are left out this time. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40)
+  @IsString({ each: true })
+  @Length(1, 80, { each: true })
+  without?: string[];
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => InsetInput) inset?: InsetInput;
 }
 
 /** What a person chooses for a pour. */

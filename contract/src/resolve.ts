@@ -100,7 +100,7 @@ export function mixColour(
 
 /** Everything that a plan is made from. */
 export interface PlanParts {
-  readonly moulds: readonly Pick<MouldView, 'id' | 'name' | 'shape' | 'piece'>[];
+  readonly moulds: readonly Pick<MouldView, 'id' | 'name' | 'shape' | 'piece' | 'meshOpening'>[];
   readonly mixes: readonly MixView[];
   readonly scoop: Scoop;
   readonly find: FindMaterial;
@@ -171,14 +171,17 @@ function planOf(input: Omit<PourInput, 'version'>, { view, items }: Share, parts
   const lessons = taught(view.id);
   return {
     items: items.map((at) => {
-      const { mouldId, count, fillTo, colouring } = input.items[at]!;
-      const { name, shape, piece } = moulds.find(({ id }) => id === mouldId)!;
+      const { mouldId, count, fillTo, colouring, inset, without = [], ...item } = input.items[at]!;
+      const { name, shape, piece, meshOpening } = moulds.find(({ id }) => id === mouldId)!;
+      const mesh = item.mesh ?? meshOpening !== undefined;
       return {
         mouldId,
         name,
-        shape,
+        shape: { ...shape, inserts: shape.inserts.filter((insert) => !without.includes(insert.name)) },
         piece,
         count,
+        ...(mesh && { mesh }),
+        ...(inset && { inset }),
         ...(fillTo !== undefined && { fillTo }),
         ...(colouring && { colouring: colouringOf(colouring, mix, parts) }),
       };

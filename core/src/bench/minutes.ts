@@ -9,7 +9,7 @@ export const WEIGH_LINE = 0.6;
 export const WASH = 3;
 export const CLEAN = 5;
 /** For each mould. */
-export const EACH = { release: 1, cores: 1, strike: 0.5, cover: 0.3, finish: 1 } as const;
+export const EACH = { release: 1, inset: 3, cores: 1, mesh: 1, strike: 0.5, cover: 0.3, finish: 1 } as const;
 /** Of filling a mould, so much is tapping. */
 export const TAPPING = 0.25;
 /** A slow mix stands so long, of the time that mixing it takes; what sets in minutes is poured at once. */

@@ -1,15 +1,20 @@
-import { workability } from '../mixes/index.js';
-import { blanks, heightFor, releases, rimOf, volumeTo, type ReleaseName } from '../moulds/index.js';
+import { isAccelerated, workability } from '../mixes/index.js';
+import { heightFor, rimOf, volumeTo, type ReleaseName } from '../moulds/index.js';
 import {
+  displaced,
+  layerWait,
   WORK_TIMES,
   type Bucketful,
   type Filling,
+  type LayerWait,
   type PourPlan,
   type ReckonedPart,
   type WorkTimes,
 } from '../pours/index.js';
 import { finishesOf, finishShares, type Finish } from './finishing.js';
-import { CLEAN, EACH, LAY_OUT, restOf, TAPPING, WASH, WEIGH, WEIGH_LINE } from './minutes.js';
+import { isPressed, liftsOf, meshedNow, type Filled } from './lifts.js';
+import { CLEAN, EACH, restOf, TAPPING, WASH, WEIGH, WEIGH_LINE } from './minutes.js';
+import { readySteps } from './ready-steps.js';
 import { mouldKey, type Step, type StepMould, type StepWait } from './steps.js';
 
 /** How a pour is run, beside its plan. */
@@ -22,11 +27,6 @@ export interface RunWays {
   /** By how much the finishing windows of each mix come later than the handbook's. */
   readonly windows?: readonly number[];
 }
-
-/** Lifts of a poured mould: a third first, worked into the corners; low ones at once. */
-const FIRST_LIFT = 1 / 3;
-/** Height under which a mould is filled in one lift, mm. */
-const LOW = 60;
 
 const MINUTES = 60;
 
@@ -45,38 +45,17 @@ interface Bench {
 
 const stepKey = (part: number, bucket: number, ...what: (string | number)[]) => [part, bucket, ...what].join('.');
 
-const pressed = ({ plan }: Bench, { item }: Filling) => plan.items[item]!.shape.pressed !== undefined;
-
 /** Height to which a mould is full once `filled` mL are in it, mm. */
 function heightAt({ plan, heights }: Bench, item: number, filled: number): number {
   const key = `${item} ${filled.toFixed(2)}`;
   const known = heights.get(key);
   if (known !== undefined) return known;
-  const { shape, fillTo } = plan.items[item]!;
+  const { shape, fillTo, inset } = plan.items[item]!;
   const to = fillTo ?? rimOf(shape);
-  const height = Math.min(to, heightFor(shape, Math.min(filled, volumeTo(shape, to))));
+  const under = inset?.face === 'mould' ? displaced({ inset }) : 0;
+  const height = Math.min(to, heightFor(shape, Math.min(filled + under, volumeTo(shape, to))));
   heights.set(key, height);
   return height;
-}
-
-/** mL already in a mould before a filling. */
-type Filled = Map<string, number>;
-
-/** A filling, or the part of it that goes in with one lift. */
-interface LiftFill extends Filling {
-  /** Of what the filling takes. */
-  readonly share: number;
-}
-
-/** The fillings of a bucketful lift by lift: every mould its first, then every mould its rest. */
-function liftsOf(bench: Bench, bucketful: Bucketful): LiftFill[][] {
-  const poured = bucketful.fillings.filter((filling) => !pressed(bench, filling));
-  const high = ({ item, layer }: Filling) =>
-    layer === undefined && (bench.plan.items[item]!.fillTo ?? rimOf(bench.plan.items[item]!.shape)) > LOW;
-  const part = (filling: Filling, share: number): LiftFill => ({ ...filling, each: filling.each * share, share });
-  const first = poured.map((one) => part(one, high(one) ? FIRST_LIFT : 1));
-  const rest = poured.filter(high).map((one) => part(one, 1 - FIRST_LIFT));
-  return [first, rest].filter((lift) => lift.length > 0);
 }
 
 function mouldsOf(bench: Bench, fillings: readonly Filling[], filled?: Filled): StepMould[] {
@@ -92,7 +71,7 @@ function mouldsOf(bench: Bench, fillings: readonly Filling[], filled?: Filled): 
         ...(layer !== undefined && { layer }),
         volume: each,
       };
-      if (!filled || pressed(bench, filling)) return told;
+      if (!filled || isPressed(bench, filling)) return told;
       const now = (filled.get(key) ?? 0) + each;
       filled.set(key, now);
       return { ...told, to: heightAt(bench, item, now) };
@@ -103,10 +82,10 @@ function mouldsOf(bench: Bench, fillings: readonly Filling[], filled?: Filled): 
 const countOf = (fillings: readonly Filling[]) => fillings.reduce((sum, { copies }) => sum + copies.length, 0);
 
 /** The wait that a layer's step keeps after the steps that laid what lies below. */
-function waitFor({ wait }: Bucketful, below: readonly string[]): StepWait | undefined {
+function waitFor(wait: LayerWait | undefined, below: readonly string[]): StepWait | undefined {
   if (!wait || below.length === 0) return undefined;
   return {
-    below,
+    below: [...new Set(below)],
     from: wait.from.value * MINUTES,
     to: wait.to.value * MINUTES,
     cold: wait.coldJoint.value * MINUTES,
@@ -114,8 +93,25 @@ function waitFor({ wait }: Bucketful, below: readonly string[]): StepWait | unde
   };
 }
 
-/** Where each mould of a pour was last filled. */
-type LastFill = Map<string, string>;
+/** Where each mould of a pour was last filled, and with which of its layers. */
+type LastFill = Map<string, { readonly step: string; readonly layer: number | undefined }>;
+
+/** The wait of what goes onto something: a colour onto the layer below, or more of the same onto a lift that is still plastic. */
+function waitOn(
+  bench: Bench,
+  bucketful: Bucketful,
+  moulds: readonly StepMould[],
+  last: LastFill,
+): StepWait | undefined {
+  const under = moulds.flatMap(({ key, layer }) => {
+    const before = last.get(key);
+    return before ? [{ ...before, same: before.layer === layer }] : [];
+  });
+  const [same, other] = [true, false].map((like) => under.filter((one) => one.same === like).map(({ step }) => step));
+  const { plan } = bench;
+  const plastic = () => layerWait('blended', plan.setting, plan.temperature, isAccelerated(plan.mix));
+  return waitFor(bucketful.wait, other!) ?? waitFor(same!.length > 0 ? plastic() : undefined, same!);
+}
 
 /** What all steps of a bucketful have alike. */
 const toldOf = ({ part }: Bench, { at, tint }: Bucketful) => ({
@@ -142,38 +138,49 @@ function mixingSteps(bench: Bench, bucketful: Bucketful): Step[] {
   ];
 }
 
+function noteFilled(last: LastFill, moulds: readonly StepMould[], step: string): void {
+  for (const { key, layer } of moulds) last.set(key, { step, layer });
+}
+
 /** Pressing what is pressed, all moulds of the bucket in one step. */
 function pressSteps(bench: Bench, bucketful: Bucketful, last: LastFill): Step[] {
   const moulds = mouldsOf(
     bench,
-    bucketful.fillings.filter((filling) => pressed(bench, filling)),
+    bucketful.fillings.filter((filling) => isPressed(bench, filling)),
   );
   if (moulds.length === 0) return [];
   const key = stepKey(bench.part, bucketful.at, 'press');
-  for (const mould of moulds) last.set(mould.key, key);
+  const after = waitOn(bench, bucketful, moulds, last);
+  noteFilled(last, moulds, key);
   const minutes = bench.times.filling * moulds.length;
-  return [{ ...toldOf(bench, bucketful), key, kind: 'press', minutes, moulds }];
+  return [{ ...toldOf(bench, bucketful), key, kind: 'press', minutes, moulds, ...(after && { after }) }];
 }
 
 /** Lift by lift, every mould in turn, and tapping after each. */
 function fillSteps(bench: Bench, bucketful: Bucketful, last: LastFill, filled: Filled): Step[] {
   const { part, times } = bench;
   const told = toldOf(bench, bucketful);
-  const lifts = liftsOf(bench, bucketful);
+  const lifts = liftsOf(bench, bucketful, filled);
   return lifts.flatMap((fills, n) => {
     const key = stepKey(part, bucketful.at, 'fill', n);
     const whole = fills.reduce((sum, { copies, share }) => sum + copies.length * share, 0);
-    const below = fills
-      .filter(({ layer = 1 }) => layer > 1)
-      .flatMap((fill) => fill.copies.map((copy) => last.get(mouldKey(part, fill, copy))!));
-    const after = n === 0 ? waitFor(bucketful, [...new Set(below)]) : undefined;
     const moulds = mouldsOf(bench, fills, filled);
     const lift = { n: n + 1, of: lifts.length };
-    for (const mould of moulds) last.set(mould.key, key);
+    const after = n === 0 ? waitOn(bench, bucketful, moulds, last) : undefined;
+    noteFilled(last, moulds, key);
     const minutes = times.filling * whole;
+    const meshed = meshedNow(bench, fills, filled);
+    const mesh: Step = {
+      ...told,
+      key: stepKey(part, bucketful.at, 'mesh', n),
+      kind: 'mesh',
+      minutes: EACH.mesh * countOf(meshed),
+      moulds: mouldsOf(bench, meshed),
+    };
     return [
       { ...told, key, kind: 'fill', minutes: minutes * (1 - TAPPING), moulds, lift, ...(after && { after }) },
       { ...told, key: stepKey(part, bucketful.at, 'tap', n), kind: 'tap', minutes: minutes * TAPPING, moulds, lift },
+      ...(meshed.length > 0 ? [mesh] : []),
     ] satisfies Step[];
   });
 }
@@ -186,8 +193,8 @@ function faceSteps(bench: Bench, bucketful: Bucketful, done: ReadonlySet<string>
   const full = bucketful.fillings
     .map((one) => ({ ...one, copies: one.copies.filter((copy) => done.has(mouldKey(part, one, copy))) }))
     .filter(({ copies }) => copies.length > 0);
-  const finishes = (one: Filling) => finishesOf(plan.items[one.item]!.piece, pressed(bench, one), ways.finish);
-  const slabs = full.filter((one) => plan.items[one.item]!.piece === 'slab' && !pressed(bench, one));
+  const finishes = (one: Filling) => finishesOf(plan.items[one.item]!.piece, isPressed(bench, one), ways.finish);
+  const slabs = full.filter((one) => plan.items[one.item]!.piece === 'slab' && !isPressed(bench, one));
   const whole = (moulds: readonly Filling[], each: number) => ({
     minutes: each * countOf(moulds),
     moulds: mouldsOf(bench, moulds),
@@ -219,23 +226,6 @@ function lastFilled(part: number, bucketfuls: readonly Bucketful[]): ReadonlySet
   return bucketfuls.map((_, at) => new Set([...last].flatMap(([key, when]) => (when === at ? [key] : []))));
 }
 
-/** What comes before the first bucket: laying out, release and its drying, cores. */
-function before(parts: readonly ReckonedPart[], { release, people }: RunWays): Step[] {
-  const items = parts.flatMap(({ plan }) => plan.items);
-  const moulds = items.reduce((sum, { count }) => sum + count, 0);
-  const cored = items.reduce((sum, { count, shape }) => sum + (blanks(shape).length > 0 ? count : 0), 0);
-  const told = { part: 0, hands: true, moulds: [] };
-  const hands = Math.max(1, people);
-  const steps: Step[] = [{ ...told, key: 'lay-out', kind: 'lay-out', minutes: LAY_OUT }];
-  if (release && release !== 'none') {
-    steps.push({ ...told, key: 'release', kind: 'release', minutes: (EACH.release * moulds) / hands });
-    const { dries } = releases[release];
-    if (dries > 0) steps.push({ ...told, key: 'release-dries', kind: 'release-dries', minutes: dries, hands: false });
-  }
-  if (cored > 0) steps.push({ ...told, key: 'cores', kind: 'cores', minutes: (EACH.cores * cored) / hands });
-  return steps;
-}
-
 /**
  * The steps of a pour at the bench, in the order in which they are begun, bucket by bucket; finishes that wait for a face
  * carry their window. Keys are the same for the same plan. Minutes by what is usual, or by what the plan's times say.
@@ -263,5 +253,5 @@ export function stepsOf(parts: readonly ReckonedPart[], ways: RunWays): Step[] {
     ]);
   });
   const clean: Step = { key: 'clean', kind: 'clean', part: 0, minutes: CLEAN, hands: true, moulds: [] };
-  return [...before(parts, ways), ...buckets, clean];
+  return [...readySteps(parts, ways), ...buckets, clean];
 }

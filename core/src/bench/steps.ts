@@ -5,6 +5,7 @@ export type StepKind =
   | 'lay-out'
   | 'release'
   | 'release-dries'
+  | 'insets'
   | 'cores'
   | 'wash'
   | 'weigh'
@@ -13,6 +14,7 @@ export type StepKind =
   | 'fill'
   | 'press'
   | 'tap'
+  | 'mesh'
   | 'strike'
   | 'cover'
   | 'clean'
@@ -79,6 +81,7 @@ export const stepNames: Record<StepKind, string> = {
   'lay-out': 'Lay out and check',
   release: 'Release',
   'release-dries': 'Release dries',
+  insets: 'Insets, face down',
   cores: 'Cores in, and weighted',
   wash: 'Wash up',
   weigh: 'Weigh and scoop',
@@ -87,6 +90,7 @@ export const stepNames: Record<StepKind, string> = {
   fill: 'Pour',
   press: 'Press',
   tap: 'Tap',
+  mesh: 'Lay in the mesh',
   strike: 'Strike off',
   cover: 'Cover',
   clean: 'Clean up',

@@ -217,6 +217,12 @@ function stiffening(laid: readonly TimedStep[], potLives: readonly PotLife[]): T
 const places = ({ kind }: Step) => kind === 'fill' || kind === 'press' || kind === 'tap';
 const fills = (step: Step) => places(step) || step.kind === 'strike' || step.kind === 'cover';
 
+/** What a step that lays something onto something lays: a layer of a colour, or more of the same. */
+export function layered({ moulds }: Pick<Step, 'moulds'>): string {
+  const upper = moulds.find(({ layer = 1 }) => layer > 1);
+  return upper ? `Layer ${upper.layer} of ${upper.name}` : `More into ${moulds[0]?.name ?? 'the piece'}`;
+}
+
 /** Layers that are laid too late for the edge that is wanted, or for growing on at all. */
 function joints(bench: Bench, laid: readonly TimedStep[]): TimelineWarning[] {
   return laid.flatMap(({ step, start }): TimelineWarning[] => {
@@ -224,13 +230,13 @@ function joints(bench: Bench, laid: readonly TimedStep[]): TimelineWarning[] {
     if (!after) return [];
     const below = Math.min(...after.below.map((one) => endOf(bench, one) ?? Infinity));
     const waited = (start - below) / MINUTE;
+    const late = minutesOf((waited - after.to) * MINUTE);
     const upper = moulds.find(({ layer = 1 }) => layer > 1);
-    const what = `Layer ${upper?.layer ?? 2} of ${upper?.name ?? 'the piece'}`;
+    const what = layered(step);
     if (waited > after.cold)
       return [{ kind: 'cold-joint', step: key, text: `${what} comes so late that it does not grow on: scratch the one below, damp it, or brush on a polymer bond coat.` }]; // prettier-ignore
-    if (waited > after.to + 0.5)
-      return [{ kind: 'edge', step: key, text: `${what} comes ${minutesOf((waited - after.to) * MINUTE)} after a ${after.edge} edge is to be had.` }]; // prettier-ignore
-    return [];
+    if (waited <= after.to + 0.5) return [];
+    return [{ kind: 'edge', step: key, text: upper ? `${what} comes ${late} after a ${after.edge} edge is to be had.` : `${what} comes ${late} after the lift below has begun to stiffen: more hands, a retarder by its sheet, or smaller lifts; else scratch what lies there and damp it.` }]; // prettier-ignore
   });
 }
 

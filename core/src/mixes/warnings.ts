@@ -23,8 +23,11 @@ function waterWarnings(mix: Mix, batch: BatchMasses, ratio: number): string[] {
   }
   const ceiling = ratioCeiling[mix.exposure];
   if (ratio <= ceiling) return [];
+  const { grade } = mix;
+  const wettest = wettestGrade(mix, batch);
+  const reach = wettest === undefined || wettest >= grade ? '' : `“${consistency(grade).name}” is out of its reach; the wettest that keeps under is “${consistency(wettest).name}”. `; // prettier-ignore
   return [
-    `Water to cement is ${ratio.toFixed(2)}, over ${ceiling} for a piece ${place(mix)}: weaker and thirsty. Use a plasticiser, a coarser sand, more cement, or a stiffer grade.`,
+    `Water to cement is ${ratio.toFixed(2)}, over ${ceiling} for a piece ${place(mix)}: weaker and thirsty. ${reach}Use a plasticiser, a coarser sand, more cement, or a stiffer grade.`,
   ];
 }
 

@@ -4,6 +4,7 @@ export * from './check-mould.js';
 export * from './extras.js';
 export * from './faces.js';
 export * from './fill.js';
+export * from './insets.js';
 export * from './measured-volume.js';
 export * from './mould.js';
 export * from './pairs.js';

@@ -55,11 +55,21 @@ export interface Bucketful {
   readonly warnings: readonly string[];
 }
 
+/** A mould, or one of its layers, that wants more than the bucket mixes at once. */
+export interface BigMould {
+  readonly name: string;
+  /** mL with the spare, and the most that the bucket mixes. */
+  readonly volume: number;
+  readonly most: number;
+}
+
 /** How a plan is split into bucketfuls. */
 export interface Bucketfuls {
   readonly all: readonly Bucketful[];
   /** Whether one mould wants more than a bucketful. */
   readonly shared: boolean;
+  /** Moulds that do. */
+  readonly big: readonly BigMould[];
   /** Whether each can be placed before it stiffens. */
   readonly inTime: boolean;
 }
@@ -106,7 +116,10 @@ function dealsOf(plan: PourPlan, { shares }: Turn, limits: BatchLimits) {
   const deals = split.shared
     ? dealShared(fills, split.count)
     : split.dealt.map((ids) => ids.map((id): Deal => byId.get(id)!));
-  return { deals, shared: split.shared, inTime: inTime !== undefined };
+  const big = shares.flatMap(({ item: { name }, volume }): BigMould[] =>
+    volume * stretch > limits.volume ? [{ name, volume: volume * stretch, most: limits.volume }] : [],
+  );
+  return { deals, shared: split.shared, big, inTime: inTime !== undefined };
 }
 
 /** The deals of one bucketful, kind of mould by kind of mould. */
@@ -189,12 +202,14 @@ export function bucketfulsOf(plan: PourPlan): Bucketfuls {
   const tinted = isTinted(plan);
   const limits = limitsOf(plan);
   const all: Bucketful[] = [];
+  const big: BigMould[] = [];
   let [shared, inTime] = [false, true];
   turns.forEach((turn, i) => {
     const whole = massesOfTurn(plan, turn);
     const split = dealsOf(plan, turn, limits);
     shared ||= split.shared;
     inTime &&= split.inTime;
+    big.push(...split.big);
     const recipes = new Map<string, ReturnType<typeof recipeOf>>();
     const wait = waitOf(plan, turn);
     const before = turns[i - 1]?.tint;
@@ -218,7 +233,7 @@ export function bucketfulsOf(plan: PourPlan): Bucketfuls {
       });
     });
   });
-  return { all, shared, inTime };
+  return { all, shared, big, inTime };
 }
 
 /** Bucketfuls that are alike, one after another, with how many there are: the sheet tells one for all. */

@@ -1,5 +1,14 @@
-import { cavityOf, copiesOf, meshForSlab, regionAt, rimOf, MESH_COVER } from '../moulds/index.js';
-import type { Solid } from '../solids/index.js';
+import {
+  cavityOf,
+  copiesOf,
+  meshForSlab,
+  meshForWall,
+  regionAt,
+  rimOf,
+  MESH_COVER,
+  type MeshCut,
+} from '../moulds/index.js';
+import { regionPerimeter, type Solid } from '../solids/index.js';
 import type { PourItem } from './plan.js';
 
 /** Something to cut for a pour. */
@@ -37,17 +46,26 @@ function inserts({ shape, name, count }: PourItem): Cut[] {
   });
 }
 
-/** Mesh of a flat piece, clear of every edge; none where the piece is too small for it. */
-function mesh({ shape, name, count, piece }: PourItem): Cut[] {
-  if (piece !== 'slab' && piece !== 'panel') return [];
-  const { outer } = cavityOf(shape);
-  const { box } = regionAt(outer, rimOf(shape) / 2);
+/** Mesh of a piece: flat and clear of every edge, or bent round the middle of its wall; none where there is no room for it. */
+function meshCut({ shape, fillTo = rimOf(shape) }: PourItem): MeshCut | undefined {
+  const { outer, cores } = cavityOf(shape);
+  const half = fillTo / 2;
+  const core = cores.find(({ bottom, top }) => bottom < half && top > half);
+  if (core) {
+    const [out, inside] = [outer, core].map((standing) => regionPerimeter(regionAt(standing, half)));
+    return fillTo <= 2 * MESH_COVER ? undefined : meshForWall((out! + inside!) / 2, fillTo);
+  }
+  const { box } = regionAt(outer, half);
   const [length, width] = [box.x1 - box.x0, box.y1 - box.y0];
-  if (Math.min(length, width) <= 2 * MESH_COVER) return [];
-  const cut = meshForSlab(length, width);
-  return [{ what: 'Mesh', mould: name, count, length: cut.length.value, width: cut.width.value }];
+  return Math.min(length, width) <= 2 * MESH_COVER ? undefined : meshForSlab(length, width);
 }
 
-/** What is to be cut before a pour: plugs, pipes and blocks of its moulds, and mesh where its mould has some laid in. */
-export const cutList = (items: readonly PourItem[], meshed: ReadonlySet<string>): Cut[] =>
-  items.flatMap((item) => [...inserts(item), ...(meshed.has(item.mouldId) ? mesh(item) : [])]);
+function mesh(item: PourItem): Cut[] {
+  const cut = item.mesh ? meshCut(item) : undefined;
+  if (!cut) return [];
+  return [{ what: 'Mesh', mould: item.name, count: item.count, length: cut.length.value, width: cut.width.value }];
+}
+
+/** What is to be cut before a pour: plugs, pipes and blocks of its moulds, and mesh where some is laid in. */
+export const cutList = (items: readonly PourItem[]): Cut[] =>
+  items.flatMap((item) => [...inserts(item), ...mesh(item)]);

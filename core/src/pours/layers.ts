@@ -1,8 +1,8 @@
-import { fullVolume, heightFor, rimOf, volumeTo } from '../moulds/index.js';
+import { heightFor, rimOf, volumeTo } from '../moulds/index.js';
 import type { Dose } from '../mixes/index.js';
 import { checkColouring, type Colouring } from '../tints/index.js';
-import { computed, figure, line, type Figure } from '../units/index.js';
-import { pieceVolume } from './pieces.js';
+import { computed, figure, InputError, line, type Figure } from '../units/index.js';
+import { displaced, pieceVolume } from './pieces.js';
 import type { PourItem, PourTint } from './plan.js';
 
 /** One layer of a piece, heights in mm from the bottom of the mould. */
@@ -13,7 +13,7 @@ export interface Layer {
   readonly volume: Figure;
 }
 
-type Coloured = Pick<PourItem, 'shape' | 'fillTo' | 'name'> & { readonly colouring: Colouring<PourTint> };
+type Coloured = Pick<PourItem, 'shape' | 'fillTo' | 'name' | 'inset'> & { readonly colouring: Colouring<PourTint> };
 
 function layerVolume(item: Coloured, i: number, to: number, volume: number): Figure {
   const { by = 'height', parts } = item.colouring;
@@ -25,6 +25,16 @@ function layerVolume(item: Coloured, i: number, to: number, volume: number): Fig
   ]);
 }
 
+const buried = ({ name, inset }: Coloured, i: number) =>
+  new InputError([
+    {
+      field: `colouring.parts.${i}.share`,
+      value: undefined,
+      message: `Layer ${i + 1} of ${name} has no room beside “${inset?.name ?? 'what lies in it'}”.`,
+      remedy: 'Make it higher, or the inset thinner.',
+    },
+  ]);
+
 /**
  * The layers of a banded piece, bottom up, up to its fill line: by share of height or of volume, from the fill curve.
  * Their volumes add up to what the piece takes. @throws InputError on shares that do not add up to 1
@@ -33,15 +43,18 @@ export function layersOf(item: Coloured): Layer[] {
   const { by = 'height', parts } = item.colouring;
   checkColouring(item.colouring, 'colouring', item.name);
   const height = item.fillTo ?? rimOf(item.shape);
-  const whole = item.fillTo === undefined ? fullVolume(item.shape) : volumeTo(item.shape, item.fillTo);
+  const whole = pieceVolume(item);
+  // An inset on the bottom takes its room below every layer, one on the open face within the last.
+  const under = item.inset?.face === 'mould' ? displaced(item) : 0;
   const sum = parts.reduce((total, { share }) => total + share, 0);
   let [from, filled, shared] = [0, 0, 0];
   return parts.map(({ tint, share }, i) => {
     shared += share / sum;
     const last = i === parts.length - 1;
-    const to = last ? height : by === 'height' ? shared * height : heightFor(item.shape, shared * whole);
-    const upTo = last ? whole : by === 'height' ? volumeTo(item.shape, to) : shared * whole;
+    const to = last ? height : by === 'height' ? shared * height : heightFor(item.shape, shared * whole + under);
+    const upTo = last ? whole : by === 'height' ? volumeTo(item.shape, to) - under : shared * whole;
     const volume = upTo - filled;
+    if (volume <= 0) throw buried(item, i);
     const layer = { tint, from, to, volume: layerVolume(item, i, to, volume) };
     [from, filled] = [to, upTo];
     return layer;

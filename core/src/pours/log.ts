@@ -1,6 +1,6 @@
 import { batchOf, isBinder, liquidWaterOf, type BatchMasses, type Grade, type Material } from '../mixes/index.js';
 import { Checker } from '../units/index.js';
-import { expectedOf, pieceVolume, type Expected } from './pieces.js';
+import { expectedOf, laidInMass, pieceVolume, type Expected } from './pieces.js';
 import type { PourPlan } from './plan.js';
 import type { Sheet } from './sheet.js';
 
@@ -85,5 +85,5 @@ export function loggedBatch(plan: PourPlan, log: PourLog): BatchMasses {
 export function expectedByLog(plan: PourPlan, log: PourLog): Expected[] {
   checkLog(plan, log);
   const batch = loggedBatch(plan, log);
-  return plan.items.map((item) => expectedOf(batch, pieceVolume(item)));
+  return plan.items.map((item) => expectedOf(batch, pieceVolume(item), laidInMass(item)));
 }

@@ -1,5 +1,5 @@
 import { batchMass, scaleMasses, solidsMass, type BatchMasses } from '../mixes/index.js';
-import { checkMould, fullVolume, volumeTo } from '../moulds/index.js';
+import { checkMould, fullVolume, insetMass, insetVolume, volumeTo } from '../moulds/index.js';
 import { computed, figure, line, type Figure } from '../units/index.js';
 import type { PourItem } from './plan.js';
 
@@ -24,23 +24,31 @@ export interface PieceFigures {
   readonly expected: Expected;
 }
 
-/** Volume that one piece takes, mL. */
-export function pieceVolume(item: PourItem): number {
+/** What an item's inset takes out of its mix, mL. */
+export const displaced = ({ inset }: Pick<PourItem, 'inset'>): number => (inset ? insetVolume(inset) : 0);
+
+/** Volume of mix that one piece takes, mL. */
+export function pieceVolume(item: Pick<PourItem, 'shape' | 'fillTo' | 'inset'>): number {
   checkMould(item.shape);
-  return item.fillTo === undefined ? fullVolume(item.shape) : volumeTo(item.shape, item.fillTo);
+  const held = item.fillTo === undefined ? fullVolume(item.shape) : volumeTo(item.shape, item.fillTo);
+  return held - displaced(item);
 }
 
-/** What a piece of `volume` mL out of a batch is reckoned to weigh. */
-export function expectedOf(batch: BatchMasses, volume: number): Expected {
+/** What a piece of `volume` mL out of a batch is reckoned to weigh, with so many grams that are laid in it. */
+export function expectedOf(batch: BatchMasses, volume: number, laidIn = 0): Expected {
   const own = scaleMasses(batch, volume / batch.volume);
   const { fresh, dry } = batchMass(own);
-  return { fresh, dry, solids: solidsMass(own), loss: fresh - dry };
+  return { fresh: fresh + laidIn, dry: dry + laidIn, solids: solidsMass(own) + laidIn, loss: fresh - dry };
 }
+
+/** What stays in a piece of what is laid in it, g. */
+export const laidInMass = ({ inset }: Pick<PourItem, 'inset'>): number => (inset ? insetMass(inset) : 0);
 
 /** Figures of one kind of piece cast from a batch's mix. */
 export function pieceFigures(item: PourItem, batch: BatchMasses): PieceFigures {
   const volume = pieceVolume(item);
-  const expected = expectedOf(batch, volume);
+  const [taken, laidIn] = [displaced(item), laidInMass(item)];
+  const expected = expectedOf(batch, volume, laidIn);
   const own = scaleMasses(batch, volume / batch.volume);
   return {
     mouldId: item.mouldId,
@@ -49,14 +57,18 @@ export function pieceFigures(item: PourItem, batch: BatchMasses): PieceFigures {
     volume: figure(volume, 'mL', computed, [
       line(
         item.fillTo === undefined ? 'Filled to the rim' : `Filled to ${item.fillTo} mm`,
-        volume,
+        volume + taken,
         'mL',
         'from the mould’s measurements',
       ),
+      ...(taken > 0
+        ? [line('less the inset', taken, 'mL', 'its area × its thickness'), line('Mix', volume, 'mL')]
+        : []),
     ]),
     fresh: figure(expected.fresh, 'g', computed, [
-      line('Its share of the dry materials', expected.solids, 'g'),
+      line('Its share of the dry materials', expected.solids - laidIn, 'g'),
       line('Its share of all the water', own.totalWater, 'g'),
+      ...(laidIn > 0 ? [line('What is laid in it', laidIn, 'g', 'stone and tile, 2.4 kg/L')] : []),
       line('Fresh', expected.fresh, 'g'),
     ]),
     dry: figure(expected.dry, 'g', computed, [

@@ -1,9 +1,9 @@
 import type { SettingClass } from '../cure/index.js';
 import { WETTEST, type Dose, type Learned, type Mix, type MixConditions, type MixingWays } from '../mixes/index.js';
-import { rimOf, type MouldShape, type PieceKind } from '../moulds/index.js';
+import { layInset, rimOf, type Inset, type MouldShape, type PieceKind } from '../moulds/index.js';
 import type { Lot, Scoop, ScoopStep } from '../stores/index.js';
 import type { Colouring } from '../tints/index.js';
-import { Checker } from '../units/index.js';
+import { Checker, InputError, type FieldIssue } from '../units/index.js';
 
 /** A tint as a pour uses it: a copy, with the colour that it dries to in that pour's mix, #rrggbb. */
 export interface PourTint {
@@ -27,6 +27,10 @@ export interface PourItem {
   readonly fillTo?: number;
   /** How it is coloured, where that is not by the mix itself. */
   readonly colouring?: Colouring<PourTint>;
+  /** Mesh or wire is laid in at half its depth. */
+  readonly mesh?: boolean;
+  /** Lettering or a picture on one of its faces. */
+  readonly inset?: Inset;
 }
 
 /** A pour as it is planned. */
@@ -86,6 +90,19 @@ export const KITCHEN_SCALE = 1;
 /** Most moulds of one kind in a pour. */
 const MOST_MOULDS = 500;
 
+/** What is wrong with the insets of a plan. */
+function insetIssues(items: readonly PourItem[]): FieldIssue[] {
+  return items.flatMap(({ shape, inset, fillTo, piece }, i) => {
+    try {
+      if (inset) layInset(shape, inset, { fillTo, piece, path: `items.${i}.inset` });
+      return [];
+    } catch (error) {
+      if (error instanceof InputError) return error.issues;
+      throw error;
+    }
+  });
+}
+
 /** Refuses a plan that cannot be poured. Moulds and mix are checked by their own functions. @throws InputError */
 export function checkPlan(plan: PourPlan): void {
   const check = new Checker();
@@ -122,5 +139,7 @@ export function checkPlan(plan: PourPlan): void {
     check.number('times.mixing', plan.times.mixing, 'The time to mix a bucketful', { above: 0, max: 120, unit: 'min' });
     check.number('times.filling', plan.times.filling, 'The time to fill a mould', { above: 0, max: 120, unit: 'min' });
   }
+  if (check.clean)
+    for (const { field, value, message, remedy } of insetIssues(plan.items)) check.add(field, value, message, remedy);
   check.done();
 }

@@ -115,7 +115,7 @@ export function reckonSheet(given: PourPlan): Sheet {
   const pieces = plan.items.map((item) => pieceFigures(item, perPart));
   const amount = amountFigure(plan, pieces);
   const { potLife } = workability(plan.mix, plan.setting, plan.temperature);
-  const { all: bucketfuls, shared, inTime } = bucketfulsOf(given);
+  const { all: bucketfuls, shared, big, inTime } = bucketfulsOf(given);
   const count = bucketfuls.length;
   const whole = scaleMasses(perPart, amount.value / perPart.volume);
   const batch = scaleMasses(whole, 1 / count);
@@ -138,6 +138,7 @@ export function reckonSheet(given: PourPlan): Sheet {
     water,
     ratio: mix.ratio.value,
     leftover: leftover.value,
+    big,
     inTime,
   };
   return {

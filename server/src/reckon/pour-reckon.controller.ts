@@ -132,7 +132,6 @@ export class PourReckonController {
   @HttpCode(200)
   @asked(CutQuestion, examples.cut)
   cut(@Body() { items, mesh = false }: CutQuestion) {
-    const moulds = items.map(itemOf);
-    return { cuts: cutList(moulds, new Set(mesh ? moulds.map(({ mouldId }) => mouldId) : [])) };
+    return { cuts: cutList(items.map((item, i) => ({ ...itemOf(item, i), mesh }))) };
   }
 }

@@ -1,4 +1,4 @@
-import { stepNames, type Run, type TimedStep, type Timeline } from '@dewpot/core';
+import { layered, stepNames, type Run, type TimedStep, type Timeline } from '@dewpot/core';
 
 /** Something that runs out, or comes due, ms. */
 export interface BenchTimer {
@@ -26,14 +26,14 @@ function potLives({ potLives: lives, steps }: Timeline, run: Run, label: (part: 
 /** Layers that may go on, from when until when. */
 function layers({ steps }: Timeline, run: Run): BenchTimer[] {
   return steps.flatMap(({ step }): BenchTimer[] => {
-    const { after, key, moulds } = step;
+    const { after, key } = step;
     if (!after || done(run, key)) return [];
     const laid = after.below.map((below) => run.times.get(below)?.end);
     if (laid.some((end) => end === undefined)) return [];
     const below = Math.max(...laid.map((end) => end!));
-    const upper = moulds.find(({ layer = 1 }) => layer > 1);
-    const name = `Layer ${upper?.layer ?? 2} of ${upper?.name ?? 'the piece'}`;
-    return [{ key, name, from: below + after.from * 60_000, until: below + after.to * 60_000, kind: 'layer' }];
+    return [
+      { key, name: layered(step), from: below + after.from * 60_000, until: below + after.to * 60_000, kind: 'layer' },
+    ];
   });
 }
 

@@ -12,8 +12,7 @@ export function BeforeSlab({ sheets, sources }: { sheets: readonly SheetPart[]; 
   const units = useUnits();
   const { moulds, full } = sources;
   const poured = new Set(sheets.flatMap(({ plan }) => plan.items.map(({ mouldId }) => mouldId)));
-  const meshed = new Set(moulds.filter(({ meshOpening }) => meshOpening !== undefined).map(({ id }) => id));
-  const cuts = sheets.flatMap(({ plan }) => cutList(plan.items, meshed));
+  const cuts = sheets.flatMap(({ plan }) => cutList(plan.items));
   const idle = moulds
     .filter((mould) => !poured.has(mould.id) && (freeOf(mould, full, 1).free ?? 1) > 0)
     .map(({ id, name, shape }) => ({ id, name, volume: fullVolume(shape) }));
