@@ -26,6 +26,7 @@ import {
 } from 'class-validator';
 import { MixQuestion } from './mix-questions.js';
 import { settingClasses } from './mixes.js';
+import { InsetInput } from './pours.js';
 import { RunEventInput } from './run.js';
 import { MouldShapeInput } from './solids.js';
 
@@ -36,6 +37,9 @@ export class SheetItem {
   @IsObject() @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
   @IsIn(pieces) piece: PieceKind;
   @IsInt() @Min(1) @Max(500) count: number;
+  /** Mesh is laid in at half depth. */
+  @IsOptional() @IsBoolean() mesh?: boolean;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => InsetInput) inset?: InsetInput;
 }
 
 export class SheetQuestion {
@@ -86,9 +90,22 @@ export class CatchMouldInput {
   @IsNumber() volume: number;
 }
 
+/** A piece that a foot may be cast for. */
+export class FootedInput {
+  @IsString() @Length(1, 80) name: string;
+  @IsObject() @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
+  @IsIn(pieces) piece: PieceKind;
+}
+
 export class LeftoverQuestion {
   /** mL */
   @IsNumber() leftover: number;
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(100)
+  @ValidateNested({ each: true })
+  @Type(() => FootedInput)
+  feet?: FootedInput[];
   @IsArray() @ArrayMaxSize(500) @ValidateNested({ each: true }) @Type(() => CatchMouldInput) moulds: CatchMouldInput[];
 }
 
@@ -96,6 +113,15 @@ export class OwnedCopyInput {
   @IsString() @Length(1, 20) mark: string;
   @IsBoolean() retired: boolean;
   @IsBoolean() leaks: boolean;
+}
+
+export class FullMouldInput {
+  @IsString() @Length(1, 80) name: string;
+  @IsString() @Length(1, 60) place: string;
+  /** Full, g. */
+  @IsNumber() @Min(0) mass: number;
+  /** When it is good to lift out, ms. */
+  @IsInt() @Min(0) freeAt: number;
 }
 
 export class FreeQuestion {
@@ -113,6 +139,21 @@ export class CutQuestion {
   @ValidateNested({ each: true })
   @Type(() => SheetItem)
   items: SheetItem[];
-  /** Mesh is laid into flat pieces. */
-  @IsOptional() @IsBoolean() mesh?: boolean;
+}
+
+/** Lettering or a picture in a mould. */
+export class InsetQuestion {
+  @IsObject() @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
+  @IsObject() @ValidateNested() @Type(() => InsetInput) inset: InsetInput;
+  /** Height to which the mould is filled, mm; to the rim where it is left out. */
+  @IsOptional() @IsNumber() fillTo?: number;
+  @IsOptional() @IsIn(pieces) piece?: PieceKind;
+}
+
+/** Full moulds, and from which mass on they are not moved. */
+export class SpotsQuestion {
+  @IsArray() @ArrayMaxSize(500) @ValidateNested({ each: true }) @Type(() => FullMouldInput) full: FullMouldInput[];
+  /** g */
+  @IsNumber() @Min(0) liftLimit: number;
+  @IsOptional() @IsString() @Length(0, 60) place?: string;
 }

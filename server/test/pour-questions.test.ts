@@ -33,4 +33,15 @@ describe('questions about a pour', () => {
     expect(refused.errors[0].field).toBe('step');
     expect((await ask('free', pourExamples.free).expect(200)).body).toMatchObject({ free: 0 });
   });
+
+  it('lay lettering mirrored, and refuse by name what does not fit on its face', async () => {
+    const { inset } = pourExamples.inset;
+    const { body } = await ask('inset', pourExamples.inset).expect(200);
+    expect(body.lies[0][0]).toEqual([0 - body.reads[0][0][0], body.reads[0][0][1]]);
+    const over = { ...pourExamples.inset, inset: { ...inset, x: 140 } };
+    const { body: refused } = await ask('inset', over).expect(422);
+    expect(refused.errors[0]).toMatchObject({ field: 'inset', message: expect.stringContaining('reaches over') });
+    const bent = { ...pourExamples.inset, inset: { ...inset, loops: [[[0, 0], ['wide', 1], [2, 2]]] } }; // prettier-ignore
+    expect((await ask('inset', bent).expect(422)).body.errors[0].message).toContain('has a loop that is none');
+  });
 });

@@ -50,6 +50,59 @@ const laid = (parts: readonly ReckonedPart[], over: Partial<RunWays> = {}): [Ste
 };
 const kinds = (steps: readonly Step[]) => steps.map(({ kind }) => kind);
 
+describe('what is laid in', () => {
+  const letters = { name: '12', face: 'mould' as const, thickness: 3, loops: [[[-20, -20], [20, -20], [0, 20]]] as const }; // prettier-ignore
+  it('is laid before the cores where it lies on the bottom, and mesh once a mould is half full', () => {
+    const [steps] = laid([part([pot({ mesh: true, count: 1 }), { ...round(), inset: letters }])]);
+    expect(kinds(steps).slice(0, 5)).toEqual(['lay-out', 'release', 'release-dries', 'insets', 'cores']);
+    expect(steps.find(({ kind }) => kind === 'insets')!.minutes).toBe(6);
+    const at = kinds(steps).indexOf('mesh');
+    expect(steps[at]!.moulds.map(({ name }) => name)).toEqual(['Nested pot']);
+    const poured = steps.slice(0, at).filter(({ kind }) => kind === 'fill');
+    const taken = poured.flatMap(({ moulds }) => moulds).filter(({ name }) => name === 'Nested pot');
+    expect(taken.reduce((sum, { volume }) => sum + volume, 0)).toBeCloseTo(fullVolume(nestedPot) / 2, 6);
+    expect(kinds(laid([part([pot()])])[0])).not.toContain('mesh');
+  });
+
+  it('of a banded piece goes into the layer that reaches half its depth', () => {
+    const [steps] = laid([part([{ ...banded('blended'), mesh: true }])]);
+    const mesh = kinds(steps).indexOf('mesh');
+    const before = steps.slice(0, mesh).filter(({ kind }) => kind === 'fill').flatMap(({ moulds }) => moulds); // prettier-ignore
+    expect(kinds(steps).filter((kind) => kind === 'mesh')).toHaveLength(1);
+    expect(before.reduce((sum, { volume }) => sum + volume, 0)).toBeGreaterThanOrEqual(fullVolume(nestedPot) / 2 - 1e-6); // prettier-ignore
+  });
+});
+
+describe('a mould that takes more than a bucket', () => {
+  const trough = (over: Partial<PourPlan> = {}) =>
+    part([pot({ count: 1, name: 'Trough', shape: nestedPot })], { bucket: 1500, ...over });
+  it('has its next bucket while the last is plastic, and is told of by name with the way out', () => {
+    const [steps, timeline] = laid([trough()]);
+    const next = steps.filter(({ kind }) => kind === 'fill').filter(({ after }) => after);
+    expect(next.length).toBeGreaterThan(0);
+    expect(next[0]!.after).toMatchObject({ from: 0, edge: 'blended' });
+    expect(timeline.warnings).toEqual([]);
+    expect(trough().sheet.warnings.join()).toMatch(
+      /Trough takes [0-9.]+ L, and the bucket mixes 1\.0 L at once: each bucket goes in while the last is plastic/,
+    );
+  });
+
+  it('is warned of where the next bucket comes too late to grow on', () => {
+    const slow = trough({ times: { mixing: 9, filling: 3 } });
+    const [steps] = laid([slow]);
+    const second = steps.filter(({ kind, after }) => kind === 'fill' && after)[0]!;
+    const first = second.after!.below[0]!;
+    const times = new Map<string, StepTimes>([
+      [first, { start: START, end: START }],
+      [second.key, { start: START + (second.after!.to + 5) * MINUTE }],
+    ]);
+    const { warnings } = timelineOf(steps, { start: START, times });
+    expect(warnings.map(({ text }) => text).join()).toContain('More into Trough comes 5 min after the lift below');
+    const cold = new Map([[second.key, { start: START + (second.after!.cold + 5) * MINUTE }], [first, { start: START, end: START }]]); // prettier-ignore
+    expect(timelineOf(steps, { start: START, times: cold }).warnings.map(({ kind }) => kind)).toContain('cold-joint');
+  });
+});
+
 describe('the steps of a pour', () => {
   it('go from laying out to cleaning up, a deep mould in two lifts with tapping after each', () => {
     const [steps] = laid([part([pot()])]);

@@ -77,7 +77,7 @@ function placed({ loops, x = 0, y = 0, turn = 0 }: Inset): Loops {
 }
 
 /** Loops turned over left to right. */
-export const mirrored = (loops: Loops): Loops => loops.map((loop) => loop.map(([x, y]): PlanPoint => [-x, y]));
+export const mirrored = (loops: Loops): Loops => loops.map((loop) => loop.map(([x, y]): PlanPoint => [0 - x, y]));
 
 /** Area of loops, mm²; a loop within another takes from it, one within that adds again. */
 export function loopsArea(loops: Loops): number {

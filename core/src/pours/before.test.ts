@@ -1,7 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { fullVolume } from '../moulds/index.js';
 import { cone, nestedPot, threePots } from '../testing/examples.js';
-import { bagFills, catchMoulds, cutList, freeMoulds, reckonSheet, scaleDown, type PourItem } from './index.js';
+import {
+  bagFills,
+  catchMoulds,
+  cutList,
+  feetFor,
+  freeMoulds,
+  heldSpots,
+  reckonSheet,
+  scaleDown,
+  type PourItem,
+} from './index.js';
 
 const DAY = 86_400_000;
 const copies = (n: number) => Array.from({ length: n }, (_, i) => ({ mark: String(i), retired: false, leaks: false }));
@@ -27,6 +37,22 @@ describe('free copies', () => {
   });
 });
 
+describe('a full mould that is too heavy to be moved', () => {
+  const standing = (name: string, place: string, mass: number, freeAt: number) => ({ mouldId: 'm', name, place, mass, freeAt }); // prettier-ignore
+  const full = [
+    standing('Trough', 'The yard', 46000, 3 * DAY),
+    standing('Pot', 'The yard', 8000, DAY),
+    standing('Column', 'the shed', 31000, DAY),
+  ];
+  it('keeps its spot until it comes free; lighter ones do not', () => {
+    expect(heldSpots(full, 25000).map(({ name }) => name)).toEqual(['Column', 'Trough']);
+    expect(heldSpots(full, 25000, ' the yard ')).toEqual([
+      { name: 'Trough', place: 'The yard', mass: 46000, until: 3 * DAY },
+    ]);
+    expect(heldSpots([{ mouldId: 'm', freeAt: DAY, mass: 90000 }], 25000)).toEqual([]);
+  });
+});
+
 describe('what is left over', () => {
   const moulds = [90, 300, 480, 900].map((volume) => ({ id: `${volume}`, name: `${volume}`, volume }));
   it('goes into the mould that it fills best without exceeding, and the rest into the next', () => {
@@ -44,6 +70,16 @@ describe('what is left over', () => {
     expect(made * (1 - share)).toBeCloseTo(3 * fullVolume(nestedPot), 3);
     const short = threePots({ spare: 0, scoop: { id: 's', name: 'a bucket', volume: 5000 }, step: 1 });
     expect(scaleDown({ plan: short, sheet: reckonSheet(short) })).toBeGreaterThanOrEqual(0);
+  });
+
+  it('makes a foot for what stands, as high as it goes and no higher than it need be', () => {
+    const pot = { name: 'Nested pot', shape: nestedPot, piece: 'pot' as const };
+    const [foot] = feetFor(100, [pot]);
+    expect(foot!.across).toBeCloseTo(96, 6);
+    expect((foot!.height.value * Math.PI * 96 ** 2) / 4000).toBeCloseTo(100, 6);
+    expect(feetFor(900, [pot])[0]!.height.value).toBe(30);
+    expect(feetFor(60, [pot])).toEqual([]);
+    expect(feetFor(900, [{ ...pot, piece: 'slab' }])).toEqual([]);
   });
 
   it('of a whole bag fills so many of each by itself', () => {
@@ -81,5 +117,11 @@ describe('what is cut', () => {
       },
     ]);
     expect(cutList([{ ...round, shape: { ...round.shape, outer: cone(20, 20, 45) } }])).toEqual([]);
+  });
+
+  it('is bent round the middle of a wall, its ends lapped', () => {
+    const [, mesh] = cutList([{ ...threePots().items[0]!, mesh: true }]);
+    // Half way up: 180 mm outside, and 124 + 36 × 72 ÷ 162 = 140 mm inside.
+    expect(mesh).toMatchObject({ what: 'Mesh', length: expect.closeTo(Math.PI * 160 + 50, 3), width: 156 });
   });
 });

@@ -26,6 +26,10 @@ export function cautionsFor(plan: PourPlan, pieces: readonly PieceFigures[]): Ca
   const heavy = pieces.filter(({ fresh }) => fresh.value > plan.liftLimit);
   for (const { name, fresh } of heavy) {
     found.push({
+      step: 'place',
+      text: `Fill ${name} where it is to set: full, it is not moved until its lift-out.`,
+    });
+    found.push({
       step: 'lift',
       text: `${name} weighs ${(fresh.value / 1000).toFixed(0)} kg: two people, slide it, do not catch it.`,
     });

@@ -6,6 +6,9 @@ export interface FullMould {
   /** When its lift-out is good, ms. */
   readonly freeAt: number;
   readonly place?: string | undefined;
+  /** What stands in it, and what that weighs fresh, g. */
+  readonly name?: string;
+  readonly mass?: number;
 }
 
 /** A copy of a mould that somebody owns. */

@@ -20,3 +20,5 @@ export * from './whole.js';
 export * from './free-moulds.js';
 export * from './leftover-use.js';
 export * from './cut-list.js';
+export * from './feet.js';
+export * from './held-spots.js';

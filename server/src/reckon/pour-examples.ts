@@ -62,6 +62,7 @@ export const pourExamples = {
       { id: 'wedge', name: 'Bookend wedge', volume: 480 },
       { id: 'foot', name: 'Lamp foot', volume: 900 },
     ],
+    feet: [{ name: 'Nested pot', shape: pot, piece: 'pot' }],
   },
   free: {
     name: 'Nested pot',
@@ -72,5 +73,30 @@ export const pourExamples = {
     full: [at],
     count: 2,
   },
-  cut: { items, mesh: true },
+  cut: { items: items.map((item) => ({ ...item, mesh: item.piece === 'slab' })) },
+  inset: {
+    shape: round,
+    piece: 'slab',
+    inset: {
+      name: 'An L',
+      face: 'mould',
+      thickness: 4,
+      x: 20,
+      loops: [
+        [
+          [-20, -30],
+          [20, -30],
+          [20, -18],
+          [-8, -18],
+          [-8, 30],
+          [-20, 30],
+        ],
+      ],
+    },
+  },
+  spots: {
+    full: [{ name: '12a, Trough', place: 'the yard', mass: 46000, freeAt: at }],
+    liftLimit: 25000,
+    place: 'The yard',
+  },
 };

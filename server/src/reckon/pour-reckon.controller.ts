@@ -6,7 +6,10 @@ import {
   checkDeed,
   coreHolds,
   cutList,
+  feetFor,
   freeMoulds,
+  heldSpots,
+  layInset,
   mouldsPerBatch,
   partNow,
   reckonSheet,
@@ -23,10 +26,12 @@ import {
   CutQuestion,
   FreeQuestion,
   HourQuestion,
+  InsetQuestion,
   LeftoverQuestion,
   RunQuestion,
   shapeOf,
   SheetQuestion,
+  SpotsQuestion,
   type SheetItem,
 } from '@dewpot/contract';
 import { Public } from '../http/request.js';
@@ -107,12 +112,13 @@ export class PourReckonController {
     return { inTime: moulds >= 1, ...splitIntoBatches(fills, { volume: bucket * BUCKET_SHARE, moulds }) };
   }
 
-  /** Which moulds take what is left over. */
+  /** Which moulds take what is left over, and what feet it makes. */
   @Post('leftover')
   @HttpCode(200)
   @asked(LeftoverQuestion, examples.leftover)
-  leftover(@Body() { leftover, moulds }: LeftoverQuestion) {
-    return { moulds: catchMoulds(leftover, moulds) };
+  leftover(@Body() { leftover, moulds, feet = [] }: LeftoverQuestion) {
+    const pieces = feet.map((one) => ({ ...one, shape: shapeOf(one.shape) }));
+    return { moulds: catchMoulds(leftover, moulds), feet: feetFor(leftover, pieces) };
   }
 
   /** Which copies of a mould are free, and when the next comes free. */
@@ -131,7 +137,24 @@ export class PourReckonController {
   @Post('cut')
   @HttpCode(200)
   @asked(CutQuestion, examples.cut)
-  cut(@Body() { items, mesh = false }: CutQuestion) {
-    return { cuts: cutList(items.map((item, i) => ({ ...itemOf(item, i), mesh }))) };
+  cut(@Body() { items }: CutQuestion) {
+    return { cuts: cutList(items.map(itemOf)) };
+  }
+
+  /** How lettering or a picture lies in its mould, mirrored where it lies on the bottom, and what it leaves. */
+  @Post('inset')
+  @HttpCode(200)
+  @asked(InsetQuestion, examples.inset)
+  inset(@Body() { shape, inset, ...ways }: InsetQuestion) {
+    return layInset(shapeOf(shape), inset, ways);
+  }
+
+  /** Which places full moulds keep, because they are too heavy to be moved. */
+  @Post('spots')
+  @HttpCode(200)
+  @asked(SpotsQuestion, examples.spots)
+  spots(@Body() { full, liftLimit, place }: SpotsQuestion) {
+    const moulds = full.map((one) => ({ ...one, mouldId: one.name }));
+    return { spots: heldSpots(moulds, liftLimit, place) };
   }
 }

@@ -10,6 +10,8 @@ export const fullMoulds = (casts: readonly CastView[], air: AirView | undefined)
       mouldId: cast.mouldId,
       mark: cast.snapshot.copyMark,
       place: cast.snapshot.place,
+      name: `${cast.code}, ${cast.snapshot.mouldName}`,
+      mass: cast.expected.fresh,
       freeAt: nextOf(cast, air)?.good ?? cast.life.pouredAt,
     }));
 
