@@ -32,6 +32,17 @@ import {
 import type { RunLesson } from './run.js';
 import { ColouringInput } from './tints.js';
 
+export const letterFaces = ['serif', 'plain'] as const;
+export type LetterFace = (typeof letterFaces)[number];
+
+/** What an inset's loops were set from, so that they can be set anew. */
+export class LettersInput {
+  @IsString() @Length(1, 60) text: string;
+  @IsIn(letterFaces) font: LetterFace;
+  /** Height of capitals, mm. */
+  @IsNumber() @Min(3) @Max(1000) height: number;
+}
+
 /** Lettering or a picture that is laid in a mould. */
 export class InsetInput implements Inset {
   @IsString() @Length(1, 80) name: string;
@@ -45,6 +56,7 @@ export class InsetInput implements Inset {
   /** Degrees. */
   @IsOptional() @IsNumber() turn?: number;
   @IsOptional() @IsBoolean() stays?: boolean;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => LettersInput) letters?: LettersInput;
 }
 
 export class PourItemInput {

@@ -10,6 +10,7 @@ import { CastsController } from './casts/casts.controller.js';
 import { CastsService } from './casts/casts.service.js';
 import { CONFIG, type ServerConfig } from './config.js';
 import { appOptions } from './db/connection.js';
+import { News } from './db/news.js';
 import { Rows } from './db/rows.js';
 import { DevicesController } from './devices/devices.controller.js';
 import { ScaleController } from './devices/scale.controller.js';
@@ -27,6 +28,7 @@ import { TubsController } from './moulds/tubs.controller.js';
 import { TubsService } from './moulds/tubs.service.js';
 import { PoursController } from './pours/pours.controller.js';
 import { PoursService } from './pours/pours.service.js';
+import { RunStreamController } from './pours/run-stream.controller.js';
 import { RunsService } from './pours/runs.service.js';
 import { ColouringReckonController } from './reckon/colouring-reckon.controller.js';
 import { MixReckonController } from './reckon/mix-reckon.controller.js';
@@ -65,6 +67,7 @@ export class AppModule {
         PourReckonController,
         PoursController,
         ReckonController,
+        RunStreamController,
         ScaleController,
         StoresController,
         SwatchesController,
@@ -75,6 +78,7 @@ export class AppModule {
       providers: [
         { provide: CONFIG, useValue: config },
         Rows,
+        News,
         Sessions,
         CastsService,
         LotsService,

@@ -51,6 +51,8 @@ export async function createServer(config: ServerConfig): Promise<NestExpressApp
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), {
     logger: ['error', 'warn'],
     bodyParser: false,
+    // Streams never end by themselves: a server that stops ends them.
+    forceCloseConnections: true,
   });
   app.use(logRequests(new Logger('Request')));
   app.use(security);

@@ -3,8 +3,9 @@ import type { AddressInfo } from 'node:net';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { steadyReading, type RunEvent } from '@dewpot/core';
-import { benchOf, type PourView, type ScaleReading } from '@dewpot/contract';
+import { benchOf, type PourView, type RunView, type ScaleReading } from '@dewpot/contract';
 import { EMPTY_SCALE, scaleAfter, scalePosted, scaleReading } from '../src/devices/bench-scale.js';
+import { createServer } from '../src/index.js';
 import { newWorkshop, potInput, pouredPots, startServer, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;
@@ -38,6 +39,22 @@ describe('what happens at the bench', () => {
     const { body } = await happened(pour, second!, first!, third!).expect(200);
     expect(body.events.map(({ id }: RunEvent) => id)).toEqual([first!.id, second!.id, third!.id]);
     expect((await agent.get(`/api/pours/${pour.id}/run`)).body).toEqual(body);
+  });
+
+  it('is heard at once by another device, at another server before the same database, and by no stranger', async () => {
+    const pour = await begun();
+    const path = `/api/pours/${pour.id}/run/stream`;
+    const app = await createServer(harness.config);
+    await app.listen(0, '127.0.0.1');
+    const done = event({ kind: 'done', step: 'lay-out' });
+    try {
+      const first = () => void happened(pour, done).then(({ status }) => expect(status).toBe(200));
+      const runs = await heard<RunView>(path, 2, { from: { ...harness, app }, first });
+      expect(runs.map(({ events }) => events.map(({ id }) => id))).toEqual([[], [done.id]]);
+    } finally {
+      await app.close();
+    }
+    await (await newWorkshop(harness)).get(path).expect(404);
   });
 
   it('from two writers at once loses nothing', async () => {
@@ -154,7 +171,7 @@ describe('the simulated bench scale', () => {
 
   it('streams to whoever listens, is poured onto by its panel, and takes a bridge’s readings but no rubbish', async () => {
     await agent.post('/api/scale').send({ load: 640 }).expect(200);
-    const first = await heard(2);
+    const first = await heard<ScaleReading>('/api/scale/stream', 2);
     expect(first[0]).toMatchObject({ state: 'reads', device: 'Simulated bench scale' });
     for (const mass of ['wet', null, 1 / 0]) await agent.post('/api/scale/readings').send({ mass }).expect(422);
     await agent
@@ -162,24 +179,30 @@ describe('the simulated bench scale', () => {
       .send({ mass: 5, at: Date.now() + 3_600_000 })
       .expect(422);
     await agent.post('/api/scale/readings').send({ mass: 33.4 }).expect(204);
-    expect((await heard(1))[0]).toMatchObject({ mass: 33.4, device: 'Bench scale' });
+    expect((await heard<ScaleReading>('/api/scale/stream', 1))[0]).toMatchObject({ mass: 33.4, device: 'Bench scale' });
     expect((await agent.get('/api/scale').expect(200)).body).toMatchObject({ load: 640 });
     const other = await newWorkshop(harness);
     expect((await other.get('/api/scale').expect(200)).body).toMatchObject({ load: 0 });
   });
 });
 
-/** So many readings of the stream, with this agent's own session. */
-async function heard(count: number): Promise<ScaleReading[]> {
-  const { port } = harness.app.getHttpServer().address() as AddressInfo;
+/** So many messages of a stream, with this agent's own session; `first` is done once one was heard. */
+async function heard<T>(
+  path: string,
+  count: number,
+  { from = harness, first = () => undefined as unknown } = {},
+): Promise<T[]> {
+  const { port } = from.app.getHttpServer().address() as AddressInfo;
   const cookie = ((await agent.get('/api/session')).request as { cookies: string }).cookies;
   return new Promise((resolve, reject) => {
-    const found: ScaleReading[] = [];
-    const asked = get({ port, path: '/api/scale/stream', headers: { cookie } }, (answer) => {
+    const found: T[] = [];
+    const asked = get({ port, path, headers: { cookie } }, (answer) => {
       expect(answer.headers['content-type']).toBe('text/event-stream');
       answer.setEncoding('utf8').on('data', (text: string) => {
-        for (const line of text.split('\n').filter((one) => one.startsWith('data: ')))
-          found.push(JSON.parse(line.slice(6)) as ScaleReading);
+        for (const line of text.split('\n').filter((one) => one.startsWith('data: '))) {
+          found.push(JSON.parse(line.slice(6)) as T);
+          if (found.length === 1) first();
+        }
         if (found.length < count) return;
         asked.destroy();
         resolve(found);

@@ -9,6 +9,7 @@ export * from './measured-volume.js';
 export * from './mould.js';
 export * from './pairs.js';
 export * from './piece-view.js';
+export * from './pin-places.js';
 export * from './reckon.js';
 export * from './release.js';
 export * from './section-area.js';

@@ -8,7 +8,7 @@ import {
   type PlanPoint,
   type Region,
 } from '../solids/index.js';
-import { Checker, computed, figure, handbook, line, type Figure } from '../units/index.js';
+import { Checker, computed, figure, line, type Figure } from '../units/index.js';
 import { cavityOf, regionAt } from './cavity.js';
 import type { MouldShape } from './mould.js';
 import { pieceGuides, type PieceKind } from './uses.js';
@@ -95,8 +95,8 @@ export const insetVolume = ({ loops, thickness }: Pick<Inset, 'loops' | 'thickne
 /** What stays in the cast of an inset weighs, g; 0 where it is drawn out. */
 export const insetMass = (inset: Inset): number => (inset.stays ? insetVolume(inset) * STONE : 0);
 
-/** An inset in its mould. */
-export interface LaidInset {
+/** How an inset lies on its face. */
+export interface InsetView {
   /** As it must lie, looking down into the mould: mirrored where it lies on the bottom. */
   readonly lies: Loops;
   /** As it is read on the finished cast. */
@@ -105,6 +105,12 @@ export interface LaidInset {
   readonly region: Region;
   /** Plugs and cores that stand on that face. */
   readonly standing: readonly Region[];
+  /** The piece there, mm. */
+  readonly depth: number;
+}
+
+/** An inset in its mould, with what it leaves. */
+export interface LaidInset extends InsetView {
   /** From its outermost points to the nearest edge, mm. */
   readonly clear: Figure;
   /** mm² */
@@ -117,15 +123,21 @@ export interface LaidInset {
   readonly warnings: readonly string[];
 }
 
-/** Height of the face that carries an inset, and the mix that stands over or under it, mm. */
-function faceOf(shape: MouldShape, face: InsetFace, fillTo: number) {
+/** How an inset lies on its face, whether it fits there or not; `fillTo` is the height of the open face, mm. */
+export function insetView(shape: MouldShape, inset: Inset, fillTo = cavityOf(shape).rim): InsetView {
   const cavity = cavityOf(shape);
-  const z = face === 'mould' ? HAIR : fillTo - HAIR;
-  const blanks = [...cavity.cores, ...cavity.inserts];
-  const on = blanks.filter(({ bottom, top }) => bottom <= z && top >= z);
-  const over = cavity.cores.map(({ bottom }) => bottom).filter((bottom) => bottom > HAIR);
-  const depth = shape.pressed?.thickness ?? Math.min(fillTo, ...(face === 'mould' ? over : []));
-  return { region: regionAt(cavity.outer, z), standing: on.map((blank) => regionAt(blank, z)), depth };
+  const bottom = inset.face === 'mould';
+  const z = bottom ? HAIR : fillTo - HAIR;
+  const on = [...cavity.cores, ...cavity.inserts].filter((blank) => blank.bottom <= z && blank.top >= z);
+  const over = bottom ? cavity.cores.map((core) => core.bottom).filter((height) => height > HAIR) : [];
+  const reads = placed(inset);
+  return {
+    reads,
+    lies: bottom ? mirrored(reads) : reads,
+    region: regionAt(cavity.outer, z),
+    standing: on.map((blank) => regionAt(blank, z)),
+    depth: shape.pressed?.thickness ?? Math.min(fillTo, ...over),
+  };
 }
 
 /** Distance from the loops to the nearest edge, mm; undefined where they reach over one. */
@@ -152,33 +164,40 @@ function warningsOf(inset: Inset, piece: PieceKind | undefined, clear: number, b
   return found;
 }
 
+/** What laying an inset goes by, beside its mould. */
+export interface InsetWays {
+  /** Height of the open face, mm; the rim where it is left out. */
+  readonly fillTo?: number | undefined;
+  readonly piece?: PieceKind;
+  /** Path of its fields. */
+  readonly path?: string;
+}
+
 /**
  * Lays an inset in its mould and tells how: looking down into the mould, mirrored where it lies on the bottom, since the
- * cast is turned over to be read. `fillTo` in mm. @throws InputError naming an inset that does not fit on its face
+ * cast is turned over to be read. @throws InputError naming an inset that does not fit on its face
  */
 export function layInset(
   shape: MouldShape,
   inset: Inset,
-  { fillTo = cavityOf(shape).rim, piece, path = 'inset' }: { readonly fillTo?: number | undefined; readonly piece?: PieceKind; readonly path?: string } = {}, // prettier-ignore
+  { fillTo, piece, path = 'inset' }: InsetWays = {},
 ): LaidInset {
   const check = new Checker();
   if (!checkInset(check, path, inset)) check.done();
-  const reads = placed(inset);
-  const lies = inset.face === 'mould' ? mirrored(reads) : reads;
-  const { region, standing, depth } = faceOf(shape, inset.face, fillTo);
+  const view = insetView(shape, inset, fillTo);
+  const { lies, region, standing, depth } = view;
   const clear = clearance(lies, region, standing);
-  const { box } = region;
-  if (clear === undefined)
-    check.add(path, undefined, `“${inset.name}” reaches over the edge of its face, which is ${(box.x1 - box.x0).toFixed(0)} by ${(box.y1 - box.y0).toFixed(0)} mm${standing.length > 0 ? ' with what stands on it' : ''}.`, 'Make it smaller, or move it.'); // prettier-ignore
+  if (clear === undefined) {
+    const { x0, x1, y0, y1 } = region.box;
+    const size = `${(x1 - x0).toFixed(0)} by ${(y1 - y0).toFixed(0)} mm${standing.length > 0 ? ' with what stands on it' : ''}`; // prettier-ignore
+    check.add(path, undefined, `“${inset.name}” reaches over the edge of its face, which is ${size}.`, 'Make it smaller, or move it.'); // prettier-ignore
+  }
   const behind = depth - inset.thickness;
   check.expect(behind > 0, `${path}.thickness`, inset.thickness, `“${inset.name}” is as thick as the piece there, ${depth.toFixed(0)} mm.`, 'Take a thinner one.'); // prettier-ignore
   check.done();
   const [area, volume] = [loopsArea(inset.loops), insetVolume(inset)];
   return {
-    lies,
-    reads,
-    region,
-    standing,
+    ...view,
     clear: figure(clear!, 'mm', computed, [line('From its outermost point to the nearest edge', clear!, 'mm')]),
     area: figure(area, 'mm²', computed, [line('Its loops, less the holes in them', area, 'mm²')]),
     volume: figure(volume, 'mL', computed, [
@@ -186,7 +205,7 @@ export function layInset(
       line('Its thickness', inset.thickness, 'mm'),
       line('It takes out of the mix', volume, 'mL', 'area × thickness'),
     ]),
-    behind: figure(behind, 'mm', handbook, [
+    behind: figure(behind, 'mm', computed, [
       line('The piece there', depth, 'mm'),
       line('The inset', inset.thickness, 'mm'),
       line('Mix behind it', behind, 'mm'),

@@ -2,16 +2,11 @@ import { setTimeout as wait } from 'node:timers/promises';
 import { Body, Controller, Get, HttpCode, Post, Res } from '@nestjs/common';
 import { ApiProduces } from '@nestjs/swagger';
 import { InputError } from '@dewpot/core';
-import {
-  ScaleDeedInput,
-  ScaleReadingInput,
-  type ScaleReading,
-  type ScaleState,
-  type ScaleView,
-} from '@dewpot/contract';
+import { ScaleDeedInput, ScaleReadingInput, type ScaleState, type ScaleView } from '@dewpot/contract';
 import type { Response } from 'express';
 import { BenchScaleEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
+import { openEventStream } from '../http/event-stream.js';
 import { Streams, Who, type Visitor } from '../http/request.js';
 import { EMPTY_SCALE, scaleAfter, scalePosted, scaleReading, scaleView } from './bench-scale.js';
 
@@ -55,14 +50,11 @@ export class ScaleController {
   @Streams()
   @ApiProduces('text/event-stream')
   async stream(@Who() { workshopId }: Visitor, @Res() response: Response): Promise<void> {
-    response.writeHead(200, {
-      'Content-Type': 'text/event-stream',
-      'Cache-Control': 'no-cache, no-transform',
-      'X-Accel-Buffering': 'no',
-    });
-    while (!response.closed) {
+    const stream = openEventStream(response);
+    while (!stream.closed) {
       const reading = await this.rows.inWorkshop(workshopId, async () => scaleReading(await this.state(), Date.now()));
-      response.write(reading ? told(reading) : ': no reading\n\n');
+      if (reading) stream.send(reading);
+      else stream.beat();
       await wait(EVERY);
     }
   }
@@ -80,5 +72,3 @@ export class ScaleController {
     return state;
   }
 }
-
-const told = (reading: ScaleReading) => `data: ${JSON.stringify(reading)}\n\n`;

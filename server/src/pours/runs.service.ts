@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { checkDeed, InputError, paceOf, runOf, triesOf, type RunEvent } from '@dewpot/core';
 import { benchOf, type PourView, type RunEventInput, type RunLesson, type RunView } from '@dewpot/contract';
 import { PourEntity, RunEventEntity } from '../db/entities.js';
+import { News } from '../db/news.js';
 import { Rows } from '../db/rows.js';
 import { ProblemError } from '../http/problem-error.js';
 
@@ -11,7 +12,10 @@ const AHEAD = 120_000;
 /** What happens in a pour at the bench: appended, each event once, in the order in which it arrives. */
 @Injectable()
 export class RunsService {
-  constructor(private readonly rows: Rows) {}
+  constructor(
+    private readonly rows: Rows,
+    private readonly news: News,
+  ) {}
 
   async of(pourId: string): Promise<RunView> {
     const rows = await this.rows
@@ -43,6 +47,7 @@ export class RunsService {
         .values({ id: event.id, workshopId: this.rows.workshopId, pourId: pour.id, personId, event: event as object })
         .orIgnore()
         .execute();
+    if (events.length > 0) await this.news.tell(this.rows.manager, pour.id);
     if (pour.status === 'finished' && events.length > 0)
       await this.rows.of(PourEntity).update({ id: pour.id }, { lessons: (await this.lessons(pour)) as object[] });
     return this.of(pour.id);

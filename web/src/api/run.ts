@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { runOf, type Run, type RunDeed, type RunEvent } from '@dewpot/core';
 import type { RunView } from '@dewpot/contract';
 import { queryOptions, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
@@ -6,7 +6,7 @@ import { get, set } from 'idb-keyval';
 import { v7 as uuid } from 'uuid';
 import { ask, Unreachable } from './client';
 
-/** How often another device's steps are looked for, and how soon what could not be sent is sent again, ms. */
+/** How often another device's steps are looked for while there is no stream of them, and how soon what could not be sent is sent again, ms. */
 const LOOK = 2500;
 const AGAIN = 2000;
 
@@ -16,6 +16,29 @@ export const runQuery = (pourId: string) =>
     queryFn: ({ signal }) => ask<RunView>('GET', `pours/${pourId}/run`, undefined, signal),
     staleTime: 0,
   });
+
+/** Keeps a run as it was told; one that was told late does not put back what is known already. */
+function keepRun(client: QueryClient, pourId: string, view: RunView): void {
+  client.setQueryData(runQuery(pourId).queryKey, (known) =>
+    known && known.events.length > view.events.length ? known : view,
+  );
+}
+
+/** Hears a run as it goes; answers whether the stream is up. */
+function useRunStream(pourId: string, client: QueryClient): boolean {
+  const [up, setUp] = useState(false);
+  useEffect(() => {
+    if (!('EventSource' in window)) return undefined;
+    const source = new EventSource(`/api/pours/${pourId}/run/stream`);
+    source.onmessage = ({ data }: MessageEvent<string>) => {
+      setUp(true);
+      keepRun(client, pourId, JSON.parse(data) as RunView);
+    };
+    source.onerror = () => setUp(false);
+    return () => source.close();
+  }, [pourId, client]);
+  return up;
+}
 
 /** What waits in a queue, and why. */
 interface Queued {
@@ -90,7 +113,7 @@ class RunQueue {
     const events = this.waiting;
     try {
       const view = await ask<RunView>('POST', `pours/${this.pourId}/run`, { events });
-      this.client.setQueryData(runQuery(this.pourId).queryKey, view);
+      keepRun(this.client, this.pourId, view);
       this.away = false;
       this.change(this.waiting.slice(events.length));
     } catch (error) {
@@ -127,12 +150,13 @@ export interface RunAtHand {
   readonly forget: () => void;
 }
 
-/** A pour's run: read again and again, for another device may be at it too. */
+/** A pour's run: heard as it goes, for another device may be at it too. */
 export function useRun(pourId: string): RunAtHand {
   const client = useQueryClient();
   const queue = queueOf(pourId, client);
   const { waiting, refused, away } = useSyncExternalStore(queue.subscribe, queue.state);
-  const { data, error } = useQuery({ ...runQuery(pourId), refetchInterval: LOOK });
+  const heard = useRunStream(pourId, client);
+  const { data, error } = useQuery({ ...runQuery(pourId), refetchInterval: heard ? false : LOOK });
   const run = useMemo(
     () => (data || waiting.length > 0 ? runOf([...(data?.events ?? []), ...waiting]) : undefined),
     [data, waiting],

@@ -76,6 +76,8 @@ export function BenchRun({
     );
   };
   const after = face ? at : next;
+  // What has stood long enough does not run out any more.
+  const soonest = timers.find(({ kind, until }) => kind !== 'wait' || until >= now);
   return (
     <div className="bg-base-200 fixed inset-0 z-30 flex flex-col">
       <BenchHead
@@ -125,9 +127,9 @@ export function BenchRun({
         <div className="mx-auto max-w-3xl">
           <p className="quiet flex justify-between gap-3 px-1 pb-1.5 text-sm">
             <span className="truncate">{after ? `Next: ${stepTitle(after.step, label)}` : 'Then it is done'}</span>
-            {timers[0] && (
-              <span className={`shrink-0 ${timers[0].until < now ? 'text-error font-bold' : ''}`}>
-                {timers[0].name} {countdown(timers[0].until - now)}
+            {soonest && (
+              <span className={`shrink-0 ${soonest.until < now ? 'text-error font-bold' : ''}`}>
+                {soonest.name} {countdown(soonest.until - now)}
               </span>
             )}
           </p>

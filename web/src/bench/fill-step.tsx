@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { StepMould } from '@dewpot/core';
 import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';
+import { FillDrawing } from './fill-drawing';
 import type { BucketContext } from './step-context';
 
 /** Mould by mould: how much goes in and to which line, or how thick it is pressed; what went otherwise is told here. */
@@ -12,6 +13,7 @@ export function FillStep(context: BucketContext) {
   const [chosen, setChosen] = useState<string>();
   const { plan } = bench.parts[step.part]!;
   const thickness = (mould: StepMould) => plan.items[mould.item]?.shape.pressed?.thickness;
+  const colour = step.tint?.colour ?? plan.colour ?? 'var(--concrete)';
   return (
     <div className="space-y-3">
       <ul className="space-y-2">
@@ -27,6 +29,7 @@ export function FillStep(context: BucketContext) {
                 aria-expanded={chosen === mould.key}
                 onClick={() => setChosen(chosen === mould.key ? undefined : mould.key)}
               >
+                <FillDrawing shape={plan.items[mould.item]!.shape} to={mould.to} colour={colour} />
                 <span className="min-w-0 flex-1">
                   <span className={`block text-lg font-semibold ${skipped ? 'line-through' : ''}`}>
                     {mould.name}

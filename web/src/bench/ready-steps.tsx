@@ -43,6 +43,8 @@ export function LayOutStep({ bench: { parts }, input }: { bench: BenchOf; input:
         'Respirator, gloves, goggles',
         ...items.map(({ count, name }) => `${count} × ${name}`),
         ...(items.some(({ shape }) => blanks(shape).length > 0) ? ['Cores and plugs, and what weights them'] : []),
+        ...items.flatMap(({ inset }) => (inset ? [`“${inset.name}” and its template`] : [])),
+        ...(items.some(({ mesh }) => mesh) ? ['The mesh, cut'] : []),
         ...unique(materials),
         `${plans[0]!.scoop.name}, the scale, a jug of water`,
         quick ? 'The bucket, clean and dry, and a stop-watch eye' : 'The bucket, wetted and wiped out',

@@ -20,6 +20,8 @@ export function stepSentence(step: Step, { release }: { release?: string }): str
       return named ? releases[named].how : 'Put the release on, thin.';
     case 'release-dries':
       return 'Let it dry, and buff what wants buffing.';
+    case 'insets':
+      return 'Lay them on the bottom as drawn: mirrored, and fixed so that nothing creeps under.';
     case 'cores':
       return 'Set the cores and plugs, and weight them: fluid mix lifts a core.';
     case 'wash':
@@ -32,12 +34,14 @@ export function stepSentence(step: Step, { release }: { release?: string }): str
       return 'Let it stand so that air can rise, then stir once more.';
     case 'fill':
       return step.lift?.n === 1 && step.lift.of > 1
-        ? `A third into each first, worked into the corners and round the core: ${moulds(step)}.`
+        ? `To the first line each, worked into the corners and round the core: ${moulds(step)}.`
         : `Pour slowly, to the line: ${moulds(step)}.`;
     case 'press':
       return `Press an even layer over the whole form: ${moulds(step)}.`;
     case 'tap':
       return 'Tap or vibrate 20 to 60 seconds each. Stop when the bubbles stop.';
+    case 'mesh':
+      return `Lay the mesh in, clear of every edge, and press it into what is there: ${moulds(step)}.`;
     case 'strike':
       return 'Draw a straight edge across the rim, sawing as it goes.';
     case 'cover':

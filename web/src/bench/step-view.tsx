@@ -3,6 +3,7 @@ import type { PourInput } from '@dewpot/contract';
 import { CoresStep, LayOutStep, ReleaseStep } from './ready-steps';
 import { FaceStep } from './face-step';
 import { FillStep } from './fill-step';
+import { InsetsStep, MeshStep } from './laid-in-steps';
 import { MixStep } from './mix-step';
 import type { BucketContext, StepContext } from './step-context';
 import { stepCautions, stepSentence } from './step-text';
@@ -35,6 +36,10 @@ function Body({ input, ...context }: StepContext & { input: Omit<PourInput, 'ver
       return <LayOutStep bench={bench} input={input} />;
     case 'release':
       return <ReleaseStep bench={bench} release={input.release} />;
+    case 'insets':
+      return <InsetsStep bench={bench} />;
+    case 'mesh':
+      return <MeshStep bench={bench} step={step} />;
     case 'cores':
       return <CoresStep bench={bench} />;
     case 'release-dries':

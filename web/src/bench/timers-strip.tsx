@@ -22,11 +22,11 @@ export function TimersStrip({
         const told = early
           ? `in ${countdown(from - now)}`
           : late
-            ? `late by ${countdown(now - until)}`
+            ? `${kind === 'wait' ? 'long enough, since' : 'late by'} ${countdown(now - until)}`
             : kind === 'wait'
               ? countdown(until - now)
               : `now, ${countdown(until - now)} left`;
-        const look = late ? 'border-error text-error' : early ? 'border-base-300' : 'border-success';
+        const look = late && kind !== 'wait' ? 'border-error text-error' : early ? 'border-base-300' : 'border-success';
         const text = (
           <>
             <span className="block text-sm font-semibold">{name}</span>

@@ -14,7 +14,7 @@ import { fakeServer, renderScreen } from '../../test/fake-server';
 import { FilePage } from './file-page';
 import { newDraft } from './draft';
 import { starts } from './starts';
-import type { Work } from './use-worker';
+import type { Work } from '../workers/use-worker';
 
 const block = closedSurfaceOf({
   outer: {
@@ -68,7 +68,7 @@ const files = {
   trace: () => ({ ok: trace }),
 };
 
-vi.mock('./use-worker', async () => {
+vi.mock('../workers/use-worker', async () => {
   const { useState } = await import('react');
   return {
     useWorker: (): Work => {

@@ -5,7 +5,7 @@ import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
 import type { FirstReading, FullReading } from '../workers/files.worker';
 import type { Start } from './starts';
-import type { Work } from './use-worker';
+import type { Work } from '../workers/use-worker';
 
 const TurningSolid = lazy(async () => ({ default: (await import('./turning-view')).TurningSolid }));
 

@@ -5,7 +5,7 @@ import { pixelsOf, useAddress } from '../ui/picture';
 import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';
 import type { Start } from './starts';
-import type { Work } from './use-worker';
+import type { Work } from '../workers/use-worker';
 
 /** Points of the outline that can be dragged. */
 const HANDLES = 60;

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { OutlineReading } from '@dewpot/core';
 import { v7 as uuid } from 'uuid';
 import type { FirstReading } from '../workers/files.worker';
-import { useWorker, type Work } from './use-worker';
+import { useWorker, type Work } from '../workers/use-worker';
 
 /** What was read of a file, waiting for what only a person knows. */
 export type Asked = { readonly id: string; readonly name: string } & (

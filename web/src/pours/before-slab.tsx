@@ -1,4 +1,4 @@
-import { bagFills, catchMoulds, cutList, fullVolume, scaleDown } from '@dewpot/core';
+import { bagFills, catchMoulds, coreHolds, cutList, feetFor, fullVolume, scaleDown } from '@dewpot/core';
 import { Reckoning } from '../ui/reckoning';
 import { useUnits } from '../ui/units';
 import type { PlanSources, SheetPart } from './plan';
@@ -7,7 +7,10 @@ import { freeOf } from './full-moulds';
 /** A share of the amount that is not worth scaling for. */
 const TRIFLE = 0.01;
 
-/** What to cut before a pour, what takes its leftover, and what a whole bag would fill. */
+/** Feet that are told of. */
+const MOST_FEET = 2;
+
+/** What to cut and what to weight before a pour, what takes its leftover, and what a whole bag would fill. */
 export function BeforeSlab({ sheets, sources }: { sheets: readonly SheetPart[]; sources: PlanSources }) {
   const units = useUnits();
   const { moulds, full } = sources;
@@ -18,7 +21,7 @@ export function BeforeSlab({ sheets, sources }: { sheets: readonly SheetPart[]; 
     .map(({ id, name, shape }) => ({ id, name, volume: fullVolume(shape) }));
   return (
     <section className="card-slab no-print" aria-label="Waste nothing">
-      <h2 className="mb-2 text-2xl">Cut, catch, and whole bags</h2>
+      <h2 className="mb-2 text-2xl">Cut, weight, catch, and whole bags</h2>
       <div className="grid gap-x-8 gap-y-3 md:grid-cols-2">
         {cuts.length > 0 && (
           <div>
@@ -37,9 +40,11 @@ export function BeforeSlab({ sheets, sources }: { sheets: readonly SheetPart[]; 
             </ul>
           </div>
         )}
+        <Cores sheets={sheets} />
         {sheets.map((part) => {
           const { mixId, mixName, sheet } = part;
           const caught = catchMoulds(sheet.leftover.value, idle);
+          const feet = feetFor(sheet.leftover.value, part.plan.items).slice(0, MOST_FEET);
           const less = scaleDown(part);
           const bag = bagFills(part);
           return (
@@ -54,8 +59,14 @@ export function BeforeSlab({ sheets, sources }: { sheets: readonly SheetPart[]; 
                   catch it.
                 </p>
               ) : (
-                <p className="quiet">No free mould is small enough to catch it: a foot for a cast, or a chip of it.</p>
+                <p className="quiet">No free mould is small enough to catch it: make a chip of it.</p>
               )}
+              {feet.map(({ name, across, height }) => (
+                <p key={name}>
+                  Or a foot for {name}: ⌀ {units.say(across, 'mm')}, {units.sayFigure(height)} high, in a lid or a ring.{' '}
+                  <Reckoning figure={height} />
+                </p>
+              ))}
               {less > TRIFLE && (
                 <p>Make everything {(less * 100).toFixed(0)} % less, by weight, and nothing is left.</p>
               )}
@@ -72,5 +83,30 @@ export function BeforeSlab({ sheets, sources }: { sheets: readonly SheetPart[]; 
         })}
       </div>
     </section>
+  );
+}
+
+/** What holds the cores of each mould down, and which are not to be held. */
+function Cores({ sheets }: { sheets: readonly SheetPart[] }) {
+  const units = useUnits();
+  const holds = sheets.flatMap(coreHolds).filter(({ held }) => held);
+  if (holds.length === 0) return null;
+  return (
+    <div>
+      <h3 className="font-sans font-semibold">To weight</h3>
+      <ul>
+        {holds.map(({ name, count, held, lifts }, i) => (
+          <li key={i} className={held!.fits ? '' : 'border-warning border-l-4 pl-3'}>
+            <strong>{units.sayFigure(held!.mass)}</strong> on the core of each {count > 1 && `of ${count} × `}
+            {name}, as dry sand {units.sayFigure(held!.sand)}
+            {!held!.fits &&
+              (lifts === undefined
+                ? '. No sand holds it: clamp it down with a bar across, or pour a stiffer mix by hand'
+                : `. Sand alone does not hold it: clamp it with a bar across, or pour in ${lifts} lifts, each on a set one`)}
+            . <Reckoning figure={held!.mass} />
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }

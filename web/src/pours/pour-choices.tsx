@@ -1,8 +1,10 @@
-import { bulking, consistencies, squeezeTest, type Grade, type ScoopStep } from '@dewpot/core';
+import { bulking, consistencies, heldSpots, squeezeTest, type Grade, type ScoopStep } from '@dewpot/core';
 import type { PourInput } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
+import { sayWhen } from '../ui/say-when';
+import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import { DryHandful } from './dry-handful';
 import type { PlanSources } from './plan';
@@ -129,6 +131,24 @@ export function PourChoices({ input, sources, onChange }: ChoicesProps) {
           onChange={(event) => onChange({ place: event.target.value })}
         />
       </label>
+      <HeldSpots sources={sources} place={input.place} />
     </section>
+  );
+}
+
+/** Spots that heavy full moulds keep: at the place that is named, or everywhere. */
+function HeldSpots({ sources: { full, workshop }, place }: { sources: PlanSources; place: string | undefined }) {
+  const units = useUnits();
+  const now = useNow();
+  const spots = heldSpots(full, workshop.liftLimit, place);
+  if (spots.length === 0) return null;
+  return (
+    <ul className="text-sm" aria-label="Kept spots">
+      {spots.map(({ name, place: where, mass, until }) => (
+        <li key={name} className="border-warning border-l-4 pl-3">
+          <strong>{where}</strong>: {name} ({units.say(mass, 'g')}) keeps its spot, lift-out {sayWhen(until, now)}
+        </li>
+      ))}
+    </ul>
   );
 }

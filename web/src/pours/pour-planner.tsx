@@ -1,15 +1,17 @@
 import { useMemo, useState } from 'react';
-import { pourShopping } from '@dewpot/core';
+import { pourCost, pourShopping } from '@dewpot/core';
 import type { PourInput, PourView } from '@dewpot/contract';
 import { Printer } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useRemovePour, useSavePour, useStartPour } from '../api/work';
+import { BigFigure } from '../ui/reckoning';
 import { Failure } from '../ui/states';
 import { reckonChoices, type PlanSources, type Reckoned } from './plan';
 import { ColouringSlab } from './colouring-slab';
 import { AgainSlab } from './again-slab';
 import { BeforeSlab } from './before-slab';
+import { FittingsSlab } from './fittings-slab';
 import { HourSlab } from './hour-slab';
 import { mixNames } from './mix-names';
 import { MatchSlab } from './match-slab';
@@ -66,6 +68,7 @@ export function PourPlanner({
       {again && <AgainSlab pour={again} input={input} onChange={change} />}
       <PourItems input={input} sources={sources} parts={reckoned?.parts ?? []} onChange={change} />
       <ColouringSlab input={input} sources={sources} reckoned={reckoned} onChange={change} />
+      <FittingsSlab input={input} sources={sources} onChange={change} />
       <div className="grid gap-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <PourChoices input={input} sources={sources} onChange={change} />
         <section className="card-slab" aria-label="Mixing sheet">
@@ -143,6 +146,7 @@ function Sheets({ reckoned }: { reckoned: Reckoned | undefined }) {
   return (
     <>
       <Shopping lines={pourShopping(sheets)} />
+      {sheets.length > 1 && <WholeCost sheets={sheets} />}
       {sheets.map(({ mixId, mixName, sheet, plan }, i) => (
         <section key={mixId} className={i > 0 ? 'border-base-300 mt-6 border-t-4 pt-4' : ''} aria-label={mixName}>
           {sheets.length > 1 && <h2 className="mb-2 text-2xl">{mixName}</h2>}
@@ -150,5 +154,16 @@ function Sheets({ reckoned }: { reckoned: Reckoned | undefined }) {
         </section>
       ))}
     </>
+  );
+}
+
+/** What the materials of all mixes of a pour cost together. */
+function WholeCost({ sheets }: { sheets: NonNullable<Reckoned['sheets']> }) {
+  const cost = pourCost(sheets);
+  if (!cost) return null;
+  return (
+    <div className="mb-3">
+      <BigFigure label={`Materials of all ${sheets.length} mixes`} figure={cost} />
+    </div>
   );
 }

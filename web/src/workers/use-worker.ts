@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { FieldIssue } from '@dewpot/core';
 import { proxy, wrap, type Remote } from 'comlink';
-import type { Answer, FilesWork } from '../workers/files.worker';
+import type { Answer, FilesWork } from './files.worker';
 
 /** Heavy work as the screen sees it. */
 export interface Work {
@@ -23,7 +23,7 @@ interface Running {
 }
 
 function start(): Running {
-  const worker = new Worker(new URL('../workers/files.worker.ts', import.meta.url), { type: 'module' });
+  const worker = new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' });
   return { worker, files: wrap<FilesWork>(worker) };
 }
 

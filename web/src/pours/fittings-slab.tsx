@@ -1,0 +1,101 @@
+import { useState } from 'react';
+import type { PourInput, PourItemInput } from '@dewpot/contract';
+import { Choice } from '../ui/choice';
+import { InsetEditor } from './inset-editor';
+import type { PlanSources } from './plan';
+
+/** What goes into each mould of a pour beside the mix: its inserts, mesh, and lettering or a picture. */
+export function FittingsSlab({
+  input,
+  sources,
+  onChange,
+}: {
+  input: PourInput;
+  sources: PlanSources;
+  onChange: (part: Partial<PourInput>) => void;
+}) {
+  const [chosen, setChosen] = useState(0);
+  const at = chosen < input.items.length ? chosen : 0;
+  const item = input.items[at];
+  const mould = sources.moulds.find(({ id }) => id === item?.mouldId);
+  if (!item || !mould) return null;
+  const laid = input.items.some(({ inset, mesh, without = [] }) => inset || mesh !== undefined || without.length > 0);
+  const put = (part: Partial<PourItemInput>) =>
+    onChange({ items: input.items.map((one, i) => (i === at ? { ...one, ...part } : one)) });
+  return (
+    <details className="card-slab no-print" open={laid}>
+      <summary className="font-head cursor-pointer text-xl">
+        In the mould{' '}
+        <span className="quiet font-sans text-base">
+          open for inserts, mesh, and lettering or a picture in its face
+        </span>
+      </summary>
+      <div className="mt-3 space-y-4">
+        {input.items.length > 1 && (
+          <Choice
+            legend="In which mould"
+            value={at}
+            options={input.items.map(({ mouldId }, value) => ({
+              value,
+              label: sources.moulds.find(({ id }) => id === mouldId)?.name ?? 'gone',
+            }))}
+            onChange={setChosen}
+          />
+        )}
+        <Inserts
+          names={[...new Set(mould.shape.inserts.map(({ name }) => name))]}
+          without={item.without ?? []}
+          onChange={(without) => put({ without })}
+        />
+        <Tick
+          label="Mesh or wire, laid in at half depth"
+          checked={item.mesh ?? mould.meshOpening !== undefined}
+          onChange={(mesh) => put({ mesh })}
+        />
+        <InsetEditor key={at} item={item} mould={mould} onChange={(inset) => put({ inset })} />
+      </div>
+    </details>
+  );
+}
+
+function Tick({ label, checked, onChange }: { label: string; checked: boolean; onChange: (checked: boolean) => void }) {
+  return (
+    <label className="flex min-h-12 cursor-pointer items-center gap-3">
+      <input
+        type="checkbox"
+        className="checkbox"
+        checked={checked}
+        onChange={({ target }) => onChange(target.checked)}
+      />
+      {label}
+    </label>
+  );
+}
+
+/** Inserts of a mould; those that are not ticked are left out this time. */
+function Inserts({
+  names,
+  without,
+  onChange,
+}: {
+  names: readonly string[];
+  without: readonly string[];
+  onChange: (without: string[]) => void;
+}) {
+  if (names.length === 0) return null;
+  return (
+    <fieldset>
+      <legend className="text-sm font-semibold">What stands in it this time</legend>
+      <div className="flex flex-wrap gap-x-6">
+        {names.map((name) => (
+          <Tick
+            key={name}
+            label={name}
+            checked={!without.includes(name)}
+            onChange={(stands) => onChange(stands ? without.filter((one) => one !== name) : [...without, name])}
+          />
+        ))}
+      </div>
+    </fieldset>
+  );
+}

@@ -1,0 +1,161 @@
+import { InputError, insetView, layInset, rimOf, type FieldIssue, type InsetFace } from '@dewpot/core';
+import type { InsetInput, MouldView, PourItemInput } from '@dewpot/contract';
+import { Choice } from '../ui/choice';
+import { InsetDrawing } from '../ui/inset-drawing';
+import { QuantityField } from '../ui/quantity-field';
+import { Reckoning } from '../ui/reckoning';
+import { useUnits } from '../ui/units';
+import { InsetSource } from './inset-source';
+import { TemplateButton } from './template-button';
+
+const faces: { value: InsetFace; label: string; hint: string }[] = [
+  { value: 'mould', label: 'Against the mould', hint: 'laid on its bottom, mirrored' },
+  { value: 'open', label: 'On the open face', hint: 'pressed in from above' },
+];
+
+/** Lettering or a picture in a mould: what it is, where it lies, and a template to lay it by. */
+export function InsetEditor({
+  item,
+  mould,
+  onChange,
+}: {
+  item: PourItemInput;
+  mould: MouldView;
+  onChange: (inset: InsetInput | undefined) => void;
+}) {
+  const { inset } = item;
+  return (
+    <section
+      aria-label="Inset"
+      className={inset && 'grid gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,24rem)_minmax(0,1fr)]'}
+    >
+      <div className="space-y-3">
+        <InsetSource inset={inset} onChange={onChange} />
+        {inset && <InsetPlace inset={inset} onChange={onChange} />}
+      </div>
+      {inset && <Laid inset={inset} item={item} mould={mould} />}
+    </section>
+  );
+}
+
+/** On which face an inset is, where on it, how thick, and whether it stays. */
+function InsetPlace({ inset, onChange }: { inset: InsetInput; onChange: (inset: InsetInput) => void }) {
+  const { system } = useUnits();
+  const put = (part: Partial<InsetInput>) => onChange({ ...inset, ...part });
+  const sizes = [
+    ['thickness', 'How thick', inset.thickness],
+    ['x', 'To the right', inset.x ?? 0],
+    ['y', 'Up', inset.y ?? 0],
+  ] as const;
+  return (
+    <>
+      <Choice legend="Where it is" value={inset.face} options={faces} onChange={(face) => put({ face })} />
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+        {sizes.map(([name, label, value]) => (
+          <QuantityField
+            key={name}
+            label={label}
+            name={name}
+            dimension="length"
+            system={system}
+            value={value}
+            onChange={(size) => size !== undefined && put({ [name]: size })}
+          />
+        ))}
+        <label className="block text-sm font-semibold">
+          Turned, °
+          <input
+            type="number"
+            min={-180}
+            max={180}
+            className="input input-bordered mt-1 w-full"
+            value={inset.turn ?? 0}
+            onChange={({ target }) => put({ turn: target.valueAsNumber || 0 })}
+          />
+        </label>
+      </div>
+      <Choice
+        legend="Afterwards"
+        value={inset.stays ? 'stays' : 'out'}
+        options={[
+          { value: 'out', label: 'It comes out', hint: 'foam or rubber; its print is left' },
+          { value: 'stays', label: 'It stays in', hint: 'pebbles, tile, mosaic' },
+        ]}
+        onChange={(what) => put({ stays: what === 'stays' })}
+      />
+    </>
+  );
+}
+
+const issuesOf = (make: () => unknown): readonly FieldIssue[] => {
+  try {
+    make();
+    return [];
+  } catch (error) {
+    if (error instanceof InputError) return error.issues;
+    throw error;
+  }
+};
+
+/** As it must lie, as it will be read, and what that leaves of the piece. */
+function Laid({ inset, item, mould }: { inset: InsetInput; item: PourItemInput; mould: MouldView }) {
+  const units = useUnits();
+  const { shape, piece } = mould;
+  const fillTo = item.fillTo ?? rimOf(shape);
+  const issues = issuesOf(() => layInset(shape, inset, { fillTo, piece }));
+  const view = insetView(shape, inset, fillTo);
+  const laid = issues.length === 0 ? layInset(shape, inset, { fillTo, piece }) : undefined;
+  return (
+    <div className="space-y-3">
+      <div className="grid gap-3 sm:grid-cols-2">
+        {(['lies', 'reads'] as const).map((as) => (
+          <figure key={as} className="bg-base-100 border-base-300 border p-3">
+            <InsetDrawing view={view} as={as} wrong={issues.length > 0} />
+            <figcaption className="mt-2 text-center text-sm">
+              {as === 'lies' ? (
+                <>
+                  <strong>As it lies</strong>, looking down into the mould{inset.face === 'mould' && ': mirrored'}
+                </>
+              ) : (
+                <>
+                  <strong>As it is read</strong> on the cast
+                </>
+              )}
+            </figcaption>
+          </figure>
+        ))}
+      </div>
+      {laid ? (
+        <>
+          <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+            <p>
+              <span className="quiet block text-sm">To the nearest edge</span>
+              <span className="numeral text-2xl">{units.sayFigure(laid.clear)}</span>
+            </p>
+            <p>
+              <span className="quiet block text-sm">Mix behind it</span>
+              <span className="numeral text-2xl">{units.sayFigure(laid.behind)}</span>
+            </p>
+            <p>
+              Takes {units.sayFigure(laid.volume)} out of the mix <Reckoning figure={laid.volume} />
+            </p>
+          </div>
+          {laid.warnings.map((text) => (
+            <p key={text} className="border-warning border-l-4 pl-3 text-sm">
+              {text}
+            </p>
+          ))}
+          <TemplateButton inset={inset} laid={laid} mould={mould.name} />
+        </>
+      ) : (
+        <ul role="alert" className="border-error border-l-4 pl-3">
+          {issues.map(({ field, message, remedy }) => (
+            <li key={field}>
+              {message} <span className="quiet">{remedy}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
