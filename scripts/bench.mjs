@@ -7,6 +7,7 @@ import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
 import { mixEditing, mixSolving, swatchesFollow, tintSearch } from './lib/bench-mixes.mjs';
 import { meshInBrowser, meshVolumes, sectionRedraw } from './lib/bench-moulds.mjs';
+import { benchSteps, frustum, replanning } from './lib/bench-pours.mjs';
 import { buildStale } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { ensureNode, ensurePackages } from './lib/packages.mjs';
@@ -59,60 +60,11 @@ async function starts() {
   }
 }
 
-/** Milliseconds of the middle run of nine. @param {() => unknown} work */
-function middle(work) {
-  const times = Array.from({ length: 9 }, () => {
-    const begun = performance.now();
-    work();
-    return performance.now() - begun;
-  });
-  return times.sort((a, b) => a - b)[4] ?? NaN;
-}
-
-const frustum = (
-  /** @type {number} */ bottomDiameter,
-  /** @type {number} */ topDiameter,
-  /** @type {number} */ height,
-) => /** @type {const} */ ({ kind: 'round-frustum', bottomDiameter, topDiameter, height });
-
 const shape = {
   outer: frustum(160, 200, 180),
   cores: [{ name: 'The core', bottom: 18, solid: frustum(124, 160, 162) }],
   inserts: [{ name: 'The drain plug', bottom: 0, solid: frustum(19, 19, 18) }],
 };
-
-/** The sheet of a pour of thirty unlike moulds, reckoned as the screen does at each change. */
-async function plan() {
-  spawnSync(join(root, 'node_modules/.bin/tsc'), ['-b'], { cwd: root, stdio: 'inherit' });
-  const { handbookMaterial, reckonSheet } = await import('../core/dist/index.js');
-  const material = (/** @type {string} */ key) => ({ ...handbookMaterial(key), id: key });
-  const items = Array.from({ length: 30 }, (_, i) => ({
-    mouldId: String(i),
-    name: `Mould ${i}`,
-    shape: { ...shape, outer: frustum(160, 200 + i, 180) },
-    piece: /** @type {const} */ ('pot'),
-    count: 1,
-  }));
-  const lines = [
-    { material: material('grey-cement'), parts: 1 },
-    { material: material('sharp-sand'), parts: 2.5 },
-  ];
-  const pour = /** @type {const} */ ({
-    items,
-    mix: { lines, by: 'volume', grade: 5, exposure: 'outdoors' },
-    setting: 'portland',
-    spare: 0.05,
-    moisture: { 'sharp-sand': 0.05 },
-    scoop: { id: 'can', name: 'the can', volume: 400 },
-    step: 0.25,
-    bucket: 14000,
-    temperature: 18,
-    conditions: { dampDays: 7 },
-    lots: [],
-    liftLimit: 25000,
-  });
-  note('Plan of a pour of 30 moulds', `${middle(() => reckonSheet(pour)).toFixed(1)} ms`);
-}
 
 /** First load of the shelf: what of JavaScript crosses the wire. @param {import('@playwright/test').BrowserContext} context */
 async function firstLoad(context) {
@@ -225,7 +177,8 @@ async function main() {
   ensurePackages();
   const executablePath = ensureChromium();
   buildStale();
-  await plan();
+  spawnSync(join(root, 'node_modules/.bin/tsc'), ['-b'], { cwd: root, stdio: 'inherit' });
+  await replanning(note);
   await mixSolving(note);
   await tintSearch(note);
   await meshVolumes(note);
@@ -239,6 +192,7 @@ async function main() {
     await meshInBrowser(demo, note);
     await mixEditing(demo, note);
     await swatchesFollow(demo, note);
+    await benchSteps(demo, note);
     const full = await browser.newContext({ baseURL: trial.url, viewport: { width: 1280, height: 800 } });
     await scroll(full);
   } finally {

@@ -6,7 +6,7 @@ import type { PourInput, PourView, RunView } from '@dewpot/contract';
 import { fakeServer, mix, mould, palette, Refusal, renderScreen, type Answers } from '../../test/fake-server';
 import { kept } from '../../test/kept';
 import { NOW, session } from '../../test/stand-ins';
-import { reckonChoices } from '../pours/plan';
+import { partsChosen } from '../pours/plan';
 import { BenchPage } from './bench-page';
 import { brokenAxis } from '../ui/broken-axis';
 import { countdown } from './timers';
@@ -27,7 +27,7 @@ const input: PourInput = {
 const sources = { moulds: [mould], mixes: [mix], palette, workshop: session.workshop, pours: [], full: [], now: NOW };
 const started = (id: string, over: Partial<PourInput> = {}): PourView => {
   const chosen = { ...input, ...over };
-  const { parts } = reckonChoices(chosen, sources)!;
+  const { parts } = partsChosen(chosen, sources)!;
   return { id, number: 7, version: 2, status: 'started', input: chosen, parts, startedAt: Date.now() - 5 * MINUTE };
 };
 const happened = (...steps: string[]): RunView => ({
@@ -128,7 +128,7 @@ describe('a pour step by step', () => {
 
   it('keeps a face at hand after all is poured: its window, the bristle test, and how it went', async () => {
     const slab = { ...mould, piece: 'slab' as const };
-    const { parts } = reckonChoices(input, { ...sources, moulds: [slab] })!;
+    const { parts } = partsChosen(input, { ...sources, moulds: [slab] })!;
     const end = [
       '0.0.weigh',
       '0.0.mix',

@@ -53,9 +53,9 @@ export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, recor
             </p>
           )}
           {inside > 0 && bucket.ratio.value > 0 && (
-            <p className="quiet">
+            <div className="quiet">
               Water to cement is now {bucket.ratio.value.toFixed(2)}. <Reckoning figure={bucket.ratio} />
-            </p>
+            </div>
           )}
           {bucket.warnings.map((warning) => (
             <p key={warning} className="text-warning font-semibold">

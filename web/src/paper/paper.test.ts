@@ -2,12 +2,13 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { PDFDocument } from 'pdf-lib';
 import { describe, expect, it } from 'vitest';
-import { formatQuantity, reckonSheet } from '@dewpot/core';
+import { formatQuantity, layInset, reckonSheet, type Inset, type MouldShape } from '@dewpot/core';
 import { partsOf, type PourInput } from '@dewpot/contract';
 import { mix, mould, palette } from '../../test/fake-server';
 import { NOW, session } from '../../test/stand-ins';
 import { lessonsFor } from '../mixes';
 import { labelPaper } from './label-paper';
+import { templatePaper, tiles } from './template-paper';
 import { linesOf, papers } from './paper';
 import { sheetPaper } from './sheet-paper';
 
@@ -83,5 +84,34 @@ describe('paper', () => {
       );
     expect(await pages(await made(14))).toHaveLength(1);
     expect(await pages(await made(15))).toHaveLength(2);
+  });
+
+  it('of a template shows the face where it goes onto one page, else the inset alone, over as many as it takes', async () => {
+    const slab = (across: number): MouldShape => ({
+      outer: { kind: 'round-frustum', bottomDiameter: across, topDiameter: across, height: 45 },
+      cores: [],
+      inserts: [],
+    });
+    const square = (half: number): Inset => ({ name: '12', face: 'mould', thickness: 3, loops: [[[-half, -half], [half, -half], [half, half], [-half, half]]] }); // prettier-ignore
+    const made = (across: number, half: number, paper: 'a4' | 'letter' = 'a4') => {
+      const inset = square(half);
+      return templatePaper({ inset, laid: layInset(slab(across), inset), mould: 'A slab' }, { paper, faces });
+    };
+    expect(await pages(await made(160, 40))).toEqual([[...papers.a4]]);
+    expect(await pages(await made(160, 40, 'letter'))).toEqual([[...papers.letter]]);
+    expect(await pages(await made(400, 60))).toHaveLength(1);
+    expect(await pages(await made(600, 150))).toHaveLength(4);
+  });
+
+  it('of a template in pages leaves nothing out, and every page laps over the next', () => {
+    const box = { x0: -200, y0: -170, x1: 230, y1: 150 };
+    const all = tiles(box, 180, 200);
+    expect(all).toHaveLength(6);
+    expect(Math.min(...all.map(({ x0 }) => x0))).toBeLessThanOrEqual(box.x0);
+    expect(Math.max(...all.map(({ x1 }) => x1))).toBeGreaterThanOrEqual(box.x1);
+    expect(Math.min(...all.map(({ y0 }) => y0))).toBeLessThanOrEqual(box.y0);
+    expect(all[0]!.y1).toBe(box.y1);
+    expect(all[1]!.x0).toBe(all[0]!.x1 - 10);
+    expect(all[3]!.y1).toBe(all[0]!.y0 + 10);
   });
 });

@@ -61,22 +61,22 @@ export function BeforeSlab({ sheets, sources }: { sheets: readonly SheetPart[]; 
               ) : (
                 <p className="quiet">No free mould is small enough to catch it: make a chip of it.</p>
               )}
-              {feet.map(({ name, across, height }) => (
-                <p key={name}>
+              {feet.map(({ name, across, height }, i) => (
+                <div key={i}>
                   Or a foot for {name}: ⌀ {units.say(across, 'mm')}, {units.sayFigure(height)} high, in a lid or a ring.{' '}
                   <Reckoning figure={height} />
-                </p>
+                </div>
               ))}
               {less > TRIFLE && (
                 <p>Make everything {(less * 100).toFixed(0)} % less, by weight, and nothing is left.</p>
               )}
               {bag && (
-                <p>
+                <div>
                   A whole bag of {bag.binder.toLowerCase()} ({units.say(bag.bag, 'g')}) makes{' '}
                   {units.sayFigure(bag.volume)}:{' '}
                   {bag.pieces.map(({ name, count }) => `${count} × ${name}`).join(', or ')}.{' '}
                   <Reckoning figure={bag.volume} />
-                </p>
+                </div>
               )}
             </div>
           );

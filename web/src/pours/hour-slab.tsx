@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
-import { stepsOf, timelineOf, type Finish } from '@dewpot/core';
-import { waysOf, type PourInput } from '@dewpot/contract';
+import { timelineOf, type Finish, type Step } from '@dewpot/core';
+import type { PourInput } from '@dewpot/contract';
 import { format, isSameDay } from 'date-fns';
 import { HourLine } from '../ui/hour-line';
 import { SelectField } from '../ui/select-field';
@@ -19,20 +19,19 @@ const finishWords: Record<Finish, string> = {
 export function HourSlab({
   input,
   sheets,
+  steps,
   onChange,
 }: {
   input: PourInput;
   sheets: readonly SheetPart[];
+  steps: readonly Step[];
   onChange: (part: Partial<PourInput>) => void;
 }) {
   const now = useNow();
   // The next quarter of an hour: by then one has read the sheet.
   const [chosen, setChosen] = useState<number>();
   const start = chosen ?? Math.ceil(now / QUARTER) * QUARTER;
-  const timeline = useMemo(() => {
-    const windows = sheets.map(({ windows: factor = 1 }) => factor);
-    return timelineOf(stepsOf(sheets, waysOf(input, windows)), { start });
-  }, [sheets, input, start]);
+  const timeline = useMemo(() => timelineOf(steps, { start }), [steps, start]);
   const clock = (time: number) => format(time, isSameDay(time, timeline.start) ? 'HH:mm' : 'EEE HH:mm');
   const slabs = sheets.some(({ plan }) => plan.items.some(({ piece }) => piece === 'slab'));
   const last = timeline.steps.some(({ step }) => step.window) ? ', faces done ' : ', cleaned up ';

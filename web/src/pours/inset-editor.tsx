@@ -136,9 +136,9 @@ function Laid({ inset, item, mould }: { inset: InsetInput; item: PourItemInput; 
               <span className="quiet block text-sm">Mix behind it</span>
               <span className="numeral text-2xl">{units.sayFigure(laid.behind)}</span>
             </p>
-            <p>
+            <div>
               Takes {units.sayFigure(laid.volume)} out of the mix <Reckoning figure={laid.volume} />
-            </p>
+            </div>
           </div>
           {laid.warnings.map((text) => (
             <p key={text} className="border-warning border-l-4 pl-3 text-sm">

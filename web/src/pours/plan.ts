@@ -1,4 +1,4 @@
-import { InputError, reckonSheet, type FieldIssue, type FullMould, type ReckonedPart } from '@dewpot/core';
+import { InputError, type FieldIssue, type FullMould, type ReckonedPart, type Step } from '@dewpot/core';
 import { partsOf, type MixView, type MouldView, type PourInput, type PourPart, type PourView } from '@dewpot/contract';
 import type { SessionView } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
@@ -20,30 +20,33 @@ export interface PlanSources {
 /** What is poured of one mix, with its sheet. */
 export type SheetPart = PourPart & ReckonedPart;
 
-/** What a person's choices come to: mix by mix with their sheets, or what is wrong with them. */
-export interface Reckoned {
-  /** As far as they could be made; without sheets where something is wrong. */
+/** What a person chose, mix by mix, as far as it could be made out, and what is wrong with it. */
+export interface Chosen {
   readonly parts: readonly PourPart[];
-  /** Undefined where something is wrong. */
-  readonly sheets?: readonly SheetPart[] | undefined;
   readonly issues: readonly FieldIssue[];
 }
 
-/** The parts of a person's choices with their sheets, or what is wrong; undefined while something is not chosen. */
-export function reckonChoices(input: PourInput, sources: PlanSources): Reckoned | undefined {
+/** What a person's choices come to. */
+export interface Reckoned extends Chosen {
+  /** Undefined where something is wrong, or until it is reckoned. */
+  readonly sheets?: readonly SheetPart[];
+  readonly steps?: readonly Step[];
+}
+
+/** The parts of a person's choices; undefined while something is not chosen. */
+export function partsChosen(input: PourInput, sources: PlanSources): Chosen | undefined {
   const { moulds, mixes, palette, workshop, pours, now } = sources;
   const { stores, find, tints, colours } = palette;
   const scoop = stores.scoops.find(({ id }) => id === input.scoopId);
   if (!scoop || !mixes.some(({ id }) => id === input.mixId)) return undefined;
   const lessons = (mixId: string) => lessonsFor(mixId, pours);
   const runs = pours.flatMap((pour) => pour.lessons ?? []);
-  let parts: readonly PourPart[] = [];
   try {
     const { lots } = stores;
-    parts = partsOf(input, { moulds, mixes, scoop, find, tints, colours, lots, lessons, runs, workshop, now });
-    return { parts, sheets: parts.map((part) => ({ ...part, sheet: reckonSheet(part.plan) })), issues: [] };
+    const parts = partsOf(input, { moulds, mixes, scoop, find, tints, colours, lots, lessons, runs, workshop, now });
+    return { parts, issues: [] };
   } catch (error) {
-    if (error instanceof InputError) return { parts, issues: error.issues };
+    if (error instanceof InputError) return { parts: [], issues: error.issues };
     throw error;
   }
 }

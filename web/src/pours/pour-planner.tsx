@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { pourCost, pourShopping } from '@dewpot/core';
 import type { PourInput, PourView } from '@dewpot/contract';
 import { Printer } from 'lucide-react';
@@ -6,8 +6,9 @@ import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useRemovePour, useSavePour, useStartPour } from '../api/work';
 import { BigFigure } from '../ui/reckoning';
-import { Failure } from '../ui/states';
-import { reckonChoices, type PlanSources, type Reckoned } from './plan';
+import { Busy, Failure } from '../ui/states';
+import type { PlanSources, Reckoned } from './plan';
+import { useReckonedPlan } from './use-reckoned-plan';
 import { ColouringSlab } from './colouring-slab';
 import { AgainSlab } from './again-slab';
 import { BeforeSlab } from './before-slab';
@@ -51,7 +52,7 @@ export function PourPlanner({
   const save = useSavePour();
   const start = useStartPour();
   const remove = useRemovePour();
-  const reckoned = useMemo(() => reckonChoices(input, sources), [input, sources]);
+  const reckoned = useReckonedPlan(input, sources);
   const change = (part: Partial<PourInput>) => setInput({ ...input, ...part });
   const keep = async () => {
     const kept = await save.mutateAsync({ id: key, input: tidy(input) });
@@ -123,7 +124,9 @@ export function PourPlanner({
           </div>
         </section>
       </div>
-      {reckoned?.sheets && <HourSlab input={input} sheets={reckoned.sheets} onChange={change} />}
+      {reckoned?.sheets && reckoned.steps && (
+        <HourSlab input={input} sheets={reckoned.sheets} steps={reckoned.steps} onChange={change} />
+      )}
       {reckoned?.sheets && <BeforeSlab sheets={reckoned.sheets} sources={sources} />}
     </div>
   );
@@ -133,6 +136,7 @@ export function PourPlanner({
 function Sheets({ reckoned }: { reckoned: Reckoned | undefined }) {
   if (!reckoned) return <p className="quiet">Choose a mix and a scoop.</p>;
   const { sheets, issues } = reckoned;
+  if (!sheets && issues.length === 0) return <Busy what="the sheet" />;
   if (!sheets)
     return (
       <ul role="alert" className="border-error border-l-4 pl-3">

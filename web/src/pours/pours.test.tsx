@@ -2,10 +2,11 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { plannedLog, reckonSheet } from '@dewpot/core';
-import type { PourView } from '@dewpot/contract';
+import type { PourInput, PourView } from '@dewpot/contract';
 import { fakeServer, mix, mould, palette, renderScreen, stores } from '../../test/fake-server';
 import { cast, NOW, session } from '../../test/stand-ins';
-import { reckonChoices } from './plan';
+import { partsChosen } from './plan';
+import { reckonParts } from './reckon-parts';
 import { PourPage } from './pour-page';
 import { PoursPage } from './pours-page';
 
@@ -20,7 +21,7 @@ const input = {
   temperature: 18,
 } as const;
 const sources = { moulds: [mould], mixes: [mix], palette, workshop: session.workshop, pours: [], full: [], now: NOW };
-const { parts } = reckonChoices({ ...input, items: [...input.items], version: 0 }, sources)!;
+const { parts } = partsChosen({ ...input, items: [...input.items], version: 0 }, sources)!;
 const { plan } = parts[0]!;
 const started: PourView = {
   id: 'q',
@@ -40,12 +41,18 @@ const scoops = (name: string, place: HTMLElement = document.body) =>
 
 describe('a plan from what was chosen', () => {
   it('is none while mix or scoop are not there, and tells what is wrong by field', () => {
-    expect(reckonChoices({ ...input, items: [], mixId: 'no', version: 0 }, sources)).toBeUndefined();
-    expect(reckonChoices({ ...input, items: [], scoopId: 'no', version: 0 }, sources)).toBeUndefined();
-    const told = (items: { mouldId: string; count: number }[]) =>
-      reckonChoices({ ...input, items, version: 0 }, sources);
-    expect(told([])?.issues.map(({ field }) => field)).toEqual(['items']);
-    expect(told([{ mouldId: 'm', count: 3 }])?.sheets?.[0]?.sheet.pieces[0]?.count).toBe(3);
+    expect(partsChosen({ ...input, items: [], mixId: 'no', version: 0 }, sources)).toBeUndefined();
+    expect(partsChosen({ ...input, items: [], scoopId: 'no', version: 0 }, sources)).toBeUndefined();
+    const told = (items: PourInput['items']) => {
+      const chosen = { ...input, items, version: 0 };
+      return reckonParts(partsChosen(chosen, sources)!.parts, chosen);
+    };
+    expect(told([]).issues.map(({ field }) => field)).toEqual(['items']);
+    const three = told([{ mouldId: 'm', count: 3 }]);
+    expect('sheets' in three && three.sheets[0]?.sheet.pieces[0]?.count).toBe(3);
+    const colouring = { kind: 'solid', parts: [{ tint: 'gone', share: 1 }] } as const;
+    const gone = partsChosen({ ...input, items: [{ mouldId: 'm', count: 1, colouring: { ...colouring, parts: [...colouring.parts] } }], version: 0 }, sources)!; // prettier-ignore
+    expect(gone.issues.map(({ field }) => field)).toEqual(['colouring']);
   });
 });
 

@@ -1,0 +1,112 @@
+// @ts-check
+
+/** A row of the bench. @typedef {(what: string, value: string, aim?: string) => void} Note */
+
+const RUNS = 15;
+/** How much slower a phone is taken to be. */
+const SLOWED = 4;
+
+/** Milliseconds of the middle run. @param {() => unknown} work */
+function middle(work) {
+  const all = Array.from({ length: RUNS }, () => {
+    const begun = performance.now();
+    work();
+    return performance.now() - begun;
+  }).sort((a, b) => a - b);
+  return all[RUNS >> 1] ?? NaN;
+}
+
+/** A round mould or core, mm. */
+export const frustum = (
+  /** @type {number} */ bottomDiameter,
+  /** @type {number} */ topDiameter,
+  /** @type {number} */ height,
+) => /** @type {const} */ ({ kind: 'round-frustum', bottomDiameter, topDiameter, height });
+
+/** A pour of thirty unlike pots in six mixes: its sheets with their buckets, then its hour, then its hour anew when a step runs over. @param {Note} note */
+export async function replanning(note) {
+  const { handbookMaterial, reckonSheet, stepsOf, timelineOf } = await import('../../core/dist/index.js');
+  const material = (/** @type {string} */ key) => ({ ...handbookMaterial(key), id: key });
+  const planOf = (/** @type {number} */ n) =>
+    /** @type {import('@dewpot/core').PourPlan} */ ({
+      items: Array.from({ length: 5 }, (_, i) => ({
+        mouldId: `${n}.${i}`,
+        name: `Pot ${n}.${i}`,
+        shape: {
+          outer: frustum(160, 200 + i, 180 + n),
+          cores: [{ name: 'The core', bottom: 18, solid: frustum(124, 160, 162 + n) }],
+          inserts: [{ name: 'The drain plug', bottom: 0, solid: frustum(19, 19, 18) }],
+        },
+        piece: 'pot',
+        count: 1,
+      })),
+      mix: {
+        lines: [
+          { material: material('grey-cement'), parts: 1 },
+          { material: material('sharp-sand'), parts: 2 + n / 4 },
+        ],
+        by: 'volume',
+        grade: 5,
+        exposure: 'outdoors',
+      },
+      setting: 'portland',
+      spare: 0.05,
+      moisture: { 'sharp-sand': 0.05 },
+      scoop: { id: 'can', name: 'the can', volume: 400 },
+      step: 0.25,
+      bucket: 14000,
+      temperature: 18,
+      conditions: { dampDays: 7 },
+      lots: [],
+      liftLimit: 25000,
+    });
+  const plans = [0, 1, 2, 3, 4, 5].map(planOf);
+  const ways = /** @type {const} */ ({ release: 'wax', finish: 'broom', people: 1 });
+  const whole = () => {
+    const parts = plans.map((plan) => ({ plan, sheet: reckonSheet(plan) }));
+    return { parts, steps: stepsOf(parts, ways) };
+  };
+  const { parts, steps } = whole();
+  const buckets = parts.reduce((sum, { sheet }) => sum + sheet.bucketfuls.length, 0);
+  const what = `30 moulds, 6 mixes, ${buckets} buckets`;
+  note(`Plan with its hour of ${what}`, `${middle(() => timelineOf(whole().steps, { start: 0 })).toFixed(1)} ms`, 'under 100 ms'); // prettier-ignore
+  const [late] = steps.filter(({ kind }) => kind === 'fill');
+  const times = new Map(late && [[late.key, { start: 3_600_000, end: 9_000_000 }]]);
+  note('… its hour anew when a step runs over', `${middle(() => timelineOf(steps, { start: 0, times })).toFixed(2)} ms`); // prettier-ignore
+}
+
+/** From the tap on “Done, next” at the bench until the next step is drawn, on a slowed processor. @param {import('@playwright/test').BrowserContext} context @param {Note} note */
+export async function benchSteps(context, note) {
+  const pours = await (await context.request.get('/api/pours')).json();
+  const { randomUUID } = await import('node:crypto');
+  const id = randomUUID();
+  const [like] = pours;
+  await context.request.put(`/api/pours/${id}`, { data: { ...like.input, version: 0 } });
+  await context.request.post(`/api/pours/${id}/start`);
+  const page = await context.newPage();
+  await page.goto(`/pours/${id}/bench`);
+  await page.getByRole('button', { name: /^Done/ }).waitFor();
+  const session = await context.newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
+  /** @type {number[]} */
+  const taken = [];
+  while ((await page.getByRole('button', { name: /^Done, next/ }).count()) > 0 && taken.length < RUNS) {
+    taken.push(
+      await page.getByRole('button', { name: /^Done, next/ }).evaluate(async (button) => {
+        const title = () => document.querySelector('h1')?.textContent;
+        const before = title();
+        const begun = performance.now();
+        /** @type {HTMLElement} */ (button).click();
+        while (title() === before && performance.now() - begun < 2000) await Promise.resolve();
+        return performance.now() - begun;
+      }),
+    );
+  }
+  await page.close();
+  const sorted = taken.toSorted((a, b) => a - b);
+  note(
+    `A step done at the bench, to the next one, ${SLOWED} times slowed`,
+    `${(sorted[sorted.length >> 1] ?? NaN).toFixed(0)} ms, longest ${(sorted.at(-1) ?? NaN).toFixed(0)} ms of ${sorted.length}`,
+    'under 50 ms',
+  );
+}
