@@ -1,4 +1,4 @@
-import { fireEvent, screen, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { fakeServer, mix, renderScreen } from '../../test/fake-server';
@@ -69,9 +69,9 @@ describe('a pour in bands', () => {
     await userEvent.type(share, '20');
     expect(await screen.findByText('The shares come to 70 %: bring them to 100.')).toBeVisible();
     expect(screen.getByText(/The shares on Nested pot come to 70 %, not to 100/)).toBeVisible();
-    expect(screen.getByRole('button', { name: 'Start this pour' })).toBeDisabled();
+    await waitFor(() => expect(screen.getByRole('button', { name: 'Start this pour' })).toBeDisabled());
     await userEvent.click(screen.getByRole('button', { name: 'Share evenly' }));
-    expect(screen.getByRole('button', { name: 'Start this pour' })).toBeEnabled();
+    await waitFor(() => expect(screen.getByRole('button', { name: 'Start this pour' })).toBeEnabled());
   });
 
   it('with soft edges is hurried and not waited for', async () => {
@@ -82,6 +82,7 @@ describe('a pour in bands', () => {
 
   it('goes to the server with its shares', async () => {
     const sent = await planBands();
+    await waitFor(() => expect(screen.getByRole('button', { name: 'Keep for later' })).toBeEnabled());
     await userEvent.click(screen.getByRole('button', { name: 'Keep for later' }));
     expect(sent.find(({ method }) => method === 'PUT')!.body).toMatchObject({
       items: [

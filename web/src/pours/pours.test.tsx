@@ -61,9 +61,9 @@ describe('planning', () => {
     fakeServer();
     open('/pours/new');
     expect(await screen.findByLabelText('How many of Nested pot')).toHaveValue(3);
-    expect(scoops('Grey Portland cement')).toBe('6 scoops of Grey Portland cement');
+    await waitFor(() => expect(scoops('Grey Portland cement')).toBe('6 scoops of Grey Portland cement'));
     await userEvent.click(screen.getByRole('button', { name: 'One Nested pot less' }));
-    expect(scoops('Grey Portland cement')).toBe('4 scoops of Grey Portland cement');
+    await waitFor(() => expect(scoops('Grey Portland cement')).toBe('4 scoops of Grey Portland cement'));
   });
 
   it('in two mixes has a sheet for each', async () => {
@@ -76,7 +76,9 @@ describe('planning', () => {
     expect(screen.getByRole('heading', { level: 1, name: 'Garden grey and Lean: the sheets' })).toBeVisible();
     const lean = screen.getByRole('region', { name: 'Lean' });
     expect(within(lean).getByText('1 × Nested pot')).toBeVisible();
-    expect(scoops('Grey Portland cement', screen.getByRole('region', { name: 'Garden grey' }))).toMatch(/^6 /);
+    await waitFor(() =>
+      expect(scoops('Grey Portland cement', screen.getByRole('region', { name: 'Garden grey' }))).toMatch(/^6 /),
+    );
   });
 
   it('takes more scoops of damp sand, and less water from the tap', async () => {
@@ -84,9 +86,9 @@ describe('planning', () => {
     open('/pours/new');
     const dry = await screen.findByRole('img', { name: /^Water: / });
     const first = dry.getAttribute('aria-label');
-    expect(scoops('Sharp sand')).toBe('14¾ scoops of Sharp sand');
+    await waitFor(() => expect(scoops('Sharp sand')).toBe('14¾ scoops of Sharp sand'));
     await userEvent.click(screen.getByText('Holds a lump'));
-    expect(scoops('Sharp sand')).toBe('17¾ scoops of Sharp sand');
+    await waitFor(() => expect(scoops('Sharp sand')).toBe('17¾ scoops of Sharp sand'));
     expect(screen.getByRole('img', { name: /^Water: / }).getAttribute('aria-label')).not.toBe(first);
     expect(screen.getByText(/Damp and liquid materials bring/)).toBeVisible();
   });
@@ -110,7 +112,7 @@ describe('planning', () => {
     await userEvent.type(screen.getByLabelText('Damp'), '525 g{Tab}');
     await userEvent.type(screen.getByLabelText('Dried'), '500 g{Tab}');
     expect(screen.getByText('5.0 % water.')).toBeVisible();
-    expect(scoops('Sharp sand')).not.toBe(first);
+    await waitFor(() => expect(scoops('Sharp sand')).not.toBe(first));
     await userEvent.type(screen.getByLabelText('Dried'), '600 g{Tab}');
     expect(screen.getByText(/damp handful is 525/)).toBeVisible();
   });
@@ -126,7 +128,8 @@ describe('planning', () => {
   it('saves, starts and goes to the bench', async () => {
     const sent = fakeServer();
     open('/pours/new');
-    await userEvent.click(await screen.findByRole('button', { name: 'Start this pour' }));
+    await waitFor(() => expect(screen.getByRole('button', { name: 'Start this pour' })).toBeEnabled());
+    await userEvent.click(screen.getByRole('button', { name: 'Start this pour' }));
     await waitFor(() => expect(sent).toHaveLength(2));
     expect(sent[0]).toMatchObject({
       method: 'PUT',
