@@ -12,7 +12,7 @@ import { BenchRun } from './bench-run';
 /** A pour at the bench, one step at a time. */
 export function BenchPage() {
   const { id = '' } = useParams();
-  const { data, isPending, error } = useQuery(poursQuery);
+  const { data, isFetching, error } = useQuery(poursQuery);
   const pour = data?.find((one) => one.id === id);
   const atHand = useRun(id);
   const bench = useMemo(() => {
@@ -24,7 +24,8 @@ export function BenchPage() {
       throw wrong;
     }
   }, [pour]);
-  if (isPending) return <Busy what="the pour" />;
+  // What was read before may be older than a pour that another device began.
+  if (!pour && isFetching) return <Busy what="the pour" />;
   if (!data) return <Failure error={error} />;
   if (!pour || !bench) return <Nowhere />;
   if (bench instanceof InputError) return <Failure error={bench} />;

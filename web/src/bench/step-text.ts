@@ -5,7 +5,7 @@ import type { BenchOf } from '@dewpot/contract';
 export function stepTitle(step: Step, label: (part: number, bucket: number) => string): string {
   const name = stepNames[step.kind];
   const lift = step.lift && step.lift.of > 1 ? `, lift ${step.lift.n} of ${step.lift.of}` : '';
-  return step.bucket === undefined ? name : `${name}${lift}: ${label(step.part, step.bucket)}`;
+  return step.bucket === undefined || step.kind === 'mesh' ? name : `${name}${lift}: ${label(step.part, step.bucket)}`;
 }
 
 const moulds = ({ moulds: all }: Step) => all.map(({ name, layer }) => (layer ? `${name}, layer ${layer}` : name)).join(', '); // prettier-ignore

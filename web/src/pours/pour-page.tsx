@@ -45,7 +45,8 @@ export function PourPage() {
   if (known?.status === 'started') return <BenchLog pour={known} />;
   if (known)
     return <PourPlanner key={id} id={id} first={{ ...known.input, version: known.version }} sources={sources} />;
-  if (id !== 'new') return <Nowhere />;
+  // What was read before may be older than a pour that another device planned.
+  if (id !== 'new') return pours.isFetching ? <Busy what="the pour" /> : <Nowhere />;
   const again = pours.data.find((pour) => pour.id === search.get('again'));
   if (again)
     return <PourPlanner key={again.id} again={again} first={againInput(again, sources, air.data)} sources={sources} />;

@@ -149,7 +149,24 @@ describe('planning', () => {
     await userEvent.click(screen.getByRole('button', { name: 'One Nested pot more' }));
     await userEvent.click(screen.getByRole('button', { name: 'Take 2' }));
     expect(screen.getByLabelText('How many of Nested pot')).toHaveValue(2);
-    expect(screen.getByRole('region', { name: 'Waste nothing' })).toHaveTextContent(/Have Wedge \(\d+ mL\) ready/);
+    const waste = await screen.findByRole('region', { name: 'Waste nothing' });
+    await waitFor(() => expect(waste).toHaveTextContent(/Have Wedge \(\d+ mL\) ready/));
+    expect(waste).toHaveTextContent(/kg on the core of each of 2 × Nested pot, as dry sand/);
+  });
+
+  it('tells which spots heavy full moulds keep, and at the place that is named alone', async () => {
+    const setting = (code: string, place: string, fresh: number) => {
+      const one = cast(code);
+      return { ...one, stage: 'setting' as const, expected: { ...one.expected, fresh }, snapshot: { ...one.snapshot, place } }; // prettier-ignore
+    };
+    fakeServer({ casts: [setting('1a', 'the yard', 46000), setting('1b', 'the shed', 38000), setting('1c', 'the yard', 900)] }); // prettier-ignore
+    open('/pours/new');
+    const spots = () => screen.getByRole('list', { name: 'Kept spots' });
+    await screen.findByRole('list', { name: 'Kept spots' });
+    expect(within(spots()).getAllByRole('listitem')).toHaveLength(2);
+    await userEvent.type(screen.getByLabelText('Where it will stand'), 'The yard');
+    expect(within(spots()).getAllByRole('listitem')).toHaveLength(1);
+    expect(spots()).toHaveTextContent(/the yard: 1a, .*46\.0 kg\) keeps its spot, lift-out/);
   });
 
   it('draws the hour, moves it, and lays it anew for two people', async () => {
@@ -160,7 +177,7 @@ describe('planning', () => {
     expect(hour).toHaveTextContent(/Begin 09:30, all poured/);
     const alone = hour.textContent;
     await userEvent.selectOptions(within(hour).getByLabelText('At the bench'), '2 people');
-    expect(hour.textContent).not.toBe(alone);
+    await waitFor(() => expect(hour.textContent).not.toBe(alone));
     expect(within(hour).getByText(/^Bucket 1: Mix, \d\d:\d\d to \d\d:\d\d$/)).toBeInTheDocument();
   });
 
