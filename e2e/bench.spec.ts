@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import type { MixView, MouldView, PourView, RunView, StoresView, TintsView } from '@dewpot/contract';
 import { beginWorkshop, castsOf, enterDemo, expect, pourPots, test, uuid } from './house.js';
@@ -114,15 +115,16 @@ test('on a phone the run goes on through a lost connection and a reload, and eve
   await expect
     .poll(() =>
       page.evaluate(
-        () =>
+        (pour) =>
           new Promise<boolean>((resolve) => {
             const opened = indexedDB.open('keyval-store');
             opened.onsuccess = () => {
               const asked = opened.result.transaction('keyval').objectStore('keyval').get('dew-pot');
               asked.onsuccess = () =>
-                resolve(String(asked.result).includes('/run') || String(asked.result).includes('"run"'));
+                resolve(['"run"', `"id":"${pour}","number"`].every((part) => String(asked.result).includes(part)));
             };
           }),
+        id,
       ),
     )
     .toBe(true);
@@ -144,4 +146,39 @@ test('on a phone the run goes on through a lost connection and a reload, and eve
   expect(new Set(events.map((event) => event.id)).size).toBe(6);
   const times = events.map((event) => event.at);
   expect(times).toEqual([...times].sort((a, b) => a - b));
+});
+
+test('letters are set in a stepping round, printed as a template, and lie mirrored at the bench on two devices', async ({
+  page,
+  context,
+}) => {
+  await enterDemo(page);
+  await page.goto('/pours/new');
+  const moulds = await read<MouldView[]>(page, 'moulds');
+  const round = moulds.find(({ name }) => name.startsWith('Wave-edged'))!;
+  await page.getByLabel('Add a mould').selectOption(round.id);
+  await page.getByRole('button', { name: /^Leave (?!Wave-edged).* out$/ }).click();
+  await page.getByText('In the mould').click();
+  await page.getByLabel('Mesh or wire, laid in at half depth').check();
+  await page.getByText('Letters, a number').click();
+  await page.getByLabel('The letters, a line each').fill('27');
+  const inset = page.getByRole('region', { name: 'Inset' });
+  await expect(inset.getByRole('img', { name: 'As it lies, looking down into the mould' })).toBeVisible();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    inset.getByRole('button', { name: 'Template, 1:1' }).click(),
+  ]);
+  expect((await readFile(await download.path())).subarray(0, 5).toString()).toBe('%PDF-');
+  await page.getByRole('button', { name: 'Start this pour' }).click();
+  await page.getByRole('link', { name: /^Step by step/ }).click();
+  await expect(title(page)).toHaveText('Lay out and check');
+  await expect(page.getByText('“27” and its template')).toBeVisible();
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(title(other)).toHaveText('Lay out and check');
+  await onward(page).click();
+  await expect(title(page)).toHaveText('Insets, face down');
+  // What is done on one device is heard on the other.
+  await expect(title(other)).toHaveText('Insets, face down');
+  await expect(other.getByRole('img', { name: 'As it lies, looking down into the mould' })).toBeVisible();
 });
