@@ -1,5 +1,5 @@
-import { useMemo, useState } from 'react';
-import { timelineOf, type Run, type TimedStep } from '@dewpot/core';
+import { Activity, useMemo, useState } from 'react';
+import { coreHolds, timelineOf, type Run, type TimedStep } from '@dewpot/core';
 import type { BenchOf, PourView } from '@dewpot/contract';
 import { Undo2 } from 'lucide-react';
 import type { RunAtHand } from '../api/run';
@@ -47,6 +47,8 @@ export function BenchRun({
     () => timelineOf(bench.steps, { start: pour.startedAt ?? minute, now: minute, times: run.times }),
     [bench, pour.startedAt, minute, run],
   );
+  // Reckoned as the bench opens, so that no step waits for it.
+  const cores = useMemo(() => bench.parts.flatMap(coreHolds), [bench]);
   const label = (part: number, bucket: number) => bucketLabel(bench.parts, part, bucket);
   const timers = timersOf(timeline, run, label);
   const { at, next, left, of } = standing(timeline.steps, run);
@@ -76,6 +78,8 @@ export function BenchRun({
     );
   };
   const after = face ? at : next;
+  // The next step is made ready out of sight, so that a tap brings it at once.
+  const ahead = [shown, after].filter((one) => one !== undefined);
   // What has stood long enough does not run out any more.
   const soonest = timers.find(({ kind, until }) => kind !== 'wait' || until >= now);
   return (
@@ -107,20 +111,16 @@ export function BenchRun({
                 {pour.parts.length > 1 ? pour.parts[shown.step.part]!.mixName : `pour ${pour.number}`}
               </p>
               <h1 className="text-3xl">{title}</h1>
-              {held ? (
-                <WaitView timed={held} now={now} />
-              ) : (
-                <StepView
-                  key={shown.step.key}
-                  {...{ bench, run, now, record, label }}
-                  timed={shown}
-                  input={pour.input}
-                />
-              )}
+              {held && <WaitView timed={held} now={now} />}
             </>
           ) : (
             <DoneView pour={pour} bench={bench} run={run} timers={timers} />
           )}
+          {ahead.map((timed) => (
+            <Activity key={timed.step.key} mode={timed === shown && !held ? 'visible' : 'hidden'}>
+              <StepView {...{ bench, cores, run, now, record, label, timed }} input={pour.input} />
+            </Activity>
+          ))}
         </div>
       </div>
       <footer className="bg-base-100 border-base-300 border-t p-2">

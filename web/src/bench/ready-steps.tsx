@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { blanks, coreHolds, releaseCalled, releases } from '@dewpot/core';
+import { blanks, releaseCalled, releases, type CoreHold } from '@dewpot/core';
 import type { BenchOf, PourInput } from '@dewpot/contract';
 import { Reckoning } from '../ui/reckoning';
 import { useUnits } from '../ui/units';
@@ -82,12 +82,11 @@ export function ReleaseStep({ bench: { parts }, release }: { bench: BenchOf; rel
 }
 
 /** Ballast for every cored mould, as mass and as dry sand. */
-export function CoresStep({ bench: { parts } }: { bench: BenchOf }) {
+export function CoresStep({ cores }: { cores: readonly CoreHold[] }) {
   const units = useUnits();
-  const cored = parts.flatMap(coreHolds);
   return (
     <ul className="space-y-2">
-      {cored.map(({ name, count, held, lifts }, i) => (
+      {cores.map(({ name, count, held, lifts }, i) => (
         <li key={i} className="card-slab">
           <p className="text-lg font-semibold">
             {count} × {name}

@@ -1,9 +1,11 @@
 import type { BenchOf } from '@dewpot/contract';
-import type { BucketNow, Bucketful, PartNow, Run, RunDeed, TimedStep } from '@dewpot/core';
+import type { BucketNow, CoreHold, Bucketful, PartNow, Run, RunDeed, TimedStep } from '@dewpot/core';
 
 /** Everything that the view of a step needs. */
 export interface StepContext {
   readonly bench: BenchOf;
+  /** What holds the cores down. */
+  readonly cores: readonly CoreHold[];
   readonly timed: TimedStep;
   readonly run: Run;
   readonly now: number;

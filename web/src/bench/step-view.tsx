@@ -41,7 +41,7 @@ function Body({ input, ...context }: StepContext & { input: Omit<PourInput, 'ver
     case 'mesh':
       return <MeshStep bench={bench} step={step} />;
     case 'cores':
-      return <CoresStep bench={bench} />;
+      return <CoresStep cores={context.cores} />;
     case 'release-dries':
     case 'rest':
       return <Countdown from={run.times.get(step.key)?.start ?? now} minutes={step.minutes} now={now} />;
