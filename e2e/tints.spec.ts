@@ -105,7 +105,8 @@ test('a hexagon pot is planned with five bands: grams and waits for each, and it
   await enterDemo(page);
   await page.goto('/pours/new');
   await page.getByRole('combobox', { name: 'Mix', exact: true }).selectOption({ label: 'Chalk, 1 to 2' });
-  await page.getByLabel('Add a mould').selectOption({ label: 'Hexagon herb pot' });
+  await page.getByRole('button', { name: 'Another mould' }).click();
+  await page.getByRole('button', { name: 'Add Hexagon herb pot' }).click();
   const drop = page.getByRole('button', { name: /^Leave (?!Hexagon).* out$/ });
   if ((await drop.count()) > 0) await drop.first().click();
   await page.locator('summary', { hasText: /^Colour/ }).click();

@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import { blanks, releaseCalled, releases, type CoreHold } from '@dewpot/core';
+import { releaseCalled, releases, type CoreHold } from '@dewpot/core';
 import type { BenchOf, PourInput } from '@dewpot/contract';
+import { thingsToLayOut } from '../pours';
 import { Reckoning } from '../ui/reckoning';
 import { useUnits } from '../ui/units';
 
@@ -28,32 +29,14 @@ function Ticks({ things }: { things: readonly string[] }) {
   );
 }
 
-const unique = (names: readonly string[]) => [...new Set(names)];
-
-export function LayOutStep({ bench: { parts }, input }: { bench: BenchOf; input: Omit<PourInput, 'version'> }) {
-  const plans = parts.map(({ plan }) => plan);
-  const items = plans.flatMap((plan) => plan.items);
-  const materials = plans.flatMap(({ mix }) =>
-    [...mix.lines, ...(mix.doses ?? [])].map(({ material }) => material.name),
-  );
-  const quick = plans.some(({ setting }) => setting !== 'portland' && setting !== 'lime');
-  return (
-    <Ticks
-      things={[
-        'Respirator, gloves, goggles',
-        ...items.map(({ count, name }) => `${count} × ${name}`),
-        ...(items.some(({ shape }) => blanks(shape).length > 0) ? ['Cores and plugs, and what weights them'] : []),
-        ...items.flatMap(({ inset }) => (inset ? [`“${inset.name}” and its template`] : [])),
-        ...(items.some(({ mesh }) => mesh) ? ['The mesh, cut'] : []),
-        ...unique(materials),
-        `${plans[0]!.scoop.name}, the scale, a jug of water`,
-        quick ? 'The bucket, clean and dry, and a stop-watch eye' : 'The bucket, wetted and wiped out',
-        ...(items.some(({ piece }) => piece === 'slab') ? ['Straight edge, float, edger'] : []),
-        input.cover && input.cover !== 'none' ? `To cover them: ${input.cover}` : 'Something to cover them with',
-      ]}
-    />
-  );
-}
+export const LayOutStep = ({ bench: { parts }, input }: { bench: BenchOf; input: Omit<PourInput, 'version'> }) => (
+  <Ticks
+    things={thingsToLayOut(
+      parts.map(({ plan }) => plan),
+      input,
+    )}
+  />
+);
 
 export function ReleaseStep({ bench: { parts }, release }: { bench: BenchOf; release: string | undefined }) {
   const named = releaseCalled(release);

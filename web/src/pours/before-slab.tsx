@@ -1,4 +1,16 @@
-import { bagFills, catchMoulds, coreHolds, cutList, feetFor, fullVolume, scaleDown } from '@dewpot/core';
+import {
+  bagFills,
+  catchMoulds,
+  coreHolds,
+  cutList,
+  feetFor,
+  fullVolume,
+  releaseCalled,
+  releases,
+  scaleDown,
+} from '@dewpot/core';
+import type { PourInput } from '@dewpot/contract';
+import { thingsToLayOut } from './lay-out';
 import { Reckoning } from '../ui/reckoning';
 import { useUnits } from '../ui/units';
 import type { PlanSources, SheetPart } from './plan';
@@ -11,7 +23,15 @@ const TRIFLE = 0.01;
 const MOST_FEET = 2;
 
 /** What to cut and what to weight before a pour, what takes its leftover, and what a whole bag would fill. */
-export function BeforeSlab({ sheets, sources }: { sheets: readonly SheetPart[]; sources: PlanSources }) {
+export function BeforeSlab({
+  sheets,
+  sources,
+  input,
+}: {
+  sheets: readonly SheetPart[];
+  sources: PlanSources;
+  input: PourInput;
+}) {
   const units = useUnits();
   const { moulds, full } = sources;
   const poured = new Set(sheets.flatMap(({ plan }) => plan.items.map(({ mouldId }) => mouldId)));
@@ -21,7 +41,7 @@ export function BeforeSlab({ sheets, sources }: { sheets: readonly SheetPart[]; 
     .map(({ id, name, shape }) => ({ id, name, volume: fullVolume(shape) }));
   return (
     <section className="card-slab no-print" aria-label="Waste nothing">
-      <h2 className="mb-2 text-2xl">Cut, weight, catch, and whole bags</h2>
+      <h2 className="mb-2 text-2xl">Before the hour: lay out, cut, weight, catch</h2>
       <div className="grid gap-x-8 gap-y-3 md:grid-cols-2">
         {cuts.length > 0 && (
           <div>
@@ -41,6 +61,7 @@ export function BeforeSlab({ sheets, sources }: { sheets: readonly SheetPart[]; 
           </div>
         )}
         <Cores sheets={sheets} />
+        <LayOut sheets={sheets} input={input} />
         {sheets.map((part) => {
           const { mixId, mixName, sheet } = part;
           const caught = catchMoulds(sheet.leftover.value, idle);
@@ -107,6 +128,32 @@ function Cores({ sheets }: { sheets: readonly SheetPart[] }) {
           </li>
         ))}
       </ul>
+    </div>
+  );
+}
+
+/** What to have in reach, and how long the release dries before the first bucket. */
+function LayOut({ sheets, input }: { sheets: readonly SheetPart[]; input: PourInput }) {
+  const named = releaseCalled(input.release);
+  const release = named && named !== 'none' ? releases[named] : undefined;
+  const things = thingsToLayOut(
+    sheets.map(({ plan }) => plan),
+    input,
+  );
+  return (
+    <div>
+      <h3 className="font-sans font-semibold">To lay out</h3>
+      <ul className="list-disc gap-x-6 pl-5 sm:columns-2">
+        {things.map((thing) => (
+          <li key={thing}>{thing}</li>
+        ))}
+      </ul>
+      {release && (
+        <p>
+          {release.name}
+          {release.dries > 0 ? `: on ${release.dries} minutes before the first bucket, to dry` : ': needs no drying'}.
+        </p>
+      )}
     </div>
   );
 }

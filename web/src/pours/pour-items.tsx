@@ -4,6 +4,7 @@ import { Minus, Plus, X } from 'lucide-react';
 import { Piece, pieceSize } from '../ui/piece';
 import { FreeNote } from './free-note';
 import { freeOf } from './full-moulds';
+import { MouldPicker } from './mould-picker';
 import { itemOf } from './plan';
 import type { ChoicesProps } from './pour-choices';
 
@@ -112,24 +113,12 @@ export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { 
             )}
           </li>
         ))}
-        <li className="self-end">
-          <select
-            className="select select-bordered h-12 w-44"
-            aria-label="Add a mould"
-            value=""
-            onChange={(event) => onChange({ items: [...input.items, { mouldId: event.target.value, count: 1 }] })}
-          >
-            <option value="" disabled>
-              Another mould…
-            </option>
-            {moulds.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </li>
       </ul>
+      <MouldPicker
+        sources={sources}
+        colour={parts[0]?.colour ?? NO_COLOUR}
+        onAdd={(mouldId) => onChange({ items: [...input.items, { mouldId, count: 1 }] })}
+      />
     </section>
   );
 }

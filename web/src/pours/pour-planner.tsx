@@ -127,7 +127,7 @@ export function PourPlanner({
       {reckoned?.sheets && reckoned.steps && (
         <HourSlab input={input} sheets={reckoned.sheets} steps={reckoned.steps} onChange={change} />
       )}
-      {reckoned?.sheets && <BeforeSlab sheets={reckoned.sheets} sources={sources} />}
+      {reckoned?.sheets && <BeforeSlab sheets={reckoned.sheets} sources={sources} input={input} />}
     </div>
   );
 }

@@ -71,7 +71,8 @@ describe('planning', () => {
       mixes: [mix, { ...mix, id: 'y', name: 'Lean', lines: [mix.lines[0]!, { ...mix.lines[1]!, parts: 4 }] }],
     });
     open('/pours/new');
-    await userEvent.selectOptions(await screen.findByLabelText('Add a mould'), 'm');
+    await userEvent.click(await screen.findByRole('button', { name: 'Another mould' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add Nested pot' }));
     await userEvent.selectOptions(screen.getAllByLabelText('Mix of Nested pot')[1]!, 'Lean');
     expect(screen.getByRole('heading', { level: 1, name: 'Garden grey and Lean: the sheets' })).toBeVisible();
     const lean = screen.getByRole('region', { name: 'Lean' });
