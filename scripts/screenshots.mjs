@@ -42,12 +42,12 @@ async function views(list) {
     { name: 'mould-trough', path: `/moulds/${trough.id}`, theme: 'lamplight' },
     { name: 'pairs', path: '/moulds/pairs' },
     { name: 'mix', path: `/mixes/${brick.id}` },
-    { name: 'mix-start', path: '/mixes/new', theme: 'lamplight' },
     { name: 'mixes-compare', path: `/mixes/compare?with=${beside.join(',')}` },
     { name: 'tints', path: '/tints' },
     { name: 'tint', path: `/tints/${oldBrick.id}`, theme: 'lamplight' },
     { name: 'bands', path: `/pours/${PLANNED}` },
     { name: 'sheet', path: plan },
+    { name: 'inset', path: `/pours/${LAID}`, at: 'Inset', theme: 'lamplight' },
     { name: 'hour', path: `/pours/${PLANNED}`, at: 'The hour' },
     { name: 'bench-phone', path: `/pours/${STARTED}/bench`, size: BENCH, press: /at once$/ },
     { name: 'cast', path: `/casts/${drying.id}` },
@@ -57,6 +57,31 @@ async function views(list) {
 
 /** The key of the pour in bands that is planned for its picture. */
 const PLANNED = '01a20000-0000-7000-8000-000000000001';
+
+/** The key of the pour with a picture in its face. */
+const LAID = '01a20000-0000-7000-8000-000000000003';
+
+/** A flower of five petals with a round heart, closed loops in mm. */
+const flower = [64, 14].map((radius, heart) =>
+  Array.from({ length: 120 }, (_, i) => {
+    const turn = (2 * Math.PI * i) / 120;
+    const r = heart ? radius : radius + 22 * Math.cos(5 * turn);
+    return [r * Math.sin(turn) + (heart ? 0 : 1), r * Math.cos(turn)];
+  }),
+);
+
+/** Plans a stepping round with a flower off its middle. @param {import('@playwright/test').APIRequestContext} request */
+async function planInset(request) {
+  const [moulds, pours] = await Promise.all(
+    ['moulds', 'pours'].map(async (list) => (await request.get(`/api/${list}`)).json()),
+  );
+  const { id: mouldId } = moulds.find((/** @type {any} */ { name }) => name.startsWith('Wave-edged'));
+  const inset = { name: 'Flower', face: 'mould', thickness: 4, loops: flower, x: 22, y: 12 };
+  const { input } = pours.find((/** @type {any} */ { parts }) => parts[0].plan.setting === 'portland');
+  await request.put(`/api/pours/${LAID}`, {
+    data: { ...input, items: [{ mouldId, count: 1, inset }], matches: undefined, version: 0 },
+  });
+}
 
 /** The key of the pour that is at the bench for its picture. */
 const STARTED = '01a20000-0000-7000-8000-000000000002';
@@ -95,6 +120,7 @@ async function main() {
     await door.request.post('/api/session/demo');
     await planBands(door.request);
     await beginPour(door.request);
+    await planInset(door.request);
     const storageState = await door.storageState();
     for (const { name, path, size = TABLE, theme = 'limewash', at, press } of await views(async (list) =>
       (await door.request.get(`/api/${list}`)).json(),
@@ -110,6 +136,10 @@ async function main() {
       await page.goto(path);
       await page.waitForLoadState('networkidle');
       await page.evaluate(() => document.fonts.ready);
+      // What is still fetched or reckoned says so.
+      await page.waitForFunction(() =>
+        [...document.querySelectorAll('[role=status]')].every((one) => !one.textContent?.trim().endsWith('…')),
+      );
       if (press) await page.getByRole('button', { name: press }).click();
       if (at)
         await page.getByRole('region', { name: at }).evaluate((region) => region.scrollIntoView({ block: 'center' }));

@@ -205,7 +205,7 @@ describe('scoops', () => {
 describe('cautions and bad plans', () => {
   it('put dust at measuring, caustic at mixing and two people at a heavy piece', () => {
     const sheet = reckonSheet(plan({ liftLimit: 2000 }));
-    expect(sheet.cautions.map(({ step }) => step)).toEqual(['measure', 'mix', 'clean', 'lift']);
+    expect(sheet.cautions.map(({ step }) => step)).toEqual(['measure', 'mix', 'clean', 'place', 'lift']);
   });
 
   it('are refused by field', () => {

@@ -1,4 +1,4 @@
-import { pointOn, type ArcEdge, type Edge, type Region } from './region.js';
+import { pointOn, type ArcEdge, type Edge, type LineEdge, type Region } from './region.js';
 import type { PlanPoint } from './solid.js';
 
 /** Signed angle under which a point sees the straight line from `a` to `b`, radians. */
@@ -21,11 +21,22 @@ function seenAngle(p: PlanPoint, edge: Edge): number {
   return straight + (edge.sweep > 0 ? 2 : -2) * Math.PI;
 }
 
-/** Whether a point lies inside a region; on its boundary either may be answered. By winding. */
+/** Whether a level ray to the right of a point crosses an odd number of straight edges. */
+function crossesOdd(edges: readonly LineEdge[], [px, py]: PlanPoint): boolean {
+  let odd = false;
+  for (const { x0, y0, x1, y1 } of edges)
+    if (y0 > py !== y1 > py && px < x0 + ((x1 - x0) * (py - y0)) / (y1 - y0)) odd = !odd;
+  return odd;
+}
+
+const isStraight = (edges: readonly Edge[]): edges is readonly LineEdge[] => edges.every(({ kind }) => kind === 'line');
+
+/** Whether a point lies inside a region; on its boundary either may be answered. By winding; of straight edges by crossings, which is quicker. */
 export function contains(region: Region, p: PlanPoint): boolean {
   const { box, circle, edges } = region;
   if (p[0] < box.x0 || p[0] > box.x1 || p[1] < box.y0 || p[1] > box.y1) return false;
   if (circle) return Math.hypot(p[0] - circle.x, p[1] - circle.y) < circle.r;
+  if (isStraight(edges)) return crossesOdd(edges, p);
   const around = edges.reduce((sum, edge) => sum + seenAngle(p, edge), 0);
   return Math.abs(around) > Math.PI;
 }
@@ -64,13 +75,27 @@ export interface Nearest {
 
 /** Nearest point of a region's boundary to `p`. */
 export function nearestOnRegion({ edges }: Region, p: PlanPoint): Nearest {
-  let best: Nearest = { point: p, distance: Infinity };
+  const [px, py] = p;
+  let [square, nearest] = [Infinity, undefined as Edge | undefined];
   for (const edge of edges) {
-    const point = nearestOnEdge(edge, p);
-    const distance = Math.hypot(point[0] - p[0], point[1] - p[1]);
-    if (distance < best.distance) best = { point, distance, edge };
+    const away = edge.kind === 'line' ? squareFromLine(edge, px, py) : squareFromArc(edge, p);
+    if (away < square) [square, nearest] = [away, edge];
   }
-  return best;
+  if (!nearest) return { point: p, distance: Infinity };
+  return { point: nearestOnEdge(nearest, p), distance: Math.sqrt(square), edge: nearest };
+}
+
+/** Square of the distance from a straight edge; asked so often that it makes nothing. */
+function squareFromLine({ x0, y0, x1, y1 }: LineEdge, px: number, py: number): number {
+  const [dx, dy, ox, oy] = [x1 - x0, y1 - y0, px - x0, py - y0];
+  const long = dx * dx + dy * dy;
+  const t = long === 0 ? 0 : Math.min(1, Math.max(0, (ox * dx + oy * dy) / long));
+  return (ox - t * dx) ** 2 + (oy - t * dy) ** 2;
+}
+
+function squareFromArc(arc: ArcEdge, p: PlanPoint): number {
+  const [x, y] = nearestOnEdge(arc, p);
+  return (x - p[0]) ** 2 + (y - p[1]) ** 2;
 }
 
 /** Where the level line y = `at` lies inside a region: stretches of x from left to right, mm. */

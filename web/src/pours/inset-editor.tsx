@@ -1,4 +1,5 @@
-import { InputError, insetView, layInset, rimOf, type FieldIssue, type InsetFace } from '@dewpot/core';
+import { useMemo } from 'react';
+import { InputError, insetView, layInset, rimOf, type FieldIssue, type InsetFace, type LaidInset } from '@dewpot/core';
 import type { InsetInput, MouldView, PourItemInput } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
 import { InsetDrawing } from '../ui/inset-drawing';
@@ -87,24 +88,23 @@ function InsetPlace({ inset, onChange }: { inset: InsetInput; onChange: (inset: 
   );
 }
 
-const issuesOf = (make: () => unknown): readonly FieldIssue[] => {
+/** How an inset is laid, or what is wrong with it. */
+function laidOrIssues(...asked: Parameters<typeof layInset>): { laid?: LaidInset; issues: readonly FieldIssue[] } {
   try {
-    make();
-    return [];
+    return { laid: layInset(...asked), issues: [] };
   } catch (error) {
-    if (error instanceof InputError) return error.issues;
+    if (error instanceof InputError) return { issues: error.issues };
     throw error;
   }
-};
+}
 
 /** As it must lie, as it will be read, and what that leaves of the piece. */
 function Laid({ inset, item, mould }: { inset: InsetInput; item: PourItemInput; mould: MouldView }) {
   const units = useUnits();
   const { shape, piece } = mould;
   const fillTo = item.fillTo ?? rimOf(shape);
-  const issues = issuesOf(() => layInset(shape, inset, { fillTo, piece }));
-  const view = insetView(shape, inset, fillTo);
-  const laid = issues.length === 0 ? layInset(shape, inset, { fillTo, piece }) : undefined;
+  const { laid, issues } = useMemo(() => laidOrIssues(shape, inset, { fillTo, piece }), [shape, inset, fillTo, piece]);
+  const view = laid ?? insetView(shape, inset, fillTo);
   return (
     <div className="space-y-3">
       <div className="grid gap-3 sm:grid-cols-2">

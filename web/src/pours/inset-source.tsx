@@ -155,7 +155,7 @@ function PictureSource({ inset, onChange }: SourceProps) {
             name="width"
             dimension="length"
             system={system}
-            value={widthOf(own.loops)}
+            value={Math.round(widthOf(own.loops) * 10) / 10}
             onChange={(width) => width !== undefined && width > 0 && onChange({ ...own, loops: plain(sizedLoops(own.loops, { width })) })} // prettier-ignore
           />
         </div>

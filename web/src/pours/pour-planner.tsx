@@ -6,7 +6,7 @@ import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useRemovePour, useSavePour, useStartPour } from '../api/work';
 import { BigFigure } from '../ui/reckoning';
-import { Busy, Failure } from '../ui/states';
+import { Failure } from '../ui/states';
 import type { PlanSources, Reckoned } from './plan';
 import { useReckonedPlan } from './use-reckoned-plan';
 import { ColouringSlab } from './colouring-slab';
@@ -136,7 +136,12 @@ export function PourPlanner({
 function Sheets({ reckoned }: { reckoned: Reckoned | undefined }) {
   if (!reckoned) return <p className="quiet">Choose a mix and a scoop.</p>;
   const { sheets, issues } = reckoned;
-  if (!sheets && issues.length === 0) return <Busy what="the sheet" />;
+  if (!sheets && issues.length === 0)
+    return (
+      <p role="status" className="quiet">
+        Reckoning the sheet…
+      </p>
+    );
   if (!sheets)
     return (
       <ul role="alert" className="border-error border-l-4 pl-3">
