@@ -122,6 +122,8 @@ export class FullMouldInput {
   @IsNumber() @Min(0) mass: number;
   /** When it is good to lift out, ms. */
   @IsInt() @Min(0) freeAt: number;
+  /** It cannot be moved, whatever it weighs: a panel, a strip mould, a leaf over sand. */
+  @IsOptional() @IsBoolean() fixed?: boolean;
 }
 
 export class FreeQuestion {

@@ -1,3 +1,5 @@
+import type { MouldShape } from './mould.js';
+
 /** What a mould is for: sets the least wall and the lift-out time of the handbook. */
 export type PieceKind =
   'small-pot' | 'pot' | 'hypertufa-pot' | 'trough' | 'slab' | 'lamp' | 'dish' | 'leaf' | 'panel' | 'ornament';
@@ -23,3 +25,10 @@ export const pieceGuides: Record<PieceKind, PieceGuide> = {
   panel: { name: 'panel', leastWall: 20 },
   ornament: { name: 'ornament', leastWall: 8 },
 };
+
+/** Forms that hold only where they lie: strips bent round nails, and a leaf over sand. */
+const lying: readonly MouldShape['outer']['kind'][] = ['ring', 'arc', 'spiral', 'leaf'];
+
+/** Whether a full mould cannot be moved until its cast is out, whatever it weighs: panels, strip moulds, leaves over sand. */
+export const staysPut = ({ shape, piece }: { readonly shape: MouldShape; readonly piece: PieceKind }): boolean =>
+  piece === 'panel' || lying.includes(shape.outer.kind);

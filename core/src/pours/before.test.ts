@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { fullVolume } from '../moulds/index.js';
+import { fullVolume, staysPut } from '../moulds/index.js';
 import { cone, nestedPot, threePots } from '../testing/examples.js';
 import {
   bagFills,
@@ -37,7 +37,7 @@ describe('free copies', () => {
   });
 });
 
-describe('a full mould that is too heavy to be moved', () => {
+describe('a full mould that cannot be moved', () => {
   const standing = (name: string, place: string, mass: number, freeAt: number) => ({ mouldId: 'm', name, place, mass, freeAt }); // prettier-ignore
   const full = [
     standing('Trough', 'The yard', 46000, 3 * DAY),
@@ -50,6 +50,16 @@ describe('a full mould that is too heavy to be moved', () => {
       { name: 'Trough', place: 'The yard', mass: 46000, until: 3 * DAY },
     ]);
     expect(heldSpots([{ mouldId: 'm', freeAt: DAY, mass: 90000 }], 25000)).toEqual([]);
+  });
+
+  it('is a panel, a strip mould or a leaf over sand whatever it weighs', () => {
+    const shape = { outer: cone(300, 300, 45), cores: [], inserts: [] };
+    const strip = { ...shape, outer: { kind: 'ring', innerDiameter: 300, width: 60, depth: 40 } as const };
+    expect(staysPut({ shape, piece: 'panel' })).toBe(true);
+    expect(staysPut({ shape: strip, piece: 'slab' })).toBe(true);
+    expect(staysPut({ shape, piece: 'slab' })).toBe(false);
+    const light = standing('Panel', 'The yard', 4000, DAY);
+    expect(heldSpots([{ ...light, fixed: true }, light], 25000)).toHaveLength(1);
   });
 });
 

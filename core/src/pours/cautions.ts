@@ -1,3 +1,4 @@
+import { staysPut } from '../moulds/index.js';
 import type { PieceFigures } from './pieces.js';
 import type { PourPlan } from './plan.js';
 
@@ -23,12 +24,15 @@ export function cautionsFor(plan: PourPlan, pieces: readonly PieceFigures[]): Ca
   if (plan.setting === 'gypsum' || plan.setting === 'fast-setting') {
     found.push({ step: 'place', text: 'This mix heats up as it sets: never cast a hand or any part of a body.' });
   }
-  const heavy = pieces.filter(({ fresh }) => fresh.value > plan.liftLimit);
-  for (const { name, fresh } of heavy) {
+  pieces.forEach(({ name, fresh }, i) => {
+    if (fresh.value <= plan.liftLimit && !staysPut(plan.items[i]!)) return;
     found.push({
       step: 'place',
       text: `Fill ${name} where it is to set: full, it is not moved until its lift-out.`,
     });
+  });
+  const heavy = pieces.filter(({ fresh }) => fresh.value > plan.liftLimit);
+  for (const { name, fresh } of heavy) {
     found.push({
       step: 'lift',
       text: `${name} weighs ${(fresh.value / 1000).toFixed(0)} kg: two people, slide it, do not catch it.`,

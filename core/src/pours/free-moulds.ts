@@ -9,6 +9,8 @@ export interface FullMould {
   /** What stands in it, and what that weighs fresh, g. */
   readonly name?: string;
   readonly mass?: number;
+  /** It cannot be moved, whatever it weighs. */
+  readonly fixed?: boolean;
 }
 
 /** A copy of a mould that somebody owns. */

@@ -1,6 +1,6 @@
 import type { FullMould } from './free-moulds.js';
 
-/** A place that a full mould keeps until its cast is out, because it is too heavy to be moved. */
+/** A place that a full mould keeps until its cast is out, because it cannot be moved. */
 export interface HeldSpot {
   readonly name: string;
   readonly place: string;
@@ -13,13 +13,13 @@ export interface HeldSpot {
 const word = (place: string) => place.trim().toLowerCase();
 
 /**
- * Spots that full moulds keep: those that weigh more than one person moves (`liftLimit`, g), since a mould that is shifted
- * while its mix sets cracks. What comes free first is at the head; of one place alone where one is named.
+ * Spots that full moulds keep: panels, strip moulds and leaves over sand, and those that weigh more than one person moves
+ * (`liftLimit`, g). What comes free first is at the head; of one place alone where one is named.
  */
 export function heldSpots(full: readonly FullMould[], liftLimit: number, place?: string): HeldSpot[] {
   return full
-    .flatMap(({ name, mass, place: where, freeAt }): HeldSpot[] =>
-      name !== undefined && where && mass !== undefined && mass > liftLimit
+    .flatMap(({ name, mass, place: where, freeAt, fixed = false }): HeldSpot[] =>
+      name !== undefined && where && mass !== undefined && (fixed || mass > liftLimit)
         ? [{ name, place: where, mass, until: freeAt }]
         : [],
     )

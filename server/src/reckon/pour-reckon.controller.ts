@@ -149,7 +149,7 @@ export class PourReckonController {
     return layInset(shapeOf(shape), inset, ways);
   }
 
-  /** Which places full moulds keep, because they are too heavy to be moved. */
+  /** Which places full moulds keep, because they cannot be moved. */
   @Post('spots')
   @HttpCode(200)
   @asked(SpotsQuestion, examples.spots)

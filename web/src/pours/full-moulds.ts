@@ -1,4 +1,4 @@
-import { freeMoulds, type FreeMoulds, type FullMould } from '@dewpot/core';
+import { freeMoulds, staysPut, type FreeMoulds, type FullMould } from '@dewpot/core';
 import type { AirView, CastView, MouldView } from '@dewpot/contract';
 import { nextOf } from '../casts';
 
@@ -12,6 +12,7 @@ export const fullMoulds = (casts: readonly CastView[], air: AirView | undefined)
       place: cast.snapshot.place,
       name: `${cast.code}, ${cast.snapshot.mouldName}`,
       mass: cast.expected.fresh,
+      fixed: staysPut(cast.snapshot),
       freeAt: nextOf(cast, air)?.good ?? cast.life.pouredAt,
     }));
 
