@@ -1,5 +1,6 @@
 import request from 'supertest';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { cureExamples } from '../src/reckon/cure-examples.js';
 import { potShape, startServer, type Harness } from './harness.js';
 
 let harness: Harness;
@@ -92,4 +93,12 @@ it('is told in the OpenAPI document, with the contract’s own limits', async ()
   expect(body.components.schemas.MixQuestion.properties.grade).toMatchObject({ minimum: 1, maximum: 7 });
   expect(body.components.schemas.CavityQuestion.properties.shape.$ref).toBe('#/components/schemas/MouldShapeInput');
   await request(harness.app.getHttpServer()).get('/api/docs').expect(200);
+});
+
+it('the earliest safe lift-out: learned, wary after damage, and refused by field', async () => {
+  const { body } = await ask('cure/lift-out', cureExamples['lift-out']).expect(200);
+  expect(body).toMatchObject({ wary: true, age: { unit: 'h', basis: { kind: 'learned', records: 3 } } });
+  expect(body.age.value).toBeGreaterThan(19.5);
+  const wrong = { ...cureExamples['lift-out'], records: [{ age: -3, came: 'clean' }] };
+  expect((await ask('cure/lift-out', wrong).expect(422)).body.errors[0].field).toBe('records.0.age');
 });

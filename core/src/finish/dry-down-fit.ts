@@ -1,4 +1,4 @@
-import { normalPoint, normalShare } from './normal.js';
+import { normalPoint, normalShare } from '../units/index.js';
 
 /** A weighing: hours since the pour, g, the scale's step in g, and the air it stood in. */
 export interface Weighing {

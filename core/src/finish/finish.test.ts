@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { normalPoint, normalShare } from './normal.js';
+import { normalPoint, normalShare } from '../units/index.js';
 import { reckonDryDown, sealerVolume, weighingError, type Weighing } from './index.js';
 
 const prior = { dry: 3900, loss: 260 };

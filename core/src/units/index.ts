@@ -1,5 +1,6 @@
 export * from './figure.js';
 export * from './format.js';
 export * from './input-error.js';
+export * from './normal.js';
 export * from './parse.js';
 export * from './straight-between.js';

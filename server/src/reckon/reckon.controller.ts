@@ -6,14 +6,19 @@ import {
   faceRisk,
   figure,
   line,
+  handbookLiftOut,
+  learnLiftOut,
   reckonDryDown,
   reckonMaturity,
   type DryDown,
   type Figure,
+  type LearnedLiftOut,
   type Maturity,
 } from '@dewpot/core';
-import { DryDownQuestion, EvaporationQuestion, MaturityQuestion } from '@dewpot/contract';
+import { DryDownQuestion, EvaporationQuestion, LiftOutQuestion, MaturityQuestion } from '@dewpot/contract';
 import { Public } from '../http/request.js';
+import { asked } from './asked.js';
+import { cureExamples } from './cure-examples.js';
 
 /** Reckoning for scripts: a plain description in, figures with basis and working out. Nothing is kept. */
 @Public()
@@ -24,6 +29,14 @@ export class ReckonController {
   maturity(@Body() { readings, hours, setting }: MaturityQuestion): Maturity {
     const sorted = [...readings].sort((a, b) => a.hour - b.hour);
     return reckonMaturity(sorted, hours, setting);
+  }
+
+  /** The earliest safe lift-out of a mould with a mix, learned from those before. */
+  @Post('cure/lift-out')
+  @HttpCode(200)
+  @asked(LiftOutQuestion, cureExamples['lift-out'])
+  liftOut(@Body() { setting, piece, records, ...ways }: LiftOutQuestion): LearnedLiftOut {
+    return learnLiftOut(handbookLiftOut(setting, piece), records, ways);
   }
 
   @Post('cure/evaporation')
