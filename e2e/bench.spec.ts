@@ -60,7 +60,7 @@ test('three moulds in two tints with bands are run to the end with the simulated
   });
   expect(planned.ok(), await planned.text()).toBe(true);
   await page.goto(`/pours/${id}`);
-  await expect(page.getByRole('region', { name: 'The hour' })).toContainText(/all poured \d\d:\d\d/);
+  await expect(page.getByRole('region', { name: 'The hour' })).toContainText(/all poured ([A-Z][a-z]+ )?\d\d:\d\d/);
   await page.getByRole('button', { name: 'Start this pour' }).click();
   await page.getByRole('link', { name: /^Step by step/ }).click();
   await expect(title(page)).toHaveText('Lay out and check');

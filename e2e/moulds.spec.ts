@@ -229,6 +229,7 @@ test('a mould weighed with water changes the plan', async ({ page }) => {
   await expect(answers(page)).toContainText('2.01L');
   await page.getByRole('link', { name: 'Plan a pour' }).click();
   const sheet = page.getByRole('region', { name: 'Mixing sheet' });
+  await expect(sheet).toContainText('To mix in all');
   const before = await sheet.textContent();
   await page.goBack();
   await type(page, 'It took', '2.2 kg');
@@ -237,7 +238,7 @@ test('a mould weighed with water changes the plan', async ({ page }) => {
   await page.getByRole('button', { name: 'Keep this mould' }).click();
   await expect(page.getByText('Nested pail pot is kept.')).toBeVisible();
   await page.getByRole('link', { name: 'Plan a pour' }).click();
-  await expect(sheet).toBeVisible();
+  await expect(sheet).toContainText('To mix in all');
   expect(await sheet.textContent()).not.toBe(before);
 });
 
