@@ -7,7 +7,7 @@ import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
 import { mixEditing, mixSolving, swatchesFollow, tintSearch } from './lib/bench-mixes.mjs';
 import { meshInBrowser, meshVolumes, sectionRedraw } from './lib/bench-moulds.mjs';
-import { benchSteps, frustum, replanning } from './lib/bench-pours.mjs';
+import { benchSteps, nestedPot, replanning } from './lib/bench-pours.mjs';
 import { buildStale } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { ensureNode, ensurePackages } from './lib/packages.mjs';
@@ -60,12 +60,6 @@ async function starts() {
   }
 }
 
-const shape = {
-  outer: frustum(160, 200, 180),
-  cores: [{ name: 'The core', bottom: 18, solid: frustum(124, 160, 162) }],
-  inserts: [{ name: 'The drain plug', bottom: 0, solid: frustum(19, 19, 18) }],
-};
-
 /** First load of the shelf: what of JavaScript crosses the wire. @param {import('@playwright/test').BrowserContext} context */
 async function firstLoad(context) {
   const page = await context.newPage();
@@ -102,7 +96,7 @@ async function fillShelf(request) {
     { materialId: sand, parts: 2.5 },
   ];
   await request.put(`/api/moulds/${mould}`, {
-    data: { name: 'Pot', stuff: 'rigid', piece: 'pot', shape, copies: [], version: 0 },
+    data: { name: 'Pot', stuff: 'rigid', piece: 'pot', shape: nestedPot(), copies: [], version: 0 },
   });
   await request.put(`/api/mixes/${mix}`, {
     data: {

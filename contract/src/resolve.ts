@@ -6,6 +6,7 @@ import {
   learnColours,
   scoopAs,
   windowFactor,
+  withoutInserts,
   WORK_TIMES,
   type Colouring,
   type Dose,
@@ -171,13 +172,13 @@ function planOf(input: Omit<PourInput, 'version'>, { view, items }: Share, parts
   const lessons = taught(view.id);
   return {
     items: items.map((at) => {
-      const { mouldId, count, fillTo, colouring, inset, without = [], ...item } = input.items[at]!;
+      const { mouldId, count, fillTo, colouring, inset, without, ...item } = input.items[at]!;
       const { name, shape, piece, meshOpening } = moulds.find(({ id }) => id === mouldId)!;
       const mesh = item.mesh ?? meshOpening !== undefined;
       return {
         mouldId,
         name,
-        shape: { ...shape, inserts: shape.inserts.filter((insert) => !without.includes(insert.name)) },
+        shape: withoutInserts(shape, without),
         piece,
         count,
         ...(mesh && { mesh }),

@@ -7,7 +7,7 @@ const LINES = 20;
 const RUNS = 21;
 
 /** Milliseconds of the middle run, and of the longest. @param {() => unknown} work */
-function times(work) {
+export function times(work) {
   const all = Array.from({ length: RUNS }, () => {
     const begun = performance.now();
     work();

@@ -1,7 +1,7 @@
 import { isAccelerated, workability } from '../mixes/index.js';
 import { heightFor, rimOf, volumeTo, type ReleaseName } from '../moulds/index.js';
 import {
-  displaced,
+  displacedBelow,
   layerWait,
   WORK_TIMES,
   type Bucketful,
@@ -50,10 +50,9 @@ function heightAt({ plan, heights }: Bench, item: number, filled: number): numbe
   const key = `${item} ${filled.toFixed(2)}`;
   const known = heights.get(key);
   if (known !== undefined) return known;
-  const { shape, fillTo, inset } = plan.items[item]!;
+  const { shape, fillTo, ...laid } = plan.items[item]!;
   const to = fillTo ?? rimOf(shape);
-  const under = inset?.face === 'mould' ? displaced({ inset }) : 0;
-  const height = Math.min(to, heightFor(shape, Math.min(filled + under, volumeTo(shape, to))));
+  const height = Math.min(to, heightFor(shape, Math.min(filled + displacedBelow(laid), volumeTo(shape, to))));
   heights.set(key, height);
   return height;
 }

@@ -218,20 +218,22 @@ const places = ({ kind }: Step) => kind === 'fill' || kind === 'press' || kind =
 const fills = (step: Step) => places(step) || step.kind === 'strike' || step.kind === 'cover';
 
 /** What a step that lays something onto something lays: a layer of a colour, or more of the same. */
-export function layered({ moulds }: Pick<Step, 'moulds'>): string {
-  const upper = moulds.find(({ layer = 1 }) => layer > 1);
-  return upper ? `Layer ${upper.layer} of ${upper.name}` : `More into ${moulds[0]?.name ?? 'the piece'}`;
+export function layered(step: Pick<Step, 'moulds'>): string {
+  const upper = upperOf(step);
+  return upper ? `Layer ${upper.layer} of ${upper.name}` : `More into ${step.moulds[0]?.name ?? 'the piece'}`;
 }
+
+const upperOf = ({ moulds }: Pick<Step, 'moulds'>) => moulds.find(({ layer = 1 }) => layer > 1);
 
 /** Layers that are laid too late for the edge that is wanted, or for growing on at all. */
 function joints(bench: Bench, laid: readonly TimedStep[]): TimelineWarning[] {
   return laid.flatMap(({ step, start }): TimelineWarning[] => {
-    const { after, key, moulds } = step;
+    const { after, key } = step;
     if (!after) return [];
     const below = Math.min(...after.below.map((one) => endOf(bench, one) ?? Infinity));
     const waited = (start - below) / MINUTE;
     const late = minutesOf((waited - after.to) * MINUTE);
-    const upper = moulds.find(({ layer = 1 }) => layer > 1);
+    const upper = upperOf(step);
     const what = layered(step);
     if (waited > after.cold)
       return [{ kind: 'cold-joint', step: key, text: `${what} comes so late that it does not grow on: scratch the one below, damp it, or brush on a polymer bond coat.` }]; // prettier-ignore

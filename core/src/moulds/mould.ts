@@ -45,6 +45,10 @@ export function blanks(shape: MouldShape): readonly PlacedSolid[] {
   return [...shape.cores, ...shape.inserts];
 }
 
+/** A mould's shape with some of its inserts, by name, left out. */
+export const withoutInserts = (shape: MouldShape, names: readonly string[] = []): MouldShape =>
+  names.length === 0 ? shape : { ...shape, inserts: shape.inserts.filter(({ name }) => !names.includes(name)) };
+
 /** A placed solid for each copy of its pattern. */
 export function copiesOf(placed: PlacedSolid): PlacedSolid[] {
   const { pattern, ...one } = placed;

@@ -2,7 +2,7 @@ import { heightFor, rimOf, volumeTo } from '../moulds/index.js';
 import type { Dose } from '../mixes/index.js';
 import { checkColouring, type Colouring } from '../tints/index.js';
 import { computed, figure, InputError, line, type Figure } from '../units/index.js';
-import { displaced, pieceVolume } from './pieces.js';
+import { displacedBelow, pieceVolume } from './pieces.js';
 import type { PourItem, PourTint } from './plan.js';
 
 /** One layer of a piece, heights in mm from the bottom of the mould. */
@@ -45,7 +45,7 @@ export function layersOf(item: Coloured): Layer[] {
   const height = item.fillTo ?? rimOf(item.shape);
   const whole = pieceVolume(item);
   // An inset on the bottom takes its room below every layer, one on the open face within the last.
-  const under = item.inset?.face === 'mould' ? displaced(item) : 0;
+  const under = displacedBelow(item);
   const sum = parts.reduce((total, { share }) => total + share, 0);
   let [from, filled, shared] = [0, 0, 0];
   return parts.map(({ tint, share }, i) => {

@@ -27,6 +27,10 @@ export interface PieceFigures {
 /** What an item's inset takes out of its mix, mL. */
 export const displaced = ({ inset }: Pick<PourItem, 'inset'>): number => (inset ? insetVolume(inset) : 0);
 
+/** Of that, what lies on the bottom, below every layer and every lift, mL. */
+export const displacedBelow = ({ inset }: Pick<PourItem, 'inset'>): number =>
+  inset?.face === 'mould' ? insetVolume(inset) : 0;
+
 /** Volume of mix that one piece takes, mL. */
 export function pieceVolume(item: Pick<PourItem, 'shape' | 'fillTo' | 'inset'>): number {
   checkMould(item.shape);

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { PourInput } from '@dewpot/contract';
 import { Link } from 'react-router';
-import { Choice } from '../ui/choice';
 import { ColouringEditor } from './colouring-editor';
+import { ItemChoice } from './item-choice';
 import type { PlanSources, Reckoned } from './plan';
 
 /** How each mould of a pour is coloured: by the mix itself, or in tints. */
@@ -41,17 +41,13 @@ export function ColouringSlab({
         </p>
       ) : (
         <div className="mt-3 space-y-3">
-          {input.items.length > 1 && (
-            <Choice
-              legend="Which mould"
-              value={at}
-              options={input.items.map(({ mouldId }, value) => ({
-                value,
-                label: sources.moulds.find(({ id }) => id === mouldId)?.name ?? 'gone',
-              }))}
-              onChange={setChosen}
-            />
-          )}
+          <ItemChoice
+            legend="Which mould"
+            items={input.items}
+            moulds={sources.moulds}
+            value={at}
+            onChange={setChosen}
+          />
           <ColouringEditor
             key={at}
             item={item}

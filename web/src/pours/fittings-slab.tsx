@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { PourInput, PourItemInput } from '@dewpot/contract';
-import { Choice } from '../ui/choice';
 import { InsetEditor } from './inset-editor';
+import { ItemChoice } from './item-choice';
 import type { PlanSources } from './plan';
 
 /** What goes into each mould of a pour beside the mix: its inserts, mesh, and lettering or a picture. */
@@ -31,17 +31,13 @@ export function FittingsSlab({
         </span>
       </summary>
       <div className="mt-3 space-y-4">
-        {input.items.length > 1 && (
-          <Choice
-            legend="In which mould"
-            value={at}
-            options={input.items.map(({ mouldId }, value) => ({
-              value,
-              label: sources.moulds.find(({ id }) => id === mouldId)?.name ?? 'gone',
-            }))}
-            onChange={setChosen}
-          />
-        )}
+        <ItemChoice
+          legend="In which mould"
+          items={input.items}
+          moulds={sources.moulds}
+          value={at}
+          onChange={setChosen}
+        />
         <Inserts
           names={[...new Set(mould.shape.inserts.map(({ name }) => name))]}
           without={item.without ?? []}

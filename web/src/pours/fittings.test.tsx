@@ -84,4 +84,18 @@ describe('what goes into a mould beside the mix', () => {
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(itemsOf(sent)[0]).toMatchObject({ mesh: false, without: ['The peg'] });
   });
+
+  it('that stood on an insert lies free once that is left out', async () => {
+    await open();
+    await userEvent.click(screen.getByText('Letters, a number'));
+    await userEvent.type(screen.getByLabelText('The letters, a line each'), '7');
+    const right = await screen.findByLabelText('To the right');
+    await userEvent.clear(right);
+    await userEvent.type(right, '-100 mm{Tab}');
+    const inset = screen.getByRole('region', { name: 'Inset' });
+    expect(await within(inset).findByText(/with what stands on it/)).toBeVisible();
+    await userEvent.click(screen.getByLabelText('The peg'));
+    await waitFor(() => expect(within(inset).queryByRole('alert')).toBeNull());
+    expect(within(inset).getByRole('button', { name: 'Template, 1:1' })).toBeVisible();
+  });
 });

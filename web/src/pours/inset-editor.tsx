@@ -1,5 +1,14 @@
 import { useMemo } from 'react';
-import { InputError, insetView, layInset, rimOf, type FieldIssue, type InsetFace, type LaidInset } from '@dewpot/core';
+import {
+  InputError,
+  insetView,
+  layInset,
+  rimOf,
+  withoutInserts,
+  type FieldIssue,
+  type InsetFace,
+  type LaidInset,
+} from '@dewpot/core';
 import type { InsetInput, MouldView, PourItemInput } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
 import { InsetDrawing } from '../ui/inset-drawing';
@@ -101,7 +110,9 @@ function laidOrIssues(...asked: Parameters<typeof layInset>): { laid?: LaidInset
 /** As it must lie, as it will be read, and what that leaves of the piece. */
 function Laid({ inset, item, mould }: { inset: InsetInput; item: PourItemInput; mould: MouldView }) {
   const units = useUnits();
-  const { shape, piece } = mould;
+  const { piece } = mould;
+  // What is left out this time is not in its way.
+  const shape = useMemo(() => withoutInserts(mould.shape, item.without), [mould.shape, item.without]);
   const fillTo = item.fillTo ?? rimOf(shape);
   const { laid, issues } = useMemo(() => laidOrIssues(shape, inset, { fillTo, piece }), [shape, inset, fillTo, piece]);
   const view = laid ?? insetView(shape, inset, fillTo);
