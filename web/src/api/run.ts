@@ -48,8 +48,18 @@ interface Queued {
   readonly away: boolean;
 }
 
-/** What this device saw at the bench and has not got rid of yet: kept in the browser, sent in order, each once. */
+/** What the browser keeps of a run: what the server had of it when it last answered, and what it has not got yet. */
+interface KeptRun {
+  readonly answered: RunView | undefined;
+  readonly waiting: readonly RunEvent[];
+}
+
+/**
+ * What this device saw at the bench and has not got rid of yet: kept in the browser, sent in order, each once.
+ * It is kept together with the server's last answer, so that a page opened again without a connection misses no step.
+ */
 class RunQueue {
+  private answered: RunView | undefined;
   private waiting: readonly RunEvent[] = [];
   private refused: Error | undefined;
   private away = false;
@@ -62,8 +72,9 @@ class RunQueue {
     private readonly pourId: string,
     private readonly client: QueryClient,
   ) {
-    this.read = this.keptBefore().then((kept = []) => {
-      if (kept.length > 0) this.change([...kept, ...this.waiting]);
+    this.read = this.keptBefore().then((kept) => {
+      if (kept?.answered) this.answer(kept.answered);
+      if (kept && kept.waiting.length > 0) this.change([...kept.waiting, ...this.waiting]);
       void this.send();
     });
   }
@@ -90,9 +101,14 @@ class RunQueue {
     this.change([]);
   }
 
-  private async keptBefore(): Promise<RunEvent[] | undefined> {
+  private answer(view: RunView) {
+    this.answered = view;
+    keepRun(this.client, this.pourId, view);
+  }
+
+  private async keptBefore(): Promise<KeptRun | undefined> {
     try {
-      return await get<RunEvent[]>(this.key);
+      return await get<KeptRun>(this.key);
     } catch {
       // A private window keeps nothing: what waits then waits in this page alone.
       return undefined;
@@ -103,7 +119,9 @@ class RunQueue {
     this.waiting = waiting;
     this.told = { waiting, refused: this.refused, away: this.away };
     this.listeners.forEach((listener) => listener());
-    void this.read.then(() => set(this.key, [...this.waiting])).catch(() => undefined);
+    void this.read
+      .then(() => set(this.key, { answered: this.answered, waiting: this.waiting } satisfies KeptRun))
+      .catch(() => undefined);
   }
 
   private async send(): Promise<void> {
@@ -112,8 +130,7 @@ class RunQueue {
     this.sending = true;
     const events = this.waiting;
     try {
-      const view = await ask<RunView>('POST', `pours/${this.pourId}/run`, { events });
-      keepRun(this.client, this.pourId, view);
+      this.answer(await ask<RunView>('POST', `pours/${this.pourId}/run`, { events }));
       this.away = false;
       this.change(this.waiting.slice(events.length));
     } catch (error) {

@@ -158,7 +158,9 @@ describe('the connection of the bench', () => {
     await userEvent.click(screen.getByRole('button', { name: /at once$/ }));
     await userEvent.click(screen.getByRole('button', { name: /^A splash/ }));
     expect(await screen.findByText('2 unsent')).toBeVisible();
-    await waitFor(() => expect(kept.get(`run ${id}`)).toHaveLength(2));
+    await waitFor(() =>
+      expect(kept.get(`run ${id}`)).toMatchObject({ waiting: [{ kind: 'water' }, { kind: 'water' }] }),
+    );
     const sent: RunEvent[] = [];
     vi.stubGlobal('fetch', (url: string, init: RequestInit = {}) => {
       if (init.method !== 'POST') return online(url, init);
@@ -167,7 +169,7 @@ describe('the connection of the bench', () => {
     });
     await waitFor(() => expect(screen.queryByText(/unsent/)).toBeNull(), { timeout: 10_000 });
     expect(sent.map(({ kind }) => kind)).toEqual(['water', 'water']);
-    await waitFor(() => expect(kept.get(`run ${id}`)).toEqual([]));
+    await waitFor(() => expect(kept.get(`run ${id}`)).toMatchObject({ answered: { events: sent }, waiting: [] }));
   });
 
   it('shows what the server will not take, with the way out', async () => {
