@@ -1,5 +1,19 @@
-import { IsEmail, IsIn, IsNumber, IsOptional, IsString, Length, Max, Min } from 'class-validator';
-import type { UnitSystem } from '@dewpot/core';
+import { dampSchools, type DampCure, type DampSchool, type UnitSystem, type Waking } from '@dewpot/core';
+import { Type } from 'class-transformer';
+import {
+  IsEmail,
+  IsIn,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsTimeZone,
+  Length,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 
 export class SignIn {
   @IsEmail() email: string;
@@ -27,6 +41,20 @@ export interface PersonView {
   readonly email: string;
 }
 
+export class DampCureInput {
+  @IsIn(['share', 'days', 'school']) by: DampCure['by'];
+  /** Of its 28-day strength. */
+  @ValidateIf(({ by }: DampCureInput) => by === 'share') @IsNumber() @Min(0.3) @Max(0.95) share?: number;
+  @ValidateIf(({ by }: DampCureInput) => by === 'days') @IsNumber() @Min(0) @Max(90) days?: number;
+  @ValidateIf(({ by }: DampCureInput) => by === 'school') @IsIn(Object.keys(dampSchools)) school?: DampSchool;
+}
+
+/** Hours of the day. */
+export class WakingInput implements Waking {
+  @IsNumber() @Min(0) @Max(23) from: number;
+  @IsNumber() @Min(1) @Max(24) to: number;
+}
+
 export class WorkshopSettings {
   @IsString() @Length(1, 80) name: string;
   @IsIn(['metric', 'us']) units: UnitSystem;
@@ -38,6 +66,12 @@ export class WorkshopSettings {
   @IsNumber() @Min(500) @Max(200000) bucket: number;
   /** Step of the scale that pieces are weighed on, g. */
   @IsNumber() @Min(0.01) @Max(1000) scaleStep: number;
+  /** What the end of the damp cure goes by; 70 % of its strength where it is left out. */
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => DampCureInput) dampCure?: DampCureInput;
+  /** When the casters are up. */
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => WakingInput) waking?: WakingInput;
+  /** IANA name of the zone that the workshop lies in; the server's own where it is left out. */
+  @IsOptional() @IsTimeZone() zone?: string;
   @IsOptional() @IsNumber() @Min(0) version?: number;
 }
 

@@ -1,15 +1,9 @@
-/** The air at an hour. */
-export interface AirReading {
-  /** ms */
-  readonly at: number;
-  readonly temperature: number;
-  /** Share, 0–1. */
-  readonly humidity: number;
-  /** km/h */
-  readonly wind: number;
-}
+import type { WholeAirReading } from './climate.js';
 
-/** The air now, behind and ahead, as the workshop's station tells it. */
+/** The air at an hour. */
+export type AirReading = WholeAirReading;
+
+/** The air now, behind and ahead, in the place that a workshop calls its first. */
 export interface AirView {
   readonly station: string;
   readonly now: AirReading;

@@ -1,25 +1,41 @@
-import type {
-  CastEvent,
-  Damage,
-  DryDown,
-  DryDownCurve,
-  Expected,
-  Force,
-  HappeningType,
-  Life,
-  MouldShape,
-  PieceKind,
-  SealerKind,
-  SettingClass,
-  Side,
-  Skin,
-  Spot,
-  Stage,
+import {
+  baths,
+  coversInOrder,
+  type Bath,
+  type Bridge,
+  type CastEvent,
+  type Cover,
+  type Damage,
+  type DamageCause,
+  type Dressing,
+  type Due,
+  type LearnedLiftOut,
+  type LiftOutCare,
+  type LiftOutRecord,
+  type Stroke,
+  type Surroundings,
+  type TemperatureReading,
+  liftOutRisks,
+  type DryDown,
+  type DryDownCurve,
+  type Expected,
+  type Force,
+  type HappeningType,
+  type Life,
+  type MouldShape,
+  type PieceKind,
+  type SealerKind,
+  type SettingClass,
+  type Side,
+  type Skin,
+  type Spot,
+  type Stage,
 } from '@dewpot/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
@@ -36,6 +52,14 @@ import {
 export const spots: readonly Spot[] = ['corner', 'rim', 'base', 'core-end', 'face'];
 export const happenings: readonly HappeningType[] = [
   'wetted',
+  'covered',
+  'moved',
+  'pulled',
+  'dressed',
+  'soaked',
+  'rinsed',
+  'ph',
+  'snoozed',
   'lifted-out',
   'uncovered',
   'weighed',
@@ -44,6 +68,20 @@ export const happenings: readonly HappeningType[] = [
   'put-out',
   'broken',
   'voided',
+];
+
+export const damageCauses: readonly DamageCause[] = ['early', 'stuck', 'dropped'];
+export const dressings: readonly Dressing[] = ['flashing', 'edges', 'pinholes', 'grit', 'drain hole', 'green texture'];
+export const strokes: readonly Stroke[] = [
+  'Pull',
+  'Lift out',
+  'Cover',
+  'Wet',
+  'End bath',
+  'Uncover',
+  'Weigh',
+  'Coat',
+  'Put out',
 ];
 
 export class DamageInput implements Damage {
@@ -66,6 +104,23 @@ export class CastEventInput {
   @Type(() => DamageInput)
   damage?: DamageInput[];
   @IsOptional() @IsIn(['slid', 'tapped', 'fought']) force?: Force;
+  /** What damage is put down to; by where it broke where it is left out. */
+  @IsOptional() @IsIn(damageCauses) cause?: DamageCause;
+  @when('covered') @IsIn(coversInOrder) cover?: Cover;
+  @when('moved') @IsString() @Length(1, 60) place?: string;
+  @IsOptional() @IsUUID() placeId?: string;
+  @when('pulled') @IsString() @Length(1, 80) core?: string;
+  @when('dressed') @IsIn(dressings) work?: Dressing;
+  /** Of wet sanding: the grit that was reached. */
+  @IsOptional() @IsInt() @Min(20) @Max(10000) grit?: number;
+  @IsOptional() @IsString() @Length(0, 300) note?: string;
+  @when('soaked') @IsIn(Object.keys(baths)) bath?: Bath;
+  /** Of a bath: how long it is to lie in it. */
+  @when('soaked') @IsNumber() hours?: number;
+  @when('ph') @IsNumber() ph?: number;
+  @when('snoozed') @IsIn(strokes) stroke?: Stroke;
+  /** Put off until then, ms. */
+  @when('snoozed') @IsInt() @Min(0) until?: number;
   @when('weighed') @IsNumber() mass?: number;
   @when('weighed') @IsNumber() step?: number;
   /** Air that the piece stood in when it was weighed. */
@@ -106,6 +161,13 @@ export interface CastSnapshot {
   readonly release?: string;
   readonly cover?: string;
   readonly place?: string;
+  readonly placeId?: string;
+  readonly mixId?: string;
+  /** Its grains are light: its faces dry faster. */
+  readonly lightweight?: boolean;
+  readonly accelerated?: boolean;
+  /** To be expected of its mix at 28 days, MPa. */
+  readonly strength?: number;
   /** Free water to cement, as it was mixed. */
   readonly ratio: number;
 }
@@ -120,10 +182,51 @@ export interface CastView {
   readonly snapshot: CastSnapshot;
   readonly life: Life;
   readonly dry: DrySummary;
+  /** What is to be done to it, what comes first at the head. */
+  readonly dues: readonly Due[];
+}
+
+/** A lift-out from a mould with a mix, and which cast it was. */
+export interface LiftOutSeen extends LiftOutRecord {
+  readonly code: string;
+  /** ms */
+  readonly at: number;
+}
+
+/** What a caster chose for the lift-outs of a mould with a mix. */
+export class LiftOutWaysInput {
+  @IsIn(Object.keys(liftOutRisks)) care: LiftOutCare;
+  /** Goes by the handbook alone. */
+  @IsBoolean() off: boolean;
+  /** Only lift-outs after this count, ms: what was learned before is forgotten. */
+  @IsOptional() @IsInt() @Min(0) since?: number;
+  /** How many there were when the caster asked to try it earlier again. */
+  @IsOptional() @IsInt() @Min(0) @Max(10000) triedAgainAt?: number;
+}
+
+/** The earliest safe lift-out of a mould with a mix: the handbook's, what was learned, and from what. */
+export interface LiftOutView {
+  /** Equivalent hours at 20 °C. */
+  readonly handbook: number;
+  readonly learned: LearnedLiftOut;
+  readonly records: readonly LiftOutSeen[];
+  readonly ways: LiftOutWaysInput;
+}
+
+/** The air that a cast stood in, as its cure is reckoned from it, and what it does to the piece. */
+export interface CastAir {
+  readonly place: string;
+  /** Hours since the pour and °C: recorded up to `forecastFrom` (ms), forecast from there on. */
+  readonly temperatures: readonly TemperatureReading[];
+  readonly forecastFrom: number;
+  readonly bridges: readonly Bridge[];
+  readonly does?: Surroundings;
 }
 
 /** A cast with its whole record. */
 export interface CastDetail extends CastView {
   readonly events: readonly CastEvent[];
   readonly dryDown: DryDown;
+  readonly air: CastAir;
+  readonly liftOut: LiftOutView;
 }

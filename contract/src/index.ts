@@ -2,6 +2,7 @@ import 'reflect-metadata';
 
 export * from './accounts.js';
 export * from './air.js';
+export * from './climate.js';
 export * from './casts.js';
 export * from './mix-questions.js';
 export * from './mixes.js';

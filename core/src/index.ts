@@ -1,4 +1,5 @@
 export * from './casts/index.js';
+export * from './climate/index.js';
 export * from './cure/index.js';
 export * from './finish/index.js';
 export * from './mixes/index.js';

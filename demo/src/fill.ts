@@ -1,6 +1,6 @@
 import { plannedLog, reckonSheet, type Grade } from '@dewpot/core';
 import {
-  airAt,
+  airIn,
   CastsService,
   fillWithHandbook,
   firstSettings,
@@ -19,6 +19,7 @@ import { v7 as uuid } from 'uuid';
 import { keyed, livesOf } from './lives.js';
 import { stream } from './random.js';
 import { season, type DemoPour } from './season.js';
+import { furnishPlaces } from './places.js';
 import { moulds, tubs } from './moulds.js';
 import { chips, tints, type DemoColouring, type DemoTint } from './tints.js';
 import { lots, mixes, nextVersion, scoops, type DemoMix } from './workshop.js';
@@ -43,6 +44,7 @@ export function fillDemo(
     const settings = { ...firstSettings, name: 'Thornwick Lane' };
     const personId = await sessions.found({ settings, name: 'Maud', email: 'maud@thornwick.example', demo: true });
     await sessions.join({ name: 'Osric', email: 'osric@thornwick.example' });
+    await furnishPlaces(app, now);
     const keys = await furnish(app, now);
     for (const [index, pour] of season.entries()) {
       await pourAndFollow(app, keys, pour, personId, now, random);
@@ -165,7 +167,7 @@ async function pourAndFollow(
   const casts = app.get(CastsService);
   const id = uuid();
   const pouredAt = Math.round(now - daysAgo * DAY);
-  const { temperature } = airAt(pouredAt);
+  const { temperature } = airIn('shed', pouredAt);
   const tinted = colouring && tintedBy(colouring, keys);
   const chosen = items.map(([mould, count]) => ({
     mouldId: keys.moulds[mould]!,

@@ -13,7 +13,7 @@ import {
   type Weighing,
 } from '@dewpot/core';
 import type { CastEventInput, CastView } from '@dewpot/contract';
-import { airAt } from '@dewpot/server';
+import { airIn } from '@dewpot/server';
 import { v7 as uuid } from 'uuid';
 
 const HOUR = 3_600_000;
@@ -30,7 +30,7 @@ function morning(at: number): number {
 function temperatures(from: number, days: number): TemperatureReading[] {
   return Array.from({ length: days * 8 }, (_, i) => ({
     hour: i * 3,
-    temperature: airAt(from + i * 3 * HOUR).temperature,
+    temperature: airIn('shed', from + i * 3 * HOUR).temperature,
   }));
 }
 
@@ -48,7 +48,7 @@ function weighing(
   step: number,
   random: () => number,
 ): Happened & Omit<Weighing, 'hour'> {
-  const { temperature, humidity } = airAt(at);
+  const { temperature, humidity } = airIn('shed', at);
   const slow = temperature < 9 ? 1.35 : 1;
   const water = loss * 0.82 * Math.exp(-(((at - uncovered) / DAY / (2.6 * slow)) ** 0.85));
   const mass = Math.round((dry * 1.002 + water + (random() - 0.5) * 1.4 * step) / step) * step;

@@ -8,11 +8,15 @@ import { PeopleController } from './accounts/people.controller.js';
 import { Sessions } from './accounts/sessions.js';
 import { CastsController } from './casts/casts.controller.js';
 import { CastsService } from './casts/casts.service.js';
+import { DuesService } from './casts/dues.service.js';
+import { LiftOutsController } from './casts/lift-outs.controller.js';
+import { LiftOutsService } from './casts/lift-outs.service.js';
+import { Climates, ReadingsService } from './climate/index.js';
+import { PlacesController } from './climate/places.controller.js';
 import { CONFIG, type ServerConfig } from './config.js';
 import { appOptions } from './db/connection.js';
 import { News } from './db/news.js';
 import { Rows } from './db/rows.js';
-import { DevicesController } from './devices/devices.controller.js';
 import { ScaleController } from './devices/scale.controller.js';
 import { HealthController } from './http/health.controller.js';
 import { ProblemFilter } from './http/problem-filter.js';
@@ -56,14 +60,15 @@ export class AppModule {
         AccountsController,
         CastsController,
         ColouringReckonController,
-        DevicesController,
         HealthController,
+        LiftOutsController,
         MixesController,
         MixReckonController,
         MouldReckonController,
         MouldsController,
         PeopleController,
         PicturesController,
+        PlacesController,
         PourReckonController,
         PoursController,
         ReckonController,
@@ -81,12 +86,16 @@ export class AppModule {
         News,
         Sessions,
         CastsService,
+        Climates,
+        DuesService,
+        LiftOutsService,
         LotsService,
         MixesService,
         MixFilesService,
         MouldsService,
         PicturesService,
         PoursService,
+        ReadingsService,
         RunsService,
         StoresService,
         TintFilesService,

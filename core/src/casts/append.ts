@@ -1,3 +1,4 @@
+import { baths } from '../cure/index.js';
 import type { Expected } from '../pours/index.js';
 import { Checker, formatQuantity } from '../units/index.js';
 import { standing, type CastEvent, type HappeningType } from './events.js';
@@ -6,6 +7,14 @@ import { lifeOf, type Life, type Stage } from './life.js';
 /** Stages in which something can happen. */
 const possible: Record<Exclude<HappeningType, 'poured' | 'voided'>, readonly Stage[]> = {
   wetted: ['setting', 'damp'],
+  covered: ['setting', 'damp'],
+  moved: ['setting', 'damp', 'drying', 'sealed'],
+  pulled: ['setting', 'damp'],
+  dressed: ['damp', 'drying', 'sealed'],
+  soaked: ['damp', 'drying'],
+  rinsed: ['damp', 'drying'],
+  ph: ['damp', 'drying', 'sealed'],
+  snoozed: ['setting', 'damp', 'drying', 'sealed'],
   'lifted-out': ['setting'],
   uncovered: ['damp'],
   weighed: ['damp', 'drying', 'sealed'],
@@ -18,6 +27,14 @@ const possible: Record<Exclude<HappeningType, 'poured' | 'voided'>, readonly Sta
 const inWords: Record<HappeningType, string> = {
   poured: 'poured',
   wetted: 'wetted',
+  covered: 'covered',
+  moved: 'moved',
+  pulled: 'freed of a core',
+  dressed: 'dressed',
+  soaked: 'laid in a bath',
+  rinsed: 'taken out of its bath',
+  ph: 'tested with a strip',
+  snoozed: 'put off',
   'lifted-out': 'lifted out',
   uncovered: 'uncovered',
   weighed: 'weighed',
@@ -142,6 +159,11 @@ export function appendEvent(
     checkMass(check, event.mass, expected);
     check.number('step', event.step, 'The scale’s step', { above: 0, max: 1000, unit: 'g' });
   }
+  if (event.type === 'soaked')
+    check.number('hours', event.hours, 'The bath', { above: 0, max: baths[event.bath].most, unit: 'h' });
+  if (event.type === 'ph') check.number('ph', event.ph, 'The pH', { min: 4, max: 14 });
+  if (event.type === 'rinsed')
+    check.expect(life.soak !== undefined, 'type', event.type, 'It lies in no bath.', 'Enter the bath first.');
   check.done();
   return [...events, event];
 }

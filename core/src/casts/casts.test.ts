@@ -1,17 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../units/index.js';
-import {
-  appendEvent,
-  castCode,
-  lifeOf,
-  phaseOf,
-  sealingGate,
-  wetness,
-  windowOf,
-  type CastEvent,
-  type Happening,
-} from './index.js';
+import { appendEvent, castCode, lifeOf, sealingGate, wetness, type CastEvent, type Happening } from './index.js';
 
 const expected = { fresh: 4300, dry: 4000, solids: 3850, loss: 300 };
 const HOUR = 3_600_000;
@@ -116,32 +106,6 @@ describe('the gate before sealing', () => {
   it('stays shut on a piece that is too young', () => {
     const young = lifeOf([life[0]!]);
     expect(sealingGate(young, expected, 'portland', 'wax', start + DAY).reasons.join()).toContain('days old');
-  });
-});
-
-describe('what is due', () => {
-  const context = { setting: 'portland' as const, piece: 'pot' as const, temperatures: [{ hour: 0, temperature: 20 }] };
-  it('is lifting out a day after a pour at 20 °C', () => {
-    const window = windowOf(lifeOf(life.slice(0, 1)), context)!;
-    expect(window.stroke).toBe('Lift out');
-    expect((window.good - start) / HOUR).toBeCloseTo(24, 1);
-    expect([0, 20, 30, 100].map((hours) => phaseOf(window, start + hours * HOUR))).toEqual([
-      'before',
-      'early',
-      'good',
-      'late',
-    ]);
-  });
-
-  it('is later in the cold', () => {
-    const cold = windowOf(lifeOf(life.slice(0, 1)), { ...context, temperatures: [{ hour: 0, temperature: 8 }] })!;
-    expect((cold.good - start) / HOUR).toBeGreaterThan(40);
-  });
-
-  it('follows the work to the door', () => {
-    const strokes = [1, 2, 4, 7, 8].map((n) => windowOf(lifeOf(life.slice(0, n)), context)?.stroke);
-    expect(strokes).toEqual(['Lift out', 'Uncover', 'Weigh', 'Put out', undefined]);
-    expect(windowOf(lifeOf(life.slice(0, 6)), { ...context, dryEnough: true, opensAt: start })!.stroke).toBe('Coat');
   });
 });
 

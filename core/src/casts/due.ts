@@ -1,19 +1,11 @@
-import {
-  handbookLiftOut,
-  hoursToReach,
-  liftOutWindow,
-  dampDaysTo,
-  type SettingClass,
-  type TemperatureReading,
-} from '../cure/index.js';
-import type { PieceKind } from '../moulds/index.js';
+import { dampEnd, liftOutWindow, PULL_EARLY, initialSet, type DampCure, type SettingClass } from '../cure/index.js';
+import type { PulledCore } from './cores.js';
+import type { Stroke } from './events.js';
 import type { Life } from './life.js';
+import { nextWetting, type Wetting } from './wetting.js';
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
-
-/** What is done to a cast on the round. */
-export type Stroke = 'Lift out' | 'Wet' | 'Uncover' | 'Weigh' | 'Coat' | 'Put out';
 
 /** A band of time for a stroke, ms: early before `good`, late after `late`. */
 export interface Window {
@@ -23,59 +15,122 @@ export interface Window {
   readonly late: number;
 }
 
-/** What `windowOf` needs beside a cast's life. Temperatures are hours since the pour. */
+/** Something to do to a cast, and when. */
+export interface Due extends Window {
+  /** Which core is pulled. */
+  readonly core?: string;
+  /** How, or why now. */
+  readonly told?: string;
+  /** Put off until then, ms. */
+  readonly snoozedUntil?: number;
+}
+
+/** What `duesOf` needs beside a cast's life. */
 export interface DueContext {
+  readonly now: number;
   readonly setting: SettingClass;
-  readonly piece: PieceKind;
-  readonly temperatures: readonly TemperatureReading[];
+  readonly accelerated?: boolean;
+  /** When the piece is as old as so many equivalent hours at 20 °C, ms; undefined where that is out of sight. */
+  readonly reach: (age: number) => number | undefined;
+  /** The age of its lift-out, equivalent hours: learned, or the handbook's. */
+  readonly liftOutAge: number;
+  readonly cores?: readonly PulledCore[];
+  readonly dampCure?: DampCure;
+  /** Kept damp longer: lightweight, or to meet frost. */
+  readonly longer?: boolean;
+  /** What its open faces want; undefined where nothing is known of the air. */
+  readonly wetting?: Wetting;
   /** When the gate opens for sealing by the weighings, ms; undefined before the first weighing. */
   readonly opensAt?: number;
   /** Whether the weighings show it dry enough. */
   readonly dryEnough?: boolean;
 }
 
-/** Share of 28-day strength to which pieces are kept damp by default. */
-export const DAMP_TO_SHARE = 0.7;
-const HORIZON_HOURS = 24 * 90;
+/** What is not in sight by the forecast is put so far off, ms. */
+const HORIZON = 90 * DAY;
 const COAT_CURE = 2 * DAY;
 
-function liftOut(life: Life, { setting, piece, temperatures }: DueContext): Window {
-  const age = handbookLiftOut(setting, piece);
-  const ages = [liftOutWindow.early * age, age, liftOutWindow.late * age];
-  const [early, good, late] = hoursToReach(temperatures, ages, setting, HORIZON_HOURS);
-  const at = (hours: number | undefined) => life.pouredAt + (hours ?? HORIZON_HOURS) * HOUR;
-  return { stroke: 'Lift out', early: at(early), good: at(good), late: at(late) };
+function liftOut(life: Life, { reach, liftOutAge }: DueContext): Due {
+  const at = (age: number) => reach(age) ?? life.pouredAt + HORIZON;
+  return {
+    stroke: 'Lift out',
+    early: at(liftOutWindow.early * liftOutAge),
+    good: at(liftOutAge),
+    late: at(liftOutWindow.late * liftOutAge),
+  };
 }
 
-function endOfDampCure(life: Life, { setting, temperatures }: DueContext): Window {
-  const equivalent = setting === 'portland' ? dampDaysTo(DAMP_TO_SHARE) * 24 : 24;
-  const [hours = HORIZON_HOURS] = hoursToReach(temperatures, [equivalent], setting, HORIZON_HOURS);
-  const good = life.pouredAt + hours * HOUR;
+/** Cores that are drawn while the piece is green, each by the initial set at 20 °C. */
+function pulls(life: Life, { cores = [], reach, setting, accelerated }: DueContext): Due[] {
+  const set = initialSet(setting, 20, accelerated);
+  const at = (share: number) => reach(share * set) ?? life.pouredAt + HORIZON;
+  return cores
+    .filter(({ name }) => !life.pulled?.includes(name))
+    .map(({ name, window: { good, late, how } }) => ({
+      stroke: 'Pull',
+      core: name,
+      early: at(PULL_EARLY * good),
+      good: at(good),
+      late: at(late),
+      told: how,
+    }));
+}
+
+function endOfDampCure(life: Life, { setting, reach, dampCure, longer }: DueContext): Due {
+  const { age, days } = dampEnd(setting, dampCure, longer);
+  const byAge = age > 0 ? (reach(age) ?? life.pouredAt + HORIZON) : life.pouredAt;
+  const good = Math.max(byAge, life.pouredAt + days * DAY, life.liftedAt ?? life.pouredAt);
   return { stroke: 'Uncover', early: good - DAY, good, late: good + 21 * DAY };
 }
 
-/** The next thing to do with a cast and its band of time; undefined for one that is out or broken. */
-export function windowOf(life: Life, context: DueContext): Window | undefined {
+function endOfBath({ soak }: Life): Due[] {
+  if (!soak) return [];
+  const good = soak.since + soak.hours * HOUR;
+  const told = soak.bath === 'leach' ? 'change its water, or dip a strip' : 'take it out and rinse it';
+  return [{ stroke: 'End bath', early: good - HOUR, good, late: good + (soak.bath === 'vinegar' ? HOUR : DAY), told }];
+}
+
+function drying(life: Life, { dryEnough, opensAt }: DueContext): Due {
+  if (dryEnough) {
+    const good = Math.max(opensAt ?? 0, life.weighedAt ?? 0);
+    return { stroke: 'Coat', early: good, good, late: good + 30 * DAY };
+  }
+  const good = life.weighedAt === undefined ? (life.uncoveredAt ?? life.pouredAt) : life.weighedAt + 20 * HOUR;
+  return { stroke: 'Weigh', early: good - 4 * HOUR, good, late: good + DAY };
+}
+
+function sealed(life: Life): Due {
+  const last = life.coats[life.coats.length - 1]?.at ?? life.pouredAt;
+  return { stroke: 'Put out', early: last + COAT_CURE / 2, good: last + COAT_CURE, late: last + 60 * DAY };
+}
+
+/** In the mould an open face is not wetted, but it may want a cover. */
+const covering = (life: Life, context: DueContext) =>
+  nextWetting(life, context).filter(({ stroke }) => stroke === 'Cover');
+
+function byStage(life: Life, context: DueContext): Due[] {
   switch (life.stage) {
     case 'setting':
-      return liftOut(life, context);
+      return [...pulls(life, context), ...covering(life, context), liftOut(life, context)];
     case 'damp':
-      return endOfDampCure(life, context);
-    case 'drying': {
-      if (context.dryEnough) {
-        const good = Math.max(context.opensAt ?? 0, life.weighedAt ?? 0);
-        return { stroke: 'Coat', early: good, good, late: good + 30 * DAY };
-      }
-      const good = life.weighedAt === undefined ? (life.uncoveredAt ?? life.pouredAt) : life.weighedAt + 20 * HOUR;
-      return { stroke: 'Weigh', early: good - 4 * HOUR, good, late: good + DAY };
-    }
-    case 'sealed': {
-      const last = life.coats[life.coats.length - 1]?.at ?? life.pouredAt;
-      return { stroke: 'Put out', early: last + COAT_CURE / 2, good: last + COAT_CURE, late: last + 60 * DAY };
-    }
+      return [...pulls(life, context), ...endOfBath(life), ...nextWetting(life, context), endOfDampCure(life, context)];
+    case 'drying':
+      return [...endOfBath(life), drying(life, context)];
+    case 'sealed':
+      return [sealed(life)];
     default:
-      return undefined;
+      return [];
   }
+}
+
+/** What is to be done to a cast, what comes first at the head; nothing for one that is out or broken. */
+export function duesOf(life: Life, context: DueContext): Due[] {
+  return byStage(life, context)
+    .map((due): Due => {
+      const until = life.snoozed?.[due.stroke] ?? 0;
+      return until > context.now ? { ...due, snoozedUntil: until } : due;
+    })
+    .sort((a, b) => (a.snoozedUntil ?? a.good) - (b.snoozedUntil ?? b.good));
 }
 
 /** Where `now` lies in a window. */
@@ -83,4 +138,30 @@ export function phaseOf(window: Omit<Window, 'stroke'>, now: number): 'before' |
   if (now < window.early) return 'before';
   if (now < window.good) return 'early';
   return now <= window.late ? 'good' : 'late';
+}
+
+/** What putting a stroke off until a time costs: nothing, or its window closes at `at`. */
+export interface SnoozeCost {
+  readonly costs: 'nothing' | 'window' | 'dryness' | 'time';
+  readonly at: number;
+  readonly why: string;
+}
+
+const lateMeans: Record<Stroke, { readonly costs: SnoozeCost['costs']; readonly why: string }> = {
+  Pull: { costs: 'window', why: 'after that it locks in the piece' },
+  'Lift out': { costs: 'window', why: 'after that a core may lock, and the mould is not free' },
+  Cover: { costs: 'dryness', why: 'its open faces dry out until then, and craze' },
+  Wet: { costs: 'dryness', why: 'its open faces lie dry from then on' },
+  'End bath': { costs: 'window', why: 'after that the bath eats into the face, or does no more good' },
+  Uncover: { costs: 'time', why: 'it only dries later' },
+  Weigh: { costs: 'time', why: 'you are only told later when it can be sealed' },
+  Coat: { costs: 'time', why: 'it waits well where it is dry' },
+  'Put out': { costs: 'time', why: 'it waits well where it is dry' },
+};
+
+/** What putting a stroke off until `until` costs, before it is done. */
+export function snoozeCost({ stroke, late }: Window, until: number): SnoozeCost {
+  const { costs, why } = lateMeans[stroke];
+  if (costs === 'time') return { costs: 'time', at: late, why };
+  return until <= late ? { costs: 'nothing', at: late, why } : { costs, at: late, why };
 }

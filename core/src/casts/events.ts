@@ -1,9 +1,17 @@
+import type { Bath, Cover } from '../cure/index.js';
 import type { SealerKind } from '../finish/index.js';
 
 export type Spot = 'corner' | 'rim' | 'base' | 'core-end' | 'face';
 export type DamageSize = 'chip' | 'piece' | 'through';
 export type Force = 'slid' | 'tapped' | 'fought';
 export type Side = 'outside' | 'inside' | 'both';
+
+/** What a caster puts damage at lift-out down to; only what came too early teaches the next. */
+export type DamageCause = 'early' | 'stuck' | 'dropped';
+/** Short works on a piece out of the mould. */
+export type Dressing = 'flashing' | 'edges' | 'pinholes' | 'grit' | 'drain hole' | 'green texture';
+/** What is done to a cast on the round. */
+export type Stroke = 'Pull' | 'Lift out' | 'Cover' | 'Wet' | 'End bath' | 'Uncover' | 'Weigh' | 'Coat' | 'Put out';
 
 /** Where a cast was hurt and how badly. */
 export interface Damage {
@@ -15,12 +23,21 @@ export interface Damage {
 export type Happening =
   | { readonly type: 'poured' }
   | { readonly type: 'wetted' }
+  | { readonly type: 'covered'; readonly cover: Cover }
+  | { readonly type: 'moved'; readonly place: string; readonly placeId?: string }
+  | { readonly type: 'pulled'; readonly core: string }
   | {
       readonly type: 'lifted-out';
       readonly damage: readonly Damage[];
       readonly force?: Force;
+      readonly cause?: DamageCause;
       readonly equivalentAge?: number;
     }
+  | { readonly type: 'dressed'; readonly work: Dressing; readonly grit?: number; readonly note?: string }
+  | { readonly type: 'soaked'; readonly bath: Bath; readonly hours: number }
+  | { readonly type: 'rinsed' }
+  | { readonly type: 'ph'; readonly ph: number }
+  | { readonly type: 'snoozed'; readonly stroke: Stroke; readonly until: number }
   | { readonly type: 'uncovered' }
   | {
       readonly type: 'weighed';

@@ -1,5 +1,14 @@
+import type { Bath, Cover, PhReading } from '../cure/index.js';
 import type { Weighing } from '../finish/index.js';
-import { standing, type CastEvent, type Damage, type Side } from './events.js';
+import {
+  standing,
+  type CastEvent,
+  type Damage,
+  type DamageCause,
+  type Force,
+  type Side,
+  type Stroke,
+} from './events.js';
 
 /** Where a cast stands in the work. */
 export type Stage = 'setting' | 'damp' | 'drying' | 'sealed' | 'out' | 'broken';
@@ -12,15 +21,45 @@ export interface Coat {
   readonly overruled?: string;
 }
 
+/** A place in which a cast stands from a time on, ms. */
+export interface Stay {
+  readonly from: number;
+  readonly place: string;
+  readonly placeId?: string;
+}
+
+/** A bath that a cast lies in, since a time, for so many hours. */
+export interface Soak {
+  readonly bath: Bath;
+  readonly since: number;
+  readonly hours: number;
+}
+
 /** What a cast's events come to. Times in ms. */
 export interface Life {
   readonly stage: Stage;
   readonly pouredAt: number;
   readonly liftedAt?: number;
   readonly damage: readonly Damage[];
+  /** How it left the mould: its age then in equivalent hours at 20 °C, the force it took, what damage was put down to. */
+  readonly liftOut?: { readonly age?: number; readonly force?: Force; readonly cause?: DamageCause };
   /** Bubbles on its faces, the worst of five grades; undefined where nobody looked. */
   readonly bubbles?: number;
   readonly wettedAt?: number;
+  readonly wettings?: readonly number[];
+  /** As it was covered last; as the pour said until then. */
+  readonly cover?: Cover;
+  readonly coveredAt?: number;
+  /** Where it was moved to, in order; where the pour said until then. */
+  readonly stays?: readonly Stay[];
+  /** Names of cores that are out. */
+  readonly pulled?: readonly string[];
+  readonly soak?: Soak;
+  /** Changes of leaching water so far, and what the strip said. */
+  readonly leaches?: number;
+  readonly ph?: readonly PhReading[];
+  /** Strokes that were put off, each until when. */
+  readonly snoozed?: Partial<Record<Stroke, number>>;
   readonly uncoveredAt?: number;
   readonly weighings: readonly Weighing[];
   readonly weighedAt?: number;
@@ -31,14 +70,41 @@ export interface Life {
 
 const HOUR = 3_600_000;
 
+function liftOutOf({ equivalentAge: age, force, cause }: CastEvent & { type: 'lifted-out' }): Life['liftOut'] {
+  return { ...(age !== undefined && { age }), ...(force && { force }), ...(cause && { cause }) };
+}
+
 function apply(life: Life, event: CastEvent): Life {
   switch (event.type) {
     case 'poured':
       return { ...life, pouredAt: event.at };
     case 'lifted-out':
-      return { ...life, stage: 'damp', liftedAt: event.at, damage: event.damage };
+      return { ...life, stage: 'damp', liftedAt: event.at, damage: event.damage, liftOut: liftOutOf(event) };
     case 'wetted':
-      return { ...life, wettedAt: event.at };
+      return { ...life, wettedAt: event.at, wettings: [...(life.wettings ?? []), event.at] };
+    case 'covered':
+      return { ...life, cover: event.cover, coveredAt: event.at };
+    case 'moved': {
+      const { at, place, placeId } = event;
+      return { ...life, stays: [...(life.stays ?? []), { from: at, place, ...(placeId && { placeId }) }] };
+    }
+    case 'pulled':
+      return { ...life, pulled: [...(life.pulled ?? []), event.core] };
+    case 'soaked': {
+      const { at, bath, hours } = event;
+      const leaches = (life.leaches ?? 0) + Number(bath === 'leach');
+      return { ...life, soak: { bath, since: at, hours }, ...(leaches > 0 && { leaches }) };
+    }
+    case 'rinsed': {
+      const { soak: _, ...rest } = life;
+      return rest;
+    }
+    case 'ph':
+      return { ...life, ph: [...(life.ph ?? []), { at: event.at, ph: event.ph }] };
+    case 'snoozed':
+      return { ...life, snoozed: { ...life.snoozed, [event.stroke]: event.until } };
+    case 'dressed':
+      return life;
     case 'uncovered':
       return { ...life, stage: 'drying', uncoveredAt: event.at };
     case 'weighed': {

@@ -13,6 +13,7 @@ export interface LiftOutRecord {
 
 /** How much damage a caster takes for an earlier lift-out. */
 export type LiftOutCare = 'cautious' | 'usual' | 'bold';
+export const usualCare: LiftOutCare = 'usual';
 export const liftOutRisks: Record<LiftOutCare, number> = { cautious: 0.05, usual: 0.1, bold: 0.2 };
 
 /** What a caster chose for a mould. */
@@ -116,7 +117,7 @@ function sentenceOf(risk: number, records: readonly LiftOutRecord[]): string {
 export function learnLiftOut(
   expected: number,
   records: readonly LiftOutRecord[],
-  { care = 'usual', triedAgainAt = 0 }: LiftOutWays = {},
+  { care = usualCare, triedAgainAt = 0 }: LiftOutWays = {},
 ): LearnedLiftOut {
   check(expected, records);
   const known = beliefs(expected, records);

@@ -1,4 +1,5 @@
 import { requireNumber } from '../units/index.js';
+import { alongLine, placeIn, valueAt } from './along-line.js';
 import type { SettingClass } from './strength-share.js';
 
 /** Apparent activation energy over the gas constant, K. */
@@ -14,7 +15,7 @@ export const activation: Record<SettingClass, number> = {
 const KELVIN = 273.15;
 const REFERENCE = 293.15;
 
-/** A temperature at a time: hours since the pour, °C. */
+/** A temperature at a time: hours from any beginning, mostly the pour; °C. */
 export interface TemperatureReading {
   readonly hour: number;
   readonly temperature: number;
@@ -23,62 +24,108 @@ export interface TemperatureReading {
 /** How fast a binder reacts at a temperature against 20 °C (Arrhenius, ASTM C1074). `q` in K. */
 export function rate(temperature: number, q: number): number {
   requireNumber('temperature', temperature, 'The temperature', { min: -40, max: 90, unit: '°C' });
-  return Math.exp(-q * (1 / (temperature + KELVIN) - 1 / REFERENCE));
+  return arrhenius(temperature, q);
 }
+
+const arrhenius = (temperature: number, q: number) => Math.exp(-q * (1 / (temperature + KELVIN) - 1 / REFERENCE));
 
 /** Below this temperature reaction is taken to stand still, °C: the Nurse–Saul datum. */
 export const DATUM = -10;
+/** The datum of the stricter school, °C. */
+export const STRICT_DATUM = 0;
 
-function temperatureAt(readings: readonly TemperatureReading[], hour: number): number {
-  let next = 0;
-  let end = readings.length;
-  while (next < end) {
-    const middle = (next + end) >> 1;
-    if (readings[middle]!.hour < hour) next = middle + 1;
-    else end = middle;
-  }
-  if (next === 0) return readings[0]?.temperature ?? NaN;
-  if (next === readings.length) return readings[readings.length - 1]!.temperature;
-  const a = readings[next - 1]!;
-  const b = readings[next]!;
-  return a.temperature + ((b.temperature - a.temperature) * (hour - a.hour)) / (b.hour - a.hour);
+/** The equivalent age that a binder gathers along a series of temperatures, ready to be asked at any hour. */
+export interface AgeCourse {
+  readonly readings: readonly TemperatureReading[];
+  /** Equivalent hours at 20 °C gathered at each reading since the first. */
+  readonly ages: Float64Array;
+  readonly speed: (temperature: number) => number;
+  readonly datum: number;
 }
 
-/** Width of a step of the sums, hours. Weather changes slower than this. */
-const STEP = 0.25;
-
-function accumulate(
+function courseOf(
   readings: readonly TemperatureReading[],
-  from: number,
-  to: number,
-  speed: (t: number) => number,
-): number {
-  if (readings.length === 0 || to <= from) return 0;
-  const steps = Math.ceil((to - from) / STEP);
-  const width = (to - from) / steps;
-  let total = 0;
-  for (let i = 0; i < steps; i++) {
-    const t = temperatureAt(readings, from + (i + 0.5) * width);
-    if (t > DATUM) total += speed(t) * width;
-  }
-  return total;
+  speed: (temperature: number) => number,
+  datum: number,
+): AgeCourse {
+  const ages = new Float64Array(readings.length);
+  for (let i = 1; i < readings.length; i++)
+    ages[i] = ages[i - 1]! + alongLine(readings[i - 1]!, readings[i]!, speed, datum);
+  return { readings, ages, speed, datum };
 }
 
 /**
- * Equivalent age at 20 °C, hours, `hours` after the pour: Σ exp(−Q·(1/T − 1/293.15))·Δt (ASTM C1074).
- * Temperature runs straight between readings and holds beyond them; below −10 °C nothing accrues.
+ * The course of equivalent age at 20 °C along readings in the order of time: Σ exp(−Q·(1/T − 1/293.15))·Δt (ASTM C1074).
+ * Temperature runs straight between readings and holds beyond them; below the datum nothing accrues.
  */
-export function equivalentAge(readings: readonly TemperatureReading[], hours: number, setting: SettingClass): number {
-  return accumulate(readings, 0, hours, (t) => rate(t, activation[setting]));
+export function ageCourse(readings: readonly TemperatureReading[], setting: SettingClass, datum = DATUM): AgeCourse {
+  return courseOf(readings, (temperature) => arrhenius(temperature, activation[setting]), datum);
 }
 
-/** Nurse–Saul maturity, °C·h: Σ (T − T₀)·Δt with T₀ = −10 °C. */
-export function nurseSaul(readings: readonly TemperatureReading[], hours: number): number {
-  return accumulate(readings, 0, hours, (t) => t - DATUM);
+const speedAt = ({ speed, datum }: AgeCourse, temperature: number) => (temperature > datum ? speed(temperature) : 0);
+
+/** What a course has gathered by an hour since its first reading; under 0 before it. */
+export function gatheredAt(course: AgeCourse, hour: number): number {
+  const { readings, ages, speed, datum } = course;
+  const last = readings.length - 1;
+  if (last < 0) return 0;
+  const next = placeIn(readings, hour);
+  if (next === 0) return (hour - readings[0]!.hour) * speedAt(course, readings[0]!.temperature);
+  const before = readings[next - 1]!;
+  if (next > last) return ages[last]! + (hour - before.hour) * speedAt(course, before.temperature);
+  return ages[next - 1]! + alongLine(before, { hour, temperature: valueAt(readings, hour) }, speed, datum);
+}
+
+/** Equivalent hours at 20 °C gathered between two hours of a course. Additive: what lies between is the sum of its parts. */
+export const ageBetween = (course: AgeCourse, from: number, to: number): number =>
+  to <= from ? 0 : gatheredAt(course, to) - gatheredAt(course, from);
+
+const HALVINGS = 40;
+
+/** The hour at which a piece poured at `from` has gathered `age`; undefined where that is not reached by `until`. */
+export function hourOfAge(course: AgeCourse, from: number, age: number, until: number): number | undefined {
+  const { readings, ages } = course;
+  if (readings.length === 0 || ageBetween(course, from, until) < age) return undefined;
+  const goal = gatheredAt(course, from) + age;
+  let low = 0;
+  let high = ages.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (ages[middle]! < goal) low = middle + 1;
+    else high = middle;
+  }
+  const start = Math.max(from, readings[low - 1]?.hour ?? from);
+  const end = Math.min(until, readings[low]?.hour ?? until);
+  return within(course, Math.min(start, end), end, goal);
+}
+
+/** Halves a stretch until the hour at which `goal` is gathered is found. */
+function within(course: AgeCourse, start: number, end: number, goal: number): number {
+  let [low, high] = [start, end];
+  for (let i = 0; i < HALVINGS && high - low > 1e-6; i++) {
+    const middle = (low + high) / 2;
+    if (gatheredAt(course, middle) < goal) low = middle;
+    else high = middle;
+  }
+  return high;
+}
+
+/** Equivalent age at 20 °C, hours, `hours` after hour 0 of the readings. */
+export function equivalentAge(readings: readonly TemperatureReading[], hours: number, setting: SettingClass): number {
+  return ageBetween(ageCourse(readings, setting), 0, hours);
+}
+
+/** Nurse–Saul maturity, °C·h: Σ (T − T₀)·Δt with T₀ = −10 °C, or 0 °C in the stricter school. */
+export function nurseSaul(readings: readonly TemperatureReading[], hours: number, datum = DATUM): number {
+  return ageBetween(
+    courseOf(readings, (temperature) => temperature - datum, datum),
+    0,
+    hours,
+  );
 }
 
 /**
- * Hours after the pour at which the equivalent age reaches each of `ages` (hours, rising);
+ * Hours after the pour at which the equivalent age reaches each of `ages` (hours);
  * undefined for those not reached within `horizon` hours.
  */
 export function hoursToReach(
@@ -87,28 +134,16 @@ export function hoursToReach(
   setting: SettingClass,
   horizon = 24 * 60,
 ): (number | undefined)[] {
-  const reached: (number | undefined)[] = [];
-  let age = 0;
-  for (let hour = 0; hour < horizon && reached.length < ages.length; hour += STEP) {
-    const t = temperatureAt(readings, hour + STEP / 2);
-    const speed = t > DATUM ? rate(t, activation[setting]) : 0;
-    while (reached.length < ages.length && age + speed * STEP >= ages[reached.length]!) {
-      reached.push(speed > 0 ? hour + Math.max(0, ages[reached.length]! - age) / speed : hour);
-    }
-    age += speed * STEP;
-  }
-  return ages.map((_, i) => reached[i]);
+  const course = ageCourse(readings, setting);
+  return ages.map((age) => hourOfAge(course, 0, age, horizon));
 }
 
-/** Equivalent age at 20 °C, hours, at each of `hours` after the pour, rising: `equivalentAge` in one walk. */
+/** Equivalent age at 20 °C, hours, at each of `hours` after the pour. */
 export function agesAt(
   readings: readonly TemperatureReading[],
   hours: readonly number[],
   setting: SettingClass,
 ): number[] {
-  let age = 0;
-  return hours.map((to, i) => {
-    age += accumulate(readings, hours[i - 1] ?? 0, to, (t) => rate(t, activation[setting]));
-    return age;
-  });
+  const course = ageCourse(readings, setting);
+  return hours.map((hour) => ageBetween(course, 0, hour));
 }

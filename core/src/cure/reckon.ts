@@ -1,6 +1,6 @@
 import { computed, figure, line, type Figure } from '../units/index.js';
-import { equivalentAge, nurseSaul, type TemperatureReading } from './maturity.js';
-import { strengthShare, type SettingClass } from './strength-share.js';
+import { DATUM, ageBetween, ageCourse, nurseSaul, type TemperatureReading } from './maturity.js';
+import { shareBand, strengthShare, type SettingClass } from './strength-share.js';
 
 /** How far a piece has hardened. */
 export interface Maturity {
@@ -9,21 +9,39 @@ export interface Maturity {
   readonly strengthShare: Figure;
 }
 
-/** Reckons how far a piece has hardened `hours` after the pour, from the temperatures it stood in. */
+/** Reckons how far a piece has hardened `hours` after the pour, from the temperatures it stood in; `datum` °C, under which it stands still. */
 export function reckonMaturity(
   readings: readonly TemperatureReading[],
   hours: number,
   setting: SettingClass,
+  datum = DATUM,
 ): Maturity {
-  const age = equivalentAge(readings, hours, setting);
+  const age = ageBetween(ageCourse(readings, setting, datum), 0, hours);
+  const [low, high] = shareBand(setting, age);
   const share = strengthShare(setting, age) * 100;
   const sameAt20 = line('As at 20 °C', age, 'h', 'Arrhenius, ASTM C1074');
   return {
     equivalentAge: figure(age, 'h', computed, [
       line('By the clock', hours, 'h'),
-      line('Maturity from −10 °C', nurseSaul(readings, hours), 'ratio', '°C·h, Nurse–Saul'),
+      line(
+        `Maturity from ${datum < 0 ? `−${-datum}` : datum} °C`,
+        nurseSaul(readings, hours, datum),
+        'ratio',
+        '°C·h, Nurse–Saul',
+      ),
       sameAt20,
     ]),
-    strengthShare: figure(share, '%', computed, [sameAt20, line('Share of its strength', share, '%')]),
+    strengthShare: figure(
+      share,
+      '%',
+      computed,
+      [
+        sameAt20,
+        line('At the least', low * 100, '%', 'a slower binder of its class'),
+        line('At the most', high * 100, '%', 'a faster one'),
+        line('Share of its strength', share, '%'),
+      ],
+      [low * 100, high * 100],
+    ),
   };
 }

@@ -26,6 +26,27 @@ export function strengthShare(setting: SettingClass, hours: number, dryness = 0)
   return Math.exp(-((tau / hours) ** alpha));
 }
 
+/** Equivalent hours at 20 °C in which a binder that is not Portland or gypsum comes to `share` of its strength: the inverse of its curve. */
+export function timeToShare(setting: keyof typeof curves, share: number): number {
+  const [tau, alpha] = curves[setting];
+  return tau / (-Math.log(share)) ** (1 / alpha);
+}
+
+/** High-early Portland reaches its share sooner: t/(2.3 + 0.92·t), ACI 209. */
+const highEarlyShare = (days: number) => days / (2.3 + 0.92 * days);
+/** How far the hardening of the other binders is taken to stray, share of the equivalent age. */
+const STRAY = { slow: 0.75, fast: 1.3 } as const;
+
+/**
+ * Share of final strength with its low and high end: Portland between the general kind at a tenth less age and the high-early
+ * kind; the others at three quarters and at 1.3 of the age.
+ */
+export function shareBand(setting: SettingClass, hours: number, dryness = 0): readonly [number, number] {
+  if (hours <= 0) return [0, 0];
+  if (setting === 'portland') return [portlandShare((0.9 * hours) / 24), Math.min(1.1, highEarlyShare(hours / 24))];
+  return [strengthShare(setting, STRAY.slow * hours, dryness), strengthShare(setting, STRAY.fast * hours, dryness)];
+}
+
 /** Equivalent days of damp cure that bring Portland to `share` of its 28-day strength: the inverse of its curve. */
 export function dampDaysTo(share: number): number {
   return (4 * share) / (1 - 0.85 * share);

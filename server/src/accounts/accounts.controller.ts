@@ -2,6 +2,7 @@ import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Put, Res } from 
 import { Throttle } from '@nestjs/throttler';
 import { Registration, SignIn, WorkshopSettings, type DoorView, type SessionView } from '@dewpot/contract';
 import type { CookieOptions, Response } from 'express';
+import { furnishPlaces } from '../climate/index.js';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { PersonEntity, WorkshopEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
@@ -60,7 +61,10 @@ export class AccountsController {
       ...given,
       settings: { ...firstSettings, name: given.workshop },
     });
-    await this.rows.inWorkshop(workshopId, () => fillWithHandbook(this.rows));
+    await this.rows.inWorkshop(workshopId, async () => {
+      await fillWithHandbook(this.rows);
+      await furnishPlaces(this.rows);
+    });
     response.cookie(COOKIE, await this.sessions.open(workshopId, personId), cookie);
   }
 

@@ -1,7 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import {
   appendEvent,
-  equivalentAge,
   lifeOf,
   reckonDryDown,
   sealingGate,
@@ -16,7 +15,8 @@ import { In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CastEntity, CastEventEntity, type CastProjection } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
-import { temperaturesOf } from '../devices/index.js';
+import { DuesService } from './dues.service.js';
+import { LiftOutsService } from './lift-outs.service.js';
 import { ProblemError } from '../http/problem-error.js';
 
 const HOUR = 3_600_000;
@@ -56,38 +56,32 @@ function follow(
   return { projection: { life, dry: summary(dryDown, life) }, dryDown };
 }
 
-/** A lift-out with its age in equivalent hours, by the air the piece stood in: what the earliest safe lift-out is learned from. */
-function withAge(event: CastEvent, { projection, snapshot }: CastEntity): CastEvent {
-  if (event.type !== 'lifted-out') return event;
-  const { pouredAt } = projection.life;
-  const hours = (event.at - pouredAt) / HOUR;
-  return { ...event, equivalentAge: equivalentAge(temperaturesOf(pouredAt, event.at), hours, snapshot.setting) };
-}
+type BareCast = Omit<CastView, 'dues'>;
 
-function castView({ id, code, pourId, mouldId, stage, expected, snapshot, projection }: CastEntity): CastView {
+function castView({ id, code, pourId, mouldId, stage, expected, snapshot, projection }: CastEntity): BareCast {
   return { id, code, pourId, mouldId, stage, expected, snapshot, ...projection };
 }
 
 @Injectable()
 export class CastsService {
-  constructor(private readonly rows: Rows) {}
+  constructor(
+    private readonly rows: Rows,
+    private readonly dues: DuesService,
+    private readonly liftOuts: LiftOutsService,
+  ) {}
 
   /** Casts that stand on the shelf, or with `all` also those that are out or broken. */
   async list(all = false): Promise<CastView[]> {
     const found = await this.rows
       .of(CastEntity)
       .find({ ...(!all && { where: { stage: In([...ON_SHELF]) } }), order: { id: 'ASC' } });
-    return found.map(castView);
+    const dues = await this.dues.of(found, Date.now());
+    return found.map((row) => ({ ...castView(row), dues: dues.get(row.id) ?? [] }));
   }
 
   async detail(id: string): Promise<CastDetail> {
     const row = await this.row(id);
-    const events = await this.events(id);
-    return {
-      ...castView(row),
-      events,
-      dryDown: reckonDryDown(row.projection.life.weighings, row.expected, row.snapshot.setting),
-    };
+    return this.whole(row, await this.events(id), Date.now());
   }
 
   async create({ pouredAt, personId, ...cast }: NewCastRow): Promise<void> {
@@ -124,16 +118,36 @@ export class CastsService {
     const row = await this.row(castId, true);
     const events = await this.events(castId);
     if (events.some(({ id }) => id === input.id)) return this.detail(castId);
-    const event = withAge({ ...input } as CastEvent, row);
+    const event = await this.withAge({ ...input } as CastEvent, row, now);
     const after = appendEvent(events, event, row.expected, now);
     if (event.type === 'coated') this.checkGate(row, event);
     await this.rows
       .of(CastEventEntity)
       .insert({ id: event.id, workshopId: this.rows.workshopId, castId, personId, event });
-    const { projection, dryDown } = follow(after, row.expected, row.snapshot.setting);
+    const { projection } = follow(after, row.expected, row.snapshot.setting);
     const { stage } = projection.life;
     await this.rows.of(CastEntity).update({ id: castId }, { stage, projection });
-    return { ...castView({ ...row, stage, projection }), events: after, dryDown };
+    if (event.type === 'lifted-out' || event.type === 'voided') await this.liftOuts.learn(row);
+    return this.whole({ ...row, stage, projection }, after, now);
+  }
+
+  /** A cast with its whole record, the air it stood in, and what its lift-outs taught. */
+  private async whole(row: CastEntity, events: readonly CastEvent[], now: number): Promise<CastDetail> {
+    const dues = await this.dues.of([row], now);
+    return {
+      ...castView(row),
+      dues: dues.get(row.id) ?? [],
+      events,
+      dryDown: reckonDryDown(row.projection.life.weighings, row.expected, row.snapshot.setting),
+      air: await this.dues.airOf(row, now),
+      liftOut: await this.liftOuts.view(row),
+    };
+  }
+
+  /** A lift-out with its age in equivalent hours, by the air the piece stood in: what the earliest safe lift-out is learned from. */
+  private async withAge(event: CastEvent, row: CastEntity, now: number): Promise<CastEvent> {
+    if (event.type !== 'lifted-out') return event;
+    return { ...event, equivalentAge: await this.dues.ageAt(row, event.at, now) };
   }
 
   /** Refuses a first coat on a piece that is still losing water, unless the refusal is overruled with a reason. */

@@ -1,11 +1,29 @@
-import { cementMass, expectedByLog, loggedBatch, mainColour, skinOf, type PourLog } from '@dewpot/core';
+import {
+  cementMass,
+  expectedByLog,
+  loggedBatch,
+  isAccelerated,
+  mainColour,
+  reckonMix,
+  skinOf,
+  type PourLog,
+} from '@dewpot/core';
 import type { PourFinish, PourPart } from '@dewpot/contract';
 
 /** The casts that a finished pour makes, with what each is reckoned to weigh and lose by what really went in. @throws InputError */
 export function castsOf(parts: readonly (PourPart & { readonly log: PourLog })[], { casts }: PourFinish) {
-  const kinds = parts.flatMap(({ items, plan, log, mixName, colour }) => {
+  const kinds = parts.flatMap(({ items, plan, log, mixId, mixName, colour }) => {
     const expected = expectedByLog(plan, log);
     const batch = loggedBatch(plan, log);
+    const ofMix = {
+      mixId,
+      mixName,
+      setting: plan.setting,
+      ratio: batch.freeWater / Math.max(1, cementMass(batch.portions)),
+      lightweight: plan.mix.lines.some(({ material }) => material.kind === 'lightweight'),
+      accelerated: isAccelerated(plan.mix),
+      strength: reckonMix(plan.mix, plan.conditions).strength.value,
+    };
     return plan.items.map((item, i) => {
       const skin = skinOf(item);
       const { name: mouldName, shape, piece, mouldId } = item;
@@ -15,13 +33,11 @@ export function castsOf(parts: readonly (PourPart & { readonly log: PourLog })[]
         expected: expected[i]!,
         snapshot: {
           mouldName,
-          mixName,
+          ...ofMix,
           shape,
           piece,
-          setting: plan.setting,
           colour: skin ? mainColour(skin) : colour,
           skin,
-          ratio: batch.freeWater / Math.max(1, cementMass(batch.portions)),
         },
       };
     });

@@ -1,0 +1,96 @@
+import { possibleAir, type AirReading, type Bridge, type Following, type PlaceKind, type SetAside } from '@dewpot/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+
+/** The air whole: ms, °C, a share, km/h. */
+export type WholeAirReading = Required<AirReading>;
+
+/** Where a place's air comes from: one typed figure, a logger, readings out of files, or the forecast. */
+export type AirSource = 'typed' | 'logger' | 'files' | 'forecast';
+export const airSources: readonly AirSource[] = ['typed', 'logger', 'files', 'forecast'];
+export const placeKinds: readonly PlaceKind[] = ['shed', 'bag', 'cellar', 'yard'];
+
+export class TypedAir {
+  @IsNumber() @Min(possibleAir.temperature.min) @Max(possibleAir.temperature.max) temperature: number;
+  /** Share, 0–1. */
+  @IsNumber() @Min(0) @Max(1) humidity: number;
+  /** km/h */
+  @IsNumber() @Min(0) @Max(possibleAir.wind.max) wind: number;
+}
+
+/** A place in which casts stand. */
+export class PlaceInput {
+  @IsString() @Length(1, 60) name: string;
+  @IsIn(placeKinds) kind: PlaceKind;
+  @IsIn(airSources) source: AirSource;
+  @ValidateIf(({ source }: PlaceInput) => source === 'typed')
+  @IsObject()
+  @ValidateNested()
+  @Type(() => TypedAir)
+  typed?: TypedAir;
+  /** Of a logger: it is the simulated one that ships with the application, and not a real one that posts its readings. */
+  @IsOptional() @IsIn([true]) simulated?: true;
+  @IsInt() @Min(0) version: number;
+}
+
+/** A reading as a logger tells it. What cannot be is set aside, not refused: a logger cannot mend it. */
+export class AirReadingInput implements AirReading {
+  /** ms */
+  @IsNumber() at: number;
+  @IsNumber() temperature: number;
+  @IsOptional() @IsNumber() humidity?: number;
+  @IsOptional() @IsNumber() wind?: number;
+}
+
+export const MOST_READINGS = 5000;
+
+export class ReadingsInput {
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MOST_READINGS)
+  @ValidateNested({ each: true })
+  @Type(() => AirReadingInput)
+  readings: AirReadingInput[];
+}
+
+/** What came of readings that were sent in. */
+export interface ReadingsTaken {
+  readonly kept: number;
+  /** Those that were here already. */
+  readonly twice: number;
+  readonly aside: readonly SetAside[];
+}
+
+export interface PlaceView extends Omit<PlaceInput, 'version'> {
+  readonly id: string;
+  readonly version: number;
+  /** The air in it now, and since when it is known; undefined where nothing was read yet. */
+  readonly now?: WholeAirReading;
+  readonly lastRead?: number;
+}
+
+/** The air of a place over a stretch: recorded, bridged, forecast. */
+export interface PlaceAir {
+  readonly place: PlaceView;
+  readonly recorded: readonly WholeAirReading[];
+  readonly bridges: readonly Bridge[];
+  /** The latest that were set aside, newest first. */
+  readonly aside: readonly SetAside[];
+  readonly ahead: readonly WholeAirReading[];
+  readonly following: Following;
+}

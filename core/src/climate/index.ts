@@ -1,0 +1,4 @@
+export * from './follow.js';
+export * from './mend.js';
+export * from './read-csv.js';
+export * from './readings.js';

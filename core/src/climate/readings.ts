@@ -1,0 +1,99 @@
+/** The air at a time: ms, °C, humidity as a share, wind in km/h. A logger may not tell all of it. */
+export interface AirReading {
+  readonly at: number;
+  readonly temperature: number;
+  readonly humidity?: number;
+  readonly wind?: number;
+}
+
+/** A reading that does not count, and why. */
+export interface SetAside {
+  readonly reading: AirReading;
+  readonly why: string;
+}
+
+/** Readings in the order of time that count, those that do not, and how many came twice. */
+export interface Sifted {
+  readonly kept: readonly AirReading[];
+  readonly aside: readonly SetAside[];
+  readonly twice: number;
+}
+
+/** Air that can be, in places where people cast. */
+export const possibleAir = {
+  temperature: { min: -35, max: 60, unit: '°C' },
+  humidity: { min: 0, max: 1 },
+  wind: { min: 0, max: 200, unit: 'km/h' },
+} as const;
+
+/** What sensors tell when they are broken or not connected, °C. */
+const faults: ReadonlyMap<number, string> = new Map([
+  [-40, 'what a sensor tells that is not connected'],
+  [-127, 'what a probe tells that is not connected'],
+  [85, 'what a probe tells before it has measured'],
+  [127, 'the end of a sensor’s range: it is broken or not connected'],
+]);
+
+const EARLIEST = Date.UTC(2000, 0, 1);
+/** Clocks of two devices may differ by so much, ms. */
+const CLOCK_SLACK = 2 * 60_000;
+
+const within = (value: number, { min, max }: { readonly min: number; readonly max: number }) =>
+  value >= min && value <= max;
+
+/** Why a reading does not count at all; undefined where it does. */
+function wrong({ at, temperature }: AirReading, now: number): string | undefined {
+  if (!Number.isFinite(at) || at < EARLIEST) return 'its time is missing, or its clock was never set';
+  if (at > now + CLOCK_SLACK) return 'it lies in the future: the logger’s clock is ahead';
+  if (!Number.isFinite(temperature)) return 'it tells no temperature';
+  const fault = faults.get(temperature);
+  if (fault) return `${temperature} °C is ${fault}`;
+  if (!within(temperature, possibleAir.temperature)) return `${temperature} °C cannot be here`;
+  return undefined;
+}
+
+/** A reading without what cannot be in it, and why that was left out. */
+function trimmed(reading: AirReading): { reading: AirReading; aside: SetAside[] } {
+  const { humidity, wind, ...rest } = reading;
+  const damp = humidity === undefined || within(humidity, possibleAir.humidity);
+  const windy = wind === undefined || within(wind, possibleAir.wind);
+  return {
+    reading: {
+      ...rest,
+      ...(humidity !== undefined && damp && { humidity }),
+      ...(wind !== undefined && windy && { wind }),
+    },
+    aside: [
+      ...(damp ? [] : [{ reading, why: `a humidity of ${Math.round(humidity * 100)} % cannot be: left out of it` }]),
+      ...(windy ? [] : [{ reading, why: `a wind of ${wind} km/h cannot be: left out of it` }]),
+    ],
+  };
+}
+
+const same = (a: AirReading, b: AirReading) =>
+  a.temperature === b.temperature && a.humidity === b.humidity && a.wind === b.wind;
+
+/**
+ * Sorts readings by time and sets aside what cannot be: a broken sensor’s figures, times to come or of a clock that was
+ * never set, a second reading that contradicts one of the same time. Nothing is dropped unsaid.
+ */
+export function sift(readings: readonly AirReading[], now: number): Sifted {
+  const aside: SetAside[] = [];
+  const byTime = new Map<number, AirReading>();
+  let twice = 0;
+  for (const given of readings) {
+    const why = wrong(given, now);
+    if (why) {
+      aside.push({ reading: given, why });
+      continue;
+    }
+    const { reading, aside: parts } = trimmed(given);
+    const there = byTime.get(reading.at);
+    if (!there) {
+      aside.push(...parts);
+      byTime.set(reading.at, reading);
+    } else if (same(there, reading)) twice += 1;
+    else aside.push({ reading: given, why: 'another reading of the same time came before it' });
+  }
+  return { kept: [...byTime.values()].sort((a, b) => a.at - b.at), aside, twice };
+}

@@ -1,0 +1,35 @@
+import type { PlaceView } from '@dewpot/contract';
+import { airIn, Climates, PlaceEntity, ReadingsService, Rows, type createServer } from '@dewpot/server';
+import { v7 as uuid } from 'uuid';
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+/** The season, and a little before it. */
+const SEASON = 175 * DAY;
+
+type DemoPlace = Pick<PlaceView, 'name' | 'kind' | 'source' | 'typed' | 'simulated'>;
+
+/** Where casts stand at Thornwick Lane: the bench with a logger, a sill that is read out of files, the yard, a cellar by a typed figure. */
+const places: readonly DemoPlace[] = [
+  { name: 'the bench', kind: 'shed', source: 'logger', simulated: true },
+  { name: 'the sill', kind: 'shed', source: 'files' },
+  { name: 'the yard', kind: 'yard', source: 'forecast' },
+  { name: 'the cellar', kind: 'cellar', source: 'typed', typed: { temperature: 12, humidity: 0.82, wind: 0 } },
+];
+
+/** Makes the places of the demo with a season of their air. */
+export async function furnishPlaces(app: Awaited<ReturnType<typeof createServer>>, now: number): Promise<void> {
+  const rows = app.get(Rows);
+  const { workshopId } = rows;
+  for (const { name, ...body } of places) await rows.of(PlaceEntity).insert({ id: uuid(), workshopId, name, body });
+  for (const place of await app.get(Climates).places()) {
+    await app.get(Climates).collect(place, now, SEASON);
+    if (place.body.source !== 'files') continue;
+    const first = Math.ceil((now - SEASON) / HOUR) * HOUR;
+    const read = Array.from({ length: Math.floor((now - first) / HOUR) + 1 }, (_, i) => {
+      const { at, temperature, humidity } = airIn('shed', first + i * HOUR);
+      return { at, temperature: temperature + 1.5, humidity };
+    });
+    await app.get(ReadingsService).take(place.id, read, now);
+  }
+}

@@ -1,0 +1,215 @@
+import { Injectable } from '@nestjs/common';
+import {
+  ageAlong,
+  airAtTime,
+  coverOf,
+  duesOf,
+  evaporationUnder,
+  hourOfAgeAlong,
+  mistingPlan,
+  overFace,
+  pulledCores,
+  surroundingsOf,
+  thinned,
+  usualDampCure,
+  usualWaking,
+  type DampCure,
+  type Due,
+  type StayCourse,
+  type Waking,
+  type Wetting,
+} from '@dewpot/core';
+import type { CastAir } from '@dewpot/contract';
+import { Climates, type PlaceSeries } from '../climate/index.js';
+import { CastEntity, PlaceEntity, WorkshopEntity } from '../db/entities.js';
+import { Rows } from '../db/rows.js';
+import { liftOutAge, LiftOutsService } from './lift-outs.service.js';
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+/** What lies further ahead is out of sight, hours. */
+const HORIZON = 90 * 24;
+/** After this the strength of a piece is of no matter to what is due. */
+const YOUNG = 90 * DAY;
+const MOST_TOLD = 400;
+
+/** How the workshop cures. */
+interface Ways {
+  readonly dampCure: DampCure;
+  readonly waking: Waking;
+  readonly zone: string;
+}
+
+/** A place with its air. */
+interface Standing {
+  readonly from: number;
+  readonly place: PlaceEntity;
+  readonly series: PlaceSeries;
+}
+
+type Cast = Pick<CastEntity, 'id' | 'mouldId' | 'snapshot' | 'projection' | 'stage'>;
+
+const word = (name: string | undefined) => name?.trim().toLowerCase();
+
+/** What is due to casts, from the air of the places in which they stand. */
+@Injectable()
+export class DuesService {
+  constructor(
+    private readonly rows: Rows,
+    private readonly climates: Climates,
+    private readonly liftOuts: LiftOutsService,
+  ) {}
+
+  /** What is to be done to each of these casts, by its key. */
+  async of(casts: readonly Cast[], now: number): Promise<Map<string, Due[]>> {
+    const ways = await this.ways();
+    const places = await this.climates.places();
+    const lessons = await this.liftOuts.lessons(casts.filter(({ stage }) => stage === 'setting'));
+    const wanted = casts.filter(({ stage }) => stage === 'setting' || stage === 'damp');
+    const earliest = Math.max(now - YOUNG, Math.min(now, ...wanted.map(({ projection }) => projection.life.pouredAt)));
+    const series = new Map<string, PlaceSeries>();
+    const wettings = new Map<string, Wetting | undefined>();
+    const dues = new Map<string, Due[]>();
+    for (const cast of casts) {
+      const standing: Standing[] = [];
+      if (wanted.includes(cast))
+        for (const { from, place } of staysOf(cast, places)) {
+          const air = series.get(place.id) ?? (await this.climates.series(place, earliest, now));
+          series.set(place.id, air);
+          standing.push({ from, place, series: air });
+        }
+      dues.set(cast.id, dueOf(cast, standing, ways, wettings, liftOutAge(cast.snapshot, lessons(cast)), now));
+    }
+    return dues;
+  }
+
+  /** How old a cast was at a time, equivalent hours at 20 °C. */
+  async ageAt(cast: Cast, at: number, now: number): Promise<number> {
+    return ageAlong(coursesOf(await this.standing(cast, now), cast), at / HOUR);
+  }
+
+  /** The air that a cast stood in since its pour, and what it does to it. */
+  async airOf(cast: Cast, now: number): Promise<CastAir> {
+    const { waking } = await this.ways();
+    const standing = await this.standing(cast, now);
+    const { life } = cast.projection;
+    const { snapshot } = cast;
+    const end = life.outAt ?? life.brokenAt ?? now;
+    const known = standing.flatMap(({ from, series }, i) => {
+      const until = standing[i + 1]?.from ?? Infinity;
+      const all = [...series.recorded, ...series.ahead.filter(({ at }) => at > now)];
+      return all.filter(({ at }) => at >= from - HOUR && at < until);
+    });
+    const here = standing[standing.length - 1];
+    const told = thinned(
+      known.filter(({ at }) => at <= now || end >= now),
+      Math.max(HOUR / 2, (Math.min(now, life.pouredAt + YOUNG) - life.pouredAt) / MOST_TOLD),
+    );
+    const young = cast.stage === 'setting' || cast.stage === 'damp';
+    const does =
+      here && young
+        ? surroundingsOf({
+            life,
+            setting: snapshot.setting,
+            ...(snapshot.strength !== undefined && { strength: snapshot.strength }),
+            lightweight: snapshot.lightweight ?? false,
+            cover: life.cover ?? coverOf(snapshot.cover),
+            air: known,
+            course: here.series.course(snapshot.setting),
+            waking,
+            now,
+          })
+        : undefined;
+    return {
+      place: here?.place.name ?? 'nowhere',
+      temperatures: told.map(({ at, temperature }) => ({ hour: (at - life.pouredAt) / HOUR, temperature })),
+      forecastFrom: now,
+      bridges: standing.flatMap(({ series }) =>
+        series.bridges.filter(({ to }) => to > life.pouredAt && to <= end + DAY),
+      ),
+      ...(does && { does }),
+    };
+  }
+
+  private async standing(cast: Cast, now: number): Promise<Standing[]> {
+    const from = Math.max(now - 4 * YOUNG, cast.projection.life.pouredAt - HOUR);
+    const standing: Standing[] = [];
+    for (const stay of staysOf(cast, await this.climates.places()))
+      standing.push({ ...stay, series: await this.climates.series(stay.place, from, now) });
+    return standing;
+  }
+
+  private async ways(): Promise<Ways> {
+    const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
+    return {
+      dampCure: (settings.dampCure as DampCure | undefined) ?? usualDampCure,
+      waking: settings.waking ?? usualWaking,
+      zone: settings.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
+    };
+  }
+}
+
+/** Where a cast stood, from its pour on: by the key of the place, else by its name, else in the workshop's first. */
+function staysOf({ snapshot, projection: { life } }: Cast, places: readonly PlaceEntity[]) {
+  const find = (id: string | undefined, name: string | undefined) =>
+    places.find((place) => place.id === id) ?? places.find((place) => word(place.name) === word(name)) ?? places[0];
+  const stays = [
+    { from: life.pouredAt, place: find(snapshot.placeId, snapshot.place) },
+    ...(life.stays ?? []).map(({ from, placeId, place }) => ({ from, place: find(placeId, place) })),
+  ];
+  return stays.flatMap(({ from, place }) => (place ? [{ from, place }] : []));
+}
+
+const coursesOf = (standing: readonly Standing[], { snapshot }: Cast): StayCourse[] =>
+  standing.map(({ from, series }) => ({ from: from / HOUR, course: series.course(snapshot.setting) }));
+
+/** What the faces of a cast want where it stands: like casts under like covers in one place want the same. */
+function wettingOf(
+  { snapshot, projection: { life } }: Cast,
+  here: Standing,
+  { waking, zone }: Ways,
+  known: Map<string, Wetting | undefined>,
+  now: number,
+): Wetting | undefined {
+  const cover = life.cover ?? coverOf(snapshot.cover);
+  const lightweight = snapshot.lightweight ?? false;
+  const key = `${here.place.id} ${cover} ${lightweight}`;
+  if (!known.has(key)) {
+    const air = airAtTime(here.series.recorded, now);
+    const plan = air && mistingPlan(evaporationUnder(cover, overFace(air)), lightweight, waking);
+    known.set(key, plan && { plan, waking, zone });
+  }
+  return known.get(key);
+}
+
+function dueOf(
+  cast: Cast,
+  standing: readonly Standing[],
+  ways: Ways,
+  wettings: Map<string, Wetting | undefined>,
+  age: number,
+  now: number,
+): Due[] {
+  const { snapshot, projection } = cast;
+  const { life, dry } = projection;
+  const courses = coursesOf(standing, cast);
+  const here = standing[standing.length - 1];
+  const wetting = here && wettingOf(cast, here, ways, wettings, now);
+  const reach = (hours: number) => {
+    const hour = hourOfAgeAlong(courses, hours, HORIZON);
+    return hour === undefined ? undefined : hour * HOUR;
+  };
+  return duesOf(life, {
+    now,
+    setting: snapshot.setting,
+    accelerated: snapshot.accelerated ?? false,
+    reach,
+    liftOutAge: age,
+    cores: life.stage === 'setting' || life.stage === 'damp' ? pulledCores(snapshot.shape, snapshot.release) : [],
+    dampCure: ways.dampCure,
+    longer: snapshot.lightweight ?? false,
+    ...(wetting && { wetting }),
+    ...(dry.opensAt !== undefined && { opensAt: dry.opensAt }),
+    dryEnough: dry.dryEnough,
+  });
+}
