@@ -1,5 +1,6 @@
 import {
   baths,
+  type Bearing,
   coversInOrder,
   type Bath,
   type Bridge,
@@ -220,6 +221,8 @@ export interface CastAir {
   readonly temperatures: readonly TemperatureReading[];
   readonly forecastFrom: number;
   readonly bridges: readonly Bridge[];
+  /** When it may be handled, walked on, loaded, ms; no time where that is out of sight. */
+  readonly bears: readonly { readonly bearing: Bearing; readonly at?: number; readonly told: string }[];
   readonly does?: Surroundings;
 }
 

@@ -4,6 +4,7 @@ export * from './accounts.js';
 export * from './air.js';
 export * from './climate.js';
 export * from './casts.js';
+export * from './cure-questions.js';
 export * from './mix-questions.js';
 export * from './mixes.js';
 export * from './moulds.js';

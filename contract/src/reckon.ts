@@ -1,11 +1,6 @@
 import {
-  liftOutRisks,
-  liftOutsCame,
   mouldMaterials,
   pieceGuides,
-  type LiftOutCame,
-  type LiftOutCare,
-  type LiftOutRecord,
   type MeasuredBy,
   type MouldMaterial,
   type MouldStuff,
@@ -138,51 +133,6 @@ export class PanelBoxQuestion {
 
 export class ReleaseQuestion {
   @IsIn(Object.keys(mouldMaterials)) material: MouldMaterial;
-}
-
-export class TemperaturePoint {
-  /** Hours since the pour. */
-  @IsNumber() hour: number;
-  @IsNumber() temperature: number;
-}
-
-export class MaturityQuestion {
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(5000)
-  @ValidateNested({ each: true })
-  @Type(() => TemperaturePoint)
-  readings: TemperaturePoint[];
-  /** Hours since the pour. */
-  @IsNumber() @Min(0) @Max(100000) hours: number;
-  @IsIn(settings) setting: SettingClass;
-}
-
-export class LiftOutRecordInput implements LiftOutRecord {
-  /** Equivalent hours at 20 °C. */
-  @IsNumber() age: number;
-  @IsIn(liftOutsCame) came: LiftOutCame;
-}
-
-/** The lift-outs of a mould with a mix so far, in the order of time. */
-export class LiftOutQuestion {
-  @IsIn(settings) setting: SettingClass;
-  @IsIn(pieces) piece: PieceKind;
-  @IsArray()
-  @ArrayMaxSize(500)
-  @ValidateNested({ each: true })
-  @Type(() => LiftOutRecordInput)
-  records: LiftOutRecordInput[];
-  @IsOptional() @IsIn(Object.keys(liftOutRisks)) care?: LiftOutCare;
-  /** How many records there were when it was last to be tried earlier again. */
-  @IsOptional() @IsInt() @Min(0) @Max(500) triedAgainAt?: number;
-}
-
-export class EvaporationQuestion {
-  @IsNumber() concrete: number;
-  @IsNumber() air: number;
-  @IsNumber() humidity: number;
-  @IsNumber() wind: number;
 }
 
 export class WeighingPoint {

@@ -34,6 +34,8 @@ import { PoursController } from './pours/pours.controller.js';
 import { PoursService } from './pours/pours.service.js';
 import { RunStreamController } from './pours/run-stream.controller.js';
 import { RunsService } from './pours/runs.service.js';
+import { ClimateReckonController } from './reckon/climate-reckon.controller.js';
+import { CureReckonController } from './reckon/cure-reckon.controller.js';
 import { ColouringReckonController } from './reckon/colouring-reckon.controller.js';
 import { MixReckonController } from './reckon/mix-reckon.controller.js';
 import { MouldReckonController } from './reckon/mould-reckon.controller.js';
@@ -59,7 +61,9 @@ export class AppModule {
       controllers: [
         AccountsController,
         CastsController,
+        ClimateReckonController,
         ColouringReckonController,
+        CureReckonController,
         HealthController,
         LiftOutsController,
         MixesController,

@@ -1,12 +1,10 @@
-import { get } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { steadyReading, type RunEvent } from '@dewpot/core';
 import { benchOf, type PourView, type RunView, type ScaleReading } from '@dewpot/contract';
 import { EMPTY_SCALE, scaleAfter, scalePosted, scaleReading } from '../src/devices/bench-scale.js';
 import { createServer } from '../src/index.js';
-import { newWorkshop, potInput, pouredPots, startServer, type Agent, type Harness } from './harness.js';
+import { hears, newWorkshop, potInput, pouredPots, startServer, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;
 let agent: Agent;
@@ -17,6 +15,11 @@ beforeAll(async () => {
   keys = await pouredPots(agent, Date.now() - 3_600_000);
 });
 afterAll(() => harness.close());
+const heard = <T>(
+  path: string,
+  count: number,
+  { from = harness, first }: { from?: Harness; first?: () => unknown } = {},
+) => hears<T>(from, agent, path, count, first);
 
 const NOW = 1_800_000_000_000;
 const event = (told: object, at = Date.now() - 1000) => ({ id: uuid(), at, ...told });
@@ -185,29 +188,3 @@ describe('the simulated bench scale', () => {
     expect((await other.get('/api/scale').expect(200)).body).toMatchObject({ load: 0 });
   });
 });
-
-/** So many messages of a stream, with this agent's own session; `first` is done once one was heard. */
-async function heard<T>(
-  path: string,
-  count: number,
-  { from = harness, first = () => undefined as unknown } = {},
-): Promise<T[]> {
-  const { port } = from.app.getHttpServer().address() as AddressInfo;
-  const cookie = ((await agent.get('/api/session')).request as { cookies: string }).cookies;
-  return new Promise((resolve, reject) => {
-    const found: T[] = [];
-    const asked = get({ port, path, headers: { cookie } }, (answer) => {
-      expect(answer.headers['content-type']).toBe('text/event-stream');
-      answer.setEncoding('utf8').on('data', (text: string) => {
-        for (const line of text.split('\n').filter((one) => one.startsWith('data: '))) {
-          found.push(JSON.parse(line.slice(6)) as T);
-          if (found.length === 1) first();
-        }
-        if (found.length < count) return;
-        asked.destroy();
-        resolve(found);
-      });
-    });
-    asked.on('error', (error) => (found.length >= count ? undefined : reject(error)));
-  });
-}

@@ -1,5 +1,7 @@
 import 'reflect-metadata';
 import { randomBytes } from 'node:crypto';
+import { get } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { Client } from 'pg';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
@@ -150,4 +152,35 @@ export function answersItsExamples(stage: string, examples: object, harness: () 
       expect(content['application/json'].examples.example.value).toEqual(example);
     },
   );
+}
+
+/** So many messages of a stream, with this agent's own session; `first` is done once one was heard. */
+export async function hears<T>(
+  { app }: Harness,
+  agent: Agent,
+  path: string,
+  count: number,
+  first: () => unknown = () => undefined,
+): Promise<T[]> {
+  const { port } = app.getHttpServer().address() as AddressInfo;
+  const cookie = ((await agent.get('/api/session')).request as unknown as { cookies: string }).cookies;
+  return new Promise((resolve, reject) => {
+    const found: T[] = [];
+    let rest = '';
+    const asked = get({ port, path, headers: { cookie } }, (answer) => {
+      expect(answer.headers['content-type']).toBe('text/event-stream');
+      answer.setEncoding('utf8').on('data', (text: string) => {
+        const messages = (rest + text).split('\n\n');
+        rest = messages.pop()!;
+        for (const message of messages.filter((one) => one.startsWith('data: '))) {
+          found.push(JSON.parse(message.slice(6)) as T);
+          if (found.length === 1) first();
+        }
+        if (found.length < count) return;
+        asked.destroy();
+        resolve(found);
+      });
+    });
+    asked.on('error', (error) => (found.length >= count ? undefined : reject(error)));
+  });
 }

@@ -276,12 +276,3 @@ describe('the stores', () => {
     ).toBe('volume');
   });
 });
-
-describe('the air', () => {
-  it('is told by the simulated station, behind and ahead', async () => {
-    const { body } = await agent.get('/api/air').expect(200);
-    expect(body.station).toContain('Simulated');
-    expect(body.past.length).toBeGreaterThan(400);
-    expect(body.ahead[0].at).toBeGreaterThanOrEqual(body.past.at(-1).at);
-  });
-});

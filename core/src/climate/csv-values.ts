@@ -1,4 +1,4 @@
-import { TZDate, tzOffset } from '@date-fns/tz';
+import { tzOffset } from '@date-fns/tz';
 
 export type DateOrder = 'day-first' | 'month-first';
 
@@ -72,6 +72,3 @@ export function timeOf(stamp: string, dates: DateOrder, zone: string, before: nu
   if (possible.length === 0) return `${stamp} is not on any clock there: that night they go forward`;
   return Math.min(...possible) > before ? Math.min(...possible) : Math.max(...possible);
 }
-
-/** Whether a zone of that name is known. */
-export const isZone = (zone: string): boolean => !Number.isNaN(new TZDate(0, zone).getTime());

@@ -1,3 +1,4 @@
+export type { DateOrder } from './csv-values.js';
 export * from './follow.js';
 export * from './mend.js';
 export * from './read-csv.js';

@@ -1,7 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import {
   ageAlong,
+  ageOfShare,
   airAtTime,
+  bearings,
   coverOf,
   duesOf,
   evaporationUnder,
@@ -127,6 +129,7 @@ export class DuesService {
       bridges: standing.flatMap(({ series }) =>
         series.bridges.filter(({ to }) => to > life.pouredAt && to <= end + DAY),
       ),
+      bears: bearingsOf(cast, coursesOf(standing, cast)),
       ...(does && { does }),
     };
   }
@@ -180,6 +183,15 @@ function wettingOf(
     known.set(key, plan && { plan, waking, zone });
   }
   return known.get(key);
+}
+
+/** When a young piece may be handled, walked on and loaded. */
+function bearingsOf({ snapshot }: Cast, courses: readonly StayCourse[]): CastAir['bears'] {
+  return bearings.map(({ bearing, share, told }) => {
+    const age = ageOfShare(snapshot.setting, share);
+    const hour = age === undefined ? undefined : hourOfAgeAlong(courses, age, HORIZON);
+    return { bearing, told, ...(hour !== undefined && { at: hour * HOUR }) };
+  });
 }
 
 function dueOf(

@@ -1,0 +1,240 @@
+import request from 'supertest';
+import { v7 as uuid } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { ageBetween, ageCourse, type Due } from '@dewpot/core';
+import type { CastDetail, CastView, PlaceView } from '@dewpot/contract';
+import { climateExamples, cureExamples } from '../src/reckon/cure-examples.js';
+import {
+  answersItsExamples,
+  hears,
+  newWorkshop,
+  pouredPots,
+  startServer,
+  type Agent,
+  type Harness,
+} from './harness.js';
+
+const MINUTE = 60_000;
+const HOUR = 60 * MINUTE;
+const DAY = 24 * HOUR;
+const now = Math.floor(Date.now() / HOUR) * HOUR;
+
+let harness: Harness;
+let agent: Agent;
+beforeAll(async () => {
+  harness = await startServer();
+  agent = await newWorkshop(harness);
+});
+afterAll(() => harness.close());
+
+const places = async () => (await agent.get('/api/places').expect(200)).body as PlaceView[];
+const open = async (over: object = {}) => {
+  const id = uuid();
+  const place = { name: `A place ${id.slice(-6)}`, kind: 'shed', source: 'files', version: 0, ...over };
+  await agent.put(`/api/places/${id}`).send(place).expect(200);
+  return { id, name: place.name };
+};
+const send = (id: string, readings: object[]) => agent.post(`/api/places/${id}/readings`).send({ readings });
+const steady = (temperature: number, from: number, to: number, step = 10 * MINUTE, more: object = {}) =>
+  Array.from({ length: Math.floor((to - from) / step) + 1 }, (_, i) => ({
+    at: from + i * step,
+    temperature: temperature + (i % 2) / 10,
+    humidity: 0.5 + (i % 5) / 100,
+    ...more,
+  }));
+
+describe('the questions', () => {
+  answersItsExamples('cure', cureExamples, () => harness);
+  answersItsExamples('climate', climateExamples, () => harness);
+});
+
+describe('places', () => {
+  it('a new workshop has a shed with the simulated logger and a yard by the forecast, and both tell their air', async () => {
+    const fresh = await newWorkshop(harness);
+    const found = (await fresh.get('/api/places').expect(200)).body as PlaceView[];
+    expect(found.map(({ name, kind, source }) => [name, kind, source])).toEqual([
+      ['Shed', 'shed', 'logger'],
+      ['Yard', 'yard', 'forecast'],
+    ]);
+    for (const { now: air } of found)
+      expect(air).toMatchObject({ temperature: expect.any(Number), humidity: expect.any(Number) });
+    const { body } = await fresh.get('/api/air').expect(200);
+    expect(body.station).toBe('Shed');
+    expect(body.past.length).toBeGreaterThan(50);
+    expect(body.ahead[0].at).toBeGreaterThanOrEqual(body.past.at(-1).at);
+  });
+
+  it('take readings late, twice and in any order, and set aside what cannot be; nothing is lost', async () => {
+    const { id } = await open();
+    const readings = steady(15, now - 6 * HOUR, now - HOUR);
+    const first = await send(id, [...readings.slice(20), { at: now - HOUR + 1, temperature: 127 }]).expect(200);
+    expect(first.body).toMatchObject({
+      kept: readings.length - 20,
+      twice: 0,
+      aside: [{ why: expect.stringMatching(/127/) }],
+    });
+    const second = await send(id, [...[...readings].reverse(), { ...readings[25]!, temperature: 40 }]).expect(200);
+    expect(second.body).toMatchObject({ kept: 20, aside: [{ why: expect.stringMatching(/same time/) }] });
+    const { body } = await agent.get(`/api/places/${id}/air`).expect(200);
+    expect(body.recorded).toHaveLength(readings.length);
+    expect(body.recorded[0].at).toBe(now - 6 * HOUR);
+    expect(body.aside).toHaveLength(2);
+  });
+
+  it('bridge a gap, mark it, and go on from a month to the next', async () => {
+    const { id } = await open();
+    const month = Date.UTC(new Date(now).getUTCFullYear(), new Date(now).getUTCMonth(), 1);
+    await send(id, [
+      ...steady(8, month - 10 * HOUR, month - 6 * HOUR),
+      ...steady(12, month - HOUR, month + 2 * HOUR),
+    ]).expect(200);
+    const { body } = await agent.get(`/api/places/${id}/air?from=${month - DAY}&to=${month + DAY}`).expect(200);
+    expect(body.bridges).toEqual([{ from: month - 6 * HOUR, to: month - HOUR, why: 'nothing was read' }]);
+  });
+
+  it('are refused by name: readings for a typed place, bad ones, too many, and the last place taken away', async () => {
+    const { id } = await open({ source: 'typed', typed: { temperature: 12, humidity: 0.8, wind: 0 } });
+    await send(id, [{ at: now, temperature: 3 }]).expect(409);
+    await agent.put(`/api/places/${uuid()}`).send({ name: 'x', kind: 'shed', source: 'typed', version: 0 }).expect(422);
+    const { id: files } = await open();
+    expect((await send(files, [{ at: 'soon', temperature: 3 }]).expect(422)).body.errors[0].field).toBe(
+      'readings.0.at',
+    );
+    await send(files, steady(1, now - 6000 * MINUTE, now, MINUTE)).expect(422);
+    const alone = await newWorkshop(harness);
+    const [shed, yard] = (await alone.get('/api/places')).body as PlaceView[];
+    await alone.delete(`/api/places/${yard!.id}`).expect(204);
+    expect((await alone.delete(`/api/places/${shed!.id}`).expect(409)).body.title).toBe('The last place');
+    await alone.get(`/api/places/${id}/air`).expect(404);
+  });
+
+  it('tell of a reading at once to whoever listens', async () => {
+    const { id } = await open({ source: 'logger' });
+    // The simulated logger is read out first, so that nothing but this reading is news.
+    await places();
+    const told = await hears<PlaceView[]>(harness, agent, '/api/places/stream', 2, () =>
+      send(id, [{ at: now - HOUR, temperature: 21.5 }])
+        .expect(200)
+        .then(),
+    );
+    expect(told[0]!.find((one) => one.id === id)!.now).toBeUndefined();
+    expect(told[1]!.find((one) => one.id === id)!.now).toMatchObject({ temperature: 21.5 });
+  });
+});
+
+describe('casts in their air', () => {
+  const detail = async (id: string) => (await agent.get(`/api/casts/${id}`).expect(200)).body as CastDetail;
+  const due = (dues: readonly Due[], stroke: string) => dues.find((one) => one.stroke === stroke)!;
+
+  it('are lifted out by the series of the place in which they stand, and age on where they are moved to', async () => {
+    const cold = await open();
+    const warm = await open();
+    const poured = now - 30 * HOUR;
+    await send(cold.id, steady(6, poured - HOUR, now));
+    await send(warm.id, steady(24, poured - HOUR, now));
+    const { casts } = await pouredPots(agent, poured);
+    const move = (cast: number, place: { id: string; name: string }, at: number) =>
+      agent
+        .post(`/api/casts/${casts[cast]}/events`)
+        .send({ id: uuid(), type: 'moved', at, place: place.name, placeId: place.id })
+        .expect(200);
+    await move(0, cold, poured);
+    await move(1, warm, poured);
+    await move(2, cold, poured);
+    await move(2, warm, now - 10 * HOUR);
+    const list = (await agent.get('/api/casts').expect(200)).body as CastView[];
+    const goodOf = (i: number) => due(list.find(({ id }) => id === casts[i])!.dues, 'Lift out').good;
+    expect(goodOf(1)).toBeLessThan(goodOf(2));
+    expect(goodOf(2)).toBeLessThan(goodOf(0));
+    const course = (t: number) => ageCourse([{ hour: 0, temperature: t + 0.05 }], 'portland');
+    const lifted = await agent
+      .post(`/api/casts/${casts[2]}/events`)
+      .send({ id: uuid(), type: 'lifted-out', at: now, damage: [] })
+      .expect(200);
+    const age = (lifted.body as CastDetail).life.liftOut!.age!;
+    expect(age).toBeCloseTo(ageBetween(course(6), 0, 20) + ageBetween(course(24), 0, 10), 1);
+  });
+
+  it('a damaged lift-out moves the next proposal, may be taken back, forgotten, and switched off', async () => {
+    const { mould, mix, casts } = await pouredPots(agent, now - 40 * HOUR);
+    const lift = (cast: number, damage: object[], more: object = {}) =>
+      agent
+        .post(`/api/casts/${casts[cast]}/events`)
+        .send({ id: uuid(), type: 'lifted-out', at: now - 2 * HOUR, damage, force: 'slid', ...more })
+        .expect(200);
+    const before = (await detail(casts[2]!)).liftOut;
+    expect(before).toMatchObject({ handbook: 24, records: [] });
+    const clean = ((await lift(0, [])).body as CastDetail).liftOut;
+    expect(clean.learned.age.value).toBeLessThan(before.learned.age.value);
+    const hurt = (await lift(1, [{ spot: 'rim', size: 'chip' }])).body as CastDetail;
+    expect(hurt.liftOut.learned).toMatchObject({
+      wary: true,
+      sentence: expect.stringMatching(/2 lift-outs, 1 of them too early/),
+    });
+    expect(hurt.liftOut.learned.age.value).toBeGreaterThan(clean.learned.age.value);
+    const proposed = due((await detail(casts[2]!)).dues, 'Lift out').good;
+    const choose = (ways: object) => agent.put(`/api/moulds/${mould}/lift-outs/${mix}`).send(ways).expect(204);
+    await choose({ care: 'cautious', off: true });
+    const off = await detail(casts[2]!);
+    expect(due(off.dues, 'Lift out').good).toBeLessThan(proposed);
+    await choose({ care: 'bold', off: false, since: now });
+    expect((await detail(casts[2]!)).liftOut.records).toEqual([]);
+    await choose({ care: 'usual', off: false });
+    const undo = { id: uuid(), type: 'voided', at: now, event: hurt.events.at(-1)!.id };
+    await agent.post(`/api/casts/${casts[1]}/events`).send(undo).expect(200);
+    expect((await detail(casts[2]!)).liftOut.records.map(({ came }) => came)).toEqual(['clean']);
+  });
+
+  it('are told what their air does: evaporation, covers, misting, frost, how wet they were kept', async () => {
+    const place = await open();
+    await send(place.id, steady(31, now - 20 * HOUR, now, 10 * MINUTE, { humidity: 0.3, wind: 20 }));
+    const { casts } = await pouredPots(agent, now - 18 * HOUR);
+    const event = (type: string, at: number, more: object = {}) =>
+      agent
+        .post(`/api/casts/${casts[0]}/events`)
+        .send({ id: uuid(), type, at, ...more })
+        .expect(200);
+    await event('moved', now - 18 * HOUR, { place: place.name, placeId: place.id });
+    await event('lifted-out', now - 6 * HOUR, { damage: [] });
+    const { body } = await event('wetted', now - 3 * HOUR);
+    const { air, dues } = body as CastDetail;
+    expect(air.does).toMatchObject({ risk: 'cover', misting: { coverInstead: true }, surface: { done: 1 } });
+    expect(air.does!.surface!.missed).toBeGreaterThan(5);
+    expect(air.does!.covers.map(({ cover }) => cover)).toEqual(['none', 'shade', 'damp cloth', 'film', 'bag', 'bath']);
+    expect(dues.map(({ stroke }) => stroke)).toContain('Cover');
+    const covered = (await event('covered', now - HOUR, { cover: 'bag' })).body as CastDetail;
+    expect(covered.dues.map(({ stroke }) => stroke)).not.toContain('Cover');
+    expect(air.temperatures.some(({ hour }) => hour > 18)).toBe(true);
+  });
+
+  it('bathe, are dressed and tested with strips, and refuse a vinegar bath of two days', async () => {
+    const { casts } = await pouredPots(agent, now - 60 * HOUR);
+    const event = (type: string, more: object, status = 200) =>
+      agent
+        .post(`/api/casts/${casts[0]}/events`)
+        .send({ id: uuid(), type, at: now - HOUR, ...more })
+        .expect(status);
+    await event('lifted-out', { damage: [], at: now - 20 * HOUR });
+    await event('rinsed', {}, 422);
+    expect((await event('soaked', { bath: 'vinegar', hours: 48 }, 422)).body.errors[0].remedy).toMatch(/at most 24 h/);
+    const soaked = (await event('soaked', { bath: 'leach', hours: 24 })).body as CastDetail;
+    expect(due(soaked.dues, 'End bath').good).toBe(now + 23 * HOUR);
+    await event('dressed', { work: 'grit', grit: 120 });
+    await event('ph', { ph: 17 }, 422);
+    const tested = (await event('ph', { ph: 9.2 })).body as CastDetail;
+    expect(tested.life).toMatchObject({ leaches: 1, ph: [{ ph: 9.2 }] });
+    const until = now + 5 * HOUR;
+    const put = (await event('snoozed', { stroke: 'Uncover', until })).body as CastDetail;
+    expect(due(put.dues, 'Uncover').snoozedUntil).toBe(until);
+  });
+
+  it('stand in a workshop of their own: another’s places are not to be found', async () => {
+    const other = await newWorkshop(harness, 'Elder Yard');
+    const [mine] = await places();
+    await other
+      .post(`/api/places/${mine!.id}/readings`)
+      .send({ readings: [{ at: now, temperature: 3 }] })
+      .expect(404);
+    await request(harness.app.getHttpServer()).get('/api/places').expect(401);
+  });
+});
