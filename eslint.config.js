@@ -52,6 +52,7 @@ const stages = {
     mixes: [],
     moulds: ['mixes'],
     paper: [],
+    places: [],
     pours: ['casts', 'mixes', 'moulds', 'paper'],
     shelf: ['casts'],
     shell: ['door', 'shelf'],

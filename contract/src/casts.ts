@@ -214,6 +214,16 @@ export interface LiftOutView {
   readonly ways: LiftOutWaysInput;
 }
 
+/** A photo of a cast, and the event that it shows. */
+export interface CastPictureView {
+  readonly id: string;
+  /** ms */
+  readonly at: number;
+  readonly width: number;
+  readonly height: number;
+  readonly eventId?: string;
+}
+
 /** The air that a cast stood in, as its cure is reckoned from it, and what it does to the piece. */
 export interface CastAir {
   readonly place: string;
@@ -232,4 +242,5 @@ export interface CastDetail extends CastView {
   readonly dryDown: DryDown;
   readonly air: CastAir;
   readonly liftOut: LiftOutView;
+  readonly pictures: readonly CastPictureView[];
 }

@@ -198,7 +198,7 @@ async function pourAndFollow(
   for (const item of chosen) {
     const alike = all.filter(({ mouldId }) => mouldId === item.mouldId);
     for (const [castId, events] of livesOf(alike, now, random, bare)) {
-      for (const event of events) await casts.append(castId, keyed(event), personId, now);
+      for (const event of events) await casts.record(castId, keyed(event), personId, now);
     }
   }
 }

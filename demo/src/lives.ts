@@ -2,6 +2,8 @@ import {
   dampDaysTo,
   handbookLiftOut,
   hoursToReach,
+  initialSet,
+  pulledCores,
   sealingGate,
   type Damage,
   type Expected,
@@ -86,6 +88,14 @@ function dryingOf(
   return events;
 }
 
+/** A wetting on most mornings of the damp cure; some are forgotten. */
+function wettingsOf(lifted: number, uncovered: number, random: () => number): Happened[] {
+  const days = Math.max(0, Math.floor((uncovered - lifted) / DAY));
+  return Array.from({ length: days }, (_, i) => morning(lifted + i * DAY + HOUR))
+    .filter((at) => at < uncovered && random() < 0.85)
+    .map((at) => ({ type: 'wetted', at }));
+}
+
 /** What happened to the casts of one pour up to `now`, each on its own; alike but for chance. `bare` ones are not sealed. */
 export function livesOf(
   casts: readonly CastView[],
@@ -96,8 +106,8 @@ export function livesOf(
   const first = casts[0]!;
   const poured = first.life.pouredAt;
   const { piece, setting } = first.snapshot;
-  const ages = [handbookLiftOut(setting, piece), dampDaysTo(0.7) * 24];
-  const [lift = 48, damp = 400] = hoursToReach(temperatures(poured, 60), ages, setting, 24 * 60);
+  const ages = [initialSet(setting, 20), handbookLiftOut(setting, piece), dampDaysTo(0.7) * 24];
+  const [setHours, lift = 48, damp = 400] = hoursToReach(temperatures(poured, 60), ages, setting, 24 * 60);
   const hurry = 0.82 + random() * 0.5;
   const lifted = Math.round(Math.max(poured + lift * hurry * HOUR, poured + 14 * HOUR));
   const uncovered = morning(Math.max(lifted + DAY, poured + damp * HOUR));
@@ -106,12 +116,20 @@ export function livesOf(
   return new Map(
     casts.map((cast) => {
       const force = random() < 0.7 ? 'slid' : 'tapped';
+      const cores = pulledCores(cast.snapshot.shape, cast.snapshot.release);
+      const set = poured + 1.5 * (setHours ?? 6) * HOUR;
       const events: Happened[] = [
+        ...cores.map(({ name }): Happened => ({ type: 'pulled', at: Math.round(Math.min(set, lifted)), core: name })),
         { type: 'lifted-out', at: lifted, damage: damageOf(hurry, piece, random), force },
         { type: 'bubbles', at: lifted + HOUR / 2, face: 'face', grade: 1 + Math.floor(random() * 3) },
       ];
       if (random() < 0.02) events.push({ type: 'broken', at: lifted + HOUR, how: 'slipped on the bench' });
-      else events.push({ type: 'uncovered', at: uncovered }, ...dryingOf(cast, uncovered, now, sealer, random));
+      else
+        events.push(
+          ...wettingsOf(lifted, uncovered, random),
+          { type: 'uncovered', at: uncovered },
+          ...dryingOf(cast, uncovered, now, sealer, random),
+        );
       return [cast.id, events.filter(({ at }) => at <= now)];
     }),
   );

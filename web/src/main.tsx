@@ -46,6 +46,7 @@ const router = createBrowserRouter([
       { path: 'casts', lazy: async () => ({ Component: (await import('./casts/casts-page')).CastsPage }) },
       { path: 'casts/:id', lazy: async () => ({ Component: (await import('./casts/cast-page')).CastPage }) },
       { path: 'stores', lazy: async () => ({ Component: (await import('./stores/stores-page')).StoresPage }) },
+      { path: 'workshop/places', lazy: async () => ({ Component: (await import('./places/places-page')).PlacesPage }) },
       { path: 'workshop', lazy: async () => ({ Component: (await import('./workshop/workshop-page')).WorkshopPage }) },
       { path: '*', lazy: async () => ({ Component: (await import('./ui/nowhere')).Nowhere }) },
     ],

@@ -141,6 +141,9 @@ const held: Answers = {
   moulds: [mould],
   mixes: [mix],
   pours: [] as PourView[],
+  places: [
+    { id: 'bench', name: 'the bench', kind: 'shed', source: 'logger', version: 1, now: { ...air.now }, lastRead: NOW },
+  ],
   casts: [cast('1a'), cast('1b')],
   'casts?all=1': [cast('1a'), cast('1b'), cast('2a', { stage: 'out' })],
   people: [{ id: 'p', name: 'Ada', email: 'ada@example.org' }],
@@ -163,7 +166,7 @@ export function fakeServer(over: Answers = {}): Sent[] {
     const body = typeof init.body === 'string' ? (JSON.parse(init.body) as unknown) : undefined;
     if (method !== 'GET') sent.push({ method, path, body });
     const key = method === 'GET' ? path : `${method} ${path.split('/')[0]}`;
-    const answer: unknown = answers[key] ?? (path.startsWith('air/between') ? [] : body);
+    const answer: unknown = answers[key] ?? body;
     if (answer instanceof Refusal) {
       const { problem } = answer;
       return new Response(JSON.stringify({ type: 'about:blank', ...problem }), {

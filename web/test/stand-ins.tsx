@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import type { CastView, SessionView } from '@dewpot/contract';
+import { duesOf, handbookLiftOut, learnLiftOut, reckonDryDown, type Life } from '@dewpot/core';
+import type { CastDetail, CastView, SessionView } from '@dewpot/contract';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
@@ -45,8 +46,48 @@ export const potShape = {
   inserts: [],
 };
 
+/** What is due to a pot of Portland that stands at 20 °C all the time. */
+export const duesAt20 = (life: Life, dryEnough = false) =>
+  duesOf(life, {
+    now: NOW,
+    setting: 'portland',
+    reach: (age) => life.pouredAt + age * HOUR,
+    liftOutAge: handbookLiftOut('portland', 'pot'),
+    dryEnough,
+  });
+
+/** A cast with its record, as the server tells of it. */
+export function castDetail(one: CastView, over: Partial<CastDetail> = {}): CastDetail {
+  const { life, expected } = one;
+  return {
+    ...one,
+    events: [{ id: 'p', at: life.pouredAt, type: 'poured' }],
+    dryDown: reckonDryDown(life.weighings, expected, 'portland'),
+    air: {
+      place: 'the bench',
+      temperatures: [{ hour: 0, temperature: 20 }],
+      forecastFrom: NOW,
+      bridges: [],
+      bears: [],
+    },
+    liftOut: {
+      handbook: 24,
+      learned: learnLiftOut(24, []),
+      records: [],
+      ways: { care: 'usual', off: false },
+    },
+    pictures: [],
+    ...over,
+  };
+}
+
 /** A cast as the server tells of it. */
 export function cast(code: string, over: Partial<CastView> = {}): CastView {
+  const whole = bareCast(code, over);
+  return { dues: duesAt20({ ...whole.life, stage: whole.stage }, whole.dry.dryEnough), ...whole };
+}
+
+function bareCast(code: string, over: Partial<CastView>): Omit<CastView, 'dues'> & Partial<Pick<CastView, 'dues'>> {
   return {
     id: `id-${code}`,
     code,

@@ -113,7 +113,7 @@ function byStage(life: Life, context: DueContext): Due[] {
     case 'setting':
       return [...pulls(life, context), ...covering(life, context), liftOut(life, context)];
     case 'damp':
-      return [...pulls(life, context), ...endOfBath(life), ...nextWetting(life, context), endOfDampCure(life, context)];
+      return [...endOfBath(life), ...nextWetting(life, context), endOfDampCure(life, context)];
     case 'drying':
       return [...endOfBath(life), drying(life, context)];
     case 'sealed':

@@ -8,6 +8,7 @@ export * from './gate.js';
 export * from './life.js';
 export * from './lift-out-record.js';
 export * from './mould-record.js';
+export * from './round.js';
 export * from './surroundings.js';
 export * from './wetness.js';
 export * from './wetting.js';

@@ -10,10 +10,10 @@ import {
   type Life,
   type SettingClass,
 } from '@dewpot/core';
-import type { CastDetail, CastEventInput, CastSnapshot, CastView, DrySummary } from '@dewpot/contract';
+import type { CastDetail, CastEventInput, CastPictureView, CastSnapshot, CastView, DrySummary } from '@dewpot/contract';
 import { In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { CastEntity, CastEventEntity, type CastProjection } from '../db/entities.js';
+import { CastEntity, CastEventEntity, CastPictureEntity, type CastProjection } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { DuesService } from './dues.service.js';
 import { LiftOutsService } from './lift-outs.service.js';
@@ -113,11 +113,17 @@ export class CastsService {
     await this.rows.of(CastEntity).delete({ pourId });
   }
 
-  /** Appends an event to a cast's life. The same event sent twice is one. @throws InputError, ProblemError */
+  /** Appends an event to a cast's life, and answers the cast. @throws InputError, ProblemError */
   async append(castId: string, input: CastEventInput, personId: string | null, now: number): Promise<CastDetail> {
+    await this.record(castId, input, personId, now);
+    return this.detail(castId);
+  }
+
+  /** Appends an event to a cast's life. The same event sent twice is one. @throws InputError, ProblemError */
+  async record(castId: string, input: CastEventInput, personId: string | null, now: number): Promise<void> {
     const row = await this.row(castId, true);
     const events = await this.events(castId);
-    if (events.some(({ id }) => id === input.id)) return this.detail(castId);
+    if (events.some(({ id }) => id === input.id)) return;
     const event = await this.withAge({ ...input } as CastEvent, row, now);
     const after = appendEvent(events, event, row.expected, now);
     if (event.type === 'coated') this.checkGate(row, event);
@@ -128,7 +134,6 @@ export class CastsService {
     const { stage } = projection.life;
     await this.rows.of(CastEntity).update({ id: castId }, { stage, projection });
     if (event.type === 'lifted-out' || event.type === 'voided') await this.liftOuts.learn(row);
-    return this.whole({ ...row, stage, projection }, after, now);
   }
 
   /** A cast with its whole record, the air it stood in, and what its lift-outs taught. */
@@ -141,6 +146,7 @@ export class CastsService {
       dryDown: reckonDryDown(row.projection.life.weighings, row.expected, row.snapshot.setting),
       air: await this.dues.airOf(row, now),
       liftOut: await this.liftOuts.view(row),
+      pictures: await this.pictures(row.id),
     };
   }
 
@@ -168,6 +174,11 @@ export class CastsService {
         },
       ],
     });
+  }
+
+  private async pictures(castId: string): Promise<CastPictureView[]> {
+    const found = await this.rows.of(CastPictureEntity).find({ where: { castId }, order: { id: 'ASC' } });
+    return found.map(({ id, at, width, height, eventId }) => ({ id, at, width, height, ...(eventId && { eventId }) }));
   }
 
   private async events(castId: string): Promise<CastEvent[]> {

@@ -1,10 +1,12 @@
 import { queryOptions, useIsMutating, useMutation, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import type { CastDetail, CastEventInput, CastView } from '@dewpot/contract';
+import type { CastDetail, CastEventInput, CastView, LiftOutWaysInput } from '@dewpot/contract';
 import { ask } from './client';
 
 export const shelfQuery = queryOptions({
   queryKey: ['casts', 'shelf'],
   queryFn: ({ signal }) => ask<CastView[]>('GET', 'casts', undefined, signal),
+  // Windows move with the weather.
+  refetchInterval: 10 * 60_000,
 });
 export const allCastsQuery = queryOptions({
   queryKey: ['casts', 'all'],
@@ -32,6 +34,16 @@ export function nameWaitingWrites(client: QueryClient): void {
       await client.invalidateQueries({ queryKey: ['casts', 'shelf'] });
       await client.invalidateQueries({ queryKey: ['casts', 'all'] });
     },
+  });
+}
+
+/** Keeps what a caster chose for the lift-outs of a mould with a mix. */
+export function useChooseLiftOuts() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ mouldId, mixId, ways }: { mouldId: string; mixId: string; ways: LiftOutWaysInput }) =>
+      ask<void>('PUT', `moulds/${mouldId}/lift-outs/${mixId}`, ways),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['casts'] }),
   });
 }
 

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import type { PictureView } from '@dewpot/contract';
+import type { CastPictureView, PictureView } from '@dewpot/contract';
 import { ask, send } from './client';
 
 /** Sends a picture of a mould; the moulds are read again. */
@@ -24,4 +24,26 @@ export function useRemovePicture() {
   });
 }
 
+/** Sends a photo of a cast, with the event that it shows. */
+export function useAddCastPicture(castId: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ file, eventId }: { file: File; eventId?: string }) => {
+      const form = new FormData();
+      form.set('picture', file);
+      return send<CastPictureView>(`casts/${castId}/pictures${eventId ? `?event=${eventId}` : ''}`, form);
+    },
+    onSuccess: () => client.invalidateQueries({ queryKey: ['casts', 'one', castId] }),
+  });
+}
+
+export function useRemoveCastPicture(castId: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) => ask<void>('DELETE', `cast-pictures/${id}`),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['casts', 'one', castId] }),
+  });
+}
+
+export const castPictureAddress = (id: string) => `/api/cast-pictures/${id}`;
 export const pictureAddress = (id: string) => `/api/pictures/${id}`;

@@ -23,8 +23,12 @@ export const persister = createAsyncStoragePersister({
   key: 'dew-pot',
 });
 
+/** Counts what answers look like: those that were kept by an older screen are not shown by a newer one. */
+const SHAPE = '2';
+
 export const persistOptions = {
   persister,
+  buster: SHAPE,
   maxAge: DAY,
   dehydrateOptions: {
     shouldDehydrateMutation: (mutation: Mutation) =>

@@ -1,6 +1,5 @@
 import { queryOptions, useMutation, useQuery, useQueryClient, useSuspenseQuery } from '@tanstack/react-query';
 import type {
-  AirReading,
   AirView,
   DoorView,
   NewPersonInput,
@@ -31,17 +30,6 @@ export function useSession(): SessionView {
 
 export function useAir() {
   return useQuery(airQuery);
-}
-
-/** The air that a piece stood in, from its pour on; what is past does not change. */
-export function useAirBetween(from: number, to: number) {
-  const hour = 3_600_000;
-  const [start, end] = [Math.floor(from / hour) * hour, Math.ceil(to / hour) * hour];
-  return useQuery({
-    queryKey: ['air', 'between', start, end],
-    queryFn: ({ signal }) => ask<AirReading[]>('GET', `air/between?from=${start}&to=${end}`, undefined, signal),
-    staleTime: 3_600_000,
-  });
 }
 
 export const peopleQuery = queryOptions({

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Stage, Stroke } from '@dewpot/core';
+import type { Due, Stage, Stroke } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { Dialog } from '../ui/dialog';
 import { Failure } from '../ui/states';
@@ -7,18 +7,23 @@ import { WhenField } from '../ui/when-field';
 import { CoatForm } from './coat-form';
 import { LiftOutForm } from './lift-out-form';
 import { LookOverForm } from './look-over-form';
+import { BatheForm, EndBathForm } from './bath-forms';
+import { CoverForm, MoveForm } from './standing-forms';
+import { DressForm } from './dress-form';
+import { PullForm } from './pull-form';
+import { PutOffForm } from './put-off-form';
 import { PutOutForm, UncoverForm, WetForm } from './plain-forms';
 import { useRecord } from './use-record';
 import { WeighForm } from './weigh-form';
 
-/** What can be done to a cast: the strokes of the round, and a look at it. */
-export type CastAction = Stroke | 'Look over';
+/** What can be done to a cast: the strokes of the round, and what is done between them. */
+export type CastAction = Stroke | 'Put off' | 'Bathe' | 'Dress' | 'Move' | 'Look over';
 
 const actionsIn: Record<Stage, readonly CastAction[]> = {
-  setting: ['Lift out', 'Wet', 'Look over'],
-  damp: ['Wet', 'Uncover', 'Weigh', 'Look over'],
-  drying: ['Weigh', 'Coat', 'Put out', 'Look over'],
-  sealed: ['Put out', 'Coat', 'Weigh', 'Look over'],
+  setting: ['Lift out', 'Pull', 'Wet', 'Cover', 'Move', 'Look over'],
+  damp: ['Wet', 'Cover', 'Uncover', 'Bathe', 'Dress', 'Weigh', 'Move', 'Look over'],
+  drying: ['Weigh', 'Coat', 'Dress', 'Bathe', 'Put out', 'Move', 'Look over'],
+  sealed: ['Put out', 'Coat', 'Weigh', 'Dress', 'Move', 'Look over'],
   out: ['Look over'],
   broken: [],
 };
@@ -26,13 +31,22 @@ const actionsIn: Record<Stage, readonly CastAction[]> = {
 /** What a form of an action is given: the casts it is for, and how to record what happened. */
 export interface ActionProps {
   readonly casts: readonly CastView[];
+  /** The due that it comes from, where it comes from one. */
+  readonly due?: Due | undefined;
   readonly busy: boolean;
   readonly record: (said: string, happened: Parameters<ReturnType<typeof useRecord>>[1]) => void;
 }
 
 const forms: Record<CastAction, (props: ActionProps) => React.ReactNode> = {
   'Lift out': (props) => <LiftOutForm {...props} />,
+  Pull: (props) => <PullForm {...props} />,
+  Cover: (props) => <CoverForm {...props} />,
   Wet: (props) => <WetForm {...props} />,
+  'End bath': (props) => <EndBathForm {...props} />,
+  Bathe: (props) => <BatheForm {...props} />,
+  Dress: (props) => <DressForm {...props} />,
+  Move: (props) => <MoveForm {...props} />,
+  'Put off': (props) => <PutOffForm {...props} />,
   Uncover: (props) => <UncoverForm {...props} />,
   Weigh: (props) => <WeighForm {...props} />,
   Coat: (props) => <CoatForm {...props} />,
@@ -40,23 +54,45 @@ const forms: Record<CastAction, (props: ActionProps) => React.ReactNode> = {
   'Look over': (props) => <LookOverForm {...props} />,
 };
 
+/** What can be done to these casts: to unlike ones only what fits them all. */
+function actionsFor(casts: readonly CastView[], due: Due | undefined): CastAction[] {
+  const stages = [...new Set(casts.map(({ stage }) => stage))];
+  const shared = actionsIn[stages[0]!].filter((action) => stages.every((stage) => actionsIn[stage].includes(action)));
+  const hasCores = casts.some(({ dues }) => dues.some(({ stroke }) => stroke === 'Pull'));
+  const bathed = casts.some(({ life }) => life.soak);
+  return [
+    ...(bathed ? (['End bath'] as const) : []),
+    ...shared.filter((action) => (action === 'Pull' ? hasCores : action !== 'Bathe' || !bathed)),
+    ...(due ? (['Put off'] as const) : []),
+  ];
+}
+
+function namesOf(casts: readonly CastView[]): string {
+  const names = new Set(casts.map(({ snapshot }) => snapshot.mouldName));
+  const codes = casts.map(({ code }) => code).join(', ');
+  return names.size > 1 ? `${casts.length} casts: ${codes}` : `${casts[0]!.snapshot.mouldName} ${codes}`;
+}
+
 /** The sheet on which something is done to like casts. */
 export function CastActions({
   casts,
   stroke,
+  due,
+  putOff = false,
   onClose,
 }: {
   casts: readonly CastView[];
   stroke?: CastAction | undefined;
+  due?: Due | undefined;
+  putOff?: boolean | undefined;
   onClose: () => void;
 }) {
-  const possible = actionsIn[casts[0]!.stage];
-  const [chosen, setChosen] = useState<CastAction | undefined>(stroke ?? possible[0]);
+  const possible = actionsFor(casts, due);
+  const [chosen, setChosen] = useState<CastAction | undefined>(putOff ? 'Put off' : (stroke ?? possible[0]));
   const [at, setAt] = useState<number>();
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<unknown>();
   const record = useRecord();
-  const names = `${casts[0]!.snapshot.mouldName} ${casts.map(({ code }) => code).join(', ')}`;
   const submit: ActionProps['record'] = (said, happened) => {
     setBusy(true);
     setError(undefined);
@@ -68,7 +104,7 @@ export function CastActions({
       .finally(() => setBusy(false));
   };
   return (
-    <Dialog title={names} onClose={onClose}>
+    <Dialog title={namesOf(casts)} onClose={onClose}>
       {possible.length > 1 && (
         <div role="tablist" className="mb-4 flex flex-wrap gap-1.5">
           {possible.map((one) => (
@@ -85,7 +121,7 @@ export function CastActions({
           ))}
         </div>
       )}
-      {chosen && forms[chosen]({ casts, busy, record: submit })}
+      {chosen && forms[chosen]({ casts, due, busy, record: submit })}
       <div className="border-base-300 mt-4 border-t pt-2">
         <WhenField value={at} earliest={Math.max(...casts.map(({ life }) => life.pouredAt))} onChange={setAt} />
       </div>

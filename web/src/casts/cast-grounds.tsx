@@ -1,26 +1,19 @@
-import { handbookLiftOut, reckonMaturity, type TemperatureReading } from '@dewpot/core';
+import { reckonMaturity } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { BigFigure } from '../ui/reckoning';
-import { exactly, sayDay, saySpan } from '../ui/say-when';
+import { exactly, sayDay, saySpan, sayWhen } from '../ui/say-when';
 import { useUnits } from '../ui/units';
+import { placeOf } from './reading';
 
 const HOUR = 3_600_000;
 
 /** The figures of a cast today, each with what it rests on. */
-export function CastFigures({
-  cast,
-  temperatures,
-  now,
-}: {
-  cast: CastDetail;
-  temperatures: readonly TemperatureReading[];
-  now: number;
-}) {
-  const { life, snapshot, dryDown } = cast;
+export function CastFigures({ cast, now }: { cast: CastDetail; now: number }) {
+  const { life, snapshot, dryDown, air } = cast;
   const until = Math.min(now, life.brokenAt ?? now);
   const { equivalentAge, strengthShare } = reckonMaturity(
-    temperatures,
+    air.temperatures,
     (until - life.pouredAt) / HOUR,
     snapshot.setting,
   );
@@ -32,12 +25,9 @@ export function CastFigures({
   const coated = life.coats.length > 0;
   return (
     <section className="card-slab grid grid-cols-2 gap-4" aria-label="Figures">
-      <BigFigure
-        label="Of its strength"
-        figure={strengthShare}
-        note={`handbook lift-out at ${handbookLiftOut(snapshot.setting, snapshot.piece)} h at 20 °C`}
-      />
+      <BigFigure label="Of its strength" figure={strengthShare} />
       <BigFigure label="As old as, at 20 °C" figure={equivalentAge} />
+      <Bearings cast={cast} now={now} />
       {dryDown.remaining && <BigFigure label="Water still to leave" figure={dryDown.remaining} />}
       {opens && !coated && (
         <div>
@@ -59,8 +49,26 @@ export function CastFigures({
   );
 }
 
+/** From when it may be handled, walked on and loaded; what is behind it is told so. */
+function Bearings({ cast: { air, stage }, now }: { cast: CastDetail; now: number }) {
+  if (stage === 'out' || stage === 'broken') return null;
+  return (
+    <ul className="col-span-2 space-y-0.5 text-sm">
+      {air.bears.map(({ bearing, at, told }) => (
+        <li key={bearing}>
+          <strong>
+            May be {bearing} {at === undefined ? 'beyond the forecast' : at <= now ? 'now' : `from ${sayWhen(at, now)}`}
+          </strong>
+          : {told}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** What was kept with a cast from its pour: what later learning will need. */
-export function CastGrounds({ cast: { snapshot, expected, pourId, mouldId } }: { cast: CastDetail }) {
+export function CastGrounds({ cast }: { cast: CastDetail }) {
+  const { snapshot, expected, pourId, mouldId, life } = cast;
   const units = useUnits();
   const said: readonly (readonly [string, string | undefined])[] = [
     ['Mould', `${snapshot.mouldName}${snapshot.copyMark ? `, copy ${snapshot.copyMark}` : ''}`],
@@ -69,8 +77,8 @@ export function CastGrounds({ cast: { snapshot, expected, pourId, mouldId } }: {
     ['Reckoned fresh', units.say(expected.fresh, 'g')],
     ['Reckoned dry', units.say(expected.dry, 'g')],
     ['Release', snapshot.release],
-    ['Cover', snapshot.cover],
-    ['Place', snapshot.place],
+    ['Cover', life.cover ?? snapshot.cover],
+    ['Place', placeOf(cast) === 'anywhere' ? undefined : placeOf(cast)],
   ];
   return (
     <section className="card-slab" aria-label="What it rests on">

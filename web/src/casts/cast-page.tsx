@@ -1,23 +1,24 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
+import type { Due } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
-import type { AirView, AirReading, CastDetail } from '@dewpot/contract';
+import type { CastDetail } from '@dewpot/contract';
 import { useParams } from 'react-router';
 import { castQuery } from '../api/casts';
 import { ProblemFailure } from '../api/client';
-import { useAir, useAirBetween } from '../api/session';
 import { Nowhere } from '../ui/nowhere';
-import { isDue, lookToday, nextOf, readingsSince } from './reading';
+import { isDue, lookToday, nextOf } from './reading';
 import { PieceThumb } from '../ui/piece-thumb';
 import { Busy, Failure } from '../ui/states';
+import { sayWhen } from '../ui/say-when';
 import { useNow } from '../ui/use-now';
 import { WindowBand, windowInWords } from '../ui/window-band';
+import { AirSlab } from './air-slab';
 import { CastActions, type CastAction } from './cast-actions';
 import { CastFigures, CastGrounds } from './cast-grounds';
 import { CastRecord } from './cast-record';
+import { LiftOutSlab } from './lift-out-slab';
 import { LifeChart } from './life-chart';
 import { stageWords } from './words';
-
-const DAY = 24 * 3_600_000;
 
 /** One cast's life. */
 export function CastPage() {
@@ -30,11 +31,10 @@ export function CastPage() {
 
 function CastLife({ cast }: { cast: CastDetail }) {
   const now = useNow();
-  const air = useAir().data;
-  const past = useAirBetween(cast.life.pouredAt, Math.min(now, cast.life.pouredAt + 90 * DAY)).data;
-  const [doing, setDoing] = useState<CastAction>();
-  const temperatures = useMemo(() => readingsSince(cast.life.pouredAt, joined(past, air)), [cast, past, air]);
+  const [doing, setDoing] = useState<{ action: CastAction; due?: Due; putOff?: boolean }>();
   const { code, snapshot, stage } = cast;
+  const setting = stage === 'setting';
+  const damp = setting || stage === 'damp';
   return (
     <div className="mx-auto grid max-w-7xl gap-4 p-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
       <div className="space-y-4">
@@ -48,61 +48,101 @@ function CastLife({ cast }: { cast: CastDetail }) {
           <p className="quiet">
             {snapshot.mixName}, {stageWords[stage]}
           </p>
-          <Next cast={cast} air={air} now={now} onDo={setDoing} />
+          <Next
+            cast={cast}
+            now={now}
+            onDo={(action, due, putOff) => setDoing({ action, ...(due && { due }), ...(putOff && { putOff }) })}
+          />
         </section>
         <CastGrounds cast={cast} />
       </div>
       <div className="min-w-0 space-y-4">
         <section className="card-slab">
-          <LifeChart cast={cast} temperatures={temperatures} now={now} />
+          <LifeChart cast={cast} now={now} />
         </section>
         <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_22.5rem]">
-          <CastRecord cast={cast} now={now} />
-          <CastFigures cast={cast} temperatures={temperatures} now={now} />
+          <div className="space-y-4">
+            {damp && <AirSlab cast={cast} now={now} />}
+            <CastRecord cast={cast} now={now} />
+          </div>
+          <div className="space-y-4">
+            <CastFigures cast={cast} now={now} />
+            <LiftOutSlab cast={cast} now={now} />
+          </div>
         </div>
       </div>
-      {doing && <CastActions casts={[cast]} stroke={doing} onClose={() => setDoing(undefined)} />}
+      {doing && (
+        <CastActions
+          casts={[cast]}
+          stroke={doing.action}
+          due={doing.due}
+          putOff={doing.putOff}
+          onClose={() => setDoing(undefined)}
+        />
+      )}
     </div>
   );
 }
 
-/** Air that was recorded, and the forecast after it. */
-const joined = (past: readonly AirReading[] | undefined, air: AirView | undefined): AirReading[] => [
-  ...(past ?? []),
-  ...(air?.ahead ?? []),
-];
-
-/** What to do next, in one sentence, and the way to do it. */
+/** What to do next, in one sentence, and the way to do it; what comes after it beneath. */
 function Next({
   cast,
-  air,
   now,
   onDo,
 }: {
   cast: CastDetail;
-  air: AirView | undefined;
   now: number;
-  onDo: (action: CastAction) => void;
+  onDo: (action: CastAction, due?: Due, putOff?: boolean) => void;
 }) {
-  const window = nextOf(cast, air);
-  if (!window) return <p className="mt-3">Its work is done; its record stays.</p>;
+  const next = nextOf(cast);
+  if (!next) return <p className="mt-3">Its work is done; its record stays.</p>;
   const missing = cast.stage === 'drying' && cast.life.weighings.length > 0 ? cast.dry.missing : [];
+  const then = cast.dues.filter((due) => due !== next);
   return (
     <div className="mt-4 space-y-2">
-      <WindowBand window={window} now={now} />
+      <WindowBand window={next} now={now} />
       <p>
-        <strong>{window.stroke}</strong>: {windowInWords(window, now)}. {missing.join(' ')}
+        <strong>{strokeOf(next)}</strong>: {windowInWords(next, now)}. {next.told && `${sentence(next.told)} `}
+        {missing.join(' ')}
       </p>
       <button
         type="button"
-        className={`btn h-14 w-full text-lg ${isDue(window, now) ? 'btn-primary' : 'btn-neutral'}`}
-        onClick={() => onDo(window.stroke)}
+        className={`btn h-14 w-full text-lg ${isDue(next, now) ? 'btn-primary' : 'btn-neutral'}`}
+        onClick={() => onDo(next.stroke, next)}
       >
-        {window.stroke}
+        {strokeOf(next)}
       </button>
-      <button type="button" className="btn btn-ghost bg-base-300/60 h-12 w-full" onClick={() => onDo('Look over')}>
-        Bubbles, broken, or something else
-      </button>
+      {then.length > 0 && (
+        <ul className="divide-base-300 divide-y text-sm">
+          {then.map((due) => (
+            <li key={`${due.stroke}${due.core ?? ''}`} className="flex items-center justify-between gap-2 py-1">
+              <button type="button" className="link min-h-11 text-left" onClick={() => onDo(due.stroke, due)}>
+                {strokeOf(due)}
+              </button>
+              <span className="quiet text-right">
+                {due.snoozedUntil === undefined
+                  ? windowInWords(due, now)
+                  : `put off to ${sayWhen(due.snoozedUntil, now)}`}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="grid grid-cols-2 gap-2">
+        <button
+          type="button"
+          className="btn btn-ghost bg-base-300/60 h-12"
+          onClick={() => onDo(next.stroke, next, true)}
+        >
+          Put off
+        </button>
+        <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => onDo('Look over')}>
+          Something else
+        </button>
+      </div>
     </div>
   );
 }
+
+const strokeOf = ({ stroke, core }: Due) => (core ? `${stroke} ${core}` : stroke);
+const sentence = (told: string) => `${told.replace(/^./, (letter) => letter.toUpperCase())}.`;

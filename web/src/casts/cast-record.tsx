@@ -6,6 +6,7 @@ import { useCastEvent } from '../api/casts';
 import { exactly, sayWhen } from '../ui/say-when';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
+import { EventPictures, PhotoButton } from './cast-pictures';
 import { tellEvent } from './words';
 
 /** Everything that happened to a cast, the newest first. A mistake is undone by another entry, and can be seen. */
@@ -37,22 +38,26 @@ export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
             </time>
             <span className={stands.has(event.id) || event.type === 'voided' ? '' : 'line-through opacity-70'}>
               {tellEvent(event, units)}
+              <EventPictures castId={cast.id} pictures={cast.pictures.filter(({ eventId }) => eventId === event.id)} />
             </span>
             {stands.has(event.id) && event.type !== 'poured' ? (
-              <button
-                type="button"
-                className="btn btn-ghost h-11 px-3 text-sm"
-                disabled={undo.isPending}
-                aria-label={`Undo: ${tellEvent(event, units)}, ${sayWhen(event.at, now)}`}
-                onClick={() =>
-                  undo.mutate({
-                    castId: cast.id,
-                    event: { id: uuid(), at: Date.now(), type: 'voided', event: event.id },
-                  })
-                }
-              >
-                Undo
-              </button>
+              <span className="flex items-center">
+                <PhotoButton castId={cast.id} eventId={event.id} of={tellEvent(event, units)} />
+                <button
+                  type="button"
+                  className="btn btn-ghost h-11 px-3 text-sm"
+                  disabled={undo.isPending}
+                  aria-label={`Undo: ${tellEvent(event, units)}, ${sayWhen(event.at, now)}`}
+                  onClick={() =>
+                    undo.mutate({
+                      castId: cast.id,
+                      event: { id: uuid(), at: Date.now(), type: 'voided', event: event.id },
+                    })
+                  }
+                >
+                  Undo
+                </button>
+              </span>
             ) : (
               <span className="h-11" />
             )}

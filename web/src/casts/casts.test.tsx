@@ -1,9 +1,7 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import { reckonDryDown } from '@dewpot/core';
-import type { CastDetail } from '@dewpot/contract';
-import { cast, DAY, NOW, renderInside } from '../../test/stand-ins';
+import { cast, castDetail, DAY, NOW, renderInside } from '../../test/stand-ins';
 import { unitsOf } from '../ui/units';
 import { LiftOutForm } from './lift-out-form';
 import { lifeOption } from './life-chart-option';
@@ -22,6 +20,20 @@ describe('lifting out', () => {
     expect(said).toBe('2 lifted out.');
     expect(happened.map(({ event }) => event)).toEqual(Array(2).fill({ type: 'lifted-out', damage: [] }));
   });
+  it('puts a broken rim down to earliness until told otherwise, and takes bubbles by a patch', async () => {
+    const record = vi.fn();
+    renderInside(<LiftOutForm casts={[cast('1a')]} busy={false} record={record} />);
+    await userEvent.click(screen.getByRole('button', { name: /rim/ }));
+    expect(screen.getByRole('radio', { name: 'It came out too early' })).toBeChecked();
+    await userEvent.click(screen.getByText('It was dropped or knocked'));
+    await userEvent.click(screen.getByRole('button', { name: '3 of 5' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Out, with this damage' }));
+    const [, happened] = record.mock.calls[0] as [string, { event: object }[]];
+    expect(happened.map(({ event }) => event)).toEqual([
+      { type: 'lifted-out', damage: [{ spot: 'rim', size: 'chip' }], cause: 'dropped' },
+      { type: 'bubbles', face: 'face', grade: 3 },
+    ]);
+  });
   it('takes damage by spot, larger with each tap, then none', async () => {
     const record = vi.fn();
     renderInside(<LiftOutForm casts={[cast('1a')]} busy={false} record={record} />);
@@ -36,6 +48,7 @@ describe('lifting out', () => {
       type: 'lifted-out',
       damage: [{ spot: 'rim', size: 'piece' }],
       force: 'fought',
+      cause: 'stuck',
     });
     await userEvent.click(rim);
     await userEvent.click(rim);
@@ -76,27 +89,28 @@ describe('a cast’s life', () => {
   const weighings = [0.6, 0.24, 0.09].map((water, i) => ({ hour: 240 + i * 48, mass: 4100 + 300 * water, step: 1 }));
   const base = cast('1a');
   const life = { ...base.life, pouredAt: NOW - 20 * DAY, weighings, weighedAt: NOW - 6 * DAY };
-  const detail: CastDetail = {
-    ...base,
-    life,
-    events: [
-      { id: 'a', at: life.pouredAt, type: 'poured' },
-      {
-        id: 'b',
-        at: life.pouredAt + DAY,
-        type: 'lifted-out',
-        damage: [{ spot: 'rim', size: 'chip' }],
-        force: 'tapped',
-      },
-    ],
-    dryDown: reckonDryDown(weighings, base.expected, 'portland'),
-  };
+  const detail = castDetail(
+    { ...base, life },
+    {
+      events: [
+        { id: 'a', at: life.pouredAt, type: 'poured' },
+        {
+          id: 'b',
+          at: life.pouredAt + DAY,
+          type: 'lifted-out',
+          damage: [{ spot: 'rim', size: 'chip' }],
+          force: 'tapped',
+        },
+      ],
+    },
+  );
   it('draws what was and what is forecast as two lines that meet, and each weighing as a point', () => {
-    const temperatures = [{ hour: 0, temperature: 20 }];
-    const option = lifeOption({ cast: detail, temperatures, now: NOW, units }) as {
+    const option = lifeOption({ cast: detail, now: NOW, units }) as {
       series: { name: string; data: [number, number][] }[];
     };
-    const [was, willBe] = option.series;
+    const [was, willBe] = ['Strength', 'Strength, forecast'].map((line) =>
+      option.series.find(({ name }) => name === line),
+    );
     expect(was!.data.at(-1)).toEqual(willBe!.data[0]);
     expect(was!.data.at(-1)![0]).toBeLessThanOrEqual(NOW);
     expect(willBe!.data.at(-1)![0]).toBeGreaterThan(NOW);

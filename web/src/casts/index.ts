@@ -1,6 +1,6 @@
 import { lazy } from 'react';
 
-export { isDue, lookToday, nextOf, type Today } from './reading';
+export { isDue, lookToday, nextOf, placeOf, type Today } from './reading';
 export { stageWords } from './words';
 
 const fetchActions = async () => ({ default: (await import('./cast-actions')).CastActions });

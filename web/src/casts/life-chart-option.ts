@@ -1,4 +1,4 @@
-import { agesAt, standing, strengthShare, type CastEvent, type TemperatureReading } from '@dewpot/core';
+import { agesAt, shareBand, standing, strengthShare, type CastEvent } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import type { EChartsCoreOption } from 'echarts/core';
 import { format } from 'date-fns';
@@ -20,7 +20,6 @@ type Point = readonly [at: number, value: number];
 /** What a chart of a cast's life is drawn from. Times in ms. */
 export interface LifeDrawn {
   readonly cast: CastDetail;
-  readonly temperatures: readonly TemperatureReading[];
   readonly now: number;
   readonly units: Units;
 }
@@ -85,18 +84,36 @@ function marks({ cast, now }: LifeDrawn, end: number, named: boolean) {
   return { silent: true, symbol: 'none', data: now < end ? [...happened, here] : happened };
 }
 
+/** Stretches without readings, over which the temperature was drawn straight. */
+const bridged = ({ cast }: LifeDrawn) => ({
+  silent: true,
+  itemStyle: { color: inked(14) },
+  data: cast.air.bridges.map(({ from, to }) => [{ xAxis: from }, { xAxis: to }]),
+});
+
 function strengthCurves(drawn: LifeDrawn, end: number) {
-  const { cast, temperatures, now } = drawn;
+  const { cast, now } = drawn;
   const { pouredAt } = cast.life;
   const { setting } = cast.snapshot;
   const hours = Array.from({ length: POINTS }, (_, i) => (((end - pouredAt) / HOUR) * i) / (POINTS - 1));
-  const points = agesAt(temperatures, hours, setting).map((age, i): Point => [
-    pouredAt + hours[i]! * HOUR,
-    strengthShare(setting, age) * 100,
-  ]);
+  const ages = agesAt(cast.air.temperatures, hours, setting);
+  const pointsOf = (share: (age: number) => number) =>
+    ages.map((age, i): Point => [pouredAt + hours[i]! * HOUR, share(age) * 100]);
+  const points = pointsOf((age) => strengthShare(setting, age));
+  const low = (age: number) => Math.min(1, shareBand(setting, age)[0]);
+  const high = (age: number) => Math.min(1, shareBand(setting, age)[1]);
   const [was, willBe] = split(points, now);
   const colour = 'var(--color-primary)';
+  const none = { lineStyle: { opacity: 0 }, stack: 'shares' };
   return [
+    curve('At the least', pointsOf(low), colour, STRENGTH, { ...none, markArea: bridged(drawn) }),
+    curve(
+      'At the most',
+      pointsOf((age) => high(age) - low(age)),
+      colour,
+      STRENGTH,
+      { ...none, areaStyle: { color: colour, opacity: 0.18 } },
+    ),
     curve('Strength', was, colour, STRENGTH, { markLine: marks(drawn, end, true) }),
     curve('Strength, forecast', willBe, colour, STRENGTH, forecast(colour)),
   ];

@@ -1,29 +1,21 @@
 import { useMemo } from 'react';
-import type { TemperatureReading } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { Chart } from '../ui/chart';
 import { useUnits } from '../ui/units';
 import { lifeOption } from './life-chart-option';
 
 /** A cast's life on one axis: strength above, water below, what happened as lines through both. */
-export function LifeChart({
-  cast,
-  temperatures,
-  now,
-}: {
-  cast: CastDetail;
-  temperatures: readonly TemperatureReading[];
-  now: number;
-}) {
+export function LifeChart({ cast, now }: { cast: CastDetail; now: number }) {
   const units = useUnits();
-  const option = useMemo(() => lifeOption({ cast, temperatures, now, units }), [cast, temperatures, now, units]);
+  const option = useMemo(() => lifeOption({ cast, now, units }), [cast, now, units]);
   const { weighings } = cast.life;
   return (
     <figure>
       <figcaption className="mb-1 flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 className="text-xl">Its life so far, and ahead</h2>
         <span className="quiet text-sm">
-          above: share of strength; below: mass, with the band of the fit; dashed: forecast
+          above: share of strength with its band; below: mass, with the band of the fit; dashed: forecast
+          {cast.air.bridges.length > 0 && '; grey: no readings, bridged'}
         </span>
       </figcaption>
       <Chart

@@ -1,23 +1,42 @@
 import { useState } from 'react';
-import type { Damage, DamageSize, Force, Spot } from '@dewpot/core';
+import { usualCause, type Damage, type DamageCause, type DamageSize, type Force, type Spot } from '@dewpot/core';
+import type { CastView } from '@dewpot/contract';
+import { BubblePatch } from '../ui/bubble-patch';
 import { spots } from './spots';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from './cast-actions';
-import { forceWords, sizeWords, spotWords } from './words';
+import { causeWords, forceWords, sizeWords, spotWords } from './words';
 
-/** Lift-out: clean in one tap, or where and how badly each was hurt. */
+const grades = [1, 2, 3, 4, 5] as const;
+const forces: readonly Force[] = ['slid', 'tapped', 'fought'];
+const causes: readonly DamageCause[] = ['early', 'stuck', 'dropped'];
+
+/** Lift-out: clean in one tap, or where and how badly each was hurt, and what that is put down to. */
 export function LiftOutForm({ casts, busy, record }: ActionProps) {
   const [hurt, setHurt] = useState<Record<string, Damage[]>>({});
   const [force, setForce] = useState<Force>();
+  const [said, setSaid] = useState<DamageCause>();
+  const [bubbles, setBubbles] = useState<number>();
+  const damageOf = ({ id }: CastView) => hurt[id] ?? [];
+  const anyHurt = casts.flatMap(damageOf);
+  const usual = usualCause(anyHurt, force);
   const all = () =>
     record(
       casts.length > 1 ? `${casts.length} lifted out.` : 'Lifted out.',
-      casts.map((cast) => ({
-        cast,
-        event: { type: 'lifted-out' as const, damage: hurt[cast.id] ?? [], ...(force && { force }) },
-      })),
+      casts.flatMap((cast) => {
+        const damage = damageOf(cast);
+        const cause = said ?? usual;
+        const event = {
+          type: 'lifted-out' as const,
+          damage,
+          ...(force && { force }),
+          ...(damage.length > 0 && cause && { cause }),
+        };
+        const seen = { type: 'bubbles' as const, face: 'face' as const, grade: bubbles ?? 1 };
+        return [{ cast, event }, ...(bubbles === undefined ? [] : [{ cast, event: seen }])];
+      }),
     );
-  const clean = Object.values(hurt).every((damage) => damage.length === 0);
+  const clean = anyHurt.length === 0;
   return (
     <div className="space-y-4">
       <p className="quiet">
@@ -27,16 +46,41 @@ export function LiftOutForm({ casts, busy, record }: ActionProps) {
         <DamagePicker
           key={cast.id}
           code={cast.code}
-          damage={hurt[cast.id] ?? []}
+          damage={damageOf(cast)}
           onChange={(damage) => setHurt({ ...hurt, [cast.id]: damage })}
         />
       ))}
+      {!clean && (
+        <Choice
+          legend="What is it put down to? Only what came too early moves the next lift-out."
+          options={causes.map((value) => ({ value, label: causeWords[value] }))}
+          value={said ?? usual}
+          onChange={setSaid}
+        />
+      )}
       <Choice
         legend="How did it come out? (may be left open)"
-        options={(['slid', 'tapped', 'fought'] as const).map((value) => ({ value, label: forceWords[value] }))}
+        options={forces.map((value) => ({ value, label: forceWords[value] }))}
         value={force}
         onChange={setForce}
       />
+      <fieldset>
+        <legend className="mb-1 text-sm font-semibold">Bubbles on its face (may be left open)</legend>
+        <div className="flex flex-wrap gap-2">
+          {grades.map((grade) => (
+            <button
+              key={grade}
+              type="button"
+              aria-pressed={bubbles === grade}
+              aria-label={`${grade} of 5`}
+              className={`p-1 ${bubbles === grade ? 'outline-secondary outline-3' : 'hover:outline-secondary hover:outline-2'}`}
+              onClick={() => setBubbles(bubbles === grade ? undefined : grade)}
+            >
+              <BubblePatch grade={grade} />
+            </button>
+          ))}
+        </div>
+      </fieldset>
       <button type="button" disabled={busy} className="btn btn-primary h-16 w-full text-lg" onClick={all}>
         {clean ? (casts.length > 1 ? 'All out, clean' : 'Out, clean') : 'Out, with this damage'}
       </button>

@@ -1,19 +1,19 @@
 import { freeMoulds, staysPut, type FreeMoulds, type FullMould } from '@dewpot/core';
-import type { AirView, CastView, MouldView } from '@dewpot/contract';
-import { nextOf } from '../casts';
+import type { CastView, MouldView } from '@dewpot/contract';
+import { placeOf } from '../casts';
 
 /** Moulds in which casts still set, with when their lift-out is good. */
-export const fullMoulds = (casts: readonly CastView[], air: AirView | undefined): FullMould[] =>
+export const fullMoulds = (casts: readonly CastView[]): FullMould[] =>
   casts
     .filter(({ stage }) => stage === 'setting')
     .map((cast) => ({
       mouldId: cast.mouldId,
       mark: cast.snapshot.copyMark,
-      place: cast.snapshot.place,
+      place: placeOf(cast),
       name: `${cast.code}, ${cast.snapshot.mouldName}`,
       mass: cast.expected.fresh,
       fixed: staysPut(cast.snapshot),
-      freeAt: nextOf(cast, air)?.good ?? cast.life.pouredAt,
+      freeAt: cast.dues.find(({ stroke }) => stroke === 'Lift out')?.good ?? cast.life.pouredAt,
     }));
 
 /** Which copies of a mould are free for so many. */

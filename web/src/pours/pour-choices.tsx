@@ -1,5 +1,7 @@
 import { bulking, consistencies, heldSpots, squeezeTest, type Grade, type ScoopStep } from '@dewpot/core';
 import type { PourInput } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
+import { placesQuery } from '../api/places';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
@@ -12,7 +14,7 @@ import type { PlanSources } from './plan';
 const releases = ['paste wax', 'plant oil', 'mineral oil', 'petroleum jelly', 'soap', 'silicone spray', 'film', 'none'];
 /** Marks a scoop in the list that is heaped. */
 const HEAPED = '+heaped';
-const covers = ['film', 'bag', 'damp cloth', 'none'];
+const covers = ['film', 'bag', 'damp cloth', 'shade', 'none'];
 
 export interface ChoicesProps {
   readonly input: PourInput;
@@ -23,6 +25,7 @@ export interface ChoicesProps {
 /** Mix, scoop, wetness, and the sand as it lies. */
 export function PourChoices({ input, sources, onChange }: ChoicesProps) {
   const { system } = useUnits();
+  const places = useQuery(placesQuery).data ?? [];
   const {
     mixes,
     palette: { stores },
@@ -128,8 +131,14 @@ export function PourChoices({ input, sources, onChange }: ChoicesProps) {
           maxLength={60}
           value={input.place ?? ''}
           placeholder="the bench, the sill, the yard"
+          list="known-places"
           onChange={(event) => onChange({ place: event.target.value })}
         />
+        <datalist id="known-places">
+          {places.map(({ id, name }) => (
+            <option key={id} value={name} />
+          ))}
+        </datalist>
       </label>
       <HeldSpots sources={sources} place={input.place} />
     </section>

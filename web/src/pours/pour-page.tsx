@@ -36,7 +36,7 @@ export function PourPage() {
     mixes: mixes.data,
     palette,
     pours: pours.data,
-    full: fullMoulds(shelf.data ?? [], air.data),
+    full: fullMoulds(shelf.data ?? []),
     workshop,
     now,
   };

@@ -1,5 +1,5 @@
-import type { Window } from '@dewpot/core';
-import type { AirView, CastView } from '@dewpot/contract';
+import type { Due } from '@dewpot/core';
+import type { CastView } from '@dewpot/contract';
 import { isDue, lookToday, nextOf, type Today } from '../casts';
 
 /** Planks of the shelf, in the order of the work. */
@@ -19,7 +19,7 @@ export interface Group {
   readonly plank: PlankName;
   readonly casts: readonly CastView[];
   readonly look: Today;
-  readonly window?: Window;
+  readonly window?: Due;
   readonly due: boolean;
 }
 
@@ -30,7 +30,7 @@ function plankOf(cast: CastView): PlankName | undefined {
 }
 
 /** Casts as they stand on the shelf: like ones of a pour together, what is due first. */
-export function groupCasts(casts: readonly CastView[], air: AirView | undefined, now: number): Group[] {
+export function groupCasts(casts: readonly CastView[], now: number): Group[] {
   const rows = new Map<string, CastView[]>();
   for (const cast of casts) {
     const plank = plankOf(cast);
@@ -40,7 +40,7 @@ export function groupCasts(casts: readonly CastView[], air: AirView | undefined,
   }
   return [...rows].map(([key, alike]) => {
     const first = alike[0]!;
-    const window = nextOf(first, air);
+    const window = nextOf(first);
     return {
       key,
       plank: plankOf(first)!,

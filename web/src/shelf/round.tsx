@@ -1,47 +1,105 @@
+import { roundOf, strokesForMany, type Due, type RoundLine, type RoundWhen, type Stroke } from '@dewpot/core';
+import type { CastView } from '@dewpot/contract';
+import { endOfDay } from 'date-fns';
+import { placeOf } from '../casts';
+import { sayWhen } from '../ui/say-when';
 import { WindowBand, windowInWords } from '../ui/window-band';
-import type { Group } from './reading';
 
-const SOON = 36 * 3_600_000;
+/** What is to be done: to which casts, which stroke, and the due it comes from where it is one line's. */
+export interface Doing {
+  readonly casts: readonly CastView[];
+  readonly stroke: Stroke | undefined;
+  readonly due?: Due;
+  readonly putOff?: boolean;
+}
 
-/** What to do in one walk: by place, in the order of the windows. */
-export function Round({ groups, now, onDo }: { groups: readonly Group[]; now: number; onDo: (group: Group) => void }) {
-  const lines = groups
-    .filter(({ window }) => window && window.early < now + SOON)
-    .sort((a, b) => Number(b.due) - Number(a.due) || a.window!.late - b.window!.late);
-  const places = [...new Set(lines.map(({ casts }) => casts[0]!.snapshot.place ?? 'anywhere'))];
-  if (lines.length === 0) return <p className="quiet py-4">Nothing wants doing in the next day and a half.</p>;
+const whenWords: Record<RoundWhen, string> = { now: 'Now', today: 'Later today', week: 'This week' };
+
+/** What to do in one walk: now, today, this week; by place, in the order of the windows. */
+export function Round({ casts, now, onDo }: { casts: readonly CastView[]; now: number; onDo: (doing: Doing) => void }) {
+  const parts = roundOf(casts, placeOf, now, endOfDay(now).getTime());
+  if (parts.length === 0) return <p className="quiet py-4">Nothing wants doing in the next seven days.</p>;
   return (
-    <div className="space-y-4">
-      {places.map((place) => (
-        <section key={place} aria-label={`At ${place}`}>
-          <h3 className="quiet mb-1 font-sans text-sm font-semibold">At {place}</h3>
-          <ul className="divide-base-300 divide-y">
-            {lines
-              .filter(({ casts }) => (casts[0]!.snapshot.place ?? 'anywhere') === place)
-              .map((group) => (
-                <RoundLine key={group.key} group={group} now={now} onDo={onDo} />
-              ))}
-          </ul>
+    <div className="space-y-5">
+      {parts[0]!.when !== 'now' && <p>Nothing wants doing now.</p>}
+      {parts.map(({ when, places }) => (
+        <section key={when} aria-label={whenWords[when]}>
+          <h3 className="border-base-300 mb-1 border-b text-lg">{whenWords[when]}</h3>
+          {places.map(({ place, lines }) => (
+            <section key={place} aria-label={`${whenWords[when]}, ${place}`} className="mb-2">
+              <PlaceHead place={place} lines={lines} quick={when === 'now'} onDo={onDo} />
+              <ul className="divide-base-300 divide-y">
+                {lines.map((line) => (
+                  <RoundRow key={`${line.key}${line.due.good}`} line={line} when={when} now={now} onDo={onDo} />
+                ))}
+              </ul>
+            </section>
+          ))}
         </section>
       ))}
     </div>
   );
 }
 
-function RoundLine({ group, now, onDo }: { group: Group; now: number; onDo: (group: Group) => void }) {
-  const { casts, window, due } = group;
+function PlaceHead({
+  place,
+  lines,
+  quick,
+  onDo,
+}: {
+  place: string;
+  lines: readonly RoundLine<CastView>[];
+  quick: boolean;
+  onDo: (doing: Doing) => void;
+}) {
+  const many = quick ? strokesForMany(lines) : [];
+  return (
+    <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1 pt-1">
+      <h4 className="quiet font-sans text-sm font-semibold">{place}</h4>
+      {many.map(({ stroke, casts }) => (
+        <button
+          key={stroke}
+          type="button"
+          className="btn btn-ghost bg-base-300/60 h-11 px-3 text-sm"
+          onClick={() => onDo({ casts, stroke })}
+        >
+          {stroke} all {casts.length}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** A due in words; one that was put off says until when. */
+function told(due: Due, now: number): string {
+  const window = windowInWords(due, now);
+  return due.snoozedUntil === undefined ? window : `put off to ${sayWhen(due.snoozedUntil, now)}; ${window}`;
+}
+
+function RoundRow({
+  line: { due, casts },
+  when,
+  now,
+  onDo,
+}: {
+  line: RoundLine<CastView>;
+  when: RoundWhen;
+  now: number;
+  onDo: (doing: Doing) => void;
+}) {
   const first = casts[0]!;
   const name = `${first.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}`;
   const codes = casts.map(({ code }) => code).join(' ');
+  const stroke = due.core ? `${due.stroke} ${due.core}` : due.stroke;
   return (
     <li className="grid grid-cols-[7rem_1fr] items-center gap-x-3 gap-y-1 py-2">
       <button
         type="button"
-        className={`btn h-12 min-h-12 w-full px-2 ${due ? 'btn-primary' : 'btn-ghost bg-base-300/60'}`}
-        onClick={() => onDo(group)}
-        aria-label={`${window!.stroke}: ${name} ${codes}`}
+        className={`btn h-12 min-h-12 w-full px-2 ${when === 'now' ? 'btn-primary' : 'btn-ghost bg-base-300/60'}`}
+        onClick={() => onDo({ casts, stroke: due.stroke, due })}
+        aria-label={`${stroke}: ${name} ${codes}`}
       >
-        {window!.stroke}
+        {due.stroke}
       </button>
       <div className="min-w-0">
         <p className="flex items-baseline justify-between gap-2">
@@ -52,8 +110,22 @@ function RoundLine({ group, now, onDo }: { group: Group; now: number; onDo: (gro
             {casts.length > 2 ? `${first.code}–${casts[casts.length - 1]!.code}` : codes}
           </span>
         </p>
-        <WindowBand window={window!} now={now} />
-        <p className={`mt-0.5 text-sm ${due ? '' : 'quiet'}`}>{windowInWords(window!, now)}</p>
+        <WindowBand window={due} now={now} what={stroke} />
+        <p className="mt-0.5 text-sm">
+          <span className={when === 'now' ? '' : 'quiet'}>
+            {due.core && `${due.core}: `}
+            {told(due, now)}
+            {due.told && `; ${due.told}`}
+          </span>{' '}
+          <button
+            type="button"
+            className="link quiet whitespace-nowrap"
+            aria-label={`Put off: ${stroke}, ${name} ${codes}`}
+            onClick={() => onDo({ casts, stroke: due.stroke, due, putOff: true })}
+          >
+            put off
+          </button>
+        </p>
       </div>
     </li>
   );

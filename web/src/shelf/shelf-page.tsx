@@ -9,13 +9,15 @@ import { AirStrip } from './air-strip';
 import { layoutPlank, shelfScale } from './layout';
 import { PlankLine } from './plank';
 import { planks, plankWords, type Group } from './reading';
-import { Round } from './round';
+import { Round, type Doing } from './round';
 import { useShelf } from './use-shelf';
 
 /** Home: the casts on their planks, the round, the air. */
 export function ShelfPage() {
   const { shelf, air, now, groups } = useShelf();
-  const [doing, setDoing] = useState<Group>();
+  const [doing, setDoing] = useState<Doing>();
+  const doGroup = ({ casts, window }: Group) =>
+    setDoing({ casts, stroke: window?.stroke, ...(window && { due: window }) });
   useEffect(fetchActionsAhead, []);
   if (shelf.isPending) return <Busy what="the shelf" />;
   if (shelf.isError && !shelf.data) return <Failure error={shelf.error} />;
@@ -23,11 +25,11 @@ export function ShelfPage() {
     <div className="shelf-room grid gap-x-6 lg:grid-cols-[minmax(0,2fr)_minmax(19rem,1fr)]">
       <h1 className="sr-only">The shelf</h1>
       <div className="order-2 lg:order-1">
-        {groups.length === 0 ? <EmptyShelf /> : <Planks groups={groups} onDue={setDoing} />}
+        {groups.length === 0 ? <EmptyShelf /> : <Planks groups={groups} onDue={doGroup} />}
       </div>
       <aside className="card-slab order-1 m-3 self-start lg:order-2 lg:my-4 lg:mr-5 lg:ml-0" aria-label="The round">
         <h2 className="mb-2 text-2xl">The round</h2>
-        <Round groups={groups} now={now} onDo={setDoing} />
+        <Round casts={shelf.data ?? []} now={now} onDo={setDoing} />
         {air && (
           <div className="border-base-300 mt-4 border-t pt-3">
             <AirStrip air={air} />
@@ -36,7 +38,7 @@ export function ShelfPage() {
       </aside>
       {doing && (
         <Suspense>
-          <CastActions casts={doing.casts} stroke={doing.window?.stroke} onClose={() => setDoing(undefined)} />
+          <CastActions {...doing} onClose={() => setDoing(undefined)} />
         </Suspense>
       )}
     </div>

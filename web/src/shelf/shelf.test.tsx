@@ -1,15 +1,14 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import type { AirView, CastView } from '@dewpot/contract';
+import type { CastView } from '@dewpot/contract';
 import { cast, DAY, HOUR, NOW, renderInside } from '../../test/stand-ins';
 import { lookToday } from '../casts';
 import { layoutPlank, lineHeight, shelfScale } from './layout';
 import { groupCasts } from './reading';
 import { Round } from './round';
 
-const air: AirView = { station: 's', now: { at: NOW, temperature: 20, humidity: 0.6, wind: 5 }, past: [], ahead: [] };
-const group = (casts: CastView[]) => groupCasts(casts, air, NOW);
+const group = (casts: CastView[]) => groupCasts(casts, NOW);
 
 describe('the shelf', () => {
   it('stands like casts of a pour together, on the plank of their stage; those out or broken are gone', () => {
@@ -58,25 +57,26 @@ describe('the shelf', () => {
 });
 
 describe('the round', () => {
-  it('is grouped by place, what is due first, and each line does its stroke', async () => {
+  it('goes from place to place, now and later; each line does its stroke, and can be put off', async () => {
     const at = (place: string) => ({ ...cast('1a').snapshot, place });
     const later = { ...cast('2a').life, weighings: [], weighedAt: NOW - 2 * HOUR };
-    const groups = group([
-      cast('2a', { snapshot: at('the sill'), life: later }),
-      cast('1a', { snapshot: at('the yard') }),
-    ]);
+    const casts = [cast('2a', { snapshot: at('the sill'), life: later }), cast('1a', { snapshot: at('the yard') })];
     const onDo = vi.fn();
-    renderInside(<Round groups={groups} now={NOW} onDo={onDo} />);
+    renderInside(<Round casts={casts} now={NOW} onDo={onDo} />);
     expect(screen.getAllByRole('heading').map(({ textContent }) => textContent)).toEqual([
-      'At the yard',
-      'At the sill',
+      'Now',
+      'the yard',
+      'This week',
+      'the sill',
     ]);
     await userEvent.click(screen.getByRole('button', { name: 'Weigh: Nested pot 1a' }));
     expect(onDo).toHaveBeenCalledWith(expect.objectContaining({ casts: [expect.objectContaining({ code: '1a' })] }));
+    await userEvent.click(screen.getByRole('button', { name: 'Put off: Weigh, Nested pot 1a' }));
+    expect(onDo).toHaveBeenLastCalledWith(expect.objectContaining({ putOff: true, stroke: 'Weigh' }));
   });
 
   it('with nothing to do says so', () => {
-    renderInside(<Round groups={[]} now={NOW} onDo={() => undefined} />);
+    renderInside(<Round casts={[]} now={NOW} onDo={() => undefined} />);
     expect(screen.getByText(/Nothing wants doing/)).toBeVisible();
   });
 });

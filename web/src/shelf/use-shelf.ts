@@ -5,11 +5,11 @@ import { useAir } from '../api/session';
 import { useNow } from '../ui/use-now';
 import { groupCasts } from './reading';
 
-/** The casts on the shelf as they stand now; reckoned again only as casts, air or the minute change. */
+/** The casts on the shelf as they stand now; reckoned again only as casts or the minute change. */
 export function useShelf() {
   const shelf = useQuery(shelfQuery);
   const air = useAir().data;
   const now = useNow();
-  const groups = useMemo(() => groupCasts(shelf.data ?? [], air, now), [shelf.data, air, now]);
+  const groups = useMemo(() => groupCasts(shelf.data ?? [], now), [shelf.data, now]);
   return { shelf, air, now, groups };
 }

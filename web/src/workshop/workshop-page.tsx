@@ -2,6 +2,7 @@ import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useQuery } from '@tanstack/react-query';
 import { NewPersonInput, WorkshopSettings } from '@dewpot/contract';
 import { Controller, useForm } from 'react-hook-form';
+import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { peopleQuery, useLetIn, useSaveSettings, useSession } from '../api/session';
 import { Choice } from '../ui/choice';
@@ -9,6 +10,7 @@ import { PageHead } from '../ui/page-head';
 import { QuantityField } from '../ui/quantity-field';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
+import { CureSettings } from './cure-settings';
 
 /** Units, limits and people. */
 export function WorkshopPage() {
@@ -16,8 +18,18 @@ export function WorkshopPage() {
     <div className="mx-auto max-w-5xl p-4">
       <PageHead title="Workshop" />
       <div className="grid items-start gap-4 lg:grid-cols-2">
-        <Settings />
         <div className="space-y-4">
+          <Settings />
+        </div>
+        <div className="space-y-4">
+          <CureSettings />
+          <section className="card-slab" aria-label="Places">
+            <h2 className="mb-1 text-2xl">Places</h2>
+            <p className="quiet mb-2">Where casts stand, with the air of each: loggers, files, the forecast.</p>
+            <Link to="/workshop/places" className="btn btn-neutral h-12">
+              Places and their air
+            </Link>
+          </section>
           <People />
           <Cautions />
         </div>

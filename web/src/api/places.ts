@@ -1,0 +1,74 @@
+import { useEffect } from 'react';
+import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import { MOST_READINGS, type PlaceAir, type PlaceInput, type PlaceView, type ReadingsTaken } from '@dewpot/contract';
+import type { AirReading } from '@dewpot/core';
+import { ask } from './client';
+
+export const placesQuery = queryOptions({
+  queryKey: ['places'],
+  queryFn: ({ signal }) => ask<PlaceView[]>('GET', 'places', undefined, signal),
+  staleTime: 60_000,
+});
+
+/** The air of a place over so many days up to now. */
+export const placeAirQuery = (id: string, days: number) =>
+  queryOptions({
+    queryKey: ['places', id, 'air', days],
+    queryFn: ({ signal }) => {
+      const to = Date.now();
+      return ask<PlaceAir>('GET', `places/${id}/air?from=${to - days * 24 * 3_600_000}&to=${to}`, undefined, signal);
+    },
+    staleTime: 60_000,
+  });
+
+/** Hears the air of every place as it changes. */
+export function useLivePlaces(): void {
+  const client = useQueryClient();
+  useEffect(() => {
+    if (!('EventSource' in window)) return undefined;
+    const source = new EventSource('/api/places/stream');
+    source.onmessage = ({ data }: MessageEvent<string>) =>
+      client.setQueryData(placesQuery.queryKey, JSON.parse(data) as PlaceView[]);
+    return () => source.close();
+  }, [client]);
+}
+
+/** What hangs on the air is asked for anew. */
+const anew = (client: ReturnType<typeof useQueryClient>) =>
+  Promise.all(['places', 'casts', 'air'].map((key) => client.invalidateQueries({ queryKey: [key] })));
+
+export function useSavePlace() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, ...place }: PlaceInput & { id: string }) => ask<PlaceView>('PUT', `places/${id}`, place),
+    retry: false,
+    onSuccess: () => anew(client),
+  });
+}
+
+export function useRemovePlace() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) => ask<void>('DELETE', `places/${id}`),
+    retry: false,
+    onSuccess: () => anew(client),
+  });
+}
+
+/** Sends readings in, as many at a time as are taken; answers what came of them all. */
+export function useSendReadings() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: async ({ id, readings }: { id: string; readings: readonly AirReading[] }): Promise<ReadingsTaken> => {
+      let all: ReadingsTaken = { kept: 0, twice: 0, aside: [] };
+      for (let from = 0; from < readings.length; from += MOST_READINGS) {
+        const part = { readings: readings.slice(from, from + MOST_READINGS) };
+        const { kept, twice, aside } = await ask<ReadingsTaken>('POST', `places/${id}/readings`, part);
+        all = { kept: all.kept + kept, twice: all.twice + twice, aside: [...all.aside, ...aside] };
+      }
+      return all;
+    },
+    retry: false,
+    onSettled: () => anew(client),
+  });
+}

@@ -1,0 +1,129 @@
+import { useState } from 'react';
+import { bathNote, baths, leaching, type Bath } from '@dewpot/core';
+import { Choice } from '../ui/choice';
+import { NumberField } from '../ui/number-field';
+import type { ActionProps } from './cast-actions';
+import { bathWords } from './words';
+
+const usualHours: Record<Bath, readonly number[]> = { water: [24, 72, 168], vinegar: [4, 8, 24], leach: [24, 48] };
+const hoursInWords = (hours: number) => (hours < 24 ? `${hours} h` : hours === 24 ? 'a day' : `${hours / 24} days`);
+
+/** A bath: to keep it wet, to take lime off its face, or to leach it for plants; with the caution that goes with it. */
+export function BatheForm({ casts, busy, record }: ActionProps) {
+  const { setting } = casts[0]!.snapshot;
+  const [bath, setBath] = useState<Bath>('water');
+  const [hours, setHours] = useState(usualHours.water[0]!);
+  const note = bathNote(bath, setting);
+  return (
+    <div className="space-y-4">
+      <Choice
+        legend="Which bath?"
+        options={(Object.keys(baths) as Bath[]).map((value) => ({
+          value,
+          label: bathWords[value],
+          hint: baths[value].does,
+        }))}
+        value={bath}
+        onChange={(next) => {
+          setBath(next);
+          setHours(usualHours[next][0]!);
+        }}
+      />
+      <Choice
+        legend="For how long?"
+        options={usualHours[bath].map((value) => ({ value, label: hoursInWords(value) }))}
+        value={hours}
+        onChange={setHours}
+      />
+      {note && <p className="text-accent font-semibold">{note}</p>}
+      <p className="border-accent border-l-4 pl-3">{baths[bath].caution}</p>
+      <button
+        type="button"
+        disabled={busy}
+        className="btn btn-primary h-16 w-full text-lg"
+        onClick={() =>
+          record(
+            `${bathWords[bath]}, ${hoursInWords(hours)}.`,
+            casts.map((cast) => ({ cast, event: { type: 'soaked' as const, bath, hours } })),
+          )
+        }
+      >
+        In it now, for {hoursInWords(hours)}
+      </button>
+      <StripForm casts={casts} busy={busy} record={record} />
+    </div>
+  );
+}
+
+/** The end of a bath; a leaching soak gets fresh water, or a strip tells that it is done. */
+export function EndBathForm({ casts, busy, record }: ActionProps) {
+  const soak = casts.find(({ life }) => life.soak)?.life.soak;
+  const out = casts.filter(({ life }) => life.soak);
+  if (!soak) return <p>It lies in no bath.</p>;
+  const again = { type: 'soaked' as const, bath: soak.bath, hours: soak.hours };
+  return (
+    <div className="space-y-4">
+      {soak.bath === 'leach' && <StripForm casts={casts} busy={busy} record={record} />}
+      <p className="border-accent border-l-4 pl-3">{baths[soak.bath].caution}</p>
+      {soak.bath === 'leach' && (
+        <button
+          type="button"
+          disabled={busy}
+          className="btn btn-neutral h-14 w-full"
+          onClick={() =>
+            record(
+              'Fresh water.',
+              out.map((cast) => ({ cast, event: again })),
+            )
+          }
+        >
+          Fresh water, and in again
+        </button>
+      )}
+      <button
+        type="button"
+        disabled={busy}
+        className="btn btn-primary h-16 w-full text-lg"
+        onClick={() =>
+          record(
+            'Out of its bath.',
+            out.map((cast) => ({ cast, event: { type: 'rinsed' as const } })),
+          )
+        }
+      >
+        Out and rinsed
+      </button>
+    </div>
+  );
+}
+
+/** What a test strip says of the water it lay in. */
+function StripForm({ casts, busy, record }: ActionProps) {
+  const [ph, setPh] = useState(NaN);
+  const { life } = casts[0]!;
+  const { told } = leaching(life.ph ?? [], life.leaches ?? 0);
+  return (
+    <form className="border-base-300 space-y-2 border-t pt-3" onSubmit={(event) => event.preventDefault()}>
+      <p>{told}</p>
+      <div className="flex items-end gap-3">
+        <label className="text-sm font-semibold">
+          The strip says, pH
+          <NumberField label="pH by the strip" value={ph} onChange={setPh} className="mt-1 block w-28" />
+        </label>
+        <button
+          type="submit"
+          disabled={busy || Number.isNaN(ph)}
+          className="btn btn-neutral h-12"
+          onClick={() =>
+            record(
+              `pH ${ph}.`,
+              casts.map((cast) => ({ cast, event: { type: 'ph' as const, ph } })),
+            )
+          }
+        >
+          Keep it
+        </button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,56 @@
+import { Camera, X } from 'lucide-react';
+import type { CastPictureView } from '@dewpot/contract';
+import { castPictureAddress, useAddCastPicture, useRemoveCastPicture } from '../api/pictures';
+import { FileButton } from '../ui/file-button';
+import { Failure } from '../ui/states';
+
+/** A button that takes a photo of what happened. */
+export function PhotoButton({ castId, eventId, of }: { castId: string; eventId: string; of: string }) {
+  const add = useAddCastPicture(castId);
+  return (
+    <>
+      <FileButton
+        accept="image/*"
+        label={`A photo of: ${of}`}
+        className="btn-ghost h-11 w-11 p-0"
+        onFile={async (file) => void (await add.mutateAsync({ file, eventId }).catch(() => undefined))}
+      >
+        <Camera size={18} aria-hidden="true" />
+        <span className="sr-only">Photo: {of}</span>
+      </FileButton>
+      <Failure error={add.error} />
+    </>
+  );
+}
+
+/** Photos that belong to an event. */
+export function EventPictures({ castId, pictures }: { castId: string; pictures: readonly CastPictureView[] }) {
+  const remove = useRemoveCastPicture(castId);
+  if (pictures.length === 0) return null;
+  return (
+    <ul className="flex flex-wrap gap-2">
+      {pictures.map(({ id, width, height }) => (
+        <li key={id} className="relative">
+          <a href={castPictureAddress(id)} target="_blank" rel="noreferrer">
+            <img
+              src={castPictureAddress(id)}
+              alt="A photo of the cast"
+              width={width}
+              height={height}
+              loading="lazy"
+              className="h-24 w-auto"
+            />
+          </a>
+          <button
+            type="button"
+            className="btn btn-ghost bg-base-100/80 absolute top-0 right-0 h-11 w-11 p-0"
+            aria-label="Throw this photo away"
+            onClick={() => window.confirm('Throw this photo away?') && remove.mutate(id)}
+          >
+            <X size={16} aria-hidden="true" />
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,43 @@
+import { useState } from 'react';
+import { Choice } from '../ui/choice';
+import type { ActionProps } from './cast-actions';
+
+/** A core that is out: turned, drawn, plucked. */
+export function PullForm({ casts, due, busy, record }: ActionProps) {
+  const dues = casts.flatMap((cast) => cast.dues.filter(({ stroke }) => stroke === 'Pull'));
+  const names = [...new Set(dues.flatMap(({ core }) => core ?? []))];
+  const [core, setCore] = useState(due?.core ?? names[0]);
+  const how = dues.find((one) => one.core === core)?.told;
+  if (!core) return <p>Every core of it is out.</p>;
+  return (
+    <div className="space-y-4">
+      {names.length > 1 && (
+        <Choice
+          legend="Which core?"
+          options={names.map((value) => ({ value, label: value }))}
+          value={core}
+          onChange={setCore}
+        />
+      )}
+      <p>
+        {core}: {how ?? 'turn it and draw it'}. If the edge of the hole moves with it, it is too early: leave it half an
+        hour.
+      </p>
+      <button
+        type="button"
+        disabled={busy}
+        className="btn btn-primary h-16 w-full text-lg"
+        onClick={() =>
+          record(
+            `${core} is out.`,
+            casts
+              .filter(({ life }) => !life.pulled?.includes(core))
+              .map((cast) => ({ cast, event: { type: 'pulled' as const, core } })),
+          )
+        }
+      >
+        {core} is out
+      </button>
+    </div>
+  );
+}

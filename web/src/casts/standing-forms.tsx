@@ -1,0 +1,100 @@
+import { useState } from 'react';
+import { compareCovers, coverOf, coverWords, overFace, type Cover } from '@dewpot/core';
+import type { PlaceView } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
+import { placesQuery } from '../api/places';
+import { useSession } from '../api/session';
+import { Choice } from '../ui/choice';
+import { useUnits } from '../ui/units';
+import type { ActionProps } from './cast-actions';
+import { placeOf } from './reading';
+
+const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
+const placeNamed = (places: readonly PlaceView[], name: string) =>
+  places.find((place) => same(place.name, name)) ?? places[0];
+
+/** What lies over the casts from now on; each cover with what it would do in the air they stand in. */
+export function CoverForm({ casts, busy, record }: ActionProps) {
+  const { workshop } = useSession();
+  const units = useUnits();
+  const first = casts[0]!;
+  const place = placeNamed(useQuery(placesQuery).data ?? [], placeOf(first));
+  const [cover, setCover] = useState<Cover>(first.life.cover ?? coverOf(first.snapshot.cover));
+  const effects = place?.now
+    ? compareCovers(overFace(place.now), first.snapshot.lightweight ?? false, workshop.waking)
+    : undefined;
+  const covers = effects ?? (Object.keys(coverWords) as Cover[]).map((one) => ({ cover: one, told: undefined }));
+  return (
+    <div className="space-y-4">
+      <Choice
+        legend={place?.now ? `In ${place.name} now, ${units.say(place.now.temperature, '°C')}` : 'Cover'}
+        twoColumns
+        options={covers.map(({ cover: value, told }) => ({
+          value,
+          label: coverWords[value],
+          ...(told && { hint: told }),
+        }))}
+        value={cover}
+        onChange={setCover}
+      />
+      <button
+        type="button"
+        disabled={busy}
+        className="btn btn-primary h-16 w-full text-lg"
+        onClick={() =>
+          record(
+            `Now ${coverWords[cover]}.`,
+            casts.map((cast) => ({ cast, event: { type: 'covered' as const, cover } })),
+          )
+        }
+      >
+        Now {coverWords[cover]}
+      </button>
+    </div>
+  );
+}
+
+/** Where the casts stand from now on: their cure goes by the air of that place. */
+export function MoveForm({ casts, busy, record }: ActionProps) {
+  const units = useUnits();
+  const places = useQuery(placesQuery).data ?? [];
+  const [to, setTo] = useState<string>();
+  const here = placeOf(casts[0]!);
+  const chosen = places.find(({ id }) => id === to);
+  return (
+    <div className="space-y-4">
+      <Choice
+        legend={`It stands at ${here}. Where to?`}
+        options={places
+          .filter(({ name }) => !same(name, here))
+          .map(({ id, name, now }) => ({
+            value: id,
+            label: name,
+            ...(now && { hint: `${units.say(now.temperature, '°C')}, ${Math.round(now.humidity * 100)} % damp` }),
+          }))}
+        value={to}
+        onChange={setTo}
+      />
+      <p className="quiet text-sm">
+        Its hardening goes on by the air there. A piece out of the mould for less than a day is carried on a board.
+      </p>
+      <button
+        type="button"
+        disabled={busy || !chosen}
+        className="btn btn-primary h-16 w-full text-lg"
+        onClick={() =>
+          chosen &&
+          record(
+            `Moved to ${chosen.name}.`,
+            casts.map((cast) => ({
+              cast,
+              event: { type: 'moved' as const, place: chosen.name, placeId: chosen.id },
+            })),
+          )
+        }
+      >
+        {chosen ? `Moved to ${chosen.name}` : 'Choose where to'}
+      </button>
+    </div>
+  );
+}
