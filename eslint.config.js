@@ -34,6 +34,7 @@ const stages = {
   server: {
     shared: ['db', 'http', 'config'],
     accounts: ['climate', 'stores'],
+    calendar: ['casts'],
     casts: ['climate'],
     climate: ['devices'],
     devices: [],
@@ -55,7 +56,7 @@ const stages = {
     places: [],
     pours: ['casts', 'mixes', 'moulds', 'paper'],
     shelf: ['casts'],
-    shell: ['door', 'shelf'],
+    shell: ['casts', 'door', 'shelf'],
     stores: [],
     tints: [],
     workshop: [],

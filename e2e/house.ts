@@ -69,8 +69,25 @@ const frustum = (bottomDiameter: number, topDiameter: number, height: number) =>
   height,
 });
 
+/** What is poured in place of grey pots: parts of the mould, the mix and the pour, and what the mix is made of. */
+export interface PouredOtherwise {
+  readonly mould?: object;
+  readonly mix?: object;
+  readonly lines?: readonly (readonly [material: string, parts: number])[];
+  readonly pour?: object;
+}
+const usualLines = [
+  ['Grey Portland', 1],
+  ['Sharp sand', 2.5],
+] as const;
+
 /** Pots poured so many hours ago, by the API, so that a journey can begin on the shelf. */
-export async function pourPots(request: APIRequestContext, count: number, ago: number): Promise<CastView[]> {
+export async function pourPots(
+  request: APIRequestContext,
+  count: number,
+  ago: number,
+  { mould: ofMould = {}, mix: ofMix = {}, lines = usualLines, pour: ofPour = {} }: PouredOtherwise = {},
+): Promise<CastView[]> {
   const send = async (method: 'put' | 'post', path: string, data: object) => {
     const answer = await request[method](`/api/${path}`, { data });
     expect(answer.ok(), `${path}: ${await answer.text()}`).toBe(true);
@@ -85,6 +102,7 @@ export async function pourPots(request: APIRequestContext, count: number, ago: n
     piece: 'pot',
     shape: { outer: frustum(160, 200, 180), cores: [core], inserts: [] },
     copies: [{ id: uuid(), mark: 'A' }],
+    ...ofMould,
     version: 0,
   });
   await send('put', `mixes/${mix}`, {
@@ -96,10 +114,8 @@ export async function pourPots(request: APIRequestContext, count: number, ago: n
     setting: 'portland',
     dampDays: 7,
     colour: '#b3ada1',
-    lines: [
-      { materialId: find('Grey Portland'), parts: 1 },
-      { materialId: find('Sharp sand'), parts: 2.5 },
-    ],
+    lines: lines.map(([name, parts]) => ({ materialId: find(name), parts })),
+    ...ofMix,
     version: 0,
   });
   await send('put', `stores/scoops/${scoop}`, { name: 'the bean can', volume: 400, version: 0 });
@@ -112,11 +128,17 @@ export async function pourPots(request: APIRequestContext, count: number, ago: n
     scoopId: scoop,
     step: 0.25,
     temperature: 18,
+    ...ofPour,
     version: 0,
   });
   await send('post', `pours/${pour}/finish`, {
     logs: [
-      { used: { [find('Grey Portland')]: 4000, [find('Sharp sand')]: 12500 }, tap: 2100, grade: 5, temperature: 18 },
+      {
+        used: Object.fromEntries(lines.map(([name, parts]) => [find(name), 4500 * parts])),
+        tap: 2100,
+        grade: 5,
+        temperature: 18,
+      },
     ],
     casts: Array.from({ length: count }, () => ({ id: uuid(), item: 0 })),
     pouredAt: Date.now() - ago * HOUR,

@@ -96,7 +96,7 @@ test('one pot goes from the mould on the bench to out of the door', async ({ pag
   await test.step('it is weighed, refused a coat while it is damp, and weighed until it is dry', async () => {
     const { dry, loss } = first!.expected;
     const weigh = async (ago: number, water: number) => {
-      await page.getByRole('button', { name: 'Bubbles, broken, or something else' }).click();
+      await page.getByRole('button', { name: 'Something else' }).click();
       await page.getByRole('tab', { name: 'Weigh' }).click();
       await page.getByLabel('Mass of 1a').fill(`${Math.round(dry + loss * water)} g`);
       await moveBack(page, ago);

@@ -25,7 +25,8 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     await page.request.put(`/api/pours/${key}`, { data: { ...found.input, version: 0 } });
     return key;
   };
-  const drying = (await castsOf(page.request)).find(({ stage }) => stage === 'drying')!;
+  const casts = await castsOf(page.request);
+  const [drying, damp] = (['drying', 'damp'] as const).map((wanted) => casts.find(({ stage }) => stage === wanted)!);
   return [
     ['shelf', '/'],
     ['moulds', '/moulds'],
@@ -56,9 +57,11 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     ['bench', `/pours/${await pour('started')}`],
     ['step by step', `/pours/${await pour('started')}/bench`],
     ['casts', '/casts'],
-    ['cast', `/casts/${drying.id}`],
+    ['cast', `/casts/${drying!.id}`],
+    ['young cast', `/casts/${damp!.id}`],
     ['stores', '/stores'],
     ['workshop', '/workshop'],
+    ['places', '/workshop/places'],
     ['nowhere', '/no/such/place'],
   ];
 }

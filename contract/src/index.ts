@@ -3,6 +3,7 @@ import 'reflect-metadata';
 export * from './accounts.js';
 export * from './air.js';
 export * from './climate.js';
+export * from './calendar.js';
 export * from './casts.js';
 export * from './cure-questions.js';
 export * from './mix-questions.js';

@@ -6,6 +6,7 @@ import { AccountsController } from './accounts/accounts.controller.js';
 import { SessionGuard } from './accounts/guard.js';
 import { PeopleController } from './accounts/people.controller.js';
 import { Sessions } from './accounts/sessions.js';
+import { CalendarController } from './calendar/calendar.controller.js';
 import { CastPicturesController } from './casts/cast-pictures.controller.js';
 import { CastsController } from './casts/casts.controller.js';
 import { CastsService } from './casts/casts.service.js';
@@ -61,6 +62,7 @@ export class AppModule {
       ],
       controllers: [
         AccountsController,
+        CalendarController,
         CastPicturesController,
         CastsController,
         ClimateReckonController,

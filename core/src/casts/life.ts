@@ -134,6 +134,10 @@ function apply(life: Life, event: CastEvent): Life {
   }
 }
 
+/** Where a cast stands now, by name: where it was moved to, else as its pour said. */
+export const placeNow = ({ stays }: Life, poured: string | undefined): string =>
+  stays?.[stays.length - 1]?.place ?? poured ?? 'anywhere';
+
 /** The life of a cast: a fold over the events that stand, whatever the order or batches they came in. */
 export function lifeOf(events: readonly CastEvent[]): Life {
   const start: Life = { stage: 'setting', pouredAt: 0, damage: [], weighings: [], coats: [] };

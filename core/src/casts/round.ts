@@ -41,7 +41,8 @@ export function whenDue(due: Due, now: number, dayEnds: number): RoundWhen | und
 
 const sameTime = (a: Due, b: Due) => Math.abs(a.good - b.good) < TOGETHER && a.snoozedUntil === b.snoozedUntil;
 
-function linesOf<C extends RoundCast>(casts: readonly C[], placeOf: (cast: C) => string): RoundLine<C>[] {
+/** Everything that is to be done to casts: like ones of a pour that stand together are one line. */
+export function roundLines<C extends RoundCast>(casts: readonly C[], placeOf: (cast: C) => string): RoundLine<C>[] {
   const lines: { key: string; due: Due; casts: C[]; place: string }[] = [];
   for (const cast of casts)
     for (const due of cast.dues) {
@@ -64,7 +65,7 @@ export function roundOf<C extends RoundCast>(
   now: number,
   dayEnds: number,
 ): RoundPart<C>[] {
-  const lines = linesOf(casts, placeOf).map((line) => ({ line, when: whenDue(line.due, now, dayEnds) }));
+  const lines = roundLines(casts, placeOf).map((line) => ({ line, when: whenDue(line.due, now, dayEnds) }));
   return order.flatMap((when) => {
     const here = lines
       .filter((one) => one.when === when)

@@ -38,12 +38,16 @@ const highEarlyShare = (days: number) => days / (2.3 + 0.92 * days);
 const STRAY = { slow: 0.75, fast: 1.3 } as const;
 
 /**
- * Share of final strength with its low and high end: Portland between the general kind at a tenth less age and the high-early
- * kind; the others at three quarters and at 1.3 of the age.
+ * Share of final strength with its low and high end: Portland between the general kind at a tenth less or more age and the
+ * high-early kind; the others at three quarters and at 1.3 of the age.
  */
 export function shareBand(setting: SettingClass, hours: number, dryness = 0): readonly [number, number] {
   if (hours <= 0) return [0, 0];
-  if (setting === 'portland') return [portlandShare((0.9 * hours) / 24), Math.min(1.1, highEarlyShare(hours / 24))];
+  if (setting === 'portland') {
+    const days = hours / 24;
+    const early = highEarlyShare(days);
+    return [Math.min(portlandShare(0.9 * days), early), Math.max(portlandShare(1.1 * days), early)];
+  }
   return [strengthShare(setting, STRAY.slow * hours, dryness), strengthShare(setting, STRAY.fast * hours, dryness)];
 }
 

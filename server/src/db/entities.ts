@@ -1,10 +1,7 @@
-import type { AirReading, CastEvent, Expected, Life, RunEvent, Stage } from '@dewpot/core';
+import type { CastEvent, Expected, Life, RunEvent, Stage } from '@dewpot/core';
 import type {
   CastSnapshot,
   DrySummary,
-  LiftOutSeen,
-  LiftOutWaysInput,
-  PlaceInput,
   CopyCondition,
   MixBody,
   MouldBody,
@@ -19,25 +16,15 @@ import type {
   WorkshopSettings,
 } from '@dewpot/contract';
 import { Column, CreateDateColumn, Entity, Index, PrimaryColumn, UpdateDateColumn, VersionColumn } from 'typeorm';
-
-/** Milliseconds kept as a bigint and read as a number: exact until long after any pour. */
-const milliseconds = {
-  to: (value: number | null) => value,
-  from: (value: string | null) => (value === null ? null : Number(value)),
-};
-
-/** A row of a workshop. Its key is a UUIDv7 made by whoever made the thing. */
-export abstract class WorkshopRow {
-  @PrimaryColumn('uuid') id: string;
-  @Index() @Column('uuid', { name: 'workshop_id' }) workshopId: string;
-}
-
-/** A row that people edit: an edit names the version it was made on. */
-export abstract class EditedRow extends WorkshopRow {
-  @VersionColumn({ type: 'int' }) version: number;
-  @CreateDateColumn({ type: 'timestamptz', name: 'created_at' }) createdAt: Date;
-  @UpdateDateColumn({ type: 'timestamptz', name: 'updated_at' }) updatedAt: Date;
-}
+import {
+  AirAsideEntity,
+  AirReadingEntity,
+  CalendarKeyEntity,
+  CastPictureEntity,
+  LiftOutLessonEntity,
+  PlaceEntity,
+} from './first-days-entities.js';
+import { EditedRow, milliseconds, WorkshopRow } from './row.js';
 
 @Entity('workshops')
 export class WorkshopEntity {
@@ -226,54 +213,6 @@ export class CastEventEntity extends WorkshopRow {
   @CreateDateColumn({ type: 'timestamptz', name: 'recorded_at' }) recordedAt: Date;
 }
 
-@Entity('cast_pictures')
-export class CastPictureEntity extends WorkshopRow {
-  @Index() @Column('uuid', { name: 'cast_id' }) castId: string;
-  @Column('uuid', { name: 'event_id', nullable: true }) eventId: string | null;
-  @Column('int') width: number;
-  @Column('int') height: number;
-  @Column('bytea', { select: false }) image: Buffer;
-  @Column('bigint', { transformer: milliseconds }) at: number;
-}
-
-/** A place in which casts stand. */
-@Entity('places')
-export class PlaceEntity extends EditedRow {
-  @Column('text') name: string;
-  @Column('jsonb') body: Omit<PlaceInput, 'name' | 'version'>;
-  /** Counts readings that came later than some after them: what was reckoned from the series is then reckoned anew. */
-  @Column('int', { default: 0 }) late: number;
-}
-
-/** A reading that was set aside, and why. */
-@Entity('air_asides')
-export class AirAsideEntity extends WorkshopRow {
-  @Index() @Column('uuid', { name: 'place_id' }) placeId: string;
-  @Column('jsonb') reading: AirReading;
-  @Column('text') why: string;
-}
-
-/** The air of a place at a time: partitioned by month. */
-@Entity('air_readings')
-export class AirReadingEntity {
-  @Column('uuid', { name: 'workshop_id' }) workshopId: string;
-  @PrimaryColumn('uuid', { name: 'place_id' }) placeId: string;
-  @PrimaryColumn('bigint', { transformer: milliseconds }) at: number;
-  @Column('real') temperature: number;
-  @Column('real', { nullable: true }) humidity: number | null;
-  @Column('real', { nullable: true }) wind: number | null;
-}
-
-/** What the lift-outs of a mould with a mix were, kept together so that proposing the next reads one row. */
-@Entity('lift_out_lessons')
-@Index(['mouldId', 'mixId'], { unique: true })
-export class LiftOutLessonEntity extends WorkshopRow {
-  @Column('uuid', { name: 'mould_id' }) mouldId: string;
-  @Column('uuid', { name: 'mix_id' }) mixId: string;
-  @Column('jsonb') ways: LiftOutWaysInput;
-  @Column('jsonb') records: readonly LiftOutSeen[];
-}
-
 export const entities = [
   WorkshopEntity,
   PersonEntity,
@@ -300,4 +239,8 @@ export const entities = [
   AirAsideEntity,
   AirReadingEntity,
   LiftOutLessonEntity,
+  CalendarKeyEntity,
 ];
+
+export * from './first-days-entities.js';
+export { EditedRow, WorkshopRow } from './row.js';

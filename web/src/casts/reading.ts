@@ -1,4 +1,4 @@
-import { faceColour, phaseOf, wetness, type Due, type Skin, type Window } from '@dewpot/core';
+import { faceColour, phaseOf, placeNow, wetness, type Due, type Skin, type Window } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { recoloured } from '../ui/skin-paint';
 
@@ -8,7 +8,7 @@ export const nextOf = ({ dues }: CastView): Due | undefined =>
 
 /** Where a cast stands now, by its name. */
 export const placeOf = ({ life, snapshot }: Pick<CastView, 'life' | 'snapshot'>): string =>
-  life.stays?.[life.stays.length - 1]?.place ?? snapshot.place ?? 'anywhere';
+  placeNow(life, snapshot.place);
 
 /** How a cast looks today. */
 export interface Today {

@@ -1,4 +1,4 @@
-import { evaporation, faceRisk } from '@dewpot/core';
+import { evaporation, faceRisk, overFace } from '@dewpot/core';
 import type { AirReading, AirView } from '@dewpot/contract';
 import { area, line } from 'd3-shape';
 import { format } from 'date-fns';
@@ -12,9 +12,8 @@ const COLD = 5;
 type Hour = AirReading & { readonly bad: 'cold' | 'dry' | undefined };
 
 function judge(reading: AirReading): Hour {
-  const { temperature: air, humidity, wind } = reading;
-  const risk = faceRisk(evaporation({ concrete: air, air, humidity, wind }));
-  return { ...reading, bad: air < COLD ? 'cold' : risk === 'calm' ? undefined : 'dry' };
+  const risk = faceRisk(evaporation(overFace(reading)));
+  return { ...reading, bad: reading.temperature < COLD ? 'cold' : risk === 'calm' ? undefined : 'dry' };
 }
 
 /** The next 48 hours of air, the bad hours hatched. */

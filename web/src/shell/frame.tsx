@@ -5,12 +5,21 @@ import { ProblemFailure } from '../api/client';
 import { sessionQuery } from '../api/session';
 import { PieceLight } from '../ui/piece-light';
 import { Busy, Failure } from '../ui/states';
+import { useShelf } from '../shelf';
+import { useDueNotices } from './due-notices';
 import { Keys } from './keys';
 import { Lintel } from './lintel';
 import { useTheme } from './theme';
 
 /** Whoever is signed in never sees it. */
 const DoorPage = lazy(async () => ({ default: (await import('../door')).DoorPage }));
+
+/** Tells of what comes due, at whatever station one stands. */
+function DueNotices() {
+  const { shelf, now } = useShelf();
+  useDueNotices(shelf.data, now);
+  return null;
+}
 
 /** The room around every station; whoever is not signed in stands before the door. */
 export function Frame() {
@@ -38,6 +47,7 @@ export function Frame() {
       <PieceLight />
       {!bench && <Lintel />}
       <Keys />
+      <DueNotices />
       <main>
         <Suspense fallback={<Busy what="this station" />}>
           <Outlet />

@@ -1,4 +1,4 @@
-import { evaporation, faceAdvice, faceRisk } from '@dewpot/core';
+import { evaporation, faceAdvice, faceRisk, overFace } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { NavLink, useLocation } from 'react-router';
 import { useWaiting } from '../api/casts';
@@ -23,7 +23,7 @@ function AirNow() {
   const air = useAir().data?.now;
   const units = useUnits();
   if (!air) return null;
-  const rate = evaporation({ concrete: air.temperature, air: air.temperature, humidity: air.humidity, wind: air.wind });
+  const rate = evaporation(overFace(air));
   return (
     <p
       className="hidden max-w-56 text-right text-xs leading-tight xl:block"

@@ -11,6 +11,7 @@ import { QuantityField } from '../ui/quantity-field';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { CureSettings } from './cure-settings';
+import { Reminders } from './reminders';
 
 /** Units, limits and people. */
 export function WorkshopPage() {
@@ -20,6 +21,7 @@ export function WorkshopPage() {
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <div className="space-y-4">
           <Settings />
+          <Reminders />
         </div>
         <div className="space-y-4">
           <CureSettings />

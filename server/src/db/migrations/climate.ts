@@ -17,10 +17,14 @@ const tables = [
   `CREATE TABLE "cast_pictures" ("id" uuid NOT NULL, "workshop_id" uuid NOT NULL, "cast_id" uuid NOT NULL, "event_id" uuid, "width" integer NOT NULL, "height" integer NOT NULL, "image" bytea NOT NULL, "at" bigint NOT NULL, CONSTRAINT "PK_e74a6af08e4633628ac0bab5921" PRIMARY KEY ("id"))`,
   `CREATE INDEX "IDX_f49ed279532b01ac9a42108b35" ON "cast_pictures" ("workshop_id")`,
   `CREATE INDEX "IDX_abe482d105d096618954c3715e" ON "cast_pictures" ("cast_id")`,
+  `CREATE TABLE "calendar_keys" ("id" uuid NOT NULL, "workshop_id" uuid NOT NULL, "person_id" uuid NOT NULL, "token_hash" bytea NOT NULL, "made_at" bigint NOT NULL, CONSTRAINT "PK_3a92f538985428dab74601e2f88" PRIMARY KEY ("id"))`,
+  `CREATE INDEX "IDX_d547e1b3eb7146c267c85d6ac8" ON "calendar_keys" ("workshop_id")`,
+  `CREATE UNIQUE INDEX "IDX_c20b370397dab4fede6ac0462b" ON "calendar_keys" ("person_id")`,
+  `CREATE UNIQUE INDEX "IDX_396be322d2e721d80f52f71e1a" ON "calendar_keys" ("token_hash")`,
   `CREATE INDEX "IDX_a2d7e464464d6ef56b57b70e09" ON "casts" ("mould_id")`,
 ];
 
-const walled = ['places', 'air_readings', 'air_asides', 'lift_out_lessons', 'cast_pictures'];
+const walled = ['places', 'air_readings', 'air_asides', 'lift_out_lessons', 'cast_pictures', 'calendar_keys'];
 
 /** Statements of a function in which a partition is walled like its table; `part` names it. */
 const wallOfPart = wallOff('%1$I')
@@ -28,8 +32,8 @@ const wallOfPart = wallOff('%1$I')
   .map((statement) => `EXECUTE format('${statement}', part);`)
   .join('\n      ');
 
-/** The application owns nothing, so the month of a reading is made by a function of the owner. */
-const months = [
+/** The application owns nothing, so the month of a reading is made by a function of the owner; a calendar asks before its workshop is known. */
+const functions = [
   `CREATE FUNCTION air_month(at_ms bigint) RETURNS void LANGUAGE plpgsql SECURITY DEFINER SET search_path = public AS $$
     DECLARE
       first date := date_trunc('month', to_timestamp(at_ms / 1000.0) AT TIME ZONE 'UTC');
@@ -42,6 +46,11 @@ const months = [
         (extract(epoch FROM first) * 1000)::bigint, (extract(epoch FROM first + interval '1 month') * 1000)::bigint);
       ${wallOfPart}
     END $$`,
+  `CREATE FUNCTION calendar_lookup(token bytea) RETURNS TABLE (workshop_id uuid)
+    LANGUAGE sql STABLE SECURITY DEFINER SET search_path = public AS
+    $$ SELECT workshop_id FROM calendar_keys WHERE token_hash = token $$`,
+  `REVOKE ALL ON FUNCTION calendar_lookup(bytea) FROM PUBLIC`,
+  `GRANT EXECUTE ON FUNCTION calendar_lookup(bytea) TO ${APP_ROLE}`,
   `REVOKE ALL ON FUNCTION air_month(bigint) FROM PUBLIC`,
   `GRANT EXECUTE ON FUNCTION air_month(bigint) TO ${APP_ROLE}`,
 ];
@@ -58,15 +67,16 @@ const fill = [
     WHERE found."id" = "casts"."pour_id" AND found."mix_name" = "casts"."snapshot" ->> 'mixName'`,
 ];
 
-/** Places and their air; what lift-outs taught; pictures of casts. */
+/** Places and their air; what lift-outs taught; pictures of casts; secret addresses of calendars. */
 export class Climate1764600000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
-    for (const statement of [...tables, ...walled.flatMap((table) => wallOff(table)), ...months, ...fill])
+    for (const statement of [...tables, ...walled.flatMap((table) => wallOff(table)), ...functions, ...fill])
       await runner.query(statement);
   }
 
   async down(runner: QueryRunner): Promise<void> {
     await runner.query(`DROP FUNCTION air_month(bigint)`);
+    await runner.query(`DROP FUNCTION calendar_lookup(bytea)`);
     await runner.query(`DROP INDEX "IDX_a2d7e464464d6ef56b57b70e09"`);
     for (const table of walled) await runner.query(`DROP TABLE "${table}"`);
   }

@@ -1,0 +1,36 @@
+import { useEffect, useRef } from 'react';
+import { roundLines, whenDue } from '@dewpot/core';
+import type { CastView } from '@dewpot/contract';
+import { toast } from 'sonner';
+import { placeOf } from '../casts';
+import { notify } from '../ui/notices';
+
+/** What is due now, by what it is, in words. */
+function dueNow(casts: readonly CastView[], now: number): Map<string, string> {
+  return new Map(
+    roundLines(casts, placeOf)
+      .filter(({ due }) => whenDue(due, now, now) === 'now')
+      .map(({ key, due, casts: alike, place }) => [
+        key,
+        `${due.core ? `${due.stroke} ${due.core}` : due.stroke}: ${alike[0]!.snapshot.mouldName}${alike.length > 1 ? ` × ${alike.length}` : ''}, ${place}`,
+      ]),
+  );
+}
+
+/** Tells when something comes due while the page is open: in it, and outside of it where that is allowed. */
+export function useDueNotices(casts: readonly CastView[] | undefined, now: number): void {
+  const known = useRef<ReadonlySet<string>>(undefined);
+  useEffect(() => {
+    if (!casts) return;
+    const due = dueNow(casts, now);
+    const before = known.current;
+    known.current = new Set(due.keys());
+    // What was due already when the page was opened stands on the shelf.
+    if (!before) return;
+    const fresh = [...due].filter(([key]) => !before.has(key)).map(([, words]) => words);
+    if (fresh.length === 0) return;
+    const title = fresh.length === 1 ? 'Good now' : `${fresh.length} things are good now`;
+    toast(title, { description: fresh.join('; '), duration: 20_000 });
+    notify(title, fresh.join('; '));
+  }, [casts, now]);
+}
