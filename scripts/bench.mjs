@@ -7,7 +7,9 @@ import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
 import { mixEditing, mixSolving, swatchesFollow, tintSearch } from './lib/bench-mixes.mjs';
 import { meshInBrowser, meshVolumes, sectionRedraw } from './lib/bench-moulds.mjs';
-import { benchSteps, nestedPot, replanning } from './lib/bench-pours.mjs';
+import { firstDays } from './lib/bench-first-days.mjs';
+import { benchSteps, replanning } from './lib/bench-pours.mjs';
+import { fillShelf } from './lib/bench-shelf.mjs';
 import { buildStale } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { ensureNode, ensurePackages } from './lib/packages.mjs';
@@ -79,67 +81,12 @@ async function firstLoad(context) {
   await page.close();
 }
 
-/** A workshop with 300 casts on its shelf. @param {import('@playwright/test').APIRequestContext} request */
-async function fillShelf(request) {
-  const { randomUUID } = await import('node:crypto');
-  const email = `${randomUUID()}@example.org`;
-  await request.post('/api/workshops', {
-    data: { workshop: 'Full shelf', name: 'Ada', email, passphrase: 'a long passphrase' },
-  });
-  const { materials, scoops } = await (await request.get('/api/stores')).json();
-  const id = (/** @type {string} */ name) =>
-    materials.find((/** @type {{ name: string }} */ one) => one.name.startsWith(name)).id;
-  const [cement, sand] = [id('Grey Portland'), id('Sharp sand')];
-  const [mould, mix] = [randomUUID(), randomUUID()];
-  const lines = [
-    { materialId: cement, parts: 1 },
-    { materialId: sand, parts: 2.5 },
-  ];
-  await request.put(`/api/moulds/${mould}`, {
-    data: { name: 'Pot', stuff: 'rigid', piece: 'pot', shape: nestedPot(), copies: [], version: 0 },
-  });
-  await request.put(`/api/mixes/${mix}`, {
-    data: {
-      name: 'Grey',
-      by: 'volume',
-      grade: 5,
-      exposure: 'outdoors',
-      packed: false,
-      setting: 'portland',
-      dampDays: 7,
-      colour: '#b3ada1',
-      lines,
-      version: 0,
-    },
-  });
-  for (let n = 0; n < 60; n++) {
-    const pour = randomUUID();
-    await request.put(`/api/pours/${pour}`, {
-      data: {
-        items: [{ mouldId: mould, count: 5 }],
-        mixId: mix,
-        grade: 5,
-        spare: 0.05,
-        moisture: {},
-        scoopId: scoops[0].id,
-        step: 0.25,
-        temperature: 18,
-        version: 0,
-      },
-    });
-    await request.post(`/api/pours/${pour}/finish`, {
-      data: {
-        logs: [{ used: { [cement]: 5000, [sand]: 15000 }, tap: 2600, grade: 5, temperature: 18 }],
-        casts: Array.from({ length: 5 }, () => ({ id: randomUUID(), item: 0 })),
-        pouredAt: Date.now() - n * 3_600_000,
-      },
-    });
-  }
-}
-
 /** Longest time between two frames while the full shelf is scrolled from end to end. @param {import('@playwright/test').BrowserContext} context */
 async function scroll(context) {
-  await fillShelf(context.request);
+  await fillShelf(
+    context.request,
+    Array.from({ length: 60 }, (_, hours) => ({ count: 5, hours })),
+  );
   const page = await context.newPage();
   await page.goto('/');
   await page.getByRole('heading', { name: 'The round' }).waitFor();
@@ -189,6 +136,7 @@ async function main() {
     await benchSteps(demo, note);
     const full = await browser.newContext({ baseURL: trial.url, viewport: { width: 1280, height: 800 } });
     await scroll(full);
+    await firstDays(await browser.newContext({ baseURL: trial.url }), note);
   } finally {
     await browser.close();
     await trial.stop();

@@ -80,7 +80,9 @@ export function gatheredAt(course: AgeCourse, hour: number): number {
 export const ageBetween = (course: AgeCourse, from: number, to: number): number =>
   to <= from ? 0 : gatheredAt(course, to) - gatheredAt(course, from);
 
-const HALVINGS = 40;
+const NARROWINGS = 40;
+/** Near enough, hours. */
+const CLOSE = 1e-6;
 
 /** The hour at which a piece poured at `from` has gathered `age`; undefined where that is not reached by `until`. */
 export function hourOfAge(course: AgeCourse, from: number, age: number, until: number): number | undefined {
@@ -99,13 +101,17 @@ export function hourOfAge(course: AgeCourse, from: number, age: number, until: n
   return within(course, Math.min(start, end), end, goal);
 }
 
-/** Halves a stretch until the hour at which `goal` is gathered is found. */
+/** Narrows a stretch down to the hour at which `goal` is gathered: by the straight line between its ends, which is nearly what it is. */
 function within(course: AgeCourse, start: number, end: number, goal: number): number {
   let [low, high] = [start, end];
-  for (let i = 0; i < HALVINGS && high - low > 1e-6; i++) {
-    const middle = (low + high) / 2;
-    if (gatheredAt(course, middle) < goal) low = middle;
-    else high = middle;
+  let [atLow, atHigh] = [gatheredAt(course, low), gatheredAt(course, high)];
+  for (let i = 0; i < NARROWINGS && high - low > CLOSE; i++) {
+    if (atHigh <= atLow) return low;
+    const hour = low + ((high - low) * (goal - atLow)) / (atHigh - atLow);
+    const at = gatheredAt(course, hour);
+    if (Math.abs(at - goal) < CLOSE) return hour;
+    if (at < goal) [low, atLow] = [hour, at];
+    else [high, atHigh] = [hour, at];
   }
   return high;
 }

@@ -25,7 +25,7 @@ import type { CastAir } from '@dewpot/contract';
 import { Climates, type PlaceSeries } from '../climate/index.js';
 import { CastEntity, PlaceEntity, WorkshopEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
-import { liftOutAge, LiftOutsService } from './lift-outs.service.js';
+import { LiftOutsService } from './lift-outs.service.js';
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
@@ -66,7 +66,7 @@ export class DuesService {
   async of(casts: readonly Cast[], now: number): Promise<Map<string, Due[]>> {
     const ways = await this.ways();
     const places = await this.climates.places();
-    const lessons = await this.liftOuts.lessons(casts.filter(({ stage }) => stage === 'setting'));
+    const liftOutAge = await this.liftOuts.ages(casts.filter(({ stage }) => stage === 'setting'));
     const wanted = casts.filter(({ stage }) => stage === 'setting' || stage === 'damp');
     const earliest = Math.max(now - YOUNG, Math.min(now, ...wanted.map(({ projection }) => projection.life.pouredAt)));
     const series = new Map<string, PlaceSeries>();
@@ -80,7 +80,7 @@ export class DuesService {
           series.set(place.id, air);
           standing.push({ from, place, series: air });
         }
-      dues.set(cast.id, dueOf(cast, standing, ways, wettings, liftOutAge(cast.snapshot, lessons(cast)), now));
+      dues.set(cast.id, dueOf(cast, standing, ways, wettings, liftOutAge(cast), now));
     }
     return dues;
   }

@@ -32,6 +32,19 @@ export class LiftOutsService {
     return ({ mouldId, snapshot: { mixId } }) => (mixId ? byKey.get(keyOf(mouldId, mixId)) : undefined);
   }
 
+  /** The age at which each of these casts is to be lifted out, equivalent hours; reckoned once for like ones. */
+  async ages(casts: readonly Pair[]): Promise<(cast: Pair) => number> {
+    const lessonOf = await this.lessons(casts);
+    const known = new Map<string, number>();
+    return (cast) => {
+      const { setting, piece, mixId } = cast.snapshot;
+      const key = [cast.mouldId, mixId, setting, piece].join(' ');
+      const age = known.get(key) ?? liftOutAge(cast.snapshot, lessonOf(cast));
+      known.set(key, age);
+      return age;
+    };
+  }
+
   async view(cast: Pair): Promise<LiftOutView> {
     const lesson = (await this.lessons([cast]))(cast);
     const handbook = handbookLiftOut(cast.snapshot.setting, cast.snapshot.piece);
@@ -93,7 +106,7 @@ function learnedOf({ setting, piece }: CastSnapshot, lesson: LiftOutLessonEntity
 }
 
 /** The age at which a cast is to be lifted out, equivalent hours: learned, or the handbook's where that is off or nothing was learned. */
-export function liftOutAge(snapshot: CastSnapshot, lesson: LiftOutLessonEntity | undefined): number {
+function liftOutAge(snapshot: CastSnapshot, lesson: LiftOutLessonEntity | undefined): number {
   const handbook = handbookLiftOut(snapshot.setting, snapshot.piece);
   if (!lesson || lesson.ways.off || countedOf(lesson).length === 0) return handbook;
   return learnedOf(snapshot, lesson).age.value;

@@ -1,0 +1,107 @@
+// @ts-check
+import { randomUUID } from 'node:crypto';
+import { fillShelf } from './bench-shelf.mjs';
+
+/** @typedef {import('@playwright/test').APIRequestContext} Request */
+/** @typedef {import('./bench-pours.mjs').Note} Note */
+
+const HOUR = 3_600_000;
+const EVERY = HOUR / 6;
+const READINGS = 105_000;
+const AT_ONCE = 5000;
+const PLACES = ['the bench', 'the sill', 'the yard'];
+const OPEN = 500;
+const CLOSED = 500;
+const ASKED = 60;
+
+/** The time below which 95 of 100 answers came, ms. @param {() => Promise<unknown>} ask */
+async function p95(ask) {
+  await ask();
+  const all = [];
+  for (let i = 0; i < ASKED; i++) {
+    const begun = performance.now();
+    await ask();
+    all.push(performance.now() - begun);
+  }
+  return all.sort((a, b) => a - b)[Math.floor(ASKED * 0.95)] ?? NaN;
+}
+
+/** Sends something in. @param {Request} request @param {'put' | 'post'} method @param {string} path @param {object} data */
+async function send(request, method, path, data) {
+  const answer = await request[method](`/api/${path}`, { data, timeout: 120_000 });
+  if (!answer.ok()) throw new Error(`${path}: ${await answer.text()}`);
+}
+
+/** Two years of readings in three places; answers readings a second. @param {Request} request */
+async function fillPlaces(request) {
+  const now = Date.now();
+  let spent = 0;
+  for (const [n, name] of PLACES.entries()) {
+    const id = randomUUID();
+    await send(request, 'put', `places/${id}`, { name, kind: 'shed', source: 'files', version: 0 });
+    for (let from = 0; from < READINGS; from += AT_ONCE) {
+      const readings = Array.from({ length: Math.min(AT_ONCE, READINGS - from) }, (_, i) => {
+        const at = now - (READINGS - from - i) * EVERY;
+        const day = Math.sin((at / HOUR / 24) * 2 * Math.PI);
+        return {
+          at,
+          temperature: Math.round((12 + n + 6 * day + ((i * 7) % 10) / 10) * 10) / 10,
+          humidity: 0.7 - day / 10,
+        };
+      });
+      const begun = performance.now();
+      await send(request, 'post', `places/${id}/readings`, { readings });
+      spent += performance.now() - begun;
+    }
+  }
+  return (PLACES.length * READINGS) / (spent / 1000);
+}
+
+/** The shelf of 500 open casts with two years of readings in three places; then the same with as many closed ones. @param {import('@playwright/test').BrowserContext} context @param {Note} note */
+export async function firstDays(context, note) {
+  const { request } = context;
+  const pours = (/** @type {number} */ casts) =>
+    Array.from({ length: casts / 10 }, (_, n) => ({ count: 10, hours: 4 + n * 8, place: PLACES[n % PLACES.length] }));
+  await fillShelf(request, pours(OPEN));
+  note('Readings taken in', `${(await fillPlaces(request)).toFixed(0)} a second`, '5000 a second');
+  const casts = async () => /** @type {{ id: string }[]} */ (await (await request.get('/api/casts')).json());
+  const open = await casts();
+  const event = (/** @type {string} */ id, /** @type {object} */ told) =>
+    send(request, 'post', `casts/${id}/events`, { id: randomUUID(), at: Date.now() - HOUR, ...told });
+  for (const { id } of open.slice(0, OPEN / 2)) await event(id, { type: 'lifted-out', damage: [] });
+  note(
+    `Everything due to ${OPEN} open casts, 95 of 100 answers`,
+    `${(await p95(casts)).toFixed(0)} ms`,
+    'under 150 ms',
+  );
+  const one = open[OPEN - 1]?.id ?? '';
+  note(
+    'One cast’s page, 95 of 100 answers',
+    `${(await p95(() => request.get(`/api/casts/${one}`))).toFixed(0)} ms`,
+    'under 100 ms',
+  );
+  const half = open.slice(OPEN / 2);
+  for (const { id } of half) await event(id, { type: 'broken' });
+  note(`… ${OPEN / 2} of them closed`, `${(await p95(casts)).toFixed(0)} ms`, 'about half');
+  await fillMore(request, CLOSED);
+  note(`… and ${CLOSED} more closed ones`, `${(await p95(casts)).toFixed(0)} ms`, 'no more');
+}
+
+/** Closes so many casts more: the latest pour is poured again, and each of its casts breaks. @param {Request} request @param {number} count */
+async function fillMore(request, count) {
+  const [last] = /** @type {{ input: object, parts: { log: object }[] }[]} */ (
+    await (await request.get('/api/pours')).json()
+  );
+  if (!last) return;
+  const pour = randomUUID();
+  await send(request, 'put', `pours/${pour}`, { ...last.input, version: 0 });
+  const made = Array.from({ length: 10 }, () => ({ id: randomUUID(), item: 0 }));
+  await send(request, 'post', `pours/${pour}/finish`, {
+    logs: last.parts.map(({ log }) => log),
+    casts: made,
+    pouredAt: Date.now() - HOUR,
+  });
+  for (const { id } of made)
+    await send(request, 'post', `casts/${id}/events`, { id: randomUUID(), at: Date.now() - HOUR / 2, type: 'broken' });
+  if (count > 10) await fillMore(request, count - 10);
+}
