@@ -4,6 +4,7 @@ import {
   evaporationUnder,
   faceRisk,
   mistingPlan,
+  overFace,
   surfaceRecord,
   weatherWarnings,
   type AgeCourse,
@@ -55,14 +56,6 @@ export interface Surroundings {
 
 /** How far ahead faces are looked at, ms. */
 const AHEAD = 72 * HOUR;
-
-/** The air over a face whose concrete is as warm as it. */
-export const overFace = ({ temperature, humidity, wind }: Omit<WholeAir, 'at'>) => ({
-  concrete: Math.max(-18, temperature),
-  air: Math.max(-18, temperature),
-  humidity,
-  wind,
-});
 
 /** Water off the face between two times: each reading holds until the next. */
 function faceHours(air: readonly WholeAir[], cover: Cover, from: number, to: number) {

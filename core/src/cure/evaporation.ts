@@ -8,6 +8,22 @@ export interface FaceAir {
   readonly wind: number;
 }
 
+/** The air over a face whose concrete is as warm as it. */
+export const overFace = ({
+  temperature,
+  humidity,
+  wind,
+}: {
+  readonly temperature: number;
+  readonly humidity: number;
+  readonly wind: number;
+}): FaceAir => ({
+  concrete: Math.max(-18, temperature),
+  air: Math.max(-18, temperature),
+  humidity,
+  wind,
+});
+
 /** Water that leaves a wet face, kg/m²/h (ACI 305R nomograph in Uno's form, 1998); never below 0. */
 export function evaporation({ concrete, air, humidity, wind }: FaceAir): number {
   requireNumber('concrete', concrete, 'The temperature of the concrete', { min: -18, max: 90, unit: '°C' });

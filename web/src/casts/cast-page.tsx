@@ -18,7 +18,7 @@ import { CastFigures, CastGrounds } from './cast-grounds';
 import { CastRecord } from './cast-record';
 import { LiftOutSlab } from './lift-out-slab';
 import { LifeChart } from './life-chart';
-import { stageWords } from './words';
+import { stageWords } from './stage-words';
 
 /** One cast's life. */
 export function CastPage() {

@@ -10,7 +10,8 @@ import { exactly, sayDay } from '../ui/say-when';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useUnits, type Units } from '../ui/units';
-import { sizeWords, spotWords, stageWords } from './words';
+import { sizeWords, spotWords } from './words';
+import { stageWords } from './stage-words';
 
 const hurt = ({ life }: CastView) =>
   life.damage.map(({ spot, size }) => `${sizeWords[size]} at the ${spotWords[spot]}`).join(', ');

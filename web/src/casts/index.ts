@@ -1,7 +1,7 @@
 import { lazy } from 'react';
 
 export { isDue, lookToday, nextOf, placeOf, type Today } from './reading';
-export { stageWords } from './words';
+export { stageWords } from './stage-words';
 
 const fetchActions = async () => ({ default: (await import('./cast-actions')).CastActions });
 

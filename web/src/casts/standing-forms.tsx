@@ -27,7 +27,7 @@ export function CoverForm({ casts, busy, record }: ActionProps) {
   return (
     <div className="space-y-4">
       <Choice
-        legend={place?.now ? `In ${place.name} now, ${units.say(place.now.temperature, '°C')}` : 'Cover'}
+        legend={place?.now ? `At ${place.name} now, ${units.say(place.now.temperature, '°C')}` : 'Cover'}
         twoColumns
         options={covers.map(({ cover: value, told }) => ({
           value,

@@ -10,7 +10,6 @@ import {
   SealerKind,
   Side,
   Spot,
-  Stage,
 } from '@dewpot/core';
 import { format } from 'date-fns';
 import type { Units } from '../ui/units';
@@ -58,15 +57,6 @@ export const sealerWords: Record<SealerKind, string> = {
   wax: 'wax',
   oil: 'oil',
 };
-export const stageWords: Record<Stage, string> = {
-  setting: 'setting in its mould',
-  damp: 'in its damp cure',
-  drying: 'drying',
-  sealed: 'sealed',
-  out: 'out of the door',
-  broken: 'broken',
-};
-
 /** An event as a person would tell it. */
 export function tellEvent(event: CastEvent, units: Units): string {
   switch (event.type) {

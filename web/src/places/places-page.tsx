@@ -95,9 +95,10 @@ function PlaceCard({
         {first && '; casts of no named place count as standing here'}
       </p>
       {air ? (
-        <p className="mt-1">
+        <p className="mt-2">
           <span className="numeral text-3xl">{units.say(air.temperature, '°C')}</span> {Math.round(air.humidity * 100)}{' '}
-          % damp; {faceAdvice[faceRisk(evaporation(overFace(air)))]}
+          % damp
+          <span className="block text-sm">{faceAdvice[faceRisk(evaporation(overFace(air)))]}</span>
         </p>
       ) : (
         <p className="mt-1">Nothing was read here yet.</p>

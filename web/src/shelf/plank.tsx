@@ -79,6 +79,10 @@ function Row({
   );
 }
 
+/** Letters of a name that the gutter holds. */
+const LETTERS = 13;
+const shortened = (name: string) => (name.length > LETTERS ? `${name.slice(0, LETTERS - 1)}…` : name);
+
 /** One line of a plank with what stands on it, true to scale. */
 export const PlankLine = memo(function PlankLine({ line, label, count, width, scale, onDue }: PlankLineProps) {
   const { ground, height } = lineHeight(line, width, scale, label !== undefined);
@@ -113,7 +117,10 @@ export const PlankLine = memo(function PlankLine({ line, label, count, width, sc
         <rect y={ground + BOARD + FRONT - 2} width={width} height={2} fill="var(--wood-edge)" />
         {label && (
           <g transform={gutter ? `translate(12 ${ground - 34})` : 'translate(4 17)'}>
-            <text className="plank-name">{label}</text>
+            <text className="plank-name">
+              {shortened(label)}
+              <title>{label}</title>
+            </text>
             <text className="plank-count" {...(gutter ? { y: 17 } : { x: 122 })}>
               {count === 0 ? 'nothing' : count === 1 ? '1 cast' : `${count} casts`}
             </text>

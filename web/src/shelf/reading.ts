@@ -1,6 +1,6 @@
 import type { Due } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
-import { isDue, lookToday, nextOf, type Today } from '../casts';
+import { isDue, lookToday, nextOf, placeOf, type Today } from '../casts';
 
 /** Planks of the shelf, in the order of the work. */
 export type PlankName = 'setting' | 'damp' | 'drying' | 'ready' | 'sealed';
@@ -12,6 +12,16 @@ export const plankWords: Record<PlankName, string> = {
   ready: 'Ready to seal',
   sealed: 'Sealed',
 };
+
+/** How the planks are laid: by where casts are in the work, by where they stand, or by pour. */
+export type ShelfBy = 'stage' | 'place' | 'pour';
+export const shelfBys: readonly ShelfBy[] = ['stage', 'place', 'pour'];
+
+/** A plank: its name, and what stands on it. */
+export interface Plank {
+  readonly name: string;
+  readonly groups: readonly Group[];
+}
 
 /** Like casts of one pour and mould that stand on the same plank. */
 export interface Group {
@@ -35,7 +45,7 @@ export function groupCasts(casts: readonly CastView[], now: number): Group[] {
   for (const cast of casts) {
     const plank = plankOf(cast);
     if (!plank) continue;
-    const key = `${plank}:${cast.pourId}:${cast.mouldId}`;
+    const key = [plank, cast.pourId, cast.mouldId, placeOf(cast)].join(':');
     rows.set(key, [...(rows.get(key) ?? []), cast]);
   }
   return [...rows].map(([key, alike]) => {
@@ -50,4 +60,19 @@ export function groupCasts(casts: readonly CastView[], now: number): Group[] {
       ...(window && { window }),
     };
   });
+}
+
+const pourOf = ({ casts }: Group) => `Pour ${casts[0]!.code.replace(/\D+$/, '')}`;
+
+/** The planks: every stage has one, a place and a pour where something stands; the latest pour is the uppermost. */
+export function planksOf(groups: readonly Group[], by: ShelfBy): Plank[] {
+  if (by === 'stage')
+    return planks.map((plank) => ({
+      name: plankWords[plank],
+      groups: groups.filter((group) => group.plank === plank),
+    }));
+  const nameOf = by === 'place' ? ({ casts }: Group) => placeOf(casts[0]!) : pourOf;
+  const names = [...new Set(groups.map(nameOf))];
+  const ordered = by === 'place' ? names.sort() : names.reverse();
+  return ordered.map((name) => ({ name, groups: groups.filter((group) => nameOf(group) === name) }));
 }

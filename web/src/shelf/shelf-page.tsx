@@ -1,16 +1,19 @@
-import { Suspense, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { rulerSteps, writeQuantity } from '@dewpot/core';
 import { Link } from 'react-router';
 import { CastActions, fetchActionsAhead } from '../casts';
+import { Choice } from '../ui/choice';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { useWidth } from '../ui/use-width';
-import { AirStrip } from './air-strip';
+import { WhenSeen } from '../ui/when-seen';
 import { layoutPlank, shelfScale } from './layout';
 import { PlankLine } from './plank';
-import { planks, plankWords, type Group } from './reading';
+import { planksOf, shelfBys, type Group, type ShelfBy } from './reading';
 import { Round, type Doing } from './round';
 import { useShelf } from './use-shelf';
+
+const AirStrip = lazy(async () => ({ default: (await import('./air-strip')).AirStrip }));
 
 /** Home: the casts on their planks, the round, the air. */
 export function ShelfPage() {
@@ -32,7 +35,9 @@ export function ShelfPage() {
         <Round casts={shelf.data ?? []} now={now} onDo={setDoing} />
         {air && (
           <div className="border-base-300 mt-4 border-t pt-3">
-            <AirStrip air={air} />
+            <WhenSeen height={150}>
+              <AirStrip air={air} />
+            </WhenSeen>
           </div>
         )}
       </aside>
@@ -64,33 +69,41 @@ function EmptyShelf() {
 }
 
 /** Above and below the planks: the lintel, the margins and the scale mark, px. */
-const AROUND = 56 + 32 + 30;
+const AROUND = 56 + 32 + 30 + 24;
 
 function Planks({ groups, onDue }: { groups: readonly Group[]; onDue: (group: Group) => void }) {
   const [ref, outer] = useWidth<HTMLDivElement>(820);
   const width = outer - 32;
-  const byPlank = useMemo(() => planks.map((plank) => groups.filter((group) => group.plank === plank)), [groups]);
-  const scale = useMemo(() => shelfScale(byPlank, { width, height: window.innerHeight - AROUND }), [byPlank, width]);
+  const [by, setBy] = useState<ShelfBy>('stage');
+  const laidPlanks = useMemo(() => planksOf(groups, by), [groups, by]);
+  const scale = useMemo(() => {
+    const room = { width, height: window.innerHeight - AROUND };
+    return shelfScale(
+      laidPlanks.map((plank) => plank.groups),
+      room,
+    );
+  }, [laidPlanks, width]);
   const laid = useMemo(
     () =>
-      byPlank.map((here) => {
+      laidPlanks.map(({ name, groups: here }) => {
         const lines = layoutPlank(here, width, scale);
         return {
+          name,
           lines: lines.length > 0 ? lines : [[]],
           count: here.reduce((sum, { casts }) => sum + casts.length, 0),
         };
       }),
-    [byPlank, width, scale],
+    [laidPlanks, width, scale],
   );
   return (
     <div className="px-3 py-4 lg:pl-5" ref={ref}>
-      {laid.map(({ lines, count }, n) => (
-        <div key={planks[n]}>
+      {laid.map(({ name, lines, count }) => (
+        <div key={name}>
           {lines.map((line, i) => (
             <PlankLine
               key={i}
               line={line}
-              label={i === 0 ? plankWords[planks[n]!] : undefined}
+              label={i === 0 ? name : undefined}
               count={count}
               width={width}
               scale={scale}
@@ -99,7 +112,16 @@ function Planks({ groups, onDue }: { groups: readonly Group[]; onDue: (group: Gr
           ))}
         </div>
       ))}
-      <ScaleMark scale={scale} />
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <ScaleMark scale={scale} />
+        <Choice
+          legend="Planks by"
+          hideLegend
+          options={shelfBys.map((value) => ({ value, label: `By ${value}` }))}
+          value={by}
+          onChange={setBy}
+        />
+      </div>
     </div>
   );
 }

@@ -5,7 +5,7 @@ import type { CastView } from '@dewpot/contract';
 import { cast, DAY, HOUR, NOW, renderInside } from '../../test/stand-ins';
 import { lookToday } from '../casts';
 import { layoutPlank, lineHeight, shelfScale } from './layout';
-import { groupCasts } from './reading';
+import { groupCasts, planksOf } from './reading';
 import { Round } from './round';
 
 const group = (casts: CastView[]) => groupCasts(casts, NOW);
@@ -53,6 +53,22 @@ describe('the shelf', () => {
     expect(layoutPlank(few[0]!, 800, scale)).toHaveLength(1);
     const heights = few.map((groups) => lineHeight(layoutPlank(groups, 800, scale)[0] ?? [], 800, scale, true).height);
     expect(heights.reduce((sum, height) => sum + height, 0)).toBeLessThanOrEqual(510);
+  });
+});
+
+describe('the planks', () => {
+  it('are laid by stage, by place or by pour, each group on one of them', () => {
+    const at = (place: string) => ({ ...cast('1a').snapshot, place });
+    const groups = group([
+      cast('1a', { snapshot: at('yard') }),
+      cast('1b', { snapshot: at('bench') }),
+      cast('12a', { snapshot: at('yard') }),
+    ]);
+    const told = (by: 'stage' | 'place' | 'pour') =>
+      planksOf(groups, by).map(({ name, groups: here }) => `${name} ${here.flatMap(({ casts }) => casts).length}`);
+    expect(told('stage')).toEqual(['Setting 0', 'Damp 0', 'Drying 3', 'Ready to seal 0', 'Sealed 0']);
+    expect(told('place')).toEqual(['bench 1', 'yard 2']);
+    expect(told('pour')).toEqual(['Pour 12 1', 'Pour 1 2']);
   });
 });
 

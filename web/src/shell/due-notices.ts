@@ -3,6 +3,7 @@ import { roundLines, whenDue } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { toast } from 'sonner';
 import { placeOf } from '../casts';
+import { useShelf } from '../shelf';
 import { notify } from '../ui/notices';
 
 /** What is due now, by what it is, in words. */
@@ -18,7 +19,9 @@ function dueNow(casts: readonly CastView[], now: number): Map<string, string> {
 }
 
 /** Tells when something comes due while the page is open: in it, and outside of it where that is allowed. */
-export function useDueNotices(casts: readonly CastView[] | undefined, now: number): void {
+export function DueNotices() {
+  const { shelf, now } = useShelf();
+  const casts = shelf.data;
   const known = useRef<ReadonlySet<string>>(undefined);
   useEffect(() => {
     if (!casts) return;
@@ -33,4 +36,5 @@ export function useDueNotices(casts: readonly CastView[] | undefined, now: numbe
     toast(title, { description: fresh.join('; '), duration: 20_000 });
     notify(title, fresh.join('; '));
   }, [casts, now]);
+  return null;
 }

@@ -5,8 +5,6 @@ import { ProblemFailure } from '../api/client';
 import { sessionQuery } from '../api/session';
 import { PieceLight } from '../ui/piece-light';
 import { Busy, Failure } from '../ui/states';
-import { useShelf } from '../shelf';
-import { useDueNotices } from './due-notices';
 import { Keys } from './keys';
 import { Lintel } from './lintel';
 import { useTheme } from './theme';
@@ -14,12 +12,14 @@ import { useTheme } from './theme';
 /** Whoever is signed in never sees it. */
 const DoorPage = lazy(async () => ({ default: (await import('../door')).DoorPage }));
 
+/** So long after the first screen stands, what it can do without is fetched, ms. */
+const LATER = 4000;
+
 /** Tells of what comes due, at whatever station one stands. */
-function DueNotices() {
-  const { shelf, now } = useShelf();
-  useDueNotices(shelf.data, now);
-  return null;
-}
+const DueNotices = lazy(async () => {
+  await new Promise((done) => setTimeout(done, LATER));
+  return { default: (await import('./due-notices')).DueNotices };
+});
 
 /** The room around every station; whoever is not signed in stands before the door. */
 export function Frame() {
@@ -47,7 +47,9 @@ export function Frame() {
       <PieceLight />
       {!bench && <Lintel />}
       <Keys />
-      <DueNotices />
+      <Suspense>
+        <DueNotices />
+      </Suspense>
       <main>
         <Suspense fallback={<Busy what="this station" />}>
           <Outlet />

@@ -33,6 +33,9 @@ const hours = (from: number, to: number) =>
     label: `${String(from + i).padStart(2, '0')}:00`,
   }));
 
+const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
+const zones = [...new Set([here, ...Intl.supportedValuesOf('timeZone')])].sort();
+
 /** What the end of the damp cure goes by, and when the casters are up to wet things. */
 export function CureSettings() {
   const { workshop } = useSession();
@@ -77,6 +80,12 @@ export function CureSettings() {
           Wet in these hours
         </button>
       </div>
+      <SelectField
+        label="The clock on the wall goes by"
+        options={zones.map((value) => ({ value, label: value.replace(/_/g, ' ') }))}
+        value={settings.zone ?? here}
+        onChange={(zone) => keep({ zone })}
+      />
       <Failure error={save.error} />
     </section>
   );
