@@ -29,6 +29,7 @@ async function views(list) {
   const drying = casts
     .filter(({ stage }) => stage === 'drying')
     .sort((a, b) => b.life.weighings.length - a.life.weighings.length)[0];
+  const damp = casts.find(({ code }) => code.startsWith('29'));
   const { tints } = /** @type {{ tints: any[] }} */ (/** @type {unknown} */ (await list('tints')));
   const oldBrick = tints.find(({ name }) => name.startsWith('Old brick'));
   const plan = `/pours/new?mould=${nested.id}&mix=${grey.id}`;
@@ -40,7 +41,7 @@ async function views(list) {
     { name: 'measure', path: '/moulds/measure' },
     { name: 'mould', path: `/moulds/${nested.id}` },
     { name: 'mould-trough', path: `/moulds/${trough.id}`, theme: 'lamplight' },
-    { name: 'pairs', path: '/moulds/pairs' },
+    { name: 'places', path: '/workshop/places' },
     { name: 'mix', path: `/mixes/${brick.id}` },
     { name: 'mixes-compare', path: `/mixes/compare?with=${beside.join(',')}` },
     { name: 'tints', path: '/tints' },
@@ -51,7 +52,7 @@ async function views(list) {
     { name: 'hour', path: `/pours/${PLANNED}`, at: 'The hour' },
     { name: 'bench-phone', path: `/pours/${STARTED}/bench`, size: BENCH, press: /at once$/ },
     { name: 'cast', path: `/casts/${drying.id}` },
-    { name: 'stores', path: '/stores' },
+    { name: 'cast-damp', path: `/casts/${damp.id}`, at: 'Keeping it damp', theme: 'lamplight' },
   ];
 }
 

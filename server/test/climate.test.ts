@@ -1,3 +1,4 @@
+import sharp from 'sharp';
 import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -226,6 +227,24 @@ describe('casts in their air', () => {
     const until = now + 5 * HOUR;
     const put = (await event('snoozed', { stroke: 'Uncover', until })).body as CastDetail;
     expect(due(put.dues, 'Uncover').snoozedUntil).toBe(until);
+  });
+
+  it('keep a photo with the event that it shows; what is no picture is refused, and no stranger sees it', async () => {
+    const { casts } = await pouredPots(agent, now - 50 * HOUR);
+    const event = uuid();
+    const shown = () => agent.post(`/api/casts/${casts[0]}/pictures?event=${event}`);
+    const png = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#888' } })
+      .png()
+      .toBuffer();
+    const { body } = await shown().attach('picture', png, 'rim.png').expect(201);
+    expect(body).toMatchObject({ width: 40, height: 30, eventId: event });
+    expect((await detail(casts[0]!)).pictures).toEqual([body]);
+    const image = await agent.get(`/api/cast-pictures/${body.id}`).expect(200);
+    expect(image.headers['content-type']).toBe('image/webp');
+    await shown().attach('picture', Buffer.from('no picture'), 'x.png').expect(422);
+    await shown().expect(422);
+    await agent.delete(`/api/cast-pictures/${body.id}`).expect(204);
+    await agent.get(`/api/cast-pictures/${body.id}`).expect(404);
   });
 
   it('stand in a workshop of their own: another’s places are not to be found', async () => {

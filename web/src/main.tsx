@@ -53,7 +53,9 @@ const router = createBrowserRouter([
   },
 ]);
 
-registerSW({ immediate: true });
+/** What makes it work without a connection is fetched once the first screen stands, ms. */
+const LATER = 3000;
+setTimeout(() => registerSW({ immediate: true }), LATER);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

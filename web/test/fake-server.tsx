@@ -166,7 +166,7 @@ export function fakeServer(over: Answers = {}): Sent[] {
     const body = typeof init.body === 'string' ? (JSON.parse(init.body) as unknown) : undefined;
     if (method !== 'GET') sent.push({ method, path, body });
     const key = method === 'GET' ? path : `${method} ${path.split('/')[0]}`;
-    const answer: unknown = answers[key] ?? body;
+    const answer: unknown = answers[key] ?? answers[key.replace(/\?.*$/, '')] ?? body;
     if (answer instanceof Refusal) {
       const { problem } = answer;
       return new Response(JSON.stringify({ type: 'about:blank', ...problem }), {

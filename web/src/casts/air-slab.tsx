@@ -99,12 +99,21 @@ function Outlook({ does: { outlook }, now }: { does: Surroundings; now: number }
 const clock = (hour: number) =>
   `${String(Math.floor(hour)).padStart(2, '0')}:${String(Math.round((hour % 1) * 60) % 60).padStart(2, '0')}`;
 
+const DAY_HOURS = 24;
+
 function Misting({ does: { misting } }: { does: Surroundings }) {
   if (misting.coverInstead)
     return (
       <p className="text-accent font-semibold">
         {misting.wettings} wettings a day would be needed as it stands: cover it instead.
       </p>
+    );
+  if (misting.lasts.value >= DAY_HOURS && misting.wettings > 0)
+    return (
+      <div>
+        <p>As it is covered, one wetting lasts about {Math.floor(misting.lasts.value / DAY_HOURS)} days.</p>
+        <Reckoning figure={misting.lasts} />
+      </div>
     );
   if (misting.wettings === 0) return <p>Nothing leaves its faces: no wetting needed.</p>;
   return (

@@ -187,6 +187,7 @@ function massAxis({ cast: { life, dryDown, expected } }: LifeDrawn) {
 export function lifeOption(drawn: LifeDrawn): EChartsCoreOption {
   const { cast, units } = drawn;
   const end = endOf(drawn);
+  const masses = massAxis(drawn);
   const gridLines = { splitLine: { lineStyle: { color: inked(15) } } };
   const time = (gridIndex: number, show: boolean) => ({
     type: 'time',
@@ -215,8 +216,8 @@ export function lifeOption(drawn: LifeDrawn): EChartsCoreOption {
       },
       {
         gridIndex: WATER,
-        ...massAxis(drawn),
-        axisLabel: { ...font, formatter: (value: number) => units.say(value, 'g') },
+        ...masses,
+        axisLabel: { ...font, formatter: (mass: number) => units.sayWeighing({ mass, step: masses.interval }) },
         ...gridLines,
       },
     ],
