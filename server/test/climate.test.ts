@@ -229,6 +229,27 @@ describe('casts in their air', () => {
     expect(due(put.dues, 'Uncover').snoozedUntil).toBe(until);
   });
 
+  it('two people at one cast at once: the first is kept, the other is told, and what both saw is on record', async () => {
+    const { casts } = await pouredPots(agent, now - 45 * HOUR);
+    const say = (told: object) =>
+      agent.post(`/api/casts/${casts[0]}/events`).send({ id: uuid(), at: now - HOUR, ...told });
+    const answers = await Promise.all([
+      say({ type: 'lifted-out', damage: [] }),
+      say({ type: 'lifted-out', damage: [{ spot: 'rim', size: 'chip' }] }),
+      say({ type: 'wetted' }),
+      say({ type: 'covered', cover: 'bag' }),
+    ]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 200, 200, 422]);
+    const refused = answers.find(({ status }) => status === 422)!;
+    expect(refused.body.errors[0]).toMatchObject({ field: 'type', message: expect.stringMatching(/damp cure/) });
+    expect((await detail(casts[0]!)).events.map(({ type }) => type).sort()).toEqual([
+      'covered',
+      'lifted-out',
+      'poured',
+      'wetted',
+    ]);
+  });
+
   it('keep a photo with the event that it shows; what is no picture is refused, and no stranger sees it', async () => {
     const { casts } = await pouredPots(agent, now - 50 * HOUR);
     const event = uuid();

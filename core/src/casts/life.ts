@@ -54,6 +54,8 @@ export interface Life {
   readonly stays?: readonly Stay[];
   /** Names of cores that are out. */
   readonly pulled?: readonly string[];
+  /** The finest grit that it was sanded to, wet. */
+  readonly grit?: number;
   readonly soak?: Soak;
   /** Changes of leaching water so far, and what the strip said. */
   readonly leaches?: number;
@@ -104,7 +106,7 @@ function apply(life: Life, event: CastEvent): Life {
     case 'snoozed':
       return { ...life, snoozed: { ...life.snoozed, [event.stroke]: event.until } };
     case 'dressed':
-      return life;
+      return event.grit === undefined ? life : { ...life, grit: Math.max(life.grit ?? 0, event.grit) };
     case 'uncovered':
       return { ...life, stage: 'drying', uncoveredAt: event.at };
     case 'weighed': {

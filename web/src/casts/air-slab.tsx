@@ -1,4 +1,4 @@
-import { faceAdvice, leaching, type Surroundings } from '@dewpot/core';
+import { faceAdvice, type Surroundings } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { area } from 'd3-shape';
 import { format } from 'date-fns';
@@ -8,7 +8,7 @@ import { useUnits } from '../ui/units';
 
 /** What the air does to a young piece: warnings, what leaves its faces, what each cover would do, how wet it was kept. */
 export function AirSlab({ cast, now }: { cast: CastDetail; now: number }) {
-  const { air, life } = cast;
+  const { air } = cast;
   const { does } = air;
   if (!does) return null;
   return (
@@ -20,7 +20,6 @@ export function AirSlab({ cast, now }: { cast: CastDetail; now: number }) {
       <Misting does={does} />
       <Covers does={does} />
       {does.surface && <Surface does={does} />}
-      {((life.ph?.length ?? 0) > 0 || life.leaches) && <LeachingDrawn cast={cast} />}
     </section>
   );
 }
@@ -156,57 +155,5 @@ function Surface({ does: { surface } }: { does: Surroundings }) {
       So far its faces were wet {Math.round(wetShare * 100)} % of the time: {done} {done === 1 ? 'wetting' : 'wettings'}{' '}
       done, {missed} missed{dryHours >= 1 ? `, dry for ${Math.round(dryHours)} h` : ''}.
     </p>
-  );
-}
-
-const PH = { from: 7, to: 13, target: 8.5 } as const;
-
-/** The leaching: what the strips said, on the way to the target. */
-function LeachingDrawn({ cast: { life } }: { cast: CastDetail }) {
-  const readings = life.ph ?? [];
-  const { told } = leaching(readings, life.leaches ?? 0);
-  const y = (ph: number) => 8 + ((PH.to - Math.min(PH.to, Math.max(PH.from, ph))) / (PH.to - PH.from)) * 70;
-  const x = (i: number) => 40 + i * 46;
-  return (
-    <figure>
-      <svg
-        viewBox="0 0 420 92"
-        className="w-full"
-        role="img"
-        aria-label={`Leaching: ${readings.map(({ ph }) => `pH ${ph}`).join(', ')}. ${told}`}
-      >
-        <rect
-          x={34}
-          y={y(PH.target)}
-          width={380}
-          height={y(PH.from) - y(PH.target)}
-          fill="var(--good)"
-          opacity={0.35}
-        />
-        <text x={30} y={y(PH.target) + 4} fontSize={11} textAnchor="end" fill="currentColor">
-          {PH.target}
-        </text>
-        <text x={30} y={y(12) + 4} fontSize={11} textAnchor="end" fill="currentColor">
-          12
-        </text>
-        <polyline
-          points={readings.map(({ ph }, i) => `${x(i)},${y(ph)}`).join(' ')}
-          fill="none"
-          stroke="var(--color-secondary)"
-          strokeWidth={2.5}
-        />
-        {readings.map(({ at, ph }, i) => (
-          <g key={at} transform={`translate(${x(i)} ${y(ph)})`}>
-            <circle r={4.5} fill="var(--color-secondary)" />
-            <text y={-8} fontSize={11} textAnchor="middle" fill="currentColor">
-              {ph}
-            </text>
-          </g>
-        ))}
-      </svg>
-      <figcaption className="text-sm">
-        {life.leaches ?? 0} {life.leaches === 1 ? 'soak' : 'soaks'} so far. {told}
-      </figcaption>
-    </figure>
   );
 }

@@ -16,6 +16,7 @@ import { AirSlab } from './air-slab';
 import { CastActions, type CastAction } from './cast-actions';
 import { CastFigures, CastGrounds } from './cast-grounds';
 import { CastRecord } from './cast-record';
+import { LeachingSlab } from './leaching-slab';
 import { LiftOutSlab } from './lift-out-slab';
 import { LifeChart } from './life-chart';
 import { stageWords } from './stage-words';
@@ -63,6 +64,7 @@ function CastLife({ cast }: { cast: CastDetail }) {
         <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_22.5rem]">
           <div className="space-y-4">
             {damp && <AirSlab cast={cast} now={now} />}
+            <LeachingSlab cast={cast} />
             <CastRecord cast={cast} now={now} />
           </div>
           <div className="space-y-4">

@@ -21,7 +21,7 @@ const nextGrit = (reached: number | undefined) =>
 /** A short work on a piece out of its mould: one tap, a note where there is one. */
 export function DressForm({ casts, busy, record }: ActionProps) {
   const [work, setWork] = useState<Dressing>('flashing');
-  const [grit, setGrit] = useState<number>(nextGrit(undefined));
+  const [grit, setGrit] = useState<number>(() => nextGrit(casts[0]!.life.grit));
   const [note, setNote] = useState('');
   return (
     <form className="space-y-4" onSubmit={(event) => event.preventDefault()}>

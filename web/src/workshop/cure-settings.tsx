@@ -1,31 +1,30 @@
 import { useState } from 'react';
-import { dampCureInWords, dampSchools, usualDampCure, usualWaking, type DampCure, type DampSchool } from '@dewpot/core';
+import { dampSchools, usualDampCure, usualWaking, type DampCure, type DampSchool } from '@dewpot/core';
+import type { DampCureInput } from '@dewpot/contract';
 import { toast } from 'sonner';
 import { useSaveSettings, useSession } from '../api/session';
 import { Choice } from '../ui/choice';
 import { SelectField } from '../ui/select-field';
 import { Failure } from '../ui/states';
 
-const ways: readonly {
-  readonly value: string;
-  readonly label: string;
-  readonly hint: string;
-  readonly cure: DampCure;
-}[] = [
-  {
-    value: 'share',
-    label: '70 % of its strength',
-    hint: 'about a week at 20 °C, longer in the cold',
-    cure: usualDampCure,
-  },
-  { value: 'days', label: '7 days', hint: 'by the calendar', cure: { by: 'days', days: 7 } },
-  ...(Object.keys(dampSchools) as DampSchool[]).map((school) => ({
-    value: school,
-    label: `The ${school} school, ${dampSchools[school].days} days`,
-    hint: dampSchools[school].reason,
-    cure: { by: 'school', school } as const,
-  })),
+const schools = (Object.keys(dampSchools) as DampSchool[]).map((school) => ({
+  value: school as string,
+  label: `The ${school} school, ${dampSchools[school].days} days`,
+  hint: dampSchools[school].reason,
+}));
+const ways = [
+  { value: 'share', label: 'A share of its strength', hint: '70 % is about a week at 20 °C, longer in the cold' },
+  { value: 'days', label: 'Days', hint: 'by the calendar' },
+  ...schools,
 ];
+const shares = [0.5, 0.6, 0.7, 0.8, 0.9].map((value) => ({ value, label: `${value * 100} %` }));
+const days = [2, 3, 5, 7, 10, 14, 21, 28, 40].map((value) => ({ value, label: `${value} days` }));
+
+/** A rule of the kind that was chosen, as it usually is. */
+function ruleOf(kind: string): DampCure {
+  if (kind === 'share') return usualDampCure;
+  return kind === 'days' ? { by: 'days', days: 7 } : { by: 'school', school: kind as DampSchool };
+}
 
 const hours = (from: number, to: number) =>
   Array.from({ length: to - from + 1 }, (_, i) => ({
@@ -45,18 +44,32 @@ export function CureSettings() {
   const [waking, setWaking] = useState(settings.waking ?? usualWaking);
   const keep = (more: Partial<typeof settings>) =>
     save.mutate({ ...settings, ...more }, { onSuccess: () => toast.success('Kept.') });
-  const chosen = ways.find((way) => dampCureInWords(way.cure) === dampCureInWords(cure))?.value;
+  const keepRule = (rule: DampCure) => keep({ dampCure: rule as DampCureInput });
   return (
     <section className="card-slab space-y-4" aria-label="Damp cure">
       <h2 className="text-2xl">Kept damp</h2>
       <Choice
-        legend="Until"
+        legend="Until it has had"
         options={ways}
-        value={chosen}
-        onChange={(value) =>
-          keep({ dampCure: ways.find((way) => way.value === value)!.cure as typeof settings.dampCure & object })
-        }
+        value={cure.by === 'school' ? cure.school : cure.by}
+        onChange={(kind) => keepRule(ruleOf(kind))}
       />
+      {cure.by === 'share' && (
+        <SelectField
+          label="Which share"
+          options={shares}
+          value={cure.share}
+          onChange={(share) => keepRule({ by: 'share', share })}
+        />
+      )}
+      {cure.by === 'days' && (
+        <SelectField
+          label="How many days"
+          options={days}
+          value={cure.days}
+          onChange={(many) => keepRule({ by: 'days', days: many })}
+        />
+      )}
       <p className="quiet text-sm">Lightweight pieces are kept damp a week at the least, gypsum not at all.</p>
       <div className="flex flex-wrap items-end gap-3">
         <SelectField

@@ -2,7 +2,7 @@ import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { fakeServer, Refusal, renderScreen } from '../../test/fake-server';
-import { session } from '../../test/stand-ins';
+import { NOW, session } from '../../test/stand-ins';
 import { DoorPage } from '../door/door-page';
 import { WorkshopPage } from './workshop-page';
 
@@ -32,6 +32,35 @@ describe('the workshop', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Keep these' }));
     await waitFor(() => expect(bucket).toBeInvalid());
     expect(sent).toEqual([]);
+  });
+
+  it('keeps what the damp cure ends by, and the hours in which things are wetted', async () => {
+    const sent = fakeServer({ 'PUT workshop': session });
+    renderScreen(<WorkshopPage />);
+    await userEvent.selectOptions(await screen.findByLabelText('Which share'), '80 %');
+    await userEvent.click(screen.getByText(/^The patient school/));
+    await userEvent.selectOptions(screen.getByLabelText('You are up from'), '06:00');
+    await userEvent.click(screen.getByRole('button', { name: 'Wet in these hours' }));
+    await waitFor(() => expect(sent).toHaveLength(3));
+    expect(sent.map(({ body }) => body)).toMatchObject([
+      { dampCure: { by: 'share', share: 0.8 } },
+      { dampCure: { by: 'school', school: 'patient' } },
+      { waking: { from: 6, to: 22 } },
+    ]);
+  });
+
+  it('makes the address of a calendar, shows it this once, and stops it', async () => {
+    const sent = fakeServer({ calendar: { madeAt: NOW }, 'POST calendar': { path: '/api/calendar/secret/round.ics' } });
+    renderScreen(<WorkshopPage />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Change it: the old one stops' }));
+    const address = await screen.findByLabelText(/Put this into your calendar/);
+    expect(address).toHaveValue(`${window.location.origin}/api/calendar/secret/round.ics`);
+    await userEvent.click(screen.getByRole('button', { name: 'Stop it' }));
+    await waitFor(() => expect(screen.queryByLabelText(/Put this into your calendar/)).toBeNull());
+    expect(sent.map(({ method, path }) => `${method} ${path}`)).toEqual([
+      'POST calendar/address',
+      'DELETE calendar/address',
+    ]);
   });
 
   it('lets someone in, and tells what is wrong with an address', async () => {

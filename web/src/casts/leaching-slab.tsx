@@ -1,0 +1,56 @@
+import { leaching } from '@dewpot/core';
+import type { CastDetail } from '@dewpot/contract';
+
+const PH = { from: 7, to: 13, target: 8.5 } as const;
+
+/** The leaching: what the strips said, on the way to the target. */
+export function LeachingSlab({ cast: { life } }: { cast: CastDetail }) {
+  const readings = life.ph ?? [];
+  if (readings.length === 0 && !life.leaches) return null;
+  const { told } = leaching(readings, life.leaches ?? 0);
+  const y = (ph: number) => 8 + ((PH.to - Math.min(PH.to, Math.max(PH.from, ph))) / (PH.to - PH.from)) * 70;
+  const x = (i: number) => 40 + i * 46;
+  return (
+    <figure className="card-slab">
+      <h2 className="text-xl">Leached for plants</h2>
+      <svg
+        viewBox="0 0 420 92"
+        className="w-full"
+        role="img"
+        aria-label={`Leaching: ${readings.map(({ ph }) => `pH ${ph}`).join(', ')}. ${told}`}
+      >
+        <rect
+          x={34}
+          y={y(PH.target)}
+          width={380}
+          height={y(PH.from) - y(PH.target)}
+          fill="var(--good)"
+          opacity={0.35}
+        />
+        <text x={30} y={y(PH.target) + 4} fontSize={11} textAnchor="end" fill="currentColor">
+          {PH.target}
+        </text>
+        <text x={30} y={y(12) + 4} fontSize={11} textAnchor="end" fill="currentColor">
+          12
+        </text>
+        <polyline
+          points={readings.map(({ ph }, i) => `${x(i)},${y(ph)}`).join(' ')}
+          fill="none"
+          stroke="var(--color-secondary)"
+          strokeWidth={2.5}
+        />
+        {readings.map(({ at, ph }, i) => (
+          <g key={at} transform={`translate(${x(i)} ${y(ph)})`}>
+            <circle r={4.5} fill="var(--color-secondary)" />
+            <text y={-8} fontSize={11} textAnchor="middle" fill="currentColor">
+              {ph}
+            </text>
+          </g>
+        ))}
+      </svg>
+      <figcaption className="text-sm">
+        {life.leaches ?? 0} {life.leaches === 1 ? 'soak' : 'soaks'} so far. {told}
+      </figcaption>
+    </figure>
+  );
+}
