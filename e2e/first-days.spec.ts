@@ -76,7 +76,10 @@ test('a heatwave out of a logger’s file covers a lightweight trough, and cold 
     await expect(damp).toContainText('look for fine cracks');
     await expect(damp).toContainText(/0 wettings done, \d+ missed/);
     await page.getByRole('button', { name: 'Cover', exact: true }).first().click();
-    await page.getByRole('dialog').getByText(/^in a bag/).click();
+    await page
+      .getByRole('dialog')
+      .getByText(/^in a bag/)
+      .click();
     await page.getByRole('button', { name: 'Now in a bag' }).click();
     await expect(damp).not.toContainText('cover it instead');
     await expect(page.getByText('Coverbag')).toBeVisible();
