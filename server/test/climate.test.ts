@@ -93,6 +93,19 @@ describe('places', () => {
     expect(body.bridges).toEqual([{ from: month - 6 * HOUR, to: month - HOUR, why: 'nothing was read' }]);
   });
 
+  it('take the first readings of a month from many at once, while others read', async () => {
+    const opened = await Promise.all(Array.from({ length: 6 }, () => open()));
+    const month = Date.UTC(2019, 2, 1);
+    const answers = await Promise.all(
+      opened.flatMap(({ id }, i) => [
+        agent.get('/api/places'),
+        send(id, steady(10, month - (i % 3) * 32 * DAY, month - (i % 3) * 32 * DAY + 40 * DAY, 6 * HOUR)),
+        agent.get(`/api/places/${id}/air?from=${month}&to=${month + 5 * DAY}`),
+      ]),
+    );
+    expect(answers.map(({ status }) => status)).toEqual(answers.map(() => 200));
+  });
+
   it('are refused by name: readings for a typed place, bad ones, too many, and the last place taken away', async () => {
     const { id } = await open({ source: 'typed', typed: { temperature: 12, humidity: 0.8, wind: 0 } });
     await send(id, [{ at: now, temperature: 3 }]).expect(409);

@@ -40,9 +40,12 @@ const functions = [
       part text := 'air_readings_' || to_char(first, 'YYYY_MM');
     BEGIN
       IF to_regclass(part) IS NOT NULL THEN RETURN; END IF;
-      PERFORM pg_advisory_xact_lock(hashtext(part));
-      IF to_regclass(part) IS NOT NULL THEN RETURN; END IF;
-      EXECUTE format('CREATE TABLE %I PARTITION OF air_readings FOR VALUES FROM (%s) TO (%s)', part,
+      -- One at a time, whatever the month: whoever makes two waits for nobody who waits for them.
+      PERFORM pg_advisory_xact_lock(81370002);
+      IF EXISTS (SELECT 1 FROM pg_class WHERE relname = part AND relnamespace = 'public'::regnamespace) THEN RETURN; END IF;
+      -- Made beside its table and then attached, so that nobody who reads it has to wait.
+      EXECUTE format('CREATE TABLE %I (LIKE air_readings INCLUDING ALL)', part);
+      EXECUTE format('ALTER TABLE air_readings ATTACH PARTITION %I FOR VALUES FROM (%s) TO (%s)', part,
         (extract(epoch FROM first) * 1000)::bigint, (extract(epoch FROM first + interval '1 month') * 1000)::bigint);
       ${wallOfPart}
     END $$`,
