@@ -1,7 +1,7 @@
 import ICAL from 'ical.js';
 import type { CastDetail, PlaceView } from '@dewpot/contract';
 import type { Page } from '@playwright/test';
-import { beginWorkshop, castsOf, enterDemo, expect, happened, pourPots, test } from './house.js';
+import { beginWorkshop, castsOf, expect, happened, pourPots, test } from './house.js';
 
 const HOUR = 3_600_000;
 const liftOutOf = async (page: Page, id: string) => {
@@ -148,26 +148,31 @@ test('a damaged lift-out moves the next proposal, and the round is read from a s
 
 test('one walk round the shelf on a phone: many at once, put off with what it costs, undone', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await enterDemo(page);
-  const now = page.getByRole('region', { name: 'Now', exact: true });
-  const many = now.getByRole('button', { name: /^Weigh all / }).first();
-  const count = Number((await many.textContent())!.replace(/\D/g, ''));
-  await many.click();
-  await expect(page.getByRole('dialog').getByRole('textbox', { name: /^Mass of/ })).toHaveCount(count);
-  await page.getByRole('button', { name: 'Close', exact: true }).click();
-
-  const line = now.getByRole('button', { name: /^Put off: Weigh/ }).first();
-  const told = (await line.getAttribute('aria-label'))!;
-  await line.click();
-  await page.getByRole('dialog').getByText('two days').click();
-  await expect(page.getByRole('dialog').getByRole('status')).toContainText('Costs nothing but time');
-  await page
-    .getByRole('dialog')
-    .getByRole('button', { name: /^Put off to/ })
-    .click();
-  await expect(now.getByRole('button', { name: told })).toHaveCount(0);
-  const week = page.getByRole('region', { name: 'This week', exact: true });
-  await expect(week.getByRole('button', { name: told })).toBeVisible();
+  await beginWorkshop(page);
+  await pourPots(page.request, 2, 12 * 24, { pour: { place: 'the sill' } });
+  const all = await pourPots(page.request, 1, 11 * 24, { mould: { name: 'Small pot' }, pour: { place: 'the sill' } });
+  for (const { id } of all) {
+    await happened(page.request, id, 10 * 24, { type: 'lifted-out', damage: [] });
+    await happened(page.request, id, 2 * 24, { type: 'uncovered' });
+  }
+  await page.goto('/');
+  const now = page.getByRole('region', { name: 'Now, the sill' });
+  await now.getByRole('button', { name: 'Weigh all 3' }).click();
+  const sheet = page.getByRole('dialog');
+  const masses = sheet.getByRole('textbox', { name: /^Mass of/ });
+  await expect(masses).toHaveCount(3);
+  for (const [i, { expected }] of all.entries()) await masses.nth(i).fill(`${Math.round(expected.dry + 60)} g`);
+  await sheet.getByRole('button', { name: 'Keep these weighings' }).click();
+  await expect(page.getByText('Nothing wants doing now.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(now.getByRole('button', { name: told })).toBeVisible();
+  await expect(now.getByRole('button', { name: 'Weigh all 3' })).toBeVisible();
+
+  const putOff = 'Put off: Weigh, Small pot 2a';
+  await now.getByRole('button', { name: putOff }).click();
+  await sheet.getByText('two days').click();
+  await expect(sheet.getByRole('status')).toContainText('Costs nothing but time');
+  await sheet.getByRole('button', { name: /^Put off to/ }).click();
+  await expect(now.getByRole('button', { name: putOff })).toHaveCount(0);
+  const week = page.getByRole('region', { name: 'This week', exact: true });
+  await expect(week.getByRole('button', { name: putOff })).toBeVisible();
 });
