@@ -53,9 +53,7 @@ const router = createBrowserRouter([
   },
 ]);
 
-/** What makes it work without a connection is fetched once the first screen stands, ms. */
-const LATER = 3000;
-setTimeout(() => registerSW({ immediate: true }), LATER);
+registerSW({ immediate: true });
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

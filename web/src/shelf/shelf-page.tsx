@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { rulerSteps, writeQuantity } from '@dewpot/core';
 import { Link } from 'react-router';
 import { CastActions, fetchActionsAhead } from '../casts';
@@ -6,14 +6,12 @@ import { Choice } from '../ui/choice';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { useWidth } from '../ui/use-width';
-import { WhenSeen } from '../ui/when-seen';
+import { AirStrip } from './air-strip';
 import { layoutPlank, shelfScale } from './layout';
 import { PlankLine } from './plank';
 import { planksOf, shelfBys, type Group, type ShelfBy } from './reading';
 import { Round, type Doing } from './round';
 import { useShelf } from './use-shelf';
-
-const AirStrip = lazy(async () => ({ default: (await import('./air-strip')).AirStrip }));
 
 /** Home: the casts on their planks, the round, the air. */
 export function ShelfPage() {
@@ -35,9 +33,7 @@ export function ShelfPage() {
         <Round casts={shelf.data ?? []} now={now} onDo={setDoing} />
         {air && (
           <div className="border-base-300 mt-4 border-t pt-3">
-            <WhenSeen height={150}>
-              <AirStrip air={air} />
-            </WhenSeen>
+            <AirStrip air={air} />
           </div>
         )}
       </aside>

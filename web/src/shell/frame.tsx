@@ -5,21 +5,13 @@ import { ProblemFailure } from '../api/client';
 import { sessionQuery } from '../api/session';
 import { PieceLight } from '../ui/piece-light';
 import { Busy, Failure } from '../ui/states';
+import { DueNotices } from './due-notices';
 import { Keys } from './keys';
 import { Lintel } from './lintel';
 import { useTheme } from './theme';
 
 /** Whoever is signed in never sees it. */
 const DoorPage = lazy(async () => ({ default: (await import('../door')).DoorPage }));
-
-/** So long after the first screen stands, what it can do without is fetched, ms. */
-const LATER = 4000;
-
-/** Tells of what comes due, at whatever station one stands. */
-const DueNotices = lazy(async () => {
-  await new Promise((done) => setTimeout(done, LATER));
-  return { default: (await import('./due-notices')).DueNotices };
-});
 
 /** The room around every station; whoever is not signed in stands before the door. */
 export function Frame() {
@@ -47,9 +39,7 @@ export function Frame() {
       <PieceLight />
       {!bench && <Lintel />}
       <Keys />
-      <Suspense>
-        <DueNotices />
-      </Suspense>
+      <DueNotices />
       <main>
         <Suspense fallback={<Busy what="this station" />}>
           <Outlet />
