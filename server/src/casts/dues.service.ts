@@ -51,6 +51,9 @@ interface Standing {
 
 type Cast = Pick<CastEntity, 'id' | 'mouldId' | 'snapshot' | 'projection' | 'stage'>;
 
+/** Whether it still hardens in its mould or is kept damp: the air matters to it. */
+const isYoung = ({ stage }: Cast) => stage === 'setting' || stage === 'damp';
+
 const word = (name: string | undefined) => name?.trim().toLowerCase();
 
 /** What is due to casts, from the air of the places in which they stand. */
@@ -67,14 +70,14 @@ export class DuesService {
     const ways = await this.ways();
     const places = await this.climates.places();
     const liftOutAge = await this.liftOuts.ages(casts.filter(({ stage }) => stage === 'setting'));
-    const wanted = casts.filter(({ stage }) => stage === 'setting' || stage === 'damp');
+    const wanted = casts.filter(isYoung);
     const earliest = Math.max(now - YOUNG, Math.min(now, ...wanted.map(({ projection }) => projection.life.pouredAt)));
     const series = new Map<string, PlaceSeries>();
     const wettings = new Map<string, Wetting | undefined>();
     const dues = new Map<string, Due[]>();
     for (const cast of casts) {
       const standing: Standing[] = [];
-      if (wanted.includes(cast))
+      if (isYoung(cast))
         for (const { from, place } of staysOf(cast, places)) {
           const air = series.get(place.id) ?? (await this.climates.series(place, earliest, now));
           series.set(place.id, air);
@@ -107,9 +110,8 @@ export class DuesService {
       known.filter(({ at }) => at <= now || end >= now),
       Math.max(HOUR / 2, (Math.min(now, life.pouredAt + YOUNG) - life.pouredAt) / MOST_TOLD),
     );
-    const young = cast.stage === 'setting' || cast.stage === 'damp';
     const does =
-      here && young
+      here && isYoung(cast)
         ? surroundingsOf({
             life,
             setting: snapshot.setting,
@@ -217,7 +219,7 @@ function dueOf(
     accelerated: snapshot.accelerated ?? false,
     reach,
     liftOutAge: age,
-    cores: life.stage === 'setting' || life.stage === 'damp' ? pulledCores(snapshot.shape, snapshot.release) : [],
+    cores: life.stage === 'setting' ? pulledCores(snapshot.shape, snapshot.release) : [],
     dampCure: ways.dampCure,
     longer: snapshot.lightweight ?? false,
     ...(wetting && { wetting }),

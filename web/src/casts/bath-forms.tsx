@@ -3,6 +3,7 @@ import { bathNote, baths, leaching, type Bath } from '@dewpot/core';
 import { Choice } from '../ui/choice';
 import { NumberField } from '../ui/number-field';
 import type { ActionProps } from './cast-actions';
+import { DoneButton } from './done-button';
 import { bathWords } from './words';
 
 const usualHours: Record<Bath, readonly number[]> = { water: [24, 72, 168], vinegar: [4, 8, 24], leach: [24, 48] };
@@ -37,19 +38,15 @@ export function BatheForm({ casts, busy, record }: ActionProps) {
       />
       {note && <p className="text-accent font-semibold">{note}</p>}
       <p className="border-accent border-l-4 pl-3">{baths[bath].caution}</p>
-      <button
-        type="button"
-        disabled={busy}
-        className="btn btn-primary h-16 w-full text-lg"
-        onClick={() =>
-          record(
-            `${bathWords[bath]}, ${hoursInWords(hours)}.`,
-            casts.map((cast) => ({ cast, event: { type: 'soaked' as const, bath, hours } })),
-          )
-        }
+      <DoneButton
+        casts={casts}
+        busy={busy}
+        record={record}
+        said={`${bathWords[bath]}, ${hoursInWords(hours)}.`}
+        event={{ type: 'soaked', bath, hours }}
       >
         In it now, for {hoursInWords(hours)}
-      </button>
+      </DoneButton>
       <StripForm casts={casts} busy={busy} record={record} />
     </div>
   );
@@ -66,33 +63,13 @@ export function EndBathForm({ casts, busy, record }: ActionProps) {
       {soak.bath === 'leach' && <StripForm casts={casts} busy={busy} record={record} />}
       <p className="border-accent border-l-4 pl-3">{baths[soak.bath].caution}</p>
       {soak.bath === 'leach' && (
-        <button
-          type="button"
-          disabled={busy}
-          className="btn btn-neutral h-14 w-full"
-          onClick={() =>
-            record(
-              'Fresh water.',
-              out.map((cast) => ({ cast, event: again })),
-            )
-          }
-        >
+        <DoneButton casts={out} busy={busy} record={record} said="Fresh water." event={again} look="btn-neutral h-14">
           Fresh water, and in again
-        </button>
+        </DoneButton>
       )}
-      <button
-        type="button"
-        disabled={busy}
-        className="btn btn-primary h-16 w-full text-lg"
-        onClick={() =>
-          record(
-            'Out of its bath.',
-            out.map((cast) => ({ cast, event: { type: 'rinsed' as const } })),
-          )
-        }
-      >
+      <DoneButton casts={out} busy={busy} record={record} said="Out of its bath." event={{ type: 'rinsed' }}>
         Out and rinsed
-      </button>
+      </DoneButton>
     </div>
   );
 }

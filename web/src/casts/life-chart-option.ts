@@ -2,6 +2,7 @@ import { agesAt, shareBand, standing, strengthShare, type CastEvent } from '@dew
 import type { CastDetail } from '@dewpot/contract';
 import type { EChartsCoreOption } from 'echarts/core';
 import { format } from 'date-fns';
+import { font, INK, inked } from '../ui/chart-style';
 import type { Units } from '../ui/units';
 
 const HOUR = 3_600_000;
@@ -10,10 +11,7 @@ const POINTS = 120;
 const STRENGTH = 0;
 const WATER = 1;
 
-const INK = 'var(--color-base-content)';
-const inked = (share: number) => `color-mix(in oklab, ${INK} ${share}%, transparent)`;
 const NOW = 'var(--color-accent)';
-const font = { fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif", fontSize: 12, color: INK };
 
 type Point = readonly [at: number, value: number];
 

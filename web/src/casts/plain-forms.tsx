@@ -1,31 +1,12 @@
 import { useState } from 'react';
 import type { ActionProps } from './cast-actions';
-
-/** What needs nothing but one tap. */
-function OneTap({
-  type,
-  label,
-  said,
-  casts,
-  busy,
-  record,
-}: ActionProps & { type: 'wetted' | 'uncovered'; label: string; said: string }) {
-  const happened = casts.map((cast) => ({ cast, event: { type } }));
-  return (
-    <button
-      type="button"
-      disabled={busy}
-      className="btn btn-primary h-16 w-full text-lg"
-      onClick={() => record(said, happened)}
-    >
-      {label}
-    </button>
-  );
-}
+import { DoneButton } from './done-button';
 
 /** A wetting in the damp cure. */
 export const WetForm = (props: ActionProps) => (
-  <OneTap {...props} type="wetted" label="Wetted just now" said="Wetted." />
+  <DoneButton {...props} said="Wetted." event={{ type: 'wetted' }}>
+    Wetted just now
+  </DoneButton>
 );
 
 /** The end of the damp cure. */
@@ -36,7 +17,9 @@ export function UncoverForm(props: ActionProps) {
         From now on it dries. Weigh it today and then once a day: after three weighings you are told when it can be
         sealed.
       </p>
-      <OneTap {...props} type="uncovered" label="Uncovered just now" said="Uncovered: drying begins." />
+      <DoneButton {...props} said="Uncovered: drying begins." event={{ type: 'uncovered' }}>
+        Uncovered just now
+      </DoneButton>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from './cast-actions';
+import { DoneButton } from './done-button';
 
 /** A core that is out: turned, drawn, plucked. */
 export function PullForm({ casts, due, busy, record }: ActionProps) {
@@ -23,21 +24,15 @@ export function PullForm({ casts, due, busy, record }: ActionProps) {
         {core}: {how ?? 'turn it and draw it'}. If the edge of the hole moves with it, it is too early: leave it half an
         hour.
       </p>
-      <button
-        type="button"
-        disabled={busy}
-        className="btn btn-primary h-16 w-full text-lg"
-        onClick={() =>
-          record(
-            `${core} is out.`,
-            casts
-              .filter(({ life }) => !life.pulled?.includes(core))
-              .map((cast) => ({ cast, event: { type: 'pulled' as const, core } })),
-          )
-        }
+      <DoneButton
+        casts={casts.filter(({ life }) => !life.pulled?.includes(core))}
+        busy={busy}
+        record={record}
+        said={`${core} is out.`}
+        event={{ type: 'pulled', core }}
       >
         {core} is out
-      </button>
+      </DoneButton>
     </div>
   );
 }

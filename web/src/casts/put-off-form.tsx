@@ -5,6 +5,7 @@ import { Choice } from '../ui/choice';
 import { sayWhen } from '../ui/say-when';
 import { useNow } from '../ui/use-now';
 import type { ActionProps } from './cast-actions';
+import { DoneButton } from './done-button';
 
 const MORNING = 8;
 const EVENING = 19;
@@ -52,19 +53,16 @@ export function PutOffForm({ casts, due, busy, record }: ActionProps) {
       <p role="status" className={free ? '' : 'text-accent border-accent border-l-4 pl-3 font-semibold'}>
         {consequence(due, until, now)}
       </p>
-      <button
-        type="button"
-        disabled={busy}
-        className={`btn h-16 w-full text-lg ${free ? 'btn-primary' : 'btn-accent'}`}
-        onClick={() =>
-          record(
-            `Put off to ${sayWhen(until, now)}.`,
-            casts.map((cast) => ({ cast, event: { type: 'snoozed' as const, stroke: due.stroke, until } })),
-          )
-        }
+      <DoneButton
+        casts={casts}
+        busy={busy}
+        record={record}
+        said={`Put off to ${sayWhen(until, now)}.`}
+        event={{ type: 'snoozed', stroke: due.stroke, until }}
+        look={`h-16 text-lg ${free ? 'btn-primary' : 'btn-accent'}`}
       >
         Put off to {sayWhen(until, now)}
-      </button>
+      </DoneButton>
     </div>
   );
 }

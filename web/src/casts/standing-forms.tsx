@@ -7,6 +7,7 @@ import { useSession } from '../api/session';
 import { Choice } from '../ui/choice';
 import { useUnits } from '../ui/units';
 import type { ActionProps } from './cast-actions';
+import { DoneButton } from './done-button';
 import { placeOf } from './reading';
 
 const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
@@ -37,19 +38,15 @@ export function CoverForm({ casts, busy, record }: ActionProps) {
         value={cover}
         onChange={setCover}
       />
-      <button
-        type="button"
-        disabled={busy}
-        className="btn btn-primary h-16 w-full text-lg"
-        onClick={() =>
-          record(
-            `Now ${coverWords[cover]}.`,
-            casts.map((cast) => ({ cast, event: { type: 'covered' as const, cover } })),
-          )
-        }
+      <DoneButton
+        casts={casts}
+        busy={busy}
+        record={record}
+        said={`Now ${coverWords[cover]}.`}
+        event={{ type: 'covered', cover }}
       >
         Now {coverWords[cover]}
-      </button>
+      </DoneButton>
     </div>
   );
 }

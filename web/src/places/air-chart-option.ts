@@ -1,11 +1,9 @@
 import type { PlaceAir } from '@dewpot/contract';
 import type { EChartsCoreOption } from 'echarts/core';
 import { format } from 'date-fns';
+import { font, INK, inked } from '../ui/chart-style';
 import type { Units } from '../ui/units';
 
-const INK = 'var(--color-base-content)';
-const inked = (share: number) => `color-mix(in oklab, ${INK} ${share}%, transparent)`;
-const font = { fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif", fontSize: 12, color: INK };
 const WARM = 'var(--color-accent)';
 const DAMP = 'var(--color-secondary)';
 const DAY = 24 * 3_600_000;
