@@ -6,7 +6,7 @@ import { lifeOf, type Life, type Stage } from './life.js';
 
 /** Stages in which something can happen. */
 const possible: Record<Exclude<HappeningType, 'poured' | 'voided'>, readonly Stage[]> = {
-  wetted: ['setting', 'damp'],
+  wetted: ['setting', 'damp', 'drying', 'sealed'],
   covered: ['setting', 'damp'],
   moved: ['setting', 'damp', 'drying', 'sealed'],
   pulled: ['setting', 'damp'],
@@ -18,7 +18,16 @@ const possible: Record<Exclude<HappeningType, 'poured' | 'voided'>, readonly Sta
   'lifted-out': ['setting'],
   uncovered: ['damp'],
   weighed: ['damp', 'drying', 'sealed'],
-  coated: ['drying', 'sealed'],
+  'film-tested': ['drying'],
+  assembled: ['setting'],
+  unclamped: ['setting'],
+  joined: ['damp', 'drying', 'sealed'],
+  decorated: ['damp', 'drying', 'sealed'],
+  'seal-planned': ['setting', 'damp', 'drying', 'sealed'],
+  coated: ['drying', 'sealed', 'out'],
+  checked: ['sealed', 'out'],
+  fitted: ['drying', 'sealed', 'out'],
+  'came-later': ['out'],
   bubbles: ['damp', 'drying', 'sealed', 'out'],
   'put-out': ['drying', 'sealed'],
   broken: ['setting', 'damp', 'drying', 'sealed', 'out'],
@@ -38,6 +47,15 @@ const inWords: Record<HappeningType, string> = {
   'lifted-out': 'lifted out',
   uncovered: 'uncovered',
   weighed: 'weighed',
+  'film-tested': 'tried with a clear film',
+  assembled: 'put together',
+  unclamped: 'unclamped',
+  joined: 'joined',
+  decorated: 'decorated',
+  'seal-planned': 'given a way to be sealed',
+  checked: 'tried',
+  fitted: 'fitted out',
+  'came-later': 'looked back on',
   coated: 'coated',
   bubbles: 'looked over',
   'put-out': 'put out',
@@ -50,6 +68,7 @@ const stageInWords: Record<Stage, string> = {
   damp: 'in its damp cure',
   drying: 'drying',
   sealed: 'sealed',
+  joined: 'part of an article',
   out: 'out of the door',
   broken: 'broken',
 };
@@ -59,6 +78,7 @@ const wayOn: Record<Stage, string> = {
   damp: 'End its damp cure first.',
   drying: 'Choose what it is ready for.',
   sealed: 'Choose what it is ready for.',
+  joined: 'Open the article, or take it apart.',
   out: 'Undo “put out” first.',
   broken: 'Undo “broken” first.',
 };
@@ -131,6 +151,20 @@ function canHappen(life: Life, event: CastEvent): boolean {
   return event.type === 'poured' || event.type === 'voided' || possible[event.type].includes(life.stage);
 }
 
+function checkFinish(check: Checker, event: CastEvent, life: Life): void {
+  if (event.type === 'film-tested') check.number('hours', event.hours, 'The film', { above: 0, max: 240, unit: 'h' });
+  if (event.type === 'unclamped')
+    check.expect(life.joint !== undefined, 'type', event.type, 'It is not an article.', 'Lift it out instead.');
+  if (event.type === 'lifted-out')
+    check.expect(life.joint === undefined, 'type', event.type, 'It is an article.', 'Unclamp it instead.');
+  if (event.type === 'seal-planned')
+    check.number('coats', event.coats, 'The number of coats', { min: event.sealer ? 1 : 0, max: 10 });
+  if (event.type === 'put-out' && event.price !== undefined)
+    check.number('price', event.price, 'The price', { min: 0, max: 1e6 });
+  if (event.type === 'coated' && event.volume !== undefined)
+    check.number('volume', event.volume, 'What went on', { above: 0, max: 20_000, unit: 'mL' });
+}
+
 /**
  * Appends an event to a cast's life. `now` in ms.
  * @throws InputError where it cannot have happened: wrong stage, future, a weighing that this piece cannot have.
@@ -158,10 +192,13 @@ export function appendEvent(
   if (event.type === 'weighed') {
     checkMass(check, event.mass, expected);
     check.number('step', event.step, 'The scale’s step', { above: 0, max: 1000, unit: 'g' });
+    if (event.together !== undefined)
+      check.number('together', event.together, 'The pieces on the scale', { min: 2, max: 200 });
   }
   if (event.type === 'soaked')
     check.number('hours', event.hours, 'The bath', { above: 0, max: baths[event.bath].most, unit: 'h' });
   if (event.type === 'ph') check.number('ph', event.ph, 'The pH', { min: 4, max: 14 });
+  checkFinish(check, event, life);
   if (event.type === 'rinsed')
     check.expect(life.soak !== undefined, 'type', event.type, 'It lies in no bath.', 'Enter the bath first.');
   check.done();

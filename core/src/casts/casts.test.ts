@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { sealers } from '../finish/index.js';
 import { InputError } from '../units/index.js';
 import { appendEvent, castCode, lifeOf, sealingGate, wetness, type CastEvent, type Happening } from './index.js';
 
@@ -84,7 +85,7 @@ describe('what cannot have happened is refused', () => {
 
 describe('the gate before sealing', () => {
   it('names its reasons while water is leaving', () => {
-    const gate = sealingGate(lifeOf(life.slice(0, 6)), expected, 'portland', 'penetrating', start + 12 * DAY);
+    const gate = sealingGate(lifeOf(life.slice(0, 6)), expected, 'portland', sealers.penetrating, start + 12 * DAY);
     expect(gate.open).toBe(false);
     expect(gate.reasons.join()).toContain('may still hold');
   });
@@ -97,15 +98,15 @@ describe('the gate before sealing', () => {
       ...life.slice(0, 3),
       ...masses.map((mass, i) => event(10 + i, 9 + i, { type: 'weighed', mass, step: 1 })),
     ];
-    const gate = sealingGate(lifeOf(dried), expected, 'portland', 'penetrating', start + 27 * DAY);
+    const gate = sealingGate(lifeOf(dried), expected, 'portland', sealers.penetrating, start + 27 * DAY);
     expect(gate.reasons).toEqual([]);
-    const film = sealingGate(lifeOf(dried), expected, 'portland', 'acrylic', start + 27 * DAY);
+    const film = sealingGate(lifeOf(dried), expected, 'portland', sealers.acrylic, start + 27 * DAY);
     expect(film.dryDown.limit).toBeLessThan(gate.dryDown.limit);
   });
 
   it('stays shut on a piece that is too young', () => {
     const young = lifeOf([life[0]!]);
-    expect(sealingGate(young, expected, 'portland', 'wax', start + DAY).reasons.join()).toContain('days old');
+    expect(sealingGate(young, expected, 'portland', sealers.wax, start + DAY).reasons.join()).toContain('days old');
   });
 });
 

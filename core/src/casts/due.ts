@@ -1,6 +1,7 @@
 import { dampEnd, liftOutWindow, PULL_EARLY, initialSet, type DampCure, type SettingClass } from '../cure/index.js';
 import type { PulledCore } from './cores.js';
 import type { Stroke } from './events.js';
+import { dryingDues, outDues, sealedDues, type FinishContext } from './finish-dues.js';
 import type { Life } from './life.js';
 import { nextWetting, type Wetting } from './wetting.js';
 
@@ -26,8 +27,7 @@ export interface Due extends Window {
 }
 
 /** What `duesOf` needs beside a cast's life. */
-export interface DueContext {
-  readonly now: number;
+export interface DueContext extends FinishContext {
   readonly setting: SettingClass;
   readonly accelerated?: boolean;
   /** When the piece is as old as so many equivalent hours at 20 °C, ms; undefined where that is out of sight. */
@@ -40,15 +40,10 @@ export interface DueContext {
   readonly longer?: boolean;
   /** What its open faces want; undefined where nothing is known of the air. */
   readonly wetting?: Wetting;
-  /** When the gate opens for sealing by the weighings, ms; undefined before the first weighing. */
-  readonly opensAt?: number;
-  /** Whether the weighings show it dry enough. */
-  readonly dryEnough?: boolean;
 }
 
 /** What is not in sight by the forecast is put so far off, ms. */
 const HORIZON = 90 * DAY;
-const COAT_CURE = 2 * DAY;
 
 function liftOut(life: Life, { reach, liftOutAge }: DueContext): Due {
   const at = (age: number) => reach(age) ?? life.pouredAt + HORIZON;
@@ -90,18 +85,9 @@ function endOfBath({ soak }: Life): Due[] {
   return [{ stroke: 'End bath', early: good - HOUR, good, late: good + (soak.bath === 'vinegar' ? HOUR : DAY), told }];
 }
 
-function drying(life: Life, { dryEnough, opensAt }: DueContext): Due {
-  if (dryEnough) {
-    const good = Math.max(opensAt ?? 0, life.weighedAt ?? 0);
-    return { stroke: 'Coat', early: good, good, late: good + 30 * DAY };
-  }
-  const good = life.weighedAt === undefined ? (life.uncoveredAt ?? life.pouredAt) : life.weighedAt + 20 * HOUR;
-  return { stroke: 'Weigh', early: good - 4 * HOUR, good, late: good + DAY };
-}
-
-function sealed(life: Life): Due {
-  const last = life.coats[life.coats.length - 1]?.at ?? life.pouredAt;
-  return { stroke: 'Put out', early: last + COAT_CURE / 2, good: last + COAT_CURE, late: last + 60 * DAY };
+/** An article stands clamped or propped until its joint holds it. */
+function unclamp({ unclampAt }: NonNullable<Life['joint']>): Due {
+  return { stroke: 'Unclamp', early: unclampAt - HOUR, good: unclampAt, late: unclampAt + 14 * DAY };
 }
 
 /** In the mould an open face is not wetted, but it may want a cover. */
@@ -111,19 +97,22 @@ const covering = (life: Life, context: DueContext) =>
 function byStage(life: Life, context: DueContext): Due[] {
   switch (life.stage) {
     case 'setting':
+      if (life.joint) return [unclamp(life.joint)];
       return [...pulls(life, context), ...covering(life, context), liftOut(life, context)];
     case 'damp':
       return [...endOfBath(life), ...nextWetting(life, context), endOfDampCure(life, context)];
     case 'drying':
-      return [...endOfBath(life), drying(life, context)];
+      return [...endOfBath(life), ...dryingDues(life, context)];
     case 'sealed':
-      return [sealed(life)];
+      return sealedDues(life, context);
+    case 'out':
+      return outDues(life);
     default:
       return [];
   }
 }
 
-/** What is to be done to a cast, what comes first at the head; nothing for one that is out or broken. */
+/** What is to be done to a cast, what comes first at the head; nothing for one that is part of an article, or broken. */
 export function duesOf(life: Life, context: DueContext): Due[] {
   return byStage(life, context)
     .map((due): Due => {
@@ -155,7 +144,12 @@ const lateMeans: Record<Stroke, { readonly costs: SnoozeCost['costs']; readonly 
   'End bath': { costs: 'window', why: 'after that the bath eats into the face, or does no more good' },
   Uncover: { costs: 'time', why: 'it only dries later' },
   Weigh: { costs: 'time', why: 'you are only told later when it can be sealed' },
-  Coat: { costs: 'time', why: 'it waits well where it is dry' },
+  Unclamp: { costs: 'time', why: 'its clamps and its place are not free' },
+  Test: { costs: 'time', why: 'you are only told later when it can be sealed' },
+  Coat: { costs: 'time', why: 'it waits well where it is dry; between coats a film turns hard' },
+  Check: { costs: 'time', why: 'what did not hold is found out by its keeper' },
+  'Look back': { costs: 'time', why: 'what it taught comes later' },
+  'Seal again': { costs: 'time', why: 'water gets in where the old coat is worn' },
   'Put out': { costs: 'time', why: 'it waits well where it is dry' },
 };
 

@@ -72,7 +72,7 @@ describe('appending', () => {
   it('judges what happened earlier by the stage it had then', () => {
     const wetted = event(60, { type: 'wetted' });
     expect(against([poured, lifted, uncovered], wetted)).toEqual([]);
-    expect(against([poured, lifted, uncovered], event(300, { type: 'wetted' }))).toHaveLength(1);
+    expect(against([poured, lifted, uncovered], event(300, { type: 'pulled', core: 'x' }))).toHaveLength(1);
   });
 });
 

@@ -1,22 +1,60 @@
 import type { Bath, Cover } from '../cure/index.js';
-import type { SealerKind } from '../finish/index.js';
+import type {
+  CoatTool,
+  Decoration,
+  DryingAir,
+  PieceUse,
+  SealCheck,
+  Sealer,
+  SealerKind,
+  Side,
+} from '../finish/index.js';
+import type { Bond } from '../joining/index.js';
+import type { Fitting } from '../keeping/index.js';
 
 export type Spot = 'corner' | 'rim' | 'base' | 'core-end' | 'face';
 export type DamageSize = 'chip' | 'piece' | 'through';
 export type Force = 'slid' | 'tapped' | 'fought';
-export type Side = 'outside' | 'inside' | 'both';
 
 /** What a caster puts damage at lift-out down to; only what came too early teaches the next. */
 export type DamageCause = 'early' | 'stuck' | 'dropped';
 /** Short works on a piece out of the mould. */
 export type Dressing = 'flashing' | 'edges' | 'pinholes' | 'grit' | 'drain hole' | 'green texture';
 /** What is done to a cast on the round. */
-export type Stroke = 'Pull' | 'Lift out' | 'Cover' | 'Wet' | 'End bath' | 'Uncover' | 'Weigh' | 'Coat' | 'Put out';
+export type Stroke =
+  | 'Pull'
+  | 'Lift out'
+  | 'Unclamp'
+  | 'Cover'
+  | 'Wet'
+  | 'End bath'
+  | 'Uncover'
+  | 'Weigh'
+  | 'Test'
+  | 'Coat'
+  | 'Check'
+  | 'Put out'
+  | 'Look back'
+  | 'Seal again';
+/** How a piece left. */
+export type Gone = 'kept' | 'given' | 'sold';
+/** What became of a piece later. */
+export type CameLater = 'well' | 'frost' | 'bloom' | 'crack' | 'sealer let go' | 'gone';
 
 /** Where a cast was hurt and how badly. */
 export interface Damage {
   readonly spot: Spot;
   readonly size: DamageSize;
+}
+
+/** How a piece is to be sealed: for what it is to serve, with what. Without a sealer it is left bare. */
+export interface SealPlan {
+  readonly uses: readonly PieceUse[];
+  readonly sealer?: SealerKind;
+  readonly product?: Sealer;
+  readonly materialId?: string;
+  readonly coats: number;
+  readonly side: Side;
 }
 
 /** What happened to a cast, beside when. */
@@ -45,10 +83,50 @@ export type Happening =
       readonly step: number;
       readonly temperature?: number;
       readonly humidity?: number;
+      /** How many like pieces lay on the scale together: its mass is its share. */
+      readonly together?: number;
+      /** The caster was asked whether it is the right piece, and said so. */
+      readonly sure?: boolean;
     }
-  | { readonly type: 'coated'; readonly sealer: SealerKind; readonly side: Side; readonly overruled?: string }
+  | { readonly type: 'film-tested'; readonly hours: number; readonly drops: boolean }
+  | {
+      readonly type: 'assembled';
+      readonly bond: Bond;
+      /** Hours until it is unclamped, and until it carries. */
+      readonly clamp: number;
+      readonly cure: number;
+      readonly note?: string;
+    }
+  | { readonly type: 'unclamped' }
+  | { readonly type: 'joined'; readonly article: string; readonly code: string }
+  | { readonly type: 'decorated'; readonly decoration: Decoration; readonly note?: string; readonly overruled?: string }
+  | ({ readonly type: 'seal-planned' } & SealPlan)
+  | {
+      readonly type: 'coated';
+      readonly sealer: SealerKind;
+      readonly side: Side;
+      /** The product as its sheet was then, and the lot that it came from. */
+      readonly product?: Sealer;
+      readonly lotId?: string;
+      /** mL that went on. */
+      readonly volume?: number;
+      readonly tool?: CoatTool;
+      readonly air?: DryingAir;
+      readonly overruled?: string;
+      /** Of a gate that was overruled: the water that may be left over the limit. */
+      readonly over?: number;
+    }
+  | { readonly type: 'checked'; readonly check: SealCheck; readonly held: boolean; readonly note?: string }
+  | { readonly type: 'fitted'; readonly fitting: Fitting; readonly note?: string }
   | { readonly type: 'bubbles'; readonly face: Spot; readonly grade: number }
-  | { readonly type: 'put-out'; readonly where?: string }
+  | {
+      readonly type: 'put-out';
+      readonly where?: string;
+      readonly gone?: Gone;
+      /** In the workshop's money. */
+      readonly price?: number;
+    }
+  | { readonly type: 'came-later'; readonly came: CameLater; readonly note?: string }
   | { readonly type: 'broken'; readonly how?: string }
   | { readonly type: 'voided'; readonly event: string };
 

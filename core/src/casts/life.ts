@@ -1,25 +1,50 @@
 import type { Bath, Cover, PhReading } from '../cure/index.js';
-import type { Weighing } from '../finish/index.js';
+import {
+  decorations,
+  readFilmTest,
+  sealers,
+  type CoatTool,
+  type Decoration,
+  type DryingAir,
+  type SealCheck,
+  type Sealer,
+  type SealerKind,
+  type Side,
+  type Weighing,
+} from '../finish/index.js';
+import type { Bond } from '../joining/index.js';
+import type { Fitting } from '../keeping/index.js';
 import {
   standing,
+  type CameLater,
   type CastEvent,
   type Damage,
   type DamageCause,
   type Force,
-  type Side,
+  type Gone,
+  type SealPlan,
   type Stroke,
 } from './events.js';
 
 /** Where a cast stands in the work. */
-export type Stage = 'setting' | 'damp' | 'drying' | 'sealed' | 'out' | 'broken';
+export type Stage = 'setting' | 'damp' | 'drying' | 'sealed' | 'joined' | 'out' | 'broken';
 
 export interface Coat {
   readonly id: string;
   readonly at: number;
-  readonly sealer: string;
+  readonly sealer: SealerKind;
   readonly side: Side;
+  readonly product?: Sealer;
+  readonly tool?: CoatTool;
+  readonly volume?: number;
+  readonly air?: DryingAir;
   readonly overruled?: string;
+  readonly over?: number;
 }
+
+/** The sealer of a coat by its own sheet, else as the handbook has its kind. */
+export const sealerOfCoat = ({ product, sealer }: Pick<Coat, 'product' | 'sealer'>): Sealer =>
+  product ?? sealers[sealer];
 
 /** A place in which a cast stands from a time on, ms. */
 export interface Stay {
@@ -65,6 +90,20 @@ export interface Life {
   readonly uncoveredAt?: number;
   readonly weighings: readonly Weighing[];
   readonly weighedAt?: number;
+  /** It dries from then on, ms: uncovered, or wetted again. */
+  readonly driesFrom?: number;
+  /** The last clear film that was taped on. */
+  readonly filmTest?: { readonly at: number; readonly dry: boolean; readonly told: string };
+  /** Of an article: what holds it, and when it may be unclamped and carries, ms. */
+  readonly joint?: { readonly bond: Bond; readonly unclampAt: number; readonly carriesAt: number };
+  /** Of a part: the article that it went into. */
+  readonly joinedInto?: { readonly id: string; readonly code: string };
+  readonly decorated?: readonly { readonly at: number; readonly decoration: Decoration }[];
+  readonly sealPlan?: SealPlan;
+  readonly checks?: readonly { readonly at: number; readonly check: SealCheck; readonly held: boolean }[];
+  readonly fitted?: readonly Fitting[];
+  readonly gone?: { readonly how: Gone; readonly where?: string; readonly price?: number };
+  readonly later?: readonly { readonly at: number; readonly came: CameLater; readonly note?: string }[];
   readonly coats: readonly Coat[];
   readonly outAt?: number;
   readonly brokenAt?: number;
@@ -83,7 +122,7 @@ function apply(life: Life, event: CastEvent): Life {
     case 'lifted-out':
       return { ...life, stage: 'damp', liftedAt: event.at, damage: event.damage, liftOut: liftOutOf(event) };
     case 'wetted':
-      return { ...life, wettedAt: event.at, wettings: [...(life.wettings ?? []), event.at] };
+      return dryAnew({ ...life, wettedAt: event.at, wettings: [...(life.wettings ?? []), event.at] }, event.at);
     case 'covered':
       return { ...life, cover: event.cover, coveredAt: event.at };
     case 'moved': {
@@ -99,7 +138,7 @@ function apply(life: Life, event: CastEvent): Life {
     }
     case 'rinsed': {
       const { soak: _, ...rest } = life;
-      return rest;
+      return dryAnew(rest, event.at);
     }
     case 'ph':
       return { ...life, ph: [...(life.ph ?? []), { at: event.at, ph: event.ph }] };
@@ -108,7 +147,7 @@ function apply(life: Life, event: CastEvent): Life {
     case 'dressed':
       return event.grit === undefined ? life : { ...life, grit: Math.max(life.grit ?? 0, event.grit) };
     case 'uncovered':
-      return { ...life, stage: 'drying', uncoveredAt: event.at };
+      return { ...life, stage: 'drying', uncoveredAt: event.at, driesFrom: event.at };
     case 'weighed': {
       const { mass, step, temperature, humidity } = event;
       const weighing: Weighing = {
@@ -121,19 +160,80 @@ function apply(life: Life, event: CastEvent): Life {
       return { ...life, weighings: [...life.weighings, weighing], weighedAt: event.at };
     }
     case 'coated': {
-      const { id, at, sealer, side, overruled } = event;
-      const coat: Coat = { id, at, sealer, side, ...(overruled !== undefined && { overruled }) };
-      return { ...life, stage: 'sealed', coats: [...life.coats, coat] };
+      const { type: _type, lotId: _lot, ...coat } = event;
+      return { ...life, stage: life.stage === 'out' ? 'out' : 'sealed', coats: [...life.coats, coat] };
     }
-    case 'put-out':
-      return { ...life, stage: 'out', outAt: event.at };
+    case 'put-out': {
+      const { at, gone: how = 'kept', where, price } = event;
+      const gone = { how, ...(where && { where }), ...(price !== undefined && { price }) };
+      return { ...life, stage: 'out', outAt: at, gone };
+    }
     case 'broken':
       return { ...life, stage: 'broken', brokenAt: event.at };
     case 'bubbles':
       return { ...life, bubbles: Math.max(life.bubbles ?? 0, event.grade) };
     case 'voided':
       return life;
+    default:
+      return applyFinish(life, event);
   }
+}
+
+/** In drying a wetting begins the dry-down anew; before it, and on a sealed face, it does not. */
+const dryAnew = (life: Life, at: number): Life => (life.stage === 'drying' ? { ...life, driesFrom: at } : life);
+
+type FinishEvent = CastEvent & {
+  readonly type:
+    | 'film-tested'
+    | 'assembled'
+    | 'unclamped'
+    | 'joined'
+    | 'decorated'
+    | 'seal-planned'
+    | 'checked'
+    | 'fitted'
+    | 'came-later';
+};
+
+/** What is done from joining to the door and after. */
+function applyFinish(life: Life, event: FinishEvent): Life {
+  const { at } = event;
+  switch (event.type) {
+    case 'film-tested':
+      return { ...life, filmTest: { at, ...readFilmTest(event) } };
+    case 'assembled': {
+      const { bond, clamp, cure } = event;
+      const joint = { bond, unclampAt: at + clamp * HOUR, carriesAt: at + cure * HOUR };
+      return { ...life, pouredAt: life.pouredAt || at, joint };
+    }
+    case 'unclamped':
+      return { ...life, stage: 'drying', uncoveredAt: at, driesFrom: at };
+    case 'joined':
+      return { ...life, stage: 'joined', joinedInto: { id: event.article, code: event.code } };
+    case 'decorated': {
+      const { decoration } = event;
+      const done = { ...life, decorated: [...(life.decorated ?? []), { at, decoration }] };
+      return decorations[decoration].wets ? dryAnew(done, at) : done;
+    }
+    case 'seal-planned': {
+      const { type: _type, id: _id, at: _at, ...sealPlan } = event;
+      return { ...life, sealPlan };
+    }
+    case 'checked':
+      return { ...life, checks: [...(life.checks ?? []), { at, check: event.check, held: event.held }] };
+    case 'fitted':
+      return { ...life, fitted: [...new Set([...(life.fitted ?? []), event.fitting])] };
+    case 'came-later': {
+      const { came, note } = event;
+      return { ...life, later: [...(life.later ?? []), { at, came, ...(note && { note }) }] };
+    }
+  }
+}
+
+/** When what was put on a piece last by way of decoration is dry, ms. */
+export function decorationDryAt({ decorated = [] }: Life): number | undefined {
+  const last = decorated[decorated.length - 1];
+  return last && last.at + decorations[last.decoration].dries * HOUR;
 }
 
 /** Where a cast stands now, by name: where it was moved to, else as its pour said. */

@@ -14,6 +14,10 @@ export interface Weighing {
 export interface DryDownPrior {
   readonly dry: number;
   readonly loss: number;
+  /** How far off the dry mass may be, g; a quarter of the loss where it is left out. */
+  readonly sd?: number;
+  /** Hours in which about two thirds leave, in the air it stands in; five days where that is left out. */
+  readonly tau?: number;
 }
 
 /** One plausible curve: mass at t hours after the first weighing = final + amplitude·exp(−(t/tau)^beta). */
@@ -24,7 +28,8 @@ export interface DryDownCurve {
   readonly beta: number;
 }
 
-const LN_TAU = Math.log(5 * 24);
+/** Hours in which about two thirds of the water leave, in usual air. */
+export const USUAL_TAU = 5 * 24;
 const LN_TAU_SD = 1;
 const BETA = 0.75;
 const BETA_SD = 0.15;
@@ -47,7 +52,14 @@ export function massOn(curve: DryDownCurve, t: number): number {
 
 /** Water still to leave on a curve, g, `t` hours after the first weighing. */
 export function waterOn({ amplitude, tau, beta }: DryDownCurve, t: number): number {
-  return amplitude * Math.exp(-((Math.max(0, t) / tau) ** beta));
+  return t <= 0 ? amplitude : amplitude * Math.exp(-Math.exp(beta * Math.log(t / tau)));
+}
+
+/** A weighing as the fit sees it: ln of its hours after the first, its weight, its mass above the expected dry one. */
+interface Seen {
+  readonly lnT: number;
+  readonly weight: number;
+  readonly y: number;
 }
 
 interface GridPoint {
@@ -65,19 +77,15 @@ interface GridPoint {
  * For a given shape (tau, beta) mass is linear in final mass and amplitude, so both are integrated out exactly:
  * a normal prior on the one, a flat one above 0 on the other.
  */
-function weighPoint(weighings: readonly Weighing[], prior: DryDownPrior, lnTau: number, beta: number): GridPoint {
-  const tau = Math.exp(lnTau);
-  const start = weighings[0]!.hour;
-  const priorSd = Math.max(1, 0.25 * prior.loss);
+function weighPoint(seen: readonly Seen[], prior: DryDownPrior, mean: number, lnTau: number, beta: number): GridPoint {
+  const priorSd = prior.sd ?? Math.max(1, 0.25 * prior.loss);
   let sw = 1 / priorSd ** 2;
   let sx = 0,
     sxx = 0,
     sy = 0,
     sxy = 0;
-  for (const weighing of weighings) {
-    const weight = 1 / weighingError(weighing) ** 2;
-    const x = Math.exp(-(((weighing.hour - start) / tau) ** beta));
-    const y = weighing.mass - prior.dry;
+  for (const { lnT, weight, y } of seen) {
+    const x = Math.exp(-Math.exp(beta * (lnT - lnTau)));
     sw += weight;
     sx += weight * x;
     sxx += weight * x * x;
@@ -89,10 +97,10 @@ function weighPoint(weighings: readonly Weighing[], prior: DryDownPrior, lnTau: 
   const offset = (sxx * sy - sx * sxy) / det;
   const amplitudeSd = Math.sqrt(sw / det);
   const fit = (offset * sy + amplitude * sxy) / 2 - Math.log(det) / 2;
-  const shape = -((lnTau - LN_TAU) ** 2) / (2 * LN_TAU_SD ** 2) - (beta - BETA) ** 2 / (2 * BETA_SD ** 2);
+  const shape = -((lnTau - mean) ** 2) / (2 * LN_TAU_SD ** 2) - (beta - BETA) ** 2 / (2 * BETA_SD ** 2);
   const positive = Math.log(Math.max(1e-300, normalShare(amplitude / amplitudeSd)));
   return {
-    tau,
+    tau: Math.exp(lnTau),
     beta,
     amplitude,
     amplitudeSd,
@@ -102,13 +110,29 @@ function weighPoint(weighings: readonly Weighing[], prior: DryDownPrior, lnTau: 
   };
 }
 
+/** Equal readings of a coarse scale share one rounding, however many they are: together they say no more about it than one. */
+function seenBy(weighings: readonly Weighing[], prior: DryDownPrior): Seen[] {
+  const start = weighings[0]!.hour;
+  return weighings.map((weighing) => {
+    const alike = weighings.filter(({ mass, step }) => mass === weighing.mass && step === weighing.step).length;
+    const shared = ((alike - 1) * weighing.step ** 2) / 12;
+    return {
+      lnT: Math.log(weighing.hour - start),
+      weight: 1 / (weighingError(weighing) ** 2 + shared),
+      y: weighing.mass - prior.dry,
+    };
+  });
+}
+
 function grid(weighings: readonly Weighing[], prior: DryDownPrior): GridPoint[] {
   const points: GridPoint[] = [];
+  const seen = seenBy(weighings, prior);
+  const mean = Math.log(prior.tau ?? USUAL_TAU);
   for (let i = 0; i < TAU_POINTS; i++) {
     for (let j = 0; j < BETA_POINTS; j++) {
-      const lnTau = LN_TAU + LN_TAU_SD * 3.2 * ((2 * i) / (TAU_POINTS - 1) - 1);
+      const lnTau = mean + LN_TAU_SD * 3.2 * ((2 * i) / (TAU_POINTS - 1) - 1);
       const beta = BETA + BETA_SD * 2.8 * ((2 * j) / (BETA_POINTS - 1) - 1);
-      points.push(weighPoint(weighings, prior, lnTau, beta));
+      points.push(weighPoint(seen, prior, mean, lnTau, beta));
     }
   }
   return points;
@@ -127,7 +151,8 @@ function drawCurve(point: GridPoint, i: number): DryDownCurve {
 
 /**
  * Curves of equal weight that stand for the posterior of the dry-down, given at least one weighing in order of time.
- * Priors: final mass as expected with sd 25 % of the expected loss, ln τ about ln 5 days with sd 1, β 0.75 ± 0.15.
+ * Priors: final mass as expected with sd 25 % of the expected loss, ln τ about ln 5 days (or the prior's own) with sd 1,
+ * β 0.75 ± 0.15.
  */
 export function plausibleCurves(weighings: readonly Weighing[], prior: DryDownPrior): DryDownCurve[] {
   const points = grid(weighings, prior);

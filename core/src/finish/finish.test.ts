@@ -63,7 +63,7 @@ describe('dry-down', () => {
   it('is stricter before a film', () => {
     const pot = dryingPot(12);
     const open = reckonDryDown(pot, prior, 'portland').limit;
-    expect(reckonDryDown(pot, prior, 'portland', true).limit).toBeLessThan(open);
+    expect(reckonDryDown(pot, prior, 'portland', { film: true }).limit).toBeLessThan(open);
   });
 
   it('says what is missing after none and after two weighings', () => {

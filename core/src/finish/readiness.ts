@@ -2,43 +2,34 @@ import type { SettingClass } from '../cure/index.js';
 import { figure, line, type Figure } from '../units/index.js';
 import {
   massOn,
-  plausibleCurves,
   quantile,
   quantiles,
   waterOn,
-  weighingError,
   type DryDownCurve,
   type DryDownPrior,
   type Weighing,
 } from './dry-down-fit.js';
+import {
+  decidingRule,
+  HOURS_NEEDED,
+  leastDays,
+  ruleStandings,
+  waterLimit,
+  type DrynessWays,
+  type RuleStanding,
+} from './dryness-rules.js';
+import { AGREES_WITHIN, errorsOff, settleWeighings, type StrayWeighing } from './weighings.js';
 
-/** Youngest age at which a piece is sealed, days since the pour. A product's own sheet wins. */
-const leastAge: Record<SettingClass, number> = {
-  portland: 5,
-  lime: 5,
-  'fast-setting': 2,
-  gypsum: 2,
-  underlayment: 1,
-  patch: 3,
-};
-
-const WEIGHINGS_NEEDED = 3;
-const HOURS_NEEDED = 40;
-/** A weighing agrees within so many of its errors from the median curve. */
-const AGREES_WITHIN = 3;
 const BOUND = 0.8;
+/** The axis of the curve ends this long after the first weighing at the latest, hours. */
+const LONGEST = 24 * 60;
 
-/** Most water still to leave: share of dry mass and share of the expected loss. */
-export interface DrynessLimit {
-  readonly ofDry: number;
-  readonly ofLoss: number;
+/** Median and the ends of the 80 % band. */
+export interface Banded {
+  readonly middle: number;
+  readonly low: number;
+  readonly high: number;
 }
-
-/** Limits before sealing; stricter before a film or a candle. */
-export const drynessLimits: Record<'open' | 'film', DrynessLimit> = {
-  open: { ofDry: 0.015, ofLoss: 0.3 },
-  film: { ofDry: 0.007, ofLoss: 0.15 },
-};
 
 /** What the weighings say of a piece. Hours are since the pour. */
 export interface DryDown {
@@ -48,6 +39,10 @@ export interface DryDown {
   readonly leastHour: number;
   /** What is still missing, in sentences; empty when dry enough. */
   readonly missing: readonly string[];
+  /** Each rule of the gate; none before the first weighing. */
+  readonly rules: readonly RuleStanding[];
+  /** The rule that keeps the gate shut longest. */
+  readonly decides?: RuleStanding;
   /** Water still to leave at the last weighing; the band's high end is the 80 % bound that is judged. */
   readonly remaining?: Figure;
   /** Most water that may still be in it, g. */
@@ -64,24 +59,28 @@ export interface DryDown {
   /** A curve of middling parts, for drawing how wet the piece looks. */
   readonly typical?: DryDownCurve;
   readonly final?: { readonly mass: number; readonly low: number; readonly high: number };
-  /** Weight held within 1 g (or the scale's step) for so many days: the sign that casters use. */
+  /** Weight held within `heldWithin` g (1 g, or the scale's step) for so many days: the sign that casters use. */
   readonly heldDays: number;
+  readonly heldWithin: number;
+  /** Weighings that are not this piece's, set aside. */
+  readonly strays: readonly StrayWeighing[];
 }
 
-function heldDays(weighings: readonly Weighing[]): number {
+/** The sign that casters go by: how long the weight has held within a gram, or the scale's step. */
+function heldSign(weighings: readonly Weighing[]): { days: number; within: number } {
   const last = weighings[weighings.length - 1];
-  if (!last) return 0;
+  if (!last) return { days: 0, within: 1 };
+  const within = Math.max(1, last.step);
   let from = last.hour;
   for (let i = weighings.length - 1; i >= 0; i--) {
     const weighing = weighings[i]!;
-    if (weighing.mass - last.mass > Math.max(1, weighing.step)) break;
+    if (weighing.mass - last.mass > within) break;
     from = weighing.hour;
   }
-  return (last.hour - from) / 24;
+  return { days: (last.hour - from) / 24, within };
 }
 
-/** Median and the ends of the 80 % band. */
-function bandOf(values: readonly number[]): { middle: number; low: number; high: number } {
+function bandOf(values: readonly number[]): Banded {
   const [low, middle, high] = quantiles(values, [0.1, 0.5, 0.9]) as [number, number, number];
   return { middle, low, high };
 }
@@ -100,115 +99,118 @@ function traceCurve(curves: readonly DryDownCurve[], start: number, end: number)
   });
 }
 
-function agreeing(weighings: readonly Weighing[], curves: readonly DryDownCurve[]): number {
-  const start = weighings[0]!.hour;
-  return weighings.filter((weighing) => {
-    const median = quantile(
-      curves.map((curve) => massOn(curve, weighing.hour - start)),
+/** The middling value of each part of the curves by itself. */
+function typicalOf(curves: readonly DryDownCurve[]): DryDownCurve {
+  const middle = (part: keyof DryDownCurve) =>
+    quantile(
+      curves.map((curve) => curve[part]),
       0.5,
     );
-    return Math.abs(weighing.mass - median) <= AGREES_WITHIN * weighingError(weighing);
-  }).length;
+  return { final: middle('final'), amplitude: middle('amplitude'), tau: middle('tau'), beta: middle('beta') };
 }
 
-function whatIsMissing(weighings: readonly Weighing[], agree: number, bound: number, limit: number): string[] {
-  const span = weighings[weighings.length - 1]!.hour - weighings[0]!.hour;
-  const found: string[] = [];
-  if (weighings.length < WEIGHINGS_NEEDED) {
-    const wanted = WEIGHINGS_NEEDED - weighings.length;
-    found.push(`It wants ${wanted} more weighing${wanted > 1 ? 's' : ''}, a day apart.`);
-  } else if (agree < WEIGHINGS_NEEDED)
-    found.push('Its weighings do not lie on one drying curve: weigh it again tomorrow.');
-  if (span < HOURS_NEEDED)
-    found.push(`Its weighings span ${span.toFixed(0)} h of the ${HOURS_NEEDED} h that are wanted.`);
-  if (bound > limit)
-    found.push(
-      `It may still hold ${bound.toFixed(0)} g of water that can leave; under ${limit.toFixed(0)} g is dry enough.`,
-    );
-  return found;
+/** What the weighings say, without the curve that is drawn of it. */
+export type DryJudgement = Omit<DryDown, 'curve'>;
+
+/** As `reckonDryDown`, without the curve: for many pieces at once. */
+export function judgeDryDown(
+  given: readonly Weighing[],
+  prior: DryDownPrior,
+  setting: SettingClass,
+  ways: DrynessWays = {},
+): DryJudgement {
+  return judge(given, prior, setting, ways).judgement;
 }
 
 /**
  * Reckons the dry-down of a piece from its weighings and what was known before them.
  * Ready when at least three weighings over 40 h agree with the fit and the 80 % bound of the water still to leave is
- * under both limits. `film` asks for the stricter ones.
+ * under both limits. Ways: stricter before a film or a candle, eased by the caster's record, the product's own age.
  */
 export function reckonDryDown(
   given: readonly Weighing[],
   prior: DryDownPrior,
   setting: SettingClass,
-  film = false,
+  ways: DrynessWays = {},
 ): DryDown {
+  const { judgement, curves, first, last } = judge(given, prior, setting, ways);
+  const end = Math.min(judgement.opens?.high ?? 0, first + LONGEST);
+  return { ...judgement, curve: curves.length > 0 ? traceCurve(curves, first, Math.max(last, end) + 24) : [] };
+}
+
+interface Judging {
+  readonly judgement: DryJudgement;
+  readonly curves: readonly DryDownCurve[];
+  readonly first: number;
+  readonly last: number;
+}
+
+const unweighed = (leastHour: number, limit: number): DryJudgement => ({
+  dryEnough: false,
+  leastHour,
+  limit,
+  missing: ['It has not been weighed yet: weigh it now, then once a day.'],
+  rules: [],
+  heldDays: 0,
+  heldWithin: 1,
+  strays: [],
+});
+
+function judge(given: readonly Weighing[], prior: DryDownPrior, setting: SettingClass, ways: DrynessWays): Judging {
   const weighings = [...given].sort((a, b) => a.hour - b.hour);
-  const limits = drynessLimits[film ? 'film' : 'open'];
-  const leastHour = leastAge[setting] * 24;
-  const limit = Math.min(limits.ofDry * prior.dry, limits.ofLoss * prior.loss);
-  if (weighings.length === 0) {
-    return {
-      dryEnough: false,
-      leastHour,
-      limit,
-      missing: ['It has not been weighed yet: weigh it now, then once a day.'],
-      curve: [],
-      heldDays: 0,
-    };
-  }
-  const first = weighings[0]!.hour;
-  const last = weighings[weighings.length - 1]!;
-  const curves = plausibleCurves(weighings, prior);
+  const leastHour = (ways.leastDays ?? leastDays[setting]) * 24;
+  const limit = waterLimit(prior, ways);
+  if (weighings.length === 0) return { judgement: unweighed(leastHour, limit.grams), curves: [], first: 0, last: 0 };
+  const { kept, curves, strays } = settleWeighings(weighings, prior);
+  const first = kept[0]!.hour;
+  const last = kept[kept.length - 1]!;
   const water = curves.map((curve) => waterOn(curve, last.hour - first));
-  const middle = quantile(water, 0.5);
-  const bound = quantile(water, BOUND);
-  const missing = whatIsMissing(weighings, agreeing(weighings, curves), bound, limit);
-  const opening = curves.map((curve) => Math.max(first + hourUnder(curve, limit), first + HOURS_NEEDED, leastHour));
-  const { middle: hour, ...openingBand } = bandOf(opening);
-  const opens = { hour, ...openingBand };
-  const { middle: finalMass, ...finalBand } = bandOf(curves.map(({ final: dry }) => dry));
-  const final = { mass: finalMass, ...finalBand };
-  const typical: DryDownCurve = {
-    final: final.mass,
-    amplitude: quantile(
-      curves.map(({ amplitude }) => amplitude),
-      0.5,
-    ),
-    tau: quantile(
-      curves.map(({ tau }) => tau),
-      0.5,
-    ),
-    beta: quantile(
-      curves.map(({ beta }) => beta),
-      0.5,
-    ),
-  };
-  return {
-    dryEnough: missing.length === 0,
-    typical,
+  const [low, middle, bound] = quantiles(water, [1 - BOUND, 0.5, BOUND]) as [number, number, number];
+  const dry = bandOf(curves.map((curve) => first + hourUnder(curve, limit.grams)));
+  const from = Math.max(first + HOURS_NEEDED, leastHour);
+  const opens = { hour: Math.max(dry.middle, from), low: Math.max(dry.low, from), high: Math.max(dry.high, from) };
+  const rules = ruleStandings({
+    weighings: kept,
+    agree: errorsOff(kept, curves).filter((errors) => errors <= AGREES_WITHIN).length,
+    lastStrays: last.hour < weighings[weighings.length - 1]!.hour,
+    bound,
+    limit: limit.grams,
+    limitTold: limit.told,
+    dryAt: dry.middle,
     leastHour,
-    missing,
-    limit,
+  });
+  const unmet = rules.filter(({ rule, met }) => !met && rule !== 'age');
+  const decides = decidingRule(rules);
+  const final = bandOf(curves.map((curve) => curve.final));
+  const held = heldSign(kept);
+  const judgement: DryJudgement = {
+    dryEnough: unmet.length === 0,
+    leastHour,
+    missing: unmet.map(({ told }) => told),
+    rules,
+    ...(decides && { decides }),
+    limit: limit.grams,
     opens,
-    final,
+    final: { mass: final.middle, low: final.low, high: final.high },
+    typical: typicalOf(curves),
     remaining: figure(
       middle,
       'g',
-      { kind: 'learned', records: weighings.length },
+      { kind: 'learned', records: kept.length },
       [
         line('Expected to lose, from the mix', prior.loss, 'g'),
         line('Expected to weigh dry, from the mix', prior.dry, 'g'),
         line('Last weighing', last.mass, 'g'),
-        line('Fitted dry mass', final.mass, 'g', 'm(t) = dry + A·exp(−(t/τ)^β)'),
+        line('Fitted dry mass', final.middle, 'g', 'm(t) = dry + A·exp(−(t/τ)^β)'),
         line('Water still to leave', middle, 'g', 'at the last weighing'),
         line('With four chances in five under', bound, 'g'),
-        line(
-          'Dry enough under',
-          limit,
-          'g',
-          `${limits.ofDry * 100} % of dry mass and ${limits.ofLoss * 100} % of the expected loss`,
-        ),
+        line('Dry enough under', limit.grams, 'g', limit.told),
       ],
-      [quantile(water, 1 - BOUND), bound],
+      [low, bound],
     ),
-    curve: traceCurve(curves, first, Math.max(last.hour, Math.min(opens.high, first + 24 * 60)) + 24),
-    heldDays: heldDays(weighings),
+    heldDays: held.days,
+    heldWithin: held.within,
+    strays,
   };
+  return { judgement, curves, first, last: last.hour };
 }

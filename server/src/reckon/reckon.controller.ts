@@ -10,6 +10,6 @@ export class ReckonController {
   @Post('finish/dry-down')
   @HttpCode(200)
   dryDown(@Body() { weighings, dry, loss, setting, film }: DryDownQuestion): DryDown {
-    return reckonDryDown(weighings, { dry, loss }, setting, film);
+    return reckonDryDown(weighings, { dry, loss }, setting, { film });
   }
 }

@@ -1,0 +1,129 @@
+import { checksFor, recoatWindow, resealMonths, type DryingAir, type DryingSchool } from '../finish/index.js';
+import type { Due } from './due.js';
+import type { Life } from './life.js';
+import { decorationDryAt, sealerOfCoat } from './life.js';
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+const MONTH = 30.44 * DAY;
+
+/** What the dues from drying on need beside a cast's life. Times ms. */
+export interface FinishContext {
+  readonly now: number;
+  /** When the gate opens by what is known, under the forecast. */
+  readonly opensAt?: number;
+  readonly dryEnough?: boolean;
+  /** How the workshop tells that a piece is dry; by the scale where it is left out. */
+  readonly drying?: DryingSchool;
+  /** Like pieces of its pour are weighed for it. */
+  readonly sampled?: boolean;
+  /** Air in which a coat dries. */
+  readonly air?: DryingAir;
+}
+
+const USUAL_AIR: DryingAir = { temperature: 20, humidity: 0.5 };
+/** How long a weighed or tested piece waits for the next look. */
+const NEXT_WEIGHING = 20 * HOUR;
+const NEXT_TEST = 2 * DAY;
+
+/** Whether a plan leaves the piece bare. */
+const staysBare = ({ sealPlan }: Life) => sealPlan !== undefined && sealPlan.sealer === undefined;
+
+function onceDry(life: Life, { opensAt }: FinishContext): Due {
+  const good = Math.max(opensAt ?? 0, life.weighedAt ?? 0, decorationDryAt(life) ?? 0);
+  return { stroke: staysBare(life) ? 'Put out' : 'Coat', early: good, good, late: good + 30 * DAY };
+}
+
+/** What is due to a piece that dries: the next look, or what comes once it is dry. */
+export function dryingDues(life: Life, context: FinishContext): Due[] {
+  const { dryEnough, drying = 'scale', opensAt, sampled, now } = context;
+  if (dryEnough) return [onceDry(life, context)];
+  if (drying === 'calendar' && opensAt !== undefined) return [onceDry(life, context)];
+  if (drying === 'clear-film') {
+    const last = life.filmTest?.at;
+    const good =
+      last === undefined ? Math.max(life.driesFrom ?? life.pouredAt, (opensAt ?? now) - DAY) : last + NEXT_TEST;
+    return [{ stroke: 'Test', early: good - DAY, good, late: good + 7 * DAY, told: 'tape clear film on it for 16 h' }];
+  }
+  if (sampled) return [];
+  const good = life.weighedAt === undefined ? (life.driesFrom ?? life.pouredAt) : life.weighedAt + NEXT_WEIGHING;
+  return [{ stroke: 'Weigh', early: good - 4 * HOUR, good, late: good + DAY }];
+}
+
+/** Coats that are still to come by its plan. */
+export const coatsToCome = ({ sealPlan, coats }: Life): number => Math.max(0, (sealPlan?.coats ?? 1) - coats.length);
+
+/** Checks that its plan wants and nobody has made since the last coat. */
+export function checksToCome({ sealPlan, coats, checks = [] }: Life) {
+  const last = coats[coats.length - 1];
+  if (!last) return [];
+  const made = checks.filter(({ at }) => at >= last.at).map(({ check }) => check);
+  return checksFor(sealPlan?.uses ?? [], last.sealer).filter((check) => !made.includes(check));
+}
+
+/** What is due to a piece with a coat on it: the next coat in its window, then its checks, then the door. */
+export function sealedDues(life: Life, { air = USUAL_AIR }: FinishContext): Due[] {
+  const last = life.coats[life.coats.length - 1];
+  if (!last) return [];
+  const sealer = sealerOfCoat(last);
+  if (coatsToCome(life) > 0) {
+    const { from, to } = recoatWindow(sealer, last.at, last.air ?? air);
+    const told = `coat ${life.coats.length + 1} of ${life.sealPlan?.coats}`;
+    return [{ stroke: 'Coat', early: from - (from - last.at) / 3, good: from, late: to, told }];
+  }
+  const cured = last.at + sealer.cureDays * DAY;
+  const out: Due = { stroke: 'Put out', early: cured - DAY, good: cured, late: cured + 60 * DAY };
+  const checks = checksToCome(life);
+  return checks.length === 0 || !life.sealPlan
+    ? [out]
+    : [
+        { stroke: 'Check', early: cured - DAY, good: cured, late: cured + 14 * DAY, told: checks.join(', ') },
+        { ...out, early: cured, good: cured + DAY },
+      ];
+}
+
+/** Pieces that stand outdoors are asked after once their first winter is over, others after half a year. */
+const SPRING = { month: 3, day: 15 } as const;
+const LEAST_OUT = 60 * DAY;
+
+/** When to ask what became of a piece that went out, ms: once, when there is something to tell. */
+export function lookBackAt(life: Life): number | undefined {
+  const { outAt, sealPlan } = life;
+  if (outAt === undefined) return undefined;
+  const outside = sealPlan?.uses.some((use) => use === 'outdoors' || use === 'frost' || use === 'plants') ?? true;
+  if (!outside) return outAt + 182 * DAY;
+  const year = new Date(outAt + LEAST_OUT).getUTCFullYear();
+  const spring = (in_: number) => Date.UTC(in_, SPRING.month, SPRING.day);
+  return spring(year) >= outAt + LEAST_OUT ? spring(year) : spring(year + 1);
+}
+
+/** When a kept piece is to be tried and sealed again, ms. */
+export function resealAt({ coats, sealPlan, gone }: Life): number | undefined {
+  const last = coats[coats.length - 1];
+  if (!last || gone?.how !== 'kept') return undefined;
+  return last.at + resealMonths(last.sealer, sealPlan?.uses ?? []) * MONTH;
+}
+
+/** What is due after the door: to be asked once how it lasted, and of what was kept, to be sealed again. */
+export function outDues(life: Life): Due[] {
+  const asked = lookBackAt(life);
+  const again = resealAt(life);
+  const isGone = life.later?.some(({ came }) => came === 'gone') ?? false;
+  if (isGone) return [];
+  return [
+    ...(asked !== undefined && !life.later
+      ? [{ stroke: 'Look back' as const, early: asked, good: asked, late: asked + 60 * DAY, told: 'how did it last?' }]
+      : []),
+    ...(again !== undefined
+      ? [
+          {
+            stroke: 'Seal again' as const,
+            early: again - 30 * DAY,
+            good: again,
+            late: again + 90 * DAY,
+            told: 'try it with a drop of water',
+          },
+        ]
+      : []),
+  ];
+}

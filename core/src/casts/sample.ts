@@ -1,0 +1,34 @@
+import { sampleSize } from '../finish/index.js';
+import type { Life } from './life.js';
+
+/** A cast as far as choosing a sample goes. */
+export interface SampleCast {
+  readonly id: string;
+  readonly code: string;
+  readonly pourId: string;
+  readonly mouldId: string;
+  readonly place: string;
+  readonly life: Life;
+}
+
+/** Like pieces of one pour that dry in one place: what is weighed of some holds for the rest. */
+const alike = ({ pourId, mouldId, place }: SampleCast) => `${pourId} ${mouldId} ${place}`;
+
+/**
+ * Which of the casts that dry are weighed for others, by the key of the cast: codes of those that stand for it, itself among them
+ * where it is weighed. The ones weighed most so far are kept, then in the order of their codes.
+ */
+export function samplesOf<C extends SampleCast>(casts: readonly C[]): Map<string, readonly C[]> {
+  const groups = new Map<string, C[]>();
+  for (const cast of casts.filter(({ life }) => life.stage === 'drying'))
+    groups.set(alike(cast), [...(groups.get(alike(cast)) ?? []), cast]);
+  const samples = new Map<string, readonly C[]>();
+  for (const group of groups.values()) {
+    const weighed = (one: C) => one.life.weighings.length;
+    const chosen = [...group]
+      .sort((a, b) => weighed(b) - weighed(a) || a.code.localeCompare(b.code, 'en', { numeric: true }))
+      .slice(0, sampleSize(group.length));
+    for (const cast of group) samples.set(cast.id, chosen);
+  }
+  return samples;
+}

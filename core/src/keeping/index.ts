@@ -1,0 +1,3 @@
+export * from './care-note.js';
+export * from './fittings.js';
+export * from './planted.js';

@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { careNote, filledMass, plantedMass } from './index.js';
+
+const facts = {
+  name: 'Hexagon pot',
+  code: '12a',
+  mixName: 'Sand and cement',
+  uses: [],
+  lightweight: false,
+  gypsum: false,
+  lamp: false,
+} as const;
+
+describe('a care note', () => {
+  it('says what it is made of, how it is sealed and when to look at it again', () => {
+    const note = careNote({
+      ...facts,
+      uses: ['outdoors', 'frost'],
+      sealer: { kind: 'penetrating', name: 'Penetrating silane', coats: 2 },
+    });
+    expect(note.made).toEqual([
+      'Cast by hand; number 12a.',
+      'Concrete (Sand and cement).',
+      'Sealed with penetrating silane, 2 coats.',
+    ]);
+    expect(note.care.join(' ')).toContain('every 5 years with a drop of water');
+    expect(note.care.join(' ')).toContain('stand it on feet');
+  });
+
+  it('warns by what it is for, and of what nobody tested', () => {
+    expect(careNote({ ...facts, uses: ['candle'] }).cautions.join()).toContain('Never leave a candle alone');
+    expect(careNote({ ...facts, lamp: true }).cautions.join()).toContain('qualified person');
+    expect(careNote({ ...facts, uses: ['animals'] }).cautions.join()).toContain('Change its water');
+    expect(careNote({ ...facts, uses: ['animals'], ph: 8.2 }).cautions.join()).toContain('pH 8.2');
+    expect(careNote(facts).cautions).toEqual(['Not for food or drink.']);
+    expect(careNote({ ...facts, gypsum: true }).care.join()).toContain('softens in water');
+  });
+});
+
+it('a planted pot weighs itself and watered soil; a full jar itself and its water', () => {
+  expect(plantedMass(4000, 2000).value).toBeCloseTo(6200, 9);
+  expect(filledMass(900, 350).value).toBe(1250);
+  expect(() => plantedMass(0, 2000)).toThrow('The piece');
+});

@@ -1,0 +1,56 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { coversInOrder } from '../cure/index.js';
+import {
+  lessons,
+  rehearsalClimates,
+  rehearsalPieces,
+  rehearse,
+  REHEARSED,
+  type LessonKey,
+  type RehearsalChoices,
+} from './index.js';
+
+const gradeOf = (key: LessonKey, changed: Partial<RehearsalChoices> = {}) => {
+  const { piece, start, learned } = lessons[key];
+  const { outcomes } = rehearse(rehearsalPieces[piece], { ...start, ...changed });
+  return outcomes.filter(({ of }) => learned.includes(of)).map(({ grade }) => grade);
+};
+
+describe('a lesson', () => {
+  it.each([
+    ['heatwave', { cover: 'bag', uncover: 168 }],
+    ['cold shed', { climate: 'warm room', liftOut: 30 }],
+    ['sealed too soon', { climate: 'warm room', coat: 14 * 24 }],
+    ['lightweight left bare', { cover: 'bag', uncover: 14 * 24 }],
+  ] as const)('%s goes wrong as most would do it, and right by what it teaches', (key, better) => {
+    expect(gradeOf(key)).toContain('bad');
+    expect(gradeOf(key, better).every((grade) => grade === 'good')).toBe(true);
+    expect(Object.keys(better).every((choice) => lessons[key].open.includes(choice as keyof RehearsalChoices))).toBe(
+      true,
+    );
+  });
+});
+
+it('water never comes back and strength never falls, whatever is chosen', () => {
+  const choices = fc.record({
+    climate: fc.constantFrom(...(Object.keys(rehearsalClimates) as RehearsalChoices['climate'][])),
+    cover: fc.constantFrom(...coversInOrder),
+    liftOut: fc.integer({ min: 1, max: 96 }),
+    uncover: fc.integer({ min: 1, max: 700 }),
+    wettings: fc.integer({ min: 0, max: 8 }),
+    coat: fc.integer({ min: 24, max: 900 }),
+  });
+  fc.assert(
+    fc.property(choices, fc.constantFrom(...Object.values(rehearsalPieces)), (chosen, piece) => {
+      const { hours } = rehearse(piece, chosen);
+      expect(hours).toHaveLength(REHEARSED + 1);
+      hours.slice(1).forEach(({ water, strength }, i) => {
+        expect(water).toBeLessThanOrEqual(hours[i]!.water + 1e-9);
+        expect(water).toBeGreaterThanOrEqual(0);
+        expect(strength).toBeGreaterThanOrEqual(hours[i]!.strength - 1e-9);
+      });
+    }),
+    { numRuns: 25 },
+  );
+});

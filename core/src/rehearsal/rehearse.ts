@@ -1,0 +1,167 @@
+import { agesAt, evaporationUnder, overFace, strengthShare, type Cover, type SettingClass } from '../cure/index.js';
+import { dryingPace, USUAL_TAU, waterLimit, sealers, type SealerKind } from '../finish/index.js';
+import { normalShare } from '../units/index.js';
+import { dailyAir, rehearsalClimates, type RehearsalClimate } from './climates.js';
+import { outcomesOf, type Outcome } from './outcomes.js';
+
+/** A piece to rehearse with: what its mould and mix make of it. Masses g, area mm², strength MPa, age equivalent hours. */
+export interface RehearsalPiece {
+  readonly name: string;
+  readonly setting: SettingClass;
+  readonly lightweight: boolean;
+  readonly dry: number;
+  readonly loss: number;
+  readonly area: number;
+  readonly strength: number;
+  readonly liftOutAge: number;
+}
+
+/** What the learner chooses. Hours since the pour. */
+export interface RehearsalChoices {
+  readonly climate: RehearsalClimate;
+  readonly cover: Cover;
+  readonly liftOut: number;
+  /** End of the damp cure. */
+  readonly uncover: number;
+  /** Wettings a day while it is kept damp. */
+  readonly wettings: number;
+  /** Undefined: it is left bare. */
+  readonly sealer?: SealerKind;
+  readonly coat: number;
+}
+
+/** How a piece stands at an hour. */
+export interface RehearsedHour {
+  readonly hour: number;
+  /** Share of its 28-day strength. */
+  readonly strength: number;
+  /** Off its faces, kg/m²/h. */
+  readonly evaporation: number;
+  /** Water still to leave, g. */
+  readonly water: number;
+  readonly temperature: number;
+}
+
+/** What came of a rehearsal. */
+export interface Rehearsal {
+  readonly hours: readonly RehearsedHour[];
+  readonly outcomes: readonly Outcome[];
+}
+
+/** What happens to it is followed so long, h. */
+export const REHEARSED = 40 * 24;
+/** Water that a wetting leaves on a face, kg/m². */
+const WETTING = { dense: 0.3, light: 0.5 } as const;
+/** Lightweight faces dry faster. */
+const LIGHT = 1.3;
+/** A face that is dry in the air stops hardening; within, a piece goes on as long as it holds this share of its water. */
+const GOES_ON_ABOVE = 0.35;
+/** What a coat lets through of the drying. */
+const THROUGH_COAT = { film: 0.1, other: 0.7 } as const;
+/** So long its faces craze where they lie dry, h: a week, or a day for what sets fast. */
+const YOUNG = { slow: 168, fast: 24 } as const;
+/** A face that would lose so much lies dry outright, kg/m²/h; less counts for less. */
+const DRIES_OUT = 0.5;
+
+interface State {
+  /** Water still to leave, g. */
+  water: number;
+  /** On the faces, kg/m². */
+  film: number;
+  /** Equivalent hours that counted: none while it was too dry to harden. */
+  hardened: number;
+  /** Hours for which a young face lay dry. */
+  dried: number;
+}
+
+/** Hours apart at which the caster wets it, in waking hours. */
+const wetsAt = (hour: number, { wettings }: RehearsalChoices) =>
+  wettings > 0 &&
+  Math.floor(hour) % Math.max(1, Math.round(15 / wettings)) === 0 &&
+  (10 + hour) % 24 >= 7 &&
+  (10 + hour) % 24 < 22;
+
+/** How much of the full pace a piece dries at in the hour: held back by its mould, a cover, water on its face, a coat. */
+function dryingShare(hour: number, through: number, state: State, choices: RehearsalChoices): number {
+  if (hour < choices.liftOut || state.film > 0) return 0;
+  const coat =
+    choices.sealer && hour >= choices.coat
+      ? sealers[choices.sealer].film
+        ? THROUGH_COAT.film
+        : THROUGH_COAT.other
+      : 1;
+  return through * coat;
+}
+
+/** One hour on. Answers what leaves its faces, kg/m²/h. */
+function step(state: State, piece: RehearsalPiece, choices: RehearsalChoices, hour: number, aged: number): number {
+  const air = dailyAir(rehearsalClimates[choices.climate], hour);
+  const covered = hour < choices.uncover;
+  const light = piece.lightweight ? LIGHT : 1;
+  const evaporation = evaporationUnder(covered ? choices.cover : 'none', overFace(air)) * light;
+  const out = hour >= choices.liftOut;
+  if (covered && out && wetsAt(hour, choices)) state.film = piece.lightweight ? WETTING.light : WETTING.dense;
+  const wet = state.film > 0;
+  state.film = Math.max(0, state.film - evaporation);
+  const young = piece.setting === 'portland' || piece.setting === 'lime' ? YOUNG.slow : YOUNG.fast;
+  // In the mould only the open face lies in the air.
+  if (hour < young && !wet) state.dried += Math.min(1, evaporation / DRIES_OUT) * (out ? 1 : 0.4);
+  const open = evaporationUnder('none', overFace(air)) * light;
+  const share = dryingShare(hour, open > 0 ? evaporation / open : 0, state, choices);
+  const left = state.water / piece.loss;
+  state.water -= Math.min(
+    (state.water * share * dryingPace(air) * light) / USUAL_TAU,
+    (evaporation * piece.area) / 1000,
+  );
+  state.water = Math.max(0, state.water);
+  state.hardened += aged * Math.min(1, left / GOES_ON_ABOVE);
+  return evaporation;
+}
+
+/**
+ * Rehearses forty days of a piece, hour by hour: a plain model of our own, for learning what follows from what, not for a real piece.
+ * The same course of hardening, evaporation and drying limits as for real ones.
+ */
+export function rehearse(piece: RehearsalPiece, choices: RehearsalChoices): Rehearsal {
+  const daily = rehearsalClimates[choices.climate];
+  const times = Array.from({ length: REHEARSED + 1 }, (_, hour) => hour);
+  const temperatures = times.map((hour) => ({ hour, temperature: dailyAir(daily, hour).temperature }));
+  const ages = agesAt(temperatures, times, piece.setting);
+  const state: State = { water: piece.loss, film: 0, hardened: 0, dried: 0 };
+  const hours: RehearsedHour[] = [];
+  let atCoat = piece.loss;
+  let coldest = Infinity;
+  for (const hour of times) {
+    const aged = hour === 0 ? 0 : ages[hour]! - ages[hour - 1]!;
+    const { temperature } = temperatures[hour]!;
+    const evaporation = step(state, piece, choices, hour, aged);
+    const strength = strengthShare(
+      piece.setting,
+      state.hardened,
+      piece.setting === 'gypsum' ? 1 - state.water / piece.loss : 0,
+    );
+    if (strength * piece.strength < 3.5) coldest = Math.min(coldest, temperature);
+    if (hour === Math.round(choices.coat)) atCoat = state.water;
+    hours.push({ hour, strength, evaporation, water: state.water, temperature });
+  }
+  const early = normalShare(
+    (Math.log(0.65 * piece.liftOutAge) - Math.log(Math.max(0.1, ages[Math.round(choices.liftOut)]!))) / 0.35,
+  );
+  return {
+    hours,
+    outcomes: outcomesOf({
+      breaks: early,
+      dried: state.dried,
+      coldestWhenWeak: coldest,
+      finalStrength: hours[REHEARSED]!.strength,
+      expectedStrength: strengthShare(piece.setting, REHEARSED, 1),
+      ...(choices.sealer && {
+        coat: {
+          film: sealers[choices.sealer].film,
+          water: atCoat,
+          limit: waterLimit(piece, { film: sealers[choices.sealer].film }).grams,
+        },
+      }),
+    }),
+  };
+}
