@@ -36,9 +36,9 @@ const stages = {
   },
   server: {
     shared: ['db', 'http', 'config'],
-    accounts: ['climate', 'stores'],
+    accounts: ['casts', 'climate', 'stores'],
     calendar: ['casts'],
-    casts: ['climate'],
+    casts: ['climate', 'stores'],
     climate: ['devices'],
     devices: [],
     mixes: ['stores'],

@@ -1,4 +1,12 @@
-import { dampSchools, type DampCure, type DampSchool, type UnitSystem, type Waking } from '@dewpot/core';
+import {
+  dampSchools,
+  dryingSchools,
+  type DryingSchool,
+  type DampCure,
+  type DampSchool,
+  type UnitSystem,
+  type Waking,
+} from '@dewpot/core';
 import { Type } from 'class-transformer';
 import {
   IsEmail,
@@ -68,6 +76,8 @@ export class WorkshopSettings {
   @IsNumber() @Min(0.01) @Max(1000) scaleStep: number;
   /** What the end of the damp cure goes by; 70 % of its strength where it is left out. */
   @IsOptional() @IsObject() @ValidateNested() @Type(() => DampCureInput) dampCure?: DampCureInput;
+  /** How it is told that a piece is dry; by the scale where it is left out. */
+  @IsOptional() @IsIn(Object.keys(dryingSchools)) drying?: DryingSchool;
   /** When the casters are up. */
   @IsOptional() @IsObject() @ValidateNested() @Type(() => WakingInput) waking?: WakingInput;
   /** IANA name of the zone that the workshop lies in; the server's own where it is left out. */

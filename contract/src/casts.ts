@@ -1,142 +1,31 @@
 import {
-  baths,
+  type Arrangement,
   type Bearing,
-  coversInOrder,
-  type Bath,
+  type Bond,
   type Bridge,
   type CastEvent,
-  type Cover,
-  type Damage,
-  type DamageCause,
-  type Dressing,
-  type Due,
-  type LearnedLiftOut,
-  type LiftOutCare,
-  type LiftOutRecord,
-  type Stroke,
-  type Surroundings,
-  type TemperatureReading,
-  liftOutRisks,
   type DryDown,
   type DryDownCurve,
+  type Due,
   type Expected,
-  type Force,
-  type HappeningType,
+  type JointUse,
+  type LearnedLiftOut,
   type Life,
+  type LiftOutCare,
+  type LiftOutRecord,
+  liftOutRisks,
   type MouldShape,
+  type OuterSize,
   type PieceKind,
-  type SealerKind,
+  type RuleStanding,
   type SettingClass,
-  type Side,
   type Skin,
-  type Spot,
   type Stage,
+  type StrayWeighing,
+  type Surroundings,
+  type TemperatureReading,
 } from '@dewpot/core';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Length,
-  Max,
-  Min,
-  ValidateIf,
-  ValidateNested,
-} from 'class-validator';
-
-export const spots: readonly Spot[] = ['corner', 'rim', 'base', 'core-end', 'face'];
-export const happenings: readonly HappeningType[] = [
-  'wetted',
-  'covered',
-  'moved',
-  'pulled',
-  'dressed',
-  'soaked',
-  'rinsed',
-  'ph',
-  'snoozed',
-  'lifted-out',
-  'uncovered',
-  'weighed',
-  'coated',
-  'bubbles',
-  'put-out',
-  'broken',
-  'voided',
-];
-
-export const damageCauses: readonly DamageCause[] = ['early', 'stuck', 'dropped'];
-export const dressings: readonly Dressing[] = ['flashing', 'edges', 'pinholes', 'grit', 'drain hole', 'green texture'];
-export const strokes: readonly Stroke[] = [
-  'Pull',
-  'Lift out',
-  'Cover',
-  'Wet',
-  'End bath',
-  'Uncover',
-  'Weigh',
-  'Coat',
-  'Put out',
-];
-
-export class DamageInput implements Damage {
-  @IsIn(spots) spot: Spot;
-  @IsIn(['chip', 'piece', 'through']) size: Damage['size'];
-}
-
-const when = (...types: HappeningType[]) => ValidateIf((event: CastEventInput) => types.includes(event.type));
-
-/** Something that happened to a cast. Which fields count goes by `type`. */
-export class CastEventInput {
-  @IsUUID() id: string;
-  /** When it happened, ms. */
-  @IsInt() @Min(0) at: number;
-  @IsIn(happenings) type: HappeningType;
-  @when('lifted-out')
-  @IsArray()
-  @ArrayMaxSize(20)
-  @ValidateNested({ each: true })
-  @Type(() => DamageInput)
-  damage?: DamageInput[];
-  @IsOptional() @IsIn(['slid', 'tapped', 'fought']) force?: Force;
-  /** What damage is put down to; by where it broke where it is left out. */
-  @IsOptional() @IsIn(damageCauses) cause?: DamageCause;
-  @when('covered') @IsIn(coversInOrder) cover?: Cover;
-  @when('moved') @IsString() @Length(1, 60) place?: string;
-  @IsOptional() @IsUUID() placeId?: string;
-  @when('pulled') @IsString() @Length(1, 80) core?: string;
-  @when('dressed') @IsIn(dressings) work?: Dressing;
-  /** Of wet sanding: the grit that was reached. */
-  @IsOptional() @IsInt() @Min(20) @Max(10000) grit?: number;
-  @IsOptional() @IsString() @Length(0, 300) note?: string;
-  @when('soaked') @IsIn(Object.keys(baths)) bath?: Bath;
-  /** Of a bath: how long it is to lie in it. */
-  @when('soaked') @IsNumber() hours?: number;
-  @when('ph') @IsNumber() ph?: number;
-  @when('snoozed') @IsIn(strokes) stroke?: Stroke;
-  /** Put off until then, ms. */
-  @when('snoozed') @IsInt() @Min(0) until?: number;
-  @when('weighed') @IsNumber() mass?: number;
-  @when('weighed') @IsNumber() step?: number;
-  /** Air that the piece stood in when it was weighed. */
-  @IsOptional() @IsNumber() @Min(-40) @Max(60) temperature?: number;
-  @IsOptional() @IsNumber() @Min(0) @Max(1) humidity?: number;
-  @when('coated') @IsIn(['penetrating', 'acrylic', 'polyurethane', 'wax', 'oil']) sealer?: SealerKind;
-  @when('coated') @IsIn(['outside', 'inside', 'both']) side?: Side;
-  /** Why a refusal was overruled. */
-  @IsOptional() @IsString() @Length(1, 300) overruled?: string;
-  @when('bubbles') @IsIn(spots) face?: Spot;
-  @when('bubbles') @IsInt() @Min(1) @Max(5) grade?: number;
-  @IsOptional() @IsString() @Length(0, 120) where?: string;
-  @IsOptional() @IsString() @Length(0, 300) how?: string;
-  @when('voided') @IsUUID() event?: string;
-}
+import { IsBoolean, IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 
 /** What the weighings say, without the curve. Times in ms. */
 export interface DrySummary {
@@ -146,6 +35,42 @@ export interface DrySummary {
   readonly opensLow?: number;
   readonly opensHigh?: number;
   readonly typical?: DryDownCurve;
+  /** What it is judged for: a film sealer or a candle wants it drier. */
+  readonly film: boolean;
+  /** The rule that keeps the gate shut longest. */
+  readonly decides?: RuleStanding;
+  /** The bound of the water that is left over the limit. */
+  readonly over?: number;
+  readonly heldDays: number;
+  readonly heldWithin: number;
+  /** Codes of like pieces that were weighed in its place. */
+  readonly inferredFrom?: readonly string[];
+  /** Weighings that were set aside as another piece's, or misread. */
+  readonly strays: readonly StrayWeighing[];
+}
+
+/** A cast as a part of an article, and how it stands in it. */
+export interface ArticlePartView {
+  readonly castId: string;
+  readonly code: string;
+  readonly name: string;
+  readonly shape: MouldShape;
+  readonly colour: string;
+  readonly skin?: Skin;
+  /** Upside down from how it lay in its mould. */
+  readonly over: boolean;
+}
+
+/** What is kept of the joining with each article. */
+export interface ArticleSnapshot {
+  readonly arrangement: Arrangement;
+  readonly bond: Bond;
+  readonly uses: readonly JointUse[];
+  readonly parts: readonly ArticlePartView[];
+  /** Faces that the joints cover, mm². */
+  readonly joinedFaces: number;
+  /** Outer size, mm. */
+  readonly size: OuterSize;
 }
 
 /** What is kept of the pour with each cast. */
@@ -169,6 +94,8 @@ export interface CastSnapshot {
   readonly accelerated?: boolean;
   /** To be expected of its mix at 28 days, MPa. */
   readonly strength?: number;
+  /** Of an article: its parts and how they are joined. */
+  readonly article?: ArticleSnapshot;
   /** Free water to cement, as it was mixed. */
   readonly ratio: number;
 }

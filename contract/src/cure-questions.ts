@@ -34,7 +34,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { WakingInput } from './accounts.js';
-import { strokes } from './casts.js';
+import { strokes } from './cast-events.js';
 import { AirReadingInput, MOST_READINGS, placeKinds } from './climate.js';
 import { settingClasses } from './mixes.js';
 import { MouldShapeInput } from './solids.js';

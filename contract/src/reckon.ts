@@ -5,7 +5,6 @@ import {
   type MouldMaterial,
   type MouldStuff,
   type PieceKind,
-  type SettingClass,
   type ShellSide,
 } from '@dewpot/core';
 import { Type } from 'class-transformer';
@@ -25,10 +24,8 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { settingClasses } from './mixes.js';
 import { MouldShapeInput, SolidInput } from './solids.js';
 
-const settings = [...settingClasses];
 const pieces = Object.keys(pieceGuides);
 
 export class CavityQuestion {
@@ -133,21 +130,4 @@ export class PanelBoxQuestion {
 
 export class ReleaseQuestion {
   @IsIn(Object.keys(mouldMaterials)) material: MouldMaterial;
-}
-
-export class WeighingPoint {
-  @IsNumber() @Min(0) hour: number;
-  @IsNumber() @Min(0.1) mass: number;
-  @IsNumber() @Min(0.01) step: number;
-  @IsOptional() @IsNumber() temperature?: number;
-  @IsOptional() @IsNumber() humidity?: number;
-}
-
-export class DryDownQuestion {
-  @IsArray() @ArrayMaxSize(500) @ValidateNested({ each: true }) @Type(() => WeighingPoint) weighings: WeighingPoint[];
-  /** Expected dry mass and loss, g. */
-  @IsNumber() @Min(1) dry: number;
-  @IsNumber() @Min(0.1) loss: number;
-  @IsIn(settings) setting: SettingClass;
-  @IsOptional() @IsBoolean() film?: boolean;
 }

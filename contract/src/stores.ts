@@ -7,11 +7,17 @@ import {
   type Material,
   type MaterialKind,
   type PowderWater,
+  sealerClaims,
+  sealerKinds,
   type Scoop,
+  type SealerClaim,
+  type SealerKind,
+  type SealerSheet,
   type Tinting,
 } from '@dewpot/core';
 import { Type } from 'class-transformer';
 import {
+  IsArray,
   IsBoolean,
   IsHexColor,
   IsIn,
@@ -35,6 +41,7 @@ const kinds: readonly MaterialKind[] = [
   'organic',
   'pre-blend',
   'additive',
+  'sealer',
 ];
 
 /** What a ready-made powder's bag says, shares of its mass. */
@@ -52,6 +59,20 @@ export class TintingInput implements Tinting {
   @IsOptional() @IsNumber() levelling?: number;
   @IsOptional() @IsBoolean() fades?: boolean;
   @IsOptional() @IsBoolean() metallic?: boolean;
+}
+
+/** What the sheet of a sealer says: m² a litre and coat, hours, days, °C. What they may be is checked by core. */
+export class SealerSheetInput implements SealerSheet {
+  @IsIn([...sealerKinds]) kind: SealerKind;
+  @IsNumber() dense: number;
+  @IsNumber() porous: number;
+  @IsNumber() recoatFrom: number;
+  @IsNumber() recoatTo: number;
+  @IsNumber() cureDays: number;
+  @IsNumber() heat: number;
+  @IsArray() @IsIn([...sealerClaims], { each: true }) claims: SealerClaim[];
+  @IsOptional() @IsNumber() leastDays?: number;
+  @IsNumber() keepsMonths: number;
 }
 
 /** A material's own figures. What they may be is checked by core, which names each with its remedy. */
@@ -76,6 +97,7 @@ export class MaterialFigures {
   /** Of a pigment by itself, of a binder set and dry, of sand dry. */
   @IsOptional() @IsHexColor() colour?: string;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => TintingInput) tinting?: TintingInput;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => SealerSheetInput) sealer?: SealerSheetInput;
 }
 
 export class MaterialInput extends MaterialFigures {

@@ -1,6 +1,7 @@
 import { plannedLog, reckonSheet, type Grade } from '@dewpot/core';
 import {
   airIn,
+  CastRecordsService,
   CastsService,
   fillWithHandbook,
   firstSettings,
@@ -165,6 +166,7 @@ async function pourAndFollow(
 ): Promise<void> {
   const pours = app.get(PoursService);
   const casts = app.get(CastsService);
+  const records = app.get(CastRecordsService);
   const id = uuid();
   const pouredAt = Math.round(now - daysAgo * DAY);
   const { temperature } = airIn('shed', pouredAt);
@@ -198,7 +200,7 @@ async function pourAndFollow(
   for (const item of chosen) {
     const alike = all.filter(({ mouldId }) => mouldId === item.mouldId);
     for (const [castId, events] of livesOf(alike, now, random, bare)) {
-      for (const event of events) await casts.record(castId, keyed(event), personId, now);
+      for (const event of events) await records.record(castId, keyed(event), personId, now);
     }
   }
 }

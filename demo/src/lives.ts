@@ -4,6 +4,7 @@ import {
   hoursToReach,
   initialSet,
   pulledCores,
+  sealers,
   sealingGate,
   type Damage,
   type Expected,
@@ -72,7 +73,8 @@ function dryingOf(
   for (let day = 1; uncovered + day * DAY <= now; day++) {
     const at = uncovered + day * DAY;
     const life: Life = { ...cast.life, stage: 'drying', weighings };
-    const ready = sealingGate(life, cast.expected, cast.snapshot.setting, sealer ?? 'penetrating', at).open;
+    // By the stricter limit: these casters wait a little longer than they must.
+    const ready = sealingGate(life, cast.expected, cast.snapshot.setting, sealers.acrylic, at).open;
     if (ready && !sealer) return events;
     if (ready && sealer) {
       const coated = morning(at + patience * DAY);

@@ -9,10 +9,20 @@ import { Sessions } from './accounts/sessions.js';
 import { CalendarController } from './calendar/calendar.controller.js';
 import { CastPicturesController } from './casts/cast-pictures.controller.js';
 import { CastsController } from './casts/casts.controller.js';
+import { ArticlesController } from './casts/articles.controller.js';
+import { ArticlesService } from './casts/articles.service.js';
+import { CastRecordsService } from './casts/cast-records.service.js';
 import { CastsService } from './casts/casts.service.js';
+import { DrynessService } from './casts/dryness.service.js';
 import { DuesService } from './casts/dues.service.js';
 import { LiftOutsController } from './casts/lift-outs.controller.js';
 import { LiftOutsService } from './casts/lift-outs.service.js';
+import { OverrulesController } from './casts/overrules.controller.js';
+import { ProductsService } from './casts/products.service.js';
+import { RefitsService } from './casts/refits.service.js';
+import { SealLessonsService } from './casts/seal-lessons.service.js';
+import { TilesController } from './casts/tiles.controller.js';
+import { WeighedNowService } from './casts/weighed-now.service.js';
 import { Climates, ReadingsService } from './climate/index.js';
 import { PlacesController } from './climate/places.controller.js';
 import { CONFIG, type ServerConfig } from './config.js';
@@ -42,7 +52,7 @@ import { ColouringReckonController } from './reckon/colouring-reckon.controller.
 import { MixReckonController } from './reckon/mix-reckon.controller.js';
 import { MouldReckonController } from './reckon/mould-reckon.controller.js';
 import { PourReckonController } from './reckon/pour-reckon.controller.js';
-import { ReckonController } from './reckon/reckon.controller.js';
+import { FinishReckonController } from './reckon/finish-reckon.controller.js';
 import { LotsService } from './stores/lots.service.js';
 import { TintReckonController } from './reckon/tint-reckon.controller.js';
 import { SwatchesController, TintsController } from './tints/tints.controller.js';
@@ -62,30 +72,33 @@ export class AppModule {
       ],
       controllers: [
         AccountsController,
+        ArticlesController,
         CalendarController,
         CastPicturesController,
         CastsController,
         ClimateReckonController,
         ColouringReckonController,
         CureReckonController,
+        FinishReckonController,
         HealthController,
         LiftOutsController,
         MixesController,
         MixReckonController,
         MouldReckonController,
         MouldsController,
+        OverrulesController,
         PeopleController,
         PicturesController,
         PlacesController,
         PourReckonController,
         PoursController,
-        ReckonController,
         RunStreamController,
         ScaleController,
         StoresController,
         SwatchesController,
         TintReckonController,
         TintsController,
+        TilesController,
         TubsController,
       ],
       providers: [
@@ -93,7 +106,14 @@ export class AppModule {
         Rows,
         News,
         Sessions,
+        ArticlesService,
+        CastRecordsService,
         CastsService,
+        DrynessService,
+        ProductsService,
+        RefitsService,
+        SealLessonsService,
+        WeighedNowService,
         Climates,
         DuesService,
         LiftOutsService,

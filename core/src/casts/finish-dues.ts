@@ -37,7 +37,8 @@ function onceDry(life: Life, { opensAt }: FinishContext): Due {
 /** What is due to a piece that dries: the next look, or what comes once it is dry. */
 export function dryingDues(life: Life, context: FinishContext): Due[] {
   const { dryEnough, drying = 'scale', opensAt, sampled, now } = context;
-  if (dryEnough) return [onceDry(life, context)];
+  const tested = drying === 'clear-film' && life.filmTest?.dry && life.filmTest.at >= (life.driesFrom ?? 0);
+  if (dryEnough || tested) return [onceDry(life, context)];
   if (drying === 'calendar' && opensAt !== undefined) return [onceDry(life, context)];
   if (drying === 'clear-film') {
     const last = life.filmTest?.at;
@@ -85,6 +86,8 @@ export function sealedDues(life: Life, { air = USUAL_AIR }: FinishContext): Due[
 /** Pieces that stand outdoors are asked after once their first winter is over, others after half a year. */
 const SPRING = { month: 3, day: 15 } as const;
 const LEAST_OUT = 60 * DAY;
+/** So long the question stands, ms. */
+const ASKED_FOR = 60 * DAY;
 
 /** When to ask what became of a piece that went out, ms: once, when there is something to tell. */
 export function lookBackAt(life: Life): number | undefined {
@@ -104,15 +107,21 @@ export function resealAt({ coats, sealPlan, gone }: Life): number | undefined {
   return last.at + resealMonths(last.sealer, sealPlan?.uses ?? []) * MONTH;
 }
 
+/** When something is due to a piece that went out, ms: until then nobody needs to look at it. */
+export function wakesAt(life: Life): number | undefined {
+  if (life.stage !== 'out' || life.later?.some(({ came }) => came === 'gone')) return undefined;
+  const times = [life.later ? undefined : lookBackAt(life), resealAt(life)].filter((at) => at !== undefined);
+  return times.length > 0 ? Math.min(...times) : undefined;
+}
+
 /** What is due after the door: to be asked once how it lasted, and of what was kept, to be sealed again. */
-export function outDues(life: Life): Due[] {
+export function outDues(life: Life, now: number): Due[] {
   const asked = lookBackAt(life);
   const again = resealAt(life);
-  const isGone = life.later?.some(({ came }) => came === 'gone') ?? false;
-  if (isGone) return [];
-  return [
+  if (life.later?.some(({ came }) => came === 'gone')) return [];
+  const dues: Due[] = [
     ...(asked !== undefined && !life.later
-      ? [{ stroke: 'Look back' as const, early: asked, good: asked, late: asked + 60 * DAY, told: 'how did it last?' }]
+      ? [{ stroke: 'Look back' as const, early: asked, good: asked, late: asked + ASKED_FOR, told: 'how did it last?' }]
       : []),
     ...(again !== undefined
       ? [
@@ -126,4 +135,6 @@ export function outDues(life: Life): Due[] {
         ]
       : []),
   ];
+  // It is asked once: whoever does not answer is left in peace.
+  return dues.filter(({ late }) => now <= late);
 }

@@ -11,6 +11,7 @@ export * from './lift-out-record.js';
 export * from './mould-record.js';
 export * from './round.js';
 export * from './sample.js';
+export * from './sealed-faces.js';
 export * from './surroundings.js';
 export * from './wetness.js';
 export * from './wetting.js';

@@ -1,4 +1,5 @@
 import type { AdditiveKind } from './additives.js';
+import { sealers, type SealerKind, type SealerSheet } from '../finish/index.js';
 import type { BinderFamily, Bulking, Material, MaterialKind, PowderWater, Tinting } from './material.js';
 
 /** A material of the handbook, before a workshop has taken it over: `key` in place of an id. */
@@ -52,6 +53,11 @@ const rows: readonly Row[] = [
   ['white-glue', 'White glue', 'additive', 1.05, 1.05, 0, 0, 0],
   ['accelerator', 'Accelerator, calcium chloride', 'additive', 0.9, 2.15, 0, 0, 0],
   ['chips', 'Terrazzo chips', 'additive', 1.5, 2.7, 0.005, 0.02, 8],
+  ['silane', sealers.penetrating.name, 'sealer', 0.85, 0.85, 0, 0, 0],
+  ['acrylic-film', sealers.acrylic.name, 'sealer', 1.03, 1.03, 0, 0, 0],
+  ['polyurethane-film', sealers.polyurethane.name, 'sealer', 1.05, 1.05, 0, 0, 0],
+  ['paste-wax', sealers.wax.name, 'sealer', 0.85, 0.85, 0, 0, 0],
+  ['mineral-oil', sealers.oil.name, 'sealer', 0.86, 0.86, 0, 0, 0],
 ];
 
 const families: Record<string, BinderFamily> = {
@@ -138,6 +144,20 @@ const faceColours: Record<string, string> = {
   'chromium-green': '#3d5e35',
   'carbon-black': '#1d1d1f',
 };
+const sealerKeys: Record<string, SealerKind> = {
+  silane: 'penetrating',
+  'acrylic-film': 'acrylic',
+  'polyurethane-film': 'polyurethane',
+  'paste-wax': 'wax',
+  'mineral-oil': 'oil',
+};
+
+/** The sheet of a handbook's sealer, as a product of one's own would have it. */
+function sheetOf(kind: SealerKind): SealerSheet {
+  const { name: _name, film: _film, ...sheet } = sealers[kind];
+  return sheet;
+}
+
 const tintings: Record<string, Tinting> = {
   'carbon-black': { levelling: 2 },
   ultramarine: { fades: true },
@@ -162,6 +182,7 @@ export const handbookMaterials: readonly HandbookMaterial[] = rows.map(
     ...(solids[key] && { solids: solids[key] }),
     ...(faceColours[key] && { colour: faceColours[key] }),
     ...(tintings[key] && { tinting: tintings[key] }),
+    ...(sealerKeys[key] && { sealer: sheetOf(sealerKeys[key]) }),
   }),
 );
 

@@ -1,9 +1,10 @@
+import { sealerKinds, type SealerSheet } from '../finish/index.js';
 import { Checker } from '../units/index.js';
 import type { AdditiveKind } from './additives.js';
 
-/** What a material does in a mix. An additive is dosed; all others are lines of a recipe. */
+/** What a material does in a mix. An additive is dosed, a sealer goes on the piece; all others are lines of a recipe. */
 export type MaterialKind =
-  'binder' | 'binder-part' | 'aggregate' | 'lightweight' | 'organic' | 'pre-blend' | 'additive';
+  'binder' | 'binder-part' | 'aggregate' | 'lightweight' | 'organic' | 'pre-blend' | 'additive' | 'sealer';
 
 /** Families of binders, which bind water and gain strength in their own ways. */
 export type BinderFamily = 'portland' | 'sulfoaluminate' | 'gypsum' | 'lime' | 'pozzolan';
@@ -43,6 +44,8 @@ export interface Material {
   readonly solids?: number;
   /** #rrggbb: of a pigment by itself, of a binder set and dry, of sand dry. */
   readonly colour?: string;
+  /** What the sheet of a sealer says. */
+  readonly sealer?: SealerSheet;
   /** How a pigment colours; only where it is not as the handbook takes pigments to be. */
   readonly tinting?: Tinting;
 }
@@ -101,6 +104,7 @@ export function checkMaterial(material: Omit<Material, 'id'>, path = ''): void {
   checkColour(check, at, material);
   if (material.solids !== undefined)
     check.number(at('solids'), material.solids, `The solids of ${name}`, { above: 0, max: 1 });
+  if (material.kind === 'sealer') checkSealer(check, at, name, material.sealer);
   if (material.kind === 'pre-blend') checkPowder(check, at, name, material.powder);
   check.done();
 }
@@ -125,6 +129,30 @@ function checkColour(
       max: 20,
       unit: '%',
     });
+}
+
+function checkSealer(check: Checker, at: (field: string) => string, name: string, sheet?: SealerSheet): void {
+  if (!sheet || !sealerKinds.includes(sheet.kind)) {
+    check.add(at('sealer'), sheet, `What the sheet of ${name} says is not there.`, 'Enter its kind and its coverage.');
+    return;
+  }
+  const number = (field: keyof SealerSheet, what: string, range: { above?: number; min?: number; max: number }) =>
+    check.number(at(`sealer.${field}`), sheet[field], `${what} of ${name}`, range);
+  number('dense', 'The coverage on a dense face', { above: 0, max: 100 });
+  number('porous', 'The coverage on a porous face', { above: 0, max: 100 });
+  number('recoatFrom', 'The wait between coats', { min: 0, max: 500 });
+  number('recoatTo', 'The longest wait between coats', { min: 0, max: 5000 });
+  number('cureDays', 'The full cure', { min: 0, max: 60 });
+  number('heat', 'The heat limit', { min: 20, max: 1200 });
+  number('keepsMonths', 'The shelf life', { above: 0, max: 240 });
+  if (sheet.leastDays !== undefined) number('leastDays', 'The youngest piece', { min: 0, max: 365 });
+  check.expect(
+    !(sheet.recoatFrom > sheet.recoatTo),
+    at('sealer.recoatFrom'),
+    sheet.recoatFrom,
+    `The window for the next coat of ${name} ends before it begins.`,
+    'Turn the two round.',
+  );
 }
 
 function checkPowder(check: Checker, at: (field: string) => string, name: string, powder?: PowderWater): void {

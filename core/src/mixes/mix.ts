@@ -55,6 +55,13 @@ export function checkMix(mix: Mix): void {
       'Put it among the doses.',
     );
     check.expect(
+      material.kind !== 'sealer',
+      `lines.${i}.material`,
+      material.name,
+      `${material.name} is a sealer: it goes on the finished piece.`,
+      'Take it out of the mix.',
+    );
+    check.expect(
       mix.lines.findIndex((other) => other.material.id === material.id) === i,
       `lines.${i}.material`,
       material.name,

@@ -8,6 +8,7 @@ import { PersonEntity, WorkshopEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { ProblemError } from '../http/problem-error.js';
 import { Public, Who, type Visitor } from '../http/request.js';
+import { RefitsService } from '../casts/index.js';
 import { fillWithHandbook } from '../stores/index.js';
 import { COOKIE } from './guard.js';
 import { SESSION_DAYS, Sessions } from './sessions.js';
@@ -23,6 +24,7 @@ export class AccountsController {
   constructor(
     private readonly sessions: Sessions,
     private readonly rows: Rows,
+    private readonly refits: RefitsService,
     @Inject(CONFIG) private readonly config: ServerConfig,
   ) {}
 
@@ -87,13 +89,14 @@ export class AccountsController {
   @Put('workshop')
   async settings(@Who() visitor: Visitor, @Body() { version, ...settings }: WorkshopSettings): Promise<SessionView> {
     const workshops = this.rows.of(WorkshopEntity);
-    const { version: current } = await workshops.findOneByOrFail({ id: visitor.workshopId });
+    const { version: current, settings: before } = await workshops.findOneByOrFail({ id: visitor.workshopId });
     if (version !== undefined && version !== current) {
       throw new ProblemError(409, 'Someone changed this meanwhile', {
         detail: 'The workshop’s settings were changed in another browser. Open them again.',
       });
     }
     await workshops.update({ id: visitor.workshopId }, { settings });
+    if (before.drying !== settings.drying) await this.refits.ask();
     return this.session(visitor);
   }
 }

@@ -1,25 +1,19 @@
 import { Injectable } from '@nestjs/common';
-import {
-  appendEvent,
-  lifeOf,
-  reckonDryDown,
-  sealingGate,
-  type CastEvent,
-  type DryDown,
-  type Expected,
-  type Life,
-  type SettingClass,
-} from '@dewpot/core';
-import type { CastDetail, CastEventInput, CastPictureView, CastSnapshot, CastView, DrySummary } from '@dewpot/contract';
-import { In } from 'typeorm';
+import { countedWeighings, dryDownPrior, lifeOf, reckonDryDown, type CastEvent, type Expected } from '@dewpot/core';
+import type { CastDetail, CastEventInput, CastPictureView, CastSnapshot, CastView } from '@dewpot/contract';
+import { In, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { CastEntity, CastEventEntity, CastPictureEntity, type CastProjection } from '../db/entities.js';
+import { CastEntity, CastEventEntity, CastPictureEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
+import { CastRecordsService } from './cast-records.service.js';
+import { DrynessService } from './dryness.service.js';
 import { DuesService } from './dues.service.js';
 import { LiftOutsService } from './lift-outs.service.js';
 import { ProblemError } from '../http/problem-error.js';
 
-const HOUR = 3_600_000;
+const DAY = 24 * 3_600_000;
+/** Casts that are out come up again so long before something is due to them, ms. */
+const WAKES_BEFORE = 7 * DAY;
 const ON_SHELF = ['setting', 'damp', 'drying', 'sealed'] as const;
 
 /** A cast as a pour makes it. */
@@ -34,28 +28,6 @@ export interface NewCastRow {
   readonly personId: string | null;
 }
 
-function summary(dryDown: DryDown, life: Life): DrySummary {
-  const at = (hour: number) => life.pouredAt + hour * HOUR;
-  const { dryEnough, missing, opens, typical } = dryDown;
-  return {
-    dryEnough,
-    missing,
-    ...(opens && { opensAt: at(opens.hour), opensLow: at(opens.low), opensHigh: at(opens.high) }),
-    ...(typical && { typical }),
-  };
-}
-
-/** What the events of a cast come to: its life, and what its weighings say. */
-function follow(
-  events: readonly CastEvent[],
-  expected: Expected,
-  setting: SettingClass,
-): { projection: CastProjection; dryDown: DryDown } {
-  const life = lifeOf(events);
-  const dryDown = reckonDryDown(life.weighings, expected, setting);
-  return { projection: { life, dry: summary(dryDown, life) }, dryDown };
-}
-
 type BareCast = Omit<CastView, 'dues'>;
 
 function castView({ id, code, pourId, mouldId, stage, expected, snapshot, projection }: CastEntity): BareCast {
@@ -68,15 +40,25 @@ export class CastsService {
     private readonly rows: Rows,
     private readonly dues: DuesService,
     private readonly liftOuts: LiftOutsService,
+    private readonly dryness: DrynessService,
+    private readonly records: CastRecordsService,
   ) {}
 
-  /** Casts that stand on the shelf, or with `all` also those that are out or broken. */
+  /** Casts that stand on the shelf and those that are out but wanted again, or with `all` every one. */
   async list(all = false): Promise<CastView[]> {
-    const found = await this.rows
-      .of(CastEntity)
-      .find({ ...(!all && { where: { stage: In([...ON_SHELF]) } }), order: { id: 'ASC' } });
-    const dues = await this.dues.of(found, Date.now());
-    return found.map((row) => ({ ...castView(row), dues: dues.get(row.id) ?? [] }));
+    const now = Date.now();
+    const wanted = [{ stage: In([...ON_SHELF]) }, { wakesAt: LessThan(now + WAKES_BEFORE) }];
+    const found = await this.rows.of(CastEntity).find({ ...(!all && { where: wanted }), order: { id: 'ASC' } });
+    const dues = await this.dues.of(found, now);
+    const views: CastView[] = [];
+    for (const row of found) views.push({ ...(await this.underForecast(row, now)), dues: dues.get(row.id) ?? [] });
+    return views;
+  }
+
+  /** A cast with the opening of its gate as the forecast of its place moves it. */
+  private async underForecast(row: CastEntity, now: number): Promise<BareCast> {
+    const view = castView(row);
+    return row.stage === 'drying' ? { ...view, dry: { ...view.dry, ...(await this.dryness.outlook(row, now)) } } : view;
   }
 
   async detail(id: string): Promise<CastDetail> {
@@ -87,8 +69,9 @@ export class CastsService {
   async create({ pouredAt, personId, ...cast }: NewCastRow): Promise<void> {
     const { workshopId } = this.rows;
     const poured: CastEvent = { id: uuid(), at: pouredAt, type: 'poured' };
-    const { projection } = follow([poured], cast.expected, cast.snapshot.setting);
-    await this.rows.of(CastEntity).insert({ ...cast, workshopId, stage: projection.life.stage, projection });
+    const life = lifeOf([poured]);
+    const dry = await this.dryness.summary({ ...cast, projection: { life } }, pouredAt);
+    await this.rows.of(CastEntity).insert({ ...cast, workshopId, stage: life.stage, projection: { life, dry } });
     await this.rows.of(CastEventEntity).insert({ id: poured.id, workshopId, castId: cast.id, personId, event: poured });
   }
 
@@ -115,65 +98,29 @@ export class CastsService {
 
   /** Appends an event to a cast's life, and answers the cast. @throws InputError, ProblemError */
   async append(castId: string, input: CastEventInput, personId: string | null, now: number): Promise<CastDetail> {
-    await this.record(castId, input, personId, now);
+    await this.records.record(castId, input, personId, now);
     return this.detail(castId);
-  }
-
-  /** Appends an event to a cast's life. The same event sent twice is one. @throws InputError, ProblemError */
-  async record(castId: string, input: CastEventInput, personId: string | null, now: number): Promise<void> {
-    const row = await this.row(castId, true);
-    const events = await this.events(castId);
-    if (events.some(({ id }) => id === input.id)) return;
-    const event = await this.withAge({ ...input } as CastEvent, row, now);
-    const after = appendEvent(events, event, row.expected, now);
-    if (event.type === 'coated') this.checkGate(row, event);
-    await this.rows
-      .of(CastEventEntity)
-      .insert({ id: event.id, workshopId: this.rows.workshopId, castId, personId, event });
-    const { projection } = follow(after, row.expected, row.snapshot.setting);
-    const { stage } = projection.life;
-    await this.rows.of(CastEntity).update({ id: castId }, { stage, projection });
-    if (event.type === 'lifted-out' || event.type === 'voided') await this.liftOuts.learn(row);
   }
 
   /** A cast with its whole record, the air it stood in, and what its lift-outs taught. */
   private async whole(row: CastEntity, events: readonly CastEvent[], now: number): Promise<CastDetail> {
-    const dues = await this.dues.of([row], now);
+    const { expected, snapshot, projection } = row;
+    const { life } = projection;
+    const dues = await this.dues.of([row], now, row.stage === 'drying' ? await this.dryness.mates([row]) : [row]);
+    const prior = dryDownPrior(life, expected, snapshot.setting);
+    const ways = {
+      film: projection.dry.film,
+      ease: (await this.dryness.ways()).ease[projection.dry.film ? 'film' : 'open'],
+    };
     return {
-      ...castView(row),
+      ...(await this.underForecast(row, now)),
       dues: dues.get(row.id) ?? [],
       events,
-      dryDown: reckonDryDown(row.projection.life.weighings, row.expected, row.snapshot.setting),
+      dryDown: reckonDryDown(countedWeighings(life), prior, snapshot.setting, ways),
       air: await this.dues.airOf(row, now),
       liftOut: await this.liftOuts.view(row),
       pictures: await this.pictures(row.id),
     };
-  }
-
-  /** A lift-out with its age in equivalent hours, by the air the piece stood in: what the earliest safe lift-out is learned from. */
-  private async withAge(event: CastEvent, row: CastEntity, now: number): Promise<CastEvent> {
-    if (event.type !== 'lifted-out') return event;
-    return { ...event, equivalentAge: await this.dues.ageAt(row, event.at, now) };
-  }
-
-  /** Refuses a first coat on a piece that is still losing water, unless the refusal is overruled with a reason. */
-  private checkGate(row: CastEntity, event: CastEvent & { type: 'coated' }): void {
-    const { life } = row.projection;
-    if (life.coats.length > 0 || event.overruled !== undefined) return;
-    const gate = sealingGate(life, row.expected, row.snapshot.setting, event.sealer, event.at);
-    if (gate.open) return;
-    const detail = gate.reasons.join(' ');
-    throw new ProblemError(422, 'Not dry enough to seal', {
-      detail,
-      errors: [
-        {
-          field: 'sealer',
-          value: event.sealer,
-          message: detail,
-          remedy: 'Wait and weigh it again, or overrule this with your reason.',
-        },
-      ],
-    });
   }
 
   private async pictures(castId: string): Promise<CastPictureView[]> {

@@ -25,7 +25,9 @@ import type { CastAir } from '@dewpot/contract';
 import { Climates, type PlaceSeries } from '../climate/index.js';
 import { CastEntity, PlaceEntity, WorkshopEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
+import { DrynessService, type DryingWays } from './dryness.service.js';
 import { LiftOutsService } from './lift-outs.service.js';
+import { staysOf } from './stays.js';
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
@@ -42,6 +44,12 @@ interface Ways {
   readonly zone: string;
 }
 
+/** What is known of those that dry. */
+interface FinishGrounds {
+  readonly ways: DryingWays;
+  readonly sampled: ReadonlySet<string>;
+}
+
 /** A place with its air. */
 interface Standing {
   readonly from: number;
@@ -49,12 +57,10 @@ interface Standing {
   readonly series: PlaceSeries;
 }
 
-type Cast = Pick<CastEntity, 'id' | 'mouldId' | 'snapshot' | 'projection' | 'stage'>;
+type Cast = CastEntity;
 
 /** Whether it still hardens in its mould or is kept damp: the air matters to it. */
 const isYoung = ({ stage }: Cast) => stage === 'setting' || stage === 'damp';
-
-const word = (name: string | undefined) => name?.trim().toLowerCase();
 
 /** What is due to casts, from the air of the places in which they stand. */
 @Injectable()
@@ -63,10 +69,11 @@ export class DuesService {
     private readonly rows: Rows,
     private readonly climates: Climates,
     private readonly liftOuts: LiftOutsService,
+    private readonly dryness: DrynessService,
   ) {}
 
-  /** What is to be done to each of these casts, by its key. */
-  async of(casts: readonly Cast[], now: number): Promise<Map<string, Due[]>> {
+  /** What is to be done to each of these casts, by its key. `mates`: all casts that dry from their pours. */
+  async of(casts: readonly Cast[], now: number, mates: readonly Cast[] = casts): Promise<Map<string, Due[]>> {
     const ways = await this.ways();
     const places = await this.climates.places();
     const liftOutAge = await this.liftOuts.ages(casts.filter(({ stage }) => stage === 'setting'));
@@ -75,6 +82,7 @@ export class DuesService {
     const series = new Map<string, PlaceSeries>();
     const wettings = new Map<string, Wetting | undefined>();
     const dues = new Map<string, Due[]>();
+    const finish: FinishGrounds = { ways: await this.dryness.ways(), sampled: this.dryness.sampled(mates) };
     for (const cast of casts) {
       const standing: Standing[] = [];
       if (isYoung(cast))
@@ -83,7 +91,7 @@ export class DuesService {
           series.set(place.id, air);
           standing.push({ from, place, series: air });
         }
-      dues.set(cast.id, dueOf(cast, standing, ways, wettings, liftOutAge(cast), now));
+      dues.set(cast.id, dueOf(cast, standing, ways, wettings, liftOutAge(cast), now, finish));
     }
     return dues;
   }
@@ -154,17 +162,6 @@ export class DuesService {
   }
 }
 
-/** Where a cast stood, from its pour on: by the key of the place, else by its name, else in the workshop's first. */
-function staysOf({ snapshot, projection: { life } }: Cast, places: readonly PlaceEntity[]) {
-  const find = (id: string | undefined, name: string | undefined) =>
-    places.find((place) => place.id === id) ?? places.find((place) => word(place.name) === word(name)) ?? places[0];
-  const stays = [
-    { from: life.pouredAt, place: find(snapshot.placeId, snapshot.place) },
-    ...(life.stays ?? []).map(({ from, placeId, place }) => ({ from, place: find(placeId, place) })),
-  ];
-  return stays.flatMap(({ from, place }) => (place ? [{ from, place }] : []));
-}
-
 const coursesOf = (standing: readonly Standing[], { snapshot }: Cast): StayCourse[] =>
   standing.map(({ from, series }) => ({ from: from / HOUR, course: series.course(snapshot.setting) }));
 
@@ -203,6 +200,7 @@ function dueOf(
   wettings: Map<string, Wetting | undefined>,
   age: number,
   now: number,
+  { ways: { drying }, sampled }: FinishGrounds,
 ): Due[] {
   const { snapshot, projection } = cast;
   const { life, dry } = projection;
@@ -225,5 +223,7 @@ function dueOf(
     ...(wetting && { wetting }),
     ...(dry.opensAt !== undefined && { opensAt: dry.opensAt }),
     dryEnough: dry.dryEnough,
+    drying,
+    sampled: sampled.has(cast.id),
   });
 }

@@ -1,1 +1,3 @@
+export * from './cast-records.service.js';
 export * from './casts.service.js';
+export * from './refits.service.js';

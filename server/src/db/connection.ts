@@ -5,6 +5,7 @@ import { APP_ROLE } from './app-role.js';
 import { entities } from './entities.js';
 import { Bench1764500000000 } from './migrations/bench.js';
 import { Climate1764600000000 } from './migrations/climate.js';
+import { Finish1765200000000 } from './migrations/finish.js';
 import { Initial1764000000000 } from './migrations/initial.js';
 import { Mixes1764200000000 } from './migrations/mixes.js';
 import { Moulds1764100000000 } from './migrations/moulds.js';
@@ -40,6 +41,7 @@ export function ownerOptions(ownerUrl: string): DataSourceOptions {
       Parts1764400000000,
       Bench1764500000000,
       Climate1764600000000,
+      Finish1765200000000,
     ],
     poolSize: 2,
   };

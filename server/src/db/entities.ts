@@ -24,6 +24,7 @@ import {
   LiftOutLessonEntity,
   PlaceEntity,
 } from './first-days-entities.js';
+import { SealLessonEntity, TrialTileEntity } from './finish-entities.js';
 import { EditedRow, milliseconds, WorkshopRow } from './row.js';
 
 @Entity('workshops')
@@ -203,6 +204,8 @@ export class CastEntity extends WorkshopRow {
   @Column('jsonb') snapshot: CastSnapshot;
   @Column('jsonb') expected: Expected;
   @Column('jsonb') projection: CastProjection;
+  /** Of one that is out: when something is due to it. */
+  @Index() @Column('bigint', { name: 'wakes_at', nullable: true, transformer: milliseconds }) wakesAt: number | null;
 }
 
 @Entity('cast_events')
@@ -240,7 +243,10 @@ export const entities = [
   AirReadingEntity,
   LiftOutLessonEntity,
   CalendarKeyEntity,
+  SealLessonEntity,
+  TrialTileEntity,
 ];
 
+export * from './finish-entities.js';
 export * from './first-days-entities.js';
 export { EditedRow, WorkshopRow } from './row.js';

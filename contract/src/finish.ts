@@ -1,0 +1,104 @@
+import {
+  arrangements,
+  beads,
+  bondsInOrder,
+  coatTools,
+  jointUses,
+  sealerKinds,
+  sheens,
+  stains,
+  streakGrades,
+  type Arrangement,
+  type Bead,
+  type Bond,
+  type CoatTool,
+  type JointUse,
+  type LearnedEase,
+  type SealerKind,
+  type Sheen,
+  type Stain,
+  type Streaks,
+  type TrialTile,
+} from '@dewpot/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+
+/** A cast as it stands in an article that is joined. */
+export class JoinedPartInput {
+  @IsUUID() castId: string;
+  /** Upside down from how it lay in its mould. */
+  @IsBoolean() over: boolean;
+}
+
+/** Casts joined into one thing: stacked from the ground up, panels in the order round. */
+export class ArticleInput {
+  @IsUUID() id: string;
+  /** When they were joined, ms. */
+  @IsInt() @Min(0) at: number;
+  @IsString() @Length(1, 80) name: string;
+  @IsIn(arrangements) arrangement: Arrangement;
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(12)
+  @ValidateNested({ each: true })
+  @Type(() => JoinedPartInput)
+  parts: JoinedPartInput[];
+  @IsIn(bondsInOrder) bond: Bond;
+  @IsArray() @ArrayMaxSize(6) @IsIn(jointUses, { each: true }) uses: JointUse[];
+  @IsOptional() @IsString() @Length(1, 300) note?: string;
+}
+
+/** What a trial tile of a mix showed, sealed and bare side by side. */
+export class TileInput implements TrialTile {
+  @IsUUID() mixId: string;
+  /** ms */
+  @IsInt() @Min(0) at: number;
+  @IsIn(sealerKinds) sealer: SealerKind;
+  @IsOptional() @IsString() @Length(1, 80) product?: string;
+  @IsIn(coatTools) tool: CoatTool;
+  @IsInt() @Min(1) @Max(10) coats: number;
+  @IsIn(sheens) sheen: Sheen;
+  @IsIn(streakGrades) streaks: Streaks;
+  @IsBoolean() smells: boolean;
+  @IsIn(beads) bead: Bead;
+  @IsIn(stains) stain: Stain;
+  @IsBoolean() liked: boolean;
+  @IsOptional() @IsString() @Length(0, 300) note?: string;
+}
+
+export interface TileView extends TileInput {
+  readonly id: string;
+}
+
+/** A gate that was overruled, and what came of it. */
+export interface OverruleSeen {
+  readonly castId: string;
+  readonly code: string;
+  /** ms */
+  readonly at: number;
+  readonly reason: string;
+  readonly over: number;
+  readonly film: boolean;
+  readonly held?: boolean;
+}
+
+/** What a workshop's overrules taught. */
+export interface OverrulesView {
+  readonly seen: readonly OverruleSeen[];
+  readonly open: LearnedEase;
+  readonly film: LearnedEase;
+}

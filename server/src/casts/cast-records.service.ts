@@ -1,0 +1,229 @@
+import { Injectable } from '@nestjs/common';
+import {
+  appendEvent,
+  coatRemarks,
+  decorationDryAt,
+  lifeOf,
+  likelyPiece,
+  sealerOfCoat,
+  sealers,
+  againstDecoration,
+  wakesAt,
+  type CastEvent,
+  type Life,
+  type Sealer,
+} from '@dewpot/core';
+import type { CastEventInput } from '@dewpot/contract';
+import { CastEntity, CastEventEntity } from '../db/entities.js';
+import { Rows } from '../db/rows.js';
+import { ProblemError } from '../http/problem-error.js';
+import { DrynessService } from './dryness.service.js';
+import { DuesService } from './dues.service.js';
+import { LiftOutsService } from './lift-outs.service.js';
+import { ProductsService, type Product } from './products.service.js';
+import { RefitsService } from './refits.service.js';
+import { SealLessonsService } from './seal-lessons.service.js';
+import { WeighedNowService } from './weighed-now.service.js';
+
+/** Events after which the pieces that were inferred from a cast are judged anew. */
+const tellsOthers: readonly CastEvent['type'][] = ['weighed', 'voided', 'wetted', 'rinsed', 'uncovered', 'decorated'];
+/** Events that tell what became of an overruled coat. */
+const teachesSealing: readonly CastEvent['type'][] = ['coated', 'checked', 'came-later', 'voided'];
+
+const refusal = (title: string, field: string, value: unknown, message: string, remedy: string) =>
+  new ProblemError(422, title, { detail: message, errors: [{ field, value, message, remedy }] });
+
+/** The joining of parts is undone at the article, for all of them together. @throws ProblemError */
+function checkUndo(event: CastEvent, events: readonly CastEvent[]): void {
+  if (event.type !== 'voided') return;
+  const undone = events.find(({ id }) => id === event.event);
+  if (undone?.type === 'joined' || undone?.type === 'assembled')
+    throw refusal('Not undone', 'event', event.event, 'It is part of an article.', 'Take the article apart instead.');
+}
+
+/** Takes in what happens to casts, and judges it by what is known. */
+@Injectable()
+export class CastRecordsService {
+  constructor(
+    private readonly rows: Rows,
+    private readonly dues: DuesService,
+    private readonly dryness: DrynessService,
+    private readonly liftOuts: LiftOutsService,
+    private readonly lessons: SealLessonsService,
+    private readonly products: ProductsService,
+    private readonly refits: RefitsService,
+    private readonly weighed: WeighedNowService,
+  ) {}
+
+  /** Appends an event to a cast's life. The same event sent twice is one. @throws InputError, ProblemError */
+  async record(castId: string, input: CastEventInput, personId: string | null, now: number): Promise<void> {
+    const row = await this.locked(castId);
+    const events = await this.events(castId);
+    if (events.some(({ id }) => id === input.id)) return;
+    const product = await this.products.of(input.materialId, input.at);
+    const event = await this.filledIn(input, row, product, now);
+    appendEvent(events, event, row.expected, now);
+    checkUndo(event, events);
+    const kept = await this.append(row, events, await this.judged(event, row, product), personId, now);
+    await this.teach(event, kept, product, now);
+  }
+
+  /** Appends an event of the application's own making, such as a part's joining. @throws InputError, ProblemError */
+  async recordOwn(castId: string, event: CastEvent, personId: string | null, now: number): Promise<void> {
+    const row = await this.locked(castId);
+    await this.append(row, await this.events(castId), event, personId, now);
+  }
+
+  private async append(
+    row: CastEntity,
+    events: readonly CastEvent[],
+    event: CastEvent,
+    personId: string | null,
+    now: number,
+  ): Promise<CastEntity> {
+    const after = appendEvent(events, event, row.expected, now);
+    const { workshopId } = this.rows;
+    await this.rows
+      .of(CastEventEntity)
+      .insert({ id: event.id, workshopId, castId: row.id, personId, event: event as object });
+    return this.keep(row, lifeOf(after), now);
+  }
+
+  private async locked(castId: string): Promise<CastEntity> {
+    const row = await this.rows.of(CastEntity).findOne({ where: { id: castId }, lock: { mode: 'pessimistic_write' } });
+    if (!row) throw ProblemError.notFound('cast');
+    return row;
+  }
+
+  /** Keeps what the events of a cast come to. */
+  async keep(row: CastEntity, life: Life, now: number): Promise<CastEntity> {
+    const { id } = row;
+    const dry = await this.dryness.summary({ ...row, projection: { life } }, now);
+    const kept = { ...row, stage: life.stage, projection: { life, dry }, wakesAt: wakesAt(life) ?? null };
+    const { stage, projection } = kept;
+    await this.rows.of(CastEntity).update({ id }, { stage, projection: projection as object, wakesAt: kept.wakesAt });
+    return kept;
+  }
+
+  /** An event with what the caster need not say: a lift-out's age, a weighing's air, a product's sheet. */
+  private async filledIn(
+    input: CastEventInput,
+    row: CastEntity,
+    product: Product | undefined,
+    now: number,
+  ): Promise<CastEvent> {
+    const { materialId, ...rest } = input;
+    const event = rest as unknown as CastEvent;
+    if (event.type === 'lifted-out') return { ...event, equivalentAge: await this.dues.ageAt(row, event.at, now) };
+    if (event.type === 'seal-planned')
+      return {
+        ...event,
+        ...(materialId && { materialId }),
+        ...(product && { product: product.sealer, sealer: product.sealer.kind }),
+      };
+    if (event.type === 'weighed' && event.temperature === undefined)
+      return { ...event, ...(await this.dryness.airAt(row, event.at, now)) };
+    if (event.type !== 'coated') return event;
+    const air = await this.dryness.airAt(row, event.at, now);
+    return {
+      ...event,
+      ...(product && {
+        product: product.sealer,
+        sealer: product.sealer.kind,
+        ...(product.lotId && { lotId: product.lotId }),
+      }),
+      ...(air && { air }),
+    };
+  }
+
+  /** Judges an event that something may speak against; refused unless it is overruled. @throws ProblemError */
+  private async judged(event: CastEvent, row: CastEntity, product: Product | undefined): Promise<CastEvent> {
+    const { life, dry } = row.projection;
+    if (event.type === 'weighed' && !event.sure && event.together === undefined) {
+      const likely = likelyPiece(event.mass, ...(await this.weighed.expected(row, event.at)));
+      if (likely.piece !== 'as said')
+        throw refusal(
+          'Is it the right piece?',
+          'sure',
+          event.mass,
+          likely.told,
+          'Weigh it again, or say that it is right.',
+        );
+    }
+    if (event.type === 'decorated' && event.overruled === undefined) {
+      const dryAt = decorationDryAt(life);
+      const asked = {
+        decoration: event.decoration,
+        at: event.at,
+        dryEnough: dry.dryEnough,
+        sealed: life.coats.length > 0,
+      };
+      const against = againstDecoration({ ...asked, ...(dryAt !== undefined && { dryAt }) }).join(' ');
+      if (against)
+        throw refusal('Not now', 'decoration', event.decoration, against, 'Wait, or overrule this with your reason.');
+    }
+    return event.type === 'coated' ? this.judgedCoat(event, row, product) : event;
+  }
+
+  private async judgedCoat(
+    event: CastEvent & { type: 'coated' },
+    row: CastEntity,
+    product: Product | undefined,
+  ): Promise<CastEvent> {
+    const { life } = row.projection;
+    const sealer: Sealer = event.product ?? sealers[event.sealer];
+    const last = life.coats[life.coats.length - 1];
+    const remarks = coatRemarks({
+      sealer,
+      at: event.at,
+      ...(event.air && { air: event.air }),
+      ...(last && { last: { at: last.at, sealer: sealerOfCoat(last) } }),
+      ...(product?.openMonths !== undefined && { openMonths: product.openMonths }),
+      ...(decorationDryAt(life) !== undefined && { decorationDryAt: decorationDryAt(life)! }),
+    }).filter(({ severity }) => severity === 'refuse');
+    const gate = last ? undefined : await this.dryness.gate(row, sealer, event.at);
+    const shut = gate && !gate.open;
+    if (event.overruled !== undefined) return shut && gate.over !== undefined ? { ...event, over: gate.over } : event;
+    if (shut)
+      throw refusal(
+        'Not dry enough to seal',
+        'sealer',
+        event.sealer,
+        gate.reasons.join(' '),
+        'Wait and weigh it again, or overrule this with your reason.',
+      );
+    if (remarks.length > 0)
+      throw refusal(
+        'Not yet',
+        'sealer',
+        event.sealer,
+        remarks.map(({ told }) => told).join(' '),
+        remarks.map(({ remedy }) => remedy).join(' '),
+      );
+    return event;
+  }
+
+  /** What an event teaches beyond its own cast. */
+  private async teach(event: CastEvent, kept: CastEntity, product: Product | undefined, now: number): Promise<void> {
+    if (event.type === 'lifted-out' || event.type === 'voided') await this.liftOuts.learn(kept);
+    if (event.type === 'coated' && event.volume !== undefined && product)
+      await this.products.use(product, event.volume, event.at);
+    if (tellsOthers.includes(event.type)) await this.judgeMates(kept, now);
+    if (teachesSealing.includes(event.type) && (await this.lessons.learn(kept))) await this.refits.ask();
+  }
+
+  /** Judges the casts anew that are inferred from this one. */
+  private async judgeMates(cast: CastEntity, now: number): Promise<void> {
+    const mates = (await this.dryness.mates([cast])).filter(
+      ({ id, mouldId }) => id !== cast.id && mouldId === cast.mouldId,
+    );
+    for (const mate of mates) await this.keep(mate, mate.projection.life, now);
+  }
+
+  private async events(castId: string): Promise<CastEvent[]> {
+    const rows = await this.rows
+      .of(CastEventEntity)
+      .find({ where: { castId }, order: { recordedAt: 'ASC', id: 'ASC' } });
+    return rows.map(({ event }) => event);
+  }
+}

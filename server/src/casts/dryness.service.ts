@@ -1,0 +1,203 @@
+import { Injectable } from '@nestjs/common';
+import {
+  calendarOpens,
+  drynessOf,
+  meanPace,
+  placeNow,
+  samplesOf,
+  sealers,
+  sealingGate,
+  underForecast,
+  type DryingAir,
+  type DryingAirAt,
+  type DryingSchool,
+  type Dryness,
+  type Gate,
+  type GateWays,
+  type Life,
+  type SampleCast,
+  type Sealer,
+  type WholeAir,
+} from '@dewpot/core';
+import type { DrySummary } from '@dewpot/contract';
+import { Climates } from '../climate/index.js';
+import { CastEntity, WorkshopEntity } from '../db/entities.js';
+import { Rows } from '../db/rows.js';
+import { SealLessonsService } from './seal-lessons.service.js';
+import { staysOf, type CastStanding } from './stays.js';
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+/** Air of so long before now tells how fast a place dries, ms. */
+const PACE_OVER = 7 * DAY;
+
+/** A cast as far as its dryness goes. */
+export type DryingCast = Pick<CastEntity, 'id' | 'code' | 'pourId' | 'mouldId' | 'snapshot' | 'expected'> & {
+  readonly projection: { readonly life: Life };
+};
+
+/** How a workshop judges dryness. */
+export interface DryingWays {
+  readonly drying: DryingSchool;
+  readonly ease: { readonly open: number; readonly film: number };
+}
+
+const sampleCast = ({ id, code, pourId, mouldId, snapshot, expected, projection: { life } }: DryingCast) => ({
+  id,
+  code,
+  pourId,
+  mouldId,
+  place: placeNow(life, snapshot.place),
+  life,
+  expected,
+});
+
+type Mate = SampleCast & Pick<DryingCast, 'expected'>;
+
+/** The sealer that a cast is judged for: its plan's, else a penetrating one. */
+function plannedSealer({ sealPlan }: Life): Pick<Sealer, 'film' | 'leastDays'> {
+  return sealPlan?.product ?? (sealPlan?.sealer ? sealers[sealPlan.sealer] : sealers.penetrating);
+}
+
+const hourly = (air: readonly WholeAir[], from: number): DryingAirAt[] =>
+  air.map(({ at, temperature, humidity }) => ({ hour: (at - from) / HOUR, temperature, humidity }));
+
+/** Judges how dry casts are: by their weighings or those of like pieces, the workshop's school, and the air they stand in. */
+@Injectable()
+export class DrynessService {
+  constructor(
+    private readonly rows: Rows,
+    private readonly climates: Climates,
+    private readonly lessons: SealLessonsService,
+  ) {}
+
+  async ways(): Promise<DryingWays> {
+    const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
+    return { drying: settings.drying ?? 'scale', ease: await this.lessons.ease() };
+  }
+
+  /** What is known of a cast's dryness, in short. `mates`: the casts of its pour that dry beside it. */
+  async summary(
+    cast: DryingCast,
+    now: number,
+    known?: { ways: DryingWays; mates: readonly DryingCast[] },
+  ): Promise<DrySummary> {
+    const { life } = cast.projection;
+    const film = plannedSealer(life).film || (life.sealPlan?.uses.includes('candle') ?? false);
+    const ways = await this.gateWays(cast, now, known);
+    return summaryOf(cast, drynessOf(life, cast.expected, cast.snapshot.setting, { ...ways, film }), film, ways);
+  }
+
+  /** Judges a cast for a sealer. */
+  async gate(cast: DryingCast, sealer: Pick<Sealer, 'film' | 'leastDays'>, at: number): Promise<Gate> {
+    const ways = await this.gateWays(cast, at);
+    return sealingGate(cast.projection.life, cast.expected, cast.snapshot.setting, sealer, at, ways);
+  }
+
+  /** The casts that dry beside each of these, by its key, where it is not weighed itself: others are weighed in its place. */
+  sampled(casts: readonly DryingCast[]): ReadonlySet<string> {
+    const samples = samplesOf(casts.map(sampleCast));
+    return new Set([...samples].filter(([id, chosen]) => chosen.every((one) => one.id !== id)).map(([id]) => id));
+  }
+
+  /** When the gate of a drying cast opens under the forecast of its place, ms: median and the ends of the band. */
+  async outlook(cast: CastEntity, now: number): Promise<Pick<DrySummary, 'opensAt' | 'opensLow' | 'opensHigh'>> {
+    const { life, dry } = cast.projection;
+    if (cast.stage !== 'drying' || dry.opensAt === undefined) return {};
+    const { recorded, ahead } = await this.air(cast, now);
+    const from = Math.max(life.weighedAt ?? 0, life.driesFrom ?? life.pouredAt);
+    const pace = meanPace(recorded, (from - life.pouredAt - PACE_OVER) / HOUR, (from - life.pouredAt) / HOUR);
+    const known = [...recorded.filter(({ hour }) => hour > (from - life.pouredAt) / HOUR), ...ahead];
+    const moved = (at: number) =>
+      life.pouredAt + underForecast((at - life.pouredAt) / HOUR, (from - life.pouredAt) / HOUR, pace, known) * HOUR;
+    const [opensAt, opensLow, opensHigh] = [dry.opensAt, dry.opensLow ?? dry.opensAt, dry.opensHigh ?? dry.opensAt].map(
+      moved,
+    );
+    return { opensAt: opensAt!, opensLow: opensLow!, opensHigh: opensHigh! };
+  }
+
+  /** The air that a cast stands in at a time. */
+  async airAt(cast: CastStanding, at: number, now: number): Promise<DryingAir | undefined> {
+    const place = await this.placeOf(cast, at);
+    if (!place) return undefined;
+    const { recorded } = await this.climates.series(place, Math.min(at, now) - DAY, now);
+    const held = recorded.findLast((one) => one.at <= at) ?? recorded[0];
+    return held && { temperature: held.temperature, humidity: held.humidity };
+  }
+
+  private async gateWays(
+    cast: DryingCast,
+    now: number,
+    known?: { ways: DryingWays; mates: readonly DryingCast[] },
+  ): Promise<GateWays> {
+    const { drying, ease } = known?.ways ?? (await this.ways());
+    const { life } = cast.projection;
+    if (life.stage !== 'drying') return { drying, ease };
+    const mates = (known?.mates ?? (await this.mates([cast]))).filter(({ id }) => id !== cast.id);
+    const samples = samplesOf<Mate>([cast, ...mates].map(sampleCast)).get(cast.id) ?? [];
+    const { recorded } = await this.air(cast, now);
+    const hour = (now - life.pouredAt) / HOUR;
+    const from = Math.max(hour - PACE_OVER / HOUR, ((life.driesFrom ?? life.pouredAt) - life.pouredAt) / HOUR);
+    return {
+      drying,
+      ease,
+      pace: meanPace(recorded, Math.min(from, hour - 1), hour),
+      siblings: samples.filter(({ id }) => id !== cast.id),
+    };
+  }
+
+  /** Casts that dry from the pours of these. */
+  mates(casts: readonly DryingCast[]): Promise<CastEntity[]> {
+    const pours = [...new Set(casts.map(({ pourId }) => pourId))];
+    if (pours.length === 0) return Promise.resolve([]);
+    return this.rows
+      .of(CastEntity)
+      .createQueryBuilder('c')
+      .where('c.stage = :stage', { stage: 'drying' })
+      .andWhere('c.pour_id IN (:...pours)', { pours })
+      .orderBy('c.id')
+      .getMany();
+  }
+
+  private async placeOf(cast: CastStanding, at: number) {
+    const stays = staysOf(cast, await this.climates.places());
+    return (stays.findLast(({ from }) => from <= at) ?? stays[0])?.place;
+  }
+
+  private async air(cast: CastStanding, now: number) {
+    const { pouredAt } = cast.projection.life;
+    const place = await this.placeOf(cast, now);
+    if (!place) return { recorded: [], ahead: [] };
+    const { recorded, ahead } = await this.climates.series(place, now - PACE_OVER, now);
+    return {
+      recorded: hourly(recorded, pouredAt),
+      ahead: hourly(
+        ahead.filter(({ at }) => at > now),
+        pouredAt,
+      ),
+    };
+  }
+}
+
+function summaryOf(cast: DryingCast, dryness: Dryness, film: boolean, { drying, pace }: GateWays): DrySummary {
+  const { life } = cast.projection;
+  const at = (hour: number) => life.pouredAt + hour * HOUR;
+  const { dryEnough, missing, opens, typical, decides, remaining, limit, heldDays, heldWithin, strays, inferredFrom } =
+    dryness;
+  const bound = remaining?.band?.[1];
+  const calendar = drying === 'calendar' ? calendarOpens(life, cast.expected, film, pace) : undefined;
+  return {
+    dryEnough,
+    missing,
+    film,
+    heldDays,
+    heldWithin,
+    strays,
+    ...(opens && { opensAt: at(opens.hour), opensLow: at(opens.low), opensHigh: at(opens.high) }),
+    ...(!opens && calendar !== undefined && { opensAt: calendar }),
+    ...(typical && { typical }),
+    ...(decides && { decides }),
+    ...(bound !== undefined && { over: bound / limit }),
+    ...(inferredFrom && { inferredFrom }),
+  };
+}

@@ -1,0 +1,61 @@
+import { Injectable } from '@nestjs/common';
+import { lotInUse, lotMonths, sealerOf, type Material, type Sealer } from '@dewpot/core';
+import { LotEntity, MaterialEntity } from '../db/entities.js';
+import { Rows } from '../db/rows.js';
+import { ProblemError } from '../http/problem-error.js';
+import { LotsService } from '../stores/index.js';
+
+/** A sealer out of the stores: its sheet, and the lot that it is taken from. */
+export interface Product {
+  readonly materialId: string;
+  readonly sealer: Sealer;
+  /** kg/L */
+  readonly density: number;
+  readonly lotId?: string;
+  /** Months for which that lot has stood open; undefined where it was not opened. */
+  readonly openMonths?: number;
+}
+
+/** Sealers out of the workshop's stores. */
+@Injectable()
+export class ProductsService {
+  constructor(
+    private readonly rows: Rows,
+    private readonly lots: LotsService,
+  ) {}
+
+  /** The sealer of that key, and its lot in use at a time (ms). @throws ProblemError 422 for a material that is none. */
+  async of(materialId: string | undefined, at: number): Promise<Product | undefined> {
+    if (materialId === undefined) return undefined;
+    const row = await this.rows.of(MaterialEntity).findOneBy({ id: materialId });
+    const { sealer, bulk } = (row?.body ?? {}) as Partial<Material>;
+    if (!row || !sealer || !bulk)
+      throw new ProblemError(422, 'Not a sealer', {
+        detail: 'The stores have no sealer of that key.',
+        errors: [
+          {
+            field: 'materialId',
+            value: materialId,
+            message: 'It is no sealer of the stores.',
+            remedy: 'Choose one of the stores, or none.',
+          },
+        ],
+      });
+    const lots = await this.rows.of(LotEntity).findBy({ materialId });
+    const plain = lots.map(({ openedAt, ...lot }) => ({ ...lot, ...(openedAt !== null && { openedAt }) }));
+    const used = lotInUse(materialId, plain);
+    const lot = plain.find((one) => one === used);
+    return {
+      materialId,
+      sealer: sealerOf(row.name, sealer),
+      density: bulk,
+      ...(lot && { lotId: lot.id }),
+      ...(lot?.openedAt !== undefined && { openMonths: lotMonths(lot, at) }),
+    };
+  }
+
+  /** Takes what went on out of the product's lots, mL. */
+  async use({ materialId, density }: Product, volume: number, at: number): Promise<void> {
+    await this.lots.take({ [materialId]: volume * density }, at);
+  }
+}

@@ -1,0 +1,248 @@
+import { Body, Controller, HttpCode, Post } from '@nestjs/common';
+import {
+  againstBond,
+  againstDecoration,
+  againstSealer,
+  bondsFor,
+  calendarDays,
+  careNote,
+  checksFor,
+  coatRemarks,
+  computed,
+  dryingPace,
+  facesToSeal,
+  figure,
+  filledMass,
+  joinRemarks,
+  learnedEase,
+  likelyPiece,
+  line,
+  meanPace,
+  plantedMass,
+  readFilmTest,
+  readTile,
+  reckonArticle,
+  reckonDryDown,
+  reckonMould,
+  recoatWindow,
+  rehearse,
+  resealMonths,
+  sampleSize,
+  sealAdvice,
+  sealers,
+  sealerOf,
+  sealerVolume,
+  shareTogether,
+  underForecast,
+  type ArticleFigures,
+  type Bond,
+  type CareNote,
+  type CoatRemark,
+  type DryDown,
+  type Figure,
+  type JoinRemark,
+  type LearnedEase,
+  type LikelyPiece,
+  type Outcome,
+  type RecoatWindow,
+  type RehearsedHour,
+  type SealAdvice,
+  type SealCheck,
+} from '@dewpot/core';
+import {
+  AfterSealQuestion,
+  ArticleQuestion,
+  CareNoteQuestion,
+  CoatQuestion,
+  DecorationQuestion,
+  DryDownQuestion,
+  JoiningQuestion,
+  OpensQuestion,
+  OverrulesQuestion,
+  PlantedQuestion,
+  RehearsalQuestion,
+  SealerQuestion,
+  SealSchoolQuestion,
+  shapeOf,
+  TileInput,
+  TogetherQuestion,
+  WhichPieceQuestion,
+  WithoutScaleQuestion,
+} from '@dewpot/contract';
+import { Public } from '../http/request.js';
+import { asked } from './asked.js';
+import { finishExamples as examples } from './finish-examples.js';
+
+/** Of a rehearsal's hours every so many are told. */
+const TOLD_EVERY = 6;
+
+/** Reckoning for scripts from drying to the door. Nothing is kept. */
+@Public()
+@Controller('api/reckon/finish')
+export class FinishReckonController {
+  @Post('dry-down')
+  @HttpCode(200)
+  @asked(DryDownQuestion, examples['dry-down'])
+  dryDown(@Body() { weighings, dry, loss, setting, ...ways }: DryDownQuestion): DryDown {
+    return reckonDryDown(weighings, { dry, loss }, setting, ways);
+  }
+
+  /** When the gate opens in the air ahead. Hours since the pour. */
+  @Post('opens')
+  @HttpCode(200)
+  @asked(OpensQuestion, examples.opens)
+  opens(@Body() { opens, from, past, ahead }: OpensQuestion): { opens: Figure } {
+    const pace = meanPace(past, past[0]?.hour ?? from, from);
+    const hour = underForecast(opens, from, pace, ahead);
+    return {
+      opens: figure(hour, 'h', computed, [
+        line('By its weighings', opens, 'h'),
+        line('Pace of the air so far', pace, 'ratio', '1 at 20 °C and half damp'),
+        line('In the air ahead', hour, 'h'),
+      ]),
+    };
+  }
+
+  /** Several small pieces on the scale together: the share of each, and how many like ones need weighing at all. */
+  @Post('together')
+  @HttpCode(200)
+  @asked(TogetherQuestion, examples.together)
+  together(@Body() question: TogetherQuestion): { shares: { mass: number; step: number }[]; sample: number } {
+    return { shares: shareTogether(question), sample: sampleSize(question.dry.length) };
+  }
+
+  /** Whether a mass is that of the piece it is put down to. */
+  @Post('which-piece')
+  @HttpCode(200)
+  @asked(WhichPieceQuestion, examples['which-piece'])
+  whichPiece(@Body() { mass, said, others }: WhichPieceQuestion): LikelyPiece {
+    return likelyPiece(mass, said, others);
+  }
+
+  /** What a taped film or the calendar says. */
+  @Post('without-scale')
+  @HttpCode(200)
+  @asked(WithoutScaleQuestion, examples['without-scale'])
+  withoutScale(@Body() { dry, loss, air, film = false, hours, drops }: WithoutScaleQuestion) {
+    const days = calendarDays({ dry, loss }, dryingPace(air), { film });
+    return { days, ...(hours !== undefined && drops !== undefined && { test: readFilmTest({ hours, drops }) }) };
+  }
+
+  /** How far overrules that went well have moved the limit. */
+  @Post('overrules')
+  @HttpCode(200)
+  @asked(OverrulesQuestion, examples.overrules)
+  overrules(@Body() { overrules, film }: OverrulesQuestion): LearnedEase {
+    return learnedEase(overrules, film);
+  }
+
+  /** How a piece is sealed for what it serves, and what speaks against a sealer that is to hand. */
+  @Post('seal-school')
+  @HttpCode(200)
+  @asked(SealSchoolQuestion, examples['seal-school'])
+  sealSchool(@Body() { uses, sealer, side = 'both' }: SealSchoolQuestion): { advice: SealAdvice; against: string[] } {
+    return { advice: sealAdvice(uses), against: sealer ? againstSealer(sealers[sealer], uses, side) : [] };
+  }
+
+  /** mL of a sealer for these pieces, by their faces. */
+  @Post('sealer')
+  @HttpCode(200)
+  @asked(SealerQuestion, examples.sealer)
+  sealer(@Body() { shape, side, pieces, coats, sealer, sheet, porous, joined = 0 }: SealerQuestion): {
+    volume: Figure;
+  } {
+    const area = Math.max(0, facesToSeal(shapeOf(shape), side) - joined) * pieces;
+    return { volume: sealerVolume(area, coats, sheet ?? sealer, porous ? 'porous' : 'dense') };
+  }
+
+  /** What speaks against a coat now, and the window for the one after it. */
+  @Post('coat')
+  @HttpCode(200)
+  @asked(CoatQuestion, examples.coat)
+  coat(@Body() { sealer: kind, at, air, lastAt, ...rest }: CoatQuestion): {
+    remarks: CoatRemark[];
+    next: RecoatWindow;
+  } {
+    const sealer = sealers[kind];
+    const last = lastAt === undefined ? {} : { last: { at: lastAt, sealer } };
+    return {
+      remarks: coatRemarks({ sealer, at, air, ...last, ...rest }),
+      next: recoatWindow(sealerOf(sealer.name, sealer), at, air),
+    };
+  }
+
+  @Post('tile')
+  @HttpCode(200)
+  @asked(TileInput, examples.tile)
+  tile(@Body() tile: TileInput): { good: boolean; told: string } {
+    return readTile(tile);
+  }
+
+  @Post('decoration')
+  @HttpCode(200)
+  @asked(DecorationQuestion, examples.decoration)
+  decoration(@Body() question: DecorationQuestion): { against: string[] } {
+    return { against: againstDecoration(question) };
+  }
+
+  /** Parts joined into one thing: joints, what holds them by mass, clamping, size, mass, tilt. */
+  @Post('article')
+  @HttpCode(200)
+  @asked(ArticleQuestion, examples.article)
+  article(@Body() { parts, ...plan }: ArticleQuestion): ArticleFigures & { holds: Bond[]; against?: string } {
+    const against = againstBond(plan.bond, plan.uses);
+    const figures = reckonArticle({
+      ...plan,
+      parts: parts.map(({ shape, ...part }) => ({ ...part, shape: shapeOf(shape) })),
+    });
+    return { ...figures, holds: bondsFor(plan.uses), ...(against && { against }) };
+  }
+
+  /** Whether these casts can be joined now. */
+  @Post('joining')
+  @HttpCode(200)
+  @asked(JoiningQuestion, examples.joining)
+  joining(@Body() { parts, bond }: JoiningQuestion): { remarks: JoinRemark[] } {
+    return { remarks: joinRemarks(parts, bond) };
+  }
+
+  /** What is tried once a coat is hard, and when it is sealed again. */
+  @Post('after-seal')
+  @HttpCode(200)
+  @asked(AfterSealQuestion, examples['after-seal'])
+  afterSeal(@Body() { sealer, uses }: AfterSealQuestion): { checks: SealCheck[]; resealMonths: number } {
+    return { checks: checksFor(uses, sealer), resealMonths: resealMonths(sealer, uses) };
+  }
+
+  /** What a pot weighs planted; what a jar holds to its line, in water and in wax. */
+  @Post('planted')
+  @HttpCode(200)
+  @asked(PlantedQuestion, examples.planted)
+  planted(@Body() { dry, shape, fillGap }: PlantedQuestion) {
+    const { planting, jar } = reckonMould(shapeOf(shape), {
+      stuff: 'rigid',
+      piece: 'pot',
+      ...(fillGap !== undefined && { fillGap }),
+    });
+    return {
+      ...(planting && { planting, planted: plantedMass(dry, planting.value) }),
+      ...(jar && { ...jar, full: filledMass(dry, jar.held.value) }),
+    };
+  }
+
+  @Post('care-note')
+  @HttpCode(200)
+  @asked(CareNoteQuestion, examples['care-note'])
+  careNote(@Body() facts: CareNoteQuestion): CareNote {
+    return careNote(facts);
+  }
+
+  /** Forty days of a piece, every six hours, and what comes of them. */
+  @Post('rehearsal')
+  @HttpCode(200)
+  @asked(RehearsalQuestion, examples.rehearsal)
+  rehearsal(@Body() { piece, choices }: RehearsalQuestion): { hours: RehearsedHour[]; outcomes: readonly Outcome[] } {
+    const { hours, outcomes } = rehearse(piece, choices);
+    return { hours: hours.filter(({ hour }) => hour % TOLD_EVERY === 0), outcomes };
+  }
+}

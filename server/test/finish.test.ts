@@ -1,0 +1,302 @@
+import { v7 as uuid } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { finishExamples } from '../src/reckon/finish-examples.js';
+import { answersItsExamples, newWorkshop, pouredPots, startServer, type Agent, type Harness } from './harness.js';
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+
+let harness: Harness;
+let agent: Agent;
+beforeAll(async () => {
+  harness = await startServer();
+  agent = await newWorkshop(harness);
+});
+afterAll(() => harness.close());
+
+type Sent = Record<string, unknown> & { readonly type: string; readonly day?: number };
+
+/** Pots of one pour, and how things are told of them by the day since it. */
+async function pots(by = agent, daysAgo = 60) {
+  const poured = Date.now() - daysAgo * DAY;
+  const keys = await pouredPots(by, poured);
+  const tell = (cast: string, { day = 0, ...event }: Sent, at = poured + day * DAY) =>
+    by.post(`/api/casts/${cast}/events`).send({ id: uuid(), at: Math.round(at), ...event });
+  const dried = async (cast: string) => {
+    await tell(cast, { type: 'lifted-out', day: 2, damage: [] }).expect(200);
+    await tell(cast, { type: 'uncovered', day: 8 }).expect(200);
+  };
+  const { body } = await by.get(`/api/casts/${keys.casts[0]}`).expect(200);
+  const { dry, loss } = body.expected as { dry: number; loss: number };
+  const mass = (day: number) => Math.round(dry + 0.85 * loss * Math.exp(-(((day - 8) / 4) ** 0.75)));
+  const weigh = async (cast: string, days: readonly number[], more: object = {}) => {
+    for (const day of days) await tell(cast, { type: 'weighed', day, mass: mass(day), step: 1, ...more }).expect(200);
+  };
+  return { ...keys, tell, dried, weigh, mass, dry, poured };
+}
+const span = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, i) => from + i);
+const castOf = async (by: Agent, id: string) => (await by.get(`/api/casts/${id}`).expect(200)).body;
+
+describe('drying', () => {
+  it('a weighing keeps the air it was made in, and the rule that decides is told', async () => {
+    const { casts, dried, weigh } = await pots();
+    await dried(casts[0]!);
+    await weigh(casts[0]!, [9, 10, 11]);
+    const cast = await castOf(agent, casts[0]!);
+    expect(cast.life.weighings[0].temperature).toEqual(expect.any(Number));
+    expect(cast.dry.decides).toMatchObject({ rule: 'water', unit: 'g' });
+    expect(cast.dry.opensAt).toBeLessThanOrEqual(cast.dry.opensHigh);
+  });
+
+  it('asks whether it is the right piece, and takes it once that is said', async () => {
+    const { casts, dried, weigh, tell, mass } = await pots();
+    await dried(casts[0]!);
+    await weigh(casts[0]!, span(9, 13));
+    const wrong = { type: 'weighed', day: 14, mass: mass(14) - 300, step: 1 };
+    const { body } = await tell(casts[0]!, wrong).expect(422);
+    expect(body.errors[0]).toMatchObject({ field: 'sure', message: expect.stringContaining('should weigh about') });
+    expect((await castOf(agent, casts[0]!)).life.weighings).toHaveLength(5);
+    const sure = (await tell(casts[0]!, { ...wrong, sure: true }).expect(200)).body;
+    expect(sure.dryDown.strays).toHaveLength(1);
+    expect(sure.dry.missing.join()).toContain('do not lie on one drying curve');
+  });
+
+  it('of several like pieces some are weighed, and the rest are inferred from them and marked so', async () => {
+    const own = await newWorkshop(harness);
+    const first = await pots(own);
+    for (const cast of first.casts) await first.dried(cast);
+    // Three are all weighed; a sample is made from four on.
+    expect((await castOf(own, first.casts[2]!)).dues[0].stroke).toBe('Weigh');
+    const more = await own.get('/api/casts').expect(200);
+    expect(more.body).toHaveLength(3);
+  });
+
+  it('wetted again it begins anew, and what was known of its dry mass stays', async () => {
+    const { casts, dried, weigh, tell, mass } = await pots();
+    await dried(casts[0]!);
+    await weigh(casts[0]!, span(9, 20));
+    const before = await castOf(agent, casts[0]!);
+    await tell(casts[0]!, { type: 'wetted', day: 21 }).expect(200);
+    const wetted = await castOf(agent, casts[0]!);
+    expect(wetted.dry).toMatchObject({ dryEnough: false, missing: [expect.stringContaining('not been weighed')] });
+    expect(wetted.life.weighings).toHaveLength(12);
+    await tell(casts[0]!, { type: 'weighed', day: 22, mass: mass(12), step: 1, sure: true }).expect(200);
+    const { dryDown } = await castOf(agent, casts[0]!);
+    expect(Math.abs(dryDown.final.mass - before.dryDown.final.mass)).toBeLessThan(30);
+  });
+
+  it('by another school wants a taped film, and all that dry are judged anew when it is chosen', async () => {
+    const own = await newWorkshop(harness);
+    const { casts, dried, tell } = await pots(own);
+    await dried(casts[0]!);
+    const { body: session } = await own.get('/api/session').expect(200);
+    const { id: _, demo: __, ...settings } = session.workshop;
+    await own
+      .put('/api/workshop')
+      .send({ ...settings, drying: 'calendar' })
+      .expect(200);
+    await vi.waitFor(async () => expect((await castOf(own, casts[0]!)).dry.opensAt).toEqual(expect.any(Number)), {
+      timeout: 15_000,
+    });
+    const now = (await own.get('/api/session').expect(200)).body.workshop;
+    await own
+      .put('/api/workshop')
+      .send({ ...settings, version: now.version, drying: 'clear-film' })
+      .expect(200);
+    expect((await castOf(own, casts[0]!)).dues[0].stroke).toBe('Test');
+    const coat = { type: 'coated', day: 59, sealer: 'penetrating', side: 'both' };
+    expect((await tell(casts[0]!, coat).expect(422)).body.detail).toContain('No clear film was taped');
+    await tell(casts[0]!, { type: 'film-tested', day: 58.5, hours: 16, drops: false }).expect(200);
+    await tell(casts[0]!, coat).expect(200);
+  });
+});
+
+describe('sealing', () => {
+  it('goes by a plan with a product of the stores, coat by coat in its window, out of its lot', async () => {
+    const { casts, dried, weigh, tell, poured } = await pots();
+    const id = casts[0]!;
+    await dried(id);
+    await weigh(id, span(9, 30));
+    const stores = (await agent.get('/api/stores').expect(200)).body;
+    const product = stores.materials.find(({ name }: { name: string }) => name === 'Acrylic film');
+    const lot = uuid();
+    await agent
+      .put(`/api/stores/lots/${lot}`)
+      .send({ materialId: product.id, bought: 1030, left: 1030, price: 24, boughtAt: 1, version: 0 })
+      .expect(200);
+    await tell(id, {
+      type: 'seal-planned',
+      day: 30,
+      uses: ['plants'],
+      sealer: 'acrylic',
+      materialId: product.id,
+      coats: 2,
+      side: 'both',
+    }).expect(200);
+    const coat = { type: 'coated', sealer: 'acrylic', materialId: product.id, side: 'both', volume: 40, tool: 'brush' };
+    const first = (await tell(id, { ...coat, day: 40 }).expect(200)).body;
+    expect(first.life.coats[0]).toMatchObject({
+      product: { name: 'Acrylic film', recoatFrom: 2 },
+      air: { humidity: expect.any(Number) },
+    });
+    expect(first.dues[0]).toMatchObject({ stroke: 'Coat', told: 'coat 2 of 2' });
+    const { left } = (await agent.get('/api/stores').expect(200)).body.lots.find(
+      (one: { id: string }) => one.id === lot,
+    );
+    expect(left).toBeCloseTo(1030 - 40 * 1.03, 6);
+    const soon = await tell(id, { ...coat }, poured + 40 * DAY + HOUR / 4).expect(422);
+    expect(soon.body.detail).toContain('The coat before is not dry');
+    const second = (await tell(id, { ...coat }, first.dues[0].good + HOUR).expect(200)).body;
+    expect(second.dues[0]).toMatchObject({ stroke: 'Check', told: 'bead, look' });
+    await tell(id, { type: 'checked', day: 50, check: 'bead', held: true }).expect(200);
+    const checked = (await tell(id, { type: 'checked', day: 50, check: 'look', held: true }).expect(200)).body;
+    expect(checked.dues[0].stroke).toBe('Put out');
+  });
+
+  it('against the advice is on record, and moves the limit once three came out well', async () => {
+    const own = await newWorkshop(harness);
+    const { casts, dried, weigh, tell } = await pots(own);
+    for (const id of casts) {
+      await dried(id);
+      await weigh(id, [9, 10, 11, 12]);
+      const coat = { type: 'coated', day: 12, sealer: 'penetrating', side: 'both' };
+      expect((await tell(id, coat).expect(422)).body.errors[0].remedy).toContain('overrule');
+      await tell(id, { ...coat, overruled: 'promised for Sunday' }).expect(200);
+      await tell(id, { type: 'checked', day: 30, check: 'bead', held: true }).expect(200);
+    }
+    const { body } = await own.get('/api/overrules').expect(200);
+    expect(body.seen).toHaveLength(3);
+    expect(body.seen[0]).toMatchObject({ reason: 'promised for Sunday', held: true, film: false });
+    expect(body.open.ease).toBeGreaterThan(1);
+    expect(body.film.ease).toBe(1);
+    await tell(casts[0]!, { type: 'checked', day: 40, check: 'look', held: false }).expect(200);
+    expect((await own.get('/api/overrules').expect(200)).body.open.ease).toBe(1);
+  });
+
+  it('a tile is kept with its mix, and is only its workshop’s', async () => {
+    const { mix } = await pots();
+    const id = uuid();
+    const tile = { ...finishExamples.tile, mixId: mix };
+    await agent.put(`/api/tiles/${id}`).send(tile).expect(204);
+    await agent
+      .put(`/api/tiles/${id}`)
+      .send({ ...tile, liked: false })
+      .expect(204);
+    expect((await agent.get(`/api/tiles?mix=${mix}`).expect(200)).body).toMatchObject([{ id, liked: false }]);
+    const stranger = await newWorkshop(harness);
+    expect((await stranger.get('/api/tiles').expect(200)).body).toEqual([]);
+    await agent.delete(`/api/tiles/${id}`).expect(204);
+    expect((await agent.get(`/api/tiles?mix=${mix}`).expect(200)).body).toEqual([]);
+  });
+
+  it('paint waits for a dry piece, and the sealer for the paint', async () => {
+    const { casts, dried, weigh, tell } = await pots();
+    const id = casts[0]!;
+    await dried(id);
+    expect((await tell(id, { type: 'decorated', day: 9, decoration: 'paint' }).expect(422)).body.detail).toContain(
+      'not dry enough',
+    );
+    await weigh(id, span(9, 30));
+    await tell(id, { type: 'decorated', day: 30, decoration: 'paint' }).expect(200);
+    const coat = { type: 'coated', day: 30.3, sealer: 'penetrating', side: 'both' };
+    expect((await tell(id, coat).expect(422)).body.detail).toContain('not dry for another');
+    await tell(id, { ...coat, day: 31.2 }).expect(200);
+  });
+});
+
+describe('an article', () => {
+  const joined = (casts: readonly string[], at: number, more: object = {}) => ({
+    id: uuid(),
+    at: Math.round(at),
+    name: 'Two-tier planter',
+    arrangement: 'stacked',
+    // Rim on rim: a pot stands on its head on the other.
+    parts: casts.map((castId, i) => ({ castId, over: i === 1 })),
+    bond: 'mortar',
+    uses: ['outdoors'],
+    ...more,
+  });
+
+  it('is one thing from joining on: unclamped, dried, sealed and put out as one, its parts gone into it', async () => {
+    const { casts, dried, tell, poured } = await pots();
+    for (const id of casts.slice(0, 2)) await dried(id);
+    const given = joined(casts.slice(0, 2), poured + 12 * DAY);
+    const { body: article } = await agent.post('/api/articles').send(given).expect(200);
+    expect((await agent.post('/api/articles').send(given).expect(200)).body.id).toBe(article.id);
+    expect(article).toMatchObject({ stage: 'setting', code: expect.stringMatching(/^\d+a\+\d+b$/) });
+    expect(article.dues[0].stroke).toBe('Unclamp');
+    const part = await castOf(agent, casts[0]!);
+    expect(part).toMatchObject({ stage: 'joined', life: { joinedInto: { id: article.id } }, dues: [] });
+    const one = part.expected as { fresh: number; dry: number };
+    expect(article.expected.fresh).toBeGreaterThan(2 * one.fresh);
+    await tell(casts[0]!, { type: 'voided', day: 13, event: part.events.at(-1).id }).expect(422);
+    const later = (await tell(article.id, { type: 'unclamped', day: 14 }).expect(200)).body;
+    expect(later.stage).toBe('drying');
+    const mass = later.expected.dry as number;
+    for (const day of span(20, 40))
+      await tell(article.id, {
+        type: 'weighed',
+        day,
+        mass: Math.round(mass + 200 * Math.exp((15 - day) / 4)),
+        step: 5,
+      }).expect(200);
+    expect(
+      (await tell(article.id, { type: 'coated', day: 41, sealer: 'penetrating', side: 'both' }).expect(200)).body.stage,
+    ).toBe('sealed');
+    await agent.delete(`/api/articles/${article.id}`).expect(409);
+    const out = (
+      await tell(article.id, { type: 'put-out', day: 50, gone: 'sold', price: 35, where: 'the stall' }).expect(200)
+    ).body;
+    expect(out.life.gone).toEqual({ how: 'sold', price: 35, where: 'the stall' });
+  });
+
+  it('is taken apart again while it is only clamped', async () => {
+    const { casts, dried, poured } = await pots();
+    for (const id of casts.slice(0, 2)) await dried(id);
+    const given = joined(casts.slice(0, 2), poured + 12 * DAY);
+    await agent.post('/api/articles').send(given).expect(200);
+    await agent.delete(`/api/articles/${given.id}`).expect(204);
+    await agent.get(`/api/casts/${given.id}`).expect(404);
+    expect((await castOf(agent, casts[0]!)).stage).toBe('drying');
+  });
+
+  it('refuses a part in its mould, one that is taken, one twice, and what does not hold, and nothing is lost', async () => {
+    const { casts, dried, poured } = await pots();
+    await dried(casts[0]!);
+    const at = poured + 12 * DAY;
+    const refused = async (given: object) =>
+      (await agent.post('/api/articles').send(given).expect(422)).body.detail as string;
+    expect(await refused(joined(casts.slice(0, 2), at))).toContain('still in its mould');
+    expect(await refused(joined([casts[0]!, casts[0]!], at))).toContain('stands in it twice');
+    await dried(casts[1]!);
+    expect(await refused(joined(casts.slice(0, 2), at, { bond: 'hot glue' }))).toContain('does not hold on concrete');
+    const upright = casts.slice(0, 2).map((castId) => ({ castId, over: false }));
+    expect(await refused(joined([], at, { parts: upright }))).toContain('does not touch');
+    await agent
+      .post('/api/articles')
+      .send(joined(casts.slice(0, 2), at))
+      .expect(200);
+    await dried(casts[2]!);
+    expect(await refused(joined(casts.slice(1), at))).toContain('part of another article');
+    expect((await castOf(agent, casts[2]!)).stage).toBe('drying');
+  });
+});
+
+it('a piece that went out is asked after once, and what is told of it stays', async () => {
+  const { casts, dried, tell } = await pots(agent, 250);
+  const id = casts[0]!;
+  await dried(id);
+  await tell(id, { type: 'seal-planned', day: 8, uses: ['indoors'], coats: 0, side: 'both' }).expect(200);
+  const out = (await tell(id, { type: 'put-out', day: 30, gone: 'given' }).expect(200)).body;
+  expect(out.dues[0]).toMatchObject({ stroke: 'Look back' });
+  const shelf = (await agent.get('/api/casts').expect(200)).body as { id: string }[];
+  expect(shelf.some((one) => one.id === id)).toBe(true);
+  const told = (await tell(id, { type: 'came-later', day: 240, came: 'bloom', note: 'white at the foot' }).expect(200))
+    .body;
+  expect(told).toMatchObject({ dues: [], life: { later: [{ came: 'bloom', note: 'white at the foot' }] } });
+  expect(((await agent.get('/api/casts').expect(200)).body as { id: string }[]).some((one) => one.id === id)).toBe(
+    false,
+  );
+});
+
+answersItsExamples('finish', finishExamples, () => harness);
