@@ -51,7 +51,7 @@ const stages = {
   web: {
     shared: ['api', 'ui', 'workers'],
     bench: ['pours'],
-    casts: [],
+    casts: ['paper'],
     door: [],
     mixes: [],
     moulds: ['mixes'],
@@ -61,7 +61,10 @@ const stages = {
     shelf: ['casts'],
     shell: ['casts', 'door', 'shelf'],
     stores: [],
+    joining: ['casts'],
+    rehearsal: [],
     tints: [],
+    weighing: ['casts'],
     workshop: [],
   },
 };

@@ -70,7 +70,7 @@ export class SealerSheetInput implements SealerSheet {
   @IsNumber() recoatTo: number;
   @IsNumber() cureDays: number;
   @IsNumber() heat: number;
-  @IsArray() @IsIn([...sealerClaims], { each: true }) claims: SealerClaim[];
+  @IsArray() @IsIn([...sealerClaims], { each: true }) claims: readonly SealerClaim[];
   @IsOptional() @IsNumber() leastDays?: number;
   @IsNumber() keepsMonths: number;
 }

@@ -44,6 +44,15 @@ const router = createBrowserRouter([
       { path: 'pours/:id', lazy: async () => ({ Component: (await import('./pours/pour-page')).PourPage }) },
       { path: 'pours/:id/bench', lazy: async () => ({ Component: (await import('./bench/bench-page')).BenchPage }) },
       { path: 'casts', lazy: async () => ({ Component: (await import('./casts/casts-page')).CastsPage }) },
+      {
+        path: 'casts/weigh',
+        lazy: async () => ({ Component: (await import('./weighing/weighing-page')).WeighingPage }),
+      },
+      { path: 'casts/join', lazy: async () => ({ Component: (await import('./joining/join-page')).JoinPage }) },
+      {
+        path: 'casts/try',
+        lazy: async () => ({ Component: (await import('./rehearsal/rehearsal-page')).RehearsalPage }),
+      },
       { path: 'casts/:id', lazy: async () => ({ Component: (await import('./casts/cast-page')).CastPage }) },
       { path: 'stores', lazy: async () => ({ Component: (await import('./stores/stores-page')).StoresPage }) },
       { path: 'workshop/places', lazy: async () => ({ Component: (await import('./places/places-page')).PlacesPage }) },

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { duesOf, handbookLiftOut, learnLiftOut, reckonDryDown, type Life } from '@dewpot/core';
-import type { CastDetail, CastView, SessionView } from '@dewpot/contract';
+import type { CastDetail, CastView, SessionView, DrySummary } from '@dewpot/contract';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
@@ -81,6 +81,17 @@ export function castDetail(one: CastView, over: Partial<CastDetail> = {}): CastD
   };
 }
 
+/** What is known of the dryness of a cast that nobody weighed. */
+export const dry = (over: Partial<DrySummary> = {}): DrySummary => ({
+  dryEnough: false,
+  missing: [],
+  film: false,
+  heldDays: 0,
+  heldWithin: 1,
+  strays: [],
+  ...over,
+});
+
 /** A cast as the server tells of it. */
 export function cast(code: string, over: Partial<CastView> = {}): CastView {
   const whole = bareCast(code, over);
@@ -112,7 +123,7 @@ function bareCast(code: string, over: Partial<CastView>): Omit<CastView, 'dues'>
       coats: [],
       uncoveredAt: NOW - 2 * DAY,
     },
-    dry: { dryEnough: false, missing: [] },
+    dry: dry(),
     ...over,
   };
 }

@@ -13,5 +13,6 @@ export * from './round.js';
 export * from './sample.js';
 export * from './sealed-faces.js';
 export * from './surroundings.js';
+export * from './weigh-round.js';
 export * from './wetness.js';
 export * from './wetting.js';

@@ -60,6 +60,25 @@ function make(shape: MouldShape): PieceView {
   };
 }
 
+const overs = new WeakMap<PieceView, PieceView>();
+
+/** The same piece standing on its head. */
+export function turnedOver(view: PieceView): PieceView {
+  const known = overs.get(view);
+  if (known) return known;
+  const { sides, foot, top, facets, height } = view;
+  const over: PieceView = {
+    ...view,
+    sides: [...sides].reverse().map(({ z, left, right }) => ({ z: height - z, left, right })),
+    foot: top[0] ?? [],
+    top: [foot],
+    openings: [],
+    facets: facets.map((facet) => facet.map(([x, y, z]) => [x, y, height - z] as const)),
+  };
+  overs.set(view, over);
+  return over;
+}
+
 const made = new WeakMap<MouldShape, PieceView>();
 
 /** How the piece of a mould looks, from its own measurements. */

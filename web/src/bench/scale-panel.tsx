@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { scaleQuery, useScaleDeed } from '../api/scale';
 import { useUnits } from '../ui/units';
-import type { ScaleAtHand } from './use-scale';
+import type { ScaleAtHand } from '../ui/use-scale';
 
 /** What the scale shows, and taking it. */
 export function ScalePanel({

@@ -5,7 +5,7 @@ import { ScoopTally } from '../ui/scoop-tally';
 import { useUnits } from '../ui/units';
 import { ScalePanel } from './scale-panel';
 import type { BucketContext } from './step-context';
-import { useScale } from './use-scale';
+import { useScale } from '../ui/use-scale';
 
 /** Material by material: scoops to tap off, grams beside them; the scale fills in what it weighed. */
 export function WeighStep({ bucketful, bucketKey, bench, timed, run, record }: BucketContext) {

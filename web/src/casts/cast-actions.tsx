@@ -1,10 +1,15 @@
 import { useState } from 'react';
 import type { Due, Stage, Stroke } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
+import { v7 as uuid } from 'uuid';
+import { ProblemFailure } from '../api/client';
 import { Dialog } from '../ui/dialog';
 import { Failure } from '../ui/states';
 import { WhenField } from '../ui/when-field';
+import { CheckForm, LookBackForm, TestForm, UnclampForm } from './after-forms';
 import { CoatForm } from './coat-form';
+import { DecorateForm } from './decorate-form';
+import { FitForm } from './fit-form';
 import { LiftOutForm } from './lift-out-form';
 import { LookOverForm } from './look-over-form';
 import { BatheForm, EndBathForm } from './bath-forms';
@@ -12,19 +17,21 @@ import { CoverForm, MoveForm } from './standing-forms';
 import { DressForm } from './dress-form';
 import { PullForm } from './pull-form';
 import { PutOffForm } from './put-off-form';
-import { PutOutForm, UncoverForm, WetForm } from './plain-forms';
+import { UncoverForm, WetForm } from './plain-forms';
+import { PutOutForm } from './put-out-form';
 import { useRecord } from './use-record';
 import { WeighForm } from './weigh-form';
 
 /** What can be done to a cast: the strokes of the round, and what is done between them. */
-export type CastAction = Stroke | 'Put off' | 'Bathe' | 'Dress' | 'Move' | 'Look over';
+export type CastAction = Stroke | 'Put off' | 'Bathe' | 'Dress' | 'Decorate' | 'Fit out' | 'Move' | 'Look over';
 
 const actionsIn: Record<Stage, readonly CastAction[]> = {
   setting: ['Lift out', 'Pull', 'Wet', 'Cover', 'Move', 'Look over'],
   damp: ['Wet', 'Cover', 'Uncover', 'Bathe', 'Dress', 'Weigh', 'Move', 'Look over'],
-  drying: ['Weigh', 'Coat', 'Dress', 'Bathe', 'Put out', 'Move', 'Look over'],
-  sealed: ['Put out', 'Coat', 'Weigh', 'Dress', 'Move', 'Look over'],
-  out: ['Look over'],
+  drying: ['Weigh', 'Test', 'Coat', 'Dress', 'Decorate', 'Bathe', 'Wet', 'Fit out', 'Put out', 'Move', 'Look over'],
+  sealed: ['Coat', 'Check', 'Fit out', 'Put out', 'Decorate', 'Weigh', 'Wet', 'Dress', 'Move', 'Look over'],
+  joined: [],
+  out: ['Look back', 'Seal again', 'Check', 'Look over'],
   broken: [],
 };
 
@@ -50,12 +57,22 @@ const forms: Record<CastAction, (props: ActionProps) => React.ReactNode> = {
   Uncover: (props) => <UncoverForm {...props} />,
   Weigh: (props) => <WeighForm {...props} />,
   Coat: (props) => <CoatForm {...props} />,
+  Unclamp: (props) => <UnclampForm {...props} />,
+  Test: (props) => <TestForm {...props} />,
+  Check: (props) => <CheckForm {...props} />,
+  Decorate: (props) => <DecorateForm {...props} />,
+  'Fit out': (props) => <FitForm {...props} />,
   'Put out': (props) => <PutOutForm {...props} />,
+  'Look back': (props) => <LookBackForm {...props} />,
+  'Seal again': (props) => <CoatForm {...props} />,
   'Look over': (props) => <LookOverForm {...props} />,
 };
 
 /** What can be done to these casts: to unlike ones only what fits them all. */
 function actionsFor(casts: readonly CastView[], due: Due | undefined): CastAction[] {
+  // An article in its clamps is no casting in its mould.
+  if (casts.some(({ stage, life }) => stage === 'setting' && life.joint))
+    return ['Unclamp', ...(due ? (['Put off'] as const) : [])];
   const stages = [...new Set(casts.map(({ stage }) => stage))];
   const shared = actionsIn[stages[0]!].filter((action) => stages.every((stage) => actionsIn[stage].includes(action)));
   const hasCores = casts.some(({ dues }) => dues.some(({ stroke }) => stroke === 'Pull'));
@@ -66,6 +83,20 @@ function actionsFor(casts: readonly CastView[], due: Due | undefined): CastActio
     ...(due ? (['Put off'] as const) : []),
   ];
 }
+
+type Happening = Parameters<ReturnType<typeof useRecord>>[1][number];
+
+/** What was sent to be kept. */
+interface Sent {
+  readonly said: string;
+  readonly happened: readonly Happening[];
+}
+
+/** Whether the server asks if it is the right piece. */
+const asksIfSure = (error: unknown): boolean =>
+  error instanceof ProblemFailure && (error.problem.errors?.some(({ field }) => field === 'sure') ?? false);
+
+const sure = ({ cast, event }: Happening): Happening => ({ cast, event: { ...event, sure: true } });
 
 function namesOf(casts: readonly CastView[]): string {
   const names = new Set(casts.map(({ snapshot }) => snapshot.mouldName));
@@ -92,17 +123,25 @@ export function CastActions({
   const [at, setAt] = useState<number>();
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<unknown>();
+  const [sent, setSent] = useState<Sent>();
   const record = useRecord();
-  const submit: ActionProps['record'] = (said, happened) => {
+  const send = (what: Sent) => {
     setBusy(true);
     setError(undefined);
-    record(
-      said,
-      happened.map(({ cast, event }) => ({ cast, event: { ...event, ...(at !== undefined && { at }) } })),
-    )
+    setSent(what);
+    record(what.said, what.happened)
       .then(onClose, setError)
       .finally(() => setBusy(false));
   };
+  // Each keeps its key, so that what was taken before a question is not taken twice once that is answered.
+  const submit: ActionProps['record'] = (said, happened) =>
+    send({
+      said,
+      happened: happened.map(({ cast, event }) => ({
+        cast,
+        event: { ...event, id: uuid(), ...(at !== undefined && { at }) },
+      })),
+    });
   return (
     <Dialog title={namesOf(casts)} onClose={onClose}>
       {possible.length > 1 && (
@@ -126,6 +165,16 @@ export function CastActions({
         <WhenField value={at} earliest={Math.max(...casts.map(({ life }) => life.pouredAt))} onChange={setAt} />
       </div>
       <Failure error={error} />
+      {sent && asksIfSure(error) && (
+        <button
+          type="button"
+          className="btn btn-accent mt-2 h-14 w-full"
+          disabled={busy}
+          onClick={() => send({ ...sent, happened: sent.happened.map(sure) })}
+        >
+          It is right: keep it
+        </button>
+      )}
     </Dialog>
   );
 }

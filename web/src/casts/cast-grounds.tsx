@@ -2,7 +2,7 @@ import { reckonMaturity } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { BigFigure } from '../ui/reckoning';
-import { exactly, sayDay, saySpan, sayWhen } from '../ui/say-when';
+import { exactly, sayDay, sayWhen } from '../ui/say-when';
 import { useUnits } from '../ui/units';
 import { placeOf } from './reading';
 
@@ -17,10 +17,11 @@ export function CastFigures({ cast, now }: { cast: CastDetail; now: number }) {
     (until - life.pouredAt) / HOUR,
     snapshot.setting,
   );
-  const opens = dryDown.opens && {
-    at: life.pouredAt + dryDown.opens.hour * HOUR,
-    low: life.pouredAt + dryDown.opens.low * HOUR,
-    high: life.pouredAt + dryDown.opens.high * HOUR,
+  const { dry } = cast;
+  const opens = dry.opensAt !== undefined && {
+    at: dry.opensAt,
+    low: dry.opensLow ?? dry.opensAt,
+    high: dry.opensHigh ?? dry.opensAt,
   };
   const coated = life.coats.length > 0;
   return (
@@ -29,19 +30,16 @@ export function CastFigures({ cast, now }: { cast: CastDetail; now: number }) {
       <BigFigure label="As old as, at 20 °C" figure={equivalentAge} />
       <Bearings cast={cast} now={now} />
       {dryDown.remaining && <BigFigure label="Water still to leave" figure={dryDown.remaining} />}
-      {opens && !coated && (
+      {opens && !coated && cast.stage === 'drying' && (
         <div>
-          <p className="quiet text-sm">{dryDown.dryEnough ? 'Ready to seal' : 'Reckoned ready to seal'}</p>
+          <p className="quiet text-sm">{dry.dryEnough ? 'Ready to seal' : 'Reckoned ready to seal'}</p>
           <p className="numeral text-3xl" title={exactly(opens.at)}>
-            {dryDown.dryEnough ? 'now' : sayDay(Math.max(opens.at, now), now)}
+            {dry.dryEnough ? 'now' : sayDay(Math.max(opens.at, now), now)}
           </p>
-          {!dryDown.dryEnough && sayDay(opens.high, now) !== sayDay(Math.max(opens.at, now), now) && (
+          {!dry.dryEnough && sayDay(opens.high, now) !== sayDay(Math.max(opens.at, now), now) && (
             <p className="quiet text-sm">
               between {sayDay(Math.max(opens.low, now), now)} and {sayDay(Math.max(opens.high, now), now)}
             </p>
-          )}
-          {dryDown.heldDays >= 1 && (
-            <p className="quiet text-sm">Its weight has held for {saySpan(dryDown.heldDays * 24 * HOUR)}.</p>
           )}
         </div>
       )}

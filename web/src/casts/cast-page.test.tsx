@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { fakeServer, Refusal, renderScreen } from '../../test/fake-server';
-import { cast, castDetail, DAY, NOW } from '../../test/stand-ins';
+import { cast, castDetail, DAY, NOW, dry } from '../../test/stand-ins';
 import { CastPage } from './cast-page';
 import { CastsPage } from './casts-page';
 
@@ -15,7 +15,7 @@ const detail = castDetail(
     ...base,
     snapshot: { ...base.snapshot, release: 'paste wax', copyMark: 'B' },
     life: { ...base.life, pouredAt: NOW - 20 * DAY, weighings, weighedAt: NOW - 10 * DAY },
-    dry: { dryEnough: false, missing: ['It wants 2 more weighings, a day apart.'] },
+    dry: dry({ missing: ['It wants 2 more weighings, a day apart.'] }),
   },
   {
     events: [

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Due } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import type { CastDetail } from '@dewpot/contract';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { castQuery } from '../api/casts';
 import { ProblemFailure } from '../api/client';
 import { Nowhere } from '../ui/nowhere';
@@ -13,12 +13,15 @@ import { sayWhen } from '../ui/say-when';
 import { useNow } from '../ui/use-now';
 import { WindowBand, windowInWords } from '../ui/window-band';
 import { AirSlab } from './air-slab';
+import { ArticleSlab } from './article-slab';
 import { CastActions, type CastAction } from './cast-actions';
 import { CastFigures, CastGrounds } from './cast-grounds';
 import { CastRecord } from './cast-record';
+import { DrynessSlab } from './dryness-slab';
 import { LeachingSlab } from './leaching-slab';
 import { LiftOutSlab } from './lift-out-slab';
 import { LifeChart } from './life-chart';
+import { ShareSlab } from './share-slab';
 import { stageWords } from './stage-words';
 
 /** One cast's life. */
@@ -55,7 +58,9 @@ function CastLife({ cast }: { cast: CastDetail }) {
             onDo={(action, due, putOff) => setDoing({ action, ...(due && { due }), ...(putOff && { putOff }) })}
           />
         </section>
+        <ArticleSlab cast={cast} />
         <CastGrounds cast={cast} />
+        <ShareSlab cast={cast} />
       </div>
       <div className="min-w-0 space-y-4">
         <section className="card-slab">
@@ -63,13 +68,14 @@ function CastLife({ cast }: { cast: CastDetail }) {
         </section>
         <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_22.5rem]">
           <div className="space-y-4">
-            {damp && <AirSlab cast={cast} now={now} />}
+            {damp && !snapshot.article && <AirSlab cast={cast} now={now} />}
+            <DrynessSlab cast={cast} now={now} />
             <LeachingSlab cast={cast} />
             <CastRecord cast={cast} now={now} />
           </div>
           <div className="space-y-4">
             <CastFigures cast={cast} now={now} />
-            <LiftOutSlab cast={cast} now={now} />
+            {!snapshot.article && <LiftOutSlab cast={cast} now={now} />}
           </div>
         </div>
       </div>
@@ -97,7 +103,28 @@ function Next({
   onDo: (action: CastAction, due?: Due, putOff?: boolean) => void;
 }) {
   const next = nextOf(cast);
-  if (!next) return <p className="mt-3">Its work is done; its record stays.</p>;
+  const { joinedInto } = cast.life;
+  if (joinedInto)
+    return (
+      <p className="mt-3">
+        It is part of{' '}
+        <Link className="link" to={`/casts/${joinedInto.id}`}>
+          {joinedInto.code}
+        </Link>
+        , and goes on as one with it.
+      </p>
+    );
+  if (!next)
+    return (
+      <div className="mt-3 space-y-2">
+        <p>Its work is done; its record stays.</p>
+        {cast.stage === 'out' && (
+          <button type="button" className="btn btn-ghost bg-base-300/60 h-12 w-full" onClick={() => onDo('Look back')}>
+            Tell how it lasted
+          </button>
+        )}
+      </div>
+    );
   const missing = cast.stage === 'drying' && cast.life.weighings.length > 0 ? cast.dry.missing : [];
   const then = cast.dues.filter((due) => due !== next);
   return (

@@ -63,7 +63,17 @@ export function CastsPage() {
   if (!data) return <Failure error={error} />;
   return (
     <div className="mx-auto max-w-6xl p-4">
-      <PageHead title="Casts" to="/pours/new" add="Plan a pour" />
+      <PageHead title="Casts" to="/pours/new" add="Plan a pour">
+        <Link to="/casts/weigh" className="btn btn-ghost bg-base-300/60 h-12">
+          Round of weighing
+        </Link>
+        <Link to="/casts/join" className="btn btn-ghost bg-base-300/60 h-12">
+          Join parts
+        </Link>
+        <Link to="/casts/try" className="btn btn-ghost bg-base-300/60 h-12">
+          Try it first
+        </Link>
+      </PageHead>
       {data.length === 0 ? (
         <Empty title="No casts yet">
           <p>

@@ -25,8 +25,11 @@ export interface LifeDrawn {
 const markWords: Partial<Record<CastEvent['type'], string>> = {
   'lifted-out': 'out of the mould',
   uncovered: 'uncovered',
+  unclamped: 'unclamped',
+  decorated: 'decorated',
   coated: 'coat',
   'put-out': 'put out',
+  'came-later': 'looked back',
   broken: 'broken',
 };
 
@@ -169,6 +172,31 @@ function waterCurves(drawn: LifeDrawn, end: number) {
   ];
 }
 
+/** What was done again and again, and what was seen: wettings along the foot of the upper chart, photos along its head. */
+function ticks({ cast: { life, pictures } }: LifeDrawn) {
+  const tick = (name: string, symbol: string, at: readonly number[], height: number, colour: string) => ({
+    name,
+    type: 'scatter',
+    xAxisIndex: STRENGTH,
+    yAxisIndex: STRENGTH,
+    symbol,
+    symbolSize: 7,
+    silent: true,
+    data: at.map((one): Point => [one, height]),
+    itemStyle: { color: colour },
+  });
+  return [
+    tick('Wetted', 'triangle', life.wettings ?? [], 4, 'var(--color-secondary)'),
+    tick(
+      'Photo',
+      'diamond',
+      pictures.map(({ at }) => at),
+      96,
+      INK,
+    ),
+  ];
+}
+
 /** Ends of the axis of masses, g, on round numbers about everything that is drawn. */
 function massAxis({ cast: { life, dryDown, expected } }: LifeDrawn) {
   const masses = [
@@ -219,6 +247,6 @@ export function lifeOption(drawn: LifeDrawn): EChartsCoreOption {
         ...gridLines,
       },
     ],
-    series: [...strengthCurves(drawn, end), ...waterCurves(drawn, end)],
+    series: [...strengthCurves(drawn, end), ...ticks(drawn), ...waterCurves(drawn, end)],
   };
 }

@@ -1,6 +1,7 @@
 import { faceColour, phaseOf, placeNow, wetness, type Due, type Skin, type Window } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { recoloured } from '../ui/skin-paint';
+import type { StandingPart } from '../ui/whole-piece';
 
 /** The next thing to do with a cast and when; what was put off comes after the rest. */
 export const nextOf = ({ dues }: CastView): Due | undefined =>
@@ -14,14 +15,26 @@ export const placeOf = ({ life, snapshot }: Pick<CastView, 'life' | 'snapshot'>)
 export interface Today {
   readonly colour: string;
   readonly skin?: Skin;
+  /** Of an article: its parts, each in its own colours. */
+  readonly parts?: readonly StandingPart[];
 }
 
 /** Today's colours of a cast: dark when wet, paling as the water is reckoned to leave. */
-export function lookToday({ life, expected, dry, snapshot: { colour, skin } }: CastView, now: number): Today {
+export function lookToday({ life, expected, dry, snapshot }: CastView, now: number): Today {
+  const { colour, skin, article } = snapshot;
   const wet = wetness(life, expected.loss, now, dry.typical);
+  const today = (one: string) => faceColour(one, wet);
   return {
-    colour: faceColour(colour, wet),
-    ...(skin && { skin: recoloured(skin, (one) => faceColour(one, wet)) }),
+    colour: today(colour),
+    ...(article && {
+      parts: article.parts.map((part) => ({
+        shape: part.shape,
+        over: part.over,
+        colour: today(part.colour),
+        ...(part.skin && { skin: recoloured(part.skin, today) }),
+      })),
+    }),
+    ...(skin && { skin: recoloured(skin, today) }),
   };
 }
 

@@ -5,6 +5,7 @@ export const stageWords: Record<Stage, string> = {
   damp: 'in its damp cure',
   drying: 'drying',
   sealed: 'sealed',
+  joined: 'part of an article',
   out: 'out of the door',
   broken: 'broken',
 };

@@ -3,7 +3,7 @@ import { v7 as uuid } from 'uuid';
 import type { CastEventInput, CastView } from '@dewpot/contract';
 import { useAppend } from '../api/casts';
 
-type Happened = Omit<CastEventInput, 'id' | 'at'> & { readonly at?: number };
+type Happened = Omit<CastEventInput, 'id' | 'at'> & { readonly id?: string; readonly at?: number };
 
 /** Records what happened to casts, all at once, and offers to undo it. */
 export function useRecord() {
@@ -25,7 +25,7 @@ export function useRecord() {
     const made: { castId: string; id: string }[] = [];
     try {
       for (const { cast, event } of happened) {
-        const id = uuid();
+        const { id = uuid() } = event;
         await append({ castId: cast.id, event: { at: Date.now(), ...event, id } });
         made.push({ castId: cast.id, id });
       }

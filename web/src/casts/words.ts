@@ -1,5 +1,6 @@
 import {
   baths,
+  bonds,
   coverWords,
   type Bath,
   type CastEvent,
@@ -12,6 +13,7 @@ import {
   Spot,
 } from '@dewpot/core';
 import { format } from 'date-fns';
+import { checkWords, decorationWords, fittingWords, goneWords, laterWords, useWords } from './seal-words';
 import type { Units } from '../ui/units';
 
 export const spotWords: Record<Spot, string> = {
@@ -57,6 +59,9 @@ export const sealerWords: Record<SealerKind, string> = {
   wax: 'wax',
   oil: 'oil',
 };
+const against = ({ overruled }: { readonly overruled?: string }) =>
+  overruled ? ` — against the advice to wait: “${overruled}”` : '';
+
 /** An event as a person would tell it. */
 export function tellEvent(event: CastEvent, units: Units): string {
   switch (event.type) {
@@ -73,13 +78,13 @@ export function tellEvent(event: CastEvent, units: Units): string {
       return `Lifted out ${hurt ? `with ${hurt}` : 'clean'}${event.cause ? ` (${causeWords[event.cause].toLowerCase()})` : ''}${event.force ? `; it ${forceWords[event.force].toLowerCase()}` : ''}${age}`;
     }
     case 'weighed':
-      return `Weighed ${units.sayWeighing(event)}`;
+      return `Weighed ${units.sayWeighing(event)}${event.together ? `, its share of ${event.together} on the scale` : ''}`;
     case 'coated':
-      return `Coated with ${sealerWords[event.sealer]}, ${sideWords[event.side]}${event.overruled ? ` — against the advice to wait: “${event.overruled}”` : ''}`;
+      return `Coated with ${event.product?.name.toLowerCase() ?? sealerWords[event.sealer]}, ${sideWords[event.side]}${event.tool ? `, by ${event.tool}` : ''}${against(event)}`;
     case 'bubbles':
       return `Bubbles at the ${spotWords[event.face]}: ${event.grade} of 5`;
     case 'put-out':
-      return `Put out${event.where ? `: ${event.where}` : ''}`;
+      return `Put out${event.gone ? `, ${goneWords[event.gone]}` : ''}${event.price === undefined ? '' : ` for ${units.say(event.price, 'money')}`}${event.where ? `: ${event.where}` : ''}`;
     case 'broken':
       return `Broken${event.how ? `: ${event.how}` : ''}`;
     case 'covered':
@@ -98,6 +103,26 @@ export function tellEvent(event: CastEvent, units: Units): string {
       return `The strip says pH ${event.ph}`;
     case 'snoozed':
       return `“${event.stroke}” put off to ${format(event.until, 'EEE d MMM, HH:mm')}`;
+    case 'film-tested':
+      return event.drops ? 'Clear film: drops under it' : `Clear film for ${units.say(event.hours, 'h')}: no drops`;
+    case 'assembled':
+      return `Put together with ${bonds[event.bond].name.toLowerCase()}${event.note ? `: ${event.note}` : ''}`;
+    case 'unclamped':
+      return 'Unclamped';
+    case 'joined':
+      return `Joined into ${event.code}`;
+    case 'decorated':
+      return `${decorationWords[event.decoration]}${event.note ? `: ${event.note}` : ''}${against(event)}`;
+    case 'seal-planned':
+      return event.sealer
+        ? `To be sealed for ${event.uses.map((use) => useWords[use]).join(', ')}: ${event.product?.name.toLowerCase() ?? sealerWords[event.sealer]}, ${event.coats} ${event.coats === 1 ? 'coat' : 'coats'}`
+        : `To be left bare${event.uses.length > 0 ? ` for ${event.uses.map((use) => useWords[use]).join(', ')}` : ''}`;
+    case 'checked':
+      return `Tried ${checkWords[event.check]}: it ${event.held ? 'holds' : 'does not hold'}${event.note ? ` (${event.note})` : ''}`;
+    case 'fitted':
+      return fittingWords[event.fitting];
+    case 'came-later':
+      return `Looked back: ${laterWords[event.came].toLowerCase()}${event.note ? `; ${event.note}` : ''}`;
     case 'voided':
       return 'Undone';
   }

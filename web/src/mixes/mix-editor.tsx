@@ -21,6 +21,7 @@ import { lessonsFor } from './resolve';
 import { SizeSlab } from './size-slab';
 import type { MixSources } from './use-mix-sources';
 import { useReckonedMix } from './use-reckoned-mix';
+import { TilesSlab } from './tiles-slab';
 import { VersionsSlab } from './versions-slab';
 
 /** Air at the bench where the station says nothing, °C. */
@@ -143,6 +144,7 @@ export function MixEditor({
             <div className="space-y-4">
               <LightenSlab {...edit} reckoned={settled} />
               <WordsOfUse draft={draft} onChange={set} />
+              {id && <TilesSlab mixId={id} />}
               {id && <VersionsSlab id={id} used={used} stores={stores} />}
               {id && (
                 <p className="flex flex-wrap gap-2">

@@ -73,7 +73,7 @@ export function MixLines({
     leave: (at) => latest.current.leave(at),
   }));
   const unused = stores.materials.filter(
-    ({ id, kind }) => kind !== 'additive' && lines.every(({ materialId }) => materialId !== id),
+    ({ id, kind }) => kind !== 'additive' && kind !== 'sealer' && lines.every(({ materialId }) => materialId !== id),
   );
   const name = (id: string) =>
     stores.materials.find((material) => material.id === id)?.name ?? 'a material that is gone';

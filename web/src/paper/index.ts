@@ -1,4 +1,6 @@
+import type { carePaper } from './care-paper';
 import type { labelPaper } from './label-paper';
+import type { lifePaper } from './life-paper';
 import type { sheetPaper } from './sheet-paper';
 import type { templatePaper } from './template-paper';
 
@@ -6,6 +8,12 @@ export { PaperButton } from './paper-button';
 
 /** The mixing sheet as PDF; fetched when it is first asked for. */
 export const makeSheet: typeof sheetPaper = async (...asked) => (await import('./sheet-paper')).sheetPaper(...asked);
+
+/** A care note as PDF; fetched when it is first asked for. */
+export const makeCareNote: typeof carePaper = async (...asked) => (await import('./care-paper')).carePaper(...asked);
+
+/** A cast's life as PDF; fetched when it is first asked for. */
+export const makeLife: typeof lifePaper = async (...asked) => (await import('./life-paper')).lifePaper(...asked);
 
 /** Labels as PDF; fetched when they are first asked for. */
 export const makeLabels: typeof labelPaper = async (...asked) => (await import('./label-paper')).labelPaper(...asked);

@@ -21,7 +21,7 @@ const SQUARE = 26 * MM;
 const PAD = 3 * MM;
 
 /** A QR code of an address, drawn in black squares: sharp at any size. */
-function square(page: PDFPage, text: string, x: number, y: number, size: number): void {
+export function square(page: PDFPage, text: string, x: number, y: number, size: number): void {
   const { modules } = create(text, { errorCorrectionLevel: 'M' });
   const cell = size / modules.size;
   for (let row = 0; row < modules.size; row++)

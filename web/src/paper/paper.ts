@@ -98,6 +98,14 @@ export class Paper {
     this.gap(4);
   }
 
+  /** A short head in a column of its own, and what it says beside it. */
+  entry(head: string, text: string): void {
+    const [size, column] = [11, 112];
+    this.room(size * LEADING * 2);
+    this.page.drawText(head, { x: MARGIN, y: this.y - size * LEADING, size, font: this.fonts.text, color: INK });
+    this.text(text, { size, indent: column });
+  }
+
   gap(points: number): void {
     this.y -= points;
   }
@@ -107,6 +115,11 @@ export class Paper {
     const { y } = this;
     this.page.drawLine({ start: { x: MARGIN, y }, end: { x: MARGIN + this.width, y }, thickness: 0.8, color: INK });
     this.gap(6);
+  }
+
+  /** Where the next line begins, points from the foot. */
+  get at(): number {
+    return this.y;
   }
 
   /** The page at hand, for what is placed by hand. */

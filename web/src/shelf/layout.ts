@@ -1,4 +1,4 @@
-import { pieceSize } from '../ui/piece';
+import { wholeSize } from '../ui/whole-piece';
 import type { Group } from './reading';
 
 /** A group placed on a line of its plank: x of its first piece's axis, px. */
@@ -35,6 +35,10 @@ const TAG = 92;
 /** Whether names stand in the gutter. */
 export const hasGutter = (width: number) => width >= WIDE;
 
+/** Size of one piece of a group, px. */
+export const sizeOf = ({ casts, look }: Group, scale: number) =>
+  wholeSize({ shape: casts[0]!.snapshot.shape, parts: look.parts }, scale);
+
 /** Places groups from the left, starting a new line of the plank where one is full. Pure. */
 export function layoutPlank(groups: readonly Group[], width: number, scale: number): PlacedGroup[][] {
   const left = hasGutter(width) ? GUTTER : MARGIN;
@@ -42,7 +46,7 @@ export function layoutPlank(groups: readonly Group[], width: number, scale: numb
   let line: PlacedGroup[] = [];
   let x = left;
   for (const group of groups) {
-    const piece = pieceSize(group.casts[0]!.snapshot.shape, scale).width;
+    const piece = sizeOf(group, scale).width;
     const step = piece * STAND;
     const taken = piece + step * (group.casts.length - 1);
     const room = Math.max(taken, group.due ? TAG : 0);
@@ -60,7 +64,7 @@ export function layoutPlank(groups: readonly Group[], width: number, scale: numb
 
 /** Height of a line of a plank and of the board's top in it, px. */
 export function lineHeight(line: readonly PlacedGroup[], width: number, scale: number, named: boolean) {
-  const tallest = Math.max(LOWEST, ...line.map(({ group }) => pieceSize(group.casts[0]!.snapshot.shape, scale).height));
+  const tallest = Math.max(LOWEST, ...line.map(({ group }) => sizeOf(group, scale).height));
   const ground = tallest + OVERHEAD + (named && !hasGutter(width) ? NAME_ABOVE : 0);
   return { ground, height: ground + BOARD + FRONT + BELOW };
 }

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { useNavigate } from 'react-router';
-import { Piece, pieceSize } from '../ui/piece';
-import { BOARD, FRONT, hasGutter, lineHeight, type PlacedGroup } from './layout';
+import { WholePiece } from '../ui/whole-piece';
+import { BOARD, FRONT, hasGutter, lineHeight, sizeOf, type PlacedGroup } from './layout';
 import type { Group } from './reading';
 
 /** How far a piece that is due stands forward, px. */
@@ -32,7 +32,7 @@ function Row({
   const first = casts[0]!;
   const y = ground + (due ? FORWARD : 0);
   const codes = casts.length === 1 ? first.code : `${first.code}–${casts[casts.length - 1]!.code}`;
-  const { height, width } = pieceSize(first.snapshot.shape, scale);
+  const { height, width } = sizeOf(group, scale);
   const middle = x + (step * (casts.length - 1)) / 2;
   const name = `${first.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}, ${codes}`;
   return (
@@ -50,7 +50,7 @@ function Row({
             }}
           >
             <title>{name}</title>
-            <Piece shape={cast.snapshot.shape} {...look} scale={scale} stage={plank} />
+            <WholePiece shape={cast.snapshot.shape} {...look} scale={scale} stage={plank} />
             <rect x={-width / 2} y={-height} width={width} height={height} fill="transparent" className="piece-hit" />
           </a>
         </g>

@@ -34,7 +34,7 @@ export interface Group {
 }
 
 function plankOf(cast: CastView): PlankName | undefined {
-  if (cast.stage === 'out' || cast.stage === 'broken') return undefined;
+  if (cast.stage === 'out' || cast.stage === 'broken' || cast.stage === 'joined') return undefined;
   if (cast.stage === 'drying' && cast.dry.dryEnough) return 'ready';
   return cast.stage;
 }
@@ -45,7 +45,8 @@ export function groupCasts(casts: readonly CastView[], now: number): Group[] {
   for (const cast of casts) {
     const plank = plankOf(cast);
     if (!plank) continue;
-    const key = [plank, cast.pourId, cast.mouldId, placeOf(cast)].join(':');
+    const alone = cast.snapshot.article ? cast.id : '';
+    const key = [plank, cast.pourId, cast.mouldId, placeOf(cast), alone].join(':');
     rows.set(key, [...(rows.get(key) ?? []), cast]);
   }
   return [...rows].map(([key, alike]) => {

@@ -1,6 +1,7 @@
 import { roundOf, strokesForMany, type Due, type RoundLine, type RoundWhen, type Stroke } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { endOfDay } from 'date-fns';
+import { Link } from 'react-router';
 import { placeOf } from '../casts';
 import { sayWhen } from '../ui/say-when';
 import { WindowBand, windowInWords } from '../ui/window-band';
@@ -56,16 +57,22 @@ function PlaceHead({
   return (
     <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1 pt-1">
       <h4 className="quiet font-sans text-sm font-semibold">{place}</h4>
-      {many.map(({ stroke, casts }) => (
-        <button
-          key={stroke}
-          type="button"
-          className="btn btn-ghost bg-base-300/60 h-11 px-3 text-sm"
-          onClick={() => onDo({ casts, stroke })}
-        >
-          {stroke} all {casts.length}
-        </button>
-      ))}
+      {many.map(({ stroke, casts }) =>
+        stroke === 'Weigh' ? (
+          <Link key={stroke} to="/casts/weigh" className="btn btn-ghost bg-base-300/60 h-11 px-3 text-sm">
+            Weigh all {casts.length}
+          </Link>
+        ) : (
+          <button
+            key={stroke}
+            type="button"
+            className="btn btn-ghost bg-base-300/60 h-11 px-3 text-sm"
+            onClick={() => onDo({ casts, stroke })}
+          >
+            {stroke} all {casts.length}
+          </button>
+        ),
+      )}
     </div>
   );
 }

@@ -2,7 +2,7 @@ import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import type { CastView } from '@dewpot/contract';
-import { cast, DAY, HOUR, NOW, renderInside } from '../../test/stand-ins';
+import { cast, DAY, dry, HOUR, NOW, renderInside } from '../../test/stand-ins';
 import { lookToday } from '../casts';
 import { layoutPlank, lineHeight, shelfScale } from './layout';
 import { groupCasts, planksOf } from './reading';
@@ -17,7 +17,7 @@ describe('the shelf', () => {
       cast('1b'),
       cast('1c', { stage: 'out' }),
       cast('2a', { stage: 'broken' }),
-      cast('3a', { dry: { dryEnough: true, missing: [] } }),
+      cast('3a', { dry: dry({ dryEnough: true }) }),
       cast('4a', { stage: 'setting', life: { ...cast('4a').life, stage: 'setting', pouredAt: NOW - HOUR } }),
     ]);
     expect(groups.map(({ plank, casts }) => [plank, casts.map(({ code }) => code).join(' ')])).toEqual([

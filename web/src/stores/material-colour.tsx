@@ -14,7 +14,7 @@ export function MaterialColour({
   onChange: (part: Partial<MaterialInput>) => void;
 }) {
   const pigment = kind === 'additive' && isPigment({ additive });
-  if (kind === 'additive' && !pigment) return null;
+  if (kind === 'sealer' || (kind === 'additive' && !pigment)) return null;
   const set = (part: Partial<Tinting>) => onChange({ tinting: { ...tinting, ...part } });
   const number = (label: string, value: number, put: (value: number | undefined) => void) => (
     <TextField

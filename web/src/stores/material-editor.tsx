@@ -6,8 +6,19 @@ import { useRemoveStore, useSaveStore } from '../api/work';
 import { EditDialog } from '../ui/edit-dialog';
 import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';
-import { additiveKinds, blank, bulkings, families, kinds, powderSizes, sizesOf, tidyMaterial } from './material-fields';
+import {
+  additiveKinds,
+  blank,
+  bulkings,
+  families,
+  kinds,
+  powderSizes,
+  sizesOf,
+  tidyMaterial,
+  usualSheet,
+} from './material-fields';
 import { MaterialColour } from './material-colour';
+import { SealerSheetFields } from './sealer-sheet-fields';
 import { WeighScoop } from './weigh-scoop';
 
 function inputOf(material: MaterialView): MaterialInput {
@@ -92,12 +103,14 @@ export function MaterialEditor({
       />
       <div className="grid gap-3 sm:grid-cols-2">
         <SelectField label="It is" value={draft.kind} options={kinds} onChange={(kind) => set({ kind })} />
-        <SelectField
-          label="Damp, it"
-          value={draft.bulking}
-          options={bulkings}
-          onChange={(bulking) => set({ bulking })}
-        />
+        {draft.kind !== 'sealer' && (
+          <SelectField
+            label="Damp, it"
+            value={draft.bulking}
+            options={bulkings}
+            onChange={(bulking) => set({ bulking })}
+          />
+        )}
         {(draft.kind === 'binder' || draft.kind === 'pre-blend') && (
           <SelectField
             label="It binds like"
@@ -129,8 +142,18 @@ export function MaterialEditor({
           in it changes none of them.
         </p>
       )}
+      {draft.kind === 'sealer' && (
+        <SealerSheetFields
+          key={`sheet ${round}`}
+          sheet={draft.sealer ?? usualSheet('penetrating')}
+          tried={tried}
+          onChange={(sealer, anew) => (anew ? putIn({ sealer }) : set({ sealer }))}
+        />
+      )}
       <MaterialColour key={`colour ${round}`} draft={draft} onChange={set} />
-      {draft.kind !== 'additive' && <WeighScoop scoops={stores.scoops} onBulk={(bulk) => putIn({ bulk })} />}
+      {draft.kind !== 'additive' && draft.kind !== 'sealer' && (
+        <WeighScoop scoops={stores.scoops} onBulk={(bulk) => putIn({ bulk })} />
+      )}
     </EditDialog>
   );
 }

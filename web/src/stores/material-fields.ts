@@ -1,4 +1,13 @@
-import { additives, type AdditiveKind, type BinderFamily, type Bulking, type MaterialKind } from '@dewpot/core';
+import {
+  additives,
+  sealers,
+  type AdditiveKind,
+  type BinderFamily,
+  type Bulking,
+  type MaterialKind,
+  type SealerKind,
+  type SealerSheet,
+} from '@dewpot/core';
 import type { MaterialInput } from '@dewpot/contract';
 
 type Options<T> = readonly { readonly value: T; readonly label: string }[];
@@ -11,6 +20,7 @@ export const kinds: Options<MaterialKind> = [
   { value: 'organic', label: 'peat or coir' },
   { value: 'pre-blend', label: 'a ready-made powder' },
   { value: 'additive', label: 'an additive, dosed' },
+  { value: 'sealer', label: 'a sealer' },
 ];
 
 export const bulkings: Options<Bulking> = [
@@ -42,7 +52,27 @@ const sizes: readonly (readonly [Size, string])[] = [
 
 /** The figures that a kind of material is known by; a ready-made powder's water stands on its bag. */
 export const sizesOf = (kind: MaterialKind) =>
-  sizes.filter(([size]) => kind !== 'pre-blend' || (size !== 'absorption' && size !== 'demand'));
+  kind === 'sealer'
+    ? ([['bulk', 'Density, kg/L']] as const)
+    : sizes.filter(([size]) => kind !== 'pre-blend' || (size !== 'absorption' && size !== 'demand'));
+
+type SheetSize = Exclude<keyof SealerSheet, 'kind' | 'claims' | 'leastDays'>;
+/** What the sheet of a sealer says in figures. */
+export const sheetSizes: readonly (readonly [SheetSize, string])[] = [
+  ['dense', 'Coverage on a dense face, m² a litre'],
+  ['porous', 'Coverage on a porous face, m² a litre'],
+  ['recoatFrom', 'Next coat after, hours'],
+  ['recoatTo', 'Next coat before, hours'],
+  ['cureDays', 'Full cure, days'],
+  ['heat', 'Heat limit, °C'],
+  ['keepsMonths', 'Keeps once opened, months'],
+];
+
+/** The sheet of a sealer until it is entered: as its kind usually is. */
+export function usualSheet(kind: SealerKind): SealerSheet {
+  const { name: _name, film: _film, ...sheet } = sealers[kind];
+  return sheet;
+}
 
 type PowderSize = keyof NonNullable<MaterialInput['powder']>;
 export const powderSizes: readonly (readonly [PowderSize, string])[] = [
@@ -65,12 +95,28 @@ export const blank: MaterialInput = {
 };
 
 /** A material as it is sent: without what does not go with its kind. */
-export function tidyMaterial({ family, powder, additive, solids, tinting, ...rest }: MaterialInput): MaterialInput {
+export function tidyMaterial({
+  family,
+  powder,
+  additive,
+  solids,
+  tinting,
+  sealer,
+  ...rest
+}: MaterialInput): MaterialInput {
   const { kind } = rest;
   const binds = kind === 'binder' || kind === 'pre-blend';
   return {
     ...rest,
     name: rest.name.trim(),
+    ...(kind === 'sealer' && {
+      sealer: sealer ?? usualSheet('penetrating'),
+      particle: rest.bulk,
+      absorption: 0,
+      demand: 0,
+      largestGrain: 0,
+      bulking: 'none' as const,
+    }),
     ...(binds && { family: family ?? 'portland' }),
     ...(kind === 'binder-part' && { family: family ?? 'pozzolan' }),
     ...(kind === 'pre-blend' && powder && { powder, absorption: 0, demand: 0 }),

@@ -1,26 +1,29 @@
 import type { MouldShape, Skin, Stage } from '@dewpot/core';
-import { Piece, pieceSize } from './piece';
+import { WholePiece, wholeSize, type StandingPart } from './whole-piece';
 
 /** One piece alone, as large as a box of `size` px lets it be. */
 export function PieceThumb({
   shape,
+  parts,
   colour,
   skin,
   size,
   stage,
 }: {
   shape: MouldShape;
+  /** Of an article: what it is joined of. */
+  parts?: readonly StandingPart[] | undefined;
   colour: string;
   skin?: Skin | undefined;
   size: number;
   stage?: Stage | undefined;
 }) {
-  const unit = pieceSize(shape, 1);
+  const unit = wholeSize({ shape, parts }, 1);
   const scale = (size * 0.86) / Math.max(unit.width, unit.height);
   return (
     <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} aria-hidden="true" className="shrink-0">
       <g transform={`translate(${size / 2} ${(size + unit.height * scale) / 2})`}>
-        <Piece shape={shape} colour={colour} skin={skin} scale={scale} {...(stage && { stage })} />
+        <WholePiece shape={shape} parts={parts} colour={colour} skin={skin} scale={scale} {...(stage && { stage })} />
       </g>
     </svg>
   );

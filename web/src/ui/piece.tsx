@@ -1,5 +1,5 @@
 import { memo, useId } from 'react';
-import { pieceView, type MouldShape, type PieceView, type Skin, type Stage } from '@dewpot/core';
+import { pieceView, turnedOver, type MouldShape, type PieceView, type Skin, type Stage } from '@dewpot/core';
 import { SkinPaint } from './skin-paint';
 import { facesOfPiece, frontChain, loopPath, screen, TIP, type ScreenPoint } from './piece-path';
 
@@ -8,6 +8,8 @@ const GRAIN_FROM = 0.36;
 
 export interface PieceProps {
   readonly shape: MouldShape;
+  /** Standing on its head. */
+  readonly over?: boolean;
   /** #rrggbb of its face today. */
   readonly colour: string;
   /** Its tints, where it has more than one. */
@@ -79,9 +81,9 @@ function wallPath({ sides, height }: PieceView, scale: number, wall: number): st
 /**
  * A piece as it stands, cut from its mould's own measurements: foot at (0, 0), middle at x = 0. The page holds a `PieceLight`.
  */
-export const Piece = memo(function Piece({ shape, colour, skin, scale, stage }: PieceProps) {
+export const Piece = memo(function Piece({ shape, over, colour, skin, scale, stage }: PieceProps) {
   const id = useId();
-  const view = pieceView(shape);
+  const view = over ? turnedOver(pieceView(shape)) : pieceView(shape);
   const r0 = (view.sides[0]!.right - view.sides[0]!.left) * 0.5 * scale;
   const r1 = (view.sides[view.sides.length - 1]!.right - view.sides[view.sides.length - 1]!.left) * 0.5 * scale;
   const top = -view.height * scale;

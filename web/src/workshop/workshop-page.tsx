@@ -11,6 +11,7 @@ import { QuantityField } from '../ui/quantity-field';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { CureSettings } from './cure-settings';
+import { DryingSettings } from './drying-settings';
 import { Reminders } from './reminders';
 
 /** Units, limits and people. */
@@ -25,6 +26,7 @@ export function WorkshopPage() {
         </div>
         <div className="space-y-4">
           <CureSettings />
+          <DryingSettings />
           <section className="card-slab" aria-label="Places">
             <h2 className="mb-1 text-2xl">Places</h2>
             <p className="quiet mb-2">Where casts stand, with the air of each: loggers, files, the forecast.</p>

@@ -1,0 +1,53 @@
+import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import type { ArticleInput, CastDetail, OverrulesView, TileInput, TileView } from '@dewpot/contract';
+import { castQuery } from './casts';
+import { ask } from './client';
+
+export const overrulesQuery = queryOptions({
+  queryKey: ['overrules'],
+  queryFn: ({ signal }) => ask<OverrulesView>('GET', 'overrules', undefined, signal),
+});
+
+export const tilesQuery = (mixId: string) =>
+  queryOptions({
+    queryKey: ['tiles', mixId],
+    queryFn: ({ signal }) => ask<TileView[]>('GET', `tiles?mix=${mixId}`, undefined, signal),
+  });
+
+/** Keeps a trial tile. */
+export function useKeepTile() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, tile }: { id: string; tile: TileInput }) => ask<void>('PUT', `tiles/${id}`, tile),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['tiles'] }),
+  });
+}
+
+export function useRemoveTile() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) => ask<void>('DELETE', `tiles/${id}`),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['tiles'] }),
+  });
+}
+
+/** Joins casts into one thing. */
+export function useJoin() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (article: ArticleInput) => ask<CastDetail>('POST', 'articles', article),
+    onSuccess: async (article) => {
+      client.setQueryData(castQuery(article.id).queryKey, article);
+      await client.invalidateQueries({ queryKey: ['casts'] });
+    },
+  });
+}
+
+/** Takes an article apart again. */
+export function useTakeApart() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) => ask<void>('DELETE', `articles/${id}`),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['casts'] }),
+  });
+}

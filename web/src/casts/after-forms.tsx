@@ -1,0 +1,112 @@
+import { useState } from 'react';
+import { bonds, FILM_TEST_HOURS, checksToCome, sealCheckWords, type CameLater, type SealCheck } from '@dewpot/core';
+import { cameLater } from '@dewpot/contract';
+import { Choice } from '../ui/choice';
+import type { ActionProps } from './cast-actions';
+import { DoneButton } from './done-button';
+import { laterWords } from './seal-words';
+
+/** An article whose joint holds is let go of its clamps or props. */
+export function UnclampForm(props: ActionProps) {
+  const bond = props.casts[0]!.life.joint?.bond;
+  return (
+    <div className="space-y-3">
+      <p className="quiet">
+        {bond && `${bonds[bond].name}: `}it holds by itself now, and carries once it is cured. From here on it dries, is
+        sealed and put out as one.
+      </p>
+      <DoneButton {...props} said="Unclamped: it dries as one." event={{ type: 'unclamped' }}>
+        Unclamped just now
+      </DoneButton>
+    </div>
+  );
+}
+
+const spans = [8, 12, 16, 20, 24].map((value) => ({ value, label: `${value} h` }));
+
+/** Clear film taped on: for those who have no scale. */
+export function TestForm(props: ActionProps) {
+  const [hours, setHours] = useState<number>(FILM_TEST_HOURS);
+  const event = { type: 'film-tested' as const, hours };
+  return (
+    <div className="space-y-4">
+      <p className="quiet">
+        Clear film, taped down all round on the thickest place, out of the sun. After {FILM_TEST_HOURS} h look under it.
+      </p>
+      <Choice legend="It was on for" options={spans} value={hours} onChange={setHours} />
+      <DoneButton {...props} said="No drops." event={{ ...event, drops: false }}>
+        No drops under it
+      </DoneButton>
+      <DoneButton {...props} said="Still damp." event={{ ...event, drops: true }} look="btn-neutral h-14">
+        Drops, or a dark patch
+      </DoneButton>
+    </div>
+  );
+}
+
+/** Once the last coat is hard: does it keep water out? */
+export function CheckForm(props: ActionProps) {
+  const wanted = checksToCome(props.casts[0]!.life);
+  const all = Object.keys(sealCheckWords) as SealCheck[];
+  const [check, setCheck] = useState<SealCheck>(wanted[0] ?? 'bead');
+  const [note, setNote] = useState('');
+  const event = { type: 'checked' as const, check, ...(note.trim() && { note: note.trim() }) };
+  return (
+    <div className="space-y-4">
+      <Choice
+        legend="Which"
+        options={all.map((value) => ({ value, label: sealCheckWords[value].name }))}
+        value={check}
+        onChange={setCheck}
+      />
+      <p>{sealCheckWords[check].how}</p>
+      <label className="block text-sm font-semibold">
+        What was seen (may be left open)
+        <input
+          className="input input-bordered mt-1 h-12 w-full"
+          value={note}
+          maxLength={300}
+          onChange={({ target }) => setNote(target.value)}
+        />
+      </label>
+      <DoneButton {...props} said="It holds." event={{ ...event, held: true }}>
+        It holds
+      </DoneButton>
+      <DoneButton {...props} said="Kept: it did not hold." event={{ ...event, held: false }} look="btn-neutral h-14">
+        It does not: one more coat
+      </DoneButton>
+    </div>
+  );
+}
+
+/** Asked once, when there is something to tell: what became of a piece that went out. */
+export function LookBackForm(props: ActionProps) {
+  const [came, setCame] = useState<CameLater>('well');
+  const [note, setNote] = useState('');
+  return (
+    <div className="space-y-4">
+      <Choice
+        legend="How did it last?"
+        options={cameLater.map((value) => ({ value, label: laterWords[value] }))}
+        value={came}
+        onChange={setCame}
+      />
+      <label className="block text-sm font-semibold">
+        In a few words (may be left open)
+        <input
+          className="input input-bordered mt-1 h-12 w-full"
+          value={note}
+          maxLength={300}
+          onChange={({ target }) => setNote(target.value)}
+        />
+      </label>
+      <DoneButton
+        {...props}
+        said="Kept with its record."
+        event={{ type: 'came-later', came, ...(note.trim() && { note: note.trim() }) }}
+      >
+        Keep that
+      </DoneButton>
+    </div>
+  );
+}

@@ -1,0 +1,60 @@
+import { bonds } from '@dewpot/core';
+import type { CastDetail } from '@dewpot/contract';
+import { Link, useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { useTakeApart } from '../api/finish';
+import { Failure } from '../ui/states';
+import { useUnits } from '../ui/units';
+
+/** What an article is joined of, from the ground up; of a single cast the way to join it. */
+export function ArticleSlab({ cast: { id, stage, snapshot } }: { cast: CastDetail }) {
+  const units = useUnits();
+  const navigate = useNavigate();
+  const apart = useTakeApart();
+  const { article } = snapshot;
+  if (!article)
+    return stage === 'damp' || stage === 'drying' ? (
+      <Link to={`/casts/join?with=${id}`} className="btn btn-ghost bg-base-300/60 h-12 w-full">
+        Join it with others
+      </Link>
+    ) : null;
+  const { length, width, height } = article.size;
+  return (
+    <section className="card-slab" aria-label="Joined of">
+      <h2 className="mb-2 text-xl">Joined of</h2>
+      <ol className="space-y-1">
+        {article.parts.map(({ castId, code, name, over }) => (
+          <li key={castId}>
+            <Link className="link" to={`/casts/${castId}`}>
+              {code}
+            </Link>{' '}
+            {name}
+            {over && ', on its head'}
+          </li>
+        ))}
+      </ol>
+      <p className="quiet mt-2 text-sm">
+        {bonds[article.bond].name}; {units.say(length, 'mm')} × {units.say(width, 'mm')}, {units.say(height, 'mm')}{' '}
+        high.
+      </p>
+      {stage === 'setting' && (
+        <button
+          type="button"
+          className="btn btn-ghost mt-2 h-12 w-full"
+          disabled={apart.isPending}
+          onClick={() =>
+            apart.mutate(id, {
+              onSuccess: () => {
+                toast('Taken apart: the parts are on the shelf again.');
+                void navigate('/');
+              },
+            })
+          }
+        >
+          Take it apart again
+        </button>
+      )}
+      <Failure error={apart.error} />
+    </section>
+  );
+}

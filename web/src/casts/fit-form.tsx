@@ -1,0 +1,112 @@
+import { useMemo, useState } from 'react';
+import {
+  filledMass,
+  fittings,
+  fittingsInOrder,
+  plantedMass,
+  reckonMould,
+  type Figure,
+  type Fitting,
+} from '@dewpot/core';
+import type { CastView } from '@dewpot/contract';
+import { Choice } from '../ui/choice';
+import { QuantityField } from '../ui/quantity-field';
+import { BigFigure } from '../ui/reckoning';
+import { useUnits } from '../ui/units';
+import type { ActionProps } from './cast-actions';
+import { DoneButton } from './done-button';
+
+/** A jar's fill line below its rim until the caster says, mm. */
+const FILL_GAP = 15;
+
+/** What a piece holds: soil for planting, water and wax to its fill line; nothing for a solid one. */
+function useHeld({ snapshot, expected, life }: CastView, fillGap: number) {
+  return useMemo(() => {
+    const { shape, piece } = snapshot;
+    const dry = life.weighings[life.weighings.length - 1]?.mass ?? expected.dry;
+    const { planting, jar } = reckonMould(shape, { stuff: 'rigid', piece, fillGap });
+    const figures: (readonly [string, Figure])[] = [
+      ...(planting
+        ? ([
+            ['Room for soil', planting],
+            ['Planted it weighs', plantedMass(dry, planting.value)],
+          ] as const)
+        : []),
+      ...(jar
+        ? ([
+            ['To the fill line', jar.held],
+            ['Wax for it', jar.wax],
+            ['Full of water', filledMass(dry, jar.held.value)],
+          ] as const)
+        : []),
+    ];
+    return figures;
+  }, [snapshot, expected, life, fillGap]);
+}
+
+/** What goes with a piece before it leaves: mesh, feet, a lamp kit with its checks, soil or wax. */
+export function FitForm(props: ActionProps) {
+  const { casts } = props;
+  const first = casts[0]!;
+  const units = useUnits();
+  const [fitting, setFitting] = useState<Fitting>(first.snapshot.piece === 'lamp' ? 'lamp kit' : 'mesh');
+  const [ticked, setTicked] = useState<readonly string[]>([]);
+  const [gap, setGap] = useState<number>(FILL_GAP);
+  const held = useHeld(first, gap);
+  const { name, how, checks, caution } = fittings[fitting];
+  const shown = fitting === 'soil' ? held.slice(0, 2) : fitting === 'candle' ? held.slice(2) : [];
+  const missing = checks.filter((check) => !ticked.includes(check));
+  return (
+    <div className="space-y-4">
+      <Choice
+        legend="With"
+        options={fittingsInOrder.map((value) => ({ value, label: fittings[value].name }))}
+        value={fitting}
+        onChange={(value) => {
+          setFitting(value);
+          setTicked([]);
+        }}
+      />
+      <p>{how}</p>
+      {caution && <p className="border-accent border-l-4 pl-3">{caution}</p>}
+      {fitting === 'candle' && held.length > 2 && (
+        <QuantityField
+          label="Fill line below the rim"
+          name="fillGap"
+          dimension="length"
+          system={units.system}
+          value={gap}
+          onChange={(value) => setGap(value ?? FILL_GAP)}
+        />
+      )}
+      {shown.length > 0 && (
+        <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
+          {shown.map(([label, figure]) => (
+            <BigFigure key={label} label={label} figure={figure} size="text-2xl" />
+          ))}
+        </div>
+      )}
+      {checks.length > 0 && (
+        <fieldset className="space-y-1">
+          <legend className="mb-1 text-sm font-semibold">Tick each off</legend>
+          {checks.map((check) => (
+            <label key={check} className="flex min-h-12 cursor-pointer items-center gap-3">
+              <input
+                type="checkbox"
+                className="checkbox"
+                checked={ticked.includes(check)}
+                onChange={() =>
+                  setTicked(ticked.includes(check) ? ticked.filter((one) => one !== check) : [...ticked, check])
+                }
+              />
+              <span>{check}</span>
+            </label>
+          ))}
+        </fieldset>
+      )}
+      <DoneButton {...props} disabled={missing.length > 0} said={`${name}: kept.`} event={{ type: 'fitted', fitting }}>
+        {missing.length > 0 ? `${missing.length} still to tick off` : `${name}: done`}
+      </DoneButton>
+    </div>
+  );
+}

@@ -1,0 +1,92 @@
+import { FileDown } from 'lucide-react';
+import { standing } from '@dewpot/core';
+import type { CastDetail } from '@dewpot/contract';
+import { format } from 'date-fns';
+import { makeLabels, makeLife, PaperButton } from '../paper';
+import { saveFile } from '../ui/save-file';
+import { useUnits } from '../ui/units';
+import { CareNoteButton } from './care-note-button';
+import { stageWords } from './stage-words';
+import { tellEvent } from './words';
+
+/** A cast's life as others can read it: what it was made of, everything that happened, what its weighings say. */
+function castFile(cast: CastDetail): string {
+  const { code, snapshot, stage, expected, events, dryDown, life } = cast;
+  const { shape: _shape, article, skin: _skin, ...made } = snapshot;
+  return JSON.stringify(
+    {
+      format: 'dew-pot-cast',
+      version: 1,
+      code,
+      stage,
+      made: {
+        ...made,
+        ...(article && { joinedOf: article.parts.map(({ code: part, name }) => ({ code: part, name })) }),
+      },
+      expected,
+      events: standing(events),
+      drying: {
+        weighings: life.weighings,
+        final: dryDown.final,
+        remaining: dryDown.remaining?.value,
+        curve: dryDown.curve,
+      },
+    },
+    null,
+    2,
+  );
+}
+
+/** What goes with a piece: a label, a note for its keeper, its whole life on paper or as a file. */
+export function ShareSlab({ cast }: { cast: CastDetail }) {
+  const units = useUnits();
+  const { code, snapshot, life, events } = cast;
+  const address = `${window.location.origin}/casts/${cast.id}`;
+  return (
+    <section className="card-slab no-print space-y-2" aria-label="To take along">
+      <h2 className="text-xl">To take along</h2>
+      <CareNoteButton cast={cast} />
+      <PaperButton
+        name="Label"
+        file={`label ${code}`}
+        make={(ways) =>
+          makeLabels(
+            [{ code, mould: snapshot.mouldName, mix: snapshot.mixName, pouredAt: life.pouredAt, address }],
+            ways,
+          )
+        }
+      />
+      <PaperButton
+        name="Its life"
+        file={`life ${code}`}
+        make={(ways) =>
+          makeLife(
+            {
+              code,
+              name: snapshot.mouldName,
+              told: `${snapshot.mixName}, ${stageWords[cast.stage]}`,
+              address,
+              from: life.pouredAt,
+              weighings: life.weighings,
+              curve: cast.dryDown.curve,
+              dry: cast.expected.dry,
+              say: (mass) => units.say(mass, 'g'),
+              events: standing(events).map((event) => ({
+                at: format(event.at, 'd MMM yyyy, HH:mm'),
+                told: tellEvent(event, units),
+              })),
+            },
+            ways,
+          )
+        }
+      />
+      <button
+        type="button"
+        className="btn btn-ghost bg-base-300/60 h-12"
+        onClick={() => saveFile(`cast ${code}.json`, castFile(cast), 'application/json')}
+      >
+        <FileDown size={18} aria-hidden="true" /> As a file
+      </button>
+    </section>
+  );
+}

@@ -1,0 +1,66 @@
+import { useState } from 'react';
+import { readTile } from '@dewpot/core';
+import type { TileView } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
+import { tilesQuery, useRemoveTile } from '../api/finish';
+import { sayDay } from '../ui/say-when';
+import { Failure } from '../ui/states';
+import { useNow } from '../ui/use-now';
+import { TileDialog } from './tile-dialog';
+
+/** Trial tiles of a mix: how each sealer took to it, sealed and bare side by side. */
+export function TilesSlab({ mixId }: { mixId: string }) {
+  const { data = [], error } = useQuery(tilesQuery(mixId));
+  const [adding, setAdding] = useState(false);
+  return (
+    <section className="card-slab space-y-3" aria-label="Trial tiles">
+      <h2 className="text-xl">Trial tiles</h2>
+      {data.length === 0 && (
+        <p className="quiet">
+          Before a piece is sealed, seal half a tile of the same mix: sheen, streaks, smell, a drop of water, a stain.
+        </p>
+      )}
+      <ul className="divide-base-300 divide-y">
+        {data.map((tile) => (
+          <Tile key={tile.id} tile={tile} />
+        ))}
+      </ul>
+      <Failure error={error} />
+      <button type="button" className="btn btn-neutral h-12" onClick={() => setAdding(true)}>
+        A tile was tried
+      </button>
+      {adding && <TileDialog mixId={mixId} onClose={() => setAdding(false)} />}
+    </section>
+  );
+}
+
+function Tile({ tile }: { tile: TileView }) {
+  const now = useNow();
+  const remove = useRemoveTile();
+  const { good, told } = readTile(tile);
+  const { product, sealer, tool, coats, sheen, at, note } = tile;
+  return (
+    <li className="grid grid-cols-[1fr_auto] gap-2 py-2">
+      <div>
+        <p>
+          <strong>{product ?? sealer}</strong>, {coats} {coats === 1 ? 'coat' : 'coats'} by {tool}: {sheen},{' '}
+          {good ? 'would do' : 'not like this'}
+        </p>
+        <p className="quiet text-sm">
+          {told} {note && `${note}. `}
+          {sayDay(at, now)}
+        </p>
+        <Failure error={remove.error} />
+      </div>
+      <button
+        type="button"
+        className="btn btn-ghost h-11 px-3 text-sm"
+        disabled={remove.isPending}
+        aria-label={`Remove the tile with ${product ?? sealer}`}
+        onClick={() => remove.mutate(tile.id)}
+      >
+        Remove
+      </button>
+    </li>
+  );
+}

@@ -1,0 +1,35 @@
+import type { CareNote } from '@dewpot/core';
+import { MM, Paper, papers, type Faces, type PaperName } from './paper';
+import { square } from './label-paper';
+
+/** A care note with the square that opens its cast. */
+export interface CarePaper extends CareNote {
+  readonly code: string;
+  readonly address: string;
+}
+
+const SQUARE = 28 * MM;
+const MARGIN = 15 * MM;
+
+/** A care note on half a page: what the piece is made of, how it is looked after, what to beware of. */
+export async function carePaper(
+  { title, made, care, cautions, code, address }: CarePaper,
+  { paper: name, faces }: { readonly paper: PaperName; readonly faces: Faces },
+): Promise<Uint8Array> {
+  const paper = await Paper.of(name, faces, `${title}, ${code}`);
+  const [width, height] = papers[name];
+  square(paper.sheet, address, width - MARGIN - SQUARE, height - MARGIN - SQUARE, SQUARE);
+  const column = paper.width - SQUARE - 8 * MM;
+  paper.text(title, { size: 26, bold: true, width: column });
+  made.forEach((line) => paper.text(line, { size: 12, width: column }));
+  paper.gap(18);
+  paper.text('How to look after it', { size: 15, bold: true });
+  paper.gap(2);
+  care.forEach((line) => paper.text(`– ${line}`, { size: 12.5 }));
+  if (cautions.length > 0) {
+    paper.gap(10);
+    paper.rule();
+    cautions.forEach((line) => paper.text(line, { size: 12.5, bold: true }));
+  }
+  return paper.save();
+}

@@ -1,0 +1,25 @@
+import { Check, CircleAlert, X } from 'lucide-react';
+import type { Outcome } from '@dewpot/core';
+
+const marks = {
+  good: { Icon: Check, words: 'good', look: 'text-primary' },
+  doubtful: { Icon: CircleAlert, words: 'doubtful', look: 'text-warning' },
+  bad: { Icon: X, words: 'bad', look: 'text-accent' },
+} as const;
+
+/** What came of it, each with a mark and in words. */
+export function OutcomeList({ outcomes }: { outcomes: readonly Outcome[] }) {
+  return (
+    <ul className="space-y-1.5">
+      {outcomes.map(({ of, grade, told }) => {
+        const { Icon, words, look } = marks[grade];
+        return (
+          <li key={of} className="flex gap-2">
+            <Icon size={20} className={`mt-0.5 shrink-0 ${look}`} aria-label={words} />
+            <span>{told}</span>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,59 @@
+import { dryingSchools, type DryingSchool } from '@dewpot/core';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import { overrulesQuery } from '../api/finish';
+import { useSaveSettings, useSession } from '../api/session';
+import { Choice } from '../ui/choice';
+import { sayDay } from '../ui/say-when';
+import { Failure } from '../ui/states';
+import { useNow } from '../ui/use-now';
+
+const schools = (Object.keys(dryingSchools) as DryingSchool[]).map((value) => ({
+  value,
+  label: dryingSchools[value].name,
+  hint: dryingSchools[value].why,
+}));
+
+/** How it is told that a piece is dry, and what came of the gates that were overruled. */
+export function DryingSettings() {
+  const { workshop } = useSession();
+  const save = useSaveSettings();
+  const now = useNow();
+  const { data } = useQuery(overrulesQuery);
+  const { id: _, demo: __, ...settings } = workshop;
+  const told = [data?.open.told, data?.film.told].filter(Boolean);
+  return (
+    <section className="card-slab space-y-4" aria-label="Dry enough">
+      <h2 className="text-2xl">Dry enough to seal</h2>
+      <Choice
+        legend="You go by"
+        options={schools}
+        value={settings.drying ?? 'scale'}
+        onChange={(drying) => save.mutate({ ...settings, drying }, { onSuccess: () => toast.success('Kept.') })}
+      />
+      {told.map((one) => (
+        <p key={one}>{one}</p>
+      ))}
+      {data && data.seen.length > 0 && (
+        <details>
+          <summary className="link cursor-pointer">
+            Sealed against the advice: {data.seen.length} {data.seen.length === 1 ? 'piece' : 'pieces'}
+          </summary>
+          <ul className="mt-1 space-y-1 text-sm">
+            {[...data.seen].reverse().map(({ castId, code, at, reason, held, over }) => (
+              <li key={`${castId}${at}`}>
+                <Link className="link" to={`/casts/${castId}`}>
+                  {code}
+                </Link>
+                , {sayDay(at, now)}, {over.toFixed(1)} times the limit: “{reason}”.{' '}
+                {held === undefined ? 'Not looked at since.' : held ? 'It held.' : 'It did not hold.'}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      <Failure error={save.error} />
+    </section>
+  );
+}
