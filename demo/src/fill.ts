@@ -1,6 +1,7 @@
 import { plannedLog, reckonSheet, type Grade } from '@dewpot/core';
 import {
   airIn,
+  ArticlesService,
   CastRecordsService,
   CastsService,
   fillWithHandbook,
@@ -51,9 +52,33 @@ export function fillDemo(
       await pourAndFollow(app, keys, pour, personId, now, random);
       progress(index + 1, season.length);
     }
+    await joinSundial(app, personId, now);
     await revise(app, keys);
     await stock(app, keys.materials, now);
   });
+}
+
+/** A stepping round was set on the plinth this morning and is clamped. */
+async function joinSundial(app: Server, personId: string, now: number): Promise<void> {
+  const shelf = (await app.get(CastsService).list()).filter(({ stage }) => stage === 'damp' || stage === 'drying');
+  const named = (name: string) => shelf.filter(({ snapshot }) => snapshot.mouldName.startsWith(name));
+  // Where the weather keeps the plinth in its mould, two rounds make a step.
+  const [plinth, round] = [...named('Sundial'), ...named('Wave-edged')];
+  if (!plinth || !round) return;
+  const part = (castId: string) => ({ castId, over: false });
+  await app.get(ArticlesService).join(
+    {
+      id: uuid(),
+      at: Math.round(now - 3 * 3_600_000),
+      name: 'Sundial',
+      arrangement: 'stacked',
+      parts: [part(plinth.id), part(round.id)],
+      bond: 'mortar',
+      uses: ['outdoors', 'frost'],
+    },
+    personId,
+    now,
+  );
 }
 
 interface Keys {

@@ -9,6 +9,7 @@ import {
   type Damage,
   type Expected,
   type PieceKind,
+  type PieceUse,
   type Life,
   type SealerKind,
   type Spot,
@@ -58,6 +59,37 @@ function weighing(
   return { type: 'weighed', at, mass, step, temperature, humidity };
 }
 
+/** What a piece of this kind is for, as they say it. */
+function usesOf(piece: PieceKind): PieceUse[] {
+  if (piece === 'slab') return ['outdoors', 'frost'];
+  return piece === 'dish' || piece === 'lamp' || piece === 'ornament' ? ['indoors'] : ['plants', 'outdoors'];
+}
+
+/** From the first coat to the door and after: coats in their window, the checks, and where it went. */
+function finishOf(cast: CastView, coated: number, sealer: SealerKind, random: () => number): Happened[] {
+  const uses = usesOf(cast.snapshot.piece);
+  const coats = sealer === 'wax' ? 1 : 2;
+  const cured = coated + (sealers[sealer].cureDays + 1) * DAY;
+  const out = cured + Math.round(1 + random() * 8) * DAY;
+  const sold = random() < 0.3;
+  const gone = sold ? ('sold' as const) : random() < 0.6 ? ('kept' as const) : ('given' as const);
+  const where = sold ? 'the Saturday stall' : gone === 'kept' ? 'the raised beds' : 'a neighbour';
+  return [
+    { type: 'seal-planned', at: coated - HOUR, uses, sealer, coats, side: 'both' },
+    ...Array.from({ length: coats }, (_, i): Happened => ({
+      type: 'coated',
+      at: coated + i * 7 * HOUR,
+      sealer,
+      side: 'both',
+      tool: sealer === 'wax' ? 'cloth' : 'brush',
+    })),
+    { type: 'checked', at: cured, check: 'bead', held: true },
+    { type: 'checked', at: cured, check: 'look', held: true },
+    ...(cast.snapshot.piece === 'pot' ? [{ type: 'fitted', at: out - HOUR, fitting: 'mesh' } as const] : []),
+    { type: 'put-out', at: out, where, gone, ...(sold && { price: 12 + Math.round(random() * 6) * 3 }) },
+  ];
+}
+
 /** The weighings of a piece until it was coated, its coat, and its way out; the gate decides when. Without a sealer it waits. */
 function dryingOf(
   cast: CastView,
@@ -77,10 +109,7 @@ function dryingOf(
     const ready = sealingGate(life, cast.expected, cast.snapshot.setting, sealers.acrylic, at).open;
     if (ready && !sealer) return events;
     if (ready && sealer) {
-      const coated = morning(at + patience * DAY);
-      events.push({ type: 'coated', at: coated, sealer, side: 'both' });
-      const where = random() < 0.6 ? 'the raised beds' : 'given to a neighbour';
-      return [...events, { type: 'put-out', at: coated + Math.round(6 + random() * 8) * DAY, where }];
+      return [...events, ...finishOf(cast, morning(at + patience * DAY), sealer, random)];
     }
     if (day > 3 && day % 2 === 0) continue;
     const event = weighing(at, uncovered, cast.expected, step, random);

@@ -42,6 +42,12 @@ export function expectedNow(
 export const isCoarseFor = ({ expected }: Pick<WeighedCast, 'expected'>, step: number): boolean =>
   step > COARSE * LOOKED_FOR * expected.dry;
 
+/** Less than this share of what should lie there is an empty scale, or one that is just being loaded. */
+const ON_IT = 0.3;
+
+/** Whether what the scale reads, g, can be the piece at all. */
+export const liesOnScale = (reading: number, expected: number): boolean => reading > ON_IT * expected;
+
 /** What is put on the scale at once: like pieces of a pour together, or one by itself. */
 export interface OnTheScale<C extends WeighedCast> {
   readonly key: string;

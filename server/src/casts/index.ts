@@ -1,3 +1,4 @@
+export * from './articles.service.js';
 export * from './cast-records.service.js';
 export * from './casts.service.js';
 export * from './refits.service.js';

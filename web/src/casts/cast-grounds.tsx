@@ -19,9 +19,9 @@ export function CastFigures({ cast, now }: { cast: CastDetail; now: number }) {
   );
   const { dry } = cast;
   const opens = dry.opensAt !== undefined && {
-    at: dry.opensAt,
-    low: dry.opensLow ?? dry.opensAt,
-    high: dry.opensHigh ?? dry.opensAt,
+    at: Math.max(dry.opensAt, now),
+    low: Math.max(dry.opensLow ?? dry.opensAt, now),
+    high: Math.max(dry.opensHigh ?? dry.opensAt, now),
   };
   const coated = life.coats.length > 0;
   return (
@@ -34,11 +34,11 @@ export function CastFigures({ cast, now }: { cast: CastDetail; now: number }) {
         <div>
           <p className="quiet text-sm">{dry.dryEnough ? 'Ready to seal' : 'Reckoned ready to seal'}</p>
           <p className="numeral text-3xl" title={exactly(opens.at)}>
-            {dry.dryEnough ? 'now' : sayDay(Math.max(opens.at, now), now)}
+            {dry.dryEnough ? 'now' : sayDay(opens.at, now)}
           </p>
-          {!dry.dryEnough && sayDay(opens.high, now) !== sayDay(Math.max(opens.at, now), now) && (
+          {!dry.dryEnough && sayDay(opens.high, now) !== sayDay(opens.low, now) && (
             <p className="quiet text-sm">
-              between {sayDay(Math.max(opens.low, now), now)} and {sayDay(Math.max(opens.high, now), now)}
+              between {sayDay(opens.low, now)} and {sayDay(opens.high, now)}
             </p>
           )}
         </div>

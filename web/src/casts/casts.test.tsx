@@ -81,7 +81,10 @@ describe('coating', () => {
     await userEvent.type(screen.getByLabelText(/all the same/), 'only a test piece');
     await userEvent.click(button);
     const [, happened] = record.mock.calls[0] as [string, { event: object }[]];
-    expect(happened[0]!.event).toMatchObject({ sealer: 'penetrating', overruled: 'only a test piece' });
+    expect(happened.map(({ event }) => event)).toMatchObject([
+      { type: 'seal-planned', uses: ['plants', 'outdoors'], coats: 2 },
+      { type: 'coated', sealer: 'penetrating', overruled: 'only a test piece' },
+    ]);
   });
 });
 

@@ -20,8 +20,19 @@ const numbers = [
   'powder.doseShare',
   'tinting.strength',
   'tinting.levelling',
+  'sealer.dense',
+  'sealer.porous',
+  'sealer.recoatFrom',
+  'sealer.recoatTo',
+  'sealer.cureDays',
+  'sealer.heat',
+  'sealer.leastDays',
+  'sealer.keepsMonths',
 ] as const;
-const words = ['name', 'kind', 'bulking', 'family', 'additive', 'colour'] as const;
+const words = ['name', 'kind', 'bulking', 'family', 'additive', 'colour', 'sealer.kind'] as const;
+/** What the label of a sealer claims, in one cell. */
+const CLAIMS = 'sealer.claims';
+const BETWEEN = '; ';
 /** What is so or not. */
 const flags = ['tinting.fades', 'tinting.metallic'] as const;
 /** Columns that say what a mix is, beside its lines. */
@@ -63,9 +74,10 @@ const at = (of: Plain, path: string) =>
 /** The materials as a table. A cell that a spreadsheet could take for a formula is marked as text. */
 export const materialsCsv = (materials: readonly MaterialView[]): string =>
   unparse(
-    materials.map((material) =>
-      Object.fromEntries([...words, ...numbers, ...flags].map((key) => [key, at(bare(material), key)])),
-    ),
+    materials.map((material) => ({
+      ...Object.fromEntries([...words, ...numbers, ...flags].map((key) => [key, at(bare(material), key)])),
+      [CLAIMS]: material.sealer?.claims.join(BETWEEN),
+    })),
     { escapeFormulae: true },
   );
 
@@ -148,6 +160,15 @@ function readMaterials(rows: readonly Cells[], read: CellReader): Plain[] {
     for (const word of words) put(material, word, read.word(cells, i, word));
     for (const number of numbers) put(material, number, read.number(cells, i, number));
     for (const flag of flags) put(material, flag, isSo(cells[flag]));
+    if (material['sealer'])
+      put(
+        material,
+        CLAIMS,
+        (cells[CLAIMS] ?? '')
+          .split(BETWEEN.trim())
+          .map((one) => one.trim())
+          .filter(Boolean),
+      );
     return material;
   });
 }
@@ -186,7 +207,7 @@ function readTable(text: string): ReadMixes {
     );
   const allowed = isMixes
     ? ['mix', 'of', 'material', 'amount', 'measured', ...mixFlags, ...mixWords, ...mixNumbers]
-    : [...words, ...numbers, ...flags];
+    : [...words, ...numbers, ...flags, CLAIMS];
   const unknown = fields.filter((field) => !(allowed as string[]).includes(field));
   if (unknown.length > 0)
     return refused(

@@ -10,10 +10,10 @@ type Curve = 'strength' | 'water' | 'evaporation';
 const rows: readonly { readonly of: Curve; readonly colour: string; readonly name: string }[] = [
   { of: 'strength', colour: 'var(--color-primary)', name: 'Strength, %' },
   { of: 'water', colour: 'var(--color-secondary)', name: 'Water still to leave, %' },
-  { of: 'evaporation', colour: 'var(--color-accent)', name: 'Off its faces, kg/m²/h' },
+  { of: 'evaporation', colour: 'var(--color-accent)', name: 'Off a wet face, kg/m²/h' },
 ];
-const HEIGHT = 96;
-const GAP = 40;
+const HEIGHT = 84;
+const GAP = 38;
 
 const valueOf = (of: Curve, piece: RehearsalPiece) => (hour: Rehearsal['hours'][number]) =>
   of === 'strength' ? hour.strength * 100 : of === 'water' ? (hour.water / piece.loss) * 100 : hour.evaporation;

@@ -27,11 +27,21 @@ export function FreePlay() {
         <SelectField label="The piece" value={key} options={pieces} onChange={setKey} />
         <h2 className="text-2xl">One way</h2>
         <ChoicesForm name="One way" choices={one} onChange={setOne} />
-        <OutcomeList outcomes={first.outcomes} />
       </section>
       <section className="card-slab min-w-0" aria-label="Forty days">
         <Chart option={option} height={CURVES_HEIGHT} label={`Forty days of ${piece.name}`} />
-        {second && <p className="quiet text-sm">Solid: one way. Dashed: another.</p>}
+        <div className={`grid gap-4 ${second ? 'md:grid-cols-2' : ''}`}>
+          <section aria-label="What comes of one way">
+            {second && <h3 className="mb-1 text-lg">One way (solid)</h3>}
+            <OutcomeList outcomes={first.outcomes} />
+          </section>
+          {second && (
+            <section aria-label="What comes of another">
+              <h3 className="mb-1 text-lg">Another (dashed)</h3>
+              <OutcomeList outcomes={second.outcomes} />
+            </section>
+          )}
+        </div>
         <p className="quiet mt-2 text-sm">
           A plain model for learning what follows from what. Your own pieces are reckoned from their own weighings.
         </p>
@@ -41,7 +51,6 @@ export function FreePlay() {
         {other && second ? (
           <>
             <ChoicesForm name="Another way" choices={other} onChange={setOther} />
-            <OutcomeList outcomes={second.outcomes} />
             <button type="button" className="btn btn-ghost h-12 w-full" onClick={() => setOther(undefined)}>
               Take it away
             </button>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { expectedNow, shareTogether, weighRound, type OnTheScale } from '@dewpot/core';
+import { expectedNow, liesOnScale, shareTogether, weighRound, type OnTheScale } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
@@ -86,9 +86,10 @@ function WeighOne({
   const [keys] = useState(() => casts.map(() => uuid()));
   const first = casts[0]!;
   const together = casts.length > 1;
-  const mass = typed ?? scale.steady;
   const last = first.life.weighings[first.life.weighings.length - 1];
   const expected = casts.reduce((sum, cast) => sum + expectedNow(cast, now).mass, 0);
+  const read = scale.steady !== undefined && liesOnScale(scale.steady, expected) ? scale.steady : undefined;
+  const mass = typed ?? read;
   const asks = error instanceof ProblemFailure && error.problem.errors?.some(({ field }) => field === 'sure');
   const keep = async (sure: boolean) => {
     if (mass === undefined) return;
@@ -137,8 +138,8 @@ function WeighOne({
       </p>
       <p className="quiet">
         {scale.link === 'up'
-          ? scale.steady === undefined
-            ? 'The scale trembles: wait a moment, or type what it shows.'
+          ? read === undefined
+            ? `Put ${together ? 'them' : 'it'} on the scale, or type what yours shows.`
             : 'By the scale.'
           : 'No scale in sight: type what yours shows.'}{' '}
         It should be about {units.say(expected, 'g')}
