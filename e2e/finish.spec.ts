@@ -27,19 +27,19 @@ test('a jar is weighed to its gate, sealed in two coats in their window, tried a
 }) => {
   await beginWorkshop(page);
   const [cast] = await pourPots(page.request, 1, 40 * DAY, { mould: { name: 'Rush jar' } });
-  await dried(page.request, cast!, 2);
+  await dried(page.request, cast!, 27);
 
   await test.step('the round of weighing asks for it; what another piece would weigh is asked about', async () => {
     await page.goto('/casts/weigh');
     await expect(page.getByRole('heading', { name: cast!.code })).toBeVisible();
     const typed = page.getByLabel('Or typed, in any unit');
-    await typed.fill('6 lb');
+    await typed.fill('8 lb');
     await press(page, 'Keep, next piece');
     await expect(page.getByText(/should weigh about/)).toBeVisible();
     await typed.fill(`${massAt(cast!, 0)} g`);
     await press(page, 'Keep, next piece');
     await expect(page.getByText('The round is done')).toBeVisible();
-    expect((await detailOf(page.request, cast!.id)).life.weighings).toHaveLength(31);
+    expect((await detailOf(page.request, cast!.id)).life.weighings).toHaveLength(6);
   });
 
   await test.step('its gate is open, rule by rule', async () => {
@@ -61,7 +61,7 @@ test('a jar is weighed to its gate, sealed in two coats in their window, tried a
     await press(page, 'Coat');
     await moveBack(page, 9 * DAY);
     await press(page, 'Coat 2 of 2 is on');
-    await expect(page.getByRole('heading', { name: /Rush jar/ })).toBeVisible();
+    await expect(page.getByRole('dialog')).toBeHidden();
     const { life } = await detailOf(page.request, cast!.id);
     expect(life.coats.map(({ sealer }) => sealer)).toEqual(['acrylic', 'acrylic']);
   });
@@ -85,7 +85,7 @@ test('a jar is weighed to its gate, sealed in two coats in their window, tried a
         .toString(),
     ).toBe('%PDF-');
     await sheet.getByRole('button', { name: 'Put out', exact: true }).click();
-    await expect(page.getByText(/sold for/)).toBeVisible();
+    await expect(page.getByText(/sold for/).first()).toBeVisible();
     expect((await detailOf(page.request, cast!.id)).life.gone).toMatchObject({ how: 'sold', price: 18.5 });
   });
 });
@@ -104,7 +104,7 @@ test('a pot sealed too soon is refused with what is missing, and overruled on re
   await expect(coat).toBeDisabled();
   await sheet.getByLabel('Coat it all the same, because').fill('promised for Sunday');
   await coat.click();
-  await expect(page.getByText(/against the advice to wait: “promised for Sunday”/)).toBeVisible();
+  await expect(page.getByText(/against the advice to wait: “promised for Sunday”/).first()).toBeVisible();
   await page.goto('/workshop');
   await page.getByText('Sealed against the advice: 1 piece').click();
   await expect(page.getByText(/“promised for Sunday”. Not looked at since/)).toBeVisible();
@@ -133,7 +133,7 @@ test('two heights are joined, unclamped, sealed as one, and their parts lead to 
   await page.getByRole('tab', { name: 'Coat' }).click();
   await page.getByLabel('Coat it all the same, because').fill('both were dry');
   await press(page, 'Coat against the advice');
-  await expect(page.getByText(/Coated with penetrating silane/)).toBeVisible();
+  await expect(page.getByText(/Coated with penetrating silane/).first()).toBeVisible();
   await page.goto(`/casts/${upper!.id}`);
   await page.getByRole('link', { name: `${lower!.code}+${upper!.code}` }).click();
   await expect(page.getByRole('heading', { name: /Hourglass stand/ })).toBeVisible();

@@ -7,6 +7,7 @@ import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
 import { mixEditing, mixSolving, swatchesFollow, tintSearch } from './lib/bench-mixes.mjs';
 import { meshInBrowser, meshVolumes, sectionRedraw } from './lib/bench-moulds.mjs';
+import { finishing } from './lib/bench-finish.mjs';
 import { firstDays } from './lib/bench-first-days.mjs';
 import { benchSteps, replanning } from './lib/bench-pours.mjs';
 import { fillShelf } from './lib/bench-shelf.mjs';
@@ -121,6 +122,7 @@ async function main() {
   spawnSync(join(root, 'node_modules/.bin/tsc'), ['-b'], { cwd: root, stdio: 'inherit' });
   await replanning(note);
   await mixSolving(note);
+  await finishing(note);
   await tintSearch(note);
   await meshVolumes(note);
   const trial = await startTrial({ demo: true });

@@ -21,10 +21,11 @@ async function views(list) {
   const moulds = await list('moulds');
   const mixes = await list('mixes');
   const casts = await list('casts');
-  const trough = moulds.find(({ name }) => name.startsWith('Long alpine'));
   const nested = moulds.find(({ name }) => name.startsWith('Nested'));
   const brick = mixes.find(({ name }) => name.startsWith('Brick'));
-  const beside = ['Brick', 'Tufa', 'Light'].map((begin) => mixes.find(({ name }) => name.startsWith(begin)).id);
+  const [lower, upper] = casts.filter(
+    ({ stage, snapshot }) => stage === 'drying' && snapshot.mouldName.startsWith('Hexagon'),
+  );
   const grey = mixes.find(({ name }) => name.startsWith('Garden'));
   const drying = casts
     .filter(({ stage }) => stage === 'drying')
@@ -40,10 +41,10 @@ async function views(list) {
     { name: 'moulds', path: '/moulds' },
     { name: 'measure', path: '/moulds/measure' },
     { name: 'mould', path: `/moulds/${nested.id}` },
-    { name: 'mould-trough', path: `/moulds/${trough.id}`, theme: 'lamplight' },
+    { name: 'join', path: `/casts/join?with=${lower.id}&with=${upper.id}`, theme: 'lamplight' },
     { name: 'places', path: '/workshop/places' },
     { name: 'mix', path: `/mixes/${brick.id}` },
-    { name: 'mixes-compare', path: `/mixes/compare?with=${beside.join(',')}` },
+    { name: 'try-first', path: '/casts/try', press: /^Set one beside/ },
     { name: 'tints', path: '/tints' },
     { name: 'tint', path: `/tints/${oldBrick.id}`, theme: 'lamplight' },
     { name: 'bands', path: `/pours/${PLANNED}` },

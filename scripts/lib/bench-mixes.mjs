@@ -19,7 +19,7 @@ export function times(work) {
 /** A held property solved in a mix of twenty lines. @param {Note} note */
 export async function mixSolving(note) {
   const { changeHolding, handbookMaterials, reckonMix } = await import('../../core/dist/index.js');
-  const usable = handbookMaterials.filter(({ kind }) => kind !== 'additive' && kind !== 'pre-blend');
+  const usable = handbookMaterials.filter(({ kind }) => !['additive', 'pre-blend', 'sealer'].includes(kind));
   const lines = Array.from({ length: LINES }, (_, i) => {
     const { key, ...rest } = /** @type {(typeof usable)[number]} */ (usable[i % usable.length]);
     return { material: { ...rest, id: `${key}-${i}`, name: `${rest.name} ${i}` }, parts: 1 + (i % 3) };

@@ -26,9 +26,15 @@ export function CastFigures({ cast, now }: { cast: CastDetail; now: number }) {
   const coated = life.coats.length > 0;
   return (
     <section className="card-slab grid grid-cols-2 gap-4" aria-label="Figures">
-      <BigFigure label="Of its strength" figure={strengthShare} />
-      <BigFigure label="As old as, at 20 °C" figure={equivalentAge} />
-      <Bearings cast={cast} now={now} />
+      {snapshot.article ? (
+        <JointCarries cast={cast} now={now} />
+      ) : (
+        <>
+          <BigFigure label="Of its strength" figure={strengthShare} />
+          <BigFigure label="As old as, at 20 °C" figure={equivalentAge} />
+          <Bearings cast={cast} now={now} />
+        </>
+      )}
       {dryDown.remaining && <BigFigure label="Water still to leave" figure={dryDown.remaining} />}
       {opens && !coated && cast.stage === 'drying' && (
         <div>
@@ -44,6 +50,24 @@ export function CastFigures({ cast, now }: { cast: CastDetail; now: number }) {
         </div>
       )}
     </section>
+  );
+}
+
+/** When the joint of an article carries. */
+function JointCarries({ cast: { life, expected }, now }: { cast: CastDetail; now: number }) {
+  const units = useUnits();
+  const at = life.joint?.carriesAt;
+  return (
+    <>
+      <div>
+        <p className="quiet text-sm">Its joint carries</p>
+        <p className="numeral text-3xl">{at === undefined || at <= now ? 'now' : sayDay(at, now)}</p>
+      </div>
+      <div>
+        <p className="quiet text-sm">Reckoned dry</p>
+        <p className="numeral text-3xl">{units.say(expected.dry, 'g')}</p>
+      </div>
+    </>
   );
 }
 

@@ -22,7 +22,7 @@ import { LeachingSlab } from './leaching-slab';
 import { LiftOutSlab } from './lift-out-slab';
 import { LifeChart } from './life-chart';
 import { ShareSlab } from './share-slab';
-import { stageWords } from './stage-words';
+import { stageOf } from './stage-words';
 
 /** One cast's life. */
 export function CastPage() {
@@ -50,7 +50,7 @@ function CastLife({ cast }: { cast: CastDetail }) {
             {code} <span className="text-2xl">{snapshot.mouldName}</span>
           </h1>
           <p className="quiet">
-            {snapshot.mixName}, {stageWords[stage]}
+            {snapshot.mixName}, {stageOf(cast)}
           </p>
           <Next
             cast={cast}

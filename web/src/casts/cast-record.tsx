@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { standing } from '@dewpot/core';
+import { standing, type CastEvent } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useCastEvent } from '../api/casts';
@@ -8,6 +8,9 @@ import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { EventPictures, PhotoButton } from './cast-pictures';
 import { tellEvent } from './words';
+
+/** What is not undone by itself: the pour, and the joining, which is undone at the article. */
+const lasting: readonly CastEvent['type'][] = ['poured', 'joined', 'assembled'];
 
 /** Everything that happened to a cast, the newest first. A mistake is undone by another entry, and can be seen. */
 export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
@@ -40,7 +43,7 @@ export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
               {tellEvent(event, units)}
               <EventPictures castId={cast.id} pictures={cast.pictures.filter(({ eventId }) => eventId === event.id)} />
             </span>
-            {stands.has(event.id) && event.type !== 'poured' ? (
+            {stands.has(event.id) && !lasting.includes(event.type) ? (
               <span className="flex items-center">
                 <PhotoButton castId={cast.id} eventId={event.id} of={tellEvent(event, units)} />
                 <button

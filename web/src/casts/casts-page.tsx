@@ -11,7 +11,7 @@ import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useUnits, type Units } from '../ui/units';
 import { sizeWords, spotWords } from './words';
-import { stageWords } from './stage-words';
+import { stageOf } from './stage-words';
 
 const hurt = ({ life }: CastView) =>
   life.damage.map(({ spot, size }) => `${sizeWords[size]} at the ${spotWords[spot]}`).join(', ');
@@ -37,7 +37,7 @@ function columnsOf(units: Units, now: number): TableColumn<CastView>[] {
       value: ({ life }) => new Date(life.pouredAt).toISOString().slice(0, 10),
       show: ({ life }) => <span title={exactly(life.pouredAt)}>{sayDay(life.pouredAt, now)}</span>,
     },
-    { id: 'stage', title: 'Now', value: ({ stage }) => stageWords[stage] },
+    { id: 'stage', title: 'Now', value: stageOf },
     { id: 'hurt', title: 'Damage', value: (cast) => hurt(cast) || (cast.life.liftedAt ? 'clean' : '') },
     {
       id: 'mass',

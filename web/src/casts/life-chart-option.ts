@@ -247,6 +247,6 @@ export function lifeOption(drawn: LifeDrawn): EChartsCoreOption {
         ...gridLines,
       },
     ],
-    series: [...strengthCurves(drawn, end), ...ticks(drawn), ...waterCurves(drawn, end)],
+    series: [...(cast.snapshot.article ? [] : strengthCurves(drawn, end)), ...ticks(drawn), ...waterCurves(drawn, end)],
   };
 }

@@ -6,7 +6,7 @@ import { makeLabels, makeLife, PaperButton } from '../paper';
 import { saveFile } from '../ui/save-file';
 import { useUnits } from '../ui/units';
 import { CareNoteButton } from './care-note-button';
-import { stageWords } from './stage-words';
+import { stageOf } from './stage-words';
 import { tellEvent } from './words';
 
 /** A cast's life as others can read it: what it was made of, everything that happened, what its weighings say. */
@@ -64,7 +64,7 @@ export function ShareSlab({ cast }: { cast: CastDetail }) {
             {
               code,
               name: snapshot.mouldName,
-              told: `${snapshot.mixName}, ${stageWords[cast.stage]}`,
+              told: `${snapshot.mixName}, ${stageOf(cast)}`,
               address,
               from: life.pouredAt,
               weighings: life.weighings,

@@ -1,4 +1,4 @@
-import type { Stage } from '@dewpot/core';
+import type { Life, Stage } from '@dewpot/core';
 
 export const stageWords: Record<Stage, string> = {
   setting: 'setting in its mould',
@@ -9,3 +9,7 @@ export const stageWords: Record<Stage, string> = {
   out: 'out of the door',
   broken: 'broken',
 };
+
+/** Where a cast stands in the work; an article in its clamps is in no mould. */
+export const stageOf = ({ stage, life }: { readonly stage: Stage; readonly life: Pick<Life, 'joint'> }): string =>
+  stage === 'setting' && life.joint ? 'clamped' : stageWords[stage];

@@ -65,9 +65,10 @@ function Joining({ casts }: { casts: readonly CastView[] }) {
   const join = useJoin();
   const [id] = useState(() => uuid());
   const [parts, setParts] = useState<readonly Part[]>(() => {
-    const asked = search.get('with');
-    const first = casts.find((one) => one.id === asked);
-    return first ? [{ cast: first, over: false }] : [];
+    const asked = search.getAll('with');
+    const found = asked.flatMap((one) => casts.find(({ id: key }) => key === one) ?? []);
+    // Like pots stand rim on rim.
+    return found.map((cast, i) => ({ cast, over: i === 1 && cast.mouldId === found[0]!.mouldId }));
   });
   const [arrangement, setArrangement] = useState<Arrangement>(
     parts[0]?.cast.snapshot.piece === 'panel' ? 'panel box' : 'stacked',

@@ -10,6 +10,8 @@ export interface PieceProps {
   readonly shape: MouldShape;
   /** Standing on its head. */
   readonly over?: boolean;
+  /** Standing on another piece: it throws no shadow on the ground. */
+  readonly raised?: boolean;
   /** #rrggbb of its face today. */
   readonly colour: string;
   /** Its tints, where it has more than one. */
@@ -81,7 +83,7 @@ function wallPath({ sides, height }: PieceView, scale: number, wall: number): st
 /**
  * A piece as it stands, cut from its mould's own measurements: foot at (0, 0), middle at x = 0. The page holds a `PieceLight`.
  */
-export const Piece = memo(function Piece({ shape, over, colour, skin, scale, stage }: PieceProps) {
+export const Piece = memo(function Piece({ shape, over, raised, colour, skin, scale, stage }: PieceProps) {
   const id = useId();
   const view = over ? turnedOver(pieceView(shape)) : pieceView(shape);
   const r0 = (view.sides[0]!.right - view.sides[0]!.left) * 0.5 * scale;
@@ -98,13 +100,15 @@ export const Piece = memo(function Piece({ shape, over, colour, skin, scale, sta
   const feet = Math.max(r0, r1 * 0.35, 4);
   return (
     <g>
-      <ellipse
-        cx={feet * 0.12 + 2}
-        cy={1}
-        rx={feet * 1.2}
-        ry={Math.max(3, view.depth * scale * TIP * 0.9)}
-        fill="url(#piece-shadow)"
-      />
+      {!raised && (
+        <ellipse
+          cx={feet * 0.12 + 2}
+          cy={1}
+          rx={feet * 1.2}
+          ry={Math.max(3, view.depth * scale * TIP * 0.9)}
+          fill="url(#piece-shadow)"
+        />
+      )}
       {many && (
         <defs>
           <SkinPaint id={id} skin={many} width={view.width * scale} height={view.height * scale} />

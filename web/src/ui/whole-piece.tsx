@@ -47,7 +47,7 @@ export const WholePiece = memo(function WholePiece({
     <>
       {parts.map((part, i) => (
         <g key={i} transform={`translate(0 ${-feet[i]!})`}>
-          <Piece {...part} scale={scale} {...(stage && stage !== 'setting' && { stage })} />
+          <Piece {...part} raised={i > 0} scale={scale} {...(stage && stage !== 'setting' && { stage })} />
         </g>
       ))}
     </>

@@ -83,6 +83,7 @@ function WeighOne({
   const [typed, setTyped] = useState<number>();
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<unknown>();
+  const [missing, setMissing] = useState(false);
   const [keys] = useState(() => casts.map(() => uuid()));
   const first = casts[0]!;
   const together = casts.length > 1;
@@ -92,7 +93,7 @@ function WeighOne({
   const mass = typed ?? read;
   const asks = error instanceof ProblemFailure && error.problem.errors?.some(({ field }) => field === 'sure');
   const keep = async (sure: boolean) => {
-    if (mass === undefined) return;
+    if (mass === undefined) return setMissing(true);
     setBusy(true);
     setError(undefined);
     try {
@@ -154,18 +155,18 @@ function WeighOne({
         onChange={setTyped}
         className="[&_input]:h-14 [&_input]:text-xl"
       />
+      {missing && mass === undefined && (
+        <p role="alert" className="text-error">
+          Nothing was weighed yet: put it on the scale, or type what yours shows.
+        </p>
+      )}
       <Failure error={error} />
       {asks && (
         <button type="button" className="btn btn-accent h-14" disabled={busy} onClick={() => void keep(true)}>
           It is right: keep it
         </button>
       )}
-      <button
-        type="button"
-        className="btn btn-primary h-20 text-2xl"
-        disabled={busy || mass === undefined}
-        onClick={() => void keep(false)}
-      >
+      <button type="button" className="btn btn-primary h-20 text-2xl" disabled={busy} onClick={() => void keep(false)}>
         Keep, next piece
       </button>
       <div className="flex justify-between">

@@ -1,0 +1,132 @@
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it, vi } from 'vitest';
+import { cast, DAY, dry, NOW, renderInside } from '../../test/stand-ins';
+import { CheckForm, LookBackForm, TestForm, UnclampForm } from './after-forms';
+import { CoatForm } from './coat-form';
+import { DecorateForm } from './decorate-form';
+import { FitForm } from './fit-form';
+import { PutOutForm } from './put-out-form';
+
+type Recorded = [string, { cast: { code: string }; event: Record<string, unknown> }[]];
+const recorder = () => {
+  const record = vi.fn();
+  return { record, events: () => (record.mock.calls.at(-1) as Recorded)[1].map(({ event }) => event) };
+};
+const sealed = (coats = 1) => {
+  const base = cast('2a');
+  const coat = { id: 'c', at: NOW - 9 * DAY, sealer: 'acrylic', side: 'both' } as const;
+  const life = { ...base.life, stage: 'sealed', coats: Array.from({ length: coats }, () => coat) } as const;
+  return cast('2a', { stage: 'sealed', life });
+};
+
+describe('a coat', () => {
+  it('follows what the piece is for, says why, and what the label must allow', async () => {
+    const { record } = recorder();
+    renderInside(<CoatForm casts={[cast('1a', { dry: dry({ dryEnough: true }) })]} busy={false} record={record} />);
+    expect(screen.getByText('Penetrating silane, 2 coats.')).toBeVisible();
+    for (const use of ['plants', 'outdoors']) await userEvent.click(screen.getByLabelText(use));
+    await userEvent.click(screen.getByLabelText('a candle'));
+    expect(screen.getByText('Polyurethane film, 2 coats.')).toBeVisible();
+    expect(screen.getByText(/only in a vessel that was tested for it/)).toBeVisible();
+    expect(screen.getByText(/does not say that it is for candles/)).toBeVisible();
+  });
+
+  it('is left away for succulents, and that is kept as its plan', async () => {
+    const { record, events } = recorder();
+    renderInside(<CoatForm casts={[cast('1a')]} busy={false} record={record} />);
+    await userEvent.click(screen.getByLabelText('plants'));
+    await userEvent.click(screen.getByLabelText('succulents, moss'));
+    await userEvent.click(screen.getByRole('button', { name: 'Leave it bare' }));
+    expect(events()).toEqual([{ type: 'seal-planned', uses: ['outdoors', 'bare plants'], side: 'both', coats: 0 }]);
+  });
+
+  it('of an inferred piece is judged by those that were weighed for it', () => {
+    const { record } = recorder();
+    const missing = ['It may still hold 80 g of water.'];
+    renderInside(
+      <CoatForm
+        casts={[cast('1a', { dry: dry({ inferredFrom: ['1b', '1c'], missing }) })]}
+        busy={false}
+        record={record}
+      />,
+    );
+    expect(within(screen.getByRole('alert')).getByText(missing[0]!)).toBeVisible();
+  });
+});
+
+it('a clear film tells of drops or of none', async () => {
+  const { record, events } = recorder();
+  renderInside(<TestForm casts={[cast('1a')]} busy={false} record={record} />);
+  await userEvent.click(screen.getByText('24 h'));
+  await userEvent.click(screen.getByRole('button', { name: 'No drops under it' }));
+  expect(events()).toEqual([{ type: 'film-tested', hours: 24, drops: false }]);
+});
+
+it('a check says how it is done, and keeps what was seen', async () => {
+  const { record, events } = recorder();
+  renderInside(<CheckForm casts={[sealed()]} busy={false} record={record} />);
+  expect(screen.getByText(/stand for ten minutes/)).toBeVisible();
+  await userEvent.type(screen.getByLabelText(/What was seen/), 'soaked in at the rim');
+  await userEvent.click(screen.getByRole('button', { name: /It does not/ }));
+  expect(events()).toEqual([{ type: 'checked', check: 'bead', held: false, note: 'soaked in at the rim' }]);
+});
+
+it('paint on a damp piece is advised against, and done with a reason', async () => {
+  const { record, events } = recorder();
+  renderInside(<DecorateForm casts={[cast('1a')]} busy={false} record={record} />);
+  const done = screen.getByRole('button', { name: 'Paint is on' });
+  expect(screen.getByRole('alert')).toHaveTextContent('not dry enough');
+  expect(done).toBeDisabled();
+  await userEvent.type(screen.getByLabelText(/all the same/), 'a trial');
+  await userEvent.click(done);
+  expect(events()).toEqual([{ type: 'decorated', decoration: 'paint', overruled: 'a trial' }]);
+});
+
+it('a lamp kit is ticked off point by point before it is done', async () => {
+  const { record, events } = recorder();
+  renderInside(<FitForm casts={[sealed()]} busy={false} record={record} />);
+  await userEvent.click(screen.getByText('Lamp kit'));
+  expect(screen.getByText(/qualified person/)).toBeVisible();
+  expect(screen.getByRole('button', { name: '6 still to tick off' })).toBeDisabled();
+  for (const box of screen.getAllByRole('checkbox')) await userEvent.click(box);
+  await userEvent.click(screen.getByRole('button', { name: 'Lamp kit: done' }));
+  expect(events()).toEqual([{ type: 'fitted', fitting: 'lamp kit' }]);
+});
+
+it('a pot tells its room for soil and what it weighs planted', async () => {
+  const { record } = recorder();
+  renderInside(<FitForm casts={[sealed()]} busy={false} record={record} />);
+  await userEvent.click(screen.getByText('Soil'));
+  expect(screen.getByText('Room for soil')).toBeVisible();
+  expect(screen.getByText('Planted it weighs')).toBeVisible();
+});
+
+it('what is sold keeps its price, and a price that is none is named', async () => {
+  const { record, events } = recorder();
+  renderInside(<PutOutForm casts={[sealed()]} busy={false} record={record} />);
+  expect(screen.getByText(/Not tried yet: the water bead, the look of it/)).toBeVisible();
+  await userEvent.click(screen.getByText('sold'));
+  const price = screen.getByLabelText(/For how much/);
+  await userEvent.type(price, 'cheap');
+  expect(screen.getByText(/Enter a price such as/)).toBeVisible();
+  await userEvent.clear(price);
+  await userEvent.type(price, '12,50');
+  await userEvent.click(screen.getByRole('button', { name: 'Put out' }));
+  expect(events()).toEqual([{ type: 'put-out', gone: 'sold', price: 12.5 }]);
+});
+
+it('what became of it is told in one tap and a few words', async () => {
+  const { record, events } = recorder();
+  renderInside(<LookBackForm casts={[cast('1a', { stage: 'out' })]} busy={false} record={record} />);
+  await userEvent.click(screen.getByText('Frost flaked it'));
+  await userEvent.click(screen.getByRole('button', { name: 'Keep that' }));
+  expect(events()).toEqual([{ type: 'came-later', came: 'frost' }]);
+});
+
+it('an article is let go of its clamps', async () => {
+  const { record, events } = recorder();
+  renderInside(<UnclampForm casts={[cast('1a', { stage: 'setting' })]} busy={false} record={record} />);
+  await userEvent.click(screen.getByRole('button', { name: 'Unclamped just now' }));
+  expect(events()).toEqual([{ type: 'unclamped' }]);
+});
