@@ -24,7 +24,7 @@ export const persister = createAsyncStoragePersister({
 });
 
 /** Counts what answers look like: those that were kept by an older screen are not shown by a newer one. */
-const SHAPE = '2';
+const SHAPE = '3';
 
 export const persistOptions = {
   persister,

@@ -46,7 +46,7 @@ export function ArticleAnswers({
         {joints.map(({ between, area, overhang }) => (
           <li key={between.join()}>
             {between.join(' to ')}: {units.say(area, 'mm²')} of contact
-            {overhang > 0 && `, reaching ${units.say(overhang, 'mm')} over`}
+            {overhang >= 1 && `, reaching ${units.say(overhang, 'mm')} over`}
           </li>
         ))}
       </ul>

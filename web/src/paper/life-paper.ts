@@ -63,7 +63,7 @@ function drawDrying(paper: Paper, { weighings, curve, dry, say }: LifePaper, top
     page.drawRectangle({ x: x(hour) - 1.8, y: y(mass) - 1.8, width: 3.6, height: 3.6, color: INK });
   page.drawText(say(m1), { x: MARGIN, y: top - 8, size: 9, font: text, color: INK });
   page.drawText(`${say(dry)} dry, by its mix`, {
-    x: MARGIN + paper.width - 110,
+    x: MARGIN,
     y: y(dry) + 3,
     size: 9,
     font: text,

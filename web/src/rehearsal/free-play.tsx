@@ -10,7 +10,13 @@ const pieces = (Object.keys(rehearsalPieces) as RehearsalPieceKey[]).map((value)
   value,
   label: rehearsalPieces[value].name,
 }));
-const usual: RehearsalChoices = { ...lessons['cold shed'].start, climate: 'mild shed', coat: 24 * 24 };
+const usual: RehearsalChoices = {
+  ...lessons['cold shed'].start,
+  climate: 'mild shed',
+  liftOut: 32,
+  uncover: 12 * 24,
+  coat: 30 * 24,
+};
 
 /** Two ways of treating one piece, side by side, over forty days. */
 export function FreePlay() {
