@@ -265,3 +265,29 @@ describe('the log', () => {
     expect(refused({ tap: -1 })).toEqual(['tap']);
   });
 });
+
+it('water is kept from the batch to the dry piece: what went in is bound, held or leaves', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 2000, max: 20_000, noNaN: true }),
+      fc.double({ min: 200, max: 5000, noNaN: true }),
+      fc.double({ min: 0.05, max: 0.4, noNaN: true }),
+      fc.double({ min: 0.1, max: 1, noNaN: true }),
+      (solids, totalWater, stays, share) => {
+        const bound = totalWater * stays;
+        const water = { totalWater, liquidWater: 0, absorbed: 0, freeWater: totalWater, bound, held: bound / 3 };
+        const batch = {
+          portions: [{ material: material('sharp-sand'), mass: solids }],
+          doses: [],
+          ...water,
+          volume: 4000,
+        };
+        const { fresh, dry, loss, solids: own } = expectedOf(batch, 4000 * share);
+        expect(own).toBeCloseTo(solids * share, 6);
+        expect(fresh).toBeCloseTo((solids + totalWater) * share, 6);
+        expect(fresh - dry).toBeCloseTo(loss, 6);
+        expect(dry).toBeCloseTo((solids + batch.bound + batch.held) * share, 6);
+      },
+    ),
+  );
+});

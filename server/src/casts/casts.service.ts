@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { countedWeighings, dryDownPrior, lifeOf, reckonDryDown, type CastEvent, type Expected } from '@dewpot/core';
-import type { CastDetail, CastEventInput, CastPictureView, CastSnapshot, CastView } from '@dewpot/contract';
+import type { CastDetail, CastEventInput, CastPictureView, CastSnapshot, CastView, DrySummary } from '@dewpot/contract';
 import { In, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CastEntity, CastEventEntity, CastPictureEntity } from '../db/entities.js';
@@ -34,6 +34,12 @@ function castView({ id, code, pourId, mouldId, stage, expected, snapshot, projec
   return { id, code, pourId, mouldId, stage, expected, snapshot, ...projection };
 }
 
+/** A cast with the opening of its gate as the forecast of its place moves it. */
+function underForecast(row: CastEntity, outlooks: ReadonlyMap<string, Partial<DrySummary>>): BareCast {
+  const view = castView(row);
+  return { ...view, dry: { ...view.dry, ...outlooks.get(row.id) } };
+}
+
 @Injectable()
 export class CastsService {
   constructor(
@@ -50,15 +56,8 @@ export class CastsService {
     const wanted = [{ stage: In([...ON_SHELF]) }, { wakesAt: LessThan(now + WAKES_BEFORE) }];
     const found = await this.rows.of(CastEntity).find({ ...(!all && { where: wanted }), order: { id: 'ASC' } });
     const dues = await this.dues.of(found, now);
-    const views: CastView[] = [];
-    for (const row of found) views.push({ ...(await this.underForecast(row, now)), dues: dues.get(row.id) ?? [] });
-    return views;
-  }
-
-  /** A cast with the opening of its gate as the forecast of its place moves it. */
-  private async underForecast(row: CastEntity, now: number): Promise<BareCast> {
-    const view = castView(row);
-    return row.stage === 'drying' ? { ...view, dry: { ...view.dry, ...(await this.dryness.outlook(row, now)) } } : view;
+    const outlooks = await this.dryness.outlooks(found, now);
+    return found.map((row) => ({ ...underForecast(row, outlooks), dues: dues.get(row.id) ?? [] }));
   }
 
   async detail(id: string): Promise<CastDetail> {
@@ -113,7 +112,7 @@ export class CastsService {
       ease: (await this.dryness.ways()).ease[projection.dry.film ? 'film' : 'open'],
     };
     return {
-      ...(await this.underForecast(row, now)),
+      ...underForecast(row, await this.dryness.outlooks([row], now)),
       dues: dues.get(row.id) ?? [],
       events,
       dryDown: reckonDryDown(countedWeighings(life), prior, snapshot.setting, ways),

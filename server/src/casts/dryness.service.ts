@@ -7,6 +7,7 @@ import {
   samplesOf,
   sealers,
   sealingGate,
+  thinned,
   underForecast,
   type DryingAir,
   type DryingAirAt,
@@ -21,7 +22,7 @@ import {
 } from '@dewpot/core';
 import type { DrySummary } from '@dewpot/contract';
 import { Climates } from '../climate/index.js';
-import { CastEntity, WorkshopEntity } from '../db/entities.js';
+import { CastEntity, WorkshopEntity, type PlaceEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { SealLessonsService } from './seal-lessons.service.js';
 import { staysOf, type CastStanding } from './stays.js';
@@ -59,8 +60,26 @@ function plannedSealer({ sealPlan }: Life): Pick<Sealer, 'film' | 'leastDays'> {
   return sealPlan?.product ?? (sealPlan?.sealer ? sealers[sealPlan.sealer] : sealers.penetrating);
 }
 
-const hourly = (air: readonly WholeAir[], from: number): DryingAirAt[] =>
-  air.map(({ at, temperature, humidity }) => ({ hour: (at - from) / HOUR, temperature, humidity }));
+/** The air of places as it was read for casts so far: each place is read once, however many stand in it. Hours since 1970. */
+interface PlaceAirs {
+  places?: readonly PlaceEntity[];
+  readonly byPlace: Map<string, { readonly recorded: readonly DryingAirAt[]; readonly ahead: readonly DryingAirAt[] }>;
+}
+
+/** What is known of all casts that are judged at once. */
+export interface KnownForAll {
+  readonly ways: DryingWays;
+  readonly mates: readonly DryingCast[];
+  readonly airs: PlaceAirs;
+}
+
+export const noAirsYet = (): PlaceAirs => ({ byPlace: new Map() });
+
+const hourly = (air: readonly WholeAir[]): DryingAirAt[] =>
+  thinned(air, HOUR).map(({ at, temperature, humidity }) => ({ hour: at / HOUR, temperature, humidity }));
+
+/** When a gate opens, ms. */
+type Outlook = Required<Pick<DrySummary, 'opensAt' | 'opensLow' | 'opensHigh'>>;
 
 /** Judges how dry casts are: by their weighings or those of like pieces, the workshop's school, and the air they stand in. */
 @Injectable()
@@ -77,11 +96,7 @@ export class DrynessService {
   }
 
   /** What is known of a cast's dryness, in short. `mates`: the casts of its pour that dry beside it. */
-  async summary(
-    cast: DryingCast,
-    now: number,
-    known?: { ways: DryingWays; mates: readonly DryingCast[] },
-  ): Promise<DrySummary> {
+  async summary(cast: DryingCast, now: number, known?: KnownForAll): Promise<DrySummary> {
     const { life } = cast.projection;
     const film = plannedSealer(life).film || (life.sealPlan?.uses.includes('candle') ?? false);
     const ways = await this.gateWays(cast, now, known);
@@ -100,44 +115,45 @@ export class DrynessService {
     return new Set([...samples].filter(([id, chosen]) => chosen.every((one) => one.id !== id)).map(([id]) => id));
   }
 
-  /** When the gate of a drying cast opens under the forecast of its place, ms: median and the ends of the band. */
-  async outlook(cast: CastEntity, now: number): Promise<Pick<DrySummary, 'opensAt' | 'opensLow' | 'opensHigh'>> {
-    const { life, dry } = cast.projection;
-    if (cast.stage !== 'drying' || dry.opensAt === undefined) return {};
-    const { recorded, ahead } = await this.air(cast, now);
-    const from = Math.max(life.weighedAt ?? 0, life.driesFrom ?? life.pouredAt);
-    const pace = meanPace(recorded, (from - life.pouredAt - PACE_OVER) / HOUR, (from - life.pouredAt) / HOUR);
-    const known = [...recorded.filter(({ hour }) => hour > (from - life.pouredAt) / HOUR), ...ahead];
-    const moved = (at: number) =>
-      life.pouredAt + underForecast((at - life.pouredAt) / HOUR, (from - life.pouredAt) / HOUR, pace, known) * HOUR;
-    const [opensAt, opensLow, opensHigh] = [dry.opensAt, dry.opensLow ?? dry.opensAt, dry.opensHigh ?? dry.opensAt].map(
-      moved,
-    );
-    return { opensAt: opensAt!, opensLow: opensLow!, opensHigh: opensHigh! };
+  /** When the gates of casts open under the forecast of their places, ms, by the key of each that dries: median and the ends of the band. */
+  async outlooks(casts: readonly CastEntity[], now: number): Promise<ReadonlyMap<string, Outlook>> {
+    const airs = noAirsYet();
+    const outlooks = new Map<string, Outlook>();
+    for (const cast of casts) {
+      const { life, dry } = cast.projection;
+      if (cast.stage !== 'drying' || dry.opensAt === undefined) continue;
+      const { recorded, ahead } = await this.air(cast, now, airs);
+      const from = Math.max(life.weighedAt ?? 0, life.driesFrom ?? life.pouredAt) / HOUR;
+      const pace = meanPace(recorded, from - PACE_OVER / HOUR, from);
+      const known = [...recorded.filter(({ hour }) => hour > from), ...ahead];
+      const moved = (at: number) => underForecast(at / HOUR, from, pace, known) * HOUR;
+      outlooks.set(cast.id, {
+        opensAt: moved(dry.opensAt),
+        opensLow: moved(dry.opensLow ?? dry.opensAt),
+        opensHigh: moved(dry.opensHigh ?? dry.opensAt),
+      });
+    }
+    return outlooks;
   }
 
   /** The air that a cast stands in at a time. */
   async airAt(cast: CastStanding, at: number, now: number): Promise<DryingAir | undefined> {
-    const place = await this.placeOf(cast, at);
+    const place = await this.placeOf(cast, at, noAirsYet());
     if (!place) return undefined;
     const { recorded } = await this.climates.series(place, Math.min(at, now) - DAY, now);
     const held = recorded.findLast((one) => one.at <= at) ?? recorded[0];
     return held && { temperature: held.temperature, humidity: held.humidity };
   }
 
-  private async gateWays(
-    cast: DryingCast,
-    now: number,
-    known?: { ways: DryingWays; mates: readonly DryingCast[] },
-  ): Promise<GateWays> {
+  private async gateWays(cast: DryingCast, now: number, known?: KnownForAll): Promise<GateWays> {
     const { drying, ease } = known?.ways ?? (await this.ways());
     const { life } = cast.projection;
     if (life.stage !== 'drying') return { drying, ease };
     const mates = (known?.mates ?? (await this.mates([cast]))).filter(({ id }) => id !== cast.id);
     const samples = samplesOf<Mate>([cast, ...mates].map(sampleCast)).get(cast.id) ?? [];
-    const { recorded } = await this.air(cast, now);
-    const hour = (now - life.pouredAt) / HOUR;
-    const from = Math.max(hour - PACE_OVER / HOUR, ((life.driesFrom ?? life.pouredAt) - life.pouredAt) / HOUR);
+    const { recorded } = await this.air(cast, now, known?.airs);
+    const hour = now / HOUR;
+    const from = Math.max(hour - PACE_OVER / HOUR, (life.driesFrom ?? life.pouredAt) / HOUR);
     return {
       drying,
       ease,
@@ -159,23 +175,21 @@ export class DrynessService {
       .getMany();
   }
 
-  private async placeOf(cast: CastStanding, at: number) {
-    const stays = staysOf(cast, await this.climates.places());
+  private async placeOf(cast: CastStanding, at: number, airs: PlaceAirs) {
+    airs.places ??= await this.climates.places();
+    const stays = staysOf(cast, airs.places);
     return (stays.findLast(({ from }) => from <= at) ?? stays[0])?.place;
   }
 
-  private async air(cast: CastStanding, now: number) {
-    const { pouredAt } = cast.projection.life;
-    const place = await this.placeOf(cast, now);
+  private async air(cast: CastStanding, now: number, airs = noAirsYet()) {
+    const place = await this.placeOf(cast, now, airs);
     if (!place) return { recorded: [], ahead: [] };
+    const known = airs.byPlace.get(place.id);
+    if (known) return known;
     const { recorded, ahead } = await this.climates.series(place, now - PACE_OVER, now);
-    return {
-      recorded: hourly(recorded, pouredAt),
-      ahead: hourly(
-        ahead.filter(({ at }) => at > now),
-        pouredAt,
-      ),
-    };
+    const air = { recorded: hourly(recorded), ahead: hourly(ahead.filter(({ at }) => at > now)) };
+    airs.byPlace.set(place.id, air);
+    return air;
   }
 }
 

@@ -3,7 +3,7 @@ import { setImmediate as breathe } from 'node:timers/promises';
 import { CastEntity } from '../db/entities.js';
 import { News } from '../db/news.js';
 import { Rows } from '../db/rows.js';
-import { DrynessService } from './dryness.service.js';
+import { DrynessService, noAirsYet } from './dryness.service.js';
 
 const TOPIC = 'refit';
 /** So many casts are judged in one transaction. */
@@ -76,11 +76,13 @@ export class RefitsService implements OnModuleInit, OnModuleDestroy {
       .orderBy('c.id')
       .setLock('pessimistic_write')
       .getMany();
+    const airs = noAirsYet();
     const mates = await this.dryness.mates(casts);
     for (const cast of casts) {
       const dry = await this.dryness.summary(cast, now, {
         ways,
         mates: mates.filter(({ pourId }) => pourId === cast.pourId),
+        airs,
       });
       await this.rows.of(CastEntity).update({ id: cast.id }, { projection: { ...cast.projection, dry } as object });
       await breathe();

@@ -1,6 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
+import { fakeServer, stores } from '../../test/fake-server';
 import { cast, DAY, dry, NOW, renderInside } from '../../test/stand-ins';
 import { CheckForm, LookBackForm, TestForm, UnclampForm } from './after-forms';
 import { CoatForm } from './coat-form';
@@ -39,6 +40,37 @@ describe('a coat', () => {
     await userEvent.click(screen.getByLabelText('succulents, moss'));
     await userEvent.click(screen.getByRole('button', { name: 'Leave it bare' }));
     expect(events()).toEqual([{ type: 'seal-planned', uses: ['outdoors', 'bare plants'], side: 'both', coats: 0 }]);
+  });
+
+  it('before the last is dry waits or is overruled, and an old product and its lot are told', async () => {
+    fakeServer({
+      stores: {
+        ...stores,
+        lots: [
+          {
+            id: 'old',
+            materialId: 'acrylic-film',
+            bought: 1030,
+            left: 515,
+            price: 24,
+            boughtAt: 1,
+            openedAt: 1,
+            version: 1,
+          },
+        ],
+      },
+    });
+    const { record, events } = recorder();
+    const one = sealed();
+    const fresh = { ...one.life, coats: [{ ...one.life.coats[0]!, at: Date.now() - 60_000 }] };
+    const sealPlan = { uses: ['damp shelf'], sealer: 'acrylic', coats: 2, side: 'both' } as const;
+    renderInside(<CoatForm casts={[{ ...one, life: { ...fresh, sealPlan } }]} busy={false} record={record} />);
+    expect(await screen.findByText(/From the lot of.*500 mL left/)).toBeVisible();
+    expect(screen.getByText(/has stood open for \d+ months; it keeps for 12/)).toBeVisible();
+    expect(screen.getByRole('alert')).toHaveTextContent('The coat before is not dry');
+    await userEvent.type(screen.getByLabelText(/all the same/), 'hot sun');
+    await userEvent.click(screen.getByRole('button', { name: 'Coat against the advice' }));
+    expect(events()).toMatchObject([{ type: 'coated', materialId: 'acrylic-film', overruled: 'hot sun' }]);
   });
 
   it('of an inferred piece is judged by those that were weighed for it', () => {

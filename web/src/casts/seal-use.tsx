@@ -1,0 +1,46 @@
+import { pieceUses, sealAdvice, sealers, type PieceUse } from '@dewpot/core';
+import { Picks } from '../ui/picks';
+import { useWords } from './seal-words';
+
+/** What a piece is for, and how it is sealed for that, with the reason and the cautions. */
+export function SealUse({
+  uses,
+  onUses,
+  busy,
+  onLeaveBare,
+}: {
+  uses: readonly PieceUse[];
+  onUses: (uses: readonly PieceUse[]) => void;
+  busy: boolean;
+  onLeaveBare: () => void;
+}) {
+  const advice = sealAdvice(uses);
+  return (
+    <>
+      <Picks
+        legend="What is it for?"
+        options={pieceUses.map((value) => ({ value, label: useWords[value] }))}
+        value={uses}
+        onChange={onUses}
+      />
+      <p>
+        <strong>
+          {advice.sealer
+            ? `${sealers[advice.sealer].name}, ${advice.coats} ${advice.coats > 1 ? 'coats' : 'coat'}.`
+            : 'Leave it bare.'}
+        </strong>{' '}
+        {advice.reason}
+      </p>
+      {advice.cautions.map((caution) => (
+        <p key={caution} className="border-accent border-l-4 pl-3">
+          {caution}
+        </p>
+      ))}
+      {!advice.sealer && (
+        <button type="button" disabled={busy} className="btn btn-primary h-14 w-full text-lg" onClick={onLeaveBare}>
+          Leave it bare
+        </button>
+      )}
+    </>
+  );
+}
