@@ -157,15 +157,17 @@ test('one walk round the shelf on a phone: many at once, put off with what it co
   }
   await page.goto('/');
   const now = page.getByRole('region', { name: 'Now, the sill' });
-  await now.getByRole('button', { name: 'Weigh all 3' }).click();
+  await now.getByRole('link', { name: 'Weigh all 3' }).click();
   const sheet = page.getByRole('dialog');
-  const masses = sheet.getByRole('textbox', { name: /^Mass of/ });
-  await expect(masses).toHaveCount(3);
-  for (const [i, { expected }] of all.entries()) await masses.nth(i).fill(`${Math.round(expected.dry + 60)} g`);
-  await sheet.getByRole('button', { name: 'Keep these weighings' }).click();
-  await expect(page.getByText('Nothing wants doing now.')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(now.getByRole('button', { name: 'Weigh all 3' })).toBeVisible();
+  for (const { code, expected } of all) {
+    await expect(page.getByRole('heading', { name: code })).toBeVisible();
+    await page.getByLabel('Or typed, in any unit').fill(`${Math.round(expected.dry + 60)} g`);
+    await page.getByRole('button', { name: 'Keep, next piece' }).click();
+  }
+  await expect(page.getByText('The round is done')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(page.getByText('Undone.')).toBeVisible();
+  await page.getByRole('link', { name: 'To the shelf' }).click();
 
   const putOff = 'Put off: Weigh, Small pot 2a';
   await now.getByRole('button', { name: putOff }).click();

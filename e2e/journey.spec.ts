@@ -126,6 +126,7 @@ test('one pot goes from the mould on the bench to out of the door', async ({ pag
   await test.step('it is sealed, the coat is undone and put on again, and it goes out', async () => {
     const coat = async () => {
       await page.getByRole('button', { name: 'Coat', exact: true }).first().click();
+      await page.getByRole('group', { name: 'Coats' }).getByText('1', { exact: true }).click();
       await page.getByRole('button', { name: 'One coat is on' }).click();
       await expect(page.getByText('Garden grey, sealed')).toBeVisible();
     };
@@ -138,6 +139,6 @@ test('one pot goes from the mould on the bench to out of the door', async ({ pag
     await page.getByLabel(/Where does it go/).fill('the raised beds');
     await page.getByRole('dialog').getByRole('button', { name: 'Put out', exact: true }).click();
     await expect(page.getByText('Garden grey, out of the door')).toBeVisible();
-    await expect(page.getByRole('region', { name: 'Record' })).toContainText('Put out: the raised beds');
+    await expect(page.getByRole('region', { name: 'Record' })).toContainText('Put out, kept: the raised beds');
   });
 });

@@ -17,9 +17,9 @@ afterAll(() => harness.close());
 type Sent = Record<string, unknown> & { readonly type: string; readonly day?: number };
 
 /** Pots of one pour, and how things are told of them by the day since it. */
-async function pots(by = agent, daysAgo = 60) {
+async function pots(by = agent, daysAgo = 60, count = 3) {
   const poured = Date.now() - daysAgo * DAY;
-  const keys = await pouredPots(by, poured);
+  const keys = await pouredPots(by, poured, count);
   const tell = (cast: string, { day = 0, ...event }: Sent, at = poured + day * DAY) =>
     by.post(`/api/casts/${cast}/events`).send({ id: uuid(), at: Math.round(at), ...event });
   const dried = async (cast: string) => {
@@ -61,14 +61,23 @@ describe('drying', () => {
     expect(sure.dry.missing.join()).toContain('do not lie on one drying curve');
   });
 
-  it('of several like pieces some are weighed, and the rest are inferred from them and marked so', async () => {
+  it('of five like pieces two are weighed, and the rest are inferred from them and marked so', async () => {
     const own = await newWorkshop(harness);
-    const first = await pots(own);
-    for (const cast of first.casts) await first.dried(cast);
-    // Three are all weighed; a sample is made from four on.
-    expect((await castOf(own, first.casts[2]!)).dues[0].stroke).toBe('Weigh');
-    const more = await own.get('/api/casts').expect(200);
-    expect(more.body).toHaveLength(3);
+    const { casts, dried, weigh, tell } = await pots(own, 60, 5);
+    for (const cast of casts) await dried(cast);
+    const strokes = async () => {
+      const { body } = await own.get('/api/casts').expect(200);
+      return (body as { code: string; dues: { stroke: string }[] }[]).map(({ dues }) => dues[0]?.stroke);
+    };
+    expect(await strokes()).toEqual(['Weigh', 'Weigh', undefined, undefined, undefined]);
+    for (const cast of casts.slice(0, 2)) await weigh(cast, span(9, 30));
+    const inferred = await castOf(own, casts[4]!);
+    expect(inferred.dry).toMatchObject({
+      dryEnough: true,
+      inferredFrom: [expect.stringMatching(/a$/), expect.stringMatching(/b$/)],
+    });
+    expect(await strokes()).toEqual(['Coat', 'Coat', 'Coat', 'Coat', 'Coat']);
+    await tell(casts[4]!, { type: 'coated', day: 40, sealer: 'penetrating', side: 'both' }).expect(200);
   });
 
   it('wetted again it begins anew, and what was known of its dry mass stays', async () => {

@@ -97,7 +97,7 @@ export const mixInput = ({ cement, sand }: { cement: string; sand: string }, par
 });
 
 /** Puts a mould, a mix, a lot and a finished pour of three pots into a workshop; answers their keys. */
-export async function pouredPots(agent: Agent, pouredAt: number) {
+export async function pouredPots(agent: Agent, pouredAt: number, count = 3) {
   const stores = (await agent.get('/api/stores').expect(200)).body as Stores;
   const material = (name: string) => stores.materials.find((one) => one.name === name)!.id;
   const keys = {
@@ -105,7 +105,7 @@ export async function pouredPots(agent: Agent, pouredAt: number) {
     mix: uuid(),
     lot: uuid(),
     pour: uuid(),
-    casts: [uuid(), uuid(), uuid()],
+    casts: Array.from({ length: count }, () => uuid()),
     cement: material('Grey Portland cement'),
     sand: material('Sharp sand'),
     scoop: stores.scoops[0]!.id,
@@ -117,7 +117,7 @@ export async function pouredPots(agent: Agent, pouredAt: number) {
     .expect(200);
   await agent.put(`/api/mixes/${keys.mix}`).send(mixInput(keys)).expect(200);
   const input = {
-    items: [{ mouldId: keys.mould, count: 3 }],
+    items: [{ mouldId: keys.mould, count }],
     mixId: keys.mix,
     grade: 5,
     spare: 0.05,
@@ -131,7 +131,14 @@ export async function pouredPots(agent: Agent, pouredAt: number) {
   await agent.put(`/api/pours/${keys.pour}`).send(input).expect(200);
   await agent.post(`/api/pours/${keys.pour}/start`).expect(200);
   const finish = {
-    logs: [{ used: { [keys.cement]: 3100, [keys.sand]: 9500 }, tap: 1500, grade: 5, temperature: 17 }],
+    logs: [
+      {
+        used: { [keys.cement]: (3100 * count) / 3, [keys.sand]: (9500 * count) / 3 },
+        tap: 500 * count,
+        grade: 5,
+        temperature: 17,
+      },
+    ],
     casts: keys.casts.map((id) => ({ id, item: 0 })),
     pouredAt,
   };

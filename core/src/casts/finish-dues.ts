@@ -1,4 +1,11 @@
-import { checksFor, recoatWindow, resealMonths, type DryingAir, type DryingSchool } from '../finish/index.js';
+import {
+  checksFor,
+  recoatWindow,
+  resealMonths,
+  type CoatAirAt,
+  type DryingAir,
+  type DryingSchool,
+} from '../finish/index.js';
 import type { Due } from './due.js';
 import type { Life } from './life.js';
 import { decorationDryAt, sealerOfCoat } from './life.js';
@@ -17,8 +24,8 @@ export interface FinishContext {
   readonly drying?: DryingSchool;
   /** Like pieces of its pour are weighed for it. */
   readonly sampled?: boolean;
-  /** Air in which a coat dries. */
-  readonly air?: DryingAir;
+  /** Air in which the last coat dries: recorded, then forecast, in order. */
+  readonly air?: readonly CoatAirAt[];
 }
 
 const USUAL_AIR: DryingAir = { temperature: 20, humidity: 0.5 };
@@ -63,12 +70,12 @@ export function checksToCome({ sealPlan, coats, checks = [] }: Life) {
 }
 
 /** What is due to a piece with a coat on it: the next coat in its window, then its checks, then the door. */
-export function sealedDues(life: Life, { air = USUAL_AIR }: FinishContext): Due[] {
+export function sealedDues(life: Life, { air }: FinishContext): Due[] {
   const last = life.coats[life.coats.length - 1];
   if (!last) return [];
   const sealer = sealerOfCoat(last);
   if (coatsToCome(life) > 0) {
-    const { from, to } = recoatWindow(sealer, last.at, last.air ?? air);
+    const { from, to } = recoatWindow(sealer, last.at, air ?? last.air ?? USUAL_AIR);
     const told = `coat ${life.coats.length + 1} of ${life.sealPlan?.coats}`;
     return [{ stroke: 'Coat', early: from - (from - last.at) / 3, good: from, late: to, told }];
   }

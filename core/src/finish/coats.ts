@@ -1,5 +1,6 @@
 import { computed, figure, line, type Figure } from '../units/index.js';
 import type { DryingAir } from './drying-air.js';
+import { walkedOff } from './walked-off.js';
 import type { Sealer } from './products.js';
 
 export type Side = 'outside' | 'inside' | 'both';
@@ -28,6 +29,11 @@ export function coatPace({ temperature, humidity }: DryingAir): number {
   return TEN_DEGREES ** ((Math.min(40, temperature) - 20) / 10) * damp;
 }
 
+/** Air at a time, ms: it holds until the next reading, or what is forecast. */
+export interface CoatAirAt extends DryingAir {
+  readonly at: number;
+}
+
 /** The window for the next coat, ms. */
 export interface RecoatWindow {
   readonly from: number;
@@ -37,19 +43,20 @@ export interface RecoatWindow {
 
 const HOUR = 3_600_000;
 
-/** When the next coat goes on after one at `at` (ms), in the air that it dries in. */
-export function recoatWindow(sealer: Sealer, at: number, air: DryingAir): RecoatWindow {
-  const pace = coatPace(air);
-  const hours = sealer.recoatFrom / pace;
+/** When the next coat goes on after one at `at` (ms), in the air that it dries in: one for all the time, or readings and a forecast in order. */
+export function recoatWindow(sealer: Sealer, at: number, air: DryingAir | readonly CoatAirAt[]): RecoatWindow {
+  const series = 'temperature' in air ? [{ ...air, at }] : air;
+  const rates = series.map((one) => ({ hour: one.at / HOUR, rate: coatPace(one) }));
+  const after = (hours: number) => (rates.length === 0 ? hours : walkedOff(hours, at / HOUR, rates) - at / HOUR);
+  const hours = after(sealer.recoatFrom);
+  const pace = hours > 0 ? sealer.recoatFrom / hours : 1;
   return {
     from: at + hours * HOUR,
     // A warm room closes the window sooner, but a cold one does not keep it open longer than twice the sheet's time.
-    to: at + Math.max(hours, Math.min(2 * sealer.recoatTo, sealer.recoatTo / pace)) * HOUR,
+    to: at + Math.max(hours, Math.min(2 * sealer.recoatTo, after(sealer.recoatTo))) * HOUR,
     working: figure(hours, 'h', computed, [
-      line('By its sheet, at 20 °C', sealer.recoatFrom, 'h'),
-      line('Air', air.temperature, '°C'),
-      line('Humidity', air.humidity * 100, '%'),
-      line('Pace', pace, 'ratio', 'twice as fast every ten degrees, slower in damp air'),
+      line('By its sheet, at 20 °C and half damp', sealer.recoatFrom, 'h'),
+      line('Pace in its air', pace, 'ratio', 'twice as fast every ten degrees, slower in damp air'),
       line('Next coat after', hours, 'h'),
     ]),
   };
@@ -68,8 +75,8 @@ export interface CoatAsked {
   readonly sealer: Sealer;
   readonly at: number;
   readonly air?: DryingAir;
-  /** The coat before it, of any product. */
-  readonly last?: { readonly at: number; readonly sealer: Sealer };
+  /** The coat before it, of any product, and the air since. */
+  readonly last?: { readonly at: number; readonly sealer: Sealer; readonly since?: readonly CoatAirAt[] };
   /** Months that the product's lot has stood open. */
   readonly openMonths?: number;
   /** What was put on the piece last by way of decoration dries until then. */
@@ -83,7 +90,7 @@ const hoursIn = (ms: number) => {
 
 function afterLast({ at, air, last }: CoatAsked): CoatRemark[] {
   if (!last) return [];
-  const { from, to } = recoatWindow(last.sealer, last.at, air ?? { temperature: 20, humidity: 0.5 });
+  const { from, to } = recoatWindow(last.sealer, last.at, last.since ?? air ?? { temperature: 20, humidity: 0.5 });
   if (at < from)
     return [
       {

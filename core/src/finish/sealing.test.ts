@@ -63,6 +63,31 @@ describe('coats', () => {
     expect(coatPace({ temperature: 20, humidity: 0.85 })).toBeCloseTo(0.3, 9);
   });
 
+  it('go by the forecast: a warm afternoon brings the window on, a cold night puts it off', () => {
+    const hours = (air: readonly (readonly [hour: number, temperature: number])[]) =>
+      recoatWindow(
+        sealers.acrylic,
+        0,
+        air.map(([hour, temperature]) => ({ at: hour * HOUR, temperature, humidity: 0.5 })),
+      ).from / HOUR;
+    expect(hours([[0, 20]])).toBeCloseTo(2, 9);
+    // An hour at 20 °C, then at 10 °C half as fast: the other hour takes two.
+    expect(
+      hours([
+        [0, 20],
+        [1, 10],
+        [20, 10],
+      ]),
+    ).toBeCloseTo(3, 9);
+    expect(
+      hours([
+        [-3, 20],
+        [1, 30],
+        [20, 30],
+      ]),
+    ).toBeCloseTo(1.5, 9);
+  });
+
   it('are refused before the last is dry, and told to rub a hard film dull', () => {
     const [early] = coatRemarks({ sealer: sealers.acrylic, at: HOUR, air: usual, last });
     expect(early).toMatchObject({ rule: 'recoat', severity: 'refuse' });

@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import {
   appendEvent,
   coatRemarks,
+  countedWeighings,
   decorationDryAt,
   lifeOf,
   likelyPiece,
@@ -9,6 +10,7 @@ import {
   sealers,
   againstDecoration,
   wakesAt,
+  WEIGHINGS_NEEDED,
   type CastEvent,
   type Life,
   type Sealer,
@@ -17,7 +19,7 @@ import type { CastEventInput } from '@dewpot/contract';
 import { CastEntity, CastEventEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { ProblemError } from '../http/problem-error.js';
-import { DrynessService } from './dryness.service.js';
+import { DrynessService, noAirsYet, type KnownForAll } from './dryness.service.js';
 import { DuesService } from './dues.service.js';
 import { LiftOutsService } from './lift-outs.service.js';
 import { ProductsService, type Product } from './products.service.js';
@@ -96,9 +98,9 @@ export class CastRecordsService {
   }
 
   /** Keeps what the events of a cast come to. */
-  async keep(row: CastEntity, life: Life, now: number): Promise<CastEntity> {
+  async keep(row: CastEntity, life: Life, now: number, known?: KnownForAll): Promise<CastEntity> {
     const { id } = row;
-    const dry = await this.dryness.summary({ ...row, projection: { life } }, now);
+    const dry = await this.dryness.summary({ ...row, projection: { life } }, now, known);
     const kept = { ...row, stage: life.stage, projection: { life, dry }, wakesAt: wakesAt(life) ?? null };
     const { stage, projection } = kept;
     await this.rows.of(CastEntity).update({ id }, { stage, projection: projection as object, wakesAt: kept.wakesAt });
@@ -173,11 +175,12 @@ export class CastRecordsService {
     const { life } = row.projection;
     const sealer: Sealer = event.product ?? sealers[event.sealer];
     const last = life.coats[life.coats.length - 1];
+    const since = last ? await this.dryness.airBetween(row, last.at, event.at, Date.now()) : [];
     const remarks = coatRemarks({
       sealer,
       at: event.at,
       ...(event.air && { air: event.air }),
-      ...(last && { last: { at: last.at, sealer: sealerOfCoat(last) } }),
+      ...(last && { last: { at: last.at, sealer: sealerOfCoat(last), ...(since.length > 0 && { since }) } }),
       ...(product?.openMonths !== undefined && { openMonths: product.openMonths }),
       ...(decorationDryAt(life) !== undefined && { decorationDryAt: decorationDryAt(life)! }),
     }).filter(({ severity }) => severity === 'refuse');
@@ -212,12 +215,16 @@ export class CastRecordsService {
     if (teachesSealing.includes(event.type) && (await this.lessons.learn(kept))) await this.refits.ask();
   }
 
-  /** Judges the casts anew that are inferred from this one. */
+  /** Judges the casts anew that are inferred from this one: those that were not weighed enough themselves. */
   private async judgeMates(cast: CastEntity, now: number): Promise<void> {
-    const mates = (await this.dryness.mates([cast])).filter(
-      ({ id, mouldId }) => id !== cast.id && mouldId === cast.mouldId,
+    const mates = (await this.dryness.mates([cast])).map((mate) => (mate.id === cast.id ? cast : mate));
+    const inferred = mates.filter(
+      ({ id, mouldId, projection: { life } }) =>
+        id !== cast.id && mouldId === cast.mouldId && countedWeighings(life).length < WEIGHINGS_NEEDED,
     );
-    for (const mate of mates) await this.keep(mate, mate.projection.life, now);
+    if (inferred.length === 0) return;
+    const known = { ways: await this.dryness.ways(), mates, airs: noAirsYet() };
+    for (const mate of inferred) await this.keep(mate, mate.projection.life, now, known);
   }
 
   private async events(castId: string): Promise<CastEvent[]> {

@@ -9,6 +9,7 @@ import {
   sealingGate,
   thinned,
   underForecast,
+  type CoatAirAt,
   type DryingAir,
   type DryingAirAt,
   type DryingSchool,
@@ -134,6 +135,15 @@ export class DrynessService {
       });
     }
     return outlooks;
+  }
+
+  /** The air that a cast stood in between two times, the reading that held at the first among it. */
+  async airBetween(cast: CastStanding, from: number, to: number, now: number): Promise<CoatAirAt[]> {
+    const place = await this.placeOf(cast, from, noAirsYet());
+    if (!place) return [];
+    const { recorded } = await this.climates.series(place, from - DAY, now);
+    const first = recorded.findLastIndex(({ at }) => at <= from);
+    return recorded.slice(Math.max(0, first)).filter(({ at }) => at <= to);
   }
 
   /** The air that a cast stands in at a time. */

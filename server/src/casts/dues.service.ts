@@ -4,6 +4,7 @@ import {
   ageOfShare,
   airAtTime,
   bearings,
+  coatsToCome,
   coverOf,
   duesOf,
   evaporationUnder,
@@ -15,8 +16,10 @@ import {
   thinned,
   usualDampCure,
   usualWaking,
+  type CoatAirAt,
   type DampCure,
   type Due,
+  type Life,
   type StayCourse,
   type Waking,
   type Wetting,
@@ -36,6 +39,9 @@ const HORIZON = 90 * 24;
 /** After this the strength of a piece is of no matter to what is due. */
 const YOUNG = 90 * DAY;
 const MOST_TOLD = 400;
+
+/** Whether the last coat of it dries and another is to come: its window moves with the air. */
+const isCoated = ({ stage, projection: { life } }: Cast) => stage === 'sealed' && coatsToCome(life) > 0;
 
 /** How the workshop cures. */
 interface Ways {
@@ -85,7 +91,7 @@ export class DuesService {
     const finish: FinishGrounds = { ways: await this.dryness.ways(), sampled: this.dryness.sampled(mates) };
     for (const cast of casts) {
       const standing: Standing[] = [];
-      if (isYoung(cast))
+      if (isYoung(cast) || isCoated(cast))
         for (const { from, place } of staysOf(cast, places)) {
           const air = series.get(place.id) ?? (await this.climates.series(place, earliest, now));
           series.set(place.id, air);
@@ -193,6 +199,14 @@ function bearingsOf({ snapshot }: Cast, courses: readonly StayCourse[]): CastAir
   });
 }
 
+/** The air that the last coat dries in, recorded and forecast. */
+function airOfCoat({ coats }: Life, { recorded, ahead }: PlaceSeries): CoatAirAt[] {
+  const since = coats[coats.length - 1]!.at;
+  const first = recorded.findLastIndex(({ at }) => at <= since);
+  const last = recorded[recorded.length - 1]?.at ?? since;
+  return [...recorded.slice(Math.max(0, first)), ...ahead.filter(({ at }) => at > last)];
+}
+
 function dueOf(
   cast: Cast,
   standing: readonly Standing[],
@@ -225,5 +239,6 @@ function dueOf(
     dryEnough: dry.dryEnough,
     drying,
     sampled: sampled.has(cast.id),
+    ...(here && isCoated(cast) && { air: airOfCoat(life, here.series) }),
   });
 }

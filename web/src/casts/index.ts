@@ -2,6 +2,7 @@ import { lazy } from 'react';
 
 export { isDue, lookToday, nextOf, placeOf, type Today } from './reading';
 export { stageWords } from './stage-words';
+export { useRecord } from './use-record';
 
 const fetchActions = async () => ({ default: (await import('./cast-actions')).CastActions });
 

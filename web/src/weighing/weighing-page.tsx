@@ -4,10 +4,10 @@ import type { CastView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { shelfQuery, useAppend } from '../api/casts';
+import { shelfQuery } from '../api/casts';
 import { ProblemFailure } from '../api/client';
 import { useSession } from '../api/session';
-import { lookToday, placeOf } from '../casts';
+import { lookToday, placeOf, useRecord } from '../casts';
 import { PieceThumb } from '../ui/piece-thumb';
 import { QuantityField } from '../ui/quantity-field';
 import { Busy, Empty, Failure } from '../ui/states';
@@ -78,7 +78,7 @@ function WeighOne({
 }) {
   const units = useUnits();
   const { scaleStep: step } = useSession().workshop;
-  const append = useAppend();
+  const record = useRecord();
   const scale = useScale(true);
   const [typed, setTyped] = useState<number>();
   const [busy, setBusy] = useState(false);
@@ -100,18 +100,19 @@ function WeighOne({
       const shares = together
         ? shareTogether({ total: mass, step, dry: casts.map((cast) => cast.expected.dry) })
         : [{ mass, step }];
-      for (const [i, cast] of casts.entries())
-        await append({
-          castId: cast.id,
+      await record(
+        `${casts.map(({ code }) => code).join(', ')} weighed.`,
+        casts.map((cast, i) => ({
+          cast,
           event: {
             id: keys[i]!,
-            at: Date.now(),
-            type: 'weighed',
+            type: 'weighed' as const,
             ...shares[i]!,
             ...(together && { together: casts.length }),
             ...(sure && { sure }),
           },
-        });
+        })),
+      );
       onNext();
     } catch (wrong) {
       setError(wrong);
