@@ -8,7 +8,7 @@ import {
 } from '../finish/index.js';
 import type { Due } from './due.js';
 import type { Life } from './life.js';
-import { decorationDryAt, sealerOfCoat } from './life.js';
+import { decorationDryAt, lastCoat, sealerOfCoat } from './life.js';
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
@@ -62,8 +62,9 @@ export function dryingDues(life: Life, context: FinishContext): Due[] {
 export const coatsToCome = ({ sealPlan, coats }: Life): number => Math.max(0, (sealPlan?.coats ?? 1) - coats.length);
 
 /** Checks that its plan wants and nobody has made since the last coat. */
-export function checksToCome({ sealPlan, coats, checks = [] }: Life) {
-  const last = coats[coats.length - 1];
+export function checksToCome(life: Life) {
+  const { sealPlan, checks = [] } = life;
+  const last = lastCoat(life);
   if (!last) return [];
   const made = checks.filter(({ at }) => at >= last.at).map(({ check }) => check);
   return checksFor(sealPlan?.uses ?? [], last.sealer).filter((check) => !made.includes(check));
@@ -71,7 +72,7 @@ export function checksToCome({ sealPlan, coats, checks = [] }: Life) {
 
 /** What is due to a piece with a coat on it: the next coat in its window, then its checks, then the door. */
 export function sealedDues(life: Life, { air }: FinishContext): Due[] {
-  const last = life.coats[life.coats.length - 1];
+  const last = lastCoat(life);
   if (!last) return [];
   const sealer = sealerOfCoat(last);
   if (coatsToCome(life) > 0) {
@@ -108,8 +109,9 @@ export function lookBackAt(life: Life): number | undefined {
 }
 
 /** When a kept piece is to be tried and sealed again, ms. */
-export function resealAt({ coats, sealPlan, gone }: Life): number | undefined {
-  const last = coats[coats.length - 1];
+export function resealAt(life: Life): number | undefined {
+  const { sealPlan, gone } = life;
+  const last = lastCoat(life);
   if (!last || gone?.how !== 'kept') return undefined;
   return last.at + resealMonths(last.sealer, sealPlan?.uses ?? []) * MONTH;
 }

@@ -1,4 +1,5 @@
 export * from './again.js';
+export * from './against.js';
 export * from './append.js';
 export * from './code.js';
 export * from './cores.js';

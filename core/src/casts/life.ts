@@ -230,6 +230,13 @@ function applyFinish(life: Life, event: FinishEvent): Life {
   }
 }
 
+/** The coat that went on last. */
+export const lastCoat = ({ coats }: Pick<Life, 'coats'>): Coat | undefined => coats[coats.length - 1];
+
+/** What a piece weighs as far as is known, g: by its last weighing, else as it was to weigh dry. */
+export const massKnown = ({ weighings }: Pick<Life, 'weighings'>, expected: { readonly dry: number }): number =>
+  weighings[weighings.length - 1]?.mass ?? expected.dry;
+
 /** When what was put on a piece last by way of decoration is dry, ms. */
 export function decorationDryAt({ decorated = [] }: Life): number | undefined {
   const last = decorated[decorated.length - 1];

@@ -4,6 +4,7 @@ import {
   joinedFaces,
   joinRemarks,
   lifeOf,
+  massKnown,
   reckonArticle,
   strengthShare,
   type ArticleFigures,
@@ -28,7 +29,7 @@ const slowestFirst: readonly SettingClass[] = ['lime', 'portland', 'patch', 'fas
 const codeOf = (codes: readonly string[]) => (codes.length > 3 ? `${codes[0]}+${codes.length - 1}` : codes.join('+'));
 
 const refusal = (field: string, value: unknown, message: string, remedy: string) =>
-  new ProblemError(422, 'Not joined', { detail: message, errors: [{ field, value, message, remedy }] });
+  ProblemError.refused('Not joined', field, value, message, remedy);
 
 /** Parts that stand on one another have to touch. @throws ProblemError */
 function checkTouch({ joints }: ArticleFigures): void {
@@ -151,7 +152,7 @@ export class ArticlesService {
         name: snapshot.mouldName,
         shape: snapshot.shape,
         over: input.parts[i]!.over,
-        mass: life.weighings[life.weighings.length - 1]?.mass ?? expected.dry,
+        mass: massKnown(life, expected),
       })),
     });
   }

@@ -1,14 +1,13 @@
 import { Injectable } from '@nestjs/common';
 import {
+  againstDecorating,
   appendEvent,
-  coatRemarks,
   countedWeighings,
-  decorationDryAt,
+  lastCoat,
   lifeOf,
   likelyPiece,
-  sealerOfCoat,
+  remarksOnCoat,
   sealers,
-  againstDecoration,
   wakesAt,
   WEIGHINGS_NEEDED,
   type CastEvent,
@@ -32,15 +31,18 @@ const tellsOthers: readonly CastEvent['type'][] = ['weighed', 'voided', 'wetted'
 /** Events that tell what became of an overruled coat. */
 const teachesSealing: readonly CastEvent['type'][] = ['coated', 'checked', 'came-later', 'voided'];
 
-const refusal = (title: string, field: string, value: unknown, message: string, remedy: string) =>
-  new ProblemError(422, title, { detail: message, errors: [{ field, value, message, remedy }] });
-
 /** The joining of parts is undone at the article, for all of them together. @throws ProblemError */
 function checkUndo(event: CastEvent, events: readonly CastEvent[]): void {
   if (event.type !== 'voided') return;
   const undone = events.find(({ id }) => id === event.event);
   if (undone?.type === 'joined' || undone?.type === 'assembled')
-    throw refusal('Not undone', 'event', event.event, 'It is part of an article.', 'Take the article apart instead.');
+    throw ProblemError.refused(
+      'Not undone',
+      'event',
+      event.event,
+      'It is part of an article.',
+      'Take the article apart instead.',
+    );
 }
 
 /** Takes in what happens to casts, and judges it by what is known. */
@@ -144,7 +146,7 @@ export class CastRecordsService {
     if (event.type === 'weighed' && !event.sure && event.together === undefined) {
       const likely = likelyPiece(event.mass, ...(await this.weighed.expected(row, event.at)));
       if (likely.piece !== 'as said')
-        throw refusal(
+        throw ProblemError.refused(
           'Is it the right piece?',
           'sure',
           event.mass,
@@ -153,16 +155,15 @@ export class CastRecordsService {
         );
     }
     if (event.type === 'decorated' && event.overruled === undefined) {
-      const dryAt = decorationDryAt(life);
-      const asked = {
-        decoration: event.decoration,
-        at: event.at,
-        dryEnough: dry.dryEnough,
-        sealed: life.coats.length > 0,
-      };
-      const against = againstDecoration({ ...asked, ...(dryAt !== undefined && { dryAt }) }).join(' ');
+      const against = againstDecorating(life, dry.dryEnough, event.decoration, event.at).join(' ');
       if (against)
-        throw refusal('Not now', 'decoration', event.decoration, against, 'Wait, or overrule this with your reason.');
+        throw ProblemError.refused(
+          'Not now',
+          'decoration',
+          event.decoration,
+          against,
+          'Wait, or overrule this with your reason.',
+        );
     }
     return event.type === 'coated' ? this.judgedCoat(event, row, product) : event;
   }
@@ -174,21 +175,20 @@ export class CastRecordsService {
   ): Promise<CastEvent> {
     const { life } = row.projection;
     const sealer: Sealer = event.product ?? sealers[event.sealer];
-    const last = life.coats[life.coats.length - 1];
+    const last = lastCoat(life);
     const since = last ? await this.dryness.airBetween(row, last.at, event.at, Date.now()) : [];
-    const remarks = coatRemarks({
+    const remarks = remarksOnCoat(life, {
       sealer,
       at: event.at,
       ...(event.air && { air: event.air }),
-      ...(last && { last: { at: last.at, sealer: sealerOfCoat(last), ...(since.length > 0 && { since }) } }),
       ...(product?.openMonths !== undefined && { openMonths: product.openMonths }),
-      ...(decorationDryAt(life) !== undefined && { decorationDryAt: decorationDryAt(life)! }),
+      ...(since.length > 0 && { since }),
     }).filter(({ severity }) => severity === 'refuse');
     const gate = last ? undefined : await this.dryness.gate(row, sealer, event.at);
     const shut = gate && !gate.open;
     if (event.overruled !== undefined) return shut && gate.over !== undefined ? { ...event, over: gate.over } : event;
     if (shut)
-      throw refusal(
+      throw ProblemError.refused(
         'Not dry enough to seal',
         'sealer',
         event.sealer,
@@ -196,7 +196,7 @@ export class CastRecordsService {
         'Wait and weigh it again, or overrule this with your reason.',
       );
     if (remarks.length > 0)
-      throw refusal(
+      throw ProblemError.refused(
         'Not yet',
         'sealer',
         event.sealer,
@@ -227,7 +227,8 @@ export class CastRecordsService {
     for (const mate of inferred) await this.keep(mate, mate.projection.life, now, known);
   }
 
-  private async events(castId: string): Promise<CastEvent[]> {
+  /** All that was told of a cast, in the order in which it came. */
+  async events(castId: string): Promise<CastEvent[]> {
     const rows = await this.rows
       .of(CastEventEntity)
       .find({ where: { castId }, order: { recordedAt: 'ASC', id: 'ASC' } });

@@ -62,7 +62,7 @@ export class CastsService {
 
   async detail(id: string): Promise<CastDetail> {
     const row = await this.row(id);
-    return this.whole(row, await this.events(id), Date.now());
+    return this.whole(row, await this.records.events(id), Date.now());
   }
 
   async create({ pouredAt, personId, ...cast }: NewCastRow): Promise<void> {
@@ -127,17 +127,8 @@ export class CastsService {
     return found.map(({ id, at, width, height, eventId }) => ({ id, at, width, height, ...(eventId && { eventId }) }));
   }
 
-  private async events(castId: string): Promise<CastEvent[]> {
-    const rows = await this.rows
-      .of(CastEventEntity)
-      .find({ where: { castId }, order: { recordedAt: 'ASC', id: 'ASC' } });
-    return rows.map(({ event }) => event);
-  }
-
-  private async row(id: string, lock = false): Promise<CastEntity> {
-    const row = await this.rows
-      .of(CastEntity)
-      .findOne({ where: { id }, ...(lock && { lock: { mode: 'pessimistic_write' as const } }) });
+  private async row(id: string): Promise<CastEntity> {
+    const row = await this.rows.of(CastEntity).findOneBy({ id });
     if (!row) throw ProblemError.notFound('cast');
     return row;
   }

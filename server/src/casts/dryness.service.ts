@@ -74,6 +74,15 @@ export interface KnownForAll {
   readonly airs: PlaceAirs;
 }
 
+/** Readings from a time on (ms), the one that held then among them. */
+export const airSince = <R extends { readonly at: number }>(recorded: readonly R[], from: number): R[] =>
+  recorded.slice(
+    Math.max(
+      0,
+      recorded.findLastIndex(({ at }) => at <= from),
+    ),
+  );
+
 export const noAirsYet = (): PlaceAirs => ({ byPlace: new Map() });
 
 const hourly = (air: readonly WholeAir[]): DryingAirAt[] =>
@@ -142,8 +151,7 @@ export class DrynessService {
     const place = await this.placeOf(cast, from, noAirsYet());
     if (!place) return [];
     const { recorded } = await this.climates.series(place, from - DAY, now);
-    const first = recorded.findLastIndex(({ at }) => at <= from);
-    return recorded.slice(Math.max(0, first)).filter(({ at }) => at <= to);
+    return airSince(recorded, from).filter(({ at }) => at <= to);
   }
 
   /** The air that a cast stands in at a time. */

@@ -9,6 +9,7 @@ import {
   duesOf,
   evaporationUnder,
   hourOfAgeAlong,
+  lastCoat,
   mistingPlan,
   overFace,
   pulledCores,
@@ -28,7 +29,7 @@ import type { CastAir } from '@dewpot/contract';
 import { Climates, type PlaceSeries } from '../climate/index.js';
 import { CastEntity, PlaceEntity, WorkshopEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
-import { DrynessService, type DryingWays } from './dryness.service.js';
+import { airSince, DrynessService, type DryingWays } from './dryness.service.js';
 import { LiftOutsService } from './lift-outs.service.js';
 import { staysOf } from './stays.js';
 
@@ -200,11 +201,10 @@ function bearingsOf({ snapshot }: Cast, courses: readonly StayCourse[]): CastAir
 }
 
 /** The air that the last coat dries in, recorded and forecast. */
-function airOfCoat({ coats }: Life, { recorded, ahead }: PlaceSeries): CoatAirAt[] {
-  const since = coats[coats.length - 1]!.at;
-  const first = recorded.findLastIndex(({ at }) => at <= since);
+function airOfCoat(life: Life, { recorded, ahead }: PlaceSeries): CoatAirAt[] {
+  const since = lastCoat(life)!.at;
   const last = recorded[recorded.length - 1]?.at ?? since;
-  return [...recorded.slice(Math.max(0, first)), ...ahead.filter(({ at }) => at > last)];
+  return [...airSince(recorded, since), ...ahead.filter(({ at }) => at > last)];
 }
 
 function dueOf(

@@ -3,7 +3,7 @@ import { lotInUse, lotMonths, sealerOf, type Material, type Sealer } from '@dewp
 import { LotEntity, MaterialEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { ProblemError } from '../http/problem-error.js';
-import { LotsService } from '../stores/index.js';
+import { LotsService, plainLot } from '../stores/index.js';
 
 /** A sealer out of the stores: its sheet, and the lot that it is taken from. */
 export interface Product {
@@ -42,15 +42,15 @@ export class ProductsService {
         ],
       });
     const lots = await this.rows.of(LotEntity).findBy({ materialId });
-    const plain = lots.map(({ openedAt, ...lot }) => ({ ...lot, ...(openedAt !== null && { openedAt }) }));
+    const plain = lots.map(plainLot);
     const used = lotInUse(materialId, plain);
-    const lot = plain.find((one) => one === used);
+    const lot = used && lots[plain.indexOf(used)];
     return {
       materialId,
       sealer: sealerOf(row.name, sealer),
       density: bulk,
       ...(lot && { lotId: lot.id }),
-      ...(lot?.openedAt !== undefined && { openMonths: lotMonths(lot, at) }),
+      ...(used?.openedAt !== undefined && { openMonths: lotMonths(used, at) }),
     };
   }
 

@@ -17,6 +17,11 @@ export class ProblemError extends Error {
     if (more.current !== undefined) this.current = more.current;
   }
 
+  /** One thing in what was sent cannot be, said as it is. */
+  static refused(title: string, field: string, value: unknown, message: string, remedy: string): ProblemError {
+    return new ProblemError(422, title, { detail: message, errors: [{ field, value, message, remedy }] });
+  }
+
   /** Nothing of that kind is in this workshop. */
   static notFound(what: string): ProblemError {
     return new ProblemError(404, 'Not here', {

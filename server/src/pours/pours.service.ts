@@ -166,10 +166,7 @@ export class PoursService {
 
   private checkFinish({ input, parts }: PourEntity, { casts, logs, pouredAt }: PourFinish, now: number): void {
     const wrong = (field: string, value: unknown, message: string, remedy: string) =>
-      new ProblemError(422, 'Something in this cannot be', {
-        detail: message,
-        errors: [{ field, value, message, remedy }],
-      });
+      ProblemError.refused('Something in this cannot be', field, value, message, remedy);
     if (pouredAt > now + 120_000)
       throw wrong('pouredAt', pouredAt, 'The pour lies in the future.', 'Enter when it was poured.');
     if (logs.length !== parts.length)

@@ -1,10 +1,10 @@
-import { careNote, sealerOfCoat, type CareFacts } from '@dewpot/core';
+import { careNote, lastCoat, sealerOfCoat, type CareFacts } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { makeCareNote, PaperButton } from '../paper';
 
 /** What is known of a cast that goes out. */
 export function careFacts({ code, snapshot, life }: CastView): CareFacts {
-  const coat = life.coats[life.coats.length - 1];
+  const coat = lastCoat(life);
   const ph = life.ph?.[life.ph.length - 1]?.ph;
   return {
     name: snapshot.mouldName,

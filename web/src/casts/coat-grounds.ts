@@ -1,10 +1,8 @@
 import {
-  coatRemarks,
-  decorationDryAt,
   lotInUse,
   lotMonths,
+  remarksOnCoat,
   sealerOf,
-  sealerOfCoat,
   sealers,
   sealingGate,
   type DryingAir,
@@ -62,17 +60,7 @@ export function remarksOn(
   air: DryingAir | undefined,
   openMonths: number | undefined,
 ) {
-  const all = casts.flatMap(({ life }) => {
-    const last = life.coats[life.coats.length - 1];
-    const decorationDry = decorationDryAt(life);
-    return coatRemarks({
-      sealer,
-      at: now,
-      ...(air && { air }),
-      ...(last && { last: { at: last.at, sealer: sealerOfCoat(last) } }),
-      ...(openMonths !== undefined && { openMonths }),
-      ...(decorationDry !== undefined && { decorationDryAt: decorationDry }),
-    });
-  });
+  const known = { sealer, at: now, ...(air && { air }), ...(openMonths !== undefined && { openMonths }) };
+  const all = casts.flatMap(({ life }) => remarksOnCoat(life, known));
   return all.filter(({ told }, i) => all.findIndex((one) => one.told === told) === i);
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { againstDecoration, decorationDryAt, decorations, decorationsInOrder, type Decoration } from '@dewpot/core';
+import { againstDecorating, decorations, decorationsInOrder, type Decoration } from '@dewpot/core';
 import { Choice } from '../ui/choice';
 import { useNow } from '../ui/use-now';
 import type { ActionProps } from './cast-actions';
@@ -14,18 +14,7 @@ export function DecorateForm(props: ActionProps) {
   const [reason, setReason] = useState('');
   const { name, how, dries } = decorations[decoration];
   const against = [
-    ...new Set(
-      props.casts.flatMap(({ life, dry }) => {
-        const dryAt = decorationDryAt(life);
-        return againstDecoration({
-          decoration,
-          at: now,
-          dryEnough: dry.dryEnough,
-          sealed: life.coats.length > 0,
-          ...(dryAt !== undefined && { dryAt }),
-        });
-      }),
-    ),
+    ...new Set(props.casts.flatMap(({ life, dry }) => againstDecorating(life, dry.dryEnough, decoration, now))),
   ];
   const overruled = reason.trim();
   return (

@@ -3,6 +3,7 @@ import {
   filledMass,
   fittings,
   fittingsInOrder,
+  massKnown,
   plantedMass,
   reckonMould,
   type Figure,
@@ -23,7 +24,7 @@ const FILL_GAP = 15;
 function useHeld({ snapshot, expected, life }: CastView, fillGap: number) {
   return useMemo(() => {
     const { shape, piece } = snapshot;
-    const dry = life.weighings[life.weighings.length - 1]?.mass ?? expected.dry;
+    const dry = massKnown(life, expected);
     const { planting, jar } = reckonMould(shape, { stuff: 'rigid', piece, fillGap });
     const figures: (readonly [string, Figure])[] = [
       ...(planting

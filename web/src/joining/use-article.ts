@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { reckonArticle, type ArticleFigures, type ArticlePlan } from '@dewpot/core';
+import { massKnown, reckonArticle, type ArticleFigures, type ArticlePlan } from '@dewpot/core';
 import type { Part } from './parts-list';
 
 /** What joining these parts implies; undefined for fewer than two. */
@@ -26,7 +26,7 @@ export function useArticle({
               name: snapshot.mouldName,
               shape: snapshot.shape,
               over,
-              mass: life.weighings[life.weighings.length - 1]?.mass ?? expected.dry,
+              mass: massKnown(life, expected),
             })),
           }),
     [parts, arrangement, bond, uses, temperature, liftLimit],
