@@ -7,7 +7,7 @@ import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
 import { mixEditing, mixSolving, swatchesFollow, tintSearch } from './lib/bench-mixes.mjs';
 import { meshInBrowser, meshVolumes, sectionRedraw } from './lib/bench-moulds.mjs';
-import { finishing } from './lib/bench-finish.mjs';
+import { dryingShelf, finishing } from './lib/bench-finish.mjs';
 import { firstDays } from './lib/bench-first-days.mjs';
 import { benchSteps, replanning } from './lib/bench-pours.mjs';
 import { fillShelf } from './lib/bench-shelf.mjs';
@@ -138,6 +138,7 @@ async function main() {
     await benchSteps(demo, note);
     const full = await browser.newContext({ baseURL: trial.url, viewport: { width: 1280, height: 800 } });
     await scroll(full);
+    await dryingShelf(note, (await browser.newContext({ baseURL: trial.url })).request, trial.database);
     await firstDays(await browser.newContext({ baseURL: trial.url }), note);
   } finally {
     await browser.close();

@@ -47,6 +47,8 @@ export interface DrySummary {
   readonly inferredFrom?: readonly string[];
   /** Weighings that were set aside as another piece's, or misread. */
   readonly strays: readonly StrayWeighing[];
+  /** How fast its place dried when it was judged, 1 at 20 °C and half damp; all that is judged of it later goes by the same. */
+  readonly pace?: number;
 }
 
 /** A cast as a part of an article, and how it stands in it. */

@@ -1,5 +1,8 @@
 // @ts-check
+import { randomUUID } from 'node:crypto';
+import pg from 'pg';
 import { times } from './bench-mixes.mjs';
+import { fillShelf } from './bench-shelf.mjs';
 
 /** @typedef {import('./bench-mixes.mjs').Note} Note */
 
@@ -30,4 +33,73 @@ export async function finishing(note) {
     `${played.middle.toFixed(1)} ms (longest ${played.longest.toFixed(0)})`,
     'under 16 ms',
   );
+}
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+
+/** Median of some times, ms. @param {readonly number[]} all */
+const median = (all) => all.toSorted((a, b) => a - b)[all.length >> 1] ?? NaN;
+
+/** @param {() => Promise<unknown>} work */
+async function taken(work) {
+  const begun = performance.now();
+  await work();
+  return performance.now() - begun;
+}
+
+/** A shelf of pots that dry, each weighed three times: listed, weighed once more, judged anew. @param {Note} note @param {import('@playwright/test').APIRequestContext} request @param {string} database */
+export async function dryingShelf(note, request, database) {
+  const pours = Array.from({ length: 12 }, (_, n) => ({ count: 10, hours: 30 * 24 + 2 * n, place: 'the bench' }));
+  await fillShelf(request, pours);
+  const list = async () => (await request.get('/api/casts')).json();
+  /** @param {string} id @param {number} ago @param {object} event */
+  const tell = (id, ago, event) =>
+    request.post(`/api/casts/${id}/events`, { data: { id: randomUUID(), at: Date.now() - ago, ...event } });
+  const casts = await list();
+  for (const { id, expected } of casts) {
+    const left = (/** @type {number} */ day) => expected.loss * Math.exp(-day / 5);
+    await tell(id, 28 * DAY, { type: 'lifted-out', damage: [] });
+    await tell(id, 20 * DAY, { type: 'uncovered' });
+    for (const day of [1, 2, 3])
+      await tell(id, (20 - day) * DAY, { type: 'weighed', mass: Math.round(expected.dry + left(day)), step: 1 });
+  }
+  const many = casts.length;
+  const lists = [];
+  for (let i = 0; i < 20; i++) lists.push(await taken(list));
+  note(`A shelf of ${many} that dry, listed`, `${median(lists).toFixed(0)} ms`);
+  const weighings = [];
+  for (const { id, expected } of casts.slice(0, 20)) {
+    const event = { type: 'weighed', mass: Math.round(expected.dry + 4), step: 1, sure: true };
+    weighings.push(await taken(() => tell(id, HOUR, event)));
+  }
+  note('… one of ten like pieces weighed', `${median(weighings).toFixed(0)} ms`);
+  const anew = await judgedAnew(request, database);
+  note(
+    '… all judged anew by another school, in the background',
+    `${(anew / 1000).toFixed(1)} s`,
+    `under ${(2 * many) / PIECES} s`,
+  );
+}
+
+/** Time until every cast that dries is written again once the school is changed, ms. @param {import('@playwright/test').APIRequestContext} request @param {string} database */
+async function judgedAnew(request, database) {
+  const { workshop } = await (await request.get('/api/session')).json();
+  const { id: _id, demo: _demo, ...settings } = workshop;
+  const client = new pg.Client(database);
+  await client.connect();
+  try {
+    const { rows } = await client.query('select max(xmin::text::bigint) as latest from casts');
+    return await taken(async () => {
+      await request.put('/api/workshop', { data: { ...settings, drying: 'calendar' } });
+      const old = () =>
+        client.query(
+          "select 1 from casts where workshop_id = $1 and stage = 'drying' and xmin::text::bigint <= $2 limit 1",
+          [workshop.id, rows[0].latest],
+        );
+      while ((await old()).rows.length > 0) await new Promise((done) => setTimeout(done, 20));
+    });
+  } finally {
+    await client.end();
+  }
 }

@@ -4,3 +4,6 @@ export function castCode(pourNumber: number, index: number): string {
   for (let n = index; n >= 0; n = Math.floor(n / 26) - 1) letters = String.fromCharCode(97 + (n % 26)) + letters;
   return `${pourNumber}${letters}`;
 }
+
+/** Codes as people count: 9b before 10a. */
+export const inOrder = new Intl.Collator('en', { numeric: true });

@@ -4,6 +4,7 @@ import {
   FILM_TEST_KEEPS,
   judgeDryDown,
   SAMPLE_EASE,
+  usualDrying,
   WEIGHINGS_NEEDED,
   type DryDownPrior,
   type DryingSchool,
@@ -162,7 +163,7 @@ export function sealingGate(
     film: strict,
     ...(leastDays !== undefined && { leastDays }),
   });
-  const { drying = 'scale' } = ways;
+  const { drying = usualDrying } = ways;
   const bySchool = drying === 'scale' ? undefined : withoutScale(life, expected, strict, ways, now);
   const reasons =
     dryDown.dryEnough || (drying !== 'scale' && !bySchool) ? [] : bySchool ? [bySchool] : [...dryDown.missing];

@@ -1,4 +1,5 @@
 import { sampleSize } from '../finish/index.js';
+import { inOrder } from './code.js';
 import type { Life } from './life.js';
 
 /** A cast as far as choosing a sample goes. */
@@ -26,7 +27,7 @@ export function samplesOf<C extends SampleCast>(casts: readonly C[]): Map<string
   for (const group of groups.values()) {
     const weighed = (one: C) => one.life.weighings.length;
     const chosen = [...group]
-      .sort((a, b) => weighed(b) - weighed(a) || a.code.localeCompare(b.code, 'en', { numeric: true }))
+      .sort((a, b) => weighed(b) - weighed(a) || inOrder.compare(a.code, b.code))
       .slice(0, sampleSize(group.length));
     for (const cast of group) samples.set(cast.id, chosen);
   }

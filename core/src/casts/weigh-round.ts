@@ -1,5 +1,6 @@
 import { massOn, type DryDownCurve, type ExpectedNow } from '../finish/index.js';
 import type { Expected } from '../pours/index.js';
+import { inOrder } from './code.js';
 import { phaseOf, type Due } from './due.js';
 import { countedWeighings } from './gate.js';
 import type { Life } from './life.js';
@@ -78,8 +79,5 @@ export function weighRound<C extends WeighedCast>(
   }
   return [...groups]
     .map(([key, group]) => ({ key, ...group }))
-    .sort(
-      (a, b) =>
-        a.place.localeCompare(b.place) || a.casts[0]!.code.localeCompare(b.casts[0]!.code, 'en', { numeric: true }),
-    );
+    .sort((a, b) => a.place.localeCompare(b.place) || inOrder.compare(a.casts[0]!.code, b.casts[0]!.code));
 }

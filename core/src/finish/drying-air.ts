@@ -1,4 +1,4 @@
-import { walkedOff } from './walked-off.js';
+import { walkedOff, type RateFrom } from './walked-off.js';
 
 /** Air in which a piece dries. */
 export interface DryingAir {
@@ -30,14 +30,18 @@ export function dryingPace(air: DryingAir): number {
   return Math.min(MOST, Math.max(LEAST, Math.sqrt(Math.max(0, vapourDeficit(air)) / USUAL)));
 }
 
-/** Mean pace over a stretch of readings in order of time, each holding until the next; 1 where there are none. */
-export function meanPace(air: readonly DryingAirAt[], from: number, to: number): number {
+/** The pace of each of these readings, each holding until the next. */
+export const dryingPaces = (air: readonly DryingAirAt[]): RateFrom[] =>
+  air.map((reading) => ({ hour: reading.hour, rate: dryingPace(reading) }));
+
+/** Mean pace over a stretch of time, the first holding before it too; 1 where none holds in it. */
+export function meanPace(paces: readonly RateFrom[], from: number, to: number): number {
   let sum = 0;
   let hours = 0;
-  air.forEach((reading, i) => {
-    const held = Math.min(to, air[i + 1]?.hour ?? to) - Math.max(from, i === 0 ? from : reading.hour);
+  paces.forEach(({ hour, rate }, i) => {
+    const held = Math.min(to, paces[i + 1]?.hour ?? to) - Math.max(from, i === 0 ? from : hour);
     if (held <= 0) return;
-    sum += held * dryingPace(reading);
+    sum += held * rate;
     hours += held;
   });
   return hours > 0 ? sum / hours : 1;
@@ -45,13 +49,9 @@ export function meanPace(air: readonly DryingAirAt[], from: number, to: number):
 
 /**
  * Hours that an opening of the gate moves to under a forecast: what the curve gives at the pace of the weighings so far is walked off
- * at the pace ahead, and beyond the forecast at its mean. `opens`, `from` in hours since the pour.
+ * at the paces that hold after `from`, and beyond the last at their mean; unmoved where none is known. Hours from any one time.
  */
-export function underForecast(opens: number, from: number, paceSoFar: number, ahead: readonly DryingAirAt[]): number {
-  if (opens <= from || ahead.length === 0) return opens;
-  return walkedOff(
-    (opens - from) * paceSoFar,
-    from,
-    ahead.map((air) => ({ hour: air.hour, rate: dryingPace(air) })),
-  );
+export function underForecast(opens: number, from: number, paceSoFar: number, paces: readonly RateFrom[]): number {
+  const known = (paces[paces.length - 1]?.hour ?? from) > from;
+  return opens <= from || !known ? opens : walkedOff((opens - from) * paceSoFar, from, paces);
 }

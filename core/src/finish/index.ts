@@ -11,6 +11,7 @@ export * from './samples.js';
 export * from './seal-school.js';
 export * from './seal.js';
 export * from './trial-tile.js';
+export type { RateFrom } from './walked-off.js';
 export * from './weighings.js';
 export * from './which-piece.js';
 export * from './without-scale.js';

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import {
   calendarDays,
   dryingPace,
+  dryingPaces,
   gainsHeld,
   learnedEase,
   likelyPiece,
@@ -98,11 +99,13 @@ describe('drying in its own air', () => {
 
   it('a forecast of the same air moves the date by nothing, of damper air puts it off, of drier brings it on', () => {
     const air = { temperature: 20, humidity: 0.5 };
-    const ahead = (humidity: number) => [0, 24, 48].map((hour) => ({ hour: 200 + hour, ...air, humidity }));
+    const ahead = (humidity: number) =>
+      dryingPaces([0, 24, 48].map((hour) => ({ hour: 200 + hour, ...air, humidity })));
     expect(underForecast(260, 200, 1, ahead(0.5))).toBeCloseTo(260, 6);
     expect(underForecast(260, 200, 1, ahead(0.85))).toBeGreaterThan(290);
     expect(underForecast(260, 200, 1, ahead(0.3))).toBeLessThan(255);
     expect(underForecast(190, 200, 1, ahead(0.85))).toBe(190);
+    expect(underForecast(260, 248, 1, ahead(0.85))).toBe(260);
   });
 
   it('by the calendar waits longest: about two weeks at 20 °C, four before a film, longer in a cellar', () => {

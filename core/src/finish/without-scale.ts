@@ -5,6 +5,8 @@ import { waterLimit, type DrynessWays } from './dryness-rules.js';
 
 /** How a workshop tells that a piece is dry. */
 export type DryingSchool = 'scale' | 'clear-film' | 'calendar';
+/** The scale: it alone tells how much water is left. */
+export const usualDrying: DryingSchool = 'scale';
 
 /** Each school with why one would hold to it. */
 export const dryingSchools: Record<DryingSchool, { readonly name: string; readonly why: string }> = {

@@ -102,7 +102,7 @@ export class CastRecordsService {
   /** Keeps what the events of a cast come to. */
   async keep(row: CastEntity, life: Life, now: number, known?: KnownForAll): Promise<CastEntity> {
     const { id } = row;
-    const dry = await this.dryness.summary({ ...row, projection: { life } }, now, known);
+    const dry = await this.dryness.summary({ ...row, projection: { ...row.projection, life } }, now, known);
     const kept = { ...row, stage: life.stage, projection: { life, dry }, wakesAt: wakesAt(life) ?? null };
     const { stage, projection } = kept;
     await this.rows.of(CastEntity).update({ id }, { stage, projection: projection as object, wakesAt: kept.wakesAt });

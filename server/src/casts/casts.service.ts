@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { countedWeighings, dryDownPrior, lifeOf, reckonDryDown, type CastEvent, type Expected } from '@dewpot/core';
+import { lifeOf, type CastEvent, type Expected } from '@dewpot/core';
 import type { CastDetail, CastEventInput, CastPictureView, CastSnapshot, CastView, DrySummary } from '@dewpot/contract';
 import { In, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
@@ -103,19 +103,12 @@ export class CastsService {
 
   /** A cast with its whole record, the air it stood in, and what its lift-outs taught. */
   private async whole(row: CastEntity, events: readonly CastEvent[], now: number): Promise<CastDetail> {
-    const { expected, snapshot, projection } = row;
-    const { life } = projection;
     const dues = await this.dues.of([row], now, row.stage === 'drying' ? await this.dryness.mates([row]) : [row]);
-    const prior = dryDownPrior(life, expected, snapshot.setting);
-    const ways = {
-      film: projection.dry.film,
-      ease: (await this.dryness.ways()).ease[projection.dry.film ? 'film' : 'open'],
-    };
     return {
       ...underForecast(row, await this.dryness.outlooks([row], now)),
       dues: dues.get(row.id) ?? [],
       events,
-      dryDown: reckonDryDown(countedWeighings(life), prior, snapshot.setting, ways),
+      dryDown: await this.dryness.dryDown(row),
       air: await this.dues.airOf(row, now),
       liftOut: await this.liftOuts.view(row),
       pictures: await this.pictures(row.id),

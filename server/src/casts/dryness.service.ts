@@ -1,22 +1,28 @@
 import { Injectable } from '@nestjs/common';
 import {
   calendarOpens,
+  countedWeighings,
+  dryDownPrior,
   drynessOf,
+  dryingPaces,
   meanPace,
   placeNow,
+  reckonDryDown,
   samplesOf,
   sealers,
   sealingGate,
   thinned,
   underForecast,
+  usualDrying,
   type CoatAirAt,
   type DryingAir,
-  type DryingAirAt,
   type DryingSchool,
+  type DryDown,
   type Dryness,
   type Gate,
   type GateWays,
   type Life,
+  type RateFrom,
   type SampleCast,
   type Sealer,
   type WholeAir,
@@ -35,7 +41,7 @@ const PACE_OVER = 7 * DAY;
 
 /** A cast as far as its dryness goes. */
 export type DryingCast = Pick<CastEntity, 'id' | 'code' | 'pourId' | 'mouldId' | 'snapshot' | 'expected'> & {
-  readonly projection: { readonly life: Life };
+  readonly projection: { readonly life: Life; readonly dry?: DrySummary };
 };
 
 /** How a workshop judges dryness. */
@@ -64,7 +70,8 @@ function plannedSealer({ sealPlan }: Life): Pick<Sealer, 'film' | 'leastDays'> {
 /** The air of places as it was read for casts so far: each place is read once, however many stand in it. Hours since 1970. */
 interface PlaceAirs {
   places?: readonly PlaceEntity[];
-  readonly byPlace: Map<string, { readonly recorded: readonly DryingAirAt[]; readonly ahead: readonly DryingAirAt[] }>;
+  /** How fast each dried and will dry. */
+  readonly byPlace: Map<string, readonly RateFrom[]>;
 }
 
 /** What is known of all casts that are judged at once. */
@@ -85,8 +92,8 @@ export const airSince = <R extends { readonly at: number }>(recorded: readonly R
 
 export const noAirsYet = (): PlaceAirs => ({ byPlace: new Map() });
 
-const hourly = (air: readonly WholeAir[]): DryingAirAt[] =>
-  thinned(air, HOUR).map(({ at, temperature, humidity }) => ({ hour: at / HOUR, temperature, humidity }));
+const hourly = (air: readonly WholeAir[]): RateFrom[] =>
+  dryingPaces(thinned(air, HOUR).map(({ at, temperature, humidity }) => ({ hour: at / HOUR, temperature, humidity })));
 
 /** When a gate opens, ms. */
 type Outlook = Required<Pick<DrySummary, 'opensAt' | 'opensLow' | 'opensHigh'>>;
@@ -102,21 +109,31 @@ export class DrynessService {
 
   async ways(): Promise<DryingWays> {
     const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
-    return { drying: settings.drying ?? 'scale', ease: await this.lessons.ease() };
+    return { drying: settings.drying ?? usualDrying, ease: await this.lessons.ease() };
   }
 
   /** What is known of a cast's dryness, in short. `mates`: the casts of its pour that dry beside it. */
   async summary(cast: DryingCast, now: number, known?: KnownForAll): Promise<DrySummary> {
     const { life } = cast.projection;
     const film = plannedSealer(life).film || (life.sealPlan?.uses.includes('candle') ?? false);
-    const ways = await this.gateWays(cast, now, known);
+    const ways = { ...(await this.gateWays(cast, known)), ...(await this.paceAt(cast, now, known?.airs)) };
     return summaryOf(cast, drynessOf(life, cast.expected, cast.snapshot.setting, { ...ways, film }), film, ways);
   }
 
-  /** Judges a cast for a sealer. */
-  async gate(cast: DryingCast, sealer: Pick<Sealer, 'film' | 'leastDays'>, at: number): Promise<Gate> {
-    const ways = await this.gateWays(cast, at);
-    return sealingGate(cast.projection.life, cast.expected, cast.snapshot.setting, sealer, at, ways);
+  /** Judges a cast for a sealer, at the pace by which it was judged last. */
+  async gate(cast: CastEntity, sealer: Pick<Sealer, 'film' | 'leastDays'>, at: number): Promise<Gate> {
+    const { life, dry } = cast.projection;
+    const ways = { ...(await this.gateWays(cast)), pace: dry.pace ?? 1 };
+    return sealingGate(life, cast.expected, cast.snapshot.setting, sealer, at, ways);
+  }
+
+  /** The curve and the rules of a cast's own weighings, by what it was judged by last. */
+  async dryDown({ projection: { life, dry }, expected, snapshot: { setting } }: CastEntity): Promise<DryDown> {
+    const { ease } = await this.ways();
+    return reckonDryDown(countedWeighings(life), dryDownPrior(life, expected, setting, dry.pace), setting, {
+      film: dry.film,
+      ease: dry.film ? ease.film : ease.open,
+    });
   }
 
   /** The casts that dry beside each of these, by its key, where it is not weighed itself: others are weighed in its place. */
@@ -132,11 +149,9 @@ export class DrynessService {
     for (const cast of casts) {
       const { life, dry } = cast.projection;
       if (cast.stage !== 'drying' || dry.opensAt === undefined) continue;
-      const { recorded, ahead } = await this.air(cast, now, airs);
+      const paces = await this.paces(cast, now, airs);
       const from = Math.max(life.weighedAt ?? 0, life.driesFrom ?? life.pouredAt) / HOUR;
-      const pace = meanPace(recorded, from - PACE_OVER / HOUR, from);
-      const known = [...recorded.filter(({ hour }) => hour > from), ...ahead];
-      const moved = (at: number) => underForecast(at / HOUR, from, pace, known) * HOUR;
+      const moved = (at: number) => underForecast(at / HOUR, from, dry.pace ?? 1, paces) * HOUR;
       outlooks.set(cast.id, {
         opensAt: moved(dry.opensAt),
         opensLow: moved(dry.opensLow ?? dry.opensAt),
@@ -163,21 +178,23 @@ export class DrynessService {
     return held && { temperature: held.temperature, humidity: held.humidity };
   }
 
-  private async gateWays(cast: DryingCast, now: number, known?: KnownForAll): Promise<GateWays> {
+  /** What a cast is judged by but the pace of its place. */
+  private async gateWays(cast: DryingCast, known?: KnownForAll): Promise<GateWays> {
     const { drying, ease } = known?.ways ?? (await this.ways());
-    const { life } = cast.projection;
-    if (life.stage !== 'drying') return { drying, ease };
+    if (cast.projection.life.stage !== 'drying') return { drying, ease };
     const mates = (known?.mates ?? (await this.mates([cast]))).filter(({ id }) => id !== cast.id);
     const samples = samplesOf<Mate>([cast, ...mates].map(sampleCast)).get(cast.id) ?? [];
-    const { recorded } = await this.air(cast, now, known?.airs);
+    return { drying, ease, siblings: samples.filter(({ id }) => id !== cast.id) };
+  }
+
+  /** How fast the place of a cast that dries has dried lately; of one that no longer dries, as it was judged last. */
+  private async paceAt(cast: DryingCast, now: number, airs?: PlaceAirs): Promise<Pick<GateWays, 'pace'>> {
+    const { life, dry } = cast.projection;
+    if (life.stage !== 'drying') return dry?.pace === undefined ? {} : { pace: dry.pace };
+    const paces = await this.paces(cast, now, airs);
     const hour = now / HOUR;
     const from = Math.max(hour - PACE_OVER / HOUR, (life.driesFrom ?? life.pouredAt) / HOUR);
-    return {
-      drying,
-      ease,
-      pace: meanPace(recorded, Math.min(from, hour - 1), hour),
-      siblings: samples.filter(({ id }) => id !== cast.id),
-    };
+    return { pace: meanPace(paces, Math.min(from, hour - 1), hour) };
   }
 
   /** Casts that dry from the pours of these. */
@@ -199,15 +216,16 @@ export class DrynessService {
     return (stays.findLast(({ from }) => from <= at) ?? stays[0])?.place;
   }
 
-  private async air(cast: CastStanding, now: number, airs = noAirsYet()) {
+  /** How fast the place of a cast dried lately and will dry by its forecast. */
+  private async paces(cast: CastStanding, now: number, airs = noAirsYet()): Promise<readonly RateFrom[]> {
     const place = await this.placeOf(cast, now, airs);
-    if (!place) return { recorded: [], ahead: [] };
+    if (!place) return [];
     const known = airs.byPlace.get(place.id);
     if (known) return known;
     const { recorded, ahead } = await this.climates.series(place, now - PACE_OVER, now);
-    const air = { recorded: hourly(recorded), ahead: hourly(ahead.filter(({ at }) => at > now)) };
-    airs.byPlace.set(place.id, air);
-    return air;
+    const paces = [...hourly(recorded), ...hourly(ahead.filter(({ at }) => at > now))];
+    airs.byPlace.set(place.id, paces);
+    return paces;
   }
 }
 
@@ -231,5 +249,6 @@ function summaryOf(cast: DryingCast, dryness: Dryness, film: boolean, { drying, 
     ...(decides && { decides }),
     ...(bound !== undefined && { over: bound / limit }),
     ...(inferredFrom && { inferredFrom }),
+    ...(pace !== undefined && { pace }),
   };
 }

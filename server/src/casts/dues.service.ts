@@ -16,9 +16,11 @@ import {
   surroundingsOf,
   thinned,
   usualDampCure,
+  usualDrying,
   usualWaking,
   type CoatAirAt,
   type DampCure,
+  type DryingSchool,
   type Due,
   type Life,
   type StayCourse,
@@ -29,7 +31,7 @@ import type { CastAir } from '@dewpot/contract';
 import { Climates, type PlaceSeries } from '../climate/index.js';
 import { CastEntity, PlaceEntity, WorkshopEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
-import { airSince, DrynessService, type DryingWays } from './dryness.service.js';
+import { airSince, DrynessService } from './dryness.service.js';
 import { LiftOutsService } from './lift-outs.service.js';
 import { staysOf } from './stays.js';
 
@@ -44,17 +46,12 @@ const MOST_TOLD = 400;
 /** Whether the last coat of it dries and another is to come: its window moves with the air. */
 const isCoated = ({ stage, projection: { life } }: Cast) => stage === 'sealed' && coatsToCome(life) > 0;
 
-/** How the workshop cures. */
+/** How the workshop cures and dries. */
 interface Ways {
   readonly dampCure: DampCure;
   readonly waking: Waking;
   readonly zone: string;
-}
-
-/** What is known of those that dry. */
-interface FinishGrounds {
-  readonly ways: DryingWays;
-  readonly sampled: ReadonlySet<string>;
+  readonly drying: DryingSchool;
 }
 
 /** A place with its air. */
@@ -89,7 +86,7 @@ export class DuesService {
     const series = new Map<string, PlaceSeries>();
     const wettings = new Map<string, Wetting | undefined>();
     const dues = new Map<string, Due[]>();
-    const finish: FinishGrounds = { ways: await this.dryness.ways(), sampled: this.dryness.sampled(mates) };
+    const sampled = this.dryness.sampled(mates);
     for (const cast of casts) {
       const standing: Standing[] = [];
       if (isYoung(cast) || isCoated(cast))
@@ -98,7 +95,7 @@ export class DuesService {
           series.set(place.id, air);
           standing.push({ from, place, series: air });
         }
-      dues.set(cast.id, dueOf(cast, standing, ways, wettings, liftOutAge(cast), now, finish));
+      dues.set(cast.id, dueOf(cast, standing, ways, wettings, liftOutAge(cast), now, sampled.has(cast.id)));
     }
     return dues;
   }
@@ -164,6 +161,7 @@ export class DuesService {
     return {
       dampCure: (settings.dampCure as DampCure | undefined) ?? usualDampCure,
       waking: settings.waking ?? usualWaking,
+      drying: settings.drying ?? usualDrying,
       zone: settings.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
     };
   }
@@ -214,7 +212,7 @@ function dueOf(
   wettings: Map<string, Wetting | undefined>,
   age: number,
   now: number,
-  { ways: { drying }, sampled }: FinishGrounds,
+  sampled: boolean,
 ): Due[] {
   const { snapshot, projection } = cast;
   const { life, dry } = projection;
@@ -237,8 +235,8 @@ function dueOf(
     ...(wetting && { wetting }),
     ...(dry.opensAt !== undefined && { opensAt: dry.opensAt }),
     dryEnough: dry.dryEnough,
-    drying,
-    sampled: sampled.has(cast.id),
+    drying: ways.drying,
+    sampled,
     ...(here && isCoated(cast) && { air: airOfCoat(life, here.series) }),
   });
 }

@@ -78,14 +78,20 @@ export class RefitsService implements OnModuleInit, OnModuleDestroy {
       .getMany();
     const airs = noAirsYet();
     const mates = await this.dryness.mates(casts);
+    const judged: { id: string; projection: CastEntity['projection'] }[] = [];
     for (const cast of casts) {
       const dry = await this.dryness.summary(cast, now, {
         ways,
         mates: mates.filter(({ pourId }) => pourId === cast.pourId),
         airs,
       });
-      await this.rows.of(CastEntity).update({ id: cast.id }, { projection: { ...cast.projection, dry } as object });
+      judged.push({ id: cast.id, projection: { ...cast.projection, dry } });
       await breathe();
     }
+    await this.rows.manager.query(
+      `update casts set projection = judged.projection
+       from jsonb_to_recordset($1::jsonb) as judged(id uuid, projection jsonb) where casts.id = judged.id`,
+      [JSON.stringify(judged)],
+    );
   }
 }

@@ -10,6 +10,7 @@ import {
   coatRemarks,
   computed,
   dryingPace,
+  dryingPaces,
   facesToSeal,
   figure,
   filledMass,
@@ -92,8 +93,8 @@ export class FinishReckonController {
   @HttpCode(200)
   @asked(OpensQuestion, examples.opens)
   opens(@Body() { opens, from, past, ahead }: OpensQuestion): { opens: Figure } {
-    const pace = meanPace(past, past[0]?.hour ?? from, from);
-    const hour = underForecast(opens, from, pace, ahead);
+    const pace = meanPace(dryingPaces(past), past[0]?.hour ?? from, from);
+    const hour = underForecast(opens, from, pace, dryingPaces(ahead));
     return {
       opens: figure(hour, 'h', computed, [
         line('By its weighings', opens, 'h'),

@@ -2,7 +2,6 @@ import { useState } from 'react';
 import type { Due, Stage, Stroke } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
-import { ProblemFailure } from '../api/client';
 import { Dialog } from '../ui/dialog';
 import { Failure } from '../ui/states';
 import { WhenField } from '../ui/when-field';
@@ -19,7 +18,8 @@ import { PullForm } from './pull-form';
 import { PutOffForm } from './put-off-form';
 import { UncoverForm, WetForm } from './plain-forms';
 import { PutOutForm } from './put-out-form';
-import { useRecord } from './use-record';
+import { SecondChance, type Sent } from './second-chance';
+import { useRecord, type Happening } from './use-record';
 import { WeighForm } from './weigh-form';
 
 /** What can be done to a cast: the strokes of the round, and what is done between them. */
@@ -41,7 +41,7 @@ export interface ActionProps {
   /** The due that it comes from, where it comes from one. */
   readonly due?: Due | undefined;
   readonly busy: boolean;
-  readonly record: (said: string, happened: Parameters<ReturnType<typeof useRecord>>[1]) => void;
+  readonly record: (said: string, happened: readonly Happening[]) => void;
 }
 
 const forms: Record<CastAction, (props: ActionProps) => React.ReactNode> = {
@@ -83,20 +83,6 @@ function actionsFor(casts: readonly CastView[], due: Due | undefined): CastActio
     ...(due ? (['Put off'] as const) : []),
   ];
 }
-
-type Happening = Parameters<ReturnType<typeof useRecord>>[1][number];
-
-/** What was sent to be kept. */
-interface Sent {
-  readonly said: string;
-  readonly happened: readonly Happening[];
-}
-
-/** Whether the server asks if it is the right piece. */
-const asksIfSure = (error: unknown): boolean =>
-  error instanceof ProblemFailure && (error.problem.errors?.some(({ field }) => field === 'sure') ?? false);
-
-const sure = ({ cast, event }: Happening): Happening => ({ cast, event: { ...event, sure: true } });
 
 function namesOf(casts: readonly CastView[]): string {
   const names = new Set(casts.map(({ snapshot }) => snapshot.mouldName));
@@ -165,16 +151,7 @@ export function CastActions({
         <WhenField value={at} earliest={Math.max(...casts.map(({ life }) => life.pouredAt))} onChange={setAt} />
       </div>
       <Failure error={error} />
-      {sent && asksIfSure(error) && (
-        <button
-          type="button"
-          className="btn btn-accent mt-2 h-14 w-full"
-          disabled={busy}
-          onClick={() => send({ ...sent, happened: sent.happened.map(sure) })}
-        >
-          It is right: keep it
-        </button>
-      )}
+      {sent && <SecondChance error={error} sent={sent} busy={busy} onSend={send} />}
     </Dialog>
   );
 }

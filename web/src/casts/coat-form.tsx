@@ -11,7 +11,7 @@ import {
   type Side,
 } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
-import { useAir, useSession } from '../api/session';
+import { useAir } from '../api/session';
 import { storesQuery } from '../api/work';
 import { Choice } from '../ui/choice';
 import { Reckoning } from '../ui/reckoning';
@@ -19,7 +19,7 @@ import { sayDay } from '../ui/say-when';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import type { ActionProps } from './cast-actions';
-import { lotOf, productsOf, remarksOn, shutFor } from './coat-grounds';
+import { lotOf, productsOf, remarksOn, shutFor, useGateGrounds } from './coat-grounds';
 import { areaToSeal, porousOf } from './faces-of';
 import { Overrule } from './overrule';
 import { SealUse } from './seal-use';
@@ -30,7 +30,6 @@ import { sideWords } from './words';
 export function CoatForm({ casts, busy, record }: ActionProps) {
   const units = useUnits();
   const now = useNow();
-  const { workshop } = useSession();
   const stores = useQuery(storesQuery).data;
   const air = useAir().data?.now;
   const products = productsOf(stores?.materials);
@@ -53,7 +52,7 @@ export function CoatForm({ casts, busy, record }: ActionProps) {
   const soon = remarks.filter(({ severity }) => severity === 'refuse');
   const many = coats ?? Math.max(1, advice.coats);
   const where = side ?? advice.side;
-  const shut = shutFor(casts, sealer, workshop.drying ?? 'scale', now);
+  const shut = shutFor(casts, sealer, useGateGrounds(), now);
   const against = againstSealer(sealer, uses, where);
   const volume = sealerVolume(areaToSeal(casts, where), 1, sealer, porousOf(first) ? 'porous' : 'dense');
   const overruled = reason.trim();

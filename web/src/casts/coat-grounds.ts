@@ -5,11 +5,16 @@ import {
   sealerOf,
   sealers,
   sealingGate,
+  usualDrying,
   type DryingAir,
+  type GateWays,
   type Sealer,
-  type DryingSchool,
 } from '@dewpot/core';
+import { useQuery } from '@tanstack/react-query';
 import type { CastView, LotView, MaterialView } from '@dewpot/contract';
+import { shelfQuery } from '../api/casts';
+import { overrulesQuery } from '../api/finish';
+import { useSession } from '../api/session';
 
 /** A sealer to choose: of the stores, or a kind of the handbook. */
 export interface Product {
@@ -28,14 +33,35 @@ export function productsOf(materials: readonly MaterialView[] | undefined): Prod
   return own.length > 0 ? own : Object.values(sealers).map((sealer) => ({ id: sealer.kind, sealer }));
 }
 
-/** Casts that are not dry enough for a sealer yet, each with what is missing. */
-export function shutFor(casts: readonly CastView[], sealer: Sealer, drying: DryingSchool, now: number) {
+/** How the workshop judges dryness, and all its casts: some stand for others. */
+export interface GateGrounds extends Pick<GateWays, 'drying' | 'ease'> {
+  readonly all: readonly CastView[];
+}
+
+/** What is known to judge casts by: the school, the learned limits, like pieces. What is not loaded yet counts as not learned. */
+export function useGateGrounds(): GateGrounds {
+  const { workshop } = useSession();
+  const overrules = useQuery(overrulesQuery).data;
+  const all = useQuery(shelfQuery).data ?? [];
+  return {
+    drying: workshop.drying ?? usualDrying,
+    ...(overrules && { ease: { open: overrules.open.ease, film: overrules.film.ease } }),
+    all,
+  };
+}
+
+/** Casts that are not dry enough for a sealer yet, each with what is missing: judged by what the server judges them by. */
+export function shutFor(casts: readonly CastView[], sealer: Sealer, { all, ...ways }: GateGrounds, now: number) {
   return casts
     .filter(({ life }) => life.coats.length === 0)
     .flatMap((cast) => {
       const { life, expected, snapshot, dry } = cast;
-      if (dry.inferredFrom && !sealer.film) return dry.dryEnough ? [] : [{ cast, reasons: dry.missing }];
-      const gate = sealingGate(life, expected, snapshot.setting, sealer, now, { drying });
+      const siblings = all.filter(({ code }) => dry.inferredFrom?.includes(code));
+      const gate = sealingGate(life, expected, snapshot.setting, sealer, now, {
+        ...ways,
+        siblings,
+        ...(dry.pace !== undefined && { pace: dry.pace }),
+      });
       return gate.open ? [] : [{ cast, reasons: gate.reasons }];
     });
 }

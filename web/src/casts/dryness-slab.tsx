@@ -1,4 +1,4 @@
-import { dryingSchools, type DrynessRule } from '@dewpot/core';
+import { dryingSchools, usualDrying, type DrynessRule } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { useSession } from '../api/session';
 import { saySpan, sayWhen } from '../ui/say-when';
@@ -21,7 +21,7 @@ export function DrynessSlab({ cast, now }: { cast: CastDetail; now: number }) {
   const { workshop } = useSession();
   const { dry, dryDown, life, stage } = cast;
   if (stage !== 'drying') return null;
-  const drying = workshop.drying ?? 'scale';
+  const drying = workshop.drying ?? usualDrying;
   const say = (value: number, unit: (typeof dryDown.rules)[number]['unit']) =>
     unit === 'g' ? units.say(value, 'g') : unit === 'weighings' ? `${value}` : units.say(value, unit);
   return (

@@ -1,3 +1,27 @@
+/** The reason for which something is done against the advice. */
+export function ReasonField({
+  label,
+  reason,
+  onReason,
+}: {
+  label: string;
+  reason: string;
+  onReason: (reason: string) => void;
+}) {
+  return (
+    <label className="mt-2 block text-sm font-semibold">
+      {label}
+      <input
+        className="input input-bordered mt-1 w-full"
+        value={reason}
+        maxLength={300}
+        onChange={(event) => onReason(event.target.value)}
+        placeholder="your reason; it is kept with the cast"
+      />
+    </label>
+  );
+}
+
 /** What speaks against it, and the reason for which it is done all the same. */
 export function Overrule({
   title,
@@ -23,16 +47,7 @@ export function Overrule({
         ))}
       </ul>
       {note && <p className="quiet mt-1 text-sm">{note}</p>}
-      <label className="mt-2 block text-sm font-semibold">
-        {label}
-        <input
-          className="input input-bordered mt-1 w-full"
-          value={reason}
-          maxLength={300}
-          onChange={(event) => onReason(event.target.value)}
-          placeholder="your reason; it is kept with the cast"
-        />
-      </label>
+      <ReasonField label={label} reason={reason} onReason={onReason} />
     </div>
   );
 }

@@ -3,7 +3,11 @@ import { v7 as uuid } from 'uuid';
 import type { CastEventInput, CastView } from '@dewpot/contract';
 import { useAppend } from '../api/casts';
 
-type Happened = Omit<CastEventInput, 'id' | 'at'> & { readonly id?: string; readonly at?: number };
+/** What happened to a cast, to be kept. */
+export interface Happening {
+  readonly cast: CastView;
+  readonly event: Omit<CastEventInput, 'id' | 'at'> & { readonly id?: string; readonly at?: number };
+}
 
 /** Records what happened to casts, all at once, and offers to undo it. */
 export function useRecord() {
@@ -18,10 +22,7 @@ export function useRecord() {
     }
   };
   /** @throws ProblemFailure where one of them is refused; those before it are recorded. */
-  return async (
-    said: string,
-    happened: readonly { readonly cast: CastView; readonly event: Happened }[],
-  ): Promise<void> => {
+  return async (said: string, happened: readonly Happening[]): Promise<void> => {
     const made: { castId: string; id: string }[] = [];
     try {
       for (const { cast, event } of happened) {

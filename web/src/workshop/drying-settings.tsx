@@ -1,4 +1,4 @@
-import { dryingSchools, type DryingSchool } from '@dewpot/core';
+import { dryingSchools, usualDrying, type DryingSchool } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
@@ -29,7 +29,7 @@ export function DryingSettings() {
       <Choice
         legend="You go by"
         options={schools}
-        value={settings.drying ?? 'scale'}
+        value={settings.drying ?? usualDrying}
         onChange={(drying) => save.mutate({ ...settings, drying }, { onSuccess: () => toast.success('Kept.') })}
       />
       {told.map((one) => (

@@ -1,0 +1,63 @@
+import { useState } from 'react';
+import { ProblemFailure } from '../api/client';
+import { ReasonField } from './overrule';
+import type { Happening } from './use-record';
+
+/** What was sent to be kept. */
+export interface Sent {
+  readonly said: string;
+  readonly happened: readonly Happening[];
+}
+
+/** Fields by which the server asks for a reason, where the sheet saw none: it knew more of the air, or of other casts. */
+const overruledBy = ['sealer', 'decoration'];
+
+const refusals = (error: unknown) => (error instanceof ProblemFailure ? (error.problem.errors ?? []) : []);
+
+const withEvent = ({ said, happened }: Sent, change: Partial<Happening['event']>): Sent => ({
+  said,
+  happened: happened.map(({ cast, event }) => ({ cast, event: { ...event, ...change } })),
+});
+
+/** Where the server refused what the caster may know better: a way to say so, and to send it again. */
+export function SecondChance({
+  error,
+  sent,
+  busy,
+  onSend,
+}: {
+  error: unknown;
+  sent: Sent;
+  busy: boolean;
+  onSend: (what: Sent) => void;
+}) {
+  const [reason, setReason] = useState('');
+  const refused = refusals(error);
+  if (refused.some(({ field }) => field === 'sure'))
+    return (
+      <button
+        type="button"
+        className="btn btn-accent mt-2 h-14 w-full"
+        disabled={busy}
+        onClick={() => onSend(withEvent(sent, { sure: true }))}
+      >
+        It is right: keep it
+      </button>
+    );
+  const overruled = reason.trim();
+  if (!refused.some(({ field }) => overruledBy.includes(field)) || sent.happened.some(({ event }) => event.overruled))
+    return null;
+  return (
+    <div className="mt-2 space-y-2">
+      <ReasonField label="Do it all the same, because" reason={reason} onReason={setReason} />
+      <button
+        type="button"
+        className="btn btn-accent h-14 w-full"
+        disabled={busy || overruled === ''}
+        onClick={() => onSend(withEvent(sent, { overruled }))}
+      >
+        Keep it against the advice
+      </button>
+    </div>
+  );
+}
