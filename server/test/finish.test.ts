@@ -48,6 +48,18 @@ describe('drying', () => {
     expect(cast.dry.opensAt).toBeLessThanOrEqual(cast.dry.opensHigh);
   });
 
+  it('has one judgement, on the shelf and in the rules of its page, also in a place that dries slowly', async () => {
+    const { casts, dried, weigh } = await pots();
+    await dried(casts[0]!);
+    for (const days of [[9, 10, 11], [12]]) {
+      await weigh(casts[0]!, days);
+      const { dry, dryDown } = await castOf(agent, casts[0]!);
+      expect(dry.pace).not.toBe(1);
+      expect(dryDown.missing).toEqual(dry.missing);
+      expect(dryDown.remaining.band[1] / dryDown.limit).toBeCloseTo(dry.over, 9);
+    }
+  });
+
   it('asks whether it is the right piece, and takes it once that is said', async () => {
     const { casts, dried, weigh, tell, mass } = await pots();
     await dried(casts[0]!);

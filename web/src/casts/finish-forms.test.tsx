@@ -1,9 +1,10 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import { fakeServer, stores } from '../../test/fake-server';
+import { fakeServer, Refusal, renderScreen, stores } from '../../test/fake-server';
 import { cast, DAY, dry, NOW, renderInside } from '../../test/stand-ins';
 import { CheckForm, LookBackForm, TestForm, UnclampForm } from './after-forms';
+import { CastActions } from './cast-actions';
 import { CoatForm } from './coat-form';
 import { DecorateForm } from './decorate-form';
 import { FitForm } from './fit-form';
@@ -19,6 +20,17 @@ const sealed = (coats = 1) => {
   const coat = { id: 'c', at: NOW - 9 * DAY, sealer: 'acrylic', side: 'both' } as const;
   const life = { ...base.life, stage: 'sealed', coats: Array.from({ length: coats }, () => coat) } as const;
   return cast('2a', { stage: 'sealed', life });
+};
+
+/** A piece that dried since two months ago and was weighed on so many days. */
+const weighedFor = (code: string, days: number, known: Parameters<typeof dry>[0] = {}) => {
+  const weighings = Array.from({ length: days }, (_, day) => ({
+    hour: 24 * (day + 9),
+    mass: Math.round(4100 + 255 * Math.exp(-(((day + 1) / 4) ** 0.75))),
+    step: 1,
+  }));
+  const since = { pouredAt: NOW - 60 * DAY, uncoveredAt: NOW - 52 * DAY, driesFrom: NOW - 52 * DAY };
+  return cast(code, { dry: dry(known), life: { ...cast(code).life, ...since, weighings } });
 };
 
 describe('a coat', () => {
@@ -73,17 +85,32 @@ describe('a coat', () => {
     expect(events()).toMatchObject([{ type: 'coated', materialId: 'acrylic-film', overruled: 'hot sun' }]);
   });
 
-  it('of an inferred piece is judged by those that were weighed for it', () => {
+  it('of an inferred piece is judged by those that were weighed for it', async () => {
+    fakeServer({ casts: [weighedFor('1b', 6), weighedFor('1c', 8)] });
     const { record } = recorder();
-    const missing = ['It may still hold 80 g of water.'];
-    renderInside(
-      <CoatForm
-        casts={[cast('1a', { dry: dry({ inferredFrom: ['1b', '1c'], missing }) })]}
-        busy={false}
-        record={record}
-      />,
-    );
-    expect(within(screen.getByRole('alert')).getByText(missing[0]!)).toBeVisible();
+    const inferred = weighedFor('1a', 0, { inferredFrom: ['1b', '1c'] });
+    renderInside(<CoatForm casts={[inferred]} busy={false} record={record} />);
+    const shut = screen.getByRole('alert');
+    expect(await within(shut).findByText(/may still hold 132 g of water that can leave; under 52 g/)).toBeVisible();
+  });
+
+  it('goes by the limit that this workshop learned', async () => {
+    fakeServer({ overrules: { seen: [], open: { ease: 1.3, records: 3 }, film: { ease: 1, records: 0 } } });
+    const { record } = recorder();
+    renderInside(<CoatForm casts={[weighedFor('1a', 10)]} busy={false} record={record} />);
+    expect(await screen.findByRole('button', { name: /is on/ })).toBeEnabled();
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+
+  it('that the server alone knows to be too early is kept once a reason is given', async () => {
+    const problem = { status: 422, title: 'Not yet', detail: 'The coat before is not dry.' };
+    const errors = [{ field: 'sealer', value: 'penetrating', message: problem.detail, remedy: 'Wait.' }];
+    const sent = fakeServer({ 'POST casts': new Refusal({ ...problem, errors }) });
+    renderScreen(<CastActions casts={[weighedFor('1a', 20)]} stroke="Coat" onClose={vi.fn()} />);
+    await userEvent.click(await screen.findByRole('button', { name: /is on/ }));
+    await userEvent.type(await screen.findByLabelText(/all the same/), 'hot sun');
+    await userEvent.click(screen.getByRole('button', { name: 'Keep it against the advice' }));
+    expect(sent.at(-1)?.body).toMatchObject({ overruled: 'hot sun' });
   });
 });
 
