@@ -85,13 +85,14 @@ export async function dryingShelf(note, request, database) {
 /** Time until every cast that dries is written again once the school is changed, ms. @param {import('@playwright/test').APIRequestContext} request @param {string} database */
 async function judgedAnew(request, database) {
   const { workshop } = await (await request.get('/api/session')).json();
-  const { id: _id, demo: _demo, ...settings } = workshop;
   const client = new pg.Client(database);
   await client.connect();
   try {
     const { rows } = await client.query('select max(xmin::text::bigint) as latest from casts');
     return await taken(async () => {
-      await request.put('/api/workshop', { data: { ...settings, drying: 'calendar' } });
+      await request.put('/api/workshop', {
+        data: { ...workshop, id: undefined, demo: undefined, drying: 'calendar' },
+      });
       const old = () =>
         client.query(
           "select 1 from casts where workshop_id = $1 and stage = 'drying' and xmin::text::bigint <= $2 limit 1",
