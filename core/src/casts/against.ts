@@ -25,6 +25,15 @@ export function remarksOnCoat(
   });
 }
 
+/** What speaks against wetting a cast, in sentences: it is kept all the same. */
+export const againstWetting = ({ coats }: Life): string[] =>
+  coats.length === 0
+    ? []
+    : [
+        'It is sealed: water finds its way in at a scratch or a thin spot, and out again slowly.',
+        'Let it dry in the air, and try it with a drop of water before the next coat.',
+      ];
+
 /** What speaks against decorating a cast at a time (ms), in sentences; `dryEnough` as it is judged. */
 export function againstDecorating(life: Life, dryEnough: boolean, decoration: Decoration, at: number): string[] {
   const dryAt = decorationDryAt(life);

@@ -8,7 +8,7 @@ import {
 } from '../finish/index.js';
 import type { Due } from './due.js';
 import type { Life } from './life.js';
-import { decorationDryAt, lastCoat, sealerOfCoat } from './life.js';
+import { decorationDryAt, lastCoat, sealerOfCoat, type Coat } from './life.js';
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
@@ -70,6 +70,9 @@ export function checksToCome(life: Life) {
   return checksFor(sealPlan?.uses ?? [], last.sealer).filter((check) => !made.includes(check));
 }
 
+/** When a coat is as hard as it gets, ms. */
+export const curedAt = (coat: Coat): number => coat.at + sealerOfCoat(coat).cureDays * DAY;
+
 /** What is due to a piece with a coat on it: the next coat in its window, then its checks, then the door. */
 export function sealedDues(life: Life, { air }: FinishContext): Due[] {
   const last = lastCoat(life);
@@ -80,7 +83,7 @@ export function sealedDues(life: Life, { air }: FinishContext): Due[] {
     const told = `coat ${life.coats.length + 1} of ${life.sealPlan?.coats}`;
     return [{ stroke: 'Coat', early: from - (from - last.at) / 3, good: from, late: to, told }];
   }
-  const cured = last.at + sealer.cureDays * DAY;
+  const cured = curedAt(last);
   const out: Due = { stroke: 'Put out', early: cured - DAY, good: cured, late: cured + 60 * DAY };
   const checks = checksToCome(life);
   return checks.length === 0 || !life.sealPlan
@@ -108,25 +111,26 @@ export function lookBackAt(life: Life): number | undefined {
   return spring(year) >= outAt + LEAST_OUT ? spring(year) : spring(year + 1);
 }
 
-/** When a kept piece is to be tried and sealed again, ms. */
+/** When a sealed face is to be tried with a drop of water, and sealed again where that soaks in, ms. */
 export function resealAt(life: Life): number | undefined {
-  const { sealPlan, gone } = life;
   const last = lastCoat(life);
-  if (!last || gone?.how !== 'kept') return undefined;
-  return last.at + resealMonths(last.sealer, sealPlan?.uses ?? []) * MONTH;
+  return last && last.at + resealMonths(last.sealer, life.sealPlan?.uses ?? []) * MONTH;
 }
+
+/** Of a piece that went out only its keeper sees it: of those kept, when it is to be sealed again. */
+const resealDueAt = (life: Life) => (life.gone?.how === 'kept' ? resealAt(life) : undefined);
 
 /** When something is due to a piece that went out, ms: until then nobody needs to look at it. */
 export function wakesAt(life: Life): number | undefined {
   if (life.stage !== 'out' || life.later?.some(({ came }) => came === 'gone')) return undefined;
-  const times = [life.later ? undefined : lookBackAt(life), resealAt(life)].filter((at) => at !== undefined);
+  const times = [life.later ? undefined : lookBackAt(life), resealDueAt(life)].filter((at) => at !== undefined);
   return times.length > 0 ? Math.min(...times) : undefined;
 }
 
 /** What is due after the door: to be asked once how it lasted, and of what was kept, to be sealed again. */
 export function outDues(life: Life, now: number): Due[] {
   const asked = lookBackAt(life);
-  const again = resealAt(life);
+  const again = resealDueAt(life);
   if (life.later?.some(({ came }) => came === 'gone')) return [];
   const dues: Due[] = [
     ...(asked !== undefined && !life.later

@@ -21,6 +21,7 @@ import { DrynessSlab } from './dryness-slab';
 import { LeachingSlab } from './leaching-slab';
 import { LiftOutSlab } from './lift-out-slab';
 import { LifeChart } from './life-chart';
+import { SealedSlab } from './sealed-slab';
 import { ShareSlab } from './share-slab';
 import { stageOf } from './stage-words';
 
@@ -70,6 +71,7 @@ function CastLife({ cast }: { cast: CastDetail }) {
           <div className="space-y-4">
             {damp && !snapshot.article && <AirSlab cast={cast} now={now} />}
             <DrynessSlab cast={cast} now={now} />
+            <SealedSlab cast={cast} now={now} />
             <LeachingSlab cast={cast} />
             <CastRecord cast={cast} now={now} />
           </div>

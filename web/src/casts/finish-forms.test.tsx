@@ -2,13 +2,15 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { fakeServer, Refusal, renderScreen, stores } from '../../test/fake-server';
-import { cast, DAY, dry, NOW, renderInside } from '../../test/stand-ins';
+import { cast, castDetail, DAY, dry, NOW, renderInside } from '../../test/stand-ins';
 import { CheckForm, LookBackForm, TestForm, UnclampForm } from './after-forms';
 import { CastActions } from './cast-actions';
 import { CoatForm } from './coat-form';
 import { DecorateForm } from './decorate-form';
 import { FitForm } from './fit-form';
+import { WetForm } from './plain-forms';
 import { PutOutForm } from './put-out-form';
+import { SealedSlab } from './sealed-slab';
 
 type Recorded = [string, { cast: { code: string }; event: Record<string, unknown> }[]];
 const recorder = () => {
@@ -17,8 +19,8 @@ const recorder = () => {
 };
 const sealed = (coats = 1) => {
   const base = cast('2a');
-  const coat = { id: 'c', at: NOW - 9 * DAY, sealer: 'acrylic', side: 'both' } as const;
-  const life = { ...base.life, stage: 'sealed', coats: Array.from({ length: coats }, () => coat) } as const;
+  const coat = { at: NOW - 9 * DAY, sealer: 'acrylic', side: 'both' } as const;
+  const life = { ...base.life, stage: 'sealed', coats: Array.from({ length: coats }, (_, i) => ({ ...coat, id: `c${i}` })) } as const;
   return cast('2a', { stage: 'sealed', life });
 };
 
@@ -120,6 +122,26 @@ it('a clear film tells of drops or of none', async () => {
   await userEvent.click(screen.getByText('24 h'));
   await userEvent.click(screen.getByRole('button', { name: 'No drops under it' }));
   expect(events()).toEqual([{ type: 'film-tested', hours: 24, drops: false }]);
+});
+
+it('a sealed piece that was wetted is warned of, and kept', async () => {
+  const { record, events } = recorder();
+  renderInside(<WetForm casts={[sealed()]} busy={false} record={record} />);
+  expect(screen.getByText(/It is sealed: water finds its way in/)).toBeVisible();
+  await userEvent.click(screen.getByRole('button', { name: 'Wetted just now' }));
+  expect(events()).toEqual([{ type: 'wetted' }]);
+});
+
+it('its coats, what was tried of them and when to look again stand on its page', () => {
+  const one = sealed(2);
+  const checks = [{ at: NOW - DAY, check: 'bead', held: true }] as const;
+  const sealPlan = { uses: ['outdoors'], sealer: 'acrylic', coats: 2, side: 'both' } as const;
+  const detail = castDetail({ ...one, life: { ...one.life, sealPlan, checks } });
+  renderInside(<SealedSlab cast={detail} now={NOW} />);
+  const slab = screen.getByRole('region', { name: 'Sealed' });
+  expect(slab).toHaveTextContent('Coat 2: Acrylic film');
+  expect(slab).toHaveTextContent('the water bead held. Not tried yet: the look of it');
+  expect(slab).toHaveTextContent('about May 2028');
 });
 
 it('a check says how it is done, and keeps what was seen', async () => {

@@ -1,6 +1,6 @@
 import { lazy } from 'react';
 
-export { isDue, lookToday, nextOf, placeOf, type Today } from './reading';
+export { isDue, judgedBy, lookToday, nextOf, placeOf, type Today } from './reading';
 export { stageWords } from './stage-words';
 export { useRecord } from './use-record';
 

@@ -1,12 +1,19 @@
+import { againstWetting } from '@dewpot/core';
 import type { ActionProps } from './cast-actions';
 import { DoneButton } from './done-button';
 
-/** A wetting in the damp cure. */
-export const WetForm = (props: ActionProps) => (
-  <DoneButton {...props} said="Wetted." event={{ type: 'wetted' }}>
-    Wetted just now
-  </DoneButton>
-);
+/** A wetting in the damp cure, or by rain later. */
+export function WetForm(props: ActionProps) {
+  const against = [...new Set(props.casts.flatMap(({ life }) => againstWetting(life)))];
+  return (
+    <div className="space-y-3">
+      {against.length > 0 && <p className="border-accent border-l-4 pl-3">{against.join(' ')}</p>}
+      <DoneButton {...props} said="Wetted." event={{ type: 'wetted' }}>
+        Wetted just now
+      </DoneButton>
+    </div>
+  );
+}
 
 /** The end of the damp cure. */
 export function UncoverForm(props: ActionProps) {

@@ -11,6 +11,15 @@ export const nextOf = ({ dues }: CastView): Due | undefined =>
 export const placeOf = ({ life, snapshot }: Pick<CastView, 'life' | 'snapshot'>): string =>
   placeNow(life, snapshot.place);
 
+/** By which weighed pieces those of these casts are judged that were not weighed themselves; nothing where each was. */
+export function judgedBy(casts: readonly CastView[]): string | undefined {
+  const inferred = casts.filter(({ dry }) => dry.inferredFrom);
+  if (inferred.length === 0) return undefined;
+  const weighed = [...new Set(inferred.flatMap(({ dry }) => dry.inferredFrom ?? []))];
+  const which = inferred.length === casts.length ? '' : `${inferred.map(({ code }) => code).join(', ')}: `;
+  return `${which}judged by ${weighed.join(' and ')}`;
+}
+
 /** How a cast looks today. */
 export interface Today {
   readonly colour: string;

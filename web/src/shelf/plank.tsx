@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import { useNavigate } from 'react-router';
+import { judgedBy } from '../casts';
 import { WholePiece } from '../ui/whole-piece';
 import { BOARD, FRONT, hasGutter, lineHeight, sizeOf, type PlacedGroup } from './layout';
 import type { Group } from './reading';
@@ -34,7 +35,8 @@ function Row({
   const codes = casts.length === 1 ? first.code : `${first.code}–${casts[casts.length - 1]!.code}`;
   const { height, width } = sizeOf(group, scale);
   const middle = x + (step * (casts.length - 1)) / 2;
-  const name = `${first.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}, ${codes}`;
+  const judged = judgedBy(casts);
+  const name = `${first.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}, ${codes}${judged ? `, ${judged}` : ''}`;
   return (
     <g>
       {/* The foremost stands at the left and is painted last. */}
@@ -72,6 +74,7 @@ function Row({
         </g>
       ) : (
         <text x={middle} y={ground + BOARD + 13} textAnchor="middle" className="code-mark">
+          {judged && '≈ '}
           {codes}
         </text>
       )}

@@ -2,7 +2,7 @@ import { roundOf, strokesForMany, type Due, type RoundLine, type RoundWhen, type
 import type { CastView } from '@dewpot/contract';
 import { endOfDay } from 'date-fns';
 import { Link } from 'react-router';
-import { placeOf } from '../casts';
+import { judgedBy, placeOf } from '../casts';
 import { sayWhen } from '../ui/say-when';
 import { WindowBand, windowInWords } from '../ui/window-band';
 
@@ -97,6 +97,7 @@ function RoundRow({
   const first = casts[0]!;
   const name = `${first.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}`;
   const codes = casts.map(({ code }) => code).join(' ');
+  const judged = judgedBy(casts);
   const stroke = due.core ? `${due.stroke} ${due.core}` : due.stroke;
   return (
     <li className="grid grid-cols-[7rem_1fr] items-center gap-x-3 gap-y-1 py-2">
@@ -123,6 +124,7 @@ function RoundRow({
             {due.core && `${due.core}: `}
             {told(due, now)}
             {due.told && `; ${due.told}`}
+            {judged && `; ${judged}`}
           </span>{' '}
           <button
             type="button"
