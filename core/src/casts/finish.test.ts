@@ -60,7 +60,14 @@ describe('dryness', () => {
     expect(
       drynessOf(drying(0), expected, 'portland', { film: false, siblings: [sibling('1a', 25)] }).inferredFrom,
     ).toBeUndefined();
-    expect(drynessOf(drying(5), expected, 'portland', ways).inferredFrom).toBeUndefined();
+    expect(drynessOf(drying(15), expected, 'portland', ways).inferredFrom).toBeUndefined();
+  });
+
+  it('of a piece weighed before its siblings only is inferred from them, who were weighed on', () => {
+    const siblings = ['1a', '1b'].map((code) => ({ code, life: drying(25), expected }));
+    expect(drynessOf(drying(4), expected, 'portland', { film: false }).dryEnough).toBe(false);
+    const known = drynessOf(drying(4), expected, 'portland', { film: false, siblings });
+    expect(known).toMatchObject({ dryEnough: true, inferredFrom: ['1a', '1b'] });
   });
 
   it('of a wetted piece begins anew; a sealed one sheds it', () => {
@@ -109,6 +116,10 @@ describe('a sample', () => {
     const samples = samplesOf(casts);
     expect(samples.get('4c')!.map(({ code }) => code)).toEqual(['4b', '4d']);
     expect(samples.get('4e')!.map(({ code }) => code)).toEqual(['4e']);
+    const wetted = { ...cast('4f', 4), life: drying(4, event(30, { type: 'wetted' })) };
+    const apart = samplesOf([...casts, wetted]);
+    expect(apart.get('4f')!.map(({ code }) => code)).toEqual(['4f']);
+    expect(apart.get('4c')!.map(({ code }) => code)).toEqual(['4b', '4d']);
   });
 
   it('is asked for alone, and small pieces on a coarse scale together', () => {

@@ -100,20 +100,27 @@ function inferred(
   return { ...wettest, heldDays: 0, strays: [], inferredFrom: siblings.map(({ code }) => code) };
 }
 
+/** Whether its own weighings tell less than those of its siblings: too few, or all of them older. */
+function isOutdated(own: readonly Weighing[], siblings: readonly WeighedSibling[]): boolean {
+  const last = own[own.length - 1];
+  if (!last || own.length < WEIGHINGS_NEEDED) return true;
+  return siblings.every(({ life }) => countedWeighings(life).some(({ hour }) => hour > last.hour));
+}
+
 /**
- * What is known of a piece's dryness: by its own weighings, else by those of at least two like pieces of its pour.
- * `film`: for a film sealer or a candle.
+ * What is known of a piece's dryness: by its own weighings, or by those of at least two like pieces of its pour where its own are too
+ * few or were made before theirs. `film`: for a film sealer or a candle.
  */
 export function drynessOf(
   life: Life,
   expected: Expected,
   setting: SettingClass,
-  { film, leastDays, ...ways }: GateWays & { readonly film: boolean; readonly leastDays?: number },
+  { film, leastDays, siblings = [], ...ways }: GateWays & { readonly film: boolean; readonly leastDays?: number },
 ): Dryness {
   const own = countedWeighings(life);
   const rules = waysFor(ways, film, leastDays);
   const pace = ways.pace ?? 1;
-  const known = own.length < WEIGHINGS_NEEDED ? inferred(ways.siblings ?? [], setting, rules, pace) : undefined;
+  const known = isOutdated(own, siblings) ? inferred(siblings, setting, rules, pace) : undefined;
   return known ?? judgeDryDown(own, dryDownPrior(life, expected, setting, pace), setting, rules);
 }
 

@@ -2,14 +2,12 @@ import { Injectable } from '@nestjs/common';
 import {
   againstDecorating,
   appendEvent,
-  countedWeighings,
   lastCoat,
   lifeOf,
   likelyPiece,
   remarksOnCoat,
   sealers,
   wakesAt,
-  WEIGHINGS_NEEDED,
   type CastEvent,
   type Life,
   type Sealer,
@@ -215,13 +213,11 @@ export class CastRecordsService {
     if (teachesSealing.includes(event.type) && (await this.lessons.learn(kept))) await this.refits.ask();
   }
 
-  /** Judges the casts anew that are inferred from this one: those that were not weighed enough themselves. */
+  /** Judges the casts anew that are inferred from this one: those that others are weighed for. */
   private async judgeMates(cast: CastEntity, now: number): Promise<void> {
     const mates = (await this.dryness.mates([cast])).map((mate) => (mate.id === cast.id ? cast : mate));
-    const inferred = mates.filter(
-      ({ id, mouldId, projection: { life } }) =>
-        id !== cast.id && mouldId === cast.mouldId && countedWeighings(life).length < WEIGHINGS_NEEDED,
-    );
+    const sampled = this.dryness.sampled(mates);
+    const inferred = mates.filter(({ id, mouldId }) => id !== cast.id && mouldId === cast.mouldId && sampled.has(id));
     if (inferred.length === 0) return;
     const known = { ways: await this.dryness.ways(), mates, airs: noAirsYet() };
     for (const mate of inferred) await this.keep(mate, mate.projection.life, now, known);

@@ -119,10 +119,19 @@ function Next({
   if (!next)
     return (
       <div className="mt-3 space-y-2">
-        <p>Its work is done; its record stays.</p>
+        <p>
+          {cast.stage === 'drying'
+            ? 'Like pieces of its pour are weighed in its place.'
+            : 'Its work is done; its record stays.'}
+        </p>
         {cast.stage === 'out' && (
           <button type="button" className="btn btn-ghost bg-base-300/60 h-12 w-full" onClick={() => onDo('Look back')}>
             Tell how it lasted
+          </button>
+        )}
+        {cast.stage === 'drying' && (
+          <button type="button" className="btn btn-ghost bg-base-300/60 h-12 w-full" onClick={() => onDo('Weigh')}>
+            Weigh it, or something else
           </button>
         )}
       </div>

@@ -20,7 +20,11 @@ const recorder = () => {
 const sealed = (coats = 1) => {
   const base = cast('2a');
   const coat = { at: NOW - 9 * DAY, sealer: 'acrylic', side: 'both' } as const;
-  const life = { ...base.life, stage: 'sealed', coats: Array.from({ length: coats }, (_, i) => ({ ...coat, id: `c${i}` })) } as const;
+  const life = {
+    ...base.life,
+    stage: 'sealed',
+    coats: Array.from({ length: coats }, (_, i) => ({ ...coat, id: `c${i}` })),
+  } as const;
   return cast('2a', { stage: 'sealed', life });
 };
 
