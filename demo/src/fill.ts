@@ -12,6 +12,7 @@ import {
   Rows,
   Sessions,
   StoresService,
+  TilesController,
   TintsService,
   TubsService,
   type createServer,
@@ -23,6 +24,7 @@ import { stream } from './random.js';
 import { season, type DemoPour } from './season.js';
 import { furnishPlaces } from './places.js';
 import { moulds, tubs } from './moulds.js';
+import { tiles } from './tiles.js';
 import { chips, tints, type DemoColouring, type DemoTint } from './tints.js';
 import { lots, mixes, nextVersion, scoops, type DemoMix } from './workshop.js';
 
@@ -55,6 +57,7 @@ export function fillDemo(
     await joinSundial(app, personId, now);
     await revise(app, keys);
     await stock(app, keys.materials, now);
+    await tryTiles(app, keys, now);
   });
 }
 
@@ -181,6 +184,11 @@ async function stock(app: Server, materials: Record<string, string>, now: number
       version: 0,
     });
   }
+}
+
+async function tryTiles(app: Server, { mixes: ids }: Keys, now: number): Promise<void> {
+  for (const { mix, daysAgo, ...tile } of tiles)
+    await app.get(TilesController).keep(uuid(), { ...tile, mixId: ids[mix]!, at: Math.round(now - daysAgo * DAY) });
 }
 
 async function pourAndFollow(

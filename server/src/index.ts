@@ -3,7 +3,7 @@ import 'reflect-metadata';
 export { firstSettings } from './accounts/accounts.controller.js';
 export { Sessions } from './accounts/sessions.js';
 export { createServer } from './bootstrap.js';
-export { ArticlesService, CastRecordsService, CastsService } from './casts/index.js';
+export { ArticlesService, CastRecordsService, CastsService, TilesController } from './casts/index.js';
 export { configFrom, type ServerConfig } from './config.js';
 export { prepareDatabase } from './db/connection.js';
 export { Rows } from './db/rows.js';

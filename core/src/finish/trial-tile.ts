@@ -43,5 +43,6 @@ export function readTile({ tool, streaks, smells, bead, stain, liked, coats }: T
     ...(liked ? [] : ['you did not like the look']),
   ];
   const good = liked && bead !== 'soaks in' && stain !== 'stays' && streaks !== 'plain';
-  return { good, told: faults.length > 0 ? `${faults.join('; ')}.` : 'It held water and stain off, without streaks.' };
+  const said = faults.length > 0 ? faults.join('; ') : 'it held off water and stains, without streaks';
+  return { good, told: `${said[0]!.toUpperCase()}${said.slice(1)}.` };
 }

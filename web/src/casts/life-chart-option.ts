@@ -209,15 +209,24 @@ function massAxis({ cast: { life, dryDown, expected } }: LifeDrawn) {
   return { min: Math.floor((least - 1) / step) * step, max: Math.ceil((most + 1) / step) * step, interval: step };
 }
 
+/** Where the two charts stand, px: of an article nobody reckons a strength, and what happened stands alone above the water. */
+const layouts = {
+  cast: { strength: { top: 24, height: 116 }, water: { top: 176, height: 150 } },
+  article: { strength: { top: 24, height: 14 }, water: { top: 46, height: 280 } },
+} as const;
+
 /** The chart's option: strength above, water below, on one time axis. */
 export function lifeOption(drawn: LifeDrawn): EChartsCoreOption {
   const { cast, units } = drawn;
   const end = endOf(drawn);
   const masses = massAxis(drawn);
+  const joined = cast.snapshot.article !== undefined;
+  const layout = joined ? layouts.article : layouts.cast;
   const gridLines = { splitLine: { lineStyle: { color: inked(15) } } };
   const time = (gridIndex: number, show: boolean) => ({
     type: 'time',
     gridIndex,
+    show: show || !joined,
     min: cast.life.pouredAt,
     max: end,
     axisLine: { lineStyle: { color: INK } },
@@ -227,13 +236,14 @@ export function lifeOption(drawn: LifeDrawn): EChartsCoreOption {
   return {
     animation: false,
     grid: [
-      { left: 64, right: 18, top: 24, height: 116 },
-      { left: 64, right: 18, top: 176, height: 150 },
+      { left: 64, right: 18, ...layout.strength },
+      { left: 64, right: 18, ...layout.water },
     ],
     xAxis: [time(STRENGTH, false), time(WATER, true)],
     yAxis: [
       {
         gridIndex: STRENGTH,
+        show: !joined,
         min: 0,
         max: 100,
         interval: 25,
@@ -247,6 +257,12 @@ export function lifeOption(drawn: LifeDrawn): EChartsCoreOption {
         ...gridLines,
       },
     ],
-    series: [...(cast.snapshot.article ? [] : strengthCurves(drawn, end)), ...ticks(drawn), ...waterCurves(drawn, end)],
+    series: [
+      ...(joined
+        ? [curve('Happened', [], INK, STRENGTH, { markLine: marks(drawn, end, true) })]
+        : strengthCurves(drawn, end)),
+      ...ticks(drawn),
+      ...waterCurves(drawn, end),
+    ],
   };
 }

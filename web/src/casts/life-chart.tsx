@@ -14,7 +14,8 @@ export function LifeChart({ cast, now }: { cast: CastDetail; now: number }) {
       <figcaption className="mb-1 flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 className="text-xl">Its life so far, and ahead</h2>
         <span className="quiet text-sm">
-          above: share of strength with its band; below: mass, with the band of the fit; dashed: forecast
+          {cast.snapshot.article ? 'mass' : 'above: share of strength with its band; below: mass'}, with the band of the
+          fit; dashed: forecast
           {cast.air.bridges.length > 0 && '; grey: no readings, bridged'}
           {(cast.life.wettings?.length ?? 0) > 0 && '; triangles: wettings'}
           {cast.pictures.length > 0 && '; diamonds: photos'}
@@ -23,7 +24,7 @@ export function LifeChart({ cast, now }: { cast: CastDetail; now: number }) {
       <Chart
         option={option}
         height={356}
-        label={`Strength and drying of ${cast.code}: ${weighings.length} ${weighings.length === 1 ? 'weighing' : 'weighings'}`}
+        label={`${cast.snapshot.article ? 'Drying' : 'Strength and drying'} of ${cast.code}: ${weighings.length} ${weighings.length === 1 ? 'weighing' : 'weighings'}`}
       />
     </figure>
   );

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { readTile } from '@dewpot/core';
+import { readTile, sealers } from '@dewpot/core';
 import type { TileView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { tilesQuery, useRemoveTile } from '../api/finish';
@@ -39,16 +39,16 @@ function Tile({ tile }: { tile: TileView }) {
   const remove = useRemoveTile();
   const { good, told } = readTile(tile);
   const { product, sealer, tool, coats, sheen, at, note } = tile;
+  const name = product ?? sealers[sealer].name;
   return (
     <li className="grid grid-cols-[1fr_auto] gap-2 py-2">
       <div>
         <p>
-          <strong>{product ?? sealer}</strong>, {coats} {coats === 1 ? 'coat' : 'coats'} by {tool}: {sheen},{' '}
-          {good ? 'would do' : 'not like this'}
+          <strong>{name}</strong>, {coats} {coats === 1 ? 'coat' : 'coats'} by {tool}: {sheen},{' '}
+          {good ? 'would do' : 'not like this'} <span className="quiet text-sm">{sayDay(at, now)}</span>
         </p>
         <p className="quiet text-sm">
-          {told} {note && `${note}. `}
-          {sayDay(at, now)}
+          {told} {note}
         </p>
         <Failure error={remove.error} />
       </div>
@@ -56,7 +56,7 @@ function Tile({ tile }: { tile: TileView }) {
         type="button"
         className="btn btn-ghost h-11 px-3 text-sm"
         disabled={remove.isPending}
-        aria-label={`Remove the tile with ${product ?? sealer}`}
+        aria-label={`Remove the tile with ${name}`}
         onClick={() => remove.mutate(tile.id)}
       >
         Remove
