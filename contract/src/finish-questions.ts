@@ -243,6 +243,10 @@ export class CareNoteQuestion {
   @IsBoolean() lightweight: boolean;
   @IsBoolean() gypsum: boolean;
   @IsBoolean() lamp: boolean;
+  /** When it was cast and what it weighs, in words. */
+  @IsOptional() @IsString() @Length(1, 40) cast?: string;
+  @IsOptional() @IsString() @Length(1, 40) weight?: string;
+  @IsOptional() @IsString() @Length(1, 40) planted?: string;
   @IsOptional() @IsNumber() @Min(0) @Max(14) ph?: number;
 }
 

@@ -11,6 +11,10 @@ export interface CareFacts {
   readonly gypsum: boolean;
   /** It has a lamp in it. */
   readonly lamp: boolean;
+  /** When it was cast and what it weighs, as its caster says such things: "October 2026", "4.2 kg". */
+  readonly cast?: string;
+  readonly weight?: string;
+  readonly planted?: string;
   /** The last pH that its water was found to have. */
   readonly ph?: number;
 }
@@ -48,7 +52,8 @@ function outdoorCare(uses: readonly PieceUse[], frostProof: boolean): string[] {
 }
 
 /** A care note: what the piece is made of and how to look after it, for someone who knows nothing of casting. */
-export function careNote({ name, code, mixName, sealer, uses, lightweight, gypsum, lamp, ph }: CareFacts): CareNote {
+export function careNote(facts: CareFacts): CareNote {
+  const { name, code, mixName, sealer, uses, lightweight, gypsum, lamp, cast, weight, planted, ph } = facts;
   const months = sealer && resealMonths(sealer.kind, uses);
   const often =
     months === undefined
@@ -61,11 +66,12 @@ export function careNote({ name, code, mixName, sealer, uses, lightweight, gypsu
   return {
     title: name,
     made: [
-      `Cast by hand; number ${code}.`,
+      `Cast by hand${cast ? ` in ${cast}` : ''}; number ${code}.`,
       gypsum ? `Gypsum (${mixName}).` : `${lightweight ? 'Lightweight concrete' : 'Concrete'} (${mixName}).`,
       sealer
         ? `Sealed with ${sealer.name.toLowerCase()}, ${sealer.coats} ${sealer.coats === 1 ? 'coat' : 'coats'}.`
         : 'Left bare.',
+      ...(weight ? [`It weighs about ${weight}${planted ? `, planted about ${planted}` : ''}.`] : []),
     ],
     care: [
       ...everyTime,

@@ -23,6 +23,9 @@ describe('a care note', () => {
       'Concrete (Sand and cement).',
       'Sealed with penetrating silane, 2 coats.',
     ]);
+    const { made } = careNote({ ...facts, cast: 'October 2026', weight: '4.2 kg', planted: '6.6 kg' });
+    expect(made[0]).toBe('Cast by hand in October 2026; number 12a.');
+    expect(made.at(-1)).toBe('It weighs about 4.2 kg, planted about 6.6 kg.');
     expect(note.care.join(' ')).toContain('every 5 years with a drop of water');
     expect(note.care.join(' ')).toContain('stand it on feet');
   });

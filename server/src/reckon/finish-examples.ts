@@ -103,6 +103,9 @@ export const finishExamples = {
     lightweight: false,
     gypsum: false,
     lamp: false,
+    cast: 'October 2026',
+    weight: '4.2 kg',
+    planted: '6.6 kg',
   },
   rehearsal: {
     piece: {

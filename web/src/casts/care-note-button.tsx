@@ -1,9 +1,23 @@
-import { careNote, lastCoat, sealerOfCoat, type CareFacts } from '@dewpot/core';
+import { careNote, lastCoat, massKnown, plantedMass, reckonMould, sealerOfCoat, type CareFacts } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
+import { format } from 'date-fns';
+import { useUnits, type Units } from '../ui/units';
 import { makeCareNote, PaperButton } from '../paper';
 
+/** What a cast weighs, and what it will weigh full of watered soil where it is for plants. */
+function weightsOf({ snapshot: { shape, piece, article }, life, expected }: CastView, units: Units) {
+  const dry = massKnown(life, expected);
+  const forPlants = life.sealPlan?.uses.some((use) => use === 'plants' || use === 'bare plants') ?? false;
+  const planting = forPlants && !article ? reckonMould(shape, { stuff: 'rigid', piece }).planting : undefined;
+  return {
+    weight: units.say(dry, 'g'),
+    ...(planting && { planted: units.sayFigure(plantedMass(dry, planting.value)) }),
+  };
+}
+
 /** What is known of a cast that goes out. */
-export function careFacts({ code, snapshot, life }: CastView): CareFacts {
+function careFacts(cast: CastView, units: Units): CareFacts {
+  const { code, snapshot, life } = cast;
   const coat = lastCoat(life);
   const ph = life.ph?.[life.ph.length - 1]?.ph;
   return {
@@ -13,6 +27,8 @@ export function careFacts({ code, snapshot, life }: CastView): CareFacts {
     uses: life.sealPlan?.uses ?? [],
     lightweight: snapshot.lightweight ?? false,
     gypsum: snapshot.setting === 'gypsum',
+    cast: format(life.pouredAt, 'MMMM yyyy'),
+    ...weightsOf(cast, units),
     lamp: life.fitted?.includes('lamp kit') ?? false,
     ...(ph !== undefined && { ph }),
     ...(coat && { sealer: { kind: coat.sealer, name: sealerOfCoat(coat).name, coats: life.coats.length } }),
@@ -21,13 +37,18 @@ export function careFacts({ code, snapshot, life }: CastView): CareFacts {
 
 /** A note for the keeper of a piece, as PDF. */
 export function CareNoteButton({ cast }: { cast: CastView }) {
+  const units = useUnits();
   return (
     <PaperButton
       name="Care note"
       file={`care ${cast.code}`}
       make={(ways) =>
         makeCareNote(
-          { ...careNote(careFacts(cast)), address: `${window.location.origin}/casts/${cast.id}`, code: cast.code },
+          {
+            ...careNote(careFacts(cast, units)),
+            address: `${window.location.origin}/casts/${cast.id}`,
+            code: cast.code,
+          },
           ways,
         )
       }
