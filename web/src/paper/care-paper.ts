@@ -21,6 +21,7 @@ export async function carePaper(
   square(paper.sheet, address, width - MARGIN - SQUARE, height - MARGIN - SQUARE, SQUARE);
   const column = paper.width - SQUARE - 8 * MM;
   paper.text(title, { size: 26, bold: true, width: column });
+  paper.gap(4);
   made.forEach((line) => paper.text(line, { size: 12, width: column }));
   paper.gap(18);
   paper.text('How to look after it', { size: 15, bold: true });
