@@ -31,6 +31,10 @@ export interface Mix {
   readonly doses?: readonly Dose[];
 }
 
+/** Whether grains of perlite and the like make it light: it dries faster, and wants its damp cure most. */
+export const isLightweight = ({ lines }: Pick<Mix, 'lines'>): boolean =>
+  lines.some(({ material }) => material.kind === 'lightweight');
+
 /** Most parts that are taken in one line. */
 const MOST_PARTS = 1000;
 

@@ -1,9 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { coversInOrder } from '../cure/index.js';
+import { expectedOf } from '../pours/index.js';
+import { reckonMix } from '../mixes/index.js';
+import { nestedPot, sandCement } from '../testing/examples.js';
 import {
   lessons,
   rehearsalClimates,
+  rehearsalPieceOf,
   rehearsalPieces,
   rehearse,
   REHEARSED,
@@ -53,4 +57,40 @@ it('water never comes back and strength never falls, whatever is chosen', () => 
     }),
     { numRuns: 25 },
   );
+});
+
+describe('a piece of one’s own', () => {
+  const own = {
+    name: 'Nested pot',
+    shape: nestedPot,
+    piece: 'pot',
+    mix: sandCement(),
+    conditions: { dampDays: 7 },
+    setting: 'portland',
+  } as const;
+
+  it('has the masses, faces and strength that a pour of it would have', () => {
+    const piece = rehearsalPieceOf(own);
+    const figures = reckonMix(own.mix, own.conditions);
+    const { dry, loss } = expectedOf(figures.perPart, 2014.89);
+    expect(piece.dry).toBeCloseTo(dry, 0);
+    expect(piece.loss).toBeCloseTo(loss, 0);
+    expect(piece.strength).toBe(figures.strength.value);
+    expect(piece).toMatchObject({ lightweight: false, liftOutAge: 24 });
+    // Cylinders of the mean diameters: pi (d·h) outside and inside, both ends and the rim.
+    const about = Math.PI * (180 * 180 + 142 * 162 + (160 ** 2 + 200 ** 2) / 4);
+    expect(piece.area / about).toBeCloseTo(1, 1);
+  });
+
+  it('dries in the same shape as any, and one of thicker walls in the same air no faster', () => {
+    const piece = rehearsalPieceOf(own);
+    const chosen = { ...lessons['cold shed'].start, climate: 'warm room', uncover: 24 } as const;
+    const left = (loss: number) => rehearse({ ...piece, loss }, chosen).hours[400]!.waterShare;
+    expect(left(piece.loss)).toBeLessThan(0.5);
+    expect(left(4 * piece.loss)).toBeGreaterThanOrEqual(left(piece.loss));
+  });
+
+  it('of a mix that cannot be mixed is refused with what to do', () => {
+    expect(() => rehearsalPieceOf({ ...own, mix: { ...own.mix, lines: [] } })).toThrow('no materials');
+  });
 });

@@ -37,8 +37,9 @@ export interface RehearsedHour {
   readonly strength: number;
   /** Off its faces, kg/m²/h. */
   readonly evaporation: number;
-  /** Water still to leave, g. */
+  /** Water still to leave, g, and its share of all that can. */
   readonly water: number;
+  readonly waterShare: number;
   readonly temperature: number;
 }
 
@@ -142,7 +143,8 @@ export function rehearse(piece: RehearsalPiece, choices: RehearsalChoices): Rehe
     );
     if (strength * piece.strength < 3.5) coldest = Math.min(coldest, temperature);
     if (hour === Math.round(choices.coat)) atCoat = state.water;
-    hours.push({ hour, strength, evaporation, water: state.water, temperature });
+    const { water } = state;
+    hours.push({ hour, strength, evaporation, water, waterShare: water / piece.loss, temperature });
   }
   const early = normalShare(
     (Math.log(0.65 * piece.liftOutAge) - Math.log(Math.max(0.1, ages[Math.round(choices.liftOut)]!))) / 0.35,

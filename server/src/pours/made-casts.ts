@@ -3,6 +3,7 @@ import {
   expectedByLog,
   loggedBatch,
   isAccelerated,
+  isLightweight,
   mainColour,
   reckonMix,
   skinOf,
@@ -20,7 +21,7 @@ export function castsOf(parts: readonly (PourPart & { readonly log: PourLog })[]
       mixName,
       setting: plan.setting,
       ratio: batch.freeWater / Math.max(1, cementMass(batch.portions)),
-      lightweight: plan.mix.lines.some(({ material }) => material.kind === 'lightweight'),
+      lightweight: isLightweight(plan.mix),
       accelerated: isAccelerated(plan.mix),
       strength: reckonMix(plan.mix, plan.conditions).strength.value,
     };

@@ -1,4 +1,4 @@
-import type { Rehearsal, RehearsalPiece } from '@dewpot/core';
+import type { Rehearsal } from '@dewpot/core';
 import type { EChartsCoreOption } from 'echarts/core';
 import { font, INK, inked } from '../ui/chart-style';
 
@@ -15,11 +15,11 @@ const rows: readonly { readonly of: Curve; readonly colour: string; readonly nam
 const HEIGHT = 84;
 const GAP = 38;
 
-const valueOf = (of: Curve, piece: RehearsalPiece) => (hour: Rehearsal['hours'][number]) =>
-  of === 'strength' ? hour.strength * 100 : of === 'water' ? (hour.water / piece.loss) * 100 : hour.evaporation;
+const valueOf = (of: Curve) => (hour: Rehearsal['hours'][number]) =>
+  of === 'strength' ? hour.strength * 100 : of === 'water' ? hour.waterShare * 100 : hour.evaporation;
 
 /** Forty days of one or two ways on one axis: strength, water, evaporation beneath one another. The second way is dashed. */
-export function curvesOption(piece: RehearsalPiece, ways: readonly Rehearsal[]): EChartsCoreOption {
+export function curvesOption(ways: readonly Rehearsal[]): EChartsCoreOption {
   const lines = rows.flatMap(({ of, colour }, axis) =>
     ways.map((way, i) => ({
       type: 'line',
@@ -27,7 +27,7 @@ export function curvesOption(piece: RehearsalPiece, ways: readonly Rehearsal[]):
       yAxisIndex: axis,
       showSymbol: false,
       silent: true,
-      data: way.hours.filter((_, k) => k % EVERY === 0).map((hour) => [hour.hour / DAY, valueOf(of, piece)(hour)]),
+      data: way.hours.filter((_, k) => k % EVERY === 0).map((hour) => [hour.hour / DAY, valueOf(of)(hour)]),
       lineStyle: { color: colour, width: i === 0 ? 2.5 : 2, type: i === 0 ? 'solid' : 'dashed' },
     })),
   );

@@ -1,52 +1,72 @@
 import { useMemo, useState } from 'react';
-import { lessons, rehearsalPieces, rehearse, type RehearsalChoices, type RehearsalPieceKey } from '@dewpot/core';
+import { lessons, rehearse, type Rehearsal, type RehearsalChoices } from '@dewpot/core';
 import { Chart } from '../ui/chart';
 import { SelectField } from '../ui/select-field';
 import { ChoicesForm } from './choices-form';
 import { CURVES_HEIGHT, curvesOption } from './curves-option';
 import { OutcomeList } from './outcome-list';
+import { usePieces, type Pieces } from './use-pieces';
 
-const pieces = (Object.keys(rehearsalPieces) as RehearsalPieceKey[]).map((value) => ({
-  value,
-  label: rehearsalPieces[value].name,
-}));
-const usual: RehearsalChoices = {
-  ...lessons['cold shed'].start,
-  climate: 'mild shed',
-  liftOut: 32,
-  uncover: 12 * 24,
-  coat: 30 * 24,
+/** One way of treating a piece; of the workshop's own moulds also what it is cast in. */
+interface Way {
+  readonly choices: RehearsalChoices;
+  readonly mixId?: string;
+}
+
+const usual: Way = {
+  choices: { ...lessons['cold shed'].start, climate: 'mild shed', liftOut: 32, uncover: 12 * 24, coat: 30 * 24 },
 };
+
+/** What comes of a way; nothing where its piece cannot be cast. */
+function useRehearsal(pieces: Pieces, key: string, way: Way | undefined) {
+  const { choices, mixId } = way ?? {};
+  const { piece, trouble } = useMemo(() => pieces.make(key, mixId), [pieces, key, mixId]);
+  const came = useMemo(() => (piece && choices ? rehearse(piece, choices) : undefined), [piece, choices]);
+  return { came, trouble };
+}
 
 /** Two ways of treating one piece, side by side, over forty days. */
 export function FreePlay() {
-  const [key, setKey] = useState<RehearsalPieceKey>('pot');
-  const [one, setOne] = useState<RehearsalChoices>(usual);
-  const [other, setOther] = useState<RehearsalChoices>();
-  const piece = rehearsalPieces[key];
-  const first = useMemo(() => rehearse(piece, one), [piece, one]);
-  const second = useMemo(() => (other ? rehearse(piece, other) : undefined), [piece, other]);
-  const option = useMemo(() => curvesOption(piece, second ? [first, second] : [first]), [piece, first, second]);
+  const pieces = usePieces();
+  const { options, mixes } = pieces;
+  const [key, setKey] = useState('pot');
+  const [one, setOne] = useState(usual);
+  const [other, setOther] = useState<Way>();
+  const first = useRehearsal(pieces, key, one);
+  const second = useRehearsal(pieces, key, other);
+  const option = useMemo(
+    () => curvesOption([first.came, second.came].filter((came): came is Rehearsal => came !== undefined)),
+    [first.came, second.came],
+  );
+  const form = (name: string, way: Way, onChange: (way: Way) => void) => (
+    <>
+      {pieces.isOwn(key) && (
+        <SelectField
+          label="Cast in"
+          value={way.mixId ?? mixes[0]?.value ?? ''}
+          options={mixes}
+          onChange={(mixId) => onChange({ ...way, mixId })}
+        />
+      )}
+      <ChoicesForm name={name} choices={way.choices} onChange={(choices) => onChange({ ...way, choices })} />
+    </>
+  );
   return (
     <div className="grid gap-4 lg:grid-cols-[19rem_minmax(0,1fr)_19rem]">
       <section className="card-slab space-y-4" aria-label="One way">
-        <SelectField label="The piece" value={key} options={pieces} onChange={setKey} />
+        <SelectField label="The piece" value={key} options={options} onChange={setKey} />
         <h2 className="text-2xl">One way</h2>
-        <ChoicesForm name="One way" choices={one} onChange={setOne} />
+        {form('One way', one, setOne)}
       </section>
       <section className="card-slab min-w-0" aria-label="Forty days">
-        <Chart option={option} height={CURVES_HEIGHT} label={`Forty days of ${piece.name}`} />
-        <div className={`grid gap-4 ${second ? 'md:grid-cols-2' : ''}`}>
-          <section aria-label="What comes of one way">
-            {second && <h3 className="mb-1 text-lg">One way (solid)</h3>}
-            <OutcomeList outcomes={first.outcomes} />
-          </section>
-          {second && (
-            <section aria-label="What comes of another">
-              <h3 className="mb-1 text-lg">Another (dashed)</h3>
-              <OutcomeList outcomes={second.outcomes} />
-            </section>
-          )}
+        <Chart
+          option={option}
+          height={CURVES_HEIGHT}
+          label={`Forty days of ${options.find(({ value }) => value === key)?.label}`}
+        />
+        <div className={`grid gap-4 ${other ? 'md:grid-cols-2' : ''}`}>
+          <CameOf label="What comes of one way" heading={other && 'One way (solid)'} {...first} />
+          {other && <CameOf label="What comes of another" heading="Another (dashed)" {...second} />}
         </div>
         <p className="quiet mt-2 text-sm">
           A plain model for learning what follows from what. Your own pieces are reckoned from their own weighings.
@@ -54,9 +74,9 @@ export function FreePlay() {
       </section>
       <section className="card-slab space-y-4 self-start" aria-label="Another way">
         <h2 className="text-2xl">Another way</h2>
-        {other && second ? (
+        {other ? (
           <>
-            <ChoicesForm name="Another way" choices={other} onChange={setOther} />
+            {form('Another way', other, setOther)}
             <button type="button" className="btn btn-ghost h-12 w-full" onClick={() => setOther(undefined)}>
               Take it away
             </button>
@@ -68,5 +88,25 @@ export function FreePlay() {
         )}
       </section>
     </div>
+  );
+}
+
+function CameOf({
+  label,
+  heading,
+  came,
+  trouble,
+}: {
+  label: string;
+  heading: string | undefined;
+  came: Rehearsal | undefined;
+  trouble?: string | undefined;
+}) {
+  return (
+    <section aria-label={label}>
+      {heading && <h3 className="mb-1 text-lg">{heading}</h3>}
+      {came && <OutcomeList outcomes={came.outcomes} />}
+      {trouble && <p role="alert">{trouble}</p>}
+    </section>
   );
 }

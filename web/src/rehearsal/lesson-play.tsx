@@ -14,7 +14,7 @@ export function LessonPlay({ lesson: key, onLearned }: { lesson: LessonKey; onLe
   const asMost = useMemo(() => rehearse(piece, lesson.start), [piece, lesson]);
   const wanted = seen?.outcomes.filter(({ of }) => lesson.learned.includes(of)) ?? [];
   const learned = seen !== undefined && wanted.every(({ grade }) => grade === 'good');
-  const option = useMemo(() => curvesOption(piece, seen ? [seen, asMost] : [asMost]), [piece, seen, asMost]);
+  const option = useMemo(() => curvesOption(seen ? [seen, asMost] : [asMost]), [seen, asMost]);
   const see = () => {
     const came = rehearse(piece, choices);
     setSeen(came);

@@ -1,6 +1,7 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { fakeServer, mix } from '../../test/fake-server';
 import { renderInside } from '../../test/stand-ins';
 import { RehearsalPage } from './rehearsal-page';
 
@@ -16,6 +17,32 @@ describe('trying it first', () => {
     await userEvent.selectOptions(within(another).getByLabelText('Under'), 'open');
     expect(screen.getByRole('region', { name: 'What comes of one way' })).toHaveTextContent('stayed damp');
     expect(screen.getByRole('region', { name: 'What comes of another' })).toHaveTextContent('it crazes and dusts');
+  });
+
+  it('takes a mould of the workshop, cast in another mix each way', async () => {
+    const light = { ...mix, id: 'light', name: 'Perlite light', lines: [...mix.lines] };
+    light.lines[1] = { materialId: 'perlite', parts: 4 };
+    fakeServer({ mixes: [mix, light] });
+    renderInside(<RehearsalPage />);
+    await screen.findByRole('option', { name: 'Nested pot' });
+    expect(screen.queryByLabelText('Cast in')).toBeNull();
+    await userEvent.selectOptions(screen.getByLabelText('The piece'), 'Nested pot');
+    expect(screen.getByLabelText('Cast in')).toHaveDisplayValue('Garden grey');
+    await userEvent.click(screen.getByRole('button', { name: 'Set one beside it' }));
+    const another = screen.getByRole('region', { name: 'Another way' });
+    await userEvent.selectOptions(within(another).getByLabelText('Cast in'), 'Perlite light');
+    await userEvent.selectOptions(within(another).getByLabelText('Under'), 'open');
+    expect(screen.getByRole('img', { name: 'Forty days of Nested pot' })).toBeVisible();
+    expect(screen.getByRole('region', { name: 'What comes of one way' })).toHaveTextContent('of its 28-day strength');
+    expect(screen.getByRole('region', { name: 'What comes of another' })).toHaveTextContent('lay dry');
+  });
+
+  it('says why a mix cannot be cast', async () => {
+    fakeServer({ mixes: [{ ...mix, lines: [] }] });
+    renderInside(<RehearsalPage />);
+    await screen.findByRole('option', { name: 'Nested pot' });
+    await userEvent.selectOptions(screen.getByLabelText('The piece'), 'Nested pot');
+    expect(screen.getByRole('alert')).toHaveTextContent('Add a binder');
   });
 
   it('plays a lesson: only what it asks is open, and once it went well that is kept', async () => {
