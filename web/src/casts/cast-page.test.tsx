@@ -4,7 +4,9 @@ import { describe, expect, it, vi } from 'vitest';
 import { fakeServer, Refusal, renderScreen } from '../../test/fake-server';
 import { cast, castDetail, DAY, NOW, dry } from '../../test/stand-ins';
 import { CastPage } from './cast-page';
+import { unitsOf } from '../ui/units';
 import { CastsPage } from './casts-page';
+import { lifeOption } from './life-chart-option';
 
 vi.mock('../ui/chart', () => ({ Chart: ({ label }: { label: string }) => <div role="img" aria-label={label} /> }));
 
@@ -58,6 +60,30 @@ describe('a cast’s screen', () => {
     await userEvent.click(within(record).getByRole('button', { name: /^Undo: Weighed 4280 g/ }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toMatchObject({ path: 'casts/id-1a/events', body: { type: 'voided', event: 'w' } });
+  });
+
+  it('of a piece that others are weighed for says so, and lets it be weighed all the same', async () => {
+    const weighed = { ...detail, dues: [], dry: dry({ inferredFrom: ['1b', '1c'] }) };
+    fakeServer({ 'casts/id-1a': weighed });
+    open();
+    expect(await screen.findByText('Like pieces of its pour are weighed in its place.')).toBeVisible();
+    expect(screen.getByRole('region', { name: 'Dry enough?' })).toHaveTextContent('1b and 1c of its pour were weighed');
+    await userEvent.click(screen.getByRole('button', { name: 'Weigh it, or something else' }));
+    expect(await screen.findByRole('tab', { name: 'Weigh', selected: true })).toBeVisible();
+  });
+
+  it('draws no strength of an article, and names what happened to it', () => {
+    const snapshot = { ...detail.snapshot, article: {} as never };
+    const option = (article: boolean) =>
+      lifeOption({ cast: article ? { ...detail, snapshot } : detail, now: NOW, units: unitsOf('metric', '€') }) as {
+        series: { name: string; markLine?: { data: unknown[] } }[];
+        yAxis: { show?: boolean }[];
+      };
+    expect(option(false).series.map(({ name }) => name)).toContain('Strength');
+    const { series, yAxis } = option(true);
+    expect(series.map(({ name }) => name)).not.toContain('Strength');
+    expect(series.find(({ name }) => name === 'Happened')?.markLine?.data).toHaveLength(2);
+    expect(yAxis[0]?.show).toBe(false);
   });
 
   it('takes bubbles by one tap on the patch that looks like it', async () => {

@@ -3,9 +3,10 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import type { CastView } from '@dewpot/contract';
 import { cast, DAY, dry, HOUR, NOW, renderInside } from '../../test/stand-ins';
-import { lookToday } from '../casts';
+import { judgedBy, lookToday } from '../casts';
 import { layoutPlank, lineHeight, shelfScale } from './layout';
 import { groupCasts, planksOf } from './reading';
+import { PlankLine } from './plank';
 import { Round } from './round';
 
 const group = (casts: CastView[]) => groupCasts(casts, NOW);
@@ -26,6 +27,18 @@ describe('the shelf', () => {
       ['setting', '4a'],
     ]);
     expect(groups.map(({ due }) => due)).toEqual([true, true, false]);
+  });
+
+  it('marks those that were judged by others, and by which', () => {
+    const inferred = dry({ dryEnough: true, inferredFrom: ['1a', '1b'] });
+    const casts = [cast('1a', { dry: dry({ dryEnough: true }) }), cast('1c', { dry: inferred })];
+    expect(judgedBy(casts)).toBe('1c: judged by 1a and 1b');
+    expect(judgedBy(casts.slice(1))).toBe('judged by 1a and 1b');
+    expect(judgedBy(casts.slice(0, 1))).toBeUndefined();
+    const none = { dues: [] };
+    const line = layoutPlank(group(casts.slice(1).map((one) => ({ ...one, ...none }))), 800, 0.4)[0]!;
+    renderInside(<PlankLine line={line} label="Ready to seal" count={1} width={800} scale={0.4} onDue={vi.fn()} />);
+    expect(screen.getByText('≈ 1c')).toBeInTheDocument();
   });
 
   it('draws a wet piece darker than the same one dry', () => {
