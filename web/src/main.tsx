@@ -3,11 +3,11 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
-import { Toaster } from 'sonner';
 import { registerSW } from 'virtual:pwa-register';
 import { nameWaitingWrites } from './api/casts';
 import { persistOptions, queryClient, resumeWaiting } from './api/query-client';
 import { Busy } from './ui/states';
+import { fetchToaster } from './ui/toast';
 import { Frame } from './shell/frame';
 import { ScreenFailure } from './shell/screen-failure';
 
@@ -62,13 +62,17 @@ const router = createBrowserRouter([
   },
 ]);
 
-registerSW({ immediate: true });
+/** By then the first screen stands: it waits for none of this. */
+const SETTLED = 3000;
+setTimeout(() => {
+  registerSW({ immediate: true });
+  void fetchToaster();
+}, SETTLED);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <PersistQueryClientProvider client={queryClient} persistOptions={persistOptions} onSuccess={resumeWaiting}>
       <RouterProvider router={router} />
-      <Toaster position="bottom-center" closeButton toastOptions={{ className: 'toast-slab' }} />
     </PersistQueryClientProvider>
   </StrictMode>,
 );

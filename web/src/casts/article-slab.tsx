@@ -1,7 +1,7 @@
 import { bonds } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { Link, useNavigate } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { useTakeApart } from '../api/finish';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';

@@ -1,4 +1,4 @@
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { v7 as uuid } from 'uuid';
 import type { CastEventInput, CastView } from '@dewpot/contract';
 import { useAppend } from '../api/casts';

@@ -1,7 +1,7 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { MixInput } from '@dewpot/contract';
 import { Link, useNavigate } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { v7 as uuid } from 'uuid';
 import { useAir } from '../api/session';
 import { useMixColour } from '../api/tints';

@@ -3,7 +3,7 @@ import { mouldRecord } from '@dewpot/core';
 import type { MouldView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { v7 as uuid } from 'uuid';
 import { allCastsQuery } from '../api/casts';
 import { useRemoveMould, useSaveMould } from '../api/work';

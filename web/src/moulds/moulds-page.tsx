@@ -3,7 +3,7 @@ import { fullVolume, pieceGuides, type PieceKind } from '@dewpot/core';
 import type { MouldView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { mouldsQuery, useSaveMould } from '../api/work';
 import { FileButton } from '../ui/file-button';
 import { PageHead } from '../ui/page-head';

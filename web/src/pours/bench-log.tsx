@@ -3,7 +3,7 @@ import { castItems, logsOf, runOf, WORKABLE_SHARE, type PourLog, type Run } from
 import { benchOf, type PourView } from '@dewpot/contract';
 import { Footprints } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { v7 as uuid } from 'uuid';
 import { useRun } from '../api/run';
 import { useFinishPour, useRemovePour } from '../api/work';

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { roundLines, whenDue } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { placeOf } from '../casts';
 import { useShelf } from '../shelf';
 import { notify } from '../ui/notices';

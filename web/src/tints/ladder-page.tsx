@@ -3,7 +3,7 @@ import { CHIP, chipGrams, InputError, LADDER, stockFor, type Material } from '@d
 import { tintOf } from '@dewpot/contract';
 import { Printer } from 'lucide-react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { v7 as uuid } from 'uuid';
 import { useSession } from '../api/session';
 import { usePalette, useSaveSwatch, type Palette } from '../api/tints';

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { tintOf, type MouldView, type TintInput } from '@dewpot/contract';
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { v7 as uuid } from 'uuid';
 import { useRemoveTint, useSaveTint, type Palette } from '../api/tints';
 import { KeepBar, StaleChoice } from '../ui/keep-bar';

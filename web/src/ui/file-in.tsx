@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { FieldIssue } from '@dewpot/core';
 import type { ImportView } from '@dewpot/contract';
 import type { UseMutationResult } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from './toast';
 import { FileButton } from './file-button';
 import { Failure } from './states';
 import { WhatChanges } from './what-changes';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { dampSchools, usualDampCure, usualWaking, type DampCure, type DampSchool } from '@dewpot/core';
 import type { DampCureInput } from '@dewpot/contract';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { useSaveSettings, useSession } from '../api/session';
 import { Choice } from '../ui/choice';
 import { SelectField } from '../ui/select-field';

@@ -1,7 +1,7 @@
 import { dryingSchools, usualDrying, type DryingSchool } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { overrulesQuery } from '../api/finish';
 import { useSaveSettings, useSession } from '../api/session';
 import { Choice } from '../ui/choice';

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { NewPersonInput, WorkshopSettings } from '@dewpot/contract';
 import { Controller, useForm } from 'react-hook-form';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast';
 import { peopleQuery, useLetIn, useSaveSettings, useSession } from '../api/session';
 import { Choice } from '../ui/choice';
 import { PageHead } from '../ui/page-head';
