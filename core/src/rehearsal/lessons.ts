@@ -146,3 +146,17 @@ export const lessons: Record<LessonKey, Lesson> = {
       'Light grains let its water go fast, and cement without water stops where it is. Keep it damp longest of all.',
   },
 };
+
+/** Over the handbook's age at 20 °C: a mild shed is somewhat colder, and a clean lift-out wants some to spare. */
+const LIFT_OUT_WITH = 4 / 3;
+
+/** What goes well with a piece in a mild shed: where a learner begins. */
+export const usualChoices = ({ liftOutAge }: Pick<RehearsalPiece, 'liftOutAge'>): RehearsalChoices => ({
+  climate: 'mild shed',
+  cover: 'bag',
+  liftOut: Math.ceil(LIFT_OUT_WITH * liftOutAge),
+  uncover: 12 * DAY,
+  wettings: 0,
+  sealer: 'penetrating',
+  coat: 30 * DAY,
+});

@@ -11,6 +11,7 @@ import {
   rehearsalPieces,
   rehearse,
   REHEARSED,
+  usualChoices,
   type LessonKey,
   type RehearsalChoices,
 } from './index.js';
@@ -57,6 +58,11 @@ it('water never comes back and strength never falls, whatever is chosen', () => 
     }),
     { numRuns: 25 },
   );
+});
+
+it.each(Object.entries(rehearsalPieces))('%s comes out well as a learner begins', (_, piece) => {
+  const { outcomes } = rehearse(piece, usualChoices(piece));
+  expect(outcomes.filter(({ grade }) => grade === 'bad')).toEqual([]);
 });
 
 describe('a piece of one’s own', () => {

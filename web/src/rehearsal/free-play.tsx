@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { lessons, rehearse, type Rehearsal, type RehearsalChoices } from '@dewpot/core';
+import { rehearsalPieces, rehearse, usualChoices, type Rehearsal, type RehearsalChoices } from '@dewpot/core';
 import { Chart } from '../ui/chart';
 import { SelectField } from '../ui/select-field';
 import { ChoicesForm } from './choices-form';
@@ -12,10 +12,6 @@ interface Way {
   readonly choices: RehearsalChoices;
   readonly mixId?: string;
 }
-
-const usual: Way = {
-  choices: { ...lessons['cold shed'].start, climate: 'mild shed', liftOut: 32, uncover: 12 * 24, coat: 30 * 24 },
-};
 
 /** What comes of a way; nothing where its piece cannot be cast. */
 function useRehearsal(pieces: Pieces, key: string, way: Way | undefined) {
@@ -30,7 +26,7 @@ export function FreePlay() {
   const pieces = usePieces();
   const { options, mixes } = pieces;
   const [key, setKey] = useState('pot');
-  const [one, setOne] = useState(usual);
+  const [one, setOne] = useState<Way>({ choices: usualChoices(rehearsalPieces.pot) });
   const [other, setOther] = useState<Way>();
   const first = useRehearsal(pieces, key, one);
   const second = useRehearsal(pieces, key, other);
@@ -38,6 +34,16 @@ export function FreePlay() {
     () => curvesOption([first.came, second.came].filter((came): came is Rehearsal => came !== undefined)),
     [first.came, second.came],
   );
+  // Another piece begins with a lift-out that suits it; what else was chosen stays.
+  const choosePiece = (next: string) => {
+    setKey(next);
+    const { piece } = pieces.make(next, undefined);
+    if (!piece) return;
+    const { liftOut } = usualChoices(piece);
+    const suited = (way: Way): Way => ({ ...way, choices: { ...way.choices, liftOut } });
+    setOne(suited);
+    setOther((way) => way && suited(way));
+  };
   const form = (name: string, way: Way, onChange: (way: Way) => void) => (
     <>
       {pieces.isOwn(key) && (
@@ -54,7 +60,7 @@ export function FreePlay() {
   return (
     <div className="grid gap-4 lg:grid-cols-[19rem_minmax(0,1fr)_19rem]">
       <section className="card-slab space-y-4" aria-label="One way">
-        <SelectField label="The piece" value={key} options={options} onChange={setKey} />
+        <SelectField label="The piece" value={key} options={options} onChange={choosePiece} />
         <h2 className="text-2xl">One way</h2>
         {form('One way', one, setOne)}
       </section>
