@@ -87,7 +87,7 @@ export async function swatchesFollow(context, note) {
 export async function mixEditing(context, note) {
   const { materials } = await (await context.request.get('/api/stores')).json();
   const lines = [];
-  const own = materials.filter((/** @type {{ kind: string }} */ { kind }) => kind !== 'additive');
+  const own = materials.filter((/** @type {{ kind: string }} */ { kind }) => kind !== 'additive' && kind !== 'sealer');
   for (let i = 0; i < LINES; i++) {
     const figures = { ...own[i % own.length], version: 0 };
     delete figures.id;

@@ -79,6 +79,27 @@ const waysFor = ({ ease }: GateWays, film: boolean, leastDays?: number): Dryness
   ...(leastDays !== undefined && { leastDays }),
 });
 
+/** What siblings were judged to be, by what they were judged by: one stands for many. */
+const judgedSiblings = new WeakMap<Life, Map<string, DryJudgement>>();
+
+function judgeSibling(
+  { life, expected }: WeighedSibling,
+  setting: SettingClass,
+  ways: DrynessWays,
+  pace: number,
+): DryJudgement {
+  const known = judgedSiblings.get(life) ?? new Map<string, DryJudgement>();
+  const by = JSON.stringify([expected, setting, ways, pace]);
+  const judged =
+    known.get(by) ??
+    judgeDryDown(countedWeighings(life), dryDownPrior(life, expected, setting, pace), setting, {
+      ...ways,
+      ease: (ways.ease ?? 1) * SAMPLE_EASE,
+    });
+  judgedSiblings.set(life, known.set(by, judged));
+  return judged;
+}
+
 /** Judges a piece by its siblings: the one that may still hold most for its mass decides, at a stricter limit. */
 function inferred(
   siblings: readonly WeighedSibling[],
@@ -88,12 +109,7 @@ function inferred(
 ): Dryness | undefined {
   const judged = siblings
     .filter(({ life }) => countedWeighings(life).length >= WEIGHINGS_NEEDED)
-    .map(({ life, expected }) =>
-      judgeDryDown(countedWeighings(life), dryDownPrior(life, expected, setting, pace), setting, {
-        ...ways,
-        ease: (ways.ease ?? 1) * SAMPLE_EASE,
-      }),
-    );
+    .map((sibling) => judgeSibling(sibling, setting, ways, pace));
   if (judged.length < 2) return undefined;
   const share = ({ remaining, limit }: DryJudgement) => (remaining?.band?.[1] ?? Infinity) / limit;
   const wettest = judged.reduce((worst, one) => (share(one) > share(worst) ? one : worst));
