@@ -24,3 +24,7 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
     ...(env.DEWPOT_WEB && { web: env.DEWPOT_WEB }),
   };
 }
+
+/** The zone of a workshop by its IANA name; the server's own where it named none. */
+export const zoneOf = ({ zone }: { readonly zone?: string }): string =>
+  zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;

@@ -223,3 +223,19 @@ it('a piece that went out is asked after once, and what is told of it stays', as
 });
 
 answersItsExamples('finish', finishExamples, () => harness);
+
+it('a piece from a workshop where winter is in July is asked after in October', async () => {
+  const own = await newWorkshop(harness);
+  const { workshop } = (await own.get('/api/session').expect(200)).body;
+  const { id: _, demo: __, ...settings } = workshop;
+  await own
+    .put('/api/workshop')
+    .send({ ...settings, zone: 'Pacific/Auckland' })
+    .expect(200);
+  const { casts, dried, tell } = await pots(own, 40);
+  await dried(casts[0]!);
+  await tell(casts[0]!, { type: 'seal-planned', day: 8, uses: ['frost'], coats: 0, side: 'both' }).expect(200);
+  const { dues } = (await tell(casts[0]!, { type: 'put-out', day: 30, gone: 'given' }).expect(200)).body;
+  expect(dues[0].stroke).toBe('Look back');
+  expect(new Date(dues[0].good).getUTCMonth()).toBe(9);
+});

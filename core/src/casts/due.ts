@@ -106,7 +106,7 @@ function byStage(life: Life, context: DueContext): Due[] {
     case 'sealed':
       return sealedDues(life, context);
     case 'out':
-      return outDues(life, context.now);
+      return outDues(life, context);
     default:
       return [];
   }

@@ -8,6 +8,7 @@ import {
 } from '../finish/index.js';
 import type { Due } from './due.js';
 import type { Life } from './life.js';
+import { isSouthern } from './southern.js';
 import { decorationDryAt, lastCoat, sealerOfCoat, type Coat } from './life.js';
 
 const HOUR = 3_600_000;
@@ -24,6 +25,8 @@ export interface FinishContext {
   readonly drying?: DryingSchool;
   /** Like pieces of its pour are weighed for it. */
   readonly sampled?: boolean;
+  /** IANA name of the zone in which its workshop lies. */
+  readonly zone?: string;
   /** Air in which the last coat dries: recorded, then forecast, in order. */
   readonly air?: readonly CoatAirAt[];
 }
@@ -94,20 +97,24 @@ export function sealedDues(life: Life, { air }: FinishContext): Due[] {
       ];
 }
 
-/** Pieces that stand outdoors are asked after once their first winter is over, others after half a year. */
-const SPRING = { month: 3, day: 15 } as const;
+/** Months, from 0, in whose middle winter is over: outdoors pieces are asked after then, others after half a year. */
+const SPRING = { north: 3, south: 9 } as const;
+const MIDDLE = 15;
 const LEAST_OUT = 60 * DAY;
 /** So long the question stands, ms. */
 const ASKED_FOR = 60 * DAY;
 
-/** When to ask what became of a piece that went out, ms: once, when there is something to tell. */
-export function lookBackAt(life: Life): number | undefined {
+/**
+ * When to ask what became of a piece that went out, ms: once, when there is something to tell. `zone`: IANA name of the zone in
+ * which it lives, north of the equator where it is left out.
+ */
+export function lookBackAt(life: Life, zone = ''): number | undefined {
   const { outAt, sealPlan } = life;
   if (outAt === undefined) return undefined;
   const outside = sealPlan?.uses.some((use) => use === 'outdoors' || use === 'frost' || use === 'plants') ?? true;
   if (!outside) return outAt + 182 * DAY;
   const year = new Date(outAt + LEAST_OUT).getUTCFullYear();
-  const spring = (in_: number) => Date.UTC(in_, SPRING.month, SPRING.day);
+  const spring = (in_: number) => Date.UTC(in_, SPRING[isSouthern(zone) ? 'south' : 'north'], MIDDLE);
   return spring(year) >= outAt + LEAST_OUT ? spring(year) : spring(year + 1);
 }
 
@@ -120,16 +127,16 @@ export function resealAt(life: Life): number | undefined {
 /** Of a piece that went out only its keeper sees it: of those kept, when it is to be sealed again. */
 const resealDueAt = (life: Life) => (life.gone?.how === 'kept' ? resealAt(life) : undefined);
 
-/** When something is due to a piece that went out, ms: until then nobody needs to look at it. */
-export function wakesAt(life: Life): number | undefined {
+/** When something is due to a piece that went out, ms: until then nobody needs to look at it. `zone` as for `lookBackAt`. */
+export function wakesAt(life: Life, zone?: string): number | undefined {
   if (life.stage !== 'out' || life.later?.some(({ came }) => came === 'gone')) return undefined;
-  const times = [life.later ? undefined : lookBackAt(life), resealDueAt(life)].filter((at) => at !== undefined);
+  const times = [life.later ? undefined : lookBackAt(life, zone), resealDueAt(life)].filter((at) => at !== undefined);
   return times.length > 0 ? Math.min(...times) : undefined;
 }
 
 /** What is due after the door: to be asked once how it lasted, and of what was kept, to be sealed again. */
-export function outDues(life: Life, now: number): Due[] {
-  const asked = lookBackAt(life);
+export function outDues(life: Life, { now, zone }: Pick<FinishContext, 'now' | 'zone'>): Due[] {
+  const asked = lookBackAt(life, zone);
   const again = resealDueAt(life);
   if (life.later?.some(({ came }) => came === 'gone')) return [];
   const dues: Due[] = [

@@ -158,6 +158,10 @@ describe('after drying', () => {
     const life = drying(20, event(40, { ...plan, uses: ['frost'] }), event(41, coat), out);
     expect(new Date(lookBackAt(life)!).toISOString().slice(0, 10)).toBe('2027-04-15');
     expect(wakesAt(life)).toBe(lookBackAt(life));
+    const south = 'Australia/Hobart';
+    expect(new Date(lookBackAt(life, south)!).toISOString().slice(0, 10)).toBe('2026-10-15');
+    expect(wakesAt(life, south)).toBe(lookBackAt(life, south));
+    expect(lookBackAt(life, 'America/New_York')).toBe(lookBackAt(life));
     const asked = duesOf(life, { now: lookBackAt(life)!, setting: 'portland', reach: () => undefined, liftOutAge: 24 });
     expect(asked.map(({ stroke }) => stroke)).toContain('Look back');
     const late = duesOf(life, {

@@ -6,6 +6,7 @@ import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CastsService } from '../casts/index.js';
 import { CalendarKeyEntity, WorkshopEntity } from '../db/entities.js';
+import { zoneOf } from '../config.js';
 import { Rows } from '../db/rows.js';
 import { ProblemError } from '../http/problem-error.js';
 import { Public, Who, type Visitor } from '../http/request.js';
@@ -71,7 +72,6 @@ export class CalendarController {
 
   private async calendar(): Promise<string> {
     const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
-    const zone = settings.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
-    return calendarOf(await this.casts.list(), settings.name, zone, Date.now());
+    return calendarOf(await this.casts.list(), settings.name, zoneOf(settings), Date.now());
   }
 }

@@ -13,7 +13,8 @@ import {
   type Sealer,
 } from '@dewpot/core';
 import type { CastEventInput } from '@dewpot/contract';
-import { CastEntity, CastEventEntity } from '../db/entities.js';
+import { zoneOf } from '../config.js';
+import { CastEntity, CastEventEntity, WorkshopEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { ProblemError } from '../http/problem-error.js';
 import { DrynessService, noAirsYet, type KnownForAll } from './dryness.service.js';
@@ -101,10 +102,16 @@ export class CastRecordsService {
   async keep(row: CastEntity, life: Life, now: number, known?: KnownForAll): Promise<CastEntity> {
     const { id } = row;
     const dry = await this.dryness.summary({ ...row, projection: { ...row.projection, life } }, now, known);
-    const kept = { ...row, stage: life.stage, projection: { life, dry }, wakesAt: wakesAt(life) ?? null };
+    const wakes = life.stage === 'out' ? wakesAt(life, await this.zone()) : undefined;
+    const kept = { ...row, stage: life.stage, projection: { life, dry }, wakesAt: wakes ?? null };
     const { stage, projection } = kept;
     await this.rows.of(CastEntity).update({ id }, { stage, projection: projection as object, wakesAt: kept.wakesAt });
     return kept;
+  }
+
+  private async zone(): Promise<string> {
+    const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
+    return zoneOf(settings);
   }
 
   /** An event with what the caster need not say: a lift-out's age, a weighing's air, a product's sheet. */

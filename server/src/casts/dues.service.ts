@@ -30,6 +30,7 @@ import {
 import type { CastAir } from '@dewpot/contract';
 import { Climates, type PlaceSeries } from '../climate/index.js';
 import { CastEntity, PlaceEntity, WorkshopEntity } from '../db/entities.js';
+import { zoneOf } from '../config.js';
 import { Rows } from '../db/rows.js';
 import { airSince, DrynessService } from './dryness.service.js';
 import { LiftOutsService } from './lift-outs.service.js';
@@ -162,7 +163,7 @@ export class DuesService {
       dampCure: (settings.dampCure as DampCure | undefined) ?? usualDampCure,
       waking: settings.waking ?? usualWaking,
       drying: settings.drying ?? usualDrying,
-      zone: settings.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
+      zone: zoneOf(settings),
     };
   }
 }
@@ -236,6 +237,7 @@ function dueOf(
     ...(dry.opensAt !== undefined && { opensAt: dry.opensAt }),
     dryEnough: dry.dryEnough,
     drying: ways.drying,
+    zone: ways.zone,
     sampled,
     ...(here && isCoated(cast) && { air: airOfCoat(life, here.series) }),
   });

@@ -31,8 +31,9 @@ export function useRecord() {
         made.push({ castId: cast.id, id });
       }
     } finally {
-      if (made.length > 0)
-        toast.success(said, { duration: 12_000, action: { label: 'Undo', onClick: () => void undo(made) } });
+      const ways = { duration: 12_000, action: { label: 'Undo', onClick: () => void undo(made) } };
+      if (made.length === happened.length) toast.success(said, ways);
+      else if (made.length > 0) toast(`Kept ${made.length} of ${happened.length}; the rest was refused.`, ways);
     }
   };
 }
