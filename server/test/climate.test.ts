@@ -170,7 +170,15 @@ describe('casts in their air', () => {
   });
 
   it('a damaged lift-out moves the next proposal, may be taken back, forgotten, and switched off', async () => {
+    const place = await open();
+    // 38 h at this are as many as the handbook's 24 h at 20 °C.
+    await send(place.id, steady(12.5, now - 40 * HOUR, now, 10 * MINUTE));
     const { mould, mix, casts } = await pouredPots(agent, now - 40 * HOUR);
+    for (const cast of casts)
+      await agent
+        .post(`/api/casts/${cast}/events`)
+        .send({ id: uuid(), type: 'moved', at: now - 40 * HOUR, place: place.name, placeId: place.id })
+        .expect(200);
     const lift = (cast: number, damage: object[], more: object = {}) =>
       agent
         .post(`/api/casts/${casts[cast]}/events`)
