@@ -129,7 +129,7 @@ export class DrynessService {
 
   /** The curve and the rules of a cast's own weighings, by what it was judged by last. */
   async dryDown({ projection: { life, dry }, expected, snapshot: { setting } }: CastEntity): Promise<DryDown> {
-    const { ease } = await this.ways();
+    const ease = await this.lessons.ease();
     return reckonDryDown(countedWeighings(life), dryDownPrior(life, expected, setting, dry.pace), setting, {
       film: dry.film,
       ease: dry.film ? ease.film : ease.open,

@@ -8,6 +8,10 @@ export class ProblemFailure extends Error {
   }
 }
 
+/** Whether the server refused one of these fields. */
+export const refuses = (error: unknown, ...fields: readonly string[]): boolean =>
+  error instanceof ProblemFailure && (error.problem.errors?.some(({ field }) => fields.includes(field)) ?? false);
+
 /** The server could not be reached. Nothing was saved; the same request may be sent again. */
 export class Unreachable extends Error {
   constructor() {

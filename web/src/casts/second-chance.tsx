@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { ProblemFailure } from '../api/client';
+import { refuses } from '../api/client';
 import { ReasonField } from './overrule';
 import type { Happening } from './use-record';
 
@@ -11,8 +11,6 @@ export interface Sent {
 
 /** Fields by which the server asks for a reason, where the sheet saw none: it knew more of the air, or of other casts. */
 const overruledBy = ['sealer', 'decoration'];
-
-const refusals = (error: unknown) => (error instanceof ProblemFailure ? (error.problem.errors ?? []) : []);
 
 const withEvent = ({ said, happened }: Sent, change: Partial<Happening['event']>): Sent => ({
   said,
@@ -32,8 +30,7 @@ export function SecondChance({
   onSend: (what: Sent) => void;
 }) {
   const [reason, setReason] = useState('');
-  const refused = refusals(error);
-  if (refused.some(({ field }) => field === 'sure'))
+  if (refuses(error, 'sure'))
     return (
       <button
         type="button"
@@ -45,8 +42,7 @@ export function SecondChance({
       </button>
     );
   const overruled = reason.trim();
-  if (!refused.some(({ field }) => overruledBy.includes(field)) || sent.happened.some(({ event }) => event.overruled))
-    return null;
+  if (!refuses(error, ...overruledBy) || sent.happened.some(({ event }) => event.overruled)) return null;
   return (
     <div className="mt-2 space-y-2">
       <ReasonField label="Do it all the same, because" reason={reason} onReason={setReason} />

@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { InputError, simplified, sizedLoops, type Loops, type OutlineReading } from '@dewpot/core';
 import type { InsetInput, LetterFace, LettersInput } from '@dewpot/contract';
 import { FileUp } from 'lucide-react';
+import { sayRefusal } from '../ui/say-refusal';
 import { Choice } from '../ui/choice';
 import { FileButton } from '../ui/file-button';
 import { QuantityField } from '../ui/quantity-field';
@@ -117,7 +118,7 @@ function LettersSource({ inset, onChange }: SourceProps) {
       />
       {error instanceof InputError ? (
         <p role="alert" className="text-error text-sm col-span-2">
-          {error.issues.map(({ message, remedy }) => `${message} ${remedy}`).join(' ')}
+          {sayRefusal(error)}
         </p>
       ) : (
         <Failure error={error} />

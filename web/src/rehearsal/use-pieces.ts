@@ -1,15 +1,10 @@
 import { useMemo } from 'react';
-import {
-  InputError,
-  rehearsalPieceOf,
-  rehearsalPieces,
-  type RehearsalPiece,
-  type RehearsalPieceKey,
-} from '@dewpot/core';
+import { rehearsalPieceOf, rehearsalPieces, type RehearsalPiece, type RehearsalPieceKey } from '@dewpot/core';
 import type { MaterialView, MixView, MouldView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { mixesQuery, mouldsQuery, storesQuery } from '../api/work';
 import { resolveMix } from '../mixes';
+import { sayRefusal } from '../ui/say-refusal';
 
 /** What is rehearsed, or why it cannot be. */
 export interface Made {
@@ -35,8 +30,7 @@ function cast({ name, shape, piece }: MouldView, mix: MixView, materials: readon
     const own = { name, shape, piece, mix: resolveMix(mix, materials), conditions: { dampDays }, setting };
     return { piece: rehearsalPieceOf(own) };
   } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    return { trouble: error.issues.map(({ message, remedy }) => `${message} ${remedy}`).join(' ') };
+    return { trouble: sayRefusal(error) };
   }
 }
 

@@ -5,7 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { shelfQuery } from '../api/casts';
-import { ProblemFailure } from '../api/client';
+import { refuses } from '../api/client';
 import { useSession } from '../api/session';
 import { lookToday, placeOf, useRecord } from '../casts';
 import { PieceThumb } from '../ui/piece-thumb';
@@ -91,7 +91,7 @@ function WeighOne({
   const expected = casts.reduce((sum, cast) => sum + expectedNow(cast, now).mass, 0);
   const read = scale.steady !== undefined && liesOnScale(scale.steady, expected) ? scale.steady : undefined;
   const mass = typed ?? read;
-  const asks = error instanceof ProblemFailure && error.problem.errors?.some(({ field }) => field === 'sure');
+  const asks = refuses(error, 'sure');
   const keep = async (sure: boolean) => {
     if (mass === undefined) return setMissing(true);
     setBusy(true);
