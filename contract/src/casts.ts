@@ -25,7 +25,8 @@ import {
   type Surroundings,
   type TemperatureReading,
 } from '@dewpot/core';
-import { IsBoolean, IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsOptional } from 'class-validator';
+import { Time, Whole } from './limits.js';
 
 /** What the weighings say, without the curve. Times in ms. */
 export interface DrySummary {
@@ -129,9 +130,9 @@ export class LiftOutWaysInput {
   /** Goes by the handbook alone. */
   @IsBoolean() off: boolean;
   /** Only lift-outs after this count, ms: what was learned before is forgotten. */
-  @IsOptional() @IsInt() @Min(0) since?: number;
+  @IsOptional() @Time() since?: number;
   /** How many there were when the caster asked to try it earlier again. */
-  @IsOptional() @IsInt() @Min(0) @Max(10000) triedAgainAt?: number;
+  @IsOptional() @Whole(0, 10000) triedAgainAt?: number;
 }
 
 /** The earliest safe lift-out of a mould with a mix: the handbook's, what was learned, and from what. */

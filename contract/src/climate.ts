@@ -1,21 +1,6 @@
 import { possibleAir, type AirReading, type Bridge, type Following, type PlaceKind, type SetAside } from '@dewpot/core';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsObject,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  Min,
-  ValidateIf,
-  ValidateNested,
-} from 'class-validator';
+import { IsIn, IsOptional, ValidateIf } from 'class-validator';
+import { LATEST, Amount, ListOf, Part, Share, Text, Version } from './limits.js';
 
 /** The air whole: ms, °C, a share, km/h. */
 export type WholeAirReading = Required<AirReading>;
@@ -26,45 +11,39 @@ export const airSources: readonly AirSource[] = ['typed', 'logger', 'files', 'fo
 export const placeKinds: readonly PlaceKind[] = ['shed', 'bag', 'cellar', 'yard'];
 
 export class TypedAir {
-  @IsNumber() @Min(possibleAir.temperature.min) @Max(possibleAir.temperature.max) temperature: number;
+  @Amount(possibleAir.temperature.min, possibleAir.temperature.max) temperature: number;
   /** Share, 0–1. */
-  @IsNumber() @Min(0) @Max(1) humidity: number;
+  @Share() humidity: number;
   /** km/h */
-  @IsNumber() @Min(0) @Max(possibleAir.wind.max) wind: number;
+  @Amount(0, possibleAir.wind.max) wind: number;
 }
 
 /** A place in which casts stand. */
 export class PlaceInput {
-  @IsString() @Length(1, 60) name: string;
+  @Text(1, 60) name: string;
   @IsIn(placeKinds) kind: PlaceKind;
   @IsIn(airSources) source: AirSource;
   @ValidateIf(({ source }: PlaceInput) => source === 'typed')
-  @IsObject()
-  @ValidateNested()
-  @Type(() => TypedAir)
+  @Part(() => TypedAir)
   typed?: TypedAir;
   /** Of a logger: it is the simulated one that ships with the application, and not a real one that posts its readings. */
   @IsOptional() @IsIn([true]) simulated?: true;
-  @IsInt() @Min(0) version: number;
+  @Version() version: number;
 }
 
 /** A reading as a logger tells it. What cannot be is set aside, not refused: a logger cannot mend it. */
 export class AirReadingInput implements AirReading {
   /** ms */
-  @IsNumber() at: number;
-  @IsNumber() temperature: number;
-  @IsOptional() @IsNumber() humidity?: number;
-  @IsOptional() @IsNumber() wind?: number;
+  @Amount(0, LATEST) at: number;
+  @Amount(-10_000, 10_000) temperature: number;
+  @IsOptional() @Amount(-10_000, 10_000) humidity?: number;
+  @IsOptional() @Amount(-10_000, 10_000) wind?: number;
 }
 
 export const MOST_READINGS = 5000;
 
 export class ReadingsInput {
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(MOST_READINGS)
-  @ValidateNested({ each: true })
-  @Type(() => AirReadingInput)
+  @ListOf(() => AirReadingInput, { least: 1, most: MOST_READINGS })
   readings: AirReadingInput[];
 }
 

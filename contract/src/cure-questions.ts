@@ -15,24 +15,8 @@ import {
   type SettingClass,
   type Stroke,
 } from '@dewpot/core';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsObject,
-  IsOptional,
-  IsString,
-  IsTimeZone,
-  Length,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsOptional, IsTimeZone } from 'class-validator';
+import { LATEST, MOST_HOURS, Amount, Amounts, Celsius, Hours, ListOf, Part, Share, Text, Whole } from './limits.js';
 import { WakingInput } from './accounts.js';
 import { strokes } from './cast-events.js';
 import { AirReadingInput, MOST_READINGS, placeKinds } from './climate.js';
@@ -43,31 +27,27 @@ const MOST_EVENTS = 2000;
 const pieceKinds = Object.keys(pieceGuides);
 
 export class TemperaturePoint {
-  @IsNumber() hour: number;
-  @IsNumber() @Min(-40) @Max(90) temperature: number;
+  @Hours() hour: number;
+  @Amount(-40, 90) temperature: number;
 }
 
 /** Temperatures that a piece stands in, and its binder. */
 class TemperatureSeries {
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(MOST_READINGS)
-  @ValidateNested({ each: true })
-  @Type(() => TemperaturePoint)
+  @ListOf(() => TemperaturePoint, { least: 1, most: MOST_READINGS })
   readings: TemperaturePoint[];
   @IsIn(settingClasses) setting: SettingClass;
 }
 
 export class MaturityQuestion extends TemperatureSeries {
   /** Hours since the pour. */
-  @IsNumber() @Min(0) @Max(100000) hours: number;
+  @Amount(0, 100000) hours: number;
   /** Under this it stands still, °C: −10, or 0 in the stricter school. */
   @IsOptional() @IsIn([-10, 0]) datum?: number;
 }
 
 export class LiftOutRecordInput implements LiftOutRecord {
   /** Equivalent hours at 20 °C. */
-  @IsNumber() age: number;
+  @Hours(0) age: number;
   @IsIn(liftOutsCame) came: LiftOutCame;
 }
 
@@ -75,43 +55,40 @@ export class LiftOutRecordInput implements LiftOutRecord {
 export class LiftOutQuestion {
   @IsIn(settingClasses) setting: SettingClass;
   @IsIn(pieceKinds) piece: PieceKind;
-  @IsArray()
-  @ArrayMaxSize(500)
-  @ValidateNested({ each: true })
-  @Type(() => LiftOutRecordInput)
+  @ListOf(() => LiftOutRecordInput, { most: 500 })
   records: LiftOutRecordInput[];
   @IsOptional() @IsIn(Object.keys(liftOutRisks)) care?: LiftOutCare;
   /** How many records there were when it was last to be tried earlier again. */
-  @IsOptional() @IsInt() @Min(0) @Max(500) triedAgainAt?: number;
+  @IsOptional() @Whole(0, 500) triedAgainAt?: number;
 }
 
 /** A mould full of a mix, and the temperatures it stands in: when is each thing good? */
 export class WindowsQuestion extends TemperatureSeries {
   @IsIn(pieceKinds) piece: PieceKind;
-  @IsObject() @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
+  @Part(() => MouldShapeInput) shape: MouldShapeInput;
   @IsOptional() @IsBoolean() accelerated?: boolean;
   /** What was put on mould and cores; “none” for bare ones. */
-  @IsOptional() @IsString() @Length(0, 60) release?: string;
+  @IsOptional() @Text(0, 60) release?: string;
 }
 
 export class WeatherQuestion extends TemperatureSeries {
   /** Hours since the pour: what lies before it is past. */
-  @IsNumber() @Min(0) @Max(100000) now: number;
+  @Amount(0, 100000) now: number;
   /** 28-day strength, MPa. */
-  @IsOptional() @IsNumber() @Min(0.1) @Max(200) strength?: number;
+  @IsOptional() @Amount(0.1, 200) strength?: number;
 }
 
 export class EvaporationQuestion {
-  @IsNumber() concrete: number;
-  @IsNumber() air: number;
-  @IsNumber() humidity: number;
-  @IsNumber() wind: number;
+  @Celsius() concrete: number;
+  @Celsius() air: number;
+  @Share() humidity: number;
+  @Amount(0, 300) wind: number;
 }
 
 /** A face in its air: what would each cover do, and when is it wetted? */
 export class CoversQuestion extends EvaporationQuestion {
   @IsBoolean() lightweight: boolean;
-  @IsOptional() @IsObject() @ValidateNested() @Type(() => WakingInput) waking?: WakingInput;
+  @IsOptional() @Part(() => WakingInput) waking?: WakingInput;
 }
 
 export class MistingQuestion extends CoversQuestion {
@@ -119,29 +96,25 @@ export class MistingQuestion extends CoversQuestion {
 }
 
 export class FaceHourInput {
-  @IsNumber() @Min(0) from: number;
-  @IsNumber() @Min(0) to: number;
+  @Hours(0) from: number;
+  @Hours(0) to: number;
   /** kg/m²/h, what the cover lets through counted in. */
-  @IsNumber() @Min(0) @Max(20) evaporation: number;
+  @Amount(0, 20) evaporation: number;
 }
 
 /** What left a face hour by hour, and when it was wetted. */
 export class SurfaceQuestion {
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(MOST_READINGS)
-  @ValidateNested({ each: true })
-  @Type(() => FaceHourInput)
+  @ListOf(() => FaceHourInput, { least: 1, most: MOST_READINGS })
   stretches: FaceHourInput[];
-  @IsArray() @ArrayMaxSize(MOST_EVENTS) @IsNumber({}, { each: true }) wettings: number[];
+  @Amounts(-MOST_HOURS, MOST_HOURS, { most: MOST_EVENTS }) wettings: number[];
   @IsBoolean() lightweight: boolean;
 }
 
 export class DampEndQuestion {
   @IsIn(settingClasses) setting: SettingClass;
   @IsIn(['share', 'days', 'school']) by: 'share' | 'days' | 'school';
-  @IsOptional() @IsNumber() @Min(0.3) @Max(0.95) share?: number;
-  @IsOptional() @IsNumber() @Min(0) @Max(90) days?: number;
+  @IsOptional() @Amount(0.3, 0.95) share?: number;
+  @IsOptional() @Amount(0, 90) days?: number;
   @IsOptional() @IsIn(Object.keys(dampSchools)) school?: DampSchool;
   /** Lightweight, or to meet frost. */
   @IsOptional() @IsBoolean() longer?: boolean;
@@ -149,56 +122,46 @@ export class DampEndQuestion {
 
 export class PhReadingInput {
   /** ms */
-  @IsNumber() at: number;
-  @IsNumber() ph: number;
+  @Amount(0, LATEST) at: number;
+  @Amount(0, 14) ph: number;
 }
 
 export class LeachingQuestion {
-  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => PhReadingInput) readings: PhReadingInput[];
-  @IsInt() @Min(0) @Max(100) soaks: number;
+  @ListOf(() => PhReadingInput, { most: 200 }) readings: PhReadingInput[];
+  @Whole(0, 100) soaks: number;
 }
 
 /** A logger's readings: which of them count, and what is bridged. */
 export class AirSeriesQuestion {
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(MOST_READINGS)
-  @ValidateNested({ each: true })
-  @Type(() => AirReadingInput)
+  @ListOf(() => AirReadingInput, { least: 1, most: MOST_READINGS })
   readings: AirReadingInput[];
   /** ms */
-  @IsNumber() now: number;
+  @Amount(0, LATEST) now: number;
 }
 
 export class AirFileQuestion {
   /** The file as text. */
-  @IsString() @Length(1, 2_000_000) text: string;
+  @Text(1, 2_000_000) text: string;
   @IsTimeZone() zone: string;
   @IsOptional() @IsIn(['day-first', 'month-first']) order?: DateOrder;
 }
 
 export class FollowQuestion {
-  @IsArray()
-  @ArrayMaxSize(MOST_READINGS)
-  @ValidateNested({ each: true })
-  @Type(() => AirReadingInput)
+  @ListOf(() => AirReadingInput, { most: MOST_READINGS })
   place: AirReadingInput[];
-  @IsArray()
-  @ArrayMaxSize(MOST_READINGS)
-  @ValidateNested({ each: true })
-  @Type(() => AirReadingInput)
+  @ListOf(() => AirReadingInput, { most: MOST_READINGS })
   outdoors: AirReadingInput[];
   @IsIn(placeKinds) kind: PlaceKind;
   /** Weather ahead, to be told as it will be in the place. */
-  @IsArray() @ArrayMaxSize(500) @ValidateNested({ each: true }) @Type(() => AirReadingInput) ahead: AirReadingInput[];
+  @ListOf(() => AirReadingInput, { most: 500 }) ahead: AirReadingInput[];
 }
 
 /** Where a stroke is put off to. */
 export class SnoozeQuestion {
   @IsIn(strokes) stroke: Stroke;
   /** Its window, ms. */
-  @IsNumber() early: number;
-  @IsNumber() good: number;
-  @IsNumber() late: number;
-  @IsNumber() until: number;
+  @Amount(0, LATEST) early: number;
+  @Amount(0, LATEST) good: number;
+  @Amount(0, LATEST) late: number;
+  @Amount(0, LATEST) until: number;
 }

@@ -20,22 +20,8 @@ import {
   type Streaks,
   type TrialTile,
 } from '@dewpot/core';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Length,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsOptional, IsUUID } from 'class-validator';
+import { Choices, ListOf, Text, Time, Whole } from './limits.js';
 
 /** A cast as it stands in an article that is joined. */
 export class JoinedPartInput {
@@ -48,36 +34,32 @@ export class JoinedPartInput {
 export class ArticleInput {
   @IsUUID() id: string;
   /** When they were joined, ms. */
-  @IsInt() @Min(0) at: number;
-  @IsString() @Length(1, 80) name: string;
+  @Time() at: number;
+  @Text(1, 80) name: string;
   @IsIn(arrangements) arrangement: Arrangement;
-  @IsArray()
-  @ArrayMinSize(2)
-  @ArrayMaxSize(12)
-  @ValidateNested({ each: true })
-  @Type(() => JoinedPartInput)
+  @ListOf(() => JoinedPartInput, { least: 2, most: 12 })
   parts: JoinedPartInput[];
   @IsIn(bondsInOrder) bond: Bond;
-  @IsArray() @ArrayMaxSize(6) @IsIn(jointUses, { each: true }) uses: JointUse[];
-  @IsOptional() @IsString() @Length(1, 300) note?: string;
+  @Choices(jointUses, { most: 6 }) uses: JointUse[];
+  @IsOptional() @Text(1, 300) note?: string;
 }
 
 /** What a trial tile of a mix showed, sealed and bare side by side. */
 export class TileInput implements TrialTile {
   @IsUUID() mixId: string;
   /** ms */
-  @IsInt() @Min(0) at: number;
+  @Time() at: number;
   @IsIn(sealerKinds) sealer: SealerKind;
-  @IsOptional() @IsString() @Length(1, 80) product?: string;
+  @IsOptional() @Text(1, 80) product?: string;
   @IsIn(coatTools) tool: CoatTool;
-  @IsInt() @Min(1) @Max(10) coats: number;
+  @Whole(1, 10) coats: number;
   @IsIn(sheens) sheen: Sheen;
   @IsIn(streakGrades) streaks: Streaks;
   @IsBoolean() smells: boolean;
   @IsIn(beads) bead: Bead;
   @IsIn(stains) stain: Stain;
   @IsBoolean() liked: boolean;
-  @IsOptional() @IsString() @Length(0, 300) note?: string;
+  @IsOptional() @Text(0, 300) note?: string;
 }
 
 export interface TileView extends TileInput {

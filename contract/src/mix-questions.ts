@@ -9,23 +9,21 @@ import {
   type ScoopStep,
   type SettingClass,
 } from '@dewpot/core';
-import { Type } from 'class-transformer';
+import { IsBoolean, IsIn, IsOptional } from 'class-validator';
 import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsObject,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+  MOST_MOISTURE,
+  Amount,
+  AmountByKey,
+  Celsius,
+  Grams,
+  ListOf,
+  Millilitres,
+  Millimetres,
+  Part,
+  Share,
+  Text,
+  Whole,
+} from './limits.js';
 import { settingClasses } from './mixes.js';
 
 const keys = handbookMaterials.map(({ key }) => key);
@@ -33,7 +31,7 @@ const keys = handbookMaterials.map(({ key }) => key);
 export class PlainMixLine {
   /** A material of the handbook, such as grey-cement or sharp-sand. */
   @IsIn(keys) material: string;
-  @IsNumber() parts: number;
+  @Amount(0, 100_000) parts: number;
   /** Where it differs from the mix. */
   @IsOptional() @IsIn(['volume', 'mass']) by?: PartsBy;
 }
@@ -42,43 +40,36 @@ export class PlainDose {
   /** An additive of the handbook, such as red-oxide or pp-fibre. */
   @IsIn(keys) material: string;
   /** Share of its base's mass or of the fresh volume, or kg/m³, as its kind says. */
-  @IsNumber() amount: number;
+  @Amount(0, 1000) amount: number;
 }
 
 export class MixQuestion {
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(30)
-  @ValidateNested({ each: true })
-  @Type(() => PlainMixLine)
+  @ListOf(() => PlainMixLine, { least: 1, most: 30 })
   lines: PlainMixLine[];
   @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(20)
-  @ValidateNested({ each: true })
-  @Type(() => PlainDose)
+  @ListOf(() => PlainDose, { most: 20 })
   doses?: PlainDose[];
   @IsIn(['volume', 'mass']) by: PartsBy;
-  @IsInt() @Min(1) @Max(7) grade: Grade;
+  @Whole(1, 7) grade: Grade;
   @IsIn(['indoors', 'outdoors', 'frost']) exposure: Exposure;
   @IsOptional() @IsBoolean() packed?: boolean;
   @IsOptional() @IsBoolean() limeCounts?: boolean;
-  @IsOptional() @IsNumber() @Min(0) @Max(60) dampDays?: number;
+  @IsOptional() @Amount(0, 60) dampDays?: number;
   /** Months since the cement was opened. */
-  @IsOptional() @IsNumber() @Min(0) @Max(240) cementMonths?: number;
+  @IsOptional() @Amount(0, 240) cementMonths?: number;
 }
 
 /** A question about a batch of a mix, of that fresh volume, mL. */
 export class BatchQuestion {
-  @IsObject() @ValidateNested() @Type(() => MixQuestion) mix: MixQuestion;
-  @IsNumber() volume: number;
+  @Part(() => MixQuestion) mix: MixQuestion;
+  @Millilitres() volume: number;
   /** Share of dry mass by material. */
-  @IsOptional() @IsObject() moisture?: Record<string, number>;
+  @IsOptional() @AmountByKey(0, MOST_MOISTURE) moisture?: Record<string, number>;
 }
 
 export class WeighedDosesQuestion extends BatchQuestion {
   /** Step of the scale, g. */
-  @IsNumber() scaleStep: number;
+  @Amount(0.001, 1000) scaleStep: number;
 }
 
 export class WaterQuestion extends BatchQuestion {
@@ -87,61 +78,57 @@ export class WaterQuestion extends BatchQuestion {
 
 export class ScoopsQuestion extends BatchQuestion {
   /** Volume of the scoop struck level, mL. */
-  @IsNumber() scoop: number;
+  @Amount(1, 100_000) scoop: number;
   @IsIn([1, 0.5, 0.25]) step: ScoopStep;
 }
 
 export class TooWetQuestion extends BatchQuestion {
   /** Water that went in, in all, g. */
-  @IsNumber() really: number;
+  @Grams() really: number;
 }
 
 export class SizeQuestion {
-  @IsObject() @ValidateNested() @Type(() => MixQuestion) mix: MixQuestion;
+  @Part(() => MixQuestion) mix: MixQuestion;
   @IsIn(['volume', 'bucket', 'mass']) to: 'volume' | 'bucket' | 'mass';
   /** mL, mL to the brim, or g. */
-  @IsNumber() size: number;
+  @Amount(0, 1e7) size: number;
   /** Which material's mass. */
   @IsOptional() @IsIn(keys) material?: string;
 }
 
 export class HoldQuestion {
-  @IsObject() @ValidateNested() @Type(() => MixQuestion) mix: MixQuestion;
+  @Part(() => MixQuestion) mix: MixQuestion;
   /** Index of the line that changes, from 0. */
-  @IsInt() @Min(0) line: number;
-  @IsNumber() parts: number;
+  @Whole(0, 29) line: number;
+  @Amount(0, 100_000) parts: number;
   @IsIn(['ratio', 'water-cement', 'strength', 'density']) hold: Held;
   /** Index of the line that gives way. */
-  @IsOptional() @IsInt() @Min(0) adjust?: number;
+  @IsOptional() @Whole(0, 29) adjust?: number;
 }
 
 export class LightenQuestion {
-  @IsObject() @ValidateNested() @Type(() => MixQuestion) mix: MixQuestion;
+  @Part(() => MixQuestion) mix: MixQuestion;
   /** Of the dry density. */
-  @IsNumber() share: number;
+  @Share() share: number;
   @IsIn(keys) light: string;
 }
 
 export class ComparedMix {
-  @IsString() @Length(1, 80) name: string;
-  @IsObject() @ValidateNested() @Type(() => MixQuestion) mix: MixQuestion;
+  @Text(1, 80) name: string;
+  @Part(() => MixQuestion) mix: MixQuestion;
   @IsIn([...settingClasses]) setting: SettingClass;
 }
 
 export class CompareQuestion {
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(4)
-  @ValidateNested({ each: true })
-  @Type(() => ComparedMix)
+  @ListOf(() => ComparedMix, { least: 1, most: 4 })
   mixes: ComparedMix[];
-  @IsNumber() temperature: number;
+  @Celsius() temperature: number;
   /** Of one piece, mL. */
-  @IsNumber() volume: number;
+  @Millilitres() volume: number;
 }
 
 export class MethodQuestion {
-  @IsObject() @ValidateNested() @Type(() => MixQuestion) mix: MixQuestion;
+  @Part(() => MixQuestion) mix: MixQuestion;
   @IsIn([...settingClasses]) setting: SettingClass;
   @IsOptional() @IsIn(['water-to-powder', 'powder-to-water']) order?: MixingOrder;
   @IsOptional() @IsIn(['powder', 'water', 'late']) colour?: ColourWhen;
@@ -149,58 +136,55 @@ export class MethodQuestion {
 
 export class SpreadQuestion {
   /** Diameters, mm. */
-  @IsNumber() puddle: number;
-  @IsNumber() cup: number;
+  @Millimetres() puddle: number;
+  @Millimetres() cup: number;
 }
 
 export class BulkQuestion {
   /** g */
-  @IsNumber() mass: number;
-  @IsNumber() scoops: number;
+  @Grams() mass: number;
+  @Amount(0.01, 10_000) scoops: number;
   /** mL */
-  @IsNumber() scoop: number;
+  @Amount(1, 100_000) scoop: number;
 }
 
 export class MoistureQuestion {
   /** A handful, damp and dried, g. */
-  @IsNumber() damp: number;
-  @IsNumber() dry: number;
+  @Grams() damp: number;
+  @Grams() dry: number;
 }
 
 /** One batch as it was: what it is learned from. */
 export class LearnedBatch {
-  @IsObject() @ValidateNested() @Type(() => MixQuestion) mix: MixQuestion;
+  @Part(() => MixQuestion) mix: MixQuestion;
   /** Fresh volume reckoned, mL. */
-  @IsNumber() volume: number;
+  @Millilitres() volume: number;
   /** Water that went in, in all, g. */
-  @IsNumber() water: number;
-  @IsInt() @Min(1) @Max(7) grade: Grade;
+  @Grams() water: number;
+  @Whole(1, 7) grade: Grade;
 }
 
 export class LearnedQuestion {
-  @IsArray()
-  @ArrayMaxSize(200)
-  @ValidateNested({ each: true })
-  @Type(() => LearnedBatch)
+  @ListOf(() => LearnedBatch, { most: 200 })
   batches: LearnedBatch[];
 }
 
 export class WantedMaterial {
-  @IsString() @Length(1, 80) material: string;
+  @Text(1, 80) material: string;
   /** g */
-  @IsNumber() @Min(0) mass: number;
+  @Grams() mass: number;
 }
 
 export class PlainLot {
-  @IsString() @Length(1, 80) material: string;
+  @Text(1, 80) material: string;
   /** g */
-  @IsNumber() @Min(1) bought: number;
-  @IsNumber() @Min(0) left: number;
-  @IsNumber() @Min(0) price: number;
-  @IsOptional() @IsInt() @Min(1) bags?: number;
+  @Amount(1, 1e9) bought: number;
+  @Amount(0, 1e9) left: number;
+  @Amount(0, 1e7) price: number;
+  @IsOptional() @Whole(1, 1000) bags?: number;
 }
 
 export class ShoppingQuestion {
-  @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => WantedMaterial) wanted: WantedMaterial[];
-  @IsArray() @ArrayMaxSize(500) @ValidateNested({ each: true }) @Type(() => PlainLot) lots: PlainLot[];
+  @ListOf(() => WantedMaterial, { most: 100 }) wanted: WantedMaterial[];
+  @ListOf(() => PlainLot, { most: 500 }) lots: PlainLot[];
 }

@@ -8,25 +8,8 @@ import type {
   PartsBy,
   SettingClass,
 } from '@dewpot/core';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  Equals,
-  IsArray,
-  IsBoolean,
-  IsHexColor,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsObject,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Length,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { Equals, IsBoolean, IsHexColor, IsIn, IsOptional, IsUUID } from 'class-validator';
+import { Amount, ListOf, Part, Text, Version, Whole } from './limits.js';
 import { MaterialFigures } from './stores.js';
 
 export const settingClasses: readonly SettingClass[] = [
@@ -40,7 +23,7 @@ export const settingClasses: readonly SettingClass[] = [
 
 export class MixLineInput {
   @IsUUID() materialId: string;
-  @IsNumber() parts: number;
+  @Amount(0, 100_000) parts: number;
   /** Where it differs from the mix. */
   @IsOptional() @IsIn(['volume', 'mass']) by?: PartsBy;
 }
@@ -48,7 +31,7 @@ export class MixLineInput {
 export class DoseInput {
   @IsUUID() materialId: string;
   /** Share of its base's mass or of the fresh volume, or kg/m³, as its kind of additive says. */
-  @IsNumber() amount: number;
+  @Amount(0, 1000) amount: number;
 }
 
 export class MixingWaysInput implements MixingWays {
@@ -58,35 +41,32 @@ export class MixingWaysInput implements MixingWays {
 
 /** What a mix says of itself, but for its lines and doses. */
 export class MixWords {
-  @IsString() @Length(1, 80) name: string;
+  @Text(1, 80) name: string;
   @IsIn(['volume', 'mass']) by: PartsBy;
-  @IsInt() @Min(1) @Max(7) grade: Grade;
+  @Whole(1, 7) grade: Grade;
   @IsIn(['indoors', 'outdoors', 'frost']) exposure: Exposure;
   @IsBoolean() packed: boolean;
   @IsIn([...settingClasses]) setting: SettingClass;
   /** Damp cure, days. */
-  @IsNumber() @Min(0) @Max(60) dampDays: number;
+  @Amount(0, 60) dampDays: number;
   /** How it looks cured and dry. */
   @IsHexColor() colour: string;
   /** That colour was not seen: it follows from what is in the mix. */
   @IsOptional() @IsBoolean() colourReckoned?: boolean;
   /** Lime and metakaolin count as cement in w/c. */
   @IsOptional() @IsBoolean() limeCounts?: boolean;
-  @IsOptional() @IsObject() @ValidateNested() @Type(() => MixingWaysInput) ways?: MixingWaysInput;
+  @IsOptional() @Part(() => MixingWaysInput) ways?: MixingWaysInput;
   /** What it is for, and not for. */
-  @IsOptional() @IsString() @Length(0, 300) suits?: string;
-  @IsOptional() @IsString() @Length(0, 300) unfit?: string;
+  @IsOptional() @Text(0, 300) suits?: string;
+  @IsOptional() @Text(0, 300) unfit?: string;
 }
 
 export class MixInput extends MixWords {
-  @IsArray() @ArrayMaxSize(30) @ValidateNested({ each: true }) @Type(() => MixLineInput) lines: MixLineInput[];
+  @ListOf(() => MixLineInput, { most: 30 }) lines: MixLineInput[];
   @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(20)
-  @ValidateNested({ each: true })
-  @Type(() => DoseInput)
+  @ListOf(() => DoseInput, { most: 20 })
   doses?: DoseInput[];
-  @IsInt() @Min(0) version: number;
+  @Version() version: number;
 }
 
 /** A recipe as it is kept: its materials by their keys. */
@@ -116,23 +96,20 @@ export class MaterialRow extends MaterialFigures {}
 
 /** A line or dose in a file: the material by its name. */
 export class FileLine {
-  @IsString() @Length(1, 80) material: string;
-  @IsNumber() parts: number;
+  @Text(1, 80) material: string;
+  @Amount(0, 100_000) parts: number;
   @IsOptional() @IsIn(['volume', 'mass']) by?: PartsBy;
 }
 
 export class FileDose {
-  @IsString() @Length(1, 80) material: string;
-  @IsNumber() amount: number;
+  @Text(1, 80) material: string;
+  @Amount(0, 1000) amount: number;
 }
 
 export class MixRow extends MixWords {
-  @IsArray() @ArrayMaxSize(30) @ValidateNested({ each: true }) @Type(() => FileLine) lines: FileLine[];
+  @ListOf(() => FileLine, { most: 30 }) lines: FileLine[];
   @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(20)
-  @ValidateNested({ each: true })
-  @Type(() => FileDose)
+  @ListOf(() => FileDose, { most: 20 })
   doses?: FileDose[];
 }
 
@@ -146,16 +123,13 @@ export class MixFile {
   format: string;
   @Equals(MIX_FILE.version, { message: `it is of another version: only version ${MIX_FILE.version} is read` })
   version: number;
-  @IsArray()
-  @ArrayMaxSize(MOST_ROWS)
-  @ValidateNested({ each: true })
-  @Type(() => MaterialRow)
+  @ListOf(() => MaterialRow, { most: MOST_ROWS })
   materials: MaterialRow[];
-  @IsArray() @ArrayMaxSize(MOST_ROWS) @ValidateNested({ each: true }) @Type(() => MixRow) mixes: MixRow[];
+  @ListOf(() => MixRow, { most: MOST_ROWS }) mixes: MixRow[];
 }
 
 export class MixImport {
-  @IsObject() @ValidateNested() @Type(() => MixFile) file: MixFile;
+  @Part(() => MixFile) file: MixFile;
   /** Only says what would change. */
   @IsBoolean() dry: boolean;
 }

@@ -9,24 +9,8 @@ import {
   type ReleaseName,
   type Solid,
 } from '@dewpot/core';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsBoolean,
-  IsObject,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsOptional, IsUUID } from 'class-validator';
+import { Amount, ListOf, Part, Text, Time, Version } from './limits.js';
 import { MouldShapeInput, SolidInput } from './solids.js';
 
 export const copyConditions = ['good', 'worn', 'leaks'] as const;
@@ -35,35 +19,35 @@ export type CopyCondition = (typeof copyConditions)[number];
 export class CopyInput {
   @IsUUID() id: string;
   /** What is written on it: A, B, C. */
-  @IsString() @Length(1, 20) mark: string;
+  @Text(1, 20) mark: string;
   @IsOptional() @IsIn(copyConditions) condition?: CopyCondition;
   /** Where it leaks, what was glued: in the caster's words. */
-  @IsOptional() @IsString() @MaxLength(500) note?: string;
+  @IsOptional() @Text(0, 500) note?: string;
   @IsOptional() @IsBoolean() retired?: boolean;
   /** When it was last washed, ms. */
-  @IsOptional() @IsNumber() @Min(0) washedAt?: number;
+  @IsOptional() @Time() washedAt?: number;
 }
 
 export class MouldInput {
-  @IsString() @Length(1, 80) name: string;
+  @Text(1, 80) name: string;
   @IsIn(['rigid', 'flexible', 'apart']) stuff: MouldStuff;
   @IsIn(Object.keys(pieceGuides)) piece: PieceKind;
-  @IsObject() @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
-  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => CopyInput) copies: CopyInput[];
+  @Part(() => MouldShapeInput) shape: MouldShapeInput;
+  @ListOf(() => CopyInput, { most: 200 }) copies: CopyInput[];
   @IsOptional() @IsIn(Object.keys(mouldMaterials)) material?: MouldMaterial;
   /** What the caster puts on it rather than the handbook's default. */
   @IsOptional() @IsIn(Object.keys(releases)) release?: ReleaseName;
   @IsOptional() @IsBoolean() sleeve?: boolean;
   /** Used once, or rebuilt each time: it has no copies, and this must be made anew. */
   @IsOptional() @IsBoolean() once?: boolean;
-  @IsOptional() @IsString() @MaxLength(300) remake?: string;
-  @IsOptional() @IsString() @MaxLength(4000) notes?: string;
+  @IsOptional() @Text(0, 300) remake?: string;
+  @IsOptional() @Text(0, 4000) notes?: string;
   /** Of the empty cores together, g. */
-  @IsOptional() @IsNumber() @Min(0) @Max(200000) coreMass?: number;
+  @IsOptional() @Amount(0, 200000) coreMass?: number;
   /** Opening of the mesh laid in, mm. */
-  @IsOptional() @IsNumber() @Min(0.5) @Max(500) meshOpening?: number;
+  @IsOptional() @Amount(0.5, 500) meshOpening?: number;
   /** Version that was edited; 0 for a new one. */
-  @IsInt() @Min(0) version: number;
+  @Version() version: number;
 }
 
 export interface CopyView {
@@ -103,11 +87,11 @@ export interface MouldView extends MouldBody {
 }
 
 export class TubInput {
-  @IsString() @Length(1, 80) name: string;
-  @IsObject() @ValidateNested() @Type(() => SolidInput) inside: SolidInput;
+  @Text(1, 80) name: string;
+  @Part(() => SolidInput) inside: SolidInput;
   /** Thickness of its wall, mm. */
-  @IsNumber() @Min(0) @Max(100) wall: number;
-  @IsInt() @Min(0) version: number;
+  @Amount(0, 100) wall: number;
+  @Version() version: number;
 }
 
 export interface TubView {
@@ -120,5 +104,5 @@ export interface TubView {
 
 /** What comes with the file of a picture. */
 export class CaptionInput {
-  @IsOptional() @IsString() @MaxLength(200) caption?: string;
+  @IsOptional() @Text(0, 200) caption?: string;
 }

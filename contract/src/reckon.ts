@@ -7,125 +7,119 @@ import {
   type PieceKind,
   type ShellSide,
 } from '@dewpot/core';
-import { Type } from 'class-transformer';
+import { IsBoolean, IsIn, IsOptional } from 'class-validator';
 import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsBoolean,
-  IsObject,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+  LEAST_LENGTH,
+  MOST_LENGTH,
+  MOST_VOLUME,
+  Amount,
+  Amounts,
+  Density,
+  Grams,
+  ListOf,
+  Millimetres,
+  Part,
+  Text,
+  Whole,
+} from './limits.js';
 import { MouldShapeInput, SolidInput } from './solids.js';
 
 const pieces = Object.keys(pieceGuides);
 
 export class CavityQuestion {
-  @IsObject() @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
+  @Part(() => MouldShapeInput) shape: MouldShapeInput;
   @IsIn(['rigid', 'flexible', 'apart']) stuff: MouldStuff;
   @IsIn(pieces) piece: PieceKind;
   /** Of the fresh mix, kg/L. */
-  @IsOptional() @IsNumber() density?: number;
+  @IsOptional() @Density() density?: number;
   /** Of the dry piece, kg/L. */
-  @IsOptional() @IsNumber() dryDensity?: number;
+  @IsOptional() @Density() dryDensity?: number;
   /** Largest grain of the mix, mm. */
-  @IsOptional() @IsNumber() largestGrain?: number;
+  @IsOptional() @Amount(0, 1000) largestGrain?: number;
   /** Opening of the mesh laid in, mm. */
-  @IsOptional() @IsNumber() meshOpening?: number;
+  @IsOptional() @Millimetres() meshOpening?: number;
   /** Of the empty cores, g. */
-  @IsOptional() @IsNumber() coreMass?: number;
+  @IsOptional() @Grams() coreMass?: number;
   @IsOptional() @IsBoolean() sleeve?: boolean;
   /** How far below its rim a jar is filled, mm. */
-  @IsOptional() @IsNumber() fillGap?: number;
+  @IsOptional() @Millimetres(0) fillGap?: number;
 }
 
 export class ShellQuestion {
-  @IsObject() @ValidateNested() @Type(() => SolidInput) form: SolidInput;
+  @Part(() => SolidInput) form: SolidInput;
   @IsIn(['over', 'inside', 'against']) side: ShellSide;
   /** Thicknesses to compare, mm. */
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @IsNumber({}, { each: true }) thicknesses: number[];
+  @Amounts(LEAST_LENGTH, MOST_LENGTH, { least: 1, most: 20 }) thicknesses: number[];
   /** Of the fresh mix, kg/L. */
-  @IsOptional() @IsNumber() density?: number;
+  @IsOptional() @Density() density?: number;
 }
 
 export class FillQuestion {
-  @IsObject() @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
+  @Part(() => MouldShapeInput) shape: MouldShapeInput;
   /** Heights to tell volumes for, mm. */
-  @IsOptional() @IsArray() @ArrayMaxSize(100) @IsNumber({}, { each: true }) heights?: number[];
+  @IsOptional() @Amounts(-MOST_LENGTH, MOST_LENGTH, { most: 100 }) heights?: number[];
   /** Volumes to tell heights for, mL. */
-  @IsOptional() @IsArray() @ArrayMaxSize(100) @IsNumber({}, { each: true }) volumes?: number[];
+  @IsOptional() @Amounts(0, MOST_VOLUME, { most: 100 }) volumes?: number[];
   /** Shares of layers, bottom up, which add up to 1. */
-  @IsOptional() @IsArray() @ArrayMaxSize(20) @IsNumber({}, { each: true }) layers?: number[];
+  @IsOptional() @Amounts(0, 1, { most: 20 }) layers?: number[];
 }
 
 export class BallastQuestion {
-  @IsObject() @ValidateNested() @Type(() => MouldShapeInput) shape: MouldShapeInput;
+  @Part(() => MouldShapeInput) shape: MouldShapeInput;
   /** Of the fresh mix, kg/L. */
-  @IsNumber() density: number;
+  @Density() density: number;
   /** Of the empty cores, g. */
-  @IsOptional() @IsNumber() coreMass?: number;
-  @IsOptional() @IsInt() @Min(1) @Max(12) lifts?: number;
+  @IsOptional() @Grams() coreMass?: number;
+  @IsOptional() @Whole(1, 12) lifts?: number;
 }
 
 export class MeasuredQuestion {
   @IsIn(['water', 'sand', 'batch']) by: MeasuredBy;
   /** What filled the mould, g. */
-  @IsNumber() mass: number;
+  @Grams() mass: number;
   /** Of what filled it, kg/L; water where left out. */
-  @IsOptional() @IsNumber() density?: number;
+  @IsOptional() @Density() density?: number;
 }
 
 export class TubQuestion {
-  @IsString() @Length(1, 80) name: string;
-  @IsObject() @ValidateNested() @Type(() => SolidInput) inside: SolidInput;
-  @IsNumber() @Min(0) wall: number;
+  @Text(1, 80) name: string;
+  @Part(() => SolidInput) inside: SolidInput;
+  @Millimetres(0) wall: number;
 }
 
 export class PairsQuestion {
-  @IsArray()
-  @ArrayMinSize(2)
-  @ArrayMaxSize(60)
-  @ValidateNested({ each: true })
-  @Type(() => TubQuestion)
+  @ListOf(() => TubQuestion, { least: 2, most: 60 })
   tubs: TubQuestion[];
-  @IsNumber() wall: number;
-  @IsNumber() base: number;
+  @Millimetres(0) wall: number;
+  @Millimetres(0) base: number;
 }
 
 export class GrainQuestion {
   /** mm */
-  @IsNumber() grain: number;
-  @IsNumber() gap: number;
-  @IsOptional() @IsNumber() meshOpening?: number;
+  @Amount(0, 1000) grain: number;
+  @Millimetres(0) gap: number;
+  @IsOptional() @Millimetres() meshOpening?: number;
 }
 
 export class LevelQuestion {
-  @IsNumber() length: number;
+  @Millimetres() length: number;
   /** Degrees. */
-  @IsNumber() slope: number;
+  @Amount(-89, 89) slope: number;
 }
 
 export class MeshCutQuestion {
   @IsIn(['slab', 'wall']) piece: 'slab' | 'wall';
   /** Of the slab, or the way round the middle of the wall, mm. */
-  @IsNumber() length: number;
+  @Millimetres() length: number;
   /** Of the slab, or the height of the wall, mm. */
-  @IsNumber() width: number;
-  @IsOptional() @IsNumber() cover?: number;
+  @Millimetres() width: number;
+  @IsOptional() @Millimetres(0) cover?: number;
 }
 
 export class PanelBoxQuestion {
-  @IsNumber() length: number;
-  @IsNumber() width: number;
-  @IsNumber() thickness: number;
+  @Millimetres() length: number;
+  @Millimetres() width: number;
+  @Millimetres() thickness: number;
 }
 
 export class ReleaseQuestion {

@@ -14,51 +14,33 @@ import {
   type RunWays,
   type Step,
 } from '@dewpot/core';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Length,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { IsIn, IsOptional, IsUUID } from 'class-validator';
+import { Amount, ListOf, Text, Time, Whole } from './limits.js';
 import type { PourPart, PourView } from './pours.js';
 
 /** What happened at the bench; which fields are wanted goes by `kind`. Its key is made by whoever saw it. */
 export class RunEventInput {
   @IsUUID() id: string;
   /** By the wall clock, ms. */
-  @IsInt() @Min(0) at: number;
+  @Time() at: number;
   @IsIn(runDeedKinds) kind: RunDeedKind;
-  @IsOptional() @IsString() @Length(1, 60) step?: string;
-  @IsOptional() @IsString() @Length(1, 20) bucket?: string;
-  @IsOptional() @IsString() @Length(1, 20) mould?: string;
+  @IsOptional() @Text(1, 60) step?: string;
+  @IsOptional() @Text(1, 20) bucket?: string;
+  @IsOptional() @Text(1, 20) mould?: string;
   @IsOptional() @IsUUID() material?: string;
   /** g */
-  @IsOptional() @IsNumber() @Min(0) @Max(1e6) mass?: number;
-  @IsOptional() @IsInt() @Min(1) @Max(7) grade?: Grade;
+  @IsOptional() @Amount(0, 1e6) mass?: number;
+  @IsOptional() @Whole(1, 7) grade?: Grade;
   /** mL */
-  @IsOptional() @IsNumber() @Min(0) @Max(1e6) volume?: number;
-  @IsOptional() @IsNumber() @Min(0.05) @Max(4) share?: number;
+  @IsOptional() @Amount(0, 1e6) volume?: number;
+  @IsOptional() @Amount(0.05, 4) share?: number;
   @IsOptional() @IsIn(finishTries) went?: FinishTry;
   /** The event that is taken back. */
   @IsOptional() @IsUUID() of?: string;
 }
 
 export class RunEventsInput {
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(500)
-  @ValidateNested({ each: true })
-  @Type(() => RunEventInput)
+  @ListOf(() => RunEventInput, { least: 1, most: 500 })
   events: RunEventInput[];
 }
 

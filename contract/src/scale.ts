@@ -1,4 +1,5 @@
-import { IsBoolean, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
+import { IsBoolean, IsOptional } from 'class-validator';
+import { MOST_MASS, Amount, Time, Whole } from './limits.js';
 
 /** One reading of a bench scale. */
 export interface ScaleReading {
@@ -15,20 +16,20 @@ export interface ScaleReading {
 /** What is done to the simulated scale. */
 export class ScaleDeedInput {
   /** g that lie on it from now on. */
-  @IsOptional() @IsNumber() @Min(0) @Max(50000) load?: number;
+  @IsOptional() @Amount(0, 50000) load?: number;
   /** Shows 0 for what lies on it. */
   @IsOptional() @IsBoolean() tare?: boolean;
   /** Says nothing for so long, ms. */
-  @IsOptional() @IsInt() @Min(0) @Max(600_000) silent?: number;
+  @IsOptional() @Whole(0, 600_000) silent?: number;
 }
 
 /** A reading that a real scale's bridge posts. */
 export class ScaleReadingInput {
-  @IsNumber() mass: number;
+  @Amount(-MOST_MASS, MOST_MASS) mass: number;
   /** When it was taken, ms; now where left out. */
-  @IsOptional() @IsInt() @Min(0) at?: number;
+  @IsOptional() @Time() at?: number;
   /** Step of the scale, g. */
-  @IsOptional() @IsNumber() @Min(0.001) @Max(1000) step?: number;
+  @IsOptional() @Amount(0.001, 1000) step?: number;
 }
 
 /** What is kept of a workshop's bench scale. */

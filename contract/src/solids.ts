@@ -1,4 +1,7 @@
 import {
+  checkSolid,
+  InputError,
+  mouldIssues,
   polyhedronNames,
   solidKinds,
   type FaceName,
@@ -13,143 +16,133 @@ import {
   type Solid,
 } from '@dewpot/core';
 import type { MeasuredBy } from '@dewpot/core';
-import { Type } from 'class-transformer';
+import { IsBoolean, IsIn, IsOptional } from 'class-validator';
 import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsBoolean,
-  IsObject,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+  MOST_VOLUME,
+  Amount,
+  Amounts,
+  Area,
+  ListOf,
+  Loops,
+  Millilitres,
+  Millimetres,
+  Offset,
+  Outline,
+  Part,
+  Text,
+  Whole,
+} from './limits.js';
 
 const MOST_POINTS = 4000;
 const MOST_SLICES = 120;
 
 export class ProfilePointInput implements ProfileRadius {
-  @IsNumber() height: number;
-  @IsNumber() radius: number;
+  @Millimetres() height: number;
+  @Millimetres(0) radius: number;
 }
 
 export class MeshSliceInput {
-  @IsNumber() z: number;
+  @Offset() z: number;
   /** Closed outlines, each a list of [x, y] in mm. */
-  @IsArray() @ArrayMaxSize(60) loops: PlanPoint[][];
+  @Loops({ most: 60 }, MOST_POINTS) loops: PlanPoint[][];
 }
 
 /** A solid by what a tape measures. Which sizes are wanted goes by `kind`; all are of the inside (of a core: the outside), in mm. */
 export class SolidInput {
   @IsIn(solidKinds) kind: Solid['kind'];
-  @IsOptional() @IsNumber() bottomDiameter?: number;
-  @IsOptional() @IsNumber() topDiameter?: number;
-  @IsOptional() @IsNumber() height?: number;
-  @IsOptional() @IsNumber() bottomLength?: number;
-  @IsOptional() @IsNumber() bottomWidth?: number;
-  @IsOptional() @IsNumber() topLength?: number;
-  @IsOptional() @IsNumber() topWidth?: number;
+  @IsOptional() @Millimetres() bottomDiameter?: number;
+  @IsOptional() @Millimetres() topDiameter?: number;
+  @IsOptional() @Millimetres() height?: number;
+  @IsOptional() @Millimetres() bottomLength?: number;
+  @IsOptional() @Millimetres() bottomWidth?: number;
+  @IsOptional() @Millimetres() topLength?: number;
+  @IsOptional() @Millimetres() topWidth?: number;
   /** Of the upright corners of a box. */
-  @IsOptional() @IsNumber() cornerRadius?: number;
-  @IsOptional() @IsNumber() sides?: number;
-  @IsOptional() @IsNumber() bottomAcross?: number;
-  @IsOptional() @IsNumber() topAcross?: number;
-  @IsOptional() @IsNumber() rimDiameter?: number;
-  @IsOptional() @IsNumber() depth?: number;
+  @IsOptional() @Millimetres(0) cornerRadius?: number;
+  @IsOptional() @Amount(3, 360) sides?: number;
+  @IsOptional() @Millimetres() bottomAcross?: number;
+  @IsOptional() @Millimetres() topAcross?: number;
+  @IsOptional() @Millimetres() rimDiameter?: number;
+  @IsOptional() @Millimetres() depth?: number;
   @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(200)
-  @ValidateNested({ each: true })
-  @Type(() => ProfilePointInput)
+  @ListOf(() => ProfilePointInput, { most: 200 })
   points?: ProfilePointInput[];
   @IsOptional() @IsBoolean() smooth?: boolean;
   /** Closed outline of the open face, [x, y] in mm, once round. */
-  @IsOptional() @IsArray() @ArrayMinSize(3) @ArrayMaxSize(MOST_POINTS) outline?: PlanPoint[];
+  @IsOptional() @Outline({ least: 3, most: MOST_POINTS }) outline?: PlanPoint[];
   /** Degrees by which the outline is drawn in on its way down. */
-  @IsOptional() @IsNumber() draft?: number;
-  @IsOptional() @IsNumber() innerDiameter?: number;
-  @IsOptional() @IsNumber() width?: number;
-  @IsOptional() @IsNumber() length?: number;
+  @IsOptional() @Amount(-89, 89) draft?: number;
+  @IsOptional() @Millimetres() innerDiameter?: number;
+  @IsOptional() @Millimetres() width?: number;
+  @IsOptional() @Millimetres() length?: number;
   /** Of an arc's centreline. */
-  @IsOptional() @IsNumber() radius?: number;
+  @IsOptional() @Millimetres(0) radius?: number;
   /** Degrees. */
-  @IsOptional() @IsNumber() angle?: number;
-  @IsOptional() @IsNumber() startRadius?: number;
-  @IsOptional() @IsNumber() pitch?: number;
-  @IsOptional() @IsNumber() turns?: number;
+  @IsOptional() @Amount(0, 360) angle?: number;
+  @IsOptional() @Millimetres() startRadius?: number;
+  @IsOptional() @Millimetres() pitch?: number;
+  @IsOptional() @Amount(0.01, 100) turns?: number;
   @IsOptional() @IsIn(polyhedronNames) which?: PolyhedronName;
   /** Which face of an equal-faced solid is open; it lies level on top. */
   @IsOptional() @IsIn(['triangle', 'square', 'pentagon']) open?: FaceName;
-  @IsOptional() @IsNumber() edge?: number;
-  @IsOptional() @IsNumber() diameter?: number;
-  @IsOptional() @IsNumber() run?: number;
+  @IsOptional() @Millimetres() edge?: number;
+  @IsOptional() @Millimetres() diameter?: number;
+  @IsOptional() @Millimetres() run?: number;
   /** Of a leaf's outline traced flat, mm². */
-  @IsOptional() @IsNumber() area?: number;
-  @IsOptional() @IsNumber() middle?: number;
+  @IsOptional() @Area() area?: number;
+  @IsOptional() @Millimetres(0) middle?: number;
   /** Of the sand mound under a leaf. */
-  @IsOptional() @IsNumber() rise?: number;
+  @IsOptional() @Millimetres(0) rise?: number;
   /** Of a mould that was measured by what it took, mL. */
-  @IsOptional() @IsNumber() volume?: number;
+  @IsOptional() @Millilitres() volume?: number;
   /** Of a mesh: its sides, mm². */
-  @IsOptional() @IsNumber() side?: number;
+  @IsOptional() @Area() side?: number;
   /** Of a mesh: volume to even heights, mL. */
-  @IsOptional() @IsArray() @ArrayMaxSize(400) @IsNumber({}, { each: true }) curve?: number[];
+  @IsOptional() @Amounts(0, MOST_VOLUME, { most: 400 }) curve?: number[];
   @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(MOST_SLICES)
-  @ValidateNested({ each: true })
-  @Type(() => MeshSliceInput)
+  @ListOf(() => MeshSliceInput, { most: MOST_SLICES })
   slices?: MeshSliceInput[];
 }
 
 export class PatternInput {
   @IsIn(['circle', 'row']) kind: Pattern['kind'];
-  @IsInt() @Min(1) @Max(60) count: number;
-  @IsOptional() @IsNumber() radius?: number;
-  @IsOptional() @IsNumber() step?: number;
+  @Whole(1, 60) count: number;
+  @IsOptional() @Millimetres(0) radius?: number;
+  @IsOptional() @Millimetres() step?: number;
 }
 
 export class PlacedSolidInput {
-  @IsString() @Length(1, 60) name: string;
-  @IsObject() @ValidateNested() @Type(() => SolidInput) solid: SolidInput;
-  @IsNumber() bottom: number;
-  @IsOptional() @IsNumber() x?: number;
-  @IsOptional() @IsNumber() y?: number;
-  @IsOptional() @IsNumber() turn?: number;
+  @Text(1, 60) name: string;
+  @Part(() => SolidInput) solid: SolidInput;
+  @Offset() bottom: number;
+  @IsOptional() @Offset() x?: number;
+  @IsOptional() @Offset() y?: number;
+  @IsOptional() @Amount(-360, 360) turn?: number;
   @IsOptional() @IsBoolean() over?: boolean;
-  @IsOptional() @ValidateNested() @Type(() => PatternInput) pattern?: PatternInput;
+  @IsOptional() @Part(() => PatternInput) pattern?: PatternInput;
   @IsOptional() @IsBoolean() stays?: boolean;
   @IsOptional() @IsBoolean() soft?: boolean;
 }
 
 export class ShellInput implements Shell {
   @IsIn(['over', 'inside', 'against']) side: ShellSide;
-  @IsNumber() thickness: number;
+  @Millimetres() thickness: number;
 }
 
 export class MeasuredVolumeInput {
   @IsIn(['water', 'sand', 'batch']) by: MeasuredBy;
   /** mL */
-  @IsNumber() volume: number;
-  @IsOptional() @IsNumber() at?: number;
+  @Millilitres() volume: number;
+  @IsOptional() @Millimetres(0) at?: number;
 }
 
 export class MouldShapeInput {
-  @IsObject() @ValidateNested() @Type(() => SolidInput) outer: SolidInput;
-  @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => PlacedSolidInput) cores: PlacedSolidInput[];
-  @IsArray()
-  @ArrayMaxSize(20)
-  @ValidateNested({ each: true })
-  @Type(() => PlacedSolidInput)
+  @Part(() => SolidInput) outer: SolidInput;
+  @ListOf(() => PlacedSolidInput, { most: 20 }) cores: PlacedSolidInput[];
+  @ListOf(() => PlacedSolidInput, { most: 20 })
   inserts: PlacedSolidInput[];
-  @IsOptional() @ValidateNested() @Type(() => ShellInput) pressed?: ShellInput;
-  @IsOptional() @ValidateNested() @Type(() => MeasuredVolumeInput) measured?: MeasuredVolumeInput;
+  @IsOptional() @Part(() => ShellInput) pressed?: ShellInput;
+  @IsOptional() @Part(() => MeasuredVolumeInput) measured?: MeasuredVolumeInput;
 }
 
 /** What a solid has where nothing was said: square corners, a straight profile, no draft. */
@@ -169,7 +162,7 @@ const placedOf = ({ solid, pattern, ...rest }: PlacedSolidInput): PlacedSolid =>
   ...(pattern && { pattern: { ...pattern } as Pattern }),
 });
 
-/** A shape as it was described; the core judges whether it can be cast. */
+/** A shape as it was described, whether or not it can be cast. */
 export const shapeOf = ({ outer, cores, inserts, pressed, measured }: MouldShapeInput): MouldShape => ({
   outer: solidOf(outer),
   cores: cores.map(placedOf),
@@ -177,3 +170,19 @@ export const shapeOf = ({ outer, cores, inserts, pressed, measured }: MouldShape
   ...(pressed && { pressed: { ...pressed } }),
   ...(measured && { measured: { ...measured } }),
 });
+
+/** A shape that can be cast. @throws InputError with the fields under `path` */
+export function checkedShape(given: MouldShapeInput, path = ''): MouldShape {
+  const shape = shapeOf(given);
+  const issues = mouldIssues(shape);
+  if (issues.length > 0)
+    throw new InputError(issues.map((issue) => ({ ...issue, field: path ? `${path}.${issue.field}` : issue.field })));
+  return shape;
+}
+
+/** A solid that can be. @throws InputError */
+export function checkedSolid(given: SolidInput): Solid {
+  const solid = solidOf(given);
+  checkSolid(solid);
+  return solid;
+}

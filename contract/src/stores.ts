@@ -15,23 +15,8 @@ import {
   type SealerSheet,
   type Tinting,
 } from '@dewpot/core';
-import { Type } from 'class-transformer';
-import {
-  IsArray,
-  IsBoolean,
-  IsHexColor,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsObject,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Length,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { IsBoolean, IsHexColor, IsIn, IsOptional, IsUUID } from 'class-validator';
+import { Amount, Choices, Density, Part, Share, Text, Time, Version, Whole } from './limits.js';
 
 const kinds: readonly MaterialKind[] = [
   'binder',
@@ -46,17 +31,17 @@ const kinds: readonly MaterialKind[] = [
 
 /** What a ready-made powder's bag says, shares of its mass. */
 export class PowderInput implements PowderWater {
-  @IsNumber() low: number;
-  @IsNumber() high: number;
-  @IsNumber() binderShare: number;
-  @IsNumber() doseShare: number;
+  @Amount(0, 10) low: number;
+  @Amount(0, 10) high: number;
+  @Share() binderShare: number;
+  @Share() doseShare: number;
 }
 
 /** How a pigment colours. */
 export class TintingInput implements Tinting {
-  @IsOptional() @IsNumber() strength?: number;
+  @IsOptional() @Amount(0, 5000) strength?: number;
   /** Per cent of the binder. */
-  @IsOptional() @IsNumber() levelling?: number;
+  @IsOptional() @Amount(0, 100) levelling?: number;
   @IsOptional() @IsBoolean() fades?: boolean;
   @IsOptional() @IsBoolean() metallic?: boolean;
 }
@@ -64,44 +49,44 @@ export class TintingInput implements Tinting {
 /** What the sheet of a sealer says: m² a litre and coat, hours, days, °C. What they may be is checked by core. */
 export class SealerSheetInput implements SealerSheet {
   @IsIn([...sealerKinds]) kind: SealerKind;
-  @IsNumber() dense: number;
-  @IsNumber() porous: number;
-  @IsNumber() recoatFrom: number;
-  @IsNumber() recoatTo: number;
-  @IsNumber() cureDays: number;
-  @IsNumber() heat: number;
-  @IsArray() @IsIn([...sealerClaims], { each: true }) claims: readonly SealerClaim[];
-  @IsOptional() @IsNumber() leastDays?: number;
-  @IsNumber() keepsMonths: number;
+  @Amount(0, 1000) dense: number;
+  @Amount(0, 1000) porous: number;
+  @Amount(0, 8760) recoatFrom: number;
+  @Amount(0, 8760) recoatTo: number;
+  @Amount(0, 365) cureDays: number;
+  @Amount(-50, 1000) heat: number;
+  @Choices(sealerClaims, { most: sealerClaims.length }) claims: readonly SealerClaim[];
+  @IsOptional() @Amount(0, 365) leastDays?: number;
+  @Amount(0, 600) keepsMonths: number;
 }
 
 /** A material's own figures. What they may be is checked by core, which names each with its remedy. */
 export class MaterialFigures {
-  @IsString() @Length(1, 80) name: string;
+  @Text(1, 80) name: string;
   @IsIn([...kinds]) kind: MaterialKind;
   /** Loose as it is scooped, and as it takes room in the mix, kg/L. */
-  @IsNumber() bulk: number;
-  @IsNumber() particle: number;
+  @Density() bulk: number;
+  @Density() particle: number;
   /** Share of dry mass. */
-  @IsNumber() absorption: number;
+  @Amount(0, 20) absorption: number;
   /** kg of water per kg. */
-  @IsNumber() demand: number;
+  @Amount(0, 20) demand: number;
   /** mm */
-  @IsNumber() largestGrain: number;
+  @Amount(0, 1000) largestGrain: number;
   @IsIn(['fine', 'sharp', 'none']) bulking: Bulking;
   @IsOptional() @IsIn(['portland', 'sulfoaluminate', 'gypsum', 'lime', 'pozzolan']) family?: BinderFamily;
-  @IsOptional() @IsObject() @ValidateNested() @Type(() => PowderInput) powder?: PowderInput;
+  @IsOptional() @Part(() => PowderInput) powder?: PowderInput;
   @IsOptional() @IsIn(Object.keys(additives)) additive?: AdditiveKind;
   /** Of a liquid, share of its mass. */
-  @IsOptional() @IsNumber() solids?: number;
+  @IsOptional() @Share() solids?: number;
   /** Of a pigment by itself, of a binder set and dry, of sand dry. */
   @IsOptional() @IsHexColor() colour?: string;
-  @IsOptional() @IsObject() @ValidateNested() @Type(() => TintingInput) tinting?: TintingInput;
-  @IsOptional() @IsObject() @ValidateNested() @Type(() => SealerSheetInput) sealer?: SealerSheetInput;
+  @IsOptional() @Part(() => TintingInput) tinting?: TintingInput;
+  @IsOptional() @Part(() => SealerSheetInput) sealer?: SealerSheetInput;
 }
 
 export class MaterialInput extends MaterialFigures {
-  @IsInt() @Min(0) version: number;
+  @Version() version: number;
 }
 
 export interface MaterialView extends Material {
@@ -110,16 +95,16 @@ export interface MaterialView extends Material {
 
 export class LotInput {
   @IsUUID() materialId: string;
-  @IsNumber() @Min(1) @Max(1e8) bought: number;
-  @IsNumber() @Min(0) @Max(1e8) left: number;
-  @IsNumber() @Min(0) @Max(1e6) price: number;
+  @Amount(1, 1e8) bought: number;
+  @Amount(0, 1e8) left: number;
+  @Amount(0, 1e6) price: number;
   /** Milliseconds of the day it was bought. */
-  @IsInt() @Min(0) boughtAt: number;
+  @Time() boughtAt: number;
   /** Milliseconds of the day it was opened. */
-  @IsOptional() @IsInt() @Min(0) openedAt?: number;
-  @IsOptional() @IsInt() @Min(1) @Max(1000) bags?: number;
+  @IsOptional() @Time() openedAt?: number;
+  @IsOptional() @Whole(1, 1000) bags?: number;
   @IsOptional() @IsBoolean() lumpy?: boolean;
-  @IsInt() @Min(0) version: number;
+  @Version() version: number;
 }
 
 export interface LotView extends Lot {
@@ -128,12 +113,12 @@ export interface LotView extends Lot {
 }
 
 export class ScoopInput {
-  @IsString() @Length(1, 60) name: string;
+  @Text(1, 60) name: string;
   /** Struck level, mL. */
-  @IsNumber() @Min(1) @Max(50000) volume: number;
+  @Amount(1, 50000) volume: number;
   /** Heaped, mL. */
-  @IsOptional() @IsNumber() @Min(1) @Max(80000) heaped?: number;
-  @IsInt() @Min(0) version: number;
+  @IsOptional() @Amount(1, 80000) heaped?: number;
+  @Version() version: number;
 }
 
 export interface ScoopView extends Scoop {

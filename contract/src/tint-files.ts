@@ -1,19 +1,5 @@
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  Equals,
-  IsArray,
-  IsBoolean,
-  IsInt,
-  IsNumber,
-  IsObject,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { Equals, IsBoolean, IsOptional } from 'class-validator';
+import { Amount, ListOf, Part, Text, Time } from './limits.js';
 import { FileDose, MOST_ROWS } from './mixes.js';
 import { MeasuredColour } from './tints.js';
 
@@ -22,23 +8,23 @@ export const TINT_FILE = { format: 'dew-pot-tints', version: 1 } as const;
 
 /** A base in a file, its materials by name. */
 export class FileBase {
-  @IsString() @Length(1, 80) binder: string;
-  @IsOptional() @IsString() @Length(1, 80) sand?: string;
+  @Text(1, 80) binder: string;
+  @IsOptional() @Text(1, 80) sand?: string;
 }
 
 /** A tint in a file. */
 export class TintRow {
-  @IsString() @Length(1, 80) name: string;
-  @IsObject() @ValidateNested() @Type(() => FileBase) base: FileBase;
-  @IsArray() @ArrayMaxSize(8) @ValidateNested({ each: true }) @Type(() => FileDose) doses: FileDose[];
-  @IsOptional() @IsString() @Length(0, 300) note?: string;
+  @Text(1, 80) name: string;
+  @Part(() => FileBase) base: FileBase;
+  @ListOf(() => FileDose, { most: 8 }) doses: FileDose[];
+  @IsOptional() @Text(0, 300) note?: string;
 }
 
 /** A chip in a file. */
 export class SwatchRow extends TintRow {
-  @IsOptional() @IsInt() @Min(0) castAt?: number;
-  @IsOptional() @IsNumber() @Min(0.1) @Max(2) ratio?: number;
-  @IsOptional() @IsObject() @ValidateNested() @Type(() => MeasuredColour) measured?: MeasuredColour;
+  @IsOptional() @Time() castAt?: number;
+  @IsOptional() @Amount(0.1, 2) ratio?: number;
+  @IsOptional() @Part(() => MeasuredColour) measured?: MeasuredColour;
 }
 
 export class TintFile {
@@ -46,12 +32,12 @@ export class TintFile {
   format: string;
   @Equals(TINT_FILE.version, { message: `it is of another version: only version ${TINT_FILE.version} is read` })
   version: number;
-  @IsArray() @ArrayMaxSize(MOST_ROWS) @ValidateNested({ each: true }) @Type(() => TintRow) tints: TintRow[];
-  @IsArray() @ArrayMaxSize(MOST_ROWS) @ValidateNested({ each: true }) @Type(() => SwatchRow) swatches: SwatchRow[];
+  @ListOf(() => TintRow, { most: MOST_ROWS }) tints: TintRow[];
+  @ListOf(() => SwatchRow, { most: MOST_ROWS }) swatches: SwatchRow[];
 }
 
 export class TintImport {
-  @IsObject() @ValidateNested() @Type(() => TintFile) file: TintFile;
+  @Part(() => TintFile) file: TintFile;
   /** Only says what would change. */
   @IsBoolean() dry: boolean;
 }

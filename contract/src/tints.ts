@@ -1,21 +1,6 @@
 import type { BandEdge, BandsBy, Colouring, ColouringKind } from '@dewpot/core';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsHexColor,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsObject,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Length,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { IsHexColor, IsIn, IsOptional, IsUUID } from 'class-validator';
+import { Amount, ListOf, Part, Share, Text, Time, Version, Whole } from './limits.js';
 import { DoseInput } from './mixes.js';
 
 /** What a tint or a chip is cast on: a cement with its sand, or a ready-made powder alone. */
@@ -26,11 +11,11 @@ export class TintBaseInput {
 
 /** Pigments on a base. Doses are shares of the binder. */
 export class TintInput {
-  @IsString() @Length(1, 80) name: string;
-  @IsObject() @ValidateNested() @Type(() => TintBaseInput) base: TintBaseInput;
-  @IsArray() @ArrayMaxSize(8) @ValidateNested({ each: true }) @Type(() => DoseInput) doses: DoseInput[];
-  @IsOptional() @IsString() @Length(0, 300) note?: string;
-  @IsInt() @Min(0) version: number;
+  @Text(1, 80) name: string;
+  @Part(() => TintBaseInput) base: TintBaseInput;
+  @ListOf(() => DoseInput, { most: 8 }) doses: DoseInput[];
+  @IsOptional() @Text(0, 300) note?: string;
+  @Version() version: number;
 }
 
 /** A tint as it is kept: its materials by their keys. */
@@ -61,16 +46,16 @@ export class MeasuredColour {
   @IsHexColor() colour: string;
   @IsIn(['reader', 'photo', 'photo-unsure', 'eye']) by: MeasuredBy;
   /** ms */
-  @IsInt() @Min(0) at: number;
+  @Time() at: number;
 }
 
 /** A test chip of the caster's own: planned, cast, and measured when it is dry. */
 export class SwatchInput extends TintInput {
   /** When it was cast, ms; only planned where it is left out. */
-  @IsOptional() @IsInt() @Min(0) castAt?: number;
+  @IsOptional() @Time() castAt?: number;
   /** Water to cement. */
-  @IsOptional() @IsNumber() @Min(0.1) @Max(2) ratio?: number;
-  @IsOptional() @IsObject() @ValidateNested() @Type(() => MeasuredColour) measured?: MeasuredColour;
+  @IsOptional() @Amount(0.1, 2) ratio?: number;
+  @IsOptional() @Part(() => MeasuredColour) measured?: MeasuredColour;
 }
 
 export type SwatchBody = Omit<SwatchInput, 'name' | 'version'>;
@@ -98,14 +83,14 @@ export interface ChipReading {
 /** A tint's share of a piece. */
 export class ColourPartInput {
   @IsUUID() tint: string;
-  @IsNumber() share: number;
+  @Share() share: number;
 }
 
 /** How a piece of a pour is coloured; bands from the bottom up. */
 export class ColouringInput implements Colouring<string> {
   @IsIn(['solid', 'banded', 'marbled', 'swirled', 'splash']) kind: ColouringKind;
-  @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => ColourPartInput) parts: ColourPartInput[];
+  @ListOf(() => ColourPartInput, { most: 12 }) parts: ColourPartInput[];
   @IsOptional() @IsIn(['height', 'volume']) by?: BandsBy;
   @IsOptional() @IsIn(['crisp', 'blended']) edge?: BandEdge;
-  @IsOptional() @IsInt() @Min(0) @Max(1_000_000) seed?: number;
+  @IsOptional() @Whole(0, 1_000_000) seed?: number;
 }

@@ -1,8 +1,11 @@
+import { requireNumber } from '../units/index.js';
 import type { TemperatureReading } from './maturity.js';
 
 /** Gauss–Legendre of three points on −1…1. */
 const NODES = [-Math.sqrt(0.6), 0, Math.sqrt(0.6)];
 const WEIGHTS = [5 / 9, 8 / 9, 5 / 9];
+/** The longest line that is summed, hours: ten years. */
+const MOST_HOURS = 87_660;
 /** Longest piece of a line that is summed at once, hours. */
 const PIECE = 1;
 
@@ -38,7 +41,7 @@ function above(a: TemperatureReading, b: TemperatureReading, datum: number) {
   return a.temperature > datum ? ([a, crossing] as const) : ([crossing, b] as const);
 }
 
-/** ∫ speed(T) dt along a straight line of temperature, as far as it lies above `datum`; hours and °C. */
+/** ∫ speed(T) dt along a straight line of temperature, as far as it lies above `datum`; hours and °C. @throws InputError over more than ten years */
 export function alongLine(
   from: TemperatureReading,
   to: TemperatureReading,
@@ -49,6 +52,8 @@ export function alongLine(
   if (!warm) return 0;
   const [a, b] = warm;
   const width = b.hour - a.hour;
+  if (!(width <= MOST_HOURS))
+    requireNumber('readings', width, 'The time between two readings', { max: MOST_HOURS, unit: 'h' });
   const pieces = Math.max(1, Math.ceil(width / PIECE));
   const slope = (b.temperature - a.temperature) / pieces;
   let sum = 0;

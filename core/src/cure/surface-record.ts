@@ -1,3 +1,4 @@
+import { requireNumber } from '../units/index.js';
 import { faceWater } from './misting.js';
 
 /** What left a face over a stretch: hours from any beginning, kg/m²/h, what its cover lets through counted in. */
@@ -19,18 +20,23 @@ export interface SurfaceRecord {
   readonly wetShare: number;
 }
 
+/** Stretches come to ten years at most, h. */
+const MOST_HOURS = 87_660;
 /** Rows of hours are cut to this before the water is followed, h. */
 const STEP = 0.25;
 
 /**
  * Follows the water on a face through its damp cure: it comes wet out of the mould, each wetting fills it up, what evaporates
  * leaves it. A face that lies dry as long as a wetting would have lasted has missed one. `wettings` in hours, any order.
+ * @throws InputError where the stretches come to more than ten years
  */
 export function surfaceRecord(
   stretches: readonly FaceHour[],
   wettings: readonly number[],
   lightweight: boolean,
 ): SurfaceRecord {
+  const length = stretches.reduce((sum, { from, to }) => sum + Math.max(0, to - from), 0);
+  requireNumber('stretches', length, 'The stretches together', { min: 0, max: MOST_HOURS, unit: 'h' });
   const { left } = faceWater(0, lightweight);
   const waiting = [...wettings].sort((a, b) => a - b);
   let [water, dryHours, hours, missed] = [left, 0, 0, 0];

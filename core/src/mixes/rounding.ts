@@ -65,6 +65,8 @@ export interface BetterRounding {
   readonly worst: number;
 }
 
+/** A line of more steps than this rounds so well that its own counts are not tried. */
+const MOST_STEPS = 400;
 /** How far the size may change for a better rounding, as a share. */
 const REACH = 0.25;
 
@@ -78,6 +80,7 @@ export function betterRounding(
   const own = roundToScoops(batch, moisture, scoop, step);
   const factors = own.flatMap(({ exact }) => {
     const counts: number[] = [];
+    if (exact / step > MOST_STEPS) return counts;
     for (let n = Math.ceil((exact * (1 - REACH)) / step); n <= (exact * (1 + REACH)) / step; n++) counts.push(n * step);
     return counts.filter((count) => count > 0).map((count) => count / exact);
   });

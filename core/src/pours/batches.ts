@@ -1,3 +1,4 @@
+import { requireNumber } from '../units/index.js';
 /** One mould to be filled, mL of mix it takes. */
 export interface Fill {
   readonly id: string;
@@ -45,10 +46,18 @@ function deal(fills: readonly Fill[], count: number, limits: BatchLimits): strin
 /** Ways tried before the even deal is taken: beyond, a better one is not looked for. */
 const MOST_TRIES = 20_000;
 
+/** Moulds of one pour, and batches that it is split into. */
+const MOST_MOULDS = 500;
+const MOST_BATCHES = 500;
+
 /** Looks for a way to deal fills, biggest first, into so many batches; undefined where there is none, or none was found in time. */
-function search(fills: readonly Fill[], count: number, limits: BatchLimits): string[][] | undefined {
+function search(
+  fills: readonly Fill[],
+  count: number,
+  limits: BatchLimits,
+  budget: { tries: number },
+): string[][] | undefined {
   const batches = Array.from({ length: count }, () => ({ ids: [] as string[], volume: 0 }));
-  let tries = 0;
   const place = (at: number): boolean => {
     const fill = fills[at];
     if (!fill) return true;
@@ -59,7 +68,7 @@ function search(fills: readonly Fill[], count: number, limits: BatchLimits): str
       if (seen.has(state)) continue;
       seen.add(state);
       if (batch.ids.length >= limits.moulds || batch.volume + fill.volume > limits.volume + 1e-9) continue;
-      if (++tries > MOST_TRIES) return false;
+      if (--budget.tries < 0) return false;
       batch.ids.push(fill.id);
       batch.volume += fill.volume;
       if (place(at + 1)) return true;
@@ -74,20 +83,25 @@ function search(fills: readonly Fill[], count: number, limits: BatchLimits): str
 /**
  * Smallest number of batches that takes all fills, dealt out biggest first, each within the limits; as even as it goes.
  * Undefined where no mould can be filled within the pot life.
+ * @throws InputError beyond 500 moulds or 500 batches
  */
 export function splitIntoBatches(fills: readonly Fill[], limits: BatchLimits): BatchSplit | undefined {
+  requireNumber('items', fills.length, 'The number of moulds', { max: MOST_MOULDS });
   if (limits.moulds < 1 || limits.volume <= 0) return undefined;
   const total = fills.reduce((sum, { volume }) => sum + volume, 0);
   const byVolume = Math.ceil(total / limits.volume - 1e-9);
   const byTime = (moulds: number) => Math.ceil(fills.length / moulds - 1e-9);
   if (fills.some(({ volume }) => volume > limits.volume)) {
-    return { count: Math.max(1, byVolume, byTime(limits.moulds)), dealt: [], shared: true };
+    const count = Math.max(1, byVolume, byTime(limits.moulds));
+    requireNumber('bucket', count, 'The number of batches that the bucket makes', { max: MOST_BATCHES });
+    return { count, dealt: [], shared: true };
   }
   const whole = { ...limits, moulds: Math.floor(limits.moulds) };
   const least = Math.max(1, byVolume, byTime(whole.moulds));
   const biggestFirst = [...fills].sort((a, b) => b.volume - a.volume);
+  const budget = { tries: MOST_TRIES };
   for (let count = least; count <= fills.length; count++) {
-    const dealt = deal(biggestFirst, count, whole) ?? search(biggestFirst, count, whole);
+    const dealt = deal(biggestFirst, count, whole) ?? search(biggestFirst, count, whole, budget);
     if (dealt) return { count, dealt, shared: false };
   }
   return { count: fills.length, dealt: fills.map(({ id }) => [id]), shared: false };

@@ -87,7 +87,7 @@ export const WORK_TIMES: Record<SettingClass, WorkTimes> = {
 /** Step of a kitchen scale, g: what doses are weighed on where nothing else is said. */
 export const KITCHEN_SCALE = 1;
 
-/** Most moulds of one kind in a pour. */
+/** Most moulds in a pour. */
 const MOST_MOULDS = 500;
 
 /** What is wrong with the insets of a plan. */
@@ -128,6 +128,14 @@ export function checkPlan(plan: PourPlan): void {
       });
     }
   });
+  const moulds = plan.items.reduce((sum, { count }) => sum + count, 0);
+  check.expect(
+    moulds <= MOST_MOULDS,
+    'items',
+    moulds,
+    `These are ${moulds} moulds.`,
+    `A pour has ${MOST_MOULDS} moulds at most: make two pours of it.`,
+  );
   check.number('spare', plan.spare, 'The spare', { min: 0, max: 1 });
   check.number('bucket', plan.bucket, 'The bucket', { min: 500, max: 200000, unit: 'mL' });
   check.number('temperature', plan.temperature, 'The temperature', { min: -10, max: 50, unit: '°C' });

@@ -23,11 +23,15 @@ export interface ScoopCount {
   readonly exact: number;
 }
 
+/** Nobody counts more scoops of one material than this. */
+const MOST_SCOOPS = 100_000;
+
 /** `volume` mL in scoops to the nearest step, and never none. @throws InputError on a scoop of no size. */
 export function inScoops(volume: number, scoop: Scoop, step: ScoopStep): ScoopCount {
   requireNumber('scoop.volume', scoop.volume, `The volume of ${scoop.name}`, { above: 0, max: 50000, unit: 'mL' });
   requireNumber('volume', volume, 'The volume to measure', { min: 0, unit: 'mL' });
   const exact = volume / scoop.volume;
+  requireNumber('scoop.volume', exact, `The number of scoops by ${scoop.name}`, { min: 0, max: MOST_SCOOPS });
   return { exact, count: exact === 0 ? 0 : Math.max(step, Math.round(exact / step) * step) };
 }
 

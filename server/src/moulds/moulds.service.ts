@@ -1,6 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { checkMould } from '@dewpot/core';
-import { shapeOf, type MouldInput, type MouldView } from '@dewpot/contract';
+import { checkedShape, type MouldInput, type MouldView } from '@dewpot/contract';
 import { In } from 'typeorm';
 import { MouldCopyEntity, MouldEntity, MouldPictureEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
@@ -37,8 +36,7 @@ export class MouldsService {
   }
 
   async save(id: string, { version, name, copies, ...given }: MouldInput): Promise<MouldView> {
-    const body = { ...given, shape: shapeOf(given.shape) };
-    checkMould(body.shape);
+    const body = { ...given, shape: checkedShape(given.shape) };
     const mould = await saveEdited(this.rows, this.rows.of(MouldEntity), 'mould', id, version, { name, body });
     await this.saveCopies(id, copies);
     return (await this.views([mould]))[0]!;

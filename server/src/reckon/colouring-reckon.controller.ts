@@ -21,7 +21,7 @@ import {
   LayersQuestion,
   MarblingQuestion,
   MatchQuestion,
-  shapeOf,
+  checkedShape,
   StockQuestion,
   TerrazzoQuestion,
 } from '@dewpot/contract';
@@ -65,7 +65,7 @@ export class ColouringReckonController {
     const parts = shares.map((share) => ({ tint: placeholder, share }));
     const layers = layersOf({
       name: 'the piece',
-      shape: shapeOf(shape),
+      shape: checkedShape(shape),
       ...(fillTo !== undefined && { fillTo }),
       colouring: { kind: 'banded', by, edge, parts },
     });

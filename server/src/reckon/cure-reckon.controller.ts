@@ -48,7 +48,7 @@ import {
   LiftOutQuestion,
   MaturityQuestion,
   MistingQuestion,
-  shapeOf,
+  checkedShape,
   SnoozeQuestion,
   SurfaceQuestion,
   WeatherQuestion,
@@ -107,7 +107,7 @@ export class CureReckonController {
     const set = initialSet(setting, 20, accelerated);
     const age = handbookLiftOut(setting, piece);
     return {
-      pulls: pulledCores(shapeOf(shape), release).map(({ name, window: { good, late, how } }) => ({
+      pulls: pulledCores(checkedShape(shape), release).map(({ name, window: { good, late, how } }) => ({
         core: name,
         ...at(good * set, 'good'),
         ...at(late * set, 'late'),

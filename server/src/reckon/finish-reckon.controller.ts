@@ -64,7 +64,7 @@ import {
   RehearsalQuestion,
   SealerQuestion,
   SealSchoolQuestion,
-  shapeOf,
+  checkedShape,
   TileInput,
   TogetherQuestion,
   WhichPieceQuestion,
@@ -152,7 +152,7 @@ export class FinishReckonController {
   sealer(@Body() { shape, side, pieces, coats, sealer, sheet, porous, joined = 0 }: SealerQuestion): {
     volume: Figure;
   } {
-    const area = Math.max(0, facesToSeal(shapeOf(shape), side) - joined) * pieces;
+    const area = Math.max(0, facesToSeal(checkedShape(shape), side) - joined) * pieces;
     return { volume: sealerVolume(area, coats, sheet ?? sealer, porous ? 'porous' : 'dense') };
   }
 
@@ -194,7 +194,7 @@ export class FinishReckonController {
     const against = againstBond(plan.bond, plan.uses);
     const figures = reckonArticle({
       ...plan,
-      parts: parts.map(({ shape, ...part }) => ({ ...part, shape: shapeOf(shape) })),
+      parts: parts.map(({ shape, ...part }, i) => ({ ...part, shape: checkedShape(shape, `parts.${i}.shape`) })),
     });
     return { ...figures, holds: bondsFor(plan.uses), ...(against && { against }) };
   }
@@ -220,7 +220,7 @@ export class FinishReckonController {
   @HttpCode(200)
   @asked(PlantedQuestion, examples.planted)
   planted(@Body() { dry, shape, fillGap }: PlantedQuestion) {
-    const { planting, jar } = reckonMould(shapeOf(shape), {
+    const { planting, jar } = reckonMould(checkedShape(shape), {
       stuff: 'rigid',
       piece: 'pot',
       ...(fillGap !== undefined && { fillGap }),

@@ -5,8 +5,6 @@ import {
   bedSand,
   boxFootprint,
   checkGrain,
-  checkMould,
-  checkSolid,
   faces,
   fillCurve,
   findPairs,
@@ -26,7 +24,6 @@ import {
   volumeByMass,
   volumeFigure,
   volumeTo,
-  type Solid,
 } from '@dewpot/core';
 import {
   BallastQuestion,
@@ -39,9 +36,9 @@ import {
   PairsQuestion,
   PanelBoxQuestion,
   ReleaseQuestion,
-  shapeOf,
+  checkedShape,
   ShellQuestion,
-  solidOf,
+  checkedSolid,
   SolidInput,
 } from '@dewpot/contract';
 import { Public } from '../http/request.js';
@@ -57,7 +54,7 @@ export class MouldReckonController {
   @HttpCode(200)
   @asked(CavityQuestion, examples.cavity)
   cavity(@Body() { shape, ...options }: CavityQuestion) {
-    return reckonMould(shapeOf(shape), options);
+    return reckonMould(checkedShape(shape), options);
   }
 
   /** One solid by itself, of any kind that a tape measures. */
@@ -65,7 +62,7 @@ export class MouldReckonController {
   @HttpCode(200)
   @asked(SolidInput, examples.solid)
   solid(@Body() question: SolidInput) {
-    return { volume: volumeFigure(solidOf(question)) };
+    return { volume: volumeFigure(checkedSolid(question)) };
   }
 
   /** A pressed shell at several thicknesses. */
@@ -73,7 +70,7 @@ export class MouldReckonController {
   @HttpCode(200)
   @asked(ShellQuestion, examples.shell)
   shell(@Body() { form, side, thicknesses, density }: ShellQuestion) {
-    return { shells: reckonShells(solidOf(form), side, thicknesses, density) };
+    return { shells: reckonShells(checkedSolid(form), side, thicknesses, density) };
   }
 
   /** The fill curve, volumes to heights, heights for volumes, and where layers end. */
@@ -81,8 +78,7 @@ export class MouldReckonController {
   @HttpCode(200)
   @asked(FillQuestion, examples.fill)
   fill(@Body() { shape: given, heights = [], volumes = [], layers = [] }: FillQuestion) {
-    const shape = shapeOf(given);
-    checkMould(shape);
+    const shape = checkedShape(given);
     return {
       volume: fullVolume(shape),
       curve: fillCurve(shape),
@@ -97,8 +93,7 @@ export class MouldReckonController {
   @HttpCode(200)
   @asked(FillQuestion, { shape: examples.fill.shape })
   faces(@Body() { shape: given }: FillQuestion) {
-    const shape = shapeOf(given);
-    checkMould(shape);
+    const shape = checkedShape(given);
     return {
       faces: faces(shape),
       thinnest: thinnestWall(shape) ?? null,
@@ -112,8 +107,7 @@ export class MouldReckonController {
   @HttpCode(200)
   @asked(BallastQuestion, examples.ballast)
   ballast(@Body() { shape: given, density, coreMass = 0, lifts }: BallastQuestion) {
-    const shape = shapeOf(given);
-    checkMould(shape);
+    const shape = checkedShape(given);
     const whole = ballast(shape, density, coreMass) ?? null;
     return { whole, lifts: lifts === undefined ? [] : ballastByLift(shape, density, lifts, coreMass) };
   }
@@ -134,7 +128,7 @@ export class MouldReckonController {
     const known = tubs.map(({ name, inside, wall: own }, i) => ({
       id: String(i),
       name,
-      inside: checked(solidOf(inside)),
+      inside: checkedSolid(inside),
       wall: own,
     }));
     return { pairs: findPairs(known, { wall, base }) };
@@ -177,7 +171,7 @@ export class MouldReckonController {
   @HttpCode(200)
   @asked(SolidInput, examples.leaf)
   bedSand(@Body() question: SolidInput) {
-    const leaf = checked({ ...solidOf(question), kind: 'leaf' } as Solid);
+    const leaf = checkedSolid({ ...question, kind: 'leaf' });
     return { sand: leaf.kind === 'leaf' ? bedSand(leaf) : null };
   }
 
@@ -188,9 +182,4 @@ export class MouldReckonController {
   release(@Body() { material }: ReleaseQuestion) {
     return { releases: releasesFor(material).map((key) => ({ key, ...releases[key] })) };
   }
-}
-
-function checked(solid: Solid): Solid {
-  checkSolid(solid);
-  return solid;
 }

@@ -29,7 +29,7 @@ import {
   InsetQuestion,
   LeftoverQuestion,
   RunQuestion,
-  shapeOf,
+  checkedShape,
   SheetQuestion,
   SpotsQuestion,
   type SheetItem,
@@ -43,7 +43,7 @@ const LIFT_LIMIT = 25000;
 
 const itemOf = ({ shape, name, ...item }: SheetItem, i: number): PourItem => ({
   ...item,
-  shape: shapeOf(shape),
+  shape: checkedShape(shape, `items.${i}.shape`),
   mouldId: String(i),
   name: name ?? `Mould ${i + 1}`,
 });
@@ -117,7 +117,7 @@ export class PourReckonController {
   @HttpCode(200)
   @asked(LeftoverQuestion, examples.leftover)
   leftover(@Body() { leftover, moulds, feet = [] }: LeftoverQuestion) {
-    const pieces = feet.map((one) => ({ ...one, shape: shapeOf(one.shape) }));
+    const pieces = feet.map((one, i) => ({ ...one, shape: checkedShape(one.shape, `feet.${i}.shape`) }));
     return { moulds: catchMoulds(leftover, moulds), feet: feetFor(leftover, pieces) };
   }
 
@@ -146,7 +146,7 @@ export class PourReckonController {
   @HttpCode(200)
   @asked(InsetQuestion, examples.inset)
   inset(@Body() { shape, inset, ...ways }: InsetQuestion) {
-    return layInset(shapeOf(shape), inset, ways);
+    return layInset(checkedShape(shape), inset, ways);
   }
 
   /** Which places full moulds keep, because they cannot be moved. */
