@@ -9,6 +9,8 @@ export default defineConfig({
     target: 'node20',
     outDir: 'dist/app',
     emptyOutDir: true,
-    rollupOptions: { input: { main: 'src/main.ts', prepare: 'src/prepare.ts' } },
+    rollupOptions: {
+      input: { main: 'src/main.ts', prepare: 'src/prepare.ts', calculation: 'src/threads/thread.ts' },
+    },
   },
 });

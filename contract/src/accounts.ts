@@ -20,6 +20,39 @@ export class Registration {
   @Text(1, 80) name: string;
   @IsEmail() @MaxLength(254) email: string;
   @Text(10, 200) passphrase: string;
+  /** What the start printed, where the server can be reached from elsewhere. */
+  @IsOptional() @Text(1, 40) code?: string;
+}
+
+/** A person's own new passphrase. */
+export class PassphraseInput {
+  @Text(1, 200) current: string;
+  @Text(10, 200) fresh: string;
+}
+
+/** A token for a script of one's own. */
+export class ScriptTokenInput {
+  /** What it is for. */
+  @Text(1, 60) label: string;
+}
+
+/** A new token, told once: whoever has it acts as its owner. */
+export interface ScriptToken {
+  readonly token: string;
+}
+
+export type SessionKind = 'browser' | 'script';
+
+/** One of a person's sessions. Times ms. */
+export interface OwnSessionView {
+  readonly id: string;
+  readonly kind: SessionKind;
+  readonly label: string;
+  readonly createdAt: number;
+  /** When it was last used, to the day. */
+  readonly usedAt: number;
+  /** It is the one that asks. */
+  readonly current: boolean;
 }
 
 /** Someone who is let into the workshop. */
@@ -34,6 +67,8 @@ export interface PersonView {
   readonly id: string;
   readonly name: string;
   readonly email: string;
+  /** Founded the workshop: may remove others. */
+  readonly owner: boolean;
 }
 
 export class DampCureInput {
@@ -74,11 +109,13 @@ export class WorkshopSettings {
 
 /** Who is here and where. */
 export interface SessionView {
-  readonly person: { readonly id: string; readonly name: string };
+  readonly person: { readonly id: string; readonly name: string; readonly owner: boolean };
   readonly workshop: WorkshopSettings & { readonly id: string; readonly demo: boolean; readonly version: number };
 }
 
 /** What the door offers to someone who is not signed in. */
 export interface DoorView {
   readonly demo: boolean;
+  /** Registering takes the code that the start printed. */
+  readonly code: boolean;
 }

@@ -1,11 +1,9 @@
 import {
   coversInOrder,
-  dampSchools,
   liftOutRisks,
   liftOutsCame,
   pieceGuides,
   type Cover,
-  type DampSchool,
   type DateOrder,
   type LiftOutCame,
   type LiftOutCare,
@@ -17,7 +15,7 @@ import {
 } from '@dewpot/core';
 import { IsBoolean, IsIn, IsOptional, IsTimeZone } from 'class-validator';
 import { LATEST, MOST_HOURS, Amount, Amounts, Celsius, Hours, ListOf, Part, Share, Text, Whole } from './limits.js';
-import { WakingInput } from './accounts.js';
+import { DampCureInput, WakingInput } from './accounts.js';
 import { strokes } from './cast-events.js';
 import { AirReadingInput, MOST_READINGS, placeKinds } from './climate.js';
 import { settingClasses } from './mixes.js';
@@ -110,12 +108,8 @@ export class SurfaceQuestion {
   @IsBoolean() lightweight: boolean;
 }
 
-export class DampEndQuestion {
+export class DampEndQuestion extends DampCureInput {
   @IsIn(settingClasses) setting: SettingClass;
-  @IsIn(['share', 'days', 'school']) by: 'share' | 'days' | 'school';
-  @IsOptional() @Amount(0.3, 0.95) share?: number;
-  @IsOptional() @Amount(0, 90) days?: number;
-  @IsOptional() @IsIn(Object.keys(dampSchools)) school?: DampSchool;
   /** Lightweight, or to meet frost. */
   @IsOptional() @IsBoolean() longer?: boolean;
 }

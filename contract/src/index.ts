@@ -18,6 +18,7 @@ export * from './pours.js';
 export * from './run.js';
 export * from './scale.js';
 export * from './problem.js';
+export * from './queries.js';
 export * from './reckon.js';
 export * from './resolve.js';
 export * from './solids.js';

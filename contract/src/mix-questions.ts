@@ -26,11 +26,12 @@ import {
 } from './limits.js';
 import { settingClasses } from './mixes.js';
 
-const keys = handbookMaterials.map(({ key }) => key);
+/** Materials of the handbook, by which scripts name theirs. */
+export const handbookKeys = handbookMaterials.map(({ key }) => key);
 
 export class PlainMixLine {
   /** A material of the handbook, such as grey-cement or sharp-sand. */
-  @IsIn(keys) material: string;
+  @IsIn(handbookKeys) material: string;
   @Amount(0, 100_000) parts: number;
   /** Where it differs from the mix. */
   @IsOptional() @IsIn(['volume', 'mass']) by?: PartsBy;
@@ -38,7 +39,7 @@ export class PlainMixLine {
 
 export class PlainDose {
   /** An additive of the handbook, such as red-oxide or pp-fibre. */
-  @IsIn(keys) material: string;
+  @IsIn(handbookKeys) material: string;
   /** Share of its base's mass or of the fresh volume, or kg/m³, as its kind says. */
   @Amount(0, 1000) amount: number;
 }
@@ -93,7 +94,7 @@ export class SizeQuestion {
   /** mL, mL to the brim, or g. */
   @Amount(0, 1e7) size: number;
   /** Which material's mass. */
-  @IsOptional() @IsIn(keys) material?: string;
+  @IsOptional() @IsIn(handbookKeys) material?: string;
 }
 
 export class HoldQuestion {
@@ -110,7 +111,7 @@ export class LightenQuestion {
   @Part(() => MixQuestion) mix: MixQuestion;
   /** Of the dry density. */
   @Share() share: number;
-  @IsIn(keys) light: string;
+  @IsIn(handbookKeys) light: string;
 }
 
 export class ComparedMix {

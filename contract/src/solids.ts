@@ -30,6 +30,7 @@ import {
   Outline,
   Part,
   Text,
+  Time,
   Whole,
 } from './limits.js';
 
@@ -37,7 +38,7 @@ const MOST_POINTS = 4000;
 const MOST_SLICES = 120;
 
 export class ProfilePointInput implements ProfileRadius {
-  @Millimetres() height: number;
+  @Millimetres(0) height: number;
   @Millimetres(0) radius: number;
 }
 
@@ -133,7 +134,8 @@ export class MeasuredVolumeInput {
   @IsIn(['water', 'sand', 'batch']) by: MeasuredBy;
   /** mL */
   @Millilitres() volume: number;
-  @IsOptional() @Millimetres(0) at?: number;
+  /** When it was measured, ms. */
+  @IsOptional() @Time() at?: number;
 }
 
 export class MouldShapeInput {

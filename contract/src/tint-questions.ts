@@ -14,6 +14,7 @@ import {
   TextByKey,
   Whole,
 } from './limits.js';
+import { handbookKeys } from './mix-questions.js';
 import { settingClasses } from './mixes.js';
 import { MouldShapeInput } from './solids.js';
 
@@ -90,7 +91,7 @@ export class LadderQuestion {
 
 /** One material of a base, by its handbook key. */
 export class BasePart {
-  @Text(1, 40) material: string;
+  @IsIn(handbookKeys) material: string;
   /** g, dry. */
   @Amount(0, 1e7) mass: number;
 }
@@ -101,14 +102,14 @@ export class BaseQuestion {
 
 /** A pigment of a chip, by its handbook key; share of the binder. */
 export class ChipDose {
-  @Text(1, 40) material: string;
+  @IsIn(handbookKeys) material: string;
   @Amount(0, 1000) amount: number;
 }
 
 export class ChipQuestion {
   /** Handbook keys. */
-  @Text(1, 40) binder: string;
-  @IsOptional() @Text(1, 40) sand?: string;
+  @IsIn(handbookKeys) binder: string;
+  @IsOptional() @IsIn(handbookKeys) sand?: string;
   @ListOf(() => ChipDose, { most: 8 }) doses: ChipDose[];
   /** mL */
   @IsOptional() @Amount(1, 2000) volume?: number;

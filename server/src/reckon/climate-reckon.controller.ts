@@ -11,12 +11,12 @@ import {
   type Sifted,
 } from '@dewpot/core';
 import { AirFileQuestion, AirSeriesQuestion, FollowQuestion, type WholeAirReading } from '@dewpot/contract';
-import { Public } from '../http/request.js';
+import { Calculated } from '../calculation/calculated.js';
 import { asked } from './asked.js';
 import { climateExamples } from './cure-examples.js';
 
 /** Reckoning for scripts about the air. Nothing is kept. */
-@Public()
+@Calculated()
 @Controller('api/reckon/climate')
 export class ClimateReckonController {
   /** Which readings of a logger count, and what is bridged between them. */

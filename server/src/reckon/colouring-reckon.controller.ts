@@ -25,7 +25,7 @@ import {
   StockQuestion,
   TerrazzoQuestion,
 } from '@dewpot/contract';
-import { Public } from '../http/request.js';
+import { Calculated } from '../calculation/calculated.js';
 import { asked } from './asked.js';
 import { plainMaterial } from './plain-mix.js';
 import { tintExamples as examples } from './tint-examples.js';
@@ -34,7 +34,7 @@ import { tintExamples as examples } from './tint-examples.js';
 const placeholder: PourTint = { id: 'layer', name: 'layer', edition: 0, colour: '#808080', doses: [] };
 
 /** Questions of chips, layers and faces for scripts. Nothing is kept. */
-@Public()
+@Calculated()
 @Controller('api/reckon/tints')
 export class ColouringReckonController {
   /** How a base cures and dries without pigment, by its materials. */

@@ -54,7 +54,7 @@ import {
   WeatherQuestion,
   WindowsQuestion,
 } from '@dewpot/contract';
-import { Public } from '../http/request.js';
+import { Calculated } from '../calculation/calculated.js';
 import { asked } from './asked.js';
 import { cureExamples } from './cure-examples.js';
 
@@ -76,7 +76,7 @@ interface Windows {
 }
 
 /** Reckoning for scripts about the first days. Nothing is kept. */
-@Public()
+@Calculated()
 @Controller('api/reckon/cure')
 export class CureReckonController {
   @Post('maturity')

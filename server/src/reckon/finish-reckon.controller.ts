@@ -70,7 +70,7 @@ import {
   WhichPieceQuestion,
   WithoutScaleQuestion,
 } from '@dewpot/contract';
-import { Public } from '../http/request.js';
+import { Calculated } from '../calculation/calculated.js';
 import { asked } from './asked.js';
 import { finishExamples as examples } from './finish-examples.js';
 
@@ -78,7 +78,7 @@ import { finishExamples as examples } from './finish-examples.js';
 const TOLD_EVERY = 6;
 
 /** Reckoning for scripts from drying to the door. Nothing is kept. */
-@Public()
+@Calculated()
 @Controller('api/reckon/finish')
 export class FinishReckonController {
   @Post('dry-down')

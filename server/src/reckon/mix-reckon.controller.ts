@@ -48,7 +48,7 @@ import {
   WaterQuestion,
   WeighedDosesQuestion,
 } from '@dewpot/contract';
-import { Public } from '../http/request.js';
+import { Calculated } from '../calculation/calculated.js';
 import { asked } from './asked.js';
 import { mixExamples as examples } from './mix-examples.js';
 import { plainBatch, plainConditions, plainMaterial, plainMix } from './plain-mix.js';
@@ -62,7 +62,7 @@ const told = (batch: BatchMasses) => ({
 });
 
 /** Mix questions for scripts: a plain description in, figures with basis and working out. Nothing is kept. */
-@Public()
+@Calculated()
 @Controller('api/reckon/mixes')
 export class MixReckonController {
   /** Everything that a recipe implies. */

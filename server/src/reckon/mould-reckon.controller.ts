@@ -41,12 +41,12 @@ import {
   checkedSolid,
   SolidInput,
 } from '@dewpot/contract';
-import { Public } from '../http/request.js';
+import { Calculated } from '../calculation/calculated.js';
 import { asked } from './asked.js';
 import { examples } from './mould-examples.js';
 
 /** Mould questions for scripts: a plain description in, figures with basis and working out. Nothing is kept. */
-@Public()
+@Calculated()
 @Controller('api/reckon/moulds')
 export class MouldReckonController {
   /** Everything that a mould's measurements imply. */

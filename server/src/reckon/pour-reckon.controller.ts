@@ -34,7 +34,7 @@ import {
   SpotsQuestion,
   type SheetItem,
 } from '@dewpot/contract';
-import { Public } from '../http/request.js';
+import { Calculated } from '../calculation/calculated.js';
 import { asked } from './asked.js';
 import { plainConditions, plainMix } from './plain-mix.js';
 import { pourExamples as examples } from './pour-examples.js';
@@ -67,7 +67,7 @@ function partOf({ items, mix, scoop, step, spare, bucket, temperature, setting =
 }
 
 /** Questions of a pour for scripts: its sheet, its hour, its run. Nothing is kept. */
-@Public()
+@Calculated()
 @Controller('api/reckon/pours')
 export class PourReckonController {
   /** The mixing sheet: scoops, grams, water, buckets and pieces. */

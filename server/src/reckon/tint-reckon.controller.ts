@@ -27,7 +27,7 @@ import {
   TintWeighingQuestion,
   type PlainPigment,
 } from '@dewpot/contract';
-import { Public } from '../http/request.js';
+import { Calculated } from '../calculation/calculated.js';
 import { asked } from './asked.js';
 import { tintExamples as examples } from './tint-examples.js';
 
@@ -46,7 +46,7 @@ const dosed = ({ doses }: TintQuestion) =>
   }));
 
 /** Tint questions for scripts: a plain description in, colours out. Nothing is kept. */
-@Public()
+@Calculated()
 @Controller('api/reckon/tints')
 export class TintReckonController {
   /** The colour of a tint as it looks dry, wet and sealed, with its band of doubt. */

@@ -1,0 +1,29 @@
+import {
+  applyDecorators,
+  Injectable,
+  UseInterceptors,
+  type CallHandler,
+  type ExecutionContext,
+  type NestInterceptor,
+} from '@nestjs/common';
+import type { Response } from 'express';
+import { from, type Observable } from 'rxjs';
+import { OwnTransactions, Public, type AppRequest } from '../http/request.js';
+import { CalculationPool } from './calculation-pool.js';
+
+/** Sends a script's question to the pool: neither checking it nor answering it holds up a request. */
+@Injectable()
+export class CalculatedInterceptor implements NestInterceptor {
+  constructor(private readonly pool: CalculationPool) {}
+
+  intercept(context: ExecutionContext, _next: CallHandler): Observable<unknown> {
+    const http = context.switchToHttp();
+    http.getResponse<Response>().type('application/json');
+    const { body } = http.getRequest<AppRequest>();
+    return from(this.pool.run('question', context.getClass().name, context.getHandler().name, body));
+  }
+}
+
+/** Questions for scripts: calculated in the pool, open to whoever can reach a server on loopback. */
+export const Calculated = () =>
+  applyDecorators(Public('on loopback'), OwnTransactions(), UseInterceptors(CalculatedInterceptor));

@@ -1,0 +1,90 @@
+import { availableParallelism } from 'node:os';
+import { join } from 'node:path';
+import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Piscina } from 'piscina';
+import { CONFIG, type ServerConfig } from '../config.js';
+import { ProblemError } from '../http/problem-error.js';
+import { Slots } from './slots.js';
+import type { Tasks } from '../threads/tasks.js';
+import type { Answer } from './crossing.js';
+
+/** A calculation may take so long once it has begun, ms. */
+const MOST_TIME = 5_000;
+/** Memory of one calculation, MB. */
+const MOST_MEMORY = 512;
+/** Calculations that wait for their turn. */
+const MOST_WAITING = 64;
+/** … and so long, ms. */
+const PATIENCE = 10_000;
+/** A picture waits longer: they are drawn one at a time, since a large one takes a gigabyte. */
+const PICTURE_PATIENCE = 30_000;
+/** Threads: one core is left to the requests, yet one long calculation must not keep all others waiting. */
+const THREADS = Math.max(2, availableParallelism() - 1);
+/** Calculations give way to requests, by the nice value of their threads. */
+const NICE = 10;
+/** An idle thread ends after so long, ms. */
+const IDLE = 60_000;
+
+const tooMuch = (why: string) =>
+  new ProblemError(422, 'Too much to calculate', {
+    detail: `${why} Ask for less: fewer moulds, points or readings, or a shorter time.`,
+  });
+
+const busy = () =>
+  new ProblemError(503, 'Too busy to calculate', {
+    detail: 'Many calculations are waiting already. Try again in a few seconds.',
+    retryAfter: 3,
+  });
+
+/** Runs calculations on threads of their own, each within a limit of time and of memory. */
+@Injectable()
+export class CalculationPool implements OnModuleDestroy {
+  private readonly threads: Piscina;
+  private readonly pictures: Piscina;
+  private readonly slots = new Slots(THREADS, MOST_WAITING, PATIENCE);
+  private readonly easels = new Slots(1, 8, PICTURE_PATIENCE);
+
+  private readonly time: number;
+
+  constructor(@Inject(CONFIG) { programs, calculationTime = MOST_TIME }: ServerConfig) {
+    this.time = calculationTime;
+    const pool = (maxThreads: number, minThreads: number) =>
+      new Piscina({
+        filename: join(programs, 'calculation.js'),
+        minThreads,
+        maxThreads,
+        niceIncrement: NICE,
+        idleTimeout: IDLE,
+        resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY },
+      });
+    this.threads = pool(THREADS, 1);
+    this.pictures = pool(1, 0);
+  }
+
+  /** Runs one of the tasks. @throws InputError, ProblemError as the task does; 422 past a limit, 503 where too many wait */
+  async run<K extends keyof Tasks>(name: K, ...given: Parameters<Tasks[K]>): Promise<Awaited<ReturnType<Tasks[K]>>> {
+    const [slots, threads] = name === 'redraw' ? [this.easels, this.pictures] : [this.slots, this.threads];
+    const answer = await slots.run(() => this.within(threads, name, given), busy);
+    if (answer.problem) throw ProblemError.from(answer.problem);
+    return answer.value as Awaited<ReturnType<Tasks[K]>>;
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    await Promise.all([this.threads.destroy(), this.pictures.destroy()]);
+  }
+
+  private async within(threads: Piscina, task: string, given: readonly unknown[]): Promise<Answer> {
+    const stop = new AbortController();
+    const timer = setTimeout(() => stop.abort(), this.time);
+    try {
+      return (await threads.run({ task, given }, { signal: stop.signal })) as Answer;
+    } catch (error) {
+      if (stop.signal.aborted) throw tooMuch(`It took longer than ${this.time / 1000} seconds.`);
+      if ((error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY')
+        throw tooMuch(`It took more than ${MOST_MEMORY} MB of memory.`);
+      throw error;
+    } finally {
+      clearTimeout(timer);
+    }
+  }
+}

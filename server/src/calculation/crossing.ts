@@ -1,0 +1,24 @@
+import type { FieldIssue, Material } from '@dewpot/core';
+import type { PlanParts, PourPart, SwatchView } from '@dewpot/contract';
+
+/** What a thread answers: a value, or why it was refused. */
+export interface Answer {
+  readonly value?: unknown;
+  readonly problem?: Refusal;
+}
+
+/** A refusal as it crosses from a thread. */
+export interface Refusal {
+  readonly status: number;
+  readonly title: string;
+  readonly detail: string;
+  readonly errors: readonly FieldIssue[];
+}
+
+/** All that a plan is made from, as plain data that can cross to a thread. */
+export interface PlanData extends Omit<PlanParts, 'find' | 'colours' | 'lessons'> {
+  readonly materials: readonly Material[];
+  readonly swatches: readonly SwatchView[];
+  /** Parts of pours that are done. */
+  readonly poured: readonly PourPart[];
+}

@@ -1,0 +1,90 @@
+import type { ArgumentMetadata } from '@nestjs/common';
+import {
+  averaged,
+  checkDeed,
+  paceOf,
+  reckonSheet,
+  runOf,
+  triesOf,
+  lessonsOf,
+  type Material,
+  type PourLog,
+  type RunEvent,
+} from '@dewpot/core';
+import {
+  benchOf,
+  finderOf,
+  knownColours,
+  partsOf,
+  pouredOf,
+  type PourFinish,
+  type PourInput,
+  type PourPart,
+  type PourView,
+  type RunEventInput,
+  type RunLesson,
+} from '@dewpot/contract';
+import type { PlanData } from '../calculation/crossing.js';
+import { ProblemError } from '../http/problem-error.js';
+import { validation } from '../http/validation.js';
+import { questionControllers } from '../reckon/index.js';
+import { castsOf } from '../pours/made-casts.js';
+import { redraw } from '../pictures/redraw.js';
+
+type Bench = Pick<PourView, 'parts' | 'input'>;
+
+const controllers = new Map(questionControllers.map((kind) => [kind.name, new kind()]));
+
+/** Answers a script's question as JSON. The body is checked here, so that a large one holds nobody up. */
+async function question(controller: string, method: string, body: unknown): Promise<string> {
+  const asked = controllers.get(controller) as unknown as Record<string, (given?: unknown) => unknown>;
+  const [metatype] = Reflect.getMetadata('design:paramtypes', asked, method) as ArgumentMetadata['metatype'][];
+  const given = metatype && (await validation.transform(body, { type: 'body', metatype }));
+  return JSON.stringify(await asked[method]!(given));
+}
+
+/** The parts of a plan with copies of all that they use. */
+function plan(input: Omit<PourInput, 'version'>, data: PlanData): PourPart[] {
+  const { materials, swatches, poured, ...rest } = data;
+  const known = finderOf(materials);
+  const find = (id: string): Material => {
+    const found = known(id);
+    if (!found) throw ProblemError.notFound('material');
+    return found;
+  };
+  const parts = partsOf(input, {
+    ...rest,
+    find,
+    colours: knownColours(swatches, find),
+    lessons: (mixId) => lessonsOf(pouredOf(mixId, poured)),
+  }).map((part) => ({ ...part, plan: averaged(part.plan) }));
+  for (const part of parts) reckonSheet(part.plan);
+  return parts;
+}
+
+/** Whether events may happen in a pour: those that may, as they are kept, and which of them are finishing faces. */
+function deeds(pour: Bench, given: readonly RunEventInput[]): { events: RunEvent[]; late: boolean } {
+  const { parts, steps } = benchOf(pour);
+  return {
+    events: given.map((told) => ({ ...checkDeed(told, parts, steps), id: told.id, at: told.at })),
+    late: given.every((told) => told.kind === 'void' || steps.some(({ key, window }) => window && key === told.step)),
+  };
+}
+
+/** What a pour's run taught of each of its mixes. */
+function lessons(pour: Bench, events: readonly RunEvent[]): RunLesson[] {
+  const run = runOf(events);
+  const { parts, steps } = benchOf(pour);
+  return parts.map(({ mixId, windows }, part) => ({
+    mixId,
+    pace: paceOf(steps, run, part),
+    tries: triesOf(steps, run, part, windows),
+  }));
+}
+
+/** The casts that a finished pour makes. */
+const casts = (parts: readonly (PourPart & { readonly log: PourLog })[], finish: PourFinish) => castsOf(parts, finish);
+
+/** What a thread can be asked to do. */
+export const tasks = { question, plan, deeds, lessons, casts, redraw };
+export type Tasks = typeof tasks;

@@ -1,0 +1,34 @@
+import 'reflect-metadata';
+import { InputError } from '@dewpot/core';
+import { ProblemError } from '../http/problem-error.js';
+import type { Answer, Refusal } from '../calculation/crossing.js';
+import { tasks, type Tasks } from './tasks.js';
+
+interface Call {
+  readonly task: keyof Tasks;
+  readonly given: readonly unknown[];
+}
+
+/** How a refusal crosses to the requests' own thread; undefined for what is a fault. */
+function refusalOf(error: unknown): Refusal | undefined {
+  if (error instanceof InputError) return refusalOf(ProblemError.of(error));
+  if (error instanceof ProblemError) {
+    const { status, title, detail, errors } = error;
+    return { status, title, detail, errors };
+  }
+  // Loops of core that do not settle, and lists that no memory holds.
+  if (error instanceof RangeError)
+    return { status: 422, title: 'Too much to calculate', detail: error.message, errors: [] };
+  return undefined;
+}
+
+/** The thread's own work: one task at a time. */
+export default async function work({ task, given }: Call): Promise<Answer> {
+  try {
+    return { value: await (tasks[task] as (...args: readonly unknown[]) => unknown)(...given) };
+  } catch (error) {
+    const problem = refusalOf(error);
+    if (problem) return { problem };
+    throw error;
+  }
+}
