@@ -1,28 +1,33 @@
-import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Put, Res } from '@nestjs/common';
+import { timingSafeEqual } from 'node:crypto';
+import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Put, Req, Res } from '@nestjs/common';
 import { Throttle } from '@nestjs/throttler';
 import { Registration, SignIn, WorkshopSettings, type DoorView, type SessionView } from '@dewpot/contract';
-import type { CookieOptions, Response } from 'express';
+import type { Request, Response } from 'express';
+import { v7 as uuid } from 'uuid';
 import { furnishPlaces } from '../climate/index.js';
 import { CONFIG, type ServerConfig } from '../config.js';
-import { PersonEntity, WorkshopEntity } from '../db/entities.js';
+import { WorkshopEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { ProblemError } from '../http/problem-error.js';
 import { Public, Who, type Visitor } from '../http/request.js';
 import { RefitsService } from '../casts/index.js';
 import { fillWithHandbook } from '../stores/index.js';
-import { COOKIE } from './guard.js';
-import { SESSION_DAYS, Sessions } from './sessions.js';
+import { COOKIE, cookie } from './cookie.js';
+import { AddressTaken, People, type Account } from './people.service.js';
+import { Sessions } from './sessions.js';
+import { SignInTries } from './sign-in-tries.js';
+import { slowly } from './slowly.js';
+import { hashToken } from '../http/tokens.js';
 
 /** What a new workshop starts with. */
 export const firstSettings = { units: 'metric', currency: '€', liftLimit: 25000, bucket: 14000, scaleStep: 1 } as const;
 
-const cookie: CookieOptions = { httpOnly: true, sameSite: 'strict', path: '/', maxAge: SESSION_DAYS * 24 * 3_600_000 };
-const slowly = { default: { limit: Number(process.env.DEWPOT_SIGN_IN_LIMIT ?? 10), ttl: 60_000 } };
-
 @Controller('api')
 export class AccountsController {
   constructor(
+    private readonly people: People,
     private readonly sessions: Sessions,
+    private readonly tries: SignInTries,
     private readonly rows: Rows,
     private readonly refits: RefitsService,
     @Inject(CONFIG) private readonly config: ServerConfig,
@@ -32,15 +37,24 @@ export class AccountsController {
   @Public()
   @Get('door')
   async door(): Promise<DoorView> {
-    return { demo: this.config.loopback && (await this.sessions.demoDoor()) !== undefined };
+    const { loopback, registrationCode } = this.config;
+    return { demo: loopback && (await this.people.ofDemo()) !== undefined, code: registrationCode !== undefined };
   }
 
   @Public()
   @Throttle(slowly)
   @Post('session')
   @HttpCode(204)
-  async signIn(@Body() { email, passphrase }: SignIn, @Res({ passthrough: true }) response: Response): Promise<void> {
-    response.cookie(COOKIE, await this.sessions.signIn(email, passphrase), cookie);
+  async signIn(@Body() { email, passphrase }: SignIn, @Req() request: Request): Promise<void> {
+    const one = { email: email.trim().toLowerCase(), address: request.ip ?? '' };
+    await this.tries.begin(one);
+    const account = await this.people.known(email, passphrase);
+    if (!account)
+      throw new ProblemError(401, 'That did not open', {
+        detail: 'E-mail and passphrase do not belong together. Check both and try again.',
+      });
+    await this.tries.right(one);
+    await this.open(account, request);
   }
 
   /** Enters the demo workshop without a passphrase: only while the server listens on loopback. */
@@ -48,48 +62,64 @@ export class AccountsController {
   @Throttle(slowly)
   @Post('session/demo')
   @HttpCode(204)
-  async enterDemo(@Res({ passthrough: true }) response: Response): Promise<void> {
+  async enterDemo(@Req() request: Request): Promise<void> {
     if (!this.config.loopback)
       throw new ProblemError(403, 'Not allowed', { detail: 'The demo opens only on the machine that it runs on.' });
-    response.cookie(COOKIE, await this.sessions.enterDemo(), cookie);
+    const account = await this.people.ofDemo();
+    if (!account) throw ProblemError.notFound('demo workshop');
+    await this.open(account, request);
   }
 
+  /**
+   * Founds a workshop with its owner, who then signs in. An address that is somebody's already is not told: everything is done as
+   * for a new one and then undone, so that the answer is the same and takes as long.
+   */
   @Public()
   @Throttle(slowly)
   @Post('workshops')
   @HttpCode(204)
-  async register(@Body() given: Registration, @Res({ passthrough: true }) response: Response): Promise<void> {
-    const { workshopId, personId } = await this.sessions.register({
-      ...given,
-      settings: { ...firstSettings, name: given.workshop },
-    });
-    await this.rows.inWorkshop(workshopId, async () => {
-      await fillWithHandbook(this.rows);
-      await furnishPlaces(this.rows);
-    });
-    response.cookie(COOKIE, await this.sessions.open(workshopId, personId), cookie);
+  async register(@Body() given: Registration): Promise<void> {
+    this.checkCode(given.code);
+    const settings = { ...firstSettings, name: given.workshop };
+    const owner = await this.people.hashed(given);
+    try {
+      await this.rows.inWorkshop(uuid(), async () => {
+        await this.rows.of(WorkshopEntity).insert({ id: this.rows.workshopId, settings });
+        await fillWithHandbook(this.rows);
+        await furnishPlaces(this.rows);
+        await this.people.join(owner, true);
+      });
+    } catch (error) {
+      if (!(error instanceof AddressTaken)) throw error;
+    }
   }
 
   @Get('session')
   async session(@Who() visitor: Visitor): Promise<SessionView> {
-    const person = await this.rows.of(PersonEntity).findOneByOrFail({ id: visitor.personId });
+    const { id: personId, name, owner } = await this.people.one(visitor.personId);
     const { id, settings, demo, version } = await this.rows
       .of(WorkshopEntity)
       .findOneByOrFail({ id: visitor.workshopId });
-    return { person: { id: person.id, name: person.name }, workshop: { id, demo, version, ...settings } };
+    return { person: { id: personId, name, owner }, workshop: { id, demo, version, ...settings } };
   }
 
   @Delete('session')
   @HttpCode(204)
-  async signOut(@Who() visitor: Visitor, @Res({ passthrough: true }) response: Response): Promise<void> {
-    await this.sessions.close(visitor);
+  async signOut(
+    @Who() { personId, sessionId }: Visitor,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<void> {
+    await this.sessions.end(personId, { only: sessionId });
     response.clearCookie(COOKIE, { ...cookie, maxAge: undefined });
   }
 
   @Put('workshop')
   async settings(@Who() visitor: Visitor, @Body() { version, ...settings }: WorkshopSettings): Promise<SessionView> {
     const workshops = this.rows.of(WorkshopEntity);
-    const { version: current, settings: before } = await workshops.findOneByOrFail({ id: visitor.workshopId });
+    const { version: current, settings: before } = await workshops.findOneOrFail({
+      where: { id: visitor.workshopId },
+      lock: { mode: 'pessimistic_write' },
+    });
     if (version !== undefined && version !== current) {
       throw new ProblemError(409, 'Someone changed this meanwhile', {
         detail: 'The workshop’s settings were changed in another browser. Open them again.',
@@ -98,5 +128,22 @@ export class AccountsController {
     await workshops.update({ id: visitor.workshopId }, { settings });
     if (before.drying !== settings.drying) await this.refits.ask();
     return this.session(visitor);
+  }
+
+  private async open({ workshop_id, person_id }: Account, request: Request): Promise<void> {
+    const label = request.headers['user-agent'] ?? '';
+    request.res!.cookie(COOKIE, await this.sessions.open(workshop_id, person_id, 'browser', label), cookie);
+  }
+
+  private checkCode(code = ''): void {
+    const { registrationCode: wanted } = this.config;
+    if (wanted === undefined || timingSafeEqual(hashToken(code.trim()), hashToken(wanted))) return;
+    throw ProblemError.refused(
+      'Not registered',
+      'code',
+      null,
+      'That is not the code of this server.',
+      'Ask whoever started it for the code that the start printed.',
+    );
   }
 }

@@ -1,28 +1,44 @@
-import { Injectable, type CanActivate, type ExecutionContext } from '@nestjs/common';
+import { Inject, Injectable, type CanActivate, type ExecutionContext } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
+import type { Response } from 'express';
+import { CONFIG, type ServerConfig } from '../config.js';
 import { ProblemError } from '../http/problem-error.js';
-import { PUBLIC, type AppRequest } from '../http/request.js';
+import { PUBLIC, type AppRequest, type PublicWhen } from '../http/request.js';
+import { COOKIE, cookie } from './cookie.js';
 import { Sessions } from './sessions.js';
 
-export const COOKIE = 'dewpot_session';
+/** What a request brings to be known by: a script's token, or the session's cookie. */
+function tokenOf({ headers, cookies }: AppRequest): { token?: string; kind: 'script' | 'browser' } {
+  const [, token] = /^Bearer (\S+)$/.exec(headers.authorization ?? '') ?? [];
+  if (headers.authorization !== undefined) return { token, kind: 'script' };
+  const kept = (cookies as Record<string, unknown>)[COOKIE];
+  return { ...(typeof kept === 'string' && { token: kept }), kind: 'browser' };
+}
 
-/** Lets a request in by its session cookie; only routes marked public do without. */
+/** Lets a request in by its session; only routes marked public do without. */
 @Injectable()
 export class SessionGuard implements CanActivate {
   constructor(
     private readonly sessions: Sessions,
     private readonly reflector: Reflector,
+    @Inject(CONFIG) private readonly config: ServerConfig,
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
-    if (this.reflector.getAllAndOverride<boolean>(PUBLIC, [context.getHandler(), context.getClass()])) return true;
-    const request = context.switchToHttp().getRequest<AppRequest>();
-    const cookies = request.cookies as Record<string, unknown>;
-    const token = cookies[COOKIE];
-    const visitor = typeof token === 'string' ? await this.sessions.visitor(token) : undefined;
-    if (!visitor)
+    const open = this.reflector.getAllAndOverride<PublicWhen>(PUBLIC, [context.getHandler(), context.getClass()]);
+    if (open === 'always' || (open && this.config.loopback)) return true;
+    const http = context.switchToHttp();
+    const request = http.getRequest<AppRequest>();
+    const { token, kind } = tokenOf(request);
+    const session = token === undefined ? undefined : await this.sessions.find(token);
+    if (!token || !session || session.kind !== kind)
       throw new ProblemError(401, 'Sign in first', { detail: 'Your session has ended, or you have not signed in.' });
-    request.visitor = visitor;
+    if (session.stale) {
+      const renewed = await this.sessions.renew(session, token);
+      if (renewed) http.getResponse<Response>().cookie(COOKIE, renewed, cookie);
+    }
+    const { sessionId, personId, workshopId } = session;
+    request.visitor = { sessionId, personId, workshopId };
     return true;
   }
 }

@@ -1,28 +1,39 @@
-import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Post } from '@nestjs/common';
 import { NewPersonInput, type PersonView } from '@dewpot/contract';
-import { PersonEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
-import { Sessions } from './sessions.js';
+import { Key } from '../http/key-param.js';
+import { ProblemError } from '../http/problem-error.js';
+import { Who, type Visitor } from '../http/request.js';
+import { AddressTaken, People } from './people.service.js';
 
 /** The people of the workshop. */
 @Controller('api/people')
 export class PeopleController {
-  constructor(
-    private readonly sessions: Sessions,
-    private readonly rows: Rows,
-  ) {}
+  constructor(private readonly people: People) {}
 
   @Get()
-  async all(): Promise<PersonView[]> {
-    const people = await this.rows.of(PersonEntity).find({ order: { id: 'ASC' } });
-    return people.map(({ id, name, email }) => ({ id, name, email }));
+  all(): Promise<PersonView[]> {
+    return this.people.all();
   }
 
   @Post()
   @HttpCode(201)
   async letIn(@Body() given: NewPersonInput): Promise<PersonView> {
-    const id = await this.sessions.join(given);
-    const { name, email } = await this.rows.of(PersonEntity).findOneByOrFail({ id });
-    return { id, name, email };
+    try {
+      return await this.people.one(await this.people.join(await this.people.hashed(given)));
+    } catch (error) {
+      if (!(error instanceof AddressTaken)) throw error;
+      const remedy = 'Use another address.';
+      throw new ProblemError(409, 'Taken already', {
+        detail: remedy,
+        errors: [{ field: 'email', value: given.email, message: 'Someone has this address already.', remedy }],
+      });
+    }
+  }
+
+  /** Removes a person; the owner alone does that. */
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Key() id: string, @Who() { personId }: Visitor): Promise<void> {
+    return this.people.remove(id, personId);
   }
 }

@@ -1,121 +1,137 @@
-import { createHash, randomBytes } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { hash, verify } from 'argon2';
-import { DataSource } from 'typeorm';
+import type { OwnSessionView, SessionKind } from '@dewpot/contract';
+import { DataSource, Not } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { PersonEntity, SessionEntity, WorkshopEntity } from '../db/entities.js';
+import { SessionEntity } from '../db/entities.js';
+import { News } from '../db/news.js';
 import { Rows } from '../db/rows.js';
-import { ProblemError } from '../http/problem-error.js';
 import type { Visitor } from '../http/request.js';
+import { hashToken, newToken } from '../http/tokens.js';
 
+/** A session that is not used for so long ends. */
 export const SESSION_DAYS = 30;
+const DAY = 24 * 3_600_000;
+const MOST_LABEL = 120;
+/** Sessions of one person; the one that was used longest ago gives way. */
+const MOST_SESSIONS = 50;
 
-const hashToken = (token: string) => createHash('sha256').update(token).digest();
-/** Checked against where no such person is, so that the answer takes as long. */
-const decoy = hash('nobody has this passphrase');
+/** What the end of a session is told by. */
+export const sessionTopic = (sessionId: string) => `session ${sessionId}`;
 
-interface Door {
-  readonly workshop_id: string;
+const idleEnd = () => new Date(Date.now() + SESSION_DAYS * DAY);
+
+interface Found {
+  readonly session_id: string;
   readonly person_id: string;
-  readonly passphrase_hash: string | null;
+  readonly workshop_id: string;
+  readonly kind: SessionKind;
+  readonly stale: boolean;
 }
 
-interface NewWorkshop {
-  readonly settings: WorkshopEntity['settings'];
-  readonly demo?: boolean;
+/** A session of this request, and whether its token is due to be renewed. */
+export interface FoundSession extends Visitor {
+  readonly kind: SessionKind;
+  readonly stale: boolean;
 }
 
-/** A person without a passphrase comes in by the demo's door alone. */
-interface NewPerson {
-  readonly name: string;
-  readonly email: string;
-  readonly passphrase?: string;
-}
-
-/** Sessions and the doors to them. The look-ups that come before a workshop is known are functions of the database. */
+/** Sessions: of browsers, whose token is renewed each day, and of scripts. Only hashes of tokens are kept. */
 @Injectable()
 export class Sessions {
   constructor(
     private readonly source: DataSource,
     private readonly rows: Rows,
+    private readonly news: News,
   ) {}
 
-  /** Visitor that a cookie's token belongs to, or undefined. */
-  async visitor(token: string): Promise<Visitor | undefined> {
-    const found = await this.source.query<{ session_id: string; person_id: string; workshop_id: string }[]>(
-      'select * from session_lookup($1)',
-      [hashToken(token)],
+  /** The session that a token belongs to, or undefined. */
+  async find(token: string): Promise<FoundSession | undefined> {
+    const [row] = await this.source.query<Found[]>('select * from session_lookup($1)', [hashToken(token)]);
+    return (
+      row && {
+        sessionId: row.session_id,
+        personId: row.person_id,
+        workshopId: row.workshop_id,
+        kind: row.kind,
+        stale: row.stale,
+      }
     );
-    const row = found[0];
-    return row && { sessionId: row.session_id, personId: row.person_id, workshopId: row.workshop_id };
   }
 
-  /** Opens a session by e-mail and passphrase; answers its token. @throws ProblemError 401 */
-  async signIn(email: string, passphrase: string): Promise<string> {
-    const [door] = await this.source.query<Door[]>('select * from sign_in_lookup($1)', [email.trim().toLowerCase()]);
-    const right = await verify(door?.passphrase_hash ?? (await decoy), passphrase);
-    if (!door?.passphrase_hash || !right) {
-      throw new ProblemError(401, 'That did not open', {
-        detail: 'E-mail and passphrase do not belong together. Check both and try again.',
+  /** Opens a session; answers its token. */
+  async open(workshopId: string, personId: string, kind: SessionKind, label: string): Promise<string> {
+    const token = newToken();
+    await this.rows.inWorkshop(workshopId, async () => {
+      await this.makeRoom(personId);
+      await this.rows.of(SessionEntity).insert({
+        id: uuid(),
+        workshopId,
+        personId,
+        kind,
+        label: label.slice(0, MOST_LABEL),
+        tokenHash: hashToken(token),
+        expiresAt: idleEnd(),
       });
-    }
-    return this.open(door.workshop_id, door.person_id);
-  }
-
-  /** Opens a session in the demo workshop; answers its token. @throws ProblemError 404 where there is none. */
-  async enterDemo(): Promise<string> {
-    const door = await this.demoDoor();
-    if (!door) throw ProblemError.notFound('demo workshop');
-    return this.open(door.workshop_id, door.person_id);
-  }
-
-  async demoDoor(): Promise<Door | undefined> {
-    const [door] = await this.source.query<Door[]>('select * from demo_lookup()');
-    return door;
-  }
-
-  /** Makes a workshop with its first person; answers their ids. @throws ProblemError 409 where the e-mail is taken */
-  async register(given: NewPerson & NewWorkshop) {
-    const workshopId = uuid();
-    const personId = await this.rows.inWorkshop(workshopId, () => this.found(given));
-    return { workshopId, personId };
-  }
-
-  /** Founds the workshop at hand, in its transaction; answers the id of its first person. */
-  async found({ settings, demo = false, ...person }: NewPerson & NewWorkshop): Promise<string> {
-    await this.rows.of(WorkshopEntity).insert({ id: this.rows.workshopId, settings, demo });
-    return this.join(person);
-  }
-
-  /** Lets a person into the workshop at hand; answers their id. @throws ProblemError 409 where the e-mail is taken */
-  async join({ name, email, passphrase }: NewPerson): Promise<string> {
-    const address = email.trim().toLowerCase();
-    const [taken] = await this.source.query<Door[]>('select * from sign_in_lookup($1)', [address]);
-    if (taken) {
-      const remedy = 'Sign in with it, or use another address.';
-      throw new ProblemError(409, 'Taken already', {
-        detail: remedy,
-        errors: [{ field: 'email', value: address, message: 'Someone has this address already.', remedy }],
-      });
-    }
-    const id = uuid();
-    const passphraseHash = passphrase === undefined ? null : await hash(passphrase);
-    const { workshopId } = this.rows;
-    await this.rows.of(PersonEntity).insert({ id, workshopId, name, email: address, passphraseHash });
-    return id;
-  }
-
-  /** Opens a session; answers the token for its cookie. Only its hash is kept. */
-  async open(workshopId: string, personId: string): Promise<string> {
-    const token = randomBytes(32).toString('base64url');
-    const expiresAt = new Date(Date.now() + SESSION_DAYS * 24 * 3_600_000);
-    await this.rows.inWorkshop(workshopId, () =>
-      this.rows.of(SessionEntity).insert({ id: uuid(), workshopId, personId, tokenHash: hashToken(token), expiresAt }),
-    );
+    });
     return token;
   }
 
-  async close(visitor: Visitor): Promise<void> {
-    await this.rows.of(SessionEntity).delete({ id: visitor.sessionId });
+  /** Puts off the end of a session that is used; a browser's gets a new token, which is answered. The old one holds for a minute. */
+  async renew({ sessionId, workshopId, kind }: FoundSession, token: string): Promise<string | undefined> {
+    const fresh = kind === 'browser' ? newToken() : token;
+    const old = hashToken(token);
+    const { affected } = await this.rows.inWorkshop(workshopId, () =>
+      this.rows.of(SessionEntity).update(
+        // Of several requests at once, one renews it.
+        { id: sessionId, tokenHash: old },
+        { tokenHash: hashToken(fresh), previousHash: old, renewedAt: new Date(), expiresAt: idleEnd() },
+      ),
+    );
+    return affected === 1 && fresh !== token ? fresh : undefined;
+  }
+
+  /** Whether a session still holds. While the database is away it is taken to. */
+  async holds({ sessionId, workshopId }: Visitor): Promise<boolean> {
+    try {
+      return await this.rows.inWorkshop(workshopId, () => this.rows.of(SessionEntity).existsBy({ id: sessionId }));
+    } catch {
+      return true;
+    }
+  }
+
+  /** A person's own sessions, the newest first. */
+  async own({ personId, sessionId }: Visitor): Promise<OwnSessionView[]> {
+    const found = await this.rows.of(SessionEntity).find({ where: { personId }, order: { id: 'DESC' } });
+    return found.map(({ id, kind, label, createdAt, renewedAt }) => ({
+      id,
+      kind,
+      label,
+      createdAt: createdAt.getTime(),
+      usedAt: renewedAt.getTime(),
+      current: id === sessionId,
+    }));
+  }
+
+  /** Ends sessions of a person: one, or all but one, or all. Their streams end with them, on every server. */
+  async end(personId: string, which: { readonly only?: string; readonly but?: string } = {}): Promise<void> {
+    const where = {
+      personId,
+      ...(which.only !== undefined && { id: which.only }),
+      ...(which.but !== undefined && { id: Not(which.but) }),
+    };
+    const sessions = this.rows.of(SessionEntity);
+    for (const { id } of await sessions.find({ where, select: { id: true } }))
+      await this.news.tell(this.rows.manager, sessionTopic(id));
+    await sessions.delete(where);
+  }
+
+  private async makeRoom(personId: string): Promise<void> {
+    const sessions = this.rows.of(SessionEntity);
+    const old = await sessions.find({
+      where: { personId },
+      order: { renewedAt: 'DESC' },
+      skip: MOST_SESSIONS - 1,
+      select: { id: true, renewedAt: true },
+    });
+    for (const { id } of old) await this.end(personId, { only: id });
   }
 }

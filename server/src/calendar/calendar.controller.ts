@@ -1,4 +1,3 @@
-import { createHash, randomBytes } from 'node:crypto';
 import { Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
 import { Throttle } from '@nestjs/throttler';
 import type { CalendarAddress, CalendarView } from '@dewpot/contract';
@@ -10,9 +9,9 @@ import { zoneOf } from '../config.js';
 import { Rows } from '../db/rows.js';
 import { ProblemError } from '../http/problem-error.js';
 import { Public, Who, type Visitor } from '../http/request.js';
+import { hashToken, newToken } from '../http/tokens.js';
 import { calendarOf } from './feed.js';
 
-const hashToken = (token: string) => createHash('sha256').update(token).digest();
 const TYPE = 'text/calendar; charset=utf-8';
 
 /** The round as a calendar: a file, and an address that a calendar reads again and again. */
@@ -35,11 +34,13 @@ export class CalendarController {
   @Post('calendar/address')
   @HttpCode(200)
   async make(@Who() { personId, workshopId }: Visitor): Promise<CalendarAddress> {
-    const token = randomBytes(24).toString('base64url');
-    await this.rows.of(CalendarKeyEntity).delete({ personId });
+    const token = newToken();
     await this.rows
       .of(CalendarKeyEntity)
-      .insert({ id: uuid(), workshopId, personId, tokenHash: hashToken(token), madeAt: Date.now() });
+      .upsert({ id: uuid(), workshopId, personId, tokenHash: hashToken(token), madeAt: Date.now() }, [
+        'workshopId',
+        'personId',
+      ]);
     return { path: `/api/calendar/${token}/round.ics` };
   }
 

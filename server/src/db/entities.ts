@@ -10,6 +10,7 @@ import type {
   PourStatus,
   RunLesson,
   ScaleState,
+  SessionKind,
   SwatchBody,
   TintBody,
   TubView,
@@ -42,12 +43,21 @@ export class PersonEntity extends WorkshopRow {
   @Column('text') name: string;
   @Index({ unique: true }) @Column('text') email: string;
   @Column('text', { name: 'passphrase_hash', nullable: true }) passphraseHash: string | null;
+  /** Founded the workshop: may remove others. */
+  @Column('boolean', { default: false }) owner: boolean;
 }
 
 @Entity('sessions')
 export class SessionEntity extends WorkshopRow {
   @Column('uuid', { name: 'person_id' }) personId: string;
   @Index({ unique: true }) @Column('bytea', { name: 'token_hash' }) tokenHash: Buffer;
+  /** Its token until it was last renewed. */
+  @Index() @Column('bytea', { name: 'previous_hash', nullable: true }) previousHash: Buffer | null;
+  @Column('text', { default: 'browser' }) kind: SessionKind;
+  /** The browser that it is of, or what its owner called the token. */
+  @Column('text', { default: '' }) label: string;
+  @CreateDateColumn({ type: 'timestamptz', name: 'created_at' }) createdAt: Date;
+  @Column('timestamptz', { name: 'renewed_at', default: () => 'now()' }) renewedAt: Date;
   @Column('timestamptz', { name: 'expires_at' }) expiresAt: Date;
 }
 
@@ -130,7 +140,7 @@ export abstract class EditionRow<Body extends object> extends WorkshopRow {
 }
 
 @Entity('mix_editions')
-@Index(['of', 'edition'], { unique: true })
+@Index(['workshopId', 'of', 'edition'], { unique: true })
 export class MixEditionEntity extends EditionRow<MixBody> {
   @Column('uuid', { name: 'mix_id' }) of: string;
 }
@@ -143,7 +153,7 @@ export class TintEntity extends EditedRow {
 }
 
 @Entity('tint_editions')
-@Index(['of', 'edition'], { unique: true })
+@Index(['workshopId', 'of', 'edition'], { unique: true })
 export class TintEditionEntity extends EditionRow<TintBody> {
   @Column('uuid', { name: 'tint_id' }) of: string;
 }

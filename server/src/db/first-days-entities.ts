@@ -34,7 +34,7 @@ export class AirAsideEntity extends WorkshopRow {
 /** The air of a place at a time: partitioned by month. */
 @Entity('air_readings')
 export class AirReadingEntity {
-  @Column('uuid', { name: 'workshop_id' }) workshopId: string;
+  @PrimaryColumn('uuid', { name: 'workshop_id' }) workshopId: string;
   @PrimaryColumn('uuid', { name: 'place_id' }) placeId: string;
   @PrimaryColumn('bigint', { transformer: milliseconds }) at: number;
   @Column('real') temperature: number;
@@ -44,7 +44,7 @@ export class AirReadingEntity {
 
 /** What the lift-outs of a mould with a mix were, kept together so that proposing the next reads one row. */
 @Entity('lift_out_lessons')
-@Index(['mouldId', 'mixId'], { unique: true })
+@Index(['workshopId', 'mouldId', 'mixId'], { unique: true })
 export class LiftOutLessonEntity extends WorkshopRow {
   @Column('uuid', { name: 'mould_id' }) mouldId: string;
   @Column('uuid', { name: 'mix_id' }) mixId: string;
@@ -54,8 +54,9 @@ export class LiftOutLessonEntity extends WorkshopRow {
 
 /** The secret address at which a person's calendar is read; only its hash is kept. */
 @Entity('calendar_keys')
+@Index(['workshopId', 'personId'], { unique: true })
 export class CalendarKeyEntity extends WorkshopRow {
-  @Index({ unique: true }) @Column('uuid', { name: 'person_id' }) personId: string;
+  @Column('uuid', { name: 'person_id' }) personId: string;
   @Index({ unique: true }) @Column('bytea', { name: 'token_hash' }) tokenHash: Buffer;
   @Column('bigint', { name: 'made_at', transformer: milliseconds }) madeAt: number;
 }

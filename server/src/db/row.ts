@@ -1,4 +1,4 @@
-import { Column, CreateDateColumn, Index, PrimaryColumn, UpdateDateColumn, VersionColumn } from 'typeorm';
+import { CreateDateColumn, PrimaryColumn, UpdateDateColumn, VersionColumn } from 'typeorm';
 
 /** Milliseconds kept as a bigint and read as a number: exact until long after any pour. */
 export const milliseconds = {
@@ -6,10 +6,10 @@ export const milliseconds = {
   from: (value: string | null) => (value === null ? null : Number(value)),
 };
 
-/** A row of a workshop. Its key is a UUIDv7 made by whoever made the thing. */
+/** A row of a workshop. Its key is the workshop and a UUIDv7 made by whoever made the thing. */
 export abstract class WorkshopRow {
   @PrimaryColumn('uuid') id: string;
-  @Index() @Column('uuid', { name: 'workshop_id' }) workshopId: string;
+  @PrimaryColumn('uuid', { name: 'workshop_id' }) workshopId: string;
 }
 
 /** A row that people edit: an edit names the version it was made on. */

@@ -1,0 +1,119 @@
+import { Injectable } from '@nestjs/common';
+import type { PersonView } from '@dewpot/contract';
+import { hash, verify } from 'argon2';
+import { DataSource } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { CalendarKeyEntity, PersonEntity, WorkshopEntity } from '../db/entities.js';
+import { Rows } from '../db/rows.js';
+import { ProblemError } from '../http/problem-error.js';
+import type { Visitor } from '../http/request.js';
+import { Sessions } from './sessions.js';
+
+/** Checked against where no such person is, so that the answer takes as long. */
+const decoy = hash('nobody has this passphrase');
+
+/** Someone who has an account, as they are looked up before their workshop is known. */
+export interface Account {
+  readonly workshop_id: string;
+  readonly person_id: string;
+  readonly passphrase_hash: string | null;
+}
+
+interface NewWorkshop {
+  readonly settings: WorkshopEntity['settings'];
+  readonly demo?: boolean;
+}
+
+/** A person without a passphrase comes in by the demo's door alone. */
+interface NewPerson {
+  readonly name: string;
+  readonly email: string;
+  readonly passphraseHash?: string;
+}
+
+/** The address is somebody's already: told to whoever lets a person in, and to nobody who registers. */
+export class AddressTaken extends Error {}
+
+const plainAddress = (email: string) => email.trim().toLowerCase();
+const view = ({ id, name, email, owner }: PersonEntity): PersonView => ({ id, name, email, owner });
+
+/** The people of workshops and their passphrases. */
+@Injectable()
+export class People {
+  constructor(
+    private readonly source: DataSource,
+    private readonly rows: Rows,
+    private readonly sessions: Sessions,
+  ) {}
+
+  /** The account of an e-mail and its passphrase; undefined where they do not belong together. Takes as long either way. */
+  async known(email: string, passphrase: string): Promise<Account | undefined> {
+    const [account] = await this.source.query<Account[]>('select * from sign_in_lookup($1)', [plainAddress(email)]);
+    const right = await verify(account?.passphrase_hash ?? (await decoy), passphrase);
+    return account?.passphrase_hash && right ? account : undefined;
+  }
+
+  /** Someone of the demo workshop; undefined where there is none. */
+  async ofDemo(): Promise<Account | undefined> {
+    const [account] = await this.source.query<Account[]>('select * from demo_lookup()');
+    return account;
+  }
+
+  async all(): Promise<PersonView[]> {
+    return (await this.rows.of(PersonEntity).find({ order: { id: 'ASC' } })).map(view);
+  }
+
+  async one(id: string): Promise<PersonView> {
+    const row = await this.rows.of(PersonEntity).findOneBy({ id });
+    if (!row) throw ProblemError.notFound('person');
+    return view(row);
+  }
+
+  /** A new person with the hash of their passphrase: made before a transaction opens, since it takes its time. */
+  async hashed({ name, email, passphrase }: Pick<NewPerson, 'name' | 'email'> & { passphrase: string }) {
+    return { name, email, passphraseHash: await hash(passphrase) };
+  }
+
+  /** Founds the workshop at hand, in its transaction; answers the id of its owner. @throws AddressTaken */
+  async found({ settings, demo = false, ...person }: NewPerson & NewWorkshop): Promise<string> {
+    await this.rows.of(WorkshopEntity).insert({ id: this.rows.workshopId, settings, demo });
+    return this.join(person, true);
+  }
+
+  /** Lets a person into the workshop at hand; answers their id. @throws AddressTaken */
+  async join({ name, email, passphraseHash }: NewPerson, owner = false): Promise<string> {
+    const id = uuid();
+    const { workshopId } = this.rows;
+    const { raw } = await this.rows
+      .of(PersonEntity)
+      .createQueryBuilder()
+      .insert()
+      .values({ id, workshopId, name, email: plainAddress(email), passphraseHash: passphraseHash ?? null, owner })
+      .orIgnore()
+      .returning('id')
+      .execute();
+    if ((raw as unknown[]).length === 0) throw new AddressTaken('This address is somebody’s already.');
+    return id;
+  }
+
+  /** Gives a person a new passphrase, and ends their other sessions. @throws ProblemError 422 where the old one is wrong */
+  async changePassphrase({ personId, sessionId }: Visitor, current: string, fresh: string): Promise<void> {
+    const people = this.rows.of(PersonEntity);
+    const person = await people.findOneOrFail({ where: { id: personId }, lock: { mode: 'pessimistic_write' } });
+    if (person.passphraseHash !== null && !(await verify(person.passphraseHash, current)))
+      throw ProblemError.refused('Not changed', 'current', null, 'That is not your passphrase.', 'Type it again.');
+    await people.update({ id: personId }, { passphraseHash: await hash(fresh) });
+    await this.sessions.end(personId, { but: sessionId });
+  }
+
+  /** Removes a person: their sessions and their calendar's address end at once; what they did stays. @throws ProblemError 403, 404 */
+  async remove(id: string, by: string): Promise<void> {
+    if (!(await this.one(by)).owner)
+      throw new ProblemError(403, 'Not allowed', { detail: 'Only the owner of the workshop removes people.' });
+    if (id === by) throw new ProblemError(403, 'Not allowed', { detail: 'The owner stays: a workshop has one.' });
+    await this.one(id);
+    await this.sessions.end(id);
+    await this.rows.of(CalendarKeyEntity).delete({ personId: id });
+    await this.rows.of(PersonEntity).delete({ id });
+  }
+}
