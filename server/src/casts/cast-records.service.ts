@@ -58,7 +58,7 @@ export class CastRecordsService {
     private readonly weighed: WeighedNowService,
   ) {}
 
-  /** Appends an event to a cast's life. The same event sent twice is one. @throws InputError, ProblemError */
+  /** Appends an event to a cast's life. What happens to the casts of one pour at once is taken in one after the other. The same event sent twice is one. @throws InputError, ProblemError */
   async record(castId: string, input: CastEventInput, personId: string | null, now: number): Promise<void> {
     const row = await this.locked(castId);
     const events = await this.events(castId);
@@ -93,6 +93,12 @@ export class CastRecordsService {
   }
 
   private async locked(castId: string): Promise<CastEntity> {
+    // The pour goes first: its casts judge each other, and two that lock each other would wait for ever.
+    await this.rows.manager.query(
+      `select 1 from pours where id = (select pour_id from casts where id = $1) for no key update`,
+      [castId],
+    );
+    await this.rows.holdWorkshop();
     const row = await this.rows.of(CastEntity).findOne({ where: { id: castId }, lock: { mode: 'pessimistic_write' } });
     if (!row) throw ProblemError.notFound('cast');
     return row;

@@ -1,5 +1,5 @@
 import { Body, Controller, Get, HttpCode, Post, Query } from '@nestjs/common';
-import { CastEventInput, type CastDetail, type CastView } from '@dewpot/contract';
+import { CastEventInput, CastsQuery, type CastDetail, type CastView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
 import { Who, type Visitor } from '../http/request.js';
 import { CastsService } from './casts.service.js';
@@ -9,7 +9,7 @@ export class CastsController {
   constructor(private readonly casts: CastsService) {}
 
   @Get()
-  list(@Query('all') all?: string): Promise<CastView[]> {
+  list(@Query() { all }: CastsQuery): Promise<CastView[]> {
     return this.casts.list(all !== undefined);
   }
 

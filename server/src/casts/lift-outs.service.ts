@@ -55,6 +55,8 @@ export class LiftOutsService {
   /** Gathers anew what the lift-outs of a cast's mould and mix were. */
   async learn({ mouldId, snapshot: { mixId } }: Pair): Promise<void> {
     if (!mixId) return;
+    // The lesson is locked before the casts are read: of several at once, the last one sees them all.
+    await this.locked(mouldId, mixId);
     const casts = await this.rows
       .of(CastEntity)
       .createQueryBuilder('c')
@@ -87,7 +89,14 @@ export class LiftOutsService {
       .values(fresh as object)
       .orIgnore()
       .execute();
-    await lessons.update({ mouldId, mixId }, change as object);
+    if (Object.keys(change).length > 0) await lessons.update({ mouldId, mixId }, change as object);
+  }
+
+  private async locked(mouldId: string, mixId: string): Promise<void> {
+    await this.keep(mouldId, mixId, {});
+    await this.rows
+      .of(LiftOutLessonEntity)
+      .findOneOrFail({ where: { mouldId, mixId }, select: { id: true }, lock: { mode: 'pessimistic_write' } });
   }
 }
 

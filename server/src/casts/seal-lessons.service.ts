@@ -42,15 +42,25 @@ export class SealLessonsService {
 
   /** Gathers anew what became of a cast's overruled coats. Answers whether the limits moved by it. */
   async learn(cast: CastEntity): Promise<boolean> {
-    const before = await this.records();
+    const before = await this.locked();
     const own = overrulesOf(cast);
     if (own.length === 0 && before.every(({ castId }) => castId !== cast.id)) return false;
     const records = [...before.filter(({ castId }) => castId !== cast.id), ...own]
       .sort((a, b) => a.at - b.at)
       .slice(-MOST_RECORDS);
     const { workshopId } = this.rows;
-    await this.rows.of(SealLessonEntity).upsert({ id: workshopId, workshopId, records: records as object[] }, ['id']);
+    await this.rows
+      .of(SealLessonEntity)
+      .upsert({ id: workshopId, workshopId, records: records as object[] }, ['workshopId', 'id']);
     return [true, false].some((film) => learnedEase(before, film).ease !== learnedEase(records, film).ease);
+  }
+
+  /** The records, locked: what two coats teach at once is gathered one after the other. */
+  private async locked(): Promise<readonly OverruleSeen[]> {
+    const { workshopId: id } = this.rows;
+    const lessons = this.rows.of(SealLessonEntity);
+    await lessons.createQueryBuilder().insert().values({ id, workshopId: id, records: [] }).orIgnore().execute();
+    return (await lessons.findOneOrFail({ where: { id }, lock: { mode: 'pessimistic_write' } })).records;
   }
 
   private async records(): Promise<readonly OverruleSeen[]> {

@@ -1,5 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Put, Query } from '@nestjs/common';
-import { TileInput, type TileView } from '@dewpot/contract';
+import { TileInput, TilesQuery, type TileView } from '@dewpot/contract';
 import { TrialTileEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { Key } from '../http/key-param.js';
@@ -11,7 +11,7 @@ export class TilesController {
 
   /** Those of a mix, or all; the newest first. */
   @Get()
-  async list(@Query('mix') mixId?: string): Promise<TileView[]> {
+  async list(@Query() { mix: mixId }: TilesQuery): Promise<TileView[]> {
     const found = await this.rows
       .of(TrialTileEntity)
       .find({ ...(mixId && { where: { mixId } }), order: { id: 'DESC' } });
@@ -22,7 +22,7 @@ export class TilesController {
   @HttpCode(204)
   async keep(@Key() id: string, @Body() { mixId, ...body }: TileInput): Promise<void> {
     const { workshopId } = this.rows;
-    await this.rows.of(TrialTileEntity).upsert({ id, workshopId, mixId, body: { ...body } }, ['id']);
+    await this.rows.of(TrialTileEntity).upsert({ id, workshopId, mixId, body: { ...body } }, ['workshopId', 'id']);
   }
 
   @Delete(':id')

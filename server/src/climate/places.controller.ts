@@ -1,6 +1,6 @@
-import { Body, Controller, Delete, Get, HttpCode, ParseIntPipe, Post, Put, Query, Res } from '@nestjs/common';
-import { ApiProduces } from '@nestjs/swagger';
+import { Body, Controller, Delete, Get, Headers, HttpCode, Post, Put, Query } from '@nestjs/common';
 import {
+  AirQuery,
   PlaceInput,
   ReadingsInput,
   type AirView,
@@ -8,21 +8,21 @@ import {
   type PlaceView,
   type ReadingsTaken,
 } from '@dewpot/contract';
-import type { Response } from 'express';
 import { PlaceEntity } from '../db/entities.js';
-import { News } from '../db/news.js';
 import { Rows } from '../db/rows.js';
 import { saveEdited } from '../db/save-edited.js';
-import { openEventStream } from '../http/event-stream.js';
 import { Key } from '../http/key-param.js';
 import { ProblemError } from '../http/problem-error.js';
-import { Streams, Who, type Visitor } from '../http/request.js';
+import { Who, type Visitor } from '../http/request.js';
+import { Stream, Streams } from '../http/streams.js';
 import { Climates } from './climates.js';
 import { airTopic, ReadingsService } from './readings.service.js';
 
 /** How often loggers are read out while somebody listens, ms. */
 const EVERY = 10_000;
 const MOST_PLACES = 40;
+const HOUR = 3_600_000;
+const TEN_YEARS = 87_660 * HOUR;
 
 /** Places in which casts stand, and their air. */
 @Controller('api')
@@ -31,7 +31,7 @@ export class PlacesController {
     private readonly rows: Rows,
     private readonly climates: Climates,
     private readonly readings: ReadingsService,
-    private readonly news: News,
+    private readonly streams: Streams,
   ) {}
 
   /** The air of the workshop's first place. */
@@ -49,25 +49,16 @@ export class PlacesController {
   }
 
   /** Each place as its air changes, as server-sent events: a list of places. */
-  @Get('places/stream')
-  @Streams()
-  @ApiProduces('text/event-stream')
-  async stream(@Who() { workshopId }: Visitor, @Res() response: Response): Promise<void> {
-    const gone = new AbortController();
-    response.once('close', () => gone.abort());
-    await this.news.listen();
-    const stream = openEventStream(response);
-    while (!stream.closed) {
-      // A reading that is posted is told at once; the simulated loggers are read out on the beat.
-      const news = this.news.next(airTopic(workshopId), AbortSignal.any([gone.signal, AbortSignal.timeout(EVERY)]));
-      stream.send(await this.rows.inWorkshop(workshopId, () => this.list()));
-      await news;
-    }
+  @Stream('places/stream')
+  stream(@Who() visitor: Visitor, @Headers('last-event-id') lastId?: string) {
+    // A reading that is posted is told at once; the simulated loggers are read out on the beat.
+    const topic = airTopic(visitor.workshopId);
+    return this.streams.open(visitor, { read: () => this.list(), every: EVERY, topic, lastId });
   }
 
   @Put('places/:id')
   async save(@Key() id: string, @Body() { version, name, ...body }: PlaceInput): Promise<PlaceView> {
-    if (version === 0 && (await this.rows.of(PlaceEntity).count()) >= MOST_PLACES)
+    if (version === 0 && (await this.countLocked()) >= MOST_PLACES)
       throw new ProblemError(409, 'Enough places', {
         detail: `A workshop has ${MOST_PLACES} places. Remove one first.`,
       });
@@ -81,7 +72,7 @@ export class PlacesController {
   @Delete('places/:id')
   @HttpCode(204)
   async remove(@Key() id: string): Promise<void> {
-    if ((await this.rows.of(PlaceEntity).count()) <= 1)
+    if ((await this.countLocked()) <= 1)
       throw new ProblemError(409, 'The last place', {
         detail: 'Casts stand somewhere: keep one place, or make another first.',
       });
@@ -91,13 +82,12 @@ export class PlacesController {
 
   /** The air of a place between two times, ms: the last three days where none are given. */
   @Get('places/:id/air')
-  async airOf(
-    @Key() id: string,
-    @Query('from', new ParseIntPipe({ optional: true })) from?: number,
-    @Query('to', new ParseIntPipe({ optional: true })) to?: number,
-  ): Promise<PlaceAir> {
+  async airOf(@Key() id: string, @Query() { from, to }: AirQuery): Promise<PlaceAir> {
     const now = Date.now();
-    return this.climates.air(await this.place(id), from ?? now - 72 * 3_600_000, to ?? now, now);
+    const start = from ?? now - 72 * HOUR;
+    if (start < now - TEN_YEARS)
+      throw ProblemError.refused('Too long ago', 'from', start, 'That is more than ten years ago.', 'Ask for less.');
+    return this.climates.air(await this.place(id), start, to ?? now, now);
   }
 
   /** Takes the readings of a logger or out of a file: late and twice is no matter; what cannot be is set aside and told. */
@@ -110,6 +100,12 @@ export class PlacesController {
         detail: 'Its air comes from elsewhere. Choose a logger of your own, or files, as its source first.',
       });
     return this.readings.take(id, readings, Date.now());
+  }
+
+  /** How many places there are; two requests at once count one after the other. */
+  private async countLocked(): Promise<number> {
+    await this.rows.lockWorkshop();
+    return this.rows.of(PlaceEntity).count();
   }
 
   private async place(id: string): Promise<PlaceEntity> {

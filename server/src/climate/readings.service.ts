@@ -30,6 +30,9 @@ export class ReadingsService {
   /** Takes readings in. Sent twice they are kept once; what cannot be is set aside. */
   async take(placeId: string, readings: readonly AirReading[], now: number): Promise<ReadingsTaken> {
     const { kept, aside, twice } = sift(readings, now);
+    // One after the other, on every server: what came late is known only against all that came before.
+    const place = { where: { id: placeId }, select: { id: true }, lock: { mode: 'pessimistic_write' as const } };
+    await this.rows.of(PlaceEntity).findOneOrFail(place);
     const latest = await this.latest(placeId);
     const added = await this.insert(placeId, kept);
     const known = new Set(added);

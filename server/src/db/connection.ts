@@ -1,12 +1,14 @@
 import { createHmac } from 'node:crypto';
 import pg from 'pg';
 import { DataSource, type DataSourceOptions, type QueryRunner } from 'typeorm';
+import { prepareJobs } from '../jobs/schema.js';
 import { APP_ROLE } from './app-role.js';
 import { entities } from './entities.js';
 import { Bench1764500000000 } from './migrations/bench.js';
 import { Climate1764600000000 } from './migrations/climate.js';
 import { Finish1765200000000 } from './migrations/finish.js';
 import { Initial1764000000000 } from './migrations/initial.js';
+import { Limits1765900000000 } from './migrations/limits.js';
 import { Mixes1764200000000 } from './migrations/mixes.js';
 import { Moulds1764100000000 } from './migrations/moulds.js';
 import { Parts1764400000000 } from './migrations/parts.js';
@@ -42,6 +44,7 @@ export function ownerOptions(ownerUrl: string): DataSourceOptions {
       Bench1764500000000,
       Climate1764600000000,
       Finish1765200000000,
+      Limits1765900000000,
     ],
     poolSize: 2,
   };
@@ -49,7 +52,21 @@ export function ownerOptions(ownerUrl: string): DataSourceOptions {
 
 /** Connection of the application. */
 export function appOptions(ownerUrl: string): DataSourceOptions {
-  return { ...common, url: appUrl(ownerUrl), poolSize: 10 };
+  return {
+    ...common,
+    url: appUrl(ownerUrl),
+    poolSize: 10,
+    extra: {
+      // A request that gets no connection in time is told so, rather than kept waiting for ever.
+      connectionTimeoutMillis: 3_000,
+      statement_timeout: 10_000,
+      // Of a server that took the statement and says nothing any more.
+      query_timeout: 12_000,
+      lock_timeout: 5_000,
+      idle_in_transaction_session_timeout: 15_000,
+      application_name: 'dewpot',
+    },
+  };
 }
 
 const LOCK = 81_370_001;
@@ -97,6 +114,7 @@ export async function prepareDatabase(ownerUrl: string): Promise<{ empty: boolea
     await runner.query('select pg_advisory_lock($1)', [LOCK]);
     await ensureAppRole(runner, ownerUrl);
     await owner.runMigrations();
+    await prepareJobs(ownerUrl, owner);
     const rows = await runner.query('select 1 from workshops limit 1');
     return { empty: rows.length === 0 };
   } finally {

@@ -1,11 +1,16 @@
-import { EventEmitter, once } from 'node:events';
+import { EventEmitter } from 'node:events';
 import { Inject, Injectable, Logger, type OnModuleDestroy } from '@nestjs/common';
 import pg from 'pg';
+import { fromEvent, merge, type Observable } from 'rxjs';
 import type { EntityManager } from 'typeorm';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { appUrl } from './connection.js';
 
 const CHANNEL = 'dewpot_news';
+/** What is told after the line was lost for a while. */
+const MISSED = 'missed';
+/** An outage shorter than this is waited for when the line is opened, ms. */
+const PATIENCE = 3_000;
 /** How soon a lost line to the database is taken up again, ms. */
 const AGAIN = 1000;
 
@@ -30,13 +35,9 @@ export class News implements OnModuleDestroy {
     await this.line;
   }
 
-  /** Comes back when something of a topic is told, or when `signal` ends the wait. */
-  async next(topic: string, signal: AbortSignal): Promise<void> {
-    try {
-      await once(this.told, topic, { signal });
-    } catch (error) {
-      if (!signal.aborted) throw error;
-    }
+  /** News of a topic, and each time that some may have been missed. */
+  heard(topic: string): Observable<unknown> {
+    return merge(fromEvent(this.told, topic), fromEvent(this.told, MISSED));
   }
 
   async onModuleDestroy(): Promise<void> {
@@ -45,13 +46,17 @@ export class News implements OnModuleDestroy {
   }
 
   private async open(): Promise<pg.Client> {
-    const client = new pg.Client({ connectionString: appUrl(this.config.ownerUrl) });
+    const client = new pg.Client({
+      connectionString: appUrl(this.config.ownerUrl),
+      connectionTimeoutMillis: PATIENCE,
+      keepAlive: true,
+    });
     client.on('notification', ({ payload }) => payload && this.told.emit(payload));
     client.on('error', ({ message }) => this.log.warn(`The line for news broke: ${message}`));
-    client.on('end', () => this.lost());
     try {
       await client.connect();
       await client.query(`LISTEN ${CHANNEL}`);
+      client.on('end', () => this.lost());
     } catch (error) {
       this.line = undefined;
       throw error;
@@ -64,7 +69,13 @@ export class News implements OnModuleDestroy {
     this.line = undefined;
     if (this.over || this.told.eventNames().length === 0) return;
     setTimeout(() => {
-      this.listen().catch(({ message }: Error) => this.log.warn(`No line for news: ${message}`));
+      this.listen().then(
+        () => this.told.emit(MISSED),
+        ({ message }: Error) => {
+          this.log.warn(`No line for news: ${message}`);
+          this.lost();
+        },
+      );
     }, AGAIN).unref();
   }
 }

@@ -24,11 +24,14 @@ export function told(of: object, path: string): string {
   return value === undefined ? 'not said' : typeof value === 'object' ? JSON.stringify(value) : String(value);
 }
 
+/** What a row has in the fields of an edit. */
+const those = (row: EditedRow, fields: object) =>
+  Object.fromEntries(Object.keys(fields).map((key) => [key, row[key as keyof EditedRow]]));
+
+const differs = (row: EditedRow, fields: object) => changedFields(those(row, fields), fields).length > 0;
+
 function stale(row: EditedRow, fields: object, what: string): ProblemError {
-  const changed = changedFields(
-    Object.fromEntries(Object.keys(fields).map((key) => [key, row[key as keyof EditedRow]])),
-    fields,
-  );
+  const changed = changedFields(those(row, fields), fields);
   return new ProblemError(409, 'Someone changed this meanwhile', {
     detail: `Another browser saved ${what} after you opened it. What you typed is still here.`,
     errors: changed.map((field) => ({
@@ -56,8 +59,7 @@ export async function saveEdited<E extends EditedRow>(
   const row = await repository.findOne({ where: { id } as never, lock: { mode: 'pessimistic_write' } });
   if (row) {
     if (row.version !== version) {
-      const current = Object.fromEntries(Object.keys(fields).map((key) => [key, row[key as keyof E]]));
-      if (changedFields(current, fields).length === 0) return row;
+      if (!differs(row, fields)) return row;
       throw stale(row, fields, what);
     }
     // The columns are set afresh and the version is counted even where a jsonb column alone changed.
@@ -65,13 +67,14 @@ export async function saveEdited<E extends EditedRow>(
     return repository.findOneByOrFail({ id } as never);
   }
   if (version !== 0) throw ProblemError.notFound(what);
-  const inserted = await repository
+  await repository
     .createQueryBuilder()
     .insert()
     .values({ id, workshopId: rows.workshopId, ...fields } as never)
     .orIgnore()
     .execute();
-  const saved = await repository.findOneBy({ id } as never);
-  if (!saved || inserted.raw === undefined) throw ProblemError.notFound(what);
+  // Whoever came first with this key has made it: with the same in it, this is the same request.
+  const saved = await repository.findOneByOrFail({ id } as never);
+  if (differs(saved, fields)) throw stale(saved, fields, what);
   return saved;
 }

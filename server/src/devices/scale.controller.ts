@@ -1,13 +1,10 @@
-import { setTimeout as wait } from 'node:timers/promises';
-import { Body, Controller, Get, HttpCode, Post, Res } from '@nestjs/common';
-import { ApiProduces } from '@nestjs/swagger';
+import { Body, Controller, Get, Headers, HttpCode, Post } from '@nestjs/common';
 import { InputError } from '@dewpot/core';
 import { ScaleDeedInput, ScaleReadingInput, type ScaleState, type ScaleView } from '@dewpot/contract';
-import type { Response } from 'express';
 import { BenchScaleEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
-import { openEventStream } from '../http/event-stream.js';
-import { Streams, Who, type Visitor } from '../http/request.js';
+import { Who, type Visitor } from '../http/request.js';
+import { Stream, Streams } from '../http/streams.js';
 import { EMPTY_SCALE, scaleAfter, scalePosted, scaleReading, scaleView } from './bench-scale.js';
 
 /** How often the scale is read while somebody listens, ms. */
@@ -18,7 +15,10 @@ const AHEAD = 60_000;
 /** The scale on the bench: the simulated one, or a real one whose bridge posts its readings. */
 @Controller('api/scale')
 export class ScaleController {
-  constructor(private readonly rows: Rows) {}
+  constructor(
+    private readonly rows: Rows,
+    private readonly streams: Streams,
+  ) {}
 
   @Get()
   async view(): Promise<ScaleView> {
@@ -46,17 +46,10 @@ export class ScaleController {
   }
 
   /** Readings as server-sent events, five a second, each a `ScaleReading`; nothing while the link is down. */
-  @Get('stream')
-  @Streams()
-  @ApiProduces('text/event-stream')
-  async stream(@Who() { workshopId }: Visitor, @Res() response: Response): Promise<void> {
-    const stream = openEventStream(response);
-    while (!stream.closed) {
-      const reading = await this.rows.inWorkshop(workshopId, async () => scaleReading(await this.state(), Date.now()));
-      if (reading) stream.send(reading);
-      else stream.beat();
-      await wait(EVERY);
-    }
+  @Stream('stream')
+  stream(@Who() visitor: Visitor, @Headers('last-event-id') lastId?: string) {
+    const read = async () => scaleReading(await this.state(), Date.now());
+    return this.streams.open(visitor, { read, every: EVERY, lastId });
   }
 
   private async state(): Promise<ScaleState> {
@@ -65,9 +58,10 @@ export class ScaleController {
   }
 
   private async change(to: (state: ScaleState) => ScaleState): Promise<ScaleState> {
-    const state = to(await this.state());
-    // The scale is the workshop's own: its key is the workshop's.
+    // The scale is the workshop's own: its key is the workshop's. What is done to it at once is done one after the other.
     const { workshopId } = this.rows;
+    await this.rows.lockWorkshop();
+    const state = to(await this.state());
     await this.rows.of(BenchScaleEntity).save({ id: workshopId, workshopId, state });
     return state;
   }

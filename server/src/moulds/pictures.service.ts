@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { MouldEntity, MouldPictureEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { ProblemError } from '../http/problem-error.js';
-import { redraw } from '../http/redraw.js';
+import type { Redrawn } from '../pictures/redraw.js';
 
 const MOST_PICTURES = 24;
 
@@ -12,16 +12,19 @@ const MOST_PICTURES = 24;
 export class PicturesService {
   constructor(private readonly rows: Rows) {}
 
-  async add(mouldId: string, caption: string, bytes: Buffer): Promise<PictureView> {
-    if (!(await this.rows.of(MouldEntity).existsBy({ id: mouldId }))) throw ProblemError.notFound('mould');
+  async add(mouldId: string, caption: string, { image, width, height }: Redrawn): Promise<PictureView> {
+    // The mould is locked, so that two pictures at once are counted one after the other.
+    const mould = await this.rows
+      .of(MouldEntity)
+      .findOne({ where: { id: mouldId }, select: { id: true }, lock: { mode: 'pessimistic_write' } });
+    if (!mould) throw ProblemError.notFound('mould');
     const repository = this.rows.of(MouldPictureEntity);
     if ((await repository.countBy({ mouldId })) >= MOST_PICTURES)
       throw new ProblemError(409, 'Enough pictures', {
         detail: `A mould keeps ${MOST_PICTURES} pictures. Throw one away first.`,
       });
-    const { image, width, height } = await redraw(bytes);
     const picture = { id: uuid(), workshopId: this.rows.workshopId, mouldId, caption, width, height };
-    await repository.insert({ ...picture, image });
+    await repository.insert({ ...picture, image: Buffer.from(image) });
     return { id: picture.id, caption, width, height };
   }
 

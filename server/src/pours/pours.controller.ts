@@ -1,7 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
 import { PourFinish, PourInput, RunEventsInput, type PourView, type RunView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
-import { Who, type Visitor } from '../http/request.js';
+import { OwnTransactions, Who, type Visitor } from '../http/request.js';
 import { PoursService } from './pours.service.js';
 import { RunsService } from './runs.service.js';
 
@@ -23,6 +23,7 @@ export class PoursController {
   }
 
   @Put(':id')
+  @OwnTransactions()
   save(@Key() id: string, @Body() given: PourInput): Promise<PourView> {
     return this.pours.save(id, given);
   }
@@ -35,6 +36,7 @@ export class PoursController {
 
   @Post(':id/finish')
   @HttpCode(200)
+  @OwnTransactions()
   finish(@Key() id: string, @Body() given: PourFinish, @Who() { personId }: Visitor): Promise<PourView> {
     return this.pours.finish(id, given, personId, Date.now());
   }
@@ -49,12 +51,9 @@ export class PoursController {
   /** Adds what happened at the bench. Sent twice, it is taken once. */
   @Post(':id/run')
   @HttpCode(200)
-  async happened(
-    @Key() id: string,
-    @Body() { events }: RunEventsInput,
-    @Who() { personId }: Visitor,
-  ): Promise<RunView> {
-    return this.runs.add(await this.pours.one(id), events, personId, Date.now());
+  @OwnTransactions()
+  happened(@Key() id: string, @Body() { events }: RunEventsInput, @Who() { personId }: Visitor): Promise<RunView> {
+    return this.runs.add(id, events, personId, Date.now());
   }
 
   @Post(':id/undo')

@@ -1,26 +1,25 @@
 import { Injectable } from '@nestjs/common';
-import { averaged, castCode, dryUsed, lessonsOf, mainColour, reckonSheet, skinOf } from '@dewpot/core';
-import {
-  knownColours,
-  partsOf,
-  pouredOf,
-  type PourFinish,
-  type PourInput,
-  type PourPart,
-  type PourView,
-  type RunLesson,
-} from '@dewpot/contract';
+import { castCode, dryUsed, mainColour, skinOf, type PourLog } from '@dewpot/core';
+import type { PourFinish, PourInput, PourPart, PourView, RunLesson } from '@dewpot/contract';
+import { CalculationPool } from '../calculation/calculation-pool.js';
+import type { PlanData } from '../calculation/crossing.js';
 import { CastsService } from '../casts/index.js';
-import { LotEntity, PersonEntity, PourEntity, ScoopEntity, WorkshopEntity, type Taken } from '../db/entities.js';
+import { LotEntity, MaterialEntity, PersonEntity, PourEntity, ScoopEntity, WorkshopEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
 import { MixesService } from '../mixes/index.js';
 import { MouldsService } from '../moulds/index.js';
-import { LotsService, plainLot, scoopView, strictFinder } from '../stores/index.js';
+import { LotsService, plainLot, plainMaterial, scoopView } from '../stores/index.js';
 import { TintsService } from '../tints/index.js';
-import { castsOf } from './made-casts.js';
+import type { castsOf } from './made-casts.js';
 import { RunsService } from './runs.service.js';
+
+const TEN_YEARS = 10 * 365.25 * 24 * 3_600_000;
+/** A pour that something happens to while its end is calculated is ended anew so often. */
+const FINISH_TRIES = 3;
+
+type LoggedPart = PourPart & { readonly log: PourLog };
 
 function pourView(row: PourEntity): PourView {
   const { id, number, version, status, input, parts, startedAt, pouredAt, lessons } = row;
@@ -37,6 +36,41 @@ function pourView(row: PourEntity): PourView {
   };
 }
 
+/** What was poured stays as it was. @throws ProblemError 409 */
+function checkPlanned(row: PourEntity | null): void {
+  if (row && row.status !== 'planned')
+    throw new ProblemError(409, 'Already poured', {
+      detail: 'This pour has been started: its plan stays as it was. Plan another one.',
+    });
+}
+
+/** Refuses an end that cannot be. @throws ProblemError */
+function checkFinish({ input, parts }: PourEntity, { casts, logs, pouredAt }: PourFinish, now: number): void {
+  const wrong = (field: string, value: unknown, message: string, remedy: string) =>
+    ProblemError.refused('Something in this cannot be', field, value, message, remedy);
+  if (pouredAt > now + 120_000)
+    throw wrong('pouredAt', pouredAt, 'The pour lies in the future.', 'Enter when it was poured.');
+  if (pouredAt < now - TEN_YEARS)
+    throw wrong('pouredAt', pouredAt, 'The pour lies more than ten years back.', 'Enter when it was poured.');
+  if (logs.length !== parts.length)
+    throw wrong(
+      'logs',
+      logs.length,
+      `This pour is of ${parts.length} mixes, and ${logs.length} were told of.`,
+      'Tell what went into each.',
+    );
+  const stray = casts.find(({ item }) => item >= input.items.length);
+  if (stray)
+    throw wrong('casts', stray.item, 'A cast is of a mould that is not in this pour.', 'Choose one of its moulds.');
+}
+
+/** g by material of all parts together: each lot is then taken from once. */
+function summed(used: readonly Readonly<Record<string, number>>[]): Record<string, number> {
+  const all: Record<string, number> = {};
+  for (const [id, mass] of used.flatMap((one) => Object.entries(one))) all[id] = (all[id] ?? 0) + mass;
+  return all;
+}
+
 @Injectable()
 export class PoursService {
   constructor(
@@ -47,6 +81,7 @@ export class PoursService {
     private readonly lots: LotsService,
     private readonly tints: TintsService,
     private readonly runs: RunsService,
+    private readonly calculations: CalculationPool,
   ) {}
 
   async all(): Promise<PourView[]> {
@@ -57,60 +92,74 @@ export class PoursService {
     return pourView(await this.row(id));
   }
 
-  /** Saves a plan with copies of all it uses; refuses one that cannot be poured. */
+  /**
+   * Saves a plan with copies of all it uses; refuses one that cannot be poured. It is made without a transaction: the version
+   * that it was made on is looked at again when it is written.
+   */
   async save(id: string, { version, ...input }: PourInput, now = Date.now()): Promise<PourView> {
-    const existing = await this.rows.of(PourEntity).findOneBy({ id });
-    if (existing && existing.status !== 'planned') {
-      throw new ProblemError(409, 'Already poured', {
-        detail: 'This pour has been started: its plan stays as it was. Plan another one.',
-      });
-    }
-    const parts = await this.resolve(input, now);
-    for (const { plan } of parts) reckonSheet(plan);
-    const number = existing?.number ?? (await this.nextNumber());
-    return pourView(
-      await saveEdited(this.rows, this.rows.of(PourEntity), 'pour', id, version, {
-        parts,
-        input,
-        number,
-        status: 'planned',
-      }),
-    );
+    const data = await this.rows.transaction(async () => {
+      checkPlanned(await this.rows.of(PourEntity).findOneBy({ id }));
+      return this.dataFor(input, now);
+    });
+    const parts = await this.calculations.run('plan', input, data);
+    return this.rows.transaction(async () => {
+      const existing = await this.locked(id);
+      checkPlanned(existing);
+      const number = existing?.number ?? (await this.nextNumber());
+      const fields = { parts, input, number, status: 'planned' };
+      return pourView(await saveEdited(this.rows, this.rows.of(PourEntity), 'pour', id, version, fields));
+    });
   }
 
   async start(id: string, now: number): Promise<PourView> {
-    const row = await this.row(id);
+    const row = await this.row(id, true);
     if (row.status === 'planned') await this.rows.of(PourEntity).update({ id }, { status: 'started', startedAt: now });
     return this.one(id);
   }
 
-  /** Ends a pour: keeps what was really used, takes it from the store, and makes its casts. Asked twice, it is done once. */
+  /**
+   * Ends a pour: keeps what was really used, takes it from the store, and makes its casts. Asked twice, it is done once.
+   * What it comes to is calculated without a transaction; where something happened to the pour meanwhile, it is done again.
+   */
   async finish(id: string, finish: PourFinish, personId: string, now: number): Promise<PourView> {
-    const row = await this.row(id, true);
-    if (row.status === 'finished') return this.finishedBefore(row, finish);
-    this.checkFinish(row, finish, now);
-    const parts = row.parts.map((part, i) => ({ ...part, log: { ...finish.logs[i]! } }));
-    const made = castsOf(parts, finish);
-    const marks = new Map<number, string[]>();
-    for (const { items, plan, colour } of parts)
-      for (const [i, item] of plan.items.entries()) {
-        const skin = skinOf(item);
-        marks.set(items[i]!, await this.moulds.use(item.mouldId, item.count, skin ? mainColour(skin) : colour));
-      }
-    for (const [index, { item, ...cast }] of made.entries()) {
-      const { release, cover, place } = row.input;
-      const copyMark = marks.get(item)?.shift();
-      await this.casts.create({
-        ...cast,
-        pourId: id,
-        code: castCode(row.number, index),
-        pouredAt: finish.pouredAt,
-        personId,
-        snapshot: { ...cast.snapshot, copyMark, release, cover, place },
+    for (let tries = FINISH_TRIES; ; tries--) {
+      const { row, events } = await this.rows.transaction(async () => ({
+        row: await this.row(id),
+        events: (await this.runs.of(id)).events,
+      }));
+      if (row.status === 'finished') return this.rows.transaction(() => this.finishedBefore(row, finish));
+      checkFinish(row, finish, now);
+      const parts = row.parts.map((part, i) => ({ ...part, log: { ...finish.logs[i]! } }));
+      const [made, lessons] = await Promise.all([
+        this.calculations.run('casts', parts, finish),
+        this.runs.lessons(row, events),
+      ]);
+      const done = await this.rows.transaction(async () => {
+        const locked = await this.row(id, true);
+        if (locked.status === 'finished') return this.finishedBefore(locked, finish);
+        const same = locked.version === row.version && (await this.runs.of(id)).events.length === events.length;
+        return same ? this.keepFinished(locked, parts, made, lessons, finish, personId) : undefined;
       });
+      if (done) return done;
+      if (tries === 0)
+        throw new ProblemError(409, 'It is still going on', {
+          detail: 'Things keep happening in this pour, perhaps on another device. Finish it once they are done.',
+        });
     }
-    const taken: Taken[] = [];
-    for (const { plan, log } of parts) taken.push(...(await this.lots.take(dryUsed(plan, log), finish.pouredAt)));
+  }
+
+  private async keepFinished(
+    row: PourEntity,
+    parts: readonly LoggedPart[],
+    made: ReturnType<typeof castsOf>,
+    lessons: readonly RunLesson[],
+    finish: PourFinish,
+    personId: string,
+  ): Promise<PourView> {
+    const { id } = row;
+    await this.makeCasts(row, made, await this.useMoulds(parts), finish, personId);
+    const used = parts.map(({ plan, log }) => dryUsed(plan, log));
+    const taken = await this.lots.take(summed(used), finish.pouredAt);
     await this.rows.of(PourEntity).update(
       { id },
       {
@@ -120,10 +169,43 @@ export class PoursService {
         pouredAt: finish.pouredAt,
         startedAt: row.startedAt ?? finish.pouredAt,
         finishedBy: personId,
-        lessons: (await this.runs.lessons(pourView(row))) as object[],
+        lessons: lessons as object[],
       },
     );
     return this.one(id);
+  }
+
+  /** Counts the moulds of a pour as filled; answers the marks of their copies by item. In the order of their keys, so that two pours wait for each other and neither for ever. */
+  private async useMoulds(parts: readonly LoggedPart[]): Promise<Map<number, string[]>> {
+    const uses = parts.flatMap(({ items, plan, colour }) =>
+      plan.items.map((item, i) => {
+        const skin = skinOf(item);
+        return { at: items[i]!, mouldId: item.mouldId, count: item.count, colour: skin ? mainColour(skin) : colour };
+      }),
+    );
+    const marks = new Map<number, string[]>();
+    for (const { at, mouldId, count, colour } of uses.sort((a, b) => (a.mouldId < b.mouldId ? -1 : 1)))
+      marks.set(at, await this.moulds.use(mouldId, count, colour));
+    return marks;
+  }
+
+  private async makeCasts(
+    row: PourEntity,
+    made: ReturnType<typeof castsOf>,
+    marks: ReadonlyMap<number, string[]>,
+    { pouredAt }: PourFinish,
+    personId: string,
+  ): Promise<void> {
+    const { release, cover, place } = row.input;
+    for (const [index, { item, ...cast }] of made.entries())
+      await this.casts.create({
+        ...cast,
+        pourId: row.id,
+        code: castCode(row.number, index),
+        pouredAt,
+        personId,
+        snapshot: { ...cast.snapshot, copyMark: marks.get(item)?.shift(), release, cover, place },
+      });
   }
 
   /** Takes a finished pour back, as long as nothing was done to its casts: they go, and what it took is in store again. */
@@ -131,7 +213,8 @@ export class PoursService {
     const row = await this.row(id, true);
     if (row.status !== 'finished') return pourView(row);
     await this.casts.removeUntouched(id);
-    for (const { mouldId, count } of row.parts.flatMap(({ plan }) => plan.items))
+    const items = row.parts.flatMap(({ plan }) => plan.items);
+    for (const { mouldId, count } of items.sort((a, b) => (a.mouldId < b.mouldId ? -1 : 1)))
       await this.moulds.unuse(mouldId, count);
     await this.lots.putBack(row.taken ?? []);
     const parts = row.parts.map(({ log: _, ...part }) => part);
@@ -146,7 +229,7 @@ export class PoursService {
 
   /** Removes a plan that was not poured. */
   async remove(id: string): Promise<void> {
-    const row = await this.row(id);
+    const row = await this.row(id, true);
     if (row.status === 'finished')
       throw new ProblemError(409, 'Already poured', {
         detail: 'Its casts stand on the shelf: a finished pour stays in the record.',
@@ -164,45 +247,24 @@ export class PoursService {
     });
   }
 
-  private checkFinish({ input, parts }: PourEntity, { casts, logs, pouredAt }: PourFinish, now: number): void {
-    const wrong = (field: string, value: unknown, message: string, remedy: string) =>
-      ProblemError.refused('Something in this cannot be', field, value, message, remedy);
-    if (pouredAt > now + 120_000)
-      throw wrong('pouredAt', pouredAt, 'The pour lies in the future.', 'Enter when it was poured.');
-    if (logs.length !== parts.length)
-      throw wrong(
-        'logs',
-        logs.length,
-        `This pour is of ${parts.length} mixes, and ${logs.length} were told of.`,
-        'Tell what went into each.',
-      );
-    const stray = casts.find(({ item }) => item >= input.items.length);
-    if (stray)
-      throw wrong('casts', stray.item, 'A cast is of a mould that is not in this pour.', 'Choose one of its moulds.');
-  }
-
-  private async resolve(input: Omit<PourInput, 'version'>, now: number): Promise<PourPart[]> {
+  /** All that a plan of these choices is made from. */
+  private async dataFor(input: Omit<PourInput, 'version'>, now: number): Promise<PlanData> {
     const moulds = await this.moulds.some(input.items.map(({ mouldId }) => mouldId));
     const scoop = await this.rows.of(ScoopEntity).findOneBy({ id: input.scoopId });
     if (!scoop) throw ProblemError.notFound('scoop');
     const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
-    const find = await strictFinder(this.rows);
-    const { tints, swatches } = await this.tints.all();
-    const poured = await this.poured();
-    const parts = partsOf(input, {
+    return {
       moulds,
       mixes: await this.mixes.all(),
       scoop: scoopView(scoop),
-      find,
-      tints,
-      colours: knownColours(swatches, find),
+      materials: (await this.rows.of(MaterialEntity).find()).map(plainMaterial),
+      ...(await this.tints.all()),
       lots: (await this.rows.of(LotEntity).find()).map(plainLot),
-      lessons: (mixId) => lessonsOf(pouredOf(mixId, poured)),
+      poured: await this.poured(),
       runs: await this.taught(),
       workshop: settings,
       now,
-    });
-    return parts.map((part) => ({ ...part, plan: averaged(part.plan) }));
+    };
   }
 
   /** Parts of pours that are done: what a mix's water and its yield are learned from. */
@@ -232,10 +294,12 @@ export class PoursService {
   }
 
   private async row(id: string, lock = false): Promise<PourEntity> {
-    const row = await this.rows
-      .of(PourEntity)
-      .findOne({ where: { id }, ...(lock && { lock: { mode: 'pessimistic_write' as const } }) });
+    const row = lock ? await this.locked(id) : await this.rows.of(PourEntity).findOneBy({ id });
     if (!row) throw ProblemError.notFound('pour');
     return row;
+  }
+
+  private locked(id: string): Promise<PourEntity | null> {
+    return this.rows.of(PourEntity).findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
   }
 }

@@ -1,49 +1,44 @@
-import { Controller, Get, Res } from '@nestjs/common';
-import { ApiProduces } from '@nestjs/swagger';
-import type { RunView } from '@dewpot/contract';
-import type { Response } from 'express';
-import { News } from '../db/news.js';
+import { Controller, Headers, Injectable, UseGuards, type CanActivate, type ExecutionContext } from '@nestjs/common';
+import { isUUID } from 'class-validator';
 import { Rows } from '../db/rows.js';
-import { openEventStream } from '../http/event-stream.js';
 import { Key } from '../http/key-param.js';
-import { Streams, Who, type Visitor } from '../http/request.js';
+import { ProblemError } from '../http/problem-error.js';
+import { Who, type AppRequest, type Visitor } from '../http/request.js';
+import { Stream, Streams } from '../http/streams.js';
 import { PoursService } from './pours.service.js';
 import { RunsService } from './runs.service.js';
 
 /** Without news a run is looked at this often all the same, ms. */
 const LOOK = 15_000;
 
+/** Turns away whoever asks for a pour that is not here: once a stream has begun, it has no other answer. */
+@Injectable()
+export class PourHere implements CanActivate {
+  constructor(
+    private readonly rows: Rows,
+    private readonly pours: PoursService,
+  ) {}
+
+  async canActivate(context: ExecutionContext): Promise<boolean> {
+    const { params, visitor } = context.switchToHttp().getRequest<AppRequest>();
+    if (!visitor || !isUUID(params.id)) throw ProblemError.notFound('pour');
+    await this.rows.inWorkshop(visitor.workshopId, () => this.pours.one(String(params.id)));
+    return true;
+  }
+}
+
 /** A pour's run as it goes, for every device at the bench. */
 @Controller('api/pours')
 export class RunStreamController {
   constructor(
-    private readonly rows: Rows,
-    private readonly news: News,
-    private readonly pours: PoursService,
+    private readonly streams: Streams,
     private readonly runs: RunsService,
   ) {}
 
   /** The run as server-sent events: each a whole `RunView`, at once and whenever something was added to it. */
-  @Get(':id/run/stream')
-  @Streams()
-  @ApiProduces('text/event-stream')
-  async stream(@Key() id: string, @Who() { workshopId }: Visitor, @Res() response: Response): Promise<void> {
-    const gone = new AbortController();
-    response.once('close', () => gone.abort());
-    const next = () => this.news.next(id, AbortSignal.any([gone.signal, AbortSignal.timeout(LOOK)]));
-    const read = () => this.rows.inWorkshop(workshopId, () => this.runs.of(id));
-    await this.rows.inWorkshop(workshopId, () => this.pours.one(id));
-    await this.news.listen();
-    let seen = -1;
-    const stream = openEventStream(response);
-    while (!stream.closed) {
-      // The wait begins before the reading, so that nothing that is told in between is missed.
-      const news = next();
-      const view: RunView = await read();
-      if (view.events.length === seen) stream.beat();
-      else stream.send(view);
-      seen = view.events.length;
-      await news;
-    }
+  @Stream(':id/run/stream')
+  @UseGuards(PourHere)
+  stream(@Key() id: string, @Who() visitor: Visitor, @Headers('last-event-id') lastId?: string) {
+    return this.streams.open(visitor, { read: () => this.runs.of(id), every: LOOK, topic: id, lastId });
   }
 }

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import { checkDeed, InputError, paceOf, runOf, triesOf, type RunEvent } from '@dewpot/core';
-import { benchOf, type PourView, type RunEventInput, type RunLesson, type RunView } from '@dewpot/contract';
+import { InputError, type RunEvent } from '@dewpot/core';
+import type { PourView, RunEventInput, RunLesson, RunView } from '@dewpot/contract';
+import { CalculationPool } from '../calculation/calculation-pool.js';
 import { PourEntity, RunEventEntity } from '../db/entities.js';
 import { News } from '../db/news.js';
 import { Rows } from '../db/rows.js';
@@ -9,12 +10,15 @@ import { ProblemError } from '../http/problem-error.js';
 /** A device's clock may be so far ahead of ours, ms. */
 const AHEAD = 120_000;
 
+type Bench = Pick<PourView, 'parts' | 'input'>;
+
 /** What happens in a pour at the bench: appended, each event once, in the order in which it arrives. */
 @Injectable()
 export class RunsService {
   constructor(
     private readonly rows: Rows,
     private readonly news: News,
+    private readonly calculations: CalculationPool,
   ) {}
 
   async of(pourId: string): Promise<RunView> {
@@ -24,44 +28,74 @@ export class RunsService {
     return { events: rows.map(({ event }) => event) };
   }
 
-  /** Adds events to a started pour; those that came before are passed over. @throws InputError, ProblemError 409 */
-  async add(pour: PourView, given: readonly RunEventInput[], personId: string, now: number): Promise<RunView> {
-    const there = new Set((await this.of(pour.id)).events.map(({ id }) => id));
-    const fresh = given.filter(({ id }) => !there.has(id));
-    const { parts, steps } = benchOf(pour);
-    // Faces wait for hours: they are finished after the casts are on the shelf.
-    const late = (told: RunEventInput) =>
-      told.kind === 'void' || steps.some(({ key, window }) => window && key === told.step);
-    const open = pour.status === 'started' || (pour.status === 'finished' && fresh.every(late));
-    if (fresh.length > 0 && !open) throw notBegun(pour);
-    const events = fresh.map((told, i): RunEvent => {
-      if (told.at > now + AHEAD) throw ahead(i, told.at);
-      return { ...checkDeed(told, parts, steps), id: told.id, at: told.at };
+  /**
+   * Adds events to a started pour; those that came before are passed over. What they may be is calculated without a
+   * transaction; whether the pour still takes them is looked at again under its lock. @throws InputError, ProblemError 409
+   */
+  async add(pourId: string, given: readonly RunEventInput[], personId: string, now: number): Promise<RunView> {
+    const { pour, fresh } = await this.rows.transaction(async () => ({
+      pour: await this.pour(pourId),
+      fresh: await this.unknown(pourId, given),
+    }));
+    fresh.forEach(({ at }, i) => {
+      if (at > now + AHEAD) throw ahead(i, at);
     });
+    if (fresh.length === 0) return this.rows.transaction(() => this.of(pourId));
+    if (pour.status === 'planned') throw notBegun(pour);
+    const { events, late } = await this.calculations.run('deeds', pour, fresh);
+    const done = await this.rows.transaction(async () => {
+      const locked = await this.pour(pourId, true);
+      // Faces wait for hours: they are finished after the casts are on the shelf.
+      if (locked.status !== 'started' && !(locked.status === 'finished' && late)) throw notBegun(locked);
+      await this.insert(pourId, events, personId);
+      return locked.status === 'finished';
+    });
+    if (done) await this.learnLate(pour);
+    return this.rows.transaction(() => this.of(pourId));
+  }
+
+  /** What a pour's run taught of each of its mixes. */
+  lessons(pour: Bench, events: readonly RunEvent[]): Promise<RunLesson[]> {
+    return this.calculations.run('lessons', pour, events);
+  }
+
+  /** Keeps what a pour taught whose faces were finished after it. */
+  private async learnLate(pour: PourEntity): Promise<void> {
+    const { events } = await this.rows.transaction(() => this.of(pour.id));
+    const lessons = await this.lessons(pour, events);
+    await this.rows.transaction(async () => {
+      await this.pour(pour.id, true);
+      // Whoever added later events learns from all of them.
+      if ((await this.of(pour.id)).events.length === events.length)
+        await this.rows.of(PourEntity).update({ id: pour.id }, { lessons: lessons as object[] });
+    });
+  }
+
+  private async unknown(pourId: string, given: readonly RunEventInput[]): Promise<RunEventInput[]> {
+    const there = new Set((await this.of(pourId)).events.map(({ id }) => id));
+    return given.filter(({ id }) => !there.has(id));
+  }
+
+  private async insert(pourId: string, events: readonly RunEvent[], personId: string): Promise<void> {
+    const { workshopId } = this.rows;
     // One after another, so that they are told in this order.
     for (const event of events)
       await this.rows.manager
         .createQueryBuilder()
         .insert()
         .into(RunEventEntity)
-        .values({ id: event.id, workshopId: this.rows.workshopId, pourId: pour.id, personId, event: event as object })
+        .values({ id: event.id, workshopId, pourId, personId, event: event as object })
         .orIgnore()
         .execute();
-    if (events.length > 0) await this.news.tell(this.rows.manager, pour.id);
-    if (pour.status === 'finished' && events.length > 0)
-      await this.rows.of(PourEntity).update({ id: pour.id }, { lessons: (await this.lessons(pour)) as object[] });
-    return this.of(pour.id);
+    await this.news.tell(this.rows.manager, pourId);
   }
 
-  /** What a pour's run taught of each of its mixes. */
-  async lessons(pour: PourView): Promise<RunLesson[]> {
-    const run = runOf((await this.of(pour.id)).events);
-    const { parts, steps } = benchOf(pour);
-    return parts.map(({ mixId, windows }, part) => ({
-      mixId,
-      pace: paceOf(steps, run, part),
-      tries: triesOf(steps, run, part, windows),
-    }));
+  private async pour(id: string, lock = false): Promise<PourEntity> {
+    const row = await this.rows
+      .of(PourEntity)
+      .findOne({ where: { id }, ...(lock && { lock: { mode: 'pessimistic_write' as const } }) });
+    if (!row) throw ProblemError.notFound('pour');
+    return row;
   }
 
   async forget(pourId: string): Promise<void> {
@@ -69,7 +103,7 @@ export class RunsService {
   }
 }
 
-const notBegun = ({ status }: PourView) =>
+const notBegun = ({ status }: Pick<PourView, 'status'>) =>
   status === 'finished'
     ? new ProblemError(409, 'Poured already', {
         detail:

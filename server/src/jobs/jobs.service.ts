@@ -1,0 +1,84 @@
+import { Inject, Injectable, Logger, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
+import PgBoss from 'pg-boss';
+import type { Subscription } from 'rxjs';
+import { CONFIG, type ServerConfig } from '../config.js';
+import { appUrl } from '../db/connection.js';
+import { News } from '../db/news.js';
+import { Rows } from '../db/rows.js';
+import { JOBS_SCHEMA, type Queues } from './schema.js';
+
+/** Jobs that are taken up together. */
+const AT_ONCE = 100;
+/** How soon a job is found that nobody told of, and how often those are looked for whose server died, s. */
+const LOOKS = 5;
+const MAINTAINS = 10;
+/** A job that runs while the server stops is given so long, ms. */
+const GRACE = 3_000;
+
+type Work<K extends keyof Queues> = (told: readonly Queues[K][]) => Promise<void>;
+
+const topicOf = (queue: string) => `job ${queue}`;
+
+/**
+ * Work in the background. A job is asked for in the transaction of what makes it necessary, so that neither is without the other;
+ * a server that dies leaves it to the next. The same job may be done twice: each only brings up to date what is there.
+ */
+@Injectable()
+export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
+  private readonly log = new Logger(Jobs.name);
+  private readonly boss: PgBoss;
+  private readonly works = new Map<keyof Queues, Work<keyof Queues>>();
+  private readonly heard: Subscription[] = [];
+  private started = false;
+
+  constructor(
+    @Inject(CONFIG) { ownerUrl }: ServerConfig,
+    private readonly rows: Rows,
+    private readonly news: News,
+  ) {
+    this.boss = new PgBoss({
+      connectionString: appUrl(ownerUrl),
+      schema: JOBS_SCHEMA,
+      application_name: 'dewpot jobs',
+      max: 2,
+      migrate: false,
+      schedule: false,
+      maintenanceIntervalSeconds: MAINTAINS,
+    });
+    this.boss.on('error', ({ message }) => this.log.warn(`Jobs wait: ${message}`));
+  }
+
+  /** Says who does a kind of work. Jobs that came together are done together. */
+  does<K extends keyof Queues>(queue: K, work: Work<K>): void {
+    this.works.set(queue, work as Work<keyof Queues>);
+  }
+
+  /** Asks for work, once the transaction at hand is through. */
+  async ask<K extends keyof Queues>(queue: K, told: Queues[K]): Promise<void> {
+    const { manager } = this.rows;
+    const executeSql = async (text: string, values: unknown[]) => ({
+      rows: (await manager.query(text, values)) as unknown[],
+    });
+    await this.boss.send(queue, { ...told }, { db: { executeSql } });
+    await this.news.tell(manager, topicOf(queue));
+  }
+
+  async onApplicationBootstrap(): Promise<void> {
+    await this.boss.start();
+    this.started = true;
+    await this.news.listen();
+    for (const [queue, work] of this.works) {
+      const id = await this.boss.work<Queues[typeof queue]>(
+        queue,
+        { batchSize: AT_ONCE, pollingIntervalSeconds: LOOKS },
+        (jobs) => work(jobs.map(({ data }) => data)),
+      );
+      this.heard.push(this.news.heard(topicOf(queue)).subscribe(() => this.boss.notifyWorker(id)));
+    }
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    for (const one of this.heard) one.unsubscribe();
+    if (this.started) await this.boss.stop({ graceful: true, wait: true, timeout: GRACE });
+  }
+}
