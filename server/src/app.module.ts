@@ -5,7 +5,10 @@ import { TypeOrmModule } from '@nestjs/typeorm';
 import { AccountsController } from './accounts/accounts.controller.js';
 import { SessionGuard } from './accounts/guard.js';
 import { PeopleController } from './accounts/people.controller.js';
+import { OwnAccountController } from './accounts/own-account.controller.js';
+import { People } from './accounts/people.service.js';
 import { Sessions } from './accounts/sessions.js';
+import { SignInTries } from './accounts/sign-in-tries.js';
 import { CalendarController } from './calendar/calendar.controller.js';
 import { CastPicturesController } from './casts/cast-pictures.controller.js';
 import { CastsController } from './casts/casts.controller.js';
@@ -25,19 +28,24 @@ import { TilesController } from './casts/tiles.controller.js';
 import { WeighedNowService } from './casts/weighed-now.service.js';
 import { Climates, ReadingsService } from './climate/index.js';
 import { PlacesController } from './climate/places.controller.js';
+import { CalculationPool } from './calculation/calculation-pool.js';
 import { CONFIG, type ServerConfig } from './config.js';
 import { appOptions } from './db/connection.js';
 import { News } from './db/news.js';
 import { Rows } from './db/rows.js';
 import { ScaleController } from './devices/scale.controller.js';
-import { HealthController } from './http/health.controller.js';
+import { Jobs } from './jobs/jobs.service.js';
+import { CrowdGuard } from './http/crowd.js';
+import { DatabaseHealth, HealthController } from './http/health.controller.js';
 import { ProblemFilter } from './http/problem-filter.js';
+import { Streams } from './http/streams.js';
 import { WorkshopTransaction } from './http/workshop-transaction.js';
 import { MixesController } from './mixes/mixes.controller.js';
 import { MixFilesService } from './mixes/mix-files.service.js';
 import { MixesService } from './mixes/mixes.service.js';
 import { MouldsController } from './moulds/moulds.controller.js';
 import { MouldsService } from './moulds/moulds.service.js';
+import { PictureUpload } from './pictures/takes-picture.js';
 import { PicturesController } from './moulds/pictures.controller.js';
 import { PicturesService } from './moulds/pictures.service.js';
 import { TubsController } from './moulds/tubs.controller.js';
@@ -46,15 +54,8 @@ import { PoursController } from './pours/pours.controller.js';
 import { PoursService } from './pours/pours.service.js';
 import { RunStreamController } from './pours/run-stream.controller.js';
 import { RunsService } from './pours/runs.service.js';
-import { ClimateReckonController } from './reckon/climate-reckon.controller.js';
-import { CureReckonController } from './reckon/cure-reckon.controller.js';
-import { ColouringReckonController } from './reckon/colouring-reckon.controller.js';
-import { MixReckonController } from './reckon/mix-reckon.controller.js';
-import { MouldReckonController } from './reckon/mould-reckon.controller.js';
-import { PourReckonController } from './reckon/pour-reckon.controller.js';
-import { FinishReckonController } from './reckon/finish-reckon.controller.js';
+import { questionControllers } from './reckon/index.js';
 import { LotsService } from './stores/lots.service.js';
-import { TintReckonController } from './reckon/tint-reckon.controller.js';
 import { SwatchesController, TintsController } from './tints/tints.controller.js';
 import { TintFilesService } from './tints/tint-files.service.js';
 import { TintsService } from './tints/tints.service.js';
@@ -67,7 +68,7 @@ export class AppModule {
     return {
       module: AppModule,
       imports: [
-        TypeOrmModule.forRoot({ ...appOptions(config.ownerUrl), retryAttempts: 3 }),
+        TypeOrmModule.forRoot({ ...appOptions(config.ownerUrl), retryAttempts: 20, retryDelay: 500 }),
         ThrottlerModule.forRoot([{ limit: Number(process.env.DEWPOT_REQUEST_LIMIT ?? 600), ttl: 60_000 }]),
       ],
       controllers: [
@@ -76,36 +77,36 @@ export class AppModule {
         CalendarController,
         CastPicturesController,
         CastsController,
-        ClimateReckonController,
-        ColouringReckonController,
-        CureReckonController,
-        FinishReckonController,
         HealthController,
         LiftOutsController,
         MixesController,
-        MixReckonController,
-        MouldReckonController,
         MouldsController,
         OverrulesController,
+        OwnAccountController,
         PeopleController,
         PicturesController,
         PlacesController,
-        PourReckonController,
         PoursController,
         RunStreamController,
         ScaleController,
         StoresController,
         SwatchesController,
-        TintReckonController,
         TintsController,
         TilesController,
         TubsController,
+        ...questionControllers,
       ],
       providers: [
         { provide: CONFIG, useValue: config },
+        CalculationPool,
         Rows,
         News,
+        DatabaseHealth,
+        Jobs,
+        Streams,
+        People,
         Sessions,
+        SignInTries,
         ArticlesService,
         CastRecordsService,
         CastsService,
@@ -131,6 +132,9 @@ export class AppModule {
         TubsService,
         { provide: APP_GUARD, useClass: ThrottlerGuard },
         { provide: APP_GUARD, useClass: SessionGuard },
+        { provide: APP_GUARD, useClass: CrowdGuard },
+        // Before the transaction, so that a slow upload holds no connection.
+        { provide: APP_INTERCEPTOR, useClass: PictureUpload },
         { provide: APP_INTERCEPTOR, useClass: WorkshopTransaction },
         { provide: APP_FILTER, useClass: ProblemFilter },
       ],

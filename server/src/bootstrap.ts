@@ -8,12 +8,14 @@ import type { NextFunction, Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import type { ServerConfig } from './config.js';
+import { BoundedAdapter } from './http/bounded-adapter.js';
+import { readBody } from './http/body-limits.js';
 import { serveOpenApi } from './http/openapi.js';
+import { allowedHosts, sameOrigin } from './http/origin.js';
 import type { AppRequest } from './http/request.js';
 import { serveWeb } from './http/serve-web.js';
+import { tidyBody } from './http/tidy-body.js';
 import { validation } from './http/validation.js';
-
-const MOST_BODY = '1mb';
 
 /** Gives each request an id and, when it is answered, one line in the log. */
 function logRequests(log: Logger) {
@@ -48,20 +50,20 @@ const security = helmet({
 
 /** Makes the whole server, not yet listening. Its own coming up is told only where it fails. */
 export async function createServer(config: ServerConfig): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), new BoundedAdapter(), {
     logger: ['error', 'warn'],
     bodyParser: false,
-    // Streams never end by themselves: a server that stops ends them.
-    forceCloseConnections: true,
   });
   app.use(logRequests(new Logger('Request')));
   app.use(security);
-  app.useBodyParser('json', { limit: MOST_BODY });
+  app.use(allowedHosts(config));
+  app.use(sameOrigin);
+  app.use(readBody);
+  app.use(tidyBody);
   app.use(compression());
   app.use(cookieParser());
   app.useGlobalPipes(validation);
   serveOpenApi(app);
   if (config.web) serveWeb(app, config.web);
-  app.enableShutdownHooks();
   return app;
 }

@@ -1,3 +1,6 @@
+import { dirname } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
 /** How this server was started. */
 export interface ServerConfig {
   readonly ownerUrl: string;
@@ -5,6 +8,14 @@ export interface ServerConfig {
   readonly port: number;
   /** Whether only this machine can reach it. */
   readonly loopback: boolean;
+  /** Names that the server answers to beside the loopback ones. */
+  readonly hostNames?: readonly string[];
+  /** Code without which nobody registers; anybody may where there is none. */
+  readonly registrationCode?: string;
+  /** Folder of the built programs, among them the one that calculates on threads of its own. */
+  readonly programs: string;
+  /** How long one calculation may take, ms. */
+  readonly calculationTime?: number;
   /** Folder of the built web application; none in development and in tests of the API. */
   readonly web?: string;
 }
@@ -21,6 +32,9 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
     host,
     port: Number(env.DEWPOT_PORT ?? 8137),
     loopback: ['127.0.0.1', 'localhost', '::1'].includes(host),
+    programs: env.DEWPOT_PROGRAMS ?? dirname(fileURLToPath(import.meta.url)),
+    hostNames: (env.DEWPOT_HOST_NAMES ?? '').split(',').filter(Boolean),
+    ...(env.DEWPOT_REGISTRATION_CODE && { registrationCode: env.DEWPOT_REGISTRATION_CODE }),
     ...(env.DEWPOT_WEB && { web: env.DEWPOT_WEB }),
   };
 }

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 
 export { firstSettings } from './accounts/accounts.controller.js';
-export { Sessions } from './accounts/sessions.js';
+export { People } from './accounts/people.service.js';
 export { createServer } from './bootstrap.js';
 export { ArticlesService, CastRecordsService, CastsService, TilesController } from './casts/index.js';
 export { configFrom, type ServerConfig } from './config.js';

@@ -1,7 +1,15 @@
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
+import { BY_KEY, LOOPS, MOST_LENGTH, OUTLINE } from '@dewpot/contract';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+
+const point = {
+  type: 'array',
+  items: { type: 'number', minimum: -MOST_LENGTH, maximum: MOST_LENGTH },
+  minItems: 2,
+  maxItems: 2,
+} as const;
 
 /** Builds the OpenAPI document from the controllers and the contract's own checks, and serves it at /api/docs. */
 export function serveOpenApi(app: INestApplication): void {
@@ -14,6 +22,11 @@ export function serveOpenApi(app: INestApplication): void {
   const schemas = validationMetadatasToSchemas({
     classTransformerMetadataStorage: defaultMetadataStorage,
     refPointerPrefix: '#/components/schemas/',
+    additionalConverters: {
+      [BY_KEY]: () => ({ type: 'object' }),
+      [OUTLINE]: () => ({ type: 'array', items: point }),
+      [LOOPS]: () => ({ type: 'array', items: { type: 'array', items: point } }),
+    },
   });
   document.components = {
     ...document.components,

@@ -3,6 +3,8 @@ import { InputError, type FieldIssue } from '@dewpot/core';
 import type { Problem } from '@dewpot/contract';
 import type { Response } from 'express';
 import { QueryFailedError } from 'typeorm';
+import { outageOf, type Outage } from '../db/outage.js';
+import { boundedDetail, boundedErrors } from './bounded-problem.js';
 import { ProblemError } from './problem-error.js';
 import type { AppRequest } from './request.js';
 
@@ -11,6 +13,7 @@ const titles: Record<number, string> = {
   401: 'Sign in first',
   403: 'Not allowed',
   404: 'Not here',
+  408: 'Too slow',
   413: 'Too large',
   415: 'Wrong kind of content',
   429: 'Too many tries',
@@ -27,24 +30,38 @@ interface Parts {
   readonly detail: string;
   readonly errors?: readonly FieldIssue[];
   readonly current?: unknown;
+  readonly retryAfter?: number;
 }
+
+const away = (detail: string, retryAfter: number): Parts => ({
+  status: 503,
+  title: 'Not available just now',
+  detail: `${detail} Nothing of this was saved.`,
+  retryAfter,
+});
+
+const outages: Record<Outage, Parts> = {
+  away: away('The database does not answer. Try again in a few seconds.', 2),
+  busy: away('The database is busy. Try again in a few seconds.', 2),
+  full: away('The disk of the database is full: free some room.', 60),
+  'read-only': away('The database can be read but not written to.', 60),
+};
 
 function partsOf(error: unknown): Parts {
   if (error instanceof ProblemError) return error;
-  if (error instanceof InputError) {
-    return {
-      status: 422,
-      title: 'Something in this cannot be',
-      detail: error.issues.map(({ message }) => message).join(' '),
-      errors: error.issues,
-    };
-  }
+  if (error instanceof InputError) return ProblemError.of(error);
+  const outage = outageOf(error);
+  if (outage) return outages[outage];
   if (error instanceof HttpException) {
     const status = error.getStatus();
     return { status, title: titles[status] ?? error.message, detail: details[status] ?? error.message };
   }
-  if (error instanceof QueryFailedError && (error.driverError as { code?: string }).code === '23505') {
-    return { status: 409, title: 'Taken already', detail: 'Another record has this key already.' };
+  if (error instanceof QueryFailedError) {
+    const { code } = error.driverError as { code?: string };
+    if (code === '23505')
+      return { status: 409, title: 'Taken already', detail: 'Another record has this key already.' };
+    // Row-level security: the key is of another workshop, which is told as if it were not there.
+    if (code === '42501') return { status: 404, title: 'Not here', detail: details[404]! };
   }
   const http = error as { status?: unknown; type?: unknown; message?: string };
   if (typeof http.status === 'number' && http.status >= 400 && http.status < 500) {
@@ -65,8 +82,9 @@ export class ProblemFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const request = host.switchToHttp().getRequest<AppRequest>();
     const response = host.switchToHttp().getResponse<Response>();
-    const { status, title, detail, errors = [], current } = partsOf(error);
-    if (status >= 500)
+    const { status, title, detail, errors = [], current, retryAfter } = partsOf(error);
+    if (status === 503) this.log.warn(`${request.requestId} ${request.method} ${request.path}: ${detail}`);
+    else if (status >= 500)
       this.log.error(
         `${request.requestId} ${request.method} ${request.path}`,
         error instanceof Error ? error.stack : String(error),
@@ -76,11 +94,12 @@ export class ProblemFilter implements ExceptionFilter {
       type: 'about:blank',
       title,
       status,
-      detail,
-      errors,
+      detail: boundedDetail(detail),
+      errors: boundedErrors(errors),
       requestId: request.requestId,
       ...(current !== undefined && { current }),
     };
+    if (retryAfter !== undefined) response.setHeader('Retry-After', String(retryAfter));
     response.status(status).type('application/problem+json').send(JSON.stringify(problem));
   }
 }

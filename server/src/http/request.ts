@@ -14,14 +14,16 @@ export interface AppRequest extends Request {
 }
 
 export const PUBLIC = 'dewpot:public';
+/** When a route needs no session: always, or only while nobody but this machine can reach the server. */
+export type PublicWhen = 'always' | 'on loopback';
 
 /** Marks a route that needs no session. */
-export const Public = () => SetMetadata(PUBLIC, true);
+export const Public = (when: PublicWhen = 'always') => SetMetadata(PUBLIC, when);
 
-export const STREAMS = 'dewpot:streams';
+export const OWN_TRANSACTIONS = 'dewpot:own-transactions';
 
-/** Marks a route whose answer goes on and on: it has no transaction of its own. */
-export const Streams = () => SetMetadata(STREAMS, true);
+/** Marks a route that opens its transactions itself: one that goes on and on, or that calculates between two of them. */
+export const OwnTransactions = () => SetMetadata(OWN_TRANSACTIONS, true);
 
 /** The visitor of a route that needs a session. */
 export const Who = createParamDecorator((_: unknown, context: ExecutionContext): Visitor => {

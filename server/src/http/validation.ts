@@ -14,14 +14,19 @@ const remedies: Record<string, string> = {
   isBoolean: 'Send true or false.',
   isHexColor: 'Write it like #b9b2a6.',
   arrayMinSize: 'Add at least one.',
+  arrayMaxSize: 'Send fewer.',
+  maxLength: 'Write less.',
   isLength: 'Mind the length.',
   min: 'Enter a larger number.',
   max: 'Enter a smaller number.',
   isObject: 'Send an object.',
 };
 
+/** So many issues are gathered; the answer tells the first of them. */
+const MOST_ISSUES = 100;
+
 function issuesOf(errors: readonly ValidationError[], path = ''): FieldIssue[] {
-  return errors.flatMap((error) => {
+  return errors.slice(0, MOST_ISSUES).flatMap((error) => {
     const field = path ? `${path}.${error.property}` : error.property;
     const own = Object.entries(error.constraints ?? {}).map(([rule, message]) => ({
       field,
@@ -37,6 +42,7 @@ function issuesOf(errors: readonly ValidationError[], path = ''): FieldIssue[] {
 export const validation = new ValidationPipe({
   transform: true,
   whitelist: true,
+  validationError: { target: false },
   forbidNonWhitelisted: true,
   exceptionFactory: (errors) => {
     const issues = issuesOf(errors);

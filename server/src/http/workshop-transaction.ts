@@ -1,8 +1,9 @@
 import { Injectable, type CallHandler, type ExecutionContext, type NestInterceptor } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
-import { from, lastValueFrom, type Observable } from 'rxjs';
+import { from, lastValueFrom, Observable } from 'rxjs';
 import { Rows } from '../db/rows.js';
-import { STREAMS, type AppRequest } from './request.js';
+import { OWN_TRANSACTIONS, type AppRequest } from './request.js';
+import { STREAM } from './streams.js';
 
 /** One transaction for each request of a visitor: the answer leaves after the commit. */
 @Injectable()
@@ -14,9 +15,10 @@ export class WorkshopTransaction implements NestInterceptor {
 
   intercept(context: ExecutionContext, next: CallHandler): Observable<unknown> {
     const { visitor } = context.switchToHttp().getRequest<AppRequest>();
-    if (!visitor || this.reflector.get<boolean>(STREAMS, context.getHandler())) return next.handle();
-    return from(
-      this.rows.inWorkshop(visitor.workshopId, () => lastValueFrom(next.handle(), { defaultValue: undefined })),
-    );
+    // A stream opens a transaction for each of its readings.
+    if (!visitor || this.reflector.get<boolean>(STREAM, context.getHandler())) return next.handle();
+    const answer = () => lastValueFrom(next.handle(), { defaultValue: undefined });
+    const own = this.reflector.getAllAndOverride<boolean>(OWN_TRANSACTIONS, [context.getHandler(), context.getClass()]);
+    return from(own ? this.rows.at(visitor.workshopId, answer) : this.rows.inWorkshop(visitor.workshopId, answer));
   }
 }

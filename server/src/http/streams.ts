@@ -1,0 +1,122 @@
+import { createHash } from 'node:crypto';
+import { applyDecorators, Injectable, SetMetadata, Sse, type MessageEvent, type OnModuleDestroy } from '@nestjs/common';
+import { ApiProduces } from '@nestjs/swagger';
+import { Observable, Subject } from 'rxjs';
+import { News } from '../db/news.js';
+import { Rows } from '../db/rows.js';
+import { Sessions, sessionTopic } from '../accounts/sessions.js';
+import type { Visitor } from './request.js';
+
+export const STREAM = 'dewpot:stream';
+/** How often a stream says that the line still holds, and looks whether its session does, ms. */
+const BEAT = 15_000;
+/** A client that was cut off comes back after so long, ms; a server that stops asks for a little more. */
+const COME_BACK = 1_000;
+const COME_BACK_LATER = 3_000;
+
+/** What a stream tells, and when it looks for something new. */
+interface Source<T> {
+  readonly read: () => Promise<T | undefined>;
+  /** Whatever else, it looks this often, ms. */
+  readonly every: number;
+  /** News of this topic is looked at once. */
+  readonly topic?: string;
+  /** The last message that the client has had. */
+  readonly lastId?: string;
+}
+
+/** A route that goes on and on: server-sent events. */
+export const Stream = (path: string) =>
+  applyDecorators(Sse(path), SetMetadata(STREAM, true), ApiProduces('text/event-stream'));
+
+const idOf = (json: string) => createHash('sha256').update(json).digest('base64url').slice(0, 16);
+
+/** Streams of what changes in a workshop. Each ends with its session, and with the server; a database that is away it waits for. */
+@Injectable()
+export class Streams implements OnModuleDestroy {
+  private readonly over = new Subject<void>();
+
+  constructor(
+    private readonly rows: Rows,
+    private readonly news: News,
+    private readonly sessions: Sessions,
+  ) {}
+
+  /** Ends every stream with the hint to come back. */
+  end(): void {
+    this.over.next();
+  }
+
+  onModuleDestroy(): void {
+    this.end();
+  }
+
+  /** Tells what `source` reads, at once and whenever it has changed. */
+  async open<T>(visitor: Visitor, source: Source<T>): Promise<Observable<MessageEvent>> {
+    await this.news.listen();
+    return new Observable((client) => {
+      const look = looking(
+        () => this.rows.inWorkshop(visitor.workshopId, source.read),
+        source.lastId,
+        (message) => client.next(message),
+      );
+      const timers = [
+        setInterval(look, source.every),
+        setInterval(() => {
+          client.next({ comment: 'still here' });
+          void this.sessions.holds(visitor).then((holds) => holds || client.complete());
+        }, BEAT),
+      ];
+      const ends = [
+        this.over.subscribe(() => {
+          client.next({ type: 'bye', retry: COME_BACK_LATER, data: 'This server stops.' });
+          client.complete();
+        }),
+        this.news.heard(sessionTopic(visitor.sessionId)).subscribe(() => client.complete()),
+        ...(source.topic ? [this.news.heard(source.topic).subscribe(look)] : []),
+      ];
+      client.next({ retry: COME_BACK, comment: 'welcome' });
+      look();
+      return () => {
+        timers.forEach((timer) => clearInterval(timer));
+        ends.forEach((end) => end.unsubscribe());
+      };
+    });
+  }
+}
+
+/**
+ * Reads again whenever it is called, one reading at a time, and tells what differs from what was told last. What calls it while it
+ * reads is not lost: it reads once more. A reading that fails is told as an outage and made up for by the next.
+ */
+function looking<T>(
+  read: () => Promise<T | undefined>,
+  lastId: string | undefined,
+  tell: (message: MessageEvent) => void,
+): () => void {
+  let [last, reading, again] = [lastId, false, false];
+  const once = async () => {
+    try {
+      const found = await read();
+      if (found === undefined) return;
+      const data = JSON.stringify(found);
+      const id = idOf(data);
+      if (id !== last) tell({ id, data });
+      last = id;
+    } catch {
+      tell({ type: 'away', data: 'The database does not answer; this stream waits for it.' });
+    }
+  };
+  const run = async () => {
+    reading = true;
+    do {
+      again = false;
+      await once();
+    } while (again);
+    reading = false;
+  };
+  return () => {
+    again = true;
+    if (!reading) void run();
+  };
+}
