@@ -35,7 +35,7 @@ const stages = {
     casts: ['climate', 'cure', 'finish', 'joining', 'keeping', 'moulds', 'pours', 'units'],
   },
   server: {
-    shared: ['db', 'http', 'config'],
+    shared: ['calculation', 'config', 'db', 'http', 'jobs', 'pictures'],
     accounts: ['casts', 'climate', 'stores'],
     calendar: ['casts'],
     casts: ['climate', 'stores'],

@@ -17,7 +17,8 @@ import { ensureNode, ensurePackages } from './lib/packages.mjs';
 import { root } from './lib/paths.mjs';
 import { freePort } from './lib/postgres.mjs';
 import { run, say } from './lib/say.mjs';
-import { startTrial } from './lib/trial.mjs';
+import { load } from './lib/bench-load.mjs';
+import { AS_PAGES, startTrial } from './lib/trial.mjs';
 
 /** @type {{ what: string, value: string, aim: string }[]} */
 const rows = [];
@@ -129,7 +130,7 @@ async function main() {
   const browser = await chromium.launch({ executablePath, args: process.getuid?.() === 0 ? ['--no-sandbox'] : [] });
   try {
     const demo = await browser.newContext({ baseURL: trial.url, viewport: { width: 1280, height: 800 } });
-    await demo.request.post('/api/session/demo');
+    await demo.request.post('/api/session/demo', AS_PAGES);
     await firstLoad(demo);
     await sectionRedraw(demo, note);
     await meshInBrowser(demo, note);
@@ -139,6 +140,7 @@ async function main() {
     const full = await browser.newContext({ baseURL: trial.url, viewport: { width: 1280, height: 800 } });
     await scroll(full);
     await dryingShelf(note, (await browser.newContext({ baseURL: trial.url })).request, trial.database);
+    await load(trial.url, note);
     await firstDays(await browser.newContext({ baseURL: trial.url }), note);
   } finally {
     await browser.close();

@@ -8,7 +8,7 @@ import { ensureChromium } from './lib/chromium.mjs';
 import { ensureNode, ensurePackages } from './lib/packages.mjs';
 import { root } from './lib/paths.mjs';
 import { run, say } from './lib/say.mjs';
-import { startTrial } from './lib/trial.mjs';
+import { AS_PAGES, startTrial } from './lib/trial.mjs';
 
 const folder = join(root, 'docs/screenshots');
 const TABLE = { width: 1280, height: 800 };
@@ -81,6 +81,7 @@ async function planInset(request) {
   const inset = { name: 'Flower', face: 'mould', thickness: 4, loops: flower, x: 22, y: 12 };
   const { input } = pours.find((/** @type {any} */ { parts }) => parts[0].plan.setting === 'portland');
   await request.put(`/api/pours/${LAID}`, {
+    ...AS_PAGES,
     data: { ...input, items: [{ mouldId, count: 1, inset }], matches: undefined, version: 0 },
   });
 }
@@ -92,12 +93,12 @@ const STARTED = '01a20000-0000-7000-8000-000000000002';
 async function beginPour(request) {
   const pours = await (await request.get('/api/pours')).json();
   const { input } = pours.find((/** @type {any} */ { parts }) => parts[0].plan.setting === 'portland');
-  await request.put(`/api/pours/${STARTED}`, { data: { ...input, version: 0 } });
-  await request.post(`/api/pours/${STARTED}/start`);
+  await request.put(`/api/pours/${STARTED}`, { ...AS_PAGES, data: { ...input, version: 0 } });
+  await request.post(`/api/pours/${STARTED}/start`, AS_PAGES);
   const at = Date.now() - 60_000;
   const done = ['lay-out', 'release', 'release-dries', 'cores', '0.0.weigh'].map((step) => ({ kind: 'done', step }));
   for (const event of [...done, { kind: 'begin', step: '0.0.mix' }])
-    await request.post(`/api/pours/${STARTED}/run`, { data: { events: [{ ...event, id: uuid(), at }] } });
+    await request.post(`/api/pours/${STARTED}/run`, { ...AS_PAGES, data: { events: [{ ...event, id: uuid(), at }] } });
 }
 
 /** Plans once more what was poured in bands. @param {import('@playwright/test').APIRequestContext} request */
@@ -106,7 +107,7 @@ async function planBands(request) {
   const { input } = pours.find((/** @type {any} */ one) =>
     one.input.items.some((/** @type {any} */ { colouring }) => colouring?.kind === 'banded'),
   );
-  await request.put(`/api/pours/${PLANNED}`, { data: { ...input, version: 0 } });
+  await request.put(`/api/pours/${PLANNED}`, { ...AS_PAGES, data: { ...input, version: 0 } });
 }
 
 async function main() {
@@ -119,7 +120,7 @@ async function main() {
   const browser = await chromium.launch({ executablePath, args: process.getuid?.() === 0 ? ['--no-sandbox'] : [] });
   try {
     const door = await browser.newContext({ baseURL: trial.url });
-    await door.request.post('/api/session/demo');
+    await door.request.post('/api/session/demo', AS_PAGES);
     await planBands(door.request);
     await beginPour(door.request);
     await planInset(door.request);

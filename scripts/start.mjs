@@ -1,17 +1,21 @@
 // @ts-check
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { randomBytes } from 'node:crypto';
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
-import { homedir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { buildStale } from './lib/build.mjs';
+import { defaultData, runsOn, starterFile } from './lib/data-folder.mjs';
 import { ensureNode, ensurePackages } from './lib/packages.mjs';
 import { ensurePostgres, startCluster } from './lib/postgres.mjs';
 import { run, say, Stop } from './lib/say.mjs';
-import { environment, fillDatabase, startServer } from './lib/server.mjs';
+import { keepRunning } from './lib/keep-running.mjs';
+import { environment, fillDatabase } from './lib/server.mjs';
 
-const HELP = `npm start -- [--port 8137] [--host 127.0.0.1] [--data DIR] [--empty]
-  --empty   start without the demo workshop
+const HELP = `npm start -- [--port 8137] [--host 127.0.0.1] [--data DIR] [--empty] [--host-name NAME]… [--open-registration]
+  --empty               start without the demo workshop
+  --host-name NAME      answer to this name too, beside the loopback ones
+  --open-registration   let anybody register who can reach it, without a code
   DATABASE_URL=postgres://…   use a PostgreSQL elsewhere in place of the private one`;
 
 function options() {
@@ -22,16 +26,18 @@ function options() {
         host: { type: 'string', default: '127.0.0.1' },
         data: { type: 'string' },
         empty: { type: 'boolean', default: false },
+        'host-name': { type: 'string', multiple: true, default: [] },
+        'open-registration': { type: 'boolean', default: false },
         help: { type: 'boolean', default: false },
       },
     });
     const port = Number(values.port);
     if (!Number.isInteger(port) || port < 1 || port > 65535)
       throw new Stop(`“${values.port}” is not a port. Use a number from 1 to 65535, such as --port 8137.`);
-    const data = resolve(
-      values.data ?? join(process.env.XDG_DATA_HOME ?? join(homedir(), '.local', 'share'), 'dew-pot'),
-    );
-    return { port, host: values.host, data, empty: values.empty, help: values.help };
+    const data = resolve(values.data ?? defaultData());
+    const hostNames = /** @type {string[]} */ (values['host-name']);
+    const openRegistration = values['open-registration'];
+    return { port, host: values.host, data, empty: values.empty, help: values.help, hostNames, openRegistration };
   } catch (error) {
     if (error instanceof Stop) throw error;
     throw new Stop(`${/** @type {Error} */ (error).message}\n${HELP}`);
@@ -57,11 +63,11 @@ function claimPort(port, host) {
 
 /** Keeps two starts from sharing one data folder. @param {string} data */
 function claimData(data) {
-  const file = join(data, 'starter.pid');
+  const file = starterFile(data);
   try {
     mkdirSync(data, { recursive: true, mode: 0o755 });
-    const pid = existsSync(file) ? Number(readFileSync(file, 'utf8')) : 0;
-    if (pid > 0 && pid !== process.pid && alive(pid))
+    const pid = runsOn(data);
+    if (pid > 0)
       throw new Stop(
         `Dew Pot is running on ${data} already (process ${pid}). Stop it first, or choose another folder with --data DIR.`,
       );
@@ -78,19 +84,22 @@ function claimData(data) {
   return () => rmSync(file, { force: true });
 }
 
-/** @param {number} pid */
-function alive(pid) {
-  try {
-    process.kill(pid, 0);
-    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('start.mjs');
-  } catch {
-    return false;
-  }
+const LOOPBACK = ['127.0.0.1', 'localhost', '::1'];
+
+/** A code that somebody can read out: nobody registers without it where others can reach the server. */
+const newCode = () => randomBytes(5).toString('hex').match(/.{5}/g)?.join('-') ?? '';
+
+/** The database, private or elsewhere. @param {string} data @returns {Promise<{ url: string, cluster?: import('./lib/postgres.mjs').Cluster }>} */
+async function database(data) {
+  const elsewhere = process.env.DATABASE_URL;
+  if (elsewhere) return { url: elsewhere };
+  const cluster = await startCluster({ directory: join(data, 'postgres') });
+  return { url: cluster.url('postgres'), cluster };
 }
 
 async function main() {
   ensureNode();
-  const { port, host, data, empty, help } = options();
+  const { port, host, data, empty, help, hostNames, openRegistration } = options();
   if (help) return say(HELP);
   await claimPort(port, host);
   ensurePackages();
@@ -100,37 +109,28 @@ async function main() {
   if (!elsewhere) ensurePostgres();
   buildStale();
   const release = claimData(data);
-  const cluster = elsewhere ? undefined : await startCluster({ directory: join(data, 'postgres') });
-  const env = environment({ database: elsewhere ?? cluster?.url('postgres') ?? '', host, port });
-  /** @type {import('node:child_process').ChildProcess | undefined} */
-  let server;
+  const { url, cluster } = await database(data);
+  const reachable = !LOOPBACK.includes(host);
+  const code = reachable && !openRegistration ? newCode() : undefined;
+  const env = environment({ database: url, host, port, hostNames, ...(code && { code }) });
+  const keeper = keepRunning(env, cluster);
   let stopping = false;
-  const stop = async (/** @type {number} */ code) => {
+  const stop = async (/** @type {number} */ exit) => {
     if (stopping) return;
     stopping = true;
-    if (server && server.exitCode === null && server.signalCode === null) {
-      const ended = new Promise((done) => server?.once('exit', done));
-      server.kill('SIGTERM');
-      await ended;
-    }
+    await keeper.stop();
     await cluster?.stop();
     release();
-    process.exit(code);
+    process.exit(exit);
   };
   for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM', 'SIGHUP'])) process.on(signal, () => void stop(0));
   try {
     await fillDatabase(env, { demo: !empty });
-    const started = startServer(env);
-    server = started.child;
-    await started.listening;
-    server.once('exit', (code, signal) => {
-      if (stopping) return;
-      process.stderr.write(
-        `The server stopped by itself (${signal ?? code}). Start again with npm start: nothing that was saved is lost.\n`,
-      );
-      void stop(1);
-    });
+    await keeper.start();
     say(`\nDew Pot is ready: http://${host}:${port}\nStop it with Ctrl-C.`);
+    if (reachable && hostNames.length === 0)
+      say('It answers to loopback names only. Give the name that others reach it by with --host-name NAME.');
+    if (code) say(`Whoever registers needs this code: ${code}`);
   } catch (error) {
     process.stderr.write(`${/** @type {Error} */ (error).message}\n`);
     await stop(1);

@@ -1,4 +1,5 @@
 // @ts-check
+import { AS_PAGES } from './trial.mjs';
 import { randomUUID } from 'node:crypto';
 import pg from 'pg';
 import { times } from './bench-mixes.mjs';
@@ -55,7 +56,10 @@ export async function dryingShelf(note, request, database) {
   const list = async () => (await request.get('/api/casts')).json();
   /** @param {string} id @param {number} ago @param {object} event */
   const tell = (id, ago, event) =>
-    request.post(`/api/casts/${id}/events`, { data: { id: randomUUID(), at: Date.now() - ago, ...event } });
+    request.post(`/api/casts/${id}/events`, {
+      ...AS_PAGES,
+      data: { id: randomUUID(), at: Date.now() - ago, ...event },
+    });
   const casts = await list();
   for (const { id, expected } of casts) {
     const left = (/** @type {number} */ day) => expected.loss * Math.exp(-day / 5);
@@ -91,6 +95,7 @@ async function judgedAnew(request, database) {
     const { rows } = await client.query('select max(xmin::text::bigint) as latest from casts');
     return await taken(async () => {
       await request.put('/api/workshop', {
+        ...AS_PAGES,
         data: { ...workshop, id: undefined, demo: undefined, drying: 'calendar' },
       });
       const old = () =>

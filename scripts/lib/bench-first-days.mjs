@@ -1,5 +1,6 @@
 // @ts-check
 import { randomUUID } from 'node:crypto';
+import { AS_PAGES } from './trial.mjs';
 import { fillShelf } from './bench-shelf.mjs';
 
 /** @typedef {import('@playwright/test').APIRequestContext} Request */
@@ -28,7 +29,7 @@ async function p95(ask) {
 
 /** Sends something in. @param {Request} request @param {'put' | 'post'} method @param {string} path @param {object} data */
 async function send(request, method, path, data) {
-  const answer = await request[method](`/api/${path}`, { data, timeout: 120_000 });
+  const answer = await request[method](`/api/${path}`, { ...AS_PAGES, data, timeout: 120_000 });
   if (!answer.ok()) throw new Error(`${path}: ${await answer.text()}`);
 }
 

@@ -1,4 +1,5 @@
 // @ts-check
+import { AS_PAGES } from './trial.mjs';
 import { randomUUID } from 'node:crypto';
 
 /** A row of the bench. @typedef {(what: string, value: string, aim?: string) => void} Note */
@@ -93,12 +94,14 @@ export async function mixEditing(context, note) {
     delete figures.id;
     const id = randomUUID();
     await context.request.put(`/api/stores/materials/${id}`, {
+      ...AS_PAGES,
       data: { ...figures, name: `${figures.name}, bench ${i}` },
     });
     lines.push({ materialId: id, parts: 1 + (i % 3) });
   }
   const mix = randomUUID();
   await context.request.put(`/api/mixes/${mix}`, {
+    ...AS_PAGES,
     data: {
       name: 'Bench',
       by: 'volume',

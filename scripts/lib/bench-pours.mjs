@@ -1,4 +1,5 @@
 // @ts-check
+import { AS_PAGES } from './trial.mjs';
 import { times } from './bench-mixes.mjs';
 
 /** A row of the bench. @typedef {(what: string, value: string, aim?: string) => void} Note */
@@ -75,8 +76,8 @@ export async function benchSteps(context, note) {
   const { randomUUID } = await import('node:crypto');
   const id = randomUUID();
   const [like] = pours;
-  await context.request.put(`/api/pours/${id}`, { data: { ...like.input, version: 0 } });
-  await context.request.post(`/api/pours/${id}/start`);
+  await context.request.put(`/api/pours/${id}`, { ...AS_PAGES, data: { ...like.input, version: 0 } });
+  await context.request.post(`/api/pours/${id}/start`, AS_PAGES);
   const page = await context.newPage();
   await page.goto(`/pours/${id}/bench`);
   await page.getByRole('button', { name: /^Done/ }).waitFor();

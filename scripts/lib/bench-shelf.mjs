@@ -1,4 +1,5 @@
 // @ts-check
+import { AS_PAGES } from './trial.mjs';
 import { randomUUID } from 'node:crypto';
 import { nestedPot } from './bench-pours.mjs';
 
@@ -8,8 +9,10 @@ import { nestedPot } from './bench-pours.mjs';
 export async function fillShelf(request, pours) {
   const email = `${randomUUID()}@example.org`;
   await request.post('/api/workshops', {
+    ...AS_PAGES,
     data: { workshop: 'Full shelf', name: 'Ada', email, passphrase: 'a long passphrase' },
   });
+  await request.post('/api/session', { ...AS_PAGES, data: { email, passphrase: 'a long passphrase' } });
   const { materials, scoops } = await (await request.get('/api/stores')).json();
   const id = (/** @type {string} */ name) =>
     materials.find((/** @type {{ name: string }} */ one) => one.name.startsWith(name)).id;
@@ -20,9 +23,11 @@ export async function fillShelf(request, pours) {
     { materialId: sand, parts: 2.5 },
   ];
   await request.put(`/api/moulds/${mould}`, {
+    ...AS_PAGES,
     data: { name: 'Pot', stuff: 'rigid', piece: 'pot', shape: nestedPot(), copies: [], version: 0 },
   });
   await request.put(`/api/mixes/${mix}`, {
+    ...AS_PAGES,
     data: {
       name: 'Grey',
       by: 'volume',
@@ -39,6 +44,7 @@ export async function fillShelf(request, pours) {
   for (const { count, hours, place } of pours) {
     const pour = randomUUID();
     await request.put(`/api/pours/${pour}`, {
+      ...AS_PAGES,
       data: {
         items: [{ mouldId: mould, count }],
         mixId: mix,
@@ -53,6 +59,7 @@ export async function fillShelf(request, pours) {
       },
     });
     await request.post(`/api/pours/${pour}/finish`, {
+      ...AS_PAGES,
       data: {
         logs: [{ used: { [cement]: 1000 * count, [sand]: 3000 * count }, tap: 520 * count, grade: 5, temperature: 18 }],
         casts: Array.from({ length: count }, () => ({ id: randomUUID(), item: 0 })),

@@ -35,9 +35,10 @@ function feed(hash, path) {
   hash.update(path.slice(root.length)).update(readFileSync(path));
 }
 
-/** Builds what is missing or older than its sources. */
-export function buildStale() {
+/** Builds what is missing or older than its sources: all, or only those named. @param {string[]} only */
+export function buildStale(...only) {
   for (const { name, output, sources } of builds) {
+    if (only.length > 0 && !only.includes(name)) continue;
     const hash = createHash('sha256');
     for (const source of [...sources, 'package-lock.json']) feed(hash, join(root, source));
     const wanted = hash.digest('hex');

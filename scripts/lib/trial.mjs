@@ -5,6 +5,9 @@ import { join } from 'node:path';
 import { freePort, startCluster } from './postgres.mjs';
 import { environment, fillDatabase, startServer } from './server.mjs';
 
+/** Of a request that a script sends in a browser's place: it comes from our own pages. */
+export const AS_PAGES = { headers: { 'Sec-Fetch-Site': 'same-origin' } };
+
 /** @typedef {{ url: string, database: string, kill: () => Promise<void>, restart: () => Promise<void>, stop: () => Promise<void> }} Trial */
 
 /**
