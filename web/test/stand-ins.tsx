@@ -12,7 +12,7 @@ export const DAY = 24 * HOUR;
 export const NOW = Date.UTC(2026, 4, 20, 9);
 
 export const session: SessionView = {
-  person: { id: 'p', name: 'Ada' },
+  person: { id: 'p', name: 'Ada', owner: true },
   workshop: {
     id: 'w',
     name: 'Quince Yard',

@@ -14,8 +14,8 @@ export const refuses = (error: unknown, ...fields: readonly string[]): boolean =
 
 /** The server could not be reached. Nothing was saved; the same request may be sent again. */
 export class Unreachable extends Error {
-  constructor() {
-    super('The workshop’s server does not answer. What you entered is kept and will be sent when it is back.');
+  constructor(why = 'The workshop’s server does not answer.') {
+    super(`${why} What you entered is kept and will be sent when it is back.`);
     this.name = 'Unreachable';
   }
 }
@@ -31,8 +31,12 @@ async function answerTo<T>(path: string, init: RequestInit): Promise<T> {
     throw new Unreachable();
   }
   if (response.ok) return response.status === 204 ? (undefined as T) : ((await response.json()) as T);
-  if (response.headers.get('Content-Type')?.includes('problem+json'))
-    throw new ProblemFailure((await response.json()) as Problem);
+  if (response.headers.get('Content-Type')?.includes('problem+json')) {
+    const problem = (await response.json()) as Problem;
+    // The server stands, but what it needs is away or busy: the same request goes through later.
+    if (response.status === 503) throw new Unreachable(`${problem.title}.`);
+    throw new ProblemFailure(problem);
+  }
   // A gateway's own page in place of our answer: the server behind it is away.
   throw new Unreachable();
 }

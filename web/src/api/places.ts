@@ -3,6 +3,7 @@ import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query
 import { MOST_READINGS, type PlaceAir, type PlaceInput, type PlaceView, type ReadingsTaken } from '@dewpot/contract';
 import type { AirReading } from '@dewpot/core';
 import { ask } from './client';
+import { hear } from './stream';
 
 export const placesQuery = queryOptions({
   queryKey: ['places'],
@@ -25,11 +26,8 @@ export const placeAirQuery = (id: string, days: number) =>
 export function useLivePlaces(): void {
   const client = useQueryClient();
   useEffect(() => {
-    if (!('EventSource' in window)) return undefined;
-    const source = new EventSource('/api/places/stream');
-    source.onmessage = ({ data }: MessageEvent<string>) =>
-      client.setQueryData(placesQuery.queryKey, JSON.parse(data) as PlaceView[]);
-    return () => source.close();
+    const message = (data: string) => client.setQueryData(placesQuery.queryKey, JSON.parse(data) as PlaceView[]);
+    return hear('places/stream', { message });
   }, [client]);
 }
 

@@ -5,6 +5,7 @@ import { queryOptions, useQuery, useQueryClient, type QueryClient } from '@tanst
 import { get, set } from 'idb-keyval';
 import { v7 as uuid } from 'uuid';
 import { ask, Unreachable } from './client';
+import { hear } from './stream';
 
 /** How often another device's steps are looked for while there is no stream of them, and how soon what could not be sent is sent again, ms. */
 const LOOK = 2500;
@@ -28,14 +29,11 @@ function keepRun(client: QueryClient, pourId: string, view: RunView): void {
 function useRunStream(pourId: string, client: QueryClient): boolean {
   const [up, setUp] = useState(false);
   useEffect(() => {
-    if (!('EventSource' in window)) return undefined;
-    const source = new EventSource(`/api/pours/${pourId}/run/stream`);
-    source.onmessage = ({ data }: MessageEvent<string>) => {
+    const message = (data: string) => {
       setUp(true);
       keepRun(client, pourId, JSON.parse(data) as RunView);
     };
-    source.onerror = () => setUp(false);
-    return () => source.close();
+    return hear(`pours/${pourId}/run/stream`, { message, down: () => setUp(false) });
   }, [pourId, client]);
   return up;
 }

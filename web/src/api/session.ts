@@ -46,22 +46,38 @@ export function useLetIn() {
   });
 }
 
+export function useRemovePerson() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) => ask<void>('DELETE', `people/${id}`),
+    retry: false,
+    onSuccess: () => client.invalidateQueries({ queryKey: ['people'] }),
+  });
+}
+
 export function useDoor() {
   return useQuery({ queryKey: ['door'], queryFn: () => ask<DoorView>('GET', 'door') });
 }
 
-function useEnter<T>(path: string) {
+function useEnter<T>(enter: (given: T) => Promise<void>) {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (given: T) => ask<void>('POST', path, given),
+    mutationFn: enter,
     retry: false,
     onSuccess: () => client.resetQueries(),
   });
 }
 
-export const useSignIn = () => useEnter<SignIn>('session');
-export const useEnterDemo = () => useEnter<void>('session/demo');
-export const useRegister = () => useEnter<Registration>('workshops');
+const signIn = (given: SignIn) => ask<void>('POST', 'session', given);
+
+export const useSignIn = () => useEnter(signIn);
+export const useEnterDemo = () => useEnter(() => ask<void>('POST', 'session/demo'));
+/** Registers and signs in. The server does not tell whether an address had an account before; signing in does. */
+export const useRegister = () =>
+  useEnter(async (given: Registration) => {
+    await ask<void>('POST', 'workshops', given);
+    await signIn({ email: given.email, passphrase: given.passphrase });
+  });
 
 export function useSignOut() {
   const client = useQueryClient();

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Registration, SignIn } from '@dewpot/contract';
+import { ProblemFailure } from '../api/client';
 import { useDoor, useEnterDemo, useRegister, useSignIn } from '../api/session';
 import { Piece } from '../ui/piece';
 import { Failure } from '../ui/states';
@@ -55,7 +56,7 @@ export function DoorPage() {
               <Failure error={demo.error} />
             </div>
           )}
-          {beginning ? <Begin /> : <Enter />}
+          {beginning ? <Begin code={door?.code ?? false} /> : <Enter />}
           <button type="button" className="link mt-4 text-sm" onClick={() => setBeginning(!beginning)}>
             {beginning ? 'I have a workshop: sign in' : 'Begin a workshop of my own'}
           </button>
@@ -86,7 +87,7 @@ function Enter() {
   );
 }
 
-function Begin() {
+function Begin({ code }: { readonly code: boolean }) {
   const begin = useRegister();
   const { register, handleSubmit } = useForm<Registration>();
   return (
@@ -102,10 +103,27 @@ function Begin() {
         required
         {...register('passphrase')}
       />
-      <Failure error={begin.error} />
+      {code && (
+        <TextField
+          label="Code that the start of this server printed"
+          autoComplete="off"
+          required
+          maxLength={40}
+          {...register('code')}
+        />
+      )}
+      <Failure error={began(begin.error)} />
       <button type="submit" className="btn btn-neutral h-12 w-full" disabled={begin.isPending}>
         Begin
       </button>
     </form>
   );
 }
+
+/** Signing in after it was refused: whoever has an account with that e-mail has another passphrase. */
+const began = (error: Error | null) =>
+  error instanceof ProblemFailure && error.problem.status === 401
+    ? new Error(
+        'That e-mail may have an account already. Sign in with its own passphrase, or begin with another e-mail.',
+      )
+    : error;

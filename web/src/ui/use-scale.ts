@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { isReading, steadyReading } from '@dewpot/core';
 import type { ScaleReading } from '@dewpot/contract';
+import { hear } from '../api/stream';
 
 /** Readings kept to tell whether the scale is steady. */
 const KEPT = 15;
@@ -24,9 +25,8 @@ export function useScale(wanted: boolean): ScaleAtHand {
   const [rubbish, setRubbish] = useState(0);
   useEffect(() => {
     if (!wanted || !('EventSource' in window)) return undefined;
-    const source = new EventSource('/api/scale/stream');
     let silence = setTimeout(() => setDown(true), SILENT);
-    source.onmessage = ({ data }: MessageEvent<string>) => {
+    const message = (data: string) => {
       clearTimeout(silence);
       silence = setTimeout(() => setDown(true), SILENT);
       setDown(false);
@@ -34,10 +34,10 @@ export function useScale(wanted: boolean): ScaleAtHand {
       if (reading.state === 'reads' && !isReading(reading)) setRubbish((count) => count + 1);
       else setReadings((before) => [...before.slice(1 - KEPT), reading]);
     };
-    source.onerror = () => setDown(true);
+    const end = hear('scale/stream', { message, down: () => setDown(true) });
     return () => {
       clearTimeout(silence);
-      source.close();
+      end();
       setReadings([]);
     };
   }, [wanted]);

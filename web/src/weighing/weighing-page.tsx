@@ -8,6 +8,7 @@ import { shelfQuery } from '../api/casts';
 import { refuses } from '../api/client';
 import { useSession } from '../api/session';
 import { lookToday, placeOf, useRecord } from '../casts';
+import { PageHead } from '../ui/page-head';
 import { PieceThumb } from '../ui/piece-thumb';
 import { QuantityField } from '../ui/quantity-field';
 import { Busy, Empty, Failure } from '../ui/states';
@@ -48,18 +49,21 @@ export function WeighingPage() {
 
 function Done({ weighed }: { weighed: number }) {
   return (
-    <Empty title={weighed > 0 ? 'The round is done' : 'Nothing wants weighing now'}>
-      <p>
-        {weighed > 0
-          ? 'What they say stands with each piece: when its gate opens, and what keeps it shut.'
-          : 'Pieces that dry are weighed once a day; of like ones of a pour a sample is enough.'}
-      </p>
-      <p>
-        <Link to="/" className="btn btn-primary">
-          To the shelf
-        </Link>
-      </p>
-    </Empty>
+    <div className="mx-auto max-w-xl p-4">
+      <PageHead title="Round of weighing" />
+      <Empty title={weighed > 0 ? 'The round is done' : 'Nothing wants weighing now'}>
+        <p>
+          {weighed > 0
+            ? 'What they say stands with each piece: when its gate opens, and what keeps it shut.'
+            : 'Pieces that dry are weighed once a day; of like ones of a pour a sample is enough.'}
+        </p>
+        <p>
+          <Link to="/" className="btn btn-primary">
+            To the shelf
+          </Link>
+        </p>
+      </Empty>
+    </div>
   );
 }
 

@@ -1,10 +1,9 @@
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
-import { useQuery } from '@tanstack/react-query';
-import { NewPersonInput, WorkshopSettings } from '@dewpot/contract';
+import { WorkshopSettings } from '@dewpot/contract';
 import { Controller, useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import { toast } from '../ui/toast';
-import { peopleQuery, useLetIn, useSaveSettings, useSession } from '../api/session';
+import { useSaveSettings, useSession } from '../api/session';
 import { Choice } from '../ui/choice';
 import { PageHead } from '../ui/page-head';
 import { QuantityField } from '../ui/quantity-field';
@@ -12,6 +11,8 @@ import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { CureSettings } from './cure-settings';
 import { DryingSettings } from './drying-settings';
+import { OwnAccount } from './own-account';
+import { People } from './people';
 import { Reminders } from './reminders';
 
 /** Units, limits and people. */
@@ -20,11 +21,12 @@ export function WorkshopPage() {
     <div className="mx-auto max-w-5xl p-4">
       <PageHead title="Workshop" />
       <div className="grid items-start gap-4 lg:grid-cols-2">
-        <div className="space-y-4">
+        <div className="min-w-0 space-y-4">
           <Settings />
           <Reminders />
+          <OwnAccount />
         </div>
-        <div className="space-y-4">
+        <div className="min-w-0 space-y-4">
           <CureSettings />
           <DryingSettings />
           <section className="card-slab" aria-label="Places">
@@ -111,63 +113,6 @@ function Settings() {
         Keep these
       </button>
     </form>
-  );
-}
-
-function People() {
-  const people = useQuery(peopleQuery);
-  const letIn = useLetIn();
-  const { register, handleSubmit, formState, reset } = useForm<NewPersonInput>({
-    resolver: classValidatorResolver(NewPersonInput),
-  });
-  const send = handleSubmit((given) =>
-    letIn.mutate(given, {
-      onSuccess: ({ name }) => {
-        reset();
-        toast.success(`${name} can sign in now.`);
-      },
-    }),
-  );
-  const { errors } = formState;
-  return (
-    <section className="card-slab" aria-label="People">
-      <h2 className="mb-2 text-2xl">People</h2>
-      <Failure error={people.error} />
-      <ul className="divide-base-300 mb-3 divide-y">
-        {(people.data ?? []).map(({ id, name, email }) => (
-          <li key={id} className="flex flex-wrap justify-between gap-2 py-2">
-            <span className="font-semibold">{name}</span>
-            <span className="quiet">{email}</span>
-          </li>
-        ))}
-      </ul>
-      <details>
-        <summary className="btn btn-ghost bg-base-300/60 h-12">Let someone in</summary>
-        <form className="mt-3 space-y-3" onSubmit={(event) => void send(event)} noValidate>
-          <TextField
-            label="Their name"
-            maxLength={80}
-            error={errors.name && 'Give their name.'}
-            {...register('name')}
-          />
-          <TextField
-            label="Their e-mail"
-            type="email"
-            error={errors.email && 'Write it like name@example.org.'}
-            {...register('email')}
-          />
-          <TextField
-            label="A passphrase to tell them, ten characters or more"
-            error={errors.passphrase && 'Make it ten characters or more.'}
-            {...register('passphrase')}
-          />
-          <Failure error={letIn.error} />
-          <button type="submit" className="btn btn-neutral h-12 w-full" disabled={letIn.isPending}>
-            Let them in
-          </button>
-        </form>
-      </details>
-    </section>
   );
 }
 

@@ -63,6 +63,51 @@ describe('the workshop', () => {
     ]);
   });
 
+  it('removes a person once it is sure, and lists who owns the workshop', async () => {
+    const people = [
+      { id: 'p', name: 'Ada', email: 'ada@example.org', owner: true },
+      { id: 't', name: 'Tobias', email: 'tobias@example.org', owner: false },
+    ];
+    const sent = fakeServer({ people, 'DELETE people': undefined });
+    renderScreen(<WorkshopPage />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Remove Tobias' }));
+    expect(sent).toEqual([]);
+    await userEvent.click(screen.getByRole('button', { name: 'Remove Tobias now' }));
+    await waitFor(() => expect(sent[0]).toMatchObject({ method: 'DELETE', path: 'people/t' }));
+    expect(screen.queryByRole('button', { name: /Remove Ada/ })).toBeNull();
+  });
+
+  it('lists one’s sessions, ends another one, changes the passphrase and makes a token, shown once', async () => {
+    const session = { kind: 'browser', createdAt: NOW, usedAt: NOW };
+    const sent = fakeServer({
+      'account/sessions': [
+        { ...session, id: 'a', label: 'Mozilla/5.0 (X11; Linux x86_64) Chrome/150.0', current: true },
+        { ...session, id: 'b', label: 'Mozilla/5.0 (iPhone) Safari/600', current: false },
+      ],
+      'POST account': { token: 'secret-token' },
+    });
+    renderScreen(<WorkshopPage />);
+    await userEvent.click(await screen.findByRole('button', { name: 'End the session of Safari on iOS' }));
+    expect(screen.getByText('Chromium on Linux')).toBeVisible();
+    await userEvent.click(screen.getByText('Change your passphrase'));
+    await userEvent.type(screen.getByLabelText('The one you have now'), 'the old one');
+    await userEvent.type(screen.getByLabelText(/^The new one/), 'short');
+    const change = screen.getByRole('button', { name: 'Change it and end my other sessions' });
+    await userEvent.click(change);
+    expect(await screen.findByText('Make it ten characters or more.')).toBeVisible();
+    await userEvent.type(screen.getByLabelText(/^The new one/), ' no more');
+    await userEvent.click(change);
+    await userEvent.click(screen.getByText('Make a token for a script'));
+    await userEvent.type(screen.getByLabelText('What it is for'), 'Shed logger');
+    await userEvent.click(screen.getByRole('button', { name: 'Make a token' }));
+    expect(await screen.findByLabelText(/shown this once/)).toHaveValue('secret-token');
+    expect(sent.map(({ method, path }) => `${method} ${path}`)).toEqual([
+      'DELETE account/sessions/b',
+      'PUT account/passphrase',
+      'POST account/tokens',
+    ]);
+  });
+
   it('lets someone in, and tells what is wrong with an address', async () => {
     const sent = fakeServer({ 'POST people': { id: 'n', name: 'Tobias', email: 'tobias@example.org' } });
     renderScreen(<WorkshopPage />);

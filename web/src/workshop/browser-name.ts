@@ -1,0 +1,20 @@
+const browsers: readonly (readonly [RegExp, string])[] = [
+  [/Firefox\//, 'Firefox'],
+  [/Edg\//, 'Edge'],
+  [/Chrom(e|ium)\//, 'Chromium'],
+  [/Safari\//, 'Safari'],
+];
+const systems: readonly (readonly [RegExp, string])[] = [
+  [/Android/, 'Android'],
+  [/iPhone|iPad/, 'iOS'],
+  [/Windows/, 'Windows'],
+  [/Mac OS X/, 'macOS'],
+  [/Linux/, 'Linux'],
+];
+
+/** What a browser calls itself, in short: its family and the system that it runs on. */
+export function browserName(agent: string): string {
+  const first = (of: readonly (readonly [RegExp, string])[]) => of.find(([pattern]) => pattern.test(agent))?.[1];
+  const [browser, system] = [first(browsers), first(systems)];
+  return [browser ?? 'A browser', system && `on ${system}`].filter(Boolean).join(' ');
+}

@@ -1,0 +1,98 @@
+import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import { useQuery } from '@tanstack/react-query';
+import { NewPersonInput, type PersonView } from '@dewpot/contract';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { peopleQuery, useLetIn, useRemovePerson, useSession } from '../api/session';
+import { Failure } from '../ui/states';
+import { TextField } from '../ui/text-field';
+import { toast } from '../ui/toast';
+
+/** Who works here; the owner lets others in and removes them. */
+export function People() {
+  const people = useQuery(peopleQuery);
+  return (
+    <section className="card-slab" aria-label="People">
+      <h2 className="mb-2 text-2xl">People</h2>
+      <Failure error={people.error} />
+      <ul className="divide-base-300 mb-3 divide-y">
+        {(people.data ?? []).map((one) => (
+          <PersonRow key={one.id} {...one} />
+        ))}
+      </ul>
+      <LetIn />
+    </section>
+  );
+}
+
+function PersonRow({ id, name, email, owner }: PersonView) {
+  const me = useSession().person;
+  const remove = useRemovePerson();
+  const [sure, setSure] = useState(false);
+  const act = () => {
+    if (sure) remove.mutate(id, { onSuccess: () => toast.success(`${name} is removed.`) });
+    else setSure(true);
+  };
+  return (
+    <li className="flex items-center justify-between gap-2 py-2">
+      <div className="min-w-0 flex-1">
+        <p className="truncate font-semibold">
+          {name} {owner && <span className="quiet font-normal">· owner</span>}
+        </p>
+        <p className="quiet truncate text-sm">{email}</p>
+      </div>
+      {me.owner && id !== me.id && (
+        <button
+          type="button"
+          className={`btn h-11 ${sure ? 'btn-error' : 'btn-ghost bg-base-300/60'}`}
+          aria-label={sure ? `Remove ${name} now` : `Remove ${name}`}
+          disabled={remove.isPending}
+          onClick={act}
+          onBlur={() => setSure(false)}
+        >
+          {sure ? 'Remove now' : 'Remove'}
+        </button>
+      )}
+      <Failure error={remove.error} />
+    </li>
+  );
+}
+
+function LetIn() {
+  const letIn = useLetIn();
+  const { register, handleSubmit, formState, reset } = useForm<NewPersonInput>({
+    resolver: classValidatorResolver(NewPersonInput),
+  });
+  const send = handleSubmit((given) =>
+    letIn.mutate(given, {
+      onSuccess: ({ name }) => {
+        reset();
+        toast.success(`${name} can sign in now.`);
+      },
+    }),
+  );
+  const { errors } = formState;
+  return (
+    <details>
+      <summary className="btn btn-ghost bg-base-300/60 h-12">Let someone in</summary>
+      <form className="mt-3 space-y-3" onSubmit={(event) => void send(event)} noValidate>
+        <TextField label="Their name" maxLength={80} error={errors.name && 'Give their name.'} {...register('name')} />
+        <TextField
+          label="Their e-mail"
+          type="email"
+          error={errors.email && 'Write it like name@example.org.'}
+          {...register('email')}
+        />
+        <TextField
+          label="A passphrase to tell them, ten characters or more"
+          error={errors.passphrase && 'Make it ten characters or more.'}
+          {...register('passphrase')}
+        />
+        <Failure error={letIn.error} />
+        <button type="submit" className="btn btn-neutral h-12 w-full" disabled={letIn.isPending}>
+          Let them in
+        </button>
+      </form>
+    </details>
+  );
+}
