@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import type { MixView, MouldView, PourView, RunView, StoresView, TintsView } from '@dewpot/contract';
-import { beginWorkshop, castsOf, enterDemo, expect, pourPots, test, uuid } from './house.js';
+import { beginWorkshop, castsOf, enterDemo, expect, pourPots, test, uuid, AS_PAGES } from './house.js';
 
 const read = async <T>(page: Page, path: string) => (await (await page.request.get(`/api/${path}`)).json()) as T;
 const runOf = async (page: Page, pour: string) => (await read<RunView>(page, `pours/${pour}/run`)).events;
@@ -37,6 +37,7 @@ test('three moulds in two tints with bands are run to the end with the simulated
   const bands = [first!, second!].map((tint) => ({ tint, share: 0.5 }));
   const id = uuid();
   const planned = await page.request.put(`/api/pours/${id}`, {
+    ...AS_PAGES,
     data: {
       items: [
         {
@@ -104,8 +105,8 @@ test('on a phone the run goes on through a lost connection and a reload, and eve
   await pourPots(page.request, 2, 30);
   const [before] = await read<PourView[]>(page, 'pours');
   const id = uuid();
-  await page.request.put(`/api/pours/${id}`, { data: { ...before!.input, version: 0 } });
-  await page.request.post(`/api/pours/${id}/start`);
+  await page.request.put(`/api/pours/${id}`, { ...AS_PAGES, data: { ...before!.input, version: 0 } });
+  await page.request.post(`/api/pours/${id}/start`, AS_PAGES);
   await page.goto(`/pours/${id}/bench`);
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await onward(page).click();

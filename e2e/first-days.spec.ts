@@ -1,7 +1,7 @@
 import ICAL from 'ical.js';
 import type { CastDetail, PlaceView } from '@dewpot/contract';
 import type { Page } from '@playwright/test';
-import { beginWorkshop, castsOf, expect, happened, pourPots, test } from './house.js';
+import { beginWorkshop, castsOf, expect, happened, pourPots, test, AS_PAGES } from './house.js';
 
 const HOUR = 3_600_000;
 const liftOutOf = async (page: Page, id: string) => {
@@ -89,6 +89,7 @@ test('a heatwave out of a logger’s file covers a lightweight trough, and cold 
     const places = (await (await page.request.get('/api/places')).json()) as PlaceView[];
     const cold = { kind: 'shed', source: 'typed', typed: { temperature: 3, humidity: 0.8, wind: 0 } };
     await page.request.put(`/api/places/${places[1]!.id}`, {
+      ...AS_PAGES,
       data: { ...cold, name: 'Yard', version: places[1]!.version },
     });
     const jar = { name: 'Salt jar', piece: 'dish', stuff: 'flexible' };

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import type { PourView, TintsView } from '@dewpot/contract';
-import { castsOf, enterDemo, expect, test, uuid } from './house.js';
+import { castsOf, enterDemo, expect, test, uuid, AS_PAGES } from './house.js';
 
 /** Every screen of the demo workshop, by name and address. */
 async function screens(page: Page): Promise<readonly (readonly [string, string])[]> {
@@ -13,8 +13,8 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     const found = all.find((one) => one.status === status);
     if (found) return found.id;
     const key = uuid();
-    await page.request.put(`/api/pours/${key}`, { data: { ...all[0]!.input, version: 0 } });
-    await page.request.post(`/api/pours/${key}/start`);
+    await page.request.put(`/api/pours/${key}`, { ...AS_PAGES, data: { ...all[0]!.input, version: 0 } });
+    await page.request.post(`/api/pours/${key}/start`, AS_PAGES);
     return key;
   };
   /** A planned pour in bands. */
@@ -22,7 +22,7 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     const all = (await (await page.request.get('/api/pours')).json()) as PourView[];
     const found = all.find(({ input }) => input.items.some(({ colouring }) => colouring?.kind === 'banded'))!;
     const key = uuid();
-    await page.request.put(`/api/pours/${key}`, { data: { ...found.input, version: 0 } });
+    await page.request.put(`/api/pours/${key}`, { ...AS_PAGES, data: { ...found.input, version: 0 } });
     return key;
   };
   const casts = await castsOf(page.request);

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import type { TintsView } from '@dewpot/contract';
-import { enterDemo, expect, test, uuid } from './house.js';
+import { enterDemo, expect, test, uuid, AS_PAGES } from './house.js';
 
 const near = (page: Page) => page.getByRole('region', { name: 'What comes near' });
 const chipCard = (page: Page, name: string) =>
@@ -172,7 +172,10 @@ test('two who change one tint both keep what they typed', async ({ page, context
   const { tints } = (await (await page.request.get('/api/tints')).json()) as TintsView;
   const { id: _id, edition: _edition, used: _used, ...tint } = tints[0]!;
   const key = uuid();
-  const made = await page.request.put(`/api/tints/${key}`, { data: { ...tint, name: 'Shared', version: 0 } });
+  const made = await page.request.put(`/api/tints/${key}`, {
+    ...AS_PAGES,
+    data: { ...tint, name: 'Shared', version: 0 },
+  });
   expect(made.ok()).toBe(true);
   const other = await context.newPage();
   await page.goto(`/tints/${key}`);

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { MouldsService, PoursService, Rows, Sessions, CastsService, StoresService } from '@dewpot/server';
+import { MouldsService, PoursService, People, Rows, CastsService, StoresService } from '@dewpot/server';
 import type { CastView } from '@dewpot/contract';
 import { startServer, type Harness } from '../../server/test/harness.js';
 import { fillDemo } from './fill.js';
@@ -19,7 +19,7 @@ beforeAll(async () => {
 afterAll(() => harness.close());
 
 async function inDemo<T>(work: () => Promise<T>): Promise<T> {
-  const door = await harness.app.get(Sessions).demoDoor();
+  const door = await harness.app.get(People).ofDemo();
   return harness.app.get(Rows).inWorkshop(door!.workshop_id, work);
 }
 

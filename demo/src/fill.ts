@@ -8,9 +8,9 @@ import {
   firstSettings,
   MixesService,
   MouldsService,
+  People,
   PoursService,
   Rows,
-  Sessions,
   StoresService,
   TilesController,
   TintsService,
@@ -44,10 +44,10 @@ export function fillDemo(
 ): Promise<void> {
   const random = stream(SEED);
   return app.get(Rows).inWorkshop(uuid(), async () => {
-    const sessions = app.get(Sessions);
+    const people = app.get(People);
     const settings = { ...firstSettings, name: 'Thornwick Lane' };
-    const personId = await sessions.found({ settings, name: 'Maud', email: 'maud@thornwick.example', demo: true });
-    await sessions.join({ name: 'Osric', email: 'osric@thornwick.example' });
+    const personId = await people.found({ settings, name: 'Maud', email: 'maud@thornwick.example', demo: true });
+    await people.join({ name: 'Osric', email: 'osric@thornwick.example' });
     await furnishPlaces(app, now);
     const keys = await furnish(app, now);
     for (const [index, pour] of season.entries()) {

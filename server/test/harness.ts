@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { randomBytes } from 'node:crypto';
 import { get } from 'node:http';
+import { fileURLToPath } from 'node:url';
 import type { AddressInfo } from 'node:net';
 import { Client } from 'pg';
 import type { NestExpressApplication } from '@nestjs/platform-express';
@@ -12,6 +13,9 @@ import { createServer, prepareDatabase, type ServerConfig } from '../src/index.j
 export const SIGN_IN_LIMIT = 30;
 process.env.DEWPOT_SIGN_IN_LIMIT ??= String(SIGN_IN_LIMIT);
 process.env.DEWPOT_REQUEST_LIMIT ??= '100000';
+
+/** Where the programs are built that calculate on threads of their own. */
+const PROGRAMS = fileURLToPath(new URL('../dist/app', import.meta.url));
 
 export interface Harness {
   readonly app: NestExpressApplication;
@@ -29,7 +33,14 @@ export async function startServer(more: Partial<ServerConfig> = {}): Promise<Har
   await client.end();
   const url = new URL(cluster);
   url.pathname = `/${name}`;
-  const config: ServerConfig = { ownerUrl: url.toString(), host: '127.0.0.1', port: 0, loopback: true, ...more };
+  const config: ServerConfig = {
+    ownerUrl: url.toString(),
+    host: '127.0.0.1',
+    port: 0,
+    loopback: true,
+    programs: PROGRAMS,
+    ...more,
+  };
   await prepareDatabase(config.ownerUrl);
   const app = await createServer(config);
   await app.listen(0, '127.0.0.1');
@@ -38,16 +49,28 @@ export async function startServer(more: Partial<ServerConfig> = {}): Promise<Har
 
 export type Agent = ReturnType<typeof request.agent>;
 
-/** Registers a workshop of its own and answers its signed-in agent. */
-export async function newWorkshop({ app }: Harness, name = 'Quince Yard'): Promise<Agent> {
-  const agent = request.agent(app.getHttpServer());
-  const email = `${randomBytes(5).toString('hex')}@example.org`;
-  await agent
-    .post('/api/workshops')
-    .send({ workshop: name, name: 'Ada', email, passphrase: 'a long passphrase' })
-    .expect(204);
+export const PASSPHRASE = 'a long passphrase';
+
+/** Someone at a browser, who has not signed in. */
+export const visitor = ({ app }: Harness): Agent =>
+  request.agent(app.getHttpServer()).set('Sec-Fetch-Site', 'same-origin') as unknown as Agent;
+
+/** Signs in; answers the agent that has the session. */
+export async function signedIn(harness: Harness, email: string, passphrase = PASSPHRASE): Promise<Agent> {
+  const agent = visitor(harness);
+  await agent.post('/api/session').send({ email, passphrase }).expect(204);
   return agent;
 }
+
+/** Registers a workshop of its own and answers its signed-in agent. */
+export async function newWorkshop(harness: Harness, name = 'Quince Yard', email = newAddress()): Promise<Agent> {
+  const registration = { workshop: name, name: 'Ada', email, passphrase: PASSPHRASE };
+  await visitor(harness).post('/api/workshops').send(registration).expect(204);
+  return signedIn(harness, email);
+}
+
+/** An address that nobody has. */
+export const newAddress = (): string => `${randomBytes(5).toString('hex')}@example.org`;
 
 export const potShape = {
   outer: { kind: 'round-frustum', bottomDiameter: 160, topDiameter: 200, height: 180 },
@@ -175,12 +198,15 @@ export async function hears<T>(
     const found: T[] = [];
     let rest = '';
     const asked = get({ port, path, headers: { cookie } }, (answer) => {
-      expect(answer.headers['content-type']).toBe('text/event-stream');
+      expect(answer.headers['content-type']).toContain('text/event-stream');
       answer.setEncoding('utf8').on('data', (text: string) => {
         const messages = (rest + text).split('\n\n');
         rest = messages.pop()!;
-        for (const message of messages.filter((one) => one.startsWith('data: '))) {
-          found.push(JSON.parse(message.slice(6)) as T);
+        for (const message of messages) {
+          // A message that has a name of its own tells of the stream itself.
+          const data = message.startsWith('event: ') ? undefined : /^data: (.*)$/m.exec(message)?.[1];
+          if (data === undefined) continue;
+          found.push(JSON.parse(data) as T);
           if (found.length === 1) first();
         }
         if (found.length < count) return;

@@ -231,7 +231,7 @@ describe('a file of mixes', () => {
       { mixes: [{ ...lean, lines: [lean.lines[0], { material: 'Moon dust', parts: 1 }] }] },
       'mixes.0.lines.1.material',
     ],
-    ['with a negative density', { materials: [{ ...sand, bulk: -1 }] }, 'materials.0.bulk'],
+    ['with a negative density', { materials: [{ ...sand, bulk: -1 }] }, 'file.materials.0.bulk'],
     ['without a binder', { mixes: [{ ...lean, lines: [{ material: 'Pit sand', parts: 1 }] }] }, 'mixes.0.lines'],
     [
       'with a dose of sand',

@@ -133,7 +133,7 @@ describe('a mould of every family', () => {
             depth: 50,
           },
         },
-        'outer.outline',
+        'shape.outer.outline',
       ],
       [{ outer: { kind: 'prism', outline: square, depth: 100, draft: 45 } }, 'outer.draft'],
       [{ outer: box, pressed: { side: 'inside', thickness: 120 } }, 'pressed.thickness'],

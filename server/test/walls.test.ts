@@ -4,7 +4,7 @@ import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { appOptions, ownerOptions } from '../src/db/connection.js';
-import { newWorkshop, pouredPots, startServer, type Harness } from './harness.js';
+import { newWorkshop, pouredPots, startServer, visitor, type Harness } from './harness.js';
 
 let harness: Harness;
 beforeAll(async () => {
@@ -28,7 +28,16 @@ async function routes(): Promise<Route[]> {
 
 // A calendar is read at an address that is itself the secret.
 const secretly = '/api/calendar/{key}/round.ics';
-const open = ['/api/door', '/api/session', '/api/session/demo', '/api/workshops', '/api/health', secretly];
+const open = [
+  '/api/door',
+  '/api/session',
+  '/api/session/demo',
+  '/api/workshops',
+  '/api/health',
+  '/api/health/live',
+  '/api/health/ready',
+  secretly,
+];
 const isOpen = ({ method, path }: Route) =>
   path.startsWith('/api/reckon/') || (open.includes(path) && !(path === '/api/session' && method !== 'post'));
 
@@ -40,9 +49,7 @@ describe('the walls between workshops', () => {
     const all = await routes();
     expect(all.length).toBeGreaterThan(25);
     for (const route of all.filter((one) => !isOpen(one))) {
-      const answer = await request(harness.app.getHttpServer())
-        [route.method](route.path.replace('{id}', uuid()))
-        .send({});
+      const answer = await visitor(harness)[route.method](route.path.replace('{id}', uuid())).send({});
       expect(answer.status, `${route.method} ${route.path}`).toBe(401);
       expect(answer.body).toMatchObject({ title: 'Sign in first', status: 401 });
     }

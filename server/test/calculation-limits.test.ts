@@ -1,0 +1,120 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Slots } from '../src/calculation/slots.js';
+import { finishExamples } from '../src/reckon/finish-examples.js';
+import { tintExamples } from '../src/reckon/tint-examples.js';
+import { newWorkshop, potShape, startServer, visitor, type Harness } from './harness.js';
+
+let harness: Harness;
+beforeAll(async () => {
+  harness = await startServer();
+});
+afterAll(() => harness.close());
+
+const ask = (path: string, body: object) => visitor(harness).post(`/api/reckon/${path}`).send(body);
+const mix = {
+  lines: [
+    { material: 'grey-cement', parts: 1 },
+    { material: 'sharp-sand', parts: 2.5 },
+  ],
+  by: 'volume',
+  grade: 5,
+  exposure: 'outdoors',
+};
+const sheet = { mix, scoop: 400, step: 0.25, spare: 0.05, bucket: 14000, temperature: 18 };
+const pots = (count: number) => Array.from({ length: count }, () => ({ shape: potShape, piece: 'pot', count: 500 }));
+const readings = [
+  { hour: 0, temperature: 12 },
+  { hour: 1e9, temperature: 30 },
+];
+
+describe('a question that would freeze or end the server', () => {
+  it.each([
+    ['sides by the billion', 'tints/layers', { ...tintExamples.layers, shape: { ...potShape, outer: { kind: 'polygon-frustum', sides: 1e9, bottomAcross: 90, topAcross: 90, height: 90 } } }, 'shape.outer.sides'],
+    ['a solid without a diameter', 'finish/sealer', { ...finishExamples.sealer, shape: { outer: { kind: 'round-frustum', topDiameter: 100, height: 90 }, cores: [], inserts: [] } }, 'outer.bottomDiameter'],
+    ['a scoop of a millionth', 'mixes/scoops', { mix, volume: 3000, scoop: 1e-6, step: 0.25 }, 'scoop'],
+    ['a billion hours of maturity', 'cure/maturity', { readings, hours: 24, setting: 'portland' }, 'readings.1.hour'],
+    ['a billion hours of weather', 'cure/weather', { readings, now: 24, setting: 'portland' }, 'readings.1.hour'],
+    ['a billion hours of a face', 'cure/surface', { stretches: [{ from: 0, to: 1e9, evaporation: 0.1 }], wettings: [], lightweight: false }, 'stretches.0.to'],
+    ['many stretches of ten years', 'cure/surface', { stretches: Array.from({ length: 500 }, () => ({ from: 0, to: 87_660, evaporation: 0.1 })), wettings: [], lightweight: false }, 'stretches'],
+    ['fifty thousand pots', 'pours/sheet', { ...sheet, items: pots(100) }, 'items'],
+    ['more batches than anybody mixes', 'pours/batches', { volumes: Array.from({ length: 500 }, () => 1e7), bucket: 100, potLife: 60, mixing: 5, filling: 3 }, 'bucket'],
+  ] as const)('%s is refused by name', async (_, path, body, field) => {
+    const { body: problem } = await ask(path, body).expect(422);
+    expect((problem.errors as { field: string }[]).map((one) => one.field)).toContain(field);
+    expect(problem.errors[0].remedy).toBeTruthy();
+  }); // prettier-ignore
+
+  it('five hundred moulds that fit no bucket evenly are dealt within the time of one calculation', async () => {
+    const volumes = Array.from({ length: 500 }, (_, i) => 900 + ((i * 7919) % 1301));
+    const { body } = await ask('pours/batches', {
+      volumes,
+      bucket: 14000,
+      potLife: 60,
+      mixing: 5,
+      filling: 0.5,
+    }).expect(200);
+    expect((body.dealt as string[][]).flat()).toHaveLength(500);
+  });
+
+  it('asks a place for no air of three thousand years ago', async () => {
+    const agent = await newWorkshop(harness);
+    const [{ id }] = (await agent.get('/api/places').expect(200)).body as [{ id: string }];
+    const { body } = await agent.get(`/api/places/${id}/air?from=-1e14`).expect(422);
+    expect(body.errors[0].field).toBe('from');
+    await agent.get(`/api/places/${id}/air?from=${Date.now() - 3_600_000}`).expect(200);
+  });
+});
+
+describe('calculation', () => {
+  it('does not hold up who asks for something else', async () => {
+    const order: string[] = [];
+    const large = { shares: [0.25, 0.25, 0.25, 0.25], seed: 7, width: 400, height: 400 };
+    const long = ask('tints/marbling', large).then(({ status }) => order.push(`marbling ${status}`));
+    const short = visitor(harness)
+      .get('/api/health/live')
+      .then(({ status }) => order.push(`health ${status}`));
+    await Promise.all([long, short]);
+    expect(order).toEqual(['health 200', 'marbling 200']);
+  });
+
+  it('that takes longer than it may is ended and told as too large; the next one is answered', async () => {
+    const hasty = await startServer({ ownerUrl: harness.config.ownerUrl, calculationTime: 1 });
+    const { body } = await visitor(hasty).post('/api/reckon/mixes/mix').send(mix).expect(422);
+    expect(body).toMatchObject({ title: 'Too much to calculate', detail: expect.stringContaining('longer than') });
+    await hasty.close();
+    await ask('mixes/mix', mix).expect(200);
+  });
+});
+
+describe('slots', () => {
+  it('let so many run and so many wait, and turn the next away', async () => {
+    const slots = new Slots(1, 1, 60_000);
+    let end = () => undefined as void;
+    const running = slots.run(() => new Promise<string>((done) => (end = () => done('first'))), Error);
+    const waiting = slots.run(() => Promise.resolve('second'), Error);
+    await expect(
+      slots.run(
+        () => Promise.resolve('third'),
+        () => new Error('full'),
+      ),
+    ).rejects.toThrow('full');
+    end();
+    expect(await Promise.all([running, waiting])).toEqual(['first', 'second']);
+    expect(await slots.run(() => Promise.resolve('fourth'), Error)).toBe('fourth');
+  });
+
+  it('turn away what waited too long, and go on with the rest', async () => {
+    const slots = new Slots(1, 5, 1);
+    let end = () => undefined as void;
+    const running = slots.run(() => new Promise<void>((done) => (end = done)), Error);
+    await expect(
+      slots.run(
+        () => Promise.resolve(),
+        () => new Error('late'),
+      ),
+    ).rejects.toThrow('late');
+    end();
+    await running;
+    expect(await slots.run(() => Promise.resolve('next'), Error)).toBe('next');
+  });
+});

@@ -1,0 +1,57 @@
+import { request } from 'node:http';
+import type { FuzzRequest } from './requests.js';
+
+/** An answer that is none: the request, what came, and how long it took, ms. */
+export interface Finding {
+  readonly sent: FuzzRequest;
+  readonly status: number;
+  readonly ms: number;
+  readonly text: string;
+}
+
+/** What a run found: each kind of answer, and what must not be. */
+export interface FuzzReport {
+  readonly statuses: Readonly<Record<number, number>>;
+  readonly findings: readonly Finding[];
+}
+
+/** No answer takes longer, ms. */
+const SLOW = 2_000;
+
+function send(port: number, headers: Readonly<Record<string, string>>, sent: FuzzRequest): Promise<Finding> {
+  const start = performance.now();
+  return new Promise((resolve, reject) => {
+    const asked = request({ port, host: '127.0.0.1', method: sent.method.toUpperCase(), path: sent.path, headers: { ...headers, ...(sent.body !== undefined && { 'content-type': 'application/json', 'content-length': String(Buffer.byteLength(sent.body)) }) } }, (answer) => {
+      let text = '';
+      answer.setEncoding('utf8').on('data', (more: string) => (text = (text + more).slice(0, 2000)));
+      answer.on('end', () => resolve({ sent, status: answer.statusCode ?? 0, ms: performance.now() - start, text }));
+    }); // prettier-ignore
+    asked.on('error', reject);
+    asked.end(sent.body);
+  });
+}
+
+/** A server that is too busy says so, and is right to. */
+const isFault = ({ status, ms }: Finding) => (status >= 500 && status !== 503) || status === 0 || ms > SLOW;
+
+/** Sends requests, some at once, and gathers the answers that must not be. */
+export async function runFuzz(
+  port: number,
+  headers: Readonly<Record<string, string>>,
+  next: () => FuzzRequest,
+  count: number,
+): Promise<FuzzReport> {
+  const statuses: Record<number, number> = {};
+  const findings: Finding[] = [];
+  let left = count;
+  const one = async () => {
+    while (left-- > 0) {
+      const sent = next();
+      const found = await send(port, headers, sent);
+      statuses[found.status] = (statuses[found.status] ?? 0) + 1;
+      if (isFault(found)) findings.push(found);
+    }
+  };
+  await Promise.all(Array.from({ length: 4 }, one));
+  return { statuses, findings };
+}

@@ -1,0 +1,175 @@
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { get } from 'node:http';
+import { connect, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Client } from 'pg';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { outageOf, wasInTheWay } from '../src/db/outage.js';
+import { stopGracefully } from '../src/http/graceful-stop.js';
+import { newWorkshop, startServer, visitor, type Agent, type Harness } from './harness.js';
+
+interface Cluster {
+  readonly url: (database: string) => string;
+  readonly revive: () => Promise<boolean>;
+  readonly stop: () => Promise<void>;
+}
+interface Clusters {
+  readonly startCluster: (options: { directory: string; throwaway: boolean }) => Promise<Cluster>;
+}
+
+let cluster: Cluster;
+let parent: string;
+let harness: Harness;
+let agent: Agent;
+beforeAll(async () => {
+  parent = mkdtempSync(join(tmpdir(), 'dewpot-outage-'));
+  chmodSync(parent, 0o755);
+  // The start's own script, which is plain JavaScript.
+  const script = new URL('../../scripts/lib/postgres.mjs', import.meta.url).href;
+  const { startCluster } = (await import(script)) as Clusters;
+  cluster = await startCluster({ directory: join(parent, 'cluster'), throwaway: true });
+  harness = await startServer({ ownerUrl: cluster.url('postgres') });
+  agent = await newWorkshop(harness);
+});
+afterAll(async () => {
+  await harness.close();
+  await cluster.stop();
+  rmSync(parent, { recursive: true, force: true });
+});
+
+/** Asks until it is answered so. */
+async function until(status: number, ask: () => Promise<{ status: number }>): Promise<void> {
+  for (let tries = 0; tries < 600; tries++) {
+    if ((await ask()).status === status) return;
+    await new Promise((done) => setImmediate(done));
+  }
+  throw new Error(`It was never answered with ${status}.`);
+}
+
+/** What a stream says from here on, message by message. */
+function listening(path: string, cookie: string) {
+  const { port } = harness.app.getHttpServer().address() as AddressInfo;
+  const said: string[] = [];
+  const waiting: { readonly wanted: RegExp; readonly done: (text: string) => void }[] = [];
+  const asked = get({ port, path, headers: { cookie } }, (answer) => {
+    answer.setEncoding('utf8').on('data', (text: string) => {
+      said.push(text);
+      for (const { wanted, done } of waiting.splice(0)) {
+        if (wanted.test(text)) done(text);
+        else waiting.push({ wanted, done });
+      }
+    });
+  });
+  asked.on('error', () => undefined);
+  return {
+    hears: (wanted: RegExp) => new Promise<string>((done) => waiting.push({ wanted, done })),
+    close: () => asked.destroy(),
+  };
+}
+
+describe('while the database is away', () => {
+  it('requests are told to come back, health says which part it is, a stream waits; then all goes on', async () => {
+    const { cookies } = (await agent.get('/api/session')).request as unknown as { cookies: string };
+    const stream = listening('/api/scale/stream', cookies);
+    await stream.hears(/^data: /m);
+    const away = stream.hears(/event: away/);
+    await cluster.stop();
+    await away;
+    await until(503, () => agent.get('/api/moulds'));
+    const { body, headers } = await agent.get('/api/moulds').expect(503);
+    expect(Number(headers['retry-after'])).toBeGreaterThan(0);
+    expect(body).toMatchObject({ title: 'Not available just now', status: 503 });
+    await until(503, () => visitor(harness).get('/api/health'));
+    expect((await visitor(harness).get('/api/health')).body).toEqual({ status: 'not ready', database: 'away' });
+    await visitor(harness).get('/api/health/live').expect(200);
+    const back = stream.hears(/^data: /m);
+    await cluster.revive();
+    await until(200, () => visitor(harness).get('/api/health'));
+    await agent.get('/api/moulds').expect(200);
+    await back;
+    stream.close();
+  });
+
+  it('a database that can only be read makes the server unready, and a write is told so', async () => {
+    const owner = new Client({ connectionString: cluster.url('postgres') });
+    await owner.connect();
+    const readOnly = async (state: 'on' | 'off') => {
+      await owner.query(`ALTER SYSTEM SET default_transaction_read_only = ${state}`);
+      await owner.query('select pg_reload_conf()');
+    };
+    await readOnly('on');
+    await until(503, () => visitor(harness).get('/api/health'));
+    await until(503, () => agent.post('/api/scale').send({ load: 5 }));
+    const { body } = await agent.post('/api/scale').send({ load: 5 }).expect(503);
+    expect(body.detail).toContain('not written to');
+    await owner.query('SET default_transaction_read_only = off');
+    await readOnly('off');
+    await until(200, () => visitor(harness).get('/api/health'));
+    await owner.end();
+  });
+});
+
+it('what PostgreSQL and the socket say is told apart', () => {
+  expect(outageOf({ driverError: { code: '53100' } })).toBe('full');
+  expect(outageOf({ code: '25006' })).toBe('read-only');
+  expect(outageOf(new Error('timeout exceeded when trying to connect'))).toBe('busy');
+  expect(outageOf({ errors: [{ code: 'ECONNREFUSED' }] })).toBe('away');
+  expect(outageOf(new Error('Connection terminated unexpectedly'))).toBe('away');
+  expect(outageOf(new Error('Query runner already released. Cannot run queries anymore.'))).toBe('away');
+  expect(outageOf(new Error('Query read timeout'))).toBe('away');
+  expect(outageOf(new Error('anything else'))).toBeUndefined();
+  expect(wasInTheWay({ driverError: { code: '40P01' } })).toBe(true);
+});
+
+describe('a slow client', () => {
+  it('that never finishes its headers or its body is answered 408 and let go', async () => {
+    const server = harness.app.getHttpServer() as { headersTimeout: number; requestTimeout: number } & ReturnType<
+      typeof harness.app.getHttpServer
+    >;
+    expect([server.headersTimeout, server.requestTimeout]).toEqual([15_000, 60_000]);
+    server.headersTimeout = 50;
+    server.requestTimeout = 50;
+    const { port } = server.address() as AddressInfo;
+    const heard = await new Promise<string>((done) => {
+      const socket = connect(port, '127.0.0.1', () => socket.write('GET /api/health HTTP/1.1\r\nHost: localhost\r\n'));
+      let text = '';
+      socket.on('data', (data) => (text += String(data))).once('close', () => done(text));
+    });
+    expect(heard).toContain('408');
+    server.headersTimeout = 15_000;
+    server.requestTimeout = 60_000;
+  });
+
+  it('ten slow uploads take no connection of the database from anybody else', async () => {
+    const { cookies } = (await agent.get('/api/session')).request as unknown as { cookies: string };
+    const { port } = harness.app.getHttpServer().address() as AddressInfo;
+    const sockets = Array.from({ length: 12 }, () => {
+      const socket = connect(port, '127.0.0.1');
+      socket.on('error', () => undefined);
+      socket.write(
+        `POST /api/moulds/00000000-0000-7000-8000-000000000000/pictures HTTP/1.1\r\nHost: localhost\r\nCookie: ${cookies}\r\nSec-Fetch-Site: same-origin\r\nContent-Type: multipart/form-data; boundary=x\r\nContent-Length: 9000\r\n\r\n--x\r\n`,
+      );
+      return socket;
+    });
+    for (let i = 0; i < 12; i++) await agent.get('/api/moulds').expect(200);
+    sockets.forEach((socket) => socket.destroy());
+  });
+});
+
+it('a server that stops ends its streams with a hint to come back, and itself', async () => {
+  const other = await startServer({ ownerUrl: cluster.url('postgres') });
+  const { cookies } = (await agent.get('/api/session')).request as unknown as { cookies: string };
+  const { port } = other.app.getHttpServer().address() as AddressInfo;
+  const said = new Promise<string>((done) => {
+    get({ port, path: '/api/places/stream', headers: { cookie: cookies } }, (answer) => {
+      let text = '';
+      answer.setEncoding('utf8').on('data', (more: string) => {
+        if (text === '') void stopGracefully(other.app);
+        text += more;
+      });
+      answer.once('end', () => done(text));
+    });
+  });
+  expect(await said).toMatch(/event: bye[\s\S]*retry: 3000|retry: 3000[\s\S]*event: bye|bye/);
+});

@@ -1,0 +1,171 @@
+import { v7 as uuid } from 'uuid';
+import { beforeAll, describe, expect, it, vi } from 'vitest';
+import { Rows } from '../src/index.js';
+import { mixInput, newAddress, potInput, type Agent } from './harness.js';
+import { both, ROUNDS, rounds, sound, rivals } from './racing.js';
+
+// Each race is run many times, and each needs things of its own.
+vi.hoisted(() => {
+  process.env.DEWPOT_SIGN_IN_LIMIT = '10000';
+});
+
+const servers = rivals();
+let here: Agent;
+let there: Agent;
+beforeAll(() => {
+  ({ here, there } = servers);
+});
+
+describe('two edits of one version: one is kept, the other is told', () => {
+  it('of the settings', async () => {
+    await rounds(async (round) => {
+      const { workshop } = (await here.get('/api/session')).body as { workshop: Record<string, unknown> };
+      const { id: _, demo: __, ...settings } = workshop;
+      const answers = await both(
+        here.put('/api/workshop').send({ ...settings, name: `Here ${round}` }),
+        there.put('/api/workshop').send({ ...settings, name: `There ${round}` }),
+      );
+      expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
+    });
+  });
+
+  /** Routes that save an edit, with a body that differs by its name. */
+  const edited: readonly (readonly [string, (name: string, version: number) => object])[] = [
+    ['moulds', (name, version) => ({ ...potInput(version), copies: [], name })],
+    ['tubs', (name, version) => ({ name, inside: { kind: 'round-frustum', bottomDiameter: 90, topDiameter: 99, height: 80 }, wall: 2, version })],
+    ['stores/scoops', (name, version) => ({ name, volume: 400, version })],
+    ['places', (name, version) => ({ name, kind: 'shed', source: 'forecast', version })],
+  ]; // prettier-ignore
+
+  it.each(edited)('of %s, and two new ones with one key', async (path, body) => {
+    await rounds(
+      async (round) => {
+        const key = uuid();
+        const made = await both(
+          here.put(`/api/${path}/${key}`).send(body(`Here ${round}`, 0)),
+          there.put(`/api/${path}/${key}`).send(body(`There ${round}`, 0)),
+        );
+        expect(made.map(({ status }) => status).sort()).toEqual([200, 409]);
+        const version = made.find(({ status }) => status === 200)!.body.version as number;
+        const changed = await both(
+          here.put(`/api/${path}/${key}`).send(body(`Here again ${round}`, version)),
+          there.put(`/api/${path}/${key}`).send(body(`There again ${round}`, version)),
+        );
+        expect(changed.map(({ status }) => status).sort()).toEqual([200, 409]);
+        const same = body(`Here once more ${round}`, version + 1);
+        const twice = await both(
+          here.put(`/api/${path}/${key}`).send(same),
+          there.put(`/api/${path}/${key}`).send(same),
+        );
+        expect(twice.map(({ status }) => status)).toEqual([200, 200]);
+        await both(here.delete(`/api/${path}/${key}`), there.delete(`/api/${path}/${key}`));
+      },
+      Math.ceil(ROUNDS / 4),
+    );
+  });
+
+  it('of a mix', async () => {
+    const { materials } = (await here.get('/api/stores')).body as { materials: { id: string; name: string }[] };
+    const id = (name: string) => materials.find((material) => material.name === name)!.id;
+    const given = { ...mixInput({ cement: id('Grey Portland cement'), sand: id('Sharp sand') }) };
+    await rounds(
+      async (round) => {
+        const key = uuid();
+        const first = await here.put(`/api/mixes/${key}`).send(given).expect(200);
+        const { version } = first.body as { version: number };
+        const answers = await both(
+          here.put(`/api/mixes/${key}`).send({ ...given, version, name: `Here ${round}` }),
+          there.put(`/api/mixes/${key}`).send({ ...given, version, name: `There ${round}` }),
+        );
+        expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
+      },
+      Math.ceil(ROUNDS / 4),
+    );
+  });
+});
+
+/** Things of the stores and of colour, whose bodies name others. */
+
+describe('two edits at once of what hangs on something else', () => {
+  let cement: string;
+  let figures: object;
+  beforeAll(async () => {
+    const { materials } = (await here.get('/api/stores')).body as { materials: { id: string; name: string; version: number }[] };
+    const { id, version: _, ...rest } = materials.find(({ name }) => name === 'Grey Portland cement')!;
+    [cement, figures] = [id, rest];
+  });
+
+  it.each([
+    ['stores/materials', (round: number, version: number) => ({ ...figures, name: `Cement ${round} ${Math.random()}`, version })],
+    ['stores/lots', (round: number, version: number) => ({ materialId: cement, bought: 25_000, left: 20_000, price: round + Math.random(), boughtAt: 1, version })],
+    ['tints', (round: number, version: number) => ({ name: `Tint ${round} ${Math.random()}`, base: { binderId: cement }, doses: [], version })],
+    ['swatches', (round: number, version: number) => ({ name: `Chip ${round} ${Math.random()}`, base: { binderId: cement }, doses: [], version })],
+  ])('%s', async (path, body) => {
+    await rounds(async (round) => {
+      const address = `/api/${path}/${uuid()}`;
+      const made = await both(here.put(address).send(body(round, 0)), there.put(address).send(body(round, 0)));
+      expect(made.map(({ status }) => status).sort(), JSON.stringify(made[0].body)).toEqual([200, 409]);
+      const version = made.find(({ status }) => status === 200)!.body.version as number;
+      const changed = await both(here.put(address).send(body(round, version)), there.put(address).send(body(round, version)));
+      expect(changed.map(({ status }) => status).sort()).toEqual([200, 409]);
+      const gone = await both(here.delete(address), there.delete(address));
+      expect(sound(gone)).toBe(true);
+    }, Math.ceil(ROUNDS / 4));
+  });
+}); // prettier-ignore
+
+it('one address of a calendar holds, of two that are made at once', async () => {
+  await rounds(
+    async () => {
+      const made = await both(here.post('/api/calendar/address'), there.post('/api/calendar/address'));
+      expect(made.map(({ status }) => status)).toEqual([200, 200]);
+      const read = await Promise.all(made.map(({ body }) => here.get(String(body.path))));
+      expect(read.map(({ status }) => status).sort()).toEqual([200, 404]);
+    },
+    Math.ceil(ROUNDS / 4),
+  );
+});
+
+it('one of two who are let in at once with one address', async () => {
+  await rounds(
+    async () => {
+      const given = { name: 'Tobias', email: newAddress(), passphrase: 'another long one' };
+      const answers = await both(here.post('/api/people').send(given), there.post('/api/people').send(given));
+      expect(answers.map(({ status }) => status).sort()).toEqual([201, 409]);
+    },
+    Math.ceil(ROUNDS / 10),
+  );
+});
+
+it('what is poured on a scale from two sides is all on it', async () => {
+  await rounds(
+    async (round) => {
+      const answers = await both(
+        here.post('/api/scale').send({ load: round }),
+        there.post('/api/scale').send({ tare: true }),
+      );
+      expect(answers.map(({ status }) => status)).toEqual([200, 200]);
+      expect((await here.get('/api/scale')).body).toMatchObject({ load: round });
+    },
+    Math.ceil(ROUNDS / 4),
+  );
+});
+
+it('every unique key of a table begins with its workshop, but for those by which a workshop is found', async () => {
+  const found = (await servers.one.app.get(Rows).inWorkshop(uuid(), () =>
+    servers.one.app.get(Rows).manager.query(`
+      SELECT t.relname AS table, string_agg(a.attname, ',' ORDER BY k.n) AS columns
+      FROM pg_index i JOIN pg_class t ON t.oid = i.indrelid JOIN pg_namespace s ON s.oid = t.relnamespace
+      CROSS JOIN LATERAL unnest(i.indkey) WITH ORDINALITY AS k (attnum, n)
+      JOIN pg_attribute a ON a.attrelid = t.oid AND a.attnum = k.attnum
+      WHERE i.indisunique AND s.nspname = 'public' AND t.relname NOT IN ('migrations', 'workshops')
+      GROUP BY i.indexrelid, t.relname ORDER BY 1, 2`),
+  )) as { table: string; columns: string }[];
+  const elsewhere = found.filter(({ columns }) => !columns.startsWith('workshop_id'));
+  expect(elsewhere.map(({ table, columns }) => `${table} ${columns}`)).toEqual([
+    'calendar_keys token_hash',
+    'people email',
+    'sessions token_hash',
+  ]);
+  expect(found.length).toBeGreaterThan(25);
+});
