@@ -21,6 +21,7 @@ import { CastsService } from './casts.service.js';
 import { CastRecordsService } from './cast-records.service.js';
 import { DrynessService } from './dryness.service.js';
 import { DuesService } from './dues.service.js';
+import { lockPours } from './lock-pours.js';
 
 const USUAL = 18;
 /** The binder that takes longest decides for the whole. */
@@ -90,6 +91,7 @@ export class ArticlesService {
 
   /** Takes an article apart again, as long as it was only clamped: its parts are what they were. @throws ProblemError 409 */
   async takeApart(id: string, personId: string | null, now: number): Promise<void> {
+    await lockPours(this.rows, [id]);
     const row = await this.rows.of(CastEntity).findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
     if (!row?.snapshot.article) throw ProblemError.notFound('article');
     const { life } = row.projection;
@@ -111,6 +113,7 @@ export class ArticlesService {
     const ids = parts.map(({ castId }) => castId);
     if (new Set(ids).size < ids.length)
       throw refusal('parts', ids.length, 'One cast stands in it twice.', 'Take each cast once.');
+    await lockPours(this.rows, ids);
     const found = await this.rows
       .of(CastEntity)
       .find({ where: { id: In(ids) }, order: { id: 'ASC' }, lock: { mode: 'pessimistic_write' } });

@@ -20,6 +20,7 @@ import { ProblemError } from '../http/problem-error.js';
 import { DrynessService, noAirsYet, type KnownForAll } from './dryness.service.js';
 import { DuesService } from './dues.service.js';
 import { LiftOutsService } from './lift-outs.service.js';
+import { lockPours } from './lock-pours.js';
 import { ProductsService, type Product } from './products.service.js';
 import { RefitsService } from './refits.service.js';
 import { SealLessonsService } from './seal-lessons.service.js';
@@ -93,11 +94,7 @@ export class CastRecordsService {
   }
 
   private async locked(castId: string): Promise<CastEntity> {
-    // The pour goes first: its casts judge each other, and two that lock each other would wait for ever.
-    await this.rows.manager.query(
-      `select 1 from pours where id = (select pour_id from casts where id = $1) for no key update`,
-      [castId],
-    );
+    await lockPours(this.rows, [castId]);
     await this.rows.holdWorkshop();
     const row = await this.rows.of(CastEntity).findOne({ where: { id: castId }, lock: { mode: 'pessimistic_write' } });
     if (!row) throw ProblemError.notFound('cast');

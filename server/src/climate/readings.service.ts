@@ -49,6 +49,14 @@ export class ReadingsService {
     };
   }
 
+  /** Locks a place for reading its logger out; answers whether it was free. */
+  async claim(placeId: string): Promise<boolean> {
+    const free: object[] = await this.rows.manager.query('select 1 from places where id = $1 for update skip locked', [
+      placeId,
+    ]);
+    return free.length > 0;
+  }
+
   /** Readings from a time on and after another, ms, in the order of time. */
   async since(placeId: string, from: number, after = -Infinity): Promise<AirReading[]> {
     const found: ReadingRow[] = await this.rows.manager.query(
