@@ -169,3 +169,48 @@ it('every unique key of a table begins with its workshop, but for those by which
   ]);
   expect(found.length).toBeGreaterThan(25);
 });
+
+it('a file that is brought in at two servers at once makes each of its mixes once', async () => {
+  const row = {
+    name: 'Brought sand',
+    kind: 'aggregate',
+    bulk: 1.5,
+    particle: 2.65,
+    absorption: 0.01,
+    demand: 0.03,
+    largestGrain: 2,
+    bulking: 'sharp',
+  };
+  await rounds(
+    async (round) => {
+      const name = `Brought sand ${round}`;
+      const file = { format: 'dew-pot-mixes', version: 1, materials: [{ ...row, name }], mixes: [] };
+      const answers = await both(
+        here.post('/api/mixes/import').send({ file, dry: false }),
+        there.post('/api/mixes/import').send({ file, dry: false }),
+      );
+      expect(
+        answers.map(({ status }) => status),
+        JSON.stringify(answers[0].body),
+      ).toEqual([200, 200]);
+      const { materials } = (await here.get('/api/stores')).body as { materials: { name: string }[] };
+      expect(materials.filter((one) => one.name === name)).toHaveLength(1);
+    },
+    Math.ceil(ROUNDS / 10),
+  );
+});
+
+it('a material that is removed while a mix takes it stays, or the mix is refused', async () => {
+  const { materials } = (await here.get('/api/stores')).body as { materials: { id: string; name: string }[] };
+  const { id: _, version: __, ...sand } = materials.find(({ name }) => name === 'Sharp sand') as unknown as { id: string; version: number };
+  const cement = materials.find(({ name }) => name === 'Grey Portland cement')!.id;
+  await rounds(async (round) => {
+    const [material, mix] = [uuid(), uuid()];
+    await here.put(`/api/stores/materials/${material}`).send({ ...sand, name: `Sand ${round}`, version: 0 }).expect(200);
+    const answers = await both(
+      here.put(`/api/mixes/${mix}`).send(mixInput({ cement, sand: material })),
+      there.delete(`/api/stores/materials/${material}`),
+    );
+    expect(answers.map(({ status }) => status).sort()).toEqual(answers[0].status === 200 ? [200, 409] : [204, 404]);
+  }, Math.ceil(ROUNDS / 4));
+}); // prettier-ignore

@@ -12,6 +12,7 @@ import type {
   MixView,
 } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
+import { Rows } from '../db/rows.js';
 import { changedFields, told } from '../db/save-edited.js';
 import { StoresService } from '../stores/index.js';
 import { MixesService } from './mixes.service.js';
@@ -29,11 +30,14 @@ interface Coming<Input> {
 @Injectable()
 export class MixFilesService {
   constructor(
+    private readonly rows: Rows,
     private readonly mixes: MixesService,
     private readonly stores: StoresService,
   ) {}
 
   async bring({ file, dry }: MixImport): Promise<ImportView> {
+    // Two files at once would each bring the same names in.
+    if (!dry) await this.rows.lockWorkshop();
     const known = await this.stores.all();
     checkNames(file.materials, 'materials');
     checkNames(file.mixes, 'mixes');

@@ -36,6 +36,7 @@ export class MixesService {
 
   /** Saves a recipe. One that was poured stays as it was: what is changed then is its next version. */
   async save(id: string, { version, name, ...body }: MixInput): Promise<MixView> {
+    await this.rows.holdWorkshop();
     checkMix(await this.resolve(body));
     const before = await this.rows.of(MixEntity).findOneBy({ id });
     const poured = before !== null && (await this.used(before));

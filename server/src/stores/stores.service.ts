@@ -62,7 +62,9 @@ export class StoresService {
     );
   }
 
+  /** Removes a material that nothing uses; whoever is about to use it comes before or after. @throws ProblemError 409 */
   async removeMaterial(id: string): Promise<void> {
+    await this.rows.lockWorkshop();
     const using = await this.usersOf(id);
     if (using.length > 0) {
       throw new ProblemError(409, 'Still in use', {
@@ -85,6 +87,7 @@ export class StoresService {
   }
 
   async saveLot(id: string, { version, ...given }: LotInput): Promise<LotView> {
+    await this.rows.holdWorkshop();
     const fields = { ...given, openedAt: given.openedAt ?? null, bags: given.bags ?? 1, lumpy: given.lumpy ?? false };
     if (!(await this.rows.of(MaterialEntity).existsBy({ id: fields.materialId })))
       throw ProblemError.notFound('material');

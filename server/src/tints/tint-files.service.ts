@@ -10,6 +10,7 @@ import type {
   TintRow,
 } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
+import { Rows } from '../db/rows.js';
 import { changedFields, told } from '../db/save-edited.js';
 import { StoresService } from '../stores/index.js';
 import { TintsService } from './tints.service.js';
@@ -27,12 +28,15 @@ interface Coming<Input> {
 @Injectable()
 export class TintFilesService {
   constructor(
+    private readonly rows: Rows,
     private readonly tints: TintsService,
     private readonly stores: StoresService,
   ) {}
 
   /** @throws InputError naming each material that is not in store */
   async bring({ file, dry }: TintImport, now: number): Promise<ImportView> {
+    // Two files at once would each bring the same names in.
+    if (!dry) await this.rows.lockWorkshop();
     const { materials } = await this.stores.all();
     const there = await this.tints.all();
     const missing: FieldIssue[] = [];

@@ -93,6 +93,8 @@ export class TintsService {
   }
 
   private async check(body: TintBody): Promise<void> {
+    // Whoever removes a material comes before or after.
+    await this.rows.holdWorkshop();
     checkTint(tintOf(body, await strictFinder(this.rows))!);
   }
 
