@@ -41,6 +41,7 @@ const stages = {
     casts: ['climate', 'stores'],
     climate: ['devices'],
     devices: [],
+    health: [],
     mixes: ['stores'],
     moulds: [],
     pours: ['casts', 'mixes', 'moulds', 'stores', 'tints'],

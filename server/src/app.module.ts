@@ -36,7 +36,8 @@ import { Rows } from './db/rows.js';
 import { ScaleController } from './devices/scale.controller.js';
 import { Jobs } from './jobs/jobs.service.js';
 import { CrowdGuard } from './http/crowd.js';
-import { DatabaseHealth, HealthController } from './http/health.controller.js';
+import { DatabaseGuard, DatabaseHealth } from './health/database-health.js';
+import { HealthController } from './health/health.controller.js';
 import { ProblemFilter } from './http/problem-filter.js';
 import { Streams } from './http/streams.js';
 import { WorkshopTransaction } from './http/workshop-transaction.js';
@@ -131,6 +132,7 @@ export class AppModule {
         TintsService,
         TubsService,
         { provide: APP_GUARD, useClass: ThrottlerGuard },
+        { provide: APP_GUARD, useClass: DatabaseGuard },
         { provide: APP_GUARD, useClass: SessionGuard },
         { provide: APP_GUARD, useClass: CrowdGuard },
         // Before the transaction, so that a slow upload holds no connection.

@@ -1,4 +1,4 @@
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { get } from 'node:http';
 import { connect, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -10,6 +10,7 @@ import { stopGracefully } from '../src/http/graceful-stop.js';
 import { newWorkshop, startServer, visitor, type Agent, type Harness } from './harness.js';
 
 interface Cluster {
+  readonly directory: string;
   readonly url: (database: string) => string;
   readonly revive: () => Promise<boolean>;
   readonly stop: () => Promise<void>;
@@ -37,6 +38,8 @@ afterAll(async () => {
   await cluster.stop();
   rmSync(parent, { recursive: true, force: true });
 });
+
+const parentOf = (pid: string) => Number(/^PPid:\s+(\d+)/m.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]);
 
 /** Asks until it is answered so. */
 async function until(status: number, ask: () => Promise<{ status: number }>): Promise<void> {
@@ -89,6 +92,31 @@ describe('while the database is away', () => {
     await agent.get('/api/moulds').expect(200);
     await back;
     stream.close();
+  });
+
+  it('a database that holds its breath is told as away by whoever asks next, and all goes on when it breathes', async () => {
+    const children = () =>
+      readdirSync('/proc').filter((name) => {
+        try {
+          return /^\d+$/.test(name) && parentOf(name) === postmaster;
+        } catch {
+          // It ended while we looked.
+          return false;
+        }
+      });
+    const postmaster = Number(readFileSync(join(cluster.directory, 'postmaster.pid'), 'utf8').split('\n')[0]);
+    const all = [postmaster, ...children().map(Number)];
+    for (const pid of all) process.kill(pid, 'SIGSTOP');
+    try {
+      await until(503, () => visitor(harness).get('/api/health'));
+      const { body } = await agent.get('/api/moulds').expect(503);
+      expect(body.detail).toContain('does not answer');
+      await visitor(harness).get('/api/health/live').expect(200);
+    } finally {
+      for (const pid of all) process.kill(pid, 'SIGCONT');
+    }
+    await until(200, () => visitor(harness).get('/api/health'));
+    await until(200, () => agent.get('/api/moulds'));
   });
 
   it('a database that can only be read makes the server unready, and a write is told so', async () => {

@@ -8,7 +8,7 @@ import {
 } from '@nestjs/common';
 import type { Response } from 'express';
 import { from, type Observable } from 'rxjs';
-import { OwnTransactions, Public, type AppRequest } from '../http/request.js';
+import { NeedsNoDatabase, OwnTransactions, Public, type AppRequest } from '../http/request.js';
 import { CalculationPool } from './calculation-pool.js';
 
 /** Sends a script's question to the pool: neither checking it nor answering it holds up a request. */
@@ -26,4 +26,4 @@ export class CalculatedInterceptor implements NestInterceptor {
 
 /** Questions for scripts: calculated in the pool, open to whoever can reach a server on loopback. */
 export const Calculated = () =>
-  applyDecorators(Public('on loopback'), OwnTransactions(), UseInterceptors(CalculatedInterceptor));
+  applyDecorators(Public('on loopback'), NeedsNoDatabase(), OwnTransactions(), UseInterceptors(CalculatedInterceptor));

@@ -45,6 +45,12 @@ export class ProblemError extends Error {
     return new ProblemError(status, title, more);
   }
 
+  /** The database does not answer. */
+  static away(): ProblemError {
+    const detail = 'The database does not answer. Try again in a few seconds. Nothing of this was saved.';
+    return new ProblemError(503, 'Not available just now', { detail, retryAfter: 2 });
+  }
+
   /** Nothing of that kind is in this workshop. */
   static notFound(what: string): ProblemError {
     return new ProblemError(404, 'Not here', {

@@ -33,7 +33,7 @@ interface Parts {
   readonly retryAfter?: number;
 }
 
-const away = (detail: string, retryAfter: number): Parts => ({
+const unavailable = (detail: string, retryAfter: number): Parts => ({
   status: 503,
   title: 'Not available just now',
   detail: `${detail} Nothing of this was saved.`,
@@ -41,10 +41,10 @@ const away = (detail: string, retryAfter: number): Parts => ({
 });
 
 const outages: Record<Outage, Parts> = {
-  away: away('The database does not answer. Try again in a few seconds.', 2),
-  busy: away('The database is busy. Try again in a few seconds.', 2),
-  full: away('The disk of the database is full: free some room.', 60),
-  'read-only': away('The database can be read but not written to.', 60),
+  away: ProblemError.away(),
+  busy: unavailable('The database is busy. Try again in a few seconds.', 2),
+  full: unavailable('The disk of the database is full: free some room.', 60),
+  'read-only': unavailable('The database can be read but not written to.', 60),
 };
 
 function partsOf(error: unknown): Parts {

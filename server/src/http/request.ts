@@ -20,6 +20,11 @@ export type PublicWhen = 'always' | 'on loopback';
 /** Marks a route that needs no session. */
 export const Public = (when: PublicWhen = 'always') => SetMetadata(PUBLIC, when);
 
+export const NEEDS_NO_DATABASE = 'dewpot:needs-no-database';
+
+/** Marks routes that are answered while the database is away. */
+export const NeedsNoDatabase = () => SetMetadata(NEEDS_NO_DATABASE, true);
+
 export const OWN_TRANSACTIONS = 'dewpot:own-transactions';
 
 /** Marks a route that opens its transactions itself: one that goes on and on, or that calculates between two of them. */
