@@ -4,10 +4,12 @@ import { connect, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Client } from 'pg';
+import type { PourView } from '@dewpot/contract';
+import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { outageOf, wasInTheWay } from '../src/db/outage.js';
 import { stopGracefully } from '../src/http/graceful-stop.js';
-import { newWorkshop, startServer, visitor, type Agent, type Harness } from './harness.js';
+import { newWorkshop, pouredPots, startServer, visitor, type Agent, type Harness } from './harness.js';
 
 interface Cluster {
   readonly directory: string;
@@ -200,4 +202,44 @@ it('a server that stops ends its streams with a hint to come back, and itself', 
     });
   });
   expect(await said).toMatch(/event: bye[\s\S]*retry: 3000|retry: 3000[\s\S]*event: bye|bye/);
+});
+
+it('a stream that is taken up where it was tells only what came since', async () => {
+  const { cookies: cookie } = (await agent.get('/api/session')).request as unknown as { cookies: string };
+  const { port } = harness.app.getHttpServer().address() as AddressInfo;
+  const { pour } = await pouredPots(agent, Date.now() - 3_600_000);
+  const { body } = await agent.get(`/api/pours/${pour}`).expect(200);
+  const another = uuid();
+  await agent
+    .put(`/api/pours/${another}`)
+    .send({ ...(body as PourView).input, version: 0 })
+    .expect(200);
+  await agent.post(`/api/pours/${another}/start`).expect(200);
+  /** The first message of the run's stream, from one on, and what is done once it is open. */
+  const first = (lastId?: string, opened: () => unknown = () => undefined) =>
+    new Promise<{ id: string; data: string }>((done) => {
+      const headers = { cookie, ...(lastId && { 'last-event-id': lastId }) };
+      const asked = get({ port, path: `/api/pours/${another}/run/stream`, headers }, (answer) => {
+        let text = '';
+        answer.once('data', opened);
+        answer.setEncoding('utf8').on('data', (more: string) => {
+          text += more;
+          const id = [...text.matchAll(/^id: (.*)$/gm)].at(-1)?.[1];
+          const [, data] = /^data: (.*)$/m.exec(text) ?? [];
+          if (id === undefined || data === undefined) return;
+          asked.destroy();
+          done({ id, data });
+        });
+      });
+    });
+  const before = await first();
+  expect(JSON.parse(before.data)).toEqual({ events: [] });
+  const event = { id: uuid(), at: Date.now(), kind: 'done', step: 'lay-out' };
+  const after = await first(before.id, () =>
+    agent
+      .post(`/api/pours/${another}/run`)
+      .send({ events: [event] })
+      .then(),
+  );
+  expect((JSON.parse(after.data) as { events: { id: string }[] }).events.map(({ id }) => id)).toEqual([event.id]);
 });

@@ -34,7 +34,7 @@ it('six demoulds at once teach six lessons, on two servers', async () => {
       const { liftOut } = (await here.get(`/api/casts/${casts[0]}`)).body as { liftOut: LiftOutView };
       expect(liftOut.records).toHaveLength(6);
     },
-    Math.ceil(ROUNDS / 10),
+    Math.ceil(ROUNDS / 4),
   );
 });
 
@@ -58,7 +58,7 @@ it('what happens to the casts of one pour, from two sides, is all on record; the
         expect(events.map(({ type }) => type).sort()).toEqual(['covered', 'poured', 'wetted']);
       }
     },
-    Math.ceil(ROUNDS / 10),
+    Math.ceil(ROUNDS / 4),
   );
 });
 
@@ -91,7 +91,7 @@ it('two casts are joined once, however often it is asked, and taken apart once',
       const apart = await both(here.delete(`/api/articles/${id}`), there.delete(`/api/articles/${id}`));
       expect(sound(apart)).toBe(true);
     },
-    Math.ceil(ROUNDS / 20),
+    Math.ceil(ROUNDS / 4),
   );
 });
 

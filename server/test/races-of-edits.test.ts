@@ -38,49 +38,40 @@ describe('two edits of one version: one is kept, the other is told', () => {
   ]; // prettier-ignore
 
   it.each(edited)('of %s, and two new ones with one key', async (path, body) => {
-    await rounds(
-      async (round) => {
-        const key = uuid();
-        const made = await both(
-          here.put(`/api/${path}/${key}`).send(body(`Here ${round}`, 0)),
-          there.put(`/api/${path}/${key}`).send(body(`There ${round}`, 0)),
-        );
-        expect(made.map(({ status }) => status).sort()).toEqual([200, 409]);
-        const version = made.find(({ status }) => status === 200)!.body.version as number;
-        const changed = await both(
-          here.put(`/api/${path}/${key}`).send(body(`Here again ${round}`, version)),
-          there.put(`/api/${path}/${key}`).send(body(`There again ${round}`, version)),
-        );
-        expect(changed.map(({ status }) => status).sort()).toEqual([200, 409]);
-        const same = body(`Here once more ${round}`, version + 1);
-        const twice = await both(
-          here.put(`/api/${path}/${key}`).send(same),
-          there.put(`/api/${path}/${key}`).send(same),
-        );
-        expect(twice.map(({ status }) => status)).toEqual([200, 200]);
-        await both(here.delete(`/api/${path}/${key}`), there.delete(`/api/${path}/${key}`));
-      },
-      Math.ceil(ROUNDS / 4),
-    );
+    await rounds(async (round) => {
+      const key = uuid();
+      const made = await both(
+        here.put(`/api/${path}/${key}`).send(body(`Here ${round}`, 0)),
+        there.put(`/api/${path}/${key}`).send(body(`There ${round}`, 0)),
+      );
+      expect(made.map(({ status }) => status).sort()).toEqual([200, 409]);
+      const version = made.find(({ status }) => status === 200)!.body.version as number;
+      const changed = await both(
+        here.put(`/api/${path}/${key}`).send(body(`Here again ${round}`, version)),
+        there.put(`/api/${path}/${key}`).send(body(`There again ${round}`, version)),
+      );
+      expect(changed.map(({ status }) => status).sort()).toEqual([200, 409]);
+      const same = body(`Here once more ${round}`, version + 1);
+      const twice = await both(here.put(`/api/${path}/${key}`).send(same), there.put(`/api/${path}/${key}`).send(same));
+      expect(twice.map(({ status }) => status)).toEqual([200, 200]);
+      await both(here.delete(`/api/${path}/${key}`), there.delete(`/api/${path}/${key}`));
+    }, ROUNDS);
   });
 
   it('of a mix', async () => {
     const { materials } = (await here.get('/api/stores')).body as { materials: { id: string; name: string }[] };
     const id = (name: string) => materials.find((material) => material.name === name)!.id;
     const given = { ...mixInput({ cement: id('Grey Portland cement'), sand: id('Sharp sand') }) };
-    await rounds(
-      async (round) => {
-        const key = uuid();
-        const first = await here.put(`/api/mixes/${key}`).send(given).expect(200);
-        const { version } = first.body as { version: number };
-        const answers = await both(
-          here.put(`/api/mixes/${key}`).send({ ...given, version, name: `Here ${round}` }),
-          there.put(`/api/mixes/${key}`).send({ ...given, version, name: `There ${round}` }),
-        );
-        expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
-      },
-      Math.ceil(ROUNDS / 4),
-    );
+    await rounds(async (round) => {
+      const key = uuid();
+      const first = await here.put(`/api/mixes/${key}`).send(given).expect(200);
+      const { version } = first.body as { version: number };
+      const answers = await both(
+        here.put(`/api/mixes/${key}`).send({ ...given, version, name: `Here ${round}` }),
+        there.put(`/api/mixes/${key}`).send({ ...given, version, name: `There ${round}` }),
+      );
+      expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
+    }, ROUNDS);
   });
 });
 
@@ -110,20 +101,17 @@ describe('two edits at once of what hangs on something else', () => {
       expect(changed.map(({ status }) => status).sort()).toEqual([200, 409]);
       const gone = await both(here.delete(address), there.delete(address));
       expect(sound(gone)).toBe(true);
-    }, Math.ceil(ROUNDS / 4));
+    });
   });
 }); // prettier-ignore
 
 it('one address of a calendar holds, of two that are made at once', async () => {
-  await rounds(
-    async () => {
-      const made = await both(here.post('/api/calendar/address'), there.post('/api/calendar/address'));
-      expect(made.map(({ status }) => status)).toEqual([200, 200]);
-      const read = await Promise.all(made.map(({ body }) => here.get(String(body.path))));
-      expect(read.map(({ status }) => status).sort()).toEqual([200, 404]);
-    },
-    Math.ceil(ROUNDS / 4),
-  );
+  await rounds(async () => {
+    const made = await both(here.post('/api/calendar/address'), there.post('/api/calendar/address'));
+    expect(made.map(({ status }) => status)).toEqual([200, 200]);
+    const read = await Promise.all(made.map(({ body }) => here.get(String(body.path))));
+    expect(read.map(({ status }) => status).sort()).toEqual([200, 404]);
+  }, ROUNDS);
 });
 
 it('one of two who are let in at once with one address', async () => {
@@ -133,22 +121,19 @@ it('one of two who are let in at once with one address', async () => {
       const answers = await both(here.post('/api/people').send(given), there.post('/api/people').send(given));
       expect(answers.map(({ status }) => status).sort()).toEqual([201, 409]);
     },
-    Math.ceil(ROUNDS / 10),
+    Math.ceil(ROUNDS / 4),
   );
 });
 
 it('what is poured on a scale from two sides is all on it', async () => {
-  await rounds(
-    async (round) => {
-      const answers = await both(
-        here.post('/api/scale').send({ load: round }),
-        there.post('/api/scale').send({ tare: true }),
-      );
-      expect(answers.map(({ status }) => status)).toEqual([200, 200]);
-      expect((await here.get('/api/scale')).body).toMatchObject({ load: round });
-    },
-    Math.ceil(ROUNDS / 4),
-  );
+  await rounds(async (round) => {
+    const answers = await both(
+      here.post('/api/scale').send({ load: round }),
+      there.post('/api/scale').send({ tare: true }),
+    );
+    expect(answers.map(({ status }) => status)).toEqual([200, 200]);
+    expect((await here.get('/api/scale')).body).toMatchObject({ load: round });
+  }, ROUNDS);
 });
 
 it('every unique key of a table begins with its workshop, but for those by which a workshop is found', async () => {
@@ -196,7 +181,7 @@ it('a file that is brought in at two servers at once makes each of its mixes onc
       const { materials } = (await here.get('/api/stores')).body as { materials: { name: string }[] };
       expect(materials.filter((one) => one.name === name)).toHaveLength(1);
     },
-    Math.ceil(ROUNDS / 10),
+    Math.ceil(ROUNDS / 4),
   );
 });
 
@@ -212,5 +197,5 @@ it('a material that is removed while a mix takes it stays, or the mix is refused
       there.delete(`/api/stores/materials/${material}`),
     );
     expect(answers.map(({ status }) => status).sort()).toEqual(answers[0].status === 200 ? [200, 409] : [204, 404]);
-  }, Math.ceil(ROUNDS / 4));
+  });
 }); // prettier-ignore

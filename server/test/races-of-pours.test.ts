@@ -45,65 +45,53 @@ describe('a pour', () => {
   });
 
   it('finished twice at once makes its casts once, by one of them', async () => {
-    await rounds(
-      async () => {
-        const { path, pour, finish } = await started();
-        const other = { ...finish, casts: [{ id: uuid(), item: 0 }] };
-        const answers = await both(here.post(`${path}/finish`).send(finish), there.post(`${path}/finish`).send(other));
-        expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
-        expect(await castsOf(pour)).toBe(1);
-      },
-      Math.ceil(ROUNDS / 2),
-    );
+    await rounds(async () => {
+      const { path, pour, finish } = await started();
+      const other = { ...finish, casts: [{ id: uuid(), item: 0 }] };
+      const answers = await both(here.post(`${path}/finish`).send(finish), there.post(`${path}/finish`).send(other));
+      expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
+      expect(await castsOf(pour)).toBe(1);
+    }, ROUNDS);
   });
 
   it('deleted while it is finished is either, and never casts without a pour', async () => {
-    await rounds(
-      async () => {
-        const { path, pour, finish } = await started();
-        const answers = await both(here.post(`${path}/finish`).send(finish), there.delete(path));
-        expect(sound(answers)).toBe(true);
-        const stands = (await here.get(path)).status === 200;
-        expect(await castsOf(pour)).toBe(stands ? 1 : 0);
-        expect(stands).toBe(answers[0].status === 200);
-      },
-      Math.ceil(ROUNDS / 2),
-    );
+    await rounds(async () => {
+      const { path, pour, finish } = await started();
+      const answers = await both(here.post(`${path}/finish`).send(finish), there.delete(path));
+      expect(sound(answers)).toBe(true);
+      const stands = (await here.get(path)).status === 200;
+      expect(await castsOf(pour)).toBe(stands ? 1 : 0);
+      expect(stands).toBe(answers[0].status === 200);
+    }, ROUNDS);
   });
 
   it('planned anew while it is started keeps one of the two, whole', async () => {
-    await rounds(
-      async () => {
-        const pour = uuid();
-        const { body } = await here.put(`/api/pours/${pour}`).send(keys.input).expect(200);
-        const again = { ...keys.input, spare: 0.1, version: (body as PourView).version };
-        const answers = await both(here.post(`/api/pours/${pour}/start`), there.put(`/api/pours/${pour}`).send(again));
-        expect(sound(answers)).toBe(true);
-        const after = (await here.get(`/api/pours/${pour}`)).body as PourView;
-        expect(after.status).toBe('started');
-        expect(after.input.spare).toBe(answers[1].status === 200 ? 0.1 : 0.05);
-      },
-      Math.ceil(ROUNDS / 2),
-    );
+    await rounds(async () => {
+      const pour = uuid();
+      const { body } = await here.put(`/api/pours/${pour}`).send(keys.input).expect(200);
+      const again = { ...keys.input, spare: 0.1, version: (body as PourView).version };
+      const answers = await both(here.post(`/api/pours/${pour}/start`), there.put(`/api/pours/${pour}`).send(again));
+      expect(sound(answers)).toBe(true);
+      const after = (await here.get(`/api/pours/${pour}`)).body as PourView;
+      expect(after.status).toBe('started');
+      expect(after.input.spare).toBe(answers[1].status === 200 ? 0.1 : 0.05);
+    }, ROUNDS);
   });
 
   it('taken back while something happens to its cast loses neither', async () => {
-    await rounds(
-      async () => {
-        const { path, pour, finish } = await started();
-        await here.post(`${path}/finish`).send(finish).expect(200);
-        const event = { id: uuid(), at: Date.now(), type: 'covered', cover: 'film' };
-        const answers = await both(
-          here.post(`${path}/undo`),
-          there.post(`/api/casts/${finish.casts[0]!.id}/events`).send(event),
-        );
-        expect(sound(answers)).toBe(true);
-        // Either the cast went with the pour, or what happened to it holds the pour.
-        expect(kept(answers)).toBe(1);
-        expect(await castsOf(pour)).toBe(answers[0].status === 200 ? 0 : 1);
-      },
-      Math.ceil(ROUNDS / 2),
-    );
+    await rounds(async () => {
+      const { path, pour, finish } = await started();
+      await here.post(`${path}/finish`).send(finish).expect(200);
+      const event = { id: uuid(), at: Date.now(), type: 'covered', cover: 'film' };
+      const answers = await both(
+        here.post(`${path}/undo`),
+        there.post(`/api/casts/${finish.casts[0]!.id}/events`).send(event),
+      );
+      expect(sound(answers)).toBe(true);
+      // Either the cast went with the pour, or what happened to it holds the pour.
+      expect(kept(answers)).toBe(1);
+      expect(await castsOf(pour)).toBe(answers[0].status === 200 ? 0 : 1);
+    }, ROUNDS);
   });
 });
 
@@ -125,6 +113,6 @@ it('what happens at the bench, from two devices at two servers, is all on record
       expect(events.length).toBe(answers.every(({ status }) => status === 200) ? 3 : 0);
       expect(answers.map(({ status }) => status)[0]).toBe(answers.map(({ status }) => status)[1]);
     },
-    Math.ceil(ROUNDS / 10),
+    Math.ceil(ROUNDS / 4),
   );
 });

@@ -13,6 +13,8 @@ const BEAT = 15_000;
 /** A client that was cut off comes back after so long, ms; a server that stops asks for a little more. */
 const COME_BACK = 1_000;
 const COME_BACK_LATER = 3_000;
+/** The number of a stream that has told nothing yet. */
+const BEGINNING = 'beginning';
 
 /** What a stream tells, and when it looks for something new. */
 interface Source<T> {
@@ -55,27 +57,25 @@ export class Streams implements OnModuleDestroy {
   async open<T>(visitor: Visitor, source: Source<T>): Promise<Observable<MessageEvent>> {
     await this.news.listen();
     return new Observable((client) => {
-      const look = looking(
-        () => this.rows.inWorkshop(visitor.workshopId, source.read),
-        source.lastId,
-        (message) => client.next(message),
-      );
+      // Each message has the number of what was told last: a beat must not move the place at which the stream is taken up again.
+      const tell = (message: Omit<MessageEvent, 'id'>) => client.next({ ...message, id: at() });
+      const { look, at } = looking(() => this.rows.inWorkshop(visitor.workshopId, source.read), source.lastId, tell);
       const timers = [
         setInterval(look, source.every),
         setInterval(() => {
-          client.next({ comment: 'still here' });
+          tell({ comment: 'still here' });
           void this.sessions.holds(visitor).then((holds) => holds || client.complete());
         }, BEAT),
       ];
       const ends = [
         this.over.subscribe(() => {
-          client.next({ type: 'bye', retry: COME_BACK_LATER, data: 'This server stops.' });
+          tell({ type: 'bye', retry: COME_BACK_LATER, data: 'This server stops.' });
           client.complete();
         }),
         this.news.heard(sessionTopic(visitor.sessionId)).subscribe(() => client.complete()),
         ...(source.topic ? [this.news.heard(source.topic).subscribe(look)] : []),
       ];
-      client.next({ retry: COME_BACK, comment: 'welcome' });
+      tell({ retry: COME_BACK, comment: 'welcome' });
       look();
       return () => {
         timers.forEach((timer) => clearInterval(timer));
@@ -92,17 +92,18 @@ export class Streams implements OnModuleDestroy {
 function looking<T>(
   read: () => Promise<T | undefined>,
   lastId: string | undefined,
-  tell: (message: MessageEvent) => void,
-): () => void {
-  let [last, reading, again] = [lastId, false, false];
+  tell: (message: Omit<MessageEvent, 'id'>) => void,
+): { readonly look: () => void; readonly at: () => string } {
+  let [last, reading, again] = [lastId ?? BEGINNING, false, false];
   const once = async () => {
     try {
       const found = await read();
       if (found === undefined) return;
       const data = JSON.stringify(found);
       const id = idOf(data);
-      if (id !== last) tell({ id, data });
+      if (id === last) return;
       last = id;
+      tell({ data });
     } catch {
       tell({ type: 'away', data: 'The database does not answer; this stream waits for it.' });
     }
@@ -115,8 +116,9 @@ function looking<T>(
     } while (again);
     reading = false;
   };
-  return () => {
+  const look = () => {
     again = true;
     if (!reading) void run();
   };
+  return { look, at: () => last };
 }

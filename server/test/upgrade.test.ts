@@ -1,0 +1,72 @@
+import { randomBytes } from 'node:crypto';
+import { Client } from 'pg';
+import { DataSource } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { expect, it } from 'vitest';
+import { ownerOptions } from '../src/db/connection.js';
+import { Limits1765900000000 } from '../src/db/migrations/limits.js';
+import { prepareDatabase } from '../src/index.js';
+import { startServer } from './harness.js';
+
+it('a database of before keys began with their workshop opens with nothing lost', async () => {
+  // The role that the older migrations grant to is of the whole cluster.
+  const { close, config } = await startServer();
+  const cluster = new Client({ connectionString: config.ownerUrl });
+  await cluster.connect();
+  const name = `test_${randomBytes(6).toString('hex')}`;
+  await cluster.query(`CREATE DATABASE ${name}`);
+  await cluster.end();
+  await close();
+  const ownerUrl = new URL(config.ownerUrl);
+  ownerUrl.pathname = `/${name}`;
+  const options = ownerOptions(ownerUrl.toString());
+  const migrations = (options.migrations as object[]).filter((one) => one !== Limits1765900000000);
+  const before = await new DataSource({ ...options, migrations: migrations as never }).initialize();
+  await before.runMigrations();
+  const [workshop, founder, other, mould, mix, place] = Array.from({ length: 6 }, () => uuid());
+  const at = Date.UTC(2026, 5, 3);
+  await before.query(`INSERT INTO workshops (id, version, settings) VALUES ($1, 1, '{}')`, [workshop]);
+  for (const [id, email] of [
+    [other, 'b@example.org'],
+    [founder, 'a@example.org'],
+  ])
+    await before.query(`INSERT INTO people (id, workshop_id, name, email) VALUES ($1, $2, 'x', $3)`, [
+      id,
+      workshop,
+      email,
+    ]);
+  await before.query(
+    `INSERT INTO sessions (id, workshop_id, person_id, token_hash, expires_at) VALUES ($1, $2, $3, 'h', now() + interval '1 day')`,
+    [uuid(), workshop, founder],
+  );
+  await before.query(
+    `INSERT INTO lift_out_lessons (id, workshop_id, mould_id, mix_id, ways, records) VALUES ($1, $2, $3, $4, '{}', '[]')`,
+    [uuid(), workshop, mould, mix],
+  );
+  await before.query('SELECT air_month($1)', [at]);
+  await before.query(`INSERT INTO air_readings (workshop_id, place_id, at, temperature) VALUES ($1, $2, $3, 14)`, [
+    workshop,
+    place,
+    at,
+  ]);
+  await before.destroy();
+
+  expect(await prepareDatabase(ownerUrl.toString())).toEqual({ empty: false });
+
+  const after = await new DataSource(options).initialize();
+  // Keys are in the order of time: who came first founded the workshop.
+  expect(await after.query('SELECT id, owner FROM people ORDER BY id')).toEqual([
+    { id: founder, owner: true },
+    { id: other, owner: false },
+  ]);
+  expect(await after.query(`SELECT kind, created_at IS NOT NULL AS made FROM sessions`)).toEqual([
+    { kind: 'browser', made: true },
+  ]);
+  expect(await after.query('SELECT mould_id, mix_id FROM lift_out_lessons')).toEqual([
+    { mould_id: mould, mix_id: mix },
+  ]);
+  expect(await after.query('SELECT at, temperature FROM air_readings')).toEqual([{ at: String(at), temperature: 14 }]);
+  // Months that are made from here on have the new key as well.
+  await after.query('SELECT air_month($1)', [Date.UTC(2026, 6, 3)]);
+  await after.destroy();
+});
