@@ -9,6 +9,7 @@ import { newAddress, newWorkshop, signedIn, startServer, type Agent, type Harnes
 
 vi.hoisted(() => {
   process.env.DEWPOT_SIGN_IN_LIMIT = '10000';
+  process.env.DEWPOT_REQUEST_LIMIT = '1000000';
 });
 
 let one: Harness;

@@ -20,6 +20,7 @@ import {
 // These knock at the door more often than anybody does.
 vi.hoisted(() => {
   process.env.DEWPOT_SIGN_IN_LIMIT = '10000';
+  process.env.DEWPOT_REQUEST_LIMIT = '1000000';
 });
 
 let harness: Harness;
