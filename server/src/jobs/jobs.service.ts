@@ -1,3 +1,4 @@
+import { setTimeout as delay } from 'node:timers/promises';
 import { Inject, Injectable, Logger, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
 import PgBoss from 'pg-boss';
 import type { Subscription } from 'rxjs';
@@ -6,11 +7,9 @@ import { appUrl } from '../db/connection.js';
 import { News } from '../db/news.js';
 import { Rows } from '../db/rows.js';
 import { JOBS_SCHEMA, type Queues } from './schema.js';
+import { Worker } from './worker.js';
 
-/** Jobs that are taken up together. */
-const AT_ONCE = 100;
-/** How soon a job is found that nobody told of, and how often those are looked for whose server died, s. */
-const LOOKS = 5;
+/** How often jobs are looked for whose server died, s. */
 const MAINTAINS = 10;
 /** A job that runs while the server stops is given so long, ms. */
 const GRACE = 3_000;
@@ -28,6 +27,7 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
   private readonly log = new Logger(Jobs.name);
   private readonly boss: PgBoss;
   private readonly works = new Map<keyof Queues, Work<keyof Queues>>();
+  private readonly workers: Worker[] = [];
   private readonly heard: Subscription[] = [];
   private started = false;
 
@@ -68,17 +68,16 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
     this.started = true;
     await this.news.listen();
     for (const [queue, work] of this.works) {
-      const id = await this.boss.work<Queues[typeof queue]>(
-        queue,
-        { batchSize: AT_ONCE, pollingIntervalSeconds: LOOKS },
-        (jobs) => work(jobs.map(({ data }) => data)),
-      );
-      this.heard.push(this.news.heard(topicOf(queue)).subscribe(() => this.boss.notifyWorker(id)));
+      const worker = new Worker(this.boss, queue, (jobs) => work(jobs as Queues[typeof queue][]));
+      this.workers.push(worker);
+      worker.start();
+      this.heard.push(this.news.heard(topicOf(queue)).subscribe(() => worker.wake()));
     }
   }
 
   async onModuleDestroy(): Promise<void> {
     for (const one of this.heard) one.unsubscribe();
-    if (this.started) await this.boss.stop({ graceful: true, wait: true, timeout: GRACE });
+    await Promise.race([Promise.all(this.workers.map((one) => one.stop())), delay(GRACE, undefined, { ref: false })]);
+    if (this.started) await this.boss.stop({ graceful: false, wait: true });
   }
 }
