@@ -88,7 +88,7 @@ async function found({ passphrase, ...given }: { name: string; email: string; pa
 
 async function storedSession() {
   const { workshopId, personId } = await found({ ...person, email: 'hash@example.org' });
-  const token = await harness.app.get(Sessions).open(workshopId, personId, 'browser', 'a browser');
+  const token = await harness.app.get(Sessions).open({ workshopId, personId }, 'browser', 'a browser');
   const stored = await harness.app
     .get(Rows)
     .inWorkshop(workshopId, () => harness.app.get(Rows).manager.query('select * from sessions, people'));

@@ -273,7 +273,8 @@ it('the most sessions of a person are bounded: the one used longest ago gives wa
     workshop: { id: string };
     person: { id: string };
   };
-  for (let i = 0; i < 55; i++) await harness.app.get(Sessions).open(workshop.id, person.id, 'script', `script ${i}`);
+  const opener = { workshopId: workshop.id, personId: person.id };
+  for (let i = 0; i < 55; i++) await harness.app.get(Sessions).open(opener, 'script', `script ${i}`);
   const rows = harness.app.get(Rows);
   const [{ count }] = await rows.inWorkshop(workshop.id, () =>
     rows.manager.query('select count(*)::int as count from sessions'),

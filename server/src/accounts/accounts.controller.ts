@@ -130,9 +130,14 @@ export class AccountsController {
     return this.session(visitor);
   }
 
-  private async open({ workshop_id, person_id }: Account, request: Request): Promise<void> {
+  private async open(account: Account, request: Request): Promise<void> {
     const label = request.headers['user-agent'] ?? '';
-    request.res!.cookie(COOKIE, await this.sessions.open(workshop_id, person_id, 'browser', label), cookie);
+    const opener = {
+      workshopId: account.workshop_id,
+      personId: account.person_id,
+      passphraseHash: account.passphrase_hash,
+    };
+    request.res!.cookie(COOKIE, await this.sessions.open(opener, 'browser', label), cookie);
   }
 
   private checkCode(code = ''): void {

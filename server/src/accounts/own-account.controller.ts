@@ -37,7 +37,7 @@ export class OwnAccountController {
   /** Makes a token with which a script acts as oneself. It is told this once. */
   @Post('tokens')
   @HttpCode(201)
-  async token(@Body() { label }: ScriptTokenInput, @Who() { workshopId, personId }: Visitor): Promise<ScriptToken> {
-    return { token: await this.sessions.open(workshopId, personId, 'script', label) };
+  async token(@Body() { label }: ScriptTokenInput, @Who() visitor: Visitor): Promise<ScriptToken> {
+    return { token: await this.sessions.open(visitor, 'script', label) };
   }
 }

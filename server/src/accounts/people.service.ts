@@ -111,7 +111,8 @@ export class People {
     if (!(await this.one(by)).owner)
       throw new ProblemError(403, 'Not allowed', { detail: 'Only the owner of the workshop removes people.' });
     if (id === by) throw new ProblemError(403, 'Not allowed', { detail: 'The owner stays: a workshop has one.' });
-    await this.one(id);
+    const person = await this.rows.of(PersonEntity).findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
+    if (!person) throw ProblemError.notFound('person');
     await this.sessions.end(id);
     await this.rows.of(CalendarKeyEntity).delete({ personId: id });
     await this.rows.of(PersonEntity).delete({ id });

@@ -2,9 +2,10 @@ import { Injectable } from '@nestjs/common';
 import type { OwnSessionView, SessionKind } from '@dewpot/contract';
 import { DataSource, Not } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { SessionEntity } from '../db/entities.js';
+import { PersonEntity, SessionEntity } from '../db/entities.js';
 import { News } from '../db/news.js';
 import { Rows } from '../db/rows.js';
+import { ProblemError } from '../http/problem-error.js';
 import type { Visitor } from '../http/request.js';
 import { hashToken, newToken } from '../http/tokens.js';
 
@@ -34,6 +35,13 @@ export interface FoundSession extends Visitor {
   readonly stale: boolean;
 }
 
+/** Who opens a session, and by which passphrase; undefined where none was asked for. */
+export interface Opener {
+  readonly workshopId: string;
+  readonly personId: string;
+  readonly passphraseHash?: string | null;
+}
+
 /** Sessions: of browsers, whose token is renewed each day, and of scripts. Only hashes of tokens are kept. */
 @Injectable()
 export class Sessions {
@@ -57,10 +65,18 @@ export class Sessions {
     );
   }
 
-  /** Opens a session; answers its token. */
-  async open(workshopId: string, personId: string, kind: SessionKind, label: string): Promise<string> {
+  /**
+   * Opens a session; answers its token. The person is held meanwhile: whoever removes them, or changes the passphrase that was
+   * given at the door, ends this session too. @throws ProblemError 401 where that was done before
+   */
+  async open({ workshopId, personId, passphraseHash }: Opener, kind: SessionKind, label: string): Promise<string> {
     const token = newToken();
     await this.rows.inWorkshop(workshopId, async () => {
+      const person = await this.rows
+        .of(PersonEntity)
+        .findOne({ where: { id: personId }, lock: { mode: 'pessimistic_write' } });
+      if (!person || (passphraseHash !== undefined && person.passphraseHash !== passphraseHash))
+        throw new ProblemError(401, 'That did not open', { detail: 'This was just changed. Try again.' });
       await this.makeRoom(personId);
       await this.rows.of(SessionEntity).insert({
         id: uuid(),

@@ -1,0 +1,114 @@
+import { beforeAll, expect, it, vi } from 'vitest';
+import type { OwnSessionView, PersonView } from '@dewpot/contract';
+import { newAddress, signedIn, startServer, visitor, type Agent } from './harness.js';
+import { both, ROUNDS, rounds, rivals } from './racing.js';
+
+// Each race is run many times; whoever knocks so often is let in all the same.
+vi.hoisted(() => {
+  process.env.DEWPOT_SIGN_IN_LIMIT = '10000';
+  process.env.DEWPOT_REQUEST_LIMIT = '1000000';
+});
+
+/** Hashing a passphrase takes its time by design, so that these have fewer rounds. */
+const FEW = Math.ceil(ROUNDS / 10);
+
+const servers = rivals();
+let here: Agent;
+let there: Agent;
+beforeAll(() => {
+  ({ here, there } = servers);
+});
+
+const statuses = (answers: readonly { status: number }[]) => answers.map(({ status }) => status).sort();
+const sessions = async () => (await here.get('/api/account/sessions').expect(200)).body as OwnSessionView[];
+
+it('tokens made at once are two, and one that is ended from two sides is gone', async () => {
+  await rounds(async () => {
+    const made = await both(
+      here.post('/api/account/tokens').send({ label: 'Shed logger' }),
+      there.post('/api/account/tokens').send({ label: 'Loft logger' }),
+    );
+    expect(statuses(made)).toEqual([201, 201]);
+    const scripts = (await sessions()).filter(({ kind }) => kind === 'script');
+    expect(scripts.map(({ label }) => label).sort()).toEqual(['Loft logger', 'Shed logger']);
+    for (const { id } of scripts) {
+      const ended = await both(here.delete(`/api/account/sessions/${id}`), there.delete(`/api/account/sessions/${id}`));
+      expect(ended.every(({ status }) => [204, 404].includes(status))).toBe(true);
+    }
+    expect((await sessions()).every(({ kind }) => kind !== 'script')).toBe(true);
+  });
+});
+
+it('of two new passphrases at once one opens the door, and the sessions of the other are over', async () => {
+  const { body } = await here.get('/api/session').expect(200);
+  expect(body.person.owner).toBe(true);
+  await rounds(async (round) => {
+    const given = { name: 'Tobias', email: newAddress(), passphrase: 'another long one' };
+    await here.post('/api/people').send(given).expect(201);
+    const [one, two] = [
+      await signedIn(servers.one, given.email, given.passphrase),
+      await signedIn(servers.one, given.email, given.passphrase),
+    ];
+    const fresh = [`one of round ${round} here`, `one of round ${round} there`];
+    const changed = await both(
+      one.put('/api/account/passphrase').send({ current: given.passphrase, fresh: fresh[0] }),
+      two.put('/api/account/passphrase').send({ current: given.passphrase, fresh: fresh[1] }),
+    );
+    expect(changed.filter(({ status }) => status === 204)).toHaveLength(1);
+    const tries = await Promise.all(
+      fresh.map((passphrase) => visitor(servers.one).post('/api/session').send({ email: given.email, passphrase })),
+    );
+    expect(tries.filter(({ status }) => status < 300)).toHaveLength(1);
+    const alive = await both(one.get('/api/session'), two.get('/api/session'));
+    expect(statuses(alive)).toEqual([200, 401]);
+  }, FEW);
+});
+
+it('who is removed while signing in stays out', async () => {
+  await rounds(async () => {
+    const given = { name: 'Tobias', email: newAddress(), passphrase: 'another long one' };
+    const { body } = await here.post('/api/people').send(given).expect(201);
+    const { id } = body as PersonView;
+    const door = visitor(servers.one);
+    const [opened, ...removed] = await Promise.all([
+      door.post('/api/session').send({ email: given.email, passphrase: given.passphrase }),
+      here.delete(`/api/people/${id}`),
+      there.delete(`/api/people/${id}`),
+    ]);
+    expect(opened.status < 500).toBe(true);
+    expect(statuses(removed)).toEqual([204, 404]);
+    await door.get('/api/session').expect(401);
+  }, FEW);
+});
+
+it('who signs in with the passphrase that is just being changed is out with it', async () => {
+  await rounds(async (round) => {
+    const given = { name: 'Tobias', email: newAddress(), passphrase: 'another long one' };
+    await here.post('/api/people').send(given).expect(201);
+    const owner = await signedIn(servers.one, given.email, given.passphrase);
+    const door = visitor(servers.one);
+    const [opened, changed] = await both(
+      door.post('/api/session').send({ email: given.email, passphrase: given.passphrase }),
+      owner.put('/api/account/passphrase').send({ current: given.passphrase, fresh: `one of round ${round}` }),
+    );
+    expect([204, 401]).toContain(opened.status);
+    expect(changed.status).toBe(204);
+    await door.get('/api/session').expect(401);
+  }, FEW);
+});
+
+it('who registers one address twice at once has one workshop', async () => {
+  const other = await startServer({ ownerUrl: servers.one.config.ownerUrl });
+  await rounds(async (round) => {
+    const given = { name: 'Ada', email: newAddress(), passphrase: 'a long enough one' };
+    const register = (server: typeof other, workshop: string) =>
+      visitor(server)
+        .post('/api/workshops')
+        .send({ ...given, workshop });
+    const answers = await both(register(servers.one, `Here ${round}`), register(other, `There ${round}`));
+    expect(statuses(answers)).toEqual([204, 204]);
+    const agent = await signedIn(other, given.email, given.passphrase);
+    expect((await agent.get('/api/people').expect(200)).body).toHaveLength(1);
+  }, FEW);
+  await other.close();
+});
