@@ -76,7 +76,12 @@ describe('what would freeze a calculation or fell it is refused', () => {
   it.each([
     ['a billion sides', contract.SolidInput, { ...pot, sides: 1e9 }, 'sides'],
     ['a height that is no number', contract.SolidInput, { ...pot, sides: 6, height: NaN }, 'height'],
-    ['a scoop of a millionth', contract.ScoopsQuestion, { mix, volume: 900, scoop: 1e-6, step: 0.5 }, 'scoop'],
+    [
+      'a scoop of a millionth',
+      contract.MeasuresQuestion,
+      { mix, volume: 900, scoops: [1e-6], step: 0.5, scaleStep: 1 },
+      'scoops',
+    ],
     ['a billion hours', contract.TemperaturePoint, { hour: 1e9, temperature: 18 }, 'hour'],
     ['a stretch without an end', contract.FaceHourInput, { from: 0, to: 1e9, evaporation: 1 }, 'to'],
     ['an empty list as a line', contract.MixQuestion, { ...mix, lines: [[]] }, 'lines'],

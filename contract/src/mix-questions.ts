@@ -14,6 +14,7 @@ import {
   MOST_MOISTURE,
   Amount,
   AmountByKey,
+  Amounts,
   Celsius,
   Grams,
   ListOf,
@@ -77,10 +78,16 @@ export class WaterQuestion extends BatchQuestion {
   @IsIn(['water-to-powder', 'powder-to-water']) order: MixingOrder;
 }
 
-export class ScoopsQuestion extends BatchQuestion {
-  /** Volume of the scoop struck level, mL. */
-  @Amount(1, 100_000) scoop: number;
+/** A batch that is needed, and what it is measured with. */
+export class MeasuresQuestion extends BatchQuestion {
+  /** Volumes of the scoops struck level, mL; the first is the one at hand. */
+  @Amounts(1, 100_000, { most: 20 }) scoops: number[];
   @IsIn([1, 0.5, 0.25]) step: ScoopStep;
+  /** Step of the scale, g. */
+  @Amount(0.001, 1000) scaleStep: number;
+  /** How much may be left over, as a share of the volume. */
+  @IsOptional() @Share() spare?: number;
+  @IsOptional() @IsIn([...settingClasses]) setting?: SettingClass;
 }
 
 export class TooWetQuestion extends BatchQuestion {

@@ -1,8 +1,10 @@
 import {
   finishes,
+  measuringWays,
   pieceGuides,
   releases,
   type Finish,
+  type MeasuringWay,
   type PieceKind,
   type ReleaseName,
   type SettingClass,
@@ -46,9 +48,15 @@ export class SheetQuestion {
   @ListOf(() => SheetItem, { least: 1, most: 100 })
   items: SheetItem[];
   @Part(() => MixQuestion) mix: MixQuestion;
-  /** Volume of the scoop struck level, mL. */
-  @Amount(1, 100_000) scoop: number;
+  /** Volume of the scoop at hand struck level, mL; without one all is weighed. */
+  @IsOptional() @Amount(1, 100_000) scoop?: number;
+  /** Volumes of all scoops, mL. */
+  @IsOptional() @Amounts(1, 100_000, { most: 20 }) scoops?: number[];
   @IsIn([1, 0.5, 0.25]) step: 1 | 0.5 | 0.25;
+  /** Step of the scale, g. */
+  @IsOptional() @Amount(0.001, 1000) scaleStep?: number;
+  /** How it is measured out; as is best where it is left out. */
+  @IsOptional() @IsIn(measuringWays) measuring?: MeasuringWay;
   @Share() spare: number;
   /** Brim volume of the bucket, mL. */
   @Amount(100, 1e6) bucket: number;

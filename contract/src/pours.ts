@@ -1,11 +1,13 @@
 import {
   finishes,
   insetFaces,
+  measuringWays,
   MOST_INSET_POINTS,
   type Finish,
   type Grade,
   type Inset,
   type InsetFace,
+  type MeasuringWay,
   type PlanPoint,
   type PourLog,
   type PourPlan,
@@ -89,10 +91,13 @@ export class PourInput {
   @Share() spare: number;
   /** Moisture of damp materials, share of dry mass by material id. */
   @AmountByKey(0, MOST_MOISTURE) moisture: Record<string, number>;
-  @IsUUID() scoopId: string;
+  /** The scoop at hand; the workshop's first where it is left out, and the scale where there is none. */
+  @IsOptional() @IsUUID() scoopId?: string;
   /** The scoop is heaped, and not struck level. */
   @IsOptional() @IsBoolean() heaped?: boolean;
   @IsIn([1, 0.5, 0.25]) step: ScoopStep;
+  /** How it is measured out; as is best where it is left out. */
+  @IsOptional() @IsIn(measuringWays) measuring?: MeasuringWay;
   @Amount(-10, 50) temperature: number;
   @IsOptional() @Text(0, 60) release?: string;
   @IsOptional() @Text(0, 60) cover?: string;

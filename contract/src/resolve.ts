@@ -4,6 +4,7 @@ import {
   InputError,
   learnedTimes,
   learnColours,
+  allScoops,
   scoopAs,
   windowFactor,
   withoutInserts,
@@ -103,7 +104,7 @@ export function mixColour(
 export interface PlanParts {
   readonly moulds: readonly Pick<MouldView, 'id' | 'name' | 'shape' | 'piece' | 'meshOpening'>[];
   readonly mixes: readonly MixView[];
-  readonly scoop: Scoop;
+  readonly scoops: readonly Scoop[];
   readonly find: FindMaterial;
   readonly tints: readonly TintView[];
   readonly colours: KnownColours;
@@ -166,10 +167,18 @@ function timesOf({ id, setting }: MixView, people = 1, runs: readonly RunLesson[
   return { mixing, filling: filling / people };
 }
 
+/** The scoop that is chosen, else the first; undefined where the workshop has none. @throws InputError where the chosen one is gone */
+function scoopOf({ scoopId }: Omit<PourInput, 'version'>, scoops: readonly Scoop[]): Scoop | undefined {
+  const scoop = scoopId === undefined ? scoops[0] : scoops.find(({ id }) => id === scoopId);
+  if (!scoop && scoopId !== undefined) throw gone('scoopId', scoopId, 'The scoop of this pour is gone.');
+  return scoop;
+}
+
 function planOf(input: Omit<PourInput, 'version'>, { view, items }: Share, parts: PlanParts): PourPlan {
-  const { moulds, scoop, find, lots, lessons: taught, workshop, now } = parts;
+  const { moulds, scoops, find, lots, lessons: taught, workshop, now } = parts;
   const mix = { ...mixOf(view, find), ...(view.id === input.mixId && { grade: input.grade }) };
   const lessons = taught(view.id);
+  const scoop = scoopOf(input, scoops);
   return {
     items: items.map((at) => {
       const { mouldId, count, fillTo, colouring, inset, without, ...item } = input.items[at]!;
@@ -192,8 +201,10 @@ function planOf(input: Omit<PourInput, 'version'>, { view, items }: Share, parts
     setting: view.setting,
     spare: input.spare,
     moisture: input.moisture,
-    scoop: scoopAs(scoop, input.heaped),
+    ...(scoop && { scoop: scoopAs(scoop, input.heaped) }),
+    scoops: allScoops(scoops),
     step: input.step,
+    ...(input.measuring && { measuring: input.measuring }),
     bucket: workshop.bucket,
     temperature: input.temperature,
     times: timesOf(view, input.people, parts.runs),

@@ -7,6 +7,7 @@ export * from './keeping/index.js';
 export * from './rehearsal/index.js';
 export * from './mixes/index.js';
 export * from './solids/index.js';
+export * from './measuring/index.js';
 export * from './moulds/index.js';
 export * from './exports/index.js';
 export * from './meshes/index.js';

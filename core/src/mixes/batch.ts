@@ -121,6 +121,27 @@ export function scaleMasses(batch: BatchMasses, factor: number): BatchMasses {
   };
 }
 
+/** Batches of one mix together, g; their doses are told as the mix has them. */
+export function sumOfBatches(batches: readonly BatchMasses[], { doses = [] }: Pick<Mix, 'doses'>): BatchMasses {
+  const sum = (of: (batch: BatchMasses) => number) => batches.reduce((total, batch) => total + of(batch), 0);
+  const dosed = (id: string) =>
+    sum((batch) => batch.doses.reduce((all, { dose, mass }) => all + (dose.material.id === id ? mass : 0), 0));
+  return {
+    portions: batches[0]!.portions.map(({ material }, i) => ({
+      material,
+      mass: sum(({ portions }) => portions[i]!.mass),
+    })),
+    doses: doses.map((dose) => ({ dose, mass: dosed(dose.material.id) })),
+    totalWater: sum(({ totalWater: one }) => one),
+    liquidWater: sum(({ liquidWater }) => liquidWater),
+    absorbed: sum(({ absorbed }) => absorbed),
+    freeWater: sum(({ freeWater }) => freeWater),
+    bound: sum(({ bound }) => bound),
+    held: sum(({ held }) => held),
+    volume: sum(({ volume }) => volume),
+  };
+}
+
 /** Mass of the dry solids of a batch, g. */
 export const solidsMass = (batch: BatchMasses): number => drySolids(batch).reduce((total, { mass }) => total + mass, 0);
 

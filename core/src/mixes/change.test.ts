@@ -1,20 +1,14 @@
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dose, material, mixOfStarter, recipe, sandCement } from '../testing/examples.js';
 import { InputError } from '../units/index.js';
 import {
-  betterRounding,
   broughtWater,
   changeHolding,
   largestFromStore,
   lighten,
   massesPerPart,
   moistureByDrying,
-  ratioCeiling,
   reckonMix,
-  roundToScoops,
-  scaleMasses,
-  scoopedRatio,
   sizeToBucket,
   sizeToMass,
   sizeToVolume,
@@ -22,12 +16,10 @@ import {
   toldBy,
   tooWet,
   totalWater,
-  worstError,
   type Held,
 } from './index.js';
 
 const week = { dampDays: 7 };
-const can = { id: 'can', name: 'the can', volume: 400 };
 const batchOf = (volume: number) => sizeToVolume(massesPerPart(sandCement(), week), volume);
 
 describe('one line changed while something is held', () => {
@@ -107,43 +99,6 @@ describe('a lighter mix', () => {
     expect(() => lighten(recipe([['grey-cement', 1]]), 0.3, material('perlite'), week)).toThrow(/no sand or gravel/);
     expect(() => lighten(heavy, 0.3, material('pea-gravel'), week)).toThrow(/no light grain/);
     expect(() => lighten(heavy, 0.9, material('perlite'), week)).toThrow(InputError);
-  });
-});
-
-describe('rounded scoops', () => {
-  it('err by what they are off against the binder, and a better size is found near by', () => {
-    const batch = batchOf(2600);
-    const own = roundToScoops(batch, {}, can, 1);
-    const better = betterRounding(batch, {}, can, 1)!;
-    expect(better.worst).toBeLessThan(worstError(own));
-    expect(Math.abs(better.factor - 1)).toBeLessThanOrEqual(0.25 + 1e-9);
-    const again = roundToScoops(scaleMasses(batch, better.factor), {}, can, 1);
-    expect(worstError(again)).toBeCloseTo(better.worst, 12);
-  });
-  it('that come out even want no better size', () => {
-    const batch = scaleMasses(massesPerPart(sandCement(), week), 0.8);
-    expect(worstError(roundToScoops(batch, {}, can, 1))).toBeCloseTo(0, 9);
-    expect(betterRounding(batch, {}, can, 1)).toBeUndefined();
-  });
-  it('take water to cement with them: more cement in the scoops, less in the ratio', () => {
-    fc.assert(
-      fc.property(fc.double({ min: 900, max: 9000, noNaN: true }), (volume) => {
-        const batch = batchOf(volume);
-        const lines = roundToScoops(batch, {}, can, 0.5);
-        const exact = reckonMix(sandCement(), week).ratio.value;
-        const scooped = scoopedRatio(batch, lines, {});
-        const stretch = lines[0]!.count / lines[0]!.exact;
-        if (Math.abs(stretch - 1) > 0.02) expect(scooped < exact).toBe(stretch > 1);
-        expect(
-          scoopedRatio(
-            batch,
-            lines.map((line) => ({ ...line, count: line.exact })),
-            {},
-          ),
-        ).toBeCloseTo(exact, 9);
-      }),
-    );
-    expect(ratioCeiling.frost).toBeLessThan(ratioCeiling.outdoors);
   });
 });
 

@@ -193,6 +193,20 @@ describe('a weighed dose', () => {
     expect(oxide.mass.working.at(-1)).toMatchObject({ label: 'On a scale of 1 g', value: 39 });
     expect(weighDose(batch.doses[1]!, 1, batch).milliliters).toBeCloseTo(9.1 / 1.07, 9);
   });
+  it('is told in level spoons up to ten, and by the scale beyond', () => {
+    const large = scaleMasses(batch, 2);
+    expect(weighDose(large.doses[0]!, 1, large).spoons).toBeUndefined();
+    expect(weighDose(large.doses[0]!, 1, large).onScale).toBe(78);
+  });
+  it('too small for scale and spoon is taken from a stock, which holds it', () => {
+    const small = scaleMasses(batch, 0.01);
+    const { stock, advice, mass } = weighDose(small.doses[0]!, 1, small);
+    expect((stock!.powder * stock!.dose) / stock!.water).toBeCloseTo(mass.value, 9);
+    expect(advice).toMatch(/stir 50 g of it into 100 mL of water and use 1 mL/);
+    const coarse = weighDose(batch.doses[0]!, 100, batch);
+    expect(coarse.stock).toBeUndefined();
+    expect(coarse.advice).toMatch(/use the level spoon/);
+  });
   it('too small for the scale says so, and a scale of no step is refused', () => {
     const small = scaleMasses(batch, 0.01);
     expect(weighDose(small.doses[0]!, 1, small).advice).toMatch(/too coarse/);

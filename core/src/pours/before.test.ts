@@ -76,7 +76,7 @@ describe('what is left over', () => {
     const plan = threePots({ scoop: { id: 's', name: 'a spoon', volume: 15 } });
     const sheet = reckonSheet(plan);
     const share = scaleDown({ plan, sheet });
-    const made = sheet.bucketfuls.reduce((sum, one) => sum + one.made, 0);
+    const made = sheet.bucketfuls.reduce((sum, one) => sum + one.measured.made, 0);
     expect(made * (1 - share)).toBeCloseTo(3 * fullVolume(nestedPot), 3);
     const short = threePots({ spare: 0, scoop: { id: 's', name: 'a bucket', volume: 5000 }, step: 1 });
     expect(scaleDown({ plan: short, sheet: reckonSheet(short) })).toBeGreaterThanOrEqual(0);

@@ -2,7 +2,6 @@ import {
   binderMass,
   BUCKET_SHARE,
   isAccelerated,
-  roundToScoops,
   scaleMasses,
   usualOrder,
   workability,
@@ -10,14 +9,15 @@ import {
 } from '../mixes/index.js';
 import { METALLIC_GRADE, washBetween } from '../tints/index.js';
 import { computed, figure, line, type Figure } from '../units/index.js';
+import type { MeasuredBatch, ProposedWay } from '../measuring/index.js';
 import { colourMass, isTinted, massesOfTurn, mixOfTurn, stretchOf, withOwnColour } from './averaged.js';
 import { mouldsPerBatch, splitIntoBatches, type BatchLimits, type Fill } from './batches.js';
 import { layerWait, type LayerWait } from './layer-waits.js';
 import { WORK_TIMES, type PourPlan, type PourTint } from './plan.js';
 import { sheetDoses, type SheetDose } from './sheet-doses.js';
 import { sheetLines, type SheetLine } from './sheet-lines.js';
-import { roundingWarnings } from './sheet-warnings.js';
-import { scoopedVolume } from './scooped.js';
+import { measuringWarnings } from './sheet-warnings.js';
+import { measuredAs, measuredLine, proposedFor } from './measured.js';
 import { turnsOf, type Turn } from './tint-order.js';
 import { waterPlan, type WaterPlan } from './water-plan.js';
 
@@ -46,8 +46,8 @@ export interface Bucketful {
   /** Of those, g that are strewn in at the end and hardly stirred. */
   readonly late: readonly { readonly name: string; readonly mass: number }[];
   readonly water: WaterPlan;
-  /** What the scoops as rounded really make, mL. */
-  readonly made: number;
+  /** How its lines are measured, and what that makes. */
+  readonly measured: MeasuredBatch;
   readonly fillings: readonly Filling[];
   /** Before it: what to wash, and how long the layer below has to stand. */
   readonly wash?: string;
@@ -72,6 +72,8 @@ export interface Bucketfuls {
   readonly big: readonly BigMould[];
   /** Whether each can be placed before it stiffens. */
   readonly inTime: boolean;
+  /** How they are measured, and why. */
+  readonly way: ProposedWay;
 }
 
 /** What of each fill goes into which bucketful, mL. */
@@ -142,13 +144,14 @@ function fillingsOf(plan: PourPlan, { shares }: Turn, deals: readonly Deal[]): F
   return [...found.values()];
 }
 
-function volumeFigure(plan: PourPlan, fillings: readonly Filling[], volume: number): Figure {
-  return figure(volume, 'mL', computed, [
+function volumeFigure(plan: PourPlan, fillings: readonly Filling[], { batch, factor }: MeasuredBatch): Figure {
+  return figure(batch.volume, 'mL', computed, [
     ...fillings.map(({ name, layer, each, copies }) =>
       line(`${copies.length} × ${name}${layer ? `, layer ${layer}` : ''}`, each * copies.length, 'mL'),
     ),
     line('× spare and what its batches taught', stretchOf(plan), 'ratio'),
-    line('To mix', volume, 'mL'),
+    ...measuredLine(factor),
+    line('To mix', batch.volume, 'mL'),
   ]);
 }
 
@@ -170,22 +173,23 @@ function waitOf(plan: PourPlan, { shares }: Turn): LayerWait | undefined {
   return layerWait(upon.item.colouring?.edge ?? 'crisp', plan.setting, plan.temperature, isAccelerated(plan.mix));
 }
 
-/** Scoops, grams and water of one bucketful of a turn. */
-function recipeOf(plan: PourPlan, turn: Turn, batch: BatchMasses) {
+/** Measures, grams and water of one bucketful of a turn. */
+function recipeOf(plan: PourPlan, turn: Turn, asked: BatchMasses, { way }: ProposedWay) {
   const mix = mixOfTurn(plan, turn);
   const own = { ...plan, mix };
-  const rows = roundToScoops(batch, plan.moisture, plan.scoop, plan.step);
+  const measured = measuredAs(own, asked, way);
+  const { batch } = measured;
   const order = plan.ways?.order ?? usualOrder(plan.setting);
   return {
-    lines: sheetLines(own, rows),
+    measured,
+    lines: sheetLines(own, measured),
     doses: sheetDoses(plan, batch),
     late: (turn.tint.late ?? []).map((dose) => ({
       name: dose.material.name,
       mass: colourMass(dose, binderMass(batch.portions)),
     })),
     water: waterPlan(mix, batch, { moisture: plan.moisture, order, basis: computed }),
-    made: scoopedVolume(own, rows, batch),
-    roundings: isTinted(plan) ? roundingWarnings(rows) : [],
+    warnings: measuringWarnings(own, measured),
   };
 }
 
@@ -204,6 +208,7 @@ export function bucketfulsOf(plan: PourPlan): Bucketfuls {
   const all: Bucketful[] = [];
   const big: BigMould[] = [];
   let [shared, inTime] = [false, true];
+  let way: ProposedWay | undefined;
   turns.forEach((turn, i) => {
     const whole = massesOfTurn(plan, turn);
     const split = dealsOf(plan, turn, limits);
@@ -216,24 +221,26 @@ export function bucketfulsOf(plan: PourPlan): Bucketfuls {
     split.deals.forEach((deals, n) => {
       const volume = deals.reduce((sum, deal) => sum + deal.volume, 0);
       const key = volume.toFixed(6);
-      const recipe = recipes.get(key) ?? recipeOf(plan, turn, scaleMasses(whole, volume / whole.volume));
+      const asked = scaleMasses(whole, volume / whole.volume);
+      way ??= proposedFor({ ...plan, mix: mixOfTurn(plan, turn) }, asked);
+      const recipe = recipes.get(key) ?? recipeOf(plan, turn, asked, way);
       recipes.set(key, recipe);
       const fillings = fillingsOf(plan, turn, deals);
-      const { roundings, ...told } = recipe;
+      const { warnings, ...told } = recipe;
       const washed = n === 0 && before && before.id !== turn.tint.id;
       all.push({
         at: all.length,
         ...(tinted && { tint: turn.tint }),
-        volume: volumeFigure(plan, fillings, volume),
+        volume: volumeFigure(plan, fillings, recipe.measured),
         ...told,
         fillings,
         ...(washed && { wash: washBetween(before.colour, turn.tint.colour) }),
         ...(wait && { wait }),
-        warnings: [...turnWarnings(plan, turn), ...roundings],
+        warnings: [...turnWarnings(plan, turn), ...(tinted ? warnings : [])],
       });
     });
   });
-  return { all, shared, big, inTime };
+  return { all, shared, big, inTime, way: way! };
 }
 
 /** Bucketfuls that are alike, one after another, with how many there are: the sheet tells one for all. */

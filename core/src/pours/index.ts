@@ -14,6 +14,8 @@ export * from './tint-order.js';
 export * from './layer-waits.js';
 export * from './averaged.js';
 export * from './bucketfuls.js';
+export * from './measured.js';
+export * from './even-plan.js';
 export * from './skin.js';
 export * from './batch-colour.js';
 export * from './whole.js';

@@ -32,7 +32,7 @@ export function catchMoulds(leftover: number, moulds: readonly CatchMould[]): Ca
 
 /** By how much all amounts may be less so that nothing is left: the share of what is made; 0 where nothing is left over. */
 export function scaleDown({ sheet: { bucketfuls, leftover } }: ReckonedPart): number {
-  const made = bucketfuls.reduce((sum, one) => sum + one.made, 0);
+  const made = bucketfuls.reduce((sum, one) => sum + one.measured.made, 0);
   return made > 0 ? Math.max(0, leftover.value / made) : 0;
 }
 

@@ -1,4 +1,5 @@
 import type { SettingClass } from '../cure/index.js';
+import type { MeasuringWay } from '../measuring/index.js';
 import { WETTEST, type Dose, type Learned, type Mix, type MixConditions, type MixingWays } from '../mixes/index.js';
 import { layInset, rimOf, type Inset, type MouldShape, type PieceKind } from '../moulds/index.js';
 import type { Lot, Scoop, ScoopStep } from '../stores/index.js';
@@ -44,8 +45,13 @@ export interface PourPlan {
   readonly spare: number;
   /** Moisture of each material that is damp: share of its dry mass, by material id. */
   readonly moisture: Readonly<Record<string, number>>;
-  readonly scoop: Scoop;
+  /** The scoop at hand; undefined where the caster has none. */
+  readonly scoop?: Scoop;
   readonly step: ScoopStep;
+  /** All scoops of the workshop, level and heaped; the one at hand where left out. */
+  readonly scoops?: readonly Scoop[];
+  /** How it is measured out; as is best where it is left out. */
+  readonly measuring?: MeasuringWay;
   /** Brim volume of the bucket, mL. */
   readonly bucket: number;
   /** Temperature at the bench, °C. */

@@ -1,5 +1,5 @@
-import { bulking, type ScoopedLine } from '../mixes/index.js';
-import type { ScoopCount } from '../stores/index.js';
+import type { MeasuredBatch, MeasuredLine, Measure } from '../measuring/index.js';
+import { bulking } from '../mixes/index.js';
 import { computed, figure, line, type Figure } from '../units/index.js';
 import type { PourPlan } from './plan.js';
 
@@ -10,32 +10,32 @@ export interface SheetLine {
   readonly kind: string;
   /** As it lies in the store, damp as it is, g. */
   readonly mass: Figure;
-  readonly scoops: ScoopCount;
-  /** How far the rounding takes its ratio to the binder, as a share. */
+  /** As it is measured out, in that order. */
+  readonly measures: readonly Measure[];
+  /** Room that it takes in a scoop, damp as it is, mL. */
+  readonly room: number;
+  /** How far measuring takes its ratio to the binder, as a share. */
   readonly ratioError: number;
 }
 
-/** The lines of one batch as they are scooped and weighed, with their working. */
-export function sheetLines(plan: PourPlan, rows: readonly ScoopedLine[]): SheetLine[] {
-  return rows.map(({ material, mass, volume, exact, count, ratioError }) => ({
-    materialId: material.id,
-    name: material.name,
-    kind: material.kind,
-    mass: figure(
-      mass * (1 + (plan.moisture[material.id] ?? 0)),
-      'g',
-      computed,
-      sheetWorking(plan, { material, mass, volume, exact }),
-    ),
-    scoops: { count, exact },
-    ratioError,
-  }));
+/** The lines of one batch as they are measured, with their working. */
+export function sheetLines(plan: PourPlan, { lines }: Pick<MeasuredBatch, 'lines'>): SheetLine[] {
+  return lines.map((measured) => {
+    const { material, mass, measures, room, ratioError } = measured;
+    const damp = mass * (1 + (plan.moisture[material.id] ?? 0));
+    return {
+      materialId: material.id,
+      name: material.name,
+      kind: material.kind,
+      mass: figure(damp, 'g', computed, sheetWorking(plan, measured)),
+      measures,
+      room,
+      ratioError,
+    };
+  });
 }
 
-function sheetWorking(
-  plan: PourPlan,
-  { material, mass, volume, exact }: Pick<ScoopedLine, 'material' | 'mass' | 'volume' | 'exact'>,
-) {
+function sheetWorking(plan: PourPlan, { material, mass, room, measures, measured }: MeasuredLine) {
   const moisture = plan.moisture[material.id] ?? 0;
   const damp = [
     line('Moisture it carries', mass * moisture, 'g', `${(moisture * 100).toFixed(0)} % of its dry mass`),
@@ -45,8 +45,13 @@ function sheetWorking(
     line('Dry mass in this batch', mass, 'g'),
     line('Loose density, dry', material.bulk, 'kg/L'),
     ...(moisture > 0 ? damp : []),
-    line('In the scoop', volume, 'mL'),
-    line(`In ${plan.scoop.name} of ${plan.scoop.volume} mL`, exact, 'scoops'),
+    line('In the scoop', room, 'mL'),
+    ...measures.flatMap((one) =>
+      one.kind === 'scoop'
+        ? [line(`Of ${one.scoop.name}, ${one.scoop.volume} mL each`, one.count, 'scoops')]
+        : [line('On the scale', one.mass, 'g')],
+    ),
+    ...(measures.length > 0 ? [line('Its measures hold, dry', measured, 'g')] : []),
     line('As you weigh it', mass * (1 + moisture), 'g'),
   ];
 }

@@ -1,45 +1,59 @@
 import {
-  isAccelerated,
+  askedOf,
+  measuringFaults,
   RATIO_TOLERANCE,
-  ratioCeiling,
-  scoopedRatio,
-  type BatchMasses,
-  type ScoopedLine,
-} from '../mixes/index.js';
+  type MeasuredBatch,
+  type MeasuringWay,
+} from '../measuring/index.js';
+import { isAccelerated, ratioCeiling } from '../mixes/index.js';
 import type { BigMould } from './bucketfuls.js';
 import { layerWait } from './layer-waits.js';
+import { measuringOf } from './measured.js';
 import type { PourPlan } from './plan.js';
 import type { WaterPlan } from './water-plan.js';
 
-/** Rounding that takes water to cement over the ceiling, where the recipe keeps under it. */
-function ratioWarning(plan: PourPlan, batch: BatchMasses, rows: readonly ScoopedLine[], ratio: number): string[] {
-  const ceiling = ratioCeiling[plan.mix.exposure];
-  if (rows.length === 0) return [];
-  const scooped = scoopedRatio(batch, rows, plan.moisture, plan.mix.limeCounts);
-  if (ratio > ceiling || scooped <= ceiling || plan.mix.lines.some(({ material }) => material.powder)) return [];
-  return [
-    `Rounded scoops take water to cement to ${scooped.toFixed(2)}, over ${ceiling}: use finer steps, or weigh the cement.`,
-  ];
+const tenth = (share: number) => `${(Math.abs(share) * 100).toFixed(0)} %`;
+
+/** What a caster does about measures that do not come out. */
+const remedyOf = (way: MeasuringWay) =>
+  way === 'scale' ? 'use a finer scale, or make more at once' : 'use finer steps or a smaller scoop, or weigh it';
+
+/** Scoops of which less than one holds more than a line wants. */
+function tooLarge({ lines }: MeasuredBatch, step: number): string[] {
+  return lines.flatMap(({ material, measures, room }) => {
+    const [first] = measures;
+    if (first?.kind !== 'scoop' || measures.length > 1 || room >= first.scoop.volume * step * 0.75) return [];
+    return [
+      `${first.scoop.name} is too large for ${room.toFixed(0)} mL of ${material.name.toLowerCase()}: use a smaller scoop, or weigh it.`,
+    ];
+  });
 }
 
-/** Materials that rounded scoops take too far from their ratio. */
-export const roundingWarnings = (rows: readonly Pick<ScoopedLine, 'material' | 'ratioError'>[]): string[] =>
-  rows
+/** What is off where a batch is measured so, as sentences with their remedy. */
+export function measuringWarnings(plan: PourPlan, measured: MeasuredBatch): string[] {
+  const { short, wet, over } = measuringFaults(measured, askedOf(measured), measuringOf(plan));
+  const { way, lines, ratio, worst } = measured;
+  const found = lines
     .filter(({ ratioError }) => Math.abs(ratioError) > RATIO_TOLERANCE)
     .map(
       ({ material: { name }, ratioError }) =>
-        `Rounded scoops put ${name.toLowerCase()} ${Math.abs(ratioError * 100).toFixed(0)} % ${ratioError > 0 ? 'over' : 'under'} its ratio: use finer steps, or weigh it.`,
+        `Measured like this ${name.toLowerCase()} is ${tenth(ratioError)} ${ratioError > 0 ? 'over' : 'under'} its ratio: ${remedyOf(way)}.`,
     );
+  if (wet > 0)
+    found.push(
+      `Measured like this water to cement comes to ${ratio.toFixed(2)}, over ${ratioCeiling[plan.mix.exposure]}: ${remedyOf(way)}.`,
+    );
+  if (short > 0) found.push(`Measured like this it falls short of the moulds by ${tenth(short)}: ${remedyOf(way)}.`);
+  if (over > 0.01 && worst <= RATIO_TOLERANCE)
+    found.push(`No measures come out closer: ${tenth(over)} more than asked for is left over.`);
+  return [...found, ...tooLarge(measured, plan.step)];
+}
 
 /** What was reckoned of one batch of a sheet. */
 export interface KnownOfSheet {
-  readonly batch: BatchMasses;
-  readonly rows: readonly ScoopedLine[];
   readonly water: WaterPlan;
-  /** Water to cement by the recipe. */
-  readonly ratio: number;
-  /** Mix left over, mL; below 0 it falls short. */
-  readonly leftover: number;
+  /** What is off with its measures. */
+  readonly measuring: readonly string[];
   /** Moulds that want more than the bucket mixes at once. */
   readonly big: readonly BigMould[];
   /** Whether a batch can be placed before it stiffens. */
@@ -58,18 +72,12 @@ const OUT_OF_TIME =
   'Use cooler water and shade, a smaller batch, another pair of hands, or a retarder by its product’s sheet; else fill it in smaller lifts, each scratched and damped before the next.';
 
 /** What to beware of with a sheet beyond its mix, as sentences. */
-export function sheetWarnings(
-  plan: PourPlan,
-  { batch, rows, water, ratio, leftover, big, inTime }: KnownOfSheet,
-): string[] {
-  const found = roundingWarnings(rows);
-  found.push(...ratioWarning(plan, batch, rows, ratio));
+export function sheetWarnings(plan: PourPlan, { water, measuring, big, inTime }: KnownOfSheet): string[] {
+  const found = [...measuring];
   if (water.brought > 0 && water.tap.value === 0)
     found.push('The damp materials bring all the water by themselves: dry them, or use drier ones.');
   if (plan.temperature < 5 && plan.setting === 'portland')
     found.push('Below 5 °C cement hardly sets: warm the place, or wait.');
-  if (leftover < 0)
-    found.push('Rounded like this the scoops fall short of the moulds: use finer steps, or more spare.');
   found.push(...big.map((one) => bigWarning(plan, one)));
   if (!inTime) {
     const names = [...new Set(plan.items.map(({ name }) => name))];

@@ -1,12 +1,12 @@
+import { unmeasured, type ProposedWay } from '../measuring/index.js';
 import {
   batchCost,
-  betterRounding,
   checkMix,
   goods,
   methodOf,
   reckonMix,
-  roundToScoops,
   scaleMasses,
+  sumOfBatches,
   usualOrder,
   workability,
   type BatchMasses,
@@ -19,16 +19,18 @@ import { computed, figure, line, type Figure } from '../units/index.js';
 import { averaged, isColour, isTinted, stretchOf } from './averaged.js';
 import { alike, bucketfulsOf, type Bucketful } from './bucketfuls.js';
 import { cautionsFor, type Caution } from './cautions.js';
+import { evenPlan, type EvenPlan } from './even-plan.js';
+import { measuredLine } from './measured.js';
 import { pieceFigures, type PieceFigures } from './pieces.js';
 import { checkPlan, type PourPlan } from './plan.js';
 import { sheetDoses, type SheetDose } from './sheet-doses.js';
 import { sheetLines, type SheetLine } from './sheet-lines.js';
-import { sheetWarnings } from './sheet-warnings.js';
-
+import { measuringWarnings, sheetWarnings } from './sheet-warnings.js';
 import { waterPlan, type WaterPlan } from './water-plan.js';
 
 /** One batch of a pour on average; where all bucketfuls are alike, each of them. */
 export interface SheetBatch {
+  /** With their measures where all bucketfuls are alike. */
   readonly lines: readonly SheetLine[];
   readonly doses: readonly SheetDose[];
   readonly water: WaterPlan;
@@ -41,9 +43,11 @@ export interface Sheet {
   readonly amount: Figure;
   readonly batches: { readonly count: number; readonly shared: boolean };
   readonly batch: SheetBatch;
+  /** Masses of all bucketfuls together, g. */
+  readonly whole: BatchMasses;
   /** Every bucket in its turn, with what it fills. */
   readonly bucketfuls: readonly Bucketful[];
-  /** Mix left when the moulds are full, as the scoops are rounded; below 0 it falls short. */
+  /** Mix left when the moulds are full, as it is measured; below 0 it falls short. */
   readonly leftover: Figure;
   readonly mix: MixFigures;
   readonly potLife: Figure;
@@ -52,18 +56,20 @@ export interface Sheet {
   readonly short: readonly ShoppingLine[];
   /** How it is mixed, step by step. */
   readonly method: readonly MixingStep[];
-  /** A size near this one at which the scoops come out better: the factor on this one's, and the worst error there. */
-  readonly better?: { readonly factor: number; readonly worst: number };
+  /** How it is measured, and why. */
+  readonly way: ProposedWay;
+  /** What near to this plan comes out even, where this does not. */
+  readonly even?: EvenPlan;
   readonly cautions: readonly Caution[];
   readonly warnings: readonly string[];
 }
 
-/** What is left over when the batches are mixed by their rounded scoops (`reckoned` mL in all) and the moulds are full. */
+/** What is left over when the batches are mixed as they are measured (`reckoned` mL in all) and the moulds are full. */
 function leftoverFigure(plan: PourPlan, pieces: readonly PieceFigures[], reckoned: number): Figure {
   const made = reckoned * (plan.learnedYield?.factor ?? 1);
   const held = pieces.reduce((sum, piece) => sum + piece.volume.value * piece.count, 0);
   return figure(made - held, 'mL', computed, [
-    line('Made by the scoops as rounded', made, 'mL', 'their dry mass, the water as told, and air'),
+    line('Made, as it is measured', made, 'mL', 'the dry mass of its measures, the water as told, and air'),
     line('Held by the moulds', held, 'mL'),
     line('Left over', made - held, 'mL'),
   ]);
@@ -78,16 +84,16 @@ function mixOfMethod({ mix }: PourPlan, tinted: boolean): Mix {
   return { ...mix, doses: [...doses.filter((dose) => !isColour(dose)), pigments] };
 }
 
-function amountFigure(plan: PourPlan, pieces: readonly PieceFigures[]): Figure {
+function amountFigure(plan: PourPlan, pieces: readonly PieceFigures[], amount: number): Figure {
   const held = pieces.reduce((sum, piece) => sum + piece.volume.value * piece.count, 0);
-  const { factor = 1, batches = 0 } = plan.learnedYield ?? {};
-  const amount = held * stretchOf(plan);
+  const { factor: learned = 1, batches = 0 } = plan.learnedYield ?? {};
   return figure(amount, 'mL', batches > 0 ? { kind: 'learned', records: batches } : computed, [
     ...pieces.map((piece) => line(`${piece.count} × ${piece.name}`, piece.volume.value * piece.count, 'mL')),
     line('Spare', held * plan.spare, 'mL', `${(plan.spare * 100).toFixed(0)} % so that the last one is not short`),
     ...(batches > 0
-      ? [line('÷ what its batches really made', factor, 'ratio', `of ${batches}, against reckoned`)]
+      ? [line('÷ what its batches really made', learned, 'ratio', `of ${batches}, against reckoned`)]
       : []),
+    ...measuredLine(amount / (held * stretchOf(plan))),
     line('To mix', amount, 'mL'),
   ]);
 }
@@ -98,9 +104,8 @@ function shopping(plan: PourPlan, whole: BatchMasses): ShoppingLine[] {
   return shoppingList(shortagesOf(wanted, plan.lots), plan.lots);
 }
 
-/** Masses of one batch of a sheet, g. */
-export const batchOfSheet = ({ mix: { perPart }, batch }: Sheet): BatchMasses =>
-  scaleMasses(perPart, batch.volume / perPart.volume);
+/** Masses of one batch of a sheet on average, g. */
+export const batchOfSheet = ({ whole, batches }: Sheet): BatchMasses => scaleMasses(whole, 1 / batches.count);
 
 /**
  * The mixing sheet of a pour: what each piece takes and weighs, how many batches, scoops, grams and water of each.
@@ -113,48 +118,51 @@ export function reckonSheet(given: PourPlan): Sheet {
   const mix = reckonMix(plan.mix, plan.conditions);
   const { perPart } = mix;
   const pieces = plan.items.map((item) => pieceFigures(item, perPart));
-  const amount = amountFigure(plan, pieces);
-  const { potLife } = workability(plan.mix, plan.setting, plan.temperature);
-  const { all: bucketfuls, shared, big, inTime } = bucketfulsOf(given);
+  const { all: bucketfuls, shared, big, inTime, way } = bucketfulsOf(given);
   const count = bucketfuls.length;
-  const whole = scaleMasses(perPart, amount.value / perPart.volume);
+  const { potLife } = workability(plan.mix, plan.setting, plan.temperature);
+  const whole = sumOfBatches(
+    bucketfuls.map(({ measured }) => measured.batch),
+    plan.mix,
+  );
+  const amount = amountFigure(plan, pieces, whole.volume);
   const batch = scaleMasses(whole, 1 / count);
   const tinted = isTinted(given);
+  const one = bucketfuls[0]!;
   const even = !tinted && alike(bucketfuls).length === 1;
-  const told = tinted ? batch : scaleMasses(whole, bucketfuls[0]!.volume.value / amount.value);
-  const rows = roundToScoops(batch, plan.moisture, plan.scoop, plan.step);
   const order = plan.ways?.order ?? usualOrder(plan.setting);
   const water = waterPlan(plan.mix, batch, { moisture: plan.moisture, order, basis: mix.ratio.basis });
   const leftover = leftoverFigure(
     plan,
     pieces,
-    bucketfuls.reduce((sum, one) => sum + one.made, 0),
+    bucketfuls.reduce((sum, { measured }) => sum + measured.made, 0),
   );
-  const better = even ? betterRounding(batch, plan.moisture, plan.scoop, plan.step) : undefined;
-  // Tints are rounded batch by batch: each turn tells of its own.
-  const known = {
-    batch: told,
-    rows: tinted ? [] : roundToScoops(told, plan.moisture, plan.scoop, plan.step),
-    water,
-    ratio: mix.ratio.value,
-    leftover: leftover.value,
-    big,
-    inTime,
-  };
+  // Tints are measured batch by batch: each turn tells of its own.
+  const measuring = tinted
+    ? []
+    : alike(bucketfuls).flatMap(({ one: { measured } }) => measuringWarnings(plan, measured));
+  const nearby = even ? evenPlan(plan, one.measured) : undefined;
   return {
     pieces,
     amount,
     batches: { count, shared },
     bucketfuls,
-    batch: { lines: sheetLines(plan, rows), doses: sheetDoses(plan, batch), water, volume: batch.volume },
+    whole,
+    batch: {
+      lines: even ? one.lines : sheetLines(plan, unmeasured(batch, plan.moisture)),
+      doses: sheetDoses(plan, batch),
+      water,
+      volume: batch.volume,
+    },
     leftover,
     mix,
     potLife,
     cost: batchCost(whole, plan.lots, 'Materials of this pour'),
     short: shopping(plan, whole),
     method: methodOf(mixOfMethod(plan, tinted), plan.setting, plan.ways),
-    ...(better && { better: { factor: better.factor, worst: better.worst } }),
+    way,
+    ...(nearby && { even: nearby }),
     cautions: cautionsFor(plan, pieces),
-    warnings: [...mix.warnings, ...sheetWarnings(plan, known)],
+    warnings: [...mix.warnings, ...sheetWarnings(plan, { water, measuring: [...new Set(measuring)], big, inTime })],
   };
 }

@@ -1,8 +1,8 @@
-import { batchCost, goods, scaleMasses, type BatchMasses, type Portion } from '../mixes/index.js';
+import { batchCost, goods, type BatchMasses, type Portion } from '../mixes/index.js';
 import { shoppingList, shortagesOf, type ShoppingLine } from '../stores/index.js';
 import type { Figure } from '../units/index.js';
 import type { PourPlan } from './plan.js';
-import { batchOfSheet, type Sheet } from './sheet.js';
+import type { Sheet } from './sheet.js';
 
 /** What of a pour is made of one mix. */
 export interface ReckonedPart {
@@ -11,8 +11,7 @@ export interface ReckonedPart {
 }
 
 /** Masses of all batches of a part, g. */
-export const massesOfPart = ({ sheet }: Pick<ReckonedPart, 'sheet'>): BatchMasses =>
-  scaleMasses(batchOfSheet(sheet), sheet.batches.count);
+export const massesOfPart = ({ sheet }: Pick<ReckonedPart, 'sheet'>): BatchMasses => sheet.whole;
 
 /** Everything that the mixes of a pour take together but water, g dry. */
 function goodsOf(parts: readonly ReckonedPart[]): Portion[] {

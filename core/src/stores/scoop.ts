@@ -14,6 +14,10 @@ export function scoopAs({ id, name, volume, heaped }: Scoop, isHeaped = false): 
   return isHeaped && heaped !== undefined ? { id, name: `${name}, heaped`, volume: heaped } : { id, name, volume };
 }
 
+/** Scoops as they are measured with: each struck level, and heaped where that was measured too. */
+export const allScoops = (scoops: readonly Scoop[]): Scoop[] =>
+  scoops.flatMap((scoop) => [scoopAs(scoop), ...(scoop.heaped === undefined ? [] : [scoopAs(scoop, true)])]);
+
 /** To what part of a scoop amounts are rounded. */
 export type ScoopStep = 1 | 0.5 | 0.25;
 

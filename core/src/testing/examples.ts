@@ -2,6 +2,7 @@ import { handbookMaterial, type Dose, type Grade, type Material, type Mix, type 
 import type { MouldShape } from '../moulds/index.js';
 import type { RoundFrustum } from '../solids/index.js';
 import type { PourPlan } from '../pours/index.js';
+import type { Scoop } from '../stores/index.js';
 
 /** A round frustum by its diameters at bottom and top and its height, mm. */
 export const cone = (bottomDiameter: number, topDiameter: number, height: number): RoundFrustum => ({
@@ -64,6 +65,9 @@ export const mixOfStarter = ({ lines, doses, by, grade, exposure, packed }: Star
   packed,
 });
 
+/** A can of 400 mL. */
+export const can: Scoop = { id: 'can', name: 'the can', volume: 400 };
+
 /** Three of the worked pots in sand-cement, measured with a 400 mL can. */
 export const threePots = (over: Partial<PourPlan> = {}): PourPlan => ({
   items: [{ mouldId: 'pot', name: 'Nested pot', shape: nestedPot, piece: 'pot', count: 3 }],
@@ -71,7 +75,7 @@ export const threePots = (over: Partial<PourPlan> = {}): PourPlan => ({
   setting: 'portland',
   spare: 0.05,
   moisture: {},
-  scoop: { id: 'can', name: 'the can', volume: 400 },
+  scoop: can,
   step: 0.25,
   bucket: 14000,
   temperature: 18,

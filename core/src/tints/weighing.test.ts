@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { stockFor } from '../mixes/index.js';
 import {
   colourDifference,
   doseLadder,
@@ -9,7 +10,6 @@ import {
   matchWarnings,
   pickColour,
   spectrumOf,
-  stockFor,
   weighTint,
   type BatchColour,
   type Pixels,
@@ -45,7 +45,7 @@ describe('a tint on the scale', () => {
     expect(() => leastBinder(base, [dose('Red', '#7a2418', 0.001)], 1000)).toThrow(/cannot be matched/);
   });
   it('too small for it is dosed out of a stock, so much pigment in so much water', () => {
-    const { pigment, water, dose: drops } = stockFor(0.7, 1);
+    const { powder: pigment, water, dose: drops } = stockFor(0.7, 1);
     expect([pigment, water]).toEqual([50, 100]);
     expect((drops / water) * pigment).toBeCloseTo(0.7, 12);
     expect(() => stockFor(0, 1)).toThrow(/mass/);

@@ -250,13 +250,11 @@ export class PoursService {
   /** All that a plan of these choices is made from. */
   private async dataFor(input: Omit<PourInput, 'version'>, now: number): Promise<PlanData> {
     const moulds = await this.moulds.some(input.items.map(({ mouldId }) => mouldId));
-    const scoop = await this.rows.of(ScoopEntity).findOneBy({ id: input.scoopId });
-    if (!scoop) throw ProblemError.notFound('scoop');
     const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
     return {
       moulds,
       mixes: await this.mixes.all(),
-      scoop: scoopView(scoop),
+      scoops: (await this.rows.of(ScoopEntity).find({ order: { id: 'ASC' } })).map(scoopView),
       materials: (await this.rows.of(MaterialEntity).find()).map(plainMaterial),
       ...(await this.tints.all()),
       lots: (await this.rows.of(LotEntity).find()).map(plainLot),

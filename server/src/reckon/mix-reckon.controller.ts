@@ -1,6 +1,5 @@
 import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
 import {
-  betterRounding,
   broughtWater,
   bulkByWeighing,
   changeHolding,
@@ -12,10 +11,13 @@ import {
   gradeOfSpread,
   lighten,
   massesPerPart,
+  measuringChoice,
+  proposeWay,
+  scaleMasses,
+  waysWith,
   methodOf,
   moistureByDrying,
   reckonMix,
-  roundToScoops,
   shoppingList,
   shortagesOf,
   shrunkenMean,
@@ -37,10 +39,10 @@ import {
   HoldQuestion,
   LearnedQuestion,
   LightenQuestion,
+  MeasuresQuestion,
   MethodQuestion,
   MixQuestion,
   MoistureQuestion,
-  ScoopsQuestion,
   ShoppingQuestion,
   SizeQuestion,
   SpreadQuestion,
@@ -51,7 +53,7 @@ import {
 import { Calculated } from '../calculation/calculated.js';
 import { asked } from './asked.js';
 import { mixExamples as examples } from './mix-examples.js';
-import { plainBatch, plainConditions, plainMaterial, plainMix } from './plain-mix.js';
+import { plainBatch, plainConditions, plainMaterial, plainMix, plainScoops } from './plain-mix.js';
 
 /** A batch as a script reads it, g by material. */
 const told = (batch: BatchMasses) => ({
@@ -93,18 +95,20 @@ export class MixReckonController {
     return waterPlan(plainMix(question.mix), plainBatch(question), { moisture, order });
   }
 
-  /** A batch in scoops, and a size near by at which rounding errs less. */
-  @Post('scoops')
+  /** A batch measured out in every way that there are vessels for, and the way that is proposed. */
+  @Post('measures')
   @HttpCode(200)
-  @asked(ScoopsQuestion, examples.scoops)
-  scoops(@Body() question: ScoopsQuestion) {
-    checkMix(plainMix(question.mix));
-    const batch = plainBatch(question);
-    const { moisture = {}, step } = question;
-    const scoop = { id: 'scoop', name: 'the scoop', volume: question.scoop };
+  @asked(MeasuresQuestion, examples.measures)
+  measures(@Body() question: MeasuresQuestion) {
+    const mix = plainMix(question.mix);
+    checkMix(mix);
+    const { moisture = {}, step, scaleStep, spare = 0, setting = 'portland' } = question;
+    const batch = scaleMasses(plainBatch(question), 1 + spare);
+    const scoops = plainScoops(question.scoops);
+    const measuring = { mix, conditions: plainConditions(question.mix), moisture, spare, vessels: { scoop: scoops[0], scoops, step, scaleStep } }; // prettier-ignore
     return {
-      lines: roundToScoops(batch, moisture, scoop, step),
-      better: betterRounding(batch, moisture, scoop, step) ?? null,
+      proposed: proposeWay(batch, measuring, setting),
+      ways: waysWith(measuring.vessels).map((way) => measuringChoice(batch, way, measuring)),
     };
   }
 

@@ -5,6 +5,7 @@ import {
   type BatchMasses,
   type Mix,
   type MixConditions,
+  type Scoop,
 } from '@dewpot/core';
 import type { BatchQuestion, MixQuestion } from '@dewpot/contract';
 
@@ -38,3 +39,7 @@ export const plainConditions = ({ dampDays = WEEK, cementMonths }: MixQuestion):
 /** The batch that a question is about. @throws InputError */
 export const plainBatch = ({ mix, volume }: Pick<BatchQuestion, 'mix' | 'volume'>): BatchMasses =>
   sizeToVolume(massesPerPart(plainMix(mix), plainConditions(mix)), volume);
+
+/** The scoops of a question, by their volumes, mL. */
+export const plainScoops = (volumes: readonly number[]): Scoop[] =>
+  volumes.map((volume, i) => ({ id: String(i), name: `Scoop ${i + 1}`, volume }));

@@ -36,7 +36,7 @@ import {
 } from '@dewpot/contract';
 import { Calculated } from '../calculation/calculated.js';
 import { asked } from './asked.js';
-import { plainConditions, plainMix } from './plain-mix.js';
+import { plainConditions, plainMix, plainScoops } from './plain-mix.js';
 import { pourExamples as examples } from './pour-examples.js';
 
 const LIFT_LIMIT = 25000;
@@ -48,7 +48,19 @@ const itemOf = ({ shape, name, ...item }: SheetItem, i: number): PourItem => ({
   name: name ?? `Mould ${i + 1}`,
 });
 
-function partOf({ items, mix, scoop, step, spare, bucket, temperature, setting = 'portland' }: SheetQuestion) {
+function partOf({
+  items,
+  mix,
+  scoop,
+  scoops,
+  step,
+  scaleStep,
+  measuring,
+  spare,
+  bucket,
+  temperature,
+  setting = 'portland',
+}: SheetQuestion) {
   const plan: PourPlan = {
     items: items.map(itemOf),
     mix: plainMix(mix),
@@ -58,7 +70,10 @@ function partOf({ items, mix, scoop, step, spare, bucket, temperature, setting =
     bucket,
     temperature,
     moisture: {},
-    scoop: { id: 'scoop', name: 'the scoop', volume: scoop },
+    ...(scoop !== undefined && { scoop: plainScoops([scoop])[0]! }),
+    ...(scoops && { scoops: plainScoops(scoops) }),
+    ...(scaleStep !== undefined && { scaleStep }),
+    ...(measuring && { measuring }),
     conditions: plainConditions(mix),
     lots: [],
     liftLimit: LIFT_LIMIT,

@@ -1,20 +1,23 @@
 import { useState } from 'react';
-import { sayScoops } from '@dewpot/core';
 import { Check } from 'lucide-react';
-import { ScoopTally } from '../ui/scoop-tally';
+import { MeasureFigures, MeasureTally } from '../ui/measure-tally';
 import { useUnits } from '../ui/units';
 import { ScalePanel } from './scale-panel';
 import type { BucketContext } from './step-context';
 import { useScale } from '../ui/use-scale';
 
 /** Material by material: scoops to tap off, grams beside them; the scale fills in what it weighed. */
-export function WeighStep({ bucketful, bucketKey, bench, timed, run, record }: BucketContext) {
+export function WeighStep({ bucketful, bucketKey, run, record }: BucketContext) {
   const units = useUnits();
   const weighed = run.weighed.get(bucketKey) ?? {};
-  const { plan } = bench.parts[timed.step.part]!;
   const rows = [
-    ...bucketful.lines.map(({ materialId, name, mass, scoops }) => ({ materialId, name, mass: mass.value, scoops: scoops.count })), // prettier-ignore
-    ...bucketful.doses.map(({ materialId, name, mass }) => ({ materialId, name, mass: mass.value, scoops: undefined })),
+    ...bucketful.lines.map(({ materialId, name, mass, measures }) => ({
+      materialId,
+      name,
+      mass: mass.value,
+      measures,
+    })),
+    ...bucketful.doses.map(({ materialId, name, mass }) => ({ materialId, name, mass: mass.value, measures: [] })),
   ];
   const [chosen, setChosen] = useState<string>();
   const at = rows.find(({ materialId }) => materialId === chosen) ?? rows.find(({ materialId }) => weighed[materialId] === undefined); // prettier-ignore
@@ -32,7 +35,7 @@ export function WeighStep({ bucketful, bucketKey, bench, timed, run, record }: B
         }}
       />
       <ul className="space-y-2">
-        {rows.map(({ materialId, name, mass, scoops }) => {
+        {rows.map(({ materialId, name, mass, measures }) => {
           const own = weighed[materialId];
           const off = own === undefined ? 0 : own / mass - 1;
           return (
@@ -46,13 +49,12 @@ export function WeighStep({ bucketful, bucketKey, bench, timed, run, record }: B
                 aria-pressed={at?.materialId === materialId}
                 onClick={() => setChosen(materialId)}
               >
-                <span className="numeral w-16 shrink-0 text-4xl">{scoops === undefined ? '' : sayScoops(scoops)}</span>
+                <span className="w-24 shrink-0">
+                  <MeasureFigures measures={measures} />
+                </span>
                 <span className="min-w-0 flex-1">
                   <span className="block text-lg font-semibold">{name}</span>
-                  <span className="quiet block">
-                    {units.say(mass, 'g')}
-                    {scoops !== undefined && `, in ${plan.scoop.name}`}
-                  </span>
+                  <span className="quiet block">{units.say(mass, 'g')}</span>
                 </span>
                 {own !== undefined && (
                   <span className="text-right">
@@ -67,7 +69,7 @@ export function WeighStep({ bucketful, bucketKey, bench, timed, run, record }: B
                   </span>
                 )}
               </button>
-              {scoops !== undefined && own === undefined && <ScoopTally name={name} count={scoops} tappable />}
+              {own === undefined && <MeasureTally name={name} measures={measures} tappable />}
             </li>
           );
         })}

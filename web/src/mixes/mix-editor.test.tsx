@@ -79,14 +79,17 @@ describe('doses', () => {
 
 describe('a batch of it', () => {
   const batch = () => screen.getByRole('region', { name: 'A batch of it' });
-  it('is told in scoops with what rounding does, and a better size can be taken', async () => {
+  it('is measured in the way that is proposed, or as is chosen, with what comes of each', async () => {
     fakeServer({ mixes: [{ ...mix, doses: [{ materialId: 'red-oxide', amount: 0.03 }] }] });
     open('x');
     await screen.findByRole('region', { name: 'A batch of it' });
-    await userEvent.selectOptions(within(batch()).getByLabelText('To the'), 'whole');
-    expect(batch()).toHaveTextContent(/level spoons/);
-    await userEvent.click(within(batch()).getByRole('button', { name: 'Make that much' }));
-    expect(batch()).not.toHaveTextContent(/comes out even|comes out within/);
+    await waitFor(() => expect(batch()).toHaveTextContent(/Proposed: /));
+    await userEvent.selectOptions(within(batch()).getByLabelText('Round to'), 'whole ones');
+    await userEvent.click(within(batch()).getByLabelText(/^By one scoop/));
+    await waitFor(() => expect(within(batch()).getByRole('img', { name: /scoops of Sharp sand$/ })).toBeVisible());
+    await userEvent.click(within(batch()).getByLabelText(/^By the scale/));
+    await waitFor(() => expect(within(batch()).queryByRole('img', { name: /scoops of Sharp sand$/ })).toBeNull());
+    expect(batch()).toHaveTextContent(/on the scale/);
   });
   it('is as large as one bag, a bucket or the store allows', async () => {
     const sand = { ...stores.lots[0]!, id: 's', materialId: 'sharp-sand', bought: 40000, left: 3200 };
@@ -94,11 +97,11 @@ describe('a batch of it', () => {
     open('x');
     await screen.findByRole('region', { name: 'A batch of it' });
     await userEvent.selectOptions(within(batch()).getByLabelText('As much as'), 'one bag of grey portland cement');
-    expect(batch()).toHaveTextContent('25.0 kg');
+    await waitFor(() => expect(batch()).toHaveTextContent('25.0 kg'));
     await userEvent.selectOptions(within(batch()).getByLabelText('As much as'), 'what is left of sharp sand');
-    expect(batch()).toHaveTextContent('3.20 kg');
+    await waitFor(() => expect(batch()).toHaveTextContent('3.20 kg'));
     await userEvent.selectOptions(within(batch()).getByLabelText('As much as'), 'all that the store allows');
-    expect(batch()).toHaveTextContent('then sharp sand is used up');
+    await waitFor(() => expect(batch()).toHaveTextContent('then sharp sand is used up'));
   });
 });
 

@@ -37,7 +37,7 @@ function parts(count: number) {
   return partsOf(input, {
     moulds: [mould],
     mixes: [mix],
-    scoop: stores.scoops[0]!,
+    scoops: stores.scoops,
     find,
     tints,
     colours,

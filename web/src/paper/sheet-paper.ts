@@ -1,5 +1,6 @@
-import { alike, sayScoops, type Bucketful, type ReckonedPart } from '@dewpot/core';
+import { alike, sayScoops, type Bucketful, type Measure, type ReckonedPart } from '@dewpot/core';
 import type { PourPart } from '@dewpot/contract';
+import { sayMeasures } from '../ui/measuring-words';
 import { Paper, type Faces, type PaperName } from './paper';
 
 /** Says a quantity as the workshop does. */
@@ -10,8 +11,12 @@ type Part = PourPart & ReckonedPart;
 /** Height of a card's head and of each of its rows, points. */
 const [HEAD, ROW] = [100, 46];
 
+/** Measures as they are read at arm's length: 2 + ½, or grams. */
+const largeMeasure = (measures: readonly Measure[], say: Say) =>
+  measures.map((one) => (one.kind === 'scoop' ? sayScoops(one.count) : say(one.mass, 'g'))).join(' + ');
+
 /** What goes into one bucket, its water, and what it fills. */
-function bucketCard(paper: Paper, { one, times }: { one: Bucketful; times: number }, scoop: string, say: Say): void {
+function bucketCard(paper: Paper, { one, times }: { one: Bucketful; times: number }, say: Say): void {
   const { at, tint, lines, doses, late, water, fillings, volume, wash, wait } = one;
   const which = times > 1 ? `Buckets ${at + 1} to ${at + times}, each` : `Bucket ${at + 1}`;
   // A card is kept whole, where a page can hold it.
@@ -23,8 +28,12 @@ function bucketCard(paper: Paper, { one, times }: { one: Bucketful; times: numbe
   }
   if (wash) paper.text(wash);
   paper.gap(4);
-  for (const { name, mass, scoops } of lines)
-    paper.row(sayScoops(scoops.count), name, `${say(mass.value, 'g')}, in ${scoop}`);
+  for (const { name, mass, measures } of lines)
+    paper.row(
+      largeMeasure(measures, say),
+      name,
+      `${say(mass.value, 'g')}: ${sayMeasures(measures, (one) => say(one, 'g'))}`,
+    );
   for (const { name, onScale, words } of doses) paper.row(say(onScale, 'g'), name, words);
   if (late.length > 0)
     paper.text(`At the end: ${late.map(({ name, mass }) => `${say(mass, 'g')} ${name.toLowerCase()}`).join(', ')}`);
@@ -49,12 +58,12 @@ export async function sheetPaper(
   const paper = await Paper.of(name, faces, title);
   paper.text(title, { size: 22, bold: true });
   paper.rule();
-  for (const { mixName, sheet, plan } of parts) {
+  for (const { mixName, sheet } of parts) {
     if (parts.length > 1) paper.text(mixName, { size: 20, bold: true });
     for (const { text, step } of sheet.cautions)
       if (step === 'measure' || step === 'mix') paper.text(text, { size: 11 });
     paper.gap(6);
-    for (const card of alike(sheet.bucketfuls)) bucketCard(paper, card, plan.scoop.name, say);
+    for (const card of alike(sheet.bucketfuls)) bucketCard(paper, card, say);
     for (const { count, name: piece, fresh, dry } of sheet.pieces)
       paper.text(`${count} × ${piece}: ${say(fresh.value, 'g')} fresh, ${say(dry.value, 'g')} dry`, { size: 12 });
     paper.gap(10);

@@ -80,7 +80,7 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
       {parts.map(({ mixId, mixName, plan, sheet }) => (
         <section key={mixId} className="card-slab" aria-label={`Mixing sheet: ${mixName}`}>
           {parts.length > 1 && <h2 className="mb-2 text-2xl">{mixName}</h2>}
-          <SheetView sheet={sheet} scoop={plan.scoop.name} tappable />
+          <SheetView sheet={sheet} tappable />
           <TooWetHelp plan={plan} sheet={sheet} />
         </section>
       ))}

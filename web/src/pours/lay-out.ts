@@ -15,7 +15,11 @@ export function thingsToLayOut(plans: readonly PourPlan[], { cover }: Pick<PourI
     ...items.flatMap(({ inset }) => (inset ? [`“${inset.name}” and its template`] : [])),
     ...(items.some(({ mesh }) => mesh) ? ['The mesh, cut'] : []),
     ...unique(materials),
-    `${plans[0]!.scoop.name}, the scale, a jug of water`,
+    unique([
+      ...plans.flatMap(({ scoop, scoops = [] }) => [scoop, ...scoops].flatMap((one) => (one ? [one.name] : []))),
+      'the scale',
+      'a jug of water',
+    ]).join(', '),
     quick ? 'The bucket, clean and dry, and a stop-watch eye' : 'The bucket, wetted and wiped out',
     ...(items.some(({ piece }) => piece === 'slab') ? ['Straight edge, float, edger'] : []),
     cover && cover !== 'none' ? `To cover them: ${cover}` : 'Something to cover them with',

@@ -1,4 +1,12 @@
-import { InputError, type FieldIssue, type FullMould, type ReckonedPart, type Step } from '@dewpot/core';
+import {
+  InputError,
+  type FieldIssue,
+  type FullMould,
+  type MeasuringChoice,
+  type MeasuringWay,
+  type ReckonedPart,
+  type Step,
+} from '@dewpot/core';
 import { partsOf, type MixView, type MouldView, type PourInput, type PourPart, type PourView } from '@dewpot/contract';
 import type { SessionView } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
@@ -31,19 +39,20 @@ export interface Reckoned extends Chosen {
   /** Undefined where something is wrong, or until it is reckoned. */
   readonly sheets?: readonly SheetPart[];
   readonly steps?: readonly Step[];
+  /** How the pour's own mix comes out in each way of measuring. */
+  readonly ways?: readonly MeasuringChoice[];
 }
 
 /** The parts of a person's choices; undefined while something is not chosen. */
 export function partsChosen(input: PourInput, sources: PlanSources): Chosen | undefined {
   const { moulds, mixes, palette, workshop, pours, now } = sources;
   const { stores, find, tints, colours } = palette;
-  const scoop = stores.scoops.find(({ id }) => id === input.scoopId);
-  if (!scoop || !mixes.some(({ id }) => id === input.mixId)) return undefined;
+  if (!mixes.some(({ id }) => id === input.mixId)) return undefined;
   const lessons = (mixId: string) => lessonsFor(mixId, pours);
   const runs = pours.flatMap((pour) => pour.lessons ?? []);
   try {
-    const { lots } = stores;
-    const parts = partsOf(input, { moulds, mixes, scoop, find, tints, colours, lots, lessons, runs, workshop, now });
+    const { lots, scoops } = stores;
+    const parts = partsOf(input, { moulds, mixes, scoops, find, tints, colours, lots, lessons, runs, workshop, now });
     return { parts, issues: [] };
   } catch (error) {
     if (error instanceof InputError) return { parts: [], issues: error.issues };
@@ -59,3 +68,7 @@ export function itemOf(parts: readonly PourPart[], at: number) {
   }
   return undefined;
 }
+
+/** How a mix was measured when it was last chosen; undefined where nobody ever chose. */
+export const measuredBefore = (mixId: string, pours: readonly PourView[]): MeasuringWay | undefined =>
+  pours.find(({ input }) => input.mixId === mixId && input.measuring !== undefined)?.input.measuring;

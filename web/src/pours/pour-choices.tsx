@@ -1,4 +1,4 @@
-import { bulking, consistencies, heldSpots, squeezeTest, type Grade, type ScoopStep } from '@dewpot/core';
+import { bulking, consistencies, heldSpots, squeezeTest, type Grade } from '@dewpot/core';
 import type { PourInput } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { placesQuery } from '../api/places';
@@ -9,11 +9,10 @@ import { sayWhen } from '../ui/say-when';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import { DryHandful } from './dry-handful';
-import type { PlanSources } from './plan';
+import { MeasuringChoice } from './measuring-choice';
+import { measuredBefore, type PlanSources, type Reckoned } from './plan';
 
 const releases = ['paste wax', 'plant oil', 'mineral oil', 'petroleum jelly', 'soap', 'silicone spray', 'film', 'none'];
-/** Marks a scoop in the list that is heaped. */
-const HEAPED = '+heaped';
 const covers = ['film', 'bag', 'damp cloth', 'shade', 'none'];
 
 export interface ChoicesProps {
@@ -22,8 +21,13 @@ export interface ChoicesProps {
   readonly onChange: (part: Partial<PourInput>) => void;
 }
 
+/** Choices that go by what is reckoned of them. */
+export interface MeasuringProps extends ChoicesProps {
+  readonly reckoned: Reckoned | undefined;
+}
+
 /** Mix, scoop, wetness, and the sand as it lies. */
-export function PourChoices({ input, sources, onChange }: ChoicesProps) {
+export function PourChoices({ input, sources, reckoned, onChange }: MeasuringProps) {
   const { system } = useUnits();
   const places = useQuery(placesQuery).data ?? [];
   const {
@@ -45,29 +49,16 @@ export function PourChoices({ input, sources, onChange }: ChoicesProps) {
         label="Mix"
         value={input.mixId}
         options={mixes.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(mixId) => onChange({ mixId, grade: mixes.find(({ id }) => id === mixId)!.grade, moisture: {} })}
+        onChange={(mixId) =>
+          onChange({
+            mixId,
+            grade: mixes.find(({ id }) => id === mixId)!.grade,
+            moisture: {},
+            measuring: measuredBefore(mixId, sources.pours),
+          })
+        }
       />
-      <div className="grid grid-cols-[2fr_1fr] gap-3">
-        <SelectField
-          label="Scoop"
-          value={`${input.scoopId}${input.heaped ? HEAPED : ''}`}
-          options={stores.scoops.flatMap(({ id, name, volume, heaped }) => [
-            { value: id, label: `${name}, ${volume} mL` },
-            ...(heaped === undefined ? [] : [{ value: `${id}${HEAPED}`, label: `${name}, heaped ${heaped} mL` }]),
-          ])}
-          onChange={(chosen) => onChange({ scoopId: chosen.replace(HEAPED, ''), heaped: chosen.endsWith(HEAPED) })}
-        />
-        <SelectField<ScoopStep>
-          label="To the"
-          value={input.step}
-          options={[
-            { value: 0.25, label: 'quarter' },
-            { value: 0.5, label: 'half' },
-            { value: 1, label: 'whole' },
-          ]}
-          onChange={(step) => onChange({ step })}
-        />
-      </div>
+      <MeasuringChoice {...{ input, sources, reckoned, onChange }} />
       <SelectField<Grade>
         label="How wet"
         value={input.grade}

@@ -11,7 +11,7 @@ import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { BenchLog } from './bench-log';
 import { fullMoulds, freeOf } from './full-moulds';
-import type { PlanSources } from './plan';
+import { measuredBefore, type PlanSources } from './plan';
 import { PourPlanner } from './pour-planner';
 import { PouredView } from './poured-view';
 
@@ -55,15 +55,16 @@ export function PourPage() {
   const mix = sources.mixes.find(wanted(search.get('mix'), last?.mixId)) ?? sources.mixes[0];
   const mould = sources.moulds.find((one) => one.id === search.get('mould')) ?? sources.moulds[0];
   const scoop = palette.stores.scoops.find(wanted(null, last?.scoopId)) ?? palette.stores.scoops[0];
-  if (!mix || !mould || !scoop) return <Missing mould={!mould} mix={!mix} />;
+  if (!mix || !mould) return <Missing mould={!mould} mix={!mix} />;
   const first: PourInput = {
     items: [{ mouldId: mould.id, count: Math.max(1, freeOf(mould, sources.full, 1).free ?? 1) }],
     mixId: mix.id,
     grade: mix.grade,
     spare: SPARE,
     moisture: {},
-    scoopId: scoop.id,
+    ...(scoop && { scoopId: scoop.id }),
     step: 0.25,
+    measuring: measuredBefore(mix.id, pours.data),
     temperature: air.data?.now.temperature ?? 18,
     version: 0,
   };
@@ -86,7 +87,7 @@ function againInput({ input }: PourView, { moulds, mixes }: PlanSources, air: Ai
 function Missing({ mould, mix }: { mould: boolean; mix: boolean }) {
   return (
     <Empty level="h1" title="Not enough to plan with yet">
-      <p>A pour wants a mould, a mix and a scoop that you own.</p>
+      <p>A pour needs a mould and a mix.</p>
       <p className="flex flex-wrap justify-center gap-2">
         {mould && (
           <Link to="/moulds/new" className="btn btn-primary">
@@ -96,11 +97,6 @@ function Missing({ mould, mix }: { mould: boolean; mix: boolean }) {
         {mix && (
           <Link to="/mixes/new" className="btn btn-primary">
             Write a mix
-          </Link>
-        )}
-        {!mould && !mix && (
-          <Link to="/stores" className="btn btn-primary">
-            Add a scoop
           </Link>
         )}
       </p>

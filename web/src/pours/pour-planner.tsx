@@ -71,7 +71,7 @@ export function PourPlanner({
       <ColouringSlab input={input} sources={sources} reckoned={reckoned} onChange={change} />
       <FittingsSlab input={input} sources={sources} onChange={change} />
       <div className="grid gap-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
-        <PourChoices input={input} sources={sources} onChange={change} />
+        <PourChoices input={input} sources={sources} reckoned={reckoned} onChange={change} />
         <section className="card-slab" aria-label="Mixing sheet">
           <div className="mb-3 flex flex-wrap items-center justify-between gap-2">
             <h1 className="text-3xl">
@@ -134,7 +134,7 @@ export function PourPlanner({
 
 /** The sheets of a plan, mix by mix, or what is wrong with it. */
 function Sheets({ reckoned }: { reckoned: Reckoned | undefined }) {
-  if (!reckoned) return <p className="quiet">Choose a mix and a scoop.</p>;
+  if (!reckoned) return <p className="quiet">Choose a mix.</p>;
   const { sheets, issues } = reckoned;
   if (!sheets && issues.length === 0)
     return (
@@ -156,10 +156,10 @@ function Sheets({ reckoned }: { reckoned: Reckoned | undefined }) {
     <>
       <Shopping lines={pourShopping(sheets)} />
       {sheets.length > 1 && <WholeCost sheets={sheets} />}
-      {sheets.map(({ mixId, mixName, sheet, plan }, i) => (
+      {sheets.map(({ mixId, mixName, sheet }, i) => (
         <section key={mixId} className={i > 0 ? 'border-base-300 mt-6 border-t-4 pt-4' : ''} aria-label={mixName}>
           {sheets.length > 1 && <h2 className="mb-2 text-2xl">{mixName}</h2>}
-          <SheetView sheet={sheet} scoop={plan.scoop.name} />
+          <SheetView sheet={sheet} />
         </section>
       ))}
     </>

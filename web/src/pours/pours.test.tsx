@@ -40,9 +40,10 @@ const scoops = (name: string, place: HTMLElement = document.body) =>
     .getAttribute('aria-label');
 
 describe('a plan from what was chosen', () => {
-  it('is none while mix or scoop are not there, and tells what is wrong by field', () => {
+  it('is none while its mix is not there, and tells what is wrong by field', () => {
     expect(partsChosen({ ...input, items: [], mixId: 'no', version: 0 }, sources)).toBeUndefined();
-    expect(partsChosen({ ...input, items: [], scoopId: 'no', version: 0 }, sources)).toBeUndefined();
+    const without = partsChosen({ ...input, items: [], scoopId: 'no', version: 0 }, sources)!;
+    expect(without.issues.map(({ field }) => field)).toEqual(['scoopId']);
     const told = (items: PourInput['items']) => {
       const chosen = { ...input, items, version: 0 };
       return reckonParts(partsChosen(chosen, sources)!.parts, chosen);
@@ -61,7 +62,7 @@ describe('planning', () => {
     fakeServer();
     open('/pours/new');
     expect(await screen.findByLabelText('How many of Nested pot')).toHaveValue(3);
-    await waitFor(() => expect(scoops('Grey Portland cement')).toBe('6 scoops of Grey Portland cement'));
+    await waitFor(() => expect(scoops('Grey Portland cement')).toBe('5¾ scoops of Grey Portland cement'));
     await userEvent.click(screen.getByRole('button', { name: 'One Nested pot less' }));
     await waitFor(() => expect(scoops('Grey Portland cement')).toBe('4 scoops of Grey Portland cement'));
   });
@@ -78,8 +79,29 @@ describe('planning', () => {
     const lean = screen.getByRole('region', { name: 'Lean' });
     expect(within(lean).getByText('1 × Nested pot')).toBeVisible();
     await waitFor(() =>
-      expect(scoops('Grey Portland cement', screen.getByRole('region', { name: 'Garden grey' }))).toMatch(/^6 /),
+      expect(scoops('Grey Portland cement', screen.getByRole('region', { name: 'Garden grey' }))).toMatch(/^5¾ /),
     );
+  });
+
+  it('is measured as is chosen, each way with what comes of it, and is sent so', async () => {
+    const sent = fakeServer();
+    open('/pours/new');
+    const ways = await screen.findByRole('group', { name: 'Measure' });
+    expect(within(ways).getByLabelText(/^By one scoop/)).toBeChecked();
+    expect(screen.getByText(/^Proposed: one scoop alone comes out right/)).toBeVisible();
+    expect(within(ways).getByText(/By the scale/)).toHaveTextContent(/ratios exact, 5 % left over, 2 measures/);
+    await userEvent.click(within(ways).getByLabelText(/^By the scale/));
+    const measure = await screen.findByRole('region', { name: /^Measure by the scale/ });
+    expect(measure).toHaveTextContent(/kg ?on the scale/);
+    await userEvent.click(screen.getByRole('button', { name: 'Keep for later' }));
+    await waitFor(() => expect(sent[0]).toMatchObject({ method: 'PUT', body: { measuring: 'scale' } }));
+  });
+
+  it('without a scoop is weighed, and says so', async () => {
+    fakeServer({ stores: { ...stores, scoops: [] } });
+    open('/pours/new');
+    expect(await screen.findByText(/Without a scoop everything is weighed/)).toBeVisible();
+    expect(await screen.findByRole('region', { name: /^Measure by the scale/ })).toBeVisible();
   });
 
   it('takes more scoops of damp sand, and less water from the tap', async () => {
@@ -87,9 +109,9 @@ describe('planning', () => {
     open('/pours/new');
     const dry = await screen.findByRole('img', { name: /^Water: / });
     const first = dry.getAttribute('aria-label');
-    await waitFor(() => expect(scoops('Sharp sand')).toBe('14¾ scoops of Sharp sand'));
+    await waitFor(() => expect(scoops('Sharp sand')).toBe('14½ scoops of Sharp sand'));
     await userEvent.click(screen.getByText('Holds a lump'));
-    await waitFor(() => expect(scoops('Sharp sand')).toBe('17¾ scoops of Sharp sand'));
+    await waitFor(() => expect(scoops('Sharp sand')).toBe('17½ scoops of Sharp sand'));
     expect(screen.getByRole('img', { name: /^Water: / }).getAttribute('aria-label')).not.toBe(first);
     expect(screen.getByText(/Damp and liquid materials bring/)).toBeVisible();
   });
@@ -97,7 +119,7 @@ describe('planning', () => {
   it('shows the caution at its step and says what the store lacks', async () => {
     fakeServer({ stores: { ...stores, lots: [{ ...stores.lots[0]!, left: 100 }] } });
     open('/pours/new');
-    const measure = await screen.findByRole('region', { name: /^Measure, with the bean can/ });
+    const measure = await screen.findByRole('region', { name: /^Measure by one scoop/ });
     expect(measure).toHaveTextContent('wear a fitted respirator');
     const buy = screen.getByRole('region', { name: 'To buy' });
     expect(buy).toHaveTextContent(/of grey portland cement: 1 bag of 25\.0 kg, €7\.50/);
@@ -121,8 +143,9 @@ describe('planning', () => {
   it('tells doses by the scale and the spoon, and how it is mixed', async () => {
     fakeServer({ mixes: [{ ...mix, doses: [{ materialId: 'red-oxide', amount: 0.03 }] }] });
     open('/pours/new');
-    const measure = await screen.findByRole('region', { name: /^Measure, with the bean can/ });
-    expect(measure).toHaveTextContent(/9\d gIron oxide, red 3 % of binder mass, or 2\d.* level spoons of 5 mL/);
+    const measure = await screen.findByRole('region', { name: /^Measure by one scoop/ });
+    expect(measure).toHaveTextContent(/9\d gIron oxide, red 3 % of binder mass/);
+    expect(measure).not.toHaveTextContent(/level spoons/);
     expect(screen.getByText(/Blend iron oxide, red into the dry powder/)).toBeVisible();
   });
 

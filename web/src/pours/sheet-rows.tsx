@@ -1,6 +1,6 @@
 import { sayScoops, SPOON, type SheetDose, type SheetLine } from '@dewpot/core';
 import { Reckoning } from '../ui/reckoning';
-import { ScoopTally } from '../ui/scoop-tally';
+import { MeasureFigures, MeasureTally } from '../ui/measure-tally';
 import { useUnits } from '../ui/units';
 
 /** A dose as the scale gives it, or a level spoon. */
@@ -8,13 +8,14 @@ function DoseRow({ dose }: { dose: SheetDose }) {
   const units = useUnits();
   const { mass, onScale, name, words, spoons, milliliters, advice } = dose;
   return (
-    <li className="grid grid-cols-[4.5rem_1fr] gap-x-3 py-2 sm:grid-cols-[5.5rem_1fr]">
+    <li className="grid grid-cols-[6rem_1fr] gap-x-3 py-2 sm:grid-cols-[7rem_1fr]">
       <span className="numeral text-2xl whitespace-nowrap">{units.say(onScale, 'g')}</span>
       <span>
         <span className="font-semibold">{name}</span>{' '}
         <span className="quiet">
-          {words}, or{' '}
-          {spoons === undefined ? units.say(milliliters!, 'mL') : `${sayScoops(spoons)} level spoons of ${SPOON} mL`}
+          {words}
+          {milliliters !== undefined && `, or ${units.say(milliliters, 'mL')}`}
+          {spoons !== undefined && `, or ${sayScoops(spoons)} level spoons of ${SPOON} mL`}
         </span>
         {advice && <span className="text-warning block text-sm">{advice}</span>}
         <Reckoning figure={mass} label="Why so much?" />
@@ -37,15 +38,17 @@ export function SheetRows({
   return (
     <ul className="divide-base-300 divide-y">
       {lines.map((line) => (
-        <li key={line.materialId} className="grid grid-cols-[4.5rem_1fr] gap-x-3 py-2 sm:grid-cols-[5.5rem_11rem_1fr]">
-          <span className="numeral text-4xl">{sayScoops(line.scoops.count)}</span>
+        <li key={line.materialId} className="grid grid-cols-[6rem_1fr] gap-x-3 py-2 sm:grid-cols-[7rem_11rem_1fr]">
+          <span>
+            <MeasureFigures measures={line.measures} />
+          </span>
           <span>
             <span className="block font-semibold">{line.name}</span>
             <span className="quiet block">{units.sayFigure(line.mass)}</span>
             <Reckoning figure={line.mass} label="Why so much?" />
           </span>
           <span className="col-span-2 sm:col-span-1">
-            <ScoopTally name={line.name} count={line.scoops.count} tappable={tappable} />
+            <MeasureTally name={line.name} measures={line.measures} tappable={tappable} />
           </span>
         </li>
       ))}

@@ -4,6 +4,7 @@ import { BigFigure, Reckoning } from '../ui/reckoning';
 import { useUnits } from '../ui/units';
 import { SheetRows } from './sheet-rows';
 import { BucketTurns } from './bucket-turns';
+import { wayNames } from '../ui/measuring-words';
 import { WaterSlab } from './water-slab';
 
 function Cautions({ sheet, step }: { sheet: Sheet; step: CautionStep }) {
@@ -28,9 +29,9 @@ function Step({ n, title, children }: { n: number; title: string; children: Reac
 }
 
 /** The mixing sheet: what goes into the bucket in order, in the caster's own scoops and in grams. */
-export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; scoop: string; tappable?: boolean }) {
+export function SheetView({ sheet, tappable = false }: { sheet: Sheet; tappable?: boolean }) {
   const units = useUnits();
-  const { batch, batches, bucketfuls, amount, leftover, cost, warnings, method, better } = sheet;
+  const { batch, batches, bucketfuls, amount, leftover, cost, warnings, method, even, way } = sheet;
   const turns = alike(bucketfuls);
   const tinted = turns.some(({ one }) => one.tint);
   const inTurns = tinted || turns.length > 1;
@@ -66,17 +67,22 @@ export function SheetView({ sheet, scoop, tappable = false }: { sheet: Sheet; sc
           ))}
         </ul>
       )}
-      {better && (
+      {even && (
         <p className="my-2">
-          {Math.abs(Math.round((better.factor - 1) * 100))} % {better.factor > 1 ? 'more' : 'less'} comes out{' '}
-          {better.worst < 0.005 ? 'even' : `within ${(better.worst * 100).toFixed(0)} %`} in this scoop: change the
-          spare, or the counts.
+          It comes out even{' '}
+          {[
+            even.spare !== undefined && `with ${Math.round(even.spare * 100)} % spare`,
+            even.count !== undefined && `for ${even.count} moulds`,
+          ]
+            .filter(Boolean)
+            .join(', or ')}
+          .
         </p>
       )}
       <div className="mt-2">
         <Step
           n={1}
-          title={`Measure, with ${scoop}${tinted ? ', tint by tint' : inTurns ? ', bucket by bucket' : count > 1 ? ', for each batch' : ''}`}
+          title={`Measure ${wayNames[way.way].toLowerCase()}${tinted ? ', tint by tint' : inTurns ? ', bucket by bucket' : count > 1 ? ', for each batch' : ''}`}
         >
           <Cautions sheet={sheet} step="measure" />
           {inTurns ? (

@@ -151,7 +151,7 @@ function Ladder({
         </p>
         {stock && (
           <p className="border-warning mb-3 border-l-4 pl-3">
-            A scale of {scaleStep} g is too coarse for this: stir {stock.pigment} g of pigment into {stock.water} mL of
+            A scale of {scaleStep} g is too coarse for this: stir {stock.powder} g of pigment into {stock.water} mL of
             water that is counted, and dose that by mL. Shake it before each.
           </p>
         )}
@@ -175,7 +175,7 @@ function Ladder({
               </span>
               {stock && (
                 <span className="block text-sm">
-                  or <strong>{((grams.pigments[0]!.value / stock.pigment) * stock.water).toFixed(1)} mL</strong> of the
+                  or <strong>{((grams.pigments[0]!.value / stock.powder) * stock.water).toFixed(1)} mL</strong> of the
                   stock
                 </span>
               )}

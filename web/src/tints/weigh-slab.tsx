@@ -80,7 +80,7 @@ export function WeighSlab({ tint, figures, palette }: { tint: Tint; figures: Tin
                 <strong>{material.name}</strong> <span className="quiet">{exact.toFixed(2)} g exactly</span>
                 {stock && (
                   <span className="block text-sm">
-                    Too little for this scale: stir {stock.pigment} g into {stock.water} mL of counted water, and dose{' '}
+                    Too little for this scale: stir {stock.powder} g into {stock.water} mL of counted water, and dose{' '}
                     {stock.dose.toFixed(1)} mL of it.
                   </span>
                 )}

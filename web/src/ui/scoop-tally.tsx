@@ -5,11 +5,16 @@ const CAN = { width: 40, height: 46 };
 /** Scoops drawn one by one up to this many; beyond, the number alone is told. */
 const MOST_DRAWN = 60;
 
-/** A scoop as the caster's own can, filled to a share. */
-function Can({ share, done }: { share: number; done: boolean }) {
+/** Volume of the scoop that is drawn at its own size, mL, and how far others may differ from it. */
+const USUAL = 400;
+const SIZES = [0.6, 1.25] as const;
+
+/** A scoop of so many mL as the caster's own can, filled to a share. */
+function Can({ share, done, volume }: { share: number; done: boolean; volume: number }) {
   const level = 8 + (1 - share) * 32;
+  const size = Math.min(SIZES[1], Math.max(SIZES[0], Math.cbrt(volume / USUAL)));
   return (
-    <svg viewBox="0 0 40 46" width={CAN.width} height={CAN.height} aria-hidden="true">
+    <svg viewBox="0 0 40 46" width={CAN.width * size} height={CAN.height * size} aria-hidden="true">
       <path
         d={`M6 ${level}L${6 + (level - 8) * 0.06} ${level}V42Q20 46 34 42V${level}Z`}
         fill={done ? 'var(--color-primary)' : 'var(--concrete)'}
@@ -31,7 +36,18 @@ function Can({ share, done }: { share: number; done: boolean }) {
 }
 
 /** One material as scoops, whole and part, to be tapped off as they go in. */
-export function ScoopTally({ name, count, tappable = false }: { name: string; count: number; tappable?: boolean }) {
+export function ScoopTally({
+  name,
+  count,
+  volume = USUAL,
+  tappable = false,
+}: {
+  name: string;
+  count: number;
+  /** Of the scoop, mL. */
+  volume?: number;
+  tappable?: boolean;
+}) {
   const [done, setDone] = useState(0);
   const scoops = Array.from({ length: Math.ceil(count) }, (_, i) => Math.min(1, count - i));
   if (scoops.length > MOST_DRAWN) return null;
@@ -39,7 +55,7 @@ export function ScoopTally({ name, count, tappable = false }: { name: string; co
     return (
       <span className="flex flex-wrap gap-0.5" role="img" aria-label={`${sayScoops(count)} scoops of ${name}`}>
         {scoops.map((share, i) => (
-          <Can key={i} share={share} done={false} />
+          <Can key={i} share={share} done={false} volume={volume} />
         ))}
       </span>
     );
@@ -59,7 +75,7 @@ export function ScoopTally({ name, count, tappable = false }: { name: string; co
           className="p-1.5"
           onClick={() => setDone(i < done ? i : i + 1)}
         >
-          <Can share={share} done={i < done} />
+          <Can share={share} done={i < done} volume={volume} />
         </button>
       ))}
     </span>

@@ -1,10 +1,4 @@
 import { expose } from 'comlink';
-import { reckonParts } from '../pours/reckon-parts';
+import { planWork } from './plan-work';
 
-const work = {
-  /** Sheets and steps of a pour's parts, or what is wrong with them. */
-  reckon: reckonParts,
-};
-
-export type PlanWork = typeof work;
-expose(work);
+expose(planWork);

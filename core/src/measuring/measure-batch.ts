@@ -1,0 +1,168 @@
+import type { BatchMasses } from '../mixes/index.js';
+import { requireNumber } from '../units/index.js';
+import { binderAmounts, fewestScoops, type ScoopedAmount } from './fewest-scoops.js';
+import {
+  binderAt,
+  byScoops,
+  linesToMeasure,
+  measureLine,
+  scooped,
+  sizedLine,
+  type LineToMeasure,
+} from './measure-line.js';
+import { isSound, measuredBatch, measuringFaults, type Measuring, type MeasuringFaults } from './measured-batch.js';
+import { RATIO_TOLERANCE, type MeasuredBatch, type MeasuringWay } from './ways.js';
+
+/** How far above the need a batch is made to come out better, where the spare is less. */
+const REACH = 0.25;
+/** So many counts of one line are tried: those of a fine scoop err by little. */
+const MOST_STEPS = 200;
+/** Sizes that are tried. */
+const MOST_SIZES = 300;
+
+interface Tried {
+  readonly found: MeasuredBatch;
+  readonly faults: MeasuringFaults;
+}
+
+/** The better the smaller, and the first that differs decides. */
+const rank = ({ found, faults: { short, off, wet, over } }: Tried): number[] => [
+  short,
+  off + wet + over,
+  found.way === 'scoops' ? found.measures : 0,
+  Math.abs(found.factor - 1),
+];
+
+function isBetter(a: Tried, b: Tried | undefined): boolean {
+  if (!b) return true;
+  const [left, right] = [rank(a), rank(b)];
+  const at = left.findIndex((value, i) => Math.abs(value - right[i]!) > 1e-9);
+  return at >= 0 && left[at]! < right[at]!;
+}
+
+/** The sizes that are tried: from just what is needed to a quarter more, or to the spare where that is more. */
+const reach = (spare: number) => [1 / (1 + spare), Math.max(1, (1 + REACH) / (1 + spare))] as const;
+
+/** Sizes at which some line comes out even in the one scoop; the one asked for first, then those nearest to it. */
+function sizesOfScoop(lines: readonly LineToMeasure[], unit: number, spare: number): number[] {
+  const [least, most] = reach(spare);
+  const sizes = new Set([1, least]);
+  for (const { room } of lines) {
+    const first = Math.max(1, Math.ceil((room * least) / unit - 1e-9));
+    // A scoop too coarse for the reach is counted up past it all the same: a batch that falls short is worse.
+    const last = Math.max(first + 2, Math.min((room * most) / unit, first + MOST_STEPS));
+    for (let n = first; n <= last; n++) sizes.add((n * unit) / room);
+  }
+  return [...sizes].sort((a, b) => Math.abs(a - 1) - Math.abs(b - 1)).slice(0, MOST_SIZES);
+}
+
+/** A scale errs by half a step in each line: a few more of its steps make up for it. */
+const sizesOfScale = (binder: LineToMeasure, step: number): number[] =>
+  Array.from({ length: 9 }, (_, n) => 1 + (n * step) / 2 / binder.mass);
+
+function measureBySizes(batch: BatchMasses, way: MeasuringWay, asked: Measuring): MeasuredBatch {
+  const { vessels, moisture, spare } = asked;
+  const { scoop, step, scaleStep } = vessels;
+  const lines = linesToMeasure(batch, moisture);
+  const sizes =
+    way === 'scoop' && scoop
+      ? sizesOfScoop(lines, scoop.volume * step, spare)
+      : sizesOfScale(lines[binderAt(lines)]!, scaleStep);
+  let best: Tried | undefined;
+  for (const size of sizes) {
+    const measures = lines.map((line) => measureLine(sizedLine(line, size), way, vessels));
+    const found = measuredBatch(batch, way, measures, asked);
+    const tried = { found, faults: measuringFaults(found, batch, asked) };
+    if (isBetter(tried, best)) best = tried;
+  }
+  return best!.found;
+}
+
+type Window = readonly [least: number, most: number];
+
+/** The shares of what they should be at which the other lines make just the need, and the need with its spare. */
+function sharesOf(batch: BatchMasses, asked: Measuring, size: number): Window {
+  const lines = linesToMeasure(batch, asked.moisture);
+  const at = binderAt(lines);
+  const made = (share: number) => {
+    const found = lines.map(({ mass }, i) => ({ measures: [], measured: mass * size * (i === at ? 1 : share) }));
+    return measuredBatch(batch, 'scoops', found, asked).made;
+  };
+  const need = batch.volume / (1 + asked.spare);
+  const [half, full] = [made(0.5), made(1)];
+  if (full <= half) return [0, Infinity];
+  // What a batch makes is a straight line in the share.
+  const shareFor = (volume: number) => 1 + (0.5 * (volume - full)) / (full - half);
+  return [shareFor(need), shareFor(need * (1 + asked.spare))];
+}
+
+/** For one amount of the binder, the fewest scoopings of every other line: first where they will, then as much as is needed. */
+function withAmount(batch: BatchMasses, asked: Measuring, amount: ScoopedAmount): Tried {
+  const lines = linesToMeasure(batch, asked.moisture);
+  const at = binderAt(lines);
+  const binder = lines[at]!;
+  const size = amount.volume / binder.room;
+  const measure = (within: (line: LineToMeasure) => Window): Tried => {
+    const measures = lines.map((line, i) => {
+      if (i === at) return scooped(binder, amount);
+      const own = sizedLine(line, size);
+      return byScoops(own, within(own), asked.vessels);
+    });
+    const found = measuredBatch(batch, 'scoops', measures, asked);
+    return { found, faults: measuringFaults(found, batch, asked) };
+  };
+  const [low, high] = [1 - RATIO_TOLERANCE, 1 + RATIO_TOLERANCE];
+  const free = measure(() => [low, high]);
+  const { short, over } = free.faults;
+  if (short + over === 0) return free;
+  const [least, most] = sharesOf(batch, asked, size);
+  const lifted = Math.max(low, least);
+  const bound = measure(() => [lifted, Math.min(high, Math.max(lifted, most))]);
+  return isBetter(bound, free) ? bound : free;
+}
+
+/** By several scoops: over the amounts of the binder that they give, the fewest scoopings in all. */
+function measureByScoops(batch: BatchMasses, asked: Measuring): MeasuredBatch {
+  const { vessels, moisture, spare } = asked;
+  const lines = linesToMeasure(batch, moisture);
+  const at = binderAt(lines);
+  const { room } = lines[at]!;
+  const [least, most] = reach(spare);
+  const [low, high] = [least * (1 - RATIO_TOLERANCE), 1 + RATIO_TOLERANCE];
+  const ofOthers = lines.reduce((sum, line, i) => {
+    const within = [line.room * low * (1 - RATIO_TOLERANCE), line.room * most * high] as const;
+    return sum + (i === at ? 0 : (fewestScoops(within, vessels.scoops, vessels.step)?.scoopings ?? 0));
+  }, 0);
+  let best: Tried | undefined;
+  for (const scoop of vessels.scoops) {
+    const alone = measureBySizes(batch, 'scoop', { ...asked, vessels: { ...vessels, scoop } });
+    const tried = { found: { ...alone, way: 'scoops' as const }, faults: measuringFaults(alone, batch, asked) };
+    if (isBetter(tried, best)) best = tried;
+  }
+  for (const [from, to] of [
+    [low, high],
+    [high, most],
+  ] as const) {
+    for (const amount of binderAmounts([room * from, room * to], vessels).slice(0, MOST_SIZES)) {
+      if (best && isSound(best.faults) && amount.scoopings + ofOthers > best.found.measures) break;
+      const tried = withAmount(batch, asked, amount);
+      if (isBetter(tried, best)) best = tried;
+    }
+    if (best && isSound(best.faults)) break;
+  }
+  return best!.found;
+}
+
+/**
+ * A batch (masses, g, its spare in it) as it is best measured out in one way: never less than the need where the way can do
+ * that, every ratio within 3 % of the recipe, water to cement under its ceiling, no more left over than the spare; then the
+ * fewest scoopings, and the size nearest to the one asked for. What a way has no vessel for is weighed.
+ * @throws InputError on a scale or a scoop of no size
+ */
+export function measureBatch(batch: BatchMasses, way: MeasuringWay, asked: Measuring): MeasuredBatch {
+  const { scoop, scoops, scaleStep } = asked.vessels;
+  requireNumber('scaleStep', scaleStep, 'The step of the scale', { above: 0, max: 1000, unit: 'g' });
+  for (const { name, volume } of scoop ? [scoop, ...scoops] : scoops)
+    requireNumber('scoop.volume', volume, `The volume of ${name}`, { min: 1, max: 100_000, unit: 'mL' });
+  return way === 'scoops' && scoops.length > 0 ? measureByScoops(batch, asked) : measureBySizes(batch, way, asked);
+}

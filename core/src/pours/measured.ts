@@ -1,0 +1,53 @@
+import {
+  askedOf,
+  measureBatch,
+  measuringChoice,
+  waysWith,
+  type MeasuringChoice,
+  proposeWay,
+  type MeasuredBatch,
+  type Measuring,
+  type MeasuringWay,
+  type ProposedWay,
+} from '../measuring/index.js';
+import type { BatchMasses } from '../mixes/index.js';
+import { line, type WorkingLine } from '../units/index.js';
+import { KITCHEN_SCALE, type PourPlan } from './plan.js';
+import type { Sheet } from './sheet.js';
+
+/** What a plan's batches are measured for and with. */
+export const measuringOf = ({
+  mix,
+  conditions,
+  moisture,
+  spare,
+  scoop,
+  scoops,
+  step,
+  scaleStep = KITCHEN_SCALE,
+}: PourPlan): Measuring => ({
+  mix,
+  conditions,
+  moisture,
+  spare,
+  vessels: { scoop, scoops: scoops ?? (scoop ? [scoop] : []), step, scaleStep },
+});
+
+/** A batch of a plan as it is measured out in a way. @throws InputError */
+export const measuredAs = (plan: PourPlan, batch: BatchMasses, way: MeasuringWay): MeasuredBatch =>
+  measureBatch(batch, way, measuringOf(plan));
+
+/** How a plan is measured: as was chosen, else as is best for its first batch. @throws InputError */
+export const proposedFor = (plan: PourPlan, batch: BatchMasses): ProposedWay =>
+  plan.measuring ? { way: plan.measuring, reason: 'as you chose' } : proposeWay(batch, measuringOf(plan), plan.setting);
+
+/** The line of a working that tells how measuring changed an amount; none where it did not. */
+export const measuredLine = (factor: number): WorkingLine[] =>
+  Math.abs(factor - 1) < 1e-6 ? [] : [line('× so that its measures come out', factor, 'ratio')];
+
+/** How a plan's first bucketful comes out in every way that the caster has the vessels for. @throws InputError */
+export function measuringChoicesOf(plan: PourPlan, { bucketfuls }: Pick<Sheet, 'bucketfuls'>): MeasuringChoice[] {
+  const asked = askedOf(bucketfuls[0]!.measured);
+  const measuring = measuringOf(plan);
+  return waysWith(measuring.vessels).map((way) => measuringChoice(asked, way, measuring));
+}

@@ -1,0 +1,137 @@
+import { useCallback, useState } from 'react';
+import {
+  sayScoops,
+  usualOrder,
+  waterPlan,
+  weighDose,
+  type BatchMasses,
+  type MeasuringChoice,
+  type MeasuringWay,
+  type Vessels,
+} from '@dewpot/core';
+import type { MixInput } from '@dewpot/contract';
+import type { Remote } from 'comlink';
+import { Choice } from '../ui/choice';
+import { MeasureFigures, MeasureTally } from '../ui/measure-tally';
+import { sayChoice, wayNames } from '../ui/measuring-words';
+import { useUnits } from '../ui/units';
+import { WaterGlass } from '../ui/water-glass';
+import type { PlanWork } from '../workers/plan-work';
+import { usePlanWork } from '../workers/use-plan-work';
+import type { ReckonedMix } from './use-reckoned-mix';
+
+const off = (share: number) =>
+  Math.abs(share) < 0.005 ? '' : `${Math.abs(share * 100).toFixed(0)} % ${share > 0 ? 'over' : 'under'}`;
+
+interface BatchProps extends Pick<ReckonedMix, 'mix' | 'conditions'> {
+  readonly draft: MixInput;
+  readonly batch: BatchMasses;
+  /** What its size goes by. */
+  readonly by: string | undefined;
+  readonly vessels: Vessels;
+}
+
+/** A batch of the mix as it is measured out, in the way that is chosen or else proposed; its doses and its water. */
+export function MeasuredBatchView({ draft, mix, conditions, batch, by, vessels }: BatchProps) {
+  const units = useUnits();
+  const [wanted, setWanted] = useState<MeasuringWay>();
+  const { setting } = draft;
+  const job = useCallback(
+    (work: PlanWork | Remote<PlanWork>) =>
+      work.measure(batch, { mix, conditions, vessels, moisture: {}, spare: 0 }, setting),
+    [batch, mix, conditions, vessels, setting],
+  );
+  const told = usePlanWork(job);
+  if (!told) return <p className="quiet">One moment…</p>;
+  if (!told.ways)
+    return (
+      <p role="alert" className="border-error border-l-4 pl-3">
+        {told.issues.map(({ message, remedy }) => `${message} ${remedy}`).join(' ')}
+      </p>
+    );
+  const { ways, proposed } = told;
+  const chosen = ways.find(({ measured }) => measured.way === (wanted ?? proposed.way)) ?? ways[0]!;
+  return (
+    <div className="space-y-3">
+      <Choice
+        legend="Measure"
+        value={chosen.measured.way}
+        options={ways.map((one) => ({
+          value: one.measured.way,
+          label: wayNames[one.measured.way],
+          hint: sayChoice(one),
+        }))}
+        onChange={setWanted}
+      />
+      {wanted === undefined && <p className="quiet text-sm">Proposed: {proposed.reason}.</p>}
+      <p>
+        <strong className="numeral text-2xl">{units.say(chosen.measured.made, 'mL')}</strong> of fresh mix
+        {by && <span className="quiet">: {by}</span>}
+      </p>
+      <Rows {...{ draft, mix, vessels, chosen }} />
+    </div>
+  );
+}
+
+function Rows({
+  draft,
+  mix,
+  vessels,
+  chosen,
+}: Pick<BatchProps, 'draft' | 'mix' | 'vessels'> & { chosen: MeasuringChoice }) {
+  const units = useUnits();
+  const { batch, lines, ratio } = chosen.measured;
+  const water = waterPlan(mix, batch, { moisture: {}, order: draft.ways?.order ?? usualOrder(draft.setting) });
+  return (
+    <div className="grid items-start gap-4 md:grid-cols-[1fr_15rem]">
+      <div>
+        <ul className="divide-base-300 divide-y">
+          {lines.map(({ material, measured, measures, ratioError }) => (
+            <li key={material.id} className="grid grid-cols-[7rem_1fr_auto] items-center gap-3 py-1.5">
+              <span>
+                <MeasureFigures measures={measures} />
+              </span>
+              <span>
+                {material.name} <span className="quiet text-sm">{units.say(measured, 'g')}</span>
+                <span className="block">
+                  <MeasureTally name={material.name} measures={measures} />
+                </span>
+              </span>
+              <span className="text-warning text-sm">{off(ratioError)}</span>
+            </li>
+          ))}
+          {batch.doses.map((portion) => {
+            const weighed = weighDose(portion, vessels.scaleStep, batch);
+            return (
+              <li key={weighed.name} className="grid grid-cols-[7rem_1fr_auto] items-baseline gap-3 py-1.5">
+                <span className="numeral text-xl whitespace-nowrap">{units.say(weighed.onScale, 'g')}</span>
+                <span>
+                  {weighed.name}{' '}
+                  <span className="quiet text-sm">
+                    {weighed.words}
+                    {weighed.milliliters !== undefined && `, or ${units.say(weighed.milliliters, 'mL')}`}
+                    {weighed.spoons !== undefined &&
+                      `, or ${sayScoops(weighed.spoons)} level spoons (${off(weighed.spoonError!) || 'even'})`}
+                  </span>
+                  {weighed.advice && <span className="text-warning block text-sm">{weighed.advice}</span>}
+                </span>
+                <span className="text-warning text-sm">{off(weighed.scaleError)}</span>
+              </li>
+            );
+          })}
+        </ul>
+        {ratio > 0 && (
+          <p className="quiet mt-1 text-sm">As it is measured, water to cement comes to {ratio.toFixed(2)}.</p>
+        )}
+      </div>
+      <div>
+        <WaterGlass water={water} />
+        {water.powderHeld !== undefined && (
+          <p className="quiet text-sm">
+            All the water at once; hold back {units.say(water.powderHeld, 'g')} of the powder and add it by eye.
+          </p>
+        )}
+      </div>
+    </div>
+  );
+}

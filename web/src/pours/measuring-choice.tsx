@@ -1,0 +1,57 @@
+import type { ScoopStep } from '@dewpot/core';
+import { Choice } from '../ui/choice';
+import { sayChoice, wayNames } from '../ui/measuring-words';
+import { SelectField } from '../ui/select-field';
+import type { MeasuringProps } from './pour-choices';
+
+/** Marks a scoop in the list that is heaped. */
+const HEAPED = '+heaped';
+
+/** How the pour is measured: each way with what comes of it, the scoop at hand and the finest part of it. */
+export function MeasuringChoice({ input, sources, reckoned, onChange }: MeasuringProps) {
+  const { scoops } = sources.palette.stores;
+  const chosen = reckoned?.sheets?.[0]?.sheet.way;
+  const ways = reckoned?.ways ?? [];
+  return (
+    <div className="space-y-2">
+      {chosen && ways.length > 0 && (
+        <Choice
+          legend="Measure"
+          value={chosen.way}
+          options={ways.map((one) => ({
+            value: one.measured.way,
+            label: wayNames[one.measured.way],
+            hint: sayChoice(one),
+          }))}
+          onChange={(measuring) => onChange({ measuring })}
+        />
+      )}
+      {chosen && input.measuring === undefined && <p className="quiet text-sm">Proposed: {chosen.reason}.</p>}
+      {scoops.length === 0 ? (
+        <p className="quiet text-sm">Without a scoop everything is weighed. Add your scoops under Stores.</p>
+      ) : (
+        <div className="grid grid-cols-[2fr_1fr] gap-3">
+          <SelectField
+            label="Scoop at hand"
+            value={`${input.scoopId ?? scoops[0]!.id}${input.heaped ? HEAPED : ''}`}
+            options={scoops.flatMap(({ id, name, volume, heaped }) => [
+              { value: id, label: `${name}, ${volume} mL` },
+              ...(heaped === undefined ? [] : [{ value: `${id}${HEAPED}`, label: `${name}, heaped ${heaped} mL` }]),
+            ])}
+            onChange={(value) => onChange({ scoopId: value.replace(HEAPED, ''), heaped: value.endsWith(HEAPED) })}
+          />
+          <SelectField<ScoopStep>
+            label="Round to"
+            value={input.step}
+            options={[
+              { value: 0.25, label: 'quarters' },
+              { value: 0.5, label: 'halves' },
+              { value: 1, label: 'whole ones' },
+            ]}
+            onChange={(step) => onChange({ step })}
+          />
+        </div>
+      )}
+    </div>
+  );
+}

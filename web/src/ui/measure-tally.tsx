@@ -1,0 +1,39 @@
+import { sayScoops, type Measure } from '@dewpot/core';
+import { Scale } from 'lucide-react';
+import { ScoopTally } from './scoop-tally';
+import { useUnits } from './units';
+
+/** The number of a measure in large, and what it is of beneath it. */
+export function MeasureFigures({ measures }: { measures: readonly Measure[] }) {
+  const units = useUnits();
+  return measures.map((one, i) => (
+    <span key={i} className="block leading-tight">
+      <span className="numeral text-3xl whitespace-nowrap sm:text-4xl">
+        {one.kind === 'scoop' ? sayScoops(one.count) : units.say(one.mass, 'g')}
+      </span>
+      <span className="quiet block text-sm">{one.kind === 'scoop' ? one.scoop.name : 'on the scale'}</span>
+    </span>
+  ));
+}
+
+/** Measures drawn: each scoop by its own size, the scale as itself. */
+export function MeasureTally({
+  name,
+  measures,
+  tappable = false,
+}: {
+  name: string;
+  measures: readonly Measure[];
+  tappable?: boolean;
+}) {
+  const units = useUnits();
+  return measures.map((one, i) =>
+    one.kind === 'scoop' ? (
+      <ScoopTally key={i} name={name} count={one.count} volume={one.scoop.volume} tappable={tappable} />
+    ) : (
+      <span key={i} className="quiet flex items-center gap-2 py-1">
+        <Scale size={28} aria-hidden="true" /> {units.say(one.mass, 'g')} on the scale
+      </span>
+    ),
+  );
+}

@@ -1,0 +1,36 @@
+import {
+  InputError,
+  measuringChoice,
+  proposeWay,
+  waysWith,
+  type BatchMasses,
+  type FieldIssue,
+  type Measuring,
+  type MeasuringChoice,
+  type ProposedWay,
+  type SettingClass,
+} from '@dewpot/core';
+import { reckonParts } from '../pours/reckon-parts';
+
+/** How a batch comes out in every way of measuring, and the way that is proposed; or what is wrong with it. */
+export type MeasuredWays =
+  | { readonly proposed: ProposedWay; readonly ways: readonly MeasuringChoice[]; readonly issues: readonly [] }
+  | { readonly ways?: undefined; readonly issues: readonly FieldIssue[] };
+
+function measure(batch: BatchMasses, measuring: Measuring, setting: SettingClass): MeasuredWays {
+  try {
+    const ways = waysWith(measuring.vessels).map((way) => measuringChoice(batch, way, measuring));
+    return { proposed: proposeWay(batch, measuring, setting), ways, issues: [] };
+  } catch (error) {
+    if (error instanceof InputError) return { issues: error.issues };
+    throw error;
+  }
+}
+
+/** What is worked out beside the screen. */
+export const planWork = {
+  /** Sheets and steps of a pour's parts, or what is wrong with them. */
+  reckon: reckonParts,
+  measure,
+};
+export type PlanWork = typeof planWork;
