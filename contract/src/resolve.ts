@@ -146,16 +146,18 @@ interface Share {
   readonly items: readonly number[];
 }
 
-/** The pour's own mix first, then the others as they come; items whose mix is gone are refused by name. */
+/** The pour's own mix first, then the others as they come; what is gone is refused by field. */
 function sharesOf({ items, mixId }: Omit<PourInput, 'version'>, { mixes, moulds }: PlanParts): Share[] {
   const chosen = items.map((item) => item.mixId ?? mixId);
+  items.forEach(({ mouldId }, i) => {
+    if (!moulds.some(({ id }) => id === mouldId))
+      throw gone(`items.${i}.mouldId`, mouldId, `Mould ${i + 1} of this pour is gone.`);
+  });
   const order = [...new Set([mixId, ...chosen])].filter((id) => chosen.length === 0 || chosen.includes(id));
   return order.flatMap((id) => {
     const view = mixes.find((one) => one.id === id);
     if (!view) throw gone('mixId', id, 'A mix of this pour is gone.');
-    const own = items.flatMap((item, i) =>
-      chosen[i] === id && moulds.some((mould) => mould.id === item.mouldId) ? [i] : [],
-    );
+    const own = items.flatMap((_, i) => (chosen[i] === id ? [i] : []));
     return [{ view, items: own }];
   });
 }
@@ -218,8 +220,8 @@ function planOf(input: Omit<PourInput, 'version'>, { view, items }: Share, parts
 }
 
 /**
- * What a person's choices come to, mix by mix; moulds that are gone are left out.
- * @throws InputError where a mix or a tint is gone
+ * What a person's choices come to, mix by mix.
+ * @throws InputError where a mould, a mix, a scoop or a tint is gone
  */
 export function partsOf(input: Omit<PourInput, 'version'>, parts: PlanParts): PourPart[] {
   return sharesOf(input, parts).map((share) => {

@@ -5,15 +5,22 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { useRun } from '../api/run';
 import { poursQuery } from '../api/work';
-import { Nowhere } from '../ui/nowhere';
+import { Known } from '../ui/known';
 import { Busy, Empty, Failure } from '../ui/states';
 import { BenchRun } from './bench-run';
 
 /** A pour at the bench, one step at a time. */
 export function BenchPage() {
   const { id = '' } = useParams();
-  const { data, isFetching, error } = useQuery(poursQuery);
-  const pour = data?.find((one) => one.id === id);
+  return (
+    <Known list={poursQuery} ids={[id]} what="the pour">
+      <KnownBench id={id} />
+    </Known>
+  );
+}
+
+function KnownBench({ id }: { id: string }) {
+  const pour = useQuery(poursQuery).data?.find((one) => one.id === id);
   const atHand = useRun(id);
   const bench = useMemo(() => {
     if (!pour) return undefined;
@@ -24,10 +31,7 @@ export function BenchPage() {
       throw wrong;
     }
   }, [pour]);
-  // What was read before may be older than a pour that another device began.
-  if (!pour && isFetching) return <Busy what="the pour" />;
-  if (!data) return <Failure error={error} />;
-  if (!pour || !bench) return <Nowhere />;
+  if (!pour || !bench) return null;
   if (bench instanceof InputError) return <Failure error={bench} />;
   if (pour.status === 'planned')
     return (

@@ -5,6 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { shelfQuery } from '../api/casts';
+import { Known } from '../ui/known';
 import { useJoin } from '../api/finish';
 import { useAir, useSession } from '../api/session';
 import { lookToday } from '../casts';
@@ -38,6 +39,7 @@ const canBeJoined = ({ stage, snapshot }: CastView) =>
 
 /** Casts joined into one thing: what holds them, how much of it, how long clamped, and what the whole is. */
 export function JoinPage() {
+  const [search] = useSearchParams();
   const { data, error, isPending } = useQuery(shelfQuery);
   if (isPending) return <Busy what="the casts" />;
   if (!data) return <Failure error={error} />;
@@ -53,7 +55,11 @@ export function JoinPage() {
         </p>
       </Empty>
     );
-  return <Joining casts={casts} />;
+  return (
+    <Known list={shelfQuery} ids={search.getAll('with')} what="the casts">
+      <Joining casts={casts} />
+    </Known>
+  );
 }
 
 function Joining({ casts }: { casts: readonly CastView[] }) {

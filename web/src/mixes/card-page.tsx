@@ -1,7 +1,8 @@
 import { consistency, methodOf, reckonMix, sayDose, type Mix } from '@dewpot/core';
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
-import { Nowhere } from '../ui/nowhere';
+import { mixesQuery } from '../api/work';
+import { Known } from '../ui/known';
 import { Busy, Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { useNow } from '../ui/use-now';
@@ -18,13 +19,21 @@ const partsOf = ({ lines, by }: Mix) =>
 /** A mix on one card to print and hang over the bench. */
 export function CardPage() {
   const { id } = useParams();
+  return (
+    <Known list={mixesQuery} ids={[id]} what="the mix">
+      <Card id={id!} />
+    </Known>
+  );
+}
+
+function Card({ id }: { id: string }) {
   const units = useUnits();
   const now = useNow();
   const { sources, error, isPending } = useMixSources();
   if (isPending) return <Busy what="the mix" />;
   if (!sources) return <Failure error={error} />;
   const view = sources.mixes.find((one) => one.id === id);
-  if (!view) return <Nowhere />;
+  if (!view) return null;
   const { mix, conditions } = keptMix(view, { ...sources, now });
   const figures = reckonMix(mix, conditions);
   const { perPart } = figures;

@@ -7,6 +7,8 @@ import { SelectField } from '../ui/select-field';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
+import { mixesQuery } from '../api/work';
+import { Known } from '../ui/known';
 import { keptMix } from './resolve';
 import { useMixSources, type MixSources } from './use-mix-sources';
 
@@ -28,9 +30,18 @@ function useCompared(ids: readonly string[], sources: MixSources | undefined, no
 
 /** Up to four mixes side by side: drawn, and as differences. */
 export function ComparePage() {
-  const [search, setSearch] = useSearchParams();
+  const [search] = useSearchParams();
   const given = search.get('with') ?? '';
   const ids = useMemo(() => given.split(',').filter(Boolean).slice(0, MOST), [given]);
+  return (
+    <Known list={mixesQuery} ids={ids} what="the mixes">
+      <SideBySide ids={ids} />
+    </Known>
+  );
+}
+
+function SideBySide({ ids }: { ids: readonly string[] }) {
+  const [, setSearch] = useSearchParams();
   const { sources, error, isPending } = useMixSources();
   const [mouldId, setMouldId] = useState('');
   const [now] = useState(useNow());

@@ -1,7 +1,8 @@
 import { starters } from '@dewpot/core';
 import type { MixInput, MixView } from '@dewpot/contract';
 import { useParams, useSearchParams } from 'react-router';
-import { Nowhere } from '../ui/nowhere';
+import { mixesQuery } from '../api/work';
+import { Known } from '../ui/known';
 import { Busy, Failure } from '../ui/states';
 import { MixEditor } from './mix-editor';
 import { MixStarts } from './mix-starts';
@@ -40,6 +41,9 @@ export function MixPage() {
     );
   }
   const mix = sources.mixes.find((one) => one.id === id);
-  if (!mix) return <Nowhere />;
-  return <MixEditor key={id} id={id} first={draftOf(mix)} used={mix.used} sources={sources} />;
+  return (
+    <Known list={mixesQuery} ids={[id]} what="the mix">
+      {mix && <MixEditor key={id} id={id} first={draftOf(mix)} used={mix.used} sources={sources} />}
+    </Known>
+  );
 }

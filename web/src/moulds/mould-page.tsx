@@ -1,10 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useLocation, useParams, useSearchParams } from 'react-router';
 import { mouldsQuery } from '../api/work';
-import { Busy, Failure } from '../ui/states';
 import { draftOf, newDraft } from './draft';
 import { MouldEditor } from './mould-editor';
-import { Nowhere } from '../ui/nowhere';
+import { Known } from '../ui/known';
 import { StartPage } from './start-page';
 import { starts, type Start } from './starts';
 
@@ -13,7 +12,6 @@ export function MouldPage() {
   const { id = 'new' } = useParams();
   const [search] = useSearchParams();
   const begun = (useLocation().state as { start?: Start } | null)?.start;
-  const { data, error, isPending } = useQuery(mouldsQuery);
   if (id === 'new') {
     const start = begun ?? starts.find(({ key }) => key === search.get('as'));
     return start ? (
@@ -22,8 +20,14 @@ export function MouldPage() {
       <StartPage />
     );
   }
-  if (isPending) return <Busy what="the mould" />;
-  if (!data) return <Failure error={error} />;
-  const mould = data.find((one) => one.id === id);
-  return mould ? <MouldEditor key={id} known={mould} first={draftOf(mould)} /> : <Nowhere />;
+  return (
+    <Known list={mouldsQuery} ids={[id]} what="the mould">
+      <KnownMould id={id} />
+    </Known>
+  );
+}
+
+function KnownMould({ id }: { id: string }) {
+  const mould = useQuery(mouldsQuery).data?.find((one) => one.id === id);
+  return mould && <MouldEditor key={id} known={mould} first={draftOf(mould)} />;
 }

@@ -6,7 +6,7 @@ import { shelfQuery } from '../api/casts';
 import { useAir, useSession } from '../api/session';
 import { usePalette } from '../api/tints';
 import { mixesQuery, mouldsQuery, poursQuery } from '../api/work';
-import { Nowhere } from '../ui/nowhere';
+import { Known } from '../ui/known';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { BenchLog } from './bench-log';
@@ -17,9 +17,23 @@ import { PouredView } from './poured-view';
 
 const SPARE = 0.05;
 
-/** One pour: planned, at the bench, or poured. */
+/** One pour: planned, at the bench, or poured. A new one may be after another, or with a mould and a mix that the address names. */
 export function PourPage() {
   const { id = 'new' } = useParams();
+  const [search] = useSearchParams();
+  const fresh = id === 'new';
+  return (
+    <Known list={poursQuery} ids={[fresh ? search.get('again') : id]} what="the pour">
+      <Known list={mouldsQuery} ids={[fresh ? search.get('mould') : null]} what="the mould">
+        <Known list={mixesQuery} ids={[fresh ? search.get('mix') : null]} what="the mix">
+          <KnownPour key={id} id={id} />
+        </Known>
+      </Known>
+    </Known>
+  );
+}
+
+function KnownPour({ id }: { id: string }) {
   const [search] = useSearchParams();
   const { workshop } = useSession();
   const air = useAir();
@@ -27,10 +41,8 @@ export function PourPage() {
   const [moulds, mixes, pours] = [useQuery(mouldsQuery), useQuery(mixesQuery), useQuery(poursQuery)];
   const shelf = useQuery(shelfQuery);
   const { palette, ...colours } = usePalette();
-  if (moulds.isPending || mixes.isPending || pours.isPending || colours.isPending || air.isPending)
-    return <Busy what="the pour" />;
-  if (!moulds.data || !mixes.data || !pours.data || !palette)
-    return <Failure error={moulds.error ?? mixes.error ?? pours.error ?? colours.error} />;
+  if (colours.isPending || air.isPending) return <Busy what="the pour" />;
+  if (!moulds.data || !mixes.data || !pours.data || !palette) return <Failure error={colours.error} />;
   const sources: PlanSources = {
     moulds: moulds.data,
     mixes: mixes.data,
@@ -45,30 +57,40 @@ export function PourPage() {
   if (known?.status === 'started') return <BenchLog pour={known} />;
   if (known)
     return <PourPlanner key={id} id={id} first={{ ...known.input, version: known.version }} sources={sources} />;
-  // What was read before may be older than a pour that another device planned.
-  if (id !== 'new') return pours.isFetching ? <Busy what="the pour" /> : <Nowhere />;
   const again = pours.data.find((pour) => pour.id === search.get('again'));
   if (again)
     return <PourPlanner key={again.id} again={again} first={againInput(again, sources, air.data)} sources={sources} />;
-  const last = pours.data.find(({ status }) => status === 'finished')?.input;
-  const wanted = (given: string | null, before?: string) => (one: { id: string }) => one.id === (given ?? before);
-  const mix = sources.mixes.find(wanted(search.get('mix'), last?.mixId)) ?? sources.mixes[0];
-  const mould = sources.moulds.find((one) => one.id === search.get('mould')) ?? sources.moulds[0];
-  const scoop = palette.stores.scoops.find(wanted(null, last?.scoopId)) ?? palette.stores.scoops[0];
-  if (!mix || !mould) return <Missing mould={!mould} mix={!mix} />;
-  const first: PourInput = {
-    items: [{ mouldId: mould.id, count: Math.max(1, freeOf(mould, sources.full, 1).free ?? 1) }],
+  const first = firstInput(sources, search, air.data);
+  return first ? (
+    <PourPlanner key="new" first={first} sources={sources} />
+  ) : (
+    <Missing mould={sources.moulds.length === 0} mix={sources.mixes.length === 0} />
+  );
+}
+
+/** What a new pour begins with: what the address names, else what was poured last; undefined without a mould or a mix. */
+function firstInput(sources: PlanSources, search: URLSearchParams, air: AirView | undefined): PourInput | undefined {
+  const { moulds, mixes, pours, palette, full } = sources;
+  const { scoops } = palette.stores;
+  const last = pours.find(({ status }) => status === 'finished')?.input;
+  const named = <T extends { id: string }>(all: readonly T[], key: string | null | undefined) =>
+    all.find(({ id }) => id === key);
+  const mix = named(mixes, search.get('mix')) ?? named(mixes, last?.mixId) ?? mixes[0];
+  const mould = named(moulds, search.get('mould')) ?? moulds[0];
+  const scoop = named(scoops, last?.scoopId) ?? scoops[0];
+  if (!mix || !mould) return undefined;
+  return {
+    items: [{ mouldId: mould.id, count: Math.max(1, freeOf(mould, full, 1).free ?? 1) }],
     mixId: mix.id,
     grade: mix.grade,
     spare: SPARE,
     moisture: {},
     ...(scoop && { scoopId: scoop.id }),
     step: 0.25,
-    measuring: measuredBefore(mix.id, pours.data),
-    temperature: air.data?.now.temperature ?? 18,
+    measuring: measuredBefore(mix.id, pours),
+    temperature: air?.now.temperature ?? 18,
     version: 0,
   };
-  return <PourPlanner key="new" first={first} sources={sources} />;
 }
 
 /** A past pour as a start: what is gone since is left out, and it is as warm as it is now. */

@@ -3,6 +3,7 @@ import { CHIP, chipGrams, InputError, LADDER, stockFor, type Material } from '@d
 import { tintOf } from '@dewpot/contract';
 import { Printer } from 'lucide-react';
 import { useNavigate, useSearchParams } from 'react-router';
+import { Nowhere } from '../ui/nowhere';
 import { toast } from '../ui/toast';
 import { v7 as uuid } from 'uuid';
 import { useSession } from '../api/session';
@@ -28,7 +29,9 @@ export function LadderPage() {
   if (!palette) return <Failure error={error} />;
   const base = firstBase(palette);
   const pigments = pigmentsOf(palette);
-  const pigment = pigments.find(({ id }) => id === search.get('pigment')) ?? pigments[0];
+  const wanted = search.get('pigment');
+  const pigment = wanted === null ? pigments[0] : pigments.find(({ id }) => id === wanted);
+  if (wanted !== null && !pigment) return <Nowhere />;
   return (
     <TintRoom>
       <TintHead title="Dose ladder">

@@ -1,9 +1,9 @@
 import type { TintInput, TintView } from '@dewpot/contract';
 import { useParams, useSearchParams } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
-import { usePalette, type Palette } from '../api/tints';
+import { tintsQuery, usePalette, type Palette } from '../api/tints';
 import { mouldsQuery } from '../api/work';
-import { Nowhere } from '../ui/nowhere';
+import { Known } from '../ui/known';
 import { Busy, Empty, Failure } from '../ui/states';
 import { TintEditor } from './tint-editor';
 import { firstBase } from './tint-words';
@@ -40,5 +40,9 @@ export function TintPage() {
     return <TintEditor key={search.toString()} first={first} {...shared} />;
   }
   const tint = palette.tints.find((one) => one.id === id);
-  return tint ? <TintEditor key={id} id={id} first={draftOf(tint)} used={tint.used} {...shared} /> : <Nowhere />;
+  return (
+    <Known list={tintsQuery} pick={({ tints }) => tints} ids={[id]} what="the tint">
+      {tint && <TintEditor key={id} id={id} first={draftOf(tint)} used={tint.used} {...shared} />}
+    </Known>
+  );
 }

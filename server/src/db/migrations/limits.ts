@@ -92,11 +92,12 @@ const functions = [
     BEGIN
       INSERT INTO tries SELECT k, 0, now(), now() FROM unnest(keys) AS k ORDER BY k ON CONFLICT DO NOTHING;
       PERFORM 1 FROM tries WHERE key = ANY (keys) ORDER BY key FOR UPDATE;
-      SELECT ceil(max(extract(epoch FROM free_at - now()))) INTO wait FROM tries WHERE key = ANY (keys);
+      -- Of two tries at once one waits for the other's row: its own now() is of before that.
+      SELECT ceil(max(extract(epoch FROM free_at - clock_timestamp()))) INTO wait FROM tries WHERE key = ANY (keys);
       IF wait > 0 THEN RETURN wait; END IF;
       UPDATE tries SET
         count = after.count, last_at = now(),
-        free_at = CASE WHEN after.count < after.free THEN now()
+        free_at = CASE WHEN after.count < after.free THEN to_timestamp(0)
           ELSE now() + make_interval(secs => least(900, 2 ^ least(20, after.count - after.free))) END
       FROM (SELECT t.key, f.free,
           CASE WHEN t.last_at < now() - interval '1 hour' THEN 1 ELSE t.count + 1 END AS count
