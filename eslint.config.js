@@ -27,7 +27,7 @@ const stages = {
     cure: ['climate', 'moulds', 'units'],
     mixes: ['cure', 'finish', 'stores', 'units'],
     finish: ['cure', 'units'],
-    keeping: ['finish', 'units'],
+    keeping: ['finish', 'mixes', 'units'],
     rehearsal: ['cure', 'finish', 'mixes', 'moulds', 'pours', 'units'],
     joining: ['moulds', 'solids', 'units'],
     measuring: ['cure', 'mixes', 'stores', 'units'],

@@ -8,6 +8,7 @@ import {
   type DryDownCurve,
   type Due,
   type Expected,
+  type Exposure,
   type JointUse,
   type LearnedLiftOut,
   type Life,
@@ -95,6 +96,8 @@ export interface CastSnapshot {
   /** Its grains are light: its faces dry faster. */
   readonly lightweight?: boolean;
   readonly accelerated?: boolean;
+  /** Where its mix was made for. */
+  readonly exposure?: Exposure;
   /** To be expected of its mix at 28 days, MPa. */
   readonly strength?: number;
   /** Of an article: its parts and how they are joined. */

@@ -1,4 +1,5 @@
 import {
+  exposures,
   arrangements,
   bondsInOrder,
   coversInOrder,
@@ -22,6 +23,7 @@ import {
   type SettingClass,
   type Side,
   type Stage,
+  type Exposure,
 } from '@dewpot/core';
 import { IsBoolean, IsIn, IsOptional } from 'class-validator';
 import {
@@ -229,6 +231,7 @@ export class CareNoteQuestion {
   @Text(1, 200) mixName: string;
   @IsOptional() @Part(() => CareSealerInput) sealer?: CareSealerInput;
   @Choices(pieceUses, { most: 10 }) uses: PieceUse[];
+  @IsOptional() @IsIn(exposures) exposure?: Exposure;
   @IsBoolean() lightweight: boolean;
   @IsBoolean() gypsum: boolean;
   @IsBoolean() lamp: boolean;

@@ -1,4 +1,5 @@
 import {
+  exposures,
   handbookMaterials,
   type ColourWhen,
   type Exposure,
@@ -53,7 +54,7 @@ export class MixQuestion {
   doses?: PlainDose[];
   @IsIn(['volume', 'mass']) by: PartsBy;
   @Whole(1, 7) grade: Grade;
-  @IsIn(['indoors', 'outdoors', 'frost']) exposure: Exposure;
+  @IsIn(exposures) exposure: Exposure;
   @IsOptional() @IsBoolean() packed?: boolean;
   @IsOptional() @IsBoolean() limeCounts?: boolean;
   @IsOptional() @Amount(0, 60) dampDays?: number;

@@ -1,12 +1,13 @@
-import type {
-  ColourWhen,
-  Difference,
-  Exposure,
-  Grade,
-  MixingOrder,
-  MixingWays,
-  PartsBy,
-  SettingClass,
+import {
+  exposures,
+  type ColourWhen,
+  type Difference,
+  type Exposure,
+  type Grade,
+  type MixingOrder,
+  type MixingWays,
+  type PartsBy,
+  type SettingClass,
 } from '@dewpot/core';
 import { Equals, IsBoolean, IsHexColor, IsIn, IsOptional, IsUUID } from 'class-validator';
 import { Amount, ListOf, Part, Text, Version, Whole } from './limits.js';
@@ -44,7 +45,7 @@ export class MixWords {
   @Text(1, 80) name: string;
   @IsIn(['volume', 'mass']) by: PartsBy;
   @Whole(1, 7) grade: Grade;
-  @IsIn(['indoors', 'outdoors', 'frost']) exposure: Exposure;
+  @IsIn(exposures) exposure: Exposure;
   @IsBoolean() packed: boolean;
   @IsIn([...settingClasses]) setting: SettingClass;
   /** Damp cure, days. */

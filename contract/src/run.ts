@@ -1,6 +1,7 @@
 import {
   finishTries,
   releaseCalled,
+  placingsOf,
   reckonSheet,
   runDeedKinds,
   stepsOf,
@@ -8,6 +9,7 @@ import {
   type Grade,
   type Pace,
   type FinishRecord,
+  type Placing,
   type ReckonedPart,
   type RunDeedKind,
   type RunEvent,
@@ -56,9 +58,12 @@ export interface RunLesson {
   readonly tries: readonly FinishRecord[];
 }
 
+/** What a pour makes of one mix, with its sheet and how its moulds are filled. */
+export type BenchPart = PourPart & ReckonedPart & { readonly placings: readonly Placing[] };
+
 /** A pour at the bench: its mixes with their sheets, and its steps. */
 export interface BenchOf {
-  readonly parts: readonly (PourPart & ReckonedPart)[];
+  readonly parts: readonly BenchPart[];
   readonly steps: readonly Step[];
 }
 
@@ -73,7 +78,11 @@ export const waysOf = (
 
 /** A pour's mixes with their sheets, and its steps at the bench: the same on every device. @throws InputError */
 export function benchOf({ parts, input }: Pick<PourView, 'parts' | 'input'>): BenchOf {
-  const reckoned = parts.map((part) => ({ ...part, sheet: reckonSheet(part.plan) }));
+  const reckoned = parts.map((part) => ({
+    ...part,
+    sheet: reckonSheet(part.plan),
+    placings: placingsOf(part.plan, input.finish, part.windows),
+  }));
   return {
     parts: reckoned,
     steps: stepsOf(

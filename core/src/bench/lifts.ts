@@ -1,11 +1,8 @@
-import { rimOf } from '../moulds/index.js';
-import { pieceVolume, type Bucketful, type Filling, type PourPlan } from '../pours/index.js';
+import { isOneLift, pieceVolume, type Bucketful, type Filling, type PourPlan } from '../pours/index.js';
 import { mouldKey } from './steps.js';
 
 /** Lifts of a poured mould: a third first, worked into the corners; low ones at once. */
 const FIRST_LIFT = 1 / 3;
-/** Height under which a mould is filled in one lift, mm. */
-const LOW = 60;
 /** Mesh is laid in at this share of what a mould takes. */
 const MESH_AT = 1 / 2;
 const HAIR = 1e-6;
@@ -37,9 +34,8 @@ function meshShare({ plan, part }: Bench, filling: Filling, filled: Filled): num
 }
 
 function firstShare(bench: Bench, filling: Filling, filled: Filled): number {
-  const { shape, fillTo = rimOf(shape) } = bench.plan.items[filling.item]!;
-  const high = filling.layer === undefined && fillTo > LOW;
-  return meshShare(bench, filling, filled) ?? (high ? FIRST_LIFT : 1);
+  const once = filling.layer !== undefined || isOneLift(bench.plan.items[filling.item]!, bench.plan);
+  return meshShare(bench, filling, filled) ?? (once ? 1 : FIRST_LIFT);
 }
 
 /** The fillings of a bucketful lift by lift: every mould its first, then every mould its rest. Pressed ones have no lifts. */

@@ -1,6 +1,5 @@
 import type { Pace } from './minutes.js';
-import type { FinishRecord } from './finishing.js';
-import { finishShares } from './finishing.js';
+import { finishShares, type FinishRecord } from '../pours/index.js';
 import type { Run } from './run.js';
 import type { Step, StepKind } from './steps.js';
 

@@ -1,5 +1,5 @@
 import type { Grade } from '../mixes/index.js';
-import type { FinishTry } from './finishing.js';
+import type { FinishTry } from '../pours/index.js';
 import type { StepTimes } from './timeline.js';
 
 /** What happened at the bench. `bucket` is a part and its bucketful as `part.bucket`, `mould` one mould of the pour. */

@@ -2,16 +2,18 @@ import { isAccelerated, workability } from '../mixes/index.js';
 import { heightFor, rimOf, volumeTo, type ReleaseName } from '../moulds/index.js';
 import {
   displacedBelow,
+  finishesOf,
+  finishShares,
   layerWait,
   WORK_TIMES,
   type Bucketful,
   type Filling,
+  type Finish,
   type LayerWait,
   type PourPlan,
   type ReckonedPart,
   type WorkTimes,
 } from '../pours/index.js';
-import { finishesOf, finishShares, type Finish } from './finishing.js';
 import { isPressed, liftsOf, meshedNow, type Filled } from './lifts.js';
 import { CLEAN, EACH, restOf, TAPPING, WASH, WEIGH, WEIGH_LINE } from './minutes.js';
 import { readySteps } from './ready-steps.js';

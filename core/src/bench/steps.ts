@@ -1,4 +1,4 @@
-import type { Filling, PourTint } from '../pours/index.js';
+import type { Filling, FinishKind, PourTint } from '../pours/index.js';
 
 /** What is done at the bench, in the order of the work. */
 export type StepKind =
@@ -19,9 +19,6 @@ export type StepKind =
   | 'cover'
   | 'clean'
   | FinishKind;
-
-/** What is done to an open face while it stiffens. */
-export type FinishKind = 'smooth' | 'float' | 'first-edge' | 'second-edge' | 'trowel' | 'broom';
 
 /** One mould in a step. */
 export interface StepMould {

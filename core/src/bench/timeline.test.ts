@@ -1,18 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fullVolume } from '../moulds/index.js';
-import { reckonSheet, type PourItem, type PourPlan, type PourTint, type ReckonedPart } from '../pours/index.js';
-import { cone, dose, nestedPot, sandCement, threePots } from '../testing/examples.js';
 import {
-  learnedTimes,
-  stepsOf,
-  timelineOf,
+  reckonSheet,
   windowFactor,
-  type RunWays,
-  type Step,
-  type StepTimes,
-  type Timeline,
-} from './index.js';
+  type PourItem,
+  type PourPlan,
+  type PourTint,
+  type ReckonedPart,
+} from '../pours/index.js';
+import { cone, dose, nestedPot, sandCement, threePots } from '../testing/examples.js';
+import { learnedTimes, stepsOf, timelineOf, type RunWays, type Step, type StepTimes, type Timeline } from './index.js';
 
 const MINUTE = 60_000;
 const START = 1_000_000_000_000;

@@ -1,3 +1,4 @@
+import type { Exposure } from '../mixes/index.js';
 import { resealMonths, type PieceUse, type SealerKind } from '../finish/index.js';
 
 /** What is known of a piece that goes out of the door. */
@@ -7,6 +8,8 @@ export interface CareFacts {
   readonly mixName: string;
   readonly sealer?: { readonly kind: SealerKind; readonly name: string; readonly coats: number };
   readonly uses: readonly PieceUse[];
+  /** Where its mix was made for. */
+  readonly exposure?: Exposure;
   readonly lightweight: boolean;
   readonly gypsum: boolean;
   /** It has a lamp in it. */
@@ -40,13 +43,18 @@ const everyTime = [
   'Lift it by its foot, not by its rim.',
 ];
 
-function outdoorCare(uses: readonly PieceUse[], frostProof: boolean): string[] {
-  if (!uses.some((use) => use === 'outdoors' || use === 'frost' || use === 'plants' || use === 'bare plants'))
-    return ['It is made for a dry room.'];
+const outdoorUses: readonly PieceUse[] = ['outdoors', 'frost', 'plants', 'bare plants'];
+
+/** Where it lives: by what it was sealed for, else by what its mix was made for. */
+function outdoorCare({ uses, exposure }: CareFacts): string[] {
+  if (uses.length === 0 && exposure === undefined)
+    return ['Whether it may stand in the wet and in frost was not written down: ask its maker first.'];
+  const outdoors = uses.length > 0 ? uses.some((use) => outdoorUses.includes(use)) : exposure !== 'indoors';
+  if (!outdoors) return ['It is made for a dry room.'];
   return [
-    frostProof
+    uses.includes('frost') || exposure === 'frost'
       ? 'In winter stand it on feet, and let no water freeze in it.'
-      : 'Bring it in before the first frost: it is not sealed for it.',
+      : 'Bring it in before the first frost: it is not made for it.',
     'A white bloom is salt, not mould: brush it off dry; it ends by itself.',
   ];
 }
@@ -75,7 +83,7 @@ export function careNote(facts: CareFacts): CareNote {
     ],
     care: [
       ...everyTime,
-      ...(gypsum ? ['Keep it dry: gypsum softens in water.'] : outdoorCare(uses, uses.includes('frost'))),
+      ...(gypsum ? ['Keep it dry: gypsum softens in water.'] : outdoorCare(facts)),
       ...(sealer ? [`Look at it ${often} with a drop of water: ${renew[sealer.kind]}.`] : []),
       ...(uses.includes('plants') || uses.includes('bare plants')
         ? ['Water it, and let it drain; empty the saucer.']

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { careNote, filledMass, plantedMass } from './index.js';
+import { careNote, filledMass, plantedMass, type CareFacts } from './index.js';
 
 const facts = {
   name: 'Hexagon pot',
@@ -12,6 +12,16 @@ const facts = {
 } as const;
 
 describe('a care note', () => {
+  it('goes by what the piece was sealed for, else by what its mix was made for, and guesses nothing', () => {
+    const care = (over: Partial<CareFacts>) => careNote({ ...facts, ...over }).care.join(' ');
+    expect(care({})).toMatch(/was not written down/);
+    expect(care({ exposure: 'frost' })).toMatch(/In winter stand it on feet/);
+    expect(care({ exposure: 'outdoors' })).toMatch(/Bring it in before the first frost/);
+    expect(care({ exposure: 'indoors' })).toMatch(/dry room/);
+    expect(care({ uses: ['candle'], exposure: 'outdoors' })).toMatch(/dry room/);
+    expect(care({ gypsum: true, exposure: 'frost' })).toMatch(/gypsum softens/);
+  });
+
   it('says what it is made of, how it is sealed and when to look at it again', () => {
     const note = careNote({
       ...facts,

@@ -4,7 +4,8 @@ import { checkDoses, type Dose } from './dose.js';
 import { isBinder, type Material } from './material.js';
 
 /** Where the piece will live: sets the ceiling on water. */
-export type Exposure = 'indoors' | 'outdoors' | 'frost';
+export const exposures = ['indoors', 'outdoors', 'frost'] as const;
+export type Exposure = (typeof exposures)[number];
 
 /** What parts are parts of: volume in the scoop, or mass. */
 export type PartsBy = 'volume' | 'mass';

@@ -23,6 +23,7 @@ export function castsOf(parts: readonly (PourPart & { readonly log: PourLog })[]
       ratio: batch.freeWater / Math.max(1, cementMass(batch.portions)),
       lightweight: isLightweight(plan.mix),
       accelerated: isAccelerated(plan.mix),
+      exposure: plan.mix.exposure,
       strength: reckonMix(plan.mix, plan.conditions).strength.value,
     };
     return plan.items.map((item, i) => {

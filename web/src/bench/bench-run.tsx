@@ -56,7 +56,9 @@ export function BenchRun({
   const shown = face ?? at;
   const held = shown && !face && shown.state === 'ahead' && shown.start - now > SOON ? shown : undefined;
   const title = shown ? stepTitle(shown.step, label) : 'All poured';
-  const said = shown ? `${title}. ${stepSentence(shown.step, pour.input)}` : title;
+  const said = shown
+    ? `${title}. ${stepSentence(shown.step, { release: pour.input.release, placings: bench.parts[shown.step.part]!.placings })}`
+    : title;
   useVoice(held ? `Wait: ${title} comes later.` : said, aloud);
   const times = useMemo(
     () => timers.flatMap(({ from, until }) => (from === undefined ? [until] : [from, until])),

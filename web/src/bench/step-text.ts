@@ -1,4 +1,12 @@
-import { releaseCalled, releases, stepNames, type Step } from '@dewpot/core';
+import {
+  releaseCalled,
+  releases,
+  stepNames,
+  type Placing,
+  type PlacingKey,
+  type Step,
+  type StepKind,
+} from '@dewpot/core';
 import type { BenchOf } from '@dewpot/contract';
 
 /** A step's name with what it is of. */
@@ -8,59 +16,40 @@ export function stepTitle(step: Step, label: (part: number, bucket: number) => s
   return step.bucket === undefined || step.kind === 'mesh' ? name : `${name}${lift}: ${label(step.part, step.bucket)}`;
 }
 
-const moulds = ({ moulds: all }: Step) => all.map(({ name, layer }) => (layer ? `${name}, layer ${layer}` : name)).join(', '); // prettier-ignore
+/** What is said of steps that no mould's own way of placing tells. */
+const plainWords: Partial<Record<StepKind, string>> = {
+  'lay-out': 'Lay everything out in reach, moulds level both ways, joints and holes sealed.',
+  'release-dries': 'Let it dry, and buff what wants buffing.',
+  insets: 'Lay them on the bottom as drawn: mirrored, and fixed so that nothing creeps under.',
+  cores: 'Set the cores and plugs, and weight them: fluid mix lifts a core.',
+  wash: 'Wash the bucket, the tools and your gloves before the next colour.',
+  weigh: 'Everything dry into the bucket, in this order.',
+  mix: 'Mix from the bottom up. Look, before each splash.',
+  rest: 'Let it stand so that air can rise, then stir once more.',
+  cover: 'Cover them, out of sun and wind.',
+  clean: 'Wash tools before it sets. Let the rinse water settle and harden; never down a drain.',
+};
 
-/** What a step asks for, in a sentence: for the eye, and for the voice. */
-export function stepSentence(step: Step, { release }: { release?: string }): string {
+/** Which steps of placing a step at the bench is: a first lift with what is looked at before it. */
+function placingKeys({ kind, lift }: Step): readonly PlacingKey[] {
+  if (kind === 'fill') return (lift?.n ?? 1) === 1 ? ['before', 'first'] : ['rest'];
+  if (kind === 'press') return ['before', 'press'];
+  return [kind as PlacingKey];
+}
+
+/** What a step asks for, in sentences: for the eye, and for the voice. `placings` of the step's own mix. */
+export function stepSentence(
+  step: Step,
+  { release, placings }: { release?: string | undefined; placings: readonly Placing[] },
+): string {
   const named = releaseCalled(release);
-  switch (step.kind) {
-    case 'lay-out':
-      return 'Lay everything out in reach, moulds level both ways, joints and holes sealed.';
-    case 'release':
-      return named ? releases[named].how : 'Put the release on, thin.';
-    case 'release-dries':
-      return 'Let it dry, and buff what wants buffing.';
-    case 'insets':
-      return 'Lay them on the bottom as drawn: mirrored, and fixed so that nothing creeps under.';
-    case 'cores':
-      return 'Set the cores and plugs, and weight them: fluid mix lifts a core.';
-    case 'wash':
-      return 'Wash the bucket, the tools and your gloves before the next colour.';
-    case 'weigh':
-      return 'Everything dry into the bucket, in this order.';
-    case 'mix':
-      return 'Mix from the bottom up. Look, before each splash.';
-    case 'rest':
-      return 'Let it stand so that air can rise, then stir once more.';
-    case 'fill':
-      return step.lift?.n === 1 && step.lift.of > 1
-        ? `To the first line each, worked into the corners and round the core: ${moulds(step)}.`
-        : `Pour slowly, to the line: ${moulds(step)}.`;
-    case 'press':
-      return `Press an even layer over the whole form: ${moulds(step)}.`;
-    case 'tap':
-      return 'Tap or vibrate 20 to 60 seconds each. Stop when the bubbles stop.';
-    case 'mesh':
-      return `Lay the mesh in, clear of every edge, and press it into what is there: ${moulds(step)}.`;
-    case 'strike':
-      return 'Draw a straight edge across the rim, sawing as it goes.';
-    case 'cover':
-      return 'Cover them, out of sun and wind.';
-    case 'clean':
-      return 'Wash tools before it sets. Let the rinse water settle and harden; never down a drain.';
-    case 'smooth':
-      return 'Smooth the face with a damp glove.';
-    case 'float':
-      return 'Level it with the float, without working water up.';
-    case 'first-edge':
-      return 'Run the edger along, once the sheen is gone.';
-    case 'second-edge':
-      return 'Run the edger along again, harder.';
-    case 'trowel':
-      return 'Trowel it smooth, the blade nearly flat. Then cover it.';
-    case 'broom':
-      return 'One light draw of the broom across, the same way all over. Then cover it.';
-  }
+  if (step.kind === 'release') return named ? releases[named].how : 'Put the release on, thin.';
+  const keys = placingKeys(step);
+  const items = new Set(step.moulds.map(({ item }) => item));
+  const own = placings.filter(({ item }) => items.has(item));
+  const told = keys.flatMap((key) => own.flatMap(({ steps }) => steps.filter((one) => one.key === key)));
+  const words = [...new Set(told.map(({ text }) => text))].join(' ');
+  return words || (plainWords[step.kind] ?? stepNames[step.kind]);
 }
 
 /** Cautions that stand at a step. */

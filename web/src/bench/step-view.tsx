@@ -16,7 +16,9 @@ export function StepView({ input, ...context }: StepContext & { input: Omit<Pour
   const { step } = timed;
   return (
     <div className="space-y-3">
-      <p className="text-lg">{stepSentence(step, input)}</p>
+      <p className="text-lg">
+        {stepSentence(step, { release: input.release, placings: bench.parts[step.part]!.placings })}
+      </p>
       {stepCautions(step, bench).map((text) => (
         <p key={text} className="border-accent border-l-4 pl-3">
           {text}

@@ -25,6 +25,7 @@ function careFacts(cast: CastView, units: Units): CareFacts {
     code,
     mixName: snapshot.mixName,
     uses: life.sealPlan?.uses ?? [],
+    ...(snapshot.exposure && { exposure: snapshot.exposure }),
     lightweight: snapshot.lightweight ?? false,
     gypsum: snapshot.setting === 'gypsum',
     cast: format(life.pouredAt, 'MMMM yyyy'),

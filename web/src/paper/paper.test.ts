@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { PDFDocument } from 'pdf-lib';
 import { describe, expect, it } from 'vitest';
-import { formatQuantity, layInset, reckonSheet, type Inset, type MouldShape } from '@dewpot/core';
+import { formatQuantity, layInset, alike, placingsOf, reckonSheet, type Inset, type MouldShape } from '@dewpot/core';
 import { partsOf, type PourInput } from '@dewpot/contract';
 import { mix, mould, palette } from '../../test/fake-server';
 import { NOW, session } from '../../test/stand-ins';
@@ -46,7 +46,7 @@ function parts(count: number) {
     runs: [],
     workshop: session.workshop,
     now: NOW,
-  }).map((part) => ({ ...part, sheet: reckonSheet(part.plan) }));
+  }).map((part) => ({ ...part, sheet: reckonSheet(part.plan), placings: placingsOf(part.plan) }));
 }
 
 const pages = async (bytes: Uint8Array) =>
@@ -62,11 +62,14 @@ describe('paper', () => {
 
   it('has the size that was asked for, and as many pages as the sheet takes', async () => {
     const ways = { faces, say };
-    const small = await sheetPaper(parts(2), 'Pour 7', { ...ways, paper: 'a4' });
+    const told = { title: 'Pour 7', number: 7, address: 'http://127.0.0.1:8137/pours/7', layOut: ['the bucket'], ballast: ['On the core: 6.9 kg.'] }; // prettier-ignore
+    const small = await sheetPaper(parts(2), told, { ...ways, paper: 'a4' });
     expect(await pages(small)).toEqual([[...papers.a4]]);
-    const large = await pages(await sheetPaper(parts(2), 'Pour 7', { ...ways, paper: 'letter' }));
+    const large = await pages(await sheetPaper(parts(2), told, { ...ways, paper: 'letter' }));
     expect(large[0]).toEqual([...papers.letter]);
     expect((await PDFDocument.load(small)).getTitle()).toBe('Pour 7');
+    const buckets = await pages(await sheetPaper(parts(60), told, { ...ways, paper: 'a4' }));
+    expect(buckets.length).toBeGreaterThanOrEqual(alike(parts(60)[0]!.sheet.bucketfuls).length);
   });
 
   it('has fourteen labels a page, whatever a cast is called', async () => {

@@ -98,6 +98,63 @@ export class Paper {
     this.gap(4);
   }
 
+  /** Boxes to tick, a whole one for each and a narrower one for a part; several rows where they are many. */
+  boxes(count: number, indent: number): void {
+    const [size, space] = [15, 5];
+    const across = Math.floor((this.width - indent + space) / (size + space));
+    const whole = Math.ceil(count - 1e-9);
+    for (let from = 0; from < whole; from += across) {
+      this.room(size + space);
+      this.y -= size;
+      for (let i = from; i < Math.min(whole, from + across); i++)
+        this.page.drawRectangle({
+          x: MARGIN + indent + (i - from) * (size + space),
+          y: this.y,
+          width: size * Math.min(1, count - i),
+          height: size,
+          borderColor: INK,
+          borderWidth: 1.2,
+        });
+      this.gap(space);
+    }
+  }
+
+  /** A scale from nothing to its last mark, on which what went in is marked by hand. Marks that lie close are told in two rows. */
+  scale(marks: readonly { readonly at: number; readonly words: string }[]): void {
+    const [height, size] = [20, 11];
+    this.room(height + 3 * size * LEADING);
+    const most = Math.max(...marks.map(({ at }) => at)) * 1.02;
+    this.y -= height;
+    const { y } = this;
+    this.page.drawRectangle({ x: MARGIN, y, width: this.width, height, borderColor: INK, borderWidth: 1.2 });
+    marks.forEach(({ at, words }, i) => {
+      const x = MARGIN + (this.width * at) / most;
+      const low = y - (i % 2) * size * LEADING;
+      this.page.drawLine({ start: { x, y: y + height }, end: { x, y: low - 4 }, thickness: 1.2, color: INK });
+      const wide = this.fonts.text.widthOfTextAtSize(words, size);
+      const left = Math.min(Math.max(MARGIN, x - wide / 2), MARGIN + this.width - wide);
+      this.page.drawText(words, { x: left, y: low - size - 4, size, font: this.fonts.text, color: INK });
+    });
+    this.y = y - 2 * size * LEADING - 6;
+  }
+
+  /** Heads with a line each to write on. */
+  blanks(heads: readonly string[]): void {
+    const size = 12;
+    const wide = this.width / Math.min(2, heads.length);
+    heads.forEach((head, i) => {
+      if (i % 2 === 0) {
+        this.room(size * 2.2);
+        this.y -= size * 2.2;
+      }
+      const x = MARGIN + (i % 2) * wide;
+      const from = x + this.fonts.text.widthOfTextAtSize(`${head} `, size) + 4;
+      this.page.drawText(head, { x, y: this.y, size, font: this.fonts.text, color: INK });
+      this.page.drawLine({ start: { x: from, y: this.y - 2 }, end: { x: x + wide - 12, y: this.y - 2 }, thickness: 0.8, color: INK }); // prettier-ignore
+    });
+    this.gap(8);
+  }
+
   /** A short head in a column of its own, and what it says beside it. */
   entry(head: string, text: string): void {
     const [size, column] = [11, 112];
@@ -108,6 +165,11 @@ export class Paper {
 
   gap(points: number): void {
     this.y -= points;
+  }
+
+  /** Goes on below that height, where it is not there yet. */
+  below(y: number): void {
+    this.y = Math.min(this.y, y);
   }
 
   rule(): void {

@@ -1,72 +1,147 @@
-import { alike, sayScoops, type Bucketful, type Measure, type ReckonedPart } from '@dewpot/core';
-import type { PourPart } from '@dewpot/contract';
+import { alike, castCode, sayScoops, type Bucketful, type Measure, type Placing, type PlacingStep } from '@dewpot/core';
+import type { BenchPart } from '@dewpot/contract';
 import { sayMeasures } from '../ui/measuring-words';
-import { Paper, type Faces, type PaperName } from './paper';
+import { square } from './label-paper';
+import { MM, Paper, papers, type Faces, type PaperName } from './paper';
 
 /** Says a quantity as the workshop does. */
 export type Say = (value: number, unit: 'g' | 'mL' | 'mm') => string;
 
-type Part = PourPart & ReckonedPart;
+/** What a sheet on paper tells beside its figures. */
+export interface SheetWords {
+  readonly title: string;
+  /** What the square opens; none where the pour is not kept yet. */
+  readonly address?: string;
+  /** The pour's number, once it has one. */
+  readonly number?: number;
+  /** What to have in reach, and what weights the cores. */
+  readonly layOut: readonly string[];
+  readonly ballast: readonly string[];
+}
 
-/** Height of a card's head and of each of its rows, points. */
-const [HEAD, ROW] = [100, 46];
+type Card = ReturnType<typeof alike>[number];
+
+const [SQUARE, MARGIN] = [26 * MM, 15 * MM];
+/** Where what stands beside a numeral begins, points. */
+const COLUMN = 122;
+const MINUTE_WORDS = (minutes: number) => (minutes < 90 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1)} h`); // prettier-ignore
 
 /** Measures as they are read at arm's length: 2 + ½, or grams. */
 const largeMeasure = (measures: readonly Measure[], say: Say) =>
   measures.map((one) => (one.kind === 'scoop' ? sayScoops(one.count) : say(one.mass, 'g'))).join(' + ');
 
-/** What goes into one bucket, its water, and what it fills. */
-function bucketCard(paper: Paper, { one, times }: { one: Bucketful; times: number }, say: Say): void {
-  const { at, tint, lines, doses, late, water, fillings, volume, wash, wait } = one;
-  const which = times > 1 ? `Buckets ${at + 1} to ${at + times}, each` : `Bucket ${at + 1}`;
-  // A card is kept whole, where a page can hold it.
-  paper.room(Math.min(600, HEAD + ROW * (lines.length + doses.length + 1) + fillings.length * 20));
-  paper.text(`${tint ? `${tint.name}: ` : ''}${which}, ${say(volume.value, 'mL')}`, { size: 18, bold: true });
-  if (wait) {
-    const [from, to] = [wait.from.value, wait.to.value].map((hours) => (Math.round(hours * 10) / 10).toString());
-    paper.text(`Wait ${from} to ${to} h after the layer below: ${wait.test}.`);
-  }
-  if (wash) paper.text(wash);
-  paper.gap(4);
-  for (const { name, mass, measures } of lines)
+/** Every measure of a bucket, with a box for each scoop to tick. */
+function measuresOf(paper: Paper, { one }: Card, say: Say): void {
+  const { lines, doses, late } = one;
+  for (const { name, mass, measures } of lines) {
     paper.row(
       largeMeasure(measures, say),
       name,
-      `${say(mass.value, 'g')}: ${sayMeasures(measures, (one) => say(one, 'g'))}`,
+      `${say(mass.value, 'g')}: ${sayMeasures(measures, (g) => say(g, 'g'))}`,
     );
-  for (const { name, onScale, words } of doses) paper.row(say(onScale, 'g'), name, words);
+    for (const measure of measures) paper.boxes(measure.kind === 'scoop' ? measure.count : 1, COLUMN);
+    paper.gap(4);
+  }
+  for (const { name, onScale, words } of doses) {
+    paper.row(say(onScale, 'g'), name, words);
+    paper.boxes(1, COLUMN);
+  }
   if (late.length > 0)
     paper.text(`At the end: ${late.map(({ name, mass }) => `${say(mass, 'g')} ${name.toLowerCase()}`).join(', ')}`);
-  paper.row(
-    say(water.first, 'mL'),
-    `Water at once, of ${say(water.tap.value, 'mL')}`,
-    water.powderHeld === undefined
-      ? `then splashes of ${say(water.splash, 'mL')}; no more than ${say(water.ceiling, 'mL')}`
-      : `hold back ${say(water.powderHeld, 'g')} of the powder`,
-  );
-  for (const { name, copies, layer, each } of fillings)
-    paper.text(`${copies.length} × ${name}${layer ? `, layer ${layer}` : ''}: ${say(each, 'mL')} each`);
-  paper.rule();
 }
 
-/** The mixing sheet of a pour: its buckets as cards to be read at arm's length. */
+/** Its water, as a scale to mark. */
+function waterOf(paper: Paper, { one: { water } }: Card, say: Say): void {
+  const held = water.powderHeld;
+  paper.text(
+    held === undefined
+      ? `Water: ${say(water.first, 'mL')} at once, then splashes of ${say(water.splash, 'mL')}. Mark what went in.`
+      : `Water: all ${say(water.tap.value, 'mL')} at once; hold back ${say(held, 'g')} of the powder.`,
+    { size: 15, bold: true },
+  );
+  paper.gap(4);
+  const marks = [
+    ...(held === undefined ? [{ at: water.first, words: `${say(water.first, 'mL')} first` }] : []),
+    { at: water.tap.value, words: `${say(water.tap.value, 'mL')} in all` },
+    { at: water.ceiling, words: `${say(water.ceiling, 'mL')} no more` },
+  ];
+  paper.scale(marks.filter(({ at }) => at > 0));
+}
+
+const timeOf = ({ within, window, tool }: PlacingStep) =>
+  [tool, window && `${MINUTE_WORDS(window[0])} to ${MINUTE_WORDS(window[1])} after`, within !== undefined && `within ${MINUTE_WORDS(within)}`] // prettier-ignore
+    .filter(Boolean)
+    .join(', ');
+
+/** How the moulds of a bucket are filled. */
+function placingOf(paper: Paper, placings: readonly Placing[], { fillings }: Bucketful, say: Say): void {
+  for (const { item, name, way, steps } of placings.filter(({ item: at }) => fillings.some((one) => one.item === at))) {
+    const own = fillings.filter((one) => one.item === item);
+    const told = own.map(
+      ({ copies, layer, each }) => `${copies.length} × ${layer ? `layer ${layer}, ` : ''}${say(each, 'mL')}`,
+    );
+    paper.text(`${name}: ${told.join('; ')} (${way})`, { size: 14, bold: true });
+    steps.forEach((step, i) => {
+      const time = timeOf(step);
+      paper.text(`${i + 1}. ${step.text}${time ? ` (${time})` : ''}`, { size: 12 });
+    });
+    paper.gap(4);
+  }
+}
+
+const cautions = (paper: Paper, { sheet }: BenchPart, ...at: string[]) => {
+  for (const { step, text } of sheet.cautions) if (at.includes(step)) paper.text(`! ${text}`, { size: 12 });
+};
+
+/** One page a bucket, or one for all that are alike: measured, mixed, placed, and what really went in. */
+function bucketPage(paper: Paper, part: BenchPart, card: Card, say: Say): void {
+  const { one, times } = card;
+  const { at, tint, volume, wash, wait } = one;
+  const which = times > 1 ? `Buckets ${at + 1} to ${at + times}, each` : `Bucket ${at + 1}`;
+  paper.text(`${tint ? `${tint.name}: ` : ''}${which} ${say(volume.value, 'mL')}`, { size: 18, bold: true });
+  if (wait) paper.text(`Wait ${MINUTE_WORDS(wait.from.value * 60)} to ${MINUTE_WORDS(wait.to.value * 60)} after the layer below: ${wait.test}.`); // prettier-ignore
+  if (wash) paper.text(wash);
+  cautions(paper, part, 'measure');
+  paper.gap(4);
+  measuresOf(paper, card, say);
+  paper.rule();
+  cautions(paper, part, 'mix');
+  waterOf(paper, card, say);
+  paper.rule();
+  cautions(paper, part, 'place');
+  placingOf(paper, part.placings, one, say);
+  cautions(paper, part, 'lift', 'clean');
+  paper.blanks(['Water that went in', 'Temperature', 'How wet it came out', 'Left over']);
+}
+
+/** The casts of a part by the codes that they will have, to be ticked as they are written on. */
+function codesOf(parts: readonly BenchPart[], number: number): string[] {
+  const count = parts.reduce((sum, { plan }) => sum + plan.items.reduce((all, item) => all + item.count, 0), 0);
+  return Array.from({ length: count }, (_, i) => castCode(number, i));
+}
+
+/** The mixing sheet of a pour on paper: a page a bucket, legible at arm's length, to be ticked and written on. */
 export async function sheetPaper(
-  parts: readonly Part[],
-  title: string,
+  parts: readonly BenchPart[],
+  { title, address, number, layOut, ballast }: SheetWords,
   { paper: name, faces, say }: { readonly paper: PaperName; readonly faces: Faces; readonly say: Say },
 ): Promise<Uint8Array> {
   const paper = await Paper.of(name, faces, title);
-  paper.text(title, { size: 22, bold: true });
+  const [width, height] = papers[name];
+  if (address) square(paper.sheet, address, width - MARGIN - SQUARE, height - MARGIN - SQUARE, SQUARE);
+  const column = paper.width - (address ? SQUARE + 6 * MM : 0);
+  paper.text(title, { size: 22, bold: true, width: column });
+  paper.text(`In reach: ${layOut.join('; ')}.`, { size: 12, width: column });
+  for (const one of ballast) paper.text(one, { size: 12, width: column });
+  if (number !== undefined) paper.text(`Casts: ${codesOf(parts, number).join(', ')}`, { size: 12, width: column });
+  paper.below(height - MARGIN - SQUARE - 4);
   paper.rule();
-  for (const { mixName, sheet } of parts) {
-    if (parts.length > 1) paper.text(mixName, { size: 20, bold: true });
-    for (const { text, step } of sheet.cautions)
-      if (step === 'measure' || step === 'mix') paper.text(text, { size: 11 });
-    paper.gap(6);
-    for (const card of alike(sheet.bucketfuls)) bucketCard(paper, card, say);
-    for (const { count, name: piece, fresh, dry } of sheet.pieces)
-      paper.text(`${count} × ${piece}: ${say(fresh.value, 'g')} fresh, ${say(dry.value, 'g')} dry`, { size: 12 });
-    paper.gap(10);
-  }
+  parts.forEach((part, i) => {
+    alike(part.sheet.bucketfuls).forEach((card, n) => {
+      if (i + n > 0) paper.turn();
+      if (parts.length > 1) paper.text(part.mixName, { size: 20, bold: true });
+      bucketPage(paper, part, card, say);
+    });
+  });
   return paper.save();
 }

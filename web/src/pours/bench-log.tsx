@@ -76,11 +76,11 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
       <Link to="bench" className="btn btn-secondary h-16 w-full text-lg">
         <Footprints size={22} aria-hidden="true" /> Step by step, for wet gloves
       </Link>
-      <SheetButton parts={parts} number={pour.number} />
-      {parts.map(({ mixId, mixName, plan, sheet }) => (
+      <SheetButton parts={parts} input={pour.input} kept={pour} />
+      {parts.map(({ mixId, mixName, plan, sheet, placings }) => (
         <section key={mixId} className="card-slab" aria-label={`Mixing sheet: ${mixName}`}>
           {parts.length > 1 && <h2 className="mb-2 text-2xl">{mixName}</h2>}
-          <SheetView sheet={sheet} tappable />
+          <SheetView sheet={sheet} placings={placings} tappable />
           <TooWetHelp plan={plan} sheet={sheet} />
         </section>
       ))}

@@ -4,10 +4,17 @@ import {
   type FullMould,
   type MeasuringChoice,
   type MeasuringWay,
-  type ReckonedPart,
   type Step,
 } from '@dewpot/core';
-import { partsOf, type MixView, type MouldView, type PourInput, type PourPart, type PourView } from '@dewpot/contract';
+import {
+  partsOf,
+  type BenchPart,
+  type MixView,
+  type MouldView,
+  type PourInput,
+  type PourPart,
+  type PourView,
+} from '@dewpot/contract';
 import type { SessionView } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
 import { lessonsFor } from '../mixes';
@@ -26,7 +33,7 @@ export interface PlanSources {
 }
 
 /** What is poured of one mix, with its sheet. */
-export type SheetPart = PourPart & ReckonedPart;
+export type SheetPart = BenchPart;
 
 /** What a person chose, mix by mix, as far as it could be made out, and what is wrong with it. */
 export interface Chosen {

@@ -82,7 +82,7 @@ export function PourPlanner({
               <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => window.print()}>
                 <Printer size={18} aria-hidden="true" /> Print
               </button>
-              {reckoned?.sheets && <SheetButton parts={reckoned.sheets} />}
+              {reckoned?.sheets && <SheetButton parts={reckoned.sheets} input={input} />}
             </span>
           </div>
           {reckoned?.sheets?.[0] && (
@@ -156,10 +156,10 @@ function Sheets({ reckoned }: { reckoned: Reckoned | undefined }) {
     <>
       <Shopping lines={pourShopping(sheets)} />
       {sheets.length > 1 && <WholeCost sheets={sheets} />}
-      {sheets.map(({ mixId, mixName, sheet }, i) => (
+      {sheets.map(({ mixId, mixName, sheet, placings }, i) => (
         <section key={mixId} className={i > 0 ? 'border-base-300 mt-6 border-t-4 pt-4' : ''} aria-label={mixName}>
           {sheets.length > 1 && <h2 className="mb-2 text-2xl">{mixName}</h2>}
-          <SheetView sheet={sheet} />
+          <SheetView sheet={sheet} placings={placings} />
         </section>
       ))}
     </>

@@ -1,18 +1,42 @@
-import type { ReckonedPart } from '@dewpot/core';
-import type { PourPart } from '@dewpot/contract';
+import { coreHolds } from '@dewpot/core';
+import type { BenchPart, PourInput } from '@dewpot/contract';
 import { makeSheet, PaperButton } from '../paper';
 import { useUnits } from '../ui/units';
+import { thingsToLayOut } from './lay-out';
 import { mixNames } from './mix-names';
 
-/** The mixing sheet of a pour as PDF. */
-export function SheetButton({ parts, number }: { parts: readonly (PourPart & ReckonedPart)[]; number?: number }) {
+/** The mixing sheet of a pour as PDF; one that is kept carries a square that opens it. */
+export function SheetButton({
+  parts,
+  input,
+  kept,
+}: {
+  parts: readonly BenchPart[];
+  input: Pick<PourInput, 'cover'>;
+  kept?: { readonly id: string; readonly number: number };
+}) {
   const units = useUnits();
-  const title = `${number === undefined ? '' : `Pour ${number}: `}${mixNames(parts)}`;
+  const ballast = parts
+    .flatMap(coreHolds)
+    .flatMap(({ name, held }) =>
+      held
+        ? [`On the core of each ${name}: ${units.sayFigure(held.mass)}, ${units.sayFigure(held.sand)} of dry sand.`]
+        : [],
+    );
+  const words = {
+    title: `${kept ? `Pour ${kept.number}: ` : ''}${mixNames(parts)}`,
+    layOut: thingsToLayOut(
+      parts.map(({ plan }) => plan),
+      input,
+    ),
+    ballast,
+    ...(kept && { number: kept.number, address: `${window.location.origin}/pours/${kept.id}` }),
+  };
   return (
     <PaperButton
       name="Sheet as PDF"
       file="mixing-sheet"
-      make={(ways) => makeSheet(parts, title, { ...ways, say: (value, unit) => units.say(value, unit) })}
+      make={(ways) => makeSheet(parts, words, { ...ways, say: (value, unit) => units.say(value, unit) })}
     />
   );
 }

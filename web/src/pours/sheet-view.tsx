@@ -1,7 +1,8 @@
-import { alike, type CautionStep, type Sheet } from '@dewpot/core';
+import { alike, type CautionStep, type Placing, type Sheet } from '@dewpot/core';
 import type { ReactNode } from 'react';
 import { BigFigure, Reckoning } from '../ui/reckoning';
 import { useUnits } from '../ui/units';
+import { Placings } from './placings-view';
 import { SheetRows } from './sheet-rows';
 import { BucketTurns } from './bucket-turns';
 import { wayNames } from '../ui/measuring-words';
@@ -29,7 +30,15 @@ function Step({ n, title, children }: { n: number; title: string; children: Reac
 }
 
 /** The mixing sheet: what goes into the bucket in order, in the caster's own scoops and in grams. */
-export function SheetView({ sheet, tappable = false }: { sheet: Sheet; tappable?: boolean }) {
+export function SheetView({
+  sheet,
+  placings,
+  tappable = false,
+}: {
+  sheet: Sheet;
+  placings: readonly Placing[];
+  tappable?: boolean;
+}) {
   const units = useUnits();
   const { batch, batches, bucketfuls, amount, leftover, cost, warnings, method, even, way } = sheet;
   const turns = alike(bucketfuls);
@@ -102,12 +111,9 @@ export function SheetView({ sheet, tappable = false }: { sheet: Sheet; tappable?
           </ol>
           {!inTurns && <WaterSlab water={batch.water} />}
         </Step>
-        <Step n={3} title="Stand, place, tap">
-          <p>
-            Fill a fifth to a third, work the corners and round the core, then slowly to the rim, tapping until the
-            bubbles stop.
-          </p>
+        <Step n={3} title="Place">
           <Cautions sheet={sheet} step="place" />
+          <Placings placings={placings} />
         </Step>
         <Step n={4} title="What comes out">
           <Cautions sheet={sheet} step="lift" />

@@ -1,6 +1,8 @@
 import type { PieceKind } from '../moulds/index.js';
 import { shrunkenMean } from '../mixes/index.js';
-import type { FinishKind } from './steps.js';
+
+/** What is done to an open face while it stiffens. */
+export type FinishKind = 'smooth' | 'float' | 'first-edge' | 'second-edge' | 'trowel' | 'broom';
 
 /** How the open face of a slab is left. */
 export const finishes = ['broom', 'trowel', 'struck'] as const;
