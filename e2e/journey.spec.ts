@@ -50,12 +50,12 @@ test('one pot goes from the mould on the bench to out of the door', async ({ pag
     await page.getByRole('link', { name: /Nested pail pot/ }).click();
     await page.getByRole('link', { name: 'Plan a pour' }).click();
     await expect(page.getByLabel('How many of Nested pail pot')).toHaveValue('3');
-    await page.getByLabel('Scoop', { exact: true }).selectOption({ label: 'the bean can, 400 mL' });
+    await page.getByLabel('Scoop at hand').selectOption({ label: 'the bean can, 400 mL' });
     const sheet = page.getByRole('region', { name: 'Mixing sheet' });
-    await expect(sheet.getByRole('img', { name: /^6 scoops of Grey Portland cement/ })).toBeVisible();
-    await expect(sheet.getByRole('img', { name: /^14¾ scoops of Sharp sand/ })).toBeVisible();
+    await expect(sheet.getByRole('img', { name: /^5¾ scoops of Grey Portland cement/ })).toBeVisible();
+    await expect(sheet.getByRole('img', { name: /^14½ scoops of Sharp sand/ })).toBeVisible();
     await page.getByText('Holds a lump').click();
-    await expect(sheet.getByRole('img', { name: /^17¾ scoops of Sharp sand/ })).toBeVisible();
+    await expect(sheet.getByRole('img', { name: /^17½ scoops of Sharp sand/ })).toBeVisible();
     await expect(sheet).toContainText('Damp and liquid materials bring');
     await page.getByText('Runs through the fingers').click();
     await sheet.getByText('Where does this come from?').first().click();

@@ -36,11 +36,13 @@ test('a hypertufa mix is built in scoops, dosed, rounded, compared, and planned 
     await expect(dry).toHaveText(before!);
     await expect(page.getByLabel('Parts of Coir, fluffed')).not.toHaveValue('2');
   });
-  await test.step('it is rounded to whole scoops, and a better size is taken', async () => {
-    await batch(page).getByLabel('Scoop', { exact: true }).selectOption({ label: 'the big tin' });
-    await batch(page).getByLabel('To the').selectOption({ label: 'whole' });
-    await batch(page).getByRole('button', { name: 'Make that much' }).click();
-    await expect(batch(page)).toContainText('level spoons');
+  await test.step('it is measured in whole scoops, by several of them, and by the scale', async () => {
+    await batch(page).getByLabel('Scoop at hand').selectOption({ label: 'the big tin' });
+    await batch(page).getByLabel('Round to').selectOption({ label: 'whole ones' });
+    await batch(page).getByText('By several scoops').click();
+    await expect(batch(page)).toContainText(/left over, \d+ measures/);
+    await batch(page).getByText('By the scale').click();
+    await expect(batch(page)).toContainText('on the scale');
     await keep(page, 'Canal tufa');
     await expect(page.getByRole('region', { name: 'Versions' })).toContainText('Version 1');
   });

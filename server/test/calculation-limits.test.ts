@@ -31,7 +31,7 @@ describe('a question that would freeze or end the server', () => {
   it.each([
     ['sides by the billion', 'tints/layers', { ...tintExamples.layers, shape: { ...potShape, outer: { kind: 'polygon-frustum', sides: 1e9, bottomAcross: 90, topAcross: 90, height: 90 } } }, 'shape.outer.sides'],
     ['a solid without a diameter', 'finish/sealer', { ...finishExamples.sealer, shape: { outer: { kind: 'round-frustum', topDiameter: 100, height: 90 }, cores: [], inserts: [] } }, 'outer.bottomDiameter'],
-    ['a scoop of a millionth', 'mixes/measures', { mix, volume: 3000, scoops: [1e-6], step: 0.25, scaleStep: 1 }, 'scoops.0'],
+    ['a scoop of a millionth', 'mixes/measures', { mix, volume: 3000, scoops: [1e-6], step: 0.25, scaleStep: 1 }, 'scoops'],
     ['a billion hours of maturity', 'cure/maturity', { readings, hours: 24, setting: 'portland' }, 'readings.1.hour'],
     ['a billion hours of weather', 'cure/weather', { readings, now: 24, setting: 'portland' }, 'readings.1.hour'],
     ['a billion hours of a face', 'cure/surface', { stretches: [{ from: 0, to: 1e9, evaporation: 0.1 }], wettings: [], lightweight: false }, 'stretches.0.to'],

@@ -12,6 +12,8 @@ import {
   layInset,
   mouldsPerBatch,
   partNow,
+  judgePour,
+  placingsOf,
   reckonSheet,
   runOf,
   splitIntoBatches,
@@ -85,12 +87,13 @@ function partOf({
 @Calculated()
 @Controller('api/reckon/pours')
 export class PourReckonController {
-  /** The mixing sheet: scoops, grams, water, buckets and pieces. */
+  /** The mixing sheet: measures, grams, water, buckets and pieces, how the moulds are filled, and what speaks against them. */
   @Post('sheet')
   @HttpCode(200)
   @asked(SheetQuestion, examples.sheet)
   sheet(@Body() question: SheetQuestion) {
-    return partOf(question).sheet;
+    const { plan, sheet } = partOf(question);
+    return { ...sheet, placings: placingsOf(plan), findings: judgePour(plan, sheet.mix) };
   }
 
   /** The steps of a pour in their time, what would stiffen or clash, and what holds its cores down. */

@@ -24,7 +24,7 @@ type Card = ReturnType<typeof alike>[number];
 const [SQUARE, MARGIN] = [26 * MM, 15 * MM];
 /** Where what stands beside a numeral begins, points. */
 const COLUMN = 122;
-const MINUTE_WORDS = (minutes: number) => (minutes < 90 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1)} h`); // prettier-ignore
+const minuteWords = (minutes: number) => (minutes < 90 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1)} h`); // prettier-ignore
 
 /** Measures as they are read at arm's length: 2 + ½, or grams. */
 const largeMeasure = (measures: readonly Measure[], say: Say) =>
@@ -68,10 +68,12 @@ function waterOf(paper: Paper, { one: { water } }: Card, say: Say): void {
   paper.scale(marks.filter(({ at }) => at > 0));
 }
 
-const timeOf = ({ within, window, tool }: PlacingStep) =>
-  [tool, window && `${MINUTE_WORDS(window[0])} to ${MINUTE_WORDS(window[1])} after`, within !== undefined && `within ${MINUTE_WORDS(within)}`] // prettier-ignore
-    .filter(Boolean)
-    .join(', ');
+function timeOf({ key, within, window, tool }: PlacingStep): string {
+  const after = key === 'smooth' ? 'after pressing' : 'after striking off';
+  const from = window && window[0] >= 1 ? `${minuteWords(window[0])} to ` : 'within ';
+  const time = window ? `${from}${minuteWords(window[1])} ${after}` : within && `within ${minuteWords(within)}`;
+  return [tool, time].filter(Boolean).join(', ');
+}
 
 /** How the moulds of a bucket are filled. */
 function placingOf(paper: Paper, placings: readonly Placing[], { fillings }: Bucketful, say: Say): void {
@@ -98,8 +100,8 @@ function bucketPage(paper: Paper, part: BenchPart, card: Card, say: Say): void {
   const { one, times } = card;
   const { at, tint, volume, wash, wait } = one;
   const which = times > 1 ? `Buckets ${at + 1} to ${at + times}, each` : `Bucket ${at + 1}`;
-  paper.text(`${tint ? `${tint.name}: ` : ''}${which} ${say(volume.value, 'mL')}`, { size: 18, bold: true });
-  if (wait) paper.text(`Wait ${MINUTE_WORDS(wait.from.value * 60)} to ${MINUTE_WORDS(wait.to.value * 60)} after the layer below: ${wait.test}.`); // prettier-ignore
+  paper.text(`${tint ? `${tint.name}: ` : ''}${which}, ${say(volume.value, 'mL')}`, { size: 18, bold: true });
+  if (wait) paper.text(`Wait ${minuteWords(wait.from.value * 60)} to ${minuteWords(wait.to.value * 60)} after the layer below: ${wait.test}.`); // prettier-ignore
   if (wash) paper.text(wash);
   cautions(paper, part, 'measure');
   paper.gap(4);

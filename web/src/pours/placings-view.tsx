@@ -3,10 +3,13 @@ import { saySpan } from '../ui/say-when';
 
 const MINUTE = 60_000;
 
-/** When a step is done: within so many minutes, or in a window after striking. */
-export function stepTime({ within, window }: PlacingStep): string {
-  if (window) return `${saySpan(window[0] * MINUTE)} to ${saySpan(window[1] * MINUTE)} after`;
-  return within === undefined ? '' : `within ${saySpan(within * MINUTE)}`;
+/** When a step is done: within so many minutes, or in a window after what it waits for. */
+export function stepTime({ key, within, window }: PlacingStep): string {
+  if (within !== undefined) return `within ${saySpan(within * MINUTE)}`;
+  if (!window) return '';
+  const [from, to] = window.map((minutes) => saySpan(minutes * MINUTE));
+  const after = key === 'smooth' ? 'after pressing' : 'after striking off';
+  return window[0] < 1 ? `within ${to} ${after}` : `${from} to ${to} ${after}`;
 }
 
 /** How each kind of mould is filled, step by step, with tool and time. */

@@ -4,6 +4,7 @@ import {
   type FullMould,
   type MeasuringChoice,
   type MeasuringWay,
+  type PourFinding,
   type Step,
 } from '@dewpot/core';
 import {
@@ -48,6 +49,8 @@ export interface Reckoned extends Chosen {
   readonly steps?: readonly Step[];
   /** How the pour's own mix comes out in each way of measuring. */
   readonly ways?: readonly MeasuringChoice[];
+  /** What speaks against each part's moulds with its mix, part by part. */
+  readonly findings?: readonly (readonly PourFinding[])[];
 }
 
 /** The parts of a person's choices; undefined while something is not chosen. */

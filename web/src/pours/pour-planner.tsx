@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { pourCost, pourShopping } from '@dewpot/core';
+import { pourCost, pourShopping, type Grade } from '@dewpot/core';
 import type { PourInput, PourView } from '@dewpot/contract';
 import { Printer } from 'lucide-react';
 import { useNavigate } from 'react-router';
@@ -13,6 +13,7 @@ import { ColouringSlab } from './colouring-slab';
 import { AgainSlab } from './again-slab';
 import { BeforeSlab } from './before-slab';
 import { FittingsSlab } from './fittings-slab';
+import { Findings } from './findings';
 import { HourSlab } from './hour-slab';
 import { mixNames } from './mix-names';
 import { MatchSlab } from './match-slab';
@@ -68,8 +69,6 @@ export function PourPlanner({
     <div className="mx-auto max-w-7xl space-y-4 p-4">
       {again && <AgainSlab pour={again} input={input} onChange={change} />}
       <PourItems input={input} sources={sources} parts={reckoned?.parts ?? []} onChange={change} />
-      <ColouringSlab input={input} sources={sources} reckoned={reckoned} onChange={change} />
-      <FittingsSlab input={input} sources={sources} onChange={change} />
       <div className="grid gap-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <PourChoices input={input} sources={sources} reckoned={reckoned} onChange={change} />
         <section className="card-slab" aria-label="Mixing sheet">
@@ -88,7 +87,7 @@ export function PourPlanner({
           {reckoned?.sheets?.[0] && (
             <MatchSlab {...{ input, sources }} reckoned={reckoned.sheets[0]} onChange={change} />
           )}
-          <Sheets reckoned={reckoned} />
+          <Sheets reckoned={reckoned} onGrade={(grade) => change({ grade })} />
           <Failure error={save.error ?? start.error ?? remove.error} />
           <div className="action-bar no-print mt-4">
             <button
@@ -124,6 +123,8 @@ export function PourPlanner({
           </div>
         </section>
       </div>
+      <ColouringSlab input={input} sources={sources} reckoned={reckoned} onChange={change} />
+      <FittingsSlab input={input} sources={sources} onChange={change} />
       {reckoned?.sheets && reckoned.steps && (
         <HourSlab input={input} sheets={reckoned.sheets} steps={reckoned.steps} onChange={change} />
       )}
@@ -133,7 +134,7 @@ export function PourPlanner({
 }
 
 /** The sheets of a plan, mix by mix, or what is wrong with it. */
-function Sheets({ reckoned }: { reckoned: Reckoned | undefined }) {
+function Sheets({ reckoned, onGrade }: { reckoned: Reckoned | undefined; onGrade: (grade: Grade) => void }) {
   if (!reckoned) return <p className="quiet">Choose a mix.</p>;
   const { sheets, issues } = reckoned;
   if (!sheets && issues.length === 0)
@@ -159,6 +160,7 @@ function Sheets({ reckoned }: { reckoned: Reckoned | undefined }) {
       {sheets.map(({ mixId, mixName, sheet, placings }, i) => (
         <section key={mixId} className={i > 0 ? 'border-base-300 mt-6 border-t-4 pt-4' : ''} aria-label={mixName}>
           {sheets.length > 1 && <h2 className="mb-2 text-2xl">{mixName}</h2>}
+          <Findings findings={reckoned.findings?.[i] ?? []} onGrade={onGrade} />
           <SheetView sheet={sheet} placings={placings} />
         </section>
       ))}

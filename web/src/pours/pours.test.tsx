@@ -83,27 +83,6 @@ describe('planning', () => {
     );
   });
 
-  it('is measured as is chosen, each way with what comes of it, and is sent so', async () => {
-    const sent = fakeServer();
-    open('/pours/new');
-    const ways = await screen.findByRole('group', { name: 'Measure' });
-    expect(within(ways).getByLabelText(/^By one scoop/)).toBeChecked();
-    expect(screen.getByText(/^Proposed: one scoop alone comes out right/)).toBeVisible();
-    expect(within(ways).getByText(/By the scale/)).toHaveTextContent(/ratios exact, 5 % left over, 2 measures/);
-    await userEvent.click(within(ways).getByLabelText(/^By the scale/));
-    const measure = await screen.findByRole('region', { name: /^Measure by the scale/ });
-    expect(measure).toHaveTextContent(/kg ?on the scale/);
-    await userEvent.click(screen.getByRole('button', { name: 'Keep for later' }));
-    await waitFor(() => expect(sent[0]).toMatchObject({ method: 'PUT', body: { measuring: 'scale' } }));
-  });
-
-  it('without a scoop is weighed, and says so', async () => {
-    fakeServer({ stores: { ...stores, scoops: [] } });
-    open('/pours/new');
-    expect(await screen.findByText(/Without a scoop everything is weighed/)).toBeVisible();
-    expect(await screen.findByRole('region', { name: /^Measure by the scale/ })).toBeVisible();
-  });
-
   it('takes more scoops of damp sand, and less water from the tap', async () => {
     fakeServer();
     open('/pours/new');

@@ -1,4 +1,12 @@
-import { InputError, measuringChoicesOf, type FieldIssue, type MeasuringChoice, type Step } from '@dewpot/core';
+import {
+  InputError,
+  judgePour,
+  measuringChoicesOf,
+  type FieldIssue,
+  type MeasuringChoice,
+  type PourFinding,
+  type Step,
+} from '@dewpot/core';
 import { benchOf, type BenchOf, type PourInput, type PourPart } from '@dewpot/contract';
 
 /** The sheets and the steps of a pour's parts, or what is wrong with them. */
@@ -7,6 +15,8 @@ export type PlanAnswer =
       readonly sheets: BenchOf['parts'];
       readonly steps: readonly Step[];
       readonly ways: readonly MeasuringChoice[];
+      /** What speaks against each part's moulds with its mix. */
+      readonly findings: readonly (readonly PourFinding[])[];
       readonly issues: readonly [];
     }
   | { readonly issues: readonly FieldIssue[] };
@@ -16,7 +26,13 @@ export function reckonParts(parts: readonly PourPart[], input: PourInput): PlanA
   try {
     const { parts: sheets, steps } = benchOf({ parts, input });
     const [first] = sheets;
-    return { sheets, steps, ways: first ? measuringChoicesOf(first.plan, first.sheet) : [], issues: [] };
+    return {
+      sheets,
+      steps,
+      ways: first ? measuringChoicesOf(first.plan, first.sheet) : [],
+      findings: sheets.map(({ plan, sheet }) => judgePour(plan, sheet.mix)),
+      issues: [],
+    };
   } catch (error) {
     if (error instanceof InputError) return { issues: error.issues };
     throw error;

@@ -1,0 +1,40 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { fakeServer, mould, renderScreen, stores } from '../../test/fake-server';
+import { PourPage } from './pour-page';
+
+const open = (at: string) => renderScreen(<PourPage />, at, '/pours/:id');
+
+describe('a plan', () => {
+  it('is measured as is chosen, each way with what comes of it, and is sent so', async () => {
+    const sent = fakeServer();
+    open('/pours/new');
+    const ways = await screen.findByRole('group', { name: 'Measure' });
+    expect(within(ways).getByLabelText(/^By one scoop/)).toBeChecked();
+    expect(screen.getByText(/^Proposed: one scoop alone comes out right/)).toBeVisible();
+    expect(within(ways).getByText(/By the scale/)).toHaveTextContent(/ratios exact, 5 % left over, 2 measures/);
+    await userEvent.click(within(ways).getByLabelText(/^By the scale/));
+    const measure = await screen.findByRole('region', { name: /^Measure by the scale/ });
+    expect(measure).toHaveTextContent(/kg ?on the scale/);
+    await userEvent.click(screen.getByRole('button', { name: 'Keep for later' }));
+    await waitFor(() => expect(sent[0]).toMatchObject({ method: 'PUT', body: { measuring: 'scale' } }));
+  });
+
+  it('says what speaks against a mould with its mix, and changes it by a tap', async () => {
+    fakeServer({ moulds: [{ ...mould, shape: { ...mould.shape, cores: [], inserts: [], pressed: { side: 'over', thickness: 40 } } }] }); // prettier-ignore
+    open('/pours/new');
+    const against = await screen.findByRole('list', { name: 'What speaks against it' });
+    expect(against).toHaveTextContent(/“custard” is too wet for Nested pot, which is pressed over a form/);
+    await userEvent.click(within(against).getByRole('button', { name: /Make it “stiff porridge”/ }));
+    expect(await screen.findByText(/Nothing speaks against these moulds/)).toBeVisible();
+    expect(screen.getByLabelText('How wet')).toHaveDisplayValue(/stiff porridge/);
+  });
+
+  it('without a scoop is weighed, and says so', async () => {
+    fakeServer({ stores: { ...stores, scoops: [] } });
+    open('/pours/new');
+    expect(await screen.findByText(/Without a scoop everything is weighed/)).toBeVisible();
+    expect(await screen.findByRole('region', { name: /^Measure by the scale/ })).toBeVisible();
+  });
+});
