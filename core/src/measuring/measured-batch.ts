@@ -108,16 +108,14 @@ export interface MeasuringFaults {
 export function measuringFaults(
   found: MeasuredBatch,
   batch: BatchMasses,
-  { mix, spare, vessels: { scaleStep } }: Pick<Measuring, 'mix' | 'spare' | 'vessels'>,
+  { mix, spare }: Pick<Measuring, 'mix' | 'spare'>,
 ): MeasuringFaults {
   const need = batch.volume / (1 + spare);
   const left = found.made / need - 1;
   const ceiling = ratioCeiling[mix.exposure];
   const judged = waterToCement(batch, mix.limeCounts) <= ceiling && !mix.lines.some(({ material }) => material.powder);
-  // A scale rounds each line up by a step at most; what that leaves is not seen in a bucket.
-  const weighed = found.way === 'scale' || found.way === 'scoop-and-scale';
-  const dry = found.lines.reduce((sum, { mass }) => sum + mass, 0);
-  const steps = weighed ? Math.min(UNSEEN, (found.lines.length * scaleStep) / dry) : 0;
+  // A scale rounds each line by a part of its step; what that leaves is not seen in a bucket.
+  const steps = found.way === 'scale' || found.way === 'scoop-and-scale' ? UNSEEN : 0;
   const past = (value: number) => (value > HAIR ? value : 0);
   return {
     short: past(-left),

@@ -1,6 +1,7 @@
 import { useCallback, useState } from 'react';
 import {
   sayScoops,
+  scaleMasses,
   usualOrder,
   waterPlan,
   weighDose,
@@ -23,6 +24,9 @@ import type { ReckonedMix } from './use-reckoned-mix';
 const off = (share: number) =>
   Math.abs(share) < 0.005 ? '' : `${Math.abs(share * 100).toFixed(0)} % ${share > 0 ? 'over' : 'under'}`;
 
+/** A volume that is asked for may come to so much more, for the sake of the scoops; what a bag or a store sets, to so much less. */
+const SPARE = 0.05;
+
 interface BatchProps extends Pick<ReckonedMix, 'mix' | 'conditions'> {
   readonly draft: MixInput;
   readonly batch: BatchMasses;
@@ -38,8 +42,12 @@ export function MeasuredBatchView({ draft, mix, conditions, batch, by, vessels }
   const { setting } = draft;
   const job = useCallback(
     (work: PlanWork | Remote<PlanWork>) =>
-      work.measure(batch, { mix, conditions, vessels, moisture: {}, spare: 0 }, setting),
-    [batch, mix, conditions, vessels, setting],
+      work.measure(
+        by === undefined ? scaleMasses(batch, 1 + SPARE) : batch,
+        { mix, conditions, vessels, moisture: {}, spare: SPARE },
+        setting,
+      ),
+    [batch, by, mix, conditions, vessels, setting],
   );
   const told = usePlanWork(job);
   if (!told) return <p className="quiet">One moment…</p>;

@@ -1,10 +1,20 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
+import type { PourView } from '@dewpot/contract';
 import { fakeServer, mould, renderScreen, stores } from '../../test/fake-server';
 import { PourPage } from './pour-page';
 
 const open = (at: string) => renderScreen(<PourPage />, at, '/pours/:id');
+
+const planned: PourView = {
+  id: 'p',
+  number: 8,
+  version: 1,
+  status: 'planned',
+  input: { items: [], mixId: 'x', grade: 5, spare: 0.05, moisture: {}, scoopId: 'can', step: 0.25, temperature: 18 },
+  parts: [],
+};
 
 describe('a plan', () => {
   it('is measured as is chosen, each way with what comes of it, and is sent so', async () => {
@@ -29,6 +39,16 @@ describe('a plan', () => {
     await userEvent.click(within(against).getByRole('button', { name: /Make it “stiff porridge”/ }));
     expect(await screen.findByText(/Nothing speaks against these moulds/)).toBeVisible();
     expect(screen.getByLabelText('How wet')).toHaveDisplayValue(/stiff porridge/);
+  });
+
+  it('of a mould that is gone says so, and goes on without it', async () => {
+    fakeServer({
+      pours: [{ ...planned, input: { ...planned.input, items: [{ mouldId: 'm', count: 2 }, { mouldId: 'gone', count: 1 }] } }], // prettier-ignore
+    });
+    open('/pours/p');
+    expect(await screen.findAllByText(/Mould 2 of this pour is gone/)).not.toHaveLength(0);
+    await userEvent.click(screen.getByRole('button', { name: 'Leave it out' }));
+    expect(await screen.findByRole('region', { name: /^Measure by one scoop/ })).toBeVisible();
   });
 
   it('without a scoop is weighed, and says so', async () => {

@@ -84,10 +84,10 @@ export function PourPlanner({
               {reckoned?.sheets && <SheetButton parts={reckoned.sheets} input={input} />}
             </span>
           </div>
+          <Sheets reckoned={reckoned} onGrade={(grade) => change({ grade })} />
           {reckoned?.sheets?.[0] && (
             <MatchSlab {...{ input, sources }} reckoned={reckoned.sheets[0]} onChange={change} />
           )}
-          <Sheets reckoned={reckoned} onGrade={(grade) => change({ grade })} />
           <Failure error={save.error ?? start.error ?? remove.error} />
           <div className="action-bar no-print mt-4">
             <button

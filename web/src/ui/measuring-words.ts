@@ -16,11 +16,15 @@ export const sayMeasures = (measures: readonly Measure[], sayMass: (mass: number
     )
     .join(' and ');
 
-const percent = (share: number) => `${(share * 100).toFixed(share > 0 && share < 0.01 ? 1 : 0)} %`;
+const percent = (share: number) => `${(share * 100).toFixed(share < 0.01 ? 1 : 0)} %`;
+
+/** Mix that nobody sees in a bucket, as a share. */
+const UNSEEN = 0.002;
 
 /** How a way comes out: how far its ratios are off, what is left over, how many measures it takes. */
 export function sayChoice({ measured: { worst, measures }, faults, left }: MeasuringChoice): string {
-  const rest = faults.short > 0 ? `falls short by ${percent(faults.short)}` : `${percent(Math.max(0, left))} left over`;
+  const some = left < UNSEEN ? 'nothing left over' : `${percent(left)} left over`;
+  const rest = faults.short > 0 ? `falls short by ${percent(faults.short)}` : some;
   const off = worst < 0.0005 ? 'ratios exact' : `ratios within ${percent(worst)}`;
   return `${off}, ${rest}, ${measures} ${measures === 1 ? 'measure' : 'measures'}`;
 }
