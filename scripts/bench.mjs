@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
 import { mixEditing, mixSolving, swatchesFollow, tintSearch } from './lib/bench-mixes.mjs';
+import { measures } from './lib/bench-measures.mjs';
 import { meshInBrowser, meshVolumes, sectionRedraw } from './lib/bench-moulds.mjs';
 import { dryingShelf, finishing } from './lib/bench-finish.mjs';
 import { firstDays } from './lib/bench-first-days.mjs';
@@ -123,6 +124,7 @@ async function main() {
   spawnSync(join(root, 'node_modules/.bin/tsc'), ['-b'], { cwd: root, stdio: 'inherit' });
   await replanning(note);
   await mixSolving(note);
+  await measures(note);
   await finishing(note);
   await tintSearch(note);
   await meshVolumes(note);
