@@ -17,6 +17,8 @@ import { RATIO_TOLERANCE, type MeasuredBatch, type MeasuringWay } from './ways.j
 const REACH = 0.25;
 /** So many counts of one line are tried: those of a fine scoop err by little. */
 const MOST_STEPS = 200;
+/** Scoops that are tried together, level and heaped: those of one workshop, and few enough to be searched at once. */
+const MOST_VESSELS = 16;
 /** Sizes that are tried. */
 const MOST_SIZES = 300;
 
@@ -122,8 +124,10 @@ function withAmount(batch: BatchMasses, asked: Measuring, amount: ScoopedAmount)
 }
 
 /** By several scoops: over the amounts of the binder that they give, the fewest scoopings in all. */
-function measureByScoops(batch: BatchMasses, asked: Measuring): MeasuredBatch {
-  const { vessels, moisture, spare } = asked;
+function measureByScoops(batch: BatchMasses, given: Measuring): MeasuredBatch {
+  const vessels = { ...given.vessels, scoops: given.vessels.scoops.slice(0, MOST_VESSELS) };
+  const asked = { ...given, vessels };
+  const { moisture, spare } = asked;
   const lines = linesToMeasure(batch, moisture);
   const at = binderAt(lines);
   const { room } = lines[at]!;

@@ -171,6 +171,13 @@ describe('a batch that is measured', () => {
       );
   });
 
+  it('by more scoops than anyone owns is measured by the first sixteen', () => {
+    const scoops = Array.from({ length: 200 }, (_, i) => scoopOf(60 + 7 * i));
+    const { batch, measuring } = asked(starter('garden'), 9000, { scoops, spare: 0.05 });
+    const few = { ...measuring, vessels: { ...measuring.vessels, scoops: scoops.slice(0, 16) } };
+    expect(measureBatch(batch, 'scoops', measuring)).toEqual(measureBatch(batch, 'scoops', few));
+  });
+
   it('refuses a scale and a scoop of no size by name', () => {
     const { batch, measuring } = asked(starter('garden'), 2000, { scaleStep: 0 });
     expect(() => measureBatch(batch, 'scale', measuring)).toThrow(/step of the scale/);
