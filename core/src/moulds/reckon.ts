@@ -19,14 +19,20 @@ import {
 import { faces, type Faces } from './faces.js';
 import { computedVolume, displacedVolume, fullVolume } from './fill.js';
 import type { MouldShape } from './mould.js';
-import { baseThickness, narrowestGap, thinnestWall, undercut, type ThinPlace, type Undercut } from './walls.js';
+import {
+  baseThickness,
+  hasBase,
+  narrowestGap,
+  thinnestWall,
+  undercut,
+  type ThinPlace,
+  type Undercut,
+} from './walls.js';
+import { usualDensity } from './uses.js';
 import { mouldWarnings, type MouldUse } from './warnings.js';
 
 /** Gap left for watering below the rim of a planted pot, mm. */
 export const WATERING_GAP = 20;
-
-/** Fluid sand-cement mix, kg/L: taken where no mix is named. */
-const USUAL_DENSITY = 2.15;
 
 /** What a mould is reckoned with: how it is used, and the mix that goes into it. */
 export interface MouldOptions extends MouldUse {
@@ -54,7 +60,8 @@ export interface MouldFigures {
   readonly computed?: Figure;
   readonly wall?: Figure;
   readonly thinnest?: ThinPlace;
-  readonly base: Figure;
+  /** Under the lowest core; none where every core stands on the board. */
+  readonly base?: Figure;
   /** Narrowest gap that a grain must pass. */
   readonly gap: Figure;
   readonly grain?: GrainCheck;
@@ -199,12 +206,19 @@ function extrasOf(shape: MouldShape, size: OuterSize, piece: MouldOptions['piece
 
 /**
  * Reckons a mould: volume, walls, ballast, faces and what to beware of.
- * `density` of the fresh mix in kg/L; a fluid sand-cement mix is about 2.15.
+ * `density` of the fresh mix in kg/L; where none is named that of a usual mix of the piece's kind.
  * @throws InputError when the mould cannot be cast.
  */
 export function reckonMould(shape: MouldShape, options: MouldOptions): MouldFigures {
   checkMould(shape);
-  const { density = USUAL_DENSITY, dryDensity, coreMass = 0, largestGrain, meshOpening, fillGap } = options;
+  const {
+    density = usualDensity(options.piece),
+    dryDensity,
+    coreMass = 0,
+    largestGrain,
+    meshOpening,
+    fillGap,
+  } = options;
   const byGeometry = computedFigure(shape);
   const volume = fullVolume(shape);
   const thinnest = thinnestWall(shape);
@@ -229,7 +243,7 @@ export function reckonMould(shape: MouldShape, options: MouldOptions): MouldFigu
     volume: volumeFigure(shape, byGeometry),
     ...(shape.measured && { computed: byGeometry }),
     ...(thinnest && { wall: wallFigure(thinnest), thinnest }),
-    base: figure(base, 'mm', computed, [line('Under the lowest core', base, 'mm')]),
+    ...(hasBase(shape) && { base: figure(base, 'mm', computed, [line('Under the lowest core', base, 'mm')]) }),
     gap,
     ...(grain && { grain }),
     ...(planting && { planting }),

@@ -26,6 +26,19 @@ export const pieceGuides: Record<PieceKind, PieceGuide> = {
   ornament: { name: 'ornament', leastWall: 8 },
 };
 
+/** Fluid sand-cement mix, kg/L. */
+const FLUID = 2.15;
+/** Kinds of piece that are usually made of something else: hypertufa, lightweight, gravelled concrete; fresh, kg/L. */
+const otherMixes: Partial<Record<PieceKind, number>> = {
+  'hypertufa-pot': 1.31,
+  trough: 1.31,
+  panel: 1.54,
+  slab: 2.38,
+};
+
+/** Fresh density of a usual mix for a kind of piece, kg/L: taken where no mix is named. By the starter mixes. */
+export const usualDensity = (piece: PieceKind): number => otherMixes[piece] ?? FLUID;
+
 /** Forms that hold only where they lie: strips bent round nails, and a leaf over sand. */
 const lying: readonly MouldShape['outer']['kind'][] = ['ring', 'arc', 'spiral', 'leaf'];
 

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cone, nested, nestedPot } from '../testing/examples.js';
+import { alone } from '../testing/shapes.js';
 import type { MouldShape } from './mould.js';
-import { baseThickness, jammingTubes, lockedBlanks, narrowestGap, thinnestWall, undercut } from './walls.js';
+import { baseThickness, hasBase, jammingTubes, lockedBlanks, narrowestGap, thinnestWall, undercut } from './walls.js';
 
 describe('the thinnest wall', () => {
   it('between two cylinders is half the difference of their diameters, at any height', () => {
@@ -50,7 +51,16 @@ describe('undercut', () => {
     expect(undercut(nestedPot)).toBeUndefined();
     expect(jammingTubes(nested([160, 160, 200], [100, 100], 20))).toEqual(['The outer mould', 'The core']);
     expect(jammingTubes(nestedPot)).toEqual([]);
+    const pipe = nested([160, 160, 200], [100, 100], 20);
+    const form = { ...alone(pipe.outer), pressed: { side: 'over' as const, thickness: 30 } };
+    expect(jammingTubes(form)).not.toContain('The outer mould');
     expect(lockedBlanks(nested([200, 200, 180], [140, 120], 20))).toEqual(['The core']);
     expect(lockedBlanks(nestedPot)).toEqual([]);
   });
+});
+
+it('a base is under a core that stands above the bottom; a pipe on the board leaves none', () => {
+  expect(hasBase(nestedPot)).toBe(true);
+  expect(hasBase(nested([160, 160, 200], [100, 100], 0))).toBe(false);
+  expect(hasBase(alone(nestedPot.outer))).toBe(true);
 });

@@ -130,6 +130,12 @@ export function thinnestWall(shape: MouldShape): ThinPlace | undefined {
   return places.sort((a, b) => a.thickness - b.thickness)[0];
 }
 
+/** Whether a piece has a base: one that is solid, or has a core that stands above its bottom. One that stands on the board leaves none. */
+export function hasBase(shape: MouldShape): boolean {
+  const { cores } = cavityOf(shape);
+  return cores.length === 0 || cores.some(({ bottom }) => bottom > 0);
+}
+
 /** Thickness under the lowest core that leaves a base, mm; the full height where there is none. */
 export function baseThickness(shape: MouldShape): number {
   const { cores, rim } = cavityOf(shape);
@@ -239,9 +245,10 @@ const isStraight = ({ body, placed, bottom }: Standing, rim: number) => {
   );
 };
 
-/** Names of the stiff straight tubes that would jam: the outer mould and its cores. */
+/** Names of the stiff straight tubes that would jam: the outer mould and its cores. A pressed shell has no outer mould. */
 export function jammingTubes(shape: MouldShape): string[] {
   const { outer, cores, rim } = cavityOf(shape);
   const tubes = cores.filter((core) => !core.placed.soft && isStraight(core, rim)).map(({ name }) => name);
-  return [...(isStraight(outer, rim) ? [outer.name] : []), ...new Set(tubes)];
+  const around = !shape.pressed && isStraight(outer, rim);
+  return [...(around ? [outer.name] : []), ...new Set(tubes)];
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { reckonMix, starters } from '../mixes/index.js';
+import { reckonMould, usualDensity } from '../moulds/index.js';
 import { cone, mixOfStarter, nested, recipe, sandCement, threePots } from '../testing/examples.js';
 import { judgePour, placingOf, type PourItem, type PourPlan } from './index.js';
 
@@ -76,4 +77,18 @@ describe('thirteen mixes in moulds of every way', () => {
         }
       }
   });
+});
+
+it('a mould without a mix is weighed with the usual one of its kind', () => {
+  const fresh = (key: string) => reckonMix(starter(key).mix, { dampDays: 7 }).freshDensity.value;
+  for (const [piece, key] of [
+    ['trough', 'tufa-peat'],
+    ['hypertufa-pot', 'tufa-peat'],
+    ['panel', 'light'],
+    ['slab', 'paver'],
+  ] as const)
+    // prettier-ignore
+    expect(usualDensity(piece)).toBeCloseTo(fresh(key), 1);
+  const trough = reckonMould(wide, { stuff: 'rigid', piece: 'trough' }).mass.value;
+  expect(trough / reckonMould(wide, { stuff: 'rigid', piece: 'pot' }).mass.value).toBeCloseTo(1.31 / 2.15, 6);
 });

@@ -39,7 +39,7 @@ export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix }: 
         {wall && thinnest && (
           <BigFigure label="Thinnest wall" figure={wall} note={`${units.say(thinnest.height, 'mm')} up`} />
         )}
-        {cored && <BigFigure label="Base" figure={base} />}
+        {cored && base && <BigFigure label="Base" figure={base} />}
         {planting && (
           <BigFigure
             label="Room for soil"
