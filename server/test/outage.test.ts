@@ -8,6 +8,7 @@ import type { PourView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { outageOf, wasInTheWay } from '../src/db/outage.js';
+import { DatabaseHealth } from '../src/health/database-health.js';
 import { stopGracefully } from '../src/http/graceful-stop.js';
 import { newWorkshop, pouredPots, startServer, visitor, type Agent, type Harness } from './harness.js';
 
@@ -126,6 +127,25 @@ describe('while the database is away', () => {
     }
     await until(200, () => visitor(harness).get('/api/health'));
     await until(200, () => agent.get('/api/moulds'));
+  });
+
+  it('a full disk that a request found makes the server unready until there is room again', async () => {
+    const owner = new Client({ connectionString: cluster.url('postgres') });
+    await owner.connect();
+    await owner.query(`CREATE FUNCTION no_room() RETURNS event_trigger LANGUAGE plpgsql AS
+      $$ BEGIN RAISE EXCEPTION 'no space left' USING ERRCODE = '53100'; END $$`);
+    await owner.query(`CREATE EVENT TRIGGER no_room ON ddl_command_start WHEN TAG IN ('CREATE TABLE AS') EXECUTE FUNCTION no_room()`); // prettier-ignore
+    try {
+      harness.app.get(DatabaseHealth).heard({ driverError: { code: '53100' } });
+      const { body } = await until(503, () => visitor(harness).get('/api/health'));
+      expect(body).toEqual({ status: 'not ready', database: 'full' });
+      await visitor(harness).get('/api/health/live').expect(200);
+    } finally {
+      await owner.query('DROP EVENT TRIGGER no_room');
+      await owner.query('DROP FUNCTION no_room()');
+    }
+    await until(200, () => visitor(harness).get('/api/health'));
+    await owner.end();
   });
 
   it('a database that can only be read makes the server unready, and a write is told so', async () => {

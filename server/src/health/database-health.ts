@@ -13,6 +13,9 @@ const PATIENCE = 800;
 
 export type DatabaseState = 'ok' | Outage;
 
+/** Takes new room on the disk, about a megabyte, and gives it back: what is written over old rows needs none. */
+const TAKE_ROOM = `CREATE TEMP TABLE room AS SELECT md5(random()::text) FROM generate_series(1, 20000); DROP TABLE room`;
+
 /** Whether the database answers, and whether it can be written to: by a connection of its own, so that no crowd of requests is in its way. */
 @Injectable()
 export class DatabaseHealth implements OnModuleDestroy {
@@ -20,6 +23,8 @@ export class DatabaseHealth implements OnModuleDestroy {
   private asked = { at: -Infinity, state: Promise.resolve<DatabaseState>('ok') };
   /** What was last known. */
   last: DatabaseState = 'ok';
+  /** A request found the disk full, and no room was found since. */
+  private full = false;
 
   constructor(@Inject(CONFIG) { ownerUrl }: ServerConfig) {
     this.line = new pg.Pool({
@@ -40,14 +45,24 @@ export class DatabaseHealth implements OnModuleDestroy {
     return this.asked.state;
   }
 
+  /** Hears of what went wrong with a request: a full disk shows itself there before it does to a small write. */
+  heard(error: unknown): void {
+    if (outageOf(error) !== 'full' || this.full) return;
+    this.full = true;
+    // What was known a moment ago holds no longer.
+    this.asked.at = -Infinity;
+  }
+
   async onModuleDestroy(): Promise<void> {
     await this.line.end();
   }
 
   private async look(): Promise<DatabaseState> {
     try {
-      // A write, however small: a full disk and a database that can only be read show themselves in nothing else.
+      // A write, however small: a database that can only be read shows itself in nothing else.
       await this.line.query('select pulse()');
+      if (this.full) await this.line.query(TAKE_ROOM);
+      this.full = false;
       this.last = 'ok';
     } catch (error) {
       this.last = outageOf(error) ?? 'away';

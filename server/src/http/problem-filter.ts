@@ -4,6 +4,7 @@ import type { Problem } from '@dewpot/contract';
 import type { Response } from 'express';
 import { QueryFailedError } from 'typeorm';
 import { outageOf, type Outage } from '../db/outage.js';
+import { DatabaseHealth } from '../health/database-health.js';
 import { boundedDetail, boundedErrors } from './bounded-problem.js';
 import { ProblemError } from './problem-error.js';
 import type { AppRequest } from './request.js';
@@ -79,7 +80,10 @@ function partsOf(error: unknown): Parts {
 export class ProblemFilter implements ExceptionFilter {
   private readonly log = new Logger('Problem');
 
+  constructor(private readonly health: DatabaseHealth) {}
+
   catch(error: unknown, host: ArgumentsHost): void {
+    this.health.heard(error);
     const request = host.switchToHttp().getRequest<AppRequest>();
     const response = host.switchToHttp().getResponse<Response>();
     const { status, title, detail, errors = [], current, retryAfter } = partsOf(error);
