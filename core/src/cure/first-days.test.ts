@@ -72,6 +72,13 @@ describe('equivalent age of a series', () => {
     );
   });
 
+  it('finds a very small age on a line that has hardly begun to gather', () => {
+    const readings = [{ hour: 0.1, temperature: -10.000302854536878 }, { hour: 5.061210878400465, temperature: 0 }, { hour: 5.161210878400465, temperature: 0 }]; // prettier-ignore
+    const course = ageCourse(readings, 'fast-setting');
+    for (const age of [1.0000000000000002e-6, 1.1e-6, 1e-4, 0.01])
+      expect(ageBetween(course, 0, hourOfAge(course, 0, age, 15.161210878400465)!)).toBeCloseTo(age, 5);
+  });
+
   it('goes on from place to place, and stands still under the stricter datum', () => {
     const [cold, warm] = [5, 25].map((temperature) => ageCourse([{ hour: 0, temperature }], 'portland'));
     const stays = [

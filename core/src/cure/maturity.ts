@@ -80,7 +80,7 @@ export function gatheredAt(course: AgeCourse, hour: number): number {
 export const ageBetween = (course: AgeCourse, from: number, to: number): number =>
   to <= from ? 0 : gatheredAt(course, to) - gatheredAt(course, from);
 
-const NARROWINGS = 40;
+const NARROWINGS = 100;
 /** Near enough, hours. */
 const CLOSE = 1e-6;
 
@@ -101,13 +101,17 @@ export function hourOfAge(course: AgeCourse, from: number, age: number, until: n
   return within(course, Math.min(start, end), end, goal);
 }
 
-/** Narrows a stretch down to the hour at which `goal` is gathered: by the straight line between its ends, which is nearly what it is. */
+/**
+ * Narrows a stretch down to the hour at which `goal` is gathered: by the straight line between its ends, which is nearly what it is,
+ * and by halves in turn, since a straight line alone stands still where it has hardly begun to gather.
+ */
 function within(course: AgeCourse, start: number, end: number, goal: number): number {
   let [low, high] = [start, end];
   let [atLow, atHigh] = [gatheredAt(course, low), gatheredAt(course, high)];
   for (let i = 0; i < NARROWINGS && high - low > CLOSE; i++) {
     if (atHigh <= atLow) return low;
-    const hour = low + ((high - low) * (goal - atLow)) / (atHigh - atLow);
+    const share = i % 2 ? 1 / 2 : (goal - atLow) / (atHigh - atLow);
+    const hour = low + (high - low) * share;
     const at = gatheredAt(course, hour);
     if (Math.abs(at - goal) < CLOSE) return hour;
     if (at < goal) [low, atLow] = [hour, at];

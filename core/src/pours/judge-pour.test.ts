@@ -37,6 +37,11 @@ describe('a mould with a mix', () => {
     expect(mended).toEqual([]);
   });
 
+  it('that comes to a point is judged by the rest', () => {
+    const wedge = { outer: { kind: 'rect-frustum' as const, bottomLength: 120, bottomWidth: 80, topLength: 120, topWidth: 0.001, height: 90, cornerRadius: 0 }, cores: [], inserts: [] }; // prettier-ignore
+    expect(keys({}, { shape: wedge, piece: 'ornament' })).not.toContain('grain');
+  });
+
   it('thinner than its guide says by how much', () => {
     expect(judge({}, { piece: 'trough' }).find(({ key }) => key === 'wall')!.text).toMatch(/for a trough the guide is/);
   });

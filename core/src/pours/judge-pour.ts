@@ -30,11 +30,14 @@ interface Judged {
   readonly at: number;
   readonly plan: PourPlan;
   readonly mix: MixFigures;
-  /** Narrowest place that the mix must fill, mm. */
-  readonly gap: number;
+  /** Narrowest place that the mix must fill, mm; undefined where a mould comes to a point or an edge. */
+  readonly gap: number | undefined;
 }
 
 type Rule = (judged: Judged) => Omit<PourFinding, 'item'> | undefined;
+
+/** Narrower than this is a point or an edge of the mould's own, and no wall, mm. */
+const POINTED = 0.5;
 
 const mm = (value: number) => formatQuantity(value, 'mm', 'metric');
 
@@ -53,6 +56,7 @@ const GRADES: Record<PlacingWay, readonly [stiffest: Grade, wettest: Grade]> = {
 };
 
 const grainRule: Rule = ({ item, plan, gap }) => {
+  if (gap === undefined) return undefined;
   const grain = largestGrain(plan.mix);
   const { passes, largest } = checkGrain(grain, gap);
   if (passes) return undefined;
@@ -67,7 +71,7 @@ const grainRule: Rule = ({ item, plan, gap }) => {
 
 const wallRule: Rule = ({ item, gap }) => {
   const { leastWall, name } = pieceGuides[item.piece];
-  if (gap >= leastWall * (1 - 1e-9)) return undefined;
+  if (gap === undefined || gap >= leastWall * (1 - 1e-9)) return undefined;
   return {
     key: 'wall',
     harm: 2,
@@ -134,8 +138,8 @@ const rules: readonly Rule[] = [grainRule, wallRule, wetnessRule, exposureRule, 
 export function judgePour(plan: PourPlan, mix: MixFigures): PourFinding[] {
   const found = plan.items.flatMap((item, at) => {
     const { shape } = item;
-    const gap = shape.pressed ? shape.pressed.thickness : narrowestGap(shape);
-    const judged: Judged = { item, at, plan, mix, gap };
+    const narrowest = shape.pressed ? shape.pressed.thickness : narrowestGap(shape);
+    const judged: Judged = { item, at, plan, mix, gap: narrowest > POINTED ? narrowest : undefined };
     return rules.flatMap((rule): PourFinding[] => {
       const finding = rule(judged);
       return finding ? [{ ...finding, item: at }] : [];

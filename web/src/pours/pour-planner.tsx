@@ -145,13 +145,15 @@ function Sheets({ reckoned, onGrade }: { reckoned: Reckoned | undefined; onGrade
     );
   if (!sheets)
     return (
-      <ul role="alert" className="border-error border-l-4 pl-3">
-        {issues.map(({ field, message, remedy }) => (
-          <li key={field}>
-            {message} <span className="quiet">{remedy}</span>
-          </li>
-        ))}
-      </ul>
+      <div role="alert" className="border-error border-l-4 pl-3">
+        <ul>
+          {issues.map(({ field, message, remedy }) => (
+            <li key={field}>
+              {message} <span className="quiet">{remedy}</span>
+            </li>
+          ))}
+        </ul>
+      </div>
     );
   return (
     <>
