@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { mixExamples } from '../src/reckon/mix-examples.js';
 import { Slots } from '../src/calculation/slots.js';
 import { finishExamples } from '../src/reckon/finish-examples.js';
 import { tintExamples } from '../src/reckon/tint-examples.js';
@@ -11,15 +12,7 @@ beforeAll(async () => {
 afterAll(() => harness.close());
 
 const ask = (path: string, body: object) => visitor(harness).post(`/api/reckon/${path}`).send(body);
-const mix = {
-  lines: [
-    { material: 'grey-cement', parts: 1 },
-    { material: 'sharp-sand', parts: 2.5 },
-  ],
-  by: 'volume',
-  grade: 5,
-  exposure: 'outdoors',
-};
+const { mix } = mixExamples.water;
 const sheet = { mix, scoop: 400, step: 0.25, spare: 0.05, bucket: 14000, temperature: 18 };
 const pots = (count: number) => Array.from({ length: count }, () => ({ shape: potShape, piece: 'pot', count: 500 }));
 const readings = [

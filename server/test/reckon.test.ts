@@ -1,5 +1,6 @@
 import request from 'supertest';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { mixExamples } from '../src/reckon/mix-examples.js';
 import { cureExamples } from '../src/reckon/cure-examples.js';
 import { potShape, startServer, type Harness } from './harness.js';
 
@@ -10,15 +11,7 @@ beforeAll(async () => {
 afterAll(() => harness.close());
 const ask = (path: string, question: object) =>
   request(harness.app.getHttpServer()).post(`/api/reckon/${path}`).send(question);
-const mix = {
-  lines: [
-    { material: 'grey-cement', parts: 1 },
-    { material: 'sharp-sand', parts: 2.5 },
-  ],
-  by: 'volume',
-  grade: 5,
-  exposure: 'outdoors',
-};
+const { mix } = mixExamples.water;
 
 it('a cavity: volume with its working', async () => {
   const plug = {

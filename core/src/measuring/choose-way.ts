@@ -47,6 +47,10 @@ export function measuringChoice(batch: BatchMasses, way: MeasuringWay, asked: Me
   return { measured, faults, left, sound: isSound(faults) && most <= COUNTABLE };
 }
 
+/** A batch measured in every way that there are vessels for. @throws InputError as `measureBatch` */
+export const measuringChoices = (batch: BatchMasses, asked: Measuring): MeasuringChoice[] =>
+  waysWith(asked.vessels).map((way) => measuringChoice(batch, way, asked));
+
 const REASONS: Record<MeasuringWay, string> = {
   scoop: 'one scoop alone comes out right',
   scoops: 'your scoops together come out right with the fewest scoopings; one alone does not',

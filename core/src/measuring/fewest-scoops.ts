@@ -17,10 +17,13 @@ const EDGE = 1e-9;
 
 type Counted = readonly (readonly [scoop: Scoop, count: number])[];
 
+/** mL */
+const volumeOf = (parts: Counted) => parts.reduce((sum, [scoop, count]) => sum + scoop.volume * count, 0);
+
 function amountOf(parts: Counted): ScoopedAmount {
   const used = parts.filter(([, count]) => count > 0);
   return {
-    volume: used.reduce((sum, [scoop, count]) => sum + scoop.volume * count, 0),
+    volume: volumeOf(used),
     measures: used.map(([scoop, count]) => ({ kind: 'scoop', scoop, count })),
     scoopings: used.reduce((sum, [, count]) => sum + scoopings(count), 0),
   };
@@ -72,7 +75,7 @@ export function fewestScoops(
   const visit = (parts: Counted) => {
     const own = effort(parts);
     if (own >= lowest || own > (MOST_SCOOPINGS + 1) * 10_000) return;
-    const volume = parts.reduce((sum, [scoop, count]) => sum + scoop.volume * count, 0);
+    const volume = volumeOf(parts);
     if (volume <= 0 || volume < least - EDGE || volume > most + EDGE) return;
     [best, lowest] = [parts, own];
   };
@@ -92,7 +95,7 @@ export function binderAmounts(
 ): ScoopedAmount[] {
   const found = new Map<string, { parts: Counted; effort: number }>();
   const add = (parts: Counted) => {
-    const volume = parts.reduce((sum, [scoop, count]) => sum + scoop.volume * count, 0);
+    const volume = volumeOf(parts);
     if (volume <= 0 || volume < least - EDGE || volume > most + EDGE) return;
     const key = volume.toFixed(3);
     const own = effort(parts);

@@ -35,12 +35,18 @@ const rank = ({ found, faults: { short, off, wet, over } }: Tried): number[] => 
   Math.abs(found.factor - 1),
 ];
 
-function isBetter(a: Tried, b: Tried | undefined): boolean {
-  if (!b) return true;
+/** The better of two; the second where they are alike. */
+function better(a: Tried, b: Tried | undefined): Tried {
+  if (!b) return a;
   const [left, right] = [rank(a), rank(b)];
   const at = left.findIndex((value, i) => Math.abs(value - right[i]!) > 1e-9);
-  return at >= 0 && left[at]! < right[at]!;
+  return at >= 0 && left[at]! < right[at]! ? a : b;
 }
+
+const tried = (found: MeasuredBatch, batch: BatchMasses, asked: Measuring): Tried => ({
+  found,
+  faults: measuringFaults(found, batch, asked),
+});
 
 /** The sizes that are tried: from just what is needed to a quarter more, or to the spare where that is more. */
 const reach = (spare: number) => [1 / (1 + spare), Math.max(1, (1 + REACH) / (1 + spare))] as const;
@@ -73,9 +79,7 @@ function measureBySizes(batch: BatchMasses, way: MeasuringWay, asked: Measuring)
   let best: Tried | undefined;
   for (const size of sizes) {
     const measures = lines.map((line) => measureLine(sizedLine(line, size), way, vessels));
-    const found = measuredBatch(batch, way, measures, asked);
-    const tried = { found, faults: measuringFaults(found, batch, asked) };
-    if (isBetter(tried, best)) best = tried;
+    best = better(tried(measuredBatch(batch, way, measures, asked), batch, asked), best);
   }
   return best!.found;
 }
@@ -104,23 +108,20 @@ function withAmount(batch: BatchMasses, asked: Measuring, amount: ScoopedAmount)
   const at = binderAt(lines);
   const binder = lines[at]!;
   const size = amount.volume / binder.room;
-  const measure = (within: (line: LineToMeasure) => Window): Tried => {
-    const measures = lines.map((line, i) => {
-      if (i === at) return scooped(binder, amount);
-      const own = sizedLine(line, size);
-      return byScoops(own, within(own), asked.vessels);
-    });
-    const found = measuredBatch(batch, 'scoops', measures, asked);
-    return { found, faults: measuringFaults(found, batch, asked) };
+  const measure = (within: Window): Tried => {
+    const measures = lines.map((line, i) =>
+      i === at ? scooped(binder, amount) : byScoops(sizedLine(line, size), within, asked.vessels),
+    );
+    return tried(measuredBatch(batch, 'scoops', measures, asked), batch, asked);
   };
   const [low, high] = [1 - RATIO_TOLERANCE, 1 + RATIO_TOLERANCE];
-  const free = measure(() => [low, high]);
+  const free = measure([low, high]);
   const { short, over } = free.faults;
   if (short + over === 0) return free;
   const [least, most] = sharesOf(batch, asked, size);
   const lifted = Math.max(low, least);
-  const bound = measure(() => [lifted, Math.min(high, Math.max(lifted, most))]);
-  return isBetter(bound, free) ? bound : free;
+  const bound = measure([lifted, Math.min(high, Math.max(lifted, most))]);
+  return better(bound, free);
 }
 
 /** By several scoops: over the amounts of the binder that they give, the fewest scoopings in all. */
@@ -140,8 +141,7 @@ function measureByScoops(batch: BatchMasses, given: Measuring): MeasuredBatch {
   let best: Tried | undefined;
   for (const scoop of vessels.scoops) {
     const alone = measureBySizes(batch, 'scoop', { ...asked, vessels: { ...vessels, scoop } });
-    const tried = { found: { ...alone, way: 'scoops' as const }, faults: measuringFaults(alone, batch, asked) };
-    if (isBetter(tried, best)) best = tried;
+    best = better(tried({ ...alone, way: 'scoops' }, batch, asked), best);
   }
   for (const [from, to] of [
     [low, high],
@@ -149,8 +149,7 @@ function measureByScoops(batch: BatchMasses, given: Measuring): MeasuredBatch {
   ] as const) {
     for (const amount of binderAmounts([room * from, room * to], vessels).slice(0, MOST_SIZES)) {
       if (best && isSound(best.faults) && amount.scoopings + ofOthers > best.found.measures) break;
-      const tried = withAmount(batch, asked, amount);
-      if (isBetter(tried, best)) best = tried;
+      best = better(withAmount(batch, asked, amount), best);
     }
     if (best && isSound(best.faults)) break;
   }

@@ -1,8 +1,7 @@
 import {
   askedOf,
   measureBatch,
-  measuringChoice,
-  waysWith,
+  measuringChoices,
   type MeasuringChoice,
   proposeWay,
   type MeasuredBatch,
@@ -46,8 +45,5 @@ export const measuredLine = (factor: number): WorkingLine[] =>
   Math.abs(factor - 1) < 1e-6 ? [] : [line('× so that its measures come out', factor, 'ratio')];
 
 /** How a plan's first bucketful comes out in every way that the caster has the vessels for. @throws InputError */
-export function measuringChoicesOf(plan: PourPlan, { bucketfuls }: Pick<Sheet, 'bucketfuls'>): MeasuringChoice[] {
-  const asked = askedOf(bucketfuls[0]!.measured);
-  const measuring = measuringOf(plan);
-  return waysWith(measuring.vessels).map((way) => measuringChoice(asked, way, measuring));
-}
+export const measuringChoicesOf = (plan: PourPlan, { bucketfuls }: Pick<Sheet, 'bucketfuls'>): MeasuringChoice[] =>
+  measuringChoices(askedOf(bucketfuls[0]!.measured), measuringOf(plan));

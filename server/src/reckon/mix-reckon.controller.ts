@@ -11,10 +11,9 @@ import {
   gradeOfSpread,
   lighten,
   massesPerPart,
-  measuringChoice,
+  measuringChoices,
   proposeWay,
   scaleMasses,
-  waysWith,
   methodOf,
   moistureByDrying,
   reckonMix,
@@ -108,7 +107,7 @@ export class MixReckonController {
     const measuring = { mix, conditions: plainConditions(question.mix), moisture, spare, vessels: { scoop: scoops[0], scoops, step, scaleStep } }; // prettier-ignore
     return {
       proposed: proposeWay(batch, measuring, setting),
-      ways: waysWith(measuring.vessels).map((way) => measuringChoice(batch, way, measuring)),
+      ways: measuringChoices(batch, measuring),
     };
   }
 

@@ -1,6 +1,7 @@
-import { alike, castCode, sayScoops, type Bucketful, type Measure, type Placing, type PlacingStep } from '@dewpot/core';
+import { alike, castCode, sayScoops, type Bucketful, type Measure, type Placing } from '@dewpot/core';
 import type { BenchPart } from '@dewpot/contract';
 import { sayMeasures } from '../ui/measuring-words';
+import { stepTime } from '../ui/step-time';
 import { square } from './label-paper';
 import { MM, Paper, papers, type Faces, type PaperName } from './paper';
 
@@ -68,13 +69,6 @@ function waterOf(paper: Paper, { one: { water } }: Card, say: Say): void {
   paper.scale(marks.filter(({ at }) => at > 0));
 }
 
-function timeOf({ key, within, window, tool }: PlacingStep): string {
-  const after = key === 'smooth' ? 'after pressing' : 'after striking off';
-  const from = window && window[0] >= 1 ? `${minuteWords(window[0])} to ` : 'within ';
-  const time = window ? `${from}${minuteWords(window[1])} ${after}` : within && `within ${minuteWords(within)}`;
-  return [tool, time].filter(Boolean).join(', ');
-}
-
 /** How the moulds of a bucket are filled. */
 function placingOf(paper: Paper, placings: readonly Placing[], { fillings }: Bucketful, say: Say): void {
   for (const { item, name, way, steps } of placings.filter(({ item: at }) => fillings.some((one) => one.item === at))) {
@@ -84,7 +78,7 @@ function placingOf(paper: Paper, placings: readonly Placing[], { fillings }: Buc
     );
     paper.text(`${name}: ${told.join('; ')} (${way})`, { size: 14, bold: true });
     steps.forEach((step, i) => {
-      const time = timeOf(step);
+      const time = [step.tool, stepTime(step, minuteWords)].filter(Boolean).join(', ');
       paper.text(`${i + 1}. ${step.text}${time ? ` (${time})` : ''}`, { size: 12 });
     });
     paper.gap(4);

@@ -1,8 +1,7 @@
 import {
   InputError,
-  measuringChoice,
+  measuringChoices,
   proposeWay,
-  waysWith,
   type BatchMasses,
   type FieldIssue,
   type Measuring,
@@ -19,7 +18,7 @@ export type MeasuredWays =
 
 function measure(batch: BatchMasses, measuring: Measuring, setting: SettingClass): MeasuredWays {
   try {
-    const ways = waysWith(measuring.vessels).map((way) => measuringChoice(batch, way, measuring));
+    const ways = measuringChoices(batch, measuring);
     return { proposed: proposeWay(batch, measuring, setting), ways, issues: [] };
   } catch (error) {
     if (error instanceof InputError) return { issues: error.issues };
