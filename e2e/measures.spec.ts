@@ -32,7 +32,7 @@ test('two gypsum jars are measured by the scale, with nothing left', async ({ pa
   await expect(page.getByText(/^Proposed: gypsum is weighed/)).toBeVisible();
   await expect(sheet.getByRole('region', { name: 'Measure by the scale' })).toContainText('on the scale');
   await expect(sheet.getByText('Left over').locator('..')).toContainText(/Left over[0-2]\s?mL/);
-  await expect(sheet.getByRole('region', { name: 'How Test jar is filled' })).toContainText(
+  await expect(sheet.getByRole('group', { name: 'How Test jar is filled' })).toContainText(
     'each filled before the next',
   );
   await expect(sheet).not.toContainText('Fill a fifth');
@@ -53,7 +53,7 @@ test('a shell that is pressed is told handful by handful, and not poured', async
   });
   expect(answer.ok(), await answer.text()).toBe(true);
   await page.goto(`/pours/new?mould=${key}`);
-  const told = page.getByRole('region', { name: 'How Box form is filled' });
+  const told = page.getByRole('group', { name: 'How Box form is filled' });
   await expect(told).toContainText('pressed over a form');
   await expect(told).toContainText('40 mm thick everywhere');
   await expect(told).not.toContainText('bubbles');

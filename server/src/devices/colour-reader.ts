@@ -22,7 +22,7 @@ const STRAY = 0.012;
 const salted = (word: string) => [...word].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 100_003, 7);
 
 /** How strongly a pigment really tints, which nobody knows but the reader: 0.55 to 1.8 of what it is taken to. */
-const trueStrength = (name: string) => Math.exp(0.6 * dice(salted(name), 17));
+const trueStrength = (name: string) => Math.exp(0.6 * dice(salted(name), 19));
 
 /** How a chip really looks, cured and dry. */
 function truth(chip: Tint): Spectrum {

@@ -8,7 +8,7 @@ const sayMinutes = (minutes: number) => saySpan(minutes * MINUTE);
 /** How each kind of mould is filled, step by step, with tool and time. */
 export function Placings({ placings }: { placings: readonly Placing[] }) {
   return placings.map(({ item, name, way, steps }) => (
-    <section key={item} aria-label={`How ${name} is filled`} className="my-2">
+    <div key={item} role="group" aria-label={`How ${name} is filled`} className="my-2">
       <h3 className="font-sans font-semibold">
         {name} <span className="quiet font-normal">{way}</span>
       </h3>
@@ -20,6 +20,6 @@ export function Placings({ placings }: { placings: readonly Placing[] }) {
           </li>
         ))}
       </ol>
-    </section>
+    </div>
   ));
 }
