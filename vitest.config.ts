@@ -3,6 +3,9 @@ import { defineConfig } from 'vitest/config';
 const own = [/@dewpot\/(core|contract|server|demo)/];
 const shared = { resolve: { conditions: ['source'] }, ssr: { resolve: { conditions: ['source', 'node'] } } };
 
+/** A race that is run more often than usual may take longer. */
+const raceTimeout = Math.max(120_000, Number(process.env.DEWPOT_RACE_ROUNDS ?? 100) * 1500);
+
 export default defineConfig({
   test: {
     projects: [
@@ -22,7 +25,7 @@ export default defineConfig({
           include: ['server/test/**/*.test.ts', 'demo/src/**/*.test.ts'],
           globalSetup: ['scripts/lib/vitest-cluster.mjs'],
           server: { deps: { inline: own } },
-          testTimeout: 120_000,
+          testTimeout: raceTimeout,
           hookTimeout: 120_000,
         },
       },

@@ -3,6 +3,7 @@ import 'reflect-metadata';
 export * from './accounts.js';
 export * from './air.js';
 export * from './climate.js';
+export * from './judging.js';
 export * from './limits.js';
 export * from './finish-questions.js';
 export * from './finish.js';

@@ -1,11 +1,18 @@
 import {
   finishes,
   measuringWays,
+  mouldMaterials,
   pieceGuides,
+  pieceUses,
   releases,
   type Finish,
+  type HourAhead,
   type MeasuringWay,
+  type MouldMaterial,
+  type MouldStuff,
+  type MouldTraits,
   type PieceKind,
+  type PieceUse,
   type ReleaseName,
   type SettingClass,
 } from '@dewpot/core';
@@ -16,6 +23,7 @@ import {
   Amount,
   Amounts,
   Celsius,
+  Choices,
   Grams,
   ListOf,
   Millilitres,
@@ -34,6 +42,17 @@ import { MouldShapeInput } from './solids.js';
 
 const pieces = Object.keys(pieceGuides);
 
+/** What is known of a mould beyond its shape. */
+export class TraitsInput implements MouldTraits {
+  @IsIn(['rigid', 'flexible', 'apart']) stuff: MouldStuff;
+  @IsOptional() @IsIn(Object.keys(mouldMaterials)) material?: MouldMaterial;
+  @IsOptional() @IsBoolean() sleeve?: boolean;
+  /** Opening of the mesh that is laid in, mm. */
+  @IsOptional() @Amount(0.5, 500) meshOpening?: number;
+  /** Of the empty cores together, g. */
+  @IsOptional() @Amount(0, 200_000) coreMass?: number;
+}
+
 export class SheetItem {
   @IsOptional() @Text(1, 80) name?: string;
   @Part(() => MouldShapeInput) shape: MouldShapeInput;
@@ -42,6 +61,17 @@ export class SheetItem {
   /** Mesh is laid in at half depth. */
   @IsOptional() @IsBoolean() mesh?: boolean;
   @IsOptional() @Part(() => InsetInput) inset?: InsetInput;
+  /** What the mould is, as far as it is known: how the cast comes out and what lets it go is judged by it. */
+  @IsOptional() @Part(() => TraitsInput) mould?: TraitsInput;
+}
+
+/** An hour ahead by a forecast. */
+export class HourAheadInput implements HourAhead {
+  @Celsius() temperature: number;
+  /** A share. */
+  @Share() humidity: number;
+  /** km/h */
+  @Amount(0, 200) wind: number;
 }
 
 export class SheetQuestion {
@@ -62,12 +92,18 @@ export class SheetQuestion {
   @Amount(100, 1e6) bucket: number;
   @Celsius() temperature: number;
   @IsOptional() @IsIn([...settingClasses]) setting?: SettingClass;
+  @IsOptional() @IsIn(Object.keys(releases)) release?: ReleaseName;
+  /** What the pieces are for. */
+  @IsOptional() @Choices(pieceUses, { most: 10 }) uses?: PieceUse[];
+  /** What the mix is not for, in its owner's words. */
+  @IsOptional() @Text(0, 300) unfit?: string;
+  /** The next hours, two days at most. */
+  @IsOptional() @ListOf(() => HourAheadInput, { most: 48 }) ahead?: HourAheadInput[];
 }
 
 export class HourQuestion extends SheetQuestion {
   /** When it begins, ms. */
   @Time() start: number;
-  @IsOptional() @IsIn(Object.keys(releases)) release?: ReleaseName;
   @IsOptional() @IsIn(finishes) finish?: Finish;
   @IsOptional() @Whole(1, 6) people?: number;
 }

@@ -1,16 +1,21 @@
 import {
   finishes,
   insetFaces,
+  findingKeys,
   measuringWays,
   MOST_INSET_POINTS,
+  pieceUses,
+  type FindingKey,
   type Finish,
   type Grade,
   type Inset,
   type InsetFace,
   type MeasuringWay,
+  type PieceUse,
   type PlanPoint,
   type PourLog,
   type PourPlan,
+  type PutAside,
   type ScoopStep,
 } from '@dewpot/core';
 import { IsBoolean, IsIn, IsOptional, IsUUID } from 'class-validator';
@@ -20,6 +25,7 @@ import {
   Amount,
   AmountByKey,
   Celsius,
+  Choices,
   Grams,
   ListOf,
   Loops,
@@ -82,6 +88,13 @@ export class PourItemInput {
   @IsOptional() @Part(() => InsetInput) inset?: InsetInput;
 }
 
+/** A finding of one pour that is put aside, once. */
+export class PutAsideInput implements PutAside {
+  @IsIn(findingKeys) key: FindingKey;
+  @IsUUID() mouldId: string;
+  @Text(1, 300) reason: string;
+}
+
 /** What a person chooses for a pour. */
 export class PourInput {
   @ListOf(() => PourItemInput, { least: 1, most: 100 })
@@ -108,6 +121,10 @@ export class PourInput {
   @IsOptional() @Whole(1, 6) people?: number;
   /** An earlier pour whose colour it is to match. */
   @IsOptional() @IsUUID() matches?: string;
+  /** What the pieces are for. */
+  @IsOptional() @Choices(pieceUses, { most: 10 }) uses?: PieceUse[];
+  /** What speaks against it and is put aside this once. */
+  @IsOptional() @ListOf(() => PutAsideInput, { most: 100 }) aside?: PutAsideInput[];
   @Version() version: number;
 }
 

@@ -4,6 +4,7 @@ import {
   InputError,
   learnedTimes,
   learnColours,
+  lessonsOf,
   allScoops,
   scoopAs,
   windowFactor,
@@ -16,6 +17,7 @@ import {
   type Material,
   type MeasuredChip,
   type Mix,
+  type MixConditions,
   type MixLessons,
   type PouredRecord,
   type PourPlan,
@@ -27,7 +29,7 @@ import {
 import type { WorkshopSettings } from './accounts.js';
 import type { DoseInput, MixBody, MixView } from './mixes.js';
 import type { MouldView } from './moulds.js';
-import type { PourInput, PourPart } from './pours.js';
+import type { PourInput, PourPart, PourView } from './pours.js';
 import type { RunLesson } from './run.js';
 import type { SwatchView, TintBody, TintView } from './tints.js';
 
@@ -140,6 +142,12 @@ function colouringOf(given: Colouring<string>, mix: Mix, parts: PlanParts): Colo
 export const pouredOf = (mixId: string, parts: readonly PourPart[]): PouredRecord[] =>
   parts.flatMap((part) => (part.mixId === mixId && part.log ? [{ plan: part.plan, log: part.log }] : []));
 
+/** What the pours of a mix have taught. */
+export function lessonsFor(mixId: string | undefined, pours: readonly PourView[]): MixLessons {
+  const poured = pours.filter(({ status }) => status === 'finished').flatMap(({ parts }) => parts);
+  return lessonsOf(mixId === undefined ? [] : pouredOf(mixId, poured));
+}
+
 /** What of a pour is filled with one mix: which of its items, and the mix. */
 interface Share {
   readonly view: MixView;
@@ -176,10 +184,14 @@ function scoopOf({ scoopId }: Omit<PourInput, 'version'>, scoops: readonly Scoop
   return scoop;
 }
 
+/** Conditions under which a mix of the workshop is calculated. */
+export function mixConditionsOf(view: MixView, mix: Mix, { lots, lessons, now }: PlanParts): MixConditions {
+  return conditionsOf(mix, { dampDays: view.dampDays, lots, lessons: lessons(view.id), now });
+}
+
 function planOf(input: Omit<PourInput, 'version'>, { view, items }: Share, parts: PlanParts): PourPlan {
-  const { moulds, scoops, find, lots, lessons: taught, workshop, now } = parts;
+  const { moulds, scoops, find, lots, lessons, workshop } = parts;
   const mix = { ...mixOf(view, find), ...(view.id === input.mixId && { grade: input.grade }) };
-  const lessons = taught(view.id);
   const scoop = scoopOf(input, scoops);
   return {
     items: items.map((at) => {
@@ -210,8 +222,8 @@ function planOf(input: Omit<PourInput, 'version'>, { view, items }: Share, parts
     bucket: workshop.bucket,
     temperature: input.temperature,
     times: timesOf(view, input.people, parts.runs),
-    conditions: conditionsOf(mix, { dampDays: view.dampDays, lots, lessons, now }),
-    learnedYield: lessons.yield,
+    conditions: mixConditionsOf(view, mix, parts),
+    learnedYield: lessons(view.id).yield,
     ...(view.ways && { ways: view.ways }),
     scaleStep: workshop.scaleStep,
     lots,

@@ -13,6 +13,7 @@ export * from './exports/index.js';
 export * from './meshes/index.js';
 export * from './photos/index.js';
 export * from './pours/index.js';
+export * from './judging/index.js';
 export * from './bench/index.js';
 export * from './stores/index.js';
 export * from './tints/index.js';

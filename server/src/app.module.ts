@@ -44,6 +44,8 @@ import { WorkshopTransaction } from './http/workshop-transaction.js';
 import { MixesController } from './mixes/mixes.controller.js';
 import { MixFilesService } from './mixes/mix-files.service.js';
 import { MixesService } from './mixes/mixes.service.js';
+import { FindingsAsideController } from './moulds/findings-aside.controller.js';
+import { FindingsAsideService } from './moulds/findings-aside.service.js';
 import { MouldsController } from './moulds/moulds.controller.js';
 import { MouldsService } from './moulds/moulds.service.js';
 import { PictureUpload } from './pictures/takes-picture.js';
@@ -78,6 +80,7 @@ export class AppModule {
         CalendarController,
         CastPicturesController,
         CastsController,
+        FindingsAsideController,
         HealthController,
         LiftOutsController,
         MixesController,
@@ -122,6 +125,7 @@ export class AppModule {
         LotsService,
         MixesService,
         MixFilesService,
+        FindingsAsideService,
         MouldsService,
         PicturesService,
         PoursService,

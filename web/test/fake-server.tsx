@@ -150,6 +150,7 @@ const held: Answers = {
   overrules: { seen: [], open: { ease: 1, records: 0 }, film: { ease: 1, records: 0 } },
   people: [{ id: 'p', name: 'Ada', email: 'ada@example.org' }],
   tubs: [],
+  'findings-aside': [],
   door: { demo: true },
 };
 

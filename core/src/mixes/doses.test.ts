@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dose, material, recipe, sandCement } from '../testing/examples.js';
+import { dose, material, recipe, said, sandCement } from '../testing/examples.js';
 import { InputError } from '../units/index.js';
 import {
   additives,
@@ -73,7 +73,7 @@ describe('a dose', () => {
   });
 
   it('over its ceiling is warned of; over the hard stop it is refused with the reason', () => {
-    expect(reckonMix(dosed(dose('red-oxide', 0.06)), week).warnings.join()).toMatch(/over the ceiling of 5 %.*thirsty/);
+    expect(said(reckonMix(dosed(dose('red-oxide', 0.06)), week).findings)).toMatch(/over the ceiling of 5 %.*thirsty/);
     const [refused] = issues(() => checkMix(dosed(dose('red-oxide', 0.11))));
     expect(refused).toMatchObject({ field: 'doses.0.amount', value: 0.11 });
     expect(refused!.message).toContain('too much powder pigment');
@@ -82,7 +82,7 @@ describe('a dose', () => {
 
   it('of several colours counts together, for the ceiling and for the stop', () => {
     const three = reckonMix(dosed(dose('red-oxide', 0.03), dose('yellow-oxide', 0.03)), week);
-    expect(three.warnings.join()).toContain('The colours together come to 6 %');
+    expect(said(three.findings)).toContain('The colours together come to 6 %');
     expect(issues(() => checkMix(dosed(dose('red-oxide', 0.06), dose('yellow-oxide', 0.06))))[0]).toMatchObject({
       field: 'doses',
     });

@@ -22,7 +22,7 @@ export * from './starters.js';
 export * from './stock.js';
 export * from './strength.js';
 export * from './volume.js';
-export * from './warnings.js';
+export * from './mix-findings.js';
 export * from './water.js';
 export * from './weighed-dose.js';
 export * from './workability.js';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { initialSet } from '../cure/index.js';
-import { dose, material, mixOfStarter, recipe, sandCement } from '../testing/examples.js';
+import { dose, material, mixOfStarter, recipe, said, sandCement } from '../testing/examples.js';
 import {
   compareMixes,
   demandRatio,
@@ -45,7 +45,7 @@ describe('the library', () => {
     }
   });
   it.each(starters.map(({ key }) => key))('%s warns of nothing as it stands', (key) =>
-    expect(reckoned(key).warnings).toEqual([]),
+    expect(reckoned(key).findings).toEqual([]),
   );
   it('has light mixes that are light, and a paver that bears feet', () => {
     expect(reckoned('light').dryDensity.value).toBeLessThan(1.6);
@@ -167,7 +167,7 @@ describe('wetness', () => {
   it('beyond a ready-made powder’s range is warned of, at either end', () => {
     const powder = recipe([['fast-setting', 1]], { by: 'mass' });
     const warned = (factor: number) =>
-      reckonMix(powder, { ...week, learnedDemand: { factor, batches: 4 } }).warnings.join();
+      said(reckonMix(powder, { ...week, learnedDemand: { factor, batches: 4 } }).findings);
     expect(warned(1.3)).toMatch(/more water than stands on the bag/);
     expect(warned(0.8)).toMatch(/dry pockets/);
     expect(warned(1)).toBe('');

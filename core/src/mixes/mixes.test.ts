@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { material, sandCement } from '../testing/examples.js';
+import { material, said, sandCement } from '../testing/examples.js';
 import { InputError } from '../units/index.js';
 import {
   bulking,
@@ -85,7 +85,7 @@ describe('water', () => {
 
   it('over the ceiling is warned of with ways out, not refused', () => {
     const wet = reckonMix({ ...sandCement(7), exposure: 'frost' }, week);
-    expect(wet.warnings.join()).toContain('plasticiser');
+    expect(said(wet.findings)).toContain('plasticiser');
   });
 
   it('runs straight across a ready-made powder’s range', () => {
@@ -105,7 +105,7 @@ describe('water', () => {
       ...sandCement(5),
       lines: [...sandCement().lines, { material: material('perlite'), parts: 1 }],
     };
-    expect(reckonMix(light, week).warnings.join()).toContain('float');
+    expect(said(reckonMix(light, week).findings)).toContain('float');
   });
 });
 

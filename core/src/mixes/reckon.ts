@@ -5,7 +5,7 @@ import { airOf, consistency } from './consistency.js';
 import { pigmentShare, waterCut } from './dose.js';
 import { checkMix, type Mix } from './mix.js';
 import { cementAgeFactor, mixStrength, strengthBand, useWord, type StrengthInputs } from './strength.js';
-import { mixWarnings } from './warnings.js';
+import { mixFindings, type MixFinding } from './mix-findings.js';
 import { cementMass, type Portion } from './water.js';
 
 /** Room taken in the fresh mix by one thing, share of its volume. */
@@ -24,7 +24,8 @@ export interface MixFigures {
   readonly strength: Figure;
   readonly use: ReturnType<typeof useWord>;
   readonly shares: readonly VolumeShare[];
-  readonly warnings: readonly string[];
+  /** What speaks against it by itself, the worst first. */
+  readonly findings: readonly MixFinding[];
   /** Masses of the batch that one litre of each part makes. */
   readonly perPart: BatchMasses;
 }
@@ -151,7 +152,7 @@ export function reckonMix(mix: Mix, conditions: MixConditions): MixFigures {
     strength,
     use: useWord(strength.value),
     shares,
-    warnings: mixWarnings(mix, batch, { ratio: ratio.value, light: lightShareOf(shares) }),
+    findings: mixFindings(mix, batch, { ratio: ratio.value, light: lightShareOf(shares) }),
     perPart: batch,
   };
 }

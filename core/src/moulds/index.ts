@@ -18,4 +18,4 @@ export * from './shells.js';
 export * from './surface.js';
 export * from './uses.js';
 export * from './walls.js';
-export * from './warnings.js';
+export * from './mould-findings.js';

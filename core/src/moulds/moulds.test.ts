@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { solidVolume } from '../solids/index.js';
-import { cone, nested, nestedPot } from '../testing/examples.js';
+import { cone, nested, nestedPot, said } from '../testing/examples.js';
 import { InputError } from '../units/index.js';
 import {
   ballast,
@@ -182,13 +182,13 @@ describe('a mould that cannot be cast is refused by name', () => {
 describe('warnings', () => {
   it('name a wall under the guide, an undercut, a straight core and a soft tall wall', () => {
     const thin = nested([160, 200, 180], [146, 182], 18);
-    expect(reckonMould(thin, { stuff: 'rigid', piece: 'pot' }).warnings.join()).toContain('thinnest');
+    expect(said(reckonMould(thin, { stuff: 'rigid', piece: 'pot' }).findings)).toContain('thinnest');
     const narrowing: MouldShape = { outer: cone(200, 160, 100), cores: [], inserts: [] };
-    expect(reckonMould(narrowing, { stuff: 'rigid', piece: 'slab' }).warnings.join()).toContain('narrows');
-    expect(reckonMould(narrowing, { stuff: 'flexible', piece: 'slab' }).warnings).toEqual([
-      expect.stringContaining('sleeve'),
+    expect(said(reckonMould(narrowing, { stuff: 'rigid', piece: 'slab' }).findings)).toContain('narrows');
+    expect(reckonMould(narrowing, { stuff: 'flexible', piece: 'slab' }).findings).toMatchObject([
+      { text: expect.stringContaining('sleeve') },
     ]);
     const straight = nested([160, 200, 180], [124, 124], 18);
-    expect(reckonMould(straight, { stuff: 'rigid', piece: 'pot' }).warnings.join()).toContain('no draft');
+    expect(said(reckonMould(straight, { stuff: 'rigid', piece: 'pot' }).findings)).toContain('no draft');
   });
 });

@@ -1,5 +1,5 @@
 import { regionPerimeter, solidVolume } from '../solids/index.js';
-import { computed, figure, line, measured, type Figure } from '../units/index.js';
+import { computed, figure, line, measured, type Figure, type Finding } from '../units/index.js';
 import { ballast, liftsThatFit, wallPressure, type Ballast } from './ballast.js';
 import { cavityOf, regionAt } from './cavity.js';
 import { checkMould } from './check-mould.js';
@@ -29,7 +29,7 @@ import {
   type Undercut,
 } from './walls.js';
 import { usualDensity } from './uses.js';
-import { mouldWarnings, type MouldUse } from './warnings.js';
+import { mouldFindings, type MouldUse } from './mould-findings.js';
 
 /** Gap left for watering below the rim of a planted pot, mm. */
 export const WATERING_GAP = 20;
@@ -85,7 +85,8 @@ export interface MouldFigures {
   readonly bedSand?: Figure;
   /** Four of these panels joined at their edges: the box they make. */
   readonly box?: BoxFootprint;
-  readonly warnings: readonly string[];
+  /** What speaks against it, the worst first. */
+  readonly findings: readonly Finding[];
 }
 
 function computedFigure(shape: MouldShape): Figure {
@@ -261,7 +262,7 @@ export function reckonMould(shape: MouldShape, options: MouldOptions): MouldFigu
     faces: faces(shape),
     ...(overhang && { undercut: overhang }),
     ...extrasOf(shape, size, options.piece, thinnest),
-    warnings: mouldWarnings(shape, options, {
+    findings: mouldFindings(shape, options, {
       pressure,
       computedVolume: byGeometry.value,
       thinnest,

@@ -165,18 +165,26 @@ function widthOf({ solid, body }: Standing, z: number): number {
   return Math.min(box.x1 - box.x0, box.y1 - box.y0);
 }
 
+/** Gaps of a piece by itself, mm: its wall and base, the thickness of a leaf, or the ways through a solid piece. */
+function ownGaps(shape: MouldShape, { outer, rim }: Cavity, wall: ThinPlace | undefined): number[] {
+  if (outer.solid.kind === 'leaf') return [outer.solid.edge, outer.solid.middle];
+  return wall ? [wall.thickness, baseThickness(shape)] : [rim, widthOf(outer, rim), widthOf(outer, rim / 2)];
+}
+
 /**
- * Narrowest gap that a grain must pass, mm: wall, base, between cores and inserts, or the width of a solid piece.
+ * Narrowest gap that a grain must pass, mm: wall, base, between cores and inserts, over and under a lying pipe, the edge of a
+ * leaf, or the width of a solid piece.
  * `wall` is its thinnest wall, for whoever has looked for that already.
  */
 export function narrowestGap(shape: MouldShape, wall = thinnestWall(shape)): number {
   const cavity = cavityOf(shape);
-  const { outer, cores, inserts, rim } = cavity;
+  const { cores, inserts, rim } = cavity;
   const all = [...cores, ...inserts];
   const between = all.flatMap((one, i) => all.slice(i + 1).map((other) => gapBetween(one, other)));
   const byInserts = inserts.flatMap((insert) => thinnestOf(cavity, insert)?.thickness ?? []).filter((gap) => gap > 0.5);
-  const own = wall ? [wall.thickness, baseThickness(shape)] : [rim, widthOf(outer, rim), widthOf(outer, rim / 2)];
-  return Math.min(...own, ...between, ...byInserts);
+  const lying = inserts.filter(({ solid }) => solid.kind === 'lying-pipe');
+  const overAndUnder = lying.flatMap(({ bottom, top }) => [bottom, rim - top]).filter((gap) => gap > 0.5);
+  return Math.min(...ownGaps(shape, cavity, wall), ...between, ...byInserts, ...overAndUnder);
 }
 
 /** By how much, and where, the outer holds the cast back on its way out upwards. */

@@ -15,7 +15,6 @@ export * from './layer-waits.js';
 export * from './averaged.js';
 export * from './bucketfuls.js';
 export * from './finishing.js';
-export * from './judge-pour.js';
 export * from './placing.js';
 export * from './placing-steps.js';
 export * from './measured.js';

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { judgePour } from '../judging/index.js';
 import { fullVolume } from '../moulds/index.js';
 import { sayScoops, inScoops, canVolume, pricePerGram } from '../stores/index.js';
-import { can, material, nestedPot, sandCement, threePots as plan } from '../testing/examples.js';
+import { can, material, nestedPot, said, sandCement, threePots as plan } from '../testing/examples.js';
 import { InputError } from '../units/index.js';
 import {
   expectedByLog,
@@ -186,8 +187,9 @@ describe('batches', () => {
   });
 
   it('that stiffen before one mould is filled say so with remedies', () => {
-    const sheet = reckonSheet(plan({ setting: 'gypsum', temperature: 45 }));
-    expect(sheet.warnings.join()).toContain('cooler water');
+    const sheetPlan = plan({ setting: 'gypsum', temperature: 45 });
+    const sheet = reckonSheet(sheetPlan);
+    expect(said(judgePour(sheetPlan, sheet).findings)).toContain('cooler water');
   });
 });
 

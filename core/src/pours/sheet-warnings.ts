@@ -5,9 +5,7 @@ import {
   type MeasuredBatch,
   type MeasuringWay,
 } from '../measuring/index.js';
-import { isAccelerated, ratioCeiling } from '../mixes/index.js';
-import type { BigMould } from './bucketfuls.js';
-import { layerWait } from './layer-waits.js';
+import { ratioCeiling } from '../mixes/index.js';
 import { measuringOf } from './measured.js';
 import type { PourPlan } from './plan.js';
 import type { WaterPlan } from './water-plan.js';
@@ -49,39 +47,8 @@ export function measuringWarnings(plan: PourPlan, measured: MeasuredBatch): stri
   return [...found, ...tooLarge(measured, plan.step)];
 }
 
-/** What was reckoned of one batch of a sheet. */
-export interface KnownOfSheet {
-  readonly water: WaterPlan;
-  /** What is off with its measures. */
-  readonly measuring: readonly string[];
-  /** Moulds that want more than the bucket mixes at once. */
-  readonly big: readonly BigMould[];
-  /** Whether a batch can be placed before it stiffens. */
-  readonly inTime: boolean;
-}
-
-/** A mould that takes more than one bucket: lifts of it must grow together. */
-function bigWarning(plan: PourPlan, { name, volume, most }: BigMould): string {
-  const litres = (mL: number) => `${(mL / 1000).toFixed(1)} L`;
-  const { to } = layerWait('blended', plan.setting, plan.temperature, isAccelerated(plan.mix));
-  const within = to.value < 1 ? `${Math.round(to.value * 60)} minutes` : `${to.value.toFixed(1)} hours`;
-  return `${name} takes ${litres(volume)}, and the bucket mixes ${litres(most)} at once: each bucket goes in while the last is plastic, within ${within}. More hands, a bigger bucket, a retarder by its product’s sheet or smaller lifts help; onto a lift that has set, scratch it and damp it first.`;
-}
-
-const OUT_OF_TIME =
-  'Use cooler water and shade, a smaller batch, another pair of hands, or a retarder by its product’s sheet; else fill it in smaller lifts, each scratched and damped before the next.';
-
-/** What to beware of with a sheet beyond its mix, as sentences. */
-export function sheetWarnings(plan: PourPlan, { water, measuring, big, inTime }: KnownOfSheet): string[] {
-  const found = [...measuring];
-  if (water.brought > 0 && water.tap.value === 0)
-    found.push('The damp materials bring all the water by themselves: dry them, or use drier ones.');
-  if (plan.temperature < 5 && plan.setting === 'portland')
-    found.push('Below 5 °C cement hardly sets: warm the place, or wait.');
-  found.push(...big.map((one) => bigWarning(plan, one)));
-  if (!inTime) {
-    const names = [...new Set(plan.items.map(({ name }) => name))];
-    found.push(`The mix stiffens before one ${names.join(', or one ')} is filled. ${OUT_OF_TIME}`);
-  }
-  return found;
+/** What is off where damp materials bring more water than is wanted, as sentences. */
+export function waterWarnings({ brought, tap }: WaterPlan): string[] {
+  if (brought === 0 || tap.value > 0) return [];
+  return ['The damp materials bring all the water by themselves: dry them, or use drier ones.'];
 }

@@ -17,7 +17,7 @@ import {
 import { shoppingList, shortagesOf, type ShoppingLine } from '../stores/index.js';
 import { computed, figure, line, type Figure } from '../units/index.js';
 import { averaged, isColour, isTinted, stretchOf } from './averaged.js';
-import { alike, bucketfulsOf, type Bucketful } from './bucketfuls.js';
+import { alike, bucketfulsOf, type BigMould, type Bucketful } from './bucketfuls.js';
 import { cautionsFor, type Caution } from './cautions.js';
 import { evenPlan, type EvenPlan } from './even-plan.js';
 import { measuredLine } from './measured.js';
@@ -25,7 +25,7 @@ import { pieceFigures, type PieceFigures } from './pieces.js';
 import { checkPlan, type PourPlan } from './plan.js';
 import { sheetDoses, type SheetDose } from './sheet-doses.js';
 import { sheetLines, type SheetLine } from './sheet-lines.js';
-import { measuringWarnings, sheetWarnings } from './sheet-warnings.js';
+import { measuringWarnings, waterWarnings } from './sheet-warnings.js';
 import { waterPlan, type WaterPlan } from './water-plan.js';
 
 /** One batch of a pour on average; where all bucketfuls are alike, each of them. */
@@ -51,6 +51,10 @@ export interface Sheet {
   readonly leftover: Figure;
   readonly mix: MixFigures;
   readonly potLife: Figure;
+  /** Moulds that want more than the bucket mixes at once. */
+  readonly big: readonly BigMould[];
+  /** Whether a batch can be placed before it stiffens. */
+  readonly inTime: boolean;
   readonly cost?: Figure;
   /** Materials of which the store has too little, with what to buy in whole bags. */
   readonly short: readonly ShoppingLine[];
@@ -61,6 +65,7 @@ export interface Sheet {
   /** What near to this plan comes out even, where this does not. */
   readonly even?: EvenPlan;
   readonly cautions: readonly Caution[];
+  /** What is off with its measures. */
   readonly warnings: readonly string[];
 }
 
@@ -157,12 +162,14 @@ export function reckonSheet(given: PourPlan): Sheet {
     leftover,
     mix,
     potLife,
+    big,
+    inTime,
     cost: batchCost(whole, plan.lots, 'Materials of this pour'),
     short: shopping(plan, whole),
     method: methodOf(mixOfMethod(plan, tinted), plan.setting, plan.ways),
     way,
     ...(nearby && { even: nearby }),
     cautions: cautionsFor(plan, pieces),
-    warnings: [...mix.warnings, ...sheetWarnings(plan, { water, measuring: [...new Set(measuring)], big, inTime })],
+    warnings: [...new Set(measuring), ...waterWarnings(water)],
   };
 }

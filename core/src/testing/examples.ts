@@ -3,6 +3,7 @@ import type { MouldShape } from '../moulds/index.js';
 import type { RoundFrustum } from '../solids/index.js';
 import type { PourPlan } from '../pours/index.js';
 import type { Scoop } from '../stores/index.js';
+import type { Finding } from '../units/index.js';
 
 /** A round frustum by its diameters at bottom and top and its height, mm. */
 export const cone = (bottomDiameter: number, topDiameter: number, height: number): RoundFrustum => ({
@@ -84,3 +85,7 @@ export const threePots = (over: Partial<PourPlan> = {}): PourPlan => ({
   liftLimit: 25000,
   ...over,
 });
+
+/** Findings in words, with what to do about them. */
+export const said = (findings: readonly Finding<unknown>[]): string =>
+  findings.map(({ text, reason, remedies }) => [text, reason, ...remedies.map((one) => one.text)].join(' ')).join(' ');

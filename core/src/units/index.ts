@@ -1,4 +1,5 @@
 export * from './figure.js';
+export * from './finding.js';
 export * from './format.js';
 export * from './input-error.js';
 export * from './normal.js';

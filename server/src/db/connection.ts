@@ -6,6 +6,7 @@ import { APP_ROLE } from './app-role.js';
 import { entities } from './entities.js';
 import { Bench1764500000000 } from './migrations/bench.js';
 import { Climate1764600000000 } from './migrations/climate.js';
+import { FindingsAside1796000000000 } from './migrations/findings-aside.js';
 import { Finish1765200000000 } from './migrations/finish.js';
 import { Initial1764000000000 } from './migrations/initial.js';
 import { Limits1765900000000 } from './migrations/limits.js';
@@ -45,6 +46,7 @@ export function ownerOptions(ownerUrl: string): DataSourceOptions {
       Climate1764600000000,
       Finish1765200000000,
       Limits1765900000000,
+      FindingsAside1796000000000,
     ],
     poolSize: 2,
   };

@@ -26,6 +26,7 @@ import {
   PlaceEntity,
 } from './first-days-entities.js';
 import { SealLessonEntity, TrialTileEntity } from './finish-entities.js';
+import { FindingAsideEntity } from './judging-entities.js';
 import { EditedRow, milliseconds, WorkshopRow } from './row.js';
 
 @Entity('workshops')
@@ -254,9 +255,11 @@ export const entities = [
   LiftOutLessonEntity,
   CalendarKeyEntity,
   SealLessonEntity,
+  FindingAsideEntity,
   TrialTileEntity,
 ];
 
 export * from './finish-entities.js';
+export * from './judging-entities.js';
 export * from './first-days-entities.js';
 export { EditedRow, WorkshopRow } from './row.js';

@@ -19,6 +19,7 @@ import {
   splitIntoBatches,
   stepsOf,
   timelineOf,
+  type JudgeContext,
   type PourItem,
   type PourPlan,
   type RunEvent,
@@ -43,7 +44,7 @@ import { pourExamples as examples } from './pour-examples.js';
 
 const LIFT_LIMIT = 25000;
 
-const itemOf = ({ shape, name, ...item }: SheetItem, i: number): PourItem => ({
+const itemOf = ({ shape, name, mould: _, ...item }: SheetItem, i: number): PourItem => ({
   ...item,
   shape: checkedShape(shape, `items.${i}.shape`),
   mouldId: String(i),
@@ -83,6 +84,18 @@ function partOf({
   return { plan, sheet: reckonSheet(plan) };
 }
 
+/** What a question says of the moulds, the use and the hours ahead. */
+function contextOf({ items, release, uses, unfit, ahead }: SheetQuestion): JudgeContext {
+  const moulds = items.flatMap(({ mould }, i) => (mould ? [[String(i), mould] as const] : []));
+  return {
+    moulds: Object.fromEntries(moulds),
+    ...(release && { release }),
+    ...(uses && { uses }),
+    ...(unfit && { unfit }),
+    ...(ahead && { ahead }),
+  };
+}
+
 /** Questions of a pour for scripts: its sheet, its hour, its run. Nothing is kept. */
 @Calculated()
 @Controller('api/reckon/pours')
@@ -93,7 +106,7 @@ export class PourReckonController {
   @asked(SheetQuestion, examples.sheet)
   sheet(@Body() question: SheetQuestion) {
     const { plan, sheet } = partOf(question);
-    return { ...sheet, placings: placingsOf(plan), findings: judgePour(plan, sheet.mix) };
+    return { ...sheet, placings: placingsOf(plan), ...judgePour(plan, sheet, contextOf(question)) };
   }
 
   /** The steps of a pour in their time, what would stiffen or clash, and what holds its cores down. */

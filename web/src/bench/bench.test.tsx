@@ -24,7 +24,16 @@ const input: PourInput = {
   release: 'paste wax',
   version: 0,
 };
-const sources = { moulds: [mould], mixes: [mix], palette, workshop: session.workshop, pours: [], full: [], now: NOW };
+const sources = {
+  moulds: [mould],
+  mixes: [mix],
+  palette,
+  workshop: session.workshop,
+  pours: [],
+  aside: [],
+  full: [],
+  now: NOW,
+};
 const started = (id: string, over: Partial<PourInput> = {}): PourView => {
   const chosen = { ...input, ...over };
   const { parts } = partsChosen(chosen, sources)!;

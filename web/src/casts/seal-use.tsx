@@ -1,6 +1,6 @@
 import { pieceUses, sealAdvice, sealers, type PieceUse } from '@dewpot/core';
 import { Picks } from '../ui/picks';
-import { useWords } from './seal-words';
+import { pieceUseWords } from '../ui/piece-use-words';
 
 /** What a piece is for, and how it is sealed for that, with the reason and the cautions. */
 export function SealUse({
@@ -19,7 +19,7 @@ export function SealUse({
     <>
       <Picks
         legend="What is it for?"
-        options={pieceUses.map((value) => ({ value, label: useWords[value] }))}
+        options={pieceUses.map((value) => ({ value, label: pieceUseWords[value] }))}
         value={uses}
         onChange={onUses}
       />

@@ -1,17 +1,5 @@
 import type { CameLater, CoatTool, Decoration, Fitting, Gone, PieceKind, PieceUse, SealCheck } from '@dewpot/core';
 
-export const useWords: Record<PieceUse, string> = {
-  plants: 'plants',
-  'bare plants': 'succulents, moss',
-  water: 'holds water',
-  animals: 'birds, fish',
-  food: 'dry food',
-  candle: 'a candle',
-  outdoors: 'outdoors',
-  frost: 'frost',
-  indoors: 'indoors',
-  'damp shelf': 'bathroom, kitchen',
-};
 export const toolWords: Record<CoatTool, string> = { brush: 'Brush', cloth: 'Cloth', spray: 'Spray', dip: 'Dip' };
 export const checkWords: Record<SealCheck, string> = {
   bead: 'the water bead',

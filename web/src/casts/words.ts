@@ -13,7 +13,8 @@ import {
   Spot,
 } from '@dewpot/core';
 import { format } from 'date-fns';
-import { checkWords, decorationWords, fittingWords, goneWords, laterWords, useWords } from './seal-words';
+import { pieceUseWords } from '../ui/piece-use-words';
+import { checkWords, decorationWords, fittingWords, goneWords, laterWords } from './seal-words';
 import type { Units } from '../ui/units';
 
 export const spotWords: Record<Spot, string> = {
@@ -115,8 +116,8 @@ export function tellEvent(event: CastEvent, units: Units): string {
       return `${decorationWords[event.decoration]}${event.note ? `: ${event.note}` : ''}${against(event)}`;
     case 'seal-planned':
       return event.sealer
-        ? `To be sealed for ${event.uses.map((use) => useWords[use]).join(', ')}: ${event.product?.name.toLowerCase() ?? sealerWords[event.sealer]}, ${event.coats} ${event.coats === 1 ? 'coat' : 'coats'}`
-        : `To be left bare${event.uses.length > 0 ? ` for ${event.uses.map((use) => useWords[use]).join(', ')}` : ''}`;
+        ? `To be sealed for ${event.uses.map((use) => pieceUseWords[use]).join(', ')}: ${event.product?.name.toLowerCase() ?? sealerWords[event.sealer]}, ${event.coats} ${event.coats === 1 ? 'coat' : 'coats'}`
+        : `To be left bare${event.uses.length > 0 ? ` for ${event.uses.map((use) => pieceUseWords[use]).join(', ')}` : ''}`;
     case 'checked':
       return `Tried ${checkWords[event.check]}: it ${event.held ? 'holds' : 'does not hold'}${event.note ? ` (${event.note})` : ''}`;
     case 'fitted':

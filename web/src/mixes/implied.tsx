@@ -1,21 +1,18 @@
-import { useState } from 'react';
 import {
-  checkGrain,
   consistency,
   costPerLitre,
-  fullVolume,
   GRAVELLED_DENSITY,
-  largestGrain,
-  narrowestGap,
   wettestGrade,
   workability,
+  type Grade,
   type MixFigures,
   type MixLessons,
 } from '@dewpot/core';
 import type { MixInput, MouldView, StoresView } from '@dewpot/contract';
+import { Findings } from '../judging';
 import { BigFigure } from '../ui/reckoning';
-import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
+import { ForMould } from './for-mould';
 import type { ReckonedMix } from './use-reckoned-mix';
 
 const said = (n: number) => (n === 1 ? '1 batch' : `${n} batches`);
@@ -43,42 +40,6 @@ function Taught({ lessons: { demand, pours } }: { lessons: MixLessons }) {
   );
 }
 
-/** A mould for which the mix is meant: what the piece weighs, and whether its grains pass. */
-function ForMould({
-  figures,
-  reckoned,
-  moulds,
-}: {
-  figures: MixFigures;
-  reckoned: ReckonedMix;
-  moulds: readonly MouldView[];
-}) {
-  const units = useUnits();
-  const [id, setId] = useState('');
-  const mould = moulds.find((one) => one.id === id);
-  const grain = mould && checkGrain(largestGrain(reckoned.mix), narrowestGap(mould.shape), mould.meshOpening);
-  return (
-    <div>
-      <SelectField
-        label="In the mould"
-        value={id}
-        options={[
-          { value: '', label: 'none in mind' },
-          ...moulds.map(({ id: value, name }) => ({ value, label: name })),
-        ]}
-        onChange={setId}
-      />
-      {mould && grain && (
-        <p className="mt-1">
-          It weighs <strong>{units.say(figures.freshDensity.value * fullVolume(mould.shape), 'g')}</strong> fresh,{' '}
-          <strong>{units.say(figures.dryDensity.value * fullVolume(mould.shape), 'g')}</strong> dry.{' '}
-          {grain.advice ?? `Its largest grain, ${units.say(largestGrain(reckoned.mix), 'mm')}, passes everywhere.`}
-        </p>
-      )}
-    </div>
-  );
-}
-
 export interface ImpliedProps {
   readonly draft: MixInput;
   readonly reckoned: ReckonedMix;
@@ -88,13 +49,14 @@ export interface ImpliedProps {
   readonly lessons: MixLessons;
   /** At the bench, °C. */
   readonly temperature: number;
+  readonly onGrade: (grade: Grade) => void;
 }
 
 /** Everything that a recipe implies, as figures with their reckoning and sentences. */
-export function Implied({ draft, reckoned, figures, stores, moulds, lessons, temperature }: ImpliedProps) {
+export function Implied({ draft, reckoned, figures, stores, moulds, lessons, temperature, onGrade }: ImpliedProps) {
   const units = useUnits();
   const cost = costPerLitre(figures.perPart, stores.lots);
-  const { ratio, yield: factor, freshDensity, dryDensity, strength, use, warnings } = figures;
+  const { ratio, yield: factor, freshDensity, dryDensity, strength, use, findings } = figures;
   const saving = Math.round((1 - dryDensity.value / GRAVELLED_DENSITY) * 100);
   const clock = workability(reckoned.mix, draft.setting, temperature);
   const wettest = wettestGrade(reckoned.mix, figures.perPart);
@@ -105,12 +67,11 @@ export function Implied({ draft, reckoned, figures, stores, moulds, lessons, tem
         figure={strength}
         note={`Good for ${use}, kept damp for its time. Never a design strength: steps, walls and seats go by local codes.`}
       />
-      {warnings.length > 0 && (
-        <ul className="border-warning space-y-1 border-l-4 pl-3">
-          {warnings.map((warning) => (
-            <li key={warning}>{warning}</li>
-          ))}
-        </ul>
+      {findings.length > 0 && (
+        <Findings
+          judged={{ findings, unknown: [], fitting: [] }}
+          onChange={(change) => 'grade' in change && onGrade(change.grade)}
+        />
       )}
       <div className="grid grid-cols-2 gap-4">
         <BigFigure
@@ -145,7 +106,7 @@ export function Implied({ draft, reckoned, figures, stores, moulds, lessons, tem
         {cost && <BigFigure label="A litre costs" figure={cost} size="text-2xl" note="by the lots in store" />}
       </div>
       <Taught lessons={lessons} />
-      <ForMould figures={figures} reckoned={reckoned} moulds={moulds} />
+      <ForMould {...{ draft, figures, moulds, onGrade }} />
       <p className="border-accent border-l-4 pl-3 text-sm">
         Dust harms the lungs and wet mix burns the skin: respirator, gloves, goggles.
       </p>

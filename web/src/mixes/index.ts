@@ -1,1 +1,1 @@
-export { lessonsFor, resolveMix } from './resolve';
+export { resolveMix } from './resolve';

@@ -1,5 +1,5 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import type { MixInput } from '@dewpot/contract';
+import { lessonsFor, type MixInput } from '@dewpot/contract';
 import { Link, useNavigate } from 'react-router';
 import { toast } from '../ui/toast';
 import { v7 as uuid } from 'uuid';
@@ -17,7 +17,6 @@ import { MixColumn } from './mix-column';
 import { MixDoses } from './mix-doses';
 import { MixLines } from './mix-lines';
 import { MeasuredBy, MixWords } from './mix-words';
-import { lessonsFor } from './resolve';
 import { SizeSlab } from './size-slab';
 import type { MixSources } from './use-mix-sources';
 import { useReckonedMix } from './use-reckoned-mix';
@@ -129,7 +128,12 @@ export function MixEditor({
               <p className="quiet">Mend the recipe and the column comes back.</p>
             )}
           </section>
-          {figures && <Implied {...{ draft, reckoned, figures, stores, moulds, lessons, temperature }} />}
+          {figures && (
+            <Implied
+              {...{ draft, reckoned, figures, stores, moulds, lessons, temperature }}
+              onGrade={(grade) => set({ grade })}
+            />
+          )}
           {figures && (
             <div className="lg:col-span-2">
               <SizeSlab {...edit} />

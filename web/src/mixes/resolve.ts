@@ -1,8 +1,8 @@
-import { conditionsOf, lessonsOf, type Mix, type MixConditions, type MixLessons } from '@dewpot/core';
+import { conditionsOf, type Mix, type MixConditions, type MixLessons } from '@dewpot/core';
 import {
   finderOf,
+  lessonsFor,
   mixOf,
-  pouredOf,
   type MaterialView,
   type MixBody,
   type MixInput,
@@ -22,12 +22,6 @@ export function withRecipe<T extends MixInput>(mix: T, { lines, doses = [], by }
     lines: lines.map(({ material, parts, by: own }) => ({ materialId: material.id, parts, ...(own && { by: own }) })),
     doses: doses.map(({ material, amount }) => ({ materialId: material.id, amount })),
   };
-}
-
-/** What the pours of a mix have taught. */
-export function lessonsFor(mixId: string | undefined, pours: readonly PourView[]): MixLessons {
-  const poured = pours.filter(({ status }) => status === 'finished').flatMap(({ parts }) => parts);
-  return lessonsOf(mixId === undefined ? [] : pouredOf(mixId, poured));
 }
 
 /** What is known beside a recipe: the store, what its pours taught, the time. */

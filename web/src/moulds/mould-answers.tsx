@@ -1,5 +1,7 @@
 import { WATERING_GAP, type MouldFigures } from '@dewpot/core';
 import type { MixView } from '@dewpot/contract';
+import { Findings, type AsideWays } from '../judging';
+import type { Judged } from '../workers/judge-plan';
 import { BigFigure, Reckoning } from '../ui/reckoning';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
@@ -15,13 +17,17 @@ export interface MouldAnswersProps {
   readonly mixes: readonly MixView[];
   readonly mixId: string | undefined;
   readonly onMix: (id: string | undefined) => void;
+  /** What speaks against it in the chosen mix, once that is worked out. */
+  readonly judged: Judged | undefined;
+  /** How findings are put aside; only for a mould that is kept. */
+  readonly aside?: AsideWays | undefined;
 }
 
 /** What follows from a mould's measurements, the answer first. */
-export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix }: MouldAnswersProps) {
+export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix, judged, aside }: MouldAnswersProps) {
   const units = useUnits();
   const { volume, computed, wall, thinnest, base, planting, jar, ballast, lifts } = figures;
-  const { mass, dryMass, size, bedSand, box, warnings } = figures;
+  const { mass, dryMass, size, bedSand, box } = figures;
   return (
     <section className="card-slab" aria-label="What follows">
       <div className="grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-3">
@@ -78,13 +84,6 @@ export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix }: 
           {units.sayFigure(box.width)}: one way longer by twice the wall.
         </p>
       )}
-      {warnings.length > 0 && (
-        <ul className="border-warning mt-3 space-y-1 border-l-4 pl-3">
-          {warnings.map((warning) => (
-            <li key={warning}>{warning}</li>
-          ))}
-        </ul>
-      )}
       <div className="mt-3 grid items-end gap-x-4 gap-y-2 sm:grid-cols-2">
         <SelectField
           label="Reckoned for"
@@ -97,6 +96,11 @@ export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix }: 
         />
         <FurtherAnswers figures={figures} />
       </div>
+      {mixId === undefined ? (
+        <Findings judged={{ findings: figures.findings, unknown: [], fitting: [] }} />
+      ) : (
+        judged && <Findings judged={judged} onMix={onMix} {...(aside && { aside })} />
+      )}
     </section>
   );
 }

@@ -7,6 +7,7 @@ import { toast } from '../ui/toast';
 import { v7 as uuid } from 'uuid';
 import { allCastsQuery } from '../api/casts';
 import { useRemoveMould, useSaveMould } from '../api/work';
+import { useAsideOfPair, useJudgedPair } from '../judging';
 import { KeepBar, StaleChoice } from '../ui/keep-bar';
 import { saySpan } from '../ui/say-when';
 import { Copies } from './copies';
@@ -26,6 +27,7 @@ import type { Start } from './starts';
 import { useFileReading } from './use-file-reading';
 import { useMixOfMould } from './use-mix';
 import { useReckoned } from './use-reckoned';
+import { useAsKept } from './use-as-kept';
 
 const HOUR = 3_600_000;
 
@@ -52,8 +54,10 @@ export function MouldEditor({ known, first, hint }: { known?: MouldView; first: 
   const [unnamed, setUnnamed] = useState(false);
   const save = useSaveMould();
   const remove = useRemoveMould();
-  const { mixes, mix } = useMixOfMould(mixId);
+  const { mixes, view, mix } = useMixOfMould(mixId);
   const { figures, fiveMore, drawn, errors } = useReckoned(draft, mix);
+  const judged = useJudgedPair(useAsKept(draft, key), view);
+  const aside = useAsideOfPair(known?.id, mixId);
   const record = useRecord(known?.id);
   const reading = useFileReading();
   const set = (part: Partial<MouldDraft>) => setDraft((now) => ({ ...now, ...part }));
@@ -117,6 +121,8 @@ export function MouldEditor({ known, first, hint }: { known?: MouldView; first: 
             mixes={mixes}
             mixId={mixId}
             onMix={setMixId}
+            judged={judged}
+            aside={aside}
           />
         )}
         {draft.once ? (

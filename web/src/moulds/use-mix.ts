@@ -29,5 +29,5 @@ export function useMixOfMould(chosen: string | undefined) {
   const materials = useQuery(storesQuery).data?.materials;
   const mix = mixes?.find(({ id }) => id === chosen);
   const known = useMemo(() => (mix && materials ? densitiesOf(mix, materials) : undefined), [mix, materials]);
-  return { mixes: mixes ?? [], mix: known };
+  return { mixes: mixes ?? [], view: mix, mix: known };
 }

@@ -37,8 +37,34 @@ describe('a plan', () => {
     const against = await screen.findByRole('list', { name: 'What speaks against it' });
     expect(against).toHaveTextContent(/“custard” is too wet for Nested pot, which is pressed over a form/);
     await userEvent.click(within(against).getByRole('button', { name: /Make it “stiff porridge”/ }));
-    expect(await screen.findByText(/Nothing speaks against these moulds/)).toBeVisible();
+    await waitFor(() => expect(screen.queryByText(/is too wet for/)).toBeNull());
     expect(screen.getByLabelText('How wet')).toHaveDisplayValue(/stiff porridge/);
+    expect(screen.getByText(/^Not judged, since it is not known: .*what it is for/)).toBeVisible();
+  });
+
+  it('puts a finding aside with a reason, once or for the mould with the mix, and takes it up again', async () => {
+    const sent = fakeServer();
+    open('/pours/new');
+    const wants = /Nested pot: its core wants .* to hold it down/;
+    const finding = within((await screen.findByText(wants)).closest('li')!);
+    await userEvent.click(finding.getByText('Why, and what else to do'));
+    expect(finding.getByText('Calculated from this mould and mix.')).toBeVisible();
+    await userEvent.click(finding.getByRole('button', { name: 'This once' }));
+    expect(finding.getByText(/Say why/)).toBeVisible();
+    await userEvent.type(finding.getByLabelText('Put it aside, because'), 'I clamp it down');
+    await userEvent.click(finding.getByRole('button', { name: 'For this mould and mix' }));
+    await waitFor(() =>
+      expect(sent[0]).toMatchObject({
+        method: 'PUT',
+        path: 'findings-aside/m/x/floating-core',
+        body: { reason: 'I clamp it down' },
+      }),
+    );
+    await userEvent.click(finding.getByRole('button', { name: 'This once' }));
+    await userEvent.click(await screen.findByText('One finding is put aside'));
+    expect(screen.getByRole('list', { name: 'Put aside' })).toHaveTextContent('I clamp it down');
+    await userEvent.click(screen.getByRole('button', { name: 'Take it up again' }));
+    expect((await screen.findByText(wants)).closest('ul')).toHaveAccessibleName('What speaks against it');
   });
 
   it('of a mould that is gone says so, and goes on without it', async () => {

@@ -4,21 +4,26 @@ import {
   type FullMould,
   type MeasuringChoice,
   type MeasuringWay,
-  type PourFinding,
   type Step,
 } from '@dewpot/core';
 import {
+  candidatesOf,
+  judgeContextOf,
+  lessonsFor,
   partsOf,
+  type AirReading,
   type BenchPart,
+  type LastingAside,
   type MixView,
   type MouldView,
+  type PlanParts,
   type PourInput,
   type PourPart,
   type PourView,
 } from '@dewpot/contract';
 import type { SessionView } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
-import { lessonsFor } from '../mixes';
+import type { Judged, Judging } from '../workers/judge-plan';
 
 /** Everything that a plan is made from. */
 export interface PlanSources {
@@ -27,6 +32,10 @@ export interface PlanSources {
   readonly palette: Palette;
   readonly workshop: SessionView['workshop'];
   readonly pours: readonly PourView[];
+  /** What was put aside for a mould with a mix. */
+  readonly aside: readonly LastingAside[];
+  /** The air hour by hour from now on, where it is known. */
+  readonly ahead?: readonly AirReading[];
   /** Moulds in which casts still set. */
   readonly full: readonly FullMould[];
   /** ms */
@@ -50,20 +59,32 @@ export interface Reckoned extends Chosen {
   /** How the pour's own mix comes out in each way of measuring. */
   readonly ways?: readonly MeasuringChoice[];
   /** What speaks against each part's moulds with its mix, part by part. */
-  readonly findings?: readonly (readonly PourFinding[])[];
+  readonly judged?: readonly Judged[];
 }
 
-/** The parts of a person's choices; undefined while something is not chosen. */
-export function partsChosen(input: PourInput, sources: PlanSources): Chosen | undefined {
-  const { moulds, mixes, palette, workshop, pours, now } = sources;
+/** What the parts of a plan are made from. */
+function planParts({ moulds, mixes, palette, workshop, pours, now }: PlanSources): PlanParts {
   const { stores, find, tints, colours } = palette;
-  if (!mixes.some(({ id }) => id === input.mixId)) return undefined;
   const lessons = (mixId: string) => lessonsFor(mixId, pours);
   const runs = pours.flatMap((pour) => pour.lessons ?? []);
+  const { lots, scoops } = stores;
+  return { moulds, mixes, scoops, find, tints, colours, lots, lessons, runs, workshop, now };
+}
+
+/** What each part of a plan is judged by. */
+export function judgingOf(input: PourInput, parts: readonly PourPart[], sources: PlanSources): Judging[] {
+  const from = planParts(sources);
+  return parts.map((part) => ({
+    context: judgeContextOf(input, part, sources),
+    candidates: candidatesOf(part.mixId, from),
+  }));
+}
+
+/** The parts of a person’s choices; undefined while something is not chosen. */
+export function partsChosen(input: PourInput, sources: PlanSources): Chosen | undefined {
+  if (!sources.mixes.some(({ id }) => id === input.mixId)) return undefined;
   try {
-    const { lots, scoops } = stores;
-    const parts = partsOf(input, { moulds, mixes, scoops, find, tints, colours, lots, lessons, runs, workshop, now });
-    return { parts, issues: [] };
+    return { parts: partsOf(input, planParts(sources)), issues: [] };
   } catch (error) {
     if (error instanceof InputError) return { parts: [], issues: error.issues };
     throw error;

@@ -1,8 +1,10 @@
-import { bulking, consistencies, heldSpots, squeezeTest, type Grade } from '@dewpot/core';
+import { bulking, consistencies, heldSpots, pieceUses, squeezeTest, type Grade } from '@dewpot/core';
 import type { PourInput } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { placesQuery } from '../api/places';
 import { Choice } from '../ui/choice';
+import { Picks } from '../ui/picks';
+import { pieceUseWords } from '../ui/piece-use-words';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { sayWhen } from '../ui/say-when';
@@ -12,7 +14,17 @@ import { DryHandful } from './dry-handful';
 import { MeasuringChoice } from './measuring-choice';
 import { measuredBefore, type PlanSources, type Reckoned } from './plan';
 
-const releases = ['paste wax', 'plant oil', 'mineral oil', 'petroleum jelly', 'soap', 'silicone spray', 'film', 'none'];
+/** Names by which casters call what they put on. */
+export const releaseWords = [
+  'paste wax',
+  'plant oil',
+  'mineral oil',
+  'petroleum jelly',
+  'soap',
+  'silicone spray',
+  'film',
+  'none',
+];
 const covers = ['film', 'bag', 'damp cloth', 'shade', 'none'];
 
 export interface ChoicesProps {
@@ -105,7 +117,7 @@ export function PourChoices({ input, sources, reckoned, onChange }: MeasuringPro
         <SelectField
           label="Release"
           value={input.release ?? ''}
-          options={word(releases)}
+          options={word(releaseWords)}
           onChange={(release) => onChange({ release })}
         />
         <SelectField
@@ -132,6 +144,12 @@ export function PourChoices({ input, sources, reckoned, onChange }: MeasuringPro
         </datalist>
       </label>
       <HeldSpots sources={sources} place={input.place} />
+      <Picks
+        legend="What is it for?"
+        options={pieceUses.map((value) => ({ value, label: pieceUseWords[value] }))}
+        value={input.uses ?? []}
+        onChange={(uses) => onChange({ uses: [...uses] })}
+      />
     </section>
   );
 }

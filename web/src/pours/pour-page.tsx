@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { AirView, PourInput, PourView } from '@dewpot/contract';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { shelfQuery } from '../api/casts';
+import { asideQuery } from '../api/findings-aside';
 import { useAir, useSession } from '../api/session';
 import { usePalette } from '../api/tints';
 import { mixesQuery, mouldsQuery, poursQuery } from '../api/work';
@@ -16,6 +17,8 @@ import { PourPlanner } from './pour-planner';
 import { PouredView } from './poured-view';
 
 const SPARE = 0.05;
+/** Hours for which a plan is judged by the forecast. */
+const TWO_DAYS = 48;
 
 /** One pour: planned, at the bench, or poured. A new one may be after another, or with a mould and a mix that the address names. */
 export function PourPage() {
@@ -40,14 +43,17 @@ function KnownPour({ id }: { id: string }) {
   const [now] = useState(useNow());
   const [moulds, mixes, pours] = [useQuery(mouldsQuery), useQuery(mixesQuery), useQuery(poursQuery)];
   const shelf = useQuery(shelfQuery);
+  const aside = useQuery(asideQuery);
   const { palette, ...colours } = usePalette();
-  if (colours.isPending || air.isPending) return <Busy what="the pour" />;
+  if (colours.isPending || air.isPending || aside.isPending) return <Busy what="the pour" />;
   if (!moulds.data || !mixes.data || !pours.data || !palette) return <Failure error={colours.error} />;
   const sources: PlanSources = {
     moulds: moulds.data,
     mixes: mixes.data,
     palette,
     pours: pours.data,
+    aside: aside.data ?? [],
+    ...(air.data && { ahead: air.data.ahead.slice(0, TWO_DAYS) }),
     full: fullMoulds(shelf.data ?? []),
     workshop,
     now,

@@ -1,27 +1,23 @@
 import { useState } from 'react';
-import { pourCost, pourShopping, type Grade } from '@dewpot/core';
 import type { PourInput, PourView } from '@dewpot/contract';
 import { Printer } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useRemovePour, useSavePour, useStartPour } from '../api/work';
-import { BigFigure } from '../ui/reckoning';
 import { Failure } from '../ui/states';
-import type { PlanSources, Reckoned } from './plan';
+import type { PlanSources } from './plan';
 import { useReckonedPlan } from './use-reckoned-plan';
 import { ColouringSlab } from './colouring-slab';
 import { AgainSlab } from './again-slab';
 import { BeforeSlab } from './before-slab';
 import { FittingsSlab } from './fittings-slab';
-import { Findings } from './findings';
 import { HourSlab } from './hour-slab';
 import { mixNames } from './mix-names';
 import { MatchSlab } from './match-slab';
 import { PourChoices } from './pour-choices';
 import { PourItems } from './pour-items';
-import { SheetView } from './sheet-view';
 import { SheetButton } from './sheet-button';
-import { Shopping } from './shopping';
+import { Sheets } from './sheets';
 
 /** Empty words are left out of what is sent. */
 function tidy({ release, cover, place, matches, ...rest }: PourInput): PourInput {
@@ -84,7 +80,7 @@ export function PourPlanner({
               {reckoned?.sheets && <SheetButton parts={reckoned.sheets} input={input} />}
             </span>
           </div>
-          <Sheets reckoned={reckoned} onGrade={(grade) => change({ grade })} />
+          <Sheets {...{ input, sources, reckoned }} onChange={change} />
           {reckoned?.sheets?.[0] && (
             <MatchSlab {...{ input, sources }} reckoned={reckoned.sheets[0]} onChange={change} />
           )}
@@ -129,54 +125,6 @@ export function PourPlanner({
         <HourSlab input={input} sheets={reckoned.sheets} steps={reckoned.steps} onChange={change} />
       )}
       {reckoned?.sheets && <BeforeSlab sheets={reckoned.sheets} sources={sources} input={input} />}
-    </div>
-  );
-}
-
-/** The sheets of a plan, mix by mix, or what is wrong with it. */
-function Sheets({ reckoned, onGrade }: { reckoned: Reckoned | undefined; onGrade: (grade: Grade) => void }) {
-  if (!reckoned) return <p className="quiet">Choose a mix.</p>;
-  const { sheets, issues } = reckoned;
-  if (!sheets && issues.length === 0)
-    return (
-      <p role="status" className="quiet">
-        Reckoning the sheet…
-      </p>
-    );
-  if (!sheets)
-    return (
-      <div role="alert" className="border-error border-l-4 pl-3">
-        <ul>
-          {issues.map(({ field, message, remedy }) => (
-            <li key={field}>
-              {message} <span className="quiet">{remedy}</span>
-            </li>
-          ))}
-        </ul>
-      </div>
-    );
-  return (
-    <>
-      <Shopping lines={pourShopping(sheets)} />
-      {sheets.length > 1 && <WholeCost sheets={sheets} />}
-      {sheets.map(({ mixId, mixName, sheet, placings }, i) => (
-        <section key={mixId} className={i > 0 ? 'border-base-300 mt-6 border-t-4 pt-4' : ''} aria-label={mixName}>
-          {sheets.length > 1 && <h2 className="mb-2 text-2xl">{mixName}</h2>}
-          <Findings findings={reckoned.findings?.[i] ?? []} onGrade={onGrade} />
-          <SheetView sheet={sheet} placings={placings} />
-        </section>
-      ))}
-    </>
-  );
-}
-
-/** What the materials of all mixes of a pour cost together. */
-function WholeCost({ sheets }: { sheets: NonNullable<Reckoned['sheets']> }) {
-  const cost = pourCost(sheets);
-  if (!cost) return null;
-  return (
-    <div className="mb-3">
-      <BigFigure label={`Materials of all ${sheets.length} mixes`} figure={cost} />
     </div>
   );
 }

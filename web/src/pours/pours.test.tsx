@@ -5,7 +5,7 @@ import { plannedLog, reckonSheet } from '@dewpot/core';
 import type { PourInput, PourView } from '@dewpot/contract';
 import { fakeServer, mix, mould, palette, renderScreen, stores } from '../../test/fake-server';
 import { cast, NOW, session } from '../../test/stand-ins';
-import { partsChosen } from './plan';
+import { judgingOf, partsChosen } from './plan';
 import { reckonParts } from './reckon-parts';
 import { PourPage } from './pour-page';
 import { PoursPage } from './pours-page';
@@ -20,7 +20,16 @@ const input = {
   step: 0.25,
   temperature: 18,
 } as const;
-const sources = { moulds: [mould], mixes: [mix], palette, workshop: session.workshop, pours: [], full: [], now: NOW };
+const sources = {
+  moulds: [mould],
+  mixes: [mix],
+  palette,
+  workshop: session.workshop,
+  pours: [],
+  aside: [],
+  full: [],
+  now: NOW,
+};
 const { parts } = partsChosen({ ...input, items: [...input.items], version: 0 }, sources)!;
 const { plan } = parts[0]!;
 const started: PourView = {
@@ -46,7 +55,8 @@ describe('a plan from what was chosen', () => {
     expect(without.issues.map(({ field }) => field)).toEqual(['scoopId']);
     const told = (items: PourInput['items']) => {
       const chosen = { ...input, items, version: 0 };
-      return reckonParts(partsChosen(chosen, sources)!.parts, chosen);
+      const { parts } = partsChosen(chosen, sources)!;
+      return reckonParts(parts, chosen, judgingOf(chosen, parts, sources));
     };
     expect(told([]).issues.map(({ field }) => field)).toEqual(['items']);
     const three = told([{ mouldId: 'm', count: 3 }]);

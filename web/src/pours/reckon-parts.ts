@@ -1,13 +1,6 @@
-import {
-  InputError,
-  judgePour,
-  measuringChoicesOf,
-  type FieldIssue,
-  type MeasuringChoice,
-  type PourFinding,
-  type Step,
-} from '@dewpot/core';
+import { InputError, measuringChoicesOf, type FieldIssue, type MeasuringChoice, type Step } from '@dewpot/core';
 import { benchOf, type BenchOf, type PourInput, type PourPart } from '@dewpot/contract';
+import { judgePlan, type Judged, type Judging } from '../workers/judge-plan';
 
 /** The sheets and the steps of a pour's parts, or what is wrong with them. */
 export type PlanAnswer =
@@ -15,14 +8,14 @@ export type PlanAnswer =
       readonly sheets: BenchOf['parts'];
       readonly steps: readonly Step[];
       readonly ways: readonly MeasuringChoice[];
-      /** What speaks against each part's moulds with its mix. */
-      readonly findings: readonly (readonly PourFinding[])[];
+      /** What speaks against each part’s moulds with its mix. */
+      readonly judged: readonly Judged[];
       readonly issues: readonly [];
     }
   | { readonly issues: readonly FieldIssue[] };
 
 /** Reckons a pour's parts: the heavy half of a plan, in a worker where there is one. */
-export function reckonParts(parts: readonly PourPart[], input: PourInput): PlanAnswer {
+export function reckonParts(parts: readonly PourPart[], input: PourInput, judging: readonly Judging[]): PlanAnswer {
   try {
     const { parts: sheets, steps } = benchOf({ parts, input });
     const [first] = sheets;
@@ -30,7 +23,7 @@ export function reckonParts(parts: readonly PourPart[], input: PourInput): PlanA
       sheets,
       steps,
       ways: first ? measuringChoicesOf(first.plan, first.sheet) : [],
-      findings: sheets.map(({ plan, sheet }) => judgePour(plan, sheet.mix)),
+      judged: sheets.map(({ plan, sheet }, i) => judgePlan(plan, sheet, judging[i]!)),
       issues: [],
     };
   } catch (error) {

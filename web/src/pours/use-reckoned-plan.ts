@@ -3,7 +3,7 @@ import type { PourInput } from '@dewpot/contract';
 import type { Remote } from 'comlink';
 import type { PlanWork } from '../workers/plan-work';
 import { usePlanWork } from '../workers/use-plan-work';
-import { partsChosen, type PlanSources, type Reckoned } from './plan';
+import { judgingOf, partsChosen, type PlanSources, type Reckoned } from './plan';
 import type { PlanAnswer } from './reckon-parts';
 
 /** What a person's choices come to, reckoned beside the screen; while it is reckoned anew, what was told before stands. */
@@ -11,8 +11,9 @@ export function useReckonedPlan(input: PourInput, sources: PlanSources): Reckone
   const chosen = useMemo(() => partsChosen(input, sources), [input, sources]);
   const parts = chosen?.issues.length === 0 ? chosen.parts : undefined;
   const job = useCallback(
-    (work: PlanWork | Remote<PlanWork>): PlanAnswer | Promise<PlanAnswer> => work.reckon(parts!, input),
-    [parts, input],
+    (work: PlanWork | Remote<PlanWork>): PlanAnswer | Promise<PlanAnswer> =>
+      work.reckon(parts!, input, judgingOf(input, parts!, sources)),
+    [parts, input, sources],
   );
   const told = usePlanWork(parts && job);
   if (!chosen) return undefined;

@@ -9,6 +9,7 @@ import {
   type ProposedWay,
   type SettingClass,
 } from '@dewpot/core';
+import { judgeAlone } from './judge-plan';
 import { reckonParts } from '../pours/reckon-parts';
 
 /** How a batch comes out in every way of measuring, and the way that is proposed; or what is wrong with it. */
@@ -30,6 +31,8 @@ function measure(batch: BatchMasses, measuring: Measuring, setting: SettingClass
 export const planWork = {
   /** Sheets and steps of a pour's parts, or what is wrong with them. */
   reckon: reckonParts,
+  /** What speaks against a plan, without its sheet. */
+  judge: judgeAlone,
   measure,
 };
 export type PlanWork = typeof planWork;

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import type { FaceName, PolyhedronName } from '../solids/index.js';
-import { cone, nested, nestedPot } from '../testing/examples.js';
+import { cone, nested, nestedPot, said } from '../testing/examples.js';
 import { alone, box, fieldsOf, star } from '../testing/shapes.js';
 import { reckonMould, type MouldOptions, type MouldShape } from './index.js';
 
 const equalFaces = (which: PolyhedronName, open: FaceName) => ({ kind: 'polyhedron', which, edge: 90, open }) as const;
 const told = (shape: MouldShape, options: Partial<MouldOptions> = {}) =>
-  reckonMould(shape, { stuff: 'rigid', piece: 'pot', ...options }).warnings.join(' ');
+  said(reckonMould(shape, { stuff: 'rigid', piece: 'pot', ...options }).findings);
 
 describe('what to beware of', () => {
   it.each<[string, MouldShape, Partial<MouldOptions>, RegExp | '']>([
@@ -66,7 +66,7 @@ describe('what to beware of', () => {
     const shell: MouldShape = { ...alone(box(350, 250, 200)), pressed: { side: 'over', thickness: 40 } };
     const figures = reckonMould(shell, { stuff: 'flexible', piece: 'hypertufa-pot' });
     expect(figures.ballast).toBeUndefined();
-    expect(figures.warnings).toEqual([]);
+    expect(figures.findings).toEqual([]);
   });
 });
 

@@ -1,0 +1,73 @@
+import {
+  releaseCalled,
+  type CandidateMix,
+  type HourAhead,
+  type JudgeContext,
+  type MouldTraits,
+  type PutAside,
+} from '@dewpot/core';
+import { Text } from './limits.js';
+import type { MouldView } from './moulds.js';
+import type { PourInput, PourPart } from './pours.js';
+import { mixConditionsOf, mixOf, type PlanParts } from './resolve.js';
+
+/** Why a finding is put aside for a mould with a mix. */
+export class AsideReason {
+  @Text(1, 300) reason: string;
+}
+
+/** A finding that is put aside for a mould with a mix, until it is taken back. */
+export interface LastingAside extends PutAside {
+  readonly mixId: string;
+}
+
+/** What a mould is, for whoever judges it. */
+export const traitsOf = ({ stuff, material, sleeve, meshOpening, coreMass, release }: MouldView): MouldTraits => ({
+  stuff,
+  ...(material && { material }),
+  ...(sleeve !== undefined && { sleeve }),
+  ...(meshOpening !== undefined && { meshOpening }),
+  ...(coreMass !== undefined && { coreMass }),
+  ...(release && { release }),
+});
+
+/** What a pour is judged by beside its plan. */
+export interface JudgeSources {
+  readonly moulds: readonly MouldView[];
+  readonly mixes: PlanParts['mixes'];
+  readonly aside: readonly LastingAside[];
+  /** Hour by hour from now on, where the air of the place is known. */
+  readonly ahead?: readonly HourAhead[];
+  /** ms */
+  readonly now: number;
+}
+
+/** What one part of a pour is judged by. */
+export function judgeContextOf(
+  input: Pick<PourInput, 'release' | 'uses' | 'aside'>,
+  { mixId, plan }: Pick<PourPart, 'mixId' | 'plan'>,
+  { moulds, mixes, aside, ahead, now }: JudgeSources,
+): JudgeContext {
+  const own = moulds.filter(({ id }) => plan.items.some(({ mouldId }) => mouldId === id));
+  const release = releaseCalled(input.release);
+  const unfit = mixes.find(({ id }) => id === mixId)?.unfit;
+  return {
+    moulds: Object.fromEntries(own.map((mould) => [mould.id, traitsOf(mould)])),
+    ...(release && { release }),
+    ...(input.uses && { uses: input.uses }),
+    ...(unfit && { unfit }),
+    ...(ahead && { ahead }),
+    now,
+    aside: [...(input.aside ?? []), ...aside.filter((one) => one.mixId === mixId)],
+  };
+}
+
+/** The other mixes of a workshop, as a pour might take them. */
+export const candidatesOf = (mixId: string, parts: PlanParts): CandidateMix[] =>
+  parts.mixes
+    .filter(({ id }) => id !== mixId)
+    .map((view) => {
+      const mix = mixOf(view, parts.find);
+      const { id, name, setting, unfit } = view;
+      return { id, name, mix, setting, conditions: mixConditionsOf(view, mix, parts), ...(unfit && { unfit }) };
+    });

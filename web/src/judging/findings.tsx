@@ -1,0 +1,160 @@
+import type { FindingBasis, FittingMix, Harm, PlanChange, PourFinding, Remedy } from '@dewpot/core';
+import { AsideForm } from './aside-form';
+import type { Judged } from '../workers/judge-plan';
+
+const harmWords: Record<Harm, string> = {
+  1: 'Someone or the piece comes to harm',
+  2: 'It will fail',
+  3: 'It goes worse',
+};
+const marks: Record<Harm, string> = { 1: 'border-error', 2: 'border-warning', 3: 'border-base-300' };
+const basisWords: Record<FindingBasis, string> = {
+  guide: 'By the usual guide.',
+  calculated: 'Calculated from this mould and mix.',
+  product: 'By the product’s own sheet.',
+  forecast: 'By the forecast.',
+  record: 'By what is noted here.',
+};
+
+/** How a finding is put aside, and taken up again. */
+export interface AsideWays {
+  /** `lasting`: for this mould and mix, and not for this pour alone. */
+  readonly put: (finding: PourFinding, reason: string, lasting: boolean) => void;
+  readonly take: (finding: PourFinding) => void;
+  /** Whether it can be put aside for one pour alone. */
+  readonly once: boolean;
+}
+
+export interface FindingsProps {
+  readonly judged: Judged;
+  /** Makes the change that a remedy is; remedies are only told where it is left out. */
+  readonly onChange?: (change: PlanChange, finding: PourFinding) => void;
+  readonly onMix?: (mixId: string) => void;
+  readonly aside?: AsideWays;
+}
+
+const keyOf = ({ key, item, text }: PourFinding) => `${key} ${item} ${text}`;
+const isTap = ({ change }: Remedy<PlanChange>) => change !== undefined && !('mix' in change);
+
+/** What speaks against moulds with their mix, the worst first, with what to do about it and what nobody could judge. */
+export function Findings(props: FindingsProps) {
+  const { findings, unknown, fitting } = props.judged;
+  const open = findings.filter(({ aside }) => aside === undefined);
+  const put = findings.filter(({ aside }) => aside !== undefined);
+  return (
+    <div className="my-3 space-y-2">
+      {open.length === 0 && <p className="quiet">Nothing speaks against it.</p>}
+      {open.length > 0 && <Grouped {...props} open={open} />}
+      {open.length > 0 && fitting.length > 0 && props.onMix && <Fitting fitting={fitting} onMix={props.onMix} />}
+      {put.length > 0 && <PutAside {...props} put={put} />}
+      {unknown.length > 0 && <p className="quiet text-sm">Not judged, since it is not known: {unknown.join('; ')}.</p>}
+    </div>
+  );
+}
+
+/** Those that do harm stand open, and smaller ones behind a line, so that the sheet stays in sight. */
+function Grouped({ open, ...props }: FindingsProps & { open: readonly PourFinding[] }) {
+  const grave = open.filter(({ harm }) => harm < 3);
+  const small = open.filter(({ harm }) => harm === 3);
+  const list = (findings: readonly PourFinding[], label: string) => (
+    <ul className="space-y-1" aria-label={label}>
+      {findings.map((finding) => (
+        <OneFinding key={keyOf(finding)} {...props} finding={finding} />
+      ))}
+    </ul>
+  );
+  return (
+    <>
+      {grave.length > 0 && list(grave, 'What speaks against it')}
+      {small.length > 0 && (
+        <details open={grave.length === 0 && small.length === 1}>
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+            {small.length === 1 ? 'One smaller thing' : `${small.length} smaller things`} to know
+          </summary>
+          {list(small, 'Smaller things')}
+        </details>
+      )}
+    </>
+  );
+}
+
+function OneFinding({ finding, onChange, aside }: FindingsProps & { finding: PourFinding }) {
+  const { harm, text, reason, basis, remedies } = finding;
+  const taps = onChange ? remedies.filter(isTap) : [];
+  const words = remedies.filter((remedy) => !taps.includes(remedy));
+  return (
+    <li className={`border-l-4 pl-3 ${marks[harm]}`}>
+      <p>
+        <span className="sr-only">{harmWords[harm]}: </span>
+        {text}
+      </p>
+      {taps.map((remedy) => (
+        <button
+          key={remedy.text}
+          type="button"
+          className="btn btn-ghost bg-base-300/60 no-print mt-1 mr-2 h-11"
+          onClick={() => onChange!(remedy.change!, finding)}
+        >
+          {remedy.text} {remedy.cost && <span className="quiet font-normal">{remedy.cost}</span>}
+        </button>
+      ))}
+      <details className="no-print">
+        <summary className="quiet min-h-8 cursor-pointer py-1 text-sm">Why, and what else to do</summary>
+        <p>
+          {reason} <span className="quiet text-sm">{basisWords[basis]}</span>
+        </p>
+        {words.length > 0 && (
+          <ul className="list-disc pl-6">
+            {words.map((remedy) => (
+              <li key={remedy.text}>{remedy.text}</li>
+            ))}
+          </ul>
+        )}
+        {aside && <AsideForm once={aside.once} onPut={(why, lasting) => aside.put(finding, why, lasting)} />}
+      </details>
+    </li>
+  );
+}
+
+/** Mixes of the workshop in which less speaks against it. */
+function Fitting({ fitting, onMix }: { fitting: readonly FittingMix[]; onMix: (mixId: string) => void }) {
+  return (
+    <div className="no-print">
+      <p className="text-sm font-semibold">Less speaks against it in</p>
+      <p className="flex flex-wrap gap-2">
+        {fitting.map(({ id, name, cost }) => (
+          <button
+            key={id}
+            type="button"
+            className="btn btn-ghost bg-base-300/60 h-auto min-h-11 py-1"
+            onClick={() => onMix(id)}
+          >
+            Use {name} <span className="quiet font-normal">{cost}</span>
+          </button>
+        ))}
+      </p>
+    </div>
+  );
+}
+
+function PutAside({ put, aside }: FindingsProps & { put: readonly PourFinding[] }) {
+  return (
+    <details className="quiet">
+      <summary className="min-h-11 cursor-pointer py-2">
+        {put.length === 1 ? 'One finding is' : `${put.length} findings are`} put aside
+      </summary>
+      <ul className="space-y-1" aria-label="Put aside">
+        {put.map((finding) => (
+          <li key={keyOf(finding)}>
+            {finding.text} <q>{finding.aside}</q>{' '}
+            {aside && (
+              <button type="button" className="btn btn-ghost btn-sm h-11" onClick={() => aside.take(finding)}>
+                Take it up again
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}

@@ -1,0 +1,70 @@
+import { useCallback, useMemo } from 'react';
+import { InputError, type PourPlan } from '@dewpot/core';
+import {
+  candidatesOf,
+  judgeContextOf,
+  lessonsFor,
+  partsOf,
+  type MixView,
+  type MouldView,
+  type PourInput,
+} from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
+import type { Remote } from 'comlink';
+import { asideQuery } from '../api/findings-aside';
+import { useAir, useSession } from '../api/session';
+import { usePalette } from '../api/tints';
+import { mixesQuery, poursQuery } from '../api/work';
+import { useDay } from '../ui/use-now';
+import type { PlanWork } from '../workers/plan-work';
+import { usePlanWork } from '../workers/use-plan-work';
+import type { Judged, Judging } from '../workers/judge-plan';
+
+/** One piece of a mould in a mix, as a pour would have it. */
+const onePiece = (mould: MouldView, mix: MixView, temperature: number): PourInput => ({
+  items: [{ mouldId: mould.id, count: 1 }],
+  mixId: mix.id,
+  grade: mix.grade,
+  spare: 0.05,
+  moisture: {},
+  step: 0.25,
+  temperature,
+  version: 0,
+});
+
+/** What speaks against a mould with a mix, worked out beside the screen; undefined until both are chosen and it is known. */
+export function useJudgedPair(mould: MouldView | undefined, mix: MixView | undefined): Judged | undefined {
+  const { palette } = usePalette();
+  const { workshop } = useSession();
+  const air = useAir().data;
+  const now = useDay();
+  const [mixes, pours, aside] = [useQuery(mixesQuery).data, useQuery(poursQuery).data, useQuery(asideQuery).data];
+  const asked = useMemo((): { plan: PourPlan; judging: Judging } | undefined => {
+    if (!mould || !mix || !palette || !mixes || !pours || !aside) return undefined;
+    const all = [mix, ...mixes.filter(({ id }) => id !== mix.id)];
+    const { stores, find, tints, colours } = palette;
+    const input = onePiece(mould, mix, air?.now.temperature ?? 18);
+    const parts = {
+      ...{ moulds: [mould], mixes: all, scoops: stores.scoops, lots: stores.lots, find, tints, colours, workshop, now },
+      lessons: (mixId: string) => lessonsFor(mixId, pours),
+      runs: [],
+    };
+    try {
+      const [part] = partsOf(input, parts);
+      const ahead = air?.ahead.slice(0, 48);
+      const sources = { moulds: [mould], mixes: all, aside, now, ...(ahead && { ahead }) };
+      const context = judgeContextOf(input, part!, sources);
+      return { plan: part!.plan, judging: { context, candidates: candidatesOf(mix.id, parts) } };
+    } catch (error) {
+      if (error instanceof InputError) return undefined;
+      throw error;
+    }
+  }, [mould, mix, palette, mixes, pours, aside, air, workshop, now]);
+  const job = useCallback(
+    (work: PlanWork | Remote<PlanWork>): Judged | undefined | Promise<Judged | undefined> =>
+      work.judge(asked!.plan, asked!.judging),
+    [asked],
+  );
+  const judged = usePlanWork(asked && job);
+  return asked && judged;
+}

@@ -1,0 +1,50 @@
+import { useMemo, useState } from 'react';
+import { fullVolume, type Grade, type MixFigures } from '@dewpot/core';
+import type { MixInput, MixView, MouldView } from '@dewpot/contract';
+import { Findings, useJudgedPair } from '../judging';
+import { SelectField } from '../ui/select-field';
+import { useUnits } from '../ui/units';
+
+/** A draft is judged as if it were kept. */
+const asKept = (draft: MixInput): MixView => ({ ...draft, id: 'draft', edition: 1, used: false });
+
+/** A mould for which the mix is meant: what the piece weighs, and what speaks against the two together. */
+export function ForMould({
+  draft,
+  figures: { freshDensity, dryDensity },
+  moulds,
+  onGrade,
+}: {
+  draft: MixInput;
+  figures: MixFigures;
+  moulds: readonly MouldView[];
+  onGrade: (grade: Grade) => void;
+}) {
+  const units = useUnits();
+  const [id, setId] = useState('');
+  const mould = moulds.find((one) => one.id === id);
+  const mix = useMemo(() => asKept(draft), [draft]);
+  const judged = useJudgedPair(mould, mix);
+  return (
+    <div>
+      <SelectField
+        label="In the mould"
+        value={id}
+        options={[
+          { value: '', label: 'none in mind' },
+          ...moulds.map(({ id: value, name }) => ({ value, label: name })),
+        ]}
+        onChange={setId}
+      />
+      {mould && (
+        <p className="mt-1">
+          It weighs <strong>{units.say(freshDensity.value * fullVolume(mould.shape), 'g')}</strong> fresh,{' '}
+          <strong>{units.say(dryDensity.value * fullVolume(mould.shape), 'g')}</strong> dry.
+        </p>
+      )}
+      {mould && judged && (
+        <Findings judged={judged} onChange={(change) => 'grade' in change && onGrade(change.grade)} />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,12 @@
+import { useMemo } from 'react';
+import { mouldIssues } from '@dewpot/core';
+import type { MouldView } from '@dewpot/contract';
+import type { MouldDraft } from './draft';
+
+/** A draft as if it were kept, for whoever judges it; undefined while it cannot be cast. */
+export const useAsKept = (draft: MouldDraft, id: string): MouldView | undefined =>
+  useMemo(() => {
+    if (mouldIssues(draft.shape).length > 0) return undefined;
+    const name = draft.name.trim() || 'It';
+    return { ...draft, name, id, copies: [], pictures: [], cycles: 0 };
+  }, [draft, id]);

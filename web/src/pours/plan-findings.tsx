@@ -1,0 +1,70 @@
+import { releaseCalled, type PlanChange, type PourFinding } from '@dewpot/core';
+import type { PourInput, PourPart } from '@dewpot/contract';
+import { usePutAside, useTakeAside } from '../api/findings-aside';
+import { Findings, type AsideWays } from '../judging';
+import type { Judged } from '../workers/judge-plan';
+import { Failure } from '../ui/states';
+import { measuredBefore } from './plan';
+import { releaseWords, type ChoicesProps } from './pour-choices';
+
+const MOST_PEOPLE = 6;
+
+/** What of a plan a remedy changes. */
+function changed(input: PourInput, change: PlanChange, at: number | undefined): Partial<PourInput> {
+  if ('grade' in change) return { grade: change.grade };
+  if ('release' in change) return { release: releaseWords.find((word) => releaseCalled(word) === change.release)! };
+  if ('people' in change) return { people: Math.min(MOST_PEOPLE, (input.people ?? 1) + 1) };
+  if ('mesh' in change)
+    return { items: input.items.map((item, i) => (i === at || at === undefined ? { ...item, mesh: false } : item)) };
+  return {};
+}
+
+/** What speaks against one mix of a plan; a tap changes the plan, and a reason puts a finding aside. */
+export function PlanFindings({
+  input,
+  sources,
+  part,
+  judged,
+  onChange,
+}: ChoicesProps & { part: PourPart; judged: Judged }) {
+  const put = usePutAside();
+  const take = useTakeAside();
+  const { mixId } = part;
+  const own = input.aside ?? [];
+  const mouldOf = ({ item = 0 }: PourFinding) => part.plan.items[item]!.mouldId;
+  const aside: AsideWays = {
+    once: true,
+    put: (finding, reason, lasting) => {
+      const one = { key: finding.key, mouldId: mouldOf(finding), reason };
+      if (lasting) put.mutate({ ...one, mixId });
+      else onChange({ aside: [...own, one] });
+    },
+    take: (finding) => {
+      const mouldId = mouldOf(finding);
+      const isIt = (one: { key: string; mouldId: string }) => one.key === finding.key && one.mouldId === mouldId;
+      if (own.some(isIt)) onChange({ aside: own.filter((one) => !isIt(one)) });
+      else take.mutate({ key: finding.key, mouldId, mixId });
+    },
+  };
+  const toMix = (id: string) => {
+    const mix = sources.mixes.find((one) => one.id === id)!;
+    if (mixId !== input.mixId)
+      return onChange({
+        items: input.items.map((item) => (item.mixId === mixId ? { ...item, mixId: id } : item)),
+      });
+    onChange({ mixId: id, grade: mix.grade, moisture: {}, measuring: measuredBefore(id, sources.pours) });
+  };
+  return (
+    <>
+      <Findings
+        judged={judged}
+        aside={aside}
+        onMix={toMix}
+        onChange={(change, { item }) =>
+          onChange(changed(input, change, item === undefined ? undefined : part.items[item]))
+        }
+      />
+      <Failure error={put.error ?? take.error} />
+    </>
+  );
+}

@@ -1,0 +1,57 @@
+import { pourCost, pourShopping } from '@dewpot/core';
+import { BigFigure } from '../ui/reckoning';
+import type { Reckoned } from './plan';
+import { PlanFindings } from './plan-findings';
+import type { MeasuringProps } from './pour-choices';
+import { SheetView } from './sheet-view';
+import { Shopping } from './shopping';
+
+/** The sheets of a plan, mix by mix, or what is wrong with it. */
+export function Sheets({ input, sources, reckoned, onChange }: MeasuringProps) {
+  if (!reckoned) return <p className="quiet">Choose a mix.</p>;
+  const { sheets, issues } = reckoned;
+  if (!sheets && issues.length === 0)
+    return (
+      <p role="status" className="quiet">
+        Reckoning the sheet…
+      </p>
+    );
+  if (!sheets)
+    return (
+      <div role="alert" className="border-error border-l-4 pl-3">
+        <ul>
+          {issues.map(({ field, message, remedy }) => (
+            <li key={field}>
+              {message} <span className="quiet">{remedy}</span>
+            </li>
+          ))}
+        </ul>
+      </div>
+    );
+  return (
+    <>
+      <Shopping lines={pourShopping(sheets)} />
+      {sheets.length > 1 && <WholeCost sheets={sheets} />}
+      {sheets.map(({ mixId, mixName, sheet, placings }, i) => (
+        <section key={mixId} className={i > 0 ? 'border-base-300 mt-6 border-t-4 pt-4' : ''} aria-label={mixName}>
+          {sheets.length > 1 && <h2 className="mb-2 text-2xl">{mixName}</h2>}
+          {reckoned.judged?.[i] && (
+            <PlanFindings {...{ input, sources, onChange }} part={sheets[i]!} judged={reckoned.judged[i]} />
+          )}
+          <SheetView sheet={sheet} placings={placings} />
+        </section>
+      ))}
+    </>
+  );
+}
+
+/** What the materials of all mixes of a pour cost together. */
+function WholeCost({ sheets }: { sheets: NonNullable<Reckoned['sheets']> }) {
+  const cost = pourCost(sheets);
+  if (!cost) return null;
+  return (
+    <div className="mb-3">
+      <BigFigure label={`Materials of all ${sheets.length} mixes`} figure={cost} />
+    </div>
+  );
+}
