@@ -1,5 +1,5 @@
 import type { SettingClass } from '../cure/index.js';
-import type { Mix, MixConditions } from '../mixes/index.js';
+import { costPerLitre, type Mix, type MixConditions } from '../mixes/index.js';
 import type { PourPlan } from '../pours/index.js';
 import { figuresToJudge } from './figures-to-judge.js';
 import { InputError } from '../units/index.js';
@@ -24,6 +24,8 @@ export interface FittingMix {
   readonly left: readonly [number, number, number];
   /** What it changes, in words. */
   readonly cost: string;
+  /** What the mix in the moulds costs, before and after, where both are known. */
+  readonly price?: { readonly from: number; readonly to: number };
 }
 
 /** Mixes that are told of. */
@@ -44,6 +46,13 @@ function changeTold(before: PourFigures, after: PourFigures): string {
   return `28-day strength ${was} → ${is} MPa, dry weight ${heavier >= 0 ? '+' : '−'}${Math.abs(heavier).toFixed(0)} %`;
 }
 
+/** What the mix in a plan's moulds costs; undefined where nothing of it has a price. */
+function priceOf({ mix, pieces }: PourFigures, { lots }: PourPlan): number | undefined {
+  const litres = pieces.reduce((sum, { volume, count }) => sum + volume.value * count, 0) / 1000;
+  const cost = costPerLitre(mix.perPart, lots);
+  return cost && cost.value * litres;
+}
+
 /** The few mixes of the workshop against which less speaks than against the plan's own, the best first; `candidates`: 200 at most. */
 export function mixesThatFit(
   plan: PourPlan,
@@ -58,7 +67,9 @@ export function mixesThatFit(
       const tried: PourPlan = { ...plan, ...other };
       const known = figuresToJudge(tried);
       const left = countByHarm(judgePour(tried, known, { ...rest, ...(unfit && { unfit }) }));
-      return compare(left, own) < 0 ? [{ id, name, left, cost: changeTold(figures, known) }] : [];
+      const [from, to] = [priceOf(figures, plan), priceOf(known, tried)];
+      const price = from !== undefined && to !== undefined ? { price: { from, to } } : {};
+      return compare(left, own) < 0 ? [{ id, name, left, cost: changeTold(figures, known), ...price }] : [];
     } catch (error) {
       // A mix that cannot be mixed is no way out.
       if (error instanceof InputError) return [];

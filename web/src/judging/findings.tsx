@@ -1,4 +1,5 @@
 import type { FindingBasis, FittingMix, Harm, PlanChange, PourFinding, Remedy } from '@dewpot/core';
+import { useUnits } from '../ui/units';
 import { AsideForm } from './aside-form';
 import type { Judged } from '../workers/judge-plan';
 
@@ -41,65 +42,62 @@ export function Findings(props: FindingsProps) {
   const { findings, unknown, fitting } = props.judged;
   const open = findings.filter(({ aside }) => aside === undefined);
   const put = findings.filter(({ aside }) => aside !== undefined);
+  const [grave, small] = [open.filter(({ harm }) => harm < 3), open.filter(({ harm }) => harm === 3)];
   return (
-    <div className="my-3 space-y-2">
-      {open.length === 0 && <p className="quiet">Nothing speaks against it.</p>}
-      {open.length > 0 && <Grouped {...props} open={open} />}
+    <div className="my-2 space-y-1">
+      {grave.length > 0 && <FindingList {...props} findings={grave} label="What speaks against it" />}
       {open.length > 0 && fitting.length > 0 && props.onMix && <Fitting fitting={fitting} onMix={props.onMix} />}
+      {open.length === 0 && unknown.length === 0 && <p className="quiet">Nothing speaks against it.</p>}
+      {(small.length > 0 || unknown.length > 0) && (
+        <details open={grave.length === 0 && unknown.length === 0}>
+          <summary className="min-h-11 cursor-pointer py-2">
+            {restTold(open.length, small.length, unknown.length)}
+          </summary>
+          {small.length > 0 && <FindingList {...props} findings={small} label="Smaller things" />}
+          {unknown.length > 0 && (
+            <p className="quiet mt-1 text-sm">Not judged, since it is not known: {unknown.join('; ')}.</p>
+          )}
+        </details>
+      )}
       {put.length > 0 && <PutAside {...props} put={put} />}
-      {unknown.length > 0 && <p className="quiet text-sm">Not judged, since it is not known: {unknown.join('; ')}.</p>}
     </div>
   );
 }
 
-/** Those that do harm stand open, and smaller ones behind a line, so that the sheet stays in sight. */
-function Grouped({ open, ...props }: FindingsProps & { open: readonly PourFinding[] }) {
-  const grave = open.filter(({ harm }) => harm < 3);
-  const small = open.filter(({ harm }) => harm === 3);
-  const list = (findings: readonly PourFinding[], label: string) => (
+/** What stands behind the line, in words; that nothing speaks against it is said as far as it was judged. */
+function restTold(all: number, small: number, unknown: number): string {
+  const things = small === 1 ? 'One smaller thing to know' : `${small} smaller things to know`;
+  const unsaid = unknown === 1 ? '1 thing is not known' : `${unknown} things are not known`;
+  if (all === 0) return `Nothing speaks against it; ${unsaid}`;
+  return [...(small > 0 ? [things] : []), ...(unknown > 0 ? [unsaid] : [])].join('; ');
+}
+
+function FindingList({
+  findings,
+  label,
+  ...props
+}: FindingsProps & { findings: readonly PourFinding[]; label: string }) {
+  return (
     <ul className="space-y-1" aria-label={label}>
       {findings.map((finding) => (
         <OneFinding key={keyOf(finding)} {...props} finding={finding} />
       ))}
     </ul>
   );
-  return (
-    <>
-      {grave.length > 0 && list(grave, 'What speaks against it')}
-      {small.length > 0 && (
-        <details open={grave.length === 0 && small.length === 1}>
-          <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-            {small.length === 1 ? 'One smaller thing' : `${small.length} smaller things`} to know
-          </summary>
-          {list(small, 'Smaller things')}
-        </details>
-      )}
-    </>
-  );
 }
 
+/** A finding on one line, with the taps that end it; why, and what else to do, stands behind it. */
 function OneFinding({ finding, onChange, aside }: FindingsProps & { finding: PourFinding }) {
   const { harm, text, reason, basis, remedies } = finding;
   const taps = onChange ? remedies.filter(isTap) : [];
   const words = remedies.filter((remedy) => !taps.includes(remedy));
   return (
     <li className={`border-l-4 pl-3 ${marks[harm]}`}>
-      <p>
-        <span className="sr-only">{harmWords[harm]}: </span>
-        {text}
-      </p>
-      {taps.map((remedy) => (
-        <button
-          key={remedy.text}
-          type="button"
-          className="btn btn-ghost bg-base-300/60 no-print mt-1 mr-2 h-11"
-          onClick={() => onChange!(remedy.change!, finding)}
-        >
-          {remedy.text} {remedy.cost && <span className="quiet font-normal">{remedy.cost}</span>}
-        </button>
-      ))}
-      <details className="no-print">
-        <summary className="quiet min-h-8 cursor-pointer py-1 text-sm">Why, and what else to do</summary>
+      <details>
+        <summary className="cursor-pointer py-1">
+          <span className="sr-only">{harmWords[harm]}: </span>
+          {text}
+        </summary>
         <p>
           {reason} <span className="quiet text-sm">{basisWords[basis]}</span>
         </p>
@@ -112,28 +110,41 @@ function OneFinding({ finding, onChange, aside }: FindingsProps & { finding: Pou
         )}
         {aside && <AsideForm once={aside.once} onPut={(why, lasting) => aside.put(finding, why, lasting)} />}
       </details>
+      {taps.map((remedy) => (
+        <button
+          key={remedy.text}
+          type="button"
+          className="btn btn-ghost bg-base-300/60 no-print mr-2 h-11"
+          onClick={() => onChange!(remedy.change!, finding)}
+        >
+          {remedy.text} {remedy.cost && <span className="quiet font-normal">{remedy.cost}</span>}
+        </button>
+      ))}
     </li>
   );
 }
 
 /** Mixes of the workshop in which less speaks against it. */
 function Fitting({ fitting, onMix }: { fitting: readonly FittingMix[]; onMix: (mixId: string) => void }) {
+  const units = useUnits();
   return (
-    <div className="no-print">
-      <p className="text-sm font-semibold">Less speaks against it in</p>
-      <p className="flex flex-wrap gap-2">
-        {fitting.map(({ id, name, cost }) => (
-          <button
-            key={id}
-            type="button"
-            className="btn btn-ghost bg-base-300/60 h-auto min-h-11 py-1"
-            onClick={() => onMix(id)}
-          >
-            Use {name} <span className="quiet font-normal">{cost}</span>
-          </button>
-        ))}
-      </p>
-    </div>
+    <p className="no-print flex flex-wrap items-center gap-2">
+      <span className="text-sm">Less speaks against it:</span>
+      {fitting.map(({ id, name, cost, price }) => (
+        <button
+          key={id}
+          type="button"
+          className="btn btn-ghost bg-base-300/60 h-auto min-h-11 flex-col items-start gap-0 py-1 text-left"
+          onClick={() => onMix(id)}
+        >
+          Use {name}
+          <span className="quiet text-xs font-normal">
+            {cost}
+            {price && `, ${units.say(price.from, 'money')} → ${units.say(price.to, 'money')}`}
+          </span>
+        </button>
+      ))}
+    </p>
   );
 }
 

@@ -21,7 +21,7 @@ export function MouldPicker({
   const sizes = moulds.map(({ shape }) => pieceSize(shape, 1));
   const scale = Math.min(...sizes.map(({ width, height }) => Math.min((WIDTH - 6) / width, (HEIGHT - 6) / height)));
   return (
-    <div className="mt-3">
+    <div className={open ? 'w-full' : ''}>
       <button
         type="button"
         className="btn btn-ghost bg-base-300/60 h-12"

@@ -42,98 +42,100 @@ export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { 
   const setCount = (at: number, count: number) => put(at, { count: Math.min(500, Math.max(1, count)) });
   return (
     <section className="card-slab no-print" aria-label="Which moulds">
-      <ul className="flex flex-wrap gap-x-6 gap-y-4">
-        {chosen.map(({ item, at, mould, planned }) => (
-          <li key={at} className="flex w-72 items-center gap-3">
-            <svg viewBox="0 0 160 112" className="w-24 shrink-0" aria-hidden="true">
-              <g transform="translate(80 104)">
-                <Piece
-                  shape={mould.shape}
-                  colour={skinFor(planned?.item)?.parts[0]?.colour ?? planned?.part.colour ?? NO_COLOUR}
-                  skin={skinFor(planned?.item)}
-                  scale={98 / tallest}
-                />
-              </g>
-            </svg>
-            <div className="min-w-0 flex-1">
-              <p className="flex items-start justify-between gap-1 leading-tight">
-                <span className="line-clamp-2 font-semibold" title={mould.name}>
-                  {mould.name}
-                </span>
-                {chosen.length > 1 && (
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-4">
+        <ul className="contents">
+          {chosen.map(({ item, at, mould, planned }) => (
+            <li key={at} className="flex w-72 items-center gap-3">
+              <svg viewBox="0 0 160 112" className="w-24 shrink-0" aria-hidden="true">
+                <g transform="translate(80 104)">
+                  <Piece
+                    shape={mould.shape}
+                    colour={skinFor(planned?.item)?.parts[0]?.colour ?? planned?.part.colour ?? NO_COLOUR}
+                    skin={skinFor(planned?.item)}
+                    scale={98 / tallest}
+                  />
+                </g>
+              </svg>
+              <div className="min-w-0 flex-1">
+                <p className="flex items-start justify-between gap-1 leading-tight">
+                  <span className="line-clamp-2 font-semibold" title={mould.name}>
+                    {mould.name}
+                  </span>
+                  {chosen.length > 1 && (
+                    <button
+                      type="button"
+                      className="btn btn-ghost h-9 w-9 min-h-9 p-0"
+                      aria-label={`Leave ${mould.name} out`}
+                      onClick={() => onChange({ items: input.items.filter((_, i) => i !== at) })}
+                    >
+                      <X size={16} aria-hidden="true" />
+                    </button>
+                  )}
+                </p>
+                <div className="mt-1 flex items-center gap-1">
                   <button
                     type="button"
-                    className="btn btn-ghost h-9 w-9 min-h-9 p-0"
-                    aria-label={`Leave ${mould.name} out`}
-                    onClick={() => onChange({ items: input.items.filter((_, i) => i !== at) })}
+                    className="btn btn-ghost bg-base-300/60 h-12 w-12 p-0"
+                    aria-label={`One ${mould.name} less`}
+                    onClick={() => setCount(at, item.count - 1)}
                   >
-                    <X size={16} aria-hidden="true" />
+                    <Minus aria-hidden="true" />
                   </button>
+                  <input
+                    type="number"
+                    min={1}
+                    max={500}
+                    aria-label={`How many of ${mould.name}`}
+                    className="input input-bordered numeral h-12 w-14 text-center text-xl"
+                    value={item.count}
+                    onChange={(event) => setCount(at, Math.round(event.target.valueAsNumber) || 1)}
+                  />
+                  <button
+                    type="button"
+                    className="btn btn-ghost bg-base-300/60 h-12 w-12 p-0"
+                    aria-label={`One ${mould.name} more`}
+                    onClick={() => setCount(at, item.count + 1)}
+                  >
+                    <Plus aria-hidden="true" />
+                  </button>
+                </div>
+                <FreeNote free={freeOf(mould, full, wantedOf(mould.id))} onTake={(count) => setCount(at, count)} />
+                {mixes.length > 1 && chosen.length > 1 && (
+                  <select
+                    className="select select-bordered mt-1 h-11 w-full ps-2 text-xs"
+                    aria-label={`Mix of ${mould.name}`}
+                    value={item.mixId ?? input.mixId}
+                    onChange={({ target: { value } }) => put(at, { mixId: value })}
+                  >
+                    {mixes.map(({ id, name }) => (
+                      <option key={id} value={id}>
+                        {name}
+                      </option>
+                    ))}
+                  </select>
                 )}
-              </p>
-              <div className="mt-1 flex items-center gap-1">
-                <button
-                  type="button"
-                  className="btn btn-ghost bg-base-300/60 h-12 w-12 p-0"
-                  aria-label={`One ${mould.name} less`}
-                  onClick={() => setCount(at, item.count - 1)}
-                >
-                  <Minus aria-hidden="true" />
-                </button>
-                <input
-                  type="number"
-                  min={1}
-                  max={500}
-                  aria-label={`How many of ${mould.name}`}
-                  className="input input-bordered numeral h-12 w-14 text-center text-xl"
-                  value={item.count}
-                  onChange={(event) => setCount(at, Math.round(event.target.valueAsNumber) || 1)}
-                />
-                <button
-                  type="button"
-                  className="btn btn-ghost bg-base-300/60 h-12 w-12 p-0"
-                  aria-label={`One ${mould.name} more`}
-                  onClick={() => setCount(at, item.count + 1)}
-                >
-                  <Plus aria-hidden="true" />
-                </button>
               </div>
-              <FreeNote free={freeOf(mould, full, wantedOf(mould.id))} onTake={(count) => setCount(at, count)} />
-              {mixes.length > 1 && chosen.length > 1 && (
-                <select
-                  className="select select-bordered mt-1 h-11 w-full ps-2 text-xs"
-                  aria-label={`Mix of ${mould.name}`}
-                  value={item.mixId ?? input.mixId}
-                  onChange={({ target: { value } }) => put(at, { mixId: value })}
-                >
-                  {mixes.map(({ id, name }) => (
-                    <option key={id} value={id}>
-                      {name}
-                    </option>
-                  ))}
-                </select>
-              )}
-            </div>
-          </li>
-        ))}
-        {gone.map((at) => (
-          <li key={at} className="border-error flex w-72 items-center justify-between gap-3 border-l-4 pl-3">
-            <span>Mould {at + 1} of this pour is gone.</span>
-            <button
-              type="button"
-              className="btn btn-ghost bg-base-300/60 h-12"
-              onClick={() => onChange({ items: input.items.filter((_, i) => i !== at) })}
-            >
-              Leave it out
-            </button>
-          </li>
-        ))}
-      </ul>
-      <MouldPicker
-        sources={sources}
-        colour={parts[0]?.colour ?? NO_COLOUR}
-        onAdd={(mouldId) => onChange({ items: [...input.items, { mouldId, count: 1 }] })}
-      />
+            </li>
+          ))}
+          {gone.map((at) => (
+            <li key={at} className="border-error flex w-72 items-center justify-between gap-3 border-l-4 pl-3">
+              <span>Mould {at + 1} of this pour is gone.</span>
+              <button
+                type="button"
+                className="btn btn-ghost bg-base-300/60 h-12"
+                onClick={() => onChange({ items: input.items.filter((_, i) => i !== at) })}
+              >
+                Leave it out
+              </button>
+            </li>
+          ))}
+        </ul>
+        <MouldPicker
+          sources={sources}
+          colour={parts[0]?.colour ?? NO_COLOUR}
+          onAdd={(mouldId) => onChange({ items: [...input.items, { mouldId, count: 1 }] })}
+        />
+      </div>
     </section>
   );
 }
