@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { checkMix, type Mix } from '@dewpot/core';
 import { mixOf, type MixBody, type MixEditionView, type MixInput, type MixView } from '@dewpot/contract';
 import { editionsOf, keepEdition, versionKey, versionsFound } from '../db/editions.js';
-import { MixEditionEntity, MixEntity } from '../db/entities.js';
+import { FindingAsideEntity, MixEditionEntity, MixEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { changedFields, saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -50,6 +50,7 @@ export class MixesService {
   async remove(id: string): Promise<void> {
     await this.rows.of(MixEditionEntity).delete({ of: id });
     await this.rows.of(MixEntity).delete({ id });
+    await this.rows.of(FindingAsideEntity).delete({ mixId: id });
   }
 
   /** A recipe with its materials in place of their keys. @throws ProblemError 404 where one is not in store. */

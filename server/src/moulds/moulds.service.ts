@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { checkedShape, type MouldInput, type MouldView } from '@dewpot/contract';
 import { In } from 'typeorm';
-import { MouldCopyEntity, MouldEntity, MouldPictureEntity } from '../db/entities.js';
+import { FindingAsideEntity, MouldCopyEntity, MouldEntity, MouldPictureEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -46,6 +46,8 @@ export class MouldsService {
     await this.rows.of(MouldCopyEntity).delete({ mouldId: id });
     await this.rows.of(MouldPictureEntity).delete({ mouldId: id });
     await this.rows.of(MouldEntity).delete({ id });
+    // After the mould: whoever puts a finding aside holds it, and is seen by now.
+    await this.rows.of(FindingAsideEntity).delete({ mouldId: id });
   }
 
   /** Counts one cycle for so many copies of a mould, the least used first, retired ones left out; answers their marks. */

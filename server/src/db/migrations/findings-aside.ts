@@ -5,9 +5,7 @@ const up = [
   `CREATE TABLE "findings_aside" (
      "id" uuid NOT NULL, "workshop_id" uuid NOT NULL, "mould_id" uuid NOT NULL, "mix_id" uuid NOT NULL,
      "finding" text NOT NULL, "reason" text NOT NULL,
-     CONSTRAINT "PK_9b23a9f4d9f65cf57b3f9d3a44b" PRIMARY KEY ("workshop_id", "id"),
-     CONSTRAINT "FK_findings_aside_mould" FOREIGN KEY ("workshop_id", "mould_id") REFERENCES "moulds" ("workshop_id", "id") ON DELETE CASCADE,
-     CONSTRAINT "FK_findings_aside_mix" FOREIGN KEY ("workshop_id", "mix_id") REFERENCES "mixes" ("workshop_id", "id") ON DELETE CASCADE)`,
+     CONSTRAINT "PK_9b23a9f4d9f65cf57b3f9d3a44b" PRIMARY KEY ("workshop_id", "id"))`,
   `CREATE UNIQUE INDEX "IDX_d3e849f106e0b97185458a447a" ON "findings_aside" ("workshop_id", "mould_id", "mix_id", "finding")`,
   ...wallOff('findings_aside'),
 ];
