@@ -1,4 +1,4 @@
-import type { WholeAirReading } from './climate.js';
+import type { AirBasis, WholeAirReading } from './climate.js';
 
 /** The air at an hour. */
 export type AirReading = WholeAirReading;
@@ -6,6 +6,7 @@ export type AirReading = WholeAirReading;
 /** The air now, behind and ahead, in the place that a workshop calls its first. */
 export interface AirView {
   readonly station: string;
+  readonly basis: AirBasis;
   readonly now: AirReading;
   readonly past: readonly AirReading[];
   readonly ahead: readonly AirReading[];

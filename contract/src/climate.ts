@@ -1,13 +1,30 @@
-import { possibleAir, type AirReading, type Bridge, type Following, type PlaceKind, type SetAside } from '@dewpot/core';
+import {
+  possibleAir,
+  type AirReading,
+  type Bridge,
+  type Following,
+  type MonthAir,
+  type PlaceKind,
+  type SetAside,
+} from '@dewpot/core';
 import { IsIn, IsOptional, ValidateIf } from 'class-validator';
 import { LATEST, Amount, ListOf, Part, Share, Text, Version } from './limits.js';
 
 /** The air whole: ms, °C, a share, km/h. */
 export type WholeAirReading = Required<AirReading>;
 
-/** Where a place's air comes from: one typed figure, a logger, readings out of files, or the forecast. */
-export type AirSource = 'typed' | 'logger' | 'files' | 'forecast';
-export const airSources: readonly AirSource[] = ['typed', 'logger', 'files', 'forecast'];
+/**
+ * Where a place’s air comes from: nobody has said, one typed figure, a table of twelve months, a logger, readings out of files, or
+ * the simulated forecast, which is the demo’s alone.
+ */
+export const airSources = ['unknown', 'typed', 'season', 'logger', 'files', 'forecast'] as const;
+export type AirSource = (typeof airSources)[number];
+
+/** What the air of a place rests on. */
+export type AirBasis = 'guess' | 'typed' | 'season' | 'measured' | 'simulated';
+
+/** What is taken of a place of which nobody has said anything: °C, a share, km/h. */
+export const GUESSED_AIR = { temperature: 18, humidity: 0.65, wind: 0 } as const;
 export const placeKinds: readonly PlaceKind[] = ['shed', 'bag', 'cellar', 'yard'];
 
 export class TypedAir {
@@ -18,6 +35,13 @@ export class TypedAir {
   @Amount(0, possibleAir.wind.max) wind: number;
 }
 
+/** The air of a month, as the caster knows it. */
+export class MonthAirInput implements MonthAir {
+  @Amount(possibleAir.temperature.min, possibleAir.temperature.max) temperature: number;
+  /** Share, 0–1. */
+  @Share() humidity: number;
+}
+
 /** A place in which casts stand. */
 export class PlaceInput {
   @Text(1, 60) name: string;
@@ -26,6 +50,10 @@ export class PlaceInput {
   @ValidateIf(({ source }: PlaceInput) => source === 'typed')
   @Part(() => TypedAir)
   typed?: TypedAir;
+  /** January first. */
+  @ValidateIf(({ source }: PlaceInput) => source === 'season')
+  @ListOf(() => MonthAirInput, { least: 12, most: 12 })
+  season?: MonthAirInput[];
   /** Of a logger: it is the simulated one that ships with the application, and not a real one that posts its readings. */
   @IsOptional() @IsIn([true]) simulated?: true;
   @Version() version: number;
@@ -61,6 +89,7 @@ export interface PlaceView extends Omit<PlaceInput, 'version'> {
   /** The air in it now, and since when it is known; undefined where nothing was read yet. */
   readonly now?: WholeAirReading;
   readonly lastRead?: number;
+  readonly basis: AirBasis;
 }
 
 /** The air of a place over a stretch: recorded, bridged, forecast. */

@@ -55,6 +55,7 @@ const router = createBrowserRouter([
       },
       { path: 'casts/:id', lazy: async () => ({ Component: (await import('./casts/cast-page')).CastPage }) },
       { path: 'stores', lazy: async () => ({ Component: (await import('./stores/stores-page')).StoresPage }) },
+      { path: 'set-up', lazy: async () => ({ Component: (await import('./workshop/set-up-page')).SetUpPage }) },
       { path: 'workshop/places', lazy: async () => ({ Component: (await import('./places/places-page')).PlacesPage }) },
       { path: 'workshop', lazy: async () => ({ Component: (await import('./workshop/workshop-page')).WorkshopPage }) },
       { path: '*', lazy: async () => ({ Component: (await import('./ui/nowhere')).Nowhere }) },

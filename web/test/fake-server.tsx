@@ -119,6 +119,7 @@ export function paletteOf(over: Partial<TintsView> = {}): Palette {
 export const palette = paletteOf();
 
 const air: AirView = {
+  basis: 'measured',
   station: 'A station',
   now: { at: NOW, temperature: 18, humidity: 0.6, wind: 5 },
   past: Array.from({ length: 100 }, (_, i) => ({

@@ -17,6 +17,7 @@ export const session: SessionView = {
     id: 'w',
     name: 'Quince Yard',
     demo: false,
+    setUp: true,
     units: 'metric',
     currency: '€',
     liftLimit: 25000,

@@ -3,3 +3,5 @@ export * from './follow.js';
 export * from './mend.js';
 export * from './read-csv.js';
 export * from './readings.js';
+export * from './repeat-days.js';
+export * from './season.js';

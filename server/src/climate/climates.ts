@@ -1,10 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import { thinned, type AirReading } from '@dewpot/core';
-import type { AirView, PlaceAir, PlaceView } from '@dewpot/contract';
+import { GUESSED_AIR, type AirView, type PlaceAir, type PlaceView } from '@dewpot/contract';
 import { PlaceEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
-import { issuedAt, loggerMemory, LOGS_EVERY, weatherAt } from '../devices/index.js';
-import { placeSeries, type PlaceSeries } from './place-series.js';
+import { issuedAt, loggerMemory, LOGS_EVERY } from '../devices/index.js';
+import { basisOf, placeSeries, type PlaceSeries } from './place-series.js';
 import { ReadingsService } from './readings.service.js';
 
 const HOUR = 3_600_000;
@@ -67,7 +67,8 @@ export class Climates {
     const known = this.atHand.get(place.id);
     const sound = known && known.late === place.late && known.version === place.version && known.from <= start;
     // A place without readings of its own is reckoned from the clock, so its present must not grow old.
-    const issued = ['typed', 'forecast'].includes(place.body.source) ? Math.floor(now / LOGS_EVERY) : issuedAt(now);
+    const ownReadings = ['logger', 'files'].includes(place.body.source);
+    const issued = ownReadings ? issuedAt(now) : Math.floor(now / LOGS_EVERY);
     if (sound && known.latest === latest && known.issued === issued) return this.keep(place.id, known).series;
     const before = sound ? known.readings : [];
     const since = await this.readings.since(place.id, sound ? known.from : start, before[before.length - 1]?.at);
@@ -82,7 +83,15 @@ export class Climates {
     const { recorded } = await this.series(place, now, now);
     const last = recorded[recorded.length - 1];
     const { id, name, version, body } = place;
-    return { id, name, version, ...body, ...(last && { now: last, lastRead: last.at }) };
+    const basis = basisOf(body, await this.readings.latest(id));
+    return {
+      id,
+      name,
+      version,
+      basis,
+      ...body,
+      ...(last && { now: last, ...(basis !== 'guess' && { lastRead: last.at }) }),
+    };
   }
 
   /** The air of a place between two times, thinned to what a screen can show. */
@@ -102,11 +111,13 @@ export class Climates {
   /** The air of the first place, now, behind and ahead. */
   async home(now: number): Promise<AirView> {
     const [first] = await this.places();
-    if (!first) return { station: 'No place yet', now: weatherAt(now), past: [], ahead: [] };
+    const guess = { at: now, ...GUESSED_AIR };
+    if (!first) return { station: 'No place yet', basis: 'guess', now: guess, past: [], ahead: [] };
     const { recorded, ahead } = await this.series(first, now - 60 * DAY, now);
     const past = thinned(recorded, 3 * HOUR);
-    const last = recorded[recorded.length - 1] ?? weatherAt(now);
-    return { station: first.name, now: { ...last, at: now }, past, ahead: [{ ...last, at: now }, ...ahead] };
+    const last = recorded[recorded.length - 1] ?? guess;
+    const basis = basisOf(first.body, await this.readings.latest(first.id));
+    return { station: first.name, basis, now: { ...last, at: now }, past, ahead: [{ ...last, at: now }, ...ahead] };
   }
 
   private keep(id: string, series: AtHand): AtHand {

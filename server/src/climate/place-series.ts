@@ -4,14 +4,18 @@ import {
   followed,
   handbookFollowing,
   mend,
+  repeatDays,
+  seasonAt,
   type AgeCourse,
   type AirReading,
   type Bridge,
   type Following,
+  type MonthAir,
+  type PlaceKind,
   type SettingClass,
 } from '@dewpot/core';
-import type { PlaceInput, WholeAirReading } from '@dewpot/contract';
-import { forecast, weatherAt, weatherBetween } from '../devices/index.js';
+import { GUESSED_AIR, type AirBasis, type PlaceInput, type WholeAirReading } from '@dewpot/contract';
+import { forecast, timesAhead, weatherAt, weatherBetween } from '../devices/index.js';
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
@@ -62,36 +66,53 @@ function withCourses(series: Omit<PlaceSeries, 'course'>): PlaceSeries {
   };
 }
 
-const typedSeries = (typed: Omit<WholeAirReading, 'at'>, from: number, now: number): PlaceSeries => ({
-  ...withCourses({
+const steadySeries = (air: Omit<WholeAirReading, 'at'>, from: number, now: number): PlaceSeries =>
+  withCourses({
     recorded: [
-      { at: from, ...typed },
-      { at: now, ...typed },
+      { at: from, ...air },
+      { at: now, ...air },
     ],
     bridges: [],
-    ahead: forecast(now).map(({ at }) => ({ at, ...typed })),
+    ahead: timesAhead(now).map((at) => ({ at, ...air })),
     following: handbookFollowing.shed,
-  }),
-});
+  });
 
-/** The air of a place from its readings since `from`, ms, and the forecast from `now` on. */
-export function placeSeries(
-  { kind, source, typed }: PlaceBody,
-  readings: readonly AirReading[],
-  from: number,
-  now: number,
-): PlaceSeries {
-  if (source === 'typed' && typed) return typedSeries(typed, from, now);
+function seasonSeries(table: readonly MonthAir[], from: number, now: number): PlaceSeries {
+  const told = (at: number) => ({ at, wind: 0, ...seasonAt(table, at) });
+  const days = Array.from({ length: Math.max(0, Math.floor((now - from) / DAY)) + 1 }, (_, i) => told(from + i * DAY));
+  return withCourses({
+    recorded: [...days, told(now)],
+    bridges: [],
+    ahead: timesAhead(now).map(told),
+    following: handbookFollowing.shed,
+  });
+}
+
+function forecastSeries(kind: PlaceKind, from: number, now: number): PlaceSeries {
   const usual = handbookFollowing[kind];
-  if (source === 'forecast') {
-    const recorded = weatherBetween(from, now, STEP).map((one) => followed(one, usual));
-    return withCourses({
-      recorded: [...recorded, { ...followed(weatherAt(now), usual), at: now }],
-      bridges: [],
-      ahead: forecast(now).map((one) => followed(one, usual)),
-      following: usual,
-    });
-  }
+  const recorded = weatherBetween(from, now, STEP).map((one) => followed(one, usual));
+  return withCourses({
+    recorded: [...recorded, { ...followed(weatherAt(now), usual), at: now }],
+    bridges: [],
+    ahead: forecast(now).map((one) => followed(one, usual)),
+    following: usual,
+  });
+}
+
+/** A place with readings of its own, in a workshop of which nobody knows the weather: its last days go on. */
+function ownSeries(kind: PlaceKind, readings: readonly AirReading[], now: number): PlaceSeries {
+  const mended = mend(readings);
+  const recorded = mended.readings.map(({ at, temperature, humidity = GUESSED_AIR.humidity, wind = GUESSED_AIR.wind }) => ({ at, temperature, humidity, wind })); // prettier-ignore
+  return withCourses({
+    recorded,
+    bridges: mended.bridges,
+    ahead: repeatDays(recorded, timesAhead(now)),
+    following: handbookFollowing[kind],
+  });
+}
+
+/** A place whose readings are the simulated logger’s: it follows the simulated weather, and its forecast is that. */
+function simulatedSeries(kind: PlaceKind, readings: readonly AirReading[], now: number): PlaceSeries {
   const mended = mend(readings);
   const recent = mended.readings.filter(({ at }) => at > now - LEARNS_FROM);
   const following = follow(hourly(recent), weatherBetween(now - LEARNS_FROM, now), kind);
@@ -101,6 +122,27 @@ export function placeSeries(
     ahead: forecast(now).map((one) => followed(one, following)),
     following,
   });
+}
+
+/** The air of a place from its readings since `from`, ms, and what is to be expected from `now` on. */
+export function placeSeries(
+  { kind, source, typed, season, simulated }: PlaceBody,
+  readings: readonly AirReading[],
+  from: number,
+  now: number,
+): PlaceSeries {
+  if (source === 'typed' && typed) return steadySeries(typed, from, now);
+  if (source === 'season' && season) return seasonSeries(season, from, now);
+  if (source === 'forecast') return forecastSeries(kind, from, now);
+  if (source === 'unknown' || readings.length === 0) return steadySeries(GUESSED_AIR, from, now);
+  return simulated ? simulatedSeries(kind, readings, now) : ownSeries(kind, readings, now);
+}
+
+/** What the air of a place rests on. */
+export function basisOf({ source, simulated }: PlaceBody, latest: number | undefined): AirBasis {
+  if (source === 'forecast' || simulated) return 'simulated';
+  if (source === 'typed' || source === 'season') return source;
+  return source === 'unknown' || latest === undefined ? 'guess' : 'measured';
 }
 
 /** One reading an hour, at most. */

@@ -8,7 +8,7 @@ import {
   type PlaceView,
   type ReadingsTaken,
 } from '@dewpot/contract';
-import { PlaceEntity } from '../db/entities.js';
+import { PlaceEntity, WorkshopEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { saveEdited } from '../db/save-edited.js';
 import { Key } from '../http/key-param.js';
@@ -62,6 +62,7 @@ export class PlacesController {
       throw new ProblemError(409, 'Enough places', {
         detail: `A workshop has ${MOST_PLACES} places. Remove one first.`,
       });
+    if (body.source === 'forecast' || body.simulated) await this.mustBeDemo();
     const saved = await saveEdited(this.rows, this.rows.of(PlaceEntity), 'place', id, version, {
       name: name.trim(),
       body,
@@ -100,6 +101,20 @@ export class PlacesController {
         detail: 'Its air comes from elsewhere. Choose a logger of your own, or files, as its source first.',
       });
     return this.readings.take(id, readings, Date.now());
+  }
+
+  /** Weather that nobody measured is the demo’s alone. */
+  private async mustBeDemo(): Promise<void> {
+    const { demo } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
+    if (demo) return;
+    const remedy = 'Type a figure or a table of months, connect a logger, or bring readings in from a file.';
+    throw ProblemError.refused(
+      'Not in your workshop',
+      'source',
+      null,
+      'The simulated weather belongs to the demo.',
+      remedy,
+    );
   }
 
   /** How many places there are; two requests at once count one after the other. */

@@ -8,6 +8,7 @@ import { Bench1764500000000 } from './migrations/bench.js';
 import { Climate1764600000000 } from './migrations/climate.js';
 import { FindingsAside1796000000000 } from './migrations/findings-aside.js';
 import { Finish1765200000000 } from './migrations/finish.js';
+import { HonestAir1796100000000 } from './migrations/honest-air.js';
 import { Initial1764000000000 } from './migrations/initial.js';
 import { Limits1765900000000 } from './migrations/limits.js';
 import { Mixes1764200000000 } from './migrations/mixes.js';
@@ -47,6 +48,7 @@ export function ownerOptions(ownerUrl: string): DataSourceOptions {
       Finish1765200000000,
       Limits1765900000000,
       FindingsAside1796000000000,
+      HonestAir1796100000000,
     ],
     poolSize: 2,
   };

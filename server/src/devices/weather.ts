@@ -49,17 +49,21 @@ const REACHES = 10 * DAY;
 /** When the forecast that holds at a time was made, ms. */
 export const issuedAt = (now: number): number => Math.floor(now / ISSUED) * ISSUED;
 
+/** Times for which a forecast tells the air: by the hour, then by six hours; ms. */
+export function timesAhead(now: number): number[] {
+  const hour = Math.floor(now / HOUR) * HOUR;
+  return [
+    ...Array.from({ length: BY_HOUR / HOUR }, (_, i) => hour + (i + 1) * HOUR),
+    ...Array.from({ length: (REACHES - BY_HOUR) / (6 * HOUR) }, (_, i) => hour + BY_HOUR + (i + 1) * 6 * HOUR),
+  ];
+}
+
 /** The simulated forecast service: ten days of weather ahead, surer of tomorrow than of next week. */
 export function forecast(now: number): WholeAirReading[] {
   const issued = issuedAt(now);
-  const hours = [
-    ...Array.from({ length: BY_HOUR / HOUR }, (_, i) => (i + 1) * HOUR),
-    ...Array.from({ length: (REACHES - BY_HOUR) / (6 * HOUR) }, (_, i) => BY_HOUR + (i + 1) * 6 * HOUR),
-  ];
-  const hour = Math.floor(now / HOUR) * HOUR;
-  return hours.map((ahead) => {
-    const weather = weatherAt(hour + ahead);
-    const off = ((STRAYS * (hour + ahead - issued)) / DAY) * drift(hour + ahead, DAY, 90 + ((issued / ISSUED) % 7));
+  return timesAhead(now).map((at) => {
+    const weather = weatherAt(at);
+    const off = ((STRAYS * (at - issued)) / DAY) * drift(at, DAY, 90 + ((issued / ISSUED) % 7));
     return rounded({ ...weather, temperature: weather.temperature + off });
   });
 }

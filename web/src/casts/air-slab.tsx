@@ -1,7 +1,10 @@
 import { faceAdvice, type Surroundings } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
 import { area } from 'd3-shape';
 import { format } from 'date-fns';
+import { placesQuery } from '../api/places';
+import { BasisNote } from '../ui/basis-note';
 import { Reckoning } from '../ui/reckoning';
 import { sayWhen } from '../ui/say-when';
 import { useUnits } from '../ui/units';
@@ -10,10 +13,16 @@ import { useUnits } from '../ui/units';
 export function AirSlab({ cast, now }: { cast: CastDetail; now: number }) {
   const { air } = cast;
   const { does } = air;
+  const basis = useQuery(placesQuery).data?.find(({ name }) => name === air.place)?.basis;
   if (!does) return null;
   return (
     <section className="card-slab space-y-3" aria-label="Keeping it damp">
       <h2 className="text-xl">Keeping it damp, at {air.place}</h2>
+      {basis && basis !== 'measured' && (
+        <p className="text-sm">
+          Its air is <BasisNote basis={basis} link />.
+        </p>
+      )}
       <Warnings does={does} now={now} />
       <p>{`${faceAdvice[does.risk].replace(/^./, (letter) => letter.toUpperCase())}.`}</p>
       <Outlook does={does} now={now} />

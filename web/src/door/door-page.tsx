@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { useNavigate } from 'react-router';
 import type { Registration, SignIn } from '@dewpot/contract';
 import { ProblemFailure } from '../api/client';
 import { useDoor, useEnterDemo, useRegister, useSignIn } from '../api/session';
@@ -89,9 +90,15 @@ function Enter() {
 
 function Begin({ code }: { readonly code: boolean }) {
   const begin = useRegister();
+  const navigate = useNavigate();
   const { register, handleSubmit } = useForm<Registration>();
   return (
-    <form className="space-y-3" onSubmit={(event) => void handleSubmit((given) => begin.mutate(given))(event)}>
+    <form
+      className="space-y-3"
+      onSubmit={(event) =>
+        void handleSubmit((given) => begin.mutate(given, { onSuccess: () => void navigate('/set-up') }))(event)
+      }
+    >
       <TextField label="Name of the workshop" required maxLength={80} {...register('workshop')} />
       <TextField label="Your name" autoComplete="name" required maxLength={80} {...register('name')} />
       <TextField label="E-mail" type="email" autoComplete="username" required {...register('email')} />

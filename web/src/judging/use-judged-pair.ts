@@ -20,6 +20,8 @@ import type { PlanWork } from '../workers/plan-work';
 import { usePlanWork } from '../workers/use-plan-work';
 import type { Judged, Judging } from '../workers/judge-plan';
 
+const TWO_DAYS = 48;
+
 /** One piece of a mould in a mix, as a pour would have it. */
 const onePiece = (mould: MouldView, mix: MixView, temperature: number): PourInput => ({
   items: [{ mouldId: mould.id, count: 1 }],
@@ -51,7 +53,7 @@ export function useJudgedPair(mould: MouldView | undefined, mix: MixView | undef
     };
     try {
       const [part] = partsOf(input, parts);
-      const ahead = air?.ahead.slice(0, 48);
+      const ahead = air?.basis === 'guess' ? undefined : air?.ahead.slice(0, TWO_DAYS);
       const sources = { moulds: [mould], mixes: all, aside, now, ...(ahead && { ahead }) };
       const context = judgeContextOf(input, part!, sources);
       return { plan: part!.plan, judging: { context, candidates: candidatesOf(mix.id, parts) } };

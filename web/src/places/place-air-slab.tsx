@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import type { PlaceAir, PlaceView } from '@dewpot/contract';
+import type { AirBasis, PlaceAir, PlaceView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { placeAirQuery } from '../api/places';
 import { Chart } from '../ui/chart';
@@ -34,6 +34,15 @@ export function PlaceAirSlab({ place }: { place: PlaceView }) {
   );
 }
 
+/** What is expected of a place, and why. */
+function aheadTold(basis: AirBasis, learnedFrom: number): string {
+  if (basis === 'measured') return 'as its last three days ran';
+  if (basis !== 'simulated') return 'what is taken to go on';
+  return learnedFrom > 0
+    ? `the simulated forecast, as this place followed it over ${learnedFrom} hours`
+    : 'the simulated forecast, as such a place follows it by the handbook';
+}
+
 function Drawn({ air, days }: { air: PlaceAir; days: number }) {
   const units = useUnits();
   const now = useNow();
@@ -47,10 +56,7 @@ function Drawn({ air, days }: { air: PlaceAir; days: number }) {
         label={`Temperature and humidity of ${place.name} over ${days} days and ahead; ${bridges.length} bridged`}
       />
       <p className="quiet text-sm">
-        Solid: recorded; dashed: forecast
-        {following.learnedFrom > 0
-          ? `, as this place followed the weather over ${following.learnedFrom} hours`
-          : ', as such a place follows the weather by the handbook'}
+        Solid: recorded; dashed: {aheadTold(place.basis, following.learnedFrom)}
         {bridges.length > 0 && '; grey: no readings that can be trusted, bridged straight'}.
       </p>
       {bridges.length > 0 && (

@@ -3,12 +3,14 @@ import type { PlaceKind } from '@dewpot/core';
 import { airSources, placeKinds, type AirSource, type PlaceInput, type PlaceView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useRemovePlace, useSavePlace } from '../api/places';
+import { useSession } from '../api/session';
 import { Choice } from '../ui/choice';
 import { EditDialog } from '../ui/edit-dialog';
 import { NumberField } from '../ui/number-field';
 import { QuantityField } from '../ui/quantity-field';
 import { TextField } from '../ui/text-field';
 import { useUnits } from '../ui/units';
+import { SeasonFields, usualSeason } from './season-fields';
 import { kindWords, sourceWords } from './words';
 
 const usualTyped = { temperature: 16, humidity: 0.7, wind: 0 };
@@ -28,14 +30,19 @@ export function PlaceEditor({
   const [id] = useState(() => place?.id ?? uuid());
   const [name, setName] = useState(place?.name ?? '');
   const [kind, setKind] = useState<PlaceKind>(place?.kind ?? 'shed');
-  const [source, setSource] = useState<AirSource>(place?.source ?? 'forecast');
+  const [source, setSource] = useState<AirSource>(place?.source ?? 'typed');
   const [simulated, setSimulated] = useState(place?.simulated ?? false);
   const [typed, setTyped] = useState(place?.typed ?? usualTyped);
+  const [season, setSeason] = useState(place?.season ?? usualSeason);
+  const { demo } = useSession().workshop;
+  // The simulated weather belongs to the demo.
+  const offered = airSources.filter((one) => demo || one !== 'forecast');
   const input: PlaceInput = {
     name: name.trim(),
     kind,
     source,
     ...(source === 'typed' && { typed }),
+    ...(source === 'season' && { season }),
     ...(source === 'logger' && simulated && { simulated: true }),
     version: place?.version ?? 0,
   };
@@ -71,11 +78,11 @@ export function PlaceEditor({
       <Choice
         legend="Where its air comes from"
         twoColumns
-        options={airSources.map((value) => ({ value, label: sourceWords[value].name, hint: sourceWords[value].does }))}
+        options={offered.map((value) => ({ value, label: sourceWords[value].name, hint: sourceWords[value].does }))}
         value={source}
         onChange={setSource}
       />
-      {source === 'logger' && (
+      {source === 'logger' && demo && (
         <Choice
           legend="Which logger"
           options={[
@@ -86,7 +93,9 @@ export function PlaceEditor({
           onChange={(chosen) => setSimulated(chosen === 'simulated')}
         />
       )}
+      {source === 'logger' && !demo && <p className="quiet text-sm">It posts to this place: see the formats.</p>}
       {source === 'typed' && <TypedFields typed={typed} onChange={setTyped} />}
+      {source === 'season' && <SeasonFields season={season} onChange={setSeason} />}
     </EditDialog>
   );
 }

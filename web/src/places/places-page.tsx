@@ -7,6 +7,7 @@ import { PageHead } from '../ui/page-head';
 import { exactly, saySpan } from '../ui/say-when';
 import { Busy, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
+import { BasisNote } from '../ui/basis-note';
 import { useUnits } from '../ui/units';
 import { PlaceAirSlab } from './place-air-slab';
 import { PlaceEditor } from './place-editor';
@@ -99,6 +100,9 @@ function PlaceCard({
           <span className="numeral text-3xl">{units.say(air.temperature, '°C')}</span> {Math.round(air.humidity * 100)}{' '}
           % damp
           <span className="block text-sm">{faceAdvice[faceRisk(evaporation(overFace(air)))]}</span>
+          <span className="block text-sm">
+            <BasisNote basis={place.basis} />
+          </span>
         </p>
       ) : (
         <p className="mt-1">Nothing was read here yet.</p>

@@ -18,6 +18,7 @@ const place: PlaceView = {
   version: 2,
   now: reading(9),
   lastRead: NOW - 9 * HOUR,
+  basis: 'measured',
 };
 const air: PlaceAir = {
   place,

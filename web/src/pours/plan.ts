@@ -11,6 +11,7 @@ import {
   judgeContextOf,
   lessonsFor,
   partsOf,
+  type AirBasis,
   type AirReading,
   type BenchPart,
   type LastingAside,
@@ -34,8 +35,10 @@ export interface PlanSources {
   readonly pours: readonly PourView[];
   /** What was put aside for a mould with a mix. */
   readonly aside: readonly LastingAside[];
-  /** The air hour by hour from now on, where it is known. */
+  /** The air hour by hour from now on, where it is known; what is a guess is not. */
   readonly ahead?: readonly AirReading[];
+  /** What the temperature at the bench rests on. */
+  readonly airBasis: AirBasis;
   /** Moulds in which casts still set. */
   readonly full: readonly FullMould[];
   /** ms */

@@ -2,6 +2,7 @@ import { bulking, consistencies, heldSpots, pieceUses, squeezeTest, type Grade }
 import type { PourInput } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { placesQuery } from '../api/places';
+import { BasisNote } from '../ui/basis-note';
 import { Choice } from '../ui/choice';
 import { Picks } from '../ui/picks';
 import { pieceUseWords } from '../ui/piece-use-words';
@@ -127,6 +128,11 @@ export function PourChoices({ input, sources, reckoned, onChange }: MeasuringPro
           onChange={(cover) => onChange({ cover })}
         />
       </div>
+      {sources.airBasis !== 'measured' && (
+        <p className="text-sm">
+          The temperature is <BasisNote basis={sources.airBasis} link />.
+        </p>
+      )}
       <label className="block text-sm font-semibold">
         Where it will stand
         <input

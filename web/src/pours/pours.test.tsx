@@ -27,6 +27,7 @@ const sources = {
   workshop: session.workshop,
   pours: [],
   aside: [],
+  airBasis: 'measured' as const,
   full: [],
   now: NOW,
 };

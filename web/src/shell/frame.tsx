@@ -8,6 +8,7 @@ import { Busy, Failure } from '../ui/states';
 import { DueNotices } from './due-notices';
 import { Keys } from './keys';
 import { Lintel } from './lintel';
+import { NotSetUp } from './not-set-up';
 import { useTheme } from './theme';
 
 /** Whoever is signed in never sees it. */
@@ -40,6 +41,7 @@ export function Frame() {
       {!bench && <Lintel />}
       <Keys />
       <DueNotices />
+      {!bench && <NotSetUp />}
       <main>
         <Suspense fallback={<Busy what="this station" />}>
           <Outlet />

@@ -5,6 +5,7 @@ import { useWaiting } from '../api/casts';
 import { useAir, useSession, useSignOut } from '../api/session';
 import { poursQuery } from '../api/work';
 import { useShelf } from '../shelf';
+import { BasisNote } from '../ui/basis-note';
 import { useUnits } from '../ui/units';
 import { stations } from './stations';
 import { useTheme, type Theme } from './theme';
@@ -20,9 +21,10 @@ function useWaitingAt(): Record<string, number> {
 }
 
 function AirNow() {
-  const air = useAir().data?.now;
+  const told = useAir().data;
   const units = useUnits();
-  if (!air) return null;
+  if (!told) return null;
+  const { now: air, basis } = told;
   const rate = evaporation(overFace(air));
   return (
     <p
@@ -32,7 +34,9 @@ function AirNow() {
       <span className="font-semibold">
         {units.say(air.temperature, '°C')}, {Math.round(air.humidity * 100)} % damp
       </span>
-      <span className="quiet block">{faceAdvice[faceRisk(rate)]}</span>
+      <span className="quiet block">
+        {basis === 'simulated' || basis === 'guess' ? <BasisNote basis={basis} /> : faceAdvice[faceRisk(rate)]}
+      </span>
     </p>
   );
 }

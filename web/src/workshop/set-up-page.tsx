@@ -1,0 +1,164 @@
+import { useState, type FormEvent } from 'react';
+import type { PlaceInput, PlaceView, ScoopInput } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { placesQuery, useSavePlace } from '../api/places';
+import { useSaveSettings, useSession } from '../api/session';
+import { useSaveStore } from '../api/work';
+import { Choice } from '../ui/choice';
+import { NumberField } from '../ui/number-field';
+import { PageHead } from '../ui/page-head';
+import { QuantityField } from '../ui/quantity-field';
+import { Busy, Failure } from '../ui/states';
+import { TextField } from '../ui/text-field';
+
+const scaleSteps = [
+  { value: 0.1, label: '0.1 g' },
+  { value: 1, label: '1 g', hint: 'a kitchen scale' },
+  { value: 5, label: '5 g' },
+  { value: 20, label: '20 g', hint: 'a bathroom scale is coarser' },
+];
+
+/** What a caster says of the things they work with. */
+interface Answers {
+  readonly scoopName: string;
+  readonly scoop: number | undefined;
+  readonly bucket: number | undefined;
+  readonly scaleStep: number;
+  readonly temperature: number | undefined;
+  /** Share. */
+  readonly humidity: number;
+}
+
+const nothingYet: Answers = { scoopName: '', scoop: undefined, bucket: undefined, scaleStep: 1, temperature: undefined, humidity: 0.65 }; // prettier-ignore
+
+/** Keeps what was said: the scoop, the bucket and the scale, and the air of the first place. */
+function useKeepAnswers(place: PlaceView | undefined) {
+  const { workshop } = useSession();
+  const [settings, store, places] = [useSaveSettings(), useSaveStore(), useSavePlace()];
+  const [scoopId] = useState(() => uuid());
+  const keep = async ({ scoopName, scoop, bucket, scaleStep, temperature, humidity }: Answers) => {
+    if (scoop !== undefined) {
+      const input: ScoopInput = { name: scoopName.trim() || 'My scoop', volume: scoop, version: 0 };
+      await store.mutateAsync({ id: scoopId, kind: 'scoops', input });
+    }
+    if (temperature !== undefined && place) {
+      const typed: PlaceInput['typed'] = { temperature, humidity, wind: 0 };
+      await places.mutateAsync({ id: place.id, name: place.name, kind: place.kind, source: 'typed', typed, version: place.version }); // prettier-ignore
+    }
+    const { id: _, demo: __, ...before } = workshop;
+    await settings.mutateAsync({ ...before, scaleStep, setUp: true, ...(bucket !== undefined && { bucket }) });
+  };
+  const error = store.error ?? places.error ?? settings.error;
+  return { keep, error, busy: store.isPending || places.isPending || settings.isPending };
+}
+
+/** Asks a new workshop which scoop, bucket and scale there are, and how warm it is: nothing is assumed unsaid. */
+export function SetUpPage() {
+  const places = useQuery(placesQuery);
+  if (places.isPending) return <Busy what="your workshop" />;
+  return <SetUp place={places.data?.[0]} />;
+}
+
+function SetUp({ place }: { place: PlaceView | undefined }) {
+  const navigate = useNavigate();
+  const [answers, setAnswers] = useState(nothingYet);
+  const { keep, error, busy } = useKeepAnswers(place);
+  const set = (part: Partial<Answers>) => setAnswers((now) => ({ ...now, ...part }));
+  const save = async (event: FormEvent) => {
+    event.preventDefault();
+    await keep(answers).then(
+      () => navigate('/'),
+      () => undefined,
+    );
+  };
+  return (
+    <div className="mx-auto max-w-3xl p-4">
+      <PageHead title="What do you work with?" />
+      <form className="card-slab space-y-6" onSubmit={(event) => void save(event)}>
+        <p className="quiet">
+          Every sheet is told in your own scoop, bucket and scale. Leave out what you do not have yet: it is weighed, or
+          taken as a guess that says so.
+        </p>
+        <ScoopAndBucket answers={answers} onChange={set} />
+        <Choice
+          legend="The step of your scale"
+          options={scaleSteps}
+          value={answers.scaleStep}
+          onChange={(scaleStep) => set({ scaleStep })}
+        />
+        <AirFields answers={answers} onChange={set} />
+        <Failure error={error} />
+        <button type="submit" className="btn btn-primary h-14 w-full text-lg" disabled={busy}>
+          Save
+        </button>
+      </form>
+    </div>
+  );
+}
+
+interface FieldsProps {
+  readonly answers: Answers;
+  readonly onChange: (part: Partial<Answers>) => void;
+}
+
+function ScoopAndBucket({ answers: { scoopName, scoop, bucket }, onChange }: FieldsProps) {
+  const { units: system } = useSession().workshop;
+  return (
+    <div className="grid gap-3 sm:grid-cols-3">
+      <TextField
+        label="Your scoop"
+        maxLength={60}
+        placeholder="the bean can"
+        value={scoopName}
+        onChange={({ target }) => onChange({ scoopName: target.value })}
+      />
+      <QuantityField
+        label="It holds, struck level"
+        name="scoop"
+        dimension="volume"
+        system={system}
+        value={scoop}
+        onChange={(value) => onChange({ scoop: value })}
+      />
+      <QuantityField
+        label="Your bucket holds, to its brim"
+        name="bucket"
+        dimension="volume"
+        system={system}
+        value={bucket}
+        onChange={(value) => onChange({ bucket: value })}
+      />
+    </div>
+  );
+}
+
+/** How warm and humid it is where casts stand; a table, a file or a logger is told at the places. */
+function AirFields({ answers: { temperature, humidity }, onChange }: FieldsProps) {
+  const { units: system } = useSession().workshop;
+  return (
+    <div className="grid gap-3 sm:grid-cols-3">
+      <QuantityField
+        label="It is this warm there"
+        name="temperature"
+        dimension="temperature"
+        system={system}
+        value={temperature}
+        onChange={(value) => onChange({ temperature: value })}
+      />
+      <label className="text-sm font-semibold">
+        Relative humidity, %
+        <NumberField
+          label="Relative humidity in %"
+          className="mt-1 w-full"
+          value={humidity * 100}
+          onChange={(percent) => onChange({ humidity: percent / 100 })}
+        />
+      </label>
+      <p className="quiet self-end text-sm">
+        A table of months, a file of readings or a logger goes in under Workshop.
+      </p>
+    </div>
+  );
+}
