@@ -34,6 +34,11 @@ export async function beginWorkshop(page: Page, name = 'Quince Yard'): Promise<A
   await page.getByLabel('E-mail').fill(account.email);
   await page.getByLabel(/^Passphrase/).fill(account.passphrase);
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'What do you work with?' })).toBeVisible();
+  await page.getByLabel('Your scoop').fill('A 1-litre jug');
+  await page.getByLabel('It holds, struck level').fill('1 L');
+  await page.getByLabel('Temperature where casts stand').fill('18');
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'Nothing stands here yet' })).toBeVisible();
   return account;
 }

@@ -50,19 +50,38 @@ describe('the questions', () => {
 });
 
 describe('places', () => {
-  it('a new workshop has a shed with the simulated logger and a yard by the forecast, and both tell their air', async () => {
+  it('a new workshop has a bench whose air is a guess and says so, until it is told', async () => {
     const fresh = await newWorkshop(harness);
-    const found = (await fresh.get('/api/places').expect(200)).body as PlaceView[];
-    expect(found.map(({ name, kind, source }) => [name, kind, source])).toEqual([
-      ['Shed', 'shed', 'logger'],
-      ['Yard', 'yard', 'forecast'],
-    ]);
-    for (const { now: air } of found)
-      expect(air).toMatchObject({ temperature: expect.any(Number), humidity: expect.any(Number) });
+    const [bench, ...others] = (await fresh.get('/api/places').expect(200)).body as PlaceView[];
+    expect(others).toEqual([]);
+    expect(bench).toMatchObject({ kind: 'shed', source: 'unknown', basis: 'guess', now: { temperature: 18 } });
+    expect(bench!.lastRead).toBeUndefined();
     const { body } = await fresh.get('/api/air').expect(200);
-    expect(body.station).toBe('Shed');
-    expect(body.past.length).toBeGreaterThan(50);
+    expect(body).toMatchObject({ station: bench!.name, basis: 'guess' });
     expect(body.ahead[0].at).toBeGreaterThanOrEqual(body.past.at(-1).at);
+    const typed = { name: 'Bench', kind: 'shed', source: 'typed', typed: { temperature: 11, humidity: 0.8, wind: 0 }, version: bench!.version }; // prettier-ignore
+    await fresh.put(`/api/places/${bench!.id}`).send(typed).expect(200);
+    expect((await fresh.get('/api/air')).body).toMatchObject({ basis: 'typed', now: { temperature: 11 } });
+  });
+
+  it('the simulated weather is the demo’s alone, and a table of months is straight between them', async () => {
+    const fresh = await newWorkshop(harness);
+    for (const source of [{ source: 'forecast' }, { source: 'logger', simulated: true }]) {
+      const sent = { name: 'Yard', kind: 'yard', version: 0, ...source };
+      const { body } = await fresh.put(`/api/places/${uuid()}`).send(sent).expect(422);
+      expect(body.errors[0]).toMatchObject({ field: 'source', message: expect.stringContaining('demo') });
+    }
+    const season = Array.from({ length: 12 }, () => ({ temperature: 9, humidity: 0.75 }));
+    const sent = { name: 'Barn', kind: 'shed', source: 'season', version: 0 };
+    const barn = await fresh
+      .put(`/api/places/${uuid()}`)
+      .send({ ...sent, season })
+      .expect(200);
+    expect(barn.body).toMatchObject({ basis: 'season', now: { temperature: 9, humidity: 0.75 } });
+    await fresh
+      .put(`/api/places/${uuid()}`)
+      .send({ ...sent, season: season.slice(1) })
+      .expect(422);
   });
 
   it('take readings late, twice and in any order, and set aside what cannot be; nothing is lost', async () => {

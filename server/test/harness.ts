@@ -62,11 +62,13 @@ export async function signedIn(harness: Harness, email: string, passphrase = PAS
   return agent;
 }
 
-/** Registers a workshop of its own and answers its signed-in agent. */
+/** Registers a workshop of its own with one scoop, and answers its signed-in agent. */
 export async function newWorkshop(harness: Harness, name = 'Quince Yard', email = newAddress()): Promise<Agent> {
   const registration = { workshop: name, name: 'Ada', email, passphrase: PASSPHRASE };
   await visitor(harness).post('/api/workshops').send(registration).expect(204);
-  return signedIn(harness, email);
+  const agent = await signedIn(harness, email);
+  await agent.put(`/api/stores/scoops/${uuid()}`).send({ name: 'A 1-litre jug', volume: 1000, version: 0 }).expect(200);
+  return agent;
 }
 
 /** An address that nobody has. */

@@ -1,9 +1,12 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../units/index.js';
 import { follow, followed, handbookFollowing } from './follow.js';
 import { mend, thinned } from './mend.js';
 import { readAirCsv } from './read-csv.js';
 import { sift, type AirReading } from './readings.js';
+import { repeatDays } from './repeat-days.js';
+import { seasonAt } from './season.js';
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
@@ -155,5 +158,39 @@ describe('a file of readings', () => {
     ['no temperature', 'time,pressure\n2026-06-18 12:00,1013'],
   ])('that is %s is refused with a remedy', (_, text) => {
     expect(() => read(text)).toThrow(InputError);
+  });
+});
+
+describe('the air ahead of a place of which nobody knows the weather', () => {
+  const start = Date.UTC(2026, 4, 4);
+  it('goes on as the same hours of its last three days ran', () => {
+    const readings = Array.from({ length: 24 * 5 }, (_, hour) => ({
+      at: start + hour * HOUR,
+      temperature: hour < 48 ? 30 : 10 + (hour % 24),
+      humidity: 0.6,
+      wind: 0,
+    }));
+    const end = start + 24 * 5 * HOUR;
+    const ahead = repeatDays(readings, [end, end + 13 * HOUR, end + 61 * HOUR]);
+    expect(ahead.map(({ temperature }) => temperature)).toEqual([10, 23, 23]);
+    expect(repeatDays([], [end])).toEqual([]);
+    expect(repeatDays(readings.slice(0, 1), [end + 5 * HOUR])[0]!.temperature).toBe(30);
+  });
+
+  it('by a table of months is each month’s own in its middle, straight between, and the same a year later', () => {
+    const table = Array.from({ length: 12 }, (_, month) => ({ temperature: month * 2, humidity: 0.5 + month / 100 }));
+    expect(seasonAt(table, Date.UTC(2026, 0, 16, 12)).temperature).toBeCloseTo(0, 1);
+    expect(seasonAt(table, Date.UTC(2026, 6, 16, 12)).temperature).toBeCloseTo(12, 0);
+    const newYear = seasonAt(table, Date.UTC(2026, 0, 1)).temperature;
+    expect(newYear).toBeCloseTo(11, 0);
+    expect(seasonAt(table, Date.UTC(2025, 11, 31, 23)).temperature).toBeCloseTo(newYear, 0);
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 365 * 24 * 20 }), (hour) => {
+        const { temperature, humidity } = seasonAt(table, Date.UTC(2010, 0, 1) + hour * HOUR);
+        expect(temperature).toBeGreaterThanOrEqual(0);
+        expect(temperature).toBeLessThanOrEqual(22);
+        expect(humidity).toBeCloseTo(0.5 + temperature / 200, 9);
+      }),
+    );
   });
 });

@@ -33,8 +33,8 @@ export interface Measuring {
 /** What measuring may add to the spare, or fall short by, as a share: arithmetic, not mix. */
 const HAIR = 1e-6;
 
-/** Mix that nobody misses or sees, as a share of a batch. */
-const UNSEEN = 0.005;
+/** Mix that nobody misses or sees, as a share of a batch: no more than that is nothing left over. */
+export const UNSEEN = 0.005;
 
 /** Free water to cement; 0 where there is none. */
 export const waterToCement = (batch: Pick<BatchMasses, 'portions' | 'freeWater'>, withLime?: boolean): number => {

@@ -1,9 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { judgePour } from '../judging/index.js';
+import { starters } from '../mixes/index.js';
 import { fullVolume } from '../moulds/index.js';
 import { sayScoops, inScoops, canVolume, pricePerGram } from '../stores/index.js';
-import { can, material, nestedPot, said, sandCement, threePots as plan } from '../testing/examples.js';
+import {
+  can,
+  material,
+  mixOfStarter,
+  nested,
+  nestedPot,
+  said,
+  sandCement,
+  threePots as plan,
+} from '../testing/examples.js';
 import { InputError } from '../units/index.js';
 import {
   expectedByLog,
@@ -201,6 +211,15 @@ describe('scoops', () => {
     expect(canVolume(100, 110)).toBeCloseTo(863.94, 2);
     expect(() => inScoops(100, { ...can, volume: 0 }, 1)).toThrow(InputError);
   });
+
+  it.each<[string, Partial<PourPlan>, RegExp]>([
+    ['a scale of 50 g', { scaleStep: 50, measuring: 'scale' }, /% more than asked for is left over: use a finer scale/],
+    ['a scoop of 5 L', { scoop: { ...can, name: 'the pail', volume: 5000 }, measuring: 'scoop', step: 1 }, /the pail of 5\.0 L is too large for this batch/],
+  ])('%s for 200 mL is told by name with the way out', (_, over, told) => {
+    const jar = { ...plan().items[0]!, count: 2, shape: nested([60, 64, 70], [44, 48], 8) };
+    const { mix, setting } = { mix: mixOfStarter(starters.find(({ key }) => key === 'gypsum')!), setting: 'gypsum' as const };
+    expect(reckonSheet(plan({ items: [jar], mix, setting, moisture: {}, spare: 0, ...over })).warnings.join()).toMatch(told);
+  }); // prettier-ignore
 
   it('whose rounding bends the ratio are warned of', () => {
     const sheet = reckonSheet(plan({ measuring: 'scoop', scoop: { ...can, volume: 3100 }, step: 1 }));

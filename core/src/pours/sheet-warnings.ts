@@ -16,6 +16,18 @@ const tenth = (share: number) => `${(Math.abs(share) * 100).toFixed(0)} %`;
 const remedyOf = (way: MeasuringWay) =>
   way === 'scale' ? 'use a finer scale, or make more at once' : 'use finer steps or a smaller scoop, or weigh it';
 
+/** More than this share over is the fault of the scoop. */
+const FAR_OVER = 0.3;
+
+/** The scoop that is too large for a batch, with the way out; undefined where that is not what is wrong. */
+function tooLargeFor({ lines }: MeasuredBatch, over: number): string | undefined {
+  const measures = lines.flatMap((line) => line.measures);
+  const scoops = measures.flatMap((one) => (one.kind === 'scoop' ? [one.scoop] : []));
+  if (over < FAR_OVER || scoops.length === 0) return undefined;
+  const { name, volume } = scoops.reduce((a, b) => (b.volume > a.volume ? b : a));
+  return `${name} of ${(volume / 1000).toFixed(1)} L is too large for this batch, use a smaller scoop or weigh it`;
+}
+
 /** Scoops of which less than one holds more than a line wants. */
 function tooLarge({ lines }: MeasuredBatch, step: number): string[] {
   return lines.flatMap(({ material, measures, room }) => {
@@ -43,7 +55,9 @@ export function measuringWarnings(plan: PourPlan, measured: MeasuredBatch): stri
     );
   if (short > 0) found.push(`Measured like this it falls short of the moulds by ${tenth(short)}: ${remedyOf(way)}.`);
   if (over > 0.01 && worst <= RATIO_TOLERANCE)
-    found.push(`No measures come out closer: ${tenth(over)} more than asked for is left over.`);
+    found.push(
+      `No measures come out closer: ${tenth(over)} more than asked for is left over: ${tooLargeFor(measured, over) ?? remedyOf(way)}.`,
+    );
   return [...found, ...tooLarge(measured, plan.step)];
 }
 

@@ -91,14 +91,15 @@ function Enter() {
 function Begin({ code }: { readonly code: boolean }) {
   const begin = useRegister();
   const navigate = useNavigate();
+  // The door is gone by the time it is done: what waits for the mutation itself still comes.
+  const found = (given: Registration) =>
+    begin.mutateAsync(given).then(
+      () => navigate('/set-up'),
+      () => undefined,
+    );
   const { register, handleSubmit } = useForm<Registration>();
   return (
-    <form
-      className="space-y-3"
-      onSubmit={(event) =>
-        void handleSubmit((given) => begin.mutate(given, { onSuccess: () => void navigate('/set-up') }))(event)
-      }
-    >
+    <form className="space-y-3" onSubmit={(event) => void handleSubmit(found)(event)}>
       <TextField label="Name of the workshop" required maxLength={80} {...register('workshop')} />
       <TextField label="Your name" autoComplete="name" required maxLength={80} {...register('name')} />
       <TextField label="E-mail" type="email" autoComplete="username" required {...register('email')} />

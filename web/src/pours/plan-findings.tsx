@@ -52,7 +52,7 @@ export function PlanFindings({
       return onChange({
         items: input.items.map((item) => (item.mixId === mixId ? { ...item, mixId: id } : item)),
       });
-    onChange({ mixId: id, grade: mix.grade, moisture: {}, measuring: measuredBefore(id, sources.pours) });
+    onChange({ mixId: id, grade: mix.grade, moisture: {}, measuring: measuredBefore(id, sources) });
   };
   return (
     <>

@@ -103,6 +103,15 @@ export function itemOf(parts: readonly PourPart[], at: number) {
   return undefined;
 }
 
-/** How a mix was measured when it was last chosen; undefined where nobody ever chose. */
-export const measuredBefore = (mixId: string, pours: readonly PourView[]): MeasuringWay | undefined =>
-  pours.find(({ input }) => input.mixId === mixId && input.measuring !== undefined)?.input.measuring;
+/** How a mix was measured when that was last chosen, else how its like was in this workshop; undefined where nobody ever chose. */
+export function measuredBefore(
+  mixId: string,
+  { pours, mixes }: Pick<PlanSources, 'pours' | 'mixes'>,
+): MeasuringWay | undefined {
+  const chosen = pours.filter(({ input }) => input.measuring !== undefined);
+  const settingOf = (id: string) => mixes.find((mix) => mix.id === id)?.setting;
+  const own = chosen.find(({ input }) => input.mixId === mixId);
+  // What is usual in a workshop goes by the binder: gypsum is weighed where cement is scooped.
+  const alike = chosen.find(({ input }) => settingOf(input.mixId) === settingOf(mixId));
+  return (own ?? alike)?.input.measuring;
+}

@@ -67,7 +67,7 @@ export function PourChoices({ input, sources, reckoned, onChange }: MeasuringPro
             mixId,
             grade: mixes.find(({ id }) => id === mixId)!.grade,
             moisture: {},
-            measuring: measuredBefore(mixId, sources.pours),
+            measuring: measuredBefore(mixId, sources),
           })
         }
       />

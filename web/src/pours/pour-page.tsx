@@ -94,7 +94,7 @@ function firstInput(sources: PlanSources, search: URLSearchParams, air: AirView 
     moisture: {},
     ...(scoop && { scoopId: scoop.id }),
     step: 0.25,
-    measuring: measuredBefore(mix.id, pours),
+    measuring: measuredBefore(mix.id, sources),
     temperature: air?.now.temperature ?? 18,
     version: 0,
   };

@@ -1,4 +1,4 @@
-import { sayScoops, type Measure, type MeasuringChoice, type MeasuringWay } from '@dewpot/core';
+import { sayScoops, UNSEEN, type Measure, type MeasuringChoice, type MeasuringWay } from '@dewpot/core';
 
 /** Ways of measuring as a screen names them. */
 export const wayNames: Record<MeasuringWay, string> = {
@@ -17,9 +17,6 @@ export const sayMeasures = (measures: readonly Measure[], sayMass: (mass: number
     .join(' and ');
 
 const percent = (share: number) => `${(share * 100).toFixed(share < 0.01 ? 1 : 0)} %`;
-
-/** Mix that nobody sees in a bucket, as a share. */
-const UNSEEN = 0.002;
 
 /** How a way comes out: how far its ratios are off, what is left over, how many measures it takes. */
 export function sayChoice({ measured: { worst, measures }, faults, left }: MeasuringChoice): string {

@@ -17,7 +17,7 @@ const scaleSteps = [
   { value: 0.1, label: '0.1 g' },
   { value: 1, label: '1 g', hint: 'a kitchen scale' },
   { value: 5, label: '5 g' },
-  { value: 20, label: '20 g', hint: 'a bathroom scale is coarser' },
+  { value: 20, label: '20 g', hint: 'a coarse scale' },
 ];
 
 /** What a caster says of the things they work with. */
@@ -140,7 +140,7 @@ function AirFields({ answers: { temperature, humidity }, onChange }: FieldsProps
   return (
     <div className="grid gap-3 sm:grid-cols-3">
       <QuantityField
-        label="It is this warm there"
+        label="Temperature where casts stand"
         name="temperature"
         dimension="temperature"
         system={system}
