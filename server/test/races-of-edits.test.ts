@@ -35,7 +35,7 @@ describe('two edits of one version: one is kept, the other is told', () => {
     ['moulds', (name, version) => ({ ...potInput(version), copies: [], name })],
     ['tubs', (name, version) => ({ name, inside: { kind: 'round-frustum', bottomDiameter: 90, topDiameter: 99, height: 80 }, wall: 2, version })],
     ['stores/scoops', (name, version) => ({ name, volume: 400, version })],
-    ['places', (name, version) => ({ name, kind: 'shed', source: 'forecast', version })],
+    ['places', (name, version) => ({ name, kind: 'shed', source: 'unknown', version })],
   ]; // prettier-ignore
 
   it.each(edited)('of %s, and two new ones with one key', async (path, body) => {

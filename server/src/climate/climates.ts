@@ -84,14 +84,10 @@ export class Climates {
     const last = recorded[recorded.length - 1];
     const { id, name, version, body } = place;
     const basis = basisOf(body, await this.readings.latest(id));
-    return {
-      id,
-      name,
-      version,
-      basis,
-      ...body,
-      ...(last && { now: last, ...(basis !== 'guess' && { lastRead: last.at }) }),
-    };
+    // A logger that told nothing yet has no air to show; a place of which nobody said anything shows the guess.
+    const shown = basis === 'guess' && body.source !== 'unknown' ? undefined : last;
+    const read = shown && basis !== 'guess' ? { lastRead: shown.at } : {};
+    return { id, name, version, basis, ...body, ...(shown && { now: shown }), ...read };
   }
 
   /** The air of a place between two times, thinned to what a screen can show. */
