@@ -48,7 +48,7 @@ async function views(list) {
     { name: 'tints', path: '/tints' },
     { name: 'tint', path: `/tints/${oldBrick.id}`, theme: 'lamplight' },
     { name: 'bands', path: `/pours/${PLANNED}` },
-    { name: 'sheet', path: plan },
+    { name: 'sheet', path: plan, pick: ['Spare', '0 %'] },
     { name: 'inset', path: `/pours/${LAID}`, at: 'Inset', theme: 'lamplight' },
     { name: 'hour', path: `/pours/${PLANNED}`, at: 'The hour' },
     { name: 'bench-phone', path: `/pours/${STARTED}/bench`, size: BENCH, press: /at once$/ },
@@ -56,6 +56,9 @@ async function views(list) {
     { name: 'cast-damp', path: `/casts/${damp.id}`, at: 'Keeping it damp', theme: 'lamplight' },
   ];
 }
+
+/** What was chosen is calculated anew beside the screen, ms. */
+const SETTLES = 1500;
 
 /** The key of the pour in bands that is planned for its picture. */
 const PLANNED = '01a20000-0000-7000-8000-000000000001';
@@ -125,7 +128,7 @@ async function main() {
     await beginPour(door.request);
     await planInset(door.request);
     const storageState = await door.storageState();
-    for (const { name, path, size = TABLE, theme = 'limewash', at, press } of await views(async (list) =>
+    for (const { name, path, size = TABLE, theme = 'limewash', at, press, pick } of await views(async (list) =>
       (await door.request.get(`/api/${list}`)).json(),
     )) {
       const context = await browser.newContext({
@@ -143,6 +146,10 @@ async function main() {
       await page.waitForFunction(() =>
         [...document.querySelectorAll('[role=status]')].every((one) => !one.textContent?.trim().endsWith('…')),
       );
+      if (pick) {
+        await page.getByLabel(pick[0]).selectOption({ label: pick[1] });
+        await page.waitForTimeout(SETTLES);
+      }
       if (press) await page.getByRole('button', { name: press }).click();
       if (at)
         await page.getByRole('region', { name: at }).evaluate((region) => region.scrollIntoView({ block: 'center' }));

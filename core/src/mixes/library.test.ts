@@ -47,6 +47,12 @@ describe('the library', () => {
   it.each(starters.map(({ key }) => key))('%s warns of nothing as it stands', (key) =>
     expect(reckoned(key).findings).toEqual([]),
   );
+  it('has gypsum for display alone, strong as it is dry and never at 28 days', () => {
+    const { use, strength } = reckoned('gypsum');
+    expect(use).toBe('display');
+    expect(strength.working.at(-1)!.label).toMatch(/dried/);
+    expect(reckoned('garden').strength.working.at(-1)!.label).toMatch(/28 days/);
+  });
   it('has light mixes that are light, and a paver that bears feet', () => {
     expect(reckoned('light').dryDensity.value).toBeLessThan(1.6);
     expect(reckoned('paver').use).toBe('foot traffic');

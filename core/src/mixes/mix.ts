@@ -36,6 +36,10 @@ export interface Mix {
 export const isLightweight = ({ lines }: Pick<Mix, 'lines'>): boolean =>
   lines.some(({ material }) => material.kind === 'lightweight');
 
+/** Whether gypsum binds it: it is as strong as it is dry, for display in a dry room, and never cured moist. */
+export const isGypsum = ({ lines }: Pick<Mix, 'lines'>): boolean =>
+  lines.some(({ material: { family } }) => family === 'gypsum');
+
 /** Most parts that are taken in one line. */
 const MOST_PARTS = 1000;
 

@@ -3,7 +3,7 @@ import { PIGMENT_CEILING } from './additives.js';
 import { batchMass, goods, massesPerPart, solidsMass, type BatchMasses, type MixConditions } from './batch.js';
 import { airOf, consistency } from './consistency.js';
 import { pigmentShare, waterCut } from './dose.js';
-import { checkMix, type Mix } from './mix.js';
+import { checkMix, isGypsum, type Mix } from './mix.js';
 import { cementAgeFactor, mixStrength, strengthBand, useWord, type StrengthInputs } from './strength.js';
 import { mixFindings, type MixFinding } from './mix-findings.js';
 import { cementMass, type Portion } from './water.js';
@@ -114,7 +114,7 @@ function ratioFigure(mix: Mix, batch: BatchMasses, cement: number, { learnedDema
   ]);
 }
 
-function strengthFigure(given: StrengthInputs): Figure {
+function strengthFigure(given: StrengthInputs, gypsum: boolean): Figure {
   const { ratio, lightShare, air, ageFactor = 1, pigment = 0 } = given;
   const strength = mixStrength(given);
   const working = [
@@ -123,7 +123,12 @@ function strengthFigure(given: StrengthInputs): Figure {
     line('Air', air * 100, '%', '5 % of strength lost for each per cent over 2'),
     ...(ageFactor < 1 ? [line('Age of the cement', ageFactor, 'ratio', 'kept dry since it was opened')] : []),
     ...(pigment > PIGMENT_CEILING ? [line('Pigment', pigment * 100, '%', '2 % of strength lost for each over 5')] : []),
-    line('At 28 days, kept damp', strength, 'MPa', '124·exp(−2.68·w/c), table of ACI 211.1, ±25 %'),
+    line(
+      gypsum ? 'When it has dried; half of it wet' : 'At 28 days, kept damp',
+      strength,
+      'MPa',
+      '124·exp(−2.68·w/c), table of ACI 211.1, ±25 %',
+    ),
   ];
   return figure(strength, 'MPa', handbook, working, strengthBand(strength));
 }
@@ -138,19 +143,21 @@ export function reckonMix(mix: Mix, conditions: MixConditions): MixFigures {
   const cement = cementMass(batch.portions, { withLime: mix.limeCounts });
   const ratio = ratioFigure(mix, batch, cement, conditions);
   const shares = volumeShares(mix, batch);
-  const strength = strengthFigure({
+  const gypsum = isGypsum(mix);
+  const inputs: StrengthInputs = {
     ratio: ratio.value,
     lightShare: lightShareOf(shares),
     air: airOf(mix),
     ageFactor: cementAgeFactor(conditions.cementMonths ?? 0),
     pigment: pigmentShare(mix.doses ?? []),
-  });
+  };
+  const strength = strengthFigure(inputs, gypsum);
   return {
     ratio,
     yield: yieldFigure(mix, batch),
     ...densityFigures(batch),
     strength,
-    use: useWord(strength.value),
+    use: gypsum ? 'display' : useWord(strength.value),
     shares,
     findings: mixFindings(mix, batch, { ratio: ratio.value, light: lightShareOf(shares) }),
     perPart: batch,

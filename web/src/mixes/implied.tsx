@@ -2,6 +2,7 @@ import {
   consistency,
   costPerLitre,
   GRAVELLED_DENSITY,
+  isGypsum,
   wettestGrade,
   workability,
   type Grade,
@@ -63,9 +64,13 @@ export function Implied({ draft, reckoned, figures, stores, moulds, lessons, tem
   return (
     <section className="card-slab space-y-4 self-start" aria-label="What it implies">
       <BigFigure
-        label="Strength at 28 days"
+        label={isGypsum(reckoned.mix) ? 'Strength when it is dry' : 'Strength at 28 days'}
         figure={strength}
-        note={`Good for ${use}, kept damp for its time. Never a design strength: steps, walls and seats go by local codes.`}
+        note={
+          isGypsum(reckoned.mix)
+            ? 'For display in a dry room. Gypsum is as strong as it is dry: never keep it damp, never walk on it.'
+            : `Good for ${use}, kept damp for its time. Never a design strength: steps, walls and seats go by local codes.`
+        }
       />
       {findings.length > 0 && (
         <Findings
