@@ -14,7 +14,7 @@ const folder = join(root, 'docs/screenshots');
 const TABLE = { width: 1280, height: 800 };
 const BENCH = { width: 390, height: 844 };
 
-/** @typedef {{ name: string, path: string, size?: typeof TABLE, theme?: string, at?: string, press?: RegExp }} View */
+/** @typedef {{ name: string, path: string, size?: typeof TABLE, theme?: string, at?: string, press?: RegExp, pick?: [label: string, option: string] }} View */
 
 /** The main views of the demo workshop. @param {(path: string) => Promise<any[]>} list @returns {Promise<View[]>} */
 async function views(list) {

@@ -51,18 +51,18 @@ export class MeshSliceInput {
 /** A solid by what a tape measures. Which sizes are wanted goes by `kind`; all are of the inside (of a core: the outside), in mm. */
 export class SolidInput {
   @IsIn(solidKinds) kind: Solid['kind'];
-  @IsOptional() @Millimetres() bottomDiameter?: number;
-  @IsOptional() @Millimetres() topDiameter?: number;
+  @IsOptional() @Millimetres(0) bottomDiameter?: number;
+  @IsOptional() @Millimetres(0) topDiameter?: number;
   @IsOptional() @Millimetres() height?: number;
-  @IsOptional() @Millimetres() bottomLength?: number;
-  @IsOptional() @Millimetres() bottomWidth?: number;
-  @IsOptional() @Millimetres() topLength?: number;
-  @IsOptional() @Millimetres() topWidth?: number;
+  @IsOptional() @Millimetres(0) bottomLength?: number;
+  @IsOptional() @Millimetres(0) bottomWidth?: number;
+  @IsOptional() @Millimetres(0) topLength?: number;
+  @IsOptional() @Millimetres(0) topWidth?: number;
   /** Of the upright corners of a box. */
   @IsOptional() @Millimetres(0) cornerRadius?: number;
   @IsOptional() @Amount(3, 360) sides?: number;
-  @IsOptional() @Millimetres() bottomAcross?: number;
-  @IsOptional() @Millimetres() topAcross?: number;
+  @IsOptional() @Millimetres(0) bottomAcross?: number;
+  @IsOptional() @Millimetres(0) topAcross?: number;
   @IsOptional() @Millimetres() rimDiameter?: number;
   @IsOptional() @Millimetres() depth?: number;
   @IsOptional()

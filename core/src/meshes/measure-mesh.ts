@@ -12,12 +12,14 @@ export interface MeshMeasure {
   readonly closed: boolean;
 }
 
+/** The bits of a coordinate; −0 is 0. */
+const coordinateBits = (raw: number): number => (raw === -0x80000000 ? 0 : raw);
+
 /** Mixes the bits of three coordinates to one number (after MurmurHash3's finaliser); −0 is 0. */
 function cornerHash(bits: Int32Array, at: number): number {
   let h = 0x2545f491;
   for (let k = 0; k < 3; k++) {
-    const raw = bits[at + k]!;
-    h = Math.imul(h ^ (raw === -0x80000000 ? 0 : raw), 0x85ebca6b);
+    h = Math.imul(h ^ coordinateBits(bits[at + k]!), 0x85ebca6b);
     h ^= h >>> 13;
   }
   h = Math.imul(h, 0xc2b2ae35);
@@ -129,7 +131,7 @@ export function openEdges(triangles: Triangles, most = 20, task: Task = {}): { c
   const known = new Map<string, { turns: number; at: number }>();
   for (let i = 0; i < count; i++) {
     tick(task, i, count);
-    const corners = [0, 3, 6].map((k) => [0, 1, 2].map((c) => bits[i * 9 + k + c]! | 0).join());
+    const corners = [0, 3, 6].map((k) => [0, 1, 2].map((c) => coordinateBits(bits[i * 9 + k + c]!)).join());
     for (let k = 0; k < 3; k++) {
       const [from, to] = [corners[k]!, corners[(k + 1) % 3]!];
       if (from === to) continue;

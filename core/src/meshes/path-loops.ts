@@ -1,8 +1,10 @@
 import svgpath from 'svgpath';
 import type { PlanPoint } from '../solids/index.js';
 
-/** Straight pieces of a bend. */
-const BEND = 16;
+/** How far the straight pieces of a bend may lie off it, as a share of the path’s size. */
+const TOLERANCE = 1e-5;
+/** Straight pieces of one bend, at most. */
+const MOST_PIECES = 256;
 
 export type Loop = PlanPoint[];
 
@@ -27,28 +29,57 @@ export function closedOf(loops: readonly PointRun[]): Loop[] {
   });
 }
 
-/** Points of a path whose arcs were made curves already; curves in straight pieces. */
+/** The greater side of the box about a path’s points and handles. */
+function sizeOf(path: ReturnType<typeof svgpath>): number {
+  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
+  const see = (x: number, y: number) => {
+    [x0, y0] = [Math.min(x0, x), Math.min(y0, y)];
+    [x1, y1] = [Math.max(x1, x), Math.max(y1, y)];
+  };
+  path.iterate((segment, _, x, y) => {
+    see(x, y);
+    const [, ...n] = segment as [string, ...number[]];
+    for (let i = 0; i + 1 < n.length; i += 2) see(n[i]!, n[i + 1]!);
+  });
+  return Math.max(1e-9, x1 - x0, y1 - y0);
+}
+
+/** How far three points in turn are from even steps along a line. */
+const bow = (a: number, b: number, c: number, d: number, e: number, f: number) =>
+  Math.hypot(a - 2 * c + e, b - 2 * d + f);
+
+/** Pieces in which a bend stays within a tolerance: its farthest deviation falls with their number squared. */
+const piecesOf = (deviation: number, tolerance: number) =>
+  Math.min(MOST_PIECES, Math.max(1, Math.ceil(Math.sqrt(deviation / tolerance))));
+
+/** Points of a path whose arcs were made curves already; curves in straight pieces within a tolerance. */
 export function flatten(d: string): PointRun[] {
   const loops: { points: Loop; closed: boolean }[] = [];
   const last = () => loops[loops.length - 1]!;
-  const bend = (at: (t: number) => PlanPoint) => {
-    for (let i = 1; i <= BEND; i++) last().points.push(at(i / BEND));
+  const path = svgpath(d);
+  const tolerance = sizeOf(path) * TOLERANCE;
+  const bend = (deviation: number, at: (t: number) => PlanPoint) => {
+    const pieces = piecesOf(deviation, tolerance);
+    for (let i = 1; i <= pieces; i++) last().points.push(at(i / pieces));
   };
-  svgpath(d).iterate((segment, _, x, y) => {
+  path.iterate((segment, _, x, y) => {
     const [command, ...n] = segment as [string, ...number[]];
     if (command === 'M') loops.push({ points: [[n[0]!, n[1]!]], closed: false });
     if (command === 'L') last().points.push([n[0]!, n[1]!]);
     if (command === 'H') last().points.push([n[0]!, y]);
     if (command === 'V') last().points.push([x, n[0]!]);
-    if (command === 'C')
-      bend((t) => {
+    if (command === 'C') {
+      const [a, b, c, e, f, g] = n as [number, number, number, number, number, number];
+      // The second derivative of a cubic is at most six times the greater bow of its handles.
+      bend(0.75 * Math.max(bow(x, y, a, b, c, e), bow(a, b, c, e, f, g)), (t) => {
         const s = 1 - t;
         const mix = (a: number, b: number, c: number, e: number) =>
           s * s * s * a + 3 * s * s * t * b + 3 * s * t * t * c + t * t * t * e;
-        return [mix(x, n[0]!, n[2]!, n[4]!), mix(y, n[1]!, n[3]!, n[5]!)];
+        return [mix(x, a, c, f), mix(y, b, e, g)];
       });
+    }
     if (command === 'Q')
-      bend((t) => {
+      bend(bow(x, y, n[0]!, n[1]!, n[2]!, n[3]!) / 4, (t) => {
         const s = 1 - t;
         return [s * s * x + 2 * s * t * n[0]! + t * t * n[2]!, s * s * y + 2 * s * t * n[1]! + t * t * n[3]!];
       });

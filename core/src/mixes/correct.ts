@@ -1,10 +1,10 @@
 import { computed, figure, InputError, line, requireNumber, type Figure } from '../units/index.js';
 import type { BatchMasses } from './batch.js';
-import { WETTEST } from './damp-sand.js';
+import { wettest } from './damp-sand.js';
 import { solidsOf } from './dose.js';
 import type { Material } from './material.js';
 
-/** Water brought into a batch by its damp materials, g. `moisture`: share of dry mass by material id, 0–0.3. @throws InputError */
+/** Water brought into a batch by its damp materials, g. `moisture`: share of dry mass by material id, up to what each can hold. @throws InputError */
 export function broughtWater(
   { portions }: Pick<BatchMasses, 'portions'>,
   moisture: Readonly<Record<string, number>>,
@@ -14,7 +14,7 @@ export function broughtWater(
     if (share !== 0)
       requireNumber(`moisture.${material.id}`, share, `The moisture of ${material.name.toLowerCase()}`, {
         min: 0,
-        max: WETTEST,
+        max: wettest(material),
       });
     return sum + mass * share;
   }, 0);

@@ -22,11 +22,18 @@ const fineBulking: Points = [
 const shareOfRise: Record<Bulking, number> = { fine: 1, sharp: 2 / 3, none: 0 };
 
 /** Wettest that a sand can be and still be scooped, share of dry mass. */
-export const WETTEST = 0.3;
+const WETTEST_SAND = 0.3;
+/** Grains that soak water up, peat and coir, hold so many times what they soak up before it drips. */
+const HELD_OF_ABSORPTION = 1.5;
 
-/** How much more room damp sand takes than dry, at moisture `w` (0–0.3, share of dry mass). Straight between the handbook's points. */
+/** Wettest that a material can come, share of its dry mass: sand before it flows, porous and organic grains before they drip. */
+export const wettest = ({ kind, absorption }: Pick<Material, 'kind' | 'absorption'>): number =>
+  kind === 'organic' || kind === 'lightweight' ? Math.max(WETTEST_SAND, HELD_OF_ABSORPTION * absorption) : WETTEST_SAND;
+
+/** How much more room damp sand takes than dry, at moisture `w` (0–0.3, share of dry mass); 1 for what does not swell. Straight between the handbook's points. */
 export function bulking(kind: Bulking, w: number): number {
-  requireNumber('moisture', w, 'The moisture of the sand', { min: 0, max: WETTEST });
+  if (kind === 'none') return 1;
+  requireNumber('moisture', w, 'The moisture of the sand', { min: 0, max: WETTEST_SAND });
   const fine = straightBetween(fineBulking, w);
   return 1 + (fine - 1) * shareOfRise[kind];
 }
@@ -44,11 +51,11 @@ export const squeezeTest = [
   { key: 'wet', moisture: 0.08, looks: 'Wets the palm' },
 ] as const;
 
-/** Moisture of a handful by weighing it damp and dried, share of its dry mass. Masses in g. @throws InputError */
-export function moistureByDrying(damp: number, dry: number): Figure {
+/** Moisture of a handful by weighing it damp and dried, share of its dry mass. Masses in g; `most` is the wettest it can be. @throws InputError */
+export function moistureByDrying(damp: number, dry: number, most = WETTEST_SAND): Figure {
   const check = new Checker();
   check.number('dry', dry, 'The dried handful', { above: 0, max: 5000, unit: 'g' });
-  if (check.clean) check.number('damp', damp, 'The damp handful', { min: dry, max: dry * (1 + WETTEST), unit: 'g' });
+  if (check.clean) check.number('damp', damp, 'The damp handful', { min: dry, max: dry * (1 + most), unit: 'g' });
   check.done();
   const moisture = damp / dry - 1;
   return figure(moisture * 100, '%', measured, [

@@ -88,7 +88,7 @@ function onBentSide(outer: Standing, [x, y]: PlanPoint, z: number, rim: number, 
 function placeAt({ outer, rim }: Cavity, around: Region, p: PlanPoint, z: number, steps: number): ThinPlace {
   const { body } = outer;
   const from: Place = { x: p[0], y: p[1], z };
-  const known = body.nearest?.([...p, z]);
+  const known = body.nearest?.([...p, z]) ?? body.nearestSide?.([...p, z], rim);
   const to = known
     ? { x: known[0], y: known[1], z: known[2] }
     : body.runOf

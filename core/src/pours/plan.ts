@@ -1,6 +1,6 @@
 import type { SettingClass } from '../cure/index.js';
 import type { MeasuringWay } from '../measuring/index.js';
-import { WETTEST, type Dose, type Learned, type Mix, type MixConditions, type MixingWays } from '../mixes/index.js';
+import { wettest, type Dose, type Learned, type Mix, type MixConditions, type MixingWays } from '../mixes/index.js';
 import { layInset, rimOf, type Inset, type MouldShape, type PieceKind } from '../moulds/index.js';
 import type { Lot, Scoop, ScoopStep } from '../stores/index.js';
 import type { Colouring } from '../tints/index.js';
@@ -146,8 +146,12 @@ export function checkPlan(plan: PourPlan): void {
   check.number('bucket', plan.bucket, 'The bucket', { min: 500, max: 200000, unit: 'mL' });
   check.number('temperature', plan.temperature, 'The temperature', { min: -10, max: 50, unit: '°C' });
   for (const [id, moisture] of Object.entries(plan.moisture)) {
-    const name = plan.mix.lines.find(({ material }) => material.id === id)?.material.name ?? 'a material';
-    check.number(`moisture.${id}`, moisture, `The moisture of ${name.toLowerCase()}`, { min: 0, max: WETTEST });
+    const material = plan.mix.lines.find((one) => one.material.id === id)?.material;
+    const name = material?.name.toLowerCase() ?? 'a material';
+    check.number(`moisture.${id}`, moisture, `The moisture of ${name}`, {
+      min: 0,
+      max: material ? wettest(material) : 0,
+    });
   }
   if (plan.times) {
     check.number('times.mixing', plan.times.mixing, 'The time to mix a bucketful', { above: 0, max: 120, unit: 'min' });

@@ -28,6 +28,8 @@ export interface Body {
   readonly whole: Reckoned;
   /** Run outwards per mm of height of the side that an edge of a section belongs to: only where sides are straight. */
   readonly runOf?: (edge: Edge) => number;
+  /** Nearest place of its sides, up to a height, to a place inside: only where rounded corners run otherwise than the sides beside them. */
+  readonly nearestSide?: (p: SolidPoint, rim: number) => SolidPoint;
   /** Nearest place of its sides and bottom to a place inside, for solids that know it at once. */
   readonly nearest?: (p: SolidPoint) => SolidPoint;
   /** Its flat side faces, where it has any worth telling apart. */

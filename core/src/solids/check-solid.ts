@@ -1,5 +1,5 @@
 import { Checker } from '../units/index.js';
-import { moveOutline, outlineArea, selfCrossing } from './outline.js';
+import { moveOutline, onceRound, outlineArea, selfCrossing } from './outline.js';
 import { openingsOf, polyhedronNames } from './polyhedron.js';
 import {
   LARGEST_SIZE,
@@ -58,6 +58,16 @@ const sizesOf: Record<Solid['kind'], readonly string[]> = {
   leaf: ['middle', 'edge'],
   mesh: ['height'],
   'known-volume': ['length', 'width', 'height'],
+};
+
+/** Ends of a frustum: one of them may be a point or an edge. */
+const ends: Partial<Record<Solid['kind'], readonly (readonly [bottom: string, top: string])[]>> = {
+  'round-frustum': [['bottomDiameter', 'topDiameter']],
+  'rect-frustum': [
+    ['bottomLength', 'topLength'],
+    ['bottomWidth', 'topWidth'],
+  ],
+  'polygon-frustum': [['bottomAcross', 'topAcross']],
 };
 
 /** Every kind of solid. */
@@ -128,8 +138,9 @@ const isPlace = (point: unknown) =>
   point.every((n) => typeof n === 'number' && Math.abs(n) <= LARGEST_SIZE);
 
 /** Notes what is wrong with a closed outline; answers whether it can be used. */
-function checkOutline({ check, at, whose }: Door, outline: readonly PlanPoint[]): boolean {
+function checkOutline({ check, at, whose }: Door, given: readonly PlanPoint[]): boolean {
   const field = at('outline');
+  const outline = onceRound(given);
   if (outline.length < 3 || outline.length > MOST_POINTS) {
     check.add(
       field,
@@ -279,7 +290,19 @@ export function checkSolidIn(check: Checker, path: string, whose: string, solid:
     return;
   }
   const given = solid as unknown as Readonly<Record<string, unknown>>;
-  for (const field of sizes) check.number(door.at(field), given[field], `${whose}’s ${words[field]!}`, size);
+  const pairs = ends[solid.kind] ?? [];
+  for (const field of sizes) {
+    const range = pairs.flat().includes(field) ? { min: 0, max: LARGEST_SIZE, unit: 'mm' } : size;
+    check.number(door.at(field), given[field], `${whose}’s ${words[field]!}`, range);
+  }
+  for (const [bottom, top] of pairs)
+    check.expect(
+      given[bottom] !== 0 || given[top] !== 0,
+      door.at(bottom),
+      0,
+      `${whose}’s ${words[bottom]!} and ${words[top]!} are both 0.`,
+      'One end may come to a point, not both.',
+    );
   (more[solid.kind] as ((door: Door, solid: Solid) => void) | undefined)?.(door, solid);
 }
 

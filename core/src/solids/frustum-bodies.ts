@@ -1,5 +1,6 @@
 import { facetsBetween, slopeFactor, type Body } from './body.js';
 import { circleRegion, polygonRegion, rectangleRegion } from './region.js';
+import { cornerSlope, nearestOnRounded } from './rounded-corner.js';
 import type { PlanPoint, PolygonFrustum, RectFrustum, RoundFrustum } from './solid.js';
 
 /** A size that runs straight from bottom to top. */
@@ -34,6 +35,7 @@ export function rectBody(solid: RectFrustum): Body {
   const endRun = (topLength - bottomLength) / 2 / height;
   const sideRun = (topWidth - bottomWidth) / 2 / height;
   const [ends, sides] = [slopeFactor(endRun), slopeFactor(sideRun)];
+  const corner = r > 0 ? cornerSlope(endRun, sideRun) : 1;
   const regionAt = (z: number) => rectangleRegion(length(z), width(z), r);
   const area = (z: number) => length(z) * width(z) - (4 - Math.PI) * r * r;
   return {
@@ -41,11 +43,12 @@ export function rectBody(solid: RectFrustum): Body {
     breaks: [],
     regionAt,
     runOf: (edge) => {
-      if (edge.kind === 'arc') return (endRun + sideRun) / 2;
+      // A corner leans at least as the lesser of its sides; how far it lies is asked of nearestSide.
+      if (edge.kind === 'arc') return Math.min(endRun, sideRun);
       return Math.abs(edge.x1 - edge.x0) > Math.abs(edge.y1 - edge.y0) ? sideRun : endRun;
     },
-    surfaceAt: (z) =>
-      2 * (length(z) - 2 * r) * sides + 2 * (width(z) - 2 * r) * ends + 2 * Math.PI * r * ((sides + ends) / 2),
+    surfaceAt: (z) => 2 * (length(z) - 2 * r) * sides + 2 * (width(z) - 2 * r) * ends + 2 * Math.PI * r * corner,
+    ...(r > 0 && { nearestSide: (p, rim) => nearestOnRounded({ solid, endRun, sideRun }, p, rim) }),
     whole: {
       volume: (height / 6) * (area(0) + 4 * area(height / 2) + area(height)),
       how: 'h/6·(A₀ + 4·Aₘ + A₁)',

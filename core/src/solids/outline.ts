@@ -18,9 +18,15 @@ export function outlineLength(points: readonly PlanPoint[]): number {
   }, 0);
 }
 
-/** The outline run counter-clockwise. */
+/** The outline once round: a first point that is repeated at the end is one. */
+export function onceRound(points: readonly PlanPoint[]): readonly PlanPoint[] {
+  const [first, last] = [points[0], points[points.length - 1]];
+  return points.length > 1 && first![0] === last![0] && first![1] === last![1] ? points.slice(0, -1) : points;
+}
+
+/** The outline run counter-clockwise, once round. */
 export const counterClockwise = (points: readonly PlanPoint[]): readonly PlanPoint[] =>
-  outlineArea(points) < 0 ? [...points].reverse() : points;
+  outlineArea(points) < 0 ? [...onceRound(points)].reverse() : onceRound(points);
 
 /** While an outline is moved from one distance to another, every corner runs straight from `start` to `end`. */
 export interface OutlineStage {
