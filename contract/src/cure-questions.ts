@@ -53,6 +53,8 @@ export class LiftOutRecordInput implements LiftOutRecord {
 export class LiftOutQuestion {
   @IsIn(settingClasses) setting: SettingClass;
   @IsIn(pieceKinds) piece: PieceKind;
+  /** Its grains are light. */
+  @IsOptional() @IsBoolean() lightweight?: boolean;
   @ListOf(() => LiftOutRecordInput, { most: 500 })
   records: LiftOutRecordInput[];
   @IsOptional() @IsIn(Object.keys(liftOutRisks)) care?: LiftOutCare;
@@ -63,6 +65,8 @@ export class LiftOutQuestion {
 /** A mould full of a mix, and the temperatures it stands in: when is each thing good? */
 export class WindowsQuestion extends TemperatureSeries {
   @IsIn(pieceKinds) piece: PieceKind;
+  /** Its grains are light. */
+  @IsOptional() @IsBoolean() lightweight?: boolean;
   @Part(() => MouldShapeInput) shape: MouldShapeInput;
   @IsOptional() @IsBoolean() accelerated?: boolean;
   /** What was put on mould and cores; “none” for bare ones. */

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { PieceKind } from '../moulds/index.js';
 import { InputError } from '../units/index.js';
 import {
   activation,
@@ -78,6 +79,9 @@ describe('times', () => {
   it('lift-out goes by the piece, or by a binder that is not Portland', () => {
     expect(handbookLiftOut('portland', 'pot')).toBe(24);
     expect(handbookLiftOut('gypsum', 'trough')).toBe(0.75);
+    const light = (piece: PieceKind) => handbookLiftOut('portland', piece, true);
+    expect([light('panel'), light('pot'), light('trough'), light('dish')]).toEqual([48, 30, 60, 44]);
+    expect(handbookLiftOut('gypsum', 'panel', true)).toBe(0.75);
   });
 });
 

@@ -23,8 +23,9 @@ describe('ages in one walk', () => {
   it('never fall', () => {
     fc.assert(
       fc.property(weather, (readings) => {
+        // A hair for rounding: below freezing the age stands still.
         const ages = agesAt(readings, [0, 10, 20, 40, 80], 'portland');
-        for (const [i, age] of ages.slice(1).entries()) expect(age).toBeGreaterThanOrEqual(ages[i]!);
+        for (const [i, age] of ages.slice(1).entries()) expect(age).toBeGreaterThanOrEqual(ages[i]! * (1 - 1e-12));
       }),
     );
   });

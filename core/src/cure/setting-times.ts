@@ -65,9 +65,15 @@ export function initialSet(setting: SettingClass, temperature: number, accelerat
   return at20 / rate(temperature, activation[setting]);
 }
 
-/** The handbook's lift-out age of a piece, equivalent hours at 20 °C. */
-export function handbookLiftOut(setting: SettingClass, piece: PieceKind): number {
-  return liftOutByBinder[setting] ?? liftOutByPiece[piece];
+/** Lift-out of Portland pieces with light grains: of panels, and of all others at the least, equivalent hours at 20 °C. */
+const LIGHT_PANEL = 48;
+const LIGHT = 30;
+
+/** The handbook’s lift-out age of a piece, equivalent hours at 20 °C. A lightweight mix is weaker while it is young. */
+export function handbookLiftOut(setting: SettingClass, piece: PieceKind, lightweight = false): number {
+  const byBinder = liftOutByBinder[setting];
+  if (byBinder !== undefined || !lightweight) return byBinder ?? liftOutByPiece[piece];
+  return Math.max(liftOutByPiece[piece], piece === 'panel' ? LIGHT_PANEL : LIGHT);
 }
 
 /** Share of the handbook's lift-out age at which the window opens for the bold, and by which a core may lock. */

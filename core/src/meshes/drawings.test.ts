@@ -31,6 +31,14 @@ const dxf = (...pairs: (string | number)[]) =>
     'EOF',
   ].join('\n');
 
+it('bends are as near as the outline asks for, whatever their size', () => {
+  const held = (d: string) => (areaOf(svg(`<path d="${d}"/>`, 'width="200mm" height="200mm" viewBox="0 0 200 200"')) * 25) / 1000;
+  expect(held('m0,0 q75,120 150,0 z')).toBeCloseTo(150, 1);
+  expect(held('m0,0 q75,120 150,0 z')).toBeGreaterThan(149.98);
+  const half = held('M20 50 A30 30 0 0 1 80 50 z');
+  expect(half).toBeCloseTo((Math.PI * 30 * 30 * 25) / 2000, 1);
+}); // prettier-ignore
+
 describe('an SVG', () => {
   it('comes in mm by its own width and view box', () => {
     expect(areaOf(svg('<rect x="10" y="10" width="100" height="60"/>'))).toBeCloseTo(50 * 30, 6);

@@ -164,6 +164,18 @@ describe('the measure of a mesh', () => {
     expect(measureMesh(folded).closed).toBe(false);
     expect(openEdges(folded).places.every(({ what }) => what === 'fold')).toBe(true);
   });
+  it('is open along the same edges whatever the sign of its zeros and the order of its triangles', () => {
+    const corners = [[0, 0, 0], [1, 0, 0], [0, 1, 0], [0, 0, 1]]; // prettier-ignore
+    const three = [[0, 2, 1], [0, 1, 3], [0, 3, 2]]; // prettier-ignore
+    fc.assert(
+      fc.property(fc.array(fc.boolean(), { minLength: 27, maxLength: 27 }), fc.shuffledSubarray([0, 1, 2], { minLength: 3 }), (signs, order) => {
+        const values = order.flatMap((t) => three[t]!.flatMap((c) => corners[c]!));
+        const triangles = new Float32Array(values.map((value, i) => (value === 0 && signs[i] ? -0 : value)));
+        expect(openEdges(triangles).count).toBe(3);
+        expect(measureMesh(triangles).closed).toBe(false);
+      }),
+    ); // prettier-ignore
+  });
   it('below any height is that of the filled mould', () => {
     const shape = alone(cone(160, 200, 180));
     const whole = volumesBelow(pail, 0, 180, 12);

@@ -16,6 +16,7 @@ import {
   toldBy,
   tooWet,
   totalWater,
+  wettest,
   type Held,
 } from './index.js';
 
@@ -147,7 +148,26 @@ describe('a batch too wet', () => {
   });
 });
 
+describe('damp materials', () => {
+  it('may be as wet as each can hold: sand before it flows, peat and coir before they drip', () => {
+    expect([wettest(material('sharp-sand')), wettest(material('peat')), wettest(material('coir'))]).toEqual([
+      0.3,
+      expect.closeTo(2.7, 9),
+      expect.closeTo(3.3, 9),
+    ]);
+    const mix = recipe([['grey-cement', 2], ['perlite', 3], ['peat', 3]], { grade: 3, packed: true }); // prettier-ignore
+    const batch = sizeToVolume(massesPerPart(mix, week), 4715.94);
+    expect(batch.totalWater).toBeCloseTo(2281, -1);
+    expect(batch.totalWater - broughtWater(batch, { peat: 0.6 })).toBeCloseTo(2011, -1);
+    expect(() => broughtWater(batch, { peat: 3 })).toThrow(/moisture\.peat/);
+    const sand = sizeToVolume(massesPerPart(sandCement(), week), 1000);
+    expect(() => broughtWater(sand, { 'sharp-sand': 0.31 })).toThrow(/moisture\.sharp-sand/);
+  });
+});
+
 describe('moisture of a handful', () => {
+  it('of peat is more than its dry mass, where that is what it can hold', () =>
+    expect(moistureByDrying(180, 100, wettest(material('peat'))).value).toBeCloseTo(80, 9));
   it('is what dried out of it', () => {
     expect(moistureByDrying(525, 500).value).toBeCloseTo(5, 9);
     expect(moistureByDrying(500, 500).value).toBe(0);

@@ -27,6 +27,6 @@ export function rehearsalPieceOf({ name, shape, piece, mix, conditions, setting 
     loss,
     area: outer + inner + holes + base + open,
     strength: strength.value,
-    liftOutAge: handbookLiftOut(setting, piece),
+    liftOutAge: handbookLiftOut(setting, piece, isLightweight(mix)),
   };
 }

@@ -37,8 +37,8 @@ export class LiftOutsService {
     const lessonOf = await this.lessons(casts);
     const known = new Map<string, number>();
     return (cast) => {
-      const { setting, piece, mixId } = cast.snapshot;
-      const key = [cast.mouldId, mixId, setting, piece].join(' ');
+      const { setting, piece, mixId, lightweight } = cast.snapshot;
+      const key = [cast.mouldId, mixId, setting, piece, lightweight].join(' ');
       const age = known.get(key) ?? liftOutAge(cast.snapshot, lessonOf(cast));
       known.set(key, age);
       return age;
@@ -47,7 +47,7 @@ export class LiftOutsService {
 
   async view(cast: Pair): Promise<LiftOutView> {
     const lesson = (await this.lessons([cast]))(cast);
-    const handbook = handbookLiftOut(cast.snapshot.setting, cast.snapshot.piece);
+    const handbook = handbookOf(cast.snapshot);
     const records = countedOf(lesson);
     return { handbook, learned: learnedOf(cast.snapshot, lesson), records, ways: lesson?.ways ?? firstWays };
   }
@@ -106,9 +106,11 @@ function countedOf(lesson: LiftOutLessonEntity | undefined): readonly LiftOutSee
   return (lesson?.records ?? []).filter(({ at }) => at >= since);
 }
 
-function learnedOf({ setting, piece }: CastSnapshot, lesson: LiftOutLessonEntity | undefined): LearnedLiftOut {
+const handbookOf = ({ setting, piece, lightweight }: CastSnapshot) => handbookLiftOut(setting, piece, lightweight);
+
+function learnedOf(snapshot: CastSnapshot, lesson: LiftOutLessonEntity | undefined): LearnedLiftOut {
   const { care, triedAgainAt } = lesson?.ways ?? firstWays;
-  return learnLiftOut(handbookLiftOut(setting, piece), countedOf(lesson), {
+  return learnLiftOut(handbookOf(snapshot), countedOf(lesson), {
     care,
     ...(triedAgainAt !== undefined && { triedAgainAt }),
   });
@@ -116,7 +118,7 @@ function learnedOf({ setting, piece }: CastSnapshot, lesson: LiftOutLessonEntity
 
 /** The age at which a cast is to be lifted out, equivalent hours: learned, or the handbook's where that is off or nothing was learned. */
 function liftOutAge(snapshot: CastSnapshot, lesson: LiftOutLessonEntity | undefined): number {
-  const handbook = handbookLiftOut(snapshot.setting, snapshot.piece);
+  const handbook = handbookOf(snapshot);
   if (!lesson || lesson.ways.off || countedOf(lesson).length === 0) return handbook;
   return learnedOf(snapshot, lesson).age.value;
 }

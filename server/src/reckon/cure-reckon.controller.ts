@@ -90,22 +90,22 @@ export class CureReckonController {
   @Post('lift-out')
   @HttpCode(200)
   @asked(LiftOutQuestion, cureExamples['lift-out'])
-  liftOut(@Body() { setting, piece, records, ...ways }: LiftOutQuestion): LearnedLiftOut {
-    return learnLiftOut(handbookLiftOut(setting, piece), records, ways);
+  liftOut(@Body() { setting, piece, lightweight, records, ...ways }: LiftOutQuestion): LearnedLiftOut {
+    return learnLiftOut(handbookLiftOut(setting, piece, lightweight), records, ways);
   }
 
   /** When cores are pulled, the piece is lifted out, handled, walked on and loaded. */
   @Post('windows')
   @HttpCode(200)
   @asked(WindowsQuestion, cureExamples.windows)
-  windows(@Body() { readings, setting, piece, shape, accelerated, release }: WindowsQuestion): Windows {
+  windows(@Body() { readings, setting, piece, lightweight, shape, accelerated, release }: WindowsQuestion): Windows {
     const course = ageCourse(inOrder(readings), setting);
     const at = (age: number | undefined, name = 'at') => {
       const hour = age === undefined ? undefined : hourOfAge(course, 0, age, HORIZON);
       return hour === undefined ? {} : { [name]: hour };
     };
     const set = initialSet(setting, 20, accelerated);
-    const age = handbookLiftOut(setting, piece);
+    const age = handbookLiftOut(setting, piece, lightweight);
     return {
       pulls: pulledCores(checkedShape(shape), release).map(({ name, window: { good, late, how } }) => ({
         core: name,

@@ -4,15 +4,23 @@ import { QuantityField } from '../ui/quantity-field';
 import { sayRefusal } from '../ui/say-refusal';
 import { useUnits } from '../ui/units';
 
-/** The moisture of sand by drying a weighed handful, step by step. */
-export function DryHandful({ name, onMoisture }: { name: string; onMoisture: (moisture: number) => void }) {
+/** The moisture of a material by drying a weighed handful, step by step; `most` is the wettest it can be. */
+export function DryHandful({
+  name,
+  most,
+  onMoisture,
+}: {
+  name: string;
+  most: number;
+  onMoisture: (moisture: number) => void;
+}) {
   const { system } = useUnits();
   const [damp, setDamp] = useState<number>();
   const [told, setTold] = useState<string>();
   const dried = (dry: number | undefined) => {
     if (damp === undefined || dry === undefined) return;
     try {
-      const { value } = moistureByDrying(damp, dry);
+      const { value } = moistureByDrying(damp, dry, most);
       setTold(`${value.toFixed(1)} % water.`);
       onMoisture(Number((value / 100).toFixed(3)));
     } catch (error) {

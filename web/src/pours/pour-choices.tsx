@@ -1,9 +1,8 @@
-import { bulking, consistencies, heldSpots, pieceUses, squeezeTest, type Grade } from '@dewpot/core';
+import { consistencies, heldSpots, pieceUses, type Grade } from '@dewpot/core';
 import type { PourInput } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { placesQuery } from '../api/places';
 import { BasisNote } from '../ui/basis-note';
-import { Choice } from '../ui/choice';
 import { Picks } from '../ui/picks';
 import { pieceUseWords } from '../ui/piece-use-words';
 import { QuantityField } from '../ui/quantity-field';
@@ -11,7 +10,7 @@ import { SelectField } from '../ui/select-field';
 import { sayWhen } from '../ui/say-when';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
-import { DryHandful } from './dry-handful';
+import { DampMaterials } from './damp-materials';
 import { MeasuringChoice } from './measuring-choice';
 import { measuredBefore, type PlanSources, type Reckoned } from './plan';
 
@@ -43,15 +42,7 @@ export interface MeasuringProps extends ChoicesProps {
 export function PourChoices({ input, sources, reckoned, onChange }: MeasuringProps) {
   const { system } = useUnits();
   const places = useQuery(placesQuery).data ?? [];
-  const {
-    mixes,
-    palette: { stores },
-  } = sources;
-  const chosen = [input.mixId, ...input.items.map(({ mixId }) => mixId)];
-  const lines = mixes.filter(({ id }) => chosen.includes(id)).flatMap((mix) => mix.lines);
-  const sands = stores.materials.filter(
-    (material) => material.bulking !== 'none' && lines.some(({ materialId }) => materialId === material.id),
-  );
+  const { mixes } = sources;
   const word = (values: readonly string[]) => [
     { value: '', label: 'not said' },
     ...values.map((value) => ({ value, label: value })),
@@ -78,28 +69,7 @@ export function PourChoices({ input, sources, reckoned, onChange }: MeasuringPro
         options={consistencies.map(({ grade, name, looks }) => ({ value: grade, label: `${name}: ${looks}` }))}
         onChange={(grade) => onChange({ grade })}
       />
-      {sands.map((sand) => (
-        <div key={sand.id}>
-          <Choice
-            twoColumns
-            legend={`Squeeze a handful of the ${sand.name.toLowerCase()}`}
-            value={input.moisture[sand.id] ?? 0}
-            options={squeezeTest.map(({ moisture, looks }) => ({
-              value: moisture,
-              label: looks,
-              hint:
-                moisture === 0
-                  ? 'dry'
-                  : `${moisture * 100} % water, × ${bulking(sand.bulking, moisture).toFixed(2)} room`,
-            }))}
-            onChange={(moisture) => onChange({ moisture: { ...input.moisture, [sand.id]: moisture } })}
-          />
-          <DryHandful
-            name={sand.name.toLowerCase()}
-            onMoisture={(moisture) => onChange({ moisture: { ...input.moisture, [sand.id]: moisture } })}
-          />
-        </div>
-      ))}
+      <DampMaterials {...{ input, sources, onChange }} />
       <div className="grid grid-cols-2 gap-3">
         <SelectField
           label="Spare"
