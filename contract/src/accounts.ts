@@ -7,7 +7,7 @@ import {
   type UnitSystem,
   type Waking,
 } from '@dewpot/core';
-import { IsBoolean, IsEmail, IsIn, IsOptional, IsTimeZone, MaxLength, ValidateIf } from 'class-validator';
+import { IsBoolean, IsEmail, IsIn, IsOptional, IsTimeZone, IsUUID, MaxLength, ValidateIf } from 'class-validator';
 import { Amount, Part, Text, Version } from './limits.js';
 
 export class SignIn {
@@ -104,6 +104,8 @@ export class WorkshopSettings {
   @IsOptional() @Part(() => WakingInput) waking?: WakingInput;
   /** IANA name of the zone that the workshop lies in; the server's own where it is left out. */
   @IsOptional() @IsTimeZone() zone?: string;
+  /** The material that weighs cores down; fine sand where it is left out. */
+  @IsOptional() @IsUUID() ballastSandId?: string;
   /** The caster has said which scoop, bucket and scale there are; until then they are assumed, and that is told. */
   @IsOptional() @IsBoolean() setUp?: boolean;
   @IsOptional() @Version() version?: number;

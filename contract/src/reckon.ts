@@ -71,6 +71,11 @@ export class BallastQuestion {
   /** Of the empty cores, g. */
   @IsOptional() @Grams() coreMass?: number;
   @IsOptional() @Whole(1, 12) lifts?: number;
+  /** Height of a set lift that is poured on, and of the fluid, mm; from the bottom to the rim where left out. */
+  @IsOptional() @Millimetres(0) from?: number;
+  @IsOptional() @Millimetres(0) to?: number;
+  /** Loose density of the sand that weighs the cores down, kg/L; fine sand where left out. */
+  @IsOptional() @Density() sand?: number;
 }
 
 export class MeasuredQuestion {

@@ -115,7 +115,7 @@ export interface PlanParts {
   readonly lessons: (mixId: string) => MixLessons;
   /** What runs at the bench taught. */
   readonly runs: readonly RunLesson[];
-  readonly workshop: Pick<WorkshopSettings, 'bucket' | 'scaleStep' | 'liftLimit'>;
+  readonly workshop: Pick<WorkshopSettings, 'bucket' | 'scaleStep' | 'liftLimit' | 'ballastSandId'>;
   /** ms */
   readonly now: number;
 }
@@ -184,6 +184,12 @@ function scoopOf({ scoopId }: Omit<PourInput, 'version'>, scoops: readonly Scoop
   return scoop;
 }
 
+/** The sand that a workshop weighs its cores down with, where one is chosen and still there. */
+export function ballastSandOf({ ballastSandId }: Pick<WorkshopSettings, 'ballastSandId'>, find: FindMaterial) {
+  const sand = ballastSandId === undefined ? undefined : find(ballastSandId);
+  return sand ? { ballastSand: { name: sand.name, bulk: sand.bulk } } : {};
+}
+
 /** Conditions under which a mix of the workshop is calculated. */
 export function mixConditionsOf(view: MixView, mix: Mix, { lots, lessons, now }: PlanParts): MixConditions {
   return conditionsOf(mix, { dampDays: view.dampDays, lots, lessons: lessons(view.id), now });
@@ -227,6 +233,7 @@ function planOf(input: Omit<PourInput, 'version'>, { view, items }: Share, parts
     ...(view.ways && { ways: view.ways }),
     scaleStep: workshop.scaleStep,
     lots,
+    ...ballastSandOf(workshop, find),
     liftLimit: workshop.liftLimit,
   };
 }

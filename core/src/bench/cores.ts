@@ -16,11 +16,12 @@ export interface CoreHold {
 export function coreHolds({ plan, sheet }: ReckonedPart): CoreHold[] {
   const { perPart } = sheet.mix;
   const density = batchMass(perPart).fresh / perPart.volume;
+  const sand = plan.ballastSand ? { sand: plan.ballastSand } : {};
   return plan.items
     .filter(({ shape }) => blanks(shape).length > 0)
     .map(({ name, count, shape, fillTo }) => {
-      const held = ballast(shape, density, 0, fillTo === undefined ? {} : { to: fillTo });
-      const lifts = held && !held.fits ? liftsThatFit(shape, density) : undefined;
+      const held = ballast(shape, density, { ...sand, ...(fillTo !== undefined && { to: fillTo }) });
+      const lifts = held && !held.fits ? liftsThatFit(shape, density, sand) : undefined;
       return { name, count, ...(held && { held }), ...(lifts !== undefined && { lifts }) };
     });
 }

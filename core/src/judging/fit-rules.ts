@@ -54,13 +54,13 @@ export const fitRule: ItemRule = (judged) => {
 };
 
 /** A core that its own sand does not hold down. */
-export const floatingCoreRule: ItemRule = ({ item, mix, traits }) => {
+export const floatingCoreRule: ItemRule = ({ item, plan, mix, traits }) => {
   const { shape, fillTo = rimOf(shape) } = item;
   const density = mix.freshDensity.value;
-  const coreMass = traits?.coreMass ?? 0;
-  const needed = ballast(shape, density, coreMass, { to: fillTo });
+  const holding = { coreMass: traits?.coreMass ?? 0, ...(plan.ballastSand && { sand: plan.ballastSand }) };
+  const needed = ballast(shape, density, { ...holding, to: fillTo });
   if (!needed || needed.fits || needed.mass.value === 0) return undefined;
-  const lifts = liftsThatFit(shape, density, coreMass);
+  const lifts = liftsThatFit(shape, density, holding);
   return {
     key: 'floating-core',
     harm: 2,

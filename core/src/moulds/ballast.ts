@@ -5,8 +5,14 @@ import { displacedVolume } from './fill.js';
 import type { MouldShape } from './mould.js';
 
 const SAFETY = 1.2;
-/** Loose dry sand as it is poured into a core, kg/L. */
-const BALLAST_SAND = 1.55;
+/** Loose dry sand that is poured into a core: its name and its loose density, kg/L. */
+export interface BallastSand {
+  readonly name: string;
+  readonly bulk: number;
+}
+
+/** Taken where nobody chose one: the bulkier of the usual sands, so that what fits with it fits with any. */
+export const usualBallastSand: BallastSand = { name: 'Fine sand', bulk: 1.5 };
 const GRAVITY = 9.81;
 
 /** What holds a core down in fluid mix. */
@@ -15,10 +21,22 @@ export interface Ballast {
   readonly mass: Figure;
   /** The same as dry sand, mL. */
   readonly sand: Figure;
+  /** Which sand that is. */
+  readonly sandName: string;
   /** Whether that sand fits inside the cores. */
   readonly fits: boolean;
   /** What to do, in a sentence. */
   readonly advice: string;
+}
+
+/** What a core is held down against, and with what. */
+export interface BallastOptions {
+  /** Of the empty cores, g. */
+  readonly coreMass?: number;
+  /** Height of the set lift that is poured on, and of the fluid, mm: from the bottom to the rim where left out. */
+  readonly from?: number;
+  readonly to?: number;
+  readonly sand?: BallastSand;
 }
 
 /** What is poured at once: from the set lift to a height, mm. */
@@ -32,14 +50,10 @@ export interface Lift {
  * `density` of the fresh mix in kg/L (0.3–4), `coreMass` in g. No cores, or a pressed shell (nothing floats): undefined.
  * @throws InputError on numbers out of range.
  */
-export function ballast(
-  shape: MouldShape,
-  density: number,
-  coreMass = 0,
-  lift: Partial<Lift> = {},
-): Ballast | undefined {
+export function ballast(shape: MouldShape, density: number, options: BallastOptions = {}): Ballast | undefined {
   const rim = rimOf(shape);
-  const { from = 0, to = rim } = lift;
+  const { coreMass = 0, from = 0, to = rim, sand: { name, bulk } = usualBallastSand } = options;
+  requireNumber('sand.bulk', bulk, `The loose density of ${name.toLowerCase()}`, { min: 0.3, max: 5, unit: 'kg/L' });
   requireNumber('density', density, 'The density of the fresh mix', { min: 0.3, max: 4, unit: 'kg/L' });
   requireNumber('coreMass', coreMass, 'The mass of the core', { min: 0, unit: 'g' });
   requireNumber('lift.from', from, 'The height of the set lift', { min: 0, max: rim, unit: 'mm' });
@@ -49,7 +63,7 @@ export function ballast(
   const displaced = displacedVolume(shape, 'cores', from, to);
   const needed = Math.max(0, SAFETY * density * displaced - coreMass);
   const room = cores.reduce((sum, { solid }) => sum + solidVolume(solid), 0);
-  const sandVolume = needed / BALLAST_SAND;
+  const sandVolume = needed / bulk;
   const fits = sandVolume <= room;
   const mass = figure(needed, 'g', computed, [
     line(
@@ -68,10 +82,10 @@ export function ballast(
   ]);
   const sand = figure(sandVolume, 'mL', handbook, [
     line('Ballast', needed, 'g'),
-    line('Loose dry sand', BALLAST_SAND, 'kg/L', 'handbook'),
+    line(`${name}, loose and dry`, bulk, 'kg/L'),
     line('Room inside the core', room, 'mL'),
   ]);
-  return { mass, sand, fits, advice: adviceOn(fits) };
+  return { mass, sand, sandName: name, fits, advice: adviceOn(fits) };
 }
 
 const adviceOn = (fits: boolean) =>
@@ -85,22 +99,31 @@ export interface LiftBallast extends Lift {
 }
 
 /** Ballast lift by lift, for `lifts` even ones (1–12), each poured on set ones. @throws InputError */
-export function ballastByLift(shape: MouldShape, density: number, lifts: number, coreMass = 0): LiftBallast[] {
+export function ballastByLift(
+  shape: MouldShape,
+  density: number,
+  lifts: number,
+  options: Pick<BallastOptions, 'coreMass' | 'sand'> = {},
+): LiftBallast[] {
   requireNumber('lifts', lifts, 'The number of lifts', { min: 1, max: 12 });
   const rim = rimOf(shape);
   return Array.from({ length: Math.round(lifts) }, (_, i) => ({
     from: (rim * i) / lifts,
     to: Math.min(rim, (rim * (i + 1)) / lifts),
   })).flatMap((lift) => {
-    const held = ballast(shape, density, coreMass, lift);
+    const held = ballast(shape, density, { ...options, ...lift });
     return held ? [{ ...lift, ballast: held }] : [];
   });
 }
 
 /** Fewest even lifts, each on set ones, at which sand alone holds the cores down; undefined where none does. */
-export function liftsThatFit(shape: MouldShape, density: number, coreMass = 0): number | undefined {
+export function liftsThatFit(
+  shape: MouldShape,
+  density: number,
+  options: Pick<BallastOptions, 'coreMass' | 'sand'> = {},
+): number | undefined {
   return [1, 2, 3, 4, 5, 6].find((lifts) =>
-    ballastByLift(shape, density, lifts, coreMass).every((one) => one.ballast.fits),
+    ballastByLift(shape, density, lifts, options).every((one) => one.ballast.fits),
   );
 }
 

@@ -9,8 +9,10 @@ const NEAR = 1e-6;
 export interface Faces {
   /** The side that stood against the outer mould. */
   readonly outer: number;
-  /** The sides, floors and tops that stood against the cores. */
+  /** What stood against the cores: its sides, and its floors and tops. */
   readonly inner: number;
+  readonly innerSide: number;
+  readonly innerFloor: number;
   /** The walls of holes and what else inserts left. */
   readonly holes: number;
   /** The underside. */
@@ -65,22 +67,26 @@ export function faces(shape: MouldShape): Faces {
       regionAt(outer, z),
       all.map((blank) => regionAt(blank, z)),
     );
-  const ofBlank = (blank: Standing, i: number) => {
+  const sideOf = (blank: Standing, i: number) => {
     const share = (z: number) => {
       const whole = regionPerimeter(regionAt(blank, z));
       return whole === 0 ? 0 : freeAt(z).blanks[i]! / whole;
     };
-    const sides = sumUp(cavity, blank.bottom, Math.min(blank.top, rim), (z) => surfaceAt(blank, z) * share(z));
-    return sides + endsOf(cavity, blank);
+    return sumUp(cavity, blank.bottom, Math.min(blank.top, rim), (z) => surfaceAt(blank, z) * share(z));
   };
+  const sum = (areas: readonly number[]) => areas.reduce((all, area) => all + area, 0);
+  const innerSide = sum(cores.map((core, i) => sideOf(core, i)));
+  const innerFloor = sum(cores.map((core) => endsOf(cavity, core)));
   const outerShare = (z: number) => {
     const whole = regionPerimeter(regionAt(outer, z));
     return whole === 0 ? 1 : freeAt(z).outer / whole;
   };
   return {
     outer: sumUp(cavity, 0, rim, (z) => surfaceAt(outer, z) * outerShare(z)) + ledges(cavity),
-    inner: cores.reduce((sum, core, i) => sum + ofBlank(core, i), 0),
-    holes: inserts.reduce((sum, insert, i) => sum + ofBlank(insert, cores.length + i), 0),
+    inner: innerSide + innerFloor,
+    innerSide,
+    innerFloor,
+    holes: sum(inserts.map((insert, i) => sideOf(insert, cores.length + i) + endsOf(cavity, insert))),
     base: freeAt(0).area,
     // A hair below, where a core that ends at the rim by rounding alone still stands.
     open: freeAt(rim * (1 - 1e-9)).area,

@@ -75,9 +75,13 @@ describe('the nested pot', () => {
 
   it('needs less ballast above a set lift and with a heavy core', () => {
     const bare = ballast(nestedPot, 2.15)!.mass.value;
-    expect(ballast(nestedPot, 2.15, 500)!.mass.value).toBeCloseTo(bare - 500, 6);
-    expect(ballast(nestedPot, 2.15, 0, { from: 100 })!.mass.value).toBeLessThan(bare);
-    expect(ballast(nestedPot, 2.15, 0, { from: 180 })!.mass.value).toBe(0);
+    expect(ballast(nestedPot, 2.15, { coreMass: 500 })!.mass.value).toBeCloseTo(bare - 500, 6);
+    expect(ballast(nestedPot, 2.15, { from: 100 })!.mass.value).toBeLessThan(bare);
+    expect(ballast(nestedPot, 2.15, { from: 180 })!.mass.value).toBe(0);
+    const sharp = ballast(nestedPot, 2.15, { sand: { name: 'Sharp sand', bulk: 1.6 } })!;
+    expect([sharp.sandName, sharp.sand.value]).toEqual(['Sharp sand', expect.closeTo(bare / 1.6, 6)]);
+    expect(ballast(nestedPot, 2.15)!.sand.value).toBeCloseTo(bare / 1.5, 6);
+    expect(() => ballast(nestedPot, 2.15, { sand: { name: 'Sand', bulk: 0 } })).toThrow(/sand\.bulk/);
   });
 
   it('measures its wall square to the slope', () => {

@@ -1,6 +1,6 @@
 import { regionPerimeter, solidVolume } from '../solids/index.js';
 import { computed, figure, line, measured, type Figure, type Finding } from '../units/index.js';
-import { ballast, liftsThatFit, wallPressure, type Ballast } from './ballast.js';
+import { ballast, liftsThatFit, wallPressure, type Ballast, type BallastSand } from './ballast.js';
 import { cavityOf, regionAt } from './cavity.js';
 import { checkMould } from './check-mould.js';
 import {
@@ -42,6 +42,8 @@ export interface MouldOptions extends MouldUse {
   readonly dryDensity?: number;
   /** Of the empty cores, g. */
   readonly coreMass?: number;
+  /** What weighs the cores down. */
+  readonly ballastSand?: BallastSand;
   /** How far below its rim a jar is filled, mm. */
   readonly fillGap?: number;
 }
@@ -219,6 +221,7 @@ export function reckonMould(shape: MouldShape, options: MouldOptions): MouldFigu
     largestGrain,
     meshOpening,
     fillGap,
+    ballastSand,
   } = options;
   const byGeometry = computedFigure(shape);
   const volume = fullVolume(shape);
@@ -237,8 +240,9 @@ export function reckonMould(shape: MouldShape, options: MouldOptions): MouldFigu
     fillGap === undefined
       ? undefined
       : insideFigure(shape, fillGap, ['To the brim', 'Fill line below the rim', 'To the fill line']);
-  const weight = ballast(shape, density, coreMass);
-  const lifts = weight && !weight.fits ? liftsThatFit(shape, density, coreMass) : undefined;
+  const holding = { coreMass, ...(ballastSand && { sand: ballastSand }) };
+  const weight = ballast(shape, density, holding);
+  const lifts = weight && !weight.fits ? liftsThatFit(shape, density, holding) : undefined;
   const overhang = undercut(shape);
   return {
     volume: volumeFigure(shape, byGeometry),

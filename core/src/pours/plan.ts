@@ -1,7 +1,7 @@
 import type { SettingClass } from '../cure/index.js';
 import type { MeasuringWay } from '../measuring/index.js';
 import { wettest, type Dose, type Learned, type Mix, type MixConditions, type MixingWays } from '../mixes/index.js';
-import { layInset, rimOf, type Inset, type MouldShape, type PieceKind } from '../moulds/index.js';
+import { layInset, rimOf, type BallastSand, type Inset, type MouldShape, type PieceKind } from '../moulds/index.js';
 import type { Lot, Scoop, ScoopStep } from '../stores/index.js';
 import type { Colouring } from '../tints/index.js';
 import { Checker, InputError, type FieldIssue } from '../units/index.js';
@@ -66,6 +66,8 @@ export interface PourPlan {
   /** How long things take at this bench; as is usual where it is left out. */
   readonly times?: WorkTimes;
   readonly lots: readonly Lot[];
+  /** What weighs the cores down; as is usual where it is left out. */
+  readonly ballastSand?: BallastSand;
   /** Mass from which two people lift, g. */
   readonly liftLimit: number;
 }

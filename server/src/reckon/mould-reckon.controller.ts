@@ -106,10 +106,12 @@ export class MouldReckonController {
   @Post('ballast')
   @HttpCode(200)
   @asked(BallastQuestion, examples.ballast)
-  ballast(@Body() { shape: given, density, coreMass = 0, lifts }: BallastQuestion) {
+  ballast(@Body() { shape: given, density, coreMass = 0, lifts, from, to, sand }: BallastQuestion) {
     const shape = checkedShape(given);
-    const whole = ballast(shape, density, coreMass) ?? null;
-    return { whole, lifts: lifts === undefined ? [] : ballastByLift(shape, density, lifts, coreMass) };
+    const holding = { coreMass, ...(sand !== undefined && { sand: { name: 'The sand', bulk: sand } }) };
+    const lift = { ...(from !== undefined && { from }), ...(to !== undefined && { to }) };
+    const whole = ballast(shape, density, { ...holding, ...lift }) ?? null;
+    return { whole, lifts: lifts === undefined ? [] : ballastByLift(shape, density, lifts, holding) };
   }
 
   /** A volume by what filled the mould. */

@@ -6,7 +6,8 @@ export function FurtherAnswers({ figures: { faces, gap, pressure, mesh, outOfLev
   const units = useUnits();
   const areas: [string, number][] = [
     ['Outside', faces.outer],
-    ['Inside', faces.inner],
+    ['Inside, its side', faces.innerSide],
+    ['Inside, its floor', faces.innerFloor],
     ['Underside', faces.base],
     ['Open while it sets', faces.open],
     ['Holes', faces.holes],

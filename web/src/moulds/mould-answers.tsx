@@ -58,7 +58,7 @@ export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix, ju
           <BigFigure
             label="Hold the core down with"
             figure={ballast.mass}
-            note={`or ${units.sayFigure(ballast.sand)} of dry sand`}
+            note={`or ${units.sayFigure(ballast.sand)} of dry ${ballast.sandName.toLowerCase()}`}
           />
         )}
         <div>

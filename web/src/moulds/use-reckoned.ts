@@ -1,5 +1,13 @@
 import { useMemo, useState } from 'react';
-import { InputError, reckonMould, reckonShells, type FieldIssue, type MouldFigures } from '@dewpot/core';
+import {
+  InputError,
+  reckonMould,
+  reckonShells,
+  type BallastSand,
+  type FieldIssue,
+  type MouldFigures,
+} from '@dewpot/core';
+import { useBallastSand } from '../api/ballast-sand';
 import type { MouldDraft } from './draft';
 import type { Drawn } from './mould-drawing';
 import { errorsByField } from './size-field';
@@ -19,6 +27,7 @@ const FILL_GAP = 10;
 function reckon(
   { shape, stuff, piece, sleeve, coreMass, meshOpening }: MouldDraft,
   mix: MixOfMould | undefined,
+  sand: { readonly ballastSand?: BallastSand },
 ): Reckoned {
   const options = {
     stuff,
@@ -28,6 +37,7 @@ function reckon(
     ...(meshOpening !== undefined && { meshOpening }),
     ...((piece === 'small-pot' || piece === 'dish') && { fillGap: FILL_GAP }),
     ...mix,
+    ...sand,
   };
   try {
     const figures = reckonMould(shape, options);
@@ -42,7 +52,8 @@ function reckon(
 
 /** The draft's figures or what is wrong with it, and the last shape that could be drawn. */
 export function useReckoned(draft: MouldDraft, mix: MixOfMould | undefined) {
-  const reckoned = useMemo(() => reckon(draft, mix), [draft, mix]);
+  const sand = useBallastSand();
+  const reckoned = useMemo(() => reckon(draft, mix, sand), [draft, mix, sand]);
   const [drawn, setDrawn] = useState(reckoned.drawn);
   if (reckoned.drawn && reckoned.drawn !== drawn) setDrawn(reckoned.drawn);
   const { figures, fiveMore } = reckoned;

@@ -119,7 +119,7 @@ function Cores({ sheets }: { sheets: readonly SheetPart[] }) {
         {holds.map(({ name, count, held, lifts }, i) => (
           <li key={i} className={held!.fits ? '' : 'border-warning border-l-4 pl-3'}>
             <strong>{units.sayFigure(held!.mass)}</strong> on the core of each {count > 1 && `of ${count} × `}
-            {name}, as dry sand {units.sayFigure(held!.sand)}
+            {name}, as dry {held!.sandName.toLowerCase()} {units.sayFigure(held!.sand)}
             {!held!.fits &&
               (lifts === undefined
                 ? '. No sand holds it: clamp it down with a bar across, or pour a stiffer mix by hand'

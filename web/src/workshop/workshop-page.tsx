@@ -1,11 +1,15 @@
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import { usualBallastSand } from '@dewpot/core';
 import { WorkshopSettings } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
 import { Controller, useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import { toast } from '../ui/toast';
 import { useSaveSettings, useSession } from '../api/session';
+import { storesQuery } from '../api/work';
 import { Choice } from '../ui/choice';
 import { PageHead } from '../ui/page-head';
+import { SelectField } from '../ui/select-field';
 import { QuantityField } from '../ui/quantity-field';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
@@ -50,9 +54,22 @@ const sizes = [
   { name: 'liftLimit', label: 'Two people lift from', dimension: 'mass' },
 ] as const;
 
+/** Aggregates that can be poured into a core, with their loose density. */
+function useSands() {
+  const materials = useQuery(storesQuery).data?.materials ?? [];
+  const { name, bulk } = usualBallastSand;
+  return [
+    { value: '', label: `${name}, ${bulk.toFixed(2)} kg/L (usual)` },
+    ...materials
+      .filter((material) => material.kind === 'aggregate')
+      .map((material) => ({ value: material.id, label: `${material.name}, ${material.bulk.toFixed(2)} kg/L` })),
+  ];
+}
+
 function Settings() {
   const { workshop } = useSession();
   const save = useSaveSettings();
+  const sands = useSands();
   const { id: _, demo: __, ...settings } = workshop;
   const { control, register, handleSubmit, formState } = useForm<WorkshopSettings>({
     resolver: classValidatorResolver(WorkshopSettings),
@@ -108,6 +125,18 @@ function Settings() {
           )}
         />
       ))}
+      <Controller
+        control={control}
+        name="ballastSandId"
+        render={({ field }) => (
+          <SelectField
+            label="Sand that weighs cores down"
+            value={field.value ?? ''}
+            options={sands}
+            onChange={(id) => field.onChange(id === '' ? undefined : id)}
+          />
+        )}
+      />
       <Failure error={save.error} />
       <button type="submit" className="btn btn-primary h-14 w-full text-lg" disabled={save.isPending}>
         Keep these

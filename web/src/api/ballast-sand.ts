@@ -1,0 +1,12 @@
+import { useMemo } from 'react';
+import { ballastSandOf, finderOf } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
+import { useSession } from './session';
+import { storesQuery } from './work';
+
+/** The sand that the workshop weighs its cores down with, where one is chosen. */
+export function useBallastSand(): ReturnType<typeof ballastSandOf> {
+  const { workshop } = useSession();
+  const materials = useQuery(storesQuery).data?.materials;
+  return useMemo(() => ballastSandOf(workshop, finderOf(materials ?? [])), [workshop, materials]);
+}
