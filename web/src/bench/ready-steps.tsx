@@ -78,7 +78,7 @@ export function CoresStep({ cores }: { cores: readonly CoreHold[] }) {
             <>
               <p>
                 <span className="numeral text-3xl">{units.sayFigure(held.mass)}</span> on each core, or{' '}
-                <strong>{units.sayFigure(held.sand)}</strong> of dry sand
+                <strong>{units.sayFigure(held.sand)}</strong> of dry {held.sandName.toLowerCase()}
               </p>
               <p className="quiet">{held.advice}</p>
               {lifts !== undefined && <p>In {lifts} lifts, each poured on a set one, sand alone holds it.</p>}

@@ -165,7 +165,7 @@ describe('planning', () => {
     expect(screen.getByLabelText('How many of Nested pot')).toHaveValue(2);
     const waste = await screen.findByRole('region', { name: 'Waste nothing' });
     await waitFor(() => expect(waste).toHaveTextContent(/Have Wedge \(\d+ mL\) ready/));
-    expect(waste).toHaveTextContent(/kg on the core of each of 2 × Nested pot, as dry sand/);
+    expect(waste).toHaveTextContent(/kg on the core of each of 2 × Nested pot, as dry fine sand/);
   });
 
   it('tells which spots heavy full moulds keep, and at the place that is named alone', async () => {
