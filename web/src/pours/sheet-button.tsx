@@ -20,7 +20,9 @@ export function SheetButton({
     .flatMap(coreHolds)
     .flatMap(({ name, held }) =>
       held
-        ? [`On the core of each ${name}: ${units.sayFigure(held.mass)}, ${units.sayFigure(held.sand)} of dry ${held.sandName.toLowerCase()}.`]
+        ? [
+            `On the core of each ${name}: ${units.sayFigure(held.mass)}, ${units.sayFigure(held.sand)} of dry ${held.sandName.toLowerCase()}.`,
+          ]
         : [],
     );
   const words = {
