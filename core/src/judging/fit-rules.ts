@@ -10,6 +10,7 @@ import {
   undercut,
   wallPressure,
 } from '../moulds/index.js';
+import type { PlacingWay } from '../pours/index.js';
 import { formatQuantity, remedies, type Finding, type FindingKey, type Remedy } from '../units/index.js';
 import { ANOTHER_MIX, type ItemRule, type JudgedMould, type PlanChange } from './judged.js';
 import { leastWall } from './least-wall.js';
@@ -28,9 +29,12 @@ function ofPour({ item, traits }: JudgedMould, finding: Finding): Finding<PlanCh
   return { ...finding, text: `${item.name}: ${lowerFirst(finding.text)}`, remedies: [...further, ...finding.remedies] };
 }
 
+/** Whether a mix is poured, and so pushes on walls and lifts cores. */
+const isFluid = (way: PlacingWay) => !way.startsWith('pressed') && way !== 'packed' && way !== 'leaf on sand';
+
 /** Grain, walls, draft, undercut and pressure of a mould, in the mix that goes in. */
 export const fitRule: ItemRule = (judged) => {
-  const { item, plan, mix, gap, traits } = judged;
+  const { item, plan, mix, gap, traits, way } = judged;
   const { shape, piece, mesh = false } = item;
   const density = mix.freshDensity.value;
   const opening = mesh ? traits?.meshOpening : undefined;
@@ -43,7 +47,8 @@ export const fitRule: ItemRule = (judged) => {
       ...(traits && { stuff: traits.stuff, sleeve: traits.sleeve ?? false }),
     },
     {
-      pressure: wallPressure(shape, density),
+      // A mix that is packed or pressed stands by itself.
+      pressure: isFluid(way) ? wallPressure(shape, density) : 0,
       computedVolume: computedVolume(shape),
       thinnest: gap === undefined ? undefined : thinnestWall(shape),
       undercut: undercut(shape),
@@ -54,7 +59,8 @@ export const fitRule: ItemRule = (judged) => {
 };
 
 /** A core that its own sand does not hold down. */
-export const floatingCoreRule: ItemRule = ({ item, plan, mix, traits }) => {
+export const floatingCoreRule: ItemRule = ({ item, plan, mix, traits, way }) => {
+  if (!isFluid(way)) return undefined;
   const { shape, fillTo = rimOf(shape) } = item;
   const density = mix.freshDensity.value;
   const holding = { coreMass: traits?.coreMass ?? 0, ...(plan.ballastSand && { sand: plan.ballastSand }) };

@@ -126,6 +126,8 @@ describe('a mould’s size and the mix that fills it', () => {
     const finding = find('floating-core', { mix: heavy }, { shape: wide }, context(0));
     expect(finding?.remedies[0]!.text).toContain('bar across');
     expect(find('floating-core', { mix: heavy }, { shape: wide }, context(40_000))).toBeUndefined();
+    const packed = { mix: { ...heavy, grade: 3, packed: true } } as const;
+    expect(find('floating-core', packed, { shape: wide }, context(0))).toBeUndefined();
   });
 });
 
