@@ -14,7 +14,7 @@ const folder = join(root, 'docs/screenshots');
 const TABLE = { width: 1280, height: 800 };
 const BENCH = { width: 390, height: 844 };
 
-/** @typedef {{ name: string, path: string, size?: typeof TABLE, theme?: string, at?: string, press?: RegExp, pick?: [label: string, option: string] }} View */
+/** @typedef {{ name: string, path: string, size?: typeof TABLE, theme?: string, at?: string, press?: RegExp, scoops?: number }} View */
 
 /** The main views of the demo workshop. @param {(path: string) => Promise<any[]>} list @returns {Promise<View[]>} */
 async function views(list) {
@@ -48,7 +48,7 @@ async function views(list) {
     { name: 'tints', path: '/tints' },
     { name: 'tint', path: `/tints/${oldBrick.id}`, theme: 'lamplight' },
     { name: 'bands', path: `/pours/${PLANNED}` },
-    { name: 'sheet', path: plan, pick: ['Spare', '0 %'] },
+    { name: 'sheet', path: plan, scoops: 3 },
     { name: 'inset', path: `/pours/${LAID}`, at: 'Inset', theme: 'lamplight' },
     { name: 'hour', path: `/pours/${PLANNED}`, at: 'The hour' },
     { name: 'bench-phone', path: `/pours/${STARTED}/bench`, size: BENCH, press: /at once$/ },
@@ -59,6 +59,15 @@ async function views(list) {
 
 /** What was chosen is calculated anew beside the screen, ms. */
 const SETTLES = 1500;
+
+/** So many of a mould in scoops alone, with nothing to spare. @param {import('@playwright/test').Page} page @param {number} count */
+async function inScoops(page, count) {
+  await page.getByLabel(/^How many of/).fill(String(count));
+  await page.getByLabel('Spare').selectOption({ label: '0 %' });
+  await page.waitForTimeout(SETTLES);
+  await page.getByText(/^By several scoops/).click();
+  await page.waitForTimeout(SETTLES);
+}
 
 /** The key of the pour in bands that is planned for its picture. */
 const PLANNED = '01a20000-0000-7000-8000-000000000001';
@@ -128,7 +137,7 @@ async function main() {
     await beginPour(door.request);
     await planInset(door.request);
     const storageState = await door.storageState();
-    for (const { name, path, size = TABLE, theme = 'limewash', at, press, pick } of await views(async (list) =>
+    for (const { name, path, size = TABLE, theme = 'limewash', at, press, scoops } of await views(async (list) =>
       (await door.request.get(`/api/${list}`)).json(),
     )) {
       const context = await browser.newContext({
@@ -146,10 +155,7 @@ async function main() {
       await page.waitForFunction(() =>
         [...document.querySelectorAll('[role=status]')].every((one) => !one.textContent?.trim().endsWith('…')),
       );
-      if (pick) {
-        await page.getByLabel(pick[0]).selectOption({ label: pick[1] });
-        await page.waitForTimeout(SETTLES);
-      }
+      if (scoops) await inScoops(page, scoops);
       if (press) await page.getByRole('button', { name: press }).click();
       if (at)
         await page.getByRole('region', { name: at }).evaluate((region) => region.scrollIntoView({ block: 'center' }));
