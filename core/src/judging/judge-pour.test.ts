@@ -173,6 +173,12 @@ describe('what it is for', () => {
     expect(keys(frosty, { shape: solid(), piece: 'ornament' })).toContain('wet-binder');
     expect(keys(gypsum, { shape: solid(), piece: 'ornament' })).not.toContain('wet-binder');
   });
+  it('gypsum is never cured moist', () => {
+    const ornament = { shape: solid(), piece: 'ornament' } as const;
+    const damp = (dampDays: number) => keys({ ...starter('gypsum'), conditions: { dampDays } }, ornament);
+    expect(damp(7)).toContain('damp-gypsum');
+    expect(damp(0)).toEqual([]);
+  });
   it('food, candle, animals and water have their caution', () => {
     const used = (...uses: NonNullable<JudgeContext['uses']>) => keys({}, {}, { uses });
     expect(used('food', 'candle')).toEqual(expect.arrayContaining(['use-food', 'use-candle']));
@@ -197,7 +203,12 @@ describe('where and of what', () => {
     expect(keys({}, {}, { ahead: hours({ temperature: 35, humidity: 0.2, wind: 20 }) })).toEqual(
       expect.arrayContaining(['heat-ahead', 'dry-air']),
     );
-    expect(keys({ temperature: 3, ...starter('gypsum') }, { shape: solid(), piece: 'ornament' })).toEqual([]);
+    expect(
+      keys(
+        { temperature: 3, ...starter('gypsum'), conditions: { dampDays: 0 } },
+        { shape: solid(), piece: 'ornament' },
+      ),
+    ).toEqual([]);
   });
   it('what sets in minutes is not poured thick, and light mixes are kept damp', () => {
     const thick = { shape: solid({ height: 120 }), piece: 'ornament' } as const;

@@ -14,7 +14,7 @@ import {
 } from './judged.js';
 import { bucketRule, consistencyRule, fluidPressedRule, potLifeRule } from './placing-rules.js';
 import { releaseRule } from './release-rules.js';
-import { dryAirRule, lightCureRule, temperatureRule, thickSectionRule } from './setting-rules.js';
+import { dampGypsumRule, dryAirRule, lightCureRule, temperatureRule, thickSectionRule } from './setting-rules.js';
 import { chlorideRule, fadingRule, greyBaseRule, oldBinderRule, shortRule } from './stock-rules.js';
 import { holdsWaterRule, ownNoteRule, strengthRule, usesRule, wetBinderRule } from './use-rules.js';
 
@@ -45,6 +45,7 @@ const pourRules: readonly PourRule[] = [
   bucketRule,
   potLifeRule,
   lightCureRule,
+  dampGypsumRule,
   temperatureRule,
   dryAirRule,
   oldBinderRule,

@@ -61,6 +61,21 @@ export const lightCureRule: PourRule = ({ plan: { mix, setting, conditions } }) 
   ];
 };
 
+/** Gypsum that is to be cured moist: it is as strong as it is dry. */
+export const dampGypsumRule: PourRule = ({ plan: { setting, conditions } }) =>
+  setting !== 'gypsum' || conditions.dampDays === 0
+    ? []
+    : [
+        {
+          key: 'damp-gypsum',
+          harm: 2,
+          text: `This gypsum mix is set to be cured moist for ${conditions.dampDays} days: it stays soft and grows mould.`,
+          reason: 'Gypsum is as strong as it is dry, and gains nothing from water once it has set.',
+          basis: 'guide',
+          remedies: remedies('Set the moist cure of the mix to 0 days, and dry it in moving air.'),
+        },
+      ];
+
 const degrees = (value: number) => `${value.toFixed(0)} °C`;
 
 function coldFinding(coldest: number, now: boolean, portland: boolean): Finding<PlanChange> | undefined {

@@ -4,7 +4,7 @@ export const findingKeys = [
   'soft-core', 'measured-volume', 'floating-core', 'consistency', 'fluid-on-form', 'release', 'release-under-sealer',
   'wet-binder', 'strength', 'use-food', 'use-candle', 'use-animals', 'use-plants', 'use-water', 'own-note',
   'thick-section', 'fading-pigment', 'carbon-outdoors', 'grey-base', 'chloride', 'chloride-mesh', 'weight',
-  'powder-water', 'ceiling', 'float', 'soup', 'parting', 'dose', 'glue-outdoors', 'bucket', 'pot-life', 'light-cure',
+  'powder-water', 'ceiling', 'float', 'soup', 'parting', 'dose', 'glue-outdoors', 'bucket', 'pot-life', 'light-cure', 'damp-gypsum',
   'frost-ahead', 'cold-ahead', 'heat-ahead', 'dry-air', 'old-cement', 'old-powder', 'short-lot',
 ] as const; // prettier-ignore
 export type FindingKey = (typeof findingKeys)[number];
