@@ -8,7 +8,7 @@ import { Limits1765900000000 } from '../src/db/migrations/limits.js';
 import { prepareDatabase } from '../src/index.js';
 import { startServer } from './harness.js';
 
-it('a database of before keys began with their workshop opens with nothing lost', async () => {
+it('a database of before keys began with their workshop opens with nothing lost but what was simulated', async () => {
   // The role that the older migrations grant to is of the whole cluster.
   const { close, config } = await startServer();
   const cluster = new Client({ connectionString: config.ownerUrl });
@@ -24,7 +24,7 @@ it('a database of before keys began with their workshop opens with nothing lost'
   const migrations = all.slice(0, all.indexOf(Limits1765900000000));
   const before = await new DataSource({ ...options, migrations: migrations as never }).initialize();
   await before.runMigrations();
-  const [workshop, founder, other, mould, mix, place] = Array.from({ length: 6 }, () => uuid());
+  const [workshop, founder, other, mould, mix, place, shed] = Array.from({ length: 7 }, () => uuid());
   const at = Date.UTC(2026, 5, 3);
   await before.query(`INSERT INTO workshops (id, version, settings) VALUES ($1, 1, '{}')`, [workshop]);
   for (const [id, email] of [
@@ -45,11 +45,22 @@ it('a database of before keys began with their workshop opens with nothing lost'
     [uuid(), workshop, mould, mix],
   );
   await before.query('SELECT air_month($1)', [at]);
-  await before.query(`INSERT INTO air_readings (workshop_id, place_id, at, temperature) VALUES ($1, $2, $3, 14)`, [
-    workshop,
-    place,
-    at,
-  ]);
+  // A place with readings of its own, and one that the simulated logger told of.
+  for (const [id, body] of [
+    [place, { kind: 'shed', source: 'files' }],
+    [shed, { kind: 'shed', source: 'logger', simulated: true }],
+  ]) {
+    await before.query(`INSERT INTO places (id, workshop_id, version, name, body) VALUES ($1, $2, 1, 'x', $3)`, [
+      id,
+      workshop,
+      body,
+    ]);
+    await before.query(`INSERT INTO air_readings (workshop_id, place_id, at, temperature) VALUES ($1, $2, $3, 14)`, [
+      workshop,
+      id,
+      at,
+    ]);
+  }
   await before.destroy();
 
   expect(await prepareDatabase(ownerUrl.toString())).toEqual({ empty: false });
@@ -66,7 +77,13 @@ it('a database of before keys began with their workshop opens with nothing lost'
   expect(await after.query('SELECT mould_id, mix_id FROM lift_out_lessons')).toEqual([
     { mould_id: mould, mix_id: mix },
   ]);
-  expect(await after.query('SELECT at, temperature FROM air_readings')).toEqual([{ at: String(at), temperature: 14 }]);
+  expect(await after.query('SELECT place_id, at, temperature FROM air_readings')).toEqual([
+    { place_id: place, at: String(at), temperature: 14 },
+  ]);
+  expect(await after.query('SELECT id, body FROM places ORDER BY id')).toEqual([
+    { id: place, body: { kind: 'shed', source: 'files' } },
+    { id: shed, body: { kind: 'shed', source: 'unknown' } },
+  ]);
   // Months that are made from here on have the new key as well.
   await after.query('SELECT air_month($1)', [Date.UTC(2026, 6, 3)]);
   await after.destroy();
