@@ -1,6 +1,7 @@
 import { outlineArea, type MeshSolid, type PlanPoint } from '../solids/index.js';
 import { refuse } from './refuse.js';
 import { measureMesh, openEdges, type MeshMeasure, type OpenEdge } from './measure-mesh.js';
+import { mendMesh, type MeshParts } from './mend-mesh.js';
 import { outlinesAt, volumesBelow } from './slice-mesh.js';
 import { thicknessMap, type Thickness } from './thickness.js';
 import { type Task, type Triangles } from './triangles.js';
@@ -105,6 +106,8 @@ function undercutOf(triangles: Triangles, top: number): { area: number; share: n
 /** What was found in a mesh file, its mesh stood upright in mm. */
 export interface MeshReading {
   readonly measure: MeshMeasure;
+  /** What it is made of, and what was put right; undefined for one too large to be looked at so. */
+  readonly parts?: MeshParts;
   /** How many edges are open, and where. */
   readonly open: { readonly count: number; readonly places: readonly OpenEdge[] };
   /** Its faces pointed inwards and were turned. */
@@ -147,12 +150,13 @@ const lengthOf = (loop: readonly PlanPoint[]) =>
  * Reads what a mould wants of a mesh that stands upright in mm. An open mesh is refused, with where it is open.
  * @throws InputError on an open mesh or a block without a hollow; Stopped
  */
-export function analyseMesh(stood: Triangles, role: MeshRole, task: Task = {}): MeshReading {
+export function analyseMesh(given: Triangles, role: MeshRole, task: Task = {}): MeshReading {
   const share = (from: number, to: number): Task => ({
     ...task,
     progress: (done) => task.progress?.(from + (to - from) * done),
   });
-  const first = measureMesh(stood, share(0, 0.15));
+  const { triangles: stood, parts } = mendMesh(given, share(0, 0.05));
+  const first = measureMesh(stood, share(0.05, 0.15));
   const open = first.closed ? { count: 0, places: [] } : openEdges(stood, 20, share(0.15, 0.3));
   if (open.count > 0) {
     const [{ at, what }] = open.places as [OpenEdge];
@@ -185,8 +189,9 @@ export function analyseMesh(stood: Triangles, role: MeshRole, task: Task = {}): 
   const every = STEPS / SLICES;
   return {
     measure,
+    ...(parts && { parts }),
     open,
-    turned,
+    turned: turned || (parts?.turned ?? 0) > 0,
     undercut: undercutOf(triangles, height),
     thinnest: thicknessMap(triangles, measure.low, measure.high, share(0.75, 1)),
     solid: {

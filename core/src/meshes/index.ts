@@ -1,5 +1,6 @@
 export * from './analyse-mesh.js';
 export * from './measure-mesh.js';
+export * from './mend-mesh.js';
 export { pathLoops } from './path-loops.js';
 export * from './read-drawing.js';
 export * from './read-mesh.js';

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useState } from 'react';
-import { meshUnits, type MeshRole, type MeshUnit, type Up } from '@dewpot/core';
+import { meshUnits, type MeshParts, type MeshRole, type MeshUnit, type Up } from '@dewpot/core';
 import { Choice } from '../ui/choice';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
@@ -112,7 +112,7 @@ export function MeshAsk({
 /** What was found in the mesh, and on to the mould. */
 function Found({
   name,
-  reading: { measure, solid, turned, undercut, thinnest },
+  reading: { measure, parts, solid, turned, undercut, thinnest },
   onStart,
 }: {
   name: string;
@@ -146,11 +146,27 @@ function Found({
         />
       </dl>
       {turned && <p className="quiet text-sm">Its faces pointed inwards; they were turned.</p>}
+      {parts && <Parts parts={parts} />}
       <button type="button" className="btn btn-primary h-14 w-full" onClick={() => onStart(start)}>
         Make a mould of it
       </button>
     </>
   );
+}
+
+const counted = (n: number, one: string, many: string) => `${n === 1 ? `one ${one}` : `${n} ${many}`}`;
+
+/** What a mesh is made of, and what was put right or is wrong with it. */
+function Parts({ parts: { bodies, mended, shared, degenerate } }: { parts: MeshParts }) {
+  const told = [
+    `It is ${counted(bodies, 'body', 'bodies')}.`,
+    ...(mended > 0
+      ? [`${counted(mended, 'face', 'faces')} pointed otherwise than those beside them, and were turned.`]
+      : []),
+    ...(shared > 0 ? [`${counted(shared, 'edge is', 'edges are')} shared by more than two triangles.`] : []),
+    ...(degenerate > 0 ? [`${counted(degenerate, 'triangle has', 'triangles have')} no area.`] : []),
+  ];
+  return <p className="quiet text-sm">{told.join(' ')}</p>;
 }
 
 function Row({ name, value }: { name: string; value: string }) {
