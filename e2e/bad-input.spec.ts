@@ -7,8 +7,8 @@ test('a mould that cannot be is refused by name with the remedy, and what was ty
   const rim = page.getByLabel('Inside diameter at the rim');
   const wrong = page.getByRole('region', { name: 'Section drawing' }).getByRole('alert');
   const cases: readonly (readonly [string, string, RegExp])[] = [
-    ['Inside diameter at the rim', '0', /Enter more than 0/],
-    ['Inside diameter at the rim', '-20 cm', /Enter more than 0/],
+    ['Inside diameter at the rim', '0', /must be narrower than the mould around it/],
+    ['Inside diameter at the rim', '-20 cm', /Enter at least 0/],
     ['Inside height', '5 m', /at most 3000 mm/],
     ['Core’s diameter at the rim', '230 mm', /must be narrower than the mould around it/],
     ['Drain plug’s diameter', '170 mm', /fills the whole cavity where it stands/],

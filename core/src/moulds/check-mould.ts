@@ -14,6 +14,8 @@ import { copiesOf, type MouldShape, type PlacedSolid } from './mould.js';
 
 const SIZE = { min: -3000, max: 3000, unit: 'mm' };
 const MOST_COPIES = 60;
+/** Share of a height that lies just below its end. */
+const END_HAIR = 1e-3;
 /** How far a blank may reach past the wall before it is called too wide, mm. */
 const HAIR = 1e-6;
 
@@ -70,14 +72,16 @@ function reachBeyond(inner: Region, outer: Region): number {
 /** A core that takes the whole section, or a blank that stands in no part of it, cannot be meant. */
 function checkCore(check: Checker, path: string, outer: Standing, core: Standing): void {
   const { placed } = core;
-  const ends = [Math.max(core.bottom, 0), Math.min(core.top, outer.top)];
+  const [low, high] = [Math.max(core.bottom, 0), Math.min(core.top, outer.top)];
+  // A hair below the end as well: a mould that comes to a point has no section there.
+  const ends = [low, high, high - (high - low) * END_HAIR];
   const wide = ends.find((z) => {
     const [around, region] = [regionAt(outer, z), regionAt(core, z)];
     if (region.edges.length === 0 || around.edges.length === 0) return false;
     return reachBeyond(region, around) > HAIR || touches(around, region);
   });
   if (wide === undefined) return;
-  const field = wideField(placed, wide === ends[0] && ends[0] !== ends[1]);
+  const field = wideField(placed, wide === low && low !== high);
   const across = (region: Region) => (region.box.x1 - region.box.x0).toFixed(1);
   check.add(
     `${path}.solid.${field}`,

@@ -40,23 +40,17 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
   const drop = useRemovePour();
   const started = pour.startedAt ?? now;
   const life = Math.min(...parts.map(({ sheet }) => sheet.potLife.value));
-  const done = () =>
-    finish.mutate(
-      {
-        id: pour.id,
-        input: {
-          logs: logs.map((log) => ({ ...log, used: { ...log.used } })),
-          casts,
-          pouredAt: pouredAt ?? Date.now(),
-        },
-      },
-      {
-        onSuccess: () => {
-          toast.success(`${casts.length} casts stand on the shelf.`);
-          void navigate('/');
-        },
-      },
-    );
+  const done = async () => {
+    const input = {
+      logs: logs.map((log) => ({ ...log, used: { ...log.used } })),
+      casts,
+      pouredAt: pouredAt ?? Date.now(),
+    };
+    // This view may be gone by then, where the list of pours was read again meanwhile: what waits for the answer still comes.
+    await finish.mutateAsync({ id: pour.id, input });
+    toast.success(`${casts.length} casts stand on the shelf.`);
+    await navigate('/');
+  };
   return (
     <div className="mx-auto max-w-3xl space-y-4 p-4">
       <section className="bg-base-200 sticky top-0 z-[5] py-2" aria-label="Pot life">
@@ -103,7 +97,7 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
           type="button"
           className="btn btn-primary h-16 w-full text-lg"
           disabled={finish.isPending}
-          onClick={done}
+          onClick={() => void done().catch(() => undefined)}
         >
           {finish.isPending
             ? finish.failureCount > 0
