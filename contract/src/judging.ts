@@ -62,12 +62,10 @@ export function judgeContextOf(
   };
 }
 
-/** The other mixes of a workshop, as a pour might take them. */
-export const candidatesOf = (mixId: string, parts: PlanParts): CandidateMix[] =>
-  parts.mixes
-    .filter(({ id }) => id !== mixId)
-    .map((view) => {
-      const mix = mixOf(view, parts.find);
-      const { id, name, setting, unfit } = view;
-      return { id, name, mix, setting, conditions: mixConditionsOf(view, mix, parts), ...(unfit && { unfit }) };
-    });
+/** The mixes of a workshop, as a pour might take them in place of its own. */
+export const candidatesOf = (parts: PlanParts): CandidateMix[] =>
+  parts.mixes.map((view) => {
+    const mix = mixOf(view, parts.find);
+    const { id, name, setting, unfit } = view;
+    return { id, name, mix, setting, conditions: mixConditionsOf(view, mix, parts), ...(unfit && { unfit }) };
+  });

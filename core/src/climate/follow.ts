@@ -1,3 +1,4 @@
+import { mean } from '../units/index.js';
 import type { AirReading } from './readings.js';
 
 /** Where casts stand. */
@@ -26,8 +27,6 @@ export const handbookFollowing: Record<PlaceKind, Following> = {
 /** Fewer hours than this teach nothing. */
 const LEAST_PAIRS = 24;
 const HOUR = 3_600_000;
-
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /** How a place followed the air outdoors over the readings given of both, by least squares; as the handbook says where they are too few. */
 export function follow(place: readonly AirReading[], outdoors: readonly AirReading[], kind: PlaceKind): Following {

@@ -1,11 +1,10 @@
+import { mean } from '../units/index.js';
 import type { AirReading } from './readings.js';
 
 const HOUR = 3_600_000;
 const HOURS = 24;
 /** Days whose course is taken to go on. */
 const DAYS = 3;
-
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /**
  * The air of a place at times ahead (ms) as its last three days ran: the mean of the same hours of the day, or of all of them

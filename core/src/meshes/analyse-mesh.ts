@@ -1,7 +1,7 @@
 import { outlineArea, type MeshSolid, type PlanPoint } from '../solids/index.js';
 import { refuse } from './refuse.js';
 import { measureMesh, openEdges, type MeshMeasure, type OpenEdge } from './measure-mesh.js';
-import { mendMesh, type MeshParts } from './mend-mesh.js';
+import { mendMesh, turnFace, type MeshParts } from './mend-mesh.js';
 import { outlinesAt, volumesBelow } from './slice-mesh.js';
 import { thicknessMap, type Thickness } from './thickness.js';
 import { type Task, type Triangles } from './triangles.js';
@@ -124,8 +124,7 @@ const ML = 1e-3;
 /** Turns every face the other way. */
 function flipped(triangles: Triangles): Triangles {
   const turned = triangles.slice();
-  for (let t = 0; t < turned.length; t += 9)
-    for (let k = 0; k < 3; k++) [turned[t + 3 + k], turned[t + 6 + k]] = [turned[t + 6 + k]!, turned[t + 3 + k]!];
+  for (let t = 0; t < turned.length / 9; t++) turnFace(turned, t);
   return turned;
 }
 

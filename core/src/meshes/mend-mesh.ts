@@ -93,7 +93,8 @@ function bodyFrom(first: number, beside: Edges['beside'], body: Int32Array, numb
   return { triangles, turned, sound };
 }
 
-function turn(triangles: Triangles, t: number): void {
+/** Turns one face the other way, where it stands. */
+export function turnFace(triangles: Triangles, t: number): void {
   for (let k = 0; k < 3; k++) {
     const [a, b] = [t * 9 + 3 + k, t * 9 + 6 + k];
     [triangles[a], triangles[b]] = [triangles[b]!, triangles[a]!];
@@ -150,7 +151,7 @@ export function mendMesh(given: Triangles, task: Task = {}): { triangles: Triang
     if (!sound || turned.size === 0) continue;
     // The fewer of the two are the ones that were wrong.
     const few = turned.size * 2 <= own.length;
-    for (const t of own) if (turned.has(t) === few) turn(triangles, t);
+    for (const t of own) if (turned.has(t) === few) turnFace(triangles, t);
     mended += few ? turned.size : own.length - turned.size;
   }
   const boxes = bodies.map(({ triangles: own }) => boxOf(triangles, own));
@@ -158,7 +159,7 @@ export function mendMesh(given: Triangles, task: Task = {}): { triangles: Triang
     ({ triangles: own, sound }, i) =>
       sound && sixfold(triangles, own) < 0 && !boxes.some((box, k) => k !== i && within(boxes[i]!, box)),
   );
-  for (const { triangles: own } of inward) for (const t of own) turn(triangles, t);
+  for (const { triangles: own } of inward) for (const t of own) turnFace(triangles, t);
   const degenerate = Array.from({ length: count }, (_, t) => t).filter((t) => isFlat(triangles, t)).length;
   return { triangles, parts: { bodies: bodies.length, turned: inward.length, mended, shared, degenerate } };
 }

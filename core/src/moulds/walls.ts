@@ -7,6 +7,7 @@ import {
   type PlanPoint,
   type Region,
 } from '../solids/index.js';
+import { leastAt } from '../units/index.js';
 import { cavityOf, regionAt, type Cavity, type Standing } from './cavity.js';
 import type { MouldShape } from './mould.js';
 
@@ -27,26 +28,6 @@ export interface ThinPlace {
 
 const LOOKS = 10;
 const MOST_POINTS = 48;
-const GOLDEN = (Math.sqrt(5) - 1) / 2;
-
-/** Least of `f` between `low` and `high` by golden section. */
-function least(f: (x: number) => number, low: number, high: number, steps: number): number {
-  let [a, b] = [low, high];
-  let [x1, x2] = [b - GOLDEN * (b - a), a + GOLDEN * (b - a)];
-  let [f1, f2] = [f(x1), f(x2)];
-  for (let i = 0; i < steps; i++) {
-    if (f1 <= f2) {
-      [b, x2, f2] = [x2, x1, f1];
-      x1 = b - GOLDEN * (b - a);
-      f1 = f(x1);
-    } else {
-      [a, x1, f1] = [x1, x2, f2];
-      x2 = a + GOLDEN * (b - a);
-      f2 = f(x2);
-    }
-  }
-  return [low, high, x1, x2].reduce((best, x) => (f(x) < f(best) ? x : best));
-}
 
 /** Points along a boundary to measure from: one where all are alike, few enough to be quick. */
 function looksFrom(region: Region, outer: Region): PlanPoint[] {
@@ -78,7 +59,7 @@ function onStraightSide(
 function onBentSide(outer: Standing, [x, y]: PlanPoint, z: number, rim: number, steps: number): Place {
   const away = (at: number) => Math.hypot(nearestOnRegion(regionAt(outer, at), [x, y]).distance, z - at);
   const level = away(z);
-  const at = least(away, Math.max(0, z - level), Math.min(rim, z + level), steps);
+  const at = leastAt(away, Math.max(0, z - level), Math.min(rim, z + level), steps);
   const best = away(at) < level ? at : z;
   const [tx, ty] = nearestOnRegion(regionAt(outer, best), [x, y]).point;
   return { x: tx, y: ty, z: best };
@@ -119,15 +100,22 @@ function thinnestOf(cavity: Cavity, blank: Standing): ThinPlace | undefined {
   if (outer.body.runOf && blank.body.runOf) return rough;
   const step = (high - low) / LOOKS;
   const closest = (z: number) => at(z, 16).reduce((best, { thickness }) => Math.min(best, thickness), Infinity);
-  const fine = least(closest, Math.max(low, rough.from.z - step), Math.min(high, rough.from.z + step), 20);
+  const fine = leastAt(closest, Math.max(low, rough.from.z - step), Math.min(high, rough.from.z + step), 20);
   return [...at(rough.from.z, 60), ...at(fine, 60)].reduce(thinner);
 }
 
+/** Places that were found, thinnest first: many ask for those of one shape, and finding them takes longest of all. */
+const thinnest = new WeakMap<MouldShape, readonly ThinPlace[]>();
+
 /** Thinnest place of the wall between the outer mould and any core; undefined where there is no core. */
 export function thinnestWall(shape: MouldShape): ThinPlace | undefined {
+  const known = thinnest.get(shape);
+  if (known) return known[0];
   const cavity = cavityOf(shape);
   const places = cavity.cores.flatMap((core) => thinnestOf(cavity, core) ?? []);
-  return places.sort((a, b) => a.thickness - b.thickness)[0];
+  places.sort((a, b) => a.thickness - b.thickness);
+  thinnest.set(shape, places);
+  return places[0];
 }
 
 /** Whether a piece has a base: one that is solid, or has a core that stands above its bottom. One that stands on the board leaves none. */

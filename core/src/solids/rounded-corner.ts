@@ -1,3 +1,4 @@
+import { leastAt } from '../units/index.js';
 import { slopeFactor, type SolidPoint } from './body.js';
 import { integrate } from './quadrature.js';
 import type { RectFrustum } from './solid.js';
@@ -20,7 +21,6 @@ interface RoundedBox {
 
 type Distance = (p: SolidPoint) => number;
 
-const GOLDEN = (Math.sqrt(5) - 1) / 2;
 const LOOKS = 12;
 const STEPS = 40;
 
@@ -49,13 +49,8 @@ function onCorner({ solid, endRun, sideRun }: RoundedBox, p: SolidPoint, rim: nu
   const far = (phi: number) => away(p)(at(phi));
   const looks = Array.from({ length: LOOKS + 1 }, (_, i) => (QUARTER * i) / LOOKS);
   const best = looks.reduce((a, b) => (far(b) < far(a) ? b : a));
-  let [low, high] = [Math.max(0, best - QUARTER / LOOKS), Math.min(QUARTER, best + QUARTER / LOOKS)];
-  for (let i = 0; i < STEPS; i++) {
-    const [a, b] = [high - GOLDEN * (high - low), low + GOLDEN * (high - low)];
-    if (far(a) <= far(b)) high = b;
-    else low = a;
-  }
-  return at((low + high) / 2);
+  const step = QUARTER / LOOKS;
+  return at(leastAt(far, Math.max(0, best - step), Math.min(QUARTER, best + step), STEPS));
 }
 
 /** Nearest place of the sides of a box with rounded corners to a place inside, up to a height: flats where they are, else a corner. */

@@ -2,6 +2,8 @@ export * from './figure.js';
 export * from './finding.js';
 export * from './format.js';
 export * from './input-error.js';
+export * from './least-at.js';
+export * from './mean.js';
 export * from './normal.js';
 export * from './parse.js';
 export * from './straight-between.js';

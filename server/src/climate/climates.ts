@@ -4,7 +4,7 @@ import { GUESSED_AIR, type AirView, type PlaceAir, type PlaceView } from '@dewpo
 import { PlaceEntity } from '../db/entities.js';
 import { Rows } from '../db/rows.js';
 import { issuedAt, loggerMemory, LOGS_EVERY } from '../devices/index.js';
-import { basisOf, placeSeries, type PlaceSeries } from './place-series.js';
+import { placeSeries, type PlaceSeries } from './place-series.js';
 import { ReadingsService } from './readings.service.js';
 
 const HOUR = 3_600_000;
@@ -80,10 +80,9 @@ export class Climates {
   }
 
   async view(place: PlaceEntity, now: number): Promise<PlaceView> {
-    const { recorded } = await this.series(place, now, now);
+    const { recorded, basis } = await this.series(place, now, now);
     const last = recorded[recorded.length - 1];
     const { id, name, version, body } = place;
-    const basis = basisOf(body, await this.readings.latest(id));
     // A logger that told nothing yet has no air to show; a place of which nobody said anything shows the guess.
     const shown = basis === 'guess' && body.source !== 'unknown' ? undefined : last;
     const read = shown && basis !== 'guess' ? { lastRead: shown.at } : {};
@@ -109,10 +108,9 @@ export class Climates {
     const [first] = await this.places();
     const guess = { at: now, ...GUESSED_AIR };
     if (!first) return { station: 'No place yet', basis: 'guess', now: guess, past: [], ahead: [] };
-    const { recorded, ahead } = await this.series(first, now - 60 * DAY, now);
+    const { recorded, ahead, basis } = await this.series(first, now - 60 * DAY, now);
     const past = thinned(recorded, 3 * HOUR);
     const last = recorded[recorded.length - 1] ?? guess;
-    const basis = basisOf(first.body, await this.readings.latest(first.id));
     return { station: first.name, basis, now: { ...last, at: now }, past, ahead: [{ ...last, at: now }, ...ahead] };
   }
 

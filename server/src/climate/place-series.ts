@@ -30,6 +30,8 @@ export interface PlaceSeries {
   readonly bridges: readonly Bridge[];
   readonly ahead: readonly WholeAirReading[];
   readonly following: Following;
+  /** What it rests on. */
+  readonly basis: AirBasis;
   /** The equivalent age that a binder gathers in it; hours since 1970. */
   readonly course: (setting: SettingClass) => AgeCourse;
 }
@@ -66,8 +68,9 @@ function withCourses(series: Omit<PlaceSeries, 'course'>): PlaceSeries {
   };
 }
 
-const steadySeries = (air: Omit<WholeAirReading, 'at'>, from: number, now: number): PlaceSeries =>
+const steadySeries = (basis: AirBasis, air: Omit<WholeAirReading, 'at'>, from: number, now: number): PlaceSeries =>
   withCourses({
+    basis,
     recorded: [
       { at: from, ...air },
       { at: now, ...air },
@@ -81,6 +84,7 @@ function seasonSeries(table: readonly MonthAir[], from: number, now: number): Pl
   const told = (at: number) => ({ at, wind: 0, ...seasonAt(table, at) });
   const days = Array.from({ length: Math.max(0, Math.floor((now - from) / DAY)) + 1 }, (_, i) => told(from + i * DAY));
   return withCourses({
+    basis: 'season',
     recorded: [...days, told(now)],
     bridges: [],
     ahead: timesAhead(now).map(told),
@@ -92,6 +96,7 @@ function forecastSeries(kind: PlaceKind, from: number, now: number): PlaceSeries
   const usual = handbookFollowing[kind];
   const recorded = weatherBetween(from, now, STEP).map((one) => followed(one, usual));
   return withCourses({
+    basis: 'simulated',
     recorded: [...recorded, { ...followed(weatherAt(now), usual), at: now }],
     bridges: [],
     ahead: forecast(now).map((one) => followed(one, usual)),
@@ -104,6 +109,7 @@ function ownSeries(kind: PlaceKind, readings: readonly AirReading[], now: number
   const mended = mend(readings);
   const recorded = mended.readings.map(({ at, temperature, humidity = GUESSED_AIR.humidity, wind = GUESSED_AIR.wind }) => ({ at, temperature, humidity, wind })); // prettier-ignore
   return withCourses({
+    basis: 'measured',
     recorded,
     bridges: mended.bridges,
     ahead: repeatDays(recorded, timesAhead(now)),
@@ -117,6 +123,7 @@ function simulatedSeries(kind: PlaceKind, readings: readonly AirReading[], now: 
   const recent = mended.readings.filter(({ at }) => at > now - LEARNS_FROM);
   const following = follow(hourly(recent), weatherBetween(now - LEARNS_FROM, now), kind);
   return withCourses({
+    basis: 'simulated',
     recorded: whole(mended.readings, following),
     bridges: mended.bridges,
     ahead: forecast(now).map((one) => followed(one, following)),
@@ -131,18 +138,11 @@ export function placeSeries(
   from: number,
   now: number,
 ): PlaceSeries {
-  if (source === 'typed' && typed) return steadySeries(typed, from, now);
+  if (source === 'typed' && typed) return steadySeries('typed', typed, from, now);
   if (source === 'season' && season) return seasonSeries(season, from, now);
   if (source === 'forecast') return forecastSeries(kind, from, now);
-  if (source === 'unknown' || readings.length === 0) return steadySeries(GUESSED_AIR, from, now);
+  if (source === 'unknown' || readings.length === 0) return steadySeries('guess', GUESSED_AIR, from, now);
   return simulated ? simulatedSeries(kind, readings, now) : ownSeries(kind, readings, now);
-}
-
-/** What the air of a place rests on. */
-export function basisOf({ source, simulated }: PlaceBody, latest: number | undefined): AirBasis {
-  if (source === 'forecast' || simulated) return 'simulated';
-  if (source === 'typed' || source === 'season') return source;
-  return source === 'unknown' || latest === undefined ? 'guess' : 'measured';
 }
 
 /** One reading an hour, at most. */

@@ -56,7 +56,10 @@ export function useJudgedPair(mould: MouldView | undefined, mix: MixView | undef
       const ahead = air?.basis === 'guess' ? undefined : air?.ahead.slice(0, TWO_DAYS);
       const sources = { moulds: [mould], mixes: all, aside, now, ...(ahead && { ahead }) };
       const context = judgeContextOf(input, part!, sources);
-      return { plan: part!.plan, judging: { context, candidates: candidatesOf(mix.id, parts) } };
+      return {
+        plan: part!.plan,
+        judging: { context, candidates: candidatesOf(parts).filter(({ id }) => id !== mix.id) },
+      };
     } catch (error) {
       if (error instanceof InputError) return undefined;
       throw error;

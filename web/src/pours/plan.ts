@@ -1,5 +1,6 @@
 import {
   InputError,
+  type CandidateMix,
   type FieldIssue,
   type FullMould,
   type MeasuringChoice,
@@ -74,14 +75,20 @@ function planParts({ moulds, mixes, palette, workshop, pours, now }: PlanSources
   return { moulds, mixes, scoops, find, tints, colours, lots, lessons, runs, workshop, now };
 }
 
+/** The mixes that a plan might take: they go by what all pours taught, and so are gathered once for all that is typed. */
+export const candidatesFrom = (sources: PlanSources): CandidateMix[] => candidatesOf(planParts(sources));
+
 /** What each part of a plan is judged by. */
-export function judgingOf(input: PourInput, parts: readonly PourPart[], sources: PlanSources): Judging[] {
-  const from = planParts(sources);
-  return parts.map((part) => ({
+export const judgingOf = (
+  input: PourInput,
+  parts: readonly PourPart[],
+  sources: PlanSources,
+  candidates: readonly CandidateMix[],
+): Judging[] =>
+  parts.map((part) => ({
     context: judgeContextOf(input, part, sources),
-    candidates: candidatesOf(part.mixId, from),
+    candidates: candidates.filter(({ id }) => id !== part.mixId),
   }));
-}
 
 /** The parts of a person’s choices; undefined while something is not chosen. */
 export function partsChosen(input: PourInput, sources: PlanSources): Chosen | undefined {

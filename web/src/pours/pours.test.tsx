@@ -57,7 +57,7 @@ describe('a plan from what was chosen', () => {
     const told = (items: PourInput['items']) => {
       const chosen = { ...input, items, version: 0 };
       const { parts } = partsChosen(chosen, sources)!;
-      return reckonParts(parts, chosen, judgingOf(chosen, parts, sources));
+      return reckonParts(parts, chosen, judgingOf(chosen, parts, sources, []));
     };
     expect(told([]).issues.map(({ field }) => field)).toEqual(['items']);
     const three = told([{ mouldId: 'm', count: 3 }]);

@@ -3,17 +3,18 @@ import type { PourInput } from '@dewpot/contract';
 import type { Remote } from 'comlink';
 import type { PlanWork } from '../workers/plan-work';
 import { usePlanWork } from '../workers/use-plan-work';
-import { judgingOf, partsChosen, type PlanSources, type Reckoned } from './plan';
+import { candidatesFrom, judgingOf, partsChosen, type PlanSources, type Reckoned } from './plan';
 import type { PlanAnswer } from './reckon-parts';
 
 /** What a person's choices come to, reckoned beside the screen; while it is reckoned anew, what was told before stands. */
 export function useReckonedPlan(input: PourInput, sources: PlanSources): Reckoned | undefined {
   const chosen = useMemo(() => partsChosen(input, sources), [input, sources]);
   const parts = chosen?.issues.length === 0 ? chosen.parts : undefined;
+  const candidates = useMemo(() => candidatesFrom(sources), [sources]);
   const job = useCallback(
     (work: PlanWork | Remote<PlanWork>): PlanAnswer | Promise<PlanAnswer> =>
-      work.reckon(parts!, input, judgingOf(input, parts!, sources)),
-    [parts, input, sources],
+      work.reckon(parts!, input, judgingOf(input, parts!, sources, candidates)),
+    [parts, input, sources, candidates],
   );
   const told = usePlanWork(parts && job);
   if (!chosen) return undefined;
