@@ -11,62 +11,68 @@ const packages = {
   e2e: ['contract'],
 };
 
-/** Which stages each stage may import, through their index; `shared` folders are open to all. */
-const stages = {
-  core: {
-    shared: [],
-    units: [],
-    tints: ['mixes', 'units'],
-    stores: ['units'],
-    solids: ['units'],
-    moulds: ['solids', 'units'],
+/** The wings of core from the ground up, and which of its neighbours each stage may import beside all stages below its wing. */
+const wings = {
+  foundation: { math: [], units: ['math'] },
+  geometry: {
+    solids: [],
+    moulds: ['solids'],
     exports: ['moulds', 'solids'],
-    meshes: ['exports', 'moulds', 'solids', 'units'],
-    photos: ['meshes', 'solids', 'units'],
-    climate: ['units'],
-    cure: ['climate', 'moulds', 'units'],
-    mixes: ['cure', 'finish', 'stores', 'units'],
-    finish: ['cure', 'units'],
-    keeping: ['finish', 'mixes', 'units'],
-    rehearsal: ['cure', 'finish', 'mixes', 'moulds', 'pours', 'units'],
-    joining: ['moulds', 'solids', 'units'],
-    measuring: ['cure', 'mixes', 'stores', 'units'],
-    pours: ['cure', 'measuring', 'mixes', 'moulds', 'solids', 'stores', 'tints', 'units'],
-    judging: ['cure', 'finish', 'mixes', 'moulds', 'pours', 'stores', 'tints', 'units'],
-    bench: ['cure', 'mixes', 'moulds', 'pours', 'units'],
-    casts: ['climate', 'cure', 'finish', 'joining', 'keeping', 'moulds', 'pours', 'units'],
+    meshes: ['exports', 'moulds', 'solids'],
+    photos: ['meshes', 'solids'],
   },
+  mixing: {
+    binders: [],
+    materials: ['binders'],
+    mixes: ['binders', 'materials'],
+    measuring: ['binders', 'materials', 'mixes'],
+    tints: ['materials', 'mixes'],
+  },
+  process: {
+    ambient: [],
+    curing: ['ambient'],
+    sealing: ['curing'],
+    pours: ['curing'],
+    judging: ['curing', 'pours', 'sealing'],
+    bench: ['curing', 'pours'],
+    simulation: ['curing', 'pours', 'sealing'],
+  },
+  pieces: { assembly: [], care: [], casts: ['assembly', 'care'] },
+};
+
+/** Which stages each stage of server and web may import, through their index; `shared` folders are open to all. */
+const stages = {
   server: {
     shared: ['calculation', 'config', 'db', 'http', 'jobs', 'pictures'],
-    accounts: ['casts', 'climate', 'stores'],
+    accounts: ['casts', 'ambient', 'materials'],
     calendar: ['casts'],
-    casts: ['climate', 'stores'],
-    climate: ['devices'],
+    casts: ['ambient', 'materials'],
+    ambient: ['devices'],
     devices: [],
     health: [],
-    mixes: ['stores'],
+    mixes: ['materials'],
     moulds: [],
-    pours: ['casts', 'mixes', 'moulds', 'stores', 'tints'],
-    reckon: [],
-    stores: [],
-    tints: ['devices', 'stores'],
+    pours: ['casts', 'mixes', 'moulds', 'materials', 'tints'],
+    'script-api': [],
+    materials: [],
+    tints: ['devices', 'materials'],
   },
   web: {
     shared: ['api', 'ui', 'workers'],
     bench: ['pours'],
     casts: ['paper'],
-    door: [],
+    'sign-in': [],
     judging: [],
     mixes: ['judging'],
     moulds: ['judging', 'mixes'],
     paper: [],
-    places: [],
+    ambient: [],
     pours: ['casts', 'judging', 'mixes', 'moulds', 'paper'],
     shelf: ['casts'],
-    shell: ['casts', 'door', 'shelf'],
-    stores: [],
-    joining: ['casts'],
-    rehearsal: ['mixes'],
+    shell: ['casts', 'sign-in', 'shelf'],
+    materials: [],
+    assembly: ['casts'],
+    simulation: ['mixes'],
     tints: [],
     weighing: ['casts'],
     workshop: [],
@@ -82,6 +88,25 @@ const stageRule = (stage, allowed, shared) => ({
   regex: `^\\.\\./(?!(?:${['none', ...allowed].join('|')})(?:/index\\.js)?$|(?:${['none', ...shared].join('|')})(?:/|\\.js$))`,
   message: `${stage} may import ${allowed.join(', ') || 'no other stage'}, and only through its index.`,
 });
+
+/** The import rule of a stage of core: stages of lower wings, and the neighbours that are listed, each through its index. */
+function coreRules() {
+  const whole = packageRule('core', []);
+  const order = Object.keys(wings);
+  return Object.entries(wings).flatMap(([wing, own], height) =>
+    Object.entries(own).map(([stage, neighbours]) => {
+      const lower = order.slice(0, height).map((one) => `\\.\\./${one}/[a-z]+`);
+      const open = [...lower, ...neighbours].join('|');
+      const regex = `^\\.\\./(?!(?:${open || 'none'})/index\\.js$)`;
+      const message = `${stage} may import stages of lower wings and ${neighbours.join(', ') || 'none beside it'}, and only through their index.`;
+      return {
+        files: [`core/src/${wing}/${stage}/**/*.ts`],
+        ignores: ['**/*.test.ts'],
+        rules: { 'no-restricted-imports': ['error', { patterns: [whole, { regex, message }] }] },
+      };
+    }),
+  );
+}
 
 /** The import rule of a package as a whole, and of each of its stages. */
 function importRules([name, allowed]) {
@@ -124,5 +149,6 @@ export default tseslint.config(
     },
   },
   ...Object.entries(packages).flatMap(importRules),
+  ...coreRules(),
   { files: ['web/src/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: hooks.configs.recommended.rules },
 );

@@ -52,7 +52,7 @@ test('a weighing that the piece cannot have and a time to come are refused; the 
 }) => {
   await beginWorkshop(page);
   const [cast] = await pourPots(page.request, 1, 24 * 10);
-  await happened(page.request, cast!.id, 24 * 8, { type: 'lifted-out', damage: [] });
+  await happened(page.request, cast!.id, 24 * 8, { type: 'demoulded', damage: [] });
   await happened(page.request, cast!.id, 24 * 3, { type: 'uncovered' });
   await page.goto(`/casts/${cast!.id}`);
   await page.getByRole('button', { name: 'Weigh', exact: true }).click();
@@ -74,7 +74,7 @@ test('a weighing that the piece cannot have and a time to come are refused; the 
 test('a double tap makes one weighing and one pour’s casts', async ({ page }) => {
   await beginWorkshop(page);
   const [cast] = await pourPots(page.request, 1, 24 * 10);
-  await happened(page.request, cast!.id, 24 * 8, { type: 'lifted-out', damage: [] });
+  await happened(page.request, cast!.id, 24 * 8, { type: 'demoulded', damage: [] });
   await happened(page.request, cast!.id, 24 * 3, { type: 'uncovered' });
   await page.goto(`/casts/${cast!.id}`);
   await page.getByRole('button', { name: 'Weigh', exact: true }).click();

@@ -4,9 +4,9 @@ import type { Page } from '@playwright/test';
 import { beginWorkshop, castsOf, expect, happened, pourPots, test, AS_PAGES } from './house.js';
 
 const HOUR = 3_600_000;
-const liftOutOf = async (page: Page, id: string) => {
+const demouldOf = async (page: Page, id: string) => {
   const { dues } = (await (await page.request.get(`/api/casts/${id}`)).json()) as CastDetail;
-  return dues.find(({ stroke }) => stroke === 'Lift out')!.good;
+  return dues.find(({ task }) => task === 'Demould')!.good;
 };
 
 /** A week of a logger in a heatwave, as a file in °F with a fault and a gap in it. */
@@ -69,7 +69,7 @@ test('a heatwave out of a logger’s file covers a lightweight trough, and cold 
       ],
       pour: { place: 'The glasshouse', cover: 'none' },
     });
-    await happened(page.request, cast!.id, 20, { type: 'lifted-out', damage: [] });
+    await happened(page.request, cast!.id, 20, { type: 'demoulded', damage: [] });
     await page.goto(`/casts/${cast!.id}`);
     const damp = page.getByRole('region', { name: 'Keeping it damp' });
     await expect(damp).toContainText('cover it instead');
@@ -92,14 +92,14 @@ test('a heatwave out of a logger’s file covers a lightweight trough, and cold 
       ...AS_PAGES,
       data: { ...cold, name: 'Yard', version: places[0]!.version },
     });
-    const jar = { name: 'Salt jar', piece: 'dish', stuff: 'flexible' };
+    const jar = { name: 'Salt jar', piece: 'dish', flexibility: 'flexible' };
     const all = await pourPots(page.request, 1, 2, {
       mould: jar,
-      mix: { name: 'Fast grey', setting: 'fast-setting' },
+      mix: { name: 'Fast grey', binderClass: 'fast-setting' },
       pour: { place: 'Yard', cover: 'film' },
     });
     const cast = all.find(({ snapshot }) => snapshot.mouldName === 'Salt jar')!;
-    const inTheCold = await liftOutOf(page, cast.id);
+    const inTheCold = await demouldOf(page, cast.id);
     expect(inTheCold - cast.life.pouredAt).toBeGreaterThan(4 * HOUR);
     await page.goto(`/casts/${cast.id}`);
     await page.getByRole('button', { name: 'Something else' }).click();
@@ -107,42 +107,42 @@ test('a heatwave out of a logger’s file covers a lightweight trough, and cold 
     await page.getByRole('dialog').getByText('The glasshouse').click();
     await page.getByRole('button', { name: 'Moved to The glasshouse' }).click();
     await expect(page.getByText('PlaceThe glasshouse')).toBeVisible();
-    expect(await liftOutOf(page, cast.id)).toBeLessThan(inTheCold);
+    expect(await demouldOf(page, cast.id)).toBeLessThan(inTheCold);
   });
 });
 
-test('a damaged lift-out moves the next proposal, and the round is read from a secret address', async ({ page }) => {
+test('a damaged demoulding moves the next proposal, and the round is read from a secret address', async ({ page }) => {
   await beginWorkshop(page);
   const [first, second] = await pourPots(page.request, 3, 40);
-  const slab = page.getByRole('region', { name: 'Earliest safe lift-out' });
+  const slab = page.getByRole('region', { name: 'Earliest safe demould' });
   await page.goto(`/casts/${first!.id}`);
   await expect(slab).toContainText('24.0 h at 20 °C');
 
-  await page.getByRole('button', { name: 'Lift out', exact: true }).click();
+  await page.getByRole('button', { name: 'Demould', exact: true }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Out, clean' }).click();
-  await expect(slab).toContainText('it rests on 1 lift-out, none came out too early');
-  const clean = await liftOutOf(page, second!.id);
+  await expect(slab).toContainText('it rests on 1 demoulding, none came out too early');
+  const clean = await demouldOf(page, second!.id);
   await page.goto(`/casts/${second!.id}`);
-  await page.getByRole('button', { name: 'Lift out', exact: true }).click();
+  await page.getByRole('button', { name: 'Demould', exact: true }).click();
   const sheet = page.getByRole('dialog');
   await sheet.getByRole('button', { name: 'rim' }).click();
   await expect(sheet.getByRole('radio', { name: 'It came out too early' })).toBeChecked();
   await sheet.getByRole('button', { name: 'Out, with this damage' }).click();
-  await expect(slab).toContainText('2 lift-outs, 1 of them too early');
+  await expect(slab).toContainText('2 demouldings, 1 of them too early');
   await expect(slab).toContainText('a third of your risk');
   const third = (await castsOf(page.request)).find(({ stage }) => stage === 'setting')!;
-  expect(await liftOutOf(page, third.id)).toBeGreaterThan(clean);
+  expect(await demouldOf(page, third.id)).toBeGreaterThan(clean);
   await slab.getByRole('button', { name: 'Go by the handbook' }).click();
   await expect(slab).toContainText('24.0 h at 20 °C');
-  await slab.getByRole('button', { name: 'Learn from lift-outs' }).click();
-  await expect(slab).toContainText('2 lift-outs');
+  await slab.getByRole('button', { name: 'Learn from demouldings' }).click();
+  await expect(slab).toContainText('2 demouldings');
 
   await page.goto('/workshop');
   await page.getByRole('button', { name: 'Make an address' }).click();
   const address = await page.getByLabel(/Put this into your calendar/).inputValue();
   const feed = new ICAL.Component(ICAL.parse(await (await fetch(address)).text()));
   const events = feed.getAllSubcomponents('vevent').map((one) => new ICAL.Event(one));
-  expect(events.map(({ summary }) => summary)).toContain('Lift out: Nested pot, anywhere');
+  expect(events.map(({ summary }) => summary)).toContain('Demould: Nested pot, anywhere');
   await page.getByRole('button', { name: 'Change it: the old one stops' }).click();
   await expect.poll(async () => (await fetch(address)).status).toBe(404);
 });
@@ -153,7 +153,7 @@ test('one walk round the shelf on a phone: many at once, put off with what it co
   await pourPots(page.request, 2, 12 * 24, { pour: { place: 'the sill' } });
   const all = await pourPots(page.request, 1, 11 * 24, { mould: { name: 'Small pot' }, pour: { place: 'the sill' } });
   for (const { id } of all) {
-    await happened(page.request, id, 10 * 24, { type: 'lifted-out', damage: [] });
+    await happened(page.request, id, 10 * 24, { type: 'demoulded', damage: [] });
     await happened(page.request, id, 2 * 24, { type: 'uncovered' });
   }
   await page.goto('/');

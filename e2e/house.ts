@@ -106,7 +106,7 @@ export async function pourPots(
   const core = { name: 'The core', bottom: 18, solid: frustum(124, 160, 162) };
   await send('put', `moulds/${mould}`, {
     name: 'Nested pot',
-    stuff: 'rigid',
+    flexibility: 'rigid',
     piece: 'pot',
     shape: { outer: frustum(160, 200, 180), cores: [core], inserts: [] },
     copies: [{ id: uuid(), mark: 'A' }],
@@ -119,8 +119,8 @@ export async function pourPots(
     grade: 5,
     exposure: 'outdoors',
     packed: false,
-    setting: 'portland',
-    dampDays: 7,
+    binderClass: 'portland',
+    moistCuringDays: 7,
     colour: '#b3ada1',
     lines: lines.map(([name, parts]) => ({ materialId: find(name), parts })),
     ...ofMix,

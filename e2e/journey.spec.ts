@@ -69,9 +69,9 @@ test('one pot goes from the mould on the bench to out of the door', async ({ pag
     await expect(page.getByText('3 casts stand on the shelf.')).toBeVisible();
   });
 
-  await test.step('they are lifted out, one hurt, and uncovered', async () => {
+  await test.step('they are demoulded, one hurt, and uncovered', async () => {
     await page
-      .getByRole('button', { name: /^Lift out: Nested pail pot × 3/ })
+      .getByRole('button', { name: /^Demould: Nested pail pot × 3/ })
       .first()
       .click();
     const sheet = page.getByRole('dialog');

@@ -40,7 +40,7 @@ test('a finding is put aside for a mould with a mix, wherever the two meet, and 
   await against.getByRole('button', { name: 'For this mould and mix' }).click();
   await expect(page.getByText('One finding is put aside')).toBeVisible();
   await page.goto(`/moulds/${await keyOf(page, 'moulds', 'Nested pail pot')}`);
-  await page.getByLabel('Reckoned for').selectOption({ label: 'Garden grey, 1 to 2½' });
+  await page.getByLabel('Calculated for').selectOption({ label: 'Garden grey, 1 to 2½' });
   await page.getByText('One finding is put aside').click();
   const aside = page.getByRole('list', { name: 'Put aside' });
   await expect(aside).toContainText('A bar is clamped across');

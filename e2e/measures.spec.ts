@@ -2,7 +2,7 @@ import { AS_PAGES, beginWorkshop, enterDemo, expect, test, uuid } from './house.
 
 const jar = {
   name: 'Test jar',
-  stuff: 'flexible',
+  flexibility: 'flexible',
   piece: 'small-pot',
   shape: {
     outer: { kind: 'round-frustum', bottomDiameter: 60, topDiameter: 60, height: 63 },
@@ -49,7 +49,7 @@ test('a shell that is pressed is told handful by handful, and not poured', async
   };
   const answer = await page.request.put(`/api/moulds/${key}`, {
     ...AS_PAGES,
-    data: { ...jar, name: 'Box form', stuff: 'rigid', piece: 'trough', shape },
+    data: { ...jar, name: 'Box form', flexibility: 'rigid', piece: 'trough', shape },
   });
   expect(answer.ok(), await answer.text()).toBe(true);
   await page.goto(`/pours/new?mould=${key}`);

@@ -218,7 +218,7 @@ test('a leaf is traced from a photo beside a card, and corrected', async ({ page
   for (let i = 0; i < 60; i++) await point.press('ArrowUp');
   expect(await found.textContent()).not.toBe(before);
   await page.getByRole('button', { name: 'Make a mould of it' }).click();
-  await expect(page.getByRole('region', { name: 'Made anew' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Made again' })).toBeVisible();
   await keep(page, 'Hosta leaf');
 });
 

@@ -94,11 +94,13 @@ for (const theme of ['limewash', 'lamplight']) {
     for (const [name, path] of await screens(page)) {
       await page.goto(path);
       await page.waitForLoadState('networkidle');
+      // The network may be idle before the screen is drawn.
+      await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
       expect(await violations(page), name).toEqual([]);
     }
     await page.goto('/');
     await page
-      .getByRole('button', { name: /^(Weigh|Coat|Lift out|Put out|Uncover): / })
+      .getByRole('button', { name: /^(Weigh|Coat|Demould|Put out|Uncover): / })
       .first()
       .click();
     expect(await violations(page), 'sheet of an action').toEqual([]);

@@ -4,7 +4,7 @@ import { beginWorkshop, castsOf, happened, pourPots, test } from './house.js';
 
 async function dryingCast(page: Page) {
   const [cast] = await pourPots(page.request, 1, 24 * 20);
-  await happened(page.request, cast!.id, 24 * 18, { type: 'lifted-out', damage: [] });
+  await happened(page.request, cast!.id, 24 * 18, { type: 'demoulded', damage: [] });
   await happened(page.request, cast!.id, 24 * 10, { type: 'uncovered' });
   return cast!;
 }

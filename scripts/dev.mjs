@@ -11,7 +11,7 @@ import { environment, fillDatabase } from './lib/server.mjs';
 
 const API = 8138;
 
-/** Development with live reload: Vite serves the web, the server is built and started anew as its sources change. */
+/** Development with live reload: Vite serves the web, the server is built and started again as its sources change. */
 async function main() {
   ensureNode();
   ensurePackages();

@@ -57,7 +57,7 @@ async function views(list) {
   ];
 }
 
-/** What was chosen is calculated anew beside the screen, ms. */
+/** What was chosen is calculated again beside the screen, ms. */
 const SETTLES = 1500;
 
 /** So many of a mould in scoops alone, with nothing to spare. @param {import('@playwright/test').Page} page @param {number} count */
@@ -91,7 +91,7 @@ async function planInset(request) {
   );
   const { id: mouldId } = moulds.find((/** @type {any} */ { name }) => name.startsWith('Wave-edged'));
   const inset = { name: 'Flower', face: 'mould', thickness: 4, loops: flower, x: 22, y: 12 };
-  const { input } = pours.find((/** @type {any} */ { parts }) => parts[0].plan.setting === 'portland');
+  const { input } = pours.find((/** @type {any} */ { parts }) => parts[0].plan.binderClass === 'portland');
   await request.put(`/api/pours/${LAID}`, {
     ...AS_PAGES,
     data: { ...input, items: [{ mouldId, count: 1, inset }], matches: undefined, version: 0 },
@@ -104,7 +104,7 @@ const STARTED = '01a20000-0000-7000-8000-000000000002';
 /** Begins a pour and brings it to its water. @param {import('@playwright/test').APIRequestContext} request */
 async function beginPour(request) {
   const pours = await (await request.get('/api/pours')).json();
-  const { input } = pours.find((/** @type {any} */ { parts }) => parts[0].plan.setting === 'portland');
+  const { input } = pours.find((/** @type {any} */ { parts }) => parts[0].plan.binderClass === 'portland');
   await request.put(`/api/pours/${STARTED}`, { ...AS_PAGES, data: { ...input, version: 0 } });
   await request.post(`/api/pours/${STARTED}/start`, AS_PAGES);
   const at = Date.now() - 60_000;
@@ -151,7 +151,7 @@ async function main() {
       await page.goto(path);
       await page.waitForLoadState('networkidle');
       await page.evaluate(() => document.fonts.ready);
-      // What is still fetched or reckoned says so.
+      // What is still fetched or calculated says so.
       await page.waitForFunction(() =>
         [...document.querySelectorAll('[role=status]')].every((one) => !one.textContent?.trim().endsWith('…')),
       );

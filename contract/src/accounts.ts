@@ -1,9 +1,9 @@
 import {
-  dampSchools,
+  moistCuringSchools,
   dryingSchools,
   type DryingSchool,
-  type DampCure,
-  type DampSchool,
+  type MoistCuring,
+  type MoistCuringSchool,
   type UnitSystem,
   type Waking,
 } from '@dewpot/core';
@@ -71,12 +71,14 @@ export interface PersonView {
   readonly owner: boolean;
 }
 
-export class DampCureInput {
-  @IsIn(['share', 'days', 'school']) by: DampCure['by'];
+export class MoistCuringInput {
+  @IsIn(['share', 'days', 'school']) by: MoistCuring['by'];
   /** Of its 28-day strength. */
-  @ValidateIf(({ by }: DampCureInput) => by === 'share') @Amount(0.3, 0.95) share?: number;
-  @ValidateIf(({ by }: DampCureInput) => by === 'days') @Amount(0, 90) days?: number;
-  @ValidateIf(({ by }: DampCureInput) => by === 'school') @IsIn(Object.keys(dampSchools)) school?: DampSchool;
+  @ValidateIf(({ by }: MoistCuringInput) => by === 'share') @Amount(0.3, 0.95) share?: number;
+  @ValidateIf(({ by }: MoistCuringInput) => by === 'days') @Amount(0, 90) days?: number;
+  @ValidateIf(({ by }: MoistCuringInput) => by === 'school')
+  @IsIn(Object.keys(moistCuringSchools))
+  school?: MoistCuringSchool;
 }
 
 /** Hours of the day. */
@@ -96,8 +98,8 @@ export class WorkshopSettings {
   @Amount(500, 200000) bucket: number;
   /** Step of the scale that pieces are weighed on, g. */
   @Amount(0.01, 1000) scaleStep: number;
-  /** What the end of the damp cure goes by; 70 % of its strength where it is left out. */
-  @IsOptional() @Part(() => DampCureInput) dampCure?: DampCureInput;
+  /** What the end of the moist curing goes by; 70 % of its strength where it is left out. */
+  @IsOptional() @Part(() => MoistCuringInput) moistCuring?: MoistCuringInput;
   /** How it is told that a piece is dry; by the scale where it is left out. */
   @IsOptional() @IsIn(Object.keys(dryingSchools)) drying?: DryingSchool;
   /** When the casters are up. */

@@ -1,4 +1,4 @@
-import type { AirBasis, WholeAirReading } from './climate.js';
+import type { AirBasis, WholeAirReading } from './ambient.js';
 
 /** The air at an hour. */
 export type AirReading = WholeAirReading;

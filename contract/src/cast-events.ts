@@ -15,7 +15,7 @@ import {
   fittingsInOrder,
   type Force,
   type Gone,
-  type HappeningType,
+  type CastEventType,
   type PieceUse,
   pieceUses,
   type SealCheck,
@@ -25,13 +25,13 @@ import {
   type Side,
   sides,
   type Spot,
-  type Stroke,
+  type CastTask,
 } from '@dewpot/core';
 import { IsBoolean, IsIn, IsOptional, IsUUID, ValidateIf } from 'class-validator';
 import { Amount, Choices, Grams, ListOf, Millilitres, Share, Text, Time, Whole } from './limits.js';
 
 export const spots: readonly Spot[] = ['corner', 'rim', 'base', 'core-end', 'face'];
-export const happenings: readonly HappeningType[] = [
+export const castEventTypes: readonly CastEventType[] = [
   'wetted',
   'covered',
   'moved',
@@ -41,7 +41,7 @@ export const happenings: readonly HappeningType[] = [
   'rinsed',
   'ph',
   'snoozed',
-  'lifted-out',
+  'demoulded',
   'uncovered',
   'weighed',
   'film-tested',
@@ -60,9 +60,9 @@ export const happenings: readonly HappeningType[] = [
 
 export const damageCauses: readonly DamageCause[] = ['early', 'stuck', 'dropped'];
 export const dressings: readonly Dressing[] = ['flashing', 'edges', 'pinholes', 'grit', 'drain hole', 'green texture'];
-export const strokes: readonly Stroke[] = [
+export const castTasks: readonly CastTask[] = [
   'Pull',
-  'Lift out',
+  'Demould',
   'Unclamp',
   'Cover',
   'Wet',
@@ -84,15 +84,15 @@ export class DamageInput implements Damage {
   @IsIn(['chip', 'piece', 'through']) size: Damage['size'];
 }
 
-const when = (...types: HappeningType[]) => ValidateIf((event: CastEventInput) => types.includes(event.type));
+const when = (...types: CastEventType[]) => ValidateIf((event: CastEventInput) => types.includes(event.type));
 
 /** Something that happened to a cast. Which fields count goes by `type`. */
 export class CastEventInput {
   @IsUUID() id: string;
   /** When it happened, ms. */
   @Time() at: number;
-  @IsIn(happenings) type: HappeningType;
-  @when('lifted-out')
+  @IsIn(castEventTypes) type: CastEventType;
+  @when('demoulded')
   @ListOf(() => DamageInput, { most: 20 })
   damage?: DamageInput[];
   @IsOptional() @IsIn(['slid', 'tapped', 'fought']) force?: Force;
@@ -110,7 +110,7 @@ export class CastEventInput {
   /** Of a bath: how long it is to lie in it; of a taped film: how long it was on. */
   @when('soaked', 'film-tested') @Amount(0, 8760) hours?: number;
   @when('ph') @Amount(0, 14) ph?: number;
-  @when('snoozed') @IsIn(strokes) stroke?: Stroke;
+  @when('snoozed') @IsIn(castTasks) task?: CastTask;
   /** Put off until then, ms. */
   @when('snoozed') @Time() until?: number;
   @when('weighed') @Grams() mass?: number;
@@ -146,8 +146,8 @@ export class CastEventInput {
   /** What it was sold for, in the workshop's money. */
   @IsOptional() @Amount(0, 1e7) price?: number;
   @when('came-later') @IsIn(cameLater) came?: CameLater;
-  /** Why a refusal was overruled. */
-  @IsOptional() @Text(1, 300) overruled?: string;
+  /** Why a refusal was overridden. */
+  @IsOptional() @Text(1, 300) overridden?: string;
   @when('bubbles') @IsIn(spots) face?: Spot;
   @when('bubbles') @Whole(1, 5) grade?: number;
   @IsOptional() @Text(0, 120) where?: string;

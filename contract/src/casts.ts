@@ -10,16 +10,16 @@ import {
   type Expected,
   type Exposure,
   type JointUse,
-  type LearnedLiftOut,
+  type LearnedDemouldAge,
   type Life,
-  type LiftOutCare,
-  type LiftOutRecord,
-  liftOutRisks,
+  type DemouldCare,
+  type DemouldRecord,
+  demouldRisks,
   type MouldShape,
   type OuterSize,
   type PieceKind,
   type RuleStanding,
-  type SettingClass,
+  type BinderClass,
   type Skin,
   type Stage,
   type StrayWeighing,
@@ -83,7 +83,7 @@ export interface CastSnapshot {
   readonly mixName: string;
   readonly shape: MouldShape;
   readonly piece: PieceKind;
-  readonly setting: SettingClass;
+  readonly binderClass: BinderClass;
   readonly colour: string;
   /** Of a piece in tints: its colours as they dry, from the bottom up, or as they are poured together. */
   readonly skin?: Skin;
@@ -96,6 +96,8 @@ export interface CastSnapshot {
   /** Its grains are light: its faces dry faster. */
   readonly lightweight?: boolean;
   readonly accelerated?: boolean;
+  /** At 20 °C, h, where the caster or a bag gave it. */
+  readonly initialSet?: number;
   /** Where its mix was made for. */
   readonly exposure?: Exposure;
   /** To be expected of its mix at 28 days, MPa. */
@@ -120,31 +122,31 @@ export interface CastView {
   readonly dues: readonly Due[];
 }
 
-/** A lift-out from a mould with a mix, and which cast it was. */
-export interface LiftOutSeen extends LiftOutRecord {
+/** A demoulding from a mould with a mix, and which cast it was. */
+export interface DemouldSeen extends DemouldRecord {
   readonly code: string;
   /** ms */
   readonly at: number;
 }
 
-/** What a caster chose for the lift-outs of a mould with a mix. */
-export class LiftOutWaysInput {
-  @IsIn(Object.keys(liftOutRisks)) care: LiftOutCare;
+/** What a caster chose for the demouldings of a mould with a mix. */
+export class DemouldWaysInput {
+  @IsIn(Object.keys(demouldRisks)) care: DemouldCare;
   /** Goes by the handbook alone. */
   @IsBoolean() off: boolean;
-  /** Only lift-outs after this count, ms: what was learned before is forgotten. */
+  /** Only demouldings after this count, ms: what was learned before is forgotten. */
   @IsOptional() @Time() since?: number;
   /** How many there were when the caster asked to try it earlier again. */
   @IsOptional() @Whole(0, 10000) triedAgainAt?: number;
 }
 
-/** The earliest safe lift-out of a mould with a mix: the handbook's, what was learned, and from what. */
-export interface LiftOutView {
+/** The earliest safe demoulding of a mould with a mix: the handbook's, what was learned, and from what. */
+export interface DemouldView {
   /** Equivalent hours at 20 °C. */
   readonly handbook: number;
-  readonly learned: LearnedLiftOut;
-  readonly records: readonly LiftOutSeen[];
-  readonly ways: LiftOutWaysInput;
+  readonly learned: LearnedDemouldAge;
+  readonly records: readonly DemouldSeen[];
+  readonly ways: DemouldWaysInput;
 }
 
 /** A photo of a cast, and the event that it shows. */
@@ -157,7 +159,7 @@ export interface CastPictureView {
   readonly eventId?: string;
 }
 
-/** The air that a cast stood in, as its cure is reckoned from it, and what it does to the piece. */
+/** The air that a cast stood in, as its cure is calculated from it, and what it does to the piece. */
 export interface CastAir {
   readonly place: string;
   /** Hours since the pour and °C: recorded up to `forecastFrom` (ms), forecast from there on. */
@@ -174,6 +176,6 @@ export interface CastDetail extends CastView {
   readonly events: readonly CastEvent[];
   readonly dryDown: DryDown;
   readonly air: CastAir;
-  readonly liftOut: LiftOutView;
+  readonly demould: DemouldView;
   readonly pictures: readonly CastPictureView[];
 }

@@ -19,7 +19,7 @@ function refused<T extends object>(kind: new () => T, given: object): string[] {
 const frustum = { kind: 'round-frustum', bottomDiameter: 160, topDiameter: 200, height: 180 };
 const mould = {
   name: 'Pot',
-  stuff: 'rigid',
+  flexibility: 'rigid',
   piece: 'pot',
   shape: { outer: frustum, cores: [], inserts: [] },
   copies: [],
@@ -31,8 +31,8 @@ const mix = {
   grade: 5,
   exposure: 'outdoors',
   packed: false,
-  setting: 'portland',
-  dampDays: 7,
+  binderClass: 'portland',
+  moistCuringDays: 7,
   colour: '#b3ada1',
   lines: [{ materialId: KEY, parts: 1 }],
   version: 0,
@@ -57,7 +57,7 @@ describe('what is right passes', () => {
     ['a pour', PourInput, pour],
     ['settings', WorkshopSettings, settings],
     ['a weighing', CastEventInput, { id: KEY, at: 5, type: 'weighed', mass: 4000, step: 1 }],
-    ['a clean lift-out', CastEventInput, { id: KEY, at: 5, type: 'lifted-out', damage: [] }],
+    ['a clean demould', CastEventInput, { id: KEY, at: 5, type: 'demoulded', damage: [] }],
     ['bubbles', CastEventInput, { id: KEY, at: 5, type: 'bubbles', face: 'rim', grade: 3 }],
   ] as const)('%s', (_, kind, given) => {
     expect(refused<object>(kind, given)).toEqual([]);
@@ -101,7 +101,7 @@ describe('what is wrong is named by its field', () => {
     [
       'damage where there is no such spot',
       CastEventInput,
-      { id: KEY, at: 5, type: 'lifted-out', damage: [{ spot: 'lid', size: 'chip' }] },
+      { id: KEY, at: 5, type: 'demoulded', damage: [{ spot: 'lid', size: 'chip' }] },
       'damage.0.spot',
     ],
     ['a sixth grade of bubbles', CastEventInput, { id: KEY, at: 5, type: 'bubbles', face: 'rim', grade: 6 }, 'grade'],

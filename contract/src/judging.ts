@@ -22,8 +22,15 @@ export interface LastingAside extends PutAside {
 }
 
 /** What a mould is, for whoever judges it. */
-export const traitsOf = ({ stuff, material, sleeve, meshOpening, coreMass, release }: MouldView): MouldTraits => ({
-  stuff,
+export const traitsOf = ({
+  flexibility,
+  material,
+  sleeve,
+  meshOpening,
+  coreMass,
+  release,
+}: MouldView): MouldTraits => ({
+  flexibility,
   ...(material && { material }),
   ...(sleeve !== undefined && { sleeve }),
   ...(meshOpening !== undefined && { meshOpening }),
@@ -66,6 +73,6 @@ export function judgeContextOf(
 export const candidatesOf = (parts: PlanParts): CandidateMix[] =>
   parts.mixes.map((view) => {
     const mix = mixOf(view, parts.find);
-    const { id, name, setting, unfit } = view;
-    return { id, name, mix, setting, conditions: mixConditionsOf(view, mix, parts), ...(unfit && { unfit }) };
+    const { id, name, binderClass, unfit } = view;
+    return { id, name, mix, binderClass, conditions: mixConditionsOf(view, mix, parts), ...(unfit && { unfit }) };
   });

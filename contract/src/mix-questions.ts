@@ -1,14 +1,17 @@
 import {
   exposures,
   handbookMaterials,
+  materialKinds,
+  type Bulking,
   type ColourWhen,
   type Exposure,
   type Grade,
   type Held,
+  type MaterialKind,
   type MixingOrder,
   type PartsBy,
   type ScoopStep,
-  type SettingClass,
+  type BinderClass,
 } from '@dewpot/core';
 import { IsBoolean, IsIn, IsOptional } from 'class-validator';
 import {
@@ -17,6 +20,7 @@ import {
   AmountByKey,
   Amounts,
   Celsius,
+  Density,
   Grams,
   ListOf,
   Millilitres,
@@ -26,27 +30,55 @@ import {
   Text,
   Whole,
 } from './limits.js';
-import { settingClasses } from './mixes.js';
+import { binderClasses } from './mixes.js';
+import { ProductFigures, SettingTimesInput } from './materials.js';
 
 /** Materials of the handbook, by which scripts name theirs. */
 export const handbookKeys = handbookMaterials.map(({ key }) => key);
 
+/** A material whose figures come with the question: one of the handbook with some of them changed, or one's own with all. */
+export class QuestionMaterial extends ProductFigures {
+  /** By which lines and doses name it; a key of the handbook stands for that material from here on. */
+  @Text(1, 60) key: string;
+  /** The handbook's material whose figures hold where none are given; by default the one of that key. */
+  @IsOptional() @IsIn(handbookKeys) like?: string;
+  @IsOptional() @Text(1, 80) name?: string;
+  @IsOptional() @IsIn([...materialKinds]) kind?: MaterialKind;
+  /** Loose as it is scooped, and as it takes room in the mix, kg/L. */
+  @IsOptional() @Density() bulk?: number;
+  @IsOptional() @Density() particle?: number;
+  /** Share of dry mass. */
+  @IsOptional() @Amount(0, 20) absorption?: number;
+  /** kg of water per kg. */
+  @IsOptional() @Amount(0, 20) demand?: number;
+  /** mm */
+  @IsOptional() @Amount(0, 1000) largestGrain?: number;
+  @IsOptional() @IsIn(['fine', 'sharp', 'none']) bulking?: Bulking;
+}
+
+/** Materials that come with a question. */
+export class WithMaterials {
+  @IsOptional()
+  @ListOf(() => QuestionMaterial, { most: 50 })
+  materials?: QuestionMaterial[];
+}
+
 export class PlainMixLine {
-  /** A material of the handbook, such as grey-cement or sharp-sand. */
-  @IsIn(handbookKeys) material: string;
+  /** A material of the handbook, such as grey-cement or sharp-sand, or one that comes with the question. */
+  @Text(1, 60) material: string;
   @Amount(0, 100_000) parts: number;
   /** Where it differs from the mix. */
   @IsOptional() @IsIn(['volume', 'mass']) by?: PartsBy;
 }
 
 export class PlainDose {
-  /** An additive of the handbook, such as red-oxide or pp-fibre. */
-  @IsIn(handbookKeys) material: string;
+  /** An additive of the handbook, such as red-oxide or pp-fibre, or one that comes with the question. */
+  @Text(1, 60) material: string;
   /** Share of its base's mass or of the fresh volume, or kg/m³, as its kind says. */
   @Amount(0, 1000) amount: number;
 }
 
-export class MixQuestion {
+export class MixQuestion extends WithMaterials {
   @ListOf(() => PlainMixLine, { least: 1, most: 30 })
   lines: PlainMixLine[];
   @IsOptional()
@@ -57,9 +89,13 @@ export class MixQuestion {
   @IsIn(exposures) exposure: Exposure;
   @IsOptional() @IsBoolean() packed?: boolean;
   @IsOptional() @IsBoolean() limeCounts?: boolean;
-  @IsOptional() @Amount(0, 60) dampDays?: number;
+  @IsOptional() @Amount(0, 60) moistCuringDays?: number;
   /** Months since the cement was opened. */
   @IsOptional() @Amount(0, 240) cementMonths?: number;
+  /** Wanted free water to cement: the water is made to it, in place of the consistency. */
+  @IsOptional() @Amount(0, 5) ratio?: number;
+  /** Pot life and initial set as they are known of this mix. */
+  @IsOptional() @Part(() => SettingTimesInput) times?: SettingTimesInput;
 }
 
 /** A question about a batch of a mix, of that fresh volume, mL. */
@@ -88,7 +124,7 @@ export class MeasuresQuestion extends BatchQuestion {
   @Amount(0.001, 1000) scaleStep: number;
   /** How much may be left over, as a share of the volume. */
   @IsOptional() @Share() spare?: number;
-  @IsOptional() @IsIn([...settingClasses]) setting?: SettingClass;
+  @IsOptional() @IsIn([...binderClasses]) binderClass?: BinderClass;
 }
 
 export class TooWetQuestion extends BatchQuestion {
@@ -102,7 +138,7 @@ export class SizeQuestion {
   /** mL, mL to the brim, or g. */
   @Amount(0, 1e7) size: number;
   /** Which material's mass. */
-  @IsOptional() @IsIn(handbookKeys) material?: string;
+  @IsOptional() @Text(1, 60) material?: string;
 }
 
 export class HoldQuestion {
@@ -119,13 +155,13 @@ export class LightenQuestion {
   @Part(() => MixQuestion) mix: MixQuestion;
   /** Of the dry density. */
   @Share() share: number;
-  @IsIn(handbookKeys) light: string;
+  @Text(1, 60) light: string;
 }
 
 export class ComparedMix {
   @Text(1, 80) name: string;
   @Part(() => MixQuestion) mix: MixQuestion;
-  @IsIn([...settingClasses]) setting: SettingClass;
+  @IsIn([...binderClasses]) binderClass: BinderClass;
 }
 
 export class CompareQuestion {
@@ -138,9 +174,22 @@ export class CompareQuestion {
 
 export class MethodQuestion {
   @Part(() => MixQuestion) mix: MixQuestion;
-  @IsIn([...settingClasses]) setting: SettingClass;
+  @IsIn([...binderClasses]) binderClass: BinderClass;
   @IsOptional() @IsIn(['water-to-powder', 'powder-to-water']) order?: MixingOrder;
   @IsOptional() @IsIn(['powder', 'water', 'late']) colour?: ColourWhen;
+}
+
+/** How long a mix can be placed, and when it sets. */
+export class TimesQuestion {
+  @Part(() => MixQuestion) mix: MixQuestion;
+  @IsIn([...binderClasses]) binderClass: BinderClass;
+  @Celsius() temperature: number;
+}
+
+/** The same recipe by the other measure. */
+export class PartsQuestion {
+  @Part(() => MixQuestion) mix: MixQuestion;
+  @IsIn(['volume', 'mass']) to: PartsBy;
 }
 
 export class SpreadQuestion {
@@ -166,7 +215,7 @@ export class MoistureQuestion {
 /** One batch as it was: what it is learned from. */
 export class LearnedBatch {
   @Part(() => MixQuestion) mix: MixQuestion;
-  /** Fresh volume reckoned, mL. */
+  /** Fresh volume calculated, mL. */
   @Millilitres() volume: number;
   /** Water that went in, in all, g. */
   @Grams() water: number;
@@ -195,5 +244,10 @@ export class PlainLot {
 
 export class ShoppingQuestion {
   @ListOf(() => WantedMaterial, { most: 100 }) wanted: WantedMaterial[];
+  @ListOf(() => PlainLot, { most: 500 }) lots: PlainLot[];
+}
+
+/** What a batch costs by its lots, and how large a batch they allow. */
+export class CostQuestion extends BatchQuestion {
   @ListOf(() => PlainLot, { most: 500 }) lots: PlainLot[];
 }

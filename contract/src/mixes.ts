@@ -7,14 +7,15 @@ import {
   type MixingOrder,
   type MixingWays,
   type PartsBy,
-  type SettingClass,
+  type BinderClass,
 } from '@dewpot/core';
 import { Equals, IsBoolean, IsHexColor, IsIn, IsOptional, IsUUID } from 'class-validator';
 import { Amount, ListOf, Part, Text, Version, Whole } from './limits.js';
-import { MaterialFigures } from './stores.js';
+import { MaterialFigures, SettingTimesInput } from './materials.js';
 
-export const settingClasses: readonly SettingClass[] = [
+export const binderClasses: readonly BinderClass[] = [
   'portland',
+  'high-early',
   'fast-setting',
   'gypsum',
   'underlayment',
@@ -47,13 +48,15 @@ export class MixWords {
   @Whole(1, 7) grade: Grade;
   @IsIn(exposures) exposure: Exposure;
   @IsBoolean() packed: boolean;
-  @IsIn([...settingClasses]) setting: SettingClass;
-  /** Damp cure, days. */
-  @Amount(0, 60) dampDays: number;
+  @IsIn([...binderClasses]) binderClass: BinderClass;
+  /** Moist curing, days. */
+  @Amount(0, 60) moistCuringDays: number;
   /** How it looks cured and dry. */
   @IsHexColor() colour: string;
   /** That colour was not seen: it follows from what is in the mix. */
-  @IsOptional() @IsBoolean() colourReckoned?: boolean;
+  @IsOptional() @IsBoolean() colourCalculated?: boolean;
+  /** Pot life and initial set as the caster knows them; by its binders where left out. */
+  @IsOptional() @Part(() => SettingTimesInput) times?: SettingTimesInput;
   /** Lime and metakaolin count as cement in w/c. */
   @IsOptional() @IsBoolean() limeCounts?: boolean;
   @IsOptional() @Part(() => MixingWaysInput) ways?: MixingWaysInput;
@@ -115,7 +118,7 @@ export class MixRow extends MixWords {
 }
 
 /** Name and version of the format in which mixes and materials go out and come in. */
-export const MIX_FILE = { format: 'dew-pot-mixes', version: 1 } as const;
+export const MIX_FILE = { format: 'dew-pot-mixes', version: 2 } as const;
 /** Most materials, and most mixes, of one file. */
 export const MOST_ROWS = 500;
 

@@ -4,7 +4,7 @@ import {
   releases,
   type MouldMaterial,
   type MouldShape,
-  type MouldStuff,
+  type MouldFlexibility,
   type PieceKind,
   type ReleaseName,
   type Solid,
@@ -30,7 +30,7 @@ export class CopyInput {
 
 export class MouldInput {
   @Text(1, 80) name: string;
-  @IsIn(['rigid', 'flexible', 'apart']) stuff: MouldStuff;
+  @IsIn(['rigid', 'flexible', 'apart']) flexibility: MouldFlexibility;
   @IsIn(Object.keys(pieceGuides)) piece: PieceKind;
   @Part(() => MouldShapeInput) shape: MouldShapeInput;
   @ListOf(() => CopyInput, { most: 200 }) copies: CopyInput[];
@@ -38,7 +38,7 @@ export class MouldInput {
   /** What the caster puts on it rather than the handbook's default. */
   @IsOptional() @IsIn(Object.keys(releases)) release?: ReleaseName;
   @IsOptional() @IsBoolean() sleeve?: boolean;
-  /** Used once, or rebuilt each time: it has no copies, and this must be made anew. */
+  /** Used once, or rebuilt each time: it has no copies, and this must be made again. */
   @IsOptional() @IsBoolean() once?: boolean;
   @IsOptional() @Text(0, 300) remake?: string;
   @IsOptional() @Text(0, 4000) notes?: string;
@@ -82,7 +82,7 @@ export interface MouldView extends MouldBody {
   readonly name: string;
   readonly copies: readonly CopyView[];
   readonly pictures: readonly PictureView[];
-  /** Times it was filled, whichever copy; of one that is made anew, times it was made. */
+  /** Times it was filled, whichever copy; of one that is made again, times it was made. */
   readonly cycles: number;
 }
 

@@ -9,12 +9,12 @@ import {
   type HourAhead,
   type MeasuringWay,
   type MouldMaterial,
-  type MouldStuff,
+  type MouldFlexibility,
   type MouldTraits,
   type PieceKind,
   type PieceUse,
   type ReleaseName,
-  type SettingClass,
+  type BinderClass,
 } from '@dewpot/core';
 import { IsBoolean, IsIn, IsOptional } from 'class-validator';
 import {
@@ -35,7 +35,7 @@ import {
   Whole,
 } from './limits.js';
 import { MixQuestion } from './mix-questions.js';
-import { settingClasses } from './mixes.js';
+import { binderClasses } from './mixes.js';
 import { InsetInput } from './pours.js';
 import { RunEventInput } from './run.js';
 import { MouldShapeInput } from './solids.js';
@@ -44,7 +44,7 @@ const pieces = Object.keys(pieceGuides);
 
 /** What is known of a mould beyond its shape. */
 export class TraitsInput implements MouldTraits {
-  @IsIn(['rigid', 'flexible', 'apart']) stuff: MouldStuff;
+  @IsIn(['rigid', 'flexible', 'apart']) flexibility: MouldFlexibility;
   @IsOptional() @IsIn(Object.keys(mouldMaterials)) material?: MouldMaterial;
   @IsOptional() @IsBoolean() sleeve?: boolean;
   /** Opening of the mesh that is laid in, mm. */
@@ -58,10 +58,12 @@ export class SheetItem {
   @Part(() => MouldShapeInput) shape: MouldShapeInput;
   @IsIn(pieces) piece: PieceKind;
   @Whole(1, 500) count: number;
+  /** It may be filled from more than one batch; not where its faces must match. */
+  @IsOptional() @IsBoolean() split?: boolean;
   /** Mesh is laid in at half depth. */
   @IsOptional() @IsBoolean() mesh?: boolean;
   @IsOptional() @Part(() => InsetInput) inset?: InsetInput;
-  /** What the mould is, as far as it is known: how the cast comes out and what lets it go is judged by it. */
+  /** What the mould is, as far as it is known: how the cast comes out and which release agent it needs are judged by it. */
   @IsOptional() @Part(() => TraitsInput) mould?: TraitsInput;
 }
 
@@ -91,7 +93,7 @@ export class SheetQuestion {
   /** Brim volume of the bucket, mL. */
   @Amount(100, 1e6) bucket: number;
   @Celsius() temperature: number;
-  @IsOptional() @IsIn([...settingClasses]) setting?: SettingClass;
+  @IsOptional() @IsIn([...binderClasses]) binderClass?: BinderClass;
   @IsOptional() @IsIn(Object.keys(releases)) release?: ReleaseName;
   /** What the pieces are for. */
   @IsOptional() @Choices(pieceUses, { most: 10 }) uses?: PieceUse[];
@@ -116,6 +118,8 @@ export class RunQuestion extends SheetQuestion {
 export class BatchesQuestion {
   /** What each mould takes, mL. */
   @Amounts(0, MOST_VOLUME, { least: 1, most: 500 }) volumes: number[];
+  /** They may be filled from more than one batch. */
+  @IsOptional() @IsBoolean() split?: boolean;
   /** Brim volume of the bucket, mL. */
   @Amount(100, 1e6) bucket: number;
   /** Minutes in which the mix can be placed, and what mixing and filling one mould take of them. */
@@ -157,7 +161,7 @@ export class FullMouldInput {
   @Text(1, 60) place: string;
   /** Full, g. */
   @Grams() mass: number;
-  /** When it is good to lift out, ms. */
+  /** When it is good to demould, ms. */
   @Time() freeAt: number;
   /** It cannot be moved, whatever it weighs: a panel, a strip mould, a leaf over sand. */
   @IsOptional() @IsBoolean() fixed?: boolean;
@@ -166,7 +170,7 @@ export class FullMouldInput {
 export class FreeQuestion {
   @Text(1, 80) name: string;
   @ListOf(() => OwnedCopyInput, { most: 500 }) copies: OwnedCopyInput[];
-  /** When each copy that stands full is good to lift out, ms. */
+  /** When each copy that stands full is good to demould, ms. */
   @Amounts(0, LATEST, { most: 500 }) full: number[];
   @Whole(1, 500) count: number;
 }

@@ -46,7 +46,7 @@ import { ColouringInput } from './tints.js';
 export const letterFaces = ['serif', 'plain'] as const;
 export type LetterFace = (typeof letterFaces)[number];
 
-/** What an inset's loops were set from, so that they can be set anew. */
+/** What an inset's loops were set from, so that they can be set again. */
 export class LettersInput {
   @Text(1, 60) text: string;
   @IsIn(letterFaces) font: LetterFace;
@@ -79,6 +79,8 @@ export class PourItemInput {
   @IsOptional() @IsUUID() mixId?: string;
   /** In tints; in the mix's own colour where it is left out. */
   @IsOptional() @Part(() => ColouringInput) colouring?: ColouringInput;
+  /** It may be filled from more than one batch; not where its faces must match. */
+  @IsOptional() @IsBoolean() split?: boolean;
   /** Mesh is laid in at half depth; as the mould usually is where it is left out. */
   @IsOptional() @IsBoolean() mesh?: boolean;
   /** Inserts of the mould, by name, that are left out this time. */

@@ -64,6 +64,7 @@ export const mixOf = (body: MixBody, find: FindMaterial): Mix => ({
   exposure: body.exposure,
   packed: body.packed,
   ...(body.limeCounts && { limeCounts: true }),
+  ...(body.times && { times: body.times }),
 });
 
 /** A tint with its materials in place of their keys; undefined where its binder is gone. */
@@ -89,11 +90,11 @@ export const sureOf = (by: string): boolean => by === 'reader' || by === 'photo'
 
 /** How a mix dries, #rrggbb: as it was seen, or where nobody has seen it as its materials make it. */
 export function mixColour(
-  { colour, colourReckoned }: Pick<MixBody, 'colour' | 'colourReckoned'>,
+  { colour, colourCalculated }: Pick<MixBody, 'colour' | 'colourCalculated'>,
   mix: Mix,
   known: KnownColours,
 ): string {
-  if (!colourReckoned) return colour;
+  if (!colourCalculated) return colour;
   try {
     return dryColour(mix, known);
   } catch (error) {
@@ -171,9 +172,9 @@ function sharesOf({ items, mixId }: Omit<PourInput, 'version'>, { mixes, moulds 
 }
 
 /** How long mixing and filling take: as this bench's runs with the mix taught, shared among the hands. */
-function timesOf({ id, setting }: MixView, people = 1, runs: readonly RunLesson[]): WorkTimes {
+function timesOf({ id, binderClass }: MixView, people = 1, runs: readonly RunLesson[]): WorkTimes {
   const own = runs.filter(({ mixId }) => mixId === id).map(({ pace }) => pace);
-  const { mixing, filling } = learnedTimes(WORK_TIMES[setting], own);
+  const { mixing, filling } = learnedTimes(WORK_TIMES[binderClass], own);
   return { mixing, filling: filling / people };
 }
 
@@ -192,7 +193,7 @@ export function ballastSandOf({ ballastSandId }: Pick<WorkshopSettings, 'ballast
 
 /** Conditions under which a mix of the workshop is calculated. */
 export function mixConditionsOf(view: MixView, mix: Mix, { lots, lessons, now }: PlanParts): MixConditions {
-  return conditionsOf(mix, { dampDays: view.dampDays, lots, lessons: lessons(view.id), now });
+  return conditionsOf(mix, { moistCuringDays: view.moistCuringDays, lots, lessons: lessons(view.id), now });
 }
 
 function planOf(input: Omit<PourInput, 'version'>, { view, items }: Share, parts: PlanParts): PourPlan {
@@ -210,6 +211,7 @@ function planOf(input: Omit<PourInput, 'version'>, { view, items }: Share, parts
         shape: withoutInserts(shape, without),
         piece,
         count,
+        ...(item.split && { split: true }),
         ...(mesh && { mesh }),
         ...(inset && { inset }),
         ...(fillTo !== undefined && { fillTo }),
@@ -218,7 +220,7 @@ function planOf(input: Omit<PourInput, 'version'>, { view, items }: Share, parts
     }),
     mix,
     colour: mixColour(view, mix, parts.colours),
-    setting: view.setting,
+    binderClass: view.binderClass,
     spare: input.spare,
     moisture: input.moisture,
     ...(scoop && { scoop: scoopAs(scoop, input.heaped) }),
@@ -235,6 +237,7 @@ function planOf(input: Omit<PourInput, 'version'>, { view, items }: Share, parts
     lots,
     ...ballastSandOf(workshop, find),
     liftLimit: workshop.liftLimit,
+    ...(input.matches !== undefined && { matches: true }),
   };
 }
 

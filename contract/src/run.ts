@@ -2,16 +2,16 @@ import {
   finishTries,
   releaseCalled,
   placingsOf,
-  reckonSheet,
-  runDeedKinds,
+  calculateSheet,
+  runEventKinds,
   stepsOf,
   type FinishTry,
   type Grade,
   type Pace,
   type FinishRecord,
   type Placing,
-  type ReckonedPart,
-  type RunDeedKind,
+  type CalculatedPart,
+  type RunEventKind,
   type RunEvent,
   type RunWays,
   type Step,
@@ -25,7 +25,7 @@ export class RunEventInput {
   @IsUUID() id: string;
   /** By the wall clock, ms. */
   @Time() at: number;
-  @IsIn(runDeedKinds) kind: RunDeedKind;
+  @IsIn(runEventKinds) kind: RunEventKind;
   @IsOptional() @Text(1, 60) step?: string;
   @IsOptional() @Text(1, 20) bucket?: string;
   @IsOptional() @Text(1, 20) mould?: string;
@@ -59,7 +59,7 @@ export interface RunLesson {
 }
 
 /** What a pour makes of one mix, with its sheet and how its moulds are filled. */
-export type BenchPart = PourPart & ReckonedPart & { readonly placings: readonly Placing[] };
+export type BenchPart = PourPart & CalculatedPart & { readonly placings: readonly Placing[] };
 
 /** A pour at the bench: its mixes with their sheets, and its steps. */
 export interface BenchOf {
@@ -78,15 +78,15 @@ export const waysOf = (
 
 /** A pour's mixes with their sheets, and its steps at the bench: the same on every device. @throws InputError */
 export function benchOf({ parts, input }: Pick<PourView, 'parts' | 'input'>): BenchOf {
-  const reckoned = parts.map((part) => ({
+  const calculated = parts.map((part) => ({
     ...part,
-    sheet: reckonSheet(part.plan),
+    sheet: calculateSheet(part.plan),
     placings: placingsOf(part.plan, input.finish, part.windows),
   }));
   return {
-    parts: reckoned,
+    parts: calculated,
     steps: stepsOf(
-      reckoned,
+      calculated,
       waysOf(
         input,
         parts.map(({ windows = 1 }) => windows),

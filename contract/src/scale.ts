@@ -14,7 +14,7 @@ export interface ScaleReading {
 }
 
 /** What is done to the simulated scale. */
-export class ScaleDeedInput {
+export class ScaleEventInput {
   /** g that lie on it from now on. */
   @IsOptional() @Amount(0, 50000) load?: number;
   /** Shows 0 for what lies on it. */

@@ -15,7 +15,7 @@ import {
   type ShellSide,
   type Solid,
 } from '@dewpot/core';
-import type { MeasuredBy } from '@dewpot/core';
+import type { VolumeMeasuredBy } from '@dewpot/core';
 import { IsBoolean, IsIn, IsOptional } from 'class-validator';
 import {
   MOST_VOLUME,
@@ -131,7 +131,7 @@ export class ShellInput implements Shell {
 }
 
 export class MeasuredVolumeInput {
-  @IsIn(['water', 'sand', 'batch']) by: MeasuredBy;
+  @IsIn(['water', 'sand', 'batch']) by: VolumeMeasuredBy;
   /** mL */
   @Millilitres() volume: number;
   /** When it was measured, ms. */

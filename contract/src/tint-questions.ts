@@ -1,5 +1,5 @@
-import { lookNames, type BandEdge, type BandsBy, type BatchColour, type Look, type SettingClass } from '@dewpot/core';
-import { IsHexColor, IsIn, IsOptional } from 'class-validator';
+import { lookNames, type BandEdge, type BandsBy, type BatchColour, type Look, type BinderClass } from '@dewpot/core';
+import { IsHexColor, IsIn, IsOptional, IsBoolean } from 'class-validator';
 import {
   Amount,
   Amounts,
@@ -14,8 +14,8 @@ import {
   TextByKey,
   Whole,
 } from './limits.js';
-import { handbookKeys } from './mix-questions.js';
-import { settingClasses } from './mixes.js';
+import { WithMaterials } from './mix-questions.js';
+import { binderClasses } from './mixes.js';
 import { MouldShapeInput } from './solids.js';
 
 /** A pigment of a question: its own colour as a screen shows it. */
@@ -89,27 +89,26 @@ export class LadderQuestion {
   @IsOptional() @Millilitres() volume?: number;
 }
 
-/** One material of a base, by its handbook key. */
+/** One material of a base, of the handbook or of the question. */
 export class BasePart {
-  @IsIn(handbookKeys) material: string;
+  @Text(1, 60) material: string;
   /** g, dry. */
   @Amount(0, 1e7) mass: number;
 }
 
-export class BaseQuestion {
+export class BaseQuestion extends WithMaterials {
   @ListOf(() => BasePart, { least: 1, most: 30 }) parts: BasePart[];
 }
 
-/** A pigment of a chip, by its handbook key; share of the binder. */
+/** A pigment of a chip, of the handbook or of the question; share of the binder. */
 export class ChipDose {
-  @IsIn(handbookKeys) material: string;
+  @Text(1, 60) material: string;
   @Amount(0, 1000) amount: number;
 }
 
-export class ChipQuestion {
-  /** Handbook keys. */
-  @IsIn(handbookKeys) binder: string;
-  @IsOptional() @IsIn(handbookKeys) sand?: string;
+export class ChipQuestion extends WithMaterials {
+  @Text(1, 60) binder: string;
+  @IsOptional() @Text(1, 60) sand?: string;
   @ListOf(() => ChipDose, { most: 8 }) doses: ChipDose[];
   /** mL */
   @IsOptional() @Amount(1, 2000) volume?: number;
@@ -123,7 +122,10 @@ export class LayersQuestion {
   @IsIn(['crisp', 'blended']) edge: BandEdge;
   /** mm; to the rim where left out. */
   @IsOptional() @Amount(0, 5000) fillTo?: number;
-  @IsIn([...settingClasses]) setting: SettingClass;
+  @IsIn([...binderClasses]) binderClass: BinderClass;
+  @IsOptional() @IsBoolean() accelerated?: boolean;
+  /** At 20 °C, h, where the bag says so. */
+  @IsOptional() @Amount(0.05, 72) initialSet?: number;
   /** °C */
   @Amount(-10, 50) temperature: number;
 }

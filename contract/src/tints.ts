@@ -39,12 +39,12 @@ export interface TintEditionView {
 }
 
 /** How a chip's colour was measured, the surest first. */
-export type MeasuredBy = 'reader' | 'photo' | 'photo-unsure' | 'eye';
+export type ColourMeasuredBy = 'reader' | 'photo' | 'photo-unsure' | 'eye';
 
 /** A chip's own colour, dry. */
 export class MeasuredColour {
   @IsHexColor() colour: string;
-  @IsIn(['reader', 'photo', 'photo-unsure', 'eye']) by: MeasuredBy;
+  @IsIn(['reader', 'photo', 'photo-unsure', 'eye']) by: ColourMeasuredBy;
   /** ms */
   @Time() at: number;
 }

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { MouldsService, PoursService, People, Rows, CastsService, StoresService } from '@dewpot/server';
+import { MouldsService, PoursService, People, WorkshopContext, CastsService, MaterialsService } from '@dewpot/server';
 import type { CastView } from '@dewpot/contract';
 import { startServer, type Harness } from '../../server/test/harness.js';
 import { fillDemo } from './fill.js';
@@ -20,7 +20,7 @@ afterAll(() => harness.close());
 
 async function inDemo<T>(work: () => Promise<T>): Promise<T> {
   const door = await harness.app.get(People).ofDemo();
-  return harness.app.get(Rows).inWorkshop(door!.workshop_id, work);
+  return harness.app.get(WorkshopContext).inWorkshop(door!.workshop_id, work);
 }
 
 describe('the demo workshop', () => {
@@ -32,9 +32,9 @@ describe('the demo workshop', () => {
   });
 
   it('has variety: clean casts and hurt ones, covers and places, pieces weighed and bubbles graded', () => {
-    const lifted = casts.filter(({ life }) => life.liftedAt !== undefined);
-    expect(lifted.some(({ life }) => life.damage.length > 0)).toBe(true);
-    expect(lifted.filter(({ life }) => life.damage.length === 0).length).toBeGreaterThan(lifted.length / 2);
+    const demoulded = casts.filter(({ life }) => life.demouldedAt !== undefined);
+    expect(demoulded.some(({ life }) => life.damage.length > 0)).toBe(true);
+    expect(demoulded.filter(({ life }) => life.damage.length === 0).length).toBeGreaterThan(demoulded.length / 2);
     expect(new Set(casts.map(({ snapshot }) => snapshot.cover)).size).toBeGreaterThan(2);
     expect(new Set(casts.map(({ snapshot }) => snapshot.place)).size).toBeGreaterThan(2);
     expect(casts.some(({ life }) => life.weighings.length >= 3)).toBe(true);
@@ -45,15 +45,15 @@ describe('the demo workshop', () => {
       const { events } = await inDemo(() => harness.app.get(CastsService).detail(id));
       for (const event of events) {
         expect(event.at).toBeLessThanOrEqual(NOW);
-        if (event.type === 'coated') expect(event.overruled).toBeUndefined();
-        if (event.type === 'lifted-out') expect(event.equivalentAge).toBeGreaterThan(5);
+        if (event.type === 'coated') expect(event.overridden).toBeUndefined();
+        if (event.type === 'demoulded') expect(event.equivalentAge).toBeGreaterThan(5);
       }
     }
   });
 
   it('keeps its stores, its moulds’ cycles and its pours in step', async () => {
     const [stores, moulds, pours] = await inDemo(async () => [
-      await harness.app.get(StoresService).all(),
+      await harness.app.get(MaterialsService).all(),
       await harness.app.get(MouldsService).all(),
       await harness.app.get(PoursService).all(),
     ]);

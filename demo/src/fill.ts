@@ -1,4 +1,4 @@
-import { plannedLog, reckonSheet, type Grade } from '@dewpot/core';
+import { DAY, plannedLog, calculateSheet, type Grade } from '@dewpot/core';
 import {
   airIn,
   ArticlesService,
@@ -10,8 +10,8 @@ import {
   MouldsService,
   People,
   PoursService,
-  Rows,
-  StoresService,
+  WorkshopContext,
+  MaterialsService,
   TilesController,
   TintsService,
   TubsService,
@@ -22,13 +22,12 @@ import { v7 as uuid } from 'uuid';
 import { keyed, livesOf } from './lives.js';
 import { stream } from './random.js';
 import { season, type DemoPour } from './season.js';
-import { furnishPlaces } from './places.js';
+import { furnishDemoPlaces } from './places.js';
 import { moulds, tubs } from './moulds.js';
 import { tiles } from './tiles.js';
 import { chips, tints, type DemoColouring, type DemoTint } from './tints.js';
 import { lots, mixes, nextVersion, scoops, type DemoMix } from './workshop.js';
 
-const DAY = 24 * 3_600_000;
 const SEED = 1834;
 
 type Server = Awaited<ReturnType<typeof createServer>>;
@@ -43,12 +42,12 @@ export function fillDemo(
   progress: (done: number, all: number) => void = () => {},
 ): Promise<void> {
   const random = stream(SEED);
-  return app.get(Rows).inWorkshop(uuid(), async () => {
+  return app.get(WorkshopContext).inWorkshop(uuid(), async () => {
     const people = app.get(People);
     const settings = { ...firstSettings, name: 'Thornwick Lane' };
     const personId = await people.found({ settings, name: 'Maud', email: 'maud@thornwick.example', demo: true });
     await people.join({ name: 'Osric', email: 'osric@thornwick.example' });
-    await furnishPlaces(app, now);
+    await furnishDemoPlaces(app, now);
     const keys = await furnish(app, now);
     for (const [index, pour] of season.entries()) {
       await pourAndFollow(app, keys, pour, personId, now, random);
@@ -95,7 +94,7 @@ interface Keys {
 }
 
 async function furnish(app: Server, now: number): Promise<Keys> {
-  const materials = await fillWithHandbook(app.get(Rows));
+  const materials = await fillWithHandbook(app.get(WorkshopContext));
   const mouldKeys: string[] = [];
   for (const { copies, ...mould } of moulds) {
     const id = uuid();
@@ -117,7 +116,7 @@ async function furnish(app: Server, now: number): Promise<Keys> {
   }
   const scoopKeys = scoops.map(() => uuid());
   for (const [i, [name, volume]] of scoops.entries())
-    await app.get(StoresService).saveScoop(scoopKeys[i]!, { name, volume, version: 0 });
+    await app.get(MaterialsService).saveScoop(scoopKeys[i]!, { name, volume, version: 0 });
   const tintKeys = await palette(app, materials, now);
   return { materials, moulds: mouldKeys, mixes: mixKeys, scoop: scoopKeys[0]!, tints: tintKeys };
 }
@@ -151,8 +150,8 @@ async function palette(app: Server, materials: Record<string, string>, now: numb
 function recipe({ lines, doses = [], ...mix }: DemoMix, materials: Record<string, string>, version: number): MixInput {
   return {
     by: 'volume',
-    setting: 'portland',
-    dampDays: 7,
+    binderClass: 'portland',
+    moistCuringDays: 7,
     ...mix,
     lines: lines.map(([key, parts]) => ({ materialId: materials[key]!, parts })),
     doses: doses.map(([key, amount]) => ({ materialId: materials[key]!, amount })),
@@ -175,7 +174,7 @@ async function revise(app: Server, keys: Keys): Promise<void> {
 
 async function stock(app: Server, materials: Record<string, string>, now: number): Promise<void> {
   for (const [key, bought, left, price, daysAgo] of lots) {
-    await app.get(StoresService).saveLot(uuid(), {
+    await app.get(MaterialsService).saveLot(uuid(), {
       materialId: materials[key]!,
       bought: bought * 1000,
       left: left * 1000,
@@ -211,7 +210,7 @@ async function pourAndFollow(
     count,
     ...(tinted && { colouring: tinted }),
   }));
-  const flexible = items.every(([mould]) => moulds[mould]!.stuff === 'flexible');
+  const flexible = items.every(([mould]) => moulds[mould]!.flexibility === 'flexible');
   const { parts } = await pours.save(id, {
     items: chosen,
     mixId: keys.mixes[mix]!,
@@ -227,7 +226,7 @@ async function pourAndFollow(
     version: 0,
   });
   const { plan } = parts[0]!;
-  const planned = plannedLog(plan, reckonSheet(plan));
+  const planned = plannedLog(plan, calculateSheet(plan));
   const log = { ...planned, tap: planned.tap * (0.97 + 0.08 * random()), leftover: Math.round(40 + 160 * random()) };
   const made = items.flatMap(([, count], item) => Array.from({ length: count }, () => ({ id: uuid(), item })));
   await pours.finish(id, { logs: [log], casts: made, pouredAt }, personId, now);

@@ -1,6 +1,8 @@
 import {
-  dampDaysTo,
-  handbookLiftOut,
+  HOUR,
+  DAY,
+  moistDaysTo,
+  handbookDemouldAge,
   hoursToReach,
   initialSet,
   pulledCores,
@@ -19,9 +21,6 @@ import {
 import type { CastEventInput, CastView } from '@dewpot/contract';
 import { airIn } from '@dewpot/server';
 import { v7 as uuid } from 'uuid';
-
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 
 type Happened = Omit<CastEventInput, 'id'>;
 
@@ -106,7 +105,7 @@ function dryingOf(
     const at = uncovered + day * DAY;
     const life: Life = { ...cast.life, stage: 'drying', weighings };
     // By the stricter limit: these casters wait a little longer than they must.
-    const ready = sealingGate(life, cast.expected, cast.snapshot.setting, sealers.acrylic, at).open;
+    const ready = sealingGate(life, cast.expected, cast.snapshot.binderClass, sealers.acrylic, at).open;
     if (ready && !sealer) return events;
     if (ready && sealer) {
       return [...events, ...finishOf(cast, morning(at + patience * DAY), sealer, random)];
@@ -119,10 +118,10 @@ function dryingOf(
   return events;
 }
 
-/** A wetting on most mornings of the damp cure; some are forgotten. */
-function wettingsOf(lifted: number, uncovered: number, random: () => number): Happened[] {
-  const days = Math.max(0, Math.floor((uncovered - lifted) / DAY));
-  return Array.from({ length: days }, (_, i) => morning(lifted + i * DAY + HOUR))
+/** A wetting on most mornings of the moist curing; some are forgotten. */
+function wettingsOf(demoulded: number, uncovered: number, random: () => number): Happened[] {
+  const days = Math.max(0, Math.floor((uncovered - demoulded) / DAY));
+  return Array.from({ length: days }, (_, i) => morning(demoulded + i * DAY + HOUR))
     .filter((at) => at < uncovered && random() < 0.85)
     .map((at) => ({ type: 'wetted', at }));
 }
@@ -136,12 +135,12 @@ export function livesOf(
 ): Map<string, Happened[]> {
   const first = casts[0]!;
   const poured = first.life.pouredAt;
-  const { piece, setting } = first.snapshot;
-  const ages = [initialSet(setting, 20), handbookLiftOut(setting, piece), dampDaysTo(0.7) * 24];
-  const [setHours, lift = 48, damp = 400] = hoursToReach(temperatures(poured, 60), ages, setting, 24 * 60);
+  const { piece, binderClass } = first.snapshot;
+  const ages = [initialSet(binderClass, 20), handbookDemouldAge(binderClass, piece), moistDaysTo(0.7) * 24];
+  const [setHours, lift = 48, damp = 400] = hoursToReach(temperatures(poured, 60), ages, binderClass, 24 * 60);
   const hurry = 0.82 + random() * 0.5;
-  const lifted = Math.round(Math.max(poured + lift * hurry * HOUR, poured + 14 * HOUR));
-  const uncovered = morning(Math.max(lifted + DAY, poured + damp * HOUR));
+  const demoulded = Math.round(Math.max(poured + lift * hurry * HOUR, poured + 14 * HOUR));
+  const uncovered = morning(Math.max(demoulded + DAY, poured + damp * HOUR));
   const usual = first.snapshot.mixName.startsWith('Chalk') ? 'wax' : 'penetrating';
   const sealer = bare ? undefined : usual;
   return new Map(
@@ -150,14 +149,18 @@ export function livesOf(
       const cores = pulledCores(cast.snapshot.shape, cast.snapshot.release);
       const set = poured + 1.5 * (setHours ?? 6) * HOUR;
       const events: Happened[] = [
-        ...cores.map(({ name }): Happened => ({ type: 'pulled', at: Math.round(Math.min(set, lifted)), core: name })),
-        { type: 'lifted-out', at: lifted, damage: damageOf(hurry, piece, random), force },
-        { type: 'bubbles', at: lifted + HOUR / 2, face: 'face', grade: 1 + Math.floor(random() * 3) },
+        ...cores.map(({ name }): Happened => ({
+          type: 'pulled',
+          at: Math.round(Math.min(set, demoulded)),
+          core: name,
+        })),
+        { type: 'demoulded', at: demoulded, damage: damageOf(hurry, piece, random), force },
+        { type: 'bubbles', at: demoulded + HOUR / 2, face: 'face', grade: 1 + Math.floor(random() * 3) },
       ];
-      if (random() < 0.02) events.push({ type: 'broken', at: lifted + HOUR, how: 'slipped on the bench' });
+      if (random() < 0.02) events.push({ type: 'broken', at: demoulded + HOUR, how: 'slipped on the bench' });
       else
         events.push(
-          ...wettingsOf(lifted, uncovered, random),
+          ...wettingsOf(demoulded, uncovered, random),
           { type: 'uncovered', at: uncovered },
           ...dryingOf(cast, uncovered, now, sealer, random),
         );

@@ -1,7 +1,7 @@
 import type {
   MouldMaterial,
   MouldShape,
-  MouldStuff,
+  MouldFlexibility,
   PieceKind,
   PlacedSolid,
   PlanPoint,
@@ -12,7 +12,7 @@ import type {
 /** A mould of the demo workshop: sizes in mm, how many copies there are of it. */
 export interface DemoMould {
   readonly name: string;
-  readonly stuff: MouldStuff;
+  readonly flexibility: MouldFlexibility;
   readonly piece: PieceKind;
   readonly material: MouldMaterial;
   readonly shape: MouldShape;
@@ -82,7 +82,7 @@ const ribs = Array.from({ length: 7 }, (_, i): [number, number] => [i * 34, (i %
 export const moulds: readonly DemoMould[] = [
   {
     name: 'Hexagon herb pot',
-    stuff: 'apart',
+    flexibility: 'apart',
     piece: 'pot',
     material: 'wood',
     copies: 4,
@@ -91,7 +91,7 @@ export const moulds: readonly DemoMould[] = [
   },
   {
     name: 'Nested pail pot',
-    stuff: 'rigid',
+    flexibility: 'rigid',
     piece: 'pot',
     material: 'rigid-plastic',
     copies: 3,
@@ -99,7 +99,7 @@ export const moulds: readonly DemoMould[] = [
   },
   {
     name: 'Thimble pot',
-    stuff: 'flexible',
+    flexibility: 'flexible',
     piece: 'small-pot',
     material: 'silicone',
     copies: 6,
@@ -107,7 +107,7 @@ export const moulds: readonly DemoMould[] = [
   },
   {
     name: 'Long alpine trough',
-    stuff: 'apart',
+    flexibility: 'apart',
     piece: 'trough',
     material: 'wood',
     copies: 2,
@@ -119,7 +119,7 @@ export const moulds: readonly DemoMould[] = [
   },
   {
     name: 'Tufa bowl',
-    stuff: 'rigid',
+    flexibility: 'rigid',
     piece: 'hypertufa-pot',
     material: 'film-lined',
     copies: 1,
@@ -127,7 +127,7 @@ export const moulds: readonly DemoMould[] = [
   },
   {
     name: 'Ribbed lantern shade',
-    stuff: 'flexible',
+    flexibility: 'flexible',
     piece: 'lamp',
     material: 'silicone',
     copies: 2,
@@ -135,7 +135,7 @@ export const moulds: readonly DemoMould[] = [
   },
   {
     name: 'Wave-edged stepping round',
-    stuff: 'rigid',
+    flexibility: 'rigid',
     piece: 'slab',
     material: 'rigid-plastic',
     copies: 3,
@@ -143,7 +143,7 @@ export const moulds: readonly DemoMould[] = [
   },
   {
     name: 'Sundial plinth, upper drum with a moulded waist for the south border',
-    stuff: 'flexible',
+    flexibility: 'flexible',
     piece: 'slab',
     material: 'latex',
     copies: 1,
@@ -151,7 +151,7 @@ export const moulds: readonly DemoMould[] = [
   },
   {
     name: 'Mushroom lamp foot',
-    stuff: 'flexible',
+    flexibility: 'flexible',
     piece: 'lamp',
     material: 'silicone',
     copies: 2,
@@ -163,7 +163,7 @@ export const moulds: readonly DemoMould[] = [
   },
   {
     name: 'Candle dish',
-    stuff: 'flexible',
+    flexibility: 'flexible',
     piece: 'dish',
     material: 'silicone',
     copies: 4,
@@ -171,7 +171,7 @@ export const moulds: readonly DemoMould[] = [
   },
   {
     name: 'Edging block',
-    stuff: 'rigid',
+    flexibility: 'rigid',
     piece: 'slab',
     material: 'rigid-plastic',
     copies: 5,
@@ -179,7 +179,7 @@ export const moulds: readonly DemoMould[] = [
   },
   {
     name: 'Bookend wedge',
-    stuff: 'flexible',
+    flexibility: 'flexible',
     piece: 'ornament',
     material: 'silicone',
     copies: 2,
@@ -197,7 +197,7 @@ export const moulds: readonly DemoMould[] = [
   },
   {
     name: 'Big rhubarb leaf',
-    stuff: 'flexible',
+    flexibility: 'flexible',
     piece: 'leaf',
     material: 'sand',
     copies: 0,
@@ -207,7 +207,7 @@ export const moulds: readonly DemoMould[] = [
   },
   {
     name: 'Twelve-faced lamp',
-    stuff: 'apart',
+    flexibility: 'apart',
     piece: 'lamp',
     material: 'card',
     copies: 1,
@@ -218,7 +218,7 @@ export const moulds: readonly DemoMould[] = [
   },
   {
     name: 'Trellis panel with two pipes',
-    stuff: 'apart',
+    flexibility: 'apart',
     piece: 'panel',
     material: 'wood',
     copies: 1,

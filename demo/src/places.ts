@@ -1,9 +1,15 @@
 import type { PlaceView } from '@dewpot/contract';
-import { airIn, Climates, PlaceEntity, ReadingsService, Rows, type createServer } from '@dewpot/server';
+import {
+  airIn,
+  PlaceSeriesCache,
+  PlaceEntity,
+  ReadingsService,
+  WorkshopContext,
+  type createServer,
+} from '@dewpot/server';
 import { v7 as uuid } from 'uuid';
+import { HOUR, DAY } from '@dewpot/core';
 
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 /** The season, and a little before it. */
 const SEASON = 175 * DAY;
 
@@ -18,12 +24,12 @@ const places: readonly DemoPlace[] = [
 ];
 
 /** Makes the places of the demo with a season of their air. */
-export async function furnishPlaces(app: Awaited<ReturnType<typeof createServer>>, now: number): Promise<void> {
-  const rows = app.get(Rows);
+export async function furnishDemoPlaces(app: Awaited<ReturnType<typeof createServer>>, now: number): Promise<void> {
+  const rows = app.get(WorkshopContext);
   const { workshopId } = rows;
   for (const { name, ...body } of places) await rows.of(PlaceEntity).insert({ id: uuid(), workshopId, name, body });
-  for (const place of await app.get(Climates).places()) {
-    await app.get(Climates).collect(place, now, SEASON);
+  for (const place of await app.get(PlaceSeriesCache).places()) {
+    await app.get(PlaceSeriesCache).collect(place, now, SEASON);
     if (place.body.source !== 'files') continue;
     const first = Math.ceil((now - SEASON) / HOUR) * HOUR;
     const read = Array.from({ length: Math.floor((now - first) / HOUR) + 1 }, (_, i) => {

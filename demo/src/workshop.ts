@@ -1,4 +1,4 @@
-import type { Exposure, Grade, PartsBy, SettingClass } from '@dewpot/core';
+import type { Exposure, Grade, PartsBy, BinderClass } from '@dewpot/core';
 
 /** A mix of the demo workshop: materials by their handbook keys. */
 export interface DemoMix {
@@ -10,8 +10,8 @@ export interface DemoMix {
   readonly lines: readonly (readonly [material: string, parts: number])[];
   readonly doses?: readonly (readonly [material: string, amount: number])[];
   readonly by?: PartsBy;
-  readonly setting?: SettingClass;
-  readonly dampDays?: number;
+  readonly binderClass?: BinderClass;
+  readonly moistCuringDays?: number;
   readonly suits?: string;
   readonly unfit?: string;
 }
@@ -89,7 +89,7 @@ export const mixes: readonly DemoMix[] = [
       ['peat', 1],
     ],
     doses: [['pp-fibre', 0.9]],
-    dampDays: 14,
+    moistCuringDays: 14,
     suits: 'the alpine trough, moss and ferns',
     unfit: 'holding water',
   },
@@ -100,8 +100,8 @@ export const mixes: readonly DemoMix[] = [
     packed: false,
     colour: '#c6c1b6',
     by: 'mass',
-    setting: 'fast-setting',
-    dampDays: 1,
+    binderClass: 'fast-setting',
+    moistCuringDays: 1,
     lines: [['fast-setting', 1]],
     doses: [['yellow-oxide', 0.01]],
     suits: 'bookend wedges and candle dishes before supper',

@@ -9,16 +9,17 @@ import { fillShelf } from './bench-shelf.mjs';
 
 const PIECES = 500;
 
-/** Drying judged from weighings, and a rehearsal as a slider moves. @param {Note} note */
+/** Drying judged from weighings, and a simulation as a slider moves. @param {Note} note */
 export async function finishing(note) {
-  const { judgeDryDown, lessons, reckonDryDown, rehearsalPieces, rehearse } = await import('../../core/dist/index.js');
+  const { judgeDryDown, lessons, calculateDryDown, simulationPieces, simulate } =
+    await import('../../core/dist/index.js');
   const prior = { dry: 3900, loss: 260 };
   const weighings = Array.from({ length: 12 }, (_, day) => ({
     hour: 168 + 24 * day,
     mass: Math.round(3900 + 220 * Math.exp(-(((24 * day) / 100) ** 0.75))),
     step: 1,
   }));
-  const fit = times(() => reckonDryDown(weighings, prior, 'portland'));
+  const fit = times(() => calculateDryDown(weighings, prior, 'portland'));
   note(
     'Twelve weighings fitted, its curve drawn',
     `${fit.middle.toFixed(1)} ms (longest ${fit.longest.toFixed(0)})`,
@@ -26,11 +27,11 @@ export async function finishing(note) {
   );
   const begun = performance.now();
   for (let i = 0; i < PIECES; i++) judgeDryDown(weighings.slice(0, 3 + (i % 10)), prior, 'portland');
-  note(`… ${PIECES} pieces judged anew`, `${((performance.now() - begun) / 1000).toFixed(1)} s`, 'under 2 s');
+  note(`… ${PIECES} pieces judged again`, `${((performance.now() - begun) / 1000).toFixed(1)} s`, 'under 2 s');
   const { piece, start } = lessons.heatwave;
-  const played = times(() => rehearse(rehearsalPieces[piece], start));
+  const played = times(() => simulate(simulationPieces[piece], start));
   note(
-    'Forty days rehearsed as a slider moves',
+    'Forty days simulated as a slider moves',
     `${played.middle.toFixed(1)} ms (longest ${played.longest.toFixed(0)})`,
     'under 16 ms',
   );
@@ -49,7 +50,7 @@ async function taken(work) {
   return performance.now() - begun;
 }
 
-/** A shelf of pots that dry, each weighed three times: listed, weighed once more, judged anew. @param {Note} note @param {import('@playwright/test').APIRequestContext} request @param {string} database */
+/** A shelf of pots that dry, each weighed three times: listed, weighed once more, judged again. @param {Note} note @param {import('@playwright/test').APIRequestContext} request @param {string} database */
 export async function dryingShelf(note, request, database) {
   const pours = Array.from({ length: 12 }, (_, n) => ({ count: 10, hours: 30 * 24 + 2 * n, place: 'the bench' }));
   await fillShelf(request, pours);
@@ -63,7 +64,7 @@ export async function dryingShelf(note, request, database) {
   const casts = await list();
   for (const { id, expected } of casts) {
     const left = (/** @type {number} */ day) => expected.loss * Math.exp(-day / 5);
-    await tell(id, 28 * DAY, { type: 'lifted-out', damage: [] });
+    await tell(id, 28 * DAY, { type: 'demoulded', damage: [] });
     await tell(id, 20 * DAY, { type: 'uncovered' });
     for (const day of [1, 2, 3])
       await tell(id, (20 - day) * DAY, { type: 'weighed', mass: Math.round(expected.dry + left(day)), step: 1 });
@@ -80,7 +81,7 @@ export async function dryingShelf(note, request, database) {
   note('… one of ten like pieces weighed', `${median(weighings).toFixed(0)} ms`);
   const anew = await judgedAnew(request, database);
   note(
-    '… all judged anew by another school, in the background',
+    '… all judged again by another school, in the background',
     `${(anew / 1000).toFixed(1)} s`,
     `under ${(2 * many) / PIECES} s`,
   );

@@ -69,7 +69,7 @@ export async function firstDays(context, note) {
   const open = await casts();
   const event = (/** @type {string} */ id, /** @type {object} */ told) =>
     send(request, 'post', `casts/${id}/events`, { id: randomUUID(), at: Date.now() - HOUR, ...told });
-  for (const { id } of open.slice(0, OPEN / 2)) await event(id, { type: 'lifted-out', damage: [] });
+  for (const { id } of open.slice(0, OPEN / 2)) await event(id, { type: 'demoulded', damage: [] });
   note(
     `Everything due to ${OPEN} open casts, 95 of 100 answers`,
     `${(await p95(casts)).toFixed(0)} ms`,

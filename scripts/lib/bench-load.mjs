@@ -43,7 +43,7 @@ async function calculating(url, over) {
   const volumes = Array.from({ length: 500 }, (_, i) => 4000 + ((i * 7919) % 5000));
   const body = { volumes, bucket: 14_000, potLife: 600, mixing: 1, filling: 0.1 };
   const one = async () => {
-    while (!over()) await ask(url, 'reckon/pours/batches', { body });
+    while (!over()) await ask(url, 'calculate/pours/batches', { body });
   };
   await Promise.all(Array.from({ length: 8 }, one));
 }

@@ -10,7 +10,7 @@ export async function measures(note) {
     return { material: { ...rest, id }, parts: 1 + i / 4 };
   });
   const mix = /** @type {const} */ ({ lines, by: 'volume', grade: 4, exposure: 'outdoors' });
-  const conditions = { dampDays: 7 };
+  const conditions = { moistCuringDays: 7 };
   const perPart = massesPerPart(mix, conditions);
   const scoops = [95, 140, 240, 410, 900, 1700].map((volume) => ({ id: `${volume}`, name: `${volume} mL`, volume }));
   const vessels = /** @type {const} */ ({ scoop: scoops[0], scoops, step: 0.25, scaleStep: 1 });

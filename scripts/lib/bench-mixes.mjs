@@ -19,16 +19,16 @@ export function times(work) {
 
 /** A held property solved in a mix of twenty lines. @param {Note} note */
 export async function mixSolving(note) {
-  const { changeHolding, handbookMaterials, reckonMix } = await import('../../core/dist/index.js');
+  const { changeHolding, handbookMaterials, calculateMix } = await import('../../core/dist/index.js');
   const usable = handbookMaterials.filter(({ kind }) => !['additive', 'pre-blend', 'sealer'].includes(kind));
   const lines = Array.from({ length: LINES }, (_, i) => {
     const { key, ...rest } = /** @type {(typeof usable)[number]} */ (usable[i % usable.length]);
     return { material: { ...rest, id: `${key}-${i}`, name: `${rest.name} ${i}` }, parts: 1 + (i % 3) };
   });
   const mix = /** @type {const} */ ({ lines, by: 'volume', grade: 4, exposure: 'outdoors' });
-  const conditions = { dampDays: 7 };
-  const reckoned = times(() => reckonMix(mix, conditions));
-  note('A mix of 20 lines reckoned', `${reckoned.middle.toFixed(2)} ms`);
+  const conditions = { moistCuringDays: 7 };
+  const calculated = times(() => calculateMix(mix, conditions));
+  note('A mix of 20 lines calculated', `${calculated.middle.toFixed(2)} ms`);
   for (const hold of /** @type {const} */ (['water-cement', 'strength', 'density'])) {
     const solved = times(() => changeHolding(mix, { line: 4, parts: 2.5, hold }, conditions));
     note(`… one line changed while ${hold} is held`, `${solved.middle.toFixed(1)} ms`, 'under 50 ms');
@@ -108,8 +108,8 @@ export async function mixEditing(context, note) {
       grade: 4,
       exposure: 'outdoors',
       packed: false,
-      setting: 'portland',
-      dampDays: 7,
+      binderClass: 'portland',
+      moistCuringDays: 7,
       colour: '#aaaaaa',
       lines,
       version: 0,

@@ -22,9 +22,9 @@ export const nestedPot = (wider = 0, higher = 0) => ({
   inserts: [{ name: 'The drain plug', bottom: 0, solid: frustum(19, 19, 18) }],
 });
 
-/** A pour of thirty unlike pots in six mixes: its sheets with their buckets, then its hour, then its hour anew when a step runs over. @param {Note} note */
+/** A pour of thirty unlike pots in six mixes: its sheets with their buckets, then its hour, then its hour again when a step runs over. @param {Note} note */
 export async function replanning(note) {
-  const { handbookMaterial, reckonSheet, stepsOf, timelineOf } = await import('../../core/dist/index.js');
+  const { handbookMaterial, calculateSheet, stepsOf, timelineOf } = await import('../../core/dist/index.js');
   const material = (/** @type {string} */ key) => ({ ...handbookMaterial(key), id: key });
   const planOf = (/** @type {number} */ n) =>
     /** @type {import('@dewpot/core').PourPlan} */ ({
@@ -44,21 +44,21 @@ export async function replanning(note) {
         grade: 5,
         exposure: 'outdoors',
       },
-      setting: 'portland',
+      binderClass: 'portland',
       spare: 0.05,
       moisture: { 'sharp-sand': 0.05 },
       scoop: { id: 'can', name: 'the can', volume: 400 },
       step: 0.25,
       bucket: 14000,
       temperature: 18,
-      conditions: { dampDays: 7 },
+      conditions: { moistCuringDays: 7 },
       lots: [],
       liftLimit: 25000,
     });
   const plans = [0, 1, 2, 3, 4, 5].map(planOf);
   const ways = /** @type {const} */ ({ release: 'wax', finish: 'broom', people: 1 });
   const whole = () => {
-    const parts = plans.map((plan) => ({ plan, sheet: reckonSheet(plan) }));
+    const parts = plans.map((plan) => ({ plan, sheet: calculateSheet(plan) }));
     return { parts, steps: stepsOf(parts, ways) };
   };
   const { parts, steps } = whole();
@@ -67,7 +67,7 @@ export async function replanning(note) {
   note(`Plan with its hour of ${what}`, `${times(() => timelineOf(whole().steps, { start: 0 })).middle.toFixed(1)} ms`, 'under 100 ms'); // prettier-ignore
   const [late] = steps.filter(({ kind }) => kind === 'fill');
   const over = new Map(late && [[late.key, { start: 3_600_000, end: 9_000_000 }]]);
-  note('… its hour anew when a step runs over', `${times(() => timelineOf(steps, { start: 0, times: over })).middle.toFixed(2)} ms`); // prettier-ignore
+  note('… its hour again when a step runs over', `${times(() => timelineOf(steps, { start: 0, times: over })).middle.toFixed(2)} ms`); // prettier-ignore
 }
 
 /** From the tap on “Done, next” at the bench until the next step is drawn, on a slowed processor. @param {import('@playwright/test').BrowserContext} context @param {Note} note */

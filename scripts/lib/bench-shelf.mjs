@@ -24,7 +24,7 @@ export async function fillShelf(request, pours) {
   ];
   await request.put(`/api/moulds/${mould}`, {
     ...AS_PAGES,
-    data: { name: 'Pot', stuff: 'rigid', piece: 'pot', shape: nestedPot(), copies: [], version: 0 },
+    data: { name: 'Pot', flexibility: 'rigid', piece: 'pot', shape: nestedPot(), copies: [], version: 0 },
   });
   await request.put(`/api/mixes/${mix}`, {
     ...AS_PAGES,
@@ -34,8 +34,8 @@ export async function fillShelf(request, pours) {
       grade: 5,
       exposure: 'outdoors',
       packed: false,
-      setting: 'portland',
-      dampDays: 7,
+      binderClass: 'portland',
+      moistCuringDays: 7,
       colour: '#b3ada1',
       lines,
       version: 0,

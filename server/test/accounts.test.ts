@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { v7 as uuid } from 'uuid';
 import { Sessions } from '../src/accounts/sessions.js';
-import { firstSettings, People, Rows } from '../src/index.js';
+import { firstSettings, People, WorkshopContext } from '../src/index.js';
 import { newWorkshop, SIGN_IN_LIMIT, startServer, visitor, type Harness } from './harness.js';
 
 let harness: Harness;
@@ -48,7 +48,9 @@ describe('the door', () => {
   });
 
   it('keeps only the hash of a passphrase and of a session', async () => {
-    const rows = await harness.app.get(Rows).inWorkshop('00000000-0000-7000-8000-000000000000', async () => []);
+    const rows = await harness.app
+      .get(WorkshopContext)
+      .inWorkshop('00000000-0000-7000-8000-000000000000', async () => []);
     expect(rows).toEqual([]);
     const { token, stored } = await storedSession();
     expect(stored).not.toContain(token);
@@ -82,7 +84,9 @@ async function found({ passphrase, ...given }: { name: string; email: string; pa
   const people = harness.app.get(People);
   const person = passphrase === undefined ? given : { ...given, ...(await people.hashed({ ...given, passphrase })) };
   const settings = { ...firstSettings, name: 'Thornwick Lane' };
-  const personId = await harness.app.get(Rows).inWorkshop(workshopId, () => people.found({ settings, ...person }));
+  const personId = await harness.app
+    .get(WorkshopContext)
+    .inWorkshop(workshopId, () => people.found({ settings, ...person }));
   return { workshopId, personId };
 }
 
@@ -90,8 +94,8 @@ async function storedSession() {
   const { workshopId, personId } = await found({ ...person, email: 'hash@example.org' });
   const token = await harness.app.get(Sessions).open({ workshopId, personId }, 'browser', 'a browser');
   const stored = await harness.app
-    .get(Rows)
-    .inWorkshop(workshopId, () => harness.app.get(Rows).manager.query('select * from sessions, people'));
+    .get(WorkshopContext)
+    .inWorkshop(workshopId, () => harness.app.get(WorkshopContext).manager.query('select * from sessions, people'));
   return { token, stored: JSON.stringify(stored) };
 }
 
@@ -114,7 +118,7 @@ describe('the house', () => {
       .expect(400);
     expect(broken.body).toMatchObject({ type: 'about:blank', status: 400, errors: [] });
     const large = await visit()
-      .post('/api/reckon/mixes/mix')
+      .post('/api/calculate/mixes/mix')
       .send({ filler: 'x'.repeat(2_000_000) })
       .expect(413);
     expect(large.body.title).toBe('Too large');

@@ -1,9 +1,8 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { DAY } from '@dewpot/core';
 import { castOf, dryingPots, span } from './drying-pots.js';
 import { newWorkshop, startServer, type Agent, type Harness } from './harness.js';
-
-const DAY = 24 * 3_600_000;
 
 let harness: Harness;
 let agent: Agent;
@@ -33,7 +32,7 @@ describe('an article', () => {
     const { body: article } = await agent.post('/api/articles').send(given).expect(200);
     expect((await agent.post('/api/articles').send(given).expect(200)).body.id).toBe(article.id);
     expect(article).toMatchObject({ stage: 'setting', code: expect.stringMatching(/^\d+a\+\d+b$/) });
-    expect(article.dues[0].stroke).toBe('Unclamp');
+    expect(article.dues[0].task).toBe('Unclamp');
     const part = await castOf(agent, casts[0]!);
     expect(part).toMatchObject({ stage: 'joined', life: { joinedInto: { id: article.id } }, dues: [] });
     const one = part.expected as { fresh: number; dry: number };

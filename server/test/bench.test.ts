@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { steadyReading, type RunEvent } from '@dewpot/core';
+import { stableReading, type RunEvent } from '@dewpot/core';
 import { benchOf, type PourView, type RunView, type ScaleReading } from '@dewpot/contract';
 import { EMPTY_SCALE, scaleAfter, scalePosted, scaleReading } from '../src/devices/bench-scale.js';
 import { createServer } from '../src/index.js';
@@ -151,11 +151,11 @@ describe('the simulated bench scale', () => {
     const full = scaleAfter(EMPTY_SCALE, { load: 800 }, NOW);
     const all = readings(full, NOW, 6);
     expect(all[0]!.mass).toBeLessThan(100);
-    expect(steadyReading(all.slice(0, 4))).toBeUndefined();
-    expect(Math.abs(steadyReading(all)! - 800)).toBeLessThanOrEqual(2);
+    expect(stableReading(all.slice(0, 4))).toBeUndefined();
+    expect(Math.abs(stableReading(all)! - 800)).toBeLessThanOrEqual(2);
     const tared = scaleAfter(full, { tare: true }, NOW + 6000);
     const more = scaleAfter(tared, { load: 1050 }, NOW + 7000);
-    expect(Math.abs(steadyReading(readings(more, NOW + 7000, 6))! - 250)).toBeLessThanOrEqual(3);
+    expect(Math.abs(stableReading(readings(more, NOW + 7000, 6))! - 250)).toBeLessThanOrEqual(3);
     const day = Array.from({ length: 100 }, (_, i) => scaleReading(EMPTY_SCALE, NOW + i * 30_000)!.mass!);
     expect(new Set(day).size).toBeGreaterThan(1);
   });

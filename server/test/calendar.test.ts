@@ -3,9 +3,9 @@ import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { CastView } from '@dewpot/contract';
+import { HOUR } from '@dewpot/core';
 import { newWorkshop, pouredPots, startServer, type Agent, type Harness } from './harness.js';
 
-const HOUR = 3_600_000;
 const now = Date.now();
 
 let harness: Harness;
@@ -36,7 +36,7 @@ describe('the calendar', () => {
       .expect(200);
     expect(headers['content-type']).toContain('text/calendar');
     const [lift] = parsed(text);
-    expect(lift!.summary).toBe('Lift out: Nested pot × 3, anywhere');
+    expect(lift!.summary).toBe('Demould: Nested pot × 3, anywhere');
     const due = ((await agent.get('/api/casts')).body as CastView[])[0]!.dues[0]!;
     expect(Math.abs(lift!.startDate.toJSDate().getTime() - due.good)).toBeLessThanOrEqual(150_000);
     expect(lift!.description).toMatch(/^Good from .* to .*, by the air as it is forecast now\.\n/);
@@ -50,7 +50,7 @@ describe('the calendar', () => {
     for (const id of casts)
       await agent
         .post(`/api/casts/${id}/events`)
-        .send({ id: uuid(), type: 'snoozed', at: now, stroke: 'Lift out', until })
+        .send({ id: uuid(), type: 'snoozed', at: now, task: 'Demould', until })
         .expect(200);
     const after = parsed((await outside().get(path)).text)[0]!;
     expect(after.uid).toBe(before.uid);

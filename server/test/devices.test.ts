@@ -1,9 +1,8 @@
-import { mend } from '@dewpot/core';
+import { HOUR, cleanSeries } from '@dewpot/core';
 import { describe, expect, it } from 'vitest';
 import { changedFields } from '../src/db/save-edited.js';
 import { forecast, loggerMemory, weatherAt } from '../src/devices/index.js';
 
-const HOUR = 3_600_000;
 const START = Date.UTC(2026, 0, 1);
 
 describe('the simulated weather', () => {
@@ -50,21 +49,22 @@ describe('the simulated logger', () => {
   });
 
   it('has gaps and a sensor that sticks, and both are bridged and told', () => {
-    const whys = new Set(mend(memory).bridges.map(({ why }) => why.replace(/told .* °C/, 'told')));
+    const whys = new Set(cleanSeries(memory).bridges.map(({ why }) => why.replace(/told .* °C/, 'told')));
     expect([...whys].sort()).toEqual(['nothing was read', 'the sensor told without a change']);
   });
 });
 
 describe('what differs between two edits', () => {
   it('is named one level deep, and the order of keys or an undefined is no difference', () => {
-    const before = { name: 'Pot', body: { stuff: 'rigid', shape: { a: 1, b: [1, 2] } } };
+    const before = { name: 'Pot', body: { flexibility: 'rigid', shape: { a: 1, b: [1, 2] } } };
     expect(
-      changedFields(before, { name: 'Pot', body: { shape: { b: [1, 2], a: 1 }, stuff: 'rigid', gone: undefined } }),
+      changedFields(before, {
+        name: 'Pot',
+        body: { shape: { b: [1, 2], a: 1 }, flexibility: 'rigid', gone: undefined },
+      }),
     ).toEqual([]);
-    expect(changedFields(before, { name: 'Jar', body: { stuff: 'flexible', shape: { a: 1, b: [2, 1] } } })).toEqual([
-      'name',
-      'body.stuff',
-      'body.shape',
-    ]);
+    expect(
+      changedFields(before, { name: 'Jar', body: { flexibility: 'flexible', shape: { a: 1, b: [2, 1] } } }),
+    ).toEqual(['name', 'body.flexibility', 'body.shape']);
   });
 });

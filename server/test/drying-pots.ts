@@ -1,7 +1,6 @@
 import { v7 as uuid } from 'uuid';
+import { DAY } from '@dewpot/core';
 import { pouredPots, type Agent } from './harness.js';
-
-const DAY = 24 * 3_600_000;
 
 type Sent = Record<string, unknown> & { readonly type: string; readonly day?: number };
 
@@ -12,7 +11,7 @@ export async function dryingPots(by: Agent, daysAgo = 60, count = 3) {
   const tell = (cast: string, { day = 0, ...event }: Sent, at = poured + day * DAY) =>
     by.post(`/api/casts/${cast}/events`).send({ id: uuid(), at: Math.round(at), ...event });
   const dried = async (cast: string) => {
-    await tell(cast, { type: 'lifted-out', day: 2, damage: [] }).expect(200);
+    await tell(cast, { type: 'demoulded', day: 2, damage: [] }).expect(200);
     await tell(cast, { type: 'uncovered', day: 8 }).expect(200);
   };
   const { body } = await by.get(`/api/casts/${keys.casts[0]}`).expect(200);

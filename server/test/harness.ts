@@ -6,8 +6,10 @@ import type { AddressInfo } from 'node:net';
 import { Client } from 'pg';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
+import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { expect, it } from 'vitest';
+import { ownerOptions } from '../src/db/connection.js';
 import { createServer, prepareDatabase, type ServerConfig } from '../src/index.js';
 
 export const SIGN_IN_LIMIT = 30;
@@ -23,8 +25,8 @@ export interface Harness {
   close(): Promise<void>;
 }
 
-/** Makes a database of its own in the cluster of this run, and a server on it. */
-export async function startServer(more: Partial<ServerConfig> = {}): Promise<Harness> {
+/** Makes an empty database of its own in the cluster of this run; answers its owner's address. */
+export async function newDatabase(): Promise<string> {
   const cluster = process.env.DEWPOT_TEST_CLUSTER!;
   const name = `test_${randomBytes(6).toString('hex')}`;
   const client = new Client({ connectionString: cluster });
@@ -33,8 +35,26 @@ export async function startServer(more: Partial<ServerConfig> = {}): Promise<Har
   await client.end();
   const url = new URL(cluster);
   url.pathname = `/${name}`;
+  return url.toString();
+}
+
+/** A database as it was before a migration, and its owner's connection to it. */
+export async function databaseBefore(migration: new () => object): Promise<{ ownerUrl: string; owner: DataSource }> {
+  // The role that the migrations grant to is of the whole cluster.
+  await (await startServer()).close();
+  const ownerUrl = await newDatabase();
+  const options = ownerOptions(ownerUrl);
+  const all = options.migrations as object[];
+  const migrations = all.slice(0, all.indexOf(migration)) as never;
+  const owner = await new DataSource({ ...options, migrations }).initialize();
+  await owner.runMigrations();
+  return { ownerUrl, owner };
+}
+
+/** Starts a server on a database of its own, or on the one that is given. */
+export async function startServer(more: Partial<ServerConfig> = {}): Promise<Harness> {
   const config: ServerConfig = {
-    ownerUrl: url.toString(),
+    ownerUrl: more.ownerUrl ?? (await newDatabase()),
     host: '127.0.0.1',
     port: 0,
     loopback: true,
@@ -88,7 +108,7 @@ export const potShape = {
 
 export const potInput = (version = 0) => ({
   name: 'Nested pot',
-  stuff: 'rigid',
+  flexibility: 'rigid',
   piece: 'pot',
   shape: potShape,
   copies: [
@@ -111,8 +131,8 @@ export const mixInput = ({ cement, sand }: { cement: string; sand: string }, par
   grade: 5,
   exposure: 'outdoors',
   packed: false,
-  setting: 'portland',
-  dampDays: 7,
+  binderClass: 'portland',
+  moistCuringDays: 7,
   colour: '#b4aea2',
   lines: [
     { materialId: cement, parts: 1 },
@@ -177,10 +197,10 @@ export function answersItsExamples(stage: string, examples: object, harness: () 
     '%s: its example is answered, and shown in the document',
     async (path, example: object) => {
       const server = harness().app.getHttpServer();
-      const answer = await request(server).post(`/api/reckon/${stage}/${path}`).send(example).expect(200);
+      const answer = await request(server).post(`/api/calculate/${stage}/${path}`).send(example).expect(200);
       expect(Object.keys(answer.body as object).length).toBeGreaterThan(0);
       const { body } = await request(server).get('/api/openapi.json').expect(200);
-      const { content } = body.paths[`/api/reckon/${stage}/${path}`].post.requestBody;
+      const { content } = body.paths[`/api/calculate/${stage}/${path}`].post.requestBody;
       expect(content['application/json'].examples.example.value).toEqual(example);
     },
   );

@@ -2,7 +2,7 @@ import { deflateSync } from 'node:zlib';
 import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { finishExamples } from '../src/reckon/finish-examples.js';
+import { sealingExamples } from '../src/script-api/sealing-examples.js';
 import { newWorkshop, potInput, startServer, visitor, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;
@@ -28,7 +28,7 @@ describe('what is sent to hurt is refused, and nothing falls over', () => {
       'lines.0.material',
     ],
   ] as const)('%s', async (_, body, field) => {
-    const { body: problem } = await agent.post('/api/reckon/mixes/mix').send(body).expect(422);
+    const { body: problem } = await agent.post('/api/calculate/mixes/mix').send(body).expect(422);
     expect(problem.errors[0].field).toBe(field);
   });
 
@@ -36,12 +36,12 @@ describe('what is sent to hurt is refused, and nothing falls over', () => {
     ['base', { parts: [{ material: 'unobtainium', mass: 5 }] }],
     ['chip', { binder: 'unobtainium', doses: [] }],
   ])('an unknown material in a question about a %s', async (question, body) => {
-    const { body: problem } = await agent.post(`/api/reckon/tints/${question}`).send(body).expect(422);
+    const { body: problem } = await agent.post(`/api/calculate/tints/${question}`).send(body).expect(422);
     expect(problem.errors[0].field).toMatch(/material|binder/);
   });
 
   it('JSON five thousand deep', async () => {
-    for (const path of ['/api/reckon/mixes/mix', `/api/moulds/${uuid()}`]) {
+    for (const path of ['/api/calculate/mixes/mix', `/api/moulds/${uuid()}`]) {
       const method = path.includes('moulds') ? 'put' : 'post';
       await agent[method](path)
         .set('Content-Type', 'application/json')
@@ -67,7 +67,7 @@ describe('what is sent to hurt is refused, and nothing falls over', () => {
   it('a query of the wrong kind, and a key of another workshop', async () => {
     await agent.get('/api/tiles?mix=x').expect(422);
     await agent.get('/api/casts?all[]=x').expect(422);
-    const tile = { ...finishExamples.tile, mixId: uuid() };
+    const tile = { ...sealingExamples.tile, mixId: uuid() };
     const stranger = await newWorkshop(harness, 'Elsewhere');
     const key = uuid();
     const mine = await agent.put(`/api/tiles/${key}`).send(tile);
@@ -79,7 +79,7 @@ describe('what is sent to hurt is refused, and nothing falls over', () => {
   it('answers with less than it was sent: twenty errors, each value cut', async () => {
     const lines = Array.from({ length: 8000 }, () => ({ material: 'x'.repeat(10), parts: 'y'.repeat(10) }));
     const sent = { ...mix, lines };
-    const { text, body } = await agent.post('/api/reckon/mixes/mix').send(sent).expect(422);
+    const { text, body } = await agent.post('/api/calculate/mixes/mix').send(sent).expect(422);
     expect(body.errors.length).toBeLessThanOrEqual(20);
     expect(text.length).toBeLessThan(20_000);
     const { body: long } = await agent

@@ -3,7 +3,7 @@ import { Client } from 'pg';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import type { CastView } from '@dewpot/contract';
 import { Jobs } from '../src/jobs/jobs.service.js';
-import { Rows } from '../src/index.js';
+import { WorkshopContext } from '../src/index.js';
 import { dryingPots } from './drying-pots.js';
 import { newAddress, newWorkshop, signedIn, startServer, type Agent, type Harness } from './harness.js';
 
@@ -100,9 +100,9 @@ describe('what changes all judgements of a workshop', () => {
     const owner = new Client({ connectionString: one.config.ownerUrl });
     await owner.connect();
     // A job that a server took up long ago and never brought to its end.
-    await one.app.get(Rows).inWorkshop(workshop.id, async () => {
+    await one.app.get(WorkshopContext).inWorkshop(workshop.id, async () => {
       await one.app.get(Jobs).ask('judge-dryness', { workshopId: workshop.id });
-      await one.app.get(Rows).manager.query(
+      await one.app.get(WorkshopContext).manager.query(
         `update jobs.job set state = 'active', started_on = now() - interval '5 minutes', expire_in = interval '1 second'
          where name = 'judge-dryness' and data ->> 'workshopId' = $1`,
         [workshop.id],
@@ -123,7 +123,7 @@ describe('what changes all judgements of a workshop', () => {
 
   it('is asked for with what makes it necessary, or not at all', async () => {
     const workshopId = uuid();
-    const rows = one.app.get(Rows);
+    const rows = one.app.get(WorkshopContext);
     const broken = rows.inWorkshop(workshopId, async () => {
       await one.app.get(Jobs).ask('judge-dryness', { workshopId });
       throw new Error('Something else went wrong.');

@@ -1,7 +1,7 @@
 import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { pourExamples } from '../src/reckon/pour-examples.js';
+import { pourExamples } from '../src/script-api/pour-examples.js';
 import { newWorkshop, pouredPots, startServer, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;
@@ -66,10 +66,10 @@ describe('a sheet for scripts', () => {
     const hour = { temperature: 2, humidity: 0.8, wind: 4 };
     const [item] = pourExamples.sheet.items;
     const { body } = await request(harness.app.getHttpServer())
-      .post('/api/reckon/pours/sheet')
+      .post('/api/calculate/pours/sheet')
       .send({
         ...pourExamples.sheet,
-        items: [{ ...item, mould: { stuff: 'rigid', material: 'rigid-plastic' } }],
+        items: [{ ...item, mould: { flexibility: 'rigid', material: 'rigid-plastic' } }],
         release: 'soap',
         uses: ['candle'],
         ahead: [hour, hour],

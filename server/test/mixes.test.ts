@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { HOUR } from '@dewpot/core';
 import { newWorkshop, pouredPots, startServer, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;
@@ -8,7 +9,6 @@ beforeAll(async () => {
 });
 afterAll(() => harness.close());
 
-const HOUR = 3_600_000;
 interface Lot {
   id: string;
   left: number;
@@ -183,15 +183,15 @@ describe('a file of mixes', () => {
     grade: 4,
     exposure: 'outdoors',
     packed: false,
-    setting: 'portland',
-    dampDays: 7,
+    binderClass: 'portland',
+    moistCuringDays: 7,
     colour: '#aaaaaa',
     lines: [
       { material: 'grey portland cement', parts: 1 },
       { material: 'Pit sand', parts: 4 },
     ],
   };
-  const file = { format: 'dew-pot-mixes', version: 1, materials: [sand], mixes: [lean] };
+  const file = { format: 'dew-pot-mixes', version: 2, materials: [sand], mixes: [lean] };
   const bring = (agent: Agent, over: object = {}, dry = false) =>
     agent.post('/api/mixes/import').send({ file: { ...file, ...over }, dry });
 
@@ -217,7 +217,7 @@ describe('a file of mixes', () => {
   });
 
   it.each<[string, object, string]>([
-    ['of another version', { version: 2 }, 'file.version'],
+    ['of another version', { version: 3 }, 'file.version'],
     ['of another format', { format: 'cookbook' }, 'file.format'],
     ['with a field that is none', { mixes: [{ ...lean, mood: 'good' }] }, 'file.mixes.0.mood'],
     [

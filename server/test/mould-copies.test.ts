@@ -18,7 +18,7 @@ describe('pictures of a mould', () => {
       .jpeg()
       .toBuffer();
 
-  it('are drawn anew, smaller and without what the camera wrote, and only for their workshop', async () => {
+  it('are drawn again, smaller and without what the camera wrote, and only for their workshop', async () => {
     const id = uuid();
     await agent.put(`/api/moulds/${id}`).send(potInput()).expect(200);
     const { body } = await agent

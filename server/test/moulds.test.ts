@@ -1,7 +1,7 @@
 import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { examples } from '../src/reckon/mould-examples.js';
+import { examples } from '../src/script-api/mould-examples.js';
 import { answersItsExamples, newWorkshop, potInput, startServer, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;
@@ -92,14 +92,14 @@ describe('a mould of every family', () => {
       saved.body.shape,
     );
     const told = await request(harness.app.getHttpServer())
-      .post('/api/reckon/moulds/fill')
+      .post('/api/calculate/moulds/fill')
       .send({ shape, layers: [0.5, 0.5] })
       .expect(200);
     if (volume > 0) expect(told.body.volume / volume).toBeCloseTo(1, 4);
     expect(told.body.layers).toHaveLength(2);
   });
 
-  it('keeps its material, its release, what must be made anew, its notes', async () => {
+  it('keeps its material, its release, what must be made again, its notes', async () => {
     const kept = {
       material: 'sand',
       release: 'film',
@@ -192,7 +192,7 @@ describe('mould questions of scripts', () => {
     ['release', examples.release],
   ];
   const ask = (path: string, question: object) =>
-    request(harness.app.getHttpServer()).post(`/api/reckon/moulds/${path}`).send(question);
+    request(harness.app.getHttpServer()).post(`/api/calculate/moulds/${path}`).send(question);
 
   answersItsExamples('moulds', Object.fromEntries(paths), () => harness);
 

@@ -1,6 +1,6 @@
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { pourExamples } from '../src/reckon/pour-examples.js';
+import { pourExamples } from '../src/script-api/pour-examples.js';
 import { answersItsExamples, startServer, type Harness } from './harness.js';
 
 let harness: Harness;
@@ -10,7 +10,7 @@ beforeAll(async () => {
 afterAll(() => harness.close());
 
 const ask = (question: string, body: object) =>
-  request(harness.app.getHttpServer()).post(`/api/reckon/pours/${question}`).send(body);
+  request(harness.app.getHttpServer()).post(`/api/calculate/pours/${question}`).send(body);
 
 describe('questions about a pour', () => {
   answersItsExamples('pours', pourExamples, () => harness);

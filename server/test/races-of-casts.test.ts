@@ -1,8 +1,9 @@
 import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
 import { beforeAll, expect, it, vi } from 'vitest';
-import type { LiftOutView } from '@dewpot/contract';
-import { finishExamples } from '../src/reckon/finish-examples.js';
+import type { DemouldView } from '@dewpot/contract';
+import { HOUR } from '@dewpot/core';
+import { sealingExamples } from '../src/script-api/sealing-examples.js';
 import { potInput, pouredPots, type Agent } from './harness.js';
 import { both, ROUNDS, rounds, sound, rivals } from './racing.js';
 
@@ -12,7 +13,6 @@ vi.hoisted(() => {
   process.env.DEWPOT_REQUEST_LIMIT = '1000000';
 });
 
-const HOUR = 3_600_000;
 /** Where a round makes much before it races. */
 const FEW = Math.ceil(ROUNDS / 4);
 
@@ -23,19 +23,19 @@ beforeAll(() => {
   ({ here, there } = servers);
 });
 
-it('six demoulds at once teach six lessons, on two servers', async () => {
+it('six demouldings at once teach six lessons, on two servers', async () => {
   await rounds(async () => {
     const { casts } = await pouredPots(here, Date.now() - 70 * HOUR, 6);
     const answers = await Promise.all(
       casts.map((id, i) =>
         (i % 2 ? here : there)
           .post(`/api/casts/${id}/events`)
-          .send({ id: uuid(), at: Date.now() - HOUR, type: 'lifted-out', damage: [] }),
+          .send({ id: uuid(), at: Date.now() - HOUR, type: 'demoulded', damage: [] }),
       ),
     );
     expect(answers.map(({ status }) => status)).toEqual(casts.map(() => 200));
-    const { liftOut } = (await here.get(`/api/casts/${casts[0]}`)).body as { liftOut: LiftOutView };
-    expect(liftOut.records).toHaveLength(6);
+    const { demould } = (await here.get(`/api/casts/${casts[0]}`)).body as { demould: DemouldView };
+    expect(demould.records).toHaveLength(6);
   }, FEW);
 });
 
@@ -64,7 +64,7 @@ it('two casts are joined once, however often it is asked, and taken apart once',
     for (const id of casts)
       await here
         .post(`/api/casts/${id}/events`)
-        .send({ id: uuid(), at: Date.now() - 50 * 24 * HOUR, type: 'lifted-out', damage: [] })
+        .send({ id: uuid(), at: Date.now() - 50 * 24 * HOUR, type: 'demoulded', damage: [] })
         .expect(200);
     const article = (id: string) => ({
       id,
@@ -135,7 +135,7 @@ it('a tile kept from two sides is one, and one that is removed meanwhile is ther
   const { casts } = await pouredPots(here, Date.now() - 70 * HOUR, 1);
   const { snapshot } = (await here.get(`/api/casts/${casts[0]}`)).body as { snapshot: { mixId: string } };
   await rounds(async (round) => {
-    const tile = { ...finishExamples.tile, mixId: snapshot.mixId };
+    const tile = { ...sealingExamples.tile, mixId: snapshot.mixId };
     const address = `/api/tiles/${uuid()}`;
     const notes = [`here ${round}`, `there ${round}`];
     const made = await both(
@@ -163,14 +163,14 @@ it('ways of demoulding chosen while a cast is demoulded keep the choice and the 
     };
     const ways = { care: round % 2 ? 'bold' : 'cautious', off: false };
     const answers = await both(
-      here.put(`/api/moulds/${mouldId}/lift-outs/${snapshot.mixId}`).send(ways),
+      here.put(`/api/moulds/${mouldId}/demoulding/${snapshot.mixId}`).send(ways),
       there
         .post(`/api/casts/${casts[0]}/events`)
-        .send({ id: uuid(), at: Date.now() - HOUR, type: 'lifted-out', damage: [] }),
+        .send({ id: uuid(), at: Date.now() - HOUR, type: 'demoulded', damage: [] }),
     );
     expect(answers.map(({ status }) => status)).toEqual([204, 200]);
-    const { liftOut } = (await here.get(`/api/casts/${casts[0]}`)).body as { liftOut: LiftOutView };
-    expect(liftOut).toMatchObject({ ways, records: [expect.anything()] });
+    const { demould } = (await here.get(`/api/casts/${casts[0]}`)).body as { demould: DemouldView };
+    expect(demould).toMatchObject({ ways, records: [expect.anything()] });
   }, FEW);
 });
 

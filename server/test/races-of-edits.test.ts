@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
-import { Rows } from '../src/index.js';
+import { WorkshopContext } from '../src/index.js';
 import { mixInput, newAddress, potInput, type Agent } from './harness.js';
 import { both, ROUNDS, rounds, sound, rivals } from './racing.js';
 
@@ -138,8 +138,8 @@ it('what is poured on a scale from two sides is all on it', async () => {
 });
 
 it('every unique key of a table begins with its workshop, but for those by which a workshop is found', async () => {
-  const found = (await servers.one.app.get(Rows).inWorkshop(uuid(), () =>
-    servers.one.app.get(Rows).manager.query(`
+  const found = (await servers.one.app.get(WorkshopContext).inWorkshop(uuid(), () =>
+    servers.one.app.get(WorkshopContext).manager.query(`
       SELECT t.relname AS table, string_agg(a.attname, ',' ORDER BY k.n) AS columns
       FROM pg_index i JOIN pg_class t ON t.oid = i.indrelid JOIN pg_namespace s ON s.oid = t.relnamespace
       CROSS JOIN LATERAL unnest(i.indkey) WITH ORDINALITY AS k (attnum, n)
@@ -170,7 +170,7 @@ it('a file that is brought in at two servers at once makes each of its mixes onc
   await rounds(
     async (round) => {
       const name = `Brought sand ${round}`;
-      const file = { format: 'dew-pot-mixes', version: 1, materials: [{ ...row, name }], mixes: [] };
+      const file = { format: 'dew-pot-mixes', version: 2, materials: [{ ...row, name }], mixes: [] };
       const answers = await both(
         here.post('/api/mixes/import').send({ file, dry: false }),
         there.post('/api/mixes/import').send({ file, dry: false }),

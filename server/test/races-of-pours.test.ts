@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 import type { CastView, PourView } from '@dewpot/contract';
+import { HOUR } from '@dewpot/core';
 import { pouredPots, type Agent } from './harness.js';
 import { both, kept, ROUNDS, rounds, sound, rivals } from './racing.js';
 
@@ -9,8 +10,6 @@ vi.hoisted(() => {
   process.env.DEWPOT_SIGN_IN_LIMIT = '10000';
   process.env.DEWPOT_REQUEST_LIMIT = '1000000';
 });
-
-const HOUR = 3_600_000;
 
 const servers = rivals();
 let here: Agent;
@@ -66,7 +65,7 @@ describe('a pour', () => {
     }, ROUNDS);
   });
 
-  it('planned anew while it is started keeps one of the two, whole', async () => {
+  it('planned again while it is started keeps one of the two, whole', async () => {
     await rounds(async () => {
       const pour = uuid();
       const { body } = await here.put(`/api/pours/${pour}`).send(keys.input).expect(200);

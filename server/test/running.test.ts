@@ -94,7 +94,7 @@ describe('npm start', () => {
       const ask = { shares: [0.25, 0.25, 0.25, 0.25], seed: 1, width: 400, height: 400 };
       const headers = { 'content-type': 'application/json' };
       const asked = Array.from({ length: 30 }, () =>
-        fetch(`http://127.0.0.1:${port}/api/reckon/tints/marbling`, {
+        fetch(`http://127.0.0.1:${port}/api/calculate/tints/marbling`, {
           method: 'POST',
           headers,
           body: JSON.stringify(ask),

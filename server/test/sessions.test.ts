@@ -5,7 +5,7 @@ import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import type { OwnSessionView, PersonView } from '@dewpot/contract';
 import { Sessions } from '../src/accounts/sessions.js';
 import { SignInTries } from '../src/accounts/sign-in-tries.js';
-import { Rows } from '../src/index.js';
+import { WorkshopContext } from '../src/index.js';
 import {
   newAddress,
   newWorkshop,
@@ -42,7 +42,7 @@ const me = async (agent: Agent) => (await agent.get('/api/session').expect(200))
 /** Makes all sessions as if they had last been renewed so long ago. */
 async function aged(agent: Agent, interval: string): Promise<void> {
   const { workshop } = (await agent.get('/api/session').expect(200)).body as { workshop: { id: string } };
-  const rows = harness.app.get(Rows);
+  const rows = harness.app.get(WorkshopContext);
   await rows.inWorkshop(workshop.id, () =>
     rows.manager.query(
       `update sessions set renewed_at = renewed_at - $1::interval, expires_at = expires_at - $1::interval`,
@@ -225,11 +225,11 @@ describe('a script', () => {
 
   it('asks its questions with a token where others can reach the server', async () => {
     const question = { length: 400, slope: 1 };
-    await visitor(harness).post('/api/reckon/moulds/level').send(question).expect(200);
-    await visitor(far).post('/api/reckon/moulds/level').send(question).expect(401);
+    await visitor(harness).post('/api/calculate/moulds/level').send(question).expect(200);
+    await visitor(far).post('/api/calculate/moulds/level').send(question).expect(401);
     const agent = await newWorkshop(harness);
     const { body } = await agent.post('/api/account/tokens').send({ label: 'Sums' }).expect(201);
-    const asked = request(far.app.getHttpServer()).post('/api/reckon/moulds/level');
+    const asked = request(far.app.getHttpServer()).post('/api/calculate/moulds/level');
     await asked
       .set('Authorization', `Bearer ${(body as { token: string }).token}`)
       .send(question)
@@ -283,7 +283,7 @@ it('the most sessions of a person are bounded: the one used longest ago gives wa
   };
   const opener = { workshopId: workshop.id, personId: person.id };
   for (let i = 0; i < 55; i++) await harness.app.get(Sessions).open(opener, 'script', `script ${i}`);
-  const rows = harness.app.get(Rows);
+  const rows = harness.app.get(WorkshopContext);
   const [{ count }] = await rows.inWorkshop(workshop.id, () =>
     rows.manager.query('select count(*)::int as count from sessions'),
   );

@@ -1,6 +1,6 @@
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { tintExamples } from '../src/reckon/tint-examples.js';
+import { tintExamples } from '../src/script-api/tint-examples.js';
 import { answersItsExamples, startServer, type Harness } from './harness.js';
 
 let harness: Harness;
@@ -9,7 +9,7 @@ beforeAll(async () => {
 });
 afterAll(() => harness.close());
 const ask = (path: string, question: object) =>
-  request(harness.app.getHttpServer()).post(`/api/reckon/tints/${path}`).send(question);
+  request(harness.app.getHttpServer()).post(`/api/calculate/tints/${path}`).send(question);
 
 describe('tint questions', () => {
   answersItsExamples('tints', tintExamples, () => harness);

@@ -1,9 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { colourDifference } from '@dewpot/core';
+import { DAY, colourDifference } from '@dewpot/core';
 import { newWorkshop, potInput, startServer, type Agent, type Harness } from './harness.js';
-
-const DAY = 24 * 3_600_000;
 
 let harness: Harness;
 let agent: Agent;
@@ -40,8 +38,8 @@ async function newMix(): Promise<string> {
       grade: 5,
       exposure: 'outdoors',
       packed: false,
-      setting: 'portland',
-      dampDays: 7,
+      binderClass: 'portland',
+      moistCuringDays: 7,
       colour: '#e0d9ca',
       lines: [
         { materialId: id('White Portland cement'), parts: 1 },

@@ -1,29 +1,13 @@
-import { randomBytes } from 'node:crypto';
-import { Client } from 'pg';
 import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { expect, it } from 'vitest';
 import { ownerOptions } from '../src/db/connection.js';
 import { Limits1765900000000 } from '../src/db/migrations/limits.js';
 import { prepareDatabase } from '../src/index.js';
-import { startServer } from './harness.js';
+import { databaseBefore } from './harness.js';
 
 it('a database of before keys began with their workshop opens with nothing lost but what was simulated', async () => {
-  // The role that the older migrations grant to is of the whole cluster.
-  const { close, config } = await startServer();
-  const cluster = new Client({ connectionString: config.ownerUrl });
-  await cluster.connect();
-  const name = `test_${randomBytes(6).toString('hex')}`;
-  await cluster.query(`CREATE DATABASE ${name}`);
-  await cluster.end();
-  await close();
-  const ownerUrl = new URL(config.ownerUrl);
-  ownerUrl.pathname = `/${name}`;
-  const options = ownerOptions(ownerUrl.toString());
-  const all = options.migrations as object[];
-  const migrations = all.slice(0, all.indexOf(Limits1765900000000));
-  const before = await new DataSource({ ...options, migrations: migrations as never }).initialize();
-  await before.runMigrations();
+  const { ownerUrl, owner: before } = await databaseBefore(Limits1765900000000);
   const [workshop, founder, other, mould, mix, place, shed] = Array.from({ length: 7 }, () => uuid());
   const at = Date.UTC(2026, 5, 3);
   await before.query(`INSERT INTO workshops (id, version, settings) VALUES ($1, 1, '{}')`, [workshop]);
@@ -63,9 +47,9 @@ it('a database of before keys began with their workshop opens with nothing lost 
   }
   await before.destroy();
 
-  expect(await prepareDatabase(ownerUrl.toString())).toEqual({ empty: false });
+  expect(await prepareDatabase(ownerUrl)).toEqual({ empty: false });
 
-  const after = await new DataSource(options).initialize();
+  const after = await new DataSource(ownerOptions(ownerUrl)).initialize();
   // Keys are in the order of time: who came first founded the workshop.
   expect(await after.query('SELECT id, owner FROM people ORDER BY id')).toEqual([
     { id: founder, owner: true },
@@ -74,9 +58,7 @@ it('a database of before keys began with their workshop opens with nothing lost 
   expect(await after.query(`SELECT kind, created_at IS NOT NULL AS made FROM sessions`)).toEqual([
     { kind: 'browser', made: true },
   ]);
-  expect(await after.query('SELECT mould_id, mix_id FROM lift_out_lessons')).toEqual([
-    { mould_id: mould, mix_id: mix },
-  ]);
+  expect(await after.query('SELECT mould_id, mix_id FROM demould_lessons')).toEqual([{ mould_id: mould, mix_id: mix }]);
   expect(await after.query('SELECT place_id, at, temperature FROM air_readings')).toEqual([
     { place_id: place, at: String(at), temperature: 14 },
   ]);

@@ -39,7 +39,7 @@ const open = [
   secretly,
 ];
 const isOpen = ({ method, path }: Route) =>
-  path.startsWith('/api/reckon/') || (open.includes(path) && !(path === '/api/session' && method !== 'post'));
+  path.startsWith('/api/calculate/') || (open.includes(path) && !(path === '/api/session' && method !== 'post'));
 
 /** A stream of readings has no end; what a stranger hears of it is tested with it. */
 const isEndless = ({ path }: Route) => path.endsWith('/stream');

@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { HOUR, DAY } from '@dewpot/core';
 import { mixInput, newWorkshop, potInput, pouredPots, startServer, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;
@@ -9,9 +10,6 @@ beforeAll(async () => {
   agent = await newWorkshop(harness);
 });
 afterAll(() => harness.close());
-
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 
 describe('a mould', () => {
   it('sent twice is one, and keeps its copies', async () => {
@@ -32,9 +30,9 @@ describe('a mould', () => {
       .expect(200);
     const stale = await agent
       .put(`/api/moulds/${id}`)
-      .send({ ...potInput(mould.version), name: 'Mine', stuff: 'flexible' })
+      .send({ ...potInput(mould.version), name: 'Mine', flexibility: 'flexible' })
       .expect(409);
-    expect(stale.body.errors.map(({ field }: { field: string }) => field).sort()).toEqual(['body.stuff', 'name']);
+    expect(stale.body.errors.map(({ field }: { field: string }) => field).sort()).toEqual(['body.flexibility', 'name']);
     expect(stale.body.current).toMatchObject({ name: 'Theirs', version: theirs.body.version });
     await agent
       .put(`/api/moulds/${id}`)
@@ -193,7 +191,7 @@ describe('a cast', () => {
     const cast = casts[0]!;
     await send(cast, {
       at: at(1),
-      type: 'lifted-out',
+      type: 'demoulded',
       damage: [{ spot: 'rim', size: 'chip' }],
       force: 'tapped',
     }).expect(200);
@@ -214,25 +212,25 @@ describe('a cast', () => {
     expect(back.body.stage).toBe('sealed');
   });
 
-  it('that is still losing water is not sealed, unless that is overruled with a reason', async () => {
+  it('that is still losing water is not sealed, unless that is overridden with a reason', async () => {
     const cast = casts[1]!;
-    await send(cast, { at: at(1), type: 'lifted-out', damage: [] }).expect(200);
+    await send(cast, { at: at(1), type: 'demoulded', damage: [] }).expect(200);
     await send(cast, { at: at(8), type: 'uncovered' }).expect(200);
     const refused = await send(cast, { at: at(9), type: 'coated', sealer: 'acrylic', side: 'outside' }).expect(422);
     expect(refused.body).toMatchObject({ title: 'Not dry enough to seal' });
-    expect(refused.body.errors[0].remedy).toContain('overrule');
+    expect(refused.body.errors[0].remedy).toContain('override');
     const done = await send(cast, {
       at: at(9),
       type: 'coated',
       sealer: 'acrylic',
       side: 'outside',
-      overruled: 'a trial',
+      overridden: 'a trial',
     }).expect(200);
-    expect(done.body.life.coats[0].overruled).toBe('a trial');
+    expect(done.body.life.coats[0].overridden).toBe('a trial');
   });
 
   it('takes a double tap once', async () => {
-    const event = { id: uuid(), at: at(1), type: 'lifted-out', damage: [] };
+    const event = { id: uuid(), at: at(1), type: 'demoulded', damage: [] };
     await agent.post(`/api/casts/${casts[2]}/events`).send(event).expect(200);
     const again = await agent.post(`/api/casts/${casts[2]}/events`).send(event).expect(200);
     expect(again.body.events).toHaveLength(2);
@@ -242,7 +240,7 @@ describe('a cast', () => {
     ['a weighing heavier than the fresh piece', { at: at(10), type: 'weighed', mass: 9000, step: 1 }, 'mass'],
     ['a weighing without a mass', { at: at(10), type: 'weighed', step: 1 }, 'mass'],
     ['tomorrow', { at: Date.now() + 2 * DAY, type: 'wetted' }, 'at'],
-    ['a coat in its damp cure', { at: at(10), type: 'coated', sealer: 'wax', side: 'both' }, 'type'],
+    ['a coat in its moist curing', { at: at(10), type: 'coated', sealer: 'wax', side: 'both' }, 'type'],
     ['an event of no kind', { at: at(10), type: 'painted' }, 'type'],
   ])('refuses %s', async (_, event, field) => {
     const answer = await send(casts[2]!, event).expect(422);

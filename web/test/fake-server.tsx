@@ -50,7 +50,7 @@ export const mould: MouldView = {
   id: 'm',
   version: 3,
   name: 'Nested pot',
-  stuff: 'rigid',
+  flexibility: 'rigid',
   piece: 'pot',
   shape: potShape,
   copies: [
@@ -70,8 +70,8 @@ export const mix: MixView = {
   grade: 5,
   exposure: 'outdoors',
   packed: false,
-  setting: 'portland',
-  dampDays: 7,
+  binderClass: 'portland',
+  moistCuringDays: 7,
   colour: '#b3ada1',
   lines: [
     { materialId: 'grey-cement', parts: 1 },
@@ -131,7 +131,7 @@ const air: AirView = {
   ahead: Array.from({ length: 60 }, (_, i) => ({ at: NOW + i * HOUR, temperature: 18, humidity: 0.6, wind: 5 })),
 };
 
-/** What the stand-in for the server holds, by path; a function answers anew each time. */
+/** What the stand-in for the server holds, by path; a function answers again each time. */
 export type Answers = Record<string, unknown>;
 
 const held: Answers = {
@@ -148,7 +148,7 @@ const held: Answers = {
   casts: [cast('1a'), cast('1b')],
   'casts?all=1': [cast('1a'), cast('1b'), cast('2a', { stage: 'out' })],
   tiles: [],
-  overrules: { seen: [], open: { ease: 1, records: 0 }, film: { ease: 1, records: 0 } },
+  overrides: { seen: [], open: { ease: 1, records: 0 }, film: { ease: 1, records: 0 } },
   people: [{ id: 'p', name: 'Ada', email: 'ada@example.org' }],
   tubs: [],
   'findings-aside': [],

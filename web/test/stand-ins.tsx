@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { duesOf, handbookLiftOut, learnLiftOut, reckonDryDown, type Life } from '@dewpot/core';
+import { duesOf, handbookDemouldAge, learnDemouldAge, calculateDryDown, type Life } from '@dewpot/core';
 import type { CastDetail, CastView, SessionView, DrySummary } from '@dewpot/contract';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
@@ -51,9 +51,9 @@ export const potShape = {
 export const duesAt20 = (life: Life, dryEnough = false) =>
   duesOf(life, {
     now: NOW,
-    setting: 'portland',
+    binderClass: 'portland',
     reach: (age) => life.pouredAt + age * HOUR,
-    liftOutAge: handbookLiftOut('portland', 'pot'),
+    demouldAge: handbookDemouldAge('portland', 'pot'),
     dryEnough,
   });
 
@@ -63,7 +63,7 @@ export function castDetail(one: CastView, over: Partial<CastDetail> = {}): CastD
   return {
     ...one,
     events: [{ id: 'p', at: life.pouredAt, type: 'poured' }],
-    dryDown: reckonDryDown(life.weighings, expected, 'portland'),
+    dryDown: calculateDryDown(life.weighings, expected, 'portland'),
     air: {
       place: 'the bench',
       temperatures: [{ hour: 0, temperature: 20 }],
@@ -71,9 +71,9 @@ export function castDetail(one: CastView, over: Partial<CastDetail> = {}): CastD
       bridges: [],
       bears: [],
     },
-    liftOut: {
+    demould: {
       handbook: 24,
-      learned: learnLiftOut(24, []),
+      learned: learnDemouldAge(24, []),
       records: [],
       ways: { care: 'usual', off: false },
     },
@@ -112,7 +112,7 @@ function bareCast(code: string, over: Partial<CastView>): Omit<CastView, 'dues'>
       mixName: 'Garden grey',
       shape: potShape,
       piece: 'pot',
-      setting: 'portland',
+      binderClass: 'portland',
       colour: '#b3ada1',
       ratio: 0.5,
     },

@@ -1,5 +1,5 @@
-import { normalPoint } from '../units/index.js';
-import type { Weighing } from '../finish/index.js';
+import { normalPoint } from '../foundation/math/index.js';
+import type { Weighing } from '../process/sealing/index.js';
 
 /** A piece that dries by diffusion through its wall: what really happens to it, which the fit does not know. */
 export interface DryingSlab {

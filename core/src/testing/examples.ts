@@ -1,9 +1,9 @@
-import { handbookMaterial, type Dose, type Grade, type Material, type Mix, type Starter } from '../mixes/index.js';
-import type { MouldShape } from '../moulds/index.js';
-import type { RoundFrustum } from '../solids/index.js';
-import type { PourPlan } from '../pours/index.js';
-import type { Scoop } from '../stores/index.js';
-import type { Finding } from '../units/index.js';
+import type { Finding } from '../foundation/units/index.js';
+import type { MouldShape } from '../geometry/moulds/index.js';
+import type { RoundFrustum } from '../geometry/solids/index.js';
+import { handbookMaterial, type Material, type Scoop } from '../mixing/materials/index.js';
+import type { Dose, Grade, Mix, Starter } from '../mixing/mixes/index.js';
+import type { PourPlan } from '../process/pours/index.js';
 
 /** A round frustum by its diameters at bottom and top and its height, mm. */
 export const cone = (bottomDiameter: number, topDiameter: number, height: number): RoundFrustum => ({
@@ -57,7 +57,7 @@ export const recipe = (lines: readonly (readonly [key: string, parts: number])[]
 });
 
 /** A starter of the library with its materials. */
-export const mixOfStarter = ({ lines, doses, by, grade, exposure, packed }: Starter): Mix => ({
+export const recipeOfStarter = ({ lines, doses, by, grade, exposure, packed }: Starter): Mix => ({
   lines: lines.map(([key, parts]) => ({ material: material(key), parts })),
   doses: doses.map(([key, amount]) => dose(key, amount)),
   by,
@@ -73,14 +73,14 @@ export const can: Scoop = { id: 'can', name: 'the can', volume: 400 };
 export const threePots = (over: Partial<PourPlan> = {}): PourPlan => ({
   items: [{ mouldId: 'pot', name: 'Nested pot', shape: nestedPot, piece: 'pot', count: 3 }],
   mix: sandCement(),
-  setting: 'portland',
+  binderClass: 'portland',
   spare: 0.05,
   moisture: {},
   scoop: can,
   step: 0.25,
   bucket: 14000,
   temperature: 18,
-  conditions: { dampDays: 7 },
+  conditions: { moistCuringDays: 7 },
   lots: [],
   liftLimit: 25000,
   ...over,

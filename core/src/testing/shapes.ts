@@ -1,5 +1,5 @@
-import { mouldIssues, type MouldShape } from '../moulds/index.js';
-import type { PlanPoint, Solid } from '../solids/index.js';
+import { mouldIssues, type MouldShape } from '../geometry/moulds/index.js';
+import type { PlanPoint, Solid } from '../geometry/solids/index.js';
 
 /** A straight box. */
 export const box = (length: number, width: number, height: number, cornerRadius = 0): Solid => ({

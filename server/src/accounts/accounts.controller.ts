@@ -4,19 +4,19 @@ import { Throttle } from '@nestjs/throttler';
 import { Registration, SignIn, WorkshopSettings, type DoorView, type SessionView } from '@dewpot/contract';
 import type { Request, Response } from 'express';
 import { v7 as uuid } from 'uuid';
-import { furnishPlaces } from '../climate/index.js';
+import { furnishPlaces } from '../ambient/index.js';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { WorkshopEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
-import { Public, Who, type Visitor } from '../http/request.js';
+import { Public, CurrentUser } from '../http/request.js';
 import { RefitsService } from '../casts/index.js';
-import { fillWithHandbook } from '../stores/index.js';
+import { fillWithHandbook } from '../materials/index.js';
 import { COOKIE, cookie } from './cookie.js';
 import { AddressTaken, People, type Account } from './people.service.js';
 import { Sessions } from './sessions.js';
 import { SignInTries } from './sign-in-tries.js';
-import { slowly } from './slowly.js';
+import { slowly } from './hash-in-turn.js';
 import { hashToken } from '../http/tokens.js';
 
 /** What a new workshop starts with. */
@@ -28,7 +28,7 @@ export class AccountsController {
     private readonly people: People,
     private readonly sessions: Sessions,
     private readonly tries: SignInTries,
-    private readonly rows: Rows,
+    private readonly rows: WorkshopContext,
     private readonly refits: RefitsService,
     @Inject(CONFIG) private readonly config: ServerConfig,
   ) {}
@@ -95,7 +95,7 @@ export class AccountsController {
   }
 
   @Get('session')
-  async session(@Who() visitor: Visitor): Promise<SessionView> {
+  async session(@CurrentUser() visitor: CurrentUser): Promise<SessionView> {
     const { id: personId, name, owner } = await this.people.one(visitor.personId);
     const { id, settings, demo, version } = await this.rows
       .of(WorkshopEntity)
@@ -106,7 +106,7 @@ export class AccountsController {
   @Delete('session')
   @HttpCode(204)
   async signOut(
-    @Who() { personId, sessionId }: Visitor,
+    @CurrentUser() { personId, sessionId }: CurrentUser,
     @Res({ passthrough: true }) response: Response,
   ): Promise<void> {
     await this.sessions.end(personId, { only: sessionId });
@@ -114,7 +114,10 @@ export class AccountsController {
   }
 
   @Put('workshop')
-  async settings(@Who() visitor: Visitor, @Body() { version, ...settings }: WorkshopSettings): Promise<SessionView> {
+  async settings(
+    @CurrentUser() visitor: CurrentUser,
+    @Body() { version, ...settings }: WorkshopSettings,
+  ): Promise<SessionView> {
     const workshops = this.rows.of(WorkshopEntity);
     const { version: current, settings: before } = await workshops.findOneOrFail({
       where: { id: visitor.workshopId },

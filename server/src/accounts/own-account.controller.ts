@@ -2,10 +2,10 @@ import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/comm
 import { PassphraseInput, ScriptTokenInput, type OwnSessionView, type ScriptToken } from '@dewpot/contract';
 import { Throttle } from '@nestjs/throttler';
 import { Key } from '../http/key-param.js';
-import { Who, type Visitor } from '../http/request.js';
+import { CurrentUser } from '../http/request.js';
 import { People } from './people.service.js';
 import { Sessions } from './sessions.js';
-import { slowly } from './slowly.js';
+import { slowly } from './hash-in-turn.js';
 
 /** A person's own passphrase, sessions and tokens. */
 @Controller('api/account')
@@ -19,25 +19,25 @@ export class OwnAccountController {
   @Put('passphrase')
   @Throttle(slowly)
   @HttpCode(204)
-  passphrase(@Body() { current, fresh }: PassphraseInput, @Who() visitor: Visitor): Promise<void> {
+  passphrase(@Body() { current, fresh }: PassphraseInput, @CurrentUser() visitor: CurrentUser): Promise<void> {
     return this.people.changePassphrase(visitor, current, fresh);
   }
 
   @Get('sessions')
-  list(@Who() visitor: Visitor): Promise<OwnSessionView[]> {
+  list(@CurrentUser() visitor: CurrentUser): Promise<OwnSessionView[]> {
     return this.sessions.own(visitor);
   }
 
   @Delete('sessions/:id')
   @HttpCode(204)
-  end(@Key() id: string, @Who() { personId }: Visitor): Promise<void> {
+  end(@Key() id: string, @CurrentUser() { personId }: CurrentUser): Promise<void> {
     return this.sessions.end(personId, { only: id });
   }
 
   /** Makes a token with which a script acts as oneself. It is told this once. */
   @Post('tokens')
   @HttpCode(201)
-  async token(@Body() { label }: ScriptTokenInput, @Who() visitor: Visitor): Promise<ScriptToken> {
+  async token(@Body() { label }: ScriptTokenInput, @CurrentUser() visitor: CurrentUser): Promise<ScriptToken> {
     return { token: await this.sessions.open(visitor, 'script', label) };
   }
 }

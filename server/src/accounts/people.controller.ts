@@ -2,7 +2,7 @@ import { Body, Controller, Delete, Get, HttpCode, Post } from '@nestjs/common';
 import { NewPersonInput, type PersonView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
 import { ProblemError } from '../http/problem-error.js';
-import { Who, type Visitor } from '../http/request.js';
+import { CurrentUser } from '../http/request.js';
 import { AddressTaken, People } from './people.service.js';
 
 /** The people of the workshop. */
@@ -33,7 +33,7 @@ export class PeopleController {
   /** Removes a person; the owner alone does that. */
   @Delete(':id')
   @HttpCode(204)
-  remove(@Key() id: string, @Who() { personId }: Visitor): Promise<void> {
+  remove(@Key() id: string, @CurrentUser() { personId }: CurrentUser): Promise<void> {
     return this.people.remove(id, personId);
   }
 }

@@ -4,9 +4,9 @@ import { hash, verify } from 'argon2';
 import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CalendarKeyEntity, PersonEntity, WorkshopEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
-import type { Visitor } from '../http/request.js';
+import type { CurrentUser } from '../http/request.js';
 import { Sessions } from './sessions.js';
 
 /** Checked against where no such person is, so that the answer takes as long. */
@@ -42,7 +42,7 @@ const view = ({ id, name, email, owner }: PersonEntity): PersonView => ({ id, na
 export class People {
   constructor(
     private readonly source: DataSource,
-    private readonly rows: Rows,
+    private readonly rows: WorkshopContext,
     private readonly sessions: Sessions,
   ) {}
 
@@ -97,7 +97,7 @@ export class People {
   }
 
   /** Gives a person a new passphrase, and ends their other sessions. @throws ProblemError 422 where the old one is wrong */
-  async changePassphrase({ personId, sessionId }: Visitor, current: string, fresh: string): Promise<void> {
+  async changePassphrase({ personId, sessionId }: CurrentUser, current: string, fresh: string): Promise<void> {
     const people = this.rows.of(PersonEntity);
     const person = await people.findOneOrFail({ where: { id: personId }, lock: { mode: 'pessimistic_write' } });
     if (person.passphraseHash !== null && !(await verify(person.passphraseHash, current)))

@@ -2,16 +2,16 @@ import { Injectable } from '@nestjs/common';
 import type { OwnSessionView, SessionKind } from '@dewpot/contract';
 import { DataSource, Not } from 'typeorm';
 import { v7 as uuid } from 'uuid';
+import { DAY } from '@dewpot/core';
 import { PersonEntity, SessionEntity } from '../db/entities.js';
-import { News } from '../db/news.js';
-import { Rows } from '../db/rows.js';
+import { PgNotifications } from '../db/pg-notifications.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
-import type { Visitor } from '../http/request.js';
+import type { CurrentUser } from '../http/request.js';
 import { hashToken, newToken } from '../http/tokens.js';
 
 /** A session that is not used for so long ends. */
 export const SESSION_DAYS = 30;
-const DAY = 24 * 3_600_000;
 const MOST_LABEL = 120;
 /** Sessions of one person; the one that was used longest ago gives way. */
 const MOST_SESSIONS = 50;
@@ -30,7 +30,7 @@ interface Found {
 }
 
 /** A session of this request, and whether its token is due to be renewed. */
-export interface FoundSession extends Visitor {
+export interface FoundSession extends CurrentUser {
   readonly kind: SessionKind;
   readonly stale: boolean;
 }
@@ -47,8 +47,8 @@ export interface Opener {
 export class Sessions {
   constructor(
     private readonly source: DataSource,
-    private readonly rows: Rows,
-    private readonly news: News,
+    private readonly rows: WorkshopContext,
+    private readonly news: PgNotifications,
   ) {}
 
   /** The session that a token belongs to, or undefined. */
@@ -106,7 +106,7 @@ export class Sessions {
   }
 
   /** Whether a session still holds. While the database is away it is taken to. */
-  async holds({ sessionId, workshopId }: Visitor): Promise<boolean> {
+  async holds({ sessionId, workshopId }: CurrentUser): Promise<boolean> {
     try {
       return await this.rows.inWorkshop(workshopId, () => this.rows.of(SessionEntity).existsBy({ id: sessionId }));
     } catch {
@@ -115,7 +115,7 @@ export class Sessions {
   }
 
   /** A person's own sessions, the newest first. */
-  async own({ personId, sessionId }: Visitor): Promise<OwnSessionView[]> {
+  async own({ personId, sessionId }: CurrentUser): Promise<OwnSessionView[]> {
     const found = await this.rows.of(SessionEntity).find({ where: { personId }, order: { id: 'DESC' } });
     return found.map(({ id, kind, label, createdAt, renewedAt }) => ({
       id,

@@ -6,7 +6,7 @@ import { CONFIG, type ServerConfig } from '../config.js';
 import { ProblemError } from '../http/problem-error.js';
 import { Slots } from './slots.js';
 import type { Tasks } from '../threads/tasks.js';
-import type { Answer } from './crossing.js';
+import type { CrossingAnswer } from './crossing.js';
 
 /** A calculation may take so long once it has begun, ms. */
 const MOST_TIME = 5_000;
@@ -73,11 +73,11 @@ export class CalculationPool implements OnModuleDestroy {
     await Promise.all([this.threads.destroy(), this.pictures.destroy()]);
   }
 
-  private async within(threads: Piscina, task: string, given: readonly unknown[]): Promise<Answer> {
+  private async within(threads: Piscina, task: string, given: readonly unknown[]): Promise<CrossingAnswer> {
     const stop = new AbortController();
     const timer = setTimeout(() => stop.abort(), this.time);
     try {
-      return (await threads.run({ task, given }, { signal: stop.signal })) as Answer;
+      return (await threads.run({ task, given }, { signal: stop.signal })) as CrossingAnswer;
     } catch (error) {
       if (stop.signal.aborted) throw tooMuch(`It took longer than ${this.time / 1000} seconds.`);
       if ((error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY')

@@ -2,7 +2,7 @@ import type { FieldIssue, Material } from '@dewpot/core';
 import type { PlanParts, PourPart, SwatchView } from '@dewpot/contract';
 
 /** What a thread answers: a value, or why it was refused. */
-export interface Answer {
+export interface CrossingAnswer {
   readonly value?: unknown;
   readonly problem?: Refusal;
 }

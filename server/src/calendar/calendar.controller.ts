@@ -6,9 +6,9 @@ import { v7 as uuid } from 'uuid';
 import { CastsService } from '../casts/index.js';
 import { CalendarKeyEntity, WorkshopEntity } from '../db/entities.js';
 import { zoneOf } from '../config.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
-import { Public, Who, type Visitor } from '../http/request.js';
+import { Public, CurrentUser } from '../http/request.js';
 import { hashToken, newToken } from '../http/tokens.js';
 import { calendarOf } from './feed.js';
 
@@ -19,13 +19,13 @@ const TYPE = 'text/calendar; charset=utf-8';
 export class CalendarController {
   constructor(
     private readonly source: DataSource,
-    private readonly rows: Rows,
+    private readonly rows: WorkshopContext,
     private readonly casts: CastsService,
   ) {}
 
   /** Whether one's calendar has an address. */
   @Get('calendar')
-  async view(@Who() { personId }: Visitor): Promise<CalendarView> {
+  async view(@CurrentUser() { personId }: CurrentUser): Promise<CalendarView> {
     const key = await this.rows.of(CalendarKeyEntity).findOneBy({ personId });
     return key ? { madeAt: key.madeAt } : {};
   }
@@ -33,7 +33,7 @@ export class CalendarController {
   /** Makes a secret address for one's calendar; one that was there before stops. It is told this once. */
   @Post('calendar/address')
   @HttpCode(200)
-  async make(@Who() { personId, workshopId }: Visitor): Promise<CalendarAddress> {
+  async make(@CurrentUser() { personId, workshopId }: CurrentUser): Promise<CalendarAddress> {
     const token = newToken();
     await this.rows
       .of(CalendarKeyEntity)
@@ -46,7 +46,7 @@ export class CalendarController {
 
   @Delete('calendar/address')
   @HttpCode(204)
-  async stop(@Who() { personId }: Visitor): Promise<void> {
+  async stop(@CurrentUser() { personId }: CurrentUser): Promise<void> {
     await this.rows.of(CalendarKeyEntity).delete({ personId });
   }
 

@@ -1,10 +1,7 @@
-import { placeNow, roundLines, type Due, type RoundLine } from '@dewpot/core';
+import { MINUTE, HOUR, DAY, placeNow, roundLines, type Due, type RoundLine } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { ICalAlarmType, ICalCalendar, ICalCalendarMethod } from 'ical-generator';
 
-const MINUTE = 60_000;
-const HOUR = 60 * MINUTE;
-const DAY = 24 * HOUR;
 /** What lies further ahead is left out: its window moves before it comes. */
 const AHEAD = 60 * DAY;
 /** An entry is as long as its window, but no longer than this. */
@@ -27,10 +24,10 @@ const said = (at: number, zone: string) =>
 
 /** The same thing to do keeps its name in the calendar, whenever its window moves. */
 const nameOf = ({ due, casts }: RoundLine<CastView>) =>
-  [casts[0]!.id, due.stroke, due.core ?? ''].join('-').replace(/[^\w-]+/g, '_');
+  [casts[0]!.id, due.task, due.core ?? ''].join('-').replace(/[^\w-]+/g, '_');
 
 const titleOf = ({ due, casts, place }: RoundLine<CastView>) =>
-  `${due.core ? `${due.stroke} ${due.core}` : due.stroke}: ${casts[0]!.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}, ${place}`;
+  `${due.core ? `${due.task} ${due.core}` : due.task}: ${casts[0]!.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}, ${place}`;
 
 function told({ due, casts }: RoundLine<CastView>, zone: string): string {
   const window = `Good from ${said(due.good, zone)} to ${said(due.late, zone)}, by the air as it is forecast now.`;

@@ -1,7 +1,7 @@
 import { Body, Controller, Delete, HttpCode, Post } from '@nestjs/common';
 import { ArticleInput, type CastDetail } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
-import { Who, type Visitor } from '../http/request.js';
+import { CurrentUser } from '../http/request.js';
 import { ArticlesService } from './articles.service.js';
 
 /** Casts joined into one thing, which is then followed like a cast. */
@@ -11,13 +11,13 @@ export class ArticlesController {
 
   @Post()
   @HttpCode(200)
-  join(@Body() given: ArticleInput, @Who() { personId }: Visitor): Promise<CastDetail> {
+  join(@Body() given: ArticleInput, @CurrentUser() { personId }: CurrentUser): Promise<CastDetail> {
     return this.articles.join(given, personId, Date.now());
   }
 
   @Delete(':id')
   @HttpCode(204)
-  takeApart(@Key() id: string, @Who() { personId }: Visitor): Promise<void> {
+  takeApart(@Key() id: string, @CurrentUser() { personId }: CurrentUser): Promise<void> {
     return this.articles.takeApart(id, personId, Date.now());
   }
 }

@@ -5,17 +5,17 @@ import {
   joinRemarks,
   lifeOf,
   massKnown,
-  reckonArticle,
+  calculateArticle,
   strengthShare,
   type ArticleFigures,
   type CastEvent,
-  type SettingClass,
+  type BinderClass,
 } from '@dewpot/core';
 import type { ArticleInput, CastDetail, CastSnapshot } from '@dewpot/contract';
 import { In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CastEntity, CastEventEntity, WorkshopEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import { CastsService } from './casts.service.js';
 import { CastRecordsService } from './cast-records.service.js';
@@ -25,7 +25,15 @@ import { lockPours } from './lock-pours.js';
 
 const USUAL = 18;
 /** The binder that takes longest decides for the whole. */
-const slowestFirst: readonly SettingClass[] = ['lime', 'portland', 'patch', 'fast-setting', 'underlayment', 'gypsum'];
+const slowestFirst: readonly BinderClass[] = [
+  'lime',
+  'portland',
+  'high-early',
+  'patch',
+  'fast-setting',
+  'underlayment',
+  'gypsum',
+];
 
 const codeOf = (codes: readonly string[]) => (codes.length > 3 ? `${codes[0]}+${codes.length - 1}` : codes.join('+'));
 
@@ -44,7 +52,7 @@ function checkTouch({ joints }: ArticleFigures): void {
 @Injectable()
 export class ArticlesService {
   constructor(
-    private readonly rows: Rows,
+    private readonly rows: WorkshopContext,
     private readonly casts: CastsService,
     private readonly records: CastRecordsService,
     private readonly dryness: DrynessService,
@@ -127,7 +135,7 @@ export class ArticlesService {
     const states = [];
     for (const part of parts) {
       const age = await this.dues.ageAt(part, Math.min(at, now), now);
-      const strength = strengthShare(part.snapshot.setting, age);
+      const strength = strengthShare(part.snapshot.binderClass, age);
       states.push({ code: part.code, stage: part.stage, strength, dry: part.projection.dry.dryEnough });
     }
     const refused = joinRemarks(states, bond).find(({ severity }) => severity === 'refuse');
@@ -144,7 +152,7 @@ export class ArticlesService {
   private async figures(input: ArticleInput, parts: readonly CastEntity[], now: number): Promise<ArticleFigures> {
     const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
     const air = await this.dryness.airAt(parts[0]!, input.at, now);
-    return reckonArticle({
+    return calculateArticle({
       arrangement: input.arrangement,
       bond: input.bond,
       uses: input.uses,
@@ -162,7 +170,7 @@ export class ArticlesService {
 
   private rowOf(input: ArticleInput, parts: readonly CastEntity[], { bond, joints, size }: ArticleFigures) {
     const first = parts[0]!;
-    const setting = slowestFirst.find((one) => parts.some(({ snapshot }) => snapshot.setting === one))!;
+    const binderClass = slowestFirst.find((one) => parts.some(({ snapshot }) => snapshot.binderClass === one))!;
     const strengths = parts.flatMap(({ snapshot }) => snapshot.strength ?? []);
     const stays = first.projection.life.stays ?? [];
     const { place, placeId } = stays[stays.length - 1] ?? first.snapshot;
@@ -170,7 +178,7 @@ export class ArticlesService {
       ...first.snapshot,
       mouldName: input.name,
       mixName: [...new Set(parts.map((part) => part.snapshot.mixName))].join(', '),
-      setting,
+      binderClass,
       lightweight: parts.some((part) => part.snapshot.lightweight ?? false),
       ...(strengths.length > 0 && { strength: Math.min(...strengths) }),
       ...(place !== undefined && { place }),

@@ -2,7 +2,7 @@ import { Controller, Delete, Get, HttpCode, Post, Query, StreamableFile } from '
 import { PictureQuery, type CastPictureView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { CastEntity, CastPictureEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { Key } from '../http/key-param.js';
 import { ProblemError } from '../http/problem-error.js';
 import type { Redrawn } from '../pictures/redraw.js';
@@ -13,7 +13,7 @@ const MOST_PICTURES = 40;
 /** Photos of a cast, each with the event that it shows. */
 @Controller('api')
 export class CastPicturesController {
-  constructor(private readonly rows: Rows) {}
+  constructor(private readonly rows: WorkshopContext) {}
 
   @Post('casts/:id/pictures')
   @TakesPicture()

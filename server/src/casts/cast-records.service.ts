@@ -15,20 +15,20 @@ import {
 import type { CastEventInput } from '@dewpot/contract';
 import { zoneOf } from '../config.js';
 import { CastEntity, CastEventEntity, WorkshopEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import { DrynessService, noAirsYet, type KnownForAll } from './dryness.service.js';
 import { DuesService } from './dues.service.js';
-import { LiftOutsService } from './lift-outs.service.js';
+import { DemouldsService } from './demould-lessons.service.js';
 import { lockPours } from './lock-pours.js';
 import { ProductsService, type Product } from './products.service.js';
 import { RefitsService } from './refits.service.js';
 import { SealLessonsService } from './seal-lessons.service.js';
 import { WeighedNowService } from './weighed-now.service.js';
 
-/** Events after which the pieces that were inferred from a cast are judged anew. */
+/** Events after which the pieces that were inferred from a cast are judged again. */
 const tellsOthers: readonly CastEvent['type'][] = ['weighed', 'voided', 'wetted', 'rinsed', 'uncovered', 'decorated'];
-/** Events that tell what became of an overruled coat. */
+/** Events that tell what became of an overridden coat. */
 const teachesSealing: readonly CastEvent['type'][] = ['coated', 'checked', 'came-later', 'voided'];
 
 /** The joining of parts is undone at the article, for all of them together. @throws ProblemError */
@@ -49,10 +49,10 @@ function checkUndo(event: CastEvent, events: readonly CastEvent[]): void {
 @Injectable()
 export class CastRecordsService {
   constructor(
-    private readonly rows: Rows,
+    private readonly rows: WorkshopContext,
     private readonly dues: DuesService,
     private readonly dryness: DrynessService,
-    private readonly liftOuts: LiftOutsService,
+    private readonly demoulds: DemouldsService,
     private readonly lessons: SealLessonsService,
     private readonly products: ProductsService,
     private readonly refits: RefitsService,
@@ -117,7 +117,7 @@ export class CastRecordsService {
     return zoneOf(settings);
   }
 
-  /** An event with what the caster need not say: a lift-out's age, a weighing's air, a product's sheet. */
+  /** An event with what the caster need not say: a demoulding's age, a weighing's air, a product's sheet. */
   private async filledIn(
     input: CastEventInput,
     row: CastEntity,
@@ -126,7 +126,7 @@ export class CastRecordsService {
   ): Promise<CastEvent> {
     const { materialId, ...rest } = input;
     const event = rest as unknown as CastEvent;
-    if (event.type === 'lifted-out') return { ...event, equivalentAge: await this.dues.ageAt(row, event.at, now) };
+    if (event.type === 'demoulded') return { ...event, equivalentAge: await this.dues.ageAt(row, event.at, now) };
     if (event.type === 'seal-planned')
       return {
         ...event,
@@ -148,7 +148,7 @@ export class CastRecordsService {
     };
   }
 
-  /** Judges an event that something may speak against; refused unless it is overruled. @throws ProblemError */
+  /** Judges an event that something may speak against; refused unless it is overridden. @throws ProblemError */
   private async judged(event: CastEvent, row: CastEntity, product: Product | undefined): Promise<CastEvent> {
     const { life, dry } = row.projection;
     if (event.type === 'weighed' && !event.sure && event.together === undefined) {
@@ -162,7 +162,7 @@ export class CastRecordsService {
           'Weigh it again, or say that it is right.',
         );
     }
-    if (event.type === 'decorated' && event.overruled === undefined) {
+    if (event.type === 'decorated' && event.overridden === undefined) {
       const against = againstDecorating(life, dry.dryEnough, event.decoration, event.at).join(' ');
       if (against)
         throw ProblemError.refused(
@@ -170,7 +170,7 @@ export class CastRecordsService {
           'decoration',
           event.decoration,
           against,
-          'Wait, or overrule this with your reason.',
+          'Wait, or override this with your reason.',
         );
     }
     return event.type === 'coated' ? this.judgedCoat(event, row, product) : event;
@@ -194,14 +194,14 @@ export class CastRecordsService {
     }).filter(({ severity }) => severity === 'refuse');
     const gate = last ? undefined : await this.dryness.gate(row, sealer, event.at);
     const shut = gate && !gate.open;
-    if (event.overruled !== undefined) return shut && gate.over !== undefined ? { ...event, over: gate.over } : event;
+    if (event.overridden !== undefined) return shut && gate.over !== undefined ? { ...event, over: gate.over } : event;
     if (shut)
       throw ProblemError.refused(
         'Not dry enough to seal',
         'sealer',
         event.sealer,
         gate.reasons.join(' '),
-        'Wait and weigh it again, or overrule this with your reason.',
+        'Wait and weigh it again, or override this with your reason.',
       );
     if (remarks.length > 0)
       throw ProblemError.refused(
@@ -216,21 +216,23 @@ export class CastRecordsService {
 
   /** What an event teaches beyond its own cast. */
   private async teach(event: CastEvent, kept: CastEntity, product: Product | undefined, now: number): Promise<void> {
-    if (event.type === 'lifted-out' || event.type === 'voided') await this.liftOuts.learn(kept);
+    if (event.type === 'demoulded' || event.type === 'voided') await this.demoulds.learn(kept);
     if (event.type === 'coated' && event.volume !== undefined && product)
       await this.products.use(product, event.volume, event.at);
-    if (tellsOthers.includes(event.type)) await this.judgeMates(kept, now);
+    if (tellsOthers.includes(event.type)) await this.judgeSiblings(kept, now);
     if (teachesSealing.includes(event.type) && (await this.lessons.learn(kept))) await this.refits.ask();
   }
 
-  /** Judges the casts anew that are inferred from this one: those that others are weighed for. */
-  private async judgeMates(cast: CastEntity, now: number): Promise<void> {
-    const mates = (await this.dryness.mates([cast])).map((mate) => (mate.id === cast.id ? cast : mate));
-    const sampled = this.dryness.sampled(mates);
-    const inferred = mates.filter(({ id, mouldId }) => id !== cast.id && mouldId === cast.mouldId && sampled.has(id));
+  /** Judges the casts again that are inferred from this one: those that others are weighed for. */
+  private async judgeSiblings(cast: CastEntity, now: number): Promise<void> {
+    const siblings = (await this.dryness.siblings([cast])).map((sibling) => (sibling.id === cast.id ? cast : sibling));
+    const sampled = this.dryness.sampled(siblings);
+    const inferred = siblings.filter(
+      ({ id, mouldId }) => id !== cast.id && mouldId === cast.mouldId && sampled.has(id),
+    );
     if (inferred.length === 0) return;
-    const known = { ways: await this.dryness.ways(), mates, airs: noAirsYet() };
-    for (const mate of inferred) await this.keep(mate, mate.projection.life, now, known);
+    const known = { ways: await this.dryness.ways(), siblings, airs: noAirsYet() };
+    for (const sibling of inferred) await this.keep(sibling, sibling.projection.life, now, known);
   }
 
   /** All that was told of a cast, in the order in which it came. */

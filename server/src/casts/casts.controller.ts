@@ -1,7 +1,7 @@
 import { Body, Controller, Get, HttpCode, Post, Query } from '@nestjs/common';
 import { CastEventInput, CastsQuery, type CastDetail, type CastView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
-import { Who, type Visitor } from '../http/request.js';
+import { CurrentUser } from '../http/request.js';
 import { CastsService } from './casts.service.js';
 
 @Controller('api/casts')
@@ -20,7 +20,11 @@ export class CastsController {
 
   @Post(':id/events')
   @HttpCode(200)
-  append(@Key() id: string, @Body() given: CastEventInput, @Who() { personId }: Visitor): Promise<CastDetail> {
+  append(
+    @Key() id: string,
+    @Body() given: CastEventInput,
+    @CurrentUser() { personId }: CurrentUser,
+  ): Promise<CastDetail> {
     return this.casts.append(id, given, personId, Date.now());
   }
 }

@@ -1,17 +1,16 @@
 import { Injectable } from '@nestjs/common';
-import { lifeOf, type CastEvent, type Expected } from '@dewpot/core';
+import { DAY, lifeOf, type CastEvent, type Expected } from '@dewpot/core';
 import type { CastDetail, CastEventInput, CastPictureView, CastSnapshot, CastView, DrySummary } from '@dewpot/contract';
 import { In, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CastEntity, CastEventEntity, CastPictureEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { CastRecordsService } from './cast-records.service.js';
 import { DrynessService } from './dryness.service.js';
 import { DuesService } from './dues.service.js';
-import { LiftOutsService } from './lift-outs.service.js';
+import { DemouldsService } from './demould-lessons.service.js';
 import { ProblemError } from '../http/problem-error.js';
 
-const DAY = 24 * 3_600_000;
 /** Casts that are out come up again so long before something is due to them, ms. */
 const WAKES_BEFORE = 7 * DAY;
 const ON_SHELF = ['setting', 'damp', 'drying', 'sealed'] as const;
@@ -43,9 +42,9 @@ function underForecast(row: CastEntity, outlooks: ReadonlyMap<string, Partial<Dr
 @Injectable()
 export class CastsService {
   constructor(
-    private readonly rows: Rows,
+    private readonly rows: WorkshopContext,
     private readonly dues: DuesService,
-    private readonly liftOuts: LiftOutsService,
+    private readonly demoulds: DemouldsService,
     private readonly dryness: DrynessService,
     private readonly records: CastRecordsService,
   ) {}
@@ -101,16 +100,16 @@ export class CastsService {
     return this.detail(castId);
   }
 
-  /** A cast with its whole record, the air it stood in, and what its lift-outs taught. */
+  /** A cast with its whole record, the air it stood in, and what its demouldings taught. */
   private async whole(row: CastEntity, events: readonly CastEvent[], now: number): Promise<CastDetail> {
-    const dues = await this.dues.of([row], now, row.stage === 'drying' ? await this.dryness.mates([row]) : [row]);
+    const dues = await this.dues.of([row], now, row.stage === 'drying' ? await this.dryness.siblings([row]) : [row]);
     return {
       ...underForecast(row, await this.dryness.outlooks([row], now)),
       dues: dues.get(row.id) ?? [],
       events,
       dryDown: await this.dryness.dryDown(row),
       air: await this.dues.airOf(row, now),
-      liftOut: await this.liftOuts.view(row),
+      demould: await this.demoulds.view(row),
       pictures: await this.pictures(row.id),
     };
   }

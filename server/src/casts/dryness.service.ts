@@ -1,5 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import {
+  HOUR,
+  DAY,
   calendarOpens,
   countedWeighings,
   dryDownPrior,
@@ -7,7 +9,7 @@ import {
   dryingPaces,
   meanPace,
   placeNow,
-  reckonDryDown,
+  calculateDryDown,
   samplesOf,
   sealers,
   sealingGate,
@@ -28,14 +30,12 @@ import {
   type WholeAir,
 } from '@dewpot/core';
 import type { DrySummary } from '@dewpot/contract';
-import { Climates } from '../climate/index.js';
+import { PlaceSeriesCache } from '../ambient/index.js';
 import { CastEntity, WorkshopEntity, type PlaceEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { SealLessonsService } from './seal-lessons.service.js';
-import { staysOf, type CastStanding } from './stays.js';
+import { staysOf, type CastStanding } from './cast-courses.js';
 
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 /** Air of so long before now tells how fast a place dries, ms. */
 const PACE_OVER = 7 * DAY;
 
@@ -60,7 +60,7 @@ const sampleCast = ({ id, code, pourId, mouldId, snapshot, expected, projection:
   expected,
 });
 
-type Mate = SampleCast & Pick<DryingCast, 'expected'>;
+type SiblingCast = SampleCast & Pick<DryingCast, 'expected'>;
 
 /** The sealer that a cast is judged for: its plan's, else a penetrating one. */
 function plannedSealer({ sealPlan }: Life): Pick<Sealer, 'film' | 'leastDays'> {
@@ -77,7 +77,7 @@ interface PlaceAirs {
 /** What is known of all casts that are judged at once. */
 export interface KnownForAll {
   readonly ways: DryingWays;
-  readonly mates: readonly DryingCast[];
+  readonly siblings: readonly DryingCast[];
   readonly airs: PlaceAirs;
 }
 
@@ -102,8 +102,8 @@ type Outlook = Required<Pick<DrySummary, 'opensAt' | 'opensLow' | 'opensHigh'>>;
 @Injectable()
 export class DrynessService {
   constructor(
-    private readonly rows: Rows,
-    private readonly climates: Climates,
+    private readonly rows: WorkshopContext,
+    private readonly climates: PlaceSeriesCache,
     private readonly lessons: SealLessonsService,
   ) {}
 
@@ -112,25 +112,25 @@ export class DrynessService {
     return { drying: settings.drying ?? usualDrying, ease: await this.lessons.ease() };
   }
 
-  /** What is known of a cast's dryness, in short. `mates`: the casts of its pour that dry beside it. */
+  /** What is known of a cast's dryness, in short. `siblings`: the casts of its pour that dry beside it. */
   async summary(cast: DryingCast, now: number, known?: KnownForAll): Promise<DrySummary> {
     const { life } = cast.projection;
     const film = plannedSealer(life).film || (life.sealPlan?.uses.includes('candle') ?? false);
     const ways = { ...(await this.gateWays(cast, known)), ...(await this.paceAt(cast, now, known?.airs)) };
-    return summaryOf(cast, drynessOf(life, cast.expected, cast.snapshot.setting, { ...ways, film }), film, ways);
+    return summaryOf(cast, drynessOf(life, cast.expected, cast.snapshot.binderClass, { ...ways, film }), film, ways);
   }
 
   /** Judges a cast for a sealer, at the pace by which it was judged last. */
   async gate(cast: CastEntity, sealer: Pick<Sealer, 'film' | 'leastDays'>, at: number): Promise<Gate> {
     const { life, dry } = cast.projection;
     const ways = { ...(await this.gateWays(cast)), pace: dry.pace ?? 1 };
-    return sealingGate(life, cast.expected, cast.snapshot.setting, sealer, at, ways);
+    return sealingGate(life, cast.expected, cast.snapshot.binderClass, sealer, at, ways);
   }
 
   /** The curve and the rules of a cast's own weighings, by what it was judged by last. */
-  async dryDown({ projection: { life, dry }, expected, snapshot: { setting } }: CastEntity): Promise<DryDown> {
+  async dryDown({ projection: { life, dry }, expected, snapshot: { binderClass } }: CastEntity): Promise<DryDown> {
     const ease = await this.lessons.ease();
-    return reckonDryDown(countedWeighings(life), dryDownPrior(life, expected, setting, dry.pace), setting, {
+    return calculateDryDown(countedWeighings(life), dryDownPrior(life, expected, binderClass, dry.pace), binderClass, {
       film: dry.film,
       ease: dry.film ? ease.film : ease.open,
     });
@@ -182,8 +182,8 @@ export class DrynessService {
   private async gateWays(cast: DryingCast, known?: KnownForAll): Promise<GateWays> {
     const { drying, ease } = known?.ways ?? (await this.ways());
     if (cast.projection.life.stage !== 'drying') return { drying, ease };
-    const mates = (known?.mates ?? (await this.mates([cast]))).filter(({ id }) => id !== cast.id);
-    const samples = samplesOf<Mate>([cast, ...mates].map(sampleCast)).get(cast.id) ?? [];
+    const siblings = (known?.siblings ?? (await this.siblings([cast]))).filter(({ id }) => id !== cast.id);
+    const samples = samplesOf<SiblingCast>([cast, ...siblings].map(sampleCast)).get(cast.id) ?? [];
     return { drying, ease, siblings: samples.filter(({ id }) => id !== cast.id) };
   }
 
@@ -198,7 +198,7 @@ export class DrynessService {
   }
 
   /** Casts that dry from the pours of these. */
-  mates(casts: readonly DryingCast[]): Promise<CastEntity[]> {
+  siblings(casts: readonly DryingCast[]): Promise<CastEntity[]> {
     const pours = [...new Set(casts.map(({ pourId }) => pourId))];
     if (pours.length === 0) return Promise.resolve([]);
     return this.rows

@@ -1,5 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import {
+  HOUR,
+  DAY,
   ageAlong,
   ageOfShare,
   airAtTime,
@@ -9,17 +11,18 @@ import {
   duesOf,
   evaporationUnder,
   hourOfAgeAlong,
+  initialSetAt20,
   lastCoat,
   mistingPlan,
   overFace,
   pulledCores,
   surroundingsOf,
   thinned,
-  usualDampCure,
+  usualMoistCuring,
   usualDrying,
   usualWaking,
   type CoatAirAt,
-  type DampCure,
+  type MoistCuring,
   type DryingSchool,
   type Due,
   type Life,
@@ -28,16 +31,14 @@ import {
   type Wetting,
 } from '@dewpot/core';
 import type { CastAir } from '@dewpot/contract';
-import { Climates, type PlaceSeries } from '../climate/index.js';
+import { PlaceSeriesCache, type PlaceSeries } from '../ambient/index.js';
 import { CastEntity, PlaceEntity, WorkshopEntity } from '../db/entities.js';
 import { zoneOf } from '../config.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { airSince, DrynessService } from './dryness.service.js';
-import { LiftOutsService } from './lift-outs.service.js';
-import { staysOf } from './stays.js';
+import { DemouldsService } from './demould-lessons.service.js';
+import { staysOf } from './cast-courses.js';
 
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 /** What lies further ahead is out of sight, hours. */
 const HORIZON = 90 * 24;
 /** After this the strength of a piece is of no matter to what is due. */
@@ -49,7 +50,7 @@ const isCoated = ({ stage, projection: { life } }: Cast) => stage === 'sealed' &
 
 /** How the workshop cures and dries. */
 interface Ways {
-  readonly dampCure: DampCure;
+  readonly moistCuring: MoistCuring;
   readonly waking: Waking;
   readonly zone: string;
   readonly drying: DryingSchool;
@@ -71,23 +72,23 @@ const isYoung = ({ stage }: Cast) => stage === 'setting' || stage === 'damp';
 @Injectable()
 export class DuesService {
   constructor(
-    private readonly rows: Rows,
-    private readonly climates: Climates,
-    private readonly liftOuts: LiftOutsService,
+    private readonly rows: WorkshopContext,
+    private readonly climates: PlaceSeriesCache,
+    private readonly demoulds: DemouldsService,
     private readonly dryness: DrynessService,
   ) {}
 
-  /** What is to be done to each of these casts, by its key. `mates`: all casts that dry from their pours. */
-  async of(casts: readonly Cast[], now: number, mates: readonly Cast[] = casts): Promise<Map<string, Due[]>> {
+  /** What is to be done to each of these casts, by its key. `siblings`: all casts that dry from their pours. */
+  async of(casts: readonly Cast[], now: number, siblings: readonly Cast[] = casts): Promise<Map<string, Due[]>> {
     const ways = await this.ways();
     const places = await this.climates.places();
-    const liftOutAge = await this.liftOuts.ages(casts.filter(({ stage }) => stage === 'setting'));
+    const demouldAge = await this.demoulds.ages(casts.filter(({ stage }) => stage === 'setting'));
     const wanted = casts.filter(isYoung);
     const earliest = Math.max(now - YOUNG, Math.min(now, ...wanted.map(({ projection }) => projection.life.pouredAt)));
     const series = new Map<string, PlaceSeries>();
     const wettings = new Map<string, Wetting | undefined>();
     const dues = new Map<string, Due[]>();
-    const sampled = this.dryness.sampled(mates);
+    const sampled = this.dryness.sampled(siblings);
     for (const cast of casts) {
       const standing: Standing[] = [];
       if (isYoung(cast) || isCoated(cast))
@@ -96,7 +97,7 @@ export class DuesService {
           series.set(place.id, air);
           standing.push({ from, place, series: air });
         }
-      dues.set(cast.id, dueOf(cast, standing, ways, wettings, liftOutAge(cast), now, sampled.has(cast.id)));
+      dues.set(cast.id, dueOf(cast, standing, ways, wettings, demouldAge(cast), now, sampled.has(cast.id)));
     }
     return dues;
   }
@@ -127,12 +128,12 @@ export class DuesService {
       here && isYoung(cast)
         ? surroundingsOf({
             life,
-            setting: snapshot.setting,
+            binderClass: snapshot.binderClass,
             ...(snapshot.strength !== undefined && { strength: snapshot.strength }),
             lightweight: snapshot.lightweight ?? false,
             cover: life.cover ?? coverOf(snapshot.cover),
             air: known,
-            course: here.series.course(snapshot.setting),
+            course: here.series.course(snapshot.binderClass),
             waking,
             now,
           })
@@ -160,7 +161,7 @@ export class DuesService {
   private async ways(): Promise<Ways> {
     const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
     return {
-      dampCure: (settings.dampCure as DampCure | undefined) ?? usualDampCure,
+      moistCuring: (settings.moistCuring as MoistCuring | undefined) ?? usualMoistCuring,
       waking: settings.waking ?? usualWaking,
       drying: settings.drying ?? usualDrying,
       zone: zoneOf(settings),
@@ -169,7 +170,7 @@ export class DuesService {
 }
 
 const coursesOf = (standing: readonly Standing[], { snapshot }: Cast): StayCourse[] =>
-  standing.map(({ from, series }) => ({ from: from / HOUR, course: series.course(snapshot.setting) }));
+  standing.map(({ from, series }) => ({ from: from / HOUR, course: series.course(snapshot.binderClass) }));
 
 /** What the faces of a cast want where it stands: like casts under like covers in one place want the same. */
 function wettingOf(
@@ -193,7 +194,7 @@ function wettingOf(
 /** When a young piece may be handled, walked on and loaded. */
 function bearingsOf({ snapshot }: Cast, courses: readonly StayCourse[]): CastAir['bears'] {
   return bearings.map(({ bearing, share, told }) => {
-    const age = ageOfShare(snapshot.setting, share);
+    const age = ageOfShare(snapshot.binderClass, share);
     const hour = age === undefined ? undefined : hourOfAgeAlong(courses, age, HORIZON);
     return { bearing, told, ...(hour !== undefined && { at: hour * HOUR }) };
   });
@@ -226,12 +227,12 @@ function dueOf(
   };
   return duesOf(life, {
     now,
-    setting: snapshot.setting,
-    accelerated: snapshot.accelerated ?? false,
+    binderClass: snapshot.binderClass,
+    initialSet: initialSetAt20(snapshot.binderClass, snapshot),
     reach,
-    liftOutAge: age,
+    demouldAge: age,
     cores: life.stage === 'setting' ? pulledCores(snapshot.shape, snapshot.release) : [],
-    dampCure: ways.dampCure,
+    moistCuring: ways.moistCuring,
     longer: snapshot.lightweight ?? false,
     ...(wetting && { wetting }),
     ...(dry.opensAt !== undefined && { opensAt: dry.opensAt }),

@@ -1,9 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import { lotInUse, lotMonths, sealerOf, type Material, type Sealer } from '@dewpot/core';
 import { LotEntity, MaterialEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
-import { LotsService, plainLot } from '../stores/index.js';
+import { LotsService, plainLot } from '../materials/index.js';
 
 /** A sealer out of the stores: its sheet, and the lot that it is taken from. */
 export interface Product {
@@ -20,7 +20,7 @@ export interface Product {
 @Injectable()
 export class ProductsService {
   constructor(
-    private readonly rows: Rows,
+    private readonly rows: WorkshopContext,
     private readonly lots: LotsService,
   ) {}
 

@@ -1,7 +1,7 @@
 import { Injectable, type OnModuleInit } from '@nestjs/common';
 import { setImmediate as breathe } from 'node:timers/promises';
 import { CastEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { Jobs } from '../jobs/jobs.service.js';
 import { DrynessService, noAirsYet } from './dryness.service.js';
 
@@ -9,13 +9,13 @@ import { DrynessService, noAirsYet } from './dryness.service.js';
 const AT_ONCE = 50;
 
 /**
- * Judges every open cast of a workshop anew, in the background, when what all are judged by has changed: its limits, its school.
+ * Judges every open cast of a workshop again, in the background, when what all are judged by has changed: its limits, its school.
  * Asked for within a transaction, it begins once that is through.
  */
 @Injectable()
 export class RefitsService implements OnModuleInit {
   constructor(
-    private readonly rows: Rows,
+    private readonly rows: WorkshopContext,
     private readonly jobs: Jobs,
     private readonly dryness: DrynessService,
   ) {}
@@ -26,12 +26,12 @@ export class RefitsService implements OnModuleInit {
     });
   }
 
-  /** Asks for every open cast of the workshop at hand to be judged anew. */
+  /** Asks for every open cast of the workshop at hand to be judged again. */
   async ask(): Promise<void> {
     await this.jobs.ask('judge-dryness', { workshopId: this.rows.workshopId });
   }
 
-  /** Judges the casts that dry in a workshop anew, some at a time, so that nobody waits for it. */
+  /** Judges the casts that dry in a workshop again, some at a time, so that nobody waits for it. */
   async refit(workshopId: string): Promise<void> {
     const ids = await this.rows.inWorkshop(workshopId, async () => {
       // Whatever is being judged by older rules is through once this lock is had.
@@ -58,12 +58,12 @@ export class RefitsService implements OnModuleInit {
       .getMany();
     const ways = await this.dryness.ways();
     const airs = noAirsYet();
-    const mates = await this.dryness.mates(casts);
+    const siblings = await this.dryness.siblings(casts);
     const judged: { id: string; projection: CastEntity['projection'] }[] = [];
     for (const cast of casts) {
       const dry = await this.dryness.summary(cast, now, {
         ways,
-        mates: mates.filter(({ pourId }) => pourId === cast.pourId),
+        siblings: siblings.filter(({ pourId }) => pourId === cast.pourId),
         airs,
       });
       judged.push({ id: cast.id, projection: { ...cast.projection, dry } });

@@ -1,13 +1,13 @@
 import { Body, Controller, Delete, Get, HttpCode, Put, Query } from '@nestjs/common';
 import { TileInput, TilesQuery, type TileView } from '@dewpot/contract';
 import { TrialTileEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { Key } from '../http/key-param.js';
 
 /** Trial tiles of mixes: sealed and bare side by side. */
 @Controller('api/tiles')
 export class TilesController {
-  constructor(private readonly rows: Rows) {}
+  constructor(private readonly rows: WorkshopContext) {}
 
   /** Those of a mix, or all; the newest first. */
   @Get()

@@ -2,12 +2,12 @@ import { Injectable } from '@nestjs/common';
 import { expectedNow, type ExpectedNow } from '@dewpot/core';
 import { In } from 'typeorm';
 import { CastEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 
 /** What lies on the scale, judged by what the casts of the workshop should weigh now. */
 @Injectable()
 export class WeighedNowService {
-  constructor(private readonly rows: Rows) {}
+  constructor(private readonly rows: WorkshopContext) {}
 
   /** What a cast should weigh at a time, and what the others that stand about should. */
   async expected(cast: CastEntity, at: number): Promise<[said: ExpectedNow, others: ExpectedNow[]]> {

@@ -15,6 +15,7 @@ import { Mixes1764200000000 } from './migrations/mixes.js';
 import { Moulds1764100000000 } from './migrations/moulds.js';
 import { Parts1764400000000 } from './migrations/parts.js';
 import { Tints1764300000000 } from './migrations/tints.js';
+import { Vocabulary1796200000000 } from './migrations/vocabulary.js';
 
 /** Password of the application's role, derived from the owner's so that every server before one database has the same. */
 export function appPassword(ownerUrl: string): string {
@@ -49,6 +50,7 @@ export function ownerOptions(ownerUrl: string): DataSourceOptions {
       Limits1765900000000,
       FindingsAside1796000000000,
       HonestAir1796100000000,
+      Vocabulary1796200000000,
     ],
     poolSize: 2,
   };
@@ -83,7 +85,7 @@ async function canSignIn(ownerUrl: string): Promise<boolean> {
     await client.connect();
     return true;
   } catch {
-    // Whatever keeps it out, making the role anew is the answer; a dead server shows itself there.
+    // Whatever keeps it out, making the role again is the answer; a dead server shows itself there.
     return false;
   } finally {
     await client.end();

@@ -1,7 +1,7 @@
 import type { EntityTarget } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import type { EditionRow } from './entities.js';
-import type { Rows } from './rows.js';
+import type { WorkshopContext } from './workshop-context.js';
 
 /** A recipe as its versions keep it. */
 interface Recipe<Body> {
@@ -15,14 +15,14 @@ interface Recipe<Body> {
 export const versionKey = ({ id, edition }: Pick<Recipe<unknown>, 'id' | 'edition'>): string => `${id} ${edition}`;
 
 /** Keys of the versions that a query of `id` and `edition` finds: those of which some pour keeps a copy. */
-export async function versionsFound(rows: Rows, query: string): Promise<ReadonlySet<string>> {
+export async function versionsFound(rows: WorkshopContext, query: string): Promise<ReadonlySet<string>> {
   const found = (await rows.manager.query(query)) as { id: string; edition: number }[];
   return new Set(found.map(versionKey));
 }
 
 /** Keeps the version at hand of a recipe: it stays as it is from the next one on. */
 export async function keepEdition<Body extends object>(
-  rows: Rows,
+  rows: WorkshopContext,
   entity: EntityTarget<EditionRow<Body>>,
   { id: of, edition, name, body }: Recipe<Body>,
 ): Promise<void> {
@@ -33,7 +33,11 @@ export async function keepEdition<Body extends object>(
 }
 
 /** Every version of a recipe, newest first; when it was made in ms. */
-export async function editionsOf<Body extends object>(rows: Rows, entity: EntityTarget<EditionRow<Body>>, of: string) {
+export async function editionsOf<Body extends object>(
+  rows: WorkshopContext,
+  entity: EntityTarget<EditionRow<Body>>,
+  of: string,
+) {
   const found = await rows.of(entity).find({ where: { of } as never, order: { edition: 'DESC' } as never });
   return found.map(({ edition, name, body, madeAt }) => ({ edition, name, body, madeAt: madeAt.getTime() }));
 }

@@ -22,10 +22,10 @@ import {
   AirReadingEntity,
   CalendarKeyEntity,
   CastPictureEntity,
-  LiftOutLessonEntity,
+  DemouldLessonEntity,
   PlaceEntity,
-} from './first-days-entities.js';
-import { SealLessonEntity, TrialTileEntity } from './finish-entities.js';
+} from './curing-entities.js';
+import { SealLessonEntity, TrialTileEntity } from './sealing-entities.js';
 import { FindingAsideEntity } from './judging-entities.js';
 import { EditedRow, milliseconds, WorkshopRow } from './row.js';
 
@@ -252,14 +252,14 @@ export const entities = [
   PlaceEntity,
   AirAsideEntity,
   AirReadingEntity,
-  LiftOutLessonEntity,
+  DemouldLessonEntity,
   CalendarKeyEntity,
   SealLessonEntity,
   FindingAsideEntity,
   TrialTileEntity,
 ];
 
-export * from './finish-entities.js';
+export * from './sealing-entities.js';
 export * from './judging-entities.js';
-export * from './first-days-entities.js';
+export * from './curing-entities.js';
 export { EditedRow, WorkshopRow } from './row.js';

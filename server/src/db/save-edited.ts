@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import type { ObjectLiteral, Repository } from 'typeorm';
 import { ProblemError } from '../http/problem-error.js';
 import type { EditedRow } from './entities.js';
-import type { Rows } from './rows.js';
+import type { WorkshopContext } from './workshop-context.js';
 
 /** A value as PostgreSQL gives it back: no classes, no undefined; the order of keys is no difference. */
 const plain = (value: unknown): unknown => (value === undefined ? undefined : JSON.parse(JSON.stringify(value)));
@@ -49,7 +49,7 @@ function stale(row: EditedRow, fields: object, what: string): ProblemError {
  * @throws ProblemError 409 with what changed where the version is stale; 404 where there is nothing to edit.
  */
 export async function saveEdited<E extends EditedRow>(
-  rows: Rows,
+  rows: WorkshopContext,
   repository: Repository<E>,
   what: string,
   id: string,

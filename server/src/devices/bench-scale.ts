@@ -1,4 +1,4 @@
-import type { ScaleDeedInput, ScaleReading, ScaleReadingInput, ScaleState, ScaleView } from '@dewpot/contract';
+import type { ScaleEventInput, ScaleReading, ScaleReadingInput, ScaleState, ScaleView } from '@dewpot/contract';
 import { dice } from './dice.js';
 
 /** Most that the simulated scale takes, g, and its step. */
@@ -36,7 +36,7 @@ export function scaleReading(state: ScaleState, at: number): ScaleReading | unde
 }
 
 /** The scale after something was done to it. */
-export function scaleAfter(state: ScaleState, { load, tare, silent }: ScaleDeedInput, at: number): ScaleState {
+export function scaleAfter(state: ScaleState, { load, tare, silent }: ScaleEventInput, at: number): ScaleState {
   const poured = load === undefined ? state : { ...state, load, before: settled(state, at), since: at };
   return {
     ...poured,

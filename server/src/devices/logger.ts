@@ -1,10 +1,7 @@
 import type { AirReading, PlaceKind } from '@dewpot/core';
+import { MINUTE, HOUR, DAY } from '@dewpot/core';
 import { dice } from './dice.js';
 import { airIn, drift, weatherAt } from './weather.js';
-
-const MINUTE = 60_000;
-const HOUR = 60 * MINUTE;
-const DAY = 24 * HOUR;
 
 /** How often the simulated logger takes a reading, ms. */
 export const LOGS_EVERY = 10 * MINUTE;

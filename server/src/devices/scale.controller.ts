@@ -1,9 +1,9 @@
 import { Body, Controller, Get, Headers, HttpCode, Post } from '@nestjs/common';
 import { InputError } from '@dewpot/core';
-import { ScaleDeedInput, ScaleReadingInput, type ScaleState, type ScaleView } from '@dewpot/contract';
+import { ScaleEventInput, ScaleReadingInput, type ScaleState, type ScaleView } from '@dewpot/contract';
 import { BenchScaleEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
-import { Who, type Visitor } from '../http/request.js';
+import { WorkshopContext } from '../db/workshop-context.js';
+import { CurrentUser } from '../http/request.js';
 import { Stream, Streams } from '../http/streams.js';
 import { EMPTY_SCALE, scaleAfter, scalePosted, scaleReading, scaleView } from './bench-scale.js';
 
@@ -16,7 +16,7 @@ const AHEAD = 60_000;
 @Controller('api/scale')
 export class ScaleController {
   constructor(
-    private readonly rows: Rows,
+    private readonly rows: WorkshopContext,
     private readonly streams: Streams,
   ) {}
 
@@ -28,7 +28,7 @@ export class ScaleController {
   /** Pours on and off the simulated scale, tares it, or cuts its link for a while. */
   @Post()
   @HttpCode(200)
-  async deed(@Body() given: ScaleDeedInput): Promise<ScaleView> {
+  async eventBody(@Body() given: ScaleEventInput): Promise<ScaleView> {
     return scaleView(await this.change((state) => scaleAfter(state, given, Date.now())));
   }
 
@@ -47,7 +47,7 @@ export class ScaleController {
 
   /** Readings as server-sent events, five a second, each a `ScaleReading`; nothing while the link is down. */
   @Stream('stream')
-  stream(@Who() visitor: Visitor, @Headers('last-event-id') lastId?: string) {
+  stream(@CurrentUser() visitor: CurrentUser, @Headers('last-event-id') lastId?: string) {
     const read = async () => scaleReading(await this.state(), Date.now());
     return this.streams.open(visitor, { read, every: EVERY, lastId });
   }

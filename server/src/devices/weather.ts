@@ -1,9 +1,6 @@
-import { handbookFollowing, followed, type PlaceKind } from '@dewpot/core';
+import { HOUR, DAY, handbookFollowing, followed, type PlaceKind } from '@dewpot/core';
 import type { WholeAirReading } from '@dewpot/contract';
 import { dice } from './dice.js';
-
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 
 /** Smooth noise over time: dice at whole periods, eased between. */
 export function drift(at: number, period: number, salt: number): number {
@@ -38,7 +35,7 @@ export function weatherAt(at: number): WholeAirReading {
 export const airIn = (kind: PlaceKind, at: number): WholeAirReading =>
   rounded(followed(weatherAt(at), handbookFollowing[kind]));
 
-/** A forecast is made anew so often, ms. */
+/** A forecast is made again so often, ms. */
 const ISSUED = 3 * HOUR;
 /** How far it strays, °C for each day ahead. */
 const STRAYS = 0.5;

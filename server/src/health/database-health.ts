@@ -34,7 +34,7 @@ export class DatabaseHealth implements OnModuleDestroy {
       connectionTimeoutMillis: PATIENCE,
       query_timeout: PATIENCE,
     });
-    // A line that breaks while nobody asks is made anew by who asks next.
+    // A line that breaks while nobody asks is made again by who asks next.
     this.line.on('error', () => (this.last = 'away'));
   }
 

@@ -8,7 +8,7 @@ const limits: readonly (readonly [path: RegExp, bytes: number])[] = [
   [/^\/api\/(session|workshops|people|account|door)\b/, 16 * KB],
   [/^\/api\/(mixes|tints)\/import$/, 1024 * KB],
   [/^\/api\/places\/[^/]+\/readings$/, 1024 * KB],
-  [/^\/api\/reckon\//, 1024 * KB],
+  [/^\/api\/calculate\//, 1024 * KB],
   [/^\/api\/(moulds|pours|tubs)\//, 512 * KB],
   [/^\/api\//, 64 * KB],
 ];

@@ -15,7 +15,7 @@ const point = {
 export function serveOpenApi(app: INestApplication): void {
   const config = new DocumentBuilder()
     .setTitle('Dew Pot')
-    .setDescription('Reckoning and records for casting in reusable moulds')
+    .setDescription('Working and records for casting in reusable moulds')
     .setVersion('1')
     .build();
   const document = SwaggerModule.createDocument(app, config);

@@ -6,7 +6,7 @@ import type { AppRequest } from './request.js';
 const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
 const READS = ['GET', 'HEAD', 'OPTIONS'];
 /** Questions keep nothing, whoever asks them. */
-const KEEPS_NOTHING = '/api/reckon/';
+const KEEPS_NOTHING = '/api/calculate/';
 
 /** Answers only to the names that the server was given: another name that leads here is somebody's trick. */
 export function allowedHosts({ hostNames = [] }: ServerConfig) {

@@ -2,7 +2,7 @@ import { createParamDecorator, SetMetadata, type ExecutionContext } from '@nestj
 import type { Request } from 'express';
 
 /** Who sent a request. */
-export interface Visitor {
+export interface CurrentUser {
   readonly sessionId: string;
   readonly personId: string;
   readonly workshopId: string;
@@ -10,7 +10,7 @@ export interface Visitor {
 
 export interface AppRequest extends Request {
   requestId: string;
-  visitor?: Visitor;
+  visitor?: CurrentUser;
 }
 
 export const PUBLIC = 'dewpot:public';
@@ -31,7 +31,7 @@ export const OWN_TRANSACTIONS = 'dewpot:own-transactions';
 export const OwnTransactions = () => SetMetadata(OWN_TRANSACTIONS, true);
 
 /** The visitor of a route that needs a session. */
-export const Who = createParamDecorator((_: unknown, context: ExecutionContext): Visitor => {
+export const CurrentUser = createParamDecorator((_: unknown, context: ExecutionContext): CurrentUser => {
   const { visitor } = context.switchToHttp().getRequest<AppRequest>();
   if (!visitor) throw new Error('This route has no visitor: it is public.');
   return visitor;

@@ -2,10 +2,10 @@ import { createHash } from 'node:crypto';
 import { applyDecorators, Injectable, SetMetadata, Sse, type MessageEvent, type OnModuleDestroy } from '@nestjs/common';
 import { ApiProduces } from '@nestjs/swagger';
 import { Observable, Subject } from 'rxjs';
-import { News } from '../db/news.js';
-import { Rows } from '../db/rows.js';
+import { PgNotifications } from '../db/pg-notifications.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { Sessions, sessionTopic } from '../accounts/sessions.js';
-import type { Visitor } from './request.js';
+import type { CurrentUser } from './request.js';
 
 export const STREAM = 'dewpot:stream';
 /** How often a stream says that the line still holds, and looks whether its session does, ms. */
@@ -39,8 +39,8 @@ export class Streams implements OnModuleDestroy {
   private readonly over = new Subject<void>();
 
   constructor(
-    private readonly rows: Rows,
-    private readonly news: News,
+    private readonly rows: WorkshopContext,
+    private readonly news: PgNotifications,
     private readonly sessions: Sessions,
   ) {}
 
@@ -54,7 +54,7 @@ export class Streams implements OnModuleDestroy {
   }
 
   /** Tells what `source` reads, at once and whenever it has changed. */
-  async open<T>(visitor: Visitor, source: Source<T>): Promise<Observable<MessageEvent>> {
+  async open<T>(visitor: CurrentUser, source: Source<T>): Promise<Observable<MessageEvent>> {
     await this.news.listen();
     return new Observable((client) => {
       // Each message has the number of what was told last: a beat must not move the place at which the stream is taken up again.

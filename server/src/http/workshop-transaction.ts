@@ -1,7 +1,7 @@
 import { Injectable, type CallHandler, type ExecutionContext, type NestInterceptor } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import { from, lastValueFrom, Observable } from 'rxjs';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { OWN_TRANSACTIONS, type AppRequest } from './request.js';
 import { STREAM } from './streams.js';
 
@@ -9,7 +9,7 @@ import { STREAM } from './streams.js';
 @Injectable()
 export class WorkshopTransaction implements NestInterceptor {
   constructor(
-    private readonly rows: Rows,
+    private readonly rows: WorkshopContext,
     private readonly reflector: Reflector,
   ) {}
 

@@ -4,8 +4,8 @@ import PgBoss from 'pg-boss';
 import type { Subscription } from 'rxjs';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { appUrl } from '../db/connection.js';
-import { News } from '../db/news.js';
-import { Rows } from '../db/rows.js';
+import { PgNotifications } from '../db/pg-notifications.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { JOBS_SCHEMA, type Queues } from './schema.js';
 import { Worker } from './worker.js';
 
@@ -33,8 +33,8 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
 
   constructor(
     @Inject(CONFIG) { ownerUrl }: ServerConfig,
-    private readonly rows: Rows,
-    private readonly news: News,
+    private readonly rows: WorkshopContext,
+    private readonly news: PgNotifications,
   ) {
     this.boss = new PgBoss({
       connectionString: appUrl(ownerUrl),

@@ -1,1 +1,2 @@
 export * from './mixes.service.js';
+export * from './mixes.module.js';

@@ -12,9 +12,9 @@ import type {
   MixView,
 } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { changedFields, told } from '../db/save-edited.js';
-import { StoresService } from '../stores/index.js';
+import { MaterialsService } from '../materials/index.js';
 import { MixesService } from './mixes.service.js';
 
 const nameKey = (name: string) => name.trim().toLowerCase();
@@ -30,9 +30,9 @@ interface Coming<Input> {
 @Injectable()
 export class MixFilesService {
   constructor(
-    private readonly rows: Rows,
+    private readonly rows: WorkshopContext,
     private readonly mixes: MixesService,
-    private readonly stores: StoresService,
+    private readonly stores: MaterialsService,
   ) {}
 
   async bring({ file, dry }: MixImport): Promise<ImportView> {

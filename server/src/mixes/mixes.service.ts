@@ -3,10 +3,10 @@ import { checkMix, type Mix } from '@dewpot/core';
 import { mixOf, type MixBody, type MixEditionView, type MixInput, type MixView } from '@dewpot/contract';
 import { editionsOf, keepEdition, versionKey, versionsFound } from '../db/editions.js';
 import { FindingAsideEntity, MixEditionEntity, MixEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { changedFields, saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
-import { strictFinder } from '../stores/index.js';
+import { strictFinder } from '../materials/index.js';
 
 /** Names a mix and its version where a pour keeps a copy of it. */
 const POURED = `SELECT DISTINCT part ->> 'mixId' AS id, (part ->> 'mixEdition')::int AS edition
@@ -14,7 +14,7 @@ const POURED = `SELECT DISTINCT part ->> 'mixId' AS id, (part ->> 'mixEdition'):
 
 @Injectable()
 export class MixesService {
-  constructor(private readonly rows: Rows) {}
+  constructor(private readonly rows: WorkshopContext) {}
 
   async all(): Promise<MixView[]> {
     const mixes = await this.rows.of(MixEntity).find({ order: { name: 'ASC' } });

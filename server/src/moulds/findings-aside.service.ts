@@ -3,13 +3,13 @@ import type { FindingKey } from '@dewpot/core';
 import type { LastingAside } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { FindingAsideEntity, MixEntity, MouldEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 
 /** Findings that a workshop put aside for a mould with a mix, each with its reason. */
 @Injectable()
 export class FindingsAsideService {
-  constructor(private readonly rows: Rows) {}
+  constructor(private readonly rows: WorkshopContext) {}
 
   async all(): Promise<LastingAside[]> {
     const found = await this.rows.of(FindingAsideEntity).find({ order: { id: 'ASC' } });

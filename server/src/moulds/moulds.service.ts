@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { checkedShape, type MouldInput, type MouldView } from '@dewpot/contract';
 import { In } from 'typeorm';
 import { FindingAsideEntity, MouldCopyEntity, MouldEntity, MouldPictureEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
 
@@ -19,7 +19,7 @@ const copyView = ({ id, mark, cycles, condition, note, retired, lastColour, wash
 
 @Injectable()
 export class MouldsService {
-  constructor(private readonly rows: Rows) {}
+  constructor(private readonly rows: WorkshopContext) {}
 
   async all(): Promise<MouldView[]> {
     return this.views(await this.rows.of(MouldEntity).find({ order: { name: 'ASC' } }));

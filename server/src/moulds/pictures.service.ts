@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { PictureView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { MouldEntity, MouldPictureEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import type { Redrawn } from '../pictures/redraw.js';
 
@@ -10,7 +10,7 @@ const MOST_PICTURES = 24;
 
 @Injectable()
 export class PicturesService {
-  constructor(private readonly rows: Rows) {}
+  constructor(private readonly rows: WorkshopContext) {}
 
   async add(mouldId: string, caption: string, { image, width, height }: Redrawn): Promise<PictureView> {
     // The mould is locked, so that two pictures at once are counted one after the other.

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { checkSolid, InputError, isTubSolid } from '@dewpot/core';
 import { solidOf, type TubInput, type TubView } from '@dewpot/contract';
 import { TubEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
 
 const tubView = ({ id, version, name, body }: TubEntity): TubView => ({ id, version, name, ...body });
@@ -10,7 +10,7 @@ const tubView = ({ id, version, name, body }: TubEntity): TubView => ({ id, vers
 /** The tubs and pails that the caster owns, among which pairs are looked for. */
 @Injectable()
 export class TubsService {
-  constructor(private readonly rows: Rows) {}
+  constructor(private readonly rows: WorkshopContext) {}
 
   async all(): Promise<TubView[]> {
     return (await this.rows.of(TubEntity).find({ order: { name: 'ASC' } })).map(tubView);

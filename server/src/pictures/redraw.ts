@@ -29,7 +29,7 @@ async function checkHeader(bytes: Uint8Array): Promise<void> {
     throw new Error(`${width} × ${height} pixels`);
 }
 
-/** Draws a picture anew: smaller, upright, and without what the camera wrote into it, its place among that. @throws ProblemError 422 */
+/** Draws a picture again: smaller, upright, and without what the camera wrote into it, its place among that. @throws ProblemError 422 */
 export async function redraw(bytes: Uint8Array): Promise<Redrawn> {
   try {
     await checkHeader(bytes);

@@ -28,7 +28,7 @@ interface PictureRequest extends AppRequest {
   picture?: Redrawn;
 }
 
-/** Marks a route to which a picture is sent as a file. It is read and drawn anew before the route's transaction opens. */
+/** Marks a route to which a picture is sent as a file. It is read and drawn again before the route's transaction opens. */
 export const TakesPicture = () => SetMetadata(TAKES_PICTURE, true);
 
 /** The picture that was sent, as it is kept. */

@@ -5,13 +5,14 @@ import {
   isAccelerated,
   isLightweight,
   mainColour,
-  reckonMix,
+  calculateMix,
   skinOf,
+  typedInitialSet,
   type PourLog,
 } from '@dewpot/core';
 import type { PourFinish, PourPart } from '@dewpot/contract';
 
-/** The casts that a finished pour makes, with what each is reckoned to weigh and lose by what really went in. @throws InputError */
+/** The casts that a finished pour makes, with what each is calculated to weigh and lose by what really went in. @throws InputError */
 export function castsOf(parts: readonly (PourPart & { readonly log: PourLog })[], { casts }: PourFinish) {
   const kinds = parts.flatMap(({ items, plan, log, mixId, mixName, colour }) => {
     const expected = expectedByLog(plan, log);
@@ -19,12 +20,13 @@ export function castsOf(parts: readonly (PourPart & { readonly log: PourLog })[]
     const ofMix = {
       mixId,
       mixName,
-      setting: plan.setting,
+      binderClass: plan.binderClass,
       ratio: batch.freeWater / Math.max(1, cementMass(batch.portions)),
       lightweight: isLightweight(plan.mix),
       accelerated: isAccelerated(plan.mix),
+      initialSet: typedInitialSet(plan.mix, plan.binderClass),
       exposure: plan.mix.exposure,
-      strength: reckonMix(plan.mix, plan.conditions).strength.value,
+      strength: calculateMix(plan.mix, plan.conditions).strength.value,
     };
     return plan.items.map((item, i) => {
       const skin = skinOf(item);

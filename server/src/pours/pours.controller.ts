@@ -1,7 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
 import { PourFinish, PourInput, RunEventsInput, type PourView, type RunView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
-import { OwnTransactions, Who, type Visitor } from '../http/request.js';
+import { OwnTransactions, CurrentUser } from '../http/request.js';
 import { PoursService } from './pours.service.js';
 import { RunsService } from './runs.service.js';
 
@@ -37,7 +37,7 @@ export class PoursController {
   @Post(':id/finish')
   @HttpCode(200)
   @OwnTransactions()
-  finish(@Key() id: string, @Body() given: PourFinish, @Who() { personId }: Visitor): Promise<PourView> {
+  finish(@Key() id: string, @Body() given: PourFinish, @CurrentUser() { personId }: CurrentUser): Promise<PourView> {
     return this.pours.finish(id, given, personId, Date.now());
   }
 
@@ -52,7 +52,11 @@ export class PoursController {
   @Post(':id/run')
   @HttpCode(200)
   @OwnTransactions()
-  happened(@Key() id: string, @Body() { events }: RunEventsInput, @Who() { personId }: Visitor): Promise<RunView> {
+  happened(
+    @Key() id: string,
+    @Body() { events }: RunEventsInput,
+    @CurrentUser() { personId }: CurrentUser,
+  ): Promise<RunView> {
     return this.runs.add(id, events, personId, Date.now());
   }
 

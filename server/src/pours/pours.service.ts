@@ -5,18 +5,18 @@ import { CalculationPool } from '../calculation/calculation-pool.js';
 import type { PlanData } from '../calculation/crossing.js';
 import { CastsService } from '../casts/index.js';
 import { LotEntity, MaterialEntity, PersonEntity, PourEntity, ScoopEntity, WorkshopEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
 import { MixesService } from '../mixes/index.js';
 import { MouldsService } from '../moulds/index.js';
-import { LotsService, plainLot, plainMaterial, scoopView } from '../stores/index.js';
+import { LotsService, plainLot, plainMaterial, scoopView } from '../materials/index.js';
 import { TintsService } from '../tints/index.js';
 import type { castsOf } from './made-casts.js';
 import { RunsService } from './runs.service.js';
 
 const TEN_YEARS = 10 * 365.25 * 24 * 3_600_000;
-/** A pour that something happens to while its end is calculated is ended anew so often. */
+/** A pour that something happens to while its end is calculated is ended again so often. */
 const FINISH_TRIES = 3;
 
 type LoggedPart = PourPart & { readonly log: PourLog };
@@ -74,7 +74,7 @@ function summed(used: readonly Readonly<Record<string, number>>[]): Record<strin
 @Injectable()
 export class PoursService {
   constructor(
-    private readonly rows: Rows,
+    private readonly rows: WorkshopContext,
     private readonly moulds: MouldsService,
     private readonly mixes: MixesService,
     private readonly casts: CastsService,

@@ -1,9 +1,9 @@
 import { Controller, Headers, Injectable, UseGuards, type CanActivate, type ExecutionContext } from '@nestjs/common';
 import { isUUID } from 'class-validator';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { Key } from '../http/key-param.js';
 import { ProblemError } from '../http/problem-error.js';
-import { Who, type AppRequest, type Visitor } from '../http/request.js';
+import { CurrentUser, type AppRequest } from '../http/request.js';
 import { Stream, Streams } from '../http/streams.js';
 import { PoursService } from './pours.service.js';
 import { RunsService } from './runs.service.js';
@@ -15,7 +15,7 @@ const LOOK = 15_000;
 @Injectable()
 export class PourHere implements CanActivate {
   constructor(
-    private readonly rows: Rows,
+    private readonly rows: WorkshopContext,
     private readonly pours: PoursService,
   ) {}
 
@@ -38,7 +38,7 @@ export class RunStreamController {
   /** The run as server-sent events: each a whole `RunView`, at once and whenever something was added to it. */
   @Stream(':id/run/stream')
   @UseGuards(PourHere)
-  stream(@Key() id: string, @Who() visitor: Visitor, @Headers('last-event-id') lastId?: string) {
+  stream(@Key() id: string, @CurrentUser() visitor: CurrentUser, @Headers('last-event-id') lastId?: string) {
     return this.streams.open(visitor, { read: () => this.runs.of(id), every: LOOK, topic: id, lastId });
   }
 }

@@ -3,8 +3,8 @@ import { InputError, type RunEvent } from '@dewpot/core';
 import type { PourView, RunEventInput, RunLesson, RunView } from '@dewpot/contract';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import { PourEntity, RunEventEntity } from '../db/entities.js';
-import { News } from '../db/news.js';
-import { Rows } from '../db/rows.js';
+import { PgNotifications } from '../db/pg-notifications.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 
 /** A device's clock may be so far ahead of ours, ms. */
@@ -16,8 +16,8 @@ type Bench = Pick<PourView, 'parts' | 'input'>;
 @Injectable()
 export class RunsService {
   constructor(
-    private readonly rows: Rows,
-    private readonly news: News,
+    private readonly rows: WorkshopContext,
+    private readonly news: PgNotifications,
     private readonly calculations: CalculationPool,
   ) {}
 
@@ -42,7 +42,7 @@ export class RunsService {
     });
     if (fresh.length === 0) return this.rows.transaction(() => this.of(pourId));
     if (pour.status === 'planned') throw notBegun(pour);
-    const { events, late } = await this.calculations.run('deeds', pour, fresh);
+    const { events, late } = await this.calculations.run('runEvents', pour, fresh);
     const done = await this.rows.transaction(async () => {
       const locked = await this.pour(pourId, true);
       // Faces wait for hours: they are finished after the casts are on the shelf.

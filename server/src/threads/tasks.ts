@@ -1,9 +1,9 @@
 import type { ArgumentMetadata } from '@nestjs/common';
 import {
   averaged,
-  checkDeed,
+  checkRunEvent,
   paceOf,
-  reckonSheet,
+  calculateSheet,
   runOf,
   triesOf,
   lessonsOf,
@@ -27,7 +27,7 @@ import {
 import type { PlanData } from '../calculation/crossing.js';
 import { ProblemError } from '../http/problem-error.js';
 import { validation } from '../http/validation.js';
-import { questionControllers } from '../reckon/index.js';
+import { questionControllers } from '../script-api/index.js';
 import { castsOf } from '../pours/made-casts.js';
 import { redraw } from '../pictures/redraw.js';
 
@@ -58,15 +58,15 @@ function plan(input: Omit<PourInput, 'version'>, data: PlanData): PourPart[] {
     colours: knownColours(swatches, find),
     lessons: (mixId) => lessonsOf(pouredOf(mixId, poured)),
   }).map((part) => ({ ...part, plan: averaged(part.plan) }));
-  for (const part of parts) reckonSheet(part.plan);
+  for (const part of parts) calculateSheet(part.plan);
   return parts;
 }
 
 /** Whether events may happen in a pour: those that may, as they are kept, and which of them are finishing faces. */
-function deeds(pour: Bench, given: readonly RunEventInput[]): { events: RunEvent[]; late: boolean } {
+function runEvents(pour: Bench, given: readonly RunEventInput[]): { events: RunEvent[]; late: boolean } {
   const { parts, steps } = benchOf(pour);
   return {
-    events: given.map((told) => ({ ...checkDeed(told, parts, steps), id: told.id, at: told.at })),
+    events: given.map((told) => ({ ...checkRunEvent(told, parts, steps), id: told.id, at: told.at })),
     late: given.every((told) => told.kind === 'void' || steps.some(({ key, window }) => window && key === told.step)),
   };
 }
@@ -86,5 +86,5 @@ function lessons(pour: Bench, events: readonly RunEvent[]): RunLesson[] {
 const casts = (parts: readonly (PourPart & { readonly log: PourLog })[], finish: PourFinish) => castsOf(parts, finish);
 
 /** What a thread can be asked to do. */
-export const tasks = { question, plan, deeds, lessons, casts, redraw };
+export const tasks = { question, plan, runEvents, lessons, casts, redraw };
 export type Tasks = typeof tasks;

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { InputError } from '@dewpot/core';
 import { ProblemError } from '../http/problem-error.js';
-import type { Answer, Refusal } from '../calculation/crossing.js';
+import type { CrossingAnswer, Refusal } from '../calculation/crossing.js';
 import { tasks, type Tasks } from './tasks.js';
 
 interface Call {
@@ -23,7 +23,7 @@ function refusalOf(error: unknown): Refusal | undefined {
 }
 
 /** The thread's own work: one task at a time. */
-export default async function work({ task, given }: Call): Promise<Answer> {
+export default async function work({ task, given }: Call): Promise<CrossingAnswer> {
   try {
     return { value: await (tasks[task] as (...args: readonly unknown[]) => unknown)(...given) };
   } catch (error) {

@@ -1,1 +1,2 @@
 export * from './tints.service.js';
+export * from './tints.module.js';

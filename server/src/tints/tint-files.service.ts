@@ -10,9 +10,9 @@ import type {
   TintRow,
 } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { changedFields, told } from '../db/save-edited.js';
-import { StoresService } from '../stores/index.js';
+import { MaterialsService } from '../materials/index.js';
 import { TintsService } from './tints.service.js';
 
 const nameKey = (name: string) => name.trim().toLowerCase();
@@ -28,9 +28,9 @@ interface Coming<Input> {
 @Injectable()
 export class TintFilesService {
   constructor(
-    private readonly rows: Rows,
+    private readonly rows: WorkshopContext,
     private readonly tints: TintsService,
-    private readonly stores: StoresService,
+    private readonly stores: MaterialsService,
   ) {}
 
   /** @throws InputError naming each material that is not in store */

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { checkTint, InputError, requireNumber } from '@dewpot/core';
+import { HOUR, checkTint, InputError, requireNumber } from '@dewpot/core';
 import {
   tintOf,
   type ChipReading,
@@ -13,13 +13,11 @@ import {
 } from '@dewpot/contract';
 import { editionsOf, keepEdition, versionKey, versionsFound } from '../db/editions.js';
 import { SwatchEntity, TintEditionEntity, TintEntity } from '../db/entities.js';
-import { Rows } from '../db/rows.js';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { changedFields, saveEdited } from '../db/save-edited.js';
 import { readChip } from '../devices/index.js';
 import { ProblemError } from '../http/problem-error.js';
-import { strictFinder } from '../stores/index.js';
-
-const HOUR = 3_600_000;
+import { strictFinder } from '../materials/index.js';
 
 /** Names a tint and its version where a pour keeps a copy of it. */
 const POURED = `SELECT DISTINCT t ->> 'id' AS id, (t ->> 'edition')::int AS edition FROM pours,
@@ -27,7 +25,7 @@ const POURED = `SELECT DISTINCT t ->> 'id' AS id, (t ->> 'edition')::int AS edit
 
 @Injectable()
 export class TintsService {
-  constructor(private readonly rows: Rows) {}
+  constructor(private readonly rows: WorkshopContext) {}
 
   async all(): Promise<TintsView> {
     const tints = await this.rows.of(TintEntity).find({ order: { name: 'ASC' } });

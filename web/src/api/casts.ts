@@ -1,5 +1,5 @@
 import { queryOptions, useIsMutating, useMutation, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import type { CastDetail, CastEventInput, CastView, LiftOutWaysInput } from '@dewpot/contract';
+import type { CastDetail, CastEventInput, CastView, DemouldWaysInput } from '@dewpot/contract';
 import { ask } from './client';
 
 export const shelfQuery = queryOptions({
@@ -37,12 +37,12 @@ export function nameWaitingWrites(client: QueryClient): void {
   });
 }
 
-/** Keeps what a caster chose for the lift-outs of a mould with a mix. */
-export function useChooseLiftOuts() {
+/** Keeps what a caster chose for the demouldings of a mould with a mix. */
+export function useChooseDemoulds() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ mouldId, mixId, ways }: { mouldId: string; mixId: string; ways: LiftOutWaysInput }) =>
-      ask<void>('PUT', `moulds/${mouldId}/lift-outs/${mixId}`, ways),
+    mutationFn: ({ mouldId, mixId, ways }: { mouldId: string; mixId: string; ways: DemouldWaysInput }) =>
+      ask<void>('PUT', `moulds/${mouldId}/demoulding/${mixId}`, ways),
     onSuccess: () => client.invalidateQueries({ queryKey: ['casts'] }),
   });
 }

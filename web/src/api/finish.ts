@@ -1,11 +1,11 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import type { ArticleInput, CastDetail, OverrulesView, TileInput, TileView } from '@dewpot/contract';
+import type { ArticleInput, CastDetail, OverridesView, TileInput, TileView } from '@dewpot/contract';
 import { castQuery } from './casts';
 import { ask } from './client';
 
-export const overrulesQuery = queryOptions({
-  queryKey: ['overrules'],
-  queryFn: ({ signal }) => ask<OverrulesView>('GET', 'overrules', undefined, signal),
+export const overridesQuery = queryOptions({
+  queryKey: ['overrides'],
+  queryFn: ({ signal }) => ask<OverridesView>('GET', 'overrides', undefined, signal),
 });
 
 export const tilesQuery = (mixId: string) =>

@@ -31,8 +31,8 @@ export function useLivePlaces(): void {
   }, [client]);
 }
 
-/** What hangs on the air is asked for anew. */
-const anew = (client: ReturnType<typeof useQueryClient>) =>
+/** What hangs on the air is asked for again. */
+const refresh = (client: ReturnType<typeof useQueryClient>) =>
   Promise.all(['places', 'casts', 'air'].map((key) => client.invalidateQueries({ queryKey: [key] })));
 
 export function useSavePlace() {
@@ -40,7 +40,7 @@ export function useSavePlace() {
   return useMutation({
     mutationFn: ({ id, ...place }: PlaceInput & { id: string }) => ask<PlaceView>('PUT', `places/${id}`, place),
     retry: false,
-    onSuccess: () => anew(client),
+    onSuccess: () => refresh(client),
   });
 }
 
@@ -49,7 +49,7 @@ export function useRemovePlace() {
   return useMutation({
     mutationFn: (id: string) => ask<void>('DELETE', `places/${id}`),
     retry: false,
-    onSuccess: () => anew(client),
+    onSuccess: () => refresh(client),
   });
 }
 
@@ -67,6 +67,6 @@ export function useSendReadings() {
       return all;
     },
     retry: false,
-    onSettled: () => anew(client),
+    onSettled: () => refresh(client),
   });
 }

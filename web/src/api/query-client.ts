@@ -1,9 +1,10 @@
 import { QueryClient, type Mutation } from '@tanstack/react-query';
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
+import type { Persister } from '@tanstack/react-query-persist-client';
 import { del, get, set } from 'idb-keyval';
+import { DAY } from '@dewpot/core';
 import { ProblemFailure, Unreachable } from './client';
-
-const DAY = 24 * 3_600_000;
+import { currentClient } from './kept-client';
 
 /** Reads fail fast where the server refuses, and try again where it is away. */
 const retryRead = (failures: number, error: Error) => !(error instanceof ProblemFailure) && failures < 2;
@@ -17,14 +18,22 @@ export const queryClient = new QueryClient({
   },
 });
 
-/** Keeps what was read, and writes that were not sent yet, in the browser. */
-export const persister = createAsyncStoragePersister({
+/** Counts what answers look like: those that were kept by an older screen are not shown by a newer one. */
+const SHAPE = '4';
+
+const storage = createAsyncStoragePersister({
   storage: { getItem: (key) => get<string>(key).then((value) => value ?? null), setItem: set, removeItem: del },
   key: 'dew-pot',
 });
 
-/** Counts what answers look like: those that were kept by an older screen are not shown by a newer one. */
-const SHAPE = '3';
+/** Keeps what was read, and writes that were not sent yet, in the browser. Writes outlive a change of what answers look like. */
+export const persister: Persister = {
+  ...storage,
+  restoreClient: async () => {
+    const kept = await storage.restoreClient();
+    return kept && currentClient(kept, SHAPE);
+  },
+};
 
 export const persistOptions = {
   persister,

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { runOf, type Run, type RunDeed, type RunEvent } from '@dewpot/core';
+import { runOf, type Run, type RunEventBody, type RunEvent } from '@dewpot/core';
 import type { RunView } from '@dewpot/contract';
 import { queryOptions, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { get, set } from 'idb-keyval';
@@ -161,7 +161,7 @@ export interface RunAtHand {
   /** Why the server will not have them. */
   readonly refused: Error | undefined;
   readonly error: Error | null;
-  readonly record: (...deeds: readonly RunDeed[]) => void;
+  readonly record: (...eventBodies: readonly RunEventBody[]) => void;
   readonly forget: () => void;
 }
 
@@ -187,9 +187,9 @@ export function useRun(pourId: string): RunAtHand {
     waiting: away || refused ? waiting.length : 0,
     refused,
     error,
-    record: (...deeds) => {
+    record: (...eventBodies) => {
       const at = Date.now();
-      queue.add(deeds.map((deed) => ({ ...deed, id: uuid(), at })));
+      queue.add(eventBodies.map((eventBody) => ({ ...eventBody, id: uuid(), at })));
     },
     forget: () => queue.forget(),
   };

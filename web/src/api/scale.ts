@@ -1,4 +1,4 @@
-import type { ScaleDeedInput, ScaleView } from '@dewpot/contract';
+import type { ScaleEventInput, ScaleView } from '@dewpot/contract';
 import { queryOptions } from '@tanstack/react-query';
 import { ask } from './client';
 import { useWrite } from './work';
@@ -8,4 +8,5 @@ export const scaleQuery = queryOptions({
   queryFn: ({ signal }) => ask<ScaleView>('GET', 'scale', undefined, signal),
 });
 /** Pours on and off the simulated scale, tares it, or cuts its link. */
-export const useScaleDeed = () => useWrite((deed: ScaleDeedInput) => ask<ScaleView>('POST', 'scale', deed), 'scale');
+export const useScaleEvent = () =>
+  useWrite((eventBody: ScaleEventInput) => ask<ScaleView>('POST', 'scale', eventBody), 'scale');

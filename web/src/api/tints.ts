@@ -68,7 +68,7 @@ export function usePalette(): { readonly palette?: Palette; readonly error: unkn
 }
 
 /** How a mix dries: as it was seen, or as what is known by now makes it. */
-export function useMixColour(): (view: Pick<MixBody, 'colour' | 'colourReckoned'>, mix: Mix) => string {
+export function useMixColour(): (view: Pick<MixBody, 'colour' | 'colourCalculated'>, mix: Mix) => string {
   const { palette } = usePalette();
   return (view, mix) => (palette ? mixColour(view, mix, palette.colours) : view.colour);
 }

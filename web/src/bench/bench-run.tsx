@@ -41,13 +41,13 @@ export function BenchRun({
   const [aloud, setAloud] = useState(false);
   const [opened, setOpened] = useState<string>();
   useAwake();
-  // Laid anew by the minute, and whenever something happened.
+  // Laid again by the minute, and whenever something happened.
   const minute = Math.floor(now / 60_000) * 60_000;
   const timeline = useMemo(
     () => timelineOf(bench.steps, { start: pour.startedAt ?? minute, now: minute, times: run.times }),
     [bench, pour.startedAt, minute, run],
   );
-  // Reckoned as the bench opens, so that no step waits for it.
+  // Calculated as the bench opens, so that no step waits for it.
   const cores = useMemo(() => bench.parts.flatMap(coreHolds), [bench]);
   const label = (part: number, bucket: number) => bucketLabel(bench.parts, part, bucket);
   const timers = timersOf(timeline, run, label);

@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import type { RunEvent } from '@dewpot/core';
 import type { PourInput, PourView, RunView } from '@dewpot/contract';
+import { MINUTE } from '@dewpot/core';
 import { fakeServer, mix, mould, palette, Refusal, renderScreen, type Answers } from '../../test/fake-server';
 import { kept } from '../../test/kept';
 import { NOW, session } from '../../test/stand-ins';
@@ -11,7 +12,6 @@ import { BenchPage } from './bench-page';
 import { brokenAxis } from '../ui/broken-axis';
 import { countdown } from './timers';
 
-const MINUTE = 60_000;
 const input: PourInput = {
   items: [{ mouldId: 'm', count: 2 }],
   mixId: 'x',

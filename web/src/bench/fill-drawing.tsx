@@ -26,7 +26,7 @@ function draw(shape: MouldShape) {
 
 const known = new WeakMap<MouldShape, ReturnType<typeof draw>>();
 
-/** The same, reckoned once for each mould: every lift and every bucket shows it again. */
+/** The same, calculated once for each mould: every lift and every bucket shows it again. */
 function drawn(shape: MouldShape) {
   const section = known.get(shape) ?? draw(shape);
   known.set(shape, section);

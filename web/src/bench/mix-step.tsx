@@ -2,7 +2,7 @@ import { consistencies, consistency, type Grade } from '@dewpot/core';
 import { Droplet } from 'lucide-react';
 import { SpreadTest } from '../pours';
 import { Choice } from '../ui/choice';
-import { Reckoning } from '../ui/reckoning';
+import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import { WaterGlass } from '../ui/water-glass';
 import type { BucketContext } from './step-context';
@@ -54,7 +54,7 @@ export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, recor
           )}
           {inside > 0 && bucket.ratio.value > 0 && (
             <div className="quiet">
-              Water to cement is now {bucket.ratio.value.toFixed(2)}. <Reckoning figure={bucket.ratio} />
+              Water to cement is now {bucket.ratio.value.toFixed(2)}. <FigureWorking figure={bucket.ratio} />
             </div>
           )}
           {bucket.warnings.map((warning) => (

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { releaseCalled, releases, type CoreHold } from '@dewpot/core';
 import type { BenchOf, PourInput } from '@dewpot/contract';
 import { thingsToLayOut } from '../pours';
-import { Reckoning } from '../ui/reckoning';
+import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 
 /** Something to have in reach, ticked off with a glove. */
@@ -82,7 +82,7 @@ export function CoresStep({ cores }: { cores: readonly CoreHold[] }) {
               </p>
               <p className="quiet">{held.advice}</p>
               {lifts !== undefined && <p>In {lifts} lifts, each poured on a set one, sand alone holds it.</p>}
-              <Reckoning figure={held.mass} />
+              <FigureWorking figure={held.mass} />
             </>
           ) : (
             <p>Plugs tight, so that nothing runs out beneath.</p>

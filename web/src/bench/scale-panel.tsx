@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
-import { scaleQuery, useScaleDeed } from '../api/scale';
+import { scaleQuery, useScaleEvent } from '../api/scale';
 import { useUnits } from '../ui/units';
 import type { ScaleAtHand } from '../ui/use-scale';
 
@@ -19,7 +19,7 @@ export function ScalePanel({
 }) {
   const units = useUnits();
   const { link, last, steady, rubbish } = scale;
-  const deed = useScaleDeed();
+  const eventBody = useScaleEvent();
   const told =
     link === 'down'
       ? 'The scale does not answer'
@@ -49,7 +49,7 @@ export function ScalePanel({
             type="button"
             className="btn btn-ghost bg-base-300/60 h-14"
             disabled={link !== 'up'}
-            onClick={() => deed.mutate({ tare: true })}
+            onClick={() => eventBody.mutate({ tare: true })}
           >
             Zero it
           </button>
@@ -77,8 +77,8 @@ export function ScalePanel({
 function SimulatedPan({ wanted }: { wanted: number | undefined }) {
   const [open, setOpen] = useState(false);
   const { data } = useQuery({ ...scaleQuery, enabled: open });
-  const deed = useScaleDeed();
-  const load = (more: number) => deed.mutate({ load: Math.max(0, (data?.load ?? 0) + more) });
+  const eventBody = useScaleEvent();
+  const load = (more: number) => eventBody.mutate({ load: Math.max(0, (data?.load ?? 0) + more) });
   return (
     <details className="mt-2 text-sm" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
       <summary className="quiet flex min-h-11 cursor-pointer items-center">
@@ -95,18 +95,22 @@ function SimulatedPan({ wanted }: { wanted: number | undefined }) {
             <button
               type="button"
               className="btn btn-ghost bg-base-300/60 h-12"
-              onClick={() => deed.mutate({ load: data.tare + Math.round(wanted) })}
+              onClick={() => eventBody.mutate({ load: data.tare + Math.round(wanted) })}
             >
               Pour what is wanted
             </button>
           )}
-          <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => deed.mutate({ load: 0 })}>
+          <button
+            type="button"
+            className="btn btn-ghost bg-base-300/60 h-12"
+            onClick={() => eventBody.mutate({ load: 0 })}
+          >
             Empty it
           </button>
           <button
             type="button"
             className="btn btn-ghost bg-base-300/60 h-12"
-            onClick={() => deed.mutate({ silent: 8000 })}
+            onClick={() => eventBody.mutate({ silent: 8000 })}
           >
             Cut its link for 8 s
           </button>

@@ -1,5 +1,5 @@
 import type { BenchOf } from '@dewpot/contract';
-import type { BucketNow, CoreHold, Bucketful, PartNow, Run, RunDeed, TimedStep } from '@dewpot/core';
+import type { BucketNow, CoreHold, Bucketful, PartNow, Run, RunEventBody, TimedStep } from '@dewpot/core';
 
 /** Everything that the view of a step needs. */
 export interface StepContext {
@@ -9,7 +9,7 @@ export interface StepContext {
   readonly timed: TimedStep;
   readonly run: Run;
   readonly now: number;
-  readonly record: (...deeds: readonly RunDeed[]) => void;
+  readonly record: (...eventBodies: readonly RunEventBody[]) => void;
   /** What a bucket is called. */
   readonly label: (part: number, bucket: number) => string;
 }

@@ -5,8 +5,8 @@ import { area } from 'd3-shape';
 import { format } from 'date-fns';
 import { placesQuery } from '../api/places';
 import { BasisNote } from '../ui/basis-note';
-import { Reckoning } from '../ui/reckoning';
-import { sayWhen } from '../ui/say-when';
+import { FigureWorking } from '../ui/figure-working';
+import { sayWhen } from '../ui/format-time';
 import { useUnits } from '../ui/units';
 
 /** What the air does to a young piece: warnings, what leaves its faces, what each cover would do, how wet it was kept. */
@@ -120,7 +120,7 @@ function Misting({ does: { misting } }: { does: Surroundings }) {
     return (
       <div>
         <p>As it is covered, one wetting lasts about {Math.floor(misting.lasts.value / DAY_HOURS)} days.</p>
-        <Reckoning figure={misting.lasts} />
+        <FigureWorking figure={misting.lasts} />
       </div>
     );
   if (misting.wettings === 0) return <p>Nothing leaves its faces: no wetting needed.</p>;
@@ -129,7 +129,7 @@ function Misting({ does: { misting } }: { does: Surroundings }) {
       <p>
         In air like this: wet it <strong>at {misting.times.map(clock).join(', ')}</strong>.
       </p>
-      <Reckoning figure={misting.lasts} />
+      <FigureWorking figure={misting.lasts} />
     </div>
   );
 }

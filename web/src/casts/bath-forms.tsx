@@ -11,10 +11,10 @@ const hoursInWords = (hours: number) => (hours < 24 ? `${hours} h` : hours === 2
 
 /** A bath: to keep it wet, to take lime off its face, or to leach it for plants; with the caution that goes with it. */
 export function BatheForm({ casts, busy, record }: ActionProps) {
-  const { setting } = casts[0]!.snapshot;
+  const { binderClass } = casts[0]!.snapshot;
   const [bath, setBath] = useState<Bath>('water');
   const [hours, setHours] = useState(usualHours.water[0]!);
-  const note = bathNote(bath, setting);
+  const note = bathNote(bath, binderClass);
   return (
     <div className="space-y-4">
       <Choice

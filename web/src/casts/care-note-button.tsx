@@ -1,4 +1,4 @@
-import { careNote, lastCoat, massKnown, plantedMass, reckonMould, sealerOfCoat, type CareFacts } from '@dewpot/core';
+import { careNote, lastCoat, massKnown, plantedMass, calculateMould, sealerOfCoat, type CareFacts } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { format } from 'date-fns';
 import { useUnits, type Units } from '../ui/units';
@@ -8,7 +8,7 @@ import { makeCareNote, PaperButton } from '../paper';
 function weightsOf({ snapshot: { shape, piece, article }, life, expected }: CastView, units: Units) {
   const dry = massKnown(life, expected);
   const forPlants = life.sealPlan?.uses.some((use) => use === 'plants' || use === 'bare plants') ?? false;
-  const planting = forPlants && !article ? reckonMould(shape, { stuff: 'rigid', piece }).planting : undefined;
+  const planting = forPlants && !article ? calculateMould(shape, { flexibility: 'rigid', piece }).planting : undefined;
   return {
     weight: units.say(dry, 'g'),
     ...(planting && { planted: units.sayFigure(plantedMass(dry, planting.value)) }),
@@ -27,7 +27,7 @@ function careFacts(cast: CastView, units: Units): CareFacts {
     uses: life.sealPlan?.uses ?? [],
     ...(snapshot.exposure && { exposure: snapshot.exposure }),
     lightweight: snapshot.lightweight ?? false,
-    gypsum: snapshot.setting === 'gypsum',
+    gypsum: snapshot.binderClass === 'gypsum',
     cast: format(life.pouredAt, 'MMMM yyyy'),
     ...weightsOf(cast, units),
     lamp: life.fitted?.includes('lamp kit') ?? false,

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Due, Stage, Stroke } from '@dewpot/core';
+import type { Due, Stage, CastTask } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { Dialog } from '../ui/dialog';
@@ -9,24 +9,24 @@ import { CheckForm, LookBackForm, TestForm, UnclampForm } from './after-forms';
 import { CoatForm } from './coat-form';
 import { DecorateForm } from './decorate-form';
 import { FitForm } from './fit-form';
-import { LiftOutForm } from './lift-out-form';
-import { LookOverForm } from './look-over-form';
+import { DemouldForm } from './demould-form';
+import { LookOverForm } from './inspect-form';
 import { BatheForm, EndBathForm } from './bath-forms';
 import { CoverForm, MoveForm } from './standing-forms';
 import { DressForm } from './dress-form';
 import { PullForm } from './pull-form';
-import { PutOffForm } from './put-off-form';
+import { PutOffForm } from './postpone-form';
 import { UncoverForm, WetForm } from './plain-forms';
-import { PutOutForm } from './put-out-form';
+import { PutOutForm } from './finish-form';
 import { SecondChance, type Sent } from './second-chance';
-import { useRecord, type Happening } from './use-record';
+import { useRecord, type RecordedEvent } from './use-record';
 import { WeighForm } from './weigh-form';
 
-/** What can be done to a cast: the strokes of the round, and what is done between them. */
-export type CastAction = Stroke | 'Put off' | 'Bathe' | 'Dress' | 'Decorate' | 'Fit out' | 'Move' | 'Look over';
+/** What can be done to a cast: the tasks of today, and what is done between them. */
+export type CastAction = CastTask | 'Put off' | 'Bathe' | 'Dress' | 'Decorate' | 'Fit out' | 'Move' | 'Look over';
 
 const actionsIn: Record<Stage, readonly CastAction[]> = {
-  setting: ['Lift out', 'Pull', 'Wet', 'Cover', 'Move', 'Look over'],
+  setting: ['Demould', 'Pull', 'Wet', 'Cover', 'Move', 'Look over'],
   damp: ['Wet', 'Cover', 'Uncover', 'Bathe', 'Dress', 'Weigh', 'Move', 'Look over'],
   drying: ['Weigh', 'Test', 'Coat', 'Dress', 'Decorate', 'Bathe', 'Wet', 'Fit out', 'Put out', 'Move', 'Look over'],
   sealed: ['Coat', 'Check', 'Fit out', 'Put out', 'Decorate', 'Weigh', 'Wet', 'Dress', 'Move', 'Look over'],
@@ -41,11 +41,11 @@ export interface ActionProps {
   /** The due that it comes from, where it comes from one. */
   readonly due?: Due | undefined;
   readonly busy: boolean;
-  readonly record: (said: string, happened: readonly Happening[]) => void;
+  readonly record: (said: string, happened: readonly RecordedEvent[]) => void;
 }
 
 const forms: Record<CastAction, (props: ActionProps) => React.ReactNode> = {
-  'Lift out': (props) => <LiftOutForm {...props} />,
+  Demould: (props) => <DemouldForm {...props} />,
   Pull: (props) => <PullForm {...props} />,
   Cover: (props) => <CoverForm {...props} />,
   Wet: (props) => <WetForm {...props} />,
@@ -75,7 +75,7 @@ function actionsFor(casts: readonly CastView[], due: Due | undefined): CastActio
     return ['Unclamp', ...(due ? (['Put off'] as const) : [])];
   const stages = [...new Set(casts.map(({ stage }) => stage))];
   const shared = actionsIn[stages[0]!].filter((action) => stages.every((stage) => actionsIn[stage].includes(action)));
-  const hasCores = casts.some(({ dues }) => dues.some(({ stroke }) => stroke === 'Pull'));
+  const hasCores = casts.some(({ dues }) => dues.some(({ task }) => task === 'Pull'));
   const bathed = casts.some(({ life }) => life.soak);
   return [
     ...(bathed ? (['End bath'] as const) : []),
@@ -93,19 +93,19 @@ function namesOf(casts: readonly CastView[]): string {
 /** The sheet on which something is done to like casts. */
 export function CastActions({
   casts,
-  stroke,
+  task,
   due,
   putOff = false,
   onClose,
 }: {
   casts: readonly CastView[];
-  stroke?: CastAction | undefined;
+  task?: CastAction | undefined;
   due?: Due | undefined;
   putOff?: boolean | undefined;
   onClose: () => void;
 }) {
   const possible = actionsFor(casts, due);
-  const [chosen, setChosen] = useState<CastAction | undefined>(putOff ? 'Put off' : (stroke ?? possible[0]));
+  const [chosen, setChosen] = useState<CastAction | undefined>(putOff ? 'Put off' : (task ?? possible[0]));
   const [at, setAt] = useState<number>();
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<unknown>();

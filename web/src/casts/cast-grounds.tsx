@@ -1,21 +1,19 @@
-import { reckonMaturity } from '@dewpot/core';
+import { HOUR, calculateMaturity } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { Link } from 'react-router';
-import { BigFigure } from '../ui/reckoning';
-import { exactly, sayDay, sayWhen } from '../ui/say-when';
+import { BigFigure } from '../ui/figure-working';
+import { exactly, sayDay, sayWhen } from '../ui/format-time';
 import { useUnits } from '../ui/units';
 import { placeOf } from './reading';
-
-const HOUR = 3_600_000;
 
 /** The figures of a cast today, each with what it rests on. */
 export function CastFigures({ cast, now }: { cast: CastDetail; now: number }) {
   const { life, snapshot, dryDown, air } = cast;
   const until = Math.min(now, life.brokenAt ?? now);
-  const { equivalentAge, strengthShare } = reckonMaturity(
+  const { equivalentAge, strengthShare } = calculateMaturity(
     air.temperatures,
     (until - life.pouredAt) / HOUR,
-    snapshot.setting,
+    snapshot.binderClass,
   );
   const { dry } = cast;
   const opens = dry.opensAt !== undefined && {
@@ -38,7 +36,7 @@ export function CastFigures({ cast, now }: { cast: CastDetail; now: number }) {
       {dryDown.remaining && <BigFigure label="Water still to leave" figure={dryDown.remaining} />}
       {opens && !coated && cast.stage === 'drying' && (
         <div>
-          <p className="quiet text-sm">{dry.dryEnough ? 'Ready to seal' : 'Reckoned ready to seal'}</p>
+          <p className="quiet text-sm">{dry.dryEnough ? 'Ready to seal' : 'Calculated ready to seal'}</p>
           <p className="numeral text-3xl" title={exactly(opens.at)}>
             {dry.dryEnough ? 'now' : sayDay(opens.at, now)}
           </p>
@@ -64,7 +62,7 @@ function JointCarries({ cast: { life, expected }, now }: { cast: CastDetail; now
         <p className="numeral text-3xl">{at === undefined || at <= now ? 'now' : sayDay(at, now)}</p>
       </div>
       <div>
-        <p className="quiet text-sm">Reckoned dry</p>
+        <p className="quiet text-sm">Expected dry</p>
         <p className="numeral text-3xl">{units.say(expected.dry, 'g')}</p>
       </div>
     </>
@@ -96,8 +94,8 @@ export function CastGrounds({ cast }: { cast: CastDetail }) {
     ['Mould', `${snapshot.mouldName}${snapshot.copyMark ? `, copy ${snapshot.copyMark}` : ''}`],
     ['Mix', snapshot.mixName],
     ['Water to cement, as mixed', snapshot.ratio.toFixed(2)],
-    ['Reckoned fresh', units.say(expected.fresh, 'g')],
-    ['Reckoned dry', units.say(expected.dry, 'g')],
+    ['Expected fresh', units.say(expected.fresh, 'g')],
+    ['Expected dry', units.say(expected.dry, 'g')],
     ['Release', snapshot.release],
     ['Cover', life.cover ?? snapshot.cover],
     ['Place', placeOf(cast) === 'anywhere' ? undefined : placeOf(cast)],

@@ -22,7 +22,7 @@ const detail = castDetail(
   {
     events: [
       { id: 'p', at: NOW - 20 * DAY, type: 'poured' },
-      { id: 'l', at: NOW - 18 * DAY, type: 'lifted-out', damage: [] },
+      { id: 'l', at: NOW - 18 * DAY, type: 'demoulded', damage: [] },
       { id: 'x', at: NOW - 17 * DAY, type: 'wetted' },
       { id: 'v', at: NOW - 17 * DAY + 1, type: 'voided', event: 'x' },
       { id: 'w', at: NOW - 10 * DAY, type: 'weighed', mass: 4280, step: 1 },
@@ -52,9 +52,9 @@ describe('a cast’s screen', () => {
       within(record)
         .getAllByRole('listitem')
         .map(({ textContent }) =>
-          textContent.replace(/^.*?(Weighed|Lifted|Poured|Wetted|Undone)/, '$1').replace(/Photo: .*Undo$/, 'Undo'),
+          textContent.replace(/^.*?(Weighed|Demoulded|Poured|Wetted|Undone)/, '$1').replace(/Photo: .*Undo$/, 'Undo'),
         );
-    expect(told()).toEqual(['Weighed 4280 gUndo', 'Lifted out cleanUndo', 'Poured']);
+    expect(told()).toEqual(['Weighed 4280 gUndo', 'Demoulded cleanUndo', 'Poured']);
     await userEvent.click(screen.getByRole('button', { name: 'Show 1 undone' }));
     expect(told()).toHaveLength(5);
     await userEvent.click(within(record).getByRole('button', { name: /^Undo: Weighed 4280 g/ }));
@@ -95,7 +95,7 @@ describe('a cast’s screen', () => {
     await waitFor(() => expect(sent[0]).toMatchObject({ body: { type: 'bubbles', face: 'rim', grade: 4 } }));
   });
 
-  it('records a stroke at the time it was moved back to', async () => {
+  it('records a task at the time it was moved back to', async () => {
     const sent = fakeServer({ 'casts/id-1a': detail, 'POST casts': detail });
     open();
     await userEvent.click(await screen.findByRole('button', { name: 'Something else' }));

@@ -5,11 +5,11 @@ import type { CastDetail } from '@dewpot/contract';
 import { Link, useParams } from 'react-router';
 import { castQuery } from '../api/casts';
 import { ProblemFailure } from '../api/client';
-import { Nowhere } from '../ui/nowhere';
+import { Nowhere } from '../ui/not-found';
 import { isDue, lookToday, nextOf } from './reading';
 import { PieceThumb } from '../ui/piece-thumb';
 import { Busy, Failure } from '../ui/states';
-import { sayWhen } from '../ui/say-when';
+import { sayWhen } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { WindowBand, windowInWords } from '../ui/window-band';
 import { AirSlab } from './air-slab';
@@ -19,7 +19,7 @@ import { CastFigures, CastGrounds } from './cast-grounds';
 import { CastRecord } from './cast-record';
 import { DrynessSlab } from './dryness-slab';
 import { LeachingSlab } from './leaching-slab';
-import { LiftOutSlab } from './lift-out-slab';
+import { DemouldSlab } from './demould-slab';
 import { LifeChart } from './life-chart';
 import { SealedSlab } from './sealed-slab';
 import { ShareSlab } from './share-slab';
@@ -77,14 +77,14 @@ function CastLife({ cast }: { cast: CastDetail }) {
           </div>
           <div className="space-y-4">
             <CastFigures cast={cast} now={now} />
-            {!snapshot.article && <LiftOutSlab cast={cast} now={now} />}
+            {!snapshot.article && <DemouldSlab cast={cast} now={now} />}
           </div>
         </div>
       </div>
       {doing && (
         <CastActions
           casts={[cast]}
-          stroke={doing.action}
+          task={doing.action}
           due={doing.due}
           putOff={doing.putOff}
           onClose={() => setDoing(undefined)}
@@ -148,15 +148,15 @@ function Next({
       <button
         type="button"
         className={`btn h-14 w-full text-lg ${isDue(next, now) ? 'btn-primary' : 'btn-neutral'}`}
-        onClick={() => onDo(next.stroke, next)}
+        onClick={() => onDo(next.task, next)}
       >
         {strokeOf(next)}
       </button>
       {then.length > 0 && (
         <ul className="divide-base-300 divide-y text-sm">
           {then.map((due) => (
-            <li key={`${due.stroke}${due.core ?? ''}`} className="flex items-center justify-between gap-2 py-1">
-              <button type="button" className="link min-h-11 text-left" onClick={() => onDo(due.stroke, due)}>
+            <li key={`${due.task}${due.core ?? ''}`} className="flex items-center justify-between gap-2 py-1">
+              <button type="button" className="link min-h-11 text-left" onClick={() => onDo(due.task, due)}>
                 {strokeOf(due)}
               </button>
               <span className="quiet text-right">
@@ -169,11 +169,7 @@ function Next({
         </ul>
       )}
       <div className="grid grid-cols-2 gap-2">
-        <button
-          type="button"
-          className="btn btn-ghost bg-base-300/60 h-12"
-          onClick={() => onDo(next.stroke, next, true)}
-        >
+        <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => onDo(next.task, next, true)}>
           Put off
         </button>
         <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => onDo('Look over')}>
@@ -184,5 +180,5 @@ function Next({
   );
 }
 
-const strokeOf = ({ stroke, core }: Due) => (core ? `${stroke} ${core}` : stroke);
+const strokeOf = ({ task, core }: Due) => (core ? `${task} ${core}` : task);
 const sentence = (told: string) => `${told.replace(/^./, (letter) => letter.toUpperCase())}.`;

@@ -3,7 +3,7 @@ import { standing, type CastEvent } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useCastEvent } from '../api/casts';
-import { exactly, sayWhen } from '../ui/say-when';
+import { exactly, sayWhen } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { EventPictures, PhotoButton } from './cast-pictures';

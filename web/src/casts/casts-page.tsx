@@ -6,7 +6,7 @@ import { allCastsQuery } from '../api/casts';
 import { DataTable, type TableColumn } from '../ui/data-table';
 import { PageHead } from '../ui/page-head';
 import { PieceThumb } from '../ui/piece-thumb';
-import { exactly, sayDay } from '../ui/say-when';
+import { exactly, sayDay } from '../ui/format-time';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useUnits, type Units } from '../ui/units';
@@ -38,7 +38,7 @@ function columnsOf(units: Units, now: number): TableColumn<CastView>[] {
       show: ({ life }) => <span title={exactly(life.pouredAt)}>{sayDay(life.pouredAt, now)}</span>,
     },
     { id: 'stage', title: 'Now', value: stageOf },
-    { id: 'hurt', title: 'Damage', value: (cast) => hurt(cast) || (cast.life.liftedAt ? 'clean' : '') },
+    { id: 'hurt', title: 'Damage', value: (cast) => hurt(cast) || (cast.life.demouldedAt ? 'clean' : '') },
     {
       id: 'mass',
       title: 'Last weighed',

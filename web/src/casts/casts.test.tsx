@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { cast, castDetail, DAY, NOW, renderInside } from '../../test/stand-ins';
 import { unitsOf } from '../ui/units';
-import { LiftOutForm } from './lift-out-form';
+import { DemouldForm } from './demould-form';
 import { lifeOption } from './life-chart-option';
 import { CoatForm } from './coat-form';
 import { WeighForm } from './weigh-form';
@@ -14,15 +14,15 @@ const units = unitsOf('metric', '€');
 describe('lifting out', () => {
   it('is one tap where it went well', async () => {
     const record = vi.fn();
-    renderInside(<LiftOutForm casts={[cast('1a'), cast('1b')]} busy={false} record={record} />);
+    renderInside(<DemouldForm casts={[cast('1a'), cast('1b')]} busy={false} record={record} />);
     await userEvent.click(screen.getByRole('button', { name: 'All out, clean' }));
     const [said, happened] = record.mock.calls[0] as [string, { event: object }[]];
-    expect(said).toBe('2 lifted out.');
-    expect(happened.map(({ event }) => event)).toEqual(Array(2).fill({ type: 'lifted-out', damage: [] }));
+    expect(said).toBe('2 demoulded.');
+    expect(happened.map(({ event }) => event)).toEqual(Array(2).fill({ type: 'demoulded', damage: [] }));
   });
   it('puts a broken rim down to earliness until told otherwise, and takes bubbles by a patch', async () => {
     const record = vi.fn();
-    renderInside(<LiftOutForm casts={[cast('1a')]} busy={false} record={record} />);
+    renderInside(<DemouldForm casts={[cast('1a')]} busy={false} record={record} />);
     await userEvent.click(screen.getByRole('button', { name: /rim/ }));
     expect(screen.getByRole('radio', { name: 'It came out too early' })).toBeChecked();
     await userEvent.click(screen.getByText('It was dropped or knocked'));
@@ -30,13 +30,13 @@ describe('lifting out', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Out, with this damage' }));
     const [, happened] = record.mock.calls[0] as [string, { event: object }[]];
     expect(happened.map(({ event }) => event)).toEqual([
-      { type: 'lifted-out', damage: [{ spot: 'rim', size: 'chip' }], cause: 'dropped' },
+      { type: 'demoulded', damage: [{ spot: 'rim', size: 'chip' }], cause: 'dropped' },
       { type: 'bubbles', face: 'face', grade: 3 },
     ]);
   });
   it('takes damage by spot, larger with each tap, then none', async () => {
     const record = vi.fn();
-    renderInside(<LiftOutForm casts={[cast('1a')]} busy={false} record={record} />);
+    renderInside(<DemouldForm casts={[cast('1a')]} busy={false} record={record} />);
     const rim = screen.getByRole('button', { name: /rim/ });
     await userEvent.click(rim);
     await userEvent.click(rim);
@@ -45,7 +45,7 @@ describe('lifting out', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Out, with this damage' }));
     const [, happened] = record.mock.calls[0] as [string, { event: object }[]];
     expect(happened[0]!.event).toEqual({
-      type: 'lifted-out',
+      type: 'demoulded',
       damage: [{ spot: 'rim', size: 'piece' }],
       force: 'fought',
       cause: 'stuck',
@@ -83,7 +83,7 @@ describe('coating', () => {
     const [, happened] = record.mock.calls[0] as [string, { event: object }[]];
     expect(happened.map(({ event }) => event)).toMatchObject([
       { type: 'seal-planned', uses: ['plants', 'outdoors'], coats: 2 },
-      { type: 'coated', sealer: 'penetrating', overruled: 'only a test piece' },
+      { type: 'coated', sealer: 'penetrating', overridden: 'only a test piece' },
     ]);
   });
 });
@@ -100,7 +100,7 @@ describe('a cast’s life', () => {
         {
           id: 'b',
           at: life.pouredAt + DAY,
-          type: 'lifted-out',
+          type: 'demoulded',
           damage: [{ spot: 'rim', size: 'chip' }],
           force: 'tapped',
         },
@@ -120,7 +120,7 @@ describe('a cast’s life', () => {
     expect(option.series.find(({ name }) => name === 'Weighed')!.data).toHaveLength(3);
   });
   it('is told in words', () => {
-    expect(tellEvent(detail.events[1]!, units)).toBe('Lifted out with a chip at the rim; it wanted tapping');
+    expect(tellEvent(detail.events[1]!, units)).toBe('Demoulded with a chip at the rim; it wanted tapping');
     expect(tellEvent({ id: 'c', at: 0, type: 'weighed', mass: 4127, step: 1 }, units)).toBe('Weighed 4127 g');
   });
 });

@@ -14,19 +14,19 @@ import { useQuery } from '@tanstack/react-query';
 import { useAir } from '../api/session';
 import { storesQuery } from '../api/work';
 import { Choice } from '../ui/choice';
-import { Reckoning } from '../ui/reckoning';
-import { sayDay } from '../ui/say-when';
+import { FigureWorking } from '../ui/figure-working';
+import { sayDay } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import type { ActionProps } from './cast-actions';
 import { lotOf, productsOf, remarksOn, shutFor, useGateGrounds } from './coat-grounds';
 import { areaToSeal, porousOf } from './faces-of';
-import { Overrule } from './overrule';
+import { OverrideField } from './override';
 import { SealUse } from './seal-use';
 import { toolWords, usualUses } from './seal-words';
 import { sideWords } from './words';
 
-/** A coat of sealer by what the piece is for. A damp piece is refused with the reason; that can be overruled, and is kept. */
+/** A coat of sealer by what the piece is for. A damp piece is refused with the reason; that can be overridden, and is kept. */
 export function CoatForm({ casts, busy, record }: ActionProps) {
   const units = useUnits();
   const now = useNow();
@@ -55,7 +55,7 @@ export function CoatForm({ casts, busy, record }: ActionProps) {
   const shut = shutFor(casts, sealer, useGateGrounds(), now);
   const against = againstSealer(sealer, uses, where);
   const volume = sealerVolume(areaToSeal(casts, where), 1, sealer, porousOf(first) ? 'porous' : 'dense');
-  const overruled = reason.trim();
+  const overridden = reason.trim();
   const advised = shut.length > 0 || soon.length > 0;
   const done = first.life.coats.length;
   const planned = { type: 'seal-planned' as const, uses: [...uses], side: where };
@@ -75,7 +75,7 @@ export function CoatForm({ casts, busy, record }: ActionProps) {
               side: where,
               tool,
               volume: volume.value / casts.length,
-              ...(isShut && { overruled }),
+              ...(isShut && { overridden }),
             },
           },
         ];
@@ -132,7 +132,7 @@ export function CoatForm({ casts, busy, record }: ActionProps) {
             {lot.left < volume.value && ', too little for it'}.
           </p>
         )}
-        <Reckoning figure={volume} />
+        <FigureWorking figure={volume} />
       </div>
       {remarks
         .filter(({ severity }) => severity === 'tell')
@@ -149,7 +149,7 @@ export function CoatForm({ casts, busy, record }: ActionProps) {
         </ul>
       )}
       {advised && (
-        <Overrule
+        <OverrideField
           title={
             shut.length === 0
               ? 'not yet'
@@ -166,7 +166,7 @@ export function CoatForm({ casts, busy, record }: ActionProps) {
       )}
       <button
         type="submit"
-        disabled={busy || (advised && overruled === '')}
+        disabled={busy || (advised && overridden === '')}
         className={`btn h-16 w-full text-lg ${advised ? 'btn-accent' : 'btn-primary'}`}
         onClick={save}
       >

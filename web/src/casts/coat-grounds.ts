@@ -13,11 +13,11 @@ import {
 import { useQuery } from '@tanstack/react-query';
 import type { CastView, LotView, MaterialView } from '@dewpot/contract';
 import { shelfQuery } from '../api/casts';
-import { overrulesQuery } from '../api/finish';
+import { overridesQuery } from '../api/finish';
 import { useSession } from '../api/session';
 
 /** A sealer to choose: of the stores, or a kind of the handbook. */
-export interface Product {
+export interface SealerProduct {
   readonly id: string;
   readonly sealer: Sealer;
   readonly materialId?: string;
@@ -26,7 +26,7 @@ export interface Product {
 }
 
 /** Sealers to choose from: those of the stores, else the handbook's kinds. */
-export function productsOf(materials: readonly MaterialView[] | undefined): Product[] {
+export function productsOf(materials: readonly MaterialView[] | undefined): SealerProduct[] {
   const own = (materials ?? []).flatMap(({ id, name, sealer, bulk }) =>
     sealer ? [{ id, materialId: id, density: bulk, sealer: sealerOf(name, sealer) }] : [],
   );
@@ -41,11 +41,11 @@ export interface GateGrounds extends Pick<GateWays, 'drying' | 'ease'> {
 /** What is known to judge casts by: the school, the learned limits, like pieces. What is not loaded yet counts as not learned. */
 export function useGateGrounds(): GateGrounds {
   const { workshop } = useSession();
-  const overrules = useQuery(overrulesQuery).data;
+  const overrides = useQuery(overridesQuery).data;
   const all = useQuery(shelfQuery).data ?? [];
   return {
     drying: workshop.drying ?? usualDrying,
-    ...(overrules && { ease: { open: overrules.open.ease, film: overrules.film.ease } }),
+    ...(overrides && { ease: { open: overrides.open.ease, film: overrides.film.ease } }),
     all,
   };
 }
@@ -57,7 +57,7 @@ export function shutFor(casts: readonly CastView[], sealer: Sealer, { all, ...wa
     .flatMap((cast) => {
       const { life, expected, snapshot, dry } = cast;
       const siblings = all.filter(({ code }) => dry.inferredFrom?.includes(code));
-      const gate = sealingGate(life, expected, snapshot.setting, sealer, now, {
+      const gate = sealingGate(life, expected, snapshot.binderClass, sealer, now, {
         ...ways,
         siblings,
         ...(dry.pace !== undefined && { pace: dry.pace }),
@@ -67,7 +67,7 @@ export function shutFor(casts: readonly CastView[], sealer: Sealer, { all, ...wa
 }
 
 /** The lot that a product is taken from next: what is left of it in mL, and how long it has stood open. */
-export function lotOf({ materialId, density = 1 }: Product, lots: readonly LotView[], now: number) {
+export function lotOf({ materialId, density = 1 }: SealerProduct, lots: readonly LotView[], now: number) {
   const lot = materialId === undefined ? undefined : lotInUse(materialId, lots);
   return (
     lot && {

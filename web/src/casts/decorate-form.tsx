@@ -4,7 +4,7 @@ import { Choice } from '../ui/choice';
 import { useNow } from '../ui/use-now';
 import type { ActionProps } from './cast-actions';
 import { DoneButton } from './done-button';
-import { Overrule } from './overrule';
+import { OverrideField } from './override';
 
 /** Paint, wash, powder, foil, label, dye: on a piece dry enough for it, in its order with the sealer. */
 export function DecorateForm(props: ActionProps) {
@@ -16,7 +16,7 @@ export function DecorateForm(props: ActionProps) {
   const against = [
     ...new Set(props.casts.flatMap(({ life, dry }) => againstDecorating(life, dry.dryEnough, decoration, now))),
   ];
-  const overruled = reason.trim();
+  const overridden = reason.trim();
   return (
     <div className="space-y-4">
       <Choice
@@ -39,7 +39,7 @@ export function DecorateForm(props: ActionProps) {
         />
       </label>
       {against.length > 0 && (
-        <Overrule
+        <OverrideField
           title="not now"
           reasons={against}
           label="Do it all the same, because"
@@ -49,13 +49,13 @@ export function DecorateForm(props: ActionProps) {
       )}
       <DoneButton
         {...props}
-        disabled={against.length > 0 && overruled === ''}
+        disabled={against.length > 0 && overridden === ''}
         said={`${name}: kept.`}
         event={{
           type: 'decorated',
           decoration,
           ...(note.trim() && { note: note.trim() }),
-          ...(against.length > 0 && { overruled }),
+          ...(against.length > 0 && { overridden }),
         }}
       >
         {name} is on

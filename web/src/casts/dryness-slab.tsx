@@ -1,11 +1,8 @@
-import { dryingSchools, usualDrying, type DrynessRule } from '@dewpot/core';
+import { DAY, HOUR, dryingSchools, usualDrying, type DrynessRule } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { useSession } from '../api/session';
-import { saySpan, sayWhen } from '../ui/say-when';
+import { saySpan, sayWhen } from '../ui/format-time';
 import { useUnits } from '../ui/units';
-
-const DAY = 24 * 3_600_000;
-const HOUR = 3_600_000;
 
 const ruleWords: Record<DrynessRule, string> = {
   weighings: 'Weighings',

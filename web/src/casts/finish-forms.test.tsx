@@ -9,7 +9,7 @@ import { CoatForm } from './coat-form';
 import { DecorateForm } from './decorate-form';
 import { FitForm } from './fit-form';
 import { WetForm } from './plain-forms';
-import { PutOutForm } from './put-out-form';
+import { PutOutForm } from './finish-form';
 import { SealedSlab } from './sealed-slab';
 
 type Recorded = [string, { cast: { code: string }; event: Record<string, unknown> }[]];
@@ -60,7 +60,7 @@ describe('a coat', () => {
     expect(events()).toEqual([{ type: 'seal-planned', uses: ['outdoors', 'bare plants'], side: 'both', coats: 0 }]);
   });
 
-  it('before the last is dry waits or is overruled, and an old product and its lot are told', async () => {
+  it('before the last is dry waits or is overridden, and an old product and its lot are told', async () => {
     fakeServer({
       stores: {
         ...stores,
@@ -88,7 +88,7 @@ describe('a coat', () => {
     expect(screen.getByRole('alert')).toHaveTextContent('The coat before is not dry');
     await userEvent.type(screen.getByLabelText(/all the same/), 'hot sun');
     await userEvent.click(screen.getByRole('button', { name: 'Coat against the advice' }));
-    expect(events()).toMatchObject([{ type: 'coated', materialId: 'acrylic-film', overruled: 'hot sun' }]);
+    expect(events()).toMatchObject([{ type: 'coated', materialId: 'acrylic-film', overridden: 'hot sun' }]);
   });
 
   it('of an inferred piece is judged by those that were weighed for it', async () => {
@@ -101,7 +101,7 @@ describe('a coat', () => {
   });
 
   it('goes by the limit that this workshop learned', async () => {
-    fakeServer({ overrules: { seen: [], open: { ease: 1.3, records: 3 }, film: { ease: 1, records: 0 } } });
+    fakeServer({ overrides: { seen: [], open: { ease: 1.3, records: 3 }, film: { ease: 1, records: 0 } } });
     const { record } = recorder();
     renderInside(<CoatForm casts={[weighedFor('1a', 10)]} busy={false} record={record} />);
     expect(await screen.findByRole('button', { name: /is on/ })).toBeEnabled();
@@ -112,11 +112,11 @@ describe('a coat', () => {
     const problem = { status: 422, title: 'Not yet', detail: 'The coat before is not dry.' };
     const errors = [{ field: 'sealer', value: 'penetrating', message: problem.detail, remedy: 'Wait.' }];
     const sent = fakeServer({ 'POST casts': new Refusal({ ...problem, errors }) });
-    renderScreen(<CastActions casts={[weighedFor('1a', 20)]} stroke="Coat" onClose={vi.fn()} />);
+    renderScreen(<CastActions casts={[weighedFor('1a', 20)]} task="Coat" onClose={vi.fn()} />);
     await userEvent.click(await screen.findByRole('button', { name: /is on/ }));
     await userEvent.type(await screen.findByLabelText(/all the same/), 'hot sun');
     await userEvent.click(screen.getByRole('button', { name: 'Keep it against the advice' }));
-    expect(sent.at(-1)?.body).toMatchObject({ overruled: 'hot sun' });
+    expect(sent.at(-1)?.body).toMatchObject({ overridden: 'hot sun' });
   });
 });
 
@@ -165,7 +165,7 @@ it('paint on a damp piece is advised against, and done with a reason', async () 
   expect(done).toBeDisabled();
   await userEvent.type(screen.getByLabelText(/all the same/), 'a trial');
   await userEvent.click(done);
-  expect(events()).toEqual([{ type: 'decorated', decoration: 'paint', overruled: 'a trial' }]);
+  expect(events()).toEqual([{ type: 'decorated', decoration: 'paint', overridden: 'a trial' }]);
 });
 
 it('a lamp kit is ticked off point by point before it is done', async () => {

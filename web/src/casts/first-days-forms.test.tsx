@@ -1,13 +1,13 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import { learnLiftOut, mistingPlan, surroundingsOf, ageCourse, type Due } from '@dewpot/core';
+import { learnDemouldAge, mistingPlan, surroundingsOf, ageCourse, type Due } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { fakeServer, renderScreen } from '../../test/fake-server';
 import { cast, castDetail, HOUR, NOW } from '../../test/stand-ins';
 import { AirSlab } from './air-slab';
 import { CastActions } from './cast-actions';
-import { LiftOutSlab } from './lift-out-slab';
+import { DemouldSlab } from './demould-slab';
 
 const base = cast('1a');
 const setting = cast('1a', {
@@ -15,7 +15,7 @@ const setting = cast('1a', {
   life: { ...base.life, stage: 'setting', pouredAt: Date.now() - 20 * HOUR },
 });
 const pull: Due = {
-  stroke: 'Pull',
+  task: 'Pull',
   core: 'The drain pipe',
   early: NOW,
   good: NOW,
@@ -23,7 +23,7 @@ const pull: Due = {
   told: 'turn it and draw it',
 };
 const { uncoveredAt: _, ...young } = base.life;
-const damp = cast('2a', { stage: 'damp', life: { ...young, stage: 'damp', liftedAt: NOW - 20 * HOUR } });
+const damp = cast('2a', { stage: 'damp', life: { ...young, stage: 'damp', demouldedAt: NOW - 20 * HOUR } });
 
 /** Opens the sheet of actions on one of them; answers what is sent. */
 function act(name: string, one = damp, due?: Due) {
@@ -65,34 +65,36 @@ describe('in the first days', () => {
     await waitFor(() => expect(sent[0]).toMatchObject({ body: { type: 'dressed', work: 'grit', grit: 220 } }));
   });
 
-  it('a stroke is put off with what that costs told before', async () => {
+  it('a task is put off with what that costs told before', async () => {
     const now = Date.now();
-    const due: Due = { stroke: 'Wet', early: now - HOUR, good: now, late: now + 5 * HOUR };
+    const due: Due = { task: 'Wet', early: now - HOUR, good: now, late: now + 5 * HOUR };
     const { sent, open } = act('Put off', damp, due);
     await open();
     expect(screen.getByRole('status')).toHaveTextContent('Costs nothing: it is good until');
     await userEvent.click(screen.getByText('a week'));
     expect(screen.getByRole('status')).toHaveTextContent('its open faces lie dry');
     await userEvent.click(screen.getByRole('button', { name: /^Put off to/ }));
-    await waitFor(() => expect(sent[0]).toMatchObject({ body: { type: 'snoozed', stroke: 'Wet' } }));
+    await waitFor(() => expect(sent[0]).toMatchObject({ body: { type: 'snoozed', task: 'Wet' } }));
   });
 
-  it('the earliest safe lift-out is told with its risk and record, and the risk is chosen', async () => {
+  it('the earliest safe demoulding is told with its risk and record, and the risk is chosen', async () => {
     const records = [
       { age: 25, came: 'clean' as const, code: '1a', at: NOW - 90 * HOUR },
       { age: 19, came: 'too-early' as const, code: '2a', at: NOW - 50 * HOUR },
     ];
     const detail = castDetail(
       { ...setting, snapshot: { ...setting.snapshot, mixId: 'x' } },
-      { liftOut: { handbook: 24, learned: learnLiftOut(24, records), records, ways: { care: 'usual', off: false } } },
+      {
+        demould: { handbook: 24, learned: learnDemouldAge(24, records), records, ways: { care: 'usual', off: false } },
+      },
     );
     const sent = fakeServer({ 'PUT moulds': {} });
-    renderScreen(<LiftOutSlab cast={detail} now={NOW} />);
-    expect(await screen.findByText(/2 lift-outs, 1 of them too early.*a third of your risk/)).toBeVisible();
+    renderScreen(<DemouldSlab cast={detail} now={NOW} />);
+    expect(await screen.findByText(/2 demouldings, 1 of them too early.*a third of your risk/)).toBeVisible();
     expect(screen.getByRole('img', { name: 'Its record: 1 clean, 1 too early' })).toBeVisible();
     await userEvent.click(screen.getByText('Cautious'));
     await waitFor(() =>
-      expect(sent[0]).toMatchObject({ path: 'moulds/m/lift-outs/x', body: { care: 'cautious', off: false } }),
+      expect(sent[0]).toMatchObject({ path: 'moulds/m/demoulding/x', body: { care: 'cautious', off: false } }),
     );
     await userEvent.click(screen.getByRole('button', { name: 'Try it earlier again' }));
     await waitFor(() => expect(sent[1]).toMatchObject({ body: { triedAgainAt: 2 } }));
@@ -105,10 +107,10 @@ describe('in the first days', () => {
       air.map(({ at, temperature }) => ({ hour: at / HOUR, temperature })),
       'portland',
     );
-    const life = { ...damp.life, pouredAt: NOW - 30 * HOUR, liftedAt: NOW - 6 * HOUR };
+    const life = { ...damp.life, pouredAt: NOW - 30 * HOUR, demouldedAt: NOW - 6 * HOUR };
     const does = surroundingsOf({
       life,
-      setting: 'portland',
+      binderClass: 'portland',
       lightweight: true,
       cover: 'none',
       air,

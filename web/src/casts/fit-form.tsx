@@ -5,14 +5,14 @@ import {
   fittingsInOrder,
   massKnown,
   plantedMass,
-  reckonMould,
+  calculateMould,
   type Figure,
   type Fitting,
 } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
-import { BigFigure } from '../ui/reckoning';
+import { BigFigure } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import type { ActionProps } from './cast-actions';
 import { DoneButton } from './done-button';
@@ -25,7 +25,7 @@ function useHeld({ snapshot, expected, life }: CastView, fillGap: number) {
   return useMemo(() => {
     const { shape, piece } = snapshot;
     const dry = massKnown(life, expected);
-    const { planting, jar } = reckonMould(shape, { stuff: 'rigid', piece, fillGap });
+    const { planting, jar } = calculateMould(shape, { flexibility: 'rigid', piece, fillGap });
     const figures: (readonly [string, Figure])[] = [
       ...(planting
         ? ([

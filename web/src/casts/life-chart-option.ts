@@ -1,12 +1,10 @@
-import { agesAt, shareBand, standing, strengthShare, type CastEvent } from '@dewpot/core';
+import { HOUR, DAY, agesAt, shareBand, standing, strengthShare, type CastEvent } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import type { EChartsCoreOption } from 'echarts/core';
 import { format } from 'date-fns';
 import { font, INK, inked } from '../ui/chart-style';
 import type { Units } from '../ui/units';
 
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 const POINTS = 120;
 const STRENGTH = 0;
 const WATER = 1;
@@ -23,7 +21,7 @@ export interface LifeDrawn {
 }
 
 const markWords: Partial<Record<CastEvent['type'], string>> = {
-  'lifted-out': 'out of the mould',
+  demoulded: 'out of the mould',
   uncovered: 'uncovered',
   unclamped: 'unclamped',
   decorated: 'decorated',
@@ -95,14 +93,14 @@ const bridged = ({ cast }: LifeDrawn) => ({
 function strengthCurves(drawn: LifeDrawn, end: number) {
   const { cast, now } = drawn;
   const { pouredAt } = cast.life;
-  const { setting } = cast.snapshot;
+  const { binderClass } = cast.snapshot;
   const hours = Array.from({ length: POINTS }, (_, i) => (((end - pouredAt) / HOUR) * i) / (POINTS - 1));
-  const ages = agesAt(cast.air.temperatures, hours, setting);
+  const ages = agesAt(cast.air.temperatures, hours, binderClass);
   const pointsOf = (share: (age: number) => number) =>
     ages.map((age, i): Point => [pouredAt + hours[i]! * HOUR, share(age) * 100]);
-  const points = pointsOf((age) => strengthShare(setting, age));
-  const low = (age: number) => Math.min(1, shareBand(setting, age)[0]);
-  const high = (age: number) => Math.min(1, shareBand(setting, age)[1]);
+  const points = pointsOf((age) => strengthShare(binderClass, age));
+  const low = (age: number) => Math.min(1, shareBand(binderClass, age)[0]);
+  const high = (age: number) => Math.min(1, shareBand(binderClass, age)[1]);
   const [was, willBe] = split(points, now);
   const colour = 'var(--color-primary)';
   const none = { lineStyle: { opacity: 0 }, stack: 'shares' };
@@ -209,7 +207,7 @@ function massAxis({ cast: { life, dryDown, expected } }: LifeDrawn) {
   return { min: Math.floor((least - 1) / step) * step, max: Math.ceil((most + 1) / step) * step, interval: step };
 }
 
-/** Where the two charts stand, px: of an article nobody reckons a strength, and what happened stands alone above the water. */
+/** Where the two charts stand, px: of an article nobody calculates a strength, and what happened stands alone above the water. */
 const layouts = {
   cast: { strength: { top: 24, height: 116 }, water: { top: 176, height: 150 } },
   article: { strength: { top: 24, height: 14 }, water: { top: 46, height: 280 } },

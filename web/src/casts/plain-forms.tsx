@@ -2,7 +2,7 @@ import { againstWetting } from '@dewpot/core';
 import type { ActionProps } from './cast-actions';
 import { DoneButton } from './done-button';
 
-/** A wetting in the damp cure, or by rain later. */
+/** A wetting in the moist curing, or by rain later. */
 export function WetForm(props: ActionProps) {
   const against = [...new Set(props.casts.flatMap(({ life }) => againstWetting(life)))];
   return (
@@ -15,7 +15,7 @@ export function WetForm(props: ActionProps) {
   );
 }
 
-/** The end of the damp cure. */
+/** The end of the moist curing. */
 export function UncoverForm(props: ActionProps) {
   return (
     <div className="space-y-3">

@@ -5,7 +5,7 @@ import { DoneButton } from './done-button';
 
 /** A core that is out: turned, drawn, plucked. */
 export function PullForm({ casts, due, busy, record }: ActionProps) {
-  const dues = casts.flatMap((cast) => cast.dues.filter(({ stroke }) => stroke === 'Pull'));
+  const dues = casts.flatMap((cast) => cast.dues.filter(({ task }) => task === 'Pull'));
   const names = [...new Set(dues.flatMap(({ core }) => core ?? []))];
   const [core, setCore] = useState(due?.core ?? names[0]);
   const how = dues.find((one) => one.core === core)?.told;

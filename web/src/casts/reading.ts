@@ -28,7 +28,7 @@ export interface Today {
   readonly parts?: readonly StandingPart[];
 }
 
-/** Today's colours of a cast: dark when wet, paling as the water is reckoned to leave. */
+/** Today's colours of a cast: dark when wet, paling as the water is calculated to leave. */
 export function lookToday({ life, expected, dry, snapshot }: CastView, now: number): Today {
   const { colour, skin, article } = snapshot;
   const wet = wetness(life, expected.loss, now, dry.typical);

@@ -1,7 +1,7 @@
 import { checksToCome, coatsToCome, curedAt, lastCoat, resealAt, sealerOfCoat } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { format } from 'date-fns';
-import { sayDay } from '../ui/say-when';
+import { sayDay } from '../ui/format-time';
 import { checkWords } from './seal-words';
 import { sideWords } from './words';
 
@@ -24,8 +24,8 @@ export function SealedSlab({ cast: { life }, now }: { cast: CastDetail; now: num
               Coat {i + 1}: {sealerOfCoat(coat).name}, {sideWords[coat.side]}
             </span>
             <span className="quiet">{sayDay(coat.at, now)}</span>
-            {coat.overruled !== undefined && (
-              <span className="text-accent w-full text-sm">Against the advice: {coat.overruled}</span>
+            {coat.overridden !== undefined && (
+              <span className="text-accent w-full text-sm">Against the advice: {coat.overridden}</span>
             )}
           </li>
         ))}

@@ -1,18 +1,18 @@
 import { useState } from 'react';
 import { refuses } from '../api/client';
-import { ReasonField } from './overrule';
-import type { Happening } from './use-record';
+import { ReasonField } from './override';
+import type { RecordedEvent } from './use-record';
 
 /** What was sent to be kept. */
 export interface Sent {
   readonly said: string;
-  readonly happened: readonly Happening[];
+  readonly happened: readonly RecordedEvent[];
 }
 
 /** Fields by which the server asks for a reason, where the sheet saw none: it knew more of the air, or of other casts. */
-const overruledBy = ['sealer', 'decoration'];
+const overriddenBy = ['sealer', 'decoration'];
 
-const withEvent = ({ said, happened }: Sent, change: Partial<Happening['event']>): Sent => ({
+const withEvent = ({ said, happened }: Sent, change: Partial<RecordedEvent['event']>): Sent => ({
   said,
   happened: happened.map(({ cast, event }) => ({ cast, event: { ...event, ...change } })),
 });
@@ -41,16 +41,16 @@ export function SecondChance({
         It is right: keep it
       </button>
     );
-  const overruled = reason.trim();
-  if (!refuses(error, ...overruledBy) || sent.happened.some(({ event }) => event.overruled)) return null;
+  const overridden = reason.trim();
+  if (!refuses(error, ...overriddenBy) || sent.happened.some(({ event }) => event.overridden)) return null;
   return (
     <div className="mt-2 space-y-2">
       <ReasonField label="Do it all the same, because" reason={reason} onReason={setReason} />
       <button
         type="button"
         className="btn btn-accent h-14 w-full"
-        disabled={busy || overruled === ''}
-        onClick={() => onSend(withEvent(sent, { overruled }))}
+        disabled={busy || overridden === ''}
+        onClick={() => onSend(withEvent(sent, { overridden }))}
       >
         Keep it against the advice
       </button>

@@ -2,7 +2,7 @@ import type { Life, Stage } from '@dewpot/core';
 
 export const stageWords: Record<Stage, string> = {
   setting: 'setting in its mould',
-  damp: 'in its damp cure',
+  damp: 'in its moist curing',
   drying: 'drying',
   sealed: 'sealed',
   joined: 'part of an article',

@@ -4,7 +4,7 @@ import type { CastEventInput, CastView } from '@dewpot/contract';
 import { useAppend } from '../api/casts';
 
 /** What happened to a cast, to be kept. */
-export interface Happening {
+export interface RecordedEvent {
   readonly cast: CastView;
   readonly event: Omit<CastEventInput, 'id' | 'at'> & { readonly id?: string; readonly at?: number };
 }
@@ -22,7 +22,7 @@ export function useRecord() {
     }
   };
   /** @throws ProblemFailure where one of them is refused; those before it are recorded. */
-  return async (said: string, happened: readonly Happening[]): Promise<void> => {
+  return async (said: string, happened: readonly RecordedEvent[]): Promise<void> => {
     const made: { castId: string; id: string }[] = [];
     try {
       for (const { cast, event } of happened) {

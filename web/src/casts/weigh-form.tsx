@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useAir, useSession } from '../api/session';
 import { QuantityField } from '../ui/quantity-field';
-import { sayWhen } from '../ui/say-when';
+import { sayWhen } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import type { ActionProps } from './cast-actions';

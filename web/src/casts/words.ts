@@ -60,8 +60,8 @@ export const sealerWords: Record<SealerKind, string> = {
   wax: 'wax',
   oil: 'oil',
 };
-const against = ({ overruled }: { readonly overruled?: string }) =>
-  overruled ? ` — against the advice to wait: “${overruled}”` : '';
+const against = ({ overridden }: { readonly overridden?: string }) =>
+  overridden ? ` — against the advice to wait: “${overridden}”` : '';
 
 /** An event as a person would tell it. */
 export function tellEvent(event: CastEvent, units: Units): string {
@@ -71,12 +71,12 @@ export function tellEvent(event: CastEvent, units: Units): string {
     case 'wetted':
       return 'Wetted';
     case 'uncovered':
-      return 'Uncovered: the damp cure ended';
-    case 'lifted-out': {
+      return 'Uncovered: the moist curing ended';
+    case 'demoulded': {
       const hurt = event.damage.map(({ spot, size }) => `${sizeWords[size]} at the ${spotWords[spot]}`).join(', ');
       const age =
         event.equivalentAge === undefined ? '' : `, as old as ${units.say(event.equivalentAge, 'h')} at 20 °C`;
-      return `Lifted out ${hurt ? `with ${hurt}` : 'clean'}${event.cause ? ` (${causeWords[event.cause].toLowerCase()})` : ''}${event.force ? `; it ${forceWords[event.force].toLowerCase()}` : ''}${age}`;
+      return `Demoulded ${hurt ? `with ${hurt}` : 'clean'}${event.cause ? ` (${causeWords[event.cause].toLowerCase()})` : ''}${event.force ? `; it ${forceWords[event.force].toLowerCase()}` : ''}${age}`;
     }
     case 'weighed':
       return `Weighed ${units.sayWeighing(event)}${event.together ? `, its share of ${event.together} on the scale` : ''}`;
@@ -103,7 +103,7 @@ export function tellEvent(event: CastEvent, units: Units): string {
     case 'ph':
       return `The strip says pH ${event.ph}`;
     case 'snoozed':
-      return `“${event.stroke}” put off to ${format(event.until, 'EEE d MMM, HH:mm')}`;
+      return `“${event.task}” put off to ${format(event.until, 'EEE d MMM, HH:mm')}`;
     case 'film-tested':
       return event.drops ? 'Clear film: drops under it' : `Clear film for ${units.say(event.hours, 'h')}: no drops`;
     case 'assembled':

@@ -1,7 +1,7 @@
 import type { FindingBasis, FittingMix, Harm, PlanChange, PourFinding, Remedy } from '@dewpot/core';
 import { useUnits } from '../ui/units';
 import { AsideForm } from './aside-form';
-import type { Judged } from '../workers/judge-plan';
+import type { JudgedPlan } from '../workers/judge-plan';
 
 const harmWords: Record<Harm, string> = {
   1: 'Someone or the piece comes to harm',
@@ -27,7 +27,7 @@ export interface AsideWays {
 }
 
 export interface FindingsProps {
-  readonly judged: Judged;
+  readonly judged: JudgedPlan;
   /** Makes the change that a remedy is; remedies are only told where it is left out. */
   readonly onChange?: (change: PlanChange, finding: PourFinding) => void;
   readonly onMix?: (mixId: string) => void;

@@ -18,7 +18,7 @@ import { mixesQuery, poursQuery } from '../api/work';
 import { useDay } from '../ui/use-now';
 import type { PlanWork } from '../workers/plan-work';
 import { usePlanWork } from '../workers/use-plan-work';
-import type { Judged, Judging } from '../workers/judge-plan';
+import type { JudgedPlan, Judging } from '../workers/judge-plan';
 
 const TWO_DAYS = 48;
 
@@ -35,7 +35,7 @@ const onePiece = (mould: MouldView, mix: MixView, temperature: number): PourInpu
 });
 
 /** What speaks against a mould with a mix, worked out beside the screen; undefined until both are chosen and it is known. */
-export function useJudgedPair(mould: MouldView | undefined, mix: MixView | undefined): Judged | undefined {
+export function useJudgedPair(mould: MouldView | undefined, mix: MixView | undefined): JudgedPlan | undefined {
   const { palette } = usePalette();
   const { workshop } = useSession();
   const air = useAir().data;
@@ -66,7 +66,7 @@ export function useJudgedPair(mould: MouldView | undefined, mix: MixView | undef
     }
   }, [mould, mix, palette, mixes, pours, aside, air, workshop, now]);
   const job = useCallback(
-    (work: PlanWork | Remote<PlanWork>): Judged | undefined | Promise<Judged | undefined> =>
+    (work: PlanWork | Remote<PlanWork>): JudgedPlan | undefined | Promise<JudgedPlan | undefined> =>
       work.judge(asked!.plan, asked!.judging),
     [asked],
   );

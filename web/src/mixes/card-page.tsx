@@ -1,4 +1,4 @@
-import { consistency, methodOf, reckonMix, sayDose, type Mix } from '@dewpot/core';
+import { consistency, methodOf, calculateMix, sayDose, type Mix } from '@dewpot/core';
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { mixesQuery } from '../api/work';
@@ -35,7 +35,7 @@ function Card({ id }: { id: string }) {
   const view = sources.mixes.find((one) => one.id === id);
   if (!view) return null;
   const { mix, conditions } = keptMix(view, { ...sources, now });
-  const figures = reckonMix(mix, conditions);
+  const figures = calculateMix(mix, conditions);
   const { perPart } = figures;
   const litre = 1000 / perPart.volume;
   return (
@@ -96,7 +96,7 @@ function Card({ id }: { id: string }) {
           </tbody>
         </table>
         <ol className="list-decimal space-y-1 pl-6">
-          {methodOf(mix, view.setting, view.ways).map(({ text, caution }) => (
+          {methodOf(mix, view.binderClass, view.ways).map(({ text, caution }) => (
             <li key={text}>
               {text} {caution && <em>{caution}</em>}
             </li>

@@ -23,7 +23,7 @@ function useCompared(ids: readonly string[], sources: MixSources | undefined, no
     return ids.flatMap((id): Compared[] => {
       const view = sources.mixes.find((one) => one.id === id);
       if (!view) return [];
-      return [{ name: view.name, setting: view.setting, ...keptMix(view, { ...sources, now }) }];
+      return [{ name: view.name, binderClass: view.binderClass, ...keptMix(view, { ...sources, now }) }];
     });
   }, [ids, sources, now]);
 }

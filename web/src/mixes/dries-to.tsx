@@ -1,17 +1,17 @@
 import type { MixInput } from '@dewpot/contract';
 
-/** How a mix dries: reckoned from what is in it, until somebody has seen it. */
+/** How a mix dries: calculated from what is in it, until somebody has seen it. */
 export function DriesTo({
   draft,
-  reckoned,
+  calculated,
   onChange,
 }: {
   draft: MixInput;
   /** As its materials, its tints and the chips make it. */
-  reckoned: string;
+  calculated: string;
   onChange: (part: Partial<MixInput>) => void;
 }) {
-  const seen = !draft.colourReckoned;
+  const seen = !draft.colourCalculated;
   return (
     <div>
       <label htmlFor="colour" className="mb-1 block text-sm font-semibold">
@@ -21,15 +21,15 @@ export function DriesTo({
         id="colour"
         type="color"
         className="h-10 w-24 cursor-pointer"
-        value={seen ? draft.colour : reckoned}
-        onChange={(event) => onChange({ colour: event.target.value, colourReckoned: false })}
+        value={seen ? draft.colour : calculated}
+        onChange={(event) => onChange({ colour: event.target.value, colourCalculated: false })}
       />
       <button
         type="button"
         className="link block text-xs"
-        onClick={() => onChange({ colour: reckoned, colourReckoned: seen })}
+        onClick={() => onChange({ colour: calculated, colourCalculated: seen })}
       >
-        {seen ? 'as seen: reckon it' : 'reckoned: I have seen it'}
+        {seen ? 'as seen: calculate it' : 'calculated: I have seen it'}
       </button>
     </div>
   );

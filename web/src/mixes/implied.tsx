@@ -4,17 +4,17 @@ import {
   GRAVELLED_DENSITY,
   isGypsum,
   wettestGrade,
-  workability,
+  potLifeAndSet,
   type Grade,
   type MixFigures,
   type MixLessons,
 } from '@dewpot/core';
 import type { MixInput, MouldView, StoresView } from '@dewpot/contract';
 import { Findings } from '../judging';
-import { BigFigure } from '../ui/reckoning';
+import { BigFigure } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import { ForMould } from './for-mould';
-import type { ReckonedMix } from './use-reckoned-mix';
+import type { CalculatedMix } from './use-calculated-mix';
 
 const said = (n: number) => (n === 1 ? '1 batch' : `${n} batches`);
 
@@ -43,7 +43,7 @@ function Taught({ lessons: { demand, pours } }: { lessons: MixLessons }) {
 
 export interface ImpliedProps {
   readonly draft: MixInput;
-  readonly reckoned: ReckonedMix;
+  readonly calculated: CalculatedMix;
   readonly figures: MixFigures;
   readonly stores: StoresView;
   readonly moulds: readonly MouldView[];
@@ -53,21 +53,21 @@ export interface ImpliedProps {
   readonly onGrade: (grade: Grade) => void;
 }
 
-/** Everything that a recipe implies, as figures with their reckoning and sentences. */
-export function Implied({ draft, reckoned, figures, stores, moulds, lessons, temperature, onGrade }: ImpliedProps) {
+/** Everything that a recipe implies, as figures with their working and sentences. */
+export function Implied({ draft, calculated, figures, stores, moulds, lessons, temperature, onGrade }: ImpliedProps) {
   const units = useUnits();
   const cost = costPerLitre(figures.perPart, stores.lots);
   const { ratio, yield: factor, freshDensity, dryDensity, strength, use, findings } = figures;
   const saving = Math.round((1 - dryDensity.value / GRAVELLED_DENSITY) * 100);
-  const clock = workability(reckoned.mix, draft.setting, temperature);
-  const wettest = wettestGrade(reckoned.mix, figures.perPart);
+  const clock = potLifeAndSet(calculated.mix, draft.binderClass, temperature);
+  const wettest = wettestGrade(calculated.mix, figures.perPart);
   return (
     <section className="card-slab space-y-4 self-start" aria-label="What it implies">
       <BigFigure
-        label={isGypsum(reckoned.mix) ? 'Strength when it is dry' : 'Strength at 28 days'}
+        label={isGypsum(calculated.mix) ? 'Strength when it is dry' : 'Strength at 28 days'}
         figure={strength}
         note={
-          isGypsum(reckoned.mix)
+          isGypsum(calculated.mix)
             ? 'For display in a dry room. Gypsum is as strong as it is dry: never keep it damp, never walk on it.'
             : `Good for ${use}, kept damp for its time. Never a design strength: steps, walls and seats go by local codes.`
         }
@@ -94,7 +94,7 @@ export function Implied({ draft, reckoned, figures, stores, moulds, lessons, tem
           label="Fresh"
           figure={freshDensity}
           size="text-2xl"
-          note="and as good as that at lift-out, kept covered"
+          note="and as good as that at demoulding, kept covered"
         />
         <BigFigure
           label="Dry"

@@ -4,14 +4,14 @@ import type { MixInput, StoresView } from '@dewpot/contract';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
 import { withRecipe } from './resolve';
-import type { ReckonedMix } from './use-reckoned-mix';
+import type { CalculatedMix } from './use-calculated-mix';
 
 const shares = [0.1, 0.2, 0.3, 0.4, 0.5];
 
 type Proposal = { readonly found: Lightened; readonly light: string } | { readonly refused: string };
 
 function propose(
-  { mix, conditions }: ReckonedMix,
+  { mix, conditions }: CalculatedMix,
   share: number,
   id: string,
   { materials }: StoresView,
@@ -29,12 +29,12 @@ function propose(
 /** Makes a mix lighter by swapping its sand, and says what that costs in strength before it is taken. */
 export function LightenSlab({
   draft,
-  reckoned,
+  calculated,
   stores,
   onChange,
 }: {
   draft: MixInput;
-  reckoned: ReckonedMix;
+  calculated: CalculatedMix;
   stores: StoresView;
   onChange: (draft: MixInput) => void;
 }) {
@@ -42,7 +42,7 @@ export function LightenSlab({
   const light = stores.materials.filter(({ kind }) => kind === 'lightweight' || kind === 'organic');
   const [share, setShare] = useState(0.3);
   const [id, setId] = useState(light[0]?.id ?? '');
-  const proposal = useMemo(() => propose(reckoned, share, id, stores), [reckoned, share, id, stores]);
+  const proposal = useMemo(() => propose(calculated, share, id, stores), [calculated, share, id, stores]);
   return (
     <section className="card-slab space-y-3" aria-label="Make it lighter">
       <h2 className="text-xl">Make it lighter</h2>

@@ -19,7 +19,7 @@ import { useUnits } from '../ui/units';
 import { WaterGlass } from '../ui/water-glass';
 import type { PlanWork } from '../workers/plan-work';
 import { usePlanWork } from '../workers/use-plan-work';
-import type { ReckonedMix } from './use-reckoned-mix';
+import type { CalculatedMix } from './use-calculated-mix';
 
 const off = (share: number) =>
   Math.abs(share) < 0.005 ? '' : `${Math.abs(share * 100).toFixed(0)} % ${share > 0 ? 'over' : 'under'}`;
@@ -27,7 +27,7 @@ const off = (share: number) =>
 /** A volume that is asked for may come to so much more, for the sake of the scoops; what a bag or a store sets, to so much less. */
 const SPARE = 0.05;
 
-interface BatchProps extends Pick<ReckonedMix, 'mix' | 'conditions'> {
+interface BatchProps extends Pick<CalculatedMix, 'mix' | 'conditions'> {
   readonly draft: MixInput;
   readonly batch: BatchMasses;
   /** What its size goes by. */
@@ -39,15 +39,15 @@ interface BatchProps extends Pick<ReckonedMix, 'mix' | 'conditions'> {
 export function MeasuredBatchView({ draft, mix, conditions, batch, by, vessels }: BatchProps) {
   const units = useUnits();
   const [wanted, setWanted] = useState<MeasuringWay>();
-  const { setting } = draft;
+  const { binderClass } = draft;
   const job = useCallback(
     (work: PlanWork | Remote<PlanWork>) =>
       work.measure(
         by === undefined ? scaleMasses(batch, 1 + SPARE) : batch,
         { mix, conditions, vessels, moisture: {}, spare: SPARE },
-        setting,
+        binderClass,
       ),
-    [batch, by, mix, conditions, vessels, setting],
+    [batch, by, mix, conditions, vessels, binderClass],
   );
   const told = usePlanWork(job);
   if (!told) return <p className="quiet">One moment…</p>;
@@ -76,12 +76,12 @@ export function MeasuredBatchView({ draft, mix, conditions, batch, by, vessels }
         <strong className="numeral text-2xl">{units.say(chosen.measured.made, 'mL')}</strong> of fresh mix
         {by && <span className="quiet">: {by}</span>}
       </p>
-      <Rows {...{ draft, mix, vessels, chosen }} />
+      <WorkshopContext {...{ draft, mix, vessels, chosen }} />
     </div>
   );
 }
 
-function Rows({
+function WorkshopContext({
   draft,
   mix,
   vessels,
@@ -89,7 +89,7 @@ function Rows({
 }: Pick<BatchProps, 'draft' | 'mix' | 'vessels'> & { chosen: MeasuringChoice }) {
   const units = useUnits();
   const { batch, lines, ratio } = chosen.measured;
-  const water = waterPlan(mix, batch, { moisture: {}, order: draft.ways?.order ?? usualOrder(draft.setting) });
+  const water = waterPlan(mix, batch, { moisture: {}, order: draft.ways?.order ?? usualOrder(draft.binderClass) });
   return (
     <div className="grid items-start gap-4 md:grid-cols-[1fr_15rem]">
       <div>

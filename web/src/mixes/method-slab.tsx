@@ -1,20 +1,20 @@
 import { methodOf, usualOrder, type ColourWhen, type MixingOrder } from '@dewpot/core';
 import type { MixInput } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
-import type { ReckonedMix } from './use-reckoned-mix';
+import type { CalculatedMix } from './use-calculated-mix';
 
 /** How it is mixed: the two schools of each choice, and the steps that follow, with cautions in place. */
 export function MethodSlab({
   draft,
-  reckoned: { mix },
+  calculated: { mix },
   onChange,
 }: {
   draft: MixInput;
-  reckoned: ReckonedMix;
+  calculated: CalculatedMix;
   onChange: (draft: MixInput) => void;
 }) {
   const ways = draft.ways ?? {};
-  const usual = usualOrder(draft.setting);
+  const usual = usualOrder(draft.binderClass);
   const put = (part: MixInput['ways']) => onChange({ ...draft, ways: { ...ways, ...part } });
   const hint = (order: MixingOrder) => (order === usual ? 'usual for this mix' : 'as some do');
   return (
@@ -40,7 +40,7 @@ export function MethodSlab({
         onChange={(colour) => put({ colour })}
       />
       <ol className="list-decimal space-y-1.5 pl-6">
-        {methodOf(mix, draft.setting, ways).map(({ text, why, caution }) => (
+        {methodOf(mix, draft.binderClass, ways).map(({ text, why, caution }) => (
           <li key={text}>
             {text} {why && <span className="quiet text-sm">({why})</span>}
             {caution && <span className="border-accent block border-l-4 pl-2 text-sm">{caution}</span>}

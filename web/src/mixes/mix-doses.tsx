@@ -2,7 +2,7 @@ import { additives, baseInWords, sayAmount } from '@dewpot/core';
 import type { MixInput, StoresView } from '@dewpot/contract';
 import { X } from 'lucide-react';
 import { NumberField } from '../ui/number-field';
-import type { ReckonedMix } from './use-reckoned-mix';
+import type { CalculatedMix } from './use-calculated-mix';
 
 type DoseLine = NonNullable<MixInput['doses']>[number];
 
@@ -31,12 +31,12 @@ function DoseBar({ amount, low, usual, ceiling }: { amount: number; low: number;
 /** What is dosed into a mix, each with its base in words and where it stands in its range. */
 export function MixDoses({
   draft,
-  reckoned: { errors },
+  calculated: { errors },
   stores,
   onChange,
 }: {
   draft: MixInput;
-  reckoned: ReckonedMix;
+  calculated: CalculatedMix;
   stores: StoresView;
   onChange: (draft: MixInput) => void;
 }) {

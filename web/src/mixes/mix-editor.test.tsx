@@ -37,6 +37,35 @@ describe('a line changed while something is held', () => {
   });
 });
 
+describe('pot life and set', () => {
+  const region = () => implied();
+  it('are the handbook’s until they are entered, and are kept with the mix', async () => {
+    const sent = fakeServer();
+    open('x');
+    await userEvent.click(await screen.findByText('Pot life and set'));
+    expect(screen.getByText('by the handbook')).toBeVisible();
+    expect(field('Pot life at 20 °C, minutes')).toHaveAttribute('placeholder', '60');
+    await type('Pot life at 20 °C, minutes', '300');
+    expect(screen.getByText('as you entered them')).toBeVisible();
+    await type('Initial set at 20 °C, hours', '2');
+    expect(screen.getByText(/would be longer than its initial set/)).toBeVisible();
+    await type('Pot life at 20 °C, minutes', '40');
+    expect(within(region()).getByText(/^Workable, at/)).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: /^Keep/ }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]!.body).toMatchObject({ times: { potLife: 40, initialSet: 2 } });
+  });
+
+  it('follow another binder: high-early cement makes a mix set like it', async () => {
+    fakeServer();
+    open('x');
+    await userEvent.selectOptions(await screen.findByLabelText('Add a material'), 'High-early Portland cement');
+    expect(field('It sets like')).toHaveValue('portland');
+    await userEvent.click(screen.getByRole('button', { name: 'Leave Grey Portland cement out' }));
+    expect(field('It sets like')).toHaveValue('high-early');
+  });
+});
+
 describe('parts', () => {
   it('told by mass are the same mix, and back by volume the same parts', async () => {
     fakeServer();

@@ -16,10 +16,10 @@ import { MethodSlab } from './method-slab';
 import { MixColumn } from './mix-column';
 import { MixDoses } from './mix-doses';
 import { MixLines } from './mix-lines';
-import { MeasuredBy, MixWords } from './mix-words';
+import { PartsMeasuredBy, MixWordFields } from './mix-words';
 import { SizeSlab } from './size-slab';
 import type { MixSources } from './use-mix-sources';
-import { useReckonedMix } from './use-reckoned-mix';
+import { useCalculatedMix } from './use-calculated-mix';
 import { TilesSlab } from './tiles-slab';
 import { VersionsSlab } from './versions-slab';
 
@@ -46,17 +46,17 @@ export function MixEditor({
   const save = useSaveMix();
   const remove = useRemoveMix();
   const temperature = useAir().data?.now.temperature ?? ROOM;
-  // The age of cement is told by the day: a clock that ticks must not reckon everything anew.
+  // The age of cement is told by the day: a clock that ticks must not calculate everything again.
   const now = useDay();
   const lessons = useMemo(() => lessonsFor(id, pours), [id, pours]);
   const known = useMemo(() => ({ stores, lessons, now }), [stores, lessons, now]);
-  const reckoned = useReckonedMix(draft, known);
-  const { figures } = reckoned;
-  const dried = useMixColour()({ ...draft, colourReckoned: true }, reckoned.mix);
+  const calculated = useCalculatedMix(draft, known);
+  const { figures } = calculated;
+  const dried = useMixColour()({ ...draft, colourCalculated: true }, calculated.mix);
   // Proposals may lag a key behind; the figures may not.
-  const settled = useDeferredValue(reckoned);
+  const settled = useDeferredValue(calculated);
   const set = (part: Partial<MixInput>) => setDraft({ ...draft, ...part });
-  const edit = { draft, reckoned, stores, onChange: setDraft };
+  const edit = { draft, calculated, stores, onChange: setDraft };
   const keep = (version = draft.version) => {
     if (!draft.name.trim()) return setUnnamed(true);
     save.mutate(
@@ -65,7 +65,7 @@ export function MixEditor({
         input: {
           ...draft,
           name: draft.name.trim(),
-          ...(draft.colourReckoned && { colour: dried }),
+          ...(draft.colourCalculated && { colour: dried }),
           version,
         },
       },
@@ -91,12 +91,12 @@ export function MixEditor({
               error={unnamed && !draft.name.trim() ? 'Give it a name, such as “Garden grey”.' : undefined}
               onChange={(event) => set({ name: event.target.value })}
             />
-            <DriesTo draft={draft} reckoned={dried} onChange={set} />
+            <DriesTo draft={draft} calculated={dried} onChange={set} />
           </div>
-          <MeasuredBy {...edit} />
+          <PartsMeasuredBy {...edit} />
           <MixLines {...edit} />
           <MixDoses {...edit} />
-          <MixWords {...edit} />
+          <MixWordFields {...edit} />
           <StaleChoice error={save.error ?? remove.error} onKeepMine={keep} />
           <KeepBar
             what="mix"
@@ -130,7 +130,7 @@ export function MixEditor({
           </section>
           {figures && (
             <Implied
-              {...{ draft, reckoned, figures, stores, moulds, lessons, temperature }}
+              {...{ draft, calculated, figures, stores, moulds, lessons, temperature }}
               onGrade={(grade) => set({ grade })}
             />
           )}
@@ -144,9 +144,9 @@ export function MixEditor({
       {figures && (
         <>
           <div className="grid items-start gap-4 lg:grid-cols-2">
-            <MethodSlab {...edit} reckoned={settled} />
+            <MethodSlab {...edit} calculated={settled} />
             <div className="space-y-4">
-              <LightenSlab {...edit} reckoned={settled} />
+              <LightenSlab {...edit} calculated={settled} />
               <WordsOfUse draft={draft} onChange={set} />
               {id && <TilesSlab mixId={id} />}
               {id && <VersionsSlab id={id} used={used} stores={stores} />}

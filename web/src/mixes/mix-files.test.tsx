@@ -20,7 +20,7 @@ const issuesOf = (text: string) => {
 describe('a file of mixes', () => {
   it('as JSON names its format, and its materials by their names', () => {
     const file = fileOf(mixesJson([dosed], materials));
-    expect(file).toMatchObject({ format: 'dew-pot-mixes', version: 1 });
+    expect(file).toMatchObject({ format: 'dew-pot-mixes', version: 2 });
     expect(file.mixes[0]).toMatchObject({
       lines: [
         { material: 'Grey Portland cement', parts: 1 },
@@ -36,6 +36,18 @@ describe('a file of mixes', () => {
     const json = fileOf(mixesJson([dosed], materials));
     expect(fileOf(mixesCsv([dosed], materials)).mixes).toEqual(json.mixes);
     expect(fileOf(materialsCsv(materials)).materials).toEqual(json.materials);
+  });
+
+  it('of version 1 is read as one of today, as JSON and as CSV', () => {
+    const { binderClass, moistCuringDays, ...rest } = fileOf(mixesJson([dosed], materials)).mixes[0]!;
+    const old = { ...rest, setting: binderClass, dampDays: moistCuringDays };
+    const json = JSON.stringify({ format: 'dew-pot-mixes', version: 1, materials: [], mixes: [old] });
+    expect(fileOf(json)).toMatchObject({ version: 2, mixes: [{ ...rest, binderClass, moistCuringDays }] });
+    const csv = mixesCsv([dosed], materials)
+      .replace('binderClass', 'setting')
+      .replace('moistCuringDays', 'dampDays')
+      .replace('colourCalculated', 'colourReckoned');
+    expect(fileOf(csv).mixes[0]).toMatchObject({ binderClass, moistCuringDays });
   });
 
   it('marks a name that a spreadsheet would take for a formula, and reads it back', () => {

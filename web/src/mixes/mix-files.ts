@@ -1,6 +1,7 @@
 import type { FieldIssue } from '@dewpot/core';
 import { MIX_FILE, type MaterialView, type MixView } from '@dewpot/contract';
 import { parse, unparse } from 'papaparse';
+import { currentKey, currentMixFile } from './old-mix-files';
 
 /** Most rows of a table, and most characters of a file, that are read. */
 const MOST_ROWS = 5000;
@@ -18,6 +19,8 @@ const numbers = [
   'powder.high',
   'powder.binderShare',
   'powder.doseShare',
+  'times.potLife',
+  'times.initialSet',
   'tinting.strength',
   'tinting.levelling',
   'sealer.dense',
@@ -36,9 +39,9 @@ const BETWEEN = '; ';
 /** What is so or not. */
 const flags = ['tinting.fades', 'tinting.metallic'] as const;
 /** Columns that say what a mix is, beside its lines. */
-const mixWords = ['by', 'exposure', 'setting', 'colour', 'suits', 'unfit'] as const;
-const mixNumbers = ['grade', 'dampDays'] as const;
-const mixFlags = ['packed', 'colourReckoned'] as const;
+const mixWords = ['by', 'exposure', 'binderClass', 'colour', 'suits', 'unfit'] as const;
+const mixNumbers = ['grade', 'moistCuringDays', 'times.potLife', 'times.initialSet'] as const;
+const mixFlags = ['packed', 'colourCalculated', 'limeCounts'] as const;
 
 type Plain = Record<string, unknown>;
 
@@ -91,7 +94,7 @@ export function mixesCsv(mixes: readonly MixView[], materials: readonly Material
       material,
       amount: parts ?? amount,
       measured: by ?? '',
-      ...Object.fromEntries([...mixFlags, ...mixWords, ...mixNumbers].map((key) => [key, mix[key]])),
+      ...Object.fromEntries([...mixFlags, ...mixWords, ...mixNumbers].map((key) => [key, at(mix, key)])),
     });
     return [...lines.map((line) => row('line', line)), ...doses.map((dose) => row('dose', dose))];
   });
@@ -192,7 +195,7 @@ function readMixRows(rows: readonly Cells[], read: CellReader): Plain[] {
 }
 
 function readTable(text: string): ReadMixes {
-  const { data, meta } = parse<Cells>(text, { header: true, skipEmptyLines: true });
+  const { data, meta } = parse<Cells>(text, { header: true, skipEmptyLines: true, transformHeader: currentKey });
   const fields = meta.fields ?? [];
   const isMixes = fields.includes('mix') && fields.includes('material');
   if (!isMixes && !(fields.includes('name') && fields.includes('bulk')))
@@ -226,7 +229,8 @@ export function readMixes(text: string): ReadMixes {
   if (!/^\s*[[{]/.test(text)) return readTable(text);
   try {
     const file = JSON.parse(text) as unknown;
-    if (typeof file === 'object' && file !== null && !Array.isArray(file)) return { file: file as Plain };
+    if (typeof file === 'object' && file !== null && !Array.isArray(file))
+      return { file: currentMixFile(file as Plain) };
   } catch {
     return refused('It is cut short, or no JSON.', 'Save it again from where it came.');
   }

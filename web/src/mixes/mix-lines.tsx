@@ -1,12 +1,12 @@
 import { memo, useEffect, useRef, useState } from 'react';
-import { changeHolding, heldInWords, lineToldBy, type Held, type PartsBy } from '@dewpot/core';
+import { changeHolding, heldInWords, lineToldBy, usualBinderClass, type Held, type PartsBy } from '@dewpot/core';
 import type { MixInput, StoresView } from '@dewpot/contract';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { NumberField } from '../ui/number-field';
-import { sayRefusal } from '../ui/say-refusal';
+import { sayRefusal } from '../ui/input-error-message';
 import { SelectField } from '../ui/select-field';
-import { withRecipe } from './resolve';
-import type { ReckonedMix } from './use-reckoned-mix';
+import { resolveMix, withRecipe } from './resolve';
+import type { CalculatedMix } from './use-calculated-mix';
 
 type Line = MixInput['lines'][number];
 
@@ -18,27 +18,33 @@ const holds: readonly { readonly value: Held | ''; readonly label: string }[] = 
 /** The lines of a recipe, in the order in which they go into the bucket. */
 export function MixLines({
   draft,
-  reckoned,
+  calculated,
   stores,
   onChange,
 }: {
   draft: MixInput;
-  reckoned: ReckonedMix;
+  calculated: CalculatedMix;
   stores: StoresView;
   onChange: (draft: MixInput) => void;
 }) {
   const { lines, by } = draft;
-  const { errors } = reckoned;
+  const { errors } = calculated;
   const [hold, setHold] = useState<Held | ''>('');
   const [refused, setRefused] = useState<string>();
   // What a line is held against: the recipe as it was when the line was entered, so that digits half typed leave no trace.
-  const before = useRef({ draft, reckoned });
+  const before = useRef({ draft, calculated });
   const put = (next: Line[]) => onChange({ ...draft, lines: next });
+  // Another binder sets otherwise; how it sets stays as it was chosen while its binder does.
+  const putMaterials = (next: Line[]) => {
+    const binderClass = usualBinderClass(resolveMix({ ...draft, lines: next }, stores.materials));
+    const changed = binderClass !== undefined && binderClass !== usualBinderClass(calculated.mix);
+    onChange({ ...draft, lines: next, ...(changed && { binderClass }) });
+  };
   const type = (at: number, parts: number) => {
     setRefused(undefined);
     const plain = () => put(lines.map((one, i) => (i === at ? { ...one, parts } : one)));
     if (!hold || !(parts > 0)) return plain();
-    const { mix, conditions } = before.current.reckoned;
+    const { mix, conditions } = before.current.calculated;
     try {
       onChange(withRecipe(draft, changeHolding(mix, { line: at, parts, hold }, conditions)));
     } catch (error) {
@@ -52,15 +58,15 @@ export function MixLines({
     put(moved);
   };
   const turn = (at: number, to: PartsBy) => {
-    const { parts } = lineToldBy(reckoned.mix.lines[at]!, by, to);
+    const { parts } = lineToldBy(calculated.mix.lines[at]!, by, to);
     const { materialId } = lines[at]!;
     put(lines.map((one, i) => (i === at ? { materialId, parts, ...(to !== by && { by: to }) } : one)));
   };
   const begin = () => {
-    before.current = { draft, reckoned };
+    before.current = { draft, calculated };
   };
-  const leave = (at: number) => put(lines.filter((_, i) => i !== at));
-  // Rows that did not change are not drawn anew: what they do is looked up when it is done.
+  const leave = (at: number) => putMaterials(lines.filter((_, i) => i !== at));
+  // Rows that did not change are not drawn again: what they do is looked up when it is done.
   const latest = useRef({ type, swap, turn, begin, leave });
   useEffect(() => {
     latest.current = { type, swap, turn, begin, leave };
@@ -102,7 +108,7 @@ export function MixLines({
         className="select select-bordered mt-2 h-12 w-full"
         aria-label="Add a material"
         value=""
-        onChange={(event) => put([...lines, { materialId: event.target.value, parts: 1 }])}
+        onChange={(event) => putMaterials([...lines, { materialId: event.target.value, parts: 1 }])}
       >
         <option value="" disabled>
           Add a material, in parts by {by}…

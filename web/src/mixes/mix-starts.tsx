@@ -1,4 +1,4 @@
-import { InputError, reckonMix, starters, type MixFigures, type Starter } from '@dewpot/core';
+import { InputError, calculateMix, starters, type MixFigures, type Starter } from '@dewpot/core';
 import type { MaterialView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { PageHead } from '../ui/page-head';
@@ -10,7 +10,7 @@ import { mixOfStarter } from './starter-mix';
 function figuresOf(starter: Starter, materials: readonly MaterialView[]): MixFigures | undefined {
   try {
     const { draft } = mixOfStarter(starter, materials);
-    return reckonMix(resolveMix(draft, materials), { dampDays: draft.dampDays });
+    return calculateMix(resolveMix(draft, materials), { moistCuringDays: draft.moistCuringDays });
   } catch (error) {
     if (error instanceof InputError) return undefined;
     throw error;

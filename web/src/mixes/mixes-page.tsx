@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { InputError, reckonMix } from '@dewpot/core';
+import { InputError, calculateMix } from '@dewpot/core';
 import type { MixView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { useMixColour } from '../api/tints';
@@ -59,10 +59,10 @@ export function MixesPage() {
   );
 }
 
-function reckoned(view: MixView, sources: MixSources, now: number) {
+function calculated(view: MixView, sources: MixSources, now: number) {
   try {
     const { mix, conditions } = keptMix(view, { ...sources, now });
-    return reckonMix(mix, conditions);
+    return calculateMix(mix, conditions);
   } catch (error) {
     if (error instanceof InputError) return undefined;
     throw error;
@@ -82,7 +82,7 @@ function MixCard({
 }) {
   const units = useUnits();
   const now = useDay();
-  const figures = useMemo(() => reckoned(mix, sources, now), [mix, sources, now]);
+  const figures = useMemo(() => calculated(mix, sources, now), [mix, sources, now]);
   const { materials } = sources.stores;
   const colour = useMixColour()(mix, resolveMix(mix, materials));
   const parts = mix.lines

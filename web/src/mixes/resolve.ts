@@ -25,22 +25,25 @@ export function withRecipe<T extends MixInput>(mix: T, { lines, doses = [], by }
 }
 
 /** What is known beside a recipe: the store, what its pours taught, the time. */
-export interface Known {
+export interface MixKnowledge {
   readonly stores: StoresView;
   readonly lessons: MixLessons;
   readonly now: number;
 }
 
-/** The conditions under which a recipe is reckoned in this workshop. */
-export const conditionsFor = (mix: Mix, dampDays: number, { stores, lessons, now }: Known): MixConditions =>
-  conditionsOf(mix, { dampDays, lots: stores.lots, lessons, now });
+/** The conditions under which a recipe is calculated in this workshop. */
+export const conditionsFor = (
+  mix: Mix,
+  moistCuringDays: number,
+  { stores, lessons, now }: MixKnowledge,
+): MixConditions => conditionsOf(mix, { moistCuringDays, lots: stores.lots, lessons, now });
 
-/** A kept mix with its materials, and the conditions that it is reckoned under. */
+/** A kept mix with its materials, and the conditions that it is calculated under. */
 export function keptMix(
   view: MixView,
   { stores, pours, now }: { readonly stores: StoresView; readonly pours: readonly PourView[]; readonly now: number },
 ): { mix: Mix; conditions: MixConditions } {
   const mix = resolveMix(view, stores.materials);
   const known = { stores, lessons: lessonsFor(view.id, pours), now };
-  return { mix, conditions: conditionsFor(mix, view.dampDays, known) };
+  return { mix, conditions: conditionsFor(mix, view.moistCuringDays, known) };
 }

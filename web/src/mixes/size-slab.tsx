@@ -16,7 +16,7 @@ import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
 import { MeasuredBatchView } from './measured-batch-view';
-import type { ReckonedMix } from './use-reckoned-mix';
+import type { CalculatedMix } from './use-calculated-mix';
 
 type Wanted = 'volume' | 'bucket' | 'store' | `bag:${string}` | `lot:${string}`;
 
@@ -44,11 +44,11 @@ function sized(
 /** A batch of the mix at a size: in the caster's scoops with what rounding does, its doses by scale and spoon, its water. */
 export function SizeSlab({
   draft,
-  reckoned: { mix, conditions },
+  calculated: { mix, conditions },
   stores,
 }: {
   draft: MixInput;
-  reckoned: ReckonedMix;
+  calculated: CalculatedMix;
   stores: StoresView;
 }) {
   const units = useUnits();

@@ -13,7 +13,7 @@ export function mixOfStarter(
     draft: {
       ...rest,
       name: '',
-      colourReckoned: true,
+      colourCalculated: true,
       lines: lines.flatMap(([key, parts]) => {
         const materialId = find(key);
         return materialId ? [{ materialId, parts }] : [];

@@ -3,7 +3,7 @@ import { readTile, sealers } from '@dewpot/core';
 import type { TileView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { tilesQuery, useRemoveTile } from '../api/finish';
-import { sayDay } from '../ui/say-when';
+import { sayDay } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { TileDialog } from './tile-dialog';

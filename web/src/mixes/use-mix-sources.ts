@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { MixView, MouldView, PourView, StoresView } from '@dewpot/contract';
 import { mixesQuery, mouldsQuery, poursQuery, storesQuery } from '../api/work';
 
-/** Everything that mixes are reckoned with. */
+/** Everything that mixes are calculated with. */
 export interface MixSources {
   readonly mixes: readonly MixView[];
   readonly stores: StoresView;

@@ -1,7 +1,7 @@
 import { copyConditions, type CopyInput, type CopyView } from '@dewpot/contract';
 import { Plus, X } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
-import { exactly } from '../ui/say-when';
+import { exactly } from '../ui/format-time';
 import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';
 import { useNow } from '../ui/use-now';

@@ -1,9 +1,9 @@
 import type { MouldShape } from '@dewpot/core';
-import type { Dimension } from './dimensions';
+import type { DimensionLine } from './dimensions';
 import { VIEW } from './section-frame';
 import { readPath, writePath } from './shape-path';
 import { SizeField } from './size-field';
-import { askedOf, type Asked } from './solid-fields';
+import { fieldsAskedOf, type AskedField } from './solid-fields';
 
 /** “The core” as the owner of a size: “Core’s”. */
 export function ownerOf(name: string): string {
@@ -11,22 +11,30 @@ export function ownerOf(name: string): string {
   return `${bare.charAt(0).toUpperCase()}${bare.slice(1)}’s`;
 }
 
-const BASE: Asked = { field: 'bottom', label: 'under the core', as: 'length' };
-const PLUG: Asked = { field: 'bottomDiameter', label: 'diameter', as: 'length' };
+const BASE: AskedField = { field: 'bottom', label: 'under the core', as: 'length' };
+const PLUG: AskedField = { field: 'bottomDiameter', label: 'diameter', as: 'length' };
 
 interface Entry {
   readonly path: string;
   readonly owner: string;
-  readonly asked: Asked;
+  readonly asked: AskedField;
 }
 
 /** Every measurement that belongs to the outer mould, its first core and its plug. */
 function entriesOf(shape: MouldShape, onDrawing: ReadonlySet<string>): Entry[] {
   const owner = shape.pressed ? 'Form’s' : shape.outer.kind === 'leaf' ? '' : 'Inside';
-  const outer = askedOf(shape.outer).map((asked) => ({ path: `outer.${asked.field}`, owner, asked }));
+  const outer = fieldsAskedOf(shape.outer).map((asked) => ({
+    path: `outer.${asked.field}`,
+    owner,
+    asked,
+  }));
   const [core] = shape.cores;
   const inner = core
-    ? askedOf(core.solid).map((asked) => ({ path: `cores.0.solid.${asked.field}`, owner: ownerOf(core.name), asked }))
+    ? fieldsAskedOf(core.solid).map((asked) => ({
+        path: `cores.0.solid.${asked.field}`,
+        owner: ownerOf(core.name),
+        asked,
+      }))
     : [];
   const drawn: Entry[] = [
     { path: 'cores.0.bottom', owner: 'Base', asked: BASE },
@@ -48,7 +56,7 @@ function writeSize(shape: MouldShape, path: string, value: number | undefined): 
 export interface DimensionFieldsProps {
   readonly shape: MouldShape;
   /** Where dimensions stand on the drawing; none while there is no shape to draw. */
-  readonly dimensions: readonly Dimension[];
+  readonly dimensions: readonly DimensionLine[];
   /** Height of the drawing, px. */
   readonly height: number;
   readonly errors: ReadonlyMap<string, string>;

@@ -4,7 +4,7 @@ import type { SectionFrame } from './section-frame';
 type Point = readonly [x: number, y: number];
 
 /** A dimension on the drawing, px: the line from edge to edge that it measures, and the middle of its field. */
-export interface Dimension {
+export interface DimensionLine {
   readonly path: string;
   readonly from: Point;
   readonly to: Point;
@@ -40,10 +40,10 @@ const uprights: Partial<Record<Solid['kind'], string>> = {
 const sizeOf = (solid: Solid, field: string) => (solid as unknown as Readonly<Record<string, number>>)[field] ?? 0;
 
 /** Where each dimension of a mould stands on its drawing. A pressed shell shows those of its form. */
-export function dimensionsOf(shape: MouldShape, frame: SectionFrame): Dimension[] {
+export function dimensionsOf(shape: MouldShape, frame: SectionFrame): DimensionLine[] {
   const { ground, x, y } = frame;
   const rim = rimOf(shape);
-  const found: Dimension[] = [];
+  const found: DimensionLine[] = [];
   const across = (path: string, middle: number, size: number, at: number) =>
     found.push({ path, from: [x(middle - size / 2), at], to: [x(middle + size / 2), at], field: [x(middle), at] });
   const beside = Math.max(48, x(frame.left) - 34);
@@ -100,7 +100,7 @@ export function dimensionsOf(shape: MouldShape, frame: SectionFrame): Dimension[
 const END = 5;
 
 /** Lines with a tick at each end, behind the fields that are edited on them. */
-export function DimensionLines({ dimensions }: { dimensions: readonly Dimension[] }) {
+export function DimensionLines({ dimensions }: { dimensions: readonly DimensionLine[] }) {
   return (
     <g stroke="currentColor" strokeWidth={1} opacity={0.6} fill="none" aria-hidden="true">
       {dimensions.map(({ path, from: [x1, y1], to: [x2, y2], field }) => {

@@ -12,12 +12,12 @@ export interface MouldDraft extends Omit<MouldInput, 'shape'> {
 const materialOf = { rigid: 'rigid-plastic', flexible: 'silicone', apart: 'wood' } as const;
 
 /** A new mould from what it looks like. */
-export function newDraft({ shape, stuff, piece, material, once, remake }: Start = starts[0]!): MouldDraft {
+export function newDraft({ shape, flexibility, piece, material, once, remake }: Start = starts[0]!): MouldDraft {
   return {
     name: '',
-    stuff,
+    flexibility,
     piece,
-    material: material ?? materialOf[stuff],
+    material: material ?? materialOf[flexibility],
     shape,
     once: once ?? false,
     remake: remake ?? '',
@@ -30,7 +30,7 @@ export function newDraft({ shape, stuff, piece, material, once, remake }: Start 
 export function draftOf({ cycles: _cycles, pictures: _pictures, id: _id, copies, ...kept }: MouldView): MouldDraft {
   return {
     ...kept,
-    material: kept.material ?? materialOf[kept.stuff],
+    material: kept.material ?? materialOf[kept.flexibility],
     copies: copies.map(({ cycles: _own, lastColour: _colour, ...copy }) => copy),
   };
 }

@@ -163,7 +163,7 @@ describe('an outline', () => {
 });
 
 describe('a photo', () => {
-  it('is measured by its card, and anew when a corner is moved', async () => {
+  it('is measured by its card, and again when a corner is moved', async () => {
     vi.stubGlobal('createImageBitmap', () => Promise.resolve({ width: 800, height: 600, close: () => {} }));
     const context = { drawImage: () => {}, getImageData: () => ({ data: new Uint8ClampedArray(4) }) };
     vi.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue(

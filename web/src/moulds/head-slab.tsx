@@ -1,4 +1,4 @@
-import { pieceGuides, type MouldStuff, type PieceKind } from '@dewpot/core';
+import { pieceGuides, type MouldFlexibility, type PieceKind } from '@dewpot/core';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
@@ -6,7 +6,7 @@ import { TextField } from '../ui/text-field';
 import { useUnits } from '../ui/units';
 import type { MouldDraft } from './draft';
 
-const stuffs: readonly { readonly value: MouldStuff; readonly label: string }[] = [
+const flexibilities: readonly { readonly value: MouldFlexibility; readonly label: string }[] = [
   { value: 'rigid', label: 'Rigid' },
   { value: 'flexible', label: 'Flexible' },
   { value: 'apart', label: 'Comes apart' },
@@ -48,7 +48,12 @@ export function HeadSlab({
         />
       </div>
       <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3">
-        <Choice legend="Its wall" value={draft.stuff} options={stuffs} onChange={(stuff) => onChange({ stuff })} />
+        <Choice
+          legend="Its wall"
+          value={draft.flexibility}
+          options={flexibilities}
+          onChange={(flexibility) => onChange({ flexibility })}
+        />
         <Choice
           legend="It lasts"
           value={draft.once ? 'once' : 'often'}
@@ -59,7 +64,7 @@ export function HeadSlab({
           onChange={(lasts) => onChange({ once: lasts === 'once', ...(lasts === 'once' && { copies: [] }) })}
         />
       </div>
-      {draft.stuff === 'flexible' && (
+      {draft.flexibility === 'flexible' && (
         <label className="mt-2 flex min-h-11 cursor-pointer items-center gap-2">
           <input
             type="checkbox"
@@ -73,7 +78,7 @@ export function HeadSlab({
       {draft.once && (
         <TextField
           className="mt-3"
-          label="What must be made anew"
+          label="What must be made again"
           value={draft.remake ?? ''}
           maxLength={300}
           onChange={(event) => onChange({ remake: event.target.value })}

@@ -4,19 +4,19 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { storesQuery } from '../api/work';
 import { PageHead } from '../ui/page-head';
-import { BigFigure } from '../ui/reckoning';
+import { BigFigure } from '../ui/figure-working';
 import { OuterChoices } from './outer-choices';
 import { ShapeThumb } from './shape-thumb';
 import { errorsByField, SizeField } from './size-field';
-import { askedOf } from './solid-fields';
+import { fieldsAskedOf } from './solid-fields';
 import { starts, type Start } from './starts';
 
-interface Reckoned {
+interface Calculated {
   readonly volume?: Figure;
   readonly issues: readonly FieldIssue[];
 }
 
-function reckon(solid: Solid): Reckoned {
+function calculate(solid: Solid): Calculated {
   try {
     return { volume: volumeFigure(solid), issues: [] };
   } catch (error) {
@@ -44,7 +44,7 @@ export function MeasurePage() {
   const [solids, setSolids] = useState<readonly Solid[]>(() => kinds.map(({ shape }) => shape.outer));
   const kind = kinds[chosen]!;
   const solid = solids[chosen]!;
-  const { volume, issues } = reckon(solid);
+  const { volume, issues } = calculate(solid);
   const errors = errorsByField(issues);
   const [drawn, setDrawn] = useState(solid);
   if (volume && drawn !== solid) setDrawn(solid);
@@ -86,7 +86,7 @@ export function MeasurePage() {
             onChange={({ outer }) => put(outer)}
           />
           <div className="grid gap-3 sm:grid-cols-2">
-            {askedOf(solid).map((asked) => (
+            {fieldsAskedOf(solid).map((asked) => (
               <SizeField
                 key={`${chosen}-${asked.field}`}
                 asked={asked}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { InputError, volumeByMass, type Figure, type MeasuredBy, type MeasuredVolume } from '@dewpot/core';
+import { InputError, volumeByMass, type Figure, type VolumeMeasuredBy, type MeasuredVolume } from '@dewpot/core';
 import { X } from 'lucide-react';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
@@ -7,14 +7,18 @@ import { TextField } from '../ui/text-field';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 
-const ways: readonly { readonly value: MeasuredBy; readonly label: string; readonly hint: string }[] = [
+const ways: readonly { readonly value: VolumeMeasuredBy; readonly label: string; readonly hint: string }[] = [
   { value: 'water', label: 'Water', hint: 'on the scale' },
   { value: 'sand', label: 'Dry sand', hint: 'and its bulk density' },
   { value: 'batch', label: 'A batch', hint: 'and its fresh density' },
 ];
-const densities: Record<MeasuredBy, number> = { water: 1, sand: 1.5, batch: 2.15 };
+const densities: Record<VolumeMeasuredBy, number> = { water: 1, sand: 1.5, batch: 2.15 };
 
-function reckon(by: MeasuredBy, mass: number | undefined, density: number): { volume?: Figure; wrong?: string } {
+function calculate(
+  by: VolumeMeasuredBy,
+  mass: number | undefined,
+  density: number,
+): { volume?: Figure; wrong?: string } {
   if (mass === undefined) return {};
   try {
     return { volume: volumeByMass(by, mass, density) };
@@ -34,10 +38,10 @@ export function MeasuredSlab({
 }) {
   const units = useUnits();
   const now = useNow();
-  const [by, setBy] = useState<MeasuredBy>('water');
+  const [by, setBy] = useState<VolumeMeasuredBy>('water');
   const [mass, setMass] = useState<number>();
   const [density, setDensity] = useState(densities.water);
-  const { volume, wrong } = reckon(by, mass, density);
+  const { volume, wrong } = calculate(by, mass, density);
   return (
     <section className="card-slab" aria-label="Measured volume">
       <h2 className="mb-1 text-xl">Fill it once and weigh</h2>

@@ -44,7 +44,7 @@ export function MeshAsk({
   const { measure } = first;
   const scale = meshUnits[unit];
   const sizes = measure.high.map((n, k) => (n - measure.low[k]!) * scale);
-  const anew =
+  const measuredAgain =
     <T,>(set: (value: T) => void) =>
     (value: T) => {
       setReading(undefined);
@@ -76,9 +76,9 @@ export function MeshAsk({
       </section>
       <section className="card-slab space-y-4" aria-label="What is it">
         <h2 className="text-2xl">{name}</h2>
-        <Choice legend="The body is" value={role} options={roles} onChange={anew(setRole)} />
+        <Choice legend="The body is" value={role} options={roles} onChange={measuredAgain(setRole)} />
         <div className="grid gap-3 sm:grid-cols-2">
-          <SelectField label="Up, as it stands, is" value={up} options={ups} onChange={anew(setUp)} />
+          <SelectField label="Up, as it stands, is" value={up} options={ups} onChange={measuredAgain(setUp)} />
           <SelectField
             label="Its numbers are"
             value={unit}
@@ -86,7 +86,7 @@ export function MeshAsk({
               value,
               label: value === first.unit ? `${value}, likeliest by its size` : value,
             }))}
-            onChange={anew(setUnit)}
+            onChange={measuredAgain(setUnit)}
           />
         </div>
         <p>
@@ -126,7 +126,7 @@ function Found({
     name,
     hint: 'Read from a file: its outlines at heights, its volume by its triangles.',
     shape: { outer: solid, cores: [], inserts: [] },
-    stuff: held ? 'flexible' : 'rigid',
+    flexibility: held ? 'flexible' : 'rigid',
     piece: 'ornament',
   };
   const [thin] = thinnest;

@@ -1,8 +1,8 @@
 import { WATERING_GAP, type MouldFigures } from '@dewpot/core';
 import type { MixView } from '@dewpot/contract';
 import { Findings, type AsideWays } from '../judging';
-import type { Judged } from '../workers/judge-plan';
-import { BigFigure, Reckoning } from '../ui/reckoning';
+import type { JudgedPlan } from '../workers/judge-plan';
+import { BigFigure, FigureWorking } from '../ui/figure-working';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
 import { FurtherAnswers } from './further-answers';
@@ -18,7 +18,7 @@ export interface MouldAnswersProps {
   readonly mixId: string | undefined;
   readonly onMix: (id: string | undefined) => void;
   /** What speaks against it in the chosen mix, once that is worked out. */
-  readonly judged: Judged | undefined;
+  readonly judged: JudgedPlan | undefined;
   /** How findings are put aside; only for a mould that is kept. */
   readonly aside?: AsideWays | undefined;
 }
@@ -73,7 +73,7 @@ export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix, ju
         <div className={`mt-3 ${ballast.fits ? 'quiet' : ''}`}>
           {ballast.advice}
           {lifts !== undefined && ` In ${lifts} even lifts, each on a set one, sand alone holds it.`}{' '}
-          {!ballast.fits && <Reckoning figure={ballast.sand} />}
+          {!ballast.fits && <FigureWorking figure={ballast.sand} />}
         </div>
       )}
       {fiveMore !== undefined && <p className="mt-3">Each 5 mm more of the shell costs {units.say(fiveMore, 'g')}.</p>}
@@ -86,7 +86,7 @@ export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix, ju
       )}
       <div className="mt-3 grid items-end gap-x-4 gap-y-2 sm:grid-cols-2">
         <SelectField
-          label="Reckoned for"
+          label="Calculated for"
           value={mixId ?? NO_MIX}
           options={[
             { value: NO_MIX, label: 'a usual fluid mix' },

@@ -74,20 +74,20 @@ describe('what is known of a mould', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Forget it' }));
     expect(answers()).not.toHaveTextContent('by its sizes');
   });
-  it('is reckoned for a mix: its mass, dry too, and its grain', async () => {
+  it('is calculated for a mix: its mass, dry too, and its grain', async () => {
     fakeServer();
     open('m');
     await screen.findByRole('option', { name: 'Garden grey' });
-    await userEvent.selectOptions(screen.getByLabelText('Reckoned for'), 'Garden grey');
+    await userEvent.selectOptions(screen.getByLabelText('Calculated for'), 'Garden grey');
     expect(answers()).toHaveTextContent(/kg when it is dry/);
   });
   it('from its casts: how they came out, and with what on it', async () => {
-    const lifted = { liftedAt: 26 * 3_600_000, pouredAt: 0 };
+    const demoulded = { demouldedAt: 26 * 3_600_000, pouredAt: 0 };
     const made = [cast('1a'), cast('1b')].map((one, i) => ({
       ...one,
       mouldId: 'm',
       snapshot: { ...one.snapshot, release: 'paste wax' },
-      life: { ...one.life, ...lifted, damage: i === 0 ? [{ spot: 'rim' as const, size: 3 }] : [] },
+      life: { ...one.life, ...demoulded, damage: i === 0 ? [{ spot: 'rim' as const, size: 3 }] : [] },
     }));
     fakeServer({ 'casts?all=1': made });
     open('m');
@@ -107,11 +107,11 @@ describe('what is known of a mould', () => {
       copies: [{ retired: true, condition: 'leaks', washedAt: expect.any(Number) as number }],
     });
   });
-  it('made anew each time has no copies, but says what must be made', async () => {
+  it('made again each time has no copies, but says what must be made', async () => {
     const sent = fakeServer();
     open('m');
     await userEvent.click(await screen.findByText('Once, or rebuilt'));
-    await userEvent.type(screen.getByLabelText('What must be made anew'), 'The bed');
+    await userEvent.type(screen.getByLabelText('What must be made again'), 'The bed');
     expect(screen.queryByRole('region', { name: 'Copies' })).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Keep this mould' }));
     expect(sent[0]!.body).toMatchObject({ once: true, remake: 'The bed', copies: [] });

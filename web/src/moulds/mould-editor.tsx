@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { mouldRecord } from '@dewpot/core';
+import { HOUR, mouldRecord } from '@dewpot/core';
 import type { MouldView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
@@ -9,7 +9,7 @@ import { allCastsQuery } from '../api/casts';
 import { useRemoveMould, useSaveMould } from '../api/work';
 import { useAsideOfPair, useJudgedPair } from '../judging';
 import { KeepBar, StaleChoice } from '../ui/keep-bar';
-import { saySpan } from '../ui/say-when';
+import { saySpan } from '../ui/format-time';
 import { Copies } from './copies';
 import { inputOf, type MouldDraft } from './draft';
 import { ExportMenu } from './export-menu';
@@ -26,10 +26,8 @@ import { ShapeFileButton } from './shape-file-button';
 import type { Start } from './starts';
 import { useFileReading } from './use-file-reading';
 import { useMixOfMould } from './use-mix';
-import { useReckoned } from './use-reckoned';
+import { useCalculatedMould } from './use-calculated-mould';
 import { useAsKept } from './use-as-kept';
-
-const HOUR = 3_600_000;
 
 /** What came of the casts of this mould. */
 function useRecord(id: string | undefined) {
@@ -55,7 +53,7 @@ export function MouldEditor({ known, first, hint }: { known?: MouldView; first: 
   const save = useSaveMould();
   const remove = useRemoveMould();
   const { mixes, view, mix } = useMixOfMould(mixId);
-  const { figures, fiveMore, drawn, errors } = useReckoned(draft, mix);
+  const { figures, fiveMore, drawn, errors } = useCalculatedMould(draft, mix);
   const judged = useJudgedPair(useAsKept(draft, key), view);
   const aside = useAsideOfPair(known?.id, mixId);
   const record = useRecord(known?.id);
@@ -126,16 +124,16 @@ export function MouldEditor({ known, first, hint }: { known?: MouldView; first: 
           />
         )}
         {draft.once ? (
-          <section className="card-slab" aria-label="Made anew">
-            <h2 className="text-xl">Made anew each time</h2>
+          <section className="card-slab" aria-label="Made again">
+            <h2 className="text-xl">Made again each time</h2>
             <p className="quiet">Filled {known?.cycles ?? 0} times so far.</p>
           </section>
         ) : (
           <Copies copies={draft.copies} known={known?.copies ?? []} onChange={(copies) => set({ copies })} />
         )}
-        {record.lifted > 0 && (
+        {record.demoulded > 0 && (
           <p className="card-slab">
-            {record.clean} of its {record.lifted} casts came out clean
+            {record.clean} of its {record.demoulded} casts came out clean
             {record.hours !== undefined && `, usually ${saySpan(record.hours * HOUR)} after the pour`}.
           </p>
         )}

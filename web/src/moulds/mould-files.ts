@@ -16,7 +16,7 @@ export function mouldsCsv(moulds: readonly MouldView[]): string {
       return {
         name: mould.name,
         makes: pieceGuides[mould.piece].name,
-        wall: mould.stuff,
+        wall: mould.flexibility,
         solid: mould.shape.outer.kind,
         volume_mL: fullVolume(mould.shape).toFixed(1),
         length_mm: width.toFixed(1),
@@ -38,7 +38,7 @@ export function mouldsJson(moulds: readonly MouldView[]): string {
     const { version: _, copies, ...rest } = inputOf(draftOf(mould));
     return { ...rest, copies: copies.map(({ mark }) => mark) };
   });
-  return JSON.stringify({ format: FORMAT, version: 1, moulds: plain }, null, 2);
+  return JSON.stringify({ format: FORMAT, version: 2, moulds: plain }, null, 2);
 }
 
 export interface ReadMoulds {
@@ -50,12 +50,15 @@ export interface ReadMoulds {
 interface PlainMould {
   readonly name?: unknown;
   readonly copies?: unknown;
+  /** What `flexibility` was called in files of version 1. */
+  readonly stuff?: unknown;
 }
 
-function readOne(given: PlainMould, number: number): { input?: MouldInput; wrong?: string } {
+function readOne({ stuff, ...given }: PlainMould, number: number): { input?: MouldInput; wrong?: string } {
   const name = typeof given.name === 'string' ? given.name : `number ${number}`;
   const marks = Array.isArray(given.copies) ? given.copies.map(String) : [];
   const input = plainToInstance(MouldInput, {
+    ...(stuff !== undefined && { flexibility: stuff }),
     ...given,
     copies: marks.map((mark) => ({ id: uuid(), mark })),
     version: 0,
@@ -91,7 +94,7 @@ function readMouldsCsv(text: string): ReadMoulds {
   return readAll(
     data.map(({ name, wall, piece, shape, marks = '' }) => ({
       name,
-      stuff: wall,
+      flexibility: wall,
       piece,
       shape: shapeIn(shape),
       copies: marks.split(' ').filter(Boolean),

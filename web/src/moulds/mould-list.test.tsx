@@ -53,6 +53,12 @@ describe('moulds in a file', () => {
     expect(new Set(moulds.map(({ id }) => id)).size).toBe(3);
     expect(moulds[0]!.input.copies.map(({ mark }) => mark)).toEqual(['A', 'B', 'C']);
   });
+  it('of version 1 come back as well', () => {
+    const old = mouldsJson(three).replaceAll('"flexibility"', '"stuff"').replace('"version": 2', '"version": 1');
+    expect(old).toContain('"stuff": "rigid"');
+    const { moulds, wrong } = readMoulds(old);
+    expect([wrong, moulds[0]!.input.flexibility]).toEqual([[], 'rigid']);
+  });
   it.each([
     ['no JSON', '{hello', /no JSON/],
     ['another table', 'a,b\n1,2', /lacks the column “shape”/],
@@ -67,8 +73,8 @@ describe('moulds in a file', () => {
   it('come back from the table too', () => {
     const { moulds, wrong } = readMoulds(mouldsCsv(three));
     expect(wrong).toEqual([]);
-    expect(moulds.map(({ input }) => [input.name, input.piece, input.stuff])).toEqual(
-      three.map(({ name, piece, stuff }) => [name, piece, stuff]),
+    expect(moulds.map(({ input }) => [input.name, input.piece, input.flexibility])).toEqual(
+      three.map(({ name, piece, flexibility }) => [name, piece, flexibility]),
     );
     expect(moulds[1]!.input.shape).toMatchObject(JSON.parse(JSON.stringify(three[1]!.shape)) as object);
   });

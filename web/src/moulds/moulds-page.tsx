@@ -124,7 +124,7 @@ function MouldCard({ mould, scale }: { mould: MouldView; scale: number }) {
   const units = useUnits();
   const { id, name, shape, piece, copies, once, cycles } = mould;
   const standing = copies.filter(({ retired }) => !retired).length;
-  const count = once ? 'made anew' : `${standing} ${standing === 1 ? 'copy' : 'copies'}`;
+  const count = once ? 'made again' : `${standing} ${standing === 1 ? 'copy' : 'copies'}`;
   return (
     <li>
       <Link to={`/moulds/${id}`} className="card-slab hover:border-secondary block h-full p-3">

@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { reckonMould } from '@dewpot/core';
+import { calculateMould } from '@dewpot/core';
 import { fakeServer, mould, Refusal, renderScreen } from '../../test/fake-server';
 import { potShape } from '../../test/stand-ins';
 import { dimensionsOf } from './dimensions';
@@ -28,8 +28,8 @@ describe('a draft', () => {
     expect(inputOf(draftOf(mould))).toMatchObject({ name: 'Nested pot', shape: potShape, version: 3 });
   });
   it.each(starts.map((start) => [start.name, start] as const))('of %s can be cast as it begins', (_, start) => {
-    const { shape, stuff, piece } = newDraft(start);
-    expect(reckonMould(shape, { stuff, piece }).volume.value).toBeGreaterThan(50);
+    const { shape, flexibility, piece } = newDraft(start);
+    expect(calculateMould(shape, { flexibility, piece }).volume.value).toBeGreaterThan(50);
   });
 });
 
@@ -80,7 +80,7 @@ describe('the mould’s screen', () => {
       outer: { ...potShape.outer, height: 200 },
       cores: [{ ...potShape.cores[0]!, solid: { ...potShape.cores[0]!.solid, height: 182 } }],
     };
-    const litres = (reckonMould(taller, { stuff: 'rigid', piece: 'pot' }).volume.value / 1000).toFixed(2);
+    const litres = (calculateMould(taller, { flexibility: 'rigid', piece: 'pot' }).volume.value / 1000).toFixed(2);
     expect(within(screen.getByRole('region', { name: 'What follows' })).getByText(litres)).toBeVisible();
   });
 
@@ -120,7 +120,10 @@ describe('the mould’s screen', () => {
     await userEvent.click(screen.getByText('Flexible'));
     await userEvent.click(screen.getByRole('button', { name: 'Keep this mould' }));
     await waitFor(() => expect(sent).toHaveLength(1));
-    expect(sent[0]).toMatchObject({ method: 'PUT', body: { name: 'Tall herb pot', stuff: 'flexible', version: 0 } });
+    expect(sent[0]).toMatchObject({
+      method: 'PUT',
+      body: { name: 'Tall herb pot', flexibility: 'flexible', version: 0 },
+    });
     expect((sent[0]!.body as { copies: { mark: string }[] }).copies.map(({ mark }) => mark)).toEqual(['A', 'B']);
     expect(sent[0]!.path).toMatch(/^moulds\/[0-9a-f-]{36}$/);
   });
@@ -158,7 +161,7 @@ describe('how much anything holds', () => {
     ['A strip in a spiral', '1.99'],
     ['A solid of equal faces', '2.63'],
     ['A big leaf', '1.44'],
-  ])('%s is drawn and reckoned at once', async (name, litres) => {
+  ])('%s is drawn and calculated at once', async (name, litres) => {
     fakeServer();
     renderScreen(<MeasurePage />);
     await userEvent.click(screen.getByRole('button', { name }));

@@ -38,7 +38,7 @@ export function OutlineAsk({
     name,
     hint: 'Read from a file; its depth and draft are yours to say.',
     shape: { outer: { kind: 'prism', outline: points, depth: 45, draft: 0 }, cores: [], inserts: [] },
-    stuff: 'flexible',
+    flexibility: 'flexible',
     piece: 'slab',
   };
   return (

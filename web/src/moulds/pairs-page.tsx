@@ -85,7 +85,7 @@ function PairCard({ pair: { outer, core, shape, wall, uneven, volume } }: { pair
     name: `${outer.name} and ${core.name.toLowerCase()}`,
     hint: `${outer.name} outside, ${core.name.toLowerCase()} inside.`,
     shape,
-    stuff: 'rigid',
+    flexibility: 'rigid',
     piece: 'pot',
   };
   return (

@@ -6,7 +6,7 @@ import { TextField } from '../ui/text-field';
 import { useUnits } from '../ui/units';
 import { firstOfKind } from './first-sizes';
 import { SizeField } from './size-field';
-import { askedOf, kindWords } from './solid-fields';
+import { fieldsAskedOf, solidKindWords } from './solid-fields';
 
 /** Kinds that stand in a mould; the rest are moulds by themselves. */
 const partKinds: readonly Solid['kind'][] = [
@@ -65,12 +65,12 @@ export function PartEditor({ placed, path, errors, open, onChange, onRemove }: P
             <SelectField
               label="Its form"
               value={solid.kind}
-              options={kinds.map((value) => ({ value, label: kindWords[value] }))}
+              options={kinds.map((value) => ({ value, label: solidKindWords[value] }))}
               onChange={(kind) => set({ solid: firstOfKind(kind, solid) })}
             />
           </div>
           <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-            {askedOf(solid).map((asked) => (
+            {fieldsAskedOf(solid).map((asked) => (
               <SizeField
                 key={`${solid.kind}-${asked.field}`}
                 asked={asked}

@@ -52,7 +52,7 @@ export function PhotoAsk({
       key: `photo-${name}`,
       name,
       hint: 'Traced from a photo.',
-      stuff: 'flexible',
+      flexibility: 'flexible',
       piece: what === 'leaf' ? 'leaf' : 'slab',
       ...(what === 'leaf' && { material: 'sand', once: true, remake: 'The mound of damp sand, and a fresh leaf' }),
       shape: {

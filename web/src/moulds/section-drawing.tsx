@@ -10,7 +10,7 @@ import {
   type MouldShape,
   type ThinPlace,
 } from '@dewpot/core';
-import { DimensionLines, type Dimension } from './dimensions';
+import { DimensionLines, type DimensionLine } from './dimensions';
 import { Concrete } from './concrete';
 import { VIEW, type SectionFrame } from './section-frame';
 import { outlinePath } from '../ui/outline-path';
@@ -140,7 +140,7 @@ const Solids = memo(function Solids({
 export interface SectionDrawingProps {
   readonly shape: MouldShape;
   readonly frame: SectionFrame;
-  readonly dimensions: readonly Dimension[];
+  readonly dimensions: readonly DimensionLine[];
   readonly thinnest: ThinPlace | undefined;
   /** Height of the fill line, mm. */
   readonly fill: number;

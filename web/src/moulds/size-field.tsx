@@ -2,7 +2,7 @@ import type { FieldIssue } from '@dewpot/core';
 import { QuantityField } from '../ui/quantity-field';
 import { TextField } from '../ui/text-field';
 import { useUnits } from '../ui/units';
-import type { Asked } from './solid-fields';
+import type { AskedField } from './solid-fields';
 
 /** One measurement of a solid: a length in any unit, or a plain number. */
 export function SizeField({
@@ -13,7 +13,7 @@ export function SizeField({
   hideLabel = false,
   onChange,
 }: {
-  asked: Asked;
+  asked: AskedField;
   /** Whose size it is: “Inside”, “Core’s”. */
   owner: string;
   value: number | undefined;

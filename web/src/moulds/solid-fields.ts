@@ -1,7 +1,7 @@
 import type { FaceName, PolyhedronName, Solid } from '@dewpot/core';
 
 /** A number that one measures or counts on a solid. Lengths take any unit; the others are plain numbers. */
-export interface Asked {
+export interface AskedField {
   readonly field: string;
   /** As it follows its owner: “Inside …”, “Core’s …”. */
   readonly label: string;
@@ -10,8 +10,8 @@ export interface Asked {
   readonly per?: number;
 }
 
-const length = (field: string, label: string): Asked => ({ field, label, as: 'length' });
-const number = (field: string, label: string, per?: number): Asked => ({
+const length = (field: string, label: string): AskedField => ({ field, label, as: 'length' });
+const number = (field: string, label: string, per?: number): AskedField => ({
   field,
   label,
   as: 'number',
@@ -24,7 +24,7 @@ const CM2 = 100;
 const tapered = [length('height', 'height')];
 
 /** What one measures with a tape, by kind of solid. */
-const askedByKind: Record<Solid['kind'], readonly Asked[]> = {
+const askedByKind: Record<Solid['kind'], readonly AskedField[]> = {
   'round-frustum': [
     length('topDiameter', 'diameter at the rim'),
     length('bottomDiameter', 'diameter at the bottom'),
@@ -83,10 +83,10 @@ const askedByKind: Record<Solid['kind'], readonly Asked[]> = {
   ],
 };
 
-export const askedOf = ({ kind }: Solid): readonly Asked[] => askedByKind[kind];
+export const fieldsAskedOf = ({ kind }: Solid): readonly AskedField[] => askedByKind[kind];
 
 /** Kinds in words, as they look in the hands. */
-export const kindWords: Record<Solid['kind'], string> = {
+export const solidKindWords: Record<Solid['kind'], string> = {
   'round-frustum': 'Round: a pail, a tub, a pipe',
   'rect-frustum': 'A box or a tray',
   'polygon-frustum': 'Six- or eight-sided',

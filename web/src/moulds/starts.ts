@@ -1,4 +1,12 @@
-import type { MouldMaterial, MouldShape, MouldStuff, PieceKind, PlacedSolid, PlanPoint, Solid } from '@dewpot/core';
+import type {
+  MouldMaterial,
+  MouldShape,
+  MouldFlexibility,
+  PieceKind,
+  PlacedSolid,
+  PlanPoint,
+  Solid,
+} from '@dewpot/core';
 
 /** A way to begin: a mould as it looks in the caster's hands, with sizes to write over. */
 export interface Start {
@@ -7,7 +15,7 @@ export interface Start {
   /** Where to hold the tape. */
   readonly hint: string;
   readonly shape: MouldShape;
-  readonly stuff: MouldStuff;
+  readonly flexibility: MouldFlexibility;
   readonly piece: PieceKind;
   readonly material?: MouldMaterial;
   readonly once?: boolean;
@@ -66,7 +74,7 @@ export const starts: readonly Start[] = [
     key: 'tubs',
     name: 'Two nested tubs',
     hint: inside,
-    stuff: 'rigid',
+    flexibility: 'rigid',
     piece: 'pot',
     shape: shape(cone(160, 200, 180), [core(18, cone(124, 160, 162))], [plug(19, 18)]),
   },
@@ -74,7 +82,7 @@ export const starts: readonly Start[] = [
     key: 'pail',
     name: 'A pail',
     hint: 'Measure inside.',
-    stuff: 'rigid',
+    flexibility: 'rigid',
     piece: 'slab',
     shape: shape(cone(220, 260, 60)),
   },
@@ -82,7 +90,7 @@ export const starts: readonly Start[] = [
     key: 'trough',
     name: 'A box in a box',
     hint: inside,
-    stuff: 'apart',
+    flexibility: 'apart',
     piece: 'trough',
     material: 'wood',
     shape: shape(
@@ -95,7 +103,7 @@ export const starts: readonly Start[] = [
     key: 'tray',
     name: 'A tray or a lid',
     hint: 'Measure inside.',
-    stuff: 'flexible',
+    flexibility: 'flexible',
     piece: 'slab',
     shape: shape(box([280, 280], [300, 300], 45, 20)),
   },
@@ -103,7 +111,7 @@ export const starts: readonly Start[] = [
     key: 'pipe',
     name: 'A pipe in a pipe',
     hint: 'Measure the bores: nominal pipe sizes are not bores.',
-    stuff: 'rigid',
+    flexibility: 'rigid',
     piece: 'lamp',
     shape: shape(cone(152, 152, 200), [core(0, cone(110, 110, 200))]),
   },
@@ -111,7 +119,7 @@ export const starts: readonly Start[] = [
     key: 'sided',
     name: 'A six- or eight-sided pot',
     hint: 'Across the flats; with an odd number of sides, twice from the middle to a side.',
-    stuff: 'apart',
+    flexibility: 'apart',
     piece: 'pot',
     shape: shape({ kind: 'polygon-frustum', sides: 6, bottomAcross: 180, topAcross: 210, height: 150 }, [
       core(20, { kind: 'polygon-frustum', sides: 6, bottomAcross: 140, topAcross: 168, height: 130 }),
@@ -121,7 +129,7 @@ export const starts: readonly Start[] = [
     key: 'bowl',
     name: 'A bowl in a bowl',
     hint: inside,
-    stuff: 'rigid',
+    flexibility: 'rigid',
     piece: 'dish',
     shape: shape({ kind: 'cap', rimDiameter: 330, depth: 90 }, [
       core(18, { kind: 'cap', rimDiameter: 292, depth: 72 }),
@@ -131,7 +139,7 @@ export const starts: readonly Start[] = [
     key: 'turned',
     name: 'A ribbed or turned shade',
     hint: 'Radii at heights, from the bottom up; two at one height make a step.',
-    stuff: 'flexible',
+    flexibility: 'flexible',
     piece: 'lamp',
     shape: shape(
       {
@@ -151,7 +159,7 @@ export const starts: readonly Start[] = [
     key: 'shell',
     name: 'Pressed over or inside a form',
     hint: 'Measure the form itself, and say how thick the layer is pressed.',
-    stuff: 'rigid',
+    flexibility: 'rigid',
     piece: 'hypertufa-pot',
     shape: { ...shape(box([350, 250], [350, 250], 200)), pressed: { side: 'over', thickness: 35 } },
   },
@@ -159,7 +167,7 @@ export const starts: readonly Start[] = [
     key: 'leaf',
     name: 'A big leaf',
     hint: 'Trace it flat on squared paper and count, or photograph it.',
-    stuff: 'flexible',
+    flexibility: 'flexible',
     piece: 'leaf',
     material: 'sand',
     once: true,
@@ -170,7 +178,7 @@ export const starts: readonly Start[] = [
     key: 'ring',
     name: 'Strips round nails, a ring',
     hint: 'Two rings of strip on a board, filled between.',
-    stuff: 'apart',
+    flexibility: 'apart',
     piece: 'ornament',
     material: 'wood',
     shape: shape({ kind: 'ring', innerDiameter: 260, width: 45, depth: 40 }),
@@ -179,7 +187,7 @@ export const starts: readonly Start[] = [
     key: 'bow',
     name: 'Strips in a bow',
     hint: 'The radius goes to the middle between the strips.',
-    stuff: 'apart',
+    flexibility: 'apart',
     piece: 'slab',
     material: 'wood',
     shape: shape({ kind: 'arc', radius: 400, angle: 60, width: 90, depth: 60 }),
@@ -188,7 +196,7 @@ export const starts: readonly Start[] = [
     key: 'spiral',
     name: 'A strip in a spiral',
     hint: 'The pitch goes from middle to middle of neighbouring turns.',
-    stuff: 'apart',
+    flexibility: 'apart',
     piece: 'ornament',
     material: 'metal',
     shape: shape({ kind: 'spiral', startRadius: 30, pitch: 60, turns: 3, width: 35, depth: 25 }),
@@ -197,7 +205,7 @@ export const starts: readonly Start[] = [
     key: 'pipes',
     name: 'A slab with pipes through it',
     hint: 'How far the pipe lies above the bottom, and to the side of the middle.',
-    stuff: 'apart',
+    flexibility: 'apart',
     piece: 'panel',
     material: 'wood',
     shape: shape(
@@ -210,7 +218,7 @@ export const starts: readonly Start[] = [
     key: 'faces',
     name: 'A solid of equal faces',
     hint: 'One edge, inside; the open face lies level on top.',
-    stuff: 'apart',
+    flexibility: 'apart',
     piece: 'ornament',
     material: 'card',
     shape: shape({ kind: 'polyhedron', which: 'dodecahedron', edge: 70, open: 'pentagon' }),
@@ -219,7 +227,7 @@ export const starts: readonly Start[] = [
     key: 'outline',
     name: 'Cut to an outline',
     hint: 'An SVG or DXF outline of the open face, or drag its corners.',
-    stuff: 'flexible',
+    flexibility: 'flexible',
     piece: 'slab',
     shape: shape({ kind: 'prism', outline: oblong, depth: 45, draft: 4 }),
   },
@@ -227,7 +235,7 @@ export const starts: readonly Start[] = [
     key: 'bought',
     name: 'A bought flexible mould',
     hint: 'Fill it with water on the scale: the volume is the grams.',
-    stuff: 'flexible',
+    flexibility: 'flexible',
     piece: 'dish',
     material: 'silicone',
     shape: shape({ kind: 'known-volume', volume: 480, length: 120, width: 120, height: 60 }),

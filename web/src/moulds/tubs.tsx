@@ -12,7 +12,7 @@ import { TextField } from '../ui/text-field';
 import { useUnits } from '../ui/units';
 import { firstOfKind } from './first-sizes';
 import { errorsByField, SizeField } from './size-field';
-import { askedOf, kindWords } from './solid-fields';
+import { fieldsAskedOf, solidKindWords } from './solid-fields';
 
 const kinds: readonly Solid['kind'][] = ['round-frustum', 'rect-frustum', 'polygon-frustum'];
 const first: Solid = { kind: 'round-frustum', bottomDiameter: 160, topDiameter: 200, height: 180 };
@@ -93,7 +93,7 @@ function NewTub() {
         <SelectField
           label="Its form"
           value={solid.kind}
-          options={kinds.map((value) => ({ value, label: kindWords[value] }))}
+          options={kinds.map((value) => ({ value, label: solidKindWords[value] }))}
           onChange={(kind) => setSolid(firstOfKind(kind, solid))}
         />
         <Choice
@@ -106,7 +106,7 @@ function NewTub() {
           onChange={setMeasured}
         />
         <div className="grid grid-cols-2 gap-3">
-          {askedOf(solid).map((asked) => (
+          {fieldsAskedOf(solid).map((asked) => (
             <SizeField
               key={`${solid.kind}-${asked.field}`}
               asked={asked}

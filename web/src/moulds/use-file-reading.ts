@@ -5,7 +5,7 @@ import type { FirstReading } from '../workers/files.worker';
 import { useWorker, type Work } from '../workers/use-worker';
 
 /** What was read of a file, waiting for what only a person knows. */
-export type Asked = { readonly id: string; readonly name: string } & (
+export type FileQuestion = { readonly id: string; readonly name: string } & (
   | { readonly kind: 'mesh'; readonly first: FirstReading }
   | { readonly kind: 'outline'; readonly reading: OutlineReading }
   | { readonly kind: 'photo'; readonly file: File }
@@ -13,7 +13,7 @@ export type Asked = { readonly id: string; readonly name: string } & (
 
 /** A file on its way to a mould. */
 export interface FileReading {
-  readonly asked: Asked | undefined;
+  readonly asked: FileQuestion | undefined;
   readonly work: Work;
   readonly open: (file: File) => Promise<void>;
   /** Lets go of the file and of what was read of it. */
@@ -24,7 +24,7 @@ const bare = (name: string) => name.replace(/\.[^.]*$/, '');
 
 /** Reads a mesh, an outline or a photo, told apart by its name and type. */
 export function useFileReading(): FileReading {
-  const [asked, setAsked] = useState<Asked>();
+  const [asked, setAsked] = useState<FileQuestion>();
   const work = useWorker();
   const close = () => {
     work.stop();

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { InputError, largestGrain, reckonMix } from '@dewpot/core';
+import { InputError, largestGrain, calculateMix } from '@dewpot/core';
 import type { MaterialView, MixView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { mixesQuery, storesQuery } from '../api/work';
@@ -15,7 +15,7 @@ export interface MixOfMould {
 function densitiesOf(mix: MixView, materials: readonly MaterialView[]): MixOfMould | undefined {
   try {
     const resolved = resolveMix(mix, materials);
-    const { freshDensity, dryDensity } = reckonMix(resolved, { dampDays: mix.dampDays });
+    const { freshDensity, dryDensity } = calculateMix(resolved, { moistCuringDays: mix.moistCuringDays });
     return { density: freshDensity.value, dryDensity: dryDensity.value, largestGrain: largestGrain(resolved) };
   } catch (error) {
     if (error instanceof InputError) return undefined;

@@ -1,5 +1,5 @@
 import type { CareNote } from '@dewpot/core';
-import { MM, Paper, papers, type Faces, type PaperName } from './paper';
+import { MM, Paper, papers, type PaperFaces, type PaperName } from './paper';
 import { square } from './label-paper';
 
 /** A care note with the square that opens its cast. */
@@ -14,7 +14,7 @@ const MARGIN = 15 * MM;
 /** A care note on half a page: what the piece is made of, how it is looked after, what to beware of. */
 export async function carePaper(
   { title, made, care, cautions, code, address }: CarePaper,
-  { paper: name, faces }: { readonly paper: PaperName; readonly faces: Faces },
+  { paper: name, faces }: { readonly paper: PaperName; readonly faces: PaperFaces },
 ): Promise<Uint8Array> {
   const paper = await Paper.of(name, faces, `${title}, ${code}`);
   const [width, height] = papers[name];

@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import { rgb, type PDFPage } from 'pdf-lib';
 import { create } from 'qrcode';
-import { linesOf, MM, Paper, papers, type Faces, type PaperName } from './paper';
+import { linesOf, MM, Paper, papers, type PaperFaces, type PaperName } from './paper';
 
 /** What a label tells of a cast. */
 export interface Label {
@@ -39,7 +39,7 @@ export function square(page: PDFPage, text: string, x: number, y: number, size: 
 /** Labels for casts, two across and seven down, each with a square that opens its cast. */
 export async function labelPaper(
   labels: readonly Label[],
-  { paper: name, faces }: { readonly paper: PaperName; readonly faces: Faces },
+  { paper: name, faces }: { readonly paper: PaperName; readonly faces: PaperFaces },
 ): Promise<Uint8Array> {
   const paper = await Paper.of(name, faces, 'Labels');
   const [width, height] = papers[name];

@@ -1,6 +1,6 @@
 import { rgb } from 'pdf-lib';
 import { square } from './label-paper';
-import { MM, Paper, papers, type Faces, type PaperName } from './paper';
+import { MM, Paper, papers, type PaperFaces, type PaperName } from './paper';
 
 /** A cast's life as it is printed. Hours since the pour, masses g. */
 export interface LifePaper {
@@ -74,7 +74,7 @@ function drawDrying(paper: Paper, { weighings, curve, dry, say }: LifePaper, top
 /** A cast's whole life on paper: how it dried, and everything that happened to it. */
 export async function lifePaper(
   life: LifePaper,
-  { paper: name, faces }: { readonly paper: PaperName; readonly faces: Faces },
+  { paper: name, faces }: { readonly paper: PaperName; readonly faces: PaperFaces },
 ): Promise<Uint8Array> {
   const paper = await Paper.of(name, faces, `${life.name}, ${life.code}`);
   const [width, height] = papers[name];

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { saveFile } from '../ui/save-file';
 import { useUnits } from '../ui/units';
 import { Failure } from '../ui/states';
-import type { Faces, PaperName } from './paper';
+import type { PaperFaces, PaperName } from './paper';
 
 const paperNames: Record<PaperName, string> = { a4: 'A4', letter: 'Letter' };
 
@@ -16,7 +16,7 @@ export function PaperButton({
   name: string;
   /** Without its ending. */
   file: string;
-  make: (ways: { paper: PaperName; faces: Faces }) => Promise<Uint8Array>;
+  make: (ways: { paper: PaperName; faces: PaperFaces }) => Promise<Uint8Array>;
 }) {
   const { system } = useUnits();
   const [paper, setPaper] = useState<PaperName>(system === 'us' ? 'letter' : 'a4');

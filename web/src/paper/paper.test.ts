@@ -2,12 +2,12 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { PDFDocument } from 'pdf-lib';
 import { describe, expect, it } from 'vitest';
-import { formatQuantity, layInset, alike, placingsOf, reckonSheet, type Inset, type MouldShape } from '@dewpot/core';
+import { formatQuantity, layInset, alike, placingsOf, calculateSheet, type Inset, type MouldShape } from '@dewpot/core';
 import { lessonsFor, partsOf, type PourInput } from '@dewpot/contract';
 import { mix, mould, palette } from '../../test/fake-server';
 import { NOW, session } from '../../test/stand-ins';
 import { labelPaper } from './label-paper';
-import { templatePaper, tiles } from './template-paper';
+import { templatePaper, paperTiles } from './template-paper';
 import { linesOf, papers } from './paper';
 import { sheetPaper } from './sheet-paper';
 
@@ -45,7 +45,7 @@ function parts(count: number) {
     runs: [],
     workshop: session.workshop,
     now: NOW,
-  }).map((part) => ({ ...part, sheet: reckonSheet(part.plan), placings: placingsOf(part.plan) }));
+  }).map((part) => ({ ...part, sheet: calculateSheet(part.plan), placings: placingsOf(part.plan) }));
 }
 
 const pages = async (bytes: Uint8Array) =>
@@ -107,7 +107,7 @@ describe('paper', () => {
 
   it('of a template in pages leaves nothing out, and every page laps over the next', () => {
     const box = { x0: -200, y0: -170, x1: 230, y1: 150 };
-    const all = tiles(box, 180, 200);
+    const all = paperTiles(box, 180, 200);
     expect(all).toHaveLength(6);
     expect(Math.min(...all.map(({ x0 }) => x0))).toBeLessThanOrEqual(box.x0);
     expect(Math.max(...all.map(({ x1 }) => x1))).toBeGreaterThanOrEqual(box.x1);

@@ -12,7 +12,7 @@ const LEADING = 1.3;
 const INK = rgb(0, 0, 0);
 
 /** The two cuts of the text face, as bytes of their files. */
-export interface Faces {
+export interface PaperFaces {
   readonly text: ArrayBuffer | Uint8Array;
   readonly bold: ArrayBuffer | Uint8Array;
 }
@@ -50,7 +50,7 @@ export class Paper {
     this.y = this.height - MARGIN;
   }
 
-  static async of(paper: PaperName, faces: Faces, title: string): Promise<Paper> {
+  static async of(paper: PaperName, faces: PaperFaces, title: string): Promise<Paper> {
     const file = await PDFDocument.create();
     file.setTitle(title);
     file.registerFontkit(fontkit);

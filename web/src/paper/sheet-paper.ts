@@ -3,7 +3,7 @@ import type { BenchPart } from '@dewpot/contract';
 import { sayMeasures } from '../ui/measuring-words';
 import { stepTime } from '../ui/step-time';
 import { square } from './label-paper';
-import { MM, Paper, papers, type Faces, type PaperName } from './paper';
+import { MM, Paper, papers, type PaperFaces, type PaperName } from './paper';
 
 /** Says a quantity as the workshop does. */
 export type Say = (value: number, unit: 'g' | 'mL' | 'mm') => string;
@@ -120,7 +120,7 @@ function codesOf(parts: readonly BenchPart[], number: number): string[] {
 export async function sheetPaper(
   parts: readonly BenchPart[],
   { title, address, number, layOut, ballast }: SheetWords,
-  { paper: name, faces, say }: { readonly paper: PaperName; readonly faces: Faces; readonly say: Say },
+  { paper: name, faces, say }: { readonly paper: PaperName; readonly faces: PaperFaces; readonly say: Say },
 ): Promise<Uint8Array> {
   const paper = await Paper.of(name, faces, title);
   const [width, height] = papers[name];

@@ -1,4 +1,4 @@
-import { loopsOf, type Inset, type LaidInset, type Loops, type PlanPoint } from '@dewpot/core';
+import { loopsOf, type Inset, type LaidInset, type InsetLoops, type PlanPoint } from '@dewpot/core';
 import {
   clip,
   closePath,
@@ -17,7 +17,7 @@ import {
   stroke,
   type PDFPage,
 } from 'pdf-lib';
-import { MM, Paper, papers, type Faces, type PaperName } from './paper';
+import { MM, Paper, papers, type PaperFaces, type PaperName } from './paper';
 
 /** What a template is of. */
 export interface Template {
@@ -54,7 +54,7 @@ function boxOf(points: readonly PlanPoint[]): Box {
 }
 
 /** Stretches of `box` that pages of a size take, row by row from the top left, lapping over each other. */
-export function tiles({ x0, y0, x1, y1 }: Box, width: number, height: number): Box[] {
+export function paperTiles({ x0, y0, x1, y1 }: Box, width: number, height: number): Box[] {
   const stepsOf = (length: number, page: number) =>
     length <= page ? 1 : 1 + Math.ceil((length - page) / (page - LAP) - 1e-9);
   const [columns, rows] = [stepsOf(x1 - x0, width), stepsOf(y1 - y0, height)];
@@ -67,7 +67,7 @@ export function tiles({ x0, y0, x1, y1 }: Box, width: number, height: number): B
 
 type Put = (point: PlanPoint) => PlanPoint;
 
-function loopsPath(loops: Loops, put: Put): PDFOperator[] {
+function loopsPath(loops: InsetLoops, put: Put): PDFOperator[] {
   return loops.flatMap((loop) => [
     ...loop.map((point, i) => {
       const [x, y] = put(point);
@@ -142,7 +142,7 @@ function drawHead(page: PDFPage, paper: Paper, { inset, mould }: Template, which
 /** A template in full size to lay an inset by: its face with it where that goes onto one page, else the inset alone, over as many pages as it takes. */
 export async function templatePaper(
   template: Template,
-  { paper: name, faces }: { readonly paper: PaperName; readonly faces: Faces },
+  { paper: name, faces }: { readonly paper: PaperName; readonly faces: PaperFaces },
 ): Promise<Uint8Array> {
   const { inset, laid, mould } = template;
   const paper = await Paper.of(name, faces, `Template: ${inset.name} in ${mould}`);
@@ -150,7 +150,7 @@ export async function templatePaper(
   const [width, height] = [pageWidth / MM - 2 * MARGIN, pageHeight / MM - 2 * MARGIN - HEAD - FOOT];
   const face = boxOf(loopsOf(laid.region).flat());
   const onOne = face.x1 - face.x0 <= width && face.y1 - face.y0 <= height;
-  const all = tiles(onOne ? face : boxOf(laid.lies.flat()), width, height);
+  const all = paperTiles(onOne ? face : boxOf(laid.lies.flat()), width, height);
   all.forEach((tile, i) => {
     if (i > 0) paper.turn();
     drawTile(paper.sheet, template, tile);

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { castItems, logsOf, runOf, WORKABLE_SHARE, type PourLog, type Run } from '@dewpot/core';
+import { MINUTE, castItems, logsOf, runOf, WORKABLE_SHARE, type PourLog, type Run } from '@dewpot/core';
 import { benchOf, type PourView } from '@dewpot/contract';
 import { Footprints } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
@@ -16,8 +16,6 @@ import { SheetButton } from './sheet-button';
 import { SheetView } from './sheet-view';
 import { TooWetHelp } from './too-wet-help';
 import { WentInFields } from './went-in-fields';
-
-const MINUTE = 60_000;
 
 /** A pour at the bench on one page: step by step it stands beside. */
 export function BenchLog({ pour }: { pour: PourView }) {

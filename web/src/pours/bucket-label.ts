@@ -1,8 +1,8 @@
 import type { PourPart } from '@dewpot/contract';
-import type { ReckonedPart } from '@dewpot/core';
+import type { CalculatedPart } from '@dewpot/core';
 
 /** What a bucket of a pour is called: by its tint, by its mix where there are several, and by its number. */
-export function bucketLabel(parts: readonly (PourPart & ReckonedPart)[], part: number, bucket: number): string {
+export function bucketLabel(parts: readonly (PourPart & CalculatedPart)[], part: number, bucket: number): string {
   const { mixName, sheet } = parts[part]!;
   const tint = sheet.bucketfuls[bucket]?.tint?.name;
   const name = tint ?? (parts.length > 1 ? mixName : undefined);

@@ -1,5 +1,5 @@
 import type { alike } from '@dewpot/core';
-import { Reckoning } from '../ui/reckoning';
+import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import { SheetRows } from './sheet-rows';
 
@@ -40,7 +40,7 @@ function TurnRow({ n, turn, tappable }: { n: number; turn: Alike; tappable: bool
           {times > 1 && `, ${times} times alike: the figures are for one`}
         </span>
       </h3>
-      <Reckoning figure={volume} label="Why so much?" />
+      <FigureWorking figure={volume} label="Why so much?" />
       {wait && (
         <p>
           <strong>

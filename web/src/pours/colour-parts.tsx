@@ -2,7 +2,7 @@ import type { Layer } from '@dewpot/core';
 import type { ColouringInput, TintView } from '@dewpot/contract';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { NumberField } from '../ui/number-field';
-import { Reckoning } from '../ui/reckoning';
+import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 
 /** The tints of a colouring with their shares; bands stand as they lie, the uppermost first. */
@@ -59,7 +59,7 @@ export function ColourParts({
               <span className="quiet flex flex-wrap items-baseline gap-x-2 text-xs">
                 {units.say(layers[at].volume.value, 'mL')}, {at === 0 ? 'the bottom' : units.say(layers[at].from, 'mm')}{' '}
                 to {units.say(layers[at].to, 'mm')}
-                <Reckoning figure={layers[at].volume} label="Why?" />
+                <FigureWorking figure={layers[at].volume} label="Why?" />
               </span>
             )}
           </span>

@@ -14,7 +14,7 @@ import { CastFace } from '../ui/cast-face';
 import { PieceThumb } from '../ui/piece-thumb';
 import { evened, ofKind, withMore, without } from './colouring-draft';
 import { ColourParts } from './colour-parts';
-import { itemOf, type Reckoned } from './plan';
+import { itemOf, type CalculatedPlan } from './plan';
 
 type Kind = ColouringKind | 'mix';
 const kinds = Object.keys(colouringKinds) as ColouringKind[];
@@ -36,7 +36,7 @@ export function ColouringEditor({
   at,
   mould,
   tints,
-  reckoned,
+  calculated,
   onChange,
 }: {
   item: PourItemInput;
@@ -44,11 +44,11 @@ export function ColouringEditor({
   at: number;
   mould: MouldView;
   tints: readonly TintView[];
-  reckoned: Reckoned | undefined;
+  calculated: CalculatedPlan | undefined;
   onChange: (colouring: ColouringInput | undefined) => void;
 }) {
   const { colouring } = item;
-  const planned = itemOf(reckoned?.parts ?? [], at)?.item;
+  const planned = itemOf(calculated?.parts ?? [], at)?.item;
   const layers = layersIn(planned);
   const most = colouring ? colouringKinds[colouring.kind].parts[1] : 0;
   const put = (part: Partial<ColouringInput>) => colouring && onChange({ ...colouring, ...part });

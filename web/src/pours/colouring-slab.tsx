@@ -3,18 +3,18 @@ import type { PourInput } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { ColouringEditor } from './colouring-editor';
 import { ItemChoice } from './item-choice';
-import type { PlanSources, Reckoned } from './plan';
+import type { PlanSources, CalculatedPlan } from './plan';
 
 /** How each mould of a pour is coloured: by the mix itself, or in tints. */
 export function ColouringSlab({
   input,
   sources,
-  reckoned,
+  calculated,
   onChange,
 }: {
   input: PourInput;
   sources: PlanSources;
-  reckoned: Reckoned | undefined;
+  calculated: CalculatedPlan | undefined;
   onChange: (part: Partial<PourInput>) => void;
 }) {
   const [chosen, setChosen] = useState(0);
@@ -54,7 +54,7 @@ export function ColouringSlab({
             at={at}
             mould={mould}
             tints={tints}
-            reckoned={reckoned}
+            calculated={calculated}
             onChange={(colouring) =>
               onChange({
                 items: input.items.map((one, i) => {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { moistureByDrying } from '@dewpot/core';
 import { QuantityField } from '../ui/quantity-field';
-import { sayRefusal } from '../ui/say-refusal';
+import { sayRefusal } from '../ui/input-error-message';
 import { useUnits } from '../ui/units';
 
 /** The moisture of a material by drying a weighed handful, step by step; `most` is the wettest it can be. */

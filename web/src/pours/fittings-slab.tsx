@@ -1,17 +1,20 @@
 import { useState } from 'react';
-import type { PourInput, PourItemInput } from '@dewpot/contract';
+import { facesMustMatch } from '@dewpot/core';
+import type { PourInput, PourItemInput, PourPart } from '@dewpot/contract';
 import { InsetEditor } from './inset-editor';
 import { ItemChoice } from './item-choice';
-import type { PlanSources } from './plan';
+import { itemOf, type PlanSources } from './plan';
 
 /** What goes into each mould of a pour beside the mix: its inserts, mesh, and lettering or a picture. */
 export function FittingsSlab({
   input,
   sources,
+  parts,
   onChange,
 }: {
   input: PourInput;
   sources: PlanSources;
+  parts: readonly PourPart[];
   onChange: (part: Partial<PourInput>) => void;
 }) {
   const [chosen, setChosen] = useState(0);
@@ -19,7 +22,11 @@ export function FittingsSlab({
   const item = input.items[at];
   const mould = sources.moulds.find(({ id }) => id === item?.mouldId);
   if (!item || !mould) return null;
-  const laid = input.items.some(({ inset, mesh, without = [] }) => inset || mesh !== undefined || without.length > 0);
+  const laid = input.items.some(
+    ({ inset, mesh, split, without = [] }) => inset || split || mesh !== undefined || without.length > 0,
+  );
+  const planned = itemOf(parts, at);
+  const mustMatch = planned ? facesMustMatch(planned.item, planned.part.plan) : item.colouring !== undefined;
   const put = (part: Partial<PourItemInput>) =>
     onChange({ items: input.items.map((one, i) => (i === at ? { ...one, ...part } : one)) });
   return (
@@ -27,7 +34,7 @@ export function FittingsSlab({
       <summary className="font-head cursor-pointer text-xl">
         In the mould{' '}
         <span className="quiet font-sans text-base">
-          open for inserts, mesh, and lettering or a picture in its face
+          open for inserts, mesh, lettering or a picture in its face, and whether it may be split between buckets
         </span>
       </summary>
       <div className="mt-3 space-y-4">
@@ -48,22 +55,44 @@ export function FittingsSlab({
           checked={item.mesh ?? mould.meshOpening !== undefined}
           onChange={(mesh) => put({ mesh })}
         />
+        <Tick
+          label="It may be filled from more than one bucket"
+          hint={mustMatch ? 'not here: its faces must match, and no two buckets are quite of one shade' : undefined}
+          checked={item.split ?? false}
+          disabled={mustMatch && !item.split}
+          onChange={(split) => put({ split })}
+        />
         <InsetEditor key={at} item={item} mould={mould} onChange={(inset) => put({ inset })} />
       </div>
     </details>
   );
 }
 
-function Tick({ label, checked, onChange }: { label: string; checked: boolean; onChange: (checked: boolean) => void }) {
+function Tick({
+  label,
+  hint,
+  checked,
+  disabled = false,
+  onChange,
+}: {
+  label: string;
+  hint?: string | undefined;
+  checked: boolean;
+  disabled?: boolean;
+  onChange: (checked: boolean) => void;
+}) {
   return (
     <label className="flex min-h-12 cursor-pointer items-center gap-3">
       <input
         type="checkbox"
         className="checkbox"
         checked={checked}
+        disabled={disabled}
         onChange={({ target }) => onChange(target.checked)}
       />
-      {label}
+      <span>
+        {label} {hint && <span className="quiet text-sm">({hint})</span>}
+      </span>
     </label>
   );
 }

@@ -98,4 +98,18 @@ describe('what goes into a mould beside the mix', () => {
     await waitFor(() => expect(within(inset).queryByRole('alert')).toBeNull());
     expect(within(inset).getByRole('button', { name: 'Template, 1:1' })).toBeVisible();
   });
+
+  it('is filled from one bucket unless it may be split, which faces that must match never are', async () => {
+    const sent = await open();
+    const split = () => screen.getByRole('checkbox', { name: /may be filled from more than one bucket/ });
+    await userEvent.click(screen.getByText('Colour'));
+    await userEvent.click(screen.getByText('bands'));
+    await waitFor(() => expect(split()).toBeDisabled());
+    await userEvent.click(screen.getByText('in the mix’s own colour'));
+    await waitFor(() => expect(split()).toBeEnabled());
+    await userEvent.click(split());
+    await keep();
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(itemsOf(sent)[0]!.split).toBe(true);
+  });
 });

@@ -1,5 +1,5 @@
 import type { FreeMoulds } from '@dewpot/core';
-import { sayWhen } from '../ui/say-when';
+import { sayWhen } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 
 /** How many copies of a mould are free, and when what stands full comes free. */
@@ -12,7 +12,7 @@ export function FreeNote({
 }) {
   const now = useNow();
   const next = full[0];
-  const told = next && `${full.length} ${full.length === 1 ? 'stands full' : 'stand full'}${next.place ? `, ${next.place}` : ''}; lift-out ${sayWhen(next.freeAt, now)}`; // prettier-ignore
+  const told = next && `${full.length} ${full.length === 1 ? 'stands full' : 'stand full'}${next.place ? `, ${next.place}` : ''}; demoulding ${sayWhen(next.freeAt, now)}`; // prettier-ignore
   return (
     <>
       {free !== undefined && (

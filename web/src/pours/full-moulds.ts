@@ -2,7 +2,7 @@ import { freeMoulds, staysPut, type FreeMoulds, type FullMould } from '@dewpot/c
 import type { CastView, MouldView } from '@dewpot/contract';
 import { placeOf } from '../casts';
 
-/** Moulds in which casts still set, with when their lift-out is good. */
+/** Moulds in which casts still set, with when their demoulding is good. */
 export const fullMoulds = (casts: readonly CastView[]): FullMould[] =>
   casts
     .filter(({ stage }) => stage === 'setting')
@@ -13,7 +13,7 @@ export const fullMoulds = (casts: readonly CastView[]): FullMould[] =>
       name: `${cast.code}, ${cast.snapshot.mouldName}`,
       mass: cast.expected.fresh,
       fixed: staysPut(cast.snapshot),
-      freeAt: cast.dues.find(({ stroke }) => stroke === 'Lift out')?.good ?? cast.life.pouredAt,
+      freeAt: cast.dues.find(({ task }) => task === 'Demould')?.good ?? cast.life.pouredAt,
     }));
 
 /** Which copies of a mould are free for so many. */

@@ -1,4 +1,4 @@
 export { bucketLabel } from './bucket-label';
-export { thingsToLayOut } from './lay-out';
+export { thingsToLayOut } from './preparation-checklist';
 export { mixNames } from './mix-names';
 export { SpreadTest } from './spread-test';

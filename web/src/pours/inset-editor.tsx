@@ -13,7 +13,7 @@ import type { InsetInput, MouldView, PourItemInput } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
 import { InsetDrawing } from '../ui/inset-drawing';
 import { QuantityField } from '../ui/quantity-field';
-import { Reckoning } from '../ui/reckoning';
+import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import { InsetSource } from './inset-source';
 import { TemplateButton } from './template-button';
@@ -148,7 +148,7 @@ function Laid({ inset, item, mould }: { inset: InsetInput; item: PourItemInput; 
               <span className="numeral text-2xl">{units.sayFigure(laid.behind)}</span>
             </p>
             <div>
-              Takes {units.sayFigure(laid.volume)} out of the mix <Reckoning figure={laid.volume} />
+              Takes {units.sayFigure(laid.volume)} out of the mix <FigureWorking figure={laid.volume} />
             </div>
           </div>
           {laid.warnings.map((text) => (

@@ -1,8 +1,8 @@
 import { useRef, useState } from 'react';
-import { InputError, simplified, sizedLoops, type Loops, type OutlineReading } from '@dewpot/core';
+import { InputError, simplified, sizedLoops, type InsetLoops, type OutlineReading } from '@dewpot/core';
 import type { InsetInput, LetterFace, LettersInput } from '@dewpot/contract';
 import { FileUp } from 'lucide-react';
-import { sayRefusal } from '../ui/say-refusal';
+import { sayRefusal } from '../ui/input-error-message';
 import { Choice } from '../ui/choice';
 import { FileButton } from '../ui/file-button';
 import { QuantityField } from '../ui/quantity-field';
@@ -28,12 +28,12 @@ const kinds: { value: Kind; label: string }[] = [
 ];
 
 const kindOf = (inset: InsetInput | undefined): Kind => (!inset ? 'none' : inset.letters ? 'letters' : 'picture');
-const widthOf = (loops: Loops) => {
+const widthOf = (loops: InsetLoops) => {
   const xs = loops.flat().map(([x]) => x);
   return Math.max(...xs) - Math.min(...xs);
 };
 /** Loops as they are sent: plain lists. */
-const plain = (loops: Loops): InsetInput['loops'] => loops.map((loop) => [...loop]);
+const plain = (loops: InsetLoops): InsetInput['loops'] => loops.map((loop) => [...loop]);
 
 /** What an inset shows: nothing, letters that are set here, or the outlines of a drawing. */
 export function InsetSource({
@@ -62,7 +62,7 @@ interface SourceProps {
   onChange: (inset: InsetInput) => void;
 }
 
-const withLoops = (inset: InsetInput | undefined, name: string, loops: Loops): InsetInput => {
+const withLoops = (inset: InsetInput | undefined, name: string, loops: InsetLoops): InsetInput => {
   const { letters: _, ...rest } = inset ?? { face: 'mould' as const, thickness: THICKNESS };
   return { ...rest, name, loops: plain(loops) };
 };

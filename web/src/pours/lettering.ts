@@ -1,4 +1,4 @@
-import { InputError, pathLoops, type Loops, type PlanPoint } from '@dewpot/core';
+import { InputError, pathLoops, type InsetLoops, type PlanPoint } from '@dewpot/core';
 import type { LetterFace, LettersInput } from '@dewpot/contract';
 import plainAddress from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-700-normal.woff?url';
 import serifAddress from '@fontsource/young-serif/files/young-serif-latin-400-normal.woff?url';
@@ -19,13 +19,13 @@ async function fetchFont(face: LetterFace): Promise<Font> {
 function fontOf(face: LetterFace): Promise<Font> {
   const known = fonts.get(face) ?? fetchFont(face);
   fonts.set(face, known);
-  // A face that could not be fetched is fetched anew when it is asked for again.
+  // A face that could not be fetched is fetched again when it is asked for again.
   known.catch(() => fonts.delete(face));
   return known;
 }
 
 /** The loops of one line, in units of the font, from its own left end. */
-function lineLoops(font: Font, text: string): { loops: Loops; width: number } {
+function lineLoops(font: Font, text: string): { loops: InsetLoops; width: number } {
   const { glyphs, positions } = font.layout(text);
   let x = 0;
   const loops = glyphs.flatMap((glyph, i) => {
@@ -37,7 +37,7 @@ function lineLoops(font: Font, text: string): { loops: Loops; width: number } {
 }
 
 /** Text set in a font as closed loops, mm, about its middle: lines centred, capitals so high. @throws InputError on a letter that the font lacks */
-export function setLetters(font: Font, { text, height }: Pick<LettersInput, 'text' | 'height'>): Loops {
+export function setLetters(font: Font, { text, height }: Pick<LettersInput, 'text' | 'height'>): InsetLoops {
   const missing = [...text].find((letter) => letter !== '\n' && !font.hasGlyphForCodePoint(letter.codePointAt(0)!));
   if (missing)
     throw new InputError([
@@ -56,5 +56,5 @@ export function setLetters(font: Font, { text, height }: Pick<LettersInput, 'tex
 }
 
 /** Letters as loops, in a face that ships with the application. @throws InputError */
-export const lettersOf = async (letters: LettersInput): Promise<Loops> =>
+export const lettersOf = async (letters: LettersInput): Promise<InsetLoops> =>
   setLetters(await fontOf(letters.font), letters);

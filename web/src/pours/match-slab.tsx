@@ -1,4 +1,4 @@
-import { averaged, batchColourOf, InputError, matchWarnings, reckonSheet } from '@dewpot/core';
+import { averaged, batchColourOf, InputError, matchWarnings, calculateSheet } from '@dewpot/core';
 import type { PourInput, PourView } from '@dewpot/contract';
 import { mixNames } from './mix-names';
 import type { PlanSources, SheetPart } from './plan';
@@ -8,7 +8,7 @@ function differences(before: PourView, now: SheetPart, cover: string | undefined
   // The part of the same mix, where there is one.
   const part = before.parts.find(({ mixId }) => mixId === now.mixId) ?? before.parts[0]!;
   try {
-    const then = batchColourOf(part.plan, reckonSheet(part.plan), colours, {
+    const then = batchColourOf(part.plan, calculateSheet(part.plan), colours, {
       log: part.log,
       cover: before.input.cover,
     });
@@ -23,17 +23,17 @@ function differences(before: PourView, now: SheetPart, cover: string | undefined
 export function MatchSlab({
   input,
   sources,
-  reckoned,
+  calculated,
   onChange,
 }: {
   input: PourInput;
   sources: PlanSources;
-  reckoned: SheetPart;
+  calculated: SheetPart;
   onChange: (part: Partial<PourInput>) => void;
 }) {
   const poured = sources.pours.filter(({ status }) => status === 'finished');
   const before = poured.find(({ id }) => id === input.matches);
-  const found = before && differences(before, reckoned, input.cover, sources);
+  const found = before && differences(before, calculated, input.cover, sources);
   if (poured.length === 0) return null;
   return (
     <div className="mb-3">

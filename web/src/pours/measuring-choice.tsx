@@ -8,10 +8,10 @@ import type { MeasuringProps } from './pour-choices';
 const HEAPED = '+heaped';
 
 /** How the pour is measured: each way with what comes of it, the scoop at hand and the finest part of it. */
-export function MeasuringChoice({ input, sources, reckoned, onChange }: MeasuringProps) {
+export function MeasuringWayChoice({ input, sources, calculated, onChange }: MeasuringProps) {
   const { scoops } = sources.palette.stores;
-  const chosen = reckoned?.sheets?.[0]?.sheet.way;
-  const ways = reckoned?.ways ?? [];
+  const chosen = calculated?.sheets?.[0]?.sheet.way;
+  const ways = calculated?.ways ?? [];
   return (
     <div className="space-y-2">
       {chosen && ways.length > 0 && (

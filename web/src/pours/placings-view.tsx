@@ -1,8 +1,8 @@
 import type { Placing } from '@dewpot/core';
-import { saySpan } from '../ui/say-when';
+import { MINUTE } from '@dewpot/core';
+import { saySpan } from '../ui/format-time';
 import { stepTime } from '../ui/step-time';
 
-const MINUTE = 60_000;
 const sayMinutes = (minutes: number) => saySpan(minutes * MINUTE);
 
 /** How each kind of mould is filled, step by step, with tool and time. */

@@ -2,7 +2,7 @@ import { releaseCalled, type PlanChange, type PourFinding } from '@dewpot/core';
 import type { PourInput, PourPart } from '@dewpot/contract';
 import { usePutAside, useTakeAside } from '../api/findings-aside';
 import { Findings, type AsideWays } from '../judging';
-import type { Judged } from '../workers/judge-plan';
+import type { JudgedPlan } from '../workers/judge-plan';
 import { Failure } from '../ui/states';
 import { measuredBefore } from './plan';
 import { releaseWords, type ChoicesProps } from './pour-choices';
@@ -26,7 +26,7 @@ export function PlanFindings({
   part,
   judged,
   onChange,
-}: ChoicesProps & { part: PourPart; judged: Judged }) {
+}: ChoicesProps & { part: PourPart; judged: JudgedPlan }) {
   const put = usePutAside();
   const take = useTakeAside();
   const { mixId } = part;

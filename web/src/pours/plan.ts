@@ -25,7 +25,7 @@ import {
 } from '@dewpot/contract';
 import type { SessionView } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
-import type { Judged, Judging } from '../workers/judge-plan';
+import type { JudgedPlan, Judging } from '../workers/judge-plan';
 
 /** Everything that a plan is made from. */
 export interface PlanSources {
@@ -56,14 +56,14 @@ export interface Chosen {
 }
 
 /** What a person's choices come to. */
-export interface Reckoned extends Chosen {
-  /** Undefined where something is wrong, or until it is reckoned. */
+export interface CalculatedPlan extends Chosen {
+  /** Undefined where something is wrong, or until it is calculated. */
   readonly sheets?: readonly SheetPart[];
   readonly steps?: readonly Step[];
   /** How the pour's own mix comes out in each way of measuring. */
   readonly ways?: readonly MeasuringChoice[];
   /** What speaks against each part's moulds with its mix, part by part. */
-  readonly judged?: readonly Judged[];
+  readonly judged?: readonly JudgedPlan[];
 }
 
 /** What the parts of a plan are made from. */
@@ -116,7 +116,7 @@ export function measuredBefore(
   { pours, mixes }: Pick<PlanSources, 'pours' | 'mixes'>,
 ): MeasuringWay | undefined {
   const chosen = pours.filter(({ input }) => input.measuring !== undefined);
-  const settingOf = (id: string) => mixes.find((mix) => mix.id === id)?.setting;
+  const settingOf = (id: string) => mixes.find((mix) => mix.id === id)?.binderClass;
   const own = chosen.find(({ input }) => input.mixId === mixId);
   // What is usual in a workshop goes by the binder: gypsum is weighed where cement is scooped.
   const alike = chosen.find(({ input }) => settingOf(input.mixId) === settingOf(mixId));

@@ -7,12 +7,12 @@ import { Picks } from '../ui/picks';
 import { pieceUseWords } from '../ui/piece-use-words';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
-import { sayWhen } from '../ui/say-when';
+import { sayWhen } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import { DampMaterials } from './damp-materials';
-import { MeasuringChoice } from './measuring-choice';
-import { measuredBefore, type PlanSources, type Reckoned } from './plan';
+import { MeasuringWayChoice } from './measuring-choice';
+import { measuredBefore, type PlanSources, type CalculatedPlan } from './plan';
 
 /** Names by which casters call what they put on. */
 export const releaseWords = [
@@ -33,13 +33,13 @@ export interface ChoicesProps {
   readonly onChange: (part: Partial<PourInput>) => void;
 }
 
-/** Choices that go by what is reckoned of them. */
+/** Choices that go by what is calculated of them. */
 export interface MeasuringProps extends ChoicesProps {
-  readonly reckoned: Reckoned | undefined;
+  readonly calculated: CalculatedPlan | undefined;
 }
 
 /** Mix, scoop, wetness, and the sand as it lies. */
-export function PourChoices({ input, sources, reckoned, onChange }: MeasuringProps) {
+export function PourChoices({ input, sources, calculated, onChange }: MeasuringProps) {
   const { system } = useUnits();
   const places = useQuery(placesQuery).data ?? [];
   const { mixes } = sources;
@@ -62,7 +62,7 @@ export function PourChoices({ input, sources, reckoned, onChange }: MeasuringPro
           })
         }
       />
-      <MeasuringChoice {...{ input, sources, reckoned, onChange }} />
+      <MeasuringWayChoice {...{ input, sources, calculated, onChange }} />
       <SelectField<Grade>
         label="How wet"
         value={input.grade}
@@ -140,7 +140,7 @@ function HeldSpots({ sources: { full, workshop }, place }: { sources: PlanSource
     <ul className="text-sm" aria-label="Kept spots">
       {spots.map(({ name, place: where, mass, until }) => (
         <li key={name} className="border-warning border-l-4 pl-3">
-          <strong>{where}</strong>: {name} ({units.say(mass, 'g')}) keeps its spot, lift-out {sayWhen(until, now)}
+          <strong>{where}</strong>: {name} ({units.say(mass, 'g')}) keeps its spot, demoulding {sayWhen(until, now)}
         </li>
       ))}
     </ul>

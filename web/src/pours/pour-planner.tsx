@@ -6,12 +6,12 @@ import { v7 as uuid } from 'uuid';
 import { useRemovePour, useSavePour, useStartPour } from '../api/work';
 import { Failure } from '../ui/states';
 import type { PlanSources } from './plan';
-import { useReckonedPlan } from './use-reckoned-plan';
+import { useCalculatedPlan } from './use-calculated-plan';
 import { ColouringSlab } from './colouring-slab';
-import { AgainSlab } from './again-slab';
-import { BeforeSlab } from './before-slab';
+import { AgainSlab } from './repeat-pour-slab';
+import { BeforeSlab } from './preparation-slab';
 import { FittingsSlab } from './fittings-slab';
-import { HourSlab } from './hour-slab';
+import { HourSlab } from './timeline-slab';
 import { mixNames } from './mix-names';
 import { MatchSlab } from './match-slab';
 import { PourChoices } from './pour-choices';
@@ -30,7 +30,7 @@ function tidy({ release, cover, place, matches, ...rest }: PourInput): PourInput
   };
 }
 
-/** Plans a pour: moulds and counts above, the sheet in the middle, always reckoned. */
+/** Plans a pour: moulds and counts above, the sheet in the middle, always calculated. */
 export function PourPlanner({
   id,
   first,
@@ -49,7 +49,7 @@ export function PourPlanner({
   const save = useSavePour();
   const start = useStartPour();
   const remove = useRemovePour();
-  const reckoned = useReckonedPlan(input, sources);
+  const calculated = useCalculatedPlan(input, sources);
   const change = (part: Partial<PourInput>) => setInput({ ...input, ...part });
   const keep = async () => {
     const kept = await save.mutateAsync({ id: key, input: tidy(input) });
@@ -64,32 +64,32 @@ export function PourPlanner({
   return (
     <div className="mx-auto max-w-7xl space-y-4 p-4">
       {again && <AgainSlab pour={again} input={input} onChange={change} />}
-      <PourItems input={input} sources={sources} parts={reckoned?.parts ?? []} onChange={change} />
+      <PourItems input={input} sources={sources} parts={calculated?.parts ?? []} onChange={change} />
       <div className="grid gap-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
-        <PourChoices input={input} sources={sources} reckoned={reckoned} onChange={change} />
+        <PourChoices input={input} sources={sources} calculated={calculated} onChange={change} />
         <section className="card-slab" aria-label="Mixing sheet">
           <div className="mb-3 flex flex-wrap items-center justify-between gap-2">
             <h1 className="text-3xl">
-              {mixNames(reckoned?.parts ?? []) || 'A pour'}: the{' '}
-              {(reckoned?.parts.length ?? 1) > 1 ? 'sheets' : 'sheet'}
+              {mixNames(calculated?.parts ?? []) || 'A pour'}: the{' '}
+              {(calculated?.parts.length ?? 1) > 1 ? 'sheets' : 'sheet'}
             </h1>
             <span className="no-print flex flex-wrap gap-2">
               <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => window.print()}>
                 <Printer size={18} aria-hidden="true" /> Print
               </button>
-              {reckoned?.sheets && <SheetButton parts={reckoned.sheets} input={input} />}
+              {calculated?.sheets && <SheetButton parts={calculated.sheets} input={input} />}
             </span>
           </div>
-          <Sheets {...{ input, sources, reckoned }} onChange={change} />
-          {reckoned?.sheets?.[0] && (
-            <MatchSlab {...{ input, sources }} reckoned={reckoned.sheets[0]} onChange={change} />
+          <Sheets {...{ input, sources, calculated }} onChange={change} />
+          {calculated?.sheets?.[0] && (
+            <MatchSlab {...{ input, sources }} calculated={calculated.sheets[0]} onChange={change} />
           )}
           <Failure error={save.error ?? start.error ?? remove.error} />
           <div className="action-bar no-print mt-4">
             <button
               type="button"
               className="btn btn-primary h-14 flex-1 text-lg"
-              disabled={!reckoned?.sheets || busy}
+              disabled={!calculated?.sheets || busy}
               onClick={() => void begin().catch(() => undefined)}
             >
               {busy ? (save.failureCount > 0 ? 'Waiting for the connection…' : 'One moment…') : 'Start this pour'}
@@ -97,7 +97,7 @@ export function PourPlanner({
             <button
               type="button"
               className="btn btn-ghost bg-base-300/60 h-14"
-              disabled={!reckoned?.sheets || busy}
+              disabled={!calculated?.sheets || busy}
               onClick={() =>
                 void keep().then(
                   () => navigate('/pours'),
@@ -119,12 +119,12 @@ export function PourPlanner({
           </div>
         </section>
       </div>
-      <ColouringSlab input={input} sources={sources} reckoned={reckoned} onChange={change} />
-      <FittingsSlab input={input} sources={sources} onChange={change} />
-      {reckoned?.sheets && reckoned.steps && (
-        <HourSlab input={input} sheets={reckoned.sheets} steps={reckoned.steps} onChange={change} />
+      <ColouringSlab input={input} sources={sources} calculated={calculated} onChange={change} />
+      <FittingsSlab input={input} sources={sources} parts={calculated?.parts ?? []} onChange={change} />
+      {calculated?.sheets && calculated.steps && (
+        <HourSlab input={input} sheets={calculated.sheets} steps={calculated.steps} onChange={change} />
       )}
-      {reckoned?.sheets && <BeforeSlab sheets={reckoned.sheets} sources={sources} input={input} />}
+      {calculated?.sheets && <BeforeSlab sheets={calculated.sheets} sources={sources} input={input} />}
     </div>
   );
 }

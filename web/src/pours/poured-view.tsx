@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { consistency, reckonSheet } from '@dewpot/core';
+import { consistency, calculateSheet } from '@dewpot/core';
 import type { PourPart, PourView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
@@ -7,7 +7,7 @@ import { allCastsQuery } from '../api/casts';
 import { useUndoPour } from '../api/work';
 import { stageWords } from '../casts';
 import { makeLabels, PaperButton } from '../paper';
-import { exactly } from '../ui/say-when';
+import { exactly } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { mixNames } from './mix-names';
@@ -15,7 +15,7 @@ import { mixNames } from './mix-names';
 /** What went in of one mix, beside what was planned. */
 function WentIn({ part: { plan, log, mixName, mixEdition }, named }: { part: PourPart; named: boolean }) {
   const units = useUnits();
-  const sheet = useMemo(() => reckonSheet(plan), [plan]);
+  const sheet = useMemo(() => calculateSheet(plan), [plan]);
   const planned = (materialId: string) =>
     ([...sheet.batch.lines, ...sheet.batch.doses].find((line) => line.materialId === materialId)?.mass.value ?? 0) *
     sheet.batches.count;

@@ -3,7 +3,7 @@ import type { PourStatus, PourView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { poursQuery } from '../api/work';
 import { PageHead } from '../ui/page-head';
-import { exactly, sayWhen } from '../ui/say-when';
+import { exactly, sayWhen } from '../ui/format-time';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { mixNames } from './mix-names';

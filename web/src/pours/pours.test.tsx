@@ -1,12 +1,12 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import { plannedLog, reckonSheet } from '@dewpot/core';
+import { plannedLog, calculateSheet } from '@dewpot/core';
 import type { PourInput, PourView } from '@dewpot/contract';
 import { fakeServer, mix, mould, palette, renderScreen, stores } from '../../test/fake-server';
 import { cast, NOW, session } from '../../test/stand-ins';
 import { judgingOf, partsChosen } from './plan';
-import { reckonParts } from './reckon-parts';
+import { calculateParts } from './calculate-parts';
 import { PourPage } from './pour-page';
 import { PoursPage } from './pours-page';
 
@@ -57,7 +57,7 @@ describe('a plan from what was chosen', () => {
     const told = (items: PourInput['items']) => {
       const chosen = { ...input, items, version: 0 };
       const { parts } = partsChosen(chosen, sources)!;
-      return reckonParts(parts, chosen, judgingOf(chosen, parts, sources, []));
+      return calculateParts(parts, chosen, judgingOf(chosen, parts, sources, []));
     };
     expect(told([]).issues.map(({ field }) => field)).toEqual(['items']);
     const three = told([{ mouldId: 'm', count: 3 }]);
@@ -169,21 +169,21 @@ describe('planning', () => {
   });
 
   it('tells which spots heavy full moulds keep, and at the place that is named alone', async () => {
-    const setting = (code: string, place: string, fresh: number) => {
+    const binderClass = (code: string, place: string, fresh: number) => {
       const one = cast(code);
       return { ...one, stage: 'setting' as const, expected: { ...one.expected, fresh }, snapshot: { ...one.snapshot, place } }; // prettier-ignore
     };
-    fakeServer({ casts: [setting('1a', 'the yard', 46000), setting('1b', 'the shed', 38000), setting('1c', 'the yard', 900)] }); // prettier-ignore
+    fakeServer({ casts: [binderClass('1a', 'the yard', 46000), binderClass('1b', 'the shed', 38000), binderClass('1c', 'the yard', 900)] }); // prettier-ignore
     open('/pours/new');
     const spots = () => screen.getByRole('list', { name: 'Kept spots' });
     await screen.findByRole('list', { name: 'Kept spots' });
     expect(within(spots()).getAllByRole('listitem')).toHaveLength(2);
     await userEvent.type(screen.getByLabelText('Where it will stand'), 'The yard');
     expect(within(spots()).getAllByRole('listitem')).toHaveLength(1);
-    expect(spots()).toHaveTextContent(/the yard: 1a, .*46\.0 kg\) keeps its spot, lift-out/);
+    expect(spots()).toHaveTextContent(/the yard: 1a, .*46\.0 kg\) keeps its spot, demould/);
   });
 
-  it('draws the hour, moves it, and lays it anew for two people', async () => {
+  it('draws the hour, moves it, and lays it again for two people', async () => {
     fakeServer();
     open('/pours/new');
     const hour = await screen.findByRole('region', { name: 'The hour' });
@@ -206,7 +206,7 @@ describe('at the bench', () => {
   it('begins with what was planned, and sends what was really used with one key per cast', async () => {
     const sent = fakeServer({ pours: [started] });
     const router = open('/pours/q');
-    const planned = plannedLog(plan, reckonSheet(plan));
+    const planned = plannedLog(plan, calculateSheet(plan));
     const water = await screen.findByLabelText('Water from the tap');
     await userEvent.clear(water);
     await userEvent.type(water, '1.5 L');
@@ -266,7 +266,7 @@ describe('at the bench', () => {
 });
 
 describe('the record of pours', () => {
-  const log = { ...plannedLog(plan, reckonSheet(plan)), tap: 1500 };
+  const log = { ...plannedLog(plan, calculateSheet(plan)), tap: 1500 };
   const finished: PourView = { ...started, status: 'finished', parts: [{ ...parts[0]!, log }], pouredAt: NOW };
   it('lists them, and shows what was planned beside what went in', async () => {
     fakeServer({ pours: [finished] });
@@ -274,7 +274,7 @@ describe('the record of pours', () => {
     expect(await screen.findByRole('link', { name: /7.*3 × Nested pot.*Garden grey/ })).toBeVisible();
     open('/pours/q');
     const table = await screen.findByRole('table');
-    const planned = (reckonSheet(plan).batch.water.tap.value / 1000).toFixed(2);
+    const planned = (calculateSheet(plan).batch.water.tap.value / 1000).toFixed(2);
     const water = within(table).getByRole('row', { name: /^Water from the tap/ });
     expect(
       within(water)

@@ -2,7 +2,7 @@ import { coreHolds } from '@dewpot/core';
 import type { BenchPart, PourInput } from '@dewpot/contract';
 import { makeSheet, PaperButton } from '../paper';
 import { useUnits } from '../ui/units';
-import { thingsToLayOut } from './lay-out';
+import { thingsToLayOut } from './preparation-checklist';
 import { mixNames } from './mix-names';
 
 /** The mixing sheet of a pour as PDF; one that is kept carries a square that opens it. */

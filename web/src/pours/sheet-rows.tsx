@@ -1,5 +1,5 @@
 import { sayScoops, SPOON, type SheetDose, type SheetLine } from '@dewpot/core';
-import { Reckoning } from '../ui/reckoning';
+import { FigureWorking } from '../ui/figure-working';
 import { MeasureFigures, MeasureTally } from '../ui/measure-tally';
 import { useUnits } from '../ui/units';
 
@@ -18,7 +18,7 @@ function DoseRow({ dose }: { dose: SheetDose }) {
           {spoons !== undefined && `, or ${sayScoops(spoons)} level spoons of ${SPOON} mL`}
         </span>
         {advice && <span className="text-warning block text-sm">{advice}</span>}
-        <Reckoning figure={mass} label="Why so much?" />
+        <FigureWorking figure={mass} label="Why so much?" />
       </span>
     </li>
   );
@@ -45,7 +45,7 @@ export function SheetRows({
           <span>
             <span className="block font-semibold">{line.name}</span>
             <span className="quiet block">{units.sayFigure(line.mass)}</span>
-            <Reckoning figure={line.mass} label="Why so much?" />
+            <FigureWorking figure={line.mass} label="Why so much?" />
           </span>
           <span className="col-span-2 sm:col-span-1">
             <MeasureTally name={line.name} measures={line.measures} tappable={tappable} />

@@ -1,6 +1,6 @@
 import { alike, type CautionStep, type Placing, type Sheet } from '@dewpot/core';
 import type { ReactNode } from 'react';
-import { BigFigure, Reckoning } from '../ui/reckoning';
+import { BigFigure, FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import { Placings } from './placings-view';
 import { SheetRows } from './sheet-rows';
@@ -45,6 +45,8 @@ export function SheetView({
   const tinted = turns.some(({ one }) => one.tint);
   const inTurns = tinted || turns.length > 1;
   const { count } = batches;
+  // Less than half a millilitre is neither missing nor left over.
+  const short = leftover.value < -0.5;
   return (
     <div>
       <div className="grid grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-4">
@@ -63,8 +65,8 @@ export function SheetView({
           </p>
         </div>
         <BigFigure
-          label={leftover.value < 0 ? 'Falls short by' : 'Left over'}
-          figure={leftover.value < 0 ? { ...leftover, value: -leftover.value } : leftover}
+          label={short ? 'Falls short by' : 'Left over'}
+          figure={{ ...leftover, value: Math.abs(leftover.value) }}
         />
         <BigFigure label="Workable for" figure={sheet.potLife} />
         {cost && <BigFigure label="Materials" figure={cost} />}
@@ -125,7 +127,7 @@ export function SheetView({
                 </span>
                 <span>{units.sayFigure(piece.fresh)} fresh</span>
                 <span>
-                  {units.sayFigure(piece.dry)} dry <Reckoning figure={piece.dry} label="Why?" />
+                  {units.sayFigure(piece.dry)} dry <FigureWorking figure={piece.dry} label="Why?" />
                 </span>
               </li>
             ))}

@@ -1,19 +1,19 @@
 import { pourCost, pourShopping } from '@dewpot/core';
-import { BigFigure } from '../ui/reckoning';
-import type { Reckoned } from './plan';
+import { BigFigure } from '../ui/figure-working';
+import type { CalculatedPlan } from './plan';
 import { PlanFindings } from './plan-findings';
 import type { MeasuringProps } from './pour-choices';
 import { SheetView } from './sheet-view';
 import { Shopping } from './shopping';
 
 /** The sheets of a plan, mix by mix, or what is wrong with it. */
-export function Sheets({ input, sources, reckoned, onChange }: MeasuringProps) {
-  if (!reckoned) return <p className="quiet">Choose a mix.</p>;
-  const { sheets, issues } = reckoned;
+export function Sheets({ input, sources, calculated, onChange }: MeasuringProps) {
+  if (!calculated) return <p className="quiet">Choose a mix.</p>;
+  const { sheets, issues } = calculated;
   if (!sheets && issues.length === 0)
     return (
       <p role="status" className="quiet">
-        Reckoning the sheet…
+        Working the sheet…
       </p>
     );
   if (!sheets)
@@ -35,8 +35,8 @@ export function Sheets({ input, sources, reckoned, onChange }: MeasuringProps) {
       {sheets.map(({ mixId, mixName, sheet, placings }, i) => (
         <section key={mixId} className={i > 0 ? 'border-base-300 mt-6 border-t-4 pt-4' : ''} aria-label={mixName}>
           {sheets.length > 1 && <h2 className="mb-2 text-2xl">{mixName}</h2>}
-          {reckoned.judged?.[i] && (
-            <PlanFindings {...{ input, sources, onChange }} part={sheets[i]!} judged={reckoned.judged[i]} />
+          {calculated.judged?.[i] && (
+            <PlanFindings {...{ input, sources, onChange }} part={sheets[i]!} judged={calculated.judged[i]} />
           )}
           <SheetView sheet={sheet} placings={placings} />
         </section>
@@ -46,7 +46,7 @@ export function Sheets({ input, sources, reckoned, onChange }: MeasuringProps) {
 }
 
 /** What the materials of all mixes of a pour cost together. */
-function WholeCost({ sheets }: { sheets: NonNullable<Reckoned['sheets']> }) {
+function WholeCost({ sheets }: { sheets: NonNullable<CalculatedPlan['sheets']> }) {
   const cost = pourCost(sheets);
   if (!cost) return null;
   return (

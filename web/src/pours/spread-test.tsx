@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { consistency, gradeOfSpread, type Grade } from '@dewpot/core';
 import { QuantityField } from '../ui/quantity-field';
-import { sayRefusal } from '../ui/say-refusal';
+import { sayRefusal } from '../ui/input-error-message';
 import { useUnits } from '../ui/units';
 
 const CUP = 80;

@@ -1,5 +1,5 @@
 import type { WaterPlan } from '@dewpot/core';
-import { Reckoning } from '../ui/reckoning';
+import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import { WaterGlass } from '../ui/water-glass';
 
@@ -32,7 +32,7 @@ export function WaterSlab({ water }: { water: WaterPlan }) {
             ? ' for where it will live.'
             : `; under ${units.say(water.floor, 'mL')} it has dry pockets and brittle edges.`}
         </p>
-        <Reckoning figure={water.tap} />
+        <FigureWorking figure={water.tap} />
       </div>
     </div>
   );

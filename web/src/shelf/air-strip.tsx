@@ -1,4 +1,4 @@
-import { evaporation, faceRisk, overFace } from '@dewpot/core';
+import { HOUR, evaporation, faceRisk, overFace } from '@dewpot/core';
 import type { AirReading, AirView } from '@dewpot/contract';
 import { area, line } from 'd3-shape';
 import { format } from 'date-fns';
@@ -6,7 +6,6 @@ import { useUnits } from '../ui/units';
 
 const WIDTH = 400;
 const HEIGHT = 84;
-const HOUR = 3_600_000;
 const COLD = 5;
 
 type Hour = AirReading & { readonly bad: 'cold' | 'dry' | undefined };

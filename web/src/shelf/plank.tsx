@@ -63,13 +63,13 @@ function Row({
           transform={`translate(${middle} ${ground + BOARD + 2})`}
           role="button"
           tabIndex={0}
-          aria-label={`${window.stroke}: ${name}`}
+          aria-label={`${window.task}: ${name}`}
           onClick={() => onDue(group)}
           onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onDue(group)}
         >
           <path d="M-43 0h80l6 6v18h-80l-6-6z" />
           <text y={17} textAnchor="middle">
-            {window.stroke}
+            {window.task}
           </text>
         </g>
       ) : (

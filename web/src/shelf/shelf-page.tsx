@@ -10,15 +10,14 @@ import { AirStrip } from './air-strip';
 import { layoutPlank, shelfScale } from './layout';
 import { PlankLine } from './plank';
 import { planksOf, shelfBys, type Group, type ShelfBy } from './reading';
-import { Round, type Doing } from './round';
+import { Round, type Doing } from './today';
 import { useShelf } from './use-shelf';
 
 /** Home: the casts on their planks, the round, the air. */
 export function ShelfPage() {
   const { shelf, air, now, groups } = useShelf();
   const [doing, setDoing] = useState<Doing>();
-  const doGroup = ({ casts, window }: Group) =>
-    setDoing({ casts, stroke: window?.stroke, ...(window && { due: window }) });
+  const doGroup = ({ casts, window }: Group) => setDoing({ casts, task: window?.task, ...(window && { due: window }) });
   useEffect(fetchActionsAhead, []);
   if (shelf.isPending) return <Busy what="the shelf" />;
   if (shelf.isError && !shelf.data) return <Failure error={shelf.error} />;

@@ -7,7 +7,7 @@ import { judgedBy, lookToday } from '../casts';
 import { layoutPlank, lineHeight, shelfScale } from './layout';
 import { groupCasts, planksOf } from './reading';
 import { PlankLine } from './plank';
-import { Round } from './round';
+import { Round } from './today';
 
 const group = (casts: CastView[]) => groupCasts(casts, NOW);
 
@@ -86,7 +86,7 @@ describe('the planks', () => {
 });
 
 describe('the round', () => {
-  it('goes from place to place, now and later; each line does its stroke, and can be put off', async () => {
+  it('goes from place to place, now and later; each line does its task, and can be put off', async () => {
     const at = (place: string) => ({ ...cast('1a').snapshot, place });
     const later = { ...cast('2a').life, weighings: [], weighedAt: NOW - 2 * HOUR };
     const casts = [cast('2a', { snapshot: at('the sill'), life: later }), cast('1a', { snapshot: at('the yard') })];
@@ -101,7 +101,7 @@ describe('the round', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Weigh: Nested pot 1a' }));
     expect(onDo).toHaveBeenCalledWith(expect.objectContaining({ casts: [expect.objectContaining({ code: '1a' })] }));
     await userEvent.click(screen.getByRole('button', { name: 'Put off: Weigh, Nested pot 1a' }));
-    expect(onDo).toHaveBeenLastCalledWith(expect.objectContaining({ putOff: true, stroke: 'Weigh' }));
+    expect(onDo).toHaveBeenLastCalledWith(expect.objectContaining({ putOff: true, task: 'Weigh' }));
   });
 
   it('with nothing to do says so', () => {

@@ -5,7 +5,7 @@ import { useAir } from '../api/session';
 import { useNow } from '../ui/use-now';
 import { groupCasts } from './reading';
 
-/** The casts on the shelf as they stand now; reckoned again only as casts or the minute change. */
+/** The casts on the shelf as they stand now; calculated again only as casts or the minute change. */
 export function useShelf() {
   const shelf = useQuery(shelfQuery);
   const air = useAir().data;

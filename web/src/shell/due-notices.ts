@@ -13,7 +13,7 @@ function dueNow(casts: readonly CastView[], now: number): Map<string, string> {
       .filter(({ due }) => whenDue(due, now, now) === 'now')
       .map(({ key, due, casts: alike, place }) => [
         key,
-        `${due.core ? `${due.stroke} ${due.core}` : due.stroke}: ${alike[0]!.snapshot.mouldName}${alike.length > 1 ? ` × ${alike.length}` : ''}, ${place}`,
+        `${due.core ? `${due.task} ${due.core}` : due.task}: ${alike[0]!.snapshot.mouldName}${alike.length > 1 ? ` × ${alike.length}` : ''}, ${place}`,
       ]),
   );
 }

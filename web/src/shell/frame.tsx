@@ -12,7 +12,7 @@ import { NotSetUp } from './not-set-up';
 import { useTheme } from './theme';
 
 /** Whoever is signed in never sees it. */
-const DoorPage = lazy(async () => ({ default: (await import('../door')).DoorPage }));
+const DoorPage = lazy(async () => ({ default: (await import('../sign-in')).DoorPage }));
 
 /** The room around every station; whoever is not signed in stands before the door. */
 export function Frame() {

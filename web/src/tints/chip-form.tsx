@@ -6,13 +6,13 @@ import { v7 as uuid } from 'uuid';
 import { useRemoveSwatch, useSaveSwatch, type Palette } from '../api/tints';
 import { EditDialog } from '../ui/edit-dialog';
 import { NumberField } from '../ui/number-field';
-import { Reckoning } from '../ui/reckoning';
+import { FigureWorking } from '../ui/figure-working';
 import { TextField } from '../ui/text-field';
 import { useDay } from '../ui/use-now';
 import { BaseFields } from './base-fields';
 import { BottleHelp } from './bottle-help';
 import { PigmentDoses } from './pigment-doses';
-import { reckonBody, sayDoses, within } from './tint-words';
+import { calculateTintBody, sayDoses, within } from './tint-words';
 
 const draftOf = ({ id: _, ...chip }: SwatchView): SwatchInput => chip;
 const NOON = 12 * 3_600_000;
@@ -45,7 +45,7 @@ export function ChipForm({
   const [id] = useState(() => chip?.id ?? uuid());
   const [draft, setDraft] = useState<SwatchInput>(() => (chip ? draftOf(chip) : { ...first, castAt: today }));
   const set = (part: Partial<SwatchInput>) => setDraft({ ...draft, ...part });
-  const { errors } = reckonBody(draft, palette);
+  const { errors } = calculateTintBody(draft, palette);
   const grams = gramsOf(draft, palette);
   const doses = tintOf(draft, palette.find)?.doses ?? [];
   const words = sayDoses(doses);
@@ -91,7 +91,7 @@ export function ChipForm({
               .join(', ')}
             , and about {grams.water.value.toFixed(1)} mL of water.
           </p>
-          <Reckoning figure={grams.binder} />
+          <FigureWorking figure={grams.binder} />
         </div>
       )}
       {doses.length === 1 && (

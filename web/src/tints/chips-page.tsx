@@ -3,7 +3,7 @@ import { colourDifference, learnColours } from '@dewpot/core';
 import { sureOf, tintOf, type SwatchInput, type SwatchView } from '@dewpot/contract';
 import { usePalette, type Palette } from '../api/tints';
 import { Busy, Empty, Failure } from '../ui/states';
-import { exactly, sayDay } from '../ui/say-when';
+import { exactly, sayDay } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { ChipForm } from './chip-form';
 import { MeasureChip } from './measure-chip';

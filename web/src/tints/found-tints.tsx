@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Palette } from '../api/tints';
 import { CastFace } from '../ui/cast-face';
 import { useUnits } from '../ui/units';
-import { reckonBody, sayDoses } from './tint-words';
+import { calculateTintBody, sayDoses } from './tint-words';
 
 /** Further than this, a colour is another one to any eye, ΔE00. */
 const FAR = 5;
@@ -70,7 +70,7 @@ function FoundRow({
 }) {
   const units = useUnits();
   const rounded = doses.map(({ id, dose }) => ({ materialId: id, amount: Number((dose / 100).toFixed(4)) }));
-  const { figures } = reckonBody({ base, doses: rounded }, palette);
+  const { figures } = calculateTintBody({ base, doses: rounded }, palette);
   const words = sayDoses(rounded.map(({ materialId, amount }) => ({ material: palette.find(materialId)!, amount })));
   const address = new URLSearchParams({
     binder: base.binderId,

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { ChipReading, MeasuredBy, SwatchInput, SwatchView } from '@dewpot/contract';
+import type { ChipReading, ColourMeasuredBy, SwatchInput, SwatchView } from '@dewpot/contract';
 import { useReadSwatch, useSaveSwatch } from '../api/tints';
 import { Choice } from '../ui/choice';
 import { EditDialog } from '../ui/edit-dialog';
@@ -8,7 +8,7 @@ import { PhotoColourPick } from './photo-colour';
 
 interface Found {
   readonly colour: string;
-  readonly by: MeasuredBy;
+  readonly by: ColourMeasuredBy;
 }
 
 /** A chip's colour, measured by the reader, out of a photo, or set by eye. */

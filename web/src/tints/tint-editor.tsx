@@ -10,7 +10,7 @@ import { BaseFields } from './base-fields';
 import { LooksSlab } from './looks-slab';
 import { PigmentDoses } from './pigment-doses';
 import { TintHead, TintRoom } from './tint-nav';
-import { reckonBody } from './tint-words';
+import { calculateTintBody } from './tint-words';
 import { TintVersions } from './tint-versions';
 import { WeighSlab } from './weigh-slab';
 
@@ -34,8 +34,8 @@ export function TintEditor({
   const [unnamed, setUnnamed] = useState(false);
   const save = useSaveTint();
   const remove = useRemoveTint();
-  const reckoned = useMemo(() => reckonBody(draft, palette), [draft, palette]);
-  const { figures, errors } = reckoned;
+  const calculated = useMemo(() => calculateTintBody(draft, palette), [draft, palette]);
+  const { figures, errors } = calculated;
   const tint = tintOf(draft, palette.find);
   const set = (part: Partial<TintInput>) => setDraft({ ...draft, ...part });
   const keep = (version = draft.version) => {

@@ -1,4 +1,4 @@
-import { InputError, isPigment, reckonTint, type Dose, type TintFigures } from '@dewpot/core';
+import { InputError, isPigment, calculateTint, type Dose, type TintFigures } from '@dewpot/core';
 import { tintOf, type TintBody, type TintInput } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
 
@@ -17,17 +17,17 @@ export const sayDoses = (doses: readonly Dose[]): string =>
     : doses.map(({ material, amount }) => `${percent(amount)} ${within(material.name)}`).join(' and ');
 
 /** A tint with what it comes to, or what is wrong with it, by field. */
-export interface ReckonedTint {
+export interface CalculatedTint {
   readonly figures?: TintFigures;
   readonly errors: Readonly<Record<string, string>>;
 }
 
-/** Reckons a tint by what the workshop's chips have taught. */
-export function reckonBody(body: TintBody, { find, colours: known }: Palette): ReckonedTint {
+/** Calculates a tint by what the workshop's chips have taught. */
+export function calculateTintBody(body: TintBody, { find, colours: known }: Palette): CalculatedTint {
   const tint = tintOf(body, find);
   if (!tint) return { errors: { base: 'Its cement is no longer in store. Choose another one.' } };
   try {
-    return { figures: reckonTint(tint, known), errors: {} };
+    return { figures: calculateTint(tint, known), errors: {} };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     return {
@@ -36,9 +36,9 @@ export function reckonBody(body: TintBody, { find, colours: known }: Palette): R
   }
 }
 
-/** The dry colour of a tint or a chip as it is reckoned, #rrggbb; undefined where it cannot be. */
+/** The dry colour of a tint or a chip as it is calculated, #rrggbb; undefined where it cannot be. */
 export const dryOf = (body: TintBody, palette: Palette): string | undefined =>
-  reckonBody(body, palette).figures?.looks.find(({ look }) => look === 'dry')?.colour;
+  calculateTintBody(body, palette).figures?.looks.find(({ look }) => look === 'dry')?.colour;
 
 /** Where a new tint or chip begins: on white cement with fine sand, or what the store has. */
 export function firstBase({ stores: { materials } }: Palette): TintInput['base'] | undefined {

@@ -6,7 +6,7 @@ import { CastFace } from '../ui/cast-face';
 import { Busy, Empty, Failure } from '../ui/states';
 import { PigmentsSlab } from './pigments-slab';
 import { TintHead, TintRoom } from './tint-nav';
-import { reckonBody, sayDoses, within } from './tint-words';
+import { calculateTintBody, sayDoses, within } from './tint-words';
 
 /** All tints as they dry and as they look wet, and what is known of each pigment. */
 export function TintsPage() {
@@ -47,7 +47,7 @@ export function TintsPage() {
 }
 
 function TintCard({ tint, palette }: { tint: TintView; palette: Palette }) {
-  const { figures } = useMemo(() => reckonBody(tint, palette), [tint, palette]);
+  const { figures } = useMemo(() => calculateTintBody(tint, palette), [tint, palette]);
   const resolved = tintOf(tint, palette.find);
   const untried = figures?.chips === 0;
   const look = (name: string) => figures?.looks.find((one) => one.look === name)?.colour;

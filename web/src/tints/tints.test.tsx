@@ -7,13 +7,13 @@ import type { TintsView } from '@dewpot/contract';
 import { brick, fakeServer, paletteOf, redChip, Refusal, renderScreen, straw } from '../../test/fake-server';
 import { BookPage } from './book-page';
 import { ChipsPage } from './chips-page';
-import { LadderPage } from './ladder-page';
+import { LadderPage } from './dose-series-page';
 import { TintPage } from './tint-page';
 import { TintsPage } from './tints-page';
 import { bookCsv, tintsJson } from './tint-files';
 import { dryOf } from './tint-words';
 import { WantedPage } from './wanted-page';
-import { WaysPage } from './ways-page';
+import { WaysPage } from './after-curing-page';
 
 const measured = { ...redChip, measured: { colour: '#b1563f', by: 'reader' as const, at: redChip.castAt! + 1 } };
 const withChips = (...swatches: TintsView['swatches']) => ({ tints: { tints: [brick, straw], swatches } });

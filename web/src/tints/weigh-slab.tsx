@@ -67,7 +67,7 @@ export function WeighSlab({ tint, figures, palette }: { tint: Tint; figures: Tin
         />
       </div>
       <p className="quiet mt-2 text-sm">
-        reckoned on {units.say(binder, 'g')} of binder in it, {within(tint.base.binder.name)}
+        calculated on {units.say(binder, 'g')} of binder in it, {within(tint.base.binder.name)}
       </p>
       <ul className="divide-base-300 mt-1 divide-y">
         {tint.doses.map(({ material, amount }, i) => {

@@ -1,6 +1,6 @@
 import type { Span } from '@dewpot/core';
+import { MINUTE } from '@dewpot/core';
 
-const MINUTE = 60_000;
 /** Hands free for longer than this are drawn short, with a break in the axis. */
 const LONG = 25 * MINUTE;
 /** As long as this. */

@@ -5,7 +5,7 @@ import type { UseMutationResult } from '@tanstack/react-query';
 import { toast } from './toast';
 import { FileButton } from './file-button';
 import { Failure } from './states';
-import { WhatChanges } from './what-changes';
+import { WhatChanges } from './import-preview';
 
 /** What a file holds as far as it can be told here, or what is wrong with it. */
 export type ReadFile = { readonly file: unknown } | { readonly issues: readonly FieldIssue[] };

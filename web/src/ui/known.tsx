@@ -1,6 +1,6 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { useQuery, type QueryKey, type UseQueryOptions } from '@tanstack/react-query';
-import { Nowhere } from './nowhere';
+import { Nowhere } from './not-found';
 import { Busy, Failure } from './states';
 
 interface Named {
@@ -12,7 +12,7 @@ const named = <T,>(answer: T, pick?: (answer: T) => readonly Named[]) =>
 
 /**
  * Shows what stands on things that an address names. A list that the browser kept may be older than what another device made:
- * where one is not in it, the list is asked for anew first. What is unknown after that is said; nothing is taken in its place.
+ * where one is not in it, the list is asked for again first. What is unknown after that is said; nothing is taken in its place.
  */
 export function Known<T, K extends QueryKey>({
   list,

@@ -4,8 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { computed, figure, line } from '@dewpot/core';
 import { HOUR, NOW, renderInside } from '../../test/stand-ins';
 import { DataTable, type TableColumn } from './data-table';
-import { BigFigure } from './reckoning';
-import { sayDay, saySpan, sayWhen } from './say-when';
+import { BigFigure } from './figure-working';
+import { sayDay, saySpan, sayWhen } from './format-time';
 import { ScoopTally } from './scoop-tally';
 import { windowInWords } from './window-band';
 
@@ -24,13 +24,13 @@ describe('the scoop tally', () => {
 
 describe('a figure', () => {
   const volume = figure(2014.89, 'mL', computed, [line('Outer mould', 4599.29, 'mL'), line('It holds', 2014.89, 'mL')]);
-  it('is large, with its reckoning beneath it', async () => {
+  it('is large, with its working beneath it', async () => {
     renderInside(<BigFigure label="It holds" figure={volume} />);
     expect(screen.getByText('2.01')).toBeVisible();
     expect(screen.queryByText('4.60 L')).toBeNull();
     await userEvent.click(screen.getByText('Where does this come from?'));
     expect(await screen.findByText('4.60 L')).toBeVisible();
-    expect(screen.getByText(/reckoned from your measurements/)).toBeVisible();
+    expect(screen.getByText(/calculated from your measurements/)).toBeVisible();
   });
   it('is told in US customary units where the workshop has them', () => {
     renderInside(<BigFigure label="It holds" figure={volume} />, { units: 'us' });
@@ -39,7 +39,7 @@ describe('a figure', () => {
 });
 
 describe('a window', () => {
-  const window = { stroke: 'Lift out', early: NOW + HOUR, good: NOW + 3 * HOUR, late: NOW + 9 * HOUR } as const;
+  const window = { stroke: 'Demould', early: NOW + HOUR, good: NOW + 3 * HOUR, late: NOW + 9 * HOUR } as const;
   it.each([
     [0, /^from today/],
     [2, /^early still; good today/],

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { DAY } from '@dewpot/core';
 
 /** The time, told again every minute. */
 export function useNow(): number {
@@ -10,7 +11,5 @@ export function useNow(): number {
   return now;
 }
 
-const DAY = 24 * 3_600_000;
-
-/** The day that it is, ms at its beginning: for what is told by the day and need not be reckoned anew each minute. */
+/** The day that it is, ms at its beginning: for what is told by the day and need not be calculated again each minute. */
 export const useDay = (): number => Math.floor(useNow() / DAY) * DAY;

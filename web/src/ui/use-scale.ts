@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { isReading, steadyReading } from '@dewpot/core';
+import { isReading, stableReading } from '@dewpot/core';
 import type { ScaleReading } from '@dewpot/contract';
 import { hear } from '../api/stream';
 
@@ -42,7 +42,7 @@ export function useScale(wanted: boolean): ScaleAtHand {
     };
   }, [wanted]);
   const last = readings.at(-1);
-  const steady = down ? undefined : steadyReading(readings);
+  const steady = down ? undefined : stableReading(readings);
   return {
     link: down ? 'down' : last ? 'up' : 'waiting',
     ...(last && { last }),

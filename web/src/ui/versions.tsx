@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { exactly, sayDay } from './say-when';
+import { exactly, sayDay } from './format-time';
 import { useNow } from './use-now';
 
 interface Version {

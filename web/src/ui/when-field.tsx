@@ -1,8 +1,8 @@
 import { useId, useState } from 'react';
 import { format } from 'date-fns';
+import { MINUTE } from '@dewpot/core';
 import { useNow } from './use-now';
 
-const MINUTE = 60_000;
 const LOCAL = "yyyy-MM-dd'T'HH:mm";
 
 /** When something happened: just now, unless it is moved back. `undefined` stands for now. */

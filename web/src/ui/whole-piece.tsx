@@ -11,7 +11,7 @@ export interface StandingPart {
 }
 
 /** A piece as it stands: one casting, or several joined, from the ground up. */
-export interface Whole {
+export interface WholeArticle {
   readonly shape: MouldShape;
   readonly parts?: readonly StandingPart[] | undefined;
 }
@@ -26,7 +26,7 @@ function standing(parts: readonly StandingPart[], scale: number) {
 }
 
 /** Size that a whole piece takes on the screen, px. */
-export function wholeSize({ shape, parts }: Whole, scale: number): { width: number; height: number } {
+export function wholeSize({ shape, parts }: WholeArticle, scale: number): { width: number; height: number } {
   if (!parts) return pieceSize(shape, scale);
   const { width, height } = standing(parts, scale);
   return { width, height };
@@ -40,7 +40,7 @@ export const WholePiece = memo(function WholePiece({
   skin,
   scale,
   stage,
-}: Whole & { colour: string; skin?: Skin | undefined; scale: number; stage?: Stage | 'ready' | undefined }) {
+}: WholeArticle & { colour: string; skin?: Skin | undefined; scale: number; stage?: Stage | 'ready' | undefined }) {
   if (!parts) return <Piece shape={shape} colour={colour} skin={skin} scale={scale} {...(stage && { stage })} />;
   const { feet } = standing(parts, scale);
   return (

@@ -1,7 +1,7 @@
 import { phaseOf, type Window } from '@dewpot/core';
-import { exactly, sayWhen } from './say-when';
+import { exactly, sayWhen } from './format-time';
 
-type Span = Omit<Window, 'stroke'>;
+type Span = Omit<Window, 'task'>;
 
 const hatch = (colour: string) => `repeating-linear-gradient(135deg, ${colour} 0 3px, transparent 3px 6px)`;
 
@@ -23,10 +23,10 @@ export function windowInWords(window: Span, now: number): string {
 export function WindowBand({
   window,
   now,
-  what = window.stroke,
+  what = window.task,
   large = false,
 }: {
-  window: Span & Partial<Pick<Window, 'stroke'>>;
+  window: Span & Partial<Pick<Window, 'task'>>;
   now: number;
   /** What the window is for, in words. */
   what?: string | undefined;

@@ -12,7 +12,7 @@ import { PageHead } from '../ui/page-head';
 import { PieceThumb } from '../ui/piece-thumb';
 import { QuantityField } from '../ui/quantity-field';
 import { Busy, Empty, Failure } from '../ui/states';
-import { sayWhen } from '../ui/say-when';
+import { sayWhen } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { useScale } from '../ui/use-scale';
 import { useUnits } from '../ui/units';

@@ -24,7 +24,7 @@ import {
 import { expose, transfer } from 'comlink';
 
 /** What heavy work answers: an answer, or what is wrong with the file. */
-export type Answer<T> = { readonly ok: T } | { readonly issues: readonly FieldIssue[] };
+export type FileAnswer<T> = { readonly ok: T } | { readonly issues: readonly FieldIssue[] };
 
 /** A mesh as it was first read: its measure and a thinned picture of it. */
 export interface FirstReading {
@@ -43,7 +43,7 @@ const SHOWN = 12_000;
 
 let held: { triangles: Triangles; measure: MeshMeasure } | undefined;
 
-async function answer<T>(work: () => T | Promise<T>): Promise<Answer<T>> {
+async function answer<T>(work: () => T | Promise<T>): Promise<FileAnswer<T>> {
   try {
     return { ok: await work() };
   } catch (error) {
@@ -66,7 +66,7 @@ function thinned(triangles: Triangles): Float32Array {
 
 const work = {
   /** Reads a mesh file and keeps its triangles here. */
-  async read(file: File, progress: Progress): Promise<Answer<FirstReading>> {
+  async read(file: File, progress: Progress): Promise<FileAnswer<FirstReading>> {
     const read = await answer(async () => {
       checkMeshSize(file.size);
       const bytes = new Uint8Array(await file.arrayBuffer());
@@ -78,7 +78,7 @@ const work = {
     return 'ok' in read ? transfer(read, [read.ok.picture.buffer]) : read;
   },
   /** Analyses the mesh that was read, stood and taken as it was said. */
-  analyse(up: Up, unit: MeshUnit, role: MeshRole, progress: Progress): Promise<Answer<FullReading>> {
+  analyse(up: Up, unit: MeshUnit, role: MeshRole, progress: Progress): Promise<FileAnswer<FullReading>> {
     return answer(() => {
       if (!held) throw new Error('No mesh was read.');
       const stood = standMesh(held.triangles, held.measure, up, unit);
@@ -86,9 +86,9 @@ const work = {
     });
   },
   /** Reads the closed outlines of an SVG or a DXF. */
-  outlines: (text: string): Promise<Answer<OutlineReading>> => answer(() => readDrawing(text)),
+  outlines: (text: string): Promise<FileAnswer<OutlineReading>> => answer(() => readDrawing(text)),
   /** Finds the card and the outline on a photo. */
-  trace: (pixels: PhotoPixels, wish: TraceWish, progress: Progress): Promise<Answer<PhotoTrace>> =>
+  trace: (pixels: PhotoPixels, wish: TraceWish, progress: Progress): Promise<FileAnswer<PhotoTrace>> =>
     answer(() => tracePhoto(pixels, wish, { progress })),
 };
 

@@ -18,7 +18,7 @@ export interface Judging {
 }
 
 /** What speaks against a plan, what is not known, and the mixes in which less speaks against it. */
-export interface Judged extends Judgement {
+export interface JudgedPlan extends Judgement {
   readonly fitting: readonly FittingMix[];
 }
 
@@ -28,14 +28,14 @@ const wantsAnotherMix = ({ findings }: Judgement) =>
   );
 
 /** Judges a plan; other mixes are looked at only where one would help. */
-export function judgePlan(plan: PourPlan, figures: PourFigures, { context, candidates }: Judging): Judged {
+export function judgePlan(plan: PourPlan, figures: PourFigures, { context, candidates }: Judging): JudgedPlan {
   const judgement = judgePour(plan, figures, context);
   const fitting = wantsAnotherMix(judgement) ? mixesThatFit(plan, figures, context, candidates) : [];
   return { ...judgement, fitting };
 }
 
 /** Judges a plan by itself, without its sheet; undefined where it cannot be poured at all. */
-export function judgeAlone(plan: PourPlan, judging: Judging): Judged | undefined {
+export function judgeAlone(plan: PourPlan, judging: Judging): JudgedPlan | undefined {
   try {
     return judgePlan(plan, figuresToJudge(plan), judging);
   } catch (error) {

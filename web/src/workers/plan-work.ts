@@ -7,20 +7,20 @@ import {
   type Measuring,
   type MeasuringChoice,
   type ProposedWay,
-  type SettingClass,
+  type BinderClass,
 } from '@dewpot/core';
 import { judgeAlone } from './judge-plan';
-import { reckonParts } from '../pours/reckon-parts';
+import { calculateParts } from '../pours/calculate-parts';
 
 /** How a batch comes out in every way of measuring, and the way that is proposed; or what is wrong with it. */
 export type MeasuredWays =
   | { readonly proposed: ProposedWay; readonly ways: readonly MeasuringChoice[]; readonly issues: readonly [] }
   | { readonly ways?: undefined; readonly issues: readonly FieldIssue[] };
 
-function measure(batch: BatchMasses, measuring: Measuring, setting: SettingClass): MeasuredWays {
+function measure(batch: BatchMasses, measuring: Measuring, binderClass: BinderClass): MeasuredWays {
   try {
     const ways = measuringChoices(batch, measuring);
-    return { proposed: proposeWay(batch, measuring, setting), ways, issues: [] };
+    return { proposed: proposeWay(batch, measuring, binderClass), ways, issues: [] };
   } catch (error) {
     if (error instanceof InputError) return { issues: error.issues };
     throw error;
@@ -30,7 +30,7 @@ function measure(batch: BatchMasses, measuring: Measuring, setting: SettingClass
 /** What is worked out beside the screen. */
 export const planWork = {
   /** Sheets and steps of a pour's parts, or what is wrong with them. */
-  reckon: reckonParts,
+  calculate: calculateParts,
   /** What speaks against a plan, without its sheet. */
   judge: judgeAlone,
   measure,

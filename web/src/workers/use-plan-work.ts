@@ -16,7 +16,7 @@ function start(): Running {
 const hasWorkers = () => 'Worker' in window;
 
 /**
- * What a job comes to beside the screen, in a worker where there is one; while it is done anew, what was told before stands.
+ * What a job comes to beside the screen, in a worker where there is one; while it is done again, what was told before stands.
  * A new job is a new function: keep it with useCallback. Undefined asks for nothing.
  */
 export function usePlanWork<T>(

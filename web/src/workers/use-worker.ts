@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { FieldIssue } from '@dewpot/core';
 import { proxy, wrap, type Remote } from 'comlink';
-import type { Answer, FilesWork } from './files.worker';
+import type { FileAnswer, FilesWork } from './files.worker';
 
 /** Heavy work as the screen sees it. */
 export interface Work {
@@ -10,7 +10,7 @@ export interface Work {
   readonly issues: readonly FieldIssue[];
   /** Runs one job in the worker; undefined where it was refused or stopped. */
   readonly run: <T>(
-    job: (files: Remote<FilesWork>, progress: (done: number) => void) => Promise<Answer<T>>,
+    job: (files: Remote<FilesWork>, progress: (done: number) => void) => Promise<FileAnswer<T>>,
   ) => Promise<T | undefined>;
   /** Stops at once, whatever runs, and forgets what was wrong. */
   readonly stop: () => void;
@@ -54,7 +54,7 @@ export function useWorker(): Work {
     setIssues([]);
     setDone(0);
     // A worker that runs out of memory dies without an answer: that must be told too.
-    const died = new Promise<Answer<never>>((settle) => {
+    const died = new Promise<FileAnswer<never>>((settle) => {
       worker.onerror = (event) => {
         event.preventDefault();
         settle(givenUp('The file could not be read: it is too large for this browser.'));

@@ -2,10 +2,10 @@ import { dryingSchools, usualDrying, type DryingSchool } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { toast } from '../ui/toast';
-import { overrulesQuery } from '../api/finish';
+import { overridesQuery } from '../api/finish';
 import { useSaveSettings, useSession } from '../api/session';
 import { Choice } from '../ui/choice';
-import { sayDay } from '../ui/say-when';
+import { sayDay } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 
@@ -15,12 +15,12 @@ const schools = (Object.keys(dryingSchools) as DryingSchool[]).map((value) => ({
   hint: dryingSchools[value].why,
 }));
 
-/** How it is told that a piece is dry, and what came of the gates that were overruled. */
+/** How it is told that a piece is dry, and what came of the gates that were overridden. */
 export function DryingSettings() {
   const { workshop } = useSession();
   const save = useSaveSettings();
   const now = useNow();
-  const { data } = useQuery(overrulesQuery);
+  const { data } = useQuery(overridesQuery);
   const { id: _, demo: __, ...settings } = workshop;
   const told = [data?.open.told, data?.film.told].filter(Boolean);
   return (

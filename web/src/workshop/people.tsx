@@ -9,7 +9,7 @@ import { TextField } from '../ui/text-field';
 import { toast } from '../ui/toast';
 
 /** Who works here; the owner lets others in and removes them. */
-export function People() {
+export function PeopleSlab() {
   const people = useQuery(peopleQuery);
   return (
     <section className="card-slab" aria-label="People">

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { calendarFile, calendarQuery, useMakeAddress, useStopAddress } from '../api/calendar';
 import { switchNotices, useNotices, type Notices } from '../ui/notices';
-import { exactly } from '../ui/say-when';
+import { exactly } from '../ui/format-time';
 import { Failure } from '../ui/states';
 
 /** The round in a calendar of one's own, and notices of this browser. */

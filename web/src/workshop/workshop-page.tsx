@@ -13,10 +13,10 @@ import { SelectField } from '../ui/select-field';
 import { QuantityField } from '../ui/quantity-field';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
-import { CureSettings } from './cure-settings';
+import { CureSettings } from './curing-settings';
 import { DryingSettings } from './drying-settings';
 import { OwnAccount } from './own-account';
-import { People } from './people';
+import { PeopleSlab } from './people';
 import { Reminders } from './reminders';
 
 /** Units, limits and people. */
@@ -40,7 +40,7 @@ export function WorkshopPage() {
               Places and their air
             </Link>
           </section>
-          <People />
+          <PeopleSlab />
           <Cautions />
         </div>
       </div>

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { fakeServer, Refusal, renderScreen } from '../../test/fake-server';
 import { NOW, session } from '../../test/stand-ins';
-import { DoorPage } from '../door/door-page';
+import { DoorPage } from '../sign-in/sign-in-page';
 import { WorkshopPage } from './workshop-page';
 
 describe('the workshop', () => {
@@ -34,7 +34,7 @@ describe('the workshop', () => {
     expect(sent).toEqual([]);
   });
 
-  it('keeps what the damp cure ends by, and the hours in which things are wetted', async () => {
+  it('keeps what the moist curing ends by, and the hours in which things are wetted', async () => {
     const sent = fakeServer({ 'PUT workshop': session });
     renderScreen(<WorkshopPage />);
     await userEvent.selectOptions(await screen.findByLabelText('Which share'), '80 %');
@@ -43,8 +43,8 @@ describe('the workshop', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Wet in these hours' }));
     await waitFor(() => expect(sent).toHaveLength(3));
     expect(sent.map(({ body }) => body)).toMatchObject([
-      { dampCure: { by: 'share', share: 0.8 } },
-      { dampCure: { by: 'school', school: 'patient' } },
+      { moistCuring: { by: 'share', share: 0.8 } },
+      { moistCuring: { by: 'school', school: 'patient' } },
       { waking: { from: 6, to: 22 } },
     ]);
   });

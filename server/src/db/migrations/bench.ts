@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { wallOff } from './policies.js';
+import { enableRowSecurity } from './policies.js';
 
 const up = [
   `CREATE TABLE "run_events" ("id" uuid NOT NULL, "workshop_id" uuid NOT NULL, "pour_id" uuid NOT NULL, "person_id" uuid, "event" jsonb NOT NULL, "recorded_at" TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT clock_timestamp(), CONSTRAINT "PK_6a60304b2cec8281b713a19fa7b" PRIMARY KEY ("id"))`,
@@ -16,7 +16,8 @@ const walled = ['run_events', 'bench_scales'];
 /** What happens at the bench, event by event; the scale on it; what a run taught. */
 export class Bench1764500000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
-    for (const statement of [...up, ...walled.flatMap((table) => wallOff(table))]) await runner.query(statement);
+    for (const statement of [...up, ...walled.flatMap((table) => enableRowSecurity(table))])
+      await runner.query(statement);
   }
 
   async down(runner: QueryRunner): Promise<void> {

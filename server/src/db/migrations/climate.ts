@@ -1,6 +1,6 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 import { APP_ROLE } from '../app-role.js';
-import { wallOff } from './policies.js';
+import { enableRowSecurity } from './policies.js';
 
 const edited = `"id" uuid NOT NULL, "workshop_id" uuid NOT NULL, "version" integer NOT NULL, "created_at" TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT now(), "updated_at" TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT now()`;
 
@@ -27,7 +27,7 @@ const tables = [
 const walled = ['places', 'air_readings', 'air_asides', 'lift_out_lessons', 'cast_pictures', 'calendar_keys'];
 
 /** Statements of a function in which a partition is walled like its table; `part` names it. */
-const wallOfPart = wallOff('%1$I')
+const wallOfPart = enableRowSecurity('%1$I')
   .map((statement) => statement.replaceAll('"', '').replaceAll("'", "''"))
   .map((statement) => `EXECUTE format('${statement}', part);`)
   .join('\n      ');
@@ -73,7 +73,7 @@ const fill = [
 /** Places and their air; what lift-outs taught; pictures of casts; secret addresses of calendars. */
 export class Climate1764600000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
-    for (const statement of [...tables, ...walled.flatMap((table) => wallOff(table)), ...functions, ...fill])
+    for (const statement of [...tables, ...walled.flatMap((table) => enableRowSecurity(table)), ...functions, ...fill])
       await runner.query(statement);
   }
 

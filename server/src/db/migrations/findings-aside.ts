@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { wallOff } from './policies.js';
+import { enableRowSecurity } from './policies.js';
 
 const up = [
   `CREATE TABLE "findings_aside" (
@@ -7,7 +7,7 @@ const up = [
      "finding" text NOT NULL, "reason" text NOT NULL,
      CONSTRAINT "PK_9b23a9f4d9f65cf57b3f9d3a44b" PRIMARY KEY ("workshop_id", "id"))`,
   `CREATE UNIQUE INDEX "IDX_d3e849f106e0b97185458a447a" ON "findings_aside" ("workshop_id", "mould_id", "mix_id", "finding")`,
-  ...wallOff('findings_aside'),
+  ...enableRowSecurity('findings_aside'),
 ];
 
 /** Findings that a workshop put aside for a mould with a mix; they go with either. */

@@ -1,6 +1,6 @@
-import { handbookMaterials } from '@dewpot/core';
+import { sealers } from './frozen-handbook.js';
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { wallOff } from './policies.js';
+import { enableRowSecurity } from './policies.js';
 
 const tables = [
   `CREATE TABLE "trial_tiles" ("id" uuid NOT NULL, "workshop_id" uuid NOT NULL, "mix_id" uuid NOT NULL, "body" jsonb NOT NULL, CONSTRAINT "PK_291d82c940426bc160e0732414a" PRIMARY KEY ("id"))`,
@@ -20,12 +20,13 @@ const DRY = `{"film": false, "heldDays": 0, "heldWithin": 1, "strays": []}`;
 /** Trial tiles, what overruled gates taught; the handbook's sealers for workshops that are here already. */
 export class Finish1765200000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
-    for (const statement of [...tables, ...walled.flatMap((table) => wallOff(table))]) await runner.query(statement);
+    for (const statement of [...tables, ...walled.flatMap((table) => enableRowSecurity(table))])
+      await runner.query(statement);
     await runner.query(
       `UPDATE "casts" SET "projection" = jsonb_set("projection", '{dry}', $1::jsonb || ("projection" -> 'dry'))`,
       [DRY],
     );
-    for (const { key: _, name, ...body } of handbookMaterials.filter(({ kind }) => kind === 'sealer'))
+    for (const { name, ...body } of sealers)
       await runner.query(
         `INSERT INTO "materials" ("id", "workshop_id", "version", "name", "body") SELECT gen_random_uuid(), "id", 1, $1, $2::jsonb FROM "workshops"`,
         [name, JSON.stringify(body)],

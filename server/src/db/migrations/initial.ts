@@ -1,6 +1,6 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 import { APP_ROLE } from '../app-role.js';
-import { wallOff } from './policies.js';
+import { enableRowSecurity } from './policies.js';
 
 const schema = [
   `CREATE TABLE "workshops" ("id" uuid NOT NULL, "version" integer NOT NULL, "settings" jsonb NOT NULL, "demo" boolean NOT NULL DEFAULT false, "pours_counted" integer NOT NULL DEFAULT '0', CONSTRAINT "PK_6d0e82a124f5b53df91c8989848" PRIMARY KEY ("id"))`,
@@ -75,7 +75,7 @@ export class Initial1764000000000 implements MigrationInterface {
       `REVOKE ALL ON FUNCTION ${name} FROM PUBLIC`,
       `GRANT EXECUTE ON FUNCTION ${name} TO ${APP_ROLE}`,
     ]);
-    const walls = [...wallOff('workshops', 'id'), ...walled.flatMap((table) => wallOff(table))];
+    const walls = [...enableRowSecurity('workshops', 'id'), ...walled.flatMap((table) => enableRowSecurity(table))];
     for (const statement of [...schema, ...walls, ...doors, ...grants]) await runner.query(statement);
   }
 

@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { wallOff } from './policies.js';
+import { enableRowSecurity } from './policies.js';
 
 const up = [
   `ALTER TABLE "lots" ADD "opened_at" bigint`,
@@ -33,7 +33,7 @@ const added: readonly (readonly [table: string, column: string])[] = [
 /** Versions of mixes, lots by bag and age, and what a pour took from which lot. */
 export class Mixes1764200000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
-    for (const statement of [...up, ...wallOff('mix_editions')]) await runner.query(statement);
+    for (const statement of [...up, ...enableRowSecurity('mix_editions')]) await runner.query(statement);
   }
 
   async down(runner: QueryRunner): Promise<void> {

@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { wallOff } from './policies.js';
+import { enableRowSecurity } from './policies.js';
 
 const up = [
   `ALTER TABLE "moulds" ADD "cycles" integer NOT NULL DEFAULT '0'`,
@@ -21,7 +21,8 @@ const walled = ['mould_pictures', 'tubs'];
 /** Copies with their wear, pictures of moulds, and the tubs that a caster owns. */
 export class Moulds1764100000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
-    for (const statement of [...up, ...walled.flatMap((table) => wallOff(table))]) await runner.query(statement);
+    for (const statement of [...up, ...walled.flatMap((table) => enableRowSecurity(table))])
+      await runner.query(statement);
   }
 
   async down(runner: QueryRunner): Promise<void> {

@@ -1,7 +1,7 @@
 import { APP_ROLE } from '../app-role.js';
 
 /** Statements that give a table to the application and wall it by workshop. `column` names the workshop in it. */
-export function wallOff(table: string, column = 'workshop_id'): string[] {
+export function enableRowSecurity(table: string, column = 'workshop_id'): string[] {
   const own = `"${column}" = nullif(current_setting('app.workshop', true), '')::uuid`;
   return [
     `GRANT SELECT, INSERT, UPDATE, DELETE ON "${table}" TO ${APP_ROLE}`,

@@ -1,6 +1,6 @@
-import { handbookMaterials } from '@dewpot/core';
+import { colours } from './frozen-handbook.js';
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { wallOff } from './policies.js';
+import { enableRowSecurity } from './policies.js';
 
 const up = [
   `CREATE TABLE "tints" ("id" uuid NOT NULL, "workshop_id" uuid NOT NULL, "version" integer NOT NULL, "created_at" TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT now(), "updated_at" TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT now(), "name" text NOT NULL, "body" jsonb NOT NULL, "edition" integer NOT NULL DEFAULT '1', CONSTRAINT "PK_bdf961b58aa3ab6d3a51341260f" PRIMARY KEY ("id"))`,
@@ -17,8 +17,9 @@ const walled = ['tints', 'swatches', 'tint_editions'];
 /** Tints, their versions and the chips that teach them; materials of the handbook get their colours. */
 export class Tints1764300000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
-    for (const statement of [...up, ...walled.flatMap((table) => wallOff(table))]) await runner.query(statement);
-    for (const { name, colour, tinting } of handbookMaterials.filter((one) => one.colour))
+    for (const statement of [...up, ...walled.flatMap((table) => enableRowSecurity(table))])
+      await runner.query(statement);
+    for (const { name, colour, tinting } of colours)
       await runner.query(
         `UPDATE "materials" SET "body" = "body" || $2::jsonb WHERE "name" = $1 AND NOT "body" ? 'colour'`,
         [name, JSON.stringify({ colour, tinting })],

@@ -1,0 +1,167 @@
+import {
+  coversInOrder,
+  demouldRisks,
+  demouldsCame,
+  pieceGuides,
+  type Cover,
+  type DateOrder,
+  type DemouldCame,
+  type DemouldCare,
+  type DemouldRecord,
+  type PieceKind,
+  type PlaceKind,
+  type BinderClass,
+  type CastTask,
+} from '@dewpot/core';
+import { IsBoolean, IsIn, IsOptional, IsTimeZone } from 'class-validator';
+import { LATEST, MOST_HOURS, Amount, Amounts, Celsius, Hours, ListOf, Part, Share, Text, Whole } from './limits.js';
+import { MoistCuringInput, WakingInput } from './accounts.js';
+import { castTasks } from './cast-events.js';
+import { AirReadingInput, MOST_READINGS, placeKinds } from './ambient.js';
+import { binderClasses } from './mixes.js';
+import { MouldShapeInput } from './solids.js';
+
+const MOST_EVENTS = 2000;
+const pieceKinds = Object.keys(pieceGuides);
+
+export class TemperaturePoint {
+  @Hours() hour: number;
+  @Amount(-40, 90) temperature: number;
+}
+
+/** Temperatures that a piece stands in, and its binder. */
+class TemperatureSeries {
+  @ListOf(() => TemperaturePoint, { least: 1, most: MOST_READINGS })
+  readings: TemperaturePoint[];
+  @IsIn(binderClasses) binderClass: BinderClass;
+}
+
+export class MaturityQuestion extends TemperatureSeries {
+  /** Hours since the pour. */
+  @Amount(0, 100000) hours: number;
+  /** Under this it stands still, °C: −10, or 0 in the stricter school. */
+  @IsOptional() @IsIn([-10, 0]) datum?: number;
+}
+
+export class DemouldRecordInput implements DemouldRecord {
+  /** Equivalent hours at 20 °C. */
+  @Hours(0) age: number;
+  @IsIn(demouldsCame) came: DemouldCame;
+}
+
+/** The demouldings of a mould with a mix so far, in the order of time. */
+export class DemouldQuestion {
+  @IsIn(binderClasses) binderClass: BinderClass;
+  @IsIn(pieceKinds) piece: PieceKind;
+  /** Its grains are light. */
+  @IsOptional() @IsBoolean() lightweight?: boolean;
+  @ListOf(() => DemouldRecordInput, { most: 500 })
+  records: DemouldRecordInput[];
+  @IsOptional() @IsIn(Object.keys(demouldRisks)) care?: DemouldCare;
+  /** How many records there were when it was last to be tried earlier again. */
+  @IsOptional() @Whole(0, 500) triedAgainAt?: number;
+}
+
+/** A mould full of a mix, and the temperatures it stands in: when is each thing good? */
+export class WindowsQuestion extends TemperatureSeries {
+  @IsIn(pieceKinds) piece: PieceKind;
+  /** Its grains are light. */
+  @IsOptional() @IsBoolean() lightweight?: boolean;
+  @Part(() => MouldShapeInput) shape: MouldShapeInput;
+  @IsOptional() @IsBoolean() accelerated?: boolean;
+  /** At 20 °C, h, where the bag says so. */
+  @IsOptional() @Amount(0.05, 72) initialSet?: number;
+  /** What was put on mould and cores; “none” for bare ones. */
+  @IsOptional() @Text(0, 60) release?: string;
+}
+
+export class WeatherQuestion extends TemperatureSeries {
+  /** Hours since the pour: what lies before it is past. */
+  @Amount(0, 100000) now: number;
+  /** 28-day strength, MPa. */
+  @IsOptional() @Amount(0.1, 200) strength?: number;
+}
+
+export class EvaporationQuestion {
+  @Celsius() concrete: number;
+  @Celsius() air: number;
+  @Share() humidity: number;
+  @Amount(0, 300) wind: number;
+}
+
+/** A face in its air: what would each cover do, and when is it wetted? */
+export class CoversQuestion extends EvaporationQuestion {
+  @IsBoolean() lightweight: boolean;
+  @IsOptional() @Part(() => WakingInput) waking?: WakingInput;
+}
+
+export class MistingQuestion extends CoversQuestion {
+  @IsIn(coversInOrder) cover: Cover;
+}
+
+export class FaceHourInput {
+  @Hours(0) from: number;
+  @Hours(0) to: number;
+  /** kg/m²/h, what the cover lets through counted in. */
+  @Amount(0, 20) evaporation: number;
+}
+
+/** What left a face hour by hour, and when it was wetted. */
+export class SurfaceQuestion {
+  @ListOf(() => FaceHourInput, { least: 1, most: MOST_READINGS })
+  stretches: FaceHourInput[];
+  @Amounts(-MOST_HOURS, MOST_HOURS, { most: MOST_EVENTS }) wettings: number[];
+  @IsBoolean() lightweight: boolean;
+}
+
+export class DampEndQuestion extends MoistCuringInput {
+  @IsIn(binderClasses) binderClass: BinderClass;
+  /** Lightweight, or to meet frost. */
+  @IsOptional() @IsBoolean() longer?: boolean;
+}
+
+export class PhReadingInput {
+  /** ms */
+  @Amount(0, LATEST) at: number;
+  @Amount(0, 14) ph: number;
+}
+
+export class LeachingQuestion {
+  @ListOf(() => PhReadingInput, { most: 200 }) readings: PhReadingInput[];
+  @Whole(0, 100) soaks: number;
+}
+
+/** A logger's readings: which of them count, and what is bridged. */
+export class AirSeriesQuestion {
+  @ListOf(() => AirReadingInput, { least: 1, most: MOST_READINGS })
+  readings: AirReadingInput[];
+  /** ms */
+  @Amount(0, LATEST) now: number;
+}
+
+export class AirFileQuestion {
+  /** The file as text. */
+  @Text(1, 2_000_000) text: string;
+  @IsTimeZone() zone: string;
+  @IsOptional() @IsIn(['day-first', 'month-first']) order?: DateOrder;
+}
+
+export class FollowQuestion {
+  @ListOf(() => AirReadingInput, { most: MOST_READINGS })
+  place: AirReadingInput[];
+  @ListOf(() => AirReadingInput, { most: MOST_READINGS })
+  outdoors: AirReadingInput[];
+  @IsIn(placeKinds) kind: PlaceKind;
+  /** Weather ahead, to be told as it will be in the place. */
+  @ListOf(() => AirReadingInput, { most: 500 }) ahead: AirReadingInput[];
+}
+
+/** Where a task is put off to. */
+export class SnoozeQuestion {
+  @IsIn(castTasks) task: CastTask;
+  /** Its window, ms. */
+  @Amount(0, LATEST) early: number;
+  @Amount(0, LATEST) good: number;
+  @Amount(0, LATEST) late: number;
+  @Amount(0, LATEST) until: number;
+}

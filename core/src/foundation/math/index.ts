@@ -1,0 +1,5 @@
+export * from './interpolate.js';
+export * from './linear-system.js';
+export * from './mean.js';
+export * from './minimum.js';
+export * from './normal.js';

@@ -1,0 +1,40 @@
+import { Checker, figure, line, measured, type Figure } from '../../foundation/units/index.js';
+
+/** How a mould's volume was found: by what filled it. */
+export type VolumeMeasuredBy = 'water' | 'sand' | 'batch';
+
+/** A volume that was measured, mL, with how and when (ms since 1970). */
+export interface MeasuredVolume {
+  readonly by: VolumeMeasuredBy;
+  readonly volume: number;
+  readonly at?: number;
+}
+
+/** Difference between measured and computed from which one of them wants looking at. */
+export const DISAGREES = 0.05;
+
+/** Water at the bench, kg/L. */
+const WATER = 1;
+
+const names: Record<VolumeMeasuredBy, string> = {
+  water: 'Water that filled it',
+  sand: 'Sand that filled it',
+  batch: 'Mix that filled it',
+};
+
+/**
+ * Volume from the mass (g) that filled the mould and its density (kg/L): of water 1, of sand its bulk density,
+ * of a batch its fresh density. @throws InputError
+ */
+export function volumeByMass(by: VolumeMeasuredBy, mass: number, density = WATER): Figure {
+  const check = new Checker();
+  check.number('mass', mass, 'The mass that filled it', { above: 0, unit: 'g' });
+  check.number('density', density, 'The density of what filled it', { min: 0.05, max: 5, unit: 'kg/L' });
+  check.done();
+  const volume = mass / density;
+  return figure(volume, 'mL', measured, [
+    line(names[by], mass, 'g'),
+    line(by === 'sand' ? 'Bulk density as it lay' : 'Density', density, 'kg/L'),
+    line('It holds', volume, 'mL', 'mass ÷ density'),
+  ]);
+}

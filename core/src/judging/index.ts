@@ -1,5 +1,0 @@
-export * from './figures-to-judge.js';
-export * from './judged.js';
-export * from './judge-pour.js';
-export * from './least-wall.js';
-export * from './mixes-that-fit.js';

@@ -1,0 +1,160 @@
+import { HOUR, DAY } from '../../foundation/units/index.js';
+import { initialSet, type BinderClass } from '../../mixing/binders/index.js';
+import { moistCuringEnd, demouldWindow, PULL_EARLY, type MoistCuring } from '../../process/curing/index.js';
+import type { PulledCore } from './cores.js';
+import type { CastTask } from './events.js';
+import type { Life } from './life.js';
+import { dryingDues, outDues, sealedDues, type FinishContext } from './sealing-dues.js';
+import { nextWetting, type Wetting } from './wetting.js';
+
+/** A band of time for a task, ms: early before `good`, late after `late`. */
+export interface Window {
+  readonly task: CastTask;
+  readonly early: number;
+  readonly good: number;
+  readonly late: number;
+}
+
+/** Something to do to a cast, and when. */
+export interface Due extends Window {
+  /** Which core is pulled. */
+  readonly core?: string;
+  /** How, or why now. */
+  readonly told?: string;
+  /** Put off until then, ms. */
+  readonly snoozedUntil?: number;
+}
+
+/** What `duesOf` needs beside a cast's life. */
+export interface DueContext extends FinishContext {
+  readonly binderClass: BinderClass;
+  /** Initial set of its mix at 20 °C, h; the handbook's where left out. */
+  readonly initialSet?: number;
+  /** When the piece is as old as so many equivalent hours at 20 °C, ms; undefined where that is out of sight. */
+  readonly reach: (age: number) => number | undefined;
+  /** The age of its demoulding, equivalent hours: learned, or the handbook's. */
+  readonly demouldAge: number;
+  readonly cores?: readonly PulledCore[];
+  readonly moistCuring?: MoistCuring;
+  /** Kept damp longer: lightweight, or to meet frost. */
+  readonly longer?: boolean;
+  /** What its open faces want; undefined where nothing is known of the air. */
+  readonly wetting?: Wetting;
+}
+
+/** What is not in sight by the forecast is put so far off, ms. */
+const HORIZON = 90 * DAY;
+
+function demould(life: Life, { reach, demouldAge }: DueContext): Due {
+  const at = (age: number) => reach(age) ?? life.pouredAt + HORIZON;
+  return {
+    task: 'Demould',
+    early: at(demouldWindow.early * demouldAge),
+    good: at(demouldAge),
+    late: at(demouldWindow.late * demouldAge),
+  };
+}
+
+/** Cores that are drawn while the piece is green, each by the initial set at 20 °C. */
+function pulls(life: Life, { cores = [], reach, binderClass, initialSet: at20 }: DueContext): Due[] {
+  const set = initialSet(binderClass, 20, at20);
+  const at = (share: number) => reach(share * set) ?? life.pouredAt + HORIZON;
+  return cores
+    .filter(({ name }) => !life.pulled?.includes(name))
+    .map(({ name, window: { good, late, how } }) => ({
+      task: 'Pull',
+      core: name,
+      early: at(PULL_EARLY * good),
+      good: at(good),
+      late: at(late),
+      told: how,
+    }));
+}
+
+function endOfMoistCuring(life: Life, { binderClass, reach, moistCuring, longer }: DueContext): Due {
+  const { age, days } = moistCuringEnd(binderClass, moistCuring, longer);
+  const byAge = age > 0 ? (reach(age) ?? life.pouredAt + HORIZON) : life.pouredAt;
+  const good = Math.max(byAge, life.pouredAt + days * DAY, life.demouldedAt ?? life.pouredAt);
+  return { task: 'Uncover', early: good - DAY, good, late: good + 21 * DAY };
+}
+
+function endOfBath({ soak }: Life): Due[] {
+  if (!soak) return [];
+  const good = soak.since + soak.hours * HOUR;
+  const told = soak.bath === 'leach' ? 'change its water, or dip a strip' : 'take it out and rinse it';
+  return [{ task: 'End bath', early: good - HOUR, good, late: good + (soak.bath === 'vinegar' ? HOUR : DAY), told }];
+}
+
+/** An article stands clamped or propped until its joint holds it. */
+function unclamp({ unclampAt }: NonNullable<Life['joint']>): Due {
+  return { task: 'Unclamp', early: unclampAt - HOUR, good: unclampAt, late: unclampAt + 14 * DAY };
+}
+
+/** In the mould an open face is not wetted, but it may want a cover. */
+const covering = (life: Life, context: DueContext) => nextWetting(life, context).filter(({ task }) => task === 'Cover');
+
+function byStage(life: Life, context: DueContext): Due[] {
+  switch (life.stage) {
+    case 'setting':
+      if (life.joint) return [unclamp(life.joint)];
+      return [...pulls(life, context), ...covering(life, context), demould(life, context)];
+    case 'damp':
+      return [...endOfBath(life), ...nextWetting(life, context), endOfMoistCuring(life, context)];
+    case 'drying':
+      return [...endOfBath(life), ...dryingDues(life, context)];
+    case 'sealed':
+      return sealedDues(life, context);
+    case 'out':
+      return outDues(life, context);
+    default:
+      return [];
+  }
+}
+
+/** What is to be done to a cast, what comes first at the head; nothing for one that is part of an article, or broken. */
+export function duesOf(life: Life, context: DueContext): Due[] {
+  return byStage(life, context)
+    .map((due): Due => {
+      const until = life.snoozed?.[due.task] ?? 0;
+      return until > context.now ? { ...due, snoozedUntil: until } : due;
+    })
+    .sort((a, b) => (a.snoozedUntil ?? a.good) - (b.snoozedUntil ?? b.good));
+}
+
+/** Where `now` lies in a window. */
+export function phaseOf(window: Omit<Window, 'task'>, now: number): 'before' | 'early' | 'good' | 'late' {
+  if (now < window.early) return 'before';
+  if (now < window.good) return 'early';
+  return now <= window.late ? 'good' : 'late';
+}
+
+/** What putting a task off until a time costs: nothing, or its window closes at `at`. */
+export interface SnoozeCost {
+  readonly costs: 'nothing' | 'window' | 'dryness' | 'time';
+  readonly at: number;
+  readonly why: string;
+}
+
+const lateMeans: Record<CastTask, { readonly costs: SnoozeCost['costs']; readonly why: string }> = {
+  Pull: { costs: 'window', why: 'after that it locks in the piece' },
+  Demould: { costs: 'window', why: 'after that a core may lock, and the mould is not free' },
+  Cover: { costs: 'dryness', why: 'its open faces dry out until then, and craze' },
+  Wet: { costs: 'dryness', why: 'its open faces lie dry from then on' },
+  'End bath': { costs: 'window', why: 'after that the bath eats into the face, or does no more good' },
+  Uncover: { costs: 'time', why: 'it only dries later' },
+  Weigh: { costs: 'time', why: 'you are only told later when it can be sealed' },
+  Unclamp: { costs: 'time', why: 'its clamps and its place are not free' },
+  Test: { costs: 'time', why: 'you are only told later when it can be sealed' },
+  Coat: { costs: 'time', why: 'it waits well where it is dry; between coats a film turns hard' },
+  Check: { costs: 'time', why: 'what did not hold is found out by its keeper' },
+  'Look back': { costs: 'time', why: 'what it taught comes later' },
+  'Seal again': { costs: 'time', why: 'water gets in where the old coat is worn' },
+  'Put out': { costs: 'time', why: 'it waits well where it is dry' },
+};
+
+/** What putting a task off until `until` costs, before it is done. */
+export function snoozeCost({ task, late }: Window, until: number): SnoozeCost {
+  const { costs, why } = lateMeans[task];
+  if (costs === 'time') return { costs: 'time', at: late, why };
+  return until <= late ? { costs: 'nothing', at: late, why } : { costs, at: late, why };
+}

@@ -1,0 +1,7 @@
+export * from './clean-series.js';
+export type { DateOrder } from './csv-values.js';
+export * from './place-history.js';
+export * from './read-csv.js';
+export * from './readings.js';
+export * from './repeat-days.js';
+export * from './season.js';

@@ -1,0 +1,130 @@
+import Papa from 'papaparse';
+import { InputError } from '../../foundation/units/index.js';
+import { numberOf, orderOfDay, timeOf, type DateOrder } from './csv-values.js';
+import type { AirReading } from './readings.js';
+
+/** How a file of readings is to be read where it does not say so itself. */
+export interface CsvWays {
+  /** IANA name of the zone that its clock was set to. */
+  readonly zone: string;
+  /** Whether the day comes before the month where a date could be read both ways. */
+  readonly order: DateOrder;
+}
+
+/** A file of readings as it was understood. */
+export interface CsvRead {
+  readonly readings: readonly AirReading[];
+  /** Rows that tell nothing, by their number in the file, and why. */
+  readonly unread: readonly { readonly row: number; readonly why: string }[];
+  /** How it was understood, as sentences. */
+  readonly notes: readonly string[];
+}
+
+type Column = 'time' | 'clock' | 'temperature' | 'humidity' | 'wind';
+
+/** What heads of columns are called, by the first word that fits. */
+const heads: readonly (readonly [Column, RegExp])[] = [
+  ['temperature', /temp|°c|°f|\bcelsius|\bfahrenheit/i],
+  ['humidity', /hum|\brh\b|feucht/i],
+  ['wind', /wind/i],
+  ['time', /date|time|stamp|when|datum|zeit/i],
+];
+
+const KMH: readonly (readonly [RegExp, number, string])[] = [
+  [/m\/s/i, 3.6, 'm/s'],
+  [/mph|mi\/h/i, 1.609344, 'mph'],
+  [/kn\b|knots/i, 1.852, 'knots'],
+];
+
+const MOST_ROWS = 200_000;
+
+const refuse = (value: unknown, message: string, remedy: string) =>
+  new InputError([{ field: 'file', value, message, remedy }]);
+
+function columnsOf(head: readonly string[]): Map<Column, number> {
+  const found = new Map<Column, number>();
+  head.forEach((name, i) => {
+    const [column] = heads.find(([, fits]) => fits.test(name)) ?? [];
+    if (column === 'time' && found.has('time')) found.set('clock', found.get('clock') ?? i);
+    else if (column && !found.has(column)) found.set(column, i);
+  });
+  const missing = (['time', 'temperature'] as const).filter((column) => !found.has(column));
+  if (missing.length > 0)
+    throw refuse(
+      head.join(', ').slice(0, 120),
+      `No column of this file is called ${missing.join(' or ')}.`,
+      'Its first line must name the columns: time and temperature, and if there are any humidity and wind.',
+    );
+  return found;
+}
+
+/** Whether temperatures are in Fahrenheit: by the head, or since air of a workshop does not lie so high day and night. */
+function inFahrenheit(head: string, values: readonly number[]): boolean {
+  if (/°\s?f|\bf\b|fahrenheit/i.test(head)) return true;
+  if (/°\s?c|\bc\b|celsius/i.test(head)) return false;
+  const sorted = [...values].sort((a, b) => a - b);
+  return (sorted[sorted.length >> 1] ?? 0) > 45;
+}
+
+function rowsOf(text: string): string[][] {
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  if (data.length < 2)
+    throw refuse(text.slice(0, 40), 'There is no reading in this file.', 'Choose a file of comma-separated values.');
+  if (data.length - 1 > MOST_ROWS)
+    throw refuse(data.length - 1, `It has ${data.length - 1} rows.`, `Bring in at most ${MOST_ROWS} at once.`);
+  return data;
+}
+
+/** The figures of a column in our unit, by row; NaN where none stands. */
+function columnOf(rows: readonly string[][], at: number | undefined): number[] | undefined {
+  return at === undefined ? undefined : rows.map((row) => numberOf(row[at] ?? ''));
+}
+
+/**
+ * Reads a logger's file: columns by the names in its first line, commas or points for decimals, °C or °F, humidity in % or
+ * as a share, wind in km/h, m/s, mph or knots, dates of any usual order, clocks that go by daylight saving.
+ * @throws InputError where it has no such columns or no rows
+ */
+export function readAirCsv(text: string, { zone, order }: CsvWays): CsvRead {
+  const [head, ...rows] = rowsOf(text) as [string[], ...string[][]];
+  const columns = columnsOf(head);
+  const notes: string[] = [];
+  const [timeAt, clockAt] = [columns.get('time')!, columns.get('clock')];
+  const stamps = rows.map((row) => [row[timeAt], clockAt === undefined ? '' : row[clockAt]].join(' ').trim());
+  const { dates, told } = orderOfDay(stamps, order);
+  if (told) notes.push(told);
+  if (rows.some((row) => /\d,\d/.test(row[columns.get('temperature')!] ?? '')))
+    notes.push('Commas were read as decimal points.');
+
+  const raw = columnOf(rows, columns.get('temperature'))!;
+  const fahrenheit = inFahrenheit(head[columns.get('temperature')!]!, raw.filter(Number.isFinite));
+  if (fahrenheit) notes.push('Temperatures are in °F and were turned into °C.');
+  const damp = columnOf(rows, columns.get('humidity'));
+  const percent = damp?.some((value) => value > 1.5);
+  const wind = columnOf(rows, columns.get('wind'));
+  const [, speed, unit] = KMH.find(([fits]) => fits.test(head[columns.get('wind') ?? -1] ?? '')) ?? [undefined, 1, ''];
+  if (unit) notes.push(`Wind is in ${unit} and was turned into km/h.`);
+
+  const readings: AirReading[] = [];
+  const unread: { row: number; why: string }[] = [];
+  let before = -Infinity;
+  let back = 0;
+  stamps.forEach((stamp, i) => {
+    const row = i + 2;
+    const when = timeOf(stamp, dates, zone, before);
+    if (typeof when === 'string') return void unread.push({ row, why: when });
+    if (!Number.isFinite(raw[i]))
+      return void unread.push({ row, why: `“${rows[i]![columns.get('temperature')!] ?? ''}” is no temperature` });
+    if (when < before) back += 1;
+    before = when;
+    readings.push({
+      at: when,
+      temperature: fahrenheit ? Math.round(((raw[i]! - 32) / 1.8) * 100) / 100 : raw[i]!,
+      ...(damp && Number.isFinite(damp[i]) && { humidity: percent ? damp[i]! / 100 : damp[i]! }),
+      ...(wind && Number.isFinite(wind[i]) && { wind: wind[i]! * speed }),
+    });
+  });
+  if (back > 0)
+    notes.push(`The clock runs back ${back === 1 ? 'once' : `${back} times`}: the readings were put in order of time.`);
+  return { readings, unread, notes };
+}

@@ -1,0 +1,47 @@
+import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { shareBand, strengthShare, type BinderClass } from '../../mixing/binders/index.js';
+import { DATUM, ageBetween, ageCourse, nurseSaul, type TemperatureReading } from './maturity.js';
+
+/** How far a piece has hardened. */
+export interface Maturity {
+  readonly equivalentAge: Figure;
+  /** Share of its 28-day (or final) strength, %. */
+  readonly strengthShare: Figure;
+}
+
+/** Calculates how far a piece has hardened `hours` after the pour, from the temperatures it stood in; `datum` °C, under which it stands still. */
+export function calculateMaturity(
+  readings: readonly TemperatureReading[],
+  hours: number,
+  binderClass: BinderClass,
+  datum = DATUM,
+): Maturity {
+  const age = ageBetween(ageCourse(readings, binderClass, datum), 0, hours);
+  const [low, high] = shareBand(binderClass, age);
+  const share = strengthShare(binderClass, age) * 100;
+  const sameAt20 = line('As at 20 °C', age, 'h', 'Arrhenius, ASTM C1074');
+  return {
+    equivalentAge: figure(age, 'h', computed, [
+      line('By the clock', hours, 'h'),
+      line(
+        `Maturity from ${datum < 0 ? `−${-datum}` : datum} °C`,
+        nurseSaul(readings, hours, datum),
+        'ratio',
+        '°C·h, Nurse–Saul',
+      ),
+      sameAt20,
+    ]),
+    strengthShare: figure(
+      share,
+      '%',
+      computed,
+      [
+        sameAt20,
+        line('At the least', low * 100, '%', 'a slower binder of its class'),
+        line('At the most', high * 100, '%', 'a faster one'),
+        line('Share of its strength', share, '%'),
+      ],
+      [low * 100, high * 100],
+    ),
+  };
+}

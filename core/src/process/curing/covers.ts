@@ -1,0 +1,78 @@
+import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { evaporation, faceRisk, type FaceAir, type FaceRisk } from './evaporation.js';
+import { MOST_WETTINGS, faceWater, mistingPlan, usualWaking, type Waking } from './misting.js';
+
+/** What lies over a face in its moist curing. */
+export type Cover = 'none' | 'shade' | 'damp cloth' | 'film' | 'bag' | 'bath';
+export const coversInOrder: readonly Cover[] = ['none', 'shade', 'damp cloth', 'film', 'bag', 'bath'];
+
+/** What a cover lets through of what would evaporate, as a share, and of the wind. */
+const lets: Record<Cover, { readonly through: number; readonly wind: number }> = {
+  none: { through: 1, wind: 1 },
+  shade: { through: 1, wind: 0.3 },
+  'damp cloth': { through: 0, wind: 1 },
+  film: { through: 0.05, wind: 1 },
+  bag: { through: 0.03, wind: 1 },
+  bath: { through: 0, wind: 0 },
+};
+
+export const coverWords: Record<Cover, string> = {
+  none: 'open',
+  shade: 'open, in shade out of the wind',
+  'damp cloth': 'under a damp cloth',
+  film: 'under film',
+  bag: 'in a bag',
+  bath: 'in a water bath',
+};
+
+/** A cover by what was written of it; open where that is no cover known here. */
+export const coverOf = (written: string | undefined): Cover => coversInOrder.find((one) => one === written) ?? 'none';
+
+/** Water off a face under a cover, kg/m²/h: film lets through 5 %, a bag 3 %, a damp cloth nothing while it is damp, shade a third of the wind. */
+export function evaporationUnder(cover: Cover, air: FaceAir): number {
+  const { through, wind } = lets[cover];
+  return through * evaporation({ ...air, wind: air.wind * wind });
+}
+
+/** What a cover does to a face. */
+export interface CoverEffect {
+  readonly cover: Cover;
+  readonly rate: Figure;
+  readonly risk: FaceRisk;
+  /** Wettings a day that it would still take. */
+  readonly wettings: number;
+  /** What it asks for, as a sentence. */
+  readonly told: string;
+}
+
+function told(cover: Cover, wettings: number, clothDries: number): string {
+  if (cover === 'bath') return 'nothing leaves it; set it down on laths, and lift it out wet and heavy';
+  if (cover === 'damp cloth')
+    return `nothing leaves it while the cloth is damp: wet that every ${Math.max(1, Math.floor(clothDries))} h or lay film over it`;
+  if (wettings === 0) return 'no wetting needed';
+  if (wettings > MOST_WETTINGS) return `${wettings} wettings a day: too many to keep up`;
+  return `${wettings} ${wettings === 1 ? 'wetting' : 'wettings'} a day`;
+}
+
+/** What leaving it open, shade, cloth, film, a bag or a bath would each do to a face in this air, the least effective first. */
+export function compareCovers(air: FaceAir, lightweight: boolean, waking: Waking = usualWaking): CoverEffect[] {
+  const open = evaporation(air);
+  const { loss, left } = faceWater(open, lightweight);
+  const clothDries = loss > 0 ? Math.min(12, left / loss) : 12;
+  return coversInOrder.map((cover) => {
+    const rate = evaporationUnder(cover, air);
+    const { wettings } = mistingPlan(rate, lightweight, waking);
+    return {
+      cover,
+      rate: figure(rate, 'kg/m²/h', computed, [
+        line('Open, in this air', open, 'kg/m²/h', 'ACI 305R nomograph in Uno’s form'),
+        line(`Lets through, ${coverWords[cover]}`, lets[cover].through * 100, '%'),
+        ...(cover === 'shade' ? [line('Wind that reaches it', air.wind * lets.shade.wind, 'ratio', 'km/h')] : []),
+        line('Off the face', rate, 'kg/m²/h'),
+      ]),
+      risk: faceRisk(rate),
+      wettings,
+      told: told(cover, wettings, clothDries),
+    };
+  });
+}

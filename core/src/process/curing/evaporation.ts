@@ -1,0 +1,49 @@
+import { requireNumber } from '../../foundation/units/index.js';
+
+/** Air over a wet face: concrete and air in °C, humidity as a share, wind in km/h. */
+export interface FaceAir {
+  readonly concrete: number;
+  readonly air: number;
+  readonly humidity: number;
+  readonly wind: number;
+}
+
+/** The air over a face whose concrete is as warm as it. */
+export const overFace = ({
+  temperature,
+  humidity,
+  wind,
+}: {
+  readonly temperature: number;
+  readonly humidity: number;
+  readonly wind: number;
+}): FaceAir => ({
+  concrete: Math.max(-18, temperature),
+  air: Math.max(-18, temperature),
+  humidity,
+  wind,
+});
+
+/** Water that leaves a wet face, kg/m²/h (ACI 305R nomograph in Uno's form, 1998); never below 0. */
+export function evaporation({ concrete, air, humidity, wind }: FaceAir): number {
+  requireNumber('concrete', concrete, 'The temperature of the concrete', { min: -18, max: 90, unit: '°C' });
+  requireNumber('air', air, 'The temperature of the air', { min: -18, max: 60, unit: '°C' });
+  requireNumber('humidity', humidity, 'The humidity', { min: 0, max: 1 });
+  requireNumber('wind', wind, 'The wind', { min: 0, max: 200, unit: 'km/h' });
+  return Math.max(0, 5 * ((concrete + 18) ** 2.5 - humidity * (air + 18) ** 2.5) * (wind + 4) * 1e-6);
+}
+
+export type FaceRisk = 'calm' | 'watch' | 'cover';
+
+/** What a rate of evaporation asks for: over 0.5 act for thin pieces, over 1.0 for all. */
+export function faceRisk(rate: number): FaceRisk {
+  if (rate > 1) return 'cover';
+  return rate > 0.5 ? 'watch' : 'calm';
+}
+
+/** The same in words. */
+export const faceAdvice: Record<FaceRisk, string> = {
+  calm: 'open faces dry slowly',
+  watch: 'cover thin and lightweight pieces',
+  cover: 'cover, shade and mist every open face',
+};

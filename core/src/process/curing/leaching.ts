@@ -1,0 +1,53 @@
+import { Checker } from '../../foundation/units/index.js';
+
+/** A reading of a test strip, at a time, ms. */
+export interface PhReading {
+  readonly at: number;
+  readonly ph: number;
+}
+
+/** At this pH or lower, plants, fish and birds take no harm. */
+export const PH_TARGET = 8.5;
+/** Soaks that the handbook counts on, each 24 to 48 h with fresh water. */
+export const USUAL_SOAKS = 3;
+/** How far pH falls at a change of water, by the handbook, until two readings show it. */
+const USUAL_FALL = 1;
+const LEAST_FALL = 0.1;
+const STRONG = 12.5;
+
+/** How far the leaching of a piece is. */
+export interface Leaching {
+  readonly done: boolean;
+  /** Changes of water that are calculated still to be needed. */
+  readonly changes: number;
+  readonly learned: boolean;
+  readonly told: string;
+}
+
+/**
+ * How far a piece is leached for plants, fish or birds: the target is pH 8.5 by strip; each soak is 24 to 48 h. The fall from
+ * reading to reading foretells how many changes are left. `soaks` counts changes of water so far. @throws InputError
+ */
+export function leaching(readings: readonly PhReading[], soaks: number): Leaching {
+  const check = new Checker();
+  readings.forEach(({ ph }, i) => check.number(`readings.${i}.ph`, ph, 'The pH', { min: 4, max: 14 }));
+  check.done();
+  const sorted = [...readings].sort((a, b) => a.at - b.at);
+  const last = sorted[sorted.length - 1];
+  if (last && last.ph <= PH_TARGET)
+    return { done: true, changes: 0, learned: true, told: `At pH ${last.ph} it is fit for plants; let it dry.` };
+  const first = sorted[0];
+  const learned = sorted.length > 1;
+  const fall = learned && first && last ? Math.max(LEAST_FALL, (first.ph - last.ph) / (sorted.length - 1)) : USUAL_FALL;
+  const toFall = (last?.ph ?? Math.max(PH_TARGET + 1, STRONG - soaks * USUAL_FALL)) - PH_TARGET;
+  const changes = last ? Math.max(1, Math.ceil(toFall / fall)) : Math.max(1, USUAL_SOAKS - soaks);
+  const about = `about ${changes} more ${changes === 1 ? 'change' : 'changes'} of water`;
+  return {
+    done: false,
+    changes,
+    learned,
+    told: last
+      ? `At pH ${last.ph}, ${about}, a day or two each.`
+      : `Dip a strip when the water has stood a day: ${about} by the handbook.`,
+  };
+}

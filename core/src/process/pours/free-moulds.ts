@@ -1,0 +1,60 @@
+/** A mould that is still full: a cast sets in it. */
+export interface FullMould {
+  readonly mouldId: string;
+  /** What is written on the copy; undefined where it was not told. */
+  readonly mark?: string | undefined;
+  /** When its demoulding is good, ms. */
+  readonly freeAt: number;
+  readonly place?: string | undefined;
+  /** What stands in it, and what that weighs fresh, g. */
+  readonly name?: string;
+  readonly mass?: number;
+  /** It cannot be moved, whatever it weighs. */
+  readonly fixed?: boolean;
+}
+
+/** A copy of a mould that somebody owns. */
+export interface OwnedCopy {
+  readonly mark: string;
+  readonly retired: boolean;
+  readonly leaks: boolean;
+}
+
+/** Which copies of a mould can be filled now. */
+export interface FreeMoulds {
+  /** How many; undefined where there is no count to go by: a form that is made again, or copies that were not listed. */
+  readonly free?: number;
+  /** Those that stand full, what comes free first at the head. */
+  readonly full: readonly FullMould[];
+  /** What stands in the way of so many, in a sentence with the way out; undefined where nothing does. */
+  readonly short?: string;
+}
+
+/**
+ * Which copies of a mould are free for a pour that wants `count` of it: those owned that are neither given up nor leak,
+ * less those that stand full. A form that is used once, or of which no copy is listed, is always free.
+ */
+export function freeMoulds(
+  { name, once = false, copies }: { readonly name: string; readonly once?: boolean | undefined; readonly copies: readonly OwnedCopy[] }, // prettier-ignore
+  full: readonly FullMould[],
+  count: number,
+): FreeMoulds {
+  const standing = [...full].sort((a, b) => a.freeAt - b.freeAt);
+  if (once || copies.length === 0) return { full: once ? [] : standing };
+  const sound = copies.filter(({ retired, leaks }) => !retired && !leaks).length;
+  const free = Math.max(0, sound - standing.length);
+  if (count <= free) return { free, full: standing };
+  const leaking = copies.filter(({ retired, leaks }) => !retired && leaks).length;
+  const why = [
+    ...(standing.length > 0 ? [`${standing.length} ${standing.length === 1 ? 'stands' : 'stand'} full`] : []),
+    ...(leaking > 0 ? [`${leaking} ${leaking === 1 ? 'leaks' : 'leak'}`] : []),
+  ];
+  const told = why.length > 0 ? `: ${why.join(' and ')}` : '';
+  return {
+    free,
+    full: standing,
+    short: `${free === 0 ? 'No copy' : `Only ${free}`} of ${name} ${free === 1 || free === 0 ? 'is' : 'are'} free${told}. ${
+      free > 0 ? `Take ${free}` : 'Leave it out'
+    }${standing.length > 0 ? ', or wait for the demoulding' : ', or list the copies that you have'}.`,
+  };
+}

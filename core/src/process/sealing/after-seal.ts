@@ -1,0 +1,40 @@
+import type { SealerKind } from '../../mixing/materials/index.js';
+import type { PieceUse } from './seal-school.js';
+
+/** What is tried once the last coat has hardened. */
+export type SealCheck = 'bead' | 'standing water' | 'look';
+export const sealChecks: readonly SealCheck[] = ['bead', 'standing water', 'look'];
+
+/** How each check is done. */
+export const sealCheckWords: Record<SealCheck, { readonly name: string; readonly how: string }> = {
+  bead: { name: 'Water bead', how: 'A drop on each face: it should stand for ten minutes and leave no dark ring.' },
+  'standing water': {
+    name: 'Standing water',
+    how: 'Filled to its line and left on paper for a day: the paper stays dry and the level holds.',
+  },
+  look: { name: 'Look', how: 'By daylight: no milk, no bubbles, no lifting edge.' },
+};
+
+/** The checks that a piece wants for its uses. */
+export const checksFor = (uses: readonly PieceUse[], sealer: SealerKind | undefined): SealCheck[] => [
+  ...(sealer ? (['bead', 'look'] as const) : []),
+  ...(uses.some((use) => use === 'water' || use === 'animals' || use === 'candle')
+    ? (['standing water'] as const)
+    : []),
+];
+
+/** Months after which a sealed face wants looking at again, by where it stands. Ordinary figures; the bead test decides. */
+const months: Record<SealerKind, { readonly indoors: number; readonly outdoors: number }> = {
+  penetrating: { indoors: 120, outdoors: 60 },
+  acrylic: { indoors: 48, outdoors: 24 },
+  polyurethane: { indoors: 60, outdoors: 24 },
+  wax: { indoors: 12, outdoors: 4 },
+  oil: { indoors: 6, outdoors: 3 },
+};
+
+const outside: readonly PieceUse[] = ['outdoors', 'frost', 'plants'];
+
+/** Months after the last coat at which to try it with a drop of water and seal it again where that soaks in. */
+export function resealMonths(sealer: SealerKind, uses: readonly PieceUse[]): number {
+  return months[sealer][uses.some((use) => outside.includes(use)) ? 'outdoors' : 'indoors'];
+}

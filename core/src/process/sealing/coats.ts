@@ -1,0 +1,146 @@
+import { HOUR, computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import type { Sealer } from '../../mixing/materials/index.js';
+import type { DryingAir } from './drying-air.js';
+import { dryingProgress } from './drying-progress.js';
+
+export type Side = 'outside' | 'inside' | 'both';
+export const sides: readonly Side[] = ['outside', 'inside', 'both'];
+
+/** How a coat is put on. */
+export type CoatTool = 'brush' | 'cloth' | 'spray' | 'dip';
+export const coatTools: readonly CoatTool[] = ['brush', 'cloth', 'spray', 'dip'];
+
+/** When each tool is the one, in a sentence. */
+export const coatToolWords: Record<CoatTool, string> = {
+  brush: 'reaches corners and holes; thin, and wiped after',
+  cloth: 'leaves no brush marks; for wax, oil and smooth faces',
+  spray: 'lifts no rubbed powder; thin coats, out of doors or under extraction',
+  dip: 'quick for small pieces with a penetrating sealer',
+};
+
+const LEAST_WARM = 8;
+const MOST_DAMP = 0.85;
+/** Ten degrees more halve the time that a coat wants. */
+const TEN_DEGREES = 2;
+
+/** How fast a coat dries in this air, 1 at 20 °C and half damp: twice as fast every ten degrees, slower in damp air. */
+export function coatPace({ temperature, humidity }: DryingAir): number {
+  const damp = Math.min(1.3, Math.max(0.3, (1 - humidity) / 0.5));
+  return TEN_DEGREES ** ((Math.min(40, temperature) - 20) / 10) * damp;
+}
+
+/** Air at a time, ms: it holds until the next reading, or what is forecast. */
+export interface CoatAirAt extends DryingAir {
+  readonly at: number;
+}
+
+/** The window for the next coat, ms. */
+export interface RecoatWindow {
+  readonly from: number;
+  readonly to: number;
+  readonly working: Figure;
+}
+
+/** When the next coat goes on after one at `at` (ms), in the air that it dries in: one for all the time, or readings and a forecast in order. */
+export function recoatWindow(sealer: Sealer, at: number, air: DryingAir | readonly CoatAirAt[]): RecoatWindow {
+  const series = 'temperature' in air ? [{ ...air, at }] : air;
+  const rates = series.map((one) => ({ hour: one.at / HOUR, rate: coatPace(one) }));
+  const after = (hours: number) => (rates.length === 0 ? hours : dryingProgress(hours, at / HOUR, rates) - at / HOUR);
+  const hours = after(sealer.recoatFrom);
+  const pace = hours > 0 ? sealer.recoatFrom / hours : 1;
+  return {
+    from: at + hours * HOUR,
+    // A warm room closes the window sooner, but a cold one does not keep it open longer than twice the sheet's time.
+    to: at + Math.max(hours, Math.min(2 * sealer.recoatTo, after(sealer.recoatTo))) * HOUR,
+    working: figure(hours, 'h', computed, [
+      line('By its sheet, at 20 °C and half damp', sealer.recoatFrom, 'h'),
+      line('Pace in its air', pace, 'ratio', 'twice as fast every ten degrees, slower in damp air'),
+      line('Next coat after', hours, 'h'),
+    ]),
+  };
+}
+
+/** Something about a coat that speaks against it: refused unless overridden, or only told. */
+export interface CoatRemark {
+  readonly rule: 'recoat' | 'late' | 'air' | 'age' | 'use' | 'decoration';
+  readonly severity: 'refuse' | 'tell';
+  readonly told: string;
+  readonly remedy: string;
+}
+
+/** A coat as it is about to be put on. Times ms. */
+export interface CoatAsked {
+  readonly sealer: Sealer;
+  readonly at: number;
+  readonly air?: DryingAir;
+  /** The coat before it, of any product, and the air since. */
+  readonly last?: { readonly at: number; readonly sealer: Sealer; readonly since?: readonly CoatAirAt[] };
+  /** Months that the product's lot has stood open. */
+  readonly openMonths?: number;
+  /** What was put on the piece last by way of decoration dries until then. */
+  readonly decorationDryAt?: number;
+}
+
+const hoursIn = (ms: number) => {
+  const hours = ms / HOUR;
+  return hours < 1 ? `${Math.ceil(hours * 60)} min` : `${hours < 10 ? hours.toFixed(1) : hours.toFixed(0)} h`;
+};
+
+function afterLast({ at, air, last }: CoatAsked): CoatRemark[] {
+  if (!last) return [];
+  const { from, to } = recoatWindow(last.sealer, last.at, last.since ?? air ?? { temperature: 20, humidity: 0.5 });
+  if (at < from)
+    return [
+      {
+        rule: 'recoat',
+        severity: 'refuse',
+        told: `The coat before is not dry: ${last.sealer.name} wants ${hoursIn(from - last.at)} in this air, and it has had ${hoursIn(at - last.at)}.`,
+        remedy: `Wait ${hoursIn(from - at)}, or override this with your reason.`,
+      },
+    ];
+  if (at > to && last.sealer.film)
+    return [
+      {
+        rule: 'late',
+        severity: 'tell',
+        told: 'The film below is hard: the next coat has nothing to hold on to.',
+        remedy: 'Rub it dull with a fine grit, wet, wipe it and let it dry first.',
+      },
+    ];
+  return [];
+}
+
+/** What speaks against a coat by its time, its air, and the age of its product. The dryness of the piece is the gate's matter. */
+export function coatRemarks(asked: CoatAsked): CoatRemark[] {
+  const { sealer, at, air, openMonths, decorationDryAt } = asked;
+  const found = afterLast(asked);
+  if (decorationDryAt !== undefined && at < decorationDryAt)
+    found.push({
+      rule: 'decoration',
+      severity: 'refuse',
+      told: `What was put on it last is not dry for another ${hoursIn(decorationDryAt - at)}.`,
+      remedy: 'Wait, or override this with your reason.',
+    });
+  if (air && air.temperature < LEAST_WARM)
+    found.push({
+      rule: 'air',
+      severity: 'tell',
+      told: `At ${air.temperature.toFixed(0)} °C sealers stay milky and tacky.`,
+      remedy: `Bring piece and product to ${LEAST_WARM} °C or more.`,
+    });
+  if (air && air.humidity > MOST_DAMP)
+    found.push({
+      rule: 'air',
+      severity: 'tell',
+      told: `At ${(air.humidity * 100).toFixed(0)} % humidity a film clouds.`,
+      remedy: 'Wait for drier air, or warm the room.',
+    });
+  if (openMonths !== undefined && openMonths > sealer.keepsMonths)
+    found.push({
+      rule: 'age',
+      severity: 'tell',
+      told: `${sealer.name} has stood open for ${openMonths.toFixed(0)} months; it keeps for ${sealer.keepsMonths}.`,
+      remedy: 'Try it on a tile first: strings, lumps or a sour smell say no.',
+    });
+  return found;
+}

@@ -1,0 +1,16 @@
+export * from './after-seal.js';
+export * from './coats.js';
+export * from './decorations.js';
+export * from './dry-down-fit.js';
+export * from './drying-air.js';
+export type { RateFrom } from './drying-progress.js';
+export * from './dryness-rules.js';
+export * from './overrides.js';
+export * from './readiness.js';
+export * from './samples.js';
+export * from './seal-school.js';
+export * from './sealer-volume.js';
+export * from './trial-tile.js';
+export * from './weighings.js';
+export * from './which-piece.js';
+export * from './without-scale.js';

@@ -1,0 +1,16 @@
+import { Module } from '@nestjs/common';
+import { CastsModule } from '../casts/index.js';
+import { AccountsController } from './accounts.controller.js';
+import { OwnAccountController } from './own-account.controller.js';
+import { PeopleController } from './people.controller.js';
+import { People } from './people.service.js';
+import { SignInTries } from './sign-in-tries.js';
+
+/** People, their workshops, sessions and tokens. */
+@Module({
+  imports: [CastsModule],
+  controllers: [AccountsController, OwnAccountController, PeopleController],
+  providers: [People, SignInTries],
+  exports: [People],
+})
+export class AccountsModule {}

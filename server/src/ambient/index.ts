@@ -1,0 +1,5 @@
+export * from './place-series-cache.js';
+export * from './first-places.js';
+export * from './place-series.js';
+export * from './readings.service.js';
+export * from './ambient.module.js';

@@ -1,0 +1,125 @@
+import { Injectable } from '@nestjs/common';
+import { handbookDemouldAge, learnDemouldAge, demouldCame, usualCare, type LearnedDemouldAge } from '@dewpot/core';
+import type { CastSnapshot, DemouldSeen, DemouldView, DemouldWaysInput } from '@dewpot/contract';
+import { In } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { CastEntity, DemouldLessonEntity } from '../db/entities.js';
+import { WorkshopContext } from '../db/workshop-context.js';
+
+/** The mould and mix of a cast, by their keys; undefined for casts of before mixes had one. */
+interface Pair {
+  readonly mouldId: string;
+  readonly snapshot: CastSnapshot;
+}
+
+const firstWays: DemouldWaysInput = { care: usualCare, off: false };
+/** So many of the latest demouldings teach; those before them have been outlived by the mould's wear. */
+const MOST_RECORDS = 60;
+
+const keyOf = (mouldId: string, mixId: string) => `${mouldId}:${mixId}`;
+
+/** The earliest safe demoulding of each mould with each mix, learned from those before. */
+@Injectable()
+export class DemouldsService {
+  constructor(private readonly rows: WorkshopContext) {}
+
+  /** What the demouldings of these casts' moulds and mixes taught, by mould and mix. */
+  async lessons(casts: readonly Pair[]): Promise<(cast: Pair) => DemouldLessonEntity | undefined> {
+    const mouldIds = [...new Set(casts.map(({ mouldId }) => mouldId))];
+    const found =
+      mouldIds.length === 0 ? [] : await this.rows.of(DemouldLessonEntity).findBy({ mouldId: In(mouldIds) });
+    const byKey = new Map(found.map((lesson) => [keyOf(lesson.mouldId, lesson.mixId), lesson]));
+    return ({ mouldId, snapshot: { mixId } }) => (mixId ? byKey.get(keyOf(mouldId, mixId)) : undefined);
+  }
+
+  /** The age at which each of these casts is to be demoulded, equivalent hours; calculated once for like ones. */
+  async ages(casts: readonly Pair[]): Promise<(cast: Pair) => number> {
+    const lessonOf = await this.lessons(casts);
+    const known = new Map<string, number>();
+    return (cast) => {
+      const { binderClass, piece, mixId, lightweight } = cast.snapshot;
+      const key = [cast.mouldId, mixId, binderClass, piece, lightweight].join(' ');
+      const age = known.get(key) ?? demouldAge(cast.snapshot, lessonOf(cast));
+      known.set(key, age);
+      return age;
+    };
+  }
+
+  async view(cast: Pair): Promise<DemouldView> {
+    const lesson = (await this.lessons([cast]))(cast);
+    const handbook = handbookOf(cast.snapshot);
+    const records = countedOf(lesson);
+    return { handbook, learned: learnedOf(cast.snapshot, lesson), records, ways: lesson?.ways ?? firstWays };
+  }
+
+  /** Gathers again what the demouldings of a cast's mould and mix were. */
+  async learn({ mouldId, snapshot: { mixId } }: Pair): Promise<void> {
+    if (!mixId) return;
+    // The lesson is locked before the casts are read: of several at once, the last one sees them all.
+    await this.locked(mouldId, mixId);
+    const casts = await this.rows
+      .of(CastEntity)
+      .createQueryBuilder('c')
+      .where('c.mould_id = :mouldId', { mouldId })
+      .andWhere(`c.snapshot ->> 'mixId' = :mixId`, { mixId })
+      .andWhere(`c.projection -> 'life' ? 'demouldedAt'`)
+      .orderBy(`(c.projection -> 'life' ->> 'demouldedAt')::float8`, 'DESC')
+      .limit(MOST_RECORDS)
+      .getMany();
+    const records = casts.reverse().flatMap(({ code, projection: { life } }): DemouldSeen[] => {
+      const { demouldedAt: at, demould } = life;
+      const age = demould?.age;
+      return at === undefined || age === undefined || age <= 0 ? [] : [{ code, at, age, came: demouldCame(life) }];
+    });
+    await this.keep(mouldId, mixId, { records });
+  }
+
+  /** Keeps what a caster chose for a mould with a mix. */
+  async choose(mouldId: string, mixId: string, ways: DemouldWaysInput): Promise<void> {
+    await this.keep(mouldId, mixId, { ways: { ...ways } });
+  }
+
+  private async keep(mouldId: string, mixId: string, change: Partial<Pick<DemouldLessonEntity, 'ways' | 'records'>>) {
+    const lessons = this.rows.of(DemouldLessonEntity);
+    const { workshopId } = this.rows;
+    const fresh = { id: uuid(), workshopId, mouldId, mixId, ways: firstWays, records: [] as DemouldSeen[] };
+    await lessons
+      .createQueryBuilder()
+      .insert()
+      .values(fresh as object)
+      .orIgnore()
+      .execute();
+    if (Object.keys(change).length > 0) await lessons.update({ mouldId, mixId }, change as object);
+  }
+
+  private async locked(mouldId: string, mixId: string): Promise<void> {
+    await this.keep(mouldId, mixId, {});
+    await this.rows
+      .of(DemouldLessonEntity)
+      .findOneOrFail({ where: { mouldId, mixId }, select: { id: true }, lock: { mode: 'pessimistic_write' } });
+  }
+}
+
+/** Demouldings that still count: those since the caster last began again. */
+function countedOf(lesson: DemouldLessonEntity | undefined): readonly DemouldSeen[] {
+  const since = lesson?.ways.since ?? 0;
+  return (lesson?.records ?? []).filter(({ at }) => at >= since);
+}
+
+const handbookOf = ({ binderClass, piece, lightweight }: CastSnapshot) =>
+  handbookDemouldAge(binderClass, piece, lightweight);
+
+function learnedOf(snapshot: CastSnapshot, lesson: DemouldLessonEntity | undefined): LearnedDemouldAge {
+  const { care, triedAgainAt } = lesson?.ways ?? firstWays;
+  return learnDemouldAge(handbookOf(snapshot), countedOf(lesson), {
+    care,
+    ...(triedAgainAt !== undefined && { triedAgainAt }),
+  });
+}
+
+/** The age at which a cast is to be demoulded, equivalent hours: learned, or the handbook's where that is off or nothing was learned. */
+function demouldAge(snapshot: CastSnapshot, lesson: DemouldLessonEntity | undefined): number {
+  const handbook = handbookOf(snapshot);
+  if (!lesson || lesson.ways.off || countedOf(lesson).length === 0) return handbook;
+  return learnedOf(snapshot, lesson).age.value;
+}

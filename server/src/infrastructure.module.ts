@@ -1,0 +1,28 @@
+import { Global, Module, type DynamicModule } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { Sessions } from './accounts/sessions.js';
+import { CalculationPool } from './calculation/calculation-pool.js';
+import { CONFIG, type ServerConfig } from './config.js';
+import { appOptions } from './db/connection.js';
+import { PgNotifications } from './db/pg-notifications.js';
+import { WorkshopContext } from './db/workshop-context.js';
+import { DatabaseHealth } from './health/database-health.js';
+import { Streams } from './http/streams.js';
+import { Jobs } from './jobs/jobs.service.js';
+
+const shared = [CalculationPool, DatabaseHealth, Jobs, PgNotifications, Sessions, Streams, WorkshopContext];
+
+/** What every stage stands on: the database, its notifications, jobs, streams, threads for calculation, and who is signed in. */
+@Global()
+@Module({})
+export class InfrastructureModule {
+  static with(config: ServerConfig): DynamicModule {
+    const configured = { provide: CONFIG, useValue: config };
+    return {
+      module: InfrastructureModule,
+      imports: [TypeOrmModule.forRoot({ ...appOptions(config.ownerUrl), retryAttempts: 20, retryDelay: 500 })],
+      providers: [configured, ...shared],
+      exports: [configured, ...shared],
+    };
+  }
+}

@@ -1,0 +1,4 @@
+export * from './first-materials.js';
+export * from './lots.service.js';
+export * from './materials.service.js';
+export * from './materials.module.js';

@@ -1,0 +1,118 @@
+import { Injectable } from '@nestjs/common';
+import { checkMaterial, InputError, type Material } from '@dewpot/core';
+import type {
+  LotInput,
+  LotView,
+  MaterialInput,
+  MaterialView,
+  ScoopInput,
+  ScoopView,
+  StoresView,
+} from '@dewpot/contract';
+import { LotEntity, MaterialEntity, MixEntity, ScoopEntity, SwatchEntity, TintEntity } from '../db/entities.js';
+import { WorkshopContext } from '../db/workshop-context.js';
+import { saveEdited } from '../db/save-edited.js';
+import { ProblemError } from '../http/problem-error.js';
+import { plainLot } from './lots.service.js';
+
+export function materialView({ id, version, name, body }: MaterialEntity): MaterialView {
+  return { ...(body as Omit<Material, 'id' | 'name'>), id, name, version };
+}
+
+/** A material as core knows it. */
+export function plainMaterial(row: MaterialEntity): Material {
+  const { version: _, ...own } = materialView(row);
+  return own;
+}
+
+/** Finds materials of the workshop by their keys. @throws ProblemError 404 for one that is not in store. */
+export async function strictFinder(rows: WorkshopContext): Promise<(id: string) => Material> {
+  const materials = new Map((await rows.of(MaterialEntity).find()).map((row) => [row.id, plainMaterial(row)]));
+  return (id) => {
+    const found = materials.get(id);
+    if (!found) throw ProblemError.notFound('material');
+    return found;
+  };
+}
+
+const lotView = (row: LotEntity): LotView => ({ ...plainLot(row), id: row.id, version: row.version });
+
+export function scoopView({ id, version, name, volume, heaped }: ScoopEntity): ScoopView {
+  return { id, version, name, volume, ...(heaped !== null && { heaped }) };
+}
+
+const refused = (field: string, value: number, message: string, remedy: string) =>
+  new InputError([{ field, value, message, remedy }]);
+
+@Injectable()
+export class MaterialsService {
+  constructor(private readonly rows: WorkshopContext) {}
+
+  async all(): Promise<StoresView> {
+    const materials = await this.rows.of(MaterialEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
+    const lots = await this.rows.of(LotEntity).find({ order: { boughtAt: 'ASC' } });
+    const scoops = await this.rows.of(ScoopEntity).find({ order: { volume: 'ASC' } });
+    return { materials: materials.map(materialView), lots: lots.map(lotView), scoops: scoops.map(scoopView) };
+  }
+
+  async saveMaterial(id: string, { version, name, ...body }: MaterialInput): Promise<MaterialView> {
+    checkMaterial({ ...body, name });
+    return materialView(
+      await saveEdited(this.rows, this.rows.of(MaterialEntity), 'material', id, version, { name, body }),
+    );
+  }
+
+  /** Removes a material that nothing uses; whoever is about to use it comes before or after. @throws ProblemError 409 */
+  async removeMaterial(id: string): Promise<void> {
+    await this.rows.lockWorkshop();
+    const using = await this.usersOf(id);
+    if (using.length > 0) {
+      throw new ProblemError(409, 'Still in use', {
+        detail: `${using.join(', ')} ${using.length > 1 ? 'use' : 'uses'} this material. Take it out there first.`,
+      });
+    }
+    await this.rows.of(LotEntity).delete({ materialId: id });
+    await this.rows.of(MaterialEntity).delete({ id });
+  }
+
+  /** Names of the mixes, tints and chips that a material is in. */
+  private async usersOf(id: string): Promise<string[]> {
+    const mixes = await this.rows.of(MixEntity).find();
+    const coloured = [...(await this.rows.of(TintEntity).find()), ...(await this.rows.of(SwatchEntity).find())];
+    const uses = ({ materialId }: { materialId: string }) => materialId === id;
+    return [
+      ...mixes.filter(({ body: { lines, doses = [] } }) => [...lines, ...doses].some(uses)),
+      ...coloured.filter(({ body: { base, doses } }) => base.binderId === id || base.sandId === id || doses.some(uses)),
+    ].map(({ name }) => name);
+  }
+
+  async saveLot(id: string, { version, ...given }: LotInput): Promise<LotView> {
+    await this.rows.holdWorkshop();
+    const fields = { ...given, openedAt: given.openedAt ?? null, bags: given.bags ?? 1, lumpy: given.lumpy ?? false };
+    if (!(await this.rows.of(MaterialEntity).existsBy({ id: fields.materialId })))
+      throw ProblemError.notFound('material');
+    if (fields.left > fields.bought)
+      throw refused('left', fields.left, 'More is left than was bought.', 'Enter at most what was bought.');
+    return lotView(await saveEdited(this.rows, this.rows.of(LotEntity), 'lot', id, version, fields));
+  }
+
+  async removeLot(id: string): Promise<void> {
+    await this.rows.of(LotEntity).delete({ id });
+  }
+
+  async saveScoop(id: string, { version, ...given }: ScoopInput): Promise<ScoopView> {
+    const fields = { ...given, heaped: given.heaped ?? null };
+    if (fields.heaped !== null && fields.heaped < fields.volume)
+      throw refused(
+        'heaped',
+        fields.heaped,
+        'Heaped, it would hold less than struck level.',
+        'Measure it again, or leave it out.',
+      );
+    return scoopView(await saveEdited(this.rows, this.rows.of(ScoopEntity), 'scoop', id, version, fields));
+  }
+
+  async removeScoop(id: string): Promise<void> {
+    await this.rows.of(ScoopEntity).delete({ id });
+  }
+}

@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { MaterialsModule } from '../materials/index.js';
+import { MixFilesService } from './mix-files.service.js';
+import { MixesController } from './mixes.controller.js';
+import { MixesService } from './mixes.service.js';
+
+/** Mixes with their versions, and files of them. */
+@Module({
+  imports: [MaterialsModule],
+  controllers: [MixesController],
+  providers: [MixFilesService, MixesService],
+  exports: [MixesService],
+})
+export class MixesModule {}

@@ -1,3 +1,0 @@
-export * from './handbook.js';
-export * from './lots.service.js';
-export * from './stores.service.js';

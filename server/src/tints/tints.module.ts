@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { MaterialsModule } from '../materials/index.js';
+import { TintFilesService } from './tint-files.service.js';
+import { SwatchesController, TintsController } from './tints.controller.js';
+import { TintsService } from './tints.service.js';
+
+/** Tints with their versions, the chips that teach them, and files of both. */
+@Module({
+  imports: [MaterialsModule],
+  controllers: [SwatchesController, TintsController],
+  providers: [TintFilesService, TintsService],
+  exports: [TintsService],
+})
+export class TintsModule {}

@@ -1,0 +1,103 @@
+import { readFileSync } from 'node:fs';
+import { gunzipSync } from 'node:zlib';
+import { DataSource } from 'typeorm';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { ownerOptions } from '../src/db/connection.js';
+import { Vocabulary1796200000000 } from '../src/db/migrations/vocabulary.js';
+import { databaseBefore, startServer, visitor, type Agent, type Harness } from './harness.js';
+
+/** The demo as it was in November 2026, before its words were those of the field: a row of a table on each line. */
+const dump = gunzipSync(readFileSync(new URL('dumps/demo-2026-11.jsonl.gz', import.meta.url)))
+  .toString()
+  .split('\n')
+  .map((line) => JSON.parse(line) as { table: string; row: Record<string, unknown> });
+const rowsOf = (table: string) => dump.filter((one) => one.table === table).map(({ row }) => row);
+
+let harness: Harness;
+let agent: Agent;
+let owner: DataSource;
+
+beforeAll(async () => {
+  const { ownerUrl, owner: before } = await databaseBefore(Vocabulary1796200000000);
+  for (const at of new Set(rowsOf('air_readings').map((row) => row['at'])))
+    await before.query('SELECT air_month($1)', [at]);
+  for (const { table, row } of dump)
+    await before.query(`INSERT INTO "${table}" SELECT * FROM jsonb_populate_record(NULL::"${table}", $1::jsonb)`, [
+      JSON.stringify(row),
+    ]);
+  await before.destroy();
+  harness = await startServer({ ownerUrl });
+  owner = await new DataSource(ownerOptions(ownerUrl)).initialize();
+  agent = visitor(harness);
+  await agent.post('/api/session/demo').expect(204);
+});
+afterAll(async () => {
+  await owner.destroy();
+  await harness.close();
+});
+
+it('keeps every row', async () => {
+  for (const table of new Set(dump.map((one) => one.table))) {
+    const now = table === 'lift_out_lessons' ? 'demould_lessons' : table;
+    const [{ count }] = await owner.query<[{ count: string }]>(`SELECT count(*) FROM "${now}"`);
+    expect([table, Number(count)]).toEqual([table, rowsOf(table).length]);
+  }
+});
+
+it('tells of every cast what it told before', async () => {
+  const { body: casts } = await agent.get('/api/casts?all=1').expect(200);
+  const kept = rowsOf('casts') as { id: string; stage: string; snapshot: { setting: string }; projection: { life: { liftedAt?: number } } }[]; // prettier-ignore
+  expect(casts).toHaveLength(kept.length);
+  for (const { id, stage, snapshot, projection } of kept) {
+    const cast = casts.find((one: { id: string }) => one.id === id);
+    expect([cast.stage, cast.snapshot.binderClass, cast.life.demouldedAt]).toEqual([
+      stage,
+      snapshot.setting,
+      projection.life.liftedAt,
+    ]);
+  }
+  const { id } = kept.find(({ stage }) => stage === 'drying')!;
+  const { body: detail } = await agent.get(`/api/casts/${id}`).expect(200);
+  const events = rowsOf('cast_events').filter((row) => row['cast_id'] === id);
+  expect(detail.events).toHaveLength(events.length);
+  expect(detail.events.map(({ type }: { type: string }) => type)).toContain('demoulded');
+  expect(detail.demould.records.length).toBeGreaterThan(0);
+});
+
+it('keeps moulds, mixes and their versions', async () => {
+  const { body: moulds } = await agent.get('/api/moulds').expect(200);
+  const bodies = rowsOf('moulds') as { id: string; body: { stuff: string } }[];
+  for (const { id, body } of bodies)
+    expect(moulds.find((one: { id: string }) => one.id === id).flexibility).toBe(body.stuff);
+  const { body: mixes } = await agent.get('/api/mixes').expect(200);
+  const recipes = rowsOf('mixes') as { id: string; body: { setting: string; dampDays: number } }[];
+  for (const { id, body } of recipes)
+    expect(mixes.find((one: { id: string }) => one.id === id)).toMatchObject({
+      binderClass: body.setting,
+      moistCuringDays: body.dampDays,
+    });
+});
+
+it('keeps its pours, with the run of the one that is under way and what was put aside', async () => {
+  const { body: pours } = await agent.get('/api/pours').expect(200);
+  expect(pours).toHaveLength(rowsOf('pours').length);
+  const started = pours.find(({ status }: { status: string }) => status === 'started');
+  expect(started.parts[0].plan).toMatchObject({ binderClass: 'portland', conditions: { moistCuringDays: 7 } });
+  const { body: run } = await agent.get(`/api/pours/${started.id}/run`).expect(200);
+  expect(run.events).toHaveLength(3);
+  expect((await agent.get('/api/findings-aside').expect(200)).body).toHaveLength(1);
+});
+
+it('goes back to the words of before, where it must', async () => {
+  const back = await new DataSource(ownerOptions(harness.config.ownerUrl)).initialize();
+  const runner = back.createQueryRunner();
+  await runner.startTransaction();
+  await new Vocabulary1796200000000().down(runner);
+  const kept = rowsOf('casts') as { id: string; projection: { life: unknown }; snapshot: unknown }[];
+  const rows = (await runner.query('SELECT id, snapshot, projection FROM casts')) as typeof kept;
+  const snapshots = (of: typeof kept) => new Map(of.map(({ id, snapshot }) => [id, snapshot]));
+  expect(snapshots(rows)).toEqual(snapshots(kept));
+  await runner.rollbackTransaction();
+  await runner.release();
+  await back.destroy();
+});

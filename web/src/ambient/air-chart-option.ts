@@ -1,0 +1,92 @@
+import type { PlaceAir } from '@dewpot/contract';
+import type { EChartsCoreOption } from 'echarts/core';
+import { format } from 'date-fns';
+import { DAY } from '@dewpot/core';
+import { font, INK, inked } from '../ui/chart-style';
+import type { Units } from '../ui/units';
+
+const WARM = 'var(--color-accent)';
+const DAMP = 'var(--color-secondary)';
+
+/** Temperature above, humidity below: what was recorded drawn solid, what is forecast dashed, what is bridged on grey. */
+export function airOption(
+  { recorded, ahead, bridges }: PlaceAir,
+  days: number,
+  now: number,
+  units: Units,
+): EChartsCoreOption {
+  const end = now + Math.min(4, days) * DAY;
+  const soon = ahead.filter(({ at }) => at > now && at <= end);
+  const last = recorded[recorded.length - 1];
+  const forecast = last ? [last, ...soon] : soon;
+  const time = (gridIndex: number, show: boolean) => ({
+    type: 'time',
+    gridIndex,
+    min: recorded[0]?.at ?? now - days * DAY,
+    max: end,
+    axisLine: { lineStyle: { color: INK } },
+    axisLabel: {
+      ...font,
+      show,
+      hideOverlap: true,
+      formatter: (value: number) => format(value, days > 4 ? 'd MMM' : 'EEE HH:mm'),
+    },
+    splitLine: { show: false },
+  });
+  const line = (name: string, data: (readonly [number, number])[], colour: string, axis: number, dashed: boolean) => ({
+    name,
+    type: 'line',
+    data,
+    xAxisIndex: axis,
+    yAxisIndex: axis,
+    showSymbol: false,
+    silent: true,
+    lineStyle: { color: colour, width: 2, type: dashed ? 'dashed' : 'solid' },
+    ...(!dashed && {
+      markArea: {
+        silent: true,
+        itemStyle: { color: inked(16) },
+        data: bridges.map(({ from, to }) => [{ xAxis: from }, { xAxis: to }]),
+      },
+      markLine: {
+        silent: true,
+        symbol: 'none',
+        data: [
+          {
+            xAxis: now,
+            lineStyle: { color: INK, width: 1.5, type: 'solid' },
+            label: { ...font, show: axis === 0, formatter: 'now' },
+          },
+        ],
+      },
+    }),
+  });
+  const warmth = (of: typeof recorded) => of.map(({ at, temperature }) => [at, temperature] as const);
+  const damp = (of: typeof recorded) => of.map(({ at, humidity }) => [at, humidity * 100] as const);
+  const axis = (gridIndex: number, say: (value: number) => string, more: object) => ({
+    gridIndex,
+    scale: true,
+    splitNumber: 4,
+    axisLabel: { ...font, formatter: say },
+    splitLine: { lineStyle: { color: inked(15) } },
+    ...more,
+  });
+  return {
+    animation: false,
+    grid: [
+      { left: 62, right: 18, top: 22, height: 178 },
+      { left: 62, right: 18, top: 228, height: 100 },
+    ],
+    xAxis: [time(0, false), time(1, true)],
+    yAxis: [
+      axis(0, (value) => units.say(value, '°C'), {}),
+      axis(1, (value) => `${Math.round(value)} %`, { min: 20, max: 100, interval: 20 }),
+    ],
+    series: [
+      line('Temperature', warmth(recorded), WARM, 0, false),
+      line('Temperature, forecast', warmth(forecast), WARM, 0, true),
+      line('Humidity', damp(recorded), DAMP, 1, false),
+      line('Humidity, forecast', damp(forecast), DAMP, 1, true),
+    ],
+  };
+}

@@ -1,0 +1,118 @@
+import { useState } from 'react';
+import { evaporation, faceAdvice, faceRisk, overFace } from '@dewpot/core';
+import type { PlaceView } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
+import { placesQuery, useLivePlaces } from '../api/places';
+import { PageHead } from '../ui/page-head';
+import { exactly, saySpan } from '../ui/format-time';
+import { Busy, Failure } from '../ui/states';
+import { useNow } from '../ui/use-now';
+import { BasisNote } from '../ui/basis-note';
+import { useUnits } from '../ui/units';
+import { PlaceAirSlab } from './place-air-slab';
+import { PlaceEditor } from './place-editor';
+import { placeKindWords, sourceWords } from './words';
+
+/** Where casts stand: each place with its air now, behind and ahead. */
+export function PlacesPage() {
+  useLivePlaces();
+  const { data, error } = useQuery(placesQuery);
+  const [chosen, setChosen] = useState<string>();
+  const [editing, setEditing] = useState<PlaceView | 'new'>();
+  if (!data) return error ? <Failure error={error} /> : <Busy what="the places" />;
+  const here = data.find(({ id }) => id === chosen) ?? data[0];
+  return (
+    <div className="mx-auto max-w-6xl p-4">
+      <PageHead title="Places and their air">
+        <button type="button" className="btn btn-primary h-12" onClick={() => setEditing('new')}>
+          Add a place
+        </button>
+      </PageHead>
+      <div className="grid items-start gap-4 lg:grid-cols-[22rem_minmax(0,1fr)]">
+        <ul className="space-y-3" aria-label="Places">
+          {data.map((place, i) => (
+            <li key={place.id}>
+              <PlaceCard
+                place={place}
+                first={i === 0}
+                open={place.id === here?.id}
+                onOpen={() => setChosen(place.id)}
+                onEdit={() => setEditing(place)}
+              />
+            </li>
+          ))}
+        </ul>
+        {here && <PlaceAirSlab key={here.id} place={here} />}
+      </div>
+      {editing && (
+        <PlaceEditor
+          place={editing === 'new' ? undefined : editing}
+          removable={data.length > 1}
+          onClose={() => setEditing(undefined)}
+        />
+      )}
+    </div>
+  );
+}
+
+/** A reading that is older than this is told so, ms. */
+const STALE = 2 * 3_600_000;
+
+function PlaceCard({
+  place,
+  first,
+  open,
+  onOpen,
+  onEdit,
+}: {
+  place: PlaceView;
+  first: boolean;
+  open: boolean;
+  onOpen: () => void;
+  onEdit: () => void;
+}) {
+  const units = useUnits();
+  const now = useNow();
+  const air = place.now;
+  const old = place.lastRead !== undefined && now - place.lastRead > STALE;
+  return (
+    <section
+      className={`card-slab ${open ? 'border-l-primary border-l-6' : ''}`}
+      aria-label={place.name}
+      aria-current={open ? 'true' : undefined}
+    >
+      <div className="flex items-start justify-between gap-3">
+        <h2 className="text-2xl break-words">
+          <button type="button" className="text-left hover:underline" onClick={onOpen}>
+            {place.name}
+          </button>
+        </h2>
+        <button type="button" className="btn btn-ghost h-11" aria-label={`Change ${place.name}`} onClick={onEdit}>
+          Change
+        </button>
+      </div>
+      <p className="quiet text-sm">
+        {placeKindWords[place.kind]};{' '}
+        {place.simulated ? 'a simulated logger' : sourceWords[place.source].name.toLowerCase()}
+        {first && '; casts of no named place count as standing here'}
+      </p>
+      {air ? (
+        <p className="mt-2">
+          <span className="numeral text-3xl">{units.say(air.temperature, '°C')}</span> {Math.round(air.humidity * 100)}{' '}
+          % damp
+          <span className="block text-sm">{faceAdvice[faceRisk(evaporation(overFace(air)))]}</span>
+          <span className="block text-sm">
+            <BasisNote basis={place.basis} />
+          </span>
+        </p>
+      ) : (
+        <p className="mt-1">Nothing was read here yet.</p>
+      )}
+      {old && (
+        <p className="text-accent text-sm" title={exactly(place.lastRead!)}>
+          Last read {saySpan(now - place.lastRead!)} ago.
+        </p>
+      )}
+    </section>
+  );
+}

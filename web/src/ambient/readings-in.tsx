@@ -1,0 +1,103 @@
+import { useState } from 'react';
+import { InputError, readAirCsv, type CsvRead } from '@dewpot/core';
+import type { PlaceView } from '@dewpot/contract';
+import { useSendReadings } from '../api/places';
+import { useSession } from '../api/session';
+import { FileButton } from '../ui/file-button';
+import { exactly } from '../ui/format-time';
+import { Failure } from '../ui/states';
+import { useUnits } from '../ui/units';
+
+const MOST_BYTES = 20_000_000;
+
+/** Readings out of a logger's file: first how it was understood, then in. */
+export function ReadingsIn({ place }: { place: PlaceView }) {
+  const { workshop } = useSession();
+  const units = useUnits();
+  const send = useSendReadings();
+  const [read, setRead] = useState<CsvRead>();
+  const [wrong, setWrong] = useState<Error>();
+  const open = async (file: File) => {
+    setRead(undefined);
+    setWrong(undefined);
+    send.reset();
+    try {
+      if (file.size > MOST_BYTES) throw tooLarge(file);
+      const zone = workshop.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
+      setRead(readAirCsv(await file.text(), { zone, order: units.system === 'us' ? 'month-first' : 'day-first' }));
+    } catch (error) {
+      setWrong(error as Error);
+    }
+  };
+  const { readings = [] } = read ?? {};
+  return (
+    <div className="space-y-2">
+      <div className="flex flex-wrap items-center gap-3">
+        <FileButton accept=".csv,.txt,text/csv" label="A file of readings" className="btn-neutral h-12" onFile={open}>
+          Bring readings in
+        </FileButton>
+        <span className="quiet text-sm">Comma-separated, °C or °F, with a first line that names its columns.</span>
+      </div>
+      {wrong && <Wrong error={wrong} />}
+      {read && (
+        <div className="border-secondary border-l-4 pl-3" role="status">
+          <p className="font-semibold">
+            {readings.length} readings
+            {readings.length > 0 && `, ${exactly(readings[0]!.at)} to ${exactly(readings[readings.length - 1]!.at)}`}
+          </p>
+          {read.notes.map((note) => (
+            <p key={note}>{note}</p>
+          ))}
+          {read.unread.length > 0 && (
+            <p className="text-accent">
+              {read.unread.length} {read.unread.length === 1 ? 'row says' : 'rows say'} nothing:{' '}
+              {read.unread
+                .slice(0, 3)
+                .map(({ row, why }) => `row ${row}, ${why}`)
+                .join('; ')}
+              .
+            </p>
+          )}
+          {send.data ? (
+            <p>
+              {send.data.kept} taken in, {send.data.twice} were here already, {send.data.aside.length} set aside.
+            </p>
+          ) : (
+            <button
+              type="button"
+              className="btn btn-primary mt-2 h-12"
+              disabled={send.isPending || readings.length === 0}
+              onClick={() => send.mutate({ id: place.id, readings })}
+            >
+              {send.isPending ? 'Taking them in…' : `Take them in at ${place.name}`}
+            </button>
+          )}
+        </div>
+      )}
+      <Failure error={send.error} />
+    </div>
+  );
+}
+
+const tooLarge = ({ size }: File) =>
+  new InputError([
+    {
+      field: 'file',
+      value: size,
+      message: `It has ${Math.round(size / 1e6)} MB.`,
+      remedy: `Choose one of at most ${MOST_BYTES / 1e6} MB, or cut it into years.`,
+    },
+  ]);
+
+function Wrong({ error }: { error: Error }) {
+  if (!(error instanceof InputError)) return <Failure error={error} />;
+  return (
+    <ul role="alert" className="border-error border-l-4 pl-3">
+      {error.issues.map(({ message, remedy }) => (
+        <li key={message}>
+          {message} <span className="quiet">{remedy}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}

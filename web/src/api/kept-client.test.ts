@@ -1,0 +1,35 @@
+import type { PersistedClient } from '@tanstack/react-query-persist-client';
+import { expect, it } from 'vitest';
+import { currentClient } from './kept-client';
+
+const client = (buster: string) =>
+  ({
+    timestamp: 1,
+    buster,
+    clientState: {
+      queries: [{ queryKey: ['casts'] }],
+      mutations: [
+        { state: { variables: { castId: 'c', event: { id: '1', type: 'lifted-out', damage: ['rim'] } } } },
+        { state: { variables: { castId: 'c', event: { id: '2', type: 'snoozed', stroke: 'Lift out', until: 5 } } } },
+        { state: { variables: { castId: 'c', event: { id: '3', type: 'coated', overruled: 'a trial' } } } },
+        { state: { variables: 'anything' } },
+      ],
+    },
+  }) as unknown as PersistedClient;
+const sent = (kept: PersistedClient) => kept.clientState.mutations.map(({ state }) => state.variables as unknown);
+
+it('what waits to be sent outlives a change of words, and answers of another shape are read again', () => {
+  const now = currentClient(client('3'), '4');
+  expect(now).toMatchObject({ buster: '4', clientState: { queries: [] } });
+  expect(sent(now)).toEqual([
+    { castId: 'c', event: { id: '1', type: 'demoulded', damage: ['rim'] } },
+    { castId: 'c', event: { id: '2', type: 'snoozed', task: 'Demould', until: 5 } },
+    { castId: 'c', event: { id: '3', type: 'coated', overridden: 'a trial' } },
+    'anything',
+  ]);
+});
+
+it('what was kept by a screen of today stays as it is', () => {
+  const kept = client('4');
+  expect(currentClient(kept, '4')).toBe(kept);
+});

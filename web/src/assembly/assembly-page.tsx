@@ -1,0 +1,175 @@
+import { useState } from 'react';
+import { bonds, bondsFor, jointUses, type Arrangement, type Bond, type JointUse } from '@dewpot/core';
+import type { CastView } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { shelfQuery } from '../api/casts';
+import { Known } from '../ui/known';
+import { useJoin } from '../api/finish';
+import { useAir, useSession } from '../api/session';
+import { lookToday } from '../casts';
+import { Choice } from '../ui/choice';
+import { Picks } from '../ui/picks';
+import { PieceThumb } from '../ui/piece-thumb';
+import { Busy, Empty, Failure } from '../ui/states';
+import { TextField } from '../ui/text-field';
+import { useNow } from '../ui/use-now';
+import { ArticleAnswers } from './article-answers';
+import { PartsList, type ArticlePartRow } from './parts-list';
+import { useArticle } from './use-article';
+
+const arrangementWords: Record<Arrangement, string> = {
+  stacked: 'Standing on one another',
+  'panel box': 'Panels to a box',
+};
+const useWords: Record<JointUse, string> = {
+  outdoors: 'outdoors',
+  frost: 'frost',
+  water: 'water',
+  heat: 'heat',
+  food: 'food',
+  load: 'people or loads on it',
+};
+/** Without air in sight. */
+const USUAL = 18;
+
+const canBeJoined = ({ stage, snapshot }: CastView) =>
+  (stage === 'damp' || stage === 'drying' || stage === 'sealed') && !snapshot.article;
+
+/** Casts joined into one thing: what holds them, how much of it, how long clamped, and what the whole is. */
+export function JoinPage() {
+  const [search] = useSearchParams();
+  const { data, error, isPending } = useQuery(shelfQuery);
+  if (isPending) return <Busy what="the casts" />;
+  if (!data) return <Failure error={error} />;
+  const casts = data.filter(canBeJoined);
+  if (casts.length < 2)
+    return (
+      <Empty title="Nothing to join yet">
+        <p>Casts are joined once they are out of their moulds: two heights, panels to a box, a base and its shade.</p>
+        <p>
+          <Link to="/" className="btn btn-primary">
+            To the shelf
+          </Link>
+        </p>
+      </Empty>
+    );
+  return (
+    <Known list={shelfQuery} ids={search.getAll('with')} what="the casts">
+      <Joining casts={casts} />
+    </Known>
+  );
+}
+
+function Joining({ casts }: { casts: readonly CastView[] }) {
+  const [search] = useSearchParams();
+  const navigate = useNavigate();
+  const now = useNow();
+  const { liftLimit } = useSession().workshop;
+  const temperature = useAir().data?.now.temperature ?? USUAL;
+  const join = useJoin();
+  const [id] = useState(() => uuid());
+  const [parts, setParts] = useState<readonly ArticlePartRow[]>(() => {
+    const asked = search.getAll('with');
+    const found = asked.flatMap((one) => casts.find(({ id: key }) => key === one) ?? []);
+    // Like pots stand rim on rim.
+    return found.map((cast, i) => ({ cast, over: i === 1 && cast.mouldId === found[0]!.mouldId }));
+  });
+  const [arrangement, setArrangement] = useState<Arrangement>(
+    parts[0]?.cast.snapshot.piece === 'panel' ? 'panel box' : 'stacked',
+  );
+  const [uses, setUses] = useState<readonly JointUse[]>(['outdoors']);
+  const [chosen, setBond] = useState<Bond>();
+  const [name, setName] = useState('');
+  const holds = bondsFor(uses);
+  const bond = chosen ?? holds[0] ?? 'mortar';
+  const figures = useArticle({ parts, arrangement, bond, uses, temperature, liftLimit });
+  const called = name.trim() || parts.map(({ cast }) => cast.snapshot.mouldName).join(' on ');
+  const send = () =>
+    join.mutate(
+      {
+        id,
+        at: Date.now(),
+        name: called.slice(0, 80),
+        arrangement,
+        bond,
+        uses: [...uses],
+        parts: parts.map(({ cast, over }) => ({ castId: cast.id, over })),
+      },
+      { onSuccess: (article) => void navigate(`/casts/${article.id}`) },
+    );
+  const look = parts.length > 0 ? lookToday(parts[0]!.cast, now) : undefined;
+  return (
+    <div className="mx-auto grid max-w-7xl gap-4 p-4 lg:grid-cols-[22rem_minmax(0,1fr)]">
+      <div className="space-y-4">
+        <section className="card-slab" aria-label="The whole">
+          <h1 className="text-3xl">Join</h1>
+          <div className="grid min-h-64 place-items-center">
+            {look ? (
+              <PieceThumb
+                shape={parts[0]!.cast.snapshot.shape}
+                colour={look.colour}
+                size={250}
+                parts={(arrangement === 'stacked' ? parts : parts.slice(0, 1)).map(({ cast, over }) => {
+                  const { colour, skin } = lookToday(cast, now);
+                  return { shape: cast.snapshot.shape, over, colour, skin };
+                })}
+              />
+            ) : (
+              <p className="quiet text-center">Take the parts from the shelf, the lowest first.</p>
+            )}
+          </div>
+        </section>
+        <PartsList casts={casts} parts={parts} stacked={arrangement === 'stacked'} onChange={setParts} />
+      </div>
+      <div className="min-w-0 space-y-4">
+        <section className="card-slab space-y-4" aria-label="How">
+          <Choice
+            legend="How do they stand?"
+            options={(Object.keys(arrangementWords) as Arrangement[]).map((value) => ({
+              value,
+              label: arrangementWords[value],
+            }))}
+            value={arrangement}
+            onChange={setArrangement}
+          />
+          <Picks
+            legend="What must the joints stand?"
+            options={jointUses.map((value) => ({ value, label: useWords[value] }))}
+            value={uses}
+            onChange={setUses}
+          />
+          <Choice
+            legend="Held by"
+            options={holds.map((value) => ({ value, label: bonds[value].name }))}
+            value={bond}
+            onChange={setBond}
+          />
+          <p className="quiet text-sm">
+            {bonds[bond].how} Hot glue is not in this list: on concrete it lets go by itself.
+          </p>
+        </section>
+        {figures && <ArticleAnswers figures={figures} parts={parts} bond={bond} />}
+        <section className="card-slab space-y-3" aria-label="Join them">
+          <TextField
+            label="What is it called?"
+            value={name}
+            maxLength={80}
+            placeholder={called || 'Two-tier planter'}
+            onChange={({ target }) => setName(target.value)}
+          />
+          <Failure error={join.error} />
+          <button
+            type="button"
+            className="btn btn-primary h-16 w-full text-lg"
+            disabled={parts.length < 2 || join.isPending}
+            onClick={send}
+          >
+            {parts.length < 2 ? 'Take two parts or more' : 'Joined just now'}
+          </button>
+        </section>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,99 @@
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import type { CastView } from '@dewpot/contract';
+import { stageWords } from '../casts';
+
+/** A cast as it is to stand in an article. */
+export interface ArticlePartRow {
+  readonly cast: CastView;
+  readonly over: boolean;
+}
+
+/** The parts of an article, from the ground up, and what could be added. */
+export function PartsList({
+  casts,
+  parts,
+  stacked,
+  onChange,
+}: {
+  casts: readonly CastView[];
+  parts: readonly ArticlePartRow[];
+  stacked: boolean;
+  onChange: (parts: readonly ArticlePartRow[]) => void;
+}) {
+  const free = casts.filter(({ id }) => parts.every(({ cast }) => cast.id !== id));
+  const swap = (i: number, k: number) => {
+    const next = [...parts];
+    [next[i], next[k]] = [next[k]!, next[i]!];
+    onChange(next);
+  };
+  return (
+    <section className="card-slab space-y-3" aria-label="Parts">
+      <h2 className="text-xl">{stacked ? 'Parts, the uppermost first' : 'Panels, in the order round'}</h2>
+      <ol className="divide-base-300 divide-y">
+        {(stacked ? [...parts.entries()].reverse() : [...parts.entries()]).map(([i, { cast, over }]) => (
+          <li key={cast.id} className="flex flex-wrap items-center gap-1 py-1">
+            <span className="min-w-0 flex-1">
+              <span className="numeral text-lg">{cast.code}</span>{' '}
+              <span className="quiet text-sm">{cast.snapshot.mouldName}</span>
+            </span>
+            {stacked && (
+              <label className="flex min-h-11 items-center gap-1 text-sm">
+                <input
+                  type="checkbox"
+                  className="checkbox checkbox-sm"
+                  checked={over}
+                  onChange={() => onChange(parts.map((part, k) => (k === i ? { ...part, over: !over } : part)))}
+                />
+                on its head
+              </label>
+            )}
+            <button
+              type="button"
+              className="btn btn-ghost h-11 px-2"
+              aria-label={`${cast.code} higher`}
+              disabled={i === parts.length - 1}
+              onClick={() => swap(i, i + 1)}
+            >
+              <ArrowUp size={18} aria-hidden="true" />
+            </button>
+            <button
+              type="button"
+              className="btn btn-ghost h-11 px-2"
+              aria-label={`${cast.code} lower`}
+              disabled={i === 0}
+              onClick={() => swap(i, i - 1)}
+            >
+              <ArrowDown size={18} aria-hidden="true" />
+            </button>
+            <button
+              type="button"
+              className="btn btn-ghost h-11 px-2"
+              aria-label={`Leave out ${cast.code}`}
+              onClick={() => onChange(parts.filter((_, k) => k !== i))}
+            >
+              <X size={18} aria-hidden="true" />
+            </button>
+          </li>
+        ))}
+      </ol>
+      <label className="block text-sm font-semibold">
+        Put on
+        <select
+          className="select select-bordered mt-1 h-12 w-full"
+          value=""
+          onChange={({ target }) => {
+            const cast = free.find(({ id }) => id === target.value);
+            if (cast) onChange([...parts, { cast, over: false }]);
+          }}
+        >
+          <option value="">a cast from the shelf…</option>
+          {free.map(({ id, code, snapshot, stage }) => (
+            <option key={id} value={id}>
+              {code} {snapshot.mouldName}, {stageWords[stage]}
+            </option>
+          ))}
+        </select>
+      </label>
+    </section>
+  );
+}

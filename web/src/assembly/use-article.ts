@@ -1,0 +1,34 @@
+import { useMemo } from 'react';
+import { massKnown, calculateArticle, type ArticleFigures, type ArticlePlan } from '@dewpot/core';
+import type { ArticlePartRow } from './parts-list';
+
+/** What joining these parts implies; undefined for fewer than two. */
+export function useArticle({
+  parts,
+  arrangement,
+  bond,
+  uses,
+  temperature,
+  liftLimit,
+}: Omit<ArticlePlan, 'parts'> & { readonly parts: readonly ArticlePartRow[] }): ArticleFigures | undefined {
+  return useMemo(
+    () =>
+      parts.length < 2
+        ? undefined
+        : calculateArticle({
+            arrangement,
+            bond,
+            uses,
+            temperature: Math.min(40, Math.max(-5, temperature)),
+            liftLimit,
+            parts: parts.map(({ cast: { code, snapshot, life, expected }, over }) => ({
+              code,
+              name: snapshot.mouldName,
+              shape: snapshot.shape,
+              over,
+              mass: massKnown(life, expected),
+            })),
+          }),
+    [parts, arrangement, bond, uses, temperature, liftLimit],
+  );
+}

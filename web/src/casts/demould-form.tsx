@@ -1,0 +1,131 @@
+import { useState } from 'react';
+import { usualCause, type Damage, type DamageCause, type DamageSize, type Force, type Spot } from '@dewpot/core';
+import type { CastView } from '@dewpot/contract';
+import { BubblePatch } from '../ui/bubble-patch';
+import { damageSpots } from './spots';
+import { Choice } from '../ui/choice';
+import type { ActionProps } from './cast-actions';
+import { causeWords, forceWords, sizeWords, spotWords } from './words';
+
+const grades = [1, 2, 3, 4, 5] as const;
+const forces: readonly Force[] = ['slid', 'tapped', 'fought'];
+const causes: readonly DamageCause[] = ['early', 'stuck', 'dropped'];
+
+/** Demoulding: clean in one tap, or where and how badly each was hurt, and what that is put down to. */
+export function DemouldForm({ casts, busy, record }: ActionProps) {
+  const [hurt, setHurt] = useState<Record<string, Damage[]>>({});
+  const [force, setForce] = useState<Force>();
+  const [said, setSaid] = useState<DamageCause>();
+  const [bubbles, setBubbles] = useState<number>();
+  const damageOf = ({ id }: CastView) => hurt[id] ?? [];
+  const anyHurt = casts.flatMap(damageOf);
+  const usual = usualCause(anyHurt, force);
+  const all = () =>
+    record(
+      casts.length > 1 ? `${casts.length} demoulded.` : 'Demoulded.',
+      casts.flatMap((cast) => {
+        const damage = damageOf(cast);
+        const cause = said ?? usual;
+        const event = {
+          type: 'demoulded' as const,
+          damage,
+          ...(force && { force }),
+          ...(damage.length > 0 && cause && { cause }),
+        };
+        const seen = { type: 'bubbles' as const, face: 'face' as const, grade: bubbles ?? 1 };
+        return [{ cast, event }, ...(bubbles === undefined ? [] : [{ cast, event: seen }])];
+      }),
+    );
+  const clean = anyHurt.length === 0;
+  return (
+    <div className="space-y-4">
+      <p className="quiet">
+        Tap where a cast was hurt; leave the rest. A loaded mould is slid and turned over an edge, not caught.
+      </p>
+      {casts.map((cast) => (
+        <DamagePicker
+          key={cast.id}
+          code={cast.code}
+          damage={damageOf(cast)}
+          onChange={(damage) => setHurt({ ...hurt, [cast.id]: damage })}
+        />
+      ))}
+      {!clean && (
+        <Choice
+          legend="What is it put down to? Only what came too early moves the next demoulding."
+          options={causes.map((value) => ({ value, label: causeWords[value] }))}
+          value={said ?? usual}
+          onChange={setSaid}
+        />
+      )}
+      <Choice
+        legend="How did it come out? (may be left open)"
+        options={forces.map((value) => ({ value, label: forceWords[value] }))}
+        value={force}
+        onChange={setForce}
+      />
+      <fieldset>
+        <legend className="mb-1 text-sm font-semibold">Bubbles on its face (may be left open)</legend>
+        <div className="flex flex-wrap gap-2">
+          {grades.map((grade) => (
+            <button
+              key={grade}
+              type="button"
+              aria-pressed={bubbles === grade}
+              aria-label={`${grade} of 5`}
+              className={`p-1 ${bubbles === grade ? 'outline-secondary outline-3' : 'hover:outline-secondary hover:outline-2'}`}
+              onClick={() => setBubbles(bubbles === grade ? undefined : grade)}
+            >
+              <BubblePatch grade={grade} />
+            </button>
+          ))}
+        </div>
+      </fieldset>
+      <button type="button" disabled={busy} className="btn btn-primary h-16 w-full text-lg" onClick={all}>
+        {clean ? (casts.length > 1 ? 'All out, clean' : 'Out, clean') : 'Out, with this damage'}
+      </button>
+    </div>
+  );
+}
+
+const sizes: readonly DamageSize[] = ['chip', 'piece', 'through'];
+
+function DamagePicker({
+  code,
+  damage,
+  onChange,
+}: {
+  code: string;
+  damage: readonly Damage[];
+  onChange: (damage: Damage[]) => void;
+}) {
+  const sizeAt = (spot: Spot) => damage.find((one) => one.spot === spot)?.size;
+  const next = (spot: Spot) => {
+    const current = sizeAt(spot);
+    const size = current === undefined ? sizes[0] : sizes[sizes.indexOf(current) + 1];
+    const others = damage.filter((one) => one.spot !== spot);
+    onChange(size ? [...others, { spot, size }] : others);
+  };
+  return (
+    <div role="group" aria-label={`Damage to ${code}`} className="flex flex-wrap items-center gap-1.5">
+      <span className="numeral w-14 text-lg">{code}</span>
+      {damageSpots.map((spot) => {
+        const size = sizeAt(spot);
+        return (
+          <button
+            key={spot}
+            type="button"
+            aria-pressed={size !== undefined}
+            className={`btn h-14 px-3 text-sm ${size ? 'btn-accent' : 'btn-ghost bg-base-300/60'}`}
+            onClick={() => next(spot)}
+          >
+            <span>
+              {spotWords[spot]}
+              {size && <span className="block text-xs">{sizeWords[size]}</span>}
+            </span>
+          </button>
+        );
+      })}
+    </div>
+  );
+}

@@ -1,0 +1,168 @@
+import { demouldRisks, type DemouldCame, type DemouldCare } from '@dewpot/core';
+import type { CastDetail, DemouldWaysInput } from '@dewpot/contract';
+import { useChooseDemoulds } from '../api/casts';
+import { Choice } from '../ui/choice';
+import { FigureWorking } from '../ui/figure-working';
+import { exactly, sayWhen } from '../ui/format-time';
+import { Failure } from '../ui/states';
+import { useUnits } from '../ui/units';
+
+const careWords: Record<DemouldCare, string> = { cautious: 'Cautious', usual: 'Usual', bold: 'Bold' };
+const cameWords: Record<DemouldCame, string> = {
+  clean: 'clean',
+  'too-early': 'too early',
+  otherwise: 'hurt otherwise, does not count',
+};
+
+/** The earliest safe demoulding of its mould with its mix: proposed, at what risk, from which record; with the caster's choice. */
+export function DemouldSlab({ cast, now }: { cast: CastDetail; now: number }) {
+  const units = useUnits();
+  const choose = useChooseDemoulds();
+  const { demould, mouldId, snapshot, dues } = cast;
+  const { handbook, learned, records, ways } = demould;
+  const { mixId } = snapshot;
+  if (!mixId) return null;
+  const change = (more: Partial<DemouldWaysInput>) => choose.mutate({ mouldId, mixId, ways: { ...ways, ...more } });
+  const proposed = dues.find(({ task }) => task === 'Demould');
+  const goesBy = ways.off || records.length === 0 ? handbook : learned.age.value;
+  return (
+    <section className="card-slab space-y-3" aria-label="Earliest safe demould">
+      <div>
+        <h2 className="text-xl">Earliest safe demoulding</h2>
+        <p className="quiet text-sm">
+          {snapshot.mouldName} with {snapshot.mixName}
+        </p>
+      </div>
+      <p>
+        <span className="numeral text-3xl">{units.say(goesBy, 'h')}</span> at 20 °C
+        {proposed && <> — under this forecast {sayWhen(proposed.good, now)}</>}
+      </p>
+      <p className="text-sm">
+        {ways.off
+          ? 'By the handbook: what was learned is switched off.'
+          : `${learned.sentence}${learned.wary ? ' Since it broke once, a third of your risk is taken.' : ''}`}
+        {records.length === 0 &&
+          !ways.off &&
+          ` The handbook says ${units.say(handbook, 'h')}; it counts until one is out.`}
+      </p>
+      <FigureWorking figure={learned.age} />
+      {records.length > 0 && <DemouldRecordDrawn cast={cast} />}
+      <Choice
+        legend="Risk you take"
+        options={(Object.keys(demouldRisks) as DemouldCare[]).map((value) => ({
+          value,
+          label: careWords[value],
+          hint: `${demouldRisks[value] * 100} in 100`,
+        }))}
+        value={ways.care}
+        onChange={(care) => change({ care })}
+      />
+      <div className="flex flex-wrap gap-2">
+        {learned.wary && (
+          <button
+            type="button"
+            className="btn btn-ghost bg-base-300/60 h-11 text-sm"
+            onClick={() => change({ triedAgainAt: records.length })}
+          >
+            Try it earlier again
+          </button>
+        )}
+        <button
+          type="button"
+          className="btn btn-ghost bg-base-300/60 h-11 text-sm"
+          onClick={() => change({ off: !ways.off })}
+        >
+          {ways.off ? 'Learn from demouldings' : 'Go by the handbook'}
+        </button>
+        {records.length > 0 && (
+          <button
+            type="button"
+            className="btn btn-ghost bg-base-300/60 h-11 text-sm"
+            onClick={() => change({ since: now })}
+          >
+            Forget these and begin again
+          </button>
+        )}
+        {ways.since !== undefined && (
+          <button
+            type="button"
+            className="btn btn-ghost bg-base-300/60 h-11 text-sm"
+            onClick={() => {
+              const { since: _, ...rest } = ways;
+              choose.mutate({ mouldId, mixId, ways: rest });
+            }}
+          >
+            Count the earlier ones again
+          </button>
+        )}
+      </div>
+      <Failure error={choose.error} />
+    </section>
+  );
+}
+
+const WIDTH = 330;
+const HEIGHT = 74;
+const PAD = 14;
+
+/** The record that it rests on: each demoulding by its age, clean above the line, too early crossed. */
+function DemouldRecordDrawn({ cast: { demould } }: { cast: CastDetail }) {
+  const units = useUnits();
+  const { records, handbook, learned } = demould;
+  const ages = [...records.map(({ age }) => age), handbook, learned.age.value];
+  const [low, high] = [Math.min(...ages) * 0.92, Math.max(...ages) * 1.05];
+  const x = (age: number) => PAD + ((age - low) / (high - low)) * (WIDTH - 2 * PAD);
+  const count = (came: DemouldCame) => records.filter((one) => one.came === came).length;
+  const told = (['clean', 'too-early', 'otherwise'] as const)
+    .filter((came) => count(came) > 0)
+    .map((came) => `${count(came)} ${cameWords[came]}`)
+    .join(', ');
+  return (
+    <figure>
+      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" role="img" aria-label={`Its record: ${told}`}>
+        <line x1={PAD} x2={WIDTH - PAD} y1={46} y2={46} stroke="currentColor" opacity={0.4} />
+        <line
+          x1={x(handbook)}
+          x2={x(handbook)}
+          y1={10}
+          y2={50}
+          stroke="currentColor"
+          strokeDasharray="3 3"
+          opacity={0.7}
+        />
+        <line
+          x1={x(learned.age.value)}
+          x2={x(learned.age.value)}
+          y1={6}
+          y2={52}
+          stroke="var(--color-primary)"
+          strokeWidth={3}
+        />
+        {records.map(({ age, came, code, at }, i) => (
+          <g key={`${code}${at}`} transform={`translate(${x(age)} ${18 + (i % 3) * 9})`}>
+            <title>{`${code}, ${exactly(at)}: ${units.say(age, 'h')}, ${cameWords[came]}`}</title>
+            {came === 'too-early' ? (
+              <path d="M-4-4l8 8M4-4l-8 8" stroke="var(--color-accent)" strokeWidth={2.5} />
+            ) : (
+              <circle
+                r={4}
+                fill={came === 'clean' ? 'var(--color-primary)' : 'none'}
+                stroke="currentColor"
+                strokeWidth={came === 'clean' ? 0 : 1.2}
+              />
+            )}
+          </g>
+        ))}
+        <text x={PAD} y={66} fontSize={11} fill="currentColor">
+          {units.say(low, 'h')}
+        </text>
+        <text x={WIDTH - PAD} y={66} fontSize={11} textAnchor="end" fill="currentColor">
+          {units.say(high, 'h')}
+        </text>
+      </svg>
+      <figcaption className="quiet text-xs">
+        Dots clean, crosses too early, rings hurt otherwise. Green: proposed; dashed: handbook. {told}.
+      </figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,53 @@
+/** The reason for which something is done against the advice. */
+export function ReasonField({
+  label,
+  reason,
+  onReason,
+}: {
+  label: string;
+  reason: string;
+  onReason: (reason: string) => void;
+}) {
+  return (
+    <label className="mt-2 block text-sm font-semibold">
+      {label}
+      <input
+        className="input input-bordered mt-1 w-full"
+        value={reason}
+        maxLength={300}
+        onChange={(event) => onReason(event.target.value)}
+        placeholder="your reason; it is kept with the cast"
+      />
+    </label>
+  );
+}
+
+/** What speaks against it, and the reason for which it is done all the same. */
+export function OverrideField({
+  title,
+  reasons,
+  note,
+  label,
+  reason,
+  onReason,
+}: {
+  title: string;
+  reasons: readonly string[];
+  note?: string;
+  label: string;
+  reason: string;
+  onReason: (reason: string) => void;
+}) {
+  return (
+    <div role="alert" className="border-accent border-l-4 pl-3">
+      <p className="text-accent font-semibold">Better to wait: {title}</p>
+      <ul className="list-disc pl-5">
+        {reasons.map((one) => (
+          <li key={one}>{one}</li>
+        ))}
+      </ul>
+      {note && <p className="quiet mt-1 text-sm">{note}</p>}
+      <ReasonField label={label} reason={reason} onReason={onReason} />
+    </div>
+  );
+}

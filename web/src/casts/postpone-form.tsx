@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import { snoozeCost, type Due } from '@dewpot/core';
+import { addDays, addHours, setHours, startOfHour } from 'date-fns';
+import { Choice } from '../ui/choice';
+import { sayWhen } from '../ui/format-time';
+import { useNow } from '../ui/use-now';
+import type { ActionProps } from './cast-actions';
+import { DoneButton } from './done-button';
+
+const MORNING = 8;
+const EVENING = 19;
+
+/** To when things are put off, as people say it. */
+function timesFrom(now: number): { label: string; at: number }[] {
+  const hour = startOfHour(now);
+  const evening = setHours(hour, EVENING).getTime();
+  const morning = (days: number) => addDays(setHours(hour, MORNING), days).getTime();
+  return [
+    { label: 'two hours', at: addHours(now, 2).getTime() },
+    ...(evening > now + 3 * 3_600_000 ? [{ label: 'this evening', at: evening }] : []),
+    { label: 'tomorrow morning', at: morning(1) },
+    { label: 'two days', at: morning(2) },
+    { label: 'four days', at: morning(4) },
+    { label: 'a week', at: morning(7) },
+  ];
+}
+
+/** What it costs, as a sentence. */
+function consequence(due: Due, until: number, now: number): string {
+  const { costs, at, why } = snoozeCost(due, until);
+  if (costs === 'nothing') return `Costs nothing: it is good until ${sayWhen(at, now)}.`;
+  if (costs === 'time') return `Costs nothing but time: ${why}.`;
+  if (costs === 'dryness') return `From ${sayWhen(at, now)} on it suffers: ${why}.`;
+  return at < now ? `The window closed ${sayWhen(at, now)}: ${why}.` : `The window closes ${sayWhen(at, now)}: ${why}.`;
+}
+
+/** Puts a task off, with what that costs told before it is done. */
+export function PutOffForm({ casts, due, busy, record }: ActionProps) {
+  const now = useNow();
+  const times = timesFrom(now);
+  const [label, setLabel] = useState(times[0]!.label);
+  if (!due) return null;
+  const until = (times.find((one) => one.label === label) ?? times[0]!).at;
+  const free = ['nothing', 'time'].includes(snoozeCost(due, until).costs);
+  return (
+    <div className="space-y-4">
+      <Choice
+        legend={`Put “${due.task}” off by, or to`}
+        options={times.map((one) => ({ value: one.label, label: one.label, hint: sayWhen(one.at, now) }))}
+        value={label}
+        onChange={setLabel}
+      />
+      <p role="status" className={free ? '' : 'text-accent border-accent border-l-4 pl-3 font-semibold'}>
+        {consequence(due, until, now)}
+      </p>
+      <DoneButton
+        casts={casts}
+        busy={busy}
+        record={record}
+        said={`Put off to ${sayWhen(until, now)}.`}
+        event={{ type: 'snoozed', task: due.task, until }}
+        look={`h-16 text-lg ${free ? 'btn-primary' : 'btn-accent'}`}
+      >
+        Put off to {sayWhen(until, now)}
+      </DoneButton>
+    </div>
+  );
+}

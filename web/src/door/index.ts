@@ -1,1 +1,0 @@
-export { DoorPage } from './door-page';

@@ -1,0 +1,73 @@
+import { inStore, keepingOf } from '@dewpot/core';
+import type { LotView, StoresView } from '@dewpot/contract';
+import { Plus } from 'lucide-react';
+import { exactly, sayDay } from '../ui/format-time';
+import { useNow } from '../ui/use-now';
+import { useUnits } from '../ui/units';
+
+/** A lot that is being edited; undefined for a new one of that material. */
+export interface EditedLot {
+  readonly lot: LotView | undefined;
+  readonly materialId: string;
+}
+
+/** Each material that was bought as a bar of what is left, its lots marked on it. */
+export function Lots({ stores, onEdit }: { stores: StoresView; onEdit: (lot: EditedLot) => void }) {
+  const units = useUnits();
+  const now = useNow();
+  const bought = stores.materials.filter(({ id }) => stores.lots.some(({ materialId }) => materialId === id));
+  return (
+    <section className="card-slab" aria-label="In the store">
+      <h2 className="mb-2 text-2xl">In the store</h2>
+      {bought.length === 0 && <p className="quiet">No lots yet. Add one, and pours are costed and taken from it.</p>}
+      <ul className="divide-base-300 divide-y">
+        {bought.map(({ version: _, ...material }) => {
+          const { id, name } = material;
+          return (
+            <li key={id} className="grid items-center gap-x-4 gap-y-1 py-2 sm:grid-cols-[14rem_6rem_1fr]">
+              <span className="font-semibold">{name}</span>
+              <span className="numeral text-xl">{units.say(inStore(id, stores.lots), 'g')}</span>
+              <span className="flex flex-wrap gap-2">
+                {stores.lots
+                  .filter(({ materialId }) => materialId === id)
+                  .map((lot) => (
+                    <button
+                      key={lot.id}
+                      type="button"
+                      className="bg-base-200 hover:bg-base-300 min-h-11 min-w-40 flex-1 px-2 py-1 text-left text-sm"
+                      onClick={() => onEdit({ lot, materialId: id })}
+                      title={exactly(lot.boughtAt)}
+                    >
+                      <span className="flex justify-between gap-2">
+                        <span>
+                          {units.say(lot.left, 'g')} of {units.say(lot.bought, 'g')}
+                        </span>
+                        <span>
+                          {units.say(lot.price, 'money')}, {sayDay(lot.boughtAt, now)}
+                        </span>
+                      </span>
+                      <span className="text-warning block text-sm empty:hidden">{keepingOf(material, lot, now)}</span>
+                      <span className="bg-base-300 mt-1 block h-2">
+                        <span
+                          className="bg-secondary block h-2"
+                          style={{ width: `${(lot.left / lot.bought) * 100}%` }}
+                        />
+                      </span>
+                    </button>
+                  ))}
+                <button
+                  type="button"
+                  className="btn btn-ghost bg-base-300/60 h-11"
+                  aria-label={`Add a lot of ${name.toLowerCase()}`}
+                  onClick={() => onEdit({ lot: undefined, materialId: id })}
+                >
+                  <Plus size={16} aria-hidden="true" />
+                </button>
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,62 @@
+import { useState } from 'react';
+import { bulkByWeighing } from '@dewpot/core';
+import type { ScoopView } from '@dewpot/contract';
+import { QuantityField } from '../ui/quantity-field';
+import { sayRefusal } from '../ui/input-error-message';
+import { SelectField } from '../ui/select-field';
+import { useUnits } from '../ui/units';
+
+const counts = [1, 2, 3, 5, 10];
+
+/** Weighing a few scoops of a material, step by step: its own loose density in place of the handbook's. */
+export function WeighScoop({ scoops, onBulk }: { scoops: readonly ScoopView[]; onBulk: (bulk: number) => void }) {
+  const { system } = useUnits();
+  const [scoopId, setScoopId] = useState(scoops[0]?.id ?? '');
+  const [count, setCount] = useState(3);
+  const [told, setTold] = useState<string>();
+  const weigh = (mass: number | undefined) => {
+    const scoop = scoops.find(({ id }) => id === scoopId);
+    if (mass === undefined || !scoop) return;
+    try {
+      const { value } = bulkByWeighing(mass, count, scoop);
+      const bulk = Number(value.toFixed(3));
+      setTold(`So it is ${bulk} kg/L loose.`);
+      onBulk(bulk);
+    } catch (error) {
+      setTold(sayRefusal(error));
+    }
+  };
+  return (
+    <details>
+      <summary className="min-h-8 cursor-pointer py-1 font-semibold">Weigh a scoop of it</summary>
+      <ol className="quiet list-decimal pl-6 text-sm">
+        <li>Dry it, or take it from a closed bag.</li>
+        <li>Fill the scoop loosely, without shaking; strike it level.</li>
+        <li>Weigh a few scoops at once, without the bowl.</li>
+      </ol>
+      <div className="mt-2 grid gap-3 sm:grid-cols-3">
+        <SelectField
+          label="Scoop"
+          value={scoopId}
+          options={scoops.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={setScoopId}
+        />
+        <SelectField
+          label="How many"
+          value={count}
+          options={counts.map((value) => ({ value, label: String(value) }))}
+          onChange={setCount}
+        />
+        <QuantityField
+          label="They weigh"
+          name="scoopMass"
+          dimension="mass"
+          system={system}
+          value={undefined}
+          onChange={weigh}
+        />
+      </div>
+      {told && <p role="status">{told}</p>}
+    </details>
+  );
+}

@@ -1,0 +1,33 @@
+import { InputError, measuringChoicesOf, type FieldIssue, type MeasuringChoice, type Step } from '@dewpot/core';
+import { benchOf, type BenchOf, type PourInput, type PourPart } from '@dewpot/contract';
+import { judgePlan, type JudgedPlan, type Judging } from '../workers/judge-plan';
+
+/** The sheets and the steps of a pour's parts, or what is wrong with them. */
+export type PlanAnswer =
+  | {
+      readonly sheets: BenchOf['parts'];
+      readonly steps: readonly Step[];
+      readonly ways: readonly MeasuringChoice[];
+      /** What speaks against each part’s moulds with its mix. */
+      readonly judged: readonly JudgedPlan[];
+      readonly issues: readonly [];
+    }
+  | { readonly issues: readonly FieldIssue[] };
+
+/** Calculates a pour's parts: the heavy half of a plan, in a worker where there is one. */
+export function calculateParts(parts: readonly PourPart[], input: PourInput, judging: readonly Judging[]): PlanAnswer {
+  try {
+    const { parts: sheets, steps } = benchOf({ parts, input });
+    const [first] = sheets;
+    return {
+      sheets,
+      steps,
+      ways: first ? measuringChoicesOf(first.plan, first.sheet) : [],
+      judged: sheets.map(({ plan, sheet }, i) => judgePlan(plan, sheet, judging[i]!)),
+      issues: [],
+    };
+  } catch (error) {
+    if (error instanceof InputError) return { issues: error.issues };
+    throw error;
+  }
+}

@@ -1,0 +1,47 @@
+import { repeatPourAdvice, type AgainAdvice } from '@dewpot/core';
+import type { PourInput, PourView } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
+import { allCastsQuery } from '../api/casts';
+
+/** What an earlier pour suggests changing when it is poured again, each with its evidence. */
+export function AgainSlab({
+  pour,
+  input,
+  onChange,
+}: {
+  pour: PourView;
+  input: PourInput;
+  onChange: (part: Partial<PourInput>) => void;
+}) {
+  const casts = (useQuery(allCastsQuery).data ?? []).filter(({ pourId }) => pourId === pour.id);
+  const advice = pour.parts.flatMap((part): AgainAdvice[] => {
+    const own = casts.filter(({ snapshot }) => snapshot.mixName === part.mixName);
+    return repeatPourAdvice(
+      part,
+      own.map(({ life }) => life),
+    );
+  });
+  return (
+    <section className="card-slab no-print" aria-label="The same again">
+      <h2 className="text-xl">Pour {pour.number} again</h2>
+      {advice.length === 0 ? (
+        <p className="quiet">Nothing in its record asks for a change.</p>
+      ) : (
+        <ul className="mt-1 space-y-2">
+          {advice.map(({ change, evidence, spare }) => (
+            <li key={change} className="border-warning flex flex-wrap items-center gap-x-4 border-l-4 pl-3">
+              <span>
+                <strong>{change}</strong> <span className="quiet">{evidence}</span>
+              </span>
+              {spare !== undefined && spare !== input.spare && (
+                <button type="button" className="btn btn-ghost bg-base-300/60 h-11" onClick={() => onChange({ spare })}>
+                  Do so
+                </button>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

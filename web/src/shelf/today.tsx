@@ -1,0 +1,141 @@
+import { roundOf, tasksForMany, type Due, type RoundLine, type RoundWhen, type CastTask } from '@dewpot/core';
+import type { CastView } from '@dewpot/contract';
+import { endOfDay } from 'date-fns';
+import { Link } from 'react-router';
+import { judgedBy, placeOf } from '../casts';
+import { sayWhen } from '../ui/format-time';
+import { WindowBand, windowInWords } from '../ui/window-band';
+
+/** What is to be done: to which casts, which task, and the due it comes from where it is one line's. */
+export interface Doing {
+  readonly casts: readonly CastView[];
+  readonly task: CastTask | undefined;
+  readonly due?: Due;
+  readonly putOff?: boolean;
+}
+
+const whenWords: Record<RoundWhen, string> = { now: 'Now', today: 'Later today', week: 'This week' };
+
+/** What to do in one walk: now, today, this week; by place, in the order of the windows. */
+export function Round({ casts, now, onDo }: { casts: readonly CastView[]; now: number; onDo: (doing: Doing) => void }) {
+  const parts = roundOf(casts, placeOf, now, endOfDay(now).getTime());
+  if (parts.length === 0) return <p className="quiet py-4">Nothing wants doing in the next seven days.</p>;
+  return (
+    <div className="space-y-5">
+      {parts[0]!.when !== 'now' && <p>Nothing wants doing now.</p>}
+      {parts.map(({ when, places }) => (
+        <section key={when} aria-label={whenWords[when]}>
+          <h3 className="border-base-300 mb-1 border-b text-lg">{whenWords[when]}</h3>
+          {places.map(({ place, lines }) => (
+            <section key={place} aria-label={`${whenWords[when]}, ${place}`} className="mb-2">
+              <PlaceHead place={place} lines={lines} quick={when === 'now'} onDo={onDo} />
+              <ul className="divide-base-300 divide-y">
+                {lines.map((line) => (
+                  <RoundRow key={`${line.key}${line.due.good}`} line={line} when={when} now={now} onDo={onDo} />
+                ))}
+              </ul>
+            </section>
+          ))}
+        </section>
+      ))}
+    </div>
+  );
+}
+
+function PlaceHead({
+  place,
+  lines,
+  quick,
+  onDo,
+}: {
+  place: string;
+  lines: readonly RoundLine<CastView>[];
+  quick: boolean;
+  onDo: (doing: Doing) => void;
+}) {
+  const many = quick ? tasksForMany(lines) : [];
+  return (
+    <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1 pt-1">
+      <h4 className="quiet font-sans text-sm font-semibold">{place}</h4>
+      {many.map(({ task, casts }) =>
+        task === 'Weigh' ? (
+          <Link key={task} to="/casts/weigh" className="btn btn-ghost bg-base-300/60 h-11 px-3 text-sm">
+            Weigh all {casts.length}
+          </Link>
+        ) : (
+          <button
+            key={task}
+            type="button"
+            className="btn btn-ghost bg-base-300/60 h-11 px-3 text-sm"
+            onClick={() => onDo({ casts, task })}
+          >
+            {task} all {casts.length}
+          </button>
+        ),
+      )}
+    </div>
+  );
+}
+
+/** A due in words; one that was put off says until when. */
+function told(due: Due, now: number): string {
+  const window = windowInWords(due, now);
+  return due.snoozedUntil === undefined ? window : `put off to ${sayWhen(due.snoozedUntil, now)}; ${window}`;
+}
+
+function RoundRow({
+  line: { due, casts },
+  when,
+  now,
+  onDo,
+}: {
+  line: RoundLine<CastView>;
+  when: RoundWhen;
+  now: number;
+  onDo: (doing: Doing) => void;
+}) {
+  const first = casts[0]!;
+  const name = `${first.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}`;
+  const codes = casts.map(({ code }) => code).join(' ');
+  const judged = judgedBy(casts);
+  const task = due.core ? `${due.task} ${due.core}` : due.task;
+  return (
+    <li className="grid grid-cols-[7rem_1fr] items-center gap-x-3 gap-y-1 py-2">
+      <button
+        type="button"
+        className={`btn h-12 min-h-12 w-full px-2 ${when === 'now' ? 'btn-primary' : 'btn-ghost bg-base-300/60'}`}
+        onClick={() => onDo({ casts, task: due.task, due })}
+        aria-label={`${task}: ${name} ${codes}`}
+      >
+        {due.task}
+      </button>
+      <div className="min-w-0">
+        <p className="flex items-baseline justify-between gap-2">
+          <span className="truncate font-semibold" title={name}>
+            {name}
+          </span>
+          <span className="quiet shrink-0 text-sm">
+            {casts.length > 2 ? `${first.code}–${casts[casts.length - 1]!.code}` : codes}
+          </span>
+        </p>
+        <WindowBand window={due} now={now} what={task} />
+        <p className="mt-0.5 text-sm">
+          <span className={when === 'now' ? '' : 'quiet'}>
+            {due.core && `${due.core}: `}
+            {told(due, now)}
+            {due.told && `; ${due.told}`}
+            {judged && `; ${judged}`}
+          </span>{' '}
+          <button
+            type="button"
+            className="link quiet whitespace-nowrap"
+            aria-label={`Put off: ${task}, ${name} ${codes}`}
+            onClick={() => onDo({ casts, task: due.task, due, putOff: true })}
+          >
+            put off
+          </button>
+        </p>
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,1 @@
+export { DoorPage } from './sign-in-page';

@@ -1,0 +1,67 @@
+import type { Simulation } from '@dewpot/core';
+import type { EChartsCoreOption } from 'echarts/core';
+import { font, INK, inked } from '../ui/chart-style';
+
+const DAY = 24;
+/** Every so many hours a point is drawn. */
+const EVERY = 4;
+
+type Curve = 'strength' | 'water' | 'evaporation';
+const rows: readonly { readonly of: Curve; readonly colour: string; readonly name: string }[] = [
+  { of: 'strength', colour: 'var(--color-primary)', name: 'Strength, %' },
+  { of: 'water', colour: 'var(--color-secondary)', name: 'Water still to leave, %' },
+  { of: 'evaporation', colour: 'var(--color-accent)', name: 'Off a wet face, kg/m²/h' },
+];
+const HEIGHT = 84;
+const GAP = 38;
+
+const valueOf = (of: Curve) => (hour: Simulation['hours'][number]) =>
+  of === 'strength' ? hour.strength * 100 : of === 'water' ? hour.waterShare * 100 : hour.evaporation;
+
+/** Forty days of one or two ways on one axis: strength, water, evaporation beneath one another. The second way is dashed. */
+export function curvesOption(ways: readonly Simulation[]): EChartsCoreOption {
+  const lines = rows.flatMap(({ of, colour }, axis) =>
+    ways.map((way, i) => ({
+      type: 'line',
+      xAxisIndex: axis,
+      yAxisIndex: axis,
+      showSymbol: false,
+      silent: true,
+      data: way.hours.filter((_, k) => k % EVERY === 0).map((hour) => [hour.hour / DAY, valueOf(of)(hour)]),
+      lineStyle: { color: colour, width: i === 0 ? 2.5 : 2, type: i === 0 ? 'solid' : 'dashed' },
+    })),
+  );
+  return {
+    animation: false,
+    grid: rows.map((_, i) => ({ left: 48, right: 12, top: 26 + i * (HEIGHT + GAP), height: HEIGHT })),
+    title: rows.map(({ name }, i) => ({
+      text: name,
+      left: 0,
+      top: 2 + i * (HEIGHT + GAP),
+      textStyle: { ...font, fontSize: 13, fontWeight: 600, color: INK },
+    })),
+    xAxis: rows.map((_, i) => ({
+      type: 'value',
+      gridIndex: i,
+      min: 0,
+      max: 40,
+      interval: 5,
+      axisLine: { lineStyle: { color: INK } },
+      splitLine: { lineStyle: { color: inked(12) } },
+      axisLabel: { ...font, show: i === rows.length - 1, formatter: '{value} d' },
+    })),
+    yAxis: rows.map(({ of }, i) => ({
+      type: 'value',
+      gridIndex: i,
+      min: 0,
+      ...(of !== 'evaporation' && { max: 100, interval: 50 }),
+      ...(of === 'evaporation' && { splitNumber: 2 }),
+      axisLabel: font,
+      splitLine: { lineStyle: { color: inked(12) } },
+    })),
+    series: lines,
+  };
+}
+
+/** Height of the chart, px. */
+export const CURVES_HEIGHT = 26 + rows.length * (HEIGHT + GAP);

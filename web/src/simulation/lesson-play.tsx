@@ -1,0 +1,63 @@
+import { useMemo, useState } from 'react';
+import { lessons, simulationPieces, simulate, type LessonKey, type Simulation } from '@dewpot/core';
+import { Chart } from '../ui/chart';
+import { ChoicesForm } from './choices-form';
+import { CURVES_HEIGHT, curvesOption } from './curves-option';
+import { OutcomeList } from './outcome-list';
+
+/** A set lesson: as most would do it, what that comes to, and what the learner does instead. */
+export function LessonPlay({ lesson: key, onLearned }: { lesson: LessonKey; onLearned: () => void }) {
+  const lesson = lessons[key];
+  const piece = simulationPieces[lesson.piece];
+  const [choices, setChoices] = useState(lesson.start);
+  const [seen, setSeen] = useState<Simulation>();
+  const asMost = useMemo(() => simulate(piece, lesson.start), [piece, lesson]);
+  const wanted = seen?.outcomes.filter(({ of }) => lesson.learned.includes(of)) ?? [];
+  const learned = seen !== undefined && wanted.every(({ grade }) => grade === 'good');
+  const option = useMemo(() => curvesOption(seen ? [seen, asMost] : [asMost]), [seen, asMost]);
+  const see = () => {
+    const came = simulate(piece, choices);
+    setSeen(came);
+    if (came.outcomes.filter(({ of }) => lesson.learned.includes(of)).every(({ grade }) => grade === 'good'))
+      onLearned();
+  };
+  return (
+    <div className="grid gap-4 lg:grid-cols-[22rem_minmax(0,1fr)]">
+      <section className="card-slab space-y-4" aria-label={lesson.name}>
+        <h2 className="text-2xl">{lesson.name}</h2>
+        <p className="quiet text-sm">{piece.name}</p>
+        <p>{lesson.scene}</p>
+        <p className="font-semibold">{lesson.asks}</p>
+        <ChoicesForm
+          name="What you do"
+          choices={choices}
+          open={lesson.open}
+          onChange={(next) => {
+            setChoices(next);
+            setSeen(undefined);
+          }}
+        />
+        <button type="button" className="btn btn-primary h-14 w-full text-lg" onClick={see}>
+          See what comes of it
+        </button>
+      </section>
+      <section className="card-slab min-w-0 space-y-4" aria-label="What comes of it">
+        {seen ? (
+          <div role="status" className="space-y-3">
+            <h2 className="text-2xl">{learned ? 'That is how' : 'Not yet'}</h2>
+            <OutcomeList outcomes={seen.outcomes} />
+            {learned && <p className="border-primary border-l-4 pl-3">{lesson.moral}</p>}
+            {!learned && <p className="quiet">Change something and see again.</p>}
+          </div>
+        ) : (
+          <div className="space-y-3">
+            <h2 className="text-2xl">As most would do it</h2>
+            <OutcomeList outcomes={asMost.outcomes.filter(({ of }) => lesson.learned.includes(of))} />
+          </div>
+        )}
+        <Chart option={option} height={CURVES_HEIGHT} label={`Forty days of ${piece.name}`} />
+        {seen && <p className="quiet text-sm">Solid: your way. Dashed: as most would do it.</p>}
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,52 @@
+import { useState } from 'react';
+import { lessons, type LessonKey } from '@dewpot/core';
+import { Check } from 'lucide-react';
+import { FreePlay } from './free-play';
+import { LessonPlay } from './lesson-play';
+
+const KEPT = 'dew-pot-lessons';
+const keys = Object.keys(lessons) as LessonKey[];
+
+/** Lessons that were learned on this device. */
+function learnedBefore(): readonly LessonKey[] {
+  const kept = localStorage.getItem(KEPT)?.split(',') ?? [];
+  return keys.filter((key) => kept.includes(key));
+}
+
+/** Try it first: forty days of a piece before it is poured, and four set lessons. */
+export function SimulationPage() {
+  const [playing, setPlaying] = useState<LessonKey | 'free'>('free');
+  const [learned, setLearned] = useState(learnedBefore);
+  const learn = (key: LessonKey) => {
+    const all = [...new Set([...learned, key])];
+    setLearned(all);
+    localStorage.setItem(KEPT, all.join(','));
+  };
+  return (
+    <div className="mx-auto max-w-7xl space-y-4 p-4">
+      <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+        <h1 className="text-3xl">Try it first</h1>
+        <div role="tablist" aria-label="What to try" className="flex flex-wrap gap-1.5">
+          {(['free', ...keys] as const).map((key) => (
+            <button
+              key={key}
+              type="button"
+              role="tab"
+              aria-selected={key === playing}
+              className={`btn h-12 ${key === playing ? 'btn-neutral' : 'btn-ghost bg-base-300/60'}`}
+              onClick={() => setPlaying(key)}
+            >
+              {key !== 'free' && learned.includes(key) && <Check size={18} aria-label="learned" />}
+              {key === 'free' ? 'Forty days, freely' : lessons[key].name}
+            </button>
+          ))}
+        </div>
+      </div>
+      {playing === 'free' ? (
+        <FreePlay />
+      ) : (
+        <LessonPlay key={playing} lesson={playing} onLearned={() => learn(playing)} />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,60 @@
+import { useMemo } from 'react';
+import { simulationPieceOf, simulationPieces, type SimulationPiece, type SimulationPieceKey } from '@dewpot/core';
+import type { MaterialView, MixView, MouldView } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
+import { mixesQuery, mouldsQuery, storesQuery } from '../api/work';
+import { resolveMix } from '../mixes';
+import { sayRefusal } from '../ui/input-error-message';
+
+/** What is simulated, or why it cannot be. */
+export interface Made {
+  readonly piece?: SimulationPiece;
+  readonly trouble?: string;
+}
+
+/** The pieces that can be simulated: those of the handbook, and the workshop's own moulds, cast in its mixes. */
+export interface Pieces {
+  readonly options: readonly { readonly value: string; readonly label: string }[];
+  readonly mixes: readonly { readonly value: string; readonly label: string }[];
+  isOwn(key: string): boolean;
+  /** What a choice makes; of an own mould without a choice of mix, with the first. */
+  make(key: string, mixId: string | undefined): Made;
+}
+
+const isExample = (key: string): key is SimulationPieceKey => key in simulationPieces;
+const named = ({ id, name }: { readonly id: string; readonly name: string }) => ({ value: id, label: name });
+
+function cast({ name, shape, piece }: MouldView, mix: MixView, materials: readonly MaterialView[]): Made {
+  const { binderClass, moistCuringDays } = mix;
+  try {
+    const own = { name, shape, piece, mix: resolveMix(mix, materials), conditions: { moistCuringDays }, binderClass };
+    return { piece: simulationPieceOf(own) };
+  } catch (error) {
+    return { trouble: sayRefusal(error) };
+  }
+}
+
+function piecesOf(moulds: readonly MouldView[], mixes: readonly MixView[], materials: readonly MaterialView[]): Pieces {
+  const examples = Object.entries(simulationPieces).map(([value, { name }]) => ({ value, label: name }));
+  return {
+    options: [...examples, ...(mixes.length > 0 ? moulds.map(named) : [])],
+    mixes: mixes.map(named),
+    isOwn: (key) => !isExample(key),
+    make: (key, mixId) => {
+      if (isExample(key)) return { piece: simulationPieces[key] };
+      const mould = moulds.find(({ id }) => id === key);
+      const mix = mixes.find(({ id }) => id === mixId) ?? mixes[0];
+      return mould && mix ? cast(mould, mix, materials) : { trouble: 'Its mould or its mix is not here any more.' };
+    },
+  };
+}
+
+export function usePieces(): Pieces {
+  const moulds = useQuery(mouldsQuery).data;
+  const mixes = useQuery(mixesQuery).data;
+  const stores = useQuery(storesQuery).data;
+  return useMemo(
+    () => (moulds && mixes && stores ? piecesOf(moulds, mixes, stores.materials) : piecesOf([], [], [])),
+    [moulds, mixes, stores],
+  );
+}

@@ -1,0 +1,89 @@
+import { useState } from 'react';
+import type { Basis, Figure } from '@dewpot/core';
+import { useUnits } from './units';
+
+function basisInWords(basis: Basis): string {
+  switch (basis.kind) {
+    case 'handbook':
+      return 'from the handbook';
+    case 'learned':
+      return `learned from ${basis.records} of your records`;
+    case 'measured':
+      return 'measured';
+    case 'typed':
+      return 'entered by you, from the bag or by your clock';
+    case 'computed':
+      return 'calculated from your measurements';
+  }
+}
+
+/** The lines of working behind a figure, opened beneath it. They are written only then: most are never asked for. */
+export function FigureWorking({ figure, label = 'Where does this come from?' }: { figure: Figure; label?: string }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details className="working mt-0.5 text-sm" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
+      <summary className="quiet hover:text-base-content w-fit cursor-pointer list-none whitespace-nowrap text-xs leading-6 underline decoration-dotted underline-offset-4">
+        {label}
+      </summary>
+      {open && <Working figure={figure} />}
+    </details>
+  );
+}
+
+function Working({ figure: { working, basis } }: { figure: Figure }) {
+  const units = useUnits();
+  return (
+    <div className="border-base-300 mt-2 border-l-2 pl-3">
+      <dl className="space-y-1">
+        {working.map((line, i) => (
+          <div
+            key={i}
+            className={`grid grid-cols-[1fr_auto] gap-x-4 ${i === working.length - 1 ? 'border-base-300 border-t pt-1 font-semibold' : ''}`}
+          >
+            <dt>
+              {line.label}
+              {line.how && <span className="quiet block text-xs font-normal">{line.how}</span>}
+            </dt>
+            <dd className="text-right">
+              {line.value === undefined ? '' : units.say(line.value, line.unit ?? 'ratio')}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <p className="quiet mt-1 text-xs">This figure is {basisInWords(basis)}.</p>
+    </div>
+  );
+}
+
+/** A figure in large numerals with its words, its band and its working. */
+export function BigFigure({
+  label,
+  figure,
+  note,
+  size = 'text-3xl',
+}: {
+  label: string;
+  figure: Figure;
+  note?: string;
+  size?: string;
+}) {
+  const units = useUnits();
+  const { number, unit } = units.split(figure.value, figure.unit);
+  return (
+    <div>
+      <p className="quiet text-sm">{label}</p>
+      <p className="flex items-baseline gap-1">
+        {figure.unit === 'money' && <span className="text-lg">{unit}</span>}
+        <span className={`numeral ${size}`}>{number}</span>
+        {figure.unit !== 'money' && <span className="text-lg">{unit}</span>}
+      </p>
+      {figure.band && (
+        <p className="quiet text-sm">
+          between {units.say(figure.band[0], figure.unit)} and {units.say(figure.band[1], figure.unit)}
+        </p>
+      )}
+      {note && <p className="quiet text-sm">{note}</p>}
+      <FigureWorking figure={figure} />
+    </div>
+  );
+}
