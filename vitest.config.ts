@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
 const own = [/@dewpot\/(core|contract|server|demo)/];
@@ -8,6 +9,8 @@ const raceTimeout = Math.max(120_000, Number(process.env.DEWPOT_RACE_ROUNDS ?? 1
 
 export default defineConfig({
   test: {
+    // As many as there are processors: by itself it leaves one idle, which of two is half.
+    maxWorkers: availableParallelism(),
     projects: [
       {
         ...shared,

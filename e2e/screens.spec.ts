@@ -115,6 +115,7 @@ test('on a phone no screen is wider than the glass, and the bench’s controls a
   for (const [name, path] of await screens(page)) {
     await page.goto(path);
     await page.waitForLoadState('networkidle');
+    await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
     const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
     expect(over, name).toBeLessThanOrEqual(0);
   }

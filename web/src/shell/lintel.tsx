@@ -127,9 +127,9 @@ export function Lintel() {
         aria-label="Stations"
         className="ledge no-print bg-base-100 border-base-300 fixed inset-x-0 bottom-0 z-10 border-t lg:hidden"
       >
-        <ul className="flex overflow-x-auto">
+        <ul className="flex">
           {stations.map(({ path, name, icon: Icon }) => (
-            <li key={path} className="min-w-13 flex-1">
+            <li key={path} className="flex-auto">
               <NavLink
                 to={path}
                 end={path === '/'}
