@@ -1,5 +1,10 @@
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { mixExamples } from '../src/script-api/mix-examples.js';
+import { CalculationPool } from '../src/calculation/calculation-pool.js';
+import type { Tasks } from '../src/threads/tasks.js';
 import { Slots } from '../src/calculation/slots.js';
 import { sealingExamples } from '../src/script-api/sealing-examples.js';
 import { tintExamples } from '../src/script-api/tint-examples.js';
@@ -58,10 +63,11 @@ describe('a question that would freeze or end the server', () => {
   });
 });
 
+const large = { shares: [0.25, 0.25, 0.25, 0.25], seed: 7, width: 400, height: 400 };
+
 describe('calculation', () => {
   it('does not hold up who asks for something else', async () => {
     const order: string[] = [];
-    const large = { shares: [0.25, 0.25, 0.25, 0.25], seed: 7, width: 400, height: 400 };
     const long = ask('tints/marbling', large).then(({ status }) => order.push(`marbling ${status}`));
     const short = visitor(harness)
       .get('/api/health/live')
@@ -72,10 +78,23 @@ describe('calculation', () => {
 
   it('that takes longer than it may is ended and told as too large; the next one is answered', async () => {
     const hasty = await startServer({ ownerUrl: harness.config.ownerUrl, calculationTime: 1 });
-    const { body } = await visitor(hasty).post('/api/calculate/mixes/mix').send(mix).expect(422);
+    const { body } = await visitor(hasty).post('/api/calculate/tints/marbling').send(large).expect(422);
     expect(body).toMatchObject({ title: 'Too much to calculate', detail: expect.stringContaining('longer than') });
     await hasty.close();
     await ask('mixes/mix', mix).expect(200);
+  });
+
+  it('has its whole time even where its thread is slow to start', async () => {
+    const programs = await mkdtemp(join(tmpdir(), 'dewpot-slow-start-'));
+    await writeFile(
+      join(programs, 'calculation.js'),
+      `exports.default = async ({ begun }) => (begun.postMessage(null), { value: 'done' });
+       Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 900);`,
+    );
+    const pool = new CalculationPool({ ...harness.config, programs, calculationTime: 600 });
+    expect(await pool.run('lessons', ...([] as unknown as Parameters<Tasks['lessons']>))).toBe('done');
+    await pool.onModuleDestroy();
+    await rm(programs, { recursive: true });
   });
 });
 

@@ -1,5 +1,6 @@
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
+import { MessageChannel } from 'node:worker_threads';
 import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { CONFIG, type ServerConfig } from '../config.js';
@@ -10,6 +11,8 @@ import type { CrossingAnswer } from './crossing.js';
 
 /** A calculation may take so long once it has begun, ms. */
 const MOST_TIME = 5_000;
+/** A thread may take so long to start and begin, ms: loading the program is no part of a calculation. */
+const MOST_START = 30_000;
 /** Memory of one calculation, MB. */
 const MOST_MEMORY = 512;
 /** Calculations that wait for their turn. */
@@ -75,9 +78,14 @@ export class CalculationPool implements OnModuleDestroy {
 
   private async within(threads: Piscina, task: string, given: readonly unknown[]): Promise<CrossingAnswer> {
     const stop = new AbortController();
-    const timer = setTimeout(() => stop.abort(), this.time);
+    const { port1: told, port2: begun } = new MessageChannel();
+    let timer = setTimeout(() => stop.abort(), MOST_START);
+    told.once('message', () => {
+      clearTimeout(timer);
+      timer = setTimeout(() => stop.abort(), this.time);
+    });
     try {
-      return (await threads.run({ task, given }, { signal: stop.signal })) as CrossingAnswer;
+      return (await threads.run({ task, given, begun }, { signal: stop.signal, transferList: [begun] })) as CrossingAnswer;
     } catch (error) {
       if (stop.signal.aborted) throw tooMuch(`It took longer than ${this.time / 1000} seconds.`);
       if ((error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY')
@@ -85,6 +93,7 @@ export class CalculationPool implements OnModuleDestroy {
       throw error;
     } finally {
       clearTimeout(timer);
+      told.close();
     }
   }
 }

@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import type { MessagePort } from 'node:worker_threads';
 import { InputError } from '@dewpot/core';
 import { ProblemError } from '../http/problem-error.js';
 import type { CrossingAnswer, Refusal } from '../calculation/crossing.js';
@@ -7,6 +8,8 @@ import { tasks, type Tasks } from './tasks.js';
 interface Call {
   readonly task: keyof Tasks;
   readonly given: readonly unknown[];
+  /** Told when the work begins: its limit of time is counted from there. */
+  readonly begun: MessagePort;
 }
 
 /** How a refusal crosses to the requests' own thread; undefined for what is a fault. */
@@ -23,7 +26,9 @@ function refusalOf(error: unknown): Refusal | undefined {
 }
 
 /** The thread's own work: one task at a time. */
-export default async function work({ task, given }: Call): Promise<CrossingAnswer> {
+export default async function work({ task, given, begun }: Call): Promise<CrossingAnswer> {
+  begun.postMessage(null);
+  begun.close();
   try {
     return { value: await (tasks[task] as (...args: readonly unknown[]) => unknown)(...given) };
   } catch (error) {

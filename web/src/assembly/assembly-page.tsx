@@ -8,7 +8,7 @@ import { shelfQuery } from '../api/casts';
 import { Known } from '../ui/known';
 import { useJoin } from '../api/finish';
 import { useAir, useSession } from '../api/session';
-import { lookToday } from '../casts';
+import { lookToday } from '../ui/casts/reading';
 import { Choice } from '../ui/choice';
 import { Picks } from '../ui/picks';
 import { PieceThumb } from '../ui/piece-thumb';

@@ -1,6 +1,6 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import type { CastView } from '@dewpot/contract';
-import { stageWords } from '../casts';
+import { stageWords } from '../ui/casts/stage-words';
 
 /** A cast as it is to stand in an article. */
 export interface ArticlePartRow {

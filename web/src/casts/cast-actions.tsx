@@ -5,22 +5,24 @@ import { v7 as uuid } from 'uuid';
 import { Dialog } from '../ui/dialog';
 import { Failure } from '../ui/states';
 import { WhenField } from '../ui/when-field';
-import { CheckForm, LookBackForm, TestForm, UnclampForm } from './after-forms';
-import { CoatForm } from './coat-form';
-import { DecorateForm } from './decorate-form';
-import { FitForm } from './fit-form';
-import { DemouldForm } from './demould-form';
-import { LookOverForm } from './inspect-form';
-import { BatheForm, EndBathForm } from './bath-forms';
-import { CoverForm, MoveForm } from './standing-forms';
-import { DressForm } from './dress-form';
-import { PullForm } from './pull-form';
+import { UnclampForm, FitForm } from '../assembly';
+import { CheckForm, TestForm, CoatForm, DecorateForm, WeighForm } from '../sealing';
+import { LookBackForm, LookOverForm, PutOutForm } from '../care';
+import {
+  DemouldForm,
+  BatheForm,
+  EndBathForm,
+  CoverForm,
+  MoveForm,
+  DressForm,
+  PullForm,
+  UncoverForm,
+  WetForm,
+} from '../curing';
 import { PutOffForm } from './postpone-form';
-import { UncoverForm, WetForm } from './plain-forms';
-import { PutOutForm } from './finish-form';
 import { SecondChance, type Sent } from './second-chance';
-import { useRecord, type RecordedEvent } from './use-record';
-import { WeighForm } from './weigh-form';
+import type { ActionProps } from '../ui/casts/action-props';
+import { useRecord } from '../ui/casts/use-record';
 
 /** What can be done to a cast: the tasks of today, and what is done between them. */
 export type CastAction = CastTask | 'Put off' | 'Bathe' | 'Dress' | 'Decorate' | 'Fit out' | 'Move' | 'Look over';
@@ -34,15 +36,6 @@ const actionsIn: Record<Stage, readonly CastAction[]> = {
   out: ['Look back', 'Seal again', 'Check', 'Look over'],
   broken: [],
 };
-
-/** What a form of an action is given: the casts it is for, and how to record what happened. */
-export interface ActionProps {
-  readonly casts: readonly CastView[];
-  /** The due that it comes from, where it comes from one. */
-  readonly due?: Due | undefined;
-  readonly busy: boolean;
-  readonly record: (said: string, happened: readonly RecordedEvent[]) => void;
-}
 
 const forms: Record<CastAction, (props: ActionProps) => React.ReactNode> = {
   Demould: (props) => <DemouldForm {...props} />,

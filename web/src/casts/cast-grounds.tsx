@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { BigFigure } from '../ui/figure-working';
 import { exactly, sayDay, sayWhen } from '../ui/format-time';
 import { useUnits } from '../ui/units';
-import { placeOf } from './reading';
+import { placeOf } from '../ui/casts/reading';
 
 /** The figures of a cast today, each with what it rests on. */
 export function CastFigures({ cast, now }: { cast: CastDetail; now: number }) {

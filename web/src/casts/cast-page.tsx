@@ -6,24 +6,21 @@ import { Link, useParams } from 'react-router';
 import { castQuery } from '../api/casts';
 import { ProblemFailure } from '../api/client';
 import { Nowhere } from '../ui/not-found';
-import { isDue, lookToday, nextOf } from './reading';
+import { isDue, lookToday, nextOf } from '../ui/casts/reading';
 import { PieceThumb } from '../ui/piece-thumb';
 import { Busy, Failure } from '../ui/states';
 import { sayWhen } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { WindowBand, windowInWords } from '../ui/window-band';
-import { AirSlab } from './air-slab';
-import { ArticleSlab } from './article-slab';
+import { AirSlab, DemouldSlab } from '../curing';
+import { ArticleSlab } from '../assembly';
 import { CastActions, type CastAction } from './cast-actions';
 import { CastFigures, CastGrounds } from './cast-grounds';
 import { CastRecord } from './cast-record';
-import { DrynessSlab } from './dryness-slab';
-import { LeachingSlab } from './leaching-slab';
-import { DemouldSlab } from './demould-slab';
+import { DrynessSlab, LeachingSlab, SealedSlab } from '../sealing';
 import { LifeChart } from './life-chart';
-import { SealedSlab } from './sealed-slab';
-import { ShareSlab } from './share-slab';
-import { stageOf } from './stage-words';
+import { ShareSlab } from '../care';
+import { stageOf } from '../ui/casts/stage-words';
 
 /** One cast's life. */
 export function CastPage() {

@@ -7,7 +7,7 @@ import { exactly, sayWhen } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { EventPictures, PhotoButton } from './cast-pictures';
-import { tellEvent } from './words';
+import { tellEvent } from '../ui/casts/event-words';
 
 /** What is not undone by itself: the pour, and the joining, which is undone at the article. */
 const lasting: readonly CastEvent['type'][] = ['poured', 'joined', 'assembled'];

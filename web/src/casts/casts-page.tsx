@@ -10,8 +10,8 @@ import { exactly, sayDay } from '../ui/format-time';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useUnits, type Units } from '../ui/units';
-import { sizeWords, spotWords } from './words';
-import { stageOf } from './stage-words';
+import { sizeWords, spotWords } from '../ui/casts/event-words';
+import { stageOf } from '../ui/casts/stage-words';
 
 const hurt = ({ life }: CastView) =>
   life.damage.map(({ spot, size }) => `${sizeWords[size]} at the ${spotWords[spot]}`).join(', ');

@@ -3,11 +3,11 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { cast, castDetail, DAY, NOW, renderInside } from '../../test/stand-ins';
 import { unitsOf } from '../ui/units';
-import { DemouldForm } from './demould-form';
+import { DemouldForm } from '../curing/demould-form';
 import { lifeOption } from './life-chart-option';
-import { CoatForm } from './coat-form';
-import { WeighForm } from './weigh-form';
-import { tellEvent } from './words';
+import { CoatForm } from '../sealing/coat-form';
+import { WeighForm } from '../sealing/weigh-form';
+import { tellEvent } from '../ui/casts/event-words';
 
 const units = unitsOf('metric', '€');
 

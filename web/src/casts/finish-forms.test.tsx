@@ -3,14 +3,16 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { fakeServer, Refusal, renderScreen, stores } from '../../test/fake-server';
 import { cast, castDetail, DAY, dry, NOW, renderInside } from '../../test/stand-ins';
-import { CheckForm, LookBackForm, TestForm, UnclampForm } from './after-forms';
+import { LookBackForm } from '../care/look-back-form';
+import { CheckForm, TestForm } from '../sealing/test-forms';
+import { UnclampForm } from '../assembly/unclamp-form';
 import { CastActions } from './cast-actions';
-import { CoatForm } from './coat-form';
-import { DecorateForm } from './decorate-form';
-import { FitForm } from './fit-form';
-import { WetForm } from './plain-forms';
-import { PutOutForm } from './finish-form';
-import { SealedSlab } from './sealed-slab';
+import { CoatForm } from '../sealing/coat-form';
+import { DecorateForm } from '../sealing/decorate-form';
+import { FitForm } from '../assembly/fit-form';
+import { WetForm } from '../curing/wet-forms';
+import { PutOutForm } from '../care/put-out-form';
+import { SealedSlab } from '../sealing/sealed-slab';
 
 type Recorded = [string, { cast: { code: string }; event: Record<string, unknown> }[]];
 const recorder = () => {

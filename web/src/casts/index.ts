@@ -1,9 +1,5 @@
 import { lazy } from 'react';
 
-export { isDue, judgedBy, lookToday, nextOf, placeOf, type Today } from './reading';
-export { stageWords } from './stage-words';
-export { useRecord } from './use-record';
-
 const fetchActions = async () => ({ default: (await import('./cast-actions')).CastActions });
 
 /** The sheet on which something is done to like casts; fetched when the first is opened, or ahead of it. */

@@ -4,8 +4,8 @@ import { addDays, addHours, setHours, startOfHour } from 'date-fns';
 import { Choice } from '../ui/choice';
 import { sayWhen } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
-import type { ActionProps } from './cast-actions';
-import { DoneButton } from './done-button';
+import type { ActionProps } from '../ui/casts/action-props';
+import { DoneButton } from '../ui/casts/done-button';
 
 const MORNING = 8;
 const EVENING = 19;

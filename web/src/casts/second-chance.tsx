@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { refuses } from '../api/client';
-import { ReasonField } from './override';
-import type { RecordedEvent } from './use-record';
+import { ReasonField } from '../ui/casts/override-field';
+import type { RecordedEvent } from '../ui/casts/action-props';
 
 /** What was sent to be kept. */
 export interface Sent {

@@ -1,9 +1,8 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { fakeServer, mix, renderScreen } from '../../test/fake-server';
+import { fakeServer, mix, renderScreen, brick, straw } from '../../test/fake-server';
 import { evened, ofKind, withMore, without } from './colouring-draft';
-import { brick, straw } from '../../test/fake-server';
 import { PourPage } from './pour-page';
 
 const white = {

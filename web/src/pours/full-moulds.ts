@@ -1,6 +1,6 @@
 import { freeMoulds, staysPut, type FreeMoulds, type FullMould } from '@dewpot/core';
 import type { CastView, MouldView } from '@dewpot/contract';
-import { placeOf } from '../casts';
+import { placeOf } from '../ui/casts/reading';
 
 /** Moulds in which casts still set, with when their demoulding is good. */
 export const fullMoulds = (casts: readonly CastView[]): FullMould[] =>

@@ -5,7 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { allCastsQuery } from '../api/casts';
 import { useUndoPour } from '../api/work';
-import { stageWords } from '../casts';
+import { stageWords } from '../ui/casts/stage-words';
 import { makeLabels, PaperButton } from '../paper';
 import { exactly } from '../ui/format-time';
 import { Failure } from '../ui/states';

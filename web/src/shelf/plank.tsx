@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { useNavigate } from 'react-router';
-import { judgedBy } from '../casts';
+import { judgedBy } from '../ui/casts/reading';
 import { WholePiece } from '../ui/whole-piece';
 import { BOARD, FRONT, hasGutter, lineHeight, sizeOf, type PlacedGroup } from './layout';
 import type { Group } from './reading';

@@ -1,6 +1,6 @@
 import type { Due } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
-import { isDue, lookToday, nextOf, placeOf, type Today } from '../casts';
+import { isDue, lookToday, nextOf, placeOf, type Today } from '../ui/casts/reading';
 
 /** Planks of the shelf, in the order of the work. */
 export type PlankName = 'setting' | 'damp' | 'drying' | 'ready' | 'sealed';

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import type { CastView } from '@dewpot/contract';
 import { cast, DAY, dry, HOUR, NOW, renderInside } from '../../test/stand-ins';
-import { judgedBy, lookToday } from '../casts';
+import { judgedBy, lookToday } from '../ui/casts/reading';
 import { layoutPlank, lineHeight, shelfScale } from './layout';
 import { groupCasts, planksOf } from './reading';
 import { PlankLine } from './plank';

@@ -2,7 +2,7 @@ import { roundOf, tasksForMany, type Due, type RoundLine, type RoundWhen, type C
 import type { CastView } from '@dewpot/contract';
 import { endOfDay } from 'date-fns';
 import { Link } from 'react-router';
-import { judgedBy, placeOf } from '../casts';
+import { judgedBy, placeOf } from '../ui/casts/reading';
 import { sayWhen } from '../ui/format-time';
 import { WindowBand, windowInWords } from '../ui/window-band';
 

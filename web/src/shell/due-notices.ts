@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import { roundLines, whenDue } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { toast } from '../ui/toast';
-import { placeOf } from '../casts';
+import { placeOf } from '../ui/casts/reading';
 import { useShelf } from '../shelf';
 import { notify } from '../ui/notices';
 

@@ -1,26 +1,8 @@
 import { useState } from 'react';
-import { bonds, FILM_TEST_HOURS, checksToCome, sealCheckWords, type CameLater, type SealCheck } from '@dewpot/core';
-import { cameLater } from '@dewpot/contract';
+import { checksToCome, FILM_TEST_HOURS, sealCheckWords, type SealCheck } from '@dewpot/core';
 import { Choice } from '../ui/choice';
-import type { ActionProps } from './cast-actions';
-import { DoneButton } from './done-button';
-import { laterWords } from './seal-words';
-
-/** An article whose joint holds is let go of its clamps or props. */
-export function UnclampForm(props: ActionProps) {
-  const bond = props.casts[0]!.life.joint?.bond;
-  return (
-    <div className="space-y-3">
-      <p className="quiet">
-        {bond && `${bonds[bond].name}: `}it holds by itself now, and carries once it is cured. From here on it dries, is
-        sealed and put out as one.
-      </p>
-      <DoneButton {...props} said="Unclamped: it dries as one." event={{ type: 'unclamped' }}>
-        Unclamped just now
-      </DoneButton>
-    </div>
-  );
-}
+import type { ActionProps } from '../ui/casts/action-props';
+import { DoneButton } from '../ui/casts/done-button';
 
 const spans = [8, 12, 16, 20, 24].map((value) => ({ value, label: `${value} h` }));
 
@@ -74,38 +56,6 @@ export function CheckForm(props: ActionProps) {
       </DoneButton>
       <DoneButton {...props} said="Kept: it did not hold." event={{ ...event, held: false }} look="btn-neutral h-14">
         It does not: one more coat
-      </DoneButton>
-    </div>
-  );
-}
-
-/** Asked once, when there is something to tell: what became of a piece that went out. */
-export function LookBackForm(props: ActionProps) {
-  const [came, setCame] = useState<CameLater>('well');
-  const [note, setNote] = useState('');
-  return (
-    <div className="space-y-4">
-      <Choice
-        legend="How did it last?"
-        options={cameLater.map((value) => ({ value, label: laterWords[value] }))}
-        value={came}
-        onChange={setCame}
-      />
-      <label className="block text-sm font-semibold">
-        In a few words (may be left open)
-        <input
-          className="input input-bordered mt-1 h-12 w-full"
-          value={note}
-          maxLength={300}
-          onChange={({ target }) => setNote(target.value)}
-        />
-      </label>
-      <DoneButton
-        {...props}
-        said="Kept with its record."
-        event={{ type: 'came-later', came, ...(note.trim() && { note: note.trim() }) }}
-      >
-        Keep that
       </DoneButton>
     </div>
   );

@@ -1,7 +1,7 @@
 import { faceColour, phaseOf, placeNow, wetness, type Due, type Skin, type Window } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
-import { recoloured } from '../ui/skin-paint';
-import type { StandingPart } from '../ui/whole-piece';
+import { recoloured } from '../skin-paint';
+import type { StandingPart } from '../whole-piece';
 
 /** The next thing to do with a cast and when; what was put off comes after the rest. */
 export const nextOf = ({ dues }: CastView): Due | undefined =>

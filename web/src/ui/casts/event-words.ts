@@ -13,9 +13,9 @@ import {
   Spot,
 } from '@dewpot/core';
 import { format } from 'date-fns';
-import { pieceUseWords } from '../ui/piece-use-words';
+import { pieceUseWords } from '../piece-use-words';
 import { checkWords, decorationWords, fittingWords, goneWords, laterWords } from './seal-words';
-import type { Units } from '../ui/units';
+import type { Units } from '../units';
 
 export const spotWords: Record<Spot, string> = {
   corner: 'corner',

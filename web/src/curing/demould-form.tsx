@@ -2,10 +2,10 @@ import { useState } from 'react';
 import { usualCause, type Damage, type DamageCause, type DamageSize, type Force, type Spot } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { BubblePatch } from '../ui/bubble-patch';
-import { damageSpots } from './spots';
+import { damageSpots } from '../ui/casts/spots';
 import { Choice } from '../ui/choice';
-import type { ActionProps } from './cast-actions';
-import { causeWords, forceWords, sizeWords, spotWords } from './words';
+import type { ActionProps } from '../ui/casts/action-props';
+import { causeWords, forceWords, sizeWords, spotWords } from '../ui/casts/event-words';
 
 const grades = [1, 2, 3, 4, 5] as const;
 const forces: readonly Force[] = ['slid', 'tapped', 'fought'];

@@ -4,7 +4,7 @@ import { QuantityField } from '../ui/quantity-field';
 import { sayWhen } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
-import type { ActionProps } from './cast-actions';
+import type { ActionProps } from '../ui/casts/action-props';
 
 /** A weighing of each cast; the air is taken from the station. */
 export function WeighForm({ casts, busy, record }: ActionProps) {

@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { againstDecorating, decorations, decorationsInOrder, type Decoration } from '@dewpot/core';
 import { Choice } from '../ui/choice';
 import { useNow } from '../ui/use-now';
-import type { ActionProps } from './cast-actions';
-import { DoneButton } from './done-button';
-import { OverrideField } from './override';
+import type { ActionProps } from '../ui/casts/action-props';
+import { DoneButton } from '../ui/casts/done-button';
+import { OverrideField } from '../ui/casts/override-field';
 
 /** Paint, wash, powder, foil, label, dye: on a piece dry enough for it, in its order with the sealer. */
 export function DecorateForm(props: ActionProps) {

@@ -6,8 +6,8 @@ import { makeLabels, makeLife, PaperButton } from '../paper';
 import { saveFile } from '../ui/save-file';
 import { useUnits } from '../ui/units';
 import { CareNoteButton } from './care-note-button';
-import { stageOf } from './stage-words';
-import { tellEvent } from './words';
+import { stageOf } from '../ui/casts/stage-words';
+import { tellEvent } from '../ui/casts/event-words';
 
 /** A cast's life as others can read it: what it was made of, everything that happened, what its weighings say. */
 function castFile(cast: CastDetail): string {

@@ -3,10 +3,10 @@ import { checksToCome, type Gone } from '@dewpot/core';
 import { goneWays } from '@dewpot/contract';
 import { useSession } from '../api/session';
 import { Choice } from '../ui/choice';
-import type { ActionProps } from './cast-actions';
+import type { ActionProps } from '../ui/casts/action-props';
 import { CareNoteButton } from './care-note-button';
-import { DoneButton } from './done-button';
-import { checkWords, goneWords } from './seal-words';
+import { DoneButton } from '../ui/casts/done-button';
+import { checkWords, goneWords } from '../ui/casts/seal-words';
 
 /** Out of the door: kept, given or sold, with a note for its keeper. */
 export function PutOutForm(props: ActionProps) {

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import type { Dressing } from '@dewpot/core';
 import { dressings } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
-import type { ActionProps } from './cast-actions';
-import { dressingWords } from './words';
+import type { ActionProps } from '../ui/casts/action-props';
+import { dressingWords } from '../ui/casts/event-words';
 
 /** Grits in the order in which a face is stepped through them, wet. */
 const grits = [60, 120, 220, 400, 800, 1500, 3000] as const;

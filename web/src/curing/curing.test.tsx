@@ -6,7 +6,7 @@ import type { CastDetail } from '@dewpot/contract';
 import { fakeServer, renderScreen } from '../../test/fake-server';
 import { cast, castDetail, HOUR, NOW } from '../../test/stand-ins';
 import { AirSlab } from './air-slab';
-import { CastActions } from './cast-actions';
+import { CastActions } from '../casts/cast-actions';
 import { DemouldSlab } from './demould-slab';
 
 const base = cast('1a');

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Choice } from '../ui/choice';
-import type { ActionProps } from './cast-actions';
-import { DoneButton } from './done-button';
+import type { ActionProps } from '../ui/casts/action-props';
+import { DoneButton } from '../ui/casts/done-button';
 
 /** A core that is out: turned, drawn, plucked. */
 export function PullForm({ casts, due, busy, record }: ActionProps) {

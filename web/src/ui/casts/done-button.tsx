@@ -1,5 +1,5 @@
 import type { CastEventInput } from '@dewpot/contract';
-import type { ActionProps } from './cast-actions';
+import type { ActionProps } from './action-props';
 
 type Happened = Omit<CastEventInput, 'id' | 'at'>;
 

@@ -1,6 +1,6 @@
 import { againstWetting } from '@dewpot/core';
-import type { ActionProps } from './cast-actions';
-import { DoneButton } from './done-button';
+import type { ActionProps } from '../ui/casts/action-props';
+import { DoneButton } from '../ui/casts/done-button';
 
 /** A wetting in the moist curing, or by rain later. */
 export function WetForm(props: ActionProps) {

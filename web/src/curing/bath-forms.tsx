@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { bathNote, baths, leaching, type Bath } from '@dewpot/core';
 import { Choice } from '../ui/choice';
 import { NumberField } from '../ui/number-field';
-import type { ActionProps } from './cast-actions';
-import { DoneButton } from './done-button';
-import { bathWords } from './words';
+import type { ActionProps } from '../ui/casts/action-props';
+import { DoneButton } from '../ui/casts/done-button';
+import { bathWords } from '../ui/casts/event-words';
 
 const usualHours: Record<Bath, readonly number[]> = { water: [24, 72, 168], vinegar: [4, 8, 24], leach: [24, 48] };
 const hoursInWords = (hours: number) => (hours < 24 ? `${hours} h` : hours === 24 ? 'a day' : `${hours / 24} days`);

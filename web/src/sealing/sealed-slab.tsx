@@ -2,8 +2,8 @@ import { checksToCome, coatsToCome, curedAt, lastCoat, resealAt, sealerOfCoat } 
 import type { CastDetail } from '@dewpot/contract';
 import { format } from 'date-fns';
 import { sayDay } from '../ui/format-time';
-import { checkWords } from './seal-words';
-import { sideWords } from './words';
+import { checkWords } from '../ui/casts/seal-words';
+import { sideWords } from '../ui/casts/event-words';
 
 /** The coats that are on a piece, what was tried of them and what is still to be, and when to look at them again. */
 export function SealedSlab({ cast: { life }, now }: { cast: CastDetail; now: number }) {

@@ -18,13 +18,13 @@ import { FigureWorking } from '../ui/figure-working';
 import { sayDay } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
-import type { ActionProps } from './cast-actions';
+import type { ActionProps } from '../ui/casts/action-props';
 import { lotOf, productsOf, remarksOn, shutFor, useGateGrounds } from './coat-grounds';
 import { areaToSeal, porousOf } from './faces-of';
-import { OverrideField } from './override';
+import { OverrideField } from '../ui/casts/override-field';
 import { SealUse } from './seal-use';
-import { toolWords, usualUses } from './seal-words';
-import { sideWords } from './words';
+import { toolWords, usualUses } from '../ui/casts/seal-words';
+import { sideWords } from '../ui/casts/event-words';
 
 /** A coat of sealer by what the piece is for. A damp piece is refused with the reason; that can be overridden, and is kept. */
 export function CoatForm({ casts, busy, record }: ActionProps) {

@@ -14,8 +14,8 @@ import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { BigFigure } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
-import type { ActionProps } from './cast-actions';
-import { DoneButton } from './done-button';
+import type { ActionProps } from '../ui/casts/action-props';
+import { DoneButton } from '../ui/casts/done-button';
 
 /** A jar's fill line below its rim until the caster says, mm. */
 const FILL_GAP = 15;

@@ -1,13 +1,7 @@
-import { toast } from '../ui/toast';
+import { toast } from '../toast';
 import { v7 as uuid } from 'uuid';
-import type { CastEventInput, CastView } from '@dewpot/contract';
-import { useAppend } from '../api/casts';
-
-/** What happened to a cast, to be kept. */
-export interface RecordedEvent {
-  readonly cast: CastView;
-  readonly event: Omit<CastEventInput, 'id' | 'at'> & { readonly id?: string; readonly at?: number };
-}
+import { useAppend } from '../../api/casts';
+import type { RecordedEvent } from './action-props';
 
 /** Records what happened to casts, all at once, and offers to undo it. */
 export function useRecord() {

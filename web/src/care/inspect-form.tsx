@@ -2,9 +2,9 @@ import { useState } from 'react';
 import type { Spot } from '@dewpot/core';
 import { BubblePatch } from '../ui/bubble-patch';
 import { Choice } from '../ui/choice';
-import type { ActionProps } from './cast-actions';
-import { damageSpots } from './spots';
-import { spotWords } from './words';
+import type { ActionProps } from '../ui/casts/action-props';
+import { damageSpots } from '../ui/casts/spots';
+import { spotWords } from '../ui/casts/event-words';
 
 const grades = [1, 2, 3, 4, 5] as const;
 

@@ -6,9 +6,9 @@ import { placesQuery } from '../api/places';
 import { useSession } from '../api/session';
 import { Choice } from '../ui/choice';
 import { useUnits } from '../ui/units';
-import type { ActionProps } from './cast-actions';
-import { DoneButton } from './done-button';
-import { placeOf } from './reading';
+import type { ActionProps } from '../ui/casts/action-props';
+import { DoneButton } from '../ui/casts/done-button';
+import { placeOf } from '../ui/casts/reading';
 
 const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
 const placeNamed = (places: readonly PlaceView[], name: string) =>
