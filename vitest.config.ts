@@ -18,6 +18,8 @@ export default defineConfig({
           name: 'core',
           include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts'],
           server: { deps: { inline: own } },
+          // Core is pure: what one file imported serves the next.
+          isolate: false,
           testTimeout: 60_000,
         },
       },
@@ -28,6 +30,7 @@ export default defineConfig({
           include: ['server/test/**/*.test.ts', 'demo/src/**/*.test.ts'],
           globalSetup: ['scripts/lib/vitest-cluster.mjs'],
           server: { deps: { inline: own } },
+          isolate: false,
           testTimeout: raceTimeout,
           hookTimeout: 120_000,
         },

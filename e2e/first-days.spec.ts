@@ -39,7 +39,9 @@ test('a heatwave out of a logger’s file covers a lightweight trough, and cold 
     await expect(page.getByRole('status').filter({ hasText: 'readings' })).toContainText('157 readings');
     await expect(page.getByRole('status').filter({ hasText: 'readings' })).toContainText('Temperatures are in °F');
     await page.getByRole('button', { name: 'Take them in at The glasshouse' }).click();
-    await expect(page.getByRole('status').filter({ hasText: 'taken in' })).toContainText('156 taken in, 0 were here already, 1 set aside');
+    await expect(page.getByRole('status').filter({ hasText: 'taken in' })).toContainText(
+      '156 taken in, 0 were here already, 1 set aside',
+    );
     await page.getByText('2 weeks').click();
     await expect(page.getByRole('list', { name: 'Set aside' })).toContainText('127 °C is the end of a sensor’s range');
     await expect(page.getByRole('list', { name: 'Bridged' })).toContainText('nothing was read');

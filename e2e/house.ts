@@ -2,17 +2,26 @@ import { randomBytes } from 'node:crypto';
 import { expect, test as base, type APIRequestContext, type Page } from '@playwright/test';
 import type { CastView, MaterialView, StoresView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
+import { startTrial } from '../scripts/lib/trial.mjs';
 
 export { expect };
 export { uuid };
 
 const HOUR = 3_600_000;
 
-/** The tests' base: the address is known once the setup has run. */
-export const test = base.extend({
-  // Playwright reads the names of the fixtures from this pattern.
-  baseURL: async ({}, use) => {
-    await use(process.env.DEWPOT_URL);
+/** The tests' base: each worker has a Dew Pot of its own with the demo workshop; a journey that wants its own workshop begins one. */
+export const test = base.extend<object, { address: string }>({
+  address: [
+    // Playwright reads the names of the fixtures from this pattern.
+    async ({}, use) => {
+      const trial = await startTrial({ demo: true });
+      await use(trial.url);
+      await trial.stop();
+    },
+    { scope: 'worker', timeout: 300_000 },
+  ],
+  baseURL: async ({ address }, use) => {
+    await use(address);
   },
 });
 

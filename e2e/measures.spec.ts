@@ -62,6 +62,7 @@ test('a shell that is pressed is told handful by handful, and not poured', async
 test('the plan of a mould that was made on another device is of that mould; one that is nowhere is said', async ({
   page,
   browser,
+  baseURL,
 }) => {
   const account = await beginWorkshop(page);
   await page.goto('/mixes/new?as=garden');
@@ -70,7 +71,7 @@ test('the plan of a mould that was made on another device is of that mould; one 
   await expect(page.getByText(/is kept\.$/)).toBeVisible();
   await page.goto('/moulds');
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-  const other = await browser.newContext({ baseURL: process.env.DEWPOT_URL! });
+  const other = await browser.newContext({ baseURL: baseURL! });
   await other.request.post('/api/session', { ...AS_PAGES, data: account });
   const [first, second] = [uuid(), uuid()];
   await other.request.put(`/api/moulds/${first}`, { ...AS_PAGES, data: { ...jar, name: 'First jar' } });

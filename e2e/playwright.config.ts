@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from '@playwright/test';
 
 const root = process.getuid?.() === 0;
@@ -6,9 +7,9 @@ const root = process.getuid?.() === 0;
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
-  globalSetup: './global-setup.ts',
-  workers: 1,
-  fullyParallel: false,
+  // Each worker has a server and a database of its own.
+  workers: Math.max(1, Math.min(4, availableParallelism())),
+  fullyParallel: true,
   timeout: 240_000,
   expect: { timeout: 30_000 },
   reporter: [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],

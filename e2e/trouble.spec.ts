@@ -18,12 +18,13 @@ async function weigh(page: Page, mass: number) {
 test('a second browser’s change is not overwritten unseen; one keeps one’s own knowingly', async ({
   page,
   browser,
+  baseURL,
 }) => {
   const account = await beginWorkshop(page);
   await pourPots(page.request, 1, 24);
   await page.goto('/moulds');
   await page.getByRole('link', { name: /Nested pot/ }).click();
-  const context = await browser.newContext({ baseURL: process.env.DEWPOT_URL! });
+  const context = await browser.newContext({ baseURL: baseURL! });
   const other = await context.newPage();
   await other.goto('/');
   await other.getByLabel('E-mail').fill(account.email);

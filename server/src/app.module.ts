@@ -13,6 +13,7 @@ import { HealthModule } from './health/health.module.js';
 import { CrowdGuard } from './http/crowd.js';
 import { ProblemFilter } from './http/problem-filter.js';
 import { WorkshopTransaction } from './http/workshop-transaction.js';
+import { rate } from './http/rate.js';
 import { InfrastructureModule } from './infrastructure.module.js';
 import { MaterialsModule } from './materials/index.js';
 import { MixesModule } from './mixes/index.js';
@@ -57,7 +58,7 @@ export class AppModule {
       module: AppModule,
       imports: [
         InfrastructureModule.with(config),
-        ThrottlerModule.forRoot([{ limit: Number(process.env.DEWPOT_REQUEST_LIMIT ?? 600), ttl: 60_000 }]),
+        ThrottlerModule.forRoot([rate('requests').default]),
         ...stageModules,
       ],
       providers: passes,

@@ -16,6 +16,7 @@ import type { AppRequest } from './http/request.js';
 import { serveWeb } from './http/serve-web.js';
 import { tidyBody } from './http/tidy-body.js';
 import { validation } from './http/validation.js';
+import { setRates } from './http/rate.js';
 
 /** Gives each request an id and, when it is answered, one line in the log. */
 function logRequests(log: Logger) {
@@ -54,6 +55,7 @@ export async function createServer(config: ServerConfig): Promise<NestExpressApp
     logger: ['error', 'warn'],
     bodyParser: false,
   });
+  setRates(app.getHttpAdapter().getInstance(), config.rates);
   app.use(logRequests(new Logger('Request')));
   app.use(security);
   app.use(allowedHosts(config));

@@ -1,6 +1,20 @@
 import { dirname } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
+/** How much one address may ask for. */
+export interface Rates {
+  /** Requests in a minute. */
+  readonly requests: number;
+  /** Requests in a minute of what guesses or makes accounts. */
+  readonly accounts: number;
+  /** Requests in a minute of calendars at their secret addresses. */
+  readonly calendars: number;
+  /** Tries to sign in within an hour that cost no wait: several people may sit behind one address. */
+  readonly freeTries: number;
+}
+
+export const usualRates: Rates = { requests: 600, accounts: 10, calendars: 60, freeTries: 30 };
+
 /** How this server was started. */
 export interface ServerConfig {
   readonly ownerUrl: string;
@@ -14,6 +28,7 @@ export interface ServerConfig {
   readonly registrationCode?: string;
   /** Folder of the built programs, among them the one that calculates on threads of its own. */
   readonly programs: string;
+  readonly rates: Rates;
   /** How long one calculation may take, ms. */
   readonly calculationTime?: number;
   /** Folder of the built web application; none in development and in tests of the API. */
@@ -21,6 +36,15 @@ export interface ServerConfig {
 }
 
 export const CONFIG = Symbol('server configuration');
+
+/** The usual rates, or those of a trial, in which one address stands for many. */
+function ratesFrom({ DEWPOT_REQUEST_LIMIT: all, DEWPOT_SIGN_IN_LIMIT: signIn }: NodeJS.ProcessEnv): Rates {
+  return {
+    ...usualRates,
+    ...(all && { requests: Number(all), calendars: Number(all) }),
+    ...(signIn && { accounts: Number(signIn), freeTries: Number(signIn) }),
+  };
+}
 
 /** Reads the configuration from the environment. @throws Error where the database's address is missing. */
 export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
@@ -33,6 +57,7 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
     port: Number(env.DEWPOT_PORT ?? 8137),
     loopback: ['127.0.0.1', 'localhost', '::1'].includes(host),
     programs: env.DEWPOT_PROGRAMS ?? dirname(fileURLToPath(import.meta.url)),
+    rates: ratesFrom(env),
     hostNames: (env.DEWPOT_HOST_NAMES ?? '').split(',').filter(Boolean),
     ...(env.DEWPOT_REGISTRATION_CODE && { registrationCode: env.DEWPOT_REGISTRATION_CODE }),
     ...(env.DEWPOT_WEB && { web: env.DEWPOT_WEB }),

@@ -88,7 +88,7 @@ describe('calculation', () => {
     const programs = await mkdtemp(join(tmpdir(), 'dewpot-slow-start-'));
     await writeFile(
       join(programs, 'calculation.js'),
-      `exports.default = async ({ begun }) => (begun.postMessage(null), { value: 'done' });
+      `module.exports = async ({ begun }) => (begun.postMessage(null), { value: 'done' });
        Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 900);`,
     );
     const pool = new CalculationPool({ ...harness.config, programs, calculationTime: 600 });

@@ -9,12 +9,14 @@ import request from 'supertest';
 import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { expect, it } from 'vitest';
+import type { Rates } from '../src/config.js';
 import { ownerOptions } from '../src/db/connection.js';
 import { createServer, prepareDatabase, type ServerConfig } from '../src/index.js';
 
 export const SIGN_IN_LIMIT = 30;
-process.env.DEWPOT_SIGN_IN_LIMIT ??= String(SIGN_IN_LIMIT);
-process.env.DEWPOT_REQUEST_LIMIT ??= '100000';
+const rates: Rates = { requests: 1e5, calendars: 1e5, accounts: SIGN_IN_LIMIT, freeTries: SIGN_IN_LIMIT };
+/** For tests in which one address stands for many people. */
+export const wideRates: Rates = { requests: 1e6, calendars: 1e6, accounts: 1e4, freeTries: 1e4 };
 
 /** Where the programs are built that calculate on threads of their own. */
 const PROGRAMS = fileURLToPath(new URL('../dist/app', import.meta.url));
@@ -59,6 +61,7 @@ export async function startServer(more: Partial<ServerConfig> = {}): Promise<Har
     port: 0,
     loopback: true,
     programs: PROGRAMS,
+    rates,
     ...more,
   };
   await prepareDatabase(config.ownerUrl);

@@ -5,18 +5,13 @@ import type { CastView } from '@dewpot/contract';
 import { Jobs } from '../src/jobs/jobs.service.js';
 import { WorkshopContext } from '../src/index.js';
 import { dryingPots } from './drying-pots.js';
-import { newAddress, newWorkshop, signedIn, startServer, type Agent, type Harness } from './harness.js';
-
-vi.hoisted(() => {
-  process.env.DEWPOT_SIGN_IN_LIMIT = '10000';
-  process.env.DEWPOT_REQUEST_LIMIT = '1000000';
-});
+import { newAddress, newWorkshop, signedIn, startServer, type Agent, type Harness, wideRates } from './harness.js';
 
 let one: Harness;
 let two: Harness;
 beforeAll(async () => {
-  one = await startServer();
-  two = await startServer({ ownerUrl: one.config.ownerUrl });
+  one = await startServer({ rates: wideRates });
+  two = await startServer({ rates: wideRates, ownerUrl: one.config.ownerUrl });
 });
 afterAll(async () => {
   await two.close();

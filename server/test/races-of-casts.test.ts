@@ -1,17 +1,11 @@
 import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
-import { beforeAll, expect, it, vi } from 'vitest';
+import { beforeAll, expect, it } from 'vitest';
 import type { DemouldView } from '@dewpot/contract';
 import { HOUR } from '@dewpot/core';
 import { sealingExamples } from '../src/script-api/sealing-examples.js';
 import { potInput, pouredPots, type Agent } from './harness.js';
 import { both, ROUNDS, rounds, sound, rivals } from './racing.js';
-
-// Each race is run many times, and each needs things of its own.
-vi.hoisted(() => {
-  process.env.DEWPOT_SIGN_IN_LIMIT = '10000';
-  process.env.DEWPOT_REQUEST_LIMIT = '1000000';
-});
 
 /** Where a round makes much before it races. */
 const FEW = Math.ceil(ROUNDS / 4);

@@ -1,14 +1,8 @@
 import { v7 as uuid } from 'uuid';
-import { beforeAll, describe, expect, it, vi } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { WorkshopContext } from '../src/index.js';
 import { mixInput, newAddress, potInput, type Agent } from './harness.js';
 import { both, ROUNDS, rounds, sound, rivals } from './racing.js';
-
-// Each race is run many times, and each needs things of its own.
-vi.hoisted(() => {
-  process.env.DEWPOT_SIGN_IN_LIMIT = '10000';
-  process.env.DEWPOT_REQUEST_LIMIT = '1000000';
-});
 
 const servers = rivals();
 let here: Agent;

@@ -1,26 +1,21 @@
 import { v7 as uuid } from 'uuid';
-import { beforeAll, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import type { CastView, PourView } from '@dewpot/contract';
 import { HOUR } from '@dewpot/core';
 import { pouredPots, type Agent } from './harness.js';
 import { both, kept, ROUNDS, rounds, sound, rivals } from './racing.js';
 
-// Each race is run many times, and each needs things of its own.
-vi.hoisted(() => {
-  process.env.DEWPOT_SIGN_IN_LIMIT = '10000';
-  process.env.DEWPOT_REQUEST_LIMIT = '1000000';
-});
-
 const servers = rivals();
 let here: Agent;
 let there: Agent;
-beforeAll(() => {
+beforeEach(async () => {
+  await servers.moveOn();
   ({ here, there } = servers);
 });
 
 describe('a pour', () => {
   let keys: Awaited<ReturnType<typeof pouredPots>>;
-  beforeAll(async () => {
+  beforeEach(async () => {
     keys = await pouredPots(here, Date.now() - 2 * HOUR, 1);
   });
 
@@ -51,7 +46,7 @@ describe('a pour', () => {
       const answers = await both(here.post(`${path}/finish`).send(finish), there.post(`${path}/finish`).send(other));
       expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
       expect(await castsOf(pour)).toBe(1);
-    }, ROUNDS);
+    });
   });
 
   it('deleted while it is finished is either, and never casts without a pour', async () => {
@@ -62,7 +57,7 @@ describe('a pour', () => {
       const stands = (await here.get(path)).status === 200;
       expect(await castsOf(pour)).toBe(stands ? 1 : 0);
       expect(stands).toBe(answers[0].status === 200);
-    }, ROUNDS);
+    });
   });
 
   it('planned again while it is started keeps one of the two, whole', async () => {
@@ -75,7 +70,7 @@ describe('a pour', () => {
       const after = (await here.get(`/api/pours/${pour}`)).body as PourView;
       expect(after.status).toBe('started');
       expect(after.input.spare).toBe(answers[1].status === 200 ? 0.1 : 0.05);
-    }, ROUNDS);
+    });
   });
 
   it('taken back while something happens to its cast loses neither', async () => {
@@ -91,7 +86,7 @@ describe('a pour', () => {
       // Either the cast went with the pour, or what happened to it holds the pour.
       expect(kept(answers)).toBe(1);
       expect(await castsOf(pour)).toBe(answers[0].status === 200 ? 0 : 1);
-    }, ROUNDS);
+    });
   });
 });
 

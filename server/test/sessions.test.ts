@@ -1,7 +1,7 @@
 import { get } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import request from 'supertest';
-import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { OwnSessionView, PersonView } from '@dewpot/contract';
 import { Sessions } from '../src/accounts/sessions.js';
 import { SignInTries } from '../src/accounts/sign-in-tries.js';
@@ -15,20 +15,21 @@ import {
   visitor,
   type Agent,
   type Harness,
+  wideRates,
 } from './harness.js';
-
-// These knock at the door more often than anybody does.
-vi.hoisted(() => {
-  process.env.DEWPOT_SIGN_IN_LIMIT = '10000';
-  process.env.DEWPOT_REQUEST_LIMIT = '1000000';
-});
 
 let harness: Harness;
 let far: Harness;
 beforeAll(async () => {
-  harness = await startServer();
+  harness = await startServer({ rates: wideRates });
   const { ownerUrl } = harness.config;
-  far = await startServer({ ownerUrl, loopback: false, hostNames: ['yard.example'], registrationCode: 'ab12c-9f' });
+  far = await startServer({
+    rates: wideRates,
+    ownerUrl,
+    loopback: false,
+    hostNames: ['yard.example'],
+    registrationCode: 'ab12c-9f',
+  });
 });
 afterAll(async () => {
   await far.close();

@@ -48,7 +48,7 @@ export const potShape = {
 };
 
 /** What is due to a pot of Portland that stands at 20 °C all the time. */
-export const duesAt20 = (life: Life, dryEnough = false) =>
+const duesAt20 = (life: Life, dryEnough = false) =>
   duesOf(life, {
     now: NOW,
     binderClass: 'portland',

@@ -10,13 +10,13 @@ import { WorkshopEntity } from '../db/entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import { Public, CurrentUser } from '../http/request.js';
+import { rate } from '../http/rate.js';
 import { RefitsService } from '../casts/index.js';
 import { fillWithHandbook } from '../materials/index.js';
 import { COOKIE, cookie } from './cookie.js';
 import { AddressTaken, People, type Account } from './people.service.js';
 import { Sessions } from './sessions.js';
 import { SignInTries } from './sign-in-tries.js';
-import { slowly } from './hash-in-turn.js';
 import { hashToken } from '../http/tokens.js';
 
 /** What a new workshop starts with. */
@@ -42,7 +42,7 @@ export class AccountsController {
   }
 
   @Public()
-  @Throttle(slowly)
+  @Throttle(rate('accounts'))
   @Post('session')
   @HttpCode(204)
   async signIn(@Body() { email, passphrase }: SignIn, @Req() request: Request): Promise<void> {
@@ -59,7 +59,7 @@ export class AccountsController {
 
   /** Enters the demo workshop without a passphrase: only while the server listens on loopback. */
   @Public()
-  @Throttle(slowly)
+  @Throttle(rate('accounts'))
   @Post('session/demo')
   @HttpCode(204)
   async enterDemo(@Req() request: Request): Promise<void> {
@@ -75,7 +75,7 @@ export class AccountsController {
    * for a new one and then undone, so that the answer is the same and takes as long.
    */
   @Public()
-  @Throttle(slowly)
+  @Throttle(rate('accounts'))
   @Post('workshops')
   @HttpCode(204)
   async register(@Body() given: Registration): Promise<void> {

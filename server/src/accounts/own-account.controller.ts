@@ -3,9 +3,9 @@ import { PassphraseInput, ScriptTokenInput, type OwnSessionView, type ScriptToke
 import { Throttle } from '@nestjs/throttler';
 import { Key } from '../http/key-param.js';
 import { CurrentUser } from '../http/request.js';
+import { rate } from '../http/rate.js';
 import { People } from './people.service.js';
 import { Sessions } from './sessions.js';
-import { slowly } from './hash-in-turn.js';
 
 /** A person's own passphrase, sessions and tokens. */
 @Controller('api/account')
@@ -17,7 +17,7 @@ export class OwnAccountController {
 
   /** Changes one's passphrase; one's other sessions end. */
   @Put('passphrase')
-  @Throttle(slowly)
+  @Throttle(rate('accounts'))
   @HttpCode(204)
   passphrase(@Body() { current, fresh }: PassphraseInput, @CurrentUser() visitor: CurrentUser): Promise<void> {
     return this.people.changePassphrase(visitor, current, fresh);

@@ -1,10 +1,11 @@
 import { createHash } from 'node:crypto';
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import { DataSource } from 'typeorm';
+import { CONFIG, type ServerConfig } from '../config.js';
 import { ProblemError } from '../http/problem-error.js';
 
-/** Tries that cost no wait within an hour: of one account, and of one address, behind which several people may sit. */
-const FREE = { account: 6, address: Number(process.env.DEWPOT_SIGN_IN_LIMIT ?? 30) };
+/** Tries for one account within an hour that cost no wait. */
+const FREE_FOR_ACCOUNT = 6;
 
 /** A way in that somebody tries: whose account, from which address. */
 export interface Try {
@@ -20,13 +21,16 @@ const keysOf = ({ email, address }: Try) => [
 /** Counts the tries to sign in, of every server before the database together: after a few each one has to wait longer. */
 @Injectable()
 export class SignInTries {
-  constructor(private readonly source: DataSource) {}
+  constructor(
+    private readonly source: DataSource,
+    @Inject(CONFIG) private readonly config: ServerConfig,
+  ) {}
 
   /** Counts a try before it is judged. @throws ProblemError 429 where it comes too soon */
   async begin(one: Try): Promise<void> {
     const [{ wait }] = await this.source.query<[{ wait: number }]>('select sign_in_try($1, $2) as wait', [
       keysOf(one),
-      [FREE.account, FREE.address],
+      [FREE_FOR_ACCOUNT, this.config.rates.freeTries],
     ]);
     if (wait > 0)
       throw new ProblemError(429, 'Too many tries', {

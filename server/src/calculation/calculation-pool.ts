@@ -85,7 +85,10 @@ export class CalculationPool implements OnModuleDestroy {
       timer = setTimeout(() => stop.abort(), this.time);
     });
     try {
-      return (await threads.run({ task, given, begun }, { signal: stop.signal, transferList: [begun] })) as CrossingAnswer;
+      return (await threads.run(
+        { task, given, begun },
+        { signal: stop.signal, transferList: [begun] },
+      )) as CrossingAnswer;
     } catch (error) {
       if (stop.signal.aborted) throw tooMuch(`It took longer than ${this.time / 1000} seconds.`);
       if ((error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY')

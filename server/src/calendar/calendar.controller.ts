@@ -10,6 +10,7 @@ import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import { Public, CurrentUser } from '../http/request.js';
 import { hashToken, newToken } from '../http/tokens.js';
+import { rate } from '../http/rate.js';
 import { calendarOf } from './feed.js';
 
 const TYPE = 'text/calendar; charset=utf-8';
@@ -60,7 +61,7 @@ export class CalendarController {
 
   /** The calendar at its secret address. */
   @Public()
-  @Throttle({ default: { limit: Number(process.env.DEWPOT_REQUEST_LIMIT ?? 60), ttl: 60_000 } })
+  @Throttle(rate('calendars'))
   @Get('calendar/:key/round.ics')
   @Header('Content-Type', TYPE)
   async feed(@Param('key') key: string): Promise<string> {

@@ -3,6 +3,7 @@ import { evaporation, faceAdvice, faceRisk, overFace } from '@dewpot/core';
 import type { PlaceView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { placesQuery, useLivePlaces } from '../api/places';
+import { Button } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { exactly, saySpan } from '../ui/format-time';
 import { Busy, Failure } from '../ui/states';
@@ -24,9 +25,9 @@ export function PlacesPage() {
   return (
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title="Places and their air">
-        <button type="button" className="btn btn-primary h-12" onClick={() => setEditing('new')}>
+        <Button look="main" onClick={() => setEditing('new')}>
           Add a place
-        </button>
+        </Button>
       </PageHead>
       <div className="grid items-start gap-4 lg:grid-cols-[22rem_minmax(0,1fr)]">
         <ul className="space-y-3" aria-label="Places">
@@ -87,9 +88,9 @@ function PlaceCard({
             {place.name}
           </button>
         </h2>
-        <button type="button" className="btn btn-ghost h-11" aria-label={`Change ${place.name}`} onClick={onEdit}>
+        <Button look="plain" size="low" aria-label={`Change ${place.name}`} onClick={onEdit}>
           Change
-        </button>
+        </Button>
       </div>
       <p className="quiet text-sm">
         {placeKindWords[place.kind]};{' '}

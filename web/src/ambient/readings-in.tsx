@@ -3,6 +3,7 @@ import { InputError, readAirCsv, type CsvRead } from '@dewpot/core';
 import type { PlaceView } from '@dewpot/contract';
 import { useSendReadings } from '../api/places';
 import { useSession } from '../api/session';
+import { Button } from '../ui/button';
 import { FileButton } from '../ui/file-button';
 import { exactly } from '../ui/format-time';
 import { Failure } from '../ui/states';
@@ -33,7 +34,7 @@ export function ReadingsIn({ place }: { place: PlaceView }) {
   return (
     <div className="space-y-2">
       <div className="flex flex-wrap items-center gap-3">
-        <FileButton accept=".csv,.txt,text/csv" label="A file of readings" className="btn-neutral h-12" onFile={open}>
+        <FileButton accept=".csv,.txt,text/csv" label="A file of readings" look="strong" onFile={open}>
           Bring readings in
         </FileButton>
         <span className="quiet text-sm">Comma-separated, °C or °F, with a first line that names its columns.</span>
@@ -63,14 +64,14 @@ export function ReadingsIn({ place }: { place: PlaceView }) {
               {send.data.kept} taken in, {send.data.twice} were here already, {send.data.aside.length} set aside.
             </p>
           ) : (
-            <button
-              type="button"
-              className="btn btn-primary mt-2 h-12"
+            <Button
+              look="main"
+              className="mt-2"
               disabled={send.isPending || readings.length === 0}
               onClick={() => send.mutate({ id: place.id, readings })}
             >
               {send.isPending ? 'Taking them in…' : `Take them in at ${place.name}`}
-            </button>
+            </Button>
           )}
         </div>
       )}

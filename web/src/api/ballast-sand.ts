@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { ballastSandOf, finderOf } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useSession } from './session';
-import { storesQuery } from './work';
+import { storesQuery } from './materials';
 
 /** The sand that the workshop weighs its cores down with, where one is chosen. */
 export function useBallastSand(): ReturnType<typeof ballastSandOf> {

@@ -23,7 +23,7 @@ export interface CastEventSent {
   readonly event: CastEventInput;
 }
 
-export const CAST_EVENT = ['cast-event'] as const;
+const CAST_EVENT = ['cast-event'] as const;
 
 /** Names the write of a cast's events, so that one left waiting can go on after the page was closed. */
 export function nameWaitingWrites(client: QueryClient): void {

@@ -1,7 +1,7 @@
 import { queryOptions } from '@tanstack/react-query';
 import type { LastingAside } from '@dewpot/contract';
 import { ask } from './client';
-import { useWrite } from './work';
+import { useWrite } from './writes';
 
 type Address = Pick<LastingAside, 'mouldId' | 'mixId' | 'key'>;
 const addressOf = ({ mouldId, mixId, key }: Address) => `findings-aside/${mouldId}/${mixId}/${key}`;

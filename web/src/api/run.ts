@@ -11,7 +11,7 @@ import { hear } from './stream';
 const LOOK = 2500;
 const AGAIN = 2000;
 
-export const runQuery = (pourId: string) =>
+const runQuery = (pourId: string) =>
   queryOptions({
     queryKey: ['pours', pourId, 'run'],
     queryFn: ({ signal }) => ask<RunView>('GET', `pours/${pourId}/run`, undefined, signal),

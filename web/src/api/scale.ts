@@ -1,7 +1,7 @@
 import type { ScaleEventInput, ScaleView } from '@dewpot/contract';
 import { queryOptions } from '@tanstack/react-query';
 import { ask } from './client';
-import { useWrite } from './work';
+import { useWrite } from './writes';
 
 export const scaleQuery = queryOptions({
   queryKey: ['scale'],

@@ -17,7 +17,7 @@ export const sessionQuery = queryOptions({
   queryFn: ({ signal }) => ask<SessionView>('GET', 'session', undefined, signal),
   staleTime: 60_000,
 });
-export const airQuery = queryOptions({
+const airQuery = queryOptions({
   queryKey: ['air'],
   queryFn: ({ signal }) => ask<AirView>('GET', 'air', undefined, signal),
   staleTime: 600_000,

@@ -18,7 +18,8 @@ import {
   type TintView,
 } from '@dewpot/contract';
 import { ask } from './client';
-import { storesQuery, useLast, useWrite, type Put } from './work';
+import { storesQuery } from './materials';
+import { useLast, useWrite, type Put } from './writes';
 
 export const tintsQuery = queryOptions({
   queryKey: ['tints'],

@@ -1,6 +1,7 @@
 import { bonds } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { Link, useNavigate } from 'react-router';
+import { Button, buttonClass } from '../ui/button';
 import { toast } from '../ui/toast';
 import { useTakeApart } from '../api/finish';
 import { Failure } from '../ui/states';
@@ -14,7 +15,7 @@ export function ArticleSlab({ cast: { id, stage, snapshot } }: { cast: CastDetai
   const { article } = snapshot;
   if (!article)
     return stage === 'damp' || stage === 'drying' ? (
-      <Link to={`/casts/join?with=${id}`} className="btn btn-ghost bg-base-300/60 h-12 w-full">
+      <Link to={`/casts/join?with=${id}`} className={buttonClass({ className: 'w-full' })}>
         Join it with others
       </Link>
     ) : null;
@@ -38,9 +39,9 @@ export function ArticleSlab({ cast: { id, stage, snapshot } }: { cast: CastDetai
         high.
       </p>
       {stage === 'setting' && (
-        <button
-          type="button"
-          className="btn btn-ghost mt-2 h-12 w-full"
+        <Button
+          look="plain"
+          className="mt-2 w-full"
           disabled={apart.isPending}
           onClick={() =>
             apart.mutate(id, {
@@ -52,7 +53,7 @@ export function ArticleSlab({ cast: { id, stage, snapshot } }: { cast: CastDetai
           }
         >
           Take it apart again
-        </button>
+        </Button>
       )}
       <Failure error={apart.error} />
     </section>

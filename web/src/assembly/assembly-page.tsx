@@ -5,6 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { shelfQuery } from '../api/casts';
+import { Button, buttonClass } from '../ui/button';
 import { Known } from '../ui/known';
 import { useJoin } from '../api/finish';
 import { useAir, useSession } from '../api/session';
@@ -49,7 +50,7 @@ export function JoinPage() {
       <Empty title="Nothing to join yet">
         <p>Casts are joined once they are out of their moulds: two heights, panels to a box, a base and its shade.</p>
         <p>
-          <Link to="/" className="btn btn-primary">
+          <Link to="/" className={buttonClass({ look: 'main', size: 'own' })}>
             To the shelf
           </Link>
         </p>
@@ -160,14 +161,15 @@ function Joining({ casts }: { casts: readonly CastView[] }) {
             onChange={({ target }) => setName(target.value)}
           />
           <Failure error={join.error} />
-          <button
-            type="button"
-            className="btn btn-primary h-16 w-full text-lg"
+          <Button
+            look="main"
+            size="bench"
+            className="w-full text-lg"
             disabled={parts.length < 2 || join.isPending}
             onClick={send}
           >
             {parts.length < 2 ? 'Take two parts or more' : 'Joined just now'}
-          </button>
+          </Button>
         </section>
       </div>
     </div>

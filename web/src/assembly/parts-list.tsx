@@ -1,5 +1,6 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import type { CastView } from '@dewpot/contract';
+import { Button } from '../ui/button';
 import { stageWords } from '../ui/casts/stage-words';
 
 /** A cast as it is to stand in an article. */
@@ -47,32 +48,35 @@ export function PartsList({
                 on its head
               </label>
             )}
-            <button
-              type="button"
-              className="btn btn-ghost h-11 px-2"
+            <Button
+              look="plain"
+              size="low"
+              className="px-2"
               aria-label={`${cast.code} higher`}
               disabled={i === parts.length - 1}
               onClick={() => swap(i, i + 1)}
             >
               <ArrowUp size={18} aria-hidden="true" />
-            </button>
-            <button
-              type="button"
-              className="btn btn-ghost h-11 px-2"
+            </Button>
+            <Button
+              look="plain"
+              size="low"
+              className="px-2"
               aria-label={`${cast.code} lower`}
               disabled={i === 0}
               onClick={() => swap(i, i - 1)}
             >
               <ArrowDown size={18} aria-hidden="true" />
-            </button>
-            <button
-              type="button"
-              className="btn btn-ghost h-11 px-2"
+            </Button>
+            <Button
+              look="plain"
+              size="low"
+              className="px-2"
               aria-label={`Leave out ${cast.code}`}
               onClick={() => onChange(parts.filter((_, k) => k !== i))}
             >
               <X size={18} aria-hidden="true" />
-            </button>
+            </Button>
           </li>
         ))}
       </ol>

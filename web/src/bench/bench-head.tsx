@@ -3,6 +3,7 @@ import type { PourView } from '@dewpot/contract';
 import { Volume2, VolumeX, X } from 'lucide-react';
 import { Link } from 'react-router';
 import { countdown } from './timers';
+import { Button, buttonClass } from '../ui/button';
 
 /** The pot life of the bucket that is being placed: good, then hatched, with now running through it. */
 function LifeBand({ from, good, to, now }: { from: number; good: number; to: number; now: number }) {
@@ -73,16 +74,21 @@ export function BenchHead({
             {waiting} unsent
           </span>
         )}
-        <button
-          type="button"
-          className="btn btn-ghost h-14 w-14 p-0"
+        <Button
+          look="plain"
+          size="tall"
+          className="w-14 p-0"
           aria-pressed={aloud}
           aria-label={aloud ? 'Be quiet' : 'Read steps aloud and sound the timers'}
           onClick={() => onAloud(!aloud)}
         >
           {aloud ? <Volume2 size={24} aria-hidden="true" /> : <VolumeX size={24} aria-hidden="true" />}
-        </button>
-        <Link to={`/pours/${pour.id}`} className="btn btn-ghost h-14 w-14 p-0" aria-label="The whole sheet">
+        </Button>
+        <Link
+          to={`/pours/${pour.id}`}
+          className={buttonClass({ look: 'plain', size: 'tall', className: 'w-14 p-0' })}
+          aria-label="The whole sheet"
+        >
           <X size={26} aria-hidden="true" />
         </Link>
       </div>

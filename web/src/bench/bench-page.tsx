@@ -4,7 +4,8 @@ import { InputError } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { useRun } from '../api/run';
-import { poursQuery } from '../api/work';
+import { poursQuery } from '../api/pours';
+import { buttonClass } from '../ui/button';
 import { Known } from '../ui/known';
 import { Busy, Empty, Failure } from '../ui/states';
 import { BenchRun } from './bench-run';
@@ -38,7 +39,7 @@ function KnownBench({ id }: { id: string }) {
       <Empty level="h1" title="This pour is only planned">
         <p>Look over its sheet, and start it when the moulds are ready.</p>
         <p>
-          <Link to={`/pours/${id}`} className="btn btn-primary">
+          <Link to={`/pours/${id}`} className={buttonClass({ look: 'main', size: 'own' })}>
             To the plan
           </Link>
         </p>

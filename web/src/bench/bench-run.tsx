@@ -4,6 +4,7 @@ import type { BenchOf, PourView } from '@dewpot/contract';
 import { Undo2 } from 'lucide-react';
 import type { RunAtHand } from '../api/run';
 import { bucketLabel } from '../pours';
+import { Button } from '../ui/button';
 import { Failure } from '../ui/states';
 import { useAlerts, useAwake, useVoice } from './alerts';
 import { BenchHead } from './bench-head';
@@ -100,9 +101,9 @@ export function BenchRun({
         <div className="mx-auto max-w-3xl space-y-3 p-3 sm:p-4">
           {atHand.refused && (
             <Failure error={atHand.refused}>
-              <button type="button" className="btn btn-ghost bg-base-300/60 mt-2 h-14" onClick={atHand.forget}>
+              <Button size="tall" className="mt-2" onClick={atHand.forget}>
                 Let go of what was not taken
-              </button>
+              </Button>
             </Failure>
           )}
           <TimersStrip timers={timers} now={now} opened={opened} onOpen={setOpened} />
@@ -136,19 +137,19 @@ export function BenchRun({
             )}
           </p>
           <div className="flex gap-2">
-            <button
-              type="button"
-              className="btn btn-ghost bg-base-300/60 h-18 w-18 shrink-0 p-0"
+            <Button
+              size="own"
+              className="h-18 w-18 shrink-0 p-0"
               aria-label={run.latest.length > 0 ? 'Take back the last thing' : 'Nothing to take back'}
               disabled={run.latest.length === 0}
               onClick={() => record(...run.latest.map(({ id }) => ({ kind: 'void' as const, of: id })))}
             >
               <Undo2 size={28} aria-hidden="true" />
-            </button>
+            </Button>
             {shown && (
-              <button type="button" className="btn btn-primary h-18 flex-1 text-xl" onClick={forward}>
+              <Button look="main" size="own" className="h-18 flex-1 text-xl" onClick={forward}>
                 {held ? 'Go on now' : face || !next ? 'Done' : 'Done, next'}
-              </button>
+              </Button>
             )}
           </div>
         </div>

@@ -1,6 +1,7 @@
 import { castItems, partNow, type Run } from '@dewpot/core';
 import type { BenchOf, PourView } from '@dewpot/contract';
 import { Link } from 'react-router';
+import { buttonClass } from '../ui/button';
 import { useUnits } from '../ui/units';
 import type { BenchTimer } from './timers';
 
@@ -40,11 +41,14 @@ export function DoneView({
         )}
       </div>
       {pour.status === 'started' ? (
-        <Link to={`/pours/${pour.id}`} className="btn btn-primary h-18 w-full text-xl">
+        <Link
+          to={`/pours/${pour.id}`}
+          className={buttonClass({ look: 'main', size: 'own', className: 'h-18 w-full text-xl' })}
+        >
           Look over what went in: {casts} {casts === 1 ? 'cast' : 'casts'}
         </Link>
       ) : (
-        <Link to="/" className="btn btn-primary h-18 w-full text-xl">
+        <Link to="/" className={buttonClass({ look: 'main', size: 'own', className: 'h-18 w-full text-xl' })}>
           To the shelf
         </Link>
       )}

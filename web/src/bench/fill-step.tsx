@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { StepMould } from '@dewpot/core';
+import { Button } from '../ui/button';
 import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';
 import { FillDrawing } from './fill-drawing';
@@ -72,16 +73,15 @@ function WentOtherwise({
   return (
     <div className="border-base-300 mt-2 flex flex-wrap items-end gap-3 border-t pt-3">
       {!skipped && (
-        <button
-          type="button"
-          className="btn btn-ghost bg-base-300/60 h-14"
+        <Button
+          size="tall"
           onClick={() => {
             record({ kind: 'skip', mould: mould.key });
             onDone();
           }}
         >
           Leave it out
-        </button>
+        </Button>
       )}
       <div className="w-36">
         <QuantityField
@@ -93,9 +93,8 @@ function WentOtherwise({
           onChange={setLost}
         />
       </div>
-      <button
-        type="button"
-        className="btn btn-ghost bg-base-300/60 h-14"
+      <Button
+        size="tall"
         disabled={lost === undefined || lost <= 0}
         onClick={() => {
           record({ kind: 'leak', mould: mould.key, volume: lost! });
@@ -103,7 +102,7 @@ function WentOtherwise({
         }}
       >
         Stopped, and topped up
-      </button>
+      </Button>
     </div>
   );
 }
@@ -134,14 +133,14 @@ function Left({
           </p>
           <div className="flex flex-wrap gap-2">
             {[0.25, 0.5, 1].map((share) => (
-              <button
+              <Button
                 key={share}
-                type="button"
-                className="btn btn-ghost bg-base-300/60 h-14"
+
+                size="tall"
                 onClick={() => onMore(share)}
               >
                 I mixed {share === 1 ? 'another bucket' : share === 0.5 ? 'half a bucket more' : 'a quarter more'}
-              </button>
+              </Button>
             ))}
           </div>
         </div>

@@ -1,6 +1,7 @@
 import { consistencies, consistency, type Grade } from '@dewpot/core';
 import { Droplet } from 'lucide-react';
 import { SpreadTest } from '../pours';
+import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
@@ -31,21 +32,13 @@ export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, recor
             <span className="numeral text-4xl">{units.say(inside, 'mL')}</span> in of {units.say(water.tap.value, 'mL')}
           </p>
           {inside === 0 ? (
-            <button
-              type="button"
-              className="btn btn-secondary h-16 w-full text-lg"
-              onClick={() => add(Math.round(water.first))}
-            >
+            <Button look="second" size="bench" className="w-full text-lg" onClick={() => add(Math.round(water.first))}>
               <Droplet aria-hidden="true" /> {units.say(water.first, 'mL')} at once
-            </button>
+            </Button>
           ) : (
-            <button
-              type="button"
-              className="btn btn-secondary h-16 w-full text-lg"
-              onClick={() => add(Math.round(water.splash))}
-            >
+            <Button look="second" size="bench" className="w-full text-lg" onClick={() => add(Math.round(water.splash))}>
               <Droplet aria-hidden="true" /> A splash: {units.say(water.splash, 'mL')}
-            </button>
+            </Button>
           )}
           {water.powderHeld !== undefined && (
             <p>

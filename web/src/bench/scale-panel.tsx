@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { scaleQuery, useScaleEvent } from '../api/scale';
+import { Button } from '../ui/button';
 import { useUnits } from '../ui/units';
 import type { ScaleAtHand } from '../ui/use-scale';
 
@@ -45,22 +46,18 @@ export function ScalePanel({
           </p>
         )}
         <span className="ml-auto flex gap-2">
-          <button
-            type="button"
-            className="btn btn-ghost bg-base-300/60 h-14"
-            disabled={link !== 'up'}
-            onClick={() => eventBody.mutate({ tare: true })}
-          >
+          <Button size="tall" disabled={link !== 'up'} onClick={() => eventBody.mutate({ tare: true })}>
             Zero it
-          </button>
-          <button
-            type="button"
-            className="btn btn-secondary h-14 text-lg"
+          </Button>
+          <Button
+            look="second"
+            size="tall"
+            className="text-lg"
             disabled={steady === undefined || steady <= 0 || wanted === undefined}
             onClick={() => steady !== undefined && onTake(steady)}
           >
             Take it
-          </button>
+          </Button>
         </span>
       </div>
       {rubbish > 0 && (
@@ -87,33 +84,17 @@ function SimulatedPan({ wanted }: { wanted: number | undefined }) {
       {data && (
         <div className="flex flex-wrap items-center gap-2">
           {[500, 100, 10, -10, -100].map((grams) => (
-            <button key={grams} type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => load(grams)}>
+            <Button key={grams} onClick={() => load(grams)}>
               {grams > 0 ? '+' : '−'} {Math.abs(grams)} g
-            </button>
+            </Button>
           ))}
           {wanted !== undefined && (
-            <button
-              type="button"
-              className="btn btn-ghost bg-base-300/60 h-12"
-              onClick={() => eventBody.mutate({ load: data.tare + Math.round(wanted) })}
-            >
+            <Button onClick={() => eventBody.mutate({ load: data.tare + Math.round(wanted) })}>
               Pour what is wanted
-            </button>
+            </Button>
           )}
-          <button
-            type="button"
-            className="btn btn-ghost bg-base-300/60 h-12"
-            onClick={() => eventBody.mutate({ load: 0 })}
-          >
-            Empty it
-          </button>
-          <button
-            type="button"
-            className="btn btn-ghost bg-base-300/60 h-12"
-            onClick={() => eventBody.mutate({ silent: 8000 })}
-          >
-            Cut its link for 8 s
-          </button>
+          <Button onClick={() => eventBody.mutate({ load: 0 })}>Empty it</Button>
+          <Button onClick={() => eventBody.mutate({ silent: 8000 })}>Cut its link for 8 s</Button>
         </div>
       )}
     </details>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Spot } from '@dewpot/core';
+import { Button } from '../ui/button';
 import { BubblePatch } from '../ui/bubble-patch';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
@@ -56,10 +57,12 @@ export function LookOverForm({ casts, busy, record }: ActionProps) {
             onChange={(event) => setHow(event.target.value)}
           />
         </label>
-        <button
+        <Button
           type="submit"
           disabled={busy}
-          className="btn btn-accent h-14 w-full"
+          look="warning"
+          size="tall"
+          className="w-full"
           onClick={() =>
             record(
               `${codes} broken.`,
@@ -71,7 +74,7 @@ export function LookOverForm({ casts, busy, record }: ActionProps) {
           }
         >
           {codes} broke
-        </button>
+        </Button>
       </form>
     </div>
   );

@@ -3,6 +3,7 @@ import { standing } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { format } from 'date-fns';
 import { makeLabels, makeLife, PaperButton } from '../paper';
+import { Button } from '../ui/button';
 import { saveFile } from '../ui/save-file';
 import { useUnits } from '../ui/units';
 import { CareNoteButton } from './care-note-button';
@@ -80,13 +81,9 @@ export function ShareSlab({ cast }: { cast: CastDetail }) {
           )
         }
       />
-      <button
-        type="button"
-        className="btn btn-ghost bg-base-300/60 h-12"
-        onClick={() => saveFile(`cast ${code}.json`, castFile(cast), 'application/json')}
-      >
+      <Button onClick={() => saveFile(`cast ${code}.json`, castFile(cast), 'application/json')}>
         <FileDown size={18} aria-hidden="true" /> As a file
-      </button>
+      </Button>
     </section>
   );
 }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Due, Stage, CastTask } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
+import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Failure } from '../ui/states';
 import { WhenField } from '../ui/when-field';
@@ -126,16 +127,16 @@ export function CastActions({
       {possible.length > 1 && (
         <div role="tablist" className="mb-4 flex flex-wrap gap-1.5">
           {possible.map((one) => (
-            <button
+            <Button
               key={one}
-              type="button"
+
               role="tab"
               aria-selected={one === chosen}
-              className={`btn h-12 ${one === chosen ? 'btn-neutral' : 'btn-ghost bg-base-300/60'}`}
+              look={one === chosen ? 'strong' : 'soft'}
               onClick={() => setChosen(one)}
             >
               {one}
-            </button>
+            </Button>
           ))}
         </div>
       )}

@@ -5,6 +5,7 @@ import type { CastDetail } from '@dewpot/contract';
 import { Link, useParams } from 'react-router';
 import { castQuery } from '../api/casts';
 import { ProblemFailure } from '../api/client';
+import { Button } from '../ui/button';
 import { Nowhere } from '../ui/not-found';
 import { isDue, lookToday, nextOf } from '../ui/casts/reading';
 import { PieceThumb } from '../ui/piece-thumb';
@@ -122,14 +123,14 @@ function Next({
             : 'Its work is done; its record stays.'}
         </p>
         {cast.stage === 'out' && (
-          <button type="button" className="btn btn-ghost bg-base-300/60 h-12 w-full" onClick={() => onDo('Look back')}>
+          <Button className="w-full" onClick={() => onDo('Look back')}>
             Tell how it lasted
-          </button>
+          </Button>
         )}
         {cast.stage === 'drying' && (
-          <button type="button" className="btn btn-ghost bg-base-300/60 h-12 w-full" onClick={() => onDo('Weigh')}>
+          <Button className="w-full" onClick={() => onDo('Weigh')}>
             Weigh it, or something else
-          </button>
+          </Button>
         )}
       </div>
     );
@@ -142,13 +143,14 @@ function Next({
         <strong>{strokeOf(next)}</strong>: {windowInWords(next, now)}. {next.told && `${sentence(next.told)} `}
         {missing.join(' ')}
       </p>
-      <button
-        type="button"
-        className={`btn h-14 w-full text-lg ${isDue(next, now) ? 'btn-primary' : 'btn-neutral'}`}
+      <Button
+        look={isDue(next, now) ? 'main' : 'strong'}
+        size="tall"
+        className="w-full text-lg"
         onClick={() => onDo(next.task, next)}
       >
         {strokeOf(next)}
-      </button>
+      </Button>
       {then.length > 0 && (
         <ul className="divide-base-300 divide-y text-sm">
           {then.map((due) => (
@@ -166,12 +168,8 @@ function Next({
         </ul>
       )}
       <div className="grid grid-cols-2 gap-2">
-        <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => onDo(next.task, next, true)}>
-          Put off
-        </button>
-        <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => onDo('Look over')}>
-          Something else
-        </button>
+        <Button onClick={() => onDo(next.task, next, true)}>Put off</Button>
+        <Button onClick={() => onDo('Look over')}>Something else</Button>
       </div>
     </div>
   );

@@ -1,6 +1,7 @@
 import { Camera, X } from 'lucide-react';
 import type { CastPictureView } from '@dewpot/contract';
 import { castPictureAddress, useAddCastPicture, useRemoveCastPicture } from '../api/pictures';
+import { Button } from '../ui/button';
 import { FileButton } from '../ui/file-button';
 import { Failure } from '../ui/states';
 
@@ -12,7 +13,9 @@ export function PhotoButton({ castId, eventId, of }: { castId: string; eventId: 
       <FileButton
         accept="image/*"
         label={`A photo of: ${of}`}
-        className="btn-ghost h-11 w-11 p-0"
+        look="plain"
+        size="low"
+        className="w-11 p-0"
         onFile={async (file) => void (await add.mutateAsync({ file, eventId }).catch(() => undefined))}
       >
         <Camera size={18} aria-hidden="true" />
@@ -41,14 +44,15 @@ export function EventPictures({ castId, pictures }: { castId: string; pictures: 
               className="h-24 w-auto"
             />
           </a>
-          <button
-            type="button"
-            className="btn btn-ghost bg-base-100/80 absolute top-0 right-0 h-11 w-11 p-0"
+          <Button
+            look="plain"
+            size="low"
+            className="bg-base-100/80 absolute top-0 right-0 w-11 p-0"
             aria-label="Throw this photo away"
             onClick={() => window.confirm('Throw this photo away?') && remove.mutate(id)}
           >
             <X size={16} aria-hidden="true" />
-          </button>
+          </Button>
         </li>
       ))}
     </ul>

@@ -3,6 +3,7 @@ import { standing, type CastEvent } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useCastEvent } from '../api/casts';
+import { Button } from '../ui/button';
 import { exactly, sayWhen } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
@@ -46,9 +47,10 @@ export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
             {stands.has(event.id) && !lasting.includes(event.type) ? (
               <span className="flex items-center">
                 <PhotoButton castId={cast.id} eventId={event.id} of={tellEvent(event, units)} />
-                <button
-                  type="button"
-                  className="btn btn-ghost h-11 px-3 text-sm"
+                <Button
+                  look="plain"
+                  size="low"
+                  className="px-3 text-sm"
                   disabled={undo.isPending}
                   aria-label={`Undo: ${tellEvent(event, units)}, ${sayWhen(event.at, now)}`}
                   onClick={() =>
@@ -59,7 +61,7 @@ export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
                   }
                 >
                   Undo
-                </button>
+                </Button>
               </span>
             ) : (
               <span className="h-11" />

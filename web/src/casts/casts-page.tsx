@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { CastView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { allCastsQuery } from '../api/casts';
+import { buttonClass } from '../ui/button';
 import { DataTable, type TableColumn } from '../ui/data-table';
 import { PageHead } from '../ui/page-head';
 import { PieceThumb } from '../ui/piece-thumb';
@@ -64,13 +65,13 @@ export function CastsPage() {
   return (
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title="Casts" to="/pours/new" add="Plan a pour">
-        <Link to="/casts/weigh" className="btn btn-ghost bg-base-300/60 h-12">
+        <Link to="/casts/weigh" className={buttonClass()}>
           Round of weighing
         </Link>
-        <Link to="/casts/join" className="btn btn-ghost bg-base-300/60 h-12">
+        <Link to="/casts/join" className={buttonClass()}>
           Join parts
         </Link>
-        <Link to="/casts/try" className="btn btn-ghost bg-base-300/60 h-12">
+        <Link to="/casts/try" className={buttonClass()}>
           Try it first
         </Link>
       </PageHead>
@@ -80,7 +81,7 @@ export function CastsPage() {
             A cast begins its record when its pour is finished, and keeps it until long after it went out of the door.
           </p>
           <p>
-            <Link to="/pours/new" className="btn btn-primary">
+            <Link to="/pours/new" className={buttonClass({ look: 'main', size: 'own' })}>
               Plan a pour
             </Link>
           </p>

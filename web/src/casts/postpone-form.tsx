@@ -59,7 +59,7 @@ export function PutOffForm({ casts, due, busy, record }: ActionProps) {
         record={record}
         said={`Put off to ${sayWhen(until, now)}.`}
         event={{ type: 'snoozed', task: due.task, until }}
-        look={`h-16 text-lg ${free ? 'btn-primary' : 'btn-accent'}`}
+        look={free ? 'main' : 'warning'}
       >
         Put off to {sayWhen(until, now)}
       </DoneButton>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { refuses } from '../api/client';
+import { Button } from '../ui/button';
 import { ReasonField } from '../ui/casts/override-field';
 import type { RecordedEvent } from '../ui/casts/action-props';
 
@@ -32,28 +33,30 @@ export function SecondChance({
   const [reason, setReason] = useState('');
   if (refuses(error, 'sure'))
     return (
-      <button
-        type="button"
-        className="btn btn-accent mt-2 h-14 w-full"
+      <Button
+        look="warning"
+        size="tall"
+        className="mt-2 w-full"
         disabled={busy}
         onClick={() => onSend(withEvent(sent, { sure: true }))}
       >
         It is right: keep it
-      </button>
+      </Button>
     );
   const overridden = reason.trim();
   if (!refuses(error, ...overriddenBy) || sent.happened.some(({ event }) => event.overridden)) return null;
   return (
     <div className="mt-2 space-y-2">
       <ReasonField label="Do it all the same, because" reason={reason} onReason={setReason} />
-      <button
-        type="button"
-        className="btn btn-accent h-14 w-full"
+      <Button
+        look="warning"
+        size="tall"
+        className="w-full"
         disabled={busy || overridden === ''}
         onClick={() => onSend(withEvent(sent, { overridden }))}
       >
         Keep it against the advice
-      </button>
+      </Button>
     </div>
   );
 }

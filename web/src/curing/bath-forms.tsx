@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { bathNote, baths, leaching, type Bath } from '@dewpot/core';
+import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { NumberField } from '../ui/number-field';
 import type { ActionProps } from '../ui/casts/action-props';
@@ -63,7 +64,7 @@ export function EndBathForm({ casts, busy, record }: ActionProps) {
       {soak.bath === 'leach' && <StripForm casts={casts} busy={busy} record={record} />}
       <p className="border-accent border-l-4 pl-3">{baths[soak.bath].caution}</p>
       {soak.bath === 'leach' && (
-        <DoneButton casts={out} busy={busy} record={record} said="Fresh water." event={again} look="btn-neutral h-14">
+        <DoneButton casts={out} busy={busy} record={record} said="Fresh water." event={again} look="strong" size="tall">
           Fresh water, and in again
         </DoneButton>
       )}
@@ -87,10 +88,10 @@ function StripForm({ casts, busy, record }: ActionProps) {
           The strip says, pH
           <NumberField label="pH by the strip" value={ph} onChange={setPh} className="mt-1 block w-28" />
         </label>
-        <button
+        <Button
           type="submit"
           disabled={busy || Number.isNaN(ph)}
-          className="btn btn-neutral h-12"
+          look="strong"
           onClick={() =>
             record(
               `pH ${ph}.`,
@@ -99,7 +100,7 @@ function StripForm({ casts, busy, record }: ActionProps) {
           }
         >
           Keep it
-        </button>
+        </Button>
       </div>
     </form>
   );

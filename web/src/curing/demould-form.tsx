@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { usualCause, type Damage, type DamageCause, type DamageSize, type Force, type Spot } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
+import { Button } from '../ui/button';
 import { BubblePatch } from '../ui/bubble-patch';
 import { damageSpots } from '../ui/casts/spots';
 import { Choice } from '../ui/choice';
@@ -81,9 +82,9 @@ export function DemouldForm({ casts, busy, record }: ActionProps) {
           ))}
         </div>
       </fieldset>
-      <button type="button" disabled={busy} className="btn btn-primary h-16 w-full text-lg" onClick={all}>
+      <Button disabled={busy} look="main" size="bench" className="w-full text-lg" onClick={all}>
         {clean ? (casts.length > 1 ? 'All out, clean' : 'Out, clean') : 'Out, with this damage'}
-      </button>
+      </Button>
     </div>
   );
 }
@@ -112,18 +113,20 @@ function DamagePicker({
       {damageSpots.map((spot) => {
         const size = sizeAt(spot);
         return (
-          <button
+          <Button
             key={spot}
-            type="button"
+
             aria-pressed={size !== undefined}
-            className={`btn h-14 px-3 text-sm ${size ? 'btn-accent' : 'btn-ghost bg-base-300/60'}`}
+            look={size ? 'warning' : 'soft'}
+            size="tall"
+            className="px-3 text-sm"
             onClick={() => next(spot)}
           >
             <span>
               {spotWords[spot]}
               {size && <span className="block text-xs">{sizeWords[size]}</span>}
             </span>
-          </button>
+          </Button>
         );
       })}
     </div>

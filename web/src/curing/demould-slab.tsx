@@ -1,6 +1,7 @@
 import { demouldRisks, type DemouldCame, type DemouldCare } from '@dewpot/core';
 import type { CastDetail, DemouldWaysInput } from '@dewpot/contract';
 import { useChooseDemoulds } from '../api/casts';
+import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { FigureWorking } from '../ui/figure-working';
 import { exactly, sayWhen } from '../ui/format-time';
@@ -59,41 +60,29 @@ export function DemouldSlab({ cast, now }: { cast: CastDetail; now: number }) {
       />
       <div className="flex flex-wrap gap-2">
         {learned.wary && (
-          <button
-            type="button"
-            className="btn btn-ghost bg-base-300/60 h-11 text-sm"
-            onClick={() => change({ triedAgainAt: records.length })}
-          >
+          <Button size="low" className="text-sm" onClick={() => change({ triedAgainAt: records.length })}>
             Try it earlier again
-          </button>
+          </Button>
         )}
-        <button
-          type="button"
-          className="btn btn-ghost bg-base-300/60 h-11 text-sm"
-          onClick={() => change({ off: !ways.off })}
-        >
+        <Button size="low" className="text-sm" onClick={() => change({ off: !ways.off })}>
           {ways.off ? 'Learn from demouldings' : 'Go by the handbook'}
-        </button>
+        </Button>
         {records.length > 0 && (
-          <button
-            type="button"
-            className="btn btn-ghost bg-base-300/60 h-11 text-sm"
-            onClick={() => change({ since: now })}
-          >
+          <Button size="low" className="text-sm" onClick={() => change({ since: now })}>
             Forget these and begin again
-          </button>
+          </Button>
         )}
         {ways.since !== undefined && (
-          <button
-            type="button"
-            className="btn btn-ghost bg-base-300/60 h-11 text-sm"
+          <Button
+            size="low"
+            className="text-sm"
             onClick={() => {
               const { since: _, ...rest } = ways;
               choose.mutate({ mouldId, mixId, ways: rest });
             }}
           >
             Count the earlier ones again
-          </button>
+          </Button>
         )}
       </div>
       <Failure error={choose.error} />

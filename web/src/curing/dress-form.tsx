@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Dressing } from '@dewpot/core';
 import { dressings } from '@dewpot/contract';
+import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
 import { dressingWords } from '../ui/casts/event-words';
@@ -49,10 +50,12 @@ export function DressForm({ casts, busy, record }: ActionProps) {
         />
       </label>
       {cautions[work] && <p className="border-accent border-l-4 pl-3">{cautions[work]}</p>}
-      <button
+      <Button
         type="submit"
         disabled={busy}
-        className="btn btn-primary h-16 w-full text-lg"
+        look="main"
+        size="bench"
+        className="w-full text-lg"
         onClick={() =>
           record(
             `${dressingWords[work]}.`,
@@ -69,7 +72,7 @@ export function DressForm({ casts, busy, record }: ActionProps) {
         }
       >
         {dressingWords[work]}
-      </button>
+      </Button>
     </form>
   );
 }

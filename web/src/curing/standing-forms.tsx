@@ -4,6 +4,7 @@ import type { PlaceView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { placesQuery } from '../api/places';
 import { useSession } from '../api/session';
+import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { useUnits } from '../ui/units';
 import type { ActionProps } from '../ui/casts/action-props';
@@ -75,10 +76,11 @@ export function MoveForm({ casts, busy, record }: ActionProps) {
       <p className="quiet text-sm">
         Its hardening goes on by the air there. A piece out of the mould for less than a day is carried on a board.
       </p>
-      <button
-        type="button"
+      <Button
         disabled={busy || !chosen}
-        className="btn btn-primary h-16 w-full text-lg"
+        look="main"
+        size="bench"
+        className="w-full text-lg"
         onClick={() =>
           chosen &&
           record(
@@ -91,7 +93,7 @@ export function MoveForm({ casts, busy, record }: ActionProps) {
         }
       >
         {chosen ? `Moved to ${chosen.name}` : 'Choose where to'}
-      </button>
+      </Button>
     </div>
   );
 }

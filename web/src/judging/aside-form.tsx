@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Button } from '../ui/button';
 import { TextField } from '../ui/text-field';
 
 /** Puts a finding aside with a reason: for this pour alone, or for this mould with this mix. */
@@ -17,14 +18,8 @@ export function AsideForm({ once, onPut }: { once: boolean; onPut: (reason: stri
           onChange={(event) => setReason(event.target.value)}
         />
       </div>
-      {once && (
-        <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => put(false)}>
-          This once
-        </button>
-      )}
-      <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => put(true)}>
-        For this mould and mix
-      </button>
+      {once && <Button onClick={() => put(false)}>This once</Button>}
+      <Button onClick={() => put(true)}>For this mould and mix</Button>
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import type { FindingBasis, FittingMix, Harm, PlanChange, PourFinding, Remedy } from '@dewpot/core';
+import { Button } from '../ui/button';
 import { useUnits } from '../ui/units';
 import { AsideForm } from './aside-form';
 import type { JudgedPlan } from '../workers/judge-plan';
@@ -111,14 +112,15 @@ function OneFinding({ finding, onChange, aside }: FindingsProps & { finding: Pou
         {aside && <AsideForm once={aside.once} onPut={(why, lasting) => aside.put(finding, why, lasting)} />}
       </details>
       {taps.map((remedy) => (
-        <button
+        <Button
           key={remedy.text}
-          type="button"
-          className="btn btn-ghost bg-base-300/60 no-print mr-2 h-11"
+
+          size="low"
+          className="no-print mr-2"
           onClick={() => onChange!(remedy.change!, finding)}
         >
           {remedy.text} {remedy.cost && <span className="quiet font-normal">{remedy.cost}</span>}
-        </button>
+        </Button>
       ))}
     </li>
   );
@@ -131,10 +133,11 @@ function Fitting({ fitting, onMix }: { fitting: readonly FittingMix[]; onMix: (m
     <p className="no-print flex flex-wrap items-center gap-2">
       <span className="text-sm">Less speaks against it:</span>
       {fitting.map(({ id, name, cost, price }) => (
-        <button
+        <Button
           key={id}
-          type="button"
-          className="btn btn-ghost bg-base-300/60 h-auto min-h-11 flex-col items-start gap-0 py-1 text-left"
+
+          size="own"
+          className="h-auto min-h-11 flex-col items-start gap-0 py-1 text-left"
           onClick={() => onMix(id)}
         >
           Use {name}
@@ -142,7 +145,7 @@ function Fitting({ fitting, onMix }: { fitting: readonly FittingMix[]; onMix: (m
             {cost}
             {price && `, ${units.say(price.from, 'money')} → ${units.say(price.to, 'money')}`}
           </span>
-        </button>
+        </Button>
       ))}
     </p>
   );
@@ -159,9 +162,9 @@ function PutAside({ put, aside }: FindingsProps & { put: readonly PourFinding[] 
           <li key={keyOf(finding)}>
             {finding.text} <q>{finding.aside}</q>{' '}
             {aside && (
-              <button type="button" className="btn btn-ghost btn-sm h-11" onClick={() => aside.take(finding)}>
+              <Button look="plain" size="low" className="btn-sm" onClick={() => aside.take(finding)}>
                 Take it up again
-              </button>
+              </Button>
             )}
           </li>
         ))}

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { LotView, MaterialView } from '@dewpot/contract';
 import { format } from 'date-fns';
 import { v7 as uuid } from 'uuid';
-import { useRemoveStore, useSaveStore } from '../api/work';
+import { useRemoveStore, useSaveStore } from '../api/materials';
 import { EditDialog } from '../ui/edit-dialog';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';

@@ -1,6 +1,7 @@
 import { inStore, keepingOf } from '@dewpot/core';
 import type { LotView, StoresView } from '@dewpot/contract';
 import { Plus } from 'lucide-react';
+import { Button } from '../ui/button';
 import { exactly, sayDay } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
@@ -55,14 +56,13 @@ export function Lots({ stores, onEdit }: { stores: StoresView; onEdit: (lot: Edi
                       </span>
                     </button>
                   ))}
-                <button
-                  type="button"
-                  className="btn btn-ghost bg-base-300/60 h-11"
+                <Button
+                  size="low"
                   aria-label={`Add a lot of ${name.toLowerCase()}`}
                   onClick={() => onEdit({ lot: undefined, materialId: id })}
                 >
                   <Plus size={16} aria-hidden="true" />
-                </button>
+                </Button>
               </span>
             </li>
           );

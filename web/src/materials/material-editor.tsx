@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { handbookMaterials } from '@dewpot/core';
 import type { MaterialInput, MaterialView, StoresView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
-import { useRemoveStore, useSaveStore } from '../api/work';
+import { useRemoveStore, useSaveStore } from '../api/materials';
 import { EditDialog } from '../ui/edit-dialog';
 import { SelectField } from '../ui/select-field';
 import { SettingTimesFields, withTimes } from '../ui/setting-times-fields';

@@ -3,7 +3,8 @@ import { useQuery } from '@tanstack/react-query';
 import { pricePerGram } from '@dewpot/core';
 import type { MaterialView, StoresView } from '@dewpot/contract';
 import { Plus } from 'lucide-react';
-import { storesQuery } from '../api/work';
+import { storesQuery } from '../api/materials';
+import { Button } from '../ui/button';
 import { DataTable, type TableColumn } from '../ui/data-table';
 import { PageHead } from '../ui/page-head';
 import { Busy, Failure } from '../ui/states';
@@ -23,13 +24,9 @@ export function StoresPage() {
   return (
     <div className="mx-auto max-w-6xl space-y-4 p-4">
       <PageHead title="Stores">
-        <button
-          type="button"
-          className="btn btn-primary h-12"
-          onClick={() => setLot({ lot: undefined, materialId: data.materials[0]!.id })}
-        >
+        <Button look="main" onClick={() => setLot({ lot: undefined, materialId: data.materials[0]!.id })}>
           Add a lot
-        </button>
+        </Button>
       </PageHead>
       <Scoops scoops={data.scoops} />
       <Lots stores={data} onEdit={setLot} />
@@ -88,9 +85,9 @@ function Materials({ stores, onEdit }: { stores: StoresView; onEdit: (material: 
     <section className="card-slab" aria-label="Materials">
       <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
         <h2 className="text-2xl">Materials</h2>
-        <button type="button" className="btn btn-ghost bg-base-300/60 h-11" onClick={() => onEdit('new')}>
+        <Button size="low" onClick={() => onEdit('new')}>
           <Plus size={16} aria-hidden="true" /> A material
-        </button>
+        </Button>
       </div>
       <DataTable name="Materials" rows={stores.materials} columns={columns} empty="No material has that word." />
     </section>

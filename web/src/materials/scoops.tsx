@@ -3,7 +3,8 @@ import { canVolume, InputError, scoopByWater } from '@dewpot/core';
 import type { ScoopView } from '@dewpot/contract';
 import { Plus } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
-import { useRemoveStore, useSaveStore } from '../api/work';
+import { useRemoveStore, useSaveStore } from '../api/materials';
+import { Button } from '../ui/button';
 import { EditDialog } from '../ui/edit-dialog';
 import { QuantityField } from '../ui/quantity-field';
 import { TextField } from '../ui/text-field';
@@ -30,9 +31,9 @@ export function Scoops({ scoops }: { scoops: readonly ScoopView[] }) {
           </li>
         ))}
         <li>
-          <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => setEditing('new')}>
+          <Button onClick={() => setEditing('new')}>
             <Plus size={18} aria-hidden="true" /> A scoop
-          </button>
+          </Button>
         </li>
       </ul>
       {editing && <ScoopEditor scoop={editing === 'new' ? undefined : editing} onClose={() => setEditing(undefined)} />}

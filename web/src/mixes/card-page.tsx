@@ -1,7 +1,8 @@
 import { consistency, methodOf, calculateMix, sayDose, type Mix } from '@dewpot/core';
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
-import { mixesQuery } from '../api/work';
+import { mixesQuery } from '../api/mixes';
+import { Button, buttonClass } from '../ui/button';
 import { Known } from '../ui/known';
 import { Busy, Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
@@ -41,10 +42,10 @@ function Card({ id }: { id: string }) {
   return (
     <div className="mx-auto max-w-2xl p-4">
       <p className="no-print mb-3 flex gap-2">
-        <button type="button" className="btn btn-primary h-12" onClick={() => window.print()}>
+        <Button look="main" onClick={() => window.print()}>
           <Printer size={18} aria-hidden="true" /> Print
-        </button>
-        <Link to={`/mixes/${id}`} className="btn btn-ghost bg-base-300/60 h-12">
+        </Button>
+        <Link to={`/mixes/${id}`} className={buttonClass()}>
           Back to the mix
         </Link>
       </p>

@@ -2,12 +2,13 @@ import { useMemo, useState } from 'react';
 import { compareMixes, differencesOf, fullVolume, InputError, type Compared, type ComparedRow } from '@dewpot/core';
 import { Link, useSearchParams } from 'react-router';
 import { useAir } from '../api/session';
+import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { SelectField } from '../ui/select-field';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
-import { mixesQuery } from '../api/work';
+import { mixesQuery } from '../api/mixes';
 import { Known } from '../ui/known';
 import { keptMix } from './resolve';
 import { useMixSources, type MixSources } from './use-mix-sources';
@@ -55,7 +56,7 @@ function SideBySide({ ids }: { ids: readonly string[] }) {
   return (
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title="Side by side">
-        <Link to="/mixes" className="btn btn-ghost bg-base-300/60 h-12">
+        <Link to="/mixes" className={buttonClass()}>
           All mixes
         </Link>
       </PageHead>

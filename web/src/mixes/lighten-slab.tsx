@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { InputError, lighten, type Lightened } from '@dewpot/core';
 import type { MixInput, StoresView } from '@dewpot/contract';
+import { Button } from '../ui/button';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
 import { withRecipe } from './resolve';
@@ -75,13 +76,7 @@ export function LightenSlab({
               More than {Math.round(proposal.found.reached * 100)} % cannot be had that way.
             </p>
           )}
-          <button
-            type="button"
-            className="btn btn-ghost bg-base-300/60 h-12"
-            onClick={() => onChange(withRecipe(draft, proposal.found.mix))}
-          >
-            Take this recipe
-          </button>
+          <Button onClick={() => onChange(withRecipe(draft, proposal.found.mix))}>Take this recipe</Button>
         </>
       )}
     </section>

@@ -1,6 +1,7 @@
 import { additives, baseInWords, sayAmount } from '@dewpot/core';
 import type { MixInput, StoresView } from '@dewpot/contract';
 import { X } from 'lucide-react';
+import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';
 import type { CalculatedMix } from './use-calculated-mix';
 
@@ -77,14 +78,15 @@ export function MixDoses({
                     {kind.onSolids && ', on its solids'}
                   </span>
                 </span>
-                <button
-                  type="button"
-                  className="btn btn-ghost h-11 w-9 p-0"
+                <Button
+                  look="plain"
+                  size="low"
+                  className="w-9 p-0"
                   aria-label={`Leave ${material.name} out`}
                   onClick={() => put(doses.filter((_, at) => at !== i))}
                 >
                   <X size={16} aria-hidden="true" />
-                </button>
+                </Button>
               </div>
               <DoseBar amount={dose.amount} low={kind.low} usual={kind.usual} ceiling={kind.ceiling} />
               <p className="quiet text-xs">

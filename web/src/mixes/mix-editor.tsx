@@ -1,11 +1,12 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { lessonsFor, type MixInput } from '@dewpot/contract';
 import { Link, useNavigate } from 'react-router';
+import { buttonClass } from '../ui/button';
 import { toast } from '../ui/toast';
 import { v7 as uuid } from 'uuid';
 import { useAir } from '../api/session';
 import { useMixColour } from '../api/tints';
-import { useRemoveMix, useSaveMix } from '../api/work';
+import { useRemoveMix, useSaveMix } from '../api/mixes';
 import { KeepBar, StaleChoice } from '../ui/keep-bar';
 import { TextField } from '../ui/text-field';
 import { useDay } from '../ui/use-now';
@@ -113,7 +114,7 @@ export function MixEditor({
             }
           >
             {id && (
-              <Link to={`/pours/new?mix=${id}`} className="btn btn-ghost bg-base-300/60 h-14">
+              <Link to={`/pours/new?mix=${id}`} className={buttonClass({ size: 'tall' })}>
                 Plan a pour
               </Link>
             )}
@@ -152,10 +153,10 @@ export function MixEditor({
               {id && <VersionsSlab id={id} used={used} stores={stores} />}
               {id && (
                 <p className="flex flex-wrap gap-2">
-                  <Link to={`/mixes/compare?with=${id}`} className="btn btn-ghost bg-base-300/60 h-12">
+                  <Link to={`/mixes/compare?with=${id}`} className={buttonClass()}>
                     Beside another mix
                   </Link>
-                  <Link to={`/mixes/${id}/card`} className="btn btn-ghost bg-base-300/60 h-12">
+                  <Link to={`/mixes/${id}/card`} className={buttonClass()}>
                     Card to print
                   </Link>
                 </p>

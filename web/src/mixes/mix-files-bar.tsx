@@ -1,4 +1,5 @@
-import { useBringMixes } from '../api/work';
+import { useBringMixes } from '../api/mixes';
+import { Button } from '../ui/button';
 import { FileIn } from '../ui/file-in';
 import { saveFile } from '../ui/save-file';
 import { materialsCsv, mixesCsv, mixesJson, readMixes } from './mix-files';
@@ -10,9 +11,9 @@ const CSV = 'text/csv;charset=utf-8';
 export function MixFiles({ sources: { mixes, stores } }: { sources: MixSources }) {
   const bring = useBringMixes();
   const out = (label: string, name: string, content: () => string, type: string) => (
-    <button type="button" className="btn btn-ghost h-11" onClick={() => saveFile(name, content(), type)}>
+    <Button look="plain" size="low" onClick={() => saveFile(name, content(), type)}>
       {label}
-    </button>
+    </Button>
   );
   return (
     <section aria-label="Files" className="mt-4 flex flex-wrap gap-2">

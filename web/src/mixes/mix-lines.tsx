@@ -2,6 +2,7 @@ import { memo, useEffect, useRef, useState } from 'react';
 import { changeHolding, heldInWords, lineToldBy, usualBinderClass, type Held, type PartsBy } from '@dewpot/core';
 import type { MixInput, StoresView } from '@dewpot/contract';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';
 import { sayRefusal } from '../ui/input-error-message';
 import { SelectField } from '../ui/select-field';
@@ -180,32 +181,35 @@ const LineRow = memo(function LineRow({
           </button>
         </span>
         <span className="flex">
-          <button
-            type="button"
-            className="btn btn-ghost h-11 w-9 p-0"
+          <Button
+            look="plain"
+            size="low"
+            className="w-9 p-0"
             disabled={at === 0}
             aria-label={`${name} goes in earlier`}
             onClick={() => does.move(at, at - 1)}
           >
             <ArrowUp size={16} aria-hidden="true" />
-          </button>
-          <button
-            type="button"
-            className="btn btn-ghost h-11 w-9 p-0"
+          </Button>
+          <Button
+            look="plain"
+            size="low"
+            className="w-9 p-0"
             disabled={last}
             aria-label={`${name} goes in later`}
             onClick={() => does.move(at, at + 1)}
           >
             <ArrowDown size={16} aria-hidden="true" />
-          </button>
-          <button
-            type="button"
-            className="btn btn-ghost h-11 w-9 p-0"
+          </Button>
+          <Button
+            look="plain"
+            size="low"
+            className="w-9 p-0"
             aria-label={`Leave ${name} out`}
             onClick={() => does.leave(at)}
           >
             <X size={16} aria-hidden="true" />
-          </button>
+          </Button>
         </span>
       </div>
       {wrong && <p className="text-error text-sm">{wrong}</p>}

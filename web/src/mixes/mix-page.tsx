@@ -1,7 +1,7 @@
 import { starters } from '@dewpot/core';
 import type { MixInput, MixView } from '@dewpot/contract';
 import { useParams, useSearchParams } from 'react-router';
-import { mixesQuery } from '../api/work';
+import { mixesQuery } from '../api/mixes';
 import { Known } from '../ui/known';
 import { Busy, Failure } from '../ui/states';
 import { MixEditor } from './mix-editor';

@@ -1,6 +1,7 @@
 import { InputError, calculateMix, starters, type MixFigures, type Starter } from '@dewpot/core';
 import type { MaterialView } from '@dewpot/contract';
 import { Link } from 'react-router';
+import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { useUnits } from '../ui/units';
 import { resolveMix } from './resolve';
@@ -23,7 +24,7 @@ export function MixStarts({ materials }: { materials: readonly MaterialView[] })
   return (
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title="What is the mix for?">
-        <Link to="/mixes" className="btn btn-ghost bg-base-300/60 h-12">
+        <Link to="/mixes" className={buttonClass()}>
           All mixes
         </Link>
       </PageHead>

@@ -3,6 +3,7 @@ import { InputError, calculateMix } from '@dewpot/core';
 import type { MixView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { useMixColour } from '../api/tints';
+import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useDay } from '../ui/use-now';
@@ -27,7 +28,7 @@ export function MixesPage() {
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title="Mixes" to="/mixes/new" add="Write a mix">
         {beside.length > 1 && (
-          <Link to={`/mixes/compare?with=${beside.join(',')}`} className="btn btn-secondary h-12">
+          <Link to={`/mixes/compare?with=${beside.join(',')}`} className={buttonClass({ look: 'second' })}>
             Look at {beside.length} side by side
           </Link>
         )}
@@ -36,7 +37,7 @@ export function MixesPage() {
         <Empty title="No mixes yet">
           <p>Begin with one of cement to two and a half of sharp sand: it makes most pots.</p>
           <p>
-            <Link to="/mixes/new" className="btn btn-primary">
+            <Link to="/mixes/new" className={buttonClass({ look: 'main', size: 'own' })}>
               Write a mix
             </Link>
           </p>

@@ -17,7 +17,7 @@ import {
 import { useQuery } from '@tanstack/react-query';
 import { v7 as uuid } from 'uuid';
 import { useKeepTile } from '../api/finish';
-import { storesQuery } from '../api/work';
+import { storesQuery } from '../api/materials';
 import { Choice } from '../ui/choice';
 import { EditDialog } from '../ui/edit-dialog';
 import { SelectField } from '../ui/select-field';

@@ -3,6 +3,7 @@ import { readTile, sealers } from '@dewpot/core';
 import type { TileView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { tilesQuery, useRemoveTile } from '../api/finish';
+import { Button } from '../ui/button';
 import { sayDay } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
@@ -26,9 +27,9 @@ export function TilesSlab({ mixId }: { mixId: string }) {
         ))}
       </ul>
       <Failure error={error} />
-      <button type="button" className="btn btn-neutral h-12" onClick={() => setAdding(true)}>
+      <Button look="strong" onClick={() => setAdding(true)}>
         A tile was tried
-      </button>
+      </Button>
       {adding && <TileDialog mixId={mixId} onClose={() => setAdding(false)} />}
     </section>
   );
@@ -52,15 +53,16 @@ function Tile({ tile }: { tile: TileView }) {
         </p>
         <Failure error={remove.error} />
       </div>
-      <button
-        type="button"
-        className="btn btn-ghost h-11 px-3 text-sm"
+      <Button
+        look="plain"
+        size="low"
+        className="px-3 text-sm"
         disabled={remove.isPending}
         aria-label={`Remove the tile with ${name}`}
         onClick={() => remove.mutate(tile.id)}
       >
         Remove
-      </button>
+      </Button>
     </li>
   );
 }

@@ -1,6 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import type { MixView, MouldView, PourView, StoresView } from '@dewpot/contract';
-import { mixesQuery, mouldsQuery, poursQuery, storesQuery } from '../api/work';
+import { storesQuery } from '../api/materials';
+import { mixesQuery } from '../api/mixes';
+import { mouldsQuery } from '../api/moulds';
+import { poursQuery } from '../api/pours';
 
 /** Everything that mixes are calculated with. */
 export interface MixSources {

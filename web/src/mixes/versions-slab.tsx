@@ -1,7 +1,7 @@
 import { differencesOf } from '@dewpot/core';
 import type { StoresView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
-import { mixEditionsQuery } from '../api/work';
+import { mixEditionsQuery } from '../api/mixes';
 import { Versions } from '../ui/versions';
 import { resolveMix } from './resolve';
 

@@ -1,6 +1,7 @@
 import { copyConditions, type CopyInput, type CopyView } from '@dewpot/contract';
 import { Plus, X } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
+import { Button } from '../ui/button';
 import { exactly } from '../ui/format-time';
 import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';
@@ -40,13 +41,9 @@ export function Copies({
           </li>
         ))}
         <li>
-          <button
-            type="button"
-            className="btn btn-ghost bg-base-300/60 h-11"
-            onClick={() => onChange([...copies, { id: uuid(), mark: nextMark(copies) }])}
-          >
+          <Button size="low" onClick={() => onChange([...copies, { id: uuid(), mark: nextMark(copies) }])}>
             <Plus size={16} aria-hidden="true" /> One more
-          </button>
+          </Button>
         </li>
       </ul>
     </section>
@@ -68,14 +65,15 @@ function Copy({
   const { condition = 'good', retired = false, note = '', washedAt } = copy;
   return (
     <div className="relative">
-      <button
-        type="button"
-        className="btn btn-ghost absolute top-0.5 right-0.5 h-11 w-11 p-0"
+      <Button
+        look="plain"
+        size="low"
+        className="absolute top-0.5 right-0.5 w-11 p-0"
         aria-label={`Take copy ${copy.mark} out`}
         onClick={onRemove}
       >
         <X size={16} aria-hidden="true" />
-      </button>
+      </Button>
       <details>
         <summary className="mr-12 flex min-h-12 cursor-pointer list-none items-center gap-3 pl-3">
           <span className={`numeral text-xl ${retired ? 'line-through opacity-60' : ''}`}>{copy.mark}</span>
@@ -122,13 +120,9 @@ function Copy({
             Retired
           </label>
           <div className="flex items-center gap-3">
-            <button
-              type="button"
-              className="btn btn-ghost bg-base-300/60 h-11"
-              onClick={() => onChange({ washedAt: now })}
-            >
+            <Button size="low" onClick={() => onChange({ washedAt: now })}>
               Washed now
-            </button>
+            </Button>
             <span className="quiet text-sm">{washedAt ? `Last ${exactly(washedAt)}` : 'Not washed yet'}</span>
           </div>
         </div>

@@ -6,7 +6,7 @@ import { SizeField } from './size-field';
 import { fieldsAskedOf, type AskedField } from './solid-fields';
 
 /** “The core” as the owner of a size: “Core’s”. */
-export function ownerOf(name: string): string {
+function ownerOf(name: string): string {
   const bare = name.replace(/^The /, '');
   return `${bare.charAt(0).toUpperCase()}${bare.slice(1)}’s`;
 }

@@ -4,6 +4,7 @@ import { OutlineAsk } from './outline-ask';
 import { PhotoAsk } from './photo-ask';
 import type { Start } from './starts';
 import type { FileReading } from './use-file-reading';
+import { Button } from '../ui/button';
 
 /** What makes an element take a file that is dropped on it. */
 export const takesDrop = (open: (file: File) => Promise<void>) => ({
@@ -28,9 +29,9 @@ export function FileAsks({
       {work.done !== undefined && (
         <div className="mx-auto mt-3 flex w-full max-w-md items-center gap-3">
           <progress className="progress flex-1" value={work.done} max={1} aria-label="Reading the file" />
-          <button type="button" className="btn btn-ghost h-11" onClick={work.stop}>
+          <Button look="plain" size="low" onClick={work.stop}>
             Stop
-          </button>
+          </Button>
         </div>
       )}
       {work.issues.length > 0 && (
@@ -52,9 +53,9 @@ export function FileAsks({
         <PhotoAsk key={asked.id} name={asked.name} file={asked.file} work={work} onStart={onStart} />
       )}
       {(asked !== undefined || work.issues.length > 0) && (
-        <button type="button" className="btn btn-ghost mt-2 h-11" onClick={close}>
+        <Button look="plain" size="low" className="mt-2" onClick={close}>
           Put the file away
-        </button>
+        </Button>
       )}
     </>
   );

@@ -1,4 +1,5 @@
 import { Link, useNavigate } from 'react-router';
+import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { ShapeFileButton } from './shape-file-button';
 import { FileAsks, takesDrop } from './file-asks';
@@ -11,7 +12,7 @@ export function FilePage() {
   return (
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title="A mould from a file">
-        <Link to="/moulds/new" className="btn btn-ghost bg-base-300/60 h-12">
+        <Link to="/moulds/new" className={buttonClass()}>
           By what it looks like
         </Link>
       </PageHead>
@@ -24,7 +25,7 @@ export function FilePage() {
           Drop a mesh (<strong>STL, OBJ, 3MF</strong>), an outline (<strong>SVG, DXF</strong>) or a photo of a leaf or a
           tray here. It stays on this machine.
         </p>
-        <ShapeFileButton className="btn-primary h-14" label="Choose a file" onFile={reading.open} />
+        <ShapeFileButton look="main" size="tall" label="Choose a file" onFile={reading.open} />
       </section>
       <FileAsks reading={reading} onStart={(start) => void navigate('/moulds/new', { state: { start } })} />
     </div>

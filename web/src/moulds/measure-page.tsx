@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { inScoops, InputError, sayScoops, volumeFigure, type Figure, type FieldIssue, type Solid } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { storesQuery } from '../api/work';
+import { storesQuery } from '../api/materials';
+import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { BigFigure } from '../ui/figure-working';
 import { OuterChoices } from './outer-choices';
@@ -52,7 +53,7 @@ export function MeasurePage() {
   return (
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title="How much does it hold?">
-        <Link to="/moulds" className="btn btn-ghost bg-base-300/60 h-12">
+        <Link to="/moulds" className={buttonClass()}>
           All moulds
         </Link>
       </PageHead>
@@ -124,7 +125,7 @@ function Answer({ volume, start }: { volume: Figure | undefined; start: Start })
           <p className="quiet text-sm">
             In scoops of fresh mix. A core, a plug or a pipe in it takes away what it holds itself.
           </p>
-          <Link to="/moulds/new" state={{ start }} className="btn btn-primary h-12 w-full">
+          <Link to="/moulds/new" state={{ start }} className={buttonClass({ look: 'main', className: 'w-full' })}>
             Keep it as a mould
           </Link>
         </>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { InputError, volumeByMass, type Figure, type VolumeMeasuredBy, type MeasuredVolume } from '@dewpot/core';
 import { X } from 'lucide-react';
+import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { TextField } from '../ui/text-field';
@@ -51,9 +52,9 @@ export function MeasuredSlab({
             It took <strong>{units.say(measured.volume, 'mL')}</strong>, measured by {measured.by}. That counts before
             what its sizes say.
           </span>
-          <button type="button" className="btn btn-ghost h-11" onClick={() => onChange(undefined)}>
+          <Button look="plain" size="low" onClick={() => onChange(undefined)}>
             <X size={16} aria-hidden="true" /> Forget it
-          </button>
+          </Button>
         </p>
       ) : (
         <div className="space-y-3">
@@ -86,14 +87,9 @@ export function MeasuredSlab({
                 onChange={(event) => setDensity(event.target.valueAsNumber)}
               />
             )}
-            <button
-              type="button"
-              className="btn btn-ghost bg-base-300/60 h-12"
-              disabled={!volume}
-              onClick={() => volume && onChange({ by, volume: volume.value, at: now })}
-            >
+            <Button disabled={!volume} onClick={() => volume && onChange({ by, volume: volume.value, at: now })}>
               {volume ? `Use ${units.sayFigure(volume)}` : 'Use it'}
-            </button>
+            </Button>
           </div>
         </div>
       )}

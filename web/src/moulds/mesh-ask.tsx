@@ -1,5 +1,6 @@
 import { lazy, Suspense, useState } from 'react';
 import { meshUnits, type MeshParts, type MeshRole, type MeshUnit, type Up } from '@dewpot/core';
+import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
@@ -66,9 +67,9 @@ export function MeshAsk({
             />
           </Suspense>
         ) : (
-          <button type="button" className="btn btn-ghost bg-base-300/60 h-14 w-full" onClick={() => setLooking(true)}>
+          <Button size="tall" className="w-full" onClick={() => setLooking(true)}>
             Look at it from all sides
-          </button>
+          </Button>
         )}
         <p className="quiet text-sm">
           {measure.triangles.toLocaleString()} triangles, {measure.closed ? 'shut all round' : 'not shut'}
@@ -94,14 +95,15 @@ export function MeshAsk({
           {units.split(sizes[0]!, 'mm').unit}.
         </p>
         {!reading && (
-          <button
-            type="button"
-            className="btn btn-primary h-14 w-full"
+          <Button
+            look="main"
+            size="tall"
+            className="w-full"
             disabled={!role || work.done !== undefined}
             onClick={() => void analyse()}
           >
             {role ? 'Yes, look into it' : 'Say what the body is'}
-          </button>
+          </Button>
         )}
         {reading && <Found name={name} reading={reading} onStart={onStart} />}
       </section>
@@ -147,9 +149,9 @@ function Found({
       </dl>
       {turned && <p className="quiet text-sm">Its faces pointed inwards; they were turned.</p>}
       {parts && <Parts parts={parts} />}
-      <button type="button" className="btn btn-primary h-14 w-full" onClick={() => onStart(start)}>
+      <Button look="main" size="tall" className="w-full" onClick={() => onStart(start)}>
         Make a mould of it
-      </button>
+      </Button>
     </>
   );
 }

@@ -1,5 +1,6 @@
 import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { cavityOf, layerHeights, rimOf, type MouldShape, type ThinPlace } from '@dewpot/core';
+import { Button } from '../ui/button';
 import { SelectField } from '../ui/select-field';
 import { FieldsBeside, FieldsOnDrawing } from './dimension-fields';
 import { dimensionsOf } from './dimensions';
@@ -84,14 +85,9 @@ export function MouldDrawing({ shape, drawn, errors, onChange, children }: Mould
           options={[1, 2, 3, 4, 5].map((value) => ({ value, label: value === 1 ? 'one go' : `${value} even layers` }))}
           onChange={setLayers}
         />
-        <button
-          type="button"
-          className="btn btn-ghost bg-base-300/60 h-12"
-          aria-pressed={turning}
-          onClick={() => setTurning(!turning)}
-        >
+        <Button aria-pressed={turning} onClick={() => setTurning(!turning)}>
           {turning ? 'Put the turning view away' : 'Turn it about'}
-        </button>
+        </Button>
         {children}
       </div>
       <p className="quiet px-2 pb-1 text-sm">

@@ -3,10 +3,11 @@ import { HOUR, mouldRecord } from '@dewpot/core';
 import type { MouldView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
+import { buttonClass } from '../ui/button';
 import { toast } from '../ui/toast';
 import { v7 as uuid } from 'uuid';
 import { allCastsQuery } from '../api/casts';
-import { useRemoveMould, useSaveMould } from '../api/work';
+import { useRemoveMould, useSaveMould } from '../api/moulds';
 import { useAsideOfPair, useJudgedPair } from '../judging';
 import { KeepBar, StaleChoice } from '../ui/keep-bar';
 import { saySpan } from '../ui/format-time';
@@ -92,11 +93,7 @@ export function MouldEditor({ known, first, hint }: { known?: MouldView; first: 
         <section className="card-slab p-2" aria-label="Section drawing" {...takesDrop(reading.open)}>
           {hint && <p className="quiet px-2 pt-1">{hint}</p>}
           <MouldDrawing shape={draft.shape} drawn={drawn} errors={errors} onChange={setShape}>
-            <ShapeFileButton
-              className="btn-ghost bg-base-300/60 h-12"
-              label="Take it from a file"
-              onFile={reading.open}
-            />
+            <ShapeFileButton label="Take it from a file" onFile={reading.open} />
           </MouldDrawing>
           <OuterChoices shape={draft.shape} errors={errors} onChange={setShape} />
         </section>
@@ -161,7 +158,7 @@ export function MouldEditor({ known, first, hint }: { known?: MouldView; first: 
         >
           {drawn && figures && <ExportMenu name={draft.name || 'mould'} shape={drawn.shape} />}
           {known && (
-            <Link to={`/pours/new?mould=${known.id}`} className="btn btn-ghost bg-base-300/60 h-14">
+            <Link to={`/pours/new?mould=${known.id}`} className={buttonClass({ size: 'tall' })}>
               Plan a pour
             </Link>
           )}

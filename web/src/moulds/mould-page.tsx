@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useLocation, useParams, useSearchParams } from 'react-router';
-import { mouldsQuery } from '../api/work';
+import { mouldsQuery } from '../api/moulds';
 import { draftOf, newDraft } from './draft';
 import { MouldEditor } from './mould-editor';
 import { Known } from '../ui/known';

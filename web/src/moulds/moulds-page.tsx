@@ -3,8 +3,9 @@ import { fullVolume, pieceGuides, type PieceKind } from '@dewpot/core';
 import type { MouldView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
+import { Button, buttonClass } from '../ui/button';
 import { toast } from '../ui/toast';
-import { mouldsQuery, useSaveMould } from '../api/work';
+import { mouldsQuery, useSaveMould } from '../api/moulds';
 import { FileButton } from '../ui/file-button';
 import { PageHead } from '../ui/page-head';
 import { Piece, pieceSize } from '../ui/piece';
@@ -35,10 +36,10 @@ export function MouldsPage() {
   return (
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title="Moulds" to="/moulds/new" add="Measure a mould">
-        <Link to="/moulds/measure" className="btn btn-ghost bg-base-300/60 h-12">
+        <Link to="/moulds/measure" className={buttonClass()}>
           How much does it hold?
         </Link>
-        <Link to="/moulds/pairs" className="btn btn-ghost bg-base-300/60 h-12">
+        <Link to="/moulds/pairs" className={buttonClass()}>
           Which tubs nest?
         </Link>
       </PageHead>
@@ -49,7 +50,7 @@ export function MouldsPage() {
             millilitre.
           </p>
           <p>
-            <Link to="/moulds/new" className="btn btn-primary">
+            <Link to="/moulds/new" className={buttonClass({ look: 'main', size: 'own' })}>
               Measure a mould
             </Link>
           </p>
@@ -161,24 +162,25 @@ function Files({ moulds }: { moulds: readonly MouldView[] }) {
       <div className="flex flex-wrap gap-2">
         {moulds.length > 0 && (
           <>
-            <button
-              type="button"
-              className="btn btn-ghost h-11"
+            <Button
+              look="plain"
+              size="low"
               onClick={() => saveFile('moulds.csv', mouldsCsv(moulds), 'text/csv;charset=utf-8')}
             >
               These as CSV
-            </button>
-            <button
-              type="button"
-              className="btn btn-ghost h-11"
+            </Button>
+            <Button
+              look="plain"
+              size="low"
               onClick={() => saveFile('moulds.json', mouldsJson(moulds), 'application/json')}
             >
               These as JSON
-            </button>
+            </Button>
           </>
         )}
         <FileButton
-          className="btn-ghost h-11"
+          look="plain"
+          size="low"
           label="A file of moulds"
           accept=".json,.csv,application/json,text/csv"
           onFile={read}

@@ -2,6 +2,7 @@ import { useId, useRef } from 'react';
 import type { PictureView } from '@dewpot/contract';
 import { ImagePlus, X } from 'lucide-react';
 import { pictureAddress, useAddPicture, useRemovePicture } from '../api/pictures';
+import { Button } from '../ui/button';
 import { Failure } from '../ui/states';
 
 /** Notes and pictures of a mould. Pictures belong to a mould that is kept. */
@@ -59,14 +60,15 @@ function Pictures({ id, pictures }: { id: string; pictures: readonly PictureView
                 className="h-24 w-auto"
               />
             </a>
-            <button
-              type="button"
-              className="btn btn-ghost bg-base-100/80 absolute top-0 right-0 h-11 w-11 p-0"
+            <Button
+              look="plain"
+              size="low"
+              className="bg-base-100/80 absolute top-0 right-0 w-11 p-0"
               aria-label={`Throw the picture ${picture.caption} away`}
               onClick={() => window.confirm('Throw this picture away?') && remove.mutate(picture.id)}
             >
               <X size={16} aria-hidden="true" />
-            </button>
+            </Button>
           </li>
         ))}
       </ul>
@@ -83,14 +85,9 @@ function Pictures({ id, pictures }: { id: string; pictures: readonly PictureView
           if (file) add.mutate({ file, caption: file.name.replace(/\.[^.]*$/, '') });
         }}
       />
-      <button
-        type="button"
-        className="btn btn-ghost bg-base-300/60 mt-2 h-11"
-        disabled={add.isPending}
-        onClick={() => input.current?.click()}
-      >
+      <Button size="low" className="mt-2" disabled={add.isPending} onClick={() => input.current?.click()}>
         <ImagePlus size={16} aria-hidden="true" /> {add.isPending ? 'Sending…' : 'Add a picture'}
-      </button>
+      </Button>
       <Failure error={add.error ?? remove.error} />
     </div>
   );

@@ -11,6 +11,7 @@ import {
   type Solid,
 } from '@dewpot/core';
 import { Plus, X } from 'lucide-react';
+import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
@@ -114,25 +115,26 @@ function Profile({
               error={errors.get(`outer.points.${i}.radius`)}
               onChange={(radius = NaN) => put(i, { radius })}
             />
-            <button
-              type="button"
-              className="btn btn-ghost h-11 w-11 p-0"
+            <Button
+              look="plain"
+              size="low"
+              className="w-11 p-0"
               aria-label={`Leave point ${i + 1} out`}
               disabled={points.length <= 2}
               onClick={() => onChange({ ...solid, points: points.filter((_, k) => k !== i) })}
             >
               <X size={16} aria-hidden="true" />
-            </button>
+            </Button>
           </li>
         ))}
       </ol>
-      <button
-        type="button"
-        className="btn btn-ghost bg-base-300/60 mt-2 h-11"
+      <Button
+        size="low"
+        className="mt-2"
         onClick={() => onChange({ ...solid, points: [...points, { height: last.height + 20, radius: last.radius }] })}
       >
         <Plus size={16} aria-hidden="true" /> A point above
-      </button>
+      </Button>
     </div>
   );
 }
@@ -165,9 +167,7 @@ function MeasuredOutside({ outer, onChange }: { outer: Solid; onChange: (solid: 
           error={wrong}
           onChange={setWall}
         />
-        <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={convert}>
-          Take the wall off all round
-        </button>
+        <Button onClick={convert}>Take the wall off all round</Button>
       </div>
     </details>
   );

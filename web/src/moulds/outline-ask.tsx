@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { outlineArea, type OutlineReading, type PlanPoint } from '@dewpot/core';
+import { Button } from '../ui/button';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
@@ -71,9 +72,9 @@ export function OutlineAsk({
         <p className="quiet">
           {outline.length} points, {units.say(Math.abs(outlineArea(points)), 'mm²')}
         </p>
-        <button type="button" className="btn btn-primary h-14" onClick={() => onStart(start)}>
+        <Button look="main" size="tall" onClick={() => onStart(start)}>
           Make a mould of it
-        </button>
+        </Button>
       </div>
     </section>
   );

@@ -3,6 +3,7 @@ import { findPairs, InputError, sectionCut, type Pair, type WantedPair } from '@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { tubsQuery } from '../api/tubs';
+import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { QuantityField } from '../ui/quantity-field';
 import { Busy, Failure } from '../ui/states';
@@ -44,7 +45,7 @@ export function PairsPage() {
   return (
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title="Which tubs nest?">
-        <Link to="/moulds" className="btn btn-ghost bg-base-300/60 h-12">
+        <Link to="/moulds" className={buttonClass()}>
           All moulds
         </Link>
       </PageHead>
@@ -103,7 +104,7 @@ function PairCard({ pair: { outer, core, shape, wall, uneven, volume } }: { pair
           {uneven < 1 ? 'Even from base to rim.' : `${units.say(uneven, 'mm')} thicker at its other end.`} Takes{' '}
           {units.say(volume, 'mL')}.
         </p>
-        <Link to="/moulds/new" state={{ start }} className="btn btn-ghost bg-base-300/60 mt-2 h-11">
+        <Link to="/moulds/new" state={{ start }} className={buttonClass({ size: 'low', className: 'mt-2' })}>
           Make a mould of it
         </Link>
       </div>

@@ -1,5 +1,6 @@
 import type { Pattern, PlacedSolid, Solid } from '@dewpot/core';
 import { ChevronDown, X } from 'lucide-react';
+import { Button } from '../ui/button';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';
@@ -38,14 +39,15 @@ export function PartEditor({ placed, path, errors, open, onChange, onRemove }: P
     set({ solid: { ...solid, [field]: value ?? NaN } as Solid });
   return (
     <div className="bg-base-200 relative">
-      <button
-        type="button"
-        className="btn btn-ghost absolute top-0.5 right-0.5 h-11 w-11 p-0"
+      <Button
+        look="plain"
+        size="low"
+        className="absolute top-0.5 right-0.5 w-11 p-0"
         aria-label={`Take ${placed.name} out`}
         onClick={onRemove}
       >
         <X size={16} aria-hidden="true" />
-      </button>
+      </Button>
       <details className="group" open={open || wrong}>
         <summary className="mr-12 flex min-h-12 cursor-pointer list-none items-center gap-2 px-3">
           <ChevronDown size={16} aria-hidden="true" className="quiet transition-transform group-open:rotate-180" />

@@ -1,5 +1,6 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { InputError, measureTrace, type PhotoPoint, type PhotoTrace, type TracedOutline } from '@dewpot/core';
+import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { pixelsOf, useAddress } from '../ui/picture';
 import { QuantityField } from '../ui/quantity-field';
@@ -103,14 +104,9 @@ export function PhotoAsk({
           The card lies beside it on a plain ground of another colour; all four corners are seen. A bank card measures
           85.6 by 54 mm.
         </p>
-        <button
-          type="button"
-          className="btn btn-ghost bg-base-300/60 h-14 w-full"
-          disabled={work.done !== undefined}
-          onClick={() => void look()}
-        >
+        <Button size="tall" className="w-full" disabled={work.done !== undefined} onClick={() => void look()}>
           {trace ? 'Look again' : 'Find the card and the outline'}
-        </button>
+        </Button>
         {wrong && (
           <p role="alert" className="text-error">
             {wrong}
@@ -129,9 +125,9 @@ export function PhotoAsk({
               </div>
             </dl>
             <p className="quiet text-sm">Drag a corner of the card or a point of the outline where it is off.</p>
-            <button type="button" className="btn btn-primary h-14 w-full" onClick={() => make(traced)}>
+            <Button look="main" size="tall" className="w-full" onClick={() => make(traced)}>
               Make a mould of it
-            </button>
+            </Button>
           </>
         )}
       </section>

@@ -1,19 +1,19 @@
 import { FileUp } from 'lucide-react';
+import type { ButtonStyle } from '../ui/button';
 import { FileButton } from '../ui/file-button';
 
 /** Chooses a mesh, an outline or a photo. */
 export function ShapeFileButton({
   label,
-  className,
   onFile,
-}: {
+  ...style
+}: ButtonStyle & {
   label: string;
-  className: string;
   onFile: (file: File) => Promise<void>;
 }) {
   return (
     <FileButton
-      className={className}
+      {...style}
       label="A mesh, an outline or a photo"
       accept=".stl,.obj,.3mf,.svg,.dxf,image/*"
       onFile={onFile}

@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { ShapeThumb } from './shape-thumb';
 import { starts } from './starts';
@@ -8,7 +9,7 @@ export function StartPage() {
   return (
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title="What does the mould look like?">
-        <Link to="/moulds" className="btn btn-ghost bg-base-300/60 h-12">
+        <Link to="/moulds" className={buttonClass()}>
           All moulds
         </Link>
       </PageHead>

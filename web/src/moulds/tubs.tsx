@@ -4,6 +4,7 @@ import type { SolidInput, TubView } from '@dewpot/contract';
 import { X } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
 import { useRemoveTub, useSaveTub } from '../api/tubs';
+import { Button, buttonClass } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
@@ -33,14 +34,15 @@ export function Tubs({ tubs }: { tubs: readonly TubView[] }) {
                 {'height' in inside ? `${units.say(inside.height, 'mm')} deep` : ''}, wall {units.say(wall, 'mm')}
               </span>
             </span>
-            <button
-              type="button"
-              className="btn btn-ghost h-11 w-11 p-0"
+            <Button
+              look="plain"
+              size="low"
+              className="w-11 p-0"
               aria-label={`Take ${name} off the record`}
               onClick={() => window.confirm(`Take ${name} off the record?`) && remove.mutate(id)}
             >
               <X size={16} aria-hidden="true" />
-            </button>
+            </Button>
           </li>
         ))}
       </ul>
@@ -82,7 +84,7 @@ function NewTub() {
   };
   return (
     <details className="mt-2">
-      <summary className="btn btn-ghost bg-base-300/60 h-11 w-full">One more tub</summary>
+      <summary className={buttonClass({ size: 'low', className: 'w-full' })}>One more tub</summary>
       <div className="mt-3 space-y-3">
         <TextField
           label="What it is called"
@@ -126,14 +128,14 @@ function NewTub() {
             onChange={setWall}
           />
         </div>
-        <button
-          type="button"
-          className="btn btn-primary h-12 w-full"
+        <Button
+          look="main"
+          className="w-full"
           disabled={issues.length > 0 || !name.trim() || save.isPending}
           onClick={keep}
         >
           Put it on record
-        </button>
+        </Button>
         <Failure error={save.error} />
       </div>
     </details>

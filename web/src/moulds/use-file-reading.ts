@@ -5,7 +5,7 @@ import type { FirstReading } from '../workers/files.worker';
 import { useWorker, type Work } from '../workers/use-worker';
 
 /** What was read of a file, waiting for what only a person knows. */
-export type FileQuestion = { readonly id: string; readonly name: string } & (
+type FileQuestion = { readonly id: string; readonly name: string } & (
   | { readonly kind: 'mesh'; readonly first: FirstReading }
   | { readonly kind: 'outline'; readonly reading: OutlineReading }
   | { readonly kind: 'photo'; readonly file: File }

@@ -2,7 +2,8 @@ import { useMemo } from 'react';
 import { InputError, largestGrain, calculateMix } from '@dewpot/core';
 import type { MaterialView, MixView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
-import { mixesQuery, storesQuery } from '../api/work';
+import { storesQuery } from '../api/materials';
+import { mixesQuery } from '../api/mixes';
 import { resolveMix } from '../mixes';
 
 /** What a mould's figures want to know of the mix that goes into it. */

@@ -1,5 +1,6 @@
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
+import { Button } from '../ui/button';
 import { saveFile } from '../ui/save-file';
 import { useUnits } from '../ui/units';
 import { Failure } from '../ui/states';
@@ -36,9 +37,9 @@ export function PaperButton({
   };
   return (
     <span className="no-print inline-flex flex-wrap items-center gap-1">
-      <button type="button" className="btn btn-ghost bg-base-300/60 h-12" disabled={busy} onClick={() => void hand()}>
+      <Button disabled={busy} onClick={() => void hand()}>
         <FileText size={18} aria-hidden="true" /> {busy ? 'One moment…' : name}
-      </button>
+      </Button>
       <select
         className="select select-bordered h-12 w-24"
         aria-label={`Paper of ${name}`}

@@ -3,10 +3,11 @@ import { MINUTE, castItems, logsOf, runOf, WORKABLE_SHARE, type PourLog, type Ru
 import { benchOf, type PourView } from '@dewpot/contract';
 import { Footprints } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
+import { Button, buttonClass } from '../ui/button';
 import { toast } from '../ui/toast';
 import { v7 as uuid } from 'uuid';
 import { useRun } from '../api/run';
-import { useFinishPour, useRemovePour } from '../api/work';
+import { useFinishPour, useRemovePour } from '../api/pours';
 import { Busy, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { WhenField } from '../ui/when-field';
@@ -65,7 +66,7 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
           window={{ early: started, good: started + MINUTE, late: started + life * MINUTE * WORKABLE_SHARE }}
         />
       </section>
-      <Link to="bench" className="btn btn-secondary h-16 w-full text-lg">
+      <Link to="bench" className={buttonClass({ look: 'second', size: 'bench', className: 'w-full text-lg' })}>
         <Footprints size={22} aria-hidden="true" /> Step by step, for wet gloves
       </Link>
       <SheetButton parts={parts} input={pour.input} kept={pour} />
@@ -91,9 +92,10 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
         ))}
         <WhenField value={pouredAt} onChange={setPouredAt} />
         <Failure error={finish.error ?? drop.error} />
-        <button
-          type="button"
-          className="btn btn-primary h-16 w-full text-lg"
+        <Button
+          look="main"
+          size="bench"
+          className="w-full text-lg"
           disabled={finish.isPending}
           onClick={() => void done().catch(() => undefined)}
         >
@@ -102,10 +104,10 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
               ? 'Waiting for the connection…'
               : 'One moment…'
             : `Poured: ${casts.length} casts to the shelf`}
-        </button>
-        <button
-          type="button"
-          className="btn btn-ghost h-12 w-full"
+        </Button>
+        <Button
+          look="plain"
+          className="w-full"
           disabled={finish.isPending || drop.isPending}
           onClick={() =>
             window.confirm('Nothing was poured? The plan is dropped with it.') &&
@@ -113,7 +115,7 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
           }
         >
           Nothing was poured after all
-        </button>
+        </Button>
       </section>
     </div>
   );

@@ -1,6 +1,7 @@
 import type { Layer } from '@dewpot/core';
 import type { ColouringInput, TintView } from '@dewpot/contract';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';
 import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
@@ -109,14 +110,8 @@ function IconButton({
   children: React.ReactNode;
 }) {
   return (
-    <button
-      type="button"
-      className="btn btn-ghost h-11 w-9 p-0"
-      aria-label={label}
-      disabled={disabled}
-      onClick={onClick}
-    >
+    <Button look="plain" size="low" className="w-9 p-0" aria-label={label} disabled={disabled} onClick={onClick}>
       {children}
-    </button>
+    </Button>
   );
 }

@@ -9,6 +9,7 @@ import {
 } from '@dewpot/core';
 import type { ColouringInput, MouldView, PourItemInput, TintView } from '@dewpot/contract';
 import { LayeredSection } from '../moulds';
+import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { CastFace } from '../ui/cast-face';
 import { PieceThumb } from '../ui/piece-thumb';
@@ -100,17 +101,16 @@ export function ColouringEditor({
         {colouring && colouring.kind !== 'solid' && (
           <p className="flex flex-wrap gap-2">
             {colouring.parts.length < most && (
-              <button
-                type="button"
-                className="btn btn-ghost bg-base-300/60 h-11"
+              <Button
+                size="low"
                 onClick={() => onChange(withMore(colouring, tints[colouring.parts.length % tints.length]!.id))}
               >
                 {colouring.kind === 'banded' ? 'One band more, on top' : 'One tint more'}
-              </button>
+              </Button>
             )}
-            <button type="button" className="btn btn-ghost h-11" onClick={() => onChange(evened(colouring))}>
+            <Button look="plain" size="low" onClick={() => onChange(evened(colouring))}>
               Share evenly
-            </button>
+            </Button>
           </p>
         )}
       </div>
@@ -151,13 +151,9 @@ function Drawn({ item, layers, onSeed }: { item: PourItem; layers: readonly Laye
         {seeded && (
           <>
             <p className="quiet mt-1 text-sm">A likeness only: no two pours run alike.</p>
-            <button
-              type="button"
-              className="btn btn-ghost bg-base-300/60 mt-1 h-11"
-              onClick={() => onSeed((colouring.seed ?? 1) + 1)}
-            >
+            <Button size="low" className="mt-1" onClick={() => onSeed((colouring.seed ?? 1) + 1)}>
               Another likeness
-            </button>
+            </Button>
           </>
         )}
       </div>

@@ -141,12 +141,7 @@ function PictureSource({ inset, onChange }: SourceProps) {
   };
   return (
     <div className="flex flex-wrap items-end gap-3">
-      <FileButton
-        accept=".svg,.dxf"
-        label="A drawing for the face"
-        className="btn-ghost bg-base-300/60 h-12"
-        onFile={open}
-      >
+      <FileButton accept=".svg,.dxf" label="A drawing for the face" onFile={open}>
         <FileUp size={18} aria-hidden="true" /> {own ? 'Another drawing' : 'Choose a drawing'}
       </FileButton>
       {own && (

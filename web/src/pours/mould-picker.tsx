@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Plus } from 'lucide-react';
+import { Button } from '../ui/button';
 import { Piece, pieceSize } from '../ui/piece';
 import { freeOf } from './full-moulds';
 import type { PlanSources } from './plan';
@@ -22,14 +23,9 @@ export function MouldPicker({
   const scale = Math.min(...sizes.map(({ width, height }) => Math.min((WIDTH - 6) / width, (HEIGHT - 6) / height)));
   return (
     <div className={open ? 'w-full' : ''}>
-      <button
-        type="button"
-        className="btn btn-ghost bg-base-300/60 h-12"
-        aria-expanded={open}
-        onClick={() => setOpen(!open)}
-      >
+      <Button aria-expanded={open} onClick={() => setOpen(!open)}>
         <Plus size={18} aria-hidden="true" /> Another mould
-      </button>
+      </Button>
       {open && (
         <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(7.5rem,1fr))] gap-2" aria-label="Moulds to choose">
           {moulds.map((mould) => {

@@ -1,6 +1,7 @@
 import { InputError, skinOf, type PourItem, type Skin } from '@dewpot/core';
 import type { PourItemInput, PourPart } from '@dewpot/contract';
 import { Minus, Plus, X } from 'lucide-react';
+import { Button } from '../ui/button';
 import { Piece, pieceSize } from '../ui/piece';
 import { FreeNote } from './free-note';
 import { freeOf } from './full-moulds';
@@ -62,25 +63,25 @@ export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { 
                     {mould.name}
                   </span>
                   {chosen.length > 1 && (
-                    <button
-                      type="button"
-                      className="btn btn-ghost h-9 w-9 min-h-9 p-0"
+                    <Button
+                      look="plain"
+                      size="own"
+                      className="h-9 w-9 min-h-9 p-0"
                       aria-label={`Leave ${mould.name} out`}
                       onClick={() => onChange({ items: input.items.filter((_, i) => i !== at) })}
                     >
                       <X size={16} aria-hidden="true" />
-                    </button>
+                    </Button>
                   )}
                 </p>
                 <div className="mt-1 flex items-center gap-1">
-                  <button
-                    type="button"
-                    className="btn btn-ghost bg-base-300/60 h-12 w-12 p-0"
+                  <Button
+                    className="w-12 p-0"
                     aria-label={`One ${mould.name} less`}
                     onClick={() => setCount(at, item.count - 1)}
                   >
                     <Minus aria-hidden="true" />
-                  </button>
+                  </Button>
                   <input
                     type="number"
                     min={1}
@@ -90,14 +91,13 @@ export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { 
                     value={item.count}
                     onChange={(event) => setCount(at, Math.round(event.target.valueAsNumber) || 1)}
                   />
-                  <button
-                    type="button"
-                    className="btn btn-ghost bg-base-300/60 h-12 w-12 p-0"
+                  <Button
+                    className="w-12 p-0"
                     aria-label={`One ${mould.name} more`}
                     onClick={() => setCount(at, item.count + 1)}
                   >
                     <Plus aria-hidden="true" />
-                  </button>
+                  </Button>
                 </div>
                 <FreeNote free={freeOf(mould, full, wantedOf(mould.id))} onTake={(count) => setCount(at, count)} />
                 {mixes.length > 1 && chosen.length > 1 && (
@@ -120,13 +120,7 @@ export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { 
           {gone.map((at) => (
             <li key={at} className="border-error flex w-72 items-center justify-between gap-3 border-l-4 pl-3">
               <span>Mould {at + 1} of this pour is gone.</span>
-              <button
-                type="button"
-                className="btn btn-ghost bg-base-300/60 h-12"
-                onClick={() => onChange({ items: input.items.filter((_, i) => i !== at) })}
-              >
-                Leave it out
-              </button>
+              <Button onClick={() => onChange({ items: input.items.filter((_, i) => i !== at) })}>Leave it out</Button>
             </li>
           ))}
         </ul>

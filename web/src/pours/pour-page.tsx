@@ -6,7 +6,10 @@ import { shelfQuery } from '../api/casts';
 import { asideQuery } from '../api/findings-aside';
 import { useAir, useSession } from '../api/session';
 import { usePalette } from '../api/tints';
-import { mixesQuery, mouldsQuery, poursQuery } from '../api/work';
+import { mixesQuery } from '../api/mixes';
+import { mouldsQuery } from '../api/moulds';
+import { poursQuery } from '../api/pours';
+import { buttonClass } from '../ui/button';
 import { Known } from '../ui/known';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
@@ -119,12 +122,12 @@ function Missing({ mould, mix }: { mould: boolean; mix: boolean }) {
       <p>A pour needs a mould and a mix.</p>
       <p className="flex flex-wrap justify-center gap-2">
         {mould && (
-          <Link to="/moulds/new" className="btn btn-primary">
+          <Link to="/moulds/new" className={buttonClass({ look: 'main', size: 'own' })}>
             Measure a mould
           </Link>
         )}
         {mix && (
-          <Link to="/mixes/new" className="btn btn-primary">
+          <Link to="/mixes/new" className={buttonClass({ look: 'main', size: 'own' })}>
             Write a mix
           </Link>
         )}

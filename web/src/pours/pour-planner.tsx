@@ -3,7 +3,8 @@ import type { PourInput, PourView } from '@dewpot/contract';
 import { Printer } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { useRemovePour, useSavePour, useStartPour } from '../api/work';
+import { useRemovePour, useSavePour, useStartPour } from '../api/pours';
+import { Button } from '../ui/button';
 import { Failure } from '../ui/states';
 import type { PlanSources } from './plan';
 import { useCalculatedPlan } from './use-calculated-plan';
@@ -74,9 +75,9 @@ export function PourPlanner({
               {(calculated?.parts.length ?? 1) > 1 ? 'sheets' : 'sheet'}
             </h1>
             <span className="no-print flex flex-wrap gap-2">
-              <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => window.print()}>
+              <Button onClick={() => window.print()}>
                 <Printer size={18} aria-hidden="true" /> Print
-              </button>
+              </Button>
               {calculated?.sheets && <SheetButton parts={calculated.sheets} input={input} />}
             </span>
           </div>
@@ -86,17 +87,17 @@ export function PourPlanner({
           )}
           <Failure error={save.error ?? start.error ?? remove.error} />
           <div className="action-bar no-print mt-4">
-            <button
-              type="button"
-              className="btn btn-primary h-14 flex-1 text-lg"
+            <Button
+              look="main"
+              size="tall"
+              className="flex-1 text-lg"
               disabled={!calculated?.sheets || busy}
               onClick={() => void begin().catch(() => undefined)}
             >
               {busy ? (save.failureCount > 0 ? 'Waiting for the connection…' : 'One moment…') : 'Start this pour'}
-            </button>
-            <button
-              type="button"
-              className="btn btn-ghost bg-base-300/60 h-14"
+            </Button>
+            <Button
+              size="tall"
               disabled={!calculated?.sheets || busy}
               onClick={() =>
                 void keep().then(
@@ -106,15 +107,15 @@ export function PourPlanner({
               }
             >
               Keep for later
-            </button>
+            </Button>
             {id && (
-              <button
-                type="button"
-                className="btn btn-ghost h-14"
+              <Button
+                look="plain"
+                size="tall"
                 onClick={() => remove.mutate(id, { onSuccess: () => void navigate('/pours') })}
               >
                 Drop the plan
-              </button>
+              </Button>
             )}
           </div>
         </section>

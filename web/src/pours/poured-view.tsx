@@ -4,7 +4,8 @@ import type { PourPart, PourView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { allCastsQuery } from '../api/casts';
-import { useUndoPour } from '../api/work';
+import { useUndoPour } from '../api/pours';
+import { Button, buttonClass } from '../ui/button';
 import { stageWords } from '../ui/casts/stage-words';
 import { makeLabels, PaperButton } from '../paper';
 import { exactly } from '../ui/format-time';
@@ -101,7 +102,7 @@ export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { p
         </ul>
       </section>
       <p className="flex flex-wrap gap-2">
-        <Link to={`/pours/new?again=${id}`} className="btn btn-primary h-12">
+        <Link to={`/pours/new?again=${id}`} className={buttonClass({ look: 'main' })}>
           The same again
         </Link>
         {casts.length > 0 && (
@@ -123,21 +124,16 @@ export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { p
           />
         )}
         {parts.some(({ plan }) => plan.items.some(({ piece }) => piece === 'slab')) && (
-          <Link to={`/pours/${id}/bench`} className="btn btn-ghost bg-base-300/60 h-12">
+          <Link to={`/pours/${id}/bench`} className={buttonClass()}>
             Its faces at the bench
           </Link>
         )}
       </p>
       <Failure error={undo.error} />
       {casts.length > 0 && casts.every(({ stage }) => stage === 'setting') && (
-        <button
-          type="button"
-          className="btn btn-ghost bg-base-300/60 h-12"
-          disabled={undo.isPending}
-          onClick={() => undo.mutate(id)}
-        >
+        <Button disabled={undo.isPending} onClick={() => undo.mutate(id)}>
           Take it back: its casts go, and what it used is in store again
-        </button>
+        </Button>
       )}
     </div>
   );

@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import type { PourStatus, PourView } from '@dewpot/contract';
 import { Link } from 'react-router';
-import { poursQuery } from '../api/work';
+import { poursQuery } from '../api/pours';
+import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { exactly, sayWhen } from '../ui/format-time';
 import { Busy, Empty, Failure } from '../ui/states';
@@ -22,7 +23,7 @@ export function PoursPage() {
         <Empty title="Nothing was poured yet">
           <p>Choose moulds and a mix, and get a sheet that says how many scoops of what.</p>
           <p>
-            <Link to="/pours/new" className="btn btn-primary">
+            <Link to="/pours/new" className={buttonClass({ look: 'main', size: 'own' })}>
               Plan a pour
             </Link>
           </p>

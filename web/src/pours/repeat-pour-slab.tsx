@@ -2,6 +2,7 @@ import { repeatPourAdvice, type AgainAdvice } from '@dewpot/core';
 import type { PourInput, PourView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { allCastsQuery } from '../api/casts';
+import { Button } from '../ui/button';
 
 /** What an earlier pour suggests changing when it is poured again, each with its evidence. */
 export function AgainSlab({
@@ -34,9 +35,9 @@ export function AgainSlab({
                 <strong>{change}</strong> <span className="quiet">{evidence}</span>
               </span>
               {spare !== undefined && spare !== input.spare && (
-                <button type="button" className="btn btn-ghost bg-base-300/60 h-11" onClick={() => onChange({ spare })}>
+                <Button size="low" onClick={() => onChange({ spare })}>
                   Do so
-                </button>
+                </Button>
               )}
             </li>
           ))}

@@ -12,7 +12,8 @@ import {
 } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { useAir } from '../api/session';
-import { storesQuery } from '../api/work';
+import { storesQuery } from '../api/materials';
+import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { FigureWorking } from '../ui/figure-working';
 import { sayDay } from '../ui/format-time';
@@ -164,10 +165,12 @@ export function CoatForm({ casts, busy, record }: ActionProps) {
           onReason={setReason}
         />
       )}
-      <button
+      <Button
         type="submit"
         disabled={busy || (advised && overridden === '')}
-        className={`btn h-16 w-full text-lg ${advised ? 'btn-accent' : 'btn-primary'}`}
+        look={advised ? 'warning' : 'main'}
+        size="bench"
+        className="w-full text-lg"
         onClick={save}
       >
         {advised
@@ -175,7 +178,7 @@ export function CoatForm({ casts, busy, record }: ActionProps) {
           : many > 1
             ? `Coat ${done + 1} of ${Math.max(many, done + 1)} is on`
             : 'One coat is on'}
-      </button>
+      </Button>
     </form>
   );
 }

@@ -1,4 +1,5 @@
 import { pieceUses, sealAdvice, sealers, type PieceUse } from '@dewpot/core';
+import { Button } from '../ui/button';
 import { Picks } from '../ui/picks';
 import { pieceUseWords } from '../ui/piece-use-words';
 
@@ -37,9 +38,9 @@ export function SealUse({
         </p>
       ))}
       {!advice.sealer && (
-        <button type="button" disabled={busy} className="btn btn-primary h-14 w-full text-lg" onClick={onLeaveBare}>
+        <Button disabled={busy} look="main" size="tall" className="w-full text-lg" onClick={onLeaveBare}>
           Leave it bare
-        </button>
+        </Button>
       )}
     </>
   );

@@ -19,7 +19,7 @@ export function TestForm(props: ActionProps) {
       <DoneButton {...props} said="No drops." event={{ ...event, drops: false }}>
         No drops under it
       </DoneButton>
-      <DoneButton {...props} said="Still damp." event={{ ...event, drops: true }} look="btn-neutral h-14">
+      <DoneButton {...props} said="Still damp." event={{ ...event, drops: true }} look="strong" size="tall">
         Drops, or a dark patch
       </DoneButton>
     </div>
@@ -54,7 +54,7 @@ export function CheckForm(props: ActionProps) {
       <DoneButton {...props} said="It holds." event={{ ...event, held: true }}>
         It holds
       </DoneButton>
-      <DoneButton {...props} said="Kept: it did not hold." event={{ ...event, held: false }} look="btn-neutral h-14">
+      <DoneButton {...props} said="Kept: it did not hold." event={{ ...event, held: false }} look="strong" size="tall">
         It does not: one more coat
       </DoneButton>
     </div>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useAir, useSession } from '../api/session';
+import { Button } from '../ui/button';
 import { QuantityField } from '../ui/quantity-field';
 import { sayWhen } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
@@ -61,9 +62,9 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
           Nothing was weighed yet. Put {casts[0]!.code} on the scale and enter what it shows.
         </p>
       )}
-      <button type="submit" disabled={busy} className="btn btn-primary h-16 w-full text-lg" onClick={save}>
+      <Button type="submit" disabled={busy} look="main" size="bench" className="w-full text-lg" onClick={save}>
         Keep {entered.length > 1 ? 'these weighings' : 'this weighing'}
-      </button>
+      </Button>
       <p className="quiet text-sm">
         To the scale’s step of {units.sayWeighing({ mass: workshop.scaleStep, step: workshop.scaleStep })}. The air by
         the station is kept with it.

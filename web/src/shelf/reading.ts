@@ -3,9 +3,9 @@ import type { CastView } from '@dewpot/contract';
 import { isDue, lookToday, nextOf, placeOf, type Today } from '../ui/casts/reading';
 
 /** Planks of the shelf, in the order of the work. */
-export type PlankName = 'setting' | 'damp' | 'drying' | 'ready' | 'sealed';
-export const planks: readonly PlankName[] = ['setting', 'damp', 'drying', 'ready', 'sealed'];
-export const plankWords: Record<PlankName, string> = {
+type PlankName = 'setting' | 'damp' | 'drying' | 'ready' | 'sealed';
+const planks: readonly PlankName[] = ['setting', 'damp', 'drying', 'ready', 'sealed'];
+const plankWords: Record<PlankName, string> = {
   setting: 'Setting',
   damp: 'Damp',
   drying: 'Drying',

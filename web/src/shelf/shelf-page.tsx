@@ -2,6 +2,7 @@ import { Suspense, useEffect, useMemo, useState } from 'react';
 import { rulerSteps, writeQuantity } from '@dewpot/core';
 import { Link } from 'react-router';
 import { CastActions, fetchActionsAhead } from '../casts';
+import { buttonClass } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
@@ -52,10 +53,10 @@ function EmptyShelf() {
         Casts appear on these planks when a pour is finished, and move along as you lift them out, weigh and seal them.
       </p>
       <p className="flex flex-wrap justify-center gap-3">
-        <Link to="/moulds/new" className="btn btn-primary">
+        <Link to="/moulds/new" className={buttonClass({ look: 'main', size: 'own' })}>
           Measure a mould
         </Link>
-        <Link to="/pours/new" className="btn btn-ghost bg-base-300/60">
+        <Link to="/pours/new" className={buttonClass({ size: 'own' })}>
           Plan a pour
         </Link>
       </p>

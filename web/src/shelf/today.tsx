@@ -2,6 +2,7 @@ import { roundOf, tasksForMany, type Due, type RoundLine, type RoundWhen, type C
 import type { CastView } from '@dewpot/contract';
 import { endOfDay } from 'date-fns';
 import { Link } from 'react-router';
+import { Button, buttonClass } from '../ui/button';
 import { judgedBy, placeOf } from '../ui/casts/reading';
 import { sayWhen } from '../ui/format-time';
 import { WindowBand, windowInWords } from '../ui/window-band';
@@ -59,18 +60,19 @@ function PlaceHead({
       <h4 className="quiet font-sans text-sm font-semibold">{place}</h4>
       {many.map(({ task, casts }) =>
         task === 'Weigh' ? (
-          <Link key={task} to="/casts/weigh" className="btn btn-ghost bg-base-300/60 h-11 px-3 text-sm">
+          <Link key={task} to="/casts/weigh" className={buttonClass({ size: 'low', className: 'px-3 text-sm' })}>
             Weigh all {casts.length}
           </Link>
         ) : (
-          <button
+          <Button
             key={task}
-            type="button"
-            className="btn btn-ghost bg-base-300/60 h-11 px-3 text-sm"
+
+            size="low"
+            className="px-3 text-sm"
             onClick={() => onDo({ casts, task })}
           >
             {task} all {casts.length}
-          </button>
+          </Button>
         ),
       )}
     </div>
@@ -101,14 +103,14 @@ function RoundRow({
   const task = due.core ? `${due.task} ${due.core}` : due.task;
   return (
     <li className="grid grid-cols-[7rem_1fr] items-center gap-x-3 gap-y-1 py-2">
-      <button
-        type="button"
-        className={`btn h-12 min-h-12 w-full px-2 ${when === 'now' ? 'btn-primary' : 'btn-ghost bg-base-300/60'}`}
+      <Button
+        look={when === 'now' ? 'main' : 'soft'}
+        className="min-h-12 w-full px-2"
         onClick={() => onDo({ casts, task: due.task, due })}
         aria-label={`${task}: ${name} ${codes}`}
       >
         {due.task}
-      </button>
+      </Button>
       <div className="min-w-0">
         <p className="flex items-baseline justify-between gap-2">
           <span className="truncate font-semibold" title={name}>

@@ -3,8 +3,9 @@ import { useQuery } from '@tanstack/react-query';
 import { NavLink, useLocation } from 'react-router';
 import { useWaiting } from '../api/casts';
 import { useAir, useSession, useSignOut } from '../api/session';
-import { poursQuery } from '../api/work';
+import { poursQuery } from '../api/pours';
 import { useShelf } from '../shelf';
+import { Button, buttonClass } from '../ui/button';
 import { BasisNote } from '../ui/basis-note';
 import { useUnits } from '../ui/units';
 import { stations } from './stations';
@@ -49,7 +50,9 @@ function PersonMenu() {
   const [theme, setTheme] = useTheme();
   return (
     <details className="dropdown dropdown-end">
-      <summary className="btn btn-ghost h-10 min-h-10 px-2 font-normal">{person.name}</summary>
+      <summary className={buttonClass({ look: 'plain', size: 'own', className: 'h-10 min-h-10 px-2 font-normal' })}>
+        {person.name}
+      </summary>
       <div className="dropdown-content bg-base-100 border-base-300 z-20 mt-1 w-56 space-y-2 border p-3 shadow-lg">
         <label className="block text-sm">
           Light
@@ -65,9 +68,9 @@ function PersonMenu() {
             ))}
           </select>
         </label>
-        <button type="button" className="btn btn-ghost bg-base-300/60 w-full" onClick={() => signOut.mutate()}>
+        <Button size="own" className="w-full" onClick={() => signOut.mutate()}>
           Sign out
-        </button>
+        </Button>
       </div>
     </details>
   );

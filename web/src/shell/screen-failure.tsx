@@ -1,4 +1,5 @@
 import { useRouteError } from 'react-router';
+import { Button } from '../ui/button';
 import { Failure } from '../ui/states';
 
 /** Where a screen itself failed. */
@@ -9,9 +10,9 @@ export function ScreenFailure() {
       <h1 className="text-2xl">This screen failed</h1>
       <Failure error={error} />
       <p className="quiet mb-4">What was saved is safe.</p>
-      <button type="button" className="btn btn-primary" onClick={() => window.location.assign('/')}>
+      <Button look="main" size="own" onClick={() => window.location.assign('/')}>
         Back to the shelf
-      </button>
+      </Button>
     </div>
   );
 }

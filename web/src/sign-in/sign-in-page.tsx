@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import type { Registration, SignIn } from '@dewpot/contract';
 import { ProblemFailure } from '../api/client';
 import { useDoor, useEnterDemo, useRegister, useSignIn } from '../api/session';
+import { Button } from '../ui/button';
 import { Piece } from '../ui/piece';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
@@ -46,14 +47,15 @@ export function DoorPage() {
           <p className="quiet mb-5">Measures, mixes, minutes and memory for casting in moulds.</p>
           {door?.demo && (
             <div className="border-base-300 mb-5 border-b pb-5">
-              <button
-                type="button"
-                className="btn btn-primary h-14 w-full text-lg"
+              <Button
+                look="main"
+                size="tall"
+                className="w-full text-lg"
                 disabled={demo.isPending}
                 onClick={() => demo.mutate()}
               >
                 Look round the demo workshop
-              </button>
+              </Button>
               <Failure error={demo.error} />
             </div>
           )}
@@ -81,9 +83,9 @@ function Enter() {
         {...register('passphrase')}
       />
       <Failure error={signIn.error} />
-      <button type="submit" className="btn btn-neutral h-12 w-full" disabled={signIn.isPending}>
+      <Button type="submit" look="strong" className="w-full" disabled={signIn.isPending}>
         Sign in
-      </button>
+      </Button>
     </form>
   );
 }
@@ -121,9 +123,9 @@ function Begin({ code }: { readonly code: boolean }) {
         />
       )}
       <Failure error={began(begin.error)} />
-      <button type="submit" className="btn btn-neutral h-12 w-full" disabled={begin.isPending}>
+      <Button type="submit" look="strong" className="w-full" disabled={begin.isPending}>
         Begin
-      </button>
+      </Button>
     </form>
   );
 }

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { simulationPieces, simulate, usualChoices, type Simulation, type SimulationChoices } from '@dewpot/core';
+import { Button } from '../ui/button';
 import { Chart } from '../ui/chart';
 import { SelectField } from '../ui/select-field';
 import { ChoicesForm } from './choices-form';
@@ -83,14 +84,14 @@ export function FreePlay() {
         {other ? (
           <>
             {form('Another way', other, setOther)}
-            <button type="button" className="btn btn-ghost h-12 w-full" onClick={() => setOther(undefined)}>
+            <Button look="plain" className="w-full" onClick={() => setOther(undefined)}>
               Take it away
-            </button>
+            </Button>
           </>
         ) : (
-          <button type="button" className="btn btn-neutral h-14 w-full" onClick={() => setOther(one)}>
+          <Button look="strong" size="tall" className="w-full" onClick={() => setOther(one)}>
             Set one beside it
-          </button>
+          </Button>
         )}
       </section>
     </div>

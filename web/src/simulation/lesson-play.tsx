@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { lessons, simulationPieces, simulate, type LessonKey, type Simulation } from '@dewpot/core';
+import { Button } from '../ui/button';
 import { Chart } from '../ui/chart';
 import { ChoicesForm } from './choices-form';
 import { CURVES_HEIGHT, curvesOption } from './curves-option';
@@ -37,9 +38,9 @@ export function LessonPlay({ lesson: key, onLearned }: { lesson: LessonKey; onLe
             setSeen(undefined);
           }}
         />
-        <button type="button" className="btn btn-primary h-14 w-full text-lg" onClick={see}>
+        <Button look="main" size="tall" className="w-full text-lg" onClick={see}>
           See what comes of it
-        </button>
+        </Button>
       </section>
       <section className="card-slab min-w-0 space-y-4" aria-label="What comes of it">
         {seen ? (

@@ -3,6 +3,7 @@ import { lessons, type LessonKey } from '@dewpot/core';
 import { Check } from 'lucide-react';
 import { FreePlay } from './free-play';
 import { LessonPlay } from './lesson-play';
+import { Button } from '../ui/button';
 
 const KEPT = 'dew-pot-lessons';
 const keys = Object.keys(lessons) as LessonKey[];
@@ -28,17 +29,17 @@ export function SimulationPage() {
         <h1 className="text-3xl">Try it first</h1>
         <div role="tablist" aria-label="What to try" className="flex flex-wrap gap-1.5">
           {(['free', ...keys] as const).map((key) => (
-            <button
+            <Button
               key={key}
-              type="button"
+
               role="tab"
               aria-selected={key === playing}
-              className={`btn h-12 ${key === playing ? 'btn-neutral' : 'btn-ghost bg-base-300/60'}`}
+              look={key === playing ? 'strong' : 'soft'}
               onClick={() => setPlaying(key)}
             >
               {key !== 'free' && learned.includes(key) && <Check size={18} aria-label="learned" />}
               {key === 'free' ? 'Forty days, freely' : lessons[key].name}
-            </button>
+            </Button>
           ))}
         </div>
       </div>

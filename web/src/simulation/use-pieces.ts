@@ -2,12 +2,14 @@ import { useMemo } from 'react';
 import { simulationPieceOf, simulationPieces, type SimulationPiece, type SimulationPieceKey } from '@dewpot/core';
 import type { MaterialView, MixView, MouldView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
-import { mixesQuery, mouldsQuery, storesQuery } from '../api/work';
+import { storesQuery } from '../api/materials';
+import { mixesQuery } from '../api/mixes';
+import { mouldsQuery } from '../api/moulds';
 import { resolveMix } from '../mixes';
 import { sayRefusal } from '../ui/input-error-message';
 
 /** What is simulated, or why it cannot be. */
-export interface Made {
+interface Made {
   readonly piece?: SimulationPiece;
   readonly trouble?: string;
 }

@@ -3,6 +3,7 @@ import { labOf } from '@dewpot/core';
 import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
 import { useBringTints, usePalette, type Palette } from '../api/tints';
+import { Button } from '../ui/button';
 import { CastFace } from '../ui/cast-face';
 import { FileIn } from '../ui/file-in';
 import { saveFile } from '../ui/save-file';
@@ -84,9 +85,9 @@ export function BookPage() {
           <option value="tint">tints</option>
           <option value="chip">measured chips</option>
         </select>
-        <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => window.print()}>
+        <Button onClick={() => window.print()}>
           <Printer size={18} aria-hidden="true" /> Print
-        </button>
+        </Button>
       </TintHead>
       {pages.length === 0 ? (
         <Empty title="The book is empty">
@@ -117,20 +118,16 @@ export function BookPage() {
           ))
       )}
       <div className="no-print mt-4 flex flex-wrap gap-2">
-        <button
-          type="button"
-          className="btn btn-ghost h-11"
-          onClick={() => saveFile('tints.json', tintsJson(palette), 'application/json')}
-        >
+        <Button look="plain" size="low" onClick={() => saveFile('tints.json', tintsJson(palette), 'application/json')}>
           All as JSON
-        </button>
-        <button
-          type="button"
-          className="btn btn-ghost h-11"
+        </Button>
+        <Button
+          look="plain"
+          size="low"
           onClick={() => saveFile('swatch-book.csv', bookCsv(palette), 'text/csv;charset=utf-8')}
         >
           The book as CSV
-        </button>
+        </Button>
         <FileIn label="A file of tints" accept=".json,application/json" read={readTints} bring={bring}>
           Read tints from a file
         </FileIn>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { fromBottle, InputError, solidsOf, type Material } from '@dewpot/core';
+import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';
 
 function share(before: number, after: number, binder: number, material: Material): number | string {
@@ -46,9 +47,9 @@ export function BottleHelp({
       {typeof found === 'number' && (
         <p className="mt-2 flex flex-wrap items-center gap-3">
           That was {(found * 100).toFixed(2)} % of the binder.
-          <button type="button" className="btn btn-ghost bg-base-300/60 h-11" onClick={() => onShare(found)}>
+          <Button size="low" onClick={() => onShare(found)}>
             Take that as the dose
-          </button>
+          </Button>
         </p>
       )}
     </details>

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { colourDifference, learnColours } from '@dewpot/core';
 import { sureOf, tintOf, type SwatchInput, type SwatchView } from '@dewpot/contract';
 import { usePalette, type Palette } from '../api/tints';
+import { Button } from '../ui/button';
 import { Busy, Empty, Failure } from '../ui/states';
 import { exactly, sayDay } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
@@ -34,14 +35,9 @@ export function ChipsPage() {
   return (
     <TintRoom>
       <TintHead title="Chips">
-        <button
-          type="button"
-          className="btn btn-primary h-12"
-          disabled={!first}
-          onClick={() => setDoing({ what: 'edit' })}
-        >
+        <Button look="main" disabled={!first} onClick={() => setDoing({ what: 'edit' })}>
           Log a chip
-        </button>
+        </Button>
       </TintHead>
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
         {newest.length === 0 ? (
@@ -102,17 +98,13 @@ function ChipRow({
         {measured && !sureOf(measured.by) && <p className="text-warning text-sm">Too unsure to learn from.</p>}
         <p className="mt-2 flex flex-wrap gap-2">
           {castAt !== undefined && (
-            <button
-              type="button"
-              className={`btn h-11 ${measured ? 'btn-ghost bg-base-300/60' : 'btn-primary'}`}
-              onClick={() => onDo({ what: 'measure', chip })}
-            >
+            <Button look={measured ? 'soft' : 'main'} size="low" onClick={() => onDo({ what: 'measure', chip })}>
               {measured ? 'Measure again' : 'Measure its colour'}
-            </button>
+            </Button>
           )}
-          <button type="button" className="btn btn-ghost h-11" onClick={() => onDo({ what: 'edit', chip })}>
+          <Button look="plain" size="low" onClick={() => onDo({ what: 'edit', chip })}>
             {castAt === undefined ? 'It is cast' : 'Change'}
-          </button>
+          </Button>
         </p>
       </div>
       <ul className="grid grid-cols-3 gap-px self-start">

@@ -3,6 +3,7 @@ import { CHIP, chipGrams, InputError, LADDER, stockFor, type Material } from '@d
 import { tintOf } from '@dewpot/contract';
 import { Printer } from 'lucide-react';
 import { useNavigate, useSearchParams } from 'react-router';
+import { Button } from '../ui/button';
 import { Nowhere } from '../ui/not-found';
 import { toast } from '../ui/toast';
 import { v7 as uuid } from 'uuid';
@@ -35,9 +36,9 @@ export function LadderPage() {
   return (
     <TintRoom>
       <TintHead title="Dose ladder">
-        <button type="button" className="btn btn-ghost bg-base-300/60 h-12" onClick={() => window.print()}>
+        <Button onClick={() => window.print()}>
           <Printer size={18} aria-hidden="true" /> Print
-        </button>
+        </Button>
       </TintHead>
       {base && pigment ? (
         <Ladder
@@ -131,9 +132,10 @@ function Ladder({
           onChange={setVolume}
         />
         <Failure error={save.error} />
-        <button
-          type="button"
-          className="btn btn-primary h-14 w-full text-lg"
+        <Button
+          look="main"
+          size="tall"
+          className="w-full text-lg"
           disabled={rows.length === 0 || save.isPending}
           onClick={() => void note().catch(() => undefined)}
         >
@@ -142,7 +144,7 @@ function Ladder({
             : rows.length === 1
               ? 'Note it as planned'
               : `Note these ${rows.length} as planned`}
-        </button>
+        </Button>
       </section>
       <section className="card-slab" aria-label="The strip">
         <h2 className="text-2xl">

@@ -1,6 +1,7 @@
 import { hexOf, SEEN, type FoundTint } from '@dewpot/core';
 import { Link } from 'react-router';
 import type { Palette } from '../api/tints';
+import { buttonClass } from '../ui/button';
 import { CastFace } from '../ui/cast-face';
 import { useUnits } from '../ui/units';
 import { calculateTintBody, sayDoses } from './tint-words';
@@ -109,7 +110,7 @@ function FoundRow({
             {warning}
           </span>
         ))}
-        <Link to={`/tints/new?${address}`} className="btn btn-ghost bg-base-300/60 mt-2 h-12">
+        <Link to={`/tints/new?${address}`} className={buttonClass({ className: 'mt-2' })}>
           Take it as a tint
         </Link>
       </span>

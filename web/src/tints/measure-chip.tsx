@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { ChipReading, ColourMeasuredBy, SwatchInput, SwatchView } from '@dewpot/contract';
 import { useReadSwatch, useSaveSwatch } from '../api/tints';
+import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { EditDialog } from '../ui/edit-dialog';
 import { Failure } from '../ui/states';
@@ -74,14 +75,14 @@ function ByReader({ id, onRead }: { id: string; onRead: (reading: ChipReading) =
   const { data } = read;
   return (
     <div className="space-y-2">
-      <button
-        type="button"
-        className="btn btn-ghost bg-base-300/60 h-14 w-full"
+      <Button
+        size="tall"
+        className="w-full"
         disabled={read.isPending}
         onClick={() => read.mutate(id, { onSuccess: (reading) => !reading.damp && onRead(reading) })}
       >
         {read.isPending ? 'Reading…' : data ? 'Lay it on again' : 'Lay the reader on the chip'}
-      </button>
+      </Button>
       <Failure error={read.error} />
       {data && (
         <p className={data.damp ? 'text-warning font-semibold' : 'quiet text-sm'}>

@@ -43,12 +43,7 @@ export function PhotoColourPick({ onColour }: { onColour: (found: PhotoColour) =
   };
   return (
     <div className="space-y-2">
-      <FileButton
-        className="btn-ghost bg-base-300/60 h-12"
-        label="A photo with the colour"
-        accept="image/*"
-        onFile={open}
-      >
+      <FileButton label="A photo with the colour" accept="image/*" onFile={open}>
         {opened ? 'Another photo' : 'Choose a photo'}
       </FileButton>
       {wrong && (

@@ -2,6 +2,7 @@ import { additiveOf, PIGMENT_STOP, sayDose } from '@dewpot/core';
 import type { TintInput } from '@dewpot/contract';
 import { X } from 'lucide-react';
 import type { Palette } from '../api/tints';
+import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';
 import { PigmentDot } from './pigment-dot';
 import { pigmentsOf } from './tint-words';
@@ -50,14 +51,15 @@ export function PigmentDoses({
                   onChange={(typed) => put(i, typed / 100)}
                 />
                 <span aria-hidden="true">%</span>
-                <button
-                  type="button"
-                  className="btn btn-ghost h-11 w-9 p-0"
+                <Button
+                  look="plain"
+                  size="low"
+                  className="w-9 p-0"
                   aria-label={`Leave ${material.name} out`}
                   onClick={() => onChange(doses.filter((_, at) => at !== i))}
                 >
                   <X size={16} aria-hidden="true" />
-                </button>
+                </Button>
               </div>
               <input
                 type="range"

@@ -2,7 +2,7 @@ import type { TintInput, TintView } from '@dewpot/contract';
 import { useParams, useSearchParams } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
 import { tintsQuery, usePalette, type Palette } from '../api/tints';
-import { mouldsQuery } from '../api/work';
+import { mouldsQuery } from '../api/moulds';
 import { Known } from '../ui/known';
 import { Busy, Empty, Failure } from '../ui/states';
 import { TintEditor } from './tint-editor';

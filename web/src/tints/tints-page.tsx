@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { tintOf, type TintView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { usePalette, type Palette } from '../api/tints';
+import { buttonClass } from '../ui/button';
 import { CastFace } from '../ui/cast-face';
 import { Busy, Empty, Failure } from '../ui/states';
 import { PigmentsSlab } from './pigments-slab';
@@ -16,7 +17,7 @@ export function TintsPage() {
   return (
     <TintRoom>
       <TintHead title="Tints">
-        <Link to="/tints/new" className="btn btn-primary h-12">
+        <Link to="/tints/new" className={buttonClass({ look: 'main' })}>
           Mix a tint
         </Link>
       </TintHead>
@@ -25,10 +26,10 @@ export function TintsPage() {
           <Empty title="No tints yet">
             <p>Begin with a colour that you want: the application looks for the doses. Or mix one by hand.</p>
             <p className="flex flex-wrap justify-center gap-2">
-              <Link to="/tints/wanted" className="btn btn-primary">
+              <Link to="/tints/wanted" className={buttonClass({ look: 'main', size: 'own' })}>
                 A colour you want
               </Link>
-              <Link to="/tints/new" className="btn btn-ghost bg-base-300/60">
+              <Link to="/tints/new" className={buttonClass({ size: 'own' })}>
                 Mix a tint
               </Link>
             </p>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { InputError, knownBase, knownPigment, pricePerGram, type ColourWish } from '@dewpot/core';
 import { tintOf } from '@dewpot/contract';
 import { usePalette, type Palette } from '../api/tints';
+import { Button } from '../ui/button';
 import { CastFace } from '../ui/cast-face';
 import { Choice } from '../ui/choice';
 import { Busy, Empty, Failure } from '../ui/states';
@@ -140,20 +141,21 @@ function Wanted({ palette, firstBase: first }: { palette: Palette; firstBase: { 
             {wish}
           </p>
         )}
-        <button
-          type="button"
-          className="btn btn-primary h-14 w-full text-lg"
+        <Button
+          look="main"
+          size="tall"
+          className="w-full text-lg"
           disabled={typeof wish === 'string' || chosen.length === 0 || search.done !== undefined}
           onClick={() => typeof wish !== 'string' && search.look(wish)}
         >
           Find the doses
-        </button>
+        </Button>
         {search.done !== undefined && (
           <div className="flex items-center gap-3" role="status">
             <progress className="progress flex-1" value={search.done} max={1} aria-label="Looking" />
-            <button type="button" className="btn btn-ghost h-11" onClick={search.stop}>
+            <Button look="plain" size="low" onClick={search.stop}>
               Stop
-            </button>
+            </Button>
           </div>
         )}
         {search.failed && (

@@ -14,6 +14,7 @@ import {
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp, Download } from 'lucide-react';
 import { unparse } from 'papaparse';
+import { Button } from './button';
 import { saveFile } from './save-file';
 
 const features = tableFeatures({
@@ -89,9 +90,9 @@ export function DataTable<Row extends RowData>({
         <span className="quiet text-sm">
           {shown.length} of {rows.length}
         </span>
-        <button type="button" className="btn btn-ghost bg-base-300/60 ml-auto h-11" onClick={exported}>
+        <Button size="low" className="ml-auto" onClick={exported}>
           <Download size={16} aria-hidden="true" /> CSV
-        </button>
+        </Button>
       </div>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={`${name}, as a table`}>
         <table className="table-sm table">

@@ -1,5 +1,6 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { X } from 'lucide-react';
+import { Button } from './button';
 
 /** A sheet over the page. Escape and the cross close it; focus returns to where it was. */
 export function Dialog({ title, onClose, children }: { title: string; onClose: () => void; children: ReactNode }) {
@@ -20,9 +21,9 @@ export function Dialog({ title, onClose, children }: { title: string; onClose: (
       <div className="modal-box bg-base-100 max-h-[92vh] max-w-2xl">
         <div className="mb-3 flex items-start justify-between gap-4">
           <h2 className="text-2xl">{title}</h2>
-          <button type="button" className="btn btn-ghost h-12 w-12 p-0" onClick={onClose} aria-label="Close">
+          <Button look="plain" className="w-12 p-0" onClick={onClose} aria-label="Close">
             <X aria-hidden="true" />
-          </button>
+          </Button>
         </div>
         {children}
       </div>

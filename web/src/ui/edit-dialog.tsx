@@ -1,4 +1,5 @@
 import type { FormEvent, ReactNode } from 'react';
+import { Button } from './button';
 import { Dialog } from './dialog';
 import { Failure } from './states';
 
@@ -33,13 +34,13 @@ export function EditDialog({
         {children}
         <Failure error={error} />
         <div className="flex flex-wrap gap-2 pt-1">
-          <button type="submit" className="btn btn-primary h-14 flex-1 text-lg" disabled={busy || disabled}>
+          <Button type="submit" look="main" size="tall" className="flex-1 text-lg" disabled={busy || disabled}>
             {busy ? 'Keeping…' : 'Keep'}
-          </button>
+          </Button>
           {onRemove && (
-            <button type="button" className="btn btn-ghost h-14" disabled={busy} onClick={onRemove}>
+            <Button look="plain" size="tall" disabled={busy} onClick={onRemove}>
               Take away
-            </button>
+            </Button>
           )}
         </div>
       </form>

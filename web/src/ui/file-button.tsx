@@ -1,23 +1,23 @@
 import { useRef, type ReactNode } from 'react';
+import { Button, type ButtonStyle } from './button';
 
-export interface FileButtonProps {
+export interface FileButtonProps extends ButtonStyle {
   /** What stands on the button. */
   readonly children: ReactNode;
   /** What is chosen, for whoever hears it. */
   readonly label: string;
   readonly accept: string;
-  readonly className?: string;
   readonly onFile: (file: File) => Promise<void>;
 }
 
 /** A button that chooses a file; the same one may be chosen again. */
-export function FileButton({ children, label, accept, className = '', onFile }: FileButtonProps) {
+export function FileButton({ children, label, accept, onFile, ...style }: FileButtonProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
-      <button type="button" className={`btn ${className}`} onClick={() => input.current?.click()}>
+      <Button {...style} onClick={() => input.current?.click()}>
         {children}
-      </button>
+      </Button>
       <input
         ref={input}
         type="file"

@@ -49,7 +49,7 @@ export function FileIn({
     );
   return (
     <>
-      <FileButton className="btn-ghost h-11" label={label} accept={accept} onFile={open}>
+      <FileButton look="plain" size="low" label={label} accept={accept} onFile={open}>
         {children}
       </FileButton>
       {issues.length > 0 && (

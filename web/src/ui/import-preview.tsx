@@ -1,4 +1,5 @@
 import type { ImportView } from '@dewpot/contract';
+import { Button } from './button';
 import { Dialog } from './dialog';
 import { Failure } from './states';
 
@@ -36,14 +37,9 @@ export function WhatChanges({
         ))}
       </ul>
       <Failure error={error} />
-      <button
-        type="button"
-        className="btn btn-primary mt-3 h-14 w-full"
-        disabled={busy || changing.length === 0}
-        onClick={onTake}
-      >
+      <Button look="main" size="tall" className="mt-3 w-full" disabled={busy || changing.length === 0} onClick={onTake}>
         {changing.length === 0 ? 'Nothing would change' : busy ? 'Taking it in…' : `Take ${changing.length} in`}
-      </button>
+      </Button>
     </Dialog>
   );
 }

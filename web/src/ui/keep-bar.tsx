@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { ProblemFailure } from '../api/client';
+import { Button } from './button';
 import { Failure } from './states';
 
 /** A write as a form watches it. */
@@ -17,12 +18,12 @@ export function StaleChoice({ error, onKeepMine }: { error: unknown; onKeepMine:
     <Failure error={error}>
       {current && (
         <p className="mt-2 flex flex-wrap gap-2">
-          <button type="button" className="btn btn-primary" onClick={() => onKeepMine(current.version)}>
+          <Button look="main" size="own" onClick={() => onKeepMine(current.version)}>
             Keep mine
-          </button>
-          <button type="button" className="btn btn-ghost bg-base-300/60" onClick={() => window.location.reload()}>
+          </Button>
+          <Button size="own" onClick={() => window.location.reload()}>
             Take theirs
-          </button>
+          </Button>
         </p>
       )}
     </Failure>
@@ -49,23 +50,14 @@ export function KeepBar({
   const waiting = save.failureCount > 0 ? 'Waiting for the connection…' : 'Keeping…';
   return (
     <div className="action-bar">
-      <button
-        type="button"
-        className="btn btn-primary h-14 flex-1 text-lg"
-        disabled={disabled || save.isPending}
-        onClick={onKeep}
-      >
+      <Button look="main" size="tall" className="flex-1 text-lg" disabled={disabled || save.isPending} onClick={onKeep}>
         {save.isPending ? waiting : `Keep this ${what}`}
-      </button>
+      </Button>
       {children}
       {onThrowAway && (
-        <button
-          type="button"
-          className="btn btn-ghost h-14"
-          onClick={() => window.confirm(onThrowAway.question) && onThrowAway.act()}
-        >
+        <Button look="plain" size="tall" onClick={() => window.confirm(onThrowAway.question) && onThrowAway.act()}>
           Throw away
-        </button>
+        </Button>
       )}
     </div>
   );

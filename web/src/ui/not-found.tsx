@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { buttonClass } from './button';
 import { Empty } from './states';
 
 /** An address that leads nowhere. */
@@ -6,7 +7,7 @@ export function Nowhere() {
   return (
     <Empty level="h1" title="There is no such place here">
       <p>
-        <Link to="/" className="btn btn-primary">
+        <Link to="/" className={buttonClass({ look: 'main', size: 'own' })}>
           Back to the shelf
         </Link>
       </p>

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { buttonClass } from './button';
 
 /** Head of a station: its name and its way to add. */
 export function PageHead({
@@ -19,7 +20,7 @@ export function PageHead({
       <div className="flex flex-wrap gap-2">
         {children}
         {to && (
-          <Link to={to} className="btn btn-primary h-12">
+          <Link to={to} className={buttonClass({ look: 'main' })}>
             {add}
           </Link>
         )}

@@ -1,6 +1,7 @@
 import { useId, useState } from 'react';
 import { format } from 'date-fns';
 import { MINUTE } from '@dewpot/core';
+import { Button } from './button';
 import { useNow } from './use-now';
 
 const LOCAL = "yyyy-MM-dd'T'HH:mm";
@@ -55,16 +56,14 @@ export function WhenField({
             if (Number.isFinite(at)) onChange(at);
           }}
         />
-        <button
-          type="button"
-          className="btn btn-ghost bg-base-300/60 h-12"
+        <Button
           onClick={() => {
             setOpen(false);
             onChange(undefined);
           }}
         >
           Just now
-        </button>
+        </Button>
       </div>
       {wrong && (
         <p id={`${id}-wrong`} className="text-error mt-1 text-sm">

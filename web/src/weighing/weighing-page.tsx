@@ -7,6 +7,7 @@ import { v7 as uuid } from 'uuid';
 import { shelfQuery } from '../api/casts';
 import { refuses } from '../api/client';
 import { useSession } from '../api/session';
+import { Button, buttonClass } from '../ui/button';
 import { lookToday, placeOf } from '../ui/casts/reading';
 import { useRecord } from '../ui/casts/use-record';
 import { PageHead } from '../ui/page-head';
@@ -59,7 +60,7 @@ function Done({ weighed }: { weighed: number }) {
             : 'Pieces that dry are weighed once a day; of like ones of a pour a sample is enough.'}
         </p>
         <p>
-          <Link to="/" className="btn btn-primary">
+          <Link to="/" className={buttonClass({ look: 'main', size: 'own' })}>
             To the shelf
           </Link>
         </p>
@@ -168,20 +169,20 @@ function WeighOne({
       )}
       <Failure error={error} />
       {asks && (
-        <button type="button" className="btn btn-accent h-14" disabled={busy} onClick={() => void keep(true)}>
+        <Button look="warning" size="tall" disabled={busy} onClick={() => void keep(true)}>
           It is right: keep it
-        </button>
+        </Button>
       )}
-      <button type="button" className="btn btn-primary h-20 text-2xl" disabled={busy} onClick={() => void keep(false)}>
+      <Button look="main" size="own" className="h-20 text-2xl" disabled={busy} onClick={() => void keep(false)}>
         Keep, next piece
-      </button>
+      </Button>
       <div className="flex justify-between">
-        <button type="button" className="btn btn-ghost h-14" disabled={!onBack} onClick={onBack}>
+        <Button look="plain" size="tall" disabled={!onBack} onClick={onBack}>
           Back
-        </button>
-        <button type="button" className="btn btn-ghost h-14" onClick={onNext}>
+        </Button>
+        <Button look="plain" size="tall" onClick={onNext}>
           Leave it out
-        </button>
+        </Button>
       </div>
     </div>
   );

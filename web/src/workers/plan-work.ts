@@ -13,7 +13,7 @@ import { judgeAlone } from './judge-plan';
 import { calculateParts } from '../pours/calculate-parts';
 
 /** How a batch comes out in every way of measuring, and the way that is proposed; or what is wrong with it. */
-export type MeasuredWays =
+type MeasuredWays =
   | { readonly proposed: ProposedWay; readonly ways: readonly MeasuringChoice[]; readonly issues: readonly [] }
   | { readonly ways?: undefined; readonly issues: readonly FieldIssue[] };
 

@@ -7,6 +7,7 @@ import {
   type MoistCuringSchool,
 } from '@dewpot/core';
 import type { MoistCuringInput } from '@dewpot/contract';
+import { Button } from '../ui/button';
 import { toast } from '../ui/toast';
 import { useSaveSettings, useSession } from '../api/session';
 import { Choice } from '../ui/choice';
@@ -90,14 +91,9 @@ export function CureSettings() {
           value={waking.to}
           onChange={(to) => setWaking({ ...waking, to })}
         />
-        <button
-          type="button"
-          className="btn btn-neutral h-12"
-          disabled={save.isPending || waking.to <= waking.from}
-          onClick={() => keep({ waking })}
-        >
+        <Button look="strong" disabled={save.isPending || waking.to <= waking.from} onClick={() => keep({ waking })}>
           Wet in these hours
-        </button>
+        </Button>
       </div>
       <SelectField
         label="The clock on the wall goes by"

@@ -4,6 +4,7 @@ import { PassphraseInput, ScriptTokenInput, type OwnSessionView } from '@dewpot/
 import { useForm } from 'react-hook-form';
 import { ownSessionsQuery, useChangePassphrase, useEndSession, useMakeToken } from '../api/account';
 import { useSession } from '../api/session';
+import { Button, buttonClass } from '../ui/button';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { toast } from '../ui/toast';
@@ -43,15 +44,14 @@ function SessionRow({ id, kind, label, usedAt, current }: OwnSessionView) {
         <p className="quiet text-sm">{current ? 'This browser' : `Last used ${day.format(usedAt)}`}</p>
       </div>
       {!current && (
-        <button
-          type="button"
-          className="btn btn-ghost bg-base-300/60 h-11"
+        <Button
+          size="low"
           aria-label={`End the session of ${name}`}
           disabled={end.isPending}
           onClick={() => end.mutate(id, { onSuccess: () => toast.success('Ended.') })}
         >
           End
-        </button>
+        </Button>
       )}
       <Failure error={end.error} />
     </li>
@@ -74,7 +74,7 @@ function Passphrase() {
   const { errors } = formState;
   return (
     <details>
-      <summary className="btn btn-ghost bg-base-300/60 h-12">Change your passphrase</summary>
+      <summary className={buttonClass()}>Change your passphrase</summary>
       <form className="mt-3 space-y-3" onSubmit={(event) => void send(event)} noValidate>
         <TextField
           label="The one you have now"
@@ -91,9 +91,9 @@ function Passphrase() {
           {...register('fresh')}
         />
         <Failure error={change.error} />
-        <button type="submit" className="btn btn-neutral h-12 w-full" disabled={change.isPending}>
+        <Button type="submit" look="strong" className="w-full" disabled={change.isPending}>
           Change it and end my other sessions
-        </button>
+        </Button>
       </form>
     </details>
   );
@@ -107,7 +107,7 @@ function Token() {
   const send = handleSubmit((given) => make.mutate(given, { onSuccess: () => reset() }));
   return (
     <details>
-      <summary className="btn btn-ghost bg-base-300/60 h-12">Make a token for a script</summary>
+      <summary className={buttonClass()}>Make a token for a script</summary>
       <form className="mt-3 space-y-3" onSubmit={(event) => void send(event)} noValidate>
         <p className="quiet text-sm">
           A logger’s bridge or a script of yours sends it as “Authorization: Bearer …”. It may do all that you may.
@@ -119,9 +119,9 @@ function Token() {
           {...register('label')}
         />
         <Failure error={make.error} />
-        <button type="submit" className="btn btn-neutral h-12 w-full" disabled={make.isPending}>
+        <Button type="submit" look="strong" className="w-full" disabled={make.isPending}>
           Make a token
-        </button>
+        </Button>
         {make.data && (
           <TextField
             label="Copy it now: it is shown this once"

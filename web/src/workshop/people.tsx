@@ -4,6 +4,7 @@ import { NewPersonInput, type PersonView } from '@dewpot/contract';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { peopleQuery, useLetIn, useRemovePerson, useSession } from '../api/session';
+import { Button, buttonClass } from '../ui/button';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { toast } from '../ui/toast';
@@ -42,16 +43,16 @@ function PersonRow({ id, name, email, owner }: PersonView) {
         <p className="quiet truncate text-sm">{email}</p>
       </div>
       {me.owner && id !== me.id && (
-        <button
-          type="button"
-          className={`btn h-11 ${sure ? 'btn-error' : 'btn-ghost bg-base-300/60'}`}
+        <Button
+          look={sure ? 'danger' : 'soft'}
+          size="low"
           aria-label={sure ? `Remove ${name} now` : `Remove ${name}`}
           disabled={remove.isPending}
           onClick={act}
           onBlur={() => setSure(false)}
         >
           {sure ? 'Remove now' : 'Remove'}
-        </button>
+        </Button>
       )}
       <Failure error={remove.error} />
     </li>
@@ -74,7 +75,7 @@ function LetIn() {
   const { errors } = formState;
   return (
     <details>
-      <summary className="btn btn-ghost bg-base-300/60 h-12">Let someone in</summary>
+      <summary className={buttonClass()}>Let someone in</summary>
       <form className="mt-3 space-y-3" onSubmit={(event) => void send(event)} noValidate>
         <TextField label="Their name" maxLength={80} error={errors.name && 'Give their name.'} {...register('name')} />
         <TextField
@@ -89,9 +90,9 @@ function LetIn() {
           {...register('passphrase')}
         />
         <Failure error={letIn.error} />
-        <button type="submit" className="btn btn-neutral h-12 w-full" disabled={letIn.isPending}>
+        <Button type="submit" look="strong" className="w-full" disabled={letIn.isPending}>
           Let them in
-        </button>
+        </Button>
       </form>
     </details>
   );

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { calendarFile, calendarQuery, useMakeAddress, useStopAddress } from '../api/calendar';
+import { Button } from '../ui/button';
 import { switchNotices, useNotices, type Notices } from '../ui/notices';
 import { exactly } from '../ui/format-time';
 import { Failure } from '../ui/states';
@@ -45,18 +46,13 @@ function CalendarAddressSlab() {
         </label>
       )}
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="btn btn-neutral h-12" disabled={make.isPending} onClick={() => make.mutate()}>
+        <Button look="strong" disabled={make.isPending} onClick={() => make.mutate()}>
           {made === undefined ? 'Make an address' : 'Change it: the old one stops'}
-        </button>
+        </Button>
         {made !== undefined && (
-          <button
-            type="button"
-            className="btn btn-ghost bg-base-300/60 h-12"
-            disabled={stop.isPending}
-            onClick={() => stop.mutate(undefined, { onSuccess: () => make.reset() })}
-          >
+          <Button disabled={stop.isPending} onClick={() => stop.mutate(undefined, { onSuccess: () => make.reset() })}>
             Stop it
-          </button>
+          </Button>
         )}
       </div>
       <Failure error={error ?? make.error ?? stop.error} />
@@ -77,14 +73,9 @@ function BrowserNotices() {
     <div className="border-base-300 space-y-2 border-t pt-3">
       <p>{told[notices]}</p>
       {(notices === 'on' || notices === 'off') && (
-        <button
-          type="button"
-          className="btn btn-ghost bg-base-300/60 h-12"
-          aria-pressed={notices === 'on'}
-          onClick={() => void switchNotices(notices === 'off')}
-        >
+        <Button aria-pressed={notices === 'on'} onClick={() => void switchNotices(notices === 'off')}>
           {notices === 'on' ? 'No notices from this browser' : 'Notices from this browser'}
-        </button>
+        </Button>
       )}
     </div>
   );

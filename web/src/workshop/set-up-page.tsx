@@ -5,7 +5,8 @@ import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { placesQuery, useSavePlace } from '../api/places';
 import { useSaveSettings, useSession } from '../api/session';
-import { useSaveStore } from '../api/work';
+import { useSaveStore } from '../api/materials';
+import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { NumberField } from '../ui/number-field';
 import { PageHead } from '../ui/page-head';
@@ -90,9 +91,9 @@ function SetUp({ place }: { place: PlaceView | undefined }) {
         />
         <AirFields answers={answers} onChange={set} />
         <Failure error={error} />
-        <button type="submit" className="btn btn-primary h-14 w-full text-lg" disabled={busy}>
+        <Button type="submit" look="main" size="tall" className="w-full text-lg" disabled={busy}>
           Save
-        </button>
+        </Button>
       </form>
     </div>
   );

@@ -4,9 +4,10 @@ import { WorkshopSettings } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Controller, useForm } from 'react-hook-form';
 import { Link } from 'react-router';
+import { Button, buttonClass } from '../ui/button';
 import { toast } from '../ui/toast';
 import { useSaveSettings, useSession } from '../api/session';
-import { storesQuery } from '../api/work';
+import { storesQuery } from '../api/materials';
 import { Choice } from '../ui/choice';
 import { PageHead } from '../ui/page-head';
 import { SelectField } from '../ui/select-field';
@@ -36,7 +37,7 @@ export function WorkshopPage() {
           <section className="card-slab" aria-label="Places">
             <h2 className="mb-1 text-2xl">Places</h2>
             <p className="quiet mb-2">Where casts stand, with the air of each: loggers, files, the forecast.</p>
-            <Link to="/workshop/places" className="btn btn-neutral h-12">
+            <Link to="/workshop/places" className={buttonClass({ look: 'strong' })}>
               Places and their air
             </Link>
           </section>
@@ -138,9 +139,9 @@ function Settings() {
         )}
       />
       <Failure error={save.error} />
-      <button type="submit" className="btn btn-primary h-14 w-full text-lg" disabled={save.isPending}>
+      <Button type="submit" look="main" size="tall" className="w-full text-lg" disabled={save.isPending}>
         Keep these
-      </button>
+      </Button>
     </form>
   );
 }

@@ -1,4 +1,5 @@
 import type { CastEventInput } from '@dewpot/contract';
+import { Button, type ButtonStyle } from '../button';
 import type { ActionProps } from './action-props';
 
 type Happened = Omit<CastEventInput, 'id' | 'at'>;
@@ -12,20 +13,21 @@ export function DoneButton({
   said,
   children,
   disabled = false,
-  look = 'btn-primary h-16 text-lg',
+  look = 'main',
+  size = 'bench',
 }: Omit<ActionProps, 'due'> & {
   event: Happened;
   /** What is said once it is recorded. */
   said: string;
   children: React.ReactNode;
   disabled?: boolean;
-  look?: string;
-}) {
+} & Pick<ButtonStyle, 'look' | 'size'>) {
   return (
-    <button
-      type="button"
+    <Button
+      look={look}
+      size={size}
       disabled={busy || disabled}
-      className={`btn w-full ${look}`}
+      className={`w-full ${size === 'bench' ? 'text-lg' : ''}`}
       onClick={() =>
         record(
           said,
@@ -34,6 +36,6 @@ export function DoneButton({
       }
     >
       {children}
-    </button>
+    </Button>
   );
 }

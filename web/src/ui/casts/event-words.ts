@@ -53,7 +53,7 @@ export const sideWords: Record<Side, string> = {
   outside: 'outside only',
   inside: 'inside only',
 };
-export const sealerWords: Record<SealerKind, string> = {
+const sealerWords: Record<SealerKind, string> = {
   penetrating: 'penetrating silane',
   acrylic: 'acrylic film',
   polyurethane: 'polyurethane film',

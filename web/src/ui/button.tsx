@@ -1,0 +1,41 @@
+import type { ComponentProps } from 'react';
+
+const looks = {
+  main: 'btn-primary',
+  strong: 'btn-neutral',
+  second: 'btn-secondary',
+  warning: 'btn-accent',
+  danger: 'btn-error',
+  soft: 'btn-ghost bg-base-300/60',
+  plain: 'btn-ghost',
+};
+export type ButtonLook = keyof typeof looks;
+
+const sizes = {
+  /** In a row of others. */
+  low: 'h-11',
+  usual: 'h-12',
+  /** For a thumb. */
+  tall: 'h-14',
+  /** For a wet glove at the bench. */
+  bench: 'h-16',
+  /** As its own class says. */
+  own: '',
+};
+export type ButtonSize = keyof typeof sizes;
+
+export interface ButtonStyle {
+  /** What weight it has on its screen. One control of a screen is the main one. */
+  readonly look?: ButtonLook | undefined;
+  readonly size?: ButtonSize | undefined;
+  readonly className?: string | undefined;
+}
+
+/** The classes of a button, for a link or a label that looks like one. */
+export const buttonClass = ({ look = 'soft', size = 'usual', className = '' }: ButtonStyle = {}): string =>
+  ['btn', looks[look], sizes[size], className].filter(Boolean).join(' ');
+
+/** The one button of all screens; it submits no form unless told to. */
+export function Button({ look, size, className, type = 'button', ...rest }: ButtonStyle & ComponentProps<'button'>) {
+  return <button type={type} className={buttonClass({ look, size, className })} {...rest} />;
+}
