@@ -35,6 +35,7 @@ const wings = {
     pours: ['curing'],
     judging: ['curing', 'pours', 'sealing'],
     bench: ['curing', 'pours'],
+    planning: ['bench', 'judging', 'pours', 'sealing'],
     simulation: ['curing', 'pours', 'sealing'],
   },
   pieces: { assembly: [], care: [], casts: ['assembly', 'care'] },

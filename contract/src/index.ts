@@ -21,7 +21,6 @@ export * from './scale.js';
 export * from './problem.js';
 export * from './queries.js';
 export * from './calculate.js';
-export * from './resolve.js';
 export * from './solids.js';
 export * from './materials.js';
 export * from './tint-files.js';

@@ -13,9 +13,11 @@ import {
   type MeasuringWay,
   type PieceUse,
   type PlanPoint,
+  type PourChoices,
   type PourLog,
-  type PourPlan,
+  type PourPart,
   type PutAside,
+  type RunLesson,
   type ScoopStep,
 } from '@dewpot/core';
 import { IsBoolean, IsIn, IsOptional, IsUUID } from 'class-validator';
@@ -40,7 +42,6 @@ import {
   Version,
   Whole,
 } from './limits.js';
-import type { RunLesson } from './run.js';
 import { ColouringInput } from './tints.js';
 
 export const letterFaces = ['serif', 'plain'] as const;
@@ -98,7 +99,7 @@ export class PutAsideInput implements PutAside {
 }
 
 /** What a person chooses for a pour. */
-export class PourInput {
+export class PourInput implements PourChoices {
   @ListOf(() => PourItemInput, { least: 1, most: 100 })
   items: PourItemInput[];
   @IsUUID() mixId: string;
@@ -154,24 +155,6 @@ export class PourFinish {
   @ListOf(() => NewCast, { least: 1, most: 2000 }) casts: NewCast[];
   /** When the mix went into the moulds, ms. */
   @Time() pouredAt: number;
-}
-
-/** What a pour makes of one mix. */
-export interface PourPart {
-  readonly mixId: string;
-  readonly mixName: string;
-  /** Which version of the mix it is. */
-  readonly mixEdition: number;
-  /** How the mix itself dries, #rrggbb. */
-  readonly colour: string;
-  /** Which of the pour's items it fills, in the order of its plan. */
-  readonly items: readonly number[];
-  /** Copies of moulds, mix and scoop as they were. */
-  readonly plan: PourPlan;
-  /** By how much its finishing windows come later than the handbook's, as earlier runs taught. */
-  readonly windows?: number;
-  /** What was really used, once it is poured. */
-  readonly log?: PourLog;
 }
 
 export type PourStatus = 'planned' | 'started' | 'finished';

@@ -1,4 +1,4 @@
-import type { BandEdge, BandsBy, Colouring, ColouringKind } from '@dewpot/core';
+import type { BandEdge, BandsBy, ColourMeasuredBy, Colouring, ColouringKind } from '@dewpot/core';
 import { IsHexColor, IsIn, IsOptional, IsUUID } from 'class-validator';
 import { Amount, ListOf, Part, Share, Text, Time, Version, Whole } from './limits.js';
 import { DoseInput } from './mixes.js';
@@ -37,9 +37,6 @@ export interface TintEditionView {
   /** ms */
   readonly madeAt: number;
 }
-
-/** How a chip's colour was measured, the surest first. */
-export type ColourMeasuredBy = 'reader' | 'photo' | 'photo-unsure' | 'eye';
 
 /** A chip's own colour, dry. */
 export class MeasuredColour {

@@ -14,6 +14,7 @@ export * from './process/ambient/index.js';
 export * from './process/bench/index.js';
 export * from './process/curing/index.js';
 export * from './process/judging/index.js';
+export * from './process/planning/index.js';
 export * from './process/pours/index.js';
 export * from './process/sealing/index.js';
 export * from './process/simulation/index.js';

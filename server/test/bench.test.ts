@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { stableReading, type RunEvent } from '@dewpot/core';
-import { benchOf, type PourView, type RunView, type ScaleReading } from '@dewpot/contract';
+import { benchOf, type RunEvent, stableReading } from '@dewpot/core';
+import type { PourView, RunView, ScaleReading } from '@dewpot/contract';
 import { EMPTY_SCALE, scaleAfter, scalePosted, scaleReading } from '../src/devices/bench-scale.js';
 import { createServer } from '../src/index.js';
 import { hears, newWorkshop, potInput, pouredPots, startServer, type Agent, type Harness } from './harness.js';

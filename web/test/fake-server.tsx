@@ -1,19 +1,17 @@
 import type { ReactNode } from 'react';
-import {
-  finderOf,
-  knownColours,
-  type AirView,
-  type MaterialView,
-  type MixView,
-  type MouldView,
-  type PourView,
-  type Problem,
-  type StoresView,
-  type SwatchView,
-  type TintsView,
-  type TintView,
+import { finderOf, handbookMaterials, knownColours } from '@dewpot/core';
+import type {
+  AirView,
+  MaterialView,
+  MixView,
+  MouldView,
+  PourView,
+  Problem,
+  StoresView,
+  SwatchView,
+  TintsView,
+  TintView,
 } from '@dewpot/contract';
-import { handbookMaterials } from '@dewpot/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import { createMemoryRouter, RouterProvider } from 'react-router';

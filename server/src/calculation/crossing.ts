@@ -1,5 +1,5 @@
-import type { FieldIssue, Material } from '@dewpot/core';
-import type { PlanParts, PourPart, SwatchView } from '@dewpot/contract';
+import type { FieldIssue, Material, PourPart, PourSources } from '@dewpot/core';
+import type { SwatchView } from '@dewpot/contract';
 
 /** What a thread answers: a value, or why it was refused. */
 export interface CrossingAnswer {
@@ -16,7 +16,7 @@ export interface Refusal {
 }
 
 /** All that a plan is made from, as plain data that can cross to a thread. */
-export interface PlanData extends Omit<PlanParts, 'find' | 'colours' | 'lessons'> {
+export interface PlanData extends Omit<PourSources, 'find' | 'colours' | 'lessons'> {
   readonly materials: readonly Material[];
   readonly swatches: readonly SwatchView[];
   /** Parts of pours that are done. */

@@ -1,14 +1,12 @@
-import type { CastEvent, Expected, Life, RunEvent, Stage } from '@dewpot/core';
+import type { CastEvent, Expected, Life, PourPart, RunEvent, RunLesson, Stage } from '@dewpot/core';
 import type {
   CastSnapshot,
-  DrySummary,
   CopyCondition,
+  DrySummary,
   MixBody,
   MouldBody,
   PourInput,
-  PourPart,
   PourStatus,
-  RunLesson,
   ScaleState,
   SessionKind,
   SwatchBody,

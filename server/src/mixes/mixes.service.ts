@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { checkMix, type Mix } from '@dewpot/core';
-import { mixOf, type MixBody, type MixEditionView, type MixInput, type MixView } from '@dewpot/contract';
+import { checkMix, type Mix, mixOf } from '@dewpot/core';
+import type { MixBody, MixEditionView, MixInput, MixView } from '@dewpot/contract';
 import { editionsOf, keepEdition, versionKey, versionsFound } from '../db/editions.js';
 import { FindingAsideEntity, MixEditionEntity, MixEntity } from '../db/entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';

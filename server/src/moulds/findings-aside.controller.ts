@@ -1,6 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseEnumPipe, ParseUUIDPipe, Put } from '@nestjs/common';
-import { findingKeys, type FindingKey } from '@dewpot/core';
-import { AsideReason, type LastingAside } from '@dewpot/contract';
+import { type FindingKey, findingKeys, type LastingAside } from '@dewpot/core';
+import { AsideReason } from '@dewpot/contract';
 import { FindingsAsideService } from './findings-aside.service.js';
 
 const keys = Object.fromEntries(findingKeys.map((key) => [key, key]));

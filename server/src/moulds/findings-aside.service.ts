@@ -1,6 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { FindingKey } from '@dewpot/core';
-import type { LastingAside } from '@dewpot/contract';
+import type { FindingKey, LastingAside } from '@dewpot/core';
 import { v7 as uuid } from 'uuid';
 import { FindingAsideEntity, MixEntity, MouldEntity } from '../db/entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';

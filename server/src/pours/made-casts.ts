@@ -1,16 +1,17 @@
 import {
+  calculateMix,
   cementMass,
   expectedByLog,
-  loggedBatch,
   isAccelerated,
   isLightweight,
+  loggedBatch,
   mainColour,
-  calculateMix,
+  type PourLog,
+  type PourPart,
   skinOf,
   typedInitialSet,
-  type PourLog,
 } from '@dewpot/core';
-import type { PourFinish, PourPart } from '@dewpot/contract';
+import type { PourFinish } from '@dewpot/contract';
 
 /** The casts that a finished pour makes, with what each is calculated to weigh and lose by what really went in. @throws InputError */
 export function castsOf(parts: readonly (PourPart & { readonly log: PourLog })[], { casts }: PourFinish) {

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { castCode, dryUsed, mainColour, skinOf, type PourLog } from '@dewpot/core';
-import type { PourFinish, PourInput, PourPart, PourView, RunLesson } from '@dewpot/contract';
+import { castCode, dryUsed, mainColour, type PourLog, type PourPart, type RunLesson, skinOf } from '@dewpot/core';
+import type { PourFinish, PourInput, PourView } from '@dewpot/contract';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import type { PlanData } from '../calculation/crossing.js';
 import { CastsService } from '../casts/index.js';

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { InputError, type RunEvent } from '@dewpot/core';
-import type { PourView, RunEventInput, RunLesson, RunView } from '@dewpot/contract';
+import { InputError, type RunEvent, type RunLesson } from '@dewpot/core';
+import type { PourView, RunEventInput, RunView } from '@dewpot/contract';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import { PourEntity, RunEventEntity } from '../db/entities.js';
 import { PgNotifications } from '../db/pg-notifications.js';

@@ -1,29 +1,24 @@
 import type { ArgumentMetadata } from '@nestjs/common';
 import {
   averaged,
-  checkRunEvent,
-  paceOf,
-  calculateSheet,
-  runOf,
-  triesOf,
-  lessonsOf,
-  type Material,
-  type PourLog,
-  type RunEvent,
-} from '@dewpot/core';
-import {
   benchOf,
+  calculateSheet,
+  checkRunEvent,
   finderOf,
   knownColours,
+  lessonsOf,
+  type Material,
+  paceOf,
   partsOf,
   pouredOf,
-  type PourFinish,
-  type PourInput,
+  type PourLog,
   type PourPart,
-  type PourView,
-  type RunEventInput,
+  type RunEvent,
   type RunLesson,
-} from '@dewpot/contract';
+  runOf,
+  triesOf,
+} from '@dewpot/core';
+import type { PourFinish, PourInput, PourView, RunEventInput } from '@dewpot/contract';
 import type { PlanData } from '../calculation/crossing.js';
 import { ProblemError } from '../http/problem-error.js';
 import { validation } from '../http/validation.js';

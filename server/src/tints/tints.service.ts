@@ -1,15 +1,14 @@
 import { Injectable } from '@nestjs/common';
-import { HOUR, checkTint, InputError, requireNumber } from '@dewpot/core';
-import {
-  tintOf,
-  type ChipReading,
-  type SwatchInput,
-  type SwatchView,
-  type TintBody,
-  type TintEditionView,
-  type TintInput,
-  type TintsView,
-  type TintView,
+import { checkTint, HOUR, InputError, requireNumber, tintOf } from '@dewpot/core';
+import type {
+  ChipReading,
+  SwatchInput,
+  SwatchView,
+  TintBody,
+  TintEditionView,
+  TintInput,
+  TintsView,
+  TintView,
 } from '@dewpot/contract';
 import { editionsOf, keepEdition, versionKey, versionsFound } from '../db/editions.js';
 import { SwatchEntity, TintEditionEntity, TintEntity } from '../db/entities.js';

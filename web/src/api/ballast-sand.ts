@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { ballastSandOf, finderOf } from '@dewpot/contract';
+import { ballastSandOf, finderOf } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { useSession } from './session';
 import { storesQuery } from './materials';

@@ -1,21 +1,17 @@
 import { useMemo } from 'react';
 import { queryOptions, useQuery } from '@tanstack/react-query';
-import type { KnownColours, Mix } from '@dewpot/core';
-import {
-  finderOf,
-  knownColours,
-  mixColour,
-  type ChipReading,
-  type FindMaterial,
-  type ImportView,
-  type MixBody,
-  type StoresView,
-  type SwatchInput,
-  type SwatchView,
-  type TintEditionView,
-  type TintInput,
-  type TintsView,
-  type TintView,
+import { finderOf, type FindMaterial, type KnownColours, knownColours, type Mix, mixColour } from '@dewpot/core';
+import type {
+  ChipReading,
+  ImportView,
+  MixBody,
+  StoresView,
+  SwatchInput,
+  SwatchView,
+  TintEditionView,
+  TintInput,
+  TintsView,
+  TintView,
 } from '@dewpot/contract';
 import { ask } from './client';
 import { storesQuery } from './materials';

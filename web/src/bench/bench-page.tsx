@@ -1,6 +1,5 @@
 import { useMemo } from 'react';
-import { benchOf } from '@dewpot/contract';
-import { InputError } from '@dewpot/core';
+import { benchOf, InputError } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { useRun } from '../api/run';

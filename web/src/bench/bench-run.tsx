@@ -1,6 +1,6 @@
 import { Activity, useMemo, useState } from 'react';
-import { coreHolds, timelineOf, type Run, type TimedStep } from '@dewpot/core';
-import type { BenchOf, PourView } from '@dewpot/contract';
+import { type BenchOf, coreHolds, type Run, type TimedStep, timelineOf } from '@dewpot/core';
+import type { PourView } from '@dewpot/contract';
 import { Undo2 } from 'lucide-react';
 import type { RunAtHand } from '../api/run';
 import { bucketLabel } from '../pours';

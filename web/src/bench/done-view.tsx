@@ -1,5 +1,5 @@
-import { castItems, partNow, type Run } from '@dewpot/core';
-import type { BenchOf, PourView } from '@dewpot/contract';
+import { type BenchOf, castItems, partNow, type Run } from '@dewpot/core';
+import type { PourView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { buttonClass } from '../ui/button';
 import { useUnits } from '../ui/units';

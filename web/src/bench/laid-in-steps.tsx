@@ -1,5 +1,4 @@
-import { cutList, insetView, rimOf, type Step } from '@dewpot/core';
-import type { BenchOf } from '@dewpot/contract';
+import { type BenchOf, cutList, insetView, rimOf, type Step } from '@dewpot/core';
 import { InsetDrawing } from '../ui/inset-drawing';
 import { useUnits } from '../ui/units';
 

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { releaseCalled, releases, type CoreHold } from '@dewpot/core';
-import type { BenchOf, PourInput } from '@dewpot/contract';
+import { type BenchOf, type CoreHold, releaseCalled, releases } from '@dewpot/core';
+import type { PourInput } from '@dewpot/contract';
 import { thingsToLayOut } from '../pours';
 import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';

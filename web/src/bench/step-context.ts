@@ -1,5 +1,4 @@
-import type { BenchOf } from '@dewpot/contract';
-import type { BucketNow, CoreHold, Bucketful, PartNow, Run, RunEventBody, TimedStep } from '@dewpot/core';
+import type { BenchOf, Bucketful, BucketNow, CoreHold, PartNow, Run, RunEventBody, TimedStep } from '@dewpot/core';
 
 /** Everything that the view of a step needs. */
 export interface StepContext {

@@ -1,13 +1,13 @@
 import {
-  releaseCalled,
-  releases,
-  stepNames,
+  type BenchOf,
   type Placing,
   type PlacingKey,
+  releaseCalled,
+  releases,
   type Step,
   type StepKind,
+  stepNames,
 } from '@dewpot/core';
-import type { BenchOf } from '@dewpot/contract';
 
 /** A step's name with what it is of. */
 export function stepTitle(step: Step, label: (part: number, bucket: number) => string): string {

@@ -1,14 +1,6 @@
 import { useCallback, useMemo } from 'react';
-import { InputError, type PourPlan } from '@dewpot/core';
-import {
-  candidatesOf,
-  judgeContextOf,
-  lessonsFor,
-  partsOf,
-  type MixView,
-  type MouldView,
-  type PourInput,
-} from '@dewpot/contract';
+import { candidatesOf, InputError, judgeContextOf, lessonsFor, partsOf, type PourPlan } from '@dewpot/core';
+import type { MixView, MouldView, PourInput } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import { asideQuery } from '../api/findings-aside';

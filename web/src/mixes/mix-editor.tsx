@@ -1,5 +1,6 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import { lessonsFor, type MixInput } from '@dewpot/contract';
+import { lessonsFor } from '@dewpot/core';
+import type { MixInput } from '@dewpot/contract';
 import { Link, useNavigate } from 'react-router';
 import { buttonClass } from '../ui/button';
 import { toast } from '../ui/toast';

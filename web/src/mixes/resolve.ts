@@ -1,15 +1,5 @@
-import { conditionsOf, type Mix, type MixConditions, type MixLessons } from '@dewpot/core';
-import {
-  finderOf,
-  lessonsFor,
-  mixOf,
-  type MaterialView,
-  type MixBody,
-  type MixInput,
-  type MixView,
-  type PourView,
-  type StoresView,
-} from '@dewpot/contract';
+import { conditionsOf, finderOf, lessonsFor, type Mix, type MixConditions, type MixLessons, mixOf } from '@dewpot/core';
+import type { MaterialView, MixBody, MixInput, MixView, PourView, StoresView } from '@dewpot/contract';
 
 /** A recipe with its materials in place of their keys; lines and doses whose material is gone are left out. */
 export const resolveMix = (mix: MixBody, materials: readonly MaterialView[]): Mix => mixOf(mix, finderOf(materials));

@@ -2,8 +2,18 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { PDFDocument } from 'pdf-lib';
 import { describe, expect, it } from 'vitest';
-import { formatQuantity, layInset, alike, placingsOf, calculateSheet, type Inset, type MouldShape } from '@dewpot/core';
-import { lessonsFor, partsOf, type PourInput } from '@dewpot/contract';
+import {
+  alike,
+  calculateSheet,
+  formatQuantity,
+  type Inset,
+  layInset,
+  lessonsFor,
+  type MouldShape,
+  partsOf,
+  placingsOf,
+} from '@dewpot/core';
+import type { PourInput } from '@dewpot/contract';
 import { mix, mould, palette } from '../../test/fake-server';
 import { NOW, session } from '../../test/stand-ins';
 import { labelPaper } from './label-paper';

@@ -1,5 +1,4 @@
-import { alike, castCode, sayScoops, type Bucketful, type Measure, type Placing } from '@dewpot/core';
-import type { BenchPart } from '@dewpot/contract';
+import { alike, type BenchPart, type Bucketful, castCode, type Measure, type Placing, sayScoops } from '@dewpot/core';
 import { sayMeasures } from '../ui/measuring-words';
 import { stepTime } from '../ui/step-time';
 import { square } from './label-paper';

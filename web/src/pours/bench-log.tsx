@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
-import { MINUTE, castItems, logsOf, runOf, WORKABLE_SHARE, type PourLog, type Run } from '@dewpot/core';
-import { benchOf, type PourView } from '@dewpot/contract';
+import { benchOf, castItems, logsOf, MINUTE, type PourLog, type Run, runOf, WORKABLE_SHARE } from '@dewpot/core';
+import type { PourView } from '@dewpot/contract';
 import { Footprints } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
 import { Button, buttonClass } from '../ui/button';

@@ -1,5 +1,4 @@
-import type { PourPart } from '@dewpot/contract';
-import type { CalculatedPart } from '@dewpot/core';
+import type { CalculatedPart, PourPart } from '@dewpot/core';
 
 /** What a bucket of a pour is called: by its tint, by its mix where there are several, and by its number. */
 export function bucketLabel(parts: readonly (PourPart & CalculatedPart)[], part: number, bucket: number): string {

@@ -1,5 +1,14 @@
-import { InputError, measuringChoicesOf, type FieldIssue, type MeasuringChoice, type Step } from '@dewpot/core';
-import { benchOf, type BenchOf, type PourInput, type PourPart } from '@dewpot/contract';
+import {
+  benchOf,
+  type BenchOf,
+  type FieldIssue,
+  InputError,
+  type MeasuringChoice,
+  measuringChoicesOf,
+  type PourPart,
+  type Step,
+} from '@dewpot/core';
+import type { PourInput } from '@dewpot/contract';
 import { judgePlan, type JudgedPlan, type Judging } from '../workers/judge-plan';
 
 /** The sheets and the steps of a pour's parts, or what is wrong with them. */

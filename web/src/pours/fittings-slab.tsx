@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { facesMustMatch } from '@dewpot/core';
-import type { PourInput, PourItemInput, PourPart } from '@dewpot/contract';
+import { facesMustMatch, type PourPart } from '@dewpot/core';
+import type { PourInput, PourItemInput } from '@dewpot/contract';
 import { InsetEditor } from './inset-editor';
 import { ItemChoice } from './item-choice';
 import { itemOf, type PlanSources } from './plan';

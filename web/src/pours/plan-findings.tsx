@@ -1,5 +1,5 @@
-import { releaseCalled, type PlanChange, type PourFinding } from '@dewpot/core';
-import type { PourInput, PourPart } from '@dewpot/contract';
+import { type PlanChange, type PourFinding, type PourPart, releaseCalled } from '@dewpot/core';
+import type { PourInput } from '@dewpot/contract';
 import { usePutAside, useTakeAside } from '../api/findings-aside';
 import { Findings, type AsideWays } from '../judging';
 import type { JudgedPlan } from '../workers/judge-plan';

@@ -1,29 +1,21 @@
 import {
-  InputError,
+  type BenchPart,
   type CandidateMix,
+  candidatesOf,
   type FieldIssue,
   type FullMould,
+  InputError,
+  judgeContextOf,
+  type LastingAside,
+  lessonsFor,
   type MeasuringChoice,
   type MeasuringWay,
+  partsOf,
+  type PourPart,
+  type PourSources,
   type Step,
 } from '@dewpot/core';
-import {
-  candidatesOf,
-  judgeContextOf,
-  lessonsFor,
-  partsOf,
-  type AirBasis,
-  type AirReading,
-  type BenchPart,
-  type LastingAside,
-  type MixView,
-  type MouldView,
-  type PlanParts,
-  type PourInput,
-  type PourPart,
-  type PourView,
-} from '@dewpot/contract';
-import type { SessionView } from '@dewpot/contract';
+import type { AirBasis, AirReading, MixView, MouldView, PourInput, PourView, SessionView } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
 import type { JudgedPlan, Judging } from '../workers/judge-plan';
 
@@ -67,7 +59,7 @@ export interface CalculatedPlan extends Chosen {
 }
 
 /** What the parts of a plan are made from. */
-function planParts({ moulds, mixes, palette, workshop, pours, now }: PlanSources): PlanParts {
+function planParts({ moulds, mixes, palette, workshop, pours, now }: PlanSources): PourSources {
   const { stores, find, tints, colours } = palette;
   const lessons = (mixId: string) => lessonsFor(mixId, pours);
   const runs = pours.flatMap((pour) => pour.lessons ?? []);

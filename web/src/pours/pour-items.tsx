@@ -1,5 +1,5 @@
-import { InputError, skinOf, type PourItem, type Skin } from '@dewpot/core';
-import type { PourItemInput, PourPart } from '@dewpot/contract';
+import { InputError, type PourItem, type PourPart, type Skin, skinOf } from '@dewpot/core';
+import type { PourItemInput } from '@dewpot/contract';
 import { Minus, Plus, X } from 'lucide-react';
 import { Button } from '../ui/button';
 import { Piece, pieceSize } from '../ui/piece';

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { consistency, calculateSheet } from '@dewpot/core';
-import type { PourPart, PourView } from '@dewpot/contract';
+import { calculateSheet, consistency, type PourPart } from '@dewpot/core';
+import type { PourView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { allCastsQuery } from '../api/casts';

@@ -1,5 +1,5 @@
-import { coreHolds } from '@dewpot/core';
-import type { BenchPart, PourInput } from '@dewpot/contract';
+import { type BenchPart, coreHolds } from '@dewpot/core';
+import type { PourInput } from '@dewpot/contract';
 import { makeSheet, PaperButton } from '../paper';
 import { useUnits } from '../ui/units';
 import { thingsToLayOut } from './preparation-checklist';

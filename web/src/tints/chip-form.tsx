@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { chipGrams, InputError, type ChipGrams } from '@dewpot/core';
-import { tintOf, type SwatchInput, type SwatchView } from '@dewpot/contract';
+import { chipGrams, type ChipGrams, InputError, tintOf } from '@dewpot/core';
+import type { SwatchInput, SwatchView } from '@dewpot/contract';
 import { format } from 'date-fns';
 import { v7 as uuid } from 'uuid';
 import { useRemoveSwatch, useSaveSwatch, type Palette } from '../api/tints';

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
-import { colourDifference, learnColours } from '@dewpot/core';
-import { sureOf, tintOf, type SwatchInput, type SwatchView } from '@dewpot/contract';
+import { colourDifference, learnColours, sureOf, tintOf } from '@dewpot/core';
+import type { SwatchInput, SwatchView } from '@dewpot/contract';
 import { usePalette, type Palette } from '../api/tints';
 import { Button } from '../ui/button';
 import { Busy, Empty, Failure } from '../ui/states';

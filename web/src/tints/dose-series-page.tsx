@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { CHIP, chipGrams, InputError, LADDER, stockFor, type Material } from '@dewpot/core';
-import { tintOf } from '@dewpot/contract';
+import { CHIP, chipGrams, InputError, LADDER, type Material, stockFor, tintOf } from '@dewpot/core';
 import { Printer } from 'lucide-react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { Button } from '../ui/button';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { ChipReading, ColourMeasuredBy, SwatchInput, SwatchView } from '@dewpot/contract';
+import type { ColourMeasuredBy } from '@dewpot/core';
+import type { ChipReading, SwatchInput, SwatchView } from '@dewpot/contract';
 import { useReadSwatch, useSaveSwatch } from '../api/tints';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';

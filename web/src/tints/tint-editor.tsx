@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
-import { tintOf, type MouldView, type TintInput } from '@dewpot/contract';
+import { tintOf } from '@dewpot/core';
+import type { MouldView, TintInput } from '@dewpot/contract';
 import { useNavigate } from 'react-router';
 import { toast } from '../ui/toast';
 import { v7 as uuid } from 'uuid';

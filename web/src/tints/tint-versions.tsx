@@ -1,4 +1,4 @@
-import { tintOf } from '@dewpot/contract';
+import { tintOf } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { tintEditionsQuery, type Palette } from '../api/tints';
 import { Versions } from '../ui/versions';

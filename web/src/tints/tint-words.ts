@@ -1,5 +1,5 @@
-import { InputError, isPigment, calculateTint, type Dose, type TintFigures } from '@dewpot/core';
-import { tintOf, type TintBody, type TintInput } from '@dewpot/contract';
+import { calculateTint, type Dose, InputError, isPigment, type TintFigures, tintOf } from '@dewpot/core';
+import type { TintBody, TintInput } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
 
 /** The pigments of a store. */

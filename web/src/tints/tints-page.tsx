@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { tintOf, type TintView } from '@dewpot/contract';
+import { tintOf } from '@dewpot/core';
+import type { TintView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { usePalette, type Palette } from '../api/tints';
 import { buttonClass } from '../ui/button';

@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { InputError, knownBase, knownPigment, pricePerGram, type ColourWish } from '@dewpot/core';
-import { tintOf } from '@dewpot/contract';
+import { type ColourWish, InputError, knownBase, knownPigment, pricePerGram, tintOf } from '@dewpot/core';
 import { usePalette, type Palette } from '../api/tints';
 import { Button } from '../ui/button';
 import { CastFace } from '../ui/cast-face';

@@ -1,5 +1,6 @@
 export * from './additives.js';
 export * from './check-times.js';
+export * from './find-material.js';
 export * from './handbook-materials.js';
 export * from './lot.js';
 export * from './material.js';

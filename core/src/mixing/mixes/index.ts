@@ -8,6 +8,7 @@ export * from './cost.js';
 export * from './dose.js';
 export * from './dry-mass.js';
 export * from './fresh-volume.js';
+export * from './kept-mix.js';
 export * from './lighten.js';
 export * from './mix-differences.js';
 export * from './mix-findings.js';

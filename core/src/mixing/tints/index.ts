@@ -6,6 +6,7 @@ export * from './chips.js';
 export * from './colouring.js';
 export * from './face-colour.js';
 export * from './fit-strength.js';
+export * from './kept-tint.js';
 export * from './known-colours.js';
 export * from './looks.js';
 export * from './marbling.js';

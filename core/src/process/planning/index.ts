@@ -1,0 +1,5 @@
+export * from './bench-of.js';
+export * from './judge-context.js';
+export * from './pour-parts.js';
+export * from './pour-sources.js';
+export * from './poured-parts.js';
