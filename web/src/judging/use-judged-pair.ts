@@ -1,9 +1,10 @@
 import { useCallback, useMemo } from 'react';
-import { candidatesOf, InputError, judgeContextOf, lessonsFor, partsOf, type PourPlan } from '@dewpot/core';
+import { candidatesOf, InputError, judgeContextOf, partsOf, type PourPlan } from '@dewpot/core';
 import type { MixView, MouldView, PourInput } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import { asideQuery } from '../api/findings-aside';
+import { pourSources } from '../api/pour-sources';
 import { useAir, useSession } from '../api/session';
 import { usePalette } from '../api/tints';
 import { mixesQuery } from '../api/mixes';
@@ -37,21 +38,17 @@ export function useJudgedPair(mould: MouldView | undefined, mix: MixView | undef
   const asked = useMemo((): { plan: PourPlan; judging: Judging } | undefined => {
     if (!mould || !mix || !palette || !mixes || !pours || !aside) return undefined;
     const all = [mix, ...mixes.filter(({ id }) => id !== mix.id)];
-    const { stores, find, tints, colours } = palette;
     const input = onePiece(mould, mix, air?.now.temperature ?? 18);
-    const parts = {
-      ...{ moulds: [mould], mixes: all, scoops: stores.scoops, lots: stores.lots, find, tints, colours, workshop, now },
-      lessons: (mixId: string) => lessonsFor(mixId, pours),
-      runs: [],
-    };
+    const known = pourSources({ moulds: [mould], mixes: all, palette, workshop, pours, now });
     try {
-      const [part] = partsOf(input, parts);
+      const [part] = partsOf(input, known);
+      if (!part) return undefined;
       const ahead = air?.basis === 'guess' ? undefined : air?.ahead.slice(0, TWO_DAYS);
       const sources = { moulds: [mould], mixes: all, aside, now, ...(ahead && { ahead }) };
-      const context = judgeContextOf(input, part!, sources);
+      const context = judgeContextOf(input, part, sources);
       return {
-        plan: part!.plan,
-        judging: { context, candidates: candidatesOf(parts).filter(({ id }) => id !== mix.id) },
+        plan: part.plan,
+        judging: { context, candidates: candidatesOf(known).filter(({ id }) => id !== mix.id) },
       };
     } catch (error) {
       if (error instanceof InputError) return undefined;

@@ -7,25 +7,18 @@ import {
   InputError,
   judgeContextOf,
   type LastingAside,
-  lessonsFor,
   type MeasuringChoice,
   type MeasuringWay,
   partsOf,
   type PourPart,
-  type PourSources,
   type Step,
 } from '@dewpot/core';
-import type { AirBasis, AirReading, MixView, MouldView, PourInput, PourView, SessionView } from '@dewpot/contract';
-import type { Palette } from '../api/tints';
+import type { AirBasis, AirReading, PourInput } from '@dewpot/contract';
+import { pourSources, type KnownForPours } from '../api/pour-sources';
 import type { JudgedPlan, Judging } from '../workers/judge-plan';
 
 /** Everything that a plan is made from. */
-export interface PlanSources {
-  readonly moulds: readonly MouldView[];
-  readonly mixes: readonly MixView[];
-  readonly palette: Palette;
-  readonly workshop: SessionView['workshop'];
-  readonly pours: readonly PourView[];
+export interface PlanSources extends KnownForPours {
   /** What was put aside for a mould with a mix. */
   readonly aside: readonly LastingAside[];
   /** The air hour by hour from now on, where it is known; what is a guess is not. */
@@ -34,8 +27,6 @@ export interface PlanSources {
   readonly airBasis: AirBasis;
   /** Moulds in which casts still set. */
   readonly full: readonly FullMould[];
-  /** ms */
-  readonly now: number;
 }
 
 /** What is poured of one mix, with its sheet. */
@@ -58,17 +49,8 @@ export interface CalculatedPlan extends Chosen {
   readonly judged?: readonly JudgedPlan[];
 }
 
-/** What the parts of a plan are made from. */
-function planParts({ moulds, mixes, palette, workshop, pours, now }: PlanSources): PourSources {
-  const { stores, find, tints, colours } = palette;
-  const lessons = (mixId: string) => lessonsFor(mixId, pours);
-  const runs = pours.flatMap((pour) => pour.lessons ?? []);
-  const { lots, scoops } = stores;
-  return { moulds, mixes, scoops, find, tints, colours, lots, lessons, runs, workshop, now };
-}
-
 /** The mixes that a plan might take: they go by what all pours taught, and so are gathered once for all that is typed. */
-export const candidatesFrom = (sources: PlanSources): CandidateMix[] => candidatesOf(planParts(sources));
+export const candidatesFrom = (sources: PlanSources): CandidateMix[] => candidatesOf(pourSources(sources));
 
 /** What each part of a plan is judged by. */
 export const judgingOf = (
@@ -86,7 +68,7 @@ export const judgingOf = (
 export function partsChosen(input: PourInput, sources: PlanSources): Chosen | undefined {
   if (!sources.mixes.some(({ id }) => id === input.mixId)) return undefined;
   try {
-    return { parts: partsOf(input, planParts(sources)), issues: [] };
+    return { parts: partsOf(input, pourSources(sources)), issues: [] };
   } catch (error) {
     if (error instanceof InputError) return { parts: [], issues: error.issues };
     throw error;

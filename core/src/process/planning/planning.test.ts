@@ -1,0 +1,150 @@
+import { describe, expect, it } from 'vitest';
+import { InputError } from '../../foundation/units/index.js';
+import { finderOf, type Material } from '../../mixing/materials/index.js';
+import type { KeptMix } from '../../mixing/mixes/index.js';
+import { knownColours } from '../../mixing/tints/index.js';
+import { can, material, nestedPot, threePots } from '../../testing/examples.js';
+import { calculateSheet, lessonsOf } from '../pours/index.js';
+import { benchOf, candidatesOf, judgeContextOf, partsOf, type PourChoices, type PourSources } from './index.js';
+
+const cement = material('grey-cement');
+const sand = material('sharp-sand');
+
+const keptMix = (id: string, more: Partial<KeptMix> = {}): KeptMix => ({
+  id,
+  name: id,
+  edition: 1,
+  lines: [
+    { materialId: cement.id, parts: 1 },
+    { materialId: sand.id, parts: 2.5 },
+  ],
+  by: 'volume',
+  grade: 5,
+  exposure: 'outdoors',
+  binderClass: 'portland',
+  moistCuringDays: 7,
+  colour: '#aaaaaa',
+  ...more,
+});
+
+const sources = (more: Partial<PourSources> = {}, materials: readonly Material[] = [cement, sand]): PourSources => {
+  const find = finderOf(materials);
+  return {
+    moulds: [{ id: 'pot', name: 'Nested pot', shape: nestedPot, piece: 'pot' }],
+    mixes: [keptMix('grey'), keptMix('face', { unfit: 'troughs' })],
+    scoops: [can],
+    find,
+    tints: [{ id: 'ochre', name: 'Ochre', edition: 3, base: { binderId: cement.id }, doses: [] }],
+    colours: knownColours([], find),
+    lots: [],
+    lessons: () => lessonsOf([]),
+    runs: [],
+    workshop: { bucket: 14_000, scaleStep: 1, liftLimit: 20 },
+    now: 0,
+    ...more,
+  };
+};
+
+const choices = (more: Partial<PourChoices> = {}): PourChoices => ({
+  items: [{ mouldId: 'pot', count: 3 }],
+  mixId: 'grey',
+  grade: 5,
+  spare: 0.05,
+  moisture: {},
+  step: 0.25,
+  temperature: 18,
+  ...more,
+});
+
+const refusedField = (act: () => unknown): string | undefined => {
+  try {
+    act();
+  } catch (error) {
+    if (error instanceof InputError) return error.issues[0]?.field;
+    throw error;
+  }
+  return undefined;
+};
+
+describe('the parts of a pour', () => {
+  it('measure what a plan by hand measures', () => {
+    const [part] = partsOf(choices(), sources());
+    const byHand = calculateSheet(threePots());
+    expect(part && calculateSheet(part.plan).batch.lines.map(({ room }) => room)).toEqual(
+      byHand.batch.lines.map(({ room }) => room),
+    );
+  });
+
+  it('are one for each mix, the pour’s own first, each with its own moulds', () => {
+    const items = [
+      { mouldId: 'pot', count: 1, mixId: 'face' },
+      { mouldId: 'pot', count: 2 },
+    ];
+    const parts = partsOf(choices({ items }), sources());
+    expect(parts.map(({ mixId, items: own }) => [mixId, own])).toEqual([
+      ['grey', [1]],
+      ['face', [0]],
+    ]);
+  });
+
+  it('keep the tint and its version as they are now', () => {
+    const colouring = { kind: 'solid', parts: [{ tint: 'ochre', share: 1 }] } as const;
+    const [part] = partsOf(choices({ items: [{ mouldId: 'pot', count: 1, colouring }] }), sources());
+    expect(part?.plan.items[0]?.colouring?.parts[0]?.tint).toMatchObject({ id: 'ochre', edition: 3 });
+  });
+
+  it('take as long as this bench’s runs took, shared among the hands', () => {
+    const runs = [1, 2, 3].map(() => ({ mixId: 'grey', pace: { mixing: 20, filling: 12 }, tries: [] }));
+    const minutes = (people: number, more: Partial<PourSources>) =>
+      partsOf(choices({ people }), sources(more))[0]?.plan.times;
+    const [alone, taught] = [minutes(1, {}), minutes(1, { runs })];
+    expect(taught?.mixing).toBeGreaterThan(alone?.mixing ?? Infinity);
+    expect(minutes(2, { runs })?.filling).toBeCloseTo((taught?.filling ?? 0) / 2, 9);
+  });
+
+  it.each([
+    ['a mould', choices({ items: [{ mouldId: 'none', count: 1 }] }), 'items.0.mouldId'],
+    ['a mix', choices({ mixId: 'none' }), 'mixId'],
+    ['a scoop', choices({ scoopId: 'none' }), 'scoopId'],
+    [
+      'a tint',
+      choices({
+        items: [{ mouldId: 'pot', count: 1, colouring: { kind: 'solid', parts: [{ tint: 'none', share: 1 }] } }],
+      }),
+      'colouring',
+    ],
+  ])('name %s that is gone', (_, given, field) => {
+    expect(refusedField(() => partsOf(given, sources()))).toBe(field);
+  });
+});
+
+describe('what a pour is judged by', () => {
+  it('is what its mould is, what its mix is not for, and what was put aside for that mix', () => {
+    const known = sources();
+    const [part] = partsOf(choices({ mixId: 'face' }), known);
+    const pot = {
+      id: 'pot',
+      name: 'Nested pot',
+      shape: nestedPot,
+      piece: 'pot',
+      flexibility: 'rigid',
+      meshOpening: 12,
+    } as const;
+    const aside = ['face', 'grey'].map((mixId) => ({ key: 'span', mouldId: 'pot', reason: mixId, mixId }) as const);
+    const context = part && judgeContextOf({}, part, { moulds: [pot], mixes: known.mixes, aside, now: 0 });
+    expect(context).toMatchObject({ moulds: { pot: { flexibility: 'rigid', meshOpening: 12 } }, unfit: 'troughs' });
+    expect(context?.aside?.map(({ reason }) => reason)).toEqual(['face']);
+  });
+
+  it('may take any mix of the workshop in place of its own', () => {
+    expect(candidatesOf(sources()).map(({ id }) => id)).toEqual(['grey', 'face']);
+  });
+});
+
+it('the bench has a sheet and placings for each part, and steps for all', () => {
+  const input = choices();
+  const { parts, steps } = benchOf({ parts: partsOf(input, sources()), input });
+  expect(parts[0]?.sheet.batch.lines).toHaveLength(2);
+  expect(parts[0]?.placings.length).toBeGreaterThan(0);
+  expect(steps.length).toBeGreaterThan(3);
+});

@@ -1,0 +1,23 @@
+import { lessonsFor, type PourSources } from '@dewpot/core';
+import type { MixView, MouldView, PourView, SessionView } from '@dewpot/contract';
+import type { Palette } from './tints';
+
+/** What of a workshop a pour is planned from, as this page knows it. */
+export interface KnownForPours {
+  readonly moulds: readonly MouldView[];
+  readonly mixes: readonly MixView[];
+  readonly palette: Palette;
+  readonly workshop: SessionView['workshop'];
+  readonly pours: readonly PourView[];
+  /** ms */
+  readonly now: number;
+}
+
+/** Gathers what pours are planned from. */
+export function pourSources({ moulds, mixes, palette, workshop, pours, now }: KnownForPours): PourSources {
+  const { stores, find, tints, colours } = palette;
+  const { lots, scoops } = stores;
+  const lessons = (mixId: string) => lessonsFor(mixId, pours);
+  const runs = pours.flatMap((pour) => pour.lessons ?? []);
+  return { moulds, mixes, scoops, find, tints, colours, lots, lessons, runs, workshop, now };
+}
