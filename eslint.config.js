@@ -45,9 +45,12 @@ const wings = {
 const stages = {
   server: {
     shared: ['calculation', 'config', 'db', 'http', 'jobs', 'pictures'],
-    accounts: ['casts', 'ambient', 'materials'],
+    accounts: ['ambient', 'materials', 'sealing'],
     calendar: ['casts'],
-    casts: ['ambient', 'materials'],
+    curing: [],
+    sealing: ['ambient', 'materials'],
+    casts: ['ambient', 'curing', 'sealing'],
+    assembly: ['casts', 'sealing'],
     ambient: ['devices'],
     devices: [],
     health: [],

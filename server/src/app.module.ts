@@ -5,7 +5,10 @@ import { AccountsModule } from './accounts/accounts.module.js';
 import { SessionGuard } from './accounts/guard.js';
 import { AmbientModule } from './ambient/index.js';
 import { CalendarModule } from './calendar/calendar.module.js';
+import { AssemblyModule } from './assembly/index.js';
 import { CastsModule } from './casts/index.js';
+import { CuringModule } from './curing/index.js';
+import { SealingModule } from './sealing/index.js';
 import type { ServerConfig } from './config.js';
 import { DevicesModule } from './devices/devices.module.js';
 import { DatabaseGuard } from './health/database-health.js';
@@ -27,8 +30,10 @@ import { TintsModule } from './tints/index.js';
 export const stageModules = [
   AccountsModule,
   AmbientModule,
+  AssemblyModule,
   CalendarModule,
   CastsModule,
+  CuringModule,
   DevicesModule,
   HealthModule,
   MaterialsModule,
@@ -36,6 +41,7 @@ export const stageModules = [
   MouldsModule,
   PoursModule,
   ScriptApiModule,
+  SealingModule,
   TintsModule,
 ] as const;
 

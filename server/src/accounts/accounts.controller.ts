@@ -11,7 +11,7 @@ import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import { Public, CurrentUser } from '../http/request.js';
 import { rate } from '../http/rate.js';
-import { RefitsService } from '../casts/index.js';
+import { RefitsService } from '../sealing/index.js';
 import { fillWithHandbook } from '../materials/index.js';
 import { COOKIE, cookie } from './cookie.js';
 import { AddressTaken, People, type Account } from './people.service.js';

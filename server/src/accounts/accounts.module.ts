@@ -1,5 +1,5 @@
 import { Module } from '@nestjs/common';
-import { CastsModule } from '../casts/index.js';
+import { SealingModule } from '../sealing/index.js';
 import { AccountsController } from './accounts.controller.js';
 import { OwnAccountController } from './own-account.controller.js';
 import { PeopleController } from './people.controller.js';
@@ -8,7 +8,7 @@ import { SignInTries } from './sign-in-tries.js';
 
 /** People, their workshops, sessions and tokens. */
 @Module({
-  imports: [CastsModule],
+  imports: [SealingModule],
   controllers: [AccountsController, OwnAccountController, PeopleController],
   providers: [People, SignInTries],
   exports: [People],

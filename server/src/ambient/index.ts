@@ -3,3 +3,4 @@ export * from './first-places.js';
 export * from './place-series.js';
 export * from './readings.service.js';
 export * from './ambient.module.js';
+export * from './stays.js';

@@ -17,14 +17,19 @@ import { zoneOf } from '../config.js';
 import { CastEntity, CastEventEntity, WorkshopEntity } from '../db/entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
-import { DrynessService, noAirsYet, type KnownForAll } from './dryness.service.js';
+import {
+  DrynessService,
+  noAirsYet,
+  type KnownForAll,
+  ProductsService,
+  type Product,
+  RefitsService,
+  SealLessonsService,
+  WeighedNowService,
+} from '../sealing/index.js';
 import { DuesService } from './dues.service.js';
-import { DemouldsService } from './demould-lessons.service.js';
+import { DemouldsService } from '../curing/index.js';
 import { lockPours } from './lock-pours.js';
-import { ProductsService, type Product } from './products.service.js';
-import { RefitsService } from './refits.service.js';
-import { SealLessonsService } from './seal-lessons.service.js';
-import { WeighedNowService } from './weighed-now.service.js';
 
 /** Events after which the pieces that were inferred from a cast are judged again. */
 const tellsOthers: readonly CastEvent['type'][] = ['weighed', 'voided', 'wetted', 'rinsed', 'uncovered', 'decorated'];

@@ -6,9 +6,9 @@ import { v7 as uuid } from 'uuid';
 import { CastEntity, CastEventEntity, CastPictureEntity } from '../db/entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { CastRecordsService } from './cast-records.service.js';
-import { DrynessService } from './dryness.service.js';
+import { DrynessService } from '../sealing/index.js';
 import { DuesService } from './dues.service.js';
-import { DemouldsService } from './demould-lessons.service.js';
+import { DemouldsService } from '../curing/index.js';
 import { ProblemError } from '../http/problem-error.js';
 
 /** Casts that are out come up again so long before something is due to them, ms. */

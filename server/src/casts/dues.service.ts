@@ -31,13 +31,12 @@ import {
   type Wetting,
 } from '@dewpot/core';
 import type { CastAir } from '@dewpot/contract';
-import { PlaceSeriesCache, type PlaceSeries } from '../ambient/index.js';
+import { PlaceSeriesCache, type PlaceSeries, staysOf } from '../ambient/index.js';
 import { CastEntity, PlaceEntity, WorkshopEntity } from '../db/entities.js';
 import { zoneOf } from '../config.js';
 import { WorkshopContext } from '../db/workshop-context.js';
-import { airSince, DrynessService } from './dryness.service.js';
-import { DemouldsService } from './demould-lessons.service.js';
-import { staysOf } from './cast-courses.js';
+import { airSince, DrynessService } from '../sealing/index.js';
+import { DemouldsService } from '../curing/index.js';
 
 /** What lies further ahead is out of sight, hours. */
 const HORIZON = 90 * 24;

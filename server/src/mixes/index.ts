@@ -1,2 +1,3 @@
 export * from './mixes.service.js';
 export * from './mixes.module.js';
+export * from './tiles.controller.js';

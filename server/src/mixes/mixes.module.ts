@@ -3,11 +3,12 @@ import { MaterialsModule } from '../materials/index.js';
 import { MixFilesService } from './mix-files.service.js';
 import { MixesController } from './mixes.controller.js';
 import { MixesService } from './mixes.service.js';
+import { TilesController } from './tiles.controller.js';
 
 /** Mixes with their versions, and files of them. */
 @Module({
   imports: [MaterialsModule],
-  controllers: [MixesController],
+  controllers: [MixesController, TilesController],
   providers: [MixFilesService, MixesService],
   exports: [MixesService],
 })

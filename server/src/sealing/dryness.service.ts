@@ -30,11 +30,10 @@ import {
   type WholeAir,
 } from '@dewpot/core';
 import type { DrySummary } from '@dewpot/contract';
-import { PlaceSeriesCache } from '../ambient/index.js';
+import { PlaceSeriesCache, staysOf, type CastStanding } from '../ambient/index.js';
 import { CastEntity, WorkshopEntity, type PlaceEntity } from '../db/entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { SealLessonsService } from './seal-lessons.service.js';
-import { staysOf, type CastStanding } from './cast-courses.js';
 
 /** Air of so long before now tells how fast a place dries, ms. */
 const PACE_OVER = 7 * DAY;

@@ -17,11 +17,8 @@ import { v7 as uuid } from 'uuid';
 import { CastEntity, CastEventEntity, WorkshopEntity } from '../db/entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
-import { CastsService } from './casts.service.js';
-import { CastRecordsService } from './cast-records.service.js';
-import { DrynessService } from './dryness.service.js';
-import { DuesService } from './dues.service.js';
-import { lockPours } from './lock-pours.js';
+import { CastsService, CastRecordsService, DuesService, lockPours } from '../casts/index.js';
+import { DrynessService } from '../sealing/index.js';
 
 const USUAL = 18;
 /** The binder that takes longest decides for the whole. */

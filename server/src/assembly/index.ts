@@ -1,0 +1,2 @@
+export * from './articles.service.js';
+export * from './assembly.module.js';

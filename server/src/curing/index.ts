@@ -1,0 +1,2 @@
+export * from './curing.module.js';
+export * from './demould-lessons.service.js';
