@@ -62,6 +62,7 @@ async function main() {
     check('types', types),
     check('lint', () => tool('eslint', ['.'])),
     check('format', () => tool('prettier', ['--check', '--log-level', 'warn', '.'])),
+    check('nothing unused, no circles', () => tool('knip', ['--no-progress'])),
     suite(
       'core, server and web',
       unit,

@@ -9,7 +9,7 @@ const TRIANGLES = 1_000_000;
 const RUNS = 5;
 
 /** A ball of about a million triangles, nine numbers each. @returns {Float32Array} */
-export function ball() {
+function ball() {
   const n = Math.ceil(Math.sqrt(TRIANGLES / 2));
   const at = (/** @type {number} */ i, /** @type {number} */ j) => {
     const [a, b] = [((j % n) / n) * 2 * Math.PI, (Math.PI * i) / n];

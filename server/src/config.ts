@@ -13,7 +13,7 @@ export interface Rates {
   readonly freeTries: number;
 }
 
-export const usualRates: Rates = { requests: 600, accounts: 10, calendars: 60, freeTries: 30 };
+const usualRates: Rates = { requests: 600, accounts: 10, calendars: 60, freeTries: 30 };
 
 /** How this server was started. */
 export interface ServerConfig {

@@ -28,7 +28,7 @@ export interface Harness {
 }
 
 /** Makes an empty database of its own in the cluster of this run; answers its owner's address. */
-export async function newDatabase(): Promise<string> {
+async function newDatabase(): Promise<string> {
   const cluster = process.env.DEWPOT_TEST_CLUSTER!;
   const name = `test_${randomBytes(6).toString('hex')}`;
   const client = new Client({ connectionString: cluster });

@@ -2,7 +2,7 @@ import { normalPoint } from '../foundation/math/index.js';
 import type { Weighing } from '../process/sealing/index.js';
 
 /** A piece that dries by diffusion through its wall: what really happens to it, which the fit does not know. */
-export interface DryingSlab {
+interface DryingSlab {
   /** g when it is quite dry. */
   readonly dry: number;
   /** Water that will leave from the first weighing on, g. */
@@ -43,7 +43,7 @@ function dryOn(content: Float64Array, { time, biot, slows }: DryingSlab): void {
 }
 
 /** Water in the slab at each hour from the first weighing on, g. */
-export function waterByHour(slab: DryingSlab, hours: number): number[] {
+function waterByHour(slab: DryingSlab, hours: number): number[] {
   const content = new Float64Array(CELLS).fill(1);
   const water = [slab.water];
   for (let hour = 1; hour <= hours; hour++) {
@@ -54,7 +54,7 @@ export function waterByHour(slab: DryingSlab, hours: number): number[] {
 }
 
 /** Numbers in 0–1 that are the same for the same seed (a linear congruential generator). */
-export function seeded(seed: number): () => number {
+function seeded(seed: number): () => number {
   let state = (seed * 2_654_435_761 + 12_345) % 4_294_967_296;
   const next = () => {
     state = (state * 1_664_525 + 1_013_904_223) % 4_294_967_296;

@@ -13,7 +13,7 @@ import { CalculationPool } from './calculation-pool.js';
 
 /** Sends a script's question to the pool: neither checking it nor answering it holds up a request. */
 @Injectable()
-export class CalculatedInterceptor implements NestInterceptor {
+class CalculatedInterceptor implements NestInterceptor {
   constructor(private readonly pool: CalculationPool) {}
 
   intercept(context: ExecutionContext, _next: CallHandler): Observable<unknown> {

@@ -18,7 +18,7 @@ import { Tints1764300000000 } from './migrations/tints.js';
 import { Vocabulary1796200000000 } from './migrations/vocabulary.js';
 
 /** Password of the application's role, derived from the owner's so that every server before one database has the same. */
-export function appPassword(ownerUrl: string): string {
+function appPassword(ownerUrl: string): string {
   const { password, username } = new URL(ownerUrl);
   return createHmac('sha256', `${password}:${username}`).update(APP_ROLE).digest('base64url');
 }

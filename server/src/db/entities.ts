@@ -260,4 +260,4 @@ export const entities = [
 export * from './sealing-entities.js';
 export * from './judging-entities.js';
 export * from './curing-entities.js';
-export { EditedRow, WorkshopRow } from './row.js';
+export { EditedRow } from './row.js';

@@ -30,7 +30,7 @@ function doorOpen(at: number, salt: number): boolean {
  * What the simulated logger in a place reads at a time: the air of its kind, with doors that open, a sensor that sticks now and
  * then, and nothing while its battery is flat. The same for the same time, always; `salt` tells two loggers apart.
  */
-export function loggerReading(kind: PlaceKind, salt: number, at: number): AirReading | undefined {
+function loggerReading(kind: PlaceKind, salt: number, at: number): AirReading | undefined {
   if (happens(at, GAP.length, GAP.in, salt + 1)) return undefined;
   const stuck = happens(at, STUCK.length, STUCK.in, salt + 2);
   const when = stuck ? Math.floor(at / STUCK.length) * STUCK.length : at;

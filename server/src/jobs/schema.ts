@@ -6,7 +6,7 @@ import { APP_ROLE } from '../db/app-role.js';
 export const JOBS_SCHEMA = 'jobs';
 
 /** Jobs that failed for good. */
-export const DEAD_LETTERS = 'dead-letters';
+const DEAD_LETTERS = 'dead-letters';
 
 /** Work that is done in the background, by what it is called; what each is told. */
 export interface Queues {

@@ -15,7 +15,7 @@ import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
 import { plainLot } from './lots.service.js';
 
-export function materialView({ id, version, name, body }: MaterialEntity): MaterialView {
+function materialView({ id, version, name, body }: MaterialEntity): MaterialView {
   return { ...(body as Omit<Material, 'id' | 'name'>), id, name, version };
 }
 

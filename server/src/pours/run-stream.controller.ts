@@ -13,7 +13,7 @@ const LOOK = 15_000;
 
 /** Turns away whoever asks for a pour that is not here: once a stream has begun, it has no other answer. */
 @Injectable()
-export class PourHere implements CanActivate {
+class PourHere implements CanActivate {
   constructor(
     private readonly rows: WorkshopContext,
     private readonly pours: PoursService,

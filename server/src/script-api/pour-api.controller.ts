@@ -20,10 +20,16 @@ import {
   splitIntoBatches,
   stepsOf,
   timelineOf,
+  type BatchSplit,
+  type CoreHold,
   type JudgeContext,
+  type Judgement,
+  type Placing,
   type PourItem,
   type PourPlan,
   type RunEvent,
+  type Sheet,
+  type Timeline,
 } from '@dewpot/core';
 import {
   BatchesQuestion,
@@ -105,7 +111,7 @@ export class PourApiController {
   @Post('sheet')
   @HttpCode(200)
   @apiExample(SheetQuestion, examples.sheet)
-  sheet(@Body() question: SheetQuestion) {
+  sheet(@Body() question: SheetQuestion): Sheet & Judgement & { placings: Placing[] } {
     const { plan, sheet } = partOf(question);
     return { ...sheet, placings: placingsOf(plan), ...judgePour(plan, sheet, contextOf(question)) };
   }
@@ -114,7 +120,9 @@ export class PourApiController {
   @Post('hour')
   @HttpCode(200)
   @apiExample(HourQuestion, examples.hour)
-  hour(@Body() { start, release, finish = 'broom', people = 1, ...question }: HourQuestion) {
+  hour(
+    @Body() { start, release, finish = 'broom', people = 1, ...question }: HourQuestion,
+  ): Timeline & { cores: CoreHold[] } {
     const part = partOf(question);
     const steps = stepsOf([part], { finish, people, ...(release && { release }) });
     return { ...timelineOf(steps, { start }), cores: coreHolds(part) };
@@ -140,7 +148,9 @@ export class PourApiController {
   @Post('batches')
   @HttpCode(200)
   @apiExample(BatchesQuestion, examples.batches)
-  batches(@Body() { volumes, split = false, bucket, potLife, mixing, filling }: BatchesQuestion) {
+  batches(
+    @Body() { volumes, split = false, bucket, potLife, mixing, filling }: BatchesQuestion,
+  ): { inTime: boolean } & Partial<BatchSplit> {
     const moulds = mouldsPerBatch(potLife, mixing, filling);
     const fills = volumes.map((volume, i) => ({ id: String(i), volume, split }));
     return {

@@ -2,7 +2,7 @@ import { request } from 'node:http';
 import type { FuzzRequest } from './requests.js';
 
 /** An answer that is none: the request, what came, and how long it took, ms. */
-export interface Finding {
+interface Finding {
   readonly sent: FuzzRequest;
   readonly status: number;
   readonly ms: number;

@@ -9,7 +9,7 @@ const looks = {
   soft: 'btn-ghost bg-base-300/60',
   plain: 'btn-ghost',
 };
-export type ButtonLook = keyof typeof looks;
+type ButtonLook = keyof typeof looks;
 
 const sizes = {
   /** In a row of others. */
@@ -22,7 +22,7 @@ const sizes = {
   /** As its own class says. */
   own: '',
 };
-export type ButtonSize = keyof typeof sizes;
+type ButtonSize = keyof typeof sizes;
 
 export interface ButtonStyle {
   /** What weight it has on its screen. One control of a screen is the main one. */

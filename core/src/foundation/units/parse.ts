@@ -5,7 +5,7 @@ export type Dimension = 'length' | 'volume' | 'mass' | 'temperature';
 export type UnitSystem = 'metric' | 'us';
 
 /** What a number without a unit means in a field of that dimension. */
-export const plainUnit: Record<UnitSystem, Record<Dimension, string>> = {
+const plainUnit: Record<UnitSystem, Record<Dimension, string>> = {
   metric: { length: 'mm', volume: 'mL', mass: 'g', temperature: '°C' },
   us: { length: 'in', volume: 'cup', mass: 'oz', temperature: '°F' },
 };

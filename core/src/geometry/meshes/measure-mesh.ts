@@ -89,7 +89,7 @@ function meshExtent(triangles: Triangles): Pick<MeshMeasure, 'area' | 'low' | 'h
  * Whether a mesh is shut and turned one way throughout, by two sums of edge numbers, each edge less its way back:
  * both are 0 for such a mesh, and for another only by a chance of one in 2⁶⁴. @throws Stopped
  */
-export function isShut(triangles: Triangles, task: Task = {}): boolean {
+function isShut(triangles: Triangles, task: Task = {}): boolean {
   const bits = new Int32Array(triangles.buffer, triangles.byteOffset, triangles.length);
   const count = triangles.length / 9;
   const hashes = [0, 0, 0, 0];

@@ -40,7 +40,7 @@ export interface BallastOptions {
 }
 
 /** What is poured at once: from the set lift to a height, mm. */
-export interface Lift {
+interface Lift {
   readonly from: number;
   readonly to: number;
 }

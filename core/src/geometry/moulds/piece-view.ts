@@ -3,7 +3,7 @@ import { cavityOf, regionAt } from './cavity.js';
 import type { MouldShape } from './mould.js';
 
 /** Left and right end of what is seen of a piece at a height, mm from its middle. */
-export interface SideAt {
+interface SideAt {
   readonly z: number;
   readonly left: number;
   readonly right: number;

@@ -4,7 +4,7 @@ import { cavityOf, regionAt, type Cavity, type Standing } from './cavity.js';
 import type { MouldShape } from './mould.js';
 
 /** A place in the cavity, mm. */
-export interface Place {
+interface Place {
   readonly x: number;
   readonly y: number;
   readonly z: number;

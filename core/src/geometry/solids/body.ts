@@ -3,7 +3,7 @@ import type { Edge, Region } from './region.js';
 import type { PlanPoint } from './solid.js';
 
 /** A closed volume with how it came about. */
-export interface BodyIntegral {
+interface BodyIntegral {
   /** mm³ */
   readonly volume: number;
   readonly how: string;

@@ -58,7 +58,7 @@ export function rectBody(solid: RectFrustum): Body {
 }
 
 /** Corners of a regular polygon about the axis, one flat facing along x; `inner` is the radius to its flats. */
-export function regularPolygon(sides: number, inner: number): PlanPoint[] {
+function regularPolygon(sides: number, inner: number): PlanPoint[] {
   const out = inner / Math.cos(Math.PI / sides);
   return Array.from({ length: sides }, (_, i): PlanPoint => {
     const angle = ((2 * i - 1) / sides) * Math.PI;

@@ -53,7 +53,7 @@ export function shareOfArc({ from, sweep }: ArcEdge, angle: number): number {
 }
 
 /** Nearest point of an edge to `p`. */
-export function nearestOnEdge(edge: Edge, p: PlanPoint): PlanPoint {
+function nearestOnEdge(edge: Edge, p: PlanPoint): PlanPoint {
   if (edge.kind === 'line') {
     const [dx, dy] = [edge.x1 - edge.x0, edge.y1 - edge.y0];
     const square = dx * dx + dy * dy;

@@ -156,7 +156,7 @@ export function rectangleRegion(length: number, width: number, radius = 0): Regi
 }
 
 /** Whether a region is one circle about the axis. */
-export const isCentred = ({ circle }: Region) => circle !== undefined && circle.x === 0 && circle.y === 0;
+const isCentred = ({ circle }: Region) => circle !== undefined && circle.x === 0 && circle.y === 0;
 
 /** A region turned about the axis by `degrees`, then moved by `x` and `y` mm. */
 export function moveRegion(region: Region, x: number, y: number, degrees = 0): Region {

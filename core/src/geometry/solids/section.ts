@@ -9,7 +9,7 @@ export interface Section {
 }
 
 /** Region of a solid at height `z` above its own bottom, mm; nothing outside of it. */
-export function regionOfSolid(solid: Solid, z: number): Region {
+function regionOfSolid(solid: Solid, z: number): Region {
   const body = bodyOf(solid);
   return z < 0 || z > body.height ? NOWHERE : body.regionAt(z);
 }

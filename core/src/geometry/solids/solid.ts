@@ -145,7 +145,7 @@ export interface KnownVolume {
 }
 
 /** Solids that are turned about their axis. */
-export type TurnedSolid = RoundFrustum | Cap | HalfEllipsoid | Revolution;
+type TurnedSolid = RoundFrustum | Cap | HalfEllipsoid | Revolution;
 
 /** Every solid that a mould is made of, as outer, core or insert. */
 export type Solid =

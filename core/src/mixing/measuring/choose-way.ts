@@ -26,7 +26,7 @@ function whyWeighed({ mix }: Measuring, binderClass: BinderClass): string | unde
 }
 
 /** The ways that a caster has the vessels for, the handiest first. */
-export const waysWith = ({ scoop, scoops }: Vessels): MeasuringWay[] => [
+const waysWith = ({ scoop, scoops }: Vessels): MeasuringWay[] => [
   ...(scoop ? (['scoop'] as const) : []),
   ...(scoops.length > 1 ? (['scoops'] as const) : []),
   ...(scoop ? (['scoop-and-scale'] as const) : []),
@@ -34,7 +34,7 @@ export const waysWith = ({ scoop, scoops }: Vessels): MeasuringWay[] => [
 ];
 
 /** A batch measured in one way, and what speaks against that. @throws InputError as `measureBatch` */
-export function measuringChoice(batch: BatchMasses, way: MeasuringWay, measuring: Measuring): MeasuringChoice {
+function measuringChoice(batch: BatchMasses, way: MeasuringWay, measuring: Measuring): MeasuringChoice {
   const measured = measureBatch(batch, way, measuring);
   const faults = measuringFaults(measured, batch, measuring);
   const most = Math.max(

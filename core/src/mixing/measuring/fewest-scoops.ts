@@ -11,7 +11,7 @@ export interface ScoopedAmount {
 }
 
 /** Nobody counts more scoopings of one material than this. */
-export const MOST_SCOOPINGS = 60;
+const MOST_SCOOPINGS = 60;
 
 const EDGE = 1e-9;
 

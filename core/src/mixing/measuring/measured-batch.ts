@@ -37,7 +37,7 @@ const HAIR = 1e-6;
 export const UNSEEN = 0.005;
 
 /** Free water to cement; 0 where there is none. */
-export const waterToCement = (batch: Pick<BatchMasses, 'portions' | 'freeWater'>, withLime?: boolean): number => {
+const waterToCement = (batch: Pick<BatchMasses, 'portions' | 'freeWater'>, withLime?: boolean): number => {
   const cement = cementMass(batch.portions, { withLime });
   return cement > 0 ? batch.freeWater / cement : 0;
 };

@@ -24,7 +24,7 @@ export interface ComparedRow {
 }
 
 /** Most mixes side by side. */
-export const MOST_COMPARED = 4;
+const MOST_COMPARED = 4;
 
 /** What mixes are compared by: the air at the bench in °C, the lots, and the volume of one piece in mL. */
 export interface CompareBy {

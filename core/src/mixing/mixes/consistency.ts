@@ -43,7 +43,7 @@ export function consistency(grade: Grade): Consistency {
 }
 
 /** Air of a packed hypertufa, whatever its grade. */
-export const PACKED_AIR = 0.09;
+const PACKED_AIR = 0.09;
 
 /** Air left in the mix, share of volume. */
 export function airOf({ grade, packed = false }: { readonly grade: Grade; readonly packed?: boolean }): number {

@@ -1,7 +1,7 @@
 import type { Portion } from './water.js';
 
 /** Room that the solids and the free water take without air, mL. */
-export function solidVolumes(portions: readonly Portion[]): number[] {
+function solidVolumes(portions: readonly Portion[]): number[] {
   return portions.map(({ material, mass }) => mass / material.particle);
 }
 

@@ -5,7 +5,7 @@ import type { Mix, PartsBy } from './mix.js';
 import type { MixingWays } from './mixing-method.js';
 
 /** A line of a recipe as it is kept: its material by its key. */
-export interface KeptLine {
+interface KeptLine {
   readonly materialId: string;
   readonly parts: number;
   readonly by?: PartsBy;

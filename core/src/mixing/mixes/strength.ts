@@ -31,7 +31,7 @@ export function mixStrength({ ratio, lightShare, air, ageFactor = 1, pigment = 0
 }
 
 /** Loss of strength to air above 2 %: 5 % of it for each per cent, down to 0.4. */
-export function airFactor(air: number): number {
+function airFactor(air: number): number {
   return Math.min(1, Math.max(0.4, 1 - 0.05 * (air * 100 - 2)));
 }
 

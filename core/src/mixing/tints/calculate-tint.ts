@@ -45,7 +45,7 @@ export const METALLIC_GRADE = 6;
 const between = (a: Spectrum, b: Spectrum, share: number): Spectrum => a.map((r, i) => r + (b[i]! - r) * share);
 
 /** Colours across a band of doubt, from weak to strong. */
-export function neighbours({ weaker, stronger }: Doubt): string[] {
+function neighbours({ weaker, stronger }: Doubt): string[] {
   return Array.from({ length: NEIGHBOURS }, (_, i) => hexOf(between(weaker, stronger, i / (NEIGHBOURS - 1))));
 }
 

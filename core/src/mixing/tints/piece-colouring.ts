@@ -8,7 +8,7 @@ export type BandsBy = 'height' | 'volume';
 export type BandEdge = 'crisp' | 'blended';
 
 /** A tint with its share of a piece. */
-export interface ColourPart<T> {
+interface ColourPart<T> {
   readonly tint: T;
   readonly share: number;
 }

@@ -5,7 +5,7 @@ import { tintedBase, tinter, type Colourant } from './colouring.js';
 import { colourDifference, labDifference, labOf, type Lab } from './spectrum.js';
 
 /** A pigment on the shelf, by its key; its price is for a gram, where it is known. */
-export interface ShelfPigment {
+interface ShelfPigment {
   readonly id: string;
   readonly colourant: Colourant;
   readonly price?: number;

@@ -15,7 +15,7 @@ export interface Tint {
 }
 
 /** Parts of sand to one of binder by volume, in which tints are calculated and chips are cast. */
-export const CHIP_SAND = 2;
+const CHIP_SAND = 2;
 
 /** The mix that a chip on some base is cast from: one of binder to two of its sand, for pouring. */
 export function chipMix({ binder, sand }: TintBase, doses: readonly Dose[] = []): Mix {

@@ -8,7 +8,7 @@ export type Arrangement = 'stacked' | 'panel box';
 export const arrangements: readonly Arrangement[] = ['stacked', 'panel box'];
 
 /** A part of an article, from the ground up; mass in g as it is now. */
-export interface ArticlePart extends PlacedPart {
+interface ArticlePart extends PlacedPart {
   readonly code: string;
   readonly name: string;
   readonly mass: number;

@@ -46,14 +46,14 @@ export const sealerOfCoat = ({ product, sealer }: Pick<Coat, 'product' | 'sealer
   product ?? sealers[sealer];
 
 /** A place in which a cast stands from a time on, ms. */
-export interface Stay {
+interface Stay {
   readonly from: number;
   readonly place: string;
   readonly placeId?: string;
 }
 
 /** A bath that a cast lies in, since a time, for so many hours. */
-export interface Soak {
+interface Soak {
   readonly bath: Bath;
   readonly since: number;
   readonly hours: number;

@@ -21,7 +21,7 @@ import type { Life } from './life.js';
 const HALF_BAND = 1.2816;
 
 /** A cast of the same pour whose weighings stand for others. */
-export interface WeighedSibling {
+interface WeighedSibling {
   readonly code: string;
   readonly life: Life;
   readonly expected: Expected;

@@ -37,7 +37,7 @@ export interface InItsAir {
 }
 
 /** Water off a face in an hour, open and as it is covered; kg/m²/h. */
-export interface FaceOutlook {
+interface FaceOutlook {
   readonly at: number;
   readonly open: number;
   readonly covered: number;

@@ -40,7 +40,7 @@ export function expectedNow(
 }
 
 /** Whether a scale of that step, g, tells too little of one such piece: several are better weighed together. */
-export const isCoarseFor = ({ expected }: Pick<WeighedCast, 'expected'>, step: number): boolean =>
+const isCoarseFor = ({ expected }: Pick<WeighedCast, 'expected'>, step: number): boolean =>
   step > COARSE * LOOKED_FOR * expected.dry;
 
 /** Less than this share of what should lie there is an empty scale, or one that is just being loaded. */

@@ -16,9 +16,9 @@ export interface CleanedSeries {
 }
 
 /** A longer silence than this is a gap. */
-export const LONGEST_SILENCE = 3 * HOUR;
+const LONGEST_SILENCE = 3 * HOUR;
 /** A sensor that tells the very same for so long is stuck. */
-export const STUCK_AFTER = 24 * HOUR;
+const STUCK_AFTER = 24 * HOUR;
 /** A spike: so far off both its neighbours, °C, which lie so near in time and agree so well. */
 const SPIKE = { off: 12, near: 40 * MINUTE, agree: 5 };
 

@@ -43,10 +43,10 @@ export interface PotLife extends Span {
   readonly good: number;
 }
 
-export type TimelineWarningKind = 'stiffens' | 'edge' | 'cold-joint' | 'both-hands';
+type TimelineWarningKind = 'stiffens' | 'edge' | 'cold-joint' | 'both-hands';
 
 /** What will not go as it should. */
-export interface TimelineWarning {
+interface TimelineWarning {
   readonly kind: TimelineWarningKind;
   readonly step: string;
   readonly text: string;

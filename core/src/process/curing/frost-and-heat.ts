@@ -11,7 +11,7 @@ export interface WeatherWarning {
 }
 
 /** Frost harms a piece until it has this strength, MPa. */
-export const FROST_PROOF = 3.5;
+const FROST_PROOF = 3.5;
 /** Portland hardly goes on below this, °C. */
 export const COLD = 5;
 /** A hot place in the first days, °C. */

@@ -9,7 +9,7 @@ export interface PhReading {
 /** At this pH or lower, plants, fish and birds take no harm. */
 export const PH_TARGET = 8.5;
 /** Soaks that the handbook counts on, each 24 to 48 h with fresh water. */
-export const USUAL_SOAKS = 3;
+const USUAL_SOAKS = 3;
 /** How far pH falls at a change of water, by the handbook, until two readings show it. */
 const USUAL_FALL = 1;
 const LEAST_FALL = 0.1;

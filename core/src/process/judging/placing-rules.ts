@@ -34,7 +34,7 @@ function gradeCost({ mix, conditions }: PourPlan, grade: Grade): string {
 }
 
 /** A remedy that is another consistency, with its cost. */
-export const toGrade = (plan: PourPlan, grade: Grade): Remedy<PlanChange> => ({
+const toGrade = (plan: PourPlan, grade: Grade): Remedy<PlanChange> => ({
   text: `Make it “${consistency(grade).name}”.`,
   change: { grade },
   cost: gradeCost(plan, grade),

@@ -13,7 +13,7 @@ export interface BenchOf {
 }
 
 /** How a pour is run, from what was chosen for it. */
-export const waysOf = (
+const waysOf = (
   { release, finish = 'broom', people = 1 }: Pick<PourChoices, 'release' | 'finish' | 'people'>,
   windows?: readonly number[],
 ): RunWays => {

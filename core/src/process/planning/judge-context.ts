@@ -15,14 +15,7 @@ export interface LastingAside extends PutAside {
 }
 
 /** What a mould is, for whoever judges it. */
-export const traitsOf = ({
-  flexibility,
-  material,
-  sleeve,
-  meshOpening,
-  coreMass,
-  release,
-}: KeptMould): MouldTraits => ({
+const traitsOf = ({ flexibility, material, sleeve, meshOpening, coreMass, release }: KeptMould): MouldTraits => ({
   flexibility,
   ...(material && { material }),
   ...(sleeve !== undefined && { sleeve }),

@@ -76,7 +76,7 @@ export function ballastSandOf({ ballastSandId }: Pick<PourSources['workshop'], '
 }
 
 /** Conditions under which a mix of the workshop is calculated. */
-export function mixConditionsOf(view: KeptMix, mix: Mix, { lots, lessons, now }: PourSources): MixConditions {
+function mixConditionsOf(view: KeptMix, mix: Mix, { lots, lessons, now }: PourSources): MixConditions {
   return conditionsOf(mix, { moistCuringDays: view.moistCuringDays, lots, lessons: lessons(view.id), now });
 }
 

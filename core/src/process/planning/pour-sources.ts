@@ -16,7 +16,7 @@ export interface KeptMould extends MouldTraits {
 }
 
 /** What is chosen of one mould of a pour. */
-export interface ChosenItem {
+interface ChosenItem {
   readonly mouldId: string;
   readonly count: number;
   /** Height to which it is filled, mm; to the rim where left out. */

@@ -8,7 +8,7 @@ export interface Fill {
 }
 
 /** What of a fill goes into one batch, mL. */
-export interface FillPart {
+interface FillPart {
   readonly id: string;
   readonly volume: number;
 }

@@ -18,9 +18,6 @@ export const finishShares: Record<FinishKind, readonly [from: number, to: number
   broom: [0.35, 0.6],
 };
 
-/** Later than this share of the initial set nothing can be done to a face. */
-export const TOO_LATE = 0.75;
-
 /** How to tell that it is time. */
 export const BRISTLE_TEST =
   'Draw one bristle line at the edge: paste that drags is early, a line that barely marks is late.';

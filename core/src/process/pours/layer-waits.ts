@@ -6,7 +6,7 @@ import type { PourPlan } from './plan.js';
 /** Shares of the initial set within which the next layer goes on, by the edge that is wanted. */
 const windows: Record<BandEdge, readonly [from: number, to: number]> = { crisp: [0.6, 1.2], blended: [0, 0.35] };
 /** Later than this share of the initial set, a layer no longer grows onto the one below. */
-export const COLD_JOINT = 1.5;
+const COLD_JOINT = 1.5;
 
 /** When the next layer goes on, hours after the one below was laid. */
 export interface LayerWait {

@@ -25,7 +25,7 @@ export interface PieceFigures {
 }
 
 /** What an item's inset takes out of its mix, mL. */
-export const displaced = ({ inset }: Pick<PourItem, 'inset'>): number => (inset ? insetVolume(inset) : 0);
+const displaced = ({ inset }: Pick<PourItem, 'inset'>): number => (inset ? insetVolume(inset) : 0);
 
 /** Of that, what lies on the bottom, below every layer and every lift, mL. */
 export const displacedBelow = ({ inset }: Pick<PourItem, 'inset'>): number =>

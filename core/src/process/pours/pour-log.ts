@@ -38,7 +38,7 @@ const ingredients = ({ mix: { lines, doses = [] } }: PourPlan): Material[] =>
   [...lines, ...doses].map(({ material }) => material);
 
 /** Refuses a log that cannot be. @throws InputError */
-export function checkLog(plan: PourPlan, log: PourLog): void {
+function checkLog(plan: PourPlan, log: PourLog): void {
   const check = new Checker();
   for (const material of ingredients(plan)) {
     check.number(`used.${material.id}`, log.used[material.id], `The ${material.name.toLowerCase()} used`, {

@@ -11,7 +11,7 @@ export interface CalculatedPart {
 }
 
 /** Masses of all batches of a part, g. */
-export const massesOfPart = ({ sheet }: Pick<CalculatedPart, 'sheet'>): BatchMasses => sheet.whole;
+const massesOfPart = ({ sheet }: Pick<CalculatedPart, 'sheet'>): BatchMasses => sheet.whole;
 
 /** Everything that the mixes of a pour take together but water, g dry. */
 function goodsOf(parts: readonly CalculatedPart[]): Portion[] {

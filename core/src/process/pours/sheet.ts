@@ -29,7 +29,7 @@ import { measuringWarnings, splitWarnings, waterWarnings } from './sheet-warning
 import { waterPlan, type WaterPlan } from './water-plan.js';
 
 /** One batch of a pour on average; where all bucketfuls are alike, each of them. */
-export interface SheetBatch {
+interface SheetBatch {
   /** With their measures where all bucketfuls are alike. */
   readonly lines: readonly SheetLine[];
   readonly doses: readonly SheetDose[];

@@ -3,7 +3,7 @@ import { tintVolumes, type TintVolume } from './layers.js';
 import type { PourItem, PourTint } from './plan.js';
 
 /** What one kind of mould takes of a turn's tint. */
-export interface TurnShare {
+interface TurnShare {
   readonly item: PourItem;
   /** Which of the pour's items, from 0. */
   readonly at: number;

@@ -2,7 +2,7 @@
 export type Decoration = 'paint' | 'wash' | 'powder' | 'foil' | 'label' | 'dye bath';
 
 /** Where a decoration stands towards the sealer. */
-export type DecorationOrder = 'under' | 'over' | 'either';
+type DecorationOrder = 'under' | 'over' | 'either';
 
 export interface DecorationGuide {
   readonly name: string;

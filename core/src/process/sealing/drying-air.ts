@@ -17,7 +17,7 @@ const LEAST = 0.2;
 const MOST = 2;
 
 /** What air can still take up, kPa: saturation pressure by Magnus's formula (over water) less what is in it. */
-export const vapourDeficit = ({ temperature, humidity }: DryingAir): number =>
+const vapourDeficit = ({ temperature, humidity }: DryingAir): number =>
   0.6112 * Math.exp((17.62 * temperature) / (243.12 + temperature)) * (1 - humidity);
 
 const USUAL = vapourDeficit({ temperature: 20, humidity: 0.5 });

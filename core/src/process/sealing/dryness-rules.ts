@@ -16,13 +16,13 @@ export const WEIGHINGS_NEEDED = 3;
 export const HOURS_NEEDED = 40;
 
 /** Most water still to leave: share of dry mass and share of the expected loss. */
-export interface DrynessLimit {
+interface DrynessLimit {
   readonly ofDry: number;
   readonly ofLoss: number;
 }
 
 /** Limits before sealing; stricter before a film or a candle. */
-export const drynessLimits: Record<'open' | 'film', DrynessLimit> = {
+const drynessLimits: Record<'open' | 'film', DrynessLimit> = {
   open: { ofDry: 0.015, ofLoss: 0.3 },
   film: { ofDry: 0.007, ofLoss: 0.15 },
 };

@@ -25,7 +25,7 @@ const BOUND = 0.8;
 const LONGEST = 24 * 60;
 
 /** Median and the ends of the 80 % band. */
-export interface Banded {
+interface Banded {
   readonly middle: number;
   readonly low: number;
   readonly high: number;
