@@ -1,6 +1,7 @@
 // @ts-check
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
+import { ensureNode, ensurePackages } from './lib/packages.mjs';
 import { root } from './lib/paths.mjs';
 import { ensurePostgres } from './lib/postgres.mjs';
 import { run, say, Stop } from './lib/say.mjs';
@@ -21,6 +22,8 @@ function must(program, args, env = {}) {
 
 /** Types, lint, and the tests that a change can touch: against what is committed, or against the revision that is named. */
 async function main() {
+  ensureNode();
+  ensurePackages();
   const [since = 'HEAD'] = process.argv.slice(2);
   must('tsc', ['-b']);
   for (const project of ['web', 'e2e', 'tsconfig.scripts.json']) must('tsc', ['-p', project, '--noEmit']);

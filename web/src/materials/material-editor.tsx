@@ -1,31 +1,15 @@
-import { useState } from 'react';
-import { handbookMaterials } from '@dewpot/core';
-import type { MaterialInput, MaterialView, StoresView } from '@dewpot/contract';
-import { v7 as uuid } from 'uuid';
-import { useRemoveStore, useSaveStore } from '../api/materials';
+import { handbookMaterials, type HandbookMaterial } from '@dewpot/core';
+import type { MaterialView, StoresView } from '@dewpot/contract';
+import { useRemoveStore } from '../api/materials';
 import { EditDialog } from '../ui/edit-dialog';
 import { SelectField } from '../ui/select-field';
 import { SettingTimesFields, withTimes } from '../ui/setting-times-fields';
 import { TextField } from '../ui/text-field';
-import {
-  additiveKinds,
-  blank,
-  bulkings,
-  families,
-  kinds,
-  powderSizes,
-  sizesOf,
-  tidyMaterial,
-  usualSheet,
-} from './material-fields';
+import { additiveKinds, bulkings, families, kinds, powderSizes, sizesOf, usualSheet } from './material-fields';
 import { MaterialColour } from './material-colour';
 import { SealerSheetFields } from './sealer-sheet-fields';
+import { useMaterial, type MaterialEdit } from './use-material';
 import { WeighScoop } from './weigh-scoop';
-
-function inputOf(material: MaterialView): MaterialInput {
-  const { id: _, ...rest } = material;
-  return rest;
-}
 
 /** A material's densities and its thirst. The handbook's figures are defaults: what was measured replaces them. */
 export function MaterialEditor({
@@ -37,27 +21,72 @@ export function MaterialEditor({
   stores: StoresView;
   onClose: () => void;
 }) {
-  const save = useSaveStore();
+  const edit = useMaterial(material, onClose);
   const remove = useRemoveStore();
-  const [id] = useState(() => material?.id ?? uuid());
-  const [draft, setDraft] = useState<MaterialInput>(() => (material ? inputOf(material) : blank));
-  const [tried, setTried] = useState(false);
-  // Fields keep what is typed in them; a figure put in from elsewhere makes them again.
-  const [round, setRound] = useState(0);
-  const set = (part: Partial<MaterialInput>) => setDraft({ ...draft, ...part });
-  const putIn = (part: Partial<MaterialInput>) => {
-    set(part);
-    setRound(round + 1);
-  };
+  const { id, draft, tried, round, save, set, putIn } = edit;
   const missing = handbookMaterials.filter(({ name }) => stores.materials.every((one) => one.name !== name));
-  const binds = draft.kind === 'binder' || draft.kind === 'pre-blend';
-  const powder = draft.powder ?? { low: NaN, high: NaN, binderShare: 1, doseShare: 1 };
-  const wrong =
-    !draft.name.trim() ||
-    sizesOf(draft.kind).some(([size]) => !Number.isFinite(draft[size])) ||
-    (draft.kind === 'pre-blend' && powderSizes.some(([size]) => !Number.isFinite(powder[size])));
-  const keep = () =>
-    wrong ? setTried(true) : save.mutate({ id, kind: 'materials', input: tidyMaterial(draft) }, { onSuccess: onClose });
+  return (
+    <EditDialog
+      title={material ? material.name : 'A material'}
+      busy={save.isPending || remove.isPending}
+      error={save.error ?? remove.error}
+      onSave={edit.keep}
+      onRemove={material && (() => remove.mutate({ id, kind: 'materials' }, { onSuccess: onClose }))}
+      onClose={onClose}
+    >
+      {!material && missing.length > 0 && <FromHandbook missing={missing} onChosen={edit.fromHandbook} />}
+      <TextField
+        label="Name"
+        value={draft.name}
+        maxLength={80}
+        error={tried && !draft.name.trim() ? 'Give it a name, such as “Washed river sand”.' : undefined}
+        onChange={(event) => set({ name: event.target.value })}
+      />
+      <KindAndSizes edit={edit} />
+      <BagTimes edit={edit} />
+      {draft.kind === 'sealer' && (
+        <SealerSheetFields
+          key={`sheet ${round}`}
+          sheet={draft.sealer ?? usualSheet('penetrating')}
+          tried={tried}
+          onChange={(sealer, replaced) => (replaced ? putIn({ sealer }) : set({ sealer }))}
+        />
+      )}
+      <MaterialColour key={`colour ${round}`} draft={draft} onChange={set} />
+      {draft.kind !== 'additive' && draft.kind !== 'sealer' && (
+        <WeighScoop scoops={stores.scoops} onBulk={(bulk) => putIn({ bulk })} />
+      )}
+    </EditDialog>
+  );
+}
+
+const binds = ({ draft: { kind } }: MaterialEdit) => kind === 'binder' || kind === 'pre-blend';
+
+function FromHandbook({
+  missing,
+  onChosen,
+}: {
+  missing: readonly HandbookMaterial[];
+  onChosen: (material: HandbookMaterial) => void;
+}) {
+  return (
+    <SelectField
+      label="From the handbook"
+      value=""
+      options={[
+        { value: '', label: 'none: I measure it myself' },
+        ...missing.map(({ key, name }) => ({ value: key, label: name })),
+      ]}
+      onChange={(chosen) => {
+        const found = missing.find(({ key }) => key === chosen);
+        if (found) onChosen(found);
+      }}
+    />
+  );
+}
+
+function KindAndSizes({ edit }: { edit: MaterialEdit }) {
+  const { draft, powder, tried, round, set } = edit;
   const number = (label: string, value: number | undefined, put: (value: number) => void) => (
     <TextField
       key={`${label} ${round}`}
@@ -71,38 +100,7 @@ export function MaterialEditor({
     />
   );
   return (
-    <EditDialog
-      title={material ? material.name : 'A material'}
-      busy={save.isPending || remove.isPending}
-      error={save.error ?? remove.error}
-      onSave={keep}
-      onRemove={material && (() => remove.mutate({ id, kind: 'materials' }, { onSuccess: onClose }))}
-      onClose={onClose}
-    >
-      {!material && missing.length > 0 && (
-        <SelectField
-          label="From the handbook"
-          value=""
-          options={[
-            { value: '', label: 'none: I measure it myself' },
-            ...missing.map(({ key, name }) => ({ value: key, label: name })),
-          ]}
-          onChange={(chosen) => {
-            const found = missing.find(({ key }) => key === chosen);
-            if (!found) return;
-            const { key: _, ...figures } = found;
-            setDraft({ ...figures, version: 0 });
-            setRound(round + 1);
-          }}
-        />
-      )}
-      <TextField
-        label="Name"
-        value={draft.name}
-        maxLength={80}
-        error={tried && !draft.name.trim() ? 'Give it a name, such as “Washed river sand”.' : undefined}
-        onChange={(event) => set({ name: event.target.value })}
-      />
+    <>
       <div className="grid gap-3 sm:grid-cols-2">
         <SelectField label="It is" value={draft.kind} options={kinds} onChange={(kind) => set({ kind })} />
         {draft.kind !== 'sealer' && (
@@ -113,7 +111,7 @@ export function MaterialEditor({
             onChange={(bulking) => set({ bulking })}
           />
         )}
-        {binds && (
+        {binds(edit) && (
           <SelectField
             label="It binds like"
             value={draft.family ?? 'portland'}
@@ -144,26 +142,20 @@ export function MaterialEditor({
           binder in it changes none of them.
         </p>
       )}
-      {binds && (
-        <fieldset key={`times ${round}`} className="mt-1">
-          <legend className="quiet mb-2 text-sm">
-            What its bag says, where it says so; the handbook’s times hold where these are empty.
-          </legend>
-          <SettingTimesFields times={draft.times} onChange={(times) => setDraft(withTimes(draft, times))} />
-        </fieldset>
-      )}
-      {draft.kind === 'sealer' && (
-        <SealerSheetFields
-          key={`sheet ${round}`}
-          sheet={draft.sealer ?? usualSheet('penetrating')}
-          tried={tried}
-          onChange={(sealer, replaced) => (replaced ? putIn({ sealer }) : set({ sealer }))}
-        />
-      )}
-      <MaterialColour key={`colour ${round}`} draft={draft} onChange={set} />
-      {draft.kind !== 'additive' && draft.kind !== 'sealer' && (
-        <WeighScoop scoops={stores.scoops} onBulk={(bulk) => putIn({ bulk })} />
-      )}
-    </EditDialog>
+    </>
+  );
+}
+
+/** Setting times as the bag of a binder says them. */
+function BagTimes({ edit }: { edit: MaterialEdit }) {
+  const { draft, round, setDraft } = edit;
+  if (!binds(edit)) return null;
+  return (
+    <fieldset key={`times ${round}`} className="mt-1">
+      <legend className="quiet mb-2 text-sm">
+        What its bag says, where it says so; the handbook’s times hold where these are empty.
+      </legend>
+      <SettingTimesFields times={draft.times} onChange={(times) => setDraft(withTimes(draft, times))} />
+    </fieldset>
   );
 }

@@ -1,5 +1,5 @@
 import { InputError, type PourItem, type PourPart, type Skin, skinOf } from '@dewpot/core';
-import type { PourItemInput } from '@dewpot/contract';
+import type { MixView, MouldView, PourItemInput } from '@dewpot/contract';
 import { Minus, Plus, X } from 'lucide-react';
 import { Button } from '../ui/button';
 import { Piece, pieceSize } from '../ui/piece';
@@ -8,6 +8,9 @@ import { freeOf } from './full-moulds';
 import { MouldPicker } from './mould-picker';
 import { itemOf } from './plan';
 import type { ChoicesProps } from './pour-choices';
+
+/** Most pieces of one mould in a pour. */
+const MOST = 500;
 
 /** What a piece is drawn in before its mix is chosen. */
 const NO_COLOUR = '#b3ada1';
@@ -40,87 +43,26 @@ export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { 
   );
   const put = (at: number, part: Partial<PourItemInput>) =>
     onChange({ items: input.items.map((item, i) => (i === at ? { ...item, ...part } : item)) });
-  const setCount = (at: number, count: number) => put(at, { count: Math.min(500, Math.max(1, count)) });
+  const leaveOut = (at: number) => onChange({ items: input.items.filter((_, i) => i !== at) });
   return (
     <section className="card-slab no-print" aria-label="Which moulds">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-4">
         <ul className="contents">
           {chosen.map(({ item, at, mould, planned }) => (
-            <li key={at} className="flex w-72 items-center gap-3">
-              <svg viewBox="0 0 160 112" className="w-24 shrink-0" aria-hidden="true">
-                <g transform="translate(80 104)">
-                  <Piece
-                    shape={mould.shape}
-                    colour={skinFor(planned?.item)?.parts[0]?.colour ?? planned?.part.colour ?? NO_COLOUR}
-                    skin={skinFor(planned?.item)}
-                    scale={98 / tallest}
-                  />
-                </g>
-              </svg>
-              <div className="min-w-0 flex-1">
-                <p className="flex items-start justify-between gap-1 leading-tight">
-                  <span className="line-clamp-2 font-semibold" title={mould.name}>
-                    {mould.name}
-                  </span>
-                  {chosen.length > 1 && (
-                    <Button
-                      look="plain"
-                      size="own"
-                      className="h-9 w-9 min-h-9 p-0"
-                      aria-label={`Leave ${mould.name} out`}
-                      onClick={() => onChange({ items: input.items.filter((_, i) => i !== at) })}
-                    >
-                      <X size={16} aria-hidden="true" />
-                    </Button>
-                  )}
-                </p>
-                <div className="mt-1 flex items-center gap-1">
-                  <Button
-                    className="w-12 p-0"
-                    aria-label={`One ${mould.name} less`}
-                    onClick={() => setCount(at, item.count - 1)}
-                  >
-                    <Minus aria-hidden="true" />
-                  </Button>
-                  <input
-                    type="number"
-                    min={1}
-                    max={500}
-                    aria-label={`How many of ${mould.name}`}
-                    className="input input-bordered numeral h-12 w-14 text-center text-xl"
-                    value={item.count}
-                    onChange={(event) => setCount(at, Math.round(event.target.valueAsNumber) || 1)}
-                  />
-                  <Button
-                    className="w-12 p-0"
-                    aria-label={`One ${mould.name} more`}
-                    onClick={() => setCount(at, item.count + 1)}
-                  >
-                    <Plus aria-hidden="true" />
-                  </Button>
-                </div>
-                <FreeNote free={freeOf(mould, full, wantedOf(mould.id))} onTake={(count) => setCount(at, count)} />
-                {mixes.length > 1 && chosen.length > 1 && (
-                  <select
-                    className="select select-bordered mt-1 h-11 w-full ps-2 text-xs"
-                    aria-label={`Mix of ${mould.name}`}
-                    value={item.mixId ?? input.mixId}
-                    onChange={({ target: { value } }) => put(at, { mixId: value })}
-                  >
-                    {mixes.map(({ id, name }) => (
-                      <option key={id} value={id}>
-                        {name}
-                      </option>
-                    ))}
-                  </select>
-                )}
-              </div>
-            </li>
+            <ChosenMould
+              key={at}
+              {...{ item, mould, planned, mixes }}
+              mixId={input.mixId}
+              scale={98 / tallest}
+              free={freeOf(mould, full, wantedOf(mould.id))}
+              onPut={(part) => put(at, part)}
+              onLeaveOut={chosen.length > 1 ? () => leaveOut(at) : undefined}
+            />
           ))}
           {gone.map((at) => (
             <li key={at} className="border-error flex w-72 items-center justify-between gap-3 border-l-4 pl-3">
               <span>Mould {at + 1} of this pour is gone.</span>
-              <Button onClick={() => onChange({ items: input.items.filter((_, i) => i !== at) })}>Leave it out</Button>
+              <Button onClick={() => leaveOut(at)}>Leave it out</Button>
             </li>
           ))}
         </ul>
@@ -131,5 +73,102 @@ export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { 
         />
       </div>
     </section>
+  );
+}
+
+function ChosenMould({
+  item,
+  mould,
+  planned,
+  mixes,
+  mixId,
+  scale,
+  free,
+  onPut,
+  onLeaveOut,
+}: {
+  item: PourItemInput;
+  mould: MouldView;
+  planned: ReturnType<typeof itemOf>;
+  mixes: readonly MixView[];
+  /** The pour's own mix. */
+  mixId: string;
+  scale: number;
+  free: ReturnType<typeof freeOf>;
+  onPut: (part: Partial<PourItemInput>) => void;
+  /** Undefined for the only one. */
+  onLeaveOut: (() => void) | undefined;
+}) {
+  const skin = skinFor(planned?.item);
+  const setCount = (count: number) => onPut({ count: Math.min(MOST, Math.max(1, count)) });
+  return (
+    <li className="flex w-72 items-center gap-3">
+      <svg viewBox="0 0 160 112" className="w-24 shrink-0" aria-hidden="true">
+        <g transform="translate(80 104)">
+          <Piece
+            shape={mould.shape}
+            colour={skin?.parts[0]?.colour ?? planned?.part.colour ?? NO_COLOUR}
+            skin={skin}
+            scale={scale}
+          />
+        </g>
+      </svg>
+      <div className="min-w-0 flex-1">
+        <p className="flex items-start justify-between gap-1 leading-tight">
+          <span className="line-clamp-2 font-semibold" title={mould.name}>
+            {mould.name}
+          </span>
+          {onLeaveOut && (
+            <Button
+              look="plain"
+              size="own"
+              className="h-9 w-9 min-h-9 p-0"
+              aria-label={`Leave ${mould.name} out`}
+              onClick={onLeaveOut}
+            >
+              <X size={16} aria-hidden="true" />
+            </Button>
+          )}
+        </p>
+        <Count mould={mould} count={item.count} onCount={setCount} />
+        <FreeNote free={free} onTake={setCount} />
+        {mixes.length > 1 && onLeaveOut && (
+          <select
+            className="select select-bordered mt-1 h-11 w-full ps-2 text-xs"
+            aria-label={`Mix of ${mould.name}`}
+            value={item.mixId ?? mixId}
+            onChange={({ target: { value } }) => onPut({ mixId: value })}
+          >
+            {mixes.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        )}
+      </div>
+    </li>
+  );
+}
+
+function Count({ mould, count, onCount }: { mould: MouldView; count: number; onCount: (count: number) => void }) {
+  return (
+    <div className="mt-1 flex items-center gap-1">
+      <Button className="w-12 p-0" aria-label={`One ${mould.name} less`} onClick={() => onCount(count - 1)}>
+        <Minus aria-hidden="true" />
+      </Button>
+      <input
+        type="number"
+        min={1}
+        max={MOST}
+        aria-label={`How many of ${mould.name}`}
+        className="input input-bordered numeral h-12 w-14 text-center text-xl"
+        value={count}
+        onChange={(event) => onCount(Math.round(event.target.valueAsNumber) || 1)}
+      />
+      <Button className="w-12 p-0" aria-label={`One ${mould.name} more`} onClick={() => onCount(count + 1)}>
+        <Plus aria-hidden="true" />
+      </Button>
+    </div>
   );
 }

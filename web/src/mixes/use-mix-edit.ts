@@ -1,0 +1,56 @@
+import { useDeferredValue, useMemo, useState } from 'react';
+import { lessonsFor } from '@dewpot/core';
+import type { MixInput } from '@dewpot/contract';
+import { useNavigate } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { useRemoveMix, useSaveMix } from '../api/mixes';
+import { useMixColour } from '../api/tints';
+import { toast } from '../ui/toast';
+import { useDay } from '../ui/use-now';
+import { useCalculatedMix } from './use-calculated-mix';
+import type { MixSources } from './use-mix-sources';
+
+/** A recipe that is being written: its draft, what follows from it, and how it is kept. */
+export function useMixEdit(id: string | undefined, first: MixInput, { stores, pours }: MixSources) {
+  const navigate = useNavigate();
+  const [key] = useState(() => id ?? uuid());
+  const [draft, setDraft] = useState(first);
+  const [unnamed, setUnnamed] = useState(false);
+  const save = useSaveMix();
+  const remove = useRemoveMix();
+  // The age of cement is told by the day: a clock that ticks must not calculate everything again.
+  const now = useDay();
+  const lessons = useMemo(() => lessonsFor(id, pours), [id, pours]);
+  const known = useMemo(() => ({ stores, lessons, now }), [stores, lessons, now]);
+  const calculated = useCalculatedMix(draft, known);
+  const dried = useMixColour()({ ...draft, colourCalculated: true }, calculated.mix);
+  const keep = (version = draft.version) => {
+    const name = draft.name.trim();
+    if (!name) return setUnnamed(true);
+    save.mutate(
+      { id: key, input: { ...draft, name, ...(draft.colourCalculated && { colour: dried }), version } },
+      {
+        onSuccess: (kept) => {
+          setDraft((now) => ({ ...now, version: kept.version }));
+          toast.success(`${kept.name} is kept.`);
+          if (!id) void navigate(`/mixes/${key}`, { replace: true });
+        },
+      },
+    );
+  };
+  const throwAway = id
+    ? {
+        question: `Throw ${draft.name} away? Pours made with it keep their record.`,
+        act: () => remove.mutate(id, { onSuccess: () => void navigate('/mixes') }),
+      }
+    : undefined;
+  return {
+    ...{ id, draft, setDraft, unnamed, lessons, calculated, dried },
+    set: (part: Partial<MixInput>) => setDraft({ ...draft, ...part }),
+    // Proposals may lag a key behind; the figures may not.
+    settled: useDeferredValue(calculated),
+    ...{ save, keep, throwAway, failure: save.error ?? remove.error },
+  };
+}
+
+export type MixEdit = ReturnType<typeof useMixEdit>;

@@ -1,0 +1,81 @@
+import { useMemo, useState } from 'react';
+import { mouldRecord } from '@dewpot/core';
+import type { MouldView } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { allCastsQuery } from '../api/casts';
+import { useRemoveMould, useSaveMould } from '../api/moulds';
+import { useJudgedPair } from '../judging';
+import { toast } from '../ui/toast';
+import { inputOf, type MouldDraft } from './draft';
+import type { Start } from './starts';
+import { useAsKept } from './use-as-kept';
+import { useCalculatedMould } from './use-calculated-mould';
+import { useFileReading } from './use-file-reading';
+import { useMixOfMould } from './use-mix';
+
+/** What came of the casts of this mould. */
+function useRecord(id: string | undefined) {
+  const { data } = useQuery({ ...allCastsQuery, enabled: id !== undefined });
+  return useMemo(
+    () =>
+      mouldRecord(
+        (data ?? [])
+          .filter(({ mouldId }) => mouldId === id)
+          .map(({ life, snapshot }) => ({ life, release: snapshot.release })),
+      ),
+    [data, id],
+  );
+}
+
+/** A mould that is being drawn: its draft, what follows from it in a mix, and how it is kept. */
+export function useMouldEdit(known: MouldView | undefined, first: MouldDraft) {
+  const navigate = useNavigate();
+  const [key] = useState(() => known?.id ?? uuid());
+  const [draft, setDraft] = useState(first);
+  const [mixId, setMixId] = useState<string>();
+  const [unnamed, setUnnamed] = useState(false);
+  const save = useSaveMould();
+  const remove = useRemoveMould();
+  const { mixes, view, mix } = useMixOfMould(mixId);
+  const calculated = useCalculatedMould(draft, mix);
+  const judged = useJudgedPair(useAsKept(draft, key), view);
+  const record = useRecord(known?.id);
+  const reading = useFileReading();
+  const set = (part: Partial<MouldDraft>) => setDraft((now) => ({ ...now, ...part }));
+  const setShape = (shape: MouldDraft['shape']) => set({ shape });
+  /** The drawing takes another shape; the one before can be put back. */
+  const take = ({ shape }: Start) => {
+    const before = draft.shape;
+    reading.close();
+    setShape(shape);
+    toast.success('The drawing shows the file now.', {
+      action: { label: 'Put it back', onClick: () => setShape(before) },
+    });
+  };
+  const keep = (version = draft.version) => {
+    if (!draft.name.trim()) return setUnnamed(true);
+    save.mutate(
+      { id: key, input: { ...inputOf(draft), version } },
+      {
+        onSuccess: (mould) => {
+          set({ version: mould.version });
+          toast.success(`${mould.name} is kept.`);
+          if (!known) void navigate(`/moulds/${key}`, { replace: true });
+        },
+      },
+    );
+  };
+  const throwAway = known && {
+    question: `Throw ${draft.name} away? Casts made from it keep their record.`,
+    act: () => remove.mutate(known.id, { onSuccess: () => void navigate('/moulds') }),
+  };
+  return {
+    ...{ known, draft, setDraft, set, setShape, unnamed, reading, take },
+    ...{ calculated, judged, record, mixes, mixId, setMixId },
+    ...{ save, keep, throwAway, failure: save.error ?? remove.error },
+  };
+}
+
+export type MouldEdit = ReturnType<typeof useMouldEdit>;

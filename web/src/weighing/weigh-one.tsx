@@ -1,0 +1,121 @@
+import { Button } from '../ui/button';
+import { lookToday } from '../ui/casts/reading';
+import { sayWhen } from '../ui/format-time';
+import { PieceThumb } from '../ui/piece-thumb';
+import { QuantityField } from '../ui/quantity-field';
+import { Failure } from '../ui/states';
+import { useUnits } from '../ui/units';
+import { useWeighing, type ToWeigh } from './use-weighing';
+
+/** One piece, or like ones together, on the scale. */
+export function WeighOne({
+  here,
+  count,
+  now,
+  onNext,
+  onBack,
+}: {
+  here: ToWeigh;
+  count: string;
+  now: number;
+  onNext: () => void;
+  onBack?: () => void;
+}) {
+  const units = useUnits();
+  const weighing = useWeighing(here.casts, now, onNext);
+  const { mass, step, busy } = weighing;
+  return (
+    <div className="mx-auto flex max-w-2xl flex-col gap-4 p-4">
+      <p className="quiet flex justify-between text-sm">
+        <span>{count}</span>
+        <span>{here.place}</span>
+      </p>
+      <WhatIsWeighed casts={here.casts} now={now} />
+      <p className="numeral text-6xl" aria-live="polite">
+        {mass === undefined ? '–' : units.sayWeighing({ mass, step })}
+      </p>
+      <Expected casts={here.casts} now={now} weighing={weighing} />
+      <QuantityField
+        label="Or typed, in any unit"
+        name="mass"
+        dimension="mass"
+        system={units.system}
+        value={weighing.typed}
+        onChange={weighing.setTyped}
+        className="[&_input]:h-14 [&_input]:text-xl"
+      />
+      {weighing.missing && (
+        <p role="alert" className="text-error">
+          Nothing was weighed yet: put it on the scale, or type what yours shows.
+        </p>
+      )}
+      <Failure error={weighing.error} />
+      {weighing.asksWhetherSure && (
+        <Button look="warning" size="tall" disabled={busy} onClick={() => void weighing.keep(true)}>
+          It is right: keep it
+        </Button>
+      )}
+      <Button
+        look="main"
+        size="own"
+        className="h-20 text-2xl"
+        disabled={busy}
+        onClick={() => void weighing.keep(false)}
+      >
+        Keep, next piece
+      </Button>
+      <div className="flex justify-between">
+        <Button look="plain" size="tall" disabled={!onBack} onClick={onBack}>
+          Back
+        </Button>
+        <Button look="plain" size="tall" onClick={onNext}>
+          Leave it out
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+function WhatIsWeighed({ casts, now }: { casts: ToWeigh['casts']; now: number }) {
+  const first = casts[0]!;
+  const together = casts.length > 1;
+  return (
+    <div className="flex items-center gap-4">
+      <PieceThumb shape={first.snapshot.shape} {...lookToday(first, now)} size={120} />
+      <div className="min-w-0">
+        <h1 className="text-4xl">{together ? `${casts.length} together` : first.code}</h1>
+        <p className="truncate" title={first.snapshot.mouldName}>
+          {first.snapshot.mouldName}
+        </p>
+        {together && <p className="quiet text-sm">{casts.map(({ code }) => code).join(' ')}</p>}
+      </div>
+    </div>
+  );
+}
+
+/** Where the reading comes from, and what it should be about. */
+function Expected({
+  casts,
+  now,
+  weighing: { linked, byScale, together, expected },
+}: {
+  casts: ToWeigh['casts'];
+  now: number;
+  weighing: ReturnType<typeof useWeighing>;
+}) {
+  const units = useUnits();
+  const { weighings, weighedAt } = casts[0]!.life;
+  const last = weighings.at(-1);
+  return (
+    <p className="quiet">
+      {linked
+        ? byScale
+          ? 'By the scale.'
+          : `Put ${together ? 'them' : 'it'} on the scale, or type what yours shows.`
+        : 'No scale in sight: type what yours shows.'}{' '}
+      It should be about {units.say(expected, 'g')}
+      {last && weighedAt !== undefined && !together && ` (last ${units.sayWeighing(last)}, ${sayWhen(weighedAt, now)})`}
+      .
+    </p>
+  );
+}
