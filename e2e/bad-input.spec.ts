@@ -38,7 +38,7 @@ test('a mix without a binder and a scoop of no size are refused', async ({ page 
   await page.getByLabel('Parts of Grey Portland cement').fill('0');
   await expect(page.getByText(/The mix has no part of a binder/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Keep this mix' })).toBeDisabled();
-  await page.goto('/stores');
+  await page.goto('/materials');
   await page.getByRole('button', { name: 'A scoop' }).click();
   await page.getByLabel('What you call it').fill('nothing');
   await page.getByLabel('Holds, struck level').fill('0 mL');

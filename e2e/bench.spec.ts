@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import type { MixView, MouldView, PourView, RunView, StoresView, TintsView } from '@dewpot/contract';
+import type { MixView, MouldView, PourView, RunView, StoreView, TintsView } from '@dewpot/contract';
 import { beginWorkshop, castsOf, enterDemo, expect, pourPots, test, uuid, AS_PAGES } from './house.js';
 
 const read = async <T>(page: Page, path: string) => (await (await page.request.get(`/api/${path}`)).json()) as T;
@@ -30,7 +30,7 @@ test('three moulds in two tints with bands are run to the end with the simulated
   await enterDemo(page);
   const moulds = await read<MouldView[]>(page, 'moulds');
   const mixes = await read<MixView[]>(page, 'mixes');
-  const { scoops } = await read<StoresView>(page, 'stores');
+  const { scoops } = await read<StoreView>(page, 'materials');
   const { tints } = await read<TintsView>(page, 'tints');
   const find = (name: string) => moulds.find((one) => one.name.startsWith(name))!.id;
   const [first, second] = tints.map(({ id }) => id);
@@ -88,7 +88,7 @@ test('three moulds in two tints with bands are run to the end with the simulated
   await page.getByRole('button', { name: 'Poured: 3 casts to the shelf' }).click();
   await expect(page.getByRole('heading', { name: 'The round' })).toBeVisible();
   const casts = (await castsOf(page.request)).filter(({ pourId }) => pourId === id);
-  expect(casts.map(({ snapshot }) => snapshot.skin?.kind).sort()).toEqual(['banded', 'solid', 'solid']);
+  expect(casts.map(({ snapshot }) => snapshot.faceColouring?.kind).sort()).toEqual(['banded', 'solid', 'solid']);
   await page.goto(`/pours/${id}/bench`);
   await page.getByRole('button', { name: /^First edge/ }).click();
   await page.getByText('Just right').click();

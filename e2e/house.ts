@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { expect, test as base, type APIRequestContext, type Page } from '@playwright/test';
-import type { CastView, MaterialView, StoresView } from '@dewpot/contract';
+import type { CastView, MaterialView, StoreView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { startTrial } from '../scripts/lib/trial.mjs';
 
@@ -109,7 +109,7 @@ export async function pourPots(
     const answer = await request[method](`/api/${path}`, { ...AS_PAGES, data });
     expect(answer.ok(), `${path}: ${await answer.text()}`).toBe(true);
   };
-  const { materials } = (await (await request.get('/api/stores')).json()) as StoresView;
+  const { materials } = (await (await request.get('/api/materials')).json()) as StoreView;
   const find = (name: string) => materials.find((one: MaterialView) => one.name.startsWith(name))!.id;
   const [mould, mix, scoop, pour] = [uuid(), uuid(), uuid(), uuid()];
   const core = { name: 'The core', bottom: 18, solid: frustum(124, 160, 162) };
@@ -135,7 +135,7 @@ export async function pourPots(
     ...ofMix,
     version: 0,
   });
-  await send('put', `stores/scoops/${scoop}`, { name: 'the bean can', volume: 400, version: 0 });
+  await send('put', `scoops/${scoop}`, { name: 'the bean can', volume: 400, version: 0 });
   await send('put', `pours/${pour}`, {
     items: [{ mouldId: mould, count }],
     mixId: mix,

@@ -33,7 +33,7 @@ test('one pot goes from the mould on the bench to out of the door', async ({ pag
     await expect(page.getByRole('region', { name: 'What it implies' })).toContainText('between');
     await page.getByRole('button', { name: 'Keep this mix' }).click();
     await expect(page.getByText('Garden grey is kept.')).toBeVisible();
-    await page.goto('/stores');
+    await page.goto('/materials');
     await page.getByRole('button', { name: 'A scoop' }).click();
     await page.getByLabel('What you call it').fill('the bean can');
     await page.getByLabel('Holds, struck level').fill('400 mL');

@@ -83,7 +83,7 @@ test('a poured mix keeps its version; a pour taken back gives its materials back
     .getByRole('region', { name: 'In the store' })
     .getByRole('listitem')
     .filter({ hasText: 'White Portland cement' });
-  await page.goto('/stores');
+  await page.goto('/materials');
   await page.waitForLoadState('networkidle');
   const before = (await cement.textContent())!;
   await page.goto('/mixes');
@@ -97,7 +97,7 @@ test('a poured mix keeps its version; a pour taken back gives its materials back
   await page.goto(pour);
   await page.getByRole('button', { name: /^Take it back/ }).click();
   await expect(page.getByRole('region', { name: 'What was really used' })).toBeVisible();
-  await page.goto('/stores');
+  await page.goto('/materials');
   await expect(cement).toHaveText(before);
 });
 

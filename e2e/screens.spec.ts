@@ -63,7 +63,7 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     ['article', `/casts/${casts.find(({ snapshot }) => snapshot.article)!.id}`],
     ['cast', `/casts/${drying!.id}`],
     ['young cast', `/casts/${damp!.id}`],
-    ['stores', '/stores'],
+    ['store', '/materials'],
     ['workshop', '/workshop'],
     ['places', '/workshop/places'],
     ['nowhere', '/no/such/place'],
@@ -141,6 +141,6 @@ test('number keys reach the stations and ? lists them; signing out shuts the doo
   await page.getByText('Maud', { exact: true }).click();
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByRole('button', { name: 'Look round the demo workshop' })).toBeVisible();
-  await page.goto('/stores');
+  await page.goto('/materials');
   await expect(page.getByRole('button', { name: 'Look round the demo workshop' })).toBeVisible();
 });

@@ -134,7 +134,7 @@ export class CastEventInput {
   @IsIn(sealerKinds)
   sealer?: SealerKind;
   @when('coated', 'seal-planned') @IsIn(sides) side?: Side;
-  /** The product, from the stores: its sheet is kept with the event, and what went on is taken from its lots. */
+  /** The product, from the store: its sheet is kept with the event, and what went on is taken from its lots. */
   @IsOptional() @IsUUID() materialId?: string;
   /** mL that went on. */
   @IsOptional() @Millilitres() volume?: number;

@@ -20,7 +20,7 @@ import {
   type PieceKind,
   type RuleStanding,
   type BinderClass,
-  type Skin,
+  type FaceColouring,
   type Stage,
   type StrayWeighing,
   type Surroundings,
@@ -60,7 +60,7 @@ export interface ArticlePartView {
   readonly name: string;
   readonly shape: MouldShape;
   readonly colour: string;
-  readonly skin?: Skin;
+  readonly faceColouring?: FaceColouring;
   /** Upside down from how it lay in its mould. */
   readonly over: boolean;
 }
@@ -86,7 +86,7 @@ export interface CastSnapshot {
   readonly binderClass: BinderClass;
   readonly colour: string;
   /** Of a piece in tints: its colours as they dry, from the bottom up, or as they are poured together. */
-  readonly skin?: Skin;
+  readonly faceColouring?: FaceColouring;
   readonly copyMark?: string;
   readonly release?: string;
   readonly cover?: string;

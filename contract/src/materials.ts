@@ -128,7 +128,7 @@ export interface ScoopView extends Scoop {
   readonly version: number;
 }
 
-export interface StoresView {
+export interface StoreView {
   readonly materials: readonly MaterialView[];
   readonly lots: readonly LotView[];
   readonly scoops: readonly ScoopView[];

@@ -81,14 +81,14 @@ export interface MixView extends MixBody {
   readonly version: number;
   readonly name: string;
   /** Which version of the recipe this is: one that was poured never changes. */
-  readonly edition: number;
+  readonly revision: number;
   /** Whether this version was poured. */
   readonly used: boolean;
 }
 
 /** A version of a recipe as it was. */
-export interface MixEditionView {
-  readonly edition: number;
+export interface MixRevisionView {
+  readonly revision: number;
   readonly name: string;
   readonly body: MixBody;
   /** ms */

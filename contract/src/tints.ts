@@ -26,12 +26,12 @@ export interface TintView extends TintBody {
   readonly version: number;
   readonly name: string;
   /** Which version of the tint this is: one that was poured never changes. */
-  readonly edition: number;
+  readonly revision: number;
   readonly used: boolean;
 }
 
-export interface TintEditionView {
-  readonly edition: number;
+export interface TintRevisionView {
+  readonly revision: number;
   readonly name: string;
   readonly body: TintBody;
   /** ms */

@@ -69,7 +69,18 @@ async function inDemo(harness: Harness): Promise<Agent> {
   return agent;
 }
 
-const questions = ['session', 'people', 'moulds', 'mixes', 'stores', 'pours', 'casts?all=1', 'tints', 'tubs', 'tiles'];
+const questions = [
+  'session',
+  'people',
+  'moulds',
+  'mixes',
+  'materials',
+  'pours',
+  'casts?all=1',
+  'tints',
+  'tubs',
+  'tiles',
+];
 async function answers(agent: Agent): Promise<unknown[]> {
   const told: unknown[] = [];
   for (const path of questions) told.push((await agent.get(`/api/${path}`).expect(200)).body);

@@ -51,13 +51,13 @@ describe('the demo workshop', () => {
     }
   });
 
-  it('keeps its stores, its moulds’ cycles and its pours in step', async () => {
-    const [stores, moulds, pours] = await inDemo(async () => [
+  it('keeps its store, its moulds’ cycles and its pours in step', async () => {
+    const [store, moulds, pours] = await inDemo(async () => [
       await harness.app.get(MaterialsService).all(),
       await harness.app.get(MouldsService).all(),
       await harness.app.get(PoursService).all(),
     ]);
-    expect(stores.lots.length).toBeGreaterThan(5);
+    expect(store.lots.length).toBeGreaterThan(5);
     expect(pours).toHaveLength(season.length);
     const cast = casts.filter(({ snapshot }) => !snapshot.article);
     expect(moulds.reduce((sum, { cycles }) => sum + cycles, 0)).toBe(cast.length);

@@ -86,14 +86,14 @@ export async function swatchesFollow(context, note) {
 
 /** A key in the editor of a mix of twenty lines, until all that follows stands on the screen. @param {import('@playwright/test').BrowserContext} context @param {Note} note */
 export async function mixEditing(context, note) {
-  const { materials } = await (await context.request.get('/api/stores')).json();
+  const { materials } = await (await context.request.get('/api/materials')).json();
   const lines = [];
   const own = materials.filter((/** @type {{ kind: string }} */ { kind }) => kind !== 'additive' && kind !== 'sealer');
   for (let i = 0; i < LINES; i++) {
     const figures = { ...own[i % own.length], version: 0 };
     delete figures.id;
     const id = randomUUID();
-    await context.request.put(`/api/stores/materials/${id}`, {
+    await context.request.put(`/api/materials/${id}`, {
       ...AS_PAGES,
       data: { ...figures, name: `${figures.name}, bench ${i}` },
     });

@@ -52,7 +52,7 @@ class Writer {
         const { status } = await ask(
           target?.url ?? '',
           'PUT',
-          `stores/scoops/${id}`,
+          `scoops/${id}`,
           { name, volume: 300, version: 0 },
           this.cookie,
         );
@@ -117,7 +117,7 @@ export async function chaos({ targets, blows, rounds, tell = () => undefined }) 
   }
   writers.forEach((writer) => writer.stop());
   await Promise.all(writing);
-  const { body } = await ask(first.url, 'GET', 'stores', undefined, cookie);
+  const { body } = await ask(first.url, 'GET', 'materials', undefined, cookie);
   const there = new Map(body.scoops.map((/** @type {{ id: string, name: string }} */ { id, name }) => [id, name]));
   for (const { acknowledged } of writers)
     for (const [id, name] of acknowledged)

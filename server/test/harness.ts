@@ -90,7 +90,7 @@ export async function newWorkshop(harness: Harness, name = 'Quince Yard', email 
   const registration = { workshop: name, name: 'Ada', email, passphrase: PASSPHRASE };
   await visitor(harness).post('/api/workshops').send(registration).expect(204);
   const agent = await signedIn(harness, email);
-  await agent.put(`/api/stores/scoops/${uuid()}`).send({ name: 'A 1-litre jug', volume: 1000, version: 0 }).expect(200);
+  await agent.put(`/api/scoops/${uuid()}`).send({ name: 'A 1-litre jug', volume: 1000, version: 0 }).expect(200);
   return agent;
 }
 
@@ -121,7 +121,7 @@ export const potInput = (version = 0) => ({
   version,
 });
 
-interface Stores {
+interface Store {
   materials: { id: string; name: string }[];
   lots: { id: string; left: number }[];
   scoops: { id: string }[];
@@ -146,8 +146,8 @@ export const mixInput = ({ cement, sand }: { cement: string; sand: string }, par
 
 /** Puts a mould, a mix, a lot and a finished pour of three pots into a workshop; answers their keys. */
 export async function pouredPots(agent: Agent, pouredAt: number, count = 3) {
-  const stores = (await agent.get('/api/stores').expect(200)).body as Stores;
-  const material = (name: string) => stores.materials.find((one) => one.name === name)!.id;
+  const store = (await agent.get('/api/materials').expect(200)).body as Store;
+  const material = (name: string) => store.materials.find((one) => one.name === name)!.id;
   const keys = {
     mould: uuid(),
     mix: uuid(),
@@ -156,11 +156,11 @@ export async function pouredPots(agent: Agent, pouredAt: number, count = 3) {
     casts: Array.from({ length: count }, () => uuid()),
     cement: material('Grey Portland cement'),
     sand: material('Sharp sand'),
-    scoop: stores.scoops[0]!.id,
+    scoop: store.scoops[0]!.id,
   };
   await agent.put(`/api/moulds/${keys.mould}`).send(potInput()).expect(200);
   await agent
-    .put(`/api/stores/lots/${keys.lot}`)
+    .put(`/api/lots/${keys.lot}`)
     .send({ materialId: keys.cement, bought: 25000, left: 20000, price: 9.5, boughtAt: 1, version: 0 })
     .expect(200);
   await agent.put(`/api/mixes/${keys.mix}`).send(mixInput(keys)).expect(200);

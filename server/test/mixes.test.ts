@@ -15,7 +15,7 @@ interface Lot {
   openedAt?: number;
   version: number;
 }
-const lotsOf = async (agent: Agent) => ((await agent.get('/api/stores').expect(200)).body as { lots: Lot[] }).lots;
+const lotsOf = async (agent: Agent) => ((await agent.get('/api/materials').expect(200)).body as { lots: Lot[] }).lots;
 const mixNames = async (agent: Agent) =>
   ((await agent.get('/api/mixes').expect(200)).body as { name: string }[]).map(({ name }) => name);
 const mixOf = async (agent: Agent) => (await agent.get('/api/mixes').expect(200)).body[0];
@@ -24,18 +24,18 @@ describe('a recipe', () => {
   it('that was poured never changes: its next version is another, and both can be read', async () => {
     const agent = await newWorkshop(harness);
     const keys = await pouredPots(agent, Date.now() - HOUR);
-    const { id, edition, used, ...mix } = await mixOf(agent);
-    expect({ edition, used }).toEqual({ edition: 1, used: true });
+    const { id, revision, used, ...mix } = await mixOf(agent);
+    expect({ revision, used }).toEqual({ revision: 1, used: true });
     const leaner = mix.lines.map((line: { parts: number }, i: number) => (i === 1 ? { ...line, parts: 3 } : line));
     const saved = await agent
       .put(`/api/mixes/${id}`)
       .send({ ...mix, lines: leaner })
       .expect(200);
-    expect(saved.body).toMatchObject({ edition: 2, used: false });
-    const editions = (await agent.get(`/api/mixes/${id}/editions`).expect(200)).body;
+    expect(saved.body).toMatchObject({ revision: 2, used: false });
+    const revisions = (await agent.get(`/api/mixes/${id}/revisions`).expect(200)).body;
     expect(
-      editions.map((one: { edition: number; body: { lines: { parts: number }[] } }) => [
-        one.edition,
+      revisions.map((one: { revision: number; body: { lines: { parts: number }[] } }) => [
+        one.revision,
         one.body.lines[1]!.parts,
       ]),
     ).toEqual([
@@ -43,16 +43,16 @@ describe('a recipe', () => {
       [1, 2.5],
     ]);
     const { body: pour } = await agent.get(`/api/pours/${keys.pour}`).expect(200);
-    expect(pour.parts[0]).toMatchObject({ mixEdition: 1 });
+    expect(pour.parts[0]).toMatchObject({ mixRevision: 1 });
     expect(pour.parts[0].plan.mix.lines[1].parts).toBe(2.5);
   });
 
   it('that was not poured is edited in place, and one saved without a change stays the version it was', async () => {
     const agent = await newWorkshop(harness);
     await pouredPots(agent, Date.now() - HOUR);
-    const { id, edition: _, used: __, ...mix } = await mixOf(agent);
+    const { id, revision: _, used: __, ...mix } = await mixOf(agent);
     const same = await agent.put(`/api/mixes/${id}`).send(mix).expect(200);
-    expect(same.body.edition).toBe(1);
+    expect(same.body.revision).toBe(1);
     const second = await agent
       .put(`/api/mixes/${id}`)
       .send({ ...mix, grade: 4, version: same.body.version })
@@ -61,16 +61,16 @@ describe('a recipe', () => {
       .put(`/api/mixes/${id}`)
       .send({ ...mix, grade: 3, version: second.body.version })
       .expect(200);
-    expect(third.body.edition).toBe(2);
-    expect((await agent.get(`/api/mixes/${id}/editions`)).body).toHaveLength(2);
+    expect(third.body.revision).toBe(2);
+    expect((await agent.get(`/api/mixes/${id}/revisions`)).body).toHaveLength(2);
   });
 
   it('keeps its doses and ways; a dose past the hard stop is refused, a material it uses cannot go', async () => {
     const agent = await newWorkshop(harness);
     await pouredPots(agent, Date.now() - HOUR);
-    const { materials } = (await agent.get('/api/stores')).body as { materials: { id: string; name: string }[] };
+    const { materials } = (await agent.get('/api/materials')).body as { materials: { id: string; name: string }[] };
     const oxide = materials.find(({ name }) => name === 'Iron oxide, red')!.id;
-    const { id, edition: _, used: __, ...mix } = await mixOf(agent);
+    const { id, revision: _, used: __, ...mix } = await mixOf(agent);
     const dosed = { ...mix, doses: [{ materialId: oxide, amount: 0.03 }], ways: { colour: 'water' } };
     expect((await agent.put(`/api/mixes/${id}`).send(dosed).expect(200)).body).toMatchObject({
       doses: [{ materialId: oxide, amount: 0.03 }],
@@ -79,7 +79,7 @@ describe('a recipe', () => {
     const much = { ...dosed, doses: [{ materialId: oxide, amount: 0.2 }], version: 2 };
     const refused = await agent.put(`/api/mixes/${id}`).send(much).expect(422);
     expect(refused.body.errors[0]).toMatchObject({ field: 'doses.0.amount', value: 0.2 });
-    await agent.delete(`/api/stores/materials/${oxide}`).expect(409);
+    await agent.delete(`/api/materials/${oxide}`).expect(409);
   });
 });
 
@@ -141,10 +141,10 @@ describe('lots', () => {
       version: 1,
       lumpy: true,
     };
-    await agent.put(`/api/stores/lots/${keys.lot}`).send(given).expect(409);
+    await agent.put(`/api/lots/${keys.lot}`).send(given).expect(409);
     const [lot] = await lotsOf(agent);
     const noted = await agent
-      .put(`/api/stores/lots/${keys.lot}`)
+      .put(`/api/lots/${keys.lot}`)
       .send({ ...given, left: 16900, bags: 1, version: lot!.version })
       .expect(200);
     expect(noted.body).toMatchObject({ lumpy: true, left: 16900 });
@@ -244,14 +244,14 @@ describe('a file of mixes', () => {
       'file.materials',
     ],
   ])('%s is refused by name and remedy, and changes nothing', async (_, over, field) => {
-    const before = (await agent.get('/api/stores')).body;
+    const before = (await agent.get('/api/materials')).body;
     const refused = await bring(agent, over).expect(422);
     const issue = refused.body.errors.find((one: { field: string }) => one.field === field);
     expect(issue, JSON.stringify(refused.body.errors)).toMatchObject({
       remedy: expect.any(String),
       message: expect.any(String),
     });
-    expect((await agent.get('/api/stores')).body).toEqual(before);
+    expect((await agent.get('/api/materials')).body).toEqual(before);
     expect((await mixNames(agent)).sort()).toEqual(['Lean']);
   });
 
@@ -266,8 +266,7 @@ describe('a file of mixes', () => {
 describe('a material', () => {
   it('denser in the scoop than in the mix, and a scoop that holds less heaped, are refused by field', async () => {
     const agent = await newWorkshop(harness);
-    const put = (path: string, body: object) =>
-      agent.put(`/api/stores/${path}/${uuid()}`).send({ version: 0, ...body });
+    const put = (path: string, body: object) => agent.put(`/api/${path}/${uuid()}`).send({ version: 0, ...body });
     const sand = {
       name: 'Sand',
       kind: 'aggregate',

@@ -28,7 +28,7 @@ describe('two edits of one version: one is kept, the other is told', () => {
   const edited: readonly (readonly [string, (name: string, version: number) => object])[] = [
     ['moulds', (name, version) => ({ ...potInput(version), copies: [], name })],
     ['tubs', (name, version) => ({ name, inside: { kind: 'round-frustum', bottomDiameter: 90, topDiameter: 99, height: 80 }, wall: 2, version })],
-    ['stores/scoops', (name, version) => ({ name, volume: 400, version })],
+    ['scoops', (name, version) => ({ name, volume: 400, version })],
     ['places', (name, version) => ({ name, kind: 'shed', source: 'unknown', version })],
   ]; // prettier-ignore
 
@@ -54,7 +54,7 @@ describe('two edits of one version: one is kept, the other is told', () => {
   });
 
   it('of a mix', async () => {
-    const { materials } = (await here.get('/api/stores')).body as { materials: { id: string; name: string }[] };
+    const { materials } = (await here.get('/api/materials')).body as { materials: { id: string; name: string }[] };
     const id = (name: string) => materials.find((material) => material.name === name)!.id;
     const given = { ...mixInput({ cement: id('Grey Portland cement'), sand: id('Sharp sand') }) };
     await rounds(async (round) => {
@@ -70,20 +70,20 @@ describe('two edits of one version: one is kept, the other is told', () => {
   });
 });
 
-/** Things of the stores and of colour, whose bodies name others. */
+/** Things of the store and of colour, whose bodies name others. */
 
 describe('two edits at once of what hangs on something else', () => {
   let cement: string;
   let figures: object;
   beforeAll(async () => {
-    const { materials } = (await here.get('/api/stores')).body as { materials: { id: string; name: string; version: number }[] };
+    const { materials } = (await here.get('/api/materials')).body as { materials: { id: string; name: string; version: number }[] };
     const { id, version: _, ...rest } = materials.find(({ name }) => name === 'Grey Portland cement')!;
     [cement, figures] = [id, rest];
   });
 
   it.each([
-    ['stores/materials', (round: number, version: number) => ({ ...figures, name: `Cement ${round} ${Math.random()}`, version })],
-    ['stores/lots', (round: number, version: number) => ({ materialId: cement, bought: 25_000, left: 20_000, price: round + Math.random(), boughtAt: 1, version })],
+    ['materials', (round: number, version: number) => ({ ...figures, name: `Cement ${round} ${Math.random()}`, version })],
+    ['lots', (round: number, version: number) => ({ materialId: cement, bought: 25_000, left: 20_000, price: round + Math.random(), boughtAt: 1, version })],
     ['tints', (round: number, version: number) => ({ name: `Tint ${round} ${Math.random()}`, base: { binderId: cement }, doses: [], version })],
     ['swatches', (round: number, version: number) => ({ name: `Chip ${round} ${Math.random()}`, base: { binderId: cement }, doses: [], version })],
   ])('%s', async (path, body) => {
@@ -173,7 +173,7 @@ it('a file that is brought in at two servers at once makes each of its mixes onc
         answers.map(({ status }) => status),
         JSON.stringify(answers[0].body),
       ).toEqual([200, 200]);
-      const { materials } = (await here.get('/api/stores')).body as { materials: { name: string }[] };
+      const { materials } = (await here.get('/api/materials')).body as { materials: { name: string }[] };
       expect(materials.filter((one) => one.name === name)).toHaveLength(1);
     },
     Math.ceil(ROUNDS / 4),
@@ -181,15 +181,15 @@ it('a file that is brought in at two servers at once makes each of its mixes onc
 });
 
 it('a material that is removed while a mix takes it stays, or the mix is refused', async () => {
-  const { materials } = (await here.get('/api/stores')).body as { materials: { id: string; name: string }[] };
+  const { materials } = (await here.get('/api/materials')).body as { materials: { id: string; name: string }[] };
   const { id: _, version: __, ...sand } = materials.find(({ name }) => name === 'Sharp sand') as unknown as { id: string; version: number };
   const cement = materials.find(({ name }) => name === 'Grey Portland cement')!.id;
   await rounds(async (round) => {
     const [material, mix] = [uuid(), uuid()];
-    await here.put(`/api/stores/materials/${material}`).send({ ...sand, name: `Sand ${round}`, version: 0 }).expect(200);
+    await here.put(`/api/materials/${material}`).send({ ...sand, name: `Sand ${round}`, version: 0 }).expect(200);
     const answers = await both(
       here.put(`/api/mixes/${mix}`).send(mixInput({ cement, sand: material })),
-      there.delete(`/api/stores/materials/${material}`),
+      there.delete(`/api/materials/${material}`),
     );
     expect(answers.map(({ status }) => status).sort()).toEqual(answers[0].status === 200 ? [200, 409] : [204, 404]);
   });

@@ -111,16 +111,16 @@ describe('drying', () => {
 });
 
 describe('sealing', () => {
-  it('goes by a plan with a product of the stores, coat by coat in its window, out of its lot', async () => {
+  it('goes by a plan with a product of the store, coat by coat in its window, out of its lot', async () => {
     const { casts, dried, weigh, tell, poured } = await pots();
     const id = casts[0]!;
     await dried(id);
     await weigh(id, span(9, 30));
-    const stores = (await agent.get('/api/stores').expect(200)).body;
-    const product = stores.materials.find(({ name }: { name: string }) => name === 'Acrylic film');
+    const store = (await agent.get('/api/materials').expect(200)).body;
+    const product = store.materials.find(({ name }: { name: string }) => name === 'Acrylic film');
     const lot = uuid();
     await agent
-      .put(`/api/stores/lots/${lot}`)
+      .put(`/api/lots/${lot}`)
       .send({ materialId: product.id, bought: 1030, left: 1030, price: 24, boughtAt: 1, version: 0 })
       .expect(200);
     await tell(id, {
@@ -139,7 +139,7 @@ describe('sealing', () => {
       air: { humidity: expect.any(Number) },
     });
     expect(first.dues[0]).toMatchObject({ task: 'Coat', told: 'coat 2 of 2' });
-    const { left } = (await agent.get('/api/stores').expect(200)).body.lots.find(
+    const { left } = (await agent.get('/api/materials').expect(200)).body.lots.find(
       (one: { id: string }) => one.id === lot,
     );
     expect(left).toBeCloseTo(1030 - 40 * 1.03, 6);

@@ -10,7 +10,7 @@ let scoopId: string;
 beforeAll(async () => {
   harness = await startServer();
   agent = await newWorkshop(harness);
-  const { body } = await agent.get('/api/stores').expect(200);
+  const { body } = await agent.get('/api/materials').expect(200);
   materials = body.materials;
   scoopId = body.scoops[0].id;
 });
@@ -66,17 +66,17 @@ describe('a tint', () => {
       .put(`/api/tints/${tint}`)
       .send(tintInput(0.025, { version: 1 }))
       .expect(200);
-    expect(unpoured.body).toMatchObject({ edition: 1, used: false });
+    expect(unpoured.body).toMatchObject({ revision: 1, used: false });
     await agent.post(`/api/pours/${pour}/start`).expect(200);
     const next = await agent
       .put(`/api/tints/${tint}`)
       .send(tintInput(0.03, { version: 2 }))
       .expect(200);
-    expect(next.body).toMatchObject({ edition: 2, used: false });
-    const editions = (await agent.get(`/api/tints/${tint}/editions`).expect(200)).body;
+    expect(next.body).toMatchObject({ revision: 2, used: false });
+    const revisions = (await agent.get(`/api/tints/${tint}/revisions`).expect(200)).body;
     expect(
-      editions.map((one: { edition: number; body: { doses: { amount: number }[] } }) => [
-        one.edition,
+      revisions.map((one: { revision: number; body: { doses: { amount: number }[] } }) => [
+        one.revision,
         one.body.doses[0]!.amount,
       ]),
     ).toEqual([
@@ -113,7 +113,7 @@ describe('a tint', () => {
       .put(`/api/tints/${uuid()}`)
       .send(tintInput(0.02, { name: 'Kept brick' }))
       .expect(200);
-    const { body } = await agent.delete(`/api/stores/materials/${id('Iron oxide, red')}`).expect(409);
+    const { body } = await agent.delete(`/api/materials/${id('Iron oxide, red')}`).expect(409);
     expect(body.detail).toMatch(/Kept brick/);
   });
 });
@@ -171,7 +171,7 @@ describe('a pour in bands', () => {
       .expect(200);
     const lot = uuid();
     await agent
-      .put(`/api/stores/lots/${lot}`)
+      .put(`/api/lots/${lot}`)
       .send({ materialId: id('Iron oxide, red'), bought: 1000, left: 1000, price: 8, boughtAt: 0, version: 0 })
       .expect(200);
     const colouring = {
@@ -210,10 +210,12 @@ describe('a pour in bands', () => {
       })
       .expect(200);
     const { snapshot } = (await agent.get(`/api/casts/${cast}`).expect(200)).body;
-    expect(snapshot.skin).toMatchObject({ kind: 'banded', edge: 'crisp' });
-    expect(snapshot.skin.parts.map(({ to }: { to: number }) => Math.round(to * 180 * 10) / 10)).toEqual([85.1, 180]);
-    const stores = (await agent.get('/api/stores').expect(200)).body;
-    expect(stores.lots.find((one: { id: string }) => one.id === lot).left).toBe(980);
+    expect(snapshot.faceColouring).toMatchObject({ kind: 'banded', edge: 'crisp' });
+    expect(snapshot.faceColouring.parts.map(({ to }: { to: number }) => Math.round(to * 180 * 10) / 10)).toEqual([
+      85.1, 180,
+    ]);
+    const store = (await agent.get('/api/materials').expect(200)).body;
+    expect(store.lots.find((one: { id: string }) => one.id === lot).left).toBe(980);
     await agent.delete(`/api/tints/${darkTint}`).expect(204);
     expect((await tintsNow()).tints.map(({ name }: { name: string }) => name)).not.toContain('Dark');
     await agent.get(`/api/pours/${pour}`).expect(200);

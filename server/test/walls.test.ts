@@ -91,7 +91,7 @@ async function snapshot(agent: Awaited<ReturnType<typeof newWorkshop>>): Promise
     '/api/people',
     '/api/moulds',
     '/api/mixes',
-    '/api/stores',
+    '/api/materials',
     '/api/pours',
     '/api/casts?all=1',
     '/api/session',

@@ -98,8 +98,8 @@ describe('a pour', () => {
     expect(casts.map(({ code }) => code)).toEqual(['1a', '1b', '1c']);
     expect(casts.map(({ snapshot }) => snapshot.copyMark)).toEqual(['A', 'B', 'A']);
     expect(casts[0]!.snapshot.release).toBe('paste wax');
-    const stores = (await own.get('/api/stores')).body as { lots: { left: number }[] };
-    expect(stores.lots[0]!.left).toBeCloseTo(20000 - 3100, 6);
+    const store = (await own.get('/api/materials')).body as { lots: { left: number }[] };
+    expect(store.lots[0]!.left).toBeCloseTo(20000 - 3100, 6);
     const [mould] = (await own.get('/api/moulds')).body as { copies: { cycles: number }[] }[];
     expect(mould!.copies.map(({ cycles }) => cycles)).toEqual([2, 1]);
   });
@@ -136,8 +136,8 @@ describe('a pour', () => {
     const made = (await own.get('/api/casts')).body as { pourId: string; snapshot: { mixName: string } }[];
     const named = made.filter(({ pourId }) => pourId === pour).map(({ snapshot }) => snapshot.mixName);
     expect(named.sort()).toEqual(['Garden grey', 'Lean', 'Lean']);
-    const stores = (await own.get('/api/stores')).body as { lots: { left: number }[] };
-    expect(stores.lots[0]!.left).toBeCloseTo(20000 - 3 * 3100, 6);
+    const store = (await own.get('/api/materials')).body as { lots: { left: number }[] };
+    expect(store.lots[0]!.left).toBeCloseTo(20000 - 3 * 3100, 6);
     const next = await own.put(`/api/pours/${uuid()}`).send({ ...keys.input, items });
     type Taught = { plan: { conditions: { learnedDemand: { batches: number } } } };
     expect(next.body.parts.map(({ plan }: Taught) => plan.conditions.learnedDemand.batches)).toEqual([2, 1]);
@@ -257,20 +257,20 @@ describe('a cast', () => {
   });
 });
 
-describe('the stores', () => {
+describe('the store', () => {
   it('keep a material that a mix uses', async () => {
     const [mix] = (await agent.get('/api/mixes')).body as { lines: { materialId: string }[] }[];
-    const refused = await agent.delete(`/api/stores/materials/${mix!.lines[0]!.materialId}`).expect(409);
+    const refused = await agent.delete(`/api/materials/${mix!.lines[0]!.materialId}`).expect(409);
     expect(refused.body.detail).toContain('Garden grey');
   });
 
   it('refuse a lot with more left than was bought, and a scoop of no size', async () => {
-    const { materials } = (await agent.get('/api/stores')).body as { materials: { id: string }[] };
+    const { materials } = (await agent.get('/api/materials')).body as { materials: { id: string }[] };
     const lot = { materialId: materials[0]!.id, bought: 1000, left: 2000, price: 1, boughtAt: 1, version: 0 };
-    expect((await agent.put(`/api/stores/lots/${uuid()}`).send(lot).expect(422)).body.errors[0].field).toBe('left');
+    expect((await agent.put(`/api/lots/${uuid()}`).send(lot).expect(422)).body.errors[0].field).toBe('left');
     expect(
-      (await agent.put(`/api/stores/scoops/${uuid()}`).send({ name: 'can', volume: 0, version: 0 }).expect(422)).body
-        .errors[0].field,
+      (await agent.put(`/api/scoops/${uuid()}`).send({ name: 'can', volume: 0, version: 0 }).expect(422)).body.errors[0]
+        .field,
     ).toBe('volume');
   });
 });

@@ -57,7 +57,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./simulation/simulation-page')).SimulationPage }),
       },
       { path: 'casts/:id', lazy: async () => ({ Component: (await import('./casts/cast-page')).CastPage }) },
-      { path: 'stores', lazy: async () => ({ Component: (await import('./materials/materials-page')).StoresPage }) },
+      {
+        path: 'materials',
+        lazy: async () => ({ Component: (await import('./materials/materials-page')).MaterialsPage }),
+      },
       { path: 'set-up', lazy: async () => ({ Component: (await import('./workshop/set-up-page')).SetUpPage }) },
       {
         path: 'workshop/places',

@@ -7,7 +7,7 @@ import type {
   MouldView,
   PourView,
   Problem,
-  StoresView,
+  StoreView,
   SwatchView,
   TintsView,
   TintView,
@@ -28,7 +28,7 @@ export interface Sent {
 
 const materials: MaterialView[] = handbookMaterials.map(({ key, ...rest }) => ({ ...rest, id: key, version: 1 }));
 
-export const stores: StoresView = {
+export const store: StoreView = {
   materials,
   lots: [
     {
@@ -75,7 +75,7 @@ export const mix: MixView = {
     { materialId: 'grey-cement', parts: 1 },
     { materialId: 'sharp-sand', parts: 2.5 },
   ],
-  edition: 1,
+  revision: 1,
   used: false,
 };
 
@@ -87,7 +87,7 @@ export const brick: TintView = {
   name: 'Old brick',
   base: chalk,
   doses: [{ materialId: 'red-oxide', amount: 0.02 }],
-  edition: 1,
+  revision: 1,
   used: true,
 };
 export const straw: TintView = {
@@ -108,11 +108,11 @@ export const redChip: SwatchView = {
   castAt: NOW - 700 * HOUR,
 };
 
-/** What the screens make of stores, tints and chips. */
+/** What the screens make of store, tints and chips. */
 export function paletteOf(over: Partial<TintsView> = {}): Palette {
   const find = finderOf(materials);
   const swatches = over.swatches ?? [];
-  return { tints: [brick, straw], ...over, swatches, stores, find, colours: knownColours(swatches, find) };
+  return { tints: [brick, straw], ...over, swatches, store, find, colours: knownColours(swatches, find) };
 }
 export const palette = paletteOf();
 
@@ -135,7 +135,7 @@ export type Answers = Record<string, unknown>;
 const held: Answers = {
   session,
   air,
-  stores,
+  store,
   tints: { tints: [brick, straw], swatches: [] } as TintsView,
   moulds: [mould],
   mixes: [mix],

@@ -192,7 +192,7 @@ export class ArticlesService {
           name: part.snapshot.mouldName,
           shape: part.snapshot.shape,
           colour: part.snapshot.colour,
-          ...(part.snapshot.skin && { skin: part.snapshot.skin }),
+          ...(part.snapshot.faceColouring && { faceColouring: part.snapshot.faceColouring }),
           over: input.parts[i]!.over,
         })),
       },

@@ -125,12 +125,12 @@ export class MixEntity extends EditedRow {
   @Column('text') name: string;
   @Column('jsonb') body: MixBody;
   /** Counts the versions of the recipe: one that was poured never changes. */
-  @Column('int', { default: 1 }) edition: number;
+  @Column('int', { default: 1 }) revision: number;
 }
 
 /** A version of a recipe, as it was. */
-export abstract class EditionRow<Body extends object> extends WorkshopRow {
-  @Column('int') edition: number;
+export abstract class RevisionRow<Body extends object> extends WorkshopRow {
+  @Column('int') revision: number;
   @Column('text') name: string;
   @Column('jsonb') body: Body;
   @UpdateDateColumn({ type: 'timestamptz', name: 'made_at' }) madeAt: Date;
@@ -138,9 +138,9 @@ export abstract class EditionRow<Body extends object> extends WorkshopRow {
   abstract of: string;
 }
 
-@Entity('mix_editions')
-@Index(['workshopId', 'of', 'edition'], { unique: true })
-export class MixEditionEntity extends EditionRow<MixBody> {
+@Entity('mix_revisions')
+@Index(['workshopId', 'of', 'revision'], { unique: true })
+export class MixRevisionEntity extends RevisionRow<MixBody> {
   @Column('uuid', { name: 'mix_id' }) of: string;
 }
 
@@ -148,12 +148,12 @@ export class MixEditionEntity extends EditionRow<MixBody> {
 export class TintEntity extends EditedRow {
   @Column('text') name: string;
   @Column('jsonb') body: TintBody;
-  @Column('int', { default: 1 }) edition: number;
+  @Column('int', { default: 1 }) revision: number;
 }
 
-@Entity('tint_editions')
-@Index(['workshopId', 'of', 'edition'], { unique: true })
-export class TintEditionEntity extends EditionRow<TintBody> {
+@Entity('tint_revisions')
+@Index(['workshopId', 'of', 'revision'], { unique: true })
+export class TintRevisionEntity extends RevisionRow<TintBody> {
   @Column('uuid', { name: 'tint_id' }) of: string;
 }
 
@@ -237,9 +237,9 @@ export const entities = [
   LotEntity,
   ScoopEntity,
   MixEntity,
-  MixEditionEntity,
+  MixRevisionEntity,
   TintEntity,
-  TintEditionEntity,
+  TintRevisionEntity,
   SwatchEntity,
   PourEntity,
   CastEntity,

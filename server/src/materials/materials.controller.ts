@@ -6,50 +6,51 @@ import {
   type LotView,
   type MaterialView,
   type ScoopView,
-  type StoresView,
+  type StoreView,
 } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
 import { MaterialsService } from './materials.service.js';
 
-@Controller('api/stores')
+/** What lies in the workshop's store: materials, the lots of them that were bought, and scoops. */
+@Controller('api')
 export class MaterialsController {
-  constructor(private readonly stores: MaterialsService) {}
+  constructor(private readonly store: MaterialsService) {}
 
-  @Get()
-  all(): Promise<StoresView> {
-    return this.stores.all();
+  @Get('materials')
+  all(): Promise<StoreView> {
+    return this.store.all();
   }
 
   @Put('materials/:id')
   saveMaterial(@Key() id: string, @Body() given: MaterialInput): Promise<MaterialView> {
-    return this.stores.saveMaterial(id, given);
+    return this.store.saveMaterial(id, given);
   }
 
   @Delete('materials/:id')
   @HttpCode(204)
   removeMaterial(@Key() id: string): Promise<void> {
-    return this.stores.removeMaterial(id);
+    return this.store.removeMaterial(id);
   }
 
   @Put('lots/:id')
   saveLot(@Key() id: string, @Body() given: LotInput): Promise<LotView> {
-    return this.stores.saveLot(id, given);
+    return this.store.saveLot(id, given);
   }
 
   @Delete('lots/:id')
   @HttpCode(204)
   removeLot(@Key() id: string): Promise<void> {
-    return this.stores.removeLot(id);
+    return this.store.removeLot(id);
   }
 
   @Put('scoops/:id')
   saveScoop(@Key() id: string, @Body() given: ScoopInput): Promise<ScoopView> {
-    return this.stores.saveScoop(id, given);
+    return this.store.saveScoop(id, given);
   }
 
   @Delete('scoops/:id')
   @HttpCode(204)
   removeScoop(@Key() id: string): Promise<void> {
-    return this.stores.removeScoop(id);
+    return this.store.removeScoop(id);
   }
 }

@@ -7,7 +7,7 @@ import type {
   MaterialView,
   ScoopInput,
   ScoopView,
-  StoresView,
+  StoreView,
 } from '@dewpot/contract';
 import { LotEntity, MaterialEntity, MixEntity, ScoopEntity, SwatchEntity, TintEntity } from '../db/entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
@@ -48,7 +48,7 @@ const refused = (field: string, value: number, message: string, remedy: string) 
 export class MaterialsService {
   constructor(private readonly rows: WorkshopContext) {}
 
-  async all(): Promise<StoresView> {
+  async all(): Promise<StoreView> {
     const materials = await this.rows.of(MaterialEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
     const lots = await this.rows.of(LotEntity).find({ order: { boughtAt: 'ASC' } });
     const scoops = await this.rows.of(ScoopEntity).find({ order: { volume: 'ASC' } });

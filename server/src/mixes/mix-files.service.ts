@@ -32,13 +32,13 @@ export class MixFilesService {
   constructor(
     private readonly rows: WorkshopContext,
     private readonly mixes: MixesService,
-    private readonly stores: MaterialsService,
+    private readonly store: MaterialsService,
   ) {}
 
   async bring({ file, dry }: MixImport): Promise<ImportView> {
     // Two files at once would each bring the same names in.
     if (!dry) await this.rows.lockWorkshop();
-    const known = await this.stores.all();
+    const known = await this.store.all();
     checkNames(file.materials, 'materials');
     checkNames(file.mixes, 'mixes');
     const materials = file.materials.map((row, i) => comingMaterial(row, `materials.${i}`, known.materials));
@@ -54,7 +54,7 @@ export class MixFilesService {
     );
     const things = [...materials, ...mixes].map(({ thing }) => thing);
     if (dry) return { things, done: false };
-    for (const { id, input, thing } of materials) if (thing.does !== 'same') await this.stores.saveMaterial(id, input);
+    for (const { id, input, thing } of materials) if (thing.does !== 'same') await this.store.saveMaterial(id, input);
     for (const { id, input, thing } of mixes) if (thing.does !== 'same') await this.mixes.save(id, input);
     return { things, done: true };
   }

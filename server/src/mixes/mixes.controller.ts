@@ -1,5 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
-import { MixImport, MixInput, type ImportView, type MixEditionView, type MixView } from '@dewpot/contract';
+import { MixImport, MixInput, type ImportView, type MixRevisionView, type MixView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
 import { MixFilesService } from './mix-files.service.js';
 import { MixesService } from './mixes.service.js';
@@ -23,9 +23,9 @@ export class MixesController {
     return this.files.bring(given);
   }
 
-  @Get(':id/editions')
-  editions(@Key() id: string): Promise<MixEditionView[]> {
-    return this.mixes.editions(id);
+  @Get(':id/revisions')
+  revisions(@Key() id: string): Promise<MixRevisionView[]> {
+    return this.mixes.revisions(id);
   }
 
   @Put(':id')

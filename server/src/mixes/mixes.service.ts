@@ -1,15 +1,15 @@
 import { Injectable } from '@nestjs/common';
 import { checkMix, type Mix, mixOf } from '@dewpot/core';
-import type { MixBody, MixEditionView, MixInput, MixView } from '@dewpot/contract';
-import { editionsOf, keepEdition, versionKey, versionsFound } from '../db/editions.js';
-import { FindingAsideEntity, MixEditionEntity, MixEntity } from '../db/entities.js';
+import type { MixBody, MixRevisionView, MixInput, MixView } from '@dewpot/contract';
+import { revisionsOf, keepRevision, versionKey, versionsFound } from '../db/revisions.js';
+import { FindingAsideEntity, MixRevisionEntity, MixEntity } from '../db/entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { changedFields, saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
 import { strictFinder } from '../materials/index.js';
 
 /** Names a mix and its version where a pour keeps a copy of it. */
-const POURED = `SELECT DISTINCT part ->> 'mixId' AS id, (part ->> 'mixEdition')::int AS edition
+const POURED = `SELECT DISTINCT part ->> 'mixId' AS id, (part ->> 'mixRevision')::int AS revision
   FROM pours, jsonb_array_elements(parts) AS part WHERE status IN ('started', 'finished')`;
 
 @Injectable()
@@ -29,9 +29,9 @@ export class MixesService {
   }
 
   /** Every version of a recipe, newest first. */
-  async editions(id: string): Promise<MixEditionView[]> {
+  async revisions(id: string): Promise<MixRevisionView[]> {
     await this.one(id);
-    return editionsOf(this.rows, MixEditionEntity, id);
+    return revisionsOf(this.rows, MixRevisionEntity, id);
   }
 
   /** Saves a recipe. One that was poured stays as it was: what is changed then is its next version. */
@@ -41,14 +41,14 @@ export class MixesService {
     const before = await this.rows.of(MixEntity).findOneBy({ id });
     const poured = before !== null && (await this.used(before));
     const next = poured && changedFields(before.body, body).length > 0;
-    const edition = (before?.edition ?? 1) + (next ? 1 : 0);
-    const saved = await saveEdited(this.rows, this.rows.of(MixEntity), 'mix', id, version, { name, body, edition });
-    await keepEdition(this.rows, MixEditionEntity, saved);
+    const revision = (before?.revision ?? 1) + (next ? 1 : 0);
+    const saved = await saveEdited(this.rows, this.rows.of(MixEntity), 'mix', id, version, { name, body, revision });
+    await keepRevision(this.rows, MixRevisionEntity, saved);
     return view(saved, poured && !next);
   }
 
   async remove(id: string): Promise<void> {
-    await this.rows.of(MixEditionEntity).delete({ of: id });
+    await this.rows.of(MixRevisionEntity).delete({ of: id });
     await this.rows.of(MixEntity).delete({ id });
     await this.rows.of(FindingAsideEntity).delete({ mixId: id });
   }
@@ -67,11 +67,11 @@ export class MixesService {
   }
 }
 
-const view = ({ id, version, name, body, edition }: MixEntity, used: boolean): MixView => ({
+const view = ({ id, version, name, body, revision }: MixEntity, used: boolean): MixView => ({
   id,
   version,
   name,
   ...body,
-  edition,
+  revision,
   used,
 });

@@ -8,7 +8,7 @@ import {
   mainColour,
   type PourLog,
   type PourPart,
-  skinOf,
+  faceColouringOf,
   typedInitialSet,
 } from '@dewpot/core';
 import type { PourFinish } from '@dewpot/contract';
@@ -30,7 +30,7 @@ export function castsOf(parts: readonly (PourPart & { readonly log: PourLog })[]
       strength: calculateMix(plan.mix, plan.conditions).strength.value,
     };
     return plan.items.map((item, i) => {
-      const skin = skinOf(item);
+      const faceColouring = faceColouringOf(item);
       const { name: mouldName, shape, piece, mouldId } = item;
       return {
         at: items[i]!,
@@ -41,8 +41,8 @@ export function castsOf(parts: readonly (PourPart & { readonly log: PourLog })[]
           ...ofMix,
           shape,
           piece,
-          colour: skin ? mainColour(skin) : colour,
-          skin,
+          colour: faceColouring ? mainColour(faceColouring) : colour,
+          faceColouring,
         },
       };
     });

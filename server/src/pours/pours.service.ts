@@ -1,5 +1,13 @@
 import { Injectable } from '@nestjs/common';
-import { castCode, dryUsed, mainColour, type PourLog, type PourPart, type RunLesson, skinOf } from '@dewpot/core';
+import {
+  castCode,
+  dryUsed,
+  mainColour,
+  type PourLog,
+  type PourPart,
+  type RunLesson,
+  faceColouringOf,
+} from '@dewpot/core';
 import type { PourFinish, PourInput, PourView } from '@dewpot/contract';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import type { PlanData } from '../calculation/crossing.js';
@@ -179,8 +187,13 @@ export class PoursService {
   private async useMoulds(parts: readonly LoggedPart[]): Promise<Map<number, string[]>> {
     const uses = parts.flatMap(({ items, plan, colour }) =>
       plan.items.map((item, i) => {
-        const skin = skinOf(item);
-        return { at: items[i]!, mouldId: item.mouldId, count: item.count, colour: skin ? mainColour(skin) : colour };
+        const faceColouring = faceColouringOf(item);
+        return {
+          at: items[i]!,
+          mouldId: item.mouldId,
+          count: item.count,
+          colour: faceColouring ? mainColour(faceColouring) : colour,
+        };
       }),
     );
     const marks = new Map<number, string[]>();

@@ -33,7 +33,7 @@ import { materialFinder } from './question-mix.js';
 import { tintExamples as examples } from './tint-examples.js';
 
 /** A tint that only holds its place in a question about layers. */
-const placeholder: PourTint = { id: 'layer', name: 'layer', edition: 0, colour: '#808080', doses: [] };
+const placeholder: PourTint = { id: 'layer', name: 'layer', revision: 0, colour: '#808080', doses: [] };
 
 /** Questions of chips, layers and faces for scripts. Nothing is kept. */
 @Calculated()

@@ -5,7 +5,7 @@ import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import { LotsService, plainLot } from '../materials/index.js';
 
-/** A sealer out of the stores: its sheet, and the lot that it is taken from. */
+/** A sealer out of the store: its sheet, and the lot that it is taken from. */
 export interface Product {
   readonly materialId: string;
   readonly sealer: Sealer;
@@ -16,7 +16,7 @@ export interface Product {
   readonly openMonths?: number;
 }
 
-/** Sealers out of the workshop's stores. */
+/** Sealers out of the workshop's store. */
 @Injectable()
 export class ProductsService {
   constructor(
@@ -31,13 +31,13 @@ export class ProductsService {
     const { sealer, bulk } = (row?.body ?? {}) as Partial<Material>;
     if (!row || !sealer || !bulk)
       throw new ProblemError(422, 'Not a sealer', {
-        detail: 'The stores have no sealer of that key.',
+        detail: 'The store have no sealer of that key.',
         errors: [
           {
             field: 'materialId',
             value: materialId,
-            message: 'It is no sealer of the stores.',
-            remedy: 'Choose one of the stores, or none.',
+            message: 'It is no sealer of the store.',
+            remedy: 'Choose one of the store, or none.',
           },
         ],
       });

@@ -30,14 +30,14 @@ export class TintFilesService {
   constructor(
     private readonly rows: WorkshopContext,
     private readonly tints: TintsService,
-    private readonly stores: MaterialsService,
+    private readonly store: MaterialsService,
   ) {}
 
   /** @throws InputError naming each material that is not in store */
   async bring({ file, dry }: TintImport, now: number): Promise<ImportView> {
     // Two files at once would each bring the same names in.
     if (!dry) await this.rows.lockWorkshop();
-    const { materials } = await this.stores.all();
+    const { materials } = await this.store.all();
     const there = await this.tints.all();
     const missing: FieldIssue[] = [];
     const find = finder(materials, missing);
@@ -66,7 +66,7 @@ function finder(materials: readonly Material[], missing: FieldIssue[]): Find {
         field,
         value: name,
         message: `${name} is not in store.`,
-        remedy: 'Add it to the stores, or read the file of materials first.',
+        remedy: 'Add it to the store, or read the file of materials first.',
       });
     return key ?? '';
   };

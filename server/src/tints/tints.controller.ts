@@ -6,7 +6,7 @@ import {
   type ChipReading,
   type ImportView,
   type SwatchView,
-  type TintEditionView,
+  type TintRevisionView,
   type TintsView,
   type TintView,
 } from '@dewpot/contract';
@@ -34,9 +34,9 @@ export class TintsController {
     return this.files.bring(given, Date.now());
   }
 
-  @Get(':id/editions')
-  editions(@Key() id: string): Promise<TintEditionView[]> {
-    return this.tints.editions(id);
+  @Get(':id/revisions')
+  revisions(@Key() id: string): Promise<TintRevisionView[]> {
+    return this.tints.revisions(id);
   }
 
   @Put(':id')

@@ -5,13 +5,13 @@ import type {
   SwatchInput,
   SwatchView,
   TintBody,
-  TintEditionView,
+  TintRevisionView,
   TintInput,
   TintsView,
   TintView,
 } from '@dewpot/contract';
-import { editionsOf, keepEdition, versionKey, versionsFound } from '../db/editions.js';
-import { SwatchEntity, TintEditionEntity, TintEntity } from '../db/entities.js';
+import { revisionsOf, keepRevision, versionKey, versionsFound } from '../db/revisions.js';
+import { SwatchEntity, TintRevisionEntity, TintEntity } from '../db/entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { changedFields, saveEdited } from '../db/save-edited.js';
 import { readChip } from '../devices/index.js';
@@ -19,7 +19,7 @@ import { ProblemError } from '../http/problem-error.js';
 import { strictFinder } from '../materials/index.js';
 
 /** Names a tint and its version where a pour keeps a copy of it. */
-const POURED = `SELECT DISTINCT t ->> 'id' AS id, (t ->> 'edition')::int AS edition FROM pours,
+const POURED = `SELECT DISTINCT t ->> 'id' AS id, (t ->> 'revision')::int AS revision FROM pours,
   jsonb_path_query(parts, '$[*].plan.items[*].colouring.parts[*].tint') AS t WHERE status IN ('started', 'finished')`;
 
 @Injectable()
@@ -34,9 +34,9 @@ export class TintsService {
   }
 
   /** Every version of a tint, newest first. @throws ProblemError 404 */
-  async editions(id: string): Promise<TintEditionView[]> {
+  async revisions(id: string): Promise<TintRevisionView[]> {
     if (!(await this.rows.of(TintEntity).existsBy({ id }))) throw ProblemError.notFound('tint');
-    return editionsOf(this.rows, TintEditionEntity, id);
+    return revisionsOf(this.rows, TintRevisionEntity, id);
   }
 
   /** Saves a tint. One that was poured stays as it was: what is changed then is its next version. */
@@ -45,14 +45,14 @@ export class TintsService {
     const before = await this.rows.of(TintEntity).findOneBy({ id });
     const used = await this.poured();
     const next = before !== null && used.has(versionKey(before)) && changedFields(before.body, body).length > 0;
-    const edition = (before?.edition ?? 1) + (next ? 1 : 0);
-    const saved = await saveEdited(this.rows, this.rows.of(TintEntity), 'tint', id, version, { name, body, edition });
-    await keepEdition(this.rows, TintEditionEntity, saved);
+    const revision = (before?.revision ?? 1) + (next ? 1 : 0);
+    const saved = await saveEdited(this.rows, this.rows.of(TintEntity), 'tint', id, version, { name, body, revision });
+    await keepRevision(this.rows, TintRevisionEntity, saved);
     return view(saved, used);
   }
 
   async remove(id: string): Promise<void> {
-    await this.rows.of(TintEditionEntity).delete({ of: id });
+    await this.rows.of(TintRevisionEntity).delete({ of: id });
     await this.rows.of(TintEntity).delete({ id });
   }
 
@@ -100,13 +100,13 @@ export class TintsService {
   }
 }
 
-const view = ({ id, version, name, body, edition }: TintEntity, used: ReadonlySet<string>): TintView => ({
+const view = ({ id, version, name, body, revision }: TintEntity, used: ReadonlySet<string>): TintView => ({
   id,
   version,
   name,
   ...body,
-  edition,
-  used: used.has(versionKey({ id, edition })),
+  revision,
+  used: used.has(versionKey({ id, revision })),
 });
 
 const swatchView = ({ id, version, name, body }: SwatchEntity): SwatchView => ({ id, version, name, ...body });

@@ -2,11 +2,11 @@ import { useMemo } from 'react';
 import { ballastSandOf, finderOf } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { useSession } from './session';
-import { storesQuery } from './materials';
+import { storeQuery } from './materials';
 
 /** The sand that the workshop weighs its cores down with, where one is chosen. */
 export function useBallastSand(): ReturnType<typeof ballastSandOf> {
   const { workshop } = useSession();
-  const materials = useQuery(storesQuery).data?.materials;
+  const materials = useQuery(storeQuery).data?.materials;
   return useMemo(() => ballastSandOf(workshop, finderOf(materials ?? [])), [workshop, materials]);
 }

@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { ImportView, MixEditionView, MixInput, MixView } from '@dewpot/contract';
+import type { ImportView, MixRevisionView, MixInput, MixView } from '@dewpot/contract';
 import { ask } from './client';
 import { useLast, useWrite, type Put } from './writes';
 
@@ -7,10 +7,10 @@ export const mixesQuery = queryOptions({
   queryKey: ['mixes'],
   queryFn: ({ signal }) => ask<MixView[]>('GET', 'mixes', undefined, signal),
 });
-export const mixEditionsQuery = (id: string) =>
+export const mixRevisionsQuery = (id: string) =>
   queryOptions({
-    queryKey: ['mixes', id, 'editions'],
-    queryFn: ({ signal }) => ask<MixEditionView[]>('GET', `mixes/${id}/editions`, undefined, signal),
+    queryKey: ['mixes', id, 'revisions'],
+    queryFn: ({ signal }) => ask<MixRevisionView[]>('GET', `mixes/${id}/revisions`, undefined, signal),
   });
 export const useSaveMix = () =>
   useWrite(({ id, input }: Put<MixInput>) => ask<MixView>('PUT', `mixes/${id}`, input), 'mixes');
@@ -21,5 +21,5 @@ export const useBringMixes = () =>
   useWrite(
     ({ file, dry }: { file: unknown; dry: boolean }) => ask<ImportView>('POST', 'mixes/import', { file, dry }),
     'mixes',
-    'stores',
+    'store',
   );

@@ -15,8 +15,8 @@ export interface KnownForPours {
 
 /** Gathers what pours are planned from. */
 export function pourSources({ moulds, mixes, palette, workshop, pours, now }: KnownForPours): PourSources {
-  const { stores, find, tints, colours } = palette;
-  const { lots, scoops } = stores;
+  const { store, find, tints, colours } = palette;
+  const { lots, scoops } = store;
   const lessons = (mixId: string) => lessonsFor(mixId, pours);
   const runs = pours.flatMap((pour) => pour.lessons ?? []);
   return { moulds, mixes, scoops, find, tints, colours, lots, lessons, runs, workshop, now };

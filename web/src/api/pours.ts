@@ -16,9 +16,9 @@ export const useFinishPour = () =>
     ({ id, input }: Put<PourFinish>) => ask<PourView>('POST', `pours/${id}/finish`, input),
     'pours',
     'casts',
-    'stores',
+    'store',
     'moulds',
     'mixes',
   );
 export const useUndoPour = () =>
-  useWrite((id: string) => ask<PourView>('POST', `pours/${id}/undo`), 'pours', 'casts', 'stores', 'moulds', 'mixes');
+  useWrite((id: string) => ask<PourView>('POST', `pours/${id}/undo`), 'pours', 'casts', 'store', 'moulds', 'mixes');

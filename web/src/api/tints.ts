@@ -5,26 +5,26 @@ import type {
   ChipReading,
   ImportView,
   MixBody,
-  StoresView,
+  StoreView,
   SwatchInput,
   SwatchView,
-  TintEditionView,
+  TintRevisionView,
   TintInput,
   TintsView,
   TintView,
 } from '@dewpot/contract';
 import { ask } from './client';
-import { storesQuery } from './materials';
+import { storeQuery } from './materials';
 import { useLast, useWrite, type Put } from './writes';
 
 export const tintsQuery = queryOptions({
   queryKey: ['tints'],
   queryFn: ({ signal }) => ask<TintsView>('GET', 'tints', undefined, signal),
 });
-export const tintEditionsQuery = (id: string) =>
+export const tintRevisionsQuery = (id: string) =>
   queryOptions({
-    queryKey: ['tints', id, 'editions'],
-    queryFn: ({ signal }) => ask<TintEditionView[]>('GET', `tints/${id}/editions`, undefined, signal),
+    queryKey: ['tints', id, 'revisions'],
+    queryFn: ({ signal }) => ask<TintRevisionView[]>('GET', `tints/${id}/revisions`, undefined, signal),
   });
 
 export const useSaveTint = () =>
@@ -44,23 +44,23 @@ export const useBringTints = () =>
 
 /** The workshop's colours: what it keeps of tints and chips, and what those teach. */
 export interface Palette extends TintsView {
-  readonly stores: StoresView;
+  readonly store: StoreView;
   readonly find: FindMaterial;
   readonly colours: KnownColours;
 }
 
-/** Tints, chips and stores once they are there, with what the chips teach; else what went wrong, if anything did. */
+/** Tints, chips and store once they are there, with what the chips teach; else what went wrong, if anything did. */
 export function usePalette(): { readonly palette?: Palette; readonly error: unknown; readonly isPending: boolean } {
-  const [stores, tints] = [useQuery(storesQuery), useQuery(tintsQuery)];
+  const [store, tints] = [useQuery(storeQuery), useQuery(tintsQuery)];
   const palette = useMemo(() => {
-    if (!stores.data || !tints.data) return undefined;
-    const find = finderOf(stores.data.materials);
-    return { ...tints.data, stores: stores.data, find, colours: knownColours(tints.data.swatches, find) };
-  }, [stores.data, tints.data]);
+    if (!store.data || !tints.data) return undefined;
+    const find = finderOf(store.data.materials);
+    return { ...tints.data, store: store.data, find, colours: knownColours(tints.data.swatches, find) };
+  }, [store.data, tints.data]);
   return {
     ...(palette && { palette }),
-    error: stores.error ?? tints.error,
-    isPending: stores.isPending || tints.isPending,
+    error: store.error ?? tints.error,
+    isPending: store.isPending || tints.isPending,
   };
 }
 

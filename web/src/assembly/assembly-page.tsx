@@ -113,8 +113,8 @@ function Joining({ casts }: { casts: readonly CastView[] }) {
                 colour={look.colour}
                 size={250}
                 parts={(arrangement === 'stacked' ? parts : parts.slice(0, 1)).map(({ cast, over }) => {
-                  const { colour, skin } = lookToday(cast, now);
-                  return { shape: cast.snapshot.shape, over, colour, skin };
+                  const { colour, faceColouring } = lookToday(cast, now);
+                  return { shape: cast.snapshot.shape, over, colour, faceColouring };
                 })}
               />
             ) : (

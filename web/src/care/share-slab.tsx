@@ -13,7 +13,7 @@ import { tellEvent } from '../ui/casts/event-words';
 /** A cast's life as others can read it: what it was made of, everything that happened, what its weighings say. */
 function castFile(cast: CastDetail): string {
   const { code, snapshot, stage, expected, events, dryDown, life } = cast;
-  const { shape: _shape, article, skin: _skin, ...made } = snapshot;
+  const { shape: _shape, article, faceColouring: _face, ...made } = snapshot;
   return JSON.stringify(
     {
       format: 'dew-pot-cast',

@@ -25,7 +25,12 @@ function columnsOf(units: Units, now: number): TableColumn<CastView>[] {
       value: ({ code }) => code,
       show: (cast) => (
         <Link to={`/casts/${cast.id}`} className="flex items-center gap-3">
-          <PieceThumb shape={cast.snapshot.shape} colour={cast.snapshot.colour} skin={cast.snapshot.skin} size={36} />
+          <PieceThumb
+            shape={cast.snapshot.shape}
+            colour={cast.snapshot.colour}
+            faceColouring={cast.snapshot.faceColouring}
+            size={36}
+          />
           <span className="numeral link text-lg">{cast.code}</span>
         </Link>
       ),

@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import { fakeServer, Refusal, renderScreen, stores } from '../../test/fake-server';
+import { fakeServer, Refusal, renderScreen, store } from '../../test/fake-server';
 import { cast, castDetail, DAY, dry, NOW, renderInside } from '../../test/stand-ins';
 import { LookBackForm } from '../care/look-back-form';
 import { CheckForm, TestForm } from '../sealing/test-forms';
@@ -64,8 +64,8 @@ describe('a coat', () => {
 
   it('before the last is dry waits or is overridden, and an old product and its lot are told', async () => {
     fakeServer({
-      stores: {
-        ...stores,
+      store: {
+        ...store,
         lots: [
           {
             id: 'old',

@@ -1,5 +1,5 @@
 import { inStore, keepingOf } from '@dewpot/core';
-import type { LotView, StoresView } from '@dewpot/contract';
+import type { LotView, StoreView } from '@dewpot/contract';
 import { Plus } from 'lucide-react';
 import { Button } from '../ui/button';
 import { exactly, sayDay } from '../ui/format-time';
@@ -13,10 +13,10 @@ export interface EditedLot {
 }
 
 /** Each material that was bought as a bar of what is left, its lots marked on it. */
-export function Lots({ stores, onEdit }: { stores: StoresView; onEdit: (lot: EditedLot) => void }) {
+export function Lots({ store, onEdit }: { store: StoreView; onEdit: (lot: EditedLot) => void }) {
   const units = useUnits();
   const now = useNow();
-  const bought = stores.materials.filter(({ id }) => stores.lots.some(({ materialId }) => materialId === id));
+  const bought = store.materials.filter(({ id }) => store.lots.some(({ materialId }) => materialId === id));
   return (
     <section className="card-slab" aria-label="In the store">
       <h2 className="mb-2 text-2xl">In the store</h2>
@@ -27,9 +27,9 @@ export function Lots({ stores, onEdit }: { stores: StoresView; onEdit: (lot: Edi
           return (
             <li key={id} className="grid items-center gap-x-4 gap-y-1 py-2 sm:grid-cols-[14rem_6rem_1fr]">
               <span className="font-semibold">{name}</span>
-              <span className="numeral text-xl">{units.say(inStore(id, stores.lots), 'g')}</span>
+              <span className="numeral text-xl">{units.say(inStore(id, store.lots), 'g')}</span>
               <span className="flex flex-wrap gap-2">
-                {stores.lots
+                {store.lots
                   .filter(({ materialId }) => materialId === id)
                   .map((lot) => (
                     <button

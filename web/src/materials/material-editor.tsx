@@ -1,5 +1,5 @@
 import { handbookMaterials, type HandbookMaterial } from '@dewpot/core';
-import type { MaterialView, StoresView } from '@dewpot/contract';
+import type { MaterialView, StoreView } from '@dewpot/contract';
 import { useRemoveStore } from '../api/materials';
 import { EditDialog } from '../ui/edit-dialog';
 import { SelectField } from '../ui/select-field';
@@ -14,17 +14,17 @@ import { WeighScoop } from './weigh-scoop';
 /** A material's densities and its thirst. The handbook's figures are defaults: what was measured replaces them. */
 export function MaterialEditor({
   material,
-  stores,
+  store,
   onClose,
 }: {
   material: MaterialView | undefined;
-  stores: StoresView;
+  store: StoreView;
   onClose: () => void;
 }) {
   const edit = useMaterial(material, onClose);
   const remove = useRemoveStore();
   const { id, draft, tried, round, save, set, putIn } = edit;
-  const missing = handbookMaterials.filter(({ name }) => stores.materials.every((one) => one.name !== name));
+  const missing = handbookMaterials.filter(({ name }) => store.materials.every((one) => one.name !== name));
   return (
     <EditDialog
       title={material ? material.name : 'A material'}
@@ -54,7 +54,7 @@ export function MaterialEditor({
       )}
       <MaterialColour key={`colour ${round}`} draft={draft} onChange={set} />
       {draft.kind !== 'additive' && draft.kind !== 'sealer' && (
-        <WeighScoop scoops={stores.scoops} onBulk={(bulk) => putIn({ bulk })} />
+        <WeighScoop scoops={store.scoops} onBulk={(bulk) => putIn({ bulk })} />
       )}
     </EditDialog>
   );

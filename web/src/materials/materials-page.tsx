@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { pricePerGram } from '@dewpot/core';
-import type { MaterialView, StoresView } from '@dewpot/contract';
+import type { MaterialView, StoreView } from '@dewpot/contract';
 import { Plus } from 'lucide-react';
-import { storesQuery } from '../api/materials';
+import { storeQuery } from '../api/materials';
 import { Button } from '../ui/button';
 import { DataTable, type TableColumn } from '../ui/data-table';
 import { PageHead } from '../ui/page-head';
@@ -15,27 +15,27 @@ import { MaterialEditor } from './material-editor';
 import { Scoops } from './scoops';
 
 /** What lies in the store, the scoops, and the materials' own figures. */
-export function StoresPage() {
-  const { data, isPending, error } = useQuery(storesQuery);
+export function MaterialsPage() {
+  const { data, isPending, error } = useQuery(storeQuery);
   const [lot, setLot] = useState<EditedLot>();
   const [material, setMaterial] = useState<MaterialView | 'new'>();
-  if (isPending) return <Busy what="the stores" />;
+  if (isPending) return <Busy what="the store" />;
   if (!data) return <Failure error={error} />;
   return (
     <div className="mx-auto max-w-6xl space-y-4 p-4">
-      <PageHead title="Stores">
+      <PageHead title="Materials">
         <Button look="main" onClick={() => setLot({ lot: undefined, materialId: data.materials[0]!.id })}>
           Add a lot
         </Button>
       </PageHead>
       <Scoops scoops={data.scoops} />
-      <Lots stores={data} onEdit={setLot} />
-      <Materials stores={data} onEdit={setMaterial} />
+      <Lots store={data} onEdit={setLot} />
+      <Materials store={data} onEdit={setMaterial} />
       {lot && <LotEditor {...lot} materials={data.materials} onClose={() => setLot(undefined)} />}
       {material && (
         <MaterialEditor
           material={material === 'new' ? undefined : material}
-          stores={data}
+          store={data}
           onClose={() => setMaterial(undefined)}
         />
       )}
@@ -43,7 +43,7 @@ export function StoresPage() {
   );
 }
 
-function Materials({ stores, onEdit }: { stores: StoresView; onEdit: (material: MaterialView | 'new') => void }) {
+function Materials({ store, onEdit }: { store: StoreView; onEdit: (material: MaterialView | 'new') => void }) {
   const units = useUnits();
   const columns = useMemo<TableColumn<MaterialView>[]>(
     () => [
@@ -72,14 +72,14 @@ function Materials({ stores, onEdit }: { stores: StoresView; onEdit: (material: 
         id: 'price',
         title: 'A kilogram',
         right: true,
-        value: ({ id }) => Number(((pricePerGram(id, stores.lots) ?? 0) * 1000).toFixed(2)) || '',
+        value: ({ id }) => Number(((pricePerGram(id, store.lots) ?? 0) * 1000).toFixed(2)) || '',
         show: ({ id }) => {
-          const price = pricePerGram(id, stores.lots);
+          const price = pricePerGram(id, store.lots);
           return price === undefined ? '' : units.say(price * 1000, 'money');
         },
       },
     ],
-    [stores.lots, units, onEdit],
+    [store.lots, units, onEdit],
   );
   return (
     <section className="card-slab" aria-label="Materials">
@@ -89,7 +89,7 @@ function Materials({ stores, onEdit }: { stores: StoresView; onEdit: (material: 
           <Plus size={16} aria-hidden="true" /> A material
         </Button>
       </div>
-      <DataTable name="Materials" rows={stores.materials} columns={columns} empty="No material has that word." />
+      <DataTable name="Materials" rows={store.materials} columns={columns} empty="No material has that word." />
     </section>
   );
 }

@@ -1,9 +1,9 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { fakeServer, Refusal, renderScreen, stores, type Sent } from '../../test/fake-server';
+import { fakeServer, Refusal, renderScreen, store, type Sent } from '../../test/fake-server';
 import { NOW } from '../../test/stand-ins';
-import { StoresPage } from './materials-page';
+import { MaterialsPage } from './materials-page';
 
 let sent: Sent[];
 beforeEach(() => {
@@ -14,7 +14,7 @@ const keep = () => userEvent.click(screen.getByRole('button', { name: 'Keep' }))
 
 describe('scoops', () => {
   it('are made from a round can’s own sizes', async () => {
-    renderScreen(<StoresPage />);
+    renderScreen(<MaterialsPage />);
     await userEvent.click(await screen.findByRole('button', { name: 'A scoop' }));
     await keep();
     expect(screen.getByText(/Give it a name/)).toBeVisible();
@@ -29,7 +29,7 @@ describe('scoops', () => {
   });
 
   it('are measured by the water that fills them, and heaped', async () => {
-    renderScreen(<StoresPage />);
+    renderScreen(<MaterialsPage />);
     await userEvent.click(await screen.findByRole('button', { name: /the bean can/ }));
     await userEvent.type(screen.getByLabelText(/^The water that fills it/), '412 g{Tab}');
     expect(screen.getByLabelText('Holds, struck level')).toHaveValue('412 mL');
@@ -39,16 +39,16 @@ describe('scoops', () => {
   });
 
   it('are edited and taken away', async () => {
-    renderScreen(<StoresPage />);
+    renderScreen(<MaterialsPage />);
     await userEvent.click(await screen.findByRole('button', { name: /the bean can/ }));
     await userEvent.click(screen.getByRole('button', { name: 'Take away' }));
-    await waitFor(() => expect(sent).toEqual([{ method: 'DELETE', path: 'stores/scoops/can', body: undefined }]));
+    await waitFor(() => expect(sent).toEqual([{ method: 'DELETE', path: 'scoops/can', body: undefined }]));
   });
 });
 
 describe('lots', () => {
   it('show what is left, and a new one wants a price', async () => {
-    renderScreen(<StoresPage />);
+    renderScreen(<MaterialsPage />);
     const store = await screen.findByRole('region', { name: 'In the store' });
     expect(within(store).getByRole('button', { name: /20\.0 kg of 25\.0 kg/ })).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Add a lot' }));
@@ -64,10 +64,10 @@ describe('lots', () => {
   });
 
   it('tell what their age or their lumps mean, and are noted as opened and by the bag', async () => {
-    const old = { ...stores.lots[0]!, id: 'old', boughtAt: NOW - 400 * 24 * 3_600_000 };
-    const lumpy = { ...stores.lots[0]!, id: 'lumpy', lumpy: true };
-    sent = fakeServer({ stores: { ...stores, lots: [old, lumpy] } });
-    renderScreen(<StoresPage />);
+    const old = { ...store.lots[0]!, id: 'old', boughtAt: NOW - 400 * 24 * 3_600_000 };
+    const lumpy = { ...store.lots[0]!, id: 'lumpy', lumpy: true };
+    sent = fakeServer({ store: { ...store, lots: [old, lumpy] } });
+    renderScreen(<MaterialsPage />);
     expect(await screen.findByText(/about \d\d % of its strength is left/)).toBeVisible();
     expect(screen.getByText('Lumpy: do not use it.')).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: /about \d\d %/ }));
@@ -87,9 +87,9 @@ describe('lots', () => {
       { field: 'left', value: 1, message: 'More is left than was bought.', remedy: 'Enter at most what was bought.' },
     ];
     sent = fakeServer({
-      'PUT stores': new Refusal({ title: 'Something in this cannot be', status: 422, detail: 'no', errors }),
+      'PUT store': new Refusal({ title: 'Something in this cannot be', status: 422, detail: 'no', errors }),
     });
-    renderScreen(<StoresPage />);
+    renderScreen(<MaterialsPage />);
     await userEvent.click(await screen.findByRole('button', { name: /20\.0 kg of 25\.0 kg/ }));
     const left = screen.getByLabelText('Left of it');
     await userEvent.clear(left);
@@ -104,7 +104,7 @@ describe('lots', () => {
 
 describe('materials', () => {
   it('are added with figures of their own, and edited', async () => {
-    renderScreen(<StoresPage />);
+    renderScreen(<MaterialsPage />);
     await userEvent.click(await screen.findByRole('button', { name: 'A material' }));
     await userEvent.type(screen.getByLabelText('Name'), 'Washed river sand');
     const bulk = screen.getByLabelText('Loose density, dry, kg/L');
@@ -122,7 +122,7 @@ describe('materials', () => {
   });
 
   it('are weighed by the scoop, step by step, and what cannot be is told', async () => {
-    renderScreen(<StoresPage />);
+    renderScreen(<MaterialsPage />);
     await userEvent.click(await screen.findByRole('button', { name: 'Sharp sand' }));
     await userEvent.click(screen.getByText('Weigh a scoop of it'));
     await userEvent.selectOptions(screen.getByLabelText('How many'), '2');
@@ -132,11 +132,11 @@ describe('materials', () => {
     await userEvent.type(screen.getByLabelText('They weigh'), '90 kg{Tab}');
     expect(screen.getByRole('status')).toHaveTextContent('at most 8 kg/L');
     await keep();
-    await waitFor(() => expect(sent[0]).toMatchObject({ path: 'stores/materials/sharp-sand', body: { bulk: 1.5 } }));
+    await waitFor(() => expect(sent[0]).toMatchObject({ path: 'materials/sharp-sand', body: { bulk: 1.5 } }));
   });
 
   it('that are ready-made powders say the water of their bag and what doses are calculated on', async () => {
-    renderScreen(<StoresPage />);
+    renderScreen(<MaterialsPage />);
     await userEvent.click(await screen.findByRole('button', { name: 'Fast-setting repair mortar' }));
     expect(screen.queryByLabelText('Water it asks for, kg per kg')).toBeNull();
     const share = screen.getByLabelText('Binder in it, share');
@@ -150,7 +150,7 @@ describe('materials', () => {
   });
 
   it('that bind say the pot life and the set of their bag, or leave them to the handbook', async () => {
-    renderScreen(<StoresPage />);
+    renderScreen(<MaterialsPage />);
     await userEvent.click(await screen.findByRole('button', { name: 'Fast-setting repair mortar' }));
     await userEvent.type(screen.getByLabelText('Pot life at 20 °C, minutes'), '25');
     await userEvent.type(screen.getByLabelText('Initial set at 20 °C, hours'), '0.6');
@@ -162,7 +162,7 @@ describe('materials', () => {
   });
 
   it('that are dosed say as what, and a liquid its solids', async () => {
-    renderScreen(<StoresPage />);
+    renderScreen(<MaterialsPage />);
     await userEvent.click(await screen.findByRole('button', { name: 'A material' }));
     await userEvent.type(screen.getByLabelText('Name'), 'Ochre paste');
     await userEvent.selectOptions(screen.getByLabelText('It is'), 'an additive, dosed');
@@ -176,8 +176,8 @@ describe('materials', () => {
   });
 
   it('of the handbook that the store lacks can be taken from it', async () => {
-    sent = fakeServer({ stores: { ...stores, materials: stores.materials.filter(({ id }) => id !== 'coir') } });
-    renderScreen(<StoresPage />);
+    sent = fakeServer({ store: { ...store, materials: store.materials.filter(({ id }) => id !== 'coir') } });
+    renderScreen(<MaterialsPage />);
     await userEvent.click(await screen.findByRole('button', { name: 'A material' }));
     await userEvent.selectOptions(screen.getByLabelText('From the handbook'), 'Coir, fluffed');
     expect(screen.getByLabelText('Name')).toHaveValue('Coir, fluffed');

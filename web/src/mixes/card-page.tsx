@@ -55,7 +55,7 @@ function Card({ id }: { id: string }) {
           <div>
             <h1 className="text-3xl">{view.name}</h1>
             <p className="quiet">
-              Version {view.edition}
+              Version {view.revision}
               {view.suits && `. For ${view.suits}`}
               {view.unfit && `. Not for ${view.unfit}`}.
             </p>

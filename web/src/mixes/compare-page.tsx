@@ -89,7 +89,7 @@ function SideBySide({ ids }: { ids: readonly string[] }) {
       ) : (
         <Comparison
           compared={compared}
-          by={{ temperature, lots: sources.stores.lots, volume: mould ? fullVolume(mould.shape) : LITRE }}
+          by={{ temperature, lots: sources.store.lots, volume: mould ? fullVolume(mould.shape) : LITRE }}
           onLeave={(at) => put(ids.filter((_, i) => i !== at))}
         />
       )}

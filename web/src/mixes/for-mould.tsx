@@ -6,7 +6,7 @@ import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
 
 /** A draft is judged as if it were kept. */
-const asKept = (draft: MixInput): MixView => ({ ...draft, id: 'draft', edition: 1, used: false });
+const asKept = (draft: MixInput): MixView => ({ ...draft, id: 'draft', revision: 1, used: false });
 
 /** A mould for which the mix is meant: what the piece weighs, and what speaks against the two together. */
 export function ForMould({

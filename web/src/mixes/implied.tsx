@@ -9,7 +9,7 @@ import {
   type MixFigures,
   type MixLessons,
 } from '@dewpot/core';
-import type { MixInput, MouldView, StoresView } from '@dewpot/contract';
+import type { MixInput, MouldView, StoreView } from '@dewpot/contract';
 import { Findings } from '../judging';
 import { BigFigure } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
@@ -45,7 +45,7 @@ export interface ImpliedProps {
   readonly draft: MixInput;
   readonly calculated: CalculatedMix;
   readonly figures: MixFigures;
-  readonly stores: StoresView;
+  readonly store: StoreView;
   readonly moulds: readonly MouldView[];
   readonly lessons: MixLessons;
   /** At the bench, °C. */
@@ -54,9 +54,9 @@ export interface ImpliedProps {
 }
 
 /** Everything that a recipe implies, as figures with their working and sentences. */
-export function Implied({ draft, calculated, figures, stores, moulds, lessons, temperature, onGrade }: ImpliedProps) {
+export function Implied({ draft, calculated, figures, store, moulds, lessons, temperature, onGrade }: ImpliedProps) {
   const units = useUnits();
-  const cost = costPerLitre(figures.perPart, stores.lots);
+  const cost = costPerLitre(figures.perPart, store.lots);
   const { ratio, yield: factor, freshDensity, dryDensity, strength, use, findings } = figures;
   const saving = Math.round((1 - dryDensity.value / GRAVELLED_DENSITY) * 100);
   const clock = potLifeAndSet(calculated.mix, draft.binderClass, temperature);
@@ -113,7 +113,7 @@ export function Implied({ draft, calculated, figures, stores, moulds, lessons, t
       <Taught lessons={lessons} />
       <ForMould {...{ draft, figures, moulds, onGrade }} />
       <p className="border-accent border-l-4 pl-3 text-sm">
-        Dust harms the lungs and wet mix burns the skin: respirator, gloves, goggles.
+        Dust harms the lungs and wet mix burns the faceColouring: respirator, gloves, goggles.
       </p>
     </section>
   );

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { InputError, lighten, type Lightened } from '@dewpot/core';
-import type { MixInput, StoresView } from '@dewpot/contract';
+import type { MixInput, StoreView } from '@dewpot/contract';
 import { Button } from '../ui/button';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
@@ -15,7 +15,7 @@ function propose(
   { mix, conditions }: CalculatedMix,
   share: number,
   id: string,
-  { materials }: StoresView,
+  { materials }: StoreView,
 ): Proposal | undefined {
   const light = materials.find((one) => one.id === id);
   if (!light) return undefined;
@@ -31,19 +31,19 @@ function propose(
 export function LightenSlab({
   draft,
   calculated,
-  stores,
+  store,
   onChange,
 }: {
   draft: MixInput;
   calculated: CalculatedMix;
-  stores: StoresView;
+  store: StoreView;
   onChange: (draft: MixInput) => void;
 }) {
   const units = useUnits();
-  const light = stores.materials.filter(({ kind }) => kind === 'lightweight' || kind === 'organic');
+  const light = store.materials.filter(({ kind }) => kind === 'lightweight' || kind === 'organic');
   const [share, setShare] = useState(0.3);
   const [id, setId] = useState(light[0]?.id ?? '');
-  const proposal = useMemo(() => propose(calculated, share, id, stores), [calculated, share, id, stores]);
+  const proposal = useMemo(() => propose(calculated, share, id, store), [calculated, share, id, store]);
   return (
     <section className="card-slab space-y-3" aria-label="Make it lighter">
       <h2 className="text-xl">Make it lighter</h2>

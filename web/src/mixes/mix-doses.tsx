@@ -1,5 +1,5 @@
 import { additives, baseInWords, sayAmount } from '@dewpot/core';
-import type { MixInput, StoresView } from '@dewpot/contract';
+import type { MixInput, StoreView } from '@dewpot/contract';
 import { X } from 'lucide-react';
 import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';
@@ -33,18 +33,18 @@ function DoseBar({ amount, low, usual, ceiling }: { amount: number; low: number;
 export function MixDoses({
   draft,
   calculated: { errors },
-  stores,
+  store,
   onChange,
 }: {
   draft: MixInput;
   calculated: CalculatedMix;
-  stores: StoresView;
+  store: StoreView;
   onChange: (draft: MixInput) => void;
 }) {
   const doses = draft.doses ?? [];
   const put = (next: DoseLine[]) => onChange({ ...draft, doses: next });
-  const known = (id: string) => stores.materials.find((material) => material.id === id);
-  const unused = stores.materials.filter(
+  const known = (id: string) => store.materials.find((material) => material.id === id);
+  const unused = store.materials.filter(
     ({ id, kind }) => kind === 'additive' && doses.every(({ materialId }) => materialId !== id),
   );
   return (

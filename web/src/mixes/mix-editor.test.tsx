@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { fakeServer, mix, renderScreen, stores } from '../../test/fake-server';
+import { fakeServer, mix, renderScreen, store } from '../../test/fake-server';
 import { ComparePage } from './compare-page';
 import { CardPage } from './card-page';
 import { MixPage } from './mix-page';
@@ -121,8 +121,8 @@ describe('a batch of it', () => {
     expect(batch()).toHaveTextContent(/on the scale/);
   });
   it('is as large as one bag, a bucket or the store allows', async () => {
-    const sand = { ...stores.lots[0]!, id: 's', materialId: 'sharp-sand', bought: 40000, left: 3200 };
-    fakeServer({ stores: { ...stores, lots: [...stores.lots, sand] } });
+    const sand = { ...store.lots[0]!, id: 's', materialId: 'sharp-sand', bought: 40000, left: 3200 };
+    fakeServer({ store: { ...store, lots: [...store.lots, sand] } });
     open('x');
     await screen.findByRole('region', { name: 'A batch of it' });
     await userEvent.selectOptions(within(batch()).getByLabelText('As much as'), 'one bag of grey portland cement');
@@ -160,13 +160,13 @@ describe('made lighter', () => {
 
 describe('versions', () => {
   it('tell what differs from the one before', async () => {
-    const { id: _, version: __, name, edition: ___, used: ____, ...body } = mix;
+    const { id: _, version: __, name, revision: ___, used: ____, ...body } = mix;
     const leaner = { ...body, lines: [body.lines[0], { materialId: 'sharp-sand', parts: 3 }] };
     fakeServer({
-      mixes: [{ ...mix, edition: 2, used: true }],
-      'mixes/x/editions': [
-        { edition: 2, name, body: leaner, madeAt: 0 },
-        { edition: 1, name, body, madeAt: 0 },
+      mixes: [{ ...mix, revision: 2, used: true }],
+      'mixes/x/revisions': [
+        { revision: 2, name, body: leaner, madeAt: 0 },
+        { revision: 1, name, body, madeAt: 0 },
       ],
     });
     open('x');
@@ -189,7 +189,7 @@ describe('a new mix', () => {
     expect(field('Good for')).toHaveValue('troughs that are moved, alpines');
   });
   it('says which of its materials the store does not have', async () => {
-    fakeServer({ stores: { ...stores, materials: stores.materials.filter(({ id }) => id !== 'coir') } });
+    fakeServer({ store: { ...store, materials: store.materials.filter(({ id }) => id !== 'coir') } });
     renderScreen(<MixPage />, '/mixes/new?as=tufa-coir', '/mixes/:id');
     expect(await screen.findByText(/Not in your store.*coir, fluffed/)).toBeVisible();
   });

@@ -51,9 +51,9 @@ export function MixEditor({
   );
 }
 
-function Recipe({ edit, sources: { stores } }: Editing) {
+function Recipe({ edit, sources: { store } }: Editing) {
   const { id, draft, set, calculated } = edit;
-  const fields = { draft, calculated, stores, onChange: edit.setDraft };
+  const fields = { draft, calculated, store, onChange: edit.setDraft };
   return (
     <section className="card-slab space-y-4 self-start" aria-label="The recipe">
       <h1 className="sr-only">{draft.name || 'A new mix'}</h1>
@@ -90,7 +90,7 @@ function Recipe({ edit, sources: { stores } }: Editing) {
 }
 
 /** What fills a litre of it, and what that implies. */
-function Figures({ edit, sources: { stores, moulds } }: Editing) {
+function Figures({ edit, sources: { store, moulds } }: Editing) {
   const { draft, set, calculated, lessons } = edit;
   const { figures } = calculated;
   const temperature = useAir().data?.now.temperature ?? ROOM;
@@ -106,13 +106,13 @@ function Figures({ edit, sources: { stores, moulds } }: Editing) {
       </section>
       {figures && (
         <Implied
-          {...{ draft, calculated, figures, stores, moulds, lessons, temperature }}
+          {...{ draft, calculated, figures, store, moulds, lessons, temperature }}
           onGrade={(grade) => set({ grade })}
         />
       )}
       {figures && (
         <div className="lg:col-span-2">
-          <SizeSlab {...{ draft, calculated, stores }} />
+          <SizeSlab {...{ draft, calculated, store }} />
         </div>
       )}
     </div>
@@ -120,17 +120,17 @@ function Figures({ edit, sources: { stores, moulds } }: Editing) {
 }
 
 /** How it is mixed and made lighter, what it is for, its tiles and its versions. */
-function Around({ edit, sources: { stores }, used }: Editing & { used: boolean }) {
+function Around({ edit, sources: { store }, used }: Editing & { used: boolean }) {
   const { id, draft, set, settled } = edit;
   const change = { draft, calculated: settled, onChange: edit.setDraft };
   return (
     <div className="grid items-start gap-4 lg:grid-cols-2">
       <MethodSlab {...change} />
       <div className="space-y-4">
-        <LightenSlab {...change} stores={stores} />
+        <LightenSlab {...change} store={store} />
         <WordsOfUse draft={draft} onChange={set} />
         {id && <TilesSlab mixId={id} />}
-        {id && <VersionsSlab id={id} used={used} stores={stores} />}
+        {id && <VersionsSlab id={id} used={used} store={store} />}
         {id && (
           <p className="flex flex-wrap gap-2">
             <Link to={`/mixes/compare?with=${id}`} className={buttonClass()}>

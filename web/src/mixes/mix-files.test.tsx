@@ -1,11 +1,11 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { fakeServer, mix, Refusal, renderScreen, stores } from '../../test/fake-server';
+import { fakeServer, mix, Refusal, renderScreen, store } from '../../test/fake-server';
 import { materialsCsv, mixesCsv, mixesJson, readMixes } from './mix-files';
 import { MixesPage } from './mixes-page';
 
-const { materials } = stores;
+const { materials } = store;
 const dosed = { ...mix, suits: 'pots', doses: [{ materialId: 'red-oxide', amount: 0.03 }] };
 const fileOf = (text: string) => {
   const read = readMixes(text);
@@ -28,7 +28,7 @@ describe('a file of mixes', () => {
       ],
       doses: [{ material: 'Iron oxide, red', amount: 0.03 }],
     });
-    expect(file.mixes[0]).not.toHaveProperty('edition');
+    expect(file.mixes[0]).not.toHaveProperty('revision');
     expect(file.materials).toHaveLength(materials.length);
   });
 

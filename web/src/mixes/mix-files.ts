@@ -48,7 +48,7 @@ type Plain = Record<string, unknown>;
 const bare = ({ id: _id, version: _version, ...material }: MaterialView): Plain => ({ ...material });
 
 function bareMix(
-  { id: _id, version: _version, edition: _edition, used: _used, lines, doses = [], ...mix }: MixView,
+  { id: _id, version: _version, revision: _revision, used: _used, lines, doses = [], ...mix }: MixView,
   nameOf: (id: string) => string,
 ): Plain & { lines: Plain[]; doses: Plain[] } {
   return {

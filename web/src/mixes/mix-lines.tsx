@@ -1,6 +1,6 @@
 import { memo, useEffect, useRef, useState } from 'react';
 import { changeHolding, heldInWords, lineToldBy, usualBinderClass, type Held, type PartsBy } from '@dewpot/core';
-import type { MixInput, StoresView } from '@dewpot/contract';
+import type { MixInput, StoreView } from '@dewpot/contract';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';
@@ -20,12 +20,12 @@ const holds: readonly { readonly value: Held | ''; readonly label: string }[] = 
 export function MixLines({
   draft,
   calculated,
-  stores,
+  store,
   onChange,
 }: {
   draft: MixInput;
   calculated: CalculatedMix;
-  stores: StoresView;
+  store: StoreView;
   onChange: (draft: MixInput) => void;
 }) {
   const { lines, by } = draft;
@@ -37,7 +37,7 @@ export function MixLines({
   const put = (next: Line[]) => onChange({ ...draft, lines: next });
   // Another binder sets otherwise; how it sets stays as it was chosen while its binder does.
   const putMaterials = (next: Line[]) => {
-    const binderClass = usualBinderClass(resolveMix({ ...draft, lines: next }, stores.materials));
+    const binderClass = usualBinderClass(resolveMix({ ...draft, lines: next }, store.materials));
     const changed = binderClass !== undefined && binderClass !== usualBinderClass(calculated.mix);
     onChange({ ...draft, lines: next, ...(changed && { binderClass }) });
   };
@@ -79,11 +79,11 @@ export function MixLines({
     turn: (at, to) => latest.current.turn(at, to),
     leave: (at) => latest.current.leave(at),
   }));
-  const unused = stores.materials.filter(
+  const unused = store.materials.filter(
     ({ id, kind }) => kind !== 'additive' && kind !== 'sealer' && lines.every(({ materialId }) => materialId !== id),
   );
   const name = (id: string) =>
-    stores.materials.find((material) => material.id === id)?.name ?? 'a material that is gone';
+    store.materials.find((material) => material.id === id)?.name ?? 'a material that is gone';
   return (
     <div>
       <ol className="divide-base-300 divide-y">

@@ -10,7 +10,7 @@ import { mixOfStarter } from './starter-mix';
 import { useMixSources } from './use-mix-sources';
 
 /** A kept mix as it is edited. */
-function draftOf({ id: _id, edition: _edition, used: _used, ...mix }: MixView): MixInput {
+function draftOf({ id: _id, revision: _revision, used: _used, ...mix }: MixView): MixInput {
   return {
     ...mix,
     lines: mix.lines.map((line) => ({ ...line })),
@@ -27,8 +27,8 @@ export function MixPage() {
   if (!sources) return <Failure error={error} />;
   if (id === 'new') {
     const starter = starters.find(({ key }) => key === search.get('as'));
-    if (!starter) return <MixStarts materials={sources.stores.materials} />;
-    const { draft, missing } = mixOfStarter(starter, sources.stores.materials);
+    if (!starter) return <MixStarts materials={sources.store.materials} />;
+    const { draft, missing } = mixOfStarter(starter, sources.store.materials);
     return (
       <>
         {missing.length > 0 && (

@@ -84,7 +84,7 @@ function MixCard({
   const units = useUnits();
   const now = useDay();
   const figures = useMemo(() => calculated(mix, sources, now), [mix, sources, now]);
-  const { materials } = sources.stores;
+  const { materials } = sources.store;
   const colour = useMixColour()(mix, resolveMix(mix, materials));
   const parts = mix.lines
     .map(

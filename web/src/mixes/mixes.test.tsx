@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { fakeServer, mix, renderScreen, stores } from '../../test/fake-server';
+import { fakeServer, mix, renderScreen, store } from '../../test/fake-server';
 import { MixPage } from './mix-page';
 import { MixesPage } from './mixes-page';
 import { resolveMix } from './resolve';
@@ -12,7 +12,7 @@ const names = () => screen.getAllByLabelText(/^Parts of /).map((field) => field.
 describe('a recipe with its materials', () => {
   it('leaves out a line whose material is gone', () => {
     const lines = [...mix.lines, { materialId: 'gone', parts: 1 }];
-    expect(resolveMix({ ...mix, lines }, stores.materials).lines.map(({ material }) => material.id)).toEqual([
+    expect(resolveMix({ ...mix, lines }, store.materials).lines.map(({ material }) => material.id)).toEqual([
       'grey-cement',
       'sharp-sand',
     ]);

@@ -1,5 +1,5 @@
 import { conditionsOf, finderOf, lessonsFor, type Mix, type MixConditions, type MixLessons, mixOf } from '@dewpot/core';
-import type { MaterialView, MixBody, MixInput, MixView, PourView, StoresView } from '@dewpot/contract';
+import type { MaterialView, MixBody, MixInput, MixView, PourView, StoreView } from '@dewpot/contract';
 
 /** A recipe with its materials in place of their keys; lines and doses whose material is gone are left out. */
 export const resolveMix = (mix: MixBody, materials: readonly MaterialView[]): Mix => mixOf(mix, finderOf(materials));
@@ -16,7 +16,7 @@ export function withRecipe<T extends MixInput>(mix: T, { lines, doses = [], by }
 
 /** What is known beside a recipe: the store, what its pours taught, the time. */
 export interface MixKnowledge {
-  readonly stores: StoresView;
+  readonly store: StoreView;
   readonly lessons: MixLessons;
   readonly now: number;
 }
@@ -25,15 +25,15 @@ export interface MixKnowledge {
 export const conditionsFor = (
   mix: Mix,
   moistCuringDays: number,
-  { stores, lessons, now }: MixKnowledge,
-): MixConditions => conditionsOf(mix, { moistCuringDays, lots: stores.lots, lessons, now });
+  { store, lessons, now }: MixKnowledge,
+): MixConditions => conditionsOf(mix, { moistCuringDays, lots: store.lots, lessons, now });
 
 /** A kept mix with its materials, and the conditions that it is calculated under. */
 export function keptMix(
   view: MixView,
-  { stores, pours, now }: { readonly stores: StoresView; readonly pours: readonly PourView[]; readonly now: number },
+  { store, pours, now }: { readonly store: StoreView; readonly pours: readonly PourView[]; readonly now: number },
 ): { mix: Mix; conditions: MixConditions } {
-  const mix = resolveMix(view, stores.materials);
-  const known = { stores, lessons: lessonsFor(view.id, pours), now };
+  const mix = resolveMix(view, store.materials);
+  const known = { store, lessons: lessonsFor(view.id, pours), now };
   return { mix, conditions: conditionsFor(mix, view.moistCuringDays, known) };
 }

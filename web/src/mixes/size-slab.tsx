@@ -10,7 +10,7 @@ import {
   type BatchMasses,
   type ScoopStep,
 } from '@dewpot/core';
-import type { MixInput, StoresView } from '@dewpot/contract';
+import type { MixInput, StoreView } from '@dewpot/contract';
 import { useSession } from '../api/session';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
@@ -24,20 +24,20 @@ type Wanted = 'volume' | 'bucket' | 'store' | `bag:${string}` | `lot:${string}`;
 function sized(
   perPart: BatchMasses,
   wanted: Wanted,
-  { volume, bucket, stores }: { volume: number; bucket: number; stores: StoresView },
+  { volume, bucket, store }: { volume: number; bucket: number; store: StoreView },
 ): { batch: BatchMasses; by?: string } | undefined {
   if (wanted === 'volume') return { batch: sizeToVolume(perPart, volume) };
   if (wanted === 'bucket') return { batch: sizeToBucket(perPart, bucket), by: 'two thirds of the bucket’s brim' };
   if (wanted === 'store') {
-    const most = largestFromStore(perPart, stores.lots);
+    const most = largestFromStore(perPart, store.lots);
     return most && { batch: most.batch, by: `then ${most.shortest.name.toLowerCase()} is used up` };
   }
   const id = wanted.slice(4);
   if (wanted.startsWith('lot:')) {
-    const lot = lotInUse(id, stores.lots);
+    const lot = lotInUse(id, store.lots);
     return lot && { batch: sizeToMass(perPart, id, lot.left), by: 'what is left of the lot in use' };
   }
-  const lot = stores.lots.find(({ materialId }) => materialId === id)!;
+  const lot = store.lots.find(({ materialId }) => materialId === id)!;
   return { batch: sizeToMass(perPart, id, lot.bought / (lot.bags ?? 1)), by: 'one whole bag' };
 }
 
@@ -45,32 +45,32 @@ function sized(
 export function SizeSlab({
   draft,
   calculated: { mix, conditions },
-  stores,
+  store,
 }: {
   draft: MixInput;
   calculated: CalculatedMix;
-  stores: StoresView;
+  store: StoreView;
 }) {
   const units = useUnits();
   const { workshop } = useSession();
   const [wanted, setWanted] = useState<Wanted>('volume');
   const [volume, setVolume] = useState(5000);
-  const [scoopId, setScoopId] = useState(stores.scoops[0]?.id ?? '');
+  const [scoopId, setScoopId] = useState(store.scoops[0]?.id ?? '');
   const [step, setStep] = useState<ScoopStep>(0.5);
   const vessels = useMemo(
     () => ({
-      scoop: stores.scoops.find(({ id }) => id === scoopId),
-      scoops: allScoops(stores.scoops),
+      scoop: store.scoops.find(({ id }) => id === scoopId),
+      scoops: allScoops(store.scoops),
       step,
       scaleStep: workshop.scaleStep,
     }),
-    [stores.scoops, scoopId, step, workshop.scaleStep],
+    [store.scoops, scoopId, step, workshop.scaleStep],
   );
   const perPart = useMemo(() => massesPerPart(mix, conditions), [mix, conditions]);
-  const bagged = mix.lines.filter(({ material }) => stores.lots.some(({ materialId }) => materialId === material.id));
+  const bagged = mix.lines.filter(({ material }) => store.lots.some(({ materialId }) => materialId === material.id));
   const size = useMemo(
-    () => sized(perPart, wanted, { volume, bucket: workshop.bucket, stores }),
-    [perPart, wanted, volume, workshop.bucket, stores],
+    () => sized(perPart, wanted, { volume, bucket: workshop.bucket, store }),
+    [perPart, wanted, volume, workshop.bucket, store],
   );
   const sizes: { value: Wanted; label: string }[] = [
     { value: 'volume', label: 'a volume' },
@@ -96,15 +96,15 @@ export function SizeSlab({
             onChange={(typed) => typed !== undefined && typed > 0 && setVolume(typed)}
           />
         )}
-        {stores.scoops.length > 0 && (
+        {store.scoops.length > 0 && (
           <SelectField
             label="Scoop at hand"
             value={scoopId}
-            options={stores.scoops.map(({ id, name }) => ({ value: id, label: name }))}
+            options={store.scoops.map(({ id, name }) => ({ value: id, label: name }))}
             onChange={setScoopId}
           />
         )}
-        {stores.scoops.length > 0 && (
+        {store.scoops.length > 0 && (
           <SelectField<ScoopStep>
             label="Round to"
             value={step}

@@ -17,7 +17,7 @@ import {
 import { useQuery } from '@tanstack/react-query';
 import { v7 as uuid } from 'uuid';
 import { useKeepTile } from '../api/finish';
-import { storesQuery } from '../api/materials';
+import { storeQuery } from '../api/materials';
 import { Choice } from '../ui/choice';
 import { EditDialog } from '../ui/edit-dialog';
 import { SelectField } from '../ui/select-field';
@@ -33,7 +33,7 @@ const yesNo = (yes: string, no: string) => [
 export function TileDialog({ mixId, onClose }: { mixId: string; onClose: () => void }) {
   const keep = useKeepTile();
   const [id] = useState(() => uuid());
-  const own = (useQuery(storesQuery).data?.materials ?? []).flatMap(({ name, sealer }) =>
+  const own = (useQuery(storeQuery).data?.materials ?? []).flatMap(({ name, sealer }) =>
     sealer ? [{ value: name, label: name, kind: sealer.kind }] : [],
   );
   const products =

@@ -14,7 +14,7 @@ export interface CalculatedMix {
 }
 
 function calculate(draft: MixInput, known: MixKnowledge): CalculatedMix {
-  const mix = resolveMix(draft, known.stores.materials);
+  const mix = resolveMix(draft, known.store.materials);
   const conditions = conditionsFor(mix, draft.moistCuringDays, known);
   try {
     return { mix, conditions, figures: calculateMix(mix, conditions), errors: {} };

@@ -11,7 +11,7 @@ import { useCalculatedMix } from './use-calculated-mix';
 import type { MixSources } from './use-mix-sources';
 
 /** A recipe that is being written: its draft, what follows from it, and how it is kept. */
-export function useMixEdit(id: string | undefined, first: MixInput, { stores, pours }: MixSources) {
+export function useMixEdit(id: string | undefined, first: MixInput, { store, pours }: MixSources) {
   const navigate = useNavigate();
   const [key] = useState(() => id ?? uuid());
   const [draft, setDraft] = useState(first);
@@ -21,7 +21,7 @@ export function useMixEdit(id: string | undefined, first: MixInput, { stores, po
   // The age of cement is told by the day: a clock that ticks must not calculate everything again.
   const now = useDay();
   const lessons = useMemo(() => lessonsFor(id, pours), [id, pours]);
-  const known = useMemo(() => ({ stores, lessons, now }), [stores, lessons, now]);
+  const known = useMemo(() => ({ store, lessons, now }), [store, lessons, now]);
   const calculated = useCalculatedMix(draft, known);
   const dried = useMixColour()({ ...draft, colourCalculated: true }, calculated.mix);
   const keep = (version = draft.version) => {

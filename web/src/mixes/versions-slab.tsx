@@ -1,13 +1,13 @@
 import { differencesOf } from '@dewpot/core';
-import type { StoresView } from '@dewpot/contract';
+import type { StoreView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
-import { mixEditionsQuery } from '../api/mixes';
+import { mixRevisionsQuery } from '../api/mixes';
 import { Versions } from '../ui/versions';
 import { resolveMix } from './resolve';
 
 /** The versions of a recipe, newest first, each with what differs from the one before. */
-export function VersionsSlab({ id, used, stores }: { id: string; used: boolean; stores: StoresView }) {
-  const { data = [] } = useQuery(mixEditionsQuery(id));
+export function VersionsSlab({ id, used, store }: { id: string; used: boolean; store: StoreView }) {
+  const { data = [] } = useQuery(mixRevisionsQuery(id));
   return (
     <Versions
       versions={data}
@@ -15,7 +15,7 @@ export function VersionsSlab({ id, used, stores }: { id: string; used: boolean; 
       tell={(one, before) =>
         before && (
           <ul className="text-sm">
-            {differencesOf(resolveMix(before.body, stores.materials), resolveMix(one.body, stores.materials)).map(
+            {differencesOf(resolveMix(before.body, store.materials), resolveMix(one.body, store.materials)).map(
               ({ what, before: was, after }) => (
                 <li key={what}>
                   {what}: {was} → <strong>{after}</strong>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { inScoops, InputError, sayScoops, volumeFigure, type Figure, type FieldIssue, type Solid } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { storesQuery } from '../api/materials';
+import { storeQuery } from '../api/materials';
 import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { BigFigure } from '../ui/figure-working';
@@ -106,7 +106,7 @@ export function MeasurePage() {
 }
 
 function Answer({ volume, start }: { volume: Figure | undefined; start: Start }) {
-  const scoops = useQuery(storesQuery).data?.scoops ?? [];
+  const scoops = useQuery(storeQuery).data?.scoops ?? [];
   return (
     <section className="card-slab space-y-3" aria-label="Answer">
       {volume ? (

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { InputError, largestGrain, calculateMix } from '@dewpot/core';
 import type { MaterialView, MixView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
-import { storesQuery } from '../api/materials';
+import { storeQuery } from '../api/materials';
 import { mixesQuery } from '../api/mixes';
 import { resolveMix } from '../mixes';
 
@@ -27,7 +27,7 @@ function densitiesOf(mix: MixView, materials: readonly MaterialView[]): MixOfMou
 /** The workshop's mixes by name, and what is wanted of the one that was chosen. */
 export function useMixOfMould(chosen: string | undefined) {
   const mixes = useQuery(mixesQuery).data;
-  const materials = useQuery(storesQuery).data?.materials;
+  const materials = useQuery(storeQuery).data?.materials;
   const mix = mixes?.find(({ id }) => id === chosen);
   const known = useMemo(() => (mix && materials ? densitiesOf(mix, materials) : undefined), [mix, materials]);
   return { mixes: mixes ?? [], view: mix, mix: known };

@@ -31,7 +31,7 @@ const faces = { text: new Uint8Array(file(400)), bold: new Uint8Array(file(700))
 const say = (value: number, unit: 'g' | 'mL' | 'mm') => formatQuantity(value, unit, 'metric');
 
 function parts(count: number) {
-  const { stores, find, tints, colours } = palette;
+  const { store, find, tints, colours } = palette;
   const input: PourInput = {
     items: [{ mouldId: 'm', count }],
     mixId: 'x',
@@ -46,7 +46,7 @@ function parts(count: number) {
   return partsOf(input, {
     moulds: [mould],
     mixes: [mix],
-    scoops: stores.scoops,
+    scoops: store.scoops,
     find,
     tints,
     colours,

@@ -2,7 +2,7 @@ import {
   colouringKinds,
   layersOf,
   InputError,
-  skinOf,
+  faceColouringOf,
   type ColouringKind,
   type Layer,
   type PourItem,
@@ -133,18 +133,18 @@ function Drawn({ item, layers, onSeed }: { item: PourItem; layers: readonly Laye
           shape={shape}
           layers={layers.map(({ tint: { colour }, from, to, volume }) => ({ colour, from, to, volume: volume.value }))}
         />
-        <PieceThumb shape={shape} colour={layers[0]!.tint.colour} skin={skinOf(item)} size={140} />
+        <PieceThumb shape={shape} colour={layers[0]!.tint.colour} faceColouring={faceColouringOf(item)} size={140} />
       </div>
     );
-  const skin = skinOf(item)!;
+  const faceColouring = faceColouringOf(item)!;
   const seeded = colouring.kind !== 'solid';
   return (
     <div className="flex flex-wrap items-end gap-4">
-      <PieceThumb shape={shape} colour={skin.parts[0]!.colour} skin={skin} size={190} />
+      <PieceThumb shape={shape} colour={faceColouring.parts[0]!.colour} faceColouring={faceColouring} size={190} />
       <div className="w-52">
         <CastFace
-          colour={skin.parts[0]!.colour}
-          {...(seeded && { skin })}
+          colour={faceColouring.parts[0]!.colour}
+          {...(seeded && { faceColouring })}
           label={`${name}: ${colouringKinds[colouring.kind].name.toLowerCase()}`}
           className="h-36 w-full"
         />

@@ -18,7 +18,7 @@ export function DampMaterials({ input, sources, onChange }: ChoicesProps) {
   const { mixes, palette } = sources;
   const chosen = [input.mixId, ...input.items.map(({ mixId }) => mixId)];
   const lines = mixes.filter(({ id }) => chosen.includes(id)).flatMap((mix) => mix.lines);
-  const used = palette.stores.materials.filter(({ id }) => lines.some(({ materialId }) => materialId === id));
+  const used = palette.store.materials.filter(({ id }) => lines.some(({ materialId }) => materialId === id));
   return used
     .filter(({ bulking: swells, kind }) => swells !== 'none' || kind === 'organic')
     .map((material) => (

@@ -9,7 +9,7 @@ const HEAPED = '+heaped';
 
 /** How the pour is measured: each way with what comes of it, the scoop at hand and the finest part of it. */
 export function MeasuringWayChoice({ input, sources, calculated, onChange }: MeasuringProps) {
-  const { scoops } = sources.palette.stores;
+  const { scoops } = sources.palette.store;
   const chosen = calculated?.sheets?.[0]?.sheet.way;
   const ways = calculated?.ways ?? [];
   return (
@@ -28,7 +28,7 @@ export function MeasuringWayChoice({ input, sources, calculated, onChange }: Mea
       )}
       {chosen && input.measuring === undefined && <p className="quiet text-sm">Proposed: {chosen.reason}.</p>}
       {scoops.length === 0 ? (
-        <p className="quiet text-sm">Without a scoop everything is weighed. Add your scoops under Stores.</p>
+        <p className="quiet text-sm">Without a scoop everything is weighed. Add your scoops under Materials.</p>
       ) : (
         <div className="grid grid-cols-[2fr_1fr] gap-3">
           <SelectField

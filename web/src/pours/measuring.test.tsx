@@ -2,7 +2,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import type { PourView } from '@dewpot/contract';
-import { fakeServer, mould, renderScreen, stores } from '../../test/fake-server';
+import { fakeServer, mould, renderScreen, store } from '../../test/fake-server';
 import { PourPage } from './pour-page';
 
 const open = (at: string) => renderScreen(<PourPage />, at, '/pours/:id');
@@ -79,7 +79,7 @@ describe('a plan', () => {
   });
 
   it('without a scoop is weighed, and says so', async () => {
-    fakeServer({ stores: { ...stores, scoops: [] } });
+    fakeServer({ store: { ...store, scoops: [] } });
     open('/pours/new');
     expect(await screen.findByText(/Without a scoop everything is weighed/)).toBeVisible();
     expect(await screen.findByRole('region', { name: /^Measure by the scale/ })).toBeVisible();

@@ -1,4 +1,4 @@
-import { InputError, type PourItem, type PourPart, type Skin, skinOf } from '@dewpot/core';
+import { InputError, type PourItem, type PourPart, type FaceColouring, faceColouringOf } from '@dewpot/core';
 import type { MixView, MouldView, PourItemInput } from '@dewpot/contract';
 import { Minus, Plus, X } from 'lucide-react';
 import { Button } from '../ui/button';
@@ -16,9 +16,9 @@ const MOST = 500;
 const NO_COLOUR = '#b3ada1';
 
 /** How a piece of a plan is coloured; undefined while its shares do not come to the whole. */
-function skinFor(item: PourItem | undefined): Skin | undefined {
+function faceColouringFor(item: PourItem | undefined): FaceColouring | undefined {
   try {
-    return item && skinOf(item);
+    return item && faceColouringOf(item);
   } catch (error) {
     if (error instanceof InputError) return undefined;
     throw error;
@@ -99,7 +99,7 @@ function ChosenMould({
   /** Undefined for the only one. */
   onLeaveOut: (() => void) | undefined;
 }) {
-  const skin = skinFor(planned?.item);
+  const faceColouring = faceColouringFor(planned?.item);
   const setCount = (count: number) => onPut({ count: Math.min(MOST, Math.max(1, count)) });
   return (
     <li className="flex w-72 items-center gap-3">
@@ -107,8 +107,8 @@ function ChosenMould({
         <g transform="translate(80 104)">
           <Piece
             shape={mould.shape}
-            colour={skin?.parts[0]?.colour ?? planned?.part.colour ?? NO_COLOUR}
-            skin={skin}
+            colour={faceColouring?.parts[0]?.colour ?? planned?.part.colour ?? NO_COLOUR}
+            faceColouring={faceColouring}
             scale={scale}
           />
         </g>

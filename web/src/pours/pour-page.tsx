@@ -81,7 +81,7 @@ function KnownPour({ id }: { id: string }) {
 /** What a new pour begins with: what the address names, else what was poured last; undefined without a mould or a mix. */
 function firstInput(sources: PlanSources, search: URLSearchParams, air: AirView | undefined): PourInput | undefined {
   const { moulds, mixes, pours, palette, full } = sources;
-  const { scoops } = palette.stores;
+  const { scoops } = palette.store;
   const last = pours.find(({ status }) => status === 'finished')?.input;
   const named = <T extends { id: string }>(all: readonly T[], key: string | null | undefined) =>
     all.find(({ id }) => id === key);

@@ -14,7 +14,7 @@ import { useUnits } from '../ui/units';
 import { mixNames } from './mix-names';
 
 /** What went in of one mix, beside what was planned. */
-function WentIn({ part: { plan, log, mixName, mixEdition }, named }: { part: PourPart; named: boolean }) {
+function WentIn({ part: { plan, log, mixName, mixRevision }, named }: { part: PourPart; named: boolean }) {
   const units = useUnits();
   const sheet = useMemo(() => calculateSheet(plan), [plan]);
   const planned = (materialId: string) =>
@@ -26,7 +26,7 @@ function WentIn({ part: { plan, log, mixName, mixEdition }, named }: { part: Pou
       {named && (
         <h2 className="mb-2 text-xl">
           {mixName}
-          {mixEdition > 1 && <span className="quiet"> version {mixEdition}</span>}
+          {mixRevision > 1 && <span className="quiet"> version {mixRevision}</span>}
         </h2>
       )}
       <table className="table">
@@ -76,7 +76,9 @@ export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { p
     <div className="mx-auto max-w-3xl space-y-4 p-4">
       <h1 className="text-3xl">
         Pour {number}: {mixNames(parts)}
-        {parts.length === 1 && own!.mixEdition > 1 && <span className="quiet text-xl"> version {own!.mixEdition}</span>}
+        {parts.length === 1 && own!.mixRevision > 1 && (
+          <span className="quiet text-xl"> version {own!.mixRevision}</span>
+        )}
       </h1>
       <p className="quiet">
         {pouredAt && exactly(pouredAt)}.{' '}

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { plannedLog, calculateSheet } from '@dewpot/core';
 import type { PourInput, PourView } from '@dewpot/contract';
-import { fakeServer, mix, mould, palette, renderScreen, stores } from '../../test/fake-server';
+import { fakeServer, mix, mould, palette, renderScreen, store } from '../../test/fake-server';
 import { cast, NOW, session } from '../../test/stand-ins';
 import { judgingOf, partsChosen } from './plan';
 import { calculateParts } from './calculate-parts';
@@ -107,7 +107,7 @@ describe('planning', () => {
   });
 
   it('shows the caution at its step and says what the store lacks', async () => {
-    fakeServer({ stores: { ...stores, lots: [{ ...stores.lots[0]!, left: 100 }] } });
+    fakeServer({ store: { ...store, lots: [{ ...store.lots[0]!, left: 100 }] } });
     open('/pours/new');
     const measure = await screen.findByRole('region', { name: /^Measure by one scoop/ });
     expect(measure).toHaveTextContent('wear a fitted respirator');

@@ -16,7 +16,7 @@ import { shelfQuery } from '../api/casts';
 import { overridesQuery } from '../api/finish';
 import { useSession } from '../api/session';
 
-/** A sealer to choose: of the stores, or a kind of the handbook. */
+/** A sealer to choose: of the store, or a kind of the handbook. */
 export interface SealerProduct {
   readonly id: string;
   readonly sealer: Sealer;
@@ -25,7 +25,7 @@ export interface SealerProduct {
   readonly density?: number;
 }
 
-/** Sealers to choose from: those of the stores, else the handbook's kinds. */
+/** Sealers to choose from: those of the store, else the handbook's kinds. */
 export function productsOf(materials: readonly MaterialView[] | undefined): SealerProduct[] {
   const own = (materials ?? []).flatMap(({ id, name, sealer, bulk }) =>
     sealer ? [{ id, materialId: id, density: bulk, sealer: sealerOf(name, sealer) }] : [],

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { againstSealer, sealAdvice, sealerVolume, type CoatTool, type PieceUse, type Side } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
-import { storesQuery } from '../api/materials';
+import { storeQuery } from '../api/materials';
 import { useAir } from '../api/session';
 import type { ActionProps } from '../ui/casts/action-props';
 import { usualUses } from '../ui/casts/seal-words';
@@ -22,7 +22,7 @@ interface CoatChoices {
 /** A coat on like casts: what is chosen, what follows from it, what speaks against it, and how it is recorded. */
 export function useCoat({ casts, record }: Pick<ActionProps, 'casts' | 'record'>) {
   const now = useNow();
-  const stores = useQuery(storesQuery).data;
+  const store = useQuery(storeQuery).data;
   const air = useAir().data?.now;
   const grounds = useGateGrounds();
   const first = casts[0]!;
@@ -37,13 +37,13 @@ export function useCoat({ casts, record }: Pick<ActionProps, 'casts' | 'record'>
   });
   const { uses, tool } = chosen;
   const advice = sealAdvice(uses);
-  const products = productsOf(stores?.materials);
+  const products = productsOf(store?.materials);
   const product =
     products.find(({ id, sealer }) => id === chosen.product || sealer.kind === chosen.product) ??
     products.find(({ sealer }) => sealer.kind === (advice.sealer ?? 'penetrating')) ??
     products[0]!;
   const { sealer, materialId } = product;
-  const lot = lotOf(product, stores?.lots ?? [], now);
+  const lot = lotOf(product, store?.lots ?? [], now);
   const remarks = remarksOn(casts, sealer, now, air, lot?.openMonths);
   const soon = remarks.filter(({ severity }) => severity === 'refuse');
   const shut = shutFor(casts, sealer, grounds, now);

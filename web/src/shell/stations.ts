@@ -24,6 +24,6 @@ export const stations: readonly Station[] = [
   { path: '/tints', name: 'Tints', icon: Palette },
   { path: '/pours', name: 'Pour', icon: Hammer },
   { path: '/casts', name: 'Casts', icon: Sprout },
-  { path: '/stores', name: 'Stores', icon: PackageOpen },
+  { path: '/materials', name: 'Materials', icon: PackageOpen },
   { path: '/workshop', name: 'Workshop', icon: Settings2 },
 ];

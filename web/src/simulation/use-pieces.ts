@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { simulationPieceOf, simulationPieces, type SimulationPiece, type SimulationPieceKey } from '@dewpot/core';
 import type { MaterialView, MixView, MouldView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
-import { storesQuery } from '../api/materials';
+import { storeQuery } from '../api/materials';
 import { mixesQuery } from '../api/mixes';
 import { mouldsQuery } from '../api/moulds';
 import { resolveMix } from '../mixes';
@@ -54,9 +54,9 @@ function piecesOf(moulds: readonly MouldView[], mixes: readonly MixView[], mater
 export function usePieces(): Pieces {
   const moulds = useQuery(mouldsQuery).data;
   const mixes = useQuery(mixesQuery).data;
-  const stores = useQuery(storesQuery).data;
+  const store = useQuery(storeQuery).data;
   return useMemo(
-    () => (moulds && mixes && stores ? piecesOf(moulds, mixes, stores.materials) : piecesOf([], [], [])),
-    [moulds, mixes, stores],
+    () => (moulds && mixes && store ? piecesOf(moulds, mixes, store.materials) : piecesOf([], [], [])),
+    [moulds, mixes, store],
   );
 }

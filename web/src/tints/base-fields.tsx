@@ -8,15 +8,15 @@ type Base = TintInput['base'];
 /** What a tint stands on: cement with its sand, or a ready-made powder by itself. */
 export function BaseFields({
   base,
-  palette: { stores },
+  palette: { store },
   onChange,
 }: {
   base: Base;
   palette: Palette;
   onChange: (base: Base) => void;
 }) {
-  const binders = stores.materials.filter(isBinder);
-  const sands = stores.materials.filter(({ kind }) => kind === 'aggregate');
+  const binders = store.materials.filter(isBinder);
+  const sands = store.materials.filter(({ kind }) => kind === 'aggregate');
   const blend = binders.find(({ id }) => id === base.binderId)?.kind === 'pre-blend';
   const option = ({ id, name }: { id: string; name: string }) => ({ value: id, label: name });
   return (

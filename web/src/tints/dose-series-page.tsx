@@ -46,7 +46,7 @@ export function LadderPage() {
         />
       ) : (
         <Empty title="Nothing to cast">
-          <p>A ladder wants a cement and a pigment: put them into the stores first.</p>
+          <p>A ladder wants a cement and a pigment: put them into the store first.</p>
         </Empty>
       )}
     </TintRoom>

@@ -8,7 +8,7 @@ import { pigmentsOf } from './tint-words';
 /** What the workshop knows of each pigment: the first chip is the way in. */
 export function PigmentsSlab({ palette }: { palette: Palette }) {
   const pigments = pigmentsOf(palette);
-  const held = (id: string) => palette.stores.lots.some((lot) => lot.materialId === id && lot.left > 0);
+  const held = (id: string) => palette.store.lots.some((lot) => lot.materialId === id && lot.left > 0);
   const sorted = [...pigments].sort((a, b) => Number(held(b.id)) - Number(held(a.id)));
   return (
     <section className="card-slab" aria-label="Pigments">
@@ -37,8 +37,8 @@ function PigmentRow({ pigment, palette, held }: { pigment: MaterialView; palette
             {fit.after.toFixed(1)}, was {fit.before.toFixed(1)}
           </span>
         ) : pigment.colour === undefined ? (
-          <Link to="/stores" className="link block py-1 text-sm">
-            Its own colour is not known: enter it in the stores
+          <Link to="/materials" className="link block py-1 text-sm">
+            Its own colour is not known: enter it in the store
           </Link>
         ) : (
           <Link to={`/tints/ladder?pigment=${pigment.id}&chips=1`} className="link block py-1 text-sm">

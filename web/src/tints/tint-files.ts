@@ -13,7 +13,10 @@ const named = (body: TintBody, { find }: Palette) => ({
   doses: body.doses.map(({ materialId, amount }) => ({ material: find(materialId)?.name ?? '', amount })),
 });
 
-const bare = ({ id: _id, version: _version, edition: _edition, used: _used, ...tint }: TintView, palette: Palette) => ({
+const bare = (
+  { id: _id, version: _version, revision: _revision, used: _used, ...tint }: TintView,
+  palette: Palette,
+) => ({
   ...tint,
   ...named(tint, palette),
 });

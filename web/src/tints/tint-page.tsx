@@ -8,7 +8,7 @@ import { Busy, Empty, Failure } from '../ui/states';
 import { TintEditor } from './tint-editor';
 import { firstBase } from './tint-words';
 
-const draftOf = ({ id: _id, edition: _edition, used: _used, ...tint }: TintView): TintInput => tint;
+const draftOf = ({ id: _id, revision: _revision, used: _used, ...tint }: TintView): TintInput => tint;
 
 /** Doses in an address: material and share, as a search hands them over. */
 function dosesIn(search: URLSearchParams, { find }: Palette): TintInput['doses'] {
@@ -33,7 +33,7 @@ export function TintPage() {
     if (!base)
       return (
         <Empty level="h1" title="No cement in store">
-          <p>A tint stands on a cement or a ready-made powder: put one into the stores first.</p>
+          <p>A tint stands on a cement or a ready-made powder: put one into the store first.</p>
         </Empty>
       );
     const first = { name: '', base, doses: dosesIn(search, palette), version: 0 };

@@ -1,13 +1,13 @@
 import { tintOf } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
-import { tintEditionsQuery, type Palette } from '../api/tints';
+import { tintRevisionsQuery, type Palette } from '../api/tints';
 import { Versions } from '../ui/versions';
 import { PigmentDot } from './pigment-dot';
 import { dryOf, sayDoses } from './tint-words';
 
 /** The versions of a tint, newest first, each with its colour. */
 export function TintVersions({ id, used, palette }: { id: string; used: boolean; palette: Palette }) {
-  const { data = [] } = useQuery(tintEditionsQuery(id));
+  const { data = [] } = useQuery(tintRevisionsQuery(id));
   return (
     <Versions
       versions={data}

@@ -3,7 +3,7 @@ import type { TintBody, TintInput } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
 
 /** The pigments of a store. */
-export const pigmentsOf = ({ stores }: Palette) => stores.materials.filter(isPigment);
+export const pigmentsOf = ({ store }: Palette) => store.materials.filter(isPigment);
 
 /** A material's name within a sentence: "white Portland cement". */
 export const within = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
@@ -41,7 +41,7 @@ export const dryOf = (body: TintBody, palette: Palette): string | undefined =>
   calculateTintBody(body, palette).figures?.looks.find(({ look }) => look === 'dry')?.colour;
 
 /** Where a new tint or chip begins: on white cement with fine sand, or what the store has. */
-export function firstBase({ stores: { materials } }: Palette): TintInput['base'] | undefined {
+export function firstBase({ store: { materials } }: Palette): TintInput['base'] | undefined {
   const white = materials.find(({ name }) => name.startsWith('White'));
   const binder = white ?? materials.find(({ kind }) => kind === 'binder' || kind === 'pre-blend');
   const sand =

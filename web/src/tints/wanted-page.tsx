@@ -30,7 +30,7 @@ export function WantedPage() {
         <Wanted palette={palette} firstBase={base} />
       ) : (
         <Empty title="Nothing to mix it from">
-          <p>A tint wants a cement and a pigment: put them into the stores first.</p>
+          <p>A tint wants a cement and a pigment: put them into the store first.</p>
         </Empty>
       )}
     </TintRoom>
@@ -52,7 +52,7 @@ function wishOf(
       pigments: pigmentsOf(palette)
         .filter(({ id }) => chosen.includes(id))
         .map((material) => {
-          const price = pricePerGram(material.id, palette.stores.lots);
+          const price = pricePerGram(material.id, palette.store.lots);
           return {
             id: material.id,
             colourant: knownPigment(material, palette.colours).colourant,
@@ -69,7 +69,7 @@ function wishOf(
 function Wanted({ palette, firstBase: first }: { palette: Palette; firstBase: { binderId: string; sandId?: string } }) {
   const pigments = pigmentsOf(palette).filter(({ colour }) => colour !== undefined);
   const held = pigments.filter(({ id }) =>
-    palette.stores.lots.some(({ materialId, left }) => materialId === id && left > 0),
+    palette.store.lots.some(({ materialId, left }) => materialId === id && left > 0),
   );
   const [by, setBy] = useState<'picker' | 'photo' | 'earlier'>('picker');
   const [wanted, setWanted] = useState('#8f9a78');

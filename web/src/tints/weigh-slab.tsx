@@ -42,7 +42,7 @@ export function WeighSlab({ tint, figures, palette }: { tint: Tint; figures: Tin
   if (tint.doses.length === 0) return null;
   const { grams, away } = weighTint(figures.base, tintDoses(tint, palette.colours), Math.max(1, binder), step);
   const price = tint.doses.reduce(
-    (sum, { material, amount }) => sum + (pricePerGram(material.id, palette.stores.lots) ?? NaN) * amount * KILOGRAM,
+    (sum, { material, amount }) => sum + (pricePerGram(material.id, palette.store.lots) ?? NaN) * amount * KILOGRAM,
     0,
   );
   return (

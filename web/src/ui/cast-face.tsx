@@ -1,6 +1,6 @@
 import { useId } from 'react';
-import type { Skin } from '@dewpot/core';
-import { SkinPaint } from './skin-paint';
+import type { FaceColouring } from '@dewpot/core';
+import { FacePaint } from './face-paint';
 
 const BOX = { width: 160, height: 112, corner: 7 } as const;
 const outline = `M${BOX.corner} 0H${BOX.width}V${BOX.height - BOX.corner}l${-BOX.corner} ${BOX.corner}H0V${BOX.corner}z`;
@@ -10,7 +10,7 @@ export function CastFace({
   colour,
   other,
   across,
-  skin,
+  faceColouring,
   label,
   className = '',
 }: {
@@ -19,7 +19,7 @@ export function CastFace({
   other?: string | undefined;
   /** Colours across it from left to right, where it may come to any of them. */
   across?: readonly string[] | undefined;
-  skin?: Skin | undefined;
+  faceColouring?: FaceColouring | undefined;
   /** What it shows, for whoever does not see it. */
   label: string;
   className?: string;
@@ -37,16 +37,16 @@ export function CastFace({
         <clipPath id={`${id}-edge`}>
           <path d={outline} />
         </clipPath>
-        {skin && (
+        {faceColouring && (
           <g transform={`translate(${BOX.width / 2} ${BOX.height})`}>
-            <SkinPaint id={`${id}-skin`} skin={skin} width={BOX.width} height={BOX.height} />
+            <FacePaint id={`${id}-face`} faceColouring={faceColouring} width={BOX.width} height={BOX.height} />
           </g>
         )}
       </defs>
       <g clipPath={`url(#${id}-edge)`}>
-        {skin ? (
+        {faceColouring ? (
           <g transform={`translate(${BOX.width / 2} ${BOX.height})`}>
-            <rect x={-BOX.width / 2} y={-BOX.height} width={BOX.width} height={BOX.height} fill={`url(#${id}-skin)`} />
+            <rect x={-BOX.width / 2} y={-BOX.height} width={BOX.width} height={BOX.height} fill={`url(#${id}-face)`} />
           </g>
         ) : (
           <rect width={BOX.width} height={BOX.height} fill={colour} />

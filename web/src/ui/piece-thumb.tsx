@@ -1,4 +1,4 @@
-import type { MouldShape, Skin, Stage } from '@dewpot/core';
+import type { MouldShape, FaceColouring, Stage } from '@dewpot/core';
 import { WholePiece, wholeSize, type StandingPart } from './whole-piece';
 
 /** One piece alone, as large as a box of `size` px lets it be. */
@@ -6,7 +6,7 @@ export function PieceThumb({
   shape,
   parts,
   colour,
-  skin,
+  faceColouring,
   size,
   stage,
 }: {
@@ -14,7 +14,7 @@ export function PieceThumb({
   /** Of an article: what it is joined of. */
   parts?: readonly StandingPart[] | undefined;
   colour: string;
-  skin?: Skin | undefined;
+  faceColouring?: FaceColouring | undefined;
   size: number;
   stage?: Stage | undefined;
 }) {
@@ -23,7 +23,14 @@ export function PieceThumb({
   return (
     <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} aria-hidden="true" className="shrink-0">
       <g transform={`translate(${size / 2} ${(size + unit.height * scale) / 2})`}>
-        <WholePiece shape={shape} parts={parts} colour={colour} skin={skin} scale={scale} {...(stage && { stage })} />
+        <WholePiece
+          shape={shape}
+          parts={parts}
+          colour={colour}
+          faceColouring={faceColouring}
+          scale={scale}
+          {...(stage && { stage })}
+        />
       </g>
     </svg>
   );

@@ -1,6 +1,6 @@
 import { memo, useId } from 'react';
-import { pieceView, turnedOver, type MouldShape, type PieceView, type Skin, type Stage } from '@dewpot/core';
-import { SkinPaint } from './skin-paint';
+import { pieceView, turnedOver, type MouldShape, type PieceView, type FaceColouring, type Stage } from '@dewpot/core';
+import { FacePaint } from './face-paint';
 import { facesOfPiece, frontChain, loopPath, screen, TIP, type ScreenPoint } from './piece-path';
 
 /** Scale below which grain could not be seen, px per mm. */
@@ -15,7 +15,7 @@ export interface PieceProps {
   /** #rrggbb of its face today. */
   readonly colour: string;
   /** Its tints, where it has more than one. */
-  readonly skin?: Skin | undefined;
+  readonly faceColouring?: FaceColouring | undefined;
   /** Pixels per mm. */
   readonly scale: number;
   readonly stage?: Stage | 'ready';
@@ -83,7 +83,7 @@ function wallPath({ sides, height }: PieceView, scale: number, wall: number): st
 /**
  * A piece as it stands, cut from its mould's own measurements: foot at (0, 0), middle at x = 0. The page holds a `PieceLight`.
  */
-export const Piece = memo(function Piece({ shape, over, raised, colour, skin, scale, stage }: PieceProps) {
+export const Piece = memo(function Piece({ shape, over, raised, colour, faceColouring, scale, stage }: PieceProps) {
   const id = useId();
   const view = over ? turnedOver(pieceView(shape)) : pieceView(shape);
   const r0 = (view.sides[0]!.right - view.sides[0]!.left) * 0.5 * scale;
@@ -93,7 +93,7 @@ export const Piece = memo(function Piece({ shape, over, raised, colour, skin, sc
   const { face, openings } = rimPaths(view, scale);
   const wall = Math.max(2.5, 5 * scale);
   const facets = view.facets.length > 0 ? facesOfPiece(view.facets, scale) : undefined;
-  const many = skin && skin.kind !== 'solid' ? skin : undefined;
+  const many = faceColouring && faceColouring.kind !== 'solid' ? faceColouring : undefined;
   const paint = many ? `url(#${id})` : colour;
   // What is seen of the upper face is the last layer.
   const rim = many?.kind === 'banded' ? many.parts[many.parts.length - 1]!.colour : paint;
@@ -111,7 +111,7 @@ export const Piece = memo(function Piece({ shape, over, raised, colour, skin, sc
       )}
       {many && (
         <defs>
-          <SkinPaint id={id} skin={many} width={view.width * scale} height={view.height * scale} />
+          <FacePaint id={id} faceColouring={many} width={view.width * scale} height={view.height * scale} />
         </defs>
       )}
       {stage === 'setting' && <path d={wallPath(view, scale, wall)} className="mould-wall" />}

@@ -3,7 +3,7 @@ import { exactly, sayDay } from './format-time';
 import { useNow } from './use-now';
 
 interface Version {
-  readonly edition: number;
+  readonly revision: number;
   /** ms */
   readonly madeAt: number;
 }
@@ -31,8 +31,8 @@ export function Versions<T extends Version>({
       </p>
       <ol className="divide-base-300 mt-2 divide-y">
         {versions.map((one, i) => (
-          <li key={one.edition} className="py-1.5">
-            <strong>Version {one.edition}</strong>{' '}
+          <li key={one.revision} className="py-1.5">
+            <strong>Version {one.revision}</strong>{' '}
             <span className="quiet text-sm" title={exactly(one.madeAt)}>
               {sayDay(one.madeAt, now)}
             </span>

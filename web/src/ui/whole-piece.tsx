@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { pieceView, type MouldShape, type Skin, type Stage } from '@dewpot/core';
+import { pieceView, type MouldShape, type FaceColouring, type Stage } from '@dewpot/core';
 import { Piece, pieceSize } from './piece';
 
 /** A part as it stands in an article, with its colours today. */
@@ -7,7 +7,7 @@ export interface StandingPart {
   readonly shape: MouldShape;
   readonly over: boolean;
   readonly colour: string;
-  readonly skin?: Skin | undefined;
+  readonly faceColouring?: FaceColouring | undefined;
 }
 
 /** A piece as it stands: one casting, or several joined, from the ground up. */
@@ -37,11 +37,19 @@ export const WholePiece = memo(function WholePiece({
   shape,
   parts,
   colour,
-  skin,
+  faceColouring,
   scale,
   stage,
-}: WholeArticle & { colour: string; skin?: Skin | undefined; scale: number; stage?: Stage | 'ready' | undefined }) {
-  if (!parts) return <Piece shape={shape} colour={colour} skin={skin} scale={scale} {...(stage && { stage })} />;
+}: WholeArticle & {
+  colour: string;
+  faceColouring?: FaceColouring | undefined;
+  scale: number;
+  stage?: Stage | 'ready' | undefined;
+}) {
+  if (!parts)
+    return (
+      <Piece shape={shape} colour={colour} faceColouring={faceColouring} scale={scale} {...(stage && { stage })} />
+    );
   const { feet } = standing(parts, scale);
   return (
     <>

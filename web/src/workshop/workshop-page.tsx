@@ -7,7 +7,7 @@ import { Link } from 'react-router';
 import { Button, buttonClass } from '../ui/button';
 import { toast } from '../ui/toast';
 import { useSaveSettings, useSession } from '../api/session';
-import { storesQuery } from '../api/materials';
+import { storeQuery } from '../api/materials';
 import { Choice } from '../ui/choice';
 import { PageHead } from '../ui/page-head';
 import { SelectField } from '../ui/select-field';
@@ -57,7 +57,7 @@ const sizes = [
 
 /** Aggregates that can be poured into a core, with their loose density. */
 function useSands() {
-  const materials = useQuery(storesQuery).data?.materials ?? [];
+  const materials = useQuery(storeQuery).data?.materials ?? [];
   const { name, bulk } = usualBallastSand;
   return [
     { value: '', label: `${name}, ${bulk.toFixed(2)} kg/L (usual)` },

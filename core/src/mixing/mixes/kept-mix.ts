@@ -28,7 +28,7 @@ export interface KeptMix extends KeptRecipe {
   readonly id: string;
   readonly name: string;
   /** Which version of the recipe it is. */
-  readonly edition: number;
+  readonly revision: number;
   readonly binderClass: BinderClass;
   /** Days. */
   readonly moistCuringDays: number;

@@ -26,9 +26,7 @@ export function baseOf(portions: readonly Portion[]): Spectrum {
         field: 'base',
         value: binder?.material.name ?? null,
         message: binder ? `The colour of ${binder.material.name} is not known.` : 'The base has no binder.',
-        remedy: binder
-          ? 'Enter it in the stores, or log a chip of the base by itself.'
-          : 'Choose a cement or a powder.',
+        remedy: binder ? 'Enter it in the store, or log a chip of the base by itself.' : 'Choose a cement or a powder.',
       },
     ]);
   const weights = seen.map(({ material, mass }) => (mass / material.particle) * shows(material));

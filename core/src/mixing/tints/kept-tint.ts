@@ -16,7 +16,7 @@ export interface KeptTint extends KeptColour {
   readonly id: string;
   readonly name: string;
   /** Which version of the tint it is. */
-  readonly edition: number;
+  readonly revision: number;
 }
 
 /** How a chip's colour was measured, the surest first. */

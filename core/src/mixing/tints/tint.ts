@@ -71,7 +71,7 @@ export function checkTint({ base: { binder, sand }, doses }: Tint): void {
       `doses.${i}.material`,
       material.name,
       `The colour of ${material.name} by itself is not known.`,
-      'Enter it in the stores: it need not be exact, a chip will mend it.',
+      'Enter it in the store: it need not be exact, a chip will mend it.',
     ),
   );
   checkDoses(check, doses);

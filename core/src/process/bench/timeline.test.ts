@@ -20,7 +20,7 @@ const ways: RunWays = { release: 'wax', finish: 'broom', people: 1 };
 const tint = (id: string, colour: string): PourTint => ({
   id,
   name: id,
-  edition: 1,
+  revision: 1,
   colour,
   doses: [dose('red-oxide', 0.02)],
 });

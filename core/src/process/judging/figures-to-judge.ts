@@ -3,7 +3,7 @@ import { filledInTime, mouldsPerBatch, pieceFigures, stretchOf, WORK_TIMES, type
 import type { PourFigures } from './judged.js';
 
 /**
- * Figures of a plan by which it can be judged, without its measures and its stores: quicker than a sheet by far.
+ * Figures of a plan by which it can be judged, without its measures and its store: quicker than a sheet by far.
  * @throws InputError when a mould or the mix cannot be poured
  */
 export function figuresToJudge(plan: PourPlan): PourFigures {

@@ -74,7 +74,7 @@ export interface JudgeContext {
   readonly unfit?: string;
   /** Hour by hour from the pour on, two days at most. */
   readonly ahead?: readonly HourAhead[];
-  /** ms, for the age of what is in the stores. */
+  /** ms, for the age of what is in the store. */
   readonly now?: number;
   readonly aside?: readonly PutAside[];
 }

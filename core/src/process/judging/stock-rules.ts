@@ -51,7 +51,7 @@ export const oldBinderRule: PourRule = ({ plan: { mix, conditions, lots }, conte
   return [...cement, ...powders];
 };
 
-/** Materials of which the stores have too little; what was never in the stores is not kept account of. */
+/** Materials of which the store have too little; what was never in the store is not kept account of. */
 export const shortRule: PourRule = ({ plan: { lots }, figures: { short } }) =>
   short
     .filter(({ materialId }) => lots.some((lot) => lot.materialId === materialId))

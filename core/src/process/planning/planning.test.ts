@@ -13,7 +13,7 @@ const sand = material('sharp-sand');
 const keptMix = (id: string, more: Partial<KeptMix> = {}): KeptMix => ({
   id,
   name: id,
-  edition: 1,
+  revision: 1,
   lines: [
     { materialId: cement.id, parts: 1 },
     { materialId: sand.id, parts: 2.5 },
@@ -34,7 +34,7 @@ const sources = (more: Partial<PourSources> = {}, materials: readonly Material[]
     mixes: [keptMix('grey'), keptMix('face', { unfit: 'troughs' })],
     scoops: [can],
     find,
-    tints: [{ id: 'ochre', name: 'Ochre', edition: 3, base: { binderId: cement.id }, doses: [] }],
+    tints: [{ id: 'ochre', name: 'Ochre', revision: 3, base: { binderId: cement.id }, doses: [] }],
     colours: knownColours([], find),
     lots: [],
     lessons: () => lessonsOf([]),
@@ -90,7 +90,7 @@ describe('the parts of a pour', () => {
   it('keep the tint and its version as they are now', () => {
     const colouring = { kind: 'solid', parts: [{ tint: 'ochre', share: 1 }] } as const;
     const [part] = partsOf(choices({ items: [{ mouldId: 'pot', count: 1, colouring }] }), sources());
-    expect(part?.plan.items[0]?.colouring?.parts[0]?.tint).toMatchObject({ id: 'ochre', edition: 3 });
+    expect(part?.plan.items[0]?.colouring?.parts[0]?.tint).toMatchObject({ id: 'ochre', revision: 3 });
   });
 
   it('take as long as this bench’s runs took, shared among the hands', () => {

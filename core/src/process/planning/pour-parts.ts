@@ -21,7 +21,7 @@ const gone = (field: string, value: string, message: string) =>
 /** A copy of a tint for a pour, with the colour it dries to in that pour's own mix. */
 function pourTint(view: KeptTint, mix: Mix, { find, colours }: PourSources): PourTint {
   const doses = dosesOf(view.doses, find);
-  return { id: view.id, name: view.name, edition: view.edition, colour: dryColour(mix, colours, doses), doses };
+  return { id: view.id, name: view.name, revision: view.revision, colour: dryColour(mix, colours, doses), doses };
 }
 
 function colouringOf(given: Colouring<string>, mix: Mix, sources: PourSources): Colouring<PourTint> {
@@ -131,10 +131,10 @@ function planOf(input: PourChoices, { view, items }: Share, sources: PourSources
  */
 export function partsOf(input: PourChoices, sources: PourSources): PourPart[] {
   return sharesOf(input, sources).map((share) => {
-    const { id: mixId, name: mixName, edition: mixEdition } = share.view;
+    const { id: mixId, name: mixName, revision: mixRevision } = share.view;
     const plan = planOf(input, share, sources);
     const windows = windowFactor(sources.runs.filter((run) => run.mixId === mixId).flatMap(({ tries }) => tries));
-    return { mixId, mixName, mixEdition, colour: plan.colour!, items: share.items, plan, windows };
+    return { mixId, mixName, mixRevision, colour: plan.colour!, items: share.items, plan, windows };
   });
 }
 

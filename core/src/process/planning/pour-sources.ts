@@ -95,7 +95,7 @@ export interface PourPart {
   readonly mixId: string;
   readonly mixName: string;
   /** Which version of the mix it is. */
-  readonly mixEdition: number;
+  readonly mixRevision: number;
   /** How the mix itself dries, #rrggbb. */
   readonly colour: string;
   /** Which of the pour's items it fills, in the order of its plan. */

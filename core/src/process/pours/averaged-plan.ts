@@ -46,7 +46,7 @@ export function withOwnColour({ items, mix, colour }: PourPlan): PourPlan['items
   const own: PourTint = {
     id: 'own',
     name: 'The mix’s own colour',
-    edition: 0,
+    revision: 0,
     colour: colour ?? '#b3ada1',
     doses: (mix.doses ?? []).filter(isColour),
   };
@@ -56,7 +56,7 @@ export function withOwnColour({ items, mix, colour }: PourPlan): PourPlan['items
 }
 
 /**
- * A plan whose mix holds, on average, what its tints hold: so that stores, cost, log and masses of the whole pour come out
+ * A plan whose mix holds, on average, what its tints hold: so that store, cost, log and masses of the whole pour come out
  * as the sum of its tints' batches. A plan without tints is left as it is. @throws InputError
  */
 export function averaged(plan: PourPlan): PourPlan {

@@ -4,15 +4,15 @@ import { layersOf } from './layers.js';
 import type { PourItem } from './plan.js';
 
 /** How a piece in tints is seen: colours (#rrggbb, dry) from the bottom up, `to` as share of its height. */
-export interface Skin {
+export interface FaceColouring {
   readonly kind: ColouringKind;
   readonly parts: readonly { readonly colour: string; readonly share: number; readonly to: number }[];
   readonly edge?: BandEdge;
   readonly seed?: number;
 }
 
-/** The skin of a coloured piece; undefined for one in the mix's own colour. @throws InputError */
-export function skinOf(item: PourItem): Skin | undefined {
+/** The face of a coloured piece; undefined for one in the mix's own colour. @throws InputError */
+export function faceColouringOf(item: PourItem): FaceColouring | undefined {
   const { colouring } = item;
   if (!colouring) return undefined;
   const { kind, parts, edge, seed } = colouring;
@@ -26,6 +26,6 @@ export function skinOf(item: PourItem): Skin | undefined {
   };
 }
 
-/** The one colour that stands for a skin where there is room for one only: that of its largest part. */
-export const mainColour = ({ parts }: Skin): string =>
+/** The one colour that stands for a face where there is room for one only: that of its largest part. */
+export const mainColour = ({ parts }: FaceColouring): string =>
   parts.reduce((most, part) => (part.share > most.share ? part : most)).colour;

@@ -25,7 +25,7 @@ import type { Colouring } from '../../mixing/tints/index.js';
 export interface PourTint {
   readonly id: string;
   readonly name: string;
-  readonly edition: number;
+  readonly revision: number;
   readonly colour: string;
   readonly doses: readonly Dose[];
   /** What of its doses is strewn in at the end and hardly stirred. */

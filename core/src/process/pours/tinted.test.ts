@@ -17,7 +17,7 @@ import {
   plannedLog,
   loggedBatch,
   calculateSheet,
-  skinOf,
+  faceColouringOf,
   turnsOf,
   type PourItem,
   type PourPlan,
@@ -27,7 +27,7 @@ import {
 const tint = (id: string, colour: string, ...doses: [string, number][]): PourTint => ({
   id,
   name: id,
-  edition: 1,
+  revision: 1,
   colour,
   doses: doses.map(([key, amount]) => dose(key, amount)),
 });
@@ -245,16 +245,16 @@ describe('a pour in tints', () => {
   });
 });
 
-describe('the skin of a piece', () => {
+describe('the face of a piece', () => {
   it('tells its bands by share of its height, and the largest part stands for it', () => {
     const parts = [
       { tint: pale, share: 0.25 },
       { tint: brick, share: 0.75 },
     ];
-    const skin = skinOf(item({ colouring: { kind: 'banded', by: 'height', parts, edge: 'crisp' } }))!;
-    expect(skin.parts.map(({ to }) => to)).toEqual([0.25, 1]);
-    expect(mainColour(skin)).toBe(brick.colour);
-    expect(skinOf(item())).toBeUndefined();
+    const faceColouring = faceColouringOf(item({ colouring: { kind: 'banded', by: 'height', parts, edge: 'crisp' } }))!;
+    expect(faceColouring.parts.map(({ to }) => to)).toEqual([0.25, 1]);
+    expect(mainColour(faceColouring)).toBe(brick.colour);
+    expect(faceColouringOf(item())).toBeUndefined();
   });
 });
 

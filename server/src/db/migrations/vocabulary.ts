@@ -11,6 +11,9 @@ const keys = {
   liftedAt: 'demouldedAt',
   stroke: 'task',
   overruled: 'overridden',
+  edition: 'revision',
+  mixEdition: 'mixRevision',
+  skin: 'faceColouring',
   'Lift out': 'Demould',
 };
 /** Values that were renamed: kinds of events and of tasks. They are looked for under `type` and `stroke` alone. */
@@ -49,11 +52,17 @@ BEGIN
   RETURN value;
 END $$`;
 
-/** The table of what demouldings taught, and its index, which is named after it. */
+/** Tables that were renamed, with their columns, and the indexes and keys that are named after them. */
 const renamed = [
   ['TABLE', 'lift_out_lessons', 'demould_lessons'],
   ['INDEX', 'IDX_1c07d73f9162fce990f257b2b0', 'IDX_b9c5870ba6698b9aad0637b1cf'],
+  ['TABLE', 'mix_editions', 'mix_revisions'],
+  ['INDEX', 'IDX_2f68b3ebd0fcfe790358e84309', 'IDX_2d21dc9e8384063693f516be3d'],
+  ['TABLE', 'tint_editions', 'tint_revisions'],
+  ['INDEX', 'IDX_2e7fdd87a2ccaff21e1de498b0', 'IDX_8572a1e9e122a7a936bc49e5c7'],
 ] as const;
+const tables = renamed.filter(([what]) => what === 'TABLE');
+const withRevisions = ['mixes', 'mix_revisions', 'tints', 'tint_revisions'];
 
 async function rename(runner: QueryRunner, renamedKeys: object, renamedValues: object): Promise<void> {
   await runner.query(define);
@@ -71,12 +80,18 @@ export class Vocabulary1796200000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     await rename(runner, keys, values);
     for (const [what, from, to] of renamed) await runner.query(`ALTER ${what} "${from}" RENAME TO "${to}"`);
-    await runner.query('ALTER POLICY "lift_out_lessons_own" ON "demould_lessons" RENAME TO "demould_lessons_own"');
+    for (const [, from, to] of tables)
+      await runner.query(`ALTER POLICY "${from}_own" ON "${to}" RENAME TO "${to}_own"`);
+    for (const table of withRevisions)
+      await runner.query(`ALTER TABLE "${table}" RENAME COLUMN "edition" TO "revision"`);
   }
 
   async down(runner: QueryRunner): Promise<void> {
+    for (const table of withRevisions)
+      await runner.query(`ALTER TABLE "${table}" RENAME COLUMN "revision" TO "edition"`);
     for (const [what, from, to] of renamed) await runner.query(`ALTER ${what} "${to}" RENAME TO "${from}"`);
-    await runner.query('ALTER POLICY "demould_lessons_own" ON "lift_out_lessons" RENAME TO "lift_out_lessons_own"');
+    for (const [, from, to] of tables)
+      await runner.query(`ALTER POLICY "${to}_own" ON "${from}" RENAME TO "${from}_own"`);
     await rename(runner, invert(keys), invert(values));
   }
 }

@@ -1,6 +1,6 @@
-import { faceColour, phaseOf, placeNow, wetness, type Due, type Skin, type Window } from '@dewpot/core';
+import { faceColour, phaseOf, placeNow, wetness, type Due, type FaceColouring, type Window } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
-import { recoloured } from '../skin-paint';
+import { recoloured } from '../face-paint';
 import type { StandingPart } from '../whole-piece';
 
 /** The next thing to do with a cast and when; what was put off comes after the rest. */
@@ -23,14 +23,14 @@ export function judgedBy(casts: readonly CastView[]): string | undefined {
 /** How a cast looks today. */
 export interface Today {
   readonly colour: string;
-  readonly skin?: Skin;
+  readonly faceColouring?: FaceColouring;
   /** Of an article: its parts, each in its own colours. */
   readonly parts?: readonly StandingPart[];
 }
 
 /** Today's colours of a cast: dark when wet, paling as the water is calculated to leave. */
 export function lookToday({ life, expected, dry, snapshot }: CastView, now: number): Today {
-  const { colour, skin, article } = snapshot;
+  const { colour, faceColouring, article } = snapshot;
   const wet = wetness(life, expected.loss, now, dry.typical);
   const today = (one: string) => faceColour(one, wet);
   return {
@@ -40,10 +40,10 @@ export function lookToday({ life, expected, dry, snapshot }: CastView, now: numb
         shape: part.shape,
         over: part.over,
         colour: today(part.colour),
-        ...(part.skin && { skin: recoloured(part.skin, today) }),
+        ...(part.faceColouring && { faceColouring: recoloured(part.faceColouring, today) }),
       })),
     }),
-    ...(skin && { skin: recoloured(skin, today) }),
+    ...(faceColouring && { faceColouring: recoloured(faceColouring, today) }),
   };
 }
 

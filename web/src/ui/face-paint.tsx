@@ -1,4 +1,4 @@
-import { marble, type Skin } from '@dewpot/core';
+import { marble, type FaceColouring } from '@dewpot/core';
 
 /** Points across the likeness of a marbling; more would be more than paint can tell. */
 const GRID = { width: 132, height: 118 } as const;
@@ -27,7 +27,7 @@ function marblePaths(shares: readonly number[], seed: number): readonly string[]
 }
 
 /** Stops of a gradient from the foot (0) to the rim (1): bands with a hard or a soft edge. */
-function bandStops({ parts, edge }: Skin): { readonly at: number; readonly colour: string }[] {
+function bandStops({ parts, edge }: FaceColouring): { readonly at: number; readonly colour: string }[] {
   const soft = edge === 'blended' ? 0.025 : 0.002;
   return parts.flatMap(({ colour, to }, i) => {
     const from = parts[i - 1]?.to ?? 0;
@@ -39,18 +39,28 @@ function bandStops({ parts, edge }: Skin): { readonly at: number; readonly colou
 }
 
 /** Shares by which the tints of a piece are seen: a splash covers half of what it might. */
-const seen = ({ kind, parts }: Skin) =>
+const seen = ({ kind, parts }: FaceColouring) =>
   parts.map(({ share }, i) => (kind === 'splash' && i > 0 ? share * RUNS.splash : share));
 
 /**
  * Paint for a piece in tints, by `id`: stands in a `defs`. It spans a box whose foot is at y = 0 and whose rim is at
  * −height, px. Splashes and marblings are a likeness by a seeded flow.
  */
-export function SkinPaint({ id, skin, width, height }: { id: string; skin: Skin; width: number; height: number }) {
-  if (skin.kind === 'banded')
+export function FacePaint({
+  id,
+  faceColouring,
+  width,
+  height,
+}: {
+  id: string;
+  faceColouring: FaceColouring;
+  width: number;
+  height: number;
+}) {
+  if (faceColouring.kind === 'banded')
     return (
       <linearGradient id={id} gradientUnits="userSpaceOnUse" x1={0} x2={0} y1={0} y2={-height}>
-        {bandStops(skin).map(({ at, colour }, i) => (
+        {bandStops(faceColouring).map(({ at, colour }, i) => (
           <stop key={i} offset={at} stopColor={colour} />
         ))}
       </linearGradient>
@@ -66,16 +76,16 @@ export function SkinPaint({ id, skin, width, height }: { id: string; skin: Skin;
       viewBox={`0 0 ${GRID.width} ${GRID.height}`}
       preserveAspectRatio="none"
     >
-      <rect width={GRID.width} height={GRID.height} fill={skin.parts[0]!.colour} />
-      {marblePaths(seen(skin), skin.seed ?? 1).map((d, i) => (
-        <path key={i} d={d} fill={skin.parts[i]!.colour} />
+      <rect width={GRID.width} height={GRID.height} fill={faceColouring.parts[0]!.colour} />
+      {marblePaths(seen(faceColouring), faceColouring.seed ?? 1).map((d, i) => (
+        <path key={i} d={d} fill={faceColouring.parts[i]!.colour} />
       ))}
     </pattern>
   );
 }
 
-/** The same skin in other colours: as it looks wet, or by lamplight. */
-export const recoloured = (skin: Skin, change: (colour: string) => string): Skin => ({
-  ...skin,
-  parts: skin.parts.map((part) => ({ ...part, colour: change(part.colour) })),
+/** The same face in other colours: as it looks wet, or by lamplight. */
+export const recoloured = (faceColouring: FaceColouring, change: (colour: string) => string): FaceColouring => ({
+  ...faceColouring,
+  parts: faceColouring.parts.map((part) => ({ ...part, colour: change(part.colour) })),
 });

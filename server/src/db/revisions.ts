@@ -1,0 +1,43 @@
+import type { EntityTarget } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import type { RevisionRow } from './entities.js';
+import type { WorkshopContext } from './workshop-context.js';
+
+/** A recipe as its versions keep it. */
+interface Recipe<Body> {
+  readonly id: string;
+  readonly revision: number;
+  readonly name: string;
+  readonly body: Body;
+}
+
+/** One version of a recipe. */
+export const versionKey = ({ id, revision }: Pick<Recipe<unknown>, 'id' | 'revision'>): string => `${id} ${revision}`;
+
+/** Keys of the versions that a query of `id` and `revision` finds: those of which some pour keeps a copy. */
+export async function versionsFound(rows: WorkshopContext, query: string): Promise<ReadonlySet<string>> {
+  const found = (await rows.manager.query(query)) as { id: string; revision: number }[];
+  return new Set(found.map(versionKey));
+}
+
+/** Keeps the version at hand of a recipe: it stays as it is from the next one on. */
+export async function keepRevision<Body extends object>(
+  rows: WorkshopContext,
+  entity: EntityTarget<RevisionRow<Body>>,
+  { id: of, revision, name, body }: Recipe<Body>,
+): Promise<void> {
+  const repository = rows.of(entity);
+  const known = await repository.findOneBy({ of, revision } as never);
+  if (known) await repository.update({ id: known.id } as never, { name, body } as never);
+  else await repository.insert({ id: uuid(), workshopId: rows.workshopId, of, revision, name, body } as never);
+}
+
+/** Every version of a recipe, newest first; when it was made in ms. */
+export async function revisionsOf<Body extends object>(
+  rows: WorkshopContext,
+  entity: EntityTarget<RevisionRow<Body>>,
+  of: string,
+) {
+  const found = await rows.of(entity).find({ where: { of } as never, order: { revision: 'DESC' } as never });
+  return found.map(({ revision, name, body, madeAt }) => ({ revision, name, body, madeAt: madeAt.getTime() }));
+}
