@@ -8,7 +8,7 @@ import { COOKIE, cookie } from './cookie.js';
 import { Sessions } from './sessions.js';
 
 /** What a request brings to be known by: a script's token, or the session's cookie. */
-function tokenOf({ headers, cookies }: AppRequest): { token?: string; kind: 'script' | 'browser' } {
+function tokenOf({ headers, cookies }: AppRequest): { token?: string | undefined; kind: 'script' | 'browser' } {
   const [, token] = /^Bearer (\S+)$/.exec(headers.authorization ?? '') ?? [];
   if (headers.authorization !== undefined) return { token, kind: 'script' };
   const kept = (cookies as Record<string, unknown>)[COOKIE];

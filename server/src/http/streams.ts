@@ -24,7 +24,7 @@ interface Source<T> {
   /** News of this topic is looked at once. */
   readonly topic?: string;
   /** The last message that the client has had. */
-  readonly lastId?: string;
+  readonly lastId: string | undefined;
 }
 
 /** A route that goes on and on: server-sent events. */

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import {
   castCode,
+  type castsOf,
   dryUsed,
   mainColour,
   type PourLog,
@@ -20,7 +21,6 @@ import { MixesService } from '../mixes/index.js';
 import { MouldsService } from '../moulds/index.js';
 import { LotsService, plainLot, plainMaterial, scoopView } from '../materials/index.js';
 import { TintsService } from '../tints/index.js';
-import type { castsOf } from './made-casts.js';
 import { RunsService } from './runs.service.js';
 
 const TEN_YEARS = 10 * 365.25 * 24 * 3_600_000;
@@ -210,15 +210,18 @@ export class PoursService {
     personId: string,
   ): Promise<void> {
     const { release, cover, place } = row.input;
-    for (const [index, { item, ...cast }] of made.entries())
+    const ways = { ...(release && { release }), ...(cover && { cover }), ...(place && { place }) };
+    for (const [index, { item, ...cast }] of made.entries()) {
+      const copyMark = marks.get(item)?.shift();
       await this.casts.create({
         ...cast,
         pourId: row.id,
         code: castCode(row.number, index),
         pouredAt,
         personId,
-        snapshot: { ...cast.snapshot, copyMark: marks.get(item)?.shift(), release, cover, place },
+        snapshot: { ...cast.snapshot, ...(copyMark && { copyMark }), ...ways },
       });
+    }
   }
 
   /** Takes a finished pour back, as long as nothing was done to its casts: they go, and what it took is in store again. */

@@ -1,6 +1,7 @@
 import type { ArgumentMetadata } from '@nestjs/common';
 import {
   averaged,
+  castsOf,
   benchOf,
   calculateSheet,
   checkRunEvent,
@@ -23,7 +24,6 @@ import type { PlanData } from '../calculation/crossing.js';
 import { ProblemError } from '../http/problem-error.js';
 import { validation } from '../http/validation.js';
 import { questionControllers } from '../script-api/index.js';
-import { castsOf } from '../pours/made-casts.js';
 import { redraw } from '../pictures/redraw.js';
 
 type Bench = Pick<PourView, 'parts' | 'input'>;
@@ -78,7 +78,8 @@ function lessons(pour: Bench, events: readonly RunEvent[]): RunLesson[] {
 }
 
 /** The casts that a finished pour makes. */
-const casts = (parts: readonly (PourPart & { readonly log: PourLog })[], finish: PourFinish) => castsOf(parts, finish);
+const casts = (parts: readonly (PourPart & { readonly log: PourLog })[], finish: PourFinish) =>
+  castsOf(parts, finish.casts);
 
 /** What a thread can be asked to do. */
 export const tasks = { question, plan, runEvents, lessons, casts, redraw };

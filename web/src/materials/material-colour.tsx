@@ -1,6 +1,7 @@
 import { isPigment, LEVELLING, spoonMass, SPOON, STRENGTH, type Tinting } from '@dewpot/core';
 import type { MaterialInput } from '@dewpot/contract';
 import { TextField } from '../ui/text-field';
+import { withChange, type Change } from '../ui/change';
 
 /** What a colour is shown as while it is not known. */
 const UNKNOWN = '#b3ada1';
@@ -15,7 +16,7 @@ export function MaterialColour({
 }) {
   const pigment = kind === 'additive' && isPigment({ additive });
   if (kind === 'sealer' || (kind === 'additive' && !pigment)) return null;
-  const set = (part: Partial<Tinting>) => onChange({ tinting: { ...tinting, ...part } });
+  const set = (part: Change<Tinting>) => onChange({ tinting: withChange(tinting, part) });
   const number = (label: string, value: number, put: (value: number | undefined) => void) => (
     <TextField
       label={label}

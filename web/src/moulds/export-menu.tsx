@@ -55,7 +55,7 @@ export function ExportMenu({ name, shape }: { name: string; shape: MouldShape })
     <label>
       <span className="sr-only">Save its geometry as a file</span>
       <select
-        className="select select-bordered h-14 w-40"
+        className="select select-bordered h-14 w-36"
         value=""
         onChange={({ target }) => {
           const way = ways.find(({ label }) => label === target.value);

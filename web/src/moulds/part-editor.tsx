@@ -8,6 +8,7 @@ import { useUnits } from '../ui/units';
 import { firstOfKind } from './first-sizes';
 import { SizeField } from './size-field';
 import { fieldsAskedOf, solidKindWords } from './solid-fields';
+import { withChange, type Change } from '../ui/change';
 
 /** Kinds that stand in a mould; the rest are moulds by themselves. */
 const partKinds: readonly Solid['kind'][] = [
@@ -34,7 +35,7 @@ export function PartEditor({ placed, path, errors, open, onChange, onRemove }: P
   const { solid, pattern } = placed;
   const kinds = partKinds.includes(solid.kind) ? partKinds : [solid.kind, ...partKinds];
   const wrong = [...errors.keys()].some((field) => field.startsWith(`${path}.`));
-  const set = (part: Partial<PlacedSolid>) => onChange({ ...placed, ...part });
+  const set: Setter = (part) => onChange(withChange(placed, part));
   const put = (field: string, value: number | undefined) =>
     set({ solid: { ...solid, [field]: value ?? NaN } as Solid });
   return (
@@ -118,7 +119,7 @@ function Tick({
   );
 }
 
-type Setter = (part: Partial<PlacedSolid>) => void;
+type Setter = (part: Change<PlacedSolid>) => void;
 
 /** Where it stands: above the bottom, off the middle, turned. */
 function Standing({

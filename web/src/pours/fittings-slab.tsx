@@ -4,6 +4,7 @@ import type { PourInput, PourItemInput } from '@dewpot/contract';
 import { InsetEditor } from './inset-editor';
 import { ItemChoice } from './item-choice';
 import { itemOf, type PlanSources } from './plan';
+import { withChange, type Change } from '../ui/change';
 
 /** What goes into each mould of a pour beside the mix: its inserts, mesh, and lettering or a picture. */
 export function FittingsSlab({
@@ -27,8 +28,8 @@ export function FittingsSlab({
   );
   const planned = itemOf(parts, at);
   const mustMatch = planned ? facesMustMatch(planned.item, planned.part.plan) : item.colouring !== undefined;
-  const put = (part: Partial<PourItemInput>) =>
-    onChange({ items: input.items.map((one, i) => (i === at ? { ...one, ...part } : one)) });
+  const put = (part: Change<PourItemInput>) =>
+    onChange({ items: input.items.map((one, i) => (i === at ? withChange(one, part) : one)) });
   return (
     <details className="card-slab no-print" open={laid}>
       <summary className="font-head cursor-pointer text-xl">

@@ -2,6 +2,7 @@ import { averaged, batchColourOf, InputError, matchWarnings, calculateSheet } fr
 import type { PourInput, PourView } from '@dewpot/contract';
 import { mixNames } from './mix-names';
 import type { PlanSources, SheetPart } from './plan';
+import type { Change } from '../ui/change';
 
 function differences(before: PourView, now: SheetPart, cover: string | undefined, sources: PlanSources) {
   const { colours } = sources.palette;
@@ -29,7 +30,7 @@ export function MatchSlab({
   input: PourInput;
   sources: PlanSources;
   calculated: SheetPart;
-  onChange: (part: Partial<PourInput>) => void;
+  onChange: (part: Change<PourInput>) => void;
 }) {
   const poured = sources.pours.filter(({ status }) => status === 'finished');
   const before = poured.find(({ id }) => id === input.matches);

@@ -13,6 +13,7 @@ import { useUnits } from '../ui/units';
 import { DampMaterials } from './damp-materials';
 import { MeasuringWayChoice } from './measuring-choice';
 import { measuredBefore, type PlanSources, type CalculatedPlan } from './plan';
+import type { Change } from '../ui/change';
 
 /** Names by which casters call what they put on. */
 export const releaseWords = [
@@ -30,7 +31,7 @@ const covers = ['film', 'bag', 'damp cloth', 'shade', 'none'];
 export interface ChoicesProps {
   readonly input: PourInput;
   readonly sources: PlanSources;
-  readonly onChange: (part: Partial<PourInput>) => void;
+  readonly onChange: (part: Change<PourInput>) => void;
 }
 
 /** Choices that go by what is calculated of them. */

@@ -89,6 +89,7 @@ function firstInput(sources: PlanSources, search: URLSearchParams, air: AirView 
   const mould = named(moulds, search.get('mould')) ?? moulds[0];
   const scoop = named(scoops, last?.scoopId) ?? scoops[0];
   if (!mix || !mould) return undefined;
+  const measuring = measuredBefore(mix.id, sources);
   return {
     items: [{ mouldId: mould.id, count: Math.max(1, freeOf(mould, full, 1).free ?? 1) }],
     mixId: mix.id,
@@ -97,7 +98,7 @@ function firstInput(sources: PlanSources, search: URLSearchParams, air: AirView 
     moisture: {},
     ...(scoop && { scoopId: scoop.id }),
     step: 0.25,
-    measuring: measuredBefore(mix.id, sources),
+    ...(measuring && { measuring }),
     temperature: air?.now.temperature ?? 18,
     version: 0,
   };

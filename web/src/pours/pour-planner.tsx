@@ -19,6 +19,7 @@ import { PourChoices } from './pour-choices';
 import { PourItems } from './pour-items';
 import { SheetButton } from './sheet-button';
 import { Sheets } from './sheets';
+import { withChange, type Change } from '../ui/change';
 
 /** Empty words are left out of what is sent. */
 function tidy({ release, cover, place, matches, ...rest }: PourInput): PourInput {
@@ -51,7 +52,7 @@ export function PourPlanner({
   const start = useStartPour();
   const remove = useRemovePour();
   const calculated = useCalculatedPlan(input, sources);
-  const change = (part: Partial<PourInput>) => setInput({ ...input, ...part });
+  const change = (part: Change<PourInput>) => setInput(withChange(input, part));
   const keep = async () => {
     const kept = await save.mutateAsync({ id: key, input: tidy(input) });
     setInput((now) => ({ ...now, version: kept.version }));

@@ -50,7 +50,13 @@ export function KeepBar({
   const waiting = save.failureCount > 0 ? 'Waiting for the connection…' : 'Keeping…';
   return (
     <div className="action-bar">
-      <Button look="main" size="tall" className="flex-1 text-lg" disabled={disabled || save.isPending} onClick={onKeep}>
+      <Button
+        look="main"
+        size="tall"
+        className="flex-1 px-3 text-lg whitespace-nowrap"
+        disabled={disabled || save.isPending}
+        onClick={onKeep}
+      >
         {save.isPending ? waiting : `Keep this ${what}`}
       </Button>
       {children}

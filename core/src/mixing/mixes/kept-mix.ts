@@ -51,7 +51,7 @@ export const mixOf = (recipe: KeptRecipe, find: FindMaterial): Mix => ({
   by: recipe.by,
   grade: recipe.grade,
   exposure: recipe.exposure,
-  packed: recipe.packed,
+  ...(recipe.packed !== undefined && { packed: recipe.packed }),
   ...(recipe.limeCounts && { limeCounts: true }),
   ...(recipe.times && { times: recipe.times }),
 });

@@ -108,7 +108,11 @@ export interface Life {
   readonly brokenAt?: number;
 }
 
-function demouldOf({ equivalentAge: age, force, cause }: CastEvent & { type: 'demoulded' }): Life['demould'] {
+function demouldOf({
+  equivalentAge: age,
+  force,
+  cause,
+}: CastEvent & { type: 'demoulded' }): NonNullable<Life['demould']> {
   return { ...(age !== undefined && { age }), ...(force && { force }), ...(cause && { cause }) };
 }
 

@@ -4,8 +4,16 @@ import { finderOf, type Material } from '../../mixing/materials/index.js';
 import type { KeptMix } from '../../mixing/mixes/index.js';
 import { knownColours } from '../../mixing/tints/index.js';
 import { can, material, nestedPot, threePots } from '../../testing/examples.js';
-import { calculateSheet, lessonsOf } from '../pours/index.js';
-import { benchOf, candidatesOf, judgeContextOf, partsOf, type PourChoices, type PourSources } from './index.js';
+import { calculateSheet, expectedByLog, lessonsOf, plannedLog } from '../pours/index.js';
+import {
+  benchOf,
+  candidatesOf,
+  castsOf,
+  judgeContextOf,
+  partsOf,
+  type PourChoices,
+  type PourSources,
+} from './index.js';
 
 const cement = material('grey-cement');
 const sand = material('sharp-sand');
@@ -147,4 +155,30 @@ it('the bench has a sheet and placings for each part, and steps for all', () => 
   expect(parts[0]?.sheet.batch.lines).toHaveLength(2);
   expect(parts[0]?.placings.length).toBeGreaterThan(0);
   expect(steps.length).toBeGreaterThan(3);
+});
+
+describe('the casts of a finished pour', () => {
+  const [part] = partsOf(choices(), sources());
+  if (!part) throw new Error('The pour has a part.');
+  const log = plannedLog(part.plan, calculateSheet(part.plan));
+  const made = [
+    { id: 'a', item: 0 },
+    { id: 'b', item: 0 },
+  ];
+
+  it('are each of their item, and are expected to weigh and lose what really went in makes of it', () => {
+    const casts = castsOf([{ ...part, log }], made);
+    const [expected] = expectedByLog(part.plan, log);
+    expect(casts.map((cast) => [cast.id, cast.mouldId, cast.expected])).toEqual([
+      ['a', 'pot', expected],
+      ['b', 'pot', expected],
+    ]);
+    expect(casts[0]?.snapshot).toMatchObject({ mixName: 'grey', binderClass: 'portland', lightweight: false });
+  });
+
+  it('have a weaker mix on record where more water went in', () => {
+    const wetter = { ...log, tap: log.tap * 1.2 };
+    const ratio = (of: typeof log) => castsOf([{ ...part, log: of }], made)[0]?.snapshot.ratio ?? NaN;
+    expect(ratio(wetter)).toBeGreaterThan(ratio(log));
+  });
 });

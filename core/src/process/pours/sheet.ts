@@ -146,6 +146,7 @@ export function calculateSheet(given: PourPlan): Sheet {
   const measuring = tinted
     ? []
     : alike(bucketfuls).flatMap(({ one: { measured } }) => measuringWarnings(plan, measured));
+  const cost = batchCost(whole, plan.lots, 'Materials of this pour');
   const nearby = even ? evenPlan(plan, one.measured) : undefined;
   return {
     pieces,
@@ -164,7 +165,7 @@ export function calculateSheet(given: PourPlan): Sheet {
     potLife,
     big,
     inTime,
-    cost: batchCost(whole, plan.lots, 'Materials of this pour'),
+    ...(cost && { cost }),
     short: shopping(plan, whole),
     method: methodOf(mixOfMethod(plan, tinted), plan.binderClass, plan.ways),
     way,
