@@ -1,4 +1,4 @@
-import { DAY, plannedLog, calculateSheet, type Grade } from '@dewpot/core';
+import { DAY, plannedLog, calculateSheet, type Grade, defined } from '@dewpot/core';
 import {
   airIn,
   ArticlesService,
@@ -116,23 +116,23 @@ async function furnish(app: Server, now: number): Promise<Keys> {
   }
   const scoopKeys = scoops.map(() => uuid());
   for (const [i, [name, volume]] of scoops.entries())
-    await app.get(MaterialsService).saveScoop(scoopKeys[i]!, { name, volume, version: 0 });
+    await app.get(MaterialsService).saveScoop(defined(scoopKeys[i]), { name, volume, version: 0 });
   const tintKeys = await palette(app, materials, now);
-  return { materials, moulds: mouldKeys, mixes: mixKeys, scoop: scoopKeys[0]!, tints: tintKeys };
+  return { materials, moulds: mouldKeys, mixes: mixKeys, scoop: defined(scoopKeys[0]), tints: tintKeys };
 }
 
 /** Tints, and the chips that taught them; answers the keys of the tints. */
 async function palette(app: Server, materials: Record<string, string>, now: number): Promise<string[]> {
   const service = app.get(TintsService);
   const body = ({ on: [binder, sand], doses }: Pick<DemoTint, 'on' | 'doses'>) => ({
-    base: { binderId: materials[binder]!, sandId: materials[sand]! },
-    doses: doses.map(([key, amount]) => ({ materialId: materials[key]!, amount })),
+    base: { binderId: defined(materials[binder]), sandId: defined(materials[sand]) },
+    doses: doses.map(([key, amount]) => ({ materialId: defined(materials[key]), amount })),
     version: 0,
   });
   const keys: string[] = [];
   for (const { name, note, ...tint } of tints) {
     keys.push(uuid());
-    await service.save(keys.at(-1)!, { name, ...(note && { note }), ...body(tint) });
+    await service.save(defined(keys.at(-1)), { name, ...(note && { note }), ...body(tint) });
   }
   for (const { name, daysAgo, measured, ...chip } of chips) {
     const id = uuid();
@@ -140,7 +140,7 @@ async function palette(app: Server, materials: Record<string, string>, now: numb
     const { version } = await service.saveSwatch(id, { name, ...body(chip), ...castAt }, now);
     if (!measured) continue;
     const { colour } = await service.readSwatch(id, now);
-    const read = { colour, by: 'reader', at: Math.round(now - (daysAgo! - 4) * DAY) } as const;
+    const read = { colour, by: 'reader', at: Math.round(now - (defined(daysAgo) - 4) * DAY) } as const;
     await service.saveSwatch(id, { name, ...body(chip), ...castAt, measured: read, version }, now);
   }
   return keys;
@@ -153,29 +153,29 @@ function recipe({ lines, doses = [], ...mix }: DemoMix, materials: Record<string
     binderClass: 'portland',
     moistCuringDays: 7,
     ...mix,
-    lines: lines.map(([key, parts]) => ({ materialId: materials[key]!, parts })),
-    doses: doses.map(([key, amount]) => ({ materialId: materials[key]!, amount })),
+    lines: lines.map(([key, parts]) => ({ materialId: defined(materials[key]), parts })),
+    doses: doses.map(([key, amount]) => ({ materialId: defined(materials[key]), amount })),
     version,
   };
 }
 
 const tintedBy = ({ parts, ...colouring }: DemoColouring, { tints: ids }: Keys) => ({
   ...colouring,
-  parts: parts.map(([tint, share]) => ({ tint: ids[tint]!, share })),
+  parts: parts.map(([tint, share]) => ({ tint: defined(ids[tint]), share })),
 });
 
 /** A poured mix is changed: it gets its next version. */
 async function revise(app: Server, keys: Keys): Promise<void> {
-  const id = keys.mixes[nextVersion.mix]!;
+  const id = defined(keys.mixes[nextVersion.mix]);
   const { version } = await app.get(MixesService).one(id);
-  const revised = { ...mixes[nextVersion.mix]!, doses: nextVersion.doses };
+  const revised = { ...defined(mixes[nextVersion.mix]), doses: nextVersion.doses };
   await app.get(MixesService).save(id, recipe(revised, keys.materials, version));
 }
 
 async function stock(app: Server, materials: Record<string, string>, now: number): Promise<void> {
   for (const [key, bought, left, price, daysAgo] of lots) {
     await app.get(MaterialsService).saveLot(uuid(), {
-      materialId: materials[key]!,
+      materialId: defined(materials[key]),
       bought: bought * 1000,
       left: left * 1000,
       price,
@@ -187,7 +187,9 @@ async function stock(app: Server, materials: Record<string, string>, now: number
 
 async function tryTiles(app: Server, { mixes: ids }: Keys, now: number): Promise<void> {
   for (const { mix, daysAgo, ...tile } of tiles)
-    await app.get(TilesController).keep(uuid(), { ...tile, mixId: ids[mix]!, at: Math.round(now - daysAgo * DAY) });
+    await app
+      .get(TilesController)
+      .keep(uuid(), { ...tile, mixId: defined(ids[mix]), at: Math.round(now - daysAgo * DAY) });
 }
 
 async function pourAndFollow(
@@ -206,15 +208,15 @@ async function pourAndFollow(
   const { temperature } = airIn('shed', pouredAt);
   const tinted = colouring && tintedBy(colouring, keys);
   const chosen = items.map(([mould, count]) => ({
-    mouldId: keys.moulds[mould]!,
+    mouldId: defined(keys.moulds[mould]),
     count,
     ...(tinted && { colouring: tinted }),
   }));
-  const flexible = items.every(([mould]) => moulds[mould]!.flexibility === 'flexible');
+  const flexible = items.every(([mould]) => defined(moulds[mould]).flexibility === 'flexible');
   const { parts } = await pours.save(id, {
     items: chosen,
-    mixId: keys.mixes[mix]!,
-    grade: mixes[mix]!.grade as Grade,
+    mixId: defined(keys.mixes[mix]),
+    grade: defined(mixes[mix]).grade as Grade,
     spare: 0.05,
     moisture: {},
     scoopId: keys.scoop,
@@ -225,7 +227,7 @@ async function pourAndFollow(
     place,
     version: 0,
   });
-  const { plan } = parts[0]!;
+  const { plan } = defined(parts[0]);
   const planned = plannedLog(plan, calculateSheet(plan));
   const log = { ...planned, tap: planned.tap * (0.97 + 0.08 * random()), leftover: Math.round(40 + 160 * random()) };
   const made = items.flatMap(([, count], item) => Array.from({ length: count }, () => ({ id: uuid(), item })));

@@ -17,6 +17,7 @@ import {
   type Spot,
   type TemperatureReading,
   type Weighing,
+  defined,
 } from '@dewpot/core';
 import type { CastEventInput, CastView } from '@dewpot/contract';
 import { airIn } from '@dewpot/server';
@@ -41,7 +42,7 @@ function temperatures(from: number, days: number): TemperatureReading[] {
 function damageOf(earliness: number, piece: PieceKind, random: () => number): Damage[] {
   if (random() > 0.04 + Math.max(0, 1 - earliness) * 2.2) return [];
   const places: Spot[] = piece === 'slab' ? ['corner', 'face'] : ['rim', 'rim', 'base', 'core-end'];
-  return [{ spot: places[Math.floor(random() * places.length)]!, size: random() < 0.75 ? 'chip' : 'piece' }];
+  return [{ spot: defined(places[Math.floor(random() * places.length)]), size: random() < 0.75 ? 'chip' : 'piece' }];
 }
 
 function weighing(
@@ -133,7 +134,7 @@ export function livesOf(
   random: () => number,
   bare: boolean,
 ): Map<string, Happened[]> {
-  const first = casts[0]!;
+  const first = defined(casts[0]);
   const poured = first.life.pouredAt;
   const { piece, binderClass } = first.snapshot;
   const ages = [initialSet(binderClass, 20), handbookDemouldAge(binderClass, piece), moistDaysTo(0.7) * 24];

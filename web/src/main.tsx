@@ -1,3 +1,4 @@
+import { defined } from '@dewpot/core';
 import './styles.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
@@ -79,7 +80,7 @@ setTimeout(() => {
   void fetchToaster();
 }, SETTLED);
 
-createRoot(document.getElementById('root')!).render(
+createRoot(defined(document.getElementById('root'))).render(
   <StrictMode>
     <PersistQueryClientProvider client={queryClient} persistOptions={persistOptions} onSuccess={resumeWaiting}>
       <RouterProvider router={router} />

@@ -135,7 +135,7 @@ export type Answers = Record<string, unknown>;
 const held: Answers = {
   session,
   air,
-  store,
+  materials: store,
   tints: { tints: [brick, straw], swatches: [] } as TintsView,
   moulds: [mould],
   mixes: [mix],

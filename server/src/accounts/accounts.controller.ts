@@ -1,3 +1,4 @@
+import { defined } from '@dewpot/core';
 import { timingSafeEqual } from 'node:crypto';
 import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Put, Req, Res } from '@nestjs/common';
 import { Throttle } from '@nestjs/throttler';
@@ -140,7 +141,7 @@ export class AccountsController {
       personId: account.person_id,
       passphraseHash: account.passphrase_hash,
     };
-    request.res!.cookie(COOKIE, await this.sessions.open(opener, 'browser', label), cookie);
+    defined(request.res).cookie(COOKIE, await this.sessions.open(opener, 'browser', label), cookie);
   }
 
   private checkCode(code = ''): void {

@@ -15,6 +15,7 @@ import {
   type MonthAir,
   type PlaceKind,
   type BinderClass,
+  defined,
 } from '@dewpot/core';
 import { GUESSED_AIR, type AirBasis, type PlaceInput, type WholeAirReading } from '@dewpot/contract';
 import { forecast, timesAhead, weatherAt, weatherBetween } from '../devices/index.js';
@@ -147,4 +148,4 @@ export function placeSeries(
 
 /** One reading an hour, at most. */
 const hourly = (readings: readonly AirReading[]) =>
-  readings.filter(({ at }, i) => i === 0 || Math.round(at / HOUR) !== Math.round(readings[i - 1]!.at / HOUR));
+  readings.filter(({ at }, i) => i === 0 || Math.round(at / HOUR) !== Math.round(defined(readings[i - 1]).at / HOUR));

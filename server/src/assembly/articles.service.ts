@@ -10,6 +10,7 @@ import {
   type ArticleFigures,
   type CastEvent,
   type BinderClass,
+  defined,
 } from '@dewpot/core';
 import type { ArticleInput, CastDetail, CastSnapshot } from '@dewpot/contract';
 import { In } from 'typeorm';
@@ -125,7 +126,7 @@ export class ArticlesService {
     const missing = ids.find((id) => found.every((one) => one.id !== id));
     if (missing)
       throw refusal('parts', missing, 'A cast that is to be joined is not here.', 'Choose casts from the shelf.');
-    return ids.map((id) => found.find((one) => one.id === id)!);
+    return ids.map((id) => defined(found.find((one) => one.id === id)));
   }
 
   private async checkStates({ bond, at }: ArticleInput, parts: readonly CastEntity[], now: number): Promise<void> {
@@ -148,7 +149,7 @@ export class ArticlesService {
 
   private async figures(input: ArticleInput, parts: readonly CastEntity[], now: number): Promise<ArticleFigures> {
     const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
-    const air = await this.dryness.airAt(parts[0]!, input.at, now);
+    const air = await this.dryness.airAt(defined(parts[0]), input.at, now);
     return calculateArticle({
       arrangement: input.arrangement,
       bond: input.bond,
@@ -159,15 +160,15 @@ export class ArticlesService {
         code,
         name: snapshot.mouldName,
         shape: snapshot.shape,
-        over: input.parts[i]!.over,
+        over: defined(input.parts[i]).over,
         mass: massKnown(life, expected),
       })),
     });
   }
 
   private rowOf(input: ArticleInput, parts: readonly CastEntity[], { bond, joints, size }: ArticleFigures) {
-    const first = parts[0]!;
-    const binderClass = slowestFirst.find((one) => parts.some(({ snapshot }) => snapshot.binderClass === one))!;
+    const first = defined(parts[0]);
+    const binderClass = defined(slowestFirst.find((one) => parts.some(({ snapshot }) => snapshot.binderClass === one)));
     const strengths = parts.flatMap(({ snapshot }) => snapshot.strength ?? []);
     const stays = first.projection.life.stays ?? [];
     const { place, placeId } = stays[stays.length - 1] ?? first.snapshot;
@@ -193,7 +194,7 @@ export class ArticlesService {
           shape: part.snapshot.shape,
           colour: part.snapshot.colour,
           ...(part.snapshot.faceColouring && { faceColouring: part.snapshot.faceColouring }),
-          over: input.parts[i]!.over,
+          over: defined(input.parts[i]).over,
         })),
       },
     };

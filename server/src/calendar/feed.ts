@@ -1,4 +1,4 @@
-import { MINUTE, HOUR, DAY, placeNow, roundLines, type Due, type RoundLine } from '@dewpot/core';
+import { MINUTE, HOUR, DAY, placeNow, roundLines, type Due, type RoundLine, defined } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { ICalAlarmType, ICalCalendar, ICalCalendarMethod } from 'ical-generator';
 
@@ -24,10 +24,10 @@ const said = (at: number, zone: string) =>
 
 /** The same thing to do keeps its name in the calendar, whenever its window moves. */
 const nameOf = ({ due, casts }: RoundLine<CastView>) =>
-  [casts[0]!.id, due.task, due.core ?? ''].join('-').replace(/[^\w-]+/g, '_');
+  [defined(casts[0]).id, due.task, due.core ?? ''].join('-').replace(/[^\w-]+/g, '_');
 
 const titleOf = ({ due, casts, place }: RoundLine<CastView>) =>
-  `${due.core ? `${due.task} ${due.core}` : due.task}: ${casts[0]!.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}, ${place}`;
+  `${due.core ? `${due.task} ${due.core}` : due.task}: ${defined(casts[0]).snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}, ${place}`;
 
 function told({ due, casts }: RoundLine<CastView>, zone: string): string {
   const window = `Good from ${said(due.good, zone)} to ${said(due.late, zone)}, by the air as it is forecast now.`;
@@ -56,7 +56,7 @@ export function calendarOf(casts: readonly CastView[], workshop: string, zone: s
       stamp: new Date(now),
       lastModified: new Date(now),
       // The count only has to rise with every reading.
-      sequence: Math.max(0, Math.floor((now - line.casts[0]!.life.pouredAt) / MINUTE)),
+      sequence: Math.max(0, Math.floor((now - defined(line.casts[0]).life.pouredAt) / MINUTE)),
       summary: titleOf(line),
       description: told(line, zone),
       location: line.place,

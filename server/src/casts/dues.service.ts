@@ -29,6 +29,7 @@ import {
   type StayCourse,
   type Waking,
   type Wetting,
+  defined,
 } from '@dewpot/core';
 import type { CastAir } from '@dewpot/contract';
 import { PlaceSeriesCache, type PlaceSeries, staysOf } from '../ambient/index.js';
@@ -201,7 +202,7 @@ function bearingsOf({ snapshot }: Cast, courses: readonly StayCourse[]): CastAir
 
 /** The air that the last coat dries in, recorded and forecast. */
 function airOfCoat(life: Life, { recorded, ahead }: PlaceSeries): CoatAirAt[] {
-  const since = lastCoat(life)!.at;
+  const since = defined(lastCoat(life)).at;
   const last = recorded[recorded.length - 1]?.at ?? since;
   return [...airSince(recorded, since), ...ahead.filter(({ at }) => at > last)];
 }

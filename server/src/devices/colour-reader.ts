@@ -8,6 +8,7 @@ import {
   spectrumOf,
   type Spectrum,
   type Tint,
+  defined,
 } from '@dewpot/core';
 import type { ChipReading } from '@dewpot/contract';
 import { dice } from './dice.js';
@@ -57,7 +58,7 @@ export function readChip(chip: Tint & { readonly id: string; readonly castAt: nu
     ),
   );
   const middle = hexOf(
-    face.map((_, band) => touches.reduce((sum, touch) => sum + spectrumOf(touch)[band]!, 0) / TOUCHES),
+    face.map((_, band) => touches.reduce((sum, touch) => sum + defined(spectrumOf(touch)[band]), 0) / TOUCHES),
   );
   return {
     device: 'Simulated colour reader',

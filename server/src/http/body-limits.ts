@@ -1,3 +1,4 @@
+import { defined } from '@dewpot/core';
 import express, { type NextFunction, type Response } from 'express';
 import type { AppRequest } from './request.js';
 
@@ -19,5 +20,5 @@ const parsers = new Map(limits.map(([, bytes]) => [bytes, express.json({ limit: 
 export function readBody(request: AppRequest, response: Response, next: NextFunction): void {
   const found = limits.find(([path]) => path.test(request.path));
   if (!found) return next();
-  parsers.get(found[1])!(request, response, next);
+  defined(parsers.get(found[1]))(request, response, next);
 }

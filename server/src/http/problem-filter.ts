@@ -1,5 +1,5 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
-import { InputError, type FieldIssue } from '@dewpot/core';
+import { InputError, type FieldIssue, defined } from '@dewpot/core';
 import type { Problem } from '@dewpot/contract';
 import type { Response } from 'express';
 import { QueryFailedError } from 'typeorm';
@@ -62,7 +62,7 @@ function partsOf(error: unknown): Parts {
     if (code === '23505')
       return { status: 409, title: 'Taken already', detail: 'Another record has this key already.' };
     // Row-level security: the key is of another workshop, which is told as if it were not there.
-    if (code === '42501') return { status: 404, title: 'Not here', detail: details[404]! };
+    if (code === '42501') return { status: 404, title: 'Not here', detail: defined(details[404]) };
   }
   const http = error as { status?: unknown; type?: unknown; message?: string };
   if (typeof http.status === 'number' && http.status >= 400 && http.status < 500) {

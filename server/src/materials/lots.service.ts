@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { takeFromLots, type Lot } from '@dewpot/core';
+import { takeFromLots, type Lot, defined } from '@dewpot/core';
 import { In } from 'typeorm';
 import { LotEntity, type Taken } from '../db/entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
@@ -28,7 +28,7 @@ export class LotsService {
     for (const [materialId, mass] of Object.entries(used)) {
       const own = lots.filter((lot) => lot.materialId === materialId);
       for (const { id, left } of takeFromLots(own, mass)) {
-        const before = own.find((lot) => lot.id === id)!;
+        const before = defined(own.find((lot) => lot.id === id));
         taken.push({ lotId: id, mass: before.left - left });
         await repository.update({ id }, { left, openedAt: before.openedAt ?? at });
       }

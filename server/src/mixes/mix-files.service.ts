@@ -1,5 +1,13 @@
 import { Injectable } from '@nestjs/common';
-import { checkMaterial, checkMix, differencesOf, InputError, type FieldIssue, type Material } from '@dewpot/core';
+import {
+  checkMaterial,
+  checkMix,
+  differencesOf,
+  InputError,
+  type FieldIssue,
+  type Material,
+  defined,
+} from '@dewpot/core';
 import type {
   ImportedThing,
   ImportView,
@@ -118,8 +126,14 @@ function comingMix(
       });
     return found;
   };
-  const foundLines = lines.map(({ material, ...line }, i) => ({ ...line, material: find(material, `lines.${i}`)! }));
-  const foundDoses = doses.map(({ material, ...dose }, i) => ({ ...dose, material: find(material, `doses.${i}`)! }));
+  const foundLines = lines.map(({ material, ...line }, i) => ({
+    ...line,
+    material: defined(find(material, `lines.${i}`)),
+  }));
+  const foundDoses = doses.map(({ material, ...dose }, i) => ({
+    ...dose,
+    material: defined(find(material, `doses.${i}`)),
+  }));
   refuse(missing);
   const mix = { ...row, lines: foundLines, doses: foundDoses };
   checked(path, () => checkMix(mix));
@@ -129,8 +143,11 @@ function comingMix(
     ? differencesOf(
         {
           ...there,
-          lines: there.lines.map(({ materialId, ...line }) => ({ ...line, material: named.get(materialId)! })),
-          doses: (there.doses ?? []).map(({ materialId, ...dose }) => ({ ...dose, material: named.get(materialId)! })),
+          lines: there.lines.map(({ materialId, ...line }) => ({ ...line, material: defined(named.get(materialId)) })),
+          doses: (there.doses ?? []).map(({ materialId, ...dose }) => ({
+            ...dose,
+            material: defined(named.get(materialId)),
+          })),
         },
         mix,
       )

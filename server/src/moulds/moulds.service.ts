@@ -1,3 +1,4 @@
+import { defined } from '@dewpot/core';
 import { Injectable } from '@nestjs/common';
 import { checkedShape, type MouldInput, type MouldView } from '@dewpot/contract';
 import { In } from 'typeorm';
@@ -39,7 +40,7 @@ export class MouldsService {
     const body = { ...given, shape: checkedShape(given.shape) };
     const mould = await saveEdited(this.rows, this.rows.of(MouldEntity), 'mould', id, version, { name, body });
     await this.saveCopies(id, copies);
-    return (await this.views([mould]))[0]!;
+    return defined((await this.views([mould]))[0]);
   }
 
   async remove(id: string): Promise<void> {
@@ -56,7 +57,8 @@ export class MouldsService {
     const copies = await repository.find({ where: { mouldId, retired: false }, order: { cycles: 'ASC', mark: 'ASC' } });
     // The count is no edit: the version that people edit stays as it is.
     await this.rows.manager.query(`UPDATE "moulds" SET "cycles" = "cycles" + $1 WHERE "id" = $2`, [times, mouldId]);
-    const turns = copies.length === 0 ? [] : Array.from({ length: times }, (_, i) => copies[i % copies.length]!);
+    const turns =
+      copies.length === 0 ? [] : Array.from({ length: times }, (_, i) => defined(copies[i % copies.length]));
     for (const { id } of turns) {
       await repository.increment({ id }, 'cycles', 1);
       await repository.update({ id }, { lastColour: colour });
@@ -75,7 +77,8 @@ export class MouldsService {
       times,
       mouldId,
     ]);
-    const turns = copies.length === 0 ? [] : Array.from({ length: times }, (_, i) => copies[i % copies.length]!);
+    const turns =
+      copies.length === 0 ? [] : Array.from({ length: times }, (_, i) => defined(copies[i % copies.length]));
     for (const { id } of turns) await repository.decrement({ id }, 'cycles', 1);
   }
 

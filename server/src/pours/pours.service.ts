@@ -8,6 +8,7 @@ import {
   type PourPart,
   type RunLesson,
   faceColouringOf,
+  defined,
 } from '@dewpot/core';
 import type { PourFinish, PourInput, PourView } from '@dewpot/contract';
 import { CalculationPool } from '../calculation/calculation-pool.js';
@@ -137,7 +138,7 @@ export class PoursService {
       }));
       if (row.status === 'finished') return this.rows.transaction(() => this.finishedBefore(row, finish));
       checkFinish(row, finish, now);
-      const parts = row.parts.map((part, i) => ({ ...part, log: { ...finish.logs[i]! } }));
+      const parts = row.parts.map((part, i) => ({ ...part, log: { ...defined(finish.logs[i]) } }));
       const [made, lessons] = await Promise.all([
         this.calculations.run('casts', parts, finish),
         this.runs.lessons(row, events),
@@ -189,7 +190,7 @@ export class PoursService {
       plan.items.map((item, i) => {
         const faceColouring = faceColouringOf(item);
         return {
-          at: items[i]!,
+          at: defined(items[i]),
           mouldId: item.mouldId,
           count: item.count,
           colour: faceColouring ? mainColour(faceColouring) : colour,

@@ -39,6 +39,7 @@ import {
   type SurfaceRecord,
   type TemperatureReading,
   type WeatherWarning,
+  defined,
 } from '@dewpot/core';
 import {
   CoversQuestion,
@@ -129,7 +130,7 @@ export class CuringApiController {
       binderClass,
       poured: 0,
       now,
-      until: sorted[sorted.length - 1]!.hour,
+      until: defined(sorted[sorted.length - 1]).hour,
     };
     return { warnings: weatherWarnings({ ...young, ...(strength !== undefined && { strength }) }) };
   }

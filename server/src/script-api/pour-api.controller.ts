@@ -30,6 +30,7 @@ import {
   type RunEvent,
   type Sheet,
   type Timeline,
+  defined,
 } from '@dewpot/core';
 import {
   BatchesQuestion,
@@ -80,7 +81,7 @@ function partOf({
     bucket,
     temperature,
     moisture: {},
-    ...(scoop !== undefined && { scoop: plainScoops([scoop])[0]! }),
+    ...(scoop !== undefined && { scoop: defined(plainScoops([scoop])[0]) }),
     ...(scoops && { scoops: plainScoops(scoops) }),
     ...(scaleStep !== undefined && { scaleStep }),
     ...(measuring && { measuring }),
@@ -139,7 +140,7 @@ export class PourApiController {
       events.map((told): RunEvent => ({ ...checkRunEvent(told, parts, steps), id: told.id, at: told.at })),
     );
     return {
-      buckets: parts[0]!.sheet.bucketfuls.map(({ at }) => bucketNow(parts, run, 0, at)),
+      buckets: defined(parts[0]).sheet.bucketfuls.map(({ at }) => bucketNow(parts, run, 0, at)),
       now: partNow(parts, steps, run, 0),
     };
   }

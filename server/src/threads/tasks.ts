@@ -18,6 +18,7 @@ import {
   type RunLesson,
   runOf,
   triesOf,
+  defined,
 } from '@dewpot/core';
 import type { PourFinish, PourInput, PourView, RunEventInput } from '@dewpot/contract';
 import type { PlanData } from '../calculation/crossing.js';
@@ -35,7 +36,7 @@ async function question(controller: string, method: string, body: unknown): Prom
   const asked = controllers.get(controller) as unknown as Record<string, (given?: unknown) => unknown>;
   const [metatype] = Reflect.getMetadata('design:paramtypes', asked, method) as ArgumentMetadata['metatype'][];
   const given = metatype && (await validation.transform(body, { type: 'body', metatype }));
-  return JSON.stringify(await asked[method]!(given));
+  return JSON.stringify(await defined(asked[method])(given));
 }
 
 /** The parts of a plan with copies of all that they use. */

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { InputError, type FieldIssue, type Material } from '@dewpot/core';
+import { InputError, type FieldIssue, type Material, defined } from '@dewpot/core';
 import type {
   ImportedThing,
   ImportView,
@@ -100,7 +100,11 @@ function coming<Input extends TintInput>(
       kind,
       name: row.name,
       does: !there ? 'new' : changed.length > 0 ? 'changed' : 'same',
-      differences: changed.map((field) => ({ what: field, before: told(kept!, field), after: told(body, field) })),
+      differences: changed.map((field) => ({
+        what: field,
+        before: told(defined(kept), field),
+        after: told(body, field),
+      })),
     },
   };
 }

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { checkTint, HOUR, InputError, requireNumber, tintOf } from '@dewpot/core';
+import { checkTint, HOUR, InputError, requireNumber, tintOf, defined } from '@dewpot/core';
 import type {
   ChipReading,
   SwatchInput,
@@ -86,13 +86,13 @@ export class TintsService {
       throw new InputError([
         { field: 'castAt', value: null, message: 'This chip is not cast yet.', remedy: 'Say when it was cast.' },
       ]);
-    return readChip({ ...tintOf(row.body, await strictFinder(this.rows))!, id, castAt }, now);
+    return readChip({ ...defined(tintOf(row.body, await strictFinder(this.rows))), id, castAt }, now);
   }
 
   private async check(body: TintBody): Promise<void> {
     // Whoever removes a material comes before or after.
     await this.rows.holdWorkshop();
-    checkTint(tintOf(body, await strictFinder(this.rows))!);
+    checkTint(defined(tintOf(body, await strictFinder(this.rows))));
   }
 
   private poured(): Promise<ReadonlySet<string>> {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { evaporation, faceAdvice, faceRisk, overFace } from '@dewpot/core';
+import { evaporation, faceAdvice, faceRisk, overFace, defined } from '@dewpot/core';
 import type { PlaceView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { placesQuery, useLivePlaces } from '../api/places';
@@ -110,8 +110,8 @@ function PlaceCard({
         <p className="mt-1">Nothing was read here yet.</p>
       )}
       {old && (
-        <p className="text-accent text-sm" title={exactly(place.lastRead!)}>
-          Last read {saySpan(now - place.lastRead!)} ago.
+        <p className="text-accent text-sm" title={exactly(defined(place.lastRead))}>
+          Last read {saySpan(now - defined(place.lastRead))} ago.
         </p>
       )}
     </section>

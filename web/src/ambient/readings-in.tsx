@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { InputError, readAirCsv, type CsvRead } from '@dewpot/core';
+import { InputError, readAirCsv, type CsvRead, defined } from '@dewpot/core';
 import type { PlaceView } from '@dewpot/contract';
 import { useSendReadings } from '../api/places';
 import { useSession } from '../api/session';
@@ -44,7 +44,8 @@ export function ReadingsIn({ place }: { place: PlaceView }) {
         <div className="border-secondary border-l-4 pl-3" role="status">
           <p className="font-semibold">
             {readings.length} readings
-            {readings.length > 0 && `, ${exactly(readings[0]!.at)} to ${exactly(readings[readings.length - 1]!.at)}`}
+            {readings.length > 0 &&
+              `, ${exactly(defined(readings[0]).at)} to ${exactly(defined(readings[readings.length - 1]).at)}`}
           </p>
           {read.notes.map((note) => (
             <p key={note}>{note}</p>

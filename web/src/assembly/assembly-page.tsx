@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { bonds, bondsFor, jointUses, type Arrangement, type Bond, type JointUse } from '@dewpot/core';
+import { bonds, bondsFor, jointUses, type Arrangement, type Bond, type JointUse, defined } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useNavigate, useSearchParams } from 'react-router';
@@ -75,7 +75,7 @@ function Joining({ casts }: { casts: readonly CastView[] }) {
     const asked = search.getAll('with');
     const found = asked.flatMap((one) => casts.find(({ id: key }) => key === one) ?? []);
     // Like pots stand rim on rim.
-    return found.map((cast, i) => ({ cast, over: i === 1 && cast.mouldId === found[0]!.mouldId }));
+    return found.map((cast, i) => ({ cast, over: i === 1 && cast.mouldId === defined(found[0]).mouldId }));
   });
   const [arrangement, setArrangement] = useState<Arrangement>(
     parts[0]?.cast.snapshot.piece === 'panel' ? 'panel box' : 'stacked',
@@ -100,7 +100,7 @@ function Joining({ casts }: { casts: readonly CastView[] }) {
       },
       { onSuccess: (article) => void navigate(`/casts/${article.id}`) },
     );
-  const look = parts.length > 0 ? lookToday(parts[0]!.cast, now) : undefined;
+  const look = parts.length > 0 ? lookToday(defined(parts[0]).cast, now) : undefined;
   return (
     <div className="mx-auto grid max-w-7xl gap-4 p-4 lg:grid-cols-[22rem_minmax(0,1fr)]">
       <div className="space-y-4">
@@ -109,7 +109,7 @@ function Joining({ casts }: { casts: readonly CastView[] }) {
           <div className="grid min-h-64 place-items-center">
             {look ? (
               <PieceThumb
-                shape={parts[0]!.cast.snapshot.shape}
+                shape={defined(parts[0]).cast.snapshot.shape}
                 colour={look.colour}
                 size={250}
                 parts={(arrangement === 'stacked' ? parts : parts.slice(0, 1)).map(({ cast, over }) => {

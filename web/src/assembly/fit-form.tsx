@@ -8,6 +8,7 @@ import {
   calculateMould,
   type Figure,
   type Fitting,
+  defined,
 } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
@@ -48,7 +49,7 @@ function useHeld({ snapshot, expected, life }: CastView, fillGap: number) {
 /** What goes with a piece before it leaves: mesh, feet, a lamp kit with its checks, soil or wax. */
 export function FitForm(props: ActionProps) {
   const { casts } = props;
-  const first = casts[0]!;
+  const first = defined(casts[0]);
   const units = useUnits();
   const [fitting, setFitting] = useState<Fitting>(first.snapshot.piece === 'lamp' ? 'lamp kit' : 'mesh');
   const [ticked, setTicked] = useState<readonly string[]>([]);

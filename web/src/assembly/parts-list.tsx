@@ -1,3 +1,4 @@
+import { defined } from '@dewpot/core';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import type { CastView } from '@dewpot/contract';
 import { Button } from '../ui/button';
@@ -24,7 +25,7 @@ export function PartsList({
   const free = casts.filter(({ id }) => parts.every(({ cast }) => cast.id !== id));
   const swap = (i: number, k: number) => {
     const next = [...parts];
-    [next[i], next[k]] = [next[k]!, next[i]!];
+    [next[i], next[k]] = [defined(next[k]), defined(next[i])];
     onChange(next);
   };
   return (

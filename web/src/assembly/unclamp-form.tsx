@@ -1,10 +1,10 @@
-import { bonds } from '@dewpot/core';
+import { bonds, defined } from '@dewpot/core';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
 
 /** An article whose joint holds is let go of its clamps or props. */
 export function UnclampForm(props: ActionProps) {
-  const bond = props.casts[0]!.life.joint?.bond;
+  const bond = defined(props.casts[0]).life.joint?.bond;
   return (
     <div className="space-y-3">
       <p className="quiet">

@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { pinPlaces, rimOf, sectionCut, type MouldShape, type PlanPoint } from '@dewpot/core';
+import { pinPlaces, rimOf, sectionCut, type MouldShape, type PlanPoint, defined } from '@dewpot/core';
 import { outlinePath } from '../ui/outline-path';
 
 /** Size of the drawing, px, and the room for its line beside the mould. */
@@ -9,7 +9,9 @@ const PAD = 8;
 /** A mould's section as it is drawn, px. */
 function draw(shape: MouldShape) {
   const cuts = sectionCut(shape).filter(({ beyond }) => !beyond);
-  const across = cuts[0]!.outlines.flat().map(([px]) => px);
+  const across = defined(cuts[0])
+    .outlines.flat()
+    .map(([px]) => px);
   const [left, right] = [Math.min(...across), Math.max(...across)];
   const rim = rimOf(shape);
   const scale = (SIZE - 2 * PAD) / Math.max(rim, right - left);

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { StepMould } from '@dewpot/core';
+import { defined, type StepMould } from '@dewpot/core';
 import { Button } from '../ui/button';
 import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';
@@ -12,7 +12,7 @@ export function FillStep(context: BucketContext) {
   const { step } = timed;
   const units = useUnits();
   const [chosen, setChosen] = useState<string>();
-  const { plan } = bench.parts[step.part]!;
+  const { plan } = defined(bench.parts[step.part]);
   const thickness = (mould: StepMould) => plan.items[mould.item]?.shape.pressed?.thickness;
   const colour = step.tint?.colour ?? plan.colour ?? 'var(--concrete)';
   return (
@@ -30,7 +30,7 @@ export function FillStep(context: BucketContext) {
                 aria-expanded={chosen === mould.key}
                 onClick={() => setChosen(chosen === mould.key ? undefined : mould.key)}
               >
-                <FillDrawing shape={plan.items[mould.item]!.shape} to={mould.to} colour={colour} />
+                <FillDrawing shape={defined(plan.items[mould.item]).shape} to={mould.to} colour={colour} />
                 <span className="min-w-0 flex-1">
                   <span className={`block text-lg font-semibold ${skipped ? 'line-through' : ''}`}>
                     {mould.name}
@@ -97,7 +97,7 @@ function WentOtherwise({
         size="tall"
         disabled={lost === undefined || lost <= 0}
         onClick={() => {
-          record({ kind: 'leak', mould: mould.key, volume: lost! });
+          record({ kind: 'leak', mould: mould.key, volume: defined(lost) });
           onDone();
         }}
       >

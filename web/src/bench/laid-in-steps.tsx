@@ -1,4 +1,4 @@
-import { type BenchOf, cutList, insetView, rimOf, type Step } from '@dewpot/core';
+import { type BenchOf, cutList, insetView, rimOf, type Step, defined } from '@dewpot/core';
 import { InsetDrawing } from '../ui/inset-drawing';
 import { useUnits } from '../ui/units';
 
@@ -28,11 +28,11 @@ export function InsetsStep({ bench: { parts } }: { bench: BenchOf }) {
 /** The mesh of each mould of a step, as it was cut. */
 export function MeshStep({ bench: { parts }, step }: { bench: BenchOf; step: Step }) {
   const units = useUnits();
-  const { items } = parts[step.part]!.plan;
+  const { items } = defined(parts[step.part]).plan;
   return (
     <ul className="space-y-2">
       {step.moulds.map(({ key, name, item }) => {
-        const mesh = cutList([items[item]!]).find(({ what }) => what === 'Mesh');
+        const mesh = cutList([defined(items[item])]).find(({ what }) => what === 'Mesh');
         return (
           <li key={key} className="bg-base-100 border-base-300 flex min-h-14 items-center gap-3 border p-3">
             <span className="flex-1 text-lg font-semibold">{name}</span>

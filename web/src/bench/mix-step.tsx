@@ -1,4 +1,4 @@
-import { consistencies, consistency, type Grade } from '@dewpot/core';
+import { consistencies, consistency, type Grade, defined } from '@dewpot/core';
 import { Droplet } from 'lucide-react';
 import { SpreadTest } from '../pours';
 import { Button } from '../ui/button';
@@ -18,7 +18,7 @@ const looks = [
 export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, record }: BucketContext) {
   const units = useUnits();
   const { water } = bucketful;
-  const { plan, sheet } = bench.parts[timed.step.part]!;
+  const { plan, sheet } = defined(bench.parts[timed.step.part]);
   const inside = run.water.get(bucketKey) ?? 0;
   const add = (mass: number) => record({ kind: 'water', bucket: bucketKey, mass });
   const grade = run.grades.get(bucketKey);

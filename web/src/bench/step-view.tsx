@@ -1,4 +1,4 @@
-import { bucketKey, bucketNow, partNow } from '@dewpot/core';
+import { bucketKey, bucketNow, partNow, defined } from '@dewpot/core';
 import type { PourInput } from '@dewpot/contract';
 import { CoresStep, LayOutStep, ReleaseStep } from './ready-steps';
 import { FaceStep } from './face-step';
@@ -17,7 +17,7 @@ export function StepView({ input, ...context }: StepContext & { input: Omit<Pour
   return (
     <div className="space-y-3">
       <p className="text-lg">
-        {stepSentence(step, { release: input.release, placings: bench.parts[step.part]!.placings })}
+        {stepSentence(step, { release: input.release, placings: defined(bench.parts[step.part]).placings })}
       </p>
       {stepCautions(step, bench).map((text) => (
         <p key={text} className="border-accent border-l-4 pl-3">
@@ -50,12 +50,12 @@ function Body({ input, ...context }: StepContext & { input: Omit<PourInput, 'ver
     case 'tap':
       return <Countdown from={run.times.get(step.key)?.start ?? now} minutes={step.minutes} now={now} />;
     case 'weigh':
-      return <WeighStep {...bucket!} />;
+      return <WeighStep {...defined(bucket)} />;
     case 'mix':
-      return <MixStep {...bucket!} />;
+      return <MixStep {...defined(bucket)} />;
     case 'fill':
     case 'press':
-      return <FillStep {...bucket!} />;
+      return <FillStep {...defined(bucket)} />;
     case 'smooth':
     case 'float':
     case 'first-edge':
@@ -73,7 +73,7 @@ function withBucket(context: StepContext): BucketContext {
   const { part, bucket = 0 } = timed.step;
   return {
     ...context,
-    bucketful: bench.parts[part]!.sheet.bucketfuls[bucket]!,
+    bucketful: defined(defined(bench.parts[part]).sheet.bucketfuls[bucket]),
     bucketKey: bucketKey(part, bucket),
     bucket: bucketNow(bench.parts, run, part, bucket),
     part: partNow(bench.parts, bench.steps, run, part),

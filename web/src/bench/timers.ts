@@ -1,4 +1,4 @@
-import { layered, stepNames, type Run, type TimedStep, type Timeline } from '@dewpot/core';
+import { layered, stepNames, type Run, type TimedStep, type Timeline, defined } from '@dewpot/core';
 
 /** Something that runs out, or comes due, ms. */
 export interface BenchTimer {
@@ -30,7 +30,7 @@ function layers({ steps }: Timeline, run: Run): BenchTimer[] {
     if (!after || done(run, key)) return [];
     const laid = after.below.map((below) => run.times.get(below)?.end);
     if (laid.some((end) => end === undefined)) return [];
-    const below = Math.max(...laid.map((end) => end!));
+    const below = Math.max(...laid.map((end) => defined(end)));
     return [
       { key, name: layered(step), from: below + after.from * 60_000, until: below + after.to * 60_000, kind: 'layer' },
     ];
@@ -40,7 +40,7 @@ function layers({ steps }: Timeline, run: Run): BenchTimer[] {
 /** Faces that are struck off and wait for their finish. */
 const faces = ({ steps }: Timeline, run: Run): BenchTimer[] =>
   steps.flatMap(({ step, window }): BenchTimer[] =>
-    window && !done(run, step.key) && done(run, step.window!.of)
+    window && !done(run, step.key) && done(run, defined(step.window).of)
       ? [{ key: step.key, name: stepNames[step.kind], from: window.from, until: window.to, kind: 'face' }]
       : [],
   );

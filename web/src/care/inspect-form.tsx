@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Spot } from '@dewpot/core';
+import { defined, type Spot } from '@dewpot/core';
 import { Button } from '../ui/button';
 import { BubblePatch } from '../ui/bubble-patch';
 import { Choice } from '../ui/choice';
@@ -16,7 +16,7 @@ export function LookOverForm({ casts, busy, record }: ActionProps) {
   const codes = casts.map(({ code }) => code).join(', ');
   return (
     <div className="space-y-5">
-      {casts[0]!.stage !== 'setting' && (
+      {defined(casts[0]).stage !== 'setting' && (
         <section className="space-y-2">
           <Choice
             legend="Bubbles: where?"

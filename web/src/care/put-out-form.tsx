@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { checksToCome, type Gone } from '@dewpot/core';
+import { checksToCome, type Gone, defined } from '@dewpot/core';
 import { goneWays } from '@dewpot/contract';
 import { useSession } from '../api/session';
 import { Choice } from '../ui/choice';
@@ -16,7 +16,7 @@ export function PutOutForm(props: ActionProps) {
   const [where, setWhere] = useState('');
   const [price, setPrice] = useState('');
   const bare = casts.some(({ life }) => life.coats.length === 0 && !life.sealPlan);
-  const untried = checksToCome(casts[0]!.life);
+  const untried = checksToCome(defined(casts[0]).life);
   const asked = Number(price.replace(',', '.'));
   const wrong = gone === 'sold' && price.trim() !== '' && !(asked >= 0);
   return (
@@ -55,7 +55,7 @@ export function PutOutForm(props: ActionProps) {
           placeholder="the raised beds, a neighbour, a stall"
         />
       </label>
-      <CareNoteButton cast={casts[0]!} />
+      <CareNoteButton cast={defined(casts[0])} />
       <DoneButton
         {...props}
         disabled={wrong}

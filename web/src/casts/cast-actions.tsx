@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Due, Stage, CastTask } from '@dewpot/core';
+import { defined, type Due, type Stage, type CastTask } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { Button } from '../ui/button';
@@ -68,7 +68,9 @@ function actionsFor(casts: readonly CastView[], due: Due | undefined): CastActio
   if (casts.some(({ stage, life }) => stage === 'setting' && life.joint))
     return ['Unclamp', ...(due ? (['Put off'] as const) : [])];
   const stages = [...new Set(casts.map(({ stage }) => stage))];
-  const shared = actionsIn[stages[0]!].filter((action) => stages.every((stage) => actionsIn[stage].includes(action)));
+  const shared = actionsIn[defined(stages[0])].filter((action) =>
+    stages.every((stage) => actionsIn[stage].includes(action)),
+  );
   const hasCores = casts.some(({ dues }) => dues.some(({ task }) => task === 'Pull'));
   const bathed = casts.some(({ life }) => life.soak);
   return [
@@ -81,7 +83,7 @@ function actionsFor(casts: readonly CastView[], due: Due | undefined): CastActio
 function namesOf(casts: readonly CastView[]): string {
   const names = new Set(casts.map(({ snapshot }) => snapshot.mouldName));
   const codes = casts.map(({ code }) => code).join(', ');
-  return names.size > 1 ? `${casts.length} casts: ${codes}` : `${casts[0]!.snapshot.mouldName} ${codes}`;
+  return names.size > 1 ? `${casts.length} casts: ${codes}` : `${defined(casts[0]).snapshot.mouldName} ${codes}`;
 }
 
 /** The sheet on which something is done to like casts. */

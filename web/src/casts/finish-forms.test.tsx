@@ -64,7 +64,7 @@ describe('a coat', () => {
 
   it('before the last is dry waits or is overridden, and an old product and its lot are told', async () => {
     fakeServer({
-      store: {
+      materials: {
         ...store,
         lots: [
           {

@@ -1,4 +1,4 @@
-import { HOUR, DAY, agesAt, shareBand, standing, strengthShare, type CastEvent } from '@dewpot/core';
+import { HOUR, DAY, agesAt, shareBand, standing, strengthShare, type CastEvent, defined } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import type { EChartsCoreOption } from 'echarts/core';
 import { format } from 'date-fns';
@@ -97,7 +97,7 @@ function strengthCurves(drawn: LifeDrawn, end: number) {
   const hours = Array.from({ length: POINTS }, (_, i) => (((end - pouredAt) / HOUR) * i) / (POINTS - 1));
   const ages = agesAt(cast.air.temperatures, hours, binderClass);
   const pointsOf = (share: (age: number) => number) =>
-    ages.map((age, i): Point => [pouredAt + hours[i]! * HOUR, share(age) * 100]);
+    ages.map((age, i): Point => [pouredAt + defined(hours[i]) * HOUR, share(age) * 100]);
   const points = pointsOf((age) => strengthShare(binderClass, age));
   const low = (age: number) => Math.min(1, shareBand(binderClass, age)[0]);
   const high = (age: number) => Math.min(1, shareBand(binderClass, age)[1]);

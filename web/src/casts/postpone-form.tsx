@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { snoozeCost, type Due } from '@dewpot/core';
+import { snoozeCost, type Due, defined } from '@dewpot/core';
 import { addDays, addHours, setHours, startOfHour } from 'date-fns';
 import { Choice } from '../ui/choice';
 import { sayWhen } from '../ui/format-time';
@@ -38,9 +38,9 @@ function consequence(due: Due, until: number, now: number): string {
 export function PutOffForm({ casts, due, busy, record }: ActionProps) {
   const now = useNow();
   const times = timesFrom(now);
-  const [label, setLabel] = useState(times[0]!.label);
+  const [label, setLabel] = useState(defined(times[0]).label);
   if (!due) return null;
-  const until = (times.find((one) => one.label === label) ?? times[0]!).at;
+  const until = (times.find((one) => one.label === label) ?? defined(times[0])).at;
   const free = ['nothing', 'time'].includes(snoozeCost(due, until).costs);
   return (
     <div className="space-y-4">

@@ -1,4 +1,4 @@
-import { faceAdvice, type Surroundings } from '@dewpot/core';
+import { faceAdvice, type Surroundings, defined } from '@dewpot/core';
 import type { CastDetail } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { area } from 'd3-shape';
@@ -158,7 +158,7 @@ function Covers({ does: { covers } }: { does: Surroundings }) {
 }
 
 function Surface({ does: { surface } }: { does: Surroundings }) {
-  const { done, missed, wetShare, dryHours } = surface!;
+  const { done, missed, wetShare, dryHours } = defined(surface);
   return (
     <p>
       So far its faces were wet {Math.round(wetShare * 100)} % of the time: {done} {done === 1 ? 'wetting' : 'wettings'}{' '}

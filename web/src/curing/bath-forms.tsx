@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { bathNote, baths, leaching, type Bath } from '@dewpot/core';
+import { bathNote, baths, leaching, type Bath, defined } from '@dewpot/core';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { NumberField } from '../ui/number-field';
@@ -12,9 +12,9 @@ const hoursInWords = (hours: number) => (hours < 24 ? `${hours} h` : hours === 2
 
 /** A bath: to keep it wet, to take lime off its face, or to leach it for plants; with the caution that goes with it. */
 export function BatheForm({ casts, busy, record }: ActionProps) {
-  const { binderClass } = casts[0]!.snapshot;
+  const { binderClass } = defined(casts[0]).snapshot;
   const [bath, setBath] = useState<Bath>('water');
-  const [hours, setHours] = useState(usualHours.water[0]!);
+  const [hours, setHours] = useState(defined(usualHours.water[0]));
   const note = bathNote(bath, binderClass);
   return (
     <div className="space-y-4">
@@ -28,7 +28,7 @@ export function BatheForm({ casts, busy, record }: ActionProps) {
         value={bath}
         onChange={(next) => {
           setBath(next);
-          setHours(usualHours[next][0]!);
+          setHours(defined(usualHours[next][0]));
         }}
       />
       <Choice
@@ -78,7 +78,7 @@ export function EndBathForm({ casts, busy, record }: ActionProps) {
 /** What a test strip says of the water it lay in. */
 function StripForm({ casts, busy, record }: ActionProps) {
   const [ph, setPh] = useState(NaN);
-  const { life } = casts[0]!;
+  const { life } = defined(casts[0]);
   const { told } = leaching(life.ph ?? [], life.leaches ?? 0);
   return (
     <form className="border-base-300 space-y-2 border-t pt-3" onSubmit={(event) => event.preventDefault()}>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Dressing } from '@dewpot/core';
+import { defined, type Dressing } from '@dewpot/core';
 import { dressings } from '@dewpot/contract';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
@@ -17,12 +17,12 @@ const cautions: Partial<Record<Dressing, string>> = {
 
 /** The next grit after the one that was reached. */
 const nextGrit = (reached: number | undefined) =>
-  grits.find((grit) => grit > (reached ?? 0)) ?? grits[grits.length - 1]!;
+  grits.find((grit) => grit > (reached ?? 0)) ?? defined(grits[grits.length - 1]);
 
 /** A short work on a piece out of its mould: one tap, a note where there is one. */
 export function DressForm({ casts, busy, record }: ActionProps) {
   const [work, setWork] = useState<Dressing>('flashing');
-  const [grit, setGrit] = useState<number>(() => nextGrit(casts[0]!.life.grit));
+  const [grit, setGrit] = useState<number>(() => nextGrit(defined(casts[0]).life.grit));
   const [note, setNote] = useState('');
   return (
     <form className="space-y-4" onSubmit={(event) => event.preventDefault()}>

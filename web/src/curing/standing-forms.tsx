@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { compareCovers, coverOf, coverWords, overFace, type Cover } from '@dewpot/core';
+import { compareCovers, coverOf, coverWords, overFace, type Cover, defined } from '@dewpot/core';
 import type { PlaceView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { placesQuery } from '../api/places';
@@ -19,7 +19,7 @@ const placeNamed = (places: readonly PlaceView[], name: string) =>
 export function CoverForm({ casts, busy, record }: ActionProps) {
   const { workshop } = useSession();
   const units = useUnits();
-  const first = casts[0]!;
+  const first = defined(casts[0]);
   const place = placeNamed(useQuery(placesQuery).data ?? [], placeOf(first));
   const [cover, setCover] = useState<Cover>(first.life.cover ?? coverOf(first.snapshot.cover));
   const effects = place?.now
@@ -57,7 +57,7 @@ export function MoveForm({ casts, busy, record }: ActionProps) {
   const units = useUnits();
   const places = useQuery(placesQuery).data ?? [];
   const [to, setTo] = useState<string>();
-  const here = placeOf(casts[0]!);
+  const here = placeOf(defined(casts[0]));
   const chosen = places.find(({ id }) => id === to);
   return (
     <div className="space-y-4">

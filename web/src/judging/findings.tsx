@@ -1,4 +1,12 @@
-import type { FindingBasis, FittingMix, Harm, PlanChange, PourFinding, Remedy } from '@dewpot/core';
+import {
+  defined,
+  type FindingBasis,
+  type FittingMix,
+  type Harm,
+  type PlanChange,
+  type PourFinding,
+  type Remedy,
+} from '@dewpot/core';
 import { Button } from '../ui/button';
 import { useUnits } from '../ui/units';
 import { AsideForm } from './aside-form';
@@ -117,7 +125,7 @@ function OneFinding({ finding, onChange, aside }: FindingsProps & { finding: Pou
 
           size="low"
           className="no-print mr-2"
-          onClick={() => onChange!(remedy.change!, finding)}
+          onClick={() => defined(onChange)(defined(remedy.change), finding)}
         >
           {remedy.text} {remedy.cost && <span className="quiet font-normal">{remedy.cost}</span>}
         </Button>

@@ -1,5 +1,5 @@
 import { useCallback, useMemo } from 'react';
-import { candidatesOf, InputError, judgeContextOf, partsOf, type PourPlan } from '@dewpot/core';
+import { candidatesOf, InputError, judgeContextOf, partsOf, type PourPlan, defined } from '@dewpot/core';
 import type { MixView, MouldView, PourInput } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
@@ -57,7 +57,7 @@ export function useJudgedPair(mould: MouldView | undefined, mix: MixView | undef
   }, [mould, mix, palette, mixes, pours, aside, air, workshop, now]);
   const job = useCallback(
     (work: PlanWork | Remote<PlanWork>): JudgedPlan | undefined | Promise<JudgedPlan | undefined> =>
-      work.judge(asked!.plan, asked!.judging),
+      work.judge(defined(asked).plan, defined(asked).judging),
     [asked],
   );
   const judged = usePlanWork(asked && job);

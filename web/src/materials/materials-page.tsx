@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
-import { pricePerGram } from '@dewpot/core';
+import { pricePerGram, defined } from '@dewpot/core';
 import type { MaterialView, StoreView } from '@dewpot/contract';
 import { Plus } from 'lucide-react';
 import { storeQuery } from '../api/materials';
@@ -24,7 +24,7 @@ export function MaterialsPage() {
   return (
     <div className="mx-auto max-w-6xl space-y-4 p-4">
       <PageHead title="Materials">
-        <Button look="main" onClick={() => setLot({ lot: undefined, materialId: data.materials[0]!.id })}>
+        <Button look="main" onClick={() => setLot({ lot: undefined, materialId: defined(data.materials[0]).id })}>
           Add a lot
         </Button>
       </PageHead>

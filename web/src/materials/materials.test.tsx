@@ -66,7 +66,7 @@ describe('lots', () => {
   it('tell what their age or their lumps mean, and are noted as opened and by the bag', async () => {
     const old = { ...store.lots[0]!, id: 'old', boughtAt: NOW - 400 * 24 * 3_600_000 };
     const lumpy = { ...store.lots[0]!, id: 'lumpy', lumpy: true };
-    sent = fakeServer({ store: { ...store, lots: [old, lumpy] } });
+    sent = fakeServer({ materials: { ...store, lots: [old, lumpy] } });
     renderScreen(<MaterialsPage />);
     expect(await screen.findByText(/about \d\d % of its strength is left/)).toBeVisible();
     expect(screen.getByText('Lumpy: do not use it.')).toBeVisible();
@@ -87,7 +87,7 @@ describe('lots', () => {
       { field: 'left', value: 1, message: 'More is left than was bought.', remedy: 'Enter at most what was bought.' },
     ];
     sent = fakeServer({
-      'PUT store': new Refusal({ title: 'Something in this cannot be', status: 422, detail: 'no', errors }),
+      'PUT lots': new Refusal({ title: 'Something in this cannot be', status: 422, detail: 'no', errors }),
     });
     renderScreen(<MaterialsPage />);
     await userEvent.click(await screen.findByRole('button', { name: /20\.0 kg of 25\.0 kg/ }));
@@ -176,7 +176,7 @@ describe('materials', () => {
   });
 
   it('of the handbook that the store lacks can be taken from it', async () => {
-    sent = fakeServer({ store: { ...store, materials: store.materials.filter(({ id }) => id !== 'coir') } });
+    sent = fakeServer({ materials: { ...store, materials: store.materials.filter(({ id }) => id !== 'coir') } });
     renderScreen(<MaterialsPage />);
     await userEvent.click(await screen.findByRole('button', { name: 'A material' }));
     await userEvent.selectOptions(screen.getByLabelText('From the handbook'), 'Coir, fluffed');

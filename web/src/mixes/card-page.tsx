@@ -1,4 +1,4 @@
-import { consistency, methodOf, calculateMix, sayDose, type Mix } from '@dewpot/core';
+import { consistency, methodOf, calculateMix, sayDose, type Mix, defined } from '@dewpot/core';
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { mixesQuery } from '../api/mixes';
@@ -22,7 +22,7 @@ export function CardPage() {
   const { id } = useParams();
   return (
     <Known list={mixesQuery} ids={[id]} what="the mix">
-      <Card id={id!} />
+      <Card id={defined(id)} />
     </Known>
   );
 }
@@ -79,7 +79,7 @@ function Card({ id }: { id: string }) {
               <tr key={name}>
                 <td>{name}</td>
                 <td className="text-right">{parts}</td>
-                <td className="text-right">{units.say(perPart.portions[i]!.mass * litre, 'g')}</td>
+                <td className="text-right">{units.say(defined(perPart.portions[i]).mass * litre, 'g')}</td>
               </tr>
             ))}
             {perPart.doses.map(({ dose, mass }) => (

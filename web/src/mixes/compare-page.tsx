@@ -1,5 +1,13 @@
 import { useMemo, useState } from 'react';
-import { compareMixes, differencesOf, fullVolume, InputError, type Compared, type ComparedRow } from '@dewpot/core';
+import {
+  compareMixes,
+  differencesOf,
+  fullVolume,
+  InputError,
+  type Compared,
+  type ComparedRow,
+  defined,
+} from '@dewpot/core';
 import { Link, useSearchParams } from 'react-router';
 import { useAir } from '../api/session';
 import { buttonClass } from '../ui/button';
@@ -179,13 +187,13 @@ function Row({ row: { label, unit, values } }: { row: ComparedRow }) {
 function Differences({ compared: [first, ...others] }: { compared: readonly Compared[] }) {
   return (
     <section className="card-slab mt-4" aria-label="Differences">
-      <h2 className="text-xl">Against {first!.name}</h2>
+      <h2 className="text-xl">Against {defined(first).name}</h2>
       <div className="grid gap-4 md:grid-cols-3">
         {others.map(({ name, mix }, i) => (
           <div key={i}>
             <h3 className="text-lg">{name}</h3>
             <ul className="text-sm">
-              {differencesOf(first!.mix, mix).map(({ what, before, after }) => (
+              {differencesOf(defined(first).mix, mix).map(({ what, before, after }) => (
                 <li key={what}>
                   {what}: {before} → <strong>{after}</strong>
                 </li>

@@ -9,6 +9,7 @@ import {
   type MeasuringChoice,
   type MeasuringWay,
   type Vessels,
+  defined,
 } from '@dewpot/core';
 import type { MixInput } from '@dewpot/contract';
 import type { Remote } from 'comlink';
@@ -58,7 +59,7 @@ export function MeasuredBatchView({ draft, mix, conditions, batch, by, vessels }
       </p>
     );
   const { ways, proposed } = told;
-  const chosen = ways.find(({ measured }) => measured.way === (wanted ?? proposed.way)) ?? ways[0]!;
+  const chosen = ways.find(({ measured }) => measured.way === (wanted ?? proposed.way)) ?? defined(ways[0]);
   return (
     <div className="space-y-3">
       <Choice
@@ -119,7 +120,7 @@ function WorkshopContext({
                     {weighed.words}
                     {weighed.milliliters !== undefined && `, or ${units.say(weighed.milliliters, 'mL')}`}
                     {weighed.spoons !== undefined &&
-                      `, or ${sayScoops(weighed.spoons)} level spoons (${off(weighed.spoonError!) || 'even'})`}
+                      `, or ${sayScoops(weighed.spoons)} level spoons (${off(defined(weighed.spoonError)) || 'even'})`}
                   </span>
                   {weighed.advice && <span className="text-warning block text-sm">{weighed.advice}</span>}
                 </span>

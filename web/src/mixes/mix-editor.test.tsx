@@ -122,7 +122,7 @@ describe('a batch of it', () => {
   });
   it('is as large as one bag, a bucket or the store allows', async () => {
     const sand = { ...store.lots[0]!, id: 's', materialId: 'sharp-sand', bought: 40000, left: 3200 };
-    fakeServer({ store: { ...store, lots: [...store.lots, sand] } });
+    fakeServer({ materials: { ...store, lots: [...store.lots, sand] } });
     open('x');
     await screen.findByRole('region', { name: 'A batch of it' });
     await userEvent.selectOptions(within(batch()).getByLabelText('As much as'), 'one bag of grey portland cement');
@@ -189,7 +189,7 @@ describe('a new mix', () => {
     expect(field('Good for')).toHaveValue('troughs that are moved, alpines');
   });
   it('says which of its materials the store does not have', async () => {
-    fakeServer({ store: { ...store, materials: store.materials.filter(({ id }) => id !== 'coir') } });
+    fakeServer({ materials: { ...store, materials: store.materials.filter(({ id }) => id !== 'coir') } });
     renderScreen(<MixPage />, '/mixes/new?as=tufa-coir', '/mixes/:id');
     expect(await screen.findByText(/Not in your store.*coir, fluffed/)).toBeVisible();
   });

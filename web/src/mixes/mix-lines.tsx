@@ -1,5 +1,13 @@
 import { memo, useEffect, useRef, useState } from 'react';
-import { changeHolding, heldInWords, lineToldBy, usualBinderClass, type Held, type PartsBy } from '@dewpot/core';
+import {
+  changeHolding,
+  heldInWords,
+  lineToldBy,
+  usualBinderClass,
+  type Held,
+  type PartsBy,
+  defined,
+} from '@dewpot/core';
 import type { MixInput, StoreView } from '@dewpot/contract';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { Button } from '../ui/button';
@@ -55,12 +63,12 @@ export function MixLines({
   };
   const swap = (at: number, other: number) => {
     const moved = [...lines];
-    [moved[at], moved[other]] = [moved[other]!, moved[at]!];
+    [moved[at], moved[other]] = [defined(moved[other]), defined(moved[at])];
     put(moved);
   };
   const turn = (at: number, to: PartsBy) => {
-    const { parts } = lineToldBy(calculated.mix.lines[at]!, by, to);
-    const { materialId } = lines[at]!;
+    const { parts } = lineToldBy(defined(calculated.mix.lines[at]), by, to);
+    const { materialId } = defined(lines[at]);
     put(lines.map((one, i) => (i === at ? { materialId, parts, ...(to !== by && { by: to }) } : one)));
   };
   const begin = () => {

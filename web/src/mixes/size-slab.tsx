@@ -9,6 +9,7 @@ import {
   sizeToVolume,
   type BatchMasses,
   type ScoopStep,
+  defined,
 } from '@dewpot/core';
 import type { MixInput, StoreView } from '@dewpot/contract';
 import { useSession } from '../api/session';
@@ -37,7 +38,7 @@ function sized(
     const lot = lotInUse(id, store.lots);
     return lot && { batch: sizeToMass(perPart, id, lot.left), by: 'what is left of the lot in use' };
   }
-  const lot = store.lots.find(({ materialId }) => materialId === id)!;
+  const lot = defined(store.lots.find(({ materialId }) => materialId === id));
   return { batch: sizeToMass(perPart, id, lot.bought / (lot.bags ?? 1)), by: 'one whole bag' };
 }
 

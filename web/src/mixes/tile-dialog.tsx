@@ -13,6 +13,7 @@ import {
   type Sheen,
   type Stain,
   type Streaks,
+  defined,
 } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { v7 as uuid } from 'uuid';
@@ -39,7 +40,7 @@ export function TileDialog({ mixId, onClose }: { mixId: string; onClose: () => v
   const products =
     own.length > 0 ? own : sealerKinds.map((kind) => ({ value: sealers[kind].name, label: sealers[kind].name, kind }));
   const [chosen, setChosen] = useState<string>();
-  const product = products.find(({ value }) => value === chosen) ?? products[0]!;
+  const product = products.find(({ value }) => value === chosen) ?? defined(products[0]);
   const [tool, setTool] = useState<CoatTool>('brush');
   const [coats, setCoats] = useState(1);
   const [sheen, setSheen] = useState<Sheen>('satin');

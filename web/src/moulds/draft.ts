@@ -1,4 +1,4 @@
-import type { MouldMaterial, MouldShape, PlacedSolid } from '@dewpot/core';
+import { defined, type MouldMaterial, type MouldShape, type PlacedSolid } from '@dewpot/core';
 import type { MouldInput, MouldView, SolidInput, PlacedSolidInput } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { starts, type Start } from './starts';
@@ -12,7 +12,9 @@ export interface MouldDraft extends Omit<MouldInput, 'shape'> {
 const materialOf = { rigid: 'rigid-plastic', flexible: 'silicone', apart: 'wood' } as const;
 
 /** A new mould from what it looks like. */
-export function newDraft({ shape, flexibility, piece, material, once, remake }: Start = starts[0]!): MouldDraft {
+export function newDraft(
+  { shape, flexibility, piece, material, once, remake }: Start = defined(starts[0]),
+): MouldDraft {
   return {
     name: '',
     flexibility,

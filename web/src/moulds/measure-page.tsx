@@ -1,5 +1,14 @@
 import { useState } from 'react';
-import { inScoops, InputError, sayScoops, volumeFigure, type Figure, type FieldIssue, type Solid } from '@dewpot/core';
+import {
+  inScoops,
+  InputError,
+  sayScoops,
+  volumeFigure,
+  type Figure,
+  type FieldIssue,
+  type Solid,
+  defined,
+} from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { storeQuery } from '../api/materials';
@@ -43,8 +52,8 @@ const names: Partial<Record<Solid['kind'], string>> = {
 export function MeasurePage() {
   const [chosen, setChosen] = useState(0);
   const [solids, setSolids] = useState<readonly Solid[]>(() => kinds.map(({ shape }) => shape.outer));
-  const kind = kinds[chosen]!;
-  const solid = solids[chosen]!;
+  const kind = defined(kinds[chosen]);
+  const solid = defined(solids[chosen]);
   const { volume, issues } = calculate(solid);
   const errors = errorsByField(issues);
   const [drawn, setDrawn] = useState(solid);

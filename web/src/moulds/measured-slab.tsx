@@ -1,5 +1,12 @@
 import { useState } from 'react';
-import { InputError, volumeByMass, type Figure, type VolumeMeasuredBy, type MeasuredVolume } from '@dewpot/core';
+import {
+  InputError,
+  volumeByMass,
+  type Figure,
+  type VolumeMeasuredBy,
+  type MeasuredVolume,
+  defined,
+} from '@dewpot/core';
 import { X } from 'lucide-react';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
@@ -25,7 +32,7 @@ function calculate(
     return { volume: volumeByMass(by, mass, density) };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { wrong: `${error.issues[0]!.message} ${error.issues[0]!.remedy}` };
+    return { wrong: `${defined(error.issues[0]).message} ${defined(error.issues[0]).remedy}` };
   }
 }
 

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useState } from 'react';
-import { meshUnits, type MeshParts, type MeshRole, type MeshUnit, type Up } from '@dewpot/core';
+import { meshUnits, type MeshParts, type MeshRole, type MeshUnit, type Up, defined } from '@dewpot/core';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { SelectField } from '../ui/select-field';
@@ -44,7 +44,7 @@ export function MeshAsk({
   const [reading, setReading] = useState<FullReading>();
   const { measure } = first;
   const scale = meshUnits[unit];
-  const sizes = measure.high.map((n, k) => (n - measure.low[k]!) * scale);
+  const sizes = measure.high.map((n, k) => (n - defined(measure.low[k])) * scale);
   const measuredAgain =
     <T,>(set: (value: T) => void) =>
     (value: T) => {
@@ -92,7 +92,7 @@ export function MeshAsk({
         </div>
         <p>
           So it is <strong>{sizes.map((n) => units.split(n, 'mm').number).join(' × ')}</strong>{' '}
-          {units.split(sizes[0]!, 'mm').unit}.
+          {units.split(defined(sizes[0]), 'mm').unit}.
         </p>
         {!reading && (
           <Button
@@ -135,7 +135,7 @@ function Found({
   return (
     <>
       <dl className="grid grid-cols-2 gap-x-4 gap-y-3">
-        <Row name="It holds" value={units.say(solid.curve[solid.curve.length - 1]!, 'mL')} />
+        <Row name="It holds" value={units.say(defined(solid.curve[solid.curve.length - 1]), 'mL')} />
         <Row name="Its faces" value={units.say(measure.area, 'mm²')} />
         {thin && (
           <Row name="Thinnest place" value={`${units.say(thin.thickness, 'mm')}, ${units.say(thin.at[2], 'mm')} up`} />

@@ -9,6 +9,7 @@ import {
   type Revolution,
   type ShellSide,
   type Solid,
+  defined,
 } from '@dewpot/core';
 import { Plus, X } from 'lucide-react';
 import { Button } from '../ui/button';
@@ -54,7 +55,7 @@ function Faces({
         label="Its faces"
         value={solid.which}
         options={polyhedronWords}
-        onChange={(which) => onChange({ ...solid, which, open: openingsOf(which)[0]! })}
+        onChange={(which) => onChange({ ...solid, which, open: defined(openingsOf(which)[0]) })}
       />
       <div>
         <SelectField<FaceName>
@@ -82,7 +83,7 @@ function Profile({
   const { points } = solid;
   const put = (i: number, part: object) =>
     onChange({ ...solid, points: points.map((point, k) => (k === i ? { ...point, ...part } : point)) });
-  const last = points[points.length - 1]!;
+  const last = defined(points[points.length - 1]);
   return (
     <div>
       <Choice
@@ -181,7 +182,7 @@ const sides: readonly { readonly value: ShellSide; readonly label: string; reado
 
 function Pressed({ shape, errors, onChange }: ChoicesProps) {
   const { system } = useUnits();
-  const pressed = shape.pressed!;
+  const pressed = defined(shape.pressed);
   return (
     <div className="flex flex-wrap items-end gap-4">
       <Choice

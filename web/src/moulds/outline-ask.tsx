@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { outlineArea, type OutlineReading, type PlanPoint } from '@dewpot/core';
+import { outlineArea, type OutlineReading, type PlanPoint, defined } from '@dewpot/core';
 import { Button } from '../ui/button';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
@@ -30,7 +30,7 @@ export function OutlineAsk({
   const units = useUnits();
   const [chosen, setChosen] = useState(0);
   const [width, setWidth] = useState<number>();
-  const outline = reading.outlines[chosen]!;
+  const outline = defined(reading.outlines[chosen]);
   const xs = outline.map(([x]) => x);
   const own = Math.max(...xs) - Math.min(...xs);
   const points = centred(outline, (width ?? own) / own);

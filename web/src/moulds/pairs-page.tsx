@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { findPairs, InputError, sectionCut, type Pair, type WantedPair } from '@dewpot/core';
+import { findPairs, InputError, sectionCut, type Pair, type WantedPair, defined } from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { tubsQuery } from '../api/tubs';
@@ -20,7 +20,7 @@ function search(tubs: Parameters<typeof findPairs>[0], wanted: WantedPair): { pa
     return { pairs: findPairs(tubs, wanted) };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { pairs: [], wrong: `${error.issues[0]!.message} ${error.issues[0]!.remedy}` };
+    return { pairs: [], wrong: `${defined(error.issues[0]).message} ${defined(error.issues[0]).remedy}` };
   }
 }
 

@@ -1,5 +1,5 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { InputError, measureTrace, type PhotoPoint, type PhotoTrace, type TracedOutline } from '@dewpot/core';
+import { InputError, measureTrace, type PhotoPoint, type PhotoTrace, type TracedOutline, defined } from '@dewpot/core';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { pixelsOf, useAddress } from '../ui/picture';
@@ -19,7 +19,7 @@ function measure(
     return { traced: measureTrace(trace, card) };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { wrong: `${error.issues[0]!.message} ${error.issues[0]!.remedy}` };
+    return { wrong: `${defined(error.issues[0]).message} ${defined(error.issues[0]).remedy}` };
   }
 }
 
@@ -150,7 +150,7 @@ function TraceDrawing({ address, size: { width, height }, trace, onChange }: Tra
   const put = (which: 'card' | 'outline', i: number, at: PhotoPoint) =>
     onChange({ ...trace, [which]: trace[which].map((p, k) => (k === i ? at : p)) });
   const handle = (which: 'card' | 'outline', i: number) => {
-    const [x, y] = trace[which][i]!;
+    const [x, y] = defined(trace[which][i]);
     const drag = (event: PointerEvent) => {
       if (event.buttons === 0 || !svg.current) return;
       const box = svg.current.getBoundingClientRect();

@@ -1,4 +1,4 @@
-import { mouldMaterials, releases, releasesFor, type MouldMaterial, type ReleaseName } from '@dewpot/core';
+import { mouldMaterials, releases, releasesFor, type MouldMaterial, type ReleaseName, defined } from '@dewpot/core';
 import { SelectField } from '../ui/select-field';
 
 /** What a caster's own casts from this mould say of a release. */
@@ -21,7 +21,7 @@ export function ReleaseSlab({
   onChange: (part: { material?: MouldMaterial; release?: ReleaseName }) => void;
 }) {
   const suits = releasesFor(material);
-  const chosen = release ?? suits[0]!;
+  const chosen = release ?? defined(suits[0]);
   const others = (Object.keys(releases) as ReleaseName[]).filter((key) => !suits.includes(key));
   const { does, how, dries } = releases[chosen];
   return (

@@ -9,6 +9,7 @@ import {
   type CutSolid,
   type MouldShape,
   type ThinPlace,
+  defined,
 } from '@dewpot/core';
 import { DimensionLines, type DimensionLine } from './dimensions';
 import { Concrete } from './concrete';
@@ -20,7 +21,7 @@ const cutPath = ({ outlines }: CutSolid, { x, y }: SectionFrame) => outlinePath(
 
 /** Marks along the ruler at even steps up to `most`. */
 function marks(most: number, every: readonly number[]): number[] {
-  const step = every.find((one) => most / one <= 8) ?? every[every.length - 1]!;
+  const step = every.find((one) => most / one <= 8) ?? defined(every[every.length - 1]);
   return Array.from({ length: Math.floor(most / step + 1e-9) + 1 }, (_, i) => i * step);
 }
 
@@ -95,7 +96,7 @@ const Solids = memo(function Solids({
         <path key={i} d={cutPath(cut, frame)} fill="none" stroke="currentColor" strokeDasharray="5 4" opacity={0.5} />
       ))}
       <path
-        d={cutPath(outer!, frame)}
+        d={cutPath(defined(outer), frame)}
         fill="none"
         stroke="var(--color-secondary)"
         strokeWidth={5}
@@ -164,7 +165,7 @@ export function SectionDrawing({ shape, frame, dimensions, thinnest, fill, layer
   };
   const key = ({ key: pressed }: KeyboardEvent) => {
     const step: Record<string, number> = { ArrowUp: 1, ArrowDown: -1, PageUp: 10, PageDown: -10 };
-    if (pressed in step) set(level + step[pressed]!);
+    if (pressed in step) set(level + defined(step[pressed]));
     if (pressed === 'Home') set(0);
     if (pressed === 'End') set(rim);
   };

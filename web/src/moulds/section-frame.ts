@@ -1,4 +1,4 @@
-import { sectionCut, rimOf, type CutSolid, type MouldShape } from '@dewpot/core';
+import { sectionCut, rimOf, type CutSolid, type MouldShape, defined } from '@dewpot/core';
 
 /** The drawing's own measures, px. */
 export const VIEW = { width: 620, highest: 530, lowest: 300, left: 104, right: 150, top: 62, bottom: 100 } as const;
@@ -22,7 +22,9 @@ export interface SectionFrame {
 export function frameOf(shape: MouldShape): SectionFrame {
   const cuts = sectionCut(shape);
   const rim = rimOf(shape);
-  const across = cuts[0]!.outlines.flat().map(([x]) => x);
+  const across = defined(cuts[0])
+    .outlines.flat()
+    .map(([x]) => x);
   const [left, right] = [Math.min(...across), Math.max(...across)];
   const room = { width: VIEW.width - VIEW.left - VIEW.right, height: VIEW.highest - VIEW.top - VIEW.bottom };
   const scale = Math.min(room.width / (right - left), room.height / rim);

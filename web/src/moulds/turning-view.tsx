@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef } from 'react';
-import { surfaceOf, type MouldShape, type Thickness } from '@dewpot/core';
+import { surfaceOf, type MouldShape, type Thickness, defined } from '@dewpot/core';
 import {
   AmbientLight,
   BufferAttribute,
@@ -29,7 +29,7 @@ const MOST_EDGED = 4000;
 function themeColours(element: HTMLElement) {
   const style = getComputedStyle(element);
   const probe = (name: string, fallback: string) => {
-    const canvas = document.createElement('canvas').getContext('2d')!;
+    const canvas = defined(document.createElement('canvas').getContext('2d'));
     canvas.fillStyle = style.getPropertyValue(name).trim() || fallback;
     canvas.fillRect(0, 0, 1, 1);
     const [r, g, b] = canvas.getImageData(0, 0, 1, 1).data;
@@ -51,7 +51,7 @@ function marked(
   colours: ReturnType<typeof themeColours>,
   move: (at: Thickness['at']) => number[],
 ): Points {
-  const thinnest = places[0]!.thickness;
+  const thinnest = defined(places[0]).thickness;
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(new Float32Array(places.flatMap(({ at }) => move(at))), 3));
   const tints = places.flatMap(({ thickness }) => {
@@ -67,7 +67,7 @@ function build(positions: Float32Array, colours: ReturnType<typeof themeColours>
   geometry.setAttribute('position', new BufferAttribute(positions, 3));
   geometry.computeVertexNormals();
   geometry.computeBoundingSphere();
-  const { center, radius } = geometry.boundingSphere!;
+  const { center, radius } = defined(geometry.boundingSphere);
   geometry.translate(-center.x, -center.y, -center.z);
   geometry.scale(1 / radius, 1 / radius, 1 / radius);
   const body = new Mesh(
@@ -81,7 +81,7 @@ function build(positions: Float32Array, colours: ReturnType<typeof themeColours>
     group.add(new LineSegments(new EdgesGeometry(geometry, CREASE), new LineBasicMaterial({ color: colours.line })));
   if (places.length > 0) {
     const centre = [center.x, center.y, center.z];
-    group.add(marked(places, colours, (at) => at.map((n, k) => (n - centre[k]!) / radius)));
+    group.add(marked(places, colours, (at) => at.map((n, k) => (n - defined(centre[k])) / radius)));
   }
   return group;
 }
@@ -101,7 +101,7 @@ export function TurningSolid({
 }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
-    const element = canvas.current!;
+    const element = defined(canvas.current);
     const renderer = new WebGLRenderer({ canvas: element, antialias: true, alpha: true });
     const { clientWidth: width, clientHeight: height } = element;
     renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
@@ -121,7 +121,7 @@ export function TurningSolid({
     const step = (event: KeyboardEvent) => {
       const turns: Record<string, number> = { ArrowLeft: -0.15, ArrowRight: 0.15 };
       if (!(event.key in turns)) return;
-      group.rotation.z += turns[event.key]!;
+      group.rotation.z += defined(turns[event.key]);
       draw();
     };
     element.addEventListener('keydown', step);

@@ -1,3 +1,4 @@
+import { defined } from '@dewpot/core';
 import { rgb } from 'pdf-lib';
 import { square } from './label-paper';
 import { MM, Paper, papers, type PaperFaces, type PaperName } from './paper';
@@ -41,7 +42,7 @@ function drawDrying(paper: Paper, { weighings, curve, dry, say }: LifePaper, top
   const y = (mass: number) => top - HEIGHT + ((mass - m0) / Math.max(1, m1 - m0)) * (HEIGHT - 14);
   const path = (of: 'low' | 'mass' | 'high', colour: typeof INK, thickness: number) =>
     curve.slice(1).forEach((point, i) => {
-      const before = curve[i]!;
+      const before = defined(curve[i]);
       page.drawLine({
         start: { x: x(before.hour), y: y(before[of]) },
         end: { x: x(point.hour), y: y(point[of]) },

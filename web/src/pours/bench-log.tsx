@@ -1,5 +1,15 @@
 import { useMemo, useState } from 'react';
-import { benchOf, castItems, logsOf, MINUTE, type PourLog, type Run, runOf, WORKABLE_SHARE } from '@dewpot/core';
+import {
+  benchOf,
+  castItems,
+  logsOf,
+  MINUTE,
+  type PourLog,
+  type Run,
+  runOf,
+  WORKABLE_SHARE,
+  defined,
+} from '@dewpot/core';
 import type { PourView } from '@dewpot/contract';
 import { Footprints } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
@@ -85,7 +95,7 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
             {parts.length > 1 && <h3 className="text-xl">{mixName}</h3>}
             <WentInFields
               sheet={sheet}
-              log={logs[i]!}
+              log={defined(logs[i])}
               onChange={(log) => setLogs(logs.map((one, n) => (n === i ? log : one)))}
             />
           </div>

@@ -1,8 +1,8 @@
-import type { CalculatedPart, PourPart } from '@dewpot/core';
+import { defined, type CalculatedPart, type PourPart } from '@dewpot/core';
 
 /** What a bucket of a pour is called: by its tint, by its mix where there are several, and by its number. */
 export function bucketLabel(parts: readonly (PourPart & CalculatedPart)[], part: number, bucket: number): string {
-  const { mixName, sheet } = parts[part]!;
+  const { mixName, sheet } = defined(parts[part]);
   const tint = sheet.bucketfuls[bucket]?.tint?.name;
   const name = tint ?? (parts.length > 1 ? mixName : undefined);
   const number = sheet.bucketfuls.length > 1 || !name ? ` ${bucket + 1}` : '';

@@ -7,6 +7,7 @@ import {
   measuringChoicesOf,
   type PourPart,
   type Step,
+  defined,
 } from '@dewpot/core';
 import type { PourInput } from '@dewpot/contract';
 import { judgePlan, type JudgedPlan, type Judging } from '../workers/judge-plan';
@@ -32,7 +33,7 @@ export function calculateParts(parts: readonly PourPart[], input: PourInput, jud
       sheets,
       steps,
       ways: first ? measuringChoicesOf(first.plan, first.sheet) : [],
-      judged: sheets.map(({ plan, sheet }, i) => judgePlan(plan, sheet, judging[i]!)),
+      judged: sheets.map(({ plan, sheet }, i) => judgePlan(plan, sheet, defined(judging[i]))),
       issues: [],
     };
   } catch (error) {

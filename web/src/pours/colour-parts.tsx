@@ -1,4 +1,4 @@
-import type { Layer } from '@dewpot/core';
+import { defined, type Layer } from '@dewpot/core';
 import type { ColouringInput, TintView } from '@dewpot/contract';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { Button } from '../ui/button';
@@ -31,7 +31,7 @@ export function ColourParts({
     onChange({ ...colouring, parts: parts.map((one, i) => (i === at ? { ...one, ...part } : one)) });
   const swap = (a: number, b: number) => {
     const next = [...parts];
-    [next[a], next[b]] = [next[b]!, next[a]!];
+    [next[a], next[b]] = [defined(next[b]), defined(next[a])];
     onChange({ ...colouring, parts: next });
   };
   const called = (at: number) => (banded ? `band ${at + 1} from the bottom` : `tint ${at + 1}`);

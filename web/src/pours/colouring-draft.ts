@@ -1,5 +1,5 @@
 import type { ColouringKind } from '@dewpot/core';
-import { colouringKinds } from '@dewpot/core';
+import { colouringKinds, defined } from '@dewpot/core';
 import type { ColouringInput, TintView } from '@dewpot/contract';
 
 type Parts = ColouringInput['parts'];
@@ -18,7 +18,7 @@ export function ofKind(
   const [least, most] = colouringKinds[kind].parts;
   const known = before?.parts.map(({ tint }) => tint) ?? [];
   const wanted = Math.max(least, Math.min(most, known.length));
-  const ids = Array.from({ length: wanted }, (_, i) => known[i] ?? tints[i % tints.length]!.id);
+  const ids = Array.from({ length: wanted }, (_, i) => known[i] ?? defined(tints[i % tints.length]).id);
   const parts = even(ids.map((tint) => ({ tint, share: 1 })));
   const little = kind === 'swirled' || kind === 'splash';
   return {

@@ -6,6 +6,7 @@ import {
   type ColouringKind,
   type Layer,
   type PourItem,
+  defined,
 } from '@dewpot/core';
 import type { ColouringInput, MouldView, PourItemInput, TintView } from '@dewpot/contract';
 import { LayeredSection } from '../moulds';
@@ -103,7 +104,7 @@ export function ColouringEditor({
             {colouring.parts.length < most && (
               <Button
                 size="low"
-                onClick={() => onChange(withMore(colouring, tints[colouring.parts.length % tints.length]!.id))}
+                onClick={() => onChange(withMore(colouring, defined(tints[colouring.parts.length % tints.length]).id))}
               >
                 {colouring.kind === 'banded' ? 'One band more, on top' : 'One tint more'}
               </Button>
@@ -133,17 +134,27 @@ function Drawn({ item, layers, onSeed }: { item: PourItem; layers: readonly Laye
           shape={shape}
           layers={layers.map(({ tint: { colour }, from, to, volume }) => ({ colour, from, to, volume: volume.value }))}
         />
-        <PieceThumb shape={shape} colour={layers[0]!.tint.colour} faceColouring={faceColouringOf(item)} size={140} />
+        <PieceThumb
+          shape={shape}
+          colour={defined(layers[0]).tint.colour}
+          faceColouring={faceColouringOf(item)}
+          size={140}
+        />
       </div>
     );
-  const faceColouring = faceColouringOf(item)!;
+  const faceColouring = defined(faceColouringOf(item));
   const seeded = colouring.kind !== 'solid';
   return (
     <div className="flex flex-wrap items-end gap-4">
-      <PieceThumb shape={shape} colour={faceColouring.parts[0]!.colour} faceColouring={faceColouring} size={190} />
+      <PieceThumb
+        shape={shape}
+        colour={defined(faceColouring.parts[0]).colour}
+        faceColouring={faceColouring}
+        size={190}
+      />
       <div className="w-52">
         <CastFace
-          colour={faceColouring.parts[0]!.colour}
+          colour={defined(faceColouring.parts[0]).colour}
           {...(seeded && { faceColouring })}
           label={`${name}: ${colouringKinds[colouring.kind].name.toLowerCase()}`}
           className="h-36 w-full"

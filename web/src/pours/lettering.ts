@@ -1,4 +1,4 @@
-import { InputError, pathLoops, type InsetLoops, type PlanPoint } from '@dewpot/core';
+import { InputError, pathLoops, type InsetLoops, type PlanPoint, defined } from '@dewpot/core';
 import type { LetterFace, LettersInput } from '@dewpot/contract';
 import plainAddress from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-700-normal.woff?url';
 import serifAddress from '@fontsource/young-serif/files/young-serif-latin-400-normal.woff?url';
@@ -29,8 +29,8 @@ function lineLoops(font: Font, text: string): { loops: InsetLoops; width: number
   const { glyphs, positions } = font.layout(text);
   let x = 0;
   const loops = glyphs.flatMap((glyph, i) => {
-    const at = x + positions[i]!.xOffset;
-    x += positions[i]!.xAdvance;
+    const at = x + defined(positions[i]).xOffset;
+    x += defined(positions[i]).xAdvance;
     return pathLoops(glyph.path.toSVG()).map((loop) => loop.map(([px, py]): PlanPoint => [px + at, py]));
   });
   return { loops, width: x };
@@ -38,7 +38,9 @@ function lineLoops(font: Font, text: string): { loops: InsetLoops; width: number
 
 /** Text set in a font as closed loops, mm, about its middle: lines centred, capitals so high. @throws InputError on a letter that the font lacks */
 export function setLetters(font: Font, { text, height }: Pick<LettersInput, 'text' | 'height'>): InsetLoops {
-  const missing = [...text].find((letter) => letter !== '\n' && !font.hasGlyphForCodePoint(letter.codePointAt(0)!));
+  const missing = [...text].find(
+    (letter) => letter !== '\n' && !font.hasGlyphForCodePoint(defined(letter.codePointAt(0))),
+  );
   if (missing)
     throw new InputError([
       { field: 'text', value: text, message: `These letters have no “${missing}”.`, remedy: 'Leave it out, or bring it as a drawing.' }, // prettier-ignore

@@ -1,4 +1,4 @@
-import { averaged, batchColourOf, InputError, matchWarnings, calculateSheet } from '@dewpot/core';
+import { averaged, batchColourOf, InputError, matchWarnings, calculateSheet, defined } from '@dewpot/core';
 import type { PourInput, PourView } from '@dewpot/contract';
 import { mixNames } from './mix-names';
 import type { PlanSources, SheetPart } from './plan';
@@ -7,7 +7,7 @@ import type { Change } from '../ui/change';
 function differences(before: PourView, now: SheetPart, cover: string | undefined, sources: PlanSources) {
   const { colours } = sources.palette;
   // The part of the same mix, where there is one.
-  const part = before.parts.find(({ mixId }) => mixId === now.mixId) ?? before.parts[0]!;
+  const part = before.parts.find(({ mixId }) => mixId === now.mixId) ?? defined(before.parts[0]);
   try {
     const then = batchColourOf(part.plan, calculateSheet(part.plan), colours, {
       log: part.log,

@@ -1,4 +1,4 @@
-import type { ScoopStep } from '@dewpot/core';
+import { defined, type ScoopStep } from '@dewpot/core';
 import { Choice } from '../ui/choice';
 import { sayChoice, wayNames } from '../ui/measuring-words';
 import { SelectField } from '../ui/select-field';
@@ -33,7 +33,7 @@ export function MeasuringWayChoice({ input, sources, calculated, onChange }: Mea
         <div className="grid grid-cols-[2fr_1fr] gap-3">
           <SelectField
             label="Scoop at hand"
-            value={`${input.scoopId ?? scoops[0]!.id}${input.heaped ? HEAPED : ''}`}
+            value={`${input.scoopId ?? defined(scoops[0]).id}${input.heaped ? HEAPED : ''}`}
             options={scoops.flatMap(({ id, name, volume, heaped }) => [
               { value: id, label: `${name}, ${volume} mL` },
               ...(heaped === undefined ? [] : [{ value: `${id}${HEAPED}`, label: `${name}, heaped ${heaped} mL` }]),

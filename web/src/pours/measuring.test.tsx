@@ -79,7 +79,7 @@ describe('a plan', () => {
   });
 
   it('without a scoop is weighed, and says so', async () => {
-    fakeServer({ store: { ...store, scoops: [] } });
+    fakeServer({ materials: { ...store, scoops: [] } });
     open('/pours/new');
     expect(await screen.findByText(/Without a scoop everything is weighed/)).toBeVisible();
     expect(await screen.findByRole('region', { name: /^Measure by the scale/ })).toBeVisible();

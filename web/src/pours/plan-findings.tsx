@@ -1,4 +1,4 @@
-import { type PlanChange, type PourFinding, type PourPart, releaseCalled } from '@dewpot/core';
+import { type PlanChange, type PourFinding, type PourPart, releaseCalled, defined } from '@dewpot/core';
 import type { PourInput } from '@dewpot/contract';
 import { usePutAside, useTakeAside } from '../api/findings-aside';
 import { Findings, type AsideWays } from '../judging';
@@ -12,7 +12,8 @@ const MOST_PEOPLE = 6;
 /** What of a plan a remedy changes. */
 function changed(input: PourInput, change: PlanChange, at: number | undefined): Partial<PourInput> {
   if ('grade' in change) return { grade: change.grade };
-  if ('release' in change) return { release: releaseWords.find((word) => releaseCalled(word) === change.release)! };
+  if ('release' in change)
+    return { release: defined(releaseWords.find((word) => releaseCalled(word) === change.release)) };
   if ('people' in change) return { people: Math.min(MOST_PEOPLE, (input.people ?? 1) + 1) };
   if ('mesh' in change)
     return { items: input.items.map((item, i) => (i === at || at === undefined ? { ...item, mesh: false } : item)) };
@@ -31,7 +32,7 @@ export function PlanFindings({
   const take = useTakeAside();
   const { mixId } = part;
   const own = input.aside ?? [];
-  const mouldOf = ({ item = 0 }: PourFinding) => part.plan.items[item]!.mouldId;
+  const mouldOf = ({ item = 0 }: PourFinding) => defined(part.plan.items[item]).mouldId;
   const aside: AsideWays = {
     once: true,
     put: (finding, reason, lasting) => {
@@ -47,7 +48,7 @@ export function PlanFindings({
     },
   };
   const toMix = (id: string) => {
-    const mix = sources.mixes.find((one) => one.id === id)!;
+    const mix = defined(sources.mixes.find((one) => one.id === id));
     if (mixId !== input.mixId)
       return onChange({
         items: input.items.map((item) => (item.mixId === mixId ? { ...item, mixId: id } : item)),

@@ -1,4 +1,4 @@
-import { consistencies, heldSpots, pieceUses, type Grade } from '@dewpot/core';
+import { consistencies, heldSpots, pieceUses, type Grade, defined } from '@dewpot/core';
 import type { PourInput } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { placesQuery } from '../api/places';
@@ -57,7 +57,7 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
         onChange={(mixId) =>
           onChange({
             mixId,
-            grade: mixes.find(({ id }) => id === mixId)!.grade,
+            grade: defined(mixes.find(({ id }) => id === mixId)).grade,
             moisture: {},
             measuring: measuredBefore(mixId, sources),
           })

@@ -1,3 +1,4 @@
+import { defined } from '@dewpot/core';
 import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import type { AirView, PourInput, PourView } from '@dewpot/contract';
@@ -111,7 +112,7 @@ function againInput({ input }: PourView, { moulds, mixes }: PlanSources, air: Ai
   return {
     ...rest,
     items: input.items.filter(({ mouldId, mixId }) => moulds.some(({ id }) => id === mouldId) && here(mixId)),
-    mixId: here(input.mixId) ? input.mixId : mixes[0]!.id,
+    mixId: here(input.mixId) ? input.mixId : defined(mixes[0]).id,
     temperature: air?.now.temperature ?? input.temperature,
     version: 0,
   };

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { calculateSheet, consistency, type PourPart } from '@dewpot/core';
+import { calculateSheet, consistency, type PourPart, defined } from '@dewpot/core';
 import type { PourView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
@@ -76,8 +76,8 @@ export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { p
     <div className="mx-auto max-w-3xl space-y-4 p-4">
       <h1 className="text-3xl">
         Pour {number}: {mixNames(parts)}
-        {parts.length === 1 && own!.mixRevision > 1 && (
-          <span className="quiet text-xl"> version {own!.mixRevision}</span>
+        {parts.length === 1 && defined(own).mixRevision > 1 && (
+          <span className="quiet text-xl"> version {defined(own).mixRevision}</span>
         )}
       </h1>
       <p className="quiet">

@@ -107,7 +107,7 @@ describe('planning', () => {
   });
 
   it('shows the caution at its step and says what the store lacks', async () => {
-    fakeServer({ store: { ...store, lots: [{ ...store.lots[0]!, left: 100 }] } });
+    fakeServer({ materials: { ...store, lots: [{ ...store.lots[0]!, left: 100 }] } });
     open('/pours/new');
     const measure = await screen.findByRole('region', { name: /^Measure by one scoop/ });
     expect(measure).toHaveTextContent('wear a fitted respirator');

@@ -8,6 +8,7 @@ import {
   releaseCalled,
   releases,
   scaleDown,
+  defined,
 } from '@dewpot/core';
 import type { PourInput } from '@dewpot/contract';
 import { thingsToLayOut } from './preparation-checklist';
@@ -117,14 +118,14 @@ function Cores({ sheets }: { sheets: readonly SheetPart[] }) {
       <h3 className="font-sans font-semibold">To weight</h3>
       <ul>
         {holds.map(({ name, count, held, lifts }, i) => (
-          <li key={i} className={held!.fits ? '' : 'border-warning border-l-4 pl-3'}>
-            <strong>{units.sayFigure(held!.mass)}</strong> on the core of each {count > 1 && `of ${count} × `}
-            {name}, as dry {held!.sandName.toLowerCase()} {units.sayFigure(held!.sand)}
-            {!held!.fits &&
+          <li key={i} className={defined(held).fits ? '' : 'border-warning border-l-4 pl-3'}>
+            <strong>{units.sayFigure(defined(held).mass)}</strong> on the core of each {count > 1 && `of ${count} × `}
+            {name}, as dry {defined(held).sandName.toLowerCase()} {units.sayFigure(defined(held).sand)}
+            {!defined(held).fits &&
               (lifts === undefined
                 ? '. No sand holds it: clamp it down with a bar across, or pour a stiffer mix by hand'
                 : `. Sand alone does not hold it: clamp it with a bar across, or pour in ${lifts} lifts, each on a set one`)}
-            . <FigureWorking figure={held!.mass} />
+            . <FigureWorking figure={defined(held).mass} />
           </li>
         ))}
       </ul>

@@ -1,4 +1,4 @@
-import { pourCost, pourShopping } from '@dewpot/core';
+import { pourCost, pourShopping, defined } from '@dewpot/core';
 import { BigFigure } from '../ui/figure-working';
 import type { CalculatedPlan } from './plan';
 import { PlanFindings } from './plan-findings';
@@ -36,7 +36,7 @@ export function Sheets({ input, sources, calculated, onChange }: MeasuringProps)
         <section key={mixId} className={i > 0 ? 'border-base-300 mt-6 border-t-4 pt-4' : ''} aria-label={mixName}>
           {sheets.length > 1 && <h2 className="mb-2 text-2xl">{mixName}</h2>}
           {calculated.judged?.[i] && (
-            <PlanFindings {...{ input, sources, onChange }} part={sheets[i]!} judged={calculated.judged[i]} />
+            <PlanFindings {...{ input, sources, onChange }} part={defined(sheets[i])} judged={calculated.judged[i]} />
           )}
           <SheetView sheet={sheet} placings={placings} />
         </section>

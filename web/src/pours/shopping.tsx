@@ -1,4 +1,4 @@
-import type { ShoppingLine } from '@dewpot/core';
+import { defined, type ShoppingLine } from '@dewpot/core';
 import { useUnits } from '../ui/units';
 
 /** What the store has too little of, and what to buy in whole bags. */
@@ -14,7 +14,7 @@ export function Shopping({ lines }: { lines: readonly ShoppingLine[] }) {
           <li key={materialId}>
             {units.say(missing, 'g')} of {name.toLowerCase()}
             {bags !== undefined &&
-              `: ${bags} ${bags === 1 ? 'bag' : 'bags'} of ${units.say(bag!, 'g')}, ${units.say(price!, 'money')}`}
+              `: ${bags} ${bags === 1 ? 'bag' : 'bags'} of ${units.say(defined(bag), 'g')}, ${units.say(defined(price), 'money')}`}
           </li>
         ))}
       </ul>

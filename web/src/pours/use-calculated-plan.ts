@@ -1,3 +1,4 @@
+import { defined } from '@dewpot/core';
 import { useCallback, useMemo } from 'react';
 import type { PourInput } from '@dewpot/contract';
 import type { Remote } from 'comlink';
@@ -13,7 +14,7 @@ export function useCalculatedPlan(input: PourInput, sources: PlanSources): Calcu
   const candidates = useMemo(() => candidatesFrom(sources), [sources]);
   const job = useCallback(
     (work: PlanWork | Remote<PlanWork>): PlanAnswer | Promise<PlanAnswer> =>
-      work.calculate(parts!, input, judgingOf(input, parts!, sources, candidates)),
+      work.calculate(defined(parts), input, judgingOf(input, defined(parts), sources, candidates)),
     [parts, input, sources, candidates],
   );
   const told = usePlanWork(parts && job);

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { checksToCome, FILM_TEST_HOURS, sealCheckWords, type SealCheck } from '@dewpot/core';
+import { checksToCome, FILM_TEST_HOURS, sealCheckWords, type SealCheck, defined } from '@dewpot/core';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
@@ -28,7 +28,7 @@ export function TestForm(props: ActionProps) {
 
 /** Once the last coat is hard: does it keep water out? */
 export function CheckForm(props: ActionProps) {
-  const wanted = checksToCome(props.casts[0]!.life);
+  const wanted = checksToCome(defined(props.casts[0]).life);
   const all = Object.keys(sealCheckWords) as SealCheck[];
   const [check, setCheck] = useState<SealCheck>(wanted[0] ?? 'bead');
   const [note, setNote] = useState('');

@@ -1,5 +1,13 @@
 import { useState } from 'react';
-import { againstSealer, sealAdvice, sealerVolume, type CoatTool, type PieceUse, type Side } from '@dewpot/core';
+import {
+  againstSealer,
+  sealAdvice,
+  sealerVolume,
+  type CoatTool,
+  type PieceUse,
+  type Side,
+  defined,
+} from '@dewpot/core';
 import { useQuery } from '@tanstack/react-query';
 import { storeQuery } from '../api/materials';
 import { useAir } from '../api/session';
@@ -25,7 +33,7 @@ export function useCoat({ casts, record }: Pick<ActionProps, 'casts' | 'record'>
   const store = useQuery(storeQuery).data;
   const air = useAir().data?.now;
   const grounds = useGateGrounds();
-  const first = casts[0]!;
+  const first = defined(casts[0]);
   const plan = first.life.sealPlan;
   const [chosen, setChosen] = useState<CoatChoices>({
     uses: plan?.uses ?? usualUses(first.snapshot.piece),
@@ -41,7 +49,7 @@ export function useCoat({ casts, record }: Pick<ActionProps, 'casts' | 'record'>
   const product =
     products.find(({ id, sealer }) => id === chosen.product || sealer.kind === chosen.product) ??
     products.find(({ sealer }) => sealer.kind === (advice.sealer ?? 'penetrating')) ??
-    products[0]!;
+    defined(products[0]);
   const { sealer, materialId } = product;
   const lot = lotOf(product, store?.lots ?? [], now);
   const remarks = remarksOn(casts, sealer, now, air, lot?.openMonths);

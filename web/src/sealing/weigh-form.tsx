@@ -1,3 +1,4 @@
+import { defined } from '@dewpot/core';
 import { useState } from 'react';
 import { useAir, useSession } from '../api/session';
 import { Button } from '../ui/button';
@@ -24,7 +25,7 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
         cast,
         event: {
           type: 'weighed' as const,
-          mass: masses[cast.id]!,
+          mass: defined(masses[cast.id]),
           step: workshop.scaleStep,
           ...(air && { temperature: air.temperature, humidity: air.humidity }),
         },
@@ -51,7 +52,7 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
             />
             <span className="quiet text-sm">
               {last
-                ? `last ${units.sayWeighing(last)}, ${sayWhen(cast.life.weighedAt!, now)}`
+                ? `last ${units.sayWeighing(last)}, ${sayWhen(defined(cast.life.weighedAt), now)}`
                 : `fresh it was about ${units.say(cast.expected.fresh, 'g')}`}
             </span>
           </div>
@@ -59,7 +60,7 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
       })}
       {missing && entered.length === 0 && (
         <p role="alert" className="text-error">
-          Nothing was weighed yet. Put {casts[0]!.code} on the scale and enter what it shows.
+          Nothing was weighed yet. Put {defined(casts[0]).code} on the scale and enter what it shows.
         </p>
       )}
       <Button type="submit" disabled={busy} look="main" size="bench" className="w-full text-lg" onClick={save}>

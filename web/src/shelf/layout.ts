@@ -1,3 +1,4 @@
+import { defined } from '@dewpot/core';
 import { wholeSize } from '../ui/whole-piece';
 import type { Group } from './reading';
 
@@ -37,7 +38,7 @@ export const hasGutter = (width: number) => width >= WIDE;
 
 /** Size of one piece of a group, px. */
 export const sizeOf = ({ casts, look }: Group, scale: number) =>
-  wholeSize({ shape: casts[0]!.snapshot.shape, parts: look.parts }, scale);
+  wholeSize({ shape: defined(casts[0]).snapshot.shape, parts: look.parts }, scale);
 
 /** Places groups from the left, starting a new line of the plank where one is full. Pure. */
 export function layoutPlank(groups: readonly Group[], width: number, scale: number): PlacedGroup[][] {

@@ -1,3 +1,4 @@
+import { defined } from '@dewpot/core';
 import { memo } from 'react';
 import { useNavigate } from 'react-router';
 import { judgedBy } from '../ui/casts/reading';
@@ -30,9 +31,9 @@ function Row({
 }) {
   const navigate = useNavigate();
   const { casts, look, due, plank, window } = group;
-  const first = casts[0]!;
+  const first = defined(casts[0]);
   const y = ground + (due ? FORWARD : 0);
-  const codes = casts.length === 1 ? first.code : `${first.code}–${casts[casts.length - 1]!.code}`;
+  const codes = casts.length === 1 ? first.code : `${first.code}–${defined(casts[casts.length - 1]).code}`;
   const { height, width } = sizeOf(group, scale);
   const middle = x + (step * (casts.length - 1)) / 2;
   const judged = judgedBy(casts);

@@ -1,4 +1,4 @@
-import type { Due } from '@dewpot/core';
+import { defined, type Due } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { isDue, lookToday, nextOf, placeOf, type Today } from '../ui/casts/reading';
 
@@ -50,11 +50,11 @@ export function groupCasts(casts: readonly CastView[], now: number): Group[] {
     rows.set(key, [...(rows.get(key) ?? []), cast]);
   }
   return [...rows].map(([key, alike]) => {
-    const first = alike[0]!;
+    const first = defined(alike[0]);
     const window = nextOf(first);
     return {
       key,
-      plank: plankOf(first)!,
+      plank: defined(plankOf(first)),
       casts: alike,
       look: lookToday(first, now),
       due: isDue(window, now),
@@ -63,7 +63,7 @@ export function groupCasts(casts: readonly CastView[], now: number): Group[] {
   });
 }
 
-const pourOf = ({ casts }: Group) => `Pour ${casts[0]!.code.replace(/\D+$/, '')}`;
+const pourOf = ({ casts }: Group) => `Pour ${defined(casts[0]).code.replace(/\D+$/, '')}`;
 
 /** The planks: every stage has one, a place and a pour where something stands; the latest pour is the uppermost. */
 export function planksOf(groups: readonly Group[], by: ShelfBy): Plank[] {
@@ -72,7 +72,7 @@ export function planksOf(groups: readonly Group[], by: ShelfBy): Plank[] {
       name: plankWords[plank],
       groups: groups.filter((group) => group.plank === plank),
     }));
-  const nameOf = by === 'place' ? ({ casts }: Group) => placeOf(casts[0]!) : pourOf;
+  const nameOf = by === 'place' ? ({ casts }: Group) => placeOf(defined(casts[0])) : pourOf;
   const names = [...new Set(groups.map(nameOf))];
   const ordered = by === 'place' ? names.sort() : names.reverse();
   return ordered.map((name) => ({ name, groups: groups.filter((group) => nameOf(group) === name) }));

@@ -1,4 +1,4 @@
-import { roundOf, tasksForMany, type Due, type RoundLine, type RoundWhen, type CastTask } from '@dewpot/core';
+import { roundOf, tasksForMany, type Due, type RoundLine, type RoundWhen, type CastTask, defined } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { endOfDay } from 'date-fns';
 import { Link } from 'react-router';
@@ -23,7 +23,7 @@ export function Round({ casts, now, onDo }: { casts: readonly CastView[]; now: n
   if (parts.length === 0) return <p className="quiet py-4">Nothing wants doing in the next seven days.</p>;
   return (
     <div className="space-y-5">
-      {parts[0]!.when !== 'now' && <p>Nothing wants doing now.</p>}
+      {defined(parts[0]).when !== 'now' && <p>Nothing wants doing now.</p>}
       {parts.map(({ when, places }) => (
         <section key={when} aria-label={whenWords[when]}>
           <h3 className="border-base-300 mb-1 border-b text-lg">{whenWords[when]}</h3>
@@ -96,7 +96,7 @@ function RoundRow({
   now: number;
   onDo: (doing: Doing) => void;
 }) {
-  const first = casts[0]!;
+  const first = defined(casts[0]);
   const name = `${first.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}`;
   const codes = casts.map(({ code }) => code).join(' ');
   const judged = judgedBy(casts);
@@ -117,7 +117,7 @@ function RoundRow({
             {name}
           </span>
           <span className="quiet shrink-0 text-sm">
-            {casts.length > 2 ? `${first.code}–${casts[casts.length - 1]!.code}` : codes}
+            {casts.length > 2 ? `${first.code}–${defined(casts[casts.length - 1]).code}` : codes}
           </span>
         </p>
         <WindowBand window={due} now={now} what={task} />

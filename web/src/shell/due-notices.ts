@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { roundLines, whenDue } from '@dewpot/core';
+import { roundLines, whenDue, defined } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { toast } from '../ui/toast';
 import { placeOf } from '../ui/casts/reading';
@@ -13,7 +13,7 @@ function dueNow(casts: readonly CastView[], now: number): Map<string, string> {
       .filter(({ due }) => whenDue(due, now, now) === 'now')
       .map(({ key, due, casts: alike, place }) => [
         key,
-        `${due.core ? `${due.task} ${due.core}` : due.task}: ${alike[0]!.snapshot.mouldName}${alike.length > 1 ? ` × ${alike.length}` : ''}, ${place}`,
+        `${due.core ? `${due.task} ${due.core}` : due.task}: ${defined(alike[0]).snapshot.mouldName}${alike.length > 1 ? ` × ${alike.length}` : ''}, ${place}`,
       ]),
   );
 }

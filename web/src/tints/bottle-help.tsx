@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { fromBottle, InputError, solidsOf, type Material } from '@dewpot/core';
+import { fromBottle, InputError, solidsOf, type Material, defined } from '@dewpot/core';
 import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';
 
@@ -7,7 +7,7 @@ function share(before: number, after: number, binder: number, material: Material
   try {
     return fromBottle(before, after, solidsOf(material)) / binder;
   } catch (error) {
-    if (error instanceof InputError) return `${error.issues[0]!.message} ${error.issues[0]!.remedy}`;
+    if (error instanceof InputError) return `${defined(error.issues[0]).message} ${defined(error.issues[0]).remedy}`;
     throw error;
   }
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { chipGrams, type ChipGrams, InputError, tintOf } from '@dewpot/core';
+import { chipGrams, type ChipGrams, InputError, tintOf, defined } from '@dewpot/core';
 import type { SwatchInput, SwatchView } from '@dewpot/contract';
 import { format } from 'date-fns';
 import { v7 as uuid } from 'uuid';
@@ -87,7 +87,9 @@ export function ChipForm({
           <p>
             One chip, 60 × 40 × 8 mm:{' '}
             {[grams.binder, ...(grams.sand ? [grams.sand] : []), ...grams.pigments]
-              .map(({ value, working }) => `${value.toFixed(2)} g ${within(working[working.length - 1]!.label)}`)
+              .map(
+                ({ value, working }) => `${value.toFixed(2)} g ${within(defined(working[working.length - 1]).label)}`,
+              )
               .join(', ')}
             , and about {grams.water.value.toFixed(1)} mL of water.
           </p>
@@ -96,9 +98,9 @@ export function ChipForm({
       )}
       {doses.length === 1 && (
         <BottleHelp
-          material={doses[0]!.material}
+          material={defined(doses[0]).material}
           binder={grams?.binder.value}
-          onShare={(amount) => set({ doses: [{ ...draft.doses[0]!, amount }] })}
+          onShare={(amount) => set({ doses: [{ ...defined(draft.doses[0]), amount }] })}
         />
       )}
       <div className="grid grid-cols-2 gap-3">

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { CHIP, chipGrams, InputError, LADDER, type Material, stockFor, tintOf } from '@dewpot/core';
+import { CHIP, chipGrams, InputError, LADDER, type Material, stockFor, tintOf, defined } from '@dewpot/core';
 import { Printer } from 'lucide-react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { Button } from '../ui/button';
@@ -70,11 +70,17 @@ function rowsOf(
     return {
       rows: doses.map((dose) => {
         const body = { base, doses: [{ materialId: pigment.id, amount: dose / 100 }] };
-        return { dose, body, grams: chipGrams(tintOf(body, palette.find)!, volume), colour: dryOf(body, palette) };
+        return {
+          dose,
+          body,
+          grams: chipGrams(defined(tintOf(body, palette.find)), volume),
+          colour: dryOf(body, palette),
+        };
       }),
     };
   } catch (error) {
-    if (error instanceof InputError) return { wrong: `${error.issues[0]!.message} ${error.issues[0]!.remedy}` };
+    if (error instanceof InputError)
+      return { wrong: `${defined(error.issues[0]).message} ${defined(error.issues[0]).remedy}` };
     throw error;
   }
 }
@@ -92,11 +98,11 @@ function Ladder({
   const [pigmentId, setPigment] = useState(first.pigment.id);
   const [typed, setTyped] = useState(first.doses.join('  '));
   const [volume, setVolume] = useState(CHIP);
-  const pigment = palette.find(pigmentId)!;
+  const pigment = defined(palette.find(pigmentId));
   const doses = parseDoses(typed);
   const { rows = [], wrong } = rowsOf(base, pigment, doses, volume, palette);
   const { scaleStep } = useSession().workshop;
-  const most = Math.max(0, ...rows.map(({ grams }) => grams.pigments[0]!.value));
+  const most = Math.max(0, ...rows.map(({ grams }) => defined(grams.pigments[0]).value));
   const stock = most > 0 && most < STEPS * scaleStep ? stockFor(most, scaleStep) : undefined;
   const note = async () => {
     for (const { dose, body } of rows)
@@ -165,7 +171,7 @@ function Ladder({
               <span className="chamfer block h-16" style={{ background: colour }} aria-hidden="true" />
               <strong className="numeral mt-1 block text-2xl">{dose} %</strong>
               <span className="block text-sm leading-snug">
-                <strong>{grams.pigments[0]!.value.toFixed(2)} g</strong> pigment
+                <strong>{defined(grams.pigments[0]).value.toFixed(2)} g</strong> pigment
                 <br />
                 {grams.binder.value.toFixed(1)} g binder
                 {grams.sand && (
@@ -179,8 +185,8 @@ function Ladder({
               </span>
               {stock && (
                 <span className="block text-sm">
-                  or <strong>{((grams.pigments[0]!.value / stock.powder) * stock.water).toFixed(1)} mL</strong> of the
-                  stock
+                  or <strong>{((defined(grams.pigments[0]).value / stock.powder) * stock.water).toFixed(1)} mL</strong>{' '}
+                  of the stock
                 </span>
               )}
               <span className="quiet mt-2 block text-xs leading-6">

@@ -1,4 +1,4 @@
-import { hexOf, SEEN, type FoundTint } from '@dewpot/core';
+import { hexOf, SEEN, type FoundTint, defined } from '@dewpot/core';
 import { Link } from 'react-router';
 import type { Palette } from '../api/tints';
 import { buttonClass } from '../ui/button';
@@ -72,7 +72,9 @@ function FoundRow({
   const units = useUnits();
   const rounded = doses.map(({ id, dose }) => ({ materialId: id, amount: Number((dose / 100).toFixed(4)) }));
   const { figures } = calculateTintBody({ base, doses: rounded }, palette);
-  const words = sayDoses(rounded.map(({ materialId, amount }) => ({ material: palette.find(materialId)!, amount })));
+  const words = sayDoses(
+    rounded.map(({ materialId, amount }) => ({ material: defined(palette.find(materialId)), amount })),
+  );
   const address = new URLSearchParams({
     binder: base.binderId,
     ...(base.sandId && { sand: base.sandId }),

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { hexOf, lookNames, type Look, type TintFigures } from '@dewpot/core';
+import { hexOf, lookNames, type Look, type TintFigures, defined } from '@dewpot/core';
 import type { MouldView } from '@dewpot/contract';
 import { CastFace } from '../ui/cast-face';
 import { PieceThumb } from '../ui/piece-thumb';
@@ -29,7 +29,7 @@ export function LooksSlab({
   const mould = moulds.find(({ id }) => id === mouldId);
   // Until a chip told of every pigment, only a band of likely colours is honest.
   const untried = chips === 0;
-  const of = (look: Look) => looks.find((one) => one.look === look)!.colour;
+  const of = (look: Look) => defined(looks.find((one) => one.look === look)).colour;
   return (
     <section className="card-slab" aria-label="How it looks">
       <div className="grid gap-4 sm:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">

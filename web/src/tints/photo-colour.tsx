@@ -1,5 +1,5 @@
 import { useState, type KeyboardEvent, type MouseEvent } from 'react';
-import { InputError, pickColour, type PhotoPixels, type PixelPoint, type Reference } from '@dewpot/core';
+import { InputError, pickColour, type PhotoPixels, type PixelPoint, type Reference, defined } from '@dewpot/core';
 import { Choice } from '../ui/choice';
 import { FileButton } from '../ui/file-button';
 import { pixelsOf, useAddress } from '../ui/picture';
@@ -24,7 +24,7 @@ function picked(pixels: PhotoPixels, at: PixelPoint | undefined, card: PixelPoin
     return { colour: pickColour(pixels, at, card && { kind, at: card }, RADIUS) };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { wrong: `${error.issues[0]!.message} ${error.issues[0]!.remedy}` };
+    return { wrong: `${defined(error.issues[0]).message} ${defined(error.issues[0]).remedy}` };
   }
 }
 

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { tintOf } from '@dewpot/core';
+import { tintOf, defined } from '@dewpot/core';
 import type { TintView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { usePalette, type Palette } from '../api/tints';
@@ -58,7 +58,7 @@ function TintCard({ tint, palette }: { tint: TintView; palette: Palette }) {
       <Link to={`/tints/${tint.id}`} className="block">
         {figures ? (
           <CastFace
-            colour={look('dry')!}
+            colour={defined(look('dry'))}
             other={untried ? undefined : look('wet')}
             across={untried ? figures.doubt : undefined}
             label={`${tint.name}, ${untried ? 'somewhere between these' : 'dry and wet'}`}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { type ColourWish, InputError, knownBase, knownPigment, pricePerGram, tintOf } from '@dewpot/core';
+import { type ColourWish, InputError, knownBase, knownPigment, pricePerGram, tintOf, defined } from '@dewpot/core';
 import { usePalette, type Palette } from '../api/tints';
 import { Button } from '../ui/button';
 import { CastFace } from '../ui/cast-face';
@@ -61,7 +61,7 @@ function wishOf(
         }),
     };
   } catch (error) {
-    if (error instanceof InputError) return `${error.issues[0]!.message} ${error.issues[0]!.remedy}`;
+    if (error instanceof InputError) return `${defined(error.issues[0]).message} ${defined(error.issues[0]).remedy}`;
     throw error;
   }
 }

@@ -10,6 +10,7 @@ import {
   weighTint,
   type Tint,
   type TintFigures,
+  defined,
 } from '@dewpot/core';
 import { useSession } from '../api/session';
 import type { Palette } from '../api/tints';
@@ -25,7 +26,7 @@ function least(tint: Tint, figures: TintFigures, palette: Palette, step: number)
   try {
     return { binder: leastBinder(figures.base, tintDoses(tint, palette.colours), step) };
   } catch (error) {
-    if (error instanceof InputError) return { issue: error.issues[0]! };
+    if (error instanceof InputError) return { issue: defined(error.issues[0]) };
     throw error;
   }
 }
@@ -72,10 +73,10 @@ export function WeighSlab({ tint, figures, palette }: { tint: Tint; figures: Tin
       <ul className="divide-base-300 mt-1 divide-y">
         {tint.doses.map(({ material, amount }, i) => {
           const exact = binder * amount;
-          const stock = grams[i]! < 5 * step && exact > 0 ? stockFor(exact, step) : undefined;
+          const stock = defined(grams[i]) < 5 * step && exact > 0 ? stockFor(exact, step) : undefined;
           return (
             <li key={material.id} className="grid grid-cols-[6rem_1fr] gap-3 py-2">
-              <span className="numeral text-2xl">{Number(grams[i]!.toFixed(2))} g</span>
+              <span className="numeral text-2xl">{Number(defined(grams[i]).toFixed(2))} g</span>
               <span>
                 <strong>{material.name}</strong> <span className="quiet">{exact.toFixed(2)} g exactly</span>
                 {stock && (
@@ -100,7 +101,7 @@ export function WeighSlab({ tint, figures, palette }: { tint: Tint; figures: Tin
         </p>
       ) : (
         <p className="text-warning text-sm">
-          {smallest.issue!.message} {smallest.issue!.remedy}
+          {defined(smallest.issue).message} {defined(smallest.issue).remedy}
         </p>
       )}
       {Number.isFinite(price) && (

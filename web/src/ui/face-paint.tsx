@@ -1,4 +1,4 @@
-import { marble, type FaceColouring } from '@dewpot/core';
+import { marble, type FaceColouring, defined } from '@dewpot/core';
 
 /** Points across the likeness of a marbling; more would be more than paint can tell. */
 const GRID = { width: 132, height: 118 } as const;
@@ -15,7 +15,7 @@ function marblePaths(shares: readonly number[], seed: number): readonly string[]
   const paths = shares.map(() => '');
   for (let y = 0; y < GRID.height; y++)
     for (let x = 0; x < GRID.width;) {
-      const tint = at[y * GRID.width + x]!;
+      const tint = defined(at[y * GRID.width + x]);
       let end = x + 1;
       while (end < GRID.width && at[y * GRID.width + end] === tint) end++;
       // A little over the edge, so that no seam shows between the runs.
@@ -76,9 +76,9 @@ export function FacePaint({
       viewBox={`0 0 ${GRID.width} ${GRID.height}`}
       preserveAspectRatio="none"
     >
-      <rect width={GRID.width} height={GRID.height} fill={faceColouring.parts[0]!.colour} />
+      <rect width={GRID.width} height={GRID.height} fill={defined(faceColouring.parts[0]).colour} />
       {marblePaths(seen(faceColouring), faceColouring.seed ?? 1).map((d, i) => (
-        <path key={i} d={d} fill={faceColouring.parts[i]!.colour} />
+        <path key={i} d={d} fill={defined(faceColouring.parts[i]).colour} />
       ))}
     </pattern>
   );

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { PhotoPixels } from '@dewpot/core';
+import { defined, type PhotoPixels } from '@dewpot/core';
 
 /** Longest side of a picture that is looked into, px. */
 const LONGEST = 1400;
@@ -12,7 +12,7 @@ export async function pixelsOf(file: File): Promise<PhotoPixels> {
   const canvas = document.createElement('canvas');
   canvas.width = width;
   canvas.height = height;
-  const context = canvas.getContext('2d', { willReadFrequently: true })!;
+  const context = defined(canvas.getContext('2d', { willReadFrequently: true }));
   context.drawImage(picture, 0, 0, width, height);
   picture.close();
   return { data: context.getImageData(0, 0, width, height).data, width, height };

@@ -1,4 +1,4 @@
-import type { Facet, PlanPoint } from '@dewpot/core';
+import { defined, type Facet, type PlanPoint } from '@dewpot/core';
 
 /** How far level faces are tipped towards the eye: their depth on the screen over their depth. */
 export const TIP = 0.09;
@@ -14,7 +14,7 @@ export function frontChain(points: readonly PlanPoint[]): PlanPoint[] {
   const chain: PlanPoint[] = [];
   for (const p of sorted) {
     while (chain.length >= 2) {
-      const [a, b] = [chain[chain.length - 2]!, chain[chain.length - 1]!];
+      const [a, b] = [defined(chain[chain.length - 2]), defined(chain[chain.length - 1])];
       if ((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 0) break;
       chain.pop();
     }
@@ -46,12 +46,16 @@ const STRENGTH = 0.36;
 /** The flat faces that are seen of a piece, each with how much lighter (above 0) or darker it is than its colour. */
 export function facesOfPiece(facets: readonly Facet[], scale: number): { d: string; light: number }[] {
   return facets.flatMap((facet) => {
-    const [a, b, c] = [facet[0]!, facet[1]!, facet[2]!];
-    const [u, v] = [b.map((n, i) => n - a[i]!), c.map((n, i) => n - a[i]!)];
-    const normal = [u[1]! * v[2]! - u[2]! * v[1]!, u[2]! * v[0]! - u[0]! * v[2]!, u[0]! * v[1]! - u[1]! * v[0]!];
+    const [a, b, c] = [defined(facet[0]), defined(facet[1]), defined(facet[2])];
+    const [u, v] = [b.map((n, i) => n - defined(a[i])), c.map((n, i) => n - defined(a[i]))];
+    const normal = [
+      defined(u[1]) * defined(v[2]) - defined(u[2]) * defined(v[1]),
+      defined(u[2]) * defined(v[0]) - defined(u[0]) * defined(v[2]),
+      defined(u[0]) * defined(v[1]) - defined(u[1]) * defined(v[0]),
+    ];
     const size = Math.hypot(...normal);
-    if (size === 0 || -normal[1]! + normal[2]! * TIP <= 0) return [];
-    const light = normal.reduce((sum, n, i) => sum + (n / size) * LIGHT[i]!, 0);
+    if (size === 0 || -defined(normal[1]) + defined(normal[2]) * TIP <= 0) return [];
+    const light = normal.reduce((sum, n, i) => sum + (n / size) * defined(LIGHT[i]), 0);
     const d = `M${facet
       .map(([x, y, z]) =>
         screen([x, y], z, scale)

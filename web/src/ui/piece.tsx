@@ -1,5 +1,13 @@
 import { memo, useId } from 'react';
-import { pieceView, turnedOver, type MouldShape, type PieceView, type FaceColouring, type Stage } from '@dewpot/core';
+import {
+  pieceView,
+  turnedOver,
+  type MouldShape,
+  type PieceView,
+  type FaceColouring,
+  type Stage,
+  defined,
+} from '@dewpot/core';
 import { FacePaint } from './face-paint';
 import { facesOfPiece, frontChain, loopPath, screen, TIP, type ScreenPoint } from './piece-path';
 
@@ -38,7 +46,7 @@ function bodyPath(view: PieceView, scale: number): string {
   const right = rows.map(({ z, right: x }) => at([x * scale, -z * scale]));
   const top = view.height * scale;
   if (view.round) {
-    const [r0, r1] = [rows[0]!.right * scale, rows[rows.length - 1]!.right * scale];
+    const [r0, r1] = [defined(rows[0]).right * scale, defined(rows[rows.length - 1]).right * scale];
     return `M${[...left].reverse().join('L')}A${r0} ${r0 * TIP} 0 0 0 ${right[0]}L${right.join('L')}A${r1} ${r1 * TIP} 0 0 1 ${-r1} ${-top}Z`;
   }
   const foot = frontChain(view.foot).map((p) => at(screen(p, 0, scale)));
@@ -54,7 +62,7 @@ function rimPaths(view: PieceView, scale: number) {
       face: loopPath(view.top, view.height, scale),
       openings: loopPath(view.openings, view.height, scale),
     };
-  const r = view.sides[view.sides.length - 1]!.right * scale;
+  const r = defined(view.sides[view.sides.length - 1]).right * scale;
   const round = view.openings.map((loop) => {
     const xs = loop.map(([x]) => x);
     const ys = loop.map(([, depth]) => depth);
@@ -75,7 +83,7 @@ function wallPath({ sides, height }: PieceView, scale: number, wall: number): st
   }));
   const down = [...rows].reverse().map(({ left, y }) => at([left, y]));
   const up = rows.map(({ right, y }) => at([right, y]));
-  const [first, last] = [rows[0]!, rows[rows.length - 1]!];
+  const [first, last] = [defined(rows[0]), defined(rows[rows.length - 1])];
   const half = (first.right - first.left) / 2;
   return `M${at([last.left, -height * scale - 2])}L${down.join('L')}L${first.left} ${wall * 0.6}A${half} ${half * TIP} 0 0 0 ${first.right} ${wall * 0.6}L${up.join('L')}L${at([last.right, -height * scale - 2])}`;
 }
@@ -86,8 +94,9 @@ function wallPath({ sides, height }: PieceView, scale: number, wall: number): st
 export const Piece = memo(function Piece({ shape, over, raised, colour, faceColouring, scale, stage }: PieceProps) {
   const id = useId();
   const view = over ? turnedOver(pieceView(shape)) : pieceView(shape);
-  const r0 = (view.sides[0]!.right - view.sides[0]!.left) * 0.5 * scale;
-  const r1 = (view.sides[view.sides.length - 1]!.right - view.sides[view.sides.length - 1]!.left) * 0.5 * scale;
+  const r0 = (defined(view.sides[0]).right - defined(view.sides[0]).left) * 0.5 * scale;
+  const r1 =
+    (defined(view.sides[view.sides.length - 1]).right - defined(view.sides[view.sides.length - 1]).left) * 0.5 * scale;
   const top = -view.height * scale;
   const body = bodyPath(view, scale);
   const { face, openings } = rimPaths(view, scale);
@@ -96,7 +105,7 @@ export const Piece = memo(function Piece({ shape, over, raised, colour, faceColo
   const many = faceColouring && faceColouring.kind !== 'solid' ? faceColouring : undefined;
   const paint = many ? `url(#${id})` : colour;
   // What is seen of the upper face is the last layer.
-  const rim = many?.kind === 'banded' ? many.parts[many.parts.length - 1]!.colour : paint;
+  const rim = many?.kind === 'banded' ? defined(many.parts[many.parts.length - 1]).colour : paint;
   const feet = Math.max(r0, r1 * 0.35, 4);
   return (
     <g>

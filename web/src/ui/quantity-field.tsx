@@ -1,5 +1,13 @@
 import { useId, useState } from 'react';
-import { InputError, parseQuantity, writeQuantity, type Dimension, type Unit, type UnitSystem } from '@dewpot/core';
+import {
+  InputError,
+  parseQuantity,
+  writeQuantity,
+  type Dimension,
+  type Unit,
+  type UnitSystem,
+  defined,
+} from '@dewpot/core';
 
 /** What is wrong with a field that has no room beneath it. */
 const TUCKED =
@@ -60,7 +68,7 @@ export function QuantityField({
       if (write(parsed, dimension, system) !== write(value, dimension, system)) onChange(parsed);
     } catch (caught) {
       if (!(caught instanceof InputError)) throw caught;
-      setOwn(`${caught.issues[0]!.message} ${caught.issues[0]!.remedy}`);
+      setOwn(`${defined(caught.issues[0]).message} ${defined(caught.issues[0]).remedy}`);
     }
   };
   const wrong = own ?? error;

@@ -1,3 +1,4 @@
+import { defined } from '@dewpot/core';
 import { useId } from 'react';
 
 /** A labelled choice from a list. */
@@ -24,7 +25,7 @@ export function SelectField<T extends string | number>({
         id={id}
         className="select select-bordered w-full"
         value={value}
-        onChange={(event) => onChange(options[event.target.selectedIndex]!.value)}
+        onChange={(event) => onChange(defined(options[event.target.selectedIndex]).value)}
       >
         {options.map((option) => (
           <option key={option.value} value={option.value}>

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { pieceView, type MouldShape, type FaceColouring, type Stage } from '@dewpot/core';
+import { pieceView, type MouldShape, type FaceColouring, type Stage, defined } from '@dewpot/core';
 import { Piece, pieceSize } from './piece';
 
 /** A part as it stands in an article, with its colours today. */
@@ -22,7 +22,11 @@ function standing(parts: readonly StandingPart[], scale: number) {
   const heights = parts.map(({ shape }) => pieceView(shape).height * scale);
   const feet = heights.map((_, i) => heights.slice(0, i).reduce((sum, one) => sum + one, 0));
   const top = parts.length - 1;
-  return { feet, width: Math.max(...sizes.map(({ width }) => width)), height: feet[top]! + sizes[top]!.height };
+  return {
+    feet,
+    width: Math.max(...sizes.map(({ width }) => width)),
+    height: defined(feet[top]) + defined(sizes[top]).height,
+  };
 }
 
 /** Size that a whole piece takes on the screen, px. */
@@ -54,7 +58,7 @@ export const WholePiece = memo(function WholePiece({
   return (
     <>
       {parts.map((part, i) => (
-        <g key={i} transform={`translate(0 ${-feet[i]!})`}>
+        <g key={i} transform={`translate(0 ${-defined(feet[i])})`}>
           <Piece {...part} raised={i > 0} scale={scale} {...(stage && stage !== 'setting' && { stage })} />
         </g>
       ))}

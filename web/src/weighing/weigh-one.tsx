@@ -1,3 +1,4 @@
+import { defined } from '@dewpot/core';
 import { Button } from '../ui/button';
 import { lookToday } from '../ui/casts/reading';
 import { sayWhen } from '../ui/format-time';
@@ -77,7 +78,7 @@ export function WeighOne({
 }
 
 function WhatIsWeighed({ casts, now }: { casts: ToWeigh['casts']; now: number }) {
-  const first = casts[0]!;
+  const first = defined(casts[0]);
   const together = casts.length > 1;
   return (
     <div className="flex items-center gap-4">
@@ -104,7 +105,7 @@ function Expected({
   weighing: ReturnType<typeof useWeighing>;
 }) {
   const units = useUnits();
-  const { weighings, weighedAt } = casts[0]!.life;
+  const { weighings, weighedAt } = defined(casts[0]).life;
   const last = weighings.at(-1);
   return (
     <p className="quiet">

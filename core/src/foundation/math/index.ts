@@ -1,3 +1,4 @@
+export * from './defined.js';
 export * from './interpolate.js';
 export * from './linear-system.js';
 export * from './mean.js';

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { requireNumber } from '../../foundation/units/index.js';
 import type { BatchMasses } from '../mixes/index.js';
 import { binderAmounts, fewestScoops, type ScoopedAmount } from './fewest-scoops.js';
@@ -39,8 +40,8 @@ const rank = ({ found, faults: { short, off, wet, over } }: Tried): number[] => 
 function better(a: Tried, b: Tried | undefined): Tried {
   if (!b) return a;
   const [left, right] = [rank(a), rank(b)];
-  const at = left.findIndex((value, i) => Math.abs(value - right[i]!) > 1e-9);
-  return at >= 0 && left[at]! < right[at]! ? a : b;
+  const at = left.findIndex((value, i) => Math.abs(value - defined(right[i])) > 1e-9);
+  return at >= 0 && defined(left[at]) < defined(right[at]) ? a : b;
 }
 
 const tried = (found: MeasuredBatch, batch: BatchMasses, measuring: Measuring): Tried => ({
@@ -75,13 +76,13 @@ function measureBySizes(batch: BatchMasses, way: MeasuringWay, measuring: Measur
   const sizes =
     way === 'scoop' && scoop
       ? sizesOfScoop(lines, scoop.volume * step, spare)
-      : sizesOfScale(lines[binderAt(lines)]!, scaleStep);
+      : sizesOfScale(defined(lines[binderAt(lines)]), scaleStep);
   let best: Tried | undefined;
   for (const size of sizes) {
     const measures = lines.map((line) => measureLine(sizedLine(line, size), way, vessels));
     best = better(tried(measuredBatch(batch, way, measures, measuring), batch, measuring), best);
   }
-  return best!.found;
+  return defined(best).found;
 }
 
 type Window = readonly [least: number, most: number];
@@ -106,7 +107,7 @@ function sharesOf(batch: BatchMasses, measuring: Measuring, size: number): Windo
 function withAmount(batch: BatchMasses, measuring: Measuring, amount: ScoopedAmount): Tried {
   const lines = linesToMeasure(batch, measuring.moisture);
   const at = binderAt(lines);
-  const binder = lines[at]!;
+  const binder = defined(lines[at]);
   const size = amount.volume / binder.room;
   const measure = (within: Window): Tried => {
     const measures = lines.map((line, i) =>
@@ -131,7 +132,7 @@ function measureByScoops(batch: BatchMasses, given: Measuring): MeasuredBatch {
   const { moisture, spare } = measuring;
   const lines = linesToMeasure(batch, moisture);
   const at = binderAt(lines);
-  const { room } = lines[at]!;
+  const { room } = defined(lines[at]);
   const [least, most] = reach(spare);
   const [low, high] = [least * (1 - RATIO_TOLERANCE), 1 + RATIO_TOLERANCE];
   const ofOthers = lines.reduce((sum, line, i) => {
@@ -153,7 +154,7 @@ function measureByScoops(batch: BatchMasses, given: Measuring): MeasuredBatch {
     }
     if (best && isSound(best.faults)) break;
   }
-  return best!.found;
+  return defined(best).found;
 }
 
 /**

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { isBinder, type Material, type Scoop } from '../materials/index.js';
 import { scoopedVolume, type BatchMasses } from '../mixes/index.js';
 import { fewestScoops, nearestScoops, type ScoopedAmount } from './fewest-scoops.js';
@@ -78,7 +79,7 @@ export function byScoops(
   const found = fewestScoops([line.room * low, line.room * high], scoops, step);
   if (found) return scooped(line, found);
   const off = ({ volume }: ScoopedAmount) => Math.abs(volume - line.room);
-  const nearest = scoops.map((one) => nearestScoops(line.room, one, step)).sort((a, b) => off(a) - off(b))[0]!;
+  const nearest = defined(scoops.map((one) => nearestScoops(line.room, one, step)).sort((a, b) => off(a) - off(b))[0]);
   return scooped(line, nearest);
 }
 

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import {
   absorbedWater,
   batchOf,
@@ -50,13 +51,13 @@ export function measuredBatch(
   { mix, conditions, moisture }: Pick<Measuring, 'mix' | 'conditions' | 'moisture'>,
 ): MeasuredBatch {
   const wanted = linesToMeasure(batch, moisture);
-  const stretch = (i: number) => found[i]!.measured / wanted[i]!.mass;
+  const stretch = (i: number) => defined(found[i]).measured / defined(wanted[i]).mass;
   const factor = stretch(binderAt(wanted));
   const lines = wanted.map(({ material, mass, room }, i): MeasuredLine => ({
     material,
     mass: mass * factor,
     room: room * factor,
-    ...found[i]!,
+    ...defined(found[i]),
     ratioError: stretch(i) / factor - 1,
   }));
   const told = scaleMasses(batch, factor);

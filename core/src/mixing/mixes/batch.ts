@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { requireNumber } from '../../foundation/units/index.js';
 import { airOf } from './consistency.js';
 import { additiveOf, solidsOf, waterCut, type Dose, type DosePortion } from './dose.js';
@@ -108,7 +109,7 @@ export function batchOf(
 /** Masses and volume of the batch that one litre (or kilogram) of each part makes. */
 export function massesPerPart(mix: Mix, conditions: MixConditions): BatchMasses {
   const masses = dryMassesPerPart(mix);
-  const portions = mix.lines.map(({ material }, i) => ({ material, mass: masses[i]! }));
+  const portions = mix.lines.map(({ material }, i) => ({ material, mass: defined(masses[i]) }));
   const base = { binder: binderMass(portions), cement: doseCement(portions) };
   const dosed = (volume: number) =>
     batchOf(mix, conditions, {
@@ -146,9 +147,9 @@ export function sumOfBatches(batches: readonly BatchMasses[], { doses = [] }: Pi
   const dosed = (id: string) =>
     sum((batch) => batch.doses.reduce((all, { dose, mass }) => all + (dose.material.id === id ? mass : 0), 0));
   return {
-    portions: batches[0]!.portions.map(({ material }, i) => ({
+    portions: defined(batches[0]).portions.map(({ material }, i) => ({
       material,
-      mass: sum(({ portions }) => portions[i]!.mass),
+      mass: sum(({ portions }) => defined(portions[i]).mass),
     })),
     doses: doses.map((dose) => ({ dose, mass: dosed(dose.material.id) })),
     totalWater: sum(({ totalWater: one }) => one),

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { InputError, requireNumber } from '../../foundation/units/index.js';
 import { isBinder } from '../materials/index.js';
 import { batchMass, massesPerPart, type MixConditions } from './batch.js';
@@ -39,10 +40,10 @@ function giveWay(mix: Mix, { line, hold, adjust }: HeldChange): number[] {
   if (adjust !== undefined) return [adjust];
   const others = mix.lines.map((_, i) => i).filter((i) => i !== line);
   const are = (fits: (i: number) => boolean) => others.filter(fits);
-  const kind = (i: number) => mix.lines[i]!.material.kind;
+  const kind = (i: number) => defined(mix.lines[i]).material.kind;
   const light = are((i) => kind(i) === 'lightweight' || kind(i) === 'organic');
   const sands = are((i) => kind(i) === 'aggregate');
-  const binders = are((i) => isBinder(mix.lines[i]!.material));
+  const binders = are((i) => isBinder(defined(mix.lines[i]).material));
   const [first = []] = (hold === 'density' ? [light, sands, binders] : [binders, sands, light]).filter(
     (found) => found.length > 0,
   );

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { requireNumber } from '../../foundation/units/index.js';
 
 /** The seven grades of wetness, stiffest first. */
@@ -39,7 +40,7 @@ export const consistencies: readonly Consistency[] = rows.map(([grade, name, spr
 
 /** The consistency of a grade. */
 export function consistency(grade: Grade): Consistency {
-  return consistencies[grade - 1]!;
+  return defined(consistencies[grade - 1]);
 }
 
 /** Air of a packed hypertufa, whatever its grade. */

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import type { BinderClass } from '../binders/index.js';
 import { isBinder, type BinderFamily } from '../materials/index.js';
 import { dryMassesPerPart, type Mix } from './mix.js';
@@ -14,7 +15,9 @@ const byFamily: Record<Exclude<BinderFamily, 'pozzolan'>, BinderClass> = {
 /** How a mix sets by the binder that there is most of; undefined where that does not tell. */
 export function usualBinderClass(mix: Mix): BinderClass | undefined {
   const masses = dryMassesPerPart(mix);
-  const binders = mix.lines.flatMap(({ material }, i) => (isBinder(material) ? [{ material, mass: masses[i]! }] : []));
+  const binders = mix.lines.flatMap(({ material }, i) =>
+    isBinder(material) ? [{ material, mass: defined(masses[i]) }] : [],
+  );
   if (binders.length === 0) return undefined;
   const { material } = binders.reduce((most, one) => (one.mass > most.mass ? one : most));
   const { family, powder } = material;

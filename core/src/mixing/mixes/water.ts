@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { countsAsCement, type Material } from '../materials/index.js';
 import { consistency, type Grade } from './consistency.js';
 import type { Exposure } from './mix.js';
@@ -20,7 +21,7 @@ export function absorbedWater(portions: readonly Portion[]): number {
 const POWDER_FACTORS = [0.85, 1.22] as const;
 
 function powderDemand(material: Material, factor: number): number {
-  const { low, high } = material.powder!;
+  const { low, high } = defined(material.powder);
   const [from, to] = POWDER_FACTORS;
   const share = Math.min(1, Math.max(0, (factor - from) / (to - from)));
   return low + (high - low) * share;
@@ -76,7 +77,7 @@ export function powderRange(portions: readonly Portion[], factor: number): { low
   if (powders.length === 0 || cementMass(others) > 0) return undefined;
   const rest = absorbedWater(others) + waterDemand(others, factor);
   const of = (end: 'low' | 'high') =>
-    powders.reduce((total, { material, mass }) => total + mass * material.powder![end], rest);
+    powders.reduce((total, { material, mass }) => total + mass * defined(material.powder)[end], rest);
   return { low: of('low'), high: of('high') };
 }
 

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
 import { boxFootprint } from '../../geometry/moulds/index.js';
 import { againstBond, bondMass, bonds, bondHours, type Bond, type JointUse } from './bonds.js';
@@ -55,7 +56,7 @@ const WIDE_OVERHANG = 0.25;
 
 function stackedJoints(parts: readonly ArticlePart[]): Joint[] {
   return parts.slice(1).map((upper, i) => {
-    const lower = parts[i]!;
+    const lower = defined(parts[i]);
     const [below, above] = [reachOf(lower), reachOf(upper)];
     return {
       between: [lower.code, upper.code],
@@ -68,7 +69,7 @@ function stackedJoints(parts: readonly ArticlePart[]): Joint[] {
 /** Each corner of a box of panels is glued over its height by the wall's thickness. */
 function boxJoints(parts: readonly ArticlePart[]): Joint[] {
   return parts.map((part, i) => {
-    const next = parts[(i + 1) % parts.length]!;
+    const next = defined(parts[(i + 1) % parts.length]);
     const [one, other] = [reachOf(part), reachOf(next)];
     return {
       between: [part.code, next.code],
@@ -83,7 +84,7 @@ const sized = (value: number, label: string, how: string) =>
 
 /** Panels stand on edge: their mould's depth is the wall, their shorter side the height. */
 function boxSize(parts: readonly ArticlePart[]): ArticleFigures['size'] {
-  const [first, second] = [reachOf(parts[0]!), reachOf(parts[1] ?? parts[0]!)];
+  const [first, second] = [reachOf(defined(parts[0])), reachOf(parts[1] ?? defined(parts[0]))];
   const { length, width } = boxFootprint({ length: first.length, width: second.length, thickness: first.height });
   return { length, width, height: sized(first.width, 'Panels on edge', 'their shorter side') };
 }
@@ -96,7 +97,7 @@ function stackedSize(parts: readonly ArticlePart[]): ArticleFigures['size'] {
     length: sized(widest('length'), 'Widest part', 'along'),
     width: sized(widest('width'), 'Widest part', 'across'),
     height: figure(height, 'mm', computed, [
-      ...parts.map((part, i) => line(part.name, reaches[i]!.height, 'mm')),
+      ...parts.map((part, i) => line(part.name, defined(reaches[i]).height, 'mm')),
       line('Together', height, 'mm'),
     ]),
   };
@@ -113,7 +114,7 @@ function tipping(plan: ArticlePlan, size: ArticleFigures['size'], mass: number):
   });
   const stacked = plan.arrangement === 'stacked';
   const centre = stacked ? moments.reduce((sum, one) => sum + one, 0) / mass : size.height.value / 2;
-  const { foot } = reachOf(plan.parts[0]!);
+  const { foot } = reachOf(defined(plan.parts[0]));
   const half = stacked ? Math.min(foot.length, foot.width) / 2 : Math.min(size.length.value, size.width.value) / 2;
   const angle = (Math.atan2(half, centre) / Math.PI) * 180;
   return figure(angle, 'ratio', computed, [
@@ -127,7 +128,7 @@ function remarksOn(plan: ArticlePlan, joints: readonly Joint[], tips: number, ma
   const against = againstBond(plan.bond, plan.uses);
   const { caution } = bonds[plan.bond];
   const far = joints.filter(({ overhang }, i) => {
-    const { upper } = reachOf(plan.parts[i]!);
+    const { upper } = reachOf(defined(plan.parts[i]));
     return overhang > WIDE_OVERHANG * Math.min(upper.length, upper.width);
   });
   return [

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { Checker, formatQuantity } from '../../foundation/units/index.js';
 import { baths } from '../../process/curing/index.js';
 import type { Expected } from '../../process/pours/index.js';
@@ -131,12 +132,12 @@ function checkVoid(check: Checker, events: readonly CastEvent[], target: string)
   const index = stands.findIndex(({ id }) => id === target);
   if (index === -1)
     return check.add('event', target, 'That entry is not there, or was undone already.', 'Look at the record again.');
-  const event = stands[index]!;
+  const event = defined(stands[index]);
   if (event.type === 'poured')
     return check.add('event', target, 'The pour itself cannot be undone here.', 'Mark the cast as broken instead.');
   const without = stands.filter(({ id }) => id !== target);
   for (let i = index; i < without.length; i++) {
-    const later = without[i]!;
+    const later = defined(without[i]);
     if (canHappen(lifeOf(without.slice(0, i)), later)) continue;
     return check.add(
       'event',

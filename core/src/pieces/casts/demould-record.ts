@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import type { DemouldCame, DemouldRecord } from '../../process/curing/index.js';
 import type { DamageCause, Force, Spot } from './events.js';
 import type { Life } from './life.js';
@@ -23,6 +24,6 @@ export function demouldCame({ damage, demould }: Pick<Life, 'damage' | 'demould'
 export function demouldRecords(lives: readonly Life[]): DemouldRecord[] {
   return lives
     .filter(({ demould, demouldedAt }) => demould?.age !== undefined && demould.age > 0 && demouldedAt !== undefined)
-    .sort((a, b) => a.demouldedAt! - b.demouldedAt!)
-    .map((life) => ({ age: life.demould!.age!, came: demouldCame(life) }));
+    .sort((a, b) => defined(a.demouldedAt) - defined(b.demouldedAt))
+    .map((life) => ({ age: defined(defined(life.demould).age), came: demouldCame(life) }));
 }

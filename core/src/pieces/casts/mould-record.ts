@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { HOUR } from '../../foundation/units/index.js';
 import type { Life } from './life.js';
 
@@ -29,7 +30,7 @@ export function mouldRecord(casts: readonly CastOfMould[]): MouldRecord {
   return {
     demoulded: done.length,
     clean: done.filter(isClean).length,
-    ...(hours.length > 0 && { hours: hours[Math.floor(hours.length / 2)]! }),
+    ...(hours.length > 0 && { hours: defined(hours[Math.floor(hours.length / 2)]) }),
     releases: names
       .map((release) => {
         const own = done.filter((cast) => cast.release === release);

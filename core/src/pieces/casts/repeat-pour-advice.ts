@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { HOUR } from '../../foundation/units/index.js';
 import { pieceVolume, type PourLog, type PourPlan } from '../../process/pours/index.js';
 import type { Life } from './life.js';
@@ -34,7 +35,7 @@ function early(casts: readonly Life[]): AgainAdvice[] {
 
 function airy(casts: readonly Life[]): AgainAdvice[] {
   const seen = casts.filter(({ bubbles }) => bubbles !== undefined);
-  const many = seen.filter(({ bubbles }) => bubbles! >= MANY);
+  const many = seen.filter(({ bubbles }) => defined(bubbles) >= MANY);
   if (many.length === 0) return [];
   return [
     {

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { sampleSize } from '../../process/sealing/index.js';
 import { inOrder } from './code.js';
 import type { Life } from './life.js';
@@ -24,7 +25,7 @@ function driedTogether<C extends SampleCast>(like: readonly C[]): C[][] {
   const groups: C[][] = [];
   for (const cast of [...like].sort((a, b) => began(a) - began(b))) {
     const group = groups[groups.length - 1];
-    if (group && began(cast) - began(group[0]!) <= TOGETHER) group.push(cast);
+    if (group && began(cast) - began(defined(group[0])) <= TOGETHER) group.push(cast);
     else groups.push([cast]);
   }
   return groups;

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { HOUR } from '../../foundation/units/index.js';
 import type { Expected } from '../../process/pours/index.js';
 import { massOn, type DryDownCurve, type ExpectedNow } from '../../process/sealing/index.js';
@@ -79,5 +80,7 @@ export function weighRound<C extends WeighedCast>(
   }
   return [...groups]
     .map(([key, group]) => ({ key, ...group }))
-    .sort((a, b) => a.place.localeCompare(b.place) || inOrder.compare(a.casts[0]!.code, b.casts[0]!.code));
+    .sort(
+      (a, b) => a.place.localeCompare(b.place) || inOrder.compare(defined(a.casts[0]).code, defined(b.casts[0]).code),
+    );
 }

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { MINUTE, HOUR } from '../../foundation/units/index.js';
 import type { AirReading, SetAside } from './readings.js';
 
@@ -35,9 +36,10 @@ function stuckRuns(readings: readonly AirReading[]): (readonly [first: number, l
   const runs: [number, number][] = [];
   let first = 0;
   for (let i = 1; i <= readings.length; i++) {
-    if (i < readings.length && unchanged(readings[first]!, readings[i]!)) continue;
+    if (i < readings.length && unchanged(defined(readings[first]), defined(readings[i]))) continue;
     // What was read seldom, or typed, may well be the same twice.
-    if (i - first > 12 && readings[i - 1]!.at - readings[first]!.at >= STUCK_AFTER) runs.push([first, i - 1]);
+    if (i - first > 12 && defined(readings[i - 1]).at - defined(readings[first]).at >= STUCK_AFTER)
+      runs.push([first, i - 1]);
     first = i;
   }
   return runs;
@@ -54,16 +56,16 @@ export function cleanSeries(readings: readonly AirReading[]): CleanedSeries {
   const stuck = new Set(runs.flatMap(([first, last]) => Array.from({ length: last - first }, (_, i) => first + 1 + i)));
   const trusted = stuck.size === 0 ? smooth : smooth.filter((_, i) => !stuck.has(i));
   const held = runs.map(([first, last]): Bridge => {
-    const { at, temperature } = smooth[first]!;
+    const { at, temperature } = defined(smooth[first]);
     return {
       from: at,
-      to: smooth[last + 1]?.at ?? smooth[last]!.at,
+      to: smooth[last + 1]?.at ?? defined(smooth[last]).at,
       why: `the sensor told ${temperature} °C without a change`,
     };
   });
   const silent = smooth.flatMap(({ at }, i): Bridge[] =>
-    i > 0 && at - smooth[i - 1]!.at > LONGEST_SILENCE
-      ? [{ from: smooth[i - 1]!.at, to: at, why: 'nothing was read' }]
+    i > 0 && at - defined(smooth[i - 1]).at > LONGEST_SILENCE
+      ? [{ from: defined(smooth[i - 1]).at, to: at, why: 'nothing was read' }]
       : [],
   );
   return {
@@ -77,7 +79,7 @@ export function cleanSeries(readings: readonly AirReading[]): CleanedSeries {
 export function thinned<R extends { readonly at: number }>(readings: readonly R[], step: number): R[] {
   const last = readings[readings.length - 1];
   const first = readings.filter(
-    ({ at }, i) => i === 0 || Math.floor(at / step) !== Math.floor(readings[i - 1]!.at / step),
+    ({ at }, i) => i === 0 || Math.floor(at / step) !== Math.floor(defined(readings[i - 1]).at / step),
   );
   return last && first[first.length - 1] !== last ? [...first, last] : first;
 }

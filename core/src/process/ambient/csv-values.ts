@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { tzOffset } from '@date-fns/tz';
 import { MINUTE, HOUR } from '../../foundation/units/index.js';
 
@@ -44,7 +45,7 @@ function dayOf(text: string, dates: DateOrder): [year: number, month: number, da
   const found = DATE.exec(text);
   if (!found) return undefined;
   const [a, b, c] = found.slice(1).map(Number) as [number, number, number];
-  if (found[1]!.length === 4) return [a, b, c];
+  if (defined(found[1]).length === 4) return [a, b, c];
   const year = c < 100 ? 2000 + c : c;
   return dates === 'day-first' ? [year, b, a] : [year, a, b];
 }

@@ -1,4 +1,4 @@
-import { mean } from '../../foundation/math/index.js';
+import { mean, defined } from '../../foundation/math/index.js';
 import { HOUR } from '../../foundation/units/index.js';
 import type { AirReading } from './readings.js';
 
@@ -41,7 +41,7 @@ export function follow(place: readonly AirReading[], outdoors: readonly AirReadi
   const y = pairs.map(({ inside }) => inside.temperature);
   const [mx, my] = [mean(x), mean(y)];
   const spread = x.reduce((sum, value) => sum + (value - mx) ** 2, 0);
-  const together = x.reduce((sum, value, i) => sum + (value - mx) * (y[i]! - my), 0);
+  const together = x.reduce((sum, value, i) => sum + (value - mx) * (defined(y[i]) - my), 0);
   const share = spread < 1 ? usual.share : Math.min(1.2, Math.max(0, together / spread));
   const damp = pairs.flatMap(({ inside, out }) =>
     inside.humidity === undefined || out.humidity === undefined ? [] : [inside.humidity - out.humidity],

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import Papa from 'papaparse';
 import { InputError } from '../../foundation/units/index.js';
 import { numberOf, orderOfDay, timeOf, type DateOrder } from './csv-values.js';
@@ -89,15 +90,15 @@ export function readAirCsv(text: string, { zone, order }: CsvWays): CsvRead {
   const [head, ...rows] = rowsOf(text) as [string[], ...string[][]];
   const columns = columnsOf(head);
   const notes: string[] = [];
-  const [timeAt, clockAt] = [columns.get('time')!, columns.get('clock')];
+  const [timeAt, clockAt] = [defined(columns.get('time')), columns.get('clock')];
   const stamps = rows.map((row) => [row[timeAt], clockAt === undefined ? '' : row[clockAt]].join(' ').trim());
   const { dates, told } = orderOfDay(stamps, order);
   if (told) notes.push(told);
-  if (rows.some((row) => /\d,\d/.test(row[columns.get('temperature')!] ?? '')))
+  if (rows.some((row) => /\d,\d/.test(row[defined(columns.get('temperature'))] ?? '')))
     notes.push('Commas were read as decimal points.');
 
-  const raw = columnOf(rows, columns.get('temperature'))!;
-  const fahrenheit = inFahrenheit(head[columns.get('temperature')!]!, raw.filter(Number.isFinite));
+  const raw = defined(columnOf(rows, columns.get('temperature')));
+  const fahrenheit = inFahrenheit(defined(head[defined(columns.get('temperature'))]), raw.filter(Number.isFinite));
   if (fahrenheit) notes.push('Temperatures are in °F and were turned into °C.');
   const damp = columnOf(rows, columns.get('humidity'));
   const percent = damp?.some((value) => value > 1.5);
@@ -114,14 +115,17 @@ export function readAirCsv(text: string, { zone, order }: CsvWays): CsvRead {
     const when = timeOf(stamp, dates, zone, before);
     if (typeof when === 'string') return void unread.push({ row, why: when });
     if (!Number.isFinite(raw[i]))
-      return void unread.push({ row, why: `“${rows[i]![columns.get('temperature')!] ?? ''}” is no temperature` });
+      return void unread.push({
+        row,
+        why: `“${defined(rows[i])[defined(columns.get('temperature'))] ?? ''}” is no temperature`,
+      });
     if (when < before) back += 1;
     before = when;
     readings.push({
       at: when,
-      temperature: fahrenheit ? Math.round(((raw[i]! - 32) / 1.8) * 100) / 100 : raw[i]!,
-      ...(damp && Number.isFinite(damp[i]) && { humidity: percent ? damp[i]! / 100 : damp[i]! }),
-      ...(wind && Number.isFinite(wind[i]) && { wind: wind[i]! * speed }),
+      temperature: fahrenheit ? Math.round(((defined(raw[i]) - 32) / 1.8) * 100) / 100 : defined(raw[i]),
+      ...(damp && Number.isFinite(damp[i]) && { humidity: percent ? defined(damp[i]) / 100 : defined(damp[i]) }),
+      ...(wind && Number.isFinite(wind[i]) && { wind: defined(wind[i]) * speed }),
     });
   });
   if (back > 0)

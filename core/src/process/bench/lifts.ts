@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { isOneLift, pieceVolume, type Bucketful, type Filling, type PourPlan } from '../pours/index.js';
 import { mouldKey } from './steps.js';
 
@@ -22,19 +23,19 @@ interface Bench {
   readonly part: number;
 }
 
-export const isPressed = ({ plan }: Bench, { item }: Filling) => plan.items[item]!.shape.pressed !== undefined;
+export const isPressed = ({ plan }: Bench, { item }: Filling) => defined(plan.items[item]).shape.pressed !== undefined;
 
 /** Of a filling, the share after which mesh is laid in; undefined where that is not within it. */
 function meshShare({ plan, part }: Bench, filling: Filling, filled: Filled): number | undefined {
-  const item = plan.items[filling.item]!;
+  const item = defined(plan.items[filling.item]);
   if (!item.mesh) return undefined;
-  const before = filled.get(mouldKey(part, filling, filling.copies[0]!)) ?? 0;
+  const before = filled.get(mouldKey(part, filling, defined(filling.copies[0]))) ?? 0;
   const share = (pieceVolume(item) * MESH_AT - before) / filling.each;
   return share > HAIR && share < 1 + HAIR ? Math.min(1, share) : undefined;
 }
 
 function firstShare(bench: Bench, filling: Filling, filled: Filled): number {
-  const once = filling.layer !== undefined || isOneLift(bench.plan.items[filling.item]!, bench.plan);
+  const once = filling.layer !== undefined || isOneLift(defined(bench.plan.items[filling.item]), bench.plan);
   return meshShare(bench, filling, filled) ?? (once ? 1 : FIRST_LIFT);
 }
 
@@ -52,9 +53,9 @@ export function liftsOf(bench: Bench, { fillings }: Bucketful, filled: Filled): 
 /** Of a lift that was just filled, the moulds that have mesh laid in now. */
 export const meshedNow = (bench: Bench, fills: readonly LiftFill[], filled: Filled): LiftFill[] =>
   fills.filter((fill) => {
-    const item = bench.plan.items[fill.item]!;
+    const item = defined(bench.plan.items[fill.item]);
     if (!item.mesh) return false;
-    const now = filled.get(mouldKey(bench.part, fill, fill.copies[0]!)) ?? 0;
+    const now = filled.get(mouldKey(bench.part, fill, defined(fill.copies[0]))) ?? 0;
     const at = pieceVolume(item) * MESH_AT;
     return now >= at - HAIR * at && now - fill.each < at * (1 - HAIR);
   });

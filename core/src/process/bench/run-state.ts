@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
 import { cementMass, ratioCeiling, type Grade } from '../../mixing/mixes/index.js';
 import { loggedBatch, tintedMix, type PourLog, type CalculatedPart } from '../pours/index.js';
@@ -27,8 +28,8 @@ export interface BucketNow {
 
 /** A bucket as it really is: what was weighed in place of what was planned, the water that went in. */
 export function bucketNow(parts: readonly CalculatedPart[], run: Run, part: number, bucket: number): BucketNow {
-  const own = parts[part]!;
-  const bucketful = own.sheet.bucketfuls[bucket]!;
+  const own = defined(parts[part]);
+  const bucketful = defined(own.sheet.bucketfuls[bucket]);
   const key = bucketKey(part, bucket);
   const times = 1 + (run.more.get(key) ?? 0);
   const planned = [...bucketful.lines, ...bucketful.doses].map(({ materialId, mass }) => [materialId, mass.value] as const); // prettier-ignore
@@ -92,8 +93,8 @@ export interface PartNow {
 
 /** Where a mix of a pour stands: mass in is mass in the moulds, lost and left. */
 export function partNow(parts: readonly CalculatedPart[], steps: readonly Step[], run: Run, part: number): PartNow {
-  const buckets = parts[part]!.sheet.bucketfuls.map(({ at }) => bucketNow(parts, run, part, at));
-  const yields = parts[part]!.plan.learnedYield?.factor ?? 1;
+  const buckets = defined(parts[part]).sheet.bucketfuls.map(({ at }) => bucketNow(parts, run, part, at));
+  const yields = defined(parts[part]).plan.learnedYield?.factor ?? 1;
   const sum = (of: readonly BucketNow[]) => of.reduce((total, one) => total + one.made.value * yields, 0);
   const made = sum(buckets.filter(({ mixed }) => mixed));
   const toCome = sum(buckets.filter(({ mixed }) => !mixed));
@@ -163,7 +164,7 @@ export function castItems(
     plan.items.flatMap(({ count }, i) =>
       Array.from({ length: count }, (_, copy) => mouldKey(part, { item: i }, copy))
         .filter((key) => !run.skipped.has(key))
-        .map(() => items[i]!),
+        .map(() => defined(items[i])),
     ),
   );
 }

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import type { Grade } from '../../mixing/mixes/index.js';
 import type { FinishTry } from '../pours/index.js';
 import type { StepTimes } from './timeline.js';
@@ -111,6 +112,6 @@ export function runOf(events: readonly RunEvent[]): Run {
         break;
     }
   }
-  const latest = standing.filter(({ at }) => at === standing.at(-1)!.at);
+  const latest = standing.filter(({ at }) => at === defined(standing.at(-1)).at);
   return { times, weighed, water, grades, skipped, lost, more, tries, latest };
 }

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 /** What a scale showed at a time, ms; no mass where it shows none. */
 export interface ShownMass {
   readonly at: number;
@@ -26,14 +27,14 @@ export function stableReading(readings: readonly ShownMass[]): number | undefine
   if (!last || !isReading(last)) return undefined;
   const recent: ShownMass[] = [];
   for (let i = readings.length - 1; i >= 0; i--) {
-    const one = readings[i]!;
+    const one = defined(readings[i]);
     const next = recent.at(-1);
     if (!isReading(one) || (next && next.at - one.at > GAP)) break;
     recent.push(one);
     if (last.at - one.at >= STEADY_FOR) break;
   }
-  if (recent.length < FEWEST || last.at - recent.at(-1)!.at < STEADY_FOR) return undefined;
-  const masses = recent.map(({ mass }) => mass!);
+  if (recent.length < FEWEST || last.at - defined(recent.at(-1)).at < STEADY_FOR) return undefined;
+  const masses = recent.map(({ mass }) => defined(mass));
   if (Math.max(...masses) - Math.min(...masses) > 2 * last.step + 1e-9) return undefined;
   const mean = masses.reduce((sum, mass) => sum + mass, 0) / masses.length;
   return Math.round(mean / last.step) * last.step;

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { heightFor, rimOf, volumeTo, type ReleaseName } from '../../geometry/moulds/index.js';
 import { potLifeAndSet } from '../../mixing/mixes/index.js';
 import {
@@ -52,7 +53,7 @@ function heightAt({ plan, heights }: Bench, item: number, filled: number): numbe
   const key = `${item} ${filled.toFixed(2)}`;
   const known = heights.get(key);
   if (known !== undefined) return known;
-  const { shape, fillTo, ...laid } = plan.items[item]!;
+  const { shape, fillTo, ...laid } = defined(plan.items[item]);
   const to = fillTo ?? rimOf(shape);
   const height = Math.min(to, heightFor(shape, Math.min(filled + displacedBelow(laid), volumeTo(shape, to))));
   heights.set(key, height);
@@ -64,7 +65,7 @@ function mouldsOf(bench: Bench, fillings: readonly Filling[], filled?: Filled): 
     filling.copies.map((copy): StepMould => {
       const { item, name, layer, each } = filling;
       const key = mouldKey(bench.part, filling, copy);
-      const { count } = bench.plan.items[item]!;
+      const { count } = defined(bench.plan.items[item]);
       const told = {
         key,
         item,
@@ -111,7 +112,9 @@ function waitOn(
   const [same, other] = [true, false].map((like) => under.filter((one) => one.same === like).map(({ step }) => step));
   const { plan } = bench;
   const plastic = () => planLayerWait(plan, 'blended');
-  return waitFor(bucketful.wait, other!) ?? waitFor(same!.length > 0 ? plastic() : undefined, same!);
+  return (
+    waitFor(bucketful.wait, defined(other)) ?? waitFor(defined(same).length > 0 ? plastic() : undefined, defined(same))
+  );
 }
 
 /** What all steps of a bucketful have alike. */
@@ -194,8 +197,9 @@ function faceSteps(bench: Bench, bucketful: Bucketful, done: ReadonlySet<string>
   const full = bucketful.fillings
     .map((one) => ({ ...one, copies: one.copies.filter((copy) => done.has(mouldKey(part, one, copy))) }))
     .filter(({ copies }) => copies.length > 0);
-  const finishes = (one: Filling) => finishesOf(plan.items[one.item]!.piece, isPressed(bench, one), ways.finish);
-  const slabs = full.filter((one) => plan.items[one.item]!.piece === 'slab' && !isPressed(bench, one));
+  const finishes = (one: Filling) =>
+    finishesOf(defined(plan.items[one.item]).piece, isPressed(bench, one), ways.finish);
+  const slabs = full.filter((one) => defined(plan.items[one.item]).piece === 'slab' && !isPressed(bench, one));
   const whole = (moulds: readonly Filling[], each: number) => ({
     minutes: each * countOf(moulds),
     moulds: mouldsOf(bench, moulds),
@@ -212,7 +216,7 @@ function faceSteps(bench: Bench, bucketful: Bucketful, done: ReadonlySet<string>
     ...[...new Set(full.flatMap(finishes))].map((kind): Step => {
       const own = full.filter((one) => finishes(one).includes(kind));
       const [from, to] = finishShares[kind].map((share) => share * initialSet * MINUTES * windowFactor);
-      const window = { of: key(kind === 'smooth' ? 'press' : 'strike'), from: from!, to: to! };
+      const window = { of: key(kind === 'smooth' ? 'press' : 'strike'), from: defined(from), to: defined(to) };
       return { ...told, key: key(kind), kind, ...whole(own, EACH.finish / Math.max(1, ways.people)), window };
     }),
   ];
@@ -250,7 +254,7 @@ export function stepsOf(parts: readonly CalculatedPart[], ways: RunWays): Step[]
       ...mixingSteps(bench, bucketful),
       ...pressSteps(bench, bucketful, last),
       ...fillSteps(bench, bucketful, last, filled),
-      ...faceSteps(bench, bucketful, done[at]!),
+      ...faceSteps(bench, bucketful, defined(done[at])),
     ]);
   });
   const clean: Step = { key: 'clean', kind: 'clean', part: 0, minutes: CLEAN, hands: true, moulds: [] };

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { MINUTE } from '../../foundation/units/index.js';
 import { WORKABLE_SHARE } from '../pours/index.js';
 import { stepNames, type Step } from './steps.js';
@@ -90,7 +91,9 @@ const endOf = ({ placed }: Bench, key: string) => placed.get(key)?.end;
 /** The window of a finish once the face it waits for is struck off. */
 function windowOf(bench: Bench, { window }: Step): Span | undefined {
   const face = window && endOf(bench, window.of);
-  return face === undefined ? undefined : { from: face + window!.from * MINUTE, to: face + window!.to * MINUTE };
+  return face === undefined
+    ? undefined
+    : { from: face + defined(window).from * MINUTE, to: face + defined(window).to * MINUTE };
 }
 
 /** Does what waits for its window as far as it fits between two times; answers until when the hands are taken. */
@@ -126,7 +129,7 @@ const unbound = (kind: Step['kind']) => kind === 'wash' || kind === 'weigh' || k
 
 /** When a step may begin for the sake of the layer below: mixing so that the bucket is ready in time. */
 function heldUntil(bench: Bench, chain: readonly Step[], at: number): number {
-  const step = chain[at]!;
+  const step = defined(chain[at]);
   let lead = 0;
   for (const next of chain.slice(at)) {
     if (next.part !== step.part || next.bucket !== step.bucket) return -Infinity;
@@ -152,7 +155,7 @@ export function timelineOf(steps: readonly Step[], clock: Clock): Timeline {
     if (held > at) at = useHands(bench, at, held);
     if (unbound(step.kind)) at = finishReady(bench, at);
     const timed = put(bench, step, Math.max(at, held));
-    bench.waiting.push(...finishes.filter(({ window }) => window!.of === step.key));
+    bench.waiting.push(...finishes.filter(({ window }) => defined(window).of === step.key));
     if (!step.hands) useHands(bench, timed.start, timed.end);
     at = Math.max(at, timed.end);
   });

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { isPortland, strengthShare, type BinderClass } from '../../mixing/binders/index.js';
 import { ageBetween, type AgeCourse } from './maturity.js';
 
@@ -39,7 +40,7 @@ function runsOf(hours: readonly Hour[], holds: (hour: Hour) => boolean): { from:
   hours.forEach((one, i) => {
     if (!holds(one)) return;
     const last = runs[runs.length - 1];
-    if (last && i > 0 && holds(hours[i - 1]!)) last.to = one.hour;
+    if (last && i > 0 && holds(defined(hours[i - 1]))) last.to = one.hour;
     else runs.push({ from: one.hour, to: one.hour });
   });
   return runs;

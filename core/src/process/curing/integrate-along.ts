@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { requireNumber } from '../../foundation/units/index.js';
 import type { TemperatureReading } from './maturity.js';
 
@@ -15,7 +16,7 @@ export function placeIn(readings: readonly TemperatureReading[], hour: number): 
   let high = readings.length;
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (readings[middle]!.hour < hour) low = middle + 1;
+    if (defined(readings[middle]).hour < hour) low = middle + 1;
     else high = middle;
   }
   return low;
@@ -59,6 +60,6 @@ export function integrateAlong(
   let sum = 0;
   for (let piece = 0; piece < pieces; piece++)
     for (let i = 0; i < NODES.length; i++)
-      sum += WEIGHTS[i]! * speed(a.temperature + slope * (piece + (NODES[i]! + 1) / 2));
+      sum += defined(WEIGHTS[i]) * speed(a.temperature + slope * (piece + (defined(NODES[i]) + 1) / 2));
   return (sum * width) / pieces / 2;
 }

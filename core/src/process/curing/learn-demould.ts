@@ -1,4 +1,4 @@
-import { normalShare } from '../../foundation/math/index.js';
+import { normalShare, defined } from '../../foundation/math/index.js';
 import { Checker, figure, handbook, line, type Figure } from '../../foundation/units/index.js';
 
 /** How a demoulding went: clean, broken because it came too early, or hurt in some other way, which teaches nothing. */
@@ -81,7 +81,7 @@ const riskAt = (known: readonly Belief[], age: number) =>
 
 /** Shortest age whose risk is at most `risk`, equivalent hours; risk falls as the age grows. */
 function shortestAt(known: readonly Belief[], risk: number): number {
-  let [low, high] = [known[0]!.at - 1, known[known.length - 1]!.at + 1];
+  let [low, high] = [defined(known[0]).at - 1, defined(known[known.length - 1]).at + 1];
   for (let i = 0; i < HALVINGS; i++) {
     const middle = (low + high) / 2;
     if (riskAt(known, Math.exp(middle)) > risk) low = middle;

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { activation, arrhenius, type BinderClass } from '../../mixing/binders/index.js';
 import { integrateAlong, placeIn, valueAt } from './integrate-along.js';
 
@@ -28,7 +29,7 @@ function courseOf(
 ): AgeCourse {
   const ages = new Float64Array(readings.length);
   for (let i = 1; i < readings.length; i++)
-    ages[i] = ages[i - 1]! + integrateAlong(readings[i - 1]!, readings[i]!, speed, datum);
+    ages[i] = defined(ages[i - 1]) + integrateAlong(defined(readings[i - 1]), defined(readings[i]), speed, datum);
   return { readings, ages, speed, datum };
 }
 
@@ -48,10 +49,10 @@ export function gatheredAt(course: AgeCourse, hour: number): number {
   const last = readings.length - 1;
   if (last < 0) return 0;
   const next = placeIn(readings, hour);
-  if (next === 0) return (hour - readings[0]!.hour) * speedAt(course, readings[0]!.temperature);
-  const before = readings[next - 1]!;
-  if (next > last) return ages[last]! + (hour - before.hour) * speedAt(course, before.temperature);
-  return ages[next - 1]! + integrateAlong(before, { hour, temperature: valueAt(readings, hour) }, speed, datum);
+  if (next === 0) return (hour - defined(readings[0]).hour) * speedAt(course, defined(readings[0]).temperature);
+  const before = defined(readings[next - 1]);
+  if (next > last) return defined(ages[last]) + (hour - before.hour) * speedAt(course, before.temperature);
+  return defined(ages[next - 1]) + integrateAlong(before, { hour, temperature: valueAt(readings, hour) }, speed, datum);
 }
 
 /** Equivalent hours at 20 °C gathered between two hours of a course. Additive: what lies between is the sum of its parts. */
@@ -71,7 +72,7 @@ export function hourOfAge(course: AgeCourse, from: number, age: number, until: n
   let high = ages.length;
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (ages[middle]! < goal) low = middle + 1;
+    if (defined(ages[middle]) < goal) low = middle + 1;
     else high = middle;
   }
   const start = Math.max(from, readings[low - 1]?.hour ?? from);

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { requireNumber } from '../../foundation/units/index.js';
 import { faceWater } from './misting.js';
 
@@ -45,7 +46,7 @@ export function surfaceRecord(
     const width = (to - from) / steps;
     const { loss } = faceWater(evaporation, lightweight);
     for (let i = 0; i < steps; i++) {
-      while (waiting.length > 0 && waiting[0]! <= from + (i + 1) * width) {
+      while (waiting.length > 0 && defined(waiting[0]) <= from + (i + 1) * width) {
         waiting.shift();
         water = left;
       }

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { formatQuantity, type Finding, type FindingKey } from '../../foundation/units/index.js';
 import {
   narrowestGap,
@@ -136,7 +137,7 @@ export function judgedItems({ plan, figures: { mix, pieces }, context }: JudgedP
       item,
       plan,
       mix,
-      piece: pieces[at]!,
+      piece: defined(pieces[at]),
       way: placingOf(item, plan),
       gap: narrowest > POINTED ? narrowest : undefined,
       traits: context.moulds?.[item.mouldId],

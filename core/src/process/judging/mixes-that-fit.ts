@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { InputError } from '../../foundation/units/index.js';
 import type { BinderClass } from '../../mixing/binders/index.js';
 import { costPerLitre, type Mix, type MixConditions } from '../../mixing/mixes/index.js';
@@ -37,7 +38,8 @@ const countByHarm = ({ findings }: Judgement): [number, number, number] => {
   const of = (harm: number) => findings.filter((one) => one.harm === harm && one.aside === undefined).length;
   return [of(1), of(2), of(3)];
 };
-const compare = (a: readonly number[], b: readonly number[]) => a[0]! - b[0]! || a[1]! - b[1]! || a[2]! - b[2]!;
+const compare = (a: readonly number[], b: readonly number[]) =>
+  defined(a[0]) - defined(b[0]) || defined(a[1]) - defined(b[1]) || defined(a[2]) - defined(b[2]);
 
 function changeTold(before: PourFigures, after: PourFigures): string {
   const weight = (figures: PourFigures) => figures.pieces.reduce((sum, { dry, count }) => sum + dry.value * count, 0);

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { remedies, type Finding, type Remedy } from '../../foundation/units/index.js';
 import { isPortland } from '../../mixing/binders/index.js';
 import { consistency, calculateMix, potLifeAndSet, type Grade } from '../../mixing/mixes/index.js';
@@ -30,7 +31,7 @@ function gradeCost({ mix, conditions }: PourPlan, grade: Grade): string {
   const [before, after] = [mix.grade, grade].map(
     (one) => calculateMix({ ...mix, grade: one }, conditions).strength.value,
   );
-  return `28-day strength ${before!.toFixed(0)} → ${after!.toFixed(0)} MPa`;
+  return `28-day strength ${defined(before).toFixed(0)} → ${defined(after).toFixed(0)} MPa`;
 }
 
 /** A remedy that is another consistency, with its cost. */

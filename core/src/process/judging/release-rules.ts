@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { mouldMaterials, releases, releasesFor, type ReleaseName } from '../../geometry/moulds/index.js';
 import type { ItemRule } from './judged.js';
 
@@ -10,13 +11,13 @@ export const releaseRule: ItemRule = ({ item, traits, context: { release = trait
   if (!release || !material) return undefined;
   const suited = releasesFor(material);
   const [best] = suited;
-  const usual = { text: `Use ${releases[best!].name.toLowerCase()}.`, change: { release: best! } };
+  const usual = { text: `Use ${releases[defined(best)].name.toLowerCase()}.`, change: { release: defined(best) } };
   if (!suited.includes(release))
     return {
       key: 'release',
       harm: release === 'none' ? 2 : 3,
       text: `${item.name} is ${mouldMaterials[material].toLowerCase()}: ${release === 'none' ? 'without a release agent the cast sticks' : `${releases[release].name.toLowerCase()} is not usual on it`}.`,
-      reason: releases[best!].does,
+      reason: releases[defined(best)].does,
       basis: 'guide',
       remedies: [usual],
     };

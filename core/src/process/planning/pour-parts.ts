@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { InputError } from '../../foundation/units/index.js';
 import { withoutInserts } from '../../geometry/moulds/index.js';
 import { allScoops, scoopAs, type FindMaterial, type Scoop } from '../../mixing/materials/index.js';
@@ -86,8 +87,8 @@ function planOf(input: PourChoices, { view, items }: Share, sources: PourSources
   const scoop = scoopOf(input, scoops);
   return {
     items: items.map((at) => {
-      const { mouldId, count, fillTo, colouring, inset, without, ...item } = input.items[at]!;
-      const { name, shape, piece, meshOpening } = moulds.find(({ id }) => id === mouldId)!;
+      const { mouldId, count, fillTo, colouring, inset, without, ...item } = defined(input.items[at]);
+      const { name, shape, piece, meshOpening } = defined(moulds.find(({ id }) => id === mouldId));
       const mesh = item.mesh ?? meshOpening !== undefined;
       return {
         mouldId,
@@ -134,7 +135,7 @@ export function partsOf(input: PourChoices, sources: PourSources): PourPart[] {
     const { id: mixId, name: mixName, revision: mixRevision } = share.view;
     const plan = planOf(input, share, sources);
     const windows = windowFactor(sources.runs.filter((run) => run.mixId === mixId).flatMap(({ tries }) => tries));
-    return { mixId, mixName, mixRevision, colour: plan.colour!, items: share.items, plan, windows };
+    return { mixId, mixName, mixRevision, colour: defined(plan.colour), items: share.items, plan, windows };
   });
 }
 

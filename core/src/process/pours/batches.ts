@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { requireNumber } from '../../foundation/units/index.js';
 /** One mould to be filled, mL of mix it takes. */
 export interface Fill {
@@ -62,7 +63,7 @@ function put(batch: Batch, { id, volume: whole }: Fill, volume = whole): void {
 }
 
 function takeBack(batch: Batch): void {
-  batch.volume -= batch.parts.pop()!.volume;
+  batch.volume -= defined(batch.parts.pop()).volume;
   batch.moulds -= 1;
 }
 
@@ -128,10 +129,10 @@ function spread(batches: readonly Batch[], fills: readonly Fill[], limits: Batch
     for (const fill of fills)
       for (const batch of batches) {
         const room = Math.min(level - batch.volume, (limits.moulds - batch.moulds) * fill.volume);
-        const part = Math.min(left.get(fill)!, room);
+        const part = Math.min(defined(left.get(fill)), room);
         if (part <= NOTHING) continue;
         put(batch, fill, part);
-        left.set(fill, left.get(fill)! - part);
+        left.set(fill, defined(left.get(fill)) - part);
       }
   return [...left.values()].every((rest) => rest <= NOTHING * 10);
 }
@@ -150,7 +151,7 @@ function evenly(fills: readonly Fill[]): Fill[] {
   const found: Fill[] = [];
   let volume = 0;
   while (biggestFirst.length > 0) {
-    const next = (volume <= average * found.length ? biggestFirst.shift() : biggestFirst.pop())!;
+    const next = defined(volume <= average * found.length ? biggestFirst.shift() : biggestFirst.pop());
     found.push(next);
     volume += next.volume;
   }

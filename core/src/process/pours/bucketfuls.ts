@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
 import type { MeasuredBatch, ProposedWay } from '../../mixing/measuring/index.js';
 import {
@@ -94,11 +95,11 @@ function dealsOf(plan: PourPlan, { shares }: Turn, limits: BatchLimits) {
     })),
   );
   const inTime = splitIntoBatches(fills, limits);
-  const split = inTime ?? splitIntoBatches(fills, { ...limits, moulds: Infinity })!;
+  const split = inTime ?? defined(splitIntoBatches(fills, { ...limits, moulds: Infinity }));
   const byId = new Map(fills.map((fill) => [fill.id, fill]));
   const deals = split.dealt.map((parts) =>
     parts.map(({ id, volume }): Deal => {
-      const { share, copy } = byId.get(id)!;
+      const { share, copy } = defined(byId.get(id));
       return { share, copy, volume };
     }),
   );
@@ -113,7 +114,7 @@ function fillingsOf(plan: PourPlan, { shares }: Turn, deals: readonly Deal[]): F
   const stretch = stretchOf(plan);
   const found = new Map<string, Filling>();
   for (const { share, copy, volume } of deals) {
-    const { item, layer, at } = shares[share]!;
+    const { item, layer, at } = defined(shares[share]);
     const each = volume / stretch;
     const key = `${share} ${each.toFixed(3)}`;
     const before = found.get(key);
@@ -224,7 +225,7 @@ export function bucketfulsOf(plan: PourPlan): Bucketfuls {
       });
     });
   });
-  return { all, shared, big, inTime, way: way! };
+  return { all, shared, big, inTime, way: defined(way) };
 }
 
 /** Bucketfuls that are alike, one after another, with how many there are: the sheet tells one for all. */

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { staysPut } from '../../geometry/moulds/index.js';
 import type { PieceFigures } from './pieces.js';
 import type { PourPlan } from './plan.js';
@@ -25,7 +26,7 @@ export function cautionsFor(plan: PourPlan, pieces: readonly PieceFigures[]): Ca
     found.push({ step: 'place', text: 'This mix heats up as it sets: never cast a hand or any part of a body.' });
   }
   pieces.forEach(({ name, fresh }, i) => {
-    if (fresh.value <= plan.liftLimit && !staysPut(plan.items[i]!)) return;
+    if (fresh.value <= plan.liftLimit && !staysPut(defined(plan.items[i]))) return;
     found.push({
       step: 'place',
       text: `Fill ${name} where it is to set: full, it is not moved until its demoulding.`,

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import {
   cavityOf,
   copiesOf,
@@ -53,7 +54,7 @@ function meshCut({ shape, fillTo = rimOf(shape) }: PourItem): MeshCut | undefine
   const core = cores.find(({ bottom, top }) => bottom < half && top > half);
   if (core) {
     const [out, inside] = [outer, core].map((standing) => regionPerimeter(regionAt(standing, half)));
-    return fillTo <= 2 * MESH_COVER ? undefined : meshForWall((out! + inside!) / 2, fillTo);
+    return fillTo <= 2 * MESH_COVER ? undefined : meshForWall((defined(out) + defined(inside)) / 2, fillTo);
   }
   const { box } = regionAt(outer, half);
   const [length, width] = [box.x1 - box.x0, box.y1 - box.y0];

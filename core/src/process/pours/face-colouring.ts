@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { rimOf } from '../../geometry/moulds/index.js';
 import type { BandEdge, ColouringKind } from '../../mixing/tints/index.js';
 import { layersOf } from './layers.js';
@@ -20,7 +21,7 @@ export function faceColouringOf(item: PourItem): FaceColouring | undefined {
   const tops = kind === 'banded' ? layersOf({ ...item, colouring }).map(({ to }) => to / rim) : parts.map(() => 1);
   return {
     kind,
-    parts: parts.map(({ tint: { colour }, share }, i) => ({ colour, share, to: tops[i]! })),
+    parts: parts.map(({ tint: { colour }, share }, i) => ({ colour, share, to: defined(tops[i]) })),
     ...(edge && { edge }),
     ...(seed !== undefined && { seed }),
   };

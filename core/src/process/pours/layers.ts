@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { computed, figure, InputError, line, type Figure } from '../../foundation/units/index.js';
 import { heightFor, rimOf, volumeTo } from '../../geometry/moulds/index.js';
 import type { Dose } from '../../mixing/mixes/index.js';
@@ -17,7 +18,7 @@ type Coloured = Pick<PourItem, 'shape' | 'fillTo' | 'name' | 'inset'> & { readon
 
 function layerVolume(item: Coloured, i: number, to: number, volume: number): Figure {
   const { by = 'height', parts } = item.colouring;
-  const share = parts[i]!.share;
+  const share = defined(parts[i]).share;
   return figure(volume, 'mL', computed, [
     line(`Its share of the ${by}`, share * 100, '%'),
     line('Ends at', to, 'mm', 'from the bottom of the mould'),
@@ -69,14 +70,14 @@ export interface TintVolume {
 
 /** A body with a second tint's pigment strewn in at the end, for its share of the binder: one batch. */
 function swirled({ parts: [body, strewn] }: Colouring<PourTint>): PourTint {
-  const { tint } = body!;
-  const late = strewn!.tint.doses.map((dose) => ({ ...dose, amount: dose.amount * strewn!.share }));
+  const { tint } = defined(body);
+  const late = defined(strewn).tint.doses.map((dose) => ({ ...dose, amount: dose.amount * defined(strewn).share }));
   const both = [...tint.doses, ...late].map(({ material }) => material);
   const amount = (of: readonly Dose[], id: string) => of.find((dose) => dose.material.id === id)?.amount ?? 0;
   return {
     ...tint,
-    id: `${tint.id} ${strewn!.tint.id}`,
-    name: `${tint.name}, swirled with ${strewn!.tint.name}`,
+    id: `${tint.id} ${defined(strewn).tint.id}`,
+    name: `${tint.name}, swirled with ${defined(strewn).tint.name}`,
     doses: [...new Map(both.map((material) => [material.id, material])).values()].map((material) => ({
       material,
       amount: amount(tint.doses, material.id) + amount(late, material.id),

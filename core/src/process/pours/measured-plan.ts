@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { line, type WorkingLine } from '../../foundation/units/index.js';
 import {
   askedOf,
@@ -48,4 +49,4 @@ export const measuredLine = (factor: number): WorkingLine[] =>
 
 /** How a plan's first bucketful comes out in every way that the caster has the vessels for. @throws InputError */
 export const measuringChoicesOf = (plan: PourPlan, { bucketfuls }: Pick<Sheet, 'bucketfuls'>): MeasuringChoice[] =>
-  measuringChoices(askedOf(bucketfuls[0]!.measured), measuringOf(plan));
+  measuringChoices(askedOf(defined(bucketfuls[0]).measured), measuringOf(plan));

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { formatQuantity } from '../../foundation/units/index.js';
 import { rimOf } from '../../geometry/moulds/index.js';
 import { setsInMinutes } from '../../mixing/binders/index.js';
@@ -149,8 +150,8 @@ const leaf: Steps = ({ item: { shape } }) => {
 const pressed =
   (order: string): Steps =>
   ({ item: { shape, name } }) => [
-    step('before', `Stand the dowel for the drain where the floor of ${name} will be, and mark a pin at ${mm(shape.pressed!.thickness)}.`), // prettier-ignore
-    step('press', `${order} Each handful is pressed into the last, without a seam, ${mm(shape.pressed!.thickness)} thick everywhere.`, { tool: 'gloved hands' }), // prettier-ignore
+    step('before', `Stand the dowel for the drain where the floor of ${name} will be, and mark a pin at ${mm(defined(shape.pressed).thickness)}.`), // prettier-ignore
+    step('press', `${order} Each handful is pressed into the last, without a seam, ${mm(defined(shape.pressed).thickness)} thick everywhere.`, { tool: 'gloved hands' }), // prettier-ignore
     step('tap', 'Try it with the pin: at the floor, the corners, half way up and at the rim.', {
       tool: 'the marked pin',
     }),
@@ -220,7 +221,7 @@ export function placingsOf(plan: PourPlan, finish: Finish = 'broom', windowFacto
     const finishes = finishesOf(item.piece, item.shape.pressed !== undefined, finish).map((kind): PlacingStep => {
       const [from, to] = finishShares[kind].map((share) => share * told.initialSet * windowFactor);
       const [text, tool] = finishTexts[kind];
-      return step(kind, text, { tool, window: [from!, to!] });
+      return step(kind, text, { tool, window: [defined(from), defined(to)] });
     });
     const cover = step('cover', 'Cover it, out of sun and wind.');
     return { item: at, name: item.name, way, steps: [...all.slice(0, first + 1), ...mesh, ...all.slice(first + 1), ...finishes, cover] }; // prettier-ignore

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { Checker, InputError, type FieldIssue } from '../../foundation/units/index.js';
 import {
   layInset,
@@ -113,13 +114,13 @@ const [slow, quick]: WorkTimes[] = [
 ];
 /** How long things take to begin with: what sets in minutes is stirred for two and poured at once. */
 export const WORK_TIMES: Record<BinderClass, WorkTimes> = {
-  portland: slow!,
-  'high-early': slow!,
-  lime: slow!,
-  patch: slow!,
-  'fast-setting': quick!,
-  gypsum: quick!,
-  underlayment: quick!,
+  portland: defined(slow),
+  'high-early': defined(slow),
+  lime: defined(slow),
+  patch: defined(slow),
+  'fast-setting': defined(quick),
+  gypsum: defined(quick),
+  underlayment: defined(quick),
 };
 
 /** Step of a kitchen scale, g: what doses are weighed on where nothing else is said. */

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
 import { shoppingList, shortagesOf, type ShoppingLine } from '../../mixing/materials/index.js';
 import { unmeasured, type ProposedWay } from '../../mixing/measuring/index.js';
@@ -133,7 +134,7 @@ export function calculateSheet(given: PourPlan): Sheet {
   const amount = amountFigure(plan, pieces, whole.volume);
   const batch = scaleMasses(whole, 1 / count);
   const tinted = isTinted(given);
-  const one = bucketfuls[0]!;
+  const one = defined(bucketfuls[0]);
   const even = !tinted && alike(bucketfuls).length === 1;
   const order = plan.ways?.order ?? usualOrder(plan.binderClass);
   const water = waterPlan(plan.mix, batch, { moisture: plan.moisture, order, basis: mix.ratio.basis });

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { lightness } from '../../mixing/tints/index.js';
 import { tintVolumes, type TintVolume } from './layers.js';
 import type { PourItem, PourTint } from './plan.js';
@@ -48,7 +49,9 @@ export function turnsOf(items: readonly PourItem[]): Turn[] {
   }));
   const turns: Turn[] = [];
   for (;;) {
-    const heads = queues.flatMap((queue) => open(queue).map((layer) => ({ queue, layer, ...queue.parts[layer]! })));
+    const heads = queues.flatMap((queue) =>
+      open(queue).map((layer) => ({ queue, layer, ...defined(queue.parts[layer]) })),
+    );
     if (heads.length === 0) return turns;
     const { tint } = heads.reduce((pale, one) =>
       lightness(one.tint.colour) > lightness(pale.tint.colour) + 1e-9 ? one : pale,

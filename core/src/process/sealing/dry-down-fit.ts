@@ -1,4 +1,4 @@
-import { normalPoint, normalShare } from '../../foundation/math/index.js';
+import { normalPoint, normalShare, defined } from '../../foundation/math/index.js';
 
 /** A weighing: hours since the pour, g, the scale's step in g, and the air it stood in. */
 export interface Weighing {
@@ -112,7 +112,7 @@ function weighPoint(seen: readonly Seen[], prior: DryDownPrior, mean: number, ln
 
 /** Equal readings of a coarse scale share one rounding, however many they are: together they say no more about it than one. */
 function seenBy(weighings: readonly Weighing[], prior: DryDownPrior): Seen[] {
-  const start = weighings[0]!.hour;
+  const start = defined(weighings[0]).hour;
   return weighings.map((weighing) => {
     const alike = weighings.filter(({ mass, step }) => mass === weighing.mass && step === weighing.step).length;
     const shared = ((alike - 1) * weighing.step ** 2) / 12;
@@ -162,9 +162,9 @@ export function plausibleCurves(weighings: readonly Weighing[], prior: DryDownPr
   const curves: DryDownCurve[] = [];
   let passed = 0;
   for (let k = 0; k < points.length; k++) {
-    passed += weights[k]!;
+    passed += defined(weights[k]);
     while (curves.length < CURVES && ((curves.length + 0.5) / CURVES) * total <= passed) {
-      curves.push(drawCurve(points[k]!, curves.length));
+      curves.push(drawCurve(defined(points[k]), curves.length));
     }
   }
   return curves;
@@ -177,11 +177,11 @@ export function quantiles(values: readonly number[], ps: readonly number[]): num
     const at = p * (sorted.length - 1);
     const low = Math.floor(at);
     const high = Math.ceil(at);
-    return sorted[low]! + (sorted[high]! - sorted[low]!) * (at - low);
+    return defined(sorted[low]) + (defined(sorted[high]) - defined(sorted[low])) * (at - low);
   });
 }
 
 /** Value below which the share `p` of `values` lies. */
 export function quantile(values: readonly number[], p: number): number {
-  return quantiles(values, [p])[0]!;
+  return defined(quantiles(values, [p])[0]);
 }

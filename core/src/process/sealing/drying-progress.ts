@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 /** A rate that holds from an hour until the next one's. */
 export interface RateFrom {
   readonly hour: number;
@@ -10,14 +11,14 @@ export function dryingProgress(amount: number, from: number, rates: readonly Rat
   let at = from;
   let walked = 0;
   for (let i = 0; i < rates.length - 1; i++) {
-    const end = rates[i + 1]!.hour;
+    const end = defined(rates[i + 1]).hour;
     if (end <= at) continue;
-    const can = (end - at) * rates[i]!.rate;
-    if (can >= left) return at + left / rates[i]!.rate;
+    const can = (end - at) * defined(rates[i]).rate;
+    if (can >= left) return at + left / defined(rates[i]).rate;
     left -= can;
     walked += can;
     at = end;
   }
-  const mean = at > from ? walked / (at - from) : rates[rates.length - 1]!.rate;
+  const mean = at > from ? walked / (at - from) : defined(rates[rates.length - 1]).rate;
   return at + left / mean;
 }

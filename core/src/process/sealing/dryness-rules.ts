@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import type { BinderClass } from '../../mixing/binders/index.js';
 import type { DryDownPrior, Weighing } from './dry-down-fit.js';
 
@@ -84,7 +85,7 @@ export interface Judged {
 const gramsOf = (mass: number) => (mass < 10 ? mass.toFixed(1) : mass.toFixed(0));
 
 function countRule({ weighings, agree, lastStrays }: Judged): RuleStanding[] {
-  const last = weighings[weighings.length - 1]!.hour;
+  const last = defined(weighings[weighings.length - 1]).hour;
   const wanted = Math.max(0, WEIGHINGS_NEEDED - weighings.length);
   const disagree = wanted === 0 && (agree < WEIGHINGS_NEEDED || lastStrays);
   return [
@@ -112,8 +113,8 @@ function countRule({ weighings, agree, lastStrays }: Judged): RuleStanding[] {
 /** Each rule of the gate as it stands. The age is a matter of the clock: it is met once `leastHour` is past. */
 export function ruleStandings(judged: Judged): RuleStanding[] {
   const { weighings, bound, limit, limitTold, dryAt, leastHour } = judged;
-  const first = weighings[0]!.hour;
-  const last = weighings[weighings.length - 1]!.hour;
+  const first = defined(weighings[0]).hour;
+  const last = defined(weighings[weighings.length - 1]).hour;
   const span = last - first;
   return [
     ...countRule(judged),

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { figure, line, type Figure } from '../../foundation/units/index.js';
 import type { BinderClass } from '../../mixing/binders/index.js';
 import {
@@ -73,7 +74,7 @@ function heldSign(weighings: readonly Weighing[]): { days: number; within: numbe
   const within = Math.max(1, last.step);
   let from = last.hour;
   for (let i = weighings.length - 1; i >= 0; i--) {
-    const weighing = weighings[i]!;
+    const weighing = defined(weighings[i]);
     if (weighing.mass - last.mass > within) break;
     from = weighing.hour;
   }
@@ -162,8 +163,8 @@ function judge(given: readonly Weighing[], prior: DryDownPrior, binderClass: Bin
   const limit = waterLimit(prior, ways);
   if (weighings.length === 0) return { judgement: unweighed(leastHour, limit.grams), curves: [], first: 0, last: 0 };
   const { kept, curves, strays } = settleWeighings(weighings, prior);
-  const first = kept[0]!.hour;
-  const last = kept[kept.length - 1]!;
+  const first = defined(kept[0]).hour;
+  const last = defined(kept[kept.length - 1]);
   const water = curves.map((curve) => waterOn(curve, last.hour - first));
   const [low, middle, bound] = quantiles(water, [1 - BOUND, 0.5, BOUND]) as [number, number, number];
   const dry = bandOf(curves.map((curve) => first + hourUnder(curve, limit.grams)));
@@ -172,7 +173,7 @@ function judge(given: readonly Weighing[], prior: DryDownPrior, binderClass: Bin
   const rules = ruleStandings({
     weighings: kept,
     agree: errorsOff(kept, curves).filter((errors) => errors <= AGREES_WITHIN).length,
-    lastStrays: last.hour < weighings[weighings.length - 1]!.hour,
+    lastStrays: last.hour < defined(weighings[weighings.length - 1]).hour,
     bound,
     limit: limit.grams,
     limitTold: limit.told,

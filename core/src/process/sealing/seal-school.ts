@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import { sealers, type Sealer, type SealerClaim, type SealerKind } from '../../mixing/materials/index.js';
 import type { Side } from './coats.js';
 
@@ -132,7 +133,7 @@ const cautionsFor: Partial<Record<PieceUse, string>> = {
 
 /** Advice for what a piece is for, the handbook's section 13. At least one use; without any it is taken to stand indoors. */
 export function sealAdvice(uses: readonly PieceUse[]): SealAdvice {
-  const { use: _, ...school } = schools.find(({ use }) => uses.includes(use)) ?? schools[schools.length - 1]!;
+  const { use: _, ...school } = schools.find(({ use }) => uses.includes(use)) ?? defined(schools[schools.length - 1]);
   const ventilate = school.sealer
     ? ['Open the windows; rags with oil or solvent dry spread out, never in a heap.']
     : [];

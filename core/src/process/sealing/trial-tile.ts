@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import type { SealerKind } from '../../mixing/materials/index.js';
 import type { CoatTool } from './coats.js';
 
@@ -44,5 +45,5 @@ export function readTile({ tool, streaks, smells, bead, stain, liked, coats }: T
   ];
   const good = liked && bead !== 'soaks in' && stain !== 'stays' && streaks !== 'plain';
   const said = faults.length > 0 ? faults.join('; ') : 'it held off water and stains, without streaks';
-  return { good, told: `${said[0]!.toUpperCase()}${said.slice(1)}.` };
+  return { good, told: `${defined(said[0]).toUpperCase()}${said.slice(1)}.` };
 }

@@ -1,3 +1,4 @@
+import { defined } from '../../foundation/math/index.js';
 import {
   plausibleCurves,
   quantiles,
@@ -54,7 +55,7 @@ function expectedAt(curves: readonly DryDownCurve[], start: number, hour: number
 
 /** How far each weighing lies off the median curve, in its own errors. */
 export function errorsOff(weighings: readonly Weighing[], curves: readonly DryDownCurve[]): number[] {
-  const start = weighings[0]!.hour;
+  const start = defined(weighings[0]).hour;
   return weighings.map(
     (weighing) => Math.abs(weighing.mass - expectedAt(curves, start, weighing.hour).middle) / weighingError(weighing),
   );
@@ -69,10 +70,10 @@ function strayOf(weighings: readonly Weighing[], curves: readonly DryDownCurve[]
     .sort((a, b) => b.errors - a.errors)
     .slice(0, SUSPECTS);
   for (const { i } of suspects) {
-    const suspect = weighings[i]!;
+    const suspect = defined(weighings[i]);
     const kept = weighings.filter((_, k) => k !== i);
     const without = plausibleCurves(kept, prior);
-    const { middle, half } = expectedAt(without, kept[0]!.hour, suspect.hour);
+    const { middle, half } = expectedAt(without, defined(kept[0]).hour, suspect.hour);
     const spread = Math.hypot(weighingError(suspect), half / 1.2816);
     const agree = errorsOff(kept, without).every((errors) => errors <= AGREES_WITHIN);
     if (agree && Math.abs(suspect.mass - middle) > 2 * AGREES_WITHIN * spread)

@@ -1,4 +1,4 @@
-import { normalShare } from '../../foundation/math/index.js';
+import { normalShare, defined } from '../../foundation/math/index.js';
 import { setsInMinutes, strengthShare, type BinderClass } from '../../mixing/binders/index.js';
 import { sealers, type SealerKind } from '../../mixing/materials/index.js';
 import { agesAt, evaporationUnder, overFace, type Cover } from '../curing/index.js';
@@ -135,8 +135,8 @@ export function simulate(piece: SimulationPiece, choices: SimulationChoices): Si
   let atCoat = piece.loss;
   let coldest = Infinity;
   for (const hour of times) {
-    const aged = hour === 0 ? 0 : ages[hour]! - ages[hour - 1]!;
-    const { temperature } = temperatures[hour]!;
+    const aged = hour === 0 ? 0 : defined(ages[hour]) - defined(ages[hour - 1]);
+    const { temperature } = defined(temperatures[hour]);
     const evaporation = step(state, piece, choices, hour, aged);
     const strength = strengthShare(
       piece.binderClass,
@@ -149,7 +149,7 @@ export function simulate(piece: SimulationPiece, choices: SimulationChoices): Si
     hours.push({ hour, strength, evaporation, water, waterShare: water / piece.loss, temperature });
   }
   const early = normalShare(
-    (Math.log(0.65 * piece.demouldAge) - Math.log(Math.max(0.1, ages[Math.round(choices.demould)]!))) / 0.35,
+    (Math.log(0.65 * piece.demouldAge) - Math.log(Math.max(0.1, defined(ages[Math.round(choices.demould)])))) / 0.35,
   );
   return {
     hours,
@@ -157,7 +157,7 @@ export function simulate(piece: SimulationPiece, choices: SimulationChoices): Si
       breaks: early,
       dried: state.dried,
       coldestWhenWeak: coldest,
-      finalStrength: hours[SIMULATED]!.strength,
+      finalStrength: defined(hours[SIMULATED]).strength,
       expectedStrength: strengthShare(piece.binderClass, SIMULATED, 1),
       ...(choices.sealer && {
         coat: {
