@@ -126,14 +126,12 @@ function comingMix(
       });
     return found;
   };
-  const foundLines = lines.map(({ material, ...line }, i) => ({
-    ...line,
-    material: defined(find(material, `lines.${i}`)),
-  }));
-  const foundDoses = doses.map(({ material, ...dose }, i) => ({
-    ...dose,
-    material: defined(find(material, `doses.${i}`)),
-  }));
+  const withMaterial = <T extends { readonly material: string }>(rows: readonly T[], at: string) =>
+    rows.flatMap(({ material: name, ...row }, i) => {
+      const material = find(name, `${at}.${i}`);
+      return material ? [{ ...row, material }] : [];
+    });
+  const [foundLines, foundDoses] = [withMaterial(lines, 'lines'), withMaterial(doses, 'doses')];
   refuse(missing);
   const mix = { ...row, lines: foundLines, doses: foundDoses };
   checked(path, () => checkMix(mix));

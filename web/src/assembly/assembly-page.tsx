@@ -1,14 +1,10 @@
-import { useState } from 'react';
-import { bonds, bondsFor, jointUses, type Arrangement, type Bond, type JointUse, defined } from '@dewpot/core';
+import { bonds, jointUses, type Arrangement, type JointUse } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
-import { Link, useNavigate, useSearchParams } from 'react-router';
-import { v7 as uuid } from 'uuid';
+import { Link, useSearchParams } from 'react-router';
 import { shelfQuery } from '../api/casts';
 import { Button, buttonClass } from '../ui/button';
 import { Known } from '../ui/known';
-import { useJoin } from '../api/finish';
-import { useAir, useSession } from '../api/session';
 import { lookToday } from '../ui/casts/reading';
 import { Choice } from '../ui/choice';
 import { Picks } from '../ui/picks';
@@ -17,8 +13,8 @@ import { Busy, Empty, Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { useNow } from '../ui/use-now';
 import { ArticleAnswers } from './article-answers';
-import { PartsList, type ArticlePartRow } from './parts-list';
-import { useArticle } from './use-article';
+import { PartsList } from './parts-list';
+import { useJoining, type Joining as Join } from './use-joining';
 
 const arrangementWords: Record<Arrangement, string> = {
   stacked: 'Standing on one another',
@@ -32,9 +28,6 @@ const useWords: Record<JointUse, string> = {
   food: 'food',
   load: 'people or loads on it',
 };
-/** Without air in sight. */
-const USUAL = 18;
-
 const canBeJoined = ({ stage, snapshot }: CastView) =>
   (stage === 'damp' || stage === 'drying' || stage === 'sealed') && !snapshot.article;
 
@@ -64,114 +57,99 @@ export function JoinPage() {
 }
 
 function Joining({ casts }: { casts: readonly CastView[] }) {
-  const [search] = useSearchParams();
-  const navigate = useNavigate();
-  const now = useNow();
-  const { liftLimit } = useSession().workshop;
-  const temperature = useAir().data?.now.temperature ?? USUAL;
-  const join = useJoin();
-  const [id] = useState(() => uuid());
-  const [parts, setParts] = useState<readonly ArticlePartRow[]>(() => {
-    const asked = search.getAll('with');
-    const found = asked.flatMap((one) => casts.find(({ id: key }) => key === one) ?? []);
-    // Like pots stand rim on rim.
-    return found.map((cast, i) => ({ cast, over: i === 1 && cast.mouldId === defined(found[0]).mouldId }));
-  });
-  const [arrangement, setArrangement] = useState<Arrangement>(
-    parts[0]?.cast.snapshot.piece === 'panel' ? 'panel box' : 'stacked',
-  );
-  const [uses, setUses] = useState<readonly JointUse[]>(['outdoors']);
-  const [chosen, setBond] = useState<Bond>();
-  const [name, setName] = useState('');
-  const holds = bondsFor(uses);
-  const bond = chosen ?? holds[0] ?? 'mortar';
-  const figures = useArticle({ parts, arrangement, bond, uses, temperature, liftLimit });
-  const called = name.trim() || parts.map(({ cast }) => cast.snapshot.mouldName).join(' on ');
-  const send = () =>
-    join.mutate(
-      {
-        id,
-        at: Date.now(),
-        name: called.slice(0, 80),
-        arrangement,
-        bond,
-        uses: [...uses],
-        parts: parts.map(({ cast, over }) => ({ castId: cast.id, over })),
-      },
-      { onSuccess: (article) => void navigate(`/casts/${article.id}`) },
-    );
-  const look = parts.length > 0 ? lookToday(defined(parts[0]).cast, now) : undefined;
+  const joining = useJoining(casts);
+  const { parts, setParts, arrangement, bond, figures } = joining;
   return (
     <div className="mx-auto grid max-w-7xl gap-4 p-4 lg:grid-cols-[22rem_minmax(0,1fr)]">
       <div className="space-y-4">
-        <section className="card-slab" aria-label="The whole">
-          <h1 className="text-3xl">Join</h1>
-          <div className="grid min-h-64 place-items-center">
-            {look ? (
-              <PieceThumb
-                shape={defined(parts[0]).cast.snapshot.shape}
-                colour={look.colour}
-                size={250}
-                parts={(arrangement === 'stacked' ? parts : parts.slice(0, 1)).map(({ cast, over }) => {
-                  const { colour, faceColouring } = lookToday(cast, now);
-                  return { shape: cast.snapshot.shape, over, colour, faceColouring };
-                })}
-              />
-            ) : (
-              <p className="quiet text-center">Take the parts from the shelf, the lowest first.</p>
-            )}
-          </div>
-        </section>
+        <Whole joining={joining} />
         <PartsList casts={casts} parts={parts} stacked={arrangement === 'stacked'} onChange={setParts} />
       </div>
       <div className="min-w-0 space-y-4">
-        <section className="card-slab space-y-4" aria-label="How">
-          <Choice
-            legend="How do they stand?"
-            options={(Object.keys(arrangementWords) as Arrangement[]).map((value) => ({
-              value,
-              label: arrangementWords[value],
-            }))}
-            value={arrangement}
-            onChange={setArrangement}
-          />
-          <Picks
-            legend="What must the joints stand?"
-            options={jointUses.map((value) => ({ value, label: useWords[value] }))}
-            value={uses}
-            onChange={setUses}
-          />
-          <Choice
-            legend="Held by"
-            options={holds.map((value) => ({ value, label: bonds[value].name }))}
-            value={bond}
-            onChange={setBond}
-          />
-          <p className="quiet text-sm">
-            {bonds[bond].how} Hot glue is not in this list: on concrete it lets go by itself.
-          </p>
-        </section>
+        <HowJoined joining={joining} />
         {figures && <ArticleAnswers figures={figures} parts={parts} bond={bond} />}
-        <section className="card-slab space-y-3" aria-label="Join them">
-          <TextField
-            label="What is it called?"
-            value={name}
-            maxLength={80}
-            placeholder={called || 'Two-tier planter'}
-            onChange={({ target }) => setName(target.value)}
-          />
-          <Failure error={join.error} />
-          <Button
-            look="main"
-            size="bench"
-            className="w-full text-lg"
-            disabled={parts.length < 2 || join.isPending}
-            onClick={send}
-          >
-            {parts.length < 2 ? 'Take two parts or more' : 'Joined just now'}
-          </Button>
-        </section>
+        <JoinThem joining={joining} />
       </div>
     </div>
+  );
+}
+
+/** The whole as it will stand. */
+function Whole({ joining: { parts, arrangement } }: { joining: Join }) {
+  const now = useNow();
+  const lowest = parts[0]?.cast;
+  return (
+    <section className="card-slab" aria-label="The whole">
+      <h1 className="text-3xl">Join</h1>
+      <div className="grid min-h-64 place-items-center">
+        {lowest ? (
+          <PieceThumb
+            shape={lowest.snapshot.shape}
+            colour={lookToday(lowest, now).colour}
+            size={250}
+            parts={(arrangement === 'stacked' ? parts : parts.slice(0, 1)).map(({ cast, over }) => {
+              const { colour, faceColouring } = lookToday(cast, now);
+              return { shape: cast.snapshot.shape, over, colour, faceColouring };
+            })}
+          />
+        ) : (
+          <p className="quiet text-center">Take the parts from the shelf, the lowest first.</p>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function HowJoined({ joining }: { joining: Join }) {
+  const { arrangement, setArrangement, uses, setUses, holds, bond, setBond } = joining;
+  return (
+    <section className="card-slab space-y-4" aria-label="How">
+      <Choice
+        legend="How do they stand?"
+        options={(Object.keys(arrangementWords) as Arrangement[]).map((value) => ({
+          value,
+          label: arrangementWords[value],
+        }))}
+        value={arrangement}
+        onChange={setArrangement}
+      />
+      <Picks
+        legend="What must the joints stand?"
+        options={jointUses.map((value) => ({ value, label: useWords[value] }))}
+        value={uses}
+        onChange={setUses}
+      />
+      <Choice
+        legend="Held by"
+        options={holds.map((value) => ({ value, label: bonds[value].name }))}
+        value={bond}
+        onChange={setBond}
+      />
+      <p className="quiet text-sm">{bonds[bond].how} Hot glue is not in this list: on concrete it lets go by itself.</p>
+    </section>
+  );
+}
+
+function JoinThem({ joining: { parts, name, setName, called, join, send } }: { joining: Join }) {
+  return (
+    <section className="card-slab space-y-3" aria-label="Join them">
+      <TextField
+        label="What is it called?"
+        value={name}
+        maxLength={80}
+        placeholder={called || 'Two-tier planter'}
+        onChange={({ target }) => setName(target.value)}
+      />
+      <Failure error={join.error} />
+      <Button
+        look="main"
+        size="bench"
+        className="w-full text-lg"
+        disabled={parts.length < 2 || join.isPending}
+        onClick={send}
+      >
+        {parts.length < 2 ? 'Take two parts or more' : 'Joined just now'}
+      </Button>
+    </section>
   );
 }

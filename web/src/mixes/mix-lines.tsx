@@ -1,23 +1,10 @@
-import { memo, useEffect, useRef, useState } from 'react';
-import {
-  changeHolding,
-  heldInWords,
-  lineToldBy,
-  usualBinderClass,
-  type Held,
-  type PartsBy,
-  defined,
-} from '@dewpot/core';
-import type { MixInput, StoreView } from '@dewpot/contract';
+import { memo } from 'react';
+import { heldInWords, type Held, type PartsBy } from '@dewpot/core';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';
-import { sayRefusal } from '../ui/input-error-message';
 import { SelectField } from '../ui/select-field';
-import { resolveMix, withRecipe } from './resolve';
-import type { CalculatedMix } from './use-calculated-mix';
-
-type Line = MixInput['lines'][number];
+import { useMixLines, type Line, type LineDoes, type MixLinesProps } from './use-mix-lines';
 
 const holds: readonly { readonly value: Held | ''; readonly label: string }[] = [
   { value: '', label: 'nothing: only that line changes' },
@@ -25,68 +12,11 @@ const holds: readonly { readonly value: Held | ''; readonly label: string }[] = 
 ];
 
 /** The lines of a recipe, in the order in which they go into the bucket. */
-export function MixLines({
-  draft,
-  calculated,
-  store,
-  onChange,
-}: {
-  draft: MixInput;
-  calculated: CalculatedMix;
-  store: StoreView;
-  onChange: (draft: MixInput) => void;
-}) {
+export function MixLines(props: MixLinesProps) {
+  const { draft, calculated, store } = props;
   const { lines, by } = draft;
   const { errors } = calculated;
-  const [hold, setHold] = useState<Held | ''>('');
-  const [refused, setRefused] = useState<string>();
-  // What a line is held against: the recipe as it was when the line was entered, so that digits half typed leave no trace.
-  const before = useRef({ draft, calculated });
-  const put = (next: Line[]) => onChange({ ...draft, lines: next });
-  // Another binder sets otherwise; how it sets stays as it was chosen while its binder does.
-  const putMaterials = (next: Line[]) => {
-    const binderClass = usualBinderClass(resolveMix({ ...draft, lines: next }, store.materials));
-    const changed = binderClass !== undefined && binderClass !== usualBinderClass(calculated.mix);
-    onChange({ ...draft, lines: next, ...(changed && { binderClass }) });
-  };
-  const type = (at: number, parts: number) => {
-    setRefused(undefined);
-    const plain = () => put(lines.map((one, i) => (i === at ? { ...one, parts } : one)));
-    if (!hold || !(parts > 0)) return plain();
-    const { mix, conditions } = before.current.calculated;
-    try {
-      onChange(withRecipe(draft, changeHolding(mix, { line: at, parts, hold }, conditions)));
-    } catch (error) {
-      setRefused(sayRefusal(error));
-      plain();
-    }
-  };
-  const swap = (at: number, other: number) => {
-    const moved = [...lines];
-    [moved[at], moved[other]] = [defined(moved[other]), defined(moved[at])];
-    put(moved);
-  };
-  const turn = (at: number, to: PartsBy) => {
-    const { parts } = lineToldBy(defined(calculated.mix.lines[at]), by, to);
-    const { materialId } = defined(lines[at]);
-    put(lines.map((one, i) => (i === at ? { materialId, parts, ...(to !== by && { by: to }) } : one)));
-  };
-  const begin = () => {
-    before.current = { draft, calculated };
-  };
-  const leave = (at: number) => putMaterials(lines.filter((_, i) => i !== at));
-  // Rows that did not change are not drawn again: what they do is looked up when it is done.
-  const latest = useRef({ type, swap, turn, begin, leave });
-  useEffect(() => {
-    latest.current = { type, swap, turn, begin, leave };
-  });
-  const [does] = useState<LineDoes>(() => ({
-    begin: () => latest.current.begin(),
-    type: (at, parts) => latest.current.type(at, parts),
-    move: (at, to) => latest.current.swap(at, to),
-    turn: (at, to) => latest.current.turn(at, to),
-    leave: (at) => latest.current.leave(at),
-  }));
+  const { does, hold, setHold, refused, add } = useMixLines(props);
   const unused = store.materials.filter(
     ({ id, kind }) => kind !== 'additive' && kind !== 'sealer' && lines.every(({ materialId }) => materialId !== id),
   );
@@ -117,7 +47,7 @@ export function MixLines({
         className="select select-bordered mt-2 h-12 w-full"
         aria-label="Add a material"
         value=""
-        onChange={(event) => putMaterials([...lines, { materialId: event.target.value, parts: 1 }])}
+        onChange={(event) => add(event.target.value)}
       >
         <option value="" disabled>
           Add a material, in parts by {by}…
@@ -137,15 +67,6 @@ export function MixLines({
       />
     </div>
   );
-}
-
-/** What can be done with a line, by its index. */
-interface LineDoes {
-  readonly begin: () => void;
-  readonly type: (at: number, parts: number) => void;
-  readonly move: (at: number, to: number) => void;
-  readonly turn: (at: number, to: PartsBy) => void;
-  readonly leave: (at: number) => void;
 }
 
 const LineRow = memo(function LineRow({

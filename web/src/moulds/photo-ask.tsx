@@ -1,5 +1,5 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { InputError, measureTrace, type PhotoPoint, type PhotoTrace, type TracedOutline, defined } from '@dewpot/core';
+import { useState } from 'react';
+import { InputError, measureTrace, type PhotoTrace, type TracedOutline, defined } from '@dewpot/core';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { pixelsOf, useAddress } from '../ui/picture';
@@ -7,9 +7,7 @@ import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';
 import type { Start } from './starts';
 import type { Work } from '../workers/use-worker';
-
-/** Points of the outline that can be dragged. */
-const HANDLES = 60;
+import { TraceDrawing } from './trace-drawing';
 
 function measure(
   trace: PhotoTrace,
@@ -21,6 +19,28 @@ function measure(
     if (!(error instanceof InputError)) throw error;
     return { wrong: `${defined(error.issues[0]).message} ${defined(error.issues[0]).remedy}` };
   }
+}
+
+type OnPhoto = 'leaf' | 'tray';
+
+/** A mould of what was traced: a leaf cast on sand, or a slab of the outline. */
+function startFrom(name: string, what: OnPhoto, { outline, area }: TracedOutline): Start {
+  return {
+    key: `photo-${name}`,
+    name,
+    hint: 'Traced from a photo.',
+    flexibility: 'flexible',
+    piece: what === 'leaf' ? 'leaf' : 'slab',
+    ...(what === 'leaf' && { material: 'sand', once: true, remake: 'The mound of damp sand, and a fresh leaf' }),
+    shape: {
+      outer:
+        what === 'leaf'
+          ? { kind: 'leaf', area, middle: 20, edge: 12, rise: 60, outline }
+          : { kind: 'prism', outline, depth: 45, draft: 0 },
+      cores: [],
+      inserts: [],
+    },
+  };
 }
 
 /** A leaf or a tray on a photo beside a card: found, corrected by dragging, measured. */
@@ -38,7 +58,7 @@ export function PhotoAsk({
   const units = useUnits();
   const address = useAddress(file);
   const [card, setCard] = useState({ cardWidth: 85.6, cardHeight: 54 });
-  const [what, setWhat] = useState<'leaf' | 'tray'>('leaf');
+  const [what, setWhat] = useState<OnPhoto>('leaf');
   const [size, setSize] = useState<{ width: number; height: number }>();
   const [trace, setTrace] = useState<PhotoTrace>();
   const look = async () => {
@@ -47,25 +67,6 @@ export function PhotoAsk({
     setTrace(await work.run<PhotoTrace>((files, progress) => files.trace(pixels, card, progress)));
   };
   const { traced, wrong } = trace ? measure(trace, card) : {};
-  const make = (found: TracedOutline) => {
-    const outline = found.outline;
-    onStart({
-      key: `photo-${name}`,
-      name,
-      hint: 'Traced from a photo.',
-      flexibility: 'flexible',
-      piece: what === 'leaf' ? 'leaf' : 'slab',
-      ...(what === 'leaf' && { material: 'sand', once: true, remake: 'The mound of damp sand, and a fresh leaf' }),
-      shape: {
-        outer:
-          what === 'leaf'
-            ? { kind: 'leaf', area: found.area, middle: 20, edge: 12, rise: 60, outline }
-            : { kind: 'prism', outline, depth: 45, draft: 0 },
-        cores: [],
-        inserts: [],
-      },
-    });
-  };
   const side = (label: string, field: 'cardWidth' | 'cardHeight') => (
     <QuantityField
       label={label}
@@ -112,104 +113,30 @@ export function PhotoAsk({
             {wrong}
           </p>
         )}
-        {traced && (
-          <>
-            <dl className="grid grid-cols-2 gap-3">
-              <div>
-                <dt className="quiet text-sm">Its area</dt>
-                <dd className="numeral text-2xl">{units.say(traced.area, 'mm²')}</dd>
-              </div>
-              <div>
-                <dt className="quiet text-sm">Round its edge</dt>
-                <dd className="numeral text-2xl">{units.say(traced.perimeter, 'mm')}</dd>
-              </div>
-            </dl>
-            <p className="quiet text-sm">Drag a corner of the card or a point of the outline where it is off.</p>
-            <Button look="main" size="tall" className="w-full" onClick={() => make(traced)}>
-              Make a mould of it
-            </Button>
-          </>
-        )}
+        {traced && <Traced traced={traced} onMake={() => onStart(startFrom(name, what, traced))} />}
       </section>
     </div>
   );
 }
 
-interface TraceDrawingProps {
-  readonly address: string;
-  readonly size: { readonly width: number; readonly height: number };
-  readonly trace: PhotoTrace;
-  readonly onChange: (trace: PhotoTrace) => void;
-}
-
-/** Card and outline over the photo, their points dragged or moved by the arrow keys. */
-function TraceDrawing({ address, size: { width, height }, trace, onChange }: TraceDrawingProps) {
-  const svg = useRef<SVGSVGElement>(null);
-  const every = Math.max(1, Math.ceil(trace.outline.length / HANDLES));
-  const unit = Math.max(width, height) / 700;
-  const put = (which: 'card' | 'outline', i: number, at: PhotoPoint) =>
-    onChange({ ...trace, [which]: trace[which].map((p, k) => (k === i ? at : p)) });
-  const handle = (which: 'card' | 'outline', i: number) => {
-    const [x, y] = defined(trace[which][i]);
-    const drag = (event: PointerEvent) => {
-      if (event.buttons === 0 || !svg.current) return;
-      const box = svg.current.getBoundingClientRect();
-      put(which, i, [
-        ((event.clientX - box.left) / box.width) * width,
-        ((event.clientY - box.top) / box.height) * height,
-      ]);
-    };
-    const key = (event: KeyboardEvent) => {
-      const steps: Record<string, PhotoPoint> = {
-        ArrowLeft: [-1, 0],
-        ArrowRight: [1, 0],
-        ArrowUp: [0, -1],
-        ArrowDown: [0, 1],
-      };
-      const step = steps[event.key];
-      if (!step) return;
-      event.preventDefault();
-      put(which, i, [x + step[0], y + step[1]]);
-    };
-    return (
-      <circle
-        key={`${which}-${i}`}
-        cx={x}
-        cy={y}
-        r={(which === 'card' ? 7 : 4.5) * unit}
-        tabIndex={0}
-        role="button"
-        aria-label={which === 'card' ? `Corner ${i + 1} of the card` : `Point ${i + 1} of the outline`}
-        fill={which === 'card' ? 'var(--color-accent)' : 'var(--color-secondary)'}
-        stroke="#fff"
-        strokeWidth={1.5 * unit}
-        className="cursor-move"
-        onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
-        onPointerMove={drag}
-        onKeyDown={key}
-      />
-    );
-  };
-  const path = (points: readonly PhotoPoint[]) => `M${points.map((p) => p.join(' ')).join('L')}Z`;
+function Traced({ traced, onMake }: { traced: TracedOutline; onMake: () => void }) {
+  const units = useUnits();
   return (
-    <svg
-      ref={svg}
-      viewBox={`0 0 ${width} ${height}`}
-      className="block w-full touch-none select-none"
-      role="group"
-      aria-label="Card and outline on the photo"
-    >
-      <image href={address} width={width} height={height} preserveAspectRatio="none" />
-      <path
-        d={path(trace.outline)}
-        fill="var(--color-secondary)"
-        fillOpacity={0.25}
-        stroke="var(--color-secondary)"
-        strokeWidth={2 * unit}
-      />
-      <path d={path(trace.card)} fill="none" stroke="var(--color-accent)" strokeWidth={2.5 * unit} />
-      {trace.card.map((_, i) => handle('card', i))}
-      {trace.outline.flatMap((_, i) => (i % every === 0 ? [handle('outline', i)] : []))}
-    </svg>
+    <>
+      <dl className="grid grid-cols-2 gap-3">
+        <div>
+          <dt className="quiet text-sm">Its area</dt>
+          <dd className="numeral text-2xl">{units.say(traced.area, 'mm²')}</dd>
+        </div>
+        <div>
+          <dt className="quiet text-sm">Round its edge</dt>
+          <dd className="numeral text-2xl">{units.say(traced.perimeter, 'mm')}</dd>
+        </div>
+      </dl>
+      <p className="quiet text-sm">Drag a corner of the card or a point of the outline where it is off.</p>
+      <Button look="main" size="tall" className="w-full" onClick={onMake}>
+        Make a mould of it
+      </Button>
+    </>
   );
 }

@@ -29,6 +29,15 @@ function Step({ n, title, children }: { n: number; title: string; children: Reac
   );
 }
 
+/** How a sheet's buckets are to be told: one for all, or each by itself. */
+function bucketsOf({ bucketfuls, batches: { count } }: Sheet) {
+  const turns = alike(bucketfuls);
+  const tinted = turns.some(({ one }) => one.tint);
+  return { turns, tinted, inTurns: tinted || turns.length > 1, count };
+}
+
+type Buckets = ReturnType<typeof bucketsOf>;
+
 /** The mixing sheet: what goes into the bucket in order, in the caster's own scoops and in grams. */
 export function SheetView({
   sheet,
@@ -39,38 +48,13 @@ export function SheetView({
   placings: readonly Placing[];
   tappable?: boolean;
 }) {
-  const units = useUnits();
-  const { batch, batches, bucketfuls, amount, leftover, cost, warnings, method, even, way } = sheet;
-  const turns = alike(bucketfuls);
-  const tinted = turns.some(({ one }) => one.tint);
-  const inTurns = tinted || turns.length > 1;
-  const { count } = batches;
-  // Less than half a millilitre is neither missing nor left over.
-  const short = leftover.value < -0.5;
+  const { batch, warnings, way } = sheet;
+  const buckets = bucketsOf(sheet);
+  const { turns, tinted, inTurns, count } = buckets;
+  const each = tinted ? ', tint by tint' : inTurns ? ', bucket by bucket' : count > 1 ? ', for each batch' : '';
   return (
     <div>
-      <div className="grid grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-4">
-        <BigFigure label="To mix in all" figure={amount} />
-        <div>
-          <p className="quiet text-sm">In batches</p>
-          <p className="numeral text-3xl">{count}</p>
-          <p className="quiet text-sm">
-            {tinted
-              ? 'tint by tint'
-              : inTurns
-                ? 'each as it is told below'
-                : count > 1
-                  ? `alike, ${units.say(batch.volume, 'mL')} each`
-                  : 'one bucketful'}
-          </p>
-        </div>
-        <BigFigure
-          label={short ? 'Falls short by' : 'Left over'}
-          figure={{ ...leftover, value: Math.abs(leftover.value) }}
-        />
-        <BigFigure label="Workable for" figure={sheet.potLife} />
-        {cost && <BigFigure label="Materials" figure={cost} />}
-      </div>
+      <Totals sheet={sheet} buckets={buckets} />
       {warnings.length > 0 && (
         <ul className="border-warning my-3 space-y-1 border-l-4 pl-3">
           {warnings.map((warning) => (
@@ -78,23 +62,9 @@ export function SheetView({
           ))}
         </ul>
       )}
-      {even && (
-        <p className="my-2">
-          It comes out even{' '}
-          {[
-            even.spare !== undefined && `with ${Math.round(even.spare * 100)} % spare`,
-            even.count !== undefined && `for ${even.count} moulds`,
-          ]
-            .filter(Boolean)
-            .join(', or ')}
-          .
-        </p>
-      )}
+      <ComesOutEven even={sheet.even} />
       <div className="mt-2">
-        <Step
-          n={1}
-          title={`Measure ${wayNames[way.way].toLowerCase()}${tinted ? ', tint by tint' : inTurns ? ', bucket by bucket' : count > 1 ? ', for each batch' : ''}`}
-        >
+        <Step n={1} title={`Measure ${wayNames[way.way].toLowerCase()}${each}`}>
           <Cautions sheet={sheet} step="measure" />
           {inTurns ? (
             <BucketTurns turns={turns} tappable={tappable} />
@@ -104,13 +74,7 @@ export function SheetView({
         </Step>
         <Step n={2} title="Mix">
           <Cautions sheet={sheet} step="mix" />
-          <ol className="mb-3 list-decimal space-y-0.5 pl-6">
-            {method.map(({ text, why }) => (
-              <li key={text}>
-                {text} {why && <span className="quiet text-sm">({why})</span>}
-              </li>
-            ))}
-          </ol>
+          <Method steps={sheet.method} />
           {!inTurns && <WaterSlab water={batch.water} />}
         </Step>
         <Step n={3} title="Place">
@@ -119,22 +83,81 @@ export function SheetView({
         </Step>
         <Step n={4} title="What comes out">
           <Cautions sheet={sheet} step="lift" />
-          <ul className="divide-base-300 divide-y">
-            {sheet.pieces.map((piece, i) => (
-              <li key={i} className="grid gap-x-4 py-2 sm:grid-cols-[1fr_auto_auto]">
-                <span className="font-semibold">
-                  {piece.count} × {piece.name}
-                </span>
-                <span>{units.sayFigure(piece.fresh)} fresh</span>
-                <span>
-                  {units.sayFigure(piece.dry)} dry <FigureWorking figure={piece.dry} label="Why?" />
-                </span>
-              </li>
-            ))}
-          </ul>
+          <Pieces pieces={sheet.pieces} />
           <Cautions sheet={sheet} step="clean" />
         </Step>
       </div>
     </div>
+  );
+}
+
+function Totals({ sheet, buckets: { tinted, inTurns, count } }: { sheet: Sheet; buckets: Buckets }) {
+  const units = useUnits();
+  const { amount, batch, leftover, potLife, cost } = sheet;
+  // Less than half a millilitre is neither missing nor left over.
+  const short = leftover.value < -0.5;
+  return (
+    <div className="grid grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-4">
+      <BigFigure label="To mix in all" figure={amount} />
+      <div>
+        <p className="quiet text-sm">In batches</p>
+        <p className="numeral text-3xl">{count}</p>
+        <p className="quiet text-sm">
+          {tinted
+            ? 'tint by tint'
+            : inTurns
+              ? 'each as it is told below'
+              : count > 1
+                ? `alike, ${units.say(batch.volume, 'mL')} each`
+                : 'one bucketful'}
+        </p>
+      </div>
+      <BigFigure
+        label={short ? 'Falls short by' : 'Left over'}
+        figure={{ ...leftover, value: Math.abs(leftover.value) }}
+      />
+      <BigFigure label="Workable for" figure={potLife} />
+      {cost && <BigFigure label="Materials" figure={cost} />}
+    </div>
+  );
+}
+
+function ComesOutEven({ even }: { even: Sheet['even'] }) {
+  if (!even) return null;
+  const ways = [
+    even.spare !== undefined && `with ${Math.round(even.spare * 100)} % spare`,
+    even.count !== undefined && `for ${even.count} moulds`,
+  ];
+  return <p className="my-2">It comes out even {ways.filter(Boolean).join(', or ')}.</p>;
+}
+
+function Method({ steps }: { steps: Sheet['method'] }) {
+  return (
+    <ol className="mb-3 list-decimal space-y-0.5 pl-6">
+      {steps.map(({ text, why }) => (
+        <li key={text}>
+          {text} {why && <span className="quiet text-sm">({why})</span>}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+function Pieces({ pieces }: { pieces: Sheet['pieces'] }) {
+  const units = useUnits();
+  return (
+    <ul className="divide-base-300 divide-y">
+      {pieces.map((piece, i) => (
+        <li key={i} className="grid gap-x-4 py-2 sm:grid-cols-[1fr_auto_auto]">
+          <span className="font-semibold">
+            {piece.count} × {piece.name}
+          </span>
+          <span>{units.sayFigure(piece.fresh)} fresh</span>
+          <span>
+            {units.sayFigure(piece.dry)} dry <FigureWorking figure={piece.dry} label="Why?" />
+          </span>
+        </li>
+      ))}
+    </ul>
   );
 }

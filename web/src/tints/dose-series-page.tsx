@@ -151,53 +151,82 @@ function Ladder({
               : `Note these ${rows.length} as planned`}
         </Button>
       </section>
-      <section className="card-slab" aria-label="The strip">
-        <h2 className="text-2xl">
-          {pigment.name} on {within(palette.find(base.binderId)?.name ?? '')}
-        </h2>
-        <p className="quiet mb-3 text-sm">
-          Each its own small batch, with the same water each time. Respirator on for powders; gloves. Dry them two days,
-          then measure each beside a grey card.
-        </p>
-        {stock && (
-          <p className="border-warning mb-3 border-l-4 pl-3">
-            A scale of {scaleStep} g is too coarse for this: stir {stock.powder} g of pigment into {stock.water} mL of
-            water that is counted, and dose that by mL. Shake it before each.
-          </p>
-        )}
-        <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3 xl:grid-cols-5">
-          {rows.map(({ dose, grams, colour }, i) => (
-            <li key={i} className="border-base-content/40 break-inside-avoid border p-2">
-              <span className="chamfer block h-16" style={{ background: colour }} aria-hidden="true" />
-              <strong className="numeral mt-1 block text-2xl">{dose} %</strong>
-              <span className="block text-sm leading-snug">
-                <strong>{defined(grams.pigments[0]).value.toFixed(2)} g</strong> pigment
-                <br />
-                {grams.binder.value.toFixed(1)} g binder
-                {grams.sand && (
-                  <>
-                    <br />
-                    {grams.sand.value.toFixed(1)} g sand
-                  </>
-                )}
-                <br />
-                {grams.water.value.toFixed(1)} mL water
-              </span>
-              {stock && (
-                <span className="block text-sm">
-                  or <strong>{((defined(grams.pigments[0]).value / stock.powder) * stock.water).toFixed(1)} mL</strong>{' '}
-                  of the stock
-                </span>
-              )}
-              <span className="quiet mt-2 block text-xs leading-6">
-                cast ____________
-                <br />
-                measured ________
-              </span>
-            </li>
-          ))}
-        </ul>
-      </section>
+      <Strip {...{ pigment, rows, scaleStep, stock }} on={within(palette.find(base.binderId)?.name ?? '')} />
     </div>
+  );
+}
+
+type ChipRow = NonNullable<ReturnType<typeof rowsOf>['rows']>[number];
+type Stock = ReturnType<typeof stockFor>;
+
+function Strip({
+  pigment,
+  on,
+  rows,
+  scaleStep,
+  stock,
+}: {
+  pigment: Material;
+  /** The name of the binder. */
+  on: string;
+  rows: readonly ChipRow[];
+  scaleStep: number;
+  /** Where the scale is too coarse for the doses. */
+  stock: Stock | undefined;
+}) {
+  return (
+    <section className="card-slab" aria-label="The strip">
+      <h2 className="text-2xl">
+        {pigment.name} on {on}
+      </h2>
+      <p className="quiet mb-3 text-sm">
+        Each its own small batch, with the same water each time. Respirator on for powders; gloves. Dry them two days,
+        then measure each beside a grey card.
+      </p>
+      {stock && (
+        <p className="border-warning mb-3 border-l-4 pl-3">
+          A scale of {scaleStep} g is too coarse for this: stir {stock.powder} g of pigment into {stock.water} mL of
+          water that is counted, and dose that by mL. Shake it before each.
+        </p>
+      )}
+      <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3 xl:grid-cols-5">
+        {rows.map((row, i) => (
+          <ChipToCast key={i} row={row} stock={stock} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function ChipToCast({ row: { dose, grams, colour }, stock }: { row: ChipRow; stock: Stock | undefined }) {
+  const pigment = defined(grams.pigments[0]).value;
+  return (
+    <li className="border-base-content/40 break-inside-avoid border p-2">
+      <span className="chamfer block h-16" style={{ background: colour }} aria-hidden="true" />
+      <strong className="numeral mt-1 block text-2xl">{dose} %</strong>
+      <span className="block text-sm leading-snug">
+        <strong>{pigment.toFixed(2)} g</strong> pigment
+        <br />
+        {grams.binder.value.toFixed(1)} g binder
+        {grams.sand && (
+          <>
+            <br />
+            {grams.sand.value.toFixed(1)} g sand
+          </>
+        )}
+        <br />
+        {grams.water.value.toFixed(1)} mL water
+      </span>
+      {stock && (
+        <span className="block text-sm">
+          or <strong>{((pigment / stock.powder) * stock.water).toFixed(1)} mL</strong> of the stock
+        </span>
+      )}
+      <span className="quiet mt-2 block text-xs leading-6">
+        cast ____________
+        <br />
+        measured ________
+      </span>
+    </li>
   );
 }
