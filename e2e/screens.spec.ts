@@ -7,6 +7,11 @@ import { castsOf, enterDemo, expect, test, uuid, AS_PAGES } from './house.js';
 async function screens(page: Page): Promise<readonly (readonly [string, string])[]> {
   const id = async (path: string) =>
     ((await (await page.request.get(`/api/${path}`)).json()) as { id: string }[])[0]!.id;
+  /** The mould or mix whose name begins so. */
+  const called = async (path: 'moulds' | 'mixes', name: string) =>
+    ((await (await page.request.get(`/api/${path}`)).json()) as { id: string; name: string }[]).find((one) =>
+      one.name.startsWith(name),
+    )!.id;
   /** A pour in that state; one is started where none is. */
   const pour = async (status: 'finished' | 'started') => {
     const all = (await (await page.request.get('/api/pours')).json()) as PourView[];
@@ -52,6 +57,10 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     ['after the cure', '/tints/ways'],
     ['pours', '/pours'],
     ['plan', '/pours/new'],
+    [
+      'plan that offers other mixes',
+      `/pours/new?mould=${await called('moulds', 'Nested')}&mix=${await called('mixes', 'Tufa')}`,
+    ],
     ['banded pour', `/pours/${await banded()}`],
     ['poured', `/pours/${await pour('finished')}`],
     ['bench', `/pours/${await pour('started')}`],

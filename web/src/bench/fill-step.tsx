@@ -133,12 +133,7 @@ function Left({
           </p>
           <div className="flex flex-wrap gap-2">
             {[0.25, 0.5, 1].map((share) => (
-              <Button
-                key={share}
-
-                size="tall"
-                onClick={() => onMore(share)}
-              >
+              <Button key={share} size="tall" onClick={() => onMore(share)}>
                 I mixed {share === 1 ? 'another bucket' : share === 0.5 ? 'half a bucket more' : 'a quarter more'}
               </Button>
             ))}

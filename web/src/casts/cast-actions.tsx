@@ -131,7 +131,6 @@ export function CastActions({
           {possible.map((one) => (
             <Button
               key={one}
-
               role="tab"
               aria-selected={one === chosen}
               look={one === chosen ? 'strong' : 'soft'}

@@ -115,7 +115,6 @@ function DamagePicker({
         return (
           <Button
             key={spot}
-
             aria-pressed={size !== undefined}
             look={size ? 'warning' : 'soft'}
             size="tall"

@@ -122,9 +122,8 @@ function OneFinding({ finding, onChange, aside }: FindingsProps & { finding: Pou
       {taps.map((remedy) => (
         <Button
           key={remedy.text}
-
-          size="low"
-          className="no-print mr-2"
+          size="own"
+          className="no-print mr-2 h-auto min-h-11 py-1"
           onClick={() => defined(onChange)(defined(remedy.change), finding)}
         >
           {remedy.text} {remedy.cost && <span className="quiet font-normal">{remedy.cost}</span>}
@@ -143,7 +142,6 @@ function Fitting({ fitting, onMix }: { fitting: readonly FittingMix[]; onMix: (m
       {fitting.map(({ id, name, cost, price }) => (
         <Button
           key={id}
-
           size="own"
           className="h-auto min-h-11 flex-col items-start gap-0 py-1 text-left"
           onClick={() => onMix(id)}

@@ -64,13 +64,7 @@ function PlaceHead({
             Weigh all {casts.length}
           </Link>
         ) : (
-          <Button
-            key={task}
-
-            size="low"
-            className="px-3 text-sm"
-            onClick={() => onDo({ casts, task })}
-          >
+          <Button key={task} size="low" className="px-3 text-sm" onClick={() => onDo({ casts, task })}>
             {task} all {casts.length}
           </Button>
         ),

@@ -31,7 +31,6 @@ export function SimulationPage() {
           {(['free', ...keys] as const).map((key) => (
             <Button
               key={key}
-
               role="tab"
               aria-selected={key === playing}
               look={key === playing ? 'strong' : 'soft'}
