@@ -86,6 +86,13 @@ async function violations(page: Page): Promise<string[]> {
   );
 }
 
+/** Opens a screen and waits until it is drawn: the network may be idle before. */
+async function openDrawn(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
+}
+
 for (const theme of ['limewash', 'lamplight']) {
   test(`no screen has an accessibility violation in ${theme}, nor an error in its console`, async ({ page }) => {
     test.setTimeout(500_000);
@@ -101,10 +108,7 @@ for (const theme of ['limewash', 'lamplight']) {
     expect(await violations(page), 'door').toEqual([]);
     await enterDemo(page);
     for (const [name, path] of await screens(page)) {
-      await page.goto(path);
-      await page.waitForLoadState('networkidle');
-      // The network may be idle before the screen is drawn.
-      await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
+      await openDrawn(page, path);
       expect(await violations(page), name).toEqual([]);
     }
     await page.goto('/');
@@ -122,9 +126,7 @@ test('on a phone no screen is wider than the glass, and the bench’s controls a
   await page.setViewportSize({ width: 390, height: 844 });
   await enterDemo(page);
   for (const [name, path] of await screens(page)) {
-    await page.goto(path);
-    await page.waitForLoadState('networkidle');
-    await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
+    await openDrawn(page, path);
     const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
     expect(over, name).toBeLessThanOrEqual(0);
   }

@@ -5,6 +5,7 @@ import { ensureNode, ensurePackages } from './lib/packages.mjs';
 import { root } from './lib/paths.mjs';
 import { ensurePostgres } from './lib/postgres.mjs';
 import { run, say, Stop } from './lib/say.mjs';
+import { staticChecks } from './lib/static-checks.mjs';
 
 /** Races are run so often in a quick check; `npm test` runs each a hundred times. */
 const FEW_ROUNDS = '5';
@@ -25,11 +26,8 @@ async function main() {
   ensureNode();
   ensurePackages();
   const [since = 'HEAD'] = process.argv.slice(2);
-  must('tsc', ['-b']);
-  for (const project of ['web', 'e2e', 'tsconfig.scripts.json']) must('tsc', ['-p', project, '--noEmit']);
-  must('eslint', ['--cache', '--cache-location', '.cache/eslint', '.']);
-  must('prettier', ['--check', '--cache', '--cache-location', '.cache/prettier', '--log-level', 'warn', '.']);
-  must('knip', ['--no-progress']);
+  for (const [program = '', ...args] of staticChecks({ cached: true }).flatMap(({ programs }) => programs))
+    must(program, args);
   ensurePostgres();
   must('vitest', ['run', '--changed', since, '--passWithNoTests'], { DEWPOT_RACE_ROUNDS: FEW_ROUNDS });
 }

@@ -8,6 +8,7 @@ import { ensureNode, ensurePackages } from './lib/packages.mjs';
 import { root } from './lib/paths.mjs';
 import { ensurePostgres } from './lib/postgres.mjs';
 import { run, say } from './lib/say.mjs';
+import { staticChecks } from './lib/static-checks.mjs';
 
 const results = join(root, 'test-results');
 
@@ -45,10 +46,6 @@ function suite(name, report, work, count) {
   return { passed, failed: !well && failed === 0 ? 1 : failed };
 }
 
-const types = () =>
-  tool('tsc', ['-b']) &&
-  ['web', 'e2e', 'tsconfig.scripts.json'].map((project) => tool('tsc', ['-p', project, '--noEmit'])).every(Boolean);
-
 async function main() {
   ensureNode();
   ensurePackages();
@@ -58,11 +55,9 @@ async function main() {
   const unit = join(results, 'unit.json');
   const journeys = join(results, 'e2e.json');
   const counts = [
-    // Types come first: the linter reads the packages' declarations.
-    check('types', types),
-    check('lint', () => tool('eslint', ['.'])),
-    check('format', () => tool('prettier', ['--check', '--log-level', 'warn', '.'])),
-    check('nothing unused, no circles', () => tool('knip', ['--no-progress'])),
+    ...staticChecks({ cached: false }).map(({ name, programs }) =>
+      check(name, () => programs.map(([program = '', ...args]) => tool(program, args)).every(Boolean)),
+    ),
     suite(
       'core, server and web',
       unit,

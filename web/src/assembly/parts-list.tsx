@@ -1,8 +1,8 @@
-import { defined } from '@dewpot/core';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import type { CastView } from '@dewpot/contract';
 import { Button } from '../ui/button';
 import { stageWords } from '../ui/casts/stage-words';
+import { swapped } from '../ui/swapped';
 
 /** A cast as it is to stand in an article. */
 export interface ArticlePartRow {
@@ -23,11 +23,7 @@ export function PartsList({
   onChange: (parts: readonly ArticlePartRow[]) => void;
 }) {
   const free = casts.filter(({ id }) => parts.every(({ cast }) => cast.id !== id));
-  const swap = (i: number, k: number) => {
-    const next = [...parts];
-    [next[i], next[k]] = [defined(next[k]), defined(next[i])];
-    onChange(next);
-  };
+  const swap = (i: number, k: number) => onChange(swapped(parts, i, k));
   return (
     <section className="card-slab space-y-3" aria-label="Parts">
       <h2 className="text-xl">{stacked ? 'Parts, the uppermost first' : 'Panels, in the order round'}</h2>

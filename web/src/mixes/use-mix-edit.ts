@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useRemoveMix, useSaveMix } from '../api/mixes';
 import { useMixColour } from '../api/tints';
-import { toast } from '../ui/toast';
+import { useKept } from '../ui/use-kept';
 import { useDay } from '../ui/use-now';
 import { useCalculatedMix } from './use-calculated-mix';
 import type { MixSources } from './use-mix-sources';
@@ -18,6 +18,7 @@ export function useMixEdit(id: string | undefined, first: MixInput, { store, pou
   const [unnamed, setUnnamed] = useState(false);
   const save = useSaveMix();
   const remove = useRemoveMix();
+  const kept = useKept(id ? undefined : `/mixes/${key}`, (version) => setDraft((now) => ({ ...now, version })));
   // The age of cement is told by the day: a clock that ticks must not calculate everything again.
   const now = useDay();
   const lessons = useMemo(() => lessonsFor(id, pours), [id, pours]);
@@ -29,13 +30,7 @@ export function useMixEdit(id: string | undefined, first: MixInput, { store, pou
     if (!name) return setUnnamed(true);
     save.mutate(
       { id: key, input: { ...draft, name, ...(draft.colourCalculated && { colour: dried }), version } },
-      {
-        onSuccess: (kept) => {
-          setDraft((now) => ({ ...now, version: kept.version }));
-          toast.success(`${kept.name} is kept.`);
-          if (!id) void navigate(`/mixes/${key}`, { replace: true });
-        },
-      },
+      kept,
     );
   };
   const throwAway = id

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { changeHolding, defined, lineToldBy, usualBinderClass, type Held, type PartsBy } from '@dewpot/core';
 import type { MixInput, StoreView } from '@dewpot/contract';
 import { sayRefusal } from '../ui/input-error-message';
+import { swapped } from '../ui/swapped';
 import { resolveMix, withRecipe } from './resolve';
 import type { CalculatedMix } from './use-calculated-mix';
 
@@ -49,11 +50,7 @@ export function useMixLines({ draft, calculated, store, onChange }: MixLinesProp
       plain();
     }
   };
-  const swap = (at: number, other: number) => {
-    const moved = [...lines];
-    [moved[at], moved[other]] = [defined(moved[other]), defined(moved[at])];
-    put(moved);
-  };
+  const swap = (at: number, other: number) => put(swapped(lines, at, other));
   const turn = (at: number, to: PartsBy) => {
     const { parts } = lineToldBy(defined(calculated.mix.lines[at]), by, to);
     const { materialId } = defined(lines[at]);

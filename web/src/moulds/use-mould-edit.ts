@@ -8,6 +8,7 @@ import { allCastsQuery } from '../api/casts';
 import { useRemoveMould, useSaveMould } from '../api/moulds';
 import { useJudgedPair } from '../judging';
 import { toast } from '../ui/toast';
+import { useKept } from '../ui/use-kept';
 import { inputOf, type MouldDraft } from './draft';
 import type { Start } from './starts';
 import { useAsKept } from './use-as-kept';
@@ -54,18 +55,10 @@ export function useMouldEdit(known: MouldView | undefined, first: MouldDraft) {
       action: { label: 'Put it back', onClick: () => setShape(before) },
     });
   };
+  const kept = useKept(known ? undefined : `/moulds/${key}`, (version) => set({ version }));
   const keep = (version = draft.version) => {
     if (!draft.name.trim()) return setUnnamed(true);
-    save.mutate(
-      { id: key, input: { ...inputOf(draft), version } },
-      {
-        onSuccess: (mould) => {
-          set({ version: mould.version });
-          toast.success(`${mould.name} is kept.`);
-          if (!known) void navigate(`/moulds/${key}`, { replace: true });
-        },
-      },
-    );
+    save.mutate({ id: key, input: { ...inputOf(draft), version } }, kept);
   };
   const throwAway = known && {
     question: `Throw ${draft.name} away? Casts made from it keep their record.`,

@@ -1,10 +1,11 @@
-import { defined, type Layer } from '@dewpot/core';
+import { type Layer } from '@dewpot/core';
 import type { ColouringInput, TintView } from '@dewpot/contract';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';
 import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
+import { swapped } from '../ui/swapped';
 
 /** The tints of a colouring with their shares; bands stand as they lie, the uppermost first. */
 export function ColourParts({
@@ -29,11 +30,7 @@ export function ColourParts({
   const rows = parts.map((part, at) => ({ part, at }));
   const put = (at: number, part: Partial<(typeof parts)[number]>) =>
     onChange({ ...colouring, parts: parts.map((one, i) => (i === at ? { ...one, ...part } : one)) });
-  const swap = (a: number, b: number) => {
-    const next = [...parts];
-    [next[a], next[b]] = [defined(next[b]), defined(next[a])];
-    onChange({ ...colouring, parts: next });
-  };
+  const swap = (a: number, b: number) => onChange({ ...colouring, parts: swapped(parts, a, b) });
   const called = (at: number) => (banded ? `band ${at + 1} from the bottom` : `tint ${at + 1}`);
   return (
     <ol className="divide-base-300 divide-y">

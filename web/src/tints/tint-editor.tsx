@@ -2,11 +2,11 @@ import { useMemo, useState } from 'react';
 import { tintOf } from '@dewpot/core';
 import type { MouldView, TintInput } from '@dewpot/contract';
 import { useNavigate } from 'react-router';
-import { toast } from '../ui/toast';
 import { v7 as uuid } from 'uuid';
 import { useRemoveTint, useSaveTint, type Palette } from '../api/tints';
 import { KeepBar, StaleChoice } from '../ui/keep-bar';
 import { TextField } from '../ui/text-field';
+import { useKept } from '../ui/use-kept';
 import { BaseFields } from './base-fields';
 import { LooksSlab } from './looks-slab';
 import { PigmentDoses } from './pigment-doses';
@@ -35,22 +35,14 @@ export function TintEditor({
   const [unnamed, setUnnamed] = useState(false);
   const save = useSaveTint();
   const remove = useRemoveTint();
+  const kept = useKept(id ? undefined : `/tints/${key}`, (version) => setDraft((now) => ({ ...now, version })));
   const calculated = useMemo(() => calculateTintBody(draft, palette), [draft, palette]);
   const { figures, errors } = calculated;
   const tint = tintOf(draft, palette.find);
   const set = (part: Partial<TintInput>) => setDraft({ ...draft, ...part });
   const keep = (version = draft.version) => {
     if (!draft.name.trim()) return setUnnamed(true);
-    save.mutate(
-      { id: key, input: { ...draft, name: draft.name.trim(), version } },
-      {
-        onSuccess: (kept) => {
-          setDraft((now) => ({ ...now, version: kept.version }));
-          toast.success(`${kept.name} is kept.`);
-          if (!id) void navigate(`/tints/${key}`, { replace: true });
-        },
-      },
-    );
+    save.mutate({ id: key, input: { ...draft, name: draft.name.trim(), version } }, kept);
   };
   return (
     <TintRoom>
