@@ -96,7 +96,7 @@ describe('while the database is away', () => {
     await until(503, () => visitor(harness).get('/api/health'));
     expect((await visitor(harness).get('/api/health')).body).toEqual({ status: 'not ready', database: 'away' });
     await visitor(harness).get('/api/health/live').expect(200);
-    const back = stream.hears(/^data: /m);
+    const back = stream.hears(/^data: \{/m);
     await cluster.revive();
     await until(200, () => visitor(harness).get('/api/health'));
     await agent.get('/api/moulds').expect(200);

@@ -87,24 +87,26 @@ export class Streams implements OnModuleDestroy {
 
 /**
  * Reads again whenever it is called, one reading at a time, and tells what differs from what was told last. What calls it while it
- * reads is not lost: it reads once more. A reading that fails is told as an outage and made up for by the next.
+ * reads is not lost: it reads once more. A reading that fails is told as an outage; the next
+ * one is told even where nothing changed, so that whoever listens hears that it is over.
  */
 function looking<T>(
   read: () => Promise<T | undefined>,
   lastId: string | undefined,
   tell: (message: Omit<MessageEvent, 'id'>) => void,
 ): { readonly look: () => void; readonly at: () => string } {
-  let [last, reading, again] = [lastId ?? BEGINNING, false, false];
+  let [last, reading, again, away] = [lastId ?? BEGINNING, false, false, false];
   const once = async () => {
     try {
       const found = await read();
       if (found === undefined) return;
       const data = JSON.stringify(found);
       const id = idOf(data);
-      if (id === last) return;
-      last = id;
+      if (id === last && !away) return;
+      [last, away] = [id, false];
       tell({ data });
     } catch {
+      away = true;
       tell({ type: 'away', data: 'The database does not answer; this stream waits for it.' });
     }
   };
