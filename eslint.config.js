@@ -92,8 +92,8 @@ const packageRule = (name, allowed) => ({
 });
 
 const stageRule = (stage, allowed, shared) => ({
-  regex: `^\\.\\./(?!(?:${['none', ...allowed].join('|')})(?:/index\\.js)?$|(?:${['none', ...shared].join('|')})(?:/|\\.js$))`,
-  message: `${stage} may import ${allowed.join(', ') || 'no other stage'}, and only through its index.`,
+  regex: `^\\.\\./(?!(?:${['none', ...allowed].join('|')})(?:/index\\.js)?$|(?:${['none', ...shared].join('|')})(?:/|\\.js$)|([a-z]+)/\\1\\.entities\\.js$)`,
+  message: `${stage} may import ${allowed.join(', ') || 'no other stage'}, and only through its index; of any other it may know the tables.`,
 });
 
 /** The import rule of a stage of core: stages of lower wings, and the neighbours that are listed, each through its index. */
@@ -115,6 +115,12 @@ function coreRules() {
   );
 }
 
+/** Controllers translate between requests and services: what touches rows is a service. */
+const controllerRule = {
+  regex: '^typeorm$|\\.entities\\.js$|/db/',
+  message: 'A controller asks a service, never the database.',
+};
+
 /** The import rule of a package as a whole, and of each of its stages. */
 function importRules([name, allowed]) {
   const whole = packageRule(name, allowed);
@@ -122,11 +128,13 @@ function importRules([name, allowed]) {
   const restrict = (patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
   return [
     { files: [`${name}/**/*.{ts,tsx}`], rules: restrict([whole]) },
-    ...Object.entries(own).map(([stage, others]) => ({
-      files: [`${name}/src/${stage}/**/*.{ts,tsx}`],
-      ignores: ['**/*.test.{ts,tsx}'],
-      rules: restrict([whole, stageRule(stage, others, shared)]),
-    })),
+    ...Object.entries(own).flatMap(([stage, others]) => {
+      const rules = [whole, stageRule(stage, others, shared)];
+      return [
+        { files: [`${name}/src/${stage}/**/*.{ts,tsx}`], ignores: ['**/*.test.{ts,tsx}'], rules: restrict(rules) },
+        { files: [`${name}/src/${stage}/*.controller.ts`], rules: restrict([...rules, controllerRule]) },
+      ];
+    }),
   ];
 }
 

@@ -11,8 +11,9 @@ import {
   People,
   PoursService,
   WorkshopContext,
+  WorkshopsService,
   MaterialsService,
-  TilesController,
+  TilesService,
   TintsService,
   TubsService,
   type createServer,
@@ -45,7 +46,8 @@ export function fillDemo(
   return app.get(WorkshopContext).inWorkshop(uuid(), async () => {
     const people = app.get(People);
     const settings = { ...firstSettings, name: 'Thornwick Lane' };
-    const personId = await people.found({ settings, name: 'Maud', email: 'maud@thornwick.example', demo: true });
+    await app.get(WorkshopsService).found(settings, true);
+    const personId = await people.join({ name: 'Maud', email: 'maud@thornwick.example' }, true);
     await people.join({ name: 'Osric', email: 'osric@thornwick.example' });
     await furnishDemoPlaces(app, now);
     const keys = await furnish(app, now);
@@ -188,7 +190,7 @@ async function stock(app: Server, materials: Record<string, string>, now: number
 async function tryTiles(app: Server, { mixes: ids }: Keys, now: number): Promise<void> {
   for (const { mix, daysAgo, ...tile } of tiles)
     await app
-      .get(TilesController)
+      .get(TilesService)
       .keep(uuid(), { ...tile, mixId: defined(ids[mix]), at: Math.round(now - daysAgo * DAY) });
 }
 

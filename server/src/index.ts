@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 
-export { firstSettings } from './accounts/accounts.controller.js';
+export { firstSettings, WorkshopsService } from './accounts/workshops.service.js';
 export { People } from './accounts/people.service.js';
 export { createServer } from './bootstrap.js';
 export { ArticlesService } from './assembly/index.js';
@@ -8,10 +8,10 @@ export { CastRecordsService, CastsService } from './casts/index.js';
 export { configFrom, type ServerConfig } from './config.js';
 export { prepareDatabase } from './db/connection.js';
 export { WorkshopContext } from './db/workshop-context.js';
-export { PlaceEntity } from './db/entities.js';
+export { PlaceEntity } from './ambient/ambient.entities.js';
 export { PlaceSeriesCache, ReadingsService } from './ambient/index.js';
 export { airIn } from './devices/weather.js';
-export { MixesService, TilesController } from './mixes/index.js';
+export { MixesService, TilesService } from './mixes/index.js';
 export { MouldsService, TubsService } from './moulds/index.js';
 export { PoursService } from './pours/pours.service.js';
 export { fillWithHandbook } from './materials/first-materials.js';

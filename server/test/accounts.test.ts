@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { v7 as uuid } from 'uuid';
 import { Sessions } from '../src/accounts/sessions.js';
-import { firstSettings, People, WorkshopContext } from '../src/index.js';
+import { firstSettings, People, WorkshopContext, WorkshopsService } from '../src/index.js';
 import { newWorkshop, SIGN_IN_LIMIT, startServer, visitor, type Harness } from './harness.js';
 
 let harness: Harness;
@@ -79,14 +79,24 @@ describe('the door', () => {
 });
 
 /** Founds a workshop through the service, as the demo is; answers its keys. */
-async function found({ passphrase, ...given }: { name: string; email: string; passphrase?: string; demo?: boolean }) {
+async function found({
+  passphrase,
+  demo,
+  ...given
+}: {
+  name: string;
+  email: string;
+  passphrase?: string;
+  demo?: boolean;
+}) {
   const workshopId = uuid();
   const people = harness.app.get(People);
   const person = passphrase === undefined ? given : { ...given, ...(await people.hashed({ ...given, passphrase })) };
   const settings = { ...firstSettings, name: 'Thornwick Lane' };
-  const personId = await harness.app
-    .get(WorkshopContext)
-    .inWorkshop(workshopId, () => people.found({ settings, ...person }));
+  const personId = await harness.app.get(WorkshopContext).inWorkshop(workshopId, async () => {
+    await harness.app.get(WorkshopsService).found(settings, demo);
+    return people.join(person, true);
+  });
   return { workshopId, personId };
 }
 

@@ -3,7 +3,7 @@ import { gunzipSync } from 'node:zlib';
 import { DataSource } from 'typeorm';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { ownerOptions } from '../src/db/connection.js';
-import { Vocabulary1796200000000 } from '../src/db/migrations/vocabulary.js';
+import { Vocabulary1796200000000 } from '../src/db/migrations/12-vocabulary.js';
 import { databaseBefore, startServer, visitor, type Agent, type Harness } from './harness.js';
 
 /** The demo as it was in November 2026, before its words were those of the field: a row of a table on each line. */

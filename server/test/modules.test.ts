@@ -8,7 +8,7 @@ const partsOf = (module: object, part: Part) => (Reflect.getMetadata(part, modul
 
 /** What each stage offers to the others. */
 const offered = {
-  AccountsModule: ['People'],
+  AccountsModule: ['People', 'WorkshopsService'],
   AmbientModule: ['PlaceSeriesCache', 'ReadingsService'],
   CalendarModule: [],
   AssemblyModule: ['ArticlesService'],

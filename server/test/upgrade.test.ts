@@ -2,13 +2,13 @@ import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { expect, it } from 'vitest';
 import { ownerOptions } from '../src/db/connection.js';
-import { Limits1765900000000 } from '../src/db/migrations/limits.js';
+import { Limits1765900000000 } from '../src/db/migrations/09-limits.js';
 import { prepareDatabase } from '../src/index.js';
 import { databaseBefore } from './harness.js';
 
 it('a database of before keys began with their workshop opens with nothing lost but what was simulated', async () => {
   const { ownerUrl, owner: before } = await databaseBefore(Limits1765900000000);
-  const [workshop, founder, other, mould, mix, place, shed] = Array.from({ length: 7 }, () => uuid());
+  const [workshop, founder, other, mould, mix, place, shed, pour, cast] = Array.from({ length: 9 }, () => uuid());
   const at = Date.UTC(2026, 5, 3);
   await before.query(`INSERT INTO workshops (id, version, settings) VALUES ($1, 1, '{}')`, [workshop]);
   for (const [id, email] of [
@@ -27,6 +27,24 @@ it('a database of before keys began with their workshop opens with nothing lost 
   await before.query(
     `INSERT INTO lift_out_lessons (id, workshop_id, mould_id, mix_id, ways, records) VALUES ($1, $2, $3, $4, '{}', '[]')`,
     [uuid(), workshop, mould, mix],
+  );
+  // What a removed mould left behind goes; a photo stays, though the event that it shows is gone.
+  await before.query(`INSERT INTO mould_copies (id, workshop_id, mould_id, mark) VALUES ($1, $2, $3, 'A')`, [
+    uuid(),
+    workshop,
+    mould,
+  ]);
+  await before.query(
+    `INSERT INTO pours (id, workshop_id, version, number, status, input, parts) VALUES ($1, $2, 1, 1, 'finished', '{}', '[]')`,
+    [pour, workshop],
+  );
+  await before.query(
+    `INSERT INTO casts (id, workshop_id, pour_id, mould_id, code, stage, snapshot, expected, projection) VALUES ($1, $2, $3, $4, 'A', 'out', '{}', '{}', '{}')`,
+    [cast, workshop, pour, mould],
+  );
+  await before.query(
+    `INSERT INTO cast_pictures (id, workshop_id, cast_id, event_id, width, height, image, at) VALUES ($1, $2, $3, $4, 1, 1, '', 0)`,
+    [uuid(), workshop, cast, uuid()],
   );
   await before.query('SELECT air_month($1)', [at]);
   // A place with readings of its own, and one that the simulated logger told of.
@@ -59,6 +77,8 @@ it('a database of before keys began with their workshop opens with nothing lost 
     { kind: 'browser', made: true },
   ]);
   expect(await after.query('SELECT mould_id, mix_id FROM demould_lessons')).toEqual([{ mould_id: mould, mix_id: mix }]);
+  expect(await after.query('SELECT id FROM mould_copies')).toEqual([]);
+  expect(await after.query('SELECT cast_id, event_id FROM cast_pictures')).toEqual([{ cast_id: cast, event_id: null }]);
   expect(await after.query('SELECT place_id, at, temperature FROM air_readings')).toEqual([
     { place_id: place, at: String(at), temperature: 14 },
   ]);

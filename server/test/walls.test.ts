@@ -99,6 +99,33 @@ async function snapshot(agent: Awaited<ReturnType<typeof newWorkshop>>): Promise
   return Promise.all(paths.map(async (path) => (await agent.get(path).expect(200)).body as unknown));
 }
 
+/** Tables of which a primary key or a reference does not begin with the workshop. */
+const keysOutside = `
+  SELECT DISTINCT c.relname FROM pg_constraint k JOIN pg_class c ON c.oid = k.conrelid
+    JOIN pg_attribute a ON a.attrelid = c.oid AND a.attnum = k.conkey[1]
+  WHERE k.connamespace = 'public'::regnamespace AND k.contype IN ('p', 'f')
+    AND c.relname NOT IN ('migrations', 'workshops') AND a.attname <> 'workshop_id'`;
+
+/** Columns that hold the key of another row and are not bound to it. */
+const unbound = `
+  SELECT c.relname || '.' || a.attname AS named FROM pg_class c JOIN pg_attribute a ON a.attrelid = c.oid
+  WHERE c.relnamespace = 'public'::regnamespace AND c.relkind IN ('r', 'p') AND NOT c.relispartition
+    AND a.attnum > 0 AND (a.attname LIKE '%\\_id' OR a.attname = 'finished_by') AND NOT EXISTS
+      (SELECT 1 FROM pg_constraint k WHERE k.conrelid = c.oid AND k.contype = 'f' AND a.attnum = ANY (k.conkey))
+  ORDER BY named`;
+
+/** Those that are meant to outlive what they name: who did something, what a cast came out of, what a mould and a mix taught. */
+const outlive = [
+  'air_readings.place_id',
+  'air_readings.workshop_id',
+  'cast_events.person_id',
+  'casts.mould_id',
+  'demould_lessons.mix_id',
+  'demould_lessons.mould_id',
+  'pours.finished_by',
+  'run_events.person_id',
+];
+
 describe('row-level security', () => {
   const unwalled = `
     SELECT c.relname FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace
@@ -112,6 +139,35 @@ describe('row-level security', () => {
     await owner.query('BEGIN; CREATE TABLE forgotten (id uuid)');
     expect((await owner.query(unwalled)).rows).toEqual([{ relname: 'forgotten' }]);
     await owner.query('ROLLBACK');
+    await owner.end();
+  });
+
+  it('stands in every key: a row is of its workshop first, and refers to no row of another', async () => {
+    const owner = new Client({ connectionString: harness.config.ownerUrl });
+    await owner.connect();
+    expect((await owner.query(keysOutside)).rows).toEqual([]);
+    await owner.query('BEGIN; CREATE TABLE loose (id uuid PRIMARY KEY, pour_id uuid, UNIQUE (pour_id))');
+    expect((await owner.query(keysOutside)).rows).toEqual([{ relname: 'loose' }]);
+    expect((await owner.query(unbound)).rows).toContainEqual({ named: 'loose.pour_id' });
+    await owner.query('ROLLBACK');
+    expect((await owner.query(unbound)).rows.map(({ named }) => named)).toEqual(outlive);
+    await owner.end();
+  });
+
+  it('goes with a workshop whose rows go with it, and lets none be put with a row of another', async () => {
+    const agent = await newWorkshop(harness);
+    const other = await newWorkshop(harness, 'Elsewhere');
+    const { mould } = await pouredPots(agent, Date.now() - 3_600_000);
+    const workshopOf = async (one: typeof agent) => (await one.get('/api/session')).body.workshop.id as string;
+    const [here, there] = [await workshopOf(agent), await workshopOf(other)];
+    const owner = new Client({ connectionString: harness.config.ownerUrl });
+    await owner.connect();
+    const copy = 'INSERT INTO mould_copies (workshop_id, id, mould_id, mark) VALUES ($1, $2, $3, $4)';
+    await expect(owner.query(copy, [there, uuid(), mould, 'X'])).rejects.toMatchObject({ code: '23503' });
+    await owner.query('DELETE FROM workshops WHERE id = $1', [here]);
+    for (const table of ['people', 'moulds', 'mould_copies', 'pours', 'casts', 'cast_events', 'lots'])
+      expect((await owner.query(`SELECT 1 FROM ${table} WHERE workshop_id = $1`, [here])).rows).toEqual([]);
+    expect((await owner.query('SELECT 1 FROM people WHERE workshop_id = $1', [there])).rows).toHaveLength(1);
     await owner.end();
   });
 

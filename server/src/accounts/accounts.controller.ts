@@ -4,24 +4,16 @@ import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Put, Req, Res } 
 import { Throttle } from '@nestjs/throttler';
 import { Registration, SignIn, WorkshopSettings, type DoorView, type SessionView } from '@dewpot/contract';
 import type { Request, Response } from 'express';
-import { v7 as uuid } from 'uuid';
-import { furnishPlaces } from '../ambient/index.js';
 import { CONFIG, type ServerConfig } from '../config.js';
-import { WorkshopEntity } from '../db/entities.js';
-import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import { Public, CurrentUser } from '../http/request.js';
 import { rate } from '../http/rate.js';
-import { RefitsService } from '../sealing/index.js';
-import { fillWithHandbook } from '../materials/index.js';
 import { COOKIE, cookie } from './cookie.js';
-import { AddressTaken, People, type Account } from './people.service.js';
+import { People, type Account } from './people.service.js';
 import { Sessions } from './sessions.js';
 import { SignInTries } from './sign-in-tries.js';
 import { hashToken } from '../http/tokens.js';
-
-/** What a new workshop starts with. */
-export const firstSettings = { units: 'metric', currency: '€', liftLimit: 25000, bucket: 14000, scaleStep: 1 } as const;
+import { WorkshopsService } from './workshops.service.js';
 
 @Controller('api')
 export class AccountsController {
@@ -29,8 +21,7 @@ export class AccountsController {
     private readonly people: People,
     private readonly sessions: Sessions,
     private readonly tries: SignInTries,
-    private readonly rows: WorkshopContext,
-    private readonly refits: RefitsService,
+    private readonly workshops: WorkshopsService,
     @Inject(CONFIG) private readonly config: ServerConfig,
   ) {}
 
@@ -71,37 +62,19 @@ export class AccountsController {
     await this.open(account, request);
   }
 
-  /**
-   * Founds a workshop with its owner, who then signs in. An address that is somebody's already is not told: everything is done as
-   * for a new one and then undone, so that the answer is the same and takes as long.
-   */
+  /** Founds a workshop with its owner, who then signs in. An address that is somebody's already is not told. */
   @Public()
   @Throttle(rate('accounts'))
   @Post('workshops')
   @HttpCode(204)
   async register(@Body() given: Registration): Promise<void> {
     this.checkCode(given.code);
-    const settings = { ...firstSettings, name: given.workshop };
-    const owner = await this.people.hashed(given);
-    try {
-      await this.rows.inWorkshop(uuid(), async () => {
-        await this.rows.of(WorkshopEntity).insert({ id: this.rows.workshopId, settings });
-        await fillWithHandbook(this.rows);
-        await furnishPlaces(this.rows);
-        await this.people.join(owner, true);
-      });
-    } catch (error) {
-      if (!(error instanceof AddressTaken)) throw error;
-    }
+    await this.workshops.register(given);
   }
 
   @Get('session')
-  async session(@CurrentUser() visitor: CurrentUser): Promise<SessionView> {
-    const { id: personId, name, owner } = await this.people.one(visitor.personId);
-    const { id, settings, demo, version } = await this.rows
-      .of(WorkshopEntity)
-      .findOneByOrFail({ id: visitor.workshopId });
-    return { person: { id: personId, name, owner }, workshop: { id, demo, version, ...settings } };
+  session(@CurrentUser() visitor: CurrentUser): Promise<SessionView> {
+    return this.workshops.sessionOf(visitor);
   }
 
   @Delete('session')
@@ -115,22 +88,8 @@ export class AccountsController {
   }
 
   @Put('workshop')
-  async settings(
-    @CurrentUser() visitor: CurrentUser,
-    @Body() { version, ...settings }: WorkshopSettings,
-  ): Promise<SessionView> {
-    const workshops = this.rows.of(WorkshopEntity);
-    const { version: current, settings: before } = await workshops.findOneOrFail({
-      where: { id: visitor.workshopId },
-      lock: { mode: 'pessimistic_write' },
-    });
-    if (version !== undefined && version !== current) {
-      throw new ProblemError(409, 'Someone changed this meanwhile', {
-        detail: 'The workshop’s settings were changed in another browser. Open them again.',
-      });
-    }
-    await workshops.update({ id: visitor.workshopId }, { settings });
-    if (before.drying !== settings.drying) await this.refits.ask();
+  async settings(@CurrentUser() visitor: CurrentUser, @Body() settings: WorkshopSettings): Promise<SessionView> {
+    await this.workshops.change(settings);
     return this.session(visitor);
   }
 

@@ -5,12 +5,13 @@ import { OwnAccountController } from './own-account.controller.js';
 import { PeopleController } from './people.controller.js';
 import { People } from './people.service.js';
 import { SignInTries } from './sign-in-tries.js';
+import { WorkshopsService } from './workshops.service.js';
 
 /** People, their workshops, sessions and tokens. */
 @Module({
   imports: [SealingModule],
   controllers: [AccountsController, OwnAccountController, PeopleController],
-  providers: [People, SignInTries],
-  exports: [People],
+  providers: [People, SignInTries, WorkshopsService],
+  exports: [People, WorkshopsService],
 })
 export class AccountsModule {}

@@ -3,7 +3,7 @@ import type { PersonView } from '@dewpot/contract';
 import { hash, verify } from 'argon2';
 import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { CalendarKeyEntity, PersonEntity, WorkshopEntity } from '../db/entities.js';
+import { PersonEntity } from './accounts.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import type { CurrentUser } from '../http/request.js';
@@ -17,11 +17,6 @@ export interface Account {
   readonly workshop_id: string;
   readonly person_id: string;
   readonly passphrase_hash: string | null;
-}
-
-interface NewWorkshop {
-  readonly settings: WorkshopEntity['settings'];
-  readonly demo?: boolean;
 }
 
 /** A person without a passphrase comes in by the demo's door alone. */
@@ -74,12 +69,6 @@ export class People {
     return { name, email, passphraseHash: await hash(passphrase) };
   }
 
-  /** Founds the workshop at hand, in its transaction; answers the id of its owner. @throws AddressTaken */
-  async found({ settings, demo = false, ...person }: NewPerson & NewWorkshop): Promise<string> {
-    await this.rows.of(WorkshopEntity).insert({ id: this.rows.workshopId, settings, demo });
-    return this.join(person, true);
-  }
-
   /** Lets a person into the workshop at hand; answers their id. @throws AddressTaken */
   async join({ name, email, passphraseHash }: NewPerson, owner = false): Promise<string> {
     const id = uuid();
@@ -99,7 +88,7 @@ export class People {
   /** Gives a person a new passphrase, and ends their other sessions. @throws ProblemError 422 where the old one is wrong */
   async changePassphrase({ personId, sessionId }: CurrentUser, current: string, fresh: string): Promise<void> {
     const people = this.rows.of(PersonEntity);
-    const person = await people.findOneOrFail({ where: { id: personId }, lock: { mode: 'pessimistic_write' } });
+    const person = await people.findOneOrFail({ where: { id: personId }, lock: { mode: 'for_no_key_update' } });
     if (person.passphraseHash !== null && !(await verify(person.passphraseHash, current)))
       throw ProblemError.refused('Not changed', 'current', null, 'That is not your passphrase.', 'Type it again.');
     await people.update({ id: personId }, { passphraseHash: await hash(fresh) });
@@ -111,10 +100,9 @@ export class People {
     if (!(await this.one(by)).owner)
       throw new ProblemError(403, 'Not allowed', { detail: 'Only the owner of the workshop removes people.' });
     if (id === by) throw new ProblemError(403, 'Not allowed', { detail: 'The owner stays: a workshop has one.' });
-    const person = await this.rows.of(PersonEntity).findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
+    const person = await this.rows.of(PersonEntity).findOne({ where: { id }, lock: { mode: 'for_no_key_update' } });
     if (!person) throw ProblemError.notFound('person');
     await this.sessions.end(id);
-    await this.rows.of(CalendarKeyEntity).delete({ personId: id });
     await this.rows.of(PersonEntity).delete({ id });
   }
 }

@@ -3,7 +3,7 @@ import type { OwnSessionView, SessionKind } from '@dewpot/contract';
 import { DataSource, Not } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { DAY } from '@dewpot/core';
-import { PersonEntity, SessionEntity } from '../db/entities.js';
+import { PersonEntity, SessionEntity } from './accounts.entities.js';
 import { PgNotifications } from '../db/pg-notifications.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -74,7 +74,7 @@ export class Sessions {
     await this.rows.inWorkshop(workshopId, async () => {
       const person = await this.rows
         .of(PersonEntity)
-        .findOne({ where: { id: personId }, lock: { mode: 'pessimistic_write' } });
+        .findOne({ where: { id: personId }, lock: { mode: 'for_no_key_update' } });
       if (!person || (passphraseHash !== undefined && person.passphraseHash !== passphraseHash))
         throw new ProblemError(401, 'That did not open', { detail: 'This was just changed. Try again.' });
       await this.makeRoom(personId);

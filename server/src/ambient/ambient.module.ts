@@ -1,12 +1,13 @@
 import { Module } from '@nestjs/common';
 import { PlaceSeriesCache } from './place-series-cache.js';
 import { PlacesController } from './places.controller.js';
+import { PlacesService } from './places.service.js';
 import { ReadingsService } from './readings.service.js';
 
 /** Places, their readings, and the series of their air. */
 @Module({
   controllers: [PlacesController],
-  providers: [PlaceSeriesCache, ReadingsService],
+  providers: [PlaceSeriesCache, PlacesService, ReadingsService],
   exports: [PlaceSeriesCache, ReadingsService],
 })
 export class AmbientModule {}

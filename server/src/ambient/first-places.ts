@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid';
-import { PlaceEntity } from '../db/entities.js';
+import { PlaceEntity } from './ambient.entities.js';
 import type { WorkshopContext } from '../db/workshop-context.js';
 
 /** What a new workshop has: a bench, of which nobody has said yet how warm it is. */

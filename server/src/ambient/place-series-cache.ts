@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { HOUR, DAY, thinned, type AirReading } from '@dewpot/core';
 import { GUESSED_AIR, type AirView, type PlaceAir, type PlaceView } from '@dewpot/contract';
-import { PlaceEntity } from '../db/entities.js';
+import { PlaceEntity } from './ambient.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { issuedAt, loggerMemory, LOGS_EVERY } from '../devices/index.js';
 import { placeSeries, type PlaceSeries } from './place-series.js';

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { sift, type AirReading, type SetAside } from '@dewpot/core';
 import type { ReadingsTaken } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
-import { AirAsideEntity, PlaceEntity } from '../db/entities.js';
+import { AirAsideEntity, PlaceEntity } from './ambient.entities.js';
 import { PgNotifications } from '../db/pg-notifications.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 
@@ -31,7 +31,7 @@ export class ReadingsService {
   async take(placeId: string, readings: readonly AirReading[], now: number): Promise<ReadingsTaken> {
     const { kept, aside, twice } = sift(readings, now);
     // One after the other, on every server: what came late is known only against all that came before.
-    const place = { where: { id: placeId }, select: { id: true }, lock: { mode: 'pessimistic_write' as const } };
+    const place = { where: { id: placeId }, select: { id: true }, lock: { mode: 'for_no_key_update' as const } };
     await this.rows.of(PlaceEntity).findOneOrFail(place);
     const latest = await this.latest(placeId);
     const added = await this.insert(placeId, kept);
@@ -86,10 +86,9 @@ export class ReadingsService {
     return found.map(({ reading, why }) => ({ reading, why }));
   }
 
-  /** Takes every reading of a place away. */
+  /** Takes every reading of a place away: they are too many to be bound to it by the database. */
   async forget(placeId: string): Promise<void> {
     await this.rows.manager.query('delete from air_readings where place_id = $1', [placeId]);
-    await this.rows.of(AirAsideEntity).delete({ placeId });
   }
 
   /** Puts readings in; answers the times of those that were not there yet. */

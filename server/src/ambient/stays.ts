@@ -1,5 +1,6 @@
 import type { Life } from '@dewpot/core';
-import type { CastEntity, PlaceEntity } from '../db/entities.js';
+import type { CastEntity } from '../casts/casts.entities.js';
+import type { PlaceEntity } from './ambient.entities.js';
 
 const word = (name: string | undefined) => name?.trim().toLowerCase();
 

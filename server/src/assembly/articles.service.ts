@@ -15,7 +15,7 @@ import {
 import type { ArticleInput, CastDetail, CastSnapshot } from '@dewpot/contract';
 import { In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { CastEntity, CastEventEntity, WorkshopEntity } from '../db/entities.js';
+import { CastEntity, CastEventEntity } from '../casts/casts.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import { CastsService, CastRecordsService, DuesService, lockPours } from '../casts/index.js';
@@ -98,7 +98,7 @@ export class ArticlesService {
   /** Takes an article apart again, as long as it was only clamped: its parts are what they were. @throws ProblemError 409 */
   async takeApart(id: string, personId: string | null, now: number): Promise<void> {
     await lockPours(this.rows, [id]);
-    const row = await this.rows.of(CastEntity).findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
+    const row = await this.rows.of(CastEntity).findOne({ where: { id }, lock: { mode: 'for_no_key_update' } });
     if (!row?.snapshot.article) throw ProblemError.notFound('article');
     const { life } = row.projection;
     if (row.stage !== 'setting' || life.weighings.length > 0 || life.coats.length > 0)
@@ -111,7 +111,6 @@ export class ArticlesService {
       if (joined)
         await this.records.recordOwn(castId, { id: uuid(), at: now, type: 'voided', event: joined.id }, personId, now);
     }
-    await this.rows.of(CastEventEntity).delete({ castId: id });
     await this.rows.of(CastEntity).delete({ id });
   }
 
@@ -122,7 +121,7 @@ export class ArticlesService {
     await lockPours(this.rows, ids);
     const found = await this.rows
       .of(CastEntity)
-      .find({ where: { id: In(ids) }, order: { id: 'ASC' }, lock: { mode: 'pessimistic_write' } });
+      .find({ where: { id: In(ids) }, order: { id: 'ASC' }, lock: { mode: 'for_no_key_update' } });
     const missing = ids.find((id) => found.every((one) => one.id !== id));
     if (missing)
       throw refusal('parts', missing, 'A cast that is to be joined is not here.', 'Choose casts from the shelf.');
@@ -148,7 +147,7 @@ export class ArticlesService {
   }
 
   private async figures(input: ArticleInput, parts: readonly CastEntity[], now: number): Promise<ArticleFigures> {
-    const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
+    const { settings } = await this.rows.workshop();
     const air = await this.dryness.airAt(defined(parts[0]), input.at, now);
     return calculateArticle({
       arrangement: input.arrangement,

@@ -14,7 +14,7 @@ import {
 } from '@dewpot/core';
 import type { CastEventInput } from '@dewpot/contract';
 import { zoneOf } from '../config.js';
-import { CastEntity, CastEventEntity, WorkshopEntity } from '../db/entities.js';
+import { CastEntity, CastEventEntity } from './casts.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import {
@@ -101,7 +101,7 @@ export class CastRecordsService {
   private async locked(castId: string): Promise<CastEntity> {
     await lockPours(this.rows, [castId]);
     await this.rows.holdWorkshop();
-    const row = await this.rows.of(CastEntity).findOne({ where: { id: castId }, lock: { mode: 'pessimistic_write' } });
+    const row = await this.rows.of(CastEntity).findOne({ where: { id: castId }, lock: { mode: 'for_no_key_update' } });
     if (!row) throw ProblemError.notFound('cast');
     return row;
   }
@@ -118,7 +118,7 @@ export class CastRecordsService {
   }
 
   private async zone(): Promise<string> {
-    const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
+    const { settings } = await this.rows.workshop();
     return zoneOf(settings);
   }
 

@@ -3,7 +3,7 @@ import { DAY, lifeOf, type CastEvent, type Expected } from '@dewpot/core';
 import type { CastDetail, CastEventInput, CastPictureView, CastSnapshot, CastView, DrySummary } from '@dewpot/contract';
 import { In, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { CastEntity, CastEventEntity, CastPictureEntity } from '../db/entities.js';
+import { CastEntity, CastEventEntity, CastPictureEntity } from './casts.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { CastRecordsService } from './cast-records.service.js';
 import { DrynessService } from '../sealing/index.js';
@@ -80,7 +80,7 @@ export class CastsService {
 
   /** Takes the casts of a pour away, as long as nothing but the pour happened to any. @throws ProblemError 409 */
   async removeUntouched(pourId: string): Promise<void> {
-    const casts = await this.rows.of(CastEntity).find({ where: { pourId }, lock: { mode: 'pessimistic_write' } });
+    const casts = await this.rows.of(CastEntity).find({ where: { pourId }, lock: { mode: 'for_no_key_update' } });
     const castId = In(casts.map(({ id }) => id));
     const events = await this.rows.of(CastEventEntity).find({ where: { castId } });
     const touched = casts.filter(({ id }) => events.some((one) => one.castId === id && one.event.type !== 'poured'));
@@ -90,7 +90,6 @@ export class CastsService {
         detail: `Things happened to ${codes} since the pour: it stays in the record.`,
       });
     }
-    await this.rows.of(CastEventEntity).delete({ castId });
     await this.rows.of(CastEntity).delete({ pourId });
   }
 

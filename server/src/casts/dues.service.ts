@@ -33,7 +33,8 @@ import {
 } from '@dewpot/core';
 import type { CastAir } from '@dewpot/contract';
 import { PlaceSeriesCache, type PlaceSeries, staysOf } from '../ambient/index.js';
-import { CastEntity, PlaceEntity, WorkshopEntity } from '../db/entities.js';
+import { CastEntity } from './casts.entities.js';
+import { PlaceEntity } from '../ambient/ambient.entities.js';
 import { zoneOf } from '../config.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { airSince, DrynessService } from '../sealing/index.js';
@@ -159,7 +160,7 @@ export class DuesService {
   }
 
   private async ways(): Promise<Ways> {
-    const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
+    const { settings } = await this.rows.workshop();
     return {
       moistCuring: (settings.moistCuring as MoistCuring | undefined) ?? usualMoistCuring,
       waking: settings.waking ?? usualWaking,

@@ -3,7 +3,8 @@ import { handbookDemouldAge, learnDemouldAge, demouldCame, usualCare, type Learn
 import type { CastSnapshot, DemouldSeen, DemouldView, DemouldWaysInput } from '@dewpot/contract';
 import { In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { CastEntity, DemouldLessonEntity } from '../db/entities.js';
+import { CastEntity } from '../casts/casts.entities.js';
+import { DemouldLessonEntity } from './curing.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 
 /** The mould and mix of a cast, by their keys; undefined for casts of before mixes had one. */
@@ -96,7 +97,7 @@ export class DemouldsService {
     await this.keep(mouldId, mixId, {});
     await this.rows
       .of(DemouldLessonEntity)
-      .findOneOrFail({ where: { mouldId, mixId }, select: { id: true }, lock: { mode: 'pessimistic_write' } });
+      .findOneOrFail({ where: { mouldId, mixId }, select: { id: true }, lock: { mode: 'for_no_key_update' } });
   }
 }
 

@@ -4,18 +4,7 @@ import { DataSource, type DataSourceOptions, type QueryRunner } from 'typeorm';
 import { prepareJobs } from '../jobs/schema.js';
 import { APP_ROLE } from './app-role.js';
 import { entities } from './entities.js';
-import { Bench1764500000000 } from './migrations/bench.js';
-import { Climate1764600000000 } from './migrations/climate.js';
-import { FindingsAside1796000000000 } from './migrations/findings-aside.js';
-import { Finish1765200000000 } from './migrations/finish.js';
-import { HonestAir1796100000000 } from './migrations/honest-air.js';
-import { Initial1764000000000 } from './migrations/initial.js';
-import { Limits1765900000000 } from './migrations/limits.js';
-import { Mixes1764200000000 } from './migrations/mixes.js';
-import { Moulds1764100000000 } from './migrations/moulds.js';
-import { Parts1764400000000 } from './migrations/parts.js';
-import { Tints1764300000000 } from './migrations/tints.js';
-import { Vocabulary1796200000000 } from './migrations/vocabulary.js';
+import { migrations } from './migrations/index.js';
 
 /** Password of the application's role, derived from the owner's so that every server before one database has the same. */
 function appPassword(ownerUrl: string): string {
@@ -38,20 +27,7 @@ export function ownerOptions(ownerUrl: string): DataSourceOptions {
   return {
     ...common,
     url: ownerUrl,
-    migrations: [
-      Initial1764000000000,
-      Moulds1764100000000,
-      Mixes1764200000000,
-      Tints1764300000000,
-      Parts1764400000000,
-      Bench1764500000000,
-      Climate1764600000000,
-      Finish1765200000000,
-      Limits1765900000000,
-      FindingsAside1796000000000,
-      HonestAir1796100000000,
-      Vocabulary1796200000000,
-    ],
+    migrations: [...migrations],
     poolSize: 2,
   };
 }

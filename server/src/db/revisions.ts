@@ -1,6 +1,6 @@
 import type { EntityTarget } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import type { RevisionRow } from './entities.js';
+import type { RevisionRow } from './row.js';
 import type { WorkshopContext } from './workshop-context.js';
 
 /** A recipe as its versions keep it. */

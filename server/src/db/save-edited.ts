@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { ObjectLiteral, Repository } from 'typeorm';
 import { ProblemError } from '../http/problem-error.js';
-import type { EditedRow } from './entities.js';
+import type { EditedRow } from './row.js';
 import type { WorkshopContext } from './workshop-context.js';
 
 /** A value as PostgreSQL gives it back: no classes, no undefined; the order of keys is no difference. */
@@ -56,7 +56,7 @@ export async function saveEdited<E extends EditedRow>(
   version: number,
   fields: object,
 ): Promise<E> {
-  const row = await repository.findOne({ where: { id } as never, lock: { mode: 'pessimistic_write' } });
+  const row = await repository.findOne({ where: { id } as never, lock: { mode: 'for_no_key_update' } });
   if (row) {
     if (row.version !== version) {
       if (!differs(row, fields)) return row;

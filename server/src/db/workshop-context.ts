@@ -1,6 +1,7 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { Injectable } from '@nestjs/common';
 import { DataSource, type EntityManager, type EntityTarget, type ObjectLiteral, type Repository } from 'typeorm';
+import { WorkshopEntity } from '../accounts/accounts.entities.js';
 import { wasInTheWay } from './outage.js';
 
 interface AtHand {
@@ -68,6 +69,11 @@ export class WorkshopContext {
   /** Holds the workshop's settings as they are until the transaction is through: what is judged by them is, by the newest. */
   async holdWorkshop(): Promise<void> {
     await this.manager.query('select 1 from workshops where id = $1 for share', [this.workshopId]);
+  }
+
+  /** The workshop at hand: its settings, and whether it is the demo. */
+  workshop(): Promise<WorkshopEntity> {
+    return this.of(WorkshopEntity).findOneByOrFail({ id: this.workshopId });
   }
 
   of<E extends ObjectLiteral>(entity: EntityTarget<E>): Repository<E> {

@@ -1,8 +1,10 @@
 import { Module } from '@nestjs/common';
+import { BenchScaleService } from './bench-scale.service.js';
 import { ScaleController } from './scale.controller.js';
 
 /** Devices at the bench; those that ship are simulated. */
 @Module({
   controllers: [ScaleController],
+  providers: [BenchScaleService],
 })
 export class DevicesModule {}

@@ -61,6 +61,7 @@ function partsOf(error: unknown): Parts {
     const { code } = error.driverError as { code?: string };
     if (code === '23505')
       return { status: 409, title: 'Taken already', detail: 'Another record has this key already.' };
+    if (code === '23503') return { status: 404, title: 'Not here', detail: 'What this belongs to was removed.' };
     // Row-level security: the key is of another workshop, which is told as if it were not there.
     if (code === '42501') return { status: 404, title: 'Not here', detail: defined(details[404]) };
   }

@@ -1,6 +1,6 @@
 import { handbookMaterials } from '@dewpot/core';
 import { v7 as uuid } from 'uuid';
-import { MaterialEntity } from '../db/entities.js';
+import { MaterialEntity } from './materials.entities.js';
 import type { WorkshopContext } from '../db/workshop-context.js';
 
 /** Gives a new workshop the handbook's materials. Which scoops it has is asked. Answers the ids of the materials by key. */

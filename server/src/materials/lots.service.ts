@@ -1,7 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import { takeFromLots, type Lot, defined } from '@dewpot/core';
 import { In } from 'typeorm';
-import { LotEntity, type Taken } from '../db/entities.js';
+import { LotEntity } from './materials.entities.js';
+import type { Taken } from '../pours/pours.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 
 /** A lot as it is calculated with, without its key. */
@@ -22,7 +23,7 @@ export class LotsService {
     const lots = await repository.find({
       where: { materialId: In(Object.keys(used)) },
       order: { id: 'ASC' },
-      lock: { mode: 'pessimistic_write' },
+      lock: { mode: 'for_no_key_update' },
     });
     const taken: Taken[] = [];
     for (const [materialId, mass] of Object.entries(used)) {
@@ -42,7 +43,7 @@ export class LotsService {
     const lots = await repository.find({
       where: { id: In(taken.map(({ lotId }) => lotId)) },
       order: { id: 'ASC' },
-      lock: { mode: 'pessimistic_write' },
+      lock: { mode: 'for_no_key_update' },
     });
     for (const { id, left, bought } of lots) {
       const back = taken.filter(({ lotId }) => lotId === id).reduce((sum, { mass }) => sum + mass, 0);

@@ -9,7 +9,9 @@ import type {
   ScoopView,
   StoreView,
 } from '@dewpot/contract';
-import { LotEntity, MaterialEntity, MixEntity, ScoopEntity, SwatchEntity, TintEntity } from '../db/entities.js';
+import { LotEntity, MaterialEntity, ScoopEntity } from './materials.entities.js';
+import { MixEntity } from '../mixes/mixes.entities.js';
+import { SwatchEntity, TintEntity } from '../tints/tints.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -71,7 +73,6 @@ export class MaterialsService {
         detail: `${using.join(', ')} ${using.length > 1 ? 'use' : 'uses'} this material. Take it out there first.`,
       });
     }
-    await this.rows.of(LotEntity).delete({ materialId: id });
     await this.rows.of(MaterialEntity).delete({ id });
   }
 

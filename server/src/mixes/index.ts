@@ -1,3 +1,3 @@
 export * from './mixes.service.js';
 export * from './mixes.module.js';
-export * from './tiles.controller.js';
+export * from './tiles.service.js';

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { checkMix, type Mix, mixOf } from '@dewpot/core';
 import type { MixBody, MixRevisionView, MixInput, MixView } from '@dewpot/contract';
 import { revisionsOf, keepRevision, versionKey, versionsFound } from '../db/revisions.js';
-import { FindingAsideEntity, MixRevisionEntity, MixEntity } from '../db/entities.js';
+import { MixRevisionEntity, MixEntity } from './mixes.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { changedFields, saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -47,10 +47,9 @@ export class MixesService {
     return view(saved, poured && !next);
   }
 
+  /** Removes a mix with its versions, its trial tiles, and what was put aside for it. */
   async remove(id: string): Promise<void> {
-    await this.rows.of(MixRevisionEntity).delete({ of: id });
     await this.rows.of(MixEntity).delete({ id });
-    await this.rows.of(FindingAsideEntity).delete({ mixId: id });
   }
 
   /** A recipe with its materials in place of their keys. @throws ProblemError 404 where one is not in store. */

@@ -1,7 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import type { FindingKey, LastingAside } from '@dewpot/core';
 import { v7 as uuid } from 'uuid';
-import { FindingAsideEntity, MixEntity, MouldEntity } from '../db/entities.js';
+import { FindingAsideEntity, MouldEntity } from './moulds.entities.js';
+import { MixEntity } from '../mixes/mixes.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 

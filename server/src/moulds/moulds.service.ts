@@ -2,7 +2,7 @@ import { defined } from '@dewpot/core';
 import { Injectable } from '@nestjs/common';
 import { checkedShape, type MouldInput, type MouldView } from '@dewpot/contract';
 import { In } from 'typeorm';
-import { FindingAsideEntity, MouldCopyEntity, MouldEntity, MouldPictureEntity } from '../db/entities.js';
+import { MouldCopyEntity, MouldEntity, MouldPictureEntity } from './moulds.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -43,12 +43,9 @@ export class MouldsService {
     return defined((await this.views([mould]))[0]);
   }
 
+  /** Removes a mould with its copies, its pictures, and what was put aside for it. */
   async remove(id: string): Promise<void> {
-    await this.rows.of(MouldCopyEntity).delete({ mouldId: id });
-    await this.rows.of(MouldPictureEntity).delete({ mouldId: id });
     await this.rows.of(MouldEntity).delete({ id });
-    // After the mould: whoever puts a finding aside holds it, and is seen by now.
-    await this.rows.of(FindingAsideEntity).delete({ mouldId: id });
   }
 
   /** Counts one cycle for so many copies of a mould, the least used first, retired ones left out; answers their marks. */

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { PictureView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
-import { MouldEntity, MouldPictureEntity } from '../db/entities.js';
+import { MouldEntity, MouldPictureEntity } from './moulds.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import type { Redrawn } from '../pictures/redraw.js';
@@ -16,7 +16,7 @@ export class PicturesService {
     // The mould is locked, so that two pictures at once are counted one after the other.
     const mould = await this.rows
       .of(MouldEntity)
-      .findOne({ where: { id: mouldId }, select: { id: true }, lock: { mode: 'pessimistic_write' } });
+      .findOne({ where: { id: mouldId }, select: { id: true }, lock: { mode: 'for_no_key_update' } });
     if (!mould) throw ProblemError.notFound('mould');
     const repository = this.rows.of(MouldPictureEntity);
     if ((await repository.countBy({ mouldId })) >= MOST_PICTURES)

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { checkSolid, InputError, isTubSolid } from '@dewpot/core';
 import { solidOf, type TubInput, type TubView } from '@dewpot/contract';
-import { TubEntity } from '../db/entities.js';
+import { TubEntity } from './moulds.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
 

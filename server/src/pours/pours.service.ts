@@ -14,7 +14,9 @@ import type { PourFinish, PourInput, PourView } from '@dewpot/contract';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import type { PlanData } from '../calculation/crossing.js';
 import { CastsService } from '../casts/index.js';
-import { LotEntity, MaterialEntity, PersonEntity, PourEntity, ScoopEntity, WorkshopEntity } from '../db/entities.js';
+import { LotEntity, MaterialEntity, ScoopEntity } from '../materials/materials.entities.js';
+import { PersonEntity, WorkshopEntity } from '../accounts/accounts.entities.js';
+import { PourEntity } from './pours.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -251,7 +253,6 @@ export class PoursService {
       throw new ProblemError(409, 'Already poured', {
         detail: 'Its casts stand on the shelf: a finished pour stays in the record.',
       });
-    await this.runs.forget(id);
     await this.rows.of(PourEntity).delete({ id });
   }
 
@@ -267,7 +268,7 @@ export class PoursService {
   /** All that a plan of these choices is made from. */
   private async dataFor(input: Omit<PourInput, 'version'>, now: number): Promise<PlanData> {
     const moulds = await this.moulds.some(input.items.map(({ mouldId }) => mouldId));
-    const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
+    const { settings } = await this.rows.workshop();
     return {
       moulds,
       mixes: await this.mixes.all(),
@@ -302,7 +303,7 @@ export class PoursService {
     const workshops = this.rows.of(WorkshopEntity);
     const { id, poursCounted } = await workshops.findOneOrFail({
       where: { id: this.rows.workshopId },
-      lock: { mode: 'pessimistic_write' },
+      lock: { mode: 'for_no_key_update' },
     });
     await this.rows.manager.query('update workshops set pours_counted = $2 where id = $1', [id, poursCounted + 1]);
     return poursCounted + 1;
@@ -315,6 +316,6 @@ export class PoursService {
   }
 
   private locked(id: string): Promise<PourEntity | null> {
-    return this.rows.of(PourEntity).findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
+    return this.rows.of(PourEntity).findOne({ where: { id }, lock: { mode: 'for_no_key_update' } });
   }
 }

@@ -1,31 +1,12 @@
-import { Controller, Headers, Injectable, UseGuards, type CanActivate, type ExecutionContext } from '@nestjs/common';
-import { isUUID } from 'class-validator';
-import { WorkshopContext } from '../db/workshop-context.js';
+import { Controller, Headers, UseGuards } from '@nestjs/common';
 import { Key } from '../http/key-param.js';
-import { ProblemError } from '../http/problem-error.js';
-import { CurrentUser, type AppRequest } from '../http/request.js';
+import { CurrentUser } from '../http/request.js';
 import { Stream, Streams } from '../http/streams.js';
-import { PoursService } from './pours.service.js';
+import { PourHere } from './pour-here.guard.js';
 import { RunsService } from './runs.service.js';
 
 /** Without news a run is looked at this often all the same, ms. */
 const LOOK = 15_000;
-
-/** Turns away whoever asks for a pour that is not here: once a stream has begun, it has no other answer. */
-@Injectable()
-class PourHere implements CanActivate {
-  constructor(
-    private readonly rows: WorkshopContext,
-    private readonly pours: PoursService,
-  ) {}
-
-  async canActivate(context: ExecutionContext): Promise<boolean> {
-    const { params, visitor } = context.switchToHttp().getRequest<AppRequest>();
-    if (!visitor || !isUUID(params.id)) throw ProblemError.notFound('pour');
-    await this.rows.inWorkshop(visitor.workshopId, () => this.pours.one(String(params.id)));
-    return true;
-  }
-}
 
 /** A pour's run as it goes, for every device at the bench. */
 @Controller('api/pours')

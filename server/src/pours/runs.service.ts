@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { InputError, type RunEvent, type RunLesson } from '@dewpot/core';
 import type { PourView, RunEventInput, RunView } from '@dewpot/contract';
 import { CalculationPool } from '../calculation/calculation-pool.js';
-import { PourEntity, RunEventEntity } from '../db/entities.js';
+import { PourEntity, RunEventEntity } from './pours.entities.js';
 import { PgNotifications } from '../db/pg-notifications.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -93,13 +93,9 @@ export class RunsService {
   private async pour(id: string, lock = false): Promise<PourEntity> {
     const row = await this.rows
       .of(PourEntity)
-      .findOne({ where: { id }, ...(lock && { lock: { mode: 'pessimistic_write' as const } }) });
+      .findOne({ where: { id }, ...(lock && { lock: { mode: 'for_no_key_update' as const } }) });
     if (!row) throw ProblemError.notFound('pour');
     return row;
-  }
-
-  async forget(pourId: string): Promise<void> {
-    await this.rows.of(RunEventEntity).delete({ pourId });
   }
 }
 

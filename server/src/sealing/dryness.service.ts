@@ -31,7 +31,8 @@ import {
 } from '@dewpot/core';
 import type { DrySummary } from '@dewpot/contract';
 import { PlaceSeriesCache, staysOf, type CastStanding } from '../ambient/index.js';
-import { CastEntity, WorkshopEntity, type PlaceEntity } from '../db/entities.js';
+import { CastEntity } from '../casts/casts.entities.js';
+import type { PlaceEntity } from '../ambient/ambient.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { SealLessonsService } from './seal-lessons.service.js';
 
@@ -107,7 +108,7 @@ export class DrynessService {
   ) {}
 
   async ways(): Promise<DryingWays> {
-    const { settings } = await this.rows.of(WorkshopEntity).findOneByOrFail({ id: this.rows.workshopId });
+    const { settings } = await this.rows.workshop();
     return { drying: settings.drying ?? usualDrying, ease: await this.lessons.ease() };
   }
 

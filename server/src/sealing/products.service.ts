@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { lotInUse, lotMonths, sealerOf, type Material, type Sealer } from '@dewpot/core';
-import { LotEntity, MaterialEntity } from '../db/entities.js';
+import { LotEntity, MaterialEntity } from '../materials/materials.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import { LotsService, plainLot } from '../materials/index.js';

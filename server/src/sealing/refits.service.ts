@@ -1,6 +1,6 @@
 import { Injectable, type OnModuleInit } from '@nestjs/common';
 import { setImmediate as breathe } from 'node:timers/promises';
-import { CastEntity } from '../db/entities.js';
+import { CastEntity } from '../casts/casts.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { Jobs } from '../jobs/jobs.service.js';
 import { DrynessService, noAirsYet } from './dryness.service.js';
@@ -54,7 +54,7 @@ export class RefitsService implements OnModuleInit {
       .where('c.id IN (:...ids)', { ids })
       .andWhere('c.stage = :stage', { stage: 'drying' })
       .orderBy('c.id')
-      .setLock('pessimistic_write')
+      .setLock('for_no_key_update')
       .getMany();
     const ways = await this.dryness.ways();
     const airs = noAirsYet();

@@ -1,7 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import { learnedEase, sealerOfCoat, type Life } from '@dewpot/core';
 import type { OverridesView, OverrideSeen } from '@dewpot/contract';
-import { CastEntity, SealLessonEntity } from '../db/entities.js';
+import { CastEntity } from '../casts/casts.entities.js';
+import { SealLessonEntity } from './sealing.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 
 /** So many of the latest overrides teach. */
@@ -60,7 +61,7 @@ export class SealLessonsService {
     const { workshopId: id } = this.rows;
     const lessons = this.rows.of(SealLessonEntity);
     await lessons.createQueryBuilder().insert().values({ id, workshopId: id, records: [] }).orIgnore().execute();
-    return (await lessons.findOneOrFail({ where: { id }, lock: { mode: 'pessimistic_write' } })).records;
+    return (await lessons.findOneOrFail({ where: { id }, lock: { mode: 'for_no_key_update' } })).records;
   }
 
   private async records(): Promise<readonly OverrideSeen[]> {

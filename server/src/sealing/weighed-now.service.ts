@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { expectedNow, type ExpectedNow } from '@dewpot/core';
 import { In } from 'typeorm';
-import { CastEntity } from '../db/entities.js';
+import { CastEntity } from '../casts/casts.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 
 /** What lies on the scale, judged by what the casts of the workshop should weigh now. */

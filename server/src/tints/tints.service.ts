@@ -11,7 +11,7 @@ import type {
   TintView,
 } from '@dewpot/contract';
 import { revisionsOf, keepRevision, versionKey, versionsFound } from '../db/revisions.js';
-import { SwatchEntity, TintRevisionEntity, TintEntity } from '../db/entities.js';
+import { SwatchEntity, TintRevisionEntity, TintEntity } from './tints.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { changedFields, saveEdited } from '../db/save-edited.js';
 import { readChip } from '../devices/index.js';
@@ -51,8 +51,8 @@ export class TintsService {
     return view(saved, used);
   }
 
+  /** Removes a tint with its versions. */
   async remove(id: string): Promise<void> {
-    await this.rows.of(TintRevisionEntity).delete({ of: id });
     await this.rows.of(TintEntity).delete({ id });
   }
 

@@ -1,6 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { APP_ROLE } from '../app-role.js';
-import { enableRowSecurity } from './policies.js';
+import { APP_ROLE, enableRowSecurity } from './frozen-policies.js';
 
 const edited = `"id" uuid NOT NULL, "workshop_id" uuid NOT NULL, "version" integer NOT NULL, "created_at" TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT now(), "updated_at" TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT now()`;
 

@@ -1,6 +1,6 @@
 import { colours } from './frozen-handbook.js';
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { enableRowSecurity } from './policies.js';
+import { enableRowSecurity } from './frozen-policies.js';
 
 const up = [
   `CREATE TABLE "tints" ("id" uuid NOT NULL, "workshop_id" uuid NOT NULL, "version" integer NOT NULL, "created_at" TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT now(), "updated_at" TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT now(), "name" text NOT NULL, "body" jsonb NOT NULL, "edition" integer NOT NULL DEFAULT '1', CONSTRAINT "PK_bdf961b58aa3ab6d3a51341260f" PRIMARY KEY ("id"))`,

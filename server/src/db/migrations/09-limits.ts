@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { APP_ROLE } from '../app-role.js';
+import { APP_ROLE } from './frozen-policies.js';
 
 const sha1 = (text: string) => createHash('sha1').update(text).digest('hex');
 /** Names of keys and indexes as TypeORM gives them. */

@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { enableRowSecurity } from './policies.js';
+import { enableRowSecurity } from './frozen-policies.js';
 
 const up = [
   `CREATE TABLE "run_events" ("id" uuid NOT NULL, "workshop_id" uuid NOT NULL, "pour_id" uuid NOT NULL, "person_id" uuid, "event" jsonb NOT NULL, "recorded_at" TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT clock_timestamp(), CONSTRAINT "PK_6a60304b2cec8281b713a19fa7b" PRIMARY KEY ("id"))`,

@@ -1,6 +1,6 @@
 import { sealers } from './frozen-handbook.js';
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { enableRowSecurity } from './policies.js';
+import { enableRowSecurity } from './frozen-policies.js';
 
 const tables = [
   `CREATE TABLE "trial_tiles" ("id" uuid NOT NULL, "workshop_id" uuid NOT NULL, "mix_id" uuid NOT NULL, "body" jsonb NOT NULL, CONSTRAINT "PK_291d82c940426bc160e0732414a" PRIMARY KEY ("id"))`,

@@ -1,4 +1,5 @@
-import { APP_ROLE } from '../app-role.js';
+/** The application's role, as it was when the migrations were written. */
+export const APP_ROLE = 'dewpot_app';
 
 /** Statements that give a table to the application and wall it by workshop. `column` names the workshop in it. */
 export function enableRowSecurity(table: string, column = 'workshop_id'): string[] {

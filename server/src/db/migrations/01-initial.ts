@@ -1,6 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { APP_ROLE } from '../app-role.js';
-import { enableRowSecurity } from './policies.js';
+import { APP_ROLE, enableRowSecurity } from './frozen-policies.js';
 
 const schema = [
   `CREATE TABLE "workshops" ("id" uuid NOT NULL, "version" integer NOT NULL, "settings" jsonb NOT NULL, "demo" boolean NOT NULL DEFAULT false, "pours_counted" integer NOT NULL DEFAULT '0', CONSTRAINT "PK_6d0e82a124f5b53df91c8989848" PRIMARY KEY ("id"))`,

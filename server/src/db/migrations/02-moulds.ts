@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { enableRowSecurity } from './policies.js';
+import { enableRowSecurity } from './frozen-policies.js';
 
 const up = [
   `ALTER TABLE "moulds" ADD "cycles" integer NOT NULL DEFAULT '0'`,

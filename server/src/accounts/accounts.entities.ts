@@ -1,0 +1,37 @@
+import type { SessionKind, WorkshopSettings } from '@dewpot/contract';
+import { Column, CreateDateColumn, Entity, Index, PrimaryColumn, VersionColumn } from 'typeorm';
+import { PartOf, WorkshopRow } from '../db/row.js';
+
+@Entity('workshops')
+export class WorkshopEntity {
+  @PrimaryColumn('uuid') id: string;
+  @VersionColumn({ type: 'int' }) version: number;
+  @Column('jsonb') settings: Omit<WorkshopSettings, 'version'>;
+  @Column('boolean', { default: false }) demo: boolean;
+  /** Numbers given to pours so far. */
+  @Column('int', { name: 'pours_counted', default: 0 }) poursCounted: number;
+}
+
+@Entity('people')
+export class PersonEntity extends WorkshopRow {
+  @Column('text') name: string;
+  @Index({ unique: true }) @Column('text') email: string;
+  @Column('text', { name: 'passphrase_hash', nullable: true }) passphraseHash: string | null;
+  /** Founded the workshop: may remove others. */
+  @Column('boolean', { default: false }) owner: boolean;
+}
+
+@Entity('sessions')
+@PartOf(() => PersonEntity, 'personId')
+export class SessionEntity extends WorkshopRow {
+  @Column('uuid', { name: 'person_id' }) personId: string;
+  @Index({ unique: true }) @Column('bytea', { name: 'token_hash' }) tokenHash: Buffer;
+  /** Its token until it was last renewed. */
+  @Index() @Column('bytea', { name: 'previous_hash', nullable: true }) previousHash: Buffer | null;
+  @Column('text', { default: 'browser' }) kind: SessionKind;
+  /** The browser that it is of, or what its owner called the token. */
+  @Column('text', { default: '' }) label: string;
+  @CreateDateColumn({ type: 'timestamptz', name: 'created_at' }) createdAt: Date;
+  @Column('timestamptz', { name: 'renewed_at', default: () => 'now()' }) renewedAt: Date;
+  @Column('timestamptz', { name: 'expires_at' }) expiresAt: Date;
+}

@@ -1,0 +1,70 @@
+import { Injectable } from '@nestjs/common';
+import type { Registration, SessionView, WorkshopSettings } from '@dewpot/contract';
+import { v7 as uuid } from 'uuid';
+import { furnishPlaces } from '../ambient/index.js';
+import { WorkshopContext } from '../db/workshop-context.js';
+import { ProblemError } from '../http/problem-error.js';
+import type { CurrentUser } from '../http/request.js';
+import { fillWithHandbook } from '../materials/index.js';
+import { RefitsService } from '../sealing/index.js';
+import { WorkshopEntity } from './accounts.entities.js';
+import { AddressTaken, People } from './people.service.js';
+
+/** What a new workshop starts with. */
+export const firstSettings = { units: 'metric', currency: '€', liftLimit: 25000, bucket: 14000, scaleStep: 1 } as const;
+
+/** Workshops: how one is founded, and its settings. */
+@Injectable()
+export class WorkshopsService {
+  constructor(
+    private readonly people: People,
+    private readonly rows: WorkshopContext,
+    private readonly refits: RefitsService,
+  ) {}
+
+  /**
+   * Founds a workshop with its owner, who then signs in. An address that is somebody's already is not told: everything is done as
+   * for a new one and then undone, so that the answer is the same and takes as long.
+   */
+  async register(given: Registration): Promise<void> {
+    const owner = await this.people.hashed(given);
+    try {
+      await this.rows.inWorkshop(uuid(), async () => {
+        await this.found({ ...firstSettings, name: given.workshop });
+        await fillWithHandbook(this.rows);
+        await furnishPlaces(this.rows);
+        await this.people.join(owner, true);
+      });
+    } catch (error) {
+      if (!(error instanceof AddressTaken)) throw error;
+    }
+  }
+
+  /** Makes the workshop at hand, in its transaction. */
+  async found(settings: WorkshopEntity['settings'], demo = false): Promise<void> {
+    await this.rows.of(WorkshopEntity).insert({ id: this.rows.workshopId, settings, demo });
+  }
+
+  /** Who is signed in, and where. */
+  async sessionOf({ personId }: CurrentUser): Promise<SessionView> {
+    const { id, name, owner } = await this.people.one(personId);
+    const { id: workshopId, settings, demo, version } = await this.rows.workshop();
+    return { person: { id, name, owner }, workshop: { id: workshopId, demo, version, ...settings } };
+  }
+
+  /** Saves the settings. @throws ProblemError 409 where they were changed since. */
+  async change({ version, ...settings }: WorkshopSettings): Promise<void> {
+    const workshops = this.rows.of(WorkshopEntity);
+    const { version: current, settings: before } = await workshops.findOneOrFail({
+      where: { id: this.rows.workshopId },
+      lock: { mode: 'for_no_key_update' },
+    });
+    if (version !== undefined && version !== current) {
+      throw new ProblemError(409, 'Someone changed this meanwhile', {
+        detail: 'The workshop’s settings were changed in another browser. Open them again.',
+      });
+    }
+    await workshops.update({ id: this.rows.workshopId }, { settings });
+    if (before.drying !== settings.drying) await this.refits.ask();
+  }
+}

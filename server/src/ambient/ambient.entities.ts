@@ -1,0 +1,33 @@
+import type { AirReading } from '@dewpot/core';
+import type { PlaceInput } from '@dewpot/contract';
+import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
+import { EditedRow, milliseconds, PartOf, WorkshopRow } from '../db/row.js';
+
+/** A place in which casts stand. */
+@Entity('places')
+export class PlaceEntity extends EditedRow {
+  @Column('text') name: string;
+  @Column('jsonb') body: Omit<PlaceInput, 'name' | 'version'>;
+  /** Counts readings that came later than some after them: what was calculated from the series is then calculated again. */
+  @Column('int', { default: 0 }) late: number;
+}
+
+/** A reading that was set aside, and why. */
+@Entity('air_asides')
+@PartOf(() => PlaceEntity, 'placeId')
+export class AirAsideEntity extends WorkshopRow {
+  @Index() @Column('uuid', { name: 'place_id' }) placeId: string;
+  @Column('jsonb') reading: AirReading;
+  @Column('text') why: string;
+}
+
+/** The air of a place at a time: partitioned by month. */
+@Entity('air_readings')
+export class AirReadingEntity {
+  @PrimaryColumn('uuid', { name: 'workshop_id' }) workshopId: string;
+  @PrimaryColumn('uuid', { name: 'place_id' }) placeId: string;
+  @PrimaryColumn('bigint', { transformer: milliseconds }) at: number;
+  @Column('real') temperature: number;
+  @Column('real', { nullable: true }) humidity: number | null;
+  @Column('real', { nullable: true }) wind: number | null;
+}

@@ -1,0 +1,87 @@
+import { Injectable } from '@nestjs/common';
+import { HOUR, type AirReading } from '@dewpot/core';
+import type { PlaceAir, PlaceInput, PlaceView, ReadingsTaken } from '@dewpot/contract';
+import { saveEdited } from '../db/save-edited.js';
+import { WorkshopContext } from '../db/workshop-context.js';
+import { ProblemError } from '../http/problem-error.js';
+import { PlaceEntity } from './ambient.entities.js';
+import { PlaceSeriesCache } from './place-series-cache.js';
+import { ReadingsService } from './readings.service.js';
+
+const MOST_PLACES = 40;
+const TEN_YEARS = 87_660 * HOUR;
+
+/** Places in which casts stand. */
+@Injectable()
+export class PlacesService {
+  constructor(
+    private readonly rows: WorkshopContext,
+    private readonly series: PlaceSeriesCache,
+    private readonly readings: ReadingsService,
+  ) {}
+
+  async list(now: number): Promise<PlaceView[]> {
+    const views: PlaceView[] = [];
+    for (const place of await this.series.places()) views.push(await this.series.view(place, now));
+    return views;
+  }
+
+  /** @throws ProblemError 409 where there are enough places or the version is stale, 422 where its source is the demo's alone. */
+  async save(id: string, { version, name, ...body }: PlaceInput, now: number): Promise<PlaceView> {
+    if (version === 0 && (await this.countLocked()) >= MOST_PLACES)
+      throw new ProblemError(409, 'Enough places', {
+        detail: `A workshop has ${MOST_PLACES} places. Remove one first.`,
+      });
+    if (body.source === 'forecast' || body.simulated) await this.mustBeDemo();
+    const fields = { name: name.trim(), body };
+    const saved = await saveEdited(this.rows, this.rows.of(PlaceEntity), 'place', id, version, fields);
+    return this.series.view(saved, now);
+  }
+
+  /** @throws ProblemError 409 where it is the last one. */
+  async remove(id: string): Promise<void> {
+    if ((await this.countLocked()) <= 1)
+      throw new ProblemError(409, 'The last place', {
+        detail: 'Casts stand somewhere: keep one place, or make another first.',
+      });
+    await this.readings.forget(id);
+    await this.rows.of(PlaceEntity).delete({ id });
+  }
+
+  /** The air of a place between two times, ms. @throws ProblemError 404, 422 where it is too long ago. */
+  async airOf(id: string, from: number, to: number, now: number): Promise<PlaceAir> {
+    if (from < now - TEN_YEARS)
+      throw ProblemError.refused('Too long ago', 'from', from, 'That is more than ten years ago.', 'Ask for less.');
+    return this.series.air(await this.one(id), from, to, now);
+  }
+
+  /** Takes readings in. @throws ProblemError 404, 409 where the place takes none. */
+  async take(id: string, readings: readonly AirReading[], now: number): Promise<ReadingsTaken> {
+    const { body } = await this.one(id);
+    if (body.simulated || !['logger', 'files'].includes(body.source))
+      throw new ProblemError(409, 'This place takes no readings', {
+        detail: 'Its air comes from elsewhere. Choose a logger of your own, or files, as its source first.',
+      });
+    return this.readings.take(id, readings, now);
+  }
+
+  /** Weather that nobody measured is the demo’s alone. */
+  private async mustBeDemo(): Promise<void> {
+    if ((await this.rows.workshop()).demo) return;
+    const remedy = 'Type a figure or a table of months, connect a logger, or bring readings in from a file.';
+    const message = 'The simulated weather belongs to the demo.';
+    throw ProblemError.refused('Not in your workshop', 'source', null, message, remedy);
+  }
+
+  /** How many places there are; two requests at once count one after the other. */
+  private async countLocked(): Promise<number> {
+    await this.rows.lockWorkshop();
+    return this.rows.of(PlaceEntity).count();
+  }
+
+  private async one(id: string): Promise<PlaceEntity> {
+    const place = await this.rows.of(PlaceEntity).findOneBy({ id });
+    if (!place) throw ProblemError.notFound('place');
+    return place;
+  }
+}

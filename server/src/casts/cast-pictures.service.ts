@@ -1,0 +1,51 @@
+import { Injectable } from '@nestjs/common';
+import type { CastPictureView } from '@dewpot/contract';
+import { v7 as uuid } from 'uuid';
+import { WorkshopContext } from '../db/workshop-context.js';
+import { ProblemError } from '../http/problem-error.js';
+import type { Redrawn } from '../pictures/redraw.js';
+import { CastEntity, CastEventEntity, CastPictureEntity } from './casts.entities.js';
+
+const MOST_PICTURES = 40;
+
+/** Photos of casts, each with the event that it shows. */
+@Injectable()
+export class CastPicturesService {
+  constructor(private readonly rows: WorkshopContext) {}
+
+  /** @throws ProblemError 404 where the cast or the event is not here, 409 where the cast has enough pictures. */
+  async add(
+    castId: string,
+    { image, width, height }: Redrawn,
+    eventId: string | undefined,
+    at: number,
+  ): Promise<CastPictureView> {
+    // The cast is locked, so that two pictures at once are counted one after the other.
+    const cast = await this.rows
+      .of(CastEntity)
+      .findOne({ where: { id: castId }, select: { id: true }, lock: { mode: 'for_no_key_update' } });
+    if (!cast) throw ProblemError.notFound('cast');
+    if (eventId !== undefined && !(await this.rows.of(CastEventEntity).existsBy({ id: eventId, castId })))
+      throw ProblemError.notFound('event');
+    const pictures = this.rows.of(CastPictureEntity);
+    if ((await pictures.countBy({ castId })) >= MOST_PICTURES)
+      throw new ProblemError(409, 'Enough pictures', {
+        detail: `A cast keeps ${MOST_PICTURES} pictures. Throw one away first.`,
+      });
+    const { workshopId } = this.rows;
+    const picture = { id: uuid(), castId, eventId: eventId ?? null, width, height, at };
+    await pictures.insert({ ...picture, workshopId, image: Buffer.from(image) });
+    return { id: picture.id, at, width, height, ...(eventId !== undefined && { eventId }) };
+  }
+
+  /** The picture as WebP. @throws ProblemError 404 */
+  async image(id: string): Promise<Buffer> {
+    const found = await this.rows.of(CastPictureEntity).findOne({ where: { id }, select: { id: true, image: true } });
+    if (!found) throw ProblemError.notFound('picture');
+    return found.image;
+  }
+
+  async remove(id: string): Promise<void> {
+    await this.rows.of(CastPictureEntity).delete({ id });
+  }
+}

@@ -1,0 +1,47 @@
+import type { CastEvent, Expected, Life, Stage } from '@dewpot/core';
+import type { CastSnapshot, DrySummary } from '@dewpot/contract';
+import { Column, CreateDateColumn, Entity, Index } from 'typeorm';
+import { PourEntity } from '../pours/pours.entities.js';
+import { milliseconds, PartOf, WorkshopRow } from '../db/row.js';
+
+/** What the events of a cast come to, kept with its row. */
+export interface CastProjection {
+  readonly life: Life;
+  readonly dry: DrySummary;
+}
+
+@Entity('casts')
+@PartOf(() => PourEntity, 'pourId')
+export class CastEntity extends WorkshopRow {
+  @Index() @Column('uuid', { name: 'pour_id' }) pourId: string;
+  @Index() @Column('uuid', { name: 'mould_id' }) mouldId: string;
+  @Column('text') code: string;
+  @Index() @Column('text') stage: Stage;
+  @Column('jsonb') snapshot: CastSnapshot;
+  @Column('jsonb') expected: Expected;
+  @Column('jsonb') projection: CastProjection;
+  /** Of one that is out: when something is due to it. */
+  @Index() @Column('bigint', { name: 'wakes_at', nullable: true, transformer: milliseconds }) wakesAt: number | null;
+}
+
+@Entity('cast_events')
+@PartOf(() => CastEntity, 'castId')
+export class CastEventEntity extends WorkshopRow {
+  @Index() @Column('uuid', { name: 'cast_id' }) castId: string;
+  @Column('uuid', { name: 'person_id', nullable: true }) personId: string | null;
+  @Column('jsonb') event: CastEvent;
+  @CreateDateColumn({ type: 'timestamptz', name: 'recorded_at' }) recordedAt: Date;
+}
+
+/** A photo of a cast, and the event that it shows. */
+@Entity('cast_pictures')
+@PartOf(() => CastEntity, 'castId')
+@PartOf(() => CastEventEntity, 'eventId')
+export class CastPictureEntity extends WorkshopRow {
+  @Index() @Column('uuid', { name: 'cast_id' }) castId: string;
+  @Index() @Column('uuid', { name: 'event_id', nullable: true }) eventId: string | null;
+  @Column('int') width: number;
+  @Column('int') height: number;
+  @Column('bytea', { select: false }) image: Buffer;
+  @Column('bigint', { transformer: milliseconds }) at: number;
+}

@@ -1,0 +1,30 @@
+import { Initial1764000000000 } from './01-initial.js';
+import { Moulds1764100000000 } from './02-moulds.js';
+import { Mixes1764200000000 } from './03-mixes.js';
+import { Tints1764300000000 } from './04-tints.js';
+import { Parts1764400000000 } from './05-parts.js';
+import { Bench1764500000000 } from './06-bench.js';
+import { Climate1764600000000 } from './07-climate.js';
+import { Finish1765200000000 } from './08-finish.js';
+import { Limits1765900000000 } from './09-limits.js';
+import { FindingsAside1796000000000 } from './10-findings-aside.js';
+import { HonestAir1796100000000 } from './11-honest-air.js';
+import { Vocabulary1796200000000 } from './12-vocabulary.js';
+import { References1796300000000 } from './13-references.js';
+
+/** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
+export const migrations = [
+  Initial1764000000000,
+  Moulds1764100000000,
+  Mixes1764200000000,
+  Tints1764300000000,
+  Parts1764400000000,
+  Bench1764500000000,
+  Climate1764600000000,
+  Finish1765200000000,
+  Limits1765900000000,
+  FindingsAside1796000000000,
+  HonestAir1796100000000,
+  Vocabulary1796200000000,
+  References1796300000000,
+] as const;

@@ -1,0 +1,54 @@
+import type { FindingKey } from '@dewpot/core';
+import type { CopyCondition, MouldBody, TubView } from '@dewpot/contract';
+import { Column, Entity, Index } from 'typeorm';
+import { MixEntity } from '../mixes/mixes.entities.js';
+import { EditedRow, milliseconds, PartOf, WorkshopRow } from '../db/row.js';
+
+@Entity('moulds')
+export class MouldEntity extends EditedRow {
+  @Column('text') name: string;
+  @Column('jsonb') body: MouldBody;
+  /** Times that it was filled, whichever copy. */
+  @Column('int', { default: 0 }) cycles: number;
+}
+
+@Entity('mould_copies')
+@PartOf(() => MouldEntity, 'mouldId')
+export class MouldCopyEntity extends WorkshopRow {
+  @Index() @Column('uuid', { name: 'mould_id' }) mouldId: string;
+  @Column('text') mark: string;
+  @Column('int', { default: 0 }) cycles: number;
+  @Column('text', { default: 'good' }) condition: CopyCondition;
+  @Column('text', { default: '' }) note: string;
+  @Column('boolean', { default: false }) retired: boolean;
+  @Column('text', { name: 'last_colour', nullable: true }) lastColour: string | null;
+  @Column('bigint', { name: 'washed_at', nullable: true, transformer: milliseconds }) washedAt: number | null;
+}
+
+@Entity('mould_pictures')
+@PartOf(() => MouldEntity, 'mouldId')
+export class MouldPictureEntity extends WorkshopRow {
+  @Index() @Column('uuid', { name: 'mould_id' }) mouldId: string;
+  @Column('text') caption: string;
+  @Column('int') width: number;
+  @Column('int') height: number;
+  @Column('bytea', { select: false }) image: Buffer;
+}
+
+@Entity('tubs')
+export class TubEntity extends EditedRow {
+  @Column('text') name: string;
+  @Column('jsonb') body: Pick<TubView, 'inside' | 'wall'>;
+}
+
+/** A finding that is put aside for a mould with a mix, and why. */
+@Entity('findings_aside')
+@PartOf(() => MouldEntity, 'mouldId')
+@PartOf(() => MixEntity, 'mixId')
+@Index(['workshopId', 'mouldId', 'mixId', 'finding'], { unique: true })
+export class FindingAsideEntity extends WorkshopRow {
+  @Column('uuid', { name: 'mould_id' }) mouldId: string;
+  @Column('uuid', { name: 'mix_id' }) mixId: string;
+  @Column('text') finding: FindingKey;
+  @Column('text') reason: string;
+}
