@@ -1,4 +1,5 @@
 import {
+  unitSystems,
   moistCuringSchools,
   dryingSchools,
   type DryingSchool,
@@ -89,7 +90,7 @@ export class WakingInput implements Waking {
 
 export class WorkshopSettings {
   @Text(1, 80) name: string;
-  @IsIn(['metric', 'us']) units: UnitSystem;
+  @IsIn(unitSystems) units: UnitSystem;
   /** Sign put before prices. */
   @Text(1, 4) currency: string;
   /** Mass from which two people lift, g. */

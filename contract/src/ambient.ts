@@ -1,4 +1,5 @@
 import {
+  placeKinds,
   possibleAir,
   type AirReading,
   type Bridge,
@@ -25,7 +26,6 @@ export type AirBasis = 'guess' | 'typed' | 'season' | 'measured' | 'simulated';
 
 /** What is taken of a place of which nobody has said anything: °C, a share, km/h. */
 export const GUESSED_AIR = { temperature: 18, humidity: 0.65, wind: 0 } as const;
-export const placeKinds: readonly PlaceKind[] = ['shed', 'bag', 'cellar', 'yard'];
 
 export class TypedAir {
   @Amount(possibleAir.temperature.min, possibleAir.temperature.max) temperature: number;

@@ -1,4 +1,7 @@
 import {
+  volumeMeasuredBy,
+  mouldFlexibilities,
+  shellSides,
   mouldMaterials,
   pieceGuides,
   type VolumeMeasuredBy,
@@ -22,13 +25,14 @@ import {
   Text,
   Whole,
 } from './limits.js';
-import { MouldShapeInput, SolidInput } from './solids.js';
+import { PartOfKind } from './kinds.js';
+import { MouldShapeInput, solids, type SolidGiven } from './solids.js';
 
 const pieces = Object.keys(pieceGuides);
 
 export class CavityQuestion {
   @Part(() => MouldShapeInput) shape: MouldShapeInput;
-  @IsIn(['rigid', 'flexible', 'apart']) flexibility: MouldFlexibility;
+  @IsIn(mouldFlexibilities) flexibility: MouldFlexibility;
   @IsIn(pieces) piece: PieceKind;
   /** Of the fresh mix, kg/L. */
   @IsOptional() @Density() density?: number;
@@ -46,8 +50,8 @@ export class CavityQuestion {
 }
 
 export class ShellQuestion {
-  @Part(() => SolidInput) form: SolidInput;
-  @IsIn(['over', 'inside', 'against']) side: ShellSide;
+  @PartOfKind(solids) form: SolidGiven;
+  @IsIn(shellSides) side: ShellSide;
   /** Thicknesses to compare, mm. */
   @Amounts(LEAST_LENGTH, MOST_LENGTH, { least: 1, most: 20 }) thicknesses: number[];
   /** Of the fresh mix, kg/L. */
@@ -79,7 +83,7 @@ export class BallastQuestion {
 }
 
 export class MeasuredQuestion {
-  @IsIn(['water', 'sand', 'batch']) by: VolumeMeasuredBy;
+  @IsIn(volumeMeasuredBy) by: VolumeMeasuredBy;
   /** What filled the mould, g. */
   @Grams() mass: number;
   /** Of what filled it, kg/L; water where left out. */
@@ -88,7 +92,7 @@ export class MeasuredQuestion {
 
 export class TubQuestion {
   @Text(1, 80) name: string;
-  @Part(() => SolidInput) inside: SolidInput;
+  @PartOfKind(solids) inside: SolidGiven;
   @Millimetres(0) wall: number;
 }
 

@@ -1,37 +1,47 @@
 import {
-  type Bath,
   baths,
-  type CameLater,
-  type CoatTool,
+  cameLater,
+  castTasks,
   coatTools,
-  type Cover,
   coversInOrder,
+  damageCauses,
+  damageSizes,
+  decorationsInOrder,
+  dressings,
+  fittingsInOrder,
+  forces,
+  goneWays,
+  pieceUses,
+  sealChecks,
+  sealerKinds,
+  sides,
+  spots,
+  type Bath,
+  type CameLater,
+  type CastEventBody,
+  type CastEventType,
+  type CastTask,
+  type CoatTool,
+  type Cover,
   type Damage,
   type DamageCause,
   type Decoration,
-  decorationsInOrder,
   type Dressing,
   type Fitting,
-  fittingsInOrder,
   type Force,
   type Gone,
-  type CastEventType,
   type PieceUse,
-  pieceUses,
   type SealCheck,
-  sealChecks,
   type SealerKind,
-  sealerKinds,
   type Side,
-  sides,
   type Spot,
-  type CastTask,
 } from '@dewpot/core';
-import { IsBoolean, IsIn, IsOptional, IsUUID, ValidateIf } from 'class-validator';
+import { IsBoolean, IsIn, IsOptional, IsUUID } from 'class-validator';
+import { kindsOf, type AnyOf } from './kinds.js';
 import { Amount, Choices, Grams, ListOf, Millilitres, Share, Text, Time, Whole } from './limits.js';
 
-export const spots: readonly Spot[] = ['corner', 'rim', 'base', 'core-end', 'face'];
-export const castEventTypes: readonly CastEventType[] = [
+/** Kinds of events that a person tells of; the others the server writes itself. */
+const castEventTypes = [
   'wetted',
   'covered',
   'moved',
@@ -56,101 +66,214 @@ export const castEventTypes: readonly CastEventType[] = [
   'came-later',
   'broken',
   'voided',
-];
+] as const satisfies readonly CastEventType[];
 
-export const damageCauses: readonly DamageCause[] = ['early', 'stuck', 'dropped'];
-export const dressings: readonly Dressing[] = ['flashing', 'edges', 'pinholes', 'grit', 'drain hole', 'green texture'];
-export const castTasks: readonly CastTask[] = [
-  'Pull',
-  'Demould',
-  'Unclamp',
-  'Cover',
-  'Wet',
-  'End bath',
-  'Uncover',
-  'Weigh',
-  'Test',
-  'Coat',
-  'Check',
-  'Put out',
-  'Look back',
-  'Seal again',
-];
-export const goneWays: readonly Gone[] = ['kept', 'given', 'sold'];
-export const cameLater: readonly CameLater[] = ['well', 'frost', 'bloom', 'crack', 'sealer let go', 'gone'];
-
-export class DamageInput implements Damage {
-  @IsIn(spots) spot: Spot;
-  @IsIn(['chip', 'piece', 'through']) size: Damage['size'];
-}
-
-const when = (...types: CastEventType[]) => ValidateIf((event: CastEventInput) => types.includes(event.type));
-
-/** Something that happened to a cast. Which fields count goes by `type`. */
+/** Something that happened to a cast. Its `type` tells which class it is of. */
 export class CastEventInput {
   @IsUUID() id: string;
   /** When it happened, ms. */
   @Time() at: number;
-  @IsIn(castEventTypes) type: CastEventType;
-  @when('demoulded')
-  @ListOf(() => DamageInput, { most: 20 })
-  damage?: DamageInput[];
-  @IsOptional() @IsIn(['slid', 'tapped', 'fought']) force?: Force;
-  /** What damage is put down to; by where it broke where it is left out. */
-  @IsOptional() @IsIn(damageCauses) cause?: DamageCause;
-  @when('covered') @IsIn(coversInOrder) cover?: Cover;
-  @when('moved') @Text(1, 60) place?: string;
+  @IsIn(castEventTypes) type: (typeof castEventTypes)[number];
+}
+
+type Told<T extends CastEventType> = Extract<CastEventBody, { type: T }>;
+
+export class WettedInput extends CastEventInput implements Told<'wetted'> {
+  declare type: 'wetted';
+}
+
+export class CoveredInput extends CastEventInput implements Told<'covered'> {
+  declare type: 'covered';
+  @IsIn(coversInOrder) cover: Cover;
+}
+
+export class MovedInput extends CastEventInput implements Told<'moved'> {
+  declare type: 'moved';
+  @Text(1, 60) place: string;
   @IsOptional() @IsUUID() placeId?: string;
-  @when('pulled') @Text(1, 80) core?: string;
-  @when('dressed') @IsIn(dressings) work?: Dressing;
+}
+
+export class PulledInput extends CastEventInput implements Told<'pulled'> {
+  declare type: 'pulled';
+  @Text(1, 80) core: string;
+}
+
+export class DressedInput extends CastEventInput implements Told<'dressed'> {
+  declare type: 'dressed';
+  @IsIn(dressings) work: Dressing;
   /** Of wet sanding: the grit that was reached. */
   @IsOptional() @Whole(20, 10000) grit?: number;
   @IsOptional() @Text(0, 300) note?: string;
-  @when('soaked') @IsIn(Object.keys(baths)) bath?: Bath;
-  /** Of a bath: how long it is to lie in it; of a taped film: how long it was on. */
-  @when('soaked', 'film-tested') @Amount(0, 8760) hours?: number;
-  @when('ph') @Amount(0, 14) ph?: number;
-  @when('snoozed') @IsIn(castTasks) task?: CastTask;
+}
+
+export class SoakedInput extends CastEventInput implements Told<'soaked'> {
+  declare type: 'soaked';
+  @IsIn(Object.keys(baths)) bath: Bath;
+  /** How long it is to lie in it. */
+  @Amount(0, 8760) hours: number;
+}
+
+export class RinsedInput extends CastEventInput implements Told<'rinsed'> {
+  declare type: 'rinsed';
+}
+
+export class PhInput extends CastEventInput implements Told<'ph'> {
+  declare type: 'ph';
+  @Amount(0, 14) ph: number;
+}
+
+export class SnoozedInput extends CastEventInput implements Told<'snoozed'> {
+  declare type: 'snoozed';
+  @IsIn(castTasks) task: CastTask;
   /** Put off until then, ms. */
-  @when('snoozed') @Time() until?: number;
-  @when('weighed') @Grams() mass?: number;
-  @when('weighed') @Amount(0.001, 1000) step?: number;
-  /** Air that the piece stood in when it was weighed. */
+  @Time() until: number;
+}
+
+export class DamageInput implements Damage {
+  @IsIn(spots) spot: Spot;
+  @IsIn(damageSizes) size: Damage['size'];
+}
+
+export class DemouldedInput extends CastEventInput implements Told<'demoulded'> {
+  declare type: 'demoulded';
+  @ListOf(() => DamageInput, { most: 20 }) damage: DamageInput[];
+  @IsOptional() @IsIn(forces) force?: Force;
+  /** What damage is put down to; by where it broke where it is left out. */
+  @IsOptional() @IsIn(damageCauses) cause?: DamageCause;
+}
+
+export class UncoveredInput extends CastEventInput implements Told<'uncovered'> {
+  declare type: 'uncovered';
+}
+
+export class WeighedInput extends CastEventInput implements Told<'weighed'> {
+  declare type: 'weighed';
+  @Grams() mass: number;
+  @Amount(0.001, 1000) step: number;
+  /** Air that the piece stood in. */
   @IsOptional() @Amount(-40, 60) temperature?: number;
   @IsOptional() @Share() humidity?: number;
-  /** Of a weighing: how many like pieces lay on the scale together, its mass being its share. */
+  /** How many like pieces lay on the scale together, its mass being its share. */
   @IsOptional() @Whole(2, 200) together?: number;
   /** The caster was asked whether it is the right piece, and said so. */
   @IsOptional() @IsBoolean() sure?: boolean;
-  @when('film-tested') @IsBoolean() drops?: boolean;
-  @when('decorated') @IsIn(decorationsInOrder) decoration?: Decoration;
-  /** Of a plan to seal: what the piece is for. */
-  @when('seal-planned') @Choices(pieceUses, { most: 10 }) uses?: PieceUse[];
-  @when('seal-planned') @Whole(0, 10) coats?: number;
-  /** Left out of a plan: it stays bare. */
-  @ValidateIf(
-    ({ type, sealer }: CastEventInput) => type === 'coated' || (type === 'seal-planned' && sealer !== undefined),
-  )
-  @IsIn(sealerKinds)
-  sealer?: SealerKind;
-  @when('coated', 'seal-planned') @IsIn(sides) side?: Side;
+}
+
+export class FilmTestedInput extends CastEventInput implements Told<'film-tested'> {
+  declare type: 'film-tested';
+  /** How long the taped film was on. */
+  @Amount(0, 8760) hours: number;
+  @IsBoolean() drops: boolean;
+}
+
+export class UnclampedInput extends CastEventInput implements Told<'unclamped'> {
+  declare type: 'unclamped';
+}
+
+export class DecoratedInput extends CastEventInput implements Told<'decorated'> {
+  declare type: 'decorated';
+  @IsIn(decorationsInOrder) decoration: Decoration;
+  @IsOptional() @Text(0, 300) note?: string;
+  /** Why a refusal was overridden. */
+  @IsOptional() @Text(1, 300) overridden?: string;
+}
+
+export class SealPlannedInput extends CastEventInput implements Told<'seal-planned'> {
+  declare type: 'seal-planned';
+  /** What the piece is for. */
+  @Choices(pieceUses, { most: 10 }) uses: PieceUse[];
+  @Whole(0, 10) coats: number;
+  @IsIn(sides) side: Side;
+  /** Left out, it stays bare. */
+  @IsOptional() @IsIn(sealerKinds) sealer?: SealerKind;
+  /** The product, from the store: its sheet is kept with the event. */
+  @IsOptional() @IsUUID() materialId?: string;
+}
+
+export class CoatedInput extends CastEventInput implements Told<'coated'> {
+  declare type: 'coated';
+  @IsIn(sealerKinds) sealer: SealerKind;
+  @IsIn(sides) side: Side;
   /** The product, from the store: its sheet is kept with the event, and what went on is taken from its lots. */
   @IsOptional() @IsUUID() materialId?: string;
   /** mL that went on. */
   @IsOptional() @Millilitres() volume?: number;
   @IsOptional() @IsIn(coatTools) tool?: CoatTool;
-  @when('checked') @IsIn(sealChecks) check?: SealCheck;
-  @when('checked') @IsBoolean() held?: boolean;
-  @when('fitted') @IsIn(fittingsInOrder) fitting?: Fitting;
+  /** Why a refusal was overridden. */
+  @IsOptional() @Text(1, 300) overridden?: string;
+}
+
+export class CheckedInput extends CastEventInput implements Told<'checked'> {
+  declare type: 'checked';
+  @IsIn(sealChecks) check: SealCheck;
+  @IsBoolean() held: boolean;
+  @IsOptional() @Text(0, 300) note?: string;
+}
+
+export class FittedInput extends CastEventInput implements Told<'fitted'> {
+  declare type: 'fitted';
+  @IsIn(fittingsInOrder) fitting: Fitting;
+  @IsOptional() @Text(0, 300) note?: string;
+}
+
+export class BubblesInput extends CastEventInput implements Told<'bubbles'> {
+  declare type: 'bubbles';
+  @IsIn(spots) face: Spot;
+  @Whole(1, 5) grade: number;
+}
+
+export class PutOutInput extends CastEventInput implements Told<'put-out'> {
+  declare type: 'put-out';
+  @IsOptional() @Text(0, 120) where?: string;
   @IsOptional() @IsIn(goneWays) gone?: Gone;
   /** What it was sold for, in the workshop's money. */
   @IsOptional() @Amount(0, 1e7) price?: number;
-  @when('came-later') @IsIn(cameLater) came?: CameLater;
-  /** Why a refusal was overridden. */
-  @IsOptional() @Text(1, 300) overridden?: string;
-  @when('bubbles') @IsIn(spots) face?: Spot;
-  @when('bubbles') @Whole(1, 5) grade?: number;
-  @IsOptional() @Text(0, 120) where?: string;
-  @IsOptional() @Text(0, 300) how?: string;
-  @when('voided') @IsUUID() event?: string;
 }
+
+export class CameLaterInput extends CastEventInput implements Told<'came-later'> {
+  declare type: 'came-later';
+  @IsIn(cameLater) came: CameLater;
+  @IsOptional() @Text(0, 300) note?: string;
+}
+
+export class BrokenInput extends CastEventInput implements Told<'broken'> {
+  declare type: 'broken';
+  @IsOptional() @Text(0, 300) how?: string;
+}
+
+export class VoidedInput extends CastEventInput implements Told<'voided'> {
+  declare type: 'voided';
+  /** The event that is taken back. */
+  @IsUUID() event: string;
+}
+
+/** The class of each kind of event. */
+export const castEvents = kindsOf(CastEventInput, 'type', {
+  wetted: WettedInput,
+  covered: CoveredInput,
+  moved: MovedInput,
+  pulled: PulledInput,
+  dressed: DressedInput,
+  soaked: SoakedInput,
+  rinsed: RinsedInput,
+  ph: PhInput,
+  snoozed: SnoozedInput,
+  demoulded: DemouldedInput,
+  uncovered: UncoveredInput,
+  weighed: WeighedInput,
+  'film-tested': FilmTestedInput,
+  unclamped: UnclampedInput,
+  decorated: DecoratedInput,
+  'seal-planned': SealPlannedInput,
+  coated: CoatedInput,
+  checked: CheckedInput,
+  fitted: FittedInput,
+  bubbles: BubblesInput,
+  'put-out': PutOutInput,
+  'came-later': CameLaterInput,
+  broken: BrokenInput,
+  voided: VoidedInput,
+});
+
+/** An event as a person tells of it. */
+export type CastEventTold = AnyOf<typeof castEvents>;

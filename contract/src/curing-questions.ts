@@ -1,4 +1,8 @@
 import {
+  placeKinds,
+  binderClasses,
+  dateOrders,
+  castTasks,
   coversInOrder,
   demouldRisks,
   demouldsCame,
@@ -16,9 +20,7 @@ import {
 import { IsBoolean, IsIn, IsOptional, IsTimeZone } from 'class-validator';
 import { LATEST, MOST_HOURS, Amount, Amounts, Celsius, Hours, ListOf, Part, Share, Text, Whole } from './limits.js';
 import { MoistCuringInput, WakingInput } from './accounts.js';
-import { castTasks } from './cast-events.js';
-import { AirReadingInput, MOST_READINGS, placeKinds } from './ambient.js';
-import { binderClasses } from './mixes.js';
+import { AirReadingInput, MOST_READINGS } from './ambient.js';
 import { MouldShapeInput } from './solids.js';
 
 const MOST_EVENTS = 2000;
@@ -143,7 +145,7 @@ export class AirFileQuestion {
   /** The file as text. */
   @Text(1, 2_000_000) text: string;
   @IsTimeZone() zone: string;
-  @IsOptional() @IsIn(['day-first', 'month-first']) order?: DateOrder;
+  @IsOptional() @IsIn(dateOrders) order?: DateOrder;
 }
 
 export class FollowQuestion {

@@ -4,6 +4,7 @@ export * from './accounts.js';
 export * from './air.js';
 export * from './ambient.js';
 export * from './judging.js';
+export * from './kinds.js';
 export * from './limits.js';
 export * from './sealing-questions.js';
 export * from './sealing.js';

@@ -69,7 +69,9 @@ describe('every number, list and text of a request has a least and a most', () =
 
 describe('what would freeze a calculation or fell it is refused', () => {
   const refused = (kind: new () => object, given: object) =>
-    validateSync(plainToInstance(kind, given), { whitelist: true }).map(({ property }) => property);
+    validateSync(plainToInstance(contract.classFor(kind, given), given), { whitelist: true }).map(
+      ({ property }) => property,
+    );
   const pot = { kind: 'polygon-frustum', height: 100, bottomAcross: 100, topAcross: 120 };
   const mix = { lines: [{ material: 'grey-cement', parts: 1 }], by: 'volume', grade: 4, exposure: 'outdoors' };
 

@@ -30,7 +30,8 @@ export const MOST_HOURS = 87_660;
 /** The latest time that is written down, ms: the year 2100. */
 export const LATEST = Date.UTC(2100, 0, 1);
 
-const every =
+/** Several checks as one. */
+export const every =
   (...decorators: readonly PropertyDecorator[]): PropertyDecorator =>
   (target, field) =>
     decorators.forEach((decorate) => decorate(target, field));
@@ -64,12 +65,14 @@ export const Version = () => Whole(0, 1_000_000_000);
 /** Text of so many characters. */
 export const Text = (least: number, most: number) => every(IsString(), Length(least, most));
 
-interface Size {
+/** How long a list may be. */
+export interface Size {
   readonly least?: number;
   readonly most: number;
 }
 
-const sized = ({ least, most }: Size) => [
+/** Checks of a list and its length. */
+export const sized = ({ least, most }: Size) => [
   IsArray(),
   ArrayMaxSize(most),
   ...(least === undefined ? [] : [ArrayMinSize(least)]),

@@ -1,4 +1,5 @@
 import {
+  bulkings,
   additives,
   binderFamilies,
   materialKinds,
@@ -46,7 +47,7 @@ export class TintingInput implements Tinting {
 
 /** What the sheet of a sealer says: m² a litre and coat, hours, days, °C. What they may be is checked by core. */
 export class SealerSheetInput implements SealerSheet {
-  @IsIn([...sealerKinds]) kind: SealerKind;
+  @IsIn(sealerKinds) kind: SealerKind;
   @Amount(0, 1000) dense: number;
   @Amount(0, 1000) porous: number;
   @Amount(0, 8760) recoatFrom: number;
@@ -60,7 +61,7 @@ export class SealerSheetInput implements SealerSheet {
 
 /** What a product is beyond its densities, as far as it is anything of it. */
 export class ProductFigures {
-  @IsOptional() @IsIn([...binderFamilies]) family?: BinderFamily;
+  @IsOptional() @IsIn(binderFamilies) family?: BinderFamily;
   @IsOptional() @Part(() => PowderInput) powder?: PowderInput;
   @IsOptional() @Part(() => SettingTimesInput) times?: SettingTimesInput;
   @IsOptional() @IsIn(Object.keys(additives)) additive?: AdditiveKind;
@@ -73,7 +74,7 @@ export class ProductFigures {
 /** A material's own figures. What they may be is checked by core, which names each with its remedy. */
 export class MaterialFigures extends ProductFigures {
   @Text(1, 80) name: string;
-  @IsIn([...materialKinds]) kind: MaterialKind;
+  @IsIn(materialKinds) kind: MaterialKind;
   /** Loose as it is scooped, and as it takes room in the mix, kg/L. */
   @Density() bulk: number;
   @Density() particle: number;
@@ -83,7 +84,7 @@ export class MaterialFigures extends ProductFigures {
   @Amount(0, 20) demand: number;
   /** mm */
   @Amount(0, 1000) largestGrain: number;
-  @IsIn(['fine', 'sharp', 'none']) bulking: Bulking;
+  @IsIn(bulkings) bulking: Bulking;
   @IsOptional() @Part(() => TintingInput) tinting?: TintingInput;
   @IsOptional() @Part(() => SealerSheetInput) sealer?: SealerSheetInput;
 }

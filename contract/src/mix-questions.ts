@@ -1,4 +1,11 @@
 import {
+  binderClasses,
+  colourWhens,
+  partsBy,
+  mixingOrders,
+  scoopSteps,
+  heldValues,
+  bulkings,
   exposures,
   handbookMaterials,
   materialKinds,
@@ -30,7 +37,6 @@ import {
   Text,
   Whole,
 } from './limits.js';
-import { binderClasses } from './mixes.js';
 import { ProductFigures, SettingTimesInput } from './materials.js';
 
 /** Materials of the handbook, by which scripts name theirs. */
@@ -43,7 +49,7 @@ export class QuestionMaterial extends ProductFigures {
   /** The handbook's material whose figures hold where none are given; by default the one of that key. */
   @IsOptional() @IsIn(handbookKeys) like?: string;
   @IsOptional() @Text(1, 80) name?: string;
-  @IsOptional() @IsIn([...materialKinds]) kind?: MaterialKind;
+  @IsOptional() @IsIn(materialKinds) kind?: MaterialKind;
   /** Loose as it is scooped, and as it takes room in the mix, kg/L. */
   @IsOptional() @Density() bulk?: number;
   @IsOptional() @Density() particle?: number;
@@ -53,7 +59,7 @@ export class QuestionMaterial extends ProductFigures {
   @IsOptional() @Amount(0, 20) demand?: number;
   /** mm */
   @IsOptional() @Amount(0, 1000) largestGrain?: number;
-  @IsOptional() @IsIn(['fine', 'sharp', 'none']) bulking?: Bulking;
+  @IsOptional() @IsIn(bulkings) bulking?: Bulking;
 }
 
 /** Materials that come with a question. */
@@ -68,7 +74,7 @@ export class PlainMixLine {
   @Text(1, 60) material: string;
   @Amount(0, 100_000) parts: number;
   /** Where it differs from the mix. */
-  @IsOptional() @IsIn(['volume', 'mass']) by?: PartsBy;
+  @IsOptional() @IsIn(partsBy) by?: PartsBy;
 }
 
 export class PlainDose {
@@ -84,7 +90,7 @@ export class MixQuestion extends WithMaterials {
   @IsOptional()
   @ListOf(() => PlainDose, { most: 20 })
   doses?: PlainDose[];
-  @IsIn(['volume', 'mass']) by: PartsBy;
+  @IsIn(partsBy) by: PartsBy;
   @Whole(1, 7) grade: Grade;
   @IsIn(exposures) exposure: Exposure;
   @IsOptional() @IsBoolean() packed?: boolean;
@@ -112,19 +118,19 @@ export class WeighedDosesQuestion extends BatchQuestion {
 }
 
 export class WaterQuestion extends BatchQuestion {
-  @IsIn(['water-to-powder', 'powder-to-water']) order: MixingOrder;
+  @IsIn(mixingOrders) order: MixingOrder;
 }
 
 /** A batch that is needed, and what it is measured with. */
 export class MeasuresQuestion extends BatchQuestion {
   /** Volumes of the scoops struck level, mL; the first is the one at hand. */
   @Amounts(1, 100_000, { most: 20 }) scoops: number[];
-  @IsIn([1, 0.5, 0.25]) step: ScoopStep;
+  @IsIn(scoopSteps) step: ScoopStep;
   /** Step of the scale, g. */
   @Amount(0.001, 1000) scaleStep: number;
   /** How much may be left over, as a share of the volume. */
   @IsOptional() @Share() spare?: number;
-  @IsOptional() @IsIn([...binderClasses]) binderClass?: BinderClass;
+  @IsOptional() @IsIn(binderClasses) binderClass?: BinderClass;
 }
 
 export class TooWetQuestion extends BatchQuestion {
@@ -146,7 +152,7 @@ export class HoldQuestion {
   /** Index of the line that changes, from 0. */
   @Whole(0, 29) line: number;
   @Amount(0, 100_000) parts: number;
-  @IsIn(['ratio', 'water-cement', 'strength', 'density']) hold: Held;
+  @IsIn(heldValues) hold: Held;
   /** Index of the line that gives way. */
   @IsOptional() @Whole(0, 29) adjust?: number;
 }
@@ -161,7 +167,7 @@ export class LightenQuestion {
 export class ComparedMix {
   @Text(1, 80) name: string;
   @Part(() => MixQuestion) mix: MixQuestion;
-  @IsIn([...binderClasses]) binderClass: BinderClass;
+  @IsIn(binderClasses) binderClass: BinderClass;
 }
 
 export class CompareQuestion {
@@ -174,22 +180,22 @@ export class CompareQuestion {
 
 export class MethodQuestion {
   @Part(() => MixQuestion) mix: MixQuestion;
-  @IsIn([...binderClasses]) binderClass: BinderClass;
-  @IsOptional() @IsIn(['water-to-powder', 'powder-to-water']) order?: MixingOrder;
-  @IsOptional() @IsIn(['powder', 'water', 'late']) colour?: ColourWhen;
+  @IsIn(binderClasses) binderClass: BinderClass;
+  @IsOptional() @IsIn(mixingOrders) order?: MixingOrder;
+  @IsOptional() @IsIn(colourWhens) colour?: ColourWhen;
 }
 
 /** How long a mix can be placed, and when it sets. */
 export class TimesQuestion {
   @Part(() => MixQuestion) mix: MixQuestion;
-  @IsIn([...binderClasses]) binderClass: BinderClass;
+  @IsIn(binderClasses) binderClass: BinderClass;
   @Celsius() temperature: number;
 }
 
 /** The same recipe by the other measure. */
 export class PartsQuestion {
   @Part(() => MixQuestion) mix: MixQuestion;
-  @IsIn(['volume', 'mass']) to: PartsBy;
+  @IsIn(partsBy) to: PartsBy;
 }
 
 export class SpreadQuestion {

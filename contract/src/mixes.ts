@@ -1,4 +1,8 @@
 import {
+  mixingOrders,
+  colourWhens,
+  binderClasses,
+  partsBy,
   exposures,
   type ColourWhen,
   type Difference,
@@ -13,21 +17,11 @@ import { Equals, IsBoolean, IsHexColor, IsIn, IsOptional, IsUUID } from 'class-v
 import { Amount, ListOf, Part, Text, Version, Whole } from './limits.js';
 import { MaterialFigures, SettingTimesInput } from './materials.js';
 
-export const binderClasses: readonly BinderClass[] = [
-  'portland',
-  'high-early',
-  'fast-setting',
-  'gypsum',
-  'underlayment',
-  'patch',
-  'lime',
-];
-
 export class MixLineInput {
   @IsUUID() materialId: string;
   @Amount(0, 100_000) parts: number;
   /** Where it differs from the mix. */
-  @IsOptional() @IsIn(['volume', 'mass']) by?: PartsBy;
+  @IsOptional() @IsIn(partsBy) by?: PartsBy;
 }
 
 export class DoseInput {
@@ -37,18 +31,18 @@ export class DoseInput {
 }
 
 export class MixingWaysInput implements MixingWays {
-  @IsOptional() @IsIn(['water-to-powder', 'powder-to-water']) order?: MixingOrder;
-  @IsOptional() @IsIn(['powder', 'water', 'late']) colour?: ColourWhen;
+  @IsOptional() @IsIn(mixingOrders) order?: MixingOrder;
+  @IsOptional() @IsIn(colourWhens) colour?: ColourWhen;
 }
 
 /** What a mix says of itself, but for its lines and doses. */
 export class MixWords {
   @Text(1, 80) name: string;
-  @IsIn(['volume', 'mass']) by: PartsBy;
+  @IsIn(partsBy) by: PartsBy;
   @Whole(1, 7) grade: Grade;
   @IsIn(exposures) exposure: Exposure;
   @IsBoolean() packed: boolean;
-  @IsIn([...binderClasses]) binderClass: BinderClass;
+  @IsIn(binderClasses) binderClass: BinderClass;
   /** Moist curing, days. */
   @Amount(0, 60) moistCuringDays: number;
   /** How it looks cured and dry. */
@@ -102,7 +96,7 @@ export class MaterialRow extends MaterialFigures {}
 export class FileLine {
   @Text(1, 80) material: string;
   @Amount(0, 100_000) parts: number;
-  @IsOptional() @IsIn(['volume', 'mass']) by?: PartsBy;
+  @IsOptional() @IsIn(partsBy) by?: PartsBy;
 }
 
 export class FileDose {

@@ -1,4 +1,5 @@
 import {
+  mouldFlexibilities,
   mouldMaterials,
   pieceGuides,
   releases,
@@ -11,7 +12,8 @@ import {
 } from '@dewpot/core';
 import { IsBoolean, IsIn, IsOptional, IsUUID } from 'class-validator';
 import { Amount, ListOf, Part, Text, Time, Version } from './limits.js';
-import { MouldShapeInput, SolidInput } from './solids.js';
+import { PartOfKind } from './kinds.js';
+import { MouldShapeInput, solids, type SolidGiven } from './solids.js';
 
 export const copyConditions = ['good', 'worn', 'leaks'] as const;
 export type CopyCondition = (typeof copyConditions)[number];
@@ -30,7 +32,7 @@ export class CopyInput {
 
 export class MouldInput {
   @Text(1, 80) name: string;
-  @IsIn(['rigid', 'flexible', 'apart']) flexibility: MouldFlexibility;
+  @IsIn(mouldFlexibilities) flexibility: MouldFlexibility;
   @IsIn(Object.keys(pieceGuides)) piece: PieceKind;
   @Part(() => MouldShapeInput) shape: MouldShapeInput;
   @ListOf(() => CopyInput, { most: 200 }) copies: CopyInput[];
@@ -88,7 +90,7 @@ export interface MouldView extends MouldBody {
 
 export class TubInput {
   @Text(1, 80) name: string;
-  @Part(() => SolidInput) inside: SolidInput;
+  @PartOfKind(solids) inside: SolidGiven;
   /** Thickness of its wall, mm. */
   @Amount(0, 100) wall: number;
   @Version() version: number;

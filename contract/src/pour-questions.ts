@@ -1,4 +1,8 @@
 import {
+  type ScoopStep,
+  mouldFlexibilities,
+  scoopSteps,
+  binderClasses,
   finishes,
   measuringWays,
   mouldMaterials,
@@ -34,17 +38,17 @@ import {
   Time,
   Whole,
 } from './limits.js';
+import { ListOfKind } from './kinds.js';
 import { MixQuestion } from './mix-questions.js';
-import { binderClasses } from './mixes.js';
 import { InsetInput } from './pours.js';
-import { RunEventInput } from './run.js';
+import { runEvents, type RunEventTold } from './run.js';
 import { MouldShapeInput } from './solids.js';
 
 const pieces = Object.keys(pieceGuides);
 
 /** What is known of a mould beyond its shape. */
 export class TraitsInput implements MouldTraits {
-  @IsIn(['rigid', 'flexible', 'apart']) flexibility: MouldFlexibility;
+  @IsIn(mouldFlexibilities) flexibility: MouldFlexibility;
   @IsOptional() @IsIn(Object.keys(mouldMaterials)) material?: MouldMaterial;
   @IsOptional() @IsBoolean() sleeve?: boolean;
   /** Opening of the mesh that is laid in, mm. */
@@ -84,7 +88,7 @@ export class SheetQuestion {
   @IsOptional() @Amount(1, 100_000) scoop?: number;
   /** Volumes of all scoops, mL. */
   @IsOptional() @Amounts(1, 100_000, { most: 20 }) scoops?: number[];
-  @IsIn([1, 0.5, 0.25]) step: 1 | 0.5 | 0.25;
+  @IsIn(scoopSteps) step: ScoopStep;
   /** Step of the scale, g. */
   @IsOptional() @Amount(0.001, 1000) scaleStep?: number;
   /** How it is measured out; as is best where it is left out. */
@@ -93,7 +97,7 @@ export class SheetQuestion {
   /** Brim volume of the bucket, mL. */
   @Amount(100, 1e6) bucket: number;
   @Celsius() temperature: number;
-  @IsOptional() @IsIn([...binderClasses]) binderClass?: BinderClass;
+  @IsOptional() @IsIn(binderClasses) binderClass?: BinderClass;
   @IsOptional() @IsIn(Object.keys(releases)) release?: ReleaseName;
   /** What the pieces are for. */
   @IsOptional() @Choices(pieceUses, { most: 10 }) uses?: PieceUse[];
@@ -112,7 +116,7 @@ export class HourQuestion extends SheetQuestion {
 
 /** A pour and what happened at the bench so far. */
 export class RunQuestion extends SheetQuestion {
-  @ListOf(() => RunEventInput, { most: 500 }) events: RunEventInput[];
+  @ListOfKind(runEvents, { most: 500 }) events: RunEventTold[];
 }
 
 export class BatchesQuestion {

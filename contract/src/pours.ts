@@ -1,4 +1,5 @@
 import {
+  scoopSteps,
   finishes,
   insetFaces,
   findingKeys,
@@ -111,7 +112,7 @@ export class PourInput implements PourChoices {
   @IsOptional() @IsUUID() scoopId?: string;
   /** The scoop is heaped, and not struck level. */
   @IsOptional() @IsBoolean() heaped?: boolean;
-  @IsIn([1, 0.5, 0.25]) step: ScoopStep;
+  @IsIn(scoopSteps) step: ScoopStep;
   /** How it is measured out; as is best where it is left out. */
   @IsOptional() @IsIn(measuringWays) measuring?: MeasuringWay;
   @Amount(-10, 50) temperature: number;

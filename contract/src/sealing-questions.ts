@@ -1,4 +1,5 @@
 import {
+  binderClasses,
   exposures,
   arrangements,
   bondsInOrder,
@@ -42,7 +43,6 @@ import {
   Text,
   Whole,
 } from './limits.js';
-import { binderClasses } from './mixes.js';
 import { MouldShapeInput } from './solids.js';
 import { SealerSheetInput } from './materials.js';
 

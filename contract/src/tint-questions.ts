@@ -1,4 +1,14 @@
-import { lookNames, type BandEdge, type BandsBy, type BatchColour, type Look, type BinderClass } from '@dewpot/core';
+import {
+  bandEdges,
+  bandsBy,
+  binderClasses,
+  lookNames,
+  type BandEdge,
+  type BandsBy,
+  type BatchColour,
+  type Look,
+  type BinderClass,
+} from '@dewpot/core';
 import { IsHexColor, IsIn, IsOptional, IsBoolean } from 'class-validator';
 import {
   Amount,
@@ -15,7 +25,6 @@ import {
   Whole,
 } from './limits.js';
 import { WithMaterials } from './mix-questions.js';
-import { binderClasses } from './mixes.js';
 import { MouldShapeInput } from './solids.js';
 
 /** A pigment of a question: its own colour as a screen shows it. */
@@ -118,11 +127,11 @@ export class LayersQuestion {
   @Part(() => MouldShapeInput) shape: MouldShapeInput;
   /** From the bottom up; they come to 1. */
   @Amounts(0, 1, { least: 2, most: 12 }) shares: number[];
-  @IsIn(['height', 'volume']) by: BandsBy;
-  @IsIn(['crisp', 'blended']) edge: BandEdge;
+  @IsIn(bandsBy) by: BandsBy;
+  @IsIn(bandEdges) edge: BandEdge;
   /** mm; to the rim where left out. */
   @IsOptional() @Amount(0, 5000) fillTo?: number;
-  @IsIn([...binderClasses]) binderClass: BinderClass;
+  @IsIn(binderClasses) binderClass: BinderClass;
   @IsOptional() @IsBoolean() accelerated?: boolean;
   /** At 20 °C, h, where the bag says so. */
   @IsOptional() @Amount(0.05, 72) initialSet?: number;

@@ -1,4 +1,14 @@
-import type { BandEdge, BandsBy, ColourMeasuredBy, Colouring, ColouringKind } from '@dewpot/core';
+import {
+  bandEdges,
+  colourMeasuredBy,
+  colouringKindNames,
+  bandsBy,
+  type BandEdge,
+  type BandsBy,
+  type ColourMeasuredBy,
+  type Colouring,
+  type ColouringKind,
+} from '@dewpot/core';
 import { IsHexColor, IsIn, IsOptional, IsUUID } from 'class-validator';
 import { Amount, ListOf, Part, Share, Text, Time, Version, Whole } from './limits.js';
 import { DoseInput } from './mixes.js';
@@ -41,7 +51,7 @@ export interface TintRevisionView {
 /** A chip's own colour, dry. */
 export class MeasuredColour {
   @IsHexColor() colour: string;
-  @IsIn(['reader', 'photo', 'photo-unsure', 'eye']) by: ColourMeasuredBy;
+  @IsIn(colourMeasuredBy) by: ColourMeasuredBy;
   /** ms */
   @Time() at: number;
 }
@@ -85,9 +95,9 @@ export class ColourPartInput {
 
 /** How a piece of a pour is coloured; bands from the bottom up. */
 export class ColouringInput implements Colouring<string> {
-  @IsIn(['solid', 'banded', 'marbled', 'swirled', 'splash']) kind: ColouringKind;
+  @IsIn(colouringKindNames) kind: ColouringKind;
   @ListOf(() => ColourPartInput, { most: 12 }) parts: ColourPartInput[];
-  @IsOptional() @IsIn(['height', 'volume']) by?: BandsBy;
-  @IsOptional() @IsIn(['crisp', 'blended']) edge?: BandEdge;
+  @IsOptional() @IsIn(bandsBy) by?: BandsBy;
+  @IsOptional() @IsIn(bandEdges) edge?: BandEdge;
   @IsOptional() @Whole(0, 1_000_000) seed?: number;
 }

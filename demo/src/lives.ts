@@ -19,11 +19,11 @@ import {
   type Weighing,
   defined,
 } from '@dewpot/core';
-import type { CastEventInput, CastView } from '@dewpot/contract';
+import type { CastEventTold, CastView, Without } from '@dewpot/contract';
 import { airIn } from '@dewpot/server';
 import { v7 as uuid } from 'uuid';
 
-type Happened = Omit<CastEventInput, 'id'>;
+type Happened = Without<CastEventTold, 'id'>;
 
 /** Nine in the morning of the day of a time, or the next where that has passed. */
 function morning(at: number): number {
@@ -171,6 +171,6 @@ export function livesOf(
 }
 
 /** Gives an event its key. */
-export function keyed(event: Happened): CastEventInput {
+export function keyed(event: Happened): CastEventTold {
   return { id: uuid(), ...event };
 }

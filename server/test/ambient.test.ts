@@ -288,7 +288,7 @@ describe('casts in their air', () => {
 
   it('keep a photo with the event that it shows; what is no picture is refused, and no stranger sees it', async () => {
     const { casts } = await pouredPots(agent, now - 50 * HOUR);
-    const event = uuid();
+    const event = (await detail(casts[0]!)).events[0]!.id;
     const shown = () => agent.post(`/api/casts/${casts[0]}/pictures?event=${event}`);
     const png = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#888' } })
       .png()
@@ -300,6 +300,7 @@ describe('casts in their air', () => {
     expect(image.headers['content-type']).toBe('image/webp');
     await shown().attach('picture', Buffer.from('no picture'), 'x.png').expect(422);
     await shown().expect(422);
+    await agent.post(`/api/casts/${casts[0]}/pictures?event=${uuid()}`).attach('picture', png, 'rim.png').expect(404);
     await agent.delete(`/api/cast-pictures/${body.id}`).expect(204);
     await agent.get(`/api/cast-pictures/${body.id}`).expect(404);
   });

@@ -78,7 +78,7 @@ describe('what happens at the bench', () => {
     };
     await wrong({ kind: 'done', step: 'fly' }, 'step');
     await wrong({ kind: 'water', bucket: '0.9', mass: 5 }, 'bucket');
-    await wrong({ kind: 'water', bucket: '0.0' }, 'mass');
+    await wrong({ kind: 'water', bucket: '0.0' }, 'events.1.mass');
     await wrong({ kind: 'leak', mould: '7.7.7', volume: 5 }, 'mould');
     await wrong({ kind: 'weighed', bucket: '0.0', material: uuid(), mass: 5 }, 'material');
     await wrong({ kind: 'sing' }, 'events.1.kind');

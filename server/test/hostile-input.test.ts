@@ -3,7 +3,7 @@ import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sealingExamples } from '../src/script-api/sealing-examples.js';
-import { newWorkshop, potInput, startServer, visitor, type Agent, type Harness } from './harness.js';
+import { newWorkshop, potInput, pouredPots, startServer, visitor, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;
 let agent: Agent;
@@ -67,11 +67,14 @@ describe('what is sent to hurt is refused, and nothing falls over', () => {
   it('a query of the wrong kind, and a key of another workshop', async () => {
     await agent.get('/api/tiles?mix=x').expect(422);
     await agent.get('/api/casts?all[]=x').expect(422);
-    const tile = { ...sealingExamples.tile, mixId: uuid() };
     const stranger = await newWorkshop(harness, 'Elsewhere');
     const key = uuid();
-    const mine = await agent.put(`/api/tiles/${key}`).send(tile);
-    const theirs = await stranger.put(`/api/tiles/${key}`).send(tile);
+    const keep = async (who: Agent) => {
+      const { mix: mixId } = await pouredPots(who, Date.now() - 3_600_000);
+      return who.put(`/api/tiles/${key}`).send({ ...sealingExamples.tile, mixId });
+    };
+    const [mine, theirs] = [await keep(agent), await keep(stranger)];
+    expect((await agent.put(`/api/tiles/${uuid()}`).send({ ...sealingExamples.tile, mixId: uuid() })).status).toBe(404);
     expect([mine.status, theirs.status]).toEqual([204, 204]);
     expect((await stranger.get('/api/tiles').expect(200)).body).toHaveLength(1);
   });

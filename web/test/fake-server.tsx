@@ -168,7 +168,8 @@ export function fakeServer(over: Answers = {}): Sent[] {
     const body = typeof init.body === 'string' ? (JSON.parse(init.body) as unknown) : undefined;
     if (method !== 'GET') sent.push({ method, path, body });
     const key = method === 'GET' ? path : `${method} ${path.split('/')[0]}`;
-    const answer: unknown = answers[key] ?? answers[key.replace(/\?.*$/, '')] ?? body;
+    const given: unknown = answers[key] ?? answers[key.replace(/\?.*$/, '')] ?? body;
+    const answer: unknown = typeof given === 'function' ? given(body) : given;
     if (answer instanceof Refusal) {
       const { problem } = answer;
       return new Response(JSON.stringify({ type: 'about:blank', ...problem }), {

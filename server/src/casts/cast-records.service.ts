@@ -12,7 +12,7 @@ import {
   type Life,
   type Sealer,
 } from '@dewpot/core';
-import type { CastEventInput } from '@dewpot/contract';
+import type { CastEventTold } from '@dewpot/contract';
 import { zoneOf } from '../config.js';
 import { CastEntity, CastEventEntity } from './casts.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
@@ -50,6 +50,9 @@ function checkUndo(event: CastEvent, events: readonly CastEvent[]): void {
     );
 }
 
+/** What a coat keeps of its product: the sheet as it is now, and the lot that it comes from. */
+const ofProduct = ({ sealer: product, lotId }: Product) => ({ product, sealer: product.kind, ...(lotId && { lotId }) });
+
 /** Takes in what happens to casts, and judges it by what is known. */
 @Injectable()
 export class CastRecordsService {
@@ -65,11 +68,11 @@ export class CastRecordsService {
   ) {}
 
   /** Appends an event to a cast's life. What happens to the casts of one pour at once is taken in one after the other. The same event sent twice is one. @throws InputError, ProblemError */
-  async record(castId: string, input: CastEventInput, personId: string | null, now: number): Promise<void> {
+  async record(castId: string, input: CastEventTold, personId: string | null, now: number): Promise<void> {
     const row = await this.locked(castId);
     const events = await this.events(castId);
     if (events.some(({ id }) => id === input.id)) return;
-    const product = await this.products.of(input.materialId, input.at);
+    const product = await this.products.of('materialId' in input ? input.materialId : undefined, input.at);
     const event = await this.filledIn(input, row, product, now);
     appendEvent(events, event, row.expected, now);
     checkUndo(event, events);
@@ -124,33 +127,26 @@ export class CastRecordsService {
 
   /** An event with what the caster need not say: a demoulding's age, a weighing's air, a product's sheet. */
   private async filledIn(
-    input: CastEventInput,
+    input: CastEventTold,
     row: CastEntity,
     product: Product | undefined,
     now: number,
   ): Promise<CastEvent> {
-    const { materialId, ...rest } = input;
-    const event = rest as unknown as CastEvent;
-    if (event.type === 'demoulded') return { ...event, equivalentAge: await this.dues.ageAt(row, event.at, now) };
-    if (event.type === 'seal-planned')
-      return {
-        ...event,
-        ...(materialId && { materialId }),
-        ...(product && { product: product.sealer, sealer: product.sealer.kind }),
-      };
-    if (event.type === 'weighed' && event.temperature === undefined)
-      return { ...event, ...(await this.dryness.airAt(row, event.at, now)) };
-    if (event.type !== 'coated') return event;
-    const air = await this.dryness.airAt(row, event.at, now);
-    return {
-      ...event,
-      ...(product && {
-        product: product.sealer,
-        sealer: product.sealer.kind,
-        ...(product.lotId && { lotId: product.lotId }),
-      }),
-      ...(air && { air }),
-    };
+    switch (input.type) {
+      case 'demoulded':
+        return { ...input, equivalentAge: await this.dues.ageAt(row, input.at, now) };
+      case 'weighed':
+        return { ...(input.temperature === undefined && (await this.dryness.airAt(row, input.at, now))), ...input };
+      case 'seal-planned':
+        return { ...input, ...(product && { product: product.sealer, sealer: product.sealer.kind }) };
+      case 'coated': {
+        const { materialId: _, ...coat } = input;
+        const air = await this.dryness.airAt(row, coat.at, now);
+        return { ...coat, ...(product && ofProduct(product)), ...(air && { air }) };
+      }
+      default:
+        return { ...input };
+    }
   }
 
   /** Judges an event that something may speak against; refused unless it is overridden. @throws ProblemError */

@@ -1,5 +1,5 @@
 import { Body, Controller, Get, HttpCode, Post, Query } from '@nestjs/common';
-import { CastEventInput, CastsQuery, type CastDetail, type CastView } from '@dewpot/contract';
+import { byKind, castEvents, CastEventInput, CastsQuery, type CastDetail, type CastView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
 import { CurrentUser } from '../http/request.js';
 import { CastsService } from './casts.service.js';
@@ -25,6 +25,6 @@ export class CastsController {
     @Body() given: CastEventInput,
     @CurrentUser() { personId }: CurrentUser,
   ): Promise<CastDetail> {
-    return this.casts.append(id, given, personId, Date.now());
+    return this.casts.append(id, byKind(castEvents, given), personId, Date.now());
   }
 }

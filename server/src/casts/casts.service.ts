@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { DAY, lifeOf, type CastEvent, type Expected } from '@dewpot/core';
-import type { CastDetail, CastEventInput, CastPictureView, CastSnapshot, CastView, DrySummary } from '@dewpot/contract';
+import type { CastDetail, CastEventTold, CastPictureView, CastSnapshot, CastView, DrySummary } from '@dewpot/contract';
 import { In, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CastEntity, CastEventEntity, CastPictureEntity } from './casts.entities.js';
@@ -94,7 +94,7 @@ export class CastsService {
   }
 
   /** Appends an event to a cast's life, and answers the cast. @throws InputError, ProblemError */
-  async append(castId: string, input: CastEventInput, personId: string | null, now: number): Promise<CastDetail> {
+  async append(castId: string, input: CastEventTold, personId: string | null, now: number): Promise<CastDetail> {
     await this.records.record(castId, input, personId, now);
     return this.detail(castId);
   }

@@ -1,7 +1,7 @@
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
-import { BY_KEY, LOOPS, MOST_LENGTH, OUTLINE } from '@dewpot/contract';
+import { allKinds, BY_KEY, LOOPS, MOST_LENGTH, OUTLINE } from '@dewpot/contract';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 
 const point = {
@@ -10,6 +10,16 @@ const point = {
   minItems: 2,
   maxItems: 2,
 } as const;
+
+/** Things of several kinds: each kind is a schema of its own. */
+const ofKinds = () =>
+  Object.fromEntries(
+    allKinds().map(({ base, by, classes }) => {
+      const refs = Object.entries(classes).map(([kind, { name }]) => [kind, `#/components/schemas/${name}`] as const);
+      const discriminator = { propertyName: by, mapping: Object.fromEntries(refs) };
+      return [base.name, { oneOf: refs.map(([, $ref]) => ({ $ref })), discriminator }];
+    }),
+  );
 
 /** Builds the OpenAPI document from the controllers and the contract's own checks, and serves it at /api/docs. */
 export function serveOpenApi(app: INestApplication): void {
@@ -30,7 +40,7 @@ export function serveOpenApi(app: INestApplication): void {
   });
   document.components = {
     ...document.components,
-    schemas: { ...document.components?.schemas, ...(schemas as Record<string, object>) },
+    schemas: { ...document.components?.schemas, ...(schemas as Record<string, object>), ...ofKinds() },
   };
   SwaggerModule.setup('api/docs', app, document, { jsonDocumentUrl: 'api/openapi.json' });
 }

@@ -1,4 +1,5 @@
-import { ValidationPipe, type ValidationError } from '@nestjs/common';
+import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
+import { classFor } from '@dewpot/contract';
 import type { FieldIssue } from '@dewpot/core';
 import { ProblemError } from './problem-error.js';
 
@@ -38,8 +39,16 @@ function issuesOf(errors: readonly ValidationError[], path = ''): FieldIssue[] {
   });
 }
 
+/** Checks a body that is of one of several kinds by the class of its kind. */
+class KindPipe extends ValidationPipe {
+  override transform(value: unknown, metadata: ArgumentMetadata): Promise<unknown> {
+    const { metatype } = metadata;
+    return super.transform(value, metatype ? { ...metadata, metatype: classFor(metatype as never, value) } : metadata);
+  }
+}
+
 /** Checks every body against its contract class; unknown fields are refused. */
-export const validation = new ValidationPipe({
+export const validation = new KindPipe({
   transform: true,
   whitelist: true,
   validationError: { target: false },

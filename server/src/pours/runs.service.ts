@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { InputError, type RunEvent, type RunLesson } from '@dewpot/core';
-import type { PourView, RunEventInput, RunView } from '@dewpot/contract';
+import type { PourView, RunEventTold, RunView } from '@dewpot/contract';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import { PourEntity, RunEventEntity } from './pours.entities.js';
 import { PgNotifications } from '../db/pg-notifications.js';
@@ -32,7 +32,7 @@ export class RunsService {
    * Adds events to a started pour; those that came before are passed over. What they may be is calculated without a
    * transaction; whether the pour still takes them is looked at again under its lock. @throws InputError, ProblemError 409
    */
-  async add(pourId: string, given: readonly RunEventInput[], personId: string, now: number): Promise<RunView> {
+  async add(pourId: string, given: readonly RunEventTold[], personId: string, now: number): Promise<RunView> {
     const { pour, fresh } = await this.rows.transaction(async () => ({
       pour: await this.pour(pourId),
       fresh: await this.unknown(pourId, given),
@@ -71,7 +71,7 @@ export class RunsService {
     });
   }
 
-  private async unknown(pourId: string, given: readonly RunEventInput[]): Promise<RunEventInput[]> {
+  private async unknown(pourId: string, given: readonly RunEventTold[]): Promise<RunEventTold[]> {
     const there = new Set((await this.of(pourId)).events.map(({ id }) => id));
     return given.filter(({ id }) => !there.has(id));
   }

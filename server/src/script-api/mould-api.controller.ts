@@ -39,7 +39,10 @@ import {
   checkedShape,
   ShellQuestion,
   checkedSolid,
+  LeafInput,
   SolidInput,
+  solids,
+  byKind,
 } from '@dewpot/contract';
 import { Calculated } from '../calculation/calculated.js';
 import { apiExample } from './api-example.js';
@@ -62,7 +65,7 @@ export class MouldApiController {
   @HttpCode(200)
   @apiExample(SolidInput, examples.solid)
   solid(@Body() question: SolidInput) {
-    return { volume: volumeFigure(checkedSolid(question)) };
+    return { volume: volumeFigure(checkedSolid(byKind(solids, question))) };
   }
 
   /** A pressed shell at several thicknesses. */
@@ -171,9 +174,9 @@ export class MouldApiController {
   /** Damp sand under a leaf. */
   @Post('bed-sand')
   @HttpCode(200)
-  @apiExample(SolidInput, examples.leaf)
-  bedSand(@Body() question: SolidInput) {
-    const leaf = checkedSolid({ ...question, kind: 'leaf' });
+  @apiExample(LeafInput, examples.leaf)
+  bedSand(@Body() question: LeafInput) {
+    const leaf = checkedSolid(question);
     return { sand: leaf.kind === 'leaf' ? bedSand(leaf) : null };
   }
 

@@ -27,7 +27,6 @@ import {
   type Placing,
   type PourItem,
   type PourPlan,
-  type RunEvent,
   type Sheet,
   type Timeline,
   defined,
@@ -136,9 +135,8 @@ export class PourApiController {
   run(@Body() { events, ...question }: RunQuestion) {
     const parts = [partOf(question)];
     const steps = stepsOf(parts, { finish: 'broom', people: 1 });
-    const run = runOf(
-      events.map((told): RunEvent => ({ ...checkRunEvent(told, parts, steps), id: told.id, at: told.at })),
-    );
+    for (const told of events) checkRunEvent(told, parts, steps);
+    const run = runOf(events);
     return {
       buckets: defined(parts[0]).sheet.bucketfuls.map(({ at }) => bucketNow(parts, run, 0, at)),
       now: partNow(parts, steps, run, 0),

@@ -20,7 +20,7 @@ import {
   triesOf,
   defined,
 } from '@dewpot/core';
-import type { PourFinish, PourInput, PourView, RunEventInput } from '@dewpot/contract';
+import type { PourFinish, PourInput, PourView, RunEventTold } from '@dewpot/contract';
 import type { PlanData } from '../calculation/crossing.js';
 import { ProblemError } from '../http/problem-error.js';
 import { validation } from '../http/validation.js';
@@ -59,11 +59,17 @@ function plan(input: Omit<PourInput, 'version'>, data: PlanData): PourPart[] {
 }
 
 /** Whether events may happen in a pour: those that may, as they are kept, and which of them are finishing faces. */
-function runEvents(pour: Bench, given: readonly RunEventInput[]): { events: RunEvent[]; late: boolean } {
+function runEvents(pour: Bench, given: readonly RunEventTold[]): { events: RunEvent[]; late: boolean } {
   const { parts, steps } = benchOf(pour);
   return {
-    events: given.map((told) => ({ ...checkRunEvent(told, parts, steps), id: told.id, at: told.at })),
-    late: given.every((told) => told.kind === 'void' || steps.some(({ key, window }) => window && key === told.step)),
+    events: given.map((told) => {
+      checkRunEvent(told, parts, steps);
+      return { ...told };
+    }),
+    late: given.every(
+      (told) =>
+        told.kind === 'void' || ('step' in told && steps.some(({ key, window }) => window && key === told.step)),
+    ),
   };
 }
 

@@ -13,6 +13,7 @@ interface Schema {
   readonly maxItems?: number;
   readonly format?: string;
   readonly allOf?: readonly Schema[];
+  readonly oneOf?: readonly Schema[];
 }
 
 interface Operation {
@@ -104,9 +105,10 @@ export class Fuzzer {
 
   /** A value that a schema allows, by and large. */
   private value(schema: Schema, depth: number): unknown {
-    const { $ref, allOf, enum: offered, type } = schema;
+    const { $ref, allOf, oneOf, enum: offered, type } = schema;
     if ($ref) return this.value(this.document.components.schemas[$ref.split('/').pop()!] ?? {}, depth + 1);
     if (allOf?.[0]) return this.value(allOf[0], depth);
+    if (oneOf) return this.value(this.pick(oneOf), depth);
     if (offered) return this.pick(offered);
     if (type === 'array') {
       const most = Math.min(schema.maxItems ?? 3, (schema.minItems ?? 0) + (depth > 3 ? 0 : 3));

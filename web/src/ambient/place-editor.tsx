@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { PlaceKind } from '@dewpot/core';
-import { airSources, placeKinds, type AirSource, type PlaceInput, type PlaceView } from '@dewpot/contract';
+import { placeKinds, type PlaceKind } from '@dewpot/core';
+import { airSources, type AirSource, type PlaceInput, type PlaceView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useRemovePlace, useSavePlace } from '../api/places';
 import { useSession } from '../api/session';

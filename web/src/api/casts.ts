@@ -1,5 +1,5 @@
 import { queryOptions, useIsMutating, useMutation, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import type { CastDetail, CastEventInput, CastView, DemouldWaysInput } from '@dewpot/contract';
+import type { CastDetail, CastEventTold, CastView, DemouldWaysInput } from '@dewpot/contract';
 import { ask } from './client';
 
 export const shelfQuery = queryOptions({
@@ -20,7 +20,7 @@ export const castQuery = (id: string) =>
 
 export interface CastEventSent {
   readonly castId: string;
-  readonly event: CastEventInput;
+  readonly event: CastEventTold;
 }
 
 const CAST_EVENT = ['cast-event'] as const;

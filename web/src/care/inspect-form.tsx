@@ -1,10 +1,9 @@
 import { useState } from 'react';
-import { defined, type Spot } from '@dewpot/core';
+import { spots, defined, type Spot } from '@dewpot/core';
 import { Button } from '../ui/button';
 import { BubblePatch } from '../ui/bubble-patch';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
-import { damageSpots } from '../ui/casts/spots';
 import { spotWords } from '../ui/casts/event-words';
 
 const grades = [1, 2, 3, 4, 5] as const;
@@ -20,7 +19,7 @@ export function LookOverForm({ casts, busy, record }: ActionProps) {
         <section className="space-y-2">
           <Choice
             legend="Bubbles: where?"
-            options={damageSpots.map((value) => ({ value, label: spotWords[value] }))}
+            options={spots.map((value) => ({ value, label: spotWords[value] }))}
             value={face}
             onChange={setFace}
           />

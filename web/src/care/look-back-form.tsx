@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { CameLater } from '@dewpot/core';
-import { cameLater } from '@dewpot/contract';
+import { cameLater } from '@dewpot/core';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';

@@ -113,12 +113,15 @@ describe('a coat', () => {
   it('that the server alone knows to be too early is kept once a reason is given', async () => {
     const problem = { status: 422, title: 'Not yet', detail: 'The coat before is not dry.' };
     const errors = [{ field: 'sealer', value: 'penetrating', message: problem.detail, remedy: 'Wait.' }];
-    const sent = fakeServer({ 'POST casts': new Refusal({ ...problem, errors }) });
+    const sent = fakeServer({
+      'POST casts': (event: { type: string }) =>
+        event.type === 'coated' ? new Refusal({ ...problem, errors }) : event,
+    });
     renderScreen(<CastActions casts={[weighedFor('1a', 20)]} task="Coat" onClose={vi.fn()} />);
     await userEvent.click(await screen.findByRole('button', { name: /is on/ }));
     await userEvent.type(await screen.findByLabelText(/all the same/), 'hot sun');
     await userEvent.click(screen.getByRole('button', { name: 'Keep it against the advice' }));
-    expect(sent.at(-1)?.body).toMatchObject({ overridden: 'hot sun' });
+    expect(sent.at(-1)?.body).toMatchObject({ type: 'coated', overridden: 'hot sun' });
   });
 });
 

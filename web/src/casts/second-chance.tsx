@@ -13,10 +13,19 @@ export interface Sent {
 /** Fields by which the server asks for a reason, where the sheet saw none: it knew more of the air, or of other casts. */
 const overriddenBy = ['sealer', 'decoration'];
 
-const withEvent = ({ said, happened }: Sent, change: Partial<RecordedEvent['event']>): Sent => ({
+type Event = RecordedEvent['event'];
+
+const changed = ({ said, happened }: Sent, change: (event: Event) => Event): Sent => ({
   said,
-  happened: happened.map(({ cast, event }) => ({ cast, event: { ...event, ...change } })),
+  happened: happened.map(({ cast, event }) => ({ cast, event: change(event) })),
 });
+
+const surely = (event: Event): Event => (event.type === 'weighed' ? { ...event, sure: true } : event);
+const isOverridden = (event: Event) => 'overridden' in event && event.overridden !== undefined;
+const overriding =
+  (overridden: string) =>
+  (event: Event): Event =>
+    event.type === 'coated' || event.type === 'decorated' ? { ...event, overridden } : event;
 
 /** Where the server refused what the caster may know better: a way to say so, and to send it again. */
 export function SecondChance({
@@ -38,13 +47,13 @@ export function SecondChance({
         size="tall"
         className="mt-2 w-full"
         disabled={busy}
-        onClick={() => onSend(withEvent(sent, { sure: true }))}
+        onClick={() => onSend(changed(sent, surely))}
       >
         It is right: keep it
       </Button>
     );
   const overridden = reason.trim();
-  if (!refuses(error, ...overriddenBy) || sent.happened.some(({ event }) => event.overridden)) return null;
+  if (!refuses(error, ...overriddenBy) || sent.happened.some(({ event }) => isOverridden(event))) return null;
   return (
     <div className="mt-2 space-y-2">
       <ReasonField label="Do it all the same, because" reason={reason} onReason={setReason} />
@@ -53,7 +62,7 @@ export function SecondChance({
         size="tall"
         className="w-full"
         disabled={busy || overridden === ''}
-        onClick={() => onSend(withEvent(sent, { overridden }))}
+        onClick={() => onSend(changed(sent, overriding(overridden)))}
       >
         Keep it against the advice
       </Button>

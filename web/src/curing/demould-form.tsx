@@ -1,9 +1,8 @@
 import { useState } from 'react';
-import { usualCause, type Damage, type DamageCause, type DamageSize, type Force, type Spot } from '@dewpot/core';
+import { spots, usualCause, type Damage, type DamageCause, type DamageSize, type Force, type Spot } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { Button } from '../ui/button';
 import { BubblePatch } from '../ui/bubble-patch';
-import { damageSpots } from '../ui/casts/spots';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
 import { causeWords, forceWords, sizeWords, spotWords } from '../ui/casts/event-words';
@@ -110,7 +109,7 @@ function DamagePicker({
   return (
     <div role="group" aria-label={`Damage to ${code}`} className="flex flex-wrap items-center gap-1.5">
       <span className="numeral w-14 text-lg">{code}</span>
-      {damageSpots.map((spot) => {
+      {spots.map((spot) => {
         const size = sizeAt(spot);
         return (
           <Button

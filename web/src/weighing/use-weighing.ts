@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { expectedNow, liesOnScale, shareTogether, type OnTheScale } from '@dewpot/core';
+import { defined, expectedNow, liesOnScale, shareTogether, type OnTheScale } from '@dewpot/core';
 import type { CastView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { refuses } from '../api/client';
@@ -37,7 +37,7 @@ export function useWeighing(casts: ToWeigh['casts'], now: number, onKept: () => 
         `${casts.map(({ code }) => code).join(', ')} weighed.`,
         keyed.map(({ cast, key }, i) => ({
           cast,
-          event: { id: key, type: 'weighed' as const, ...shares[i], ...more },
+          event: { id: key, type: 'weighed' as const, ...defined(shares[i]), ...more },
         })),
       );
       onKept();

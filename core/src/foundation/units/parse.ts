@@ -2,7 +2,8 @@ import Qty from 'js-quantities';
 import { InputError } from './input-error.js';
 
 export type Dimension = 'length' | 'volume' | 'mass' | 'temperature';
-export type UnitSystem = 'metric' | 'us';
+export const unitSystems = ['metric', 'us'] as const;
+export type UnitSystem = (typeof unitSystems)[number];
 
 /** What a number without a unit means in a field of that dimension. */
 const plainUnit: Record<UnitSystem, Record<Dimension, string>> = {

@@ -17,8 +17,8 @@ import { pieceGuides, type PieceKind } from './piece-kinds.js';
 export type InsetLoops = readonly (readonly PlanPoint[])[];
 
 /** Which face of a cast carries an inset: the one against the bottom of the mould, or the open one. */
-export type InsetFace = 'mould' | 'open';
-export const insetFaces: readonly InsetFace[] = ['mould', 'open'];
+export const insetFaces = ['mould', 'open'] as const;
+export type InsetFace = (typeof insetFaces)[number];
 
 /** Lettering, or a picture, that is laid in a mould: pebbles, tile, cut foam or rubber. */
 export interface Inset {

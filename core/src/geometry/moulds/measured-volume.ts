@@ -1,7 +1,8 @@
 import { Checker, figure, line, measured, type Figure } from '../../foundation/units/index.js';
 
 /** How a mould's volume was found: by what filled it. */
-export type VolumeMeasuredBy = 'water' | 'sand' | 'batch';
+export const volumeMeasuredBy = ['water', 'sand', 'batch'] as const;
+export type VolumeMeasuredBy = (typeof volumeMeasuredBy)[number];
 
 /** A volume that was measured, mL, with how and when (ms since 1970). */
 export interface MeasuredVolume {

@@ -2,6 +2,7 @@ import type { Shell, Solid } from '../solids/index.js';
 import type { MeasuredVolume } from './measured-volume.js';
 
 /** Copies of a blank: `count` of them on a circle about the axis (`radius`, mm), or in a row along x (`step`, mm). */
+export const patternKinds = ['circle', 'row'] as const;
 export type Pattern =
   | { readonly kind: 'circle'; readonly count: number; readonly radius: number }
   | { readonly kind: 'row'; readonly count: number; readonly step: number };
@@ -38,7 +39,8 @@ export interface MouldShape {
 }
 
 /** What the mould's wall is like: how it lets go, bulges and jams. One of boards comes apart. */
-export type MouldFlexibility = 'rigid' | 'flexible' | 'apart';
+export const mouldFlexibilities = ['rigid', 'flexible', 'apart'] as const;
+export type MouldFlexibility = (typeof mouldFlexibilities)[number];
 
 /** Everything that keeps mix out: cores first, then inserts. */
 export function blanks(shape: MouldShape): readonly PlacedSolid[] {

@@ -7,7 +7,8 @@ import { sphereRadius } from './turned-bodies.js';
 import { turnedProfile } from './turned-profile.js';
 
 /** How a shell is pressed: over a form, inside it, or against its sides only with its end left bare. */
-export type ShellSide = 'over' | 'inside' | 'against';
+export const shellSides = ['over', 'inside', 'against'] as const;
+export type ShellSide = (typeof shellSides)[number];
 
 /** An even layer pressed by hand; thickness in mm. */
 export interface Shell {

@@ -93,7 +93,8 @@ export interface Spiral {
 export type PolyhedronName =
   'tetrahedron' | 'cube' | 'octahedron' | 'cuboctahedron' | 'rhombicuboctahedron' | 'icosahedron' | 'dodecahedron';
 
-export type FaceName = 'triangle' | 'square' | 'pentagon';
+export const faceNames = ['triangle', 'square', 'pentagon'] as const;
+export type FaceName = (typeof faceNames)[number];
 
 /**
  * A solid made of equal edges, one face left open and level at the top: its edge inside, mm.

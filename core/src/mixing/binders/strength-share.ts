@@ -1,5 +1,14 @@
 /** Which curve of strength a binder follows. */
-export type BinderClass = 'portland' | 'high-early' | 'fast-setting' | 'gypsum' | 'underlayment' | 'patch' | 'lime';
+export const binderClasses = [
+  'portland',
+  'high-early',
+  'fast-setting',
+  'gypsum',
+  'underlayment',
+  'patch',
+  'lime',
+] as const;
+export type BinderClass = (typeof binderClasses)[number];
 
 export type PortlandClass = 'portland' | 'high-early';
 

@@ -22,7 +22,8 @@ export const binderFamilies = ['portland', 'high-early', 'sulfoaluminate', 'gyps
 export type BinderFamily = (typeof binderFamilies)[number];
 
 /** How sand swells when damp. */
-export type Bulking = 'fine' | 'sharp' | 'none';
+export const bulkings = ['fine', 'sharp', 'none'] as const;
+export type Bulking = (typeof bulkings)[number];
 
 /** What the bag of a ready-made powder says. All are shares of the powder's mass. */
 export interface PowderWater {

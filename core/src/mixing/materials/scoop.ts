@@ -19,7 +19,8 @@ export const allScoops = (scoops: readonly Scoop[]): Scoop[] =>
   scoops.flatMap((scoop) => [scoopAs(scoop), ...(scoop.heaped === undefined ? [] : [scoopAs(scoop, true)])]);
 
 /** To what part of a scoop amounts are rounded. */
-export type ScoopStep = 1 | 0.5 | 0.25;
+export const scoopSteps = [1, 0.5, 0.25] as const;
+export type ScoopStep = (typeof scoopSteps)[number];
 
 /** An amount in scoops. */
 export interface ScoopCount {

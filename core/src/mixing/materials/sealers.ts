@@ -2,8 +2,8 @@
 export type SealerKind = 'penetrating' | 'acrylic' | 'polyurethane' | 'wax' | 'oil';
 
 /** What a product's own label may allow; nothing here is allowed by the kind alone. */
-export type SealerClaim = 'dry food' | 'drinking water' | 'candle' | 'outdoors' | 'frost';
-export const sealerClaims: readonly SealerClaim[] = ['dry food', 'drinking water', 'candle', 'outdoors', 'frost'];
+export const sealerClaims = ['dry food', 'drinking water', 'candle', 'outdoors', 'frost'] as const;
+export type SealerClaim = (typeof sealerClaims)[number];
 
 /** What the sheet of a sealer says. Coverage in m² a litre and coat, times in hours at 20 °C and half damp. */
 export interface SealerSheet {

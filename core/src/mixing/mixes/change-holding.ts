@@ -7,7 +7,8 @@ import { checkMix, type Mix } from './mix.js';
 import { cementMass } from './water.js';
 
 /** What stays as it is while one line changes. */
-export type Held = 'ratio' | 'water-cement' | 'strength' | 'density';
+export const heldValues = ['ratio', 'water-cement', 'strength', 'density'] as const;
+export type Held = (typeof heldValues)[number];
 
 export const heldInWords: Record<Held, string> = {
   ratio: 'the ratio',

@@ -9,7 +9,8 @@ export const exposures = ['indoors', 'outdoors', 'frost'] as const;
 export type Exposure = (typeof exposures)[number];
 
 /** What parts are parts of: volume in the scoop, or mass. */
-export type PartsBy = 'volume' | 'mass';
+export const partsBy = ['volume', 'mass'] as const;
+export type PartsBy = (typeof partsBy)[number];
 
 /** One line of a recipe, in the order it goes into the bucket. */
 export interface MixLine {

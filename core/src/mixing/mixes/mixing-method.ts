@@ -4,9 +4,11 @@ import type { Mix } from './mix.js';
 import { FIRST_WATER, LAST_POWDER } from './water.js';
 
 /** What goes into what. */
-export type MixingOrder = 'water-to-powder' | 'powder-to-water';
+export const mixingOrders = ['water-to-powder', 'powder-to-water'] as const;
+export type MixingOrder = (typeof mixingOrders)[number];
 /** When the colour goes in. */
-export type ColourWhen = 'powder' | 'water' | 'late';
+export const colourWhens = ['powder', 'water', 'late'] as const;
+export type ColourWhen = (typeof colourWhens)[number];
 
 /** How a mix is mixed, where it differs from what is usual for it. */
 export interface MixingWays {

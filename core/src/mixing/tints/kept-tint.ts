@@ -20,7 +20,8 @@ export interface KeptTint extends KeptColour {
 }
 
 /** How a chip's colour was measured, the surest first. */
-export type ColourMeasuredBy = 'reader' | 'photo' | 'photo-unsure' | 'eye';
+export const colourMeasuredBy = ['reader', 'photo', 'photo-unsure', 'eye'] as const;
+export type ColourMeasuredBy = (typeof colourMeasuredBy)[number];
 
 /** A test chip as it is kept, measured once it is dry. */
 export interface KeptChip extends KeptColour {

@@ -2,10 +2,13 @@ import { Checker } from '../../foundation/units/index.js';
 import { labOf } from './spectrum.js';
 
 /** Kinds of colouring in the mould. */
-export type ColouringKind = 'solid' | 'banded' | 'marbled' | 'swirled' | 'splash';
+export const colouringKindNames = ['solid', 'banded', 'marbled', 'swirled', 'splash'] as const;
+export type ColouringKind = (typeof colouringKindNames)[number];
 /** What the shares of bands are shares of. */
-export type BandsBy = 'height' | 'volume';
-export type BandEdge = 'crisp' | 'blended';
+export const bandsBy = ['height', 'volume'] as const;
+export type BandsBy = (typeof bandsBy)[number];
+export const bandEdges = ['crisp', 'blended'] as const;
+export type BandEdge = (typeof bandEdges)[number];
 
 /** A tint with its share of a piece. */
 interface ColourPart<T> {

@@ -5,8 +5,8 @@ import { againstBond, bondMass, bonds, bondHours, type Bond, type JointUse } fro
 import { contactArea, reachOf, type PlacedPart } from './contact.js';
 
 /** How parts are put together. */
-export type Arrangement = 'stacked' | 'panel box';
-export const arrangements: readonly Arrangement[] = ['stacked', 'panel box'];
+export const arrangements = ['stacked', 'panel box'] as const;
+export type Arrangement = (typeof arrangements)[number];
 
 /** A part of an article, from the ground up; mass in g as it is now. */
 interface ArticlePart extends PlacedPart {

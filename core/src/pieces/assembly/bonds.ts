@@ -4,8 +4,8 @@ import { computed, figure, handbook, line, requireNumber, type Figure } from '..
 export type Bond = 'mortar' | 'polymer mortar' | 'epoxy' | 'construction adhesive' | 'silicone' | 'hot glue' | 'dry';
 
 /** What an article has to stand in use, as far as its joints go. */
-export type JointUse = 'outdoors' | 'frost' | 'water' | 'heat' | 'food' | 'load';
-export const jointUses: readonly JointUse[] = ['outdoors', 'frost', 'water', 'heat', 'food', 'load'];
+export const jointUses = ['outdoors', 'frost', 'water', 'heat', 'food', 'load'] as const;
+export type JointUse = (typeof jointUses)[number];
 
 export interface BondGuide {
   readonly name: string;

@@ -4,34 +4,44 @@ import type { CoatTool, Decoration, DryingAir, PieceUse, SealCheck, Side } from 
 import type { Bond } from '../assembly/index.js';
 import type { Fitting } from '../care/index.js';
 
-export type Spot = 'corner' | 'rim' | 'base' | 'core-end' | 'face';
-export type DamageSize = 'chip' | 'piece' | 'through';
-export type Force = 'slid' | 'tapped' | 'fought';
-
+/** Where on a piece. */
+export const spots = ['corner', 'rim', 'base', 'core-end', 'face'] as const;
+export type Spot = (typeof spots)[number];
+export const damageSizes = ['chip', 'piece', 'through'] as const;
+export type DamageSize = (typeof damageSizes)[number];
+/** How a piece came out of its mould. */
+export const forces = ['slid', 'tapped', 'fought'] as const;
+export type Force = (typeof forces)[number];
 /** What a caster puts damage at demoulding down to; only what came too early teaches the next. */
-export type DamageCause = 'early' | 'stuck' | 'dropped';
+export const damageCauses = ['early', 'stuck', 'dropped'] as const;
+export type DamageCause = (typeof damageCauses)[number];
 /** Short works on a piece out of the mould. */
-export type Dressing = 'flashing' | 'edges' | 'pinholes' | 'grit' | 'drain hole' | 'green texture';
+export const dressings = ['flashing', 'edges', 'pinholes', 'grit', 'drain hole', 'green texture'] as const;
+export type Dressing = (typeof dressings)[number];
 /** What is done to a cast on the round. */
-export type CastTask =
-  | 'Pull'
-  | 'Demould'
-  | 'Unclamp'
-  | 'Cover'
-  | 'Wet'
-  | 'End bath'
-  | 'Uncover'
-  | 'Weigh'
-  | 'Test'
-  | 'Coat'
-  | 'Check'
-  | 'Put out'
-  | 'Look back'
-  | 'Seal again';
+export const castTasks = [
+  'Pull',
+  'Demould',
+  'Unclamp',
+  'Cover',
+  'Wet',
+  'End bath',
+  'Uncover',
+  'Weigh',
+  'Test',
+  'Coat',
+  'Check',
+  'Put out',
+  'Look back',
+  'Seal again',
+] as const;
+export type CastTask = (typeof castTasks)[number];
 /** How a piece left. */
-export type Gone = 'kept' | 'given' | 'sold';
+export const goneWays = ['kept', 'given', 'sold'] as const;
+export type Gone = (typeof goneWays)[number];
 /** What became of a piece later. */
-export type CameLater = 'well' | 'frost' | 'bloom' | 'crack' | 'sealer let go' | 'gone';
+export const cameLater = ['well', 'frost', 'bloom', 'crack', 'sealer let go', 'gone'] as const;
+export type CameLater = (typeof cameLater)[number];
 
 /** Where a cast was hurt and how badly. */
 export interface Damage {

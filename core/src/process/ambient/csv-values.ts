@@ -2,7 +2,8 @@ import { defined } from '../../foundation/math/index.js';
 import { tzOffset } from '@date-fns/tz';
 import { MINUTE, HOUR } from '../../foundation/units/index.js';
 
-export type DateOrder = 'day-first' | 'month-first';
+export const dateOrders = ['day-first', 'month-first'] as const;
+export type DateOrder = (typeof dateOrders)[number];
 
 /** Figures above this are milliseconds, below it seconds since 1970. */
 const MILLISECONDS = 1e11;

@@ -1,5 +1,5 @@
 export * from './clean-series.js';
-export type { DateOrder } from './csv-values.js';
+export { dateOrders, type DateOrder } from './csv-values.js';
 export * from './place-history.js';
 export * from './read-csv.js';
 export * from './readings.js';

@@ -3,7 +3,8 @@ import { HOUR } from '../../foundation/units/index.js';
 import type { AirReading } from './readings.js';
 
 /** Where casts stand. */
-export type PlaceKind = 'shed' | 'bag' | 'cellar' | 'yard';
+export const placeKinds = ['shed', 'bag', 'cellar', 'yard'] as const;
+export type PlaceKind = (typeof placeKinds)[number];
 
 /** How a place follows the air outdoors: °C = `offset` + `share` × °C outdoors; its humidity and wind likewise. */
 export interface Following {

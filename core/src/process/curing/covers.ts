@@ -3,8 +3,8 @@ import { evaporation, faceRisk, type FaceAir, type FaceRisk } from './evaporatio
 import { MOST_WETTINGS, faceWater, mistingPlan, usualWaking, type Waking } from './misting.js';
 
 /** What lies over a face in its moist curing. */
-export type Cover = 'none' | 'shade' | 'damp cloth' | 'film' | 'bag' | 'bath';
-export const coversInOrder: readonly Cover[] = ['none', 'shade', 'damp cloth', 'film', 'bag', 'bath'];
+export const coversInOrder = ['none', 'shade', 'damp cloth', 'film', 'bag', 'bath'] as const;
+export type Cover = (typeof coversInOrder)[number];
 
 /** What a cover lets through of what would evaporate, as a share, and of the wind. */
 const lets: Record<Cover, { readonly through: number; readonly wind: number }> = {

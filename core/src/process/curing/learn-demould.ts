@@ -2,8 +2,8 @@ import { normalShare, defined } from '../../foundation/math/index.js';
 import { Checker, figure, handbook, line, type Figure } from '../../foundation/units/index.js';
 
 /** How a demoulding went: clean, broken because it came too early, or hurt in some other way, which teaches nothing. */
-export type DemouldCame = 'clean' | 'too-early' | 'otherwise';
-export const demouldsCame: readonly DemouldCame[] = ['clean', 'too-early', 'otherwise'];
+export const demouldsCame = ['clean', 'too-early', 'otherwise'] as const;
+export type DemouldCame = (typeof demouldsCame)[number];
 
 /** One demoulding from a mould with a mix. */
 export interface DemouldRecord {

@@ -2,8 +2,8 @@ import type { SealerKind } from '../../mixing/materials/index.js';
 import type { PieceUse } from './seal-school.js';
 
 /** What is tried once the last coat has hardened. */
-export type SealCheck = 'bead' | 'standing water' | 'look';
-export const sealChecks: readonly SealCheck[] = ['bead', 'standing water', 'look'];
+export const sealChecks = ['bead', 'standing water', 'look'] as const;
+export type SealCheck = (typeof sealChecks)[number];
 
 /** How each check is done. */
 export const sealCheckWords: Record<SealCheck, { readonly name: string; readonly how: string }> = {

@@ -3,12 +3,12 @@ import type { Sealer } from '../../mixing/materials/index.js';
 import type { DryingAir } from './drying-air.js';
 import { dryingProgress } from './drying-progress.js';
 
-export type Side = 'outside' | 'inside' | 'both';
-export const sides: readonly Side[] = ['outside', 'inside', 'both'];
+export const sides = ['outside', 'inside', 'both'] as const;
+export type Side = (typeof sides)[number];
 
 /** How a coat is put on. */
-export type CoatTool = 'brush' | 'cloth' | 'spray' | 'dip';
-export const coatTools: readonly CoatTool[] = ['brush', 'cloth', 'spray', 'dip'];
+export const coatTools = ['brush', 'cloth', 'spray', 'dip'] as const;
+export type CoatTool = (typeof coatTools)[number];
 
 /** When each tool is the one, in a sentence. */
 export const coatToolWords: Record<CoatTool, string> = {

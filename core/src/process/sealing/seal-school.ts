@@ -3,9 +3,7 @@ import { sealers, type Sealer, type SealerClaim, type SealerKind } from '../../m
 import type { Side } from './coats.js';
 
 /** What a piece is for, as far as its sealer goes. */
-export type PieceUse =
-  'plants' | 'bare plants' | 'water' | 'animals' | 'food' | 'candle' | 'outdoors' | 'frost' | 'indoors' | 'damp shelf';
-export const pieceUses: readonly PieceUse[] = [
+export const pieceUses = [
   'plants',
   'bare plants',
   'water',
@@ -16,7 +14,8 @@ export const pieceUses: readonly PieceUse[] = [
   'frost',
   'indoors',
   'damp shelf',
-];
+] as const;
+export type PieceUse = (typeof pieceUses)[number];
 
 /** A way to seal a piece, why, and what else would do. */
 export interface SealAdvice {

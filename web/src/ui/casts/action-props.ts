@@ -1,10 +1,10 @@
 import type { Due } from '@dewpot/core';
-import type { CastEventInput, CastView } from '@dewpot/contract';
+import type { CastEventTold, CastView, Without } from '@dewpot/contract';
 
 /** What happened to a cast, to be kept. */
 export interface RecordedEvent {
   readonly cast: CastView;
-  readonly event: Omit<CastEventInput, 'id' | 'at'> & { readonly id?: string; readonly at?: number };
+  readonly event: Without<CastEventTold, 'id' | 'at'> & { readonly id?: string; readonly at?: number };
 }
 
 /** What a form of an action is given: the casts it is for, and how to record what happened. */

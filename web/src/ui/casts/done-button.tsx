@@ -1,8 +1,8 @@
-import type { CastEventInput } from '@dewpot/contract';
+import type { CastEventTold, Without } from '@dewpot/contract';
 import { Button, type ButtonStyle } from '../button';
 import type { ActionProps } from './action-props';
 
-type Happened = Omit<CastEventInput, 'id' | 'at'>;
+type Happened = Without<CastEventTold, 'id' | 'at'>;
 
 /** The large control that records the same event for every cast of the sheet. */
 export function DoneButton({
