@@ -1,6 +1,7 @@
 import {
   unitSystems,
   moistCuringSchools,
+  moistCuringWays,
   dryingSchools,
   type DryingSchool,
   type MoistCuring,
@@ -8,7 +9,8 @@ import {
   type UnitSystem,
   type Waking,
 } from '@dewpot/core';
-import { IsBoolean, IsEmail, IsIn, IsOptional, IsTimeZone, IsUUID, MaxLength, ValidateIf } from 'class-validator';
+import { IsBoolean, IsEmail, IsIn, IsOptional, IsTimeZone, IsUUID, MaxLength } from 'class-validator';
+import { kindsOf, PartOfKind, type AnyOf } from './kinds.js';
 import { Amount, Part, Text, Version } from './limits.js';
 
 export class SignIn {
@@ -72,15 +74,35 @@ export interface PersonView {
   readonly owner: boolean;
 }
 
+/** What the end of a moist curing goes by. */
 export class MoistCuringInput {
-  @IsIn(['share', 'days', 'school']) by: MoistCuring['by'];
-  /** Of its 28-day strength. */
-  @ValidateIf(({ by }: MoistCuringInput) => by === 'share') @Amount(0.3, 0.95) share?: number;
-  @ValidateIf(({ by }: MoistCuringInput) => by === 'days') @Amount(0, 90) days?: number;
-  @ValidateIf(({ by }: MoistCuringInput) => by === 'school')
-  @IsIn(Object.keys(moistCuringSchools))
-  school?: MoistCuringSchool;
+  @IsIn(moistCuringWays) by: MoistCuring['by'];
 }
+
+type Ends<By extends MoistCuring['by']> = Extract<MoistCuring, { by: By }>;
+
+export class CuringByShareInput extends MoistCuringInput implements Ends<'share'> {
+  declare by: 'share';
+  /** Of its 28-day strength. */
+  @Amount(0.3, 0.95) share: number;
+}
+
+export class CuringByDaysInput extends MoistCuringInput implements Ends<'days'> {
+  declare by: 'days';
+  @Amount(0, 90) days: number;
+}
+
+export class CuringBySchoolInput extends MoistCuringInput implements Ends<'school'> {
+  declare by: 'school';
+  @IsIn(Object.keys(moistCuringSchools)) school: MoistCuringSchool;
+}
+
+/** The class of each way to end a moist curing. */
+export const moistCurings = kindsOf(MoistCuringInput, 'by', {
+  share: CuringByShareInput,
+  days: CuringByDaysInput,
+  school: CuringBySchoolInput,
+});
 
 /** Hours of the day. */
 export class WakingInput implements Waking {
@@ -100,7 +122,7 @@ export class WorkshopSettings {
   /** Step of the scale that pieces are weighed on, g. */
   @Amount(0.01, 1000) scaleStep: number;
   /** What the end of the moist curing goes by; 70 % of its strength where it is left out. */
-  @IsOptional() @Part(() => MoistCuringInput) moistCuring?: MoistCuringInput;
+  @IsOptional() @PartOfKind(moistCurings) moistCuring?: AnyOf<typeof moistCurings>;
   /** How it is told that a piece is dry; by the scale where it is left out. */
   @IsOptional() @IsIn(Object.keys(dryingSchools)) drying?: DryingSchool;
   /** When the casters are up. */

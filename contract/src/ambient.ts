@@ -1,4 +1,6 @@
 import {
+  airSources,
+  type AirSource,
   placeKinds,
   possibleAir,
   type AirReading,
@@ -18,8 +20,6 @@ export type WholeAirReading = Required<AirReading>;
  * Where a place’s air comes from: nobody has said, one typed figure, a table of twelve months, a logger, readings out of files, or
  * the simulated forecast, which is the demo’s alone.
  */
-export const airSources = ['unknown', 'typed', 'season', 'logger', 'files', 'forecast'] as const;
-export type AirSource = (typeof airSources)[number];
 
 /** What the air of a place rests on. */
 export type AirBasis = 'guess' | 'typed' | 'season' | 'measured' | 'simulated';
@@ -53,7 +53,7 @@ export class PlaceInput {
   /** January first. */
   @ValidateIf(({ source }: PlaceInput) => source === 'season')
   @ListOf(() => MonthAirInput, { least: 12, most: 12 })
-  season?: MonthAirInput[];
+  season?: readonly MonthAirInput[];
   /** Of a logger: it is the simulated one that ships with the application, and not a real one that posts its readings. */
   @IsOptional() @IsIn([true]) simulated?: true;
   @Version() version: number;
@@ -72,7 +72,7 @@ export const MOST_READINGS = 5000;
 
 export class ReadingsInput {
   @ListOf(() => AirReadingInput, { least: 1, most: MOST_READINGS })
-  readings: AirReadingInput[];
+  readings: readonly AirReadingInput[];
 }
 
 /** What came of readings that were sent in. */

@@ -53,7 +53,7 @@ export class ShellQuestion {
   @PartOfKind(solids) form: SolidGiven;
   @IsIn(shellSides) side: ShellSide;
   /** Thicknesses to compare, mm. */
-  @Amounts(LEAST_LENGTH, MOST_LENGTH, { least: 1, most: 20 }) thicknesses: number[];
+  @Amounts(LEAST_LENGTH, MOST_LENGTH, { least: 1, most: 20 }) thicknesses: readonly number[];
   /** Of the fresh mix, kg/L. */
   @IsOptional() @Density() density?: number;
 }
@@ -61,11 +61,11 @@ export class ShellQuestion {
 export class FillQuestion {
   @Part(() => MouldShapeInput) shape: MouldShapeInput;
   /** Heights to tell volumes for, mm. */
-  @IsOptional() @Amounts(-MOST_LENGTH, MOST_LENGTH, { most: 100 }) heights?: number[];
+  @IsOptional() @Amounts(-MOST_LENGTH, MOST_LENGTH, { most: 100 }) heights?: readonly number[];
   /** Volumes to tell heights for, mL. */
-  @IsOptional() @Amounts(0, MOST_VOLUME, { most: 100 }) volumes?: number[];
+  @IsOptional() @Amounts(0, MOST_VOLUME, { most: 100 }) volumes?: readonly number[];
   /** Shares of layers, bottom up, which add up to 1. */
-  @IsOptional() @Amounts(0, 1, { most: 20 }) layers?: number[];
+  @IsOptional() @Amounts(0, 1, { most: 20 }) layers?: readonly number[];
 }
 
 export class BallastQuestion {
@@ -98,7 +98,7 @@ export class TubQuestion {
 
 export class PairsQuestion {
   @ListOf(() => TubQuestion, { least: 2, most: 60 })
-  tubs: TubQuestion[];
+  tubs: readonly TubQuestion[];
   @Millimetres(0) wall: number;
   @Millimetres(0) base: number;
 }

@@ -136,7 +136,7 @@ export class DamageInput implements Damage {
 
 export class DemouldedInput extends CastEventInput implements Told<'demoulded'> {
   declare type: 'demoulded';
-  @ListOf(() => DamageInput, { most: 20 }) damage: DamageInput[];
+  @ListOf(() => DamageInput, { most: 20 }) damage: readonly DamageInput[];
   @IsOptional() @IsIn(forces) force?: Force;
   /** What damage is put down to; by where it broke where it is left out. */
   @IsOptional() @IsIn(damageCauses) cause?: DamageCause;
@@ -181,7 +181,7 @@ export class DecoratedInput extends CastEventInput implements Told<'decorated'> 
 export class SealPlannedInput extends CastEventInput implements Told<'seal-planned'> {
   declare type: 'seal-planned';
   /** What the piece is for. */
-  @Choices(pieceUses, { most: 10 }) uses: PieceUse[];
+  @Choices(pieceUses, { most: 10 }) uses: readonly PieceUse[];
   @Whole(0, 10) coats: number;
   @IsIn(sides) side: Side;
   /** Left out, it stays bare. */

@@ -1,4 +1,8 @@
 import {
+  moistCuringSchools,
+  moistCuringWays,
+  type MoistCuring,
+  type MoistCuringSchool,
   placeKinds,
   binderClasses,
   dateOrders,
@@ -17,9 +21,9 @@ import {
   type BinderClass,
   type CastTask,
 } from '@dewpot/core';
-import { IsBoolean, IsIn, IsOptional, IsTimeZone } from 'class-validator';
+import { IsBoolean, IsIn, IsOptional, IsTimeZone, ValidateIf } from 'class-validator';
 import { LATEST, MOST_HOURS, Amount, Amounts, Celsius, Hours, ListOf, Part, Share, Text, Whole } from './limits.js';
-import { MoistCuringInput, WakingInput } from './accounts.js';
+import { WakingInput } from './accounts.js';
 import { AirReadingInput, MOST_READINGS } from './ambient.js';
 import { MouldShapeInput } from './solids.js';
 
@@ -34,7 +38,7 @@ export class TemperaturePoint {
 /** Temperatures that a piece stands in, and its binder. */
 class TemperatureSeries {
   @ListOf(() => TemperaturePoint, { least: 1, most: MOST_READINGS })
-  readings: TemperaturePoint[];
+  readings: readonly TemperaturePoint[];
   @IsIn(binderClasses) binderClass: BinderClass;
 }
 
@@ -58,7 +62,7 @@ export class DemouldQuestion {
   /** Its grains are light. */
   @IsOptional() @IsBoolean() lightweight?: boolean;
   @ListOf(() => DemouldRecordInput, { most: 500 })
-  records: DemouldRecordInput[];
+  records: readonly DemouldRecordInput[];
   @IsOptional() @IsIn(Object.keys(demouldRisks)) care?: DemouldCare;
   /** How many records there were when it was last to be tried earlier again. */
   @IsOptional() @Whole(0, 500) triedAgainAt?: number;
@@ -111,12 +115,19 @@ export class FaceHourInput {
 /** What left a face hour by hour, and when it was wetted. */
 export class SurfaceQuestion {
   @ListOf(() => FaceHourInput, { least: 1, most: MOST_READINGS })
-  stretches: FaceHourInput[];
-  @Amounts(-MOST_HOURS, MOST_HOURS, { most: MOST_EVENTS }) wettings: number[];
+  stretches: readonly FaceHourInput[];
+  @Amounts(-MOST_HOURS, MOST_HOURS, { most: MOST_EVENTS }) wettings: readonly number[];
   @IsBoolean() lightweight: boolean;
 }
 
-export class DampEndQuestion extends MoistCuringInput {
+export class DampEndQuestion {
+  @IsIn(moistCuringWays) by: MoistCuring['by'];
+  /** Of its 28-day strength. */
+  @ValidateIf(({ by }: DampEndQuestion) => by === 'share') @Amount(0.3, 0.95) share?: number;
+  @ValidateIf(({ by }: DampEndQuestion) => by === 'days') @Amount(0, 90) days?: number;
+  @ValidateIf(({ by }: DampEndQuestion) => by === 'school')
+  @IsIn(Object.keys(moistCuringSchools))
+  school?: MoistCuringSchool;
   @IsIn(binderClasses) binderClass: BinderClass;
   /** Lightweight, or to meet frost. */
   @IsOptional() @IsBoolean() longer?: boolean;
@@ -129,14 +140,14 @@ export class PhReadingInput {
 }
 
 export class LeachingQuestion {
-  @ListOf(() => PhReadingInput, { most: 200 }) readings: PhReadingInput[];
+  @ListOf(() => PhReadingInput, { most: 200 }) readings: readonly PhReadingInput[];
   @Whole(0, 100) soaks: number;
 }
 
 /** A logger's readings: which of them count, and what is bridged. */
 export class AirSeriesQuestion {
   @ListOf(() => AirReadingInput, { least: 1, most: MOST_READINGS })
-  readings: AirReadingInput[];
+  readings: readonly AirReadingInput[];
   /** ms */
   @Amount(0, LATEST) now: number;
 }
@@ -150,12 +161,12 @@ export class AirFileQuestion {
 
 export class FollowQuestion {
   @ListOf(() => AirReadingInput, { most: MOST_READINGS })
-  place: AirReadingInput[];
+  place: readonly AirReadingInput[];
   @ListOf(() => AirReadingInput, { most: MOST_READINGS })
-  outdoors: AirReadingInput[];
+  outdoors: readonly AirReadingInput[];
   @IsIn(placeKinds) kind: PlaceKind;
   /** Weather ahead, to be told as it will be in the place. */
-  @ListOf(() => AirReadingInput, { most: 500 }) ahead: AirReadingInput[];
+  @ListOf(() => AirReadingInput, { most: 500 }) ahead: readonly AirReadingInput[];
 }
 
 /** Where a task is put off to. */

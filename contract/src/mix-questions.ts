@@ -66,7 +66,7 @@ export class QuestionMaterial extends ProductFigures {
 export class WithMaterials {
   @IsOptional()
   @ListOf(() => QuestionMaterial, { most: 50 })
-  materials?: QuestionMaterial[];
+  materials?: readonly QuestionMaterial[];
 }
 
 export class PlainMixLine {
@@ -86,10 +86,10 @@ export class PlainDose {
 
 export class MixQuestion extends WithMaterials {
   @ListOf(() => PlainMixLine, { least: 1, most: 30 })
-  lines: PlainMixLine[];
+  lines: readonly PlainMixLine[];
   @IsOptional()
   @ListOf(() => PlainDose, { most: 20 })
-  doses?: PlainDose[];
+  doses?: readonly PlainDose[];
   @IsIn(partsBy) by: PartsBy;
   @Whole(1, 7) grade: Grade;
   @IsIn(exposures) exposure: Exposure;
@@ -124,7 +124,7 @@ export class WaterQuestion extends BatchQuestion {
 /** A batch that is needed, and what it is measured with. */
 export class MeasuresQuestion extends BatchQuestion {
   /** Volumes of the scoops struck level, mL; the first is the one at hand. */
-  @Amounts(1, 100_000, { most: 20 }) scoops: number[];
+  @Amounts(1, 100_000, { most: 20 }) scoops: readonly number[];
   @IsIn(scoopSteps) step: ScoopStep;
   /** Step of the scale, g. */
   @Amount(0.001, 1000) scaleStep: number;
@@ -172,7 +172,7 @@ export class ComparedMix {
 
 export class CompareQuestion {
   @ListOf(() => ComparedMix, { least: 1, most: 4 })
-  mixes: ComparedMix[];
+  mixes: readonly ComparedMix[];
   @Celsius() temperature: number;
   /** Of one piece, mL. */
   @Millilitres() volume: number;
@@ -230,7 +230,7 @@ export class LearnedBatch {
 
 export class LearnedQuestion {
   @ListOf(() => LearnedBatch, { most: 200 })
-  batches: LearnedBatch[];
+  batches: readonly LearnedBatch[];
 }
 
 export class WantedMaterial {
@@ -249,11 +249,11 @@ export class PlainLot {
 }
 
 export class ShoppingQuestion {
-  @ListOf(() => WantedMaterial, { most: 100 }) wanted: WantedMaterial[];
-  @ListOf(() => PlainLot, { most: 500 }) lots: PlainLot[];
+  @ListOf(() => WantedMaterial, { most: 100 }) wanted: readonly WantedMaterial[];
+  @ListOf(() => PlainLot, { most: 500 }) lots: readonly PlainLot[];
 }
 
 /** What a batch costs by its lots, and how large a batch they allow. */
 export class CostQuestion extends BatchQuestion {
-  @ListOf(() => PlainLot, { most: 500 }) lots: PlainLot[];
+  @ListOf(() => PlainLot, { most: 500 }) lots: readonly PlainLot[];
 }

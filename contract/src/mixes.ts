@@ -60,10 +60,10 @@ export class MixWords {
 }
 
 export class MixInput extends MixWords {
-  @ListOf(() => MixLineInput, { most: 30 }) lines: MixLineInput[];
+  @ListOf(() => MixLineInput, { most: 30 }) lines: readonly MixLineInput[];
   @IsOptional()
   @ListOf(() => DoseInput, { most: 20 })
-  doses?: DoseInput[];
+  doses?: readonly DoseInput[];
   @Version() version: number;
 }
 
@@ -105,10 +105,10 @@ export class FileDose {
 }
 
 export class MixRow extends MixWords {
-  @ListOf(() => FileLine, { most: 30 }) lines: FileLine[];
+  @ListOf(() => FileLine, { most: 30 }) lines: readonly FileLine[];
   @IsOptional()
   @ListOf(() => FileDose, { most: 20 })
-  doses?: FileDose[];
+  doses?: readonly FileDose[];
 }
 
 /** Name and version of the format in which mixes and materials go out and come in. */
@@ -122,8 +122,8 @@ export class MixFile {
   @Equals(MIX_FILE.version, { message: `it is of another version: only version ${MIX_FILE.version} is read` })
   version: number;
   @ListOf(() => MaterialRow, { most: MOST_ROWS })
-  materials: MaterialRow[];
-  @ListOf(() => MixRow, { most: MOST_ROWS }) mixes: MixRow[];
+  materials: readonly MaterialRow[];
+  @ListOf(() => MixRow, { most: MOST_ROWS }) mixes: readonly MixRow[];
 }
 
 export class MixImport {

@@ -35,7 +35,7 @@ export class MouldInput {
   @IsIn(mouldFlexibilities) flexibility: MouldFlexibility;
   @IsIn(Object.keys(pieceGuides)) piece: PieceKind;
   @Part(() => MouldShapeInput) shape: MouldShapeInput;
-  @ListOf(() => CopyInput, { most: 200 }) copies: CopyInput[];
+  @ListOf(() => CopyInput, { most: 200 }) copies: readonly CopyInput[];
   @IsOptional() @IsIn(Object.keys(mouldMaterials)) material?: MouldMaterial;
   /** What the caster puts on it rather than the handbook's default. */
   @IsOptional() @IsIn(Object.keys(releases)) release?: ReleaseName;

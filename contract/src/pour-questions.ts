@@ -82,12 +82,12 @@ export class HourAheadInput implements HourAhead {
 
 export class SheetQuestion {
   @ListOf(() => SheetItem, { least: 1, most: 100 })
-  items: SheetItem[];
+  items: readonly SheetItem[];
   @Part(() => MixQuestion) mix: MixQuestion;
   /** Volume of the scoop at hand struck level, mL; without one all is weighed. */
   @IsOptional() @Amount(1, 100_000) scoop?: number;
   /** Volumes of all scoops, mL. */
-  @IsOptional() @Amounts(1, 100_000, { most: 20 }) scoops?: number[];
+  @IsOptional() @Amounts(1, 100_000, { most: 20 }) scoops?: readonly number[];
   @IsIn(scoopSteps) step: ScoopStep;
   /** Step of the scale, g. */
   @IsOptional() @Amount(0.001, 1000) scaleStep?: number;
@@ -100,11 +100,11 @@ export class SheetQuestion {
   @IsOptional() @IsIn(binderClasses) binderClass?: BinderClass;
   @IsOptional() @IsIn(Object.keys(releases)) release?: ReleaseName;
   /** What the pieces are for. */
-  @IsOptional() @Choices(pieceUses, { most: 10 }) uses?: PieceUse[];
+  @IsOptional() @Choices(pieceUses, { most: 10 }) uses?: readonly PieceUse[];
   /** What the mix is not for, in its owner's words. */
   @IsOptional() @Text(0, 300) unfit?: string;
   /** The next hours, two days at most. */
-  @IsOptional() @ListOf(() => HourAheadInput, { most: 48 }) ahead?: HourAheadInput[];
+  @IsOptional() @ListOf(() => HourAheadInput, { most: 48 }) ahead?: readonly HourAheadInput[];
 }
 
 export class HourQuestion extends SheetQuestion {
@@ -116,12 +116,12 @@ export class HourQuestion extends SheetQuestion {
 
 /** A pour and what happened at the bench so far. */
 export class RunQuestion extends SheetQuestion {
-  @ListOfKind(runEvents, { most: 500 }) events: RunEventTold[];
+  @ListOfKind(runEvents, { most: 500 }) events: readonly RunEventTold[];
 }
 
 export class BatchesQuestion {
   /** What each mould takes, mL. */
-  @Amounts(0, MOST_VOLUME, { least: 1, most: 500 }) volumes: number[];
+  @Amounts(0, MOST_VOLUME, { least: 1, most: 500 }) volumes: readonly number[];
   /** They may be filled from more than one batch. */
   @IsOptional() @IsBoolean() split?: boolean;
   /** Brim volume of the bucket, mL. */
@@ -150,8 +150,8 @@ export class LeftoverQuestion {
   @Millilitres() leftover: number;
   @IsOptional()
   @ListOf(() => FootedInput, { most: 100 })
-  feet?: FootedInput[];
-  @ListOf(() => CatchMouldInput, { most: 500 }) moulds: CatchMouldInput[];
+  feet?: readonly FootedInput[];
+  @ListOf(() => CatchMouldInput, { most: 500 }) moulds: readonly CatchMouldInput[];
 }
 
 export class OwnedCopyInput {
@@ -173,15 +173,15 @@ export class FullMouldInput {
 
 export class FreeQuestion {
   @Text(1, 80) name: string;
-  @ListOf(() => OwnedCopyInput, { most: 500 }) copies: OwnedCopyInput[];
+  @ListOf(() => OwnedCopyInput, { most: 500 }) copies: readonly OwnedCopyInput[];
   /** When each copy that stands full is good to demould, ms. */
-  @Amounts(0, LATEST, { most: 500 }) full: number[];
+  @Amounts(0, LATEST, { most: 500 }) full: readonly number[];
   @Whole(1, 500) count: number;
 }
 
 export class CutQuestion {
   @ListOf(() => SheetItem, { least: 1, most: 100 })
-  items: SheetItem[];
+  items: readonly SheetItem[];
 }
 
 /** Lettering or a picture in a mould. */
@@ -195,7 +195,7 @@ export class InsetQuestion {
 
 /** Full moulds, and from which mass on they are not moved. */
 export class SpotsQuestion {
-  @ListOf(() => FullMouldInput, { most: 500 }) full: FullMouldInput[];
+  @ListOf(() => FullMouldInput, { most: 500 }) full: readonly FullMouldInput[];
   /** g */
   @Grams() liftLimit: number;
   @IsOptional() @Text(0, 60) place?: string;

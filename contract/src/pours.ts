@@ -60,7 +60,7 @@ export class LettersInput {
 export class InsetInput implements Inset {
   @Text(1, 80) name: string;
   /** Closed loops as it is read on the finished cast, [x, y] in mm about their middle, y up. */
-  @Loops({ least: 1, most: MOST_INSET_POINTS / 3 }, MOST_INSET_POINTS) loops: PlanPoint[][];
+  @Loops({ least: 1, most: MOST_INSET_POINTS / 3 }, MOST_INSET_POINTS) loops: readonly (readonly PlanPoint[])[];
   @IsIn(insetFaces) face: InsetFace;
   /** mm */
   @Millimetres(0) thickness: number;
@@ -88,7 +88,7 @@ export class PourItemInput {
   /** Inserts of the mould, by name, that are left out this time. */
   @IsOptional()
   @Texts(1, 80, { most: 40 })
-  without?: string[];
+  without?: readonly string[];
   @IsOptional() @Part(() => InsetInput) inset?: InsetInput;
 }
 
@@ -102,7 +102,7 @@ export class PutAsideInput implements PutAside {
 /** What a person chooses for a pour. */
 export class PourInput implements PourChoices {
   @ListOf(() => PourItemInput, { least: 1, most: 100 })
-  items: PourItemInput[];
+  items: readonly PourItemInput[];
   @IsUUID() mixId: string;
   @Whole(1, 7) grade: Grade;
   @Share() spare: number;
@@ -126,9 +126,9 @@ export class PourInput implements PourChoices {
   /** An earlier pour whose colour it is to match. */
   @IsOptional() @IsUUID() matches?: string;
   /** What the pieces are for. */
-  @IsOptional() @Choices(pieceUses, { most: 10 }) uses?: PieceUse[];
+  @IsOptional() @Choices(pieceUses, { most: 10 }) uses?: readonly PieceUse[];
   /** What speaks against it and is put aside this once. */
-  @IsOptional() @ListOf(() => PutAsideInput, { most: 100 }) aside?: PutAsideInput[];
+  @IsOptional() @ListOf(() => PutAsideInput, { most: 100 }) aside?: readonly PutAsideInput[];
   @Version() version: number;
 }
 
@@ -152,8 +152,8 @@ export class NewCast {
 export class PourFinish {
   /** What really went in, one for each mix of the pour, in their order. */
   @ListOf(() => PourLogInput, { least: 1, most: 100 })
-  logs: PourLogInput[];
-  @ListOf(() => NewCast, { least: 1, most: 2000 }) casts: NewCast[];
+  logs: readonly PourLogInput[];
+  @ListOf(() => NewCast, { least: 1, most: 2000 }) casts: readonly NewCast[];
   /** When the mix went into the moulds, ms. */
   @Time() pouredAt: number;
 }

@@ -101,7 +101,7 @@ export type RunEventTold = AnyOf<typeof runEvents>;
 
 export class RunEventsInput {
   @ListOfKind(runEvents, { least: 1, most: 500 })
-  events: RunEventTold[];
+  events: readonly RunEventTold[];
 }
 
 /** All that happened in a pour so far, in the order in which it arrived. */

@@ -64,7 +64,7 @@ class PromisedMasses {
 }
 
 export class DryDownQuestion extends PromisedMasses {
-  @ListOf(() => WeighingPoint, { most: 500 }) weighings: WeighingPoint[];
+  @ListOf(() => WeighingPoint, { most: 500 }) weighings: readonly WeighingPoint[];
   @IsIn(binderClasses) binderClass: BinderClass;
   /** For a film sealer or a candle. */
   @IsOptional() @IsBoolean() film?: boolean;
@@ -91,15 +91,15 @@ export class OpensQuestion {
   /** The last weighing. */
   @Hours() from: number;
   /** Air that it was weighed in so far, and the forecast, each reading holding until the next. */
-  @ListOf(() => DryingAirPoint, { most: 20_000 }) past: DryingAirPoint[];
-  @ListOf(() => DryingAirPoint, { most: 5000 }) ahead: DryingAirPoint[];
+  @ListOf(() => DryingAirPoint, { most: 20_000 }) past: readonly DryingAirPoint[];
+  @ListOf(() => DryingAirPoint, { most: 5000 }) ahead: readonly DryingAirPoint[];
 }
 
 export class TogetherQuestion {
   @Grams() total: number;
   @Amount(0.001, 1000) step: number;
   /** What each was expected to weigh dry, g. */
-  @Amounts(0, MOST_MASS, { most: 200 }) dry: number[];
+  @Amounts(0, MOST_MASS, { most: 200 }) dry: readonly number[];
 }
 
 export class ExpectedNowInput {
@@ -113,7 +113,7 @@ export class WhichPieceQuestion {
   @Grams(0.1) mass: number;
   @Part(() => ExpectedNowInput) said: ExpectedNowInput;
   @ListOf(() => ExpectedNowInput, { most: 500 })
-  others: ExpectedNowInput[];
+  others: readonly ExpectedNowInput[];
 }
 
 export class WithoutScaleQuestion extends PromisedMasses {
@@ -133,12 +133,12 @@ export class OverrideInput {
 }
 
 export class OverridesQuestion {
-  @ListOf(() => OverrideInput, { most: 500 }) overrides: OverrideInput[];
+  @ListOf(() => OverrideInput, { most: 500 }) overrides: readonly OverrideInput[];
   @IsBoolean() film: boolean;
 }
 
 export class SealSchoolQuestion {
-  @Choices(pieceUses, { most: 10 }) uses: PieceUse[];
+  @Choices(pieceUses, { most: 10 }) uses: readonly PieceUse[];
   /** A sealer that is to hand: what speaks against it. */
   @IsOptional() @IsIn(sealerKinds) sealer?: SealerKind;
   @IsOptional() @IsIn(sides) side?: Side;
@@ -187,9 +187,9 @@ export class ArticlePartInput {
 export class ArticleQuestion {
   @IsIn(arrangements) arrangement: Arrangement;
   @ListOf(() => ArticlePartInput, { least: 2, most: 12 })
-  parts: ArticlePartInput[];
+  parts: readonly ArticlePartInput[];
   @IsIn(bondsInOrder) bond: Bond;
-  @Choices(jointUses, { most: 6 }) uses: JointUse[];
+  @Choices(jointUses, { most: 6 }) uses: readonly JointUse[];
   @Celsius() temperature: number;
   @Amount(1000, 200_000) liftLimit: number;
 }
@@ -203,13 +203,13 @@ export class JoinedStateInput implements JoinedState {
 
 export class JoiningQuestion {
   @ListOf(() => JoinedStateInput, { least: 2, most: 12 })
-  parts: JoinedStateInput[];
+  parts: readonly JoinedStateInput[];
   @IsIn(bondsInOrder) bond: Bond;
 }
 
 export class AfterSealQuestion {
   @IsIn(sealerKinds) sealer: SealerKind;
-  @Choices(pieceUses, { most: 10 }) uses: PieceUse[];
+  @Choices(pieceUses, { most: 10 }) uses: readonly PieceUse[];
 }
 
 export class PlantedQuestion {
@@ -230,7 +230,7 @@ export class CareNoteQuestion {
   @Text(1, 40) code: string;
   @Text(1, 200) mixName: string;
   @IsOptional() @Part(() => CareSealerInput) sealer?: CareSealerInput;
-  @Choices(pieceUses, { most: 10 }) uses: PieceUse[];
+  @Choices(pieceUses, { most: 10 }) uses: readonly PieceUse[];
   @IsOptional() @IsIn(exposures) exposure?: Exposure;
   @IsBoolean() lightweight: boolean;
   @IsBoolean() gypsum: boolean;

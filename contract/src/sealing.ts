@@ -1,4 +1,5 @@
 import {
+  type OverrideSeen,
   arrangements,
   beads,
   bondsInOrder,
@@ -38,9 +39,9 @@ export class ArticleInput {
   @Text(1, 80) name: string;
   @IsIn(arrangements) arrangement: Arrangement;
   @ListOf(() => JoinedPartInput, { least: 2, most: 12 })
-  parts: JoinedPartInput[];
+  parts: readonly JoinedPartInput[];
   @IsIn(bondsInOrder) bond: Bond;
-  @Choices(jointUses, { most: 6 }) uses: JointUse[];
+  @Choices(jointUses, { most: 6 }) uses: readonly JointUse[];
   @IsOptional() @Text(1, 300) note?: string;
 }
 
@@ -64,18 +65,6 @@ export class TileInput implements TrialTile {
 
 export interface TileView extends TileInput {
   readonly id: string;
-}
-
-/** A gate that was overridden, and what came of it. */
-export interface OverrideSeen {
-  readonly castId: string;
-  readonly code: string;
-  /** ms */
-  readonly at: number;
-  readonly reason: string;
-  readonly over: number;
-  readonly film: boolean;
-  readonly held?: boolean;
 }
 
 /** What a workshop's overrides taught. */

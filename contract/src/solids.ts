@@ -18,8 +18,8 @@ import {
   type Shell,
   type ShellSide,
   type Solid,
+  type VolumeMeasuredBy,
 } from '@dewpot/core';
-import type { VolumeMeasuredBy } from '@dewpot/core';
 import { IsBoolean, IsIn, IsOptional } from 'class-validator';
 import { kindsOf, PartOfKind, type AnyOf } from './kinds.js';
 import {
@@ -50,7 +50,7 @@ export class ProfilePointInput implements ProfileRadius {
 export class MeshSliceInput {
   @Offset() z: number;
   /** Closed outlines, each a list of [x, y] in mm. */
-  @Loops({ most: 60 }, MOST_POINTS) loops: PlanPoint[][];
+  @Loops({ most: 60 }, MOST_POINTS) loops: readonly (readonly PlanPoint[])[];
 }
 
 /** A solid by what a tape measures: all sizes are of the inside (of a core: the outside), in mm. Its `kind` tells which are wanted. */
@@ -103,7 +103,7 @@ export class RevolutionInput extends SolidInput implements Sized<'revolution'> {
   declare kind: 'revolution';
   @IsOptional()
   @ListOf(() => ProfilePointInput, { most: 200 })
-  points?: ProfilePointInput[];
+  points?: readonly ProfilePointInput[];
   /** Straight between its points where it is left out. */
   @IsOptional() @IsBoolean() smooth?: boolean;
 }
@@ -111,7 +111,7 @@ export class RevolutionInput extends SolidInput implements Sized<'revolution'> {
 export class PrismInput extends SolidInput implements Sized<'prism'> {
   declare kind: 'prism';
   /** Closed outline of the open face, [x, y] in mm, once round. */
-  @IsOptional() @Outline({ least: 3, most: MOST_POINTS }) outline?: PlanPoint[];
+  @IsOptional() @Outline({ least: 3, most: MOST_POINTS }) outline?: readonly PlanPoint[];
   @IsOptional() @Millimetres() depth?: number;
   /** Degrees by which the outline is drawn in on its way down; none where it is left out. */
   @IsOptional() @Amount(-89, 89) draft?: number;
@@ -165,7 +165,7 @@ export class LeafInput extends SolidInput implements Sized<'leaf'> {
   @IsOptional() @Millimetres() edge?: number;
   /** Of the sand mound under it. */
   @IsOptional() @Millimetres(0) rise?: number;
-  @IsOptional() @Outline({ least: 3, most: MOST_POINTS }) outline?: PlanPoint[];
+  @IsOptional() @Outline({ least: 3, most: MOST_POINTS }) outline?: readonly PlanPoint[];
 }
 
 export class MeshSolidInput extends SolidInput implements Sized<'mesh'> {
@@ -174,10 +174,10 @@ export class MeshSolidInput extends SolidInput implements Sized<'mesh'> {
   /** Its sides, mm². */
   @IsOptional() @Area() side?: number;
   /** Volume to even heights, mL. */
-  @IsOptional() @Amounts(0, MOST_VOLUME, { most: 400 }) curve?: number[];
+  @IsOptional() @Amounts(0, MOST_VOLUME, { most: 400 }) curve?: readonly number[];
   @IsOptional()
   @ListOf(() => MeshSliceInput, { most: MOST_SLICES })
-  slices?: MeshSliceInput[];
+  slices?: readonly MeshSliceInput[];
 }
 
 export class KnownVolumeInput extends SolidInput implements Sized<'known-volume'> {
@@ -258,9 +258,9 @@ export class MeasuredVolumeInput {
 
 export class MouldShapeInput {
   @PartOfKind(solids) outer: SolidGiven;
-  @ListOf(() => PlacedSolidInput, { most: 20 }) cores: PlacedSolidInput[];
+  @ListOf(() => PlacedSolidInput, { most: 20 }) cores: readonly PlacedSolidInput[];
   @ListOf(() => PlacedSolidInput, { most: 20 })
-  inserts: PlacedSolidInput[];
+  inserts: readonly PlacedSolidInput[];
   @IsOptional() @Part(() => ShellInput) pressed?: ShellInput;
   @IsOptional() @Part(() => MeasuredVolumeInput) measured?: MeasuredVolumeInput;
 }

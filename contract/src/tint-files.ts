@@ -16,7 +16,7 @@ export class FileBase {
 export class TintRow {
   @Text(1, 80) name: string;
   @Part(() => FileBase) base: FileBase;
-  @ListOf(() => FileDose, { most: 8 }) doses: FileDose[];
+  @ListOf(() => FileDose, { most: 8 }) doses: readonly FileDose[];
   @IsOptional() @Text(0, 300) note?: string;
 }
 
@@ -32,8 +32,8 @@ export class TintFile {
   format: string;
   @Equals(TINT_FILE.version, { message: `it is of another version: only version ${TINT_FILE.version} is read` })
   version: number;
-  @ListOf(() => TintRow, { most: MOST_ROWS }) tints: TintRow[];
-  @ListOf(() => SwatchRow, { most: MOST_ROWS }) swatches: SwatchRow[];
+  @ListOf(() => TintRow, { most: MOST_ROWS }) tints: readonly TintRow[];
+  @ListOf(() => SwatchRow, { most: MOST_ROWS }) swatches: readonly SwatchRow[];
 }
 
 export class TintImport {

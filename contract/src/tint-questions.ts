@@ -51,15 +51,15 @@ export class PlainTintDose {
 export class TintQuestion {
   @IsHexColor() base: string;
   @ListOf(() => PlainTintDose, { most: 8 })
-  doses: PlainTintDose[];
-  @IsOptional() @Choices(Object.keys(lookNames), { most: 6 }) looks?: Look[];
+  doses: readonly PlainTintDose[];
+  @IsOptional() @Choices(Object.keys(lookNames), { most: 6 }) looks?: readonly Look[];
 }
 
 export class TintSearchQuestion {
   @IsHexColor() base: string;
   @IsHexColor() wanted: string;
   @ListOf(() => PlainPigment, { least: 1, most: 8 })
-  pigments: PlainPigment[];
+  pigments: readonly PlainPigment[];
   /** Most pigment in all, per cent of the binder. */
   @IsOptional() @Amount(0, 20) ceiling?: number;
 }
@@ -73,7 +73,7 @@ export class PlainChip {
 
 export class StrengthQuestion {
   @Part(() => PlainPigment) pigment: PlainPigment;
-  @ListOf(() => PlainChip, { most: 100 }) chips: PlainChip[];
+  @ListOf(() => PlainChip, { most: 100 }) chips: readonly PlainChip[];
 }
 
 export class TintWeighingQuestion extends TintQuestion {
@@ -93,7 +93,7 @@ export class LadderQuestion {
   /** g */
   @Amount(0, 5000) binderPerLitre: number;
   /** Per cent of the binder. */
-  @IsOptional() @Amounts(0, 100, { most: 20 }) doses?: number[];
+  @IsOptional() @Amounts(0, 100, { most: 20 }) doses?: readonly number[];
   /** Of one chip, mL. */
   @IsOptional() @Millilitres() volume?: number;
 }
@@ -106,7 +106,7 @@ export class BasePart {
 }
 
 export class BaseQuestion extends WithMaterials {
-  @ListOf(() => BasePart, { least: 1, most: 30 }) parts: BasePart[];
+  @ListOf(() => BasePart, { least: 1, most: 30 }) parts: readonly BasePart[];
 }
 
 /** A pigment of a chip, of the handbook or of the question; share of the binder. */
@@ -118,7 +118,7 @@ export class ChipDose {
 export class ChipQuestion extends WithMaterials {
   @Text(1, 60) binder: string;
   @IsOptional() @Text(1, 60) sand?: string;
-  @ListOf(() => ChipDose, { most: 8 }) doses: ChipDose[];
+  @ListOf(() => ChipDose, { most: 8 }) doses: readonly ChipDose[];
   /** mL */
   @IsOptional() @Amount(1, 2000) volume?: number;
 }
@@ -126,7 +126,7 @@ export class ChipQuestion extends WithMaterials {
 export class LayersQuestion {
   @Part(() => MouldShapeInput) shape: MouldShapeInput;
   /** From the bottom up; they come to 1. */
-  @Amounts(0, 1, { least: 2, most: 12 }) shares: number[];
+  @Amounts(0, 1, { least: 2, most: 12 }) shares: readonly number[];
   @IsIn(bandsBy) by: BandsBy;
   @IsIn(bandEdges) edge: BandEdge;
   /** mm; to the rim where left out. */
@@ -179,7 +179,7 @@ export class MatchQuestion {
 }
 
 export class MarblingQuestion {
-  @Amounts(0.01, 1000, { least: 2, most: 4 }) shares: number[];
+  @Amounts(0.01, 1000, { least: 2, most: 4 }) shares: readonly number[];
   @Whole(0, 1_000_000) seed: number;
   @Whole(1, 400) width: number;
   @Whole(1, 400) height: number;

@@ -23,7 +23,7 @@ export class TintBaseInput {
 export class TintInput {
   @Text(1, 80) name: string;
   @Part(() => TintBaseInput) base: TintBaseInput;
-  @ListOf(() => DoseInput, { most: 8 }) doses: DoseInput[];
+  @ListOf(() => DoseInput, { most: 8 }) doses: readonly DoseInput[];
   @IsOptional() @Text(0, 300) note?: string;
   @Version() version: number;
 }
@@ -96,7 +96,7 @@ export class ColourPartInput {
 /** How a piece of a pour is coloured; bands from the bottom up. */
 export class ColouringInput implements Colouring<string> {
   @IsIn(colouringKindNames) kind: ColouringKind;
-  @ListOf(() => ColourPartInput, { most: 12 }) parts: ColourPartInput[];
+  @ListOf(() => ColourPartInput, { most: 12 }) parts: readonly ColourPartInput[];
   @IsOptional() @IsIn(bandsBy) by?: BandsBy;
   @IsOptional() @IsIn(bandEdges) edge?: BandEdge;
   @IsOptional() @Whole(0, 1_000_000) seed?: number;

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { duesOf, handbookDemouldAge, learnDemouldAge, calculateDryDown, type Life } from '@dewpot/core';
-import type { CastDetail, CastView, SessionView, DrySummary } from '@dewpot/contract';
+import { type DrySummary, duesOf, handbookDemouldAge, learnDemouldAge, calculateDryDown, type Life } from '@dewpot/core';
+import type { CastDetail, CastView, SessionView } from '@dewpot/contract';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';

@@ -1,12 +1,30 @@
-import type { SessionKind, WorkshopSettings } from '@dewpot/contract';
+import type { DryingSchool, MoistCuring, UnitSystem, Waking } from '@dewpot/core';
+import type { SessionKind } from '@dewpot/contract';
 import { Column, CreateDateColumn, Entity, Index, PrimaryColumn, VersionColumn } from 'typeorm';
 import { PartOf, WorkshopRow } from '../db/row.js';
+import { stored } from '../db/stored.js';
+
+/** Settings of a workshop as they are kept. */
+export interface StoredSettings {
+  readonly name: string;
+  readonly units: UnitSystem;
+  readonly currency: string;
+  readonly liftLimit: number;
+  readonly bucket: number;
+  readonly scaleStep: number;
+  readonly moistCuring?: MoistCuring;
+  readonly drying?: DryingSchool;
+  readonly waking?: Waking;
+  readonly zone?: string;
+  readonly ballastSandId?: string;
+  readonly setUp?: boolean;
+}
 
 @Entity('workshops')
 export class WorkshopEntity {
   @PrimaryColumn('uuid') id: string;
   @VersionColumn({ type: 'int' }) version: number;
-  @Column('jsonb') settings: Omit<WorkshopSettings, 'version'>;
+  @Column(stored()) settings: StoredSettings;
   @Column('boolean', { default: false }) demo: boolean;
   /** Numbers given to pours so far. */
   @Column('int', { name: 'pours_counted', default: 0 }) poursCounted: number;

@@ -4,6 +4,7 @@ import { hash, verify } from 'argon2';
 import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { PersonEntity } from './accounts.entities.js';
+import { personView } from './accounts.mappers.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import type { CurrentUser } from '../http/request.js';
@@ -30,7 +31,6 @@ interface NewPerson {
 export class AddressTaken extends Error {}
 
 const plainAddress = (email: string) => email.trim().toLowerCase();
-const view = ({ id, name, email, owner }: PersonEntity): PersonView => ({ id, name, email, owner });
 
 /** The people of workshops and their passphrases. */
 @Injectable()
@@ -55,13 +55,13 @@ export class People {
   }
 
   async all(): Promise<PersonView[]> {
-    return (await this.rows.of(PersonEntity).find({ order: { id: 'ASC' } })).map(view);
+    return (await this.rows.of(PersonEntity).find({ order: { id: 'ASC' } })).map(personView);
   }
 
   async one(id: string): Promise<PersonView> {
     const row = await this.rows.of(PersonEntity).findOneBy({ id });
     if (!row) throw ProblemError.notFound('person');
-    return view(row);
+    return personView(row);
   }
 
   /** A new person with the hash of their passphrase: made before a transaction opens, since it takes its time. */

@@ -1,13 +1,23 @@
-import type { AirReading } from '@dewpot/core';
-import type { PlaceInput } from '@dewpot/contract';
+import type { AirReading, AirSource, MonthAir, PlaceKind } from '@dewpot/core';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 import { EditedRow, milliseconds, PartOf, WorkshopRow } from '../db/row.js';
+import { stored } from '../db/stored.js';
+
+/** A place as it is kept, beside its name. */
+export interface StoredPlace {
+  readonly kind: PlaceKind;
+  readonly source: AirSource;
+  readonly typed?: { readonly temperature: number; readonly humidity: number; readonly wind: number };
+  /** January first. */
+  readonly season?: readonly MonthAir[];
+  readonly simulated?: true;
+}
 
 /** A place in which casts stand. */
 @Entity('places')
 export class PlaceEntity extends EditedRow {
   @Column('text') name: string;
-  @Column('jsonb') body: Omit<PlaceInput, 'name' | 'version'>;
+  @Column(stored()) body: StoredPlace;
   /** Counts readings that came later than some after them: what was calculated from the series is then calculated again. */
   @Column('int', { default: 0 }) late: number;
 }
@@ -17,7 +27,7 @@ export class PlaceEntity extends EditedRow {
 @PartOf(() => PlaceEntity, 'placeId')
 export class AirAsideEntity extends WorkshopRow {
   @Index() @Column('uuid', { name: 'place_id' }) placeId: string;
-  @Column('jsonb') reading: AirReading;
+  @Column(stored()) reading: AirReading;
   @Column('text') why: string;
 }
 

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import {
+  type CastSnapshot,
   expectedTogether,
   joinedFaces,
   joinRemarks,
@@ -12,7 +13,7 @@ import {
   type BinderClass,
   defined,
 } from '@dewpot/core';
-import type { ArticleInput, CastDetail, CastSnapshot } from '@dewpot/contract';
+import type { ArticleInput, CastDetail } from '@dewpot/contract';
 import { In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CastEntity, CastEventEntity } from '../casts/casts.entities.js';

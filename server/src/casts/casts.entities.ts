@@ -1,14 +1,19 @@
-import type { CastEvent, Expected, Life, Stage } from '@dewpot/core';
-import type { CastSnapshot, DrySummary } from '@dewpot/contract';
+import type { CastSnapshot, DrySummary, CastEvent, Expected, Life, Stage } from '@dewpot/core';
 import { Column, CreateDateColumn, Entity, Index } from 'typeorm';
 import { PourEntity } from '../pours/pours.entities.js';
 import { milliseconds, PartOf, WorkshopRow } from '../db/row.js';
+import { stored } from '../db/stored.js';
 
 /** What the events of a cast come to, kept with its row. */
 export interface CastProjection {
   readonly life: Life;
   readonly dry: DrySummary;
 }
+
+const projectionColumn = stored();
+
+/** A projection as its column holds it, for statements that write many at once. */
+export const storedProjection = (projection: CastProjection): unknown => projectionColumn.transformer.to(projection);
 
 @Entity('casts')
 @PartOf(() => PourEntity, 'pourId')
@@ -17,9 +22,9 @@ export class CastEntity extends WorkshopRow {
   @Index() @Column('uuid', { name: 'mould_id' }) mouldId: string;
   @Column('text') code: string;
   @Index() @Column('text') stage: Stage;
-  @Column('jsonb') snapshot: CastSnapshot;
-  @Column('jsonb') expected: Expected;
-  @Column('jsonb') projection: CastProjection;
+  @Column(stored()) snapshot: CastSnapshot;
+  @Column(stored()) expected: Expected;
+  @Column(projectionColumn) projection: CastProjection;
   /** Of one that is out: when something is due to it. */
   @Index() @Column('bigint', { name: 'wakes_at', nullable: true, transformer: milliseconds }) wakesAt: number | null;
 }
@@ -29,7 +34,7 @@ export class CastEntity extends WorkshopRow {
 export class CastEventEntity extends WorkshopRow {
   @Index() @Column('uuid', { name: 'cast_id' }) castId: string;
   @Column('uuid', { name: 'person_id', nullable: true }) personId: string | null;
-  @Column('jsonb') event: CastEvent;
+  @Column(stored()) event: CastEvent;
   @CreateDateColumn({ type: 'timestamptz', name: 'recorded_at' }) recordedAt: Date;
 }
 

@@ -1,9 +1,10 @@
 import { Injectable } from '@nestjs/common';
-import { DAY, lifeOf, type CastEvent, type Expected } from '@dewpot/core';
-import type { CastDetail, CastEventTold, CastPictureView, CastSnapshot, CastView, DrySummary } from '@dewpot/contract';
+import { type CastSnapshot, type DAY, lifeOf, type CastEvent, type Expected } from '@dewpot/core';
+import type { CastDetail, CastEventTold, CastPictureView, CastView } from '@dewpot/contract';
 import { In, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CastEntity, CastEventEntity, CastPictureEntity } from './casts.entities.js';
+import { underForecast } from './casts.mappers.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { CastRecordsService } from './cast-records.service.js';
 import { DrynessService } from '../sealing/index.js';
@@ -25,18 +26,6 @@ export interface NewCastRow {
   readonly snapshot: CastSnapshot;
   readonly pouredAt: number;
   readonly personId: string | null;
-}
-
-type BareCast = Omit<CastView, 'dues'>;
-
-function castView({ id, code, pourId, mouldId, stage, expected, snapshot, projection }: CastEntity): BareCast {
-  return { id, code, pourId, mouldId, stage, expected, snapshot, ...projection };
-}
-
-/** A cast with the opening of its gate as the forecast of its place moves it. */
-function underForecast(row: CastEntity, outlooks: ReadonlyMap<string, Partial<DrySummary>>): BareCast {
-  const view = castView(row);
-  return { ...view, dry: { ...view.dry, ...outlooks.get(row.id) } };
 }
 
 @Injectable()

@@ -1,6 +1,14 @@
 import { Injectable } from '@nestjs/common';
-import { handbookDemouldAge, learnDemouldAge, demouldCame, usualCare, type LearnedDemouldAge } from '@dewpot/core';
-import type { CastSnapshot, DemouldSeen, DemouldView, DemouldWaysInput } from '@dewpot/contract';
+import {
+  type CastSnapshot,
+  type DemouldSeen,
+  handbookDemouldAge,
+  learnDemouldAge,
+  demouldCame,
+  usualCare,
+  type LearnedDemouldAge,
+} from '@dewpot/core';
+import type { DemouldView, DemouldWaysInput } from '@dewpot/contract';
 import { In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CastEntity } from '../casts/casts.entities.js';

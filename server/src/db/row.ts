@@ -1,4 +1,5 @@
 import { Column, CreateDateColumn, ForeignKey, PrimaryColumn, UpdateDateColumn, VersionColumn } from 'typeorm';
+import { stored } from './stored.js';
 
 /** Milliseconds kept as a bigint and read as a number: exact until long after any pour. */
 export const milliseconds = {
@@ -32,7 +33,7 @@ export abstract class EditedRow extends WorkshopRow {
 export abstract class RevisionRow<Body extends object> extends WorkshopRow {
   @Column('int') revision: number;
   @Column('text') name: string;
-  @Column('jsonb') body: Body;
+  @Column(stored()) body: Body;
   @UpdateDateColumn({ type: 'timestamptz', name: 'made_at' }) madeAt: Date;
   /** The recipe that it is a version of. */
   abstract of: string;

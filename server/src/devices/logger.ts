@@ -1,5 +1,4 @@
-import type { AirReading, PlaceKind } from '@dewpot/core';
-import { MINUTE, HOUR, DAY } from '@dewpot/core';
+import { type AirReading, type PlaceKind, MINUTE, HOUR, DAY } from '@dewpot/core';
 import { dice } from './dice.js';
 import { airIn, drift, weatherAt } from './weather.js';
 

@@ -1,15 +1,9 @@
 import { Injectable } from '@nestjs/common';
-import { takeFromLots, type Lot, defined } from '@dewpot/core';
+import { takeFromLots, defined } from '@dewpot/core';
 import { In } from 'typeorm';
 import { LotEntity } from './materials.entities.js';
 import type { Taken } from '../pours/pours.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
-
-/** A lot as it is calculated with, without its key. */
-export function plainLot(row: LotEntity): Lot {
-  const { materialId, bought, left, price, boughtAt, openedAt, bags, lumpy } = row;
-  return { materialId, bought, left, price, boughtAt, bags, lumpy, ...(openedAt !== null && { openedAt }) };
-}
 
 /** What pours take from the lots, and what is put back where a pour is undone. */
 @Injectable()

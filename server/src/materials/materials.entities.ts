@@ -1,10 +1,15 @@
+import type { Material } from '@dewpot/core';
 import { Column, Entity, Index } from 'typeorm';
 import { EditedRow, milliseconds, PartOf } from '../db/row.js';
+import { stored } from '../db/stored.js';
+
+/** A material as it is kept, beside its key and its name. */
+export type StoredMaterial = Omit<Material, 'id' | 'name'>;
 
 @Entity('materials')
 export class MaterialEntity extends EditedRow {
   @Column('text') name: string;
-  @Column('jsonb') body: object;
+  @Column(stored()) body: StoredMaterial;
 }
 
 @Entity('lots')

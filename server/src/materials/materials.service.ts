@@ -15,17 +15,7 @@ import { SwatchEntity, TintEntity } from '../tints/tints.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
-import { plainLot } from './lots.service.js';
-
-function materialView({ id, version, name, body }: MaterialEntity): MaterialView {
-  return { ...(body as Omit<Material, 'id' | 'name'>), id, name, version };
-}
-
-/** A material as core knows it. */
-export function plainMaterial(row: MaterialEntity): Material {
-  const { version: _, ...own } = materialView(row);
-  return own;
-}
+import { lotView, materialView, plainMaterial, scoopView } from './materials.mappers.js';
 
 /** Finds materials of the workshop by their keys. @throws ProblemError 404 for one that is not in store. */
 export async function strictFinder(rows: WorkshopContext): Promise<(id: string) => Material> {
@@ -35,12 +25,6 @@ export async function strictFinder(rows: WorkshopContext): Promise<(id: string) 
     if (!found) throw ProblemError.notFound('material');
     return found;
   };
-}
-
-const lotView = (row: LotEntity): LotView => ({ ...plainLot(row), id: row.id, version: row.version });
-
-export function scoopView({ id, version, name, volume, heaped }: ScoopEntity): ScoopView {
-  return { id, version, name, volume, ...(heaped !== null && { heaped }) };
 }
 
 const refused = (field: string, value: number, message: string, remedy: string) =>

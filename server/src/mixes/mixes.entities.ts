@@ -1,11 +1,25 @@
-import type { MixBody, TileInput } from '@dewpot/contract';
+import type { KeptMix, TrialTile } from '@dewpot/core';
 import { Column, Entity, Index } from 'typeorm';
 import { EditedRow, PartOf, RevisionRow, WorkshopRow } from '../db/row.js';
+import { stored } from '../db/stored.js';
+
+/** A recipe as it is kept: its materials by their keys. */
+export interface StoredMix extends Omit<KeptMix, 'id' | 'name' | 'revision'> {
+  readonly packed: boolean;
+  readonly suits?: string;
+}
+
+/** A trial tile as it is kept. */
+export interface StoredTile extends TrialTile {
+  /** ms */
+  readonly at: number;
+  readonly note?: string;
+}
 
 @Entity('mixes')
 export class MixEntity extends EditedRow {
   @Column('text') name: string;
-  @Column('jsonb') body: MixBody;
+  @Column(stored()) body: StoredMix;
   /** Counts the versions of the recipe: one that was poured never changes. */
   @Column('int', { default: 1 }) revision: number;
 }
@@ -13,7 +27,7 @@ export class MixEntity extends EditedRow {
 @Entity('mix_revisions')
 @PartOf(() => MixEntity, 'of')
 @Index(['workshopId', 'of', 'revision'], { unique: true })
-export class MixRevisionEntity extends RevisionRow<MixBody> {
+export class MixRevisionEntity extends RevisionRow<StoredMix> {
   @Column('uuid', { name: 'mix_id' }) of: string;
 }
 
@@ -22,5 +36,5 @@ export class MixRevisionEntity extends RevisionRow<MixBody> {
 @PartOf(() => MixEntity, 'mixId')
 export class TrialTileEntity extends WorkshopRow {
   @Index() @Column('uuid', { name: 'mix_id' }) mixId: string;
-  @Column('jsonb') body: Omit<TileInput, 'mixId'>;
+  @Column(stored()) body: StoredTile;
 }

@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { checkMix, type Mix, mixOf } from '@dewpot/core';
 import type { MixBody, MixRevisionView, MixInput, MixView } from '@dewpot/contract';
 import { revisionsOf, keepRevision, versionKey, versionsFound } from '../db/revisions.js';
+import { mixView } from './mixes.mappers.js';
 import { MixRevisionEntity, MixEntity } from './mixes.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { changedFields, saveEdited } from '../db/save-edited.js';
@@ -19,13 +20,13 @@ export class MixesService {
   async all(): Promise<MixView[]> {
     const mixes = await this.rows.of(MixEntity).find({ order: { name: 'ASC' } });
     const used = await this.poured();
-    return mixes.map((mix) => view(mix, used.has(versionKey(mix))));
+    return mixes.map((mix) => mixView(mix, used.has(versionKey(mix))));
   }
 
   async one(id: string): Promise<MixView> {
     const mix = await this.rows.of(MixEntity).findOneBy({ id });
     if (!mix) throw ProblemError.notFound('mix');
-    return view(mix, await this.used(mix));
+    return mixView(mix, await this.used(mix));
   }
 
   /** Every version of a recipe, newest first. */
@@ -44,7 +45,7 @@ export class MixesService {
     const revision = (before?.revision ?? 1) + (next ? 1 : 0);
     const saved = await saveEdited(this.rows, this.rows.of(MixEntity), 'mix', id, version, { name, body, revision });
     await keepRevision(this.rows, MixRevisionEntity, saved);
-    return view(saved, poured && !next);
+    return mixView(saved, poured && !next);
   }
 
   /** Removes a mix with its versions, its trial tiles, and what was put aside for it. */
@@ -65,12 +66,3 @@ export class MixesService {
     return versionsFound(this.rows, POURED);
   }
 }
-
-const view = ({ id, version, name, body, revision }: MixEntity, used: boolean): MixView => ({
-  id,
-  version,
-  name,
-  ...body,
-  revision,
-  used,
-});

@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { TileInput, TileView } from '@dewpot/contract';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
+import { tileView } from './mixes.mappers.js';
 import { MixEntity, TrialTileEntity } from './mixes.entities.js';
 
 /** Trial tiles of mixes: sealed and bare side by side. */
@@ -13,7 +14,7 @@ export class TilesService {
   async list(mixId?: string): Promise<TileView[]> {
     const where = mixId === undefined ? {} : { where: { mixId } };
     const found = await this.rows.of(TrialTileEntity).find({ ...where, order: { id: 'DESC' } });
-    return found.map(({ id, mixId: of, body }) => ({ id, mixId: of, ...body }));
+    return found.map(tileView);
   }
 
   /** @throws ProblemError 404 where its mix is not here. */

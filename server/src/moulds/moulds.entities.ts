@@ -1,13 +1,43 @@
-import type { FindingKey } from '@dewpot/core';
-import type { CopyCondition, MouldBody, TubView } from '@dewpot/contract';
+import type {
+  FindingKey,
+  MouldFlexibility,
+  MouldMaterial,
+  MouldShape,
+  PieceKind,
+  ReleaseName,
+  Solid,
+} from '@dewpot/core';
+import type { CopyCondition } from '@dewpot/contract';
 import { Column, Entity, Index } from 'typeorm';
 import { MixEntity } from '../mixes/mixes.entities.js';
 import { EditedRow, milliseconds, PartOf, WorkshopRow } from '../db/row.js';
+import { stored } from '../db/stored.js';
+
+/** A mould as it is kept, beside its name and its copies. */
+export interface StoredMould {
+  readonly flexibility: MouldFlexibility;
+  readonly piece: PieceKind;
+  readonly shape: MouldShape;
+  readonly material?: MouldMaterial;
+  readonly release?: ReleaseName;
+  readonly sleeve?: boolean;
+  readonly once?: boolean;
+  readonly remake?: string;
+  readonly notes?: string;
+  readonly coreMass?: number;
+  readonly meshOpening?: number;
+}
+
+/** A tub as it is kept: its inside, and its wall in mm. */
+export interface StoredTub {
+  readonly inside: Solid;
+  readonly wall: number;
+}
 
 @Entity('moulds')
 export class MouldEntity extends EditedRow {
   @Column('text') name: string;
-  @Column('jsonb') body: MouldBody;
+  @Column(stored()) body: StoredMould;
   /** Times that it was filled, whichever copy. */
   @Column('int', { default: 0 }) cycles: number;
 }
@@ -38,7 +68,7 @@ export class MouldPictureEntity extends WorkshopRow {
 @Entity('tubs')
 export class TubEntity extends EditedRow {
   @Column('text') name: string;
-  @Column('jsonb') body: Pick<TubView, 'inside' | 'wall'>;
+  @Column(stored()) body: StoredTub;
 }
 
 /** A finding that is put aside for a mould with a mix, and why. */

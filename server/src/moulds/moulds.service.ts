@@ -3,20 +3,10 @@ import { Injectable } from '@nestjs/common';
 import { checkedShape, type MouldInput, type MouldView } from '@dewpot/contract';
 import { In } from 'typeorm';
 import { MouldCopyEntity, MouldEntity, MouldPictureEntity } from './moulds.entities.js';
+import { mouldView } from './moulds.mappers.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
-
-const copyView = ({ id, mark, cycles, condition, note, retired, lastColour, washedAt }: MouldCopyEntity) => ({
-  id,
-  mark,
-  cycles,
-  condition,
-  note,
-  retired,
-  ...(lastColour !== null && { lastColour }),
-  ...(washedAt !== null && { washedAt }),
-});
 
 @Injectable()
 export class MouldsService {
@@ -83,20 +73,7 @@ export class MouldsService {
     const ids = moulds.map(({ id }) => id);
     const copies = await this.rows.of(MouldCopyEntity).findBy({ mouldId: In(ids) });
     const pictures = await this.rows.of(MouldPictureEntity).find({ where: { mouldId: In(ids) }, order: { id: 'ASC' } });
-    return moulds.map(({ id, version, name, body, cycles }) => ({
-      ...body,
-      id,
-      version,
-      name,
-      cycles,
-      copies: copies
-        .filter((copy) => copy.mouldId === id)
-        .sort((a, b) => a.mark.localeCompare(b.mark, 'en', { numeric: true }))
-        .map(copyView),
-      pictures: pictures
-        .filter((picture) => picture.mouldId === id)
-        .map(({ id: key, caption, width, height }) => ({ id: key, caption, width, height })),
-    }));
+    return moulds.map((mould) => mouldView(mould, copies, pictures));
   }
 
   private async saveCopies(mouldId: string, copies: MouldInput['copies']): Promise<void> {

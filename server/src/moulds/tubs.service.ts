@@ -1,11 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import { checkSolid, InputError, isTubSolid } from '@dewpot/core';
 import { solidOf, type TubInput, type TubView } from '@dewpot/contract';
+import { tubView } from './moulds.mappers.js';
 import { TubEntity } from './moulds.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
-
-const tubView = ({ id, version, name, body }: TubEntity): TubView => ({ id, version, name, ...body });
 
 /** The tubs and pails that the caster owns, among which pairs are looked for. */
 @Injectable()

@@ -1,7 +1,8 @@
-import type { PourPart, RunEvent, RunLesson } from '@dewpot/core';
-import type { PourInput, PourStatus } from '@dewpot/contract';
+import type { PourPart, RunEvent, RunLesson, PieceUse, PourChoices, PutAside } from '@dewpot/core';
+import type { PourStatus } from '@dewpot/contract';
 import { Column, CreateDateColumn, Entity, Index } from 'typeorm';
 import { EditedRow, milliseconds, PartOf, WorkshopRow } from '../db/row.js';
+import { stored } from '../db/stored.js';
 
 /** What a pour took from a lot, g. */
 export interface Taken {
@@ -9,15 +10,23 @@ export interface Taken {
   readonly mass: number;
 }
 
+/** What was chosen for a pour, as it is kept. */
+export interface StoredChoices extends PourChoices {
+  readonly cover?: string;
+  readonly place?: string;
+  readonly uses?: readonly PieceUse[];
+  readonly aside?: readonly PutAside[];
+}
+
 @Entity('pours')
 export class PourEntity extends EditedRow {
   @Column('int') number: number;
   @Column('text') status: PourStatus;
-  @Column('jsonb') input: Omit<PourInput, 'version'>;
-  @Column('jsonb') parts: readonly PourPart[];
-  @Column('jsonb', { nullable: true }) taken: readonly Taken[] | null;
+  @Column(stored()) input: StoredChoices;
+  @Column(stored()) parts: readonly PourPart[];
+  @Column(stored({ nullable: true })) taken: readonly Taken[] | null;
   @Column('uuid', { name: 'finished_by', nullable: true }) finishedBy: string | null;
-  @Column('jsonb', { nullable: true }) lessons: readonly RunLesson[] | null;
+  @Column(stored({ nullable: true })) lessons: readonly RunLesson[] | null;
   @Column('bigint', { name: 'started_at', nullable: true, transformer: milliseconds }) startedAt: number | null;
   @Column('bigint', { name: 'poured_at', nullable: true, transformer: milliseconds }) pouredAt: number | null;
 }
@@ -28,7 +37,7 @@ export class PourEntity extends EditedRow {
 export class RunEventEntity extends WorkshopRow {
   @Index() @Column('uuid', { name: 'pour_id' }) pourId: string;
   @Column('uuid', { name: 'person_id', nullable: true }) personId: string | null;
-  @Column('jsonb') event: RunEvent;
+  @Column(stored()) event: RunEvent;
   @CreateDateColumn({ type: 'timestamptz', name: 'recorded_at', default: () => 'clock_timestamp()' })
   recordedAt: Date;
 }

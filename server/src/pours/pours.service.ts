@@ -17,6 +17,7 @@ import { CastsService } from '../casts/index.js';
 import { LotEntity, MaterialEntity, ScoopEntity } from '../materials/materials.entities.js';
 import { PersonEntity, WorkshopEntity } from '../accounts/accounts.entities.js';
 import { PourEntity } from './pours.entities.js';
+import { pourView } from './pours.mappers.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -31,21 +32,6 @@ const TEN_YEARS = 10 * 365.25 * 24 * 3_600_000;
 const FINISH_TRIES = 3;
 
 type LoggedPart = PourPart & { readonly log: PourLog };
-
-function pourView(row: PourEntity): PourView {
-  const { id, number, version, status, input, parts, startedAt, pouredAt, lessons } = row;
-  return {
-    id,
-    number,
-    version,
-    status,
-    input,
-    parts,
-    ...(startedAt !== null && { startedAt }),
-    ...(pouredAt !== null && { pouredAt }),
-    ...(lessons && { lessons }),
-  };
-}
 
 /** What was poured stays as it was. @throws ProblemError 409 */
 function checkPlanned(row: PourEntity | null): void {

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import {
+  type DrySummary,
   HOUR,
   DAY,
   calendarOpens,
@@ -29,7 +30,6 @@ import {
   type Sealer,
   type WholeAir,
 } from '@dewpot/core';
-import type { DrySummary } from '@dewpot/contract';
 import { PlaceSeriesCache, staysOf, type CastStanding } from '../ambient/index.js';
 import { CastEntity } from '../casts/casts.entities.js';
 import type { PlaceEntity } from '../ambient/ambient.entities.js';

@@ -1,6 +1,6 @@
 import { Injectable, type OnModuleInit } from '@nestjs/common';
 import { setImmediate as breathe } from 'node:timers/promises';
-import { CastEntity } from '../casts/casts.entities.js';
+import { CastEntity, storedProjection } from '../casts/casts.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { Jobs } from '../jobs/jobs.service.js';
 import { DrynessService, noAirsYet } from './dryness.service.js';
@@ -59,14 +59,14 @@ export class RefitsService implements OnModuleInit {
     const ways = await this.dryness.ways();
     const airs = noAirsYet();
     const siblings = await this.dryness.siblings(casts);
-    const judged: { id: string; projection: CastEntity['projection'] }[] = [];
+    const judged: { id: string; projection: unknown }[] = [];
     for (const cast of casts) {
       const dry = await this.dryness.summary(cast, now, {
         ways,
         siblings: siblings.filter(({ pourId }) => pourId === cast.pourId),
         airs,
       });
-      judged.push({ id: cast.id, projection: { ...cast.projection, dry } });
+      judged.push({ id: cast.id, projection: storedProjection({ ...cast.projection, dry }) });
       await breathe();
     }
     await this.rows.manager.query(

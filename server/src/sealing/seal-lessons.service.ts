@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { learnedEase, sealerOfCoat, type Life } from '@dewpot/core';
-import type { OverridesView, OverrideSeen } from '@dewpot/contract';
+import { type OverrideSeen, learnedEase, sealerOfCoat, type Life } from '@dewpot/core';
+import type { OverridesView } from '@dewpot/contract';
 import { CastEntity } from '../casts/casts.entities.js';
 import { SealLessonEntity } from './sealing.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';

@@ -1,9 +1,10 @@
-import type { OverrideSeen } from '@dewpot/contract';
+import type { OverrideSeen } from '@dewpot/core';
 import { Column, Entity } from 'typeorm';
 import { WorkshopRow } from '../db/row.js';
+import { stored } from '../db/stored.js';
 
 /** Gates that a workshop has overridden and what came of it, kept together so that judging one reads one row. */
 @Entity('seal_lessons')
 export class SealLessonEntity extends WorkshopRow {
-  @Column('jsonb') records: readonly OverrideSeen[];
+  @Column(stored()) records: readonly OverrideSeen[];
 }

@@ -95,7 +95,8 @@ function coming<Input extends TintInput>(
   const changed = kept ? changedFields(kept, body) : [];
   return {
     id: there?.id ?? uuid(),
-    input: { ...body, version: there?.version ?? 0 } as Input,
+    // A row of a tint makes a tint, one of a chip makes a chip.
+    input: { ...body, version: there?.version ?? 0 } as TintInput as Input,
     thing: {
       kind,
       name: row.name,

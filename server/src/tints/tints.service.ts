@@ -12,6 +12,7 @@ import type {
 } from '@dewpot/contract';
 import { revisionsOf, keepRevision, versionKey, versionsFound } from '../db/revisions.js';
 import { SwatchEntity, TintRevisionEntity, TintEntity } from './tints.entities.js';
+import { swatchView, tintView } from './tints.mappers.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { changedFields, saveEdited } from '../db/save-edited.js';
 import { readChip } from '../devices/index.js';
@@ -30,7 +31,7 @@ export class TintsService {
     const tints = await this.rows.of(TintEntity).find({ order: { name: 'ASC' } });
     const swatches = await this.rows.of(SwatchEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
     const used = await this.poured();
-    return { tints: tints.map((tint) => view(tint, used)), swatches: swatches.map(swatchView) };
+    return { tints: tints.map((tint) => tintView(tint, used)), swatches: swatches.map(swatchView) };
   }
 
   /** Every version of a tint, newest first. @throws ProblemError 404 */
@@ -48,7 +49,7 @@ export class TintsService {
     const revision = (before?.revision ?? 1) + (next ? 1 : 0);
     const saved = await saveEdited(this.rows, this.rows.of(TintEntity), 'tint', id, version, { name, body, revision });
     await keepRevision(this.rows, TintRevisionEntity, saved);
-    return view(saved, used);
+    return tintView(saved, used);
   }
 
   /** Removes a tint with its versions. */
@@ -99,14 +100,3 @@ export class TintsService {
     return versionsFound(this.rows, POURED);
   }
 }
-
-const view = ({ id, version, name, body, revision }: TintEntity, used: ReadonlySet<string>): TintView => ({
-  id,
-  version,
-  name,
-  ...body,
-  revision,
-  used: used.has(versionKey({ id, revision })),
-});
-
-const swatchView = ({ id, version, name, body }: SwatchEntity): SwatchView => ({ id, version, name, ...body });

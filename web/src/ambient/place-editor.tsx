@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { placeKinds, type PlaceKind } from '@dewpot/core';
-import { airSources, type AirSource, type PlaceInput, type PlaceView } from '@dewpot/contract';
+import { airSources, type AirSource, placeKinds, type PlaceKind, type MonthAir } from '@dewpot/core';
+import { type PlaceInput, type PlaceView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useRemovePlace, useSavePlace } from '../api/places';
 import { useSession } from '../api/session';
@@ -33,7 +33,7 @@ export function PlaceEditor({
   const [source, setSource] = useState<AirSource>(place?.source ?? 'typed');
   const [simulated, setSimulated] = useState(place?.simulated ?? false);
   const [typed, setTyped] = useState(place?.typed ?? usualTyped);
-  const [season, setSeason] = useState(place?.season ?? usualSeason);
+  const [season, setSeason] = useState<readonly MonthAir[]>(place?.season ?? usualSeason);
   const { demo } = useSession().workshop;
   // The simulated weather belongs to the demo.
   const offered = airSources.filter((one) => demo || one !== 'forecast');

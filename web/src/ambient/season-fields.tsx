@@ -5,13 +5,19 @@ import { useUnits } from '../ui/units';
 
 /** A room that is not heated, in a mild climate: a table to begin with. */
 const MONTH_MEANS = [5, 5, 8, 11, 15, 18, 20, 20, 17, 13, 8, 6];
-export const usualSeason: MonthAir[] = MONTH_MEANS.map((temperature) => ({ temperature, humidity: 0.7 }));
+export const usualSeason: readonly MonthAir[] = MONTH_MEANS.map((temperature) => ({ temperature, humidity: 0.7 }));
 
 const monthName = (month: number) =>
   new Date(Date.UTC(2026, month, 15)).toLocaleDateString('en', { month: 'short', timeZone: 'UTC' });
 
 /** Twelve months, each with how warm and how humid the place usually is. */
-export function SeasonFields({ season, onChange }: { season: MonthAir[]; onChange: (season: MonthAir[]) => void }) {
+export function SeasonFields({
+  season,
+  onChange,
+}: {
+  season: readonly MonthAir[];
+  onChange: (season: MonthAir[]) => void;
+}) {
   const { system } = useUnits();
   const put = (at: number, part: Partial<MonthAir>) =>
     onChange(season.map((month, i) => (i === at ? { ...month, ...part } : month)));

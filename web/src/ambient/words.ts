@@ -1,5 +1,4 @@
-import type { PlaceKind } from '@dewpot/core';
-import type { AirSource } from '@dewpot/contract';
+import { type AirSource, type PlaceKind } from '@dewpot/core';
 
 export const placeKindWords: Record<PlaceKind, string> = {
   shed: 'A shed or garage',

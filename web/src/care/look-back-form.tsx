@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import type { CameLater } from '@dewpot/core';
-import { cameLater } from '@dewpot/core';
+import { type CameLater, cameLater } from '@dewpot/core';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';

@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { checksToCome, type Gone, defined } from '@dewpot/core';
-import { goneWays } from '@dewpot/core';
+import { checksToCome, type Gone, defined, goneWays } from '@dewpot/core';
 import { useSession } from '../api/session';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';

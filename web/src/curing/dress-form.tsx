@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { defined, type Dressing } from '@dewpot/core';
-import { dressings } from '@dewpot/core';
+import { defined, type Dressing, dressings } from '@dewpot/core';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';

@@ -1,5 +1,4 @@
-import type { ColouringKind } from '@dewpot/core';
-import { colouringKinds, defined } from '@dewpot/core';
+import { type ColouringKind, colouringKinds, defined } from '@dewpot/core';
 import type { ColouringInput, TintView } from '@dewpot/contract';
 
 type Parts = ColouringInput['parts'];

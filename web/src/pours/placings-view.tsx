@@ -1,5 +1,4 @@
-import type { Placing } from '@dewpot/core';
-import { MINUTE } from '@dewpot/core';
+import { type Placing, MINUTE } from '@dewpot/core';
 import { saySpan } from '../ui/format-time';
 import { stepTime } from '../ui/step-time';
 

@@ -1,5 +1,4 @@
-import type { Span } from '@dewpot/core';
-import { MINUTE } from '@dewpot/core';
+import { type Span, MINUTE } from '@dewpot/core';
 
 /** Hands free for longer than this are drawn short, with a break in the axis. */
 const LONG = 25 * MINUTE;

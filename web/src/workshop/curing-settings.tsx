@@ -6,7 +6,6 @@ import {
   type MoistCuring,
   type MoistCuringSchool,
 } from '@dewpot/core';
-import type { MoistCuringInput } from '@dewpot/contract';
 import { Button } from '../ui/button';
 import { toast } from '../ui/toast';
 import { useSaveSettings, useSession } from '../api/session';
@@ -47,11 +46,11 @@ export function CureSettings() {
   const { workshop } = useSession();
   const save = useSaveSettings();
   const { id: _, demo: __, ...settings } = workshop;
-  const cure = (settings.moistCuring as MoistCuring | undefined) ?? usualMoistCuring;
+  const cure: MoistCuring = settings.moistCuring ?? usualMoistCuring;
   const [waking, setWaking] = useState(settings.waking ?? usualWaking);
   const keep = (more: Partial<typeof settings>) =>
     save.mutate({ ...settings, ...more }, { onSuccess: () => toast.success('Kept.') });
-  const keepRule = (rule: MoistCuring) => keep({ moistCuring: rule as MoistCuringInput });
+  const keepRule = (rule: MoistCuring) => keep({ moistCuring: rule });
   return (
     <section className="card-slab space-y-4" aria-label="Moist curing">
       <h2 className="text-2xl">Kept damp</h2>

@@ -1,4 +1,5 @@
 export * from './append-event.js';
+export * from './cast-snapshot.js';
 export * from './code.js';
 export * from './cores.js';
 export * from './demould-record.js';

@@ -2,6 +2,10 @@ import { mean, defined } from '../../foundation/math/index.js';
 import { HOUR } from '../../foundation/units/index.js';
 import type { AirReading } from './readings.js';
 
+/** Where the air of a place is known from. */
+export const airSources = ['unknown', 'typed', 'season', 'logger', 'files', 'forecast'] as const;
+export type AirSource = (typeof airSources)[number];
+
 /** Where casts stand. */
 export const placeKinds = ['shed', 'bag', 'cellar', 'yard'] as const;
 export type PlaceKind = (typeof placeKinds)[number];

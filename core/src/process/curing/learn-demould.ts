@@ -12,6 +12,13 @@ export interface DemouldRecord {
   readonly came: DemouldCame;
 }
 
+/** A demoulding, and which cast it was. */
+export interface DemouldSeen extends DemouldRecord {
+  readonly code: string;
+  /** ms */
+  readonly at: number;
+}
+
 /** How much damage a caster takes for an earlier demoulding. */
 export type DemouldCare = 'cautious' | 'usual' | 'bold';
 export const usualCare: DemouldCare = 'usual';

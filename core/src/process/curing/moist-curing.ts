@@ -1,5 +1,8 @@
 import { moistDaysTo, isPortland, timeToShare, type BinderClass } from '../../mixing/binders/index.js';
 
+/** What the end of a moist curing may go by. */
+export const moistCuringWays = ['share', 'days', 'school'] as const satisfies readonly MoistCuring['by'][];
+
 /** What the end of a moist curing goes by: a share of strength, days, or a school of casters. */
 export type MoistCuring =
   | { readonly by: 'share'; readonly share: number }

@@ -7,6 +7,18 @@ export interface Override {
   readonly held?: boolean;
 }
 
+/** A gate that was overridden: which cast, why, and what came of it. */
+export interface OverrideSeen {
+  readonly castId: string;
+  readonly code: string;
+  /** ms */
+  readonly at: number;
+  readonly reason: string;
+  readonly over: number;
+  readonly film: boolean;
+  readonly held?: boolean;
+}
+
 /** How far a caster's own record has moved the limit. */
 export interface LearnedEase {
   readonly ease: number;

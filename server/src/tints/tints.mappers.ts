@@ -1,0 +1,15 @@
+import type { SwatchView, TintView } from '@dewpot/contract';
+import { versionKey } from '../db/revisions.js';
+import type { SwatchEntity, TintEntity } from './tints.entities.js';
+
+/** `used` holds the keys of the versions that were poured. */
+export const tintView = ({ id, version, name, body, revision }: TintEntity, used: ReadonlySet<string>): TintView => ({
+  id,
+  version,
+  name,
+  ...body,
+  revision,
+  used: used.has(versionKey({ id, revision })),
+});
+
+export const swatchView = ({ id, version, name, body }: SwatchEntity): SwatchView => ({ id, version, name, ...body });
