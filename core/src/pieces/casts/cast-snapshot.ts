@@ -30,7 +30,7 @@ export interface DrySummary {
 }
 
 /** A cast as a part of an article, and how it stands in it. */
-export interface ArticlePartView {
+export interface ArticlePart {
   readonly castId: string;
   readonly code: string;
   readonly name: string;
@@ -42,11 +42,11 @@ export interface ArticlePartView {
 }
 
 /** What is kept of the joining with each article. */
-export interface ArticleSnapshot {
+export interface JoinedArticle {
   readonly arrangement: Arrangement;
   readonly bond: Bond;
   readonly uses: readonly JointUse[];
-  readonly parts: readonly ArticlePartView[];
+  readonly parts: readonly ArticlePart[];
   /** Faces that the joints cover, mm². */
   readonly joinedFaces: number;
   /** Outer size, mm. */
@@ -79,7 +79,7 @@ export interface CastSnapshot {
   /** To be expected of its mix at 28 days, MPa. */
   readonly strength?: number;
   /** Of an article: its parts and how they are joined. */
-  readonly article?: ArticleSnapshot;
+  readonly article?: JoinedArticle;
   /** Free water to cement, as it was mixed. */
   readonly ratio: number;
 }
