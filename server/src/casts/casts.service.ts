@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { type CastSnapshot, type DAY, lifeOf, type CastEvent, type Expected } from '@dewpot/core';
+import { type CastSnapshot, DAY, lifeOf, type CastEvent, type Expected } from '@dewpot/core';
 import type { CastDetail, CastEventTold, CastPictureView, CastView } from '@dewpot/contract';
 import { In, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
