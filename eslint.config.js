@@ -87,7 +87,7 @@ const stages = {
 };
 
 const packageRule = (name, allowed) => ({
-  regex: `^@dewpot/(?!(?:${['none', ...allowed].join('|')})$)|/(?:${Object.keys(packages).join('|')})/src/`,
+  regex: `^@dewpot/(?!(?:${['none', ...allowed].join('|')})(?:/[a-z]+)?$)|/(?:${Object.keys(packages).join('|')})/src/`,
   message: `${name} may import ${allowed.join(', ') || 'none of our packages'}: arrows run web → contract → core, server → contract → core, demo → server.`,
 });
 

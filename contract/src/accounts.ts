@@ -1,14 +1,12 @@
+import { unitSystems, type UnitSystem } from '@dewpot/core/units';
 import {
-  unitSystems,
   moistCuringSchools,
   moistCuringWays,
-  dryingSchools,
-  type DryingSchool,
   type MoistCuring,
   type MoistCuringSchool,
-  type UnitSystem,
   type Waking,
-} from '@dewpot/core';
+} from '@dewpot/core/curing';
+import { dryingSchools, type DryingSchool } from '@dewpot/core/sealing';
 import { IsBoolean, IsEmail, IsIn, IsOptional, IsTimeZone, IsUUID, MaxLength } from 'class-validator';
 import { kindsOf, PartOfKind, type AnyOf } from './kinds.js';
 import { Amount, Part, Text, Version } from './limits.js';

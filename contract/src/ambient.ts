@@ -1,15 +1,15 @@
 import {
   airSources,
-  type AirSource,
   placeKinds,
   possibleAir,
   type AirReading,
+  type AirSource,
   type Bridge,
   type Following,
   type MonthAir,
   type PlaceKind,
   type SetAside,
-} from '@dewpot/core';
+} from '@dewpot/core/ambient';
 import { IsIn, IsOptional, ValidateIf } from 'class-validator';
 import { LATEST, Amount, ListOf, Part, Share, Text, Version } from './limits.js';
 

@@ -1,15 +1,14 @@
 import {
-  volumeMeasuredBy,
   mouldFlexibilities,
-  shellSides,
   mouldMaterials,
   pieceGuides,
-  type VolumeMeasuredBy,
-  type MouldMaterial,
+  volumeMeasuredBy,
   type MouldFlexibility,
+  type MouldMaterial,
   type PieceKind,
-  type ShellSide,
-} from '@dewpot/core';
+  type VolumeMeasuredBy,
+} from '@dewpot/core/moulds';
+import { shellSides, type ShellSide } from '@dewpot/core/solids';
 import { IsBoolean, IsIn, IsOptional } from 'class-validator';
 import {
   LEAST_LENGTH,

@@ -1,41 +1,38 @@
+import { sealerKinds, type SealerKind } from '@dewpot/core/materials';
+import { baths, coversInOrder, type Bath, type Cover } from '@dewpot/core/curing';
 import {
-  baths,
-  cameLater,
-  castTasks,
   coatTools,
-  coversInOrder,
-  damageCauses,
-  damageSizes,
   decorationsInOrder,
-  dressings,
-  fittingsInOrder,
-  forces,
-  goneWays,
   pieceUses,
   sealChecks,
-  sealerKinds,
   sides,
+  type CoatTool,
+  type Decoration,
+  type PieceUse,
+  type SealCheck,
+  type Side,
+} from '@dewpot/core/sealing';
+import { fittingsInOrder, type Fitting } from '@dewpot/core/care';
+import {
+  cameLater,
+  castTasks,
+  damageCauses,
+  damageSizes,
+  dressings,
+  forces,
+  goneWays,
   spots,
-  type Bath,
   type CameLater,
   type CastEventBody,
   type CastEventType,
   type CastTask,
-  type CoatTool,
-  type Cover,
   type Damage,
   type DamageCause,
-  type Decoration,
   type Dressing,
-  type Fitting,
   type Force,
   type Gone,
-  type PieceUse,
-  type SealCheck,
-  type SealerKind,
-  type Side,
   type Spot,
-} from '@dewpot/core';
+} from '@dewpot/core/casts';
 import { IsBoolean, IsIn, IsOptional, IsUUID } from 'class-validator';
 import { kindsOf, type AnyOf } from './kinds.js';
 import { Amount, Choices, Grams, ListOf, Millilitres, Share, Text, Time, Whole } from './limits.js';

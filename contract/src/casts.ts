@@ -1,21 +1,15 @@
+import type { Bridge } from '@dewpot/core/ambient';
 import {
-  type CastSnapshot,
-  type DrySummary,
-  type DemouldSeen,
-  type Bearing,
-  type Bridge,
-  type CastEvent,
-  type DryDown,
-  type Due,
-  type Expected,
-  type LearnedDemouldAge,
-  type Life,
-  type DemouldCare,
   demouldRisks,
-  type Stage,
-  type Surroundings,
+  type Bearing,
+  type DemouldCare,
+  type DemouldSeen,
+  type LearnedDemouldAge,
   type TemperatureReading,
-} from '@dewpot/core';
+} from '@dewpot/core/curing';
+import type { Expected } from '@dewpot/core/pours';
+import type { DryDown } from '@dewpot/core/sealing';
+import type { CastEvent, CastSnapshot, DrySummary, Due, Life, Stage, Surroundings } from '@dewpot/core/casts';
 import { IsBoolean, IsIn, IsOptional } from 'class-validator';
 import { Time, Whole } from './limits.js';
 

@@ -1,26 +1,20 @@
+import { pieceGuides, type PieceKind } from '@dewpot/core/moulds';
+import { binderClasses, type BinderClass } from '@dewpot/core/binders';
+import { dateOrders, placeKinds, type DateOrder, type PlaceKind } from '@dewpot/core/ambient';
 import {
-  moistCuringSchools,
-  moistCuringWays,
-  type MoistCuring,
-  type MoistCuringSchool,
-  placeKinds,
-  binderClasses,
-  dateOrders,
-  castTasks,
   coversInOrder,
   demouldRisks,
   demouldsCame,
-  pieceGuides,
+  moistCuringSchools,
+  moistCuringWays,
   type Cover,
-  type DateOrder,
   type DemouldCame,
   type DemouldCare,
   type DemouldRecord,
-  type PieceKind,
-  type PlaceKind,
-  type BinderClass,
-  type CastTask,
-} from '@dewpot/core';
+  type MoistCuring,
+  type MoistCuringSchool,
+} from '@dewpot/core/curing';
+import { castTasks, type CastTask } from '@dewpot/core/casts';
 import { IsBoolean, IsIn, IsOptional, IsTimeZone, ValidateIf } from 'class-validator';
 import { LATEST, MOST_HOURS, Amount, Amounts, Celsius, Hours, ListOf, Part, Share, Text, Whole } from './limits.js';
 import { WakingInput } from './accounts.js';

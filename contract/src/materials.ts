@@ -1,8 +1,11 @@
+import type { SettingTimes } from '@dewpot/core/binders';
 import {
-  bulkings,
   additives,
   binderFamilies,
+  bulkings,
   materialKinds,
+  sealerClaims,
+  sealerKinds,
   type AdditiveKind,
   type BinderFamily,
   type Bulking,
@@ -10,15 +13,12 @@ import {
   type Material,
   type MaterialKind,
   type PowderWater,
-  sealerClaims,
-  sealerKinds,
-  type SettingTimes,
   type Scoop,
   type SealerClaim,
   type SealerKind,
   type SealerSheet,
   type Tinting,
-} from '@dewpot/core';
+} from '@dewpot/core/materials';
 import { IsBoolean, IsHexColor, IsIn, IsOptional, IsUUID } from 'class-validator';
 import { Amount, Choices, Density, Part, Share, Text, Time, Version, Whole } from './limits.js';
 

@@ -1,25 +1,26 @@
+import { binderClasses, type BinderClass } from '@dewpot/core/binders';
 import {
-  binderClasses,
-  colourWhens,
-  partsBy,
-  mixingOrders,
-  scoopSteps,
-  heldValues,
   bulkings,
-  exposures,
   handbookMaterials,
   materialKinds,
+  scoopSteps,
   type Bulking,
+  type MaterialKind,
+  type ScoopStep,
+} from '@dewpot/core/materials';
+import {
+  colourWhens,
+  exposures,
+  heldValues,
+  mixingOrders,
+  partsBy,
   type ColourWhen,
   type Exposure,
   type Grade,
   type Held,
-  type MaterialKind,
   type MixingOrder,
   type PartsBy,
-  type ScoopStep,
-  type BinderClass,
-} from '@dewpot/core';
+} from '@dewpot/core/mixes';
 import { IsBoolean, IsIn, IsOptional } from 'class-validator';
 import {
   MOST_MOISTURE,

@@ -1,9 +1,9 @@
+import { binderClasses, type BinderClass } from '@dewpot/core/binders';
 import {
-  mixingOrders,
   colourWhens,
-  binderClasses,
-  partsBy,
   exposures,
+  mixingOrders,
+  partsBy,
   type ColourWhen,
   type Difference,
   type Exposure,
@@ -11,8 +11,7 @@ import {
   type MixingOrder,
   type MixingWays,
   type PartsBy,
-  type BinderClass,
-} from '@dewpot/core';
+} from '@dewpot/core/mixes';
 import { Equals, IsBoolean, IsHexColor, IsIn, IsOptional, IsUUID } from 'class-validator';
 import { Amount, ListOf, Part, Text, Version, Whole } from './limits.js';
 import { MaterialFigures, SettingTimesInput } from './materials.js';

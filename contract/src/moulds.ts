@@ -3,13 +3,13 @@ import {
   mouldMaterials,
   pieceGuides,
   releases,
+  type MouldFlexibility,
   type MouldMaterial,
   type MouldShape,
-  type MouldFlexibility,
   type PieceKind,
   type ReleaseName,
-  type Solid,
-} from '@dewpot/core';
+} from '@dewpot/core/moulds';
+import type { Solid } from '@dewpot/core/solids';
 import { IsBoolean, IsIn, IsOptional, IsUUID } from 'class-validator';
 import { Amount, ListOf, Part, Text, Time, Version } from './limits.js';
 import { PartOfKind } from './kinds.js';

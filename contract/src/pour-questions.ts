@@ -1,25 +1,19 @@
 import {
-  type ScoopStep,
   mouldFlexibilities,
-  scoopSteps,
-  binderClasses,
-  finishes,
-  measuringWays,
   mouldMaterials,
   pieceGuides,
-  pieceUses,
   releases,
-  type Finish,
-  type HourAhead,
-  type MeasuringWay,
-  type MouldMaterial,
   type MouldFlexibility,
-  type MouldTraits,
+  type MouldMaterial,
   type PieceKind,
-  type PieceUse,
   type ReleaseName,
-  type BinderClass,
-} from '@dewpot/core';
+} from '@dewpot/core/moulds';
+import { binderClasses, type BinderClass } from '@dewpot/core/binders';
+import { scoopSteps, type ScoopStep } from '@dewpot/core/materials';
+import { measuringWays, type MeasuringWay } from '@dewpot/core/measuring';
+import type { HourAhead, MouldTraits } from '@dewpot/core/judging';
+import { finishes, type Finish } from '@dewpot/core/pours';
+import { pieceUses, type PieceUse } from '@dewpot/core/sealing';
 import { IsBoolean, IsIn, IsOptional } from 'class-validator';
 import {
   LATEST,

@@ -1,26 +1,13 @@
-import {
-  scoopSteps,
-  finishes,
-  insetFaces,
-  findingKeys,
-  measuringWays,
-  MOST_INSET_POINTS,
-  pieceUses,
-  type FindingKey,
-  type Finish,
-  type Grade,
-  type Inset,
-  type InsetFace,
-  type MeasuringWay,
-  type PieceUse,
-  type PlanPoint,
-  type PourChoices,
-  type PourLog,
-  type PourPart,
-  type PutAside,
-  type RunLesson,
-  type ScoopStep,
-} from '@dewpot/core';
+import { findingKeys, type FindingKey } from '@dewpot/core/units';
+import { insetFaces, MOST_INSET_POINTS, type Inset, type InsetFace } from '@dewpot/core/moulds';
+import type { PlanPoint } from '@dewpot/core/solids';
+import { scoopSteps, type ScoopStep } from '@dewpot/core/materials';
+import { measuringWays, type MeasuringWay } from '@dewpot/core/measuring';
+import type { Grade } from '@dewpot/core/mixes';
+import type { PutAside } from '@dewpot/core/judging';
+import type { PourChoices, PourPart, RunLesson } from '@dewpot/core/planning';
+import { finishes, type Finish, type PourLog } from '@dewpot/core/pours';
+import { pieceUses, type PieceUse } from '@dewpot/core/sealing';
 import { IsBoolean, IsIn, IsOptional, IsUUID } from 'class-validator';
 import {
   MOST_MASS,

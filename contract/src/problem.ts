@@ -1,4 +1,4 @@
-import type { FieldIssue } from '@dewpot/core';
+import type { FieldIssue } from '@dewpot/core/units';
 
 /** The one shape of every error (RFC 9457 problem details), with the fields that are wrong. */
 export interface Problem {

@@ -1,12 +1,6 @@
-import {
-  finishTries,
-  runEventKinds,
-  type FinishTry,
-  type Grade,
-  type RunEvent,
-  type RunEventBody,
-  type RunEventKind,
-} from '@dewpot/core';
+import type { Grade } from '@dewpot/core/mixes';
+import { runEventKinds, type RunEvent, type RunEventBody, type RunEventKind } from '@dewpot/core/bench';
+import { finishTries, type FinishTry } from '@dewpot/core/pours';
 import { IsIn, IsUUID } from 'class-validator';
 import { kindsOf, ListOfKind, type AnyOf } from './kinds.js';
 import { Amount, Text, Time, Whole } from './limits.js';

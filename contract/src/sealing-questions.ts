@@ -1,31 +1,28 @@
+import { binderClasses, type BinderClass } from '@dewpot/core/binders';
+import { sealerKinds, type SealerKind } from '@dewpot/core/materials';
+import { exposures, type Exposure } from '@dewpot/core/mixes';
+import { coversInOrder, type Cover } from '@dewpot/core/curing';
 import {
-  binderClasses,
-  exposures,
-  arrangements,
-  bondsInOrder,
-  coversInOrder,
   decorationsInOrder,
   dryingSchools,
-  jointUses,
   pieceUses,
-  simulationClimates,
-  sealerKinds,
   sides,
-  type Arrangement,
-  type Bond,
-  type Cover,
   type Decoration,
   type DryingSchool,
+  type PieceUse,
+  type Side,
+} from '@dewpot/core/sealing';
+import { simulationClimates, type SimulationClimate } from '@dewpot/core/simulation';
+import {
+  arrangements,
+  bondsInOrder,
+  jointUses,
+  type Arrangement,
+  type Bond,
   type JoinedState,
   type JointUse,
-  type PieceUse,
-  type SimulationClimate,
-  type SealerKind,
-  type BinderClass,
-  type Side,
-  type Stage,
-  type Exposure,
-} from '@dewpot/core';
+} from '@dewpot/core/assembly';
+import type { Stage } from '@dewpot/core/casts';
 import { IsBoolean, IsIn, IsOptional } from 'class-validator';
 import {
   LATEST,

@@ -1,26 +1,27 @@
+import { sealerKinds, type SealerKind } from '@dewpot/core/materials';
 import {
-  type OverrideSeen,
-  arrangements,
   beads,
-  bondsInOrder,
   coatTools,
-  jointUses,
-  sealerKinds,
   sheens,
   stains,
   streakGrades,
-  type Arrangement,
   type Bead,
-  type Bond,
   type CoatTool,
-  type JointUse,
   type LearnedEase,
-  type SealerKind,
+  type OverrideSeen,
   type Sheen,
   type Stain,
   type Streaks,
   type TrialTile,
-} from '@dewpot/core';
+} from '@dewpot/core/sealing';
+import {
+  arrangements,
+  bondsInOrder,
+  jointUses,
+  type Arrangement,
+  type Bond,
+  type JointUse,
+} from '@dewpot/core/assembly';
 import { IsBoolean, IsIn, IsOptional, IsUUID } from 'class-validator';
 import { Choices, ListOf, Text, Time, Whole } from './limits.js';
 

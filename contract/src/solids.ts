@@ -1,25 +1,27 @@
+import { InputError } from '@dewpot/core/units';
 import {
-  volumeMeasuredBy,
-  shellSides,
-  checkSolid,
-  faceNames,
-  InputError,
   mouldIssues,
   patternKinds,
-  polyhedronNames,
-  solidKinds,
-  type FaceName,
+  volumeMeasuredBy,
   type MouldShape,
   type Pattern,
   type PlacedSolid,
+  type VolumeMeasuredBy,
+} from '@dewpot/core/moulds';
+import {
+  checkSolid,
+  faceNames,
+  polyhedronNames,
+  shellSides,
+  solidKinds,
+  type FaceName,
   type PlanPoint,
   type PolyhedronName,
   type ProfileRadius,
   type Shell,
   type ShellSide,
   type Solid,
-  type VolumeMeasuredBy,
-} from '@dewpot/core';
+} from '@dewpot/core/solids';
 import { IsBoolean, IsIn, IsOptional } from 'class-validator';
 import { kindsOf, PartOfKind, type AnyOf } from './kinds.js';
 import {

@@ -1,14 +1,13 @@
+import { binderClasses, type BinderClass } from '@dewpot/core/binders';
 import {
   bandEdges,
   bandsBy,
-  binderClasses,
   lookNames,
   type BandEdge,
   type BandsBy,
   type BatchColour,
   type Look,
-  type BinderClass,
-} from '@dewpot/core';
+} from '@dewpot/core/tints';
 import { IsHexColor, IsIn, IsOptional, IsBoolean } from 'class-validator';
 import {
   Amount,

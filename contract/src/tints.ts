@@ -1,14 +1,14 @@
 import {
   bandEdges,
-  colourMeasuredBy,
-  colouringKindNames,
   bandsBy,
+  colouringKindNames,
+  colourMeasuredBy,
   type BandEdge,
   type BandsBy,
-  type ColourMeasuredBy,
   type Colouring,
   type ColouringKind,
-} from '@dewpot/core';
+  type ColourMeasuredBy,
+} from '@dewpot/core/tints';
 import { IsHexColor, IsIn, IsOptional, IsUUID } from 'class-validator';
 import { Amount, ListOf, Part, Share, Text, Time, Version, Whole } from './limits.js';
 import { DoseInput } from './mixes.js';

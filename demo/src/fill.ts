@@ -1,4 +1,7 @@
-import { DAY, plannedLog, calculateSheet, type Grade, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { DAY } from '@dewpot/core/units';
+import type { Grade } from '@dewpot/core/mixes';
+import { calculateSheet, plannedLog } from '@dewpot/core/pours';
 import {
   airIn,
   ArticlesService,

@@ -1,24 +1,12 @@
-import {
-  HOUR,
-  DAY,
-  moistDaysTo,
-  handbookDemouldAge,
-  hoursToReach,
-  initialSet,
-  pulledCores,
-  sealers,
-  sealingGate,
-  type Damage,
-  type Expected,
-  type PieceKind,
-  type PieceUse,
-  type Life,
-  type SealerKind,
-  type Spot,
-  type TemperatureReading,
-  type Weighing,
-  defined,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { DAY, HOUR } from '@dewpot/core/units';
+import type { PieceKind } from '@dewpot/core/moulds';
+import { initialSet, moistDaysTo } from '@dewpot/core/binders';
+import { sealers, type SealerKind } from '@dewpot/core/materials';
+import { handbookDemouldAge, hoursToReach, type TemperatureReading } from '@dewpot/core/curing';
+import type { Expected } from '@dewpot/core/pours';
+import type { PieceUse, Weighing } from '@dewpot/core/sealing';
+import { pulledCores, sealingGate, type Damage, type Life, type Spot } from '@dewpot/core/casts';
 import type { CastEventTold, CastView, Without } from '@dewpot/contract';
 import { airIn } from '@dewpot/server';
 import { v7 as uuid } from 'uuid';

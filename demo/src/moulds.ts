@@ -1,13 +1,12 @@
 import type {
+  MouldFlexibility,
   MouldMaterial,
   MouldShape,
-  MouldFlexibility,
   PieceKind,
   PlacedSolid,
-  PlanPoint,
-  Solid,
   TubSolid,
-} from '@dewpot/core';
+} from '@dewpot/core/moulds';
+import type { PlanPoint, Solid } from '@dewpot/core/solids';
 
 /** A mould of the demo workshop: sizes in mm, how many copies there are of it. */
 export interface DemoMould {

@@ -8,7 +8,7 @@ import {
   type createServer,
 } from '@dewpot/server';
 import { v7 as uuid } from 'uuid';
-import { HOUR, DAY } from '@dewpot/core';
+import { DAY, HOUR } from '@dewpot/core/units';
 
 /** The season, and a little before it. */
 const SEASON = 175 * DAY;

@@ -1,4 +1,4 @@
-import type { ColouringKind } from '@dewpot/core';
+import type { ColouringKind } from '@dewpot/core/tints';
 
 /** A tint or chip of the demo workshop: materials by their handbook keys, shares of the binder. */
 export interface DemoTint {

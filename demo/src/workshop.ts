@@ -1,4 +1,5 @@
-import type { Exposure, Grade, PartsBy, BinderClass } from '@dewpot/core';
+import type { BinderClass } from '@dewpot/core/binders';
+import type { Exposure, Grade, PartsBy } from '@dewpot/core/mixes';
 
 /** A mix of the demo workshop: materials by their handbook keys. */
 export interface DemoMix {

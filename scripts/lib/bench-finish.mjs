@@ -11,8 +11,8 @@ const PIECES = 500;
 
 /** Drying judged from weighings, and a simulation as a slider moves. @param {Note} note */
 export async function finishing(note) {
-  const { judgeDryDown, lessons, calculateDryDown, simulationPieces, simulate } =
-    await import('../../core/dist/index.js');
+  const { judgeDryDown, calculateDryDown } = await import('@dewpot/core/sealing');
+  const { lessons, simulationPieces, simulate } = await import('@dewpot/core/simulation');
   const prior = { dry: 3900, loss: 260 };
   const weighings = Array.from({ length: 12 }, (_, day) => ({
     hour: 168 + 24 * day,

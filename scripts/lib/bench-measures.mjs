@@ -3,7 +3,9 @@ import { times } from './bench-mixes.mjs';
 
 /** The fewest scoopings of a mix of eight lines by six scoops, over sizes of the batch. @param {import('./bench-mixes.mjs').Note} note */
 export async function measures(note) {
-  const { handbookMaterial, massesPerPart, measureBatch, scaleMasses } = await import('../../core/dist/index.js');
+  const { handbookMaterial } = await import('@dewpot/core/materials');
+  const { massesPerPart, scaleMasses } = await import('@dewpot/core/mixes');
+  const { measureBatch } = await import('@dewpot/core/measuring');
   const keys = ['grey-cement', 'lime', 'fine-sand', 'sharp-sand', 'pea-gravel', 'perlite', 'vermiculite', 'peat'];
   const lines = keys.map((key, i) => {
     const { key: id, ...rest } = handbookMaterial(key);

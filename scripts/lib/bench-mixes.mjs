@@ -19,7 +19,8 @@ export function times(work) {
 
 /** A held property solved in a mix of twenty lines. @param {Note} note */
 export async function mixSolving(note) {
-  const { changeHolding, handbookMaterials, calculateMix } = await import('../../core/dist/index.js');
+  const { changeHolding, calculateMix } = await import('@dewpot/core/mixes');
+  const { handbookMaterials } = await import('@dewpot/core/materials');
   const usable = handbookMaterials.filter(({ kind }) => !['additive', 'pre-blend', 'sealer'].includes(kind));
   const lines = Array.from({ length: LINES }, (_, i) => {
     const { key, ...rest } = /** @type {(typeof usable)[number]} */ (usable[i % usable.length]);
@@ -39,7 +40,7 @@ const pigments = ['#7a2418', '#b07a1e', '#3d5e35', '#1d1d1f', '#2f4a78', '#f4f3e
 
 /** Doses for a wanted colour, looked for over eight pigments. @param {Note} note */
 export async function tintSearch(note) {
-  const { searchTints, spectrumOf } = await import('../../core/dist/index.js');
+  const { searchTints, spectrumOf } = await import('@dewpot/core/tints');
   const shelf = pigments.map((colour) => ({
     id: colour,
     colourant: { spectrum: spectrumOf(colour), strength: 40, levelling: 4 },

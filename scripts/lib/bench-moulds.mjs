@@ -56,7 +56,8 @@ function indexed(triangles) {
 
 /** Volume of a mesh of a million triangles beside two general libraries, each with the mesh in its own form. @param {Note} note */
 export async function meshVolumes(note) {
-  const { measureMesh, meshVolume, readMesh, writeStl } = await import('../../core/dist/index.js');
+  const { measureMesh, meshVolume, readMesh } = await import('@dewpot/core/meshes');
+  const { writeStl } = await import('@dewpot/core/exports');
   const triangles = ball();
   const file = new Uint8Array(writeStl(triangles, 'ball'));
   const whole = middle(() => measureMesh(triangles));
@@ -93,7 +94,7 @@ export async function meshVolumes(note) {
 
 /** A mesh of a million triangles through the screen: until it is read, and the longest task of the page's own thread. @param {import('@playwright/test').BrowserContext} context @param {Note} note */
 export async function meshInBrowser(context, note) {
-  const { writeStl } = await import('../../core/dist/index.js');
+  const { writeStl } = await import('@dewpot/core/exports');
   const folder = mkdtempSync(join(tmpdir(), 'dewpot-mesh-'));
   const path = join(folder, 'ball.stl');
   writeFileSync(path, Buffer.from(writeStl(ball(), 'ball')));

@@ -24,10 +24,12 @@ export const nestedPot = (wider = 0, higher = 0) => ({
 
 /** A pour of thirty unlike pots in six mixes: its sheets with their buckets, then its hour, then its hour again when a step runs over. @param {Note} note */
 export async function replanning(note) {
-  const { handbookMaterial, calculateSheet, stepsOf, timelineOf } = await import('../../core/dist/index.js');
+  const { handbookMaterial } = await import('@dewpot/core/materials');
+  const { calculateSheet } = await import('@dewpot/core/pours');
+  const { stepsOf, timelineOf } = await import('@dewpot/core/bench');
   const material = (/** @type {string} */ key) => ({ ...handbookMaterial(key), id: key });
   const planOf = (/** @type {number} */ n) =>
-    /** @type {import('@dewpot/core').PourPlan} */ ({
+    /** @type {import('@dewpot/core/pours').PourPlan} */ ({
       items: Array.from({ length: 5 }, (_, i) => ({
         mouldId: `${n}.${i}`,
         name: `Pot ${n}.${i}`,

@@ -2,7 +2,9 @@ import sharp from 'sharp';
 import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { MINUTE, HOUR, DAY, ageBetween, ageCourse, type Due } from '@dewpot/core';
+import { DAY, HOUR, MINUTE } from '@dewpot/core/units';
+import { ageBetween, ageCourse } from '@dewpot/core/curing';
+import type { Due } from '@dewpot/core/casts';
 import type { CastDetail, CastView, PlaceView } from '@dewpot/contract';
 import { ambientExamples, curingExamples } from '../src/script-api/curing-examples.js';
 import {

@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { DAY } from '@dewpot/core';
+import { DAY } from '@dewpot/core/units';
 import { castOf, dryingPots, span } from './drying-pots.js';
 import { newWorkshop, startServer, type Agent, type Harness } from './harness.js';
 

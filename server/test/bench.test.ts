@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { benchOf, type RunEvent, stableReading } from '@dewpot/core';
+import { stableReading, type RunEvent } from '@dewpot/core/bench';
+import { benchOf } from '@dewpot/core/planning';
 import type { PourView, RunView, ScaleReading } from '@dewpot/contract';
 import { EMPTY_SCALE, scaleAfter, scalePosted, scaleReading } from '../src/devices/bench-scale.js';
 import { createServer } from '../src/index.js';

@@ -3,7 +3,7 @@ import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { CastView } from '@dewpot/contract';
-import { HOUR } from '@dewpot/core';
+import { HOUR } from '@dewpot/core/units';
 import { newWorkshop, pouredPots, startServer, type Agent, type Harness } from './harness.js';
 
 const now = Date.now();

@@ -1,4 +1,5 @@
-import { HOUR, cleanSeries } from '@dewpot/core';
+import { HOUR } from '@dewpot/core/units';
+import { cleanSeries } from '@dewpot/core/ambient';
 import { describe, expect, it } from 'vitest';
 import { changedFields } from '../src/db/save-edited.js';
 import { forecast, loggerMemory, weatherAt } from '../src/devices/index.js';

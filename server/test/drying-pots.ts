@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid';
-import { DAY } from '@dewpot/core';
+import { DAY } from '@dewpot/core/units';
 import { pouredPots, type Agent } from './harness.js';
 
 type Sent = Record<string, unknown> & { readonly type: string; readonly day?: number };

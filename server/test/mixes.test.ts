@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { HOUR } from '@dewpot/core';
+import { HOUR } from '@dewpot/core/units';
 import { newWorkshop, pouredPots, startServer, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;

@@ -2,7 +2,7 @@ import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
 import { beforeAll, expect, it } from 'vitest';
 import type { DemouldView } from '@dewpot/contract';
-import { HOUR } from '@dewpot/core';
+import { HOUR } from '@dewpot/core/units';
 import { sealingExamples } from '../src/script-api/sealing-examples.js';
 import { potInput, pouredPots, type Agent } from './harness.js';
 import { both, ROUNDS, rounds, sound, rivals } from './racing.js';

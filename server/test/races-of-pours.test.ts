@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { CastView, PourView } from '@dewpot/contract';
-import { HOUR } from '@dewpot/core';
+import { HOUR } from '@dewpot/core/units';
 import { pouredPots, type Agent } from './harness.js';
 import { both, kept, ROUNDS, rounds, sound, rivals } from './racing.js';
 

@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
-import { HOUR, DAY } from '@dewpot/core';
+import { DAY, HOUR } from '@dewpot/core/units';
 import { sealingExamples } from '../src/script-api/sealing-examples.js';
 import { castOf, dryingPots, span } from './drying-pots.js';
 import { answersItsExamples, newWorkshop, startServer, type Agent, type Harness } from './harness.js';

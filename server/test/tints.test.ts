@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { DAY, colourDifference } from '@dewpot/core';
+import { DAY } from '@dewpot/core/units';
+import { colourDifference } from '@dewpot/core/tints';
 import { newWorkshop, potInput, startServer, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;

@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { HOUR, DAY } from '@dewpot/core';
+import { DAY, HOUR } from '@dewpot/core/units';
 import { mixInput, newWorkshop, potInput, pouredPots, startServer, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;

@@ -1,4 +1,4 @@
-import { defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
 import './styles.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';

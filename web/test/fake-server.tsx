@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import { finderOf, handbookMaterials, knownColours } from '@dewpot/core';
+import { finderOf, handbookMaterials } from '@dewpot/core/materials';
+import { knownColours } from '@dewpot/core/tints';
 import type {
   AirView,
   MaterialView,

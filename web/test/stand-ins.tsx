@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
-import { type DrySummary, duesOf, handbookDemouldAge, learnDemouldAge, calculateDryDown, type Life } from '@dewpot/core';
+import { handbookDemouldAge, learnDemouldAge } from '@dewpot/core/curing';
+import { calculateDryDown } from '@dewpot/core/sealing';
+import { duesOf, type DrySummary, type Life } from '@dewpot/core/casts';
 import type { CastDetail, CastView, SessionView } from '@dewpot/contract';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';

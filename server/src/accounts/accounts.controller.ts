@@ -1,4 +1,4 @@
-import { defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
 import { timingSafeEqual } from 'node:crypto';
 import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Put, Req, Res } from '@nestjs/common';
 import { Throttle } from '@nestjs/throttler';

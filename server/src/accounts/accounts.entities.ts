@@ -1,4 +1,6 @@
-import type { DryingSchool, MoistCuring, UnitSystem, Waking } from '@dewpot/core';
+import type { UnitSystem } from '@dewpot/core/units';
+import type { MoistCuring, Waking } from '@dewpot/core/curing';
+import type { DryingSchool } from '@dewpot/core/sealing';
 import type { SessionKind } from '@dewpot/contract';
 import { Column, CreateDateColumn, Entity, Index, PrimaryColumn, VersionColumn } from 'typeorm';
 import { PartOf, WorkshopRow } from '../db/row.js';

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { OwnSessionView, SessionKind } from '@dewpot/contract';
 import { DataSource, Not } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { DAY } from '@dewpot/core';
+import { DAY } from '@dewpot/core/units';
 import { PersonEntity, SessionEntity } from './accounts.entities.js';
 import { PgNotifications } from '../db/pg-notifications.js';
 import { WorkshopContext } from '../db/workshop-context.js';

@@ -1,4 +1,4 @@
-import type { AirReading, AirSource, MonthAir, PlaceKind } from '@dewpot/core';
+import type { AirReading, AirSource, MonthAir, PlaceKind } from '@dewpot/core/ambient';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 import { EditedRow, milliseconds, PartOf, WorkshopRow } from '../db/row.js';
 import { stored } from '../db/stored.js';

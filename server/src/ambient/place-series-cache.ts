@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { HOUR, DAY, thinned, type AirReading } from '@dewpot/core';
+import { DAY, HOUR } from '@dewpot/core/units';
+import { thinned, type AirReading } from '@dewpot/core/ambient';
 import { GUESSED_AIR, type AirView, type PlaceAir, type PlaceView } from '@dewpot/contract';
 import { PlaceEntity } from './ambient.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';

@@ -1,22 +1,20 @@
+import { defined } from '@dewpot/core/math';
+import { DAY, HOUR } from '@dewpot/core/units';
+import type { BinderClass } from '@dewpot/core/binders';
 import {
-  HOUR,
-  DAY,
-  ageCourse,
+  cleanSeries,
   follow,
   followed,
   handbookFollowing,
-  cleanSeries,
   repeatDays,
   seasonAt,
-  type AgeCourse,
   type AirReading,
   type Bridge,
   type Following,
   type MonthAir,
   type PlaceKind,
-  type BinderClass,
-  defined,
-} from '@dewpot/core';
+} from '@dewpot/core/ambient';
+import { ageCourse, type AgeCourse } from '@dewpot/core/curing';
 import { GUESSED_AIR, type AirBasis, type PlaceInput, type WholeAirReading } from '@dewpot/contract';
 import { forecast, timesAhead, weatherAt, weatherBetween } from '../devices/index.js';
 

@@ -8,7 +8,7 @@ import {
   type PlaceView,
   type ReadingsTaken,
 } from '@dewpot/contract';
-import { DAY } from '@dewpot/core';
+import { DAY } from '@dewpot/core/units';
 import { Key } from '../http/key-param.js';
 import { CurrentUser } from '../http/request.js';
 import { Stream, Streams } from '../http/streams.js';

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { HOUR, type AirReading } from '@dewpot/core';
+import { HOUR } from '@dewpot/core/units';
+import type { AirReading } from '@dewpot/core/ambient';
 import type { PlaceAir, PlaceInput, PlaceView, ReadingsTaken } from '@dewpot/contract';
 import { saveEdited } from '../db/save-edited.js';
 import { WorkshopContext } from '../db/workshop-context.js';

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { sift, type AirReading, type SetAside } from '@dewpot/core';
+import { sift, type AirReading, type SetAside } from '@dewpot/core/ambient';
 import type { ReadingsTaken } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { AirAsideEntity, PlaceEntity } from './ambient.entities.js';

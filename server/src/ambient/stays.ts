@@ -1,4 +1,4 @@
-import type { Life } from '@dewpot/core';
+import type { Life } from '@dewpot/core/casts';
 import type { CastEntity } from '../casts/casts.entities.js';
 import type { PlaceEntity } from './ambient.entities.js';
 

@@ -1,18 +1,14 @@
 import { Injectable } from '@nestjs/common';
+import { defined } from '@dewpot/core/math';
+import { strengthShare, type BinderClass } from '@dewpot/core/binders';
 import {
-  type CastSnapshot,
+  calculateArticle,
   expectedTogether,
   joinedFaces,
   joinRemarks,
-  lifeOf,
-  massKnown,
-  calculateArticle,
-  strengthShare,
   type ArticleFigures,
-  type CastEvent,
-  type BinderClass,
-  defined,
-} from '@dewpot/core';
+} from '@dewpot/core/assembly';
+import { lifeOf, massKnown, type CastEvent, type CastSnapshot } from '@dewpot/core/casts';
 import type { ArticleInput, CastDetail } from '@dewpot/contract';
 import { In } from 'typeorm';
 import { v7 as uuid } from 'uuid';

@@ -1,4 +1,6 @@
-import type { FieldIssue, Material, PourPart, PourSources } from '@dewpot/core';
+import type { FieldIssue } from '@dewpot/core/units';
+import type { Material } from '@dewpot/core/materials';
+import type { PourPart, PourSources } from '@dewpot/core/planning';
 import type { SwatchView } from '@dewpot/contract';
 
 /** What a thread answers: a value, or why it was refused. */

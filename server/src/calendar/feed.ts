@@ -1,4 +1,6 @@
-import { MINUTE, HOUR, DAY, placeNow, roundLines, type Due, type RoundLine, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { DAY, HOUR, MINUTE } from '@dewpot/core/units';
+import { placeNow, roundLines, type Due, type RoundLine } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { ICalAlarmType, ICalCalendar, ICalCalendarMethod } from 'ical-generator';
 

@@ -1,17 +1,16 @@
 import { Injectable } from '@nestjs/common';
+import { sealers, type Sealer } from '@dewpot/core/materials';
+import { likelyPiece } from '@dewpot/core/sealing';
 import {
   againstDecorating,
   appendEvent,
   lastCoat,
   lifeOf,
-  likelyPiece,
   remarksOnCoat,
-  sealers,
   wakesAt,
   type CastEvent,
   type Life,
-  type Sealer,
-} from '@dewpot/core';
+} from '@dewpot/core/casts';
 import type { CastEventTold } from '@dewpot/contract';
 import { zoneOf } from '../config.js';
 import { CastEntity, CastEventEntity } from './casts.entities.js';

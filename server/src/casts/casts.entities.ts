@@ -1,4 +1,5 @@
-import type { CastSnapshot, DrySummary, CastEvent, Expected, Life, Stage } from '@dewpot/core';
+import type { Expected } from '@dewpot/core/pours';
+import type { CastEvent, CastSnapshot, DrySummary, Life, Stage } from '@dewpot/core/casts';
 import { Column, CreateDateColumn, Entity, Index } from 'typeorm';
 import { PourEntity } from '../pours/pours.entities.js';
 import { milliseconds, PartOf, WorkshopRow } from '../db/row.js';

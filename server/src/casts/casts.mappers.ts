@@ -1,4 +1,4 @@
-import type { DrySummary } from '@dewpot/core';
+import type { DrySummary } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import type { CastEntity } from './casts.entities.js';
 

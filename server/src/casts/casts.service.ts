@@ -1,5 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import { type CastSnapshot, DAY, lifeOf, type CastEvent, type Expected } from '@dewpot/core';
+import { DAY } from '@dewpot/core/units';
+import type { Expected } from '@dewpot/core/pours';
+import { lifeOf, type CastEvent, type CastSnapshot } from '@dewpot/core/casts';
 import type { CastDetail, CastEventTold, CastPictureView, CastView } from '@dewpot/contract';
 import { In, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';

@@ -1,36 +1,35 @@
 import { Injectable } from '@nestjs/common';
+import { defined } from '@dewpot/core/math';
+import { DAY, HOUR } from '@dewpot/core/units';
+import { initialSetAt20 } from '@dewpot/core/binders';
+import { thinned } from '@dewpot/core/ambient';
 import {
-  HOUR,
-  DAY,
   ageAlong,
   ageOfShare,
-  airAtTime,
   bearings,
-  coatsToCome,
   coverOf,
-  duesOf,
   evaporationUnder,
   hourOfAgeAlong,
-  initialSetAt20,
-  lastCoat,
   mistingPlan,
   overFace,
-  pulledCores,
-  surroundingsOf,
-  thinned,
   usualMoistCuring,
-  usualDrying,
   usualWaking,
-  type CoatAirAt,
   type MoistCuring,
-  type DryingSchool,
-  type Due,
-  type Life,
   type StayCourse,
   type Waking,
+} from '@dewpot/core/curing';
+import { usualDrying, type CoatAirAt, type DryingSchool } from '@dewpot/core/sealing';
+import {
+  airAtTime,
+  coatsToCome,
+  duesOf,
+  lastCoat,
+  pulledCores,
+  surroundingsOf,
+  type Due,
+  type Life,
   type Wetting,
-  defined,
-} from '@dewpot/core';
+} from '@dewpot/core/casts';
 import type { CastAir } from '@dewpot/contract';
 import { PlaceSeriesCache, type PlaceSeries, staysOf } from '../ambient/index.js';
 import { CastEntity } from './casts.entities.js';

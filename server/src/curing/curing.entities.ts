@@ -1,4 +1,4 @@
-import type { DemouldCare, DemouldSeen } from '@dewpot/core';
+import type { DemouldCare, DemouldSeen } from '@dewpot/core/curing';
 import { Column, Entity, Index } from 'typeorm';
 import { WorkshopRow } from '../db/row.js';
 import { stored } from '../db/stored.js';

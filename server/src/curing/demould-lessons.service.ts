@@ -1,13 +1,12 @@
 import { Injectable } from '@nestjs/common';
 import {
-  type CastSnapshot,
-  type DemouldSeen,
   handbookDemouldAge,
   learnDemouldAge,
-  demouldCame,
   usualCare,
+  type DemouldSeen,
   type LearnedDemouldAge,
-} from '@dewpot/core';
+} from '@dewpot/core/curing';
+import { demouldCame, type CastSnapshot } from '@dewpot/core/casts';
 import type { DemouldView, DemouldWaysInput } from '@dewpot/contract';
 import { In } from 'typeorm';
 import { v7 as uuid } from 'uuid';

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { InputError } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
 import type { ScaleEventInput, ScaleReading, ScaleReadingInput, ScaleState, ScaleView } from '@dewpot/contract';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { EMPTY_SCALE, scaleAfter, scalePosted, scaleReading, scaleView } from './bench-scale.js';

@@ -1,15 +1,15 @@
+import { defined } from '@dewpot/core/math';
 import {
+  colourantOf,
   colourDifference,
   hexOf,
   knownBase,
   lookOf,
-  tintedBase,
-  colourantOf,
   spectrumOf,
+  tintedBase,
   type Spectrum,
   type Tint,
-  defined,
-} from '@dewpot/core';
+} from '@dewpot/core/tints';
 import type { ChipReading } from '@dewpot/contract';
 import { dice } from './dice.js';
 

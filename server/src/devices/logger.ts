@@ -1,4 +1,5 @@
-import { type AirReading, type PlaceKind, MINUTE, HOUR, DAY } from '@dewpot/core';
+import { DAY, HOUR, MINUTE } from '@dewpot/core/units';
+import type { AirReading, PlaceKind } from '@dewpot/core/ambient';
 import { dice } from './dice.js';
 import { airIn, drift, weatherAt } from './weather.js';
 

@@ -1,4 +1,5 @@
-import { HOUR, DAY, handbookFollowing, followed, type PlaceKind } from '@dewpot/core';
+import { DAY, HOUR } from '@dewpot/core/units';
+import { followed, handbookFollowing, type PlaceKind } from '@dewpot/core/ambient';
 import type { WholeAirReading } from '@dewpot/contract';
 import { dice } from './dice.js';
 

@@ -1,4 +1,4 @@
-import { defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
 import express, { type NextFunction, type Response } from 'express';
 import type { AppRequest } from './request.js';
 

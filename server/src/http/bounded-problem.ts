@@ -1,4 +1,4 @@
-import type { FieldIssue } from '@dewpot/core';
+import type { FieldIssue } from '@dewpot/core/units';
 
 /** So many errors are told, and so much of each value: an answer is never larger than what was asked. */
 const MOST_ERRORS = 20;

@@ -1,4 +1,4 @@
-import type { FieldIssue, InputError } from '@dewpot/core';
+import type { FieldIssue, InputError } from '@dewpot/core/units';
 
 interface More {
   readonly detail?: string;

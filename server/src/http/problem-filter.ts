@@ -1,5 +1,6 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
-import { InputError, type FieldIssue, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError, type FieldIssue } from '@dewpot/core/units';
 import type { Problem } from '@dewpot/contract';
 import type { Response } from 'express';
 import { QueryFailedError } from 'typeorm';

@@ -1,6 +1,6 @@
 import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
 import { classFor } from '@dewpot/contract';
-import type { FieldIssue } from '@dewpot/core';
+import type { FieldIssue } from '@dewpot/core/units';
 import { ProblemError } from './problem-error.js';
 
 const remedies: Record<string, string> = {

@@ -1,4 +1,4 @@
-import { handbookMaterials } from '@dewpot/core';
+import { handbookMaterials } from '@dewpot/core/materials';
 import { v7 as uuid } from 'uuid';
 import { MaterialEntity } from './materials.entities.js';
 import type { WorkshopContext } from '../db/workshop-context.js';

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { takeFromLots, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { takeFromLots } from '@dewpot/core/materials';
 import { In } from 'typeorm';
 import { LotEntity } from './materials.entities.js';
 import type { Taken } from '../pours/pours.entities.js';

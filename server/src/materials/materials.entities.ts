@@ -1,4 +1,4 @@
-import type { Material } from '@dewpot/core';
+import type { Material } from '@dewpot/core/materials';
 import { Column, Entity, Index } from 'typeorm';
 import { EditedRow, milliseconds, PartOf } from '../db/row.js';
 import { stored } from '../db/stored.js';

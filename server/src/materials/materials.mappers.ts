@@ -1,4 +1,4 @@
-import type { Lot, Material } from '@dewpot/core';
+import type { Lot, Material } from '@dewpot/core/materials';
 import type { LotView, MaterialView, ScoopView } from '@dewpot/contract';
 import type { LotEntity, MaterialEntity, ScoopEntity } from './materials.entities.js';
 

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { checkMaterial, InputError, type Material } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
+import { checkMaterial, type Material } from '@dewpot/core/materials';
 import type {
   LotInput,
   LotView,

@@ -1,13 +1,8 @@
 import { Injectable } from '@nestjs/common';
-import {
-  checkMaterial,
-  checkMix,
-  differencesOf,
-  InputError,
-  type FieldIssue,
-  type Material,
-  defined,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError, type FieldIssue } from '@dewpot/core/units';
+import { checkMaterial, type Material } from '@dewpot/core/materials';
+import { checkMix, differencesOf } from '@dewpot/core/mixes';
 import type {
   ImportedThing,
   ImportView,

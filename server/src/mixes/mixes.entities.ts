@@ -1,4 +1,5 @@
-import type { KeptMix, TrialTile } from '@dewpot/core';
+import type { KeptMix } from '@dewpot/core/mixes';
+import type { TrialTile } from '@dewpot/core/sealing';
 import { Column, Entity, Index } from 'typeorm';
 import { EditedRow, PartOf, RevisionRow, WorkshopRow } from '../db/row.js';
 import { stored } from '../db/stored.js';

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { checkMix, type Mix, mixOf } from '@dewpot/core';
+import { checkMix, mixOf, type Mix } from '@dewpot/core/mixes';
 import type { MixBody, MixRevisionView, MixInput, MixView } from '@dewpot/contract';
 import { revisionsOf, keepRevision, versionKey, versionsFound } from '../db/revisions.js';
 import { mixView } from './mixes.mappers.js';

@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseEnumPipe, ParseUUIDPipe, Put } from '@nestjs/common';
-import { type FindingKey, findingKeys, type LastingAside } from '@dewpot/core';
+import { findingKeys, type FindingKey } from '@dewpot/core/units';
+import type { LastingAside } from '@dewpot/core/planning';
 import { AsideReason } from '@dewpot/contract';
 import { FindingsAsideService } from './findings-aside.service.js';
 

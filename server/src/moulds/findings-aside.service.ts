@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import type { FindingKey, LastingAside } from '@dewpot/core';
+import type { FindingKey } from '@dewpot/core/units';
+import type { LastingAside } from '@dewpot/core/planning';
 import { v7 as uuid } from 'uuid';
 import { FindingAsideEntity, MouldEntity } from './moulds.entities.js';
 import { MixEntity } from '../mixes/mixes.entities.js';

@@ -1,12 +1,6 @@
-import type {
-  FindingKey,
-  MouldFlexibility,
-  MouldMaterial,
-  MouldShape,
-  PieceKind,
-  ReleaseName,
-  Solid,
-} from '@dewpot/core';
+import type { FindingKey } from '@dewpot/core/units';
+import type { MouldFlexibility, MouldMaterial, MouldShape, PieceKind, ReleaseName } from '@dewpot/core/moulds';
+import type { Solid } from '@dewpot/core/solids';
 import type { CopyCondition } from '@dewpot/contract';
 import { Column, Entity, Index } from 'typeorm';
 import { MixEntity } from '../mixes/mixes.entities.js';

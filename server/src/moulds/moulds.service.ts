@@ -1,4 +1,4 @@
-import { defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
 import { Injectable } from '@nestjs/common';
 import { checkedShape, type MouldInput, type MouldView } from '@dewpot/contract';
 import { In } from 'typeorm';

@@ -1,5 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import { checkSolid, InputError, isTubSolid } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
+import { isTubSolid } from '@dewpot/core/moulds';
+import { checkSolid } from '@dewpot/core/solids';
 import { solidOf, type TubInput, type TubView } from '@dewpot/contract';
 import { tubView } from './moulds.mappers.js';
 import { TubEntity } from './moulds.entities.js';

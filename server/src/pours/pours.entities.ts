@@ -1,4 +1,7 @@
-import type { PourPart, RunEvent, RunLesson, PieceUse, PourChoices, PutAside } from '@dewpot/core';
+import type { RunEvent } from '@dewpot/core/bench';
+import type { PutAside } from '@dewpot/core/judging';
+import type { PourChoices, PourPart, RunLesson } from '@dewpot/core/planning';
+import type { PieceUse } from '@dewpot/core/sealing';
 import type { PourStatus } from '@dewpot/contract';
 import { Column, CreateDateColumn, Entity, Index } from 'typeorm';
 import { EditedRow, milliseconds, PartOf, WorkshopRow } from '../db/row.js';

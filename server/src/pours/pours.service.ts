@@ -1,15 +1,8 @@
 import { Injectable } from '@nestjs/common';
-import {
-  castCode,
-  type castsOf,
-  dryUsed,
-  mainColour,
-  type PourLog,
-  type PourPart,
-  type RunLesson,
-  faceColouringOf,
-  defined,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import type { castsOf, PourPart, RunLesson } from '@dewpot/core/planning';
+import { dryUsed, faceColouringOf, mainColour, type PourLog } from '@dewpot/core/pours';
+import { castCode } from '@dewpot/core/casts';
 import type { PourFinish, PourInput, PourView } from '@dewpot/contract';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import type { PlanData } from '../calculation/crossing.js';

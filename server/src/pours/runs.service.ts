@@ -1,5 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import { InputError, type RunEvent, type RunLesson } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
+import type { RunEvent } from '@dewpot/core/bench';
+import type { RunLesson } from '@dewpot/core/planning';
 import type { PourView, RunEventTold, RunView } from '@dewpot/contract';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import { PourEntity, RunEventEntity } from './pours.entities.js';

@@ -1,15 +1,15 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import {
+  cleanSeries,
   follow,
   followed,
-  cleanSeries,
   readAirCsv,
   sift,
+  type CleanedSeries,
   type CsvRead,
   type Following,
-  type CleanedSeries,
   type Sifted,
-} from '@dewpot/core';
+} from '@dewpot/core/ambient';
 import { AirFileQuestion, AirSeriesQuestion, FollowQuestion, type WholeAirReading } from '@dewpot/contract';
 import { Calculated } from '../calculation/calculated.js';
 import { apiExample } from './api-example.js';

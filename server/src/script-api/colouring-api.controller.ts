@@ -1,4 +1,6 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
+import { initialSet, initialSetAt20 } from '@dewpot/core/binders';
+import { stockFor } from '@dewpot/core/mixes';
 import {
   baseOf,
   chipGrams,
@@ -6,16 +8,11 @@ import {
   fromBottle,
   gritsFor,
   hexOf,
-  initialSet,
-  initialSetAt20,
-  layersOf,
-  layerWait,
   marble,
   matchWarnings,
   sandingDepth,
-  stockFor,
-  type PourTint,
-} from '@dewpot/core';
+} from '@dewpot/core/tints';
+import { layersOf, layerWait, type PourTint } from '@dewpot/core/pours';
 import {
   BaseQuestion,
   BottleQuestion,

@@ -1,4 +1,4 @@
-import { DAY } from '@dewpot/core';
+import { DAY } from '@dewpot/core/units';
 const JUNE = 1_781_740_800_000;
 
 /** An example of each question about the first days, shown in the API's document and answered by its tests. */

@@ -1,8 +1,17 @@
 import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
 import {
+  bulkByWeighing,
+  handbookMaterials,
+  shoppingList,
+  shortagesOf,
+  type HandbookMaterial,
+  type Lot,
+} from '@dewpot/core/materials';
+import { measuringChoices, proposeWay } from '@dewpot/core/measuring';
+import {
   batchCost,
   broughtWater,
-  bulkByWeighing,
+  calculateMix,
   changeHolding,
   compareMixes,
   consistency,
@@ -10,18 +19,13 @@ import {
   demandRatio,
   drySolids,
   gradeOfSpread,
-  handbookMaterials,
   largestFromStore,
   lighten,
   massesPerPart,
-  measuringChoices,
-  proposeWay,
-  scaleMasses,
   methodOf,
   moistureByDrying,
-  calculateMix,
-  shoppingList,
-  shortagesOf,
+  potLifeAndSet,
+  scaleMasses,
   shrunkenMean,
   sizeToBucket,
   sizeToMass,
@@ -30,17 +34,14 @@ import {
   toldBy,
   tooWet,
   waterCut,
-  waterPlan,
   weighDose,
-  potLifeAndSet,
   type BatchMasses,
-  type HandbookMaterial,
-  type Lot,
   type Mix,
   type MixFigures,
-  type Starter,
   type PotLifeAndSet,
-} from '@dewpot/core';
+  type Starter,
+} from '@dewpot/core/mixes';
+import { waterPlan } from '@dewpot/core/pours';
 import {
   BulkQuestion,
   CompareQuestion,

@@ -4,6 +4,8 @@ import {
   ballastByLift,
   bedSand,
   boxFootprint,
+  calculateMould,
+  calculateShells,
   checkGrain,
   faces,
   fillCurve,
@@ -15,16 +17,14 @@ import {
   meshForSlab,
   meshForWall,
   narrowestGap,
-  calculateMould,
-  calculateShells,
   releases,
   releasesFor,
   thinnestWall,
   undercut,
   volumeByMass,
-  volumeFigure,
   volumeTo,
-} from '@dewpot/core';
+} from '@dewpot/core/moulds';
+import { volumeFigure } from '@dewpot/core/solids';
 import {
   BallastQuestion,
   CavityQuestion,

@@ -1,36 +1,36 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
+import { defined } from '@dewpot/core/math';
+import { layInset } from '@dewpot/core/moulds';
+import { BUCKET_SHARE } from '@dewpot/core/mixes';
 import {
-  BUCKET_SHARE,
   bucketNow,
-  catchMoulds,
   checkRunEvent,
   coreHolds,
+  partNow,
+  runOf,
+  stepsOf,
+  timelineOf,
+  type CoreHold,
+  type Timeline,
+} from '@dewpot/core/bench';
+import { judgePour, type JudgeContext, type Judgement } from '@dewpot/core/judging';
+import {
+  calculateSheet,
+  catchMoulds,
   cutList,
   feetFor,
   filledInTime,
   freeMoulds,
   heldSpots,
-  layInset,
   mouldsPerBatch,
-  partNow,
-  judgePour,
   placingsOf,
-  calculateSheet,
-  runOf,
   splitIntoBatches,
-  stepsOf,
-  timelineOf,
   type BatchSplit,
-  type CoreHold,
-  type JudgeContext,
-  type Judgement,
   type Placing,
   type PourItem,
   type PourPlan,
   type Sheet,
-  type Timeline,
-  defined,
-} from '@dewpot/core';
+} from '@dewpot/core/pours';
 import {
   BatchesQuestion,
   CutQuestion,

@@ -1,16 +1,13 @@
+import { InputError } from '@dewpot/core/units';
+import { checkMaterial, handbookMaterials, type Material, type Scoop } from '@dewpot/core/materials';
 import {
-  checkMaterial,
   checkMix,
-  handbookMaterials,
-  InputError,
   massesPerPart,
   sizeToVolume,
   type BatchMasses,
-  type Material,
   type Mix,
   type MixConditions,
-  type Scoop,
-} from '@dewpot/core';
+} from '@dewpot/core/mixes';
 import type { BatchQuestion, MixQuestion, QuestionMaterial } from '@dewpot/contract';
 
 const WEEK = 7;

@@ -1,55 +1,48 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
+import { computed, figure, line, type Figure } from '@dewpot/core/units';
+import { calculateMould } from '@dewpot/core/moulds';
+import { sealerOf, sealers } from '@dewpot/core/materials';
 import {
-  againstBond,
   againstDecoration,
   againstSealer,
-  bondsFor,
+  calculateDryDown,
   calendarDays,
-  careNote,
   checksFor,
   coatRemarks,
-  computed,
   dryingPace,
   dryingPaces,
-  facesToSeal,
-  figure,
-  filledMass,
-  joinRemarks,
   learnedEase,
   likelyPiece,
-  line,
   meanPace,
-  plantedMass,
   readFilmTest,
   readTile,
-  calculateArticle,
-  calculateDryDown,
-  calculateMould,
   recoatWindow,
-  simulate,
   resealMonths,
   sampleSize,
   sealAdvice,
-  sealers,
-  sealerOf,
   sealerVolume,
   shareTogether,
   underForecast,
-  type ArticleFigures,
-  type Bond,
-  type CareNote,
   type CoatRemark,
   type DryDown,
-  type Figure,
-  type JoinRemark,
   type LearnedEase,
   type LikelyPiece,
-  type Outcome,
   type RecoatWindow,
-  type SimulatedHour,
   type SealAdvice,
   type SealCheck,
-} from '@dewpot/core';
+} from '@dewpot/core/sealing';
+import { simulate, type Outcome, type SimulatedHour } from '@dewpot/core/simulation';
+import {
+  againstBond,
+  bondsFor,
+  calculateArticle,
+  joinRemarks,
+  type ArticleFigures,
+  type Bond,
+  type JoinRemark,
+} from '@dewpot/core/assembly';
+import { careNote, filledMass, plantedMass, type CareNote } from '@dewpot/core/care';
+import { facesToSeal } from '@dewpot/core/casts';
 import {
   AfterSealQuestion,
   ArticleQuestion,

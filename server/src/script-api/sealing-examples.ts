@@ -1,4 +1,4 @@
-import { HOUR } from '@dewpot/core';
+import { HOUR } from '@dewpot/core/units';
 const JUNE = 1_781_740_800_000;
 
 const solidRound = (bottomDiameter: number, topDiameter: number, height: number) => ({

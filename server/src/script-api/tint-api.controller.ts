@@ -1,6 +1,5 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import {
-  tintedBase,
   colourDifference,
   doseLadder,
   doubtOf,
@@ -14,10 +13,11 @@ import {
   SEEN,
   spectrumOf,
   STRENGTH,
+  tintedBase,
   weighTint,
   type Colourant,
   type Look,
-} from '@dewpot/core';
+} from '@dewpot/core/tints';
 import {
   DifferenceQuestion,
   LadderQuestion,

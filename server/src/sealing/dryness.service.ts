@@ -1,35 +1,35 @@
 import { Injectable } from '@nestjs/common';
+import { DAY, HOUR } from '@dewpot/core/units';
+import { sealers, type Sealer } from '@dewpot/core/materials';
+import { thinned } from '@dewpot/core/ambient';
 import {
-  type DrySummary,
-  HOUR,
-  DAY,
+  calculateDryDown,
+  dryingPaces,
+  meanPace,
+  underForecast,
+  usualDrying,
+  type CoatAirAt,
+  type DryDown,
+  type DryingAir,
+  type DryingSchool,
+  type RateFrom,
+} from '@dewpot/core/sealing';
+import {
   calendarOpens,
   countedWeighings,
   dryDownPrior,
   drynessOf,
-  dryingPaces,
-  meanPace,
   placeNow,
-  calculateDryDown,
   samplesOf,
-  sealers,
   sealingGate,
-  thinned,
-  underForecast,
-  usualDrying,
-  type CoatAirAt,
-  type DryingAir,
-  type DryingSchool,
-  type DryDown,
   type Dryness,
+  type DrySummary,
   type Gate,
   type GateWays,
   type Life,
-  type RateFrom,
   type SampleCast,
-  type Sealer,
   type WholeAir,
-} from '@dewpot/core';
+} from '@dewpot/core/casts';
 import { PlaceSeriesCache, staysOf, type CastStanding } from '../ambient/index.js';
 import { CastEntity } from '../casts/casts.entities.js';
 import type { PlaceEntity } from '../ambient/ambient.entities.js';

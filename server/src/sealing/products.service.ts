@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { lotInUse, lotMonths, sealerOf, type Material, type Sealer } from '@dewpot/core';
+import { lotInUse, lotMonths, sealerOf, type Material, type Sealer } from '@dewpot/core/materials';
 import { LotEntity, MaterialEntity } from '../materials/materials.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';

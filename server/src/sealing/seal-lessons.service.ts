@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { type OverrideSeen, learnedEase, sealerOfCoat, type Life } from '@dewpot/core';
+import { learnedEase, type OverrideSeen } from '@dewpot/core/sealing';
+import { sealerOfCoat, type Life } from '@dewpot/core/casts';
 import type { OverridesView } from '@dewpot/contract';
 import { CastEntity } from '../casts/casts.entities.js';
 import { SealLessonEntity } from './sealing.entities.js';

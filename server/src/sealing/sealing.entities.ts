@@ -1,4 +1,4 @@
-import type { OverrideSeen } from '@dewpot/core';
+import type { OverrideSeen } from '@dewpot/core/sealing';
 import { Column, Entity } from 'typeorm';
 import { WorkshopRow } from '../db/row.js';
 import { stored } from '../db/stored.js';

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { expectedNow, type ExpectedNow } from '@dewpot/core';
+import type { ExpectedNow } from '@dewpot/core/sealing';
+import { expectedNow } from '@dewpot/core/casts';
 import { In } from 'typeorm';
 import { CastEntity } from '../casts/casts.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';

@@ -1,25 +1,10 @@
 import type { ArgumentMetadata } from '@nestjs/common';
-import {
-  averaged,
-  castsOf,
-  benchOf,
-  calculateSheet,
-  checkRunEvent,
-  finderOf,
-  knownColours,
-  lessonsOf,
-  type Material,
-  paceOf,
-  partsOf,
-  pouredOf,
-  type PourLog,
-  type PourPart,
-  type RunEvent,
-  type RunLesson,
-  runOf,
-  triesOf,
-  defined,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { finderOf, type Material } from '@dewpot/core/materials';
+import { knownColours } from '@dewpot/core/tints';
+import { checkRunEvent, paceOf, runOf, triesOf, type RunEvent } from '@dewpot/core/bench';
+import { benchOf, castsOf, partsOf, pouredOf, type PourPart, type RunLesson } from '@dewpot/core/planning';
+import { averaged, calculateSheet, lessonsOf, type PourLog } from '@dewpot/core/pours';
 import type { PourFinish, PourInput, PourView, RunEventTold } from '@dewpot/contract';
 import type { PlanData } from '../calculation/crossing.js';
 import { ProblemError } from '../http/problem-error.js';

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import type { MessagePort } from 'node:worker_threads';
-import { InputError } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
 import { ProblemError } from '../http/problem-error.js';
 import type { CrossingAnswer, Refusal } from '../calculation/crossing.js';
 import { tasks, type Tasks } from './tasks.js';

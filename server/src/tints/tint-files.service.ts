@@ -1,5 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import { InputError, type FieldIssue, type Material, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError, type FieldIssue } from '@dewpot/core/units';
+import type { Material } from '@dewpot/core/materials';
 import type {
   ImportedThing,
   ImportView,

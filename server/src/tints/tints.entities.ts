@@ -1,4 +1,4 @@
-import type { ColourMeasuredBy, KeptColour } from '@dewpot/core';
+import type { ColourMeasuredBy, KeptColour } from '@dewpot/core/tints';
 import { Column, Entity, Index } from 'typeorm';
 import { EditedRow, PartOf, RevisionRow } from '../db/row.js';
 import { stored } from '../db/stored.js';

@@ -1,5 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import { checkTint, HOUR, InputError, requireNumber, tintOf, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { HOUR, InputError, requireNumber } from '@dewpot/core/units';
+import { checkTint, tintOf } from '@dewpot/core/tints';
 import type {
   ChipReading,
   SwatchInput,

@@ -1,7 +1,7 @@
 import type { PlaceAir } from '@dewpot/contract';
 import type { EChartsCoreOption } from 'echarts/core';
 import { format } from 'date-fns';
-import { DAY } from '@dewpot/core';
+import { DAY } from '@dewpot/core/units';
 import { font, INK, inked } from '../ui/chart-style';
 import type { Units } from '../ui/units';
 

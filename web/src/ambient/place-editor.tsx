@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { airSources, type AirSource, placeKinds, type PlaceKind, type MonthAir } from '@dewpot/core';
+import { airSources, placeKinds, type AirSource, type MonthAir, type PlaceKind } from '@dewpot/core/ambient';
 import { type PlaceInput, type PlaceView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useRemovePlace, useSavePlace } from '../api/places';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { evaporation, faceAdvice, faceRisk, overFace, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { evaporation, faceAdvice, faceRisk, overFace } from '@dewpot/core/curing';
 import type { PlaceView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { placesQuery, useLivePlaces } from '../api/places';

@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import { handbookFollowing } from '@dewpot/core';
+import { handbookFollowing } from '@dewpot/core/ambient';
 import type { PlaceAir, PlaceView } from '@dewpot/contract';
 import { fakeServer, renderScreen } from '../../test/fake-server';
 import { HOUR, NOW } from '../../test/stand-ins';

@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import { InputError, readAirCsv, type CsvRead, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError } from '@dewpot/core/units';
+import { readAirCsv, type CsvRead } from '@dewpot/core/ambient';
 import type { PlaceView } from '@dewpot/contract';
 import { useSendReadings } from '../api/places';
 import { useSession } from '../api/session';

@@ -1,4 +1,4 @@
-import type { MonthAir } from '@dewpot/core';
+import type { MonthAir } from '@dewpot/core/ambient';
 import { NumberField } from '../ui/number-field';
 import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';

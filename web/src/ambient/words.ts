@@ -1,4 +1,4 @@
-import { type AirSource, type PlaceKind } from '@dewpot/core';
+import type { AirSource, PlaceKind } from '@dewpot/core/ambient';
 
 export const placeKindWords: Record<PlaceKind, string> = {
   shed: 'A shed or garage',

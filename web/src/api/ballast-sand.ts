@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { ballastSandOf, finderOf } from '@dewpot/core';
+import { finderOf } from '@dewpot/core/materials';
+import { ballastSandOf } from '@dewpot/core/planning';
 import { useQuery } from '@tanstack/react-query';
 import { useSession } from './session';
 import { storeQuery } from './materials';

@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { LastingAside } from '@dewpot/core';
+import type { LastingAside } from '@dewpot/core/planning';
 import { ask } from './client';
 import { useWrite } from './writes';
 

@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import { MOST_READINGS, type PlaceAir, type PlaceInput, type PlaceView, type ReadingsTaken } from '@dewpot/contract';
-import type { AirReading } from '@dewpot/core';
+import type { AirReading } from '@dewpot/core/ambient';
 import { ask } from './client';
 import { hear } from './stream';
 

@@ -1,4 +1,4 @@
-import { lessonsFor, type PourSources } from '@dewpot/core';
+import { lessonsFor, type PourSources } from '@dewpot/core/planning';
 import type { MixView, MouldView, PourView, SessionView } from '@dewpot/contract';
 import type { Palette } from './tints';
 

@@ -2,7 +2,7 @@ import { QueryClient, type Mutation } from '@tanstack/react-query';
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
 import type { Persister } from '@tanstack/react-query-persist-client';
 import { del, get, set } from 'idb-keyval';
-import { DAY } from '@dewpot/core';
+import { DAY } from '@dewpot/core/units';
 import { ProblemFailure, Unreachable } from './client';
 import { currentClient } from './kept-client';
 

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { runOf, type Run, type RunEventBody, type RunEvent } from '@dewpot/core';
+import { runOf, type Run, type RunEvent, type RunEventBody } from '@dewpot/core/bench';
 import type { RunView } from '@dewpot/contract';
 import { queryOptions, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { get, set } from 'idb-keyval';

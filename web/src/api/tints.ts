@@ -1,6 +1,8 @@
 import { useMemo } from 'react';
 import { queryOptions, useQuery } from '@tanstack/react-query';
-import { finderOf, type FindMaterial, type KnownColours, knownColours, type Mix, mixColour } from '@dewpot/core';
+import { finderOf, type FindMaterial } from '@dewpot/core/materials';
+import type { Mix } from '@dewpot/core/mixes';
+import { knownColours, mixColour, type KnownColours } from '@dewpot/core/tints';
 import type {
   ChipReading,
   ImportView,

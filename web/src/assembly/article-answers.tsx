@@ -1,4 +1,4 @@
-import { joinRemarks, type ArticleFigures, type Bond } from '@dewpot/core';
+import { joinRemarks, type ArticleFigures, type Bond } from '@dewpot/core/assembly';
 import { BigFigure } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import type { ArticlePartRow } from './parts-list';

@@ -1,4 +1,4 @@
-import { bonds } from '@dewpot/core';
+import { bonds } from '@dewpot/core/assembly';
 import type { CastDetail } from '@dewpot/contract';
 import { Link, useNavigate } from 'react-router';
 import { Button, buttonClass } from '../ui/button';

@@ -1,4 +1,4 @@
-import { bonds, jointUses, type Arrangement, type JointUse } from '@dewpot/core';
+import { bonds, jointUses, type Arrangement, type JointUse } from '@dewpot/core/assembly';
 import type { CastView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';

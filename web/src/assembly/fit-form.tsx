@@ -1,15 +1,9 @@
 import { useMemo, useState } from 'react';
-import {
-  filledMass,
-  fittings,
-  fittingsInOrder,
-  massKnown,
-  plantedMass,
-  calculateMould,
-  type Figure,
-  type Fitting,
-  defined,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import type { Figure } from '@dewpot/core/units';
+import { calculateMould } from '@dewpot/core/moulds';
+import { filledMass, fittings, fittingsInOrder, plantedMass, type Fitting } from '@dewpot/core/care';
+import { massKnown } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';

@@ -1,4 +1,5 @@
-import { bonds, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { bonds } from '@dewpot/core/assembly';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
 

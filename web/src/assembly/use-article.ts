@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { massKnown, calculateArticle, type ArticleFigures, type ArticlePlan } from '@dewpot/core';
+import { calculateArticle, type ArticleFigures, type ArticlePlan } from '@dewpot/core/assembly';
+import { massKnown } from '@dewpot/core/casts';
 import type { ArticlePartRow } from './parts-list';
 
 /** What joining these parts implies; undefined for fewer than two. */

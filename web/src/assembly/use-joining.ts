@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { bondsFor, defined, type Arrangement, type Bond, type JointUse } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { bondsFor, type Arrangement, type Bond, type JointUse } from '@dewpot/core/assembly';
 import type { CastView } from '@dewpot/contract';
 import { useNavigate, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';

@@ -1,4 +1,4 @@
-import type { Run, Timeline } from '@dewpot/core';
+import type { Run, Timeline } from '@dewpot/core/bench';
 import type { PourView } from '@dewpot/contract';
 import { Volume2, VolumeX, X } from 'lucide-react';
 import { Link } from 'react-router';

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { benchOf, InputError } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
+import { benchOf } from '@dewpot/core/planning';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { useRun } from '../api/run';

@@ -1,7 +1,8 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import { type RunEvent, MINUTE } from '@dewpot/core';
+import { MINUTE } from '@dewpot/core/units';
+import type { RunEvent } from '@dewpot/core/bench';
 import type { PourInput, PourView, RunView } from '@dewpot/contract';
 import { fakeServer, mix, mould, palette, Refusal, renderScreen, type Answers } from '../../test/fake-server';
 import { kept } from '../../test/kept';

@@ -1,4 +1,5 @@
-import { type BenchOf, castItems, partNow, type Run } from '@dewpot/core';
+import { castItems, partNow, type Run } from '@dewpot/core/bench';
+import type { BenchOf } from '@dewpot/core/planning';
 import type { PourView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { buttonClass } from '../ui/button';

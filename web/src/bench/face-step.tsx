@@ -1,4 +1,4 @@
-import { BRISTLE_TEST, type FinishTry } from '@dewpot/core';
+import { BRISTLE_TEST, type FinishTry } from '@dewpot/core/pours';
 import { WindowBand } from '../ui/window-band';
 import { Choice } from '../ui/choice';
 import type { StepContext } from './step-context';

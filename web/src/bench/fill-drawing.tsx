@@ -1,5 +1,7 @@
 import { useId } from 'react';
-import { pinPlaces, rimOf, sectionCut, type MouldShape, type PlanPoint, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { pinPlaces, rimOf, sectionCut, type MouldShape } from '@dewpot/core/moulds';
+import type { PlanPoint } from '@dewpot/core/solids';
 import { outlinePath } from '../ui/outline-path';
 
 /** Size of the drawing, px, and the room for its line beside the mould. */

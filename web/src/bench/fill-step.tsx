@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { defined, type StepMould } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import type { StepMould } from '@dewpot/core/bench';
 import { Button } from '../ui/button';
 import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';

@@ -1,4 +1,8 @@
-import { type BenchOf, cutList, insetView, rimOf, type Step, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { insetView, rimOf } from '@dewpot/core/moulds';
+import type { Step } from '@dewpot/core/bench';
+import type { BenchOf } from '@dewpot/core/planning';
+import { cutList } from '@dewpot/core/pours';
 import { InsetDrawing } from '../ui/inset-drawing';
 import { useUnits } from '../ui/units';
 

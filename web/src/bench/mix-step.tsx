@@ -1,4 +1,5 @@
-import { consistencies, consistency, type Grade, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { consistencies, consistency, type Grade } from '@dewpot/core/mixes';
 import { Droplet } from 'lucide-react';
 import { SpreadTest } from '../pours';
 import { Button } from '../ui/button';

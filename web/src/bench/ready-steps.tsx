@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import { type BenchOf, type CoreHold, releaseCalled, releases } from '@dewpot/core';
+import { releaseCalled, releases } from '@dewpot/core/moulds';
+import type { CoreHold } from '@dewpot/core/bench';
+import type { BenchOf } from '@dewpot/core/planning';
 import type { PourInput } from '@dewpot/contract';
 import { thingsToLayOut } from '../pours';
 import { FigureWorking } from '../ui/figure-working';

@@ -1,4 +1,6 @@
-import type { BenchOf, Bucketful, BucketNow, CoreHold, PartNow, Run, RunEventBody, TimedStep } from '@dewpot/core';
+import type { BucketNow, CoreHold, PartNow, Run, RunEventBody, TimedStep } from '@dewpot/core/bench';
+import type { BenchOf } from '@dewpot/core/planning';
+import type { Bucketful } from '@dewpot/core/pours';
 
 /** Everything that the view of a step needs. */
 export interface StepContext {

@@ -1,13 +1,7 @@
-import {
-  type BenchOf,
-  type Placing,
-  type PlacingKey,
-  releaseCalled,
-  releases,
-  type Step,
-  type StepKind,
-  stepNames,
-} from '@dewpot/core';
+import { releaseCalled, releases } from '@dewpot/core/moulds';
+import { stepNames, type Step, type StepKind } from '@dewpot/core/bench';
+import type { BenchOf } from '@dewpot/core/planning';
+import type { Placing, PlacingKey } from '@dewpot/core/pours';
 
 /** A step's name with what it is of. */
 export function stepTitle(step: Step, label: (part: number, bucket: number) => string): string {

@@ -1,4 +1,5 @@
-import { bucketKey, bucketNow, partNow, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { bucketKey, bucketNow, partNow } from '@dewpot/core/bench';
 import type { PourInput } from '@dewpot/contract';
 import { CoresStep, LayOutStep, ReleaseStep } from './ready-steps';
 import { FaceStep } from './face-step';

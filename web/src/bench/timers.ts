@@ -1,4 +1,5 @@
-import { layered, stepNames, type Run, type TimedStep, type Timeline, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { layered, stepNames, type Run, type TimedStep, type Timeline } from '@dewpot/core/bench';
 
 /** Something that runs out, or comes due, ms. */
 export interface BenchTimer {

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
-import { coreHolds, timelineOf, type BenchOf, type Run, type TimedStep } from '@dewpot/core';
+import { coreHolds, timelineOf, type Run, type TimedStep } from '@dewpot/core/bench';
+import type { BenchOf } from '@dewpot/core/planning';
 import type { PourView } from '@dewpot/contract';
 import type { RunAtHand } from '../api/run';
 import { bucketLabel } from '../pours';

@@ -1,4 +1,4 @@
-import type { TimedStep } from '@dewpot/core';
+import type { TimedStep } from '@dewpot/core/bench';
 import { format } from 'date-fns';
 import { countdown } from './timers';
 

@@ -1,4 +1,6 @@
-import { careNote, lastCoat, massKnown, plantedMass, calculateMould, sealerOfCoat, type CareFacts } from '@dewpot/core';
+import { calculateMould } from '@dewpot/core/moulds';
+import { careNote, plantedMass, type CareFacts } from '@dewpot/core/care';
+import { lastCoat, massKnown, sealerOfCoat } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { format } from 'date-fns';
 import { useUnits, type Units } from '../ui/units';

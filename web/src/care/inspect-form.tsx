@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { spots, defined, type Spot } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { spots, type Spot } from '@dewpot/core/casts';
 import { Button } from '../ui/button';
 import { BubblePatch } from '../ui/bubble-patch';
 import { Choice } from '../ui/choice';

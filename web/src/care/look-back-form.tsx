@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { type CameLater, cameLater } from '@dewpot/core';
+import { cameLater, type CameLater } from '@dewpot/core/casts';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';

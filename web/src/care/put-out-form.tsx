@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { checksToCome, type Gone, defined, goneWays } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { checksToCome, goneWays, type Gone } from '@dewpot/core/casts';
 import { useSession } from '../api/session';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';

@@ -1,5 +1,5 @@
 import { FileDown } from 'lucide-react';
-import { standing } from '@dewpot/core';
+import { standing } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
 import { format } from 'date-fns';
 import { makeLabels, makeLife, PaperButton } from '../paper';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { defined, type Due, type Stage, type CastTask } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import type { CastTask, Due, Stage } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { Button } from '../ui/button';

@@ -1,4 +1,5 @@
-import { HOUR, calculateMaturity } from '@dewpot/core';
+import { HOUR } from '@dewpot/core/units';
+import { calculateMaturity } from '@dewpot/core/curing';
 import type { CastDetail } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { BigFigure } from '../ui/figure-working';

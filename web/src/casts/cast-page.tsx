@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Due } from '@dewpot/core';
+import type { Due } from '@dewpot/core/casts';
 import { useQuery } from '@tanstack/react-query';
 import type { CastDetail } from '@dewpot/contract';
 import { Link, useParams } from 'react-router';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { standing, type CastEvent } from '@dewpot/core';
+import { standing, type CastEvent } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useCastEvent } from '../api/casts';

@@ -1,4 +1,8 @@
-import { HOUR, DAY, agesAt, shareBand, standing, strengthShare, type CastEvent, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { DAY, HOUR } from '@dewpot/core/units';
+import { shareBand, strengthShare } from '@dewpot/core/binders';
+import { agesAt } from '@dewpot/core/curing';
+import { standing, type CastEvent } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
 import type { EChartsCoreOption } from 'echarts/core';
 import { format } from 'date-fns';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { snoozeCost, type Due, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { snoozeCost, type Due } from '@dewpot/core/casts';
 import { addDays, addHours, setHours, startOfHour } from 'date-fns';
 import { Choice } from '../ui/choice';
 import { sayWhen } from '../ui/format-time';

@@ -1,4 +1,6 @@
-import { faceAdvice, type Surroundings, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { faceAdvice } from '@dewpot/core/curing';
+import type { Surroundings } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { area } from 'd3-shape';

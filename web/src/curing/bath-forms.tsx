@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { bathNote, baths, leaching, type Bath, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { bathNote, baths, leaching, type Bath } from '@dewpot/core/curing';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { NumberField } from '../ui/number-field';

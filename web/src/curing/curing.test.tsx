@@ -1,7 +1,8 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import { learnDemouldAge, mistingPlan, surroundingsOf, ageCourse, type Due } from '@dewpot/core';
+import { ageCourse, learnDemouldAge, mistingPlan } from '@dewpot/core/curing';
+import { surroundingsOf, type Due } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
 import { fakeServer, renderScreen } from '../../test/fake-server';
 import { cast, castDetail, HOUR, NOW } from '../../test/stand-ins';

@@ -1,5 +1,13 @@
 import { useState } from 'react';
-import { spots, usualCause, type Damage, type DamageCause, type DamageSize, type Force, type Spot } from '@dewpot/core';
+import {
+  spots,
+  usualCause,
+  type Damage,
+  type DamageCause,
+  type DamageSize,
+  type Force,
+  type Spot,
+} from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { Button } from '../ui/button';
 import { BubblePatch } from '../ui/bubble-patch';

@@ -1,4 +1,4 @@
-import { demouldRisks, type DemouldCame, type DemouldCare } from '@dewpot/core';
+import { demouldRisks, type DemouldCame, type DemouldCare } from '@dewpot/core/curing';
 import type { CastDetail, DemouldWaysInput } from '@dewpot/contract';
 import { useChooseDemoulds } from '../api/casts';
 import { Button } from '../ui/button';

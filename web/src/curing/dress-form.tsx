@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { defined, type Dressing, dressings } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { dressings, type Dressing } from '@dewpot/core/casts';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';

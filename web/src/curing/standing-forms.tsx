@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { compareCovers, coverOf, coverWords, overFace, type Cover, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { compareCovers, coverOf, coverWords, overFace, type Cover } from '@dewpot/core/curing';
 import type { PlaceView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { placesQuery } from '../api/places';

@@ -1,4 +1,4 @@
-import { againstWetting } from '@dewpot/core';
+import { againstWetting } from '@dewpot/core/casts';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
 

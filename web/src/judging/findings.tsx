@@ -1,12 +1,6 @@
-import {
-  defined,
-  type FindingBasis,
-  type FittingMix,
-  type Harm,
-  type PlanChange,
-  type PourFinding,
-  type Remedy,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import type { FindingBasis, Harm, Remedy } from '@dewpot/core/units';
+import type { FittingMix, PlanChange, PourFinding } from '@dewpot/core/judging';
 import { Button } from '../ui/button';
 import { useUnits } from '../ui/units';
 import { AsideForm } from './aside-form';

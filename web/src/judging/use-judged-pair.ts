@@ -1,5 +1,8 @@
 import { useCallback, useMemo } from 'react';
-import { candidatesOf, InputError, judgeContextOf, partsOf, type PourPlan, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError } from '@dewpot/core/units';
+import { candidatesOf, judgeContextOf, partsOf } from '@dewpot/core/planning';
+import type { PourPlan } from '@dewpot/core/pours';
 import type { MixView, MouldView, PourInput } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';

@@ -1,4 +1,5 @@
-import { inStore, keepingOf } from '@dewpot/core';
+import { inStore } from '@dewpot/core/materials';
+import { keepingOf } from '@dewpot/core/mixes';
 import type { LotView, StoreView } from '@dewpot/contract';
 import { Plus } from 'lucide-react';
 import { Button } from '../ui/button';

@@ -1,4 +1,6 @@
-import { isPigment, LEVELLING, spoonMass, SPOON, STRENGTH, type Tinting } from '@dewpot/core';
+import type { Tinting } from '@dewpot/core/materials';
+import { isPigment, SPOON, spoonMass } from '@dewpot/core/mixes';
+import { LEVELLING, STRENGTH } from '@dewpot/core/tints';
 import type { MaterialInput } from '@dewpot/contract';
 import { TextField } from '../ui/text-field';
 import { withChange, type Change } from '../ui/change';

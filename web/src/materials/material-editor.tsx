@@ -1,4 +1,4 @@
-import { handbookMaterials, type HandbookMaterial } from '@dewpot/core';
+import { handbookMaterials, type HandbookMaterial } from '@dewpot/core/materials';
 import type { MaterialView, StoreView } from '@dewpot/contract';
 import { useRemoveStore } from '../api/materials';
 import { EditDialog } from '../ui/edit-dialog';

@@ -7,7 +7,7 @@ import {
   type MaterialKind,
   type SealerKind,
   type SealerSheet,
-} from '@dewpot/core';
+} from '@dewpot/core/materials';
 import type { MaterialInput } from '@dewpot/contract';
 
 type Options<T> = readonly { readonly value: T; readonly label: string }[];

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
-import { pricePerGram, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { pricePerGram } from '@dewpot/core/materials';
 import type { MaterialView, StoreView } from '@dewpot/contract';
 import { Plus } from 'lucide-react';
 import { storeQuery } from '../api/materials';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { canVolume, InputError, scoopByWater } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
+import { canVolume, scoopByWater } from '@dewpot/core/materials';
 import type { ScoopView } from '@dewpot/contract';
 import { Plus } from 'lucide-react';
 import { v7 as uuid } from 'uuid';

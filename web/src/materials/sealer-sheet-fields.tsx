@@ -1,4 +1,4 @@
-import { sealerClaims, sealerKinds, sealers, type SealerSheet } from '@dewpot/core';
+import { sealerClaims, sealerKinds, sealers, type SealerSheet } from '@dewpot/core/materials';
 import { Picks } from '../ui/picks';
 import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { HandbookMaterial } from '@dewpot/core';
+import type { HandbookMaterial } from '@dewpot/core/materials';
 import type { MaterialInput, MaterialView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useSaveStore } from '../api/materials';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { bulkByWeighing } from '@dewpot/core';
+import { bulkByWeighing } from '@dewpot/core/materials';
 import type { ScoopView } from '@dewpot/contract';
 import { QuantityField } from '../ui/quantity-field';
 import { sayRefusal } from '../ui/input-error-message';

@@ -1,4 +1,5 @@
-import { consistency, methodOf, calculateMix, sayDose, type Mix, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { calculateMix, consistency, methodOf, sayDose, type Mix } from '@dewpot/core/mixes';
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { mixesQuery } from '../api/mixes';

@@ -1,13 +1,8 @@
 import { useMemo, useState } from 'react';
-import {
-  compareMixes,
-  differencesOf,
-  fullVolume,
-  InputError,
-  type Compared,
-  type ComparedRow,
-  defined,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError } from '@dewpot/core/units';
+import { fullVolume } from '@dewpot/core/moulds';
+import { compareMixes, differencesOf, type Compared, type ComparedRow } from '@dewpot/core/mixes';
 import { Link, useSearchParams } from 'react-router';
 import { useAir } from '../api/session';
 import { buttonClass } from '../ui/button';

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
-import { fullVolume, type Grade, type MixFigures } from '@dewpot/core';
+import { fullVolume } from '@dewpot/core/moulds';
+import type { Grade, MixFigures } from '@dewpot/core/mixes';
 import type { MixInput, MixView, MouldView } from '@dewpot/contract';
 import { Findings, useJudgedPair } from '../judging';
 import { SelectField } from '../ui/select-field';

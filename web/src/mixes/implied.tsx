@@ -3,12 +3,12 @@ import {
   costPerLitre,
   GRAVELLED_DENSITY,
   isGypsum,
-  wettestGrade,
   potLifeAndSet,
+  wettestGrade,
   type Grade,
   type MixFigures,
-  type MixLessons,
-} from '@dewpot/core';
+} from '@dewpot/core/mixes';
+import type { MixLessons } from '@dewpot/core/pours';
 import type { MixInput, MouldView, StoreView } from '@dewpot/contract';
 import { Findings } from '../judging';
 import { BigFigure } from '../ui/figure-working';

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
-import { InputError, lighten, type Lightened } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
+import { lighten, type Lightened } from '@dewpot/core/mixes';
 import type { MixInput, StoreView } from '@dewpot/contract';
 import { Button } from '../ui/button';
 import { SelectField } from '../ui/select-field';

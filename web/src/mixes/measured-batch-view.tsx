@@ -1,16 +1,9 @@
 import { useCallback, useState } from 'react';
-import {
-  sayScoops,
-  scaleMasses,
-  usualOrder,
-  waterPlan,
-  weighDose,
-  type BatchMasses,
-  type MeasuringChoice,
-  type MeasuringWay,
-  type Vessels,
-  defined,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { sayScoops } from '@dewpot/core/materials';
+import type { MeasuringChoice, MeasuringWay, Vessels } from '@dewpot/core/measuring';
+import { scaleMasses, usualOrder, weighDose, type BatchMasses } from '@dewpot/core/mixes';
+import { waterPlan } from '@dewpot/core/pours';
 import type { MixInput } from '@dewpot/contract';
 import type { Remote } from 'comlink';
 import { Choice } from '../ui/choice';

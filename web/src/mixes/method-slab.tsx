@@ -1,4 +1,4 @@
-import { methodOf, usualOrder, type ColourWhen, type MixingOrder } from '@dewpot/core';
+import { methodOf, usualOrder, type ColourWhen, type MixingOrder } from '@dewpot/core/mixes';
 import type { MixInput } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
 import type { CalculatedMix } from './use-calculated-mix';

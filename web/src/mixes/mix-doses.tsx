@@ -1,4 +1,5 @@
-import { additives, baseInWords, sayAmount } from '@dewpot/core';
+import { additives, baseInWords } from '@dewpot/core/materials';
+import { sayAmount } from '@dewpot/core/mixes';
 import type { MixInput, StoreView } from '@dewpot/contract';
 import { X } from 'lucide-react';
 import { Button } from '../ui/button';

@@ -1,4 +1,4 @@
-import type { FieldIssue } from '@dewpot/core';
+import type { FieldIssue } from '@dewpot/core/units';
 import { MIX_FILE, type MaterialView, type MixView } from '@dewpot/contract';
 import { parse, unparse } from 'papaparse';
 import { currentKey, currentMixFile } from './old-mix-files';

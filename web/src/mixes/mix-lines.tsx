@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { heldInWords, type Held, type PartsBy } from '@dewpot/core';
+import { heldInWords, type Held, type PartsBy } from '@dewpot/core/mixes';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';

@@ -1,4 +1,4 @@
-import { starters } from '@dewpot/core';
+import { starters } from '@dewpot/core/mixes';
 import type { MixInput, MixView } from '@dewpot/contract';
 import { useParams, useSearchParams } from 'react-router';
 import { mixesQuery } from '../api/mixes';

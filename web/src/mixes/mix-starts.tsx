@@ -1,4 +1,5 @@
-import { InputError, calculateMix, starters, type MixFigures, type Starter } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
+import { calculateMix, starters, type MixFigures, type Starter } from '@dewpot/core/mixes';
 import type { MaterialView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { buttonClass } from '../ui/button';

@@ -1,13 +1,6 @@
-import {
-  consistencies,
-  isBinder,
-  timesAt20,
-  toldBy,
-  type Exposure,
-  type Grade,
-  type Mix,
-  type BinderClass,
-} from '@dewpot/core';
+import type { BinderClass } from '@dewpot/core/binders';
+import { isBinder } from '@dewpot/core/materials';
+import { consistencies, timesAt20, toldBy, type Exposure, type Grade, type Mix } from '@dewpot/core/mixes';
 import type { MixInput } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
 import { SelectField } from '../ui/select-field';

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
-import { InputError, calculateMix } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
+import { calculateMix } from '@dewpot/core/mixes';
 import type { MixView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { useMixColour } from '../api/tints';

@@ -1,4 +1,7 @@
-import { conditionsOf, finderOf, lessonsFor, type Mix, type MixConditions, type MixLessons, mixOf } from '@dewpot/core';
+import { finderOf } from '@dewpot/core/materials';
+import { mixOf, type Mix, type MixConditions } from '@dewpot/core/mixes';
+import { lessonsFor } from '@dewpot/core/planning';
+import { conditionsOf, type MixLessons } from '@dewpot/core/pours';
 import type { MaterialView, MixBody, MixInput, MixView, PourView, StoreView } from '@dewpot/contract';
 
 /** A recipe with its materials in place of their keys; lines and doses whose material is gone are left out. */

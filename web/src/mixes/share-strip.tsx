@@ -1,4 +1,4 @@
-import type { VolumeShare } from '@dewpot/core';
+import type { VolumeShare } from '@dewpot/core/mixes';
 import { fillOf, MixPatterns } from './mix-patterns';
 
 const WIDTH = 240;

@@ -1,16 +1,14 @@
 import { useMemo, useState } from 'react';
+import { defined } from '@dewpot/core/math';
+import { allScoops, lotInUse, type ScoopStep } from '@dewpot/core/materials';
 import {
-  allScoops,
   largestFromStore,
-  lotInUse,
   massesPerPart,
   sizeToBucket,
   sizeToMass,
   sizeToVolume,
   type BatchMasses,
-  type ScoopStep,
-  defined,
-} from '@dewpot/core';
+} from '@dewpot/core/mixes';
 import type { MixInput, StoreView } from '@dewpot/contract';
 import { useSession } from '../api/session';
 import { QuantityField } from '../ui/quantity-field';

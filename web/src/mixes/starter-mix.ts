@@ -1,4 +1,5 @@
-import { handbookMaterial, type Starter } from '@dewpot/core';
+import { handbookMaterial } from '@dewpot/core/materials';
+import type { Starter } from '@dewpot/core/mixes';
 import type { MaterialView, MixInput } from '@dewpot/contract';
 
 /** A mix of the library with the workshop's own materials, and the names of those that it does not have. */

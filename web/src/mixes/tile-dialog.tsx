@@ -1,20 +1,18 @@
 import { useState } from 'react';
+import { defined } from '@dewpot/core/math';
+import { sealerKinds, sealers, type SealerKind } from '@dewpot/core/materials';
 import {
   beads,
   coatTools,
-  sealerKinds,
-  sealers,
   sheens,
   stains,
   streakGrades,
   type Bead,
   type CoatTool,
-  type SealerKind,
   type Sheen,
   type Stain,
   type Streaks,
-  defined,
-} from '@dewpot/core';
+} from '@dewpot/core/sealing';
 import { useQuery } from '@tanstack/react-query';
 import { v7 as uuid } from 'uuid';
 import { useKeepTile } from '../api/finish';

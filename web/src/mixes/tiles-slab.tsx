@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { readTile, sealers } from '@dewpot/core';
+import { sealers } from '@dewpot/core/materials';
+import { readTile } from '@dewpot/core/sealing';
 import type { TileView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { tilesQuery, useRemoveTile } from '../api/finish';

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { InputError, calculateMix, type Mix, type MixConditions, type MixFigures } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
+import { calculateMix, type Mix, type MixConditions, type MixFigures } from '@dewpot/core/mixes';
 import type { MixInput } from '@dewpot/contract';
 import { conditionsFor, resolveMix, type MixKnowledge } from './resolve';
 

@@ -1,5 +1,5 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import { lessonsFor } from '@dewpot/core';
+import { lessonsFor } from '@dewpot/core/planning';
 import type { MixInput } from '@dewpot/contract';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';

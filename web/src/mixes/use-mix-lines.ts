@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { changeHolding, defined, lineToldBy, usualBinderClass, type Held, type PartsBy } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { changeHolding, lineToldBy, usualBinderClass, type Held, type PartsBy } from '@dewpot/core/mixes';
 import type { MixInput, StoreView } from '@dewpot/contract';
 import { sayRefusal } from '../ui/input-error-message';
 import { swapped } from '../ui/swapped';

@@ -1,4 +1,4 @@
-import { differencesOf } from '@dewpot/core';
+import { differencesOf } from '@dewpot/core/mixes';
 import type { StoreView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { mixRevisionsQuery } from '../api/mixes';

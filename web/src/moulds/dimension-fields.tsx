@@ -1,4 +1,4 @@
-import type { MouldShape } from '@dewpot/core';
+import type { MouldShape } from '@dewpot/core/moulds';
 import type { DimensionLine } from './dimensions';
 import { VIEW } from './section-frame';
 import { readPath, writePath } from './shape-path';

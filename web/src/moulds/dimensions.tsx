@@ -1,4 +1,5 @@
-import { rimOf, type MouldShape, type Solid } from '@dewpot/core';
+import { rimOf, type MouldShape } from '@dewpot/core/moulds';
+import type { Solid } from '@dewpot/core/solids';
 import type { SectionFrame } from './section-frame';
 
 type Point = readonly [x: number, y: number];

@@ -1,4 +1,5 @@
-import { defined, type MouldMaterial, type MouldShape, type PlacedSolid } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import type { MouldMaterial, MouldShape, PlacedSolid } from '@dewpot/core/moulds';
 import type { MouldInput, MouldView, SolidInput, PlacedSolidInput } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { starts, type Start } from './starts';

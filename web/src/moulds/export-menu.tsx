@@ -1,12 +1,5 @@
-import {
-  closedSurfaceOf,
-  outlineDrawing,
-  sectionDrawing,
-  writeDxf,
-  writeStl,
-  writeSvg,
-  type MouldShape,
-} from '@dewpot/core';
+import { outlineDrawing, sectionDrawing, writeDxf, writeStl, writeSvg } from '@dewpot/core/exports';
+import { closedSurfaceOf, type MouldShape } from '@dewpot/core/moulds';
 import { saveFile } from '../ui/save-file';
 
 interface Way {

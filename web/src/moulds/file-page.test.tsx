@@ -1,15 +1,10 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import {
-  analyseMesh,
-  closedSurfaceOf,
-  guessUnit,
-  measureMesh,
-  readDrawing,
-  InputError,
-  type PhotoTrace,
-} from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
+import { analyseMesh, guessUnit, measureMesh, readDrawing } from '@dewpot/core/meshes';
+import { closedSurfaceOf } from '@dewpot/core/moulds';
+import type { PhotoTrace } from '@dewpot/core/photos';
 import { fakeServer, renderScreen } from '../../test/fake-server';
 import { FilePage } from './file-page';
 import { newDraft } from './draft';

@@ -1,4 +1,4 @@
-import { bodyOf, type Solid } from '@dewpot/core';
+import { bodyOf, type Solid } from '@dewpot/core/solids';
 
 interface Reach {
   readonly across: number;

@@ -1,4 +1,4 @@
-import type { MouldFigures } from '@dewpot/core';
+import type { MouldFigures } from '@dewpot/core/moulds';
 import { useUnits } from '../ui/units';
 
 /** Areas by side for release and sealer, what a grain must pass, mesh to cut, and what a tilt does. */

@@ -1,4 +1,4 @@
-import { pieceGuides, type MouldFlexibility, type PieceKind } from '@dewpot/core';
+import { pieceGuides, type MouldFlexibility, type PieceKind } from '@dewpot/core/moulds';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';

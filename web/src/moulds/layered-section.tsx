@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { MouldShape } from '@dewpot/core';
+import type { MouldShape } from '@dewpot/core/moulds';
 import { outlinePath } from '../ui/outline-path';
 import { useUnits } from '../ui/units';
 import { Concrete } from './concrete';

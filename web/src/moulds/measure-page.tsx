@@ -1,14 +1,8 @@
 import { useState } from 'react';
-import {
-  inScoops,
-  InputError,
-  sayScoops,
-  volumeFigure,
-  type Figure,
-  type FieldIssue,
-  type Solid,
-  defined,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError, type FieldIssue, type Figure } from '@dewpot/core/units';
+import { volumeFigure, type Solid } from '@dewpot/core/solids';
+import { inScoops, sayScoops } from '@dewpot/core/materials';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { storeQuery } from '../api/materials';

@@ -1,12 +1,7 @@
 import { useState } from 'react';
-import {
-  InputError,
-  volumeByMass,
-  type Figure,
-  type VolumeMeasuredBy,
-  type MeasuredVolume,
-  defined,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError, type Figure } from '@dewpot/core/units';
+import { volumeByMass, type MeasuredVolume, type VolumeMeasuredBy } from '@dewpot/core/moulds';
 import { X } from 'lucide-react';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';

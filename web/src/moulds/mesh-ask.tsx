@@ -1,5 +1,6 @@
 import { lazy, Suspense, useState } from 'react';
-import { meshUnits, type MeshParts, type MeshRole, type MeshUnit, type Up, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { meshUnits, type MeshParts, type MeshRole, type MeshUnit, type Up } from '@dewpot/core/meshes';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { SelectField } from '../ui/select-field';

@@ -1,4 +1,4 @@
-import { WATERING_GAP, type MouldFigures } from '@dewpot/core';
+import { WATERING_GAP, type MouldFigures } from '@dewpot/core/moulds';
 import type { MixView } from '@dewpot/contract';
 import { Findings, type AsideWays } from '../judging';
 import type { JudgedPlan } from '../workers/judge-plan';

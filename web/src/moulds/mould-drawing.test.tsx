@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { rimOf } from '@dewpot/core';
+import { rimOf } from '@dewpot/core/moulds';
 import { renderInside } from '../../test/stand-ins';
 import { dimensionsOf } from './dimensions';
 import { ExportMenu } from './export-menu';

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
-import { cavityOf, layerHeights, rimOf, type MouldShape, type ThinPlace } from '@dewpot/core';
+import { cavityOf, layerHeights, rimOf, type MouldShape, type ThinPlace } from '@dewpot/core/moulds';
 import { Button } from '../ui/button';
 import { SelectField } from '../ui/select-field';
 import { FieldsBeside, FieldsOnDrawing } from './dimension-fields';

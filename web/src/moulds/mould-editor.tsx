@@ -1,4 +1,4 @@
-import { HOUR } from '@dewpot/core';
+import { HOUR } from '@dewpot/core/units';
 import type { MouldView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { useAsideOfPair } from '../judging';

@@ -1,4 +1,4 @@
-import { fullVolume, mouldIssues, pieceGuides, pieceView } from '@dewpot/core';
+import { fullVolume, mouldIssues, pieceGuides, pieceView } from '@dewpot/core/moulds';
 import { MouldInput, shapeOf, type MouldView } from '@dewpot/contract';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';

@@ -1,4 +1,4 @@
-import { fullVolume, pieceGuides, pieceView, type PieceKind } from '@dewpot/core';
+import { fullVolume, pieceGuides, pieceView, type PieceKind } from '@dewpot/core/moulds';
 import type { MouldView } from '@dewpot/contract';
 
 export type MouldOrder = 'name' | 'volume' | 'height' | 'cycles';

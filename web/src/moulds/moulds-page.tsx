@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { fullVolume, pieceGuides, type PieceKind } from '@dewpot/core';
+import { fullVolume, pieceGuides, type PieceKind } from '@dewpot/core/moulds';
 import type { MouldView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';

@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { calculateMould } from '@dewpot/core';
+import { calculateMould } from '@dewpot/core/moulds';
 import { fakeServer, mould, Refusal, renderScreen } from '../../test/fake-server';
 import { potShape } from '../../test/stand-ins';
 import { dimensionsOf } from './dimensions';

@@ -1,16 +1,14 @@
 import { useState } from 'react';
+import { defined } from '@dewpot/core/math';
+import { insideOf, mouldIssues, type MouldShape } from '@dewpot/core/moulds';
 import {
-  insideOf,
-  mouldIssues,
   openingsOf,
   type FaceName,
-  type MouldShape,
   type Polyhedron,
   type Revolution,
   type ShellSide,
   type Solid,
-  defined,
-} from '@dewpot/core';
+} from '@dewpot/core/solids';
 import { Plus, X } from 'lucide-react';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';

@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import { outlineArea, type OutlineReading, type PlanPoint, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import type { OutlineReading } from '@dewpot/core/meshes';
+import { outlineArea, type PlanPoint } from '@dewpot/core/solids';
 import { Button } from '../ui/button';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';

@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import { findPairs, InputError, sectionCut, type Pair, type WantedPair, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError } from '@dewpot/core/units';
+import { findPairs, sectionCut, type Pair, type WantedPair } from '@dewpot/core/moulds';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { tubsQuery } from '../api/tubs';

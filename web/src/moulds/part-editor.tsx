@@ -1,4 +1,5 @@
-import type { Pattern, PlacedSolid, Solid } from '@dewpot/core';
+import type { Pattern, PlacedSolid } from '@dewpot/core/moulds';
+import type { Solid } from '@dewpot/core/solids';
 import { ChevronDown, X } from 'lucide-react';
 import { Button } from '../ui/button';
 import { QuantityField } from '../ui/quantity-field';

@@ -1,4 +1,5 @@
-import { bodyOf, rimOf, type MouldShape, type PlacedSolid, type Solid } from '@dewpot/core';
+import { rimOf, type MouldShape, type PlacedSolid } from '@dewpot/core/moulds';
+import { bodyOf, type Solid } from '@dewpot/core/solids';
 
 /** Something that is put into a mould, sized for it. */
 export interface PartPreset {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { MouldShape, PlacedSolid } from '@dewpot/core';
+import type { MouldShape, PlacedSolid } from '@dewpot/core/moulds';
 import { PartEditor } from './part-editor';
 import { partPresets } from './part-presets';
 

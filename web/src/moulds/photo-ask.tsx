@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import { InputError, measureTrace, type PhotoTrace, type TracedOutline, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError } from '@dewpot/core/units';
+import { measureTrace, type PhotoTrace, type TracedOutline } from '@dewpot/core/photos';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { pixelsOf, useAddress } from '../ui/picture';

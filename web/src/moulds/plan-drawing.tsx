@@ -1,12 +1,5 @@
-import {
-  cavityOf,
-  loopsOf,
-  regionAt,
-  type MouldShape,
-  type PlanPoint,
-  type Standing,
-  type ThinPlace,
-} from '@dewpot/core';
+import { cavityOf, regionAt, type MouldShape, type Standing, type ThinPlace } from '@dewpot/core/moulds';
+import { loopsOf, type PlanPoint } from '@dewpot/core/solids';
 import { outlinePath } from '../ui/outline-path';
 import { useUnits } from '../ui/units';
 

@@ -1,4 +1,5 @@
-import { mouldMaterials, releases, releasesFor, type MouldMaterial, type ReleaseName, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { mouldMaterials, releases, releasesFor, type MouldMaterial, type ReleaseName } from '@dewpot/core/moulds';
 import { SelectField } from '../ui/select-field';
 
 /** What a caster's own casts from this mould say of a release. */

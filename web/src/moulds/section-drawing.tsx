@@ -1,16 +1,15 @@
 import { memo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { defined } from '@dewpot/core/math';
+import { rulerSteps, writeQuantity } from '@dewpot/core/units';
 import {
   fullVolume,
   heightFor,
   rimOf,
-  rulerSteps,
   volumeTo,
-  writeQuantity,
   type CutSolid,
   type MouldShape,
   type ThinPlace,
-  defined,
-} from '@dewpot/core';
+} from '@dewpot/core/moulds';
 import { DimensionLines, type DimensionLine } from './dimensions';
 import { Concrete } from './concrete';
 import { VIEW, type SectionFrame } from './section-frame';

@@ -1,4 +1,5 @@
-import { sectionCut, rimOf, type CutSolid, type MouldShape, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { rimOf, sectionCut, type CutSolid, type MouldShape } from '@dewpot/core/moulds';
 
 /** The drawing's own measures, px. */
 export const VIEW = { width: 620, highest: 530, lowest: 300, left: 104, right: 150, top: 62, bottom: 100 } as const;

@@ -1,4 +1,5 @@
-import type { MouldShape, PlacedSolid, Solid } from '@dewpot/core';
+import type { MouldShape, PlacedSolid } from '@dewpot/core/moulds';
+import type { Solid } from '@dewpot/core/solids';
 
 type Tree = Readonly<Record<string, unknown>>;
 

@@ -1,4 +1,5 @@
-import { cavityOf, loopsOf, regionAt, type MouldShape } from '@dewpot/core';
+import { cavityOf, regionAt, type MouldShape } from '@dewpot/core/moulds';
+import { loopsOf } from '@dewpot/core/solids';
 import { PieceThumb } from '../ui/piece-thumb';
 import { OutlineThumb } from './outline-thumb';
 

@@ -1,4 +1,4 @@
-import type { FieldIssue } from '@dewpot/core';
+import type { FieldIssue } from '@dewpot/core/units';
 import { QuantityField } from '../ui/quantity-field';
 import { TextField } from '../ui/text-field';
 import { useUnits } from '../ui/units';

@@ -1,4 +1,4 @@
-import type { FaceName, PolyhedronName, Solid } from '@dewpot/core';
+import type { FaceName, PolyhedronName, Solid } from '@dewpot/core/solids';
 
 /** A number that one measures or counts on a solid. Lengths take any unit; the others are plain numbers. */
 export interface AskedField {

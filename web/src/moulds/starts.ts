@@ -1,12 +1,5 @@
-import type {
-  MouldMaterial,
-  MouldShape,
-  MouldFlexibility,
-  PieceKind,
-  PlacedSolid,
-  PlanPoint,
-  Solid,
-} from '@dewpot/core';
+import type { MouldFlexibility, MouldMaterial, MouldShape, PieceKind, PlacedSolid } from '@dewpot/core/moulds';
+import type { PlanPoint, Solid } from '@dewpot/core/solids';
 
 /** A way to begin: a mould as it looks in the caster's hands, with sizes to write over. */
 export interface Start {

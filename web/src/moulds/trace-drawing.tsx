@@ -1,5 +1,6 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { defined, type PhotoPoint, type PhotoTrace } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import type { PhotoPoint, PhotoTrace } from '@dewpot/core/photos';
 
 /** Points of the outline that can be dragged. */
 const HANDLES = 60;

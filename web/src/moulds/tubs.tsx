@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import { checkSolid, InputError, insideOf, type FieldIssue, type Solid } from '@dewpot/core';
+import { InputError, type FieldIssue } from '@dewpot/core/units';
+import { insideOf } from '@dewpot/core/moulds';
+import { checkSolid, type Solid } from '@dewpot/core/solids';
 import type { SolidInput, TubView } from '@dewpot/contract';
 import { X } from 'lucide-react';
 import { v7 as uuid } from 'uuid';

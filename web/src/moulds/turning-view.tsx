@@ -1,5 +1,7 @@
 import { useEffect, useMemo, useRef } from 'react';
-import { surfaceOf, type MouldShape, type Thickness, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import type { Thickness } from '@dewpot/core/meshes';
+import { surfaceOf, type MouldShape } from '@dewpot/core/moulds';
 import {
   AmbientLight,
   BufferAttribute,

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { mouldIssues } from '@dewpot/core';
+import { mouldIssues } from '@dewpot/core/moulds';
 import type { MouldView } from '@dewpot/contract';
 import type { MouldDraft } from './draft';
 

@@ -1,12 +1,6 @@
 import { useMemo, useState } from 'react';
-import {
-  InputError,
-  calculateMould,
-  calculateShells,
-  type BallastSand,
-  type FieldIssue,
-  type MouldFigures,
-} from '@dewpot/core';
+import { InputError, type FieldIssue } from '@dewpot/core/units';
+import { calculateMould, calculateShells, type BallastSand, type MouldFigures } from '@dewpot/core/moulds';
 import { useBallastSand } from '../api/ballast-sand';
 import type { MouldDraft } from './draft';
 import type { Drawn } from './mould-drawing';

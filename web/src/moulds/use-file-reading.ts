@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { OutlineReading } from '@dewpot/core';
+import type { OutlineReading } from '@dewpot/core/meshes';
 import { v7 as uuid } from 'uuid';
 import type { FirstReading } from '../workers/files.worker';
 import { useWorker, type Work } from '../workers/use-worker';

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { InputError, largestGrain, calculateMix } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
+import { calculateMix, largestGrain } from '@dewpot/core/mixes';
 import type { MaterialView, MixView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { storeQuery } from '../api/materials';

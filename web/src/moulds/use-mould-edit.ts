@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { mouldRecord } from '@dewpot/core';
+import { mouldRecord } from '@dewpot/core/casts';
 import type { MouldView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';

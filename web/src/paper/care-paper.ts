@@ -1,4 +1,4 @@
-import type { CareNote } from '@dewpot/core';
+import type { CareNote } from '@dewpot/core/care';
 import { MM, Paper, papers, type PaperFaces, type PaperName } from './paper';
 import { square } from './label-paper';
 

@@ -1,4 +1,4 @@
-import { defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
 import { rgb } from 'pdf-lib';
 import { square } from './label-paper';
 import { MM, Paper, papers, type PaperFaces, type PaperName } from './paper';

@@ -2,17 +2,10 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { PDFDocument } from 'pdf-lib';
 import { describe, expect, it } from 'vitest';
-import {
-  alike,
-  calculateSheet,
-  formatQuantity,
-  type Inset,
-  layInset,
-  lessonsFor,
-  type MouldShape,
-  partsOf,
-  placingsOf,
-} from '@dewpot/core';
+import { formatQuantity } from '@dewpot/core/units';
+import { layInset, type Inset, type MouldShape } from '@dewpot/core/moulds';
+import { lessonsFor, partsOf } from '@dewpot/core/planning';
+import { alike, calculateSheet, placingsOf } from '@dewpot/core/pours';
 import type { PourInput } from '@dewpot/contract';
 import { mix, mould, palette } from '../../test/fake-server';
 import { NOW, session } from '../../test/stand-ins';

@@ -1,4 +1,8 @@
-import { alike, type BenchPart, type Bucketful, castCode, type Measure, type Placing, sayScoops } from '@dewpot/core';
+import { sayScoops } from '@dewpot/core/materials';
+import type { Measure } from '@dewpot/core/measuring';
+import type { BenchPart } from '@dewpot/core/planning';
+import { alike, type Bucketful, type Placing } from '@dewpot/core/pours';
+import { castCode } from '@dewpot/core/casts';
 import { sayMeasures } from '../ui/measuring-words';
 import { stepTime } from '../ui/step-time';
 import { square } from './label-paper';

@@ -1,4 +1,5 @@
-import { loopsOf, type Inset, type LaidInset, type InsetLoops, type PlanPoint } from '@dewpot/core';
+import type { Inset, InsetLoops, LaidInset } from '@dewpot/core/moulds';
+import { loopsOf, type PlanPoint } from '@dewpot/core/solids';
 import {
   clip,
   closePath,

@@ -1,15 +1,9 @@
 import { useMemo, useState } from 'react';
-import {
-  benchOf,
-  castItems,
-  logsOf,
-  MINUTE,
-  type PourLog,
-  type Run,
-  runOf,
-  WORKABLE_SHARE,
-  defined,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { MINUTE } from '@dewpot/core/units';
+import { castItems, logsOf, runOf, type Run } from '@dewpot/core/bench';
+import { benchOf } from '@dewpot/core/planning';
+import { WORKABLE_SHARE, type PourLog } from '@dewpot/core/pours';
 import type { PourView } from '@dewpot/contract';
 import { Footprints } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';

@@ -1,4 +1,6 @@
-import { defined, type CalculatedPart, type PourPart } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import type { PourPart } from '@dewpot/core/planning';
+import type { CalculatedPart } from '@dewpot/core/pours';
 
 /** What a bucket of a pour is called: by its tint, by its mix where there are several, and by its number. */
 export function bucketLabel(parts: readonly (PourPart & CalculatedPart)[], part: number, bucket: number): string {

@@ -1,4 +1,4 @@
-import type { alike } from '@dewpot/core';
+import type { alike } from '@dewpot/core/pours';
 import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import { SheetRows } from './sheet-rows';

@@ -1,14 +1,9 @@
-import {
-  benchOf,
-  type BenchOf,
-  type FieldIssue,
-  InputError,
-  type MeasuringChoice,
-  measuringChoicesOf,
-  type PourPart,
-  type Step,
-  defined,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError, type FieldIssue } from '@dewpot/core/units';
+import type { MeasuringChoice } from '@dewpot/core/measuring';
+import type { Step } from '@dewpot/core/bench';
+import { benchOf, type BenchOf, type PourPart } from '@dewpot/core/planning';
+import { measuringChoicesOf } from '@dewpot/core/pours';
 import type { PourInput } from '@dewpot/contract';
 import { judgePlan, type JudgedPlan, type Judging } from '../workers/judge-plan';
 

@@ -1,4 +1,4 @@
-import { type Layer } from '@dewpot/core';
+import type { Layer } from '@dewpot/core/pours';
 import type { ColouringInput, TintView } from '@dewpot/contract';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { Button } from '../ui/button';

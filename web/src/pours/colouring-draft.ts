@@ -1,4 +1,5 @@
-import { type ColouringKind, colouringKinds, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { colouringKinds, type ColouringKind } from '@dewpot/core/tints';
 import type { ColouringInput, TintView } from '@dewpot/contract';
 
 type Parts = ColouringInput['parts'];

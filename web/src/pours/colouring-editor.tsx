@@ -1,13 +1,7 @@
-import {
-  colouringKinds,
-  layersOf,
-  InputError,
-  faceColouringOf,
-  type ColouringKind,
-  type Layer,
-  type PourItem,
-  defined,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError } from '@dewpot/core/units';
+import { colouringKinds, type ColouringKind } from '@dewpot/core/tints';
+import { faceColouringOf, layersOf, type Layer, type PourItem } from '@dewpot/core/pours';
 import type { ColouringInput, MouldView, PourItemInput, TintView } from '@dewpot/contract';
 import { LayeredSection } from '../moulds';
 import { Button } from '../ui/button';

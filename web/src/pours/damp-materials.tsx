@@ -1,4 +1,4 @@
-import { bulking, squeezeTest, wettest } from '@dewpot/core';
+import { bulking, squeezeTest, wettest } from '@dewpot/core/mixes';
 import type { MaterialView } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
 import { SelectField } from '../ui/select-field';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { moistureByDrying } from '@dewpot/core';
+import { moistureByDrying } from '@dewpot/core/mixes';
 import { QuantityField } from '../ui/quantity-field';
 import { sayRefusal } from '../ui/input-error-message';
 import { useUnits } from '../ui/units';

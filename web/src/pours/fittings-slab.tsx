@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { facesMustMatch, type PourPart } from '@dewpot/core';
+import type { PourPart } from '@dewpot/core/planning';
+import { facesMustMatch } from '@dewpot/core/pours';
 import type { PourInput, PourItemInput } from '@dewpot/contract';
 import { InsetEditor } from './inset-editor';
 import { ItemChoice } from './item-choice';

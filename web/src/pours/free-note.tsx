@@ -1,4 +1,4 @@
-import type { FreeMoulds } from '@dewpot/core';
+import type { FreeMoulds } from '@dewpot/core/pours';
 import { sayWhen } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 

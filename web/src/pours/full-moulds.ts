@@ -1,4 +1,5 @@
-import { freeMoulds, staysPut, type FreeMoulds, type FullMould } from '@dewpot/core';
+import { staysPut } from '@dewpot/core/moulds';
+import { freeMoulds, type FreeMoulds, type FullMould } from '@dewpot/core/pours';
 import type { CastView, MouldView } from '@dewpot/contract';
 import { placeOf } from '../ui/casts/reading';
 

@@ -1,14 +1,6 @@
 import { useMemo } from 'react';
-import {
-  InputError,
-  insetView,
-  layInset,
-  rimOf,
-  withoutInserts,
-  type FieldIssue,
-  type InsetFace,
-  type LaidInset,
-} from '@dewpot/core';
+import { InputError, type FieldIssue } from '@dewpot/core/units';
+import { insetView, layInset, rimOf, withoutInserts, type InsetFace, type LaidInset } from '@dewpot/core/moulds';
 import type { InsetInput, MouldView, PourItemInput } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
 import { InsetDrawing } from '../ui/inset-drawing';

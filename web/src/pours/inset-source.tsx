@@ -1,5 +1,8 @@
 import { useRef, useState } from 'react';
-import { InputError, simplified, sizedLoops, type InsetLoops, type OutlineReading } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
+import type { OutlineReading } from '@dewpot/core/meshes';
+import { sizedLoops, type InsetLoops } from '@dewpot/core/moulds';
+import { simplified } from '@dewpot/core/solids';
 import type { InsetInput, LetterFace, LettersInput } from '@dewpot/contract';
 import { FileUp } from 'lucide-react';
 import { sayRefusal } from '../ui/input-error-message';

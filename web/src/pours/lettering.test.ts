@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import fontkit from '@pdf-lib/fontkit';
 import { describe, expect, it } from 'vitest';
-import { loopsArea } from '@dewpot/core';
+import { loopsArea } from '@dewpot/core/moulds';
 import { setLetters } from './lettering';
 
 const face = (name: string) =>

@@ -1,4 +1,8 @@
-import { InputError, pathLoops, type InsetLoops, type PlanPoint, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError } from '@dewpot/core/units';
+import { pathLoops } from '@dewpot/core/meshes';
+import type { InsetLoops } from '@dewpot/core/moulds';
+import type { PlanPoint } from '@dewpot/core/solids';
 import type { LetterFace, LettersInput } from '@dewpot/contract';
 import plainAddress from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-700-normal.woff?url';
 import serifAddress from '@fontsource/young-serif/files/young-serif-latin-400-normal.woff?url';

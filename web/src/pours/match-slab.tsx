@@ -1,4 +1,7 @@
-import { averaged, batchColourOf, InputError, matchWarnings, calculateSheet, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError } from '@dewpot/core/units';
+import { matchWarnings } from '@dewpot/core/tints';
+import { averaged, batchColourOf, calculateSheet } from '@dewpot/core/pours';
 import type { PourInput, PourView } from '@dewpot/contract';
 import { mixNames } from './mix-names';
 import type { PlanSources, SheetPart } from './plan';

@@ -1,4 +1,5 @@
-import { defined, type ScoopStep } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import type { ScoopStep } from '@dewpot/core/materials';
 import { Choice } from '../ui/choice';
 import { sayChoice, wayNames } from '../ui/measuring-words';
 import { SelectField } from '../ui/select-field';

@@ -1,4 +1,5 @@
-import { type Placing, MINUTE } from '@dewpot/core';
+import { MINUTE } from '@dewpot/core/units';
+import type { Placing } from '@dewpot/core/pours';
 import { saySpan } from '../ui/format-time';
 import { stepTime } from '../ui/step-time';
 

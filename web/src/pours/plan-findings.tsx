@@ -1,4 +1,7 @@
-import { type PlanChange, type PourFinding, type PourPart, releaseCalled, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { releaseCalled } from '@dewpot/core/moulds';
+import type { PlanChange, PourFinding } from '@dewpot/core/judging';
+import type { PourPart } from '@dewpot/core/planning';
 import type { PourInput } from '@dewpot/contract';
 import { usePutAside, useTakeAside } from '../api/findings-aside';
 import { Findings, type AsideWays } from '../judging';

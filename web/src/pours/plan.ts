@@ -1,18 +1,16 @@
+import { InputError, type FieldIssue } from '@dewpot/core/units';
+import type { MeasuringChoice, MeasuringWay } from '@dewpot/core/measuring';
+import type { Step } from '@dewpot/core/bench';
+import type { CandidateMix } from '@dewpot/core/judging';
 import {
-  type BenchPart,
-  type CandidateMix,
   candidatesOf,
-  type FieldIssue,
-  type FullMould,
-  InputError,
   judgeContextOf,
-  type LastingAside,
-  type MeasuringChoice,
-  type MeasuringWay,
   partsOf,
+  type BenchPart,
+  type LastingAside,
   type PourPart,
-  type Step,
-} from '@dewpot/core';
+} from '@dewpot/core/planning';
+import type { FullMould } from '@dewpot/core/pours';
 import type { AirBasis, AirReading, PourInput } from '@dewpot/contract';
 import { pourSources, type KnownForPours } from '../api/pour-sources';
 import type { JudgedPlan, Judging } from '../workers/judge-plan';

@@ -1,4 +1,7 @@
-import { consistencies, heldSpots, pieceUses, type Grade, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { consistencies, type Grade } from '@dewpot/core/mixes';
+import { heldSpots } from '@dewpot/core/pours';
+import { pieceUses } from '@dewpot/core/sealing';
 import type { PourInput } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { placesQuery } from '../api/places';

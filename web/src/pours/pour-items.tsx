@@ -1,4 +1,6 @@
-import { InputError, type PourItem, type PourPart, type FaceColouring, faceColouringOf } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
+import type { PourPart } from '@dewpot/core/planning';
+import { faceColouringOf, type FaceColouring, type PourItem } from '@dewpot/core/pours';
 import type { MixView, MouldView, PourItemInput } from '@dewpot/contract';
 import { Minus, Plus, X } from 'lucide-react';
 import { Button } from '../ui/button';

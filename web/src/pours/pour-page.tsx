@@ -1,4 +1,4 @@
-import { defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
 import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import type { AirView, PourInput, PourView } from '@dewpot/contract';

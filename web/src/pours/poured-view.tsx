@@ -1,5 +1,8 @@
 import { useMemo } from 'react';
-import { calculateSheet, consistency, type PourPart, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { consistency } from '@dewpot/core/mixes';
+import type { PourPart } from '@dewpot/core/planning';
+import { calculateSheet } from '@dewpot/core/pours';
 import type { PourView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';

@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import { plannedLog, calculateSheet } from '@dewpot/core';
+import { calculateSheet, plannedLog } from '@dewpot/core/pours';
 import type { PourInput, PourView } from '@dewpot/contract';
 import { fakeServer, mix, mould, palette, renderScreen, store } from '../../test/fake-server';
 import { cast, NOW, session } from '../../test/stand-ins';

@@ -1,4 +1,6 @@
-import { blanks, setsInMinutes, type PourPlan } from '@dewpot/core';
+import { blanks } from '@dewpot/core/moulds';
+import { setsInMinutes } from '@dewpot/core/binders';
+import type { PourPlan } from '@dewpot/core/pours';
 import type { PourInput } from '@dewpot/contract';
 
 const unique = (names: readonly string[]) => [...new Set(names)];

@@ -1,15 +1,7 @@
-import {
-  bagFills,
-  catchMoulds,
-  coreHolds,
-  cutList,
-  feetFor,
-  fullVolume,
-  releaseCalled,
-  releases,
-  scaleDown,
-  defined,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { fullVolume, releaseCalled, releases } from '@dewpot/core/moulds';
+import { coreHolds } from '@dewpot/core/bench';
+import { bagFills, catchMoulds, cutList, feetFor, scaleDown } from '@dewpot/core/pours';
 import type { PourInput } from '@dewpot/contract';
 import { thingsToLayOut } from './preparation-checklist';
 import { FigureWorking } from '../ui/figure-working';

@@ -1,4 +1,4 @@
-import { repeatPourAdvice, type AgainAdvice } from '@dewpot/core';
+import { repeatPourAdvice, type AgainAdvice } from '@dewpot/core/casts';
 import type { PourInput, PourView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { allCastsQuery } from '../api/casts';

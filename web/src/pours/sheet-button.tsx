@@ -1,4 +1,5 @@
-import { type BenchPart, coreHolds } from '@dewpot/core';
+import { coreHolds } from '@dewpot/core/bench';
+import type { BenchPart } from '@dewpot/core/planning';
 import type { PourInput } from '@dewpot/contract';
 import { makeSheet, PaperButton } from '../paper';
 import { useUnits } from '../ui/units';

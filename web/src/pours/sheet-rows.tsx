@@ -1,4 +1,6 @@
-import { sayScoops, SPOON, type SheetDose, type SheetLine } from '@dewpot/core';
+import { sayScoops } from '@dewpot/core/materials';
+import { SPOON } from '@dewpot/core/mixes';
+import type { SheetDose, SheetLine } from '@dewpot/core/pours';
 import { FigureWorking } from '../ui/figure-working';
 import { MeasureFigures, MeasureTally } from '../ui/measure-tally';
 import { useUnits } from '../ui/units';

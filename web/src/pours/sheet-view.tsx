@@ -1,4 +1,4 @@
-import { alike, type CautionStep, type Placing, type Sheet } from '@dewpot/core';
+import { alike, type CautionStep, type Placing, type Sheet } from '@dewpot/core/pours';
 import type { ReactNode } from 'react';
 import { BigFigure, FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';

@@ -1,4 +1,5 @@
-import { pourCost, pourShopping, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { pourCost, pourShopping } from '@dewpot/core/pours';
 import { BigFigure } from '../ui/figure-working';
 import type { CalculatedPlan } from './plan';
 import { PlanFindings } from './plan-findings';

@@ -1,4 +1,5 @@
-import { defined, type ShoppingLine } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import type { ShoppingLine } from '@dewpot/core/materials';
 import { useUnits } from '../ui/units';
 
 /** What the store has too little of, and what to buy in whole bags. */

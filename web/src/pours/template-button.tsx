@@ -1,4 +1,4 @@
-import type { Inset, LaidInset } from '@dewpot/core';
+import type { Inset, LaidInset } from '@dewpot/core/moulds';
 import { makeTemplate, PaperButton } from '../paper';
 
 /** A template in full size to lay an inset by, as PDF. */

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
-import { timelineOf, type Finish, type Step } from '@dewpot/core';
+import { timelineOf, type Step } from '@dewpot/core/bench';
+import type { Finish } from '@dewpot/core/pours';
 import type { PourInput } from '@dewpot/contract';
 import { format, isSameDay } from 'date-fns';
 import { HourLine } from '../ui/pour-timeline';

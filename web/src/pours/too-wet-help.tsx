@@ -1,5 +1,7 @@
 import { useMemo, useState } from 'react';
-import { batchOfSheet, InputError, tooWet, type PourPlan, type Sheet } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
+import { tooWet } from '@dewpot/core/mixes';
+import { batchOfSheet, type PourPlan, type Sheet } from '@dewpot/core/pours';
 import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';
 

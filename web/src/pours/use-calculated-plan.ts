@@ -1,4 +1,4 @@
-import { defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
 import { useCallback, useMemo } from 'react';
 import type { PourInput } from '@dewpot/contract';
 import type { Remote } from 'comlink';

@@ -1,4 +1,4 @@
-import type { WaterPlan } from '@dewpot/core';
+import type { WaterPlan } from '@dewpot/core/pours';
 import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import { WaterGlass } from '../ui/water-glass';

@@ -1,4 +1,5 @@
-import { consistencies, type Grade, type PourLog, type Sheet } from '@dewpot/core';
+import { consistencies, type Grade } from '@dewpot/core/mixes';
+import type { PourLog, Sheet } from '@dewpot/core/pours';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';

@@ -1,4 +1,4 @@
-import { coatTools, coatToolWords, sides } from '@dewpot/core';
+import { coatTools, coatToolWords, sides } from '@dewpot/core/sealing';
 import { Button } from '../ui/button';
 import type { ActionProps } from '../ui/casts/action-props';
 import { sideWords } from '../ui/casts/event-words';

@@ -1,15 +1,6 @@
-import {
-  lotInUse,
-  lotMonths,
-  remarksOnCoat,
-  sealerOf,
-  sealers,
-  sealingGate,
-  usualDrying,
-  type DryingAir,
-  type GateWays,
-  type Sealer,
-} from '@dewpot/core';
+import { lotInUse, lotMonths, sealerOf, sealers, type Sealer } from '@dewpot/core/materials';
+import { usualDrying, type DryingAir } from '@dewpot/core/sealing';
+import { remarksOnCoat, sealingGate, type GateWays } from '@dewpot/core/casts';
 import { useQuery } from '@tanstack/react-query';
 import type { CastView, LotView, MaterialView } from '@dewpot/contract';
 import { shelfQuery } from '../api/casts';

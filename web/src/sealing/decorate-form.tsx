@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { againstDecorating, decorations, decorationsInOrder, type Decoration } from '@dewpot/core';
+import { decorations, decorationsInOrder, type Decoration } from '@dewpot/core/sealing';
+import { againstDecorating } from '@dewpot/core/casts';
 import { Choice } from '../ui/choice';
 import { useNow } from '../ui/use-now';
 import type { ActionProps } from '../ui/casts/action-props';

@@ -1,4 +1,5 @@
-import { DAY, HOUR, dryingSchools, usualDrying, type DrynessRule } from '@dewpot/core';
+import { DAY, HOUR } from '@dewpot/core/units';
+import { dryingSchools, usualDrying, type DrynessRule } from '@dewpot/core/sealing';
 import type { CastDetail } from '@dewpot/contract';
 import { useSession } from '../api/session';
 import { saySpan, sayWhen } from '../ui/format-time';

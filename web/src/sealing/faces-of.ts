@@ -1,4 +1,5 @@
-import { sealedArea, type Side } from '@dewpot/core';
+import type { Side } from '@dewpot/core/sealing';
+import { sealedArea } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 
 /** Faces of casts that a coat goes on, mm²; of an article all its parts less its joints. */

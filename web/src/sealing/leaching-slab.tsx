@@ -1,4 +1,4 @@
-import { leaching } from '@dewpot/core';
+import { leaching } from '@dewpot/core/curing';
 import type { CastDetail } from '@dewpot/contract';
 
 const PH = { from: 7, to: 13, target: 8.5 } as const;

@@ -1,4 +1,5 @@
-import { pieceUses, sealAdvice, sealers, type PieceUse } from '@dewpot/core';
+import { sealers } from '@dewpot/core/materials';
+import { pieceUses, sealAdvice, type PieceUse } from '@dewpot/core/sealing';
 import { Button } from '../ui/button';
 import { Picks } from '../ui/picks';
 import { pieceUseWords } from '../ui/piece-use-words';

@@ -1,4 +1,4 @@
-import { checksToCome, coatsToCome, curedAt, lastCoat, resealAt, sealerOfCoat } from '@dewpot/core';
+import { checksToCome, coatsToCome, curedAt, lastCoat, resealAt, sealerOfCoat } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
 import { format } from 'date-fns';
 import { sayDay } from '../ui/format-time';

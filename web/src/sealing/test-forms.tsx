@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import { checksToCome, FILM_TEST_HOURS, sealCheckWords, type SealCheck, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { FILM_TEST_HOURS, sealCheckWords, type SealCheck } from '@dewpot/core/sealing';
+import { checksToCome } from '@dewpot/core/casts';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';

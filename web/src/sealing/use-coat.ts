@@ -1,13 +1,6 @@
 import { useState } from 'react';
-import {
-  againstSealer,
-  sealAdvice,
-  sealerVolume,
-  type CoatTool,
-  type PieceUse,
-  type Side,
-  defined,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { againstSealer, sealAdvice, sealerVolume, type CoatTool, type PieceUse, type Side } from '@dewpot/core/sealing';
 import { useQuery } from '@tanstack/react-query';
 import { storeQuery } from '../api/materials';
 import { useAir } from '../api/session';

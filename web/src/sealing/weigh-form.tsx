@@ -1,4 +1,4 @@
-import { defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
 import { useState } from 'react';
 import { useAir, useSession } from '../api/session';
 import { Button } from '../ui/button';

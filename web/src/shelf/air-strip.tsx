@@ -1,4 +1,5 @@
-import { HOUR, evaporation, faceRisk, overFace } from '@dewpot/core';
+import { HOUR } from '@dewpot/core/units';
+import { evaporation, faceRisk, overFace } from '@dewpot/core/curing';
 import type { AirReading, AirView } from '@dewpot/contract';
 import { area, line } from 'd3-shape';
 import { format } from 'date-fns';

@@ -1,4 +1,4 @@
-import { defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
 import { wholeSize } from '../ui/whole-piece';
 import type { Group } from './reading';
 

@@ -1,4 +1,4 @@
-import { defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
 import { memo } from 'react';
 import { useNavigate } from 'react-router';
 import { judgedBy } from '../ui/casts/reading';

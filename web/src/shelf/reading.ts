@@ -1,4 +1,5 @@
-import { defined, type Due } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import type { Due } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { isDue, lookToday, nextOf, placeOf, type Today } from '../ui/casts/reading';
 

@@ -1,5 +1,5 @@
 import { Suspense, useEffect, useMemo, useState } from 'react';
-import { rulerSteps, writeQuantity } from '@dewpot/core';
+import { rulerSteps, writeQuantity } from '@dewpot/core/units';
 import { Link } from 'react-router';
 import { CastActions, fetchActionsAhead } from '../casts';
 import { buttonClass } from '../ui/button';

@@ -1,4 +1,5 @@
-import { roundOf, tasksForMany, type Due, type RoundLine, type RoundWhen, type CastTask, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { roundOf, tasksForMany, type CastTask, type Due, type RoundLine, type RoundWhen } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { endOfDay } from 'date-fns';
 import { Link } from 'react-router';

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
-import { roundLines, whenDue, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { roundLines, whenDue } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { toast } from '../ui/toast';
 import { placeOf } from '../ui/casts/reading';

@@ -1,4 +1,4 @@
-import { evaporation, faceAdvice, faceRisk, overFace } from '@dewpot/core';
+import { evaporation, faceAdvice, faceRisk, overFace } from '@dewpot/core/curing';
 import { useQuery } from '@tanstack/react-query';
 import { NavLink, useLocation } from 'react-router';
 import { useWaiting } from '../api/casts';

@@ -1,13 +1,6 @@
-import {
-  coversInOrder,
-  coverWords,
-  simulationClimates,
-  sealerKinds,
-  sealers,
-  type SimulationChoices,
-  type SimulationClimate,
-  type SealerKind,
-} from '@dewpot/core';
+import { sealerKinds, sealers, type SealerKind } from '@dewpot/core/materials';
+import { coversInOrder, coverWords } from '@dewpot/core/curing';
+import { simulationClimates, type SimulationChoices, type SimulationClimate } from '@dewpot/core/simulation';
 import { SelectField } from '../ui/select-field';
 
 const DAY = 24;

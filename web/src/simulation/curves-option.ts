@@ -1,4 +1,4 @@
-import type { Simulation } from '@dewpot/core';
+import type { Simulation } from '@dewpot/core/simulation';
 import type { EChartsCoreOption } from 'echarts/core';
 import { font, INK, inked } from '../ui/chart-style';
 

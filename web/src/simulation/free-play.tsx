@@ -1,5 +1,11 @@
 import { useMemo, useState } from 'react';
-import { simulationPieces, simulate, usualChoices, type Simulation, type SimulationChoices } from '@dewpot/core';
+import {
+  simulate,
+  simulationPieces,
+  usualChoices,
+  type Simulation,
+  type SimulationChoices,
+} from '@dewpot/core/simulation';
 import { Button } from '../ui/button';
 import { Chart } from '../ui/chart';
 import { SelectField } from '../ui/select-field';

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { lessons, simulationPieces, simulate, type LessonKey, type Simulation } from '@dewpot/core';
+import { lessons, simulate, simulationPieces, type LessonKey, type Simulation } from '@dewpot/core/simulation';
 import { Button } from '../ui/button';
 import { Chart } from '../ui/chart';
 import { ChoicesForm } from './choices-form';

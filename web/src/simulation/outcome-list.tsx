@@ -1,5 +1,5 @@
 import { Check, CircleAlert, X } from 'lucide-react';
-import type { Outcome } from '@dewpot/core';
+import type { Outcome } from '@dewpot/core/simulation';
 
 const marks = {
   good: { Icon: Check, words: 'good', look: 'text-primary' },

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { lessons, type LessonKey } from '@dewpot/core';
+import { lessons, type LessonKey } from '@dewpot/core/simulation';
 import { Check } from 'lucide-react';
 import { FreePlay } from './free-play';
 import { LessonPlay } from './lesson-play';

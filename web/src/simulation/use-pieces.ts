@@ -1,5 +1,10 @@
 import { useMemo } from 'react';
-import { simulationPieceOf, simulationPieces, type SimulationPiece, type SimulationPieceKey } from '@dewpot/core';
+import {
+  simulationPieceOf,
+  simulationPieces,
+  type SimulationPiece,
+  type SimulationPieceKey,
+} from '@dewpot/core/simulation';
 import type { MaterialView, MixView, MouldView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { storeQuery } from '../api/materials';

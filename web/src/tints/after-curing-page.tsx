@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { afterCure, colouringKinds, faceCover, gritsFor, sandingDepth, type ColouringKind } from '@dewpot/core';
+import { afterCure, colouringKinds, faceCover, gritsFor, sandingDepth, type ColouringKind } from '@dewpot/core/tints';
 import { Choice } from '../ui/choice';
 import { ChipFace } from './chip-face';
 import { TintHead, TintRoom } from './tint-nav';

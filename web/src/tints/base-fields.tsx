@@ -1,4 +1,4 @@
-import { isBinder } from '@dewpot/core';
+import { isBinder } from '@dewpot/core/materials';
 import type { TintInput } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
 import { SelectField } from '../ui/select-field';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { labOf } from '@dewpot/core';
+import { labOf } from '@dewpot/core/tints';
 import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
 import { useBringTints, usePalette, type Palette } from '../api/tints';

@@ -1,5 +1,9 @@
 import { useState } from 'react';
-import { fromBottle, InputError, solidsOf, type Material, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError } from '@dewpot/core/units';
+import type { Material } from '@dewpot/core/materials';
+import { solidsOf } from '@dewpot/core/mixes';
+import { fromBottle } from '@dewpot/core/tints';
 import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';
 

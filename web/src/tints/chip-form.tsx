@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import { chipGrams, type ChipGrams, InputError, tintOf, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError } from '@dewpot/core/units';
+import { chipGrams, tintOf, type ChipGrams } from '@dewpot/core/tints';
 import type { SwatchInput, SwatchView } from '@dewpot/contract';
 import { format } from 'date-fns';
 import { v7 as uuid } from 'uuid';

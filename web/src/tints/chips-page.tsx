@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { colourDifference, learnColours, sureOf, tintOf } from '@dewpot/core';
+import { colourDifference, learnColours, sureOf, tintOf } from '@dewpot/core/tints';
 import type { SwatchInput, SwatchView } from '@dewpot/contract';
 import { usePalette, type Palette } from '../api/tints';
 import { Button } from '../ui/button';

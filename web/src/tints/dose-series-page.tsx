@@ -1,5 +1,9 @@
 import { useState } from 'react';
-import { CHIP, chipGrams, InputError, LADDER, type Material, stockFor, tintOf, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError } from '@dewpot/core/units';
+import type { Material } from '@dewpot/core/materials';
+import { stockFor } from '@dewpot/core/mixes';
+import { CHIP, chipGrams, LADDER, tintOf } from '@dewpot/core/tints';
 import { Printer } from 'lucide-react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { Button } from '../ui/button';

@@ -1,4 +1,5 @@
-import { hexOf, SEEN, type FoundTint, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { hexOf, SEEN, type FoundTint } from '@dewpot/core/tints';
 import { Link } from 'react-router';
 import type { Palette } from '../api/tints';
 import { buttonClass } from '../ui/button';

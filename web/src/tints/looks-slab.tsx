@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { hexOf, lookNames, type Look, type TintFigures, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { hexOf, lookNames, type Look, type TintFigures } from '@dewpot/core/tints';
 import type { MouldView } from '@dewpot/contract';
 import { CastFace } from '../ui/cast-face';
 import { PieceThumb } from '../ui/piece-thumb';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { ColourMeasuredBy } from '@dewpot/core';
+import type { ColourMeasuredBy } from '@dewpot/core/tints';
 import type { ChipReading, SwatchInput, SwatchView } from '@dewpot/contract';
 import { useReadSwatch, useSaveSwatch } from '../api/tints';
 import { Button } from '../ui/button';

@@ -1,5 +1,8 @@
 import { useState, type KeyboardEvent, type MouseEvent } from 'react';
-import { InputError, pickColour, type PhotoPixels, type PixelPoint, type Reference, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError } from '@dewpot/core/units';
+import type { PhotoPixels } from '@dewpot/core/photos';
+import { pickColour, type PixelPoint, type Reference } from '@dewpot/core/tints';
 import { Choice } from '../ui/choice';
 import { FileButton } from '../ui/file-button';
 import { pixelsOf, useAddress } from '../ui/picture';

@@ -1,4 +1,5 @@
-import { additiveOf, PIGMENT_STOP, sayDose } from '@dewpot/core';
+import { PIGMENT_STOP } from '@dewpot/core/materials';
+import { additiveOf, sayDose } from '@dewpot/core/mixes';
 import type { TintInput } from '@dewpot/contract';
 import { X } from 'lucide-react';
 import type { Palette } from '../api/tints';

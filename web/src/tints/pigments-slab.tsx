@@ -1,4 +1,4 @@
-import { knownPigment } from '@dewpot/core';
+import { knownPigment } from '@dewpot/core/tints';
 import type { MaterialView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import type { Palette } from '../api/tints';

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { tintOf } from '@dewpot/core';
+import { tintOf } from '@dewpot/core/tints';
 import type { MouldView, TintInput } from '@dewpot/contract';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';

@@ -1,5 +1,5 @@
 import { TINT_FILE, type SwatchView, type TintBody, type TintView } from '@dewpot/contract';
-import { labOf } from '@dewpot/core';
+import { labOf } from '@dewpot/core/tints';
 import { unparse } from 'papaparse';
 import type { Palette } from '../api/tints';
 import type { ReadFile } from '../ui/file-in';

@@ -1,4 +1,4 @@
-import { tintOf } from '@dewpot/core';
+import { tintOf } from '@dewpot/core/tints';
 import { useQuery } from '@tanstack/react-query';
 import { tintRevisionsQuery, type Palette } from '../api/tints';
 import { Versions } from '../ui/versions';

@@ -1,4 +1,6 @@
-import { calculateTint, type Dose, InputError, isPigment, type TintFigures, tintOf } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
+import { isPigment, type Dose } from '@dewpot/core/mixes';
+import { calculateTint, tintOf, type TintFigures } from '@dewpot/core/tints';
 import type { TintBody, TintInput } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
 

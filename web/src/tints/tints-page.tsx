@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { tintOf, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { tintOf } from '@dewpot/core/tints';
 import type { TintView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { usePalette, type Palette } from '../api/tints';

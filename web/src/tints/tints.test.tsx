@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { parse } from 'papaparse';
-import { colourDifference } from '@dewpot/core';
+import { colourDifference } from '@dewpot/core/tints';
 import type { TintsView } from '@dewpot/contract';
 import { brick, fakeServer, paletteOf, redChip, Refusal, renderScreen, straw } from '../../test/fake-server';
 import { BookPage } from './book-page';

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { ColourWish, FoundTint } from '@dewpot/core';
+import type { ColourWish, FoundTint } from '@dewpot/core/tints';
 import { proxy, wrap, type Remote } from 'comlink';
 import type { TintsWork } from '../workers/tints.worker';
 

@@ -1,5 +1,8 @@
 import { useState } from 'react';
-import { type ColourWish, InputError, knownBase, knownPigment, pricePerGram, tintOf, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { InputError } from '@dewpot/core/units';
+import { pricePerGram } from '@dewpot/core/materials';
+import { knownBase, knownPigment, tintOf, type ColourWish } from '@dewpot/core/tints';
 import { usePalette, type Palette } from '../api/tints';
 import { Button } from '../ui/button';
 import { CastFace } from '../ui/cast-face';

@@ -1,17 +1,17 @@
 import { useMemo, useState } from 'react';
+import { defined } from '@dewpot/core/math';
+import { InputError } from '@dewpot/core/units';
+import { pricePerGram } from '@dewpot/core/materials';
+import { stockFor } from '@dewpot/core/mixes';
 import {
   binderPerLitre,
-  InputError,
   leastBinder,
-  pricePerGram,
   SEEN,
-  stockFor,
   tintDoses,
   weighTint,
   type Tint,
   type TintFigures,
-  defined,
-} from '@dewpot/core';
+} from '@dewpot/core/tints';
 import { useSession } from '../api/session';
 import type { Palette } from '../api/tints';
 import { QuantityField } from '../ui/quantity-field';

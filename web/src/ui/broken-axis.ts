@@ -1,4 +1,5 @@
-import { type Span, MINUTE } from '@dewpot/core';
+import { MINUTE } from '@dewpot/core/units';
+import type { Span } from '@dewpot/core/bench';
 
 /** Hands free for longer than this are drawn short, with a break in the axis. */
 const LONG = 25 * MINUTE;

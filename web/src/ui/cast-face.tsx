@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import type { FaceColouring } from '@dewpot/core';
+import type { FaceColouring } from '@dewpot/core/pours';
 import { FacePaint } from './face-paint';
 
 const BOX = { width: 160, height: 112, corner: 7 } as const;

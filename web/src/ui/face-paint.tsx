@@ -1,4 +1,6 @@
-import { marble, type FaceColouring, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { marble } from '@dewpot/core/tints';
+import type { FaceColouring } from '@dewpot/core/pours';
 
 /** Points across the likeness of a marbling; more would be more than paint can tell. */
 const GRID = { width: 132, height: 118 } as const;

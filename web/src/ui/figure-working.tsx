@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Basis, Figure } from '@dewpot/core';
+import type { Basis, Figure } from '@dewpot/core/units';
 import { useUnits } from './units';
 
 function basisInWords(basis: Basis): string {

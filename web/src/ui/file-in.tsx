@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { FieldIssue } from '@dewpot/core';
+import type { FieldIssue } from '@dewpot/core/units';
 import type { ImportView } from '@dewpot/contract';
 import type { UseMutationResult } from '@tanstack/react-query';
 import { toast } from './toast';

@@ -1,4 +1,4 @@
-import { InputError } from '@dewpot/core';
+import { InputError } from '@dewpot/core/units';
 
 /** What core refused, in its own sentences with their remedies. Any other error is thrown on. */
 export function sayRefusal(error: unknown): string {

@@ -1,4 +1,5 @@
-import { loopsOf, type InsetView, type PlanPoint } from '@dewpot/core';
+import type { InsetView } from '@dewpot/core/moulds';
+import { loopsOf, type PlanPoint } from '@dewpot/core/solids';
 import { outlinePath } from './outline-path';
 
 const MARGIN = 0.04;

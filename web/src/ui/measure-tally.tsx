@@ -1,4 +1,5 @@
-import { sayScoops, type Measure } from '@dewpot/core';
+import { sayScoops } from '@dewpot/core/materials';
+import type { Measure } from '@dewpot/core/measuring';
 import { Scale } from 'lucide-react';
 import { ScoopTally } from './scoop-tally';
 import { useUnits } from './units';

@@ -1,4 +1,5 @@
-import { sayScoops, UNSEEN, type Measure, type MeasuringChoice, type MeasuringWay } from '@dewpot/core';
+import { sayScoops } from '@dewpot/core/materials';
+import { UNSEEN, type Measure, type MeasuringChoice, type MeasuringWay } from '@dewpot/core/measuring';
 
 /** Ways of measuring as a screen names them. */
 export const wayNames: Record<MeasuringWay, string> = {

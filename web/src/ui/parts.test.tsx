@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { computed, figure, line } from '@dewpot/core';
+import { computed, figure, line } from '@dewpot/core/units';
 import { HOUR, NOW, renderInside } from '../../test/stand-ins';
 import { DataTable, type TableColumn } from './data-table';
 import { BigFigure } from './figure-working';

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
-import { defined, type PhotoPixels } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import type { PhotoPixels } from '@dewpot/core/photos';
 
 /** Longest side of a picture that is looked into, px. */
 const LONGEST = 1400;

@@ -1,4 +1,5 @@
-import { defined, type Facet, type PlanPoint } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import type { Facet, PlanPoint } from '@dewpot/core/solids';
 
 /** How far level faces are tipped towards the eye: their depth on the screen over their depth. */
 export const TIP = 0.09;

@@ -1,4 +1,6 @@
-import type { MouldShape, FaceColouring, Stage } from '@dewpot/core';
+import type { MouldShape } from '@dewpot/core/moulds';
+import type { FaceColouring } from '@dewpot/core/pours';
+import type { Stage } from '@dewpot/core/casts';
 import { WholePiece, wholeSize, type StandingPart } from './whole-piece';
 
 /** One piece alone, as large as a box of `size` px lets it be. */

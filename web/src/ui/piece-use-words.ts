@@ -1,4 +1,4 @@
-import type { PieceUse } from '@dewpot/core';
+import type { PieceUse } from '@dewpot/core/sealing';
 
 /** What a piece is for, in words. */
 export const pieceUseWords: Record<PieceUse, string> = {

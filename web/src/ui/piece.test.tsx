@@ -1,6 +1,7 @@
 import { render } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { pieceView, type MouldShape, type PlanPoint, type Solid } from '@dewpot/core';
+import { pieceView, type MouldShape } from '@dewpot/core/moulds';
+import type { PlanPoint, Solid } from '@dewpot/core/solids';
 import { Piece, pieceSize } from './piece';
 import { facesOfPiece, frontChain, loopPath, screen, TIP } from './piece-path';
 

@@ -1,13 +1,8 @@
 import { memo, useId } from 'react';
-import {
-  pieceView,
-  turnedOver,
-  type MouldShape,
-  type PieceView,
-  type FaceColouring,
-  type Stage,
-  defined,
-} from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { pieceView, turnedOver, type MouldShape, type PieceView } from '@dewpot/core/moulds';
+import type { FaceColouring } from '@dewpot/core/pours';
+import type { Stage } from '@dewpot/core/casts';
 import { FacePaint } from './face-paint';
 import { facesOfPiece, frontChain, loopPath, screen, TIP, type ScreenPoint } from './piece-path';
 

@@ -1,4 +1,4 @@
-import { stepNames, type PotLife, type StepKind, type TimedStep, type Timeline } from '@dewpot/core';
+import { stepNames, type PotLife, type StepKind, type TimedStep, type Timeline } from '@dewpot/core/bench';
 import { format } from 'date-fns';
 import { brokenAxis, type BrokenAxis } from './broken-axis';
 import { saySpan } from './format-time';

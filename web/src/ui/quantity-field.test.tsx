@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import type { UnitSystem } from '@dewpot/core';
+import type { UnitSystem } from '@dewpot/core/units';
 import { QuantityField } from './quantity-field';
 
 function Field({ first, system = 'metric' }: { first?: number; system?: UnitSystem }) {

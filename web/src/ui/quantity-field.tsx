@@ -1,4 +1,5 @@
 import { useId, useState } from 'react';
+import { defined } from '@dewpot/core/math';
 import {
   InputError,
   parseQuantity,
@@ -6,8 +7,7 @@ import {
   type Dimension,
   type Unit,
   type UnitSystem,
-  defined,
-} from '@dewpot/core';
+} from '@dewpot/core/units';
 
 /** What is wrong with a field that has no room beneath it. */
 const TUCKED =

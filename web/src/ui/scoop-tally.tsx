@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { sayScoops } from '@dewpot/core';
+import { sayScoops } from '@dewpot/core/materials';
 
 const CAN = { width: 40, height: 46 };
 /** Scoops drawn one by one up to this many; beyond, the number alone is told. */

@@ -1,4 +1,4 @@
-import { defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
 import { useId } from 'react';
 
 /** A labelled choice from a list. */

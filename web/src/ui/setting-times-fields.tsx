@@ -1,4 +1,4 @@
-import type { SettingTimes } from '@dewpot/core';
+import type { SettingTimes } from '@dewpot/core/binders';
 import { TextField } from './text-field';
 
 const fields = [

@@ -1,4 +1,4 @@
-import type { PlacingStep } from '@dewpot/core';
+import type { PlacingStep } from '@dewpot/core/pours';
 
 /** When a step of placing is done: within so many minutes, or in a window after what it waits for. */
 export function stepTime({ key, within, window }: PlacingStep, say: (minutes: number) => string): string {

@@ -1,4 +1,4 @@
-import { defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
 
 /** A list with two of its entries in each other's places. */
 export const swapped = <T>(list: readonly T[], a: number, b: number): T[] =>

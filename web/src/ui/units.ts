@@ -1,4 +1,11 @@
-import { formatQuantity, formatWeighing, splitQuantity, type Figure, type Unit, type UnitSystem } from '@dewpot/core';
+import {
+  formatQuantity,
+  formatWeighing,
+  splitQuantity,
+  type Figure,
+  type Unit,
+  type UnitSystem,
+} from '@dewpot/core/units';
 import { useMemo } from 'react';
 import { useSession } from '../api/session';
 

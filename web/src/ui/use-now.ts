@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { DAY } from '@dewpot/core';
+import { DAY } from '@dewpot/core/units';
 
 /** The time, told again every minute. */
 export function useNow(): number {

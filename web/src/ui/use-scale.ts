@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { isReading, stableReading } from '@dewpot/core';
+import { isReading, stableReading } from '@dewpot/core/bench';
 import type { ScaleReading } from '@dewpot/contract';
 import { hear } from '../api/stream';
 

@@ -1,4 +1,4 @@
-import type { WaterPlan } from '@dewpot/core';
+import type { WaterPlan } from '@dewpot/core/pours';
 import { useUnits } from './units';
 
 const TOP = 10;

@@ -1,6 +1,6 @@
 import { useId, useState } from 'react';
 import { format } from 'date-fns';
-import { MINUTE } from '@dewpot/core';
+import { MINUTE } from '@dewpot/core/units';
 import { Button } from './button';
 import { useNow } from './use-now';
 

@@ -1,5 +1,8 @@
 import { memo } from 'react';
-import { pieceView, type MouldShape, type FaceColouring, type Stage, defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { pieceView, type MouldShape } from '@dewpot/core/moulds';
+import type { FaceColouring } from '@dewpot/core/pours';
+import type { Stage } from '@dewpot/core/casts';
 import { Piece, pieceSize } from './piece';
 
 /** A part as it stands in an article, with its colours today. */

@@ -1,4 +1,4 @@
-import { phaseOf, type Window } from '@dewpot/core';
+import { phaseOf, type Window } from '@dewpot/core/casts';
 import { exactly, sayWhen } from './format-time';
 
 type Span = Omit<Window, 'task'>;

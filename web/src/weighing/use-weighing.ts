@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import { defined, expectedNow, liesOnScale, shareTogether, type OnTheScale } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
+import { shareTogether } from '@dewpot/core/sealing';
+import { expectedNow, liesOnScale, type OnTheScale } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { refuses } from '../api/client';

@@ -1,4 +1,4 @@
-import { defined } from '@dewpot/core';
+import { defined } from '@dewpot/core/math';
 import { Button } from '../ui/button';
 import { lookToday } from '../ui/casts/reading';
 import { sayWhen } from '../ui/format-time';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { weighRound } from '@dewpot/core';
+import { weighRound } from '@dewpot/core/casts';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { shelfQuery } from '../api/casts';

@@ -1,7 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import type { Due } from '@dewpot/core';
+import type { Due } from '@dewpot/core/casts';
 import { fakeServer, Refusal, renderScreen } from '../../test/fake-server';
 import { cast, castDetail, DAY, HOUR } from '../../test/stand-ins';
 import { WeighingPage } from './weighing-page';

@@ -1,26 +1,22 @@
+import { InputError, type FieldIssue } from '@dewpot/core/units';
 import {
   analyseMesh,
   checkMeshSize,
   guessUnit,
-  InputError,
   measureMesh,
   readDrawing,
   readMesh,
   standMesh,
-  tracePhoto,
-  type FieldIssue,
   type MeshMeasure,
   type MeshReading,
   type MeshRole,
   type MeshUnit,
   type OutlineReading,
-  type PhotoPixels,
-  type PhotoTrace,
   type Progress,
-  type TraceWish,
   type Triangles,
   type Up,
-} from '@dewpot/core';
+} from '@dewpot/core/meshes';
+import { tracePhoto, type PhotoPixels, type PhotoTrace, type TraceWish } from '@dewpot/core/photos';
 import { expose, transfer } from 'comlink';
 
 /** What heavy work answers: an answer, or what is wrong with the file. */

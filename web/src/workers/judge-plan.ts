@@ -1,6 +1,6 @@
+import { InputError } from '@dewpot/core/units';
 import {
   figuresToJudge,
-  InputError,
   judgePour,
   mixesThatFit,
   type CandidateMix,
@@ -8,8 +8,8 @@ import {
   type JudgeContext,
   type Judgement,
   type PourFigures,
-  type PourPlan,
-} from '@dewpot/core';
+} from '@dewpot/core/judging';
+import type { PourPlan } from '@dewpot/core/pours';
 
 /** What a plan is judged by, and the mixes that might be taken in place of its own. */
 export interface Judging {

@@ -1,14 +1,13 @@
+import { InputError, type FieldIssue } from '@dewpot/core/units';
+import type { BinderClass } from '@dewpot/core/binders';
 import {
-  InputError,
   measuringChoices,
   proposeWay,
-  type BatchMasses,
-  type FieldIssue,
   type Measuring,
   type MeasuringChoice,
   type ProposedWay,
-  type BinderClass,
-} from '@dewpot/core';
+} from '@dewpot/core/measuring';
+import type { BatchMasses } from '@dewpot/core/mixes';
 import { judgeAlone } from './judge-plan';
 import { calculateParts } from '../pours/calculate-parts';
 

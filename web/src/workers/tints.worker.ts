@@ -1,4 +1,4 @@
-import { searchTints, type ColourWish, type FoundTint } from '@dewpot/core';
+import { searchTints, type ColourWish, type FoundTint } from '@dewpot/core/tints';
 import { expose } from 'comlink';
 
 const work = {

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { FieldIssue } from '@dewpot/core';
+import type { FieldIssue } from '@dewpot/core/units';
 import { proxy, wrap, type Remote } from 'comlink';
 import type { FileAnswer, FilesWork } from './files.worker';
 

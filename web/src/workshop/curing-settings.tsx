@@ -5,7 +5,7 @@ import {
   usualWaking,
   type MoistCuring,
   type MoistCuringSchool,
-} from '@dewpot/core';
+} from '@dewpot/core/curing';
 import { Button } from '../ui/button';
 import { toast } from '../ui/toast';
 import { useSaveSettings, useSession } from '../api/session';

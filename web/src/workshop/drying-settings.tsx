@@ -1,4 +1,4 @@
-import { dryingSchools, usualDrying, type DryingSchool } from '@dewpot/core';
+import { dryingSchools, usualDrying, type DryingSchool } from '@dewpot/core/sealing';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { toast } from '../ui/toast';

@@ -1,5 +1,5 @@
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
-import { usualBallastSand } from '@dewpot/core';
+import { usualBallastSand } from '@dewpot/core/moulds';
 import { WorkshopSettings } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Controller, useForm } from 'react-hook-form';

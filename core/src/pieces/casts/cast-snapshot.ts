@@ -30,7 +30,7 @@ export interface DrySummary {
 }
 
 /** A cast as a part of an article, and how it stands in it. */
-export interface ArticlePart {
+interface ArticlePart {
   readonly castId: string;
   readonly code: string;
   readonly name: string;
@@ -42,7 +42,7 @@ export interface ArticlePart {
 }
 
 /** What is kept of the joining with each article. */
-export interface JoinedArticle {
+interface JoinedArticle {
   readonly arrangement: Arrangement;
   readonly bond: Bond;
   readonly uses: readonly JointUse[];

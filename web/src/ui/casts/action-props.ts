@@ -1,4 +1,4 @@
-import type { Due } from '@dewpot/core';
+import type { Due } from '@dewpot/core/casts';
 import type { CastEventTold, CastView, Without } from '@dewpot/contract';
 
 /** What happened to a cast, to be kept. */

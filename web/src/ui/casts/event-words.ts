@@ -1,17 +1,8 @@
-import {
-  baths,
-  bonds,
-  coverWords,
-  type Bath,
-  type CastEvent,
-  type DamageCause,
-  type DamageSize,
-  type Dressing,
-  type Force,
-  SealerKind,
-  Side,
-  Spot,
-} from '@dewpot/core';
+import { SealerKind } from '@dewpot/core/materials';
+import { baths, coverWords, type Bath } from '@dewpot/core/curing';
+import { Side } from '@dewpot/core/sealing';
+import { bonds } from '@dewpot/core/assembly';
+import { Spot, type CastEvent, type DamageCause, type DamageSize, type Dressing, type Force } from '@dewpot/core/casts';
 import { format } from 'date-fns';
 import { pieceUseWords } from '../piece-use-words';
 import { checkWords, decorationWords, fittingWords, goneWords, laterWords } from './seal-words';

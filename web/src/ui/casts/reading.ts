@@ -1,4 +1,6 @@
-import { faceColour, phaseOf, placeNow, wetness, type Due, type FaceColouring, type Window } from '@dewpot/core';
+import { faceColour } from '@dewpot/core/tints';
+import type { FaceColouring } from '@dewpot/core/pours';
+import { phaseOf, placeNow, wetness, type Due, type Window } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { recoloured } from '../face-paint';
 import type { StandingPart } from '../whole-piece';

@@ -1,4 +1,7 @@
-import type { CameLater, CoatTool, Decoration, Fitting, Gone, PieceKind, PieceUse, SealCheck } from '@dewpot/core';
+import type { PieceKind } from '@dewpot/core/moulds';
+import type { CoatTool, Decoration, PieceUse, SealCheck } from '@dewpot/core/sealing';
+import type { Fitting } from '@dewpot/core/care';
+import type { CameLater, Gone } from '@dewpot/core/casts';
 
 export const toolWords: Record<CoatTool, string> = { brush: 'Brush', cloth: 'Cloth', spray: 'Spray', dip: 'Dip' };
 export const checkWords: Record<SealCheck, string> = {

@@ -1,4 +1,4 @@
-import type { Life, Stage } from '@dewpot/core';
+import type { Life, Stage } from '@dewpot/core/casts';
 
 export const stageWords: Record<Stage, string> = {
   setting: 'setting in its mould',
