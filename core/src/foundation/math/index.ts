@@ -1,3 +1,4 @@
+export * from './bisect.js';
 export * from './defined.js';
 export * from './interpolate.js';
 export * from './linear-system.js';

@@ -1,5 +1,8 @@
-/** Solves A·x = b by elimination with row exchange. A is square and regular. */
-export function solve(matrix: readonly (readonly number[])[], right: readonly number[]): number[] {
+/** A pivot that is no larger makes a system singular: its rows say the same. */
+const SINGULAR = 1e-12;
+
+/** Solves A·x = b by elimination with row exchange, A being square; undefined where it has no one answer. */
+export function solve(matrix: readonly (readonly number[])[], right: readonly number[]): number[] | undefined {
   const n = right.length;
   const rows = matrix.map((row, i) => [...row, right[i]!]);
   for (let column = 0; column < n; column++) {
@@ -7,6 +10,7 @@ export function solve(matrix: readonly (readonly number[])[], right: readonly nu
     for (let i = column + 1; i < n; i++) if (Math.abs(rows[i]![column]!) > Math.abs(rows[best]![column]!)) best = i;
     [rows[column], rows[best]] = [rows[best]!, rows[column]!];
     const pivot = rows[column]!;
+    if (Math.abs(pivot[column]!) < SINGULAR) return undefined;
     for (let i = column + 1; i < n; i++) {
       const factor = rows[i]![column]! / pivot[column]!;
       if (factor === 0) continue;

@@ -1,3 +1,4 @@
+import { firstPlace } from '../../foundation/math/index.js';
 import { simplified, type PlanPoint } from '../solids/index.js';
 import { tick, type Task, type Triangles } from './triangles.js';
 
@@ -65,15 +66,7 @@ function momentBelow(c: number, ...corners: readonly Corner[]): number {
 type Piece = readonly [from: PlanPoint, to: PlanPoint];
 
 /** Index of the first height above `z`, of heights that rise. */
-function firstAbove(heights: Float64Array, z: number): number {
-  let [low, high] = [0, heights.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (heights[middle]! > z) high = middle;
-    else low = middle + 1;
-  }
-  return low;
-}
+const firstAbove = (heights: Float64Array, z: number): number => firstPlace(heights.length, (i) => heights[i]! > z);
 
 /** Where the edge between two corners of a triangle meets a height: the same from either of its triangles. */
 function meeting(t: Triangles, p: number, q: number, z: number): PlanPoint {

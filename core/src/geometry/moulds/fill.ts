@@ -1,3 +1,4 @@
+import { bisect } from '../../foundation/math/index.js';
 import { requireNumber } from '../../foundation/units/index.js';
 import { integrate } from '../solids/index.js';
 import { cavityOf, rimOf, type Cavity } from './cavity.js';
@@ -103,13 +104,8 @@ export function heightFor(shape: MouldShape, volume: number): number {
   const knots = knotsOf(shape);
   const above = knots.findIndex((knot) => knot.volume >= sought);
   if (above === -1) return rimOf(shape);
-  let low = knots[Math.max(0, above - 1)]!.height;
-  let high = knots[above]!.height;
-  while (high - low > 0.001) {
-    const middle = (low + high) / 2;
-    if (computedTo(shape, middle) < sought) low = middle;
-    else high = middle;
-  }
+  const [below, over] = [knots[Math.max(0, above - 1)]!.height, knots[above]!.height];
+  const [low, high] = bisect((height) => computedTo(shape, height) >= sought, below, over, { width: 0.001 });
   return (low + high) / 2;
 }
 

@@ -1,3 +1,4 @@
+import { bisect } from '../../foundation/math/index.js';
 import { InputError, requireNumber } from '../../foundation/units/index.js';
 import type { Material } from '../materials/index.js';
 import { batchMass, massesPerPart, type MixConditions } from './batch.js';
@@ -56,13 +57,7 @@ export function lighten(mix: Mix, share: number, light: Material, conditions: Mi
     return batchMass(batch).dry / batch.volume;
   };
   const target = density(0) * (1 - share);
-  let [low, high] = [0, 1];
-  if (density(1) < target)
-    for (let i = 0; i < HALVINGS; i++) {
-      const middle = (low + high) / 2;
-      if (density(middle) > target) low = middle;
-      else high = middle;
-    }
+  const [, high] = density(1) < target ? bisect((by) => density(by) <= target, 0, 1, { halvings: HALVINGS }) : [0, 1];
   const lighter = toldBy(swap(byVolume, light, high), mix.by);
   return {
     mix: lighter,

@@ -1,3 +1,4 @@
+import { minimumBetween } from '../../foundation/math/index.js';
 import { InputError } from '../../foundation/units/index.js';
 import type { Spectrum } from './bands.js';
 import { tintedBase, type Colourant, type Dosed } from './colouring.js';
@@ -25,31 +26,13 @@ export interface FittedStrength {
 const PRIOR_DOUBT = 0.7;
 /** Error of one chip's measured colour, ΔE00. */
 const CHIP_ERROR = 1.5;
+/** Steps of the search for a strength. */
+const STEPS = 60;
 const WEAKEST = Math.log(1);
 const STRONGEST = Math.log(2000);
-const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
 const off = (colourant: Colourant, { base, dose, measured, others = [] }: Chip, strength: number) =>
   colourDifference(tintedBase(base, [{ colourant: { ...colourant, strength }, dose }, ...others]), measured);
-
-/** Least point of a curve with one valley, by the golden section. */
-function lowest(of: (x: number) => number, from: number, to: number, steps = 60): number {
-  let [a, b] = [from, to];
-  let [c, d] = [b - GOLDEN * (b - a), a + GOLDEN * (b - a)];
-  let [fc, fd] = [of(c), of(d)];
-  for (let i = 0; i < steps; i++) {
-    if (fc < fd) {
-      [b, d, fd] = [d, c, fc];
-      c = b - GOLDEN * (b - a);
-      fc = of(c);
-    } else {
-      [a, c, fc] = [c, d, fd];
-      d = a + GOLDEN * (b - a);
-      fd = of(d);
-    }
-  }
-  return (a + b) / 2;
-}
 
 /**
  * Strength of a pigment from its chips: least squares of their ΔE00, drawn to the strength it is taken to have while they are few.
@@ -72,7 +55,7 @@ export function fitStrength(colourant: Colourant, chips: readonly Chip[]): Fitte
   const away = (log: number) =>
     chips.reduce((sum, chip) => sum + (off(colourant, chip, Math.exp(log)) / CHIP_ERROR) ** 2, 0) +
     ((log - Math.log(colourant.strength)) / PRIOR_DOUBT) ** 2;
-  const strength = Math.exp(lowest(away, WEAKEST, STRONGEST));
+  const strength = Math.exp(minimumBetween(away, WEAKEST, STRONGEST, STEPS));
   return { strength, chips: chips.length, before: mean(colourant.strength), after: mean(strength) };
 }
 

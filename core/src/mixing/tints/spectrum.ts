@@ -114,6 +114,7 @@ export function spectrumOf(hex: string): Spectrum {
       matrix,
       residual.map((one) => -one),
     );
+    if (!move) break;
     // Long steps are shortened, so that a saturated colour does not run away.
     const by = Math.min(1, LONGEST / Math.max(...move.slice(0, n).map(Math.abs)));
     at = {

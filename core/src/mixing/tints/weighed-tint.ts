@@ -1,3 +1,4 @@
+import { bisect } from '../../foundation/math/index.js';
 import { InputError, requireNumber } from '../../foundation/units/index.js';
 import type { Spectrum } from './bands.js';
 import { tintedBase, type Colourant } from './colouring.js';
@@ -62,11 +63,6 @@ export function leastBinder(base: Spectrum, tint: readonly TintDose[], step: num
         remedy: 'Use a finer scale, or stir a weighed amount of pigment into counted water and dose that by mL.',
       },
     ]);
-  let [low, high] = [0.01, LARGEST];
-  while (high - low > 0.5) {
-    const middle = (low + high) / 2;
-    if (worst(middle) > SEEN) low = middle;
-    else high = middle;
-  }
+  const [, high] = bisect((batch) => worst(batch) <= SEEN, 0.01, LARGEST, { width: 0.5 });
   return Math.ceil(high);
 }

@@ -1,4 +1,4 @@
-import { defined } from '../../foundation/math/index.js';
+import { defined, firstPlace } from '../../foundation/math/index.js';
 import { requireNumber } from '../../foundation/units/index.js';
 import type { TemperatureReading } from './maturity.js';
 
@@ -11,16 +11,8 @@ const MOST_HOURS = 87_660;
 const PIECE = 1;
 
 /** Which reading is the first at or after an hour; their number where none is. */
-export function placeIn(readings: readonly TemperatureReading[], hour: number): number {
-  let low = 0;
-  let high = readings.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (defined(readings[middle]).hour < hour) low = middle + 1;
-    else high = middle;
-  }
-  return low;
-}
+export const placeIn = (readings: readonly TemperatureReading[], hour: number): number =>
+  firstPlace(readings.length, (i) => defined(readings[i]).hour >= hour);
 
 /** The temperature at an hour: straight between readings, held beyond them. NaN where there are none. */
 export function valueAt(readings: readonly TemperatureReading[], hour: number): number {

@@ -1,4 +1,4 @@
-import { normalShare, defined } from '../../foundation/math/index.js';
+import { bisect, defined, normalShare } from '../../foundation/math/index.js';
 import { Checker, figure, handbook, line, type Figure } from '../../foundation/units/index.js';
 
 /** How a demoulding went: clean, broken because it came too early, or hurt in some other way, which teaches nothing. */
@@ -88,12 +88,8 @@ const riskAt = (known: readonly Belief[], age: number) =>
 
 /** Shortest age whose risk is at most `risk`, equivalent hours; risk falls as the age grows. */
 function shortestAt(known: readonly Belief[], risk: number): number {
-  let [low, high] = [defined(known[0]).at - 1, defined(known[known.length - 1]).at + 1];
-  for (let i = 0; i < HALVINGS; i++) {
-    const middle = (low + high) / 2;
-    if (riskAt(known, Math.exp(middle)) > risk) low = middle;
-    else high = middle;
-  }
+  const [first, last] = [defined(known[0]).at - 1, defined(known[known.length - 1]).at + 1];
+  const [, high] = bisect((at) => riskAt(known, Math.exp(at)) <= risk, first, last, { halvings: HALVINGS });
   return Math.exp(high);
 }
 

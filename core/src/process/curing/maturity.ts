@@ -1,4 +1,4 @@
-import { defined } from '../../foundation/math/index.js';
+import { defined, firstPlace } from '../../foundation/math/index.js';
 import { activation, arrhenius, type BinderClass } from '../../mixing/binders/index.js';
 import { integrateAlong, placeIn, valueAt } from './integrate-along.js';
 
@@ -68,15 +68,9 @@ export function hourOfAge(course: AgeCourse, from: number, age: number, until: n
   const { readings, ages } = course;
   if (readings.length === 0 || ageBetween(course, from, until) < age) return undefined;
   const goal = gatheredAt(course, from) + age;
-  let low = 0;
-  let high = ages.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (defined(ages[middle]) < goal) low = middle + 1;
-    else high = middle;
-  }
-  const start = Math.max(from, readings[low - 1]?.hour ?? from);
-  const end = Math.min(until, readings[low]?.hour ?? until);
+  const next = firstPlace(ages.length, (i) => defined(ages[i]) >= goal);
+  const start = Math.max(from, readings[next - 1]?.hour ?? from);
+  const end = Math.min(until, readings[next]?.hour ?? until);
   return within(course, Math.min(start, end), end, goal);
 }
 
