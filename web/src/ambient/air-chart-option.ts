@@ -8,6 +8,26 @@ import type { Units } from '../ui/units';
 const WARM = 'var(--color-accent)';
 const DAMP = 'var(--color-secondary)';
 
+/** What is bridged, on grey, and the present, named where it is asked for. */
+const marksOf = (bridges: PlaceAir['bridges'], now: number, named: boolean) => ({
+  markArea: {
+    silent: true,
+    itemStyle: { color: inked(16) },
+    data: bridges.map(({ from, to }) => [{ xAxis: from }, { xAxis: to }]),
+  },
+  markLine: {
+    silent: true,
+    symbol: 'none',
+    data: [
+      {
+        xAxis: now,
+        lineStyle: { color: INK, width: 1.5, type: 'solid' },
+        label: { ...font, show: named, formatter: 'now' },
+      },
+    ],
+  },
+});
+
 /** Temperature above, humidity below: what was recorded drawn solid, what is forecast dashed, what is bridged on grey. */
 export function airOption(
   { recorded, ahead, bridges }: PlaceAir,
@@ -42,24 +62,7 @@ export function airOption(
     showSymbol: false,
     silent: true,
     lineStyle: { color: colour, width: 2, type: dashed ? 'dashed' : 'solid' },
-    ...(!dashed && {
-      markArea: {
-        silent: true,
-        itemStyle: { color: inked(16) },
-        data: bridges.map(({ from, to }) => [{ xAxis: from }, { xAxis: to }]),
-      },
-      markLine: {
-        silent: true,
-        symbol: 'none',
-        data: [
-          {
-            xAxis: now,
-            lineStyle: { color: INK, width: 1.5, type: 'solid' },
-            label: { ...font, show: axis === 0, formatter: 'now' },
-          },
-        ],
-      },
-    }),
+    ...(!dashed && marksOf(bridges, now, axis === 0)),
   });
   const warmth = (of: typeof recorded) => of.map(({ at, temperature }) => [at, temperature] as const);
   const damp = (of: typeof recorded) => of.map(({ at, humidity }) => [at, humidity * 100] as const);

@@ -82,18 +82,7 @@ export function PlaceEditor({
         value={source}
         onChange={setSource}
       />
-      {source === 'logger' && demo && (
-        <Choice
-          legend="Which logger"
-          options={[
-            { value: 'own', label: 'One of your own', hint: 'it posts to this place: see the formats' },
-            { value: 'simulated', label: 'The simulated one', hint: 'ships with the application' },
-          ]}
-          value={simulated ? 'simulated' : 'own'}
-          onChange={(chosen) => setSimulated(chosen === 'simulated')}
-        />
-      )}
-      {source === 'logger' && !demo && <p className="quiet text-sm">It posts to this place: see the formats.</p>}
+      {source === 'logger' && <LoggerChoice simulated={simulated} onChange={setSimulated} />}
       {source === 'typed' && <TypedFields typed={typed} onChange={setTyped} />}
       {source === 'season' && <SeasonFields season={season} onChange={setSeason} />}
     </EditDialog>
@@ -133,5 +122,22 @@ function TypedFields({ typed, onChange }: { typed: Typed; onChange: (typed: Type
         />
       </label>
     </div>
+  );
+}
+
+/** Which logger tells of the air: one of the caster's own, or in the demo the simulated one. */
+function LoggerChoice({ simulated, onChange }: { simulated: boolean; onChange: (simulated: boolean) => void }) {
+  const { demo } = useSession().workshop;
+  if (!demo) return <p className="quiet text-sm">It posts to this place: see the formats.</p>;
+  return (
+    <Choice
+      legend="Which logger"
+      options={[
+        { value: 'own', label: 'One of your own', hint: 'it posts to this place: see the formats' },
+        { value: 'simulated', label: 'The simulated one', hint: 'ships with the application' },
+      ]}
+      value={simulated ? 'simulated' : 'own'}
+      onChange={(chosen) => onChange(chosen === 'simulated')}
+    />
   );
 }

@@ -1,6 +1,6 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import type { CastView } from '@dewpot/contract';
-import { Button } from '../ui/button';
+import { IconButton } from '../ui/icon-button';
 import { stageWords } from '../ui/casts/stage-words';
 import { swapped } from '../ui/swapped';
 
@@ -45,35 +45,23 @@ export function PartsList({
                 on its head
               </label>
             )}
-            <Button
-              look="plain"
-              size="low"
-              className="px-2"
-              aria-label={`${cast.code} higher`}
+            <IconButton
+              label={`${cast.code} higher`}
+              icon={ArrowUp}
               disabled={i === parts.length - 1}
               onClick={() => swap(i, i + 1)}
-            >
-              <ArrowUp size={18} aria-hidden="true" />
-            </Button>
-            <Button
-              look="plain"
-              size="low"
-              className="px-2"
-              aria-label={`${cast.code} lower`}
+            />
+            <IconButton
+              label={`${cast.code} lower`}
+              icon={ArrowDown}
               disabled={i === 0}
               onClick={() => swap(i, i - 1)}
-            >
-              <ArrowDown size={18} aria-hidden="true" />
-            </Button>
-            <Button
-              look="plain"
-              size="low"
-              className="px-2"
-              aria-label={`Leave out ${cast.code}`}
+            />
+            <IconButton
+              label={`Leave out ${cast.code}`}
+              icon={X}
               onClick={() => onChange(parts.filter((_, k) => k !== i))}
-            >
-              <X size={18} aria-hidden="true" />
-            </Button>
+            />
           </li>
         ))}
       </ol>

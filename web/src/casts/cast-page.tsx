@@ -135,7 +135,6 @@ function Next({
       </div>
     );
   const missing = cast.stage === 'drying' && cast.life.weighings.length > 0 ? cast.dry.missing : [];
-  const then = cast.dues.filter((due) => due !== next);
   return (
     <div className="mt-4 space-y-2">
       <WindowBand window={next} now={now} />
@@ -151,27 +150,39 @@ function Next({
       >
         {strokeOf(next)}
       </Button>
-      {then.length > 0 && (
-        <ul className="divide-base-300 divide-y text-sm">
-          {then.map((due) => (
-            <li key={`${due.task}${due.core ?? ''}`} className="flex items-center justify-between gap-2 py-1">
-              <button type="button" className="link min-h-11 text-left" onClick={() => onDo(due.task, due)}>
-                {strokeOf(due)}
-              </button>
-              <span className="quiet text-right">
-                {due.snoozedUntil === undefined
-                  ? windowInWords(due, now)
-                  : `put off to ${sayWhen(due.snoozedUntil, now)}`}
-              </span>
-            </li>
-          ))}
-        </ul>
-      )}
+      <Then dues={cast.dues.filter((due) => due !== next)} now={now} onDo={onDo} />
       <div className="grid grid-cols-2 gap-2">
         <Button onClick={() => onDo(next.task, next, true)}>Put off</Button>
         <Button onClick={() => onDo('Look over')}>Something else</Button>
       </div>
     </div>
+  );
+}
+
+/** What comes after the next thing. */
+function Then({
+  dues,
+  now,
+  onDo,
+}: {
+  dues: readonly Due[];
+  now: number;
+  onDo: (action: CastAction, due: Due) => void;
+}) {
+  if (dues.length === 0) return null;
+  return (
+    <ul className="divide-base-300 divide-y text-sm">
+      {dues.map((due) => (
+        <li key={`${due.task}${due.core ?? ''}`} className="flex items-center justify-between gap-2 py-1">
+          <button type="button" className="link min-h-11 text-left" onClick={() => onDo(due.task, due)}>
+            {strokeOf(due)}
+          </button>
+          <span className="quiet text-right">
+            {due.snoozedUntil === undefined ? windowInWords(due, now) : `put off to ${sayWhen(due.snoozedUntil, now)}`}
+          </span>
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -1,5 +1,5 @@
 import { defined } from '@dewpot/core/math';
-import { calculateMix, consistency, methodOf, sayDose, type Mix } from '@dewpot/core/mixes';
+import { calculateMix, consistency, methodOf, sayDose, type Grade, type Mix } from '@dewpot/core/mixes';
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { mixesQuery } from '../api/mixes';
@@ -38,8 +38,6 @@ function Card({ id }: { id: string }) {
   if (!view) return null;
   const { mix, conditions } = keptMix(view, { ...sources, now });
   const figures = calculateMix(mix, conditions);
-  const { perPart } = figures;
-  const litre = 1000 / perPart.volume;
   return (
     <div className="mx-auto max-w-2xl p-4">
       <p className="no-print mb-3 flex gap-2">
@@ -63,40 +61,7 @@ function Card({ id }: { id: string }) {
           </div>
         </header>
         <ShareStrip shares={figures.shares} />
-        <table className="table">
-          <thead>
-            <tr>
-              <th scope="col">In this order</th>
-              <th scope="col" className="text-right">
-                Parts
-              </th>
-              <th scope="col" className="text-right">
-                For one litre
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {partsOf(mix).map(({ name, parts }, i) => (
-              <tr key={name}>
-                <td>{name}</td>
-                <td className="text-right">{parts}</td>
-                <td className="text-right">{units.say(defined(perPart.portions[i]).mass * litre, 'g')}</td>
-              </tr>
-            ))}
-            {perPart.doses.map(({ dose, mass }) => (
-              <tr key={dose.material.id}>
-                <td>{dose.material.name}</td>
-                <td className="text-right">{sayDose(dose)}</td>
-                <td className="text-right">{units.say(mass * litre, 'g')}</td>
-              </tr>
-            ))}
-            <tr>
-              <td>Water, to “{consistency(view.grade).name}”</td>
-              <td />
-              <td className="text-right">{units.say((perPart.totalWater - perPart.liquidWater) * litre, 'mL')}</td>
-            </tr>
-          </tbody>
-        </table>
+        <CardTable mix={mix} figures={figures} grade={view.grade} />
         <ol className="list-decimal space-y-1 pl-6">
           {methodOf(mix, view.binderClass, view.ways).map(({ text, caution }) => (
             <li key={text}>
@@ -110,5 +75,55 @@ function Card({ id }: { id: string }) {
         </p>
       </article>
     </div>
+  );
+}
+
+/** What goes in, in its order: in parts, and for one litre. */
+function CardTable({
+  mix,
+  figures: { perPart },
+  grade,
+}: {
+  mix: Mix;
+  figures: ReturnType<typeof calculateMix>;
+  grade: Grade;
+}) {
+  const units = useUnits();
+  const litre = 1000 / perPart.volume;
+  return (
+    <table className="table">
+      <thead>
+        <tr>
+          <th scope="col">In this order</th>
+          <th scope="col" className="text-right">
+            Parts
+          </th>
+          <th scope="col" className="text-right">
+            For one litre
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {partsOf(mix).map(({ name, parts }, i) => (
+          <tr key={name}>
+            <td>{name}</td>
+            <td className="text-right">{parts}</td>
+            <td className="text-right">{units.say(defined(perPart.portions[i]).mass * litre, 'g')}</td>
+          </tr>
+        ))}
+        {perPart.doses.map(({ dose, mass }) => (
+          <tr key={dose.material.id}>
+            <td>{dose.material.name}</td>
+            <td className="text-right">{sayDose(dose)}</td>
+            <td className="text-right">{units.say(mass * litre, 'g')}</td>
+          </tr>
+        ))}
+        <tr>
+          <td>Water, to “{consistency(grade).name}”</td>
+          <td />
+          <td className="text-right">{units.say((perPart.totalWater - perPart.liquidWater) * litre, 'mL')}</td>
+        </tr>
+      </tbody>
+    </table>
   );
 }

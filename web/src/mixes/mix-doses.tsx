@@ -1,10 +1,12 @@
-import { additives, baseInWords } from '@dewpot/core/materials';
+import { additives, baseInWords, type Additive, type Material } from '@dewpot/core/materials';
 import { sayAmount } from '@dewpot/core/mixes';
 import type { MixInput, StoreView } from '@dewpot/contract';
 import { X } from 'lucide-react';
-import { Button } from '../ui/button';
+import { AddSelect } from '../ui/add-select';
+import { IconButton } from '../ui/icon-button';
 import { NumberField } from '../ui/number-field';
 import type { CalculatedMix } from './use-calculated-mix';
+import { Wrong } from '../ui/wrong';
 
 type DoseLine = NonNullable<MixInput['doses']>[number];
 
@@ -27,6 +29,53 @@ function DoseBar({ amount, low, usual, ceiling }: { amount: number; low: number;
         />
       )}
     </span>
+  );
+}
+
+/** One dose, with its base in words and where it stands in its range. */
+function DoseRow({
+  material,
+  kind,
+  amount,
+  wrong,
+  onAmount,
+  onLeaveOut,
+}: {
+  material: Material;
+  kind: Additive;
+  amount: number;
+  wrong: string | undefined;
+  onAmount: (amount: number) => void;
+  onLeaveOut: () => void;
+}) {
+  const byVolume = kind.measure === 'kg/m³';
+  const shown = byVolume ? 1 : 100;
+  const say = (dose: number) => sayAmount({ material, amount: dose });
+  return (
+    <li className="py-1.5">
+      <div className="grid grid-cols-[4.5rem_1fr_auto] items-center gap-2">
+        <NumberField
+          label={`Dose of ${material.name}`}
+          wrong={wrong !== undefined}
+          className="numeral h-12 w-full text-xl"
+          value={amount * shown}
+          onChange={(typed) => onAmount(typed / shown)}
+        />
+        <span className="leading-tight">
+          {material.name}
+          <span className="quiet block text-xs">
+            {byVolume ? 'kg/m³' : '%'} {baseInWords[kind.base]}
+            {kind.onSolids && ', on its solids'}
+          </span>
+        </span>
+        <IconButton label={`Leave ${material.name} out`} icon={X} onClick={onLeaveOut} />
+      </div>
+      <DoseBar amount={amount} low={kind.low} usual={kind.usual} ceiling={kind.ceiling} />
+      <p className="quiet text-xs">
+        usually {say(kind.usual)}, at most {say(kind.ceiling)}
+      </p>
+      {wrong && <p className="text-error text-sm">{wrong}</p>}
+    </li>
   );
 }
 
@@ -56,72 +105,30 @@ export function MixDoses({
         {doses.map((dose, i) => {
           const material = known(dose.materialId);
           if (!material?.additive) return null;
-          const kind = additives[material.additive];
-          const shown = kind.measure === 'kg/m³' ? 1 : 100;
-          const wrong = errors[`doses.${i}.amount`] ?? errors[`doses.${i}.material`];
-          const say = (amount: number) => sayAmount({ material, amount });
           return (
-            <li key={dose.materialId} className="py-1.5">
-              <div className="grid grid-cols-[4.5rem_1fr_auto] items-center gap-2">
-                <NumberField
-                  label={`Dose of ${material.name}`}
-                  wrong={wrong !== undefined}
-                  className="numeral h-12 w-full text-xl"
-                  value={dose.amount * shown}
-                  onChange={(typed) =>
-                    put(doses.map((one, at) => (at === i ? { ...one, amount: typed / shown } : one)))
-                  }
-                />
-                <span className="leading-tight">
-                  {material.name}
-                  <span className="quiet block text-xs">
-                    {kind.measure === 'kg/m³' ? 'kg/m³' : '%'} {baseInWords[kind.base]}
-                    {kind.onSolids && ', on its solids'}
-                  </span>
-                </span>
-                <Button
-                  look="plain"
-                  size="low"
-                  className="w-9 p-0"
-                  aria-label={`Leave ${material.name} out`}
-                  onClick={() => put(doses.filter((_, at) => at !== i))}
-                >
-                  <X size={16} aria-hidden="true" />
-                </Button>
-              </div>
-              <DoseBar amount={dose.amount} low={kind.low} usual={kind.usual} ceiling={kind.ceiling} />
-              <p className="quiet text-xs">
-                usually {say(kind.usual)}, at most {say(kind.ceiling)}
-              </p>
-              {wrong && <p className="text-error text-sm">{wrong}</p>}
-            </li>
+            <DoseRow
+              key={dose.materialId}
+              material={material}
+              kind={additives[material.additive]}
+              amount={dose.amount}
+              wrong={errors[`doses.${i}.amount`] ?? errors[`doses.${i}.material`]}
+              onAmount={(amount) => put(doses.map((one, at) => (at === i ? { ...one, amount } : one)))}
+              onLeaveOut={() => put(doses.filter((_, at) => at !== i))}
+            />
           );
         })}
       </ul>
-      {errors['doses'] && (
-        <p role="alert" className="text-error py-1">
-          {errors['doses']}
-        </p>
-      )}
-      <select
-        className="select select-bordered mt-2 h-12 w-full"
-        aria-label="Add a dose"
-        value=""
-        onChange={({ target }) => {
-          const material = known(target.value);
+      <Wrong className="py-1">{errors['doses']}</Wrong>
+      <AddSelect
+        label="Add a dose"
+        prompt="Add a dose…"
+        options={unused.map(({ id, name }) => ({ value: id, label: name }))}
+        onAdd={(id) => {
+          const material = known(id);
           if (material?.additive)
             put([...doses, { materialId: material.id, amount: additives[material.additive].usual }]);
         }}
-      >
-        <option value="" disabled>
-          Add a dose…
-        </option>
-        {unused.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
+      />
     </div>
   );
 }

@@ -47,6 +47,37 @@ export function HeadSlab({
           onChange={(piece) => onChange({ piece })}
         />
       </div>
+      <WallFields draft={draft} onChange={onChange} />
+      <div className="mt-3 flex flex-wrap gap-3">
+        {draft.shape.cores.length > 0 && !draft.shape.pressed && (
+          <QuantityField
+            className="w-44"
+            label="The empty core weighs"
+            name="coreMass"
+            dimension="mass"
+            system={system}
+            value={draft.coreMass}
+            onChange={(coreMass = 0) => onChange({ coreMass })}
+          />
+        )}
+        <QuantityField
+          className="w-44"
+          label="Opening of mesh laid in"
+          name="meshOpening"
+          dimension="length"
+          system={system}
+          value={draft.meshOpening}
+          onChange={(meshOpening) => onReplace(meshOpening ? { ...draft, meshOpening } : unmeshed)}
+        />
+      </div>
+    </section>
+  );
+}
+
+/** How the mould's wall is, and how long it lasts. */
+function WallFields({ draft, onChange }: { draft: MouldDraft; onChange: (part: Partial<MouldDraft>) => void }) {
+  return (
+    <>
       <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3">
         <Choice
           legend="Its wall"
@@ -84,28 +115,6 @@ export function HeadSlab({
           onChange={(event) => onChange({ remake: event.target.value })}
         />
       )}
-      <div className="mt-3 flex flex-wrap gap-3">
-        {draft.shape.cores.length > 0 && !draft.shape.pressed && (
-          <QuantityField
-            className="w-44"
-            label="The empty core weighs"
-            name="coreMass"
-            dimension="mass"
-            system={system}
-            value={draft.coreMass}
-            onChange={(coreMass = 0) => onChange({ coreMass })}
-          />
-        )}
-        <QuantityField
-          className="w-44"
-          label="Opening of mesh laid in"
-          name="meshOpening"
-          dimension="length"
-          system={system}
-          value={draft.meshOpening}
-          onChange={(meshOpening) => onReplace(meshOpening ? { ...draft, meshOpening } : unmeshed)}
-        />
-      </div>
-    </section>
+    </>
   );
 }

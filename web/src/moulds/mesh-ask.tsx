@@ -41,7 +41,6 @@ export function MeshAsk({
   const [role, setRole] = useState<MeshRole>();
   const [up, setUp] = useState<Up>('z');
   const [unit, setUnit] = useState<MeshUnit>(first.unit);
-  const [looking, setLooking] = useState(false);
   const [reading, setReading] = useState<FullReading>();
   const { measure } = first;
   const scale = meshUnits[unit];
@@ -59,19 +58,11 @@ export function MeshAsk({
   return (
     <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
       <section className="card-slab" aria-label="The body">
-        {looking ? (
-          <Suspense fallback={<p className="quiet h-80">The turning view is coming…</p>}>
-            <TurningSolid
-              positions={reading?.picture ?? first.picture}
-              label={reading ? `${name}, thinnest places marked` : name}
-              {...(reading && { places: reading.thinnest })}
-            />
-          </Suspense>
-        ) : (
-          <Button size="tall" className="w-full" onClick={() => setLooking(true)}>
-            Look at it from all sides
-          </Button>
-        )}
+        <Turning
+          positions={reading?.picture ?? first.picture}
+          label={reading ? `${name}, thinnest places marked` : name}
+          places={reading?.thinnest}
+        />
         <p className="quiet text-sm">
           {measure.triangles.toLocaleString()} triangles, {measure.closed ? 'shut all round' : 'not shut'}
         </p>
@@ -109,6 +100,30 @@ export function MeshAsk({
         {reading && <Found name={name} reading={reading} onStart={onStart} />}
       </section>
     </div>
+  );
+}
+
+/** The body to turn about, once that is asked for. */
+function Turning({
+  positions,
+  label,
+  places,
+}: {
+  positions: FirstReading['picture'];
+  label: string;
+  places: FullReading['thinnest'] | undefined;
+}) {
+  const [looking, setLooking] = useState(false);
+  if (!looking)
+    return (
+      <Button size="tall" className="w-full" onClick={() => setLooking(true)}>
+        Look at it from all sides
+      </Button>
+    );
+  return (
+    <Suspense fallback={<p className="quiet h-80">The turning view is coming…</p>}>
+      <TurningSolid positions={positions} label={label} {...(places && { places })} />
+    </Suspense>
   );
 }
 

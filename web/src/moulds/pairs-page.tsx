@@ -13,6 +13,7 @@ import { useUnits } from '../ui/units';
 import { OutlineThumb } from './outline-thumb';
 import type { Start } from './starts';
 import { Tubs } from './tubs';
+import { Wrong } from '../ui/wrong';
 
 /** Pairs that are shown: the best. */
 const SHOWN = 6;
@@ -57,11 +58,7 @@ export function PairsPage() {
             {size('A wall of', 'wall')}
             {size('on a base of', 'base')}
           </div>
-          {wrong && (
-            <p role="alert" className="text-error">
-              {wrong}
-            </p>
-          )}
+          <Wrong>{wrong}</Wrong>
           {!wrong && pairs.length === 0 && (
             <p className="card-slab quiet">
               {data.length < 2

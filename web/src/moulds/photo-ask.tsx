@@ -10,6 +10,7 @@ import { useUnits } from '../ui/units';
 import type { Start } from './starts';
 import type { Work } from '../workers/use-worker';
 import { TraceDrawing } from './trace-drawing';
+import { Wrong } from '../ui/wrong';
 
 function measure(
   trace: PhotoTrace,
@@ -110,11 +111,7 @@ export function PhotoAsk({
         <Button size="tall" className="w-full" disabled={work.done !== undefined} onClick={() => void look()}>
           {trace ? 'Look again' : 'Find the card and the outline'}
         </Button>
-        {wrong && (
-          <p role="alert" className="text-error">
-            {wrong}
-          </p>
-        )}
+        <Wrong>{wrong}</Wrong>
         {traced && <Traced traced={traced} onMake={() => onStart(startFrom(name, what, traced))} />}
       </section>
     </div>

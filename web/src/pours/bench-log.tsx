@@ -41,7 +41,6 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
   const [pouredAt, setPouredAt] = useState<number>();
   const finish = useFinishPour();
   const drop = useRemovePour();
-  const started = pour.startedAt ?? now;
   const life = Math.min(...parts.map(({ sheet }) => sheet.potLife.value));
   const done = async () => {
     const input = {
@@ -56,20 +55,7 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
   };
   return (
     <div className="mx-auto max-w-3xl space-y-4 p-4">
-      <section className="bg-base-200 sticky top-0 z-[5] py-2" aria-label="Pot life">
-        <div className="mb-1.5 flex flex-wrap items-baseline justify-between gap-x-4 text-sm">
-          <h1 className="font-sans text-sm font-bold">
-            Pour {pour.number}: {mixNames(pour.parts)}
-          </h1>
-          <span>workable for {Math.round(life)} min from mixing</span>
-        </div>
-        <WindowBand
-          large
-          now={now}
-          what="Pot life"
-          window={{ early: started, good: started + MINUTE, late: started + life * MINUTE * WORKABLE_SHARE }}
-        />
-      </section>
+      <PotLife pour={pour} now={now} life={life} />
       <Link to="bench" className={buttonClass({ look: 'second', size: 'bench', className: 'w-full text-lg' })}>
         <Footprints size={22} aria-hidden="true" /> Step by step, for wet gloves
       </Link>
@@ -84,16 +70,7 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
       <section className="card-slab space-y-4" aria-label="What was really used">
         <h2 className="text-2xl">What really went in</h2>
         <p className="quiet">As planned, unless you change it. It teaches the mix its own water and yield.</p>
-        {parts.map(({ mixId, mixName, sheet }, i) => (
-          <div key={mixId} className="space-y-4">
-            {parts.length > 1 && <h3 className="text-xl">{mixName}</h3>}
-            <WentInFields
-              sheet={sheet}
-              log={defined(logs[i])}
-              onChange={(log) => setLogs(logs.map((one, n) => (n === i ? log : one)))}
-            />
-          </div>
-        ))}
+        <WentIn parts={parts} logs={logs} onChange={setLogs} />
         <WhenField value={pouredAt} onChange={setPouredAt} />
         <Failure error={finish.error ?? drop.error} />
         <Button
@@ -122,5 +99,52 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
         </Button>
       </section>
     </div>
+  );
+}
+
+/** How long the mix can still be worked. `life` in minutes. */
+function PotLife({ pour, now, life }: { pour: PourView; now: number; life: number }) {
+  const started = pour.startedAt ?? now;
+  return (
+    <section className="bg-base-200 sticky top-0 z-[5] py-2" aria-label="Pot life">
+      <div className="mb-1.5 flex flex-wrap items-baseline justify-between gap-x-4 text-sm">
+        <h1 className="font-sans text-sm font-bold">
+          Pour {pour.number}: {mixNames(pour.parts)}
+        </h1>
+        <span>workable for {Math.round(life)} min from mixing</span>
+      </div>
+      <WindowBand
+        large
+        now={now}
+        what="Pot life"
+        window={{ early: started, good: started + MINUTE, late: started + life * MINUTE * WORKABLE_SHARE }}
+      />
+    </section>
+  );
+}
+
+/** What really went into each mix. */
+function WentIn({
+  parts,
+  logs,
+  onChange,
+}: {
+  parts: ReturnType<typeof benchOf>['parts'];
+  logs: readonly PourLog[];
+  onChange: (logs: readonly PourLog[]) => void;
+}) {
+  return (
+    <>
+      {parts.map(({ mixId, mixName, sheet }, i) => (
+        <div key={mixId} className="space-y-4">
+          {parts.length > 1 && <h3 className="text-xl">{mixName}</h3>}
+          <WentInFields
+            sheet={sheet}
+            log={defined(logs[i])}
+            onChange={(log) => onChange(logs.map((one, n) => (n === i ? log : one)))}
+          />
+        </div>
+      ))}
+    </>
   );
 }

@@ -1,7 +1,7 @@
 import type { Layer } from '@dewpot/core/pours';
 import type { ColouringInput, TintView } from '@dewpot/contract';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
-import { Button } from '../ui/button';
+import { IconButton } from '../ui/icon-button';
 import { NumberField } from '../ui/number-field';
 import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
@@ -41,18 +41,12 @@ export function ColourParts({
         >
           <span className="chamfer h-9" style={{ background: colours[at] }} aria-hidden="true" />
           <span>
-            <select
-              className="select select-bordered h-11 w-full"
-              aria-label={`Tint of ${called(at)}`}
-              value={tint}
-              onChange={({ target }) => put(at, { tint: target.value })}
-            >
-              {tints.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </select>
+            <TintSelect
+              label={`Tint of ${called(at)}`}
+              tints={tints}
+              tint={tint}
+              onTint={(next) => put(at, { tint: next })}
+            />
             {layers[at] && (
               <span className="quiet flex flex-wrap items-baseline gap-x-2 text-xs">
                 {units.say(layers[at].volume.value, 'mL')}, {at === 0 ? 'the bottom' : units.say(layers[at].from, 'mm')}{' '}
@@ -73,20 +67,20 @@ export function ColourParts({
               <>
                 <IconButton
                   label={`Move ${called(at)} up`}
+                  icon={ArrowUp}
                   disabled={at === parts.length - 1}
                   onClick={() => swap(at, at + 1)}
-                >
-                  <ArrowUp size={16} aria-hidden="true" />
-                </IconButton>
-                <IconButton label={`Move ${called(at)} down`} disabled={at === 0} onClick={() => swap(at, at - 1)}>
-                  <ArrowDown size={16} aria-hidden="true" />
-                </IconButton>
+                />
+                <IconButton
+                  label={`Move ${called(at)} down`}
+                  icon={ArrowDown}
+                  disabled={at === 0}
+                  onClick={() => swap(at, at - 1)}
+                />
               </>
             )}
             {parts.length > 2 && (
-              <IconButton label={`Leave ${called(at)} out`} onClick={() => onWithout(at)}>
-                <X size={16} aria-hidden="true" />
-              </IconButton>
+              <IconButton label={`Leave ${called(at)} out`} icon={X} onClick={() => onWithout(at)} />
             )}
           </span>
         </li>
@@ -95,20 +89,29 @@ export function ColourParts({
   );
 }
 
-function IconButton({
+function TintSelect({
   label,
-  disabled = false,
-  onClick,
-  children,
+  tints,
+  tint,
+  onTint,
 }: {
   label: string;
-  disabled?: boolean;
-  onClick: () => void;
-  children: React.ReactNode;
+  tints: readonly TintView[];
+  tint: string;
+  onTint: (tint: string) => void;
 }) {
   return (
-    <Button look="plain" size="low" className="w-9 p-0" aria-label={label} disabled={disabled} onClick={onClick}>
-      {children}
-    </Button>
+    <select
+      className="select select-bordered h-11 w-full"
+      aria-label={label}
+      value={tint}
+      onChange={({ target }) => onTint(target.value)}
+    >
+      {tints.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </select>
   );
 }

@@ -61,28 +61,7 @@ export function ColouringEditor({
           onChange={(kind) => onChange(kind === 'mix' ? undefined : ofKind(kind, colouring, tints))}
         />
         {colouring && <p className="quiet text-sm">{colouringKinds[colouring.kind].how}</p>}
-        {colouring?.kind === 'banded' && (
-          <div className="flex flex-wrap gap-4">
-            <Choice
-              legend="Shares are of"
-              value={colouring.by ?? 'height'}
-              options={[
-                { value: 'height', label: 'height' },
-                { value: 'volume', label: 'volume' },
-              ]}
-              onChange={(by) => put({ by })}
-            />
-            <Choice
-              legend="Their edge"
-              value={colouring.edge ?? 'crisp'}
-              options={[
-                { value: 'crisp', label: 'crisp', hint: 'firm below' },
-                { value: 'blended', label: 'blended', hint: 'still soft below' },
-              ]}
-              onChange={(edge) => put({ edge })}
-            />
-          </div>
-        )}
+        {colouring?.kind === 'banded' && <BandChoices colouring={colouring} onChange={put} />}
         {colouring && (
           <ColourParts
             colouring={colouring}
@@ -162,6 +141,38 @@ function Drawn({ item, layers, onSeed }: { item: PourItem; layers: readonly Laye
           </>
         )}
       </div>
+    </div>
+  );
+}
+
+/** What the shares of bands are of, and how they meet. */
+function BandChoices({
+  colouring,
+  onChange,
+}: {
+  colouring: ColouringInput;
+  onChange: (part: Partial<ColouringInput>) => void;
+}) {
+  return (
+    <div className="flex flex-wrap gap-4">
+      <Choice
+        legend="Shares are of"
+        value={colouring.by ?? 'height'}
+        options={[
+          { value: 'height', label: 'height' },
+          { value: 'volume', label: 'volume' },
+        ]}
+        onChange={(by) => onChange({ by })}
+      />
+      <Choice
+        legend="Their edge"
+        value={colouring.edge ?? 'crisp'}
+        options={[
+          { value: 'crisp', label: 'crisp', hint: 'firm below' },
+          { value: 'blended', label: 'blended', hint: 'still soft below' },
+        ]}
+        onChange={(edge) => onChange({ edge })}
+      />
     </div>
   );
 }

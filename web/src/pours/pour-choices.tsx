@@ -45,12 +45,7 @@ export interface MeasuringProps extends ChoicesProps {
 /** Mix, scoop, wetness, and the sand as it lies. */
 export function PourChoices({ input, sources, calculated, onChange }: MeasuringProps) {
   const { system } = useUnits();
-  const places = useQuery(placesQuery).data ?? [];
   const { mixes } = sources;
-  const word = (values: readonly string[]) => [
-    { value: '', label: 'not said' },
-    ...values.map((value) => ({ value, label: value })),
-  ];
   return (
     <section className="card-slab no-print space-y-4" aria-label="How">
       <SelectField
@@ -89,40 +84,20 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
           value={input.temperature}
           onChange={(temperature) => temperature !== undefined && onChange({ temperature })}
         />
-        <SelectField
+        <WordField
           label="Release"
-          value={input.release ?? ''}
-          options={word(releaseWords)}
+          words={releaseWords}
+          value={input.release}
           onChange={(release) => onChange({ release })}
         />
-        <SelectField
-          label="Cover"
-          value={input.cover ?? ''}
-          options={word(covers)}
-          onChange={(cover) => onChange({ cover })}
-        />
+        <WordField label="Cover" words={covers} value={input.cover} onChange={(cover) => onChange({ cover })} />
       </div>
       {sources.airBasis !== 'measured' && (
         <p className="text-sm">
           The temperature is <BasisNote basis={sources.airBasis} link />.
         </p>
       )}
-      <label className="block text-sm font-semibold">
-        Where it will stand
-        <input
-          className="input input-bordered mt-1 w-full"
-          maxLength={60}
-          value={input.place ?? ''}
-          placeholder="the bench, the sill, the yard"
-          list="known-places"
-          onChange={(event) => onChange({ place: event.target.value })}
-        />
-        <datalist id="known-places">
-          {places.map(({ id, name }) => (
-            <option key={id} value={name} />
-          ))}
-        </datalist>
-      </label>
+      <PlaceField place={input.place} onChange={(place) => onChange({ place })} />
       <HeldSpots sources={sources} place={input.place} />
       <Picks
         legend="What is it for?"
@@ -148,5 +123,43 @@ function HeldSpots({ sources: { full, workshop }, place }: { sources: PlanSource
         </li>
       ))}
     </ul>
+  );
+}
+
+/** One of the words that casters use, or none. */
+function WordField({
+  label,
+  words,
+  value,
+  onChange,
+}: {
+  label: string;
+  words: readonly string[];
+  value: string | undefined;
+  onChange: (word: string) => void;
+}) {
+  const options = [{ value: '', label: 'not said' }, ...words.map((one) => ({ value: one, label: one }))];
+  return <SelectField label={label} value={value ?? ''} options={options} onChange={onChange} />;
+}
+
+function PlaceField({ place, onChange }: { place: string | undefined; onChange: (place: string) => void }) {
+  const places = useQuery(placesQuery).data ?? [];
+  return (
+    <label className="block text-sm font-semibold">
+      Where it will stand
+      <input
+        className="input input-bordered mt-1 w-full"
+        maxLength={60}
+        value={place ?? ''}
+        placeholder="the bench, the sill, the yard"
+        list="known-places"
+        onChange={(event) => onChange(event.target.value)}
+      />
+      <datalist id="known-places">
+        {places.map(({ id, name }) => (
+          <option key={id} value={name} />
+        ))}
+      </datalist>
+    </label>
   );
 }

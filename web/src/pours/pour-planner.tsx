@@ -6,7 +6,7 @@ import { v7 as uuid } from 'uuid';
 import { useRemovePour, useSavePour, useStartPour } from '../api/pours';
 import { Button } from '../ui/button';
 import { Failure } from '../ui/states';
-import type { PlanSources } from './plan';
+import type { CalculatedPlan, PlanSources } from './plan';
 import { useCalculatedPlan } from './use-calculated-plan';
 import { ColouringSlab } from './colouring-slab';
 import { AgainSlab } from './repeat-pour-slab';
@@ -30,6 +30,55 @@ function tidy({ release, cover, place, matches, ...rest }: PourInput): PourInput
     ...(cover && { cover }),
     ...(place?.trim() && { place: place.trim() }),
   };
+}
+
+function SheetHead({ input, calculated }: { input: PourInput; calculated: CalculatedPlan | undefined }) {
+  const parts = calculated?.parts ?? [];
+  return (
+    <div className="mb-3 flex flex-wrap items-center justify-between gap-2">
+      <h1 className="text-3xl">
+        {mixNames(parts) || 'A pour'}: the {parts.length > 1 ? 'sheets' : 'sheet'}
+      </h1>
+      <span className="no-print flex flex-wrap gap-2">
+        <Button onClick={() => window.print()}>
+          <Printer size={18} aria-hidden="true" /> Print
+        </Button>
+        {calculated?.sheets && <SheetButton parts={calculated.sheets} input={input} />}
+      </span>
+    </div>
+  );
+}
+
+/** What is done with a plan: started, kept, or dropped where it was kept before. */
+function PlanActions({
+  busy,
+  disabled,
+  onStart,
+  onKeep,
+  onDrop,
+}: {
+  busy: 'waiting' | 'saving' | undefined;
+  disabled: boolean;
+  onStart: () => void;
+  onKeep: () => void;
+  onDrop: (() => void) | undefined;
+}) {
+  const words = { waiting: 'Waiting for the connection…', saving: 'One moment…' };
+  return (
+    <div className="action-bar no-print mt-4">
+      <Button look="main" size="tall" className="flex-1 text-lg" disabled={disabled} onClick={onStart}>
+        {busy ? words[busy] : 'Start this pour'}
+      </Button>
+      <Button size="tall" disabled={disabled} onClick={onKeep}>
+        Keep for later
+      </Button>
+      {onDrop && (
+        <Button look="plain" size="tall" onClick={onDrop}>
+          Drop the plan
+        </Button>
+      )}
+    </div>
+  );
 }
 
 /** Plans a pour: moulds and counts above, the sheet in the middle, always calculated. */
@@ -62,6 +111,7 @@ export function PourPlanner({
     await start.mutateAsync(key);
     await navigate(`/pours/${key}`, { replace: true });
   };
+  const leave = () => void navigate('/pours');
   const busy = save.isPending || start.isPending;
   return (
     <div className="mx-auto max-w-7xl space-y-4 p-4">
@@ -70,55 +120,19 @@ export function PourPlanner({
       <div className="grid gap-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <PourChoices input={input} sources={sources} calculated={calculated} onChange={change} />
         <section className="card-slab" aria-label="Mixing sheet">
-          <div className="mb-3 flex flex-wrap items-center justify-between gap-2">
-            <h1 className="text-3xl">
-              {mixNames(calculated?.parts ?? []) || 'A pour'}: the{' '}
-              {(calculated?.parts.length ?? 1) > 1 ? 'sheets' : 'sheet'}
-            </h1>
-            <span className="no-print flex flex-wrap gap-2">
-              <Button onClick={() => window.print()}>
-                <Printer size={18} aria-hidden="true" /> Print
-              </Button>
-              {calculated?.sheets && <SheetButton parts={calculated.sheets} input={input} />}
-            </span>
-          </div>
+          <SheetHead input={input} calculated={calculated} />
           <Sheets {...{ input, sources, calculated }} onChange={change} />
           {calculated?.sheets?.[0] && (
             <MatchSlab {...{ input, sources }} calculated={calculated.sheets[0]} onChange={change} />
           )}
           <Failure error={save.error ?? start.error ?? remove.error} />
-          <div className="action-bar no-print mt-4">
-            <Button
-              look="main"
-              size="tall"
-              className="flex-1 text-lg"
-              disabled={!calculated?.sheets || busy}
-              onClick={() => void begin().catch(() => undefined)}
-            >
-              {busy ? (save.failureCount > 0 ? 'Waiting for the connection…' : 'One moment…') : 'Start this pour'}
-            </Button>
-            <Button
-              size="tall"
-              disabled={!calculated?.sheets || busy}
-              onClick={() =>
-                void keep().then(
-                  () => navigate('/pours'),
-                  () => undefined,
-                )
-              }
-            >
-              Keep for later
-            </Button>
-            {id && (
-              <Button
-                look="plain"
-                size="tall"
-                onClick={() => remove.mutate(id, { onSuccess: () => void navigate('/pours') })}
-              >
-                Drop the plan
-              </Button>
-            )}
-          </div>
+          <PlanActions
+            busy={busy ? (save.failureCount > 0 ? 'waiting' : 'saving') : undefined}
+            disabled={!calculated?.sheets || busy}
+            onStart={() => void begin().catch(() => undefined)}
+            onKeep={() => void keep().then(leave, () => undefined)}
+            onDrop={id === undefined ? undefined : () => remove.mutate(id, { onSuccess: leave })}
+          />
         </section>
       </div>
       <ColouringSlab input={input} sources={sources} calculated={calculated} onChange={change} />

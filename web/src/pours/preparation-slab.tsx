@@ -25,10 +25,8 @@ export function BeforeSlab({
   sources: PlanSources;
   input: PourInput;
 }) {
-  const units = useUnits();
   const { moulds, full } = sources;
   const poured = new Set(sheets.flatMap(({ plan }) => plan.items.map(({ mouldId }) => mouldId)));
-  const cuts = sheets.flatMap(({ plan }) => cutList(plan.items));
   const idle = moulds
     .filter((mould) => !poured.has(mould.id) && (freeOf(mould, full, 1).free ?? 1) > 0)
     .map(({ id, name, shape }) => ({ id, name, volume: fullVolume(shape) }));
@@ -36,67 +34,76 @@ export function BeforeSlab({
     <section className="card-slab no-print" aria-label="Waste nothing">
       <h2 className="mb-2 text-2xl">Before the hour: lay out, cut, weight, catch</h2>
       <div className="grid gap-x-8 gap-y-3 md:grid-cols-2">
-        {cuts.length > 0 && (
-          <div>
-            <h3 className="font-sans font-semibold">To cut</h3>
-            <ul>
-              {cuts.map(({ what, mould, count, across, length, width }, i) => (
-                <li key={i}>
-                  <strong>
-                    {count} × {what}
-                  </strong>
-                  : {across !== undefined && `⌀ ${units.say(across, 'mm')} × `}
-                  {units.say(length, 'mm')}
-                  {width !== undefined && ` × ${units.say(width, 'mm')}`} <span className="quiet">for {mould}</span>
-                </li>
-              ))}
-            </ul>
-          </div>
-        )}
+        <Cuts sheets={sheets} />
         <Cores sheets={sheets} />
         <LayOut sheets={sheets} input={input} />
-        {sheets.map((part) => {
-          const { mixId, mixName, sheet } = part;
-          const caught = catchMoulds(sheet.leftover.value, idle);
-          const feet = feetFor(sheet.leftover.value, part.plan.items).slice(0, MOST_FEET);
-          const less = scaleDown(part);
-          const bag = bagFills(part);
-          return (
-            <div key={mixId}>
-              <h3 className="font-sans font-semibold">
-                {sheets.length > 1 ? mixName : 'What is left over'}:{' '}
-                {units.say(Math.max(0, sheet.leftover.value), 'mL')}
-              </h3>
-              {caught.length > 0 ? (
-                <p>
-                  Have {caught.map(({ name, volume }) => `${name} (${units.say(volume, 'mL')})`).join(' and ')} ready to
-                  catch it.
-                </p>
-              ) : (
-                <p className="quiet">No free mould is small enough to catch it: make a chip of it.</p>
-              )}
-              {feet.map(({ name, across, height }, i) => (
-                <div key={i}>
-                  Or a foot for {name}: ⌀ {units.say(across, 'mm')}, {units.sayFigure(height)} high, in a lid or a ring.{' '}
-                  <FigureWorking figure={height} />
-                </div>
-              ))}
-              {less > TRIFLE && (
-                <p>Make everything {(less * 100).toFixed(0)} % less, by weight, and nothing is left.</p>
-              )}
-              {bag && (
-                <div>
-                  A whole bag of {bag.binder.toLowerCase()} ({units.say(bag.bag, 'g')}) makes{' '}
-                  {units.sayFigure(bag.volume)}:{' '}
-                  {bag.pieces.map(({ name, count }) => `${count} × ${name}`).join(', or ')}.{' '}
-                  <FigureWorking figure={bag.volume} />
-                </div>
-              )}
-            </div>
-          );
-        })}
+        {sheets.map((part) => (
+          <LeftOver key={part.mixId} part={part} named={sheets.length > 1} idle={idle} />
+        ))}
       </div>
     </section>
+  );
+}
+
+function Cuts({ sheets }: { sheets: readonly SheetPart[] }) {
+  const units = useUnits();
+  const cuts = sheets.flatMap(({ plan }) => cutList(plan.items));
+  if (cuts.length === 0) return null;
+  return (
+    <div>
+      <h3 className="font-sans font-semibold">To cut</h3>
+      <ul>
+        {cuts.map(({ what, mould, count, across, length, width }, i) => (
+          <li key={i}>
+            <strong>
+              {count} × {what}
+            </strong>
+            : {across !== undefined && `⌀ ${units.say(across, 'mm')} × `}
+            {units.say(length, 'mm')}
+            {width !== undefined && ` × ${units.say(width, 'mm')}`} <span className="quiet">for {mould}</span>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** What takes the leftover of a mix, and what a whole bag of its binder would fill. `named`: by its name, beside others. */
+function LeftOver({ part, named, idle }: { part: SheetPart; named: boolean; idle: Parameters<typeof catchMoulds>[1] }) {
+  const units = useUnits();
+  const { mixName, sheet } = part;
+  const caught = catchMoulds(sheet.leftover.value, idle);
+  const feet = feetFor(sheet.leftover.value, part.plan.items).slice(0, MOST_FEET);
+  const less = scaleDown(part);
+  const bag = bagFills(part);
+  return (
+    <div>
+      <h3 className="font-sans font-semibold">
+        {named ? mixName : 'What is left over'}: {units.say(Math.max(0, sheet.leftover.value), 'mL')}
+      </h3>
+      {caught.length > 0 ? (
+        <p>
+          Have {caught.map(({ name, volume }) => `${name} (${units.say(volume, 'mL')})`).join(' and ')} ready to catch
+          it.
+        </p>
+      ) : (
+        <p className="quiet">No free mould is small enough to catch it: make a chip of it.</p>
+      )}
+      {feet.map(({ name, across, height }, i) => (
+        <div key={i}>
+          Or a foot for {name}: ⌀ {units.say(across, 'mm')}, {units.sayFigure(height)} high, in a lid or a ring.{' '}
+          <FigureWorking figure={height} />
+        </div>
+      ))}
+      {less > TRIFLE && <p>Make everything {(less * 100).toFixed(0)} % less, by weight, and nothing is left.</p>}
+      {bag && (
+        <div>
+          A whole bag of {bag.binder.toLowerCase()} ({units.say(bag.bag, 'g')}) makes {units.sayFigure(bag.volume)}:{' '}
+          {bag.pieces.map(({ name, count }) => `${count} × ${name}`).join(', or ')}.{' '}
+          <FigureWorking figure={bag.volume} />
+        </div>
+      )}
+    </div>
   );
 }
 

@@ -76,25 +76,34 @@ export function AirStrip({ air }: { air: AirView }) {
             ),
         )}
         <path d={curve} fill="none" stroke="var(--color-base-content)" strokeWidth={2} />
-        {hours.map(({ at }, i) =>
-          new Date(at).getHours() % 12 === 0 ? (
-            <g key={at}>
-              <line x1={x(i)} x2={x(i)} y1={4} y2={HEIGHT - 14} stroke="currentColor" opacity={0.18} />
-              <text
-                x={Math.min(x(i), WIDTH - 30)}
-                y={HEIGHT - 2}
-                fontSize={11}
-                fill="currentColor"
-                opacity={0.8}
-                textAnchor={i < 3 ? 'start' : 'middle'}
-              >
-                {format(at, new Date(at).getHours() === 0 ? 'EEE' : 'HH:mm')}
-              </text>
-            </g>
-          ) : null,
-        )}
+        <HourMarks hours={hours} x={x} />
       </svg>
       <p className="quiet text-sm">{words ? `${words}.` : 'No bad hours for open faces.'}</p>
     </figure>
+  );
+}
+
+/** Noon and midnight along the foot. */
+function HourMarks({ hours, x }: { hours: readonly Hour[]; x: (i: number) => number }) {
+  return (
+    <>
+      {hours.map(({ at }, i) =>
+        new Date(at).getHours() % 12 === 0 ? (
+          <g key={at}>
+            <line x1={x(i)} x2={x(i)} y1={4} y2={HEIGHT - 14} stroke="currentColor" opacity={0.18} />
+            <text
+              x={Math.min(x(i), WIDTH - 30)}
+              y={HEIGHT - 2}
+              fontSize={11}
+              fill="currentColor"
+              opacity={0.8}
+              textAnchor={i < 3 ? 'start' : 'middle'}
+            >
+              {format(at, new Date(at).getHours() === 0 ? 'EEE' : 'HH:mm')}
+            </text>
+          </g>
+        ) : null,
+      )}
+    </>
   );
 }

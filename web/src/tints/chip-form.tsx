@@ -84,20 +84,7 @@ export function ChipForm({
       />
       <BaseFields base={draft.base} palette={palette} onChange={(base) => set({ base })} />
       <PigmentDoses doses={draft.doses} palette={palette} errors={errors} onChange={(next) => set({ doses: next })} />
-      {grams && (
-        <div className="border-base-300 border-l-4 pl-3">
-          <p>
-            One chip, 60 × 40 × 8 mm:{' '}
-            {[grams.binder, ...(grams.sand ? [grams.sand] : []), ...grams.pigments]
-              .map(
-                ({ value, working }) => `${value.toFixed(2)} g ${within(defined(working[working.length - 1]).label)}`,
-              )
-              .join(', ')}
-            , and about {grams.water.value.toFixed(1)} mL of water.
-          </p>
-          <FigureWorking figure={grams.binder} />
-        </div>
-      )}
+      {grams && <OneChip grams={grams} />}
       {doses.length === 1 && (
         <BottleHelp
           material={defined(doses[0]).material}
@@ -105,34 +92,65 @@ export function ChipForm({
           onShare={(amount) => set({ doses: [{ ...defined(draft.doses[0]), amount }] })}
         />
       )}
-      <div className="grid grid-cols-2 gap-3">
-        <TextField
-          label="Cast on"
-          type="date"
-          max={format(today, 'yyyy-MM-dd')}
-          value={draft.castAt === undefined ? '' : format(draft.castAt, 'yyyy-MM-dd')}
-          onChange={({ target }) => {
-            const { castAt: _, ...rest } = draft;
-            const day = target.value ? Date.parse(`${target.value}T00:00`) : NaN;
-            setDraft(Number.isFinite(day) ? { ...rest, castAt: Math.min(day + NOON, today) } : rest);
-          }}
-        />
-        <div>
-          <span className="mb-1 block text-sm font-semibold" aria-hidden="true">
-            Water to cement
-          </span>
-          <NumberField
-            label="Water to cement"
-            className="w-full"
-            value={draft.ratio ?? NaN}
-            onChange={(ratio) => set({ ratio })}
-          />
-        </div>
-      </div>
+      <CastOn draft={draft} today={today} onChange={setDraft} />
       <p className="quiet text-sm">
         Dry it for two days or more before it is measured: a damp chip is darker. Powder harms the lungs: mask on, even
         for a spoonful.
       </p>
     </EditDialog>
+  );
+}
+
+/** What goes into one small chip. */
+function OneChip({ grams }: { grams: ChipGrams }) {
+  return (
+    <div className="border-base-300 border-l-4 pl-3">
+      <p>
+        One chip, 60 × 40 × 8 mm:{' '}
+        {[grams.binder, ...(grams.sand ? [grams.sand] : []), ...grams.pigments]
+          .map(({ value, working }) => `${value.toFixed(2)} g ${within(defined(working[working.length - 1]).label)}`)
+          .join(', ')}
+        , and about {grams.water.value.toFixed(1)} mL of water.
+      </p>
+      <FigureWorking figure={grams.binder} />
+    </div>
+  );
+}
+
+/** The day that a chip was cast, and its water. */
+function CastOn({
+  draft,
+  today,
+  onChange,
+}: {
+  draft: SwatchInput;
+  today: number;
+  onChange: (draft: SwatchInput) => void;
+}) {
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <TextField
+        label="Cast on"
+        type="date"
+        max={format(today, 'yyyy-MM-dd')}
+        value={draft.castAt === undefined ? '' : format(draft.castAt, 'yyyy-MM-dd')}
+        onChange={({ target }) => {
+          const { castAt: _, ...rest } = draft;
+          const day = target.value ? Date.parse(`${target.value}T00:00`) : NaN;
+          onChange(Number.isFinite(day) ? { ...rest, castAt: Math.min(day + NOON, today) } : rest);
+        }}
+      />
+      <div>
+        <span className="mb-1 block text-sm font-semibold" aria-hidden="true">
+          Water to cement
+        </span>
+        <NumberField
+          label="Water to cement"
+          className="w-full"
+          value={draft.ratio ?? NaN}
+          onChange={(ratio) => onChange({ ...draft, ratio })}
+        />
+      </div>
+    </div>
   );
 }

@@ -19,48 +19,19 @@ const mostPoured = (moulds: readonly MouldView[]) =>
 /** A tint in every look, next to each other and on a mould, with the band that it may come to. */
 export function LooksSlab({
   name,
-  figures: { base, looks, doubt, restsOn, strength, warnings, chips },
+  figures,
   moulds,
 }: {
   name: string;
   figures: TintFigures;
   moulds: readonly MouldView[];
 }) {
-  const [mouldId, setMouldId] = useState(() => mostPoured(moulds)?.id);
-  const mould = moulds.find(({ id }) => id === mouldId);
-  // Until a chip told of every pigment, only a band of likely colours is honest.
-  const untried = chips === 0;
+  const { base, looks, strength, warnings } = figures;
   const of = (look: Look) => defined(looks.find((one) => one.look === look)).colour;
   return (
     <section className="card-slab" aria-label="How it looks">
       <div className="grid gap-4 sm:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
-        <figure>
-          <CastFace
-            colour={of('dry')}
-            across={untried ? doubt : undefined}
-            label={`${name || 'The tint'}, cured and dry${untried ? ', from weak to strong' : ''}`}
-            className="h-56 w-full"
-          />
-          <figcaption className="mt-1 flex items-baseline justify-between gap-2">
-            <strong>
-              {lookNames.dry}
-              {untried && ', somewhere between these'}
-            </strong>
-            <code className="quiet text-xs">{of('dry')}</code>
-          </figcaption>
-          {untried && <p className="text-warning mt-1 text-sm font-semibold">{restsOn}</p>}
-          {!untried && doubt.length > 1 && (
-            <>
-              <div className="mt-2 flex h-9" role="img" aria-label="Colours that it may come to, from weak to strong">
-                {doubt.map((colour, i) => (
-                  <span key={i} className="flex-1" style={{ background: colour }} />
-                ))}
-              </div>
-              <p className="quiet mt-1 text-sm">{restsOn}</p>
-            </>
-          )}
-          {doubt.length === 1 && <p className="quiet mt-1 text-sm">{restsOn}</p>}
-        </figure>
+        <DryLook name={name} dry={of('dry')} figures={figures} />
         <div>
           <ul className="grid grid-cols-2 gap-2">
             {others.map((look) => (
@@ -90,23 +61,74 @@ export function LooksSlab({
       {strength < 1 && (
         <p className="mt-2">So much pigment costs {Math.round((1 - strength) * 100)} % of the strength.</p>
       )}
-      {mould && (
-        <div className="border-base-300 mt-4 flex flex-wrap items-end gap-x-6 gap-y-2 border-t pt-3">
-          <SelectField
-            label="On the silhouette of"
-            className="w-56"
-            value={mould.id}
-            options={moulds.map(({ id, name: label }) => ({ value: id, label }))}
-            onChange={setMouldId}
-          />
-          {(['wet', 'dry', 'film'] as const).map((look) => (
-            <figure key={look} className="text-center">
-              <PieceThumb shape={mould.shape} colour={of(look)} size={120} />
-              <figcaption className="text-sm">{lookNames[look]}</figcaption>
-            </figure>
-          ))}
-        </div>
-      )}
+      <OnMould moulds={moulds} colourOf={of} />
     </section>
+  );
+}
+
+/** The tint cured and dry, with the band that it may come to. */
+function DryLook({
+  name,
+  dry,
+  figures: { doubt, restsOn, chips },
+}: {
+  name: string;
+  dry: string;
+  figures: TintFigures;
+}) {
+  // Until a chip told of every pigment, only a band of likely colours is honest.
+  const untried = chips === 0;
+  return (
+    <figure>
+      <CastFace
+        colour={dry}
+        across={untried ? doubt : undefined}
+        label={`${name || 'The tint'}, cured and dry${untried ? ', from weak to strong' : ''}`}
+        className="h-56 w-full"
+      />
+      <figcaption className="mt-1 flex items-baseline justify-between gap-2">
+        <strong>
+          {lookNames.dry}
+          {untried && ', somewhere between these'}
+        </strong>
+        <code className="quiet text-xs">{dry}</code>
+      </figcaption>
+      {untried && <p className="text-warning mt-1 text-sm font-semibold">{restsOn}</p>}
+      {!untried && doubt.length > 1 && (
+        <>
+          <div className="mt-2 flex h-9" role="img" aria-label="Colours that it may come to, from weak to strong">
+            {doubt.map((colour, i) => (
+              <span key={i} className="flex-1" style={{ background: colour }} />
+            ))}
+          </div>
+          <p className="quiet mt-1 text-sm">{restsOn}</p>
+        </>
+      )}
+      {doubt.length === 1 && <p className="quiet mt-1 text-sm">{restsOn}</p>}
+    </figure>
+  );
+}
+
+/** A mould's silhouette in the looks that matter most. */
+function OnMould({ moulds, colourOf }: { moulds: readonly MouldView[]; colourOf: (look: Look) => string }) {
+  const [mouldId, setMouldId] = useState(() => mostPoured(moulds)?.id);
+  const mould = moulds.find(({ id }) => id === mouldId);
+  if (!mould) return null;
+  return (
+    <div className="border-base-300 mt-4 flex flex-wrap items-end gap-x-6 gap-y-2 border-t pt-3">
+      <SelectField
+        label="On the silhouette of"
+        className="w-56"
+        value={mould.id}
+        options={moulds.map(({ id, name: label }) => ({ value: id, label }))}
+        onChange={setMouldId}
+      />
+      {(['wet', 'dry', 'film'] as const).map((look) => (
+        <figure key={look} className="text-center">
+          <PieceThumb shape={mould.shape} colour={colourOf(look)} size={120} />
+          <figcaption className="text-sm">{lookNames[look]}</figcaption>
+        </figure>
+      ))}
+    </div>
   );
 }

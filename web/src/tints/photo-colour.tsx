@@ -6,6 +6,7 @@ import { pickColour, type PixelPoint, type Reference } from '@dewpot/core/tints'
 import { Choice } from '../ui/choice';
 import { FileButton } from '../ui/file-button';
 import { pixelsOf, useAddress } from '../ui/picture';
+import { Wrong } from '../ui/wrong';
 
 /** A colour out of a photo, and how far it can be relied on. */
 export interface PhotoColour {
@@ -31,6 +32,17 @@ function picked(pixels: PhotoPixels, at: PixelPoint | undefined, card: PixelPoin
   }
 }
 
+/** How far an arrow key moves a mark. */
+function moveOf(key: string, step: number): PixelPoint | undefined {
+  const moves: Record<string, PixelPoint> = {
+    ArrowLeft: { x: -step, y: 0 },
+    ArrowRight: { x: step, y: 0 },
+    ArrowUp: { x: 0, y: -step },
+    ArrowDown: { x: 0, y: step },
+  };
+  return moves[key];
+}
+
 /** Takes a colour out of a photo by a click, its light balanced by a grey card or white paper that lies in it. */
 export function PhotoColourPick({ onColour }: { onColour: (found: PhotoColour) => void }) {
   const [opened, setOpened] = useState<Opened>();
@@ -49,11 +61,7 @@ export function PhotoColourPick({ onColour }: { onColour: (found: PhotoColour) =
       <FileButton label="A photo with the colour" accept="image/*" onFile={open}>
         {opened ? 'Another photo' : 'Choose a photo'}
       </FileButton>
-      {wrong && (
-        <p role="alert" className="text-error">
-          {wrong}
-        </p>
-      )}
+      <Wrong>{wrong}</Wrong>
       {opened && <OnPhoto key={opened.file.name + opened.file.lastModified} {...opened} onColour={onColour} />}
     </div>
   );
@@ -83,14 +91,7 @@ function OnPhoto({ file, pixels, onColour }: Opened & { onColour: (found: PhotoC
     });
   };
   const key = (event: KeyboardEvent) => {
-    const step = Math.max(pixels.width, pixels.height) / 60;
-    const moves: Record<string, PixelPoint> = {
-      ArrowLeft: { x: -step, y: 0 },
-      ArrowRight: { x: step, y: 0 },
-      ArrowUp: { x: 0, y: -step },
-      ArrowDown: { x: 0, y: step },
-    };
-    const move = moves[event.key];
+    const move = moveOf(event.key, Math.max(pixels.width, pixels.height) / 60);
     if (!move) return;
     event.preventDefault();
     const from = (marks === 'colour' ? at : card) ?? middle;
@@ -133,11 +134,7 @@ function OnPhoto({ file, pixels, onColour }: Opened & { onColour: (found: PhotoC
         {card && <Mark at={card} unit={unit} label="card" />}
         {at && <Mark at={at} unit={unit} label="colour" />}
       </svg>
-      {found.wrong && (
-        <p role="alert" className="text-error">
-          {found.wrong}
-        </p>
-      )}
+      <Wrong>{found.wrong}</Wrong>
       {found.colour && !found.colour.sure && (
         <p className="text-warning font-semibold">
           Unsure: nothing in the picture told of its light. Lay a grey card or white paper beside it, and click on that

@@ -1,12 +1,14 @@
-import { PIGMENT_STOP } from '@dewpot/core/materials';
+import { PIGMENT_STOP, type Material } from '@dewpot/core/materials';
 import { additiveOf, sayDose } from '@dewpot/core/mixes';
 import type { TintInput } from '@dewpot/contract';
 import { X } from 'lucide-react';
 import type { Palette } from '../api/tints';
-import { Button } from '../ui/button';
+import { AddSelect } from '../ui/add-select';
+import { IconButton } from '../ui/icon-button';
 import { NumberField } from '../ui/number-field';
 import { PigmentDot } from './pigment-dot';
 import { pigmentsOf } from './tint-words';
+import { Wrong } from '../ui/wrong';
 
 type Doses = TintInput['doses'];
 
@@ -37,72 +39,73 @@ export function PigmentDoses({
         {doses.map(({ materialId, amount }, i) => {
           const material = palette.find(materialId);
           if (!material) return null;
-          const { ceiling } = additiveOf(material);
-          const wrong = errors[`doses.${i}.amount`] ?? errors[`doses.${i}.material`];
           return (
-            <li key={materialId} className="py-2">
-              <div className="grid grid-cols-[1.5rem_1fr_4.5rem_1rem_auto] items-center gap-2">
-                <PigmentDot colour={material.colour} />
-                <span className="leading-tight font-semibold">{material.name}</span>
-                <NumberField
-                  label={`Dose of ${material.name}, per cent of the binder`}
-                  wrong={wrong !== undefined}
-                  className="numeral h-11 w-full text-lg"
-                  value={amount * 100}
-                  onChange={(typed) => put(i, typed / 100)}
-                />
-                <span aria-hidden="true">%</span>
-                <Button
-                  look="plain"
-                  size="low"
-                  className="w-9 p-0"
-                  aria-label={`Leave ${material.name} out`}
-                  onClick={() => onChange(doses.filter((_, at) => at !== i))}
-                >
-                  <X size={16} aria-hidden="true" />
-                </Button>
-              </div>
-              <input
-                type="range"
-                className="dose-slider"
-                aria-label={`${material.name}, by eye`}
-                min={FINEST}
-                max={REACH}
-                step={FINEST}
-                value={Number.isFinite(amount) ? Math.min(REACH, amount) : FINEST}
-                onChange={(event) => put(i, event.target.valueAsNumber)}
-              />
-              <p className={`text-xs ${amount > ceiling ? 'text-warning font-semibold' : 'quiet'}`}>
-                {amount > ceiling ? 'over its ceiling of' : 'at most'} {sayDose({ material, amount: ceiling })}
-              </p>
-              {wrong && <p className="text-error text-sm">{wrong}</p>}
-            </li>
+            <PigmentRow
+              key={materialId}
+              material={material}
+              amount={amount}
+              wrong={errors[`doses.${i}.amount`] ?? errors[`doses.${i}.material`]}
+              onAmount={(next) => put(i, next)}
+              onLeaveOut={() => onChange(doses.filter((_, at) => at !== i))}
+            />
           );
         })}
       </ul>
-      {errors['doses'] && (
-        <p role="alert" className="text-error py-1">
-          {errors['doses']}
-        </p>
-      )}
-      <select
-        className="select select-bordered mt-2 h-12 w-full"
-        aria-label="Add a pigment"
-        value=""
-        onChange={({ target }) => {
-          const material = palette.find(target.value);
-          if (material) onChange([...doses, { materialId: material.id, amount: Math.min(0.02, PIGMENT_STOP) }]);
-        }}
-      >
-        <option value="" disabled>
-          Add a pigment…
-        </option>
-        {unused.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
+      <Wrong className="py-1">{errors['doses']}</Wrong>
+      <AddSelect
+        label="Add a pigment"
+        prompt="Add a pigment…"
+        options={unused.map(({ id, name }) => ({ value: id, label: name }))}
+        onAdd={(id) => onChange([...doses, { materialId: id, amount: Math.min(0.02, PIGMENT_STOP) }])}
+      />
     </div>
+  );
+}
+
+/** One pigment with its figure, its slider, and where its ceiling lies. */
+function PigmentRow({
+  material,
+  amount,
+  wrong,
+  onAmount,
+  onLeaveOut,
+}: {
+  material: Material;
+  amount: number;
+  wrong: string | undefined;
+  onAmount: (amount: number) => void;
+  onLeaveOut: () => void;
+}) {
+  const { ceiling } = additiveOf(material);
+  return (
+    <li className="py-2">
+      <div className="grid grid-cols-[1.5rem_1fr_4.5rem_1rem_auto] items-center gap-2">
+        <PigmentDot colour={material.colour} />
+        <span className="leading-tight font-semibold">{material.name}</span>
+        <NumberField
+          label={`Dose of ${material.name}, per cent of the binder`}
+          wrong={wrong !== undefined}
+          className="numeral h-11 w-full text-lg"
+          value={amount * 100}
+          onChange={(typed) => onAmount(typed / 100)}
+        />
+        <span aria-hidden="true">%</span>
+        <IconButton label={`Leave ${material.name} out`} icon={X} onClick={onLeaveOut} />
+      </div>
+      <input
+        type="range"
+        className="dose-slider"
+        aria-label={`${material.name}, by eye`}
+        min={FINEST}
+        max={REACH}
+        step={FINEST}
+        value={Number.isFinite(amount) ? Math.min(REACH, amount) : FINEST}
+        onChange={(event) => onAmount(event.target.valueAsNumber)}
+      />
+      <p className={`text-xs ${amount > ceiling ? 'text-warning font-semibold' : 'quiet'}`}>
+        {amount > ceiling ? 'over its ceiling of' : 'at most'} {sayDose({ material, amount: ceiling })}
+      </p>
+      {wrong && <p className="text-error text-sm">{wrong}</p>}
+    </li>
   );
 }

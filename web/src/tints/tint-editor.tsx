@@ -14,6 +14,7 @@ import { TintHead, TintRoom } from './tint-nav';
 import { calculateTintBody } from './tint-words';
 import { TintVersions } from './tint-versions';
 import { WeighSlab } from './weigh-slab';
+import { Wrong } from '../ui/wrong';
 
 /** A tint as it is mixed: doses by slider, and every look of it at once. */
 export function TintEditor({
@@ -57,11 +58,7 @@ export function TintEditor({
             onChange={(event) => set({ name: event.target.value })}
           />
           <BaseFields base={draft.base} palette={palette} onChange={(base) => set({ base })} />
-          {errors['base'] && (
-            <p role="alert" className="text-error">
-              {errors['base']}
-            </p>
-          )}
+          <Wrong>{errors['base']}</Wrong>
           <PigmentDoses doses={draft.doses} palette={palette} errors={errors} onChange={(doses) => set({ doses })} />
           <TextField
             label="Note"

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { defined } from '@dewpot/core/math';
 import { InputError } from '@dewpot/core/units';
-import { pricePerGram } from '@dewpot/core/materials';
+import { pricePerGram, type Material } from '@dewpot/core/materials';
 import { knownBase, knownPigment, tintOf, type ColourWish } from '@dewpot/core/tints';
 import { usePalette, type Palette } from '../api/tints';
 import { Button } from '../ui/button';
@@ -16,6 +16,7 @@ import { PigmentDot } from './pigment-dot';
 import { TintHead, TintRoom } from './tint-nav';
 import { firstBase, pigmentsOf } from './tint-words';
 import { useSearch } from './use-search';
+import { Wrong } from '../ui/wrong';
 
 /** Most pigments that one search goes through. */
 const MOST = 8;
@@ -116,57 +117,80 @@ function Wanted({ palette, firstBase: first }: { palette: Palette; firstBase: { 
         {by === 'photo' && <PhotoColourPick onColour={({ colour }) => setWanted(colour)} />}
         {by === 'earlier' && <EarlierColours palette={palette} value={wanted} onChange={setWanted} />}
         <BaseFields base={base} palette={palette} onChange={setBase} />
-        <fieldset>
-          <legend className="mb-1 text-sm font-semibold">From these pigments, {MOST} at most</legend>
-          <ul className="grid grid-cols-1 gap-x-3 sm:grid-cols-2">
-            {pigments.map(({ id, name, colour, tinting }) => (
-              <li key={id}>
-                <label className="flex min-h-11 cursor-pointer items-center gap-2 text-sm leading-tight">
-                  <input
-                    type="checkbox"
-                    className="checkbox checkbox-sm"
-                    checked={chosen.includes(id)}
-                    onChange={() => toggle(id)}
-                  />
-                  <PigmentDot colour={colour} size={20} />
-                  <span>
-                    {name}
-                    {tinting?.fades && <span className="text-warning block text-xs">fades</span>}
-                  </span>
-                </label>
-              </li>
-            ))}
-          </ul>
-        </fieldset>
-        {typeof wish === 'string' && (
-          <p role="alert" className="text-error">
-            {wish}
-          </p>
-        )}
-        <Button
-          look="main"
-          size="tall"
-          className="w-full text-lg"
-          disabled={typeof wish === 'string' || chosen.length === 0 || search.done !== undefined}
-          onClick={() => typeof wish !== 'string' && search.look(wish)}
-        >
-          Find the doses
-        </Button>
-        {search.done !== undefined && (
-          <div className="flex items-center gap-3" role="status">
-            <progress className="progress flex-1" value={search.done} max={1} aria-label="Looking" />
-            <Button look="plain" size="low" onClick={search.stop}>
-              Stop
-            </Button>
-          </div>
-        )}
-        {search.failed && (
-          <p role="alert" className="text-error">
-            {search.failed}
-          </p>
-        )}
+        <PigmentChecks pigments={pigments} chosen={chosen} onToggle={toggle} />
+        {typeof wish === 'string' && <Wrong>{wish}</Wrong>}
+        <SearchControls search={search} wish={chosen.length === 0 ? undefined : wish} />
       </section>
       <FoundTints wanted={wanted} base={base} found={search.found} palette={palette} />
     </div>
+  );
+}
+
+/** Pigments that a search may take. */
+function PigmentChecks({
+  pigments,
+  chosen,
+  onToggle,
+}: {
+  pigments: readonly Material[];
+  chosen: readonly string[];
+  onToggle: (id: string) => void;
+}) {
+  return (
+    <fieldset>
+      <legend className="mb-1 text-sm font-semibold">From these pigments, {MOST} at most</legend>
+      <ul className="grid grid-cols-1 gap-x-3 sm:grid-cols-2">
+        {pigments.map(({ id, name, colour, tinting }) => (
+          <li key={id}>
+            <label className="flex min-h-11 cursor-pointer items-center gap-2 text-sm leading-tight">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-sm"
+                checked={chosen.includes(id)}
+                onChange={() => onToggle(id)}
+              />
+              <PigmentDot colour={colour} size={20} />
+              <span>
+                {name}
+                {tinting?.fades && <span className="text-warning block text-xs">fades</span>}
+              </span>
+            </label>
+          </li>
+        ))}
+      </ul>
+    </fieldset>
+  );
+}
+
+/** Starts the search, tells how far it is, and stops it. */
+function SearchControls({
+  search,
+  wish,
+}: {
+  search: ReturnType<typeof useSearch>;
+  wish: ColourWish | string | undefined;
+}) {
+  const ready = wish !== undefined && typeof wish !== 'string';
+  return (
+    <>
+      <Button
+        look="main"
+        size="tall"
+        className="w-full text-lg"
+        disabled={!ready || search.done !== undefined}
+        onClick={() => ready && search.look(wish)}
+      >
+        Find the doses
+      </Button>
+      {search.done !== undefined && (
+        <div className="flex items-center gap-3" role="status">
+          <progress className="progress flex-1" value={search.done} max={1} aria-label="Looking" />
+          <Button look="plain" size="low" onClick={search.stop}>
+            Stop
+          </Button>
+        </div>
+      )}
+      <Wrong>{search.failed}</Wrong>
+    </>
   );
 }

@@ -36,6 +36,71 @@ export interface TableColumn<Row> {
   readonly right?: boolean;
 }
 
+/** Rows as CSV, under the titles of their columns. */
+const csvOf = <Row,>(rows: readonly { readonly original: Row }[], columns: readonly TableColumn<Row>[]) =>
+  unparse(rows.map(({ original }) => Object.fromEntries(columns.map(({ title, value }) => [title, value(original)]))));
+
+function FilterBar({
+  word,
+  told,
+  onWord,
+  onExport,
+}: {
+  word: string;
+  /** How many rows are shown. */
+  told: string;
+  onWord: (word: string) => void;
+  onExport: () => void;
+}) {
+  return (
+    <div className="no-print mb-2 flex flex-wrap items-center gap-2">
+      <input
+        type="search"
+        aria-label="Show only rows with this word"
+        placeholder="Only rows with…"
+        className="input input-bordered h-11 w-full max-w-64"
+        value={word}
+        onChange={(event) => onWord(event.target.value)}
+      />
+      <span className="quiet text-sm">{told}</span>
+      <Button size="low" className="ml-auto" onClick={onExport}>
+        <Download size={16} aria-hidden="true" /> CSV
+      </Button>
+    </div>
+  );
+}
+
+/** The head of a column, by which the table is sorted. */
+function SortHead({
+  sorted,
+  right,
+  onSort,
+  children,
+}: {
+  sorted: false | 'asc' | 'desc';
+  right: boolean;
+  onSort: ((event: unknown) => void) | undefined;
+  children: ReactNode;
+}) {
+  return (
+    <th
+      scope="col"
+      aria-sort={sorted === false ? 'none' : sorted === 'asc' ? 'ascending' : 'descending'}
+      className={right ? 'text-right' : ''}
+    >
+      <button
+        type="button"
+        className="text-base-content inline-flex min-h-8 items-center gap-1 font-semibold"
+        onClick={onSort}
+      >
+        {children}
+        {sorted === 'asc' && <ArrowUp size={14} aria-hidden="true" />}
+        {sorted === 'desc' && <ArrowDown size={14} aria-hidden="true" />}
+      </button>
+    </th>
+  );
+}
+
 /** A table that sorts by its heads, filters by any word, and exports what it shows as CSV. `name` names the file. */
 export function DataTable<Row extends RowData>({
   name,
@@ -65,61 +130,33 @@ export function DataTable<Row extends RowData>({
   }, [columns]);
   const table = useTable({ features, columns: shaped, data, globalFilterFn: 'includesString' });
   const shown = table.getRowModel().rows;
-  const exported = () =>
-    saveFile(
-      `${name}.csv`,
-      unparse(
-        shown.map(({ original }) => Object.fromEntries(columns.map(({ title, value }) => [title, value(original)]))),
-      ),
-      'text/csv;charset=utf-8',
-    );
+  const exported = () => saveFile(`${name}.csv`, csvOf(shown, columns), 'text/csv;charset=utf-8');
   return (
     <div>
-      <div className="no-print mb-2 flex flex-wrap items-center gap-2">
-        <input
-          type="search"
-          aria-label="Show only rows with this word"
-          placeholder="Only rows with…"
-          className="input input-bordered h-11 w-full max-w-64"
-          value={word}
-          onChange={(event) => {
-            setWord(event.target.value);
-            table.setGlobalFilter(event.target.value);
-          }}
-        />
-        <span className="quiet text-sm">
-          {shown.length} of {rows.length}
-        </span>
-        <Button size="low" className="ml-auto" onClick={exported}>
-          <Download size={16} aria-hidden="true" /> CSV
-        </Button>
-      </div>
+      <FilterBar
+        word={word}
+        told={`${shown.length} of ${rows.length}`}
+        onWord={(next) => {
+          setWord(next);
+          table.setGlobalFilter(next);
+        }}
+        onExport={exported}
+      />
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={`${name}, as a table`}>
         <table className="table-sm table">
           <thead>
             {table.getHeaderGroups().map((group) => (
               <tr key={group.id}>
-                {group.headers.map((header, i) => {
-                  const sorted = header.column.getIsSorted();
-                  return (
-                    <th
-                      key={header.id}
-                      scope="col"
-                      aria-sort={sorted === false ? 'none' : sorted === 'asc' ? 'ascending' : 'descending'}
-                      className={columns[i]?.right ? 'text-right' : ''}
-                    >
-                      <button
-                        type="button"
-                        className="text-base-content inline-flex min-h-8 items-center gap-1 font-semibold"
-                        onClick={header.column.getToggleSortingHandler()}
-                      >
-                        <table.FlexRender header={header} />
-                        {sorted === 'asc' && <ArrowUp size={14} aria-hidden="true" />}
-                        {sorted === 'desc' && <ArrowDown size={14} aria-hidden="true" />}
-                      </button>
-                    </th>
-                  );
-                })}
+                {group.headers.map((header, i) => (
+                  <SortHead
+                    key={header.id}
+                    sorted={header.column.getIsSorted()}
+                    right={columns[i]?.right ?? false}
+                    onSort={header.column.getToggleSortingHandler()}
+                  >
+                    <table.FlexRender header={header} />
+                  </SortHead>
+                ))}
               </tr>
             ))}
           </thead>
