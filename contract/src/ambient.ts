@@ -1,12 +1,12 @@
 import {
-  airSources,
+  ambientSources,
   placeKinds,
-  possibleAir,
-  type AirReading,
-  type AirSource,
+  possibleAmbient,
+  type AmbientReading,
+  type AmbientSource,
   type Bridge,
   type Following,
-  type MonthAir,
+  type MonthAmbient,
   type PlaceKind,
   type SetAside,
 } from '@dewpot/core/ambient';
@@ -14,7 +14,7 @@ import { IsIn, IsOptional, ValidateIf } from 'class-validator';
 import { LATEST, Amount, ListOf, Part, Share, Text, Version } from './limits.js';
 
 /** The air whole: ms, °C, a share, km/h. */
-export type WholeAirReading = Required<AirReading>;
+export type WholeAmbientReading = Required<AmbientReading>;
 
 /**
  * Where a place’s air comes from: nobody has said, one typed figure, a table of twelve months, a logger, readings out of files, or
@@ -22,22 +22,22 @@ export type WholeAirReading = Required<AirReading>;
  */
 
 /** What the air of a place rests on. */
-export type AirBasis = 'guess' | 'typed' | 'season' | 'measured' | 'simulated';
+export type AmbientBasis = 'guess' | 'typed' | 'season' | 'measured' | 'simulated';
 
 /** What is taken of a place of which nobody has said anything: °C, a share, km/h. */
 export const GUESSED_AIR = { temperature: 18, humidity: 0.65, wind: 0 } as const;
 
-export class TypedAir {
-  @Amount(possibleAir.temperature.min, possibleAir.temperature.max) temperature: number;
+export class TypedAmbient {
+  @Amount(possibleAmbient.temperature.min, possibleAmbient.temperature.max) temperature: number;
   /** Share, 0–1. */
   @Share() humidity: number;
   /** km/h */
-  @Amount(0, possibleAir.wind.max) wind: number;
+  @Amount(0, possibleAmbient.wind.max) wind: number;
 }
 
 /** The air of a month, as the caster knows it. */
-export class MonthAirInput implements MonthAir {
-  @Amount(possibleAir.temperature.min, possibleAir.temperature.max) temperature: number;
+export class MonthAmbientInput implements MonthAmbient {
+  @Amount(possibleAmbient.temperature.min, possibleAmbient.temperature.max) temperature: number;
   /** Share, 0–1. */
   @Share() humidity: number;
 }
@@ -46,21 +46,21 @@ export class MonthAirInput implements MonthAir {
 export class PlaceInput {
   @Text(1, 60) name: string;
   @IsIn(placeKinds) kind: PlaceKind;
-  @IsIn(airSources) source: AirSource;
+  @IsIn(ambientSources) source: AmbientSource;
   @ValidateIf(({ source }: PlaceInput) => source === 'typed')
-  @Part(() => TypedAir)
-  typed?: TypedAir;
+  @Part(() => TypedAmbient)
+  typed?: TypedAmbient;
   /** January first. */
   @ValidateIf(({ source }: PlaceInput) => source === 'season')
-  @ListOf(() => MonthAirInput, { least: 12, most: 12 })
-  season?: readonly MonthAirInput[];
+  @ListOf(() => MonthAmbientInput, { least: 12, most: 12 })
+  season?: readonly MonthAmbientInput[];
   /** Of a logger: it is the simulated one that ships with the application, and not a real one that posts its readings. */
   @IsOptional() @IsIn([true]) simulated?: true;
   @Version() version: number;
 }
 
 /** A reading as a logger tells it. What cannot be is set aside, not refused: a logger cannot mend it. */
-export class AirReadingInput implements AirReading {
+export class AmbientReadingInput implements AmbientReading {
   /** ms */
   @Amount(0, LATEST) at: number;
   @Amount(-10_000, 10_000) temperature: number;
@@ -71,8 +71,8 @@ export class AirReadingInput implements AirReading {
 export const MOST_READINGS = 5000;
 
 export class ReadingsInput {
-  @ListOf(() => AirReadingInput, { least: 1, most: MOST_READINGS })
-  readings: readonly AirReadingInput[];
+  @ListOf(() => AmbientReadingInput, { least: 1, most: MOST_READINGS })
+  readings: readonly AmbientReadingInput[];
 }
 
 /** What came of readings that were sent in. */
@@ -87,18 +87,27 @@ export interface PlaceView extends Omit<PlaceInput, 'version'> {
   readonly id: string;
   readonly version: number;
   /** The air in it now, and since when it is known; undefined where nothing was read yet. */
-  readonly now?: WholeAirReading;
+  readonly now?: WholeAmbientReading;
   readonly lastRead?: number;
-  readonly basis: AirBasis;
+  readonly basis: AmbientBasis;
 }
 
 /** The air of a place over a stretch: recorded, bridged, forecast. */
-export interface PlaceAir {
+export interface PlaceAmbient {
   readonly place: PlaceView;
-  readonly recorded: readonly WholeAirReading[];
+  readonly recorded: readonly WholeAmbientReading[];
   readonly bridges: readonly Bridge[];
   /** The latest that were set aside, newest first. */
   readonly aside: readonly SetAside[];
-  readonly ahead: readonly WholeAirReading[];
+  readonly ahead: readonly WholeAmbientReading[];
   readonly following: Following;
+}
+
+/** The air now, behind and ahead, in the place that a workshop calls its first. */
+export interface AmbientView {
+  readonly station: string;
+  readonly basis: AmbientBasis;
+  readonly now: WholeAmbientReading;
+  readonly past: readonly WholeAmbientReading[];
+  readonly ahead: readonly WholeAmbientReading[];
 }

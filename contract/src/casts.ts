@@ -58,7 +58,7 @@ export interface CastPictureView {
 }
 
 /** The air that a cast stood in, as its cure is calculated from it, and what it does to the piece. */
-export interface CastAir {
+export interface CastAmbient {
   readonly place: string;
   /** Hours since the pour and °C: recorded up to `forecastFrom` (ms), forecast from there on. */
   readonly temperatures: readonly TemperatureReading[];
@@ -73,7 +73,7 @@ export interface CastAir {
 export interface CastDetail extends CastView {
   readonly events: readonly CastEvent[];
   readonly dryDown: DryDown;
-  readonly air: CastAir;
+  readonly ambient: CastAmbient;
   readonly demould: DemouldView;
   readonly pictures: readonly CastPictureView[];
 }

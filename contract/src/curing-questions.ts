@@ -18,7 +18,7 @@ import { castTasks, type CastTask } from '@dewpot/core/casts';
 import { IsBoolean, IsIn, IsOptional, IsTimeZone, ValidateIf } from 'class-validator';
 import { LATEST, MOST_HOURS, Amount, Amounts, Celsius, Hours, ListOf, Part, Share, Text, Whole } from './limits.js';
 import { WakingInput } from './accounts.js';
-import { AirReadingInput, MOST_READINGS } from './ambient.js';
+import { AmbientReadingInput, MOST_READINGS } from './ambient.js';
 import { MouldShapeInput } from './solids.js';
 
 const MOST_EVENTS = 2000;
@@ -84,7 +84,7 @@ export class WeatherQuestion extends TemperatureSeries {
 
 export class EvaporationQuestion {
   @Celsius() concrete: number;
-  @Celsius() air: number;
+  @Celsius() ambient: number;
   @Share() humidity: number;
   @Amount(0, 300) wind: number;
 }
@@ -139,14 +139,14 @@ export class LeachingQuestion {
 }
 
 /** A logger's readings: which of them count, and what is bridged. */
-export class AirSeriesQuestion {
-  @ListOf(() => AirReadingInput, { least: 1, most: MOST_READINGS })
-  readings: readonly AirReadingInput[];
+export class AmbientSeriesQuestion {
+  @ListOf(() => AmbientReadingInput, { least: 1, most: MOST_READINGS })
+  readings: readonly AmbientReadingInput[];
   /** ms */
   @Amount(0, LATEST) now: number;
 }
 
-export class AirFileQuestion {
+export class AmbientFileQuestion {
   /** The file as text. */
   @Text(1, 2_000_000) text: string;
   @IsTimeZone() zone: string;
@@ -154,13 +154,13 @@ export class AirFileQuestion {
 }
 
 export class FollowQuestion {
-  @ListOf(() => AirReadingInput, { most: MOST_READINGS })
-  place: readonly AirReadingInput[];
-  @ListOf(() => AirReadingInput, { most: MOST_READINGS })
-  outdoors: readonly AirReadingInput[];
+  @ListOf(() => AmbientReadingInput, { most: MOST_READINGS })
+  place: readonly AmbientReadingInput[];
+  @ListOf(() => AmbientReadingInput, { most: MOST_READINGS })
+  outdoors: readonly AmbientReadingInput[];
   @IsIn(placeKinds) kind: PlaceKind;
   /** Weather ahead, to be told as it will be in the place. */
-  @ListOf(() => AirReadingInput, { most: 500 }) ahead: readonly AirReadingInput[];
+  @ListOf(() => AmbientReadingInput, { most: 500 }) ahead: readonly AmbientReadingInput[];
 }
 
 /** Where a task is put off to. */

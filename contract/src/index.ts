@@ -1,7 +1,6 @@
 import 'reflect-metadata';
 
 export * from './accounts.js';
-export * from './air.js';
 export * from './ambient.js';
 export * from './judging.js';
 export * from './kinds.js';

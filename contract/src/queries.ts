@@ -22,7 +22,7 @@ export class PictureQuery {
 }
 
 /** A stretch of a place's air, ms. */
-export class AirQuery {
+export class AmbientQuery {
   @IsOptional() @Numeric() @Time() from?: number;
   @IsOptional() @Numeric() @Time() to?: number;
 }

@@ -71,12 +71,12 @@ export class DryDownQuestion extends PromisedMasses {
   @IsOptional() @Amount(0, 365) leastDays?: number;
 }
 
-export class DryingAirInput {
+export class DryingAmbientInput {
   @Amount(-40, 60) temperature: number;
   @Share() humidity: number;
 }
 
-export class DryingAirPoint extends DryingAirInput {
+export class DryingAmbientPoint extends DryingAmbientInput {
   /** Since the pour. */
   @Hours() hour: number;
 }
@@ -88,8 +88,8 @@ export class OpensQuestion {
   /** The last weighing. */
   @Hours() from: number;
   /** Air that it was weighed in so far, and the forecast, each reading holding until the next. */
-  @ListOf(() => DryingAirPoint, { most: 20_000 }) past: readonly DryingAirPoint[];
-  @ListOf(() => DryingAirPoint, { most: 5000 }) ahead: readonly DryingAirPoint[];
+  @ListOf(() => DryingAmbientPoint, { most: 20_000 }) past: readonly DryingAmbientPoint[];
+  @ListOf(() => DryingAmbientPoint, { most: 5000 }) ahead: readonly DryingAmbientPoint[];
 }
 
 export class TogetherQuestion {
@@ -115,7 +115,7 @@ export class WhichPieceQuestion {
 
 export class WithoutScaleQuestion extends PromisedMasses {
   @IsIn(Object.keys(dryingSchools)) school: DryingSchool;
-  @Part(() => DryingAirInput) air: DryingAirInput;
+  @Part(() => DryingAmbientInput) ambient: DryingAmbientInput;
   @IsOptional() @IsBoolean() film?: boolean;
   /** Of a taped film. */
   @IsOptional() @Amount(0, 8760) hours?: number;
@@ -158,7 +158,7 @@ export class SealerQuestion {
 export class CoatQuestion {
   @IsIn(sealerKinds) sealer: SealerKind;
   @Amount(0, LATEST) at: number;
-  @Part(() => DryingAirInput) air: DryingAirInput;
+  @Part(() => DryingAmbientInput) ambient: DryingAmbientInput;
   /** The coat before it. */
   @IsOptional() @Amount(0, LATEST) lastAt?: number;
   @IsOptional() @Amount(0, 600) openMonths?: number;

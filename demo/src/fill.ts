@@ -3,7 +3,7 @@ import { DAY } from '@dewpot/core/units';
 import type { Grade } from '@dewpot/core/mixes';
 import { calculateSheet, plannedLog } from '@dewpot/core/pours';
 import {
-  airIn,
+  ambientIn,
   ArticlesService,
   CastRecordsService,
   CastsService,
@@ -210,7 +210,7 @@ async function pourAndFollow(
   const records = app.get(CastRecordsService);
   const id = uuid();
   const pouredAt = Math.round(now - daysAgo * DAY);
-  const { temperature } = airIn('shed', pouredAt);
+  const { temperature } = ambientIn('shed', pouredAt);
   const tinted = colouring && tintedBy(colouring, keys);
   const chosen = items.map(([mould, count]) => ({
     mouldId: defined(keys.moulds[mould]),

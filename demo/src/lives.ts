@@ -8,7 +8,7 @@ import type { Expected } from '@dewpot/core/pours';
 import type { PieceUse, Weighing } from '@dewpot/core/sealing';
 import { pulledCores, sealingGate, type Damage, type Life, type Spot } from '@dewpot/core/casts';
 import type { CastEventTold, CastView, Without } from '@dewpot/contract';
-import { airIn } from '@dewpot/server';
+import { ambientIn } from '@dewpot/server';
 import { v7 as uuid } from 'uuid';
 
 type Happened = Without<CastEventTold, 'id'>;
@@ -22,7 +22,7 @@ function morning(at: number): number {
 function temperatures(from: number, days: number): TemperatureReading[] {
   return Array.from({ length: days * 8 }, (_, i) => ({
     hour: i * 3,
-    temperature: airIn('shed', from + i * 3 * HOUR).temperature,
+    temperature: ambientIn('shed', from + i * 3 * HOUR).temperature,
   }));
 }
 
@@ -40,7 +40,7 @@ function weighing(
   step: number,
   random: () => number,
 ): Happened & Omit<Weighing, 'hour'> {
-  const { temperature, humidity } = airIn('shed', at);
+  const { temperature, humidity } = ambientIn('shed', at);
   const slow = temperature < 9 ? 1.35 : 1;
   const water = loss * 0.82 * Math.exp(-(((at - uncovered) / DAY / (2.6 * slow)) ** 0.85));
   const mass = Math.round((dry * 1.002 + water + (random() - 0.5) * 1.4 * step) / step) * step;

@@ -1,6 +1,6 @@
 import type { PlaceView } from '@dewpot/contract';
 import {
-  airIn,
+  ambientIn,
   PlaceSeriesCache,
   PlaceEntity,
   ReadingsService,
@@ -33,7 +33,7 @@ export async function furnishDemoPlaces(app: Awaited<ReturnType<typeof createSer
     if (place.body.source !== 'files') continue;
     const first = Math.ceil((now - SEASON) / HOUR) * HOUR;
     const read = Array.from({ length: Math.floor((now - first) / HOUR) + 1 }, (_, i) => {
-      const { at, temperature, humidity } = airIn('shed', first + i * HOUR);
+      const { at, temperature, humidity } = ambientIn('shed', first + i * HOUR);
       return { at, temperature: temperature + 1.5, humidity };
     });
     await app.get(ReadingsService).take(place.id, read, now);

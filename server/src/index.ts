@@ -10,7 +10,7 @@ export { prepareDatabase } from './db/connection.js';
 export { WorkshopContext } from './db/workshop-context.js';
 export { PlaceEntity } from './ambient/ambient.entities.js';
 export { PlaceSeriesCache, ReadingsService } from './ambient/index.js';
-export { airIn } from './devices/weather.js';
+export { ambientIn } from './devices/weather.js';
 export { MixesService, TilesService } from './mixes/index.js';
 export { MouldsService, TubsService } from './moulds/index.js';
 export { PoursService } from './pours/pours.service.js';

@@ -55,12 +55,12 @@ describe('places', () => {
     expect(others).toEqual([]);
     expect(bench).toMatchObject({ kind: 'shed', source: 'unknown', basis: 'guess', now: { temperature: 18 } });
     expect(bench!.lastRead).toBeUndefined();
-    const { body } = await fresh.get('/api/air').expect(200);
+    const { body } = await fresh.get('/api/ambient').expect(200);
     expect(body).toMatchObject({ station: bench!.name, basis: 'guess' });
     expect(body.ahead[0].at).toBeGreaterThanOrEqual(body.past.at(-1).at);
     const typed = { name: 'Bench', kind: 'shed', source: 'typed', typed: { temperature: 11, humidity: 0.8, wind: 0 }, version: bench!.version }; // prettier-ignore
     await fresh.put(`/api/places/${bench!.id}`).send(typed).expect(200);
-    expect((await fresh.get('/api/air')).body).toMatchObject({ basis: 'typed', now: { temperature: 11 } });
+    expect((await fresh.get('/api/ambient')).body).toMatchObject({ basis: 'typed', now: { temperature: 11 } });
   });
 
   it('the simulated weather is the demo’s alone, and a table of months is straight between them', async () => {
@@ -94,7 +94,7 @@ describe('places', () => {
     });
     const second = await send(id, [...[...readings].reverse(), { ...readings[25]!, temperature: 40 }]).expect(200);
     expect(second.body).toMatchObject({ kept: 20, aside: [{ why: expect.stringMatching(/same time/) }] });
-    const { body } = await agent.get(`/api/places/${id}/air`).expect(200);
+    const { body } = await agent.get(`/api/places/${id}/ambient`).expect(200);
     expect(body.recorded).toHaveLength(readings.length);
     expect(body.recorded[0].at).toBe(now - 6 * HOUR);
     expect(body.aside).toHaveLength(2);
@@ -107,7 +107,7 @@ describe('places', () => {
       ...steady(8, month - 10 * HOUR, month - 6 * HOUR),
       ...steady(12, month - HOUR, month + 2 * HOUR),
     ]).expect(200);
-    const { body } = await agent.get(`/api/places/${id}/air?from=${month - DAY}&to=${month + DAY}`).expect(200);
+    const { body } = await agent.get(`/api/places/${id}/ambient?from=${month - DAY}&to=${month + DAY}`).expect(200);
     expect(body.bridges).toEqual([{ from: month - 6 * HOUR, to: month - HOUR, why: 'nothing was read' }]);
   });
 
@@ -118,7 +118,7 @@ describe('places', () => {
       opened.flatMap(({ id }, i) => [
         agent.get('/api/places'),
         send(id, steady(10, month - (i % 3) * 32 * DAY, month - (i % 3) * 32 * DAY + 40 * DAY, 6 * HOUR)),
-        agent.get(`/api/places/${id}/air?from=${month}&to=${month + 5 * DAY}`),
+        agent.get(`/api/places/${id}/ambient?from=${month}&to=${month + 5 * DAY}`),
       ]),
     );
     expect(answers.map(({ status }) => status)).toEqual(answers.map(() => 200));
@@ -138,7 +138,7 @@ describe('places', () => {
     expect((await alone.delete(`/api/places/${bench!.id}`).expect(409)).body.title).toBe('The last place');
     await alone.put(`/api/places/${uuid()}`).send({ name: 'x', kind: 'shed', source: 'unknown', version: 0 }).expect(200); // prettier-ignore
     await alone.delete(`/api/places/${bench!.id}`).expect(204);
-    await alone.get(`/api/places/${id}/air`).expect(404);
+    await alone.get(`/api/places/${id}/ambient`).expect(404);
   });
 
   it('tell of a reading at once to whoever listens', async () => {
@@ -236,14 +236,21 @@ describe('casts in their air', () => {
     await event('moved', now - 18 * HOUR, { place: place.name, placeId: place.id });
     await event('demoulded', now - 6 * HOUR, { damage: [] });
     const { body } = await event('wetted', now - 3 * HOUR);
-    const { air, dues } = body as CastDetail;
-    expect(air.does).toMatchObject({ risk: 'cover', misting: { coverInstead: true }, surface: { done: 1 } });
-    expect(air.does!.surface!.missed).toBeGreaterThan(5);
-    expect(air.does!.covers.map(({ cover }) => cover)).toEqual(['none', 'shade', 'damp cloth', 'film', 'bag', 'bath']);
+    const { ambient, dues } = body as CastDetail;
+    expect(ambient.does).toMatchObject({ risk: 'cover', misting: { coverInstead: true }, surface: { done: 1 } });
+    expect(ambient.does!.surface!.missed).toBeGreaterThan(5);
+    expect(ambient.does!.covers.map(({ cover }) => cover)).toEqual([
+      'none',
+      'shade',
+      'damp cloth',
+      'film',
+      'bag',
+      'bath',
+    ]);
     expect(dues.map(({ task }) => task)).toContain('Cover');
     const covered = (await event('covered', now - HOUR, { cover: 'bag' })).body as CastDetail;
     expect(covered.dues.map(({ task }) => task)).not.toContain('Cover');
-    expect(air.temperatures.some(({ hour }) => hour > 18)).toBe(true);
+    expect(ambient.temperatures.some(({ hour }) => hour > 18)).toBe(true);
   });
 
   it('bathe, are dressed and tested with strips, and refuse a vinegar bath of two days', async () => {

@@ -57,9 +57,9 @@ describe('a question that would freeze or end the server', () => {
   it('asks a place for no air of three thousand years ago', async () => {
     const agent = await newWorkshop(harness);
     const [{ id }] = (await agent.get('/api/places').expect(200)).body as [{ id: string }];
-    const { body } = await agent.get(`/api/places/${id}/air?from=-1e14`).expect(422);
+    const { body } = await agent.get(`/api/places/${id}/ambient?from=-1e14`).expect(422);
     expect(body.errors[0].field).toBe('from');
-    await agent.get(`/api/places/${id}/air?from=${Date.now() - 3_600_000}`).expect(200);
+    await agent.get(`/api/places/${id}/ambient?from=${Date.now() - 3_600_000}`).expect(200);
   });
 });
 

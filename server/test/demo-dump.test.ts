@@ -4,6 +4,8 @@ import { DataSource } from 'typeorm';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { ownerOptions } from '../src/db/connection.js';
 import { Vocabulary1796200000000 } from '../src/db/migrations/12-vocabulary.js';
+import { References1796300000000 } from '../src/db/migrations/13-references.js';
+import { Ambient1796400000000 } from '../src/db/migrations/14-ambient.js';
 import { databaseBefore, startServer, visitor, type Agent, type Harness } from './harness.js';
 
 /** The demo as it was in November 2026, before its words were those of the field: a row of a table on each line. */
@@ -38,6 +40,8 @@ afterAll(async () => {
 
 /** Tables that are called otherwise now. */
 const renamed: Record<string, string> = {
+  air_readings: 'ambient_readings',
+  air_asides: 'ambient_asides',
   lift_out_lessons: 'demould_lessons',
   mix_editions: 'mix_revisions',
   tint_editions: 'tint_revisions',
@@ -70,6 +74,17 @@ it('tells of every cast what it told before', async () => {
   expect(detail.demould.records.length).toBeGreaterThan(0);
 });
 
+it('keeps what the air was at each coat, with its event and with what the events come to', async () => {
+  const coats = rowsOf('cast_events') as { id: string; cast_id: string; event: { air?: object } }[];
+  const inAir = coats.filter(({ event }) => event.air);
+  expect(inAir.length).toBeGreaterThan(0);
+  for (const { id, cast_id: cast, event } of inAir) {
+    const { body } = await agent.get(`/api/casts/${cast}`).expect(200);
+    expect(body.events.find((one: { id: string }) => one.id === id).ambient).toEqual(event.air);
+    expect(body.life.coats.map(({ ambient }: { ambient: object }) => ambient)).toContainEqual(event.air);
+  }
+});
+
 it('keeps moulds, mixes and their versions', async () => {
   const { body: moulds } = await agent.get('/api/moulds').expect(200);
   const bodies = rowsOf('moulds') as { id: string; body: { stuff: string } }[];
@@ -98,7 +113,8 @@ it('goes back to the words of before, where it must', async () => {
   const back = await new DataSource(ownerOptions(harness.config.ownerUrl)).initialize();
   const runner = back.createQueryRunner();
   await runner.startTransaction();
-  await new Vocabulary1796200000000().down(runner);
+  for (const migration of [Ambient1796400000000, References1796300000000, Vocabulary1796200000000])
+    await new migration().down(runner);
   const kept = rowsOf('casts') as { id: string; projection: { life: unknown }; snapshot: unknown }[];
   const rows = (await runner.query('SELECT id, snapshot, projection FROM casts')) as typeof kept;
   const snapshots = (of: typeof kept) => new Map(of.map(({ id, snapshot }) => [id, snapshot]));

@@ -184,8 +184,8 @@ it('readings that arrive on two servers at once are counted alike by both, and o
       there.post(`/api/places/${id}/readings`).send({ readings: readings(1) }),
     );
     const seen = await both(
-      here.get(`/api/places/${id}/air?from=${from - 1}`),
-      there.get(`/api/places/${id}/air?from=${from - 1}`),
+      here.get(`/api/places/${id}/ambient?from=${from - 1}`),
+      there.get(`/api/places/${id}/ambient?from=${from - 1}`),
     );
     expect(seen.map(({ body }) => (body.recorded as object[]).length)).toEqual([20, 20]);
     await here.delete(`/api/places/${id}`).expect(204);

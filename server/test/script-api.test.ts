@@ -59,7 +59,8 @@ it('maturity, evaporation and dry-down', async () => {
   expect(body.equivalentAge.value).toBeCloseTo(72, 6);
   expect(body.strengthShare.value).toBeCloseTo(45.8, 1);
   expect(
-    (await ask('curing/evaporation', { concrete: 25, air: 25, humidity: 0.5, wind: 10 }).expect(200)).body.rate.value,
+    (await ask('curing/evaporation', { concrete: 25, ambient: 25, humidity: 0.5, wind: 10 }).expect(200)).body.rate
+      .value,
   ).toBeCloseTo(0.424, 3);
   const weighings = [0, 24, 48, 72].map((hour) => ({
     hour: 200 + hour,
@@ -73,7 +74,7 @@ it('maturity, evaporation and dry-down', async () => {
 });
 
 it('refuses what it cannot calculate, by field', async () => {
-  const { body } = await ask('curing/evaporation', { concrete: 25, air: 25, humidity: 50, wind: 10 }).expect(422);
+  const { body } = await ask('curing/evaporation', { concrete: 25, ambient: 25, humidity: 50, wind: 10 }).expect(422);
   expect(body.errors[0]).toMatchObject({ field: 'humidity', value: 50 });
   expect(
     (await ask('mixes/mix', { ...mix, lines: [{ material: 'butter', parts: 1 }] }).expect(422)).body.errors[0].field,

@@ -136,7 +136,7 @@ describe('sealing', () => {
     const first = (await tell(id, { ...coat, day: 40 }).expect(200)).body;
     expect(first.life.coats[0]).toMatchObject({
       product: { name: 'Acrylic film', recoatFrom: 2 },
-      air: { humidity: expect.any(Number) },
+      ambient: { humidity: expect.any(Number) },
     });
     expect(first.dues[0]).toMatchObject({ task: 'Coat', told: 'coat 2 of 2' });
     const { left } = (await agent.get('/api/materials').expect(200)).body.lots.find(

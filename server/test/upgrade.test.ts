@@ -79,7 +79,7 @@ it('a database of before keys began with their workshop opens with nothing lost 
   expect(await after.query('SELECT mould_id, mix_id FROM demould_lessons')).toEqual([{ mould_id: mould, mix_id: mix }]);
   expect(await after.query('SELECT id FROM mould_copies')).toEqual([]);
   expect(await after.query('SELECT cast_id, event_id FROM cast_pictures')).toEqual([{ cast_id: cast, event_id: null }]);
-  expect(await after.query('SELECT place_id, at, temperature FROM air_readings')).toEqual([
+  expect(await after.query('SELECT place_id, at, temperature FROM ambient_readings')).toEqual([
     { place_id: place, at: String(at), temperature: 14 },
   ]);
   expect(await after.query('SELECT id, body FROM places ORDER BY id')).toEqual([
@@ -87,6 +87,6 @@ it('a database of before keys began with their workshop opens with nothing lost 
     { id: shed, body: { kind: 'shed', source: 'unknown' } },
   ]);
   // Months that are made from here on have the new key as well.
-  await after.query('SELECT air_month($1)', [Date.UTC(2026, 6, 3)]);
+  await after.query('SELECT ambient_month($1)', [Date.UTC(2026, 6, 3)]);
   await after.destroy();
 });

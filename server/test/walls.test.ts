@@ -116,8 +116,8 @@ const unbound = `
 
 /** Those that are meant to outlive what they name: who did something, what a cast came out of, what a mould and a mix taught. */
 const outlive = [
-  'air_readings.place_id',
-  'air_readings.workshop_id',
+  'ambient_readings.place_id',
+  'ambient_readings.workshop_id',
   'cast_events.person_id',
   'casts.mould_id',
   'demould_lessons.mix_id',

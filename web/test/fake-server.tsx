@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { finderOf, handbookMaterials } from '@dewpot/core/materials';
 import { knownColours } from '@dewpot/core/tints';
 import type {
-  AirView,
+  AmbientView,
   MaterialView,
   MixView,
   MouldView,
@@ -117,7 +117,7 @@ export function paletteOf(over: Partial<TintsView> = {}): Palette {
 }
 export const palette = paletteOf();
 
-const air: AirView = {
+const ambient: AmbientView = {
   basis: 'measured',
   station: 'A station',
   now: { at: NOW, temperature: 18, humidity: 0.6, wind: 5 },
@@ -135,14 +135,22 @@ export type Answers = Record<string, unknown>;
 
 const held: Answers = {
   session,
-  air,
+  ambient,
   materials: store,
   tints: { tints: [brick, straw], swatches: [] } as TintsView,
   moulds: [mould],
   mixes: [mix],
   pours: [] as PourView[],
   places: [
-    { id: 'bench', name: 'the bench', kind: 'shed', source: 'logger', version: 1, now: { ...air.now }, lastRead: NOW },
+    {
+      id: 'bench',
+      name: 'the bench',
+      kind: 'shed',
+      source: 'logger',
+      version: 1,
+      now: { ...ambient.now },
+      lastRead: NOW,
+    },
   ],
   casts: [cast('1a'), cast('1b')],
   'casts?all=1': [cast('1a'), cast('1b'), cast('2a', { stage: 'out' })],

@@ -66,7 +66,7 @@ export function castDetail(one: CastView, over: Partial<CastDetail> = {}): CastD
     ...one,
     events: [{ id: 'p', at: life.pouredAt, type: 'poured' }],
     dryDown: calculateDryDown(life.weighings, expected, 'portland'),
-    air: {
+    ambient: {
       place: 'the bench',
       temperatures: [{ hour: 0, temperature: 20 }],
       forecastFrom: NOW,

@@ -1,4 +1,4 @@
-import type { AirReading, AirSource, MonthAir, PlaceKind } from '@dewpot/core/ambient';
+import type { AmbientReading, AmbientSource, MonthAmbient, PlaceKind } from '@dewpot/core/ambient';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 import { EditedRow, milliseconds, PartOf, WorkshopRow } from '../db/row.js';
 import { stored } from '../db/stored.js';
@@ -6,10 +6,10 @@ import { stored } from '../db/stored.js';
 /** A place as it is kept, beside its name. */
 export interface StoredPlace {
   readonly kind: PlaceKind;
-  readonly source: AirSource;
+  readonly source: AmbientSource;
   readonly typed?: { readonly temperature: number; readonly humidity: number; readonly wind: number };
   /** January first. */
-  readonly season?: readonly MonthAir[];
+  readonly season?: readonly MonthAmbient[];
   readonly simulated?: true;
 }
 
@@ -23,17 +23,17 @@ export class PlaceEntity extends EditedRow {
 }
 
 /** A reading that was set aside, and why. */
-@Entity('air_asides')
+@Entity('ambient_asides')
 @PartOf(() => PlaceEntity, 'placeId')
-export class AirAsideEntity extends WorkshopRow {
+export class AmbientAsideEntity extends WorkshopRow {
   @Index() @Column('uuid', { name: 'place_id' }) placeId: string;
-  @Column(stored()) reading: AirReading;
+  @Column(stored()) reading: AmbientReading;
   @Column('text') why: string;
 }
 
 /** The air of a place at a time: partitioned by month. */
-@Entity('air_readings')
-export class AirReadingEntity {
+@Entity('ambient_readings')
+export class AmbientReadingEntity {
   @PrimaryColumn('uuid', { name: 'workshop_id' }) workshopId: string;
   @PrimaryColumn('uuid', { name: 'place_id' }) placeId: string;
   @PrimaryColumn('bigint', { transformer: milliseconds }) at: number;

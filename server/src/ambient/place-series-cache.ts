@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { DAY, HOUR } from '@dewpot/core/units';
-import { thinned, type AirReading } from '@dewpot/core/ambient';
-import { GUESSED_AIR, type AirView, type PlaceAir, type PlaceView } from '@dewpot/contract';
+import { thinned, type AmbientReading } from '@dewpot/core/ambient';
+import { GUESSED_AIR, type AmbientView, type PlaceAmbient, type PlaceView } from '@dewpot/contract';
 import { PlaceEntity } from './ambient.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { issuedAt, loggerMemory, LOGS_EVERY } from '../devices/index.js';
@@ -23,7 +23,7 @@ interface AtHand {
   readonly version: number;
   readonly latest: number | undefined;
   readonly issued: number;
-  readonly readings: readonly AirReading[];
+  readonly readings: readonly AmbientReading[];
   readonly series: PlaceSeries;
 }
 
@@ -88,7 +88,7 @@ export class PlaceSeriesCache {
   }
 
   /** The air of a place between two times, thinned to what a screen can show. */
-  async air(place: PlaceEntity, from: number, to: number, now: number): Promise<PlaceAir> {
+  async ambient(place: PlaceEntity, from: number, to: number, now: number): Promise<PlaceAmbient> {
     const { recorded, bridges, ahead, following } = await this.series(place, from, now);
     const within = recorded.filter(({ at }) => at >= from && at <= to);
     return {
@@ -102,7 +102,7 @@ export class PlaceSeriesCache {
   }
 
   /** The air of the first place, now, behind and ahead. */
-  async home(now: number): Promise<AirView> {
+  async home(now: number): Promise<AmbientView> {
     const [first] = await this.places();
     const guess = { at: now, ...GUESSED_AIR };
     if (!first) return { station: 'No place yet', basis: 'guess', now: guess, past: [], ahead: [] };

@@ -8,14 +8,14 @@ import {
   handbookFollowing,
   repeatDays,
   seasonAt,
-  type AirReading,
+  type AmbientReading,
   type Bridge,
   type Following,
-  type MonthAir,
+  type MonthAmbient,
   type PlaceKind,
 } from '@dewpot/core/ambient';
 import { ageCourse, type AgeCourse } from '@dewpot/core/curing';
-import { GUESSED_AIR, type AirBasis, type PlaceInput, type WholeAirReading } from '@dewpot/contract';
+import { GUESSED_AIR, type AmbientBasis, type PlaceInput, type WholeAmbientReading } from '@dewpot/contract';
 import { forecast, timesAhead, weatherAt, weatherBetween } from '../devices/index.js';
 
 /** How a place follows the weather is learned from so much of its past, ms. */
@@ -25,12 +25,12 @@ const STEP = HOUR;
 
 /** The air of a place as its cures are calculated from it: recorded up to now, forecast from there on. */
 export interface PlaceSeries {
-  readonly recorded: readonly WholeAirReading[];
+  readonly recorded: readonly WholeAmbientReading[];
   readonly bridges: readonly Bridge[];
-  readonly ahead: readonly WholeAirReading[];
+  readonly ahead: readonly WholeAmbientReading[];
   readonly following: Following;
   /** What it rests on. */
-  readonly basis: AirBasis;
+  readonly basis: AmbientBasis;
   /** The equivalent age that a binder gathers in it; hours since 1970. */
   readonly course: (binderClass: BinderClass) => AgeCourse;
 }
@@ -38,9 +38,9 @@ export interface PlaceSeries {
 type PlaceBody = Omit<PlaceInput, 'name' | 'version'>;
 
 /** Readings with the humidity and wind that they do not tell, as the place follows the weather. */
-function whole(readings: readonly AirReading[], following: Following): WholeAirReading[] {
+function whole(readings: readonly AmbientReading[], following: Following): WholeAmbientReading[] {
   return readings.map((reading) => {
-    if (reading.humidity !== undefined && reading.wind !== undefined) return reading as WholeAirReading;
+    if (reading.humidity !== undefined && reading.wind !== undefined) return reading as WholeAmbientReading;
     const { humidity, wind } = followed(weatherAt(reading.at), following);
     return {
       at: reading.at,
@@ -67,19 +67,24 @@ function withCourses(series: Omit<PlaceSeries, 'course'>): PlaceSeries {
   };
 }
 
-const steadySeries = (basis: AirBasis, air: Omit<WholeAirReading, 'at'>, from: number, now: number): PlaceSeries =>
+const steadySeries = (
+  basis: AmbientBasis,
+  ambient: Omit<WholeAmbientReading, 'at'>,
+  from: number,
+  now: number,
+): PlaceSeries =>
   withCourses({
     basis,
     recorded: [
-      { at: from, ...air },
-      { at: now, ...air },
+      { at: from, ...ambient },
+      { at: now, ...ambient },
     ],
     bridges: [],
-    ahead: timesAhead(now).map((at) => ({ at, ...air })),
+    ahead: timesAhead(now).map((at) => ({ at, ...ambient })),
     following: handbookFollowing.shed,
   });
 
-function seasonSeries(table: readonly MonthAir[], from: number, now: number): PlaceSeries {
+function seasonSeries(table: readonly MonthAmbient[], from: number, now: number): PlaceSeries {
   const told = (at: number) => ({ at, wind: 0, ...seasonAt(table, at) });
   const days = Array.from({ length: Math.max(0, Math.floor((now - from) / DAY)) + 1 }, (_, i) => told(from + i * DAY));
   return withCourses({
@@ -104,7 +109,7 @@ function forecastSeries(kind: PlaceKind, from: number, now: number): PlaceSeries
 }
 
 /** A place with readings of its own, in a workshop of which nobody knows the weather: its last days go on. */
-function ownSeries(kind: PlaceKind, readings: readonly AirReading[], now: number): PlaceSeries {
+function ownSeries(kind: PlaceKind, readings: readonly AmbientReading[], now: number): PlaceSeries {
   const mended = cleanSeries(readings);
   const recorded = mended.readings.map(({ at, temperature, humidity = GUESSED_AIR.humidity, wind = GUESSED_AIR.wind }) => ({ at, temperature, humidity, wind })); // prettier-ignore
   return withCourses({
@@ -117,7 +122,7 @@ function ownSeries(kind: PlaceKind, readings: readonly AirReading[], now: number
 }
 
 /** A place whose readings are the simulated logger’s: it follows the simulated weather, and its forecast is that. */
-function simulatedSeries(kind: PlaceKind, readings: readonly AirReading[], now: number): PlaceSeries {
+function simulatedSeries(kind: PlaceKind, readings: readonly AmbientReading[], now: number): PlaceSeries {
   const mended = cleanSeries(readings);
   const recent = mended.readings.filter(({ at }) => at > now - LEARNS_FROM);
   const following = follow(hourly(recent), weatherBetween(now - LEARNS_FROM, now), kind);
@@ -133,7 +138,7 @@ function simulatedSeries(kind: PlaceKind, readings: readonly AirReading[], now: 
 /** The air of a place from its readings since `from`, ms, and what is to be expected from `now` on. */
 export function placeSeries(
   { kind, source, typed, season, simulated }: PlaceBody,
-  readings: readonly AirReading[],
+  readings: readonly AmbientReading[],
   from: number,
   now: number,
 ): PlaceSeries {
@@ -145,5 +150,5 @@ export function placeSeries(
 }
 
 /** One reading an hour, at most. */
-const hourly = (readings: readonly AirReading[]) =>
+const hourly = (readings: readonly AmbientReading[]) =>
   readings.filter(({ at }, i) => i === 0 || Math.round(at / HOUR) !== Math.round(defined(readings[i - 1]).at / HOUR));

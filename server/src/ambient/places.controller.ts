@@ -1,10 +1,10 @@
 import { Body, Controller, Delete, Get, Headers, HttpCode, Post, Put, Query } from '@nestjs/common';
 import {
-  AirQuery,
+  AmbientQuery,
   PlaceInput,
   ReadingsInput,
-  type AirView,
-  type PlaceAir,
+  type AmbientView,
+  type PlaceAmbient,
   type PlaceView,
   type ReadingsTaken,
 } from '@dewpot/contract';
@@ -14,7 +14,7 @@ import { CurrentUser } from '../http/request.js';
 import { Stream, Streams } from '../http/streams.js';
 import { PlaceSeriesCache } from './place-series-cache.js';
 import { PlacesService } from './places.service.js';
-import { airTopic } from './readings.service.js';
+import { ambientTopic } from './readings.service.js';
 
 /** How often loggers are read out while somebody listens, ms. */
 const EVERY = 10_000;
@@ -29,8 +29,8 @@ export class PlacesController {
   ) {}
 
   /** The air of the workshop's first place. */
-  @Get('air')
-  air(): Promise<AirView> {
+  @Get('ambient')
+  ambient(): Promise<AmbientView> {
     return this.series.home(Date.now());
   }
 
@@ -43,7 +43,7 @@ export class PlacesController {
   @Stream('places/stream')
   stream(@CurrentUser() visitor: CurrentUser, @Headers('last-event-id') lastId?: string) {
     // A reading that is posted is told at once; the simulated loggers are read out on the beat.
-    const topic = airTopic(visitor.workshopId);
+    const topic = ambientTopic(visitor.workshopId);
     return this.streams.open(visitor, { read: () => this.list(), every: EVERY, topic, lastId });
   }
 
@@ -59,10 +59,10 @@ export class PlacesController {
   }
 
   /** The air of a place between two times, ms: the last three days where none are given. */
-  @Get('places/:id/air')
-  airOf(@Key() id: string, @Query() { from, to }: AirQuery): Promise<PlaceAir> {
+  @Get('places/:id/ambient')
+  ambientOf(@Key() id: string, @Query() { from, to }: AmbientQuery): Promise<PlaceAmbient> {
     const now = Date.now();
-    return this.places.airOf(id, from ?? now - 3 * DAY, to ?? now, now);
+    return this.places.ambientOf(id, from ?? now - 3 * DAY, to ?? now, now);
   }
 
   /** Takes the readings of a logger or out of a file: late and twice is no matter; what cannot be is set aside and told. */

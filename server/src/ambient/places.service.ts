@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { HOUR } from '@dewpot/core/units';
-import type { AirReading } from '@dewpot/core/ambient';
-import type { PlaceAir, PlaceInput, PlaceView, ReadingsTaken } from '@dewpot/contract';
+import type { AmbientReading } from '@dewpot/core/ambient';
+import type { PlaceAmbient, PlaceInput, PlaceView, ReadingsTaken } from '@dewpot/contract';
 import { saveEdited } from '../db/save-edited.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -50,14 +50,14 @@ export class PlacesService {
   }
 
   /** The air of a place between two times, ms. @throws ProblemError 404, 422 where it is too long ago. */
-  async airOf(id: string, from: number, to: number, now: number): Promise<PlaceAir> {
+  async ambientOf(id: string, from: number, to: number, now: number): Promise<PlaceAmbient> {
     if (from < now - TEN_YEARS)
       throw ProblemError.refused('Too long ago', 'from', from, 'That is more than ten years ago.', 'Ask for less.');
-    return this.series.air(await this.one(id), from, to, now);
+    return this.series.ambient(await this.one(id), from, to, now);
   }
 
   /** Takes readings in. @throws ProblemError 404, 409 where the place takes none. */
-  async take(id: string, readings: readonly AirReading[], now: number): Promise<ReadingsTaken> {
+  async take(id: string, readings: readonly AmbientReading[], now: number): Promise<ReadingsTaken> {
     const { body } = await this.one(id);
     if (body.simulated || !['logger', 'files'].includes(body.source))
       throw new ProblemError(409, 'This place takes no readings', {

@@ -1,8 +1,8 @@
 import { Injectable } from '@nestjs/common';
-import { sift, type AirReading, type SetAside } from '@dewpot/core/ambient';
+import { sift, type AmbientReading, type SetAside } from '@dewpot/core/ambient';
 import type { ReadingsTaken } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
-import { AirAsideEntity, PlaceEntity } from './ambient.entities.js';
+import { AmbientAsideEntity, PlaceEntity } from './ambient.entities.js';
 import { PgNotifications } from '../db/pg-notifications.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 
@@ -10,7 +10,7 @@ import { WorkshopContext } from '../db/workshop-context.js';
 const MOST_ASIDE = 200;
 
 /** What is told to whoever hears of a place's air. */
-export const airTopic = (workshopId: string) => `air ${workshopId}`;
+export const ambientTopic = (workshopId: string) => `ambient ${workshopId}`;
 
 interface ReadingRow {
   readonly at: string;
@@ -28,7 +28,7 @@ export class ReadingsService {
   ) {}
 
   /** Takes readings in. Sent twice they are kept once; what cannot be is set aside. */
-  async take(placeId: string, readings: readonly AirReading[], now: number): Promise<ReadingsTaken> {
+  async take(placeId: string, readings: readonly AmbientReading[], now: number): Promise<ReadingsTaken> {
     const { kept, aside, twice } = sift(readings, now);
     // One after the other, on every server: what came late is known only against all that came before.
     const place = { where: { id: placeId }, select: { id: true }, lock: { mode: 'for_no_key_update' as const } };
@@ -41,7 +41,7 @@ export class ReadingsService {
     if (latest !== undefined && added.some((at) => at < latest))
       await this.rows.of(PlaceEntity).increment({ id: placeId }, 'late', 1);
     await this.setAside(placeId, [...aside, ...contradicted]);
-    if (added.length > 0) await this.news.tell(this.rows.manager, airTopic(this.rows.workshopId));
+    if (added.length > 0) await this.news.tell(this.rows.manager, ambientTopic(this.rows.workshopId));
     return {
       kept: added.length,
       twice: twice + gone.length - contradicted.length,
@@ -58,9 +58,9 @@ export class ReadingsService {
   }
 
   /** Readings from a time on and after another, ms, in the order of time. */
-  async since(placeId: string, from: number, after = -Infinity): Promise<AirReading[]> {
+  async since(placeId: string, from: number, after = -Infinity): Promise<AmbientReading[]> {
     const found: ReadingRow[] = await this.rows.manager.query(
-      `select at, temperature, humidity, wind from air_readings where place_id = $1 and at >= $2 order by at`,
+      `select at, temperature, humidity, wind from ambient_readings where place_id = $1 and at >= $2 order by at`,
       [placeId, Math.max(Math.floor(from), Math.floor(after) + 1)],
     );
     return found.map(({ at, temperature, humidity, wind }) => ({
@@ -74,7 +74,7 @@ export class ReadingsService {
   /** When a place was read last, ms. */
   async latest(placeId: string): Promise<number | undefined> {
     const [row]: { at: string }[] = await this.rows.manager.query(
-      'select at from air_readings where place_id = $1 order by at desc limit 1',
+      'select at from ambient_readings where place_id = $1 order by at desc limit 1',
       [placeId],
     );
     return row && Number(row.at);
@@ -82,22 +82,22 @@ export class ReadingsService {
 
   /** The latest that were set aside, newest first. */
   async aside(placeId: string): Promise<SetAside[]> {
-    const found = await this.rows.of(AirAsideEntity).find({ where: { placeId }, order: { id: 'DESC' }, take: 20 });
+    const found = await this.rows.of(AmbientAsideEntity).find({ where: { placeId }, order: { id: 'DESC' }, take: 20 });
     return found.map(({ reading, why }) => ({ reading, why }));
   }
 
   /** Takes every reading of a place away: they are too many to be bound to it by the database. */
   async forget(placeId: string): Promise<void> {
-    await this.rows.manager.query('delete from air_readings where place_id = $1', [placeId]);
+    await this.rows.manager.query('delete from ambient_readings where place_id = $1', [placeId]);
   }
 
   /** Puts readings in; answers the times of those that were not there yet. */
-  private async insert(placeId: string, readings: readonly AirReading[]): Promise<number[]> {
+  private async insert(placeId: string, readings: readonly AmbientReading[]): Promise<number[]> {
     if (readings.length === 0) return [];
     for (const month of new Set(readings.map(({ at }) => new Date(at).toISOString().slice(0, 7))))
-      await this.rows.manager.query('select air_month($1)', [Date.parse(`${month}-01T00:00:00Z`)]);
+      await this.rows.manager.query('select ambient_month($1)', [Date.parse(`${month}-01T00:00:00Z`)]);
     const added: { at: string }[] = await this.rows.manager.query(
-      `insert into air_readings (workshop_id, place_id, at, temperature, humidity, wind)
+      `insert into ambient_readings (workshop_id, place_id, at, temperature, humidity, wind)
        select $1, $2, * from unnest($3::bigint[], $4::real[], $5::real[], $6::real[])
        on conflict do nothing returning at`,
       [
@@ -113,10 +113,10 @@ export class ReadingsService {
   }
 
   /** Of readings whose time is taken: those that say something else than what is there. */
-  private async contradicted(placeId: string, readings: readonly AirReading[]): Promise<SetAside[]> {
+  private async contradicted(placeId: string, readings: readonly AmbientReading[]): Promise<SetAside[]> {
     if (readings.length === 0) return [];
     const there: ReadingRow[] = await this.rows.manager.query(
-      'select at, temperature, humidity, wind from air_readings where place_id = $1 and at = any($2::bigint[])',
+      'select at, temperature, humidity, wind from ambient_readings where place_id = $1 and at = any($2::bigint[])',
       [placeId, readings.map(({ at }) => Math.round(at))],
     );
     const known = new Map(there.map(({ at, temperature }) => [Number(at), temperature]));
@@ -131,10 +131,10 @@ export class ReadingsService {
     const kept = aside
       .slice(-MOST_ASIDE)
       .map(({ reading, why }) => ({ id: uuid(), workshopId, placeId, why, reading }));
-    await this.rows.of(AirAsideEntity).insert(kept);
+    await this.rows.of(AmbientAsideEntity).insert(kept);
     await this.rows.manager.query(
-      `delete from air_asides where place_id = $1 and id not in
-        (select id from air_asides where place_id = $1 order by id desc limit $2)`,
+      `delete from ambient_asides where place_id = $1 and id not in
+        (select id from ambient_asides where place_id = $1 order by id desc limit $2)`,
       [placeId, MOST_ASIDE],
     );
   }

@@ -145,12 +145,12 @@ export class ArticlesService {
 
   private async figures(input: ArticleInput, parts: readonly CastEntity[], now: number): Promise<ArticleFigures> {
     const { settings } = await this.rows.workshop();
-    const air = await this.dryness.airAt(defined(parts[0]), input.at, now);
+    const ambient = await this.dryness.ambientAt(defined(parts[0]), input.at, now);
     return calculateArticle({
       arrangement: input.arrangement,
       bond: input.bond,
       uses: input.uses,
-      temperature: Math.min(40, Math.max(-5, air?.temperature ?? USUAL)),
+      temperature: Math.min(40, Math.max(-5, ambient?.temperature ?? USUAL)),
       liftLimit: settings.liftLimit,
       parts: parts.map(({ code, snapshot, projection: { life }, expected }, i) => ({
         code,

@@ -18,7 +18,7 @@ import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import {
   DrynessService,
-  noAirsYet,
+  noAmbientYet,
   type KnownForAll,
   ProductsService,
   type Product,
@@ -135,13 +135,13 @@ export class CastRecordsService {
       case 'demoulded':
         return { ...input, equivalentAge: await this.dues.ageAt(row, input.at, now) };
       case 'weighed':
-        return { ...(input.temperature === undefined && (await this.dryness.airAt(row, input.at, now))), ...input };
+        return { ...(input.temperature === undefined && (await this.dryness.ambientAt(row, input.at, now))), ...input };
       case 'seal-planned':
         return { ...input, ...(product && { product: product.sealer, sealer: product.sealer.kind }) };
       case 'coated': {
         const { materialId: _, ...coat } = input;
-        const air = await this.dryness.airAt(row, coat.at, now);
-        return { ...coat, ...(product && ofProduct(product)), ...(air && { air }) };
+        const ambient = await this.dryness.ambientAt(row, coat.at, now);
+        return { ...coat, ...(product && ofProduct(product)), ...(ambient && { ambient }) };
       }
       default:
         return { ...input };
@@ -184,11 +184,11 @@ export class CastRecordsService {
     const { life } = row.projection;
     const sealer: Sealer = event.product ?? sealers[event.sealer];
     const last = lastCoat(life);
-    const since = last ? await this.dryness.airBetween(row, last.at, event.at, Date.now()) : [];
+    const since = last ? await this.dryness.ambientBetween(row, last.at, event.at, Date.now()) : [];
     const remarks = remarksOnCoat(life, {
       sealer,
       at: event.at,
-      ...(event.air && { air: event.air }),
+      ...(event.ambient && { ambient: event.ambient }),
       ...(product?.openMonths !== undefined && { openMonths: product.openMonths }),
       ...(since.length > 0 && { since }),
     }).filter(({ severity }) => severity === 'refuse');
@@ -231,7 +231,7 @@ export class CastRecordsService {
       ({ id, mouldId }) => id !== cast.id && mouldId === cast.mouldId && sampled.has(id),
     );
     if (inferred.length === 0) return;
-    const known = { ways: await this.dryness.ways(), siblings, airs: noAirsYet() };
+    const known = { ways: await this.dryness.ways(), siblings, ambientByPlace: noAmbientYet() };
     for (const sibling of inferred) await this.keep(sibling, sibling.projection.life, now, known);
   }
 

@@ -98,7 +98,7 @@ export class CastsService {
       dues: dues.get(row.id) ?? [],
       events,
       dryDown: await this.dryness.dryDown(row),
-      air: await this.dues.airOf(row, now),
+      ambient: await this.dues.ambientOf(row, now),
       demould: await this.demoulds.view(row),
       pictures: await this.pictures(row.id),
     };

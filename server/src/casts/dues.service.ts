@@ -18,9 +18,9 @@ import {
   type StayCourse,
   type Waking,
 } from '@dewpot/core/curing';
-import { usualDrying, type CoatAirAt, type DryingSchool } from '@dewpot/core/sealing';
+import { usualDrying, type CoatAmbientAt, type DryingSchool } from '@dewpot/core/sealing';
 import {
-  airAtTime,
+  ambientAtTime,
   coatsToCome,
   duesOf,
   lastCoat,
@@ -30,13 +30,13 @@ import {
   type Life,
   type Wetting,
 } from '@dewpot/core/casts';
-import type { CastAir } from '@dewpot/contract';
+import type { CastAmbient } from '@dewpot/contract';
 import { PlaceSeriesCache, type PlaceSeries, staysOf } from '../ambient/index.js';
 import { CastEntity } from './casts.entities.js';
 import { PlaceEntity } from '../ambient/ambient.entities.js';
 import { zoneOf } from '../config.js';
 import { WorkshopContext } from '../db/workshop-context.js';
-import { airSince, DrynessService } from '../sealing/index.js';
+import { ambientSince, DrynessService } from '../sealing/index.js';
 import { DemouldsService } from '../curing/index.js';
 
 /** What lies further ahead is out of sight, hours. */
@@ -93,9 +93,9 @@ export class DuesService {
       const standing: Standing[] = [];
       if (isYoung(cast) || isCoated(cast))
         for (const { from, place } of staysOf(cast, places)) {
-          const air = series.get(place.id) ?? (await this.climates.series(place, earliest, now));
-          series.set(place.id, air);
-          standing.push({ from, place, series: air });
+          const ambient = series.get(place.id) ?? (await this.climates.series(place, earliest, now));
+          series.set(place.id, ambient);
+          standing.push({ from, place, series: ambient });
         }
       dues.set(cast.id, dueOf(cast, standing, ways, wettings, demouldAge(cast), now, sampled.has(cast.id)));
     }
@@ -108,7 +108,7 @@ export class DuesService {
   }
 
   /** The air that a cast stood in since its pour, and what it does to it. */
-  async airOf(cast: Cast, now: number): Promise<CastAir> {
+  async ambientOf(cast: Cast, now: number): Promise<CastAmbient> {
     const { waking } = await this.ways();
     const standing = await this.standing(cast, now);
     const { life } = cast.projection;
@@ -132,7 +132,7 @@ export class DuesService {
             ...(snapshot.strength !== undefined && { strength: snapshot.strength }),
             lightweight: snapshot.lightweight ?? false,
             cover: life.cover ?? coverOf(snapshot.cover),
-            air: known,
+            ambient: known,
             course: here.series.course(snapshot.binderClass),
             waking,
             now,
@@ -184,15 +184,15 @@ function wettingOf(
   const lightweight = snapshot.lightweight ?? false;
   const key = `${here.place.id} ${cover} ${lightweight}`;
   if (!known.has(key)) {
-    const air = airAtTime(here.series.recorded, now);
-    const plan = air && mistingPlan(evaporationUnder(cover, overFace(air)), lightweight, waking);
+    const ambient = ambientAtTime(here.series.recorded, now);
+    const plan = ambient && mistingPlan(evaporationUnder(cover, overFace(ambient)), lightweight, waking);
     known.set(key, plan && { plan, waking, zone });
   }
   return known.get(key);
 }
 
 /** When a young piece may be handled, walked on and loaded. */
-function bearingsOf({ snapshot }: Cast, courses: readonly StayCourse[]): CastAir['bears'] {
+function bearingsOf({ snapshot }: Cast, courses: readonly StayCourse[]): CastAmbient['bears'] {
   return bearings.map(({ bearing, share, told }) => {
     const age = ageOfShare(snapshot.binderClass, share);
     const hour = age === undefined ? undefined : hourOfAgeAlong(courses, age, HORIZON);
@@ -201,10 +201,10 @@ function bearingsOf({ snapshot }: Cast, courses: readonly StayCourse[]): CastAir
 }
 
 /** The air that the last coat dries in, recorded and forecast. */
-function airOfCoat(life: Life, { recorded, ahead }: PlaceSeries): CoatAirAt[] {
+function ambientOfCoat(life: Life, { recorded, ahead }: PlaceSeries): CoatAmbientAt[] {
   const since = defined(lastCoat(life)).at;
   const last = recorded[recorded.length - 1]?.at ?? since;
-  return [...airSince(recorded, since), ...ahead.filter(({ at }) => at > last)];
+  return [...ambientSince(recorded, since), ...ahead.filter(({ at }) => at > last)];
 }
 
 function dueOf(
@@ -240,6 +240,6 @@ function dueOf(
     drying: ways.drying,
     zone: ways.zone,
     sampled,
-    ...(here && isCoated(cast) && { air: airOfCoat(life, here.series) }),
+    ...(here && isCoated(cast) && { ambient: ambientOfCoat(life, here.series) }),
   });
 }

@@ -12,7 +12,7 @@ import { TintEntity, TintRevisionEntity, SwatchEntity } from '../tints/tints.ent
 import { PourEntity, RunEventEntity } from '../pours/pours.entities.js';
 import { CastEntity, CastEventEntity, CastPictureEntity } from '../casts/casts.entities.js';
 import { BenchScaleEntity } from '../devices/devices.entities.js';
-import { PlaceEntity, AirAsideEntity, AirReadingEntity } from '../ambient/ambient.entities.js';
+import { PlaceEntity, AmbientAsideEntity, AmbientReadingEntity } from '../ambient/ambient.entities.js';
 import { DemouldLessonEntity } from '../curing/curing.entities.js';
 import { SealLessonEntity } from '../sealing/sealing.entities.js';
 import { CalendarKeyEntity } from '../calendar/calendar.entities.js';
@@ -43,8 +43,8 @@ export const entities = [
   CastPictureEntity,
   BenchScaleEntity,
   PlaceEntity,
-  AirAsideEntity,
-  AirReadingEntity,
+  AmbientAsideEntity,
+  AmbientReadingEntity,
   DemouldLessonEntity,
   SealLessonEntity,
   CalendarKeyEntity,

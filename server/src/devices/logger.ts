@@ -1,7 +1,7 @@
 import { DAY, HOUR, MINUTE } from '@dewpot/core/units';
-import type { AirReading, PlaceKind } from '@dewpot/core/ambient';
+import type { AmbientReading, PlaceKind } from '@dewpot/core/ambient';
 import { dice } from './dice.js';
-import { airIn, drift, weatherAt } from './weather.js';
+import { ambientIn, drift, weatherAt } from './weather.js';
 
 /** How often the simulated logger takes a reading, ms. */
 export const LOGS_EVERY = 10 * MINUTE;
@@ -30,11 +30,11 @@ function doorOpen(at: number, salt: number): boolean {
  * What the simulated logger in a place reads at a time: the air of its kind, with doors that open, a sensor that sticks now and
  * then, and nothing while its battery is flat. The same for the same time, always; `salt` tells two loggers apart.
  */
-function loggerReading(kind: PlaceKind, salt: number, at: number): AirReading | undefined {
+function loggerReading(kind: PlaceKind, salt: number, at: number): AmbientReading | undefined {
   if (happens(at, GAP.length, GAP.in, salt + 1)) return undefined;
   const stuck = happens(at, STUCK.length, STUCK.in, salt + 2);
   const when = stuck ? Math.floor(at / STUCK.length) * STUCK.length : at;
-  const still = airIn(kind, when);
+  const still = ambientIn(kind, when);
   const open = kind === 'shed' && !stuck && doorOpen(at, salt) ? DOOR.share : 0;
   const outside = weatherAt(when);
   const noise = stuck ? 0 : 0.15 * dice(Math.floor(at / LOGS_EVERY), salt + 3) + 0.3 * drift(at, HOUR, salt + 4);
@@ -46,7 +46,7 @@ function loggerReading(kind: PlaceKind, salt: number, at: number): AirReading | 
 }
 
 /** What the logger has in its memory after one time and up to another, ms. */
-export function loggerMemory(kind: PlaceKind, salt: number, after: number, to: number): AirReading[] {
+export function loggerMemory(kind: PlaceKind, salt: number, after: number, to: number): AmbientReading[] {
   const first = (Math.floor(after / LOGS_EVERY) + 1) * LOGS_EVERY;
   const count = Math.max(0, Math.floor((to - first) / LOGS_EVERY) + 1);
   return Array.from({ length: count }, (_, i) => loggerReading(kind, salt, first + i * LOGS_EVERY)).filter(

@@ -1,6 +1,6 @@
 import { DAY, HOUR } from '@dewpot/core/units';
 import { followed, handbookFollowing, type PlaceKind } from '@dewpot/core/ambient';
-import type { WholeAirReading } from '@dewpot/contract';
+import type { WholeAmbientReading } from '@dewpot/contract';
 import { dice } from './dice.js';
 
 /** Smooth noise over time: dice at whole periods, eased between. */
@@ -11,7 +11,7 @@ export function drift(at: number, period: number, salt: number): number {
   return dice(n, salt) * (1 - ease) + dice(n + 1, salt) * ease;
 }
 
-const rounded = ({ at, temperature, humidity, wind }: WholeAirReading): WholeAirReading => ({
+const rounded = ({ at, temperature, humidity, wind }: WholeAmbientReading): WholeAmbientReading => ({
   at,
   temperature: Math.round(temperature * 10) / 10,
   humidity: Math.round(Math.min(0.97, Math.max(0.3, humidity)) * 100) / 100,
@@ -19,7 +19,7 @@ const rounded = ({ at, temperature, humidity, wind }: WholeAirReading): WholeAir
 });
 
 /** The weather outdoors in a mild climate with seasons: the same for the same hour, always. */
-export function weatherAt(at: number): WholeAirReading {
+export function weatherAt(at: number): WholeAmbientReading {
   const dayOfYear = (at % (365.2425 * DAY)) / DAY;
   const hour = (at % DAY) / HOUR;
   const season = 11 + 7 * Math.sin((2 * Math.PI * (dayOfYear - 108)) / 365.2425);
@@ -33,7 +33,7 @@ export function weatherAt(at: number): WholeAirReading {
 }
 
 /** The air in a place of a kind, as the weather makes it. */
-export const airIn = (kind: PlaceKind, at: number): WholeAirReading =>
+export const ambientIn = (kind: PlaceKind, at: number): WholeAmbientReading =>
   rounded(followed(weatherAt(at), handbookFollowing[kind]));
 
 /** A forecast is made again so often, ms. */
@@ -57,7 +57,7 @@ export function timesAhead(now: number): number[] {
 }
 
 /** The simulated forecast service: ten days of weather ahead, surer of tomorrow than of next week. */
-export function forecast(now: number): WholeAirReading[] {
+export function forecast(now: number): WholeAmbientReading[] {
   const issued = issuedAt(now);
   return timesAhead(now).map((at) => {
     const weather = weatherAt(at);
@@ -67,7 +67,7 @@ export function forecast(now: number): WholeAirReading[] {
 }
 
 /** What the weather was, by the hour, as the forecast service keeps it. */
-export function weatherBetween(from: number, to: number, step = HOUR): WholeAirReading[] {
+export function weatherBetween(from: number, to: number, step = HOUR): WholeAmbientReading[] {
   const first = Math.ceil(from / step) * step;
   return Array.from({ length: Math.max(0, Math.floor((to - first) / step) + 1) }, (_, i) =>
     weatherAt(first + i * step),

@@ -3,14 +3,14 @@ import {
   cleanSeries,
   follow,
   followed,
-  readAirCsv,
+  readAmbientCsv,
   sift,
   type CleanedSeries,
   type CsvRead,
   type Following,
   type Sifted,
 } from '@dewpot/core/ambient';
-import { AirFileQuestion, AirSeriesQuestion, FollowQuestion, type WholeAirReading } from '@dewpot/contract';
+import { AmbientFileQuestion, AmbientSeriesQuestion, FollowQuestion, type WholeAmbientReading } from '@dewpot/contract';
 import { Calculated } from '../calculation/calculated.js';
 import { apiExample } from './api-example.js';
 import { ambientExamples } from './curing-examples.js';
@@ -22,8 +22,8 @@ export class AmbientApiController {
   /** Which readings of a logger count, and what is bridged between them. */
   @Post('series')
   @HttpCode(200)
-  @apiExample(AirSeriesQuestion, ambientExamples.series)
-  series(@Body() { readings, now }: AirSeriesQuestion): Sifted & Pick<CleanedSeries, 'bridges'> {
+  @apiExample(AmbientSeriesQuestion, ambientExamples.series)
+  series(@Body() { readings, now }: AmbientSeriesQuestion): Sifted & Pick<CleanedSeries, 'bridges'> {
     const sifted = sift(readings, now);
     const { bridges, aside } = cleanSeries(sifted.kept);
     return { ...sifted, aside: [...sifted.aside, ...aside], bridges };
@@ -32,9 +32,9 @@ export class AmbientApiController {
   /** A logger's file as it is understood. */
   @Post('file')
   @HttpCode(200)
-  @apiExample(AirFileQuestion, ambientExamples.file)
-  file(@Body() { text, zone, order = 'day-first' }: AirFileQuestion): CsvRead {
-    return readAirCsv(text, { zone, order });
+  @apiExample(AmbientFileQuestion, ambientExamples.file)
+  file(@Body() { text, zone, order = 'day-first' }: AmbientFileQuestion): CsvRead {
+    return readAmbientCsv(text, { zone, order });
   }
 
   /** How a place follows the weather, and what is ahead of it. */
@@ -43,7 +43,7 @@ export class AmbientApiController {
   @apiExample(FollowQuestion, ambientExamples.following)
   following(@Body() { place, outdoors, kind, ahead }: FollowQuestion): {
     following: Following;
-    ahead: WholeAirReading[];
+    ahead: WholeAmbientReading[];
   } {
     const following = follow(place, outdoors, kind);
     return { following, ahead: ahead.map((one) => followed(one, following)) };

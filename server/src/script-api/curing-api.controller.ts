@@ -138,7 +138,7 @@ export class CuringApiController {
     return {
       rate: figure(rate, 'kg/m²/h', computed, [
         line('Concrete', question.concrete, '°C'),
-        line('Air', question.air, '°C'),
+        line('Air', question.ambient, '°C'),
         line('Humidity', question.humidity * 100, '%'),
         line('From a wet face', rate, 'kg/m²/h', 'ACI 305R nomograph in Uno’s form'),
       ]),
@@ -150,16 +150,16 @@ export class CuringApiController {
   @Post('covers')
   @HttpCode(200)
   @apiExample(CoversQuestion, curingExamples.covers)
-  covers(@Body() { lightweight, waking, ...air }: CoversQuestion): { covers: CoverEffect[] } {
-    return { covers: compareCovers(air, lightweight, waking) };
+  covers(@Body() { lightweight, waking, ...ambient }: CoversQuestion): { covers: CoverEffect[] } {
+    return { covers: compareCovers(ambient, lightweight, waking) };
   }
 
   /** When a face under a cover is wetted, inside the caster's waking hours. */
   @Post('misting')
   @HttpCode(200)
   @apiExample(MistingQuestion, curingExamples.misting)
-  misting(@Body() { lightweight, waking, cover, ...air }: MistingQuestion): MistingPlan {
-    return mistingPlan(evaporationUnder(cover, air), lightweight, waking);
+  misting(@Body() { lightweight, waking, cover, ...ambient }: MistingQuestion): MistingPlan {
+    return mistingPlan(evaporationUnder(cover, ambient), lightweight, waking);
   }
 
   /** How wet a face was kept: wettings done and missed. */

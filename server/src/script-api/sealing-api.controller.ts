@@ -117,8 +117,8 @@ export class SealingApiController {
   @Post('without-scale')
   @HttpCode(200)
   @apiExample(WithoutScaleQuestion, examples['without-scale'])
-  withoutScale(@Body() { dry, loss, air, film = false, hours, drops }: WithoutScaleQuestion) {
-    const days = calendarDays({ dry, loss }, dryingPace(air), { film });
+  withoutScale(@Body() { dry, loss, ambient, film = false, hours, drops }: WithoutScaleQuestion) {
+    const days = calendarDays({ dry, loss }, dryingPace(ambient), { film });
     return { days, ...(hours !== undefined && drops !== undefined && { test: readFilmTest({ hours, drops }) }) };
   }
 
@@ -153,15 +153,15 @@ export class SealingApiController {
   @Post('coat')
   @HttpCode(200)
   @apiExample(CoatQuestion, examples.coat)
-  coat(@Body() { sealer: kind, at, air, lastAt, ...rest }: CoatQuestion): {
+  coat(@Body() { sealer: kind, at, ambient, lastAt, ...rest }: CoatQuestion): {
     remarks: CoatRemark[];
     next: RecoatWindow;
   } {
     const sealer = sealers[kind];
     const last = lastAt === undefined ? {} : { last: { at: lastAt, sealer } };
     return {
-      remarks: coatRemarks({ sealer, at, air, ...last, ...rest }),
-      next: recoatWindow(sealerOf(sealer.name, sealer), at, air),
+      remarks: coatRemarks({ sealer, at, ambient, ...last, ...rest }),
+      next: recoatWindow(sealerOf(sealer.name, sealer), at, ambient),
     };
   }
 

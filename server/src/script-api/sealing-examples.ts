@@ -48,7 +48,13 @@ export const sealingExamples = {
     said: { code: '12a', mass: 3900, sd: 6 },
     others: [{ code: '12b', mass: 3988, sd: 6 }],
   },
-  'without-scale': { school: 'calendar', dry: 3900, loss: 260, air: { temperature: 12, humidity: 0.8 }, film: true },
+  'without-scale': {
+    school: 'calendar',
+    dry: 3900,
+    loss: 260,
+    ambient: { temperature: 12, humidity: 0.8 },
+    film: true,
+  },
   overrides: {
     overrides: [
       { over: 1.4, film: false, held: true },
@@ -59,7 +65,13 @@ export const sealingExamples = {
   },
   'seal-school': { uses: ['plants', 'outdoors', 'frost'], sealer: 'acrylic', side: 'outside' },
   sealer: { shape: pot, side: 'both', pieces: 3, coats: 2, sealer: 'penetrating', porous: false },
-  coat: { sealer: 'acrylic', at: JUNE + HOUR, air: { temperature: 16, humidity: 0.6 }, lastAt: JUNE, openMonths: 14 },
+  coat: {
+    sealer: 'acrylic',
+    at: JUNE + HOUR,
+    ambient: { temperature: 16, humidity: 0.6 },
+    lastAt: JUNE,
+    openMonths: 14,
+  },
   tile: {
     mixId: '0190a1b2-0000-7000-8000-000000000001',
     at: JUNE,

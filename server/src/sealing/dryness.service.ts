@@ -8,9 +8,9 @@ import {
   meanPace,
   underForecast,
   usualDrying,
-  type CoatAirAt,
+  type CoatAmbientAt,
   type DryDown,
-  type DryingAir,
+  type DryingAmbient,
   type DryingSchool,
   type RateFrom,
 } from '@dewpot/core/sealing';
@@ -28,7 +28,7 @@ import {
   type GateWays,
   type Life,
   type SampleCast,
-  type WholeAir,
+  type WholeAmbient,
 } from '@dewpot/core/casts';
 import { PlaceSeriesCache, staysOf, type CastStanding } from '../ambient/index.js';
 import { CastEntity } from '../casts/casts.entities.js';
@@ -68,7 +68,7 @@ function plannedSealer({ sealPlan }: Life): Pick<Sealer, 'film' | 'leastDays'> {
 }
 
 /** The air of places as it was read for casts so far: each place is read once, however many stand in it. Hours since 1970. */
-interface PlaceAirs {
+interface AmbientByPlace {
   places?: readonly PlaceEntity[];
   /** How fast each dried and will dry. */
   readonly byPlace: Map<string, readonly RateFrom[]>;
@@ -78,11 +78,11 @@ interface PlaceAirs {
 export interface KnownForAll {
   readonly ways: DryingWays;
   readonly siblings: readonly DryingCast[];
-  readonly airs: PlaceAirs;
+  readonly ambientByPlace: AmbientByPlace;
 }
 
 /** Readings from a time on (ms), the one that held then among them. */
-export const airSince = <R extends { readonly at: number }>(recorded: readonly R[], from: number): R[] =>
+export const ambientSince = <R extends { readonly at: number }>(recorded: readonly R[], from: number): R[] =>
   recorded.slice(
     Math.max(
       0,
@@ -90,10 +90,12 @@ export const airSince = <R extends { readonly at: number }>(recorded: readonly R
     ),
   );
 
-export const noAirsYet = (): PlaceAirs => ({ byPlace: new Map() });
+export const noAmbientYet = (): AmbientByPlace => ({ byPlace: new Map() });
 
-const hourly = (air: readonly WholeAir[]): RateFrom[] =>
-  dryingPaces(thinned(air, HOUR).map(({ at, temperature, humidity }) => ({ hour: at / HOUR, temperature, humidity })));
+const hourly = (ambient: readonly WholeAmbient[]): RateFrom[] =>
+  dryingPaces(
+    thinned(ambient, HOUR).map(({ at, temperature, humidity }) => ({ hour: at / HOUR, temperature, humidity })),
+  );
 
 /** When a gate opens, ms. */
 type Outlook = Required<Pick<DrySummary, 'opensAt' | 'opensLow' | 'opensHigh'>>;
@@ -116,7 +118,7 @@ export class DrynessService {
   async summary(cast: DryingCast, now: number, known?: KnownForAll): Promise<DrySummary> {
     const { life } = cast.projection;
     const film = plannedSealer(life).film || (life.sealPlan?.uses.includes('candle') ?? false);
-    const ways = { ...(await this.gateWays(cast, known)), ...(await this.paceAt(cast, now, known?.airs)) };
+    const ways = { ...(await this.gateWays(cast, known)), ...(await this.paceAt(cast, now, known?.ambientByPlace)) };
     return summaryOf(cast, drynessOf(life, cast.expected, cast.snapshot.binderClass, { ...ways, film }), film, ways);
   }
 
@@ -144,12 +146,12 @@ export class DrynessService {
 
   /** When the gates of casts open under the forecast of their places, ms, by the key of each that dries: median and the ends of the band. */
   async outlooks(casts: readonly CastEntity[], now: number): Promise<ReadonlyMap<string, Outlook>> {
-    const airs = noAirsYet();
+    const ambientByPlace = noAmbientYet();
     const outlooks = new Map<string, Outlook>();
     for (const cast of casts) {
       const { life, dry } = cast.projection;
       if (cast.stage !== 'drying' || dry.opensAt === undefined) continue;
-      const paces = await this.paces(cast, now, airs);
+      const paces = await this.paces(cast, now, ambientByPlace);
       const from = Math.max(life.weighedAt ?? 0, life.driesFrom ?? life.pouredAt) / HOUR;
       const moved = (at: number) => underForecast(at / HOUR, from, dry.pace ?? 1, paces) * HOUR;
       outlooks.set(cast.id, {
@@ -162,16 +164,16 @@ export class DrynessService {
   }
 
   /** The air that a cast stood in between two times, the reading that held at the first among it. */
-  async airBetween(cast: CastStanding, from: number, to: number, now: number): Promise<CoatAirAt[]> {
-    const place = await this.placeOf(cast, from, noAirsYet());
+  async ambientBetween(cast: CastStanding, from: number, to: number, now: number): Promise<CoatAmbientAt[]> {
+    const place = await this.placeOf(cast, from, noAmbientYet());
     if (!place) return [];
     const { recorded } = await this.climates.series(place, from - DAY, now);
-    return airSince(recorded, from).filter(({ at }) => at <= to);
+    return ambientSince(recorded, from).filter(({ at }) => at <= to);
   }
 
   /** The air that a cast stands in at a time. */
-  async airAt(cast: CastStanding, at: number, now: number): Promise<DryingAir | undefined> {
-    const place = await this.placeOf(cast, at, noAirsYet());
+  async ambientAt(cast: CastStanding, at: number, now: number): Promise<DryingAmbient | undefined> {
+    const place = await this.placeOf(cast, at, noAmbientYet());
     if (!place) return undefined;
     const { recorded } = await this.climates.series(place, Math.min(at, now) - DAY, now);
     const held = recorded.findLast((one) => one.at <= at) ?? recorded[0];
@@ -188,10 +190,14 @@ export class DrynessService {
   }
 
   /** How fast the place of a cast that dries has dried lately; of one that no longer dries, as it was judged last. */
-  private async paceAt(cast: DryingCast, now: number, airs?: PlaceAirs): Promise<Pick<GateWays, 'pace'>> {
+  private async paceAt(
+    cast: DryingCast,
+    now: number,
+    ambientByPlace?: AmbientByPlace,
+  ): Promise<Pick<GateWays, 'pace'>> {
     const { life, dry } = cast.projection;
     if (life.stage !== 'drying') return dry?.pace === undefined ? {} : { pace: dry.pace };
-    const paces = await this.paces(cast, now, airs);
+    const paces = await this.paces(cast, now, ambientByPlace);
     const hour = now / HOUR;
     const from = Math.max(hour - PACE_OVER / HOUR, (life.driesFrom ?? life.pouredAt) / HOUR);
     return { pace: meanPace(paces, Math.min(from, hour - 1), hour) };
@@ -210,21 +216,21 @@ export class DrynessService {
       .getMany();
   }
 
-  private async placeOf(cast: CastStanding, at: number, airs: PlaceAirs) {
-    airs.places ??= await this.climates.places();
-    const stays = staysOf(cast, airs.places);
+  private async placeOf(cast: CastStanding, at: number, ambientByPlace: AmbientByPlace) {
+    ambientByPlace.places ??= await this.climates.places();
+    const stays = staysOf(cast, ambientByPlace.places);
     return (stays.findLast(({ from }) => from <= at) ?? stays[0])?.place;
   }
 
   /** How fast the place of a cast dried lately and will dry by its forecast. */
-  private async paces(cast: CastStanding, now: number, airs = noAirsYet()): Promise<readonly RateFrom[]> {
-    const place = await this.placeOf(cast, now, airs);
+  private async paces(cast: CastStanding, now: number, ambientByPlace = noAmbientYet()): Promise<readonly RateFrom[]> {
+    const place = await this.placeOf(cast, now, ambientByPlace);
     if (!place) return [];
-    const known = airs.byPlace.get(place.id);
+    const known = ambientByPlace.byPlace.get(place.id);
     if (known) return known;
     const { recorded, ahead } = await this.climates.series(place, now - PACE_OVER, now);
     const paces = [...hourly(recorded), ...hourly(ahead.filter(({ at }) => at > now))];
-    airs.byPlace.set(place.id, paces);
+    ambientByPlace.byPlace.set(place.id, paces);
     return paces;
   }
 }

@@ -3,7 +3,7 @@ import { setImmediate as breathe } from 'node:timers/promises';
 import { CastEntity, storedProjection } from '../casts/casts.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { Jobs } from '../jobs/jobs.service.js';
-import { DrynessService, noAirsYet } from './dryness.service.js';
+import { DrynessService, noAmbientYet } from './dryness.service.js';
 
 /** So many casts are judged in one transaction. */
 const AT_ONCE = 50;
@@ -57,14 +57,14 @@ export class RefitsService implements OnModuleInit {
       .setLock('for_no_key_update')
       .getMany();
     const ways = await this.dryness.ways();
-    const airs = noAirsYet();
+    const ambientByPlace = noAmbientYet();
     const siblings = await this.dryness.siblings(casts);
     const judged: { id: string; projection: unknown }[] = [];
     for (const cast of casts) {
       const dry = await this.dryness.summary(cast, now, {
         ways,
         siblings: siblings.filter(({ pourId }) => pourId === cast.pourId),
-        airs,
+        ambientByPlace,
       });
       judged.push({ id: cast.id, projection: storedProjection({ ...cast.projection, dry }) });
       await breathe();

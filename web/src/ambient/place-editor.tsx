@@ -1,5 +1,11 @@
 import { useState } from 'react';
-import { airSources, placeKinds, type AirSource, type MonthAir, type PlaceKind } from '@dewpot/core/ambient';
+import {
+  ambientSources,
+  placeKinds,
+  type AmbientSource,
+  type MonthAmbient,
+  type PlaceKind,
+} from '@dewpot/core/ambient';
 import { type PlaceInput, type PlaceView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useRemovePlace, useSavePlace } from '../api/places';
@@ -30,13 +36,13 @@ export function PlaceEditor({
   const [id] = useState(() => place?.id ?? uuid());
   const [name, setName] = useState(place?.name ?? '');
   const [kind, setKind] = useState<PlaceKind>(place?.kind ?? 'shed');
-  const [source, setSource] = useState<AirSource>(place?.source ?? 'typed');
+  const [source, setSource] = useState<AmbientSource>(place?.source ?? 'typed');
   const [simulated, setSimulated] = useState(place?.simulated ?? false);
   const [typed, setTyped] = useState(place?.typed ?? usualTyped);
-  const [season, setSeason] = useState<readonly MonthAir[]>(place?.season ?? usualSeason);
+  const [season, setSeason] = useState<readonly MonthAmbient[]>(place?.season ?? usualSeason);
   const { demo } = useSession().workshop;
   // The simulated weather belongs to the demo.
-  const offered = airSources.filter((one) => demo || one !== 'forecast');
+  const offered = ambientSources.filter((one) => demo || one !== 'forecast');
   const input: PlaceInput = {
     name: name.trim(),
     kind,

@@ -11,7 +11,7 @@ import { Busy, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { BasisNote } from '../ui/basis-note';
 import { useUnits } from '../ui/units';
-import { PlaceAirSlab } from './place-air-slab';
+import { PlaceAmbientSlab } from './place-ambient-slab';
 import { PlaceEditor } from './place-editor';
 import { placeKindWords, sourceWords } from './words';
 
@@ -44,7 +44,7 @@ export function PlacesPage() {
             </li>
           ))}
         </ul>
-        {here && <PlaceAirSlab key={here.id} place={here} />}
+        {here && <PlaceAmbientSlab key={here.id} place={here} />}
       </div>
       {editing && (
         <PlaceEditor
@@ -75,7 +75,7 @@ function PlaceCard({
 }) {
   const units = useUnits();
   const now = useNow();
-  const air = place.now;
+  const ambient = place.now;
   const old = place.lastRead !== undefined && now - place.lastRead > STALE;
   return (
     <section
@@ -98,11 +98,11 @@ function PlaceCard({
         {place.simulated ? 'a simulated logger' : sourceWords[place.source].name.toLowerCase()}
         {first && '; casts of no named place count as standing here'}
       </p>
-      {air ? (
+      {ambient ? (
         <p className="mt-2">
-          <span className="numeral text-3xl">{units.say(air.temperature, '°C')}</span> {Math.round(air.humidity * 100)}{' '}
-          % damp
-          <span className="block text-sm">{faceAdvice[faceRisk(evaporation(overFace(air)))]}</span>
+          <span className="numeral text-3xl">{units.say(ambient.temperature, '°C')}</span>{' '}
+          {Math.round(ambient.humidity * 100)} % damp
+          <span className="block text-sm">{faceAdvice[faceRisk(evaporation(overFace(ambient)))]}</span>
           <span className="block text-sm">
             <BasisNote basis={place.basis} />
           </span>

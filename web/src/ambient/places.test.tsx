@@ -2,7 +2,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { handbookFollowing } from '@dewpot/core/ambient';
-import type { PlaceAir, PlaceView } from '@dewpot/contract';
+import type { PlaceAmbient, PlaceView } from '@dewpot/contract';
 import { fakeServer, renderScreen } from '../../test/fake-server';
 import { HOUR, NOW } from '../../test/stand-ins';
 import { PlacesPage } from './places-page';
@@ -20,7 +20,7 @@ const place: PlaceView = {
   lastRead: NOW - 9 * HOUR,
   basis: 'measured',
 };
-const air: PlaceAir = {
+const ambient: PlaceAmbient = {
   place,
   recorded: [reading(20), reading(9)],
   bridges: [{ from: NOW - 20 * HOUR, to: NOW - 9 * HOUR, why: 'nothing was read' }],
@@ -31,7 +31,7 @@ const air: PlaceAir = {
 const open = () => {
   const sent = fakeServer({
     places: [place],
-    [`places/p/air`]: air,
+    [`places/p/ambient`]: ambient,
     'PUT places': place,
     'POST places': { kept: 2, twice: 0, aside: [] },
   });

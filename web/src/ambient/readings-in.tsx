@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { defined } from '@dewpot/core/math';
 import { InputError } from '@dewpot/core/units';
-import { readAirCsv, type CsvRead } from '@dewpot/core/ambient';
+import { readAmbientCsv, type CsvRead } from '@dewpot/core/ambient';
 import type { PlaceView } from '@dewpot/contract';
 import { useSendReadings } from '../api/places';
 import { useSession } from '../api/session';
@@ -27,7 +27,7 @@ export function ReadingsIn({ place }: { place: PlaceView }) {
     try {
       if (file.size > MOST_BYTES) throw tooLarge(file);
       const zone = workshop.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
-      setRead(readAirCsv(await file.text(), { zone, order: units.system === 'us' ? 'month-first' : 'day-first' }));
+      setRead(readAmbientCsv(await file.text(), { zone, order: units.system === 'us' ? 'month-first' : 'day-first' }));
     } catch (error) {
       setWrong(error as Error);
     }

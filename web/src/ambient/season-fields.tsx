@@ -1,11 +1,11 @@
-import type { MonthAir } from '@dewpot/core/ambient';
+import type { MonthAmbient } from '@dewpot/core/ambient';
 import { NumberField } from '../ui/number-field';
 import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';
 
 /** A room that is not heated, in a mild climate: a table to begin with. */
 const MONTH_MEANS = [5, 5, 8, 11, 15, 18, 20, 20, 17, 13, 8, 6];
-export const usualSeason: readonly MonthAir[] = MONTH_MEANS.map((temperature) => ({ temperature, humidity: 0.7 }));
+export const usualSeason: readonly MonthAmbient[] = MONTH_MEANS.map((temperature) => ({ temperature, humidity: 0.7 }));
 
 const monthName = (month: number) =>
   new Date(Date.UTC(2026, month, 15)).toLocaleDateString('en', { month: 'short', timeZone: 'UTC' });
@@ -15,11 +15,11 @@ export function SeasonFields({
   season,
   onChange,
 }: {
-  season: readonly MonthAir[];
-  onChange: (season: MonthAir[]) => void;
+  season: readonly MonthAmbient[];
+  onChange: (season: MonthAmbient[]) => void;
 }) {
   const { system } = useUnits();
-  const put = (at: number, part: Partial<MonthAir>) =>
+  const put = (at: number, part: Partial<MonthAmbient>) =>
     onChange(season.map((month, i) => (i === at ? { ...month, ...part } : month)));
   return (
     <table className="w-full text-sm">

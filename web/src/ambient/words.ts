@@ -1,4 +1,4 @@
-import type { AirSource, PlaceKind } from '@dewpot/core/ambient';
+import type { AmbientSource, PlaceKind } from '@dewpot/core/ambient';
 
 export const placeKindWords: Record<PlaceKind, string> = {
   shed: 'A shed or garage',
@@ -7,7 +7,7 @@ export const placeKindWords: Record<PlaceKind, string> = {
   yard: 'Outdoors',
 };
 
-export const sourceWords: Record<AirSource, { readonly name: string; readonly does: string }> = {
+export const sourceWords: Record<AmbientSource, { readonly name: string; readonly does: string }> = {
   logger: { name: 'A logger', does: 'posts its readings by itself' },
   files: { name: 'Files of readings', does: 'brought in now and then' },
   forecast: { name: 'The simulated forecast', does: 'as the place follows the weather' },

@@ -1,7 +1,13 @@
 import { useEffect } from 'react';
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import { MOST_READINGS, type PlaceAir, type PlaceInput, type PlaceView, type ReadingsTaken } from '@dewpot/contract';
-import type { AirReading } from '@dewpot/core/ambient';
+import {
+  MOST_READINGS,
+  type PlaceAmbient,
+  type PlaceInput,
+  type PlaceView,
+  type ReadingsTaken,
+} from '@dewpot/contract';
+import type { AmbientReading } from '@dewpot/core/ambient';
 import { ask } from './client';
 import { hear } from './stream';
 
@@ -12,12 +18,17 @@ export const placesQuery = queryOptions({
 });
 
 /** The air of a place over so many days up to now. */
-export const placeAirQuery = (id: string, days: number) =>
+export const placeAmbientQuery = (id: string, days: number) =>
   queryOptions({
-    queryKey: ['places', id, 'air', days],
+    queryKey: ['places', id, 'ambient', days],
     queryFn: ({ signal }) => {
       const to = Date.now();
-      return ask<PlaceAir>('GET', `places/${id}/air?from=${to - days * 24 * 3_600_000}&to=${to}`, undefined, signal);
+      return ask<PlaceAmbient>(
+        'GET',
+        `places/${id}/ambient?from=${to - days * 24 * 3_600_000}&to=${to}`,
+        undefined,
+        signal,
+      );
     },
     staleTime: 60_000,
   });
@@ -33,7 +44,7 @@ export function useLivePlaces(): void {
 
 /** What hangs on the air is asked for again. */
 const refresh = (client: ReturnType<typeof useQueryClient>) =>
-  Promise.all(['places', 'casts', 'air'].map((key) => client.invalidateQueries({ queryKey: [key] })));
+  Promise.all(['places', 'casts', 'ambient'].map((key) => client.invalidateQueries({ queryKey: [key] })));
 
 export function useSavePlace() {
   const client = useQueryClient();
@@ -57,7 +68,13 @@ export function useRemovePlace() {
 export function useSendReadings() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: async ({ id, readings }: { id: string; readings: readonly AirReading[] }): Promise<ReadingsTaken> => {
+    mutationFn: async ({
+      id,
+      readings,
+    }: {
+      id: string;
+      readings: readonly AmbientReading[];
+    }): Promise<ReadingsTaken> => {
       let all: ReadingsTaken = { kept: 0, twice: 0, aside: [] };
       for (let from = 0; from < readings.length; from += MOST_READINGS) {
         const part = { readings: readings.slice(from, from + MOST_READINGS) };

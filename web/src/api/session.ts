@@ -1,6 +1,6 @@
 import { queryOptions, useMutation, useQuery, useQueryClient, useSuspenseQuery } from '@tanstack/react-query';
 import type {
-  AirView,
+  AmbientView,
   DoorView,
   NewPersonInput,
   PersonView,
@@ -17,9 +17,9 @@ export const sessionQuery = queryOptions({
   queryFn: ({ signal }) => ask<SessionView>('GET', 'session', undefined, signal),
   staleTime: 60_000,
 });
-const airQuery = queryOptions({
-  queryKey: ['air'],
-  queryFn: ({ signal }) => ask<AirView>('GET', 'air', undefined, signal),
+const ambientQuery = queryOptions({
+  queryKey: ['ambient'],
+  queryFn: ({ signal }) => ask<AmbientView>('GET', 'ambient', undefined, signal),
   staleTime: 600_000,
 });
 
@@ -28,8 +28,8 @@ export function useSession(): SessionView {
   return useSuspenseQuery(sessionQuery).data;
 }
 
-export function useAir() {
-  return useQuery(airQuery);
+export function useAmbient() {
+  return useQuery(ambientQuery);
 }
 
 export const peopleQuery = queryOptions({

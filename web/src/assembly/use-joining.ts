@@ -5,7 +5,7 @@ import type { CastView } from '@dewpot/contract';
 import { useNavigate, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useJoin } from '../api/finish';
-import { useAir, useSession } from '../api/session';
+import { useAmbient, useSession } from '../api/session';
 import type { ArticlePartRow } from './parts-list';
 import { useArticle } from './use-article';
 
@@ -17,7 +17,7 @@ export function useJoining(casts: readonly CastView[]) {
   const [search] = useSearchParams();
   const navigate = useNavigate();
   const { liftLimit } = useSession().workshop;
-  const temperature = useAir().data?.now.temperature ?? USUAL;
+  const temperature = useAmbient().data?.now.temperature ?? USUAL;
   const join = useJoin();
   const [id] = useState(() => uuid());
   const [parts, setParts] = useState<readonly ArticlePartRow[]>(() => {

@@ -31,7 +31,7 @@ const sources = {
   workshop: session.workshop,
   pours: [],
   aside: [],
-  airBasis: 'measured' as const,
+  ambientBasis: 'measured' as const,
   full: [],
   now: NOW,
 };

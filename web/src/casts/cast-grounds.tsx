@@ -9,10 +9,10 @@ import { placeOf } from '../ui/casts/reading';
 
 /** The figures of a cast today, each with what it rests on. */
 export function CastFigures({ cast, now }: { cast: CastDetail; now: number }) {
-  const { life, snapshot, dryDown, air } = cast;
+  const { life, snapshot, dryDown, ambient } = cast;
   const until = Math.min(now, life.brokenAt ?? now);
   const { equivalentAge, strengthShare } = calculateMaturity(
-    air.temperatures,
+    ambient.temperatures,
     (until - life.pouredAt) / HOUR,
     snapshot.binderClass,
   );
@@ -71,11 +71,11 @@ function JointCarries({ cast: { life, expected }, now }: { cast: CastDetail; now
 }
 
 /** From when it may be handled, walked on and loaded; what is behind it is told so. */
-function Bearings({ cast: { air, stage }, now }: { cast: CastDetail; now: number }) {
+function Bearings({ cast: { ambient, stage }, now }: { cast: CastDetail; now: number }) {
   if (stage === 'out' || stage === 'broken') return null;
   return (
     <ul className="col-span-2 space-y-0.5 text-sm">
-      {air.bears.map(({ bearing, at, told }) => (
+      {ambient.bears.map(({ bearing, at, told }) => (
         <li key={bearing}>
           <strong>
             May be {bearing} {at === undefined ? 'beyond the forecast' : at <= now ? 'now' : `from ${sayWhen(at, now)}`}

@@ -13,7 +13,7 @@ import { Busy, Failure } from '../ui/states';
 import { sayWhen } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { WindowBand, windowInWords } from '../ui/window-band';
-import { AirSlab, DemouldSlab } from '../curing';
+import { AmbientSlab, DemouldSlab } from '../curing';
 import { ArticleSlab } from '../assembly';
 import { CastActions, type CastAction } from './cast-actions';
 import { CastFigures, CastGrounds } from './cast-grounds';
@@ -67,7 +67,7 @@ function CastLife({ cast }: { cast: CastDetail }) {
         </section>
         <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_22.5rem]">
           <div className="space-y-4">
-            {damp && !snapshot.article && <AirSlab cast={cast} now={now} />}
+            {damp && !snapshot.article && <AmbientSlab cast={cast} now={now} />}
             <DrynessSlab cast={cast} now={now} />
             <SealedSlab cast={cast} now={now} />
             <LeachingSlab cast={cast} />

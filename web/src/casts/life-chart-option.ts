@@ -91,7 +91,7 @@ function marks({ cast, now }: LifeDrawn, end: number, named: boolean) {
 const bridged = ({ cast }: LifeDrawn) => ({
   silent: true,
   itemStyle: { color: inked(14) },
-  data: cast.air.bridges.map(({ from, to }) => [{ xAxis: from }, { xAxis: to }]),
+  data: cast.ambient.bridges.map(({ from, to }) => [{ xAxis: from }, { xAxis: to }]),
 });
 
 function strengthCurves(drawn: LifeDrawn, end: number) {
@@ -99,7 +99,7 @@ function strengthCurves(drawn: LifeDrawn, end: number) {
   const { pouredAt } = cast.life;
   const { binderClass } = cast.snapshot;
   const hours = Array.from({ length: POINTS }, (_, i) => (((end - pouredAt) / HOUR) * i) / (POINTS - 1));
-  const ages = agesAt(cast.air.temperatures, hours, binderClass);
+  const ages = agesAt(cast.ambient.temperatures, hours, binderClass);
   const pointsOf = (share: (age: number) => number) =>
     ages.map((age, i): Point => [pouredAt + defined(hours[i]) * HOUR, share(age) * 100]);
   const points = pointsOf((age) => strengthShare(binderClass, age));

@@ -16,7 +16,7 @@ export function LifeChart({ cast, now }: { cast: CastDetail; now: number }) {
         <span className="quiet text-sm">
           {cast.snapshot.article ? 'mass' : 'above: share of strength with its band; below: mass'}, with the band of the
           fit; dashed: forecast
-          {cast.air.bridges.length > 0 && '; grey: no readings, bridged'}
+          {cast.ambient.bridges.length > 0 && '; grey: no readings, bridged'}
           {(cast.life.wettings?.length ?? 0) > 0 && '; triangles: wettings'}
           {cast.pictures.length > 0 && '; diamonds: photos'}
         </span>

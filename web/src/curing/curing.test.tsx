@@ -6,7 +6,7 @@ import { surroundingsOf, type Due } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
 import { fakeServer, renderScreen } from '../../test/fake-server';
 import { cast, castDetail, HOUR, NOW } from '../../test/stand-ins';
-import { AirSlab } from './air-slab';
+import { AmbientSlab } from './ambient-slab';
 import { CastActions } from '../casts/cast-actions';
 import { DemouldSlab } from './demould-slab';
 
@@ -103,9 +103,9 @@ describe('in the first days', () => {
 
   it('hot dry air is told with its way out, and what was missed', async () => {
     const hot = (hours: number) => ({ at: NOW + hours * HOUR, temperature: 34, humidity: 0.25, wind: 15 });
-    const air = Array.from({ length: 60 }, (_, i) => hot(i - 30));
+    const ambient = Array.from({ length: 60 }, (_, i) => hot(i - 30));
     const course = ageCourse(
-      air.map(({ at, temperature }) => ({ hour: at / HOUR, temperature })),
+      ambient.map(({ at, temperature }) => ({ hour: at / HOUR, temperature })),
       'portland',
     );
     const life = { ...damp.life, pouredAt: NOW - 30 * HOUR, demouldedAt: NOW - 6 * HOUR };
@@ -114,13 +114,13 @@ describe('in the first days', () => {
       binderClass: 'portland',
       lightweight: true,
       cover: 'none',
-      air,
+      ambient,
       course,
       waking: { from: 7, to: 22 },
       now: NOW,
     })!;
     const detail: CastDetail = castDetail({ ...damp, life });
-    renderScreen(<AirSlab cast={{ ...detail, air: { ...detail.air, does } }} now={NOW} />);
+    renderScreen(<AmbientSlab cast={{ ...detail, ambient: { ...detail.ambient, does } }} now={NOW} />);
     expect(await screen.findByText(/cover it instead/)).toBeVisible();
     expect(screen.getByText(/0 wettings done, \d+ missed/)).toBeVisible();
     expect(screen.getByText(/look for fine cracks|shade it/)).toBeVisible();

@@ -1,4 +1,4 @@
-export { AirSlab } from './air-slab';
+export { AmbientSlab } from './ambient-slab';
 export { BatheForm, EndBathForm } from './bath-forms';
 export { DemouldForm } from './demould-form';
 export { DemouldSlab } from './demould-slab';

@@ -8,7 +8,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { Remote } from 'comlink';
 import { asideQuery } from '../api/findings-aside';
 import { pourSources } from '../api/pour-sources';
-import { useAir, useSession } from '../api/session';
+import { useAmbient, useSession } from '../api/session';
 import { usePalette } from '../api/tints';
 import { mixesQuery } from '../api/mixes';
 import { poursQuery } from '../api/pours';
@@ -35,18 +35,18 @@ const onePiece = (mould: MouldView, mix: MixView, temperature: number): PourInpu
 export function useJudgedPair(mould: MouldView | undefined, mix: MixView | undefined): JudgedPlan | undefined {
   const { palette } = usePalette();
   const { workshop } = useSession();
-  const air = useAir().data;
+  const ambient = useAmbient().data;
   const now = useDay();
   const [mixes, pours, aside] = [useQuery(mixesQuery).data, useQuery(poursQuery).data, useQuery(asideQuery).data];
   const asked = useMemo((): { plan: PourPlan; judging: Judging } | undefined => {
     if (!mould || !mix || !palette || !mixes || !pours || !aside) return undefined;
     const all = [mix, ...mixes.filter(({ id }) => id !== mix.id)];
-    const input = onePiece(mould, mix, air?.now.temperature ?? 18);
+    const input = onePiece(mould, mix, ambient?.now.temperature ?? 18);
     const known = pourSources({ moulds: [mould], mixes: all, palette, workshop, pours, now });
     try {
       const [part] = partsOf(input, known);
       if (!part) return undefined;
-      const ahead = air?.basis === 'guess' ? undefined : air?.ahead.slice(0, TWO_DAYS);
+      const ahead = ambient?.basis === 'guess' ? undefined : ambient?.ahead.slice(0, TWO_DAYS);
       const sources = { moulds: [mould], mixes: all, aside, now, ...(ahead && { ahead }) };
       const context = judgeContextOf(input, part, sources);
       return {
@@ -57,7 +57,7 @@ export function useJudgedPair(mould: MouldView | undefined, mix: MixView | undef
       if (error instanceof InputError) return undefined;
       throw error;
     }
-  }, [mould, mix, palette, mixes, pours, aside, air, workshop, now]);
+  }, [mould, mix, palette, mixes, pours, aside, ambient, workshop, now]);
   const job = useCallback(
     (work: PlanWork | Remote<PlanWork>): JudgedPlan | undefined | Promise<JudgedPlan | undefined> =>
       work.judge(defined(asked).plan, defined(asked).judging),

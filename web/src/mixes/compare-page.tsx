@@ -4,7 +4,7 @@ import { InputError } from '@dewpot/core/units';
 import { fullVolume } from '@dewpot/core/moulds';
 import { compareMixes, differencesOf, type Compared, type ComparedRow } from '@dewpot/core/mixes';
 import { Link, useSearchParams } from 'react-router';
-import { useAir } from '../api/session';
+import { useAmbient } from '../api/session';
 import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { SelectField } from '../ui/select-field';
@@ -49,7 +49,7 @@ function SideBySide({ ids }: { ids: readonly string[] }) {
   const { sources, error, isPending } = useMixSources();
   const [mouldId, setMouldId] = useState('');
   const [now] = useState(useNow());
-  const temperature = useAir().data?.now.temperature ?? ROOM;
+  const temperature = useAmbient().data?.now.temperature ?? ROOM;
   const compared = useCompared(ids, sources, now);
   if (isPending) return <Busy what="the mixes" />;
   if (!sources) return <Failure error={error} />;

@@ -1,6 +1,6 @@
 import type { MixInput } from '@dewpot/contract';
 import { Link } from 'react-router';
-import { useAir } from '../api/session';
+import { useAmbient } from '../api/session';
 import { buttonClass } from '../ui/button';
 import { KeepBar, StaleChoice } from '../ui/keep-bar';
 import { TextField } from '../ui/text-field';
@@ -93,7 +93,7 @@ function Recipe({ edit, sources: { store } }: Editing) {
 function Figures({ edit, sources: { store, moulds } }: Editing) {
   const { draft, set, calculated, lessons } = edit;
   const { figures } = calculated;
-  const temperature = useAir().data?.now.temperature ?? ROOM;
+  const temperature = useAmbient().data?.now.temperature ?? ROOM;
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,0.8fr)_minmax(0,1fr)]">
       <section className="card-slab" aria-label="By volume">

@@ -11,7 +11,7 @@ import {
   type PourPart,
 } from '@dewpot/core/planning';
 import type { FullMould } from '@dewpot/core/pours';
-import type { AirBasis, AirReading, PourInput } from '@dewpot/contract';
+import type { AmbientBasis, WholeAmbientReading, PourInput } from '@dewpot/contract';
 import { pourSources, type KnownForPours } from '../api/pour-sources';
 import type { JudgedPlan, Judging } from '../workers/judge-plan';
 
@@ -20,9 +20,9 @@ export interface PlanSources extends KnownForPours {
   /** What was put aside for a mould with a mix. */
   readonly aside: readonly LastingAside[];
   /** The air hour by hour from now on, where it is known; what is a guess is not. */
-  readonly ahead?: readonly AirReading[];
+  readonly ahead?: readonly WholeAmbientReading[];
   /** What the temperature at the bench rests on. */
-  readonly airBasis: AirBasis;
+  readonly ambientBasis: AmbientBasis;
   /** Moulds in which casts still set. */
   readonly full: readonly FullMould[];
 }

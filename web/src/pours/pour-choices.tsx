@@ -92,9 +92,9 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
         />
         <WordField label="Cover" words={covers} value={input.cover} onChange={(cover) => onChange({ cover })} />
       </div>
-      {sources.airBasis !== 'measured' && (
+      {sources.ambientBasis !== 'measured' && (
         <p className="text-sm">
-          The temperature is <BasisNote basis={sources.airBasis} link />.
+          The temperature is <BasisNote basis={sources.ambientBasis} link />.
         </p>
       )}
       <PlaceField place={input.place} onChange={(place) => onChange({ place })} />

@@ -1,11 +1,11 @@
 import { defined } from '@dewpot/core/math';
 import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
-import type { AirView, PourInput, PourView } from '@dewpot/contract';
+import type { AmbientView, PourInput, PourView } from '@dewpot/contract';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { shelfQuery } from '../api/casts';
 import { asideQuery } from '../api/findings-aside';
-import { useAir, useSession } from '../api/session';
+import { useAmbient, useSession } from '../api/session';
 import { usePalette } from '../api/tints';
 import { mixesQuery } from '../api/mixes';
 import { mouldsQuery } from '../api/moulds';
@@ -43,13 +43,13 @@ export function PourPage() {
 function KnownPour({ id }: { id: string }) {
   const [search] = useSearchParams();
   const { workshop } = useSession();
-  const air = useAir();
+  const ambient = useAmbient();
   const [now] = useState(useNow());
   const [moulds, mixes, pours] = [useQuery(mouldsQuery), useQuery(mixesQuery), useQuery(poursQuery)];
   const shelf = useQuery(shelfQuery);
   const aside = useQuery(asideQuery);
   const { palette, ...colours } = usePalette();
-  if (colours.isPending || air.isPending || aside.isPending) return <Busy what="the pour" />;
+  if (colours.isPending || ambient.isPending || aside.isPending) return <Busy what="the pour" />;
   if (!moulds.data || !mixes.data || !pours.data || !palette) return <Failure error={colours.error} />;
   const sources: PlanSources = {
     moulds: moulds.data,
@@ -57,8 +57,8 @@ function KnownPour({ id }: { id: string }) {
     palette,
     pours: pours.data,
     aside: aside.data ?? [],
-    airBasis: air.data?.basis ?? 'guess',
-    ...(air.data && air.data.basis !== 'guess' && { ahead: air.data.ahead.slice(0, TWO_DAYS) }),
+    ambientBasis: ambient.data?.basis ?? 'guess',
+    ...(ambient.data && ambient.data.basis !== 'guess' && { ahead: ambient.data.ahead.slice(0, TWO_DAYS) }),
     full: fullMoulds(shelf.data ?? []),
     workshop,
     now,
@@ -70,8 +70,10 @@ function KnownPour({ id }: { id: string }) {
     return <PourPlanner key={id} id={id} first={{ ...known.input, version: known.version }} sources={sources} />;
   const again = pours.data.find((pour) => pour.id === search.get('again'));
   if (again)
-    return <PourPlanner key={again.id} again={again} first={againInput(again, sources, air.data)} sources={sources} />;
-  const first = firstInput(sources, search, air.data);
+    return (
+      <PourPlanner key={again.id} again={again} first={againInput(again, sources, ambient.data)} sources={sources} />
+    );
+  const first = firstInput(sources, search, ambient.data);
   return first ? (
     <PourPlanner key="new" first={first} sources={sources} />
   ) : (
@@ -80,7 +82,11 @@ function KnownPour({ id }: { id: string }) {
 }
 
 /** What a new pour begins with: what the address names, else what was poured last; undefined without a mould or a mix. */
-function firstInput(sources: PlanSources, search: URLSearchParams, air: AirView | undefined): PourInput | undefined {
+function firstInput(
+  sources: PlanSources,
+  search: URLSearchParams,
+  ambient: AmbientView | undefined,
+): PourInput | undefined {
   const { moulds, mixes, pours, palette, full } = sources;
   const { scoops } = palette.store;
   const last = pours.find(({ status }) => status === 'finished')?.input;
@@ -100,20 +106,20 @@ function firstInput(sources: PlanSources, search: URLSearchParams, air: AirView 
     ...(scoop && { scoopId: scoop.id }),
     step: 0.25,
     ...(measuring && { measuring }),
-    temperature: air?.now.temperature ?? 18,
+    temperature: ambient?.now.temperature ?? 18,
     version: 0,
   };
 }
 
 /** A past pour as a start: what is gone since is left out, and it is as warm as it is now. */
-function againInput({ input }: PourView, { moulds, mixes }: PlanSources, air: AirView | undefined): PourInput {
+function againInput({ input }: PourView, { moulds, mixes }: PlanSources, ambient: AmbientView | undefined): PourInput {
   const { matches: _, ...rest } = input;
   const here = (id: string | undefined) => id === undefined || mixes.some((mix) => mix.id === id);
   return {
     ...rest,
     items: input.items.filter(({ mouldId, mixId }) => moulds.some(({ id }) => id === mouldId) && here(mixId)),
     mixId: here(input.mixId) ? input.mixId : defined(mixes[0]).id,
-    temperature: air?.now.temperature ?? input.temperature,
+    temperature: ambient?.now.temperature ?? input.temperature,
     version: 0,
   };
 }

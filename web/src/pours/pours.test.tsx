@@ -27,7 +27,7 @@ const sources = {
   workshop: session.workshop,
   pours: [],
   aside: [],
-  airBasis: 'measured' as const,
+  ambientBasis: 'measured' as const,
   full: [],
   now: NOW,
 };

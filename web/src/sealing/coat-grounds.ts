@@ -1,5 +1,5 @@
 import { lotInUse, lotMonths, sealerOf, sealers, type Sealer } from '@dewpot/core/materials';
-import { usualDrying, type DryingAir } from '@dewpot/core/sealing';
+import { usualDrying, type DryingAmbient } from '@dewpot/core/sealing';
 import { remarksOnCoat, sealingGate, type GateWays } from '@dewpot/core/casts';
 import { useQuery } from '@tanstack/react-query';
 import type { CastView, LotView, MaterialView } from '@dewpot/contract';
@@ -74,10 +74,10 @@ export function remarksOn(
   casts: readonly CastView[],
   sealer: Sealer,
   now: number,
-  air: DryingAir | undefined,
+  ambient: DryingAmbient | undefined,
   openMonths: number | undefined,
 ) {
-  const known = { sealer, at: now, ...(air && { air }), ...(openMonths !== undefined && { openMonths }) };
+  const known = { sealer, at: now, ...(ambient && { ambient }), ...(openMonths !== undefined && { openMonths }) };
   const all = casts.flatMap(({ life }) => remarksOnCoat(life, known));
   return all.filter(({ told }, i) => all.findIndex((one) => one.told === told) === i);
 }

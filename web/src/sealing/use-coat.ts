@@ -3,7 +3,7 @@ import { defined } from '@dewpot/core/math';
 import { againstSealer, sealAdvice, sealerVolume, type CoatTool, type PieceUse, type Side } from '@dewpot/core/sealing';
 import { useQuery } from '@tanstack/react-query';
 import { storeQuery } from '../api/materials';
-import { useAir } from '../api/session';
+import { useAmbient } from '../api/session';
 import type { ActionProps } from '../ui/casts/action-props';
 import { usualUses } from '../ui/casts/seal-words';
 import { useNow } from '../ui/use-now';
@@ -24,7 +24,7 @@ interface CoatChoices {
 export function useCoat({ casts, record }: Pick<ActionProps, 'casts' | 'record'>) {
   const now = useNow();
   const store = useQuery(storeQuery).data;
-  const air = useAir().data?.now;
+  const ambient = useAmbient().data?.now;
   const grounds = useGateGrounds();
   const first = defined(casts[0]);
   const plan = first.life.sealPlan;
@@ -45,7 +45,7 @@ export function useCoat({ casts, record }: Pick<ActionProps, 'casts' | 'record'>
     defined(products[0]);
   const { sealer, materialId } = product;
   const lot = lotOf(product, store?.lots ?? [], now);
-  const remarks = remarksOn(casts, sealer, now, air, lot?.openMonths);
+  const remarks = remarksOn(casts, sealer, now, ambient, lot?.openMonths);
   const soon = remarks.filter(({ severity }) => severity === 'refuse');
   const shut = shutFor(casts, sealer, grounds, now);
   const coats = chosen.coats ?? Math.max(1, advice.coats);

@@ -1,6 +1,6 @@
 import { defined } from '@dewpot/core/math';
 import { useState } from 'react';
-import { useAir, useSession } from '../api/session';
+import { useAmbient, useSession } from '../api/session';
 import { Button } from '../ui/button';
 import { QuantityField } from '../ui/quantity-field';
 import { sayWhen } from '../ui/format-time';
@@ -13,7 +13,7 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
   const { workshop } = useSession();
   const units = useUnits();
   const now = useNow();
-  const air = useAir().data?.now;
+  const ambient = useAmbient().data?.now;
   const [masses, setMasses] = useState<Record<string, number | undefined>>({});
   const [missing, setMissing] = useState(false);
   const entered = casts.filter(({ id }) => masses[id] !== undefined);
@@ -27,7 +27,7 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
           type: 'weighed' as const,
           mass: defined(masses[cast.id]),
           step: workshop.scaleStep,
-          ...(air && { temperature: air.temperature, humidity: air.humidity }),
+          ...(ambient && { temperature: ambient.temperature, humidity: ambient.humidity }),
         },
       })),
     );

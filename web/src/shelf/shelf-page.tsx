@@ -7,7 +7,7 @@ import { Choice } from '../ui/choice';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { useWidth } from '../ui/use-width';
-import { AirStrip } from './air-strip';
+import { AmbientStrip } from './ambient-strip';
 import { layoutPlank, shelfScale } from './layout';
 import { PlankLine } from './plank';
 import { planksOf, shelfBys, type Group, type ShelfBy } from './reading';
@@ -16,7 +16,7 @@ import { useShelf } from './use-shelf';
 
 /** Home: the casts on their planks, the round, the air. */
 export function ShelfPage() {
-  const { shelf, air, now, groups } = useShelf();
+  const { shelf, ambient, now, groups } = useShelf();
   const [doing, setDoing] = useState<Doing>();
   const doGroup = ({ casts, window }: Group) => setDoing({ casts, task: window?.task, ...(window && { due: window }) });
   useEffect(fetchActionsAhead, []);
@@ -31,9 +31,9 @@ export function ShelfPage() {
       <aside className="card-slab order-1 m-3 self-start lg:order-2 lg:my-4 lg:mr-5 lg:ml-0" aria-label="The round">
         <h2 className="mb-2 text-2xl">The round</h2>
         <Round casts={shelf.data ?? []} now={now} onDo={setDoing} />
-        {air && (
+        {ambient && (
           <div className="border-base-300 mt-4 border-t pt-3">
-            <AirStrip air={air} />
+            <AmbientStrip ambient={ambient} />
           </div>
         )}
       </aside>

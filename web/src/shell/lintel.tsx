@@ -2,7 +2,7 @@ import { evaporation, faceAdvice, faceRisk, overFace } from '@dewpot/core/curing
 import { useQuery } from '@tanstack/react-query';
 import { NavLink, useLocation } from 'react-router';
 import { useWaiting } from '../api/casts';
-import { useAir, useSession, useSignOut } from '../api/session';
+import { useAmbient, useSession, useSignOut } from '../api/session';
 import { poursQuery } from '../api/pours';
 import { useShelf } from '../shelf';
 import { Button, buttonClass } from '../ui/button';
@@ -21,19 +21,19 @@ function useWaitingAt(): Record<string, number> {
   };
 }
 
-function AirNow() {
-  const told = useAir().data;
+function AmbientNow() {
+  const told = useAmbient().data;
   const units = useUnits();
   if (!told) return null;
-  const { now: air, basis } = told;
-  const rate = evaporation(overFace(air));
+  const { now: ambient, basis } = told;
+  const rate = evaporation(overFace(ambient));
   return (
     <p
       className="hidden max-w-56 text-right text-xs leading-tight xl:block"
       title={`A wet face loses ${units.say(rate, 'kg/m²/h')} now`}
     >
       <span className="font-semibold">
-        {units.say(air.temperature, '°C')}, {Math.round(air.humidity * 100)} % damp
+        {units.say(ambient.temperature, '°C')}, {Math.round(ambient.humidity * 100)} % damp
       </span>
       <span className="quiet block">
         {basis === 'simulated' || basis === 'guess' ? <BasisNote basis={basis} /> : faceAdvice[faceRisk(rate)]}
@@ -117,7 +117,7 @@ export function Lintel() {
           </ul>
         </nav>
         <div className="ml-auto flex shrink-0 items-center gap-3 lg:ml-0">
-          <AirNow />
+          <AmbientNow />
           <PersonMenu />
         </div>
       </header>

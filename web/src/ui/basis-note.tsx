@@ -1,8 +1,8 @@
-import type { AirBasis } from '@dewpot/contract';
+import type { AmbientBasis } from '@dewpot/contract';
 import { Link } from 'react-router';
 
 /** What the air of a place rests on, where that is no measurement. */
-const words: Partial<Record<AirBasis, string>> = {
+const words: Partial<Record<AmbientBasis, string>> = {
   simulated: 'simulated, for the demo',
   guess: 'a guess: nobody has said yet',
   season: 'by its table of months',
@@ -10,7 +10,7 @@ const words: Partial<Record<AirBasis, string>> = {
 };
 
 /** Says of an air that it is simulated, typed or a guess; a guess leads to where it can be told. Nothing for what was measured. */
-export function BasisNote({ basis, link = false }: { basis: AirBasis; link?: boolean }) {
+export function BasisNote({ basis, link = false }: { basis: AmbientBasis; link?: boolean }) {
   const told = words[basis];
   if (!told) return null;
   return (

@@ -89,7 +89,7 @@ function SetUp({ place }: { place: PlaceView | undefined }) {
           value={answers.scaleStep}
           onChange={(scaleStep) => set({ scaleStep })}
         />
-        <AirFields answers={answers} onChange={set} />
+        <AmbientFields answers={answers} onChange={set} />
         <Failure error={error} />
         <Button type="submit" look="main" size="tall" className="w-full text-lg" disabled={busy}>
           Save
@@ -136,7 +136,7 @@ function ScoopAndBucket({ answers: { scoopName, scoop, bucket }, onChange }: Fie
 }
 
 /** How warm and humid it is where casts stand; a table, a file or a logger is told at the places. */
-function AirFields({ answers: { temperature, humidity }, onChange }: FieldsProps) {
+function AmbientFields({ answers: { temperature, humidity }, onChange }: FieldsProps) {
   const { units: system } = useSession().workshop;
   return (
     <div className="grid gap-3 sm:grid-cols-3">

@@ -1,7 +1,7 @@
 import {
   againstDecoration,
   coatRemarks,
-  type CoatAirAt,
+  type CoatAmbientAt,
   type CoatAsked,
   type CoatRemark,
   type Decoration,
@@ -14,7 +14,7 @@ export function remarksOnCoat(
   {
     since,
     ...asked
-  }: Pick<CoatAsked, 'sealer' | 'at' | 'air' | 'openMonths'> & { readonly since?: readonly CoatAirAt[] },
+  }: Pick<CoatAsked, 'sealer' | 'at' | 'ambient' | 'openMonths'> & { readonly since?: readonly CoatAmbientAt[] },
 ): CoatRemark[] {
   const last = lastCoat(life);
   const dryAt = decorationDryAt(life);

@@ -1,6 +1,6 @@
 import type { Sealer, SealerKind } from '../../mixing/materials/index.js';
 import type { Bath, Cover } from '../../process/curing/index.js';
-import type { CoatTool, Decoration, DryingAir, PieceUse, SealCheck, Side } from '../../process/sealing/index.js';
+import type { CoatTool, Decoration, DryingAmbient, PieceUse, SealCheck, Side } from '../../process/sealing/index.js';
 import type { Bond } from '../assembly/index.js';
 import type { Fitting } from '../care/index.js';
 
@@ -118,7 +118,7 @@ export type CastEventBody =
       /** mL that went on. */
       readonly volume?: number;
       readonly tool?: CoatTool;
-      readonly air?: DryingAir;
+      readonly ambient?: DryingAmbient;
       readonly overridden?: string;
       /** Of a gate that was overridden: the water that may be left over the limit. */
       readonly over?: number;

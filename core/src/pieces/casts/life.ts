@@ -6,7 +6,7 @@ import {
   readFilmTest,
   type CoatTool,
   type Decoration,
-  type DryingAir,
+  type DryingAmbient,
   type SealCheck,
   type Side,
   type Weighing,
@@ -36,7 +36,7 @@ export interface Coat {
   readonly product?: Sealer;
   readonly tool?: CoatTool;
   readonly volume?: number;
-  readonly air?: DryingAir;
+  readonly ambient?: DryingAmbient;
   readonly overridden?: string;
   readonly over?: number;
 }

@@ -3,8 +3,8 @@ import {
   checksFor,
   recoatWindow,
   resealMonths,
-  type CoatAirAt,
-  type DryingAir,
+  type CoatAmbientAt,
+  type DryingAmbient,
   type DryingSchool,
 } from '../../process/sealing/index.js';
 import type { Due } from './due.js';
@@ -26,10 +26,10 @@ export interface FinishContext {
   /** IANA name of the zone in which its workshop lies. */
   readonly zone?: string;
   /** Air in which the last coat dries: recorded, then forecast, in order. */
-  readonly air?: readonly CoatAirAt[];
+  readonly ambient?: readonly CoatAmbientAt[];
 }
 
-const USUAL_AIR: DryingAir = { temperature: 20, humidity: 0.5 };
+const USUAL_AIR: DryingAmbient = { temperature: 20, humidity: 0.5 };
 /** How long a weighed or tested piece waits for the next look. */
 const NEXT_WEIGHING = 20 * HOUR;
 const NEXT_TEST = 2 * DAY;
@@ -75,12 +75,12 @@ export function checksToCome(life: Life) {
 export const curedAt = (coat: Coat): number => coat.at + sealerOfCoat(coat).cureDays * DAY;
 
 /** What is due to a piece with a coat on it: the next coat in its window, then its checks, then the door. */
-export function sealedDues(life: Life, { air }: FinishContext): Due[] {
+export function sealedDues(life: Life, { ambient }: FinishContext): Due[] {
   const last = lastCoat(life);
   if (!last) return [];
   const sealer = sealerOfCoat(last);
   if (coatsToCome(life) > 0) {
-    const { from, to } = recoatWindow(sealer, last.at, air ?? last.air ?? USUAL_AIR);
+    const { from, to } = recoatWindow(sealer, last.at, ambient ?? last.ambient ?? USUAL_AIR);
     const told = `coat ${life.coats.length + 1} of ${life.sealPlan?.coats}`;
     return [{ task: 'Coat', early: from - (from - last.at) / 3, good: from, late: to, told }];
   }

@@ -1,6 +1,6 @@
 import { HOUR } from '../../foundation/units/index.js';
 import type { BinderClass } from '../../mixing/binders/index.js';
-import type { AirReading } from '../../process/ambient/index.js';
+import type { AmbientReading } from '../../process/ambient/index.js';
 import {
   compareCovers,
   evaporationUnder,
@@ -21,16 +21,16 @@ import {
 import type { Life } from './life.js';
 
 /** Air over a face, whole. */
-export type WholeAir = Required<AirReading>;
+export type WholeAmbient = Required<AmbientReading>;
 
 /** A piece in its air. Readings in the order of time, those after `now` forecast. */
-export interface InItsAir {
+export interface InItsAmbient {
   readonly life: Life;
   readonly binderClass: BinderClass;
   readonly strength?: number;
   readonly lightweight: boolean;
   readonly cover: Cover;
-  readonly air: readonly WholeAir[];
+  readonly ambient: readonly WholeAmbient[];
   readonly course: AgeCourse;
   readonly waking: Waking;
   readonly now: number;
@@ -57,8 +57,8 @@ export interface Surroundings {
 const AHEAD = 72 * HOUR;
 
 /** Water off the face between two times: each reading holds until the next. */
-function faceHours(air: readonly WholeAir[], cover: Cover, from: number, to: number) {
-  const held = air.filter(({ at }, i) => (air[i + 1]?.at ?? Infinity) > from && at < to);
+function faceHours(ambient: readonly WholeAmbient[], cover: Cover, from: number, to: number) {
+  const held = ambient.filter(({ at }, i) => (ambient[i + 1]?.at ?? Infinity) > from && at < to);
   return held.map((reading, i) => ({
     from: Math.max(from, reading.at) / HOUR,
     to: Math.min(to, held[i + 1]?.at ?? to) / HOUR,
@@ -67,13 +67,13 @@ function faceHours(air: readonly WholeAir[], cover: Cover, from: number, to: num
 }
 
 /** The reading that stands at a time. */
-export const airAtTime = (air: readonly WholeAir[], at: number): WholeAir | undefined =>
-  air.findLast((one) => one.at <= at) ?? air[0];
+export const ambientAtTime = (ambient: readonly WholeAmbient[], at: number): WholeAmbient | undefined =>
+  ambient.findLast((one) => one.at <= at) ?? ambient[0];
 
 /** What the air does to a piece now, did, and will do. */
-export function surroundingsOf(piece: InItsAir): Surroundings | undefined {
-  const { life, binderClass, strength, lightweight, cover, air, course, waking, now } = piece;
-  const here = airAtTime(air, now);
+export function surroundingsOf(piece: InItsAmbient): Surroundings | undefined {
+  const { life, binderClass, strength, lightweight, cover, ambient, course, waking, now } = piece;
+  const here = ambientAtTime(ambient, now);
   if (!here) return undefined;
   const rate = evaporationUnder(cover, overFace(here));
   const damp = life.demouldedAt ?? life.pouredAt;
@@ -87,7 +87,7 @@ export function surroundingsOf(piece: InItsAir): Surroundings | undefined {
       until: (now + AHEAD) / HOUR,
       ...(strength !== undefined && { strength }),
     }).map((one) => ({ ...one, from: one.from * HOUR, to: one.to * HOUR })),
-    outlook: air
+    outlook: ambient
       .filter(({ at }) => at >= now - HOUR && at <= now + AHEAD)
       .map((one) => ({
         at: one.at,
@@ -99,7 +99,7 @@ export function surroundingsOf(piece: InItsAir): Surroundings | undefined {
     misting: mistingPlan(rate, lightweight, waking),
     ...(until > damp && {
       surface: surfaceRecord(
-        faceHours(air, cover, damp, until),
+        faceHours(ambient, cover, damp, until),
         (life.wettings ?? []).map((at) => at / HOUR),
         lightweight,
       ),

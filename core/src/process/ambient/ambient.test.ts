@@ -3,13 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { MINUTE, HOUR, InputError } from '../../foundation/units/index.js';
 import { cleanSeries, thinned } from './clean-series.js';
 import { follow, followed, handbookFollowing } from './place-history.js';
-import { readAirCsv } from './read-csv.js';
-import { sift, type AirReading } from './readings.js';
+import { readAmbientCsv } from './read-csv.js';
+import { sift, type AmbientReading } from './readings.js';
 import { repeatDays } from './repeat-days.js';
 import { seasonAt } from './season.js';
 
 const NOW = Date.UTC(2026, 5, 20);
-const series = (count: number, temperature: (i: number) => number, step = 10 * MINUTE): AirReading[] =>
+const series = (count: number, temperature: (i: number) => number, step = 10 * MINUTE): AmbientReading[] =>
   Array.from({ length: count }, (_, i) => ({
     at: NOW - (count - i) * step,
     temperature: temperature(i),
@@ -110,7 +110,7 @@ describe('how a place follows the air outdoors', () => {
 
 describe('a file of readings', () => {
   const ways = { zone: 'Europe/Berlin', order: 'day-first' } as const;
-  const read = (text: string, over = {}) => readAirCsv(text, { ...ways, ...over });
+  const read = (text: string, over = {}) => readAmbientCsv(text, { ...ways, ...over });
 
   it('is read in Fahrenheit, with commas for points, and with wind in metres a second', () => {
     const us = read('Date/Time,Temp (F),RH %\n06/18/2026 1:00 PM,77,40\n06/18/2026 1:10 PM,95,38', { zone: 'UTC' });

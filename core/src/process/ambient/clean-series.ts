@@ -1,6 +1,6 @@
 import { defined } from '../../foundation/math/index.js';
 import { MINUTE, HOUR } from '../../foundation/units/index.js';
-import type { AirReading, SetAside } from './readings.js';
+import type { AmbientReading, SetAside } from './readings.js';
 
 /** A stretch of time that nothing was read in, or nothing that can be trusted; ms. The line is drawn straight across it. */
 export interface Bridge {
@@ -11,7 +11,7 @@ export interface Bridge {
 
 /** A series as it is calculated with: only what can be trusted, and the stretches between that are bridged. */
 export interface CleanedSeries {
-  readonly readings: readonly AirReading[];
+  readonly readings: readonly AmbientReading[];
   readonly bridges: readonly Bridge[];
   readonly aside: readonly SetAside[];
 }
@@ -23,16 +23,21 @@ const STUCK_AFTER = 24 * HOUR;
 /** A spike: so far off both its neighbours, °C, which lie so near in time and agree so well. */
 const SPIKE = { off: 12, near: 40 * MINUTE, agree: 5 };
 
-function isSpike(before: AirReading | undefined, { at, temperature }: AirReading, after: AirReading | undefined) {
+function isSpike(
+  before: AmbientReading | undefined,
+  { at, temperature }: AmbientReading,
+  after: AmbientReading | undefined,
+) {
   if (!before || !after || at - before.at > SPIKE.near || after.at - at > SPIKE.near) return false;
   if (Math.abs(before.temperature - after.temperature) > SPIKE.agree) return false;
   return Math.min(Math.abs(temperature - before.temperature), Math.abs(temperature - after.temperature)) > SPIKE.off;
 }
 
-const unchanged = (a: AirReading, b: AirReading) => a.temperature === b.temperature && a.humidity === b.humidity;
+const unchanged = (a: AmbientReading, b: AmbientReading) =>
+  a.temperature === b.temperature && a.humidity === b.humidity;
 
 /** Where a sensor told the very same for too long: the first and last of each run, as places in the series. */
-function stuckRuns(readings: readonly AirReading[]): (readonly [first: number, last: number])[] {
+function stuckRuns(readings: readonly AmbientReading[]): (readonly [first: number, last: number])[] {
   const runs: [number, number][] = [];
   let first = 0;
   for (let i = 1; i <= readings.length; i++) {
@@ -49,7 +54,7 @@ function stuckRuns(readings: readonly AirReading[]): (readonly [first: number, l
  * A series with spikes and the stretches of a stuck sensor taken out, and its gaps bridged: over each, the line runs straight
  * from the reading before to the one after, and the stretch is told. `readings` in the order of time.
  */
-export function cleanSeries(readings: readonly AirReading[]): CleanedSeries {
+export function cleanSeries(readings: readonly AmbientReading[]): CleanedSeries {
   const spikes = readings.filter((one, i) => isSpike(readings[i - 1], one, readings[i + 1]));
   const smooth = spikes.length === 0 ? readings : readings.filter((one) => !spikes.includes(one));
   const runs = stuckRuns(smooth);

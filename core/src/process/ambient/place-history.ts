@@ -1,10 +1,10 @@
 import { mean, defined } from '../../foundation/math/index.js';
 import { HOUR } from '../../foundation/units/index.js';
-import type { AirReading } from './readings.js';
+import type { AmbientReading } from './readings.js';
 
 /** Where the air of a place is known from. */
-export const airSources = ['unknown', 'typed', 'season', 'logger', 'files', 'forecast'] as const;
-export type AirSource = (typeof airSources)[number];
+export const ambientSources = ['unknown', 'typed', 'season', 'logger', 'files', 'forecast'] as const;
+export type AmbientSource = (typeof ambientSources)[number];
 
 /** Where casts stand. */
 export const placeKinds = ['shed', 'bag', 'cellar', 'yard'] as const;
@@ -34,7 +34,11 @@ export const handbookFollowing: Record<PlaceKind, Following> = {
 const LEAST_PAIRS = 24;
 
 /** How a place followed the air outdoors over the readings given of both, by least squares; as the handbook says where they are too few. */
-export function follow(place: readonly AirReading[], outdoors: readonly AirReading[], kind: PlaceKind): Following {
+export function follow(
+  place: readonly AmbientReading[],
+  outdoors: readonly AmbientReading[],
+  kind: PlaceKind,
+): Following {
   const outside = new Map(outdoors.map((one) => [Math.round(one.at / HOUR), one]));
   const pairs = place.flatMap((inside) => {
     const out = outside.get(Math.round(inside.at / HOUR));
@@ -62,9 +66,9 @@ export function follow(place: readonly AirReading[], outdoors: readonly AirReadi
 
 /** The air of a place as it follows a reading outdoors. */
 export function followed(
-  { at, temperature, humidity = 0.7, wind = 0 }: AirReading,
+  { at, temperature, humidity = 0.7, wind = 0 }: AmbientReading,
   following: Following,
-): Required<AirReading> {
+): Required<AmbientReading> {
   return {
     at,
     temperature: following.offset + following.share * temperature,

@@ -2,7 +2,7 @@ import { defined } from '../../foundation/math/index.js';
 import Papa from 'papaparse';
 import { InputError } from '../../foundation/units/index.js';
 import { numberOf, orderOfDay, timeOf, type DateOrder } from './csv-values.js';
-import type { AirReading } from './readings.js';
+import type { AmbientReading } from './readings.js';
 
 /** How a file of readings is to be read where it does not say so itself. */
 export interface CsvWays {
@@ -14,7 +14,7 @@ export interface CsvWays {
 
 /** A file of readings as it was understood. */
 export interface CsvRead {
-  readonly readings: readonly AirReading[];
+  readonly readings: readonly AmbientReading[];
   /** Rows that tell nothing, by their number in the file, and why. */
   readonly unread: readonly { readonly row: number; readonly why: string }[];
   /** How it was understood, as sentences. */
@@ -86,7 +86,7 @@ function columnOf(rows: readonly string[][], at: number | undefined): number[] |
  * as a share, wind in km/h, m/s, mph or knots, dates of any usual order, clocks that go by daylight saving.
  * @throws InputError where it has no such columns or no rows
  */
-export function readAirCsv(text: string, { zone, order }: CsvWays): CsvRead {
+export function readAmbientCsv(text: string, { zone, order }: CsvWays): CsvRead {
   const [head, ...rows] = rowsOf(text) as [string[], ...string[][]];
   const columns = columnsOf(head);
   const notes: string[] = [];
@@ -106,7 +106,7 @@ export function readAirCsv(text: string, { zone, order }: CsvWays): CsvRead {
   const [, speed, unit] = KMH.find(([fits]) => fits.test(head[columns.get('wind') ?? -1] ?? '')) ?? [undefined, 1, ''];
   if (unit) notes.push(`Wind is in ${unit} and was turned into km/h.`);
 
-  const readings: AirReading[] = [];
+  const readings: AmbientReading[] = [];
   const unread: { row: number; why: string }[] = [];
   let before = -Infinity;
   let back = 0;

@@ -1,5 +1,5 @@
 /** The air at a time: ms, °C, humidity as a share, wind in km/h. A logger may not tell all of it. */
-export interface AirReading {
+export interface AmbientReading {
   readonly at: number;
   readonly temperature: number;
   readonly humidity?: number;
@@ -8,19 +8,19 @@ export interface AirReading {
 
 /** A reading that does not count, and why. */
 export interface SetAside {
-  readonly reading: AirReading;
+  readonly reading: AmbientReading;
   readonly why: string;
 }
 
 /** Readings in the order of time that count, those that do not, and how many came twice. */
 export interface Sifted {
-  readonly kept: readonly AirReading[];
+  readonly kept: readonly AmbientReading[];
   readonly aside: readonly SetAside[];
   readonly twice: number;
 }
 
 /** Air that can be, in places where people cast. */
-export const possibleAir = {
+export const possibleAmbient = {
   temperature: { min: -35, max: 60, unit: '°C' },
   humidity: { min: 0, max: 1 },
   wind: { min: 0, max: 200, unit: 'km/h' },
@@ -42,21 +42,21 @@ const within = (value: number, { min, max }: { readonly min: number; readonly ma
   value >= min && value <= max;
 
 /** Why a reading does not count at all; undefined where it does. */
-function wrong({ at, temperature }: AirReading, now: number): string | undefined {
+function wrong({ at, temperature }: AmbientReading, now: number): string | undefined {
   if (!Number.isFinite(at) || at < EARLIEST) return 'its time is missing, or its clock was never set';
   if (at > now + CLOCK_SLACK) return 'it lies in the future: the logger’s clock is ahead';
   if (!Number.isFinite(temperature)) return 'it tells no temperature';
   const fault = faults.get(temperature);
   if (fault) return `${temperature} °C is ${fault}`;
-  if (!within(temperature, possibleAir.temperature)) return `${temperature} °C cannot be here`;
+  if (!within(temperature, possibleAmbient.temperature)) return `${temperature} °C cannot be here`;
   return undefined;
 }
 
 /** A reading without what cannot be in it, and why that was left out. */
-function trimmed(reading: AirReading): { reading: AirReading; aside: SetAside[] } {
+function trimmed(reading: AmbientReading): { reading: AmbientReading; aside: SetAside[] } {
   const { humidity, wind, ...rest } = reading;
-  const damp = humidity === undefined || within(humidity, possibleAir.humidity);
-  const windy = wind === undefined || within(wind, possibleAir.wind);
+  const damp = humidity === undefined || within(humidity, possibleAmbient.humidity);
+  const windy = wind === undefined || within(wind, possibleAmbient.wind);
   return {
     reading: {
       ...rest,
@@ -70,16 +70,16 @@ function trimmed(reading: AirReading): { reading: AirReading; aside: SetAside[] 
   };
 }
 
-const same = (a: AirReading, b: AirReading) =>
+const same = (a: AmbientReading, b: AmbientReading) =>
   a.temperature === b.temperature && a.humidity === b.humidity && a.wind === b.wind;
 
 /**
  * Sorts readings by time and sets aside what cannot be: a broken sensor’s figures, times to come or of a clock that was
  * never set, a second reading that contradicts one of the same time. Nothing is dropped unsaid.
  */
-export function sift(readings: readonly AirReading[], now: number): Sifted {
+export function sift(readings: readonly AmbientReading[], now: number): Sifted {
   const aside: SetAside[] = [];
-  const byTime = new Map<number, AirReading>();
+  const byTime = new Map<number, AmbientReading>();
   let twice = 0;
   for (const given of readings) {
     const why = wrong(given, now);

@@ -1,6 +1,6 @@
 import { mean } from '../../foundation/math/index.js';
 import { HOUR } from '../../foundation/units/index.js';
-import type { AirReading } from './readings.js';
+import type { AmbientReading } from './readings.js';
 
 const HOURS = 24;
 /** Days whose course is taken to go on. */
@@ -11,9 +11,9 @@ const DAYS = 3;
  * where that hour was never read. Empty without a reading.
  */
 export function repeatDays(
-  readings: readonly Required<AirReading>[],
+  readings: readonly Required<AmbientReading>[],
   times: readonly number[],
-): Required<AirReading>[] {
+): Required<AmbientReading>[] {
   const last = readings[readings.length - 1];
   if (!last) return [];
   const recent = readings.filter(({ at }) => at > last.at - DAYS * HOURS * HOUR);

@@ -1,7 +1,7 @@
 import { defined } from '../../foundation/math/index.js';
 import { DAY } from '../../foundation/units/index.js';
 /** The air of a month in a place: mean temperature in °C, humidity as a share. */
-export interface MonthAir {
+export interface MonthAmbient {
   readonly temperature: number;
   readonly humidity: number;
 }
@@ -15,7 +15,7 @@ const dayOfYear = (at: number) => (at - Date.UTC(new Date(at).getUTCFullYear(), 
 const middle = (month: number) => (defined(BEGINS[month]) + defined(BEGINS[month + 1])) / 2;
 
 /** The air at a time (ms) by a table of twelve months, January first: straight between the middles of months. */
-export function seasonAt(table: readonly MonthAir[], at: number): MonthAir {
+export function seasonAt(table: readonly MonthAmbient[], at: number): MonthAmbient {
   const day = dayOfYear(at);
   const next = Array.from({ length: MONTHS }, (_, month) => month).find((month) => middle(month) > day) ?? 0;
   const before = (next + MONTHS - 1) % MONTHS;

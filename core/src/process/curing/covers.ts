@@ -1,5 +1,5 @@
 import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
-import { evaporation, faceRisk, type FaceAir, type FaceRisk } from './evaporation.js';
+import { evaporation, faceRisk, type FaceAmbient, type FaceRisk } from './evaporation.js';
 import { MOST_WETTINGS, faceWater, mistingPlan, usualWaking, type Waking } from './misting.js';
 
 /** What lies over a face in its moist curing. */
@@ -29,9 +29,9 @@ export const coverWords: Record<Cover, string> = {
 export const coverOf = (written: string | undefined): Cover => coversInOrder.find((one) => one === written) ?? 'none';
 
 /** Water off a face under a cover, kg/m²/h: film lets through 5 %, a bag 3 %, a damp cloth nothing while it is damp, shade a third of the wind. */
-export function evaporationUnder(cover: Cover, air: FaceAir): number {
+export function evaporationUnder(cover: Cover, ambient: FaceAmbient): number {
   const { through, wind } = lets[cover];
-  return through * evaporation({ ...air, wind: air.wind * wind });
+  return through * evaporation({ ...ambient, wind: ambient.wind * wind });
 }
 
 /** What a cover does to a face. */
@@ -55,19 +55,19 @@ function told(cover: Cover, wettings: number, clothDries: number): string {
 }
 
 /** What leaving it open, shade, cloth, film, a bag or a bath would each do to a face in this air, the least effective first. */
-export function compareCovers(air: FaceAir, lightweight: boolean, waking: Waking = usualWaking): CoverEffect[] {
-  const open = evaporation(air);
+export function compareCovers(ambient: FaceAmbient, lightweight: boolean, waking: Waking = usualWaking): CoverEffect[] {
+  const open = evaporation(ambient);
   const { loss, left } = faceWater(open, lightweight);
   const clothDries = loss > 0 ? Math.min(12, left / loss) : 12;
   return coversInOrder.map((cover) => {
-    const rate = evaporationUnder(cover, air);
+    const rate = evaporationUnder(cover, ambient);
     const { wettings } = mistingPlan(rate, lightweight, waking);
     return {
       cover,
       rate: figure(rate, 'kg/m²/h', computed, [
         line('Open, in this air', open, 'kg/m²/h', 'ACI 305R nomograph in Uno’s form'),
         line(`Lets through, ${coverWords[cover]}`, lets[cover].through * 100, '%'),
-        ...(cover === 'shade' ? [line('Wind that reaches it', air.wind * lets.shade.wind, 'ratio', 'km/h')] : []),
+        ...(cover === 'shade' ? [line('Wind that reaches it', ambient.wind * lets.shade.wind, 'ratio', 'km/h')] : []),
         line('Off the face', rate, 'kg/m²/h'),
       ]),
       risk: faceRisk(rate),

@@ -130,11 +130,11 @@ describe('evaporation', () => {
     [25, 25, 0.5, 10, 0.424],
     [32, 30, 0.35, 20, 1.451],
     [12, 10, 0.8, 3, 0.056],
-  ])('E(%d, %d, %d, %d) = %d', (concrete, air, humidity, wind, expected) => {
-    expect(evaporation({ concrete, air, humidity, wind })).toBeCloseTo(expected, 3);
+  ])('E(%d, %d, %d, %d) = %d', (concrete, ambient, humidity, wind, expected) => {
+    expect(evaporation({ concrete, ambient, humidity, wind })).toBeCloseTo(expected, 3);
   });
   it('is never below 0 and asks for cover in time', () => {
-    expect(evaporation({ concrete: 5, air: 20, humidity: 1, wind: 0 })).toBe(0);
+    expect(evaporation({ concrete: 5, ambient: 20, humidity: 1, wind: 0 })).toBe(0);
     expect([0.2, 0.7, 1.4].map(faceRisk)).toEqual(['calm', 'watch', 'cover']);
   });
 });

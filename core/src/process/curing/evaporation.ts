@@ -1,9 +1,9 @@
 import { requireNumber } from '../../foundation/units/index.js';
 
 /** Air over a wet face: concrete and air in °C, humidity as a share, wind in km/h. */
-export interface FaceAir {
+export interface FaceAmbient {
   readonly concrete: number;
-  readonly air: number;
+  readonly ambient: number;
   readonly humidity: number;
   readonly wind: number;
 }
@@ -17,20 +17,20 @@ export const overFace = ({
   readonly temperature: number;
   readonly humidity: number;
   readonly wind: number;
-}): FaceAir => ({
+}): FaceAmbient => ({
   concrete: Math.max(-18, temperature),
-  air: Math.max(-18, temperature),
+  ambient: Math.max(-18, temperature),
   humidity,
   wind,
 });
 
 /** Water that leaves a wet face, kg/m²/h (ACI 305R nomograph in Uno's form, 1998); never below 0. */
-export function evaporation({ concrete, air, humidity, wind }: FaceAir): number {
+export function evaporation({ concrete, ambient, humidity, wind }: FaceAmbient): number {
   requireNumber('concrete', concrete, 'The temperature of the concrete', { min: -18, max: 90, unit: '°C' });
-  requireNumber('air', air, 'The temperature of the air', { min: -18, max: 60, unit: '°C' });
+  requireNumber('ambient', ambient, 'The temperature of the air', { min: -18, max: 60, unit: '°C' });
   requireNumber('humidity', humidity, 'The humidity', { min: 0, max: 1 });
   requireNumber('wind', wind, 'The wind', { min: 0, max: 200, unit: 'km/h' });
-  return Math.max(0, 5 * ((concrete + 18) ** 2.5 - humidity * (air + 18) ** 2.5) * (wind + 4) * 1e-6);
+  return Math.max(0, 5 * ((concrete + 18) ** 2.5 - humidity * (ambient + 18) ** 2.5) * (wind + 4) * 1e-6);
 }
 
 export type FaceRisk = 'calm' | 'watch' | 'cover';

@@ -184,16 +184,18 @@ describe('misting', () => {
 
 describe('covers', () => {
   it('are compared by what they let through, in the air there is', () => {
-    const air = { concrete: 32, air: 30, humidity: 0.35, wind: 20 };
-    const open = evaporation(air);
-    const rates = compareCovers(air, true).map(({ rate }) => rate.value);
+    const ambient = { concrete: 32, ambient: 30, humidity: 0.35, wind: 20 };
+    const open = evaporation(ambient);
+    const rates = compareCovers(ambient, true).map(({ rate }) => rate.value);
     expect(rates[0]).toBeCloseTo(1.451, 3);
     expect(rates).toEqual(
-      [open, evaporation({ ...air, wind: 6 }), 0, 0.05 * open, 0.03 * open, 0].map((rate) => expect.closeTo(rate, 9)),
+      [open, evaporation({ ...ambient, wind: 6 }), 0, 0.05 * open, 0.03 * open, 0].map((rate) =>
+        expect.closeTo(rate, 9),
+      ),
     );
-    expect(compareCovers(air, true)[0]!.told).toMatch(/too many to keep up/);
-    expect(compareCovers(air, true)[2]!.told).toMatch(/while the cloth is damp/);
-    expect(evaporationUnder(coverOf('something else'), air)).toBe(open);
+    expect(compareCovers(ambient, true)[0]!.told).toMatch(/too many to keep up/);
+    expect(compareCovers(ambient, true)[2]!.told).toMatch(/while the cloth is damp/);
+    expect(evaporationUnder(coverOf('something else'), ambient)).toBe(open);
   });
 });
 

@@ -16,7 +16,7 @@ import { bucketRule, consistencyRule, fluidPressedRule, potLifeRule } from './pl
 import { releaseRule } from './release-rules.js';
 import {
   moistGypsumRule,
-  dryAirRule,
+  dryAmbientRule,
   lightCureRule,
   setsOtherwiseRule,
   temperatureRule,
@@ -55,7 +55,7 @@ const pourRules: readonly PourRule[] = [
   moistGypsumRule,
   setsOtherwiseRule,
   temperatureRule,
-  dryAirRule,
+  dryAmbientRule,
   oldBinderRule,
   shortRule,
 ];

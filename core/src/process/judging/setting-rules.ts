@@ -158,7 +158,7 @@ export const temperatureRule: PourRule = ({ plan: { temperature, binderClass }, 
 const rateOf = (hour: HourAhead) => evaporation(overFace(hour));
 
 /** Air ahead that dries open faces faster than they set. */
-export const dryAirRule: PourRule = ({ plan: { mix, binderClass }, context: { ahead = [] } }) => {
+export const dryAmbientRule: PourRule = ({ plan: { mix, binderClass }, context: { ahead = [] } }) => {
   if (!isPortland(binderClass) || ahead.length === 0) return [];
   const rate = Math.max(...ahead.map(rateOf));
   const light = mix.lines.some(({ material }) => material.kind === 'lightweight');

@@ -1,6 +1,6 @@
 import { HOUR, computed, figure, line, type Figure } from '../../foundation/units/index.js';
 import type { Sealer } from '../../mixing/materials/index.js';
-import type { DryingAir } from './drying-air.js';
+import type { DryingAmbient } from './drying-ambient.js';
 import { dryingProgress } from './drying-progress.js';
 
 export const sides = ['outside', 'inside', 'both'] as const;
@@ -24,13 +24,13 @@ const MOST_DAMP = 0.85;
 const TEN_DEGREES = 2;
 
 /** How fast a coat dries in this air, 1 at 20 °C and half damp: twice as fast every ten degrees, slower in damp air. */
-export function coatPace({ temperature, humidity }: DryingAir): number {
+export function coatPace({ temperature, humidity }: DryingAmbient): number {
   const damp = Math.min(1.3, Math.max(0.3, (1 - humidity) / 0.5));
   return TEN_DEGREES ** ((Math.min(40, temperature) - 20) / 10) * damp;
 }
 
 /** Air at a time, ms: it holds until the next reading, or what is forecast. */
-export interface CoatAirAt extends DryingAir {
+export interface CoatAmbientAt extends DryingAmbient {
   readonly at: number;
 }
 
@@ -42,8 +42,12 @@ export interface RecoatWindow {
 }
 
 /** When the next coat goes on after one at `at` (ms), in the air that it dries in: one for all the time, or readings and a forecast in order. */
-export function recoatWindow(sealer: Sealer, at: number, air: DryingAir | readonly CoatAirAt[]): RecoatWindow {
-  const series = 'temperature' in air ? [{ ...air, at }] : air;
+export function recoatWindow(
+  sealer: Sealer,
+  at: number,
+  ambient: DryingAmbient | readonly CoatAmbientAt[],
+): RecoatWindow {
+  const series = 'temperature' in ambient ? [{ ...ambient, at }] : ambient;
   const rates = series.map((one) => ({ hour: one.at / HOUR, rate: coatPace(one) }));
   const after = (hours: number) => (rates.length === 0 ? hours : dryingProgress(hours, at / HOUR, rates) - at / HOUR);
   const hours = after(sealer.recoatFrom);
@@ -62,7 +66,7 @@ export function recoatWindow(sealer: Sealer, at: number, air: DryingAir | readon
 
 /** Something about a coat that speaks against it: refused unless overridden, or only told. */
 export interface CoatRemark {
-  readonly rule: 'recoat' | 'late' | 'air' | 'age' | 'use' | 'decoration';
+  readonly rule: 'recoat' | 'late' | 'ambient' | 'age' | 'use' | 'decoration';
   readonly severity: 'refuse' | 'tell';
   readonly told: string;
   readonly remedy: string;
@@ -72,9 +76,9 @@ export interface CoatRemark {
 export interface CoatAsked {
   readonly sealer: Sealer;
   readonly at: number;
-  readonly air?: DryingAir;
+  readonly ambient?: DryingAmbient;
   /** The coat before it, of any product, and the air since. */
-  readonly last?: { readonly at: number; readonly sealer: Sealer; readonly since?: readonly CoatAirAt[] };
+  readonly last?: { readonly at: number; readonly sealer: Sealer; readonly since?: readonly CoatAmbientAt[] };
   /** Months that the product's lot has stood open. */
   readonly openMonths?: number;
   /** What was put on the piece last by way of decoration dries until then. */
@@ -86,9 +90,9 @@ const hoursIn = (ms: number) => {
   return hours < 1 ? `${Math.ceil(hours * 60)} min` : `${hours < 10 ? hours.toFixed(1) : hours.toFixed(0)} h`;
 };
 
-function afterLast({ at, air, last }: CoatAsked): CoatRemark[] {
+function afterLast({ at, ambient, last }: CoatAsked): CoatRemark[] {
   if (!last) return [];
-  const { from, to } = recoatWindow(last.sealer, last.at, last.since ?? air ?? { temperature: 20, humidity: 0.5 });
+  const { from, to } = recoatWindow(last.sealer, last.at, last.since ?? ambient ?? { temperature: 20, humidity: 0.5 });
   if (at < from)
     return [
       {
@@ -112,7 +116,7 @@ function afterLast({ at, air, last }: CoatAsked): CoatRemark[] {
 
 /** What speaks against a coat by its time, its air, and the age of its product. The dryness of the piece is the gate's matter. */
 export function coatRemarks(asked: CoatAsked): CoatRemark[] {
-  const { sealer, at, air, openMonths, decorationDryAt } = asked;
+  const { sealer, at, ambient, openMonths, decorationDryAt } = asked;
   const found = afterLast(asked);
   if (decorationDryAt !== undefined && at < decorationDryAt)
     found.push({
@@ -121,18 +125,18 @@ export function coatRemarks(asked: CoatAsked): CoatRemark[] {
       told: `What was put on it last is not dry for another ${hoursIn(decorationDryAt - at)}.`,
       remedy: 'Wait, or override this with your reason.',
     });
-  if (air && air.temperature < LEAST_WARM)
+  if (ambient && ambient.temperature < LEAST_WARM)
     found.push({
-      rule: 'air',
+      rule: 'ambient',
       severity: 'tell',
-      told: `At ${air.temperature.toFixed(0)} °C sealers stay milky and tacky.`,
+      told: `At ${ambient.temperature.toFixed(0)} °C sealers stay milky and tacky.`,
       remedy: `Bring piece and product to ${LEAST_WARM} °C or more.`,
     });
-  if (air && air.humidity > MOST_DAMP)
+  if (ambient && ambient.humidity > MOST_DAMP)
     found.push({
-      rule: 'air',
+      rule: 'ambient',
       severity: 'tell',
-      told: `At ${(air.humidity * 100).toFixed(0)} % humidity a film clouds.`,
+      told: `At ${(ambient.humidity * 100).toFixed(0)} % humidity a film clouds.`,
       remedy: 'Wait for drier air, or warm the room.',
     });
   if (openMonths !== undefined && openMonths > sealer.keepsMonths)

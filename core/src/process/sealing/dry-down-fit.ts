@@ -41,8 +41,8 @@ const CURVES = 400;
 /** Error of a weighing, g: √(step²/12 + (0.1 % of mass)²); in cold or damp air its square is doubled. */
 export function weighingError({ mass, step, temperature = 20, humidity = 0.5 }: Weighing): number {
   const square = (step * step) / 12 + (0.001 * mass) ** 2;
-  const poorAir = temperature < 10 || humidity > 0.8;
-  return Math.sqrt(square * (poorAir ? 2 : 1));
+  const poorAmbient = temperature < 10 || humidity > 0.8;
+  return Math.sqrt(square * (poorAmbient ? 2 : 1));
 }
 
 /** Mass on a curve, g, `t` hours after the first weighing. */

@@ -2,7 +2,7 @@ export * from './after-seal.js';
 export * from './coats.js';
 export * from './decorations.js';
 export * from './dry-down-fit.js';
-export * from './drying-air.js';
+export * from './drying-ambient.js';
 export type { RateFrom } from './drying-progress.js';
 export * from './dryness-rules.js';
 export * from './overrides.js';

@@ -64,11 +64,11 @@ describe('coats', () => {
   });
 
   it('go by the forecast: a warm afternoon brings the window on, a cold night puts it off', () => {
-    const hours = (air: readonly (readonly [hour: number, temperature: number])[]) =>
+    const hours = (ambient: readonly (readonly [hour: number, temperature: number])[]) =>
       recoatWindow(
         sealers.acrylic,
         0,
-        air.map(([hour, temperature]) => ({ at: hour * HOUR, temperature, humidity: 0.5 })),
+        ambient.map(([hour, temperature]) => ({ at: hour * HOUR, temperature, humidity: 0.5 })),
       ).from / HOUR;
     expect(hours([[0, 20]])).toBeCloseTo(2, 9);
     // An hour at 20 °C, then at 10 °C half as fast: the other hour takes two.
@@ -89,11 +89,11 @@ describe('coats', () => {
   });
 
   it('are refused before the last is dry, and told to rub a hard film dull', () => {
-    const [early] = coatRemarks({ sealer: sealers.acrylic, at: HOUR, air: usual, last });
+    const [early] = coatRemarks({ sealer: sealers.acrylic, at: HOUR, ambient: usual, last });
     expect(early).toMatchObject({ rule: 'recoat', severity: 'refuse' });
     expect(early!.told).toContain('wants 2.0 h in this air, and it has had 1.0 h');
-    expect(coatRemarks({ sealer: sealers.acrylic, at: 3 * HOUR, air: usual, last })).toEqual([]);
-    expect(coatRemarks({ sealer: sealers.acrylic, at: 48 * HOUR, air: usual, last })[0]).toMatchObject({
+    expect(coatRemarks({ sealer: sealers.acrylic, at: 3 * HOUR, ambient: usual, last })).toEqual([]);
+    expect(coatRemarks({ sealer: sealers.acrylic, at: 48 * HOUR, ambient: usual, last })[0]).toMatchObject({
       rule: 'late',
       severity: 'tell',
     });
@@ -103,11 +103,11 @@ describe('coats', () => {
     const remarks = coatRemarks({
       sealer: sealers.wax,
       at: HOUR,
-      air: { temperature: 4, humidity: 0.95 },
+      ambient: { temperature: 4, humidity: 0.95 },
       openMonths: 50,
       decorationDryAt: 5 * HOUR,
     });
-    expect(remarks.map(({ rule }) => rule)).toEqual(['decoration', 'air', 'air', 'age']);
+    expect(remarks.map(({ rule }) => rule)).toEqual(['decoration', 'ambient', 'ambient', 'age']);
     expect(remarks[3]!.told).toContain('50 months');
   });
 

@@ -98,9 +98,9 @@ describe('drying in its own air', () => {
   });
 
   it('a forecast of the same air moves the date by nothing, of damper air puts it off, of drier brings it on', () => {
-    const air = { temperature: 20, humidity: 0.5 };
+    const ambient = { temperature: 20, humidity: 0.5 };
     const ahead = (humidity: number) =>
-      dryingPaces([0, 24, 48].map((hour) => ({ hour: 200 + hour, ...air, humidity })));
+      dryingPaces([0, 24, 48].map((hour) => ({ hour: 200 + hour, ...ambient, humidity })));
     expect(underForecast(260, 200, 1, ahead(0.5))).toBeCloseTo(260, 6);
     expect(underForecast(260, 200, 1, ahead(0.85))).toBeGreaterThan(290);
     expect(underForecast(260, 200, 1, ahead(0.3))).toBeLessThan(255);

@@ -38,8 +38,8 @@ export function gainsHeld(weighings: readonly Weighing[]): Weighing[] {
     const before = held[held.length - 1];
     const gain = before ? weighing.mass - before.mass : 0;
     const noise = before ? 2 * Math.hypot(weighingError(weighing), weighingError(before)) : 0;
-    const isAir = before !== undefined && gain > noise && gain <= noise + MOST_FROM_AIR * before.mass;
-    held.push(isAir ? { ...weighing, mass: before.mass } : weighing);
+    const isAmbient = before !== undefined && gain > noise && gain <= noise + MOST_FROM_AIR * before.mass;
+    held.push(isAmbient ? { ...weighing, mass: before.mass } : weighing);
   }
   return held;
 }

@@ -2,7 +2,7 @@
 export type SimulationClimate = 'mild shed' | 'heatwave' | 'cold shed' | 'damp cellar' | 'warm room';
 
 /** A day that repeats: coldest before sunrise, warmest in the afternoon. °C, share, km/h. */
-export interface DailyAir {
+export interface DailyAmbient {
   readonly name: string;
   readonly mean: number;
   readonly swing: number;
@@ -10,7 +10,7 @@ export interface DailyAir {
   readonly wind: number;
 }
 
-export const simulationClimates: Record<SimulationClimate, DailyAir> = {
+export const simulationClimates: Record<SimulationClimate, DailyAmbient> = {
   'mild shed': { name: 'A mild shed', mean: 17, swing: 3, humidity: 0.62, wind: 2 },
   heatwave: { name: 'A heatwave, in the yard', mean: 28, swing: 7, humidity: 0.38, wind: 14 },
   'cold shed': { name: 'A cold shed in winter', mean: 3, swing: 4, humidity: 0.82, wind: 2 },
@@ -21,7 +21,7 @@ export const simulationClimates: Record<SimulationClimate, DailyAir> = {
 const COLDEST = 5;
 
 /** The air at an hour after a pour at ten in the morning. */
-export function dailyAir({ mean, swing, humidity, wind }: DailyAir, hour: number) {
+export function dailyAmbient({ mean, swing, humidity, wind }: DailyAmbient, hour: number) {
   const clock = (10 + hour) % 24;
   const warmth = -Math.cos(((clock - COLDEST) / 24) * 2 * Math.PI);
   return {

@@ -3,7 +3,7 @@ import { setsInMinutes, strengthShare, type BinderClass } from '../../mixing/bin
 import { sealers, type SealerKind } from '../../mixing/materials/index.js';
 import { agesAt, evaporationUnder, overFace, type Cover } from '../curing/index.js';
 import { dryingPace, USUAL_TAU, waterLimit } from '../sealing/index.js';
-import { dailyAir, simulationClimates, type SimulationClimate } from './climates.js';
+import { dailyAmbient, simulationClimates, type SimulationClimate } from './climates.js';
 import { outcomesOf, type Outcome } from './outcomes.js';
 
 /** A piece to simulate with: what its mould and mix make of it. Masses g, area mm², strength MPa, age equivalent hours. */
@@ -98,10 +98,10 @@ function dryingShare(hour: number, through: number, state: State, choices: Simul
 
 /** One hour on. Answers what leaves its faces, kg/m²/h. */
 function step(state: State, piece: SimulationPiece, choices: SimulationChoices, hour: number, aged: number): number {
-  const air = dailyAir(simulationClimates[choices.climate], hour);
+  const ambient = dailyAmbient(simulationClimates[choices.climate], hour);
   const covered = hour < choices.uncover;
   const light = piece.lightweight ? LIGHT : 1;
-  const evaporation = evaporationUnder(covered ? choices.cover : 'none', overFace(air)) * light;
+  const evaporation = evaporationUnder(covered ? choices.cover : 'none', overFace(ambient)) * light;
   const out = hour >= choices.demould;
   if (covered && out && wetsAt(hour, choices)) state.film = piece.lightweight ? WETTING.light : WETTING.dense;
   const wet = state.film > 0;
@@ -109,11 +109,11 @@ function step(state: State, piece: SimulationPiece, choices: SimulationChoices, 
   const young = setsInMinutes(piece.binderClass) ? YOUNG.fast : YOUNG.slow;
   // In the mould only the open face lies in the air.
   if (hour < young && !wet) state.dried += Math.min(1, evaporation / DRIES_OUT) * (out ? 1 : 0.4);
-  const open = evaporationUnder('none', overFace(air)) * light;
+  const open = evaporationUnder('none', overFace(ambient)) * light;
   const share = dryingShare(hour, open > 0 ? evaporation / open : 0, state, choices);
   const left = state.water / piece.loss;
   state.water -= Math.min(
-    (state.water * share * dryingPace(air) * light) / USUAL_TAU,
+    (state.water * share * dryingPace(ambient) * light) / USUAL_TAU,
     (evaporation * piece.area) / 1000,
   );
   state.water = Math.max(0, state.water);
@@ -128,7 +128,7 @@ function step(state: State, piece: SimulationPiece, choices: SimulationChoices, 
 export function simulate(piece: SimulationPiece, choices: SimulationChoices): Simulation {
   const daily = simulationClimates[choices.climate];
   const times = Array.from({ length: SIMULATED + 1 }, (_, hour) => hour);
-  const temperatures = times.map((hour) => ({ hour, temperature: dailyAir(daily, hour).temperature }));
+  const temperatures = times.map((hour) => ({ hour, temperature: dailyAmbient(daily, hour).temperature }));
   const ages = agesAt(temperatures, times, piece.binderClass);
   const state: State = { water: piece.loss, film: 0, hardened: 0, dried: 0 };
   const hours: SimulatedHour[] = [];

@@ -11,6 +11,7 @@ import { FindingsAside1796000000000 } from './10-findings-aside.js';
 import { HonestAir1796100000000 } from './11-honest-air.js';
 import { Vocabulary1796200000000 } from './12-vocabulary.js';
 import { References1796300000000 } from './13-references.js';
+import { Ambient1796400000000 } from './14-ambient.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -27,4 +28,5 @@ export const migrations = [
   HonestAir1796100000000,
   Vocabulary1796200000000,
   References1796300000000,
+  Ambient1796400000000,
 ] as const;

@@ -1,6 +1,6 @@
 import { HOUR } from '@dewpot/core/units';
 import { evaporation, faceRisk, overFace } from '@dewpot/core/curing';
-import type { AirReading, AirView } from '@dewpot/contract';
+import type { WholeAmbientReading, AmbientView } from '@dewpot/contract';
 import { area, line } from 'd3-shape';
 import { format } from 'date-fns';
 import { useUnits } from '../ui/units';
@@ -9,17 +9,17 @@ const WIDTH = 400;
 const HEIGHT = 84;
 const COLD = 5;
 
-type Hour = AirReading & { readonly bad: 'cold' | 'dry' | undefined };
+type Hour = WholeAmbientReading & { readonly bad: 'cold' | 'dry' | undefined };
 
-function judge(reading: AirReading): Hour {
+function judge(reading: WholeAmbientReading): Hour {
   const risk = faceRisk(evaporation(overFace(reading)));
   return { ...reading, bad: reading.temperature < COLD ? 'cold' : risk === 'calm' ? undefined : 'dry' };
 }
 
 /** The next 48 hours of air, the bad hours hatched. */
-export function AirStrip({ air }: { air: AirView }) {
+export function AmbientStrip({ ambient }: { ambient: AmbientView }) {
   const units = useUnits();
-  const hours = air.ahead.filter(({ at }) => at <= air.now.at + 48 * HOUR).map(judge);
+  const hours = ambient.ahead.filter(({ at }) => at <= ambient.now.at + 48 * HOUR).map(judge);
   const temperatures = hours.map(({ temperature }) => temperature);
   const low = Math.min(...temperatures) - 1;
   const high = Math.max(...temperatures) + 1;

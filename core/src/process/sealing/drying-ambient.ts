@@ -1,7 +1,7 @@
 import { dryingProgress, type RateFrom } from './drying-progress.js';
 
 /** Air in which a piece dries. */
-export interface DryingAir {
+export interface DryingAmbient {
   /** °C */
   readonly temperature: number;
   /** Share, 0–1. */
@@ -9,7 +9,7 @@ export interface DryingAir {
 }
 
 /** A reading or a forecast of it, hours since the pour. */
-export interface DryingAirAt extends DryingAir {
+export interface DryingAmbientAt extends DryingAmbient {
   readonly hour: number;
 }
 
@@ -17,7 +17,7 @@ const LEAST = 0.2;
 const MOST = 2;
 
 /** What air can still take up, kPa: saturation pressure by Magnus's formula (over water) less what is in it. */
-const vapourDeficit = ({ temperature, humidity }: DryingAir): number =>
+const vapourDeficit = ({ temperature, humidity }: DryingAmbient): number =>
   0.6112 * Math.exp((17.62 * temperature) / (243.12 + temperature)) * (1 - humidity);
 
 const USUAL = vapourDeficit({ temperature: 20, humidity: 0.5 });
@@ -26,13 +26,13 @@ const USUAL = vapourDeficit({ temperature: 20, humidity: 0.5 });
  * How fast a piece dries in this air, 1 at 20 °C and half damp. The root of what the air can take up, since half of the way out leads
  * through the wall, which the air does not change; kept between 0.2 and 2. A figure of our own: what is weighed replaces it.
  */
-export function dryingPace(air: DryingAir): number {
-  return Math.min(MOST, Math.max(LEAST, Math.sqrt(Math.max(0, vapourDeficit(air)) / USUAL)));
+export function dryingPace(ambient: DryingAmbient): number {
+  return Math.min(MOST, Math.max(LEAST, Math.sqrt(Math.max(0, vapourDeficit(ambient)) / USUAL)));
 }
 
 /** The pace of each of these readings, each holding until the next. */
-export const dryingPaces = (air: readonly DryingAirAt[]): RateFrom[] =>
-  air.map((reading) => ({ hour: reading.hour, rate: dryingPace(reading) }));
+export const dryingPaces = (ambient: readonly DryingAmbientAt[]): RateFrom[] =>
+  ambient.map((reading) => ({ hour: reading.hour, rate: dryingPace(reading) }));
 
 /** Mean pace over a stretch of time, the first holding before it too; 1 where none holds in it. */
 export function meanPace(paces: readonly RateFrom[], from: number, to: number): number {

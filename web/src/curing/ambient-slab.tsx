@@ -12,14 +12,14 @@ import { sayWhen } from '../ui/format-time';
 import { useUnits } from '../ui/units';
 
 /** What the air does to a young piece: warnings, what leaves its faces, what each cover would do, how wet it was kept. */
-export function AirSlab({ cast, now }: { cast: CastDetail; now: number }) {
-  const { air } = cast;
-  const { does } = air;
-  const basis = useQuery(placesQuery).data?.find(({ name }) => name === air.place)?.basis;
+export function AmbientSlab({ cast, now }: { cast: CastDetail; now: number }) {
+  const { ambient } = cast;
+  const { does } = ambient;
+  const basis = useQuery(placesQuery).data?.find(({ name }) => name === ambient.place)?.basis;
   if (!does) return null;
   return (
     <section className="card-slab space-y-3" aria-label="Keeping it damp">
-      <h2 className="text-xl">Keeping it damp, at {air.place}</h2>
+      <h2 className="text-xl">Keeping it damp, at {ambient.place}</h2>
       {basis && basis !== 'measured' && (
         <p className="text-sm">
           Its air is <BasisNote basis={basis} link />.

@@ -1,14 +1,14 @@
 import { useMemo, useState } from 'react';
-import type { AirBasis, PlaceAir, PlaceView } from '@dewpot/contract';
+import type { AmbientBasis, PlaceAmbient, PlaceView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
-import { placeAirQuery } from '../api/places';
+import { placeAmbientQuery } from '../api/places';
 import { Chart } from '../ui/chart';
 import { Choice } from '../ui/choice';
 import { exactly, sayWhen } from '../ui/format-time';
 import { Busy, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
-import { airOption } from './air-chart-option';
+import { ambientOption } from './ambient-chart-option';
 import { ReadingsIn } from './readings-in';
 
 const stretches = [
@@ -18,9 +18,9 @@ const stretches = [
 ] as const;
 
 /** The air of a place, recorded and forecast, with what was bridged and what was set aside. */
-export function PlaceAirSlab({ place }: { place: PlaceView }) {
+export function PlaceAmbientSlab({ place }: { place: PlaceView }) {
   const [days, setDays] = useState<number>(3);
-  const { data, error } = useQuery(placeAirQuery(place.id, days));
+  const { data, error } = useQuery(placeAmbientQuery(place.id, days));
   return (
     <section className="card-slab min-w-0 space-y-3" aria-label={`The air of ${place.name}`}>
       <div className="flex flex-wrap items-end justify-between gap-3">
@@ -29,13 +29,13 @@ export function PlaceAirSlab({ place }: { place: PlaceView }) {
       </div>
       {(place.source === 'files' || (place.source === 'logger' && !place.simulated)) && <ReadingsIn place={place} />}
       <Failure error={error} />
-      {data ? <Drawn air={data} days={days} /> : !error && <Busy what="the air" />}
+      {data ? <Drawn ambient={data} days={days} /> : !error && <Busy what="the air" />}
     </section>
   );
 }
 
 /** What is expected of a place, and why. */
-function aheadTold(basis: AirBasis, learnedFrom: number): string {
+function aheadTold(basis: AmbientBasis, learnedFrom: number): string {
   if (basis === 'measured') return 'as its last three days ran';
   if (basis !== 'simulated') return 'what is taken to go on';
   return learnedFrom > 0
@@ -43,11 +43,11 @@ function aheadTold(basis: AirBasis, learnedFrom: number): string {
     : 'the simulated forecast, as such a place follows it by the handbook';
 }
 
-function Drawn({ air, days }: { air: PlaceAir; days: number }) {
+function Drawn({ ambient, days }: { ambient: PlaceAmbient; days: number }) {
   const units = useUnits();
   const now = useNow();
-  const option = useMemo(() => airOption(air, days, now, units), [air, days, now, units]);
-  const { bridges, aside, following, place } = air;
+  const option = useMemo(() => ambientOption(ambient, days, now, units), [ambient, days, now, units]);
+  const { bridges, aside, following, place } = ambient;
   return (
     <>
       <Chart

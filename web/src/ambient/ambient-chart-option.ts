@@ -1,4 +1,4 @@
-import type { PlaceAir } from '@dewpot/contract';
+import type { PlaceAmbient } from '@dewpot/contract';
 import type { EChartsCoreOption } from 'echarts/core';
 import { format } from 'date-fns';
 import { DAY } from '@dewpot/core/units';
@@ -9,7 +9,7 @@ const WARM = 'var(--color-accent)';
 const DAMP = 'var(--color-secondary)';
 
 /** What is bridged, on grey, and the present, named where it is asked for. */
-const marksOf = (bridges: PlaceAir['bridges'], now: number, named: boolean) => ({
+const marksOf = (bridges: PlaceAmbient['bridges'], now: number, named: boolean) => ({
   markArea: {
     silent: true,
     itemStyle: { color: inked(16) },
@@ -29,8 +29,8 @@ const marksOf = (bridges: PlaceAir['bridges'], now: number, named: boolean) => (
 });
 
 /** Temperature above, humidity below: what was recorded drawn solid, what is forecast dashed, what is bridged on grey. */
-export function airOption(
-  { recorded, ahead, bridges }: PlaceAir,
+export function ambientOption(
+  { recorded, ahead, bridges }: PlaceAmbient,
   days: number,
   now: number,
   units: Units,
