@@ -6,16 +6,7 @@ import { DAY, HOUR, MINUTE } from '@dewpot/core/units';
 import { ageBetween, ageCourse } from '@dewpot/core/curing';
 import type { Due } from '@dewpot/core/casts';
 import type { CastDetail, CastView, PlaceView } from '@dewpot/contract';
-import { ambientExamples, curingExamples } from '../src/script-api/curing-examples.js';
-import {
-  answersItsExamples,
-  hears,
-  newWorkshop,
-  pouredPots,
-  startServer,
-  type Agent,
-  type Harness,
-} from './harness.js';
+import { hears, newWorkshop, pouredPots, startServer, type Agent, type Harness } from './harness.js';
 
 const now = Math.floor(Date.now() / HOUR) * HOUR;
 
@@ -42,11 +33,6 @@ const steady = (temperature: number, from: number, to: number, step = 10 * MINUT
     humidity: 0.5 + (i % 5) / 100,
     ...more,
   }));
-
-describe('the questions', () => {
-  answersItsExamples('curing', curingExamples, () => harness);
-  answersItsExamples('ambient', ambientExamples, () => harness);
-});
 
 describe('places', () => {
   it('a new workshop has a bench whose air is a guess and says so, until it is told', async () => {
