@@ -87,7 +87,7 @@ describe('calculation', () => {
   it('has its whole time even where its thread is slow to start', async () => {
     const programs = await mkdtemp(join(tmpdir(), 'dewpot-slow-start-'));
     await writeFile(
-      join(programs, 'calculation.js'),
+      join(programs, 'calculation.cjs'),
       `module.exports = async ({ begun }) => (begun.postMessage(null), { value: 'done' });
        Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 900);`,
     );

@@ -53,7 +53,7 @@ export class CalculationPool implements OnModuleDestroy {
     this.time = calculationTime;
     const pool = (maxThreads: number, minThreads: number) =>
       new Piscina({
-        filename: join(programs, 'calculation.js'),
+        filename: join(programs, 'calculation.cjs'),
         minThreads,
         maxThreads,
         niceIncrement: NICE,
