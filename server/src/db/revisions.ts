@@ -1,5 +1,6 @@
-import type { EntityTarget } from 'typeorm';
+import type { EntityTarget, FindOptionsOrder } from 'typeorm';
 import { v7 as uuid } from 'uuid';
+import { rowWith, valuesOf } from './any-table.js';
 import type { RevisionRow } from './row.js';
 import type { WorkshopContext } from './workshop-context.js';
 
@@ -27,9 +28,13 @@ export async function keepRevision<Body extends object>(
   { id: of, revision, name, body }: Recipe<Body>,
 ): Promise<void> {
   const repository = rows.of(entity);
-  const known = await repository.findOneBy({ of, revision } as never);
-  if (known) await repository.update({ id: known.id } as never, { name, body } as never);
-  else await repository.insert({ id: uuid(), workshopId: rows.workshopId, of, revision, name, body } as never);
+  const known = await repository.findOneBy(rowWith<RevisionRow<Body>>({ of, revision }));
+  if (known)
+    await repository.update(rowWith<RevisionRow<Body>>({ id: known.id }), valuesOf<RevisionRow<Body>>({ name, body }));
+  else
+    await repository.insert(
+      valuesOf<RevisionRow<Body>>({ id: uuid(), workshopId: rows.workshopId, of, revision, name, body }),
+    );
 }
 
 /** Every version of a recipe, newest first; when it was made in ms. */
@@ -38,6 +43,9 @@ export async function revisionsOf<Body extends object>(
   entity: EntityTarget<RevisionRow<Body>>,
   of: string,
 ) {
-  const found = await rows.of(entity).find({ where: { of } as never, order: { revision: 'DESC' } as never });
+  const found = await rows.of(entity).find({
+    where: rowWith<RevisionRow<Body>>({ of }),
+    order: { revision: 'DESC' } as FindOptionsOrder<RevisionRow<Body>>,
+  });
   return found.map(({ revision, name, body, madeAt }) => ({ revision, name, body, madeAt: madeAt.getTime() }));
 }

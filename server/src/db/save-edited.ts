@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { ObjectLiteral, Repository } from 'typeorm';
+import { rowWith, valuesOf } from './any-table.js';
 import { ProblemError } from '../http/problem-error.js';
 import type { EditedRow } from './row.js';
 import type { WorkshopContext } from './workshop-context.js';
@@ -56,25 +57,26 @@ export async function saveEdited<E extends EditedRow>(
   version: number,
   fields: object,
 ): Promise<E> {
-  const row = await repository.findOne({ where: { id } as never, lock: { mode: 'for_no_key_update' } });
+  const key = { id } as Partial<E>;
+  const row = await repository.findOne({ where: rowWith<E>(key), lock: { mode: 'for_no_key_update' } });
   if (row) {
     if (row.version !== version) {
       if (!differs(row, fields)) return row;
       throw stale(row, fields, what);
     }
     // The columns are set afresh and the version is counted even where a jsonb column alone changed.
-    await repository.update({ id } as never, fields as never);
-    return repository.findOneByOrFail({ id } as never);
+    await repository.update(rowWith<E>(key), valuesOf<E>(fields));
+    return repository.findOneByOrFail(rowWith<E>(key));
   }
   if (version !== 0) throw ProblemError.notFound(what);
   await repository
     .createQueryBuilder()
     .insert()
-    .values({ id, workshopId: rows.workshopId, ...fields } as never)
+    .values(valuesOf<E>({ id, workshopId: rows.workshopId, ...fields }))
     .orIgnore()
     .execute();
   // Whoever came first with this key has made it: with the same in it, this is the same request.
-  const saved = await repository.findOneByOrFail({ id } as never);
+  const saved = await repository.findOneByOrFail(rowWith<E>(key));
   if (differs(saved, fields)) throw stale(saved, fields, what);
   return saved;
 }

@@ -1,5 +1,5 @@
 import { rimOf, type MouldShape } from '@dewpot/core/moulds';
-import type { Solid } from '@dewpot/core/solids';
+import { sizeNamed, type Solid } from '@dewpot/core/solids';
 import type { SectionFrame } from './section-frame';
 
 type Point = readonly [x: number, y: number];
@@ -38,7 +38,7 @@ const uprights: Partial<Record<Solid['kind'], string>> = {
   spiral: 'depth',
 };
 
-const sizeOf = (solid: Solid, field: string) => (solid as unknown as Readonly<Record<string, number>>)[field] ?? 0;
+const sizeOf = (solid: Solid, field: string) => sizeNamed(solid, field) ?? 0;
 
 /** Where each dimension of a mould stands on its drawing. A pressed shell shows those of its form. */
 export function dimensionsOf(shape: MouldShape, frame: SectionFrame): DimensionLine[] {

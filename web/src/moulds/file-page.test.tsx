@@ -9,7 +9,7 @@ import { fakeServer, renderScreen } from '../../test/fake-server';
 import { FilePage } from './file-page';
 import { newDraft } from './draft';
 import { starts } from './starts';
-import type { Work } from '../workers/use-worker';
+import type { Work } from '../workers/use-file-work';
 
 const block = closedSurfaceOf({
   outer: {
@@ -63,7 +63,7 @@ const files = {
   trace: () => ({ ok: trace }),
 };
 
-vi.mock('../workers/use-worker', async () => {
+vi.mock('../workers/use-file-work', async () => {
   const { useState } = await import('react');
   return {
     useWorker: (): Work => {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { defined } from '@dewpot/core/math';
 import { InputError, type FieldIssue, type Figure } from '@dewpot/core/units';
-import { volumeFigure, type Solid } from '@dewpot/core/solids';
+import { sizeNamed, volumeFigure, type Solid } from '@dewpot/core/solids';
 import { inScoops, sayScoops } from '@dewpot/core/materials';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
@@ -95,7 +95,7 @@ export function MeasurePage() {
                 key={`${chosen}-${asked.field}`}
                 asked={asked}
                 owner=""
-                value={(solid as unknown as Record<string, number | undefined>)[asked.field]}
+                value={sizeNamed(solid, asked.field)}
                 error={errors.get(`outer.${asked.field}`)}
                 onChange={(value) => put({ ...solid, [asked.field]: value ?? NaN } as Solid)}
               />

@@ -7,7 +7,7 @@ import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
 import type { FirstReading, FullReading } from '../workers/files.worker';
 import type { Start } from './starts';
-import type { Work } from '../workers/use-worker';
+import type { Work } from '../workers/use-file-work';
 
 const TurningSolid = lazy(async () => ({ default: (await import('./turning-view')).TurningSolid }));
 

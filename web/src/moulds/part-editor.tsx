@@ -1,5 +1,5 @@
 import type { Pattern, PlacedSolid } from '@dewpot/core/moulds';
-import type { Solid } from '@dewpot/core/solids';
+import { sizeNamed, type Solid } from '@dewpot/core/solids';
 import { ChevronDown, X } from 'lucide-react';
 import { Button } from '../ui/button';
 import { QuantityField } from '../ui/quantity-field';
@@ -99,7 +99,7 @@ export function PartEditor({ placed, path, errors, open, onChange, onRemove }: P
 }
 
 const sizeOf = (solid: Solid, field: string) => {
-  const size = (solid as unknown as Readonly<Record<string, number | undefined>>)[field];
+  const size = sizeNamed(solid, field);
   return size === undefined || Number.isNaN(size) ? undefined : size;
 };
 

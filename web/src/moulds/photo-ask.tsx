@@ -8,7 +8,7 @@ import { pixelsOf, useAddress } from '../ui/picture';
 import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';
 import type { Start } from './starts';
-import type { Work } from '../workers/use-worker';
+import type { Work } from '../workers/use-file-work';
 import { TraceDrawing } from './trace-drawing';
 import { Wrong } from '../ui/wrong';
 

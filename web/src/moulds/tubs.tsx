@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { InputError, type FieldIssue } from '@dewpot/core/units';
 import { insideOf } from '@dewpot/core/moulds';
-import { checkSolid, type Solid } from '@dewpot/core/solids';
+import { sizeNamed, checkSolid, type Solid } from '@dewpot/core/solids';
 import type { SolidInput, TubView } from '@dewpot/contract';
 import { X } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
@@ -115,7 +115,7 @@ function NewTub() {
               key={`${solid.kind}-${asked.field}`}
               asked={asked}
               owner=""
-              value={(solid as unknown as Record<string, number>)[asked.field]}
+              value={sizeNamed(solid, asked.field)}
               error={errors.get(asked.field)}
               onChange={(value) => setSolid({ ...solid, [asked.field]: value ?? NaN } as Solid)}
             />

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { OutlineReading } from '@dewpot/core/meshes';
 import { v7 as uuid } from 'uuid';
 import type { FirstReading } from '../workers/files.worker';
-import { useWorker, type Work } from '../workers/use-worker';
+import { useFileWork, type Work } from '../workers/use-file-work';
 
 /** What was read of a file, waiting for what only a person knows. */
 type FileQuestion = { readonly id: string; readonly name: string } & (
@@ -25,7 +25,7 @@ const bare = (name: string) => name.replace(/\.[^.]*$/, '');
 /** Reads a mesh, an outline or a photo, told apart by its name and type. */
 export function useFileReading(): FileReading {
   const [asked, setAsked] = useState<FileQuestion>();
-  const work = useWorker();
+  const work = useFileWork();
   const close = () => {
     work.stop();
     setAsked(undefined);

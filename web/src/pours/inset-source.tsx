@@ -12,7 +12,7 @@ import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
-import { useWorker } from '../workers/use-worker';
+import { useFileWork } from '../workers/use-file-work';
 import { lettersOf } from './lettering';
 
 type Kind = 'none' | 'letters' | 'picture';
@@ -132,7 +132,7 @@ function LettersSource({ inset, onChange }: SourceProps) {
 
 function PictureSource({ inset, onChange }: SourceProps) {
   const { system } = useUnits();
-  const work = useWorker();
+  const work = useFileWork();
   const own = inset && !inset.letters ? inset : undefined;
   const open = async (file: File) => {
     const text = await file.text();

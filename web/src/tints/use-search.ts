@@ -1,7 +1,8 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { ColourWish, FoundTint } from '@dewpot/core/tints';
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy } from 'comlink';
 import type { TintsWork } from '../workers/tints.worker';
+import { useWorker } from '../workers/use-worker';
 
 /** A search as the screen sees it. */
 export interface TintSearch {
@@ -13,40 +14,32 @@ export interface TintSearch {
   readonly stop: () => void;
 }
 
-interface Running {
-  readonly worker: Worker;
-  /** Held as long as the worker: when it is let go, comlink tells the worker to listen no more. */
-  readonly tints: Remote<TintsWork>;
-}
+const startTints = () => new Worker(new URL('../workers/tints.worker.ts', import.meta.url), { type: 'module' });
 
 /** Looks for doses in a worker of its own; a new search ends the one before. */
 export function useSearch(): TintSearch {
-  const running = useRef<Running>(undefined);
+  const screen = useWorker<TintsWork>(startTints);
   const [found, setFound] = useState<readonly FoundTint[]>();
   const [done, setDone] = useState<number>();
   const [failed, setFailed] = useState<string>();
   const stop = () => {
-    running.current?.worker.terminate();
-    running.current = undefined;
+    screen.end();
     setDone(undefined);
   };
-  useEffect(() => () => running.current?.worker.terminate(), []);
   const look = (wish: ColourWish) => {
     stop();
     setFailed(undefined);
     setFound(undefined);
     setDone(0);
-    const worker = new Worker(new URL('../workers/tints.worker.ts', import.meta.url), { type: 'module' });
-    const own: Running = { worker, tints: wrap<TintsWork>(worker) };
-    running.current = own;
-    const mine = () => running.current === own;
+    const own = screen.get();
+    const mine = () => screen.is(own);
     const end = (act: () => void) => {
       if (!mine()) return;
       act();
       stop();
     };
-    worker.onerror = () => end(() => setFailed('The search broke off. Try again.'));
-    own.tints
+    own.worker.onerror = () => end(() => setFailed('The search broke off. Try again.'));
+    own.remote
       .search(
         wish,
         proxy((share) => mine() && setDone(share)),

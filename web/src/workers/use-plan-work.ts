@@ -1,18 +1,9 @@
-import { useEffect, useRef, useState } from 'react';
-import { wrap, type Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { Remote } from 'comlink';
 import { planWork, type PlanWork } from './plan-work';
+import { useWorker } from './use-worker';
 
-interface Running {
-  readonly worker: Worker;
-  /** Held as long as the worker: when it is let go, comlink tells the worker to listen no more. */
-  readonly work: Remote<PlanWork>;
-}
-
-function start(): Running {
-  const worker = new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
-  return { worker, work: wrap<PlanWork>(worker) };
-}
-
+const startPlans = () => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
 const hasWorkers = () => 'Worker' in window;
 
 /**
@@ -24,18 +15,11 @@ export function usePlanWork<T>(
 ): T | undefined {
   const [told, setTold] = useState<{ readonly answer: T }>();
   const [failed, setFailed] = useState<Error>();
-  const running = useRef<Running>(undefined);
-  useEffect(
-    () => () => {
-      running.current?.worker.terminate();
-      running.current = undefined;
-    },
-    [],
-  );
+  const own = useWorker<PlanWork>(startPlans);
   useEffect(() => {
     if (!job) return undefined;
     let wanted = true;
-    const work = hasWorkers() ? (running.current ??= start()).work : planWork;
+    const work = hasWorkers() ? own.get().remote : planWork;
     Promise.resolve()
       .then(() => job(work))
       .then(
@@ -45,7 +29,7 @@ export function usePlanWork<T>(
     return () => {
       wanted = false;
     };
-  }, [job]);
+  }, [job, own]);
   if (failed) throw failed;
   return told?.answer;
 }

@@ -5,3 +5,4 @@ export * from './linear-system.js';
 export * from './mean.js';
 export * from './minimum.js';
 export * from './normal.js';
+export * from './triples.js';

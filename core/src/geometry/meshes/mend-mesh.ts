@@ -104,7 +104,7 @@ export function turnFace(triangles: Triangles, t: number): void {
 /** Six times what lies under a body’s faces: its volume where it is shut. */
 const sixfold = (triangles: Triangles, own: readonly number[]) =>
   own.reduce((sum, t) => {
-    const [ax, ay, az, bx, by, bz, cx, cy, cz] = triangles.subarray(t * 9, t * 9 + 9) as unknown as number[];
+    const [ax, ay, az, bx, by, bz, cx, cy, cz] = [...triangles.subarray(t * 9, t * 9 + 9)];
     return sum + (az! + bz! + cz!) * ((bx! - ax!) * (cy! - ay!) - (by! - ay!) * (cx! - ax!));
   }, 0);
 

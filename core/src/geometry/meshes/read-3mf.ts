@@ -75,7 +75,7 @@ export function read3mf(bytes: Uint8Array, task: Task = {}): Triangles {
   const tags = /<(mesh|vertex|triangle)\b([^>]*)>/g;
   for (let match = tags.exec(model); match; match = tags.exec(model)) {
     tick(task, read++, model.length / 40);
-    const [, name, rest] = match as unknown as [string, string, string];
+    const [, name = '', rest = ''] = match;
     if (name === 'mesh') first = corners.length / 3;
     else if (name === 'vertex') for (const axis of ['x', 'y', 'z']) corners.push(Number(attribute(rest, axis)) * unit);
     else {

@@ -1,3 +1,4 @@
+import { cross, scaled, triple, type Triple } from '../../foundation/math/index.js';
 import { tick, type Task, type Triangles } from './triangles.js';
 
 /** How thick a mesh is at a place on its face: the way straight in to the face behind, mm. */
@@ -54,10 +55,8 @@ function gridOf(triangles: Triangles, low: readonly number[], high: readonly num
   return { ...plain, starts, members };
 }
 
-type Vector = readonly [number, number, number];
-
 /** Where a ray meets a triangle, mm along it (Möller & Trumbore 1997); nothing behind its start. */
-function meets(triangles: Triangles, t: number, o: Vector, d: Vector): number {
+function meets(triangles: Triangles, t: number, o: Triple, d: Triple): number {
   const [ax, ay, az] = [triangles[t]!, triangles[t + 1]!, triangles[t + 2]!];
   const [ux, uy, uz] = [triangles[t + 3]! - ax, triangles[t + 4]! - ay, triangles[t + 5]! - az];
   const [vx, vy, vz] = [triangles[t + 6]! - ax, triangles[t + 7]! - ay, triangles[t + 8]! - az];
@@ -75,7 +74,7 @@ function meets(triangles: Triangles, t: number, o: Vector, d: Vector): number {
 }
 
 /** Way of a ray to the first face, walking cell by cell (Amanatides & Woo 1987). */
-function wayTo(triangles: Triangles, grid: Grid, o: Vector, d: Vector, self: number): number {
+function wayTo(triangles: Triangles, grid: Grid, o: Triple, d: Triple, self: number): number {
   const { low, cell, size, starts, members } = grid;
   const at = [0, 1, 2].map((k) => Math.min(size[k]! - 1, Math.max(0, Math.floor((o[k]! - low[k]!) / cell))));
   const step = d.map((n) => (n > 0 ? 1 : -1));
@@ -105,7 +104,7 @@ const PLACES = 2400;
 /**
  * Thickness straight in from the middle of many triangles (mm, faces turned outwards), thinnest first. @throws Stopped
  */
-export function thicknessMap(triangles: Triangles, low: Vector, high: Vector, task: Task = {}): Thickness[] {
+export function thicknessMap(triangles: Triangles, low: Triple, high: Triple, task: Task = {}): Thickness[] {
   const grid = gridOf(triangles, low, high);
   const count = triangles.length / 9;
   const every = Math.max(1, Math.floor(count / PLACES));
@@ -113,15 +112,12 @@ export function thicknessMap(triangles: Triangles, low: Vector, high: Vector, ta
   for (let i = 0; i < count; i += every) {
     tick(task, found.length * 64, PLACES * 64);
     const t = i * 9;
-    const [ux, uy, uz] = [0, 1, 2].map((k) => triangles[t + 3 + k]! - triangles[t + k]!) as [number, number, number];
-    const [vx, vy, vz] = [0, 1, 2].map((k) => triangles[t + 6 + k]! - triangles[t + k]!) as [number, number, number];
-    const normal: Vector = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
+    const side = (from: number) => triple((k) => triangles[t + from + k]! - triangles[t + k]!);
+    const normal = cross(side(3), side(6));
     const size = Math.hypot(...normal);
     if (size === 0) continue;
-    const at = [0, 1, 2].map(
-      (k) => (triangles[t + k]! + triangles[t + 3 + k]! + triangles[t + 6 + k]!) / 3,
-    ) as unknown as Vector;
-    const inwards: Vector = [-normal[0] / size, -normal[1] / size, -normal[2] / size];
+    const at = triple((k) => (triangles[t + k]! + triangles[t + 3 + k]! + triangles[t + 6 + k]!) / 3);
+    const inwards = scaled(normal, -1 / size);
     const thickness = wayTo(triangles, grid, at, inwards, t);
     if (Number.isFinite(thickness)) found.push({ at, thickness });
   }

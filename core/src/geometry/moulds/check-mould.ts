@@ -6,6 +6,7 @@ import {
   nearestOnRegion,
   pointOn,
   pressedShell,
+  sizeNamed,
   type Edge,
   type Region,
 } from '../solids/index.js';
@@ -85,7 +86,7 @@ function checkCore(check: Checker, path: string, outer: Standing, core: Standing
   const across = (region: Region) => (region.box.x1 - region.box.x0).toFixed(1);
   check.add(
     `${path}.solid.${field}`,
-    (placed.solid as unknown as Record<string, unknown>)[field],
+    sizeNamed(placed.solid, field),
     `${placed.name} is ${across(regionAt(core, wide))} mm wide at height ${wide.toFixed(0)} mm, where the outer mould is ${across(regionAt(outer, wide))} mm and leaves it no wall.`,
     `Measure both again: ${placed.name.toLowerCase()} must be narrower than the mould around it.`,
   );
@@ -106,7 +107,7 @@ function checkInsert(check: Checker, path: string, outer: Standing, insert: Stan
   const field = wideField(placed, full < 2);
   check.add(
     `${path}.solid.${field}`,
-    (placed.solid as unknown as Record<string, unknown>)[field],
+    sizeNamed(placed.solid, field),
     `${placed.name} ${full === -1 ? 'stands in no part of the cavity' : 'fills the whole cavity where it stands'}.`,
     'Measure its size and how far off the middle it stands.',
   );

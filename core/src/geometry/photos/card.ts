@@ -75,9 +75,9 @@ export function cardOf(outline: readonly PhotoPoint[]): { corners: Corners; misf
     return side.length > 3 ? lineThrough(side) : undefined;
   });
   if (lines.some((line) => line === undefined)) return undefined;
-  const met = lines.map((line, i) => crossing(lines[(i + 3) % 4]!, line!));
-  if (met.some((p) => p === undefined)) return undefined;
-  const corners = met as unknown as Corners;
+  const [first, second, third, last] = lines.map((line, i) => crossing(lines[(i + 3) % 4]!, line!));
+  if (!first || !second || !third || !last) return undefined;
+  const corners: Corners = [first, second, third, last];
   const area = Math.abs(outlineArea(outline));
   const own = Math.abs(outlineArea(corners));
   const size = Math.sqrt(area);

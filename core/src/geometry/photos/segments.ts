@@ -1,3 +1,4 @@
+import { triple, type Triple } from '../../foundation/math/index.js';
 import { contours } from 'd3-contour';
 import { tick, type Task } from '../meshes/index.js';
 import { outlineArea } from '../solids/index.js';
@@ -11,7 +12,7 @@ export interface Patch {
   readonly touchesEdge: boolean;
 }
 
-type Colour = readonly [number, number, number];
+type Colour = Triple;
 
 /** Linear light of a byte of sRGB. */
 const linear = Float32Array.from({ length: 256 }, (_, i) => {
@@ -40,9 +41,7 @@ function groundPlanes({ data, width, height }: PhotoPixels): Ground {
   ];
   return (x, y) => {
     const [u, v] = [x / width, y / height];
-    return [0, 1, 2].map(
-      (k) => (a[k]! * (1 - u) + b[k]! * u) * (1 - v) + (c[k]! * (1 - u) + d[k]! * u) * v,
-    ) as unknown as Colour;
+    return triple((k) => (a[k] * (1 - u) + b[k] * u) * (1 - v) + (c[k] * (1 - u) + d[k] * u) * v);
   };
 }
 
@@ -101,7 +100,7 @@ type Field = { readonly values: number[]; readonly width: number; readonly heigh
 function boundaries({ values, width, height }: Field, threshold: number, least: number): PhotoPoint[][] {
   const [found] = contours().size([width, height]).thresholds([threshold])(values);
   return (found?.coordinates ?? [])
-    .map(([ring]) => (ring ?? []).slice(1) as unknown as PhotoPoint[])
+    .map(([ring]) => (ring ?? []).slice(1).map(([x, y]): PhotoPoint => [x!, y!]))
     .filter((outline) => Math.abs(outlineArea(outline)) >= least)
     .sort((a, b) => Math.abs(outlineArea(b)) - Math.abs(outlineArea(a)));
 }
@@ -130,9 +129,7 @@ function sharpened(
   for (let y = y0; y < y1; y++)
     for (let x = x0; x < x1; x++) {
       const g = ground(x, y);
-      const own = [0, 1, 2].map(
-        (c) => linear[photo.data[(y * width + x) * 4 + c]!]! / (g[c]! + 1e-4) - 1,
-      ) as unknown as Colour;
+      const own = triple((c) => linear[photo.data[(y * width + x) * 4 + c]!]! / (g[c] + 1e-4) - 1);
       ratios.push(own);
       if (contrasts[y * width + x]! > threshold) own.forEach((n, c) => inside[c]!.push(n));
     }

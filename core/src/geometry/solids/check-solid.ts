@@ -70,6 +70,12 @@ const ends: Partial<Record<Solid['kind'], readonly (readonly [bottom: string, to
   'polygon-frustum': [['bottomAcross', 'topAcross']],
 };
 
+/** A size of a solid by the name of its field; undefined where its kind has none of that name. */
+export function sizeNamed(solid: Solid, field: string): number | undefined {
+  const found: unknown = Object.entries(solid).find(([name]) => name === field)?.[1];
+  return typeof found === 'number' ? found : undefined;
+}
+
 /** Every kind of solid. */
 export const solidKinds = Object.keys(sizesOf) as Solid['kind'][];
 
@@ -289,7 +295,7 @@ export function checkSolidIn(check: Checker, path: string, whose: string, solid:
     );
     return;
   }
-  const given = solid as unknown as Readonly<Record<string, unknown>>;
+  const given: Readonly<Record<string, unknown>> = { ...solid };
   const pairs = ends[solid.kind] ?? [];
   for (const field of sizes) {
     const range = pairs.flat().includes(field) ? { min: 0, max: LARGEST_SIZE, unit: 'mm' } : size;

@@ -1,5 +1,6 @@
+import { cross, dot, minus, scaled, triple } from '../../foundation/math/index.js';
 import { slopeFactor, type Body, type Facet } from './body.js';
-import { cross, dot, facesOf, openFace, skeletonOf, type Vertex } from './polyhedron.js';
+import { facesOf, openFace, skeletonOf, type Vertex } from './polyhedron.js';
 import { integrate } from './quadrature.js';
 import { polygonRegion, regionArea } from './region.js';
 import type { PlanPoint, Polyhedron, PolyhedronName } from './solid.js';
@@ -29,11 +30,11 @@ interface Upright {
 
 /** Corners of a face in order round it, counter-clockwise as seen from outside. */
 function inOrder(corners: readonly Vertex[], normal: Vertex): Vertex[] {
-  const middle = [0, 1, 2].map((k) => corners.reduce((sum, v) => sum + v[k]!, 0) / corners.length);
-  const from = corners[0]!.map((n, k) => n - middle[k]!) as unknown as Vertex;
+  const middle = triple((k) => corners.reduce((sum, v) => sum + v[k], 0) / corners.length);
+  const from = minus(corners[0]!, middle);
   const across = cross(normal, from);
   const angle = (v: Vertex) => {
-    const out = v.map((n, k) => n - middle[k]!) as unknown as Vertex;
+    const out = minus(v, middle);
     return Math.atan2(dot(out, across), dot(out, from));
   };
   return [...corners].sort((a, b) => angle(a) - angle(b));
@@ -45,18 +46,17 @@ function upright(solid: Polyhedron): Upright {
   const top = openFace(which, open)!;
   const { vertices } = skeletonOf(which);
   const [a, b] = [vertices[top.corners[0]!]!, nearest(top.corners.map((i) => vertices[i]!))];
-  const middle: Vertex = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2, (a[2] + b[2]) / 2];
+  const middle = triple((k) => (a[k] + b[k]) / 2);
   const up = top.normal;
-  const out = middle.map((m, i) => m - up[i]! * top.distance) as unknown as Vertex;
-  const size = Math.hypot(...out);
-  const x = out.map((n) => n / size) as unknown as Vertex;
+  const out = minus(middle, scaled(up, top.distance));
+  const x = scaled(out, 1 / Math.hypot(...out));
   const y = cross(up, x);
   const turn = (v: Vertex): Vertex => [dot(v, x), dot(v, y), dot(v, up)];
   const isOpen = (normal: Vertex) => normal[2] > 1 - 1e-9;
   const faces = facesOf(which).map(({ normal, distance, corners }) => ({
     normal: turn(normal),
     distance: distance * edge,
-    corners: corners.map((i) => turn(vertices[i]!).map((n) => n * edge) as unknown as Vertex),
+    corners: corners.map((i) => scaled(turn(vertices[i]!), edge)),
   }));
   const planes = faces.map(({ normal, distance }) => ({ normal, distance: distance + (isOpen(normal) ? 0 : grown) }));
   if (grown !== 0) return { planes };
@@ -80,9 +80,7 @@ function cornerHeights(planes: readonly Plane[], size: number): number[] {
         const [bc, ca, ab] = [cross(b.normal, c.normal), cross(c.normal, a.normal), cross(a.normal, b.normal)];
         const whole = dot(a.normal, bc);
         if (Math.abs(whole) < 1e-9) return;
-        const p = [0, 1, 2].map(
-          (k) => (a.distance * bc[k]! + b.distance * ca[k]! + c.distance * ab[k]!) / whole,
-        ) as unknown as Vertex;
+        const p = triple((k) => (a.distance * bc[k] + b.distance * ca[k] + c.distance * ab[k]) / whole);
         if (inside(p) && found.every((z) => Math.abs(z - p[2]) > size * 1e-9)) found.push(p[2]);
       }),
     ),

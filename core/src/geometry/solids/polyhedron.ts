@@ -1,6 +1,7 @@
+import { cross, dot, minus, scaled, type Triple } from '../../foundation/math/index.js';
 import type { FaceName, PolyhedronName } from './solid.js';
 
-export type Vertex = readonly [x: number, y: number, z: number];
+export type Vertex = Triple;
 
 /** Corners and edges (pairs of corners) of a solid made of equal edges of length 1, its middle at the origin. */
 export interface Skeleton {
@@ -48,13 +49,6 @@ const corners: Record<PolyhedronName, readonly Vertex[]> = {
 /** Every solid of equal edges that is known. */
 export const polyhedronNames = Object.keys(corners) as PolyhedronName[];
 
-const minus = (a: Vertex, b: Vertex): Vertex => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
-export const dot = (a: Vertex, b: Vertex) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-export const cross = (a: Vertex, b: Vertex): Vertex => [
-  a[1] * b[2] - a[2] * b[1],
-  a[2] * b[0] - a[0] * b[2],
-  a[0] * b[1] - a[1] * b[0],
-];
 const distance = (a: Vertex, b: Vertex) => Math.hypot(...minus(a, b));
 
 /** What is made once for each solid. */
@@ -91,7 +85,7 @@ function makeFaces(which: PolyhedronName): readonly Face[] {
         const across = cross(minus(b, a), minus(c, a));
         const size = Math.hypot(...across);
         const facing = dot(across, a) < 0 ? -1 : 1;
-        const normal = across.map((n) => (n * facing) / size) as unknown as Vertex;
+        const normal = scaled(across, facing / size);
         const far = dot(normal, a);
         if (vertices.some((v) => dot(normal, v) > far + NEAR)) return;
         if (found.some((face) => dot(face.normal, normal) > 1 - NEAR)) return;

@@ -1,5 +1,5 @@
 import { converter, differenceCiede2000, formatHex, modeLab65, modeRgb, modeXyz65, useMode } from 'culori/fn';
-import { solve } from '../../foundation/math/index.js';
+import { solve, triple, type Triple } from '../../foundation/math/index.js';
 import { BANDS, eyeWeights, type Spectrum } from './bands.js';
 
 useMode(modeRgb);
@@ -18,11 +18,11 @@ export const labDifference = ([l1, a1, b1]: Lab, [l2, a2, b2]: Lab): number =>
   ciede2000({ mode: 'lab65', l: l1, a: a1, b: b1 }, { mode: 'lab65', l: l2, a: a2, b: b2 });
 
 /** CIE XYZ under daylight, Y of white = 1. */
-export type Xyz = readonly [x: number, y: number, z: number];
+export type Xyz = Triple;
 
 /** What the eye gets of a reflectance. */
 export const xyzOf = (spectrum: Spectrum): Xyz =>
-  eyeWeights.map((weight) => weight.reduce((sum, n, i) => sum + n * spectrum[i]!, 0)) as unknown as Xyz;
+  triple((k) => eyeWeights[k]!.reduce((sum, n, i) => sum + n * spectrum[i]!, 0));
 
 const clamp = (n: number) => Math.min(1, Math.max(0, n));
 

@@ -1,3 +1,4 @@
+import { triple, type Triple } from '../../foundation/math/index.js';
 import { converter, formatHex, modeLrgb, modeRgb, useMode } from 'culori/fn';
 import { InputError } from '../../foundation/units/index.js';
 
@@ -27,11 +28,9 @@ export interface PickedColour {
   readonly sure: boolean;
 }
 
-type Channels = readonly [r: number, g: number, b: number];
-
 /** Mean linear light round a point, half the pixels at either end left out: a grain or a glint does not count. */
-function lightAt({ width, height, data }: Pixels, { x, y }: PixelPoint, radius: number): Channels {
-  const found: Channels[] = [];
+function lightAt({ width, height, data }: Pixels, { x, y }: PixelPoint, radius: number): Triple {
+  const found: Triple[] = [];
   for (let j = Math.max(0, Math.round(y) - radius); j <= Math.min(height - 1, Math.round(y) + radius); j++)
     for (let i = Math.max(0, Math.round(x) - radius); i <= Math.min(width - 1, Math.round(x) + radius); i++) {
       const at = (j * width + i) * 4;
@@ -44,7 +43,7 @@ function lightAt({ width, height, data }: Pixels, { x, y }: PixelPoint, radius: 
     ]);
   const sorted = found.sort((a, b) => a[0] + a[1] + a[2] - (b[0] + b[1] + b[2]));
   const middle = sorted.slice(Math.floor(found.length / 4), Math.ceil((found.length * 3) / 4) || 1);
-  return [0, 1, 2].map((k) => middle.reduce((sum, one) => sum + one[k]!, 0) / middle.length) as unknown as Channels;
+  return triple((k) => middle.reduce((sum, one) => sum + one[k], 0) / middle.length);
 }
 
 const clamp = (n: number) => Math.min(1, Math.max(0, n));
@@ -71,8 +70,6 @@ export function pickColour(
         remedy: 'Click on an evenly lit part of it, or take the picture again in the shade.',
       },
     ]);
-  const [r, g, b] = seen.map((light, k) =>
-    clamp(card ? (light / card[k]!) * throwsBack[reference.kind] : light),
-  ) as unknown as Channels;
+  const [r, g, b] = triple((k) => clamp(card ? (seen[k] / card[k]) * throwsBack[reference.kind] : seen[k]));
   return { colour: formatHex({ mode: 'lrgb', r, g, b }), sure: card !== undefined };
 }

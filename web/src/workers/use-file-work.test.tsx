@@ -1,7 +1,7 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, expect, it, vi } from 'vitest';
-import { useWorker } from './use-worker';
+import { useFileWork } from './use-file-work';
 
 const ended = vi.fn();
 class FakeWorker {
@@ -15,7 +15,7 @@ const workers: FakeWorker[] = [];
 vi.mock('comlink', () => ({ wrap: () => ({}), proxy: (told: unknown) => told }));
 
 function Screen({ job }: { job: () => Promise<never> }) {
-  const { done, issues, run, stop } = useWorker();
+  const { done, issues, run, stop } = useFileWork();
   return (
     <>
       <button onClick={() => void run(job)}>Read</button>
