@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { wrap, type Remote } from 'comlink';
 
 /** A worker that runs. */
-export interface RunningWorker<Api> {
+interface RunningWorker<Api> {
   readonly worker: Worker;
   /** Held as long as the worker: when it is let go, comlink tells the worker to listen no more. */
   readonly remote: Remote<Api>;

@@ -70,12 +70,6 @@ const ends: Partial<Record<Solid['kind'], readonly (readonly [bottom: string, to
   'polygon-frustum': [['bottomAcross', 'topAcross']],
 };
 
-/** A size of a solid by the name of its field; undefined where its kind has none of that name. */
-export function sizeNamed(solid: Solid, field: string): number | undefined {
-  const found: unknown = Object.entries(solid).find(([name]) => name === field)?.[1];
-  return typeof found === 'number' ? found : undefined;
-}
-
 /** Every kind of solid. */
 export const solidKinds = Object.keys(sizesOf) as Solid['kind'][];
 

@@ -10,6 +10,7 @@ export * from './region-point.js';
 export * from './region.js';
 export * from './section.js';
 export * from './shell.js';
+export * from './size-named.js';
 export * from './solid.js';
 export * from './turned-bodies.js';
 export * from './turned-profile.js';
