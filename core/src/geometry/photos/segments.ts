@@ -1,4 +1,3 @@
-import { triple, type Triple } from '../../foundation/math/index.js';
 import { contours } from 'd3-contour';
 import { tick, type Task } from '../meshes/index.js';
 import { outlineArea } from '../solids/index.js';
@@ -12,7 +11,7 @@ export interface Patch {
   readonly touchesEdge: boolean;
 }
 
-type Colour = Triple;
+type Colour = readonly [number, number, number];
 
 /** Linear light of a byte of sRGB. */
 const linear = Float32Array.from({ length: 256 }, (_, i) => {
@@ -41,7 +40,9 @@ function groundPlanes({ data, width, height }: PhotoPixels): Ground {
   ];
   return (x, y) => {
     const [u, v] = [x / width, y / height];
-    return triple((k) => (a[k] * (1 - u) + b[k] * u) * (1 - v) + (c[k] * (1 - u) + d[k] * u) * v);
+    return [0, 1, 2].map(
+      (k) => (a[k]! * (1 - u) + b[k]! * u) * (1 - v) + (c[k]! * (1 - u) + d[k]! * u) * v,
+    ) as unknown as Colour;
   };
 }
 
@@ -100,7 +101,7 @@ type Field = { readonly values: number[]; readonly width: number; readonly heigh
 function boundaries({ values, width, height }: Field, threshold: number, least: number): PhotoPoint[][] {
   const [found] = contours().size([width, height]).thresholds([threshold])(values);
   return (found?.coordinates ?? [])
-    .map(([ring]) => (ring ?? []).slice(1).map(([x, y]): PhotoPoint => [x!, y!]))
+    .map(([ring]) => (ring ?? []).slice(1) as unknown as PhotoPoint[])
     .filter((outline) => Math.abs(outlineArea(outline)) >= least)
     .sort((a, b) => Math.abs(outlineArea(b)) - Math.abs(outlineArea(a)));
 }
@@ -129,7 +130,9 @@ function sharpened(
   for (let y = y0; y < y1; y++)
     for (let x = x0; x < x1; x++) {
       const g = ground(x, y);
-      const own = triple((c) => linear[photo.data[(y * width + x) * 4 + c]!]! / (g[c] + 1e-4) - 1);
+      const own = [0, 1, 2].map(
+        (c) => linear[photo.data[(y * width + x) * 4 + c]!]! / (g[c]! + 1e-4) - 1,
+      ) as unknown as Colour;
       ratios.push(own);
       if (contrasts[y * width + x]! > threshold) own.forEach((n, c) => inside[c]!.push(n));
     }
