@@ -66,7 +66,7 @@ const files = {
 vi.mock('../workers/use-file-work', async () => {
   const { useState } = await import('react');
   return {
-    useWorker: (): Work => {
+    useFileWork: (): Work => {
       const [issues, setIssues] = useState<Work['issues']>([]);
       const run = async (job: (given: typeof files, progress: () => void) => object) => {
         const answer = (await job(files, () => {})) as { ok?: unknown; issues?: Work['issues'] };
