@@ -9,12 +9,10 @@ import {
   type MonthAmbient,
   type PlaceKind,
   type SetAside,
+  type WholeAmbientReading,
 } from '@dewpot/core/ambient';
 import { IsIn, IsOptional, ValidateIf } from 'class-validator';
 import { LATEST, Amount, ListOf, Part, Share, Text, Version } from './limits.js';
-
-/** The air whole: ms, °C, a share, km/h. */
-export type WholeAmbientReading = Required<AmbientReading>;
 
 /**
  * Where a place’s air comes from: nobody has said, one typed figure, a table of twelve months, a logger, readings out of files, or

@@ -1,3 +1,4 @@
+import { MOST_HOURS } from '@dewpot/core/units';
 import { pieceGuides, type PieceKind } from '@dewpot/core/moulds';
 import { binderClasses, type BinderClass } from '@dewpot/core/binders';
 import { dateOrders, placeKinds, type DateOrder, type PlaceKind } from '@dewpot/core/ambient';
@@ -16,7 +17,7 @@ import {
 } from '@dewpot/core/curing';
 import { castTasks, type CastTask } from '@dewpot/core/casts';
 import { IsBoolean, IsIn, IsOptional, IsTimeZone, ValidateIf } from 'class-validator';
-import { LATEST, MOST_HOURS, Amount, Amounts, Celsius, Hours, ListOf, Part, Share, Text, Whole } from './limits.js';
+import { LATEST, Amount, Amounts, Celsius, Hours, ListOf, Part, Share, Text, Whole } from './limits.js';
 import { WakingInput } from './accounts.js';
 import { AmbientReadingInput, MOST_READINGS } from './ambient.js';
 import { MouldShapeInput } from './solids.js';

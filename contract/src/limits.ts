@@ -1,3 +1,4 @@
+import { MOST_HOURS } from '@dewpot/core/units';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -25,8 +26,6 @@ export const MOST_VOLUME = 1e7;
 export const MOST_MASS = 1e7;
 /** The most water that a material holds, share of its dry mass: peat and coir hold about two. */
 export const MOST_MOISTURE = 5;
-/** The longest stretch that is calculated over, h: ten years. */
-export const MOST_HOURS = 87_660;
 /** The latest time that is written down, ms: the year 2100. */
 export const LATEST = Date.UTC(2100, 0, 1);
 

@@ -70,6 +70,19 @@ describe('drying', () => {
     await tell(casts[4]!, { type: 'coated', day: 40, sealer: 'penetrating', side: 'both' }).expect(200);
   });
 
+  it('is weighed in the air of its place, unless a whole reading of it is told', async () => {
+    const { casts, tell, dried, mass } = await dryingPots(agent, 60, 1);
+    await dried(casts[0]!);
+    const one = { type: 'weighed', step: 1 };
+    await tell(casts[0]!, { ...one, day: 9, mass: mass(9), humidity: 0.99 }).expect(200);
+    await tell(casts[0]!, { ...one, day: 10, mass: mass(10), temperature: 3, humidity: 0.99 }).expect(200);
+    const { events } = await castOf(agent, casts[0]!);
+    const [half, whole] = events.filter(({ type }: { type: string }) => type === 'weighed');
+    expect(half.temperature).toEqual(expect.any(Number));
+    expect(half.humidity).not.toBe(0.99);
+    expect(whole).toMatchObject({ temperature: 3, humidity: 0.99 });
+  });
+
   it('wetted again it begins again, and what was known of its dry mass stays', async () => {
     const { casts, dried, weigh, tell, mass } = await pots();
     await dried(casts[0]!);

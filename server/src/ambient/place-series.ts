@@ -13,9 +13,10 @@ import {
   type Following,
   type MonthAmbient,
   type PlaceKind,
+  type WholeAmbientReading,
 } from '@dewpot/core/ambient';
 import { ageCourse, type AgeCourse } from '@dewpot/core/curing';
-import { GUESSED_AIR, type AmbientBasis, type PlaceInput, type WholeAmbientReading } from '@dewpot/contract';
+import { GUESSED_AIR, type AmbientBasis, type PlaceInput } from '@dewpot/contract';
 import { forecast, timesAhead, weatherAt, weatherBetween } from '../devices/index.js';
 
 /** How a place follows the weather is learned from so much of its past, ms. */

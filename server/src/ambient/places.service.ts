@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { HOUR } from '@dewpot/core/units';
+import { HOUR, MOST_HOURS } from '@dewpot/core/units';
 import type { AmbientReading } from '@dewpot/core/ambient';
 import type { PlaceAmbient, PlaceInput, PlaceView, ReadingsTaken } from '@dewpot/contract';
 import { saveEdited } from '../db/save-edited.js';
@@ -10,7 +10,7 @@ import { PlaceSeriesCache } from './place-series-cache.js';
 import { ReadingsService } from './readings.service.js';
 
 const MOST_PLACES = 40;
-const TEN_YEARS = 87_660 * HOUR;
+const TEN_YEARS = MOST_HOURS * HOUR;
 
 /** Places in which casts stand. */
 @Injectable()

@@ -135,7 +135,7 @@ export class CastRecordsService {
       case 'demoulded':
         return { ...input, equivalentAge: await this.dues.ageAt(row, input.at, now) };
       case 'weighed':
-        return { ...(input.temperature === undefined && (await this.dryness.ambientAt(row, input.at, now))), ...input };
+        return { ...input, ...(input.temperature === undefined && (await this.dryness.ambientAt(row, input.at, now))) };
       case 'seal-planned':
         return { ...input, ...(product && { product: product.sealer, sealer: product.sealer.kind }) };
       case 'coated': {

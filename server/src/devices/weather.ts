@@ -1,6 +1,5 @@
 import { DAY, HOUR } from '@dewpot/core/units';
-import { followed, handbookFollowing, type PlaceKind } from '@dewpot/core/ambient';
-import type { WholeAmbientReading } from '@dewpot/contract';
+import { followed, handbookFollowing, type PlaceKind, type WholeAmbientReading } from '@dewpot/core/ambient';
 import { dice } from './dice.js';
 
 /** Smooth noise over time: dice at whole periods, eased between. */

@@ -1,3 +1,4 @@
+import { HOUR, MOST_HOURS } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
 import type { castsOf, PourPart, RunLesson } from '@dewpot/core/planning';
@@ -20,7 +21,7 @@ import { LotsService, plainLot, plainMaterial, scoopView } from '../materials/in
 import { TintsService } from '../tints/index.js';
 import { RunsService } from './runs.service.js';
 
-const TEN_YEARS = 10 * 365.25 * 24 * 3_600_000;
+const TEN_YEARS = MOST_HOURS * HOUR;
 /** A pour that something happens to while its end is calculated is ended again so often. */
 const FINISH_TRIES = 3;
 

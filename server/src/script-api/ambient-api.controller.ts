@@ -9,8 +9,9 @@ import {
   type CsvRead,
   type Following,
   type Sifted,
+  type WholeAmbientReading,
 } from '@dewpot/core/ambient';
-import { AmbientFileQuestion, AmbientSeriesQuestion, FollowQuestion, type WholeAmbientReading } from '@dewpot/contract';
+import { AmbientFileQuestion, AmbientSeriesQuestion, FollowQuestion } from '@dewpot/contract';
 import { Calculated } from '../calculation/calculated.js';
 import { apiExample } from './api-example.js';
 import { ambientExamples } from './curing-examples.js';

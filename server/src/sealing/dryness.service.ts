@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { DAY, HOUR } from '@dewpot/core/units';
 import { sealers, type Sealer } from '@dewpot/core/materials';
-import { thinned } from '@dewpot/core/ambient';
+import { thinned, type WholeAmbientReading } from '@dewpot/core/ambient';
 import {
   calculateDryDown,
   dryingPaces,
@@ -28,7 +28,7 @@ import {
   type GateWays,
   type Life,
   type SampleCast,
-  type WholeAmbient,
+  ambientAtTime,
 } from '@dewpot/core/casts';
 import { PlaceSeriesCache, staysOf, type CastStanding } from '../ambient/index.js';
 import { CastEntity } from '../casts/casts.entities.js';
@@ -92,7 +92,7 @@ export const ambientSince = <R extends { readonly at: number }>(recorded: readon
 
 export const noAmbientYet = (): AmbientByPlace => ({ byPlace: new Map() });
 
-const hourly = (ambient: readonly WholeAmbient[]): RateFrom[] =>
+const hourly = (ambient: readonly WholeAmbientReading[]): RateFrom[] =>
   dryingPaces(
     thinned(ambient, HOUR).map(({ at, temperature, humidity }) => ({ hour: at / HOUR, temperature, humidity })),
   );
@@ -176,7 +176,7 @@ export class DrynessService {
     const place = await this.placeOf(cast, at, noAmbientYet());
     if (!place) return undefined;
     const { recorded } = await this.climates.series(place, Math.min(at, now) - DAY, now);
-    const held = recorded.findLast((one) => one.at <= at) ?? recorded[0];
+    const held = ambientAtTime(recorded, at);
     return held && { temperature: held.temperature, humidity: held.humidity };
   }
 

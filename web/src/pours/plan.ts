@@ -1,3 +1,4 @@
+import type { WholeAmbientReading } from '@dewpot/core/ambient';
 import { InputError, type FieldIssue } from '@dewpot/core/units';
 import type { MeasuringChoice, MeasuringWay } from '@dewpot/core/measuring';
 import type { Step } from '@dewpot/core/bench';
@@ -11,7 +12,7 @@ import {
   type PourPart,
 } from '@dewpot/core/planning';
 import type { FullMould } from '@dewpot/core/pours';
-import type { AmbientBasis, WholeAmbientReading, PourInput } from '@dewpot/contract';
+import type { AmbientBasis, PourInput } from '@dewpot/contract';
 import { pourSources, type KnownForPours } from '../api/pour-sources';
 import type { JudgedPlan, Judging } from '../workers/judge-plan';
 

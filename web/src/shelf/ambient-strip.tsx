@@ -1,6 +1,7 @@
+import type { WholeAmbientReading } from '@dewpot/core/ambient';
 import { HOUR } from '@dewpot/core/units';
 import { evaporation, faceRisk, overFace } from '@dewpot/core/curing';
-import type { WholeAmbientReading, AmbientView } from '@dewpot/contract';
+import type { AmbientView } from '@dewpot/contract';
 import { area, line } from 'd3-shape';
 import { format } from 'date-fns';
 import { useUnits } from '../ui/units';

@@ -1,6 +1,6 @@
+import type { WholeAmbientReading } from '../../process/ambient/index.js';
 import { HOUR } from '../../foundation/units/index.js';
 import type { BinderClass } from '../../mixing/binders/index.js';
-import type { AmbientReading } from '../../process/ambient/index.js';
 import {
   compareCovers,
   evaporationUnder,
@@ -20,9 +20,6 @@ import {
 } from '../../process/curing/index.js';
 import type { Life } from './life.js';
 
-/** Air over a face, whole. */
-export type WholeAmbient = Required<AmbientReading>;
-
 /** A piece in its air. Readings in the order of time, those after `now` forecast. */
 export interface InItsAmbient {
   readonly life: Life;
@@ -30,7 +27,7 @@ export interface InItsAmbient {
   readonly strength?: number;
   readonly lightweight: boolean;
   readonly cover: Cover;
-  readonly ambient: readonly WholeAmbient[];
+  readonly ambient: readonly WholeAmbientReading[];
   readonly course: AgeCourse;
   readonly waking: Waking;
   readonly now: number;
@@ -57,7 +54,7 @@ export interface Surroundings {
 const AHEAD = 72 * HOUR;
 
 /** Water off the face between two times: each reading holds until the next. */
-function faceHours(ambient: readonly WholeAmbient[], cover: Cover, from: number, to: number) {
+function faceHours(ambient: readonly WholeAmbientReading[], cover: Cover, from: number, to: number) {
   const held = ambient.filter(({ at }, i) => (ambient[i + 1]?.at ?? Infinity) > from && at < to);
   return held.map((reading, i) => ({
     from: Math.max(from, reading.at) / HOUR,
@@ -67,7 +64,7 @@ function faceHours(ambient: readonly WholeAmbient[], cover: Cover, from: number,
 }
 
 /** The reading that stands at a time. */
-export const ambientAtTime = (ambient: readonly WholeAmbient[], at: number): WholeAmbient | undefined =>
+export const ambientAtTime = (ambient: readonly WholeAmbientReading[], at: number): WholeAmbientReading | undefined =>
   ambient.findLast((one) => one.at <= at) ?? ambient[0];
 
 /** What the air does to a piece now, did, and will do. */

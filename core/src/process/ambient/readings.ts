@@ -6,6 +6,9 @@ export interface AmbientReading {
   readonly wind?: number;
 }
 
+/** A reading of which nothing is missing. */
+export type WholeAmbientReading = Required<AmbientReading>;
+
 /** A reading that does not count, and why. */
 export interface SetAside {
   readonly reading: AmbientReading;

@@ -1,12 +1,10 @@
 import { defined, firstPlace } from '../../foundation/math/index.js';
-import { requireNumber } from '../../foundation/units/index.js';
+import { requireNumber, MOST_HOURS } from '../../foundation/units/index.js';
 import type { TemperatureReading } from './maturity.js';
 
 /** Gauss–Legendre of three points on −1…1. */
 const NODES = [-Math.sqrt(0.6), 0, Math.sqrt(0.6)];
 const WEIGHTS = [5 / 9, 8 / 9, 5 / 9];
-/** The longest line that is summed, hours: ten years. */
-const MOST_HOURS = 87_660;
 /** Longest piece of a line that is summed at once, hours. */
 const PIECE = 1;
 

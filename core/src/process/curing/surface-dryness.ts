@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { requireNumber } from '../../foundation/units/index.js';
+import { requireNumber, MOST_HOURS } from '../../foundation/units/index.js';
 import { faceWater } from './misting.js';
 
 /** What left a face over a stretch: hours from any beginning, kg/m²/h, what its cover lets through counted in. */
@@ -21,8 +21,6 @@ export interface SurfaceRecord {
   readonly wetShare: number;
 }
 
-/** Stretches come to ten years at most, h. */
-const MOST_HOURS = 87_660;
 /** Rows of hours are cut to this before the water is followed, h. */
 const STEP = 0.25;
 
