@@ -1,6 +1,7 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import type { OwnSessionView, PassphraseInput, ScriptToken, ScriptTokenInput } from '@dewpot/contract';
 import { ask } from './client';
+import { refresh } from './refresh';
 
 export const ownSessionsQuery = queryOptions({
   queryKey: ['account', 'sessions'],
@@ -13,7 +14,7 @@ function useAccountChange<T, R>(change: (given: T) => Promise<R>) {
   return useMutation({
     mutationFn: change,
     retry: false,
-    onSuccess: () => client.invalidateQueries({ queryKey: ['account'] }),
+    onSuccess: () => refresh(client, ['account']),
   });
 }
 

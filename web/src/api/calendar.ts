@@ -1,6 +1,7 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import type { CalendarAddress, CalendarView } from '@dewpot/contract';
 import { ask } from './client';
+import { refresh } from './refresh';
 
 export const calendarQuery = queryOptions({
   queryKey: ['calendar'],
@@ -13,7 +14,7 @@ export function useMakeAddress() {
   return useMutation({
     mutationFn: () => ask<CalendarAddress>('POST', 'calendar/address'),
     retry: false,
-    onSuccess: () => client.invalidateQueries({ queryKey: calendarQuery.queryKey }),
+    onSuccess: () => refresh(client, calendarQuery.queryKey),
   });
 }
 
@@ -22,7 +23,7 @@ export function useStopAddress() {
   return useMutation({
     mutationFn: () => ask<void>('DELETE', 'calendar/address'),
     retry: false,
-    onSuccess: () => client.invalidateQueries({ queryKey: calendarQuery.queryKey }),
+    onSuccess: () => refresh(client, calendarQuery.queryKey),
   });
 }
 

@@ -1,6 +1,7 @@
 import { queryOptions, useIsMutating, useMutation, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import type { CastDetail, CastEventTold, CastView, DemouldWaysInput } from '@dewpot/contract';
 import { ask } from './client';
+import { refresh } from './refresh';
 
 export const shelfQuery = queryOptions({
   queryKey: ['casts', 'shelf'],
@@ -31,8 +32,7 @@ export function nameWaitingWrites(client: QueryClient): void {
     mutationFn: ({ castId, event }: CastEventSent) => ask<CastDetail>('POST', `casts/${castId}/events`, event),
     onSuccess: async (detail: CastDetail) => {
       client.setQueryData(castQuery(detail.id).queryKey, detail);
-      await client.invalidateQueries({ queryKey: ['casts', 'shelf'] });
-      await client.invalidateQueries({ queryKey: ['casts', 'all'] });
+      await refresh(client, ['casts', 'shelf'], ['casts', 'all']);
     },
   });
 }
@@ -43,7 +43,7 @@ export function useChooseDemoulds() {
   return useMutation({
     mutationFn: ({ mouldId, mixId, ways }: { mouldId: string; mixId: string; ways: DemouldWaysInput }) =>
       ask<void>('PUT', `moulds/${mouldId}/demoulding/${mixId}`, ways),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['casts'] }),
+    onSuccess: () => refresh(client, ['casts']),
   });
 }
 

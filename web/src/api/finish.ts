@@ -2,6 +2,7 @@ import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query
 import type { ArticleInput, CastDetail, OverridesView, TileInput, TileView } from '@dewpot/contract';
 import { castQuery } from './casts';
 import { ask } from './client';
+import { refresh } from './refresh';
 
 export const overridesQuery = queryOptions({
   queryKey: ['overrides'],
@@ -19,7 +20,7 @@ export function useKeepTile() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ id, tile }: { id: string; tile: TileInput }) => ask<void>('PUT', `tiles/${id}`, tile),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['tiles'] }),
+    onSuccess: () => refresh(client, ['tiles']),
   });
 }
 
@@ -27,7 +28,7 @@ export function useRemoveTile() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (id: string) => ask<void>('DELETE', `tiles/${id}`),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['tiles'] }),
+    onSuccess: () => refresh(client, ['tiles']),
   });
 }
 
@@ -38,7 +39,7 @@ export function useJoin() {
     mutationFn: (article: ArticleInput) => ask<CastDetail>('POST', 'articles', article),
     onSuccess: async (article) => {
       client.setQueryData(castQuery(article.id).queryKey, article);
-      await client.invalidateQueries({ queryKey: ['casts'] });
+      await refresh(client, ['casts']);
     },
   });
 }
@@ -48,6 +49,6 @@ export function useTakeApart() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (id: string) => ask<void>('DELETE', `articles/${id}`),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['casts'] }),
+    onSuccess: () => refresh(client, ['casts']),
   });
 }

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { CastPictureView, PictureView } from '@dewpot/contract';
 import { ask, send } from './client';
+import { refresh } from './refresh';
 
 /** Sends a picture of a mould; the moulds are read again. */
 export function useAddPicture(mouldId: string) {
@@ -12,7 +13,7 @@ export function useAddPicture(mouldId: string) {
       form.set('picture', file);
       return send<PictureView>(`moulds/${mouldId}/pictures`, form);
     },
-    onSuccess: () => client.invalidateQueries({ queryKey: ['moulds'] }),
+    onSuccess: () => refresh(client, ['moulds']),
   });
 }
 
@@ -20,7 +21,7 @@ export function useRemovePicture() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (id: string) => ask<void>('DELETE', `pictures/${id}`),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['moulds'] }),
+    onSuccess: () => refresh(client, ['moulds']),
   });
 }
 
@@ -33,7 +34,7 @@ export function useAddCastPicture(castId: string) {
       form.set('picture', file);
       return send<CastPictureView>(`casts/${castId}/pictures${eventId ? `?event=${eventId}` : ''}`, form);
     },
-    onSuccess: () => client.invalidateQueries({ queryKey: ['casts', 'one', castId] }),
+    onSuccess: () => refresh(client, ['casts', 'one', castId]),
   });
 }
 
@@ -41,7 +42,7 @@ export function useRemoveCastPicture(castId: string) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (id: string) => ask<void>('DELETE', `cast-pictures/${id}`),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['casts', 'one', castId] }),
+    onSuccess: () => refresh(client, ['casts', 'one', castId]),
   });
 }
 

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import { queryOptions, useMutation, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import {
   MOST_READINGS,
   type PlaceAmbient,
@@ -9,6 +9,7 @@ import {
 } from '@dewpot/contract';
 import type { AmbientReading } from '@dewpot/core/ambient';
 import { ask } from './client';
+import { refresh } from './refresh';
 import { hear } from './stream';
 
 export const placesQuery = queryOptions({
@@ -43,15 +44,14 @@ export function useLivePlaces(): void {
 }
 
 /** What hangs on the air is asked for again. */
-const refresh = (client: ReturnType<typeof useQueryClient>) =>
-  Promise.all(['places', 'casts', 'ambient'].map((key) => client.invalidateQueries({ queryKey: [key] })));
+const refreshAmbient = (client: QueryClient) => refresh(client, ['places'], ['casts'], ['ambient']);
 
 export function useSavePlace() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ id, ...place }: PlaceInput & { id: string }) => ask<PlaceView>('PUT', `places/${id}`, place),
     retry: false,
-    onSuccess: () => refresh(client),
+    onSuccess: () => refreshAmbient(client),
   });
 }
 
@@ -60,7 +60,7 @@ export function useRemovePlace() {
   return useMutation({
     mutationFn: (id: string) => ask<void>('DELETE', `places/${id}`),
     retry: false,
-    onSuccess: () => refresh(client),
+    onSuccess: () => refreshAmbient(client),
   });
 }
 
@@ -84,6 +84,6 @@ export function useSendReadings() {
       return all;
     },
     retry: false,
-    onSettled: () => refresh(client),
+    onSettled: () => refreshAmbient(client),
   });
 }

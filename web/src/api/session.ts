@@ -10,6 +10,7 @@ import type {
   WorkshopSettings,
 } from '@dewpot/contract';
 import { ask } from './client';
+import { refresh } from './refresh';
 import { persister } from './query-client';
 
 export const sessionQuery = queryOptions({
@@ -42,7 +43,7 @@ export function useLetIn() {
   return useMutation({
     mutationFn: (person: NewPersonInput) => ask<PersonView>('POST', 'people', person),
     retry: false,
-    onSuccess: () => client.invalidateQueries({ queryKey: ['people'] }),
+    onSuccess: () => refresh(client, ['people']),
   });
 }
 
@@ -51,7 +52,7 @@ export function useRemovePerson() {
   return useMutation({
     mutationFn: (id: string) => ask<void>('DELETE', `people/${id}`),
     retry: false,
-    onSuccess: () => client.invalidateQueries({ queryKey: ['people'] }),
+    onSuccess: () => refresh(client, ['people']),
   });
 }
 

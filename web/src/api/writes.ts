@@ -1,4 +1,5 @@
 import { useMutation, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { refresh } from './refresh';
 
 export interface Put<T> {
   readonly id: string;
@@ -13,8 +14,7 @@ function useWriteThen<Given, Answer>(
   return useMutation({ mutationFn: send, onSuccess: () => then(client) });
 }
 
-const readAgain = (client: QueryClient, lists: readonly string[]) =>
-  Promise.all(lists.map((list) => client.invalidateQueries({ queryKey: [list] })));
+const readAgain = (client: QueryClient, lists: readonly string[]) => refresh(client, ...lists.map((list) => [list]));
 
 /** A write that is done when the named lists were read again: the screen shows what is saved. */
 export const useWrite = <Given, Answer>(send: (given: Given) => Promise<Answer>, ...lists: string[]) =>
