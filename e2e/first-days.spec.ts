@@ -6,7 +6,7 @@ import { beginWorkshop, castsOf, expect, happened, pourPots, test, AS_PAGES } fr
 const HOUR = 3_600_000;
 const demouldOf = async (page: Page, id: string) => {
   const { dues } = (await (await page.request.get(`/api/casts/${id}`)).json()) as CastDetail;
-  return dues.find(({ task }) => task === 'Demould')!.good;
+  return dues.find(({ task }) => task === 'demould')!.good;
 };
 
 /** A week of a logger in a heatwave, as a file in °F with a fault and a gap in it. */
@@ -149,7 +149,7 @@ test('a damaged demoulding moves the next proposal, and the round is read from a
   await expect.poll(async () => (await fetch(address)).status).toBe(404);
 });
 
-test('one walk round the shelf on a phone: many at once, put off with what it costs, undone', async ({ page }) => {
+test('one walk round the shelf on a phone: many at once, postponed with what it costs, undone', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await beginWorkshop(page);
   await pourPots(page.request, 2, 12 * 24, { pour: { place: 'the sill' } });
@@ -172,12 +172,12 @@ test('one walk round the shelf on a phone: many at once, put off with what it co
   await expect(page.getByText('Undone.')).toBeVisible();
   await page.getByRole('link', { name: 'To the shelf' }).click();
 
-  const putOff = 'Put off: Weigh, Small pot 2a';
-  await now.getByRole('button', { name: putOff }).click();
+  const postpone = 'Postpone: Weigh, Small pot 2a';
+  await now.getByRole('button', { name: postpone }).click();
   await sheet.getByText('two days').click();
   await expect(sheet.getByRole('status')).toContainText('Costs nothing but time');
-  await sheet.getByRole('button', { name: /^Put off to/ }).click();
-  await expect(now.getByRole('button', { name: putOff })).toHaveCount(0);
+  await sheet.getByRole('button', { name: /^Postpone to/ }).click();
+  await expect(now.getByRole('button', { name: postpone })).toHaveCount(0);
   const week = page.getByRole('region', { name: 'This week', exact: true });
-  await expect(week.getByRole('button', { name: putOff })).toBeVisible();
+  await expect(week.getByRole('button', { name: postpone })).toBeVisible();
 });

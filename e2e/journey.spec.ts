@@ -1,6 +1,6 @@
 import { beginWorkshop, castsOf, expect, moveBack, test } from './house.js';
 
-test('one pot goes from the mould on the bench to out of the door', async ({ page }) => {
+test('one pot goes from the mould on the bench to its finish', async ({ page }) => {
   await beginWorkshop(page);
 
   await test.step('the mould is described, in whatever unit', async () => {
@@ -81,11 +81,11 @@ test('one pot goes from the mould on the bench to out of the door', async ({ pag
     await sheet.getByRole('button', { name: 'Out, with this damage' }).click();
     await expect(page.getByRole('group', { name: 'Damp: 3' })).toBeVisible();
     await page
-      .getByRole('button', { name: /^Uncover: Nested pail pot × 3/ })
+      .getByRole('button', { name: /^End moist curing: Nested pail pot × 3/ })
       .first()
       .click();
     await moveBack(page, 24 * 15);
-    await page.getByRole('button', { name: 'Uncovered just now' }).click();
+    await page.getByRole('button', { name: 'Ended just now' }).click();
     await expect(page.getByRole('group', { name: 'Drying: 3' })).toBeVisible();
   });
 
@@ -106,7 +106,7 @@ test('one pot goes from the mould on the bench to out of the door', async ({ pag
     await weigh(24 * 14, 0.6);
     await weigh(24 * 12, 0.24);
     await page.getByRole('button', { name: 'Weigh', exact: true }).click();
-    await page.getByRole('tab', { name: 'Coat' }).click();
+    await page.getByRole('tab', { name: 'Apply coat' }).click();
     await expect(page.getByRole('alert')).toContainText('Better to wait');
     await expect(page.getByRole('alert')).toContainText('It wants 1 more weighing');
     await expect(page.getByRole('button', { name: 'Coat against the advice' })).toBeDisabled();
@@ -125,7 +125,7 @@ test('one pot goes from the mould on the bench to out of the door', async ({ pag
 
   await test.step('it is sealed, the coat is undone and put on again, and it goes out', async () => {
     const coat = async () => {
-      await page.getByRole('button', { name: 'Coat', exact: true }).first().click();
+      await page.getByRole('button', { name: 'Apply coat', exact: true }).first().click();
       await page.getByRole('group', { name: 'Coats' }).getByText('1', { exact: true }).click();
       await page.getByRole('button', { name: 'One coat is on' }).click();
       await expect(page.getByText('Garden grey, sealed')).toBeVisible();
@@ -135,10 +135,10 @@ test('one pot goes from the mould on the bench to out of the door', async ({ pag
     await expect(page.getByText('Garden grey, drying')).toBeVisible();
     await page.getByRole('button', { name: 'Show 1 undone' }).click();
     await coat();
-    await page.getByRole('button', { name: 'Put out', exact: true }).click();
+    await page.getByRole('button', { name: 'Finish', exact: true }).click();
     await page.getByLabel(/Where does it go/).fill('the raised beds');
-    await page.getByRole('dialog').getByRole('button', { name: 'Put out', exact: true }).click();
-    await expect(page.getByText('Garden grey, out of the door')).toBeVisible();
-    await expect(page.getByRole('region', { name: 'Record' })).toContainText('Put out, kept: the raised beds');
+    await page.getByRole('dialog').getByRole('button', { name: 'Finish', exact: true }).click();
+    await expect(page.getByText('Garden grey, finished')).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Record' })).toContainText('Finished, kept: the raised beds');
   });
 });

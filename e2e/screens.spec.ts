@@ -31,7 +31,7 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     return key;
   };
   const casts = await castsOf(page.request);
-  const [drying, damp] = (['drying', 'damp'] as const).map((wanted) => casts.find(({ stage }) => stage === wanted)!);
+  const [drying, damp] = (['drying', 'curing'] as const).map((wanted) => casts.find(({ stage }) => stage === wanted)!);
   return [
     ['shelf', '/'],
     ['moulds', '/moulds'],
@@ -113,7 +113,7 @@ for (const theme of ['limewash', 'lamplight']) {
     }
     await page.goto('/');
     await page
-      .getByRole('button', { name: /^(Weigh|Coat|Demould|Put out|Uncover): / })
+      .getByRole('button', { name: /^(Weigh|Apply coat|Demould|Finish|End moist curing): / })
       .first()
       .click();
     expect(await violations(page), 'sheet of an action').toEqual([]);

@@ -22,7 +22,7 @@ async function dried(request: APIRequestContext, cast: CastView, until: number):
 
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: true }).first().click();
 
-test('a jar is weighed to its gate, sealed in two coats in their window, tried and put out with a care note', async ({
+test('a jar is weighed to its gate, sealed in two coats in their window, tried and finished with a care note', async ({
   page,
 }) => {
   await beginWorkshop(page);
@@ -50,7 +50,7 @@ test('a jar is weighed to its gate, sealed in two coats in their window, tried a
   });
 
   await test.step('for a bathroom it wants a film in two coats, and gets them', async () => {
-    await press(page, 'Coat');
+    await press(page, 'Apply coat');
     const sheet = page.getByRole('dialog');
     for (const use of ['plants', 'outdoors']) await sheet.getByText(use, { exact: true }).click();
     await sheet.getByText('bathroom, kitchen').click();
@@ -58,7 +58,7 @@ test('a jar is weighed to its gate, sealed in two coats in their window, tried a
     await moveBack(page, 10 * DAY);
     await press(page, 'Coat 1 of 2 is on');
     await expect(page.getByText('coat 2 of 2', { exact: false }).first()).toBeVisible();
-    await press(page, 'Coat');
+    await press(page, 'Apply coat');
     await moveBack(page, 9 * DAY);
     await press(page, 'Coat 2 of 2 is on');
     await expect(page.getByRole('dialog')).toBeHidden();
@@ -67,11 +67,11 @@ test('a jar is weighed to its gate, sealed in two coats in their window, tried a
   });
 
   await test.step('it is tried with a drop of water, and goes out with a note for its keeper', async () => {
-    await press(page, 'Check');
+    await press(page, 'Test the seal');
     await press(page, 'It holds');
-    await press(page, 'Check');
+    await press(page, 'Test the seal');
     await press(page, 'It holds');
-    await press(page, 'Put out');
+    await press(page, 'Finish');
     const sheet = page.getByRole('dialog');
     await sheet.getByText('sold', { exact: true }).click();
     await sheet.getByLabel(/For how much/).fill('18.50');
@@ -84,7 +84,7 @@ test('a jar is weighed to its gate, sealed in two coats in their window, tried a
         .subarray(0, 5)
         .toString(),
     ).toBe('%PDF-');
-    await sheet.getByRole('button', { name: 'Put out', exact: true }).click();
+    await sheet.getByRole('button', { name: 'Finish', exact: true }).click();
     await expect(page.getByText(/sold for/).first()).toBeVisible();
     expect((await detailOf(page.request, cast!.id)).life.gone).toMatchObject({ how: 'sold', price: 18.5 });
   });
@@ -97,7 +97,7 @@ test('a pot sealed too soon is refused with what is missing, and overridden on r
   await page.goto(`/casts/${cast!.id}`);
   await expect(page.getByRole('region', { name: 'Dry enough?' })).toContainText('decides');
   await press(page, 'Something else');
-  await page.getByRole('tab', { name: 'Coat' }).click();
+  await page.getByRole('tab', { name: 'Apply coat' }).click();
   const sheet = page.getByRole('dialog');
   await expect(sheet.getByRole('alert')).toContainText('of water that can leave');
   const coat = sheet.getByRole('button', { name: 'Coat against the advice' });
@@ -130,7 +130,7 @@ test('two heights are joined, unclamped, sealed as one, and their parts lead to 
   await press(page, 'Unclamped just now');
   await expect(page.getByText(/Hourglass stand|drying/).first()).toBeVisible();
   await press(page, 'Something else');
-  await page.getByRole('tab', { name: 'Coat' }).click();
+  await page.getByRole('tab', { name: 'Apply coat' }).click();
   await page.getByLabel('Coat it all the same, because').fill('both were dry');
   await press(page, 'Coat against the advice');
   await expect(page.getByText(/Coated with penetrating silane/).first()).toBeVisible();
@@ -148,7 +148,7 @@ test('a lesson is played to its end: as most would do it, not yet, and how', asy
   await expect(page.getByRole('status')).toContainText('Not yet');
   await expect(page.getByRole('status')).toContainText('it crazes and dusts');
   await page.getByLabel('Under').selectOption({ label: 'in a bag' });
-  await page.getByLabel(/Kept damp until/).fill('168');
+  await page.getByLabel(/End moist curing/).fill('168');
   await press(page, 'See what comes of it');
   await expect(page.getByRole('status')).toContainText('That is how');
   await expect(page.getByRole('status')).toContainText('Film or a damp cloth');

@@ -47,7 +47,7 @@ const castEventTypes = [
   'soaked',
   'rinsed',
   'ph',
-  'snoozed',
+  'postponed',
   'demoulded',
   'uncovered',
   'weighed',
@@ -59,7 +59,7 @@ const castEventTypes = [
   'checked',
   'fitted',
   'bubbles',
-  'put-out',
+  'finished',
   'came-later',
   'broken',
   'voided',
@@ -119,10 +119,10 @@ export class PhInput extends CastEventInput implements Told<'ph'> {
   @Amount(0, 14) ph: number;
 }
 
-export class SnoozedInput extends CastEventInput implements Told<'snoozed'> {
-  declare type: 'snoozed';
+export class PostponedInput extends CastEventInput implements Told<'postponed'> {
+  declare type: 'postponed';
   @IsIn(castTasks) task: CastTask;
-  /** Put off until then, ms. */
+  /** Postponed until then, ms. */
   @Time() until: number;
 }
 
@@ -219,8 +219,8 @@ export class BubblesInput extends CastEventInput implements Told<'bubbles'> {
   @Whole(1, 5) grade: number;
 }
 
-export class PutOutInput extends CastEventInput implements Told<'put-out'> {
-  declare type: 'put-out';
+export class FinishedInput extends CastEventInput implements Told<'finished'> {
+  declare type: 'finished';
   @IsOptional() @Text(0, 120) where?: string;
   @IsOptional() @IsIn(goneWays) gone?: Gone;
   /** What it was sold for, in the workshop's money. */
@@ -254,7 +254,7 @@ export const castEvents = kindsOf(CastEventInput, 'type', {
   soaked: SoakedInput,
   rinsed: RinsedInput,
   ph: PhInput,
-  snoozed: SnoozedInput,
+  postponed: PostponedInput,
   demoulded: DemouldedInput,
   uncovered: UncoveredInput,
   weighed: WeighedInput,
@@ -266,7 +266,7 @@ export const castEvents = kindsOf(CastEventInput, 'type', {
   checked: CheckedInput,
   fitted: FittedInput,
   bubbles: BubblesInput,
-  'put-out': PutOutInput,
+  finished: FinishedInput,
   'came-later': CameLaterInput,
   broken: BrokenInput,
   voided: VoidedInput,

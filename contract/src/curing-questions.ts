@@ -164,8 +164,8 @@ export class FollowQuestion {
   @ListOf(() => AmbientReadingInput, { most: 500 }) ahead: readonly AmbientReadingInput[];
 }
 
-/** Where a task is put off to. */
-export class SnoozeQuestion {
+/** Where a task is postponed to. */
+export class PostponementQuestion {
   @IsIn(castTasks) task: CastTask;
   /** Its window, ms. */
   @Amount(0, LATEST) early: number;

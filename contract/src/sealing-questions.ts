@@ -43,7 +43,7 @@ import {
 import { MouldShapeInput } from './solids.js';
 import { SealerSheetInput } from './materials.js';
 
-const stages: readonly Stage[] = ['setting', 'damp', 'drying', 'sealed', 'joined', 'out', 'broken'];
+const stages: readonly Stage[] = ['setting', 'curing', 'drying', 'sealed', 'joined', 'finished', 'broken'];
 
 export class WeighingPoint {
   /** Since the pour. */

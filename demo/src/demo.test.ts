@@ -26,7 +26,7 @@ async function inDemo<T>(work: () => Promise<T>): Promise<T> {
 describe('the demo workshop', () => {
   it('has casts standing in every stage, and some that went out', () => {
     const stages = new Set(casts.map(({ stage }) => stage));
-    for (const stage of ['setting', 'damp', 'drying', 'sealed', 'out']) expect(stages, stage).toContain(stage);
+    for (const stage of ['setting', 'curing', 'drying', 'sealed', 'finished']) expect(stages, stage).toContain(stage);
     expect(casts.some(({ stage, dry }) => stage === 'drying' && dry.dryEnough)).toBe(true);
     expect(casts.some(({ snapshot }) => snapshot.article)).toBe(true);
   });

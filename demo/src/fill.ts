@@ -68,7 +68,7 @@ export function fillDemo(
 /** A stepping round was set on the plinth this morning and is clamped. */
 async function joinSundial(app: Server, personId: string, now: number): Promise<void> {
   const shelf = (await app.get(CastsService).list()).filter(
-    ({ stage }) => stage === 'damp' || stage === 'drying' || stage === 'sealed',
+    ({ stage }) => stage === 'curing' || stage === 'drying' || stage === 'sealed',
   );
   const named = (name: string) => shelf.filter(({ snapshot }) => snapshot.mouldName.startsWith(name));
   // Where the weather keeps the plinth in its mould, two rounds make a step.

@@ -74,7 +74,7 @@ function finishOf(cast: CastView, coated: number, sealer: SealerKind, random: ()
     { type: 'checked', at: cured, check: 'bead', held: true },
     { type: 'checked', at: cured, check: 'look', held: true },
     ...(cast.snapshot.piece === 'pot' ? [{ type: 'fitted', at: out - HOUR, fitting: 'mesh' } as const] : []),
-    { type: 'put-out', at: out, where, gone, ...(sold && { price: 12 + Math.round(random() * 6) * 3 }) },
+    { type: 'finished', at: out, where, gone, ...(sold && { price: 12 + Math.round(random() * 6) * 3 }) },
   ];
 }
 

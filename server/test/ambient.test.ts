@@ -160,7 +160,7 @@ describe('casts in their air', () => {
     await move(2, cold, poured);
     await move(2, warm, now - 10 * HOUR);
     const list = (await agent.get('/api/casts').expect(200)).body as CastView[];
-    const goodOf = (i: number) => due(list.find(({ id }) => id === casts[i])!.dues, 'Demould').good;
+    const goodOf = (i: number) => due(list.find(({ id }) => id === casts[i])!.dues, 'demould').good;
     expect(goodOf(1)).toBeLessThan(goodOf(2));
     expect(goodOf(2)).toBeLessThan(goodOf(0));
     const course = (t: number) => ageCourse([{ hour: 0, temperature: t + 0.05 }], 'portland');
@@ -197,11 +197,11 @@ describe('casts in their air', () => {
       sentence: expect.stringMatching(/2 demouldings, 1 of them too early/),
     });
     expect(hurt.demould.learned.age.value).toBeGreaterThan(clean.learned.age.value);
-    const proposed = due((await detail(casts[2]!)).dues, 'Demould').good;
+    const proposed = due((await detail(casts[2]!)).dues, 'demould').good;
     const choose = (ways: object) => agent.put(`/api/moulds/${mould}/demoulding/${mix}`).send(ways).expect(204);
     await choose({ care: 'cautious', off: true });
     const off = await detail(casts[2]!);
-    expect(due(off.dues, 'Demould').good).toBeLessThan(proposed);
+    expect(due(off.dues, 'demould').good).toBeLessThan(proposed);
     await choose({ care: 'bold', off: false, since: now });
     expect((await detail(casts[2]!)).demould.records).toEqual([]);
     await choose({ care: 'usual', off: false });
@@ -233,9 +233,9 @@ describe('casts in their air', () => {
       'bag',
       'bath',
     ]);
-    expect(dues.map(({ task }) => task)).toContain('Cover');
+    expect(dues.map(({ task }) => task)).toContain('cover');
     const covered = (await event('covered', now - HOUR, { cover: 'bag' })).body as CastDetail;
-    expect(covered.dues.map(({ task }) => task)).not.toContain('Cover');
+    expect(covered.dues.map(({ task }) => task)).not.toContain('cover');
     expect(ambient.temperatures.some(({ hour }) => hour > 18)).toBe(true);
   });
 
@@ -250,14 +250,14 @@ describe('casts in their air', () => {
     await event('rinsed', {}, 422);
     expect((await event('soaked', { bath: 'vinegar', hours: 48 }, 422)).body.errors[0].remedy).toMatch(/at most 24 h/);
     const soaked = (await event('soaked', { bath: 'leach', hours: 24 })).body as CastDetail;
-    expect(due(soaked.dues, 'End bath').good).toBe(now + 23 * HOUR);
+    expect(due(soaked.dues, 'end-soak').good).toBe(now + 23 * HOUR);
     await event('dressed', { work: 'grit', grit: 120 });
     await event('ph', { ph: 17 }, 422);
     const tested = (await event('ph', { ph: 9.2 })).body as CastDetail;
     expect(tested.life).toMatchObject({ leaches: 1, ph: [{ ph: 9.2 }] });
     const until = now + 5 * HOUR;
-    const put = (await event('snoozed', { task: 'Uncover', until })).body as CastDetail;
-    expect(due(put.dues, 'Uncover').snoozedUntil).toBe(until);
+    const put = (await event('postponed', { task: 'end-moist-curing', until })).body as CastDetail;
+    expect(due(put.dues, 'end-moist-curing').postponedUntil).toBe(until);
   });
 
   it('two people at one cast at once: the first is kept, the other is told, and what both saw is on record', async () => {

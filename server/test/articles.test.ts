@@ -25,14 +25,14 @@ describe('an article', () => {
     ...more,
   });
 
-  it('is one thing from joining on: unclamped, dried, sealed and put out as one, its parts gone into it', async () => {
+  it('is one thing from joining on: unclamped, dried, sealed and finished as one, its parts gone into it', async () => {
     const { casts, dried, tell, poured } = await dryingPots(agent);
     for (const id of casts.slice(0, 2)) await dried(id);
     const given = joined(casts.slice(0, 2), poured + 12 * DAY);
     const { body: article } = await agent.post('/api/articles').send(given).expect(200);
     expect((await agent.post('/api/articles').send(given).expect(200)).body.id).toBe(article.id);
     expect(article).toMatchObject({ stage: 'setting', code: expect.stringMatching(/^\d+a\+\d+b$/) });
-    expect(article.dues[0].task).toBe('Unclamp');
+    expect(article.dues[0].task).toBe('unclamp');
     const part = await castOf(agent, casts[0]!);
     expect(part).toMatchObject({ stage: 'joined', life: { joinedInto: { id: article.id } }, dues: [] });
     const one = part.expected as { fresh: number; dry: number };
@@ -53,7 +53,7 @@ describe('an article', () => {
     ).toBe('sealed');
     await agent.delete(`/api/articles/${article.id}`).expect(409);
     const out = (
-      await tell(article.id, { type: 'put-out', day: 50, gone: 'sold', price: 35, where: 'the stall' }).expect(200)
+      await tell(article.id, { type: 'finished', day: 50, gone: 'sold', price: 35, where: 'the stall' }).expect(200)
     ).body;
     expect(out.life.gone).toEqual({ how: 'sold', price: 35, where: 'the stall' });
   });

@@ -50,13 +50,13 @@ describe('the calendar', () => {
     for (const id of casts)
       await agent
         .post(`/api/casts/${id}/events`)
-        .send({ id: uuid(), type: 'snoozed', at: now, task: 'Demould', until })
+        .send({ id: uuid(), type: 'postponed', at: now, task: 'demould', until })
         .expect(200);
     const after = parsed((await outside().get(path)).text)[0]!;
     expect(after.uid).toBe(before.uid);
     expect(after.sequence).toBeGreaterThanOrEqual(before.sequence);
     expect(Math.abs(after.startDate.toJSDate().getTime() - until)).toBeLessThanOrEqual(150_000);
-    expect(after.description).toContain('Put off to');
+    expect(after.description).toContain('Postponed to');
   });
 
   it('has a secret address for each person: a new one ends the old, and none is found by guessing', async () => {

@@ -6,6 +6,7 @@ import { ownerOptions } from '../src/db/connection.js';
 import { Vocabulary1796200000000 } from '../src/db/migrations/12-vocabulary.js';
 import { References1796300000000 } from '../src/db/migrations/13-references.js';
 import { Ambient1796400000000 } from '../src/db/migrations/14-ambient.js';
+import { Stages1796500000000 } from '../src/db/migrations/15-stages.js';
 import { databaseBefore, startServer, visitor, type Agent, type Harness } from './harness.js';
 
 /** The demo as it was in November 2026, before its words were those of the field: a row of a table on each line. */
@@ -54,14 +55,18 @@ it('keeps every row', async () => {
   }
 });
 
+/** Stages that are called otherwise now. */
+const renamedStages: Record<string, string> = { damp: 'curing', out: 'finished' };
+
 it('tells of every cast what it told before', async () => {
   const { body: casts } = await agent.get('/api/casts?all=1').expect(200);
   const kept = rowsOf('casts') as { id: string; stage: string; snapshot: { setting: string }; projection: { life: { liftedAt?: number } } }[]; // prettier-ignore
   expect(casts).toHaveLength(kept.length);
   for (const { id, stage, snapshot, projection } of kept) {
     const cast = casts.find((one: { id: string }) => one.id === id);
-    expect([cast.stage, cast.snapshot.binderClass, cast.life.demouldedAt]).toEqual([
-      stage,
+    expect([cast.stage, cast.life.stage, cast.snapshot.binderClass, cast.life.demouldedAt]).toEqual([
+      renamedStages[stage] ?? stage,
+      renamedStages[stage] ?? stage,
       snapshot.setting,
       projection.life.liftedAt,
     ]);
@@ -72,6 +77,18 @@ it('tells of every cast what it told before', async () => {
   expect(detail.events).toHaveLength(events.length);
   expect(detail.events.map(({ type }: { type: string }) => type)).toContain('demoulded');
   expect(detail.demould.records.length).toBeGreaterThan(0);
+});
+
+it('keeps when a cast was finished, and what was postponed to when', async () => {
+  const events = rowsOf('cast_events') as { cast_id: string; event: { type: string; at: number } }[];
+  const finished = events.filter(({ event }) => event.type === 'put-out');
+  const postponed = events.filter(({ event }) => event.type === 'snoozed');
+  expect([finished.length > 0, postponed.length]).toEqual([true, 0]);
+  for (const { cast_id: cast, event } of finished) {
+    const { body } = await agent.get(`/api/casts/${cast}`).expect(200);
+    expect(body.life).toMatchObject({ stage: 'finished', finishedAt: event.at });
+    expect(body.events.map(({ type }: { type: string }) => type)).toContain('finished');
+  }
 });
 
 it('keeps what the air was at each coat, with its event and with what the events come to', async () => {
@@ -113,12 +130,14 @@ it('goes back to the words of before, where it must', async () => {
   const back = await new DataSource(ownerOptions(harness.config.ownerUrl)).initialize();
   const runner = back.createQueryRunner();
   await runner.startTransaction();
-  for (const migration of [Ambient1796400000000, References1796300000000, Vocabulary1796200000000])
+  for (const migration of [Stages1796500000000, Ambient1796400000000, References1796300000000, Vocabulary1796200000000])
     await new migration().down(runner);
-  const kept = rowsOf('casts') as { id: string; projection: { life: unknown }; snapshot: unknown }[];
-  const rows = (await runner.query('SELECT id, snapshot, projection FROM casts')) as typeof kept;
+  const kept = rowsOf('casts') as { id: string; stage: string; projection: { life: { stage: string; outAt?: number } }; snapshot: unknown }[]; // prettier-ignore
+  const rows = (await runner.query('SELECT id, stage, snapshot, projection FROM casts')) as typeof kept;
   const snapshots = (of: typeof kept) => new Map(of.map(({ id, snapshot }) => [id, snapshot]));
   expect(snapshots(rows)).toEqual(snapshots(kept));
+  const stages = (of: typeof kept) => new Map(of.map(({ id, stage, projection: { life } }) => [id, [stage, life.stage, life.outAt]])); // prettier-ignore
+  expect(stages(rows)).toEqual(stages(kept));
   await runner.rollbackTransaction();
   await runner.release();
   await back.destroy();

@@ -59,14 +59,14 @@ describe('drying', () => {
       const { body } = await own.get('/api/casts').expect(200);
       return (body as { code: string; dues: { task: string }[] }[]).map(({ dues }) => dues[0]?.task);
     };
-    expect(await tasks()).toEqual(['Weigh', 'Weigh', undefined, undefined, undefined]);
+    expect(await tasks()).toEqual(['weigh', 'weigh', undefined, undefined, undefined]);
     for (const cast of casts.slice(0, 2)) await weigh(cast, span(9, 30));
     const inferred = await castOf(own, casts[4]!);
     expect(inferred.dry).toMatchObject({
       dryEnough: true,
       inferredFrom: [expect.stringMatching(/a$/), expect.stringMatching(/b$/)],
     });
-    expect(await tasks()).toEqual(['Coat', 'Coat', 'Coat', 'Coat', 'Coat']);
+    expect(await tasks()).toEqual(['coat', 'coat', 'coat', 'coat', 'coat']);
     await tell(casts[4]!, { type: 'coated', day: 40, sealer: 'penetrating', side: 'both' }).expect(200);
   });
 
@@ -115,7 +115,7 @@ describe('drying', () => {
       .put('/api/workshop')
       .send({ ...settings, version: now.version, drying: 'clear-film' })
       .expect(200);
-    expect((await castOf(own, casts[0]!)).dues[0].task).toBe('Test');
+    expect((await castOf(own, casts[0]!)).dues[0].task).toBe('moisture-test');
     const coat = { type: 'coated', day: 59, sealer: 'penetrating', side: 'both' };
     expect((await tell(casts[0]!, coat).expect(422)).body.detail).toContain('No clear film was taped');
     await tell(casts[0]!, { type: 'film-tested', day: 58.5, hours: 16, drops: false }).expect(200);
@@ -151,7 +151,7 @@ describe('sealing', () => {
       product: { name: 'Acrylic film', recoatFrom: 2 },
       ambient: { humidity: expect.any(Number) },
     });
-    expect(first.dues[0]).toMatchObject({ task: 'Coat', told: 'coat 2 of 2' });
+    expect(first.dues[0]).toMatchObject({ task: 'coat', told: 'coat 2 of 2' });
     const { left } = (await agent.get('/api/materials').expect(200)).body.lots.find(
       (one: { id: string }) => one.id === lot,
     );
@@ -159,10 +159,10 @@ describe('sealing', () => {
     const soon = await tell(id, { ...coat }, poured + 40 * DAY + HOUR / 4).expect(422);
     expect(soon.body.detail).toContain('The coat before is not dry');
     const second = (await tell(id, { ...coat }, first.dues[0].good + HOUR).expect(200)).body;
-    expect(second.dues[0]).toMatchObject({ task: 'Check', told: 'bead, look' });
+    expect(second.dues[0]).toMatchObject({ task: 'seal-test', told: 'bead, look' });
     await tell(id, { type: 'checked', day: 50, check: 'bead', held: true }).expect(200);
     const checked = (await tell(id, { type: 'checked', day: 50, check: 'look', held: true }).expect(200)).body;
-    expect(checked.dues[0].task).toBe('Put out');
+    expect(checked.dues[0].task).toBe('finish');
   });
 
   it('against the advice is on record, and moves the limit once three came out well', async () => {
@@ -221,8 +221,8 @@ it('a piece that went out is asked after once, and what is told of it stays', as
   const id = casts[0]!;
   await dried(id);
   await tell(id, { type: 'seal-planned', day: 8, uses: ['indoors'], coats: 0, side: 'both' }).expect(200);
-  const out = (await tell(id, { type: 'put-out', day: 30, gone: 'given' }).expect(200)).body;
-  expect(out.dues[0]).toMatchObject({ task: 'Look back' });
+  const out = (await tell(id, { type: 'finished', day: 30, gone: 'given' }).expect(200)).body;
+  expect(out.dues[0]).toMatchObject({ task: 'record-condition' });
   const shelf = (await agent.get('/api/casts').expect(200)).body as { id: string }[];
   expect(shelf.some((one) => one.id === id)).toBe(true);
   const told = (await tell(id, { type: 'came-later', day: 240, came: 'bloom', note: 'white at the foot' }).expect(200))
@@ -246,7 +246,7 @@ it('a piece from a workshop where winter is in July is asked after in October', 
   const { casts, dried, tell } = await pots(own, 40);
   await dried(casts[0]!);
   await tell(casts[0]!, { type: 'seal-planned', day: 8, uses: ['frost'], coats: 0, side: 'both' }).expect(200);
-  const { dues } = (await tell(casts[0]!, { type: 'put-out', day: 30, gone: 'given' }).expect(200)).body;
-  expect(dues[0].task).toBe('Look back');
+  const { dues } = (await tell(casts[0]!, { type: 'finished', day: 30, gone: 'given' }).expect(200)).body;
+  expect(dues[0].task).toBe('record-condition');
   expect(new Date(dues[0].good).getUTCMonth()).toBe(9);
 });

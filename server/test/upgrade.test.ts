@@ -39,9 +39,16 @@ it('a database of before keys began with their workshop opens with nothing lost 
     [pour, workshop],
   );
   await before.query(
-    `INSERT INTO casts (id, workshop_id, pour_id, mould_id, code, stage, snapshot, expected, projection) VALUES ($1, $2, $3, $4, 'A', 'out', '{}', '{}', '{}')`,
-    [cast, workshop, pour, mould],
+    `INSERT INTO casts (id, workshop_id, pour_id, mould_id, code, stage, snapshot, expected, projection) VALUES ($1, $2, $3, $4, 'A', 'out', '{}', '{}', $5)`,
+    [cast, workshop, pour, mould, { life: { stage: 'out', outAt: 5, snoozed: { 'Lift out': 7, 'Look back': 9 } } }],
   );
+  const snoozed = { type: 'snoozed', stroke: 'Lift out', until: 7 };
+  await before.query(`INSERT INTO cast_events (id, workshop_id, cast_id, event) VALUES ($1, $2, $3, $4)`, [
+    uuid(),
+    workshop,
+    cast,
+    snoozed,
+  ]);
   await before.query(
     `INSERT INTO cast_pictures (id, workshop_id, cast_id, event_id, width, height, image, at) VALUES ($1, $2, $3, $4, 1, 1, '', 0)`,
     [uuid(), workshop, cast, uuid()],
@@ -78,6 +85,17 @@ it('a database of before keys began with their workshop opens with nothing lost 
   ]);
   expect(await after.query('SELECT mould_id, mix_id FROM demould_lessons')).toEqual([{ mould_id: mould, mix_id: mix }]);
   expect(await after.query('SELECT id FROM mould_copies')).toEqual([]);
+  expect(await after.query('SELECT stage, projection FROM casts')).toEqual([
+    {
+      stage: 'finished',
+      projection: {
+        life: { stage: 'finished', finishedAt: 5, postponed: { demould: 7, 'record-condition': 9 } },
+      },
+    },
+  ]);
+  expect(await after.query('SELECT event FROM cast_events')).toEqual([
+    { event: { type: 'postponed', task: 'demould', until: 7 } },
+  ]);
   expect(await after.query('SELECT cast_id, event_id FROM cast_pictures')).toEqual([{ cast_id: cast, event_id: null }]);
   expect(await after.query('SELECT place_id, at, temperature FROM ambient_readings')).toEqual([
     { place_id: place, at: String(at), temperature: 14 },

@@ -205,8 +205,8 @@ describe('a cast', () => {
     const coated = await send(cast, { at: at(26), type: 'coated', sealer: 'penetrating', side: 'both' }).expect(200);
     expect(coated.body.stage).toBe('sealed');
     expect(coated.body.dryDown.curve.length).toBeGreaterThan(10);
-    const out = await send(cast, { at: at(30), type: 'put-out', where: 'by the gate' }).expect(200);
-    expect(out.body.stage).toBe('out');
+    const out = await send(cast, { at: at(30), type: 'finished', where: 'by the gate' }).expect(200);
+    expect(out.body.stage).toBe('finished');
     const last = out.body.events.at(-1).id as string;
     const back = await send(cast, { at: at(31), type: 'voided', event: last }).expect(200);
     expect(back.body.stage).toBe('sealed');
@@ -247,9 +247,9 @@ describe('a cast', () => {
     expect(answer.body.errors[0].field).toBe(field);
   });
 
-  it('out of the door leaves the shelf but stays in the record', async () => {
+  it('what is finished leaves the shelf but stays in the record', async () => {
     const cast = casts[1]!;
-    await send(cast, { at: at(12), type: 'put-out' }).expect(200);
+    await send(cast, { at: at(12), type: 'finished' }).expect(200);
     const shelf = (await agent.get('/api/casts')).body as { id: string }[];
     const all = (await agent.get('/api/casts?all=1')).body as { id: string }[];
     expect(shelf.some(({ id }) => id === cast)).toBe(false);

@@ -153,7 +153,7 @@ const held: Answers = {
     },
   ],
   casts: [cast('1a'), cast('1b')],
-  'casts?all=1': [cast('1a'), cast('1b'), cast('2a', { stage: 'out' })],
+  'casts?all=1': [cast('1a'), cast('1b'), cast('2a', { stage: 'finished' })],
   tiles: [],
   overrides: { seen: [], open: { ease: 1, records: 0 }, film: { ease: 1, records: 0 } },
   people: [{ id: 'p', name: 'Ada', email: 'ada@example.org' }],

@@ -1,6 +1,6 @@
 import { defined } from '@dewpot/core/math';
 import { DAY, HOUR, MINUTE } from '@dewpot/core/units';
-import { placeNow, roundLines, type Due, type RoundLine } from '@dewpot/core/casts';
+import { placeNow, roundLines, taskInWords, type Due, type RoundLine } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { ICalAlarmType, ICalCalendar, ICalCalendarMethod } from 'ical-generator';
 
@@ -29,15 +29,15 @@ const nameOf = ({ due, casts }: RoundLine<CastView>) =>
   [defined(casts[0]).id, due.task, due.core ?? ''].join('-').replace(/[^\w-]+/g, '_');
 
 const titleOf = ({ due, casts, place }: RoundLine<CastView>) =>
-  `${due.core ? `${due.task} ${due.core}` : due.task}: ${defined(casts[0]).snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}, ${place}`;
+  `${taskInWords(due)}: ${defined(casts[0]).snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}, ${place}`;
 
 function told({ due, casts }: RoundLine<CastView>, zone: string): string {
   const window = `Good from ${said(due.good, zone)} to ${said(due.late, zone)}, by the air as it is forecast now.`;
-  const put = due.snoozedUntil === undefined ? [] : [`Put off to ${said(due.snoozedUntil, zone)}.`];
+  const put = due.postponedUntil === undefined ? [] : [`Postponed to ${said(due.postponedUntil, zone)}.`];
   return [window, ...put, ...(due.told ? [`${due.told}.`] : []), casts.map(({ code }) => code).join(', ')].join('\n');
 }
 
-const startOf = ({ snoozedUntil, good }: Due) => Math.round((snoozedUntil ?? good) / (5 * MINUTE)) * 5 * MINUTE;
+const startOf = ({ postponedUntil, good }: Due) => Math.round((postponedUntil ?? good) / (5 * MINUTE)) * 5 * MINUTE;
 
 /** What is to be done to casts as a calendar (RFC 5545). Entries keep their names, and count up as their windows move. */
 export function calendarOf(casts: readonly CastView[], workshop: string, zone: string, now: number): string {

@@ -112,7 +112,7 @@ export class CastRecordsService {
   async keep(row: CastEntity, life: Life, now: number, known?: KnownForAll): Promise<CastEntity> {
     const { id } = row;
     const dry = await this.dryness.summary({ ...row, projection: { ...row.projection, life } }, now, known);
-    const wakes = life.stage === 'out' ? wakesAt(life, await this.zone()) : undefined;
+    const wakes = life.stage === 'finished' ? wakesAt(life, await this.zone()) : undefined;
     const kept = { ...row, stage: life.stage, projection: { life, dry }, wakesAt: wakes ?? null };
     const { stage, projection } = kept;
     await this.rows.of(CastEntity).update({ id }, { stage, projection: projection as object, wakesAt: kept.wakesAt });

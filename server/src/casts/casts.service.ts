@@ -16,7 +16,7 @@ import { ProblemError } from '../http/problem-error.js';
 
 /** Casts that are out come up again so long before something is due to them, ms. */
 const WAKES_BEFORE = 7 * DAY;
-const ON_SHELF = ['setting', 'damp', 'drying', 'sealed'] as const;
+const ON_SHELF = ['setting', 'curing', 'drying', 'sealed'] as const;
 
 /** A cast as a pour makes it. */
 export interface NewCastRow {

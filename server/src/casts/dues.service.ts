@@ -66,7 +66,7 @@ interface Standing {
 type Cast = CastEntity;
 
 /** Whether it still hardens in its mould or is kept damp: the air matters to it. */
-const isYoung = ({ stage }: Cast) => stage === 'setting' || stage === 'damp';
+const isYoung = ({ stage }: Cast) => stage === 'setting' || stage === 'curing';
 
 /** What is due to casts, from the air of the places in which they stand. */
 @Injectable()
@@ -113,7 +113,7 @@ export class DuesService {
     const standing = await this.standing(cast, now);
     const { life } = cast.projection;
     const { snapshot } = cast;
-    const end = life.outAt ?? life.brokenAt ?? now;
+    const end = life.finishedAt ?? life.brokenAt ?? now;
     const known = standing.flatMap(({ from, series }, i) => {
       const until = standing[i + 1]?.from ?? Infinity;
       const all = [...series.recorded, ...series.ahead.filter(({ at }) => at > now)];

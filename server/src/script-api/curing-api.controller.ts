@@ -35,7 +35,7 @@ import {
   type TemperatureReading,
   type WeatherWarning,
 } from '@dewpot/core/curing';
-import { pulledCores, snoozeCost, type SnoozeCost } from '@dewpot/core/casts';
+import { pulledCores, postponementCost, type PostponementCost } from '@dewpot/core/casts';
 import {
   CoversQuestion,
   DampEndQuestion,
@@ -45,7 +45,7 @@ import {
   MaturityQuestion,
   MistingQuestion,
   checkedShape,
-  SnoozeQuestion,
+  PostponementQuestion,
   SurfaceQuestion,
   WeatherQuestion,
   WindowsQuestion,
@@ -191,10 +191,10 @@ export class CuringApiController {
   }
 
   /** What putting a task off costs. */
-  @Post('snooze')
+  @Post('postponement')
   @HttpCode(200)
-  @apiExample(SnoozeQuestion, curingExamples.snooze)
-  snooze(@Body() { until, ...window }: SnoozeQuestion): SnoozeCost {
-    return snoozeCost(window, until);
+  @apiExample(PostponementQuestion, curingExamples.postponement)
+  postponement(@Body() { until, ...window }: PostponementQuestion): PostponementCost {
+    return postponementCost(window, until);
   }
 }

@@ -78,7 +78,7 @@ export const curingExamples = {
     ],
     soaks: 2,
   },
-  snooze: { task: 'Demould', early: JUNE, good: JUNE + 4 * 3_600_000, late: JUNE + DAY, until: JUNE + 2 * DAY },
+  postponement: { task: 'demould', early: JUNE, good: JUNE + 4 * 3_600_000, late: JUNE + DAY, until: JUNE + 2 * DAY },
 };
 
 /** An example of each question about the air. */

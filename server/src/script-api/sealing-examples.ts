@@ -100,7 +100,7 @@ export const sealingExamples = {
   joining: {
     parts: [
       { code: '3a', stage: 'drying', strength: 0.9, dry: true },
-      { code: '3b', stage: 'damp', strength: 0.6, dry: false },
+      { code: '3b', stage: 'curing', strength: 0.6, dry: false },
     ],
     bond: 'epoxy',
   },

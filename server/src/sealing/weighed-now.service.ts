@@ -12,7 +12,7 @@ export class WeighedNowService {
 
   /** What a cast should weigh at a time, and what the others that stand about should. */
   async expected(cast: CastEntity, at: number): Promise<[said: ExpectedNow, others: ExpectedNow[]]> {
-    const about = await this.rows.of(CastEntity).findBy({ stage: In(['damp', 'drying']) });
+    const about = await this.rows.of(CastEntity).findBy({ stage: In(['curing', 'drying']) });
     const now = ({ code, expected, projection }: CastEntity) => expectedNow({ code, expected, ...projection }, at);
     return [now(cast), about.filter(({ id }) => id !== cast.id).map(now)];
   }

@@ -12,6 +12,7 @@ const client = (buster: string) =>
         { state: { variables: { castId: 'c', event: { id: '1', type: 'lifted-out', damage: ['rim'] } } } },
         { state: { variables: { castId: 'c', event: { id: '2', type: 'snoozed', stroke: 'Lift out', until: 5 } } } },
         { state: { variables: { castId: 'c', event: { id: '3', type: 'coated', overruled: 'a trial' } } } },
+        { state: { variables: { castId: 'c', event: { id: '4', type: 'put-out', where: 'Uncover' } } } },
         { state: { variables: 'anything' } },
       ],
     },
@@ -19,17 +20,18 @@ const client = (buster: string) =>
 const sent = (kept: PersistedClient) => kept.clientState.mutations.map(({ state }) => state.variables as unknown);
 
 it('what waits to be sent outlives a change of words, and answers of another shape are read again', () => {
-  const now = currentClient(client('3'), '4');
-  expect(now).toMatchObject({ buster: '4', clientState: { queries: [] } });
+  const now = currentClient(client('3'), '5');
+  expect(now).toMatchObject({ buster: '5', clientState: { queries: [] } });
   expect(sent(now)).toEqual([
     { castId: 'c', event: { id: '1', type: 'demoulded', damage: ['rim'] } },
-    { castId: 'c', event: { id: '2', type: 'snoozed', task: 'Demould', until: 5 } },
+    { castId: 'c', event: { id: '2', type: 'postponed', task: 'demould', until: 5 } },
     { castId: 'c', event: { id: '3', type: 'coated', overridden: 'a trial' } },
+    { castId: 'c', event: { id: '4', type: 'finished', where: 'Uncover' } },
     'anything',
   ]);
 });
 
 it('what was kept by a screen of today stays as it is', () => {
-  const kept = client('4');
-  expect(currentClient(kept, '4')).toBe(kept);
+  const kept = client('5');
+  expect(currentClient(kept, '5')).toBe(kept);
 });

@@ -4,7 +4,28 @@ type KeptWrite = PersistedClient['clientState']['mutations'][number];
 
 /** What keys and values of a cast's events were called before. */
 const keys: Readonly<Record<string, string>> = { stroke: 'task', overruled: 'overridden' };
-const values: Readonly<Record<string, string>> = { 'lifted-out': 'demoulded', 'Lift out': 'Demould' };
+const values: Readonly<Record<string, string>> = {
+  'lifted-out': 'demoulded',
+  'put-out': 'finished',
+  snoozed: 'postponed',
+  Pull: 'remove-core',
+  'Lift out': 'demould',
+  Demould: 'demould',
+  Unclamp: 'unclamp',
+  Cover: 'cover',
+  Wet: 'wet',
+  'End bath': 'end-soak',
+  Uncover: 'end-moist-curing',
+  Weigh: 'weigh',
+  Test: 'moisture-test',
+  Coat: 'coat',
+  Check: 'seal-test',
+  'Put out': 'finish',
+  'Look back': 'record-condition',
+  'Seal again': 'reseal',
+};
+/** Under which keys those values stand. */
+const valued: readonly string[] = ['type', 'stroke', 'task'];
 
 const isPlain = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null;
 
@@ -12,7 +33,7 @@ function currentEvent(event: Record<string, unknown>): Record<string, unknown> {
   return Object.fromEntries(
     Object.entries(event).map(([key, value]) => [
       keys[key] ?? key,
-      (key === 'type' || key === 'stroke') && typeof value === 'string' ? (values[value] ?? value) : value,
+      valued.includes(key) && typeof value === 'string' ? (values[value] ?? value) : value,
     ]),
   );
 }

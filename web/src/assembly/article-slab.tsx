@@ -14,7 +14,7 @@ export function ArticleSlab({ cast: { id, stage, snapshot } }: { cast: CastDetai
   const apart = useTakeApart();
   const { article } = snapshot;
   if (!article)
-    return stage === 'damp' || stage === 'drying' ? (
+    return stage === 'curing' || stage === 'drying' ? (
       <Link to={`/casts/join?with=${id}`} className={buttonClass({ className: 'w-full' })}>
         Join it with others
       </Link>

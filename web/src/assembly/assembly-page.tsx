@@ -29,7 +29,7 @@ const useWords: Record<JointUse, string> = {
   load: 'people or loads on it',
 };
 const canBeJoined = ({ stage, snapshot }: CastView) =>
-  (stage === 'damp' || stage === 'drying' || stage === 'sealed') && !snapshot.article;
+  (stage === 'curing' || stage === 'drying' || stage === 'sealed') && !snapshot.article;
 
 /** Casts joined into one thing: what holds them, how much of it, how long clamped, and what the whole is. */
 export function JoinPage() {

@@ -41,7 +41,7 @@ function useHeld({ snapshot, expected, life }: CastView, fillGap: number) {
 }
 
 /** What goes with a piece before it leaves: mesh, feet, a lamp kit with its checks, soil or wax. */
-export function FitForm(props: ActionProps) {
+export function FittingsForm(props: ActionProps) {
   const { casts } = props;
   const first = defined(casts[0]);
   const units = useUnits();

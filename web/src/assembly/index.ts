@@ -1,3 +1,3 @@
 export { ArticleSlab } from './article-slab';
-export { FitForm } from './fit-form';
+export { FittingsForm } from './fit-form';
 export { UnclampForm } from './unclamp-form';

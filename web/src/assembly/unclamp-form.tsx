@@ -10,7 +10,7 @@ export function UnclampForm(props: ActionProps) {
     <div className="space-y-3">
       <p className="quiet">
         {bond && `${bonds[bond].name}: `}it holds by itself now, and carries once it is cured. From here on it dries, is
-        sealed and put out as one.
+        sealed and finished as one.
       </p>
       <DoneButton {...props} said="Unclamped: it dries as one." event={{ type: 'unclamped' }}>
         Unclamped just now

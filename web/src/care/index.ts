@@ -1,4 +1,4 @@
-export { LookOverForm } from './inspect-form';
-export { LookBackForm } from './look-back-form';
-export { PutOutForm } from './put-out-form';
+export { InspectForm } from './inspect-form';
+export { RecordConditionForm } from './record-condition-form';
+export { FinishForm } from './finish-form';
 export { ShareSlab } from './share-slab';

@@ -10,7 +10,7 @@ import { spotWords } from '../ui/casts/event-words';
 const grades = [1, 2, 3, 4, 5] as const;
 
 /** Bubbles by face, one tap on the patch that looks like it; and the end of a cast that broke. */
-export function LookOverForm({ casts, busy, record }: ActionProps) {
+export function InspectForm({ casts, busy, record }: ActionProps) {
   const [face, setFace] = useState<Spot>('face');
   const [how, setHow] = useState('');
   const codes = casts.map(({ code }) => code).join(', ');

@@ -1,83 +1,106 @@
 import { useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import type { CastTask, Due, Stage } from '@dewpot/core/casts';
+import { taskWords, type CastTask, type Due, type Stage } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Failure } from '../ui/states';
 import { WhenField } from '../ui/when-field';
-import { UnclampForm, FitForm } from '../assembly';
+import { UnclampForm, FittingsForm } from '../assembly';
 import { CheckForm, TestForm, CoatForm, DecorateForm, WeighForm } from '../sealing';
-import { LookBackForm, LookOverForm, PutOutForm } from '../care';
+import { RecordConditionForm, InspectForm, FinishForm } from '../care';
 import {
   DemouldForm,
-  BatheForm,
-  EndBathForm,
+  SoakForm,
+  EndSoakForm,
   CoverForm,
   MoveForm,
-  DressForm,
-  PullForm,
-  UncoverForm,
+  TrimForm,
+  RemoveCoreForm,
+  EndMoistCuringForm,
   WetForm,
 } from '../curing';
-import { PutOffForm } from './postpone-form';
+import { PostponeForm } from './postpone-form';
 import { SecondChance, type Sent } from './second-chance';
 import type { ActionProps } from '../ui/casts/action-props';
 import { useRecord } from '../ui/casts/use-record';
 
 /** What can be done to a cast: the tasks of today, and what is done between them. */
-export type CastAction = CastTask | 'Put off' | 'Bathe' | 'Dress' | 'Decorate' | 'Fit out' | 'Move' | 'Look over';
+export type CastAction = CastTask | 'postpone' | 'soak' | 'trim' | 'decorate' | 'add-fittings' | 'move' | 'inspect';
 
 const actionsIn: Record<Stage, readonly CastAction[]> = {
-  setting: ['Demould', 'Pull', 'Wet', 'Cover', 'Move', 'Look over'],
-  damp: ['Wet', 'Cover', 'Uncover', 'Bathe', 'Dress', 'Weigh', 'Move', 'Look over'],
-  drying: ['Weigh', 'Test', 'Coat', 'Dress', 'Decorate', 'Bathe', 'Wet', 'Fit out', 'Put out', 'Move', 'Look over'],
-  sealed: ['Coat', 'Check', 'Fit out', 'Put out', 'Decorate', 'Weigh', 'Wet', 'Dress', 'Move', 'Look over'],
+  setting: ['demould', 'remove-core', 'wet', 'cover', 'move', 'inspect'],
+  curing: ['wet', 'cover', 'end-moist-curing', 'soak', 'trim', 'weigh', 'move', 'inspect'],
+  drying: [
+    'weigh',
+    'moisture-test',
+    'coat',
+    'trim',
+    'decorate',
+    'soak',
+    'wet',
+    'add-fittings',
+    'finish',
+    'move',
+    'inspect',
+  ],
+  sealed: ['coat', 'seal-test', 'add-fittings', 'finish', 'decorate', 'weigh', 'wet', 'trim', 'move', 'inspect'],
   joined: [],
-  out: ['Look back', 'Seal again', 'Check', 'Look over'],
+  finished: ['record-condition', 'reseal', 'seal-test', 'inspect'],
   broken: [],
 };
 
+const actionWords: Record<CastAction, string> = {
+  ...taskWords,
+  postpone: 'Postpone',
+  soak: 'Soak',
+  trim: 'Trim and sand',
+  decorate: 'Decorate',
+  'add-fittings': 'Add fittings',
+  move: 'Move',
+  inspect: 'Inspect',
+};
+
 const forms: Record<CastAction, (props: ActionProps) => React.ReactNode> = {
-  Demould: (props) => <DemouldForm {...props} />,
-  Pull: (props) => <PullForm {...props} />,
-  Cover: (props) => <CoverForm {...props} />,
-  Wet: (props) => <WetForm {...props} />,
-  'End bath': (props) => <EndBathForm {...props} />,
-  Bathe: (props) => <BatheForm {...props} />,
-  Dress: (props) => <DressForm {...props} />,
-  Move: (props) => <MoveForm {...props} />,
-  'Put off': (props) => <PutOffForm {...props} />,
-  Uncover: (props) => <UncoverForm {...props} />,
-  Weigh: (props) => <WeighForm {...props} />,
-  Coat: (props) => <CoatForm {...props} />,
-  Unclamp: (props) => <UnclampForm {...props} />,
-  Test: (props) => <TestForm {...props} />,
-  Check: (props) => <CheckForm {...props} />,
-  Decorate: (props) => <DecorateForm {...props} />,
-  'Fit out': (props) => <FitForm {...props} />,
-  'Put out': (props) => <PutOutForm {...props} />,
-  'Look back': (props) => <LookBackForm {...props} />,
-  'Seal again': (props) => <CoatForm {...props} />,
-  'Look over': (props) => <LookOverForm {...props} />,
+  demould: (props) => <DemouldForm {...props} />,
+  'remove-core': (props) => <RemoveCoreForm {...props} />,
+  cover: (props) => <CoverForm {...props} />,
+  wet: (props) => <WetForm {...props} />,
+  'end-soak': (props) => <EndSoakForm {...props} />,
+  soak: (props) => <SoakForm {...props} />,
+  trim: (props) => <TrimForm {...props} />,
+  move: (props) => <MoveForm {...props} />,
+  postpone: (props) => <PostponeForm {...props} />,
+  'end-moist-curing': (props) => <EndMoistCuringForm {...props} />,
+  weigh: (props) => <WeighForm {...props} />,
+  coat: (props) => <CoatForm {...props} />,
+  unclamp: (props) => <UnclampForm {...props} />,
+  'moisture-test': (props) => <TestForm {...props} />,
+  'seal-test': (props) => <CheckForm {...props} />,
+  decorate: (props) => <DecorateForm {...props} />,
+  'add-fittings': (props) => <FittingsForm {...props} />,
+  finish: (props) => <FinishForm {...props} />,
+  'record-condition': (props) => <RecordConditionForm {...props} />,
+  reseal: (props) => <CoatForm {...props} />,
+  inspect: (props) => <InspectForm {...props} />,
 };
 
 /** What can be done to these casts: to unlike ones only what fits them all. */
 function actionsFor(casts: readonly CastView[], due: Due | undefined): CastAction[] {
   // An article in its clamps is no casting in its mould.
   if (casts.some(({ stage, life }) => stage === 'setting' && life.joint))
-    return ['Unclamp', ...(due ? (['Put off'] as const) : [])];
+    return ['unclamp', ...(due ? (['postpone'] as const) : [])];
   const stages = [...new Set(casts.map(({ stage }) => stage))];
   const shared = actionsIn[defined(stages[0])].filter((action) =>
     stages.every((stage) => actionsIn[stage].includes(action)),
   );
-  const hasCores = casts.some(({ dues }) => dues.some(({ task }) => task === 'Pull'));
+  const hasCores = casts.some(({ dues }) => dues.some(({ task }) => task === 'remove-core'));
   const bathed = casts.some(({ life }) => life.soak);
   return [
-    ...(bathed ? (['End bath'] as const) : []),
-    ...shared.filter((action) => (action === 'Pull' ? hasCores : action !== 'Bathe' || !bathed)),
-    ...(due ? (['Put off'] as const) : []),
+    ...(bathed ? (['end-soak'] as const) : []),
+    ...shared.filter((action) => (action === 'remove-core' ? hasCores : action !== 'soak' || !bathed)),
+    ...(due ? (['postpone'] as const) : []),
   ];
 }
 
@@ -92,17 +115,17 @@ export function CastActions({
   casts,
   task,
   due,
-  putOff = false,
+  postpone = false,
   onClose,
 }: {
   casts: readonly CastView[];
   task?: CastAction | undefined;
   due?: Due | undefined;
-  putOff?: boolean | undefined;
+  postpone?: boolean | undefined;
   onClose: () => void;
 }) {
   const possible = actionsFor(casts, due);
-  const [chosen, setChosen] = useState<CastAction | undefined>(putOff ? 'Put off' : (task ?? possible[0]));
+  const [chosen, setChosen] = useState<CastAction | undefined>(postpone ? 'postpone' : (task ?? possible[0]));
   const [at, setAt] = useState<number>();
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<unknown>();
@@ -137,7 +160,7 @@ export function CastActions({
               look={one === chosen ? 'strong' : 'soft'}
               onClick={() => setChosen(one)}
             >
-              {one}
+              {actionWords[one]}
             </Button>
           ))}
         </div>

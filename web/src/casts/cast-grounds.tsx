@@ -72,7 +72,7 @@ function JointCarries({ cast: { life, expected }, now }: { cast: CastDetail; now
 
 /** From when it may be handled, walked on and loaded; what is behind it is told so. */
 function Bearings({ cast: { ambient, stage }, now }: { cast: CastDetail; now: number }) {
-  if (stage === 'out' || stage === 'broken') return null;
+  if (stage === 'finished' || stage === 'broken') return null;
   return (
     <ul className="col-span-2 space-y-0.5 text-sm">
       {ambient.bears.map(({ bearing, at, told }) => (

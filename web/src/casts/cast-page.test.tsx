@@ -115,10 +115,10 @@ describe('a cast’s screen', () => {
 });
 
 describe('all casts', () => {
-  it('are listed, those out of the door too', async () => {
+  it('are listed, those that are finished too', async () => {
     fakeServer();
     renderScreen(<CastsPage />);
     expect(await screen.findByText('3 of 3')).toBeVisible();
-    expect(screen.getByText('out of the door')).toBeVisible();
+    expect(screen.getByText('finished')).toBeVisible();
   });
 });

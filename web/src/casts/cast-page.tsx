@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Due } from '@dewpot/core/casts';
+import { taskInWords, type Due } from '@dewpot/core/casts';
 import { useQuery } from '@tanstack/react-query';
 import type { CastDetail } from '@dewpot/contract';
 import { Link, useParams } from 'react-router';
@@ -34,10 +34,10 @@ export function CastPage() {
 
 function CastLife({ cast }: { cast: CastDetail }) {
   const now = useNow();
-  const [doing, setDoing] = useState<{ action: CastAction; due?: Due; putOff?: boolean }>();
+  const [doing, setDoing] = useState<{ action: CastAction; due?: Due; postpone?: boolean }>();
   const { code, snapshot, stage } = cast;
   const setting = stage === 'setting';
-  const damp = setting || stage === 'damp';
+  const damp = setting || stage === 'curing';
   return (
     <div className="mx-auto grid max-w-7xl gap-4 p-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
       <div className="space-y-4">
@@ -54,7 +54,7 @@ function CastLife({ cast }: { cast: CastDetail }) {
           <Next
             cast={cast}
             now={now}
-            onDo={(action, due, putOff) => setDoing({ action, ...(due && { due }), ...(putOff && { putOff }) })}
+            onDo={(action, due, postpone) => setDoing({ action, ...(due && { due }), ...(postpone && { postpone }) })}
           />
         </section>
         <ArticleSlab cast={cast} />
@@ -84,7 +84,7 @@ function CastLife({ cast }: { cast: CastDetail }) {
           casts={[cast]}
           task={doing.action}
           due={doing.due}
-          putOff={doing.putOff}
+          postpone={doing.postpone}
           onClose={() => setDoing(undefined)}
         />
       )}
@@ -100,7 +100,7 @@ function Next({
 }: {
   cast: CastDetail;
   now: number;
-  onDo: (action: CastAction, due?: Due, putOff?: boolean) => void;
+  onDo: (action: CastAction, due?: Due, postpone?: boolean) => void;
 }) {
   const next = nextOf(cast);
   const { joinedInto } = cast.life;
@@ -122,13 +122,13 @@ function Next({
             ? 'Like pieces of its pour are weighed in its place.'
             : 'Its work is done; its record stays.'}
         </p>
-        {cast.stage === 'out' && (
-          <Button className="w-full" onClick={() => onDo('Look back')}>
+        {cast.stage === 'finished' && (
+          <Button className="w-full" onClick={() => onDo('record-condition')}>
             Tell how it lasted
           </Button>
         )}
         {cast.stage === 'drying' && (
-          <Button className="w-full" onClick={() => onDo('Weigh')}>
+          <Button className="w-full" onClick={() => onDo('weigh')}>
             Weigh it, or something else
           </Button>
         )}
@@ -139,7 +139,7 @@ function Next({
     <div className="mt-4 space-y-2">
       <WindowBand window={next} now={now} />
       <p>
-        <strong>{strokeOf(next)}</strong>: {windowInWords(next, now)}. {next.told && `${sentence(next.told)} `}
+        <strong>{taskInWords(next)}</strong>: {windowInWords(next, now)}. {next.told && `${sentence(next.told)} `}
         {missing.join(' ')}
       </p>
       <Button
@@ -148,12 +148,12 @@ function Next({
         className="w-full text-lg"
         onClick={() => onDo(next.task, next)}
       >
-        {strokeOf(next)}
+        {taskInWords(next)}
       </Button>
       <Then dues={cast.dues.filter((due) => due !== next)} now={now} onDo={onDo} />
       <div className="grid grid-cols-2 gap-2">
-        <Button onClick={() => onDo(next.task, next, true)}>Put off</Button>
-        <Button onClick={() => onDo('Look over')}>Something else</Button>
+        <Button onClick={() => onDo(next.task, next, true)}>Postpone</Button>
+        <Button onClick={() => onDo('inspect')}>Something else</Button>
       </div>
     </div>
   );
@@ -175,10 +175,12 @@ function Then({
       {dues.map((due) => (
         <li key={`${due.task}${due.core ?? ''}`} className="flex items-center justify-between gap-2 py-1">
           <button type="button" className="link min-h-11 text-left" onClick={() => onDo(due.task, due)}>
-            {strokeOf(due)}
+            {taskInWords(due)}
           </button>
           <span className="quiet text-right">
-            {due.snoozedUntil === undefined ? windowInWords(due, now) : `put off to ${sayWhen(due.snoozedUntil, now)}`}
+            {due.postponedUntil === undefined
+              ? windowInWords(due, now)
+              : `postponed to ${sayWhen(due.postponedUntil, now)}`}
           </span>
         </li>
       ))}
@@ -186,5 +188,4 @@ function Then({
   );
 }
 
-const strokeOf = ({ task, core }: Due) => (core ? `${task} ${core}` : task);
 const sentence = (told: string) => `${told.replace(/^./, (letter) => letter.toUpperCase())}.`;

@@ -83,7 +83,7 @@ export function CastsPage() {
       {data.length === 0 ? (
         <Empty title="No casts yet">
           <p>
-            A cast begins its record when its pour is finished, and keeps it until long after it went out of the door.
+            A cast begins its record when its pour is finished, and keeps it until long after it is finished.
           </p>
           <p>
             <Link to="/pours/new" className={buttonClass({ look: 'main', size: 'own' })}>

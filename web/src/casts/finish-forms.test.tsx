@@ -3,15 +3,15 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { fakeServer, Refusal, renderScreen, store } from '../../test/fake-server';
 import { cast, castDetail, DAY, dry, NOW, renderInside } from '../../test/stand-ins';
-import { LookBackForm } from '../care/look-back-form';
+import { RecordConditionForm } from '../care/record-condition-form';
 import { CheckForm, TestForm } from '../sealing/test-forms';
 import { UnclampForm } from '../assembly/unclamp-form';
 import { CastActions } from './cast-actions';
 import { CoatForm } from '../sealing/coat-form';
 import { DecorateForm } from '../sealing/decorate-form';
-import { FitForm } from '../assembly/fit-form';
+import { FittingsForm } from '../assembly/fit-form';
 import { WetForm } from '../curing/wet-forms';
-import { PutOutForm } from '../care/put-out-form';
+import { FinishForm } from '../care/finish-form';
 import { SealedSlab } from '../sealing/sealed-slab';
 
 type Recorded = [string, { cast: { code: string }; event: Record<string, unknown> }[]];
@@ -117,7 +117,7 @@ describe('a coat', () => {
       'POST casts': (event: { type: string }) =>
         event.type === 'coated' ? new Refusal({ ...problem, errors }) : event,
     });
-    renderScreen(<CastActions casts={[weighedFor('1a', 20)]} task="Coat" onClose={vi.fn()} />);
+    renderScreen(<CastActions casts={[weighedFor('1a', 20)]} task="coat" onClose={vi.fn()} />);
     await userEvent.click(await screen.findByRole('button', { name: /is on/ }));
     await userEvent.type(await screen.findByLabelText(/all the same/), 'hot sun');
     await userEvent.click(screen.getByRole('button', { name: 'Keep it against the advice' }));
@@ -175,7 +175,7 @@ it('paint on a damp piece is advised against, and done with a reason', async () 
 
 it('a lamp kit is ticked off point by point before it is done', async () => {
   const { record, events } = recorder();
-  renderInside(<FitForm casts={[sealed()]} busy={false} record={record} />);
+  renderInside(<FittingsForm casts={[sealed()]} busy={false} record={record} />);
   await userEvent.click(screen.getByText('Lamp kit'));
   expect(screen.getByText(/qualified person/)).toBeVisible();
   expect(screen.getByRole('button', { name: '6 still to tick off' })).toBeDisabled();
@@ -186,7 +186,7 @@ it('a lamp kit is ticked off point by point before it is done', async () => {
 
 it('a pot tells its room for soil and what it weighs planted', async () => {
   const { record } = recorder();
-  renderInside(<FitForm casts={[sealed()]} busy={false} record={record} />);
+  renderInside(<FittingsForm casts={[sealed()]} busy={false} record={record} />);
   await userEvent.click(screen.getByText('Soil'));
   expect(screen.getByText('Room for soil')).toBeVisible();
   expect(screen.getByText('Planted it weighs')).toBeVisible();
@@ -194,7 +194,7 @@ it('a pot tells its room for soil and what it weighs planted', async () => {
 
 it('what is sold keeps its price, and a price that is none is named', async () => {
   const { record, events } = recorder();
-  renderInside(<PutOutForm casts={[sealed()]} busy={false} record={record} />);
+  renderInside(<FinishForm casts={[sealed()]} busy={false} record={record} />);
   expect(screen.getByText(/Not tried yet: the water bead, the look of it/)).toBeVisible();
   await userEvent.click(screen.getByText('sold'));
   const price = screen.getByLabelText(/For how much/);
@@ -202,13 +202,13 @@ it('what is sold keeps its price, and a price that is none is named', async () =
   expect(screen.getByText(/Enter a price such as/)).toBeVisible();
   await userEvent.clear(price);
   await userEvent.type(price, '12,50');
-  await userEvent.click(screen.getByRole('button', { name: 'Put out' }));
-  expect(events()).toEqual([{ type: 'put-out', gone: 'sold', price: 12.5 }]);
+  await userEvent.click(screen.getByRole('button', { name: 'Finish' }));
+  expect(events()).toEqual([{ type: 'finished', gone: 'sold', price: 12.5 }]);
 });
 
 it('what became of it is told in one tap and a few words', async () => {
   const { record, events } = recorder();
-  renderInside(<LookBackForm casts={[cast('1a', { stage: 'out' })]} busy={false} record={record} />);
+  renderInside(<RecordConditionForm casts={[cast('1a', { stage: 'finished' })]} busy={false} record={record} />);
   await userEvent.click(screen.getByText('Frost flaked it'));
   await userEvent.click(screen.getByRole('button', { name: 'Keep that' }));
   expect(events()).toEqual([{ type: 'came-later', came: 'frost' }]);

@@ -26,12 +26,12 @@ export interface LifeDrawn {
 
 const markWords: Partial<Record<CastEvent['type'], string>> = {
   demoulded: 'out of the mould',
-  uncovered: 'uncovered',
+  uncovered: 'moist curing ended',
   unclamped: 'unclamped',
   decorated: 'decorated',
   coated: 'coat',
-  'put-out': 'put out',
-  'came-later': 'looked back',
+  finished: 'finished',
+  'came-later': 'condition',
   broken: 'broken',
 };
 
@@ -40,7 +40,7 @@ const marked = ({ events }: CastDetail) => standing(events).filter(({ type }) =>
 /** Where the axis ends: some days past the last thing that is known or forecast. */
 function endOf({ cast: { life, dryDown, events }, now }: LifeDrawn): number {
   const last = dryDown.curve[dryDown.curve.length - 1];
-  const gone = life.outAt ?? life.brokenAt;
+  const gone = life.finishedAt ?? life.brokenAt;
   return Math.max(
     life.pouredAt + 8 * DAY,
     gone === undefined ? now + 2 * DAY : gone + DAY,

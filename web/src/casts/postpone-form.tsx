@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import { snoozeCost, type Due } from '@dewpot/core/casts';
+import { postponementCost, taskWords, type Due } from '@dewpot/core/casts';
 import { addDays, addHours, setHours, startOfHour } from 'date-fns';
 import { Choice } from '../ui/choice';
 import { sayWhen } from '../ui/format-time';
@@ -11,7 +11,7 @@ import { DoneButton } from '../ui/casts/done-button';
 const MORNING = 8;
 const EVENING = 19;
 
-/** To when things are put off, as people say it. */
+/** To when things are postponed, as people say it. */
 function timesFrom(now: number): { label: string; at: number }[] {
   const hour = startOfHour(now);
   const evening = setHours(hour, EVENING).getTime();
@@ -28,7 +28,7 @@ function timesFrom(now: number): { label: string; at: number }[] {
 
 /** What it costs, as a sentence. */
 function consequence(due: Due, until: number, now: number): string {
-  const { costs, at, why } = snoozeCost(due, until);
+  const { costs, at, why } = postponementCost(due, until);
   if (costs === 'nothing') return `Costs nothing: it is good until ${sayWhen(at, now)}.`;
   if (costs === 'time') return `Costs nothing but time: ${why}.`;
   if (costs === 'dryness') return `From ${sayWhen(at, now)} on it suffers: ${why}.`;
@@ -36,17 +36,17 @@ function consequence(due: Due, until: number, now: number): string {
 }
 
 /** Puts a task off, with what that costs told before it is done. */
-export function PutOffForm({ casts, due, busy, record }: ActionProps) {
+export function PostponeForm({ casts, due, busy, record }: ActionProps) {
   const now = useNow();
   const times = timesFrom(now);
   const [label, setLabel] = useState(defined(times[0]).label);
   if (!due) return null;
   const until = (times.find((one) => one.label === label) ?? defined(times[0])).at;
-  const free = ['nothing', 'time'].includes(snoozeCost(due, until).costs);
+  const free = ['nothing', 'time'].includes(postponementCost(due, until).costs);
   return (
     <div className="space-y-4">
       <Choice
-        legend={`Put “${due.task}” off by, or to`}
+        legend={`Postpone “${taskWords[due.task]}” by, or to`}
         options={times.map((one) => ({ value: one.label, label: one.label, hint: sayWhen(one.at, now) }))}
         value={label}
         onChange={setLabel}
@@ -58,11 +58,11 @@ export function PutOffForm({ casts, due, busy, record }: ActionProps) {
         casts={casts}
         busy={busy}
         record={record}
-        said={`Put off to ${sayWhen(until, now)}.`}
-        event={{ type: 'snoozed', task: due.task, until }}
+        said={`Postponed to ${sayWhen(until, now)}.`}
+        event={{ type: 'postponed', task: due.task, until }}
         look={free ? 'main' : 'warning'}
       >
-        Put off to {sayWhen(until, now)}
+        Postpone to {sayWhen(until, now)}
       </DoneButton>
     </div>
   );

@@ -16,7 +16,7 @@ const setting = cast('1a', {
   life: { ...base.life, stage: 'setting', pouredAt: Date.now() - 20 * HOUR },
 });
 const pull: Due = {
-  task: 'Pull',
+  task: 'remove-core',
   core: 'The drain pipe',
   early: NOW,
   good: NOW,
@@ -24,7 +24,7 @@ const pull: Due = {
   told: 'turn it and draw it',
 };
 const { uncoveredAt: _, ...young } = base.life;
-const damp = cast('2a', { stage: 'damp', life: { ...young, stage: 'damp', demouldedAt: NOW - 20 * HOUR } });
+const damp = cast('2a', { stage: 'curing', life: { ...young, stage: 'curing', demouldedAt: NOW - 20 * HOUR } });
 
 /** Opens the sheet of actions on one of them; answers what is sent. */
 function act(name: string, one = damp, due?: Due) {
@@ -35,7 +35,7 @@ function act(name: string, one = damp, due?: Due) {
 
 describe('in the first days', () => {
   it('a core is pulled by its name, with how', async () => {
-    const { sent, open } = act('Pull', { ...setting, dues: [pull] }, pull);
+    const { sent, open } = act('Remove core', { ...setting, dues: [pull] }, pull);
     await open();
     expect(screen.getByText(/The drain pipe: turn it and draw it/)).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'The drain pipe is out' }));
@@ -49,7 +49,7 @@ describe('in the first days', () => {
     await userEvent.click(screen.getByText(/^in a bag/));
     await userEvent.click(screen.getByRole('button', { name: 'Now in a bag' }));
     await waitFor(() => expect(sent[0]).toMatchObject({ body: { type: 'covered', cover: 'bag' } }));
-    await userEvent.click(screen.getByRole('tab', { name: 'Bathe' }));
+    await userEvent.click(screen.getByRole('tab', { name: 'Soak' }));
     await userEvent.click(screen.getByText('Vinegar bath'));
     expect(screen.getByText(/It etches the surface/)).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: /^In it now, for 4 h/ }));
@@ -57,7 +57,7 @@ describe('in the first days', () => {
   });
 
   it('a face is dressed grit by grit', async () => {
-    const { sent, open } = act('Dress');
+    const { sent, open } = act('Trim and sand');
     await open();
     await userEvent.click(screen.getByText('Sanded wet'));
     expect(screen.getByText(/no dry dust/)).toBeVisible();
@@ -66,16 +66,16 @@ describe('in the first days', () => {
     await waitFor(() => expect(sent[0]).toMatchObject({ body: { type: 'dressed', work: 'grit', grit: 220 } }));
   });
 
-  it('a task is put off with what that costs told before', async () => {
+  it('a task is postponed with what that costs told before', async () => {
     const now = Date.now();
-    const due: Due = { task: 'Wet', early: now - HOUR, good: now, late: now + 5 * HOUR };
-    const { sent, open } = act('Put off', damp, due);
+    const due: Due = { task: 'wet', early: now - HOUR, good: now, late: now + 5 * HOUR };
+    const { sent, open } = act('Postpone', damp, due);
     await open();
     expect(screen.getByRole('status')).toHaveTextContent('Costs nothing: it is good until');
     await userEvent.click(screen.getByText('a week'));
     expect(screen.getByRole('status')).toHaveTextContent('its open faces lie dry');
-    await userEvent.click(screen.getByRole('button', { name: /^Put off to/ }));
-    await waitFor(() => expect(sent[0]).toMatchObject({ body: { type: 'snoozed', task: 'Wet' } }));
+    await userEvent.click(screen.getByRole('button', { name: /^Postpone to/ }));
+    await waitFor(() => expect(sent[0]).toMatchObject({ body: { type: 'postponed', task: 'wet' } }));
   });
 
   it('the earliest safe demoulding is told with its risk and record, and the risk is chosen', async () => {

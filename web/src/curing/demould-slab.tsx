@@ -24,7 +24,7 @@ export function DemouldSlab({ cast, now }: { cast: CastDetail; now: number }) {
   const { mixId } = snapshot;
   if (!mixId) return null;
   const change = (more: Partial<DemouldWaysInput>) => choose.mutate({ mouldId, mixId, ways: { ...ways, ...more } });
-  const proposed = dues.find(({ task }) => task === 'Demould');
+  const proposed = dues.find(({ task }) => task === 'demould');
   const goesBy = ways.off || records.length === 0 ? handbook : learned.age.value;
   return (
     <section className="card-slab space-y-3" aria-label="Earliest safe demould">

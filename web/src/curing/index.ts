@@ -1,8 +1,8 @@
 export { AmbientSlab } from './ambient-slab';
-export { BatheForm, EndBathForm } from './bath-forms';
+export { SoakForm, EndSoakForm } from './soak-forms';
 export { DemouldForm } from './demould-form';
 export { DemouldSlab } from './demould-slab';
-export { DressForm } from './dress-form';
-export { PullForm } from './pull-form';
+export { TrimForm } from './trim-form';
+export { RemoveCoreForm } from './remove-core-form';
 export { CoverForm, MoveForm } from './standing-forms';
-export { WetForm, UncoverForm } from './wet-forms';
+export { WetForm, EndMoistCuringForm } from './wet-forms';

@@ -16,15 +16,15 @@ export function WetForm(props: ActionProps) {
 }
 
 /** The end of the moist curing. */
-export function UncoverForm(props: ActionProps) {
+export function EndMoistCuringForm(props: ActionProps) {
   return (
     <div className="space-y-3">
       <p className="quiet">
         From now on it dries. Weigh it today and then once a day: after three weighings you are told when it can be
         sealed.
       </p>
-      <DoneButton {...props} said="Uncovered: drying begins." event={{ type: 'uncovered' }}>
-        Uncovered just now
+      <DoneButton {...props} said="Moist curing ended: drying begins." event={{ type: 'uncovered' }}>
+        Ended just now
       </DoneButton>
     </div>
   );

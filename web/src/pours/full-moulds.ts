@@ -14,7 +14,7 @@ export const fullMoulds = (casts: readonly CastView[]): FullMould[] =>
       name: `${cast.code}, ${cast.snapshot.mouldName}`,
       mass: cast.expected.fresh,
       fixed: staysPut(cast.snapshot),
-      freeAt: cast.dues.find(({ task }) => task === 'Demould')?.good ?? cast.life.pouredAt,
+      freeAt: cast.dues.find(({ task }) => task === 'demould')?.good ?? cast.life.pouredAt,
     }));
 
 /** Which copies of a mould are free for so many. */

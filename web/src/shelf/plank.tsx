@@ -1,4 +1,5 @@
 import { defined } from '@dewpot/core/math';
+import { taskWords } from '@dewpot/core/casts';
 import { memo } from 'react';
 import { useNavigate } from 'react-router';
 import { judgedBy } from '../ui/casts/reading';
@@ -64,13 +65,13 @@ function Row({
           transform={`translate(${middle} ${ground + BOARD + 2})`}
           role="button"
           tabIndex={0}
-          aria-label={`${window.task}: ${name}`}
+          aria-label={`${taskWords[window.task]}: ${name}`}
           onClick={() => onDue(group)}
           onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onDue(group)}
         >
           <path d="M-43 0h80l6 6v18h-80l-6-6z" />
           <text y={17} textAnchor="middle">
-            {window.task}
+            {taskWords[window.task]}
           </text>
         </g>
       ) : (

@@ -4,11 +4,11 @@ import type { CastView } from '@dewpot/contract';
 import { isDue, lookToday, nextOf, placeOf, type Today } from '../ui/casts/reading';
 
 /** Planks of the shelf, in the order of the work. */
-type PlankName = 'setting' | 'damp' | 'drying' | 'ready' | 'sealed';
-const planks: readonly PlankName[] = ['setting', 'damp', 'drying', 'ready', 'sealed'];
+type PlankName = 'setting' | 'curing' | 'drying' | 'ready' | 'sealed';
+const planks: readonly PlankName[] = ['setting', 'curing', 'drying', 'ready', 'sealed'];
 const plankWords: Record<PlankName, string> = {
   setting: 'Setting',
-  damp: 'Damp',
+  curing: 'Curing',
   drying: 'Drying',
   ready: 'Ready to seal',
   sealed: 'Sealed',
@@ -35,7 +35,7 @@ export interface Group {
 }
 
 function plankOf(cast: CastView): PlankName | undefined {
-  if (cast.stage === 'out' || cast.stage === 'broken' || cast.stage === 'joined') return undefined;
+  if (cast.stage === 'finished' || cast.stage === 'broken' || cast.stage === 'joined') return undefined;
   if (cast.stage === 'drying' && cast.dry.dryEnough) return 'ready';
   return cast.stage;
 }

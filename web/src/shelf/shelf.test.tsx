@@ -16,7 +16,7 @@ describe('the shelf', () => {
     const groups = group([
       cast('1a'),
       cast('1b'),
-      cast('1c', { stage: 'out' }),
+      cast('1c', { stage: 'finished' }),
       cast('2a', { stage: 'broken' }),
       cast('3a', { dry: dry({ dryEnough: true }) }),
       cast('4a', { stage: 'setting', life: { ...cast('4a').life, stage: 'setting', pouredAt: NOW - HOUR } }),
@@ -42,7 +42,7 @@ describe('the shelf', () => {
   });
 
   it('draws a wet piece darker than the same one dry', () => {
-    const wet = cast('1a', { stage: 'damp', life: { ...cast('1a').life, stage: 'damp' } });
+    const wet = cast('1a', { stage: 'curing', life: { ...cast('1a').life, stage: 'curing' } });
     const dry = cast('1b', { life: { ...cast('1b').life, uncoveredAt: NOW - 200 * DAY, pouredAt: NOW - 210 * DAY } });
     const light = (colour: string) => parseInt(colour.slice(1, 3), 16);
     expect(light(lookToday(wet, NOW).colour)).toBeLessThan(light(lookToday(dry, NOW).colour) - 20);
@@ -79,14 +79,14 @@ describe('the planks', () => {
     ]);
     const told = (by: 'stage' | 'place' | 'pour') =>
       planksOf(groups, by).map(({ name, groups: here }) => `${name} ${here.flatMap(({ casts }) => casts).length}`);
-    expect(told('stage')).toEqual(['Setting 0', 'Damp 0', 'Drying 3', 'Ready to seal 0', 'Sealed 0']);
+    expect(told('stage')).toEqual(['Setting 0', 'Curing 0', 'Drying 3', 'Ready to seal 0', 'Sealed 0']);
     expect(told('place')).toEqual(['bench 1', 'yard 2']);
     expect(told('pour')).toEqual(['Pour 12 1', 'Pour 1 2']);
   });
 });
 
 describe('the round', () => {
-  it('goes from place to place, now and later; each line does its task, and can be put off', async () => {
+  it('goes from place to place, now and later; each line does its task, and can be postponed', async () => {
     const at = (place: string) => ({ ...cast('1a').snapshot, place });
     const later = { ...cast('2a').life, weighings: [], weighedAt: NOW - 2 * HOUR };
     const casts = [cast('2a', { snapshot: at('the sill'), life: later }), cast('1a', { snapshot: at('the yard') })];
@@ -100,8 +100,8 @@ describe('the round', () => {
     ]);
     await userEvent.click(screen.getByRole('button', { name: 'Weigh: Nested pot 1a' }));
     expect(onDo).toHaveBeenCalledWith(expect.objectContaining({ casts: [expect.objectContaining({ code: '1a' })] }));
-    await userEvent.click(screen.getByRole('button', { name: 'Put off: Weigh, Nested pot 1a' }));
-    expect(onDo).toHaveBeenLastCalledWith(expect.objectContaining({ putOff: true, task: 'Weigh' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Postpone: Weigh, Nested pot 1a' }));
+    expect(onDo).toHaveBeenLastCalledWith(expect.objectContaining({ postpone: true, task: 'weigh' }));
   });
 
   it('with nothing to do says so', () => {

@@ -1,5 +1,14 @@
 import { defined } from '@dewpot/core/math';
-import { roundOf, tasksForMany, type CastTask, type Due, type RoundLine, type RoundWhen } from '@dewpot/core/casts';
+import {
+  roundOf,
+  taskInWords,
+  tasksForMany,
+  taskWords,
+  type CastTask,
+  type Due,
+  type RoundLine,
+  type RoundWhen,
+} from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { endOfDay } from 'date-fns';
 import { Link } from 'react-router';
@@ -13,7 +22,7 @@ export interface Doing {
   readonly casts: readonly CastView[];
   readonly task: CastTask | undefined;
   readonly due?: Due;
-  readonly putOff?: boolean;
+  readonly postpone?: boolean;
 }
 
 const whenWords: Record<RoundWhen, string> = { now: 'Now', today: 'Later today', week: 'This week' };
@@ -60,13 +69,13 @@ function PlaceHead({
     <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1 pt-1">
       <h4 className="quiet font-sans text-sm font-semibold">{place}</h4>
       {many.map(({ task, casts }) =>
-        task === 'Weigh' ? (
+        task === 'weigh' ? (
           <Link key={task} to="/casts/weigh" className={buttonClass({ size: 'low', className: 'px-3 text-sm' })}>
             Weigh all {casts.length}
           </Link>
         ) : (
           <Button key={task} size="low" className="px-3 text-sm" onClick={() => onDo({ casts, task })}>
-            {task} all {casts.length}
+            {taskWords[task]} all {casts.length}
           </Button>
         ),
       )}
@@ -74,10 +83,10 @@ function PlaceHead({
   );
 }
 
-/** A due in words; one that was put off says until when. */
+/** A due in words; one that was postponed says until when. */
 function told(due: Due, now: number): string {
   const window = windowInWords(due, now);
-  return due.snoozedUntil === undefined ? window : `put off to ${sayWhen(due.snoozedUntil, now)}; ${window}`;
+  return due.postponedUntil === undefined ? window : `postponed to ${sayWhen(due.postponedUntil, now)}; ${window}`;
 }
 
 function RoundRow({
@@ -95,7 +104,7 @@ function RoundRow({
   const name = `${first.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}`;
   const codes = casts.map(({ code }) => code).join(' ');
   const judged = judgedBy(casts);
-  const task = due.core ? `${due.task} ${due.core}` : due.task;
+  const task = taskInWords(due);
   return (
     <li className="grid grid-cols-[7rem_1fr] items-center gap-x-3 gap-y-1 py-2">
       <Button
@@ -104,7 +113,7 @@ function RoundRow({
         onClick={() => onDo({ casts, task: due.task, due })}
         aria-label={`${task}: ${name} ${codes}`}
       >
-        {due.task}
+        {taskWords[due.task]}
       </Button>
       <div className="min-w-0">
         <p className="flex items-baseline justify-between gap-2">
@@ -126,10 +135,10 @@ function RoundRow({
           <button
             type="button"
             className="link quiet whitespace-nowrap"
-            aria-label={`Put off: ${task}, ${name} ${codes}`}
-            onClick={() => onDo({ casts, task: due.task, due, putOff: true })}
+            aria-label={`Postpone: ${task}, ${name} ${codes}`}
+            onClick={() => onDo({ casts, task: due.task, due, postpone: true })}
           >
-            put off
+            postpone
           </button>
         </p>
       </div>

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { defined } from '@dewpot/core/math';
-import { roundLines, whenDue } from '@dewpot/core/casts';
+import { roundLines, taskInWords, whenDue } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { toast } from '../ui/toast';
 import { placeOf } from '../ui/casts/reading';
@@ -14,7 +14,7 @@ function dueNow(casts: readonly CastView[], now: number): Map<string, string> {
       .filter(({ due }) => whenDue(due, now, now) === 'now')
       .map(({ key, due, casts: alike, place }) => [
         key,
-        `${due.core ? `${due.task} ${due.core}` : due.task}: ${defined(alike[0]).snapshot.mouldName}${alike.length > 1 ? ` × ${alike.length}` : ''}, ${place}`,
+        `${taskInWords(due)}: ${defined(alike[0]).snapshot.mouldName}${alike.length > 1 ? ` × ${alike.length}` : ''}, ${place}`,
       ]),
   );
 }

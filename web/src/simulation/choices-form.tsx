@@ -13,7 +13,7 @@ const sliders: Record<
 > = {
   demould: { label: 'Demoulded after', min: 1, max: 120, step: 1, say: inDays },
   wettings: { label: 'Wetted', min: 0, max: 8, step: 1, say: (value) => (value === 0 ? 'never' : `${value} a day`) },
-  uncover: { label: 'Kept damp until', min: 1, max: 28 * DAY, step: 6, say: inDays },
+  uncover: { label: 'End moist curing', min: 1, max: 28 * DAY, step: 6, say: inDays },
   coat: { label: 'Coated on', min: DAY, max: 40 * DAY, step: DAY, say: inDays },
 };
 

@@ -39,7 +39,7 @@ describe('a figure', () => {
 });
 
 describe('a window', () => {
-  const window = { stroke: 'Demould', early: NOW + HOUR, good: NOW + 3 * HOUR, late: NOW + 9 * HOUR } as const;
+  const window = { task: 'demould', early: NOW + HOUR, good: NOW + 3 * HOUR, late: NOW + 9 * HOUR } as const;
   it.each([
     [0, /^from today/],
     [2, /^early still; good today/],

@@ -15,7 +15,7 @@ const square: PlanPoint[] = [
   [-50, 40],
 ];
 
-const drawn = (shape: MouldShape, stage?: 'setting' | 'damp' | 'sealed') => {
+const drawn = (shape: MouldShape, stage?: 'setting' | 'curing' | 'sealed') => {
   const { container } = render(
     <svg>
       <Piece shape={shape} colour="#998877" scale={0.4} {...(stage && { stage })} />
@@ -45,7 +45,7 @@ describe('a piece on the screen', () => {
       { kind: 'known-volume', volume: 480, length: 120, width: 90, height: 60 },
     ];
     for (const kind of kinds)
-      for (const stage of [undefined, 'setting', 'damp', 'sealed'] as const)
+      for (const stage of [undefined, 'setting', 'curing', 'sealed'] as const)
         for (const d of drawn(alone(kind), stage))
           expect(d, kind.kind).toMatch(/^M[^a-df-zN]*[\d\sMLAHVZaQCz.,\-e]*$/i);
   });

@@ -134,7 +134,7 @@ export const Piece = memo(function Piece({ shape, over, raised, colour, faceColo
       {!facets && <path d={body} fill="url(#piece-light)" />}
       {scale >= GRAIN_FROM && <path d={body} fill="url(#piece-grain)" opacity={0.5} />}
       {stage === 'setting' && <path d={wallPath(view, scale, wall)} className="mould-front" />}
-      {stage === 'damp' && (
+      {stage === 'curing' && (
         <path
           d={`M${-r1 - 7} 3L${-r1 - 4} ${top - r1 * 0.12}Q0 ${top - r1 * 0.5 - 8} ${r1 + 4} ${top - r1 * 0.12}L${r1 + 7} 3Z`}
           className="damp-bag"

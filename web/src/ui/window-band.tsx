@@ -1,4 +1,4 @@
-import { phaseOf, type Window } from '@dewpot/core/casts';
+import { phaseOf, taskWords, type Window } from '@dewpot/core/casts';
 import { exactly, sayWhen } from './format-time';
 
 type Span = Omit<Window, 'task'>;
@@ -23,7 +23,7 @@ export function windowInWords(window: Span, now: number): string {
 export function WindowBand({
   window,
   now,
-  what = window.task,
+  what = window.task && taskWords[window.task],
   large = false,
 }: {
   window: Span & Partial<Pick<Window, 'task'>>;

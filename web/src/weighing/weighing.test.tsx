@@ -6,7 +6,7 @@ import { fakeServer, Refusal, renderScreen } from '../../test/fake-server';
 import { cast, castDetail, DAY, HOUR } from '../../test/stand-ins';
 import { WeighingPage } from './weighing-page';
 
-const weigh: Due = { task: 'Weigh', early: Date.now() - DAY, good: Date.now() - HOUR, late: Date.now() + DAY };
+const weigh: Due = { task: 'weigh', early: Date.now() - DAY, good: Date.now() - HOUR, late: Date.now() + DAY };
 const due = (code: string, over: object = {}) => cast(code, { dues: [weigh], ...over });
 const sure = {
   title: 'Is it the right piece?',

@@ -3,7 +3,7 @@ import { bonds, type Bond } from './bonds.js';
 /** A cast as far as joining it goes. */
 export interface JoinedState {
   readonly code: string;
-  readonly stage: 'setting' | 'damp' | 'drying' | 'sealed' | 'out' | 'broken' | 'joined';
+  readonly stage: 'setting' | 'curing' | 'drying' | 'sealed' | 'finished' | 'broken' | 'joined';
   /** Share of its strength. */
   readonly strength: number;
   /** Whether it is dry enough to seal. */
@@ -22,12 +22,12 @@ const STRONG_ENOUGH = 0.5;
 function remarkOn({ code, stage, strength, dry }: JoinedState, bond: Bond): JoinRemark[] {
   const { face, name } = bonds[bond];
   if (stage === 'setting')
-    return [{ severity: 'refuse', told: `${code} is still in its mould.`, remedy: 'Lift it out first.' }];
-  if (stage === 'out' || stage === 'broken' || stage === 'joined')
+    return [{ severity: 'refuse', told: `${code} is still in its mould.`, remedy: 'Demould it first.' }];
+  if (stage === 'finished' || stage === 'broken' || stage === 'joined')
     return [
       {
         severity: 'refuse',
-        told: `${code} is ${stage === 'joined' ? 'part of another article' : stage === 'out' ? 'out of the door' : 'broken'}.`,
+        told: `${code} is ${stage === 'joined' ? 'part of another article' : stage === 'finished' ? 'finished' : 'broken'}.`,
         remedy: 'Choose another.',
       },
     ];

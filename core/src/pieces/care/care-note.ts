@@ -2,7 +2,7 @@ import type { SealerKind } from '../../mixing/materials/index.js';
 import type { Exposure } from '../../mixing/mixes/index.js';
 import { resealMonths, type PieceUse } from '../../process/sealing/index.js';
 
-/** What is known of a piece that goes out of the door. */
+/** What is known of a piece that is finished. */
 export interface CareFacts {
   readonly name: string;
   readonly code: string;

@@ -7,31 +7,31 @@ import { lifeOf, type Life, type Stage } from './life.js';
 
 /** Stages in which something can happen. */
 const possible: Record<Exclude<CastEventType, 'poured' | 'voided'>, readonly Stage[]> = {
-  wetted: ['setting', 'damp', 'drying', 'sealed'],
-  covered: ['setting', 'damp'],
-  moved: ['setting', 'damp', 'drying', 'sealed'],
-  pulled: ['setting', 'damp'],
-  dressed: ['damp', 'drying', 'sealed'],
-  soaked: ['damp', 'drying'],
-  rinsed: ['damp', 'drying'],
-  ph: ['damp', 'drying', 'sealed'],
-  snoozed: ['setting', 'damp', 'drying', 'sealed'],
+  wetted: ['setting', 'curing', 'drying', 'sealed'],
+  covered: ['setting', 'curing'],
+  moved: ['setting', 'curing', 'drying', 'sealed'],
+  pulled: ['setting', 'curing'],
+  dressed: ['curing', 'drying', 'sealed'],
+  soaked: ['curing', 'drying'],
+  rinsed: ['curing', 'drying'],
+  ph: ['curing', 'drying', 'sealed'],
+  postponed: ['setting', 'curing', 'drying', 'sealed'],
   demoulded: ['setting'],
-  uncovered: ['damp'],
-  weighed: ['damp', 'drying', 'sealed'],
+  uncovered: ['curing'],
+  weighed: ['curing', 'drying', 'sealed'],
   'film-tested': ['drying'],
   assembled: ['setting'],
   unclamped: ['setting'],
-  joined: ['damp', 'drying', 'sealed'],
-  decorated: ['damp', 'drying', 'sealed'],
-  'seal-planned': ['setting', 'damp', 'drying', 'sealed'],
-  coated: ['drying', 'sealed', 'out'],
-  checked: ['sealed', 'out'],
-  fitted: ['drying', 'sealed', 'out'],
-  'came-later': ['out'],
-  bubbles: ['damp', 'drying', 'sealed', 'out'],
-  'put-out': ['drying', 'sealed'],
-  broken: ['setting', 'damp', 'drying', 'sealed', 'out'],
+  joined: ['curing', 'drying', 'sealed'],
+  decorated: ['curing', 'drying', 'sealed'],
+  'seal-planned': ['setting', 'curing', 'drying', 'sealed'],
+  coated: ['drying', 'sealed', 'finished'],
+  checked: ['sealed', 'finished'],
+  fitted: ['drying', 'sealed', 'finished'],
+  'came-later': ['finished'],
+  bubbles: ['curing', 'drying', 'sealed', 'finished'],
+  finished: ['drying', 'sealed'],
+  broken: ['setting', 'curing', 'drying', 'sealed', 'finished'],
 };
 
 const inWords: Record<CastEventType, string> = {
@@ -40,11 +40,11 @@ const inWords: Record<CastEventType, string> = {
   covered: 'covered',
   moved: 'moved',
   pulled: 'freed of a core',
-  dressed: 'dressed',
-  soaked: 'laid in a bath',
-  rinsed: 'taken out of its bath',
+  dressed: 'trimmed',
+  soaked: 'soaked',
+  rinsed: 'taken out of its soak',
   ph: 'tested with a strip',
-  snoozed: 'put off',
+  postponed: 'postponed',
   demoulded: 'demoulded',
   uncovered: 'uncovered',
   weighed: 'weighed',
@@ -55,32 +55,32 @@ const inWords: Record<CastEventType, string> = {
   decorated: 'decorated',
   'seal-planned': 'given a way to be sealed',
   checked: 'tried',
-  fitted: 'fitted out',
-  'came-later': 'looked back on',
+  fitted: 'given fittings',
+  'came-later': 'recorded later',
   coated: 'coated',
-  bubbles: 'looked over',
-  'put-out': 'put out',
+  bubbles: 'inspected',
+  finished: 'finished',
   broken: 'broken',
   voided: 'undone',
 };
 
 const stageInWords: Record<Stage, string> = {
   setting: 'still setting in its mould',
-  damp: 'in its moist curing',
+  curing: 'in its moist curing',
   drying: 'drying',
   sealed: 'sealed',
   joined: 'part of an article',
-  out: 'out of the door',
+  finished: 'finished',
   broken: 'broken',
 };
 
 const wayOn: Record<Stage, string> = {
-  setting: 'Lift it out first.',
-  damp: 'End its moist curing first.',
+  setting: 'Demould it first.',
+  curing: 'End its moist curing first.',
   drying: 'Choose what it is ready for.',
   sealed: 'Choose what it is ready for.',
   joined: 'Open the article, or take it apart.',
-  out: 'Undo “put out” first.',
+  finished: 'Undo “finished” first.',
   broken: 'Undo “broken” first.',
 };
 
@@ -155,12 +155,12 @@ function canHappen(life: Life, event: CastEvent): boolean {
 function checkFinish(check: Checker, event: CastEvent, life: Life): void {
   if (event.type === 'film-tested') check.number('hours', event.hours, 'The film', { above: 0, max: 240, unit: 'h' });
   if (event.type === 'unclamped')
-    check.expect(life.joint !== undefined, 'type', event.type, 'It is not an article.', 'Lift it out instead.');
+    check.expect(life.joint !== undefined, 'type', event.type, 'It is not an article.', 'Demould it instead.');
   if (event.type === 'demoulded')
     check.expect(life.joint === undefined, 'type', event.type, 'It is an article.', 'Unclamp it instead.');
   if (event.type === 'seal-planned')
     check.number('coats', event.coats, 'The number of coats', { min: event.sealer ? 1 : 0, max: 10 });
-  if (event.type === 'put-out' && event.price !== undefined)
+  if (event.type === 'finished' && event.price !== undefined)
     check.number('price', event.price, 'The price', { min: 0, max: 1e6 });
   if (event.type === 'coated' && event.volume !== undefined)
     check.number('volume', event.volume, 'What went on', { above: 0, max: 20_000, unit: 'mL' });

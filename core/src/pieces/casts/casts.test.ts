@@ -20,7 +20,7 @@ const life: CastEvent[] = [
   event(4, 10, { type: 'weighed', mass: 4150, step: 1 }),
   event(5, 12, { type: 'weighed', mass: 4090, step: 1 }),
   event(6, 30, { type: 'coated', sealer: 'penetrating', side: 'both' }),
-  event(7, 33, { type: 'put-out' }),
+  event(7, 33, { type: 'finished' }),
 ];
 const now = start + 40 * DAY;
 
@@ -36,7 +36,7 @@ function issueOf(work: () => unknown) {
 describe('a cast’s life', () => {
   it('goes through its stages', () => {
     const stages = life.map((_, i) => lifeOf(life.slice(0, i + 1)).stage);
-    expect(stages).toEqual(['setting', 'damp', 'drying', 'drying', 'drying', 'drying', 'sealed', 'out']);
+    expect(stages).toEqual(['setting', 'curing', 'drying', 'drying', 'drying', 'drying', 'sealed', 'finished']);
   });
 
   it('is the same however its events were batched or ordered', () => {

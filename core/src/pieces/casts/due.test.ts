@@ -5,7 +5,7 @@ import type { BinderClass } from '../../mixing/binders/index.js';
 import { ageCourse, ageBetween, handbookDemouldAge, hourOfAge, mistingPlan } from '../../process/curing/index.js';
 import { coreKind, pulledCores } from './cores.js';
 import { demouldRecords } from './demould-record.js';
-import { duesOf, phaseOf, snoozeCost, type DueContext } from './due.js';
+import { duesOf, phaseOf, postponementCost, type DueContext } from './due.js';
 import type { CastEvent, CastEventBody } from './events.js';
 import { lifeOf } from './life.js';
 import { wakingAt } from './wetting.js';
@@ -43,7 +43,7 @@ const pipe: PlacedSolid = {
 describe('what is due', () => {
   it('is lifting out a day after a pour at 20 °C, later in the cold, and as was learned', () => {
     const [warm] = duesOf(lifeOf([poured]), context(20));
-    expect(warm!.task).toBe('Demould');
+    expect(warm!.task).toBe('demould');
     expect(hoursOf(warm!.good)).toBeCloseTo(24, 3);
     expect([0, 20, 30, 100].map((hour) => phaseOf(warm!, START + hour * HOUR))).toEqual([
       'before',
@@ -66,7 +66,7 @@ describe('what is due', () => {
     ]);
     const shape = { outer: pipe.solid, cores: [inner], inserts: [pipe, plug] };
     const dues = duesOf(lifeOf([poured]), context(20, { cores: pulledCores(shape, 'plant oil') }));
-    expect(dues.map(({ task, core }) => core ?? task)).toEqual(['Drain pipe', 'Plug', 'Demould']);
+    expect(dues.map(({ task, core }) => core ?? task)).toEqual(['Drain pipe', 'Plug', 'demould']);
     expect(hoursOf(dues[0]!.good)).toBeCloseTo(4.5, 3);
     expect(hoursOf(dues[1]!.late)).toBeCloseTo(27, 3);
     const bare = duesOf(lifeOf([poured]), context(20, { cores: pulledCores(shape, 'none') }));
@@ -85,20 +85,20 @@ describe('what is due', () => {
     expect(end({ moistCuring: { by: 'school', school: 'patient' } })).toBe(28);
     expect(end({ longer: true, moistCuring: { by: 'share', share: 0.4 } })).toBe(7);
     const dry = lifeOf([poured, out, at(200, { type: 'uncovered' })]);
-    expect(duesOf(dry, context(20))[0]!.task).toBe('Weigh');
-    expect(duesOf(dry, context(20, { dryEnough: true }))[0]!.task).toBe('Coat');
+    expect(duesOf(dry, context(20))[0]!.task).toBe('weigh');
+    expect(duesOf(dry, context(20, { dryEnough: true }))[0]!.task).toBe('coat');
     expect(duesOf(lifeOf([poured, at(50, { type: 'broken' })]), context(20))).toEqual([]);
   });
 
   it('is wetting in waking hours, and a cover where no wetting keeps up', () => {
     const wetting = { plan: mistingPlan(0.06, false), waking: { from: 7, to: 22 }, zone: 'UTC' };
     const [wet] = duesOf(lifeOf([poured, out]), context(20, { wetting }));
-    expect(wet).toMatchObject({ task: 'Wet', good: START + 43 * HOUR });
+    expect(wet).toMatchObject({ task: 'wet', good: START + 43 * HOUR });
     const later = lifeOf([poured, out, at(32, { type: 'wetted' })]);
     expect(duesOf(later, context(20, { wetting }))[0]!.good).toBe(START + 43 * HOUR);
     const storm = { ...wetting, plan: mistingPlan(1.2, true) };
     const [cover] = duesOf(lifeOf([poured, out]), context(20, { wetting: storm }));
-    expect(cover).toMatchObject({ task: 'Cover', told: expect.stringMatching(/cover it instead/) });
+    expect(cover).toMatchObject({ task: 'cover', told: expect.stringMatching(/cover it instead/) });
     expect(
       duesOf(lifeOf([poured, out]), context(20, { wetting: { ...wetting, plan: mistingPlan(0, false) } })),
     ).toHaveLength(1);
@@ -108,21 +108,21 @@ describe('what is due', () => {
     const soaked = lifeOf([poured, out, at(32, { type: 'soaked', bath: 'vinegar', hours: 8 })]);
     const wetting = { plan: mistingPlan(0.06, false), waking: { from: 7, to: 22 }, zone: 'UTC' };
     expect(duesOf(soaked, context(20, { wetting }))[0]).toMatchObject({
-      task: 'End bath',
+      task: 'end-soak',
       good: START + 40 * HOUR,
       late: START + 41 * HOUR,
     });
   });
 
-  it('is put off with its consequence told: free within the window, told where it closes', () => {
+  it('is postponed with its consequence told: free within the window, told where it closes', () => {
     const [due] = duesOf(lifeOf([poured]), context(20));
-    expect(snoozeCost(due!, due!.late - 1)).toMatchObject({ costs: 'nothing' });
-    expect(snoozeCost(due!, due!.late + 1)).toMatchObject({ costs: 'window', at: due!.late });
-    expect(snoozeCost({ ...due!, task: 'Weigh' }, due!.late + DAY).costs).toBe('time');
+    expect(postponementCost(due!, due!.late - 1)).toMatchObject({ costs: 'nothing' });
+    expect(postponementCost(due!, due!.late + 1)).toMatchObject({ costs: 'window', at: due!.late });
+    expect(postponementCost({ ...due!, task: 'weigh' }, due!.late + DAY).costs).toBe('time');
     const until = START + 60 * HOUR;
-    const snoozed = lifeOf([poured, at(26, { type: 'snoozed', task: 'Demould', until })]);
-    expect(duesOf(snoozed, context(20))[0]).toMatchObject({ snoozedUntil: until });
-    expect(duesOf(snoozed, context(20, { now: until }))[0]).not.toHaveProperty('snoozedUntil');
+    const postponed = lifeOf([poured, at(26, { type: 'postponed', task: 'demould', until })]);
+    expect(duesOf(postponed, context(20))[0]).toMatchObject({ postponedUntil: until });
+    expect(duesOf(postponed, context(20, { now: until }))[0]).not.toHaveProperty('postponedUntil');
   });
 });
 

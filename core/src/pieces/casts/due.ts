@@ -4,7 +4,7 @@ import { moistCuringEnd, demouldWindow, PULL_EARLY, type MoistCuring } from '../
 import type { PulledCore } from './cores.js';
 import type { CastTask } from './events.js';
 import type { Life } from './life.js';
-import { dryingDues, outDues, sealedDues, type FinishContext } from './sealing-dues.js';
+import { dryingDues, finishedDues, sealedDues, type FinishContext } from './sealing-dues.js';
 import { nextWetting, type Wetting } from './wetting.js';
 
 /** A band of time for a task, ms: early before `good`, late after `late`. */
@@ -21,8 +21,8 @@ export interface Due extends Window {
   readonly core?: string;
   /** How, or why now. */
   readonly told?: string;
-  /** Put off until then, ms. */
-  readonly snoozedUntil?: number;
+  /** Postponed until then, ms. */
+  readonly postponedUntil?: number;
 }
 
 /** What `duesOf` needs beside a cast's life. */
@@ -48,7 +48,7 @@ const HORIZON = 90 * DAY;
 function demould(life: Life, { reach, demouldAge }: DueContext): Due {
   const at = (age: number) => reach(age) ?? life.pouredAt + HORIZON;
   return {
-    task: 'Demould',
+    task: 'demould',
     early: at(demouldWindow.early * demouldAge),
     good: at(demouldAge),
     late: at(demouldWindow.late * demouldAge),
@@ -62,7 +62,7 @@ function pulls(life: Life, { cores = [], reach, binderClass, initialSet: at20 }:
   return cores
     .filter(({ name }) => !life.pulled?.includes(name))
     .map(({ name, window: { good, late, how } }) => ({
-      task: 'Pull',
+      task: 'remove-core',
       core: name,
       early: at(PULL_EARLY * good),
       good: at(good),
@@ -75,37 +75,37 @@ function endOfMoistCuring(life: Life, { binderClass, reach, moistCuring, longer 
   const { age, days } = moistCuringEnd(binderClass, moistCuring, longer);
   const byAge = age > 0 ? (reach(age) ?? life.pouredAt + HORIZON) : life.pouredAt;
   const good = Math.max(byAge, life.pouredAt + days * DAY, life.demouldedAt ?? life.pouredAt);
-  return { task: 'Uncover', early: good - DAY, good, late: good + 21 * DAY };
+  return { task: 'end-moist-curing', early: good - DAY, good, late: good + 21 * DAY };
 }
 
-function endOfBath({ soak }: Life): Due[] {
+function endOfSoak({ soak }: Life): Due[] {
   if (!soak) return [];
   const good = soak.since + soak.hours * HOUR;
   const told = soak.bath === 'leach' ? 'change its water, or dip a strip' : 'take it out and rinse it';
-  return [{ task: 'End bath', early: good - HOUR, good, late: good + (soak.bath === 'vinegar' ? HOUR : DAY), told }];
+  return [{ task: 'end-soak', early: good - HOUR, good, late: good + (soak.bath === 'vinegar' ? HOUR : DAY), told }];
 }
 
 /** An article stands clamped or propped until its joint holds it. */
 function unclamp({ unclampAt }: NonNullable<Life['joint']>): Due {
-  return { task: 'Unclamp', early: unclampAt - HOUR, good: unclampAt, late: unclampAt + 14 * DAY };
+  return { task: 'unclamp', early: unclampAt - HOUR, good: unclampAt, late: unclampAt + 14 * DAY };
 }
 
 /** In the mould an open face is not wetted, but it may want a cover. */
-const covering = (life: Life, context: DueContext) => nextWetting(life, context).filter(({ task }) => task === 'Cover');
+const covering = (life: Life, context: DueContext) => nextWetting(life, context).filter(({ task }) => task === 'cover');
 
 function byStage(life: Life, context: DueContext): Due[] {
   switch (life.stage) {
     case 'setting':
       if (life.joint) return [unclamp(life.joint)];
       return [...pulls(life, context), ...covering(life, context), demould(life, context)];
-    case 'damp':
-      return [...endOfBath(life), ...nextWetting(life, context), endOfMoistCuring(life, context)];
+    case 'curing':
+      return [...endOfSoak(life), ...nextWetting(life, context), endOfMoistCuring(life, context)];
     case 'drying':
-      return [...endOfBath(life), ...dryingDues(life, context)];
+      return [...endOfSoak(life), ...dryingDues(life, context)];
     case 'sealed':
       return sealedDues(life, context);
-    case 'out':
-      return outDues(life, context);
+    case 'finished':
+      return finishedDues(life, context);
     default:
       return [];
   }
@@ -115,10 +115,10 @@ function byStage(life: Life, context: DueContext): Due[] {
 export function duesOf(life: Life, context: DueContext): Due[] {
   return byStage(life, context)
     .map((due): Due => {
-      const until = life.snoozed?.[due.task] ?? 0;
-      return until > context.now ? { ...due, snoozedUntil: until } : due;
+      const until = life.postponed?.[due.task] ?? 0;
+      return until > context.now ? { ...due, postponedUntil: until } : due;
     })
-    .sort((a, b) => (a.snoozedUntil ?? a.good) - (b.snoozedUntil ?? b.good));
+    .sort((a, b) => (a.postponedUntil ?? a.good) - (b.postponedUntil ?? b.good));
 }
 
 /** Where `now` lies in a window. */
@@ -129,31 +129,31 @@ export function phaseOf(window: Omit<Window, 'task'>, now: number): 'before' | '
 }
 
 /** What putting a task off until a time costs: nothing, or its window closes at `at`. */
-export interface SnoozeCost {
+export interface PostponementCost {
   readonly costs: 'nothing' | 'window' | 'dryness' | 'time';
   readonly at: number;
   readonly why: string;
 }
 
-const lateMeans: Record<CastTask, { readonly costs: SnoozeCost['costs']; readonly why: string }> = {
-  Pull: { costs: 'window', why: 'after that it locks in the piece' },
-  Demould: { costs: 'window', why: 'after that a core may lock, and the mould is not free' },
-  Cover: { costs: 'dryness', why: 'its open faces dry out until then, and craze' },
-  Wet: { costs: 'dryness', why: 'its open faces lie dry from then on' },
-  'End bath': { costs: 'window', why: 'after that the bath eats into the face, or does no more good' },
-  Uncover: { costs: 'time', why: 'it only dries later' },
-  Weigh: { costs: 'time', why: 'you are only told later when it can be sealed' },
-  Unclamp: { costs: 'time', why: 'its clamps and its place are not free' },
-  Test: { costs: 'time', why: 'you are only told later when it can be sealed' },
-  Coat: { costs: 'time', why: 'it waits well where it is dry; between coats a film turns hard' },
-  Check: { costs: 'time', why: 'what did not hold is found out by its keeper' },
-  'Look back': { costs: 'time', why: 'what it taught comes later' },
-  'Seal again': { costs: 'time', why: 'water gets in where the old coat is worn' },
-  'Put out': { costs: 'time', why: 'it waits well where it is dry' },
+const lateMeans: Record<CastTask, { readonly costs: PostponementCost['costs']; readonly why: string }> = {
+  'remove-core': { costs: 'window', why: 'after that it locks in the piece' },
+  demould: { costs: 'window', why: 'after that a core may lock, and the mould is not free' },
+  cover: { costs: 'dryness', why: 'its open faces dry out until then, and craze' },
+  wet: { costs: 'dryness', why: 'its open faces lie dry from then on' },
+  'end-soak': { costs: 'window', why: 'after that the bath eats into the face, or does no more good' },
+  'end-moist-curing': { costs: 'time', why: 'it only dries later' },
+  weigh: { costs: 'time', why: 'you are only told later when it can be sealed' },
+  unclamp: { costs: 'time', why: 'its clamps and its place are not free' },
+  'moisture-test': { costs: 'time', why: 'you are only told later when it can be sealed' },
+  coat: { costs: 'time', why: 'it waits well where it is dry; between coats a film turns hard' },
+  'seal-test': { costs: 'time', why: 'what did not hold is found out by its keeper' },
+  'record-condition': { costs: 'time', why: 'what it taught comes later' },
+  reseal: { costs: 'time', why: 'water gets in where the old coat is worn' },
+  finish: { costs: 'time', why: 'it waits well where it is dry' },
 };
 
 /** What putting a task off until `until` costs, before it is done. */
-export function snoozeCost({ task, late }: Window, until: number): SnoozeCost {
+export function postponementCost({ task, late }: Window, until: number): PostponementCost {
   const { costs, why } = lateMeans[task];
   if (costs === 'time') return { costs: 'time', at: late, why };
   return until <= late ? { costs: 'nothing', at: late, why } : { costs, at: late, why };

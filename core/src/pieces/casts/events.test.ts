@@ -36,7 +36,7 @@ describe('appending', () => {
       [poured],
       { type: 'weighed', mass: 4200, step: 1 },
       30,
-      /^type: It cannot be weighed: it is still setting in its mould\. Lift it out first\./,
+      /^type: It cannot be weighed: it is still setting in its mould\. Demould it first\./,
     ],
     [
       'coating one in its moist curing',
@@ -110,7 +110,7 @@ describe('codes and phases', () => {
     expect([codes[0], codes[25], codes[26], codes[701], codes[702]]).toEqual(['23a', '23z', '23aa', '23zz', '23aaa']);
   });
   it('a window is before, early, good, then late', () => {
-    const window: Window = { task: 'Weigh', early: 10, good: 20, late: 30 };
+    const window: Window = { task: 'weigh', early: 10, good: 20, late: 30 };
     expect([5, 10, 19, 20, 30, 31].map((now) => phaseOf(window, now))).toEqual([
       'before',
       'early',

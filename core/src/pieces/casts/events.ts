@@ -20,20 +20,20 @@ export const dressings = ['flashing', 'edges', 'pinholes', 'grit', 'drain hole',
 export type Dressing = (typeof dressings)[number];
 /** What is done to a cast on the round. */
 export const castTasks = [
-  'Pull',
-  'Demould',
-  'Unclamp',
-  'Cover',
-  'Wet',
-  'End bath',
-  'Uncover',
-  'Weigh',
-  'Test',
-  'Coat',
-  'Check',
-  'Put out',
-  'Look back',
-  'Seal again',
+  'remove-core',
+  'demould',
+  'unclamp',
+  'cover',
+  'wet',
+  'end-soak',
+  'end-moist-curing',
+  'weigh',
+  'moisture-test',
+  'coat',
+  'seal-test',
+  'finish',
+  'record-condition',
+  'reseal',
 ] as const;
 export type CastTask = (typeof castTasks)[number];
 /** How a piece left. */
@@ -77,7 +77,7 @@ export type CastEventBody =
   | { readonly type: 'soaked'; readonly bath: Bath; readonly hours: number }
   | { readonly type: 'rinsed' }
   | { readonly type: 'ph'; readonly ph: number }
-  | { readonly type: 'snoozed'; readonly task: CastTask; readonly until: number }
+  | { readonly type: 'postponed'; readonly task: CastTask; readonly until: number }
   | { readonly type: 'uncovered' }
   | {
       readonly type: 'weighed';
@@ -127,7 +127,7 @@ export type CastEventBody =
   | { readonly type: 'fitted'; readonly fitting: Fitting; readonly note?: string }
   | { readonly type: 'bubbles'; readonly face: Spot; readonly grade: number }
   | {
-      readonly type: 'put-out';
+      readonly type: 'finished';
       readonly where?: string;
       readonly gone?: Gone;
       /** In the workshop's money. */

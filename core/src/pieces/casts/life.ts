@@ -26,7 +26,7 @@ import {
 } from './events.js';
 
 /** Where a cast stands in the work. */
-export type Stage = 'setting' | 'damp' | 'drying' | 'sealed' | 'joined' | 'out' | 'broken';
+export type Stage = 'setting' | 'curing' | 'drying' | 'sealed' | 'joined' | 'finished' | 'broken';
 
 export interface Coat {
   readonly id: string;
@@ -84,8 +84,8 @@ export interface Life {
   /** Changes of leaching water so far, and what the strip said. */
   readonly leaches?: number;
   readonly ph?: readonly PhReading[];
-  /** Strokes that were put off, each until when. */
-  readonly snoozed?: Partial<Record<CastTask, number>>;
+  /** Tasks that were postponed, each until when. */
+  readonly postponed?: Partial<Record<CastTask, number>>;
   readonly uncoveredAt?: number;
   readonly weighings: readonly Weighing[];
   readonly weighedAt?: number;
@@ -104,7 +104,7 @@ export interface Life {
   readonly gone?: { readonly how: Gone; readonly where?: string; readonly price?: number };
   readonly later?: readonly { readonly at: number; readonly came: CameLater; readonly note?: string }[];
   readonly coats: readonly Coat[];
-  readonly outAt?: number;
+  readonly finishedAt?: number;
   readonly brokenAt?: number;
 }
 
@@ -121,7 +121,7 @@ function apply(life: Life, event: CastEvent): Life {
     case 'poured':
       return { ...life, pouredAt: event.at };
     case 'demoulded':
-      return { ...life, stage: 'damp', demouldedAt: event.at, damage: event.damage, demould: demouldOf(event) };
+      return { ...life, stage: 'curing', demouldedAt: event.at, damage: event.damage, demould: demouldOf(event) };
     case 'wetted':
       return dryAnew({ ...life, wettedAt: event.at, wettings: [...(life.wettings ?? []), event.at] }, event.at);
     case 'covered':
@@ -143,8 +143,8 @@ function apply(life: Life, event: CastEvent): Life {
     }
     case 'ph':
       return { ...life, ph: [...(life.ph ?? []), { at: event.at, ph: event.ph }] };
-    case 'snoozed':
-      return { ...life, snoozed: { ...life.snoozed, [event.task]: event.until } };
+    case 'postponed':
+      return { ...life, postponed: { ...life.postponed, [event.task]: event.until } };
     case 'dressed':
       return event.grit === undefined ? life : { ...life, grit: Math.max(life.grit ?? 0, event.grit) };
     case 'uncovered':
@@ -162,12 +162,12 @@ function apply(life: Life, event: CastEvent): Life {
     }
     case 'coated': {
       const { type: _type, lotId: _lot, ...coat } = event;
-      return { ...life, stage: life.stage === 'out' ? 'out' : 'sealed', coats: [...life.coats, coat] };
+      return { ...life, stage: life.stage === 'finished' ? 'finished' : 'sealed', coats: [...life.coats, coat] };
     }
-    case 'put-out': {
+    case 'finished': {
       const { at, gone: how = 'kept', where, price } = event;
       const gone = { how, ...(where && { where }), ...(price !== undefined && { price }) };
-      return { ...life, stage: 'out', outAt: at, gone };
+      return { ...life, stage: 'finished', finishedAt: at, gone };
     }
     case 'broken':
       return { ...life, stage: 'broken', brokenAt: event.at };

@@ -4,7 +4,7 @@ import type { Life } from './life.js';
 import { mouldRecord } from './mould-record.js';
 
 const life = (hours: number | undefined, over: Partial<Life> = {}): Life => ({
-  stage: 'damp',
+  stage: 'curing',
   pouredAt: 0,
   ...(hours !== undefined && { demouldedAt: hours * HOUR }),
   damage: [],

@@ -7,7 +7,7 @@ import { repeatPourAdvice, type Life } from './index.js';
 const plan = threePots();
 const log = plannedLog(plan, calculateSheet(plan));
 const cast = (over: Partial<Life> = {}, bubbles?: number): Life => ({
-  stage: 'damp',
+  stage: 'curing',
   pouredAt: 0,
   demouldedAt: 18 * HOUR,
   damage: [],

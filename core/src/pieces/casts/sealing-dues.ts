@@ -39,7 +39,7 @@ const staysBare = ({ sealPlan }: Life) => sealPlan !== undefined && sealPlan.sea
 
 function onceDry(life: Life, { opensAt }: FinishContext): Due {
   const good = Math.max(opensAt ?? 0, life.weighedAt ?? 0, decorationDryAt(life) ?? 0);
-  return { task: staysBare(life) ? 'Put out' : 'Coat', early: good, good, late: good + 30 * DAY };
+  return { task: staysBare(life) ? 'finish' : 'coat', early: good, good, late: good + 30 * DAY };
 }
 
 /** What is due to a piece that dries: the next look, or what comes once it is dry. */
@@ -52,11 +52,13 @@ export function dryingDues(life: Life, context: FinishContext): Due[] {
     const last = life.filmTest?.at;
     const good =
       last === undefined ? Math.max(life.driesFrom ?? life.pouredAt, (opensAt ?? now) - DAY) : last + NEXT_TEST;
-    return [{ task: 'Test', early: good - DAY, good, late: good + 7 * DAY, told: 'tape clear film on it for 16 h' }];
+    return [
+      { task: 'moisture-test', early: good - DAY, good, late: good + 7 * DAY, told: 'tape clear film on it for 16 h' },
+    ];
   }
   if (sampled) return [];
   const good = life.weighedAt === undefined ? (life.driesFrom ?? life.pouredAt) : life.weighedAt + NEXT_WEIGHING;
-  return [{ task: 'Weigh', early: good - 4 * HOUR, good, late: good + DAY }];
+  return [{ task: 'weigh', early: good - 4 * HOUR, good, late: good + DAY }];
 }
 
 /** Coats that are still to come by its plan. */
@@ -82,15 +84,15 @@ export function sealedDues(life: Life, { ambient }: FinishContext): Due[] {
   if (coatsToCome(life) > 0) {
     const { from, to } = recoatWindow(sealer, last.at, ambient ?? last.ambient ?? USUAL_AIR);
     const told = `coat ${life.coats.length + 1} of ${life.sealPlan?.coats}`;
-    return [{ task: 'Coat', early: from - (from - last.at) / 3, good: from, late: to, told }];
+    return [{ task: 'coat', early: from - (from - last.at) / 3, good: from, late: to, told }];
   }
   const cured = curedAt(last);
-  const out: Due = { task: 'Put out', early: cured - DAY, good: cured, late: cured + 60 * DAY };
+  const out: Due = { task: 'finish', early: cured - DAY, good: cured, late: cured + 60 * DAY };
   const checks = checksToCome(life);
   return checks.length === 0 || !life.sealPlan
     ? [out]
     : [
-        { task: 'Check', early: cured - DAY, good: cured, late: cured + 14 * DAY, told: checks.join(', ') },
+        { task: 'seal-test', early: cured - DAY, good: cured, late: cured + 14 * DAY, told: checks.join(', ') },
         { ...out, early: cured, good: cured + DAY },
       ];
 }
@@ -107,13 +109,13 @@ const ASKED_FOR = 60 * DAY;
  * which it lives, north of the equator where it is left out.
  */
 export function lookBackAt(life: Life, zone = ''): number | undefined {
-  const { outAt, sealPlan } = life;
-  if (outAt === undefined) return undefined;
+  const { finishedAt, sealPlan } = life;
+  if (finishedAt === undefined) return undefined;
   const outside = sealPlan?.uses.some((use) => use === 'outdoors' || use === 'frost' || use === 'plants') ?? true;
-  if (!outside) return outAt + 182 * DAY;
-  const year = new Date(outAt + LEAST_OUT).getUTCFullYear();
+  if (!outside) return finishedAt + 182 * DAY;
+  const year = new Date(finishedAt + LEAST_OUT).getUTCFullYear();
   const spring = (in_: number) => Date.UTC(in_, SPRING[isSouthernHemisphere(zone) ? 'south' : 'north'], MIDDLE);
-  return spring(year) >= outAt + LEAST_OUT ? spring(year) : spring(year + 1);
+  return spring(year) >= finishedAt + LEAST_OUT ? spring(year) : spring(year + 1);
 }
 
 /** When a sealed face is to be tried with a drop of water, and sealed again where that soaks in, ms. */
@@ -127,13 +129,13 @@ const resealDueAt = (life: Life) => (life.gone?.how === 'kept' ? resealAt(life) 
 
 /** When something is due to a piece that went out, ms: until then nobody needs to look at it. `zone` as for `lookBackAt`. */
 export function wakesAt(life: Life, zone?: string): number | undefined {
-  if (life.stage !== 'out' || life.later?.some(({ came }) => came === 'gone')) return undefined;
+  if (life.stage !== 'finished' || life.later?.some(({ came }) => came === 'gone')) return undefined;
   const times = [life.later ? undefined : lookBackAt(life, zone), resealDueAt(life)].filter((at) => at !== undefined);
   return times.length > 0 ? Math.min(...times) : undefined;
 }
 
 /** What is due after the door: to be asked once how it lasted, and of what was kept, to be sealed again. */
-export function outDues(life: Life, { now, zone }: Pick<FinishContext, 'now' | 'zone'>): Due[] {
+export function finishedDues(life: Life, { now, zone }: Pick<FinishContext, 'now' | 'zone'>): Due[] {
   const asked = lookBackAt(life, zone);
   const again = resealDueAt(life);
   if (life.later?.some(({ came }) => came === 'gone')) return [];
@@ -141,7 +143,7 @@ export function outDues(life: Life, { now, zone }: Pick<FinishContext, 'now' | '
     ...(asked !== undefined && !life.later
       ? [
           {
-            task: 'Look back' as const,
+            task: 'record-condition' as const,
             early: asked,
             good: asked,
             late: asked + ASKED_FOR,
@@ -152,7 +154,7 @@ export function outDues(life: Life, { now, zone }: Pick<FinishContext, 'now' | '
     ...(again !== undefined
       ? [
           {
-            task: 'Seal again' as const,
+            task: 'reseal' as const,
             early: again - 30 * DAY,
             good: again,
             late: again + 90 * DAY,

@@ -124,7 +124,7 @@ describe('a sample', () => {
 
   it('is asked for alone, and small pieces on a coarse scale together', () => {
     expect(duesAt(drying(0), { sampled: true })).toEqual([]);
-    const due = { task: 'Weigh', early: NOW - HOUR, good: NOW - HOUR, late: NOW + DAY } as const;
+    const due = { task: 'weigh', early: NOW - HOUR, good: NOW - HOUR, late: NOW + DAY } as const;
     const one = (code: string, dry: number) => ({
       ...cast(code, 0),
       expected: { ...expected, dry },
@@ -142,19 +142,19 @@ describe('after drying', () => {
 
   it('comes the next coat in its window, then the checks of its use, then the door', () => {
     const one = duesAt(drying(20, event(40, plan), event(41, coat)));
-    expect(one[0]).toMatchObject({ task: 'Coat', good: POURED + 41 * DAY + 2 * HOUR, told: 'coat 2 of 2' });
+    expect(one[0]).toMatchObject({ task: 'coat', good: POURED + 41 * DAY + 2 * HOUR, told: 'coat 2 of 2' });
     const two = duesAt(drying(20, event(40, plan), event(41, coat), event(41.5, coat)));
-    expect(two.map(({ task }) => task)).toEqual(['Check', 'Put out']);
+    expect(two.map(({ task }) => task)).toEqual(['seal-test', 'finish']);
     expect(two[0]).toMatchObject({ good: POURED + 48.5 * DAY, told: 'bead, look, standing water' });
   });
 
   it('a piece that is to stay bare goes out once it is dry', () => {
     const life = drying(20, event(40, { type: 'seal-planned', uses: ['bare plants'], coats: 0, side: 'both' }));
-    expect(duesAt(life, { dryEnough: true })[0]!.task).toBe('Put out');
+    expect(duesAt(life, { dryEnough: true })[0]!.task).toBe('finish');
   });
 
   it('is asked after once: outdoors when a winter is over, and not after it was answered or let be', () => {
-    const out = event(50, { type: 'put-out', gone: 'kept' });
+    const out = event(50, { type: 'finished', gone: 'kept' });
     const life = drying(20, event(40, { ...plan, uses: ['frost'] }), event(41, coat), out);
     expect(new Date(lookBackAt(life)!).toISOString().slice(0, 10)).toBe('2027-04-15');
     expect(wakesAt(life)).toBe(lookBackAt(life));
@@ -168,14 +168,14 @@ describe('after drying', () => {
       reach: () => undefined,
       demouldAge: 24,
     });
-    expect(asked.map(({ task }) => task)).toContain('Look back');
+    expect(asked.map(({ task }) => task)).toContain('record-condition');
     const late = duesOf(life, {
       now: lookBackAt(life)! + 61 * DAY,
       binderClass: 'portland',
       reach: () => undefined,
       demouldAge: 24,
     });
-    expect(late.map(({ task }) => task)).not.toContain('Look back');
+    expect(late.map(({ task }) => task)).not.toContain('record-condition');
     const gone = lifeOf([...dried, out, event(300, { type: 'came-later', came: 'gone' })]);
     expect(wakesAt(gone)).toBeUndefined();
   });

@@ -32,13 +32,13 @@ const TOGETHER = 3_600_000;
 /** When a due comes up on the round: now, before the day ends, in the week; undefined beyond. `dayEnds` ms. */
 export function whenDue(due: Due, now: number, dayEnds: number): RoundWhen | undefined {
   const phase = phaseOf(due, now);
-  if (due.snoozedUntil === undefined && (phase === 'good' || phase === 'late')) return 'now';
-  const comes = due.snoozedUntil ?? due.good;
+  if (due.postponedUntil === undefined && (phase === 'good' || phase === 'late')) return 'now';
+  const comes = due.postponedUntil ?? due.good;
   if (comes <= dayEnds) return 'today';
   return comes <= now + 7 * DAY ? 'week' : undefined;
 }
 
-const sameTime = (a: Due, b: Due) => Math.abs(a.good - b.good) < TOGETHER && a.snoozedUntil === b.snoozedUntil;
+const sameTime = (a: Due, b: Due) => Math.abs(a.good - b.good) < TOGETHER && a.postponedUntil === b.postponedUntil;
 
 /** Everything that is to be done to casts: like ones of a pour that stand together are one line. */
 export function roundLines<C extends RoundCast>(casts: readonly C[], placeOf: (cast: C) => string): RoundLine<C>[] {
@@ -77,7 +77,7 @@ export function roundOf<C extends RoundCast>(
 }
 
 /** Strokes that one tap does for many unlike casts. */
-const forMany: readonly CastTask[] = ['Wet', 'Cover', 'Uncover', 'Weigh', 'Demould'];
+const forMany: readonly CastTask[] = ['wet', 'cover', 'end-moist-curing', 'weigh', 'demould'];
 
 /** What can be done to many casts at once of these lines: each task that stands on more than one of them. */
 export function tasksForMany<C extends RoundCast>(

@@ -59,8 +59,8 @@ export interface OnTheScale<C extends WeighedCast> {
 
 /** Whether a cast wants weighing now. */
 function wantsWeighing({ dues }: WeighedCast, now: number): boolean {
-  const due = dues.find(({ task }) => task === 'Weigh');
-  return due !== undefined && due.snoozedUntil === undefined && phaseOf(due, now) !== 'before';
+  const due = dues.find(({ task }) => task === 'weigh');
+  return due !== undefined && due.postponedUntil === undefined && phaseOf(due, now) !== 'before';
 }
 
 /** A round of weighing, place by place: small like pieces together where the scale, of that step in g, is coarse for one. */

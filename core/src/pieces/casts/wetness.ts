@@ -11,7 +11,7 @@ const USUAL_BETA = 0.75;
  * from the usual course of drying where it was not.
  */
 export function wetness(life: Life, loss: number, now: number, fitted?: DryDownCurve): number {
-  if (life.stage === 'setting' || life.stage === 'damp') return 1;
+  if (life.stage === 'setting' || life.stage === 'curing') return 1;
   const start = life.uncoveredAt ?? life.demouldedAt ?? life.pouredAt;
   const first = life.weighings[0];
   if (fitted && first && loss > 0) {

@@ -33,9 +33,9 @@ export function nextWetting(life: Life, { wetting, now }: { readonly wetting?: W
   if (plan.coverInstead) {
     const good = Math.max(last, life.coveredAt ?? 0);
     const told = `open it would take ${plan.wettings} wettings a day: cover it instead`;
-    return [{ task: 'Cover', early: good, good: Math.min(good, now), late: good + 2 * HOUR, told }];
+    return [{ task: 'cover', early: good, good: Math.min(good, now), late: good + 2 * HOUR, told }];
   }
   const lasts = Math.max(LEAST, plan.lasts.value * HOUR);
   const good = wakingAt(last + lasts, waking, zone);
-  return [{ task: 'Wet', early: good - lasts / 3, good, late: good + lasts / 2 }];
+  return [{ task: 'wet', early: good - lasts / 3, good, late: good + lasts / 2 }];
 }

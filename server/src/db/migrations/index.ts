@@ -12,6 +12,7 @@ import { HonestAir1796100000000 } from './11-honest-air.js';
 import { Vocabulary1796200000000 } from './12-vocabulary.js';
 import { References1796300000000 } from './13-references.js';
 import { Ambient1796400000000 } from './14-ambient.js';
+import { Stages1796500000000 } from './15-stages.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -29,4 +30,5 @@ export const migrations = [
   Vocabulary1796200000000,
   References1796300000000,
   Ambient1796400000000,
+  Stages1796500000000,
 ] as const;

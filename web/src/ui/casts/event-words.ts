@@ -2,7 +2,15 @@ import { SealerKind } from '@dewpot/core/materials';
 import { baths, coverWords, type Bath } from '@dewpot/core/curing';
 import { Side } from '@dewpot/core/sealing';
 import { bonds } from '@dewpot/core/assembly';
-import { Spot, type CastEvent, type DamageCause, type DamageSize, type Dressing, type Force } from '@dewpot/core/casts';
+import {
+  Spot,
+  taskWords,
+  type CastEvent,
+  type DamageCause,
+  type DamageSize,
+  type Dressing,
+  type Force,
+} from '@dewpot/core/casts';
 import { format } from 'date-fns';
 import { pieceUseWords } from '../piece-use-words';
 import { checkWords, decorationWords, fittingWords, goneWords, laterWords } from './seal-words';
@@ -62,7 +70,7 @@ export function tellEvent(event: CastEvent, units: Units): string {
     case 'wetted':
       return 'Wetted';
     case 'uncovered':
-      return 'Uncovered: the moist curing ended';
+      return 'Moist curing ended';
     case 'demoulded': {
       const hurt = event.damage.map(({ spot, size }) => `${sizeWords[size]} at the ${spotWords[spot]}`).join(', ');
       const age =
@@ -75,8 +83,8 @@ export function tellEvent(event: CastEvent, units: Units): string {
       return `Coated with ${event.product?.name.toLowerCase() ?? sealerWords[event.sealer]}, ${sideWords[event.side]}${event.tool ? `, by ${event.tool}` : ''}${against(event)}`;
     case 'bubbles':
       return `Bubbles at the ${spotWords[event.face]}: ${event.grade} of 5`;
-    case 'put-out':
-      return `Put out${event.gone ? `, ${goneWords[event.gone]}` : ''}${event.price === undefined ? '' : ` for ${units.say(event.price, 'money')}`}${event.where ? `: ${event.where}` : ''}`;
+    case 'finished':
+      return `Finished${event.gone ? `, ${goneWords[event.gone]}` : ''}${event.price === undefined ? '' : ` for ${units.say(event.price, 'money')}`}${event.where ? `: ${event.where}` : ''}`;
     case 'broken':
       return `Broken${event.how ? `: ${event.how}` : ''}`;
     case 'covered':
@@ -84,7 +92,7 @@ export function tellEvent(event: CastEvent, units: Units): string {
     case 'moved':
       return `Moved to ${event.place}`;
     case 'pulled':
-      return `${event.core} pulled`;
+      return `${event.core} removed`;
     case 'dressed':
       return `${dressingWords[event.work]}${event.grit ? `, grit ${event.grit}` : ''}${event.note ? `: ${event.note}` : ''}`;
     case 'soaked':
@@ -93,8 +101,8 @@ export function tellEvent(event: CastEvent, units: Units): string {
       return 'Out of its bath, rinsed';
     case 'ph':
       return `The strip says pH ${event.ph}`;
-    case 'snoozed':
-      return `“${event.task}” put off to ${format(event.until, 'EEE d MMM, HH:mm')}`;
+    case 'postponed':
+      return `“${taskWords[event.task]}” postponed to ${format(event.until, 'EEE d MMM, HH:mm')}`;
     case 'film-tested':
       return event.drops ? 'Clear film: drops under it' : `Clear film for ${units.say(event.hours, 'h')}: no drops`;
     case 'assembled':
@@ -114,7 +122,7 @@ export function tellEvent(event: CastEvent, units: Units): string {
     case 'fitted':
       return fittingWords[event.fitting];
     case 'came-later':
-      return `Looked back: ${laterWords[event.came].toLowerCase()}${event.note ? `; ${event.note}` : ''}`;
+      return `Condition: ${laterWords[event.came].toLowerCase()}${event.note ? `; ${event.note}` : ''}`;
     case 'voided':
       return 'Undone';
   }

@@ -5,9 +5,9 @@ import type { CastView } from '@dewpot/contract';
 import { recoloured } from '../face-paint';
 import type { StandingPart } from '../whole-piece';
 
-/** The next thing to do with a cast and when; what was put off comes after the rest. */
+/** The next thing to do with a cast and when; what was postponed comes after the rest. */
 export const nextOf = ({ dues }: CastView): Due | undefined =>
-  dues.find(({ snoozedUntil }) => snoozedUntil === undefined) ?? dues[0];
+  dues.find(({ postponedUntil }) => postponedUntil === undefined) ?? dues[0];
 
 /** Where a cast stands now, by its name. */
 export const placeOf = ({ life, snapshot }: Pick<CastView, 'life' | 'snapshot'>): string =>
@@ -51,7 +51,7 @@ export function lookToday({ life, expected, dry, snapshot }: CastView, now: numb
 
 /** Whether something wants doing now. */
 export function isDue(due: (Window & Partial<Due>) | undefined, now: number): boolean {
-  if (!due || due.snoozedUntil !== undefined) return false;
+  if (!due || due.postponedUntil !== undefined) return false;
   const phase = phaseOf(due, now);
   return phase === 'good' || phase === 'late';
 }

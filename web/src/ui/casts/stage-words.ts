@@ -2,11 +2,11 @@ import type { Life, Stage } from '@dewpot/core/casts';
 
 export const stageWords: Record<Stage, string> = {
   setting: 'setting in its mould',
-  damp: 'in its moist curing',
+  curing: 'in its moist curing',
   drying: 'drying',
   sealed: 'sealed',
   joined: 'part of an article',
-  out: 'out of the door',
+  finished: 'finished',
   broken: 'broken',
 };
 

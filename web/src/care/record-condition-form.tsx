@@ -6,7 +6,7 @@ import { DoneButton } from '../ui/casts/done-button';
 import { laterWords } from '../ui/casts/seal-words';
 
 /** Asked once, when there is something to tell: what became of a piece that went out. */
-export function LookBackForm(props: ActionProps) {
+export function RecordConditionForm(props: ActionProps) {
   const [came, setCame] = useState<CameLater>('well');
   const [note, setNote] = useState('');
   return (

@@ -12,7 +12,7 @@ const usualHours: Record<Bath, readonly number[]> = { water: [24, 72, 168], vine
 const hoursInWords = (hours: number) => (hours < 24 ? `${hours} h` : hours === 24 ? 'a day' : `${hours / 24} days`);
 
 /** A bath: to keep it wet, to take lime off its face, or to leach it for plants; with the caution that goes with it. */
-export function BatheForm({ casts, busy, record }: ActionProps) {
+export function SoakForm({ casts, busy, record }: ActionProps) {
   const { binderClass } = defined(casts[0]).snapshot;
   const [bath, setBath] = useState<Bath>('water');
   const [hours, setHours] = useState(defined(usualHours.water[0]));
@@ -55,7 +55,7 @@ export function BatheForm({ casts, busy, record }: ActionProps) {
 }
 
 /** The end of a bath; a leaching soak gets fresh water, or a strip tells that it is done. */
-export function EndBathForm({ casts, busy, record }: ActionProps) {
+export function EndSoakForm({ casts, busy, record }: ActionProps) {
   const soak = casts.find(({ life }) => life.soak)?.life.soak;
   const out = casts.filter(({ life }) => life.soak);
   if (!soak) return <p>It lies in no bath.</p>;

@@ -9,7 +9,7 @@ import { DoneButton } from '../ui/casts/done-button';
 import { checkWords, goneWords } from '../ui/casts/seal-words';
 
 /** Out of the door: kept, given or sold, with a note for its keeper. */
-export function PutOutForm(props: ActionProps) {
+export function FinishForm(props: ActionProps) {
   const { casts } = props;
   const { currency } = useSession().workshop;
   const [gone, setGone] = useState<Gone>('kept');
@@ -59,15 +59,15 @@ export function PutOutForm(props: ActionProps) {
       <DoneButton
         {...props}
         disabled={wrong}
-        said="Put out."
+        said="Finished."
         event={{
-          type: 'put-out',
+          type: 'finished',
           gone,
           ...(where.trim() && { where: where.trim() }),
           ...(gone === 'sold' && price.trim() !== '' && { price: asked }),
         }}
       >
-        Put out
+        Finish
       </DoneButton>
     </form>
   );

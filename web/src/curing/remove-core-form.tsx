@@ -4,8 +4,8 @@ import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
 
 /** A core that is out: turned, drawn, plucked. */
-export function PullForm({ casts, due, busy, record }: ActionProps) {
-  const dues = casts.flatMap((cast) => cast.dues.filter(({ task }) => task === 'Pull'));
+export function RemoveCoreForm({ casts, due, busy, record }: ActionProps) {
+  const dues = casts.flatMap((cast) => cast.dues.filter(({ task }) => task === 'remove-core'));
   const names = [...new Set(dues.flatMap(({ core }) => core ?? []))];
   const [core, setCore] = useState(due?.core ?? names[0]);
   const how = dues.find((one) => one.core === core)?.told;

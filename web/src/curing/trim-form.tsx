@@ -20,7 +20,7 @@ const nextGrit = (reached: number | undefined) =>
   grits.find((grit) => grit > (reached ?? 0)) ?? defined(grits[grits.length - 1]);
 
 /** A short work on a piece out of its mould: one tap, a note where there is one. */
-export function DressForm({ casts, busy, record }: ActionProps) {
+export function TrimForm({ casts, busy, record }: ActionProps) {
   const [work, setWork] = useState<Dressing>('flashing');
   const [grit, setGrit] = useState<number>(() => nextGrit(defined(casts[0]).life.grit));
   const [note, setNote] = useState('');
