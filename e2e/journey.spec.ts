@@ -79,7 +79,7 @@ test('one pot goes from the mould on the bench to its finish', async ({ page }) 
     await sheet.getByText('Slid out').click();
     await moveBack(page, 24 * 23);
     await sheet.getByRole('button', { name: 'Out, with this damage' }).click();
-    await expect(page.getByRole('group', { name: 'Damp: 3' })).toBeVisible();
+    await expect(page.getByRole('group', { name: 'Curing: 3' })).toBeVisible();
     await page
       .getByRole('button', { name: /^End moist curing: Nested pail pot × 3/ })
       .first()

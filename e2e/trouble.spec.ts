@@ -76,7 +76,6 @@ test('what waits to be sent outlives the page', async ({ page, context }) => {
   await context.route('**/events', (route) => route.abort('connectionreset'));
   await weigh(page, Math.round(cast.expected.dry * 1.03));
   await expect(page.getByText(/1 entry is kept here/)).toBeVisible();
-  // The browser writes what waits to its own store about once a second.
   await expect
     .poll(() =>
       page.evaluate(
@@ -84,7 +83,7 @@ test('what waits to be sent outlives the page', async ({ page, context }) => {
           new Promise((done) => {
             const opened = indexedDB.open('keyval-store');
             opened.onsuccess = () => {
-              const read = opened.result.transaction('keyval').objectStore('keyval').get('dew-pot');
+              const read = opened.result.transaction('keyval').objectStore('keyval').get('dew-pot-writes');
               read.onsuccess = () => done(String(read.result).includes('cast-event'));
             };
           }),

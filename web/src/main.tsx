@@ -2,17 +2,20 @@ import { defined } from '@dewpot/core/math';
 import './styles.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
+import { useIsRestoring } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { registerSW } from 'virtual:pwa-register';
-import { nameWaitingWrites } from './api/casts';
+import { nameCastWrites } from './api/casts';
 import { persistOptions, queryClient, resumeWaiting } from './api/query-client';
+import { nameRunWrites } from './api/run-writes';
 import { Busy } from './ui/states';
 import { fetchToaster } from './ui/toast';
 import { Frame } from './shell/frame';
 import { ScreenFailure } from './shell/screen-failure';
 
-nameWaitingWrites(queryClient);
+nameCastWrites(queryClient);
+nameRunWrites(queryClient);
 
 const router = createBrowserRouter([
   {
@@ -80,10 +83,19 @@ setTimeout(() => {
   void fetchToaster();
 }, SETTLED);
 
+/** Waits for what the browser kept: a screen that asks before it is restored would wait for a connection. */
+function Application() {
+  return useIsRestoring() ? null : <RouterProvider router={router} />;
+}
+
 createRoot(defined(document.getElementById('root'))).render(
   <StrictMode>
-    <PersistQueryClientProvider client={queryClient} persistOptions={persistOptions} onSuccess={resumeWaiting}>
-      <RouterProvider router={router} />
+    <PersistQueryClientProvider
+      client={queryClient}
+      persistOptions={persistOptions}
+      onSuccess={() => void resumeWaiting(queryClient)}
+    >
+      <Application />
     </PersistQueryClientProvider>
   </StrictMode>,
 );

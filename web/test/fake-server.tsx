@@ -17,7 +17,9 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { vi } from 'vitest';
-import { nameWaitingWrites } from '../src/api/casts';
+import { nameCastWrites } from '../src/api/casts';
+import { nameRunWrites } from '../src/api/run-writes';
+import { retryWrite } from '../src/api/query-client';
 import type { Palette } from '../src/api/tints';
 import { cast, HOUR, NOW, potShape, session } from './stand-ins';
 
@@ -193,8 +195,11 @@ export function fakeServer(over: Answers = {}): Sent[] {
 
 /** Renders a screen at an address, below a signed-in session. Addresses it leads to are shown as text. */
 export function renderScreen(element: ReactNode, at = '/here', path = '/here') {
-  const client = new QueryClient({ defaultOptions: { queries: { retry: false }, mutations: { retry: false } } });
-  nameWaitingWrites(client);
+  const client = new QueryClient({
+    defaultOptions: { queries: { retry: false }, mutations: { retry: retryWrite, retryDelay: 200 } },
+  });
+  nameCastWrites(client);
+  nameRunWrites(client);
   client.setQueryData(['session'], session);
   const router = createMemoryRouter(
     [

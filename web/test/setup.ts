@@ -26,5 +26,8 @@ vi.mock('../src/ui/toaster', () => ({ shown: new Promise(() => {}) }));
 vi.mock('idb-keyval', () => ({
   get: (key: string) => Promise.resolve(kept.get(key)),
   set: (key: string, value: unknown) => Promise.resolve(kept.set(key, value)),
+  keys: () => Promise.resolve([...kept.keys()]),
+  getMany: (keys: string[]) => Promise.resolve(keys.map((key) => kept.get(key))),
+  delMany: (keys: string[]) => Promise.resolve(keys.forEach((key) => kept.delete(key))),
   del: (key: string) => Promise.resolve(kept.delete(key)),
 }));

@@ -3,7 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import { cast } from '../../test/stand-ins';
-import { nameWaitingWrites, useCastEvent } from './casts';
+import { nameCastWrites, useCastEvent } from './casts';
 import { ask, ProblemFailure, Unreachable } from './client';
 import { persistOptions, queryClient } from './query-client';
 
@@ -59,7 +59,7 @@ describe('writes', () => {
   });
   it('of events put the cast that comes back where its screen reads it', async () => {
     const client = new QueryClient();
-    nameWaitingWrites(client);
+    nameCastWrites(client);
     answer({ ...cast('1a'), stage: 'sealed', events: [] });
     const wrapper = ({ children }: { children: ReactNode }) => (
       <QueryClientProvider client={client}>{children}</QueryClientProvider>

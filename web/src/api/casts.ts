@@ -27,7 +27,7 @@ export interface CastEventSent {
 const CAST_EVENT = ['cast-event'] as const;
 
 /** Names the write of a cast's events, so that one left waiting can go on after the page was closed. */
-export function nameWaitingWrites(client: QueryClient): void {
+export function nameCastWrites(client: QueryClient): void {
   client.setMutationDefaults(CAST_EVENT, {
     mutationFn: ({ castId, event }: CastEventSent) => ask<CastDetail>('POST', `casts/${castId}/events`, event),
     onSuccess: async (detail: CastDetail) => {

@@ -1,6 +1,7 @@
+import { DAY } from '@dewpot/core/units';
 import type { PersistedClient } from '@tanstack/react-query-persist-client';
 import { expect, it } from 'vitest';
-import { currentClient } from './kept-client';
+import { currentClient, runWrites } from './kept-client';
 
 const client = (buster: string) =>
   ({
@@ -20,7 +21,7 @@ const client = (buster: string) =>
 const sent = (kept: PersistedClient) => kept.clientState.mutations.map(({ state }) => state.variables as unknown);
 
 it('what waits to be sent outlives a change of words, and answers of another shape are read again', () => {
-  const now = currentClient(client('3'), '5');
+  const now = currentClient(client('3'), '5', 1);
   expect(now).toMatchObject({ buster: '5', clientState: { queries: [] } });
   expect(sent(now)).toEqual([
     { castId: 'c', event: { id: '1', type: 'demoulded', damage: ['rim'] } },
@@ -33,5 +34,25 @@ it('what waits to be sent outlives a change of words, and answers of another sha
 
 it('what was kept by a screen of today stays as it is', () => {
   const kept = client('5');
-  expect(currentClient(kept, '5')).toBe(kept);
+  expect(currentClient(kept, '5', DAY)).toBe(kept);
+});
+
+it('answers grow old in a day; what waits to be sent does not', () => {
+  const kept = client('5');
+  expect(currentClient(kept, '5', 9 * DAY)).toEqual({
+    ...kept,
+    clientState: { queries: [], mutations: kept.clientState.mutations },
+  });
+});
+
+it('steps at the bench that waited under a name of their own wait on', () => {
+  const waiting = [{ id: 's', at: 3, kind: 'begin', step: '0.0.mix' }] as const;
+  expect(runWrites('run p', { waiting })).toMatchObject([
+    {
+      mutationKey: ['run-events', 'p'],
+      scope: { id: 'run p' },
+      state: { variables: { pourId: 'p', events: waiting } },
+    },
+  ]);
+  expect([...runWrites('run p', { waiting: [] }), ...runWrites('run p', undefined)]).toEqual([]);
 });

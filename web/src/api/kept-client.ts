@@ -1,6 +1,9 @@
+import type { RunEvent } from '@dewpot/core/bench';
+import { DAY } from '@dewpot/core/units';
 import type { PersistedClient } from '@tanstack/react-query-persist-client';
+import { runKey, runScope, type RunEventsSent } from './run-writes';
 
-type KeptWrite = PersistedClient['clientState']['mutations'][number];
+export type KeptWrite = PersistedClient['clientState']['mutations'][number];
 
 /** What keys and values of a cast's events were called before. */
 const keys: Readonly<Record<string, string>> = { stroke: 'task', overruled: 'overridden' };
@@ -45,15 +48,46 @@ function currentWrite(write: KeptWrite): KeptWrite {
   return { ...write, state: { ...write.state, variables: { ...sent, event: currentEvent(sent['event']) } } };
 }
 
+/** Answers that were kept longer ago are not shown. */
+const OLDEST_ANSWER = DAY;
+
 /**
- * What the browser kept, for a screen of today: answers of another shape are read again from the server, and writes that
- * still wait to be sent are sent in the words of today.
+ * What the browser kept, for a screen of today: answers that are old or of another shape are read again from the server, and
+ * writes that still wait to be sent are sent in the words of today. `now` in ms.
  */
-export function currentClient(kept: PersistedClient, shape: string): PersistedClient {
-  if (kept.buster === shape) return kept;
-  return {
-    ...kept,
-    buster: shape,
-    clientState: { queries: [], mutations: kept.clientState.mutations.map(currentWrite) },
-  };
+export function currentClient(kept: PersistedClient, shape: string, now: number): PersistedClient {
+  const { mutations } = kept.clientState;
+  if (kept.buster !== shape)
+    return { ...kept, buster: shape, clientState: { queries: [], mutations: mutations.map(currentWrite) } };
+  if (now - kept.timestamp <= OLDEST_ANSWER) return kept;
+  return { ...kept, clientState: { queries: [], mutations } };
+}
+
+/** What an older screen kept of a run, by its name. */
+export interface KeptRun {
+  readonly waiting: readonly RunEvent[];
+}
+
+/** Steps that waited under a name of their own, as a write that waits. */
+export function runWrites(name: string, run: KeptRun | undefined): KeptWrite[] {
+  if (!run || run.waiting.length === 0) return [];
+  const pourId = name.replace(/^run /, '');
+  const variables: RunEventsSent = { pourId, events: run.waiting };
+  return [
+    {
+      mutationKey: runKey(pourId),
+      scope: runScope(pourId),
+      state: {
+        variables,
+        status: 'pending',
+        context: undefined,
+        data: undefined,
+        error: null,
+        failureCount: 0,
+        failureReason: null,
+        isPaused: false,
+        submittedAt: 0,
+      },
+    },
+  ];
 }

@@ -11,7 +11,7 @@ import type {
 } from '@dewpot/contract';
 import { ask } from './client';
 import { refresh } from './refresh';
-import { persister } from './query-client';
+import { persistOptions } from './query-client';
 
 export const sessionQuery = queryOptions({
   queryKey: ['session'],
@@ -87,7 +87,7 @@ export function useSignOut() {
     retry: false,
     onSuccess: async () => {
       client.clear();
-      await persister.removeClient();
+      await persistOptions.persister.removeClient();
       window.location.assign('/');
     },
   });

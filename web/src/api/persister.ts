@@ -1,0 +1,94 @@
+import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
+import type { PersistedClient, Persister } from '@tanstack/react-query-persist-client';
+import { del, delMany, get, getMany, keys, set } from 'idb-keyval';
+import { currentClient, runWrites, type KeptRun, type KeptWrite } from './kept-client';
+
+const ANSWERS = 'dew-pot';
+const WRITES = 'dew-pot-writes';
+
+/** Steps at the bench that an older screen kept apart: taken over as writes that wait. */
+async function olderRuns(): Promise<KeptWrite[]> {
+  const names = (await keys<string>()).filter((key) => key.startsWith('run '));
+  const runs = await getMany<KeptRun>(names);
+  await delMany(names);
+  return names.flatMap((name, i) => runWrites(name, runs[i]));
+}
+
+/** By what was sent a write is known again. */
+const sentOf = ({ state }: KeptWrite): unknown => state.variables;
+
+/** Writes that wait, kept by themselves: a new one at once, for a page may close in the second after it. */
+class WaitingWrites {
+  private kept: readonly KeptWrite[] = [];
+
+  async read(): Promise<readonly KeptWrite[]> {
+    this.kept = JSON.parse((await get<string>(WRITES)) ?? '[]') as KeptWrite[];
+    return this.kept;
+  }
+
+  /** Adds what is not kept yet. */
+  async add(waiting: readonly KeptWrite[]): Promise<void> {
+    const known = new Set(this.kept.map(sentOf));
+    const fresh = waiting.filter((write) => !known.has(sentOf(write)));
+    if (fresh.length > 0) await this.keep([...this.kept, ...fresh]);
+  }
+
+  /**
+   * Answers are about to be kept, while these wait: what is done by then goes when they are. Until then it stays, for sending it
+   * again changes nothing, and an answer without it would be a step behind.
+   */
+  settleWith(waiting: readonly KeptWrite[]): () => Promise<void> {
+    const still = new Set(waiting.map(sentOf));
+    const done = new Set(this.kept.map(sentOf).filter((sent) => !still.has(sent)));
+    return async () => {
+      if (done.size > 0) await this.keep(this.kept.filter((write) => !done.has(sentOf(write))));
+    };
+  }
+
+  async keep(waiting: readonly KeptWrite[]): Promise<void> {
+    this.kept = waiting;
+    await set(WRITES, JSON.stringify(waiting));
+  }
+}
+
+/**
+ * Keeps what was read, and writes that were not sent yet, in the browser. Writes outlive a change of what answers look like.
+ * `shape` counts those changes.
+ */
+export function makePersister(shape: string): Persister {
+  const writes = new WaitingWrites();
+  let settle = () => Promise.resolve();
+  const answers = createAsyncStoragePersister({
+    key: ANSWERS,
+    storage: {
+      getItem: (key) => get<string>(key).then((value) => value ?? null),
+      setItem: async (key, value: string) => {
+        await set(key, value);
+        await settle();
+      },
+      removeItem: del,
+    },
+    serialize: ({ clientState: { queries, mutations }, ...client }) => {
+      settle = writes.settleWith(mutations);
+      return JSON.stringify({ ...client, clientState: { queries, mutations: [] } });
+    },
+  });
+  return {
+    removeClient: async () => {
+      await answers.removeClient();
+      await writes.keep([]);
+    },
+    persistClient: async (client: PersistedClient) => {
+      // A private window keeps nothing: what waits then waits in this page alone.
+      await writes.add(client.clientState.mutations).catch(() => undefined);
+      await answers.persistClient(client);
+    },
+    restoreClient: async () => {
+      const [restored, waited, runs] = await Promise.all([answers.restoreClient(), writes.read(), olderRuns()]);
+      const kept = restored ?? { timestamp: Date.now(), buster: shape, clientState: { queries: [], mutations: [] } };
+      const { queries, mutations } = kept.clientState;
+      const all = [...mutations, ...waited, ...runs];
+      return currentClient({ ...kept, clientState: { queries, mutations: all } }, shape, Date.now());
+    },
+  };
+}
