@@ -20,7 +20,7 @@ test('a mould that cannot be is refused by name with the remedy, and what was ty
     await field.fill(typed);
     await field.press('Enter');
     await expect(wrong).toContainText(message);
-    await expect(page.getByRole('button', { name: 'Keep this mould' })).toBeDisabled();
+    await expect(page.getByRole('button', { name: 'Save mould' })).toBeDisabled();
     await field.fill(before);
     await field.press('Enter');
     await expect(wrong).toBeHidden();
@@ -37,7 +37,7 @@ test('a mix without a binder and a scoop of no size are refused', async ({ page 
   await page.goto('/mixes/new?as=garden');
   await page.getByLabel('Parts of Grey Portland cement').fill('0');
   await expect(page.getByText(/The mix has no part of a binder/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Keep this mix' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Save mix' })).toBeDisabled();
   await page.goto('/materials');
   await page.getByRole('button', { name: 'A scoop' }).click();
   await page.getByLabel('What you call it').fill('nothing');
@@ -57,7 +57,7 @@ test('a weighing that the piece cannot have and a time to come are refused; the 
   await page.goto(`/casts/${cast!.id}`);
   await page.getByRole('button', { name: 'Weigh', exact: true }).click();
   await page.getByLabel('Mass of 1a').fill('95 kg');
-  await page.getByRole('button', { name: 'Keep this weighing' }).click();
+  await page.getByRole('button', { name: 'Save weighing' }).click();
   await expect(page.getByRole('dialog').getByRole('alert')).toContainText(
     '95.0 kg is heavier than the piece was fresh',
   );
@@ -66,7 +66,7 @@ test('a weighing that the piece cannot have and a time to come are refused; the 
   await page.getByLabel('It happened').fill(await hoursAgo(page, -48));
   await expect(page.getByText('That time is in the future. Enter when it happened.')).toBeVisible();
   await page.getByLabel('Mass of 1a').fill(`${Math.round(cast!.expected.dry * 1.04)} g`);
-  await page.getByRole('button', { name: 'Keep this weighing' }).click();
+  await page.getByRole('button', { name: 'Save weighing' }).click();
   await expect(page.getByRole('dialog').getByRole('alert')).toContainText('in the future');
   expect((await castsOf(page.request))[0]!.life.weighings).toHaveLength(0);
 });
@@ -79,12 +79,12 @@ test('a double tap makes one weighing and one pour’s casts', async ({ page }) 
   await page.goto(`/casts/${cast!.id}`);
   await page.getByRole('button', { name: 'Weigh', exact: true }).click();
   await page.getByLabel('Mass of 1a').fill(`${Math.round(cast!.expected.dry * 1.04)} g`);
-  await page.getByRole('button', { name: 'Keep this weighing' }).dblclick();
+  await page.getByRole('button', { name: 'Save weighing' }).dblclick();
   await expect(page.getByRole('dialog')).toBeHidden();
   expect((await castsOf(page.request))[0]!.life.weighings).toHaveLength(1);
   await page.goto('/pours/new');
   await page.getByRole('button', { name: 'Start this pour' }).dblclick();
   await page.getByRole('button', { name: /^Poured: 1 casts/ }).dblclick();
-  await expect(page.getByRole('heading', { name: 'The round' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
   expect(await castsOf(page.request)).toHaveLength(2);
 });

@@ -61,7 +61,9 @@ test('three moulds in two tints with bands are run to the end with the simulated
   });
   expect(planned.ok(), await planned.text()).toBe(true);
   await page.goto(`/pours/${id}`);
-  await expect(page.getByRole('region', { name: 'The hour' })).toContainText(/all poured ([A-Z][a-z]+ )?\d\d:\d\d/);
+  await expect(page.getByRole('region', { name: 'Timeline of the pour' })).toContainText(
+    /all poured ([A-Z][a-z]+ )?\d\d:\d\d/,
+  );
   await page.getByRole('button', { name: 'Start this pour' }).click();
   await page.getByRole('link', { name: /^Step by step/ }).click();
   await expect(title(page)).toHaveText('Lay out and check');
@@ -83,14 +85,14 @@ test('three moulds in two tints with bands are run to the end with the simulated
   expect(new Set(events.map((event) => event.id)).size).toBe(events.length);
   expect(events.filter(({ kind }) => kind === 'weighed').length).toBeGreaterThanOrEqual(4);
   // The face of the stepping round waits for its finish.
-  await expect(page.getByRole('list', { name: 'Timers' })).toContainText('First edge');
+  await expect(page.getByRole('list', { name: 'Timers' })).toContainText('First edging pass');
   await page.getByRole('link', { name: /^Look over what went in: 3 casts/ }).click();
   await page.getByRole('button', { name: 'Poured: 3 casts to the shelf' }).click();
-  await expect(page.getByRole('heading', { name: 'The round' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
   const casts = (await castsOf(page.request)).filter(({ pourId }) => pourId === id);
   expect(casts.map(({ snapshot }) => snapshot.faceColouring?.kind).sort()).toEqual(['banded', 'solid', 'solid']);
   await page.goto(`/pours/${id}/bench`);
-  await page.getByRole('button', { name: /^First edge/ }).click();
+  await page.getByRole('button', { name: /^First edging pass/ }).click();
   await page.getByText('Just right').click();
   await onward(page).click();
   await expect.poll(async () => (await runOf(page, id)).filter(({ kind }) => kind === 'tried').length).toBe(1);
@@ -162,7 +164,7 @@ test('letters are set in a stepping round, printed as a template, and lie mirror
   await page.getByLabel('Mesh or wire, laid in at half depth').check();
   await page.getByText('Letters, a number').click();
   await page.getByLabel('The letters, a line each').fill('27');
-  const inset = page.getByRole('region', { name: 'Inset' });
+  const inset = page.getByRole('region', { name: 'Inlay or relief' });
   await expect(inset.getByRole('img', { name: 'As it lies, looking down into the mould' })).toBeVisible();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -177,8 +179,8 @@ test('letters are set in a stepping round, printed as a template, and lie mirror
   await other.goto(page.url());
   await expect(title(other)).toHaveText('Lay out and check');
   await onward(page).click();
-  await expect(title(page)).toHaveText('Insets, face down');
+  await expect(title(page)).toHaveText('Inlays and reliefs, face down');
   // What is done on one device is heard on the other.
-  await expect(title(other)).toHaveText('Insets, face down');
+  await expect(title(other)).toHaveText('Inlays and reliefs, face down');
   await expect(other.getByRole('img', { name: 'As it lies, looking down into the mould' })).toBeVisible();
 });

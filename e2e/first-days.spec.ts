@@ -43,8 +43,10 @@ test('a heatwave out of a logger’s file covers a lightweight trough, and cold 
       '156 taken in, 0 were here already, 1 set aside',
     );
     await page.getByText('2 weeks').click();
-    await expect(page.getByRole('list', { name: 'Set aside' })).toContainText('127 °C is the end of a sensor’s range');
-    await expect(page.getByRole('list', { name: 'Bridged' })).toContainText('nothing was read');
+    await expect(page.getByRole('list', { name: 'Rejected readings' })).toContainText(
+      '127 °C is the end of a sensor’s range',
+    );
+    await expect(page.getByRole('list', { name: 'Interpolated gaps' })).toContainText('nothing was read');
   });
 
   await test.step('its trough is warned of, and a bag is the way out', async () => {
@@ -122,7 +124,7 @@ test('a damaged demoulding moves the next proposal, and the round is read from a
 
   await page.getByRole('button', { name: 'Demould', exact: true }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Out, clean' }).click();
-  await expect(slab).toContainText('it rests on 1 demoulding, none came out too early');
+  await expect(slab).toContainText('it is based on 1 demoulding, none came out too early');
   const clean = await demouldOf(page, second!.id);
   await page.goto(`/casts/${second!.id}`);
   await page.getByRole('button', { name: 'Demould', exact: true }).click();
@@ -134,7 +136,7 @@ test('a damaged demoulding moves the next proposal, and the round is read from a
   await expect(slab).toContainText('a third of your risk');
   const third = (await castsOf(page.request)).find(({ stage }) => stage === 'setting')!;
   expect(await demouldOf(page, third.id)).toBeGreaterThan(clean);
-  await slab.getByRole('button', { name: 'Go by the handbook' }).click();
+  await slab.getByRole('button', { name: 'Use handbook values' }).click();
   await expect(slab).toContainText('24.0 h at 20 °C');
   await slab.getByRole('button', { name: 'Learn from demouldings' }).click();
   await expect(slab).toContainText('2 demouldings');
@@ -165,9 +167,9 @@ test('one walk round the shelf on a phone: many at once, postponed with what it 
   for (const { code, expected } of all) {
     await expect(page.getByRole('heading', { name: code })).toBeVisible();
     await page.getByLabel('Or typed, in any unit').fill(`${Math.round(expected.dry + 60)} g`);
-    await page.getByRole('button', { name: 'Keep, next piece' }).click();
+    await page.getByRole('button', { name: 'Save, next piece' }).click();
   }
-  await expect(page.getByText('The round is done')).toBeVisible();
+  await expect(page.getByText('All weighed')).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await expect(page.getByText('Undone.')).toBeVisible();
   await page.getByRole('link', { name: 'To the shelf' }).click();

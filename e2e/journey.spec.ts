@@ -23,7 +23,7 @@ test('one pot goes from the mould on the bench to its finish', async ({ page }) 
     await expect(line).toHaveAttribute('aria-valuetext', /60 mm high, 758 mL/);
     await page.getByRole('button', { name: 'One more' }).click();
     await page.getByRole('button', { name: 'One more' }).click();
-    await page.getByRole('button', { name: 'Keep this mould' }).click();
+    await page.getByRole('button', { name: 'Save mould' }).click();
     await expect(page.getByText('Nested pail pot is kept.')).toBeVisible();
   });
 
@@ -31,7 +31,7 @@ test('one pot goes from the mould on the bench to its finish', async ({ page }) 
     await page.goto('/mixes/new?as=garden');
     await page.getByLabel('Name').fill('Garden grey');
     await expect(page.getByRole('region', { name: 'What it implies' })).toContainText('between');
-    await page.getByRole('button', { name: 'Keep this mix' }).click();
+    await page.getByRole('button', { name: 'Save mix' }).click();
     await expect(page.getByText('Garden grey is kept.')).toBeVisible();
     await page.goto('/materials');
     await page.getByRole('button', { name: 'A scoop' }).click();
@@ -91,7 +91,7 @@ test('one pot goes from the mould on the bench to its finish', async ({ page }) 
 
   const [first] = await castsOf(page.request);
   await page.getByRole('link', { name: 'Nested pail pot 1a' }).click();
-  await expect(page.getByText('Water to cement, as mixed')).toBeVisible();
+  await expect(page.getByText('Water–cement ratio, as mixed')).toBeVisible();
 
   await test.step('it is weighed, refused a coat while it is damp, and weighed until it is dry', async () => {
     const { dry, loss } = first!.expected;
@@ -100,7 +100,7 @@ test('one pot goes from the mould on the bench to its finish', async ({ page }) 
       await page.getByRole('tab', { name: 'Weigh' }).click();
       await page.getByLabel('Mass of 1a').fill(`${Math.round(dry + loss * water)} g`);
       await moveBack(page, ago);
-      await page.getByRole('button', { name: 'Keep this weighing' }).click();
+      await page.getByRole('button', { name: 'Save weighing' }).click();
       await expect(page.getByRole('dialog')).toBeHidden();
     };
     await weigh(24 * 14, 0.6);

@@ -19,7 +19,7 @@ test('two gypsum jars are measured by the scale, with nothing left', async ({ pa
   await page.request.put(`/api/moulds/${key}`, { ...AS_PAGES, data: jar });
   await page.goto('/mixes/new?as=gypsum');
   await page.getByLabel('Name').fill(`Gypsum ${key.slice(0, 6)}`);
-  await page.getByRole('button', { name: 'Keep this mix' }).click();
+  await page.getByRole('button', { name: 'Save mix' }).click();
   await expect(page.getByText(/is kept\.$/)).toBeVisible();
   await page.goto('/mixes');
   await page.getByRole('link', { name: new RegExp(`Gypsum ${key.slice(0, 6)}`) }).click();
@@ -27,7 +27,7 @@ test('two gypsum jars are measured by the scale, with nothing left', async ({ pa
   const mix = page.url().split('/').at(-1)!;
   await page.goto(`/pours/new?mould=${key}&mix=${mix}`);
   await page.getByLabel('How many of Test jar').fill('2');
-  await page.getByLabel('Spare').selectOption({ label: '0 %' });
+  await page.getByLabel('Waste allowance').selectOption({ label: '0 %' });
   const sheet = page.getByRole('region', { name: 'Mixing sheet' });
   await expect(page.getByText(/^Proposed: gypsum is weighed/)).toBeVisible();
   await expect(sheet.getByRole('region', { name: 'Measure by the scale' })).toContainText('on the scale');
@@ -67,7 +67,7 @@ test('the plan of a mould that was made on another device is of that mould; one 
   const account = await beginWorkshop(page);
   await page.goto('/mixes/new?as=garden');
   await page.getByLabel('Name').fill('Garden grey');
-  await page.getByRole('button', { name: 'Keep this mix' }).click();
+  await page.getByRole('button', { name: 'Save mix' }).click();
   await expect(page.getByText(/is kept\.$/)).toBeVisible();
   await page.goto('/moulds');
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

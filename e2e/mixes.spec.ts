@@ -7,7 +7,7 @@ const implied = (page: Page) => page.getByRole('region', { name: 'What it implie
 
 async function keep(page: Page, name: string): Promise<void> {
   await page.getByLabel('Name', { exact: true }).fill(name);
-  await page.getByRole('button', { name: 'Keep this mix' }).click();
+  await page.getByRole('button', { name: 'Save mix' }).click();
   await expect(page.getByText(`${name} is kept.`)).toBeVisible();
 }
 
@@ -17,12 +17,12 @@ test('a hypertufa mix is built in scoops, dosed, rounded, compared, and planned 
   await enterDemo(page);
   await test.step('it begins from the library and takes its doses', async () => {
     await page.goto('/mixes');
-    await page.getByRole('link', { name: 'Write a mix' }).click();
+    await page.getByRole('link', { name: 'New mix' }).click();
     await page.getByRole('link', { name: /Tufa with coir and sand/ }).click();
     await page.getByLabel('Add a dose').selectOption({ label: 'Iron oxide, red' });
     await page.getByLabel('Dose of Iron oxide, red').fill('12');
     await expect(page.getByText(/too much powder pigment/)).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Keep this mix' })).toBeDisabled();
+    await expect(page.getByRole('button', { name: 'Save mix' })).toBeDisabled();
     await page.getByLabel('Dose of Iron oxide, red').fill('4');
     await expect(page.getByText('kg/m³ of fresh volume', { exact: true })).toBeVisible();
     await page.getByLabel('In the mould').selectOption({ label: 'Long alpine trough' });
@@ -75,7 +75,7 @@ test('a poured mix keeps its version; a pour taken back gives its materials back
   await page.getByRole('link', { name: /Chalk/ }).click();
   await expect(page.getByRole('region', { name: 'Versions' })).toContainText('kept as the next one');
   await page.getByLabel('Parts of Fine sand').fill('2.2');
-  await page.getByRole('button', { name: 'Keep this mix' }).click();
+  await page.getByRole('button', { name: 'Save mix' }).click();
   const versions = page.getByRole('region', { name: 'Versions' });
   await expect(versions).toContainText('Version 2');
   await expect(versions).toContainText('Fine sand: 2 by volume → 2.2 by volume');

@@ -12,7 +12,7 @@ async function type(page: Page, label: string, text: string): Promise<void> {
 
 async function keep(page: Page, name: string): Promise<void> {
   await page.getByLabel('Name', { exact: true }).fill(name);
-  await page.getByRole('button', { name: 'Keep this mould' }).click();
+  await page.getByRole('button', { name: 'Save mould' }).click();
   await expect(page.getByText(`${name} is kept.`)).toBeVisible();
 }
 
@@ -82,7 +82,7 @@ test('a ribbed lantern shade and a hexagon trough are described with a tape', as
   await expect(page.getByLabel('Inside height')).toHaveValue('152.4 mm');
   await page.getByLabel('Put something in').selectOption({ label: 'Four drain plugs on a circle' });
   await expect(page.getByText('× 4')).toBeVisible();
-  await page.getByRole('button', { name: 'Turn it about' }).click();
+  await page.getByRole('button', { name: 'Turn over' }).click();
   await expect(page.getByRole('img', { name: /The piece. Drag to turn it/ })).toBeVisible();
   await keep(page, 'Hexagon trough');
   await page.goto('/moulds');
@@ -232,10 +232,10 @@ test('a mould weighed with water changes the plan', async ({ page }) => {
   await expect(sheet).toContainText('To mix in all');
   const before = await sheet.textContent();
   await page.goBack();
-  await type(page, 'It took', '2.2 kg');
+  await type(page, 'Fill weight', '2.2 kg');
   await page.getByRole('button', { name: /^Use 2.20/ }).click();
   await expect(answers(page)).toContainText('differ by 9 %');
-  await page.getByRole('button', { name: 'Keep this mould' }).click();
+  await page.getByRole('button', { name: 'Save mould' }).click();
   await expect(page.getByText('Nested pail pot is kept.')).toBeVisible();
   await page.getByRole('link', { name: 'Plan a pour' }).click();
   await expect(sheet).toContainText('To mix in all');

@@ -135,7 +135,7 @@ test('on a phone no screen is wider than the glass, and the bench’s controls a
     .getByRole('button', { name: /^Weigh: / })
     .first()
     .click();
-  const keep = await page.getByRole('button', { name: /^Keep th/ }).boundingBox();
+  const keep = await page.getByRole('button', { name: /^Save / }).boundingBox();
   expect(keep!.height).toBeGreaterThanOrEqual(56);
 });
 
@@ -144,11 +144,11 @@ test('number keys reach the stations and ? lists them; signing out shuts the doo
   await page.keyboard.press('2');
   await expect(page.getByRole('heading', { name: 'Moulds', level: 1 })).toBeVisible();
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Shelf');
+  await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toContainText('Shelf');
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+  await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toBeHidden();
   await page.keyboard.press('1');
-  await expect(page.getByRole('heading', { name: 'The round' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
   await page.getByText('Maud', { exact: true }).click();
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByRole('button', { name: 'Look round the demo workshop' })).toBeVisible();

@@ -34,11 +34,11 @@ test('a jar is weighed to its gate, sealed in two coats in their window, tried a
     await expect(page.getByRole('heading', { name: cast!.code })).toBeVisible();
     const typed = page.getByLabel('Or typed, in any unit');
     await typed.fill('8 lb');
-    await press(page, 'Keep, next piece');
+    await press(page, 'Save, next piece');
     await expect(page.getByText(/should weigh about/)).toBeVisible();
     await typed.fill(`${massAt(cast!, 0)} g`);
-    await press(page, 'Keep, next piece');
-    await expect(page.getByText('The round is done')).toBeVisible();
+    await press(page, 'Save, next piece');
+    await expect(page.getByText('All weighed')).toBeVisible();
     expect((await detailOf(page.request, cast!.id)).life.weighings).toHaveLength(6);
   });
 
@@ -123,9 +123,9 @@ test('two heights are joined, unclamped, sealed as one, and their parts lead to 
   await expect(answers).not.toContainText('does not touch');
   await expect(answers).toContainText('360 mm high');
   await page.getByLabel('What is it called?').fill('Hourglass stand');
-  await press(page, 'Joined just now');
+  await press(page, 'Assembled just now');
   await expect(page.getByRole('heading', { name: /Hourglass stand/ })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Joined of' })).toContainText('on its head');
+  await expect(page.getByRole('region', { name: 'Assembled from' })).toContainText('on its head');
   await press(page, 'Unclamp');
   await press(page, 'Unclamped just now');
   await expect(page.getByText(/Hourglass stand|drying/).first()).toBeVisible();

@@ -40,7 +40,7 @@ test('a wanted green is reached, tried, and its prediction gets better with thre
     await expect(near(page).getByRole('listitem').first()).toContainText('of pigment for a kilogram of binder');
     await near(page).getByRole('link', { name: 'Take it as a tint' }).first().click();
     await page.getByLabel('Name', { exact: true }).fill('Lock gate green');
-    await page.getByRole('button', { name: 'Keep this tint' }).click();
+    await page.getByRole('button', { name: 'Save tint' }).click();
     await expect(page.getByText('Lock gate green is kept.')).toBeVisible();
     await expect(page.getByRole('region', { name: 'Versions' })).toContainText('Version 1');
   });
@@ -62,7 +62,7 @@ test('a wanted green is reached, tried, and its prediction gets better with thre
   const off = async (name: string, i: number) =>
     Number(
       (await chipCard(page, name)
-        .getByText(/out by ΔE/)
+        .getByText(/error ΔE/)
         .nth(i)
         .textContent())!.replace(/^.*ΔE /, ''),
     );
@@ -91,7 +91,7 @@ test('a wanted green is reached, tried, and its prediction gets better with thre
   });
   await test.step('what was predicted is nearer to what was measured, and the tint rests on chips', async () => {
     const name = 'Chromium-oxide green 1.5 %';
-    await expect(chipCard(page, name).getByText(/out by ΔE/)).toHaveCount(2);
+    await expect(chipCard(page, name).getByText(/error ΔE/)).toHaveCount(2);
     expect(await off(name, 1)).toBeLessThan(await off(name, 0));
     await expect(page.getByRole('region', { name: 'Pigments' })).toContainText(/Chromium-oxide green.*from 3 chips/);
     await page.goto('/tints');
@@ -125,7 +125,7 @@ test('a hexagon pot is planned with five bands: grams and waits for each, and it
     await expect(turns.nth(i)).toContainText(new RegExp(`Hexagon herb pot, layer ${i + 1}: \\d+ mL each`));
   }
   await expect(sheet.getByText(/^Wait .* after the layer below$/)).toHaveCount(4);
-  await page.getByRole('button', { name: 'Keep for later' }).click();
+  await page.getByRole('button', { name: 'Save for later' }).click();
   await expect(page.getByRole('heading', { name: 'Pours' })).toBeVisible();
   await page.goto('/');
   await expect(page.locator('.plank linearGradient stop').first()).toBeAttached();
@@ -181,12 +181,12 @@ test('two who change one tint both keep what they typed', async ({ page, context
   await page.goto(`/tints/${key}`);
   await other.goto(`/tints/${key}`);
   await other.getByLabel('Note').fill('theirs');
-  await other.getByRole('button', { name: 'Keep this tint' }).click();
+  await other.getByRole('button', { name: 'Save tint' }).click();
   await expect(other.getByText('Shared is kept.')).toBeVisible();
   await page.getByLabel('Note').fill('mine');
-  await page.getByRole('button', { name: 'Keep this tint' }).click();
+  await page.getByRole('button', { name: 'Save tint' }).click();
   await expect(page.getByText('Someone changed this meanwhile')).toBeVisible();
   await expect(page.getByLabel('Note')).toHaveValue('mine');
-  await page.getByRole('button', { name: 'Keep mine' }).click();
+  await page.getByRole('button', { name: 'Save mine' }).click();
   await expect(page.getByText('Shared is kept.')).toBeVisible();
 });

@@ -12,7 +12,7 @@ async function dryingCast(page: Page) {
 async function weigh(page: Page, mass: number) {
   await page.getByRole('button', { name: 'Weigh', exact: true }).click();
   await page.getByLabel('Mass of 1a').fill(`${mass} g`);
-  await page.getByRole('button', { name: 'Keep this weighing' }).click();
+  await page.getByRole('button', { name: 'Save weighing' }).click();
 }
 
 test('a second browser’s change is not overwritten unseen; one keeps one’s own knowingly', async ({
@@ -30,17 +30,17 @@ test('a second browser’s change is not overwritten unseen; one keeps one’s o
   await other.getByLabel('E-mail').fill(account.email);
   await other.getByLabel('Passphrase').fill(account.passphrase);
   await other.getByRole('button', { name: 'Sign in' }).click();
-  await expect(other.getByRole('heading', { name: 'The round' })).toBeVisible();
+  await expect(other.getByRole('heading', { name: 'Today' })).toBeVisible();
   await other.goto(page.url());
   await other.getByLabel('Name').fill('Nested pot, theirs');
-  await other.getByRole('button', { name: 'Keep this mould' }).click();
+  await other.getByRole('button', { name: 'Save mould' }).click();
   await expect(other.getByText('Nested pot, theirs is kept.')).toBeVisible();
 
   await page.getByLabel('Name').fill('Nested pot, mine');
-  await page.getByRole('button', { name: 'Keep this mould' }).click();
+  await page.getByRole('button', { name: 'Save mould' }).click();
   await expect(page.getByRole('alert')).toContainText('Someone changed this meanwhile');
   await expect(page.getByLabel('Name')).toHaveValue('Nested pot, mine');
-  await page.getByRole('button', { name: 'Keep mine' }).click();
+  await page.getByRole('button', { name: 'Save mine' }).click();
   await expect(page.getByText('Nested pot, mine is kept.')).toBeVisible();
   await other.goto('/moulds');
   await expect(other.getByRole('heading', { name: 'Nested pot, mine' })).toBeVisible();

@@ -50,7 +50,7 @@ async function views(list) {
     { name: 'bands', path: `/pours/${PLANNED}` },
     { name: 'sheet', path: plan, scoops: 3 },
     { name: 'inset', path: `/pours/${LAID}`, at: 'Inset', theme: 'lamplight' },
-    { name: 'hour', path: `/pours/${PLANNED}`, at: 'The hour' },
+    { name: 'hour', path: `/pours/${PLANNED}`, at: 'Timeline of the pour' },
     { name: 'bench-phone', path: `/pours/${STARTED}/bench`, size: BENCH, press: /at once$/ },
     { name: 'cast', path: `/casts/${drying.id}` },
     { name: 'cast-damp', path: `/casts/${damp.id}`, at: 'Keeping it damp', theme: 'lamplight' },

@@ -13,7 +13,7 @@ export async function fillShelf(request, pours) {
     data: { workshop: 'Full shelf', name: 'Ada', email, passphrase: 'a long passphrase' },
   });
   await request.post('/api/session', { ...AS_PAGES, data: { email, passphrase: 'a long passphrase' } });
-  const { materials, scoops } = await (await request.get('/api/materials')).json();
+  const { materials } = await (await request.get('/api/materials')).json();
   const id = (/** @type {string} */ name) =>
     materials.find((/** @type {{ name: string }} */ one) => one.name.startsWith(name)).id;
   const [cement, sand] = [id('Grey Portland'), id('Sharp sand')];
@@ -51,7 +51,6 @@ export async function fillShelf(request, pours) {
         grade: 5,
         spare: 0.05,
         moisture: {},
-        scoopId: scoops[0].id,
         step: 0.25,
         temperature: 18,
         ...(place && { place }),

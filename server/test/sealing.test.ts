@@ -48,7 +48,7 @@ describe('drying', () => {
     expect((await castOf(agent, casts[0]!)).life.weighings).toHaveLength(5);
     const sure = (await tell(casts[0]!, { ...wrong, sure: true }).expect(200)).body;
     expect(sure.dryDown.strays).toHaveLength(1);
-    expect(sure.dry.missing.join()).toContain('do not lie on one drying curve');
+    expect(sure.dry.missing.join()).toContain('The weighings are inconsistent');
   });
 
   it('of five like pieces two are weighed, and the rest are inferred from them and marked so', async () => {

@@ -42,7 +42,7 @@ export class AccountsController {
     await this.tries.begin(one);
     const account = await this.people.known(email, passphrase);
     if (!account)
-      throw new ProblemError(401, 'That did not open', {
+      throw new ProblemError(401, 'Sign-in failed', {
         detail: 'E-mail and passphrase do not belong together. Check both and try again.',
       });
     await this.tries.right(one);

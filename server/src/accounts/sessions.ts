@@ -76,7 +76,7 @@ export class Sessions {
         .of(PersonEntity)
         .findOne({ where: { id: personId }, lock: { mode: 'for_no_key_update' } });
       if (!person || (passphraseHash !== undefined && person.passphraseHash !== passphraseHash))
-        throw new ProblemError(401, 'That did not open', { detail: 'This was just changed. Try again.' });
+        throw new ProblemError(401, 'Sign-in failed', { detail: 'This was just changed. Try again.' });
       await this.makeRoom(personId);
       await this.rows.of(SessionEntity).insert({
         id: uuid(),

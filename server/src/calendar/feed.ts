@@ -42,7 +42,7 @@ const startOf = ({ postponedUntil, good }: Due) => Math.round((postponedUntil ??
 /** What is to be done to casts as a calendar (RFC 5545). Entries keep their names, and count up as their windows move. */
 export function calendarOf(casts: readonly CastView[], workshop: string, zone: string, now: number): string {
   const calendar = new ICalCalendar({
-    name: `${workshop}: the round`,
+    name: `${workshop}: what is due`,
     prodId: { company: 'Dew Pot', product: 'Round', language: 'EN' },
     method: ICalCalendarMethod.PUBLISH,
     ttl: LOOK_AGAIN,

@@ -30,7 +30,7 @@ export class CastPicturesService {
     const pictures = this.rows.of(CastPictureEntity);
     if ((await pictures.countBy({ castId })) >= MOST_PICTURES)
       throw new ProblemError(409, 'Enough pictures', {
-        detail: `A cast keeps ${MOST_PICTURES} pictures. Throw one away first.`,
+        detail: `A cast keeps ${MOST_PICTURES} pictures. Delete one first.`,
       });
     const { workshopId } = this.rows;
     const picture = { id: uuid(), castId, eventId: eventId ?? null, width, height, at };

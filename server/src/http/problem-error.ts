@@ -34,7 +34,7 @@ export class ProblemError extends Error {
 
   /** What core refused. */
   static of({ issues }: Pick<InputError, 'issues'>): ProblemError {
-    return new ProblemError(422, 'Something in this cannot be', {
+    return new ProblemError(422, 'Some values are invalid', {
       detail: issues.map(({ message }) => message).join(' '),
       errors: issues,
     });

@@ -55,7 +55,7 @@ export const validation = new KindPipe({
   forbidNonWhitelisted: true,
   exceptionFactory: (errors) => {
     const issues = issuesOf(errors);
-    return new ProblemError(422, 'Something in this cannot be', {
+    return new ProblemError(422, 'Some values are invalid', {
       detail: issues.map(({ field, message }) => `${field}: ${message}`).join(' '),
       errors: issues,
     });

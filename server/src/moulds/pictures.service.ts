@@ -21,7 +21,7 @@ export class PicturesService {
     const repository = this.rows.of(MouldPictureEntity);
     if ((await repository.countBy({ mouldId })) >= MOST_PICTURES)
       throw new ProblemError(409, 'Enough pictures', {
-        detail: `A mould keeps ${MOST_PICTURES} pictures. Throw one away first.`,
+        detail: `A mould keeps ${MOST_PICTURES} pictures. Delete one first.`,
       });
     const picture = { id: uuid(), workshopId: this.rows.workshopId, mouldId, caption, width, height };
     await repository.insert({ ...picture, image: Buffer.from(image) });

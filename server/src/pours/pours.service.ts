@@ -38,7 +38,7 @@ function checkPlanned(row: PourEntity | null): void {
 /** Refuses an end that cannot be. @throws ProblemError */
 function checkFinish({ input, parts }: PourEntity, { casts, logs, pouredAt }: PourFinish, now: number): void {
   const wrong = (field: string, value: unknown, message: string, remedy: string) =>
-    ProblemError.refused('Something in this cannot be', field, value, message, remedy);
+    ProblemError.refused('Some values are invalid', field, value, message, remedy);
   if (pouredAt > now + 120_000)
     throw wrong('pouredAt', pouredAt, 'The pour lies in the future.', 'Enter when it was poured.');
   if (pouredAt < now - TEN_YEARS)

@@ -22,9 +22,9 @@ export function PlaceAmbientSlab({ place }: { place: PlaceView }) {
   const [days, setDays] = useState<number>(3);
   const { data, error } = useQuery(placeAmbientQuery(place.id, days));
   return (
-    <section className="card-slab min-w-0 space-y-3" aria-label={`The air of ${place.name}`}>
+    <section className="card-slab min-w-0 space-y-3" aria-label={`Conditions: ${place.name}`}>
       <div className="flex flex-wrap items-end justify-between gap-3">
-        <h2 className="text-2xl break-words">The air of {place.name}</h2>
+        <h2 className="text-2xl break-words">Conditions: {place.name}</h2>
         <Choice legend="How far back" hideLegend options={stretches} value={days} onChange={setDays} />
       </div>
       {(place.source === 'files' || (place.source === 'logger' && !place.simulated)) && <ReadingsIn place={place} />}
@@ -60,7 +60,7 @@ function Drawn({ ambient, days }: { ambient: PlaceAmbient; days: number }) {
         {bridges.length > 0 && '; grey: no readings that can be trusted, bridged straight'}.
       </p>
       {bridges.length > 0 && (
-        <ul className="list-disc pl-5 text-sm" aria-label="Bridged">
+        <ul className="list-disc pl-5 text-sm" aria-label="Interpolated gaps">
           {bridges.slice(-6).map(({ from, to, why }) => (
             <li key={from} title={`${exactly(from)} to ${exactly(to)}`}>
               {sayWhen(from, now)} to {sayWhen(to, now)}: {why}
@@ -70,8 +70,8 @@ function Drawn({ ambient, days }: { ambient: PlaceAmbient; days: number }) {
       )}
       {aside.length > 0 && (
         <div>
-          <h3 className="text-lg">Set aside</h3>
-          <ul className="list-disc pl-5 text-sm" aria-label="Set aside">
+          <h3 className="text-lg">Rejected readings</h3>
+          <ul className="list-disc pl-5 text-sm" aria-label="Rejected readings">
             {aside.slice(0, 8).map(({ reading, why }, i) => (
               <li key={i}>
                 {Number.isFinite(reading.at) && reading.at > 0 ? exactly(reading.at) : 'no time'}: {why}

@@ -101,7 +101,7 @@ function PlaceCard({
       {ambient ? (
         <p className="mt-2">
           <span className="numeral text-3xl">{units.say(ambient.temperature, '°C')}</span>{' '}
-          {Math.round(ambient.humidity * 100)} % damp
+          {Math.round(ambient.humidity * 100)} % RH
           <span className="block text-sm">{faceAdvice[faceRisk(evaporation(overFace(ambient)))]}</span>
           <span className="block text-sm">
             <BasisNote basis={place.basis} />

@@ -48,10 +48,10 @@ const bring = async (text: string) =>
 describe('places', () => {
   it('tell their air, how old it is, what is bridged and what was set aside', async () => {
     open();
-    expect(await screen.findByRole('region', { name: 'the sill' })).toHaveTextContent('14.0 °C 70 % damp');
+    expect(await screen.findByRole('region', { name: 'the sill' })).toHaveTextContent('14.0 °C 70 % RH');
     expect(screen.getByText(/^Last read .* ago/)).toBeVisible();
-    expect(await screen.findByRole('list', { name: 'Bridged' })).toHaveTextContent('nothing was read');
-    expect(screen.getByRole('list', { name: 'Set aside' })).toHaveTextContent('end of a sensor’s range');
+    expect(await screen.findByRole('list', { name: 'Interpolated gaps' })).toHaveTextContent('nothing was read');
+    expect(screen.getByRole('list', { name: 'Rejected readings' })).toHaveTextContent('end of a sensor’s range');
   });
 
   it('take a file in after telling how it was understood; one that is none is refused with the way out', async () => {

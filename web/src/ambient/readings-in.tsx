@@ -37,7 +37,7 @@ export function ReadingsIn({ place }: { place: PlaceView }) {
     <div className="space-y-2">
       <div className="flex flex-wrap items-center gap-3">
         <FileButton accept=".csv,.txt,text/csv" label="A file of readings" look="strong" onFile={open}>
-          Bring readings in
+          Import readings
         </FileButton>
         <span className="quiet text-sm">Comma-separated, °C or °F, with a first line that names its columns.</span>
       </div>

@@ -28,7 +28,7 @@ export function ArticleAnswers({
       <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
         <BigFigure label="For the joints, by mass" figure={mass} />
         <BigFigure label="Clamped or propped for" figure={clamp} />
-        <BigFigure label="Carries after" figure={cure} />
+        <BigFigure label="Full load after" figure={cure} />
         <BigFigure label="The whole weighs" figure={whole} note={people === 2 ? 'two people' : 'one person'} />
         <div>
           <p className="quiet text-sm">Really measures</p>

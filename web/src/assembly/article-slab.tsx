@@ -16,13 +16,13 @@ export function ArticleSlab({ cast: { id, stage, snapshot } }: { cast: CastDetai
   if (!article)
     return stage === 'curing' || stage === 'drying' ? (
       <Link to={`/casts/join?with=${id}`} className={buttonClass({ className: 'w-full' })}>
-        Join it with others
+        Assemble it with others
       </Link>
     ) : null;
   const { length, width, height } = article.size;
   return (
-    <section className="card-slab" aria-label="Joined of">
-      <h2 className="mb-2 text-xl">Joined of</h2>
+    <section className="card-slab" aria-label="Assembled from">
+      <h2 className="mb-2 text-xl">Assembled from</h2>
       <ol className="space-y-1">
         {article.parts.map(({ castId, code, name, over }) => (
           <li key={castId}>

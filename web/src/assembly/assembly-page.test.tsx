@@ -25,7 +25,7 @@ describe('joining', () => {
     await userEvent.click(screen.getByLabelText('heat'));
     expect(screen.queryByText('Two-part epoxy')).toBeNull();
     await userEvent.type(screen.getByLabelText('What is it called?'), 'Hourglass');
-    await userEvent.click(screen.getByRole('button', { name: 'Joined just now' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Assembled just now' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]!.body).toMatchObject({
       name: 'Hourglass',

@@ -80,7 +80,7 @@ function Whole({ joining: { parts, arrangement } }: { joining: Join }) {
   const lowest = parts[0]?.cast;
   return (
     <section className="card-slab" aria-label="The whole">
-      <h1 className="text-3xl">Join</h1>
+      <h1 className="text-3xl">Assemble</h1>
       <div className="grid min-h-64 place-items-center">
         {lowest ? (
           <PieceThumb
@@ -125,14 +125,16 @@ function HowJoined({ joining }: { joining: Join }) {
         value={bond}
         onChange={setBond}
       />
-      <p className="quiet text-sm">{bonds[bond].how} Hot glue is not in this list: on concrete it lets go by itself.</p>
+      <p className="quiet text-sm">
+        {bonds[bond].how} Hot glue does not bond to concrete. Use mortar, epoxy or construction adhesive.
+      </p>
     </section>
   );
 }
 
 function JoinThem({ joining: { parts, name, setName, called, join, send } }: { joining: Join }) {
   return (
-    <section className="card-slab space-y-3" aria-label="Join them">
+    <section className="card-slab space-y-3" aria-label="Assemble">
       <TextField
         label="What is it called?"
         value={name}
@@ -148,7 +150,7 @@ function JoinThem({ joining: { parts, name, setName, called, join, send } }: { j
         disabled={parts.length < 2 || join.isPending}
         onClick={send}
       >
-        {parts.length < 2 ? 'Take two parts or more' : 'Joined just now'}
+        {parts.length < 2 ? 'Take two parts or more' : 'Assembled just now'}
       </Button>
     </section>
   );

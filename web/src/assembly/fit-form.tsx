@@ -24,7 +24,7 @@ function useHeld({ snapshot, expected, life }: CastView, fillGap: number) {
     const figures: (readonly [string, Figure])[] = [
       ...(planting
         ? ([
-            ['Room for soil', planting],
+            ['Planting volume', planting],
             ['Planted it weighs', plantedMass(dry, planting.value)],
           ] as const)
         : []),

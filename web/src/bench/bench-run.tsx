@@ -28,7 +28,7 @@ export function BenchRun(props: BenchRunProps) {
           {atHand.refused && (
             <Failure error={atHand.refused}>
               <Button size="tall" className="mt-2" onClick={atHand.forget}>
-                Let go of what was not taken
+                Discard rejected entries
               </Button>
             </Failure>
           )}
@@ -83,7 +83,7 @@ function BenchFoot({ at, run, atHand: { record } }: BenchRunProps & { at: At }) 
           <Button
             size="own"
             className="h-18 w-18 shrink-0 p-0"
-            aria-label={run.latest.length > 0 ? 'Take back the last thing' : 'Nothing to take back'}
+            aria-label={run.latest.length > 0 ? 'Undo last step' : 'Nothing to undo'}
             disabled={run.latest.length === 0}
             onClick={() => record(...run.latest.map(({ id }) => ({ kind: 'void' as const, of: id })))}
           >

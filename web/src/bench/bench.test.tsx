@@ -75,7 +75,7 @@ describe('a pour step by step', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Done, next' }));
     expect(await screen.findByRole('heading', { name: 'Release' })).toBeVisible();
     expect(screen.getByText('Paste wax, buffed')).toBeVisible();
-    await userEvent.click(screen.getByRole('button', { name: 'Take back the last thing' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Undo last step' }));
     expect(await screen.findByRole('heading', { name: 'Lay out and check' })).toBeVisible();
     await waitFor(() => expect(posted.map(({ kind }) => kind)).toEqual(['done', 'begin', 'void', 'void']));
     expect(new Set(posted.map(({ id }) => id)).size).toBe(4);
@@ -93,10 +93,10 @@ describe('a pour step by step', () => {
   it('puts water in by the first pour and by splashes, and tells water to cement', async () => {
     const { posted } = open([...upTo, '0.0.weigh']);
     await userEvent.click(await screen.findByRole('button', { name: /at once$/ }));
-    expect(screen.getByText(/Water to cement is now 0\.\d\d/)).toBeVisible();
-    const before = screen.getByText(/Water to cement is now/).textContent;
+    expect(screen.getByText(/Water–cement ratio is now 0\.\d\d/)).toBeVisible();
+    const before = screen.getByText(/Water–cement ratio is now/).textContent;
     await userEvent.click(screen.getByRole('button', { name: /^A splash/ }));
-    expect(screen.getByText(/Water to cement is now/).textContent).not.toBe(before);
+    expect(screen.getByText(/Water–cement ratio is now/).textContent).not.toBe(before);
     await userEvent.click(screen.getByText('single cream'));
     await waitFor(() => expect(posted.map(({ kind }) => kind)).toEqual(['water', 'water', 'grade']));
   });
@@ -150,7 +150,7 @@ describe('a pour step by step', () => {
       'clean',
     ];
     const { posted } = open([...upTo, ...end], {}, { parts, status: 'finished' });
-    await userEvent.click(await screen.findByRole('button', { name: /^First edge/ }));
+    await userEvent.click(await screen.findByRole('button', { name: /^First edging pass/ }));
     expect(screen.getByText(/Draw one bristle line/)).toBeVisible();
     await userEvent.click(screen.getByText('Too early: the paste drags'));
     expect(screen.getByText(/try again in ten minutes/)).toBeVisible();
@@ -190,7 +190,7 @@ describe('the connection of the bench', () => {
     });
     await userEvent.click(await screen.findByRole('button', { name: /at once$/ }));
     expect(await screen.findByText('Finished on another device.')).toBeVisible();
-    await userEvent.click(screen.getByRole('button', { name: 'Let go of what was not taken' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Discard rejected entries' }));
     expect(screen.queryByText('Finished on another device.')).toBeNull();
     expect(screen.getByRole('button', { name: /at once$/ })).toBeVisible();
   });

@@ -48,7 +48,7 @@ export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, recor
           )}
           {inside > 0 && bucket.ratio.value > 0 && (
             <div className="quiet">
-              Water to cement is now {bucket.ratio.value.toFixed(2)}. <FigureWorking figure={bucket.ratio} />
+              Water–cement ratio is now {bucket.ratio.value.toFixed(2)}. <FigureWorking figure={bucket.ratio} />
             </div>
           )}
           {bucket.warnings.map((warning) => (
@@ -66,7 +66,7 @@ export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, recor
         ))}
       </ul>
       <p>
-        Wanted: <strong>{wanted.name}</strong>, {wanted.looks}.
+        Required: <strong>{wanted.name}</strong>, {wanted.looks}.
       </p>
       <Choice<Grade>
         legend="It came to (leave it where it is as wanted)"

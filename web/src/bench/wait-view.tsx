@@ -6,7 +6,7 @@ import { countdown } from './timers';
 export function WaitView({ timed: { start, step }, now }: { timed: TimedStep; now: number }) {
   return (
     <div className="card-slab space-y-2">
-      <p className="quiet">Hands free until {format(start, 'HH:mm')}</p>
+      <p className="quiet">Waiting until {format(start, 'HH:mm')}</p>
       <p className="numeral text-6xl">{countdown(start - now)}</p>
       <p>
         {step.after?.edge === 'blended'

@@ -31,7 +31,7 @@ export function RecordConditionForm(props: ActionProps) {
         said="Kept with its record."
         event={{ type: 'came-later', came, ...(note.trim() && { note: note.trim() }) }}
       >
-        Keep that
+        Save
       </DoneButton>
     </div>
   );

@@ -58,7 +58,7 @@ export function ShareSlab({ cast }: { cast: CastDetail }) {
         }
       />
       <PaperButton
-        name="Its life"
+        name="History"
         file={`life ${code}`}
         make={(ways) =>
           makeLife(

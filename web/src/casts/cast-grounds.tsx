@@ -24,17 +24,17 @@ export function CastFigures({ cast, now }: { cast: CastDetail; now: number }) {
   };
   const coated = life.coats.length > 0;
   return (
-    <section className="card-slab grid grid-cols-2 gap-4" aria-label="Figures">
+    <section className="card-slab grid grid-cols-2 gap-4" aria-label="Key values">
       {snapshot.article ? (
         <JointCarries cast={cast} now={now} />
       ) : (
         <>
-          <BigFigure label="Of its strength" figure={strengthShare} />
-          <BigFigure label="As old as, at 20 °C" figure={equivalentAge} />
+          <BigFigure label="Strength, % of 28-day" figure={strengthShare} />
+          <BigFigure label="Equivalent age at 20 °C" figure={equivalentAge} />
           <Bearings cast={cast} now={now} />
         </>
       )}
-      {dryDown.remaining && <BigFigure label="Water still to leave" figure={dryDown.remaining} />}
+      {dryDown.remaining && <BigFigure label="Water still to evaporate" figure={dryDown.remaining} />}
       {opens && !coated && cast.stage === 'drying' && (
         <div>
           <p className="quiet text-sm">{dry.dryEnough ? 'Ready to seal' : 'Calculated ready to seal'}</p>
@@ -94,7 +94,7 @@ export function CastGrounds({ cast }: { cast: CastDetail }) {
   const said: readonly (readonly [string, string | undefined])[] = [
     ['Mould', `${snapshot.mouldName}${snapshot.copyMark ? `, copy ${snapshot.copyMark}` : ''}`],
     ['Mix', snapshot.mixName],
-    ['Water to cement, as mixed', snapshot.ratio.toFixed(2)],
+    ['Water–cement ratio, as mixed', snapshot.ratio.toFixed(2)],
     ['Expected fresh', units.say(expected.fresh, 'g')],
     ['Expected dry', units.say(expected.dry, 'g')],
     ['Release', snapshot.release],
@@ -102,8 +102,8 @@ export function CastGrounds({ cast }: { cast: CastDetail }) {
     ['Place', placeOf(cast) === 'anywhere' ? undefined : placeOf(cast)],
   ];
   return (
-    <section className="card-slab" aria-label="What it rests on">
-      <h2 className="mb-2 text-xl">What this rests on</h2>
+    <section className="card-slab" aria-label="Based on">
+      <h2 className="mb-2 text-xl">Based on</h2>
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
         {said.map(([name, value]) => (
           <div key={name} className="contents">

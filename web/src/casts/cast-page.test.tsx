@@ -37,7 +37,7 @@ describe('a cast’s screen', () => {
     open();
     expect(await screen.findByRole('heading', { name: /1a Nested pot/ })).toBeVisible();
     expect(screen.getByText(/It wants 2 more weighings/)).toBeVisible();
-    const grounds = screen.getByRole('region', { name: 'What it rests on' });
+    const grounds = screen.getByRole('region', { name: 'Based on' });
     expect(grounds).toHaveTextContent('copy B');
     expect(grounds).toHaveTextContent('Releasepaste wax');
     expect(grounds).toHaveTextContent('Coverno record');

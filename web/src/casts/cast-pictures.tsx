@@ -48,8 +48,8 @@ export function EventPictures({ castId, pictures }: { castId: string; pictures: 
             look="plain"
             size="low"
             className="bg-base-100/80 absolute top-0 right-0 w-11 p-0"
-            aria-label="Throw this photo away"
-            onClick={() => window.confirm('Throw this photo away?') && remove.mutate(id)}
+            aria-label="Delete this photo"
+            onClick={() => window.confirm('Delete this photo?') && remove.mutate(id)}
           >
             <X size={16} aria-hidden="true" />
           </Button>

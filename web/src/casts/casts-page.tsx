@@ -74,17 +74,15 @@ export function CastsPage() {
           Round of weighing
         </Link>
         <Link to="/casts/join" className={buttonClass()}>
-          Join parts
+          Assemble parts
         </Link>
         <Link to="/casts/try" className={buttonClass()}>
-          Try it first
+          Simulate
         </Link>
       </PageHead>
       {data.length === 0 ? (
         <Empty title="No casts yet">
-          <p>
-            A cast begins its record when its pour is finished, and keeps it until long after it is finished.
-          </p>
+          <p>A cast begins its record when its pour is finished, and keeps it until long after it is finished.</p>
           <p>
             <Link to="/pours/new" className={buttonClass({ look: 'main', size: 'own' })}>
               Plan a pour

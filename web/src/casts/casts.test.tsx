@@ -41,7 +41,7 @@ describe('lifting out', () => {
     await userEvent.click(rim);
     await userEvent.click(rim);
     expect(rim).toHaveTextContent('a piece');
-    await userEvent.click(screen.getByText('Had to be fought'));
+    await userEvent.click(screen.getByText('Needed force'));
     await userEvent.click(screen.getByRole('button', { name: 'Out, with this damage' }));
     const [, happened] = record.mock.calls[0] as [string, { event: object }[]];
     expect(happened[0]!.event).toEqual({
@@ -60,10 +60,10 @@ describe('weighing', () => {
   it('keeps what was entered with the scale’s step, and asks for it where nothing was', async () => {
     const record = vi.fn();
     renderInside(<WeighForm casts={[cast('1a'), cast('1b')]} busy={false} record={record} />, { scaleStep: 2 });
-    await userEvent.click(screen.getByRole('button', { name: /^Keep/ }));
+    await userEvent.click(screen.getByRole('button', { name: /^Save/ }));
     expect(screen.getByRole('alert')).toHaveTextContent('Put 1a on the scale');
     await userEvent.type(screen.getByLabelText('Mass of 1b'), '4.2 kg');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep this weighing' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save weighing' }));
     const [, happened] = record.mock.calls[0] as [string, { cast: { code: string }; event: object }[]];
     expect(happened).toHaveLength(1);
     expect(happened[0]!.cast.code).toBe('1b');
@@ -120,7 +120,7 @@ describe('a cast’s life', () => {
     expect(option.series.find(({ name }) => name === 'Weighed')!.data).toHaveLength(3);
   });
   it('is told in words', () => {
-    expect(tellEvent(detail.events[1]!, units)).toBe('Demoulded with a chip at the rim; it wanted tapping');
+    expect(tellEvent(detail.events[1]!, units)).toBe('Demoulded with a chip at the rim; it needed tapping');
     expect(tellEvent({ id: 'c', at: 0, type: 'weighed', mass: 4127, step: 1 }, units)).toBe('Weighed 4127 g');
   });
 });

@@ -58,7 +58,7 @@ describe('a coat', () => {
     renderInside(<CoatForm casts={[cast('1a')]} busy={false} record={record} />);
     await userEvent.click(screen.getByLabelText('plants'));
     await userEvent.click(screen.getByLabelText('succulents, moss'));
-    await userEvent.click(screen.getByRole('button', { name: 'Leave it bare' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Leave unsealed' }));
     expect(events()).toEqual([{ type: 'seal-planned', uses: ['outdoors', 'bare plants'], side: 'both', coats: 0 }]);
   });
 
@@ -120,7 +120,7 @@ describe('a coat', () => {
     renderScreen(<CastActions casts={[weighedFor('1a', 20)]} task="coat" onClose={vi.fn()} />);
     await userEvent.click(await screen.findByRole('button', { name: /is on/ }));
     await userEvent.type(await screen.findByLabelText(/all the same/), 'hot sun');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep it against the advice' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save against the advice' }));
     expect(sent.at(-1)?.body).toMatchObject({ type: 'coated', overridden: 'hot sun' });
   });
 });
@@ -184,11 +184,11 @@ it('a lamp kit is ticked off point by point before it is done', async () => {
   expect(events()).toEqual([{ type: 'fitted', fitting: 'lamp kit' }]);
 });
 
-it('a pot tells its room for soil and what it weighs planted', async () => {
+it('a pot tells its planting volume and what it weighs planted', async () => {
   const { record } = recorder();
   renderInside(<FittingsForm casts={[sealed()]} busy={false} record={record} />);
   await userEvent.click(screen.getByText('Soil'));
-  expect(screen.getByText('Room for soil')).toBeVisible();
+  expect(screen.getByText('Planting volume')).toBeVisible();
   expect(screen.getByText('Planted it weighs')).toBeVisible();
 });
 
@@ -210,7 +210,7 @@ it('what became of it is told in one tap and a few words', async () => {
   const { record, events } = recorder();
   renderInside(<RecordConditionForm casts={[cast('1a', { stage: 'finished' })]} busy={false} record={record} />);
   await userEvent.click(screen.getByText('Frost flaked it'));
-  await userEvent.click(screen.getByRole('button', { name: 'Keep that' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Save' }));
   expect(events()).toEqual([{ type: 'came-later', came: 'frost' }]);
 });
 

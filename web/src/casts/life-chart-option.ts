@@ -151,8 +151,8 @@ function waterCurves(drawn: LifeDrawn, end: number) {
         areaStyle: { color: 'var(--water)', opacity: 0.3 },
       },
     ),
-    curve('Fitted', fitted, colour, WATER),
-    curve('Fitted, forecast', ahead, colour, WATER, forecast(colour)),
+    curve('Fitted drying curve', fitted, colour, WATER),
+    curve('Fitted drying curve, forecast', ahead, colour, WATER, forecast(colour)),
     {
       name: 'Weighed',
       type: 'scatter',

@@ -12,7 +12,7 @@ export function LifeChart({ cast, now }: { cast: CastDetail; now: number }) {
   return (
     <figure>
       <figcaption className="mb-1 flex flex-wrap items-baseline justify-between gap-x-4">
-        <h2 className="text-xl">Its life so far, and ahead</h2>
+        <h2 className="text-xl">History and forecast</h2>
         <span className="quiet text-sm">
           {cast.snapshot.article ? 'mass' : 'above: share of strength with its band; below: mass'}, with the band of the
           fit; dashed: forecast

@@ -64,7 +64,7 @@ export function SecondChance({
         disabled={busy || overridden === ''}
         onClick={() => onSend(changed(sent, overriding(overridden)))}
       >
-        Keep it against the advice
+        Save against the advice
       </Button>
     </div>
   );

@@ -49,7 +49,7 @@ export function DemouldSlab({ cast, now }: { cast: CastDetail; now: number }) {
       <FigureWorking figure={learned.age} />
       {records.length > 0 && <DemouldRecordDrawn cast={cast} />}
       <Choice
-        legend="Risk you take"
+        legend="Breakage risk"
         options={(Object.keys(demouldRisks) as DemouldCare[]).map((value) => ({
           value,
           label: careWords[value],
@@ -65,7 +65,7 @@ export function DemouldSlab({ cast, now }: { cast: CastDetail; now: number }) {
           </Button>
         )}
         <Button size="low" className="text-sm" onClick={() => change({ off: !ways.off })}>
-          {ways.off ? 'Learn from demouldings' : 'Go by the handbook'}
+          {ways.off ? 'Learn from demouldings' : 'Use handbook values'}
         </Button>
         {records.length > 0 && (
           <Button size="low" className="text-sm" onClick={() => change({ since: now })}>

@@ -100,7 +100,7 @@ function StripForm({ casts, busy, record }: ActionProps) {
             )
           }
         >
-          Keep it
+          Save
         </Button>
       </div>
     </form>

@@ -69,7 +69,7 @@ export function MoveForm({ casts, busy, record }: ActionProps) {
           .map(({ id, name, now }) => ({
             value: id,
             label: name,
-            ...(now && { hint: `${units.say(now.temperature, '°C')}, ${Math.round(now.humidity * 100)} % damp` }),
+            ...(now && { hint: `${units.say(now.temperature, '°C')}, ${Math.round(now.humidity * 100)} % RH` }),
           }))}
         value={to}
         onChange={setTo}

@@ -57,7 +57,7 @@ export function MaterialColour({
             {number('Tinting strength, until chips tell', tinting.strength ?? STRENGTH, (strength) =>
               set({ strength }),
             )}
-            {number('Levels off at, % of the binder', tinting.levelling ?? LEVELLING, (levelling) =>
+            {number('Saturation dose, % of the binder', tinting.levelling ?? LEVELLING, (levelling) =>
               set({ levelling }),
             )}
           </div>

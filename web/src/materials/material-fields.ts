@@ -44,8 +44,8 @@ export const additiveKinds: Options<AdditiveKind> = (Object.keys(additives) as A
 
 type Size = 'bulk' | 'particle' | 'absorption' | 'demand' | 'largestGrain';
 const sizes: readonly (readonly [Size, string])[] = [
-  ['bulk', 'Loose density, dry, kg/L'],
-  ['particle', 'Density in the mix, kg/L'],
+  ['bulk', 'Loose bulk density, kg/L'],
+  ['particle', 'Particle density, kg/L'],
   ['absorption', 'Soaks up, share of its dry mass'],
   ['demand', 'Water it asks for, kg per kg'],
   ['largestGrain', 'Largest grain, mm'],
@@ -63,7 +63,7 @@ export const sheetSizes: readonly (readonly [SheetSize, string])[] = [
   ['dense', 'Coverage on a dense face, m² a litre'],
   ['porous', 'Coverage on a porous face, m² a litre'],
   ['recoatFrom', 'Next coat after, hours'],
-  ['recoatTo', 'Next coat before, hours'],
+  ['recoatTo', 'Recoat within, hours'],
   ['cureDays', 'Full cure, days'],
   ['heat', 'Heat limit, °C'],
   ['keepsMonths', 'Keeps once opened, months'],

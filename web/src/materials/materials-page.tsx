@@ -63,7 +63,7 @@ function Materials({ store, onEdit }: { store: StoreView; onEdit: (material: Mat
       { id: 'particle', title: 'In the mix, kg/L', right: true, value: ({ particle }) => particle },
       {
         id: 'absorption',
-        title: 'Soaks up, %',
+        title: 'Absorption, %',
         right: true,
         value: ({ absorption }) => Number((absorption * 100).toFixed(1)),
       },

@@ -41,7 +41,7 @@ describe('scoops', () => {
   it('are edited and taken away', async () => {
     renderScreen(<MaterialsPage />);
     await userEvent.click(await screen.findByRole('button', { name: /the bean can/ }));
-    await userEvent.click(screen.getByRole('button', { name: 'Take away' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Delete' }));
     await waitFor(() => expect(sent).toEqual([{ method: 'DELETE', path: 'scoops/can', body: undefined }]));
   });
 });
@@ -87,7 +87,7 @@ describe('lots', () => {
       { field: 'left', value: 1, message: 'More is left than was bought.', remedy: 'Enter at most what was bought.' },
     ];
     sent = fakeServer({
-      'PUT lots': new Refusal({ title: 'Something in this cannot be', status: 422, detail: 'no', errors }),
+      'PUT lots': new Refusal({ title: 'Some values are invalid', status: 422, detail: 'no', errors }),
     });
     renderScreen(<MaterialsPage />);
     await userEvent.click(await screen.findByRole('button', { name: /20\.0 kg of 25\.0 kg/ }));
@@ -107,7 +107,7 @@ describe('materials', () => {
     renderScreen(<MaterialsPage />);
     await userEvent.click(await screen.findByRole('button', { name: 'A material' }));
     await userEvent.type(screen.getByLabelText('Name'), 'Washed river sand');
-    const bulk = screen.getByLabelText('Loose density, dry, kg/L');
+    const bulk = screen.getByLabelText('Loose bulk density, kg/L');
     await userEvent.clear(bulk);
     await keep();
     expect(screen.getByText('Enter a number.')).toBeVisible();
@@ -128,7 +128,7 @@ describe('materials', () => {
     await userEvent.selectOptions(screen.getByLabelText('How many'), '2');
     await userEvent.type(screen.getByLabelText('They weigh'), '1.2 kg{Tab}');
     expect(screen.getByRole('status')).toHaveTextContent('1.5 kg/L loose');
-    expect(screen.getByLabelText('Loose density, dry, kg/L')).toHaveValue(1.5);
+    expect(screen.getByLabelText('Loose bulk density, kg/L')).toHaveValue(1.5);
     await userEvent.type(screen.getByLabelText('They weigh'), '90 kg{Tab}');
     expect(screen.getByRole('status')).toHaveTextContent('at most 8 kg/L');
     await keep();
@@ -181,7 +181,7 @@ describe('materials', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'A material' }));
     await userEvent.selectOptions(screen.getByLabelText('From the handbook'), 'Coir, fluffed');
     expect(screen.getByLabelText('Name')).toHaveValue('Coir, fluffed');
-    expect(screen.getByLabelText('Loose density, dry, kg/L')).toHaveValue(0.1);
+    expect(screen.getByLabelText('Loose bulk density, kg/L')).toHaveValue(0.1);
     await keep();
     await waitFor(() => expect(sent[0]!.body).toMatchObject({ name: 'Coir, fluffed', kind: 'organic', bulk: 0.1 }));
   });

@@ -70,8 +70,8 @@ function Card({ id }: { id: string }) {
           ))}
         </ol>
         <p className="text-sm">
-          {units.sayFigure(figures.dryDensity)} dry, water to cement {figures.ratio.value.toFixed(2)}, for {figures.use}
-          . Never a design strength. Let rinse water settle and harden; never down a drain.
+          {units.sayFigure(figures.dryDensity)} dry, w/c {figures.ratio.value.toFixed(2)}, for {figures.use}. Never a
+          design strength. Let rinse water settle and harden; never down a drain.
         </p>
       </article>
     </div>

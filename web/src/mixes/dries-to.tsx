@@ -15,7 +15,7 @@ export function DriesTo({
   return (
     <div>
       <label htmlFor="colour" className="mb-1 block text-sm font-semibold">
-        Dries to
+        Dry colour
       </label>
       <input
         id="colour"

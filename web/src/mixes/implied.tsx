@@ -80,7 +80,7 @@ export function Implied({ draft, calculated, figures, store, moulds, lessons, te
       )}
       <div className="grid grid-cols-2 gap-4">
         <BigFigure
-          label="Water to cement"
+          label="Water–cement ratio"
           figure={ratio}
           size="text-2xl"
           note={
@@ -89,7 +89,7 @@ export function Implied({ draft, calculated, figures, store, moulds, lessons, te
               : `up to “${consistency(wettest).name}” under the ceiling`
           }
         />
-        <BigFigure label="Scoops make" figure={factor} size="text-2xl" note="of their own room" />
+        <BigFigure label="Yield factor" figure={factor} size="text-2xl" note="mix made per volume scooped" />
         <BigFigure
           label="Fresh"
           figure={freshDensity}

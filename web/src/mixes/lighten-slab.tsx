@@ -46,8 +46,8 @@ export function LightenSlab({
   const [id, setId] = useState(light[0]?.id ?? '');
   const proposal = useMemo(() => propose(calculated, share, id, store), [calculated, share, id, store]);
   return (
-    <section className="card-slab space-y-3" aria-label="Make it lighter">
-      <h2 className="text-xl">Make it lighter</h2>
+    <section className="card-slab space-y-3" aria-label="Lighten the mix">
+      <h2 className="text-xl">Lighten the mix</h2>
       <div className="grid grid-cols-2 gap-3">
         <SelectField
           label="By"

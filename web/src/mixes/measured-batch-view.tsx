@@ -123,7 +123,7 @@ function WorkshopContext({
           })}
         </ul>
         {ratio > 0 && (
-          <p className="quiet mt-1 text-sm">As it is measured, water to cement comes to {ratio.toFixed(2)}.</p>
+          <p className="quiet mt-1 text-sm">As it is measured, the water–cement ratio comes to {ratio.toFixed(2)}.</p>
         )}
       </div>
       <div>

@@ -99,7 +99,7 @@ export function MixDoses({
   );
   return (
     <div>
-      <h2 className="text-xl">Doses</h2>
+      <h2 className="text-xl">Additives and pigments</h2>
       {doses.length === 0 && <p className="quiet text-sm">Pigment, fibre, plasticiser, polymer: none yet.</p>}
       <ul className="divide-base-300 divide-y">
         {doses.map((dose, i) => {

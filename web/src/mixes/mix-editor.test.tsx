@@ -51,7 +51,7 @@ describe('pot life and set', () => {
     expect(screen.getByText(/would be longer than its initial set/)).toBeVisible();
     await type('Pot life at 20 °C, minutes', '40');
     expect(within(region()).getByText(/^Workable, at/)).toBeVisible();
-    await userEvent.click(screen.getByRole('button', { name: /^Keep/ }));
+    await userEvent.click(screen.getByRole('button', { name: /^Save/ }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]!.body).toMatchObject({ times: { potLife: 40, initialSet: 2 } });
   });
@@ -60,9 +60,9 @@ describe('pot life and set', () => {
     fakeServer();
     open('x');
     await userEvent.selectOptions(await screen.findByLabelText('Add a material'), 'High-early Portland cement');
-    expect(field('It sets like')).toHaveValue('portland');
+    expect(field('Binder type')).toHaveValue('portland');
     await userEvent.click(screen.getByRole('button', { name: 'Leave Grey Portland cement out' }));
-    expect(field('It sets like')).toHaveValue('high-early');
+    expect(field('Binder type')).toHaveValue('high-early');
   });
 });
 
@@ -91,9 +91,9 @@ describe('doses', () => {
     expect(within(implied()).getByText(/over the ceiling of 5 %/)).toBeVisible();
     await type('Dose of Iron oxide, red', '12');
     expect(screen.getByText(/too much powder pigment/)).toBeVisible();
-    expect(screen.getByRole('button', { name: 'Keep this mix' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Save mix' })).toBeDisabled();
     await type('Dose of Iron oxide, red', '2,5');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep this mix' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save mix' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]!.body).toMatchObject({ doses: [{ materialId: 'red-oxide', amount: 0.025 }] });
   });
@@ -125,11 +125,11 @@ describe('a batch of it', () => {
     fakeServer({ materials: { ...store, lots: [...store.lots, sand] } });
     open('x');
     await screen.findByRole('region', { name: 'A batch of it' });
-    await userEvent.selectOptions(within(batch()).getByLabelText('As much as'), 'one bag of grey portland cement');
+    await userEvent.selectOptions(within(batch()).getByLabelText('Batch size'), 'one bag of grey portland cement');
     await waitFor(() => expect(batch()).toHaveTextContent('25.0 kg'));
-    await userEvent.selectOptions(within(batch()).getByLabelText('As much as'), 'what is left of sharp sand');
+    await userEvent.selectOptions(within(batch()).getByLabelText('Batch size'), 'what is left of sharp sand');
     await waitFor(() => expect(batch()).toHaveTextContent('3.20 kg'));
-    await userEvent.selectOptions(within(batch()).getByLabelText('As much as'), 'all that the store allows');
+    await userEvent.selectOptions(within(batch()).getByLabelText('Batch size'), 'all that the store allows');
     await waitFor(() => expect(batch()).toHaveTextContent('then sharp sand is used up'));
   });
 });
@@ -141,7 +141,7 @@ describe('how it is mixed', () => {
     await userEvent.click(await screen.findByText('Powder into the water'));
     expect(screen.getByText(/sift the powder into it/)).toBeVisible();
     expect(screen.getByText(/hold back .* of the powder/)).toBeVisible();
-    await userEvent.click(screen.getByRole('button', { name: 'Keep this mix' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save mix' }));
     await waitFor(() => expect(sent[0]?.body).toMatchObject({ ways: { order: 'powder-to-water' } }));
   });
 });
@@ -150,7 +150,7 @@ describe('made lighter', () => {
   it('is proposed with its cost in strength, and taken', async () => {
     fakeServer();
     open('x');
-    const slab = await screen.findByRole('region', { name: 'Make it lighter' });
+    const slab = await screen.findByRole('region', { name: 'Lighten the mix' });
     expect(slab).toHaveTextContent(/Swap \d+ % of the sand.*strength 2\d MPa → 1\d MPa/);
     await userEvent.click(within(slab).getByRole('button', { name: 'Take this recipe' }));
     expect(field('Parts of Perlite, coarse')).toBeVisible();

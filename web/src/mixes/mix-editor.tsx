@@ -89,7 +89,7 @@ function Recipe({ edit, sources: { store } }: Editing) {
   );
 }
 
-/** What fills a litre of it, and what that implies. */
+/** Composition by volume of it, and what that implies. */
 function Figures({ edit, sources: { store, moulds } }: Editing) {
   const { draft, set, calculated, lessons } = edit;
   const { figures } = calculated;
@@ -97,7 +97,7 @@ function Figures({ edit, sources: { store, moulds } }: Editing) {
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,0.8fr)_minmax(0,1fr)]">
       <section className="card-slab" aria-label="By volume">
-        <h2 className="mb-2 text-xl">What fills a litre</h2>
+        <h2 className="mb-2 text-xl">Composition by volume</h2>
         {figures ? (
           <MixColumn shares={figures.shares} />
         ) : (

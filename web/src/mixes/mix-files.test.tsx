@@ -102,7 +102,7 @@ describe('reading one', () => {
       { field: 'mixes.0.lines', value: 0, message: 'It has no part of a binder.', remedy: 'Add cement.' },
     ];
     const sent = fakeServer({
-      'POST mixes': new Refusal({ title: 'Something in this cannot be', status: 422, detail: 'no', errors }),
+      'POST mixes': new Refusal({ title: 'Some values are invalid', status: 422, detail: 'no', errors }),
     });
     renderScreen(<MixesPage />);
     await choose(mixesJson([mix], materials));

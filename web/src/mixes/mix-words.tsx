@@ -62,7 +62,7 @@ export function MixWordFields({ draft, calculated, onChange }: WordsProps) {
   return (
     <>
       <SelectField<Grade>
-        label="How wet"
+        label="Consistency"
         value={draft.grade}
         options={consistencies.map(({ grade, name, usedFor }) => ({
           value: grade,
@@ -70,15 +70,10 @@ export function MixWordFields({ draft, calculated, onChange }: WordsProps) {
         }))}
         onChange={(grade) => set({ grade })}
       />
-      <Choice
-        legend="The piece will live"
-        value={draft.exposure}
-        options={exposures}
-        onChange={(exposure) => set({ exposure })}
-      />
+      <Choice legend="Exposure" value={draft.exposure} options={exposures} onChange={(exposure) => set({ exposure })} />
       <div className="grid grid-cols-[1fr_7rem] gap-3">
         <SelectField
-          label="It sets like"
+          label="Binder type"
           value={draft.binderClass}
           options={settings}
           onChange={(binderClass) => set({ binderClass })}

@@ -27,7 +27,7 @@ export function MixesPage() {
     setBeside(beside.includes(id) ? beside.filter((one) => one !== id) : [...beside, id].slice(-MOST_BESIDE));
   return (
     <div className="mx-auto max-w-6xl p-4">
-      <PageHead title="Mixes" to="/mixes/new" add="Write a mix">
+      <PageHead title="Mixes" to="/mixes/new" add="New mix">
         {beside.length > 1 && (
           <Link to={`/mixes/compare?with=${beside.join(',')}`} className={buttonClass({ look: 'second' })}>
             Look at {beside.length} side by side
@@ -39,7 +39,7 @@ export function MixesPage() {
           <p>Begin with one of cement to two and a half of sharp sand: it makes most pots.</p>
           <p>
             <Link to="/mixes/new" className={buttonClass({ look: 'main', size: 'own' })}>
-              Write a mix
+              New mix
             </Link>
           </p>
         </Empty>
@@ -102,8 +102,7 @@ function MixCard({
           <span className="quiet block text-sm">{parts}</span>
           {figures ? (
             <span className="mt-2 block">
-              {units.sayFigure(figures.freshDensity)} fresh, water to cement {figures.ratio.value.toFixed(2)}, for{' '}
-              {figures.use}
+              {units.sayFigure(figures.freshDensity)} fresh, w/c {figures.ratio.value.toFixed(2)}, for {figures.use}
             </span>
           ) : (
             <span className="text-error mt-2 block">One of its materials is gone: open it and mend it.</span>

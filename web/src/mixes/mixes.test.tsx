@@ -41,7 +41,7 @@ describe('the mix’s screen', () => {
     await userEvent.selectOptions(screen.getByLabelText('Add a material'), 'Pea gravel');
     await userEvent.click(screen.getByRole('button', { name: 'Leave Sharp sand out' }));
     expect(names()).toEqual(['Parts of Grey Portland cement', 'Parts of Pea gravel']);
-    await userEvent.click(screen.getByRole('button', { name: 'Keep this mix' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save mix' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toMatchObject({
       path: 'mixes/x',
@@ -60,7 +60,7 @@ describe('the mix’s screen', () => {
     open('x');
     await userEvent.click(await screen.findByRole('button', { name: 'Leave Grey Portland cement out' }));
     expect(screen.getByRole('alert')).toHaveTextContent(/no part of a binder.*Add cement/);
-    expect(screen.getByRole('button', { name: 'Keep this mix' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Save mix' })).toBeDisabled();
     expect(screen.getByText(/Mend the recipe/)).toBeVisible();
   });
 
@@ -68,7 +68,7 @@ describe('the mix’s screen', () => {
     fakeServer();
     open('x');
     await userEvent.click(await screen.findByText('Out in frost'));
-    await userEvent.selectOptions(screen.getByLabelText('How wet'), '6');
+    await userEvent.selectOptions(screen.getByLabelText('Consistency'), '6');
     const implied = screen.getByRole('region', { name: 'What it implies' });
     expect(
       within(implied)
@@ -76,7 +76,7 @@ describe('the mix’s screen', () => {
         .map(({ textContent }) => textContent)
         .join(' '),
     ).toMatch(/plasticiser|cement/);
-    expect(screen.getByRole('button', { name: 'Keep this mix' })).toBeEnabled();
+    expect(screen.getByRole('button', { name: 'Save mix' })).toBeEnabled();
   });
 });
 

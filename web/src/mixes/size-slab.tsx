@@ -84,7 +84,7 @@ export function SizeSlab({
     <section className="card-slab space-y-3" aria-label="A batch of it">
       <h2 className="text-xl">A batch of it</h2>
       <div className="grid gap-3 sm:grid-cols-4">
-        <SelectField label="As much as" value={wanted} options={sizes} onChange={setWanted} />
+        <SelectField label="Batch size" value={wanted} options={sizes} onChange={setWanted} />
         {wanted === 'volume' && (
           <QuantityField
             label="Fresh mix"

@@ -35,7 +35,7 @@ export function useMixEdit(id: string | undefined, first: MixInput, { store, pou
   };
   const throwAway = id
     ? {
-        question: `Throw ${draft.name} away? Pours made with it keep their record.`,
+        question: `Delete ${draft.name}? Pours made with it keep their record.`,
         act: () => remove.mutate(id, { onSuccess: () => void navigate('/mixes') }),
       }
     : undefined;

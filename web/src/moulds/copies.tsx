@@ -27,8 +27,8 @@ export function Copies({
   const put = (id: string, part: Partial<CopyInput>) =>
     onChange(copies.map((copy) => (copy.id === id ? { ...copy, ...part } : copy)));
   return (
-    <section className="card-slab" aria-label="Copies">
-      <h2 className="mb-2 text-xl">Copies</h2>
+    <section className="card-slab" aria-label="Identical moulds">
+      <h2 className="mb-2 text-xl">Identical moulds</h2>
       <ul className="space-y-2">
         {copies.map((copy) => (
           <li key={copy.id} className="bg-base-200">

@@ -93,9 +93,9 @@ describe('a mesh', () => {
     expect(screen.getByText('100 × 60 × 40')).toBeVisible();
     const go = screen.getByRole('button', { name: 'Say what the body is' });
     expect(go).toBeDisabled();
-    await userEvent.selectOptions(screen.getByLabelText('Its numbers are'), 'cm');
+    await userEvent.selectOptions(screen.getByLabelText('File units'), 'cm');
     expect(screen.getByText('1000 × 600 × 400')).toBeVisible();
-    await userEvent.selectOptions(screen.getByLabelText('Its numbers are'), 'mm, likeliest by its size');
+    await userEvent.selectOptions(screen.getByLabelText('File units'), 'mm, likeliest by its size');
     await userEvent.click(screen.getByText('The piece'));
     await userEvent.click(screen.getByRole('button', { name: 'Yes, look into it' }));
     expect(await screen.findByText('240 mL')).toBeVisible();

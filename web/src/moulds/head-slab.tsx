@@ -80,13 +80,13 @@ function WallFields({ draft, onChange }: { draft: MouldDraft; onChange: (part: P
     <>
       <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3">
         <Choice
-          legend="Its wall"
+          legend="Mould type"
           value={draft.flexibility}
           options={flexibilities}
           onChange={(flexibility) => onChange({ flexibility })}
         />
         <Choice
-          legend="It lasts"
+          legend="Use"
           value={draft.once ? 'once' : 'often'}
           options={[
             { value: 'often', label: 'Again and again' },
@@ -103,7 +103,7 @@ function WallFields({ draft, onChange }: { draft: MouldDraft; onChange: (part: P
             checked={draft.sleeve ?? false}
             onChange={(event) => onChange({ sleeve: event.target.checked })}
           />
-          It stands in a sleeve
+          Supported by a mother mould
         </label>
       )}
       {draft.once && (

@@ -129,7 +129,7 @@ function Answer({ volume, start }: { volume: Figure | undefined; start: Start })
             In scoops of fresh mix. A core, a plug or a pipe in it takes away what it holds itself.
           </p>
           <Link to="/moulds/new" state={{ start }} className={buttonClass({ look: 'main', className: 'w-full' })}>
-            Keep it as a mould
+            Save as a mould
           </Link>
         </>
       ) : (

@@ -71,7 +71,7 @@ export function MeasuredSlab({
           />
           <div className="grid items-end gap-3 sm:grid-cols-3">
             <QuantityField
-              label="It took"
+              label="Fill weight"
               name="mass"
               dimension="mass"
               system={units.system}

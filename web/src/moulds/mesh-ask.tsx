@@ -73,7 +73,7 @@ export function MeshAsk({
         <div className="grid gap-3 sm:grid-cols-2">
           <SelectField label="Up, as it stands, is" value={up} options={ups} onChange={measuredAgain(setUp)} />
           <SelectField
-            label="Its numbers are"
+            label="File units"
             value={unit}
             options={(Object.keys(meshUnits) as MeshUnit[]).map((value) => ({
               value,

@@ -48,7 +48,7 @@ export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix, ju
         {cored && base && <BigFigure label="Base" figure={base} />}
         {planting && (
           <BigFigure
-            label="Room for soil"
+            label="Planting volume"
             figure={planting}
             note={`${units.say(WATERING_GAP, 'mm')} left for watering`}
           />
@@ -56,13 +56,13 @@ export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix, ju
         {jar && <BigFigure label="To its fill line" figure={jar.held} note={`${units.sayFigure(jar.wax)} of wax`} />}
         {ballast && (
           <BigFigure
-            label="Hold the core down with"
+            label="Core ballast"
             figure={ballast.mass}
             note={`or ${units.sayFigure(ballast.sand)} of dry ${ballast.sandName.toLowerCase()}`}
           />
         )}
         <div>
-          <p className="quiet text-sm">It stands</p>
+          <p className="quiet text-sm">Outer size</p>
           <p className="numeral text-xl">
             {[size.length, size.width, size.height].map((n) => units.split(n, 'mm').number).join(' × ')}
             <span className="text-base font-normal"> {units.split(size.height, 'mm').unit}</span>

@@ -66,7 +66,7 @@ describe('a mould measured outside', () => {
   };
   it('is made less by its wall on every side but the open one', async () => {
     await open();
-    await userEvent.click(screen.getByRole('button', { name: 'Take the wall off all round' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Subtract wall thickness' }));
     expect(change.mock.lastCall![0]).toMatchObject({ outer: { height: 58 } });
   });
   it('whose wall leaves nothing is not changed, and says so', async () => {
@@ -74,7 +74,7 @@ describe('a mould measured outside', () => {
     const wall = await open();
     await userEvent.clear(wall);
     await userEvent.type(wall, '90 mm{Enter}');
-    await userEvent.click(screen.getByRole('button', { name: 'Take the wall off all round' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Subtract wall thickness' }));
     expect(screen.getByText(/leaves nothing inside/)).toBeVisible();
     expect(change).not.toHaveBeenCalled();
   });

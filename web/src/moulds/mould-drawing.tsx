@@ -86,7 +86,7 @@ export function MouldDrawing({ shape, drawn, errors, onChange, children }: Mould
           onChange={setLayers}
         />
         <Button aria-pressed={turning} onClick={() => setTurning(!turning)}>
-          {turning ? 'Put the turning view away' : 'Turn it about'}
+          {turning ? 'Put the turning view away' : 'Turn over'}
         </Button>
         {children}
       </div>

@@ -7,7 +7,7 @@ import { MouldPage } from './mould-page';
 
 const open = (id: string) => renderScreen(<MouldPage />, `/moulds/${id}`, '/moulds/:id');
 const answers = () => screen.getByRole('region', { name: 'What follows' });
-const parts = () => screen.getByRole('region', { name: 'What stands in it' });
+const parts = () => screen.getByRole('region', { name: 'Cores and inserts' });
 
 async function retype(field: HTMLElement, text: string) {
   await userEvent.clear(field);
@@ -57,7 +57,7 @@ describe('what stands in a mould', () => {
     fakeServer();
     open('m');
     await userEvent.click(await screen.findByText('The core', { selector: 'summary *' }));
-    await userEvent.selectOptions(within(parts()).getAllByLabelText('Its form')[0]!, 'Six- or eight-sided');
+    await userEvent.selectOptions(within(parts()).getAllByLabelText('Shape')[0]!, 'Six- or eight-sided');
     expect(within(parts()).getByLabelText('Number of sides')).toHaveValue(6);
     expect(answers()).toHaveTextContent('Thinnest wall');
   });
@@ -67,7 +67,7 @@ describe('what is known of a mould', () => {
   it('by weighing counts before its sizes, and can be forgotten', async () => {
     fakeServer();
     open('m');
-    await retype(await screen.findByLabelText('It took'), '2.2 kg');
+    await retype(await screen.findByLabelText('Fill weight'), '2.2 kg');
     await userEvent.click(screen.getByRole('button', { name: 'Use 2.20 L' }));
     expect(answers()).toHaveTextContent('2.20L2.02 L by its sizes');
     expect(answers()).toHaveTextContent('differ by 9 %');
@@ -102,7 +102,7 @@ describe('what is known of a mould', () => {
     await userEvent.click(screen.getByText('A', { selector: 'summary *' }));
     await userEvent.click(screen.getByLabelText('Retired'));
     await userEvent.click(screen.getByRole('button', { name: 'Washed now' }));
-    await userEvent.click(screen.getByRole('button', { name: 'Keep this mould' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save mould' }));
     expect(sent[0]!.body).toMatchObject({
       copies: [{ retired: true, condition: 'leaks', washedAt: expect.any(Number) as number }],
     });
@@ -112,8 +112,8 @@ describe('what is known of a mould', () => {
     open('m');
     await userEvent.click(await screen.findByText('Once, or rebuilt'));
     await userEvent.type(screen.getByLabelText('What must be made again'), 'The bed');
-    expect(screen.queryByRole('region', { name: 'Copies' })).toBeNull();
-    await userEvent.click(screen.getByRole('button', { name: 'Keep this mould' }));
+    expect(screen.queryByRole('region', { name: 'Identical moulds' })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Save mould' }));
     expect(sent[0]!.body).toMatchObject({ once: true, remake: 'The bed', copies: [] });
   });
   it('wants what suits its material on it', async () => {

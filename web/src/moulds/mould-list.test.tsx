@@ -33,7 +33,7 @@ describe('which moulds', () => {
   it('none of them: says so, and offers all again', async () => {
     fakeServer({ moulds: three });
     renderScreen(<MouldsPage />);
-    await userEvent.type(await screen.findByLabelText('With the word'), 'gargoyle');
+    await userEvent.type(await screen.findByLabelText('Search'), 'gargoyle');
     await userEvent.click(screen.getByRole('button', { name: 'Show them all' }));
     expect(screen.getAllByRole('link', { name: /L$/ })).toHaveLength(3);
   });

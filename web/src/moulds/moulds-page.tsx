@@ -100,7 +100,7 @@ function Wish({ wish, onChange }: { wish: MouldWish; onChange: (wish: MouldWish)
   );
   return (
     <section aria-label="Which moulds" className="mb-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-3 lg:grid-cols-6">
-      <TextField label="With the word" value={wish.word} onChange={(event) => put({ word: event.target.value })} />
+      <TextField label="Search" value={wish.word} onChange={(event) => put({ word: event.target.value })} />
       <SelectField<PieceKind | ''>
         label="Making a"
         value={wish.piece ?? ''}

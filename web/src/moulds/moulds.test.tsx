@@ -104,7 +104,7 @@ describe('the mould’s screen', () => {
     await retype('Core’s diameter at the rim', '230 mm');
     expect(screen.getByRole('alert')).toHaveTextContent(/must be narrower than the mould around it/);
     expect(screen.getByLabelText('Core’s diameter at the rim')).toHaveValue('230 mm');
-    expect(screen.getByRole('button', { name: 'Keep this mould' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Save mould' })).toBeDisabled();
     expect(screen.getByRole('slider', { name: 'Fill line' })).toBeVisible();
     expect(sent).toEqual([]);
   });
@@ -113,12 +113,12 @@ describe('the mould’s screen', () => {
     const sent = fakeServer();
     open('new?as=tubs');
     await userEvent.clear(await screen.findByLabelText('Name'));
-    await userEvent.click(screen.getByRole('button', { name: 'Keep this mould' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save mould' }));
     expect(screen.getByText(/Give it a name/)).toBeVisible();
     await userEvent.type(screen.getByLabelText('Name'), '  Tall herb pot ');
     await userEvent.click(screen.getByRole('button', { name: 'One more' }));
     await userEvent.click(screen.getByText('Flexible'));
-    await userEvent.click(screen.getByRole('button', { name: 'Keep this mould' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save mould' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toMatchObject({
       method: 'PUT',
@@ -143,10 +143,10 @@ describe('the mould’s screen', () => {
     const name = await screen.findByLabelText('Name');
     await userEvent.clear(name);
     await userEvent.type(name, 'Mine');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep this mould' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save mould' }));
     expect(await screen.findByRole('alert')).toHaveTextContent('Someone changed this meanwhile');
     expect(name).toHaveValue('Mine');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep mine' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save mine' }));
     await waitFor(() => expect(sent).toHaveLength(2));
     expect(sent[1]).toMatchObject({ body: { name: 'Mine', version: 7 } });
   });

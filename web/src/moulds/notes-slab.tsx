@@ -35,7 +35,7 @@ export function NotesSlab({
       {id ? (
         <Pictures id={id} pictures={pictures} />
       ) : (
-        <p className="quiet mt-2 text-sm">Keep the mould first, then add pictures.</p>
+        <p className="quiet mt-2 text-sm">Save the mould first, then add pictures.</p>
       )}
     </section>
   );
@@ -64,8 +64,8 @@ function Pictures({ id, pictures }: { id: string; pictures: readonly PictureView
               look="plain"
               size="low"
               className="bg-base-100/80 absolute top-0 right-0 w-11 p-0"
-              aria-label={`Throw the picture ${picture.caption} away`}
-              onClick={() => window.confirm('Throw this picture away?') && remove.mutate(picture.id)}
+              aria-label={`Delete the picture ${picture.caption}`}
+              onClick={() => window.confirm('Delete this picture?') && remove.mutate(picture.id)}
             >
               <X size={16} aria-hidden="true" />
             </Button>

@@ -166,7 +166,7 @@ function MeasuredOutside({ outer, onChange }: { outer: Solid; onChange: (solid: 
           error={wrong}
           onChange={setWall}
         />
-        <Button onClick={convert}>Take the wall off all round</Button>
+        <Button onClick={convert}>Subtract wall thickness</Button>
       </div>
     </details>
   );

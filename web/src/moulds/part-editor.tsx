@@ -67,7 +67,7 @@ export function PartEditor({ placed, path, errors, open, onChange, onRemove }: P
               onChange={(event) => set({ name: event.target.value })}
             />
             <SelectField
-              label="Its form"
+              label="Shape"
               value={solid.kind}
               options={kinds.map((value) => ({ value, label: solidKindWords[value] }))}
               onChange={(kind) => set({ solid: firstOfKind(kind, solid) })}
@@ -90,7 +90,7 @@ export function PartEditor({ placed, path, errors, open, onChange, onRemove }: P
           <div className="flex flex-wrap gap-x-5 gap-y-1">
             <Tick label="Stood on its head" on={placed.over} onChange={(over) => set({ over })} />
             <Tick label="Stays in the cast" on={placed.stays} onChange={(stays) => set({ stays })} />
-            <Tick label="Gives under pressure" on={placed.soft} onChange={(soft) => set({ soft })} />
+            <Tick label="Compressible" on={placed.soft} onChange={(soft) => set({ soft })} />
           </div>
         </div>
       </details>

@@ -27,8 +27,8 @@ export function Parts({
     onChange({ ...shape, [preset.set]: [...shape[preset.set], preset.make(shape)] });
   };
   return (
-    <section className="card-slab" aria-label="What stands in it">
-      <h2 className="mb-2 text-xl">What stands in it</h2>
+    <section className="card-slab" aria-label="Cores and inserts">
+      <h2 className="mb-2 text-xl">Cores and inserts</h2>
       <div className="space-y-2">
         {sets.flatMap((set) =>
           shape[set].map((placed, i) => (

@@ -27,7 +27,7 @@ export function ReleaseSlab({
   const { does, how, dries } = releases[chosen];
   return (
     <section className="card-slab" aria-label="Release">
-      <h2 className="mb-2 text-xl">What lets it go</h2>
+      <h2 className="mb-2 text-xl">Release agent</h2>
       <div className="grid gap-3 sm:grid-cols-2">
         <SelectField
           label="The mould is of"

@@ -101,7 +101,7 @@ export const solidKindWords: Record<Solid['kind'], string> = {
   'lying-pipe': 'A pipe that lies level',
   leaf: 'A big leaf over sand',
   mesh: 'Read from a file',
-  'known-volume': 'Known by what it took',
+  'known-volume': 'Measured by filling',
 };
 
 export const polyhedronWords: readonly { readonly value: PolyhedronName; readonly label: string }[] = [

@@ -95,7 +95,7 @@ function NewTub() {
           onChange={(event) => setName(event.target.value)}
         />
         <SelectField
-          label="Its form"
+          label="Shape"
           value={solid.kind}
           options={kinds.map((value) => ({ value, label: solidKindWords[value] }))}
           onChange={(kind) => setSolid(firstOfKind(kind, solid))}

@@ -61,7 +61,7 @@ export function useMouldEdit(known: MouldView | undefined, first: MouldDraft) {
     save.mutate({ id: key, input: { ...inputOf(draft), version } }, kept);
   };
   const throwAway = known && {
-    question: `Throw ${draft.name} away? Casts made from it keep their record.`,
+    question: `Delete ${draft.name}? Casts made from it keep their record.`,
     act: () => remove.mutate(known.id, { onSuccess: () => void navigate('/moulds') }),
   };
   return {

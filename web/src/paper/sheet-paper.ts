@@ -110,7 +110,7 @@ function bucketPage(paper: Paper, part: BenchPart, card: Card, say: Say): void {
   cautions(paper, part, 'place');
   placingOf(paper, part.placings, one, say);
   cautions(paper, part, 'lift', 'clean');
-  paper.blanks(['Water that went in', 'Temperature', 'How wet it came out', 'Left over']);
+  paper.blanks(['Water that went in', 'Temperature', 'Consistency as mixed', 'Left over']);
 }
 
 /** The casts of a part by the codes that they will have, to be ticked as they are written on. */

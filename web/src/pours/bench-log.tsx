@@ -111,7 +111,7 @@ function PotLife({ pour, now, life }: { pour: PourView; now: number; life: numbe
         <h1 className="font-sans text-sm font-bold">
           Pour {pour.number}: {mixNames(pour.parts)}
         </h1>
-        <span>workable for {Math.round(life)} min from mixing</span>
+        <span>pot life {Math.round(life)} min from mixing</span>
       </div>
       <WindowBand
         large

@@ -136,7 +136,7 @@ function Drawn({ item, layers, onSeed }: { item: PourItem; layers: readonly Laye
           <>
             <p className="quiet mt-1 text-sm">A likeness only: no two pours run alike.</p>
             <Button size="low" className="mt-1" onClick={() => onSeed((colouring.seed ?? 1) + 1)}>
-              Another likeness
+              New preview
             </Button>
           </>
         )}
@@ -168,7 +168,7 @@ function BandChoices({
         legend="Their edge"
         value={colouring.edge ?? 'crisp'}
         options={[
-          { value: 'crisp', label: 'crisp', hint: 'firm below' },
+          { value: 'crisp', label: 'sharp line', hint: 'firm below' },
           { value: 'blended', label: 'blended', hint: 'still soft below' },
         ]}
         onChange={(edge) => onChange({ edge })}

@@ -36,7 +36,7 @@ export function ColouringSlab({
         <p className="mt-2">
           No tints are kept yet.{' '}
           <Link to="/tints/new" className="link">
-            Mix a tint
+            New colour recipe
           </Link>
         </p>
       ) : (

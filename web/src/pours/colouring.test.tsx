@@ -81,8 +81,8 @@ describe('a pour in bands', () => {
 
   it('goes to the server with its shares', async () => {
     const sent = await planBands();
-    await waitFor(() => expect(screen.getByRole('button', { name: 'Keep for later' })).toBeEnabled());
-    await userEvent.click(screen.getByRole('button', { name: 'Keep for later' }));
+    await waitFor(() => expect(screen.getByRole('button', { name: 'Save for later' })).toBeEnabled());
+    await userEvent.click(screen.getByRole('button', { name: 'Save for later' }));
     expect(sent.find(({ method }) => method === 'PUT')!.body).toMatchObject({
       items: [
         {
@@ -110,7 +110,7 @@ describe('a marbled pour', () => {
     const face = () => screen.getByRole('img', { name: 'Nested pot: marbled' }).innerHTML;
     const before = face();
     expect(screen.getByText('A likeness only: no two pours run alike.')).toBeVisible();
-    fireEvent.click(screen.getByRole('button', { name: 'Another likeness' }));
+    fireEvent.click(screen.getByRole('button', { name: 'New preview' }));
     expect(face()).not.toBe(before);
   });
 });

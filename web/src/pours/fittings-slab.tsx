@@ -112,7 +112,7 @@ function Inserts({
   if (names.length === 0) return null;
   return (
     <fieldset>
-      <legend className="text-sm font-semibold">What stands in it this time</legend>
+      <legend className="text-sm font-semibold">Cores and inserts this time</legend>
       <div className="flex flex-wrap gap-x-6">
         {names.map((name) => (
           <Tick

@@ -33,8 +33,8 @@ async function open() {
   return sent;
 }
 const keep = async () => {
-  await waitFor(() => expect(screen.getByRole('button', { name: 'Keep for later' })).toBeEnabled());
-  await userEvent.click(screen.getByRole('button', { name: 'Keep for later' }));
+  await waitFor(() => expect(screen.getByRole('button', { name: 'Save for later' })).toBeEnabled());
+  await userEvent.click(screen.getByRole('button', { name: 'Save for later' }));
 };
 const itemsOf = (sent: readonly { body: unknown }[]) => (sent[0]!.body as PourInput).items;
 
@@ -45,7 +45,7 @@ describe('what goes into a mould beside the mix', () => {
     await userEvent.type(screen.getByLabelText('The letters, a line each'), '7');
     expect(await screen.findByRole('img', { name: 'As it lies, looking down into the mould' })).toBeVisible();
     expect(screen.getByRole('img', { name: 'As it is read on the cast' })).toBeVisible();
-    const inset = screen.getByRole('region', { name: 'Inset' });
+    const inset = screen.getByRole('region', { name: 'Inlay or relief' });
     expect(within(inset).getByText('42 mm')).toBeVisible();
     expect(within(inset).getByRole('button', { name: 'Template, 1:1' })).toBeVisible();
     await keep();
@@ -92,7 +92,7 @@ describe('what goes into a mould beside the mix', () => {
     const right = await screen.findByLabelText('To the right');
     await userEvent.clear(right);
     await userEvent.type(right, '-100 mm{Tab}');
-    const inset = screen.getByRole('region', { name: 'Inset' });
+    const inset = screen.getByRole('region', { name: 'Inlay or relief' });
     expect(await within(inset).findByText(/with what stands on it/)).toBeVisible();
     await userEvent.click(screen.getByLabelText('The peg'));
     await waitFor(() => expect(within(inset).queryByRole('alert')).toBeNull());

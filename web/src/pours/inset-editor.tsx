@@ -28,7 +28,7 @@ export function InsetEditor({
   const { inset } = item;
   return (
     <section
-      aria-label="Inset"
+      aria-label="Inlay or relief"
       className={inset && 'grid gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,24rem)_minmax(0,1fr)]'}
     >
       <div className="space-y-3">
@@ -80,7 +80,7 @@ function InsetPlace({ inset, onChange }: { inset: InsetInput; onChange: (inset: 
         legend="Afterwards"
         value={inset.stays ? 'stays' : 'out'}
         options={[
-          { value: 'out', label: 'It comes out', hint: 'foam or rubber; its print is left' },
+          { value: 'out', label: 'Removed: leaves recess', hint: 'foam or rubber; its print is left' },
           { value: 'stays', label: 'It stays in', hint: 'pebbles, tile, mosaic' },
         ]}
         onChange={(what) => put({ stays: what === 'stays' })}

@@ -42,7 +42,7 @@ export function MatchSlab({
   return (
     <div className="mb-3">
       <label className="no-print flex flex-wrap items-center gap-2 text-sm">
-        Its colour is to match
+        Match colour of
         <select
           className="select select-bordered h-11 w-64 max-w-full"
           value={before?.id ?? ''}

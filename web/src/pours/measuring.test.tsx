@@ -27,7 +27,7 @@ describe('a plan', () => {
     await userEvent.click(within(ways).getByLabelText(/^By the scale/));
     const measure = await screen.findByRole('region', { name: /^Measure by the scale/ });
     expect(measure).toHaveTextContent(/kg ?on the scale/);
-    await userEvent.click(screen.getByRole('button', { name: 'Keep for later' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save for later' }));
     await waitFor(() => expect(sent[0]).toMatchObject({ method: 'PUT', body: { measuring: 'scale' } }));
   });
 
@@ -38,7 +38,7 @@ describe('a plan', () => {
     expect(against).toHaveTextContent(/“custard” is too wet for Nested pot, which is pressed over a form/);
     await userEvent.click(within(against).getByRole('button', { name: /Make it “stiff porridge”/ }));
     await waitFor(() => expect(screen.queryByText(/is too wet for/)).toBeNull());
-    expect(screen.getByLabelText('How wet')).toHaveDisplayValue(/stiff porridge/);
+    expect(screen.getByLabelText('Consistency')).toHaveDisplayValue(/stiff porridge/);
     await userEvent.click(screen.getByText(/things? (is|are) not known$/));
     expect(screen.getByText(/^Not judged, since it is not known: .*what it is for/)).toBeVisible();
   });

@@ -63,7 +63,7 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
       />
       <MeasuringWayChoice {...{ input, sources, calculated, onChange }} />
       <SelectField<Grade>
-        label="How wet"
+        label="Consistency"
         value={input.grade}
         options={consistencies.map(({ grade, name, looks }) => ({ value: grade, label: `${name}: ${looks}` }))}
         onChange={(grade) => onChange({ grade })}
@@ -71,13 +71,13 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
       <DampMaterials {...{ input, sources, onChange }} />
       <div className="grid grid-cols-2 gap-3">
         <SelectField
-          label="Spare"
+          label="Waste allowance"
           value={input.spare}
           options={[0, 0.03, 0.05, 0.1].map((value) => ({ value, label: `${value * 100} %` }))}
           onChange={(spare) => onChange({ spare })}
         />
         <QuantityField
-          label="At the bench it is"
+          label="Bench temperature"
           name="temperature"
           dimension="temperature"
           system={system}

@@ -136,7 +136,7 @@ function Missing({ mould, mix }: { mould: boolean; mix: boolean }) {
         )}
         {mix && (
           <Link to="/mixes/new" className={buttonClass({ look: 'main', size: 'own' })}>
-            Write a mix
+            New mix
           </Link>
         )}
       </p>

@@ -70,11 +70,11 @@ function PlanActions({
         {busy ? words[busy] : 'Start this pour'}
       </Button>
       <Button size="tall" disabled={disabled} onClick={onKeep}>
-        Keep for later
+        Save for later
       </Button>
       {onDrop && (
         <Button look="plain" size="tall" onClick={onDrop}>
-          Drop the plan
+          Discard the plan
         </Button>
       )}
     </div>

@@ -108,7 +108,7 @@ export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { p
       </section>
       <p className="flex flex-wrap gap-2">
         <Link to={`/pours/new?again=${id}`} className={buttonClass({ look: 'main' })}>
-          The same again
+          Repeat this pour
         </Link>
         {casts.length > 0 && (
           <PaperButton
@@ -137,7 +137,7 @@ export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { p
       <Failure error={undo.error} />
       {casts.length > 0 && casts.every(({ stage }) => stage === 'setting') && (
         <Button disabled={undo.isPending} onClick={() => undo.mutate(id)}>
-          Take it back: its casts go, and what it used is in store again
+          Undo pour and delete casts: what it used is in store again
         </Button>
       )}
     </div>

@@ -186,7 +186,7 @@ describe('planning', () => {
   it('draws the hour, moves it, and lays it again for two people', async () => {
     fakeServer();
     open('/pours/new');
-    const hour = await screen.findByRole('region', { name: 'The hour' });
+    const hour = await screen.findByRole('region', { name: 'Timeline of the pour' });
     fireEvent.change(within(hour).getByLabelText('Begin at'), { target: { value: '09:30' } });
     expect(hour).toHaveTextContent(/Begin 09:30, all poured/);
     const alone = hour.textContent;
@@ -233,7 +233,7 @@ describe('at the bench', () => {
     expect(screen.getByText(/The water that went in is/)).toBeVisible();
     await userEvent.clear(tap);
     await userEvent.type(tap, '2.5 L{Tab}');
-    expect(screen.getByText(/never cement or sand alone/).nextSibling).toHaveTextContent(
+    expect(screen.getByText(/Never add cement or sand alone/).nextSibling).toHaveTextContent(
       /grey portland cement.*sharp sand/,
     );
     await userEvent.click(screen.getByText('Measure it by a spread test'));
@@ -287,11 +287,11 @@ describe('the record of pours', () => {
     const short = { ...finished, parts: [{ ...parts[0]!, log: { ...log, leftover: 0, short: 300 } }] };
     fakeServer({ pours: [short], 'casts?all=1': [] });
     open('/pours/new?again=q');
-    const again = await screen.findByRole('region', { name: 'The same again' });
+    const again = await screen.findByRole('region', { name: 'Repeat this pour' });
     expect(again).toHaveTextContent('Mix more: 10 % spare. It fell 300 mL short of the moulds.');
     expect(screen.getByLabelText('How many of Nested pot')).toHaveValue(3);
     await userEvent.click(within(again).getByRole('button', { name: 'Do so' }));
-    expect(screen.getByLabelText('Spare')).toHaveDisplayValue('10 %');
+    expect(screen.getByLabelText('Waste allowance')).toHaveDisplayValue('10 %');
     expect(within(again).queryByRole('button', { name: 'Do so' })).toBeNull();
   });
 
@@ -299,7 +299,7 @@ describe('the record of pours', () => {
     const own = { ...cast('7a'), pourId: 'q', stage: 'setting' as const };
     const sent = fakeServer({ pours: [finished], 'casts?all=1': [own] });
     open('/pours/q');
-    await userEvent.click(await screen.findByRole('button', { name: /^Take it back/ }));
+    await userEvent.click(await screen.findByRole('button', { name: /^Undo pour/ }));
     await waitFor(() => expect(sent).toEqual([{ method: 'POST', path: 'pours/q/undo', body: undefined }]));
   });
 });

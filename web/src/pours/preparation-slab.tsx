@@ -32,7 +32,7 @@ export function BeforeSlab({
     .map(({ id, name, shape }) => ({ id, name, volume: fullVolume(shape) }));
   return (
     <section className="card-slab no-print" aria-label="Waste nothing">
-      <h2 className="mb-2 text-2xl">Before the hour: lay out, cut, weight, catch</h2>
+      <h2 className="mb-2 text-2xl">Preparation</h2>
       <div className="grid gap-x-8 gap-y-3 md:grid-cols-2">
         <Cuts sheets={sheets} />
         <Cores sheets={sheets} />

@@ -23,7 +23,7 @@ export function AgainSlab({
     );
   });
   return (
-    <section className="card-slab no-print" aria-label="The same again">
+    <section className="card-slab no-print" aria-label="Repeat this pour">
       <h2 className="text-xl">Pour {pour.number} again</h2>
       {advice.length === 0 ? (
         <p className="quiet">Nothing in its record asks for a change.</p>

@@ -81,7 +81,7 @@ export function SheetView({
           <Cautions sheet={sheet} step="place" />
           <Placings placings={placings} />
         </Step>
-        <Step n={4} title="What comes out">
+        <Step n={4} title="Expected casts">
           <Cautions sheet={sheet} step="lift" />
           <Pieces pieces={sheet.pieces} />
           <Cautions sheet={sheet} step="clean" />
@@ -116,7 +116,7 @@ function Totals({ sheet, buckets: { tinted, inTurns, count } }: { sheet: Sheet; 
         label={short ? 'Falls short by' : 'Left over'}
         figure={{ ...leftover, value: Math.abs(leftover.value) }}
       />
-      <BigFigure label="Workable for" figure={potLife} />
+      <BigFigure label="Pot life" figure={potLife} />
       {cost && <BigFigure label="Materials" figure={cost} />}
     </div>
   );

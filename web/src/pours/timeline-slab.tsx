@@ -37,10 +37,10 @@ export function HourSlab({
   const slabs = sheets.some(({ plan }) => plan.items.some(({ piece }) => piece === 'slab'));
   const last = timeline.steps.some(({ step }) => step.window) ? ', faces done ' : ', cleaned up ';
   return (
-    <section className="card-slab no-print" aria-label="The hour">
+    <section className="card-slab no-print" aria-label="Timeline of the pour">
       <div className="mb-3 flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
         <div>
-          <h2 className="text-2xl">The hour</h2>
+          <h2 className="text-2xl">Timeline of the pour</h2>
           <p>
             Begin {format(timeline.start, 'HH:mm')}, all poured <strong>{clock(timeline.poured)}</strong>
             {last}

@@ -31,7 +31,7 @@ export function TooWetHelp({ plan, sheet }: { plan: PourPlan; sheet: Sheet }) {
       />
       {found && 'add' in found && (
         <>
-          <p className="mt-2">Add all of these, and never cement or sand alone:</p>
+          <p className="mt-2">Add every ingredient in proportion. Never add cement or sand alone.</p>
           <ul className="text-lg">
             {found.add.map(({ material, mass }) => (
               <li key={material.id}>

@@ -27,9 +27,9 @@ export function WaterSlab({ water }: { water: WaterPlan }) {
           <p className="quiet">Damp and liquid materials bring {units.say(water.brought, 'mL')} by themselves.</p>
         )}
         <p className="quiet">
-          Past {units.say(water.ceiling, 'mL')} it turns weak
+          Use at most {units.say(water.ceiling, 'mL')} of water: more weakens the piece
           {water.floor === undefined
-            ? ' for where it will live.'
+            ? '.'
             : `; under ${units.say(water.floor, 'mL')} it has dry pockets and brittle edges.`}
         </p>
         <FigureWorking figure={water.tap} />

@@ -126,7 +126,7 @@ function Against({ coat, count }: { coat: Coat; count: number }) {
                 : `${shut.map(({ cast }) => cast.code).join(', ')} not dry enough`
           }
           reasons={[...new Set([...shut.flatMap(({ reasons }) => reasons), ...soon.map((one) => one.told)])]}
-          note="Sealed damp, a film blisters, peels or clouds."
+          note="Do not seal yet. Film sealers blister, peel or cloud on damp pieces."
           label="Coat it all the same, because"
           reason={chosen.reason}
           onReason={(reason) => choose({ reason })}

@@ -45,7 +45,7 @@ export function DrynessSlab({ cast, now }: { cast: CastDetail; now: number }) {
             <tr>
               <th>Rule</th>
               <th>Is</th>
-              <th>Wanted</th>
+              <th>Required</th>
             </tr>
           </thead>
           <tbody className="divide-base-300 divide-y">

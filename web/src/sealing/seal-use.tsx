@@ -29,7 +29,7 @@ export function SealUse({
         <strong>
           {advice.sealer
             ? `${sealers[advice.sealer].name}, ${advice.coats} ${advice.coats > 1 ? 'coats' : 'coat'}.`
-            : 'Leave it bare.'}
+            : 'Leave unsealed.'}
         </strong>{' '}
         {advice.reason}
       </p>
@@ -40,7 +40,7 @@ export function SealUse({
       ))}
       {!advice.sealer && (
         <Button disabled={busy} look="main" size="tall" className="w-full text-lg" onClick={onLeaveBare}>
-          Leave it bare
+          Leave unsealed
         </Button>
       )}
     </>

@@ -64,7 +64,7 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
         </p>
       )}
       <Button type="submit" disabled={busy} look="main" size="bench" className="w-full text-lg" onClick={save}>
-        Keep {entered.length > 1 ? 'these weighings' : 'this weighing'}
+        Save {entered.length > 1 ? 'weighings' : 'weighing'}
       </Button>
       <p className="quiet text-sm">
         To the scale’s step of {units.sayWeighing({ mass: workshop.scaleStep, step: workshop.scaleStep })}. The air by

@@ -28,8 +28,8 @@ export function ShelfPage() {
       <div className="order-2 lg:order-1">
         {groups.length === 0 ? <EmptyShelf /> : <Planks groups={groups} onDue={doGroup} />}
       </div>
-      <aside className="card-slab order-1 m-3 self-start lg:order-2 lg:my-4 lg:mr-5 lg:ml-0" aria-label="The round">
-        <h2 className="mb-2 text-2xl">The round</h2>
+      <aside className="card-slab order-1 m-3 self-start lg:order-2 lg:my-4 lg:mr-5 lg:ml-0" aria-label="Today">
+        <h2 className="mb-2 text-2xl">Today</h2>
         <Round casts={shelf.data ?? []} now={now} onDo={setDoing} />
         {ambient && (
           <div className="border-base-300 mt-4 border-t pt-3">

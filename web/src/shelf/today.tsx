@@ -33,7 +33,7 @@ export function Round({ casts, now, onDo }: { casts: readonly CastView[]; now: n
   if (parts.length === 0) return <p className="quiet py-4">Nothing wants doing in the next seven days.</p>;
   return (
     <div className="space-y-5">
-      {defined(parts[0]).when !== 'now' && <p>Nothing wants doing now.</p>}
+      {defined(parts[0]).when !== 'now' && <p>Nothing is due now.</p>}
       {parts.map(({ when, places }) => (
         <section key={when} aria-label={whenWords[when]}>
           <h3 className="border-base-300 mb-1 border-b text-lg">{whenWords[when]}</h3>

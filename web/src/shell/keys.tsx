@@ -22,7 +22,7 @@ export function Keys() {
   }, [navigate]);
   if (!help) return null;
   return (
-    <Dialog title="Keys" onClose={() => setHelp(false)}>
+    <Dialog title="Keyboard shortcuts" onClose={() => setHelp(false)}>
       <dl className="grid grid-cols-[3rem_1fr] gap-y-2">
         {stations.map(({ name }, i) => (
           <div key={name} className="contents">

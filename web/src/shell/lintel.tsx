@@ -33,7 +33,7 @@ function AmbientNow() {
       title={`A wet face loses ${units.say(rate, 'kg/m²/h')} now`}
     >
       <span className="font-semibold">
-        {units.say(ambient.temperature, '°C')}, {Math.round(ambient.humidity * 100)} % damp
+        {units.say(ambient.temperature, '°C')}, {Math.round(ambient.humidity * 100)} % RH
       </span>
       <span className="quiet block">
         {basis === 'simulated' || basis === 'guess' ? <BasisNote basis={basis} /> : faceAdvice[faceRisk(rate)]}

@@ -9,7 +9,7 @@ const EVERY = 4;
 type Curve = 'strength' | 'water' | 'evaporation';
 const rows: readonly { readonly of: Curve; readonly colour: string; readonly name: string }[] = [
   { of: 'strength', colour: 'var(--color-primary)', name: 'Strength, %' },
-  { of: 'water', colour: 'var(--color-secondary)', name: 'Water still to leave, %' },
+  { of: 'water', colour: 'var(--color-secondary)', name: 'Water still to evaporate, %' },
   { of: 'evaporation', colour: 'var(--color-accent)', name: 'Off a wet face, kg/m²/h' },
 ];
 const HEIGHT = 84;

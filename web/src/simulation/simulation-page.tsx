@@ -26,7 +26,7 @@ export function SimulationPage() {
   return (
     <div className="mx-auto max-w-7xl space-y-4 p-4">
       <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
-        <h1 className="text-3xl">Try it first</h1>
+        <h1 className="text-3xl">Simulate</h1>
         <div role="tablist" aria-label="What to try" className="flex flex-wrap gap-1.5">
           {(['free', ...keys] as const).map((key) => (
             <Button

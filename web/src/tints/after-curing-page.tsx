@@ -121,7 +121,7 @@ function Terrazzo() {
           Few chips are open yet: {sandingDepth(size)} mm, half a chip, opens half of what they can cover.
         </p>
       )}
-      {share > 0.3 && <p className="text-warning">Over 30 % of the volume it turns weak, with open faces.</p>}
+      {share > 0.3 && <p className="text-warning">Over 30 % of the volume weakens the piece and opens its faces.</p>}
       <Choice
         legend="The face is to be"
         value={face}

@@ -142,10 +142,10 @@ function CastOn({
       />
       <div>
         <span className="mb-1 block text-sm font-semibold" aria-hidden="true">
-          Water to cement
+          Water–cement ratio
         </span>
         <NumberField
-          label="Water to cement"
+          label="Water–cement ratio"
           className="w-full"
           value={draft.ratio ?? NaN}
           onChange={(ratio) => onChange({ ...draft, ratio })}

@@ -89,7 +89,7 @@ function ChipRow({
         <h2 className="text-xl leading-tight">{name}</h2>
         <p className="quiet text-sm">
           {tint && `${sayDoses(tint.doses)}, on ${within(tint.base.binder.name)}`}
-          {ratio !== undefined && `, water to cement ${ratio.toFixed(2)}`}
+          {ratio !== undefined && `, w/c ${ratio.toFixed(2)}`}
         </p>
         <p className="text-sm" title={castAt === undefined ? undefined : exactly(castAt)}>
           {castAt === undefined ? 'planned, not cast yet' : `cast ${sayDay(castAt, now)}`}
@@ -118,7 +118,7 @@ function ChipRow({
             <span className="block text-xs leading-tight sm:text-sm">{label}</span>
             {label !== 'measured' && colour && measured && (
               <span className="quiet block text-xs">
-                out by ΔE {colourDifference(colour, measured.colour).toFixed(1)}
+                error ΔE {colourDifference(colour, measured.colour).toFixed(1)}
               </span>
             )}
           </li>

@@ -179,7 +179,7 @@ function Strip({
   stock: Stock | undefined;
 }) {
   return (
-    <section className="card-slab" aria-label="The strip">
+    <section className="card-slab" aria-label="Dose series">
       <h2 className="text-2xl">
         {pigment.name} on {on}
       </h2>

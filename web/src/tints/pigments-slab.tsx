@@ -33,7 +33,7 @@ function PigmentRow({ pigment, palette, held }: { pigment: MaterialView; palette
         {!held && <span className="quiet text-sm"> none in store</span>}
         {fit.chips > 0 ? (
           <span className="quiet block text-sm">
-            strength {fit.strength.toFixed(0)} from {fit.chips} {fit.chips === 1 ? 'chip' : 'chips'}: out by ΔE{' '}
+            strength {fit.strength.toFixed(0)} from {fit.chips} {fit.chips === 1 ? 'chip' : 'chips'}: error ΔE{' '}
             {fit.after.toFixed(1)}, was {fit.before.toFixed(1)}
           </span>
         ) : pigment.colour === undefined ? (

@@ -75,7 +75,7 @@ export function TintEditor({
             onThrowAway={
               id
                 ? {
-                    question: `Throw ${draft.name} away? Pours made with it keep their record.`,
+                    question: `Delete ${draft.name}? Pours made with it keep their record.`,
                     act: () => remove.mutate(id, { onSuccess: () => void navigate('/tints') }),
                   }
                 : undefined

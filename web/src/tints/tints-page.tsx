@@ -20,7 +20,7 @@ export function TintsPage() {
     <TintRoom>
       <TintHead title="Tints">
         <Link to="/tints/new" className={buttonClass({ look: 'main' })}>
-          Mix a tint
+          New colour recipe
         </Link>
       </TintHead>
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
@@ -32,7 +32,7 @@ export function TintsPage() {
                 A colour you want
               </Link>
               <Link to="/tints/new" className={buttonClass({ size: 'own' })}>
-                Mix a tint
+                New colour recipe
               </Link>
             </p>
           </Empty>
@@ -85,7 +85,7 @@ function TintCard({ tint, palette }: { tint: TintView; palette: Palette }) {
           <span className="quiet mt-1 block text-xs">
             {untried
               ? 'not tried: anywhere between these'
-              : figures && figures.chips < Infinity && `rests on ${figures.chips} of your chips`}
+              : figures && figures.chips < Infinity && `based on ${figures.chips} of your chips`}
           </span>
         </span>
       </Link>

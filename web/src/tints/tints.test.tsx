@@ -26,7 +26,7 @@ describe('the list of tints', () => {
     expect(screen.getByRole('img', { name: 'Straw, somewhere between these' })).toBeVisible();
     expect(screen.getByText('2 % iron oxide, red, on white Portland cement')).toBeVisible();
     const pigments = within(screen.getByRole('region', { name: 'Pigments' }));
-    expect(pigments.getByText(/from 1 chip: out by ΔE/)).toBeVisible();
+    expect(pigments.getByText(/from 1 chip: error ΔE/)).toBeVisible();
     expect(pigments.getAllByRole('link', { name: 'No chip yet: cast chip one' }).length).toBeGreaterThan(3);
     expect(pigments.getByText('Fades in cement, lime and sun.')).toBeVisible();
   });
@@ -55,7 +55,7 @@ describe('a tint as it is mixed', () => {
     await userEvent.clear(typed);
     await userEvent.type(typed, '12');
     expect(screen.getByText(/too much powder pigment/)).toBeVisible();
-    expect(screen.getByRole('button', { name: 'Keep this tint' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Save tint' })).toBeDisabled();
   });
 
   it('shows every look by name, and what it rests on', async () => {
@@ -89,10 +89,10 @@ describe('a tint as it is mixed', () => {
     const name = await screen.findByLabelText('Name');
     await userEvent.clear(name);
     await userEvent.type(name, 'Kiln brick');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep this tint' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save tint' }));
     expect(await screen.findByText('Someone changed this meanwhile')).toBeVisible();
     expect(name).toHaveValue('Kiln brick');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep mine' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save mine' }));
     await waitFor(() => expect(sent.at(-1)!.body).toMatchObject({ name: 'Kiln brick', version: 9 }));
   });
 
@@ -103,10 +103,10 @@ describe('a tint as it is mixed', () => {
       '/tints/new?binder=white-cement&sand=fine-sand&doses=red-oxide:0.012,carbon-black:0.001',
       '/tints/:id',
     );
-    await userEvent.click(await screen.findByRole('button', { name: 'Keep this tint' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Save tint' }));
     expect(screen.getByText('Give it a name, such as “Old brick”.')).toBeVisible();
     await userEvent.type(screen.getByLabelText('Name'), 'Found');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep this tint' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save tint' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]!.body).toMatchObject({
       name: 'Found',
@@ -194,7 +194,7 @@ describe('a ladder of doses', () => {
     const sent = fakeServer();
     renderScreen(<LadderPage />, '/here?pigment=chromium-green');
     expect(await screen.findByRole('heading', { name: /Chromium-oxide green on white Portland cement/ })).toBeVisible();
-    const strip = within(screen.getByRole('region', { name: 'The strip' }));
+    const strip = within(screen.getByRole('region', { name: 'Dose series' }));
     expect(strip.getAllByRole('listitem')).toHaveLength(5);
     expect(strip.getByText(/too coarse for this: stir 50 g of pigment into 100 mL/)).toBeVisible();
     const doses = screen.getByLabelText('Doses, % of the binder');

@@ -39,7 +39,7 @@ export function EditDialog({
           </Button>
           {onRemove && (
             <Button look="plain" size="tall" disabled={busy} onClick={onRemove}>
-              Take away
+              Delete
             </Button>
           )}
         </div>

@@ -19,7 +19,7 @@ export function StaleChoice({ error, onKeepMine }: { error: unknown; onKeepMine:
       {current && (
         <p className="mt-2 flex flex-wrap gap-2">
           <Button look="main" size="own" onClick={() => onKeepMine(current.version)}>
-            Keep mine
+            Save mine
           </Button>
           <Button size="own" onClick={() => window.location.reload()}>
             Take theirs
@@ -57,12 +57,12 @@ export function KeepBar({
         disabled={disabled || save.isPending}
         onClick={onKeep}
       >
-        {save.isPending ? waiting : `Keep this ${what}`}
+        {save.isPending ? waiting : `Save ${what}`}
       </Button>
       {children}
       {onThrowAway && (
         <Button look="plain" size="tall" onClick={() => window.confirm(onThrowAway.question) && onThrowAway.act()}>
-          Throw away
+          Delete
         </Button>
       )}
     </div>

@@ -107,7 +107,7 @@ export function HourLine({
   const used = [...new Set(timeline.steps.map(({ step }) => looks[step.kind]))];
   return (
     <figure>
-      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="The hour, drawn">
+      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Timeline of the pour, drawn">
         <div className="grid min-w-[36rem] grid-cols-[8rem_1fr] items-center gap-x-2" aria-hidden="true">
           {rows.map(({ key, label, steps, potLife }) => (
             <div key={key} className="contents">

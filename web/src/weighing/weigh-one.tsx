@@ -63,7 +63,7 @@ export function WeighOne({
         disabled={busy}
         onClick={() => void weighing.keep(false)}
       >
-        Keep, next piece
+        Save, next piece
       </Button>
       <div className="flex justify-between">
         <Button look="plain" size="tall" disabled={!onBack} onClick={onBack}>

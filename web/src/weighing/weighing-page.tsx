@@ -44,10 +44,10 @@ function Done({ weighed }: { weighed: number }) {
   return (
     <div className="mx-auto max-w-xl p-4">
       <PageHead title="Round of weighing" />
-      <Empty title={weighed > 0 ? 'The round is done' : 'Nothing wants weighing now'}>
+      <Empty title={weighed > 0 ? 'All weighed' : 'Nothing is due to be weighed'}>
         <p>
           {weighed > 0
-            ? 'What they say stands with each piece: when its gate opens, and what keeps it shut.'
+            ? 'Open a piece to see when you can seal it.'
             : 'Pieces that dry are weighed once a day; of like ones of a pour a sample is enough.'}
         </p>
         <p>

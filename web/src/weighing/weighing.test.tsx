@@ -11,7 +11,7 @@ const due = (code: string, over: object = {}) => cast(code, { dues: [weigh], ...
 const sure = {
   title: 'Is it the right piece?',
   status: 422,
-  detail: 'The scale says 3.00 kg; 1a should weigh about 4.20 kg.',
+  detail: 'The scale reads 3.00 kg; 1a should weigh about 4.20 kg.',
   errors: [{ field: 'sure', value: 3000, message: 'far', remedy: 'Weigh it again, or say that it is right.' }],
 };
 
@@ -22,14 +22,14 @@ describe('a round of weighing', () => {
     const sent = fakeServer({ casts: [one, two], 'POST casts': castDetail(one) });
     renderScreen(<WeighingPage />);
     expect(await screen.findByRole('heading', { name: '1a' })).toBeVisible();
-    await userEvent.click(screen.getByRole('button', { name: 'Keep, next piece' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save, next piece' }));
     expect(screen.getByRole('alert')).toHaveTextContent('Nothing was weighed yet');
     await userEvent.type(screen.getByLabelText(/Or typed/), '9.25 lb');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep, next piece' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save, next piece' }));
     expect(await screen.findByRole('heading', { name: '2a' })).toBeVisible();
     expect(sent[0]!.body).toMatchObject({ type: 'weighed', mass: expect.closeTo(4195.7, 0) });
     await userEvent.click(screen.getByRole('button', { name: 'Leave it out' }));
-    expect(screen.getByText('The round is done')).toBeVisible();
+    expect(screen.getByText('All weighed')).toBeVisible();
   });
 
   it('asks whether it is the right piece, and keeps it under the same key once that is said', async () => {
@@ -37,7 +37,7 @@ describe('a round of weighing', () => {
     const sent = fakeServer({ casts: [one], 'POST casts': new Refusal(sure) });
     renderScreen(<WeighingPage />);
     await userEvent.type(await screen.findByLabelText(/Or typed/), '3 kg');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep, next piece' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save, next piece' }));
     await userEvent.click(await screen.findByRole('button', { name: 'It is right: keep it' }));
     await waitFor(() => expect(sent).toHaveLength(2));
     const [first, second] = sent.map(({ body }) => body as { id: string; sure?: boolean });
@@ -51,7 +51,7 @@ describe('a round of weighing', () => {
     renderScreen(<WeighingPage />);
     expect(await screen.findByRole('heading', { name: '2 together' })).toBeVisible();
     await userEvent.type(screen.getByLabelText(/Or typed/), '610 g');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep, next piece' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save, next piece' }));
     await waitFor(() => expect(sent).toHaveLength(2));
     expect(sent.map(({ body }) => body)).toMatchObject([
       { mass: 305, together: 2 },
@@ -62,6 +62,6 @@ describe('a round of weighing', () => {
   it('says so where nothing wants weighing', async () => {
     fakeServer({ casts: [cast('1a', { dues: [] })] });
     renderScreen(<WeighingPage />);
-    expect(await screen.findByText('Nothing wants weighing now')).toBeVisible();
+    expect(await screen.findByText('Nothing is due to be weighed')).toBeVisible();
   });
 });

@@ -19,7 +19,11 @@ const schools = (Object.keys(moistCuringSchools) as MoistCuringSchool[]).map((sc
   hint: moistCuringSchools[school].reason,
 }));
 const ways = [
-  { value: 'share', label: 'A share of its strength', hint: '70 % is about a week at 20 °C, longer in the cold' },
+  {
+    value: 'share',
+    label: 'A share of its 28-day strength',
+    hint: '70 % is about a week at 20 °C, longer in the cold',
+  },
   { value: 'days', label: 'Days', hint: 'by the calendar' },
   ...schools,
 ];
@@ -95,7 +99,7 @@ export function CureSettings() {
         </Button>
       </div>
       <SelectField
-        label="The clock on the wall goes by"
+        label="Time zone"
         options={zones.map((value) => ({ value, label: value.replace(/_/g, ' ') }))}
         value={settings.zone ?? here}
         onChange={(zone) => keep({ zone })}

@@ -13,7 +13,7 @@ export function Reminders() {
       <CalendarAddressSlab />
       <p>
         <a className="link" href={calendarFile} download>
-          The round as a calendar file
+          Today as a calendar file
         </a>{' '}
         <span className="quiet text-sm">as it stands now; a file does not follow the weather.</span>
       </p>
@@ -31,12 +31,12 @@ function CalendarAddressSlab() {
   return (
     <div className="space-y-2">
       <p>
-        A calendar that reads a secret address shows the round and follows as windows move.
+        A calendar that reads a secret address shows what is due and follows as windows move.
         {made !== undefined && ` Yours has one since ${exactly(made)}.`}
       </p>
       {address && (
         <label className="block text-sm font-semibold">
-          Put this into your calendar. It is shown this once; whoever knows it can read your round.
+          Put this into your calendar. It is shown this once; whoever knows it can read what is due.
           <input
             className="input input-bordered mt-1 w-full font-mono text-sm"
             readOnly

@@ -52,7 +52,7 @@ export function WorkshopPage() {
 const sizes = [
   { name: 'bucket', label: 'Mixing bucket, to its brim', dimension: 'volume' },
   { name: 'scaleStep', label: 'Step of the scale for pieces', dimension: 'mass' },
-  { name: 'liftLimit', label: 'Two people lift from', dimension: 'mass' },
+  { name: 'liftLimit', label: 'Two-person lift above', dimension: 'mass' },
 ] as const;
 
 /** Aggregates that can be poured into a core, with their loose density. */
@@ -102,7 +102,7 @@ function Settings() {
         )}
       />
       <TextField
-        label="Sign for money"
+        label="Currency"
         maxLength={4}
         className="w-32"
         error={formState.errors.currency && 'One to four letters.'}
@@ -140,7 +140,7 @@ function Settings() {
       />
       <Failure error={save.error} />
       <Button type="submit" look="main" size="tall" className="w-full text-lg" disabled={save.isPending}>
-        Keep these
+        Save
       </Button>
     </form>
   );

@@ -14,7 +14,7 @@ describe('the workshop', () => {
     const bucket = screen.getByLabelText('Mixing bucket, to its brim');
     await userEvent.clear(bucket);
     await userEvent.type(bucket, '20 L{Tab}');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep these' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toMatchObject({
       method: 'PUT',
@@ -29,7 +29,7 @@ describe('the workshop', () => {
     const bucket = await screen.findByLabelText('Mixing bucket, to its brim');
     await userEvent.clear(bucket);
     await userEvent.type(bucket, '100 mL{Tab}');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep these' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(bucket).toBeInvalid());
     expect(sent).toEqual([]);
   });
@@ -135,7 +135,7 @@ describe('the door', () => {
     fakeServer({
       door: { demo: false },
       'POST session': new Refusal({
-        title: 'That did not open',
+        title: 'Sign-in failed',
         status: 401,
         detail: 'Check both and try again.',
         errors: [],
@@ -145,7 +145,7 @@ describe('the door', () => {
     await userEvent.type(screen.getByLabelText('E-mail'), 'ada@example.org');
     await userEvent.type(screen.getByLabelText('Passphrase'), 'guess');
     await userEvent.click(screen.getByRole('button', { name: 'Sign in' }));
-    expect(await screen.findByRole('alert')).toHaveTextContent('That did not open');
+    expect(await screen.findByRole('alert')).toHaveTextContent('Sign-in failed');
     expect(screen.getByLabelText('E-mail')).toHaveValue('ada@example.org');
     expect(screen.queryByRole('button', { name: /demo/ })).toBeNull();
   });

@@ -227,7 +227,7 @@ export function calculateMould(shape: MouldShape, options: MouldOptions): MouldF
   const planting = insideFigure(shape, WATERING_GAP, [
     'Inside of the pot',
     'Watering gap below the rim',
-    'Room for soil',
+    'Planting volume',
   ]);
   const held =
     fillGap === undefined

@@ -88,7 +88,7 @@ function heldFinding(
     return {
       ...stuck,
       key: 'undercut',
-      text: `The mould narrows towards its opening by ${mm(overhang)} at ${mm(height)} up: a rigid one-piece mould cannot let the cast go.`,
+      text: `Undercut: ${mm(overhang)} at ${mm(height)}. A rigid one-piece mould cannot release the cast.`,
       reason: 'What is wider below than above does not slide out.',
       remedies: remedies('Split it, or use a flexible one.'),
     };
@@ -149,7 +149,7 @@ function presses(shape: MouldShape, { flexibility, sleeve = false }: MouldUse, p
     found.push({
       key: 'bulge',
       harm: 2,
-      text: `Fluid mix presses ${pressure.toFixed(1)} kPa on the wall: a soft mould this tall wants a sleeve, or it bulges.`,
+      text: `Fluid mix exerts ${pressure.toFixed(1)} kPa. Support this mould to prevent bulging.`,
       reason,
       basis: 'calculated',
       remedies: remedies('Put a stiff sleeve or a box of sand round it.', 'Fill it in lower lifts, each on a set one.'),

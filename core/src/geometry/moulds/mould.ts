@@ -23,7 +23,7 @@ export interface PlacedSolid {
   readonly pattern?: Pattern;
   /** Stays in the cast for good: a hanger, a stud, a foot. */
   readonly stays?: boolean;
-  /** Gives under pressure: a thin tub, which wants sand inside. */
+  /** Compressible: a thin tub, which wants sand inside. */
   readonly soft?: boolean;
 }
 

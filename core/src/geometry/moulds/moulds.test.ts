@@ -188,9 +188,9 @@ describe('warnings', () => {
     const thin = nested([160, 200, 180], [146, 182], 18);
     expect(said(calculateMould(thin, { flexibility: 'rigid', piece: 'pot' }).findings)).toContain('thinnest');
     const narrowing: MouldShape = { outer: cone(200, 160, 100), cores: [], inserts: [] };
-    expect(said(calculateMould(narrowing, { flexibility: 'rigid', piece: 'slab' }).findings)).toContain('narrows');
+    expect(said(calculateMould(narrowing, { flexibility: 'rigid', piece: 'slab' }).findings)).toContain('Undercut');
     expect(calculateMould(narrowing, { flexibility: 'flexible', piece: 'slab' }).findings).toMatchObject([
-      { text: expect.stringContaining('sleeve') },
+      { text: expect.stringContaining('Support this mould') },
     ]);
     const straight = nested([160, 200, 180], [124, 124], 18);
     expect(said(calculateMould(straight, { flexibility: 'rigid', piece: 'pot' }).findings)).toContain('no draft');

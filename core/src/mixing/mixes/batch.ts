@@ -71,7 +71,7 @@ function wantedWater(
   { ratio }: MixConditions,
 ): number | undefined {
   if (ratio === undefined) return undefined;
-  requireNumber('ratio', ratio, 'The wanted water to cement', RATIOS);
+  requireNumber('ratio', ratio, 'The required water–cement ratio', RATIOS);
   return absorbed + ratio * cementMass(portions, { withLime: limeCounts });
 }
 

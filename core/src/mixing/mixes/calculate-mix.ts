@@ -101,7 +101,7 @@ function densityFigures(batch: BatchMasses): { freshDensity: Figure; dryDensity:
 /** A wanted w/c: the water follows from it. */
 function wantedRatioFigure({ absorbed, freeWater, totalWater }: BatchMasses, cement: number, wanted: number): Figure {
   return figure(wanted, 'ratio', typed, [
-    line('Wanted water to cement', wanted, 'ratio', 'in place of a consistency'),
+    line('Required water–cement ratio', wanted, 'ratio', 'in place of a consistency'),
     line('Cement', cement, 'g'),
     line('Free water', freeWater, 'g', 'wanted × cement'),
     line('and what the grains soak up', absorbed, 'g'),
@@ -123,7 +123,7 @@ function ratioFigure(mix: Mix, batch: BatchMasses, cement: number, conditions: M
     line('less what the grains soak up', batch.absorbed, 'g'),
     line('Free water', batch.freeWater, 'g'),
     line('Cement', cement, 'g', mix.limeCounts ? 'lime and metakaolin counted' : undefined),
-    line('Water to cement', ratio, 'ratio', 'free water ÷ cement'),
+    line('Water–cement ratio', ratio, 'ratio', 'free water ÷ cement'),
   ]);
 }
 
@@ -131,7 +131,7 @@ function strengthFigure(given: StrengthInputs, gypsum: boolean): Figure {
   const { ratio, lightShare, air, ageFactor = 1, pigment = 0 } = given;
   const strength = mixStrength(given);
   const working = [
-    line('Water to cement', ratio, 'ratio', 'taken not under 0.35'),
+    line('Water–cement ratio', ratio, 'ratio', 'taken not under 0.35'),
     line('Lightweight and organic share', lightShare * 100, '%', 'strength × (1 − share)^2.5'),
     line('Air', air * 100, '%', '5 % of strength lost for each per cent over 2'),
     ...(ageFactor < 1 ? [line('Age of the cement', ageFactor, 'ratio', 'kept dry since it was opened')] : []),

@@ -12,7 +12,7 @@ export type Held = (typeof heldValues)[number];
 
 export const heldInWords: Record<Held, string> = {
   ratio: 'the ratio',
-  'water-cement': 'water to cement',
+  'water-cement': 'water–cement ratio',
   strength: 'the strength',
   density: 'the dry density',
 };

@@ -54,7 +54,7 @@ export function compareMixes(mixes: readonly Compared[], { temperature, lots, vo
     row('dry', 'Dry density', 'kg/L', ({ dryDensity }) => dryDensity.value),
     row('fresh', 'Fresh density', 'kg/L', ({ freshDensity }) => freshDensity.value),
     row('strength', 'Strength at 28 days', 'MPa', ({ strength }) => strength.value),
-    row('ratio', 'Water to cement', 'ratio', ({ ratio }) => ratio.value),
+    row('ratio', 'Water–cement ratio', 'ratio', ({ ratio }) => ratio.value),
     row('water', 'Water in a litre', 'g', ({ perPart }) => (perPart.totalWater / perPart.volume) * 1000),
     row('set', 'Initial set', 'h', ({ set }) => set),
     row('cost', 'A litre costs', 'money', ({ perPart }) => costPerLitre(perPart, lots)?.value),

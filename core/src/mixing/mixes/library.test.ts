@@ -82,7 +82,7 @@ describe('how it is mixed', () => {
       doses: [dose('pp-fibre', 0.9), dose('red-oxide', 0.03)],
     };
     expect(texts(tufa, 'portland')).toMatch(
-      /Wet perlite, coarse and peat, riddled.*Tease.*Blend iron oxide, red into the dry/,
+      /Pre-wet perlite, coarse and peat, riddled.*Tease.*Blend iron oxide, red into the dry/,
     );
     expect(texts(tufa, 'portland', { colour: 'water' })).toMatch(/into the mixing water.*Rinse the colour jug/);
     expect(texts(tufa, 'portland', { colour: 'late' })).toMatch(/Let it stand.*Swirl iron oxide, red/);
@@ -108,7 +108,7 @@ describe('versions', () => {
       { what: 'Iron oxide, red', before: '3 % of binder mass', after: '5 % of binder mass' },
       { what: 'Perlite, coarse', before: 'not in it', after: '1 by volume' },
       { what: 'Order', before: 'grey portland cement, sharp sand', after: 'sharp sand, grey portland cement' },
-      { what: 'How wet', before: 'custard', after: 'icing' },
+      { what: 'Consistency', before: 'custard', after: 'icing' },
     ]);
     expect(differencesOf(before, before)).toEqual([]);
   });

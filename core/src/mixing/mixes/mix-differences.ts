@@ -41,7 +41,7 @@ export function differencesOf(before: Mix, after: Mix): Difference[] {
       parts(after, id) ?? dosed(after, id),
     ]),
     ['Order', order(kept(before, after)), order(kept(after, before))],
-    ['How wet', consistency(before.grade).name, consistency(after.grade).name],
+    ['Consistency', consistency(before.grade).name, consistency(after.grade).name],
     ['Where it lives', before.exposure, after.exposure],
     ['Packed by hand', before.packed ? 'yes' : 'no', after.packed ? 'yes' : 'no'],
     ['Pot life', toldTime(before.times?.potLife, 'min'), toldTime(after.times?.potLife, 'min')],

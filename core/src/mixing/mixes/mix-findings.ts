@@ -59,7 +59,7 @@ function waterFindings(mix: Mix, batch: BatchMasses, ratio: number): MixFinding[
     {
       key: 'ceiling',
       harm: mix.exposure === 'frost' ? 2 : 3,
-      text: `Water to cement is ${ratio.toFixed(2)}, over ${ceiling} for a piece ${place(mix)}: weaker and thirsty.${reach}`,
+      text: `The water–cement ratio is ${ratio.toFixed(2)}, over ${ceiling} for a piece ${place(mix)}: weaker and thirsty.${reach}`,
       reason: 'Water beyond what the cement binds leaves pores, which take up water and freeze.',
       basis: 'guide',
       remedies: [

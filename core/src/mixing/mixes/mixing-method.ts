@@ -51,7 +51,7 @@ function dry(mix: Mix): MixingStep[] {
     });
   if (light.length > 0)
     found.push({
-      text: `Wet ${light.join(' and ')} with a part of the water, and let them drink.`,
+      text: `Pre-wet ${light.join(' and ')} with part of the water. Wait until it is absorbed.`,
       why: 'dry grains drink the water that the cement wants, and dust less when wet',
     });
   if (lines.length - light.length > 1)
@@ -123,7 +123,7 @@ export function methodOf(mix: Mix, binderClass: BinderClass, ways: MixingWays = 
     ...dry(mix),
     ...early,
     ...wet(mix, order, binderClass),
-    { text: 'Look: bare grains that show their own colour want paste; a shine without bleed is enough water.' },
+    { text: 'If grains look bare, mix longer. Stop adding water when it shines without bleeding.' },
     ...(setsInMinutes(binderClass)
       ? [{ text: 'Pour at once.', why: 'it stiffens within minutes', caution: HEAT }]
       : [

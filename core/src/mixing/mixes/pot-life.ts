@@ -73,7 +73,7 @@ export function potLifeAndSet(mix: Mix, binderClass: BinderClass, temperature: n
     potLife: figure(lifeHere, 'min', life.basis, [
       line('Pot life', life.value, 'min', life.from),
       bench,
-      line('Workable for', lifeHere, 'min', 'pot life at 20 °C ÷ rate at this temperature'),
+      line('Pot life here', lifeHere, 'min', 'pot life at 20 °C ÷ rate at this temperature'),
     ]),
     initialSet: figure(setHere, 'h', set.basis, [
       line('Initial set', set.value, 'h', set.from),

@@ -52,7 +52,7 @@ function neighbours({ weaker, stronger }: Doubt): string[] {
 function restsOn(tint: Tint, known: KnownColours, measuredBase: boolean): string {
   const untried = tint.doses.filter(({ material }) => knownPigment(material, known).fit.chips === 0);
   const base = measuredBase ? 'a measured chip of the base' : 'the handbook’s colour of the base';
-  if (tint.doses.length === 0) return `It rests on ${base}.`;
+  if (tint.doses.length === 0) return `Based on ${base}.`;
   if (untried.length > 0)
     return `No chip yet of ${untried.map(({ material }) => material.name.toLowerCase()).join(', ')}: it may come out anywhere between these. It rests on ${base}.`;
   const chips = tint.doses.map(({ material }) => knownPigment(material, known).fit.chips);

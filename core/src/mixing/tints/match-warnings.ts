@@ -28,7 +28,7 @@ export function matchWarnings(before: BatchColour, now: BatchColour): string[] {
   const apart = now.ratio - before.ratio;
   if (Math.abs(apart) > RATIO_APART)
     found.push(
-      `Water to cement is ${Math.abs(apart).toFixed(2)} ${apart > 0 ? 'higher: it dries paler' : 'lower: it dries darker'}.`,
+      `The water–cement ratio is ${Math.abs(apart).toFixed(2)} ${apart > 0 ? 'higher: it dries paler' : 'lower: it dries darker'}.`,
     );
   if (before.sand !== now.sand) found.push('Another sand shows in the face.');
   if (now.rounding > SEEN) found.push(`Rounding its doses shows, ΔE ${now.rounding.toFixed(1)}: make a larger batch.`);

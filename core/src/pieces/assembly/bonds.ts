@@ -96,7 +96,7 @@ export const bonds: Record<Bond, BondGuide> = {
     clamp: 0.1,
     cure: 0,
     face: 'dry',
-    how: 'It holds a form or a felt pad. On concrete it lets go by itself.',
+    how: 'It holds a form or a felt pad. It does not bond to concrete: use mortar, epoxy or construction adhesive.',
     caution: 'It burns.',
   },
   dry: {

@@ -36,7 +36,7 @@ function remarkOn({ code, stage, strength, dry }: JoinedState, bond: Bond): Join
       ? [
           {
             severity: 'tell' as const,
-            told: `${code} has ${(strength * 100).toFixed(0)} % of its strength.`,
+            told: `${code} has ${(strength * 100).toFixed(0)} % of its 28-day strength.`,
             remedy: 'Wait until it has half, or prop it well.',
           },
         ]

@@ -56,7 +56,7 @@ function outdoorCare({ uses, exposure }: CareFacts): string[] {
     uses.includes('frost') || exposure === 'frost'
       ? 'In winter stand it on feet, and let no water freeze in it.'
       : 'Bring it in before the first frost: it is not made for it.',
-    'A white bloom is salt, not mould: brush it off dry; it ends by itself.',
+    'The white deposit is efflorescence, not mildew. Brush it off dry; it stops eventually.',
   ];
 }
 

@@ -6,11 +6,11 @@ const SOIL = 1.1;
 /** What a planted pot weighs, g: `dry` g of the piece, and its planting volume in mL full of watered soil. @throws InputError */
 export function plantedMass(dry: number, planting: number): Figure {
   requireNumber('dry', dry, 'The piece', { above: 0, unit: 'g' });
-  requireNumber('planting', planting, 'The room for soil', { min: 0, unit: 'mL' });
+  requireNumber('planting', planting, 'The planting volume', { min: 0, unit: 'mL' });
   const soil = planting * SOIL;
   return figure(dry + soil, 'g', handbook, [
     line('The piece, dry', dry, 'g'),
-    line('Room for soil', planting, 'mL', 'to 20 mm below the rim'),
+    line('Planting volume', planting, 'mL', 'to 20 mm below the rim'),
     line('Soil, watered', soil, 'g', `at ${SOIL} kg/L`),
     line('Planted', dry + soil, 'g'),
   ]);

@@ -69,7 +69,7 @@ const stageInWords: Record<Stage, string> = {
   curing: 'in its moist curing',
   drying: 'drying',
   sealed: 'sealed',
-  joined: 'part of an article',
+  joined: 'assembled',
   finished: 'finished',
   broken: 'broken',
 };
@@ -116,7 +116,7 @@ function checkTime(check: Checker, event: CastEvent, life: Life, now: number): v
     'at',
     event.at,
     'That time is in the future.',
-    'Enter when it happened; what is still to come stands in the round.',
+    'Enter when it happened; what is still to come is shown under Today.',
   );
   check.expect(
     event.at >= life.pouredAt,

@@ -55,7 +55,7 @@ export function bucketNow(parts: readonly CalculatedPart[], run: Run, part: numb
       line('From the tap', tap, 'g'),
       line('Free water', batch.freeWater, 'g', 'all water less what the grains soak up'),
       line('Cement', cement, 'g'),
-      line('Water to cement', ratio, 'ratio'),
+      line('Water–cement ratio', ratio, 'ratio'),
     ]),
     made: figure(batch.volume, 'mL', computed, [
       line(
@@ -69,7 +69,7 @@ export function bucketNow(parts: readonly CalculatedPart[], run: Run, part: numb
     mixed,
     warnings:
       ratio > ceiling && told !== undefined && !own.plan.mix.lines.some(({ material }) => material.powder)
-        ? [`Water to cement is ${ratio.toFixed(2)}, over ${ceiling}: add of everything dry in ratio, never cement or sand alone.`] // prettier-ignore
+        ? [`The water–cement ratio is ${ratio.toFixed(2)}, over ${ceiling}: add of everything dry in ratio, never cement or sand alone.`] // prettier-ignore
         : [],
   };
 }

@@ -239,7 +239,7 @@ function joints(bench: Bench, laid: readonly TimedStep[]): TimelineWarning[] {
     const upper = upperOf(step);
     const what = layered(step);
     if (waited > after.cold)
-      return [{ kind: 'cold-joint', step: key, text: `${what} comes so late that it does not grow on: scratch the one below, damp it, or brush on a polymer bond coat.` }]; // prettier-ignore
+      return [{ kind: 'cold-joint', step: key, text: `Cold joint: the layer below has set when ${what} comes. Scratch and dampen it, or brush on a polymer bond coat.` }]; // prettier-ignore
     if (waited <= after.to + 0.5) return [];
     return [{ kind: 'edge', step: key, text: upper ? `${what} comes ${late} after a ${after.edge} edge is to be had.` : `${what} comes ${late} after the lift below has begun to stiffen: more hands, a retarder by its sheet, or smaller lifts; else scratch what lies there and damp it.` }]; // prettier-ignore
   });

@@ -31,7 +31,7 @@ export const baths: Record<
 
 /** What to say of a bath for a piece of this binder, where there is something to say. */
 export function bathNote(bath: Bath, binderClass: BinderClass): string | undefined {
-  if (binderClass === 'gypsum') return 'Gypsum wants no water after it has set: it softens and loses its edges.';
+  if (binderClass === 'gypsum') return 'Do not soak set gypsum. Water softens it.';
   if (bath === 'water' && binderClass === 'fast-setting')
     return 'A fast-setting mix does not need it where its moulded faces stayed covered.';
   return undefined;

@@ -39,7 +39,7 @@ export function calculateMaturity(
         sameAt20,
         line('At the least', low * 100, '%', 'a slower binder of its class'),
         line('At the most', high * 100, '%', 'a faster one'),
-        line('Share of its strength', share, '%'),
+        line('Strength, % of 28-day', share, '%'),
       ],
       [low * 100, high * 100],
     ),

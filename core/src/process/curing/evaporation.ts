@@ -43,7 +43,7 @@ export function faceRisk(rate: number): FaceRisk {
 
 /** The same in words. */
 export const faceAdvice: Record<FaceRisk, string> = {
-  calm: 'open faces dry slowly',
+  calm: 'low evaporation',
   watch: 'cover thin and lightweight pieces',
   cover: 'cover, shade and mist every open face',
 };

@@ -125,7 +125,7 @@ describe('strength', () => {
       ['cold', true],
       ['heat', false],
     ]);
-    expect(found[0]!.told).toMatch(/froze before it had 3.5 MPa/);
+    expect(found[0]!.told).toMatch(/froze below 3.5 MPa/);
     const strong = weatherWarnings({
       course: ageCourse(
         [
@@ -205,7 +205,7 @@ describe('the end of a moist curing', () => {
     expect(strengthShare('fast-setting', moistCuringEnd('fast-setting').age)).toBeCloseTo(0.7, 9);
     expect(moistCuringEnd('gypsum', { by: 'school', school: 'patient' })).toEqual({ age: 0, days: 0 });
     expect(moistCuringInWords({ by: 'school', school: 'hurried' })).toMatch(/3 days/);
-    expect(moistCuringInWords(usualMoistCuring)).toBe('until 70 % of its strength');
+    expect(moistCuringInWords(usualMoistCuring)).toBe('until 70 % of 28-day strength');
   });
 });
 

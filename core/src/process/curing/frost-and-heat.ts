@@ -77,8 +77,8 @@ export function weatherWarnings({
       (one) => one.temperature < 0 && weak(one),
       (past) =>
         past
-          ? 'It froze before it had 3.5 MPa: it may scale and crumble. Look it over before it is trusted.'
-          : 'Frost is coming before it has 3.5 MPa: bring it in or wrap it, over and under.',
+          ? 'The piece froze below 3.5 MPa. Inspect it for scaling before use.'
+          : 'Frost will arrive before 3.5 MPa. Move the piece indoors or insulate it.',
     ),
     ...found(
       'cold',

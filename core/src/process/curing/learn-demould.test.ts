@@ -70,7 +70,7 @@ describe('the earliest safe demould', () => {
     expect(proposed(HANDBOOK, [otherwise])).toBe(proposed(HANDBOOK, []));
     expect(learnDemouldAge(HANDBOOK, [otherwise]).sentence).toContain('nothing was demoulded of it');
     expect(learnDemouldAge(HANDBOOK, [clean(25), broke(20)]).sentence).toMatch(
-      /rests on 2 demouldings, 1 of them too early/,
+      /based on 2 demouldings, 1 of them too early/,
     );
   });
 

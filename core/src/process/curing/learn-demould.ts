@@ -110,7 +110,7 @@ function sentenceOf(risk: number, records: readonly DemouldRecord[]): string {
   const broke = records.filter(({ came }) => came === 'too-early').length;
   if (clean + broke === 0) return `${chance}, by the handbook alone: nothing was demoulded of it with this mix yet.`;
   const told = broke === 0 ? 'none came out too early' : `${broke} of them too early`;
-  return `${chance}: it rests on ${counted(clean + broke, 'demoulding', 'demouldings')}, ${told}.`;
+  return `${chance}: it is based on ${counted(clean + broke, 'demoulding', 'demouldings')}, ${told}.`;
 }
 
 /**

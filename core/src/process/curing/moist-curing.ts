@@ -47,7 +47,7 @@ export function moistCuringEnd(
 
 /** The rule in words. */
 export function moistCuringInWords(cure: MoistCuring): string {
-  if (cure.by === 'share') return `until ${Math.round(cure.share * 100)} % of its strength`;
+  if (cure.by === 'share') return `until ${Math.round(cure.share * 100)} % of 28-day strength`;
   if (cure.by === 'days') return `for ${cure.days} days`;
   const { days, reason } = moistCuringSchools[cure.school];
   return `for ${days} days: ${reason}`;

@@ -22,12 +22,12 @@ describe('free copies', () => {
     const pot = { name: 'Nested pot', copies: [...copies(3), { mark: 'X', retired: true, leaks: false }] };
     expect(freeMoulds(pot, [full(2 * DAY), full(DAY)], 1)).toEqual({ free: 1, full: [full(DAY), full(2 * DAY)] });
     expect(freeMoulds(pot, [full(DAY)], 3).short).toBe(
-      'Only 2 of Nested pot are free: 1 stands full. Take 2, or wait for the demoulding.',
+      'Only 2 of Nested pot are free: 1 stands full. Take 2, or wait until demoulding.',
     );
     const leaking = { ...pot, copies: [{ mark: 'A', retired: false, leaks: true }] };
     expect(freeMoulds(leaking, [], 1)).toMatchObject({
       free: 0,
-      short: 'No copy of Nested pot is free: 1 leaks. Leave it out, or list the copies that you have.',
+      short: 'No mould of Nested pot is free: 1 leaks. Leave it out, or list the moulds that you have.',
     });
   });
 

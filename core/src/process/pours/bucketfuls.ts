@@ -134,7 +134,7 @@ function volumeFigure(plan: PourPlan, fillings: readonly Filling[], { batch, fac
     ...fillings.map(({ name, layer, each, copies }) =>
       line(`${copies.length} × ${name}${layer ? `, layer ${layer}` : ''}`, each * copies.length, 'mL'),
     ),
-    line('× spare and what its batches taught', stretchOf(plan), 'ratio'),
+    line('× waste allowance × yield correction from past batches', stretchOf(plan), 'ratio'),
     ...measuredLine(factor),
     line('To mix', batch.volume, 'mL'),
   ]);

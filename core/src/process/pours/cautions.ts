@@ -29,7 +29,7 @@ export function cautionsFor(plan: PourPlan, pieces: readonly PieceFigures[]): Ca
     if (fresh.value <= plan.liftLimit && !staysPut(defined(plan.items[i]))) return;
     found.push({
       step: 'place',
-      text: `Fill ${name} where it is to set: full, it is not moved until its demoulding.`,
+      text: `Fill ${name} where it will set. Do not move it before demoulding.`,
     });
   });
   const heavy = pieces.filter(({ fresh }) => fresh.value > plan.liftLimit);

@@ -49,12 +49,14 @@ export function freeMoulds(
     ...(standing.length > 0 ? [`${standing.length} ${standing.length === 1 ? 'stands' : 'stand'} full`] : []),
     ...(leaking > 0 ? [`${leaking} ${leaking === 1 ? 'leaks' : 'leak'}`] : []),
   ];
+  if (free === 0 && leaking === 0 && standing.length > 0)
+    return { free, full: standing, short: `All ${name} moulds are full. Leave them out, or wait until demoulding.` };
   const told = why.length > 0 ? `: ${why.join(' and ')}` : '';
   return {
     free,
     full: standing,
-    short: `${free === 0 ? 'No copy' : `Only ${free}`} of ${name} ${free === 1 || free === 0 ? 'is' : 'are'} free${told}. ${
+    short: `${free === 0 ? 'No mould' : `Only ${free}`} of ${name} ${free === 1 || free === 0 ? 'is' : 'are'} free${told}. ${
       free > 0 ? `Take ${free}` : 'Leave it out'
-    }${standing.length > 0 ? ', or wait for the demoulding' : ', or list the copies that you have'}.`,
+    }${standing.length > 0 ? ', or wait until demoulding' : ', or list the moulds that you have'}.`,
   };
 }

@@ -96,7 +96,7 @@ describe('doses on the sheet', () => {
       );
       expect(mix.ratio.value).toBeLessThan(0.5);
       expect(bucketfuls[0]!.measured.ratio).toBeCloseTo(mix.ratio.value, 1);
-      expect(warnings.join(' ')).not.toContain('water to cement comes');
+      expect(warnings.join(' ')).not.toContain('the water–cement ratio comes');
     }
   });
 });

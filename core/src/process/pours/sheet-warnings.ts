@@ -52,7 +52,7 @@ export function measuringWarnings(plan: PourPlan, measured: MeasuredBatch): stri
     );
   if (wet > 0)
     found.push(
-      `Measured like this water to cement comes to ${ratio.toFixed(2)}, over ${ratioCeiling[plan.mix.exposure]}: ${remedyOf(way)}.`,
+      `Measured like this the water–cement ratio comes to ${ratio.toFixed(2)}, over ${ratioCeiling[plan.mix.exposure]}: ${remedyOf(way)}.`,
     );
   if (short > 0) found.push(`Measured like this it falls short of the moulds by ${tenth(short)}: ${remedyOf(way)}.`);
   if (over > 0.01 && worst <= RATIO_TOLERANCE)

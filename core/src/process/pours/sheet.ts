@@ -95,7 +95,12 @@ function amountFigure(plan: PourPlan, pieces: readonly PieceFigures[], amount: n
   const { factor: learned = 1, batches = 0 } = plan.learnedYield ?? {};
   return figure(amount, 'mL', batches > 0 ? { kind: 'learned', records: batches } : computed, [
     ...pieces.map((piece) => line(`${piece.count} × ${piece.name}`, piece.volume.value * piece.count, 'mL')),
-    line('Spare', held * plan.spare, 'mL', `${(plan.spare * 100).toFixed(0)} % so that the last one is not short`),
+    line(
+      'Waste allowance',
+      held * plan.spare,
+      'mL',
+      `${(plan.spare * 100).toFixed(0)} % so that the last one is not short`,
+    ),
     ...(batches > 0
       ? [line('÷ what its batches really made', learned, 'ratio', `of ${batches}, against calculated`)]
       : []),

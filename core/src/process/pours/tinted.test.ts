@@ -272,7 +272,7 @@ describe('a batch that is to match another', () => {
       inBrick({ lots: [lot('red-oxide', 2), lot('grey-cement', 1)], mix: sandCement(3), scaleStep: 100 }),
     );
     expect(matchWarnings(before, colourOf(now, 'bag')).join(' ')).toMatch(
-      /Iron oxide, red comes from another lot.*Water to cement.*lower: it dries darker.*Rounding.*cures under bag/s,
+      /Iron oxide, red comes from another lot.*water–cement ratio.*lower: it dries darker.*Rounding.*cures under bag/s,
     );
   });
 

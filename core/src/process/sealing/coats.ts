@@ -107,8 +107,8 @@ function afterLast({ at, ambient, last }: CoatAsked): CoatRemark[] {
       {
         rule: 'late',
         severity: 'tell',
-        told: 'The film below is hard: the next coat has nothing to hold on to.',
-        remedy: 'Rub it dull with a fine grit, wet, wipe it and let it dry first.',
+        told: 'The recoat window has closed.',
+        remedy: 'Wet-sand until matt, wipe, then let it dry.',
       },
     ];
   return [];
@@ -129,8 +129,8 @@ export function coatRemarks(asked: CoatAsked): CoatRemark[] {
     found.push({
       rule: 'ambient',
       severity: 'tell',
-      told: `At ${ambient.temperature.toFixed(0)} °C sealers stay milky and tacky.`,
-      remedy: `Bring piece and product to ${LEAST_WARM} °C or more.`,
+      told: `Too cold to seal at ${ambient.temperature.toFixed(0)} °C.`,
+      remedy: `Warm piece and sealer to ${LEAST_WARM} °C.`,
     });
   if (ambient && ambient.humidity > MOST_DAMP)
     found.push({

@@ -50,7 +50,7 @@ export function massOn(curve: DryDownCurve, t: number): number {
   return curve.final + waterOn(curve, t);
 }
 
-/** Water still to leave on a curve, g, `t` hours after the first weighing. */
+/** Water still to evaporate on a curve, g, `t` hours after the first weighing. */
 export function waterOn({ amplitude, tau, beta }: DryDownCurve, t: number): number {
   return t <= 0 ? amplitude : amplitude * Math.exp(-Math.exp(beta * Math.log(t / tau)));
 }

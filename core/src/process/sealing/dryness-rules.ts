@@ -104,7 +104,7 @@ function countRule({ weighings, agree, lastStrays }: Judged): RuleStanding[] {
       have: agree,
       want: WEIGHINGS_NEEDED,
       unit: 'weighings',
-      told: 'Its weighings do not lie on one drying curve: weigh it again tomorrow.',
+      told: 'The weighings are inconsistent. Weigh again tomorrow.',
       opens: disagree ? last + 24 : last,
     },
   ];

@@ -44,7 +44,7 @@ export interface DryDown {
   readonly rules: readonly RuleStanding[];
   /** The rule that keeps the gate shut longest. */
   readonly decides?: RuleStanding;
-  /** Water still to leave at the last weighing; the band's high end is the 80 % bound that is judged. */
+  /** Water still to evaporate at the last weighing; the band's high end is the 80 % bound that is judged. */
   readonly remaining?: Figure;
   /** Most water that may still be in it, g. */
   readonly limit: number;
@@ -203,7 +203,7 @@ function judge(given: readonly Weighing[], prior: DryDownPrior, binderClass: Bin
         line('Expected to weigh dry, from the mix', prior.dry, 'g'),
         line('Last weighing', last.mass, 'g'),
         line('Fitted dry mass', final.middle, 'g', 'm(t) = dry + A·exp(−(t/τ)^β)'),
-        line('Water still to leave', middle, 'g', 'at the last weighing'),
+        line('Water still to evaporate', middle, 'g', 'at the last weighing'),
         line('With four chances in five under', bound, 'g'),
         line('Dry enough under', limit.grams, 'g', limit.told),
       ],

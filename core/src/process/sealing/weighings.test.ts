@@ -51,7 +51,7 @@ describe('weighings that are not as they should be', () => {
       'portland',
     );
     expect(dryEnough).toBe(false);
-    expect(missing.join()).toContain('do not lie on one drying curve');
+    expect(missing.join()).toContain('The weighings are inconsistent');
   });
 
   it('names the rule that decides and how far off it is', () => {

@@ -23,7 +23,7 @@ const kilos = (mass: number) => (mass < 1000 ? `${mass.toFixed(0)} g` : `${(mass
 export function likelyPiece(mass: number, said: ExpectedNow, others: readonly ExpectedNow[]): LikelyPiece {
   const off = (one: ExpectedNow) => Math.abs(mass - one.mass) / one.sd;
   if (off(said) <= FAR) return { piece: 'as said' };
-  const read = `The scale says ${kilos(mass)}; ${said.code} should weigh about ${kilos(said.mass)}`;
+  const read = `The scale reads ${kilos(mass)}; ${said.code} should weigh about ${kilos(said.mass)}`;
   const fits = others.filter((one) => off(one) <= BELONGS);
   const [only] = fits;
   if (only && fits.length === 1)

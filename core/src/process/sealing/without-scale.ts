@@ -9,13 +9,13 @@ export const usualDrying: DryingSchool = 'scale';
 
 /** Each school with why one would hold to it. */
 export const dryingSchools: Record<DryingSchool, { readonly name: string; readonly why: string }> = {
-  scale: { name: 'Weigh to a hold', why: 'It tells what is really left in the piece. The default, for that reason.' },
+  scale: { name: 'Constant mass', why: 'It tells what is really left in the piece. The default, for that reason.' },
   'clear-film': {
     name: 'Taped clear film',
     why: 'It needs no scale and shows vapour where the piece still gives it off.',
   },
   calendar: {
-    name: 'By the calendar',
+    name: 'Fixed drying time',
     why: 'It needs nothing but patience; it waits longest, in the piece’s own air.',
   },
 };

@@ -39,7 +39,7 @@ export interface SimulatedHour {
   readonly strength: number;
   /** Off its faces, kg/m²/h. */
   readonly evaporation: number;
-  /** Water still to leave, g, and its share of all that can. */
+  /** Water still to evaporate, g, and its share of all that can. */
   readonly water: number;
   readonly waterShare: number;
   readonly temperature: number;
@@ -67,7 +67,7 @@ const YOUNG = { slow: 168, fast: 24 } as const;
 const DRIES_OUT = 0.5;
 
 interface State {
-  /** Water still to leave, g. */
+  /** Water still to evaporate, g. */
   water: number;
   /** On the faces, kg/m². */
   film: number;

@@ -23,11 +23,11 @@ export const spotWords: Record<Spot, string> = {
   'core-end': 'core end',
   face: 'face',
 };
-export const sizeWords: Record<DamageSize, string> = { chip: 'a chip', piece: 'a piece', through: 'right through' };
+export const sizeWords: Record<DamageSize, string> = { chip: 'a chip', piece: 'a piece', through: 'broken through' };
 export const forceWords: Record<Force, string> = {
   slid: 'Slid out',
-  tapped: 'Wanted tapping',
-  fought: 'Had to be fought',
+  tapped: 'Needed tapping',
+  fought: 'Needed force',
 };
 export const causeWords: Record<DamageCause, string> = {
   early: 'It came out too early',
@@ -74,7 +74,7 @@ export function tellEvent(event: CastEvent, units: Units): string {
     case 'demoulded': {
       const hurt = event.damage.map(({ spot, size }) => `${sizeWords[size]} at the ${spotWords[spot]}`).join(', ');
       const age =
-        event.equivalentAge === undefined ? '' : `, as old as ${units.say(event.equivalentAge, 'h')} at 20 °C`;
+        event.equivalentAge === undefined ? '' : `, equivalent age ${units.say(event.equivalentAge, 'h')} at 20 °C`;
       return `Demoulded ${hurt ? `with ${hurt}` : 'clean'}${event.cause ? ` (${causeWords[event.cause].toLowerCase()})` : ''}${event.force ? `; it ${forceWords[event.force].toLowerCase()}` : ''}${age}`;
     }
     case 'weighed':
@@ -110,7 +110,7 @@ export function tellEvent(event: CastEvent, units: Units): string {
     case 'unclamped':
       return 'Unclamped';
     case 'joined':
-      return `Joined into ${event.code}`;
+      return `Assembled into ${event.code}`;
     case 'decorated':
       return `${decorationWords[event.decoration]}${event.note ? `: ${event.note}` : ''}${against(event)}`;
     case 'seal-planned':

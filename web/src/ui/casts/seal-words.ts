@@ -32,8 +32,8 @@ export const laterWords: Record<CameLater, string> = {
   frost: 'Frost flaked it',
   bloom: 'White bloom',
   crack: 'It cracked',
-  'sealer let go': 'The sealer let go',
-  gone: 'It is no more',
+  'sealer let go': 'The sealer peeled',
+  gone: 'Destroyed',
 };
 
 /** What a kind of piece is for as a rule, until its caster says. */

@@ -5,7 +5,7 @@ export const stageWords: Record<Stage, string> = {
   curing: 'in its moist curing',
   drying: 'drying',
   sealed: 'sealed',
-  joined: 'part of an article',
+  joined: 'assembled',
   finished: 'finished',
   broken: 'broken',
 };
