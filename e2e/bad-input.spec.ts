@@ -85,6 +85,6 @@ test('a double tap makes one weighing and one pour’s casts', async ({ page }) 
   await page.goto('/pours/new');
   await page.getByRole('button', { name: 'Start this pour' }).dblclick();
   await page.getByRole('button', { name: /^Poured: 1 casts/ }).dblclick();
-  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
   expect(await castsOf(page.request)).toHaveLength(2);
 });

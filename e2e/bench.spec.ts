@@ -88,7 +88,7 @@ test('three moulds in two tints with bands are run to the end with the simulated
   await expect(page.getByRole('list', { name: 'Timers' })).toContainText('First edging pass');
   await page.getByRole('link', { name: /^Look over what went in: 3 casts/ }).click();
   await page.getByRole('button', { name: 'Poured: 3 casts to the shelf' }).click();
-  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
   const casts = (await castsOf(page.request)).filter(({ pourId }) => pourId === id);
   expect(casts.map(({ snapshot }) => snapshot.faceColouring?.kind).sort()).toEqual(['banded', 'solid', 'solid']);
   await page.goto(`/pours/${id}/bench`);

@@ -55,7 +55,7 @@ export async function beginWorkshop(page: Page, name = 'Quince Yard'): Promise<A
 export async function enterDemo(page: Page): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'Look round the demo workshop' }).click();
-  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
 }
 
 /** A time so many hours ago as the field for it wants it, in the browser's own zone. */

@@ -50,6 +50,7 @@ test('one pot goes from the mould on the bench to its finish', async ({ page }) 
     await page.getByRole('link', { name: /Nested pail pot/ }).click();
     await page.getByRole('link', { name: 'Plan a pour' }).click();
     await expect(page.getByLabel('How many of Nested pail pot')).toHaveValue('3');
+    await page.getByText('Measuring', { exact: true }).click();
     await page.getByLabel('Scoop at hand').selectOption({ label: 'the bean can, 400 mL' });
     const sheet = page.getByRole('region', { name: 'Mixing sheet' });
     await expect(sheet.getByRole('img', { name: /^5¾ scoops of Grey Portland cement/ })).toBeVisible();

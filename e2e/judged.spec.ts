@@ -54,9 +54,9 @@ test('a trough is packed, a leaf is laid on sand, and a panel takes its pipes an
   await planOf(page, 'Long alpine trough', 'Tufa light');
   await expect(steps('Long alpine trough')).toContainText('packed');
   await expect(steps('Long alpine trough')).not.toContainText(/Pour |a fifth/);
-  await planOf(page, 'Big rhubarb leaf', 'Tufa light');
-  await expect(steps('Big rhubarb leaf')).toContainText('leaf on sand');
-  await expect(steps('Big rhubarb leaf')).toContainText(/in the middle.*not over it/);
+  await planOf(page, 'Big butterbur leaf', 'Tufa light');
+  await expect(steps('Big butterbur leaf')).toContainText('leaf on sand');
+  await expect(steps('Big butterbur leaf')).toContainText(/in the middle.*not over it/);
   await planOf(page, 'Trellis panel with two pipes', 'Light panel');
   await expect(steps('Trellis panel with two pipes')).toContainText('panel');
   await page.getByText('In the mould').click();

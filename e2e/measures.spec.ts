@@ -27,6 +27,7 @@ test('two gypsum jars are measured by the scale, with nothing left', async ({ pa
   const mix = page.url().split('/').at(-1)!;
   await page.goto(`/pours/new?mould=${key}&mix=${mix}`);
   await page.getByLabel('How many of Test jar').fill('2');
+  await page.getByText('Waste, conditions and use').click();
   await page.getByLabel('Waste allowance').selectOption({ label: '0 %' });
   const sheet = page.getByRole('region', { name: 'Mixing sheet' });
   await expect(page.getByText(/^Proposed: gypsum is weighed/)).toBeVisible();

@@ -148,7 +148,7 @@ test('number keys reach the stations and ? lists them; signing out shuts the doo
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toBeHidden();
   await page.keyboard.press('1');
-  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
   await page.getByText('Maud', { exact: true }).click();
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByRole('button', { name: 'Look round the demo workshop' })).toBeVisible();

@@ -30,7 +30,7 @@ test('a second browser’s change is not overwritten unseen; one keeps one’s o
   await other.getByLabel('E-mail').fill(account.email);
   await other.getByLabel('Passphrase').fill(account.passphrase);
   await other.getByRole('button', { name: 'Sign in' }).click();
-  await expect(other.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await expect(other.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
   await other.goto(page.url());
   await other.getByLabel('Name').fill('Nested pot, theirs');
   await other.getByRole('button', { name: 'Save mould' }).click();

@@ -75,7 +75,7 @@ async function firstLoad(context) {
   });
   const begun = performance.now();
   await page.goto('/');
-  await page.getByRole('heading', { name: 'Today' }).waitFor();
+  await page.getByRole('heading', { name: 'Today', exact: true }).waitFor();
   const seen = performance.now() - begun;
   await page.waitForLoadState('networkidle');
   const bytes = (await Promise.all(sizes)).reduce((sum, size) => sum + size, 0);
@@ -92,7 +92,7 @@ async function scroll(context) {
   );
   const page = await context.newPage();
   await page.goto('/');
-  await page.getByRole('heading', { name: 'Today' }).waitFor();
+  await page.getByRole('heading', { name: 'Today', exact: true }).waitFor();
   await page.waitForLoadState('networkidle');
   const frames = await page.evaluate(async () => {
     /** @type {number[]} */

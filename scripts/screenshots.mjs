@@ -63,9 +63,16 @@ const SETTLES = 1500;
 /** So many of a mould in scoops alone, with nothing to spare. @param {import('@playwright/test').Page} page @param {number} count */
 async function inScoops(page, count) {
   await page.getByLabel(/^How many of/).fill(String(count));
-  await page.getByLabel('Spare').selectOption({ label: '0 %' });
+  await page.getByText('Waste, conditions and use').click();
+  await page.getByLabel('Waste allowance').selectOption({ label: '0 %' });
+  await page.getByText('Waste, conditions and use').click();
   await page.waitForTimeout(SETTLES);
-  await page.getByText(/^By several scoops/).click();
+  await page.getByText('Measuring', { exact: true }).click();
+  await page
+    .getByText(/^By several scoops/)
+    .first()
+    .click();
+  await page.getByText('Measuring', { exact: true }).click();
   await page.waitForTimeout(SETTLES);
 }
 

@@ -68,8 +68,8 @@ const waves = (radius: number, depth: number, count: number): PlanPoint[] =>
     return [Math.round(r * Math.cos(a) * 10) / 10, Math.round(r * Math.sin(a) * 10) / 10];
   });
 
-/** A rhubarb leaf: a notch where its stem was, lobes along its edge, a blunt tip. */
-const rhubarb: PlanPoint[] = Array.from({ length: 72 }, (_, i): PlanPoint => {
+/** A butterbur leaf: a notch where its stem was, lobes along its edge, a blunt tip. */
+const butterbur: PlanPoint[] = Array.from({ length: 72 }, (_, i): PlanPoint => {
   const a = (i / 72) * 2 * Math.PI;
   const r = 1 + 0.22 * Math.cos(a) - 0.5 * Math.exp(-10 * (1 + Math.cos(a))) + 0.045 * Math.cos(11 * a);
   return [Math.round(180 * r * Math.cos(a)), Math.round(165 * r * Math.sin(a))];
@@ -195,14 +195,14 @@ export const moulds: readonly DemoMould[] = [
     }),
   },
   {
-    name: 'Big rhubarb leaf',
+    name: 'Big butterbur leaf',
     flexibility: 'flexible',
     piece: 'leaf',
     material: 'sand',
     copies: 0,
     once: true,
     remake: 'The mound of damp sand, and a fresh leaf',
-    shape: shape({ kind: 'leaf', area: 118000, middle: 24, edge: 13, rise: 70, outline: rhubarb }),
+    shape: shape({ kind: 'leaf', area: 118000, middle: 24, edge: 13, rise: 70, outline: butterbur }),
   },
   {
     name: 'Twelve-faced lamp',

@@ -60,16 +60,13 @@ function TurnRow({ n, turn, tappable }: { n: number; turn: Alike; tappable: bool
           {warning}
         </p>
       ))}
-      <SheetRows lines={lines} doses={doses} tappable={tappable} />
+      <SheetRows lines={lines} doses={doses} water={water} tappable={tappable} />
       {late.length > 0 && (
         <p>
           Of these, strew in at the end:{' '}
           <strong>{late.map(({ name, mass }) => `${units.say(mass, 'g')} ${name.toLowerCase()}`).join(', ')}</strong>.
         </p>
       )}
-      <p>
-        Water: <strong>{units.say(water.tap.value, 'mL')}</strong>, of which {units.say(water.first, 'mL')} at once
-      </p>
       <p>
         Into{' '}
         {fillings

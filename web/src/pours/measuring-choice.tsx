@@ -3,10 +3,32 @@ import type { ScoopStep } from '@dewpot/core/materials';
 import { Choice } from '../ui/choice';
 import { sayChoice, wayNames } from '../ui/measuring-words';
 import { SelectField } from '../ui/select-field';
+import type { PourInput } from '@dewpot/contract';
+import type { CalculatedPlan, PlanSources } from './plan';
 import type { MeasuringProps } from './pour-choices';
 
 /** Marks a scoop in the list that is heaped. */
 const HEAPED = '+heaped';
+
+const steps: readonly { readonly value: ScoopStep; readonly label: string }[] = [
+  { value: 0.25, label: 'quarters' },
+  { value: 0.5, label: 'halves' },
+  { value: 1, label: 'whole ones' },
+];
+
+/** How a pour is measured, in a line. */
+export function measuringInWords(
+  input: PourInput,
+  sources: PlanSources,
+  calculated: CalculatedPlan | undefined,
+): string {
+  const way = calculated?.sheets?.[0]?.sheet.way.way;
+  const scoop = sources.palette.store.scoops.find(({ id }) => id === input.scoopId);
+  return [
+    ...(way ? [wayNames[way]] : []),
+    ...(scoop ? [scoop.name, defined(steps.find(({ value }) => value === input.step)).label] : []),
+  ].join(', ');
+}
 
 /** How the pour is measured: each way with what comes of it, the scoop at hand and the finest part of it. */
 export function MeasuringWayChoice({ input, sources, calculated, onChange }: MeasuringProps) {
@@ -42,13 +64,9 @@ export function MeasuringWayChoice({ input, sources, calculated, onChange }: Mea
             onChange={(value) => onChange({ scoopId: value.replace(HEAPED, ''), heaped: value.endsWith(HEAPED) })}
           />
           <SelectField<ScoopStep>
-            label="Round to"
+            label="Round scoops to"
             value={input.step}
-            options={[
-              { value: 0.25, label: 'quarters' },
-              { value: 0.5, label: 'halves' },
-              { value: 1, label: 'whole ones' },
-            ]}
+            options={steps}
             onChange={(step) => onChange({ step })}
           />
         </div>

@@ -20,6 +20,9 @@ describe('a plan', () => {
   it('is measured as is chosen, each way with what comes of it, and is sent so', async () => {
     const sent = fakeServer();
     open('/pours/new');
+    const folded = await screen.findByText(/^By one scoop, the bean can, quarters/);
+    expect(folded).toBeVisible();
+    await userEvent.click(screen.getByText('Measuring'));
     const ways = await screen.findByRole('group', { name: 'Measure' });
     expect(within(ways).getByLabelText(/^By one scoop/)).toBeChecked();
     expect(screen.getByText(/^Proposed: one scoop alone comes out right/)).toBeVisible();
@@ -81,6 +84,7 @@ describe('a plan', () => {
   it('without a scoop is weighed, and says so', async () => {
     fakeServer({ materials: { ...store, scoops: [] } });
     open('/pours/new');
+    await userEvent.click(await screen.findByText('Measuring'));
     expect(await screen.findByText(/Without a scoop everything is weighed/)).toBeVisible();
     expect(await screen.findByRole('region', { name: /^Measure by the scale/ })).toBeVisible();
   });

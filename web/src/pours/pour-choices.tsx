@@ -6,6 +6,7 @@ import type { PourInput } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { placesQuery } from '../api/places';
 import { BasisNote } from '../ui/basis-note';
+import { Fold } from '../ui/fold';
 import { Picks } from '../ui/picks';
 import { pieceUseWords } from '../ui/piece-use-words';
 import { QuantityField } from '../ui/quantity-field';
@@ -14,7 +15,7 @@ import { sayWhen } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import { DampMaterials } from './damp-materials';
-import { MeasuringWayChoice } from './measuring-choice';
+import { measuringInWords, MeasuringWayChoice } from './measuring-choice';
 import { measuredBefore, type PlanSources, type CalculatedPlan } from './plan';
 import type { Change } from '../ui/change';
 
@@ -42,12 +43,13 @@ export interface MeasuringProps extends ChoicesProps {
   readonly calculated: CalculatedPlan | undefined;
 }
 
-/** Mix, scoop, wetness, and the sand as it lies. */
+/** Mix and consistency; what is rarely changed is folded. */
 export function PourChoices({ input, sources, calculated, onChange }: MeasuringProps) {
-  const { system } = useUnits();
   const { mixes } = sources;
+  const { materials } = sources.palette.store;
+  const damp = materials.filter(({ id }) => (input.moisture[id] ?? 0) > 0).map(({ name }) => name.toLowerCase());
   return (
-    <section className="card-slab no-print space-y-4" aria-label="How">
+    <div className="space-y-4">
       <SelectField
         label="Mix"
         value={input.mixId}
@@ -61,14 +63,35 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
           })
         }
       />
-      <MeasuringWayChoice {...{ input, sources, calculated, onChange }} />
       <SelectField<Grade>
         label="Consistency"
         value={input.grade}
         options={consistencies.map(({ grade, name, looks }) => ({ value: grade, label: `${name}: ${looks}` }))}
         onChange={(grade) => onChange({ grade })}
       />
-      <DampMaterials {...{ input, sources, onChange }} />
+      <div>
+        <Fold title="Measuring" state={measuringInWords(input, sources, calculated)}>
+          <MeasuringWayChoice {...{ input, sources, calculated, onChange }} />
+        </Fold>
+        <Fold title="Damp materials" state={damp.length > 0 ? `damp: ${damp.join(', ')}` : 'all dry'}>
+          <DampMaterials {...{ input, sources, onChange }} />
+        </Fold>
+        <Conditions {...{ input, sources, onChange }} />
+      </div>
+    </div>
+  );
+}
+
+/** How much is added, where the casts set and what they are for. */
+function Conditions({ input, sources, onChange }: ChoicesProps) {
+  const units = useUnits();
+  const state = [
+    `${Math.round(input.spare * 100)} % waste`,
+    units.say(input.temperature, '°C'),
+    ...[input.release, input.cover, input.place].filter((word) => word),
+  ].join(', ');
+  return (
+    <Fold title="Waste, conditions and use" state={state}>
       <div className="grid grid-cols-2 gap-3">
         <SelectField
           label="Waste allowance"
@@ -80,7 +103,7 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
           label="Bench temperature"
           name="temperature"
           dimension="temperature"
-          system={system}
+          system={units.system}
           value={input.temperature}
           onChange={(temperature) => temperature !== undefined && onChange({ temperature })}
         />
@@ -105,7 +128,7 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
         value={input.uses ?? []}
         onChange={(uses) => onChange({ uses: [...uses] })}
       />
-    </section>
+    </Fold>
   );
 }
 

@@ -47,9 +47,9 @@ export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { 
     onChange({ items: input.items.map((item, i) => (i === at ? { ...item, ...part } : item)) });
   const leaveOut = (at: number) => onChange({ items: input.items.filter((_, i) => i !== at) });
   return (
-    <section className="card-slab no-print" aria-label="Which moulds">
-      <div className="flex flex-wrap items-center gap-x-6 gap-y-4">
-        <ul className="contents">
+    <section aria-label="Which moulds">
+      <div className="space-y-4">
+        <ul className="space-y-4">
           {chosen.map(({ item, at, mould, planned }) => (
             <ChosenMould
               key={at}
@@ -62,7 +62,7 @@ export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { 
             />
           ))}
           {gone.map((at) => (
-            <li key={at} className="border-error flex w-72 items-center justify-between gap-3 border-l-4 pl-3">
+            <li key={at} className="border-error flex items-center justify-between gap-3 border-l-4 pl-3">
               <span>Mould {at + 1} of this pour is gone.</span>
               <Button onClick={() => leaveOut(at)}>Leave it out</Button>
             </li>
@@ -104,8 +104,8 @@ function ChosenMould({
   const faceColouring = faceColouringFor(planned?.item);
   const setCount = (count: number) => onPut({ count: Math.min(MOST, Math.max(1, count)) });
   return (
-    <li className="flex w-72 items-center gap-3">
-      <svg viewBox="0 0 160 112" className="w-24 shrink-0" aria-hidden="true">
+    <li className="flex items-center gap-3">
+      <svg viewBox="0 0 160 112" className="w-20 shrink-0" aria-hidden="true">
         <g transform="translate(80 104)">
           <Piece
             shape={mould.shape}

@@ -1,12 +1,14 @@
 import { useState } from 'react';
 import type { PourInput, PourView } from '@dewpot/contract';
-import { Printer } from 'lucide-react';
+import { Printer, SlidersHorizontal } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useRemovePour, useSavePour, useStartPour } from '../api/pours';
 import { Button } from '../ui/button';
+import { Dialog } from '../ui/dialog';
+import { useWide } from '../ui/use-wide';
 import { Failure } from '../ui/states';
-import type { CalculatedPlan, PlanSources } from './plan';
+import type { PlanSources } from './plan';
 import { useCalculatedPlan } from './use-calculated-plan';
 import { ColouringSlab } from './colouring-slab';
 import { AgainSlab } from './repeat-pour-slab';
@@ -15,7 +17,7 @@ import { FittingsSlab } from './fittings-slab';
 import { HourSlab } from './timeline-slab';
 import { mixNames } from './mix-names';
 import { MatchSlab } from './match-slab';
-import { PourChoices } from './pour-choices';
+import { PourChoices, type MeasuringProps } from './pour-choices';
 import { PourItems } from './pour-items';
 import { SheetButton } from './sheet-button';
 import { Sheets } from './sheets';
@@ -32,19 +34,57 @@ function tidy({ release, cover, place, matches, ...rest }: PourInput): PourInput
   };
 }
 
-function SheetHead({ input, calculated }: { input: PourInput; calculated: CalculatedPlan | undefined }) {
-  const parts = calculated?.parts ?? [];
+/** What the sheet is for, in a line: the pieces with their counts, of which mix. */
+function SheetHead({ input, sources, calculated }: Pick<MeasuringProps, 'input' | 'sources' | 'calculated'>) {
+  const pieces = input.items.flatMap(({ mouldId, count }) =>
+    sources.moulds.filter(({ id }) => id === mouldId).map(({ name }) => `${count} × ${name}`),
+  );
   return (
-    <div className="mb-3 flex flex-wrap items-center justify-between gap-2">
-      <h1 className="text-3xl">
-        {mixNames(parts) || 'A pour'}: the {parts.length > 1 ? 'sheets' : 'sheet'}
-      </h1>
-      <span className="no-print flex flex-wrap gap-2">
-        <Button onClick={() => window.print()}>
-          <Printer size={18} aria-hidden="true" /> Print
-        </Button>
-        {calculated?.sheets && <SheetButton parts={calculated.sheets} input={input} />}
-      </span>
+    <div className="min-w-60 flex-1">
+      <h1 className="text-2xl break-words">{pieces.join(', ') || 'A pour'}</h1>
+      <p className="quiet">{mixNames(calculated?.parts ?? [])}</p>
+    </div>
+  );
+}
+
+/** The sheet on paper. */
+function OnPaper({ input, calculated }: Pick<MeasuringProps, 'input' | 'calculated'>) {
+  return (
+    <div className="no-print border-base-300 mt-3 flex flex-wrap gap-2 border-t pt-3">
+      <Button onClick={() => window.print()}>
+        <Printer size={18} aria-hidden="true" /> Print
+      </Button>
+      {calculated?.sheets && <SheetButton parts={calculated.sheets} input={input} />}
+    </div>
+  );
+}
+
+/** Pieces and choices: beside the sheet where there is room, else over it. */
+function Choices(props: MeasuringProps) {
+  const wide = useWide();
+  const [open, setOpen] = useState(false);
+  const choices = (
+    <div className="space-y-4">
+      <PourItems {...props} parts={props.calculated?.parts ?? []} />
+      <PourChoices {...props} />
+    </div>
+  );
+  if (wide)
+    return (
+      <section className="card-slab no-print" aria-label="Pieces and choices">
+        {choices}
+      </section>
+    );
+  return (
+    <div className="no-print">
+      <Button className="w-full" onClick={() => setOpen(true)}>
+        <SlidersHorizontal size={18} aria-hidden="true" /> Pieces and choices
+      </Button>
+      {open && (
+        <Dialog title="Pieces and choices" onClose={() => setOpen(false)}>
+          {choices}
+        </Dialog>
+      )}
     </div>
   );
 }
@@ -65,8 +105,8 @@ function PlanActions({
 }) {
   const words = { waiting: 'Waiting for the connection…', saving: 'One moment…' };
   return (
-    <div className="action-bar no-print mt-4">
-      <Button look="main" size="tall" className="flex-1 text-lg" disabled={disabled} onClick={onStart}>
+    <div className="no-print flex flex-wrap gap-2">
+      <Button look="main" size="tall" className="flex-1 px-6 text-lg" disabled={disabled} onClick={onStart}>
         {busy ? words[busy] : 'Start this pour'}
       </Button>
       <Button size="tall" disabled={disabled} onClick={onKeep}>
@@ -81,7 +121,7 @@ function PlanActions({
   );
 }
 
-/** Plans a pour: moulds and counts above, the sheet in the middle, always calculated. */
+/** Plans a pour: pieces and choices beside the sheet, which is always calculated. */
 export function PourPlanner({
   id,
   first,
@@ -95,6 +135,7 @@ export function PourPlanner({
   again?: PourView;
 }) {
   const navigate = useNavigate();
+  const wide = useWide();
   const [key] = useState(() => id ?? uuid());
   const [input, setInput] = useState(first);
   const save = useSavePour();
@@ -113,26 +154,32 @@ export function PourPlanner({
   };
   const leave = () => void navigate('/pours');
   const busy = save.isPending || start.isPending;
+  const actions = (
+    <PlanActions
+      busy={busy ? (save.failureCount > 0 ? 'waiting' : 'saving') : undefined}
+      disabled={!calculated?.sheets || busy}
+      onStart={() => void begin().catch(() => undefined)}
+      onKeep={() => void keep().then(leave, () => undefined)}
+      onDrop={id === undefined ? undefined : () => remove.mutate(id, { onSuccess: leave })}
+    />
+  );
   return (
     <div className="mx-auto max-w-7xl space-y-4 p-4">
       {again && <AgainSlab pour={again} input={input} onChange={change} />}
-      <PourItems input={input} sources={sources} parts={calculated?.parts ?? []} onChange={change} />
       <div className="grid gap-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
-        <PourChoices input={input} sources={sources} calculated={calculated} onChange={change} />
+        <Choices {...{ input, sources, calculated }} onChange={change} />
         <section className="card-slab" aria-label="Mixing sheet">
-          <SheetHead input={input} calculated={calculated} />
+          <div className="mb-2 flex flex-wrap items-start gap-3">
+            <SheetHead {...{ input, sources, calculated }} />
+            {wide && actions}
+          </div>
+          <Failure error={save.error ?? start.error ?? remove.error} />
           <Sheets {...{ input, sources, calculated }} onChange={change} />
           {calculated?.sheets?.[0] && (
             <MatchSlab {...{ input, sources }} calculated={calculated.sheets[0]} onChange={change} />
           )}
-          <Failure error={save.error ?? start.error ?? remove.error} />
-          <PlanActions
-            busy={busy ? (save.failureCount > 0 ? 'waiting' : 'saving') : undefined}
-            disabled={!calculated?.sheets || busy}
-            onStart={() => void begin().catch(() => undefined)}
-            onKeep={() => void keep().then(leave, () => undefined)}
-            onDrop={id === undefined ? undefined : () => remove.mutate(id, { onSuccess: leave })}
-          />
+          {!wide && actions}
+          <OnPaper {...{ input, calculated }} />
         </section>
       </div>
       <ColouringSlab input={input} sources={sources} calculated={calculated} onChange={change} />

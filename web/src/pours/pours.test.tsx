@@ -86,7 +86,8 @@ describe('planning', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Another mould' }));
     await userEvent.click(screen.getByRole('button', { name: 'Add Nested pot' }));
     await userEvent.selectOptions(screen.getAllByLabelText('Mix of Nested pot')[1]!, 'Lean');
-    expect(screen.getByRole('heading', { level: 1, name: 'Garden grey and Lean: the sheets' })).toBeVisible();
+    expect(screen.getByRole('heading', { level: 1, name: '3 × Nested pot, 1 × Nested pot' })).toBeVisible();
+    expect(screen.getByText('Garden grey and Lean')).toBeVisible();
     const lean = screen.getByRole('region', { name: 'Lean' });
     expect(within(lean).getByText('1 × Nested pot')).toBeVisible();
     await waitFor(() =>
@@ -121,10 +122,13 @@ describe('planning', () => {
     open('/pours/new');
     const before = await screen.findByRole('img', { name: /scoops of Sharp sand$/ });
     const first = before.getAttribute('aria-label');
+    expect(screen.getByText('all dry')).toBeVisible();
+    await userEvent.click(screen.getByText('Damp materials'));
     await userEvent.click(screen.getByText('Or dry a handful of the sharp sand'));
     await userEvent.type(screen.getByLabelText('Damp'), '525 g{Tab}');
     await userEvent.type(screen.getByLabelText('Dried'), '500 g{Tab}');
     expect(screen.getByText('5.0 % water.')).toBeVisible();
+    expect(await screen.findByText('damp: sharp sand')).toBeVisible();
     await waitFor(() => expect(scoops('Sharp sand')).not.toBe(first));
     await userEvent.type(screen.getByLabelText('Dried'), '600 g{Tab}');
     expect(screen.getByText(/damp handful is 525/)).toBeVisible();
@@ -134,7 +138,7 @@ describe('planning', () => {
     fakeServer({ mixes: [{ ...mix, doses: [{ materialId: 'red-oxide', amount: 0.03 }] }] });
     open('/pours/new');
     const measure = await screen.findByRole('region', { name: /^Measure by one scoop/ });
-    expect(measure).toHaveTextContent(/9\d gIron oxide, red 3 % of binder mass/);
+    expect(measure).toHaveTextContent(/Iron oxide, red9\d g3 % of binder mass/);
     expect(measure).not.toHaveTextContent(/level spoons/);
     expect(screen.getByText(/Blend iron oxide, red into the dry powder/)).toBeVisible();
   });

@@ -54,7 +54,6 @@ export function SheetView({
   const each = tinted ? ', tint by tint' : inTurns ? ', bucket by bucket' : count > 1 ? ', for each batch' : '';
   return (
     <div>
-      <Totals sheet={sheet} buckets={buckets} />
       {warnings.length > 0 && (
         <ul className="border-warning my-3 space-y-1 border-l-4 pl-3">
           {warnings.map((warning) => (
@@ -62,15 +61,16 @@ export function SheetView({
           ))}
         </ul>
       )}
-      <ComesOutEven even={sheet.even} />
-      <div className="mt-2">
+      <div>
         <Step n={1} title={`Measure ${wayNames[way.way].toLowerCase()}${each}`}>
           <Cautions sheet={sheet} step="measure" />
           {inTurns ? (
             <BucketTurns turns={turns} tappable={tappable} />
           ) : (
-            <SheetRows lines={batch.lines} doses={batch.doses} tappable={tappable} />
+            <SheetRows lines={batch.lines} doses={batch.doses} water={batch.water} tappable={tappable} />
           )}
+          <Totals sheet={sheet} buckets={buckets} />
+          <ComesOutEven even={sheet.even} />
         </Step>
         <Step n={2} title="Mix">
           <Cautions sheet={sheet} step="mix" />
@@ -97,11 +97,11 @@ function Totals({ sheet, buckets: { tinted, inTurns, count } }: { sheet: Sheet; 
   // Less than half a millilitre is neither missing nor left over.
   const short = leftover.value < -0.5;
   return (
-    <div className="grid grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-4">
-      <BigFigure label="To mix in all" figure={amount} />
+    <div className="border-base-300 grid grid-cols-[repeat(auto-fit,minmax(8.5rem,1fr))] gap-x-4 gap-y-2 border-t pt-2">
+      <BigFigure size="text-2xl" label="To mix in all" figure={amount} />
       <div>
         <p className="quiet text-sm">In batches</p>
-        <p className="numeral text-3xl">{count}</p>
+        <p className="numeral text-2xl">{count}</p>
         <p className="quiet text-sm">
           {tinted
             ? 'tint by tint'
@@ -113,11 +113,12 @@ function Totals({ sheet, buckets: { tinted, inTurns, count } }: { sheet: Sheet; 
         </p>
       </div>
       <BigFigure
+        size="text-2xl"
         label={short ? 'Falls short by' : 'Left over'}
         figure={{ ...leftover, value: Math.abs(leftover.value) }}
       />
-      <BigFigure label="Pot life" figure={potLife} />
-      {cost && <BigFigure label="Materials" figure={cost} />}
+      <BigFigure size="text-2xl" label="Pot life" figure={potLife} />
+      {cost && <BigFigure size="text-2xl" label="Materials" figure={cost} />}
     </div>
   );
 }

@@ -12,7 +12,7 @@ export function MeasureFigures({ measures }: { measures: readonly Measure[] }) {
       <span className="numeral text-3xl whitespace-nowrap sm:text-4xl">
         {one.kind === 'scoop' ? sayScoops(one.count) : units.say(one.mass, 'g')}
       </span>
-      <span className="quiet block text-sm">{one.kind === 'scoop' ? one.scoop.name : 'on the scale'}</span>
+      <span className="quiet block text-sm whitespace-nowrap">{one.kind === 'scoop' ? one.scoop.name : 'on the scale'}</span>
     </span>
   ));
 }
@@ -36,5 +36,33 @@ export function MeasureTally({
         <Scale size={28} aria-hidden="true" /> {units.say(one.mass, 'g')} on the scale
       </span>
     ),
+  );
+}
+
+/** Each measure with its number beside what is drawn of it. */
+export function Measures({
+  name,
+  measures,
+  tappable,
+}: {
+  name: string;
+  measures: readonly Measure[];
+  tappable: boolean;
+}) {
+  return (
+    <span className="flex flex-wrap items-center gap-x-6 gap-y-1">
+      {measures.map((one, i) => (
+        <span key={i} className="flex items-center gap-3">
+          <span>
+            <MeasureFigures measures={[one]} />
+          </span>
+          {one.kind === 'scoop' ? (
+            <MeasureTally name={name} measures={[one]} tappable={tappable} />
+          ) : (
+            <Scale size={28} className="quiet" aria-hidden="true" />
+          )}
+        </span>
+      ))}
+    </span>
   );
 }
