@@ -55,6 +55,7 @@ test('one pot goes from the mould on the bench to its finish', async ({ page }) 
     const sheet = page.getByRole('region', { name: 'Mixing sheet' });
     await expect(sheet.getByRole('img', { name: /^5¾ scoops of Grey Portland cement/ })).toBeVisible();
     await expect(sheet.getByRole('img', { name: /^14½ scoops of Sharp sand/ })).toBeVisible();
+    await page.getByText('Damp materials').click();
     await page.getByText('Holds a lump').click();
     await expect(sheet.getByRole('img', { name: /^17½ scoops of Sharp sand/ })).toBeVisible();
     await expect(sheet).toContainText('Damp and liquid materials bring');

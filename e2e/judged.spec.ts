@@ -25,7 +25,7 @@ test('a gravelled mix is refused for a narrow wall, and a tap takes one that pas
   await page.getByRole('button', { name: /^Use .*28-day strength \d+ → \d+ MPa/ }).first().click(); // prettier-ignore
   await expect(grain).toHaveCount(0);
   await expect(
-    page.getByRole('region', { name: 'How', exact: true }).getByLabel('Mix', { exact: true }),
+    page.getByRole('region', { name: 'Pieces and choices' }).getByLabel('Mix', { exact: true }),
   ).not.toHaveValue(await keyOf(page, 'mixes', 'Paver'));
   await expect(page.getByRole('region', { name: /^Measure / })).toBeVisible();
 });

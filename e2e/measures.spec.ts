@@ -30,6 +30,7 @@ test('two gypsum jars are measured by the scale, with nothing left', async ({ pa
   await page.getByText('Waste, conditions and use').click();
   await page.getByLabel('Waste allowance').selectOption({ label: '0 %' });
   const sheet = page.getByRole('region', { name: 'Mixing sheet' });
+  await page.getByText('Measuring', { exact: true }).click();
   await expect(page.getByText(/^Proposed: gypsum is weighed/)).toBeVisible();
   await expect(sheet.getByRole('region', { name: 'Measure by the scale' })).toContainText('on the scale');
   await expect(sheet.getByText('Left over').locator('..')).toContainText(/Left over[0-2]\s?mL/);

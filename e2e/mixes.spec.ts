@@ -57,6 +57,7 @@ test('a hypertufa mix is built in scoops, dosed, rounded, compared, and planned 
     await page.goto('/mixes');
     await page.getByRole('link', { name: /Canal tufa/ }).click();
     await page.getByRole('link', { name: 'Plan a pour' }).click();
+    await page.getByText('Damp materials').click();
     await page.getByText('Holds a lump').click();
     await page
       .getByLabel(/^How many of /)
@@ -95,7 +96,7 @@ test('a poured mix keeps its version; a pour taken back gives its materials back
   await page.getByRole('button', { name: /^Poured: / }).click();
   await expect(page).toHaveURL(/\/$/);
   await page.goto(pour);
-  await page.getByRole('button', { name: /^Take it back/ }).click();
+  await page.getByRole('button', { name: /^Undo pour/ }).click();
   await expect(page.getByRole('region', { name: 'What was really used' })).toBeVisible();
   await page.goto('/materials');
   await expect(cement).toHaveText(before);

@@ -139,6 +139,24 @@ test('on a phone no screen is wider than the glass, and the bench’s controls a
   expect(keep!.height).toBeGreaterThanOrEqual(56);
 });
 
+test('everything is found by a part of its name, from one key and from the phone’s own control', async ({ page }) => {
+  await enterDemo(page);
+  await page.keyboard.press('/');
+  const search = page.getByRole('dialog', { name: 'Search' });
+  await search.getByRole('searchbox').fill('butterbur');
+  await expect(search.getByRole('list', { name: 'Found' })).toContainText('Big butterbur leaf');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Big butterbur leaf');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.getByRole('button', { name: 'Search' }).click();
+  await search.getByRole('searchbox').fill('swatch');
+  await search.getByRole('link', { name: /^Swatches/ }).click();
+  await expect(page).toHaveURL(/\/tints\/book/);
+  await page.getByRole('button', { name: /^All/ }).click();
+  await page.getByRole('dialog', { name: 'All stations' }).getByRole('link', { name: 'Materials' }).click();
+  await expect(page).toHaveURL(/\/materials/);
+});
+
 test('number keys reach the stations and ? lists them; signing out shuts the door', async ({ page }) => {
   await enterDemo(page);
   await page.keyboard.press('2');

@@ -115,7 +115,7 @@ test('two heights are joined, unclamped, sealed as one, and their parts lead to 
   const [lower, upper] = await pourPots(page.request, 2, 40 * DAY);
   for (const cast of [lower!, upper!]) await dried(page.request, cast, 5);
   await page.goto(`/casts/${lower!.id}`);
-  await page.getByRole('link', { name: 'Join it with others' }).click();
+  await page.getByRole('link', { name: 'Assemble it with others' }).click();
   await page.getByLabel('Put on').selectOption({ label: `${upper!.code} Nested pot, drying` });
   const answers = page.getByRole('region', { name: 'What it implies' });
   await expect(answers).toContainText(`${upper!.code} does not touch ${lower!.code}`);

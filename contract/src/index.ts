@@ -20,6 +20,7 @@ export * from './run.js';
 export * from './scale.js';
 export * from './problem.js';
 export * from './queries.js';
+export * from './search.js';
 export * from './calculate.js';
 export * from './solids.js';
 export * from './materials.js';

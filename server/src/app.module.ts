@@ -24,6 +24,7 @@ import { MouldsModule } from './moulds/index.js';
 import { PictureUpload } from './pictures/takes-picture.js';
 import { PoursModule } from './pours/pours.module.js';
 import { ScriptApiModule } from './script-api/script-api.module.js';
+import { SearchModule } from './search/search.module.js';
 import { TintsModule } from './tints/index.js';
 
 /** A module for each stage of the work. */
@@ -42,6 +43,7 @@ export const stageModules = [
   PoursModule,
   ScriptApiModule,
   SealingModule,
+  SearchModule,
   TintsModule,
 ] as const;
 

@@ -22,6 +22,7 @@ const offered = {
   MouldsModule: ['MouldsService', 'TubsService'],
   PoursModule: ['PoursService', 'RunsService'],
   ScriptApiModule: [],
+  SearchModule: [],
   TintsModule: ['TintsService'],
 };
 

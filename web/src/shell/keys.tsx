@@ -1,10 +1,8 @@
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Dialog } from '../ui/dialog';
+import { isTyping } from '../ui/is-typing';
 import { stations } from './stations';
-
-const typing = (target: EventTarget | null) =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 /** The number keys reach the stations; ? lists the keys. */
 export function Keys() {
@@ -12,7 +10,7 @@ export function Keys() {
   const [help, setHelp] = useState(false);
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
       const station = stations[Number(event.key) - 1];
       if (event.key === '?') setHelp(true);
       else if (station) void navigate(station.path);
@@ -32,6 +30,10 @@ export function Keys() {
             <dd>{name}</dd>
           </div>
         ))}
+        <dt>
+          <kbd className="kbd">/</kbd>
+        </dt>
+        <dd>search</dd>
         <dt>
           <kbd className="kbd">?</kbd>
         </dt>

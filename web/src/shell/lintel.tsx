@@ -4,10 +4,12 @@ import { NavLink, useLocation } from 'react-router';
 import { useWaiting } from '../api/casts';
 import { useAmbient, useSession, useSignOut } from '../api/session';
 import { poursQuery } from '../api/pours';
+import { SearchControl } from './search-control';
 import { useShelf } from '../shelf';
 import { Button, buttonClass } from '../ui/button';
 import { BasisNote } from '../ui/basis-note';
 import { useUnits } from '../ui/units';
+import { Ledge } from './ledge';
 import { stations } from './stations';
 import { useTheme, type Theme } from './theme';
 
@@ -99,7 +101,7 @@ export function Lintel() {
                   end={path === '/'}
                   title={`Key ${i + 1}`}
                   className={({ isActive }) =>
-                    `station relative block px-3.5 py-4 ${isActive ? 'station-here font-semibold' : ''}`
+                    `station relative block px-2 py-4 text-sm xl:px-2.5 xl:text-base ${isActive ? 'station-here font-semibold' : ''}`
                   }
                 >
                   {name}
@@ -116,7 +118,8 @@ export function Lintel() {
             ))}
           </ul>
         </nav>
-        <div className="ml-auto flex shrink-0 items-center gap-3 lg:ml-0">
+        <div className="ml-auto flex shrink-0 items-center gap-2 lg:ml-0">
+          <SearchControl />
           <AmbientNow />
           <PersonMenu />
         </div>
@@ -126,32 +129,7 @@ export function Lintel() {
           No connection: {unsent} {unsent === 1 ? 'entry is' : 'entries are'} kept here and will be sent by themselves.
         </p>
       )}
-      <nav
-        aria-label="Stations"
-        className="ledge no-print bg-base-100 border-base-300 fixed inset-x-0 bottom-0 z-10 border-t lg:hidden"
-      >
-        <ul className="flex">
-          {stations.map(({ path, name, icon: Icon }) => (
-            <li key={path} className="flex-auto">
-              <NavLink
-                to={path}
-                end={path === '/'}
-                className={({ isActive }) =>
-                  `relative flex h-16 min-w-0 flex-col items-center justify-center gap-0.5 text-[0.7rem] ${isActive ? 'text-primary font-bold' : ''}`
-                }
-              >
-                <Icon size={20} aria-hidden="true" />
-                {name}
-                {(waiting[path] ?? 0) > 0 && (
-                  <span className="bg-accent text-accent-content absolute top-1 right-2 min-w-4 px-1 text-center text-[0.65rem] font-bold">
-                    {waiting[path]}
-                  </span>
-                )}
-              </NavLink>
-            </li>
-          ))}
-        </ul>
-      </nav>
+      <Ledge waiting={waiting} />
     </>
   );
 }

@@ -1,0 +1,21 @@
+/** Screens that are reached from another one, beside the stations. */
+export const innerScreens: readonly { readonly path: string; readonly name: string }[] = [
+  { path: '/moulds/new', name: 'Measure a mould' },
+  { path: '/moulds/measure', name: 'Measure a volume' },
+  { path: '/moulds/file', name: 'Mould from a mesh, an outline or a photo' },
+  { path: '/moulds/pairs', name: 'Pairs of tubs' },
+  { path: '/mixes/new', name: 'New mix' },
+  { path: '/mixes/compare', name: 'Compare mixes' },
+  { path: '/tints/new', name: 'New colour recipe' },
+  { path: '/tints/wanted', name: 'A wanted colour' },
+  { path: '/tints/chips', name: 'Test chips' },
+  { path: '/tints/ladder', name: 'Dose series' },
+  { path: '/tints/book', name: 'Swatches' },
+  { path: '/tints/ways', name: 'Colouring after curing' },
+  { path: '/pours/new', name: 'Plan a pour' },
+  { path: '/casts/weigh', name: 'Weigh what is due' },
+  { path: '/casts/join', name: 'Assemble parts' },
+  { path: '/casts/try', name: 'Simulate' },
+  { path: '/workshop/places', name: 'Places and conditions' },
+  { path: '/set-up', name: 'Set up the workshop' },
+];

@@ -1,0 +1,39 @@
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { Search } from 'lucide-react';
+import { isTyping } from '../ui/is-typing';
+import { Button } from '../ui/button';
+
+const SearchDialog = lazy(async () => ({ default: (await import('./search-dialog')).SearchDialog }));
+
+/** Opens the search: the control, or the key /. */
+export function SearchControl() {
+  const [open, setOpen] = useState(false);
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (event.key !== '/' || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      event.preventDefault();
+      setOpen(true);
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, []);
+  return (
+    <>
+      <Button
+        look="plain"
+        size="own"
+        className="h-11 w-11 p-0"
+        aria-label="Search"
+        title="Key /"
+        onClick={() => setOpen(true)}
+      >
+        <Search size={20} aria-hidden="true" />
+      </Button>
+      {open && (
+        <Suspense>
+          <SearchDialog onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
+    </>
+  );
+}
