@@ -42,7 +42,7 @@ test('a mix without a binder and a scoop of no size are refused', async ({ page 
   await page.getByRole('button', { name: 'A scoop' }).click();
   await page.getByLabel('What you call it').fill('nothing');
   await page.getByLabel('Holds, struck level').fill('0 mL');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('dialog').getByRole('alert')).toBeVisible();
   await expect(page.getByLabel('What you call it')).toHaveValue('nothing');
 });

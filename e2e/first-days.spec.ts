@@ -31,7 +31,7 @@ test('a heatwave out of a logger’s file covers a lightweight trough, and cold 
     await page.getByRole('button', { name: 'Add a place' }).click();
     await page.getByLabel('What you call it').fill('The glasshouse');
     await page.getByText('Files of readings').click();
-    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await page.getByRole('button', { name: 'The glasshouse', exact: true }).click();
     await page
       .getByLabel('A file of readings')
@@ -75,7 +75,7 @@ test('a heatwave out of a logger’s file covers a lightweight trough, and cold 
     });
     await happened(page.request, cast!.id, 20, { type: 'demoulded', damage: [] });
     await page.goto(`/casts/${cast!.id}`);
-    const damp = page.getByRole('region', { name: 'Keeping it damp' });
+    const damp = page.getByRole('region', { name: 'Moist curing' });
     await expect(damp).toContainText('cover it instead');
     await expect(damp).toContainText('look for fine cracks');
     await expect(damp).toContainText(/0 wettings done, \d+ missed/);

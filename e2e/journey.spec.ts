@@ -37,11 +37,11 @@ test('one pot goes from the mould on the bench to its finish', async ({ page }) 
     await page.getByRole('button', { name: 'A scoop' }).click();
     await page.getByLabel('What you call it').fill('the bean can');
     await page.getByLabel('Holds, struck level').fill('400 mL');
-    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(page.getByRole('button', { name: /the bean can/ })).toBeVisible();
     await page.getByRole('button', { name: 'Add a lot', exact: true }).click();
     await page.getByLabel(/Price of the lot/).fill('7.40');
-    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(page.getByRole('region', { name: 'In the store' })).toContainText('25.0 kg of 25.0 kg');
   });
 

@@ -73,7 +73,7 @@ test('a wanted green is reached, tried, and its prediction gets better with thre
       const day = (ago: number) => new Date(Date.now() - ago * 86_400_000).toISOString().slice(0, 10);
       if (dose === '0.5') {
         await page.getByLabel('Cast on').fill(day(0));
-        await page.getByRole('button', { name: 'Keep', exact: true }).click();
+        await page.getByRole('button', { name: 'Save', exact: true }).click();
         await chipCard(page, name).getByRole('button', { name: 'Measure its colour' }).click();
         await page.getByRole('button', { name: 'Lay the reader on the chip' }).click();
         await expect(page.getByText(/still damp and reads darker/)).toBeVisible();
@@ -81,11 +81,11 @@ test('a wanted green is reached, tried, and its prediction gets better with thre
         await chipCard(page, name).getByRole('button', { name: 'Change' }).click();
       }
       await page.getByLabel('Cast on').fill(day(6));
-      await page.getByRole('button', { name: 'Keep', exact: true }).click();
+      await page.getByRole('button', { name: 'Save', exact: true }).click();
       await chipCard(page, name).getByRole('button', { name: 'Measure its colour' }).click();
       await page.getByRole('button', { name: 'Lay the reader on the chip' }).click();
       await expect(page.getByText(/3 touches, within ΔE/)).toBeVisible();
-      await page.getByRole('button', { name: 'Keep', exact: true }).click();
+      await page.getByRole('button', { name: 'Save', exact: true }).click();
       await expect(chipCard(page, name)).toContainText('read by the reader');
     }
   });

@@ -53,7 +53,7 @@ async function views(list) {
     { name: 'hour', path: `/pours/${PLANNED}`, at: 'Timeline of the pour' },
     { name: 'bench-phone', path: `/pours/${STARTED}/bench`, size: BENCH, press: /at once$/ },
     { name: 'cast', path: `/casts/${drying.id}` },
-    { name: 'cast-damp', path: `/casts/${damp.id}`, at: 'Keeping it damp', theme: 'lamplight' },
+    { name: 'cast-damp', path: `/casts/${damp.id}`, at: 'Moist curing', theme: 'lamplight' },
   ];
 }
 

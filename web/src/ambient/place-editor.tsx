@@ -70,6 +70,8 @@ export function PlaceEditor({
     >
       <TextField
         label="What you call it"
+        name="name"
+        autoComplete="off"
         maxLength={60}
         value={name}
         onChange={({ target }) => setName(target.value)}

@@ -77,7 +77,7 @@ describe('places', () => {
     await userEvent.type(dialog.getByLabelText('What you call it'), 'the cellar');
     await userEvent.click(dialog.getByText('A cellar'));
     await userEvent.click(dialog.getByText('One figure'));
-    await userEvent.click(dialog.getByRole('button', { name: 'Keep' }));
+    await userEvent.click(dialog.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]!.body).toMatchObject({
       name: 'the cellar',

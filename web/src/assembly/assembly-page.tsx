@@ -137,6 +137,8 @@ function JoinThem({ joining: { parts, name, setName, called, join, send } }: { j
     <section className="card-slab space-y-3" aria-label="Assemble">
       <TextField
         label="What is it called?"
+        name="name"
+        autoComplete="off"
         value={name}
         maxLength={80}
         placeholder={called || 'Two-tier planter'}

@@ -18,8 +18,8 @@ export function AmbientSlab({ cast, now }: { cast: CastDetail; now: number }) {
   const basis = useQuery(placesQuery).data?.find(({ name }) => name === ambient.place)?.basis;
   if (!does) return null;
   return (
-    <section className="card-slab space-y-3" aria-label="Keeping it damp">
-      <h2 className="text-xl">Keeping it damp, at {ambient.place}</h2>
+    <section className="card-slab space-y-3" aria-label="Moist curing">
+      <h2 className="text-xl">Moist curing, at {ambient.place}</h2>
       {basis && basis !== 'measured' && (
         <p className="text-sm">
           Its air is <BasisNote basis={basis} link />.

@@ -74,6 +74,8 @@ function LotFields({ edit: { draft, set, error, today } }: { edit: ReturnType<ty
       />
       <TextField
         label={`Price of the lot, ${currency}`}
+        name="price"
+        autoComplete="off"
         inputMode="decimal"
         value={draft.price}
         error={error('price', 'Enter what it cost, such as 7.90; 0 if it was free.')}
@@ -81,6 +83,8 @@ function LotFields({ edit: { draft, set, error, today } }: { edit: ReturnType<ty
       />
       <TextField
         label="Bought on"
+        name="boughtAt"
+        autoComplete="off"
         type="date"
         max={today}
         value={draft.day}
@@ -88,6 +92,8 @@ function LotFields({ edit: { draft, set, error, today } }: { edit: ReturnType<ty
       />
       <TextField
         label="In how many bags"
+        name="bags"
+        autoComplete="off"
         type="number"
         min={1}
         defaultValue={draft.bags}
@@ -96,6 +102,8 @@ function LotFields({ edit: { draft, set, error, today } }: { edit: ReturnType<ty
       />
       <TextField
         label="Opened on (empty: closed)"
+        name="openedAt"
+        autoComplete="off"
         type="date"
         max={today}
         value={draft.opened}

@@ -37,6 +37,8 @@ export function MaterialEditor({
       {!material && missing.length > 0 && <FromHandbook missing={missing} onChosen={edit.fromHandbook} />}
       <TextField
         label="Name"
+        name="name"
+        autoComplete="off"
         value={draft.name}
         maxLength={80}
         error={tried && !draft.name.trim() ? 'Give it a name, such as “Washed river sand”.' : undefined}

@@ -10,7 +10,7 @@ beforeEach(() => {
   sent = fakeServer();
 });
 
-const keep = () => userEvent.click(screen.getByRole('button', { name: 'Keep' }));
+const keep = () => userEvent.click(screen.getByRole('button', { name: 'Save' }));
 
 describe('scoops', () => {
   it('are made from a round can’s own sizes', async () => {
@@ -99,6 +99,8 @@ describe('lots', () => {
       'More is left than was bought. Enter at most what was bought.',
     );
     expect(left).toHaveValue('40 kg');
+    await userEvent.click(screen.getByRole('button', { name: 'Correct it' }));
+    expect(left).toHaveFocus();
   });
 });
 

@@ -41,6 +41,8 @@ export function ScoopEditor({ scoop, onClose }: { scoop: ScoopView | undefined; 
     >
       <TextField
         label="What you call it"
+        name="name"
+        autoComplete="off"
         value={name}
         maxLength={60}
         placeholder="the bean can"

@@ -60,6 +60,8 @@ function Recipe({ edit, sources: { store } }: Editing) {
       <div className="grid grid-cols-[1fr_auto] gap-3">
         <TextField
           label="Name"
+          name="name"
+          autoComplete="off"
           value={draft.name}
           maxLength={80}
           error={edit.unnamed && !draft.name.trim() ? 'Give it a name, such as “Garden grey”.' : undefined}

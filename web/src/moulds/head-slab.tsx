@@ -32,6 +32,8 @@ export function HeadSlab({
       <div className="grid gap-3 sm:grid-cols-2">
         <TextField
           label="Name"
+          name="name"
+          autoComplete="off"
           value={draft.name}
           maxLength={80}
           error={unnamed && !draft.name.trim() ? 'Give it a name, such as “Tall herb pot”.' : undefined}

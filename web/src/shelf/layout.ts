@@ -1,3 +1,4 @@
+import { taskWords } from '@dewpot/core/casts';
 import { defined } from '@dewpot/core/math';
 import { wholeSize } from '../ui/whole-piece';
 import type { Group } from './reading';
@@ -30,8 +31,13 @@ const BELOW = 13;
 const LOWEST = 34;
 /** Share of a piece's width by which the next of its row stands to the side. */
 const STAND = 0.46;
-/** Room that a tag in words wants, px. */
-const TAG = 92;
+/** A tag is as wide as its words, px, and no narrower than a finger needs. */
+const TAG = { least: 86, letter: 8, edge: 16, apart: 6 };
+
+/** Width of a tag with these words, px. */
+export const tagWidth = (words: string): number => Math.max(TAG.least, words.length * TAG.letter + TAG.edge);
+
+const roomForTag = ({ due, window }: Group) => (due && window ? tagWidth(taskWords[window.task]) + TAG.apart : 0);
 
 /** Whether names stand in the gutter. */
 export const hasGutter = (width: number) => width >= WIDE;
@@ -50,7 +56,7 @@ export function layoutPlank(groups: readonly Group[], width: number, scale: numb
     const piece = sizeOf(group, scale).width;
     const step = piece * STAND;
     const taken = piece + step * (group.casts.length - 1);
-    const room = Math.max(taken, group.due ? TAG : 0);
+    const room = Math.max(taken, roomForTag(group));
     if (line.length > 0 && x + room > width - MARGIN) {
       lines.push(line);
       line = [];

@@ -4,11 +4,14 @@ import { memo } from 'react';
 import { useNavigate } from 'react-router';
 import { judgedBy } from '../ui/casts/reading';
 import { WholePiece } from '../ui/whole-piece';
-import { BOARD, FRONT, hasGutter, lineHeight, sizeOf, type PlacedGroup } from './layout';
+import { BOARD, FRONT, hasGutter, lineHeight, sizeOf, tagWidth, type PlacedGroup } from './layout';
 import type { Group } from './reading';
 
 /** How far a piece that is due stands forward, px. */
 const FORWARD = 9;
+
+/** A tag of so many px, two of its corners cut. */
+const tag = (width: number) => `M${-width / 2} 0h${width - 6}l6 6v18h${6 - width}l-6-6z`;
 
 export interface PlankLineProps {
   readonly line: readonly PlacedGroup[];
@@ -69,7 +72,7 @@ function Row({
           onClick={() => onDue(group)}
           onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onDue(group)}
         >
-          <path d="M-43 0h80l6 6v18h-80l-6-6z" />
+          <path d={tag(tagWidth(taskWords[window.task]))} />
           <text y={17} textAnchor="middle">
             {taskWords[window.task]}
           </text>

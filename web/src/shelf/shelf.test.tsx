@@ -106,6 +106,6 @@ describe('the round', () => {
 
   it('with nothing to do says so', () => {
     renderInside(<Round casts={[]} now={NOW} onDo={() => undefined} />);
-    expect(screen.getByText(/Nothing wants doing/)).toBeVisible();
+    expect(screen.getByText(/Nothing is due/)).toBeVisible();
   });
 });

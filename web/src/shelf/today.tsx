@@ -30,7 +30,7 @@ const whenWords: Record<RoundWhen, string> = { now: 'Now', today: 'Later today',
 /** What to do in one walk: now, today, this week; by place, in the order of the windows. */
 export function Round({ casts, now, onDo }: { casts: readonly CastView[]; now: number; onDo: (doing: Doing) => void }) {
   const parts = roundOf(casts, placeOf, now, endOfDay(now).getTime());
-  if (parts.length === 0) return <p className="quiet py-4">Nothing wants doing in the next seven days.</p>;
+  if (parts.length === 0) return <p className="quiet py-4">Nothing is due in the next seven days.</p>;
   return (
     <div className="space-y-5">
       {defined(parts[0]).when !== 'now' && <p>Nothing is due now.</p>}

@@ -1,4 +1,4 @@
-import { useDeferredValue, useState, type KeyboardEvent } from 'react';
+import { useDeferredValue, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { SearchHit, SearchKind } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
@@ -48,6 +48,8 @@ function moveFocus(event: KeyboardEvent<HTMLElement>): void {
 
 /** Everything in the workshop, found by a part of its name. */
 export function SearchDialog({ onClose }: { onClose: () => void }) {
+  const field = useRef<HTMLInputElement>(null);
+  useEffect(() => field.current?.focus(), []);
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
   const { data, error } = useQuery(searchQuery(words));
@@ -68,7 +70,7 @@ export function SearchDialog({ onClose }: { onClose: () => void }) {
           label="Pieces by code, moulds, mixes, tints, materials, places, screens"
           value={typed}
           maxLength={80}
-          autoFocus
+          ref={field}
           type="search"
           onChange={({ target }) => setTyped(target.value)}
         />

@@ -50,7 +50,7 @@ export function LadderPage() {
         />
       ) : (
         <Empty title="Nothing to cast">
-          <p>A ladder wants a cement and a pigment: put them into the store first.</p>
+          <p>A dose series needs a cement and a pigment. Add them under Materials first.</p>
         </Empty>
       )}
     </TintRoom>

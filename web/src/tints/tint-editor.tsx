@@ -52,6 +52,8 @@ export function TintEditor({
         <section className="card-slab space-y-4" aria-label="The tint">
           <TextField
             label="Name"
+            name="name"
+            autoComplete="off"
             value={draft.name}
             maxLength={80}
             error={unnamed && !draft.name.trim() ? 'Give it a name, such as “Old brick”.' : undefined}
@@ -62,6 +64,8 @@ export function TintEditor({
           <PigmentDoses doses={draft.doses} palette={palette} errors={errors} onChange={(doses) => set({ doses })} />
           <TextField
             label="Note"
+            name="note"
+            autoComplete="off"
             value={draft.note ?? ''}
             maxLength={300}
             onChange={(event) => set({ note: event.target.value })}

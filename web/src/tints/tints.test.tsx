@@ -131,7 +131,7 @@ describe('a chip', () => {
     const sent = fakeServer({ ...withChips(redChip), 'POST swatches': reading });
     renderScreen(<ChipsPage />);
     await userEvent.click(await screen.findByRole('button', { name: 'Measure its colour' }));
-    const keep = screen.getByRole('button', { name: 'Keep' });
+    const keep = screen.getByRole('button', { name: 'Save' });
     expect(keep).toBeDisabled();
     await userEvent.click(screen.getByRole('button', { name: 'Lay the reader on the chip' }));
     expect(await screen.findByText(/3 touches, within ΔE 0.4 of each other/)).toBeVisible();
@@ -151,7 +151,7 @@ describe('a chip', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Measure again' }));
     await userEvent.click(screen.getByRole('button', { name: 'Lay the reader on the chip' }));
     expect(await screen.findByText(/still damp and reads darker/)).toBeVisible();
-    expect(screen.getByRole('button', { name: 'Keep' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Save' })).toBeDisabled();
     const byEye = { ...measured, measured: { ...measured.measured, by: 'eye' as const } };
     expect(paletteOf({ swatches: [byEye] }).colours.pigments.size).toBe(0);
   });
@@ -170,7 +170,7 @@ describe('a chip', () => {
     await type('Into binder, g', '100');
     expect(screen.getByText(/That was 3.50 % of the binder/)).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Take that as the dose' }));
-    await userEvent.click(screen.getByRole('button', { name: 'Keep' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect((sent[0]!.body as typeof redChip).doses[0]!.amount).toBeCloseTo(0.035, 9);
   });

@@ -34,7 +34,7 @@ export function WantedPage() {
         <Wanted palette={palette} firstBase={base} />
       ) : (
         <Empty title="Nothing to mix it from">
-          <p>A tint wants a cement and a pigment: put them into the store first.</p>
+          <p>A tint needs a cement and a pigment. Add them under Materials first.</p>
         </Empty>
       )}
     </TintRoom>

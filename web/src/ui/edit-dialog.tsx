@@ -35,7 +35,7 @@ export function EditDialog({
         <Failure error={error} />
         <div className="flex flex-wrap gap-2 pt-1">
           <Button type="submit" look="main" size="tall" className="flex-1 text-lg" disabled={busy || disabled}>
-            {busy ? 'Keeping…' : 'Keep'}
+            {busy ? 'Saving…' : 'Save'}
           </Button>
           {onRemove && (
             <Button look="plain" size="tall" disabled={busy} onClick={onRemove}>

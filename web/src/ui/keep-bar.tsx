@@ -47,7 +47,7 @@ export function KeepBar({
   onThrowAway?: { readonly question: string; readonly act: () => void } | undefined;
   children?: ReactNode;
 }) {
-  const waiting = save.failureCount > 0 ? 'Waiting for the connection…' : 'Keeping…';
+  const waiting = save.failureCount > 0 ? 'Waiting for the connection…' : 'Saving…';
   return (
     <div className="action-bar">
       <Button

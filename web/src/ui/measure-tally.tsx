@@ -12,7 +12,9 @@ export function MeasureFigures({ measures }: { measures: readonly Measure[] }) {
       <span className="numeral text-3xl whitespace-nowrap sm:text-4xl">
         {one.kind === 'scoop' ? sayScoops(one.count) : units.say(one.mass, 'g')}
       </span>
-      <span className="quiet block text-sm whitespace-nowrap">{one.kind === 'scoop' ? one.scoop.name : 'on the scale'}</span>
+      <span className="quiet block text-sm whitespace-nowrap">
+        {one.kind === 'scoop' ? one.scoop.name : 'on the scale'}
+      </span>
     </span>
   ));
 }

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { useSyncExternalStore } from 'react';
 import { ProblemFailure } from '../api/client';
 
 /** While something is read. */
@@ -28,6 +29,20 @@ export function Empty({
   );
 }
 
+/** The fields of a screen are looked up as it is drawn; nobody tells when they change. */
+const untold = () => () => undefined;
+
+/** Leads to the field that was refused, where the screen has one of that name. */
+function ToField({ field }: { field: string }) {
+  const there = useSyncExternalStore(untold, () => document.getElementsByName(field)[0]);
+  if (!there) return null;
+  return (
+    <button type="button" className="link min-h-11" onClick={() => there.focus()}>
+      Correct it
+    </button>
+  );
+}
+
 /** What went wrong and what to do about it, field by field. */
 export function Failure({ error, children }: { error: unknown; children?: ReactNode }) {
   if (!error) return null;
@@ -40,7 +55,7 @@ export function Failure({ error, children }: { error: unknown; children?: ReactN
       <ul className="space-y-1">
         {issues.map(({ field, message, remedy }, i) => (
           <li key={`${field}-${i}`}>
-            {message} <span className="quiet">{remedy}</span>
+            {message} <span className="quiet">{remedy}</span> <ToField field={field} />
           </li>
         ))}
       </ul>

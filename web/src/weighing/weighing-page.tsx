@@ -20,7 +20,7 @@ export function WeighingPage() {
   const [list, setList] = useState<readonly ToWeigh[]>();
   const [at, setAt] = useState(0);
   const now = useNow();
-  if (isPending) return <Busy what="what wants weighing" />;
+  if (isPending) return <Busy what="what is due to be weighed" />;
   if (!data) return <Failure error={error} />;
   const round = list ?? weighRound(data, placeOf, now, scaleStep);
   const here = round[at];
