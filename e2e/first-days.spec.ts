@@ -27,7 +27,7 @@ test('a heatwave out of a logger’s file covers a lightweight trough, and cold 
 
   await test.step('a place is made, and its readings come in: °F, a fault set aside, a gap bridged', async () => {
     await page.getByRole('link', { name: 'Workshop' }).first().click();
-    await page.getByRole('link', { name: 'Places and their air' }).click();
+    await page.getByRole('link', { name: 'Places and conditions' }).click();
     await page.getByRole('button', { name: 'Add a place' }).click();
     await page.getByLabel('What you call it').fill('The glasshouse');
     await page.getByText('Files of readings').click();

@@ -34,7 +34,7 @@ test('a finding is put aside for a mould with a mix, wherever the two meet, and 
   await enterDemo(page);
   await planOf(page, 'Nested pail pot', 'Garden grey');
   const against = page.getByRole('list', { name: 'What speaks against it' });
-  const core = against.getByText(/its core wants .* to hold it down/);
+  const core = against.getByText(/its core needs .* of ballast/);
   await core.click();
   await against.getByLabel('Put it aside, because').fill('A bar is clamped across');
   await against.getByRole('button', { name: 'For this mould and mix' }).click();
@@ -45,7 +45,7 @@ test('a finding is put aside for a mould with a mix, wherever the two meet, and 
   const aside = page.getByRole('list', { name: 'Put aside' });
   await expect(aside).toContainText('A bar is clamped across');
   await aside.getByRole('button', { name: 'Take it up again' }).click();
-  await expect(page.getByText(/its core wants .* to hold it down/)).toBeVisible();
+  await expect(page.getByText(/its core needs .* of ballast/)).toBeVisible();
 });
 
 test('a trough is packed, a leaf is laid on sand, and a panel takes its pipes and its mesh', async ({ page }) => {

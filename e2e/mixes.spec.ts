@@ -38,7 +38,7 @@ test('a hypertufa mix is built in scoops, dosed, rounded, compared, and planned 
   });
   await test.step('it is measured in whole scoops, by several of them, and by the scale', async () => {
     await batch(page).getByLabel('Scoop at hand').selectOption({ label: 'the big tin' });
-    await batch(page).getByLabel('Round to').selectOption({ label: 'whole ones' });
+    await batch(page).getByLabel('Round scoops to').selectOption({ label: 'whole ones' });
     await batch(page).getByText('By several scoops').click();
     await expect(batch(page)).toContainText(/left over, \d+ measures/);
     await batch(page).getByText('By the scale').click();

@@ -36,24 +36,24 @@ async function views(list) {
   const plan = `/pours/new?mould=${nested.id}&mix=${grey.id}`;
   return [
     { name: 'shelf', path: '/' },
-    { name: 'shelf-lamplight', path: '/', theme: 'lamplight' },
+    { name: 'shelf-dark', path: '/', theme: 'lamplight' },
     { name: 'shelf-phone', path: '/', size: BENCH },
     { name: 'moulds', path: '/moulds' },
     { name: 'measure', path: '/moulds/measure' },
     { name: 'mould', path: `/moulds/${nested.id}` },
-    { name: 'join', path: `/casts/join?with=${lower.id}&with=${upper.id}`, theme: 'lamplight' },
+    { name: 'assemble', path: `/casts/join?with=${lower.id}&with=${upper.id}`, theme: 'lamplight' },
     { name: 'places', path: '/workshop/places' },
     { name: 'mix', path: `/mixes/${brick.id}` },
-    { name: 'try-first', path: '/casts/try', press: /^Set one beside/ },
+    { name: 'simulate', path: '/casts/try', press: /^Set one beside/ },
     { name: 'tints', path: '/tints' },
     { name: 'tint', path: `/tints/${oldBrick.id}`, theme: 'lamplight' },
     { name: 'bands', path: `/pours/${PLANNED}` },
     { name: 'sheet', path: plan, scoops: 3 },
-    { name: 'inset', path: `/pours/${LAID}`, at: 'Inlay or relief', theme: 'lamplight' },
-    { name: 'hour', path: `/pours/${PLANNED}`, at: 'Timeline of the pour' },
+    { name: 'inlay', path: `/pours/${LAID}`, at: 'Inlay or relief', theme: 'lamplight' },
+    { name: 'timeline', path: `/pours/${PLANNED}`, at: 'Timeline of the pour' },
     { name: 'bench-phone', path: `/pours/${STARTED}/bench`, size: BENCH, press: /at once$/ },
     { name: 'cast', path: `/casts/${drying.id}` },
-    { name: 'cast-damp', path: `/casts/${damp.id}`, at: 'Moist curing', theme: 'lamplight' },
+    { name: 'curing', path: `/casts/${damp.id}`, at: 'Moist curing', theme: 'lamplight' },
   ];
 }
 

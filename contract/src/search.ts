@@ -1,4 +1,4 @@
-import { MaxLength, MinLength } from 'class-validator';
+import { Text } from './limits.js';
 
 /** What is looked for in a workshop, by its kind. */
 export const searchKinds = ['mould', 'mix', 'tint', 'material', 'place', 'pour', 'cast'] as const;
@@ -6,7 +6,7 @@ export type SearchKind = (typeof searchKinds)[number];
 
 /** Words that are searched for: part of a name, the code of a piece, the number of a pour. */
 export class SearchQuery {
-  @MinLength(1) @MaxLength(80) words: string;
+  @Text(1, 80) words: string;
 }
 
 /** Something in the workshop that has the words in its name. */

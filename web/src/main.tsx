@@ -71,6 +71,7 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./ambient/places-page')).PlacesPage }),
       },
       { path: 'workshop', lazy: async () => ({ Component: (await import('./workshop/workshop-page')).WorkshopPage }) },
+      { path: 'glossary', lazy: async () => ({ Component: (await import('./glossary/glossary-page')).GlossaryPage }) },
       { path: '*', lazy: async () => ({ Component: (await import('./ui/not-found')).Nowhere }) },
     ],
   },

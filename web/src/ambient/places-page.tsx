@@ -25,7 +25,7 @@ export function PlacesPage() {
   const here = data.find(({ id }) => id === chosen) ?? data[0];
   return (
     <div className="mx-auto max-w-6xl p-4">
-      <PageHead title="Places and their air">
+      <PageHead title="Places and conditions">
         <Button look="main" onClick={() => setEditing('new')}>
           Add a place
         </Button>

@@ -41,6 +41,6 @@ describe('joining', () => {
   it('says what to do first where there is nothing to join', async () => {
     fakeServer({ casts: [cast('1a')] });
     renderScreen(<JoinPage />);
-    expect(await screen.findByText('Nothing to join yet')).toBeVisible();
+    expect(await screen.findByText('Nothing to assemble yet')).toBeVisible();
   });
 });

@@ -40,7 +40,7 @@ export function JoinPage() {
   const casts = data.filter(canBeJoined);
   if (casts.length < 2)
     return (
-      <Empty title="Nothing to join yet">
+      <Empty title="Nothing to assemble yet">
         <p>Casts are joined once they are out of their moulds: two heights, panels to a box, a base and its shade.</p>
         <p>
           <Link to="/" className={buttonClass({ look: 'main', size: 'own' })}>
@@ -120,7 +120,7 @@ function HowJoined({ joining }: { joining: Join }) {
         onChange={setUses}
       />
       <Choice
-        legend="Held by"
+        legend="Bond"
         options={holds.map((value) => ({ value, label: bonds[value].name }))}
         value={bond}
         onChange={setBond}

@@ -29,8 +29,8 @@ export function CastFigures({ cast, now }: { cast: CastDetail; now: number }) {
         <JointCarries cast={cast} now={now} />
       ) : (
         <>
-          <BigFigure label="Strength, % of 28-day" figure={strengthShare} />
-          <BigFigure label="Equivalent age at 20 °C" figure={equivalentAge} />
+          <BigFigure label="Strength, % of 28-day" term="strength" figure={strengthShare} />
+          <BigFigure label="Equivalent age at 20 °C" term="equivalent-age" figure={equivalentAge} />
           <Bearings cast={cast} now={now} />
         </>
       )}

@@ -71,7 +71,7 @@ export function CastsPage() {
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title="Casts" to="/pours/new" add="Plan a pour">
         <Link to="/casts/weigh" className={buttonClass()}>
-          Round of weighing
+          Weigh what is due
         </Link>
         <Link to="/casts/join" className={buttonClass()}>
           Assemble parts

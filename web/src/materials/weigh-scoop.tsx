@@ -48,7 +48,7 @@ export function WeighScoop({ scoops, onBulk }: { scoops: readonly ScoopView[]; o
           onChange={setCount}
         />
         <QuantityField
-          label="They weigh"
+          label="Mass on the scale"
           name="scoopMass"
           dimension="mass"
           system={system}

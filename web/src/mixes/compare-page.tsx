@@ -58,7 +58,7 @@ function SideBySide({ ids }: { ids: readonly string[] }) {
   const others = sources.mixes.filter(({ id }) => !ids.includes(id));
   return (
     <div className="mx-auto max-w-6xl p-4">
-      <PageHead title="Side by side">
+      <PageHead title="Compare mixes">
         <Link to="/mixes" className={buttonClass()}>
           All mixes
         </Link>

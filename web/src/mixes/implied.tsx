@@ -81,6 +81,7 @@ export function Implied({ draft, calculated, figures, store, moulds, lessons, te
       <div className="grid grid-cols-2 gap-4">
         <BigFigure
           label="Water–cement ratio"
+          term="water-cement"
           figure={ratio}
           size="text-2xl"
           note={
@@ -89,7 +90,13 @@ export function Implied({ draft, calculated, figures, store, moulds, lessons, te
               : `up to “${consistency(wettest).name}” under the ceiling`
           }
         />
-        <BigFigure label="Yield factor" figure={factor} size="text-2xl" note="mix made per volume scooped" />
+        <BigFigure
+          label="Yield factor"
+          term="yield-factor"
+          figure={factor}
+          size="text-2xl"
+          note="mix made per volume scooped"
+        />
         <BigFigure
           label="Fresh"
           figure={freshDensity}
@@ -106,7 +113,7 @@ export function Implied({ draft, calculated, figures, store, moulds, lessons, te
               : 'about as heavy as gravelled concrete'
           }
         />
-        <BigFigure label={`Workable, at ${units.say(temperature, '°C')}`} figure={clock.potLife} size="text-2xl" />
+        <BigFigure label={`Pot life, at ${units.say(temperature, '°C')}`} figure={clock.potLife} size="text-2xl" />
         <BigFigure label="Initial set" figure={clock.initialSet} size="text-2xl" />
         {cost && <BigFigure label="A litre costs" figure={cost} size="text-2xl" note="by the lots in store" />}
       </div>

@@ -50,7 +50,7 @@ describe('pot life and set', () => {
     await type('Initial set at 20 °C, hours', '2');
     expect(screen.getByText(/would be longer than its initial set/)).toBeVisible();
     await type('Pot life at 20 °C, minutes', '40');
-    expect(within(region()).getByText(/^Workable, at/)).toBeVisible();
+    expect(within(region()).getByText(/^Pot life, at/)).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: /^Save/ }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]!.body).toMatchObject({ times: { potLife: 40, initialSet: 2 } });
@@ -113,7 +113,7 @@ describe('a batch of it', () => {
     open('x');
     await screen.findByRole('region', { name: 'A batch of it' });
     await waitFor(() => expect(batch()).toHaveTextContent(/Proposed: /));
-    await userEvent.selectOptions(within(batch()).getByLabelText('Round to'), 'whole ones');
+    await userEvent.selectOptions(within(batch()).getByLabelText('Round scoops to'), 'whole ones');
     await userEvent.click(within(batch()).getByLabelText(/^By one scoop/));
     await waitFor(() => expect(within(batch()).getByRole('img', { name: /scoops of Sharp sand$/ })).toBeVisible());
     await userEvent.click(within(batch()).getByLabelText(/^By the scale/));

@@ -159,7 +159,7 @@ function WordsOfUse({ draft, onChange }: { draft: MixInput; onChange: (part: Par
         onChange={(event) => onChange({ suits: event.target.value })}
       />
       <TextField
-        label="Not for"
+        label="Not suitable for"
         value={draft.unfit ?? ''}
         maxLength={300}
         onChange={(event) => onChange({ unfit: event.target.value })}

@@ -79,7 +79,7 @@ export function MixWordFields({ draft, calculated, onChange }: WordsProps) {
           onChange={(binderClass) => set({ binderClass })}
         />
         <SelectField
-          label="Kept damp"
+          label="Moist curing"
           value={draft.moistCuringDays}
           options={[...new Set([0, 1, 2, 3, 7, 14, 28, draft.moistCuringDays])]
             .sort((a, b) => a - b)

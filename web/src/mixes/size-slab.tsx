@@ -105,7 +105,7 @@ export function SizeSlab({
         )}
         {store.scoops.length > 0 && (
           <SelectField<ScoopStep>
-            label="Round to"
+            label="Round scoops to"
             value={step}
             options={[
               { value: 0.25, label: 'quarters' },

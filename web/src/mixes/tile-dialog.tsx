@@ -74,7 +74,7 @@ export function TileDialog({ mixId, onClose }: { mixId: string; onClose: () => v
     <EditDialog title="A trial tile" busy={keep.isPending} error={keep.error} onSave={save} onClose={onClose}>
       <SelectField label="Half of it sealed with" value={product.value} options={products} onChange={setChosen} />
       <div className="flex flex-wrap gap-x-6 gap-y-3">
-        <Choice legend="By" options={plainly(coatTools)} value={tool} onChange={setTool} />
+        <Choice legend="Applied by" options={plainly(coatTools)} value={tool} onChange={setTool} />
         <Choice
           legend="Coats"
           options={[1, 2, 3].map((value) => ({ value, label: `${value}` }))}
@@ -98,7 +98,12 @@ export function TileDialog({ mixId, onClose }: { mixId: string; onClose: () => v
           value={smells}
           onChange={setSmells}
         />
-        <Choice legend="The look" options={yesNo('liked', 'not liked')} value={liked} onChange={setLiked} />
+        <Choice
+          legend="Do you like its look?"
+          options={yesNo('liked', 'not liked')}
+          value={liked}
+          onChange={setLiked}
+        />
       </div>
       <TextField
         label="Note (may be left open)"

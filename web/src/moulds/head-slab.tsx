@@ -9,7 +9,7 @@ import type { MouldDraft } from './draft';
 const flexibilities: readonly { readonly value: MouldFlexibility; readonly label: string }[] = [
   { value: 'rigid', label: 'Rigid' },
   { value: 'flexible', label: 'Flexible' },
-  { value: 'apart', label: 'Comes apart' },
+  { value: 'apart', label: 'Take-apart' },
 ];
 
 /** What the mould is called, what it makes, and how its wall is. */
@@ -40,7 +40,7 @@ export function HeadSlab({
           onChange={(event) => onChange({ name: event.target.value })}
         />
         <SelectField<PieceKind>
-          label="It makes a"
+          label="Kind of piece"
           value={draft.piece}
           options={(Object.keys(pieceGuides) as PieceKind[]).map((value) => ({
             value,
@@ -91,8 +91,8 @@ function WallFields({ draft, onChange }: { draft: MouldDraft; onChange: (part: P
           legend="Use"
           value={draft.once ? 'once' : 'often'}
           options={[
-            { value: 'often', label: 'Again and again' },
-            { value: 'once', label: 'Once, or rebuilt' },
+            { value: 'often', label: 'Reusable' },
+            { value: 'once', label: 'Single-use or rebuilt' },
           ]}
           onChange={(lasts) => onChange({ once: lasts === 'once', ...(lasts === 'once' && { copies: [] }) })}
         />
@@ -111,7 +111,7 @@ function WallFields({ draft, onChange }: { draft: MouldDraft; onChange: (part: P
       {draft.once && (
         <TextField
           className="mt-3"
-          label="What must be made again"
+          label="What is rebuilt each time"
           value={draft.remake ?? ''}
           maxLength={300}
           onChange={(event) => onChange({ remake: event.target.value })}

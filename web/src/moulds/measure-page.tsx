@@ -114,7 +114,7 @@ function Answer({ volume, start }: { volume: Figure | undefined; start: Start })
     <section className="card-slab space-y-3" aria-label="Answer">
       {volume ? (
         <>
-          <BigFigure label="It holds" figure={volume} size="text-5xl" />
+          <BigFigure label="Volume" figure={volume} size="text-5xl" />
           {scoops.length > 0 && (
             <ul className="divide-base-300 divide-y">
               {scoops.map((scoop) => (

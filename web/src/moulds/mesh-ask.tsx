@@ -69,9 +69,9 @@ export function MeshAsk({
       </section>
       <section className="card-slab space-y-4" aria-label="What is it">
         <h2 className="text-2xl">{name}</h2>
-        <Choice legend="The body is" value={role} options={roles} onChange={measuredAgain(setRole)} />
+        <Choice legend="The file shows" value={role} options={roles} onChange={measuredAgain(setRole)} />
         <div className="grid gap-3 sm:grid-cols-2">
-          <SelectField label="Up, as it stands, is" value={up} options={ups} onChange={measuredAgain(setUp)} />
+          <SelectField label="Upward axis" value={up} options={ups} onChange={measuredAgain(setUp)} />
           <SelectField
             label="File units"
             value={unit}

@@ -32,13 +32,13 @@ export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix, ju
     <section className="card-slab" aria-label="What follows">
       <div className="grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-3">
         <BigFigure
-          label="It holds"
+          label="Volume"
           figure={volume}
           size="text-4xl"
           {...(computed && { note: `${units.sayFigure(computed)} by its sizes` })}
         />
         <BigFigure
-          label="It weighs, fresh"
+          label="Fresh mass"
           figure={mass}
           {...(dryMass && { note: `${units.sayFigure(dryMass)} when it is dry` })}
         />
@@ -57,6 +57,7 @@ export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix, ju
         {ballast && (
           <BigFigure
             label="Core ballast"
+            term="ballast"
             figure={ballast.mass}
             note={`or ${units.sayFigure(ballast.sand)} of dry ${ballast.sandName.toLowerCase()}`}
           />

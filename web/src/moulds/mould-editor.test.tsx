@@ -33,7 +33,7 @@ describe('a new mould', () => {
         .map(({ textContent }) => textContent),
     ).toEqual(['A triangle', 'A square']);
     await userEvent.selectOptions(opening, 'A square');
-    expect(within(answers()).getByText('It holds', { selector: 'p' })).toBeVisible();
+    expect(within(answers()).getByText('Volume', { selector: 'p' })).toBeVisible();
   });
 });
 
@@ -110,8 +110,8 @@ describe('what is known of a mould', () => {
   it('made again each time has no copies, but says what must be made', async () => {
     const sent = fakeServer();
     open('m');
-    await userEvent.click(await screen.findByText('Once, or rebuilt'));
-    await userEvent.type(screen.getByLabelText('What must be made again'), 'The bed');
+    await userEvent.click(await screen.findByText('Single-use or rebuilt'));
+    await userEvent.type(screen.getByLabelText('What is rebuilt each time'), 'The bed');
     expect(screen.queryByRole('region', { name: 'Identical moulds' })).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Save mould' }));
     expect(sent[0]!.body).toMatchObject({ once: true, remake: 'The bed', copies: [] });
@@ -119,7 +119,7 @@ describe('what is known of a mould', () => {
   it('wants what suits its material on it', async () => {
     fakeServer();
     open('m');
-    await userEvent.selectOptions(await screen.findByLabelText('The mould is of'), 'Card');
+    await userEvent.selectOptions(await screen.findByLabelText('Mould material'), 'Card');
     expect(screen.getByRole('region', { name: 'Release' })).toHaveTextContent('Seals card and board');
   });
 });

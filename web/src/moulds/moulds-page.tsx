@@ -102,7 +102,7 @@ function Wish({ wish, onChange }: { wish: MouldWish; onChange: (wish: MouldWish)
     <section aria-label="Which moulds" className="mb-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-3 lg:grid-cols-6">
       <TextField label="Search" value={wish.word} onChange={(event) => put({ word: event.target.value })} />
       <SelectField<PieceKind | ''>
-        label="Making a"
+        label="Kind of piece"
         value={wish.piece ?? ''}
         options={[
           { value: '', label: 'anything' },

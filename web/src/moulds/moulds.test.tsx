@@ -183,7 +183,7 @@ describe('how much anything holds', () => {
     await userEvent.type(sides, '8');
     await retype('Height', '10 in');
     expect(screen.getByLabelText('Height')).toHaveValue('254 mm');
-    expect(within(answer()).getByText('It holds', { selector: 'p' })).toBeVisible();
+    expect(within(answer()).getByText('Volume', { selector: 'p' })).toBeVisible();
   });
 });
 

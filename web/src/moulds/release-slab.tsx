@@ -30,7 +30,7 @@ export function ReleaseSlab({
       <h2 className="mb-2 text-xl">Release agent</h2>
       <div className="grid gap-3 sm:grid-cols-2">
         <SelectField
-          label="The mould is of"
+          label="Mould material"
           value={material}
           options={(Object.keys(mouldMaterials) as MouldMaterial[]).map((value) => ({
             value,
@@ -39,7 +39,7 @@ export function ReleaseSlab({
           onChange={(next) => onChange({ material: next })}
         />
         <SelectField
-          label="Put on it"
+          label="Release agent"
           value={chosen}
           options={[...suits, ...others].map((value) => ({
             value,

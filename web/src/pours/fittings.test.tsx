@@ -74,7 +74,7 @@ describe('what goes into a mould beside the mix', () => {
     const sent = await open();
     const mesh = screen.getByLabelText('Mesh or wire, laid in at half depth');
     expect(mesh).toBeChecked();
-    const cuts = () => screen.getByRole('region', { name: 'Waste nothing' }).textContent;
+    const cuts = () => screen.getByRole('region', { name: 'Preparation' }).textContent;
     await waitFor(() => expect(cuts()).toContain('1 × Mesh'));
     expect(cuts()).toContain('1 × The peg');
     await userEvent.click(mesh);

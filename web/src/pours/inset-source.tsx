@@ -103,7 +103,7 @@ function LettersSource({ inset, onChange }: SourceProps) {
         />
       </label>
       <SelectField<LetterFace>
-        label="Their face"
+        label="Typeface"
         value={letters.font}
         options={[
           { value: 'serif', label: 'with feet' },
@@ -150,7 +150,7 @@ function PictureSource({ inset, onChange }: SourceProps) {
       {own && (
         <div className="w-32">
           <QuantityField
-            label="So wide"
+            label="Width"
             name="width"
             dimension="length"
             system={system}

@@ -49,7 +49,7 @@ describe('a plan', () => {
   it('puts a finding aside with a reason, once or for the mould with the mix, and takes it up again', async () => {
     const sent = fakeServer();
     open('/pours/new');
-    const wants = /Nested pot: its core wants .* to hold it down/;
+    const wants = /Nested pot: its core needs .* of ballast/;
     const finding = within((await screen.findByText(wants)).closest('li')!);
     await userEvent.click(finding.getByText(wants));
     expect(finding.getByText('Calculated from this mould and mix.')).toBeVisible();

@@ -167,7 +167,7 @@ describe('planning', () => {
     await userEvent.click(screen.getByRole('button', { name: 'One Nested pot more' }));
     await userEvent.click(screen.getByRole('button', { name: 'Take 2' }));
     expect(screen.getByLabelText('How many of Nested pot')).toHaveValue(2);
-    const waste = await screen.findByRole('region', { name: 'Waste nothing' });
+    const waste = await screen.findByRole('region', { name: 'Preparation' });
     await waitFor(() => expect(waste).toHaveTextContent(/Have Wedge \(\d+ mL\) ready/));
     expect(waste).toHaveTextContent(/kg on the core of each of 2 × Nested pot, as dry fine sand/);
   });

@@ -31,7 +31,7 @@ export function BeforeSlab({
     .filter((mould) => !poured.has(mould.id) && (freeOf(mould, full, 1).free ?? 1) > 0)
     .map(({ id, name, shape }) => ({ id, name, volume: fullVolume(shape) }));
   return (
-    <section className="card-slab no-print" aria-label="Waste nothing">
+    <section className="card-slab no-print" aria-label="Preparation">
       <h2 className="mb-2 text-2xl">Preparation</h2>
       <div className="grid gap-x-8 gap-y-3 md:grid-cols-2">
         <Cuts sheets={sheets} />

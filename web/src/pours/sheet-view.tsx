@@ -117,7 +117,7 @@ function Totals({ sheet, buckets: { tinted, inTurns, count } }: { sheet: Sheet; 
         label={short ? 'Falls short by' : 'Left over'}
         figure={{ ...leftover, value: Math.abs(leftover.value) }}
       />
-      <BigFigure size="text-2xl" label="Pot life" figure={potLife} />
+      <BigFigure size="text-2xl" label="Pot life" term="pot-life" figure={potLife} />
       {cost && <BigFigure size="text-2xl" label="Materials" figure={cost} />}
     </div>
   );

@@ -66,7 +66,7 @@ function CoatChoices({ coat: { chosen, choose, products, product, coats, side, d
           onChange={(value) => choose({ side: value })}
         />
         <Choice
-          legend="How"
+          legend="Applied by"
           options={coatTools.map((value) => ({ value, label: toolWords[value] }))}
           value={chosen.tool}
           onChange={(tool) => choose({ tool })}

@@ -17,7 +17,7 @@ export function TestForm(props: ActionProps) {
       <p className="quiet">
         Clear film, taped down all round on the thickest place, out of the sun. After {FILM_TEST_HOURS} h look under it.
       </p>
-      <Choice legend="It was on for" options={spans} value={hours} onChange={setHours} />
+      <Choice legend="How long was it on?" options={spans} value={hours} onChange={setHours} />
       <DoneButton {...props} said="No drops." event={{ ...event, drops: false }}>
         No drops under it
       </DoneButton>
@@ -38,7 +38,7 @@ export function CheckForm(props: ActionProps) {
   return (
     <div className="space-y-4">
       <Choice
-        legend="Which"
+        legend="Which one"
         options={all.map((value) => ({ value, label: sealCheckWords[value].name }))}
         value={check}
         onChange={setCheck}

@@ -111,7 +111,7 @@ function Planks({ groups, onDue }: { groups: readonly Group[]; onDue: (group: Gr
       <div className="flex flex-wrap items-center justify-between gap-3">
         <ScaleMark scale={scale} />
         <Choice
-          legend="Planks by"
+          legend="Group by"
           hideLegend
           options={shelfBys.map((value) => ({ value, label: `By ${value}` }))}
           value={by}

@@ -17,5 +17,6 @@ export const innerScreens: readonly { readonly path: string; readonly name: stri
   { path: '/casts/join', name: 'Assemble parts' },
   { path: '/casts/try', name: 'Simulate' },
   { path: '/workshop/places', name: 'Places and conditions' },
+  { path: '/glossary', name: 'Glossary' },
   { path: '/set-up', name: 'Set up the workshop' },
 ];

@@ -44,7 +44,7 @@ function AmbientNow() {
   );
 }
 
-const themeWords: Record<Theme, string> = { system: 'As the system', limewash: 'Limewash', lamplight: 'Lamplight' };
+const themeWords: Record<Theme, string> = { system: 'As the system', limewash: 'Light', lamplight: 'Dark' };
 
 function PersonMenu() {
   const { person } = useSession();
@@ -57,7 +57,7 @@ function PersonMenu() {
       </summary>
       <div className="dropdown-content bg-base-100 border-base-300 z-20 mt-1 w-56 space-y-2 border p-3 shadow-lg">
         <label className="block text-sm">
-          Light
+          Theme
           <select
             className="select select-bordered mt-1 w-full"
             value={theme}

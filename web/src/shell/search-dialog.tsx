@@ -7,6 +7,7 @@ import { stations } from './stations';
 import { Dialog } from '../ui/dialog';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
+import { terms } from '../ui/terms';
 import { innerScreens } from './inner-screens';
 
 interface Found {
@@ -29,6 +30,11 @@ const screensWith = (words: string): Found[] =>
   [...stations, ...innerScreens]
     .filter(({ name }) => name.toLowerCase().includes(words.toLowerCase()))
     .map(({ path, name }) => ({ to: path, name, note: 'screen' }));
+
+const termsWith = (words: string): Found[] =>
+  Object.entries(terms)
+    .filter(([, { name }]) => name.toLowerCase().includes(words.toLowerCase()))
+    .map(([key, { name }]) => ({ to: `/glossary#${key}`, name, note: 'word' }));
 
 const foundOf = ({ kind, id, name, mould }: SearchHit): Found => ({
   to: kinds[kind].to(id),
@@ -53,7 +59,7 @@ export function SearchDialog({ onClose }: { onClose: () => void }) {
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
   const { data, error } = useQuery(searchQuery(words));
-  const found = words === '' ? [] : [...(data ?? []).map(foundOf), ...screensWith(words)];
+  const found = words === '' ? [] : [...(data ?? []).map(foundOf), ...screensWith(words), ...termsWith(words)];
   const open = (event: KeyboardEvent<HTMLElement>) => {
     if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement)) return;
     event.currentTarget.querySelector('a')?.click();

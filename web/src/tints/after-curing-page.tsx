@@ -8,7 +8,7 @@ import { TintHead, TintRoom } from './tint-nav';
 export function WaysPage() {
   return (
     <TintRoom>
-      <TintHead title="After the cure, and in the face" />
+      <TintHead title="Colouring after curing" />
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <Terrazzo />
         <section className="card-slab" aria-label="In the mould">
@@ -104,7 +104,7 @@ function Terrazzo() {
             say={(n) => `${(n * 100).toFixed(0)} % of its volume`}
             onChange={setShare}
           />
-          <Slider label="Their size" value={size} min={2} max={20} step={1} say={(n) => `${n} mm`} onChange={setSize} />
+          <Slider label="Grain size" value={size} min={2} max={20} step={1} say={(n) => `${n} mm`} onChange={setSize} />
           <Slider
             label="Sanded off"
             value={depth}

@@ -74,7 +74,7 @@ export function BookPage() {
   }));
   return (
     <TintRoom>
-      <TintHead title="Swatch book">
+      <TintHead title="Swatches">
         <select
           className="select select-bordered h-12 w-40"
           aria-label="Show"
@@ -90,7 +90,7 @@ export function BookPage() {
         </Button>
       </TintHead>
       {pages.length === 0 ? (
-        <Empty title="The book is empty">
+        <Empty title="No swatches yet">
           <p>Tints and measured chips stand here by hue and lightness, once there are some.</p>
         </Empty>
       ) : (

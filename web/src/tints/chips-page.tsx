@@ -34,7 +34,7 @@ export function ChipsPage() {
   const newest = [...palette.swatches].reverse();
   return (
     <TintRoom>
-      <TintHead title="Chips">
+      <TintHead title="Test chips">
         <Button look="main" disabled={!first} onClick={() => setDoing({ what: 'edit' })}>
           Log a chip
         </Button>

@@ -38,7 +38,7 @@ export function LadderPage() {
   if (wanted !== null && !pigment) return <Nowhere />;
   return (
     <TintRoom>
-      <TintHead title="Dose ladder">
+      <TintHead title="Dose series">
         <Button onClick={() => window.print()}>
           <Printer size={18} aria-hidden="true" /> Print
         </Button>

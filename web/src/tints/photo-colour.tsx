@@ -113,7 +113,7 @@ function OnPhoto({ file, pixels, onColour }: Opened & { onColour: (found: PhotoC
         onChange={setKind}
       />
       <Choice
-        legend="Click on"
+        legend="What you click on"
         value={marks}
         options={[
           { value: 'card', label: kind === 'grey-card' ? 'the grey card' : 'the paper' },

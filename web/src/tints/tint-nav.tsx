@@ -3,11 +3,11 @@ import type { ReactNode } from 'react';
 
 const places = [
   { to: '/tints', name: 'Tints', end: true },
-  { to: '/tints/wanted', name: 'A colour you want', end: false },
+  { to: '/tints/wanted', name: 'Match a colour', end: false },
   { to: '/tints/chips', name: 'Chips', end: false },
-  { to: '/tints/ladder', name: 'Dose ladder', end: false },
-  { to: '/tints/book', name: 'Swatch book', end: false },
-  { to: '/tints/ways', name: 'After the cure', end: false },
+  { to: '/tints/ladder', name: 'Dose series', end: false },
+  { to: '/tints/book', name: 'Swatches', end: false },
+  { to: '/tints/ways', name: 'After curing', end: false },
 ] as const;
 
 /** Head of every screen of the station: its name, the way to its other screens, and what can be added. */

@@ -29,7 +29,7 @@ export function TintsPage() {
             <p>Begin with a colour that you want: the application looks for the doses. Or mix one by hand.</p>
             <p className="flex flex-wrap justify-center gap-2">
               <Link to="/tints/wanted" className={buttonClass({ look: 'main', size: 'own' })}>
-                A colour you want
+                Match a colour
               </Link>
               <Link to="/tints/new" className={buttonClass({ size: 'own' })}>
                 New colour recipe

@@ -35,7 +35,7 @@ describe('the list of tints', () => {
     fakeServer({ tints: { tints: [], swatches: [] } });
     renderScreen(<TintsPage />);
     expect(await screen.findByRole('heading', { name: 'No tints yet' })).toBeVisible();
-    expect(screen.getAllByRole('link', { name: 'A colour you want' }).length).toBe(2);
+    expect(screen.getAllByRole('link', { name: 'Match a colour' }).length).toBe(2);
   });
 });
 
@@ -224,7 +224,7 @@ describe('a wanted colour', () => {
     vi.stubGlobal('Worker', class { addEventListener() {} removeEventListener() {} postMessage() {} terminate = ended; }); // prettier-ignore
     renderScreen(<WantedPage />);
     await userEvent.click(await screen.findByRole('button', { name: 'Find the doses' }));
-    expect(screen.getByRole('progressbar', { name: 'Looking' })).toBeVisible();
+    expect(screen.getByRole('progressbar', { name: 'Searching' })).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Stop' }));
     expect(ended).toHaveBeenCalled();
     expect(screen.queryByRole('progressbar')).toBeNull();

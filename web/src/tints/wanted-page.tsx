@@ -29,7 +29,7 @@ export function WantedPage() {
   const base = firstBase(palette);
   return (
     <TintRoom>
-      <TintHead title="A colour you want" />
+      <TintHead title="Match a colour" />
       {base && pigmentsOf(palette).length > 0 ? (
         <Wanted palette={palette} firstBase={base} />
       ) : (
@@ -184,7 +184,7 @@ function SearchControls({
       </Button>
       {search.done !== undefined && (
         <div className="flex items-center gap-3" role="status">
-          <progress className="progress flex-1" value={search.done} max={1} aria-label="Looking" />
+          <progress className="progress flex-1" value={search.done} max={1} aria-label="Searching" />
           <Button look="plain" size="low" onClick={search.stop}>
             Stop
           </Button>

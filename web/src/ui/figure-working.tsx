@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import type { Basis, Figure } from '@dewpot/core/units';
+import { TermLink } from './term-link';
+import type { TermKey } from './terms';
 import { useUnits } from './units';
 
 function basisInWords(basis: Basis): string {
@@ -58,11 +60,14 @@ function Working({ figure: { working, basis } }: { figure: Figure }) {
 /** A figure in large numerals with its words, its band and its working. */
 export function BigFigure({
   label,
+  term,
   figure,
   note,
   size = 'text-3xl',
 }: {
   label: string;
+  /** The word of the trade that it is, to be read up. */
+  term?: TermKey;
   figure: Figure;
   note?: string;
   size?: string;
@@ -71,7 +76,7 @@ export function BigFigure({
   const { number, unit } = units.split(figure.value, figure.unit);
   return (
     <div>
-      <p className="quiet text-sm">{label}</p>
+      <p className="quiet text-sm">{term ? <TermLink of={term}>{label}</TermLink> : label}</p>
       <p className="flex items-baseline gap-1">
         {figure.unit === 'money' && <span className="text-lg">{unit}</span>}
         <span className={`numeral ${size}`}>{number}</span>

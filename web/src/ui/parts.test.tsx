@@ -23,9 +23,9 @@ describe('the scoop tally', () => {
 });
 
 describe('a figure', () => {
-  const volume = figure(2014.89, 'mL', computed, [line('Outer mould', 4599.29, 'mL'), line('It holds', 2014.89, 'mL')]);
+  const volume = figure(2014.89, 'mL', computed, [line('Outer mould', 4599.29, 'mL'), line('Volume', 2014.89, 'mL')]);
   it('is large, with its working beneath it', async () => {
-    renderInside(<BigFigure label="It holds" figure={volume} />);
+    renderInside(<BigFigure label="Volume" figure={volume} />);
     expect(screen.getByText('2.01')).toBeVisible();
     expect(screen.queryByText('4.60 L')).toBeNull();
     await userEvent.click(screen.getByText('Where does this come from?'));
@@ -33,7 +33,7 @@ describe('a figure', () => {
     expect(screen.getByText(/calculated from your measurements/)).toBeVisible();
   });
   it('is told in US customary units where the workshop has them', () => {
-    renderInside(<BigFigure label="It holds" figure={volume} />, { units: 'us' });
+    renderInside(<BigFigure label="Volume" figure={volume} />, { units: 'us' });
     expect(screen.getByText('fl oz')).toBeVisible();
   });
 });

@@ -43,7 +43,7 @@ export function WeighingPage() {
 function Done({ weighed }: { weighed: number }) {
   return (
     <div className="mx-auto max-w-xl p-4">
-      <PageHead title="Round of weighing" />
+      <PageHead title="Weigh what is due" />
       <Empty title={weighed > 0 ? 'All weighed' : 'Nothing is due to be weighed'}>
         <p>
           {weighed > 0

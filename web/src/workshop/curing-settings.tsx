@@ -57,9 +57,9 @@ export function CureSettings() {
   const keepRule = (rule: MoistCuring) => keep({ moistCuring: rule });
   return (
     <section className="card-slab space-y-4" aria-label="Moist curing">
-      <h2 className="text-2xl">Kept damp</h2>
+      <h2 className="text-2xl">Moist curing</h2>
       <Choice
-        legend="Until it has had"
+        legend="Cured until"
         options={ways}
         value={cure.by === 'school' ? cure.school : cure.by}
         onChange={(kind) => keepRule(ruleOf(kind))}
@@ -83,7 +83,7 @@ export function CureSettings() {
       <p className="quiet text-sm">Lightweight pieces are kept damp a week at the least, gypsum not at all.</p>
       <div className="flex flex-wrap items-end gap-3">
         <SelectField
-          label="You are up from"
+          label="Wetting hours, from"
           options={hours(0, 23)}
           value={waking.from}
           onChange={(from) => setWaking({ ...waking, from })}

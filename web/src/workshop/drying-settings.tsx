@@ -27,7 +27,7 @@ export function DryingSettings() {
     <section className="card-slab space-y-4" aria-label="Dry enough">
       <h2 className="text-2xl">Dry enough to seal</h2>
       <Choice
-        legend="You go by"
+        legend="When a piece counts as dry"
         options={schools}
         value={settings.drying ?? usualDrying}
         onChange={(drying) => save.mutate({ ...settings, drying }, { onSuccess: () => toast.success('Kept.') })}

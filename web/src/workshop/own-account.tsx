@@ -77,14 +77,14 @@ function Passphrase() {
       <summary className={buttonClass()}>Change your passphrase</summary>
       <form className="mt-3 space-y-3" onSubmit={(event) => void send(event)} noValidate>
         <TextField
-          label="The one you have now"
+          label="Your present passphrase"
           type="password"
           autoComplete="current-password"
           error={errors.current && 'Type the one you have now.'}
           {...register('current')}
         />
         <TextField
-          label="The new one, ten characters or more"
+          label="A new passphrase, ten characters or more"
           type="password"
           autoComplete="new-password"
           error={errors.fresh && 'Make it ten characters or more.'}

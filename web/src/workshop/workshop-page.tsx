@@ -38,7 +38,7 @@ export function WorkshopPage() {
             <h2 className="mb-1 text-2xl">Places</h2>
             <p className="quiet mb-2">Where casts stand, with the air of each: loggers, files, the forecast.</p>
             <Link to="/workshop/places" className={buttonClass({ look: 'strong' })}>
-              Places and their air
+              Places and conditions
             </Link>
           </section>
           <PeopleSlab />

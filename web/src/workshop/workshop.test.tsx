@@ -39,7 +39,7 @@ describe('the workshop', () => {
     renderScreen(<WorkshopPage />);
     await userEvent.selectOptions(await screen.findByLabelText('Which share'), '80 %');
     await userEvent.click(screen.getByText(/^The patient school/));
-    await userEvent.selectOptions(screen.getByLabelText('You are up from'), '06:00');
+    await userEvent.selectOptions(screen.getByLabelText('Wetting hours, from'), '06:00');
     await userEvent.click(screen.getByRole('button', { name: 'Wet in these hours' }));
     await waitFor(() => expect(sent).toHaveLength(3));
     expect(sent.map(({ body }) => body)).toMatchObject([
@@ -90,12 +90,12 @@ describe('the workshop', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'End the session of Safari on iOS' }));
     expect(screen.getByText('Chromium on Linux')).toBeVisible();
     await userEvent.click(screen.getByText('Change your passphrase'));
-    await userEvent.type(screen.getByLabelText('The one you have now'), 'the old one');
-    await userEvent.type(screen.getByLabelText(/^The new one/), 'short');
+    await userEvent.type(screen.getByLabelText('Your present passphrase'), 'the old one');
+    await userEvent.type(screen.getByLabelText(/^A new passphrase/), 'short');
     const change = screen.getByRole('button', { name: 'Change it and end my other sessions' });
     await userEvent.click(change);
     expect(await screen.findByText('Make it ten characters or more.')).toBeVisible();
-    await userEvent.type(screen.getByLabelText(/^The new one/), ' no more');
+    await userEvent.type(screen.getByLabelText(/^A new passphrase/), ' no more');
     await userEvent.click(change);
     await userEvent.click(screen.getByText('Make a token for a script'));
     await userEvent.type(screen.getByLabelText('What it is for'), 'Shed logger');

@@ -54,10 +54,33 @@ function readNumber(text: string): number {
   }, 0);
 }
 
+/** Units so small that a thousand of them is a usual quantity: in those a point before three digits may mark thousands. */
+const small = new Set(['mm', 'ml', 'g']);
+const GROUPED = /^[-+]?[1-9]\d{0,2}[.,]\d{3}$/;
+
+/** A number whose point or comma may stand before thousands or before decimals, as both it could be: “1.500” is 1500 or 1.5. */
+function readings(number: string): readonly [number, number] {
+  return [Number(number.replace(/[.,]/, '')), Number(number.replace(',', '.'))];
+}
+
+/** A number with a point before its decimals, whichever of point and comma were written, and where. */
+function pointed(number: string, system: UnitSystem): string {
+  const marks = number.match(/[.,]/g) ?? [];
+  const last = marks[marks.length - 1];
+  const [first] = marks;
+  // Both were written, or one of them twice: what stands first marks thousands.
+  if (first !== undefined && marks.length > 1) {
+    const whole = number.replaceAll(first, '');
+    return last === first ? whole : whole.replace(',', '.');
+  }
+  if (system === 'us' && last === ',' && GROUPED.test(number)) return number.replace(',', '');
+  return number.replace(',', '.');
+}
+
 /**
- * Reads a quantity as a person writes it: "2 1/2 in", "6 cm", "3/4 cup", "2½", "1,5 L".
+ * Reads a quantity as a person writes it: "2 1/2 in", "6 cm", "3/4 cup", "2½", "1,5 L", "1.500,5 g".
  * A number alone is in `plainUnit[system]`. Answers in the core's base unit (mm, mL, g, °C).
- * @throws InputError naming `field` when the text is no quantity of that dimension.
+ * @throws InputError naming `field` when the text is no quantity of that dimension, or could be two: “1.500 g” where commas are usual.
  */
 export function parseQuantity(text: string, dimension: Dimension, system: UnitSystem, field: string): number {
   const refuse = (message: string) =>
@@ -65,14 +88,21 @@ export function parseQuantity(text: string, dimension: Dimension, system: UnitSy
   const tidy = text
     .trim()
     .replace(/[¼½¾⅓⅔⅛]/g, (sign) => ` ${vulgar[sign]}`)
-    .replace(/(\d),(\d{1,2})(?!\d)/g, '$1.$2')
     .trim();
-  const match = /^([-+]?[\d./\s]+?)\s*([a-zA-Z°"'″′][a-zA-Z°. _]*)?$/.exec(tidy);
+  const match = /^([-+]?[\d.,/\s]+?)\s*([a-zA-Z°"'″′][a-zA-Z°. _]*)?$/.exec(tidy);
   if (!match) throw refuse(`“${text}” is not a quantity.`);
-  const number = readNumber(match[1]!.trim());
-  if (!Number.isFinite(number)) throw refuse(`“${text}” is not a number.`);
   const written = (match[2] ?? plainUnit[system][dimension]).trim();
   const unit = spelling[written.toLowerCase()] ?? written;
+  const typed = match[1]!.trim();
+  if (system === 'metric' && small.has(unit.toLowerCase()) && GROUPED.test(typed)) {
+    const [whole, part] = readings(typed);
+    const remedy = `Write “${whole} ${written}” or “${part.toFixed(4)} ${written}”.`;
+    throw new InputError([
+      { field, value: text, message: `“${text}” could be ${whole} or ${part} ${written}.`, remedy },
+    ]);
+  }
+  const number = readNumber(pointed(typed, system));
+  if (!Number.isFinite(number)) throw refuse(`“${text}” is not a number.`);
   try {
     return Qty(number, unit).to(baseUnit[dimension]).scalar;
   } catch {

@@ -17,8 +17,29 @@ describe('a quantity as a person writes it', () => {
     ['1.2 kg', 'mass', 1200],
     ['68 °F', 'temperature', 20],
     ['18', 'temperature', 18],
+    ['1,500 kg', 'mass', 1500],
+    ['1.976 kg', 'mass', 1976],
+    ['0,125 g', 'mass', 0.125],
+    ['1.500,5 g', 'mass', 1500.5],
+    ['1,500.5 g', 'mass', 1500.5],
+    ['1.500.000 g', 'mass', 1.5e6],
+    ['18,500 °C', 'temperature', 18.5],
   ] as const)('%s', (text, dimension, expected) => {
     expect(parseQuantity(text, dimension, 'metric', 'size')).toBeCloseTo(expected, 1);
+  });
+
+  it.each([
+    ['1.500', 'mass'],
+    ['1,500 mL', 'volume'],
+    ['12.500 mm', 'length'],
+  ] as const)('“%s” is asked about: it could be thousands or decimals', (text, dimension) => {
+    expect(() => parseQuantity(text, dimension, 'metric', 'size')).toThrow(/could be \d+00 or \d+\.5 /);
+    expect(parseQuantity(text, dimension, 'us', 'size')).toBeGreaterThan(0);
+  });
+
+  it('has commas before thousands where the workshop measures in inches', () => {
+    expect(parseQuantity('1,500 g', 'mass', 'us', 'size')).toBe(1500);
+    expect(parseQuantity('1.500 g', 'mass', 'us', 'size')).toBe(1.5);
   });
 
   it('means inches without a unit where the workshop measures in inches', () => {

@@ -97,7 +97,7 @@ function computedFigure(shape: MouldShape): Figure {
     ...(byAll - byCores > 1e-6
       ? [line('less plugs and inserts', byAll - byCores, 'mL', 'what is not inside a core already')]
       : []),
-    line('It holds', full, 'mL'),
+    line('Volume', full, 'mL'),
   ]);
 }
 
@@ -112,7 +112,7 @@ function volumeFigure(shape: MouldShape, byGeometry: Figure): Figure {
     line('By its measurements', byGeometry.value, 'mL'),
     line('Measured', taken.volume, 'mL', by),
     line('Difference', off, '%'),
-    line('It holds', taken.volume, 'mL', 'the measured volume counts'),
+    line('Volume', taken.volume, 'mL', 'the measured volume counts'),
   ]);
 }
 
@@ -157,7 +157,7 @@ function sizeOf(shape: MouldShape): OuterSize {
 function massFigure(volume: number, density: number, word: string): Figure {
   const mass = volume * density;
   return figure(mass, 'g', computed, [
-    line('It holds', volume, 'mL'),
+    line('Volume', volume, 'mL'),
     line('Density', density, 'kg/L', word),
     line('Mass', mass, 'g', 'volume × density'),
   ]);

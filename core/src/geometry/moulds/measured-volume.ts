@@ -36,6 +36,6 @@ export function volumeByMass(by: VolumeMeasuredBy, mass: number, density = WATER
   return figure(volume, 'mL', measured, [
     line(names[by], mass, 'g'),
     line(by === 'sand' ? 'Bulk density as it lay' : 'Density', density, 'kg/L'),
-    line('It holds', volume, 'mL', 'mass ÷ density'),
+    line('Volume', volume, 'mL', 'mass ÷ density'),
   ]);
 }

@@ -13,5 +13,5 @@ export function volumeFigure(solid: Solid): Figure {
   checkSolid(solid);
   const { how, steps = [] } = bodyOf(solid).whole;
   const held = solidVolume(solid);
-  return figure(held, 'mL', computed, [...steps, line('It holds', held, 'mL', how)]);
+  return figure(held, 'mL', computed, [...steps, line('Volume', held, 'mL', how)]);
 }

@@ -59,7 +59,7 @@ export function scoopByWater(mass: number): Figure {
   requireNumber('mass', mass, 'The water in the scoop', { above: 0, max: 50000, unit: 'g' });
   return figure(mass, 'mL', measured, [
     line('Water that fills it', mass, 'g'),
-    line('It holds', mass, 'mL', '1 g is 1 mL'),
+    line('Volume', mass, 'mL', '1 g is 1 mL'),
   ]);
 }
 

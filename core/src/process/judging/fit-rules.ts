@@ -70,7 +70,7 @@ export const floatingCoreRule: ItemRule = ({ item, plan, mix, traits, way }) => 
   return {
     key: 'floating-core',
     harm: 2,
-    text: `${item.name}: its core wants ${formatQuantity(needed.mass.value, 'g', 'metric')} to hold it down, more than its own sand weighs.`,
+    text: `${item.name}: its core needs ${formatQuantity(needed.mass.value, 'g', 'metric')} of ballast, more than its own sand weighs.`,
     reason: 'The mix that a core pushes aside lifts it, and a set base does not hold it.',
     basis: 'calculated',
     remedies: [
