@@ -68,9 +68,9 @@ test('a jar is weighed to its gate, sealed in two coats in their window, tried a
 
   await test.step('it is tried with a drop of water, and goes out with a note for its keeper', async () => {
     await press(page, 'Test the seal');
-    await press(page, 'Volume');
+    await press(page, 'It holds');
     await press(page, 'Test the seal');
-    await press(page, 'Volume');
+    await press(page, 'It holds');
     await press(page, 'Finish');
     const sheet = page.getByRole('dialog');
     await sheet.getByText('sold', { exact: true }).click();
