@@ -3,7 +3,7 @@ import { HOUR } from '@dewpot/core/units';
 import { evaporation, faceRisk, overFace } from '@dewpot/core/curing';
 import type { AmbientView } from '@dewpot/contract';
 import { area, line } from 'd3-shape';
-import { format } from 'date-fns';
+import { sayClock, sayWeekday } from '../ui/format-time';
 import { useUnits } from '../ui/units';
 
 const WIDTH = 400;
@@ -100,7 +100,7 @@ function HourMarks({ hours, x }: { hours: readonly Hour[]; x: (i: number) => num
               opacity={0.8}
               textAnchor={i < 3 ? 'start' : 'middle'}
             >
-              {format(at, new Date(at).getHours() === 0 ? 'EEE' : 'HH:mm')}
+              {new Date(at).getHours() === 0 ? sayWeekday(at) : sayClock(at)}
             </text>
           </g>
         ) : null,

@@ -1,14 +1,34 @@
-import { differenceInCalendarDays, format } from 'date-fns';
+import { differenceInCalendarDays } from 'date-fns';
+
+/** Writes a time, ms, with these parts of it. */
+const writer = (parts: Intl.DateTimeFormatOptions) => {
+  const { format } = new Intl.DateTimeFormat('en-GB', parts);
+  return (at: number) => format(at);
+};
+
+/** The clock alone: "16:00". */
+export const sayClock = writer({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+/** The day of the week alone: "Thu". */
+export const sayWeekday = writer({ weekday: 'short' });
+const longWeekday = writer({ weekday: 'long' });
+const date = writer({ day: 'numeric', month: 'short' });
+const dateOfYear = writer({ day: 'numeric', month: 'short', year: 'numeric' });
+const longDate = writer({ weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
+
+/** Days from which on a date tells its year. */
+const FAR = 300;
+
+const farOrNear = (at: number, days: number) => (Math.abs(days) > FAR ? dateOfYear(at) : date(at));
 
 /** A time as people say it: "today 16:00", "tomorrow 09:00", "Thu 16:00", "3 Dec". */
 export function sayWhen(at: number, now: number): string {
   const days = differenceInCalendarDays(at, now);
-  const clock = format(at, 'HH:mm');
+  const clock = sayClock(at);
   if (days === 0) return `today ${clock}`;
   if (days === 1) return `tomorrow ${clock}`;
   if (days === -1) return `yesterday ${clock}`;
-  if (days > 1 && days < 7) return `${format(at, 'EEE')} ${clock}`;
-  return format(at, Math.abs(days) > 300 ? 'd MMM yyyy' : 'd MMM');
+  if (days > 1 && days < 7) return `${sayWeekday(at)} ${clock}`;
+  return farOrNear(at, days);
 }
 
 /** The day alone: "today", "tomorrow", "Thu", "3 Dec". */
@@ -17,7 +37,7 @@ export function sayDay(at: number, now: number): string {
   if (days === 0) return 'today';
   if (days === 1) return 'tomorrow';
   if (days === -1) return 'yesterday';
-  return format(at, days > 1 && days < 7 ? 'EEEE' : Math.abs(days) > 300 ? 'd MMM yyyy' : 'd MMM');
+  return days > 1 && days < 7 ? longWeekday(at) : farOrNear(at, days);
 }
 
 /** A span as people say it: "3 h", "2 days". */
@@ -29,4 +49,4 @@ export function saySpan(ms: number): string {
 }
 
 /** Exact, for a hover. */
-export const exactly = (at: number) => format(at, 'EEEE d MMMM yyyy, HH:mm');
+export const exactly = (at: number): string => `${longDate(at)}, ${sayClock(at)}`;
