@@ -152,7 +152,7 @@ test('everything is found by a part of its name, from one key and from the phone
   await search.getByRole('searchbox').fill('swatch');
   await search.getByRole('link', { name: /^Swatches/ }).click();
   await expect(page).toHaveURL(/\/tints\/book/);
-  await page.getByRole('button', { name: /^All/ }).click();
+  await page.getByRole('navigation', { name: 'Stations' }).getByRole('button', { name: /^All/ }).click();
   await page.getByRole('dialog', { name: 'All stations' }).getByRole('link', { name: 'Materials' }).click();
   await expect(page).toHaveURL(/\/materials/);
 });

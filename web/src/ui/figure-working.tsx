@@ -76,7 +76,13 @@ export function BigFigure({
   const { number, unit } = units.split(figure.value, figure.unit);
   return (
     <div>
-      <p className="quiet text-sm">{term ? <TermLink of={term}>{label}</TermLink> : label}</p>
+      {term ? (
+        <div className="quiet text-sm">
+          <TermLink of={term}>{label}</TermLink>
+        </div>
+      ) : (
+        <p className="quiet text-sm">{label}</p>
+      )}
       <p className="flex items-baseline gap-1">
         {figure.unit === 'money' && <span className="text-lg">{unit}</span>}
         <span className={`numeral ${size}`}>{number}</span>
