@@ -34,9 +34,10 @@ function useSentSteps(pourId: string) {
     filters: { mutationKey: runKey(pourId) },
     select: ({ state }) => state as MutationState<RunView, Error, RunEventsSent>,
   });
-  const pending = sent.filter(({ status }) => status === 'pending');
+  const pending = useMemo(() => sent.filter(({ status }) => status === 'pending'), [sent]);
+  const waiting = useMemo(() => pending.flatMap(({ variables }) => variables?.events ?? []), [pending]);
   return {
-    waiting: pending.flatMap(({ variables }) => variables?.events ?? []),
+    waiting,
     refused: sent.find(({ status }) => status === 'error')?.error ?? undefined,
     away: pending.some(({ failureCount, isPaused }) => failureCount > 0 || isPaused),
   };

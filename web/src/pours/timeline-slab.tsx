@@ -42,7 +42,7 @@ export function HourSlab({
         <div>
           <h2 className="text-2xl">Timeline of the pour</h2>
           <p>
-            Begin {format(timeline.start, 'HH:mm')}, all poured <strong>{clock(timeline.poured)}</strong>
+            Begin {clock(timeline.start)}, all poured <strong>{clock(timeline.poured)}</strong>
             {last}
             <strong>{clock(timeline.end)}</strong>
           </p>

@@ -7,7 +7,7 @@ export const innerScreens: readonly { readonly path: string; readonly name: stri
   { path: '/mixes/new', name: 'New mix' },
   { path: '/mixes/compare', name: 'Compare mixes' },
   { path: '/tints/new', name: 'New colour recipe' },
-  { path: '/tints/wanted', name: 'A wanted colour' },
+  { path: '/tints/wanted', name: 'Match a colour' },
   { path: '/tints/chips', name: 'Test chips' },
   { path: '/tints/ladder', name: 'Dose series' },
   { path: '/tints/book', name: 'Swatches' },

@@ -1,9 +1,6 @@
 import { stepNames, type PotLife, type StepKind, type TimedStep, type Timeline } from '@dewpot/core/bench';
-import { format } from 'date-fns';
 import { brokenAxis, type BrokenAxis } from './broken-axis';
-import { saySpan } from './format-time';
-
-const clock = (time: number) => format(time, 'HH:mm');
+import { sayClock, saySpan } from './format-time';
 
 /** What a step is drawn as: what is dry, what is wet, what is in the mould, what is done to a face. */
 type Look = 'ready' | 'dry' | 'wet' | 'place' | 'face' | 'rest';
@@ -86,7 +83,7 @@ function Bar({ timed: { step, start, end, window, state }, axis }: { timed: Time
       <span
         className={`absolute inset-y-1 ${state === 'done' ? 'opacity-45' : ''} ${state === 'begun' ? 'outline-base-content outline-2' : ''}`}
         style={{ ...between(axis, start, end), minWidth: 3, background: fills[looks[step.kind]] }}
-        title={`${stepNames[step.kind]}, ${clock(start)} to ${clock(end)}`}
+        title={`${stepNames[step.kind]}, ${sayClock(start)} to ${sayClock(end)}`}
       />
     </>
   );
@@ -154,7 +151,7 @@ export function HourLine({
         {timeline.steps.map(({ step, start, end }) => (
           <li key={step.key}>
             {step.bucket === undefined ? '' : `${labels(step.part, step.bucket)}: `}
-            {stepNames[step.kind]}, {clock(start)} to {clock(end)}
+            {stepNames[step.kind]}, {sayClock(start)} to {sayClock(end)}
           </li>
         ))}
       </ul>
@@ -194,7 +191,7 @@ function Ticks({ timeline: { start, end }, axis }: { timeline: Timeline; axis: B
           className="absolute -translate-x-1/2 first:translate-x-0"
           style={{ left: percent(Math.min(0.97, axis.at(time))) }}
         >
-          {clock(time)}
+          {sayClock(time)}
         </span>
       ))}
     </div>

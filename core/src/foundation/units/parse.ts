@@ -58,11 +58,6 @@ function readNumber(text: string): number {
 const small = new Set(['mm', 'ml', 'g']);
 const GROUPED = /^[-+]?[1-9]\d{0,2}[.,]\d{3}$/;
 
-/** A number whose point or comma may stand before thousands or before decimals, as both it could be: “1.500” is 1500 or 1.5. */
-function readings(number: string): readonly [number, number] {
-  return [Number(number.replace(/[.,]/, '')), Number(number.replace(',', '.'))];
-}
-
 /** A number with a point before its decimals, whichever of point and comma were written, and where. */
 function pointed(number: string, system: UnitSystem): string {
   const marks = number.match(/[.,]/g) ?? [];
@@ -95,7 +90,7 @@ export function parseQuantity(text: string, dimension: Dimension, system: UnitSy
   const unit = spelling[written.toLowerCase()] ?? written;
   const typed = match[1]!.trim();
   if (system === 'metric' && small.has(unit.toLowerCase()) && GROUPED.test(typed)) {
-    const [whole, part] = readings(typed);
+    const [whole, part] = [Number(typed.replace(/[.,]/, '')), Number(pointed(typed, system))];
     const remedy = `Write “${whole} ${written}” or “${part.toFixed(4)} ${written}”.`;
     throw new InputError([
       { field, value: text, message: `“${text}” could be ${whole} or ${part} ${written}.`, remedy },
