@@ -43,6 +43,14 @@ function useSentSteps(pourId: string) {
   };
 }
 
+/** Whether the server was away since all was sent last: until then none of what waits counts as sent. */
+function useBehind(away: boolean, waiting: number): boolean {
+  const [behind, setBehind] = useState(false);
+  const now = waiting > 0 && (away || behind);
+  if (now !== behind) setBehind(now);
+  return now;
+}
+
 /** A pour's run as this device knows it: what the server has, and what is still to be sent. */
 export interface RunAtHand {
   /** Undefined until it was read once. */
@@ -67,6 +75,7 @@ function runOfAll(known: readonly RunEvent[] | undefined, waiting: readonly RunE
 export function useRun(pourId: string): RunAtHand {
   const client = useQueryClient();
   const { waiting, refused, away } = useSentSteps(pourId);
+  const behind = useBehind(away, waiting.length);
   const heard = useRunStream(pourId, client);
   const { data, error } = useQuery({ ...runQuery(pourId), refetchInterval: heard ? false : LOOK });
   const run = useMemo(() => runOfAll(data?.events, waiting), [data, waiting]);
@@ -78,7 +87,7 @@ export function useRun(pourId: string): RunAtHand {
   }, [refused]);
   return {
     run,
-    waiting: away ? waiting.length : 0,
+    waiting: behind ? waiting.length : 0,
     refused,
     error,
     record: (...eventBodies) => {

@@ -168,11 +168,18 @@ describe('the connection of the bench', () => {
     await userEvent.click(screen.getByRole('button', { name: /^A splash/ }));
     expect(await screen.findByText('2 unsent')).toBeVisible();
     const sent: RunEvent[] = [];
-    vi.stubGlobal('fetch', (url: string, init: RequestInit = {}) => {
+    let arrive = () => {};
+    const lastArrived = new Promise<void>((resolve) => (arrive = resolve));
+    vi.stubGlobal('fetch', async (url: string, init: RequestInit = {}) => {
       if (init.method !== 'POST') return online(url, init);
       sent.push(...(JSON.parse(init.body as string) as { events: RunEvent[] }).events);
-      return Promise.resolve(Response.json({ events: sent }));
+      if (sent.length === 2) await lastArrived;
+      return Response.json({ events: sent });
     });
+    await waitFor(() => expect(sent).toHaveLength(2), { timeout: 10_000 });
+    // The last one is on its way: it counts until it has arrived.
+    expect(await screen.findByText('1 unsent')).toBeVisible();
+    arrive();
     await waitFor(() => expect(screen.queryByText(/unsent/)).toBeNull(), { timeout: 10_000 });
     expect(sent.map(({ kind }) => kind)).toEqual(['water', 'water']);
   });
