@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
-const own = [/@dewpot\/(core|contract|server|demo)/];
+const own = [/@dewpot\/(core|locales|contract|server|demo)/];
 const shared = { resolve: { conditions: ['source'] }, ssr: { resolve: { conditions: ['source', 'node'] } } };
 
 /** A race that is run more often than usual may take longer. */
@@ -16,7 +16,7 @@ export default defineConfig({
         ...shared,
         test: {
           name: 'core',
-          include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts'],
+          include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'locales/src/**/*.test.ts'],
           server: { deps: { inline: own } },
           // Core is pure: what one file imported serves the next.
           isolate: false,

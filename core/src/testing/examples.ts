@@ -1,3 +1,4 @@
+import { english } from '@dewpot/locales/testing';
 import type { Finding } from '../foundation/units/index.js';
 import type { MouldShape } from '../geometry/moulds/index.js';
 import type { RoundFrustum } from '../geometry/solids/index.js';
@@ -31,7 +32,10 @@ export function nested(
 export const nestedPot: MouldShape = nested([160, 200, 180], [124, 160], 18, 19);
 
 /** A material of the handbook, its key as its id. */
-export const material = (key: string): Material => ({ ...handbookMaterial(key), id: key });
+export const material = (key: string): Material => {
+  const { name, ...rest } = handbookMaterial(key);
+  return { ...rest, id: key, name: english(name) };
+};
 
 /** One of cement to two and a half of sharp sand by volume, for outdoors. */
 export const sandCement = (grade: Grade = 5): Mix => ({
@@ -88,4 +92,8 @@ export const threePots = (over: Partial<PourPlan> = {}): PourPlan => ({
 
 /** Findings in words, with what to do about them. */
 export const said = (findings: readonly Finding<unknown>[]): string =>
-  findings.map(({ text, reason, remedies }) => [text, reason, ...remedies.map((one) => one.text)].join(' ')).join(' ');
+  findings
+    .map(({ text, reason, remedies }) =>
+      [text, reason, ...remedies.map((one) => one.text)].map((one) => english(one)).join(' '),
+    )
+    .join(' ');

@@ -1,10 +1,15 @@
+import type { Phrase } from './message.js';
+
 /** Units in which the core computes and answers. */
 export type Unit =
   | 'mm'
   | 'mm²'
+  | 'm²'
   | 'mL'
   | 'g'
   | '°C'
+  /** A difference of temperatures. */
+  | 'K'
   | 'h'
   | 'min'
   | 'days'
@@ -13,6 +18,9 @@ export type Unit =
   | 'kg/L'
   | 'kg/m²/h'
   | '%'
+  | '°'
+  | 'kg/m³'
+  | 'km/h'
   | 'ratio'
   | 'money'
   | 'scoops';
@@ -27,11 +35,11 @@ export type Basis =
 
 /** One line of the working that is shown beneath a figure. */
 export interface WorkingLine {
-  readonly label: string;
+  readonly label: Phrase;
   readonly value?: number;
   readonly unit?: Unit;
-  /** How the value came about, or where it was taken from. */
-  readonly how?: string;
+  /** How the value came about, or where it was taken from: a message or a formula. */
+  readonly how?: Phrase;
 }
 
 /** A number that a person will see, with what it rests on and how it came about. */
@@ -62,6 +70,6 @@ export function figure(
 }
 
 /** One line of working. */
-export function line(label: string, value?: number, unit?: Unit, how?: string): WorkingLine {
+export function line(label: Phrase, value?: number, unit?: Unit, how?: Phrase): WorkingLine {
   return { label, ...(value !== undefined && { value }), ...(unit && { unit }), ...(how && { how }) };
 }

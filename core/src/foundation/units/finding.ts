@@ -1,3 +1,5 @@
+import type { Message } from './message.js';
+
 /** What can speak against a pour. */
 export const findingKeys = [
   'grain', 'wall', 'span', 'leaf-thickness', 'undercut', 'stretch', 'locked-core', 'no-draft', 'no-flat-base', 'bulge',
@@ -17,18 +19,18 @@ export type FindingBasis = 'guide' | 'calculated' | 'product' | 'forecast' | 're
 
 /** What can be done about a finding. `Change` is the one choice that does it, where there is one. */
 export interface Remedy<Change = never> {
-  readonly text: string;
+  readonly text: Message;
   readonly change?: Change;
   /** What that change costs in strength, weight or money. */
-  readonly cost?: string;
+  readonly cost?: Message;
 }
 
 /** What speaks against something. */
 export interface Finding<Change = never> {
   readonly key: FindingKey;
   readonly harm: Harm;
-  readonly text: string;
-  readonly reason: string;
+  readonly text: Message;
+  readonly reason: Message;
   readonly basis: FindingBasis;
   readonly remedies: readonly Remedy<Change>[];
 }
@@ -38,4 +40,4 @@ export const worstFirst = <T extends { readonly harm: Harm }>(findings: readonly
   [...findings].sort((a, b) => a.harm - b.harm);
 
 /** Remedies that no single choice makes. */
-export const remedies = (...texts: readonly string[]): readonly Remedy[] => texts.map((text) => ({ text }));
+export const remedies = (...texts: readonly Message[]): readonly Remedy[] => texts.map((text) => ({ text }));

@@ -1,5 +1,6 @@
 import Qty from 'js-quantities';
 import { InputError } from './input-error.js';
+import { msg, type Message } from './message.js';
 
 export type Dimension = 'length' | 'volume' | 'mass' | 'temperature';
 export const unitSystems = ['metric', 'us'] as const;
@@ -12,12 +13,6 @@ const plainUnit: Record<UnitSystem, Record<Dimension, string>> = {
 };
 
 const baseUnit: Record<Dimension, string> = { length: 'mm', volume: 'ml', mass: 'g', temperature: 'tempC' };
-const example: Record<Dimension, string> = {
-  length: '“12.5 cm” or “2 1/2 in”',
-  volume: '“1.5 L” or “3/4 cup”',
-  mass: '“850 g” or “2 lb”',
-  temperature: '“18 °C” or “65 °F”',
-};
 
 /** Ways in which people write a unit that the conversion library spells otherwise. */
 const spelling: Record<string, string> = {
@@ -78,29 +73,28 @@ function pointed(number: string, system: UnitSystem): string {
  * @throws InputError naming `field` when the text is no quantity of that dimension, or could be two: “1.500 g” where commas are usual.
  */
 export function parseQuantity(text: string, dimension: Dimension, system: UnitSystem, field: string): number {
-  const refuse = (message: string) =>
-    new InputError([{ field, value: text, message, remedy: `Write it like ${example[dimension]}.` }]);
+  const refuse = (message: Message) =>
+    new InputError([{ field, value: text, message, remedy: msg('units.writeLike', { dimension }) }]);
   const tidy = text
     .trim()
     .replace(/[¼½¾⅓⅔⅛]/g, (sign) => ` ${vulgar[sign]}`)
     .trim();
   const match = /^([-+]?[\d.,/\s]+?)\s*([a-zA-Z°"'″′][a-zA-Z°. _]*)?$/.exec(tidy);
-  if (!match) throw refuse(`“${text}” is not a quantity.`);
+  if (!match) throw refuse(msg('units.notQuantity', { text }));
   const written = (match[2] ?? plainUnit[system][dimension]).trim();
   const unit = spelling[written.toLowerCase()] ?? written;
   const typed = match[1]!.trim();
   if (system === 'metric' && small.has(unit.toLowerCase()) && GROUPED.test(typed)) {
     const [whole, part] = [Number(typed.replace(/[.,]/, '')), Number(pointed(typed, system))];
-    const remedy = `Write “${whole} ${written}” or “${part.toFixed(4)} ${written}”.`;
-    throw new InputError([
-      { field, value: text, message: `“${text}” could be ${whole} or ${part} ${written}.`, remedy },
-    ]);
+    const either = { text, whole: `${whole}`, part: `${part}`, unit: written };
+    const remedy = msg('units.writeWhich', { ...either, part: part.toFixed(4) });
+    throw new InputError([{ field, value: text, message: msg('units.couldBeTwo', either), remedy }]);
   }
   const number = readNumber(pointed(typed, system));
-  if (!Number.isFinite(number)) throw refuse(`“${text}” is not a number.`);
+  if (!Number.isFinite(number)) throw refuse(msg('units.notANumber', { text }));
   try {
     return Qty(number, unit).to(baseUnit[dimension]).scalar;
   } catch {
-    throw refuse(`“${written}” is not a unit of ${dimension}.`);
+    throw refuse(msg('units.notUnit', { unit: written, dimension }));
   }
 }

@@ -1,3 +1,4 @@
+import { msg } from '../../foundation/units/index.js';
 import { outlineArea, type MeshSolid, type PlanPoint } from '../solids/index.js';
 import { measureMesh, openEdges, type MeshMeasure, type OpenEdge } from './measure-mesh.js';
 import { mendMesh, turnFace, type MeshParts } from './mend-mesh.js';
@@ -161,8 +162,8 @@ export function analyseMesh(given: Triangles, role: MeshRole, task: Task = {}): 
     const [{ at, what }] = open.places as [OpenEdge];
     const where = at.map((n) => n.toFixed(1)).join(', ');
     throw refuse(
-      `The mesh is not shut: ${open.count} edges are open, the first ${what === 'hole' ? 'at the edge of a hole' : 'in a fold'} at ${where} mm.`,
-      'Close it where it came from (often called repair or make solid), and save it again.',
+      msg(what === 'hole' ? 'meshes.meshOpenAtHole' : 'meshes.meshOpenInFold', { count: open.count, where }),
+      msg('meshes.closeMesh'),
     );
   }
   const turned = first.volume < 0;
@@ -179,12 +180,7 @@ export function analyseMesh(given: Triangles, role: MeshRole, task: Task = {}): 
     role === 'block'
       ? hollowCurve(loops, height)
       : volumesBelow(triangles, 0, height, STEPS, share(0.6, 0.75)).map((volume) => Math.max(0, volume) * ML);
-  if (curve[STEPS]! <= 0)
-    throw refuse(
-      'The block has no hollow that is open upwards.',
-      'Choose another way up, or say that the body is the piece.',
-      'role',
-    );
+  if (curve[STEPS]! <= 0) throw refuse(msg('meshes.noHollow'), msg('meshes.otherWayUp'), 'role');
   const every = STEPS / SLICES;
   return {
     measure,

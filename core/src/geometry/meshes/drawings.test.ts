@@ -1,3 +1,4 @@
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../../foundation/units/index.js';
 import { alone, box, star } from '../../testing/shapes.js';
@@ -154,7 +155,7 @@ describe('a drawing that cannot be read is refused in a clear line', () => {
       expect.unreachable();
     } catch (error) {
       expect(error).toBeInstanceOf(InputError);
-      expect((error as InputError).issues[0]!.message).toMatch(told);
+      expect(english((error as InputError).issues[0]!.message)).toMatch(told);
     }
   });
 });

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { zipSync, strToU8 } from 'fflate';
+import { refusal } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
-import { InputError } from '../../foundation/units/index.js';
 import { cone } from '../../testing/examples.js';
 import { alone, box } from '../../testing/shapes.js';
 import { writeStl } from '../exports/index.js';
@@ -63,16 +63,6 @@ function model(triangles: Triangles, unit = 'millimeter'): string {
   return `<?xml version="1.0"?><model unit="${unit}"><resources><object id="1"><mesh><vertices>${corners.join('')}</vertices><triangles>${faces.join('')}</triangles></mesh></object></resources></model>`;
 }
 const threeMf = (text: string) => zipSync({ '3D/3dmodel.model': strToU8(text) });
-
-function refusal(work: () => unknown): string {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof InputError) return `${error.issues[0]!.message} ${error.issues[0]!.remedy}`;
-    throw error;
-  }
-  return '';
-}
 
 describe('a mesh file', () => {
   it.each<[string, Uint8Array, string]>([
@@ -214,7 +204,7 @@ describe('a mesh as a mould', () => {
       measure: { volume: expect.closeTo(1_440_000, 0) },
     });
     expect(refusal(() => analyseMesh(block.slice(9), 'piece'))).toMatch(
-      /not shut: 3 edges are open, the first at the edge of a hole at/,
+      /not closed: 3 edges are open, the first at the edge of a hole at/,
     );
   });
   it('is thinnest where its walls are', () => {

@@ -1,5 +1,5 @@
 import { Unzip, UnzipInflate, type UnzipFile } from 'fflate';
-import { InputError } from '../../foundation/units/index.js';
+import { InputError, msg } from '../../foundation/units/index.js';
 import { refuse } from './refuse.js';
 import { MOST_TRIANGLES, Stopped, tick, type Task, type Triangles } from './triangles.js';
 
@@ -32,7 +32,7 @@ function unpackModel(bytes: Uint8Array, task: Task): string {
       if (failure) return;
       size += chunk.length;
       if (size > MOST_UNPACKED) {
-        failure = refuse('It unpacks to more than 200 MB.', 'Save it with fewer triangles.');
+        failure = refuse(msg('meshes.unpacksTooLarge'), msg('meshes.saveFewerTriangles'));
         file.terminate();
         return;
       }
@@ -53,10 +53,7 @@ function unpackModel(bytes: Uint8Array, task: Task): string {
   }
   if (failure instanceof InputError) throw failure;
   if (failure || !found || size === 0)
-    throw refuse(
-      found ? 'Its packing is damaged or cut short.' : 'It holds no 3D model.',
-      'Save it again from where it came.',
-    );
+    throw refuse(found ? msg('meshes.packingDamaged') : msg('meshes.noModel'), msg('meshes.saveAgain'));
   return parts.join('');
 }
 
@@ -65,8 +62,7 @@ const attribute = (tag: string, name: string) => new RegExp(`\\b${name}\\s*=\\s*
 /** Reads the meshes of a 3MF, in mm. References to other parts are left out. @throws InputError; Stopped */
 export function read3mf(bytes: Uint8Array, task: Task = {}): Triangles {
   const model = unpackModel(bytes, task);
-  if (/<!DOCTYPE|<!ENTITY/i.test(model))
-    throw refuse('It declares entities, which no 3MF may.', 'Save it again from where it came.');
+  if (/<!DOCTYPE|<!ENTITY/i.test(model)) throw refuse(msg('meshes.entitiesIn3mf'), msg('meshes.saveAgain'));
   const unit = unitsIn3mf[(/<model\b[^>]*\bunit\s*=\s*"([^"]*)"/i.exec(model)?.[1] ?? 'millimeter').toLowerCase()] ?? 1;
   const corners: number[] = [];
   const numbers: number[] = [];
@@ -82,12 +78,12 @@ export function read3mf(bytes: Uint8Array, task: Task = {}): Triangles {
       for (const corner of ['v1', 'v2', 'v3']) {
         const index = first + Number(attribute(rest, corner));
         if (!(index >= first && index < corners.length / 3))
-          throw refuse('A triangle names a corner that is not there.', 'Save it again from where it came.');
+          throw refuse(msg('meshes.cornerMissing'), msg('meshes.saveAgain'));
         numbers.push(corners[index * 3]!, corners[index * 3 + 1]!, corners[index * 3 + 2]!);
       }
-      if (numbers.length > MOST_TRIANGLES * 9) throw refuse('It holds too many triangles.', 'Save it with fewer.');
+      if (numbers.length > MOST_TRIANGLES * 9) throw refuse(msg('meshes.tooManyTriangles'), msg('meshes.saveFewer'));
     }
   }
-  if (numbers.length === 0) throw refuse('It holds no triangles.', 'Save a body into it.');
+  if (numbers.length === 0) throw refuse(msg('meshes.noTriangles'), msg('meshes.saveABody'));
   return new Float32Array(numbers);
 }

@@ -1,3 +1,4 @@
+import { msg, type Message } from '../../foundation/units/index.js';
 import dxfParser from 'dxf-parser';
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import svgpath from 'svgpath';
@@ -17,14 +18,13 @@ const MOST_POINTS = 200_000;
 /** Straight pieces of a whole circle. */
 const ROUND = 72;
 
-function finish(loops: readonly Loop[], what: string, unit: number | undefined): OutlineReading {
+function finish(loops: readonly Loop[], what: Message, unit: number | undefined): OutlineReading {
   const count = loops.reduce((sum, loop) => sum + loop.length, 0);
   if (count > MOST_POINTS)
-    throw refuse(`Its outlines have ${count} points; at most ${MOST_POINTS} are read.`, 'Simplify it.');
+    throw refuse(msg('meshes.tooManyPoints', { count, mostPoints: MOST_POINTS }), msg('meshes.simplify'));
   if (loops.some((loop) => loop.some(([x, y]) => !Number.isFinite(x) || !Number.isFinite(y))))
-    throw refuse('One of its points is no number.', 'Save it again from where it came.');
-  if (loops.length === 0)
-    throw refuse(`It holds no closed outline.`, `Close the outline in ${what} and save it again.`);
+    throw refuse(msg('meshes.pointNoNumber'), msg('meshes.saveAgain'));
+  if (loops.length === 0) throw refuse(msg('meshes.noClosedOutline'), msg('meshes.closeOutline', { what }));
   const outlines = [...loops].sort((a, b) => Math.abs(outlineArea(b)) - Math.abs(outlineArea(a)));
   return { outlines, ...(unit !== undefined && { unit }) };
 }
@@ -86,12 +86,10 @@ function unitOfSvg(at: Attributes): number | undefined {
 }
 
 function readSvg(text: string): OutlineReading {
-  if (/<!ENTITY|<!DOCTYPE[^>]*\[/i.test(text))
-    throw refuse('It declares entities, which are not read.', 'Save it as plain SVG.');
+  if (/<!ENTITY|<!DOCTYPE[^>]*\[/i.test(text)) throw refuse(msg('meshes.declaresEntities'), msg('meshes.savePlainSvg'));
   if (/<script\b|\son\w+\s*=|javascript:/i.test(text))
-    throw refuse('It carries a script; nothing of it was run.', 'Save it as plain SVG.');
-  if (XMLValidator.validate(text) !== true)
-    throw refuse('It is damaged or cut short.', 'Save it again from where it came.');
+    throw refuse(msg('meshes.carriesScript'), msg('meshes.savePlainSvg'));
+  if (XMLValidator.validate(text) !== true) throw refuse(msg('meshes.damaged'), msg('meshes.saveAgain'));
   const nodes = new XMLParser({
     preserveOrder: true,
     ignoreAttributes: false,
@@ -100,7 +98,7 @@ function readSvg(text: string): OutlineReading {
     parseAttributeValue: false,
   }).parse(text) as XmlNode[];
   const root = nodes.find((node) => 'svg' in node);
-  if (!root) throw refuse('It is no SVG drawing.', 'Choose an SVG or a DXF.');
+  if (!root) throw refuse(msg('meshes.notSvg'), msg('meshes.chooseDrawing'));
   const paths: string[] = [];
   collectPaths(root.svg as XmlNode[], '', paths);
   const unit = unitOfSvg((root[':@'] ?? {}) as Attributes);
@@ -108,7 +106,7 @@ function readSvg(text: string): OutlineReading {
   const loops = closedOf(paths.flatMap(flatten)).map((loop) =>
     loop.map(([x, y]): PlanPoint => [x * scale, -y * scale]),
   );
-  return finish(loops, 'the drawing', unit);
+  return finish(loops, msg('meshes.theDrawing'), unit);
 }
 
 /** mm in a unit of a DXF, by its $INSUNITS. */
@@ -211,7 +209,7 @@ function readDxf(text: string): OutlineReading {
   try {
     parsed = new Parser().parseSync(text);
   } catch {
-    throw refuse('It is damaged or cut short.', 'Save it again as DXF (R12 or 2000, ASCII).');
+    throw refuse(msg('meshes.damaged'), msg('meshes.saveAsDxf'));
   }
   const units = parsed?.header?.$INSUNITS;
   const unit = units === undefined ? undefined : dxfUnits[units];
@@ -224,16 +222,16 @@ function readDxf(text: string): OutlineReading {
   const scale = unit ?? 1;
   return finish(
     loops.map((loop) => loop.map(([x, y]): PlanPoint => [x * scale, y * scale])),
-    'the drawing',
+    msg('meshes.theDrawing'),
     unit,
   );
 }
 
 /** Reads the closed outlines of an SVG or a DXF, by what it holds rather than by its name. @throws InputError */
 export function readDrawing(text: string): OutlineReading {
-  if (text.trim() === '') throw refuse('It is empty.', 'Choose another file.');
-  if (text.length > MOST_CHARACTERS) throw refuse('It is larger than 30 MB.', 'Simplify the drawing.');
+  if (text.trim() === '') throw refuse(msg('meshes.empty'), msg('meshes.chooseAnotherFile'));
+  if (text.length > MOST_CHARACTERS) throw refuse(msg('meshes.drawingTooLarge'), msg('meshes.simplifyDrawing'));
   if (/<svg[\s>]/i.test(text)) return readSvg(text);
   if (/^\s*0\s*\r?\nSECTION/m.test(text)) return readDxf(text);
-  throw refuse('It is neither an SVG nor a DXF.', 'Save the outline as one of them.');
+  throw refuse(msg('meshes.notADrawing'), msg('meshes.saveAsDrawing'));
 }

@@ -1,3 +1,4 @@
+import { msg } from '../../foundation/units/index.js';
 import { read3mf } from './read-3mf.js';
 import { readObj } from './read-obj.js';
 import { readStl } from './read-stl.js';
@@ -32,8 +33,8 @@ function firstWrong(triangles: Triangles): number {
 
 /** Refuses a file by its size in bytes, before any of it is taken into memory. @throws InputError */
 export function checkMeshSize(bytes: number): void {
-  if (bytes === 0) throw refuse('It is empty.', 'Choose another file.');
-  if (bytes > MOST_BYTES) throw refuse('It is larger than 220 MB.', 'Save it with fewer triangles.');
+  if (bytes === 0) throw refuse(msg('meshes.empty'), msg('meshes.chooseAnotherFile'));
+  if (bytes > MOST_BYTES) throw refuse(msg('meshes.meshTooLarge'), msg('meshes.saveFewerTriangles'));
 }
 
 /** Reads a mesh file: STL (binary or text), OBJ or 3MF, whatever its name says. @throws InputError; Stopped */
@@ -47,7 +48,6 @@ export function readMesh(bytes: Uint8Array, name: string, task: Task = {}): Tria
         ? readObj(new TextDecoder().decode(bytes), task)
         : readStl(bytes, task);
   const wrong = firstWrong(triangles);
-  if (wrong !== -1)
-    throw refuse(`Triangle ${wrong + 1} has a corner that is no number.`, 'Save it again from where it came.');
+  if (wrong !== -1) throw refuse(msg('meshes.triangleNoNumber', { wrong: wrong + 1 }), msg('meshes.saveAgain'));
   return triangles;
 }

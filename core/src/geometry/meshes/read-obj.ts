@@ -1,3 +1,4 @@
+import { msg } from '../../foundation/units/index.js';
 import { refuse } from './refuse.js';
 import { MOST_TRIANGLES, tick, type Task, type Triangles } from './triangles.js';
 
@@ -22,16 +23,12 @@ export function readObj(text: string, task: Task = {}): Triangles {
       const given = Number.parseInt(corner, 10);
       const index = given < 0 ? known() + given : given - 1;
       if (!(index >= 0 && index < known()))
-        throw refuse(
-          `Line ${line + 1} names corner ${corner}, of ${known()} that came before it.`,
-          'Save it again from where it came.',
-        );
+        throw refuse(msg('meshes.cornerBeforeIt', { line: line + 1, corner, known: known() }), msg('meshes.saveAgain'));
       return index;
     });
     for (let i = 2; i < face.length; i++) [face[0]!, face[i - 1]!, face[i]!].forEach(put);
-    if (numbers.length > MOST_TRIANGLES * 9) throw refuse('It holds too many triangles.', 'Save it with fewer.');
+    if (numbers.length > MOST_TRIANGLES * 9) throw refuse(msg('meshes.tooManyTriangles'), msg('meshes.saveFewer'));
   }
-  if (numbers.length === 0)
-    throw refuse('It holds no faces.', 'Save a body with faces into it, not a curve or a cloud of points.');
+  if (numbers.length === 0) throw refuse(msg('meshes.noFaces'), msg('meshes.saveBodyWithFaces'));
   return new Float32Array(numbers);
 }

@@ -1,4 +1,4 @@
-import { InputError } from '../../foundation/units/index.js';
+import { InputError, msg } from '../../foundation/units/index.js';
 import { refuse } from './refuse.js';
 import { MOST_TRIANGLES, tick, type Task, type Triangles } from './triangles.js';
 
@@ -36,35 +36,34 @@ function readText(text: string, task: Task): Triangles {
     if (numbers.length > MOST_TRIANGLES * 9) throw tooMany(numbers.length / 9);
   }
   if (numbers.length === 0 || numbers.length % 9 !== 0 || !/endsolid/i.test(text.slice(-300)))
-    throw refuse(
-      `It ends in the middle of a triangle after ${Math.floor(numbers.length / 9)} of them.`,
-      'Save it again from where it came, whole.',
-    );
+    throw refuse(msg('meshes.endsInTriangle', { numbers: Math.floor(numbers.length / 9) }), msg('meshes.saveWhole'));
   return new Float32Array(numbers);
 }
 
 const tooMany = (count: number): InputError =>
   refuse(
-    `It holds ${Math.round(count).toLocaleString('en')} triangles; at most ${MOST_TRIANGLES.toLocaleString('en')} are read.`,
-    'Save it with fewer triangles.',
+    msg('meshes.trianglesOverMost', { count: Math.round(count), mostTriangles: MOST_TRIANGLES }),
+    msg('meshes.saveFewerTriangles'),
   );
 
 /** Reads an STL, binary or text, whatever its head says. @throws InputError naming what is wrong; Stopped */
 export function readStl(bytes: Uint8Array, task: Task = {}): Triangles {
   const count = countOf(bytes);
   if (count !== undefined) {
-    if (count === 0) throw refuse('It holds no triangles.', 'Save a body into it.');
+    if (count === 0) throw refuse(msg('meshes.noTriangles'), msg('meshes.saveABody'));
     if (count > MOST_TRIANGLES) throw tooMany(count);
     return readBinary(bytes, count, task);
   }
   const start = new TextDecoder('latin1').decode(bytes.subarray(0, 2048));
   if (/^\s*solid\b/i.test(start) && /\b(facet|endsolid)\b/i.test(start))
     return readText(new TextDecoder('latin1').decode(bytes), task);
-  if (bytes.length < HEAD)
-    throw refuse(`It has only ${bytes.length} bytes: too few for an STL.`, 'Save it again from where it came.');
+  if (bytes.length < HEAD) throw refuse(msg('meshes.tooFewBytes', { bytes: bytes.length }), msg('meshes.saveAgain'));
   const claimed = new DataView(bytes.buffer, bytes.byteOffset).getUint32(80, true);
   throw refuse(
-    `It says ${claimed.toLocaleString('en')} triangles, but has room for ${Math.max(0, Math.floor((bytes.length - HEAD) / PER_TRIANGLE)).toLocaleString('en')}: it is cut short, or no STL.`,
-    'Save it again from where it came, whole.',
+    msg('meshes.claimsMoreTriangles', {
+      claimed,
+      value: Math.max(0, Math.floor((bytes.length - HEAD) / PER_TRIANGLE)),
+    }),
+    msg('meshes.saveWhole'),
   );
 }

@@ -1,4 +1,14 @@
-import { computed, figure, handbook, line, requireNumber, type Figure } from '../../foundation/units/index.js';
+import {
+  computed,
+  figure,
+  handbook,
+  line,
+  requireNumber,
+  type Figure,
+  msg,
+  quantity,
+  type Message,
+} from '../../foundation/units/index.js';
 import { solidVolume } from '../solids/index.js';
 import { cavityOf, rimOf } from './cavity.js';
 import { displacedVolume } from './fill.js';
@@ -25,8 +35,8 @@ export interface Ballast {
   readonly sandName: string;
   /** Whether that sand fits inside the cores. */
   readonly fits: boolean;
-  /** What to do, in a sentence. */
-  readonly advice: string;
+  /** What to do. */
+  readonly advice: Message;
 }
 
 /** What a core is held down against, and with what. */
@@ -53,11 +63,11 @@ interface Lift {
 export function ballast(shape: MouldShape, density: number, options: BallastOptions = {}): Ballast | undefined {
   const rim = rimOf(shape);
   const { coreMass = 0, from = 0, to = rim, sand: { name, bulk } = usualBallastSand } = options;
-  requireNumber('sand.bulk', bulk, `The loose density of ${name.toLowerCase()}`, { min: 0.3, max: 5, unit: 'kg/L' });
-  requireNumber('density', density, 'The density of the fresh mix', { min: 0.3, max: 4, unit: 'kg/L' });
-  requireNumber('coreMass', coreMass, 'The mass of the core', { min: 0, unit: 'g' });
-  requireNumber('lift.from', from, 'The height of the set lift', { min: 0, max: rim, unit: 'mm' });
-  requireNumber('lift.to', to, 'The height of the fluid', { min: from, max: rim, unit: 'mm' });
+  requireNumber('sand.bulk', bulk, msg('moulds.sandBulk', { name }), { min: 0.3, max: 5, unit: 'kg/L' });
+  requireNumber('density', density, msg('moulds.freshDensity'), { min: 0.3, max: 4, unit: 'kg/L' });
+  requireNumber('coreMass', coreMass, msg('moulds.coreMass'), { min: 0, unit: 'g' });
+  requireNumber('lift.from', from, msg('moulds.setLiftHeight'), { min: 0, max: rim, unit: 'mm' });
+  requireNumber('lift.to', to, msg('moulds.fluidHeight'), { min: from, max: rim, unit: 'mm' });
   const { cores } = cavityOf(shape);
   if (cores.length === 0 || shape.pressed) return undefined;
   const displaced = displacedVolume(shape, 'cores', from, to);
@@ -67,31 +77,28 @@ export function ballast(shape: MouldShape, density: number, options: BallastOpti
   const fits = sandVolume <= room;
   const mass = figure(needed, 'g', computed, [
     line(
-      'Mix pushed aside by the core',
+      msg('moulds.displacedByCore'),
       displaced,
       'mL',
       from > 0
-        ? `above the set lift of ${from.toFixed(0)} mm`
+        ? msg('moulds.aboveSetLift', { from: quantity(from, 'mm', 0) })
         : to < rim
-          ? `filled to ${to.toFixed(0)} mm`
-          : 'filled to the rim',
+          ? msg('moulds.filledTo', { to: quantity(to, 'mm', 0) })
+          : msg('moulds.filledToRim'),
     ),
-    line('Density of the fresh mix', density, 'kg/L'),
-    line('Mass of the empty core', coreMass, 'g'),
-    line('Ballast', needed, 'g', '1.2 × density × volume − mass of the core'),
+    line(msg('moulds.densityOfFreshMix'), density, 'kg/L'),
+    line(msg('moulds.emptyCoreMass'), coreMass, 'g'),
+    line(msg('moulds.ballast'), needed, 'g', msg('moulds.ballastFormula')),
   ]);
   const sand = figure(sandVolume, 'mL', handbook, [
-    line('Ballast', needed, 'g'),
-    line(`${name}, loose and dry`, bulk, 'kg/L'),
-    line('Room inside the core', room, 'mL'),
+    line(msg('moulds.ballast'), needed, 'g'),
+    line(msg('moulds.looseAndDry', { name }), bulk, 'kg/L'),
+    line(msg('moulds.roomInCore'), room, 'mL'),
   ]);
   return { mass, sand, sandName: name, fits, advice: adviceOn(fits) };
 }
 
-const adviceOn = (fits: boolean) =>
-  fits
-    ? 'Fill the core with dry sand up to this weight before you pour.'
-    : 'That much sand does not fit inside the core: lay a bar across and clamp it down, or pour in lower lifts.';
+const adviceOn = (fits: boolean) => (fits ? msg('moulds.fillCoreWithSand') : msg('moulds.sandDoesNotFit'));
 
 /** A lift of a pour with the ballast that it asks for, the lifts below it set. */
 export interface LiftBallast extends Lift {
@@ -105,7 +112,7 @@ export function ballastByLift(
   lifts: number,
   options: Pick<BallastOptions, 'coreMass' | 'sand'> = {},
 ): LiftBallast[] {
-  requireNumber('lifts', lifts, 'The number of lifts', { min: 1, max: 12 });
+  requireNumber('lifts', lifts, msg('moulds.lifts'), { min: 1, max: 12 });
   const rim = rimOf(shape);
   return Array.from({ length: Math.round(lifts) }, (_, i) => ({
     from: (rim * i) / lifts,

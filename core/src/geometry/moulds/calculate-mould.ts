@@ -1,4 +1,13 @@
-import { computed, figure, line, measured, type Figure, type Finding } from '../../foundation/units/index.js';
+import {
+  computed,
+  figure,
+  line,
+  measured,
+  type Figure,
+  type Finding,
+  msg,
+  type Message,
+} from '../../foundation/units/index.js';
 import { regionPerimeter, solidVolume } from '../solids/index.js';
 import { ballast, liftsThatFit, wallPressure, type Ballast, type BallastSand } from './ballast.js';
 import { cavityOf, regionAt } from './cavity.js';
@@ -92,12 +101,12 @@ function computedFigure(shape: MouldShape): Figure {
   const { how, steps = [] } = outer.body.whole;
   return figure(full, 'mL', computed, [
     ...steps,
-    line(shape.pressed ? 'Outside of the shell' : 'Outer mould to the rim', solidVolume(outer.solid), 'mL', how),
-    ...(byCores > 0 ? [line(shape.pressed ? 'less the form' : 'less the cores', byCores, 'mL')] : []),
+    line(shape.pressed ? msg('moulds.outsideOfShell') : msg('moulds.outerToRim'), solidVolume(outer.solid), 'mL', how),
+    ...(byCores > 0 ? [line(shape.pressed ? msg('moulds.lessForm') : msg('moulds.lessCores'), byCores, 'mL')] : []),
     ...(byAll - byCores > 1e-6
-      ? [line('less plugs and inserts', byAll - byCores, 'mL', 'what is not inside a core already')]
+      ? [line(msg('moulds.lessInserts'), byAll - byCores, 'mL', msg('moulds.notInsideCore'))]
       : []),
-    line('Volume', full, 'mL'),
+    line(msg('solids.volume'), full, 'mL'),
   ]);
 }
 
@@ -105,26 +114,23 @@ function volumeFigure(shape: MouldShape, byGeometry: Figure): Figure {
   const taken = shape.measured;
   if (!taken) return byGeometry;
   const off = (taken.volume / byGeometry.value - 1) * 100;
-  const by = { water: 'Water that filled it', sand: 'Sand that filled it', batch: 'The batch that filled it' }[
-    taken.by
-  ];
+  const by = {
+    water: msg('moulds.filledByWater'),
+    sand: msg('moulds.filledBySand'),
+    batch: msg('moulds.filledByBatch'),
+  }[taken.by];
   return figure(taken.volume, 'mL', measured, [
-    line('By its measurements', byGeometry.value, 'mL'),
-    line('Measured', taken.volume, 'mL', by),
-    line('Difference', off, '%'),
-    line('Volume', taken.volume, 'mL', 'the measured volume counts'),
+    line(msg('moulds.byMeasurements'), byGeometry.value, 'mL'),
+    line(msg('moulds.measured'), taken.volume, 'mL', by),
+    line(msg('moulds.difference'), off, '%'),
+    line(msg('solids.volume'), taken.volume, 'mL', msg('moulds.measuredVolumeCounts')),
   ]);
 }
 
 function wallFigure(thinnest: ThinPlace): Figure {
   return figure(thinnest.thickness, 'mm', computed, [
-    line('Height of its middle', thinnest.height, 'mm'),
-    line(
-      'Shortest line between core and outer mould',
-      thinnest.thickness,
-      'mm',
-      'square to the sloping faces, not level',
-    ),
+    line(msg('moulds.heightOfMiddle'), thinnest.height, 'mm'),
+    line(msg('moulds.shortestLine'), thinnest.thickness, 'mm', msg('moulds.squareToFaces')),
   ]);
 }
 
@@ -132,7 +138,7 @@ function wallFigure(thinnest: ThinPlace): Figure {
 function insideFigure(
   shape: MouldShape,
   gap: number,
-  words: readonly [inside: string, gap: string, room: string],
+  words: readonly [inside: Message, gap: Message, room: Message],
 ): Figure | undefined {
   const { cores, rim } = cavityOf(shape);
   // Only what opens at the rim is a room: a pipe through the wall is none.
@@ -154,18 +160,18 @@ function sizeOf(shape: MouldShape): OuterSize {
   return { length: reach('x0', 'x1'), width: reach('y0', 'y1'), height: rim };
 }
 
-function massFigure(volume: number, density: number, word: string): Figure {
+function massFigure(volume: number, density: number, word: Message): Figure {
   const mass = volume * density;
   return figure(mass, 'g', computed, [
-    line('Volume', volume, 'mL'),
-    line('Density', density, 'kg/L', word),
-    line('Mass', mass, 'g', 'volume × density'),
+    line(msg('solids.volume'), volume, 'mL'),
+    line(msg('moulds.density'), density, 'kg/L', word),
+    line(msg('moulds.mass'), mass, 'g', 'volume × density'),
   ]);
 }
 
 function gapFigure(shape: MouldShape, thinnest: ThinPlace | undefined): Figure {
   const gap = narrowestGap(shape, thinnest);
-  return figure(gap, 'mm', computed, [line('Narrowest way through', gap, 'mm', 'walls, base and between cores')]);
+  return figure(gap, 'mm', computed, [line(msg('moulds.narrowestWay'), gap, 'mm', msg('moulds.wallsBaseCores'))]);
 }
 
 /** Mesh for the piece: flat in a solid one, bent round in the middle of a wall. */
@@ -225,14 +231,18 @@ export function calculateMould(shape: MouldShape, options: MouldOptions): MouldF
   const grain = largestGrain === undefined ? undefined : checkGrain(largestGrain, gap.value, meshOpening);
   const size = sizeOf(shape);
   const planting = insideFigure(shape, WATERING_GAP, [
-    'Inside of the pot',
-    'Watering gap below the rim',
-    'Planting volume',
+    msg('moulds.insideOfPot'),
+    msg('moulds.wateringGap'),
+    msg('moulds.plantingVolume'),
   ]);
   const held =
     fillGap === undefined
       ? undefined
-      : insideFigure(shape, fillGap, ['To the brim', 'Fill line below the rim', 'To the fill line']);
+      : insideFigure(shape, fillGap, [
+          msg('moulds.toTheBrim'),
+          msg('moulds.fillLineBelowRim'),
+          msg('moulds.toFillLine'),
+        ]);
   const holding = { coreMass, ...(ballastSand && { sand: ballastSand }) };
   const weight = ballast(shape, density, holding);
   const lifts = weight && !weight.fits ? liftsThatFit(shape, density, holding) : undefined;
@@ -241,7 +251,7 @@ export function calculateMould(shape: MouldShape, options: MouldOptions): MouldF
     volume: volumeFigure(shape, byGeometry),
     ...(shape.measured && { computed: byGeometry }),
     ...(thinnest && { wall: wallFigure(thinnest), thinnest }),
-    ...(hasBase(shape) && { base: figure(base, 'mm', computed, [line('Under the lowest core', base, 'mm')]) }),
+    ...(hasBase(shape) && { base: figure(base, 'mm', computed, [line(msg('moulds.underLowestCore'), base, 'mm')]) }),
     gap,
     ...(grain && { grain }),
     ...(planting && { planting }),
@@ -249,12 +259,12 @@ export function calculateMould(shape: MouldShape, options: MouldOptions): MouldF
     ...(weight && { ballast: weight }),
     ...(lifts !== undefined && { lifts }),
     pressure: figure(pressure, 'kPa', computed, [
-      line('Density of the fresh mix', density, 'kg/L'),
-      line('Depth of mix', cavityOf(shape).rim, 'mm'),
-      line('Pressure at the bottom', pressure, 'kPa', 'density × 9.81 × depth'),
+      line(msg('moulds.densityOfFreshMix'), density, 'kg/L'),
+      line(msg('moulds.mixDepth'), cavityOf(shape).rim, 'mm'),
+      line(msg('moulds.bottomPressure'), pressure, 'kPa', 'density × 9.81 × depth'),
     ]),
-    mass: massFigure(volume, density, 'of the fresh mix'),
-    ...(dryDensity !== undefined && { dryMass: massFigure(volume, dryDensity, 'of the dry piece') }),
+    mass: massFigure(volume, density, msg('moulds.ofFreshMix')),
+    ...(dryDensity !== undefined && { dryMass: massFigure(volume, dryDensity, msg('moulds.ofDryPiece')) }),
     size,
     faces: faces(shape),
     ...(overhang && { undercut: overhang }),

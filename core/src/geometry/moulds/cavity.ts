@@ -1,3 +1,4 @@
+import { msg, type Phrase } from '../../foundation/units/index.js';
 import {
   bodyOf,
   isTurned,
@@ -12,7 +13,7 @@ import { copiesOf, type MouldShape, type PlacedSolid } from './mould.js';
 
 /** A solid as it stands in the cavity, heights from the cavity's bottom, mm. */
 export interface Standing {
-  readonly name: string;
+  readonly name: Phrase;
   readonly solid: Solid;
   readonly body: Body;
   readonly bottom: number;
@@ -33,10 +34,10 @@ export interface Cavity {
   readonly turned: boolean;
 }
 
-function stand(placed: PlacedSolid): Standing {
+function stand(placed: PlacedSolid, name: Phrase = placed.name): Standing {
   const body = bodyOf(placed.solid);
   return {
-    name: placed.name,
+    name,
     solid: placed.solid,
     body,
     bottom: placed.bottom,
@@ -64,10 +65,12 @@ export function surfaceAt(standing: Standing, z: number): number {
 
 function make(shape: MouldShape): Cavity {
   const shell = shape.pressed && pressedShell(shape.outer, shape.pressed);
-  const outer = stand({ name: 'The outer mould', solid: shell?.outer ?? shape.outer, bottom: 0 });
-  const form: Standing[] = shell ? [stand({ name: 'The form', solid: shell.inner, bottom: shell.bottom })] : [];
-  const cores = [...form, ...shape.cores.flatMap(copiesOf).map(stand)];
-  const inserts = shape.inserts.flatMap(copiesOf).map(stand);
+  const outer = stand({ name: '', solid: shell?.outer ?? shape.outer, bottom: 0 }, msg('moulds.outerMould'));
+  const form: Standing[] = shell
+    ? [stand({ name: '', solid: shell.inner, bottom: shell.bottom }, msg('moulds.form'))]
+    : [];
+  const cores = [...form, ...shape.cores.flatMap(copiesOf).map((placed) => stand(placed))];
+  const inserts = shape.inserts.flatMap(copiesOf).map((placed) => stand(placed));
   const rim = outer.top;
   const heights = [outer, ...cores, ...inserts].flatMap((standing) => [
     standing.bottom,

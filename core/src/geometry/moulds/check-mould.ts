@@ -1,4 +1,4 @@
-import { Checker, InputError, type FieldIssue } from '../../foundation/units/index.js';
+import { Checker, InputError, type FieldIssue, msg, quantity, exactly } from '../../foundation/units/index.js';
 import {
   checkSolidIn,
   contains,
@@ -13,7 +13,7 @@ import {
 import { cavityOf, regionAt, type Standing } from './cavity.js';
 import { copiesOf, type MouldShape, type PlacedSolid } from './mould.js';
 
-const SIZE = { min: -3000, max: 3000, unit: 'mm' };
+const SIZE = { min: -3000, max: 3000, unit: 'mm' } as const;
 const MOST_COPIES = 60;
 /** Share of a height that lies just below its end. */
 const END_HAIR = 1e-3;
@@ -31,14 +31,14 @@ function wideField({ solid }: PlacedSolid, atBottom: boolean): string {
 }
 
 function checkPlace(check: Checker, path: string, placed: PlacedSolid): void {
-  const name = placed.name.toLowerCase();
-  check.number(`${path}.bottom`, placed.bottom, `The height at which ${name} starts`, { min: 0, unit: 'mm' });
-  check.number(`${path}.x`, placed.x ?? 0, `How far ${name} stands to the side`, SIZE);
-  check.number(`${path}.y`, placed.y ?? 0, `How far ${name} stands forward`, SIZE);
-  check.number(`${path}.turn`, placed.turn ?? 0, `The turn of ${name}`, { min: -360, max: 360, unit: '°' });
+  const name = placed.name;
+  check.number(`${path}.bottom`, placed.bottom, msg('moulds.startHeight', { name }), { min: 0, unit: 'mm' });
+  check.number(`${path}.x`, placed.x ?? 0, msg('moulds.offsetSide', { name }), SIZE);
+  check.number(`${path}.y`, placed.y ?? 0, msg('moulds.offsetForward', { name }), SIZE);
+  check.number(`${path}.turn`, placed.turn ?? 0, msg('moulds.turnOf', { name }), { min: -360, max: 360, unit: '°' });
   const { pattern } = placed;
   if (!pattern) return;
-  const whole = check.number(`${path}.pattern.count`, pattern.count, `The number of ${name}`, {
+  const whole = check.number(`${path}.pattern.count`, pattern.count, msg('moulds.countOf', { name }), {
     min: 1,
     max: MOST_COPIES,
   });
@@ -47,13 +47,12 @@ function checkPlace(check: Checker, path: string, placed: PlacedSolid): void {
       Number.isInteger(pattern.count),
       `${path}.pattern.count`,
       pattern.count,
-      `${pattern.count} is not a whole number.`,
-      'Count them.',
+      msg('moulds.notWhole', { count: pattern.count }),
+      msg('moulds.countThem'),
     );
   if (pattern.kind === 'circle')
-    check.number(`${path}.pattern.radius`, pattern.radius, `The radius of the circle of ${name}`, { ...SIZE, min: 0 });
-  else
-    check.number(`${path}.pattern.step`, pattern.step, `The step from one ${name} to the next`, { ...SIZE, above: 0 });
+    check.number(`${path}.pattern.radius`, pattern.radius, msg('moulds.circleRadius', { name }), { ...SIZE, min: 0 });
+  else check.number(`${path}.pattern.step`, pattern.step, msg('moulds.stepBetween', { name }), { ...SIZE, above: 0 });
 }
 
 /** Points along an edge that stand for it. */
@@ -83,12 +82,17 @@ function checkCore(check: Checker, path: string, outer: Standing, core: Standing
   });
   if (wide === undefined) return;
   const field = wideField(placed, wide === low && low !== high);
-  const across = (region: Region) => (region.box.x1 - region.box.x0).toFixed(1);
+  const across = (region: Region) => quantity(region.box.x1 - region.box.x0, 'mm', 1);
   check.add(
     `${path}.solid.${field}`,
     sizeNamed(placed.solid, field),
-    `${placed.name} is ${across(regionAt(core, wide))} mm wide at height ${wide.toFixed(0)} mm, where the outer mould is ${across(regionAt(outer, wide))} mm and leaves it no wall.`,
-    `Measure both again: ${placed.name.toLowerCase()} must be narrower than the mould around it.`,
+    msg('moulds.coreTooWide', {
+      placed: placed.name,
+      across: across(regionAt(core, wide)),
+      wide: quantity(wide, 'mm', 0),
+      across2: across(regionAt(outer, wide)),
+    }),
+    msg('moulds.measureBoth', { placed: placed.name }),
   );
 }
 
@@ -108,8 +112,8 @@ function checkInsert(check: Checker, path: string, outer: Standing, insert: Stan
   check.add(
     `${path}.solid.${field}`,
     sizeNamed(placed.solid, field),
-    `${placed.name} ${full === -1 ? 'stands in no part of the cavity' : 'fills the whole cavity where it stands'}.`,
-    'Measure its size and how far off the middle it stands.',
+    msg(full === -1 ? 'moulds.insertOutside' : 'moulds.insertFillsAll', { name: placed.name }),
+    msg('moulds.measureInsert'),
   );
 }
 
@@ -132,8 +136,8 @@ function checkPipes(check: Checker, inserts: readonly { path: string; standing: 
         !overlap(regionAt(one, z), regionAt(other, z)),
         `${path}.bottom`,
         one.bottom,
-        `${one.name} and ${other.name.toLowerCase()} meet inside the slab.`,
-        'Move one of them up, down or to the side by more than its diameter.',
+        msg('moulds.pipesMeet', { one: one.name, other: other.name }),
+        msg('moulds.moveOnePipe'),
       );
     }
   });
@@ -144,16 +148,16 @@ function checkHeight(check: Checker, path: string, rim: number, { name, bottom, 
     bottom < rim,
     `${path}.bottom`,
     bottom,
-    `${name} starts ${bottom} mm up, above the rim at ${rim.toFixed(0)} mm.`,
-    'Measure how far its bottom stands above the bottom of the outer mould.',
+    msg('moulds.startsAboveRim', { name, bottom: exactly(bottom, 'mm'), rim: quantity(rim, 'mm', 0) }),
+    msg('moulds.measureItsBottom'),
   );
   if (placed.solid.kind !== 'lying-pipe') return;
   check.expect(
     top <= rim,
     `${path}.bottom`,
     bottom,
-    `${name} reaches ${top.toFixed(0)} mm up, above the face of the slab at ${rim.toFixed(0)} mm.`,
-    'Lay it lower, or take a thinner pipe.',
+    msg('moulds.pipeAboveFace', { name, top: quantity(top, 'mm', 0), rim: quantity(rim, 'mm', 0) }),
+    msg('moulds.layLower'),
   );
 }
 
@@ -163,7 +167,7 @@ function checkHeight(check: Checker, path: string, rim: number, { name, bottom, 
  */
 export function checkMould(shape: MouldShape): void {
   const check = new Checker();
-  checkSolidIn(check, 'outer', shape.pressed ? 'The form' : 'The outer mould', shape.outer);
+  checkSolidIn(check, 'outer', shape.pressed ? msg('moulds.form') : msg('moulds.outerMould'), shape.outer);
   const sets = [
     ['cores', shape.cores],
     ['inserts', shape.inserts],
@@ -175,7 +179,7 @@ export function checkMould(shape: MouldShape): void {
     });
   }
   if (shape.measured)
-    check.number('measured.volume', shape.measured.volume, 'The measured volume', { above: 0, unit: 'mL' });
+    check.number('measured.volume', shape.measured.volume, msg('moulds.measuredVolume'), { above: 0, unit: 'mL' });
   check.done();
   if (shape.pressed) pressedShell(shape.outer, shape.pressed);
   checkFit(check, shape);

@@ -1,5 +1,5 @@
 import { bisect } from '../../foundation/math/index.js';
-import { requireNumber } from '../../foundation/units/index.js';
+import { requireNumber, msg } from '../../foundation/units/index.js';
 import { integrate } from '../solids/index.js';
 import { cavityOf, rimOf, type Cavity } from './cavity.js';
 import type { MouldShape } from './mould.js';
@@ -79,7 +79,7 @@ const scaleOf = (shape: MouldShape) => fullVolume(shape) / computedVolume(shape)
  * @throws InputError when the height is below 0 or above the rim.
  */
 export function volumeTo(shape: MouldShape, height: number): number {
-  requireNumber('height', height, 'The fill height', { min: 0, max: rimOf(shape), unit: 'mm' });
+  requireNumber('height', height, msg('moulds.fillHeight'), { min: 0, max: rimOf(shape), unit: 'mm' });
   return computedTo(shape, height) * scaleOf(shape);
 }
 
@@ -99,7 +99,7 @@ export function displacedVolume(shape: MouldShape, which: 'cores' | 'all', above
  */
 export function heightFor(shape: MouldShape, volume: number): number {
   const full = fullVolume(shape);
-  requireNumber('volume', volume, 'The volume', { min: 0, max: full * (1 + 1e-9), unit: 'mL' });
+  requireNumber('volume', volume, msg('moulds.theVolume'), { min: 0, max: full * (1 + 1e-9), unit: 'mL' });
   const sought = volume / scaleOf(shape);
   const knots = knotsOf(shape);
   const above = knots.findIndex((knot) => knot.volume >= sought);
@@ -126,7 +126,7 @@ export function layerHeights(shape: MouldShape, shares: readonly number[]): numb
     filled =
       i === shares.length - 1
         ? 1
-        : Math.min(1, filled + requireNumber(`shares.${i}`, share, 'The share of a layer', { above: 0, max: 1 }));
+        : Math.min(1, filled + requireNumber(`shares.${i}`, share, msg('moulds.layerShare'), { above: 0, max: 1 }));
     return heightFor(shape, filled * full);
   });
 }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../../foundation/units/index.js';
 import { calculateSheet } from '../../process/pours/index.js';
@@ -24,7 +25,7 @@ const issuesOf = (make: () => unknown) => {
   try {
     make();
   } catch (error) {
-    if (error instanceof InputError) return error.issues.map(({ field, message }) => `${field}: ${message}`);
+    if (error instanceof InputError) return error.issues.map(({ field, message }) => `${field}: ${english(message)}`);
     throw error;
   }
   return [];
@@ -75,23 +76,23 @@ describe('an inset', () => {
 
   it('warns of an edge that is near, of thin mix behind it, and of deep straight sides', () => {
     const tight = layInset(round, inset({ x: 120, thickness: 8 }), { piece: 'slab' });
-    expect(tight.warnings.join()).toMatch(/within 8\.6 mm of an edge/);
-    expect(tight.warnings.join()).toContain('leaves 37 mm of mix behind it');
-    expect(tight.warnings.join()).toContain('sides lean');
+    expect(english(tight.warnings).join()).toMatch(/within 8\.6 mm of an edge/);
+    expect(english(tight.warnings).join()).toContain('leaves 37 mm of mix behind it');
+    expect(english(tight.warnings).join()).toContain('sides lean');
     expect(layInset(round, inset({ thickness: 8, stays: true }), { piece: 'panel' }).warnings).toEqual([]);
   });
 
   it('that does not fit is refused by name: over the edge, on the drain plug, too thick, no drawing', () => {
     expect(issuesOf(() => layInset(round, inset({ x: 140 })))).toEqual([
-      'inset: “A square” reaches over the edge of its face, which is 300 by 300 mm.',
+      'inset: “A square” reaches over the edge of its face, which is 300 mm by 300 mm.',
     ]);
     expect(issuesOf(() => layInset(nestedPot, inset()))[0]).toContain('with what stands on it');
     expect(issuesOf(() => layInset(round, inset({ thickness: 45 })))[0]).toContain(
-      'as thick as the piece there, 45 mm',
+      'as thick as the piece there: 45 mm',
     );
     expect(issuesOf(() => layInset(nestedPot, inset({ loops: [square(5, 40)], thickness: 20 })))[0]).toContain('18 mm');
     const bent = [[[0, 0], [1, Number.NaN], [2, 2]]] as unknown as InsetLoops; // prettier-ignore
-    expect(issuesOf(() => layInset(round, inset({ loops: bent })))[0]).toContain('has a loop that is none');
+    expect(issuesOf(() => layInset(round, inset({ loops: bent })))[0]).toContain('has a loop that is not valid');
     expect(issuesOf(() => layInset(round, inset({ loops: [] })))[0]).toContain('nothing to lay in');
   });
 

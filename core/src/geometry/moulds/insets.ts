@@ -1,4 +1,14 @@
-import { Checker, computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import {
+  Checker,
+  computed,
+  figure,
+  line,
+  type Figure,
+  msg,
+  quantity,
+  exactly,
+  type Message,
+} from '../../foundation/units/index.js';
 import {
   contains,
   lineEdges,
@@ -54,18 +64,27 @@ const isPoint = (point: unknown) =>
 function checkInset(check: Checker, path: string, { name, loops, thickness, x = 0, y = 0, turn = 0 }: Inset): boolean {
   const field = `${path}.loops`;
   if (!Array.isArray(loops) || !loops.every((loop) => Array.isArray(loop) && loop.length > 2 && loop.every(isPoint))) {
-    check.add(field, undefined, `“${name}” has a loop that is none.`, 'Give each loop three or more [x, y] in mm.');
+    check.add(field, undefined, msg('moulds.brokenLoop', { name }), msg('moulds.loopOfThree'));
     return false;
   }
   const points = loops.reduce((sum, loop) => sum + loop.length, 0);
-  if (points === 0) check.add(field, 0, `“${name}” has nothing to lay in.`, 'Write letters, or choose a picture.');
+  if (points === 0) check.add(field, 0, msg('moulds.nothingToLay', { name }), msg('moulds.writeOrPicture'));
   else if (points > MOST_INSET_POINTS)
-    check.add(field, points, `“${name}” has ${points} points.`, `Simplify it to ${MOST_INSET_POINTS} at most.`);
-  const size = { min: -3000, max: 3000, unit: 'mm' };
-  check.number(`${path}.thickness`, thickness, `The thickness of “${name}”`, { above: 0, max: 100, unit: 'mm' });
-  check.number(`${path}.x`, x, `How far “${name}” lies to the side`, size);
-  check.number(`${path}.y`, y, `How far “${name}” lies up`, size);
-  check.number(`${path}.turn`, turn, `The turn of “${name}”`, { min: -360, max: 360, unit: '°' });
+    check.add(
+      field,
+      points,
+      msg('moulds.insetPoints', { name, points }),
+      msg('moulds.simplifyTo', { mostInsetPoints: MOST_INSET_POINTS }),
+    );
+  const size = { min: -3000, max: 3000, unit: 'mm' } as const;
+  check.number(`${path}.thickness`, thickness, msg('moulds.insetThickness', { name }), {
+    above: 0,
+    max: 100,
+    unit: 'mm',
+  });
+  check.number(`${path}.x`, x, msg('moulds.insetSide', { name }), size);
+  check.number(`${path}.y`, y, msg('moulds.insetUp', { name }), size);
+  check.number(`${path}.turn`, turn, msg('moulds.insetTurn', { name }), { min: -360, max: 360, unit: '°' });
   return check.clean;
 }
 
@@ -121,7 +140,7 @@ export interface LaidInset extends InsetView {
   /** Mix behind it, mm. */
   readonly behind: Figure;
   /** What to beware of, as sentences. */
-  readonly warnings: readonly string[];
+  readonly warnings: readonly Message[];
 }
 
 /** How an inset lies on its face, whether it fits there or not; `fillTo` is the height of the open face, mm. */
@@ -152,16 +171,17 @@ function clearance(loops: InsetLoops, region: Region, standing: readonly Region[
   return over ? undefined : least;
 }
 
-function warningsOf(inset: Inset, piece: PieceKind | undefined, clear: number, behind: number): string[] {
-  const mm = (n: number) => `${Number(n.toFixed(1))} mm`;
-  const found: string[] = [];
-  if (clear < CLEAR)
-    found.push(`It comes within ${mm(clear)} of an edge; less than ${CLEAR} mm of face there is prone to break off.`);
+function warningsOf(inset: Inset, piece: PieceKind | undefined, clear: number, behind: number): Message[] {
+  const mm = (n: number) => exactly(Number(n.toFixed(1)), 'mm');
+  const found: Message[] = [];
+  if (clear < CLEAR) found.push(msg('moulds.nearEdge', { clear: mm(clear), least: exactly(CLEAR, 'mm') }));
   const least = piece && pieceGuides[piece].leastWall;
   if (least !== undefined && behind < least)
-    found.push(`It leaves ${mm(behind)} of mix behind it; for a ${pieceGuides[piece!].name} the guide is ${least} mm.`);
+    found.push(
+      msg('moulds.littleBehind', { behind: mm(behind), name: pieceGuides[piece!].name, least: exactly(least, 'mm') }),
+    );
   if (!inset.stays && inset.thickness > LEAN)
-    found.push(`At ${mm(inset.thickness)} deep it holds itself fast: let its sides lean, narrower into the mix, and release it.`); // prettier-ignore
+    found.push(msg('moulds.insetHolds', { thickness: mm(inset.thickness) })); // prettier-ignore
   return found;
 }
 
@@ -190,26 +210,25 @@ export function layInset(
   const clear = clearance(lies, region, standing);
   if (clear === undefined) {
     const { x0, x1, y0, y1 } = region.box;
-    const size = `${(x1 - x0).toFixed(0)} by ${(y1 - y0).toFixed(0)} mm${standing.length > 0 ? ' with what stands on it' : ''}`; // prettier-ignore
-    check.add(path, undefined, `“${inset.name}” reaches over the edge of its face, which is ${size}.`, 'Make it smaller, or move it.'); // prettier-ignore
+    check.add(path, undefined, msg('moulds.insetOverEdge', { inset: inset.name, length: quantity(x1 - x0, 'mm', 0), width: quantity(y1 - y0, 'mm', 0), standing: standing.length > 0 ? 'yes' : 'no' }), msg('moulds.smallerOrMove')); // prettier-ignore
   }
   const behind = depth - inset.thickness;
-  check.expect(behind > 0, `${path}.thickness`, inset.thickness, `“${inset.name}” is as thick as the piece there, ${depth.toFixed(0)} mm.`, 'Take a thinner one.'); // prettier-ignore
+  check.expect(behind > 0, `${path}.thickness`, inset.thickness, msg('moulds.insetTooThick', { inset: inset.name, depth: quantity(depth, 'mm', 0) }), msg('moulds.takeThinner')); // prettier-ignore
   check.done();
   const [area, volume] = [loopsArea(inset.loops), insetVolume(inset)];
   return {
     ...view,
-    clear: figure(clear!, 'mm', computed, [line('From its outermost point to the nearest edge', clear!, 'mm')]),
-    area: figure(area, 'mm²', computed, [line('Its loops, less the holes in them', area, 'mm²')]),
+    clear: figure(clear!, 'mm', computed, [line(msg('moulds.outermostToEdge'), clear!, 'mm')]),
+    area: figure(area, 'mm²', computed, [line(msg('moulds.loopsLessHoles'), area, 'mm²')]),
     volume: figure(volume, 'mL', computed, [
-      line('Its area', area, 'mm²'),
-      line('Its thickness', inset.thickness, 'mm'),
-      line('It takes out of the mix', volume, 'mL', 'area × thickness'),
+      line(msg('moulds.itsArea'), area, 'mm²'),
+      line(msg('moulds.itsThickness'), inset.thickness, 'mm'),
+      line(msg('moulds.takesOutOfMix'), volume, 'mL', 'area × thickness'),
     ]),
     behind: figure(behind, 'mm', computed, [
-      line('The piece there', depth, 'mm'),
-      line('The inset', inset.thickness, 'mm'),
-      line('Mix behind it', behind, 'mm'),
+      line(msg('moulds.pieceThere'), depth, 'mm'),
+      line(msg('moulds.theInset'), inset.thickness, 'mm'),
+      line(msg('moulds.mixBehind'), behind, 'mm'),
     ]),
     warnings: warningsOf(inset, piece, clear!, behind),
   };

@@ -1,4 +1,4 @@
-import { Checker, figure, line, measured, type Figure } from '../../foundation/units/index.js';
+import { Checker, figure, line, measured, type Figure, msg, type Message } from '../../foundation/units/index.js';
 
 /** How a mould's volume was found: by what filled it. */
 export const volumeMeasuredBy = ['water', 'sand', 'batch'] as const;
@@ -17,10 +17,10 @@ export const DISAGREES = 0.05;
 /** Water at the bench, kg/L. */
 const WATER = 1;
 
-const names: Record<VolumeMeasuredBy, string> = {
-  water: 'Water that filled it',
-  sand: 'Sand that filled it',
-  batch: 'Mix that filled it',
+const names: Record<VolumeMeasuredBy, Message> = {
+  water: msg('moulds.filledByWater'),
+  sand: msg('moulds.filledBySand'),
+  batch: msg('moulds.filledByMix'),
 };
 
 /**
@@ -29,13 +29,13 @@ const names: Record<VolumeMeasuredBy, string> = {
  */
 export function volumeByMass(by: VolumeMeasuredBy, mass: number, density = WATER): Figure {
   const check = new Checker();
-  check.number('mass', mass, 'The mass that filled it', { above: 0, unit: 'g' });
-  check.number('density', density, 'The density of what filled it', { min: 0.05, max: 5, unit: 'kg/L' });
+  check.number('mass', mass, msg('moulds.fillMass'), { above: 0, unit: 'g' });
+  check.number('density', density, msg('moulds.fillDensity'), { min: 0.05, max: 5, unit: 'kg/L' });
   check.done();
   const volume = mass / density;
   return figure(volume, 'mL', measured, [
     line(names[by], mass, 'g'),
-    line(by === 'sand' ? 'Bulk density as it lay' : 'Density', density, 'kg/L'),
-    line('Volume', volume, 'mL', 'mass ÷ density'),
+    line(by === 'sand' ? msg('moulds.bulkAsItLay') : msg('moulds.density'), density, 'kg/L'),
+    line(msg('solids.volume'), volume, 'mL', 'mass ÷ density'),
   ]);
 }

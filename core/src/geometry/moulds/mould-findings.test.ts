@@ -59,7 +59,7 @@ describe('what to beware of', () => {
 
   it('a soft inner tub is pressed inwards, and wants its sand', () => {
     const soft = { ...nestedPot, cores: [{ ...nestedPot.cores[0]!, soft: true }] };
-    expect(told(soft)).toMatch(/soft and is pressed inwards with 3.8 kPa: fill it with the sand/);
+    expect(told(soft)).toMatch(/soft and is pressed inwards with 3.8 kPa. Fill it with the sand/);
     expect(told(soft, { density: 0.9 })).not.toMatch(/pressed inwards/);
   });
   it('a shell is pressed, not poured: nothing floats and nothing bulges', () => {

@@ -1,4 +1,4 @@
-import { formatQuantity, remedies, worstFirst, type Finding } from '../../foundation/units/index.js';
+import { remedies, worstFirst, type Finding, msg, quantity, exactly } from '../../foundation/units/index.js';
 import { regionArea } from '../solids/index.js';
 import { cavityOf, regionAt } from './cavity.js';
 import { DISAGREES } from './measured-volume.js';
@@ -32,9 +32,9 @@ const MOST_STRETCH = 0.25;
 /** Level area at its bottom from which a mould stands by itself, mm². */
 const STANDS_ON = 100;
 
-const mm = (n: number) => formatQuantity(n, 'mm', 'metric');
+const mm = (n: number) => quantity(n, 'mm');
 
-const THICKER = remedies('Use a smaller core, or a thicker layer.', 'Choose a stronger, finer mix, and demould late.');
+const THICKER = remedies(msg('moulds.smallerCore'), msg('moulds.strongerFinerMix'));
 
 function thinness(shape: MouldShape, { piece, leastWall }: MouldUse, thinnest?: ThinPlace): Finding[] {
   const { outer } = cavityOf(shape);
@@ -44,29 +44,34 @@ function thinness(shape: MouldShape, { piece, leastWall }: MouldUse, thinnest?: 
   const { box } = outer.body.regionAt(outer.body.height);
   const span = guide.ofSpan ? Math.max(box.x1 - box.x0, box.y1 - box.y0) * guide.ofSpan : 0;
   const found: Finding[] = [];
-  const weak = { harm: 2, reason: 'Thin places break at demoulding and dry out first.', basis: 'guide' } as const;
+  const weak = { harm: 2, reason: msg('moulds.thinPlacesBreak'), basis: 'guide' } as const;
   if (thin < least * (1 - 1e-9))
     found.push({
       ...weak,
       key: 'wall',
-      text: `Its thinnest place is ${mm(thin)}; for a ${guide.name} the guide is at least ${least} mm.`,
+      text: msg('moulds.wallTooThin', { thin: mm(thin), guide: guide.name, least: exactly(least, 'mm') }),
       remedies: THICKER,
     });
   if (thin < span)
     found.push({
       ...weak,
       key: 'span',
-      text: `It is ${mm(thin)} thick; for its span the guide is at least a tenth, ${mm(span)}.`,
-      reason: 'A slab that is thin for its span cracks across when it is lifted or stepped on.',
-      remedies: remedies('Fill it higher, or lay mesh in it.', 'Cast it in two smaller slabs.'),
+      text: msg('moulds.thinForSpan', { thin: mm(thin), span: mm(span) }),
+      reason: msg('moulds.slabCracks'),
+      remedies: remedies(msg('moulds.fillHigherOrMesh'), msg('moulds.castInTwo')),
     });
   const { solid } = outer;
   if (solid.kind === 'leaf' && (solid.edge < 12 || solid.middle < 20))
     found.push({
       ...weak,
       key: 'leaf-thickness',
-      text: `A leaf cast wants at least 12 mm at its edge and 20 mm in the middle; this is ${mm(solid.edge)} and ${mm(solid.middle)}.`,
-      remedies: remedies('Lay it thicker: check with a marked pin.'),
+      text: msg('moulds.leafTooThin', {
+        leastEdge: exactly(12, 'mm'),
+        leastMiddle: exactly(20, 'mm'),
+        edge: mm(solid.edge),
+        middle: mm(solid.middle),
+      }),
+      remedies: remedies(msg('moulds.layThicker')),
     });
   return found;
 }
@@ -88,18 +93,18 @@ function heldFinding(
     return {
       ...stuck,
       key: 'undercut',
-      text: `Undercut: ${mm(overhang)} at ${mm(height)}. A rigid one-piece mould cannot release the cast.`,
-      reason: 'What is wider below than above does not slide out.',
-      remedies: remedies('Split it, or use a flexible one.'),
+      text: msg('moulds.undercut', { overhang: mm(overhang), height: mm(height) }),
+      reason: msg('moulds.widerBelow'),
+      remedies: remedies(msg('moulds.splitOrFlexible')),
     };
   if (flexibility !== 'flexible' || overhang <= MOST_STRETCH * halfOpening(shape)) return undefined;
   return {
     ...stuck,
     harm: 3,
     key: 'stretch',
-    text: `It must stretch by ${mm(overhang)} on each side to let the cast go.`,
-    reason: 'A soft wall is trusted with a quarter of its half width.',
-    remedies: remedies('Try it empty first.', 'Slit it on one side, and tape the slit.'),
+    text: msg('moulds.mustStretch', { overhang: mm(overhang) }),
+    reason: msg('moulds.softWallTrusted'),
+    remedies: remedies(msg('moulds.tryEmpty'), msg('moulds.slitAndTape')),
   };
 }
 
@@ -108,19 +113,16 @@ function letsGo(shape: MouldShape, { flexibility }: MouldUse, undercut: Undercut
   const locked = lockedBlanks(shape).map((name): Finding => ({
     ...stuck,
     key: 'locked-core',
-    text: `${name} widens downwards: it would be locked into the cast.`,
-    reason: 'A core comes out upwards; what is wider below cannot.',
-    remedies: remedies('Turn it over, or slit it.'),
+    text: msg('moulds.widensDownwards', { name }),
+    reason: msg('moulds.coreComesUp'),
+    remedies: remedies(msg('moulds.turnOverOrSlit')),
   }));
   const jams = (flexibility === 'rigid' ? jammingTubes(shape) : []).map((name): Finding => ({
     ...stuck,
     key: 'no-draft',
-    text: `${name} has no draft and will jam.`,
-    reason: 'A stiff straight tube grips the cast as it shrinks.',
-    remedies: remedies(
-      'Split and tape it beforehand, or slit it.',
-      'Turn a pipe first, and pull it while the mix is green.',
-    ),
+    text: msg('moulds.noDraft', { name }),
+    reason: msg('moulds.straightTubeGrips'),
+    remedies: remedies(msg('moulds.splitAndTape'), msg('moulds.turnPipe')),
   }));
   return [...(held ? [held] : []), ...locked, ...jams];
 }
@@ -133,10 +135,10 @@ function stands(shape: MouldShape): Finding[] {
     {
       key: 'no-flat-base',
       harm: 3,
-      text: 'It has no flat bottom to stand on.',
-      reason: 'Out of level, one side comes out thicker.',
+      text: msg('moulds.noFlatBase'),
+      reason: msg('moulds.outOfLevelThicker'),
       basis: 'calculated',
-      remedies: remedies('Bed it in damp sand or in a ring, its open face level both ways.'),
+      remedies: remedies(msg('moulds.bedInSand')),
     },
   ];
 }
@@ -144,25 +146,28 @@ function stands(shape: MouldShape): Finding[] {
 function presses(shape: MouldShape, { flexibility, sleeve = false }: MouldUse, pressure: number): Finding[] {
   if (pressure <= BULGE_PRESSURE) return [];
   const found: Finding[] = [];
-  const reason = `Above ${BULGE_PRESSURE} kPa a soft wall bulges: about 100 mm of fluid mix.`;
+  const reason = msg('moulds.softWallBulges', {
+    bulgePressure: exactly(BULGE_PRESSURE, 'kPa'),
+    depth: exactly(100, 'mm'),
+  });
   if (flexibility === 'flexible' && !sleeve)
     found.push({
       key: 'bulge',
       harm: 2,
-      text: `Fluid mix exerts ${pressure.toFixed(1)} kPa. Support this mould to prevent bulging.`,
+      text: msg('moulds.fluidPressure', { pressure: quantity(pressure, 'kPa', 1) }),
       reason,
       basis: 'calculated',
-      remedies: remedies('Put a stiff sleeve or a box of sand round it.', 'Fill it in lower lifts, each on a set one.'),
+      remedies: remedies(msg('moulds.stiffSleeve'), msg('moulds.lowerLifts')),
     });
   const soft = cavityOf(shape).cores.find(({ placed }) => placed.soft);
   if (soft)
     found.push({
       key: 'soft-core',
       harm: 3,
-      text: `${soft.name} is soft and is pressed inwards with ${pressure.toFixed(1)} kPa: fill it with the sand that weights it.`,
+      text: msg('moulds.softCore', { soft: soft.name, pressure: quantity(pressure, 'kPa', 1) }),
       reason,
       basis: 'calculated',
-      remedies: remedies('Pour the sand in before the mix.'),
+      remedies: remedies(msg('moulds.sandBeforeMix')),
     });
   return found;
 }
@@ -183,10 +188,9 @@ function grainFinding({ passes, largest, advice }: GrainCheck): Finding[] {
       key: 'grain',
       harm: 2,
       text: advice,
-      reason:
-        'The largest grain stays under a third of the narrowest gap and three quarters of a mesh opening, or it bridges and leaves holes.',
+      reason: msg('moulds.grainRule'),
       basis: 'guide',
-      remedies: remedies(`Sieve the aggregate to ${mm(largest.value)}.`),
+      remedies: remedies(msg('moulds.sieveTo', { value: mm(largest.value) })),
     },
   ];
 }
@@ -198,10 +202,10 @@ function volumeFinding({ measured }: MouldShape, computedVolume: number): Findin
     {
       key: 'measured-volume',
       harm: 3,
-      text: `Measured and calculated volume differ by ${Math.abs(off * 100).toFixed(0)} %.`,
-      reason: 'The measured one counts; a core may have been left out, or a size misread.',
+      text: msg('moulds.volumesDiffer', { off: quantity(Math.abs(off * 100), '%', 0) }),
+      reason: msg('moulds.measuredCounts'),
       basis: 'record',
-      remedies: remedies('Measure the mould’s sizes again, or look for a core that was left out.'),
+      remedies: remedies(msg('moulds.measureMouldAgain')),
     },
   ];
 }

@@ -1,4 +1,4 @@
-import { Checker } from '../../foundation/units/index.js';
+import { Checker, msg } from '../../foundation/units/index.js';
 import {
   bodyOf,
   moveFaces,
@@ -104,8 +104,8 @@ function pairOf(outer: Tub, core: Tub, { wall, base }: WantedPair): Pair | undef
 /** Which of the tubs nest to give a wanted wall and base, best first, each standing in the other. @throws InputError */
 export function findPairs(tubs: readonly Tub[], wanted: WantedPair): Pair[] {
   const check = new Checker();
-  check.number('wall', wanted.wall, 'The wanted wall', { above: 0, max: 300, unit: 'mm' });
-  check.number('base', wanted.base, 'The wanted base', { min: 0, max: 300, unit: 'mm' });
+  check.number('wall', wanted.wall, msg('moulds.requiredWall'), { above: 0, max: 300, unit: 'mm' });
+  check.number('base', wanted.base, msg('moulds.requiredBase'), { min: 0, max: 300, unit: 'mm' });
   check.done();
   return tubs
     .flatMap((outer) =>

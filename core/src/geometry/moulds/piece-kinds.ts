@@ -1,3 +1,4 @@
+import { msg, type Message } from '../../foundation/units/index.js';
 import type { MouldShape } from './mould.js';
 
 /** What a mould is for: sets the least wall and the demoulding time of the handbook. */
@@ -5,7 +6,7 @@ export type PieceKind =
   'small-pot' | 'pot' | 'hypertufa-pot' | 'trough' | 'slab' | 'lamp' | 'dish' | 'leaf' | 'panel' | 'ornament';
 
 export interface PieceGuide {
-  readonly name: string;
+  readonly name: Message;
   /** Least wall of that piece, mm. */
   readonly leastWall: number;
   /** Least thickness as a share of the span, where the piece lies free. */
@@ -14,16 +15,16 @@ export interface PieceGuide {
 
 /** Guide to least walls by piece; a default that the caster may go under. */
 export const pieceGuides: Record<PieceKind, PieceGuide> = {
-  'small-pot': { name: 'small pot or jar', leastWall: 8 },
-  dish: { name: 'dish', leastWall: 8 },
-  pot: { name: 'pot', leastWall: 12 },
-  'hypertufa-pot': { name: 'hypertufa pot', leastWall: 35 },
-  trough: { name: 'trough', leastWall: 45 },
-  slab: { name: 'slab or stepping stone', leastWall: 40, ofSpan: 0.1 },
-  lamp: { name: 'lamp', leastWall: 20 },
-  leaf: { name: 'leaf cast', leastWall: 12 },
-  panel: { name: 'panel', leastWall: 20 },
-  ornament: { name: 'ornament', leastWall: 8 },
+  'small-pot': { name: msg('moulds.pieceSmallPot'), leastWall: 8 },
+  dish: { name: msg('moulds.pieceDish'), leastWall: 8 },
+  pot: { name: msg('moulds.piecePot'), leastWall: 12 },
+  'hypertufa-pot': { name: msg('moulds.pieceHypertufaPot'), leastWall: 35 },
+  trough: { name: msg('moulds.pieceTrough'), leastWall: 45 },
+  slab: { name: msg('moulds.pieceSlab'), leastWall: 40, ofSpan: 0.1 },
+  lamp: { name: msg('moulds.pieceLamp'), leastWall: 20 },
+  leaf: { name: msg('moulds.pieceLeaf'), leastWall: 12 },
+  panel: { name: msg('moulds.piecePanel'), leastWall: 20 },
+  ornament: { name: msg('moulds.pieceOrnament'), leastWall: 8 },
 };
 
 /** Fluid sand-cement mix, kg/L. */

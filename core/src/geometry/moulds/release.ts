@@ -1,70 +1,71 @@
+import { msg, type Message } from '../../foundation/units/index.js';
 /** What a mould is made of, or lined with: it decides what lets the cast go. */
 export type MouldMaterial =
   'rigid-plastic' | 'wood' | 'metal' | 'card' | 'silicone' | 'latex' | 'glass' | 'sand' | 'film-lined';
 
-export const mouldMaterials: Record<MouldMaterial, string> = {
-  'rigid-plastic': 'Rigid plastic',
-  wood: 'Wood or board',
-  metal: 'Metal',
-  card: 'Card',
-  silicone: 'Silicone',
-  latex: 'Latex',
-  glass: 'Glass or glazed',
-  sand: 'Damp sand',
-  'film-lined': 'Lined with film or tape',
+export const mouldMaterials: Record<MouldMaterial, Message> = {
+  'rigid-plastic': msg('moulds.rigidPlastic'),
+  wood: msg('moulds.wood'),
+  metal: msg('moulds.metal'),
+  card: msg('moulds.card'),
+  silicone: msg('moulds.silicone'),
+  latex: msg('moulds.latex'),
+  glass: msg('moulds.glass'),
+  sand: msg('moulds.dampSand'),
+  'film-lined': msg('moulds.filmLined'),
 };
 
 /** What lets a cast go, from the handbook's table: a default that the caster may change. */
 export type ReleaseName = 'oil' | 'wax' | 'petroleum-jelly' | 'soap' | 'silicone-spray' | 'film' | 'none';
 
 export interface Release {
-  readonly name: string;
+  readonly name: Message;
   /** What it does to the cast. */
-  readonly does: string;
+  readonly does: Message;
   /** How it is put on. */
-  readonly how: string;
+  readonly how: Message;
   /** Minutes from putting it on to pouring. */
   readonly dries: number;
 }
 
 export const releases: Record<ReleaseName, Release> = {
   oil: {
-    name: 'Plant or mineral oil, thin',
-    does: 'Frees well; where it pools it traps air, and some kitchen sprays stain.',
-    how: 'Wipe it on thin, wipe the pools out.',
+    name: msg('moulds.oil'),
+    does: msg('moulds.oilDoes'),
+    how: msg('moulds.oilHow'),
     dries: 5,
   },
   wax: {
-    name: 'Paste wax, buffed',
-    does: 'The cleanest face on rigid plastic.',
-    how: 'Rub it on, let it dry 15 to 30 minutes, buff it.',
+    name: msg('moulds.pasteWax'),
+    does: msg('moulds.waxDoes'),
+    how: msg('moulds.waxHow'),
     dries: 25,
   },
   'petroleum-jelly': {
-    name: 'Petroleum jelly',
-    does: 'Best on pipes and plugs; forgives late pulling.',
-    how: 'A thin coat all over.',
+    name: msg('moulds.petroleumJelly'),
+    does: msg('moulds.jellyDoes'),
+    how: msg('moulds.jellyHow'),
     dries: 0,
   },
   soap: {
-    name: 'Soap film',
-    does: 'Seals card and board so that they let go.',
-    how: 'Brush on, let it dry, brush again.',
+    name: msg('moulds.soapFilm'),
+    does: msg('moulds.soapDoes'),
+    how: msg('moulds.soapHow'),
     dries: 20,
   },
   'silicone-spray': {
-    name: 'Silicone spray',
-    does: 'Frees rigid plastic, but spoils later paint and sealer.',
-    how: 'One light pass; never before painting.',
+    name: msg('moulds.siliconeSpray'),
+    does: msg('moulds.sprayDoes'),
+    how: msg('moulds.sprayHow'),
     dries: 5,
   },
   film: {
-    name: 'Film or tape',
-    does: 'Frees from anything and prints its folds.',
-    how: 'Stretch it smooth, tape the edges.',
+    name: msg('moulds.filmOrTape'),
+    does: msg('moulds.filmDoes'),
+    how: msg('moulds.filmHow'),
     dries: 0,
   },
-  none: { name: 'None', does: 'Silicone and latex let go by themselves.', how: 'Dust it out and pour.', dries: 0 },
+  none: { name: msg('moulds.noRelease'), does: msg('moulds.noReleaseDoes'), how: msg('moulds.noReleaseHow'), dries: 0 },
 };
 
 /** Releases that suit each material, the default first. */

@@ -1,3 +1,4 @@
+import type { Phrase } from '../../foundation/units/index.js';
 import { chordsAt } from '../solids/index.js';
 import { cavityOf, regionAt, type Standing } from './cavity.js';
 import type { MouldShape } from './mould.js';
@@ -7,7 +8,7 @@ export type SectionPoint = readonly [x: number, z: number];
 
 /** A solid where an upright plane cuts it. */
 export interface CutSolid {
-  readonly name: string;
+  readonly name: Phrase;
   readonly role: 'outer' | 'core' | 'insert';
   /** Closed outlines. */
   readonly outlines: readonly (readonly SectionPoint[])[];

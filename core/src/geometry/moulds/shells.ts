@@ -1,4 +1,4 @@
-import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { computed, figure, line, type Figure, msg } from '../../foundation/units/index.js';
 import { solidVolume, type ShellSide, type Solid } from '../solids/index.js';
 import { checkMould, mouldIssues } from './check-mould.js';
 import { fullVolume } from './fill.js';
@@ -29,14 +29,19 @@ export function calculateShells(form: Solid, side: ShellSide, thicknesses: reado
     const held = fullVolume(shell(thickness));
     const more = shell(thickness + STEP);
     const volume = figure(held, 'mL', computed, [
-      line('The form', solidVolume(form), 'mL'),
-      line('Thickness', thickness, 'mm'),
-      line('Shell', held, 'mL', side === 'inside' ? 'form − form shrunk' : 'form grown − form'),
+      line(msg('moulds.form'), solidVolume(form), 'mL'),
+      line(msg('moulds.thickness'), thickness, 'mm'),
+      line(
+        msg('moulds.shell'),
+        held,
+        'mL',
+        side === 'inside' ? msg('moulds.formMinusShrunk') : msg('moulds.grownMinusForm'),
+      ),
     ]);
     const mass = figure(held * density, 'g', computed, [
-      line('Shell', held, 'mL'),
-      line('Density of the mix', density, 'kg/L'),
-      line('Mass', held * density, 'g'),
+      line(msg('moulds.shell'), held, 'mL'),
+      line(msg('moulds.mixDensity'), density, 'kg/L'),
+      line(msg('moulds.mass'), held * density, 'g'),
     ]);
     // Inside a small form there may be no room for more.
     const fits = mouldIssues(more).length === 0;

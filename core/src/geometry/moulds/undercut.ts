@@ -1,3 +1,4 @@
+import type { Phrase } from '../../foundation/units/index.js';
 import { contains, nearestOnRegion, pointOn, regionArea } from '../solids/index.js';
 import { cavityOf, regionAt, type Standing } from './cavity.js';
 import type { MouldShape } from './mould.js';
@@ -42,7 +43,7 @@ export function undercut(shape: MouldShape): Undercut | undefined {
 }
 
 /** Names of cores and inserts that a rigid mould could not release: those that widen downwards inside the cast. */
-export function lockedBlanks(shape: MouldShape): string[] {
+export function lockedBlanks(shape: MouldShape): Phrase[] {
   const { cores, inserts } = cavityOf(shape);
   const locked = [...cores, ...inserts].filter((blank) => {
     const { bottom, top, placed, solid } = blank;
@@ -69,7 +70,7 @@ const isStraight = ({ body, placed, bottom }: Standing, rim: number) => {
 };
 
 /** Names of the stiff straight tubes that would jam: the outer mould and its cores. A pressed shell has no outer mould. */
-export function jammingTubes(shape: MouldShape): string[] {
+export function jammingTubes(shape: MouldShape): Phrase[] {
   const { outer, cores, rim } = cavityOf(shape);
   const tubes = cores.filter((core) => !core.placed.soft && isStraight(core, rim)).map(({ name }) => name);
   const around = !shape.pressed && isStraight(outer, rim);

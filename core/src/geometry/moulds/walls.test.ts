@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { cone, nested, nestedPot } from '../../testing/examples.js';
 import { alone } from '../../testing/shapes.js';
@@ -50,12 +51,12 @@ describe('undercut', () => {
   it('is an outer that narrows upwards, or a core that widens downwards', () => {
     expect(undercut(nested([200, 160, 180], [100, 120], 20))!.overhang).toBeCloseTo(20, 6);
     expect(undercut(nestedPot)).toBeUndefined();
-    expect(jammingTubes(nested([160, 160, 200], [100, 100], 20))).toEqual(['The outer mould', 'The core']);
+    expect(english(jammingTubes(nested([160, 160, 200], [100, 100], 20)))).toEqual(['The outer mould', 'The core']);
     expect(jammingTubes(nestedPot)).toEqual([]);
     const pipe = nested([160, 160, 200], [100, 100], 20);
     const form = { ...alone(pipe.outer), pressed: { side: 'over' as const, thickness: 30 } };
-    expect(jammingTubes(form)).not.toContain('The outer mould');
-    expect(lockedBlanks(nested([200, 200, 180], [140, 120], 20))).toEqual(['The core']);
+    expect(english(jammingTubes(form))).not.toContain('The outer mould');
+    expect(english(lockedBlanks(nested([200, 200, 180], [140, 120], 20)))).toEqual(['The core']);
     expect(lockedBlanks(nestedPot)).toEqual([]);
   });
 });

@@ -1,4 +1,4 @@
-import { Checker } from '../../foundation/units/index.js';
+import { Checker, msg } from '../../foundation/units/index.js';
 import { refuse, type Task } from '../meshes/index.js';
 import { counterClockwise, outlineArea, outlineLength, simplified, type PlanPoint } from '../solids/index.js';
 import { cardOf, turnCard, type Corners } from './card.js';
@@ -41,9 +41,9 @@ const DETAIL = 0.0012;
  */
 export function tracePhoto(photo: PhotoPixels, { cardWidth, cardHeight }: TraceWish, task: Task = {}): PhotoTrace {
   const check = new Checker();
-  const size = { min: 10, max: 1000, unit: 'mm' };
-  check.number('cardWidth', cardWidth, 'The width of the card', size);
-  check.number('cardHeight', cardHeight, 'The height of the card', size);
+  const size = { min: 10, max: 1000, unit: 'mm' } as const;
+  check.number('cardWidth', cardWidth, msg('photos.cardWidth'), size);
+  check.number('cardHeight', cardHeight, msg('photos.cardHeight'), size);
   check.done();
   const { width, height } = photo;
   const patches = patchesOf(photo, width * height * LEAST, task).filter(({ touchesEdge }) => !touchesEdge);
@@ -54,19 +54,9 @@ export function tracePhoto(photo: PhotoPixels, { cardWidth, cardHeight }: TraceW
     })
     .sort((a, b) => a.misfit - b.misfit);
   const card = cards[0];
-  if (!card)
-    throw refuse(
-      'No card was found on the photo.',
-      'Lay it flat on a plain ground of another colour, all four corners in the picture.',
-      'photo',
-    );
+  if (!card) throw refuse(msg('photos.noCard'), msg('photos.layCardFlat'), 'photo');
   const leaf = patches.find((patch) => patch !== card.patch);
-  if (!leaf)
-    throw refuse(
-      'Nothing was found beside the card.',
-      'Keep the leaf apart from the card and from the picture’s edge, on a ground of another colour.',
-      'photo',
-    );
+  if (!leaf) throw refuse(msg('photos.nothingBesideCard'), msg('photos.keepLeafApart'), 'photo');
   return {
     card: turnCard(card.corners, cardWidth, cardHeight, [width, height]),
     outline: simplified(leaf.outline, Math.max(width, height) * DETAIL),
@@ -84,19 +74,10 @@ export function measureTrace({ card, outline }: PhotoTrace, { cardWidth, cardHei
     [cardWidth, cardHeight],
     [0, cardHeight],
   ]);
-  if (!flat)
-    throw refuse(
-      'The corners make no card: three of them lie in a line.',
-      'Drag them onto the card’s corners.',
-      'card',
-    );
+  if (!flat) throw refuse(msg('photos.cornersInLine'), msg('photos.dragCorners'), 'card');
   const points = outline.map((p) => mapped(flat, p)).map(([x, y]): PlanPoint => [x, -y]);
   if (points.length < 3 || points.some((p) => !p.every(Number.isFinite)))
-    throw refuse(
-      'The outline reaches beyond the horizon of the picture.',
-      'Photograph it from higher above.',
-      'outline',
-    );
+    throw refuse(msg('photos.beyondHorizon'), msg('photos.fromHigher'), 'outline');
   const xs = points.map(([x]) => x);
   const ys = points.map(([, y]) => y);
   const [mx, my] = [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2];

@@ -1,4 +1,4 @@
-import type { WorkingLine } from '../../foundation/units/index.js';
+import type { WorkingLine, Phrase } from '../../foundation/units/index.js';
 import type { Edge, Region } from './region.js';
 import type { PlanPoint } from './solid.js';
 
@@ -6,7 +6,7 @@ import type { PlanPoint } from './solid.js';
 interface BodyIntegral {
   /** mm³ */
   readonly volume: number;
-  readonly how: string;
+  readonly how: Phrase;
   readonly steps?: readonly WorkingLine[];
 }
 

@@ -1,4 +1,14 @@
-import { Checker } from '../../foundation/units/index.js';
+import {
+  Checker,
+  msg,
+  quantity,
+  exactly,
+  listed,
+  anyOf,
+  type Message,
+  fixed,
+  type Phrase,
+} from '../../foundation/units/index.js';
 import { moveOutline, onceRound, outlineArea, selfCrossing } from './outline.js';
 import { openingsOf, polyhedronNames } from './polyhedron.js';
 import {
@@ -11,34 +21,34 @@ import {
   type Solid,
 } from './solid.js';
 
-const size = { above: 0, max: LARGEST_SIZE, unit: 'mm' };
+const size = { above: 0, max: LARGEST_SIZE, unit: 'mm' } as const;
 const LARGEST_AREA = LARGEST_SIZE ** 2;
 /** Most points of an outline: more than any hand can trace. */
 const MOST_POINTS = 4000;
 
 /** Names of the sizes in words, each after its owner: “The core’s …”. */
-const words: Readonly<Record<string, string>> = {
-  bottomDiameter: 'bottom diameter',
-  topDiameter: 'top diameter',
-  bottomLength: 'length at the bottom',
-  bottomWidth: 'width at the bottom',
-  topLength: 'length at the top',
-  topWidth: 'width at the top',
-  bottomAcross: 'width across flats at the bottom',
-  topAcross: 'width across flats at the top',
-  height: 'height',
-  rimDiameter: 'rim diameter',
-  depth: 'depth',
-  innerDiameter: 'inner diameter',
-  radius: 'radius of the centreline',
-  startRadius: 'radius at the start',
-  pitch: 'pitch',
-  width: 'width',
-  length: 'length',
-  edge: 'edge',
-  middle: 'thickness in the middle',
-  diameter: 'diameter',
-  run: 'run',
+const words: Readonly<Record<string, Message>> = {
+  bottomDiameter: msg('solids.bottomDiameter'),
+  topDiameter: msg('solids.topDiameter'),
+  bottomLength: msg('solids.bottomLength'),
+  bottomWidth: msg('solids.bottomWidth'),
+  topLength: msg('solids.topLength'),
+  topWidth: msg('solids.topWidth'),
+  bottomAcross: msg('solids.bottomAcross'),
+  topAcross: msg('solids.topAcross'),
+  height: msg('solids.height'),
+  rimDiameter: msg('solids.rimDiameter'),
+  depth: msg('solids.depth'),
+  innerDiameter: msg('solids.innerDiameter'),
+  radius: msg('solids.centrelineRadius'),
+  startRadius: msg('solids.startRadius'),
+  pitch: msg('solids.pitch'),
+  width: msg('solids.width'),
+  length: msg('solids.length'),
+  edge: msg('solids.edge'),
+  middle: msg('solids.middleThickness'),
+  diameter: msg('solids.diameter'),
+  run: msg('solids.run'),
 };
 
 /** Sizes that each kind must have. */
@@ -78,12 +88,12 @@ interface Door {
   readonly check: Checker;
   /** Path of a field of the solid. */
   readonly at: (field: string) => string;
-  readonly whose: string;
+  readonly whose: Phrase;
 }
 
 function checkCorner({ check, at, whose }: Door, solid: RectFrustum): void {
   const narrowest = Math.min(solid.bottomLength, solid.bottomWidth, solid.topLength, solid.topWidth);
-  check.number(at('cornerRadius'), solid.cornerRadius, `${whose}’s corner radius`, {
+  check.number(at('cornerRadius'), solid.cornerRadius, msg('solids.cornerRadius', { whose }), {
     min: 0,
     max: narrowest / 2,
     unit: 'mm',
@@ -95,13 +105,13 @@ function checkProfile({ check, at }: Door, { points }: Revolution): void {
     points.length >= 2,
     at('points'),
     points.length,
-    'A profile wants two points or more.',
-    'Measure its radius at the bottom and at the top.',
+    msg('solids.profileTooShort'),
+    msg('solids.measureProfileRadii'),
   );
   points.forEach(({ height, radius }, i) => {
-    const range = { min: 0, max: LARGEST_SIZE, unit: 'mm' };
-    check.number(at(`points.${i}.radius`), radius, `The radius of point ${i + 1}`, range);
-    check.number(at(`points.${i}.height`), height, `The height of point ${i + 1}`, {
+    const range = { min: 0, max: LARGEST_SIZE, unit: 'mm' } as const;
+    check.number(at(`points.${i}.radius`), radius, msg('solids.pointRadius', { i: i + 1 }), range);
+    check.number(at(`points.${i}.height`), height, msg('solids.pointHeight', { i: i + 1 }), {
       ...range,
       min: points[i - 1]?.height ?? 0,
     });
@@ -110,8 +120,8 @@ function checkProfile({ check, at }: Door, { points }: Revolution): void {
       steps <= 2,
       at(`points.${i}.height`),
       height,
-      `${steps} points stand at height ${height} mm.`,
-      'Two make a step; leave the others out.',
+      msg('solids.pointsAtOneHeight', { steps, height: exactly(height, 'mm') }),
+      msg('solids.leaveTwoPoints'),
     );
   });
   const last = points[points.length - 1];
@@ -119,15 +129,15 @@ function checkProfile({ check, at }: Door, { points }: Revolution): void {
     last === undefined || points.length < 2 || last.height > points[0]!.height,
     at('points'),
     last?.height,
-    'The profile has no height.',
-    'Give its points rising heights.',
+    msg('solids.profileWithoutHeight'),
+    msg('solids.giveRisingHeights'),
   );
   check.expect(
     points.length === 0 || points[0]!.height === 0,
     at('points.0.height'),
     points[0]?.height,
-    'The first point of a profile stands at its bottom.',
-    'Enter 0 for its height.',
+    msg('solids.profileStartsAtBottom'),
+    msg('solids.enterZeroHeight'),
   );
 }
 
@@ -145,8 +155,8 @@ function checkOutline({ check, at, whose }: Door, given: readonly PlanPoint[]): 
     check.add(
       field,
       outline.length,
-      `${whose}’s outline has ${outline.length} points.`,
-      `Give 3 to ${MOST_POINTS}, once round and not back to the first.`,
+      msg('solids.outlinePoints', { whose, outline: outline.length }),
+      msg('solids.giveOutlinePoints', { mostPoints: MOST_POINTS }),
     );
     return false;
   }
@@ -154,37 +164,38 @@ function checkOutline({ check, at, whose }: Door, given: readonly PlanPoint[]): 
     check.add(
       field,
       undefined,
-      `${whose}’s outline has a point that is no place.`,
-      `Keep all within ${LARGEST_SIZE} mm.`,
+      msg('solids.outlinePointNowhere', { whose }),
+      msg('solids.keepWithin', { largestSize: exactly(LARGEST_SIZE, 'mm') }),
     );
     return false;
   }
   const crossing = selfCrossing(outline);
   if (crossing) {
-    const [x, y] = crossing.map((n) => n.toFixed(0));
-    check.add(
-      field,
-      crossing,
-      `${whose}’s outline crosses itself at ${x}, ${y} mm.`,
-      'Draw it round once, without a loop.',
-    );
+    const [x, y] = [fixed(crossing[0], 0), fixed(crossing[1], 0)];
+    check.add(field, crossing, msg('solids.outlineCrosses', { whose, x, y }), msg('solids.drawOnceRound'));
     return false;
   }
-  check.expect(Math.abs(outlineArea(outline)) > 1, field, 0, `${whose}’s outline encloses nothing.`, 'Draw it wider.');
+  check.expect(
+    Math.abs(outlineArea(outline)) > 1,
+    field,
+    0,
+    msg('solids.outlineEmpty', { whose }),
+    msg('solids.drawWider'),
+  );
   return check.clean;
 }
 
 function checkPrism(door: Door, { outline, depth, draft }: Prism): void {
   const { check, at, whose } = door;
-  const sloped = check.number(at('draft'), draft, `${whose}’s draft`, { min: -60, max: 60, unit: '°' });
+  const sloped = check.number(at('draft'), draft, msg('solids.draftOf', { whose }), { min: -60, max: 60, unit: '°' });
   if (!checkOutline(door, outline) || !sloped || !(depth > 0)) return;
   const bottom = moveOutline(outline, -depth * Math.tan((draft / 180) * Math.PI));
   check.expect(
     bottom !== undefined,
     at('draft'),
     draft,
-    `A draft of ${draft}° closes the outline, or parts it in two, before it is ${depth} mm deep.`,
-    'Enter a smaller draft or depth.',
+    msg('solids.draftCloses', { draft, depth: exactly(depth, 'mm') }),
+    msg('solids.smallerDraft'),
   );
 }
 
@@ -195,8 +206,8 @@ function checkMesh({ check, at }: Door, { curve, slices }: MeshSolid): void {
     curve.length >= 2 && rising && curve[curve.length - 1]! > 0 && slices.length > 0 && drawn,
     at('curve'),
     curve.length,
-    'The mesh came without its fill curve.',
-    'Read its file again.',
+    msg('solids.meshWithoutCurve'),
+    msg('solids.readFileAgain'),
   );
 }
 
@@ -208,100 +219,94 @@ const more: Checks = {
   prism: checkPrism,
   mesh: checkMesh,
   'polygon-frustum': ({ check, at }, { sides }) => {
-    if (check.number(at('sides'), sides, 'The number of sides', { min: 3, max: 60 }))
+    if (check.number(at('sides'), sides, msg('solids.sides'), { min: 3, max: 60 }))
       check.expect(
         Number.isInteger(sides),
         at('sides'),
         sides,
-        `${sides} is not a whole number of sides.`,
-        'Count them: 3, 4, 5…',
+        msg('solids.sidesNotWhole', { sides }),
+        msg('solids.countSides'),
       );
   },
   arc: ({ check, at }, { angle, width, radius }) => {
-    check.number(at('angle'), angle, 'The angle', { above: 0, max: 360, unit: '°' });
+    check.number(at('angle'), angle, msg('solids.angle'), { above: 0, max: 360, unit: '°' });
     const fits = width <= 2 * radius;
-    check.expect(
-      fits,
-      at('width'),
-      width,
-      'The strip is wider than its bend allows.',
-      'Measure to the middle of the strip.',
-    );
+    check.expect(fits, at('width'), width, msg('solids.stripTooWideForBend'), msg('solids.measureStripMiddle'));
   },
   spiral: ({ check, at }, { turns, width, pitch, startRadius }) => {
-    check.number(at('turns'), turns, 'The turns', { above: 0, max: 50 });
-    check.expect(
-      width < pitch,
-      at('width'),
-      width,
-      'The strip is as wide as its pitch: neighbouring turns would touch.',
-      'Measure the pitch from middle to middle.',
-    );
+    check.number(at('turns'), turns, msg('solids.turns'), { above: 0, max: 50 });
+    check.expect(width < pitch, at('width'), width, msg('solids.stripAsWideAsPitch'), msg('solids.measurePitch'));
     check.expect(
       width < 2 * startRadius,
       at('startRadius'),
       startRadius,
-      'The strip is wider than the bend at its start.',
-      'Start it farther from the middle, or measure the strip again.',
+      msg('solids.stripTooWideAtStart'),
+      msg('solids.startFartherOut'),
     );
   },
   polyhedron: ({ check, at }, { which, open }) => {
     const known = polyhedronNames.includes(which);
-    check.expect(known, at('which'), which, 'That solid is not known.', `Choose one of ${polyhedronNames.join(', ')}.`);
+    check.expect(
+      known,
+      at('which'),
+      which,
+      msg('solids.unknownPolyhedron'),
+      msg('solids.choosePolyhedron', { polyhedronNames: listed(polyhedronNames) }),
+    );
     if (!known) return;
     const openings = openingsOf(which);
     check.expect(
       openings.includes(open),
       at('open'),
       open,
-      open ? `No face of it is a ${open}.` : 'Which face is open was not chosen.',
-      `Choose the face that is left open: ${openings.join(' or ')}.`,
+      open ? msg('solids.noSuchFace', { open }) : msg('solids.openFaceMissing'),
+      msg('solids.chooseOpenFace', { openings: anyOf(openings) }),
     );
   },
   leaf: (door, { area, rise = 0, outline }) => {
-    door.check.number(door.at('area'), area, 'The area of the leaf', { above: 0, max: LARGEST_AREA, unit: 'mm²' });
-    door.check.number(door.at('rise'), rise, 'The rise of the mound', { min: 0, max: LARGEST_SIZE, unit: 'mm' });
+    door.check.number(door.at('area'), area, msg('solids.leafArea'), { above: 0, max: LARGEST_AREA, unit: 'mm²' });
+    door.check.number(door.at('rise'), rise, msg('solids.moundRise'), { min: 0, max: LARGEST_SIZE, unit: 'mm' });
     if (outline) checkOutline(door, outline);
   },
   'known-volume': ({ check, at }, { volume, length, width, height }) => {
     const most = (length * width * height) / 1000;
-    check.number(at('volume'), volume, 'The volume that it took', { above: 0, unit: 'mL' });
+    check.number(at('volume'), volume, msg('solids.takenVolume'), { above: 0, unit: 'mL' });
     check.expect(
       !(volume > most * (1 + 1e-9)),
       at('volume'),
       volume,
-      `${volume} mL is more than a box of its sizes holds (${most.toFixed(0)} mL).`,
-      'Measure its length, width and height again, inside.',
+      msg('solids.moreThanBox', { volume: exactly(volume, 'mL'), most: quantity(most, 'mL', 0) }),
+      msg('solids.measureInside'),
     );
   },
 };
 
 /** Notes in `check` what is wrong with the sizes of a solid, by field under `path`. `whose` names it: “The core”. */
-export function checkSolidIn(check: Checker, path: string, whose: string, solid: Solid): void {
+export function checkSolidIn(check: Checker, path: string, whose: Phrase, solid: Solid): void {
   const door: Door = { check, whose, at: (field) => (path ? `${path}.${field}` : field) };
   const sizes = sizesOf[solid.kind] as readonly string[] | undefined;
   if (!sizes) {
     check.add(
       door.at('kind'),
       solid.kind,
-      'That kind of solid is not known.',
-      `Choose one of ${solidKinds.join(', ')}.`,
+      msg('solids.unknownSolid'),
+      msg('solids.chooseSolid', { solidKinds: listed(solidKinds) }),
     );
     return;
   }
   const given: Readonly<Record<string, unknown>> = { ...solid };
   const pairs = ends[solid.kind] ?? [];
   for (const field of sizes) {
-    const range = pairs.flat().includes(field) ? { min: 0, max: LARGEST_SIZE, unit: 'mm' } : size;
-    check.number(door.at(field), given[field], `${whose}’s ${words[field]!}`, range);
+    const range = pairs.flat().includes(field) ? ({ min: 0, max: LARGEST_SIZE, unit: 'mm' } as const) : size;
+    check.number(door.at(field), given[field], msg('solids.sizeOf', { whose, size: words[field]! }), range);
   }
   for (const [bottom, top] of pairs)
     check.expect(
       given[bottom] !== 0 || given[top] !== 0,
       door.at(bottom),
       0,
-      `${whose}’s ${words[bottom]!} and ${words[top]!} are both 0.`,
-      'One end may come to a point, not both.',
+      msg('solids.bothEndsZero', { whose, words: words[bottom]!, words2: words[top]! }),
+      msg('solids.onePointOnly'),
     );
   (more[solid.kind] as ((door: Door, solid: Solid) => void) | undefined)?.(door, solid);
 }
@@ -309,6 +314,6 @@ export function checkSolidIn(check: Checker, path: string, whose: string, solid:
 /** Refuses a solid that cannot be, by field. @throws InputError */
 export function checkSolid(solid: Solid): void {
   const check = new Checker();
-  checkSolidIn(check, '', 'The solid', solid);
+  checkSolidIn(check, '', msg('solids.theSolid'), solid);
   check.done();
 }

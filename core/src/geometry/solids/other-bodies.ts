@@ -1,3 +1,4 @@
+import { msg } from '../../foundation/units/index.js';
 import type { Body } from './body.js';
 import {
   circleRegion,
@@ -59,7 +60,7 @@ export function meshBody({ height, side, curve, slices }: MeshSolid): Body {
     breaks: Array.from({ length: steps - 1 }, (_, i) => (i + 1) * step),
     regionAt: (z) => regionOfStep(Math.min(steps - 1, Math.max(0, Math.floor(z / step)))),
     surfaceAt: () => side / height,
-    whole: { volume: curve[steps]! * MM3, how: 'divergence theorem over its triangles' },
+    whole: { volume: curve[steps]! * MM3, how: msg('solids.divergenceTheorem') },
   };
 }
 
@@ -81,6 +82,6 @@ export function knownBody({ volume, length, width, height }: KnownVolume): Body 
     regionAt: () => region,
     surfaceAt: () => regionPerimeter(region),
     runOf: () => 0,
-    whole: { volume: volume * MM3, how: 'as it was measured' },
+    whole: { volume: volume * MM3, how: msg('solids.asMeasured') },
   };
 }

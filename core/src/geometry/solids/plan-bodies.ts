@@ -1,4 +1,4 @@
-import { line } from '../../foundation/units/index.js';
+import { line, msg, type Phrase } from '../../foundation/units/index.js';
 import type { Body } from './body.js';
 import { counterClockwise, outlineArea, outlineLength } from './outline.js';
 import {
@@ -13,14 +13,18 @@ import {
 import type { Arc, Leaf, PlanPoint, Ring, Spiral } from './solid.js';
 
 /** A body whose section is the same all the way up. */
-function upright(region: Region, height: number, volume: number, how: string, centreline?: number): Body {
+function upright(region: Region, height: number, volume: number, how: Phrase, centreline?: number): Body {
   return {
     height,
     breaks: [],
     regionAt: () => region,
     surfaceAt: () => regionPerimeter(region),
     runOf: () => 0,
-    whole: { volume, how, ...(centreline !== undefined && { steps: [line('Centreline', centreline, 'mm')] }) },
+    whole: {
+      volume,
+      how,
+      ...(centreline !== undefined && { steps: [line(msg('solids.centreline'), centreline, 'mm')] }),
+    },
   };
 }
 
@@ -125,7 +129,7 @@ export function leafBody({ area, middle, edge, outline }: Leaf): Body {
     whole: {
       volume: (area * (middle + edge)) / 2,
       how: 'area × (middle + edge)/2',
-      ...(points && { steps: [line('Length of its outline', outlineLength(points), 'mm')] }),
+      ...(points && { steps: [line(msg('solids.outlineLength'), outlineLength(points), 'mm')] }),
     },
   };
 }

@@ -1,3 +1,4 @@
+import { msg, exactly } from '../../foundation/units/index.js';
 import { cross, dot, minus, scaled, triple } from '../../foundation/math/index.js';
 import { slopeFactor, type Body, type Facet } from './body.js';
 import { facesOf, openFace, skeletonOf, type Vertex } from './polyhedron.js';
@@ -153,7 +154,7 @@ export function polyhedronBody(solid: Polyhedron): Body {
     whole:
       grown === 0
         ? { volume: ofEdgeOne[which] * edge ** 3, how: `${ofEdgeOne[which].toFixed(4)} · edge³` }
-        : { volume: summed(), how: `its faces moved by ${grown} mm, all but the open ${open}` },
+        : { volume: summed(), how: msg('solids.facesMoved', { grown: exactly(grown, 'mm'), open }) },
     nearest: ([x, y, z]) => {
       const p: Vertex = [x, y, z + bottom];
       const away = ({ normal, distance }: Plane) => distance - dot(normal, p);

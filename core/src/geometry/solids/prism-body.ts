@@ -1,4 +1,4 @@
-import { line } from '../../foundation/units/index.js';
+import { line, msg } from '../../foundation/units/index.js';
 import { facetsBetween, slopeFactor, type Body } from './body.js';
 import { counterClockwise, outlineArea, outlineStages } from './outline.js';
 import { polygonRegion, regionArea, regionPerimeter } from './region.js';
@@ -39,7 +39,7 @@ export function prismBody({ outline, depth, draft }: Prism): Body {
       regionAt: () => region,
       surfaceAt: () => regionPerimeter(region),
       runOf: () => 0,
-      whole: { volume: regionArea(region) * depth, how: 'area of its outline × depth' },
+      whole: { volume: regionArea(region) * depth, how: msg('solids.outlineTimesDepth') },
       facets: facetsBetween(open, open, depth),
     };
   }
@@ -66,10 +66,10 @@ export function prismBody({ outline, depth, draft }: Prism): Body {
     ...(only && { runOf: () => run }),
     whole: {
       volume,
-      how: 'slices of its outline, drawn in by depth × tan(draft)',
+      how: msg('solids.outlineSlices'),
       steps: [
-        line('Area of the open face', outlineArea(open), 'mm²'),
-        line('Drawn in at the bottom', depth * run, 'mm'),
+        line(msg('solids.openFaceArea'), outlineArea(open), 'mm²'),
+        line(msg('solids.drawnIn'), depth * run, 'mm'),
       ],
     },
     ...(only && { facets: facetsBetween(only.low, only.high, depth) }),

@@ -1,4 +1,4 @@
-import { Checker } from '../../foundation/units/index.js';
+import { Checker, msg, exactly } from '../../foundation/units/index.js';
 import { bodyOf } from './body-of.js';
 import { slopeFactor } from './body.js';
 import { moveOutline } from './outline.js';
@@ -200,21 +200,16 @@ export interface PressedShell {
  */
 export function pressedShell(form: Solid, { side, thickness }: Shell): PressedShell {
   const check = new Checker();
-  check.number('pressed.thickness', thickness, 'The thickness of the shell', { above: 0, max: 300, unit: 'mm' });
+  check.number('pressed.thickness', thickness, msg('solids.shellThickness'), { above: 0, max: 300, unit: 'mm' });
   check.done();
   const moved =
     side === 'against' ? moveSides(form, thickness) : moveFaces(form, side === 'over' ? thickness : -thickness);
   if (!moved || !leavesRoom(moved)) {
-    const kind = moved
-      ? `leaves no room for a shell of ${thickness} mm`
-      : 'takes no pressed shell that could be calculated';
     check.add(
       'pressed.thickness',
       thickness,
-      `This form ${kind}.`,
-      moved
-        ? 'Press it thinner, or over the form instead.'
-        : 'Describe the form by a box, a pail, a bowl or an outline.',
+      moved ? msg('solids.noRoomForShell', { thickness: exactly(thickness, 'mm') }) : msg('solids.noPressedShell'),
+      moved ? msg('solids.pressThinner') : msg('solids.describeForm'),
     );
     check.done();
   }

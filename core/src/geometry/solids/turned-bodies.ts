@@ -1,4 +1,4 @@
-import { line } from '../../foundation/units/index.js';
+import { line, msg } from '../../foundation/units/index.js';
 import { slopeFactor, type Body } from './body.js';
 import { integrate } from './quadrature.js';
 import { circleRegion } from './region.js';
@@ -22,7 +22,7 @@ export function capBody(solid: Cap): Body {
     whole: {
       volume: ((Math.PI * depth ** 2) / 3) * (3 * radius - depth),
       how: 'π·h²/3·(3R − h)',
-      steps: [line('Radius of its sphere', radius, 'mm')],
+      steps: [line(msg('solids.sphereRadius'), radius, 'mm')],
     },
   };
 }
@@ -66,6 +66,6 @@ export function revolutionBody(solid: Revolution): Body {
     breaks: [...new Set(solid.points.map((point) => point.height))].filter((z) => z > 0 && z < height),
     regionAt: (z) => circleRegion(radius(z)),
     surfaceAt: (z) => 2 * Math.PI * radius(z) * slopeFactor(slopeAt(z)),
-    whole: { volume, how: '∫π·r² dz over its profile' },
+    whole: { volume, how: msg('solids.profileIntegral') },
   };
 }

@@ -1,4 +1,4 @@
-import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { computed, figure, line, type Figure, msg } from '../../foundation/units/index.js';
 import { bodyOf } from './body-of.js';
 import { checkSolid } from './check-solid.js';
 import type { Solid } from './solid.js';
@@ -13,5 +13,5 @@ export function volumeFigure(solid: Solid): Figure {
   checkSolid(solid);
   const { how, steps = [] } = bodyOf(solid).whole;
   const held = solidVolume(solid);
-  return figure(held, 'mL', computed, [...steps, line('Volume', held, 'mL', how)]);
+  return figure(held, 'mL', computed, [...steps, line(msg('solids.volume'), held, 'mL', how)]);
 }

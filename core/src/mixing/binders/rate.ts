@@ -1,4 +1,4 @@
-import { requireNumber } from '../../foundation/units/index.js';
+import { requireNumber, msg } from '../../foundation/units/index.js';
 import type { BinderClass } from './strength-share.js';
 
 /** Apparent activation energy over the gas constant, K. */
@@ -17,7 +17,7 @@ const REFERENCE = 293.15;
 
 /** How fast a binder reacts at a temperature against 20 °C (Arrhenius, ASTM C1074). `q` in K. */
 export function rate(temperature: number, q: number): number {
-  requireNumber('temperature', temperature, 'The temperature', { min: -40, max: 90, unit: '°C' });
+  requireNumber('temperature', temperature, msg('materials.temperature'), { min: -40, max: 90, unit: '°C' });
   return arrhenius(temperature, q);
 }
 

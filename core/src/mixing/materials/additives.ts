@@ -1,3 +1,4 @@
+import { msg, type Message } from '../../foundation/units/index.js';
 /** What an additive is, which says how it is dosed. */
 export type AdditiveKind =
   | 'powder-pigment'
@@ -16,7 +17,7 @@ export type DoseBase = 'binder' | 'cement' | 'volume';
 
 /** How a kind of additive is dosed: shares of a mass, kg/m³ of the fresh mix, or a share of its volume. */
 export interface Additive {
-  readonly name: string;
+  readonly name: Message;
   readonly base: DoseBase;
   readonly measure: 'share' | 'kg/m³' | 'volume share';
   /** A liquid's dose is said on its solids alone. */
@@ -28,10 +29,10 @@ export interface Additive {
   /** Above this it is refused. */
   readonly stop: number;
   /** What becomes of a mix beyond the ceiling. */
-  readonly beyond: string;
+  readonly beyond: Message;
 }
 
-type Row = [name: string, base: DoseBase, low: number, usual: number, ceiling: number, beyond: string];
+type Row = [name: Message, base: DoseBase, low: number, usual: number, ceiling: number, beyond: Message];
 
 const share = ([name, base, low, usual, ceiling, beyond]: Row, over: Partial<Additive> = {}): Additive => ({
   name,
@@ -64,20 +65,27 @@ export const PIGMENT_STOP = 0.1;
 /** Pigment, all kinds together, costs strength above this share of the binder. */
 export const PIGMENT_CEILING = 0.05;
 
-const thirsty = 'weaker and thirsty, and no deeper in colour';
+const thirsty = msg('materials.thirstyNoDeeper');
 
 /** The handbook's doses: lowest, usual and ceiling. */
 export const additives: Record<AdditiveKind, Additive> = {
-  'powder-pigment': share(['powder pigment', 'binder', 0.5, 3, 5, thirsty], { stop: PIGMENT_STOP }),
-  'liquid-pigment': share(['liquid pigment', 'binder', 0.5, 3, 5, thirsty], { stop: PIGMENT_STOP, onSolids: true }),
-  paint: share(['acrylic paint', 'binder', 1, 3, 5, 'it thickens at once and bonds poorly'], { stop: PIGMENT_STOP }),
-  plasticiser: share(['plasticiser', 'cement', 0.2, 0.7, 1.5, 'sand and paste part, and it sets late']),
-  'micro-fibre': perVolume(['micro fibre', 'volume', 0.6, 0.9, 1.8, 'it balls and leaves hair on the face']),
-  'glass-fibre': perVolume(['glass fibre', 'volume', 0.6, 5, 20, 'too stiff to place']),
-  polymer: share(['acrylic polymer', 'cement', 3, 7, 15, 'slow to set, and soft'], { onSolids: true }),
-  glue: share(['white glue', 'cement', 0.5, 2, 4, 'it softens again in the wet: for indoor pieces only']),
-  accelerator: share(['accelerator', 'cement', 0, 1, 2, 'it rusts wire and blotches colour']),
-  chips: share(['terrazzo chips', 'volume', 4, 12, 30, 'weak, with open faces'], {
+  'powder-pigment': share([msg('materials.powderPigment'), 'binder', 0.5, 3, 5, thirsty], { stop: PIGMENT_STOP }),
+  'liquid-pigment': share([msg('materials.liquidPigment'), 'binder', 0.5, 3, 5, thirsty], {
+    stop: PIGMENT_STOP,
+    onSolids: true,
+  }),
+  paint: share([msg('materials.acrylicPaint'), 'binder', 1, 3, 5, msg('materials.paintThickens')], {
+    stop: PIGMENT_STOP,
+  }),
+  plasticiser: share([msg('materials.plasticiser'), 'cement', 0.2, 0.7, 1.5, msg('materials.plasticiserParts')]),
+  'micro-fibre': perVolume([msg('materials.microFibre'), 'volume', 0.6, 0.9, 1.8, msg('materials.fibreBalls')]),
+  'glass-fibre': perVolume([msg('materials.glassFibre'), 'volume', 0.6, 5, 20, msg('materials.tooStiff')]),
+  polymer: share([msg('materials.acrylicPolymer'), 'cement', 3, 7, 15, msg('materials.slowAndSoft')], {
+    onSolids: true,
+  }),
+  glue: share([msg('materials.whiteGlue'), 'cement', 0.5, 2, 4, msg('materials.glueSoftens')]),
+  accelerator: share([msg('materials.accelerator'), 'cement', 0, 1, 2, msg('materials.acceleratorRusts')]),
+  chips: share([msg('materials.terrazzoChips'), 'volume', 4, 12, 30, msg('materials.weakOpen')], {
     measure: 'volume share',
     stop: 0.6,
   }),
@@ -87,8 +95,8 @@ export const additives: Record<AdditiveKind, Additive> = {
 export const colours: readonly AdditiveKind[] = ['powder-pigment', 'liquid-pigment', 'paint'];
 
 /** What a dose is a share of, in words. */
-export const baseInWords: Record<DoseBase, string> = {
-  binder: 'of binder mass',
-  cement: 'of cement mass',
-  volume: 'of fresh volume',
+export const baseInWords: Record<DoseBase, Message> = {
+  binder: msg('materials.ofBinder'),
+  cement: msg('materials.ofCement'),
+  volume: msg('materials.ofVolume'),
 };

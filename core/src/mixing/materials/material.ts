@@ -1,4 +1,4 @@
-import { Checker } from '../../foundation/units/index.js';
+import { Checker, msg, type Phrase, type MessageKey } from '../../foundation/units/index.js';
 import { isPortland, type SettingTimes } from '../binders/index.js';
 import type { AdditiveKind } from './additives.js';
 import { checkTimes } from './check-times.js';
@@ -93,14 +93,20 @@ export const isBinder = ({ kind }: Material): boolean => kind === 'binder' || ki
 export function checkMaterial(material: Omit<Material, 'id'>, path = ''): void {
   const check = new Checker();
   const at = (field: string) => (path ? `${path}.${field}` : field);
-  const name = material.name.trim() || 'the material';
-  check.expect(material.name.trim() !== '', at('name'), material.name, 'The material has no name.', 'Give it one.');
-  const density = { above: 0, max: 10, unit: 'kg/L' };
-  check.number(at('bulk'), material.bulk, `The loose density of ${name}`, density);
-  check.number(at('particle'), material.particle, `The density of ${name} in the mix`, density);
-  check.number(at('absorption'), material.absorption, `What ${name} soaks up`, { min: 0, max: 10 });
-  check.number(at('demand'), material.demand, `The water demand of ${name}`, { min: 0, max: 20 });
-  check.number(at('largestGrain'), material.largestGrain, `The largest grain of ${name}`, {
+  const name = material.name.trim() || msg('materials.theMaterial');
+  check.expect(
+    material.name.trim() !== '',
+    at('name'),
+    material.name,
+    msg('materials.nameMissing'),
+    msg('materials.giveName'),
+  );
+  const density = { above: 0, max: 10, unit: 'kg/L' } as const;
+  check.number(at('bulk'), material.bulk, msg('materials.bulkOf', { name }), density);
+  check.number(at('particle'), material.particle, msg('materials.particleOf', { name }), density);
+  check.number(at('absorption'), material.absorption, msg('materials.absorptionOf', { name }), { min: 0, max: 10 });
+  check.number(at('demand'), material.demand, msg('materials.demandOf', { name }), { min: 0, max: 20 });
+  check.number(at('largestGrain'), material.largestGrain, msg('materials.largestGrainOf', { name }), {
     min: 0,
     max: 100,
     unit: 'mm',
@@ -109,19 +115,19 @@ export function checkMaterial(material: Omit<Material, 'id'>, path = ''): void {
     !(material.bulk > material.particle),
     at('bulk'),
     material.bulk,
-    `${name} would be denser in the scoop than in the mix.`,
-    'Weigh a scoop of it again, or enter how dense its grains are.',
+    msg('materials.denserInScoop', { name }),
+    msg('materials.weighScoop'),
   );
   check.expect(
     material.kind !== 'additive' || material.additive !== undefined,
     at('additive'),
     material.additive,
-    `It is not said how ${name} is dosed.`,
-    'Choose what kind of additive it is.',
+    msg('materials.doseUnknown', { name }),
+    msg('materials.chooseAdditive'),
   );
   checkColour(check, at, material);
   if (material.solids !== undefined)
-    check.number(at('solids'), material.solids, `The solids of ${name}`, { above: 0, max: 1 });
+    check.number(at('solids'), material.solids, msg('materials.solidsOf', { name }), { above: 0, max: 1 });
   if (material.kind === 'sealer') checkSealer(check, at, name, material.sealer);
   checkTimes(check, at('times'), name, material.times);
   if (material.kind === 'pre-blend') checkPowder(check, at, name, material.powder);
@@ -137,58 +143,58 @@ function checkColour(
     colour === undefined || /^#[0-9a-f]{6}$/i.test(colour),
     at('colour'),
     colour,
-    `“${colour}” is not a colour.`,
-    'Write it like #b9b2a6.',
+    msg('materials.notColour', { colour: colour ?? '' }),
+    msg('materials.writeColour'),
   );
   if (strength !== undefined)
-    check.number(at('tinting.strength'), strength, `The tinting strength of ${name}`, { min: 1, max: 2000 });
+    check.number(at('tinting.strength'), strength, msg('materials.tintingStrengthOf', { name }), { min: 1, max: 2000 });
   if (levelling !== undefined)
-    check.number(at('tinting.levelling'), levelling, `The dose at which ${name} levels off`, {
+    check.number(at('tinting.levelling'), levelling, msg('materials.saturationOf', { name }), {
       min: 0.1,
       max: 20,
       unit: '%',
     });
 }
 
-function checkSealer(check: Checker, at: (field: string) => string, name: string, sheet?: SealerSheet): void {
+function checkSealer(check: Checker, at: (field: string) => string, name: Phrase, sheet?: SealerSheet): void {
   if (!sheet || !sealerKinds.includes(sheet.kind)) {
-    check.add(at('sealer'), sheet, `What the sheet of ${name} says is not there.`, 'Enter its kind and its coverage.');
+    check.add(at('sealer'), sheet, msg('materials.sheetMissing', { name }), msg('materials.enterSheet'));
     return;
   }
-  const number = (field: keyof SealerSheet, what: string, range: { above?: number; min?: number; max: number }) =>
-    check.number(at(`sealer.${field}`), sheet[field], `${what} of ${name}`, range);
-  number('dense', 'The coverage on a dense face', { above: 0, max: 100 });
-  number('porous', 'The coverage on a porous face', { above: 0, max: 100 });
-  number('recoatFrom', 'The wait between coats', { min: 0, max: 500 });
-  number('recoatTo', 'The longest wait between coats', { min: 0, max: 5000 });
-  number('cureDays', 'The full cure', { min: 0, max: 60 });
-  number('heat', 'The heat limit', { min: 20, max: 1200 });
-  number('keepsMonths', 'The shelf life', { above: 0, max: 240 });
-  if (sheet.leastDays !== undefined) number('leastDays', 'The youngest piece', { min: 0, max: 365 });
+  const number = (field: keyof SealerSheet, key: MessageKey, range: { above?: number; min?: number; max: number }) =>
+    check.number(at(`sealer.${field}`), sheet[field], msg(key, { name }), range);
+  number('dense', 'materials.coverageDense', { above: 0, max: 100 });
+  number('porous', 'materials.coveragePorous', { above: 0, max: 100 });
+  number('recoatFrom', 'materials.recoatFrom', { min: 0, max: 500 });
+  number('recoatTo', 'materials.recoatTo', { min: 0, max: 5000 });
+  number('cureDays', 'materials.fullCure', { min: 0, max: 60 });
+  number('heat', 'materials.heatLimit', { min: 20, max: 1200 });
+  number('keepsMonths', 'materials.shelfLife', { above: 0, max: 240 });
+  if (sheet.leastDays !== undefined) number('leastDays', 'materials.youngestPiece', { min: 0, max: 365 });
   check.expect(
     !(sheet.recoatFrom > sheet.recoatTo),
     at('sealer.recoatFrom'),
     sheet.recoatFrom,
-    `The window for the next coat of ${name} ends before it begins.`,
-    'Turn the two round.',
+    msg('materials.recoatWindow', { name }),
+    msg('materials.turnRound'),
   );
 }
 
-function checkPowder(check: Checker, at: (field: string) => string, name: string, powder?: PowderWater): void {
+function checkPowder(check: Checker, at: (field: string) => string, name: Phrase, powder?: PowderWater): void {
   if (!powder) {
-    check.add(at('powder'), powder, `The water that ${name} takes is not said.`, 'Enter what stands on the bag.');
+    check.add(at('powder'), powder, msg('materials.waterUnknown', { name }), msg('materials.enterFromBag'));
     return;
   }
   const { low, high, binderShare, doseShare } = powder;
-  check.number(at('powder.low'), low, `The least water of ${name}`, { above: 0, max: 1 });
-  check.number(at('powder.high'), high, `The most water of ${name}`, { above: 0, max: 1 });
+  check.number(at('powder.low'), low, msg('materials.leastWaterOf', { name }), { above: 0, max: 1 });
+  check.number(at('powder.high'), high, msg('materials.mostWaterOf', { name }), { above: 0, max: 1 });
   check.expect(
     !(low > high),
     at('powder.low'),
     low,
-    `The least water of ${name} is more than its most.`,
-    'Turn the two round.',
+    msg('materials.leastOverMost', { name }),
+    msg('materials.turnRound'),
   );
-  check.number(at('powder.binderShare'), binderShare, `The binder in ${name}`, { above: 0, max: 1 });
-  check.number(at('powder.doseShare'), doseShare, `What doses of ${name} are calculated on`, { above: 0, max: 1 });
+  check.number(at('powder.binderShare'), binderShare, msg('materials.binderIn', { name }), { above: 0, max: 1 });
+  check.number(at('powder.doseShare'), doseShare, msg('materials.doseShareOf', { name }), { above: 0, max: 1 });
 }

@@ -1,4 +1,13 @@
-import { Checker, figure, line, measured, requireNumber, type Figure } from '../../foundation/units/index.js';
+import {
+  Checker,
+  figure,
+  line,
+  measured,
+  requireNumber,
+  type Figure,
+  msg,
+  exactly,
+} from '../../foundation/units/index.js';
 
 /** A measuring vessel that the caster owns: its volume struck level, mL. */
 export interface Scoop {
@@ -33,10 +42,14 @@ const MOST_SCOOPS = 100_000;
 
 /** `volume` mL in scoops to the nearest step, and never none. @throws InputError on a scoop of no size. */
 export function inScoops(volume: number, scoop: Scoop, step: ScoopStep): ScoopCount {
-  requireNumber('scoop.volume', scoop.volume, `The volume of ${scoop.name}`, { above: 0, max: 50000, unit: 'mL' });
-  requireNumber('volume', volume, 'The volume to measure', { min: 0, unit: 'mL' });
+  requireNumber('scoop.volume', scoop.volume, msg('materials.scoopVolume', { scoop: scoop.name }), {
+    above: 0,
+    max: 50000,
+    unit: 'mL',
+  });
+  requireNumber('volume', volume, msg('materials.volumeToMeasure'), { min: 0, unit: 'mL' });
   const exact = volume / scoop.volume;
-  requireNumber('scoop.volume', exact, `The number of scoops by ${scoop.name}`, { min: 0, max: MOST_SCOOPS });
+  requireNumber('scoop.volume', exact, msg('materials.scoopsBy', { scoop: scoop.name }), { min: 0, max: MOST_SCOOPS });
   return { exact, count: exact === 0 ? 0 : Math.max(step, Math.round(exact / step) * step) };
 }
 
@@ -49,32 +62,36 @@ export function sayScoops(count: number): string {
 
 /** Volume of a round can from its inside diameter and height, mL. */
 export function canVolume(diameter: number, height: number): number {
-  requireNumber('diameter', diameter, 'The diameter', { above: 0, max: 1000, unit: 'mm' });
-  requireNumber('height', height, 'The height', { above: 0, max: 1000, unit: 'mm' });
+  requireNumber('diameter', diameter, msg('materials.diameter'), { above: 0, max: 1000, unit: 'mm' });
+  requireNumber('height', height, msg('materials.height'), { above: 0, max: 1000, unit: 'mm' });
   return (Math.PI * diameter * diameter * height) / 4000;
 }
 
 /** Volume of a scoop from the water that fills it to its edge, mL: 1 g is 1 mL. `mass` without the scoop, g. @throws InputError */
 export function scoopByWater(mass: number): Figure {
-  requireNumber('mass', mass, 'The water in the scoop', { above: 0, max: 50000, unit: 'g' });
+  requireNumber('mass', mass, msg('materials.waterInScoop'), { above: 0, max: 50000, unit: 'g' });
   return figure(mass, 'mL', measured, [
-    line('Water that fills it', mass, 'g'),
-    line('Volume', mass, 'mL', '1 g is 1 mL'),
+    line(msg('materials.waterThatFills'), mass, 'g'),
+    line(msg('materials.volume'), mass, 'mL', msg('materials.gramIsMillilitre')),
   ]);
 }
 
 /** Loose density of a material from what `scoops` level scoops of it weigh, kg/L: replaces the handbook's. @throws InputError */
 export function bulkByWeighing(mass: number, scoops: number, scoop: Scoop): Figure {
   const check = new Checker();
-  check.number('mass', mass, 'What the scoops weigh', { above: 0, max: 100000, unit: 'g' });
-  check.number('scoops', scoops, 'The number of scoops', { min: 1, max: 50 });
-  check.number('scoop.volume', scoop.volume, `The volume of ${scoop.name}`, { above: 0, max: 50000, unit: 'mL' });
+  check.number('mass', mass, msg('materials.scoopsWeigh'), { above: 0, max: 100000, unit: 'g' });
+  check.number('scoops', scoops, msg('materials.scoopCount'), { min: 1, max: 50 });
+  check.number('scoop.volume', scoop.volume, msg('materials.scoopVolume', { scoop: scoop.name }), {
+    above: 0,
+    max: 50000,
+    unit: 'mL',
+  });
   check.done();
   const bulk = mass / (scoops * scoop.volume);
-  requireNumber('mass', bulk, 'That makes a loose density which', { min: 0.02, max: 8, unit: 'kg/L' });
+  requireNumber('mass', bulk, msg('materials.thatBulk'), { min: 0.02, max: 8, unit: 'kg/L' });
   return figure(bulk, 'kg/L', measured, [
-    line('Weighed', mass, 'g'),
-    line(`${scoops} level scoops of ${scoop.volume} mL`, scoops * scoop.volume, 'mL'),
-    line('Loose density', bulk, 'kg/L', 'mass ÷ volume'),
+    line(msg('materials.weighed'), mass, 'g'),
+    line(msg('materials.levelScoops', { scoops, volume: exactly(scoop.volume, 'mL') }), scoops * scoop.volume, 'mL'),
+    line(msg('materials.looseDensity'), bulk, 'kg/L', 'mass ÷ volume'),
   ]);
 }

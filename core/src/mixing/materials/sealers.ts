@@ -1,3 +1,4 @@
+import { msg, type Phrase } from '../../foundation/units/index.js';
 /** Kinds of sealer. */
 export type SealerKind = 'penetrating' | 'acrylic' | 'polyurethane' | 'wax' | 'oil';
 
@@ -26,7 +27,7 @@ export interface SealerSheet {
 }
 
 export interface Sealer extends SealerSheet {
-  readonly name: string;
+  readonly name: Phrase;
   /** Forms a film, which damp below it blisters. */
   readonly film: boolean;
 }
@@ -38,7 +39,7 @@ export const sealers: Record<SealerKind, Sealer> = {
   penetrating: {
     ...plain,
     kind: 'penetrating',
-    name: 'Penetrating silane',
+    name: msg('materials.sealerSilane'),
     dense: 7,
     porous: 4,
     film: false,
@@ -51,7 +52,7 @@ export const sealers: Record<SealerKind, Sealer> = {
   acrylic: {
     ...plain,
     kind: 'acrylic',
-    name: 'Acrylic film',
+    name: msg('materials.sealerAcrylic'),
     dense: 9,
     porous: 6,
     film: true,
@@ -64,7 +65,7 @@ export const sealers: Record<SealerKind, Sealer> = {
   polyurethane: {
     ...plain,
     kind: 'polyurethane',
-    name: 'Polyurethane film',
+    name: msg('materials.sealerPolyurethane'),
     dense: 11,
     porous: 8,
     film: true,
@@ -76,7 +77,7 @@ export const sealers: Record<SealerKind, Sealer> = {
   wax: {
     ...plain,
     kind: 'wax',
-    name: 'Wax',
+    name: msg('materials.sealerWax'),
     dense: 20,
     porous: 12,
     film: false,
@@ -89,7 +90,7 @@ export const sealers: Record<SealerKind, Sealer> = {
   oil: {
     ...plain,
     kind: 'oil',
-    name: 'Mineral or food-grade oil',
+    name: msg('materials.sealerOil'),
     dense: 15,
     porous: 8,
     film: false,

@@ -1,3 +1,4 @@
+import { msg, type Message } from '../../foundation/units/index.js';
 import { setsInMinutes, type BinderClass } from '../binders/index.js';
 import type { BatchMasses } from '../mixes/index.js';
 import { measureBatch } from './measure-batch.js';
@@ -17,11 +18,10 @@ export interface MeasuringChoice {
 const COUNTABLE = 40;
 
 /** Why casters weigh a mix; undefined where they scoop it. Small casts, quick binders and chips leave no room for a scoop's error. */
-function whyWeighed({ mix }: Measuring, binderClass: BinderClass): string | undefined {
-  if (binderClass === 'gypsum') return 'gypsum is weighed: its water decides its strength';
-  if (setsInMinutes(binderClass)) return 'what sets in minutes is weighed beforehand, to the gram';
-  if (mix.doses?.some(({ material }) => material.additive === 'chips'))
-    return 'chips and paste are weighed, so that batches match';
+function whyWeighed({ mix }: Measuring, binderClass: BinderClass): Message | undefined {
+  if (binderClass === 'gypsum') return msg('measuring.weighGypsum');
+  if (setsInMinutes(binderClass)) return msg('measuring.weighQuick');
+  if (mix.doses?.some(({ material }) => material.additive === 'chips')) return msg('measuring.weighChips');
   return undefined;
 }
 
@@ -51,17 +51,17 @@ function measuringChoice(batch: BatchMasses, way: MeasuringWay, measuring: Measu
 export const measuringChoices = (batch: BatchMasses, measuring: Measuring): MeasuringChoice[] =>
   waysWith(measuring.vessels).map((way) => measuringChoice(batch, way, measuring));
 
-const REASONS: Record<MeasuringWay, string> = {
-  scoop: 'one scoop alone comes out right',
-  scoops: 'your scoops together come out right with the fewest scoopings; one alone does not',
-  'scoop-and-scale': 'no count of scoops comes out right, and whole scoops with the rest weighed do',
-  scale: 'no scoop comes out right',
+const REASONS: Record<MeasuringWay, Message> = {
+  scoop: msg('measuring.oneScoop'),
+  scoops: msg('measuring.severalScoops'),
+  'scoop-and-scale': msg('measuring.scoopAndScale'),
+  scale: msg('measuring.noScoop'),
 };
 
 /** How a batch is best measured, and why. */
 export interface ProposedWay {
   readonly way: MeasuringWay;
-  readonly reason: string;
+  readonly reason: Message;
 }
 
 /**
@@ -80,5 +80,5 @@ export function proposeWay(batch: BatchMasses, measuring: Measuring, binderClass
   const harm = ({ choice: { faults } }: (typeof tried)[number]) =>
     faults.short * 10 + faults.wet + faults.off + faults.over;
   const { way } = tried.reduce((best, one) => (harm(one) < harm(best) ? one : best));
-  return { way, reason: 'no way of measuring comes out right; this one errs least' };
+  return { way, reason: msg('measuring.leastError') };
 }

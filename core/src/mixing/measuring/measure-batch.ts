@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { requireNumber } from '../../foundation/units/index.js';
+import { requireNumber, msg } from '../../foundation/units/index.js';
 import type { BatchMasses } from '../mixes/index.js';
 import { binderAmounts, fewestScoops, type ScoopedAmount } from './fewest-scoops.js';
 import {
@@ -165,9 +165,9 @@ function measureByScoops(batch: BatchMasses, given: Measuring): MeasuredBatch {
  */
 export function measureBatch(batch: BatchMasses, way: MeasuringWay, measuring: Measuring): MeasuredBatch {
   const { scoop, scoops, scaleStep } = measuring.vessels;
-  requireNumber('scaleStep', scaleStep, 'The step of the scale', { above: 0, max: 1000, unit: 'g' });
+  requireNumber('scaleStep', scaleStep, msg('mixes.scaleStep'), { above: 0, max: 1000, unit: 'g' });
   for (const { name, volume } of scoop ? [scoop, ...scoops] : scoops)
-    requireNumber('scoop.volume', volume, `The volume of ${name}`, { min: 1, max: 100_000, unit: 'mL' });
+    requireNumber('scoop.volume', volume, msg('measuring.volumeOf', { name }), { min: 1, max: 100_000, unit: 'mL' });
   return way === 'scoops' && scoops.length > 0
     ? measureByScoops(batch, measuring)
     : measureBySizes(batch, way, measuring);

@@ -1,4 +1,4 @@
-import { InputError, requireNumber } from '../../foundation/units/index.js';
+import { InputError, requireNumber, msg } from '../../foundation/units/index.js';
 import { inStore, type Lot, type Material } from '../materials/index.js';
 import { goods, scaleMasses, type BatchMasses } from './batch.js';
 
@@ -7,27 +7,27 @@ export const BUCKET_SHARE = 2 / 3;
 
 /** A batch of that fresh volume, mL. @throws InputError */
 export function sizeToVolume(batch: BatchMasses, volume: number): BatchMasses {
-  requireNumber('volume', volume, 'The volume to mix', { above: 0, max: 1e6, unit: 'mL' });
+  requireNumber('volume', volume, msg('mixes.volumeToMix'), { above: 0, max: 1e6, unit: 'mL' });
   return scaleMasses(batch, volume / batch.volume);
 }
 
 /** A batch that fills a bucket of that brim volume, mL, as far as one can mix in it. @throws InputError */
 export function sizeToBucket(batch: BatchMasses, brim: number): BatchMasses {
-  requireNumber('bucket', brim, 'The bucket', { min: 500, max: 200000, unit: 'mL' });
+  requireNumber('bucket', brim, msg('mixes.bucket'), { min: 500, max: 200000, unit: 'mL' });
   return sizeToVolume(batch, brim * BUCKET_SHARE);
 }
 
 /** A batch that uses up `mass` g of one material: so many whole bags of it, or what is left of a lot. @throws InputError */
 export function sizeToMass(batch: BatchMasses, materialId: string, mass: number): BatchMasses {
-  requireNumber('mass', mass, 'The mass to use up', { above: 0, max: 1e8, unit: 'g' });
+  requireNumber('mass', mass, msg('mixes.massToUseUp'), { above: 0, max: 1e8, unit: 'g' });
   const own = goods(batch).find(({ material }) => material.id === materialId);
   if (!own)
     throw new InputError([
       {
         field: 'material',
         value: materialId,
-        message: 'It is not in the mix.',
-        remedy: 'Choose one of its materials.',
+        message: msg('mixes.notInMix'),
+        remedy: msg('mixes.chooseItsMaterial'),
       },
     ]);
   return scaleMasses(batch, mass / own.mass);

@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { requireNumber } from '../../foundation/units/index.js';
+import { requireNumber, msg } from '../../foundation/units/index.js';
 import { airOf } from './consistency.js';
 import { additiveOf, solidsOf, waterCut, type Dose, type DosePortion } from './dose.js';
 import { boundWater, heldMoisture } from './dry-mass.js';
@@ -71,7 +71,7 @@ function wantedWater(
   { ratio }: MixConditions,
 ): number | undefined {
   if (ratio === undefined) return undefined;
-  requireNumber('ratio', ratio, 'The required water–cement ratio', RATIOS);
+  requireNumber('ratio', ratio, msg('mixes.requiredRatio'), RATIOS);
   return absorbed + ratio * cementMass(portions, { withLime: limeCounts });
 }
 

@@ -1,4 +1,17 @@
-import { computed, figure, handbook, line, typed, type Basis, type Figure } from '../../foundation/units/index.js';
+import {
+  computed,
+  figure,
+  handbook,
+  line,
+  typed,
+  type Basis,
+  type Figure,
+  msg,
+  quantity,
+  exactly,
+  type Phrase,
+  fixed,
+} from '../../foundation/units/index.js';
 import { PIGMENT_CEILING } from '../materials/index.js';
 import { batchMass, goods, massesPerPart, solidsMass, type BatchMasses, type MixConditions } from './batch.js';
 import { airOf, consistency } from './consistency.js';
@@ -10,7 +23,7 @@ import { cementMass, type Portion } from './water.js';
 
 /** Room taken in the fresh mix by one thing, share of its volume. */
 export interface VolumeShare {
-  readonly name: string;
+  readonly name: Phrase;
   readonly kind: string;
   readonly share: number;
 }
@@ -41,8 +54,8 @@ function volumeShares(mix: Mix, batch: BatchMasses): VolumeShare[] {
   });
   return [
     ...goods(batch).map(share),
-    { name: 'Free water', kind: 'water', share: (batch.freeWater - batch.liquidWater) / batch.volume },
-    { name: 'Air', kind: 'air', share: airOf(mix) },
+    { name: msg('mixes.freeWater'), kind: 'water', share: (batch.freeWater - batch.liquidWater) / batch.volume },
+    { name: msg('mixes.air'), kind: 'air', share: airOf(mix) },
   ];
 }
 
@@ -56,44 +69,49 @@ function yieldFigure(mix: Mix, batch: BatchMasses): Figure {
   const loose = batch.portions.reduce((sum, { material, mass }) => sum + mass / material.bulk, 0);
   const factor = batch.volume / loose;
   return figure(factor, 'ratio', computed, [
-    line('Loose volumes put in', loose, 'mL', 'for one litre of each part'),
+    line(msg('mixes.looseVolumes'), loose, 'mL', msg('mixes.oneLitreEach')),
     ...batch.portions.map(({ material, mass }) =>
       line(
-        `${material.name}: its grains take`,
+        msg('mixes.grainsTake', { material: material.name }),
         mass / material.particle,
         'mL',
-        `${mass.toFixed(0)} g at ${material.particle} kg/L`,
+        msg('mixes.massAt', { mass: quantity(mass, 'g', 0), particle: exactly(material.particle, 'kg/L') }),
       ),
     ),
     ...batch.doses.map(({ dose: { material }, mass }) =>
       line(`${material.name} takes`, mass / material.particle, 'mL', `${mass.toFixed(1)} g`),
     ),
-    line('Free water', batch.freeWater - batch.liquidWater, 'mL', 'what grains soak up takes no extra room'),
-    line('Air', airOf(mix) * 100, '%', mix.packed ? 'packed by hand' : `at “${consistency(mix.grade).name}”`),
-    line('Fresh mix', batch.volume, 'mL', '(grains + free water) ÷ (1 − air)'),
-    line('Yield', factor, 'ratio', 'fresh ÷ loose: grains sit in each other’s gaps'),
+    line(msg('mixes.freeWater'), batch.freeWater - batch.liquidWater, 'mL', msg('mixes.soakedNoRoom')),
+    line(
+      msg('mixes.air'),
+      airOf(mix) * 100,
+      '%',
+      mix.packed ? msg('mixes.packedByHand') : msg('mixes.atGrade', { name: consistency(mix.grade).name }),
+    ),
+    line(msg('mixes.freshMix'), batch.volume, 'mL', msg('mixes.freshMixFormula')),
+    line(msg('mixes.yield'), factor, 'ratio', msg('mixes.yieldHow')),
   ]);
 }
 
 function densityFigures(batch: BatchMasses): { freshDensity: Figure; dryDensity: Figure } {
   const solids = solidsMass(batch);
   const mass = batchMass(batch);
-  const volume = line('Fresh volume', batch.volume, 'mL');
+  const volume = line(msg('mixes.freshVolume'), batch.volume, 'mL');
   const fresh = mass.fresh / batch.volume;
   const dry = mass.dry / batch.volume;
   return {
     freshDensity: figure(fresh, 'kg/L', computed, [
-      line('Dry materials', solids, 'g'),
-      line('Water in all', batch.totalWater, 'g'),
+      line(msg('mixes.dryMaterials'), solids, 'g'),
+      line(msg('mixes.waterInAll'), batch.totalWater, 'g'),
       volume,
-      line('Fresh density', fresh, 'kg/L'),
+      line(msg('mixes.freshDensity'), fresh, 'kg/L'),
     ]),
     dryDensity: figure(dry, 'kg/L', computed, [
-      line('Dry materials', solids, 'g'),
-      line('Water bound for good', batch.bound, 'g', 'by the binder, after the moist curing'),
-      line('Moisture that stays', batch.held, 'g'),
+      line(msg('mixes.dryMaterials'), solids, 'g'),
+      line(msg('mixes.boundWater'), batch.bound, 'g', msg('mixes.boundHow')),
+      line(msg('mixes.moistureStays'), batch.held, 'g'),
       volume,
-      line('Dry density', dry, 'kg/L'),
+      line(msg('mixes.dryDensity'), dry, 'kg/L'),
     ]),
   };
 }
@@ -101,11 +119,11 @@ function densityFigures(batch: BatchMasses): { freshDensity: Figure; dryDensity:
 /** A wanted w/c: the water follows from it. */
 function wantedRatioFigure({ absorbed, freeWater, totalWater }: BatchMasses, cement: number, wanted: number): Figure {
   return figure(wanted, 'ratio', typed, [
-    line('Required water–cement ratio', wanted, 'ratio', 'in place of a consistency'),
-    line('Cement', cement, 'g'),
-    line('Free water', freeWater, 'g', 'wanted × cement'),
-    line('and what the grains soak up', absorbed, 'g'),
-    line('Water in all', totalWater, 'g'),
+    line(msg('mixes.ratioRequired'), wanted, 'ratio', msg('mixes.inPlaceOfConsistency')),
+    line(msg('mixes.cement'), cement, 'g'),
+    line(msg('mixes.freeWater'), freeWater, 'g', msg('mixes.requiredTimesCement')),
+    line(msg('mixes.andSoaked'), absorbed, 'g'),
+    line(msg('mixes.waterInAll'), totalWater, 'g'),
   ]);
 }
 
@@ -117,13 +135,13 @@ function ratioFigure(mix: Mix, batch: BatchMasses, cement: number, conditions: M
   const basis: Basis = learned ? { kind: 'learned', records: learnedDemand.batches } : handbook;
   const cut = waterCut(mix);
   return figure(ratio, 'ratio', basis, [
-    line('Water in all', batch.totalWater, 'g', `by the demand of each material at “${consistency(mix.grade).name}”`),
-    ...(cut > 0 ? [line('of which the plasticiser saved', cut * 100, '%', 'of the demand')] : []),
-    ...(learned ? [line('times what its batches taught', learnedDemand.factor, 'ratio')] : []),
-    line('less what the grains soak up', batch.absorbed, 'g'),
-    line('Free water', batch.freeWater, 'g'),
-    line('Cement', cement, 'g', mix.limeCounts ? 'lime and metakaolin counted' : undefined),
-    line('Water–cement ratio', ratio, 'ratio', 'free water ÷ cement'),
+    line(msg('mixes.waterInAll'), batch.totalWater, 'g', msg('mixes.byDemand', { name: consistency(mix.grade).name })),
+    ...(cut > 0 ? [line(msg('mixes.plasticiserSaved'), cut * 100, '%', msg('mixes.ofDemand'))] : []),
+    ...(learned ? [line(msg('mixes.timesLearned'), learnedDemand.factor, 'ratio')] : []),
+    line(msg('mixes.lessSoaked'), batch.absorbed, 'g'),
+    line(msg('mixes.freeWater'), batch.freeWater, 'g'),
+    line(msg('mixes.cement'), cement, 'g', mix.limeCounts ? msg('mixes.limeCounted') : undefined),
+    line(msg('mixes.ratio'), ratio, 'ratio', msg('mixes.ratioFormula')),
   ]);
 }
 
@@ -131,17 +149,12 @@ function strengthFigure(given: StrengthInputs, gypsum: boolean): Figure {
   const { ratio, lightShare, air, ageFactor = 1, pigment = 0 } = given;
   const strength = mixStrength(given);
   const working = [
-    line('Water–cement ratio', ratio, 'ratio', 'taken not under 0.35'),
-    line('Lightweight and organic share', lightShare * 100, '%', 'strength × (1 − share)^2.5'),
-    line('Air', air * 100, '%', '5 % of strength lost for each per cent over 2'),
-    ...(ageFactor < 1 ? [line('Age of the cement', ageFactor, 'ratio', 'kept dry since it was opened')] : []),
-    ...(pigment > PIGMENT_CEILING ? [line('Pigment', pigment * 100, '%', '2 % of strength lost for each over 5')] : []),
-    line(
-      gypsum ? 'When it has dried; half of it wet' : 'At 28 days, kept damp',
-      strength,
-      'MPa',
-      '124·exp(−2.68·w/c), table of ACI 211.1, ±25 %',
-    ),
+    line(msg('mixes.ratio'), ratio, 'ratio', msg('mixes.ratioFloor', { least: fixed(0.35, 2) })),
+    line(msg('mixes.lightShare'), lightShare * 100, '%', msg('mixes.lightFormula')),
+    line(msg('mixes.air'), air * 100, '%', msg('mixes.airCosts')),
+    ...(ageFactor < 1 ? [line(msg('mixes.cementAge'), ageFactor, 'ratio', msg('mixes.keptDry'))] : []),
+    ...(pigment > PIGMENT_CEILING ? [line(msg('mixes.pigment'), pigment * 100, '%', msg('mixes.pigmentCosts'))] : []),
+    line(gypsum ? msg('mixes.strengthDried') : msg('mixes.strength28'), strength, 'MPa', msg('mixes.strengthFormula')),
   ];
   return figure(strength, 'MPa', handbook, working, strengthBand(strength));
 }

@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { InputError, requireNumber } from '../../foundation/units/index.js';
+import { InputError, requireNumber, msg, type Message, listed } from '../../foundation/units/index.js';
 import { isBinder } from '../materials/index.js';
 import { batchMass, massesPerPart, type MixConditions } from './batch.js';
 import { calculateMix } from './calculate-mix.js';
@@ -10,11 +10,11 @@ import { cementMass } from './water.js';
 export const heldValues = ['ratio', 'water-cement', 'strength', 'density'] as const;
 export type Held = (typeof heldValues)[number];
 
-export const heldInWords: Record<Held, string> = {
-  ratio: 'the ratio',
-  'water-cement': 'water–cement ratio',
-  strength: 'the strength',
-  density: 'the dry density',
+export const heldInWords: Record<Held, Message> = {
+  ratio: msg('mixes.heldRatio'),
+  'water-cement': msg('mixes.heldWaterCement'),
+  strength: msg('mixes.heldStrength'),
+  density: msg('mixes.heldDensity'),
 };
 
 export interface HeldChange {
@@ -26,7 +26,7 @@ export interface HeldChange {
   readonly adjust?: number;
 }
 
-const refuse = (field: string, value: unknown, message: string, remedy: string) =>
+const refuse = (field: string, value: unknown, message: Message, remedy: Message) =>
   new InputError([{ field, value, message, remedy }]);
 
 function propertyOf(mix: Mix, hold: Held, conditions: MixConditions): number {
@@ -98,8 +98,14 @@ export function changeHolding(mix: Mix, change: HeldChange, conditions: MixCondi
   checkMix(mix);
   const { line, parts, hold } = change;
   const at = mix.lines[line];
-  if (!at) throw refuse('line', line, `There is no line ${line + 1}.`, `Choose one of 1 to ${mix.lines.length}.`);
-  requireNumber(`lines.${line}.parts`, parts, `The parts of ${at.material.name.toLowerCase()}`, {
+  if (!at)
+    throw refuse(
+      'line',
+      line,
+      msg('mixes.noLine', { line: line + 1 }),
+      msg('mixes.chooseLine', { lines: mix.lines.length }),
+    );
+  requireNumber(`lines.${line}.parts`, parts, msg('mixes.partsOfMaterial', { material: at.material.name }), {
     above: 0,
     max: 1000,
   });
@@ -113,13 +119,13 @@ export function changeHolding(mix: Mix, change: HeldChange, conditions: MixCondi
     throw refuse(
       'adjust',
       line,
-      `${at.material.name} cannot be changed and give way to that change at once.`,
-      'Let another line give way.',
+      msg('mixes.givesWayToItself', { material: at.material.name }),
+      msg('mixes.anotherGivesWay'),
     );
   const target = propertyOf(mix, hold, conditions);
   const changed: Mix = { ...mix, lines: mix.lines.map((one, i) => (i === line ? { ...one, parts } : one)) };
   const which = giveWay(mix, change);
-  const names = which.map((i) => mix.lines[i]?.material.name.toLowerCase()).join(', ');
+  const names = which.flatMap((i) => mix.lines[i]?.material.name ?? []);
   const factor =
     which.length === 0
       ? undefined
@@ -128,8 +134,14 @@ export function changeHolding(mix: Mix, change: HeldChange, conditions: MixCondi
     throw refuse(
       `lines.${line}.parts`,
       parts,
-      `With ${parts} of ${at.material.name.toLowerCase()}, ${heldInWords[hold]} cannot stay as it is${names ? `, however much of ${names}` : ''}.`,
-      'Change it less, or let it go and look at what follows.',
+      msg('mixes.cannotHold', {
+        parts,
+        material: at.material.name,
+        held: heldInWords[hold],
+        others: names.length > 0 ? 'some' : 'none',
+        names: listed(names),
+      }),
+      msg('mixes.changeLess'),
     );
   return scaled(changed, which, factor);
 }

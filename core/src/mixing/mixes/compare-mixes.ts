@@ -1,4 +1,4 @@
-import { requireNumber, type Unit } from '../../foundation/units/index.js';
+import { requireNumber, type Unit, msg, type Message } from '../../foundation/units/index.js';
 import type { BinderClass } from '../binders/index.js';
 import type { Lot } from '../materials/index.js';
 import type { MixConditions } from './batch.js';
@@ -18,7 +18,7 @@ export interface Compared {
 /** One property of several mixes, in their order; undefined where it is not known. */
 export interface ComparedRow {
   readonly key: 'fresh' | 'dry' | 'strength' | 'ratio' | 'water' | 'set' | 'cost' | 'piece';
-  readonly label: string;
+  readonly label: Message;
   readonly unit: Unit;
   readonly values: readonly (number | undefined)[];
 }
@@ -38,26 +38,26 @@ export interface CompareBy {
  * @throws InputError on none or more than four, or on one that cannot be mixed.
  */
 export function compareMixes(mixes: readonly Compared[], { temperature, lots, volume }: CompareBy): ComparedRow[] {
-  requireNumber('mixes', mixes.length, 'The number of mixes', { min: 1, max: MOST_COMPARED });
-  requireNumber('volume', volume, 'The volume of the piece', { above: 0, max: 1e6, unit: 'mL' });
+  requireNumber('mixes', mixes.length, msg('mixes.mixCount'), { min: 1, max: MOST_COMPARED });
+  requireNumber('volume', volume, msg('mixes.pieceVolume'), { above: 0, max: 1e6, unit: 'mL' });
   const all = mixes.map(({ mix, binderClass, conditions }) => ({
     ...calculateMix(mix, conditions),
     set: potLifeAndSet(mix, binderClass, temperature).initialSet.value,
   }));
   const row = (
     key: ComparedRow['key'],
-    label: string,
+    label: Message,
     unit: Unit,
     of: (one: (typeof all)[number]) => number | undefined,
   ): ComparedRow => ({ key, label, unit, values: all.map(of) });
   return [
-    row('dry', 'Dry density', 'kg/L', ({ dryDensity }) => dryDensity.value),
-    row('fresh', 'Fresh density', 'kg/L', ({ freshDensity }) => freshDensity.value),
-    row('strength', 'Strength at 28 days', 'MPa', ({ strength }) => strength.value),
-    row('ratio', 'Water–cement ratio', 'ratio', ({ ratio }) => ratio.value),
-    row('water', 'Water in a litre', 'g', ({ perPart }) => (perPart.totalWater / perPart.volume) * 1000),
-    row('set', 'Initial set', 'h', ({ set }) => set),
-    row('cost', 'A litre costs', 'money', ({ perPart }) => costPerLitre(perPart, lots)?.value),
-    row('piece', 'The piece, dry', 'g', ({ dryDensity }) => dryDensity.value * volume),
+    row('dry', msg('mixes.dryDensity'), 'kg/L', ({ dryDensity }) => dryDensity.value),
+    row('fresh', msg('mixes.freshDensity'), 'kg/L', ({ freshDensity }) => freshDensity.value),
+    row('strength', msg('mixes.strengthAt28'), 'MPa', ({ strength }) => strength.value),
+    row('ratio', msg('mixes.ratio'), 'ratio', ({ ratio }) => ratio.value),
+    row('water', msg('mixes.waterInLitre'), 'g', ({ perPart }) => (perPart.totalWater / perPart.volume) * 1000),
+    row('set', msg('mixes.initialSet'), 'h', ({ set }) => set),
+    row('cost', msg('mixes.litreCosts'), 'money', ({ perPart }) => costPerLitre(perPart, lots)?.value),
+    row('piece', msg('mixes.pieceDry'), 'g', ({ dryDensity }) => dryDensity.value * volume),
   ];
 }

@@ -1,4 +1,4 @@
-import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { computed, figure, line, type Figure, msg, type Message, quantity } from '../../foundation/units/index.js';
 import { pricePerGram, type Lot } from '../materials/index.js';
 import { goods, scaleMasses, type BatchMasses } from './batch.js';
 
@@ -8,7 +8,7 @@ const LITRE = 1000;
 export function batchCost(
   batch: Pick<BatchMasses, 'portions' | 'doses'>,
   lots: readonly Lot[],
-  what: string,
+  what: Message,
 ): Figure | undefined {
   const priced = goods(batch).map((portion) => ({ ...portion, price: pricePerGram(portion.material.id, lots) }));
   if (priced.every(({ price }) => price === undefined)) return undefined;
@@ -20,8 +20,8 @@ export function batchCost(
         mass * (price ?? 0),
         'money',
         price === undefined
-          ? 'no lot with a price'
-          : `${(mass / 1000).toFixed(2)} kg at ${(price * 1000).toFixed(2)} a kg`,
+          ? msg('mixes.noPrice')
+          : msg('mixes.massAtPrice', { mass: quantity(mass, 'g'), price: quantity(price * 1000, 'money') }),
       ),
     ),
     line(what, cost, 'money'),
@@ -30,5 +30,5 @@ export function batchCost(
 
 /** Cost of one litre of the fresh mix; undefined where no lot has a price. */
 export function costPerLitre(batch: BatchMasses, lots: readonly Lot[]): Figure | undefined {
-  return batchCost(scaleMasses(batch, LITRE / batch.volume), lots, 'A litre of fresh mix');
+  return batchCost(scaleMasses(batch, LITRE / batch.volume), lots, msg('mixes.litreOfMix'));
 }

@@ -1,5 +1,5 @@
 import { interpolate, type Points } from '../../foundation/math/index.js';
-import { Checker } from '../../foundation/units/index.js';
+import { Checker, msg, exactly, type Message, type Quantity } from '../../foundation/units/index.js';
 import {
   additives,
   baseInWords,
@@ -31,14 +31,15 @@ export function additiveOf({ name, additive }: Material): Additive {
 /** Solids of a material, share of its mass: all of a powder. */
 export const solidsOf = ({ solids = 1 }: Material): number => solids;
 
-/** How much a dose is, without what it is of: "3 %", "0.9 kg/m³". */
-export const sayAmount = ({ material, amount }: Dose): string =>
-  additiveOf(material).measure === 'kg/m³' ? `${round(amount)} kg/m³` : `${round(amount * 100)} %`;
+/** How much a dose is, without what it is of: 3 %, 0.9 kg/m³. */
+export const doseAmount = ({ material, amount }: Dose): Quantity =>
+  additiveOf(material).measure === 'kg/m³' ? exactly(round(amount), 'kg/m³') : exactly(round(amount * 100), '%');
 
-/** A dose in words: "3 % of binder mass", "0.9 kg/m³ of fresh volume". */
-export function sayDose(dose: Dose): string {
+/** A dose with what it is of: "3 % of binder mass", "0.9 kg/m³ of fresh volume". */
+export function doseInWords(dose: Dose): Message {
   const { base, onSolids } = additiveOf(dose.material);
-  return `${sayAmount(dose)} ${baseInWords[base]}${onSolids ? ', on its solids' : ''}`;
+  const values = { amount: doseAmount(dose), base: baseInWords[base] };
+  return onSolids ? msg('mixes.doseOnSolids', values) : msg('mixes.doseOfBase', values);
 }
 
 const round = (n: number) => Number(n.toPrecision(3));
@@ -56,25 +57,37 @@ export function checkDoses(check: Checker, doses: readonly Dose[]): void {
   doses.forEach(({ material, amount }, i) => {
     const at = `doses.${i}`;
     if (!material.additive) {
-      check.add(`${at}.material`, material.name, `${material.name} is no additive.`, 'Make it a line of the mix.');
+      check.add(
+        `${at}.material`,
+        material.name,
+        msg('mixes.notAdditive', { material: material.name }),
+        msg('mixes.makeItLine'),
+      );
       return;
     }
     const kind = additives[material.additive];
-    const unit = kind.measure === 'kg/m³' ? 'kg/m³' : '';
-    check.number(`${at}.amount`, amount, `The dose of ${material.name.toLowerCase()}`, { above: 0, max: 1000, unit });
+    const unit = kind.measure === 'kg/m³' ? ({ unit: 'kg/m³' } as const) : {};
+    check.number(`${at}.amount`, amount, msg('mixes.doseOf', { material: material.name }), {
+      above: 0,
+      max: 1000,
+      ...unit,
+    });
     check.expect(
       !(amount > kind.stop),
       `${at}.amount`,
       amount,
-      `${sayDose({ material, amount })} is too much ${kind.name}: ${kind.beyond}.`,
-      `The ceiling is ${sayDose({ material, amount: kind.ceiling })}; nothing above ${sayDose({ material, amount: kind.stop })} is taken.`,
+      msg('mixes.doseTooMuch', { dose: doseInWords({ material, amount }), kind: kind.name, beyond: kind.beyond }),
+      msg('mixes.doseCeiling', {
+        ceiling: doseInWords({ material, amount: kind.ceiling }),
+        stop: doseInWords({ material, amount: kind.stop }),
+      }),
     );
     check.expect(
       doses.findIndex((other) => other.material.id === material.id) === i,
       `${at}.material`,
       material.name,
-      `${material.name} is dosed twice.`,
-      'Put the two doses together.',
+      msg('mixes.dosedTwice', { material: material.name }),
+      msg('mixes.joinDoses'),
     );
   });
   const all = pigmentShare(doses);
@@ -83,24 +96,27 @@ export function checkDoses(check: Checker, doses: readonly Dose[]): void {
     all <= PIGMENT_STOP + 1e-12 || single,
     'doses',
     all,
-    `Its colours come to ${round(all * 100)} % of the binder: more than 10 % crumbles.`,
-    'Take less of each, on a white base where it is to be strong.',
+    msg('mixes.coloursCrumble', { stop: exactly(PIGMENT_STOP * 100, '%'), round: exactly(round(all * 100), '%') }),
+    msg('mixes.lessOfEach'),
   );
 }
 
 /** What doses bring on beyond their ceilings, as sentences. */
-export function doseWarnings(doses: readonly Dose[]): string[] {
+export function doseWarnings(doses: readonly Dose[]): Message[] {
   const over = doses.filter(({ material, amount }) => amount > additiveOf(material).ceiling);
   const found = over.map((dose) => {
     const { name, ceiling, beyond } = additiveOf(dose.material);
-    const most = sayDose({ ...dose, amount: ceiling });
-    return `${dose.material.name} at ${sayDose(dose)} is over the ceiling of ${most} for ${name}: ${beyond}.`;
+    const most = doseInWords({ ...dose, amount: ceiling });
+    return msg('mixes.doseOverCeiling', { material: dose.material.name, dose: doseInWords(dose), most, name, beyond });
   });
   const all = pigmentShare(doses);
   const alone = over.some(({ material }) => isPigment(material));
   if (all > PIGMENT_CEILING && !alone)
     found.push(
-      `The colours together come to ${round(all * 100)} % of the binder, over 5 %: weaker and thirsty, and no deeper.`,
+      msg('mixes.coloursOverCeiling', {
+        ceiling: exactly(PIGMENT_CEILING * 100, '%'),
+        round: exactly(round(all * 100), '%'),
+      }),
     );
   return found;
 }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../../foundation/units/index.js';
 import { dose, material, recipe, said, sandCement } from '../../testing/examples.js';
@@ -12,7 +13,7 @@ import {
   mixStrength,
   plasticiserCut,
   calculateMix,
-  sayDose,
+  doseInWords,
   scaleMasses,
   solidsMass,
   weighDose,
@@ -40,7 +41,7 @@ describe('a dose', () => {
     ['acrylic-polymer', 0.07, (0.07 * 1300) / 0.45, '7 % of cement mass, on its solids'],
   ])('of %s is %d of the cement’s 1300 g', (key, amount, grams, words) => {
     expect(massOf(dosed(dose(key, amount)), key)).toBeCloseTo(grams, 9);
-    expect(sayDose(dose(key, amount))).toBe(words);
+    expect(english(doseInWords(dose(key, amount)))).toBe(words);
   });
 
   it('by fresh volume counts what it adds to that volume itself', () => {
@@ -75,15 +76,17 @@ describe('a dose', () => {
       /over the ceiling of 5 %.*thirsty/,
     );
     const [refused] = issues(() => checkMix(dosed(dose('red-oxide', 0.11))));
-    expect(refused).toMatchObject({ field: 'doses.0.amount', value: 0.11 });
-    expect(refused!.message).toContain('too much powder pigment');
-    expect(refused!.remedy).toContain('5 % of binder mass');
+    expect(english(refused)).toMatchObject({ field: 'doses.0.amount', value: 0.11 });
+    expect(english(refused!.message)).toContain('too much powder pigment');
+    expect(english(refused!.remedy)).toContain('5 % of binder mass');
   });
 
   it('of several colours counts together, for the ceiling and for the stop', () => {
     const three = calculateMix(dosed(dose('red-oxide', 0.03), dose('yellow-oxide', 0.03)), week);
     expect(said(three.findings)).toContain('The colours together come to 6 %');
-    expect(issues(() => checkMix(dosed(dose('red-oxide', 0.06), dose('yellow-oxide', 0.06))))[0]).toMatchObject({
+    expect(
+      english(issues(() => checkMix(dosed(dose('red-oxide', 0.06), dose('yellow-oxide', 0.06))))[0]),
+    ).toMatchObject({
       field: 'doses',
     });
   });
@@ -113,9 +116,9 @@ describe('a dose', () => {
       /twice/,
     ],
   ])('%s is refused by field', (_, mix, field, message) => {
-    expect(issues(() => checkMix(mix)).some((issue) => issue.field === field && message.test(issue.message))).toBe(
-      true,
-    );
+    expect(
+      issues(() => checkMix(mix)).some((issue) => issue.field === field && message.test(english(issue.message))),
+    ).toBe(true);
   });
 });
 
@@ -190,7 +193,7 @@ describe('a weighed dose', () => {
     const oxide = weighDose(batch.doses[0]!, 1, batch);
     expect(oxide).toMatchObject({ onScale: 39, scaleError: expect.closeTo(0, 9), spoons: 9.75 });
     expect(oxide.spoonError).toBeCloseTo(0, 9);
-    expect(oxide.mass.working.at(-1)).toMatchObject({ label: 'On a scale of 1 g', value: 39 });
+    expect(english(oxide.mass.working).at(-1)).toMatchObject({ label: 'On a scale of 1 g', value: 39 });
     expect(weighDose(batch.doses[1]!, 1, batch).milliliters).toBeCloseTo(9.1 / 1.07, 9);
   });
   it('is told in level spoons up to ten, and by the scale beyond', () => {
@@ -202,21 +205,22 @@ describe('a weighed dose', () => {
     const small = scaleMasses(batch, 0.01);
     const { stock, advice, mass } = weighDose(small.doses[0]!, 1, small);
     expect((stock!.powder * stock!.dose) / stock!.water).toBeCloseTo(mass.value, 9);
-    expect(advice).toMatch(/stir 50 g of it into 100 mL of water and use 1 mL/);
+    expect(english(advice)).toMatch(/stir 50 g of it into 100 mL of water and use 1 mL/);
     const coarse = weighDose(batch.doses[0]!, 100, batch);
     expect(coarse.stock).toBeUndefined();
-    expect(coarse.advice).toMatch(/use the level spoon/);
+    expect(english(coarse.advice)).toMatch(/use the level spoon/);
   });
   it('too small for the scale says so, and a scale of no step is refused', () => {
     const small = scaleMasses(batch, 0.01);
-    expect(weighDose(small.doses[0]!, 1, small).advice).toMatch(/too coarse/);
+    expect(english(weighDose(small.doses[0]!, 1, small).advice)).toMatch(/too coarse/);
     expect(() => weighDose(small.doses[0]!, 0, small)).toThrow(InputError);
   });
 });
 
 describe('materials', () => {
   it('of the handbook all pass their own check', () => {
-    for (const { key: _, ...one } of handbookMaterials) expect(() => checkMaterial(one)).not.toThrow();
+    for (const { key: _, ...one } of handbookMaterials)
+      expect(() => checkMaterial({ ...one, name: english(one.name) })).not.toThrow();
     expect(new Set(handbookMaterials.map(({ key }) => key)).size).toBe(handbookMaterials.length);
     for (const { low, usual, ceiling, stop } of Object.values(additives)) {
       expect(low).toBeLessThanOrEqual(usual);

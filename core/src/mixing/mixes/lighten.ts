@@ -1,5 +1,5 @@
 import { bisect } from '../../foundation/math/index.js';
-import { InputError, requireNumber } from '../../foundation/units/index.js';
+import { InputError, requireNumber, msg, type Message } from '../../foundation/units/index.js';
 import type { Material } from '../materials/index.js';
 import { batchMass, massesPerPart, type MixConditions } from './batch.js';
 import { calculateMix, type MixFigures } from './calculate-mix.js';
@@ -39,19 +39,14 @@ const HALVINGS = 40;
  */
 export function lighten(mix: Mix, share: number, light: Material, conditions: MixConditions): Lightened {
   checkMix(mix);
-  requireNumber('share', share, 'The share to lighten by', { above: 0, max: 0.8 });
+  requireNumber('share', share, msg('mixes.lightenShare'), { above: 0, max: 0.8 });
   const byVolume = toldBy(mix, 'volume');
-  const refuse = (field: string, value: unknown, message: string, remedy: string) =>
+  const refuse = (field: string, value: unknown, message: Message, remedy: Message) =>
     new InputError([{ field, value, message, remedy }]);
   if (!byVolume.lines.some(({ material }) => material.kind === 'aggregate'))
-    throw refuse('lines', 0, 'It has no sand or gravel that could give way.', 'Choose a mix with an aggregate.');
+    throw refuse('lines', 0, msg('mixes.nothingGivesWay'), msg('mixes.chooseWithAggregate'));
   if (light.kind !== 'lightweight' && light.kind !== 'organic')
-    throw refuse(
-      'light',
-      light.name,
-      `${light.name} is no light grain.`,
-      'Choose perlite, vermiculite, beads or coir.',
-    );
+    throw refuse('light', light.name, msg('mixes.notLight', { light: light.name }), msg('mixes.chooseLight'));
   const density = (by: number) => {
     const batch = massesPerPart(swap(byVolume, light, by), conditions);
     return batchMass(batch).dry / batch.volume;

@@ -1,4 +1,4 @@
-import { remedies, worstFirst, type Finding, type Remedy } from '../../foundation/units/index.js';
+import { remedies, worstFirst, type Finding, type Remedy, msg, fixed } from '../../foundation/units/index.js';
 import { drySolids, type BatchMasses } from './batch.js';
 import { consistencies, consistency, type Grade } from './consistency.js';
 import { doseWarnings, plasticiserDose, waterCut } from './dose.js';
@@ -19,29 +19,27 @@ export interface GradeChange {
 /** What speaks against a mix. */
 export type MixFinding = Finding<GradeChange>;
 
-const place = ({ exposure }: Mix) => (exposure === 'frost' ? 'where frost comes' : exposure);
-
 const toGrade = (grade: Grade): Remedy<GradeChange> => ({
-  text: `Make it “${consistency(grade).name}”.`,
+  text: msg('mixes.makeItGrade', { name: consistency(grade).name }),
   change: { grade },
 });
 
 function powderFindings(batch: BatchMasses, { low, high }: { low: number; high: number }): MixFinding[] {
-  const off = { key: 'powder-water', harm: 2, basis: 'product', reason: 'The water of a ready-made powder stands on its bag.' } as const; // prettier-ignore
+  const off = { key: 'powder-water', harm: 2, basis: 'product', reason: msg('mixes.powderReason') } as const; // prettier-ignore
   if (batch.totalWater > high * (1 + 1e-9))
     return [
       {
         ...off,
-        text: 'It takes more water than stands on the bag: weaker, and it may part.',
-        remedies: remedies('Go to a stiffer grade.'),
+        text: msg('mixes.powderTooWet'),
+        remedies: remedies(msg('mixes.stifferGrade')),
       },
     ];
   if (batch.totalWater < low * (1 - 1e-9))
     return [
       {
         ...off,
-        text: 'It gets less water than stands on the bag: dry pockets and brittle edges.',
-        remedies: remedies('Go to a wetter grade.'),
+        text: msg('mixes.powderTooDry'),
+        remedies: remedies(msg('mixes.wetterGrade')),
       },
     ];
   return [];
@@ -54,17 +52,23 @@ function waterFindings(mix: Mix, batch: BatchMasses, ratio: number): MixFinding[
   if (ratio <= ceiling) return [];
   const { grade } = mix;
   const wettest = wettestGrade(mix, batch);
-  const reach = wettest === undefined || wettest >= grade ? '' : ` “${consistency(grade).name}” is out of its reach.`;
+  const reach = wettest === undefined || wettest >= grade ? 'yes' : 'no';
   return [
     {
       key: 'ceiling',
       harm: mix.exposure === 'frost' ? 2 : 3,
-      text: `The water–cement ratio is ${ratio.toFixed(2)}, over ${ceiling} for a piece ${place(mix)}: weaker and thirsty.${reach}`,
-      reason: 'Water beyond what the cement binds leaves pores, which take up water and freeze.',
+      text: msg('mixes.overCeiling', {
+        ratio: fixed(ratio, 2),
+        ceiling: fixed(ceiling, 2),
+        exposure: mix.exposure,
+        grade: consistency(grade).name,
+        reach,
+      }),
+      reason: msg('mixes.ceilingReason'),
       basis: 'guide',
       remedies: [
         ...(wettest !== undefined && wettest < grade ? [toGrade(wettest)] : []),
-        ...remedies('Use a plasticiser, a coarser sand, or more cement.'),
+        ...remedies(msg('mixes.plasticiserOrSand')),
       ],
     },
   ];
@@ -77,24 +81,24 @@ function gradeFindings({ grade, doses = [] }: Mix, { ratio, light }: KnownOfMix)
     found.push({
       ...parts,
       key: 'float',
-      text: 'Lightweight grains float in a mix this wet.',
-      reason: 'They are lighter than the paste, and rise until it is stiff enough to hold them.',
+      text: msg('mixes.grainsFloat'),
+      reason: msg('mixes.grainsFloatReason'),
       remedies: [toGrade(4)],
     });
   if (grade === 7)
     found.push({
       ...parts,
       key: 'soup',
-      text: 'Soup parts, loses strength and crazes.',
-      reason: 'A stiffer grade with tapping fills as well.',
+      text: msg('mixes.soupParts'),
+      reason: msg('mixes.soupReason'),
       remedies: [toGrade(6)],
     });
   if (plasticiserDose(doses) > 0 && grade >= 6 && ratio > 0.5)
     found.push({
       ...parts,
       key: 'parting',
-      text: 'A plasticised mix this wet parts: sand sinks and paste rises.',
-      reason: 'The plasticiser makes it fluid already.',
+      text: msg('mixes.plasticisedParts'),
+      reason: msg('mixes.plasticisedReason'),
       remedies: [toGrade(5)],
     });
   return found;
@@ -105,27 +109,27 @@ function doseFindings({ doses = [], exposure }: Mix): MixFinding[] {
     key: 'dose',
     harm: 3,
     text,
-    reason: 'Past the ceiling a dose costs strength and gains nothing.',
+    reason: msg('mixes.doseReason'),
     basis: 'guide',
-    remedies: remedies('Take less of it.'),
+    remedies: remedies(msg('mixes.takeLess')),
   }));
   if (exposure !== 'indoors' && doses.some(({ material }) => material.additive === 'glue'))
     found.push({
       key: 'glue-outdoors',
       harm: 2,
-      text: 'White glue softens again in the wet.',
-      reason: 'It stays soluble in water.',
+      text: msg('mixes.glueOutdoors'),
+      reason: msg('mixes.glueReason'),
       basis: 'guide',
-      remedies: remedies('Use an acrylic polymer for a piece that lives outdoors.'),
+      remedies: remedies(msg('mixes.glueRemedy')),
     });
   if (doses.some(({ material }) => material.additive === 'accelerator'))
     found.push({
       key: 'chloride',
       harm: 3,
-      text: 'Calcium chloride rusts wire and mesh.',
-      reason: 'Rust swells and splits the piece.',
+      text: msg('mixes.chlorideRusts'),
+      reason: msg('mixes.rustSwells'),
       basis: 'guide',
-      remedies: remedies('Use none in a piece that carries either.'),
+      remedies: remedies(msg('mixes.chlorideRemedy')),
     });
   return found;
 }

@@ -1,4 +1,4 @@
-import { Checker } from '../../foundation/units/index.js';
+import { Checker, msg } from '../../foundation/units/index.js';
 import type { SettingTimes } from '../binders/index.js';
 import { checkTimes, isBinder, type Material } from '../materials/index.js';
 import type { Grade } from './consistency.js';
@@ -50,48 +50,36 @@ const MOST_PARTS = 1000;
 /** Refuses a recipe that cannot be mixed. @throws InputError */
 export function checkMix(mix: Mix): void {
   const check = new Checker();
-  check.expect(
-    mix.lines.length > 0,
-    'lines',
-    mix.lines.length,
-    'The mix has no materials.',
-    'Add a binder and what it binds.',
-  );
+  check.expect(mix.lines.length > 0, 'lines', mix.lines.length, msg('mixes.noMaterials'), msg('mixes.addBinder'));
   mix.lines.forEach(({ material, parts }, i) => {
     const name = material.name.toLowerCase();
-    check.number(`lines.${i}.parts`, parts, `The parts of ${name}`, { above: 0, max: MOST_PARTS });
+    check.number(`lines.${i}.parts`, parts, msg('mixes.partsOf', { name }), { above: 0, max: MOST_PARTS });
     check.expect(
       material.kind !== 'additive',
       `lines.${i}.material`,
       material.name,
-      `${material.name} is an additive: it is no part of the mix.`,
-      'Put it among the doses.',
+      msg('mixes.additiveAsLine', { material: material.name }),
+      msg('mixes.putAmongDoses'),
     );
     check.expect(
       material.kind !== 'sealer',
       `lines.${i}.material`,
       material.name,
-      `${material.name} is a sealer: it goes on the finished piece.`,
-      'Take it out of the mix.',
+      msg('mixes.sealerAsLine', { material: material.name }),
+      msg('mixes.takeOut'),
     );
     check.expect(
       mix.lines.findIndex((other) => other.material.id === material.id) === i,
       `lines.${i}.material`,
       material.name,
-      `${material.name} stands in the mix twice.`,
-      'Put its parts together in one line.',
+      msg('mixes.twiceInMix', { material: material.name }),
+      msg('mixes.joinParts'),
     );
   });
   const binds = mix.lines.some(({ material, parts }) => parts > 0 && isBinder(material));
-  check.expect(
-    binds || mix.lines.length === 0,
-    'lines',
-    0,
-    'The mix has no part of a binder: it would never set.',
-    'Add cement, lime or a ready-made powder.',
-  );
+  check.expect(binds || mix.lines.length === 0, 'lines', 0, msg('mixes.neverSets'), msg('mixes.addCement'));
   checkDoses(check, mix.doses ?? []);
-  checkTimes(check, 'times', 'the mix', mix.times);
+  checkTimes(check, 'times', msg('mixes.theMix'), mix.times);
   check.done();
 }
 

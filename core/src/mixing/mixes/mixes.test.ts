@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../../foundation/units/index.js';
 import { material, said, sandCement } from '../../testing/examples.js';
@@ -181,7 +182,7 @@ describe('cost', () => {
     const cost = costPerLitre(batch, lots)!;
     const cement = batch.portions[0]!.mass * (1000 / batch.volume);
     expect(cost.value).toBeCloseTo((cement * 7.5) / 25000, 9);
-    expect(cost.working[1]).toMatchObject({ label: 'Sharp sand', value: 0, how: 'no lot with a price' });
+    expect(english(cost.working[1])).toMatchObject({ label: 'Sharp sand', value: 0, how: 'no lot with a price' });
     expect(cost.working.at(-1)!.value).toBe(cost.value);
     expect(costPerLitre(batch, [])).toBeUndefined();
   });

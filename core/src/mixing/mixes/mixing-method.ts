@@ -1,3 +1,4 @@
+import { msg, exactly, listed, type Message } from '../../foundation/units/index.js';
 import { setsInMinutes, type BinderClass } from '../binders/index.js';
 import { isPigment, solidsOf } from './dose.js';
 import type { Mix } from './mix.js';
@@ -16,11 +17,16 @@ export interface MixingWays {
   readonly colour?: ColourWhen;
 }
 
+/** The ways of a mix, and what its colours are called together where they are not named one by one. */
+interface MethodWays extends MixingWays {
+  readonly colourName?: Message;
+}
+
 /** One step of mixing, with why, and the caution that stands at it. */
 export interface MixingStep {
-  readonly text: string;
-  readonly why?: string;
-  readonly caution?: string;
+  readonly text: Message;
+  readonly why?: Message;
+  readonly caution?: Message;
 }
 
 /** What is usual for a mix: powder into water where it sets in minutes, so that it wets evenly; else water to powder. */
@@ -29,14 +35,14 @@ export const usualOrder = (binderClass: BinderClass): MixingOrder =>
 
 const isLight = (kind: string) => kind === 'lightweight' || kind === 'organic';
 
-const DUST = 'Dust harms the lungs: respirator on, outdoors or under extraction.';
-const CAUSTIC = 'Wet mix is caustic: gloves, goggles, long sleeves.';
-const HEAT = 'It heats up as it sets: never cast a hand or any part of a body.';
+const DUST = msg('mixes.dust');
+const CAUSTIC = msg('mixes.caustic');
+const HEAT = msg('mixes.heat');
 
 function dry(mix: Mix): MixingStep[] {
   const { lines, doses = [] } = mix;
   const names = (fits: (kind: string) => boolean) =>
-    lines.filter(({ material }) => fits(material.kind)).map(({ material }) => material.name.toLowerCase());
+    lines.filter(({ material }) => fits(material.kind)).map(({ material }) => material.name);
   const bagged = names((kind) => kind === 'pre-blend');
   const light = names(isLight);
   const fibre = doses
@@ -45,91 +51,88 @@ function dry(mix: Mix): MixingStep[] {
   const found: MixingStep[] = [];
   if (bagged.length > 0)
     found.push({
-      text: `Turn the bag of ${bagged.join(' and ')} over before scooping.`,
-      why: 'a stored bag has parted',
+      text: msg('mixes.turnBag', { bagged: listed(bagged) }),
+      why: msg('mixes.bagParted'),
       caution: DUST,
     });
   if (light.length > 0)
     found.push({
-      text: `Pre-wet ${light.join(' and ')} with part of the water. Wait until it is absorbed.`,
-      why: 'dry grains drink the water that the cement wants, and dust less when wet',
+      text: msg('mixes.prewet', { light: listed(light) }),
+      why: msg('mixes.prewetWhy'),
     });
   if (lines.length - light.length > 1)
     found.push({
-      text: `Blend the ${light.length > 0 ? 'other ' : ''}dry things until the colour is even.`,
+      text: msg('mixes.blendDry', { others: light.length > 0 ? 'yes' : 'no' }),
       caution: DUST,
     });
   else if (light.length > 0)
-    found.push({ text: `Then ${names((kind) => !isLight(kind)).join(' and ')} goes over them.`, caution: DUST });
+    found.push({ text: msg('mixes.goesOver', { names: listed(names((kind) => !isLight(kind))) }), caution: DUST });
   if (fibre.length > 0)
     found.push({
-      text: `Tease ${fibre.join(' and ').toLowerCase()} apart over the dry blend.`,
-      why: 'clumps never open in wet mix',
+      text: msg('mixes.teaseFibre', { fibre: listed(fibre) }),
+      why: msg('mixes.clumps'),
     });
   return found;
 }
 
-function colour({ doses = [] }: Mix, when: ColourWhen): MixingStep[] {
+function colour({ doses = [] }: Mix, when: ColourWhen, name: Message | undefined): MixingStep[] {
   const tints = doses.filter(({ material }) => isPigment(material));
   if (tints.length === 0) return [];
-  const names = tints.map(({ material }) => material.name.toLowerCase()).join(' and ');
+  const names = name ?? listed(tints.map(({ material }) => material.name));
   const rinse = {
-    text: 'Rinse the colour jug with water that was counted.',
-    why: 'colour left in the jug is a paler piece',
+    text: msg('mixes.rinseJug'),
+    why: msg('mixes.rinseWhy'),
   };
   if (when === 'powder')
-    return [
-      { text: `Blend ${names} into the dry powder until no streak shows.`, why: 'the most even colour', caution: DUST },
-    ];
-  if (when === 'water')
-    return [{ text: `Stir ${names} into the mixing water.`, why: 'quick, and without dust' }, rinse];
-  return [{ text: `Swirl ${names} in at the end, and stop before it is even.`, why: 'veins, on purpose' }, rinse];
+    return [{ text: msg('mixes.blendPowder', { names }), why: msg('mixes.blendPowderWhy'), caution: DUST }];
+  if (when === 'water') return [{ text: msg('mixes.stirWater', { names }), why: msg('mixes.stirWaterWhy') }, rinse];
+  return [{ text: msg('mixes.swirlLate', { names }), why: msg('mixes.swirlWhy') }, rinse];
 }
 
 function wet(mix: Mix, order: MixingOrder, binderClass: BinderClass): MixingStep[] {
   const liquids = (mix.doses ?? []).filter(({ material }) => solidsOf(material) < 1 && !isPigment(material));
-  const jug = liquids.map(({ material }) => material.name.toLowerCase()).join(' and ');
+  const jug = listed(liquids.map(({ material }) => material.name));
   const found: MixingStep[] = [];
   if (binderClass === 'gypsum' || mix.doses?.some(({ material }) => material.additive === 'chips'))
-    found.push({ text: 'Take distilled or demineralised water.', why: 'tap water can stain it' });
-  if (jug) found.push({ text: `Stir ${jug} into the water.`, why: 'its own water was counted' });
+    found.push({ text: msg('mixes.distilled'), why: msg('mixes.distilledWhy') });
+  if (liquids.length > 0) found.push({ text: msg('mixes.stirJug', { jug }), why: msg('mixes.stirJugWhy') });
   if (order === 'powder-to-water') {
     found.push({
-      text: 'Measure the water exactly, and sift the powder into it.',
-      why: 'it wets evenly, without lumps or dust',
+      text: msg('mixes.siftPowder'),
+      why: msg('mixes.siftWhy'),
       caution: DUST,
     });
     found.push({
-      text: `Hold back the last ${LAST_POWDER * 100} % of the powder, and add it by eye.`,
+      text: msg('mixes.holdBackPowder', { lastPowder: exactly(LAST_POWDER * 100, '%') }),
       caution: CAUSTIC,
     });
   } else {
     found.push({
-      text: `Put in ${FIRST_WATER * 100} % of the water at once, the rest in splashes.`,
-      why: 'a splash too many cannot be taken out',
+      text: msg('mixes.firstWater', { firstWater: exactly(FIRST_WATER * 100, '%') }),
+      why: msg('mixes.firstWaterWhy'),
       caution: CAUSTIC,
     });
-    found.push({ text: 'Scrape the bottom and corners of the bucket.', why: 'dry pockets hide there' });
+    found.push({ text: msg('mixes.scrape'), why: msg('mixes.scrapeWhy') });
   }
   return found;
 }
 
 /** How a mix is mixed, step by step, with reasons and cautions in place. */
-export function methodOf(mix: Mix, binderClass: BinderClass, ways: MixingWays = {}): MixingStep[] {
-  const { order = usualOrder(binderClass), colour: when = 'powder' } = ways;
-  const tint = colour(mix, when);
+export function methodOf(mix: Mix, binderClass: BinderClass, ways: MethodWays = {}): MixingStep[] {
+  const { order = usualOrder(binderClass), colour: when = 'powder', colourName } = ways;
+  const tint = colour(mix, when, colourName);
   const early = when === 'late' ? [] : tint;
   return [
     ...dry(mix),
     ...early,
     ...wet(mix, order, binderClass),
-    { text: 'If grains look bare, mix longer. Stop adding water when it shines without bleeding.' },
+    { text: msg('mixes.bareGrains') },
     ...(setsInMinutes(binderClass)
-      ? [{ text: 'Pour at once.', why: 'it stiffens within minutes', caution: HEAT }]
+      ? [{ text: msg('mixes.pourAtOnce'), why: msg('mixes.pourAtOnceWhy'), caution: HEAT }]
       : [
           {
-            text: 'Let it stand one to three minutes, then stir once more.',
-            why: 'air rises, and what is thirsty drinks',
+            text: msg('mixes.rest'),
+            why: msg('mixes.restWhy'),
           },
         ]),
     ...(when === 'late' ? tint : []),

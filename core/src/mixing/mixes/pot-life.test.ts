@@ -1,3 +1,4 @@
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../../foundation/units/index.js';
 import { planLayerWait } from '../../process/pours/index.js';
@@ -46,7 +47,7 @@ describe('pot life and initial set', () => {
     expect(life.value).toBeCloseTo(potLife('fast-setting', 30, 25), 9);
     expect(set.value).toBeCloseTo(initialSet('fast-setting', 30, 0.6), 9);
     expect(life.value).toBeLessThan(25);
-    expect([life.basis.kind, life.working[0]!.how]).toEqual(['typed', 'from the bag']);
+    expect(english([life.basis.kind, life.working[0]!.how])).toEqual(['typed', 'from the bag']);
     expect(typedInitialSet(quick, 'fast-setting')).toBe(0.6);
   });
 
@@ -88,7 +89,7 @@ describe('pot life and initial set', () => {
   });
 
   it('are among the differences of two versions', () => {
-    expect(differencesOf(garden, { ...garden, times: { potLife: 45 } })).toEqual([
+    expect(english(differencesOf(garden, { ...garden, times: { potLife: 45 } }))).toEqual([
       { what: 'Pot life', before: 'by its binder', after: '45 min' },
     ]);
   });

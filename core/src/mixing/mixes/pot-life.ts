@@ -1,4 +1,14 @@
-import { figure, handbook, line, typed, type Basis, type Figure } from '../../foundation/units/index.js';
+import {
+  figure,
+  handbook,
+  line,
+  typed,
+  type Basis,
+  type Figure,
+  msg,
+  type Message,
+  exactly,
+} from '../../foundation/units/index.js';
 import {
   handbookTimes,
   initialSet,
@@ -24,8 +34,11 @@ export interface PotLifeAndSet {
 interface TimeAt20 {
   readonly value: number;
   readonly basis: Basis;
-  readonly from: string;
+  readonly from: Message;
 }
+
+/** The temperature at which binders are given. */
+const AT_20 = { temperature: exactly(20, '°C') };
 
 const shortest = (mix: Mix, of: keyof SettingTimes): number | undefined => {
   const told = mix.lines.flatMap(({ material }) => (isBinder(material) ? (material.times?.[of] ?? []) : []));
@@ -38,17 +51,22 @@ const shortest = (mix: Mix, of: keyof SettingTimes): number | undefined => {
  */
 function timeAt20(mix: Mix, binderClass: BinderClass, of: keyof SettingTimes): TimeAt20 {
   const own = mix.times?.[of];
-  if (own !== undefined) return { value: own, basis: typed, from: 'entered for this mix, at 20 °C' };
+  if (own !== undefined) return { value: own, basis: typed, from: msg('mixes.potLifeEntered', AT_20) };
   const hurried = isAccelerated(mix);
   const byBag = shortest(mix, of);
   if (byBag === undefined)
     return {
       value: handbookTimes(binderClass, hurried)[of],
       basis: handbook,
-      from: hurried && isPortland(binderClass) ? 'with accelerator, at 20 °C' : 'at 20 °C',
+      from:
+        hurried && isPortland(binderClass) ? msg('mixes.withAccelerator', AT_20) : msg('mixes.atTemperature', AT_20),
     };
   const factor = handbookTimes(binderClass, hurried)[of] / handbookTimes(binderClass)[of];
-  return { value: byBag * factor, basis: typed, from: factor < 1 ? 'from the bag, with accelerator' : 'from the bag' };
+  return {
+    value: byBag * factor,
+    basis: typed,
+    from: factor < 1 ? msg('mixes.bagWithAccelerator') : msg('mixes.fromBag'),
+  };
 }
 
 /** Pot life, min, and initial set, h, of a mix at 20 °C. */
@@ -66,19 +84,19 @@ export function typedInitialSet(mix: Mix, binderClass: BinderClass): number | un
 /** The clock of a mix at a temperature, °C: its times at 20 °C ÷ the rate of its binder. */
 export function potLifeAndSet(mix: Mix, binderClass: BinderClass, temperature: number): PotLifeAndSet {
   const [life, set] = [timeAt20(mix, binderClass, 'potLife'), timeAt20(mix, binderClass, 'initialSet')];
-  const bench = line('At the bench', temperature, '°C');
+  const bench = line(msg('mixes.atBench'), temperature, '°C');
   const lifeHere = potLife(binderClass, temperature, life.value);
   const setHere = initialSet(binderClass, temperature, set.value);
   return {
     potLife: figure(lifeHere, 'min', life.basis, [
-      line('Pot life', life.value, 'min', life.from),
+      line(msg('mixes.potLife'), life.value, 'min', life.from),
       bench,
-      line('Pot life here', lifeHere, 'min', 'pot life at 20 °C ÷ rate at this temperature'),
+      line(msg('mixes.potLifeHere'), lifeHere, 'min', msg('mixes.potLifeFormula', AT_20)),
     ]),
     initialSet: figure(setHere, 'h', set.basis, [
-      line('Initial set', set.value, 'h', set.from),
+      line(msg('mixes.initialSet'), set.value, 'h', set.from),
       bench,
-      line('Initial set here', setHere, 'h', 'its figure at 20 °C ÷ rate at this temperature'),
+      line(msg('mixes.initialSetHere'), setHere, 'h', msg('mixes.initialSetFormula', AT_20)),
     ]),
   };
 }

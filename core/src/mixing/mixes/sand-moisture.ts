@@ -1,5 +1,5 @@
 import { interpolate, type Points } from '../../foundation/math/index.js';
-import { Checker, figure, line, measured, requireNumber, type Figure } from '../../foundation/units/index.js';
+import { Checker, figure, line, measured, requireNumber, type Figure, msg } from '../../foundation/units/index.js';
 import type { Bulking, Material } from '../materials/index.js';
 
 /** Moisture (share of dry mass) against bulking of fine sand. */
@@ -25,7 +25,7 @@ export const wettest = ({ kind, absorption }: Pick<Material, 'kind' | 'absorptio
 /** How much more room damp sand takes than dry, at moisture `w` (0–0.3, share of dry mass); 1 for what does not swell. Straight between the handbook's points. */
 export function bulking(kind: Bulking, w: number): number {
   if (kind === 'none') return 1;
-  requireNumber('moisture', w, 'The moisture of the sand', { min: 0, max: WETTEST_SAND });
+  requireNumber('moisture', w, msg('mixes.sandMoisture'), { min: 0, max: WETTEST_SAND });
   const fine = interpolate(fineBulking, w);
   return 1 + (fine - 1) * shareOfRise[kind];
 }
@@ -37,22 +37,22 @@ export function scoopedVolume(material: Material, dryMass: number, w: number): n
 
 /** What a squeeze in the fist tells of the moisture of sand. */
 export const squeezeTest = [
-  { key: 'dry', moisture: 0, looks: 'Runs through the fingers' },
-  { key: 'barely', moisture: 0.02, looks: 'Feels cool, falls apart' },
-  { key: 'lump', moisture: 0.05, looks: 'Holds a lump' },
-  { key: 'wet', moisture: 0.08, looks: 'Wets the palm' },
+  { key: 'dry', moisture: 0, looks: msg('mixes.sandDry') },
+  { key: 'barely', moisture: 0.02, looks: msg('mixes.sandDamp') },
+  { key: 'lump', moisture: 0.05, looks: msg('mixes.sandMoist') },
+  { key: 'wet', moisture: 0.08, looks: msg('mixes.sandWet') },
 ] as const;
 
 /** Moisture of a handful by weighing it damp and dried, share of its dry mass. Masses in g; `most` is the wettest it can be. @throws InputError */
 export function moistureByDrying(damp: number, dry: number, most = WETTEST_SAND): Figure {
   const check = new Checker();
-  check.number('dry', dry, 'The dried handful', { above: 0, max: 5000, unit: 'g' });
-  if (check.clean) check.number('damp', damp, 'The damp handful', { min: dry, max: dry * (1 + most), unit: 'g' });
+  check.number('dry', dry, msg('mixes.driedHandful'), { above: 0, max: 5000, unit: 'g' });
+  if (check.clean) check.number('damp', damp, msg('mixes.dampHandful'), { min: dry, max: dry * (1 + most), unit: 'g' });
   check.done();
   const moisture = damp / dry - 1;
   return figure(moisture * 100, '%', measured, [
-    line('Damp', damp, 'g'),
-    line('Dried', dry, 'g'),
-    line('Moisture', moisture * 100, '%', '(damp − dried) ÷ dried'),
+    line(msg('mixes.damp'), damp, 'g'),
+    line(msg('mixes.dried'), dry, 'g'),
+    line(msg('mixes.moisture'), moisture * 100, '%', '(damp − dried) ÷ dried'),
   ]);
 }

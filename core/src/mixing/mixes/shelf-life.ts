@@ -1,3 +1,4 @@
+import { msg, quantity, type Message } from '../../foundation/units/index.js';
 import { lotMonths, isPortlandFamily, type Lot, type Material } from '../materials/index.js';
 import { cementAgeFactor } from './strength.js';
 
@@ -9,21 +10,24 @@ const WORTH_TELLING = 0.95;
 const WEEKS_A_MONTH = 365.25 / 12 / 7;
 
 /** What the age of a lot means for what is made of it, as a sentence at `now` (ms); undefined where it means nothing. */
-export function keepingOf(material: Material, lot: Lot, now: number): string | undefined {
-  if (lot.lumpy) return 'Lumpy: do not use it.';
+export function keepingOf(material: Material, lot: Lot, now: number): Message | undefined {
+  if (lot.lumpy) return msg('mixes.lumpy');
   const months = lotMonths(lot, now);
-  const since = lot.openedAt === undefined ? 'Bought' : 'Opened';
   if (isPortlandFamily(material)) {
     const left = cementAgeFactor(months);
     return left < WORTH_TELLING
-      ? `${since} ${Math.round(months)} months ago: about ${Math.round(left * 100)} % of its strength is left.`
+      ? msg('mixes.ageLeft', {
+          opened: lot.openedAt === undefined ? 'no' : 'yes',
+          months: Math.round(months),
+          left: quantity(Math.round(left * 100), '%', 0),
+        })
       : undefined;
   }
   const { family } = material;
   if (family !== 'sulfoaluminate' && family !== 'gypsum') return undefined;
   if (lot.openedAt !== undefined && months > KEEPS_OPEN)
-    return `Open for ${Math.round(months * WEEKS_A_MONTH)} weeks: set a spoonful first.`;
+    return msg('mixes.openFor', { months: Math.round(months * WEEKS_A_MONTH) });
   if (lot.openedAt === undefined && months > KEEPS_CLOSED)
-    return `Bought ${Math.round(months)} months ago: past what a closed bag keeps.`;
+    return msg('mixes.closedTooLong', { months: Math.round(months) });
   return undefined;
 }

@@ -1,3 +1,4 @@
+import { msg, type Message } from '../../foundation/units/index.js';
 import type { BinderClass } from '../binders/index.js';
 import type { Grade } from './consistency.js';
 import type { Exposure, PartsBy } from './mix.js';
@@ -5,10 +6,10 @@ import type { Exposure, PartsBy } from './mix.js';
 /** A mix to start from: materials by their handbook keys, with what it is for and not for. */
 export interface Starter {
   readonly key: string;
-  readonly name: string;
+  readonly name: Message;
   readonly school: string;
-  readonly suits: string;
-  readonly unfit: string;
+  readonly suits: Message;
+  readonly unfit: Message;
   readonly by: PartsBy;
   readonly grade: Grade;
   readonly exposure: Exposure;
@@ -22,10 +23,10 @@ export interface Starter {
 
 const starter = (
   key: string,
-  name: string,
+  name: Message,
   school: string,
-  suits: string,
-  unfit: string,
+  suits: Message,
+  unfit: Message,
   lines: Starter['lines'],
   over: Partial<Starter> = {},
 ): Starter => ({
@@ -48,16 +49,23 @@ const starter = (
 
 /** Mixes to start from, across the schools; ratios of our own within the usual ranges. */
 export const starters: readonly Starter[] = [
-  starter('garden', 'Garden grey', 'sand-cement', 'pots, nested moulds, edging', 'thin dishes with fine detail', [
-    ['grey-cement', 1],
-    ['sharp-sand', 2.5],
-  ]),
+  starter(
+    'garden',
+    msg('mixes.starterGarden'),
+    'sand-cement',
+    msg('mixes.starterGardenSuits'),
+    msg('mixes.starterGardenUnfit'),
+    [
+      ['grey-cement', 1],
+      ['sharp-sand', 2.5],
+    ],
+  ),
   starter(
     'fine',
-    'Fine and pale',
+    msg('mixes.starterFine'),
     'sand-cement',
-    'dishes, detail, pale tints',
-    'slabs that are walked on in frost',
+    msg('mixes.starterFineSuits'),
+    msg('mixes.starterFineUnfit'),
     [
       ['white-cement', 1],
       ['fine-sand', 2],
@@ -66,10 +74,10 @@ export const starters: readonly Starter[] = [
   ),
   starter(
     'leaf',
-    'Leaf skin',
+    msg('mixes.starterLeaf'),
     'sand-cement',
-    'leaf casts and shells pressed by hand',
-    'pouring: it does not flow',
+    msg('mixes.starterLeafSuits'),
+    msg('mixes.starterLeafUnfit'),
     [
       ['grey-cement', 1],
       ['fine-sand', 1],
@@ -79,10 +87,10 @@ export const starters: readonly Starter[] = [
   ),
   starter(
     'paver',
-    'Stepping stone',
+    msg('mixes.starterStone'),
     'gravelled',
-    'stepping stones, plinths, thick slabs',
-    'walls under 30 mm: the gravel jams',
+    msg('mixes.starterStoneSuits'),
+    msg('mixes.starterStoneUnfit'),
     [
       ['grey-cement', 1],
       ['sharp-sand', 2],
@@ -92,10 +100,10 @@ export const starters: readonly Starter[] = [
   ),
   starter(
     'tufa-peat',
-    'Tufa with peat',
+    msg('mixes.starterTufaPeat'),
     'hypertufa',
-    'troughs and rough pots, moss',
-    'holding water, fine edges',
+    msg('mixes.starterTufaPeatSuits'),
+    msg('mixes.starterTufaPeatUnfit'),
     [
       ['grey-cement', 1],
       ['perlite', 1],
@@ -105,10 +113,10 @@ export const starters: readonly Starter[] = [
   ),
   starter(
     'tufa-coir',
-    'Tufa with coir and sand',
+    msg('mixes.starterTufaCoir'),
     'hypertufa',
-    'troughs that are moved, alpines',
-    'thin walls under 35 mm',
+    msg('mixes.starterTufaCoirSuits'),
+    msg('mixes.starterTufaCoirUnfit'),
     [
       ['grey-cement', 2],
       ['coir', 2],
@@ -119,10 +127,10 @@ export const starters: readonly Starter[] = [
   ),
   starter(
     'light',
-    'Light panel',
+    msg('mixes.starterPanel'),
     'lightweight',
-    'panels, large pots that are carried',
-    'steps, and anything that is knocked',
+    msg('mixes.starterPanelSuits'),
+    msg('mixes.starterPanelUnfit'),
     [
       ['grey-cement', 1],
       ['fine-sand', 1],
@@ -132,10 +140,10 @@ export const starters: readonly Starter[] = [
   ),
   starter(
     'beads',
-    'Light and fine',
+    msg('mixes.starterLightFine'),
     'lightweight',
-    'lamp shades, thin pale bowls',
-    'the ground, and frost',
+    msg('mixes.starterLightFineSuits'),
+    msg('mixes.starterLightFineUnfit'),
     [
       ['white-cement', 1],
       ['fine-sand', 1],
@@ -145,46 +153,46 @@ export const starters: readonly Starter[] = [
   ),
   starter(
     'quick',
-    'Quick jar',
+    msg('mixes.starterJar'),
     'fast-setting',
-    'jars, small pots, several a day',
-    'anything larger than one can fill in ten minutes',
+    msg('mixes.starterJarSuits'),
+    msg('mixes.starterJarUnfit'),
     [['fast-setting', 1]],
     { by: 'mass', grade: 5, binderClass: 'fast-setting', moistCuringDays: 1, colour: '#c4bfb4' },
   ),
   starter(
     'gypsum',
-    'Gypsum cast',
+    msg('mixes.starterGypsum'),
     'gypsum',
-    'indoor ornaments, trays, sharp detail',
-    'the wet, the garden, food',
+    msg('mixes.starterGypsumSuits'),
+    msg('mixes.starterGypsumUnfit'),
     [['gypsum-cement', 1]],
     { by: 'mass', grade: 6, binderClass: 'gypsum', exposure: 'indoors', moistCuringDays: 0, colour: '#f1ede4' },
   ),
   starter(
     'level',
-    'Self-levelling',
+    msg('mixes.starterLevelling'),
     'underlayment',
-    'thin trays and layers that find their level',
-    'outdoors, unless its bag allows it',
+    msg('mixes.starterLevellingSuits'),
+    msg('mixes.starterLevellingUnfit'),
     [['underlayment', 1]],
     { by: 'mass', grade: 6, binderClass: 'underlayment', exposure: 'indoors', moistCuringDays: 1, colour: '#a8a49b' },
   ),
   starter(
     'patch',
-    'Neat patch',
+    msg('mixes.starterPatch'),
     'patch',
-    'thin skins, mending, sharp edges',
-    'thick pours: dear, and it shrinks',
+    msg('mixes.starterPatchSuits'),
+    msg('mixes.starterPatchUnfit'),
     [['patch', 1]],
     { by: 'mass', grade: 3, binderClass: 'patch', moistCuringDays: 2, colour: '#9d9a93' },
   ),
   starter(
     'bagged',
-    'From the bag, with a little extra',
+    msg('mixes.starterBag'),
     'bagged',
-    'a first slab from one bag',
-    'fine faces',
+    msg('mixes.starterBagSuits'),
+    msg('mixes.starterBagUnfit'),
     [
       ['bagged-sand-mix', 5],
       ['grey-cement', 1],

@@ -1,4 +1,4 @@
-import { requireNumber } from '../../foundation/units/index.js';
+import { requireNumber, msg } from '../../foundation/units/index.js';
 
 /** A stock of a powder in water, for doses that the scale is too coarse for. */
 export interface StockDilution {
@@ -15,8 +15,8 @@ const STOCK_WATER = 100;
 
 /** A stock for a dose of `mass` g on a scale of `step` g: so much powder into 100 mL of water, and the dose in mL of it. */
 export function stockFor(mass: number, step: number): StockDilution {
-  requireNumber('mass', mass, 'The dose', { above: 0, max: 1e5, unit: 'g' });
-  requireNumber('step', step, 'The step of the scale', { above: 0, max: 1000, unit: 'g' });
+  requireNumber('mass', mass, msg('mixes.theDose'), { above: 0, max: 1e5, unit: 'g' });
+  requireNumber('step', step, msg('mixes.scaleStep'), { above: 0, max: 1000, unit: 'g' });
   const powder = Math.max(STEPS_IN_STOCK * step, Math.ceil(mass / step) * step);
   return { powder, water: STOCK_WATER, dose: (mass / powder) * STOCK_WATER };
 }

@@ -1,4 +1,4 @@
-import { computed, figure, InputError, line, requireNumber, type Figure } from '../../foundation/units/index.js';
+import { computed, figure, InputError, line, requireNumber, type Figure, msg } from '../../foundation/units/index.js';
 import type { Material } from '../materials/index.js';
 import type { BatchMasses } from './batch.js';
 import { solidsOf } from './dose.js';
@@ -12,7 +12,7 @@ export function broughtWater(
   return portions.reduce((sum, { material, mass }) => {
     const share = moisture[material.id] ?? 0;
     if (share !== 0)
-      requireNumber(`moisture.${material.id}`, share, `The moisture of ${material.name.toLowerCase()}`, {
+      requireNumber(`moisture.${material.id}`, share, msg('mixes.moistureOf', { material: material.name }), {
         min: 0,
         max: wettest(material),
       });
@@ -36,24 +36,24 @@ export interface TooWet {
 export function tooWet(batch: BatchMasses, really: number, moisture: Readonly<Record<string, number>>): TooWet {
   const brought = broughtWater(batch, moisture);
   const wanted = batch.totalWater;
-  requireNumber('really', really, 'The water that went in', { above: wanted, max: 1e7, unit: 'g' });
+  requireNumber('really', really, msg('mixes.waterWentIn'), { above: wanted, max: 1e7, unit: 'g' });
   if (wanted <= brought)
     throw new InputError([
       {
         field: 'moisture',
         value: brought,
-        message: 'The damp materials alone bring all the water that it wants: adding them cannot dry it.',
-        remedy: 'Add dry sand and cement from another bag, in ratio.',
+        message: msg('mixes.dampBringsAll'),
+        remedy: msg('mixes.addDry'),
       },
     ]);
   const share = (really - wanted) / (wanted - brought);
   const powders = batch.doses.filter(({ dose: { material } }) => solidsOf(material) === 1);
   return {
     share: figure(share, 'ratio', computed, [
-      line('Water that went in', really, 'g'),
-      line('Water that it wants', wanted, 'g'),
-      line('Brought by its damp materials', brought, 'g'),
-      line('Of every dry ingredient', share, 'ratio', '(went in − wanted) ÷ (wanted − brought)'),
+      line(msg('mixes.waterThatWentIn'), really, 'g'),
+      line(msg('mixes.waterNeeded'), wanted, 'g'),
+      line(msg('mixes.broughtByDamp'), brought, 'g'),
+      line(msg('mixes.ofEveryDry'), share, 'ratio', msg('mixes.tooWetFormula')),
     ]),
     add: [
       ...batch.portions.map(({ material, mass }) => ({

@@ -1,6 +1,16 @@
-import { computed, figure, line, requireNumber, type Figure } from '../../foundation/units/index.js';
+import {
+  computed,
+  figure,
+  line,
+  requireNumber,
+  type Figure,
+  msg,
+  quantity,
+  exactly,
+  type Message,
+} from '../../foundation/units/index.js';
 import type { BatchMasses } from './batch.js';
-import { sayDose, solidsOf, type DosePortion } from './dose.js';
+import { doseInWords, solidsOf, type DosePortion } from './dose.js';
 import { stockFor, type StockDilution } from './stock-dilution.js';
 
 /** A level spoon, mL. */
@@ -17,7 +27,7 @@ const COARSE = 0.1;
 export interface WeighedDose {
   readonly name: string;
   /** What it is of: "3 % of binder mass". */
-  readonly words: string;
+  readonly words: Message;
   /** g, a liquid with its water. */
   readonly mass: Figure;
   /** On the caster's scale, g, and how far that is off, as a share. */
@@ -30,22 +40,27 @@ export interface WeighedDose {
   /** Where scale and spoon are too coarse for a powder: a stock of it in water that was counted. */
   readonly stock?: StockDilution;
   /** Where the scale is too coarse for it. */
-  readonly advice?: string;
+  readonly advice?: Message;
 }
 
 function adviceFor(
   step: number,
   { liquid, spooned, stock }: { liquid: boolean; spooned: boolean; stock: StockDilution | undefined },
-): string {
-  const coarse = `A scale of ${step} g is too coarse for it`;
-  if (liquid) return `${coarse}: measure it in mL, use a finer scale or a larger batch.`;
-  if (spooned || !stock) return `${coarse}: use the level spoon, a finer scale or a larger batch.`;
-  return `${coarse}: stir ${stock.powder} g of it into ${stock.water} mL of water and use ${stock.dose.toFixed(0)} mL of that; count its water.`;
+): Message {
+  const coarse = { step: exactly(step, 'g') };
+  if (liquid) return msg('mixes.coarseMeasure', coarse);
+  if (spooned || !stock) return msg('mixes.coarseSpoon', coarse);
+  return msg('mixes.coarseStock', {
+    ...coarse,
+    powder: exactly(stock.powder, 'g'),
+    water: exactly(stock.water, 'mL'),
+    dose: quantity(stock.dose, 'mL', 0),
+  });
 }
 
 /** A dose as a scale of that step (g) and a level spoon give it. @throws InputError on a step of nothing. */
 export function weighDose({ dose, mass }: DosePortion, scaleStep: number, batch: BatchMasses): WeighedDose {
-  requireNumber('scaleStep', scaleStep, 'The step of the scale', { above: 0, max: 1000, unit: 'g' });
+  requireNumber('scaleStep', scaleStep, msg('mixes.scaleStep'), { above: 0, max: 1000, unit: 'g' });
   const { material } = dose;
   const onScale = Math.round(mass / scaleStep) * scaleStep;
   const scaleError = onScale / mass - 1;
@@ -58,13 +73,13 @@ export function weighDose({ dose, mass }: DosePortion, scaleStep: number, batch:
   const stock = fine || liquid || spooned ? undefined : stockFor(mass, scaleStep);
   return {
     name: material.name,
-    words: sayDose(dose),
+    words: doseInWords(dose),
     mass: figure(mass, 'g', computed, [
-      line('Batch', batch.volume, 'mL'),
-      line('Dose', undefined, undefined, sayDose(dose)),
-      ...(liquid ? [line('Its solids', solidsOf(material) * 100, '%')] : []),
-      line('In this batch', mass, 'g'),
-      line(`On a scale of ${scaleStep} g`, onScale, 'g'),
+      line(msg('mixes.batch'), batch.volume, 'mL'),
+      line(msg('mixes.dose'), undefined, undefined, doseInWords(dose)),
+      ...(liquid ? [line(msg('mixes.itsSolids'), solidsOf(material) * 100, '%')] : []),
+      line(msg('mixes.inThisBatch'), mass, 'g'),
+      line(msg('mixes.onScale', { scaleStep: exactly(scaleStep, 'g') }), onScale, 'g'),
     ]),
     onScale,
     scaleError,

@@ -1,4 +1,4 @@
-import { InputError } from '../../foundation/units/index.js';
+import { InputError, msg } from '../../foundation/units/index.js';
 import { isBinder, type Material } from '../materials/index.js';
 import type { Portion } from '../mixes/index.js';
 import type { Spectrum } from './bands.js';
@@ -25,8 +25,10 @@ export function baseOf(portions: readonly Portion[]): Spectrum {
       {
         field: 'base',
         value: binder?.material.name ?? null,
-        message: binder ? `The colour of ${binder.material.name} is not known.` : 'The base has no binder.',
-        remedy: binder ? 'Enter it in the store, or log a chip of the base by itself.' : 'Choose a cement or a powder.',
+        message: binder
+          ? msg('tints.colourUnknown', { material: binder.material.name })
+          : msg('tints.baseWithoutBinder'),
+        remedy: binder ? msg('tints.enterColour') : msg('tints.chooseCement'),
       },
     ]);
   const weights = seen.map(({ material, mass }) => (mass / material.particle) * shows(material));

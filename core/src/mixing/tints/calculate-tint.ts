@@ -1,4 +1,14 @@
-import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import {
+  computed,
+  figure,
+  line,
+  type Figure,
+  msg,
+  listed,
+  type Message,
+  exactly,
+  type Phrase,
+} from '../../foundation/units/index.js';
 import { baseInWords, type Material } from '../materials/index.js';
 import {
   binderMass,
@@ -24,17 +34,17 @@ import type { TintDose } from './weighed-tint.js';
 export interface TintFigures {
   readonly dry: Spectrum;
   readonly base: Spectrum;
-  readonly looks: readonly { readonly look: Look; readonly name: string; readonly colour: string }[];
+  readonly looks: readonly { readonly look: Look; readonly name: Message; readonly colour: string }[];
   /** Colours between which it will lie, from its pigments pulling little to pulling much. */
   readonly doubt: readonly string[];
   /** Fewest chips that any of its pigments rests on. */
   readonly chips: number;
-  readonly restsOn: string;
+  readonly restsOn: Message;
   /** All pigment, share of the binder. */
   readonly pigment: number;
   /** Strength left, share of that without pigment. */
   readonly strength: number;
-  readonly warnings: readonly string[];
+  readonly warnings: readonly Message[];
 }
 
 /** Neighbouring chips that a band of doubt is drawn as. */
@@ -49,28 +59,27 @@ function neighbours({ weaker, stronger }: Doubt): string[] {
   return Array.from({ length: NEIGHBOURS }, (_, i) => hexOf(between(weaker, stronger, i / (NEIGHBOURS - 1))));
 }
 
-function restsOn(tint: Tint, known: KnownColours, measuredBase: boolean): string {
+function restsOn(tint: Tint, known: KnownColours, measuredBase: boolean): Message {
   const untried = tint.doses.filter(({ material }) => knownPigment(material, known).fit.chips === 0);
-  const base = measuredBase ? 'a measured chip of the base' : 'the handbook’s colour of the base';
-  if (tint.doses.length === 0) return `Based on ${base}.`;
+  const base = measuredBase ? msg('tints.baseMeasured') : msg('tints.baseHandbook');
+  if (tint.doses.length === 0) return msg('tints.basedOn', { base });
   if (untried.length > 0)
-    return `No chip yet of ${untried.map(({ material }) => material.name.toLowerCase()).join(', ')}: it may come out anywhere between these. It rests on ${base}.`;
+    return msg('tints.noChipYet', {
+      untried: listed(untried.map(({ material }) => material.name)),
+      base,
+    });
   const chips = tint.doses.map(({ material }) => knownPigment(material, known).fit.chips);
-  return `It rests on your chips (${chips.join(' and ')}) and on ${base}.`;
+  return msg('tints.restsOnChips', { chips: listed(chips), base });
 }
 
 /** What to beware of in a tint, as sentences. */
-export function tintWarnings(doses: Tint['doses'], { family }: Pick<Material, 'family'> = {}): string[] {
+export function tintWarnings(doses: Tint['doses'], { family }: Pick<Material, 'family'> = {}): Message[] {
   const found = doseWarnings(doses);
   for (const { material } of doses) {
-    if (material.tinting?.fades)
-      found.push(
-        `${material.name} does not last in cement, lime or the sun: it greys within months. Keep it indoors, or take another blue.`,
-      );
-    if (material.tinting?.metallic)
-      found.push(`${material.name} shows in a thin mix only: pour it as single cream, or rub it on the cured face.`);
+    if (material.tinting?.fades) found.push(msg('tints.fades', { material: material.name }));
+    if (material.tinting?.metallic) found.push(msg('tints.metallicThin', { material: material.name }));
     if (material.additive === 'paint' && family === 'lime')
-      found.push(`${material.name} seals lime off from the air that it sets by.`);
+      found.push(msg('tints.sealsLime', { material: material.name }));
   }
   return found;
 }
@@ -129,19 +138,26 @@ export function chipGrams(tint: Tint, volume = CHIP): ChipGrams {
   checkTint(tint);
   const batch = massesPerPart(chipMix(tint.base, tint.doses), { moistCuringDays: 7 });
   const share = volume / batch.volume;
-  const gram = (label: string, mass: number, how: string) =>
+  const gram = (label: Phrase, mass: number, how: Phrase) =>
     figure(mass * share, 'g', computed, [
-      line('Of a whole part', mass, 'g', how),
-      line('One chip', volume, 'mL', '60 × 40 × 8 mm'),
+      line(msg('tints.ofWholePart'), mass, 'g', how),
+      line(msg('tints.oneChip'), volume, 'mL', '60 × 40 × 8 mm'),
       line(label, mass * share, 'g'),
     ]);
   const [binder, sand] = batch.portions;
   return {
-    binder: gram(binder!.material.name, binder!.mass, 'one part by volume'),
-    ...(sand && { sand: gram(sand.material.name, sand.mass, 'two parts by volume') }),
-    water: gram('Water', batch.totalWater - batch.liquidWater, 'by the demand of each material'),
+    binder: gram(binder!.material.name, binder!.mass, msg('tints.onePart')),
+    ...(sand && { sand: gram(sand.material.name, sand.mass, msg('tints.twoParts')) }),
+    water: gram(msg('tints.water'), batch.totalWater - batch.liquidWater, msg('tints.byDemand')),
     pigments: batch.doses.map(({ dose: { material, amount }, mass }) =>
-      gram(material.name, mass, `${(amount * 100).toPrecision(2)} % ${baseInWords.binder}`),
+      gram(
+        material.name,
+        mass,
+        msg('mixes.doseOfBase', {
+          amount: exactly(Number((amount * 100).toPrecision(2)), '%'),
+          base: baseInWords.binder,
+        }),
+      ),
     ),
   };
 }

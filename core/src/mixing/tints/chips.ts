@@ -1,4 +1,4 @@
-import { requireNumber } from '../../foundation/units/index.js';
+import { requireNumber, msg } from '../../foundation/units/index.js';
 
 /** A small chip on which a tint is tried, 60 × 40 × 8 mm, mL. */
 export const CHIP = 20;
@@ -17,19 +17,19 @@ export interface LadderChip {
 
 /** A strip of chips of one pigment, each its own small batch of a mix with `binderPerLitre` g of binder in a litre. @throws InputError */
 export function doseLadder(pigment: string, binderPerLitre: number, doses = LADDER, volume = CHIP): LadderChip[] {
-  requireNumber('binderPerLitre', binderPerLitre, 'The binder in a litre', { above: 0, max: 3000, unit: 'g' });
-  requireNumber('volume', volume, 'The chip', { above: 0, max: 2000, unit: 'mL' });
+  requireNumber('binderPerLitre', binderPerLitre, msg('tints.binderInLitre'), { above: 0, max: 3000, unit: 'g' });
+  requireNumber('volume', volume, msg('tints.chip'), { above: 0, max: 2000, unit: 'mL' });
   const binder = (binderPerLitre * volume) / 1000;
   return doses.map((dose, i) => {
-    requireNumber(`doses.${i}`, dose, 'The dose', { above: 0, max: 10, unit: '%' });
+    requireNumber(`doses.${i}`, dose, msg('tints.dose'), { above: 0, max: 10, unit: '%' });
     return { dose, label: `${pigment} ${dose} %`, binder, pigment: (binder * dose) / 100 };
   });
 }
 
 /** Pigment that left a bottle, weighed before and after, as g of solids. @throws InputError */
 export function fromBottle(before: number, after: number, solids = 1): number {
-  requireNumber('before', before, 'The bottle before', { above: 0, max: 1e5, unit: 'g' });
-  requireNumber('after', after, 'The bottle after', { min: 0, max: before, unit: 'g' });
-  requireNumber('solids', solids, 'Its solids', { above: 0, max: 1 });
+  requireNumber('before', before, msg('tints.bottleBefore'), { above: 0, max: 1e5, unit: 'g' });
+  requireNumber('after', after, msg('tints.bottleAfter'), { min: 0, max: before, unit: 'g' });
+  requireNumber('solids', solids, msg('tints.itsSolids'), { above: 0, max: 1 });
   return (before - after) * solids;
 }

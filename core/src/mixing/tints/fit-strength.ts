@@ -1,5 +1,5 @@
 import { minimumBetween } from '../../foundation/math/index.js';
-import { InputError } from '../../foundation/units/index.js';
+import { InputError, msg } from '../../foundation/units/index.js';
 import type { Spectrum } from './bands.js';
 import { tintedBase, type Colourant, type Dosed } from './colouring.js';
 import { colourDifference } from './spectrum.js';
@@ -45,8 +45,8 @@ export function fitStrength(colourant: Colourant, chips: readonly Chip[]): Fitte
       {
         field: `chips.${undosed}.dose`,
         value: chips[undosed]!.dose,
-        message: 'A chip without pigment tells nothing of its strength.',
-        remedy: 'Enter its dose, or log it as a chip of the base.',
+        message: msg('tints.chipWithoutPigment'),
+        remedy: msg('tints.enterDose'),
       },
     ]);
   const mean = (strength: number) =>

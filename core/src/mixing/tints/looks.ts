@@ -1,16 +1,17 @@
+import { msg, type Message } from '../../foundation/units/index.js';
 import type { Spectrum } from './bands.js';
 import { wetReflectance } from './wet-look.js';
 
 /** How a face is looked at. */
 export type Look = 'fresh' | 'dry' | 'wet' | 'film' | 'matt' | 'penetrating';
 
-export const lookNames: Record<Look, string> = {
-  fresh: 'fresh in the bucket',
-  dry: 'cured and dry',
-  wet: 'wet by rain',
-  film: 'under a film sealer',
-  matt: 'under a matt film',
-  penetrating: 'with a penetrating sealer',
+export const lookNames: Record<Look, Message> = {
+  fresh: msg('tints.lookFresh'),
+  dry: msg('tints.lookDry'),
+  wet: msg('tints.lookWet'),
+  film: msg('tints.lookFilm'),
+  matt: msg('tints.lookMatt'),
+  penetrating: msg('tints.lookPenetrating'),
 };
 
 /** Share of the wet step in reflectance that each look takes. */

@@ -1,3 +1,4 @@
+import { msg, fixed, type Message } from '../../foundation/units/index.js';
 import { SEEN } from './weighed-tint.js';
 
 /** What of a batch shows in its colour. */
@@ -16,27 +17,30 @@ export interface BatchColour {
 const RATIO_APART = 0.02;
 
 /** In what a batch differs from the one that it is to match, as sentences; none where it will match. */
-export function matchWarnings(before: BatchColour, now: BatchColour): string[] {
+export function matchWarnings(before: BatchColour, now: BatchColour): Message[] {
   const found = Object.entries(now.lots)
     .filter(([material, lot]) => before.lots[material] !== undefined && before.lots[material] !== lot)
-    .map(([material]) => `${material} comes from another lot: cast a chip beside the old one first.`);
+    .map(([material]) => msg('tints.otherLot', { material }));
   found.push(
     ...Object.keys(before.lots)
       .filter((material) => now.lots[material] === undefined)
-      .map((material) => `${material} is in the other batch and not in this one: it cannot match.`),
+      .map((material) => msg('tints.onlyThere', { material })),
   );
   const apart = now.ratio - before.ratio;
   if (Math.abs(apart) > RATIO_APART)
     found.push(
-      `The water–cement ratio is ${Math.abs(apart).toFixed(2)} ${apart > 0 ? 'higher: it dries paler' : 'lower: it dries darker'}.`,
+      msg('tints.ratioApart', {
+        apart: fixed(Math.abs(apart), 2),
+        higher: apart > 0 ? 'yes' : 'no',
+      }),
     );
-  if (before.sand !== now.sand) found.push('Another sand shows in the face.');
-  if (now.rounding > SEEN) found.push(`Rounding its doses shows, ΔE ${now.rounding.toFixed(1)}: make a larger batch.`);
+  if (before.sand !== now.sand) found.push(msg('tints.otherSand'));
+  if (now.rounding > SEEN) found.push(msg('tints.roundingShows', { rounding: fixed(now.rounding, 1) }));
   if (before.cure !== now.cure)
     found.push(
       before.cure && now.cure
-        ? `It cures under ${now.cure}, and not ${before.cure}: bloom and damp change it.`
-        : `Its cover is not noted for both: keep ${before.cure || now.cure} on each, since bloom and damp change it.`,
+        ? msg('tints.curesDifferently', { now: now.cure, before: before.cure })
+        : msg('tints.coverUnknown', { cure: before.cure || now.cure }),
     );
   return found;
 }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../../foundation/units/index.js';
 import { dose, material, recipe, sandCement } from '../../testing/examples.js';
@@ -85,7 +86,9 @@ describe('a base without pigment', () => {
     expect(issues(() => calculateTint({ base: unknown, doses: [] }, nothing))).toEqual(['base']);
     const known = learnColours([{ base: unknown, doses: [], measured: '#aaa49a' }]);
     expect(calculateTint({ base: unknown, doses: [] }, known).looks[1]!.colour).toBe('#aaa49a');
-    expect(calculateTint({ base: unknown, doses: [] }, known).restsOn).toContain('a measured chip of the base');
+    expect(english(calculateTint({ base: unknown, doses: [] }, known).restsOn)).toContain(
+      'a measured chip of the base',
+    );
   });
 
   it('of a mix is its heaviest binder and its most sand', () => {
@@ -154,14 +157,16 @@ describe('a tint', () => {
     };
     const known = learnColours([chip('red-oxide', 0.01, 44), chip('red-oxide', 0.03, 44)]);
     expect(width(nothing)).toBeGreaterThan(2 * width(known));
-    expect(calculateTint(tint(['red-oxide', 0.02]), nothing).restsOn).toMatch(/No chip yet of iron oxide, red/);
-    expect(calculateTint(tint(['red-oxide', 0.02]), known).restsOn).toMatch(/your chips \(2\)/);
+    expect(english(calculateTint(tint(['red-oxide', 0.02]), nothing).restsOn)).toMatch(
+      /No chip yet of iron oxide, red/,
+    );
+    expect(english(calculateTint(tint(['red-oxide', 0.02]), known).restsOn)).toMatch(/your chips \(2\)/);
   });
 
   it('of a blue that fades and of flakes that want a thin mix warns of it', () => {
-    expect(tintWarnings([dose('ultramarine', 0.02)])[0]).toMatch(/does not last in cement, lime or the sun/);
-    expect(tintWarnings([dose('bronze-mica', 0.02)])[0]).toMatch(/thin mix/);
-    expect(tintWarnings([dose('acrylic-paint', 0.02)], { family: 'lime' })[0]).toMatch(/seals lime off/);
+    expect(english(tintWarnings([dose('ultramarine', 0.02)])[0])).toMatch(/does not last in cement, lime or the sun/);
+    expect(english(tintWarnings([dose('bronze-mica', 0.02)])[0])).toMatch(/thin mix/);
+    expect(english(tintWarnings([dose('acrylic-paint', 0.02)], { family: 'lime' })[0])).toMatch(/seals lime off/);
     expect(tintWarnings([dose('red-oxide', 0.02)])).toEqual([]);
   });
 
@@ -281,14 +286,14 @@ describe('kinds of colouring', () => {
   });
 
   it('after the cure say how dry the piece must be and where they stand to the sealer', () => {
-    expect(afterCure.map(({ key }) => key)).toEqual(['dye', 'wash', 'powder', 'foil']);
-    expect(afterCure.find(({ key }) => key === 'foil')!.caution).toMatch(/Never in the mould/);
-    expect(afterCure.every(({ sealer, steps }) => sealer.length > 0 && steps.length > 2)).toBe(true);
+    expect(english(afterCure).map(({ key }) => key)).toEqual(['dye', 'wash', 'powder', 'foil']);
+    expect(english(afterCure).find(({ key }) => key === 'foil')!.caution).toMatch(/Never in the mould/);
+    expect(afterCure.every(({ sealer, steps }) => english(sealer).length > 0 && steps.length > 2)).toBe(true);
   });
 
   it('are washed for when the next is paler', () => {
-    expect(washBetween('#eeeeee', '#333333')).toMatch(/rinse/);
-    expect(washBetween('#333333', '#eeeeee')).toMatch(/until the water stays clear/);
+    expect(english(washBetween('#eeeeee', '#333333'))).toMatch(/rinse/);
+    expect(english(washBetween('#333333', '#eeeeee'))).toMatch(/until the water stays clear/);
     expect(spectrumOf('#333333').length).toBe(16);
   });
 });

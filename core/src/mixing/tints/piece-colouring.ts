@@ -1,4 +1,4 @@
-import { Checker } from '../../foundation/units/index.js';
+import { Checker, msg, quantity, type Message, exactly, type Phrase } from '../../foundation/units/index.js';
 import { labOf } from './spectrum.js';
 
 /** Kinds of colouring in the mould. */
@@ -30,23 +30,23 @@ export interface Colouring<T> {
 /** What each kind of colouring is, and how it is done. */
 export const colouringKinds: Record<
   ColouringKind,
-  { readonly name: string; readonly how: string; readonly parts: readonly [least: number, most: number] }
+  { readonly name: Message; readonly how: Message; readonly parts: readonly [least: number, most: number] }
 > = {
-  solid: { name: 'One tint', how: 'The whole piece from one tint.', parts: [1, 1] },
-  banded: { name: 'Bands', how: 'Layer upon layer, each with its wait.', parts: [2, 12] },
+  solid: { name: msg('tints.solid'), how: msg('tints.solidHow'), parts: [1, 1] },
+  banded: { name: msg('tints.banded'), how: msg('tints.bandedHow'), parts: [2, 12] },
   marbled: {
-    name: 'Marbled',
-    how: 'All tints at the same consistency, poured together in one thin stream, wet on wet; do not stir and tap little.',
+    name: msg('tints.marbled'),
+    how: msg('tints.marbledHow'),
     parts: [2, 4],
   },
   swirled: {
-    name: 'Swirled pigment',
-    how: 'Mix the body; strew the second pigment over it at the end and give it two or three turns, no more.',
+    name: msg('tints.swirled'),
+    how: msg('tints.swirledHow'),
     parts: [2, 2],
   },
   splash: {
-    name: 'Splashed',
-    how: 'Flick the second tint, thin, against the mould’s wall; when it no longer runs, fill up with the body.',
+    name: msg('tints.splash'),
+    how: msg('tints.splashHow'),
     parts: [2, 3],
   },
 };
@@ -54,26 +54,37 @@ export const colouringKinds: Record<
 const SUM = 0.005;
 
 /** Refuses a colouring that cannot be poured. @throws InputError */
-export function checkColouring({ kind, parts }: Colouring<unknown>, path = 'colouring', what = 'the piece'): void {
+export function checkColouring(
+  { kind, parts }: Colouring<unknown>,
+  path = 'colouring',
+  what: Phrase = msg('tints.thePiece'),
+): void {
   const check = new Checker();
   const [least, most] = colouringKinds[kind].parts;
   check.expect(
     parts.length >= least && parts.length <= most,
     `${path}.parts`,
     parts.length,
-    `${colouringKinds[kind].name} on ${what} ${least === most ? `takes ${least}` : `takes ${least} to ${most}`} tints, not ${parts.length}.`,
-    'Add or leave out a tint, or choose another kind of colouring.',
+    msg('tints.tintCount', {
+      name: colouringKinds[kind].name,
+      what,
+      least,
+      most: least === most ? 'same' : 'more',
+      mostTints: most,
+      parts: parts.length,
+    }),
+    msg('tints.changeTints'),
   );
   parts.forEach(({ share }, i) =>
-    check.number(`${path}.parts.${i}.share`, share, `The share of tint ${i + 1} of ${what}`, { above: 0, max: 1 }),
+    check.number(`${path}.parts.${i}.share`, share, msg('tints.tintShare', { i: i + 1, what }), { above: 0, max: 1 }),
   );
   const sum = parts.reduce((total, { share }) => total + share, 0);
   check.expect(
     Math.abs(sum - 1) <= SUM || !check.clean,
     `${path}.parts`,
     sum,
-    `The shares on ${what} come to ${(sum * 100).toFixed(0)} %, not to 100.`,
-    'Change one of them, or share the rest evenly.',
+    msg('tints.sharesOff', { all: exactly(100, '%'), what, sum: quantity(sum * 100, '%', 0) }),
+    msg('tints.changeShares'),
   );
   check.done();
 }
@@ -82,8 +93,6 @@ export function checkColouring({ kind, parts }: Colouring<unknown>, path = 'colo
 export const lightness = (colour: string): number => labOf(colour)[0];
 
 /** What is washed before a colour follows another. */
-export function washBetween(before: string, next: string): string {
-  return lightness(next) <= lightness(before)
-    ? 'A rinse of bowl and tools is enough: the next is darker.'
-    : 'Wash bowl, tools and gloves until the water stays clear: the next is paler, and every trace shows.';
+export function washBetween(before: string, next: string): Message {
+  return lightness(next) <= lightness(before) ? msg('tints.rinse') : msg('tints.washAll');
 }

@@ -1,4 +1,4 @@
-import { requireNumber } from '../../foundation/units/index.js';
+import { requireNumber, msg } from '../../foundation/units/index.js';
 import { PIGMENT_CEILING, PIGMENT_STOP } from '../materials/index.js';
 import type { Spectrum } from './bands.js';
 import { tintedBase, tinter, type Colourant } from './colouring.js';
@@ -112,8 +112,8 @@ function begin(wish: ColourWish, wanted: Lab, chosen: readonly ShelfPigment[], c
  */
 export function searchTints(wish: ColourWish, { progress, stopped }: SearchTask = {}): FoundTint[] {
   const { pigments, ceiling = PIGMENT_CEILING * 100 } = wish;
-  requireNumber('pigments', pigments.length, 'The number of pigments', { min: 1, max: MOST_ON_SHELF });
-  requireNumber('ceiling', ceiling, 'The ceiling', { above: 0, max: PIGMENT_STOP * 100, unit: '%' });
+  requireNumber('pigments', pigments.length, msg('tints.pigmentCount'), { min: 1, max: MOST_ON_SHELF });
+  requireNumber('ceiling', ceiling, msg('tints.ceiling'), { above: 0, max: PIGMENT_STOP * 100, unit: '%' });
   const all = subsets(pigments.length);
   const wanted = labOf(wish.wanted);
   const coarse: Try[] = [];

@@ -1,4 +1,4 @@
-import { requireNumber } from '../../foundation/units/index.js';
+import { requireNumber, msg, type Message } from '../../foundation/units/index.js';
 
 /**
  * Share of a sanded face that chips cover. Round chips of `size` mm, `share` of the volume, cannot come nearer to the mould
@@ -7,9 +7,9 @@ import { requireNumber } from '../../foundation/units/index.js';
  * @throws InputError
  */
 export function faceCover(share: number, size: number, depth: number): number {
-  requireNumber('share', share, 'The share of chips', { min: 0, max: 0.6 });
-  requireNumber('size', size, 'The size of the chips', { above: 0, max: 60, unit: 'mm' });
-  requireNumber('depth', depth, 'The depth that is sanded off', { min: 0, max: 60, unit: 'mm' });
+  requireNumber('share', share, msg('tints.chipShare'), { min: 0, max: 0.6 });
+  requireNumber('size', size, msg('tints.chipSize'), { above: 0, max: 60, unit: 'mm' });
+  requireNumber('depth', depth, msg('tints.sandingDepth'), { min: 0, max: 60, unit: 'mm' });
   const t = Math.min(1, depth / size);
   return share * t * t * (3 - 2 * t);
 }
@@ -20,16 +20,16 @@ export const sandingDepth = (size: number): number => size / 2;
 /** One grit of the sanding, and what it is for. */
 export interface Grit {
   readonly grit: number;
-  readonly does: string;
+  readonly does: Message;
 }
 
 const grits: readonly Grit[] = [
-  { grit: 50, does: 'takes the skin off and opens the chips, wet' },
-  { grit: 100, does: 'takes the scratches of the first out' },
-  { grit: 200, does: 'closes the face; fill the pinholes with paste of the same tint now, and let it set' },
-  { grit: 400, does: 'makes it smooth to the hand' },
-  { grit: 800, does: 'brings a dull shine' },
-  { grit: 1500, does: 'brings the colour up' },
+  { grit: 50, does: msg('tints.grit1') },
+  { grit: 100, does: msg('tints.grit2') },
+  { grit: 200, does: msg('tints.grit3') },
+  { grit: 400, does: msg('tints.grit4') },
+  { grit: 800, does: msg('tints.grit5') },
+  { grit: 1500, does: msg('tints.grit6') },
 ];
 
 /** Grits in their order for a dull, a smooth or a shining face; never dry, for the dust. */

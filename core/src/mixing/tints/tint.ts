@@ -1,4 +1,4 @@
-import { Checker } from '../../foundation/units/index.js';
+import { Checker, msg } from '../../foundation/units/index.js';
 import { isBinder, type Material } from '../materials/index.js';
 import { checkDoses, dryMassesPerPart, type Dose, type Mix, type Portion } from '../mixes/index.js';
 
@@ -55,23 +55,23 @@ export function checkTint({ base: { binder, sand }, doses }: Tint): void {
     isBinder(binder),
     'base.binder',
     binder.name,
-    `${binder.name} is no binder.`,
-    'Choose a cement or a ready-made powder.',
+    msg('tints.notBinder', { binder: binder.name }),
+    msg('tints.chooseBinder'),
   );
   check.expect(
     sand === undefined || sand.kind === 'aggregate',
     'base.sand',
     sand?.name,
-    `${sand?.name} is no sand.`,
-    'Choose a sand, or none.',
+    msg('tints.notSand', { sand: sand?.name ?? '' }),
+    msg('tints.chooseSand'),
   );
   doses.forEach(({ material }, i) =>
     check.expect(
       material.colour !== undefined,
       `doses.${i}.material`,
       material.name,
-      `The colour of ${material.name} by itself is not known.`,
-      'Enter it in the store: it need not be exact, a chip will mend it.',
+      msg('tints.ownColourUnknown', { material: material.name }),
+      msg('tints.enterOwnColour'),
     ),
   );
   checkDoses(check, doses);

@@ -1,5 +1,5 @@
 import { bisect } from '../../foundation/math/index.js';
-import { InputError, requireNumber } from '../../foundation/units/index.js';
+import { InputError, requireNumber, msg, exactly } from '../../foundation/units/index.js';
 import type { Spectrum } from './bands.js';
 import { tintedBase, type Colourant } from './colouring.js';
 import { colourDifference } from './spectrum.js';
@@ -24,8 +24,8 @@ export const SEEN = 1;
 
 /** A tint for `binder` g, rounded to a scale's `step` (g), and how far that takes its colour. @throws InputError */
 export function weighTint(base: Spectrum, tint: readonly TintDose[], binder: number, step: number): WeighedTint {
-  requireNumber('binder', binder, 'The binder', { above: 0, max: 1e7, unit: 'g' });
-  requireNumber('step', step, 'The step of the scale', { above: 0, max: 1000, unit: 'g' });
+  requireNumber('binder', binder, msg('tints.binder'), { above: 0, max: 1e7, unit: 'g' });
+  requireNumber('step', step, msg('tints.scaleStep'), { above: 0, max: 1000, unit: 'g' });
   const grams = tint.map(({ dose }) => Math.round((binder * dose) / 100 / step) * step);
   const rounded = tint.map(({ colourant }, i) => ({ colourant, dose: (grams[i]! / binder) * 100 }));
   return { grams, away: colourDifference(tintedBase(base, tint), tintedBase(base, rounded)) };
@@ -59,8 +59,8 @@ export function leastBinder(base: Spectrum, tint: readonly TintDose[], step: num
       {
         field: 'step',
         value: step,
-        message: `On a scale of ${step} g this tint cannot be matched from batch to batch.`,
-        remedy: 'Use a finer scale, or stir a weighed amount of pigment into counted water and dose that by mL.',
+        message: msg('tints.cannotMatch', { step: exactly(step, 'g') }),
+        remedy: msg('tints.finerScale'),
       },
     ]);
   const [, high] = bisect((batch) => worst(batch) <= SEEN, 0.01, LARGEST, { width: 0.5 });

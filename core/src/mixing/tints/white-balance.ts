@@ -1,6 +1,6 @@
 import { triple, type Triple } from '../../foundation/math/index.js';
 import { converter, formatHex, modeLrgb, modeRgb, useMode } from 'culori/fn';
-import { InputError } from '../../foundation/units/index.js';
+import { InputError, msg } from '../../foundation/units/index.js';
 
 useMode(modeRgb);
 useMode(modeLrgb);
@@ -39,7 +39,7 @@ function lightAt({ width, height, data }: Pixels, { x, y }: PixelPoint, radius: 
     }
   if (found.length === 0)
     throw new InputError([
-      { field: 'at', value: { x, y }, message: 'That point is not in the picture.', remedy: 'Click on the picture.' },
+      { field: 'at', value: { x, y }, message: msg('tints.pointOutside'), remedy: msg('tints.clickPicture') },
     ]);
   const sorted = found.sort((a, b) => a[0] + a[1] + a[2] - (b[0] + b[1] + b[2]));
   const middle = sorted.slice(Math.floor(found.length / 4), Math.ceil((found.length * 3) / 4) || 1);
@@ -66,8 +66,8 @@ export function pickColour(
       {
         field: 'reference.at',
         value: reference.at,
-        message: 'The card is too dark or burnt out there: it does not tell the light.',
-        remedy: 'Click on an evenly lit part of it, or take the picture again in the shade.',
+        message: msg('tints.cardUnclear'),
+        remedy: msg('tints.clickEvenly'),
       },
     ]);
   const [r, g, b] = triple((k) => clamp(card ? (seen[k] / card[k]) * throwsBack[reference.kind] : seen[k]));

@@ -1,5 +1,14 @@
 import { defined } from '../../foundation/math/index.js';
-import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import {
+  computed,
+  figure,
+  line,
+  type Figure,
+  msg,
+  quantity,
+  fixed,
+  type Message,
+} from '../../foundation/units/index.js';
 import { boxFootprint } from '../../geometry/moulds/index.js';
 import { againstBond, bondMass, bonds, bondHours, type Bond, type JointUse } from './bonds.js';
 import { contactArea, reachOf, type PlacedPart } from './contact.js';
@@ -48,7 +57,7 @@ export interface ArticleFigures {
   readonly tips: Figure;
   readonly people: 1 | 2;
   /** What is told before it is joined. */
-  readonly remarks: readonly string[];
+  readonly remarks: readonly Message[];
 }
 
 const EASILY_TIPPED = 10;
@@ -79,14 +88,14 @@ function boxJoints(parts: readonly ArticlePart[]): Joint[] {
   });
 }
 
-const sized = (value: number, label: string, how: string) =>
+const sized = (value: number, label: Message, how: Message) =>
   figure(value, 'mm', computed, [line(label, value, 'mm', how)]);
 
 /** Panels stand on edge: their mould's depth is the wall, their shorter side the height. */
 function boxSize(parts: readonly ArticlePart[]): ArticleFigures['size'] {
   const [first, second] = [reachOf(defined(parts[0])), reachOf(parts[1] ?? defined(parts[0]))];
   const { length, width } = boxFootprint({ length: first.length, width: second.length, thickness: first.height });
-  return { length, width, height: sized(first.width, 'Panels on edge', 'their shorter side') };
+  return { length, width, height: sized(first.width, msg('assembly.panelsOnEdge'), msg('assembly.shorterSide')) };
 }
 
 function stackedSize(parts: readonly ArticlePart[]): ArticleFigures['size'] {
@@ -94,11 +103,11 @@ function stackedSize(parts: readonly ArticlePart[]): ArticleFigures['size'] {
   const widest = (of: 'length' | 'width') => Math.max(...reaches.map((reach) => reach[of]));
   const height = reaches.reduce((sum, reach) => sum + reach.height, 0);
   return {
-    length: sized(widest('length'), 'Widest part', 'along'),
-    width: sized(widest('width'), 'Widest part', 'across'),
+    length: sized(widest('length'), msg('assembly.widestPart'), msg('assembly.along')),
+    width: sized(widest('width'), msg('assembly.widestPart'), msg('assembly.across')),
     height: figure(height, 'mm', computed, [
       ...parts.map((part, i) => line(part.name, defined(reaches[i]).height, 'mm')),
-      line('Together', height, 'mm'),
+      line(msg('assembly.together'), height, 'mm'),
     ]),
   };
 }
@@ -118,13 +127,13 @@ function tipping(plan: ArticlePlan, size: ArticleFigures['size'], mass: number):
   const half = stacked ? Math.min(foot.length, foot.width) / 2 : Math.min(size.length.value, size.width.value) / 2;
   const angle = (Math.atan2(half, centre) / Math.PI) * 180;
   return figure(angle, 'ratio', computed, [
-    line('Half of its foot', half, 'mm'),
-    line('Its middle of mass stands at', centre, 'mm', 'each part at half its height'),
-    line('It tips at a tilt of', angle, 'ratio', 'degrees: arc tangent of the two'),
+    line(msg('assembly.halfFoot'), half, 'mm'),
+    line(msg('assembly.middleOfMass'), centre, 'mm', msg('assembly.partsHalfHeight')),
+    line(msg('assembly.tipsAt'), angle, 'ratio', msg('assembly.tipsFormula')),
   ]);
 }
 
-function remarksOn(plan: ArticlePlan, joints: readonly Joint[], tips: number, mass: number): string[] {
+function remarksOn(plan: ArticlePlan, joints: readonly Joint[], tips: number, mass: number): Message[] {
   const against = againstBond(plan.bond, plan.uses);
   const { caution } = bonds[plan.bond];
   const far = joints.filter(({ overhang }, i) => {
@@ -135,20 +144,13 @@ function remarksOn(plan: ArticlePlan, joints: readonly Joint[], tips: number, ma
     ...(against ? [against] : []),
     ...joints
       .filter(({ area }) => area < 1)
-      .map(
-        ({ between: [lower, upper] }) => `${upper} does not touch ${lower}: turn one of them over, or choose others.`,
-      ),
-    ...far.map(
-      ({ between: [, upper], overhang }) =>
-        `${upper} reaches ${overhang.toFixed(0)} mm over what it stands on: prop it until it carries.`,
+      .map(({ between: [lower, upper] }) => msg('assembly.partsApart', { upper, lower })),
+    ...far.map(({ between: [, upper], overhang }) =>
+      msg('assembly.overhang', { upper, overhang: quantity(overhang, 'mm', 0) }),
     ),
-    ...(tips < EASILY_TIPPED ? [`It tips at a tilt of ${tips.toFixed(0)}°: give it a wider foot, or fix it.`] : []),
-    ...(mass > plan.liftLimit
-      ? [`It weighs ${(mass / 1000).toFixed(0)} kg: two people, or join it where it will stand.`]
-      : []),
-    ...(plan.uses.includes('load')
-      ? ['What people sit on, climb or stand beneath is for local codes and an engineer: ties and a footing.']
-      : []),
+    ...(tips < EASILY_TIPPED ? [msg('assembly.tips', { tips: fixed(tips, 0) })] : []),
+    ...(mass > plan.liftLimit ? [msg('assembly.heavyArticle', { mass: quantity(mass, 'g') })] : []),
+    ...(plan.uses.includes('load') ? [msg('assembly.peopleDepend')] : []),
     ...(caution ? [caution] : []),
   ];
 }
@@ -166,7 +168,7 @@ export function calculateArticle(plan: ArticlePlan): ArticleFigures {
     joints,
     area: figure(area, 'mm²', computed, [
       ...joints.map(({ between, area: one }) => line(between.join(' to '), one, 'mm²')),
-      line('Joints together', area, 'mm²'),
+      line(msg('assembly.jointsTogether'), area, 'mm²'),
     ]),
     bond,
     clamp: bondHours(guide.clamp, plan.temperature),
@@ -174,7 +176,7 @@ export function calculateArticle(plan: ArticlePlan): ArticleFigures {
     mass: figure(mass, 'g', computed, [
       ...plan.parts.map(({ code, mass: one }) => line(code, one, 'g')),
       line(guide.name, bond.value, 'g'),
-      line('Together', mass, 'g'),
+      line(msg('assembly.together'), mass, 'g'),
     ]),
     size,
     tips,

@@ -1,4 +1,15 @@
-import { computed, figure, handbook, line, requireNumber, type Figure } from '../../foundation/units/index.js';
+import {
+  computed,
+  figure,
+  handbook,
+  line,
+  requireNumber,
+  type Figure,
+  msg,
+  listed,
+  type Message,
+  exactly,
+} from '../../foundation/units/index.js';
 
 /** What holds two castings together. */
 export type Bond = 'mortar' | 'polymer mortar' | 'epoxy' | 'construction adhesive' | 'silicone' | 'hot glue' | 'dry';
@@ -8,7 +19,7 @@ export const jointUses = ['outdoors', 'frost', 'water', 'heat', 'food', 'load'] 
 export type JointUse = (typeof jointUses)[number];
 
 export interface BondGuide {
-  readonly name: string;
+  readonly name: Message;
   /** Uses it stands. */
   readonly stands: readonly JointUse[];
   /** Joint in mm: what is spread. */
@@ -22,14 +33,14 @@ export interface BondGuide {
   readonly cure: number;
   /** How the faces must be. */
   readonly face: 'damp' | 'dry' | 'either';
-  readonly how: string;
-  readonly caution?: string;
+  readonly how: Message;
+  readonly caution?: Message;
 }
 
 /** Ordinary trade figures: a product's own sheet wins. */
 export const bonds: Record<Bond, BondGuide> = {
   mortar: {
-    name: 'Mortar of the same mix',
+    name: msg('assembly.mortar'),
     stands: ['outdoors', 'frost', 'water', 'heat', 'load'],
     thickness: 4,
     density: 2.1,
@@ -37,11 +48,11 @@ export const bonds: Record<Bond, BondGuide> = {
     clamp: 24,
     cure: 5,
     face: 'damp',
-    how: 'Roughen both faces, damp them, brush on cement slurry, press together and strike off; keep the joint damp.',
-    caution: 'Wet mix is caustic: gloves, goggles.',
+    how: msg('assembly.mortarHow'),
+    caution: msg('assembly.mortarCaution'),
   },
   'polymer mortar': {
-    name: 'Polymer patch mortar',
+    name: msg('assembly.polymerMortar'),
     stands: ['outdoors', 'frost', 'water', 'load'],
     thickness: 3,
     density: 2,
@@ -49,11 +60,11 @@ export const bonds: Record<Bond, BondGuide> = {
     clamp: 6,
     cure: 3,
     face: 'damp',
-    how: 'Roughen, damp without a shine, spread thin on both faces.',
-    caution: 'Wet mix is caustic: gloves, goggles.',
+    how: msg('assembly.polymerMortarHow'),
+    caution: msg('assembly.mortarCaution'),
   },
   epoxy: {
-    name: 'Two-part epoxy',
+    name: msg('assembly.epoxy'),
     stands: ['outdoors', 'frost', 'water', 'load'],
     thickness: 1,
     density: 1.2,
@@ -61,11 +72,11 @@ export const bonds: Record<Bond, BondGuide> = {
     clamp: 12,
     cure: 3,
     face: 'dry',
-    how: 'Both faces dry, free of dust and sealer, rubbed rough; mix by mass, small lots.',
-    caution: 'Gloves and fresh air: it can make the skin allergic. It softens above about 60 °C.',
+    how: msg('assembly.epoxyHow'),
+    caution: msg('assembly.epoxyCaution', { heat: exactly(60, '°C') }),
   },
   'construction adhesive': {
-    name: 'Construction adhesive',
+    name: msg('assembly.adhesive'),
     stands: ['outdoors', 'frost'],
     thickness: 2,
     density: 1.4,
@@ -73,11 +84,11 @@ export const bonds: Record<Bond, BondGuide> = {
     clamp: 24,
     cure: 7,
     face: 'dry',
-    how: 'Beads a finger apart, pressed flat; both faces dry and brushed.',
-    caution: 'Fresh air while it dries.',
+    how: msg('assembly.adhesiveHow'),
+    caution: msg('assembly.adhesiveCaution'),
   },
   silicone: {
-    name: 'Neutral-cure silicone',
+    name: msg('assembly.silicone'),
     stands: ['outdoors', 'frost', 'water', 'heat'],
     thickness: 2,
     density: 1.05,
@@ -85,10 +96,10 @@ export const bonds: Record<Bond, BondGuide> = {
     clamp: 12,
     cure: 2,
     face: 'dry',
-    how: 'A soft joint that gives a little: for lids’ rings and glass, not for what is lifted by it.',
+    how: msg('assembly.siliconeHow'),
   },
   'hot glue': {
-    name: 'Hot glue',
+    name: msg('assembly.hotGlue'),
     stands: [],
     thickness: 1,
     density: 0.95,
@@ -96,11 +107,11 @@ export const bonds: Record<Bond, BondGuide> = {
     clamp: 0.1,
     cure: 0,
     face: 'dry',
-    how: 'It holds a form or a felt pad. It does not bond to concrete: use mortar, epoxy or construction adhesive.',
-    caution: 'It burns.',
+    how: msg('assembly.hotGlueHow'),
+    caution: msg('assembly.hotGlueCaution'),
   },
   dry: {
-    name: 'Laid dry: wedges, pegs or rods',
+    name: msg('assembly.laidDry'),
     stands: ['outdoors', 'frost', 'water', 'heat', 'food', 'load'],
     thickness: 0,
     density: 1,
@@ -108,18 +119,29 @@ export const bonds: Record<Bond, BondGuide> = {
     clamp: 0,
     cure: 0,
     face: 'either',
-    how: 'Nothing but its own weight and what is put through it: it can be taken apart again.',
+    how: msg('assembly.laidDryHow'),
   },
+};
+
+const jointUseWords: Record<JointUse, Message> = {
+  outdoors: msg('assembly.useOutdoors'),
+  frost: msg('assembly.useFrost'),
+  water: msg('assembly.useWater'),
+  heat: msg('assembly.useHeat'),
+  food: msg('assembly.useFood'),
+  load: msg('assembly.useLoad'),
 };
 
 export const bondsInOrder = Object.keys(bonds) as readonly Bond[];
 
 /** What speaks against a bond for a use, or undefined. Hot glue holds on no concrete. */
-export function againstBond(bond: Bond, uses: readonly JointUse[]): string | undefined {
+export function againstBond(bond: Bond, uses: readonly JointUse[]): Message | undefined {
   const { name, stands } = bonds[bond];
-  if (bond === 'hot glue') return 'Hot glue does not hold on concrete: take mortar, epoxy or construction adhesive.';
+  if (bond === 'hot glue') return msg('assembly.hotGlueFails');
   const fails = uses.filter((use) => !stands.includes(use));
-  return fails.length === 0 ? undefined : `${name} does not stand ${fails.join(' and ')}.`;
+  return fails.length === 0
+    ? undefined
+    : msg('assembly.bondFails', { name, fails: listed(fails.map((use) => jointUseWords[use])) });
 }
 
 /** Bonds that hold for these uses, strongest in use first. */
@@ -130,24 +152,24 @@ const SPARE = 0.15;
 
 /** What a joint takes: `area` mm² of contact at the bond's thickness, and a seventh more. In g, by mass. @throws InputError */
 export function bondMass(bond: Bond, area: number): Figure {
-  requireNumber('area', area, 'The joint', { min: 0, max: 4e6, unit: 'mm²' });
+  requireNumber('area', area, msg('assembly.theJoint'), { min: 0, max: 4e6, unit: 'mm²' });
   const { name, thickness, density } = bonds[bond];
   const mass = ((area * thickness) / 1000) * density * (1 + SPARE);
   return figure(mass, 'g', handbook, [
-    line('Joint', area, 'mm²'),
-    line('Spread', thickness, 'mm'),
-    line('Density', density, 'kg/L', name),
-    line('To mix or squeeze out', mass, 'g', 'area × thickness × density, and 15 % more'),
+    line(msg('assembly.joint'), area, 'mm²'),
+    line(msg('assembly.spread'), thickness, 'mm'),
+    line(msg('assembly.density'), density, 'kg/L', name),
+    line(msg('assembly.toMixOrSqueeze'), mass, 'g', msg('assembly.bondFormula')),
   ]);
 }
 
 /** Hours at 20 °C stretched for the temperature it stands in: half as fast every ten degrees less. Between −5 and 40 °C. @throws InputError */
 export function bondHours(hours: number, temperature: number): Figure {
-  requireNumber('temperature', temperature, 'The air', { min: -5, max: 40, unit: '°C' });
+  requireNumber('temperature', temperature, msg('assembly.theAir'), { min: -5, max: 40, unit: '°C' });
   const pace = 2 ** ((temperature - 20) / 10);
   return figure(hours / pace, 'h', computed, [
-    line('At 20 °C', hours, 'h'),
-    line('Air', temperature, '°C'),
-    line('It takes', hours / pace, 'h', 'half as fast every ten degrees less'),
+    line(msg('assembly.at20', { temperature: exactly(20, '°C') }), hours, 'h'),
+    line(msg('assembly.air'), temperature, '°C'),
+    line(msg('assembly.takes'), hours / pace, 'h', msg('assembly.halfAsFast', { ten: exactly(10, 'K') })),
   ]);
 }

@@ -1,3 +1,4 @@
+import { msg, quantity, listed, type Message } from '../../foundation/units/index.js';
 import { bonds, type Bond } from './bonds.js';
 
 /** A cast as far as joining it goes. */
@@ -13,8 +14,8 @@ export interface JoinedState {
 /** What speaks against joining now: refused, or told and left to the caster. */
 export interface JoinRemark {
   readonly severity: 'refuse' | 'tell';
-  readonly told: string;
-  readonly remedy: string;
+  readonly told: Message;
+  readonly remedy: Message;
 }
 
 const STRONG_ENOUGH = 0.5;
@@ -22,13 +23,16 @@ const STRONG_ENOUGH = 0.5;
 function remarkOn({ code, stage, strength, dry }: JoinedState, bond: Bond): JoinRemark[] {
   const { face, name } = bonds[bond];
   if (stage === 'setting')
-    return [{ severity: 'refuse', told: `${code} is still in its mould.`, remedy: 'Demould it first.' }];
+    return [{ severity: 'refuse', told: msg('assembly.stillInMould', { code }), remedy: msg('assembly.demouldFirst') }];
   if (stage === 'finished' || stage === 'broken' || stage === 'joined')
     return [
       {
         severity: 'refuse',
-        told: `${code} is ${stage === 'joined' ? 'part of another article' : stage === 'finished' ? 'finished' : 'broken'}.`,
-        remedy: 'Choose another.',
+        told: msg('assembly.partUnusable', {
+          code,
+          stage,
+        }),
+        remedy: msg('assembly.chooseAnother'),
       },
     ];
   return [
@@ -36,8 +40,8 @@ function remarkOn({ code, stage, strength, dry }: JoinedState, bond: Bond): Join
       ? [
           {
             severity: 'tell' as const,
-            told: `${code} has ${(strength * 100).toFixed(0)} % of its 28-day strength.`,
-            remedy: 'Wait until it has half, or prop it well.',
+            told: msg('assembly.partWeak', { code, strength: quantity(strength * 100, '%', 0) }),
+            remedy: msg('assembly.waitOrProp'),
           },
         ]
       : []),
@@ -45,8 +49,8 @@ function remarkOn({ code, stage, strength, dry }: JoinedState, bond: Bond): Join
       ? [
           {
             severity: 'tell' as const,
-            told: `${code} is sealed: nothing holds on a sealer.`,
-            remedy: 'Rub the joint bare first.',
+            told: msg('assembly.partSealed', { code }),
+            remedy: msg('assembly.rubBare'),
           },
         ]
       : []),
@@ -54,8 +58,8 @@ function remarkOn({ code, stage, strength, dry }: JoinedState, bond: Bond): Join
       ? [
           {
             severity: 'tell' as const,
-            told: `${code} is still damp: ${name.toLowerCase()} wants a dry face.`,
-            remedy: 'Wait until it is dry, or take mortar.',
+            told: msg('assembly.partDamp', { code, name }),
+            remedy: msg('assembly.waitOrMortar'),
           },
         ]
       : []),
@@ -63,8 +67,8 @@ function remarkOn({ code, stage, strength, dry }: JoinedState, bond: Bond): Join
       ? [
           {
             severity: 'tell' as const,
-            told: `${code} is dry: it would drink the water out of the mortar.`,
-            remedy: 'Damp the joint well first.',
+            told: msg('assembly.partDry', { code }),
+            remedy: msg('assembly.dampJoint'),
           },
         ]
       : []),
@@ -82,16 +86,21 @@ export function joinRemarks(parts: readonly JoinedState[], bond: Bond): JoinRema
       ? [
           {
             severity: 'tell' as const,
-            told: `${dry.join(', ')} ${dry.length > 1 ? 'are' : 'is'} dry and ${wet.join(', ')} ${wet.length > 1 ? 'are' : 'is'} not: the wettest decides when the whole is sealed, and the joint is pulled as it shrinks.`,
-            remedy: 'Let them dry to the same first, where it can wait.',
+            told: msg('assembly.unevenlyDry', {
+              dry: listed(dry),
+              count: dry.length,
+              wet: listed(wet),
+              wetCount: wet.length,
+            }),
+            remedy: msg('assembly.dryToSame'),
           },
         ]
       : stages.size > 1
         ? [
             {
               severity: 'tell' as const,
-              told: 'They stand in different stages of the work.',
-              remedy: 'The whole goes on from the one that is furthest back.',
+              told: msg('assembly.unlikeStages'),
+              remedy: msg('assembly.furthestBack'),
             },
           ]
         : [];

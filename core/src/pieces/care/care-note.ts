@@ -1,3 +1,4 @@
+import { msg, type Message, quantity, fixed, type Phrase } from '../../foundation/units/index.js';
 import type { SealerKind } from '../../mixing/materials/index.js';
 import type { Exposure } from '../../mixing/mixes/index.js';
 import { resealMonths, type PieceUse } from '../../process/sealing/index.js';
@@ -7,7 +8,7 @@ export interface CareFacts {
   readonly name: string;
   readonly code: string;
   readonly mixName: string;
-  readonly sealer?: { readonly kind: SealerKind; readonly name: string; readonly coats: number };
+  readonly sealer?: { readonly kind: SealerKind; readonly name: Phrase; readonly coats: number };
   readonly uses: readonly PieceUse[];
   /** Where its mix was made for. */
   readonly exposure?: Exposure;
@@ -15,10 +16,10 @@ export interface CareFacts {
   readonly gypsum: boolean;
   /** It has a lamp in it. */
   readonly lamp: boolean;
-  /** When it was cast and what it weighs, as its caster says such things: "October 2026", "4.2 kg". */
-  readonly cast?: string;
-  readonly weight?: string;
-  readonly planted?: string;
+  /** When it was cast, ms, and what it weighs by itself and with soil in it, g. */
+  readonly castAt?: number;
+  readonly weight?: number;
+  readonly planted?: number;
   /** The last pH that its water was found to have. */
   readonly ph?: number;
 }
@@ -26,82 +27,72 @@ export interface CareFacts {
 /** What its keeper should know. */
 export interface CareNote {
   readonly title: string;
-  readonly made: readonly string[];
-  readonly care: readonly string[];
-  readonly cautions: readonly string[];
+  readonly made: readonly Message[];
+  readonly care: readonly Message[];
+  readonly cautions: readonly Message[];
 }
 
-const renew: Record<SealerKind, string> = {
-  penetrating: 'put it on again, when it is dry, where a drop of water soaks in',
-  acrylic: 'rub it dull and put on a thin coat where it is worn',
-  polyurethane: 'rub it dull and put on a thin coat where it is worn',
-  wax: 'wax it thinly and rub it up',
-  oil: 'oil it thinly and wipe it off',
+const renew: Record<SealerKind, Message> = {
+  penetrating: msg('care.renewPenetrating'),
+  acrylic: msg('care.renewFilm'),
+  polyurethane: msg('care.renewFilm'),
+  wax: msg('care.renewWax'),
+  oil: msg('care.renewOil'),
 };
 
-const everyTime = [
-  'Wash it with water and a soft cloth; no vinegar, no lemon, no bleach: acid eats cement.',
-  'Lift it by its foot, not by its rim.',
-];
+const everyTime = [msg('care.careWash'), msg('care.careLift')];
 
 const outdoorUses: readonly PieceUse[] = ['outdoors', 'frost', 'plants', 'bare plants'];
 
 /** Where it lives: by what it was sealed for, else by what its mix was made for. */
-function outdoorCare({ uses, exposure }: CareFacts): string[] {
-  if (uses.length === 0 && exposure === undefined)
-    return ['Whether it may stand in the wet and in frost was not written down: ask its maker first.'];
+function outdoorCare({ uses, exposure }: CareFacts): Message[] {
+  if (uses.length === 0 && exposure === undefined) return [msg('care.careUnknown')];
   const outdoors = uses.length > 0 ? uses.some((use) => outdoorUses.includes(use)) : exposure !== 'indoors';
-  if (!outdoors) return ['It is made for a dry room.'];
+  if (!outdoors) return [msg('care.careDryRoom')];
   return [
-    uses.includes('frost') || exposure === 'frost'
-      ? 'In winter stand it on feet, and let no water freeze in it.'
-      : 'Bring it in before the first frost: it is not made for it.',
-    'The white deposit is efflorescence, not mildew. Brush it off dry; it stops eventually.',
+    uses.includes('frost') || exposure === 'frost' ? msg('care.careWinter') : msg('care.careBringIn'),
+    msg('care.careEfflorescence'),
   ];
+}
+
+const weightTold = (weight: number, planted: number | undefined): Message =>
+  planted === undefined
+    ? msg('care.weighsAbout', { weight: quantity(weight, 'g') })
+    : msg('care.weighsPlanted', { weight: quantity(weight, 'g'), planted: quantity(planted, 'g') });
+
+/** How often its sealer is tried, and what is done where water soaks in. */
+function inspection(kind: SealerKind, uses: readonly PieceUse[]): Message {
+  const months = resealMonths(kind, uses);
+  return msg('care.inspect', { years: months < 12 ? 0 : Math.round(months / 12), months, renew: renew[kind] });
 }
 
 /** A care note: what the piece is made of and how to look after it, for someone who knows nothing of casting. */
 export function careNote(facts: CareFacts): CareNote {
-  const { name, code, mixName, sealer, uses, lightweight, gypsum, lamp, cast, weight, planted, ph } = facts;
-  const months = sealer && resealMonths(sealer.kind, uses);
-  const often =
-    months === undefined
-      ? ''
-      : months >= 24
-        ? `every ${Math.round(months / 12)} years`
-        : months >= 12
-          ? 'once a year'
-          : `every ${months} months`;
+  const { name, code, mixName, sealer, uses, lightweight, gypsum, lamp, castAt, weight, planted, ph } = facts;
   return {
     title: name,
     made: [
-      `Cast by hand${cast ? ` in ${cast}` : ''}; number ${code}.`,
-      gypsum ? `Gypsum (${mixName}).` : `${lightweight ? 'Lightweight concrete' : 'Concrete'} (${mixName}).`,
-      sealer
-        ? `Sealed with ${sealer.name.toLowerCase()}, ${sealer.coats} ${sealer.coats === 1 ? 'coat' : 'coats'}.`
-        : 'Left bare.',
-      ...(weight ? [`It weighs about ${weight}${planted ? `, planted about ${planted}` : ''}.`] : []),
+      msg('care.madeByHand', {
+        dated: castAt === undefined ? 'no' : 'yes',
+        cast: { at: castAt ?? 0, as: 'month' },
+        code,
+      }),
+      msg(gypsum ? 'care.madeGypsum' : lightweight ? 'care.madeLight' : 'care.madeConcrete', { mixName }),
+      sealer ? msg('care.sealedWith', { sealer: sealer.name, coats: sealer.coats }) : msg('care.leftBare'),
+      ...(weight === undefined ? [] : [weightTold(weight, planted)]),
     ],
     care: [
       ...everyTime,
-      ...(gypsum ? ['Keep it dry: gypsum softens in water.'] : outdoorCare(facts)),
-      ...(sealer ? [`Look at it ${often} with a drop of water: ${renew[sealer.kind]}.`] : []),
-      ...(uses.includes('plants') || uses.includes('bare plants')
-        ? ['Water it, and let it drain; empty the saucer.']
-        : []),
+      ...(gypsum ? [msg('care.keepDry')] : outdoorCare(facts)),
+      ...(sealer ? [inspection(sealer.kind, uses)] : []),
+      ...(uses.includes('plants') || uses.includes('bare plants') ? [msg('care.waterPlants')] : []),
     ],
     cautions: [
-      ...(uses.includes('food')
-        ? ['Dry food only, and only as the label of its sealer allows.']
-        : ['Not for food or drink.']),
-      ...(uses.includes('candle') ? ['Never leave a candle alone. Stop using it when it cracks or sweats.'] : []),
-      ...(lamp ? ['LED only, within the rating on the kit. Have a damaged cord replaced by a qualified person.'] : []),
+      ...(uses.includes('food') ? [msg('care.dryFoodOnly')] : [msg('care.notForFood')]),
+      ...(uses.includes('candle') ? [msg('care.candleAlone')] : []),
+      ...(lamp ? [msg('care.ledOnly')] : []),
       ...(uses.includes('animals') || uses.includes('water')
-        ? [
-            ph === undefined
-              ? 'Change its water for the first weeks: lime may still come out of it.'
-              : `Its water was last found at pH ${ph}.`,
-          ]
+        ? [ph === undefined ? msg('care.changeWater') : msg('care.lastPh', { ph: fixed(ph, 1) })]
         : []),
     ],
   };

@@ -1,55 +1,52 @@
+import { msg, type Message, exactly } from '../../foundation/units/index.js';
 /** What is fitted to a piece before it goes out. */
 export type Fitting = 'mesh' | 'feet' | 'lamp kit' | 'lid' | 'soil' | 'candle' | 'rods';
 
 /** How a fitting is done, and what is ticked off for it. */
 export interface FittingGuide {
-  readonly name: string;
-  readonly how: string;
-  readonly checks: readonly string[];
-  readonly caution?: string;
+  readonly name: Message;
+  readonly how: Message;
+  readonly checks: readonly Message[];
+  readonly caution?: Message;
 }
 
 export const fittings: Record<Fitting, FittingGuide> = {
-  mesh: { name: 'Mesh over the drain hole', how: 'A square of mesh or a shard, larger than the hole.', checks: [] },
+  mesh: { name: msg('care.fitMesh'), how: msg('care.fitMeshHow'), checks: [] },
   feet: {
-    name: 'Feet or cork',
-    how: 'Three, under the walls and not under the middle; air below keeps frost and rings away.',
+    name: msg('care.fitFeet'),
+    how: msg('care.fitFeetHow'),
     checks: [],
   },
   'lamp kit': {
-    name: 'Lamp kit',
-    how: 'A listed kit as it comes, not one of parts.',
+    name: msg('care.fitLamp'),
+    how: msg('care.fitLampHow'),
     checks: [
-      'The kit is listed, and whole: no joint of the cable lies within the casting',
-      'The cord cannot be pulled: strain relief is tight',
-      'The hole’s edge is smooth or has a bushing',
-      'Metal that can be touched is earthed, or the kit is double insulated',
-      'An LED within the kit’s rating; the shade stays cool after an hour',
-      'It stands by itself, with the cord hanging down',
+      msg('care.lampListed'),
+      msg('care.lampCord'),
+      msg('care.lampEdge'),
+      msg('care.lampEarth'),
+      msg('care.lampLed'),
+      msg('care.lampStands'),
     ],
-    caution: 'Mains work by or under a qualified person, and to the local code.',
+    caution: msg('care.lampCaution'),
   },
   lid: {
-    name: 'Lid or roof',
-    how: 'It turns freely and does not bind; a soft ring where it is to be tight.',
+    name: msg('care.fitLid'),
+    how: msg('care.fitLidHow'),
     checks: [],
   },
-  soil: { name: 'Soil', how: 'To 20 mm below the rim. Leached first, where lime would hurt the plant.', checks: [] },
+  soil: { name: msg('care.fitSoil'), how: msg('care.fitSoilHow', { gap: exactly(20, 'mm') }), checks: [] },
   candle: {
-    name: 'Candle',
-    how: 'To its fill line; a wick for its width.',
-    checks: [
-      'It stood full of water for a day on paper, and the paper stayed dry',
-      'The label of its sealer allows the heat of a candle',
-      'One was burnt to the end under watch',
-    ],
-    caution: 'Only vessels that were tested for it: porous ones leak and crack. Never left alone.',
+    name: msg('care.fitCandle'),
+    how: msg('care.fitCandleHow'),
+    checks: [msg('care.candleStood'), msg('care.candleLabel'), msg('care.candleBurnt')],
+    caution: msg('care.candleCaution'),
   },
   rods: {
-    name: 'Rods and wedges',
-    how: 'Through the panels, wedged from above.',
-    checks: ['Each course lies without rocking', 'Nothing that people lean on stands by wedges alone'],
-    caution: 'Stacked beds, seats and walls: local codes, ties and a footing.',
+    name: msg('care.fitRods'),
+    how: msg('care.fitRodsHow'),
+    checks: [msg('care.rodsRocking'), msg('care.rodsLean')],
+    caution: msg('care.rodsCaution'),
   },
 };
 

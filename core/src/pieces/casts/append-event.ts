@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { Checker, formatQuantity } from '../../foundation/units/index.js';
+import { Checker, msg, type Message, quantity } from '../../foundation/units/index.js';
 import { baths } from '../../process/curing/index.js';
 import type { Expected } from '../../process/pours/index.js';
 import { standing, type CastEvent, type CastEventType } from './events.js';
@@ -34,55 +34,18 @@ const possible: Record<Exclude<CastEventType, 'poured' | 'voided'>, readonly Sta
   broken: ['setting', 'curing', 'drying', 'sealed', 'finished'],
 };
 
-const inWords: Record<CastEventType, string> = {
-  poured: 'poured',
-  wetted: 'wetted',
-  covered: 'covered',
-  moved: 'moved',
-  pulled: 'freed of a core',
-  dressed: 'trimmed',
-  soaked: 'soaked',
-  rinsed: 'taken out of its soak',
-  ph: 'tested with a strip',
-  postponed: 'postponed',
-  demoulded: 'demoulded',
-  uncovered: 'uncovered',
-  weighed: 'weighed',
-  'film-tested': 'tried with a clear film',
-  assembled: 'put together',
-  unclamped: 'unclamped',
-  joined: 'joined',
-  decorated: 'decorated',
-  'seal-planned': 'given a way to be sealed',
-  checked: 'tried',
-  fitted: 'given fittings',
-  'came-later': 'recorded later',
-  coated: 'coated',
-  bubbles: 'inspected',
-  finished: 'finished',
-  broken: 'broken',
-  voided: 'undone',
+const wayOn: Record<Stage, Message> = {
+  setting: msg('assembly.demouldFirst'),
+  curing: msg('casts.endMoistCuringFirst'),
+  drying: msg('casts.chooseReady'),
+  sealed: msg('casts.chooseReady'),
+  joined: msg('casts.openArticle'),
+  finished: msg('casts.undoFinished'),
+  broken: msg('casts.undoBroken'),
 };
 
-const stageInWords: Record<Stage, string> = {
-  setting: 'still setting in its mould',
-  curing: 'in its moist curing',
-  drying: 'drying',
-  sealed: 'sealed',
-  joined: 'assembled',
-  finished: 'finished',
-  broken: 'broken',
-};
-
-const wayOn: Record<Stage, string> = {
-  setting: 'Demould it first.',
-  curing: 'End its moist curing first.',
-  drying: 'Choose what it is ready for.',
-  sealed: 'Choose what it is ready for.',
-  joined: 'Open the article, or take it apart.',
-  finished: 'Undo “finished” first.',
-  broken: 'Undo “broken” first.',
-};
+/** An event as a sentence chooses its word by it. */
+const codeOf = ({ type }: CastEvent) => type.replaceAll('-', '');
 
 /** Room for an overfilled mould in a weighing. */
 const HEAVIER = 1.1;
@@ -91,50 +54,36 @@ const LIGHTER = 0.7;
 const CLOCK_SLACK = 2 * 60_000;
 
 function checkMass(check: Checker, mass: number, expected: Expected): void {
-  if (!check.number('mass', mass, 'The weighing', { above: 0, unit: 'g' })) return;
-  const fresh = formatQuantity(expected.fresh, 'g', 'metric');
-  const said = formatQuantity(mass, 'g', 'metric');
+  if (!check.number('mass', mass, msg('casts.weighing'), { above: 0, unit: 'g' })) return;
+  const fresh = quantity(expected.fresh, 'g');
+  const said = quantity(mass, 'g');
   check.expect(
     mass <= expected.fresh * HEAVIER,
     'mass',
     mass,
-    `${said} is heavier than the piece was fresh (${fresh}).`,
-    'Weigh it again, or check that this is the right piece and unit.',
+    msg('casts.heavierThanFresh', { said, fresh }),
+    msg('casts.weighAgain'),
   );
   check.expect(
     mass >= expected.dry * LIGHTER,
     'mass',
     mass,
-    `${said} is far lighter than the piece can be (about ${formatQuantity(expected.dry, 'g', 'metric')} dry).`,
-    'Weigh it again, or check that this is the right piece and unit.',
+    msg('casts.farLighter', { said, dry: quantity(expected.dry, 'g') }),
+    msg('casts.weighAgain'),
   );
 }
 
 function checkTime(check: Checker, event: CastEvent, life: Life, now: number): void {
-  check.expect(
-    event.at <= now + CLOCK_SLACK,
-    'at',
-    event.at,
-    'That time is in the future.',
-    'Enter when it happened; what is still to come is shown under Today.',
-  );
-  check.expect(
-    event.at >= life.pouredAt,
-    'at',
-    event.at,
-    'That time is before the pour.',
-    'Enter a time after the pour.',
-  );
+  check.expect(event.at <= now + CLOCK_SLACK, 'at', event.at, msg('casts.inFuture'), msg('casts.enterWhenHappened'));
+  check.expect(event.at >= life.pouredAt, 'at', event.at, msg('casts.beforePour'), msg('casts.afterPour'));
 }
 
 function checkVoid(check: Checker, events: readonly CastEvent[], target: string): void {
   const stands = standing(events);
   const index = stands.findIndex(({ id }) => id === target);
-  if (index === -1)
-    return check.add('event', target, 'That entry is not there, or was undone already.', 'Look at the record again.');
+  if (index === -1) return check.add('event', target, msg('casts.entryGone'), msg('casts.lookAtRecord'));
   const event = defined(stands[index]);
-  if (event.type === 'poured')
-    return check.add('event', target, 'The pour itself cannot be undone here.', 'Mark the cast as broken instead.');
+  if (event.type === 'poured') return check.add('event', target, msg('casts.pourCannotUndo'), msg('casts.markBroken'));
   const without = stands.filter(({ id }) => id !== target);
   for (let i = index; i < without.length; i++) {
     const later = defined(without[i]);
@@ -142,8 +91,8 @@ function checkVoid(check: Checker, events: readonly CastEvent[], target: string)
     return check.add(
       'event',
       target,
-      `It was ${inWords[later.type]} after that, which needs it.`,
-      `Undo “${inWords[later.type]}” first.`,
+      msg('casts.neededLater', { event: codeOf(later) }),
+      msg('casts.undoLater', { event: codeOf(later) }),
     );
   }
 }
@@ -153,17 +102,18 @@ function canHappen(life: Life, event: CastEvent): boolean {
 }
 
 function checkFinish(check: Checker, event: CastEvent, life: Life): void {
-  if (event.type === 'film-tested') check.number('hours', event.hours, 'The film', { above: 0, max: 240, unit: 'h' });
+  if (event.type === 'film-tested')
+    check.number('hours', event.hours, msg('casts.theFilm'), { above: 0, max: 240, unit: 'h' });
   if (event.type === 'unclamped')
-    check.expect(life.joint !== undefined, 'type', event.type, 'It is not an article.', 'Demould it instead.');
+    check.expect(life.joint !== undefined, 'type', event.type, msg('casts.notArticle'), msg('casts.demouldInstead'));
   if (event.type === 'demoulded')
-    check.expect(life.joint === undefined, 'type', event.type, 'It is an article.', 'Unclamp it instead.');
+    check.expect(life.joint === undefined, 'type', event.type, msg('casts.isArticle'), msg('casts.unclampInstead'));
   if (event.type === 'seal-planned')
-    check.number('coats', event.coats, 'The number of coats', { min: event.sealer ? 1 : 0, max: 10 });
+    check.number('coats', event.coats, msg('casts.coatCount'), { min: event.sealer ? 1 : 0, max: 10 });
   if (event.type === 'finished' && event.price !== undefined)
-    check.number('price', event.price, 'The price', { min: 0, max: 1e6 });
+    check.number('price', event.price, msg('casts.price'), { min: 0, max: 1e6 });
   if (event.type === 'coated' && event.volume !== undefined)
-    check.number('volume', event.volume, 'What went on', { above: 0, max: 20_000, unit: 'mL' });
+    check.number('volume', event.volume, msg('casts.wentOn'), { above: 0, max: 20_000, unit: 'mL' });
 }
 
 /**
@@ -186,22 +136,22 @@ export function appendEvent(
     check.add(
       'type',
       event.type,
-      `It cannot be ${inWords[event.type]}: it is ${stageInWords[life.stage]}.`,
+      msg('casts.cannotHappen', { event: codeOf(event), stage: life.stage }),
       wayOn[life.stage],
     );
   }
   if (event.type === 'weighed') {
     checkMass(check, event.mass, expected);
-    check.number('step', event.step, 'The scale’s step', { above: 0, max: 1000, unit: 'g' });
+    check.number('step', event.step, msg('casts.scaleStep'), { above: 0, max: 1000, unit: 'g' });
     if (event.together !== undefined)
-      check.number('together', event.together, 'The pieces on the scale', { min: 2, max: 200 });
+      check.number('together', event.together, msg('casts.piecesOnScale'), { min: 2, max: 200 });
   }
   if (event.type === 'soaked')
-    check.number('hours', event.hours, 'The bath', { above: 0, max: baths[event.bath].most, unit: 'h' });
-  if (event.type === 'ph') check.number('ph', event.ph, 'The pH', { min: 4, max: 14 });
+    check.number('hours', event.hours, msg('casts.bath'), { above: 0, max: baths[event.bath].most, unit: 'h' });
+  if (event.type === 'ph') check.number('ph', event.ph, msg('casts.ph'), { min: 4, max: 14 });
   checkFinish(check, event, life);
   if (event.type === 'rinsed')
-    check.expect(life.soak !== undefined, 'type', event.type, 'It lies in no bath.', 'Enter the bath first.');
+    check.expect(life.soak !== undefined, 'type', event.type, msg('casts.noBath'), msg('casts.enterBath'));
   check.done();
   return [...events, event];
 }

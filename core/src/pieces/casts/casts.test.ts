@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { DAY, InputError } from '../../foundation/units/index.js';
 import { sealers } from '../../mixing/materials/index.js';
@@ -56,7 +57,7 @@ describe('a cast’s life', () => {
 
   it('is not undone from under what came after', () => {
     const issue = issueOf(() => appendEvent(life, event(8, 34, { type: 'voided', event: 'e01' }), expected, now))!;
-    expect(issue.remedy).toContain('Undo');
+    expect(english(issue.remedy)).toContain('Undo');
     const weighing = appendEvent(life, event(8, 34, { type: 'voided', event: 'e04' }), expected, now);
     expect(lifeOf(weighing).weighings).toHaveLength(2);
   });
@@ -85,7 +86,7 @@ describe('the gate before sealing', () => {
   it('names its reasons while water is leaving', () => {
     const gate = sealingGate(lifeOf(life.slice(0, 6)), expected, 'portland', sealers.penetrating, start + 12 * DAY);
     expect(gate.open).toBe(false);
-    expect(gate.reasons.join()).toContain('may still hold');
+    expect(english(gate.reasons).join()).toContain('may still hold');
   });
 
   it('opens for a piece that has dried, and is stricter for a film', () => {
@@ -104,7 +105,9 @@ describe('the gate before sealing', () => {
 
   it('stays shut on a piece that is too young', () => {
     const young = lifeOf([life[0]!]);
-    expect(sealingGate(young, expected, 'portland', sealers.wax, start + DAY).reasons.join()).toContain('days old');
+    expect(english(sealingGate(young, expected, 'portland', sealers.wax, start + DAY).reasons).join()).toContain(
+      'days old',
+    );
   });
 });
 

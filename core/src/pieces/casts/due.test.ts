@@ -1,3 +1,4 @@
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { HOUR, DAY } from '../../foundation/units/index.js';
 import type { PlacedSolid } from '../../geometry/moulds/index.js';
@@ -66,15 +67,15 @@ describe('what is due', () => {
     ]);
     const shape = { outer: pipe.solid, cores: [inner], inserts: [pipe, plug] };
     const dues = duesOf(lifeOf([poured]), context(20, { cores: pulledCores(shape, 'plant oil') }));
-    expect(dues.map(({ task, core }) => core ?? task)).toEqual(['Drain pipe', 'Plug', 'demould']);
+    expect(english(dues).map(({ task, core }) => core ?? task)).toEqual(['Drain pipe', 'Plug', 'demould']);
     expect(hoursOf(dues[0]!.good)).toBeCloseTo(4.5, 3);
     expect(hoursOf(dues[1]!.late)).toBeCloseTo(27, 3);
     const bare = duesOf(lifeOf([poured]), context(20, { cores: pulledCores(shape, 'none') }));
     expect(hoursOf(bare[0]!.late)).toBeCloseTo(1.8 * 4.5, 3);
     const pulled = lifeOf([poured, at(6, { type: 'pulled', core: 'Drain pipe' })]);
-    expect(duesOf(pulled, context(20, { cores: pulledCores(shape, 'none') })).map(({ core }) => core)).not.toContain(
-      'Drain pipe',
-    );
+    expect(
+      english(duesOf(pulled, context(20, { cores: pulledCores(shape, 'none') }))).map(({ core }) => core),
+    ).not.toContain('Drain pipe');
   });
 
   it('follows the work to the door, and ends a moist curing by share, days or school, later for lightweight pieces', () => {
@@ -93,12 +94,12 @@ describe('what is due', () => {
   it('is wetting in waking hours, and a cover where no wetting keeps up', () => {
     const wetting = { plan: mistingPlan(0.06, false), waking: { from: 7, to: 22 }, zone: 'UTC' };
     const [wet] = duesOf(lifeOf([poured, out]), context(20, { wetting }));
-    expect(wet).toMatchObject({ task: 'wet', good: START + 43 * HOUR });
+    expect(english(wet)).toMatchObject({ task: 'wet', good: START + 43 * HOUR });
     const later = lifeOf([poured, out, at(32, { type: 'wetted' })]);
     expect(duesOf(later, context(20, { wetting }))[0]!.good).toBe(START + 43 * HOUR);
     const storm = { ...wetting, plan: mistingPlan(1.2, true) };
     const [cover] = duesOf(lifeOf([poured, out]), context(20, { wetting: storm }));
-    expect(cover).toMatchObject({ task: 'cover', told: expect.stringMatching(/cover it instead/) });
+    expect(english(cover)).toMatchObject({ task: 'cover', told: expect.stringMatching(/cover it instead/) });
     expect(
       duesOf(lifeOf([poured, out]), context(20, { wetting: { ...wetting, plan: mistingPlan(0, false) } })),
     ).toHaveLength(1);
@@ -107,7 +108,7 @@ describe('what is due', () => {
   it('is taking it out of a bath before it etches, and no wetting meanwhile', () => {
     const soaked = lifeOf([poured, out, at(32, { type: 'soaked', bath: 'vinegar', hours: 8 })]);
     const wetting = { plan: mistingPlan(0.06, false), waking: { from: 7, to: 22 }, zone: 'UTC' };
-    expect(duesOf(soaked, context(20, { wetting }))[0]).toMatchObject({
+    expect(english(duesOf(soaked, context(20, { wetting }))[0])).toMatchObject({
       task: 'end-soak',
       good: START + 40 * HOUR,
       late: START + 41 * HOUR,
@@ -116,8 +117,8 @@ describe('what is due', () => {
 
   it('is postponed with its consequence told: free within the window, told where it closes', () => {
     const [due] = duesOf(lifeOf([poured]), context(20));
-    expect(postponementCost(due!, due!.late - 1)).toMatchObject({ costs: 'nothing' });
-    expect(postponementCost(due!, due!.late + 1)).toMatchObject({ costs: 'window', at: due!.late });
+    expect(english(postponementCost(due!, due!.late - 1))).toMatchObject({ costs: 'nothing' });
+    expect(english(postponementCost(due!, due!.late + 1))).toMatchObject({ costs: 'window', at: due!.late });
     expect(postponementCost({ ...due!, task: 'weigh' }, due!.late + DAY).costs).toBe('time');
     const until = START + 60 * HOUR;
     const postponed = lifeOf([poured, at(26, { type: 'postponed', task: 'demould', until })]);

@@ -1,4 +1,4 @@
-import { HOUR, DAY } from '../../foundation/units/index.js';
+import { HOUR, DAY, msg, type Message } from '../../foundation/units/index.js';
 import { initialSet, type BinderClass } from '../../mixing/binders/index.js';
 import { moistCuringEnd, demouldWindow, PULL_EARLY, type MoistCuring } from '../../process/curing/index.js';
 import type { PulledCore } from './cores.js';
@@ -20,7 +20,7 @@ export interface Due extends Window {
   /** Which core is pulled. */
   readonly core?: string;
   /** How, or why now. */
-  readonly told?: string;
+  readonly told?: Message;
   /** Postponed until then, ms. */
   readonly postponedUntil?: number;
 }
@@ -81,7 +81,7 @@ function endOfMoistCuring(life: Life, { binderClass, reach, moistCuring, longer 
 function endOfSoak({ soak }: Life): Due[] {
   if (!soak) return [];
   const good = soak.since + soak.hours * HOUR;
-  const told = soak.bath === 'leach' ? 'change its water, or dip a strip' : 'take it out and rinse it';
+  const told = soak.bath === 'leach' ? msg('casts.changeWaterOrStrip') : msg('casts.takeOutRinse');
   return [{ task: 'end-soak', early: good - HOUR, good, late: good + (soak.bath === 'vinegar' ? HOUR : DAY), told }];
 }
 
@@ -132,24 +132,24 @@ export function phaseOf(window: Omit<Window, 'task'>, now: number): 'before' | '
 export interface PostponementCost {
   readonly costs: 'nothing' | 'window' | 'dryness' | 'time';
   readonly at: number;
-  readonly why: string;
+  readonly why: Message;
 }
 
-const lateMeans: Record<CastTask, { readonly costs: PostponementCost['costs']; readonly why: string }> = {
-  'remove-core': { costs: 'window', why: 'after that it locks in the piece' },
-  demould: { costs: 'window', why: 'after that a core may lock, and the mould is not free' },
-  cover: { costs: 'dryness', why: 'its open faces dry out until then, and craze' },
-  wet: { costs: 'dryness', why: 'its open faces lie dry from then on' },
-  'end-soak': { costs: 'window', why: 'after that the bath eats into the face, or does no more good' },
-  'end-moist-curing': { costs: 'time', why: 'it only dries later' },
-  weigh: { costs: 'time', why: 'you are only told later when it can be sealed' },
-  unclamp: { costs: 'time', why: 'its clamps and its place are not free' },
-  'moisture-test': { costs: 'time', why: 'you are only told later when it can be sealed' },
-  coat: { costs: 'time', why: 'it waits well where it is dry; between coats a film turns hard' },
-  'seal-test': { costs: 'time', why: 'what did not hold is found out by its keeper' },
-  'record-condition': { costs: 'time', why: 'what it taught comes later' },
-  reseal: { costs: 'time', why: 'water gets in where the old coat is worn' },
-  finish: { costs: 'time', why: 'it waits well where it is dry' },
+const lateMeans: Record<CastTask, { readonly costs: PostponementCost['costs']; readonly why: Message }> = {
+  'remove-core': { costs: 'window', why: msg('casts.coreLocks') },
+  demould: { costs: 'window', why: msg('casts.coreMayLock') },
+  cover: { costs: 'dryness', why: msg('casts.facesDryOut') },
+  wet: { costs: 'dryness', why: msg('casts.facesLieDry') },
+  'end-soak': { costs: 'window', why: msg('casts.bathEats') },
+  'end-moist-curing': { costs: 'time', why: msg('casts.driesLater') },
+  weigh: { costs: 'time', why: msg('casts.toldLater') },
+  unclamp: { costs: 'time', why: msg('casts.clampsBusy') },
+  'moisture-test': { costs: 'time', why: msg('casts.toldLater') },
+  coat: { costs: 'time', why: msg('casts.waitsWell') },
+  'seal-test': { costs: 'time', why: msg('casts.keeperFinds') },
+  'record-condition': { costs: 'time', why: msg('casts.taughtLater') },
+  reseal: { costs: 'time', why: msg('casts.waterGetsIn') },
+  finish: { costs: 'time', why: msg('casts.waitsDry') },
 };
 
 /** What putting a task off until `until` costs, before it is done. */

@@ -1,3 +1,4 @@
+import { msg, type Message } from '../../foundation/units/index.js';
 import {
   againstDecoration,
   coatRemarks,
@@ -26,16 +27,11 @@ export function remarksOnCoat(
 }
 
 /** What speaks against wetting a cast, in sentences: it is kept all the same. */
-export const againstWetting = ({ coats }: Life): string[] =>
-  coats.length === 0
-    ? []
-    : [
-        'It is sealed: water finds its way in at a scratch or a thin spot, and out again slowly.',
-        'Let it dry in the air, and try it with a drop of water before the next coat.',
-      ];
+export const againstWetting = ({ coats }: Life): Message[] =>
+  coats.length === 0 ? [] : [msg('casts.sealedWetting'), msg('casts.dryInAir')];
 
 /** What speaks against decorating a cast at a time (ms), in sentences; `dryEnough` as it is judged. */
-export function againstDecorating(life: Life, dryEnough: boolean, decoration: Decoration, at: number): string[] {
+export function againstDecorating(life: Life, dryEnough: boolean, decoration: Decoration, at: number): Message[] {
   const dryAt = decorationDryAt(life);
   const sealed = life.coats.length > 0;
   return againstDecoration({ decoration, at, dryEnough, sealed, ...(dryAt !== undefined && { dryAt }) });

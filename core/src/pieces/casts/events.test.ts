@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { HOUR, InputError } from '../../foundation/units/index.js';
 import { appendEvent, castCode, lifeOf, phaseOf, standing, type CastEvent, type Window } from './index.js';
@@ -18,7 +19,7 @@ function against(events: readonly CastEvent[], one: CastEvent, now = 5000 * HOUR
     return [];
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return error.issues.map(({ field, message, remedy }) => `${field}: ${message} ${remedy}`);
+    return error.issues.map(({ field, message, remedy }) => `${field}: ${english(message)} ${english(remedy)}`);
   }
 }
 
@@ -92,7 +93,7 @@ describe('what stands', () => {
     const coats = [400, 430].map((hour) => event(hour, { type: 'coated', sealer: 'wax', side: 'inside' }));
     const weighed = event(390, { type: 'weighed', mass: 4105, step: 1, temperature: 12, humidity: 0.7 });
     const life = lifeOf([poured, hurt, uncovered, weighed, ...coats]);
-    expect(life).toMatchObject({
+    expect(english(life)).toMatchObject({
       stage: 'sealed',
       demouldedAt: 24 * HOUR,
       weighedAt: 390 * HOUR,

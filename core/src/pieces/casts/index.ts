@@ -14,6 +14,7 @@ export * from './sealed-faces.js';
 export * from './sealing-dues.js';
 export * from './sealing-gate.js';
 export * from './surroundings.js';
+export * from './spot-words.js';
 export * from './task-words.js';
 export * from './today.js';
 export * from './weigh-round.js';

@@ -1,4 +1,4 @@
-import { HOUR } from '../../foundation/units/index.js';
+import { HOUR, type Message } from '../../foundation/units/index.js';
 import { sealers, type Sealer, type SealerKind } from '../../mixing/materials/index.js';
 import type { Bath, Cover, PhReading } from '../../process/curing/index.js';
 import {
@@ -92,7 +92,7 @@ export interface Life {
   /** It dries from then on, ms: uncovered, or wetted again. */
   readonly driesFrom?: number;
   /** The last clear film that was taped on. */
-  readonly filmTest?: { readonly at: number; readonly dry: boolean; readonly told: string };
+  readonly filmTest?: { readonly at: number; readonly dry: boolean; readonly told: Message };
   /** Of an article: what holds it, and when it may be unclamped and carries, ms. */
   readonly joint?: { readonly bond: Bond; readonly unclampAt: number; readonly carriesAt: number };
   /** Of a part: the article that it went into. */

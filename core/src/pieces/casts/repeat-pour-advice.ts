@@ -1,12 +1,13 @@
 import { defined } from '../../foundation/math/index.js';
-import { HOUR } from '../../foundation/units/index.js';
+import { HOUR, msg, quantity, exactly, type Message, listed } from '../../foundation/units/index.js';
 import { pieceVolume, type PourLog, type PourPlan } from '../../process/pours/index.js';
 import type { Life } from './life.js';
+import { spotWords } from './spot-words.js';
 
 /** What an earlier pour suggests to change, with what it rests on. */
 export interface AgainAdvice {
-  readonly change: string;
-  readonly evidence: string;
+  readonly change: Message;
+  readonly evidence: Message;
   /** What of the plan it changes by itself, where it does. */
   readonly spare?: number;
 }
@@ -24,11 +25,13 @@ const hours = (life: Life) => Math.round(((life.demouldedAt ?? life.pouredAt) - 
 function early(casts: readonly Life[]): AgainAdvice[] {
   const hurt = casts.filter(({ damage }) => damage.some(({ spot }) => spot === 'corner' || spot === 'rim' || spot === 'face')); // prettier-ignore
   if (hurt.length === 0) return [];
-  const spots = [...new Set(hurt.flatMap(({ damage }) => damage.map(({ spot }) => spot)))].join(', ');
+  const spots = listed(
+    [...new Set(hurt.flatMap(({ damage }) => damage.map(({ spot }) => spot)))].map((spot) => spotWords[spot]),
+  );
   return [
     {
-      change: `Leave them in the mould longer than ${Math.max(...hurt.map(hours))} h.`,
-      evidence: `${hurt.length} of ${casts.length} broke at the ${spots} on demoulding.`,
+      change: msg('casts.leaveLonger', { hours: exactly(Math.max(...hurt.map(hours)), 'h') }),
+      evidence: msg('casts.broke', { hurt: hurt.length, casts: casts.length, spots }),
     },
   ];
 }
@@ -39,8 +42,8 @@ function airy(casts: readonly Life[]): AgainAdvice[] {
   if (many.length === 0) return [];
   return [
     {
-      change: 'Pour slower, tap each lift longer, and wipe pools of release out; or go one grade wetter.',
-      evidence: `Many bubbles on ${many.length} of ${seen.length} that were looked at.`,
+      change: msg('casts.pourSlower'),
+      evidence: msg('casts.manyBubbles', { many: many.length, seen: seen.length }),
     },
   ];
 }
@@ -49,16 +52,20 @@ function amount(plan: PourPlan, log: PourLog, filled: number): AgainAdvice[] {
   if (log.short)
     return [
       {
-        change: 'Mix more: 10 % spare.',
-        evidence: `It fell ${Math.round(log.short)} mL short of the moulds.`,
+        change: msg('casts.mixMore', { spare: exactly(10, '%') }),
+        evidence: msg('casts.fellShort', { short: quantity(Math.round(log.short), 'mL', 0) }),
         spare: Math.max(plan.spare, 0.1),
       },
     ];
   if (log.leftover === undefined || filled <= 0) return [];
   const share = log.leftover / filled;
-  const told = `${Math.round(log.leftover)} mL were left over, ${Math.round(share * 100)} % of what the moulds took.`;
-  if (share > PLENTY && plan.spare > 0.03) return [{ change: 'Mix less: 3 % spare.', evidence: told, spare: 0.03 }];
-  if (share < CLOSE) return [{ change: 'Mix a little more: it was close.', evidence: told, spare: Math.max(plan.spare, 0.08) }]; // prettier-ignore
+  const told = msg('casts.leftOver', {
+    leftover: quantity(Math.round(log.leftover), 'mL', 0),
+    share: quantity(Math.round(share * 100), '%', 0),
+  });
+  if (share > PLENTY && plan.spare > 0.03)
+    return [{ change: msg('casts.mixLess', { spare: exactly(3, '%') }), evidence: told, spare: 0.03 }];
+  if (share < CLOSE) return [{ change: msg('casts.mixLittleMore'), evidence: told, spare: Math.max(plan.spare, 0.08) }]; // prettier-ignore
   return [];
 }
 
@@ -67,8 +74,11 @@ function wetness(plan: PourPlan, log: PourLog): AgainAdvice[] {
   if (off === 0) return [];
   return [
     {
-      change: `Hold ${off > 0 ? 'more' : 'less'} of the water back: the mix has learned of it already.`,
-      evidence: `It came out ${Math.abs(off)} ${Math.abs(off) === 1 ? 'grade' : 'grades'} ${off > 0 ? 'wetter' : 'drier'} than planned.`,
+      change: msg('casts.holdBack', { more: off > 0 ? 'yes' : 'no' }),
+      evidence: msg('casts.cameOutOff', {
+        off: Math.abs(off),
+        wetter: off > 0 ? 'yes' : 'no',
+      }),
     },
   ];
 }

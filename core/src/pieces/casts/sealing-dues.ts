@@ -1,11 +1,13 @@
-import { HOUR, DAY } from '../../foundation/units/index.js';
+import { HOUR, DAY, msg, exactly, listed } from '../../foundation/units/index.js';
 import {
   checksFor,
+  sealCheckWords,
   recoatWindow,
   resealMonths,
   type CoatAmbientAt,
   type DryingAmbient,
   type DryingSchool,
+  FILM_TEST_HOURS,
 } from '../../process/sealing/index.js';
 import type { Due } from './due.js';
 import { isSouthernHemisphere } from './hemisphere.js';
@@ -53,7 +55,13 @@ export function dryingDues(life: Life, context: FinishContext): Due[] {
     const good =
       last === undefined ? Math.max(life.driesFrom ?? life.pouredAt, (opensAt ?? now) - DAY) : last + NEXT_TEST;
     return [
-      { task: 'moisture-test', early: good - DAY, good, late: good + 7 * DAY, told: 'tape clear film on it for 16 h' },
+      {
+        task: 'moisture-test',
+        early: good - DAY,
+        good,
+        late: good + 7 * DAY,
+        told: msg('casts.tapeFilm', { hours: exactly(FILM_TEST_HOURS, 'h') }),
+      },
     ];
   }
   if (sampled) return [];
@@ -83,7 +91,7 @@ export function sealedDues(life: Life, { ambient }: FinishContext): Due[] {
   const sealer = sealerOfCoat(last);
   if (coatsToCome(life) > 0) {
     const { from, to } = recoatWindow(sealer, last.at, ambient ?? last.ambient ?? USUAL_AIR);
-    const told = `coat ${life.coats.length + 1} of ${life.sealPlan?.coats}`;
+    const told = msg('casts.coatOf', { coats: life.coats.length + 1, coats2: life.sealPlan?.coats ?? 1 });
     return [{ task: 'coat', early: from - (from - last.at) / 3, good: from, late: to, told }];
   }
   const cured = curedAt(last);
@@ -92,7 +100,13 @@ export function sealedDues(life: Life, { ambient }: FinishContext): Due[] {
   return checks.length === 0 || !life.sealPlan
     ? [out]
     : [
-        { task: 'seal-test', early: cured - DAY, good: cured, late: cured + 14 * DAY, told: checks.join(', ') },
+        {
+          task: 'seal-test',
+          early: cured - DAY,
+          good: cured,
+          late: cured + 14 * DAY,
+          told: msg('casts.checksToMake', { checks: listed(checks.map((check) => sealCheckWords[check].name)) }),
+        },
         { ...out, early: cured, good: cured + DAY },
       ];
 }
@@ -147,7 +161,7 @@ export function finishedDues(life: Life, { now, zone }: Pick<FinishContext, 'now
             early: asked,
             good: asked,
             late: asked + ASKED_FOR,
-            told: 'how did it last?',
+            told: msg('casts.howDidItLast'),
           },
         ]
       : []),
@@ -158,7 +172,7 @@ export function finishedDues(life: Life, { now, zone }: Pick<FinishContext, 'now
             early: again - 30 * DAY,
             good: again,
             late: again + 90 * DAY,
-            told: 'try it with a drop of water',
+            told: msg('casts.tryDrop'),
           },
         ]
       : []),

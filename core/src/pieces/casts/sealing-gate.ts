@@ -1,4 +1,4 @@
-import { HOUR } from '../../foundation/units/index.js';
+import { HOUR, msg, quantity, exactly, fixed, type Message } from '../../foundation/units/index.js';
 import type { BinderClass } from '../../mixing/binders/index.js';
 import type { Sealer } from '../../mixing/materials/index.js';
 import type { Expected } from '../../process/pours/index.js';
@@ -14,6 +14,7 @@ import {
   type DryJudgement,
   type DrynessWays,
   type Weighing,
+  FILM_TEST_HOURS,
 } from '../../process/sealing/index.js';
 import type { Life } from './life.js';
 
@@ -47,7 +48,7 @@ export interface Dryness extends DryJudgement {
 export interface Gate {
   readonly open: boolean;
   /** Sentences that say what is missing; empty when open. */
-  readonly reasons: readonly string[];
+  readonly reasons: readonly Message[];
   readonly dryDown: Dryness;
   /** The water that may be left over the limit: above 1 where it may be too much; undefined where nothing was weighed. */
   readonly over?: number;
@@ -147,19 +148,17 @@ function withoutScale(
   film: boolean,
   { drying, pace = 1 }: GateWays,
   now: number,
-): string | undefined {
+): Message | undefined {
   if (drying === 'clear-film') {
     const test = life.filmTest;
     if (!test || test.at < (life.driesFrom ?? 0))
-      return 'No clear film was taped on it yet: 16 h, and no drops under it.';
-    if (now - test.at > FILM_TEST_KEEPS * HOUR) return 'Its film test is more than three days old.';
+      return msg('casts.filmMissing', { hours: exactly(FILM_TEST_HOURS, 'h') });
+    if (now - test.at > FILM_TEST_KEEPS * HOUR) return msg('casts.filmTestOld');
     return test.dry ? undefined : test.told;
   }
   const days = calendarDays(expected, pace, { film });
   const dried = (now - (life.driesFrom ?? now)) / HOUR / 24;
-  return dried >= days
-    ? undefined
-    : `It has dried for ${dried.toFixed(0)} of the ${days} days that the calendar wants in this air.`;
+  return dried >= days ? undefined : msg('casts.calendarWait', { dried: fixed(dried, 0), days: exactly(days, 'days') });
 }
 
 /** When the calendar opens the gate, ms; undefined for one that is not drying yet. */
@@ -192,7 +191,9 @@ export function sealingGate(
     dryDown.dryEnough || (drying !== 'scale' && !bySchool) ? [] : bySchool ? [bySchool] : [...dryDown.missing];
   const age = (now - life.pouredAt) / HOUR;
   if (age < dryDown.leastHour)
-    reasons.push(`It is ${(age / 24).toFixed(1)} days old; it should be at least ${dryDown.leastHour / 24}.`);
+    reasons.push(
+      msg('casts.ageTooLow', { age: quantity(age / 24, 'days', 1), least: exactly(dryDown.leastHour / 24, 'days') }),
+    );
   const bound = dryDown.remaining?.band?.[1];
   return {
     open: reasons.length === 0,

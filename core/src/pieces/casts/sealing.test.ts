@@ -1,3 +1,4 @@
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { HOUR, DAY } from '../../foundation/units/index.js';
 import { faces } from '../../geometry/moulds/index.js';
@@ -67,12 +68,12 @@ describe('dryness', () => {
     const siblings = ['1a', '1b'].map((code) => ({ code, life: drying(25), expected }));
     expect(drynessOf(drying(4), expected, 'portland', { film: false }).dryEnough).toBe(false);
     const known = drynessOf(drying(4), expected, 'portland', { film: false, siblings });
-    expect(known).toMatchObject({ dryEnough: true, inferredFrom: ['1a', '1b'] });
+    expect(english(known)).toMatchObject({ dryEnough: true, inferredFrom: ['1a', '1b'] });
   });
 
   it('of a wetted piece begins again; a sealed one sheds it', () => {
     const life = drying(20, event(40, { type: 'wetted' }));
-    expect(drynessOf(life, expected, 'portland', { film: false }).missing[0]).toContain('not been weighed');
+    expect(english(drynessOf(life, expected, 'portland', { film: false }).missing[0])).toContain('not been weighed');
     const sealed = drying(
       20,
       event(40, { type: 'coated', sealer: 'wax', side: 'both' }),
@@ -85,9 +86,9 @@ describe('dryness', () => {
     const life = drying(0);
     const opens = calendarOpens(life, expected, false, 0.7)!;
     const ways = { drying: 'calendar', pace: 0.7 } as const;
-    expect(sealingGate(life, expected, 'portland', sealers.penetrating, opens - DAY, ways).reasons.join()).toContain(
-      'that the calendar wants',
-    );
+    expect(
+      english(sealingGate(life, expected, 'portland', sealers.penetrating, opens - DAY, ways).reasons).join(),
+    ).toContain('that the calendar wants');
     expect(sealingGate(life, expected, 'portland', sealers.penetrating, opens + HOUR, ways).open).toBe(true);
   });
 
@@ -114,12 +115,12 @@ describe('a sample', () => {
   it('is the pieces weighed most so far, of like ones that dry in one place', () => {
     const casts = [cast('4a', 0), cast('4b', 3), cast('4c', 0), cast('4d', 1), { ...cast('4e', 9), place: 'yard' }];
     const samples = samplesOf(casts);
-    expect(samples.get('4c')!.map(({ code }) => code)).toEqual(['4b', '4d']);
-    expect(samples.get('4e')!.map(({ code }) => code)).toEqual(['4e']);
+    expect(english(samples.get('4c')!).map(({ code }) => code)).toEqual(['4b', '4d']);
+    expect(english(samples.get('4e')!).map(({ code }) => code)).toEqual(['4e']);
     const wetted = { ...cast('4f', 4), life: drying(4, event(30, { type: 'wetted' })) };
     const apart = samplesOf([...casts, wetted]);
-    expect(apart.get('4f')!.map(({ code }) => code)).toEqual(['4f']);
-    expect(apart.get('4c')!.map(({ code }) => code)).toEqual(['4b', '4d']);
+    expect(english(apart.get('4f')!).map(({ code }) => code)).toEqual(['4f']);
+    expect(english(apart.get('4c')!).map(({ code }) => code)).toEqual(['4b', '4d']);
   });
 
   it('is asked for alone, and small pieces on a coarse scale together', () => {
@@ -132,7 +133,7 @@ describe('a sample', () => {
       dues: [due],
     });
     const round = weighRound([one('1a', 300), one('1b', 300), one('2a', 4000)], () => 'shed', NOW, 1);
-    expect(round.map(({ casts }) => casts.map(({ code }) => code))).toEqual([['1a', '1b'], ['2a']]);
+    expect(english(round).map(({ casts }) => casts.map(({ code }) => code))).toEqual([['1a', '1b'], ['2a']]);
   });
 });
 
@@ -142,10 +143,10 @@ describe('after drying', () => {
 
   it('comes the next coat in its window, then the checks of its use, then the door', () => {
     const one = duesAt(drying(20, event(40, plan), event(41, coat)));
-    expect(one[0]).toMatchObject({ task: 'coat', good: POURED + 41 * DAY + 2 * HOUR, told: 'coat 2 of 2' });
+    expect(english(one[0])).toMatchObject({ task: 'coat', good: POURED + 41 * DAY + 2 * HOUR, told: 'coat 2 of 2' });
     const two = duesAt(drying(20, event(40, plan), event(41, coat), event(41.5, coat)));
-    expect(two.map(({ task }) => task)).toEqual(['seal-test', 'finish']);
-    expect(two[0]).toMatchObject({ good: POURED + 48.5 * DAY, told: 'bead, look, standing water' });
+    expect(english(two).map(({ task }) => task)).toEqual(['seal-test', 'finish']);
+    expect(english(two[0])).toMatchObject({ good: POURED + 48.5 * DAY, told: 'Water bead, Look and Standing water' });
   });
 
   it('a piece that is to stay bare goes out once it is dry', () => {
@@ -168,14 +169,14 @@ describe('after drying', () => {
       reach: () => undefined,
       demouldAge: 24,
     });
-    expect(asked.map(({ task }) => task)).toContain('record-condition');
+    expect(english(asked).map(({ task }) => task)).toContain('record-condition');
     const late = duesOf(life, {
       now: lookBackAt(life)! + 61 * DAY,
       binderClass: 'portland',
       reach: () => undefined,
       demouldAge: 24,
     });
-    expect(late.map(({ task }) => task)).not.toContain('record-condition');
+    expect(english(late).map(({ task }) => task)).not.toContain('record-condition');
     const gone = lifeOf([...dried, out, event(300, { type: 'came-later', came: 'gone' })]);
     expect(wakesAt(gone)).toBeUndefined();
   });

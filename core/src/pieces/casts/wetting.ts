@@ -1,5 +1,5 @@
 import { tzOffset } from '@date-fns/tz';
-import { MINUTE, HOUR, DAY } from '../../foundation/units/index.js';
+import { MINUTE, HOUR, DAY, msg } from '../../foundation/units/index.js';
 import type { MistingPlan, Waking } from '../../process/curing/index.js';
 import type { Due } from './due.js';
 import type { Life } from './life.js';
@@ -32,7 +32,7 @@ export function nextWetting(life: Life, { wetting, now }: { readonly wetting?: W
   const last = Math.max(life.wettedAt ?? 0, life.demouldedAt ?? life.pouredAt);
   if (plan.coverInstead) {
     const good = Math.max(last, life.coveredAt ?? 0);
-    const told = `open it would take ${plan.wettings} wettings a day: cover it instead`;
+    const told = msg('casts.coverInstead', { wettings: plan.wettings });
     return [{ task: 'cover', early: good, good: Math.min(good, now), late: good + 2 * HOUR, told }];
   }
   const lasts = Math.max(LEAST, plan.lasts.value * HOUR);

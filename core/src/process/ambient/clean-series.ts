@@ -1,12 +1,12 @@
 import { defined } from '../../foundation/math/index.js';
-import { MINUTE, HOUR } from '../../foundation/units/index.js';
+import { MINUTE, HOUR, msg, exactly, type Message } from '../../foundation/units/index.js';
 import type { AmbientReading, SetAside } from './readings.js';
 
 /** A stretch of time that nothing was read in, or nothing that can be trusted; ms. The line is drawn straight across it. */
 export interface Bridge {
   readonly from: number;
   readonly to: number;
-  readonly why: string;
+  readonly why: Message;
 }
 
 /** A series as it is calculated with: only what can be trusted, and the stretches between that are bridged. */
@@ -65,18 +65,21 @@ export function cleanSeries(readings: readonly AmbientReading[]): CleanedSeries 
     return {
       from: at,
       to: smooth[last + 1]?.at ?? defined(smooth[last]).at,
-      why: `the sensor told ${temperature} °C without a change`,
+      why: msg('ambient.stuckSensor', { temperature: exactly(temperature, '°C') }),
     };
   });
   const silent = smooth.flatMap(({ at }, i): Bridge[] =>
     i > 0 && at - defined(smooth[i - 1]).at > LONGEST_SILENCE
-      ? [{ from: defined(smooth[i - 1]).at, to: at, why: 'nothing was read' }]
+      ? [{ from: defined(smooth[i - 1]).at, to: at, why: msg('ambient.nothingRead') }]
       : [],
   );
   return {
     readings: trusted,
     bridges: [...held, ...silent].sort((a, b) => a.from - b.from),
-    aside: spikes.map((reading) => ({ reading, why: `${reading.temperature} °C between its neighbours is a spike` })),
+    aside: spikes.map((reading) => ({
+      reading,
+      why: msg('ambient.spike', { temperature: exactly(reading.temperature, '°C') }),
+    })),
   };
 }
 

@@ -1,6 +1,6 @@
 import { defined } from '../../foundation/math/index.js';
 import { tzOffset } from '@date-fns/tz';
-import { MINUTE, HOUR } from '../../foundation/units/index.js';
+import { MINUTE, HOUR, msg, type Message } from '../../foundation/units/index.js';
 
 export const dateOrders = ['day-first', 'month-first'] as const;
 export type DateOrder = (typeof dateOrders)[number];
@@ -18,7 +18,7 @@ export function numberOf(text: string): number {
 const DATE = /^(\d{1,4})[-./](\d{1,2})[-./](\d{1,4})/;
 
 /** Which way the dates of a file are written: by a day above 12 where there is one, as `usual` where none tells. */
-export function orderOfDay(stamps: readonly string[], usual: DateOrder): { dates: DateOrder; told?: string } {
+export function orderOfDay(stamps: readonly string[], usual: DateOrder): { dates: DateOrder; told?: Message } {
   const parts = stamps.flatMap((stamp) => {
     const [, a = '', b = ''] = DATE.exec(stamp) ?? [];
     return a === '' || a.length === 4 ? [] : [[Number(a), Number(b)] as const];
@@ -28,7 +28,7 @@ export function orderOfDay(stamps: readonly string[], usual: DateOrder): { dates
   if (parts.some(([, second]) => second > 12)) return { dates: 'month-first' };
   return {
     dates: usual,
-    told: `Dates could be read both ways: the ${usual === 'day-first' ? 'day' : 'month'} was taken to come first.`,
+    told: msg('ambient.datesBothWays', { first: usual === 'day-first' ? 'day' : 'month' }),
   };
 }
 
@@ -55,8 +55,8 @@ function dayOf(text: string, dates: DateOrder): [year: number, month: number, da
  * The time of a stamp, ms: with a zone of its own, in seconds or milliseconds since 1970, or by a clock of `zone`. An hour
  * that comes twice when clocks go back is the one that comes after `before`, the time of the row above. Answers why it is none.
  */
-export function timeOf(stamp: string, dates: DateOrder, zone: string, before: number): number | string {
-  const none = `“${stamp.slice(0, 40)}” is no date and time`;
+export function timeOf(stamp: string, dates: DateOrder, zone: string, before: number): number | Message {
+  const none = msg('ambient.notDate', { stamp: stamp.slice(0, 40) });
   if (/^\d{9,14}$/.test(stamp)) return Number(stamp) * (Number(stamp) > MILLISECONDS ? 1 : 1000);
   if (/^\d{4}-\d{2}-\d{2}T.*(?:Z|[+-]\d{2}:?\d{2})$/.test(stamp)) {
     const at = Date.parse(stamp);
@@ -70,6 +70,6 @@ export function timeOf(stamp: string, dates: DateOrder, zone: string, before: nu
   const possible = [-24, 24]
     .map((hours) => wall - tzOffset(zone, new Date(wall + hours * HOUR)) * MINUTE)
     .filter((at) => tzOffset(zone, new Date(at)) * MINUTE === wall - at);
-  if (possible.length === 0) return `${stamp} is not on any clock there: that night they go forward`;
+  if (possible.length === 0) return msg('ambient.skippedHour', { stamp });
   return Math.min(...possible) > before ? Math.min(...possible) : Math.max(...possible);
 }

@@ -1,6 +1,6 @@
 import { defined } from '../../foundation/math/index.js';
 import Papa from 'papaparse';
-import { InputError } from '../../foundation/units/index.js';
+import { InputError, msg, anyOf, type Message } from '../../foundation/units/index.js';
 import { numberOf, orderOfDay, timeOf, type DateOrder } from './csv-values.js';
 import type { AmbientReading } from './readings.js';
 
@@ -16,9 +16,9 @@ export interface CsvWays {
 export interface CsvRead {
   readonly readings: readonly AmbientReading[];
   /** Rows that tell nothing, by their number in the file, and why. */
-  readonly unread: readonly { readonly row: number; readonly why: string }[];
+  readonly unread: readonly { readonly row: number; readonly why: Message }[];
   /** How it was understood, as sentences. */
-  readonly notes: readonly string[];
+  readonly notes: readonly Message[];
 }
 
 type Column = 'time' | 'clock' | 'temperature' | 'humidity' | 'wind';
@@ -39,7 +39,7 @@ const KMH: readonly (readonly [RegExp, number, string])[] = [
 
 const MOST_ROWS = 200_000;
 
-const refuse = (value: unknown, message: string, remedy: string) =>
+const refuse = (value: unknown, message: Message, remedy: Message) =>
   new InputError([{ field: 'file', value, message, remedy }]);
 
 function columnsOf(head: readonly string[]): Map<Column, number> {
@@ -53,8 +53,8 @@ function columnsOf(head: readonly string[]): Map<Column, number> {
   if (missing.length > 0)
     throw refuse(
       head.join(', ').slice(0, 120),
-      `No column of this file is called ${missing.join(' or ')}.`,
-      'Its first line must name the columns: time and temperature, and if there are any humidity and wind.',
+      msg('ambient.columnMissing', { missing: anyOf(missing) }),
+      msg('ambient.nameColumns'),
     );
   return found;
 }
@@ -69,10 +69,13 @@ function inFahrenheit(head: string, values: readonly number[]): boolean {
 
 function rowsOf(text: string): string[][] {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-  if (data.length < 2)
-    throw refuse(text.slice(0, 40), 'There is no reading in this file.', 'Choose a file of comma-separated values.');
+  if (data.length < 2) throw refuse(text.slice(0, 40), msg('ambient.noReading'), msg('ambient.chooseCsv'));
   if (data.length - 1 > MOST_ROWS)
-    throw refuse(data.length - 1, `It has ${data.length - 1} rows.`, `Bring in at most ${MOST_ROWS} at once.`);
+    throw refuse(
+      data.length - 1,
+      msg('ambient.rows', { data: data.length - 1 }),
+      msg('ambient.mostRows', { mostRows: MOST_ROWS }),
+    );
   return data;
 }
 
@@ -89,35 +92,35 @@ function columnOf(rows: readonly string[][], at: number | undefined): number[] |
 export function readAmbientCsv(text: string, { zone, order }: CsvWays): CsvRead {
   const [head, ...rows] = rowsOf(text) as [string[], ...string[][]];
   const columns = columnsOf(head);
-  const notes: string[] = [];
+  const notes: Message[] = [];
   const [timeAt, clockAt] = [defined(columns.get('time')), columns.get('clock')];
   const stamps = rows.map((row) => [row[timeAt], clockAt === undefined ? '' : row[clockAt]].join(' ').trim());
   const { dates, told } = orderOfDay(stamps, order);
   if (told) notes.push(told);
   if (rows.some((row) => /\d,\d/.test(row[defined(columns.get('temperature'))] ?? '')))
-    notes.push('Commas were read as decimal points.');
+    notes.push(msg('ambient.decimalCommas'));
 
   const raw = defined(columnOf(rows, columns.get('temperature')));
   const fahrenheit = inFahrenheit(defined(head[defined(columns.get('temperature'))]), raw.filter(Number.isFinite));
-  if (fahrenheit) notes.push('Temperatures are in °F and were turned into °C.');
+  if (fahrenheit) notes.push(msg('ambient.fahrenheit'));
   const damp = columnOf(rows, columns.get('humidity'));
   const percent = damp?.some((value) => value > 1.5);
   const wind = columnOf(rows, columns.get('wind'));
   const [, speed, unit] = KMH.find(([fits]) => fits.test(head[columns.get('wind') ?? -1] ?? '')) ?? [undefined, 1, ''];
-  if (unit) notes.push(`Wind is in ${unit} and was turned into km/h.`);
+  if (unit) notes.push(msg('ambient.windUnit', { unit }));
 
   const readings: AmbientReading[] = [];
-  const unread: { row: number; why: string }[] = [];
+  const unread: { row: number; why: Message }[] = [];
   let before = -Infinity;
   let back = 0;
   stamps.forEach((stamp, i) => {
     const row = i + 2;
     const when = timeOf(stamp, dates, zone, before);
-    if (typeof when === 'string') return void unread.push({ row, why: when });
+    if (typeof when !== 'number') return void unread.push({ row, why: when });
     if (!Number.isFinite(raw[i]))
       return void unread.push({
         row,
-        why: `“${defined(rows[i])[defined(columns.get('temperature'))] ?? ''}” is no temperature`,
+        why: msg('ambient.notTemperature', { text: defined(rows[i])[defined(columns.get('temperature'))] ?? '' }),
       });
     if (when < before) back += 1;
     before = when;
@@ -128,7 +131,6 @@ export function readAmbientCsv(text: string, { zone, order }: CsvWays): CsvRead 
       ...(wind && Number.isFinite(wind[i]) && { wind: defined(wind[i]) * speed }),
     });
   });
-  if (back > 0)
-    notes.push(`The clock runs back ${back === 1 ? 'once' : `${back} times`}: the readings were put in order of time.`);
+  if (back > 0) notes.push(msg('ambient.clockBack', { back }));
   return { readings, unread, notes };
 }

@@ -1,3 +1,4 @@
+import { msg, quantity, exactly, type Message } from '../../foundation/units/index.js';
 /** The air at a time: ms, °C, humidity as a share, wind in km/h. A logger may not tell all of it. */
 export interface AmbientReading {
   readonly at: number;
@@ -12,7 +13,7 @@ export type WholeAmbientReading = Required<AmbientReading>;
 /** A reading that does not count, and why. */
 export interface SetAside {
   readonly reading: AmbientReading;
-  readonly why: string;
+  readonly why: Message;
 }
 
 /** Readings in the order of time that count, those that do not, and how many came twice. */
@@ -30,11 +31,11 @@ export const possibleAmbient = {
 } as const;
 
 /** What sensors tell when they are broken or not connected, °C. */
-const faults: ReadonlyMap<number, string> = new Map([
-  [-40, 'what a sensor tells that is not connected'],
-  [-127, 'what a probe tells that is not connected'],
-  [85, 'what a probe tells before it has measured'],
-  [127, 'the end of a sensor’s range: it is broken or not connected'],
+const faults: ReadonlyMap<number, Message> = new Map([
+  [-40, msg('ambient.sensorUnplugged')],
+  [-127, msg('ambient.probeUnplugged')],
+  [85, msg('ambient.probeBefore')],
+  [127, msg('ambient.rangeEnd')],
 ]);
 
 const EARLIEST = Date.UTC(2000, 0, 1);
@@ -45,13 +46,14 @@ const within = (value: number, { min, max }: { readonly min: number; readonly ma
   value >= min && value <= max;
 
 /** Why a reading does not count at all; undefined where it does. */
-function wrong({ at, temperature }: AmbientReading, now: number): string | undefined {
-  if (!Number.isFinite(at) || at < EARLIEST) return 'its time is missing, or its clock was never set';
-  if (at > now + CLOCK_SLACK) return 'it lies in the future: the logger’s clock is ahead';
-  if (!Number.isFinite(temperature)) return 'it tells no temperature';
+function wrong({ at, temperature }: AmbientReading, now: number): Message | undefined {
+  if (!Number.isFinite(at) || at < EARLIEST) return msg('ambient.timeMissing');
+  if (at > now + CLOCK_SLACK) return msg('ambient.inFuture');
+  if (!Number.isFinite(temperature)) return msg('ambient.noTemperature');
   const fault = faults.get(temperature);
-  if (fault) return `${temperature} °C is ${fault}`;
-  if (!within(temperature, possibleAmbient.temperature)) return `${temperature} °C cannot be here`;
+  if (fault) return msg('ambient.faultValue', { temperature: exactly(temperature, '°C'), fault });
+  if (!within(temperature, possibleAmbient.temperature))
+    return msg('ambient.impossibleHere', { temperature: exactly(temperature, '°C') });
   return undefined;
 }
 
@@ -67,8 +69,15 @@ function trimmed(reading: AmbientReading): { reading: AmbientReading; aside: Set
       ...(wind !== undefined && windy && { wind }),
     },
     aside: [
-      ...(damp ? [] : [{ reading, why: `a humidity of ${Math.round(humidity * 100)} % cannot be: left out of it` }]),
-      ...(windy ? [] : [{ reading, why: `a wind of ${wind} km/h cannot be: left out of it` }]),
+      ...(damp
+        ? []
+        : [
+            {
+              reading,
+              why: msg('ambient.humidityDropped', { humidity: quantity(Math.round(humidity * 100), '%', 0) }),
+            },
+          ]),
+      ...(windy ? [] : [{ reading, why: msg('ambient.windDropped', { wind: exactly(wind, 'km/h') }) }]),
     ],
   };
 }
@@ -96,7 +105,7 @@ export function sift(readings: readonly AmbientReading[], now: number): Sifted {
       aside.push(...parts);
       byTime.set(reading.at, reading);
     } else if (same(there, reading)) twice += 1;
-    else aside.push({ reading: given, why: 'another reading of the same time came before it' });
+    else aside.push({ reading: given, why: msg('ambient.sameTime') });
   }
   return { kept: [...byTime.values()].sort((a, b) => a.at - b.at), aside, twice };
 }

@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { computed, figure, line, type Figure, msg, fixed, type Message } from '../../foundation/units/index.js';
 import { cementMass, ratioCeiling, type Grade } from '../../mixing/mixes/index.js';
 import { loggedBatch, tintedMix, type PourLog, type CalculatedPart } from '../pours/index.js';
 import type { Run } from './run.js';
@@ -23,7 +23,7 @@ export interface BucketNow {
   readonly made: Figure;
   /** Whether it has been mixed. */
   readonly mixed: boolean;
-  readonly warnings: readonly string[];
+  readonly warnings: readonly Message[];
 }
 
 /** A bucket as it really is: what was weighed in place of what was planned, the water that went in. */
@@ -52,24 +52,24 @@ export function bucketNow(parts: readonly CalculatedPart[], run: Run, part: numb
     tap,
     grade: run.grades.get(key) ?? own.plan.mix.grade,
     ratio: figure(ratio, 'ratio', computed, [
-      line('From the tap', tap, 'g'),
-      line('Free water', batch.freeWater, 'g', 'all water less what the grains soak up'),
-      line('Cement', cement, 'g'),
-      line('Water–cement ratio', ratio, 'ratio'),
+      line(msg('pours.fromTap'), tap, 'g'),
+      line(msg('bench.freeWater'), batch.freeWater, 'g', msg('bench.freeWaterHow')),
+      line(msg('bench.cement'), cement, 'g'),
+      line(msg('bench.ratio'), ratio, 'ratio'),
     ]),
     made: figure(batch.volume, 'mL', computed, [
       line(
-        'Solids',
+        msg('bench.solids'),
         batch.portions.reduce((sum, { mass }) => sum + mass, 0),
         'g',
       ),
-      line('Water in all', batch.totalWater, 'g'),
-      line('It makes', batch.volume, 'mL', 'solids, free water and air'),
+      line(msg('pours.waterInAll'), batch.totalWater, 'g'),
+      line(msg('pours.itMakes'), batch.volume, 'mL', msg('bench.solidsHow')),
     ]),
     mixed,
     warnings:
       ratio > ceiling && told !== undefined && !own.plan.mix.lines.some(({ material }) => material.powder)
-        ? [`The water–cement ratio is ${ratio.toFixed(2)}, over ${ceiling}: add of everything dry in ratio, never cement or sand alone.`] // prettier-ignore
+        ? [msg('bench.ratioOver', { ratio: fixed(ratio, 2), ceiling: fixed(ceiling, 2) })] // prettier-ignore
         : [],
   };
 }
@@ -122,13 +122,13 @@ export function partNow(parts: readonly CalculatedPart[], steps: readonly Step[]
     (rest >= -1 ? fills : short).push(name);
   }
   return {
-    made: figure(made, 'mL', computed, [line('Mixed so far', made, 'mL')]),
+    made: figure(made, 'mL', computed, [line(msg('bench.mixedSoFar'), made, 'mL')]),
     placed: poured - lost,
     lost,
     left: figure(left, 'mL', computed, [
-      line('Mixed so far', made, 'mL'),
-      line('Put into moulds', poured, 'mL', lost > 0 ? 'some of it ran out again' : undefined),
-      line('Left', left, 'mL'),
+      line(msg('bench.mixedSoFar'), made, 'mL'),
+      line(msg('bench.putIntoMoulds'), poured, 'mL', lost > 0 ? msg('bench.ranOut') : undefined),
+      line(msg('bench.left'), left, 'mL'),
     ]),
     wanted: [...open.values()].reduce((total, { volume }) => total + volume, 0),
     toCome,

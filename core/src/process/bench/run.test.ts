@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { MINUTE } from '../../foundation/units/index.js';
 import { dose, sandCement, threePots } from '../../testing/examples.js';
@@ -59,7 +60,7 @@ describe('a run', () => {
     expect(planned.made.value).toBeCloseTo(bucketful.volume.value, 6);
     const wet = runOf(events([{ kind: 'water', bucket: '0.0', mass: planned.tap * 1.6 }]));
     expect(bucketNow(parts, wet, 0, 0).ratio.value).toBeGreaterThan(planned.ratio.value * 1.5);
-    expect(bucketNow(parts, wet, 0, 0).warnings.join()).toMatch(/never cement or sand alone/);
+    expect(english(bucketNow(parts, wet, 0, 0).warnings).join()).toMatch(/never cement or sand alone/);
     const lean = runOf(events([{ kind: 'weighed', bucket: '0.0', material: 'grey-cement', mass: planned.used['grey-cement']! / 2 }])); // prettier-ignore
     expect(bucketNow(parts, lean, 0, 0).used['sharp-sand']).toBe(planned.used['sharp-sand']);
     expect(bucketNow(parts, lean, 0, 0).made.value).toBeLessThan(planned.made.value);

@@ -1,3 +1,4 @@
+import { msg, type Message } from '../../foundation/units/index.js';
 import type { Filling, FinishKind, PourTint } from '../pours/index.js';
 
 /** What is done at the bench, in the order of the work. */
@@ -74,27 +75,27 @@ export const mouldKey = (part: number, { item }: Pick<Filling, 'item'>, copy: nu
   `${part}.${item}.${copy}`;
 
 /** What a step is called. */
-export const stepNames: Record<StepKind, string> = {
-  'lay-out': 'Lay out and check',
-  release: 'Release',
-  'release-dries': 'Release dries',
-  insets: 'Inlays and reliefs, face down',
-  cores: 'Cores in, and weighted',
-  wash: 'Wash up',
-  weigh: 'Weigh and scoop',
-  mix: 'Mix',
-  rest: 'Rest the mix',
-  fill: 'Pour',
-  press: 'Press',
-  tap: 'Tap',
-  mesh: 'Lay in the mesh',
-  strike: 'Strike off',
-  cover: 'Cover',
-  clean: 'Clean up',
-  smooth: 'Smooth with a damp glove',
-  float: 'Float',
-  'first-edge': 'First edging pass',
-  'second-edge': 'Second edge',
-  trowel: 'Trowel smooth',
-  broom: 'Broom',
+export const stepNames: Record<StepKind, Message> = {
+  'lay-out': msg('bench.layOut'),
+  release: msg('bench.release'),
+  'release-dries': msg('bench.releaseDries'),
+  insets: msg('bench.inlays'),
+  cores: msg('bench.cores'),
+  wash: msg('bench.washUp'),
+  weigh: msg('bench.weigh'),
+  mix: msg('pours.mix'),
+  rest: msg('bench.rest'),
+  fill: msg('bench.pour'),
+  press: msg('bench.press'),
+  tap: msg('bench.tap'),
+  mesh: msg('bench.mesh'),
+  strike: msg('bench.strike'),
+  cover: msg('bench.cover'),
+  clean: msg('bench.clean'),
+  smooth: msg('bench.smooth'),
+  float: msg('bench.float'),
+  'first-edge': msg('bench.firstEdge'),
+  'second-edge': msg('bench.secondEdge'),
+  trowel: msg('bench.trowel'),
+  broom: msg('bench.broom'),
 };

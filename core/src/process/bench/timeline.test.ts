@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { MINUTE } from '../../foundation/units/index.js';
 import { fullVolume } from '../../geometry/moulds/index.js';
@@ -53,14 +54,14 @@ describe('what is laid in', () => {
   const letters = { name: '12', face: 'mould' as const, thickness: 3, loops: [[[-20, -20], [20, -20], [0, 20]]] as const }; // prettier-ignore
   it('is laid before the cores where it lies on the bottom, and mesh once a mould is half full', () => {
     const [steps] = laid([part([pot({ mesh: true, count: 1 }), { ...round(), inset: letters }])]);
-    expect(kinds(steps).slice(0, 5)).toEqual(['lay-out', 'release', 'release-dries', 'insets', 'cores']);
+    expect(kinds(english(steps)).slice(0, 5)).toEqual(['lay-out', 'release', 'release-dries', 'insets', 'cores']);
     expect(steps.find(({ kind }) => kind === 'insets')!.minutes).toBe(6);
     const at = kinds(steps).indexOf('mesh');
     expect(steps[at]!.moulds.map(({ name }) => name)).toEqual(['Nested pot']);
     const poured = steps.slice(0, at).filter(({ kind }) => kind === 'fill');
     const taken = poured.flatMap(({ moulds }) => moulds).filter(({ name }) => name === 'Nested pot');
     expect(taken.reduce((sum, { volume }) => sum + volume, 0)).toBeCloseTo(fullVolume(nestedPot) / 2, 6);
-    expect(kinds(laid([part([pot()])])[0])).not.toContain('mesh');
+    expect(kinds(english(laid([part([pot()])])[0]))).not.toContain('mesh');
   });
 
   it('of a banded piece goes into the layer that reaches half its depth', () => {
@@ -82,7 +83,7 @@ describe('a mould that takes more than a bucket', () => {
     expect(next[0]!.after).toMatchObject({ from: 0, edge: 'blended' });
     expect(timeline.warnings).toEqual([]);
     expect(said(judgePour(trough().plan, trough().sheet).findings)).toMatch(
-      /Trough takes [0-9.]+ L, and the bucket mixes 1\.0 L at once: each bucket goes in while the last is plastic/,
+      /Trough takes [0-9.]+ L, and the bucket mixes 1\.0\d L at once: each bucket goes in while the last is plastic/,
     );
   });
 
@@ -96,16 +97,22 @@ describe('a mould that takes more than a bucket', () => {
       [second.key, { start: START + (second.after!.to + 5) * MINUTE }],
     ]);
     const { warnings } = timelineOf(steps, { start: START, times });
-    expect(warnings.map(({ text }) => text).join()).toContain('More into Trough comes 5 min after the lift below');
+    expect(
+      english(warnings)
+        .map(({ text }) => text)
+        .join(),
+    ).toContain('More into Trough comes 5 min after the lift below');
     const cold = new Map([[second.key, { start: START + (second.after!.cold + 5) * MINUTE }], [first, { start: START, end: START }]]); // prettier-ignore
-    expect(timelineOf(steps, { start: START, times: cold }).warnings.map(({ kind }) => kind)).toContain('cold-joint');
+    expect(english(timelineOf(steps, { start: START, times: cold }).warnings).map(({ kind }) => kind)).toContain(
+      'cold-joint',
+    );
   });
 });
 
 describe('the steps of a pour', () => {
   it('go from laying out to cleaning up, a deep mould in two lifts with tapping after each', () => {
     const [steps] = laid([part([pot()])]);
-    expect(kinds(steps)).toEqual([
+    expect(kinds(english(steps))).toEqual([
       'lay-out',
       'release',
       'release-dries',
@@ -129,16 +136,18 @@ describe('the steps of a pour', () => {
 
   it('of a slab are one lift, struck off, and finished in its windows; covered only then', () => {
     const [steps] = laid([part([round()])]);
-    expect(kinds(steps)).toEqual(expect.arrayContaining(['strike', 'float', 'first-edge', 'second-edge', 'broom']));
-    expect(kinds(steps)).not.toContain('cover');
+    expect(kinds(english(steps))).toEqual(
+      expect.arrayContaining(['strike', 'float', 'first-edge', 'second-edge', 'broom']),
+    );
+    expect(kinds(english(steps))).not.toContain('cover');
     expect(steps.filter(({ kind }) => kind === 'fill')).toHaveLength(1);
-    expect(kinds(laid([part([round()])], { finish: 'struck' })[0])).toContain('cover');
+    expect(kinds(english(laid([part([round()])], { finish: 'struck' })[0]))).toContain('cover');
   });
 
   it('of pressed faces are a press, and a damp glove while it is green', () => {
     const pressed = pot({ shape: { outer: cone(160, 200, 180), cores: [], inserts: [], pressed: { side: 'over', thickness: 30 } } }); // prettier-ignore
     const [steps] = laid([part([pressed], { mix: sandCement(2), bucket: 60000 })], { release: 'none' });
-    expect(kinds(steps)).toEqual(['lay-out', 'weigh', 'mix', 'rest', 'press', 'smooth', 'clean']);
+    expect(kinds(english(steps))).toEqual(['lay-out', 'weigh', 'mix', 'rest', 'press', 'smooth', 'clean']);
   });
 
   it('have keys of their own, and the same ones each time', () => {
@@ -226,8 +235,8 @@ describe('a pour in time', () => {
       });
     };
     const joint = (hours: number) => late(hours).warnings.filter(({ kind }) => kind !== 'stiffens');
-    expect(joint(7).map(({ kind }) => kind)).toEqual(['edge']);
-    expect(joint(9).map(({ kind, step }) => [kind, step])).toEqual([['cold-joint', fill.key]]);
+    expect(english(joint(7)).map(({ kind }) => kind)).toEqual(['edge']);
+    expect(english(joint(9)).map(({ kind, step }) => [kind, step])).toEqual([['cold-joint', fill.key]]);
   });
 
   it('is laid again when a step runs over: what is done stays, the rest moves', () => {
@@ -239,14 +248,11 @@ describe('a pour in time', () => {
       [weigh.step.key, { start: weigh.start }] as const,
     ]);
     const late = timelineOf(steps, { start: START, now: weigh.end + 20 * MINUTE, times });
-    expect(late.steps.map(({ state }) => state).slice(0, 6)).toEqual([
-      'done',
-      'done',
-      'done',
-      'done',
-      'begun',
-      'ahead',
-    ]);
+    expect(
+      english(late.steps)
+        .map(({ state }) => state)
+        .slice(0, 6),
+    ).toEqual(['done', 'done', 'done', 'done', 'begun', 'ahead']);
     expect(late.poured - planned.poured).toBeCloseTo(20 * MINUTE, -2);
   });
 
@@ -254,7 +260,7 @@ describe('a pour in time', () => {
     const parts = Array.from({ length: 6 }, () => part([pot({ count: 3 }), round(2)]));
     const [, timeline] = laid(parts);
     expect(timeline.potLives.length).toBeGreaterThanOrEqual(6);
-    expect(timeline.steps.at(-1)!.step.kind).toBe('clean');
+    expect(english(timeline.steps).at(-1)!.step.kind).toBe('clean');
   });
 });
 

@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { MINUTE } from '../../foundation/units/index.js';
+import { MINUTE, msg, type Message, quantity } from '../../foundation/units/index.js';
 import { WORKABLE_SHARE } from '../pours/index.js';
 import { stepNames, type Step } from './steps.js';
 
@@ -50,7 +50,7 @@ type TimelineWarningKind = 'stiffens' | 'edge' | 'cold-joint' | 'both-hands';
 interface TimelineWarning {
   readonly kind: TimelineWarningKind;
   readonly step: string;
-  readonly text: string;
+  readonly text: Message;
 }
 
 /** A pour in time. */
@@ -199,7 +199,7 @@ const potLivesOf = (laid: readonly TimedStep[]): PotLife[] =>
       : [{ part, bucket, from: start, good: start + WORKABLE_SHARE * potLife * MINUTE, to: start + potLife * MINUTE }],
   );
 
-const minutesOf = (ms: number) => `${Math.max(1, Math.round(ms / MINUTE))} min`;
+const minutesOf = (ms: number) => quantity(Math.max(1, Math.round(ms / MINUTE)), 'min');
 
 /** Buckets that stiffen before they are placed. */
 function stiffening(laid: readonly TimedStep[], potLives: readonly PotLife[]): TimelineWarning[] {
@@ -211,7 +211,7 @@ function stiffening(laid: readonly TimedStep[], potLives: readonly PotLife[]): T
       {
         kind: 'stiffens' as const,
         step: last.step.key,
-        text: `Bucket ${bucket + 1} stiffens ${minutesOf(last.end - good)} before its last mould is full: cooler water, a smaller bucket, a retarder by its sheet, or another pair of hands.`,
+        text: msg('bench.stiffens', { bucket: bucket + 1, minutes: minutesOf(last.end - good) }),
       },
     ];
   });
@@ -221,9 +221,11 @@ const places = ({ kind }: Step) => kind === 'fill' || kind === 'press' || kind =
 const fills = (step: Step) => places(step) || step.kind === 'strike' || step.kind === 'cover';
 
 /** What a step that lays something onto something lays: a layer of a colour, or more of the same. */
-export function layered(step: Pick<Step, 'moulds'>): string {
+export function layered(step: Pick<Step, 'moulds'>): Message {
   const upper = upperOf(step);
-  return upper ? `Layer ${upper.layer} of ${upper.name}` : `More into ${step.moulds[0]?.name ?? 'the piece'}`;
+  return upper
+    ? msg('bench.layerOf', { layer: upper.layer ?? 1, upper: upper.name })
+    : msg('bench.moreInto', { name: step.moulds[0]?.name ?? msg('bench.thePiece') });
 }
 
 const upperOf = ({ moulds }: Pick<Step, 'moulds'>) => moulds.find(({ layer = 1 }) => layer > 1);
@@ -239,9 +241,9 @@ function joints(bench: Bench, laid: readonly TimedStep[]): TimelineWarning[] {
     const upper = upperOf(step);
     const what = layered(step);
     if (waited > after.cold)
-      return [{ kind: 'cold-joint', step: key, text: `Cold joint: the layer below has set when ${what} comes. Scratch and dampen it, or brush on a polymer bond coat.` }]; // prettier-ignore
+      return [{ kind: 'cold-joint', step: key, text: msg('bench.coldJoint', { what }) }]; // prettier-ignore
     if (waited <= after.to + 0.5) return [];
-    return [{ kind: 'edge', step: key, text: upper ? `${what} comes ${late} after a ${after.edge} edge is to be had.` : `${what} comes ${late} after the lift below has begun to stiffen: more hands, a retarder by its sheet, or smaller lifts; else scratch what lies there and damp it.` }]; // prettier-ignore
+    return [{ kind: 'edge', step: key, text: upper ? msg('bench.lateForEdge', { what, late, edge: after.edge }) : msg('bench.lateForLift', { what, late }) }]; // prettier-ignore
   });
 }
 
@@ -253,13 +255,18 @@ function clashes(laid: readonly TimedStep[]): TimelineWarning[] {
       (one) =>
         one.step.hands && one.step !== step && one.start < window.to && one.end > window.from && one.end <= start + 1,
     );
-    const name = stepNames[step.kind].toLowerCase();
-    const which = step.moulds[0]?.name ?? 'the face';
     return [
       {
         kind: 'both-hands',
         step: step.key,
-        text: `To ${name} ${which} falls ${minutesOf(end - window.to)} late${other ? `: both hands are at “${stepNames[other.step.kind].toLowerCase()}” of bucket ${(other.step.bucket ?? 0) + 1}` : ''}. Begin that bucket later, or ask for another pair of hands.`,
+        text: msg('bench.faceLate', {
+          step: stepNames[step.kind],
+          name: step.moulds[0]?.name ?? msg('bench.theFace'),
+          late: minutesOf(end - window.to),
+          other: other ? 'some' : 'none',
+          otherStep: stepNames[other?.step.kind ?? step.kind],
+          bucket: (other?.step.bucket ?? 0) + 1,
+        }),
       },
     ];
   });

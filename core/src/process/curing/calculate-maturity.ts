@@ -1,4 +1,4 @@
-import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { computed, figure, line, type Figure, msg, exactly } from '../../foundation/units/index.js';
 import { shareBand, strengthShare, type BinderClass } from '../../mixing/binders/index.js';
 import { DATUM, ageBetween, ageCourse, nurseSaul, type TemperatureReading } from './maturity.js';
 
@@ -19,12 +19,12 @@ export function calculateMaturity(
   const age = ageBetween(ageCourse(readings, binderClass, datum), 0, hours);
   const [low, high] = shareBand(binderClass, age);
   const share = strengthShare(binderClass, age) * 100;
-  const sameAt20 = line('As at 20 °C', age, 'h', 'Arrhenius, ASTM C1074');
+  const sameAt20 = line(msg('curing.asAt20', { temperature: exactly(20, '°C') }), age, 'h', msg('curing.arrhenius'));
   return {
     equivalentAge: figure(age, 'h', computed, [
-      line('By the clock', hours, 'h'),
+      line(msg('curing.byClock'), hours, 'h'),
       line(
-        `Maturity from ${datum < 0 ? `−${-datum}` : datum} °C`,
+        msg('curing.maturityFrom', { temperature: exactly(datum, '°C') }),
         nurseSaul(readings, hours, datum),
         'ratio',
         '°C·h, Nurse–Saul',
@@ -37,9 +37,9 @@ export function calculateMaturity(
       computed,
       [
         sameAt20,
-        line('At the least', low * 100, '%', 'a slower binder of its class'),
-        line('At the most', high * 100, '%', 'a faster one'),
-        line('Strength, % of 28-day', share, '%'),
+        line(msg('curing.atLeast'), low * 100, '%', msg('curing.slowerBinder')),
+        line(msg('curing.atMost'), high * 100, '%', msg('curing.fasterOne')),
+        line(msg('curing.strengthOf28'), share, '%'),
       ],
       [low * 100, high * 100],
     ),

@@ -1,3 +1,4 @@
+import { msg, type Message } from '../../foundation/units/index.js';
 /** How a core comes out, by what it is. */
 export type CoreKind = 'stiff' | 'greased' | 'soft plug' | 'tapered' | 'block';
 
@@ -5,14 +6,14 @@ export type CoreKind = 'stiff' | 'greased' | 'soft plug' | 'tapered' | 'block';
 export interface PullWindow {
   readonly good: number;
   readonly late: number;
-  readonly how: string;
+  readonly how: Message;
 }
 
 /** Tapered inner moulds come out with the demoulding; blocks are broken out any time after it. */
 export const pullWindows: Record<Exclude<CoreKind, 'tapered' | 'block'>, PullWindow> = {
-  stiff: { good: 1.2, late: 1.8, how: 'turn it first, then draw it' },
-  greased: { good: 1, late: 3, how: 'turn it and draw it' },
-  'soft plug': { good: 2, late: 6, how: 'pluck it out' },
+  stiff: { good: 1.2, late: 1.8, how: msg('curing.turnThenDraw') },
+  greased: { good: 1, late: 3, how: msg('curing.turnAndDraw') },
+  'soft plug': { good: 2, late: 6, how: msg('curing.pluckOut') },
 };
 /** Share of the window's beginning before which it is too early by far. */
 export const PULL_EARLY = 0.8;

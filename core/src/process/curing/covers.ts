@@ -1,4 +1,4 @@
-import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { computed, figure, line, type Figure, msg, exactly, type Message } from '../../foundation/units/index.js';
 import { evaporation, faceRisk, type FaceAmbient, type FaceRisk } from './evaporation.js';
 import { MOST_WETTINGS, faceWater, mistingPlan, usualWaking, type Waking } from './misting.js';
 
@@ -16,13 +16,13 @@ const lets: Record<Cover, { readonly through: number; readonly wind: number }> =
   bath: { through: 0, wind: 0 },
 };
 
-export const coverWords: Record<Cover, string> = {
-  none: 'open',
-  shade: 'open, in shade out of the wind',
-  'damp cloth': 'under a damp cloth',
-  film: 'under film',
-  bag: 'in a bag',
-  bath: 'in a water bath',
+export const coverWords: Record<Cover, Message> = {
+  none: msg('curing.coverOpen'),
+  shade: msg('curing.coverShade'),
+  'damp cloth': msg('curing.coverCloth'),
+  film: msg('curing.coverFilm'),
+  bag: msg('curing.coverBag'),
+  bath: msg('curing.coverBath'),
 };
 
 /** A cover by what was written of it; open where that is no cover known here. */
@@ -42,16 +42,16 @@ export interface CoverEffect {
   /** Wettings a day that it would still take. */
   readonly wettings: number;
   /** What it asks for, as a sentence. */
-  readonly told: string;
+  readonly told: Message;
 }
 
-function told(cover: Cover, wettings: number, clothDries: number): string {
-  if (cover === 'bath') return 'nothing leaves it; set it down on laths, and lift it out wet and heavy';
+function told(cover: Cover, wettings: number, clothDries: number): Message {
+  if (cover === 'bath') return msg('curing.bathNothingLeaves');
   if (cover === 'damp cloth')
-    return `nothing leaves it while the cloth is damp: wet that every ${Math.max(1, Math.floor(clothDries))} h or lay film over it`;
-  if (wettings === 0) return 'no wetting needed';
-  if (wettings > MOST_WETTINGS) return `${wettings} wettings a day: too many to keep up`;
-  return `${wettings} ${wettings === 1 ? 'wetting' : 'wettings'} a day`;
+    return msg('curing.clothNothingLeaves', { value: exactly(Math.max(1, Math.floor(clothDries)), 'h') });
+  if (wettings === 0) return msg('curing.noWetting');
+  if (wettings > MOST_WETTINGS) return msg('curing.wettingsTooMany', { wettings });
+  return msg('curing.wettingsADay', { wettings });
 }
 
 /** What leaving it open, shade, cloth, film, a bag or a bath would each do to a face in this air, the least effective first. */
@@ -65,10 +65,12 @@ export function compareCovers(ambient: FaceAmbient, lightweight: boolean, waking
     return {
       cover,
       rate: figure(rate, 'kg/m²/h', computed, [
-        line('Open, in this air', open, 'kg/m²/h', 'ACI 305R nomograph in Uno’s form'),
-        line(`Lets through, ${coverWords[cover]}`, lets[cover].through * 100, '%'),
-        ...(cover === 'shade' ? [line('Wind that reaches it', ambient.wind * lets.shade.wind, 'ratio', 'km/h')] : []),
-        line('Off the face', rate, 'kg/m²/h'),
+        line(msg('curing.openHere'), open, 'kg/m²/h', msg('curing.nomograph')),
+        line(msg('curing.letsThrough', { coverWords: coverWords[cover] }), lets[cover].through * 100, '%'),
+        ...(cover === 'shade'
+          ? [line(msg('curing.windReaches'), ambient.wind * lets.shade.wind, 'ratio', 'km/h')]
+          : []),
+        line(msg('curing.offFace'), rate, 'kg/m²/h'),
       ]),
       risk: faceRisk(rate),
       wettings,

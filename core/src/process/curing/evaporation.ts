@@ -1,4 +1,4 @@
-import { requireNumber } from '../../foundation/units/index.js';
+import { requireNumber, msg, type Message } from '../../foundation/units/index.js';
 
 /** Air over a wet face: concrete and air in °C, humidity as a share, wind in km/h. */
 export interface FaceAmbient {
@@ -26,10 +26,10 @@ export const overFace = ({
 
 /** Water that leaves a wet face, kg/m²/h (ACI 305R nomograph in Uno's form, 1998); never below 0. */
 export function evaporation({ concrete, ambient, humidity, wind }: FaceAmbient): number {
-  requireNumber('concrete', concrete, 'The temperature of the concrete', { min: -18, max: 90, unit: '°C' });
-  requireNumber('ambient', ambient, 'The temperature of the air', { min: -18, max: 60, unit: '°C' });
-  requireNumber('humidity', humidity, 'The humidity', { min: 0, max: 1 });
-  requireNumber('wind', wind, 'The wind', { min: 0, max: 200, unit: 'km/h' });
+  requireNumber('concrete', concrete, msg('curing.concreteTemperature'), { min: -18, max: 90, unit: '°C' });
+  requireNumber('ambient', ambient, msg('curing.airTemperature'), { min: -18, max: 60, unit: '°C' });
+  requireNumber('humidity', humidity, msg('curing.humidity'), { min: 0, max: 1 });
+  requireNumber('wind', wind, msg('curing.wind'), { min: 0, max: 200, unit: 'km/h' });
   return Math.max(0, 5 * ((concrete + 18) ** 2.5 - humidity * (ambient + 18) ** 2.5) * (wind + 4) * 1e-6);
 }
 
@@ -42,8 +42,8 @@ export function faceRisk(rate: number): FaceRisk {
 }
 
 /** The same in words. */
-export const faceAdvice: Record<FaceRisk, string> = {
-  calm: 'low evaporation',
-  watch: 'cover thin and lightweight pieces',
-  cover: 'cover, shade and mist every open face',
+export const faceAdvice: Record<FaceRisk, Message> = {
+  calm: msg('curing.lowEvaporation'),
+  watch: msg('curing.coverThin'),
+  cover: msg('curing.coverAll'),
 };

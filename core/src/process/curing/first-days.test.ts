@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../../foundation/units/index.js';
 import { shareBand, strengthShare, type BinderClass } from '../../mixing/binders/index.js';
@@ -120,12 +121,12 @@ describe('strength', () => {
       until: 40,
       strength: 30,
     });
-    expect(found.map(({ kind, past }) => [kind, past])).toEqual([
+    expect(english(found).map(({ kind, past }) => [kind, past])).toEqual([
       ['frost', true],
       ['cold', true],
       ['heat', false],
     ]);
-    expect(found[0]!.told).toMatch(/froze below 3.5 MPa/);
+    expect(english(found[0]!.told)).toMatch(/froze below 3.5 MPa/);
     const strong = weatherWarnings({
       course: ageCourse(
         [
@@ -193,8 +194,8 @@ describe('covers', () => {
         expect.closeTo(rate, 9),
       ),
     );
-    expect(compareCovers(ambient, true)[0]!.told).toMatch(/too many to keep up/);
-    expect(compareCovers(ambient, true)[2]!.told).toMatch(/while the cloth is damp/);
+    expect(english(compareCovers(ambient, true)[0]!.told)).toMatch(/too many to keep up/);
+    expect(english(compareCovers(ambient, true)[2]!.told)).toMatch(/while the cloth is damp/);
     expect(evaporationUnder(coverOf('something else'), ambient)).toBe(open);
   });
 });
@@ -204,8 +205,8 @@ describe('the end of a moist curing', () => {
     expect(moistCuringEnd('portland', usualMoistCuring).age / 24).toBeCloseTo(6.91, 2);
     expect(strengthShare('fast-setting', moistCuringEnd('fast-setting').age)).toBeCloseTo(0.7, 9);
     expect(moistCuringEnd('gypsum', { by: 'school', school: 'patient' })).toEqual({ age: 0, days: 0 });
-    expect(moistCuringInWords({ by: 'school', school: 'hurried' })).toMatch(/3 days/);
-    expect(moistCuringInWords(usualMoistCuring)).toBe('until 70 % of 28-day strength');
+    expect(english(moistCuringInWords({ by: 'school', school: 'hurried' }))).toMatch(/3 days/);
+    expect(english(moistCuringInWords(usualMoistCuring))).toBe('until 70 % of 28-day strength');
   });
 });
 
@@ -235,9 +236,9 @@ describe('leaching', () => {
   });
 
   it('and every bath have their caution; gypsum is told to stay dry', () => {
-    for (const bath of Object.values(baths)) expect(bath.caution.length).toBeGreaterThan(40);
-    expect(bathNote('water', 'gypsum')).toMatch(/softens/);
-    expect(bathNote('water', 'fast-setting')).toMatch(/does not need it/);
+    for (const bath of Object.values(baths)) expect(english(bath.caution).length).toBeGreaterThan(40);
+    expect(english(bathNote('water', 'gypsum'))).toMatch(/softens/);
+    expect(english(bathNote('water', 'fast-setting'))).toMatch(/does not need it/);
     expect(bathNote('vinegar', 'portland')).toBeUndefined();
   });
 });

@@ -1,3 +1,4 @@
+import { msg, exactly, type Message } from '../../foundation/units/index.js';
 import { defined } from '../../foundation/math/index.js';
 import { isPortland, strengthShare, type BinderClass } from '../../mixing/binders/index.js';
 import { ageBetween, type AgeCourse } from './maturity.js';
@@ -8,7 +9,7 @@ export interface WeatherWarning {
   readonly from: number;
   readonly to: number;
   readonly past: boolean;
-  readonly told: string;
+  readonly told: Message;
 }
 
 /** Frost harms a piece until it has this strength, MPa. */
@@ -65,7 +66,7 @@ export function weatherWarnings({
     kind: WeatherWarning['kind'],
     least: number,
     holds: (hour: Hour) => boolean,
-    tell: (past: boolean) => string,
+    tell: (past: boolean) => Message,
   ) =>
     runsOf(hours, holds)
       .filter((run) => lasting(run) >= least)
@@ -77,8 +78,8 @@ export function weatherWarnings({
       (one) => one.temperature < 0 && weak(one),
       (past) =>
         past
-          ? 'The piece froze below 3.5 MPa. Inspect it for scaling before use.'
-          : 'Frost will arrive before 3.5 MPa. Move the piece indoors or insulate it.',
+          ? msg('curing.froze', { strength: exactly(FROST_PROOF, 'MPa') })
+          : msg('curing.frostComing', { strength: exactly(FROST_PROOF, 'MPa') }),
     ),
     ...found(
       'cold',
@@ -86,17 +87,14 @@ export function weatherWarnings({
       (one) => isPortland(binderClass) && one.temperature < COLD && one.age < 7 * 24,
       (past) =>
         past
-          ? 'It stood below 5 °C, where cement hardly sets.'
-          : 'Below 5 °C cement hardly sets: a warmer place saves days.',
+          ? msg('curing.stoodCold', { cold: exactly(COLD, '°C') })
+          : msg('curing.coldComing', { cold: exactly(COLD, '°C') }),
     ),
     ...found(
       'heat',
       2,
       (one) => one.temperature > HOT && one.age < YOUNG,
-      (past) =>
-        past
-          ? 'It stood hot in its first days: look for fine cracks.'
-          : 'Heat in its first days: shade it, keep it wet, pour early in the day.',
+      (past) => (past ? msg('curing.stoodHot') : msg('curing.heatComing')),
     ),
   ];
 }

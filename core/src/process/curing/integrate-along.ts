@@ -1,5 +1,5 @@
 import { defined, firstPlace } from '../../foundation/math/index.js';
-import { requireNumber, MOST_HOURS } from '../../foundation/units/index.js';
+import { requireNumber, MOST_HOURS, msg } from '../../foundation/units/index.js';
 import type { TemperatureReading } from './maturity.js';
 
 /** Gauss–Legendre of three points on −1…1. */
@@ -44,7 +44,7 @@ export function integrateAlong(
   const [a, b] = warm;
   const width = b.hour - a.hour;
   if (!(width <= MOST_HOURS))
-    requireNumber('readings', width, 'The time between two readings', { max: MOST_HOURS, unit: 'h' });
+    requireNumber('readings', width, msg('curing.timeBetweenReadings'), { max: MOST_HOURS, unit: 'h' });
   const pieces = Math.max(1, Math.ceil(width / PIECE));
   const slope = (b.temperature - a.temperature) / pieces;
   let sum = 0;

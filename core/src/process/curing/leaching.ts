@@ -1,4 +1,4 @@
-import { Checker } from '../../foundation/units/index.js';
+import { Checker, msg, type Message, fixed } from '../../foundation/units/index.js';
 
 /** A reading of a test strip, at a time, ms. */
 export interface PhReading {
@@ -21,7 +21,7 @@ export interface Leaching {
   /** Changes of water that are calculated still to be needed. */
   readonly changes: number;
   readonly learned: boolean;
-  readonly told: string;
+  readonly told: Message;
 }
 
 /**
@@ -30,24 +30,21 @@ export interface Leaching {
  */
 export function leaching(readings: readonly PhReading[], soaks: number): Leaching {
   const check = new Checker();
-  readings.forEach(({ ph }, i) => check.number(`readings.${i}.ph`, ph, 'The pH', { min: 4, max: 14 }));
+  readings.forEach(({ ph }, i) => check.number(`readings.${i}.ph`, ph, msg('curing.ph'), { min: 4, max: 14 }));
   check.done();
   const sorted = [...readings].sort((a, b) => a.at - b.at);
   const last = sorted[sorted.length - 1];
   if (last && last.ph <= PH_TARGET)
-    return { done: true, changes: 0, learned: true, told: `At pH ${last.ph} it is fit for plants; let it dry.` };
+    return { done: true, changes: 0, learned: true, told: msg('curing.phFit', { ph: fixed(last.ph, 1) }) };
   const first = sorted[0];
   const learned = sorted.length > 1;
   const fall = learned && first && last ? Math.max(LEAST_FALL, (first.ph - last.ph) / (sorted.length - 1)) : USUAL_FALL;
   const toFall = (last?.ph ?? Math.max(PH_TARGET + 1, STRONG - soaks * USUAL_FALL)) - PH_TARGET;
   const changes = last ? Math.max(1, Math.ceil(toFall / fall)) : Math.max(1, USUAL_SOAKS - soaks);
-  const about = `about ${changes} more ${changes === 1 ? 'change' : 'changes'} of water`;
   return {
     done: false,
     changes,
     learned,
-    told: last
-      ? `At pH ${last.ph}, ${about}, a day or two each.`
-      : `Dip a strip when the water has stood a day: ${about} by the handbook.`,
+    told: last ? msg('curing.phChanges', { ph: fixed(last.ph, 1), changes }) : msg('curing.dipStrip', { changes }),
   };
 }

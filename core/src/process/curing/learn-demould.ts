@@ -1,5 +1,15 @@
 import { bisect, defined, normalShare } from '../../foundation/math/index.js';
-import { Checker, figure, handbook, line, type Figure } from '../../foundation/units/index.js';
+import {
+  Checker,
+  figure,
+  handbook,
+  line,
+  type Figure,
+  msg,
+  type Message,
+  fixed,
+  exactly,
+} from '../../foundation/units/index.js';
 
 /** How a demoulding went: clean, broken because it came too early, or hurt in some other way, which teaches nothing. */
 export const demouldsCame = ['clean', 'too-early', 'otherwise'] as const;
@@ -40,7 +50,7 @@ export interface LearnedDemouldAge {
   /** A third of the chosen risk is taken, since it came to harm once. */
   readonly wary: boolean;
   /** The risk, and what it rests on. */
-  readonly sentence: string;
+  readonly sentence: Message;
 }
 
 /** The threshold before anything is known: log-normal, its median as a share of the handbook's age. */
@@ -95,22 +105,20 @@ function shortestAt(known: readonly Belief[], risk: number): number {
 
 function check(expected: number, records: readonly DemouldRecord[]): void {
   const checker = new Checker();
-  checker.number('expected', expected, 'The handbook’s demoulding age', { above: 0, max: 2000, unit: 'h' });
+  checker.number('expected', expected, msg('curing.handbookAge'), { above: 0, max: 2000, unit: 'h' });
   records.forEach(({ age }, i) =>
-    checker.number(`records.${i}.age`, age, 'The age at a demoulding', { above: 0, max: 20000, unit: 'h' }),
+    checker.number(`records.${i}.age`, age, msg('curing.ageAtDemould'), { above: 0, max: 20000, unit: 'h' }),
   );
   checker.done();
 }
 
-const counted = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`;
-
-function sentenceOf(risk: number, records: readonly DemouldRecord[]): string {
-  const chance = `About ${counted(Math.max(1, Math.round(risk * 100)), 'in 100', 'in 100')} would break here`;
+function sentenceOf(risk: number, records: readonly DemouldRecord[]): Message {
+  const chance = fixed(Math.max(1, Math.round(risk * 100)), 0);
   const clean = records.filter(({ came }) => came === 'clean').length;
-  const broke = records.filter(({ came }) => came === 'too-early').length;
-  if (clean + broke === 0) return `${chance}, by the handbook alone: nothing was demoulded of it with this mix yet.`;
-  const told = broke === 0 ? 'none came out too early' : `${broke} of them too early`;
-  return `${chance}: it is based on ${counted(clean + broke, 'demoulding', 'demouldings')}, ${told}.`;
+  const early = records.filter(({ came }) => came === 'too-early').length;
+  return clean + early === 0
+    ? msg('curing.riskByHandbook', { risk: chance })
+    : msg('curing.riskByRecord', { risk: chance, count: clean + early, early });
 }
 
 /**
@@ -135,12 +143,17 @@ export function learnDemouldAge(
   const risk = riskAt(known, age);
   return {
     age: figure(age, 'h', counts > 0 ? { kind: 'learned', records: counts } : handbook, [
-      line('Handbook, at 20 °C', expected, 'h'),
-      line('Demouldings that teach', counts, 'ratio'),
-      line('Risk that is taken', taken * 100, '%', wary ? 'a third of what was chosen, since it broke once' : care),
-      line('Shortest age within it', within, 'h'),
-      ...(floor > within ? [line('Not under 0.93 of the shortest clean one', floor, 'h')] : []),
-      line('Proposed', age, 'h'),
+      line(msg('curing.handbookAt20', { temperature: exactly(20, '°C') }), expected, 'h'),
+      line(msg('curing.teachingDemouldings'), counts, 'ratio'),
+      line(
+        msg('curing.riskTaken'),
+        taken * 100,
+        '%',
+        wary ? msg('curing.thirdOfChosen') : msg('curing.riskChosen', { care }),
+      ),
+      line(msg('curing.shortestWithin'), within, 'h'),
+      ...(floor > within ? [line(msg('curing.notUnderShortest'), floor, 'h')] : []),
+      line(msg('curing.proposed'), age, 'h'),
     ]),
     risk,
     wary,

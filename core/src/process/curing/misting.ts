@@ -1,4 +1,4 @@
-import { Checker, computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { Checker, computed, figure, line, type Figure, msg } from '../../foundation/units/index.js';
 
 /** Water that one wetting leaves on a face, kg/m². */
 const LEFT = { plain: 0.3, lightweight: 0.5 } as const;
@@ -50,10 +50,10 @@ export function mistingPlan(evaporation: number, lightweight: boolean, waking: W
   const lasting = loss > 0 ? left / loss : Infinity;
   const wettings = loss > 0 ? Math.ceil(hours / lasting - 1e-9) : 0;
   const lasts = figure(Math.min(lasting, 999), 'h', computed, [
-    line('Off a wet face', evaporation, 'kg/m²/h'),
-    ...(lightweight ? [line('A lightweight face loses 1.3 times that', loss, 'kg/m²/h')] : []),
-    line('A wetting leaves', left, 'ratio', 'kg/m²'),
-    line('It lasts', Math.min(lasting, 999), 'h'),
+    line(msg('curing.offWetFace'), evaporation, 'kg/m²/h'),
+    ...(lightweight ? [line(msg('curing.lightFaceLoses'), loss, 'kg/m²/h')] : []),
+    line(msg('curing.wettingLeaves'), left, 'ratio', 'kg/m²'),
+    line(msg('curing.itLasts'), Math.min(lasting, 999), 'h'),
   ]);
   const coverInstead = wettings > MOST_WETTINGS;
   const times =
@@ -63,9 +63,9 @@ export function mistingPlan(evaporation: number, lightweight: boolean, waking: W
 
 function checkWaking(evaporation: number, { from, to }: Waking): void {
   const check = new Checker();
-  check.number('evaporation', evaporation, 'What evaporates', { min: 0, max: 20, unit: 'kg/m²/h' });
-  check.number('waking.from', from, 'The hour of waking', { min: 0, max: 24, unit: 'h' });
-  check.number('waking.to', to, 'The last waking hour', { min: 0, max: 24, unit: 'h' });
-  check.expect(to > from, 'waking.to', to, 'The day ends before it begins.', 'Enter a later hour.');
+  check.number('evaporation', evaporation, msg('curing.evaporates'), { min: 0, max: 20, unit: 'kg/m²/h' });
+  check.number('waking.from', from, msg('curing.wakingHour'), { min: 0, max: 24, unit: 'h' });
+  check.number('waking.to', to, msg('curing.lastWakingHour'), { min: 0, max: 24, unit: 'h' });
+  check.expect(to > from, 'waking.to', to, msg('curing.dayEndsEarly'), msg('curing.laterHour'));
   check.done();
 }

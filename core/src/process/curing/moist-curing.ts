@@ -1,3 +1,4 @@
+import { msg, quantity, exactly, type Message } from '../../foundation/units/index.js';
 import { moistDaysTo, isPortland, timeToShare, type BinderClass } from '../../mixing/binders/index.js';
 
 /** What the end of a moist curing may go by. */
@@ -10,9 +11,9 @@ export type MoistCuring =
   | { readonly by: 'school'; readonly school: MoistCuringSchool };
 export type MoistCuringSchool = 'patient' | 'hurried';
 
-export const moistCuringSchools: Record<MoistCuringSchool, { readonly days: number; readonly reason: string }> = {
-  patient: { days: 28, reason: 'all of its strength, and the fewest cracks' },
-  hurried: { days: 3, reason: 'the mould and the place are free sooner; thin pieces craze more' },
+export const moistCuringSchools: Record<MoistCuringSchool, { readonly days: number; readonly reason: Message }> = {
+  patient: { days: 28, reason: msg('curing.fewestCracks') },
+  hurried: { days: 3, reason: msg('curing.freeSooner') },
 };
 
 /** By default it is kept damp to 70 % of its 28-day strength: about a week for Portland at 20 °C, whatever the weather. */
@@ -46,9 +47,10 @@ export function moistCuringEnd(
 }
 
 /** The rule in words. */
-export function moistCuringInWords(cure: MoistCuring): string {
-  if (cure.by === 'share') return `until ${Math.round(cure.share * 100)} % of 28-day strength`;
-  if (cure.by === 'days') return `for ${cure.days} days`;
+export function moistCuringInWords(cure: MoistCuring): Message {
+  if (cure.by === 'share')
+    return msg('curing.untilStrength', { share: quantity(Math.round(cure.share * 100), '%', 0) });
+  if (cure.by === 'days') return msg('curing.forDays', { days: exactly(cure.days, 'days') });
   const { days, reason } = moistCuringSchools[cure.school];
-  return `for ${days} days: ${reason}`;
+  return msg('curing.forDaysReason', { days: exactly(days, 'days'), reason });
 }

@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { requireNumber, MOST_HOURS } from '../../foundation/units/index.js';
+import { requireNumber, MOST_HOURS, msg } from '../../foundation/units/index.js';
 import { faceWater } from './misting.js';
 
 /** What left a face over a stretch: hours from any beginning, kg/m²/h, what its cover lets through counted in. */
@@ -35,7 +35,7 @@ export function surfaceRecord(
   lightweight: boolean,
 ): SurfaceRecord {
   const length = stretches.reduce((sum, { from, to }) => sum + Math.max(0, to - from), 0);
-  requireNumber('stretches', length, 'The stretches together', { min: 0, max: MOST_HOURS, unit: 'h' });
+  requireNumber('stretches', length, msg('curing.stretches'), { min: 0, max: MOST_HOURS, unit: 'h' });
   const { left } = faceWater(0, lightweight);
   const waiting = [...wettings].sort((a, b) => a - b);
   let [water, dryHours, hours, missed] = [left, 0, 0, 0];

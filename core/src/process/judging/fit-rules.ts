@@ -1,4 +1,4 @@
-import { formatQuantity, remedies, type Finding, type FindingKey, type Remedy } from '../../foundation/units/index.js';
+import { remedies, type Finding, type FindingKey, type Remedy, msg, quantity } from '../../foundation/units/index.js';
 import {
   ballast,
   checkGrain,
@@ -18,15 +18,17 @@ import { leastWall } from './least-wall.js';
 /** Findings of a mould that another mix ends. */
 const byMix: readonly FindingKey[] = ['wall', 'grain'];
 
-const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
-
 /** What is said of a mould by itself, told of the item, with the ways out that a pour has. */
 function ofPour({ item, traits }: JudgedMould, finding: Finding): Finding<PlanChange> {
   const further: Remedy<PlanChange>[] = [];
-  if (byMix.includes(finding.key)) further.push({ text: 'Choose a finer mix.', change: ANOTHER_MIX });
+  if (byMix.includes(finding.key)) further.push({ text: msg('judging.finerMix'), change: ANOTHER_MIX });
   if (finding.key === 'grain' && item.mesh && traits?.meshOpening !== undefined)
-    further.push({ text: 'Leave the mesh out, and use fibre.', change: { mesh: false } });
-  return { ...finding, text: `${item.name}: ${lowerFirst(finding.text)}`, remedies: [...further, ...finding.remedies] };
+    further.push({ text: msg('judging.meshOut'), change: { mesh: false } });
+  return {
+    ...finding,
+    text: msg('judging.ofItem', { item: item.name, text: finding.text }),
+    remedies: [...further, ...finding.remedies],
+  };
 }
 
 /** Whether a mix is poured, and so pushes on walls and lifts cores. */
@@ -70,12 +72,12 @@ export const floatingCoreRule: ItemRule = ({ item, plan, mix, traits, way }) => 
   return {
     key: 'floating-core',
     harm: 2,
-    text: `${item.name}: its core needs ${formatQuantity(needed.mass.value, 'g', 'metric')} of ballast, more than its own sand weighs.`,
-    reason: 'The mix that a core pushes aside lifts it, and a set base does not hold it.',
+    text: msg('judging.coreBallast', { item: item.name, value: quantity(needed.mass.value, 'g') }),
+    reason: msg('judging.coreBallastReason'),
     basis: 'calculated',
     remedies: [
-      { text: 'Lay a bar across and clamp it down.' },
-      ...(lifts !== undefined && lifts > 1 ? remedies(`Pour in ${lifts} even lifts, each on a set one.`) : []),
+      { text: msg('judging.clampCore') },
+      ...(lifts !== undefined && lifts > 1 ? remedies(msg('judging.evenLifts', { lifts })) : []),
     ],
   };
 };

@@ -1,21 +1,27 @@
-import { formatQuantity, remedies } from '../../foundation/units/index.js';
+import { remedies, msg, quantity } from '../../foundation/units/index.js';
 import { staysPut } from '../../geometry/moulds/index.js';
 import { ANOTHER_MIX, type ItemRule } from './judged.js';
 
 /** What more than one person lifts, and where it must be filled. */
 export const weightRule: ItemRule = ({ item, plan: { liftLimit }, piece: { fresh, dry } }) => {
   if (fresh.value <= liftLimit) return undefined;
-  const kg = (grams: number) => formatQuantity(grams, 'g', 'metric');
-  const stays = staysPut(item) ? ' It is not moved until its demould.' : '';
+  const kg = (grams: number) => quantity(grams, 'g');
+  const stays = staysPut(item) ? 'yes' : 'no';
   return {
     key: 'weight',
     harm: 1,
-    text: `${item.name} weighs ${kg(fresh.value)} full and ${kg(dry.value)} dry: more than one person lifts here, ${kg(liftLimit)}.${stays}`,
-    reason: 'A full mould that is caught as it slips hurts a back or a foot.',
+    text: msg('judging.heavy', {
+      item: item.name,
+      value: kg(fresh.value),
+      value2: kg(dry.value),
+      liftLimit: kg(liftLimit),
+      stays,
+    }),
+    reason: msg('judging.heavyReason'),
     basis: 'calculated',
     remedies: [
-      ...remedies('Fill it where it is to set.', 'Two people: slide it and turn it over an edge, do not catch it.'),
-      { text: 'Choose a lighter mix.', change: ANOTHER_MIX },
+      ...remedies(msg('judging.fillWhere'), msg('judging.twoPeopleSlide')),
+      { text: msg('judging.lighterMix'), change: ANOTHER_MIX },
     ],
   };
 };

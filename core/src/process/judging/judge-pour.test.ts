@@ -1,3 +1,4 @@
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import type { FindingKey } from '../../foundation/units/index.js';
 import { calculateMould, usualDensity } from '../../geometry/moulds/index.js';
@@ -35,7 +36,7 @@ describe('a mould with a mix', () => {
   it('that goes well has nothing against it, and says what nobody could judge', () => {
     const known = { moulds: rigid, release: 'wax', uses: ['indoors'], ahead: hours({}) } as const;
     expect(judge({}, {}, known)).toEqual({ findings: [], unknown: [] });
-    expect(judge({}).unknown).toEqual([
+    expect(english(judge({}).unknown)).toEqual([
       expect.stringContaining('how stiff the mould of Nested pot is'),
       'which release agent is used',
       'what it is for',
@@ -46,7 +47,7 @@ describe('a mould with a mix', () => {
   it('each finding names its harm, its basis, its reason and a way out, the worst first', () => {
     const light = recipe([['grey-cement', 1], ['perlite', 3]], { grade: 6 }); // prettier-ignore
     const { findings } = judge({ mix: light, temperature: 2 }, { shape: solid(), piece: 'slab' });
-    expect(findings[0]).toMatchObject({ key: 'strength', harm: 1 });
+    expect(english(findings[0])).toMatchObject({ key: 'strength', harm: 1 });
     expect(findings.map(({ harm }) => harm)).toEqual(findings.map(({ harm }) => harm).sort());
     for (const { text, reason, basis, remedies } of findings) {
       expect([text, reason, basis].every(Boolean)).toBe(true);
@@ -57,7 +58,7 @@ describe('a mould with a mix', () => {
   it('that was put aside for this mould comes last, with its reason', () => {
     const aside: PutAside[] = [{ key: 'consistency', mouldId: pot.mouldId, reason: 'I tap it down.' }];
     const { findings } = judge({ mix: sandCement(4), temperature: 2 }, {}, { aside, moulds: rigid });
-    expect(findings.map(({ key, aside: why }) => [key, why])).toEqual([
+    expect(english(findings).map(({ key, aside: why }) => [key, why])).toEqual([
       ['cold-ahead', undefined],
       ['consistency', 'I tap it down.'],
     ]);
@@ -72,16 +73,18 @@ describe('a mould’s size and the mix that fills it', () => {
 
   it('gravel of 10 mm does not go into a wall of 21 mm, and another mix is a tap', () => {
     const finding = find('grain', { mix: gravel }, { shape: narrow });
-    expect(finding).toMatchObject({ harm: 2, basis: 'guide', item: 0 });
-    expect(finding!.text).toMatch(/^Nested pot: its largest grain is 10 mm, and its narrowest gap passes [67]\.\d mm/);
-    expect(finding!.remedies).toContainEqual(expect.objectContaining({ change: { mix: 'another' } }));
+    expect(english(finding)).toMatchObject({ harm: 2, basis: 'guide', item: 0 });
+    expect(english(finding!.text)).toMatch(
+      /^Nested pot: its largest grain is 10 mm, and its narrowest gap passes [67]\.\d mm/,
+    );
+    expect(english(finding!.remedies)).toContainEqual(expect.objectContaining({ change: { mix: 'another' } }));
     expect(keys({ mix: gravel }, { shape: solid(), piece: 'ornament' })).not.toContain('grain');
   });
 
   it('grain that does not pass the mesh can go without it', () => {
     const context = { moulds: { [pot.mouldId]: { flexibility: 'apart', meshOpening: 5 } } } as const;
     const finding = find('grain', { mix: gravel }, { shape: solid(), piece: 'panel', mesh: true }, context);
-    expect(finding!.text).toContain('the mesh passes 3.8 mm');
+    expect(english(finding!.text)).toContain('the mesh passes 3.8 mm');
     expect(finding!.remedies[1]).toMatchObject({ change: { mesh: false } });
     expect(keys({ mix: gravel }, { shape: solid(), piece: 'panel' }, context)).not.toContain('grain');
   });
@@ -90,17 +93,17 @@ describe('a mould’s size and the mix that fills it', () => {
     const plan = planned({ mix: gravel }, { shape: narrow });
     const candidate = (key: string) => ({ id: key, name: key, conditions: { moistCuringDays: 7 }, ...starter(key) });
     const fitting = mixesThatFit(plan, calculateSheet(plan), {}, ['paver', 'garden', 'fine', 'gypsum'].map(candidate));
-    expect(fitting[0]).toMatchObject({ id: 'garden', left: [0, 1, 0] });
-    expect(fitting[0]!.cost).toMatch(/28-day strength \d+ → \d+ MPa, dry weight [+−]\d+ %/);
-    expect(fitting.map(({ id }) => id)).not.toContain('paver');
+    expect(english(fitting[0])).toMatchObject({ id: 'garden', left: [0, 1, 0] });
+    expect(english(fitting[0]!.cost)).toMatch(/28-day strength \d+ MPa → \d+ MPa, dry weight [+−]\d+ %/);
+    expect(english(fitting).map(({ id }) => id)).not.toContain('paver');
   });
 
   it('the least wall goes by piece and mix', () => {
     const wall = (piece: PourItem['piece'], key: string) => leastWall(piece, starter(key).mix);
     expect([wall('small-pot', 'gypsum'), wall('small-pot', 'garden'), wall('pot', 'tufa-peat')]).toEqual([8, 12, 35]);
     expect([wall('dish', 'beads'), wall('dish', 'light'), wall('trough', 'tufa-peat')]).toEqual([8, 20, 45]);
-    expect(find('wall', {}, { piece: 'trough' })!.text).toMatch(/for a trough the guide is at least 45/);
-    expect(find('wall', starter('tufa-peat'), { shape: { ...shell, pressed: { side: 'over', thickness: 25 } } })!.text).toMatch(/thinnest place is 25.* at least 35/); // prettier-ignore
+    expect(english(find('wall', {}, { piece: 'trough' })!.text)).toMatch(/For a trough the guide is at least 45/);
+    expect(english(find('wall', starter('tufa-peat'), { shape: { ...shell, pressed: { side: 'over', thickness: 25 } } })!.text)).toMatch(/thinnest place is 25.* at least 35/); // prettier-ignore
   });
 
   it('a mould that comes to a point is judged by the rest', () => {
@@ -124,7 +127,7 @@ describe('a mould’s size and the mix that fills it', () => {
     const heavy = recipe([['grey-cement', 1], ['sharp-sand', 2]], { grade: 6 }); // prettier-ignore
     const context = (coreMass: number) => ({ moulds: { [pot.mouldId]: { flexibility: 'rigid', coreMass } } }) as const;
     const finding = find('floating-core', { mix: heavy }, { shape: wide }, context(0));
-    expect(finding?.remedies[0]!.text).toContain('bar across');
+    expect(english(finding?.remedies[0]!.text)).toContain('bar across');
     expect(find('floating-core', { mix: heavy }, { shape: wide }, context(40_000))).toBeUndefined();
     const packed = { mix: { ...heavy, grade: 3, packed: true } } as const;
     expect(find('floating-core', packed, { shape: wide }, context(0))).toBeUndefined();
@@ -135,7 +138,7 @@ describe('how it is placed', () => {
   it('pressing wants a stiff mix: the tap makes it so and tells what it costs', () => {
     const finding = find('consistency', { mix: sandCement(5) }, { shape: shell })!;
     expect(finding).toMatchObject({ harm: 2, remedies: [{ change: { grade: 3 } }] });
-    expect(finding.remedies[0]!.cost).toMatch(/28-day strength \d+ → \d+ MPa/);
+    expect(english(finding.remedies[0]!.cost)).toMatch(/28-day strength \d+ MPa → \d+ MPa/);
     expect(keys({ mix: sandCement(3) }, { shape: shell })).toEqual([]);
   });
 
@@ -145,7 +148,7 @@ describe('how it is placed', () => {
   it('a mix that stiffens before a mould is full says how long each takes', () => {
     const slow = { mixing: 6, filling: 12 };
     const finding = find('pot-life', { ...starter('quick'), times: slow })!;
-    expect(finding.text).toMatch(/workable for \d+ min, mixing takes 6 min and filling 12 min/);
+    expect(english(finding.text)).toMatch(/workable for \d+ min, mixing takes 6 min and filling 12 min/);
     expect(find('pot-life', starter('quick'))).toBeUndefined();
   });
 });
@@ -155,11 +158,15 @@ describe('what lets the cast go', () => {
     judge({}, {}, { moulds: rigid, release: release!, uses: uses! }).findings;
   it('goes by what the mould is made of, and a tap takes the usual one', () => {
     expect(of('wax')).toEqual([]);
-    expect(of('soap')[0]).toMatchObject({ key: 'release', harm: 3, remedies: [{ change: { release: 'wax' } }] });
-    expect(of('none')[0]).toMatchObject({ key: 'release', harm: 2 });
+    expect(english(of('soap')[0])).toMatchObject({
+      key: 'release',
+      harm: 3,
+      remedies: [{ change: { release: 'wax' } }],
+    });
+    expect(english(of('none')[0])).toMatchObject({ key: 'release', harm: 2 });
   });
   it('goes by what comes on the cast', () => {
-    expect(of('silicone-spray', ['damp shelf']).map(({ key }) => key)).toContain('release-under-sealer');
+    expect(english(of('silicone-spray', ['damp shelf'])).map(({ key }) => key)).toContain('release-under-sealer');
     expect(of('silicone-spray')).toEqual([]);
   });
 });
@@ -189,17 +196,17 @@ describe('what it is for', () => {
     const unfit = 'thin walls under 35 mm, holding water';
     expect(keys({}, {}, { unfit })).toContain('own-note');
     expect(keys({}, { shape: solid(), piece: 'slab' }, { unfit })).not.toContain('own-note');
-    expect(find('own-note', {}, { shape: solid(), piece: 'slab' }, { unfit: 'stepping stones' })!.text).toMatch(
-      /not for stepping stones; Nested pot is that/,
-    );
+    expect(
+      english(find('own-note', {}, { shape: solid(), piece: 'slab' }, { unfit: 'stepping stones' })!.text),
+    ).toMatch(/not for stepping stones; Nested pot is that/);
   });
 });
 
 describe('where and of what', () => {
   it('cold and heat are told as they are, and as the forecast has them', () => {
-    expect(find('cold-ahead', { temperature: 3 })).toMatchObject({ basis: 'record', harm: 3 });
+    expect(english(find('cold-ahead', { temperature: 3 }))).toMatchObject({ basis: 'record', harm: 3 });
     const frost = find('frost-ahead', {}, {}, { ahead: hours({ temperature: -2 }) });
-    expect(frost).toMatchObject({ basis: 'forecast', harm: 2 });
+    expect(english(frost)).toMatchObject({ basis: 'forecast', harm: 2 });
     expect(keys({}, {}, { ahead: hours({ temperature: 35, humidity: 0.2, wind: 20 }) })).toEqual(
       expect.arrayContaining(['heat-ahead', 'dry-air']),
     );
@@ -212,11 +219,17 @@ describe('where and of what', () => {
   });
   it('what sets in minutes is not poured thick, and light mixes are kept damp', () => {
     const thick = { shape: solid({ height: 120 }), piece: 'ornament' } as const;
-    expect(find('thick-section', starter('quick'), thick)!.text).toMatch(/gets hot/);
-    expect(find('thick-section', starter('patch'), thick)!.text).toMatch(/shrinks/);
+    expect(english(find('thick-section', starter('quick'), thick)!.text)).toMatch(/gets hot/);
+    expect(english(find('thick-section', starter('patch'), thick)!.text)).toMatch(/shrinks/);
     expect(keys(starter('quick'), { shape: solid(), piece: 'ornament' })).not.toContain('thick-section');
     expect(
-      keys({ ...starter('light'), conditions: { moistCuringDays: 3 } }, { shape: solid(), piece: 'panel' }),
+      keys(
+        { ...starter('light'), conditions: { moistCuringDays: 3 } },
+        {
+          shape: solid(),
+          piece: 'panel',
+        },
+      ),
     ).toContain('light-cure');
   });
   it('old cement, a short lot, a blue that greys, carbon in the rain, a clean tint on grey', () => {
@@ -226,7 +239,7 @@ describe('where and of what', () => {
     expect(keys(mix('carbon-black'))).toContain('carbon-outdoors');
     expect(keys(mix('yellow-oxide'))).toContain('grey-base');
     const lots = [{ materialId: 'grey-cement', bought: 1000, left: 10, price: 5, boughtAt: 0 }];
-    expect(find('short-lot', { lots })!.remedies[0]!.text).toMatch(/Buy \d+ bag/);
+    expect(english(find('short-lot', { lots })!.remedies[0]!.text)).toMatch(/Buy \d+ bag/);
   });
   it('mesh and calcium chloride do not go together', () => {
     const salt = { mix: { ...sandCement(5), doses: [dose('accelerator', 0.02)] } };
@@ -234,7 +247,7 @@ describe('where and of what', () => {
     expect(keys(salt)).not.toContain('chloride-mesh');
   });
   it('more than one person lifts is told with both weights', () =>
-    expect(find('weight', { liftLimit: 2000 })).toMatchObject({ harm: 1, basis: 'calculated' }));
+    expect(english(find('weight', { liftLimit: 2000 }))).toMatchObject({ harm: 1, basis: 'calculated' }));
 });
 
 it('a mould without a mix is weighed with the usual one of its kind', () => {

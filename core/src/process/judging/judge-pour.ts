@@ -1,4 +1,4 @@
-import { worstFirst, type FindingKey } from '../../foundation/units/index.js';
+import { worstFirst, type FindingKey, msg, type Message, listed } from '../../foundation/units/index.js';
 import type { PourPlan } from '../pours/index.js';
 import { fitRule, floatingCoreRule } from './fit-rules.js';
 import { weightRule } from './handling-rules.js';
@@ -64,20 +64,20 @@ const pourRules: readonly PourRule[] = [
 export interface Judgement {
   readonly findings: readonly PourFinding[];
   /** What is not known, and so was not judged. */
-  readonly unknown: readonly string[];
+  readonly unknown: readonly Message[];
 }
 
 /** What of a pour is not known. */
-function unknownOf({ plan, context: { moulds = {}, release, uses, ahead } }: JudgedPour): string[] {
-  const names = (of: PourPlan['items']) => [...new Set(of.map(({ name }) => name))].join(' and ');
+function unknownOf({ plan, context: { moulds = {}, release, uses, ahead } }: JudgedPour): Message[] {
+  const names = (of: PourPlan['items']) => listed([...new Set(of.map(({ name }) => name))]);
   const noWall = plan.items.filter(({ mouldId }) => !moulds[mouldId]);
   const noStuff = plan.items.filter(({ mouldId }) => moulds[mouldId] && !moulds[mouldId].material);
   return [
-    ...(noWall.length > 0 ? [`how stiff the mould of ${names(noWall)} is`] : []),
-    ...(noStuff.length > 0 ? [`what the mould of ${names(noStuff)} is made of`] : []),
-    ...(release || plan.items.every(({ mouldId }) => moulds[mouldId]?.release) ? [] : ['which release agent is used']),
-    ...(uses && uses.length > 0 ? [] : ['what it is for']),
-    ...(ahead && ahead.length > 0 ? [] : ['how warm and dry the next two days are']),
+    ...(noWall.length > 0 ? [msg('judging.unknownFlexibility', { noWall: names(noWall) })] : []),
+    ...(noStuff.length > 0 ? [msg('judging.unknownMaterial', { noStuff: names(noStuff) })] : []),
+    ...(release || plan.items.every(({ mouldId }) => moulds[mouldId]?.release) ? [] : [msg('judging.unknownRelease')]),
+    ...(uses && uses.length > 0 ? [] : [msg('judging.unknownUse')]),
+    ...(ahead && ahead.length > 0 ? [] : [msg('judging.unknownAhead')]),
   ];
 }
 

@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { formatQuantity, type Finding, type FindingKey } from '../../foundation/units/index.js';
+import { type Finding, type FindingKey, quantity } from '../../foundation/units/index.js';
 import {
   narrowestGap,
   type MouldMaterial,
@@ -125,7 +125,7 @@ const POINTED = 0.5;
 export const ANOTHER_MIX = { mix: 'another' } as const;
 
 /** A length in words. */
-export const mm = (value: number): string => formatQuantity(value, 'mm', 'metric');
+export const mm = (value: number) => quantity(value, 'mm');
 
 /** Each mould of a plan, with what the rules go by. */
 export function judgedItems({ plan, figures: { mix, pieces }, context }: JudgedPour): JudgedMould[] {

@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { InputError } from '../../foundation/units/index.js';
+import { InputError, msg, quantity, type Message } from '../../foundation/units/index.js';
 import type { BinderClass } from '../../mixing/binders/index.js';
 import { costPerLitre, type Mix, type MixConditions } from '../../mixing/mixes/index.js';
 import type { PourPlan } from '../pours/index.js';
@@ -24,7 +24,7 @@ export interface FittingMix {
   /** What still speaks against it, by harm: how many of harm 1, 2 and 3. */
   readonly left: readonly [number, number, number];
   /** What it changes, in words. */
-  readonly cost: string;
+  readonly cost: Message;
   /** What the mix in the moulds costs, before and after, where both are known. */
   readonly price?: { readonly from: number; readonly to: number };
 }
@@ -41,11 +41,16 @@ const countByHarm = ({ findings }: Judgement): [number, number, number] => {
 const compare = (a: readonly number[], b: readonly number[]) =>
   defined(a[0]) - defined(b[0]) || defined(a[1]) - defined(b[1]) || defined(a[2]) - defined(b[2]);
 
-function changeTold(before: PourFigures, after: PourFigures): string {
+function changeTold(before: PourFigures, after: PourFigures): Message {
   const weight = (figures: PourFigures) => figures.pieces.reduce((sum, { dry, count }) => sum + dry.value * count, 0);
-  const [was, is] = [before.mix.strength.value, after.mix.strength.value].map((value) => value.toFixed(0));
+  const strength = ({ mix }: PourFigures) => quantity(mix.strength.value, 'MPa', 0);
   const heavier = (weight(after) / weight(before) - 1) * 100;
-  return `28-day strength ${was} → ${is} MPa, dry weight ${heavier >= 0 ? '+' : '−'}${Math.abs(heavier).toFixed(0)} %`;
+  return msg('judging.mixCost', {
+    was: strength(before),
+    is: strength(after),
+    more: heavier >= 0 ? 'yes' : 'no',
+    heavier: quantity(Math.abs(heavier), '%', 0),
+  });
 }
 
 /** What the mix in a plan's moulds costs; undefined where nothing of it has a price. */

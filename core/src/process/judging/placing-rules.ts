@@ -1,9 +1,17 @@
-import { defined } from '../../foundation/math/index.js';
-import { remedies, type Finding, type Remedy } from '../../foundation/units/index.js';
+import {
+  remedies,
+  type Finding,
+  type Remedy,
+  msg,
+  quantity,
+  type Message,
+  anyOf,
+} from '../../foundation/units/index.js';
 import { isPortland } from '../../mixing/binders/index.js';
 import { consistency, calculateMix, potLifeAndSet, type Grade } from '../../mixing/mixes/index.js';
 import {
   mouldsPerBatch,
+  placingWords,
   plasticFor,
   WORK_TIMES,
   WORKABLE_SHARE,
@@ -27,16 +35,14 @@ const GRADES: Record<PlacingWay, readonly [stiffest: Grade, wettest: Grade]> = {
 };
 
 /** What another consistency does to the strength of a plan's mix, in words. */
-function gradeCost({ mix, conditions }: PourPlan, grade: Grade): string {
-  const [before, after] = [mix.grade, grade].map(
-    (one) => calculateMix({ ...mix, grade: one }, conditions).strength.value,
-  );
-  return `28-day strength ${defined(before).toFixed(0)} → ${defined(after).toFixed(0)} MPa`;
+function gradeCost({ mix, conditions }: PourPlan, grade: Grade): Message {
+  const strength = (one: Grade) => quantity(calculateMix({ ...mix, grade: one }, conditions).strength.value, 'MPa', 0);
+  return msg('judging.strengthFromTo', { before: strength(mix.grade), after: strength(grade) });
 }
 
 /** A remedy that is another consistency, with its cost. */
 const toGrade = (plan: PourPlan, grade: Grade): Remedy<PlanChange> => ({
-  text: `Make it “${consistency(grade).name}”.`,
+  text: msg('judging.makeGrade', { name: consistency(grade).name }),
   change: { grade },
   cost: gradeCost(plan, grade),
 });
@@ -56,8 +62,13 @@ export const consistencyRule: ItemRule = (judged) => {
   return {
     key: 'consistency',
     harm: !stiff && stiffest === 1 ? 2 : 3,
-    text: `“${consistency(grade).name}” is too ${stiff ? 'stiff' : 'wet'} for ${item.name}, which is ${way}.`,
-    reason: stiff ? 'It does not flow into the corners.' : 'It slumps off a form, and parts.',
+    text: msg('judging.wrongConsistency', {
+      grade: consistency(grade).name,
+      stiff: stiff ? 'yes' : 'no',
+      item: item.name,
+      way: placingWords[way],
+    }),
+    reason: stiff ? msg('judging.noFlow') : msg('judging.slumps'),
     basis: 'guide',
     remedies: [toGrade(plan, stiff ? stiffest : wettest)],
   };
@@ -71,54 +82,56 @@ export const fluidPressedRule: ItemRule = (judged) => {
   return {
     key: 'fluid-on-form',
     harm: 2,
-    text: `${item.name} is ${way}, and this powder flows: it runs off before it sets.`,
-    reason: 'What is pressed stands by itself from the first handful.',
+    text: msg('judging.fluidPressed', { item: item.name, way: placingWords[way] }),
+    reason: msg('judging.pressedStands'),
     basis: 'guide',
-    remedies: [{ text: 'Choose a mix that is pressed.', change: ANOTHER_MIX }],
+    remedies: [{ text: msg('judging.pressedMix'), change: ANOTHER_MIX }],
   };
 };
-
-const litres = (mL: number) => `${(mL / 1000).toFixed(1)} L`;
 
 /** Moulds that take more than the bucket mixes at once. */
 export const bucketRule: PourRule = ({ plan, figures: { big } }) =>
   big.map(({ name, volume, most }): Finding<PlanChange> => ({
     key: 'bucket',
     harm: 3,
-    text: `${name} takes ${litres(volume)}, and the bucket mixes ${litres(most)} at once: each bucket goes in while the last is plastic, within ${plasticFor(plan)}.`,
-    reason: 'A bucket that comes later lies on a cold joint.',
+    text: msg('judging.overBucket', {
+      name,
+      volume: quantity(volume, 'mL'),
+      most: quantity(most, 'mL'),
+      plan: plasticFor(plan),
+    }),
+    reason: msg('judging.laterBucket'),
     basis: 'calculated',
     remedies: [
-      { text: 'Take one more pair of hands.', change: { people: 'one more' } },
-      ...remedies(
-        'A bigger bucket, a retarder by its product’s sheet or smaller lifts help.',
-        'Onto a lift that has set: scratch it and damp it first.',
-      ),
+      { text: msg('judging.moreHands'), change: { people: 'one more' } },
+      ...remedies(msg('judging.biggerBucket'), msg('judging.ontoSetLift')),
     ],
   }));
 
-const minutes = (value: number) => `${Math.round(value)} min`;
+const minutes = (value: number) => quantity(Math.round(value), 'min');
 
 /** Pot life against the time that mixing and filling take. */
 export const potLifeRule: PourRule = ({ plan, figures: { inTime } }) => {
   if (inTime) return [];
   const { potLife } = potLifeAndSet(plan.mix, plan.binderClass, plan.temperature);
   const { mixing, filling } = plan.times ?? WORK_TIMES[plan.binderClass];
-  const names = [...new Set(plan.items.map(({ name }) => name))].join(', or one ');
+  const names = anyOf([...new Set(plan.items.map(({ name }) => name))]);
   const shared = mouldsPerBatch(potLife.value, mixing, filling / 2) >= 1;
   return [
     {
       key: 'pot-life',
       harm: 2,
-      text: `The mix stiffens before one ${names} is filled: it is workable for ${minutes(potLife.value * WORKABLE_SHARE)}, mixing takes ${minutes(mixing)} and filling ${minutes(filling)}.`,
-      reason: `A batch is placed within ${(WORKABLE_SHARE * 100).toFixed(0)} % of its pot life.`,
+      text: msg('judging.stiffensFirst', {
+        names,
+        minutes: minutes(potLife.value * WORKABLE_SHARE),
+        mixing: minutes(mixing),
+        filling: minutes(filling),
+      }),
+      reason: msg('judging.placedWithin', { workableShare: quantity(WORKABLE_SHARE * 100, '%', 0) }),
       basis: 'calculated',
       remedies: [
-        ...(shared ? [{ text: 'Take one more pair of hands.', change: { people: 'one more' } } as const] : []),
-        ...remedies(
-          'Use cooler water and shade, a smaller batch, or a retarder by its product’s sheet.',
-          'Else fill it in smaller lifts, each scratched and damped before the next.',
-        ),
+        ...(shared ? [{ text: msg('judging.moreHands'), change: { people: 'one more' } } as const] : []),
+        ...remedies(msg('judging.coolerWater'), msg('judging.smallerLifts')),
       ],
     },
   ];

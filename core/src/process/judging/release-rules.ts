@@ -1,3 +1,4 @@
+import { msg } from '../../foundation/units/index.js';
 import { defined } from '../../foundation/math/index.js';
 import { mouldMaterials, releases, releasesFor, type ReleaseName } from '../../geometry/moulds/index.js';
 import type { ItemRule } from './judged.js';
@@ -11,12 +12,20 @@ export const releaseRule: ItemRule = ({ item, traits, context: { release = trait
   if (!release || !material) return undefined;
   const suited = releasesFor(material);
   const [best] = suited;
-  const usual = { text: `Use ${releases[defined(best)].name.toLowerCase()}.`, change: { release: defined(best) } };
+  const usual = {
+    text: msg('judging.useRelease', { name: releases[defined(best)].name }),
+    change: { release: defined(best) },
+  };
   if (!suited.includes(release))
     return {
       key: 'release',
       harm: release === 'none' ? 2 : 3,
-      text: `${item.name} is ${mouldMaterials[material].toLowerCase()}: ${release === 'none' ? 'without a release agent the cast sticks' : `${releases[release].name.toLowerCase()} is not usual on it`}.`,
+      text: msg('judging.releaseUnusual', {
+        item: item.name,
+        material: mouldMaterials[material],
+        release,
+        releaseName: releases[release].name,
+      }),
       reason: releases[defined(best)].does,
       basis: 'guide',
       remedies: [usual],
@@ -27,9 +36,11 @@ export const releaseRule: ItemRule = ({ item, traits, context: { release = trait
   return {
     key: 'release-under-sealer',
     harm: 3,
-    text: `${releases[release].name} on ${item.name} spoils paint and sealer later.`,
+    text: msg('judging.spoilsSealer', { name: releases[release].name, item: item.name }),
     reason: releases[release].does,
     basis: 'guide',
-    remedies: other ? [{ text: `Use ${releases[other].name.toLowerCase()}.`, change: { release: other } }] : [],
+    remedies: other
+      ? [{ text: msg('judging.useRelease', { name: releases[other].name }), change: { release: other } }]
+      : [],
   };
 };

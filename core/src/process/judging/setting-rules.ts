@@ -1,4 +1,4 @@
-import { remedies, type Finding } from '../../foundation/units/index.js';
+import { remedies, type Finding, msg, exactly, type Message, quantity } from '../../foundation/units/index.js';
 import { baseThickness, hasBase, narrowestGap, rimOf } from '../../geometry/moulds/index.js';
 import { isPortland, setsInMinutes, type BinderClass } from '../../mixing/binders/index.js';
 import { usualBinderClass } from '../../mixing/mixes/index.js';
@@ -35,15 +35,15 @@ export const thickSectionRule: ItemRule = (judged) => {
   return {
     key: 'thick-section',
     harm: 2,
-    text: `${item.name} is ${mm(thick)} at its thickest: ${shrinks ? 'this mix shrinks and cracks' : 'this mix gets hot and cracks'} in sections from ${mm(HOT_SECTION)}.`,
-    reason: shrinks
-      ? 'Polymer patch is made for skins.'
-      : 'What sets in minutes gives off its heat at once, and the middle cannot lose it.',
+    text: msg('judging.thickSection', {
+      item: item.name,
+      thick: mm(thick),
+      shrinks: shrinks ? 'yes' : 'no',
+      hotSection: mm(HOT_SECTION),
+    }),
+    reason: shrinks ? msg('judging.patchSkins') : msg('judging.quickHeat'),
     basis: 'guide',
-    remedies: [
-      ...remedies('Put a core in it, or fill it in thinner lifts.'),
-      { text: 'Choose a cement mix for it.', change: ANOTHER_MIX },
-    ],
+    remedies: [...remedies(msg('judging.coreOrThinner')), { text: msg('judging.cementMix'), change: ANOTHER_MIX }],
   };
 };
 
@@ -55,10 +55,10 @@ export const lightCureRule: PourRule = ({ plan: { mix, binderClass, conditions }
     {
       key: 'light-cure',
       harm: 3,
-      text: `A lightweight mix that is cured moist for ${conditions.moistCuringDays} days dries out and crazes.`,
-      reason: 'Its grains give their water off fast, before the cement has taken what it needs.',
+      text: msg('judging.lightDries', { moistCuringDays: exactly(conditions.moistCuringDays, 'days') }),
+      reason: msg('judging.lightDriesReason'),
       basis: 'guide',
-      remedies: remedies('Give the mix a moist cure of a week at least, and cover its open faces.'),
+      remedies: remedies(msg('judging.weekMoist')),
     },
   ];
 };
@@ -71,21 +71,21 @@ export const moistGypsumRule: PourRule = ({ plan: { binderClass, conditions } })
         {
           key: 'damp-gypsum',
           harm: 2,
-          text: `This gypsum mix is set to be cured moist for ${conditions.moistCuringDays} days: it stays soft and grows mould.`,
-          reason: 'Gypsum is as strong as it is dry, and gains nothing from water once it has set.',
+          text: msg('judging.gypsumMoist', { moistCuringDays: exactly(conditions.moistCuringDays, 'days') }),
+          reason: msg('judging.gypsumMoistReason'),
           basis: 'guide',
-          remedies: remedies('Set the moist cure of the mix to 0 days, and dry it in moving air.'),
+          remedies: remedies(msg('judging.gypsumMoistRemedy')),
         },
       ];
 
-const setsLike: Record<BinderClass, string> = {
-  portland: 'general cement',
-  'high-early': 'high-early cement',
-  'fast-setting': 'fast-setting cement',
-  gypsum: 'gypsum',
-  underlayment: 'underlayment',
-  patch: 'patch mortar',
-  lime: 'lime',
+const setsLike: Record<BinderClass, Message> = {
+  portland: msg('judging.likeCement'),
+  'high-early': msg('judging.likeHighEarly'),
+  'fast-setting': msg('judging.likeFast'),
+  gypsum: msg('judging.likeGypsum'),
+  underlayment: msg('judging.likeUnderlayment'),
+  patch: msg('judging.likePatch'),
+  lime: msg('judging.likeLime'),
 };
 
 /** A mix that is said to set otherwise than its binder does: every time that is told of it is off. */
@@ -96,35 +96,35 @@ export const setsOtherwiseRule: PourRule = ({ plan: { mix, binderClass } }) => {
     {
       key: 'sets-otherwise',
       harm: 3,
-      text: `The mix is said to set like ${setsLike[binderClass]}, and its binder is ${setsLike[usual]}: its times will be off.`,
-      reason: 'Pot life, demoulding and curing go by how the binder sets.',
+      text: msg('judging.setsOtherwise', { said: setsLike[binderClass], binder: setsLike[usual] }),
+      reason: msg('judging.setsOtherwiseReason'),
       basis: 'guide',
-      remedies: remedies(`Set the mix to set like ${setsLike[usual]}.`),
+      remedies: remedies(msg('judging.setToSetLike', { binder: setsLike[usual] })),
     },
   ];
 };
 
-const degrees = (value: number) => `${value.toFixed(0)} °C`;
+const degrees = (value: number) => quantity(value, '°C', 0);
 
 function coldFinding(coldest: number, now: boolean, portland: boolean): Finding<PlanChange> | undefined {
-  const when = now ? 'It is' : 'Within two days it falls to';
+  const when = now ? 'yes' : 'no';
   if (coldest < 0)
     return {
       key: 'frost-ahead',
       harm: 2,
-      text: `${when} ${degrees(coldest)}: fresh mix that freezes before it has 3.5 MPa scales and crumbles.`,
-      reason: 'Its water swells as it freezes, and the paste cannot hold it yet.',
+      text: msg('judging.freezes', { now: when, strength: exactly(3.5, 'MPa'), coldest: degrees(coldest) }),
+      reason: msg('judging.freezesReason'),
       basis: now ? 'record' : 'forecast',
-      remedies: remedies('Cast and keep it in a warmer place, or wait.'),
+      remedies: remedies(msg('judging.warmerPlace')),
     };
   if (!portland || coldest >= COLD) return undefined;
   return {
     key: 'cold-ahead',
     harm: 3,
-    text: `${when} ${degrees(coldest)}: below ${COLD} °C cement hardly sets.`,
-    reason: 'The demould waits as long as the cold lasts.',
+    text: msg('judging.coldSet', { now: when, coldest: degrees(coldest), cold: exactly(COLD, '°C') }),
+    reason: msg('judging.coldWaits'),
     basis: now ? 'record' : 'forecast',
-    remedies: remedies('Warm the place, or wrap the mould, or wait.'),
+    remedies: remedies(msg('judging.warmPlace')),
   };
 }
 
@@ -133,10 +133,10 @@ function hotFinding(hottest: number, now: boolean): Finding<PlanChange> | undefi
   return {
     key: 'heat-ahead',
     harm: 3,
-    text: `${now ? 'It is' : 'Within two days it rises to'} ${degrees(hottest)}: it stiffens fast, and dries before it hardens.`,
-    reason: `Above ${HOT} °C in its first days a piece crazes.`,
+    text: msg('judging.hotSet', { now: now ? 'yes' : 'no', hottest: degrees(hottest) }),
+    reason: msg('judging.hotReason', { hot: exactly(HOT, '°C') }),
     basis: now ? 'record' : 'forecast',
-    remedies: remedies('Pour early in the day, with cool water, in shade.', 'Cover it at once, and keep it damp.'),
+    remedies: remedies(msg('judging.pourEarly'), msg('judging.coverAtOnce')),
   };
 }
 
@@ -168,10 +168,10 @@ export const dryAmbientRule: PourRule = ({ plan: { mix, binderClass }, context: 
     {
       key: 'dry-air',
       harm: 3,
-      text: `Within two days open faces lose up to ${rate.toFixed(1)} kg/m² an hour: ${light ? 'a lightweight piece' : 'a piece'} left open crazes.`,
-      reason: 'Above 0.5 thin and light pieces dry before they set, above 1.0 all do.',
+      text: msg('judging.openCrazes', { rate: quantity(rate, 'kg/m²/h', 1), light: light ? 'yes' : 'no' }),
+      reason: msg('judging.openReason', { watch: quantity(0.5, 'kg/m²/h', 1), all: quantity(1, 'kg/m²/h', 1) }),
       basis: 'forecast',
-      remedies: remedies('Cover it with film or a bag as soon as it is finished.', 'Find shade and a windbreak.'),
+      remedies: remedies(msg('judging.coverFilm'), msg('judging.findShade')),
     },
   ];
 };

@@ -1,4 +1,4 @@
-import { formatQuantity, remedies, type Finding } from '../../foundation/units/index.js';
+import { remedies, type Finding, msg, quantity, listed } from '../../foundation/units/index.js';
 import { setsInMinutes } from '../../mixing/binders/index.js';
 import { isBinder, isPortlandFamily, lotInUse } from '../../mixing/materials/index.js';
 import { cementAgeFactor, isPigment, keepingOf, type Dose } from '../../mixing/mixes/index.js';
@@ -25,10 +25,13 @@ export const oldBinderRule: PourRule = ({ plan: { mix, conditions, lots }, conte
           {
             key: 'old-cement',
             harm: left < TOO_OLD ? 2 : 3,
-            text: `The cement is ${Math.round(cementMonths)} months old: about ${Math.round(left * 100)} % of its strength is left.`,
-            reason: 'Cement takes up water from the air; castings of old cement crack.',
+            text: msg('judging.oldCement', {
+              cementMonths: Math.round(cementMonths),
+              left: quantity(Math.round(left * 100), '%', 0),
+            }),
+            reason: msg('judging.oldCementReason'),
             basis: 'record',
-            remedies: remedies('Use a fresh bag, or keep this one for what bears nothing.'),
+            remedies: remedies(msg('judging.freshBag')),
           },
         ]
       : [];
@@ -41,10 +44,10 @@ export const oldBinderRule: PourRule = ({ plan: { mix, conditions, lots }, conte
           {
             key: 'old-powder',
             harm: 2,
-            text: `${material.name}. ${told}`,
-            reason: 'A powder that took up water sets late, or in lumps.',
+            text: msg('judging.ofMaterial', { name: material.name, told }),
+            reason: msg('judging.oldPowderReason'),
             basis: 'record',
-            remedies: remedies('Set a spoonful first; use a fresh bag where it does not set on time.'),
+            remedies: remedies(msg('judging.spoonful')),
           },
         ];
   });
@@ -58,10 +61,10 @@ export const shortRule: PourRule = ({ plan: { lots }, figures: { short } }) =>
     .map(({ name, missing, bags }) => ({
       key: 'short-lot',
       harm: 3,
-      text: `${name}: ${formatQuantity(missing, 'g', 'metric')} is missing.`,
-      reason: 'A batch that runs short half way leaves a cold joint, and another lot another colour.',
+      text: msg('judging.missingMass', { name, missing: quantity(missing, 'g') }),
+      reason: msg('judging.missingReason'),
       basis: 'record',
-      remedies: remedies(bags ? `Buy ${bags} ${bags === 1 ? 'bag' : 'bags'}.` : 'Buy it first.', 'Fill fewer moulds.'),
+      remedies: remedies(bags ? msg('judging.buyBags', { bags }) : msg('judging.buyFirst'), msg('judging.fewerMoulds')),
     }));
 
 /** Pigments that a mix or its tints bring. */
@@ -84,10 +87,10 @@ export const fadingRule: ItemRule = (judged) => {
         {
           key: 'fading-pigment',
           harm: 3,
-          text: `${name} does not last in cement, lime or the sun: it greys within months.`,
-          reason: 'The alkali of fresh cement breaks it down.',
+          text: msg('judging.pigmentFades', { name }),
+          reason: msg('judging.alkaliBreaks'),
           basis: 'guide',
-          remedies: remedies('Take another pigment of that colour.'),
+          remedies: remedies(msg('judging.anotherPigment')),
         },
       ];
     if (!cement || !outdoors || tinting?.levelling !== CARBON) return [];
@@ -95,10 +98,10 @@ export const fadingRule: ItemRule = (judged) => {
       {
         key: 'carbon-outdoors',
         harm: 3,
-        text: `${name} washes out of a face in the rain, and the black greys.`,
-        reason: 'Its grains are so fine that water carries them off.',
+        text: msg('judging.washesOut', { name }),
+        reason: msg('judging.finestGrains'),
         basis: 'guide',
-        remedies: remedies('Take black iron oxide, or seal the face.'),
+        remedies: remedies(msg('judging.blackOxide')),
       },
     ];
   });
@@ -110,17 +113,14 @@ export const greyBaseRule: ItemRule = (judged) => {
   if (!binder?.colour || !isPortlandFamily(binder) || lightness(binder.colour) >= PALE) return undefined;
   const dulled = pigmentsOf(judged).filter(({ material: { colour } }) => colour && lightness(colour) >= DARK);
   if (dulled.length === 0) return undefined;
-  const names = dulled.map(({ material }) => material.name.toLowerCase()).join(' and ');
+  const names = listed(dulled.map(({ material }) => material.name));
   return {
     key: 'grey-base',
     harm: 3,
-    text: `${item.name}: grey cement dulls ${names}.`,
-    reason: 'The grey of the cement is in every tint; white cement keeps it clean.',
+    text: msg('judging.greyDulls', { item: item.name, names }),
+    reason: msg('judging.greyDullsReason'),
     basis: 'guide',
-    remedies: [
-      { text: 'Choose a mix with white cement.', change: ANOTHER_MIX },
-      ...remedies('Look at a test chip first.'),
-    ],
+    remedies: [{ text: msg('judging.whiteMix'), change: ANOTHER_MIX }, ...remedies(msg('judging.testChip'))],
   };
 };
 
@@ -131,12 +131,12 @@ export const chlorideRule: ItemRule = ({ item, plan: { mix } }) => {
   return {
     key: 'chloride-mesh',
     harm: 2,
-    text: `${item.name} carries mesh, and ${salt.material.name.toLowerCase()} rusts it.`,
-    reason: 'Rust swells and splits the piece.',
+    text: msg('judging.rustsMesh', { item: item.name, material: salt.material.name }),
+    reason: msg('judging.rustSwells'),
     basis: 'guide',
     remedies: [
-      { text: 'Leave the mesh out, and use fibre.', change: { mesh: false } },
-      { text: 'Choose a mix without it.', change: ANOTHER_MIX },
+      { text: msg('judging.meshOut'), change: { mesh: false } },
+      { text: msg('judging.mixWithout'), change: ANOTHER_MIX },
     ],
   };
 };

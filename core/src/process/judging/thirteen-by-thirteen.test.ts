@@ -1,3 +1,4 @@
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import type { PieceKind, PlacedSolid } from '../../geometry/moulds/index.js';
 import type { Shell, Solid } from '../../geometry/solids/index.js';
@@ -97,7 +98,7 @@ function table(kind: Kind, key: string): Record<string, boolean> {
   };
 }
 
-const words = (plan: PourPlan) => placingsOf(plan)[0]!.steps.map(({ text }) => text).join(' '); // prettier-ignore
+const words = (plan: PourPlan) => placingsOf(plan)[0]!.steps.map(({ text }) => english(text)).join(' '); // prettier-ignore
 
 describe.each(Object.entries(kinds))('%s', (name, kind) => {
   it.each(Object.keys(mixes))('in %s: what is found is what the table says, and the steps fit', (key) => {

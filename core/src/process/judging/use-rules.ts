@@ -1,9 +1,17 @@
-import { remedies, type Finding, type Harm } from '../../foundation/units/index.js';
+import {
+  remedies,
+  type Finding,
+  type Harm,
+  msg,
+  quantity,
+  type Message,
+  exactly,
+} from '../../foundation/units/index.js';
 import type { PieceKind } from '../../geometry/moulds/index.js';
 import type { PieceUse } from '../sealing/index.js';
 import { ANOTHER_MIX, mm, type ItemRule, type JudgedMould, type PlanChange } from './judged.js';
 
-const CEMENT_MIX = { text: 'Choose a cement mix for it.', change: ANOTHER_MIX };
+const CEMENT_MIX = { text: msg('judging.cementMix'), change: ANOTHER_MIX };
 const POTS: readonly PieceKind[] = ['pot', 'hypertufa-pot', 'trough'];
 
 /** Whether a piece will stand where it gets wet: by its mix, or by what it is for. */
@@ -18,17 +26,16 @@ export const wetBinderRule: ItemRule = (judged) => {
   const walked = item.piece === 'slab';
   const watered = POTS.includes(item.piece) || (judged.context.uses ?? []).some((use) => use === 'plants' || use === 'water'); // prettier-ignore
   if (!wet && !walked && !watered) return undefined;
-  const binder = binderClass === 'gypsum' ? 'Gypsum' : 'Underlayment';
-  const why = walked ? 'under feet' : wet ? 'outdoors' : 'with wet soil or water in it';
+  const why = walked ? 'walked' : wet ? 'outdoors' : 'watered';
   return {
     key: 'wet-binder',
     harm: walked ? 1 : 2,
-    text: `${binder} does not last ${why}: ${item.name} softens and breaks.`,
-    reason: binderClass === 'gypsum' ? 'Gypsum is as strong as it is dry: it halves when it is wet, and dissolves slowly.' : 'It is made to lie under a floor, in a dry room.', // prettier-ignore
+    text: msg('judging.binderNotLasting', { binder: binderClass, why, item: item.name }),
+    reason: binderClass === 'gypsum' ? msg('judging.gypsumWet') : msg('judging.underlaymentWet'), // prettier-ignore
     basis: 'guide',
     remedies: [
       CEMENT_MIX,
-      ...remedies(mix.exposure === 'indoors' ? 'Keep it for display in a dry room.' : 'Make it for a dry room.'),
+      ...remedies(mix.exposure === 'indoors' ? msg('judging.keepForDisplay') : msg('judging.makeForDry')),
     ],
   };
 };
@@ -40,47 +47,47 @@ export const strengthRule: ItemRule = ({ item, plan: { binderClass }, mix: { str
   return {
     key: 'strength',
     harm: 1,
-    text: `At 28 days this mix reaches about ${strength.value.toFixed(0)} MPa: not for feet, and ${item.name} is a slab.`,
-    reason: 'What is walked on wants 25 MPa. Where people depend on it, local codes and an engineer decide.',
+    text: msg('judging.notForFeet', { value: quantity(strength.value, 'MPa', 0), item: item.name }),
+    reason: msg('judging.walkedNeeds', { needed: exactly(25, 'MPa') }),
     basis: 'guide',
     remedies: [
-      { text: 'Choose a stronger mix.', change: ANOTHER_MIX },
-      ...remedies('Use less water, a plasticiser, or more cement.', 'Leave lightweight grains out.'),
+      { text: msg('judging.strongerMix'), change: ANOTHER_MIX },
+      ...remedies(msg('judging.lessWater'), msg('judging.noLightGrains')),
     ],
   };
 };
 
 interface UseWords {
   readonly harm: Harm;
-  readonly text: (name: string) => string;
-  readonly reason: string;
-  readonly remedies: readonly string[];
+  readonly text: (name: string) => Message;
+  readonly reason: Message;
+  readonly remedies: readonly Message[];
 }
 
 const usesThatHarm = {
   food: {
     harm: 1,
-    text: (name) => `${name} is for food: bare, it is never clean, and its binder and pigments are not made for it.`,
-    reason: 'Only a sealer whose own label names food makes a dish of it, and for dry food.',
-    remedies: ['Plan a sealer whose label names food.', 'Put dry or wrapped food in it only.'],
+    text: (name) => msg('judging.forFood', { name }),
+    reason: msg('judging.forFoodReason'),
+    remedies: [msg('judging.forFoodRemedy'), msg('judging.dryFoodOnly')],
   },
   candle: {
     harm: 1,
-    text: (name) => `${name} is for a candle: a porous wall drinks wax, and a thin one cracks in the heat.`,
-    reason: 'Only a vessel that was tested by burning, watched, is given away as one.',
-    remedies: ['Seal it inside, dry it whole, and test it by burning.', 'Put the candle in a glass inside it.'],
+    text: (name) => msg('judging.forCandle', { name }),
+    reason: msg('judging.forCandleReason'),
+    remedies: [msg('judging.forCandleRemedy'), msg('judging.candleInGlass')],
   },
   animals: {
     harm: 1,
-    text: (name) => `${name} is for animals: fresh cement makes water caustic.`,
-    reason: 'Lime leaches for weeks; the water is safe at pH 8.5 or lower.',
-    remedies: ['Soak it three times for a day or two, with changes, and check the pH.'],
+    text: (name) => msg('judging.forAnimals', { name }),
+    reason: msg('judging.forAnimalsReason'),
+    remedies: [msg('judging.soakAndCheck')],
   },
   plants: {
     harm: 3,
-    text: (name) => `${name} is planted: lime from fresh cement harms roots that like it sour.`,
-    reason: 'It leaches for weeks.',
-    remedies: ['Soak it three times for a day or two, with changes, before it is planted.'],
+    text: (name) => msg('judging.forPlants', { name }),
+    reason: msg('judging.leachesWeeks'),
+    remedies: [msg('judging.soakBeforePlanting')],
   },
 } satisfies Partial<Record<PieceUse, UseWords>>;
 
@@ -111,46 +118,46 @@ export const holdsWaterRule: ItemRule = ({ item, plan: { mix }, light, context: 
   return {
     key: 'use-water',
     harm: 2,
-    text: `${item.name} is to hold water, and this mix lets it through.`,
-    reason: 'Peat, coir and light grains are full of pores that meet.',
+    text: msg('judging.letsWaterThrough', { item: item.name }),
+    reason: msg('judging.poresMeet'),
     basis: 'guide',
-    remedies: [
-      { text: 'Choose a dense mix.', change: ANOTHER_MIX },
-      ...remedies('Line it, or seal it inside in several coats.'),
-    ],
+    remedies: [{ text: msg('judging.denseMix'), change: ANOTHER_MIX }, ...remedies(msg('judging.lineOrSeal'))],
   };
 };
 
-/** Words by which a mix's note names a kind of piece. */
+/** How a mix's note says that a wall is too thin for it, in any of the languages. */
+const THINNER_THAN = /(?:under|menos de) (\d+(?:\.\d+)?) mm/;
+
+/** Words by which a mix's note names a kind of piece, in any of the languages. */
 const pieceWords: Record<PieceKind, readonly string[]> = {
-  'small-pot': ['small pot', 'jar'],
-  pot: ['pot'],
+  'small-pot': ['small pot', 'jar', 'maceta pequeña', 'tarro'],
+  pot: ['pot', 'maceta'],
   'hypertufa-pot': ['hypertufa'],
-  trough: ['trough'],
-  slab: ['slab', 'stepping', 'step', 'ground', 'walked', 'paver'],
-  lamp: ['lamp', 'shade'],
-  dish: ['dish', 'bowl', 'tray'],
-  leaf: ['leaf'],
+  trough: ['trough', 'pila'],
+  slab: ['slab', 'stepping', 'step', 'ground', 'walked', 'paver', 'losa', 'escal', 'suelo', 'pisa'],
+  lamp: ['lamp', 'shade', 'lámpara', 'pantalla'],
+  dish: ['dish', 'bowl', 'tray', 'plato', 'cuenco', 'bandeja'],
+  leaf: ['leaf', 'hoja'],
   panel: ['panel'],
-  ornament: ['ornament', 'detail'],
+  ornament: ['ornament', 'detail', 'adorno', 'detalle'],
 };
 const useWords: Partial<Record<PieceUse, readonly string[]>> = {
-  water: ['holding water', 'the wet'],
-  food: ['food'],
-  candle: ['candle'],
-  frost: ['frost'],
-  outdoors: ['outdoors', 'garden', 'the wet'],
+  water: ['holding water', 'the wet', 'contener agua', 'la humedad'],
+  food: ['food', 'los alimentos'],
+  candle: ['candle', 'velas?'],
+  frost: ['frost', 'helada'],
+  outdoors: ['outdoors', 'garden', 'the wet', 'exterior', 'jardín', 'la humedad'],
 };
 
 /** Whether a phrase of a mix's note speaks of this piece, where it lives and how thick it is. */
 function speaksOf(phrase: string, { item, way, gap, plan, context: { uses = [] } }: JudgedMould): boolean {
   const has = (words: readonly string[] = []) => words.some((word) => new RegExp(`\\b${word}`, 'i').test(phrase));
-  const under = /under (\d+(?:\.\d+)?) mm/.exec(phrase);
+  const under = THINNER_THAN.exec(phrase);
   if (under) return gap !== undefined && gap < Number(under[1]);
   const lives = plan.mix.exposure === 'indoors' ? uses : [...uses, plan.mix.exposure];
   return (
     has(pieceWords[item.piece]) ||
-    (way.startsWith('poured') && has(['pouring'])) ||
+    (way.startsWith('poured') && has(['pouring', 'verter'])) ||
     lives.some((use) => has(useWords[use]))
   );
 }
@@ -160,13 +167,18 @@ export const ownNoteRule: ItemRule = (judged) => {
   const { item, gap, context: { unfit } } = judged; // prettier-ignore
   const phrase = unfit?.split(/[,;]/).find((one) => speaksOf(one, judged));
   if (phrase === undefined) return undefined;
-  const wall = gap !== undefined && /under/.test(phrase) ? `, and its narrowest place is ${mm(gap)}` : '';
+  const thin = gap !== undefined && THINNER_THAN.test(phrase);
   return {
     key: 'own-note',
     harm: 3,
-    text: `The note of this mix says that it is not for ${phrase.trim()}; ${item.name} is that${wall}.`,
-    reason: 'The note stands with the mix.',
+    text: msg('judging.noteAgainst', {
+      phrase: phrase.trim(),
+      item: item.name,
+      wall: thin ? 'some' : 'none',
+      gap: mm(gap ?? 0),
+    }),
+    reason: msg('judging.noteReason'),
     basis: 'record',
-    remedies: [{ text: 'Choose another mix.', change: ANOTHER_MIX }],
+    remedies: [{ text: msg('judging.anotherMix'), change: ANOTHER_MIX }],
   };
 };

@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { InputError } from '../../foundation/units/index.js';
+import { InputError, msg, type Message } from '../../foundation/units/index.js';
 import { withoutInserts } from '../../geometry/moulds/index.js';
 import { allScoops, scoopAs, type FindMaterial, type Scoop } from '../../mixing/materials/index.js';
 import { dosesOf, mixOf, type KeptMix, type Mix, type MixConditions } from '../../mixing/mixes/index.js';
@@ -16,8 +16,8 @@ import {
 } from '../pours/index.js';
 import type { PourChoices, PourPart, PourSources, RunLesson } from './pour-sources.js';
 
-const gone = (field: string, value: string, message: string) =>
-  new InputError([{ field, value, message, remedy: 'Choose another one.' }]);
+const gone = (field: string, value: string, message: Message) =>
+  new InputError([{ field, value, message, remedy: msg('pours.chooseAnother') }]);
 
 /** A copy of a tint for a pour, with the colour it dries to in that pour's own mix. */
 function pourTint(view: KeptTint, mix: Mix, { find, colours }: PourSources): PourTint {
@@ -28,7 +28,7 @@ function pourTint(view: KeptTint, mix: Mix, { find, colours }: PourSources): Pou
 function colouringOf(given: Colouring<string>, mix: Mix, sources: PourSources): Colouring<PourTint> {
   const tint = (id: string) => {
     const view = sources.tints.find((one) => one.id === id);
-    if (!view) throw gone('colouring', id, 'A tint of this pour is gone.');
+    if (!view) throw gone('colouring', id, msg('pours.tintGone'));
     return pourTint(view, mix, sources);
   };
   return { ...given, parts: given.parts.map(({ tint: id, share }) => ({ tint: tint(id), share })) };
@@ -45,12 +45,12 @@ function sharesOf({ items, mixId }: PourChoices, { mixes, moulds }: PourSources)
   const chosen = items.map((item) => item.mixId ?? mixId);
   items.forEach(({ mouldId }, i) => {
     if (!moulds.some(({ id }) => id === mouldId))
-      throw gone(`items.${i}.mouldId`, mouldId, `Mould ${i + 1} of this pour is gone.`);
+      throw gone(`items.${i}.mouldId`, mouldId, msg('pours.mouldGone', { i: i + 1 }));
   });
   const order = [...new Set([mixId, ...chosen])].filter((id) => chosen.length === 0 || chosen.includes(id));
   return order.flatMap((id) => {
     const view = mixes.find((one) => one.id === id);
-    if (!view) throw gone('mixId', id, 'A mix of this pour is gone.');
+    if (!view) throw gone('mixId', id, msg('pours.mixGone'));
     const own = items.flatMap((_, i) => (chosen[i] === id ? [i] : []));
     return [{ view, items: own }];
   });
@@ -66,7 +66,7 @@ function timesOf({ id, binderClass }: KeptMix, people = 1, runs: readonly RunLes
 /** The scoop that is chosen, else the first; undefined where the workshop has none. @throws InputError where the chosen one is gone */
 function scoopOf({ scoopId }: PourChoices, scoops: readonly Scoop[]): Scoop | undefined {
   const scoop = scoopId === undefined ? scoops[0] : scoops.find(({ id }) => id === scoopId);
-  if (!scoop && scoopId !== undefined) throw gone('scoopId', scoopId, 'The scoop of this pour is gone.');
+  if (!scoop && scoopId !== undefined) throw gone('scoopId', scoopId, msg('pours.scoopGone'));
   return scoop;
 }
 

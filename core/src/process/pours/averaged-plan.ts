@@ -1,3 +1,4 @@
+import { msg } from '../../foundation/units/index.js';
 import {
   binderMass,
   doseMass,
@@ -45,7 +46,7 @@ export const mixOfTurn = (plan: PourPlan, { tint }: Turn): Mix =>
 export function withOwnColour({ items, mix, colour }: PourPlan): PourPlan['items'] {
   const own: PourTint = {
     id: 'own',
-    name: 'The mix’s own colour',
+    name: msg('pours.mixColour'),
     revision: 0,
     colour: colour ?? '#b3ada1',
     doses: (mix.doses ?? []).filter(isColour),

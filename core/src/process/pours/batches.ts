@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { requireNumber } from '../../foundation/units/index.js';
+import { requireNumber, msg } from '../../foundation/units/index.js';
 /** One mould to be filled, mL of mix it takes. */
 export interface Fill {
   readonly id: string;
@@ -175,7 +175,7 @@ function dealOut(
  * filled within the pot life. @throws InputError beyond 500 moulds or 500 batches
  */
 export function splitIntoBatches(fills: readonly Fill[], limits: BatchLimits): BatchSplit | undefined {
-  requireNumber('items', fills.length, 'The number of moulds', { max: MOST_MOULDS });
+  requireNumber('items', fills.length, msg('pours.mouldCount'), { max: MOST_MOULDS });
   if (limits.volume <= 0 || !filledInTime(fills, limits.moulds)) return undefined;
   const biggestFirst = [...fills].sort((a, b) => b.volume - a.volume);
   const oversized = ({ volume }: Fill) => volume > limits.volume;
@@ -189,7 +189,7 @@ export function splitIntoBatches(fills: readonly Fill[], limits: BatchLimits): B
     Math.ceil(fills.length / limits.moulds - 1e-9),
     ways[1][0].length > 0 ? Math.ceil(ways[1][0].length / Math.floor(limits.moulds)) : 0,
   );
-  requireNumber('bucket', least, 'The number of batches that the bucket makes', { max: MOST_BATCHES });
+  requireNumber('bucket', least, msg('pours.batchCount'), { max: MOST_BATCHES });
   const budget = { tries: MOST_TRIES };
   // Each whole mould in a batch of its own, and as many empty ones as either limit asks for: by then all fit.
   const enough = fills.length + 2 * least;

@@ -1,3 +1,4 @@
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { DAY } from '../../foundation/units/index.js';
 import { fullVolume, staysPut } from '../../geometry/moulds/index.js';
@@ -21,11 +22,11 @@ describe('free copies', () => {
   it('are those owned, sound, and not standing full; what comes free first is told first', () => {
     const pot = { name: 'Nested pot', copies: [...copies(3), { mark: 'X', retired: true, leaks: false }] };
     expect(freeMoulds(pot, [full(2 * DAY), full(DAY)], 1)).toEqual({ free: 1, full: [full(DAY), full(2 * DAY)] });
-    expect(freeMoulds(pot, [full(DAY)], 3).short).toBe(
+    expect(english(freeMoulds(pot, [full(DAY)], 3).short)).toBe(
       'Only 2 of Nested pot are free: 1 stands full. Take 2, or wait until demoulding.',
     );
     const leaking = { ...pot, copies: [{ mark: 'A', retired: false, leaks: true }] };
-    expect(freeMoulds(leaking, [], 1)).toMatchObject({
+    expect(english(freeMoulds(leaking, [], 1))).toMatchObject({
       free: 0,
       short: 'No mould of Nested pot is free: 1 leaks. Leave it out, or list the moulds that you have.',
     });
@@ -97,7 +98,7 @@ describe('what is left over', () => {
     const plan = threePots({ lots });
     const sheet = calculateSheet(plan);
     const bag = bagFills({ plan, sheet })!;
-    expect(bag).toMatchObject({ binder: 'Grey Portland cement', bag: 25000 });
+    expect(english(bag)).toMatchObject({ binder: 'Grey Portland cement', bag: 25000 });
     const cement = sheet.batch.lines[0]!.mass.value;
     expect(bag.volume.value).toBeCloseTo((sheet.batch.volume * 25000) / cement, 3);
     expect(bag.pieces[0]!.count).toBe(Math.floor(bag.volume.value / fullVolume(nestedPot)));
@@ -116,7 +117,7 @@ describe('what is cut', () => {
       mesh: true,
     };
     const list = cutList([threePots().items[0]!, round]);
-    expect(list).toEqual([
+    expect(english(list)).toEqual([
       { what: 'The drain plug', mould: 'Nested pot', count: 3, across: 19, length: 18 },
       {
         what: 'Mesh',
@@ -132,6 +133,6 @@ describe('what is cut', () => {
   it('is bent round the middle of a wall, its ends lapped', () => {
     const [, mesh] = cutList([{ ...threePots().items[0]!, mesh: true }]);
     // Half way up: 180 mm outside, and 124 + 36 × 72 ÷ 162 = 140 mm inside.
-    expect(mesh).toMatchObject({ what: 'Mesh', length: expect.closeTo(Math.PI * 160 + 50, 3), width: 156 });
+    expect(english(mesh)).toMatchObject({ what: 'Mesh', length: expect.closeTo(Math.PI * 160 + 50, 3), width: 156 });
   });
 });

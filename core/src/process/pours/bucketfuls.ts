@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { computed, figure, line, type Figure, msg, type Message } from '../../foundation/units/index.js';
 import type { MeasuredBatch, ProposedWay } from '../../mixing/measuring/index.js';
 import {
   binderMass,
@@ -50,9 +50,9 @@ export interface Bucketful {
   readonly measured: MeasuredBatch;
   readonly fillings: readonly Filling[];
   /** Before it: what to wash, and how long the layer below has to stand. */
-  readonly wash?: string;
+  readonly wash?: Message;
   readonly wait?: LayerWait;
-  readonly warnings: readonly string[];
+  readonly warnings: readonly Message[];
 }
 
 /** A mould, or one of its layers, that wants more than the bucket mixes at once. */
@@ -132,22 +132,26 @@ function fillingsOf(plan: PourPlan, { shares }: Turn, deals: readonly Deal[]): F
 function volumeFigure(plan: PourPlan, fillings: readonly Filling[], { batch, factor }: MeasuredBatch): Figure {
   return figure(batch.volume, 'mL', computed, [
     ...fillings.map(({ name, layer, each, copies }) =>
-      line(`${copies.length} × ${name}${layer ? `, layer ${layer}` : ''}`, each * copies.length, 'mL'),
+      line(
+        msg(layer ? 'pours.copiesOfLayer' : 'pours.copiesOf', { copies: copies.length, name, ...(layer && { layer }) }),
+        each * copies.length,
+        'mL',
+      ),
     ),
-    line('× waste allowance × yield correction from past batches', stretchOf(plan), 'ratio'),
+    line(msg('pours.stretch'), stretchOf(plan), 'ratio'),
     ...measuredLine(factor),
-    line('To mix', batch.volume, 'mL'),
+    line(msg('pours.toMix'), batch.volume, 'mL'),
   ]);
 }
 
-function turnWarnings(plan: PourPlan, { tint, shares }: Turn): string[] {
-  const found: string[] = [];
+function turnWarnings(plan: PourPlan, { tint, shares }: Turn): Message[] {
+  const found: Message[] = [];
   const metallic = tint.doses.find(({ material }) => material.tinting?.metallic);
   if (metallic && plan.mix.grade < METALLIC_GRADE)
-    found.push(`${metallic.material.name} wants a thinner mix to show: pour it as single cream.`);
+    found.push(msg('pours.metallicThin', { material: metallic.material.name }));
   for (const { item } of shares)
     if (item.colouring?.kind === 'marbled' && plan.mix.grade < 5)
-      found.push(`${item.name}: tints this stiff lie side by side and do not marble; make them custard or thinner.`);
+      found.push(msg('pours.tooStiffToMarble', { item: item.name }));
   return [...new Set(found)];
 }
 

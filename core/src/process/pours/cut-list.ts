@@ -1,3 +1,4 @@
+import { msg, type Phrase } from '../../foundation/units/index.js';
 import { defined } from '../../foundation/math/index.js';
 import {
   cavityOf,
@@ -14,7 +15,7 @@ import type { PourItem } from './plan.js';
 
 /** Something to cut for a pour. */
 export interface Cut {
-  readonly what: string;
+  readonly what: Phrase;
   /** Of which mould. */
   readonly mould: string;
   readonly count: number;
@@ -64,7 +65,9 @@ function meshCut({ shape, fillTo = rimOf(shape) }: PourItem): MeshCut | undefine
 function mesh(item: PourItem): Cut[] {
   const cut = item.mesh ? meshCut(item) : undefined;
   if (!cut) return [];
-  return [{ what: 'Mesh', mould: item.name, count: item.count, length: cut.length.value, width: cut.width.value }];
+  return [
+    { what: msg('pours.mesh'), mould: item.name, count: item.count, length: cut.length.value, width: cut.width.value },
+  ];
 }
 
 /** What is to be cut before a pour: plugs, pipes and blocks of its moulds, and mesh where some is laid in. */

@@ -1,4 +1,4 @@
-import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { computed, figure, line, type Figure, msg } from '../../foundation/units/index.js';
 import { cavityOf, regionAt, type MouldShape, type PieceKind } from '../../geometry/moulds/index.js';
 
 /** Pieces that stand, and so may want a foot. */
@@ -37,10 +37,10 @@ export function feetFor(leftover: number, pieces: readonly Footed[]): Foot[] {
         name,
         across,
         height: figure(Math.min(HIGH, height), 'mm', computed, [
-          line('Left over', leftover, 'mL'),
-          line('Across, three fifths of the base', across, 'mm'),
-          line('It makes a foot so high', height, 'mm', 'volume ÷ (π ÷ 4 × across²)'),
-          ...(height > HIGH ? [line('High enough', HIGH, 'mm', 'more is no steadier')] : []),
+          line(msg('pours.leftOver'), leftover, 'mL'),
+          line(msg('pours.acrossFoot'), across, 'mm'),
+          line(msg('pours.footHeight'), height, 'mm', 'volume ÷ (π ÷ 4 × across²)'),
+          ...(height > HIGH ? [line(msg('pours.highEnough'), HIGH, 'mm', msg('pours.noSteadier'))] : []),
         ]),
       },
     ];

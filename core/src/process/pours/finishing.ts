@@ -1,3 +1,4 @@
+import { msg } from '../../foundation/units/index.js';
 import type { PieceKind } from '../../geometry/moulds/index.js';
 import { shrunkenMean } from '../../mixing/mixes/index.js';
 
@@ -19,8 +20,7 @@ export const finishShares: Record<FinishKind, readonly [from: number, to: number
 };
 
 /** How to tell that it is time. */
-export const BRISTLE_TEST =
-  'Draw one bristle line at the edge: paste that drags is early, a line that barely marks is late.';
+export const BRISTLE_TEST = msg('pours.bristleLine');
 
 /** What is done to an open face, in its order; nothing where it is not one to finish. */
 export function finishesOf(piece: PieceKind, pressed: boolean, finish: Finish): readonly FinishKind[] {

@@ -1,3 +1,4 @@
+import { msg, type Message } from '../../foundation/units/index.js';
 /** A mould that is still full: a cast sets in it. */
 export interface FullMould {
   readonly mouldId: string;
@@ -27,7 +28,7 @@ export interface FreeMoulds {
   /** Those that stand full, what comes free first at the head. */
   readonly full: readonly FullMould[];
   /** What stands in the way of so many, in a sentence with the way out; undefined where nothing does. */
-  readonly short?: string;
+  readonly short?: Message;
 }
 
 /**
@@ -45,18 +46,11 @@ export function freeMoulds(
   const free = Math.max(0, sound - standing.length);
   if (count <= free) return { free, full: standing };
   const leaking = copies.filter(({ retired, leaks }) => !retired && leaks).length;
-  const why = [
-    ...(standing.length > 0 ? [`${standing.length} ${standing.length === 1 ? 'stands' : 'stand'} full`] : []),
-    ...(leaking > 0 ? [`${leaking} ${leaking === 1 ? 'leaks' : 'leak'}`] : []),
-  ];
   if (free === 0 && leaking === 0 && standing.length > 0)
-    return { free, full: standing, short: `All ${name} moulds are full. Leave them out, or wait until demoulding.` };
-  const told = why.length > 0 ? `: ${why.join(' and ')}` : '';
+    return { free, full: standing, short: msg('pours.allFull', { name }) };
   return {
     free,
     full: standing,
-    short: `${free === 0 ? 'No mould' : `Only ${free}`} of ${name} ${free === 1 || free === 0 ? 'is' : 'are'} free${told}. ${
-      free > 0 ? `Take ${free}` : 'Leave it out'
-    }${standing.length > 0 ? ', or wait until demoulding' : ', or list the moulds that you have'}.`,
+    short: msg('pours.fewFree', { name, free, full: standing.length, leaking }),
   };
 }

@@ -1,4 +1,13 @@
-import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import {
+  computed,
+  figure,
+  line,
+  type Figure,
+  msg,
+  quantity,
+  type Message,
+  type Quantity,
+} from '../../foundation/units/index.js';
 import { potLifeAndSet } from '../../mixing/mixes/index.js';
 import type { BandEdge } from '../../mixing/tints/index.js';
 import type { PourPlan } from './plan.js';
@@ -15,28 +24,33 @@ export interface LayerWait {
   readonly to: Figure;
   readonly coldJoint: Figure;
   /** What is looked for. */
-  readonly test: string;
+  readonly test: Message;
 }
 
-const tests: Record<BandEdge, string> = {
-  crisp: 'firm to the touch: a finger leaves a print, and comes away clean',
-  blended: 'still plastic: a finger sinks in',
+const tests: Record<BandEdge, Message> = {
+  crisp: msg('pours.firmToTouch'),
+  blended: msg('pours.stillPlastic'),
 };
 
 /** The wait between two layers of a mix that sets in `set` hours at a temperature (°C). */
 export function layerWait(edge: BandEdge, set: number, temperature: number): LayerWait {
-  const at = (share: number, what: string) =>
+  const at = (share: number, what: Message) =>
     figure(set * share, 'h', computed, [
-      line('Initial set', set, 'h', `at ${temperature.toFixed(0)} °C`),
-      line('Share of it', share, 'ratio', what),
-      line('After the layer below', set * share, 'h'),
+      line(
+        msg('pours.initialSet'),
+        set,
+        'h',
+        msg('pours.atTemperature', { temperature: quantity(temperature, '°C', 0) }),
+      ),
+      line(msg('pours.shareOfSet'), share, 'ratio', what),
+      line(msg('pours.afterLayerBelow'), set * share, 'h'),
     ]);
   const [from, to] = windows[edge];
   return {
     edge,
-    from: at(from, 'the next layer may go on'),
-    to: at(to, `a ${edge} edge until then`),
-    coldJoint: at(COLD_JOINT, 'later it is a cold joint: scratch it, damp it, or brush on a polymer bond coat'),
+    from: at(from, msg('pours.nextLayerFrom')),
+    to: at(to, msg('pours.edgeUntil', { edge })),
+    coldJoint: at(COLD_JOINT, msg('pours.coldJointLater')),
     test: tests[edge],
   };
 }
@@ -44,10 +58,10 @@ export function layerWait(edge: BandEdge, set: number, temperature: number): Lay
 /** What of a plan its clock goes by. */
 type PlanClock = Pick<PourPlan, 'mix' | 'binderClass' | 'temperature'>;
 
-/** How long the last lift stays plastic, so that the next grows onto it, in words. */
-export function plasticFor(plan: PlanClock): string {
+/** How long the last lift stays plastic, so that the next grows onto it. */
+export function plasticFor(plan: PlanClock): Quantity {
   const { to } = planLayerWait(plan, 'blended');
-  return to.value < 1 ? `${Math.round(to.value * 60)} minutes` : `${to.value.toFixed(1)} hours`;
+  return to.value < 1 ? quantity(Math.round(to.value * 60), 'min') : quantity(to.value, 'h', 1);
 }
 
 /** The wait between two layers of a plan's mix at its bench. */

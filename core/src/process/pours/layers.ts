@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { computed, figure, InputError, line, type Figure } from '../../foundation/units/index.js';
+import { computed, figure, InputError, line, type Figure, msg } from '../../foundation/units/index.js';
 import { heightFor, rimOf, volumeTo } from '../../geometry/moulds/index.js';
 import type { Dose } from '../../mixing/mixes/index.js';
 import { checkColouring, type Colouring } from '../../mixing/tints/index.js';
@@ -20,9 +20,9 @@ function layerVolume(item: Coloured, i: number, to: number, volume: number): Fig
   const { by = 'height', parts } = item.colouring;
   const share = defined(parts[i]).share;
   return figure(volume, 'mL', computed, [
-    line(`Its share of the ${by}`, share * 100, '%'),
-    line('Ends at', to, 'mm', 'from the bottom of the mould'),
-    line('Takes', volume, 'mL', 'from the mould’s fill curve'),
+    line(msg('pours.shareOfBy', { by }), share * 100, '%'),
+    line(msg('pours.endsAt'), to, 'mm', msg('pours.fromMouldBottom')),
+    line(msg('pours.takes'), volume, 'mL', msg('pours.byFillCurve')),
   ]);
 }
 
@@ -31,8 +31,13 @@ const buried = ({ name, inset }: Coloured, i: number) =>
     {
       field: `colouring.parts.${i}.share`,
       value: undefined,
-      message: `Layer ${i + 1} of ${name} has no room beside “${inset?.name ?? 'what lies in it'}”.`,
-      remedy: 'Make it higher, or the inset thinner.',
+      message: msg('pours.layerNoRoom', {
+        i: i + 1,
+        name,
+        inset: inset ? 'some' : 'none',
+        insetName: inset?.name ?? '',
+      }),
+      remedy: msg('pours.higherOrThinner'),
     },
   ]);
 
@@ -77,7 +82,7 @@ function swirled({ parts: [body, strewn] }: Colouring<PourTint>): PourTint {
   return {
     ...tint,
     id: `${tint.id} ${defined(strewn).tint.id}`,
-    name: `${tint.name}, swirled with ${defined(strewn).tint.name}`,
+    name: msg('pours.swirledWith', { tint: tint.name, tint2: defined(strewn).tint.name }),
     doses: [...new Map(both.map((material) => [material.id, material])).values()].map((material) => ({
       material,
       amount: amount(tint.doses, material.id) + amount(late, material.id),

@@ -1,4 +1,4 @@
-import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { computed, figure, line, type Figure, msg } from '../../foundation/units/index.js';
 import { isBinder, lotInUse } from '../../mixing/materials/index.js';
 import { scaleMasses } from '../../mixing/mixes/index.js';
 import type { CalculatedPart } from './pour-totals.js';
@@ -55,9 +55,9 @@ export function bagFills({ plan, sheet }: CalculatedPart): BagFills | undefined 
   const bag = lot.bought / (lot.bags ?? 1);
   const made = scaleMasses(perPart, bag / portion.mass).volume * (plan.learnedYield?.factor ?? 1);
   const volume = figure(made, 'mL', computed, [
-    line('A whole bag', bag, 'g'),
-    line(`${portion.material.name} in a litre`, (portion.mass / perPart.volume) * 1000, 'g'),
-    line('It makes', made, 'mL'),
+    line(msg('pours.wholeBag'), bag, 'g'),
+    line(msg('pours.inLitre', { material: portion.material.name }), (portion.mass / perPart.volume) * 1000, 'g'),
+    line(msg('pours.itMakes'), made, 'mL'),
   ]);
   const kinds = new Map(sheet.pieces.map((piece) => [piece.mouldId, piece]));
   return {

@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { line, type WorkingLine } from '../../foundation/units/index.js';
+import { line, type WorkingLine, msg } from '../../foundation/units/index.js';
 import {
   askedOf,
   measureBatch,
@@ -40,12 +40,12 @@ export const measuredAs = (plan: PourPlan, batch: BatchMasses, way: MeasuringWay
 /** How a plan is measured: as was chosen, else as is best for its first batch. @throws InputError */
 export const proposedFor = (plan: PourPlan, batch: BatchMasses): ProposedWay =>
   plan.measuring
-    ? { way: plan.measuring, reason: 'as you chose' }
+    ? { way: plan.measuring, reason: msg('pours.asChosen') }
     : proposeWay(batch, measuringOf(plan), plan.binderClass);
 
 /** The line of a working that tells how measuring changed an amount; none where it did not. */
 export const measuredLine = (factor: number): WorkingLine[] =>
-  Math.abs(factor - 1) < 1e-6 ? [] : [line('× so that its measures come out', factor, 'ratio')];
+  Math.abs(factor - 1) < 1e-6 ? [] : [line(msg('pours.timesMeasures'), factor, 'ratio')];
 
 /** How a plan's first bucketful comes out in every way that the caster has the vessels for. @throws InputError */
 export const measuringChoicesOf = (plan: PourPlan, { bucketfuls }: Pick<Sheet, 'bucketfuls'>): MeasuringChoice[] =>

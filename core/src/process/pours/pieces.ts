@@ -1,4 +1,4 @@
-import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { computed, figure, line, type Figure, msg, exactly } from '../../foundation/units/index.js';
 import { checkMould, fullVolume, insetMass, insetVolume, volumeTo } from '../../geometry/moulds/index.js';
 import { batchMass, scaleMasses, solidsMass, type BatchMasses } from '../../mixing/mixes/index.js';
 import type { PourItem } from './plan.js';
@@ -60,25 +60,32 @@ export function pieceFigures(item: PourItem, batch: BatchMasses): PieceFigures {
     count: item.count,
     volume: figure(volume, 'mL', computed, [
       line(
-        item.fillTo === undefined ? 'Filled to the rim' : `Filled to ${item.fillTo} mm`,
+        item.fillTo === undefined
+          ? msg('pours.filledToRim')
+          : msg('pours.filledTo', { fillTo: exactly(item.fillTo, 'mm') }),
         volume + taken,
         'mL',
-        'from the mould’s measurements',
+        msg('pours.byMouldMeasurements'),
       ),
       ...(taken > 0
-        ? [line('less the inset', taken, 'mL', 'its area × its thickness'), line('Mix', volume, 'mL')]
+        ? [
+            line(msg('pours.lessInset'), taken, 'mL', msg('pours.areaTimesThickness')),
+            line(msg('pours.mix'), volume, 'mL'),
+          ]
         : []),
     ]),
     fresh: figure(expected.fresh, 'g', computed, [
-      line('Its share of the dry materials', expected.solids - laidIn, 'g'),
-      line('Its share of all the water', own.totalWater, 'g'),
-      ...(laidIn > 0 ? [line('What is laid in it', laidIn, 'g', 'stone and tile, 2.4 kg/L')] : []),
-      line('Fresh', expected.fresh, 'g'),
+      line(msg('pours.shareOfDry'), expected.solids - laidIn, 'g'),
+      line(msg('pours.shareOfWater'), own.totalWater, 'g'),
+      ...(laidIn > 0
+        ? [line(msg('pours.laidIn'), laidIn, 'g', msg('pours.stoneAndTile', { density: exactly(2.4, 'kg/L') }))]
+        : []),
+      line(msg('pours.fresh'), expected.fresh, 'g'),
     ]),
     dry: figure(expected.dry, 'g', computed, [
-      line('Fresh', expected.fresh, 'g'),
-      line('less water that can leave', expected.loss, 'g', 'all water − bound − held'),
-      line('Dry', expected.dry, 'g'),
+      line(msg('pours.fresh'), expected.fresh, 'g'),
+      line(msg('pours.lessLeavingWater'), expected.loss, 'g', msg('pours.leavingWaterHow')),
+      line(msg('pours.dry'), expected.dry, 'g'),
     ]),
     expected,
   };

@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { formatQuantity } from '../../foundation/units/index.js';
+import { msg, type Message, quantity, exactly, type MessageKey } from '../../foundation/units/index.js';
 import { rimOf } from '../../geometry/moulds/index.js';
 import { setsInMinutes } from '../../mixing/binders/index.js';
 import { potLifeAndSet } from '../../mixing/mixes/index.js';
@@ -15,9 +15,9 @@ export type PlacingKey = 'before' | 'first' | 'rest' | 'tap' | 'press' | 'mesh' 
 /** One step of placing. */
 export interface PlacingStep {
   readonly key: PlacingKey;
-  readonly text: string;
+  readonly text: Message;
   /** Vessel or tool. */
-  readonly tool?: string;
+  readonly tool?: Message;
   /** Minutes that it takes, or in which it is to be done. */
   readonly within?: number;
   /** Minutes after striking off, or after pressing, between which it is done. */
@@ -36,7 +36,7 @@ export interface Placing {
 const MINUTES = 60;
 /** Under this opening a jug is too wide, mm. */
 const NARROW = 60;
-const mm = (value: number) => formatQuantity(value, 'mm', 'metric');
+const mm = (value: number) => quantity(value, 'mm');
 
 /** What the steps of an item are told from. */
 interface Told {
@@ -50,110 +50,95 @@ interface Told {
 
 type Steps = (told: Told) => PlacingStep[];
 
-const step = (key: PlacingKey, text: string, over: Omit<PlacingStep, 'key' | 'text'> = {}): PlacingStep => ({ key, text, ...over }); // prettier-ignore
+const step = (key: PlacingKey, text: Message, over: Omit<PlacingStep, 'key' | 'text'> = {}): PlacingStep => ({ key, text, ...over }); // prettier-ignore
 
-const line = ({ shape, fillTo }: PourItem) => (fillTo === undefined ? `the rim, ${mm(rimOf(shape))} up` : `the line, ${mm(fillTo)} up`); // prettier-ignore
+/** How far up a mould is filled: to its rim, or to a line. */
+const upTo = ({ shape, fillTo }: PourItem) => ({
+  toRim: fillTo === undefined ? 'yes' : 'no',
+  line: mm(fillTo ?? rimOf(shape)),
+});
+
+/** Handfuls that are tamped one by one. */
+const HANDFUL = { handful: exactly(25, 'mm') };
 
 /** What a mouth lets in. */
-function jugFor({ shape: { outer, cores } }: PourItem): string {
+function jugFor({ shape: { outer, cores } }: PourItem): Message {
   const across = 'topDiameter' in outer ? outer.topDiameter : Infinity;
   const core = cores[0]?.solid;
   const inner = core && 'topDiameter' in core ? core.topDiameter : 0;
-  return (across - inner) / 2 < NARROW / 2 || across < NARROW ? 'a small jug with a spout' : 'a jug';
+  return (across - inner) / 2 < NARROW / 2 || across < NARROW ? msg('pours.jugWithSpout') : msg('pours.jug');
 }
 
-const TAP = 'Tap the sides or vibrate 20 to 60 seconds, until the bubbles stop; longer parts the mix.';
+const TAP = msg('pours.tapOrVibrate');
 
 /** What goes in at once, or as a first lift and the rest. */
 function lifts(
   { item, plan }: Told,
-  tool: string,
-  [first, rest, once]: readonly [string, string, string],
+  tool: Message,
+  [first, rest, once]: readonly [MessageKey, MessageKey, MessageKey],
 ): PlacingStep[] {
-  if (isOneLift(item, plan)) return [step('first', `${once} to ${line(item)}.`, { tool })];
-  return [step('first', first, { tool }), step('rest', `${rest} to ${line(item)}.`, { tool })];
+  const values = { ...upTo(item), ...HANDFUL };
+  if (isOneLift(item, plan)) return [step('first', msg(once, values), { tool })];
+  return [step('first', msg(first, HANDFUL), { tool }), step('rest', msg(rest, upTo(item)), { tool })];
 }
 
-const tapping = ({ plan }: Told) =>
-  step('tap', setsInMinutes(plan.binderClass) ? 'Jog it a few times, at once: it stiffens while you look.' : TAP);
+const tapping = ({ plan }: Told) => step('tap', setsInMinutes(plan.binderClass) ? msg('pours.jogAtOnce') : TAP);
 
 const solid: Steps = (told) => [
-  ...lifts(told, jugFor(told.item), [
-    'Pour a third into the middle and work it into every corner with a gloved finger or a stick.',
-    'Then slowly',
-    'Pour slowly, down one side and into the corners first,',
-  ]),
+  ...lifts(told, jugFor(told.item), ['pours.solidFirst', 'pours.solidRest', 'pours.solidOnce']),
   tapping(told),
 ];
 
 const roundCore: Steps = (told) => [
-  step('before', 'See that the core stands in the middle and is weighted: fluid mix lifts it.'),
-  ...lifts(told, jugFor(told.item), [
-    'Pour a fifth to a third all round the core, work it under and round it with a thin stick.',
-    'Look that the core has not moved. Then all round in turn, never on one side alone,',
-    'Pour all round the core, a little on each side in turn,',
-  ]),
+  step('before', msg('pours.coreInMiddle')),
+  ...lifts(told, jugFor(told.item), ['pours.coreFirst', 'pours.coreRest', 'pours.coreOnce']),
   tapping(told),
 ];
 
 const packed: Steps = (told) => [
-  ...(told.item.shape.cores.length > 0
-    ? [step('before', 'See that the core stands in the middle: packing to one side pushes it over.')]
-    : []),
-  ...lifts(told, 'gloved hands, a tamping stick', [
-    'Pack the floor first, in handfuls of about 25 mm, and tamp each with the end of a stick.',
-    'Then layer on layer all round, each roughened before the next,',
-    'Pack it in handfuls of about 25 mm, each tamped,',
-  ]),
-  step('tap', 'Knock the sides; a mix this stiff is tamped, not vibrated.'),
+  ...(told.item.shape.cores.length > 0 ? [step('before', msg('pours.packedCore'))] : []),
+  ...lifts(told, msg('pours.glovesAndStick'), ['pours.packedFirst', 'pours.packedRest', 'pours.packedOnce']),
+  step('tap', msg('pours.knockSides')),
 ];
 
 const slab: Steps = (told) => [
-  ...lifts(told, 'a jug or a shovel', [
-    'Pour to half, and work it into the edges.',
-    'Pour a little over',
-    'Pour, into the edges first, and a little over,',
-  ]),
-  step('tap', 'Tap along the edges, or lift one side and let it drop a few times.'),
-  step('strike', 'Draw a straight edge across the rim, sawing as it goes. Wait until the sheen is gone.', { tool: 'a straight edge' }), // prettier-ignore
+  ...lifts(told, msg('pours.jugOrShovel'), ['pours.slabFirst', 'pours.slabRest', 'pours.slabOnce']),
+  step('tap', msg('pours.tapEdges')),
+  step('strike', msg('pours.strikeSawing'), { tool: msg('pours.straightEdge') }), // prettier-ignore
 ];
 
 const panel: Steps = (told) => [
   ...(told.item.shape.inserts.length > 0
-    ? [step('before', 'See that pipes and blanks stand square and are greased: they are turned, and pulled while the panel is green.')] // prettier-ignore
+    ? [step('before', msg('pours.pipesStand'))] // prettier-ignore
     : []),
-  ...lifts(told, 'a jug or a trowel', [
-    'Fill to half, first along the edges and under the pipes, and work it in.',
-    'Fill it up',
-    'Fill, first along the edges and under the pipes,',
-  ]),
-  step('tap', 'Tap the board from below along every edge.'),
-  step('strike', 'Strike it level. It is not moved until it is demoulded.', { tool: 'a straight edge' }),
+  ...lifts(told, msg('pours.jugOrTrowel'), ['pours.panelFirst', 'pours.panelRest', 'pours.panelOnce']),
+  step('tap', msg('pours.tapBoard')),
+  step('strike', msg('pours.strikeLevel'), { tool: msg('pours.straightEdge') }),
 ];
 
 const strips: Steps = ({ item }) => [
-  step('before', 'See that the strip stands tight on the board all along, its joints taped outside.'),
-  step('first', `Fill from one end on, without a gap, to ${line(item)}.`, { tool: 'a small jug or a trowel' }),
-  step('tap', 'Knock on the board, not on the strip.'),
-  step('strike', 'Strike it level with the strip.', { tool: 'a straight edge' }),
+  step('before', msg('pours.stripTight')),
+  step('first', msg('pours.stripsFill', upTo(item)), { tool: msg('pours.smallJugOrTrowel') }),
+  step('tap', msg('pours.knockBoard')),
+  step('strike', msg('pours.strikeWithStrip'), { tool: msg('pours.straightEdge') }),
 ];
 
 const leaf: Steps = ({ item: { shape } }) => {
   const { middle, edge } = shape.outer.kind === 'leaf' ? shape.outer : { middle: 20, edge: 12 };
   return [
-    step('before', 'The leaf lies veins up on its mound, its edge propped, a stop all round.'),
-    step('press', `Lay the first handful in the middle, ${mm(middle)} thick, and pat outwards to the edge, ${mm(edge)} thick there. To the edge and not over it: a buried edge cannot be mended.`, { tool: 'gloved hands' }), // prettier-ignore
-    step('tap', 'Try the thickness with a marked pin at the middle and at the edge.', { tool: 'a pin marked at both' }),
+    step('before', msg('pours.leafLies')),
+    step('press', msg('pours.leafPress', { middle: mm(middle), edge: mm(edge) }), { tool: msg('pours.glovedHands') }), // prettier-ignore
+    step('tap', msg('pours.tryPinLeaf'), { tool: msg('pours.pinMarkedBoth') }),
   ];
 };
 
 const pressed =
-  (order: string): Steps =>
+  (order: MessageKey): Steps =>
   ({ item: { shape, name } }) => [
-    step('before', `Stand the dowel for the drain where the floor of ${name} will be, and mark a pin at ${mm(defined(shape.pressed).thickness)}.`), // prettier-ignore
-    step('press', `${order} Each handful is pressed into the last, without a seam, ${mm(defined(shape.pressed).thickness)} thick everywhere.`, { tool: 'gloved hands' }), // prettier-ignore
-    step('tap', 'Try it with the pin: at the floor, the corners, half way up and at the rim.', {
-      tool: 'the marked pin',
+    step('before', msg('pours.standDowel', { name, thickness: mm(defined(shape.pressed).thickness) })), // prettier-ignore
+    step('press', msg(order, { thickness: mm(defined(shape.pressed).thickness) }), { tool: msg('pours.glovedHands') }), // prettier-ignore
+    step('tap', msg('pours.tryPinShell'), {
+      tool: msg('pours.markedPin'),
     }),
   ];
 
@@ -165,48 +150,42 @@ const ways: Record<PlacingWay, Steps> = {
   panel,
   'strips on a board': strips,
   'leaf on sand': leaf,
-  'pressed over a form': pressed('Begin at the foot of the form, which becomes the rim, go up all round, and close the top last.'), // prettier-ignore
-  'pressed inside a form': pressed('Press the floor first, then the walls from the foot up to the rim.'),
-  'pressed against a form': pressed('Begin at the foot of the form and go up all round; its end stays bare.'),
+  'pressed over a form': pressed('pours.pressOver'), // prettier-ignore
+  'pressed inside a form': pressed('pours.pressInside'),
+  'pressed against a form': pressed('pours.pressAgainst'),
 };
 
-const finishTexts: Record<FinishKind, readonly [text: string, tool: string]> = {
-  smooth: ['Smooth the face with a damp glove; brush it for texture while it is green.', 'a damp glove, a wire brush'],
-  float: ['Level it with the float, without working water up.', 'a float'],
-  'first-edge': ['Run the edger along, once the sheen is gone.', 'an edger'],
-  'second-edge': ['Run the edger along again, harder.', 'an edger'],
-  trowel: ['Trowel it smooth, the blade nearly flat.', 'a steel trowel'],
-  broom: ['One light draw of the broom across, the same way all over.', 'a soft broom'],
+const finishTexts: Record<FinishKind, readonly [text: Message, tool: Message]> = {
+  smooth: [msg('pours.finishSmooth'), msg('pours.gloveAndBrush')],
+  float: [msg('pours.finishFloat'), msg('pours.float')],
+  'first-edge': [msg('pours.finishFirstEdge'), msg('pours.edger')],
+  'second-edge': [msg('pours.finishSecondEdge'), msg('pours.edger')],
+  trowel: [msg('pours.finishTrowel'), msg('pours.steelTrowel')],
+  broom: [msg('pours.finishBroom'), msg('pours.softBroom')],
 };
 
 /** Mesh between two lifts: the second goes on while the first is plastic. */
 function meshStep({ plan }: Told): PlacingStep {
   const { to } = planLayerWait(plan, 'blended');
-  return step('mesh', 'At half the depth lay the mesh in, 12 mm clear of every edge, and press it into what is there. The rest goes on while that is plastic.', { within: to.value * MINUTES, tool: 'the mesh, cut' }); // prettier-ignore
+  return step('mesh', msg('pours.layMesh', { cover: exactly(12, 'mm') }), { within: to.value * MINUTES, tool: msg('pours.cutMesh') }); // prettier-ignore
 }
 
 /** What colours and chips change. */
 function colourSteps({ item: { colouring }, plan: { mix } }: Told): PlacingStep[] {
   const found: PlacingStep[] = [];
-  if (colouring?.kind === 'banded')
-    found.push(
-      step('before', 'Layers: fill to the mark of each, level it, and wait as the sheet says before the next.'),
-    );
-  if (colouring?.kind === 'marbled')
-    found.push(
-      step('before', 'Marbled: pour the tints by turns from one side, and draw a stick through once, not twice.'),
-    );
+  if (colouring?.kind === 'banded') found.push(step('before', msg('pours.layersHow')));
+  if (colouring?.kind === 'marbled') found.push(step('before', msg('pours.marbledHow')));
   if (mix.doses?.some(({ material }) => material.additive === 'chips'))
-    found.push(step('before', 'Chips: press the mix against every face, so that they lie close to it; tap little, or they sink.')); // prettier-ignore
+    found.push(step('before', msg('pours.chipsHow'))); // prettier-ignore
   return found;
 }
 
 function togetherStep({ item, plan, placed }: Told): PlacingStep[] {
   const several = item.count > 1 || plan.items.length > 1;
   if (setsInMinutes(plan.binderClass))
-    return [step('before', `${several ? 'One mould after the other, each filled before the next. ' : ''}All is in its place within the minutes told: have everything at hand before the water.`, { within: placed })]; // prettier-ignore
+    return [step('before', msg('pours.allAtHand', { several: several ? 'yes' : 'no' }), { within: placed })]; // prettier-ignore
   if (!several || item.shape.pressed) return [];
-  return [step('before', 'So that they match, fill every mould to the first line before any is filled up.', { within: placed })]; // prettier-ignore
+  return [step('before', msg('pours.fillFirstLines'), { within: placed })]; // prettier-ignore
 }
 
 /** How each kind of mould of a plan is filled, step by step; windows by the initial set at the bench. */
@@ -223,7 +202,7 @@ export function placingsOf(plan: PourPlan, finish: Finish = 'broom', windowFacto
       const [text, tool] = finishTexts[kind];
       return step(kind, text, { tool, window: [defined(from), defined(to)] });
     });
-    const cover = step('cover', 'Cover it, out of sun and wind.');
+    const cover = step('cover', msg('pours.coverIt'));
     return { item: at, name: item.name, way, steps: [...all.slice(0, first + 1), ...mesh, ...all.slice(first + 1), ...finishes, cover] }; // prettier-ignore
   });
 }

@@ -1,3 +1,4 @@
+import { msg, type Message } from '../../foundation/units/index.js';
 import { rimOf } from '../../geometry/moulds/index.js';
 import type { ShellSide } from '../../geometry/solids/index.js';
 import { setsInMinutes } from '../../mixing/binders/index.js';
@@ -17,6 +18,20 @@ export const placingWays = [
   'pressed against a form',
 ] as const;
 export type PlacingWay = (typeof placingWays)[number];
+
+/** Each way in words. */
+export const placingWords: Record<PlacingWay, Message> = {
+  'poured solid': msg('pours.wayPouredSolid'),
+  'poured round a core': msg('pours.wayPouredRoundCore'),
+  packed: msg('pours.wayPacked'),
+  slab: msg('pours.waySlab'),
+  panel: msg('pours.wayPanel'),
+  'strips on a board': msg('pours.wayStrips'),
+  'leaf on sand': msg('pours.wayLeaf'),
+  'pressed over a form': msg('pours.wayPressedOver'),
+  'pressed inside a form': msg('pours.wayPressedInside'),
+  'pressed against a form': msg('pours.wayPressedAgainst'),
+};
 
 const STRIPS: readonly string[] = ['ring', 'arc', 'spiral'];
 const PRESSED: Record<ShellSide, PlacingWay> = {

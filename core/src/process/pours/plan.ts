@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { Checker, InputError, type FieldIssue } from '../../foundation/units/index.js';
+import { Checker, InputError, type FieldIssue, msg, type Phrase } from '../../foundation/units/index.js';
 import {
   layInset,
   rimOf,
@@ -25,7 +25,7 @@ import type { Colouring } from '../../mixing/tints/index.js';
 /** A tint as a pour uses it: a copy, with the colour that it dries to in that pour's mix, #rrggbb. */
 export interface PourTint {
   readonly id: string;
-  readonly name: string;
+  readonly name: Phrase;
   readonly revision: number;
   readonly colour: string;
   readonly doses: readonly Dose[];
@@ -145,9 +145,9 @@ function insetIssues(items: readonly PourItem[]): FieldIssue[] {
 /** Refuses a plan that cannot be poured. Moulds and mix are checked by their own functions. @throws InputError */
 export function checkPlan(plan: PourPlan): void {
   const check = new Checker();
-  check.expect(plan.items.length > 0, 'items', 0, 'No mould is chosen.', 'Choose at least one mould to fill.');
+  check.expect(plan.items.length > 0, 'items', 0, msg('pours.noMould'), msg('pours.chooseMould'));
   plan.items.forEach((item, i) => {
-    const whole = check.number(`items.${i}.count`, item.count, `How many of ${item.name}`, {
+    const whole = check.number(`items.${i}.count`, item.count, msg('pours.howMany', { item: item.name }), {
       min: 1,
       max: MOST_MOULDS,
     });
@@ -156,18 +156,18 @@ export function checkPlan(plan: PourPlan): void {
         Number.isInteger(item.count),
         `items.${i}.count`,
         item.count,
-        `${item.count} is not a whole number of moulds.`,
-        'Enter 1, 2, 3…',
+        msg('pours.notWholeMoulds', { count: item.count }),
+        msg('pours.enterWhole'),
       );
     check.expect(
       !(item.split && facesMustMatch(item, plan)),
       `items.${i}.split`,
       item.split,
-      `The faces of ${item.name} must match: no two batches are quite of one shade.`,
-      'Fill each from one batch.',
+      msg('pours.facesMustMatch', { item: item.name }),
+      msg('pours.eachFromOneBatch'),
     );
     if (item.fillTo !== undefined) {
-      check.number(`items.${i}.fillTo`, item.fillTo, `The fill line of ${item.name}`, {
+      check.number(`items.${i}.fillTo`, item.fillTo, msg('pours.fillLineOf', { item: item.name }), {
         above: 0,
         max: rimOf(item.shape),
         unit: 'mm',
@@ -179,23 +179,23 @@ export function checkPlan(plan: PourPlan): void {
     moulds <= MOST_MOULDS,
     'items',
     moulds,
-    `These are ${moulds} moulds.`,
-    `A pour has ${MOST_MOULDS} moulds at most: make two pours of it.`,
+    msg('pours.tooManyMoulds', { moulds }),
+    msg('pours.twoPours', { mostMoulds: MOST_MOULDS }),
   );
-  check.number('spare', plan.spare, 'The spare', { min: 0, max: 1 });
-  check.number('bucket', plan.bucket, 'The bucket', { min: 500, max: 200000, unit: 'mL' });
-  check.number('temperature', plan.temperature, 'The temperature', { min: -10, max: 50, unit: '°C' });
+  check.number('spare', plan.spare, msg('pours.spare'), { min: 0, max: 1 });
+  check.number('bucket', plan.bucket, msg('pours.bucket'), { min: 500, max: 200000, unit: 'mL' });
+  check.number('temperature', plan.temperature, msg('pours.temperature'), { min: -10, max: 50, unit: '°C' });
   for (const [id, moisture] of Object.entries(plan.moisture)) {
     const material = plan.mix.lines.find((one) => one.material.id === id)?.material;
     const name = material?.name.toLowerCase() ?? 'a material';
-    check.number(`moisture.${id}`, moisture, `The moisture of ${name}`, {
+    check.number(`moisture.${id}`, moisture, msg('pours.moistureOf', { name }), {
       min: 0,
       max: material ? wettest(material) : 0,
     });
   }
   if (plan.times) {
-    check.number('times.mixing', plan.times.mixing, 'The time to mix a bucketful', { above: 0, max: 120, unit: 'min' });
-    check.number('times.filling', plan.times.filling, 'The time to fill a mould', { above: 0, max: 120, unit: 'min' });
+    check.number('times.mixing', plan.times.mixing, msg('pours.mixingTime'), { above: 0, max: 120, unit: 'min' });
+    check.number('times.filling', plan.times.filling, msg('pours.fillingTime'), { above: 0, max: 120, unit: 'min' });
   }
   if (check.clean)
     for (const { field, value, message, remedy } of insetIssues(plan.items)) check.add(field, value, message, remedy);

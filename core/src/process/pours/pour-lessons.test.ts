@@ -1,3 +1,4 @@
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { fullVolume } from '../../geometry/moulds/index.js';
 import { askedOf } from '../../mixing/measuring/index.js';
@@ -59,10 +60,14 @@ describe('doses on the sheet', () => {
 
   it('are weighed for each batch, and come out of the store with what to buy', () => {
     const cement = sheet.batch.lines[0]!.mass.value;
-    expect(sheet.batch.doses.map(({ materialId }) => materialId)).toEqual(['red-oxide', 'acrylic-polymer']);
+    expect(english(sheet.batch.doses).map(({ materialId }) => materialId)).toEqual(['red-oxide', 'acrylic-polymer']);
     expect(sheet.batch.doses[0]!.mass.value).toBeCloseTo(0.03 * cement, 6);
     expect(sheet.short.map(({ name }) => name)).toContain('Iron oxide, red');
-    expect(sheet.method.map(({ text }) => text).join()).toContain('iron oxide, red');
+    expect(
+      english(sheet.method)
+        .map(({ text }) => text)
+        .join(),
+    ).toContain('iron oxide, red');
   });
 
   it('bring water that does not come from the tap again, and weigh in the pieces', () => {
@@ -96,7 +101,7 @@ describe('doses on the sheet', () => {
       );
       expect(mix.ratio.value).toBeLessThan(0.5);
       expect(bucketfuls[0]!.measured.ratio).toBeCloseTo(mix.ratio.value, 1);
-      expect(warnings.join(' ')).not.toContain('the water–cement ratio comes');
+      expect(english(warnings).join(' ')).not.toContain('the water–cement ratio comes');
     }
   });
 });

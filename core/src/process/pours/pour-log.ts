@@ -1,4 +1,4 @@
-import { Checker } from '../../foundation/units/index.js';
+import { Checker, msg } from '../../foundation/units/index.js';
 import { isBinder, type Material } from '../../mixing/materials/index.js';
 import { batchOf, liquidWaterOf, type BatchMasses, type Grade } from '../../mixing/mixes/index.js';
 import { expectedOf, laidInMass, pieceVolume, type Expected } from './pieces.js';
@@ -41,24 +41,24 @@ const ingredients = ({ mix: { lines, doses = [] } }: PourPlan): Material[] =>
 function checkLog(plan: PourPlan, log: PourLog): void {
   const check = new Checker();
   for (const material of ingredients(plan)) {
-    check.number(`used.${material.id}`, log.used[material.id], `The ${material.name.toLowerCase()} used`, {
+    check.number(`used.${material.id}`, log.used[material.id], msg('pours.usedOf', { material: material.name }), {
       min: 0,
       max: 1e7,
       unit: 'g',
     });
   }
-  check.number('tap', log.tap, 'The tap water', { min: 0, max: 1e7, unit: 'g' });
-  check.number('temperature', log.temperature, 'The temperature', { min: -10, max: 50, unit: '°C' });
+  check.number('tap', log.tap, msg('pours.tapWater'), { min: 0, max: 1e7, unit: 'g' });
+  check.number('temperature', log.temperature, msg('pours.temperature'), { min: -10, max: 50, unit: '°C' });
   if (log.leftover !== undefined)
-    check.number('leftover', log.leftover, 'The leftover', { min: 0, max: 1e6, unit: 'mL' });
-  if (log.short !== undefined) check.number('short', log.short, 'What was missing', { min: 0, max: 1e6, unit: 'mL' });
+    check.number('leftover', log.leftover, msg('pours.leftover'), { min: 0, max: 1e6, unit: 'mL' });
+  if (log.short !== undefined) check.number('short', log.short, msg('pours.missing'), { min: 0, max: 1e6, unit: 'mL' });
   const binder = plan.mix.lines.find(({ material }) => isBinder(material));
   check.expect(
     !binder || (log.used[binder.material.id] ?? 0) > 0,
     `used.${binder?.material.id}`,
     0,
-    'No binder was used.',
-    'Enter what really went in.',
+    msg('pours.noBinderUsed'),
+    msg('pours.enterWhatWentIn'),
   );
   check.done();
 }

@@ -1,4 +1,4 @@
-import type { Figure } from '../../foundation/units/index.js';
+import { msg, type Figure } from '../../foundation/units/index.js';
 import { shoppingList, shortagesOf, type ShoppingLine } from '../../mixing/materials/index.js';
 import { batchCost, goods, type BatchMasses, type Portion } from '../../mixing/mixes/index.js';
 import type { PourPlan } from './plan.js';
@@ -31,4 +31,4 @@ export function pourShopping(parts: readonly CalculatedPart[]): ShoppingLine[] {
 
 /** What the materials of all mixes of a pour cost; undefined where no lot has a price. */
 export const pourCost = (parts: readonly CalculatedPart[]): Figure | undefined =>
-  batchCost({ portions: goodsOf(parts), doses: [] }, lotsOf(parts), 'Materials of this pour');
+  batchCost({ portions: goodsOf(parts), doses: [] }, lotsOf(parts), msg('pours.pourMaterials'));

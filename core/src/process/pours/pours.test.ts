@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../../foundation/units/index.js';
 import { fullVolume } from '../../geometry/moulds/index.js';
@@ -217,23 +218,23 @@ describe('scoops', () => {
 
   it.each<[string, Partial<PourPlan>, RegExp]>([
     ['a scale of 50 g', { scaleStep: 50, measuring: 'scale' }, /% more than asked for is left over: use a finer scale/],
-    ['a scoop of 5 L', { scoop: { ...can, name: 'the pail', volume: 5000 }, measuring: 'scoop', step: 1 }, /the pail of 5\.0 L is too large for this batch/],
+    ['a scoop of 5 L', { scoop: { ...can, name: 'the pail', volume: 5000 }, measuring: 'scoop', step: 1 }, /the pail of 5\.00 L is too large for this batch/],
   ])('%s for 200 mL is told by name with the way out', (_, over, told) => {
     const jar = { ...plan().items[0]!, count: 2, shape: nested([60, 64, 70], [44, 48], 8) };
     const { mix, binderClass } = { mix: recipeOfStarter(starters.find(({ key }) => key === 'gypsum')!), binderClass: 'gypsum' as const };
-    expect(calculateSheet(plan({ items: [jar], mix, binderClass, moisture: {}, spare: 0, ...over })).warnings.join()).toMatch(told);
+    expect(english(calculateSheet(plan({ items: [jar], mix, binderClass, moisture: {}, spare: 0, ...over })).warnings).join()).toMatch(told);
   }); // prettier-ignore
 
   it('whose rounding bends the ratio are warned of', () => {
     const sheet = calculateSheet(plan({ measuring: 'scoop', scoop: { ...can, volume: 3100 }, step: 1 }));
-    expect(sheet.warnings.join()).toContain('ratio');
+    expect(english(sheet.warnings).join()).toContain('ratio');
   });
 });
 
 describe('cautions and bad plans', () => {
   it('put dust at measuring, caustic at mixing and two people at a heavy piece', () => {
     const sheet = calculateSheet(plan({ liftLimit: 2000 }));
-    expect(sheet.cautions.map(({ step }) => step)).toEqual(['measure', 'mix', 'clean', 'place', 'lift']);
+    expect(english(sheet.cautions).map(({ step }) => step)).toEqual(['measure', 'mix', 'clean', 'place', 'lift']);
   });
 
   it('are refused by field', () => {

@@ -1,4 +1,4 @@
-import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { computed, figure, line, type Figure, msg, quantity, exactly } from '../../foundation/units/index.js';
 import type { MeasuredBatch, MeasuredLine, Measure } from '../../mixing/measuring/index.js';
 import { bulking } from '../../mixing/mixes/index.js';
 import type { PourPlan } from './plan.js';
@@ -38,20 +38,31 @@ export function sheetLines(plan: PourPlan, { lines }: Pick<MeasuredBatch, 'lines
 function sheetWorking(plan: PourPlan, { material, mass, room, measures, measured }: MeasuredLine) {
   const moisture = plan.moisture[material.id] ?? 0;
   const damp = [
-    line('Moisture it carries', mass * moisture, 'g', `${(moisture * 100).toFixed(0)} % of its dry mass`),
-    line('Swollen by damp', bulking(material.bulking, moisture), 'ratio', 'a scoop of damp sand holds less sand'),
+    line(
+      msg('pours.moistureCarried'),
+      mass * moisture,
+      'g',
+      msg('pours.moistureShare', { moisture: quantity(moisture * 100, '%', 0) }),
+    ),
+    line(msg('pours.swollen'), bulking(material.bulking, moisture), 'ratio', msg('pours.swollenHow')),
   ];
   return [
-    line('Dry mass in this batch', mass, 'g'),
-    line('Loose density, dry', material.bulk, 'kg/L'),
+    line(msg('pours.dryMassInBatch'), mass, 'g'),
+    line(msg('pours.looseDry'), material.bulk, 'kg/L'),
     ...(moisture > 0 ? damp : []),
-    line('In the scoop', room, 'mL'),
+    line(msg('pours.inScoop'), room, 'mL'),
     ...measures.flatMap((one) =>
       one.kind === 'scoop'
-        ? [line(`Of ${one.scoop.name}, ${one.scoop.volume} mL each`, one.count, 'scoops')]
-        : [line('On the scale', one.mass, 'g')],
+        ? [
+            line(
+              msg('pours.scoopsOf', { scoop: one.scoop.name, volume: exactly(one.scoop.volume, 'mL') }),
+              one.count,
+              'scoops',
+            ),
+          ]
+        : [line(msg('pours.onScale'), one.mass, 'g')],
     ),
-    ...(measures.length > 0 ? [line('Its measures hold, dry', measured, 'g')] : []),
-    line('As you weigh it', mass * (1 + moisture), 'g'),
+    ...(measures.length > 0 ? [line(msg('pours.measuresHold'), measured, 'g')] : []),
+    line(msg('pours.asWeighed'), mass * (1 + moisture), 'g'),
   ];
 }

@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { computed, figure, line, type Figure, msg, quantity, type Message } from '../../foundation/units/index.js';
 import { shoppingList, shortagesOf, type ShoppingLine } from '../../mixing/materials/index.js';
 import { unmeasured, type ProposedWay } from '../../mixing/measuring/index.js';
 import {
@@ -67,7 +67,7 @@ export interface Sheet {
   readonly even?: EvenPlan;
   readonly cautions: readonly Caution[];
   /** What is off with its measures. */
-  readonly warnings: readonly string[];
+  readonly warnings: readonly Message[];
 }
 
 /** What is left over when the batches are mixed as they are measured (`calculated` mL in all) and the moulds are full. */
@@ -75,9 +75,9 @@ function leftoverFigure(plan: PourPlan, pieces: readonly PieceFigures[], calcula
   const made = calculated * (plan.learnedYield?.factor ?? 1);
   const held = pieces.reduce((sum, piece) => sum + piece.volume.value * piece.count, 0);
   return figure(made - held, 'mL', computed, [
-    line('Made, as it is measured', made, 'mL', 'the dry mass of its measures, the water as told, and air'),
-    line('Held by the moulds', held, 'mL'),
-    line('Left over', made - held, 'mL'),
+    line(msg('pours.madeAsMeasured'), made, 'mL', msg('pours.madeHow')),
+    line(msg('pours.heldByMoulds'), held, 'mL'),
+    line(msg('pours.leftOver'), made - held, 'mL'),
   ]);
 }
 
@@ -85,27 +85,25 @@ function leftoverFigure(plan: PourPlan, pieces: readonly PieceFigures[], calcula
 function mixOfMethod({ mix }: PourPlan, tinted: boolean): Mix {
   const doses = mix.doses ?? [];
   const colour = doses.find(isColour);
-  if (!tinted || !colour) return mix;
-  const pigments = { ...colour, material: { ...colour.material, name: 'The pigments of the tint' } };
-  return { ...mix, doses: [...doses.filter((dose) => !isColour(dose)), pigments] };
+  return tinted && colour ? { ...mix, doses: [...doses.filter((dose) => !isColour(dose)), colour] } : mix;
 }
 
 function amountFigure(plan: PourPlan, pieces: readonly PieceFigures[], amount: number): Figure {
   const held = pieces.reduce((sum, piece) => sum + piece.volume.value * piece.count, 0);
   const { factor: learned = 1, batches = 0 } = plan.learnedYield ?? {};
   return figure(amount, 'mL', batches > 0 ? { kind: 'learned', records: batches } : computed, [
-    ...pieces.map((piece) => line(`${piece.count} × ${piece.name}`, piece.volume.value * piece.count, 'mL')),
+    ...pieces.map((piece) =>
+      line(msg('pours.copiesOf', { copies: piece.count, name: piece.name }), piece.volume.value * piece.count, 'mL'),
+    ),
     line(
-      'Waste allowance',
+      msg('pours.wasteAllowance'),
       held * plan.spare,
       'mL',
-      `${(plan.spare * 100).toFixed(0)} % so that the last one is not short`,
+      msg('pours.wasteHow', { spare: quantity(plan.spare * 100, '%', 0) }),
     ),
-    ...(batches > 0
-      ? [line('÷ what its batches really made', learned, 'ratio', `of ${batches}, against calculated`)]
-      : []),
+    ...(batches > 0 ? [line(msg('pours.dividedByYield'), learned, 'ratio', msg('pours.ofBatches', { batches }))] : []),
     ...measuredLine(amount / (held * stretchOf(plan))),
-    line('To mix', amount, 'mL'),
+    line(msg('pours.toMix'), amount, 'mL'),
   ]);
 }
 
@@ -152,7 +150,7 @@ export function calculateSheet(given: PourPlan): Sheet {
   const measuring = tinted
     ? []
     : alike(bucketfuls).flatMap(({ one: { measured } }) => measuringWarnings(plan, measured));
-  const cost = batchCost(whole, plan.lots, 'Materials of this pour');
+  const cost = batchCost(whole, plan.lots, msg('pours.pourMaterials'));
   const nearby = even ? evenPlan(plan, one.measured) : undefined;
   return {
     pieces,
@@ -173,7 +171,10 @@ export function calculateSheet(given: PourPlan): Sheet {
     inTime,
     ...(cost && { cost }),
     short: shopping(plan, whole),
-    method: methodOf(mixOfMethod(plan, tinted), plan.binderClass, plan.ways),
+    method: methodOf(mixOfMethod(plan, tinted), plan.binderClass, {
+      ...plan.ways,
+      ...(tinted && { colourName: msg('pours.tintPigments') }),
+    }),
     way,
     ...(nearby && { even: nearby }),
     cautions: cautionsFor(plan, pieces),

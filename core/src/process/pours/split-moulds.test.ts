@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../../foundation/units/index.js';
 import { dose, threePots } from '../../testing/examples.js';
@@ -72,10 +73,10 @@ describe('moulds that may be split between batches', () => {
       { count: 3, shared: false },
       { count: 2, shared: true },
     ]);
-    expect(split.warnings.join()).toMatch(
-      /filled from more than one bucket: each goes in while the last is plastic, within 1\.8 hours/,
+    expect(english(split.warnings).join()).toMatch(
+      /filled from more than one bucket: each goes in while the last is plastic, within 1\.8 h/,
     );
-    expect(whole.warnings.join()).not.toMatch(/more than one bucket/);
+    expect(english(whole.warnings).join()).not.toMatch(/more than one bucket/);
   });
 
   it('are filled by parts where a batch does not last for a whole one', () => {

@@ -1,4 +1,4 @@
-import { figure, handbook, line, type Basis, type Figure } from '../../foundation/units/index.js';
+import { figure, handbook, line, type Basis, type Figure, msg } from '../../foundation/units/index.js';
 import {
   broughtWater,
   cementMass,
@@ -50,12 +50,12 @@ export function waterPlan(mix: Mix, batch: BatchMasses, { moisture, order, basis
   const powder = batch.portions.reduce((sum, { mass }) => sum + mass, 0);
   return {
     tap: figure(tap, 'g', basis, [
-      line('Soaked up by the grains', batch.absorbed, 'g'),
-      line('Free water for this consistency', batch.freeWater, 'g', 'demand × grade, material by material'),
-      line('Water in all', batch.totalWater, 'g'),
-      ...(damp > 0 ? [line('less what the damp sand brings', damp, 'g')] : []),
-      ...(batch.liquidWater > 0 ? [line('less what the liquids bring', batch.liquidWater, 'g')] : []),
-      line('From the tap', tap, 'g', '1 g is 1 mL'),
+      line(msg('pours.soakedByGrains'), batch.absorbed, 'g'),
+      line(msg('pours.freeForConsistency'), batch.freeWater, 'g', msg('pours.demandTimesGrade')),
+      line(msg('pours.waterInAll'), batch.totalWater, 'g'),
+      ...(damp > 0 ? [line(msg('pours.lessDampSand'), damp, 'g')] : []),
+      ...(batch.liquidWater > 0 ? [line(msg('pours.lessLiquids'), batch.liquidWater, 'g')] : []),
+      line(msg('pours.fromTap'), tap, 'g', msg('pours.gramIsMillilitre')),
     ]),
     first: sifted ? tap : tap * FIRST_WATER,
     splash: tap * SPLASH,

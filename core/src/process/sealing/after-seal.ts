@@ -1,3 +1,4 @@
+import { msg, type Message } from '../../foundation/units/index.js';
 import type { SealerKind } from '../../mixing/materials/index.js';
 import type { PieceUse } from './seal-school.js';
 
@@ -6,13 +7,13 @@ export const sealChecks = ['bead', 'standing water', 'look'] as const;
 export type SealCheck = (typeof sealChecks)[number];
 
 /** How each check is done. */
-export const sealCheckWords: Record<SealCheck, { readonly name: string; readonly how: string }> = {
-  bead: { name: 'Water bead', how: 'A drop on each face: it should stand for ten minutes and leave no dark ring.' },
+export const sealCheckWords: Record<SealCheck, { readonly name: Message; readonly how: Message }> = {
+  bead: { name: msg('sealing.checkBead'), how: msg('sealing.checkBeadHow') },
   'standing water': {
-    name: 'Standing water',
-    how: 'Filled to its line and left on paper for a day: the paper stays dry and the level holds.',
+    name: msg('sealing.checkWater'),
+    how: msg('sealing.checkWaterHow'),
   },
-  look: { name: 'Look', how: 'By daylight: no milk, no bubbles, no lifting edge.' },
+  look: { name: msg('sealing.checkLook'), how: msg('sealing.checkLookHow') },
 };
 
 /** The checks that a piece wants for its uses. */

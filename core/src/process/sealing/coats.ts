@@ -1,4 +1,16 @@
-import { HOUR, computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import {
+  HOUR,
+  computed,
+  figure,
+  line,
+  type Figure,
+  msg,
+  quantity,
+  exactly,
+  fixed,
+  type Message,
+  type Quantity,
+} from '../../foundation/units/index.js';
 import type { Sealer } from '../../mixing/materials/index.js';
 import type { DryingAmbient } from './drying-ambient.js';
 import { dryingProgress } from './drying-progress.js';
@@ -11,11 +23,11 @@ export const coatTools = ['brush', 'cloth', 'spray', 'dip'] as const;
 export type CoatTool = (typeof coatTools)[number];
 
 /** When each tool is the one, in a sentence. */
-export const coatToolWords: Record<CoatTool, string> = {
-  brush: 'reaches corners and holes; thin, and wiped after',
-  cloth: 'leaves no brush marks; for wax, oil and smooth faces',
-  spray: 'lifts no rubbed powder; thin coats, out of doors or under extraction',
-  dip: 'quick for small pieces with a penetrating sealer',
+export const coatToolWords: Record<CoatTool, Message> = {
+  brush: msg('sealing.brushTool'),
+  cloth: msg('sealing.clothTool'),
+  spray: msg('sealing.sprayTool'),
+  dip: msg('sealing.dipTool'),
 };
 
 const LEAST_WARM = 8;
@@ -57,9 +69,9 @@ export function recoatWindow(
     // A warm room closes the window sooner, but a cold one does not keep it open longer than twice the sheet's time.
     to: at + Math.max(hours, Math.min(2 * sealer.recoatTo, after(sealer.recoatTo))) * HOUR,
     working: figure(hours, 'h', computed, [
-      line('By its sheet, at 20 °C and half damp', sealer.recoatFrom, 'h'),
-      line('Pace in its air', pace, 'ratio', 'twice as fast every ten degrees, slower in damp air'),
-      line('Next coat after', hours, 'h'),
+      line(msg('sealing.bySheet', { temperature: exactly(20, '°C') }), sealer.recoatFrom, 'h'),
+      line(msg('sealing.paceInAir'), pace, 'ratio', msg('sealing.paceHow', { ten: exactly(10, 'K') })),
+      line(msg('sealing.nextCoatAfter'), hours, 'h'),
     ]),
   };
 }
@@ -68,8 +80,8 @@ export function recoatWindow(
 export interface CoatRemark {
   readonly rule: 'recoat' | 'late' | 'ambient' | 'age' | 'use' | 'decoration';
   readonly severity: 'refuse' | 'tell';
-  readonly told: string;
-  readonly remedy: string;
+  readonly told: Message;
+  readonly remedy: Message;
 }
 
 /** A coat as it is about to be put on. Times ms. */
@@ -85,9 +97,9 @@ export interface CoatAsked {
   readonly decorationDryAt?: number;
 }
 
-const hoursIn = (ms: number) => {
+const timeIn = (ms: number): Quantity => {
   const hours = ms / HOUR;
-  return hours < 1 ? `${Math.ceil(hours * 60)} min` : `${hours < 10 ? hours.toFixed(1) : hours.toFixed(0)} h`;
+  return hours < 1 ? quantity(Math.ceil(hours * 60), 'min') : quantity(hours, 'h', hours < 10 ? 1 : 0);
 };
 
 function afterLast({ at, ambient, last }: CoatAsked): CoatRemark[] {
@@ -98,8 +110,12 @@ function afterLast({ at, ambient, last }: CoatAsked): CoatRemark[] {
       {
         rule: 'recoat',
         severity: 'refuse',
-        told: `The coat before is not dry: ${last.sealer.name} wants ${hoursIn(from - last.at)} in this air, and it has had ${hoursIn(at - last.at)}.`,
-        remedy: `Wait ${hoursIn(from - at)}, or override this with your reason.`,
+        told: msg('sealing.coatNotDry', {
+          sealer: last.sealer.name,
+          needed: timeIn(from - last.at),
+          had: timeIn(at - last.at),
+        }),
+        remedy: msg('sealing.waitOrOverride', { left: timeIn(from - at) }),
       },
     ];
   if (at > to && last.sealer.film)
@@ -107,8 +123,8 @@ function afterLast({ at, ambient, last }: CoatAsked): CoatRemark[] {
       {
         rule: 'late',
         severity: 'tell',
-        told: 'The recoat window has closed.',
-        remedy: 'Wet-sand until matt, wipe, then let it dry.',
+        told: msg('sealing.recoatClosed'),
+        remedy: msg('sealing.wetSand'),
       },
     ];
   return [];
@@ -122,29 +138,33 @@ export function coatRemarks(asked: CoatAsked): CoatRemark[] {
     found.push({
       rule: 'decoration',
       severity: 'refuse',
-      told: `What was put on it last is not dry for another ${hoursIn(decorationDryAt - at)}.`,
-      remedy: 'Wait, or override this with your reason.',
+      told: msg('sealing.decorationNotDry', { left: timeIn(decorationDryAt - at) }),
+      remedy: msg('sealing.waitOverride'),
     });
   if (ambient && ambient.temperature < LEAST_WARM)
     found.push({
       rule: 'ambient',
       severity: 'tell',
-      told: `Too cold to seal at ${ambient.temperature.toFixed(0)} °C.`,
-      remedy: `Warm piece and sealer to ${LEAST_WARM} °C.`,
+      told: msg('sealing.tooCold', { temperature: quantity(ambient.temperature, '°C', 0) }),
+      remedy: msg('sealing.warmTo', { leastWarm: exactly(LEAST_WARM, '°C') }),
     });
   if (ambient && ambient.humidity > MOST_DAMP)
     found.push({
       rule: 'ambient',
       severity: 'tell',
-      told: `At ${(ambient.humidity * 100).toFixed(0)} % humidity a film clouds.`,
-      remedy: 'Wait for drier air, or warm the room.',
+      told: msg('sealing.filmClouds', { humidity: quantity(ambient.humidity * 100, '%', 0) }),
+      remedy: msg('sealing.drierAir'),
     });
   if (openMonths !== undefined && openMonths > sealer.keepsMonths)
     found.push({
       rule: 'age',
       severity: 'tell',
-      told: `${sealer.name} has stood open for ${openMonths.toFixed(0)} months; it keeps for ${sealer.keepsMonths}.`,
-      remedy: 'Try it on a tile first: strings, lumps or a sour smell say no.',
+      told: msg('sealing.openTooLong', {
+        sealer: sealer.name,
+        openMonths: fixed(openMonths, 0),
+        keepsMonths: sealer.keepsMonths,
+      }),
+      remedy: msg('sealing.trySealer'),
     });
   return found;
 }

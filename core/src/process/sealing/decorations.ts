@@ -1,3 +1,4 @@
+import { msg, exactly, type Message } from '../../foundation/units/index.js';
 /** What a piece is decorated with. */
 export type Decoration = 'paint' | 'wash' | 'powder' | 'foil' | 'label' | 'dye bath';
 
@@ -5,13 +6,13 @@ export type Decoration = 'paint' | 'wash' | 'powder' | 'foil' | 'label' | 'dye b
 type DecorationOrder = 'under' | 'over' | 'either';
 
 export interface DecorationGuide {
-  readonly name: string;
+  readonly name: Message;
   readonly order: DecorationOrder;
   /** Hours until the next thing goes on it, at 20 °C. */
   readonly dries: number;
   /** Wants a piece dry enough to seal; a dye bath goes on a bare cured one, damp or dry. */
   readonly dry: boolean;
-  readonly how: string;
+  readonly how: Message;
   /** It makes the piece wet again: its dry-down begins again. */
   readonly wets: boolean;
 }
@@ -19,52 +20,52 @@ export interface DecorationGuide {
 /** How each is done, and when. Ordinary trade figures; a product's own sheet wins. */
 export const decorations: Record<Decoration, DecorationGuide> = {
   paint: {
-    name: 'Paint',
+    name: msg('sealing.paint'),
     order: 'under',
     dries: 24,
     dry: true,
     wets: false,
-    how: 'Thin coats on the dry piece, sealed over. On damp concrete it peels, and lime turns some colours.',
+    how: msg('sealing.paintHow'),
   },
   wash: {
-    name: 'Wash',
+    name: msg('sealing.wash'),
     order: 'under',
     dries: 6,
     dry: true,
     wets: false,
-    how: 'Paint let down with water, wiped back so that it stays in the hollows; then sealed.',
+    how: msg('sealing.washHow'),
   },
   powder: {
-    name: 'Rubbed powder',
+    name: msg('sealing.rubbed'),
     order: 'under',
     dries: 1,
     dry: true,
     wets: false,
-    how: 'Rubbed on with a soft brush or a finger; mask on. Seal it by spray: a brush lifts it.',
+    how: msg('sealing.rubbedHow'),
   },
   foil: {
-    name: 'Foil',
+    name: msg('sealing.foil'),
     order: 'under',
     dries: 12,
     dry: true,
     wets: false,
-    how: 'On size that has turned tacky, on the cured face; pressed down, brushed off, then sealed. Laid in the mould it is lost.',
+    how: msg('sealing.foilHow'),
   },
   label: {
-    name: 'Label',
+    name: msg('sealing.label'),
     order: 'over',
     dries: 1,
     dry: true,
     wets: false,
-    how: 'On the sealed foot: on a bare one it lets go.',
+    how: msg('sealing.labelHow'),
   },
   'dye bath': {
-    name: 'Dye bath',
+    name: msg('sealing.dye'),
     order: 'under',
     dries: 24,
     dry: false,
     wets: true,
-    how: 'On a cured, bare piece: a sealer keeps it out. Gloves. It is wet again afterwards: weigh it down again.',
+    how: msg('sealing.dyeHow'),
   },
 };
 
@@ -81,16 +82,14 @@ export interface DecorationAsked {
 }
 
 /** What speaks against a decoration now, in sentences; empty where nothing does. */
-export function againstDecoration({ decoration, at, dryEnough, sealed, dryAt }: DecorationAsked): string[] {
+export function againstDecoration({ decoration, at, dryEnough, sealed, dryAt }: DecorationAsked): Message[] {
   const { name, order, dry } = decorations[decoration];
   return [
-    ...(dry && !dryEnough && !sealed ? [`It is not dry enough: ${name.toLowerCase()} on a damp piece lets go.`] : []),
-    ...(order === 'under' && sealed
-      ? [`It is sealed already: ${name.toLowerCase()} goes under the sealer and will not hold on it.`]
-      : []),
-    ...(order === 'over' && !sealed ? [`${name} goes on over the sealer: seal it first.`] : []),
+    ...(dry && !dryEnough && !sealed ? [msg('sealing.notDryForIt', { name })] : []),
+    ...(order === 'under' && sealed ? [msg('sealing.sealedAlready', { name })] : []),
+    ...(order === 'over' && !sealed ? [msg('sealing.sealFirst', { name })] : []),
     ...(dryAt !== undefined && at < dryAt
-      ? [`What was put on it last wants another ${Math.ceil((dryAt - at) / 3_600_000)} h to dry.`]
+      ? [msg('sealing.lastNotDry', { dryAt: exactly(Math.ceil((dryAt - at) / 3_600_000), 'h') })]
       : []),
   ];
 }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { normalPoint, normalShare } from '../../foundation/math/index.js';
 import { calculateDryDown, sealerVolume, weighingError, type Weighing } from './index.js';
@@ -44,7 +45,7 @@ describe('dry-down', () => {
   it('opens the gate only when the water that may be left is under the limit', () => {
     const early = calculateDryDown(dryingPot(4), prior, 'portland');
     expect(early.dryEnough).toBe(false);
-    expect(early.missing.join()).toContain('may still hold');
+    expect(english(early.missing).join()).toContain('may still hold');
     const late = calculateDryDown(dryingPot(25), prior, 'portland');
     expect(late.dryEnough).toBe(true);
     expect(late.remaining!.band![1]).toBeLessThan(late.limit);
@@ -67,8 +68,8 @@ describe('dry-down', () => {
   });
 
   it('says what is missing after none and after two weighings', () => {
-    expect(calculateDryDown([], prior, 'portland').missing[0]).toContain('not been weighed');
-    expect(calculateDryDown(dryingPot(2), prior, 'portland').missing[0]).toContain('1 more weighing,');
+    expect(english(calculateDryDown([], prior, 'portland').missing[0])).toContain('not been weighed');
+    expect(english(calculateDryDown(dryingPot(2), prior, 'portland').missing[0])).toContain('1 more weighing,');
   });
 
   it('is the same in whatever order the weighings come', () => {

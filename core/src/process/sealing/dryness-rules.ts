@@ -1,3 +1,4 @@
+import { msg, quantity, exactly, type Message } from '../../foundation/units/index.js';
 import { defined } from '../../foundation/math/index.js';
 import type { BinderClass } from '../../mixing/binders/index.js';
 import type { DryDownPrior, Weighing } from './dry-down-fit.js';
@@ -42,14 +43,14 @@ export interface DrynessWays {
 export function waterLimit(
   prior: DryDownPrior,
   { film = false, ease = 1 }: DrynessWays,
-): { grams: number; told: string } {
+): { grams: number; told: Message } {
   const { ofDry, ofLoss } = drynessLimits[film ? 'film' : 'open'];
   const byDry = ofDry * prior.dry;
   const byLoss = ofLoss * prior.loss;
-  const percent = (share: number) => `${Number((share * ease * 100).toPrecision(3))} %`;
+  const percent = (share: number) => exactly(Number((share * ease * 100).toPrecision(3)), '%');
   return byDry <= byLoss
-    ? { grams: byDry * ease, told: `${percent(ofDry)} of its dry mass` }
-    : { grams: byLoss * ease, told: `${percent(ofLoss)} of what it was expected to lose` };
+    ? { grams: byDry * ease, told: msg('sealing.ofDryMass', { ofDry: percent(ofDry) }) }
+    : { grams: byLoss * ease, told: msg('sealing.ofExpectedLoss', { ofLoss: percent(ofLoss) }) };
 }
 
 export type DrynessRule = 'weighings' | 'span' | 'agreement' | 'water' | 'age';
@@ -61,7 +62,7 @@ export interface RuleStanding {
   readonly have: number;
   readonly want: number;
   readonly unit: 'weighings' | 'h' | 'g' | 'days';
-  readonly told: string;
+  readonly told: Message;
   /** Hours since the pour at which it will be met as far as can be seen; of one that is met, when it was or before. */
   readonly opens: number;
 }
@@ -76,13 +77,13 @@ export interface Judged {
   /** The 80 % bound of the water still to leave, and the limit, g. */
   readonly bound: number;
   readonly limit: number;
-  readonly limitTold: string;
+  readonly limitTold: Message;
   /** Hour at which the water is under the limit. */
   readonly dryAt: number;
   readonly leastHour: number;
 }
 
-const gramsOf = (mass: number) => (mass < 10 ? mass.toFixed(1) : mass.toFixed(0));
+const gramsOf = (mass: number) => quantity(mass, 'g', mass < 10 ? 1 : 0);
 
 function countRule({ weighings, agree, lastStrays }: Judged): RuleStanding[] {
   const last = defined(weighings[weighings.length - 1]).hour;
@@ -95,7 +96,7 @@ function countRule({ weighings, agree, lastStrays }: Judged): RuleStanding[] {
       have: weighings.length,
       want: WEIGHINGS_NEEDED,
       unit: 'weighings',
-      told: `It wants ${wanted} more weighing${wanted > 1 ? 's' : ''}, a day apart.`,
+      told: msg('sealing.moreWeighings', { wanted }),
       opens: last + 24 * wanted,
     },
     {
@@ -104,7 +105,7 @@ function countRule({ weighings, agree, lastStrays }: Judged): RuleStanding[] {
       have: agree,
       want: WEIGHINGS_NEEDED,
       unit: 'weighings',
-      told: 'The weighings are inconsistent. Weigh again tomorrow.',
+      told: msg('sealing.inconsistent'),
       opens: disagree ? last + 24 : last,
     },
   ];
@@ -124,7 +125,7 @@ export function ruleStandings(judged: Judged): RuleStanding[] {
       have: span,
       want: HOURS_NEEDED,
       unit: 'h',
-      told: `Its weighings span ${span.toFixed(0)} h of the ${HOURS_NEEDED} h that are wanted.`,
+      told: msg('sealing.weighingsSpan', { span: quantity(span, 'h', 0), hoursNeeded: exactly(HOURS_NEEDED, 'h') }),
       opens: first + HOURS_NEEDED,
     },
     {
@@ -133,7 +134,7 @@ export function ruleStandings(judged: Judged): RuleStanding[] {
       have: bound,
       want: limit,
       unit: 'g',
-      told: `It may still hold ${gramsOf(bound)} g of water that can leave; under ${gramsOf(limit)} g, ${limitTold}, is dry enough.`,
+      told: msg('sealing.mayHold', { bound: gramsOf(bound), limit: gramsOf(limit), limitTold }),
       opens: dryAt,
     },
     {
@@ -142,7 +143,7 @@ export function ruleStandings(judged: Judged): RuleStanding[] {
       have: last / 24,
       want: leastHour / 24,
       unit: 'days',
-      told: `It should be at least ${leastHour / 24} days old.`,
+      told: msg('sealing.tooYoung', { leastHour: exactly(leastHour / 24, 'days') }),
       opens: leastHour,
     },
   ];

@@ -1,3 +1,4 @@
+import { msg, fixed, type Message } from '../../foundation/units/index.js';
 /** A gate that was overridden, and what came of it. */
 export interface Override {
   /** The bound of the water left over the limit, as it was then: above 1. */
@@ -24,7 +25,7 @@ export interface LearnedEase {
   readonly ease: number;
   /** Good ones that it rests on. */
   readonly records: number;
-  readonly told?: string;
+  readonly told?: Message;
 }
 
 const WANTED = 3;
@@ -47,11 +48,10 @@ export function learnedEase(overrides: readonly Override[], film: boolean): Lear
   const reached = good[WANTED - 1];
   if (reached === undefined) return { ease: 1, records: good.length };
   const ease = Math.max(1, Math.min(reached, ceiling));
-  if (ease === 1)
-    return { ease, records: good.length, told: 'Overridden pieces went wrong near the usual limit: it stays.' };
+  if (ease === 1) return { ease, records: good.length, told: msg('sealing.overridesBad') };
   return {
     ease,
     records: good.length,
-    told: `${good.length} pieces that you sealed against the advice came out well: here the limit is ${ease.toFixed(2)} of the usual.`,
+    told: msg('sealing.overridesGood', { good: good.length, ease: fixed(ease, 2) }),
   };
 }

@@ -1,5 +1,5 @@
 import { defined } from '../../foundation/math/index.js';
-import { figure, line, type Figure } from '../../foundation/units/index.js';
+import { figure, line, type Figure, msg, type Message } from '../../foundation/units/index.js';
 import type { BinderClass } from '../../mixing/binders/index.js';
 import {
   massOn,
@@ -39,7 +39,7 @@ export interface DryDown {
   /** Age before which it is not sealed, however dry. */
   readonly leastHour: number;
   /** What is still missing, in sentences; empty when dry enough. */
-  readonly missing: readonly string[];
+  readonly missing: readonly Message[];
   /** Each rule of the gate; none before the first weighing. */
   readonly rules: readonly RuleStanding[];
   /** The rule that keeps the gate shut longest. */
@@ -150,7 +150,7 @@ const unweighed = (leastHour: number, limit: number): DryJudgement => ({
   dryEnough: false,
   leastHour,
   limit,
-  missing: ['It has not been weighed yet: weigh it now, then once a day.'],
+  missing: [msg('sealing.notWeighed')],
   rules: [],
   heldDays: 0,
   heldWithin: 1,
@@ -199,13 +199,13 @@ function judge(given: readonly Weighing[], prior: DryDownPrior, binderClass: Bin
       'g',
       { kind: 'learned', records: kept.length },
       [
-        line('Expected to lose, from the mix', prior.loss, 'g'),
-        line('Expected to weigh dry, from the mix', prior.dry, 'g'),
-        line('Last weighing', last.mass, 'g'),
-        line('Fitted dry mass', final.middle, 'g', 'm(t) = dry + A·exp(−(t/τ)^β)'),
-        line('Water still to evaporate', middle, 'g', 'at the last weighing'),
-        line('With four chances in five under', bound, 'g'),
-        line('Dry enough under', limit.grams, 'g', limit.told),
+        line(msg('sealing.expectedLoss'), prior.loss, 'g'),
+        line(msg('sealing.expectedDry'), prior.dry, 'g'),
+        line(msg('sealing.lastWeighing'), last.mass, 'g'),
+        line(msg('sealing.fittedDry'), final.middle, 'g', 'm(t) = dry + A·exp(−(t/τ)^β)'),
+        line(msg('sealing.waterLeft'), middle, 'g', msg('sealing.atLastWeighing')),
+        line(msg('sealing.fourInFive'), bound, 'g'),
+        line(msg('sealing.dryEnoughUnder'), limit.grams, 'g', limit.told),
       ],
       [low, bound],
     ),

@@ -1,4 +1,4 @@
-import { Checker } from '../../foundation/units/index.js';
+import { Checker, msg } from '../../foundation/units/index.js';
 
 /** From so many like pieces on a sample is enough. */
 const FROM = 4;
@@ -29,16 +29,10 @@ export function shareTogether({
   dry,
 }: WeighedTogether): { readonly mass: number; readonly step: number }[] {
   const check = new Checker();
-  check.number('total', total, 'The weighing', { above: 0, unit: 'g' });
-  check.number('step', step, 'The scale’s step', { above: 0, max: 1000, unit: 'g' });
-  check.expect(
-    dry.length >= 2,
-    'dry',
-    dry.length,
-    'One piece is not weighed together.',
-    'Choose two or more like pieces.',
-  );
-  dry.forEach((mass, i) => check.number(`dry.${i}`, mass, 'A piece’s dry mass', { above: 0, unit: 'g' }));
+  check.number('total', total, msg('sealing.weighing'), { above: 0, unit: 'g' });
+  check.number('step', step, msg('sealing.scaleStep'), { above: 0, max: 1000, unit: 'g' });
+  check.expect(dry.length >= 2, 'dry', dry.length, msg('sealing.onePieceTogether'), msg('sealing.twoOrMore'));
+  dry.forEach((mass, i) => check.number(`dry.${i}`, mass, msg('sealing.pieceDry'), { above: 0, unit: 'g' }));
   check.done();
   const all = dry.reduce((sum, one) => sum + one, 0);
   return dry.map((one) => ({ mass: (total * one) / all, step: (step * one) / all }));

@@ -1,3 +1,4 @@
+import { msg, exactly, type Message } from '../../foundation/units/index.js';
 import { defined } from '../../foundation/math/index.js';
 import { sealers, type Sealer, type SealerClaim, type SealerKind } from '../../mixing/materials/index.js';
 import type { Side } from './coats.js';
@@ -23,10 +24,10 @@ export interface SealAdvice {
   readonly sealer?: SealerKind;
   readonly coats: number;
   readonly side: Side;
-  readonly reason: string;
+  readonly reason: Message;
   /** Ways that other casters hold to for the same use; undefined is bare. */
   readonly others: readonly (SealerKind | undefined)[];
-  readonly cautions: readonly string[];
+  readonly cautions: readonly Message[];
   /** What the label of the product must say. */
   readonly claims: readonly SealerClaim[];
 }
@@ -40,7 +41,7 @@ const schools: readonly (School & { readonly use: PieceUse })[] = [
     sealer: 'oil',
     coats: 2,
     side: 'both',
-    reason: 'Oil can be renewed and nothing flakes off; only one whose label allows food, and for dry food.',
+    reason: msg('sealing.sealFood'),
     others: ['wax'],
   },
   {
@@ -48,7 +49,7 @@ const schools: readonly (School & { readonly use: PieceUse })[] = [
     sealer: 'polyurethane',
     coats: 2,
     side: 'both',
-    reason: 'A film keeps melted wax out of the pores; bare concrete soaks it up and wicks.',
+    reason: msg('sealing.sealCandle'),
     others: ['acrylic'],
   },
   {
@@ -56,21 +57,21 @@ const schools: readonly (School & { readonly use: PieceUse })[] = [
     sealer: 'acrylic',
     coats: 3,
     side: 'both',
-    reason: 'Only a film closes the pores for standing water, and only inside as well.',
+    reason: msg('sealing.sealWater'),
     others: ['polyurethane', 'wax'],
   },
   {
     use: 'animals',
     coats: 0,
     side: 'both',
-    reason: 'Nothing that could come off into their water: leached and left bare.',
+    reason: msg('sealing.sealAnimals'),
     others: ['penetrating'],
   },
   {
     use: 'bare plants',
     coats: 0,
     side: 'both',
-    reason: 'Succulents and moss want a wall that breathes.',
+    reason: msg('sealing.sealBarePlants'),
     others: ['penetrating'],
   },
   {
@@ -78,7 +79,7 @@ const schools: readonly (School & { readonly use: PieceUse })[] = [
     sealer: 'penetrating',
     coats: 2,
     side: 'both',
-    reason: 'It keeps water out and lets vapour through, so that nothing freezes behind a film; the look stays.',
+    reason: msg('sealing.sealFrost'),
     others: [undefined],
   },
   {
@@ -86,7 +87,7 @@ const schools: readonly (School & { readonly use: PieceUse })[] = [
     sealer: 'penetrating',
     coats: 2,
     side: 'both',
-    reason: 'Inside as well: a pot that is sealed outside only stays wet within and pushes a film off.',
+    reason: msg('sealing.sealPlants'),
     others: ['acrylic', undefined],
   },
   {
@@ -94,7 +95,7 @@ const schools: readonly (School & { readonly use: PieceUse })[] = [
     sealer: 'penetrating',
     coats: 2,
     side: 'both',
-    reason: 'It sheds rain and keeps the look; it cannot peel.',
+    reason: msg('sealing.sealOutdoors'),
     others: ['acrylic', undefined],
   },
   {
@@ -102,7 +103,7 @@ const schools: readonly (School & { readonly use: PieceUse })[] = [
     sealer: 'acrylic',
     coats: 2,
     side: 'both',
-    reason: 'A film keeps soap and stains out; colours come out deeper.',
+    reason: msg('sealing.sealDampShelf'),
     others: ['polyurethane', 'penetrating'],
   },
   {
@@ -110,7 +111,7 @@ const schools: readonly (School & { readonly use: PieceUse })[] = [
     sealer: 'wax',
     coats: 1,
     side: 'both',
-    reason: 'A soft sheen that can be renewed by hand; a dry room asks no more of it.',
+    reason: msg('sealing.sealIndoors'),
     others: ['oil', 'acrylic', undefined],
   },
 ];
@@ -122,20 +123,26 @@ const claimsFor: Partial<Record<PieceUse, SealerClaim>> = {
   outdoors: 'outdoors',
 };
 
-const cautionsFor: Partial<Record<PieceUse, string>> = {
-  food: 'Food only where the product’s own label allows it, and dry food: no cup, no bowl for soup.',
-  candle:
-    'A candle only in a vessel that was tested for it: a porous one can crack, and melted wax finds its way out. The label must allow the heat.',
-  water: 'Let it stand full for a day on paper before it stands on wood.',
-  animals: 'Leach it first, and check the pH: 8.5 or lower.',
+/** Claims as a sentence chooses its word by them. */
+const claimCodes: Record<SealerClaim, string> = {
+  'dry food': 'food',
+  'drinking water': 'water',
+  candle: 'candle',
+  outdoors: 'outdoors',
+  frost: 'frost',
+};
+
+const cautionsFor: Partial<Record<PieceUse, Message>> = {
+  food: msg('sealing.cautionFood'),
+  candle: msg('sealing.cautionCandle'),
+  water: msg('sealing.cautionWater'),
+  animals: msg('sealing.cautionAnimals'),
 };
 
 /** Advice for what a piece is for, the handbook's section 13. At least one use; without any it is taken to stand indoors. */
 export function sealAdvice(uses: readonly PieceUse[]): SealAdvice {
   const { use: _, ...school } = schools.find(({ use }) => uses.includes(use)) ?? defined(schools[schools.length - 1]);
-  const ventilate = school.sealer
-    ? ['Open the windows; rags with oil or solvent dry spread out, never in a heap.']
-    : [];
+  const ventilate = school.sealer ? [msg('sealing.cautionVentilate')] : [];
   return {
     ...school,
     cautions: [...uses.flatMap((use) => cautionsFor[use] ?? []), ...ventilate],
@@ -144,22 +151,18 @@ export function sealAdvice(uses: readonly PieceUse[]): SealAdvice {
 }
 
 /** What speaks against a sealer for these uses, in sentences; empty where nothing does. */
-export function againstSealer(sealer: Sealer, uses: readonly PieceUse[], side: Side): string[] {
+export function againstSealer(sealer: Sealer, uses: readonly PieceUse[], side: Side): Message[] {
   const missing = uses.flatMap((use) => {
     const claim = claimsFor[use];
     return claim && !sealer.claims.includes(claim) ? [claim] : [];
   });
   const wetInside = uses.some((use) => use === 'plants' || use === 'water');
   return [
-    ...missing.map(
-      (claim) => `The label of ${sealer.name} does not say that it is for ${claim === 'candle' ? 'candles' : claim}.`,
-    ),
-    ...(sealer.film && side === 'outside' && wetInside
-      ? ['A film on the outside only comes off a pot that stays wet within: seal it inside as well.']
-      : []),
-    ...(sealer.kind === 'wax' && uses.includes('outdoors') ? ['Wax softens in the sun.'] : []),
+    ...missing.map((claim) => msg('sealing.labelSilent', { sealer: sealer.name, claim: claimCodes[claim] })),
+    ...(sealer.film && side === 'outside' && wetInside ? [msg('sealing.filmOutsideOnly')] : []),
+    ...(sealer.kind === 'wax' && uses.includes('outdoors') ? [msg('sealing.waxSoftens')] : []),
     ...(uses.includes('candle') && sealer.heat < sealers.polyurethane.heat
-      ? [`It softens at ${sealer.heat} °C; a candle warms its vessel to more.`]
+      ? [msg('sealing.softensAt', { heat: exactly(sealer.heat, '°C') })]
       : []),
   ];
 }

@@ -1,4 +1,4 @@
-import { Checker, computed, figure, line, type Figure } from '../../foundation/units/index.js';
+import { Checker, computed, figure, line, type Figure, msg } from '../../foundation/units/index.js';
 import { sealers, type SealerKind, type SealerSheet } from '../../mixing/materials/index.js';
 
 /** Share bought beyond what the faces take. */
@@ -13,15 +13,15 @@ export function sealerVolume(
 ): Figure {
   const coverage = (typeof of === 'string' ? sealers[of] : of)[face];
   const check = new Checker();
-  check.number('area', area, 'The area', { min: 0, unit: 'mm²' });
-  check.number('coats', coats, 'The number of coats', { min: 1, max: 10 });
-  check.number(face, coverage, 'The coverage of a litre', { above: 0, max: 100, unit: 'm²' });
+  check.number('area', area, msg('sealing.area'), { min: 0, unit: 'mm²' });
+  check.number('coats', coats, msg('sealing.coatCount'), { min: 1, max: 10 });
+  check.number(face, coverage, msg('sealing.litreCoverage'), { above: 0, max: 100, unit: 'm²' });
   check.done();
   const volume = ((area * 1e-6 * coats) / coverage) * (1 + SPARE) * 1000;
   return figure(volume, 'mL', computed, [
-    line('Faces to seal', area, 'mm²'),
-    line('Coats', coats, 'ratio'),
-    line('Coverage of one litre', coverage, 'ratio', `m² a coat on a ${face} face`),
-    line('Sealer', volume, 'mL', 'area × coats ÷ coverage, and a tenth more'),
+    line(msg('sealing.facesToSeal'), area, 'mm²'),
+    line(msg('sealing.coats'), coats, 'ratio'),
+    line(msg('sealing.coverage'), coverage, 'ratio', msg('sealing.coverageUnit', { face })),
+    line(msg('sealing.sealer'), volume, 'mL', msg('sealing.sealerFormula')),
   ]);
 }

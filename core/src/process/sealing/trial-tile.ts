@@ -1,4 +1,4 @@
-import { defined } from '../../foundation/math/index.js';
+import { msg, type Message } from '../../foundation/units/index.js';
 import type { SealerKind } from '../../mixing/materials/index.js';
 import type { CoatTool } from './coats.js';
 
@@ -28,22 +28,19 @@ export interface TrialTile {
   readonly liked: boolean;
 }
 
-/** What a tile says of sealing a piece that way: whether to, and why, in a sentence. */
+/** What a tile says of sealing a piece that way: whether to, and why, in sentences. */
 export function readTile({ tool, streaks, smells, bead, stain, liked, coats }: TrialTile): {
   readonly good: boolean;
-  readonly told: string;
+  readonly told: readonly Message[];
 } {
   const faults = [
-    ...(bead === 'soaks in' ? [`water soaked in after ${coats === 1 ? 'one coat' : `${coats} coats`}: one more`] : []),
-    ...(bead === 'spreads' ? ['water spread on it: another coat, or a denser finish'] : []),
-    ...(stain === 'stays' ? ['the stain stayed'] : []),
-    ...(streaks === 'plain'
-      ? [`streaks of the ${tool}: try ${tool === 'brush' ? 'a cloth or a spray' : 'another tool'}`]
-      : []),
-    ...(smells ? ['it still smelt the next day: not for food or a small room'] : []),
-    ...(liked ? [] : ['you did not like the look']),
+    ...(bead === 'soaks in' ? [msg('sealing.tileSoaked', { coats })] : []),
+    ...(bead === 'spreads' ? [msg('sealing.tileSpread')] : []),
+    ...(stain === 'stays' ? [msg('sealing.tileStain')] : []),
+    ...(streaks === 'plain' ? [msg('sealing.tileStreaks', { tool })] : []),
+    ...(smells ? [msg('sealing.tileSmell')] : []),
+    ...(liked ? [] : [msg('sealing.tileLook')]),
   ];
   const good = liked && bead !== 'soaks in' && stain !== 'stays' && streaks !== 'plain';
-  const said = faults.length > 0 ? faults.join('; ') : 'it held off water and stains, without streaks';
-  return { good, told: `${defined(said[0]).toUpperCase()}${said.slice(1)}.` };
+  return { good, told: faults.length > 0 ? faults : [msg('sealing.tileGood')] };
 }

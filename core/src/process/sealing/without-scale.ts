@@ -1,3 +1,4 @@
+import { msg, quantity, exactly, type Message } from '../../foundation/units/index.js';
 import { normalPoint } from '../../foundation/math/index.js';
 import { USUAL_TAU, type DryDownPrior } from './dry-down-fit.js';
 import { waterLimit, type DrynessWays } from './dryness-rules.js';
@@ -8,15 +9,15 @@ export type DryingSchool = 'scale' | 'clear-film' | 'calendar';
 export const usualDrying: DryingSchool = 'scale';
 
 /** Each school with why one would hold to it. */
-export const dryingSchools: Record<DryingSchool, { readonly name: string; readonly why: string }> = {
-  scale: { name: 'Constant mass', why: 'It tells what is really left in the piece. The default, for that reason.' },
+export const dryingSchools: Record<DryingSchool, { readonly name: Message; readonly why: Message }> = {
+  scale: { name: msg('sealing.constantMass'), why: msg('sealing.constantMassWhy') },
   'clear-film': {
-    name: 'Taped clear film',
-    why: 'It needs no scale and shows vapour where the piece still gives it off.',
+    name: msg('sealing.filmTest'),
+    why: msg('sealing.filmTestWhy'),
   },
   calendar: {
-    name: 'Fixed drying time',
-    why: 'It needs nothing but patience; it waits longest, in the piece’s own air.',
+    name: msg('sealing.fixedTime'),
+    why: msg('sealing.fixedTimeWhy'),
   },
 };
 
@@ -31,11 +32,17 @@ export const FILM_TEST_HOURS = 16;
 export const FILM_TEST_KEEPS = 72;
 
 /** What a film test says. */
-export function readFilmTest({ hours, drops }: FilmTest): { readonly dry: boolean; readonly told: string } {
-  if (drops) return { dry: false, told: 'There were drops under the film: it still gives off water.' };
+export function readFilmTest({ hours, drops }: FilmTest): { readonly dry: boolean; readonly told: Message } {
+  if (drops) return { dry: false, told: msg('sealing.filmDrops') };
   return hours < FILM_TEST_HOURS
-    ? { dry: false, told: `The film was on for ${hours.toFixed(0)} h; ${FILM_TEST_HOURS} h without drops are wanted.` }
-    : { dry: true, told: `No drops under the film in ${hours.toFixed(0)} h.` };
+    ? {
+        dry: false,
+        told: msg('sealing.filmTooShort', {
+          hours: quantity(hours, 'h', 0),
+          filmTestHours: exactly(FILM_TEST_HOURS, 'h'),
+        }),
+      }
+    : { dry: true, told: msg('sealing.filmClear', { hours: quantity(hours, 'h', 0) }) };
 }
 
 const BETA = 0.75;

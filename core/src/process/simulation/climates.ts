@@ -1,9 +1,10 @@
+import { msg, type Message } from '../../foundation/units/index.js';
 /** Made-up weather for simulating: named by what it does. */
 export type SimulationClimate = 'mild shed' | 'heatwave' | 'cold shed' | 'damp cellar' | 'warm room';
 
 /** A day that repeats: coldest before sunrise, warmest in the afternoon. °C, share, km/h. */
 export interface DailyAmbient {
-  readonly name: string;
+  readonly name: Message;
   readonly mean: number;
   readonly swing: number;
   readonly humidity: number;
@@ -11,11 +12,11 @@ export interface DailyAmbient {
 }
 
 export const simulationClimates: Record<SimulationClimate, DailyAmbient> = {
-  'mild shed': { name: 'A mild shed', mean: 17, swing: 3, humidity: 0.62, wind: 2 },
-  heatwave: { name: 'A heatwave, in the yard', mean: 28, swing: 7, humidity: 0.38, wind: 14 },
-  'cold shed': { name: 'A cold shed in winter', mean: 3, swing: 4, humidity: 0.82, wind: 2 },
-  'damp cellar': { name: 'A damp cellar', mean: 12, swing: 0.5, humidity: 0.88, wind: 0 },
-  'warm room': { name: 'A warm, dry room', mean: 21, swing: 1, humidity: 0.45, wind: 0 },
+  'mild shed': { name: msg('simulation.mildShed'), mean: 17, swing: 3, humidity: 0.62, wind: 2 },
+  heatwave: { name: msg('simulation.heatwaveYard'), mean: 28, swing: 7, humidity: 0.38, wind: 14 },
+  'cold shed': { name: msg('simulation.coldShedWinter'), mean: 3, swing: 4, humidity: 0.82, wind: 2 },
+  'damp cellar': { name: msg('simulation.dampCellarClimate'), mean: 12, swing: 0.5, humidity: 0.88, wind: 0 },
+  'warm room': { name: msg('simulation.warmDryRoom'), mean: 21, swing: 1, humidity: 0.45, wind: 0 },
 };
 
 const COLDEST = 5;

@@ -1,10 +1,11 @@
+import { msg, type Message, exactly } from '../../foundation/units/index.js';
 import type { OutcomeOf } from './outcomes.js';
 import type { SimulationChoices, SimulationPiece } from './simulate.js';
 
 /** Pieces to simulate with, as their moulds and mixes make them. */
 export const simulationPieces = {
   pot: {
-    name: 'A sand-cement pot, 2 L',
+    name: msg('simulation.samplePot', { volume: exactly(2000, 'mL') }),
     binderClass: 'portland',
     lightweight: false,
     dry: 4100,
@@ -14,7 +15,7 @@ export const simulationPieces = {
     demouldAge: 24,
   },
   trough: {
-    name: 'A lightweight trough, 9 L',
+    name: msg('simulation.sampleTrough', { volume: exactly(9000, 'mL') }),
     binderClass: 'portland',
     lightweight: true,
     dry: 9800,
@@ -24,7 +25,7 @@ export const simulationPieces = {
     demouldAge: 60,
   },
   slab: {
-    name: 'A stepping stone, 40 mm',
+    name: msg('simulation.sampleStone', { thickness: exactly(40, 'mm') }),
     binderClass: 'portland',
     lightweight: false,
     dry: 8600,
@@ -34,7 +35,7 @@ export const simulationPieces = {
     demouldAge: 20,
   },
   jar: {
-    name: 'A small fast-setting jar',
+    name: msg('simulation.sampleJar'),
     binderClass: 'fast-setting',
     lightweight: false,
     dry: 420,
@@ -50,11 +51,11 @@ export type LessonKey = 'heatwave' | 'cold shed' | 'sealed too soon' | 'lightwei
 
 /** A set lesson: a day that goes wrong as most would do it, and what the learner may change. */
 export interface Lesson {
-  readonly name: string;
+  readonly name: Message;
   readonly piece: SimulationPieceKey;
   /** What stands there. */
-  readonly scene: string;
-  readonly asks: string;
+  readonly scene: Message;
+  readonly asks: Message;
   /** As most would do it. */
   readonly start: SimulationChoices;
   /** What the learner may choose. */
@@ -62,17 +63,17 @@ export interface Lesson {
   /** What must come out good for it to be learned. */
   readonly learned: readonly OutcomeOf[];
   /** What it shows, told at the end. */
-  readonly moral: string;
+  readonly moral: Message;
 }
 
 const DAY = 24;
 
 export const lessons: Record<LessonKey, Lesson> = {
   heatwave: {
-    name: 'Heatwave',
+    name: msg('simulation.heatwave'),
     piece: 'slab',
-    scene: 'Thirty-five degrees in the yard and a dry wind. A stepping stone was poured at ten and lies open.',
-    asks: 'How do you keep its face from crazing?',
+    scene: msg('simulation.heatwaveSetting', { heat: exactly(35, '°C') }),
+    asks: msg('simulation.heatwaveQuestion'),
     start: {
       climate: 'heatwave',
       cover: 'none',
@@ -84,14 +85,13 @@ export const lessons: Record<LessonKey, Lesson> = {
     },
     open: ['cover', 'wettings', 'demould', 'uncover'],
     learned: ['faces', 'strength'],
-    moral:
-      'In such air an open face loses more in an hour than a wetting leaves on it. Film or a damp cloth does what no can does.',
+    moral: msg('simulation.heatwaveLesson'),
   },
   'cold shed': {
-    name: 'Cold shed',
+    name: msg('simulation.coldShed'),
     piece: 'pot',
-    scene: 'Three degrees in the shed, frost before dawn. A pot was poured at ten, as in June.',
-    asks: 'When do you lift it out, and where does it stand?',
+    scene: msg('simulation.coldShedSetting', { cold: exactly(3, '°C') }),
+    asks: msg('simulation.coldShedQuestion'),
     start: {
       climate: 'cold shed',
       cover: 'bag',
@@ -103,14 +103,13 @@ export const lessons: Record<LessonKey, Lesson> = {
     },
     open: ['climate', 'demould', 'uncover'],
     learned: ['demould', 'frost'],
-    moral:
-      'A day by the clock is a third of a day for the cement at three degrees. Frost before 3.5 MPa cannot be mended: bring it in.',
+    moral: msg('simulation.coldShedLesson', { cold: exactly(3, '°C'), strength: exactly(3.5, 'MPa') }),
   },
   'sealed too soon': {
-    name: 'Sealed too soon',
+    name: msg('simulation.sealedTooSoon'),
     piece: 'jar',
-    scene: 'A jar stands in the cellar, looks pale and dry, and is wanted on Sunday. The film sealer stands beside it.',
-    asks: 'On which day does the coat go on, and in which room?',
+    scene: msg('simulation.sealedTooSoonSetting'),
+    asks: msg('simulation.sealedTooSoonQuestion'),
     start: {
       climate: 'damp cellar',
       cover: 'bag',
@@ -122,15 +121,13 @@ export const lessons: Record<LessonKey, Lesson> = {
     },
     open: ['climate', 'coat', 'uncover', 'sealer'],
     learned: ['sealer'],
-    moral:
-      'Colour tells nothing of the water within, and in a cellar it hardly leaves. Weigh it, or bring it into dry air first.',
+    moral: msg('simulation.sealedTooSoonLesson'),
   },
   'lightweight left bare': {
-    name: 'Lightweight left bare',
+    name: msg('simulation.lightBare'),
     piece: 'trough',
-    scene:
-      'A light trough came out of its mould well after three days, and was set on the warm windowsill to “get on”.',
-    asks: 'What does it want before it may dry?',
+    scene: msg('simulation.lightBareSetting'),
+    asks: msg('simulation.lightBareQuestion'),
     start: {
       climate: 'warm room',
       cover: 'none',
@@ -142,8 +139,7 @@ export const lessons: Record<LessonKey, Lesson> = {
     },
     open: ['cover', 'uncover', 'wettings', 'demould'],
     learned: ['strength', 'faces'],
-    moral:
-      'Light grains let its water go fast, and cement without water stops where it is. Keep it damp longest of all.',
+    moral: msg('simulation.lightBareLesson'),
   },
 };
 

@@ -1,3 +1,4 @@
+import { msg, quantity, type Message, fixed, exactly } from '../../foundation/units/index.js';
 /** What a simulation came to, as far as its outcome goes. */
 export interface Came {
   /** Chance that it broke at demoulding, 0–1. */
@@ -19,13 +20,13 @@ export type OutcomeOf = 'demould' | 'faces' | 'frost' | 'strength' | 'sealer';
 export interface Outcome {
   readonly of: OutcomeOf;
   readonly grade: 'good' | 'doubtful' | 'bad';
-  readonly told: string;
+  readonly told: Message;
 }
 
 const grade = (value: number, doubtful: number, bad: number): Outcome['grade'] =>
   value >= bad ? 'bad' : value >= doubtful ? 'doubtful' : 'good';
 
-const byGrade = (of: OutcomeOf, is: Outcome['grade'], words: Record<Outcome['grade'], string>): Outcome => ({
+const byGrade = (of: OutcomeOf, is: Outcome['grade'], words: Record<Outcome['grade'], Message>): Outcome => ({
   of,
   grade: is,
   told: words[is],
@@ -34,38 +35,43 @@ const byGrade = (of: OutcomeOf, is: Outcome['grade'], words: Record<Outcome['gra
 function sealerOutcome({ film, water, limit }: NonNullable<Came['coat']>): Outcome {
   const over = water / limit;
   return byGrade('sealer', grade(over, 1, film ? 1.6 : 2.5), {
-    good: 'The coat lies on a dry piece and stays clear.',
-    doubtful: `${water.toFixed(0)} g of water were left, ${limit.toFixed(0)} g is the most: it may cloud.`,
+    good: msg('simulation.coatGood'),
+    doubtful: msg('simulation.coatCloudy', { water: quantity(water, 'g', 0), limit: quantity(limit, 'g', 0) }),
     bad: film
-      ? `${water.toFixed(0)} g of water were left, ${limit.toFixed(0)} g is the most: the film blisters and turns milky.`
-      : `${water.toFixed(0)} g of water were left, ${limit.toFixed(0)} g is the most: the sealer did not go in.`,
+      ? msg('simulation.coatBlisters', { water: quantity(water, 'g', 0), limit: quantity(limit, 'g', 0) })
+      : msg('simulation.coatStayedOut', { water: quantity(water, 'g', 0), limit: quantity(limit, 'g', 0) }),
   });
 }
 
 /** What came of a simulation, in sentences. */
 export function outcomesOf({ breaks, dried, coldestWhenWeak, finalStrength, expectedStrength, coat }: Came): Outcome[] {
-  const percent = `${Math.round(breaks * 100)} in 100`;
+  const hundred = { breaks: fixed(Math.round(breaks * 100), 0) };
   const share = finalStrength / expectedStrength;
   return [
     byGrade('demould', grade(breaks, 0.15, 0.4), {
-      good: 'It came out of the mould clean.',
-      doubtful: `Demoulded early: ${percent} such pieces lose a corner.`,
-      bad: `Demoulded too early: ${percent} such pieces break.`,
+      good: msg('simulation.demouldGood'),
+      doubtful: msg('simulation.demouldDoubtful', hundred),
+      bad: msg('simulation.demouldBad', hundred),
     }),
     byGrade('faces', grade(dried, 8, 20), {
-      good: 'Its faces stayed damp while it was young.',
-      doubtful: `Its young faces lay dry for ${dried.toFixed(0)} hours: fine cracks may show.`,
-      bad: `Its young faces lay dry for ${dried.toFixed(0)} hours: it crazes and dusts.`,
+      good: msg('simulation.facesGood'),
+      doubtful: msg('simulation.facesDoubtful', { dried: quantity(dried, 'h', 0) }),
+      bad: msg('simulation.facesBad', { dried: quantity(dried, 'h', 0) }),
     }),
     byGrade('frost', coldestWhenWeak < 0 ? 'bad' : coldestWhenWeak < 5 ? 'doubtful' : 'good', {
-      good: 'It was never too cold for it.',
-      doubtful: `It stood at ${coldestWhenWeak.toFixed(0)} °C while it was weak: it hardened slowly.`,
-      bad: `It froze (${coldestWhenWeak.toFixed(0)} °C) before it had 3.5 MPa: its skin flakes.`,
+      good: msg('simulation.frostGood'),
+      doubtful: msg('simulation.frostDoubtful', { coldestWhenWeak: quantity(coldestWhenWeak, '°C', 0) }),
+      bad: msg('simulation.frostBad', {
+        strength: exactly(3.5, 'MPa'),
+        coldestWhenWeak: quantity(coldestWhenWeak, '°C', 0),
+      }),
     }),
     byGrade('strength', share >= 0.9 ? 'good' : share >= 0.75 ? 'doubtful' : 'bad', {
-      good: `After forty days it has ${Math.round(finalStrength * 100)} % of its 28-day strength.`,
-      doubtful: `It has ${Math.round(finalStrength * 100)} % of its 28-day strength: it dried or stood cold before it was done.`,
-      bad: `It stopped at ${Math.round(finalStrength * 100)} % of its 28-day strength: it dried out or stood cold, and hardens no more.`,
+      good: msg('simulation.strengthGood', { finalStrength: quantity(Math.round(finalStrength * 100), '%', 0) }),
+      doubtful: msg('simulation.strengthDoubtful', {
+        finalStrength: quantity(Math.round(finalStrength * 100), '%', 0),
+      }),
+      bad: msg('simulation.strengthBad', { finalStrength: quantity(Math.round(finalStrength * 100), '%', 0) }),
     }),
     ...(coat ? [sealerOutcome(coat)] : []),
   ];

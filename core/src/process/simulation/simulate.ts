@@ -1,3 +1,4 @@
+import type { Phrase } from '../../foundation/units/index.js';
 import { normalShare, defined } from '../../foundation/math/index.js';
 import { setsInMinutes, strengthShare, type BinderClass } from '../../mixing/binders/index.js';
 import { sealers, type SealerKind } from '../../mixing/materials/index.js';
@@ -8,7 +9,7 @@ import { outcomesOf, type Outcome } from './outcomes.js';
 
 /** A piece to simulate with: what its mould and mix make of it. Masses g, area mm², strength MPa, age equivalent hours. */
 export interface SimulationPiece {
-  readonly name: string;
+  readonly name: Phrase;
   readonly binderClass: BinderClass;
   readonly lightweight: boolean;
   readonly dry: number;

@@ -1,0 +1,96 @@
+import type { Language } from './languages.js';
+import type { Entry, Lookup } from './speaker.js';
+import en_ambient from '../en/ambient.json' with { type: 'json' };
+import en_assembly from '../en/assembly.json' with { type: 'json' };
+import en_bench from '../en/bench.json' with { type: 'json' };
+import en_care from '../en/care.json' with { type: 'json' };
+import en_casts from '../en/casts.json' with { type: 'json' };
+import en_curing from '../en/curing.json' with { type: 'json' };
+import en_judging from '../en/judging.json' with { type: 'json' };
+import en_materials from '../en/materials.json' with { type: 'json' };
+import en_measuring from '../en/measuring.json' with { type: 'json' };
+import en_meshes from '../en/meshes.json' with { type: 'json' };
+import en_mixes from '../en/mixes.json' with { type: 'json' };
+import en_moulds from '../en/moulds.json' with { type: 'json' };
+import en_photos from '../en/photos.json' with { type: 'json' };
+import en_pours from '../en/pours.json' with { type: 'json' };
+import en_sealing from '../en/sealing.json' with { type: 'json' };
+import en_simulation from '../en/simulation.json' with { type: 'json' };
+import en_solids from '../en/solids.json' with { type: 'json' };
+import en_tints from '../en/tints.json' with { type: 'json' };
+import en_units from '../en/units.json' with { type: 'json' };
+import es_ambient from '../es/ambient.json' with { type: 'json' };
+import es_assembly from '../es/assembly.json' with { type: 'json' };
+import es_bench from '../es/bench.json' with { type: 'json' };
+import es_care from '../es/care.json' with { type: 'json' };
+import es_casts from '../es/casts.json' with { type: 'json' };
+import es_curing from '../es/curing.json' with { type: 'json' };
+import es_judging from '../es/judging.json' with { type: 'json' };
+import es_materials from '../es/materials.json' with { type: 'json' };
+import es_measuring from '../es/measuring.json' with { type: 'json' };
+import es_meshes from '../es/meshes.json' with { type: 'json' };
+import es_mixes from '../es/mixes.json' with { type: 'json' };
+import es_moulds from '../es/moulds.json' with { type: 'json' };
+import es_photos from '../es/photos.json' with { type: 'json' };
+import es_pours from '../es/pours.json' with { type: 'json' };
+import es_sealing from '../es/sealing.json' with { type: 'json' };
+import es_simulation from '../es/simulation.json' with { type: 'json' };
+import es_solids from '../es/solids.json' with { type: 'json' };
+import es_tints from '../es/tints.json' with { type: 'json' };
+import es_units from '../es/units.json' with { type: 'json' };
+
+/** Every sentence of every language, by its stage and its name: for a server and for tests. A browser loads a stage when it is asked for. */
+const catalogues: Readonly<Record<Language, Readonly<Record<string, Readonly<Record<string, Entry>>>>>> = {
+  en: {
+    ambient: en_ambient,
+    assembly: en_assembly,
+    bench: en_bench,
+    care: en_care,
+    casts: en_casts,
+    curing: en_curing,
+    judging: en_judging,
+    materials: en_materials,
+    measuring: en_measuring,
+    meshes: en_meshes,
+    mixes: en_mixes,
+    moulds: en_moulds,
+    photos: en_photos,
+    pours: en_pours,
+    sealing: en_sealing,
+    simulation: en_simulation,
+    solids: en_solids,
+    tints: en_tints,
+    units: en_units,
+  },
+  es: {
+    ambient: es_ambient,
+    assembly: es_assembly,
+    bench: es_bench,
+    care: es_care,
+    casts: es_casts,
+    curing: es_curing,
+    judging: es_judging,
+    materials: es_materials,
+    measuring: es_measuring,
+    meshes: es_meshes,
+    mixes: es_mixes,
+    moulds: es_moulds,
+    photos: es_photos,
+    pours: es_pours,
+    sealing: es_sealing,
+    simulation: es_simulation,
+    solids: es_solids,
+    tints: es_tints,
+    units: es_units,
+  },
+};
+
+/** Finds the sentences of a language; English where one is missing, which is told. */
+export function lookupIn(language: Language, missing: (key: string) => void = () => undefined): Lookup {
+  return (key) => {
+    const [stage = '', name = ''] = key.split('.');
+    const own = catalogues[language][stage]?.[name];
+    if (own === undefined) missing(`${language} ${key}`);
+    return own ?? catalogues.en[stage]?.[name];
+  };
+}

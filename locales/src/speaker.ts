@@ -1,0 +1,120 @@
+import type { Message, MessageKey, MessageValue, Moment, Phrase, Quantity, Unit } from '@dewpot/core/units';
+import { IntlMessageFormat } from 'intl-messageformat';
+import { splitQuantity, writeMoney, writeNumber } from './numbers.js';
+import { localeOf, type Reader } from './reader.js';
+
+/** A sentence of a catalogue: as it was written, or as the build has parsed it. */
+export type Entry = ConstructorParameters<typeof IntlMessageFormat>[0];
+/** Finds the sentence of a key. Undefined: there is none yet. */
+export type Lookup = (key: MessageKey) => Entry | undefined;
+type Values = Readonly<Record<string, MessageValue>>;
+
+/** Says messages, and what stands in them, to one reader. */
+export interface Speaker {
+  readonly reader: Reader;
+  /** A message by its key and values, or as it came. What somebody named stays as it is. */
+  (key: MessageKey, values?: Values): string;
+  (phrase: Message): string;
+  /** A name, a message, or any value of one. */
+  value(value: MessageValue | Phrase): string;
+  quantity(value: number, unit: Unit, decimals?: number): string;
+  /** An amount split into its number and its unit. */
+  split(value: number, unit: Unit): { number: string; unit: string };
+}
+
+/** A sentence with its first letter small, as it stands within another; capitals of an abbreviation stay. */
+const lowerFirst = (text: string): string =>
+  /^\p{Lu}(?!\p{Lu})/u.test(text) ? text.charAt(0).toLocaleLowerCase() + text.slice(1) : text;
+
+/** Spanish joins “de el” and “a el” to one word. */
+const joined = (text: string): string =>
+  text.replace(/(^|\s)([Dd]e|[Aa]) el (?=\p{Ll})/gu, (_, before: string, word: string) => `${before}${word}l `);
+
+const momentParts: Record<Moment['as'], Intl.DateTimeFormatOptions> = {
+  month: { month: 'long', year: 'numeric' },
+  day: { day: 'numeric', month: 'short', year: 'numeric' },
+  time: { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
+};
+
+/** Makes the speaker of a reader. `lookup` finds sentences; those that take values are parsed once and kept. */
+export function makeSpeaker(reader: Reader, lookup: Lookup): Speaker {
+  const locale = localeOf(reader);
+  const parsed = new Map<Entry, IntlMessageFormat>();
+
+  function written(entry: Entry, values: Values): string {
+    if (typeof entry === 'string' && !entry.includes('{')) return entry;
+    const format = parsed.get(entry) ?? new IntlMessageFormat(entry, locale, undefined, { ignoreTag: true });
+    parsed.set(entry, format);
+    return String(format.format(spoken(values)));
+  }
+
+  /** Values as the sentence takes them: numbers to count by, the rest as text, each also with a small first letter. */
+  function spoken(values: Values): Record<string, string | number> {
+    const said: Record<string, string | number> = {};
+    for (const [name, value] of Object.entries(values)) {
+      const text = typeof value === 'number' ? value : sayValue(value);
+      said[name] = text;
+      if (typeof text === 'string')
+        said[`${name}Inline`] = Array.isArray(listOf(value)) ? inlineList(value) : lowerFirst(text);
+    }
+    return said;
+  }
+
+  const listOf = (value: MessageValue) => (typeof value === 'object' && 'list' in value ? value.list : undefined);
+
+  function inlineList(value: MessageValue): string {
+    if (typeof value !== 'object' || !('list' in value)) return lowerFirst(sayValue(value));
+    return sayValue({ ...value, list: value.list.map((one) => lowerFirst(sayValue(one))) });
+  }
+
+  function sayQuantity({ value, unit, decimals }: Quantity): string {
+    if (unit === 'money') return writeMoney(value, reader);
+    const split = splitQuantity(value, unit, reader, decimals);
+    const sign = unitWord(split.unit, split.number);
+    return sign ? `${split.number} ${sign}` : split.number;
+  }
+
+  /** A unit as it stands behind its number. Most are the same in every language. */
+  function unitWord(unit: string, number: string): string {
+    if (unit === 'ratio' || unit === 'money') return '';
+    if (unit === 'days' || unit === 'scoops' || unit === 'cups')
+      return say(`units.${unit}`, { count: number === '1' ? 1 : 2 });
+    return unit;
+  }
+
+  function sayValue(value: MessageValue): string {
+    if (typeof value === 'string') return value;
+    if (typeof value === 'number') return writeNumber(value, 0, reader);
+    if ('key' in value) return say(value);
+    if ('list' in value)
+      return new Intl.ListFormat(locale, { type: value.type === 'and' ? 'conjunction' : 'disjunction' }).format(
+        value.list.map(sayValue),
+      );
+    if ('number' in value) return writeNumber(value.number, value.decimals, reader);
+    if ('at' in value)
+      return new Intl.DateTimeFormat(locale, {
+        ...momentParts[value.as],
+        ...(reader.zone && { timeZone: reader.zone }),
+      }).format(value.at);
+    return sayQuantity(value);
+  }
+
+  function say(phrase: MessageKey | Message, given: Values = {}): string {
+    const { key, values = {} } = typeof phrase === 'string' ? { key: phrase, values: given } : phrase;
+    const entry = lookup(key);
+    if (entry === undefined) return '';
+    const text = written(entry, values);
+    return reader.language === 'es' ? joined(text) : text;
+  }
+
+  return Object.assign(say, {
+    reader,
+    value: sayValue,
+    quantity: (value: number, unit: Unit, decimals?: number) =>
+      sayQuantity(decimals === undefined ? { value, unit } : { value, unit, decimals }),
+    split: (value: number, unit: Unit) => {
+      const { number, unit: sign } = splitQuantity(value, unit, reader);
+      return { number, unit: unitWord(sign, number) };
+    },
+  });
+}
