@@ -5,9 +5,10 @@ import tseslint from 'typescript-eslint';
 const packages = {
   core: [],
   contract: ['core'],
-  server: ['contract', 'core'],
-  web: ['contract', 'core'],
-  demo: ['server', 'contract', 'core'],
+  locales: ['core'],
+  server: ['contract', 'core', 'locales'],
+  web: ['contract', 'core', 'locales'],
+  demo: ['server', 'contract', 'core', 'locales'],
   e2e: ['contract'],
 };
 
@@ -88,7 +89,7 @@ const stages = {
 
 const packageRule = (name, allowed) => ({
   regex: `^@dewpot/(?!(?:${['none', ...allowed].join('|')})(?:/[a-z]+)?$)|/(?:${Object.keys(packages).join('|')})/src/`,
-  message: `${name} may import ${allowed.join(', ') || 'none of our packages'}: arrows run web → contract → core, server → contract → core, demo → server.`,
+  message: `${name} may import ${allowed.join(', ') || 'none of our packages'}: arrows run web → contract → core, server → contract → core, locales → core, demo → server.`,
 });
 
 const stageRule = (stage, allowed, shared) => ({
@@ -126,8 +127,11 @@ function importRules([name, allowed]) {
   const whole = packageRule(name, allowed);
   const { shared = [], ...own } = stages[name] ?? {};
   const restrict = (patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
+  // Tests read what core says, in English.
+  const tested = packageRule(name, [...allowed, ...(name === 'core' ? ['locales'] : [])]);
   return [
     { files: [`${name}/**/*.{ts,tsx}`], rules: restrict([whole]) },
+    { files: [`${name}/**/*.test.ts`, `${name}/src/testing/**/*.ts`], rules: restrict([tested]) },
     ...Object.entries(own).flatMap(([stage, others]) => {
       const rules = [whole, stageRule(stage, others, shared)];
       return [
@@ -156,6 +160,9 @@ export default tseslint.config(
       '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
       '@typescript-eslint/no-extraneous-class': ['error', { allowWithDecorator: true, allowStaticOnly: true }],
       '@typescript-eslint/no-invalid-void-type': 'off',
+      // A message in a template would be written as “[object Object]”: it is said first.
+      '@typescript-eslint/no-base-to-string': 'error',
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true, allowBoolean: true }],
       '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
       'no-console': 'error',
       'max-lines': ['error', { max: 300, skipBlankLines: true }],

@@ -1,12 +1,28 @@
+import { parse } from '@formatjs/icu-messageformat-parser';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
 const api = process.env.DEWPOT_API ?? 'http://127.0.0.1:8137';
 
+/** Parses the sentences of the catalogues as they are built in, so that no browser carries the parser. Plain ones stay text. */
+const sentences: Plugin = {
+  name: 'sentences',
+  enforce: 'pre',
+  transform(code, id) {
+    if (!/\/locales\/[a-z]+\/\w+\.json$/.test(id)) return undefined;
+    const parsed = Object.entries(JSON.parse(code) as Record<string, string>).map(([key, sentence]) => [
+      key,
+      sentence.includes('{') ? parse(sentence, { ignoreTag: true }) : sentence,
+    ]);
+    return { code: JSON.stringify(Object.fromEntries(parsed)), map: null };
+  },
+};
+
 export default defineConfig({
   plugins: [
+    sentences,
     react(),
     tailwindcss(),
     // The bench opens without a connection: the application itself is kept in the browser, the workshop's data is not.
@@ -30,7 +46,10 @@ export default defineConfig({
       },
     }),
   ],
-  resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
+  resolve: {
+    conditions: ['source', 'module', 'browser', 'development|production'],
+    alias: { '@formatjs/icu-messageformat-parser': '@formatjs/icu-messageformat-parser/no-parser.js' },
+  },
   build: { target: 'es2022', chunkSizeWarningLimit: 700 },
   server: { host: '127.0.0.1', port: 5173, proxy: { '/api': api } },
 });

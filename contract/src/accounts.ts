@@ -1,4 +1,4 @@
-import { unitSystems, type UnitSystem } from '@dewpot/core/units';
+import { languages, unitSystems, type Language, type UnitSystem } from '@dewpot/core/units';
 import {
   moistCuringSchools,
   moistCuringWays,
@@ -7,7 +7,16 @@ import {
   type Waking,
 } from '@dewpot/core/curing';
 import { dryingSchools, type DryingSchool } from '@dewpot/core/sealing';
-import { IsBoolean, IsEmail, IsIn, IsOptional, IsTimeZone, IsUUID, MaxLength } from 'class-validator';
+import {
+  IsBoolean,
+  IsEmail,
+  IsIn,
+  IsISO4217CurrencyCode,
+  IsOptional,
+  IsTimeZone,
+  IsUUID,
+  MaxLength,
+} from 'class-validator';
 import { kindsOf, PartOfKind, type AnyOf } from './kinds.js';
 import { Amount, Part, Text, Version } from './limits.js';
 
@@ -23,6 +32,13 @@ export class Registration {
   @Text(10, 200) passphrase: string;
   /** What the start printed, where the server can be reached from elsewhere. */
   @IsOptional() @Text(1, 40) code?: string;
+  /** Language of its owner, and of what it starts with; by the request where it is left out. */
+  @IsOptional() @IsIn(languages) language?: Language;
+}
+
+/** The language that a person reads in. */
+export class LanguageInput {
+  @IsIn(languages) language: Language;
 }
 
 /** A person's own new passphrase. */
@@ -111,8 +127,8 @@ export class WakingInput implements Waking {
 export class WorkshopSettings {
   @Text(1, 80) name: string;
   @IsIn(unitSystems) units: UnitSystem;
-  /** Sign put before prices. */
-  @Text(1, 4) currency: string;
+  /** ISO 4217, as EUR. */
+  @IsISO4217CurrencyCode() currency: string;
   /** Mass from which two people lift, g. */
   @Amount(1000, 200000) liftLimit: number;
   /** Brim volume of the mixing bucket, mL. */
@@ -136,7 +152,13 @@ export class WorkshopSettings {
 
 /** Who is here and where. */
 export interface SessionView {
-  readonly person: { readonly id: string; readonly name: string; readonly owner: boolean };
+  readonly person: {
+    readonly id: string;
+    readonly name: string;
+    readonly owner: boolean;
+    /** What they read in; the browser's language where nothing was chosen. */
+    readonly language?: Language;
+  };
   readonly workshop: WorkshopSettings & { readonly id: string; readonly demo: boolean; readonly version: number };
 }
 

@@ -1,3 +1,4 @@
+import type { Message } from '@dewpot/core/units';
 import type { Bridge } from '@dewpot/core/ambient';
 import {
   demouldRisks,
@@ -65,7 +66,7 @@ export interface CastAmbient {
   readonly forecastFrom: number;
   readonly bridges: readonly Bridge[];
   /** When it may be handled, walked on, loaded, ms; no time where that is out of sight. */
-  readonly bears: readonly { readonly bearing: Bearing; readonly at?: number; readonly told: string }[];
+  readonly bears: readonly { readonly bearing: Bearing; readonly at?: number; readonly told: Message }[];
   readonly does?: Surroundings;
 }
 

@@ -39,6 +39,7 @@ import {
   Share,
   Text,
   Whole,
+  Time,
 } from './limits.js';
 import { MouldShapeInput } from './solids.js';
 import { SealerSheetInput } from './materials.js';
@@ -233,9 +234,11 @@ export class CareNoteQuestion {
   @IsBoolean() gypsum: boolean;
   @IsBoolean() lamp: boolean;
   /** When it was cast and what it weighs, in words. */
-  @IsOptional() @Text(1, 40) cast?: string;
-  @IsOptional() @Text(1, 40) weight?: string;
-  @IsOptional() @Text(1, 40) planted?: string;
+  /** When it was cast, ms. */
+  @IsOptional() @Time() castAt?: number;
+  /** What it weighs by itself and with soil in it, g. */
+  @IsOptional() @Amount(0, 1e6) weight?: number;
+  @IsOptional() @Amount(0, 1e6) planted?: number;
   @IsOptional() @Amount(0, 14) ph?: number;
 }
 

@@ -2,6 +2,8 @@ import { defined } from '@dewpot/core/math';
 import { DAY } from '@dewpot/core/units';
 import type { Grade } from '@dewpot/core/mixes';
 import { calculateSheet, plannedLog } from '@dewpot/core/pours';
+import { makeSpeaker } from '@dewpot/locales';
+import { lookupIn } from '@dewpot/locales/all';
 import {
   ambientIn,
   ArticlesService,
@@ -98,8 +100,11 @@ interface Keys {
   readonly tints: readonly string[];
 }
 
+/** The demo workshop is told in English. */
+const say = makeSpeaker({ language: 'en', system: 'metric', currency: 'EUR' }, lookupIn('en'));
+
 async function furnish(app: Server, now: number): Promise<Keys> {
-  const materials = await fillWithHandbook(app.get(WorkshopContext));
+  const materials = await fillWithHandbook(app.get(WorkshopContext), say);
   const mouldKeys: string[] = [];
   for (const { copies, ...mould } of moulds) {
     const id = uuid();

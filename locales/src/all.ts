@@ -1,4 +1,4 @@
-import type { Language } from './languages.js';
+import type { Language } from '@dewpot/core/units';
 import type { Entry, Lookup } from './speaker.js';
 import en_ambient from '../en/ambient.json' with { type: 'json' };
 import en_assembly from '../en/assembly.json' with { type: 'json' };
@@ -6,6 +6,7 @@ import en_bench from '../en/bench.json' with { type: 'json' };
 import en_care from '../en/care.json' with { type: 'json' };
 import en_casts from '../en/casts.json' with { type: 'json' };
 import en_curing from '../en/curing.json' with { type: 'json' };
+import en_files from '../en/files.json' with { type: 'json' };
 import en_judging from '../en/judging.json' with { type: 'json' };
 import en_materials from '../en/materials.json' with { type: 'json' };
 import en_measuring from '../en/measuring.json' with { type: 'json' };
@@ -15,6 +16,7 @@ import en_moulds from '../en/moulds.json' with { type: 'json' };
 import en_photos from '../en/photos.json' with { type: 'json' };
 import en_pours from '../en/pours.json' with { type: 'json' };
 import en_sealing from '../en/sealing.json' with { type: 'json' };
+import en_server from '../en/server.json' with { type: 'json' };
 import en_simulation from '../en/simulation.json' with { type: 'json' };
 import en_solids from '../en/solids.json' with { type: 'json' };
 import en_tints from '../en/tints.json' with { type: 'json' };
@@ -25,6 +27,7 @@ import es_bench from '../es/bench.json' with { type: 'json' };
 import es_care from '../es/care.json' with { type: 'json' };
 import es_casts from '../es/casts.json' with { type: 'json' };
 import es_curing from '../es/curing.json' with { type: 'json' };
+import es_files from '../es/files.json' with { type: 'json' };
 import es_judging from '../es/judging.json' with { type: 'json' };
 import es_materials from '../es/materials.json' with { type: 'json' };
 import es_measuring from '../es/measuring.json' with { type: 'json' };
@@ -34,13 +37,14 @@ import es_moulds from '../es/moulds.json' with { type: 'json' };
 import es_photos from '../es/photos.json' with { type: 'json' };
 import es_pours from '../es/pours.json' with { type: 'json' };
 import es_sealing from '../es/sealing.json' with { type: 'json' };
+import es_server from '../es/server.json' with { type: 'json' };
 import es_simulation from '../es/simulation.json' with { type: 'json' };
 import es_solids from '../es/solids.json' with { type: 'json' };
 import es_tints from '../es/tints.json' with { type: 'json' };
 import es_units from '../es/units.json' with { type: 'json' };
 
 /** Every sentence of every language, by its stage and its name: for a server and for tests. A browser loads a stage when it is asked for. */
-const catalogues: Readonly<Record<Language, Readonly<Record<string, Readonly<Record<string, Entry>>>>>> = {
+export const catalogues: Readonly<Record<Language, Readonly<Record<string, Readonly<Record<string, Entry>>>>>> = {
   en: {
     ambient: en_ambient,
     assembly: en_assembly,
@@ -48,6 +52,7 @@ const catalogues: Readonly<Record<Language, Readonly<Record<string, Readonly<Rec
     care: en_care,
     casts: en_casts,
     curing: en_curing,
+    files: en_files,
     judging: en_judging,
     materials: en_materials,
     measuring: en_measuring,
@@ -57,6 +62,7 @@ const catalogues: Readonly<Record<Language, Readonly<Record<string, Readonly<Rec
     photos: en_photos,
     pours: en_pours,
     sealing: en_sealing,
+    server: en_server,
     simulation: en_simulation,
     solids: en_solids,
     tints: en_tints,
@@ -69,6 +75,7 @@ const catalogues: Readonly<Record<Language, Readonly<Record<string, Readonly<Rec
     care: es_care,
     casts: es_casts,
     curing: es_curing,
+    files: es_files,
     judging: es_judging,
     materials: es_materials,
     measuring: es_measuring,
@@ -78,6 +85,7 @@ const catalogues: Readonly<Record<Language, Readonly<Record<string, Readonly<Rec
     photos: es_photos,
     pours: es_pours,
     sealing: es_sealing,
+    server: es_server,
     simulation: es_simulation,
     solids: es_solids,
     tints: es_tints,

@@ -1,6 +1,4 @@
-/** Languages that the catalogues are complete in. A further one is one more folder beside them, and one line here. */
-export const languages = ['en', 'es'] as const;
-export type Language = (typeof languages)[number];
+import { languages, type Language } from '@dewpot/core/units';
 
 /** Each language by its own name. */
 export const languageNames: Record<Language, string> = { en: 'English', es: 'Español' };
@@ -10,14 +8,17 @@ export const FALLBACK: Language = 'en';
 
 export const isLanguage = (text: unknown): text is Language => (languages as readonly unknown[]).includes(text);
 
-/** The first language of a list of preferences (“es-MX,es;q=0.9,en;q=0.8”) that there are catalogues in. */
+/** Characters of a list of preferences that are looked at. */
+const MOST_PREFERENCES = 200;
+
+/** The best language of a list of preferences (“es-MX,es;q=0.9,en;q=0.8”) that there are catalogues of. */
 export function preferredLanguage(preferences: string | undefined): Language | undefined {
   const asked = (preferences ?? '')
-    .slice(0, 200)
+    .slice(0, MOST_PREFERENCES)
     .split(',')
     .flatMap((part, i) => {
       const [tag = '', weight] = part.trim().split(/\s*;\s*q=/);
-      const language = tag.slice(0, 2).toLowerCase();
+      const language = tag.split('-')[0]?.toLowerCase();
       const wanted = weight === undefined ? 1 : Number(weight);
       return isLanguage(language) && wanted > 0 ? [{ language, wanted, i }] : [];
     });

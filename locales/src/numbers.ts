@@ -70,3 +70,9 @@ export function writeWeighing(mass: number, step: number, reader: Reader): strin
   });
   return `${number.format(value)} ${unit}`;
 }
+
+/** The sign by which the reader knows the workshop's currency. */
+export function currencySign({ currency, ...reader }: Reader): string {
+  const format = formatter(localeOf(reader), { style: 'currency', currency, currencyDisplay: 'narrowSymbol' });
+  return format.formatToParts(0).find(({ type }) => type === 'currency')?.value ?? currency;
+}

@@ -1,5 +1,4 @@
-import type { UnitSystem } from '@dewpot/core/units';
-import type { Language } from './languages.js';
+import type { Language, UnitSystem } from '@dewpot/core/units';
 
 /** Who reads: the language, and what the workshop measures and pays in. */
 export interface Reader {

@@ -17,6 +17,8 @@ export interface Speaker {
   (phrase: Message): string;
   /** A name, a message, or any value of one. */
   value(value: MessageValue | Phrase): string;
+  /** The same as it stands within a sentence: its first letter small. */
+  inline(value: MessageValue | Phrase): string;
   quantity(value: number, unit: Unit, decimals?: number): string;
   /** An amount split into its number and its unit. */
   split(value: number, unit: Unit): { number: string; unit: string };
@@ -33,7 +35,7 @@ const joined = (text: string): string =>
 const momentParts: Record<Moment['as'], Intl.DateTimeFormatOptions> = {
   month: { month: 'long', year: 'numeric' },
   day: { day: 'numeric', month: 'short', year: 'numeric' },
-  time: { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
+  time: { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
 };
 
 /** Makes the speaker of a reader. `lookup` finds sentences; those that take values are parsed once and kept. */
@@ -110,6 +112,7 @@ export function makeSpeaker(reader: Reader, lookup: Lookup): Speaker {
   return Object.assign(say, {
     reader,
     value: sayValue,
+    inline: (value: MessageValue) => lowerFirst(sayValue(value)),
     quantity: (value: number, unit: Unit, decimals?: number) =>
       sayQuantity(decimals === undefined ? { value, unit } : { value, unit, decimals }),
     split: (value: number, unit: Unit) => {

@@ -11,17 +11,17 @@ const builds = [
   {
     name: 'web',
     output: 'web/dist',
-    sources: ['core/src', 'contract/src', 'web/src', 'web/index.html', 'web/public', 'web/vite.config.ts'],
+    sources: ['core/src', 'contract/src', 'locales', 'web/src', 'web/index.html', 'web/public', 'web/vite.config.ts'],
   },
   {
     name: 'server',
     output: 'server/dist/app',
-    sources: ['core/src', 'contract/src', 'server/src', 'server/vite.config.ts'],
+    sources: ['core/src', 'contract/src', 'locales', 'server/src', 'server/vite.config.ts'],
   },
   {
     name: 'demo',
     output: 'demo/dist/app',
-    sources: ['core/src', 'contract/src', 'server/src', 'demo/src', 'demo/vite.config.ts'],
+    sources: ['core/src', 'contract/src', 'locales', 'server/src', 'demo/src', 'demo/vite.config.ts'],
   },
 ];
 

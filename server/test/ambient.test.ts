@@ -2,6 +2,7 @@ import sharp from 'sharp';
 import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { english } from '@dewpot/locales/testing';
 import { DAY, HOUR, MINUTE } from '@dewpot/core/units';
 import { ageBetween, ageCourse } from '@dewpot/core/curing';
 import type { Due } from '@dewpot/core/casts';
@@ -73,13 +74,13 @@ describe('places', () => {
     const { id } = await open();
     const readings = steady(15, now - 6 * HOUR, now - HOUR);
     const first = await send(id, [...readings.slice(20), { at: now - HOUR + 1, temperature: 127 }]).expect(200);
-    expect(first.body).toMatchObject({
+    expect(english(first.body)).toMatchObject({
       kept: readings.length - 20,
       twice: 0,
       aside: [{ why: expect.stringMatching(/127/) }],
     });
     const second = await send(id, [...[...readings].reverse(), { ...readings[25]!, temperature: 40 }]).expect(200);
-    expect(second.body).toMatchObject({ kept: 20, aside: [{ why: expect.stringMatching(/same time/) }] });
+    expect(english(second.body)).toMatchObject({ kept: 20, aside: [{ why: expect.stringMatching(/same time/) }] });
     const { body } = await agent.get(`/api/places/${id}/ambient`).expect(200);
     expect(body.recorded).toHaveLength(readings.length);
     expect(body.recorded[0].at).toBe(now - 6 * HOUR);
@@ -94,7 +95,7 @@ describe('places', () => {
       ...steady(12, month - HOUR, month + 2 * HOUR),
     ]).expect(200);
     const { body } = await agent.get(`/api/places/${id}/ambient?from=${month - DAY}&to=${month + DAY}`).expect(200);
-    expect(body.bridges).toEqual([{ from: month - 6 * HOUR, to: month - HOUR, why: 'nothing was read' }]);
+    expect(english(body.bridges)).toEqual([{ from: month - 6 * HOUR, to: month - HOUR, why: 'nothing was read' }]);
   });
 
   it('take the first readings of a month from many at once, while others read', async () => {
@@ -192,7 +193,7 @@ describe('casts in their air', () => {
     const clean = ((await lift(0, [])).body as CastDetail).demould;
     expect(clean.learned.age.value).toBeLessThan(before.learned.age.value);
     const hurt = (await lift(1, [{ spot: 'rim', size: 'chip' }])).body as CastDetail;
-    expect(hurt.demould.learned).toMatchObject({
+    expect(english(hurt.demould.learned)).toMatchObject({
       wary: true,
       sentence: expect.stringMatching(/2 demouldings, 1 of them too early/),
     });

@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { english } from '@dewpot/locales/testing';
 import { HOUR } from '@dewpot/core/units';
 import { newWorkshop, pouredPots, startServer, type Agent, type Harness } from './harness.js';
 
@@ -210,7 +211,7 @@ describe('a file of mixes', () => {
     expect(again.body.things.map(({ does }: { does: string }) => does)).toEqual(['same', 'same']);
     const richer = { ...lean, lines: [lean.lines[0], { material: 'pit sand', parts: 3 }] };
     const changed = await bring(agent, { mixes: [richer] }, true).expect(200);
-    expect(changed.body.things[1]).toMatchObject({
+    expect(english(changed.body.things[1])).toMatchObject({
       does: 'changed',
       differences: [{ what: 'Pit sand', before: '4 by volume', after: '3 by volume' }],
     });

@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { english } from '@dewpot/locales/testing';
 import { DAY, HOUR } from '@dewpot/core/units';
 import { sealingExamples } from '../src/script-api/sealing-examples.js';
 import { castOf, dryingPots, span } from './drying-pots.js';
@@ -48,7 +49,7 @@ describe('drying', () => {
     expect((await castOf(agent, casts[0]!)).life.weighings).toHaveLength(5);
     const sure = (await tell(casts[0]!, { ...wrong, sure: true }).expect(200)).body;
     expect(sure.dryDown.strays).toHaveLength(1);
-    expect(sure.dry.missing.join()).toContain('The weighings are inconsistent');
+    expect(english(sure.dry.missing).join()).toContain('The weighings are inconsistent');
   });
 
   it('of five like pieces two are weighed, and the rest are inferred from them and marked so', async () => {
@@ -90,7 +91,10 @@ describe('drying', () => {
     const before = await castOf(agent, casts[0]!);
     await tell(casts[0]!, { type: 'wetted', day: 21 }).expect(200);
     const wetted = await castOf(agent, casts[0]!);
-    expect(wetted.dry).toMatchObject({ dryEnough: false, missing: [expect.stringContaining('not been weighed')] });
+    expect(english(wetted.dry)).toMatchObject({
+      dryEnough: false,
+      missing: [expect.stringContaining('not been weighed')],
+    });
     expect(wetted.life.weighings).toHaveLength(12);
     await tell(casts[0]!, { type: 'weighed', day: 22, mass: mass(12), step: 1, sure: true }).expect(200);
     const { dryDown } = await castOf(agent, casts[0]!);
@@ -151,7 +155,7 @@ describe('sealing', () => {
       product: { name: 'Acrylic film', recoatFrom: 2 },
       ambient: { humidity: expect.any(Number) },
     });
-    expect(first.dues[0]).toMatchObject({ task: 'coat', told: 'coat 2 of 2' });
+    expect(english(first.dues[0])).toMatchObject({ task: 'coat', told: 'coat 2 of 2' });
     const { left } = (await agent.get('/api/materials').expect(200)).body.lots.find(
       (one: { id: string }) => one.id === lot,
     );
@@ -159,7 +163,7 @@ describe('sealing', () => {
     const soon = await tell(id, { ...coat }, poured + 40 * DAY + HOUR / 4).expect(422);
     expect(soon.body.detail).toContain('The coat before is not dry');
     const second = (await tell(id, { ...coat }, first.dues[0].good + HOUR).expect(200)).body;
-    expect(second.dues[0]).toMatchObject({ task: 'seal-test', told: 'bead, look' });
+    expect(english(second.dues[0])).toMatchObject({ task: 'seal-test', told: 'bead, look' });
     await tell(id, { type: 'checked', day: 50, check: 'bead', held: true }).expect(200);
     const checked = (await tell(id, { type: 'checked', day: 50, check: 'look', held: true }).expect(200)).body;
     expect(checked.dues[0].task).toBe('finish');

@@ -9,6 +9,7 @@ import { registerSW } from 'virtual:pwa-register';
 import { nameCastWrites } from './api/casts';
 import { persistOptions, queryClient, resumeWaiting } from './api/query-client';
 import { nameRunWrites } from './api/run-writes';
+import { Reads } from './ui/say';
 import { Busy } from './ui/states';
 import { fetchToaster } from './ui/toast';
 import { Frame } from './shell/frame';
@@ -86,7 +87,11 @@ setTimeout(() => {
 
 /** Waits for what the browser kept: a screen that asks before it is restored would wait for a connection. */
 function Application() {
-  return useIsRestoring() ? null : <RouterProvider router={router} />;
+  return useIsRestoring() ? null : (
+    <Reads>
+      <RouterProvider router={router} />
+    </Reads>
+  );
 }
 
 createRoot(defined(document.getElementById('root'))).render(

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { english } from '@dewpot/locales/testing';
 import { finderOf, handbookMaterials } from '@dewpot/core/materials';
 import { knownColours } from '@dewpot/core/tints';
 import type {
@@ -21,6 +22,7 @@ import { nameCastWrites } from '../src/api/casts';
 import { nameRunWrites } from '../src/api/run-writes';
 import { retryWrite } from '../src/api/query-client';
 import type { Palette } from '../src/api/tints';
+import { Reads } from '../src/ui/say';
 import { cast, HOUR, NOW, potShape, session } from './stand-ins';
 
 export interface Sent {
@@ -29,7 +31,12 @@ export interface Sent {
   readonly body: unknown;
 }
 
-const materials: MaterialView[] = handbookMaterials.map(({ key, ...rest }) => ({ ...rest, id: key, version: 1 }));
+const materials: MaterialView[] = handbookMaterials.map(({ key, name, ...rest }) => ({
+  ...rest,
+  name: english(name),
+  id: key,
+  version: 1,
+}));
 
 export const store: StoreView = {
   materials,
@@ -210,7 +217,9 @@ export function renderScreen(element: ReactNode, at = '/here', path = '/here') {
   );
   render(
     <QueryClientProvider client={client}>
-      <RouterProvider router={router} />
+      <Reads>
+        <RouterProvider router={router} />
+      </Reads>
     </QueryClientProvider>,
   );
   return router;

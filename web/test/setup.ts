@@ -1,6 +1,8 @@
 import '@testing-library/jest-dom/vitest';
 import { cleanup, configure } from '@testing-library/react';
+import { catalogues } from '@dewpot/locales/all';
 import { afterEach, vi } from 'vitest';
+import { keepCatalogue } from '../src/ui/catalogues';
 import { kept } from './kept';
 
 afterEach(() => {
@@ -31,3 +33,6 @@ vi.mock('idb-keyval', () => ({
   delMany: (keys: string[]) => Promise.resolve(keys.forEach((key) => kept.delete(key))),
   del: (key: string) => Promise.resolve(kept.delete(key)),
 }));
+
+// The sentences are there from the start: what is looked for is what they say.
+for (const [stage, sentences] of Object.entries(catalogues.en)) keepCatalogue('en', stage, sentences);

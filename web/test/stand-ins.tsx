@@ -7,6 +7,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { sessionQuery } from '../src/api/session';
+import { Reads } from '../src/ui/say';
 
 export const HOUR = 3_600_000;
 export const DAY = 24 * HOUR;
@@ -21,7 +22,7 @@ export const session: SessionView = {
     demo: false,
     setUp: true,
     units: 'metric',
-    currency: '€',
+    currency: 'EUR',
     liftLimit: 25000,
     bucket: 14000,
     scaleStep: 1,
@@ -35,7 +36,9 @@ export function renderInside(children: ReactNode, workshop: Partial<SessionView[
   client.setQueryData(sessionQuery.queryKey, { ...session, workshop: { ...session.workshop, ...workshop } });
   return render(
     <QueryClientProvider client={client}>
-      <MemoryRouter>{children}</MemoryRouter>
+      <Reads>
+        <MemoryRouter>{children}</MemoryRouter>
+      </Reads>
     </QueryClientProvider>,
   );
 }

@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { timingSafeEqual } from 'node:crypto';
 import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Put, Req, Res } from '@nestjs/common';
@@ -6,7 +7,8 @@ import { Registration, SignIn, WorkshopSettings, type DoorView, type SessionView
 import type { Request, Response } from 'express';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { ProblemError } from '../http/problem-error.js';
-import { Public, CurrentUser } from '../http/request.js';
+import { Public, CurrentUser, type AppRequest } from '../http/request.js';
+import { speakerIn } from '../http/speaker.js';
 import { rate } from '../http/rate.js';
 import { COOKIE, cookie } from './cookie.js';
 import { People, type Account } from './people.service.js';
@@ -42,8 +44,8 @@ export class AccountsController {
     await this.tries.begin(one);
     const account = await this.people.known(email, passphrase);
     if (!account)
-      throw new ProblemError(401, 'Sign-in failed', {
-        detail: 'E-mail and passphrase do not belong together. Check both and try again.',
+      throw new ProblemError(401, msg('server.signInFailed'), {
+        detail: msg('server.wrongSignIn'),
       });
     await this.tries.right(one);
     await this.open(account, request);
@@ -56,9 +58,9 @@ export class AccountsController {
   @HttpCode(204)
   async enterDemo(@Req() request: Request): Promise<void> {
     if (!this.config.loopback)
-      throw new ProblemError(403, 'Not allowed', { detail: 'The demo opens only on the machine that it runs on.' });
+      throw new ProblemError(403, msg('server.notAllowed'), { detail: msg('server.demoHereOnly') });
     const account = await this.people.ofDemo();
-    if (!account) throw ProblemError.notFound('demo workshop');
+    if (!account) throw ProblemError.notFound('demo');
     await this.open(account, request);
   }
 
@@ -67,9 +69,9 @@ export class AccountsController {
   @Throttle(rate('accounts'))
   @Post('workshops')
   @HttpCode(204)
-  async register(@Body() given: Registration): Promise<void> {
+  async register(@Body() given: Registration, @Req() request: AppRequest): Promise<void> {
     this.checkCode(given.code);
-    await this.workshops.register(given);
+    await this.workshops.register(given, speakerIn(given.language, request));
   }
 
   @Get('session')
@@ -107,11 +109,11 @@ export class AccountsController {
     const { registrationCode: wanted } = this.config;
     if (wanted === undefined || timingSafeEqual(hashToken(code.trim()), hashToken(wanted))) return;
     throw ProblemError.refused(
-      'Not registered',
+      msg('server.notRegistered'),
       'code',
       null,
-      'That is not the code of this server.',
-      'Ask whoever started it for the code that the start printed.',
+      msg('server.wrongCode'),
+      msg('server.askForCode'),
     );
   }
 }

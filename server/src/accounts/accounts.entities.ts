@@ -1,4 +1,4 @@
-import type { UnitSystem } from '@dewpot/core/units';
+import type { Language, UnitSystem } from '@dewpot/core/units';
 import type { MoistCuring, Waking } from '@dewpot/core/curing';
 import type { DryingSchool } from '@dewpot/core/sealing';
 import type { SessionKind } from '@dewpot/contract';
@@ -37,6 +37,8 @@ export class PersonEntity extends WorkshopRow {
   @Column('text') name: string;
   @Index({ unique: true }) @Column('text') email: string;
   @Column('text', { name: 'passphrase_hash', nullable: true }) passphraseHash: string | null;
+  /** What they read in; their browser's where they chose none. */
+  @Column('text', { nullable: true }) language: Language | null;
   /** Founded the workshop: may remove others. */
   @Column('boolean', { default: false }) owner: boolean;
 }

@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { Inject, Injectable, type CanActivate, type ExecutionContext } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import type { Response } from 'express';
@@ -32,13 +33,14 @@ export class SessionGuard implements CanActivate {
     const { token, kind } = tokenOf(request);
     const session = token === undefined ? undefined : await this.sessions.find(token);
     if (!token || !session || session.kind !== kind)
-      throw new ProblemError(401, 'Sign in first', { detail: 'Your session has ended, or you have not signed in.' });
+      throw new ProblemError(401, msg('server.signInFirst'), { detail: msg('server.sessionEnded') });
     if (session.stale) {
       const renewed = await this.sessions.renew(session, token);
       if (renewed) http.getResponse<Response>().cookie(COOKIE, renewed, cookie);
     }
     const { sessionId, personId, workshopId } = session;
     request.visitor = { sessionId, personId, workshopId };
+    request.readsIn = session.readsIn;
     return true;
   }
 }

@@ -1,5 +1,11 @@
 import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
-import { PassphraseInput, ScriptTokenInput, type OwnSessionView, type ScriptToken } from '@dewpot/contract';
+import {
+  LanguageInput,
+  PassphraseInput,
+  ScriptTokenInput,
+  type OwnSessionView,
+  type ScriptToken,
+} from '@dewpot/contract';
 import { Throttle } from '@nestjs/throttler';
 import { Key } from '../http/key-param.js';
 import { CurrentUser } from '../http/request.js';
@@ -21,6 +27,13 @@ export class OwnAccountController {
   @HttpCode(204)
   passphrase(@Body() { current, fresh }: PassphraseInput, @CurrentUser() visitor: CurrentUser): Promise<void> {
     return this.people.changePassphrase(visitor, current, fresh);
+  }
+
+  /** Chooses the language that one reads in. */
+  @Put('language')
+  @HttpCode(204)
+  language(@Body() { language }: LanguageInput, @CurrentUser() { personId }: CurrentUser): Promise<void> {
+    return this.people.readIn(personId, language);
   }
 
   @Get('sessions')

@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { Body, Controller, Delete, Get, HttpCode, Post } from '@nestjs/common';
 import { NewPersonInput, type PersonView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
@@ -22,10 +23,10 @@ export class PeopleController {
       return await this.people.one(await this.people.join(await this.people.hashed(given)));
     } catch (error) {
       if (!(error instanceof AddressTaken)) throw error;
-      const remedy = 'Use another address.';
-      throw new ProblemError(409, 'Taken already', {
+      const remedy = msg('server.anotherAddress');
+      throw new ProblemError(409, msg('server.taken'), {
         detail: remedy,
-        errors: [{ field: 'email', value: given.email, message: 'Someone has this address already.', remedy }],
+        errors: [{ field: 'email', value: given.email, message: msg('server.someoneHasAddress'), remedy }],
       });
     }
   }

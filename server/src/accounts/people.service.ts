@@ -1,3 +1,4 @@
+import { msg, type Language } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import type { PersonView } from '@dewpot/contract';
 import { hash, verify } from 'argon2';
@@ -25,6 +26,7 @@ interface NewPerson {
   readonly name: string;
   readonly email: string;
   readonly passphraseHash?: string;
+  readonly language?: Language;
 }
 
 /** The address is somebody's already: told to whoever lets a person in, and to nobody who registers. */
@@ -59,9 +61,24 @@ export class People {
   }
 
   async one(id: string): Promise<PersonView> {
+    return personView(await this.row(id));
+  }
+
+  /** A person with the language that they read in. */
+  async reading(id: string): Promise<PersonView & { readonly language: Language | null }> {
+    const row = await this.row(id);
+    return { ...personView(row), language: row.language };
+  }
+
+  /** Chooses the language that a person reads in. */
+  async readIn(id: string, language: Language): Promise<void> {
+    await this.rows.of(PersonEntity).update({ id }, { language });
+  }
+
+  private async row(id: string): Promise<PersonEntity> {
     const row = await this.rows.of(PersonEntity).findOneBy({ id });
     if (!row) throw ProblemError.notFound('person');
-    return personView(row);
+    return row;
   }
 
   /** A new person with the hash of their passphrase: made before a transaction opens, since it takes its time. */
@@ -70,14 +87,22 @@ export class People {
   }
 
   /** Lets a person into the workshop at hand; answers their id. @throws AddressTaken */
-  async join({ name, email, passphraseHash }: NewPerson, owner = false): Promise<string> {
+  async join({ name, email, passphraseHash, language }: NewPerson, owner = false): Promise<string> {
     const id = uuid();
     const { workshopId } = this.rows;
     const { raw } = await this.rows
       .of(PersonEntity)
       .createQueryBuilder()
       .insert()
-      .values({ id, workshopId, name, email: plainAddress(email), passphraseHash: passphraseHash ?? null, owner })
+      .values({
+        id,
+        workshopId,
+        name,
+        email: plainAddress(email),
+        passphraseHash: passphraseHash ?? null,
+        language: language ?? null,
+        owner,
+      })
       .orIgnore()
       .returning('id')
       .execute();
@@ -90,7 +115,13 @@ export class People {
     const people = this.rows.of(PersonEntity);
     const person = await people.findOneOrFail({ where: { id: personId }, lock: { mode: 'for_no_key_update' } });
     if (person.passphraseHash !== null && !(await verify(person.passphraseHash, current)))
-      throw ProblemError.refused('Not changed', 'current', null, 'That is not your passphrase.', 'Type it again.');
+      throw ProblemError.refused(
+        msg('server.notChanged'),
+        'current',
+        null,
+        msg('server.wrongPassphrase'),
+        msg('server.typeAgain'),
+      );
     await people.update({ id: personId }, { passphraseHash: await hash(fresh) });
     await this.sessions.end(personId, { but: sessionId });
   }
@@ -98,8 +129,8 @@ export class People {
   /** Removes a person: their sessions and their calendar's address end at once; what they did stays. @throws ProblemError 403, 404 */
   async remove(id: string, by: string): Promise<void> {
     if (!(await this.one(by)).owner)
-      throw new ProblemError(403, 'Not allowed', { detail: 'Only the owner of the workshop removes people.' });
-    if (id === by) throw new ProblemError(403, 'Not allowed', { detail: 'The owner stays: a workshop has one.' });
+      throw new ProblemError(403, msg('server.notAllowed'), { detail: msg('server.onlyOwnerRemoves') });
+    if (id === by) throw new ProblemError(403, msg('server.notAllowed'), { detail: msg('server.ownerStays') });
     const person = await this.rows.of(PersonEntity).findOne({ where: { id }, lock: { mode: 'for_no_key_update' } });
     if (!person) throw ProblemError.notFound('person');
     await this.sessions.end(id);

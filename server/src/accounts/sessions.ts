@@ -2,12 +2,12 @@ import { Injectable } from '@nestjs/common';
 import type { OwnSessionView, SessionKind } from '@dewpot/contract';
 import { DataSource, Not } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { DAY } from '@dewpot/core/units';
+import { DAY, msg, type Language, type UnitSystem } from '@dewpot/core/units';
 import { PersonEntity, SessionEntity } from './accounts.entities.js';
 import { PgNotifications } from '../db/pg-notifications.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
-import type { CurrentUser } from '../http/request.js';
+import type { CurrentUser, ReadsIn } from '../http/request.js';
 import { hashToken, newToken } from '../http/tokens.js';
 
 /** A session that is not used for so long ends. */
@@ -27,10 +27,14 @@ interface Found {
   readonly workshop_id: string;
   readonly kind: SessionKind;
   readonly stale: boolean;
+  readonly language: Language | null;
+  readonly units: UnitSystem;
+  readonly currency: string;
 }
 
 /** A session of this request, and whether its token is due to be renewed. */
 export interface FoundSession extends CurrentUser {
+  readonly readsIn: ReadsIn;
   readonly kind: SessionKind;
   readonly stale: boolean;
 }
@@ -61,6 +65,7 @@ export class Sessions {
         workshopId: row.workshop_id,
         kind: row.kind,
         stale: row.stale,
+        readsIn: { language: row.language, units: row.units, currency: row.currency },
       }
     );
   }
@@ -76,7 +81,7 @@ export class Sessions {
         .of(PersonEntity)
         .findOne({ where: { id: personId }, lock: { mode: 'for_no_key_update' } });
       if (!person || (passphraseHash !== undefined && person.passphraseHash !== passphraseHash))
-        throw new ProblemError(401, 'Sign-in failed', { detail: 'This was just changed. Try again.' });
+        throw new ProblemError(401, msg('server.signInFailed'), { detail: msg('server.justChanged') });
       await this.makeRoom(personId);
       await this.rows.of(SessionEntity).insert({
         id: uuid(),

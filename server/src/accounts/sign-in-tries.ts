@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { createHash } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
 import { DataSource } from 'typeorm';
@@ -33,8 +34,8 @@ export class SignInTries {
       [FREE_FOR_ACCOUNT, this.config.rates.freeTries],
     ]);
     if (wait > 0)
-      throw new ProblemError(429, 'Too many tries', {
-        detail: `Wait ${wait} seconds, then try again. Where you are signed in, you stay so.`,
+      throw new ProblemError(429, msg('server.tooManyTries'), {
+        detail: msg('server.waitSeconds', { wait }),
         retryAfter: wait,
       });
   }

@@ -1,5 +1,7 @@
+import { msg } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import type { Registration, SessionView, WorkshopSettings } from '@dewpot/contract';
+import type { Speaker } from '@dewpot/locales';
 import { v7 as uuid } from 'uuid';
 import { furnishPlaces } from '../ambient/index.js';
 import { WorkshopContext } from '../db/workshop-context.js';
@@ -11,7 +13,13 @@ import { WorkshopEntity } from './accounts.entities.js';
 import { AddressTaken, People } from './people.service.js';
 
 /** What a new workshop starts with. */
-export const firstSettings = { units: 'metric', currency: '€', liftLimit: 25000, bucket: 14000, scaleStep: 1 } as const;
+export const firstSettings = {
+  units: 'metric',
+  currency: 'EUR',
+  liftLimit: 25000,
+  bucket: 14000,
+  scaleStep: 1,
+} as const;
 
 /** Workshops: how one is founded, and its settings. */
 @Injectable()
@@ -24,16 +32,16 @@ export class WorkshopsService {
 
   /**
    * Founds a workshop with its owner, who then signs in. An address that is somebody's already is not told: everything is done as
-   * for a new one and then undone, so that the answer is the same and takes as long.
+   * for a new one and then undone, so that the answer is the same and takes as long. What it starts with is in the owner's language.
    */
-  async register(given: Registration): Promise<void> {
+  async register({ workshop, ...given }: Registration, say: Speaker): Promise<void> {
     const owner = await this.people.hashed(given);
     try {
       await this.rows.inWorkshop(uuid(), async () => {
-        await this.found({ ...firstSettings, name: given.workshop });
-        await fillWithHandbook(this.rows);
-        await furnishPlaces(this.rows);
-        await this.people.join(owner, true);
+        await this.found({ ...firstSettings, name: workshop });
+        await fillWithHandbook(this.rows, say);
+        await furnishPlaces(this.rows, say);
+        await this.people.join({ ...owner, language: say.reader.language }, true);
       });
     } catch (error) {
       if (!(error instanceof AddressTaken)) throw error;
@@ -47,9 +55,12 @@ export class WorkshopsService {
 
   /** Who is signed in, and where. */
   async sessionOf({ personId }: CurrentUser): Promise<SessionView> {
-    const { id, name, owner } = await this.people.one(personId);
+    const { id, name, owner, language } = await this.people.reading(personId);
     const { id: workshopId, settings, demo, version } = await this.rows.workshop();
-    return { person: { id, name, owner }, workshop: { id: workshopId, demo, version, ...settings } };
+    return {
+      person: { id, name, owner, ...(language && { language }) },
+      workshop: { id: workshopId, demo, version, ...settings },
+    };
   }
 
   /** Saves the settings. @throws ProblemError 409 where they were changed since. */
@@ -60,8 +71,8 @@ export class WorkshopsService {
       lock: { mode: 'for_no_key_update' },
     });
     if (version !== undefined && version !== current) {
-      throw new ProblemError(409, 'Someone changed this meanwhile', {
-        detail: 'The workshop’s settings were changed in another browser. Open them again.',
+      throw new ProblemError(409, msg('server.changedMeanwhile'), {
+        detail: msg('server.settingsChanged'),
       });
     }
     await workshops.update({ id: this.rows.workshopId }, { settings });

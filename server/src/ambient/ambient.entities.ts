@@ -1,3 +1,4 @@
+import type { Message } from '@dewpot/core/units';
 import type { AmbientReading, AmbientSource, MonthAmbient, PlaceKind } from '@dewpot/core/ambient';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 import { EditedRow, milliseconds, PartOf, WorkshopRow } from '../db/row.js';
@@ -28,7 +29,7 @@ export class PlaceEntity extends EditedRow {
 export class AmbientAsideEntity extends WorkshopRow {
   @Index() @Column('uuid', { name: 'place_id' }) placeId: string;
   @Column(stored()) reading: AmbientReading;
-  @Column('text') why: string;
+  @Column(stored()) why: Message;
 }
 
 /** The air of a place at a time: partitioned by month. */

@@ -105,7 +105,7 @@ export class PlaceSeriesCache {
   async home(now: number): Promise<AmbientView> {
     const [first] = await this.places();
     const guess = { at: now, ...GUESSED_AIR };
-    if (!first) return { station: 'No place yet', basis: 'guess', now: guess, past: [], ahead: [] };
+    if (!first) return { station: '', basis: 'guess', now: guess, past: [], ahead: [] };
     const { recorded, ahead, basis } = await this.series(first, now - 60 * DAY, now);
     const past = thinned(recorded, 3 * HOUR);
     const last = recorded[recorded.length - 1] ?? guess;

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { HOUR, MOST_HOURS } from '@dewpot/core/units';
+import { HOUR, MOST_HOURS, msg } from '@dewpot/core/units';
 import type { AmbientReading } from '@dewpot/core/ambient';
 import type { PlaceAmbient, PlaceInput, PlaceView, ReadingsTaken } from '@dewpot/contract';
 import { saveEdited } from '../db/save-edited.js';
@@ -30,8 +30,8 @@ export class PlacesService {
   /** @throws ProblemError 409 where there are enough places or the version is stale, 422 where its source is the demo's alone. */
   async save(id: string, { version, name, ...body }: PlaceInput, now: number): Promise<PlaceView> {
     if (version === 0 && (await this.countLocked()) >= MOST_PLACES)
-      throw new ProblemError(409, 'Enough places', {
-        detail: `A workshop has ${MOST_PLACES} places. Remove one first.`,
+      throw new ProblemError(409, msg('server.enoughPlaces'), {
+        detail: msg('server.mostPlaces', { mostPlaces: MOST_PLACES }),
       });
     if (body.source === 'forecast' || body.simulated) await this.mustBeDemo();
     const fields = { name: name.trim(), body };
@@ -42,8 +42,8 @@ export class PlacesService {
   /** @throws ProblemError 409 where it is the last one. */
   async remove(id: string): Promise<void> {
     if ((await this.countLocked()) <= 1)
-      throw new ProblemError(409, 'The last place', {
-        detail: 'Casts stand somewhere: keep one place, or make another first.',
+      throw new ProblemError(409, msg('server.lastPlace'), {
+        detail: msg('server.lastPlaceStays'),
       });
     await this.readings.forget(id);
     await this.rows.of(PlaceEntity).delete({ id });
@@ -52,7 +52,13 @@ export class PlacesService {
   /** The air of a place between two times, ms. @throws ProblemError 404, 422 where it is too long ago. */
   async ambientOf(id: string, from: number, to: number, now: number): Promise<PlaceAmbient> {
     if (from < now - TEN_YEARS)
-      throw ProblemError.refused('Too long ago', 'from', from, 'That is more than ten years ago.', 'Ask for less.');
+      throw ProblemError.refused(
+        msg('server.tooLongAgo'),
+        'from',
+        from,
+        msg('server.overTenYears'),
+        msg('server.askForLess'),
+      );
     return this.series.ambient(await this.one(id), from, to, now);
   }
 
@@ -60,8 +66,8 @@ export class PlacesService {
   async take(id: string, readings: readonly AmbientReading[], now: number): Promise<ReadingsTaken> {
     const { body } = await this.one(id);
     if (body.simulated || !['logger', 'files'].includes(body.source))
-      throw new ProblemError(409, 'This place takes no readings', {
-        detail: 'Its air comes from elsewhere. Choose a logger of your own, or files, as its source first.',
+      throw new ProblemError(409, msg('server.noReadings'), {
+        detail: msg('server.otherSource'),
       });
     return this.readings.take(id, readings, now);
   }
@@ -69,9 +75,9 @@ export class PlacesService {
   /** Weather that nobody measured is the demo’s alone. */
   private async mustBeDemo(): Promise<void> {
     if ((await this.rows.workshop()).demo) return;
-    const remedy = 'Type a figure or a table of months, connect a logger, or bring readings in from a file.';
-    const message = 'The simulated weather belongs to the demo.';
-    throw ProblemError.refused('Not in your workshop', 'source', null, message, remedy);
+    const remedy = msg('server.typeConditions');
+    const message = msg('server.demoWeather');
+    throw ProblemError.refused(msg('server.notInWorkshop'), 'source', null, message, remedy);
   }
 
   /** How many places there are; two requests at once count one after the other. */

@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import { sift, type AmbientReading, type SetAside } from '@dewpot/core/ambient';
 import type { ReadingsTaken } from '@dewpot/contract';
@@ -122,7 +123,7 @@ export class ReadingsService {
     const known = new Map(there.map(({ at, temperature }) => [Number(at), temperature]));
     return readings
       .filter(({ at, temperature }) => Math.abs((known.get(at) ?? temperature) - temperature) > 0.005)
-      .map((reading) => ({ reading, why: 'another reading of the same time came before it' }));
+      .map((reading) => ({ reading, why: msg('ambient.sameTime') }));
   }
 
   private async setAside(placeId: string, aside: readonly SetAside[]): Promise<void> {

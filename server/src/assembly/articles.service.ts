@@ -1,3 +1,4 @@
+import { msg, type Message } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
 import { strengthShare, type BinderClass } from '@dewpot/core/binders';
@@ -32,15 +33,15 @@ const slowestFirst: readonly BinderClass[] = [
 
 const codeOf = (codes: readonly string[]) => (codes.length > 3 ? `${codes[0]}+${codes.length - 1}` : codes.join('+'));
 
-const refusal = (field: string, value: unknown, message: string, remedy: string) =>
-  ProblemError.refused('Not joined', field, value, message, remedy);
+const refusal = (field: string, value: unknown, message: Message, remedy: Message) =>
+  ProblemError.refused(msg('server.notJoined'), field, value, message, remedy);
 
 /** Parts that stand on one another have to touch. @throws ProblemError */
 function checkTouch({ joints }: ArticleFigures): void {
   const apart = joints.find(({ area }) => area < 1);
   if (!apart) return;
   const [lower, upper] = apart.between;
-  throw refusal('parts', apart.area, `${upper} does not touch ${lower}.`, 'Turn one of them over, or choose others.');
+  throw refusal('parts', apart.area, msg('server.partsApart', { upper, lower }), msg('server.turnOver'));
 }
 
 /** Casts joined into one thing, which is then followed like a cast. */
@@ -99,8 +100,8 @@ export class ArticlesService {
     if (!row?.snapshot.article) throw ProblemError.notFound('article');
     const { life } = row.projection;
     if (row.stage !== 'setting' || life.weighings.length > 0 || life.coats.length > 0)
-      throw new ProblemError(409, 'It is one thing by now', {
-        detail: 'Things happened to the whole since it was unclamped: undo them first, or mark it as broken.',
+      throw new ProblemError(409, msg('server.oneThing'), {
+        detail: msg('server.articleChanged'),
       });
     for (const { castId } of row.snapshot.article.parts) {
       const events = await this.rows.of(CastEventEntity).findBy({ castId });
@@ -114,14 +115,13 @@ export class ArticlesService {
   private async partsOf({ parts }: ArticleInput): Promise<CastEntity[]> {
     const ids = parts.map(({ castId }) => castId);
     if (new Set(ids).size < ids.length)
-      throw refusal('parts', ids.length, 'One cast stands in it twice.', 'Take each cast once.');
+      throw refusal('parts', ids.length, msg('server.castTwice'), msg('server.castOnce'));
     await lockPours(this.rows, ids);
     const found = await this.rows
       .of(CastEntity)
       .find({ where: { id: In(ids) }, order: { id: 'ASC' }, lock: { mode: 'for_no_key_update' } });
     const missing = ids.find((id) => found.every((one) => one.id !== id));
-    if (missing)
-      throw refusal('parts', missing, 'A cast that is to be joined is not here.', 'Choose casts from the shelf.');
+    if (missing) throw refusal('parts', missing, msg('server.castMissing'), msg('server.chooseCasts'));
     return ids.map((id) => defined(found.find((one) => one.id === id)));
   }
 
@@ -134,13 +134,7 @@ export class ArticlesService {
     }
     const refused = joinRemarks(states, bond).find(({ severity }) => severity === 'refuse');
     if (refused) throw refusal('parts', bond, refused.told, refused.remedy);
-    if (bond === 'hot glue')
-      throw refusal(
-        'bond',
-        bond,
-        'Hot glue does not hold on concrete.',
-        'Take mortar, epoxy or construction adhesive.',
-      );
+    if (bond === 'hot glue') throw refusal('bond', bond, msg('server.hotGlue'), msg('server.otherBond'));
   }
 
   private async figures(input: ArticleInput, parts: readonly CastEntity[], now: number): Promise<ArticleFigures> {

@@ -9,9 +9,10 @@ import {
 import type { Response } from 'express';
 import { from, type Observable } from 'rxjs';
 import { NeedsNoDatabase, OwnTransactions, Public, type AppRequest } from '../http/request.js';
+import { speakerOf } from '../http/speaker.js';
 import { CalculationPool } from './calculation-pool.js';
 
-/** Sends a script's question to the pool: neither checking it nor answering it holds up a request. */
+/** Sends a script's question to the pool: neither checking it nor answering it holds up a request. The answer is in the script's language. */
 @Injectable()
 class CalculatedInterceptor implements NestInterceptor {
   constructor(private readonly pool: CalculationPool) {}
@@ -19,8 +20,9 @@ class CalculatedInterceptor implements NestInterceptor {
   intercept(context: ExecutionContext, _next: CallHandler): Observable<unknown> {
     const http = context.switchToHttp();
     http.getResponse<Response>().type('application/json');
-    const { body } = http.getRequest<AppRequest>();
-    return from(this.pool.run('question', context.getClass().name, context.getHandler().name, body));
+    const request = http.getRequest<AppRequest>();
+    const { reader } = speakerOf(request);
+    return from(this.pool.run('question', context.getClass().name, context.getHandler().name, request.body, reader));
   }
 }
 

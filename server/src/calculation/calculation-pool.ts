@@ -1,3 +1,4 @@
+import { msg, type Message } from '@dewpot/core/units';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
@@ -28,14 +29,11 @@ const NICE = 10;
 /** An idle thread ends after so long, ms. */
 const IDLE = 60_000;
 
-const tooMuch = (why: string) =>
-  new ProblemError(422, 'Too much to calculate', {
-    detail: `${why} Ask for less: fewer moulds, points or readings, or a shorter time.`,
-  });
+const tooMuch = (why: Message) => new ProblemError(422, msg('server.tooMuchToCalculate'), { detail: why });
 
 const busy = () =>
-  new ProblemError(503, 'Too busy to calculate', {
-    detail: 'Many calculations are waiting already. Try again in a few seconds.',
+  new ProblemError(503, msg('server.tooBusy'), {
+    detail: msg('server.manyWaiting'),
     retryAfter: 3,
   });
 
@@ -90,9 +88,9 @@ export class CalculationPool implements OnModuleDestroy {
         { signal: stop.signal, transferList: [begun] },
       )) as CrossingAnswer;
     } catch (error) {
-      if (stop.signal.aborted) throw tooMuch(`It took longer than ${this.time / 1000} seconds.`);
+      if (stop.signal.aborted) throw tooMuch(msg('server.tookTooLong', { time: this.time / 1000 }));
       if ((error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY')
-        throw tooMuch(`It took more than ${MOST_MEMORY} MB of memory.`);
+        throw tooMuch(msg('server.tookTooMuch', { mostMemory: MOST_MEMORY }));
       throw error;
     } finally {
       clearTimeout(timer);

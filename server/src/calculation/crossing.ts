@@ -1,4 +1,5 @@
-import type { FieldIssue } from '@dewpot/core/units';
+import type { FieldIssue, Message } from '@dewpot/core/units';
+import type { Detail } from '../http/problem-error.js';
 import type { Material } from '@dewpot/core/materials';
 import type { PourPart, PourSources } from '@dewpot/core/planning';
 import type { SwatchView } from '@dewpot/contract';
@@ -12,8 +13,8 @@ export interface CrossingAnswer {
 /** A refusal as it crosses from a thread. */
 export interface Refusal {
   readonly status: number;
-  readonly title: string;
-  readonly detail: string;
+  readonly title: Message;
+  readonly detail: Detail;
   readonly errors: readonly FieldIssue[];
 }
 

@@ -1,7 +1,8 @@
-import { Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
+import { Controller, Delete, Get, Header, HttpCode, Param, Post, Req } from '@nestjs/common';
 import { Throttle } from '@nestjs/throttler';
 import type { CalendarAddress, CalendarView } from '@dewpot/contract';
-import { Public, CurrentUser } from '../http/request.js';
+import { Public, CurrentUser, type AppRequest } from '../http/request.js';
+import { speakerOf } from '../http/speaker.js';
 import { rate } from '../http/rate.js';
 import { CalendarService } from './calendar.service.js';
 
@@ -35,8 +36,8 @@ export class CalendarController {
   @Get('calendar/round.ics')
   @Header('Content-Type', TYPE)
   @Header('Content-Disposition', 'attachment; filename="round.ics"')
-  file(): Promise<string> {
-    return this.calendars.calendar();
+  file(@Req() request: AppRequest): Promise<string> {
+    return this.calendars.calendar(speakerOf(request).reader.language);
   }
 
   /** The calendar at its secret address. */
@@ -44,7 +45,7 @@ export class CalendarController {
   @Throttle(rate('calendars'))
   @Get('calendar/:key/round.ics')
   @Header('Content-Type', TYPE)
-  feed(@Param('key') key: string): Promise<string> {
-    return this.calendars.calendarAt(key);
+  feed(@Param('key') key: string, @Req() request: AppRequest): Promise<string> {
+    return this.calendars.calendarAt(key, speakerOf(request).reader.language);
   }
 }

@@ -1,12 +1,15 @@
 import { Injectable } from '@nestjs/common';
+import type { Language } from '@dewpot/core/units';
 import type { CalendarAddress, CalendarView } from '@dewpot/contract';
 import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
+import { PersonEntity } from '../accounts/accounts.entities.js';
 import { CastsService } from '../casts/index.js';
 import { zoneOf } from '../config.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import type { CurrentUser } from '../http/request.js';
+import { speakerFor } from '../http/speaker.js';
 import { hashToken, newToken } from '../http/tokens.js';
 import { CalendarKeyEntity } from './calendar.entities.js';
 import { calendarOf } from './feed.js';
@@ -38,18 +41,24 @@ export class CalendarService {
     await this.rows.of(CalendarKeyEntity).delete({ personId });
   }
 
-  /** The calendar of the workshop at hand (RFC 5545). */
-  async calendar(): Promise<string> {
+  /** The calendar of the workshop at hand (RFC 5545), in a language. */
+  async calendar(language: Language): Promise<string> {
     const { settings } = await this.rows.workshop();
-    return calendarOf(await this.casts.list(), settings.name, zoneOf(settings), Date.now());
+    const { name, units: system, currency } = settings;
+    const say = speakerFor({ language, system, currency, zone: zoneOf(settings) });
+    return calendarOf(await this.casts.list(), name, say, Date.now());
   }
 
-  /** The calendar at a secret address. @throws ProblemError 404 where there is none. */
-  async calendarAt(key: string): Promise<string> {
+  /** The calendar at a secret address, in the language of whose it is, else in `asked`. @throws ProblemError 404 where there is none. */
+  async calendarAt(key: string, asked: Language): Promise<string> {
     const [found] = await this.source.query<{ workshop_id: string }[]>('select * from calendar_lookup($1)', [
       hashToken(key),
     ]);
     if (!found) throw ProblemError.notFound('calendar');
-    return this.rows.inWorkshop(found.workshop_id, () => this.calendar());
+    return this.rows.inWorkshop(found.workshop_id, async () => {
+      const { personId } = await this.rows.of(CalendarKeyEntity).findOneByOrFail({ tokenHash: hashToken(key) });
+      const person = await this.rows.of(PersonEntity).findOneBy({ id: personId });
+      return this.calendar(person?.language ?? asked);
+    });
   }
 }

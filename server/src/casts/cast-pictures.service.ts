@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import type { CastPictureView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
@@ -29,8 +30,8 @@ export class CastPicturesService {
       throw ProblemError.notFound('event');
     const pictures = this.rows.of(CastPictureEntity);
     if ((await pictures.countBy({ castId })) >= MOST_PICTURES)
-      throw new ProblemError(409, 'Enough pictures', {
-        detail: `A cast keeps ${MOST_PICTURES} pictures. Delete one first.`,
+      throw new ProblemError(409, msg('server.enoughPictures'), {
+        detail: msg('server.castPictures', { mostPictures: MOST_PICTURES }),
       });
     const { workshopId } = this.rows;
     const picture = { id: uuid(), castId, eventId: eventId ?? null, width, height, at };

@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import { sealers, type Sealer } from '@dewpot/core/materials';
 import { likelyPiece } from '@dewpot/core/sealing';
@@ -41,11 +42,11 @@ function checkUndo(event: CastEvent, events: readonly CastEvent[]): void {
   const undone = events.find(({ id }) => id === event.event);
   if (undone?.type === 'joined' || undone?.type === 'assembled')
     throw ProblemError.refused(
-      'Not undone',
+      msg('server.notUndone'),
       'event',
       event.event,
-      'It is part of an article.',
-      'Take the article apart instead.',
+      msg('server.partOfArticle'),
+      msg('server.takeApart'),
     );
 }
 
@@ -155,22 +156,22 @@ export class CastRecordsService {
       const likely = likelyPiece(event.mass, ...(await this.weighed.expected(row, event.at)));
       if (likely.piece !== 'as said')
         throw ProblemError.refused(
-          'Is it the right piece?',
+          msg('server.rightPiece'),
           'sure',
           event.mass,
           likely.told,
-          'Weigh it again, or say that it is right.',
+          msg('server.weighOrConfirm'),
         );
     }
     if (event.type === 'decorated' && event.overridden === undefined) {
-      const against = againstDecorating(life, dry.dryEnough, event.decoration, event.at).join(' ');
-      if (against)
+      const against = againstDecorating(life, dry.dryEnough, event.decoration, event.at);
+      if (against.length > 0)
         throw ProblemError.refused(
-          'Not now',
+          msg('server.notNow'),
           'decoration',
           event.decoration,
           against,
-          'Wait, or override this with your reason.',
+          msg('server.waitOrOverride'),
         );
     }
     return event.type === 'coated' ? this.judgedCoat(event, row, product) : event;
@@ -197,20 +198,17 @@ export class CastRecordsService {
     if (event.overridden !== undefined) return shut && gate.over !== undefined ? { ...event, over: gate.over } : event;
     if (shut)
       throw ProblemError.refused(
-        'Not dry enough to seal',
+        msg('server.notDryEnough'),
         'sealer',
         event.sealer,
-        gate.reasons.join(' '),
-        'Wait and weigh it again, or override this with your reason.',
+        gate.reasons,
+        msg('server.waitAndWeigh'),
       );
     if (remarks.length > 0)
-      throw ProblemError.refused(
-        'Not yet',
-        'sealer',
-        event.sealer,
-        remarks.map(({ told }) => told).join(' '),
-        remarks.map(({ remedy }) => remedy).join(' '),
-      );
+      throw new ProblemError(422, msg('server.notYet'), {
+        detail: remarks.map(({ told }) => told),
+        errors: remarks.map(({ told, remedy }) => ({ field: 'sealer', value: event.sealer, message: told, remedy })),
+      });
     return event;
   }
 

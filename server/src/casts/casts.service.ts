@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { DAY } from '@dewpot/core/units';
+import { DAY, msg } from '@dewpot/core/units';
 import type { Expected } from '@dewpot/core/pours';
 import { lifeOf, type CastEvent, type CastSnapshot } from '@dewpot/core/casts';
 import type { CastDetail, CastEventTold, CastPictureView, CastView } from '@dewpot/contract';
@@ -77,8 +77,8 @@ export class CastsService {
     const touched = casts.filter(({ id }) => events.some((one) => one.castId === id && one.event.type !== 'poured'));
     if (touched.length > 0) {
       const codes = touched.map(({ code }) => code).join(', ');
-      throw new ProblemError(409, 'Something was done to its casts', {
-        detail: `Things happened to ${codes} since the pour: it stays in the record.`,
+      throw new ProblemError(409, msg('server.castsDone'), {
+        detail: msg('server.castsChanged', { codes }),
       });
     }
     await this.rows.of(CastEntity).delete({ pourId });

@@ -1,7 +1,8 @@
+import { msg, type Message } from '@dewpot/core/units';
 import { isDeepStrictEqual } from 'node:util';
 import type { ObjectLiteral, Repository } from 'typeorm';
 import { rowWith, valuesOf } from './any-table.js';
-import { ProblemError } from '../http/problem-error.js';
+import { ProblemError, type Thing } from '../http/problem-error.js';
 import type { EditedRow } from './row.js';
 import type { WorkshopContext } from './workshop-context.js';
 
@@ -19,10 +20,13 @@ export function changedFields(before: ObjectLiteral, after: ObjectLiteral, path 
   });
 }
 
-/** What stands at a field's path, in words. */
-export function told(of: object, path: string): string {
+/** What stands at a field's path, as it is shown. */
+export function told(of: object, path: string): Message {
   const value = path.split('.').reduce<unknown>((at, step) => (at as ObjectLiteral | undefined)?.[step], of);
-  return value === undefined ? 'not said' : typeof value === 'object' ? JSON.stringify(value) : String(value);
+  if (value === undefined) return msg('server.notSaid');
+  return msg('units.plain', {
+    value: typeof value === 'object' ? JSON.stringify(value) : String(value as string | number),
+  });
 }
 
 /** What a row has in the fields of an edit. */
@@ -31,15 +35,15 @@ const those = (row: EditedRow, fields: object) =>
 
 const differs = (row: EditedRow, fields: object) => changedFields(those(row, fields), fields).length > 0;
 
-function stale(row: EditedRow, fields: object, what: string): ProblemError {
+function stale(row: EditedRow, fields: object, what: Thing): ProblemError {
   const changed = changedFields(those(row, fields), fields);
-  return new ProblemError(409, 'Someone changed this meanwhile', {
-    detail: `Another browser saved ${what} after you opened it. What you typed is still here.`,
+  return new ProblemError(409, msg('server.changedMeanwhile'), {
+    detail: msg('server.savedElsewhere', { what }),
     errors: changed.map((field) => ({
       field,
       value: null,
-      message: 'This differs from what is saved now.',
-      remedy: 'Keep yours by saving again, or take theirs.',
+      message: msg('server.differsNow'),
+      remedy: msg('server.keepOrTake'),
     })),
     current: row,
   });
@@ -52,7 +56,7 @@ function stale(row: EditedRow, fields: object, what: string): ProblemError {
 export async function saveEdited<E extends EditedRow>(
   rows: WorkshopContext,
   repository: Repository<E>,
-  what: string,
+  what: Thing,
   id: string,
   version: number,
   fields: object,

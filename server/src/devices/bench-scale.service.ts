@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { InputError } from '@dewpot/core/units';
+import { InputError, msg } from '@dewpot/core/units';
 import type { ScaleEventInput, ScaleReading, ScaleReadingInput, ScaleState, ScaleView } from '@dewpot/contract';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { EMPTY_SCALE, scaleAfter, scalePosted, scaleReading, scaleView } from './bench-scale.js';
@@ -33,7 +33,7 @@ export class BenchScaleService {
     const { at = now } = given;
     if (at > now + AHEAD)
       throw new InputError([
-        { field: 'at', value: at, message: 'The reading lies in the future.', remedy: 'Set the bridge’s clock.' },
+        { field: 'at', value: at, message: msg('server.readingInFuture'), remedy: msg('server.bridgeClock') },
       ]);
     await this.change((state) => scalePosted(state, given, now));
   }

@@ -1,4 +1,6 @@
-import type { FieldIssue } from '@dewpot/core/units';
+import type { FieldIssue, Message } from '@dewpot/core/units';
+import type { ProblemIssue } from '@dewpot/contract';
+import type { Speaker } from '@dewpot/locales';
 
 /** So many errors are told, and so much of each value: an answer is never larger than what was asked. */
 const MOST_ERRORS = 20;
@@ -18,13 +20,20 @@ function shortValue(value: unknown): unknown {
   return text.length > MOST_TEXT ? cut(text, MOST_TEXT) : value;
 }
 
-/** The first errors, each short. */
-export const boundedErrors = (errors: readonly FieldIssue[]): FieldIssue[] =>
+/** The first errors, each short, in the reader's words. */
+export const boundedErrors = (errors: readonly FieldIssue[], say: Speaker): ProblemIssue[] =>
   errors.slice(0, MOST_ERRORS).map(({ field, value, message, remedy }) => ({
     field: cut(field, MOST_TEXT),
     value: shortValue(value),
-    message: cut(message, MOST_DETAIL),
-    remedy: cut(remedy, MOST_DETAIL),
+    message: cut(say(message), MOST_DETAIL),
+    remedy: cut(say(remedy), MOST_DETAIL),
   }));
 
-export const boundedDetail = (detail: string): string => cut(detail, MOST_DETAIL);
+export const boundedDetail = (detail: readonly Message[], say: Speaker): string =>
+  cut(
+    detail
+      .slice(0, MOST_ERRORS)
+      .map((one) => say(one))
+      .join(' '),
+    MOST_DETAIL,
+  );

@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { Injectable, type CanActivate, type ExecutionContext } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import type { Response } from 'express';
@@ -44,8 +45,8 @@ export class CrowdGuard implements CanActivate {
     const who = visitor?.personId ?? ip;
     const tally = this.reflector.get<boolean>(STREAM, context.getHandler()) ? this.streams : this.requests;
     if (!tally.take(who))
-      throw new ProblemError(429, 'Too much at once', {
-        detail: 'Too many requests of yours are open. Close some pages, or wait for the answers.',
+      throw new ProblemError(429, msg('server.tooMuchAtOnce'), {
+        detail: msg('server.manyOpen'),
         retryAfter: 2,
       });
     http.getResponse<Response>().once('close', () => tally.give(who));

@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { Param, ParseUUIDPipe } from '@nestjs/common';
 import { ProblemError } from './problem-error.js';
 
@@ -6,6 +7,6 @@ export const Key = () =>
   Param(
     'id',
     new ParseUUIDPipe({
-      exceptionFactory: () => new ProblemError(404, 'Not here', { detail: 'The key in this address is not a UUID.' }),
+      exceptionFactory: () => new ProblemError(404, msg('server.notHere'), { detail: msg('server.keyNotUuid') }),
     }),
   );

@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import type { NextFunction, Response } from 'express';
 import type { ServerConfig } from '../config.js';
 import { ProblemError } from './problem-error.js';
@@ -14,8 +15,8 @@ export function allowedHosts({ hostNames = [] }: ServerConfig) {
   return (request: AppRequest, _: Response, next: NextFunction): void => {
     const name = (request.headers.host ?? '').replace(/:\d+$/, '').toLowerCase();
     if (!allowed.has(name))
-      throw new ProblemError(421, 'Not this server', {
-        detail: `This server does not answer to the name “${name}”. Start it with --host-name ${name} if it should.`,
+      throw new ProblemError(421, msg('server.notThisServer'), {
+        detail: msg('server.unknownHost', { name }),
       });
     next();
   };
@@ -31,9 +32,8 @@ export function sameOrigin(request: AppRequest, _: Response, next: NextFunction)
   const { origin, host, 'sec-fetch-site': site } = headers;
   const own = origin === undefined ? site === 'same-origin' : sameHost(origin, host);
   if (!own)
-    throw new ProblemError(403, 'Not from here', {
-      detail:
-        'This request changes something and does not come from Dew Pot’s own pages. A script sends its token as “Authorization: Bearer …”.',
+    throw new ProblemError(403, msg('server.notFromHere'), {
+      detail: msg('server.foreignRequest'),
     });
   next();
 }

@@ -1,60 +1,84 @@
-import type { FieldIssue, InputError } from '@dewpot/core/units';
+import { msg, type FieldIssue, type InputError, type Message } from '@dewpot/core/units';
+
+/** What came of it: a sentence, or several. */
+export type Detail = Message | readonly Message[];
 
 interface More {
-  readonly detail?: string;
+  readonly detail?: Detail;
   readonly errors?: readonly FieldIssue[];
   readonly current?: unknown;
   /** When to try again, s. */
   readonly retryAfter?: number;
 }
 
+/** Kinds of things that may not be there, as a sentence chooses its word by them. */
+export type Thing =
+  | 'article'
+  | 'calendar'
+  | 'cast'
+  | 'chip'
+  | 'demo'
+  | 'event'
+  | 'lot'
+  | 'material'
+  | 'mix'
+  | 'mould'
+  | 'person'
+  | 'picture'
+  | 'place'
+  | 'pour'
+  | 'scoop'
+  | 'tint'
+  | 'tub';
+
 /** An answer that is an error, in the API's one shape. */
 export class ProblemError extends Error {
-  readonly detail: string;
+  readonly detail: Detail;
   readonly errors: readonly FieldIssue[];
   readonly current?: unknown;
   readonly retryAfter?: number;
 
   constructor(
     readonly status: number,
-    readonly title: string,
+    readonly title: Message,
     more: More = {},
   ) {
-    super(title);
+    super(title.key);
     this.detail = more.detail ?? title;
     this.errors = more.errors ?? [];
     if (more.current !== undefined) this.current = more.current;
     if (more.retryAfter !== undefined) this.retryAfter = more.retryAfter;
   }
 
-  /** One thing in what was sent cannot be, said as it is. */
-  static refused(title: string, field: string, value: unknown, message: string, remedy: string): ProblemError {
-    return new ProblemError(422, title, { detail: message, errors: [{ field, value, message, remedy }] });
+  /** One thing in what was sent cannot be, for a reason or several. */
+  static refused(title: Message, field: string, value: unknown, why: Detail, remedy: Message): ProblemError {
+    const errors = [why].flat().map((message) => ({ field, value, message, remedy }));
+    return new ProblemError(422, title, { detail: why, errors });
   }
 
   /** What core refused. */
   static of({ issues }: Pick<InputError, 'issues'>): ProblemError {
-    return new ProblemError(422, 'Some values are invalid', {
-      detail: issues.map(({ message }) => message).join(' '),
+    return new ProblemError(422, msg('server.invalid'), {
+      detail: issues.map(({ message }) => message),
       errors: issues,
     });
   }
 
   /** An error that came from elsewhere as plain data. */
-  static from({ status, title, ...more }: More & { readonly status: number; readonly title: string }): ProblemError {
+  static from({ status, title, ...more }: More & { readonly status: number; readonly title: Message }): ProblemError {
     return new ProblemError(status, title, more);
   }
 
   /** The database does not answer. */
   static away(): ProblemError {
-    const detail = 'The database does not answer. Try again in a few seconds. Nothing of this was saved.';
-    return new ProblemError(503, 'Not available just now', { detail, retryAfter: 2 });
+    const detail = msg('server.databaseAway');
+    return new ProblemError(503, msg('server.unavailable'), { detail, retryAfter: 2 });
   }
 
   /** Nothing of that kind is in this workshop. */
-  static notFound(what: string): ProblemError {
-    return new ProblemError(404, 'Not here', {
-      detail: `There is no such ${what} in this workshop. It may have been removed.`,
+  static notFound(what: Thing): ProblemError {
+    return new ProblemError(404, msg('server.notHere'), {
+      detail: msg('server.noSuch', { what }),
     });
   }
 }

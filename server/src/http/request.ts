@@ -1,4 +1,5 @@
 import { createParamDecorator, SetMetadata, type ExecutionContext } from '@nestjs/common';
+import type { Language, UnitSystem } from '@dewpot/core/units';
 import type { Request } from 'express';
 
 /** Who sent a request. */
@@ -8,9 +9,17 @@ export interface CurrentUser {
   readonly workshopId: string;
 }
 
+/** What a person is told things in: the language that they chose, and the units and the currency of their workshop. */
+export interface ReadsIn {
+  readonly language: Language | null;
+  readonly units: UnitSystem;
+  readonly currency: string;
+}
+
 export interface AppRequest extends Request {
   requestId: string;
   visitor?: CurrentUser;
+  readsIn?: ReadsIn;
 }
 
 export const PUBLIC = 'dewpot:public';

@@ -1,3 +1,4 @@
+import { msg, type Message } from '@dewpot/core/units';
 import type { NextFunction, Response } from 'express';
 import { ProblemError } from './problem-error.js';
 import type { AppRequest } from './request.js';
@@ -8,13 +9,13 @@ const MOST_DEPTH = 24;
 /** Half of a pair of code units, which is no character. */
 const LONE = /\p{Surrogate}/u;
 
-const refused = (field: string, message: string, remedy: string) =>
-  ProblemError.refused('That request cannot be read', field, null, message, remedy);
+const refused = (field: string, message: Message, remedy: Message) =>
+  ProblemError.refused(msg('server.unreadable'), field, null, message, remedy);
 
 /** Text as PostgreSQL can hold it, composed in one way (NFC). @throws ProblemError 422 */
 function tidyText(text: string, field: string): string {
   if (text.includes('\u0000') || LONE.test(text))
-    throw refused(field, 'This text holds a character that cannot be stored.', 'Type it again without that character.');
+    throw refused(field, msg('server.badCharacter'), msg('server.withoutCharacter'));
   return text.normalize('NFC');
 }
 
@@ -25,7 +26,7 @@ function tidyText(text: string, field: string): string {
 export function tidy(body: unknown): void {
   if (typeof body !== 'object' || body === null) return;
   // Each element of a list would be checked by itself, and the list then taken for what was checked.
-  if (Array.isArray(body)) throw refused('body', 'This is a list.', 'Send an object.');
+  if (Array.isArray(body)) throw refused('body', msg('server.isList'), msg('server.sendObject'));
   const open: { readonly of: Record<string, unknown>; readonly path: string; readonly depth: number }[] = [
     { of: body as Record<string, unknown>, path: '', depth: 1 },
   ];
@@ -33,10 +34,10 @@ export function tidy(body: unknown): void {
     const { of, path, depth } = at;
     for (const [key, value] of Object.entries(of)) {
       const field = `${path}${tidyText(key, path || 'body')}`;
-      if (value === null) throw refused(field, 'This is null.', 'Leave the field out where nothing is said.');
+      if (value === null) throw refused(field, msg('server.isNull'), msg('server.omitUnsaid'));
       if (typeof value === 'string') of[key] = tidyText(value, field);
       if (typeof value !== 'object') continue;
-      if (depth >= MOST_DEPTH) throw refused(field, 'This lies too deep.', 'Send a flatter structure.');
+      if (depth >= MOST_DEPTH) throw refused(field, msg('server.tooDeep'), msg('server.flatter'));
       open.push({ of: value as Record<string, unknown>, path: `${field}.`, depth: depth + 1 });
     }
   }

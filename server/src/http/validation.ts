@@ -1,26 +1,26 @@
 import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
 import { classFor } from '@dewpot/contract';
-import type { FieldIssue } from '@dewpot/core/units';
+import { msg, type FieldIssue, type Message } from '@dewpot/core/units';
 import { ProblemError } from './problem-error.js';
 
-const remedies: Record<string, string> = {
-  isNumber: 'Enter a number.',
-  isInt: 'Enter a whole number.',
-  isString: 'Enter text.',
-  isEmail: 'Enter an address like name@example.org.',
-  isUuid: 'Send a UUID.',
-  isArray: 'Send a list.',
-  isIn: 'Choose one of the values offered.',
-  whitelistValidation: 'Leave this field out.',
-  isBoolean: 'Send true or false.',
-  isHexColor: 'Write it like #b9b2a6.',
-  arrayMinSize: 'Add at least one.',
-  arrayMaxSize: 'Send fewer.',
-  maxLength: 'Write less.',
-  isLength: 'Mind the length.',
-  min: 'Enter a larger number.',
-  max: 'Enter a smaller number.',
-  isObject: 'Send an object.',
+const remedies: Record<string, Message> = {
+  isNumber: msg('server.enterNumber'),
+  isInt: msg('server.enterWhole'),
+  isString: msg('server.enterText'),
+  isEmail: msg('server.enterAddress'),
+  isUuid: msg('server.sendUuid'),
+  isArray: msg('server.sendList'),
+  isIn: msg('server.chooseOffered'),
+  whitelistValidation: msg('server.leaveOut'),
+  isBoolean: msg('server.sendBoolean'),
+  isHexColor: msg('server.writeColour'),
+  arrayMinSize: msg('server.addOne'),
+  arrayMaxSize: msg('server.sendFewer'),
+  maxLength: msg('server.writeLess'),
+  isLength: msg('server.mindLength'),
+  min: msg('server.larger'),
+  max: msg('server.smaller'),
+  isObject: msg('server.sendObject'),
 };
 
 /** So many issues are gathered; the answer tells the first of them. */
@@ -32,8 +32,8 @@ function issuesOf(errors: readonly ValidationError[], path = ''): FieldIssue[] {
     const own = Object.entries(error.constraints ?? {}).map(([rule, message]) => ({
       field,
       value: error.value as unknown,
-      message: `${message}.`,
-      remedy: remedies[rule] ?? 'Correct this value.',
+      message: msg('server.ruleBroken', { text: message, rule }),
+      remedy: remedies[rule] ?? msg('server.correct'),
     }));
     return [...own, ...issuesOf(error.children ?? [], field)];
   });
@@ -55,8 +55,8 @@ export const validation = new KindPipe({
   forbidNonWhitelisted: true,
   exceptionFactory: (errors) => {
     const issues = issuesOf(errors);
-    return new ProblemError(422, 'Some values are invalid', {
-      detail: issues.map(({ field, message }) => `${field}: ${message}`).join(' '),
+    return new ProblemError(422, msg('server.invalid'), {
+      detail: issues.map(({ field, message }) => msg('server.fieldIssue', { field, message })),
       errors: issues,
     });
   },

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { InputError } from '@dewpot/core/units';
+import { InputError, msg, listed, type Message } from '@dewpot/core/units';
 import { checkMaterial, type Material } from '@dewpot/core/materials';
 import type {
   LotInput,
@@ -28,7 +28,7 @@ export async function strictFinder(rows: WorkshopContext): Promise<(id: string) 
   };
 }
 
-const refused = (field: string, value: number, message: string, remedy: string) =>
+const refused = (field: string, value: number, message: Message, remedy: Message) =>
   new InputError([{ field, value, message, remedy }]);
 
 @Injectable()
@@ -54,8 +54,8 @@ export class MaterialsService {
     await this.rows.lockWorkshop();
     const using = await this.usersOf(id);
     if (using.length > 0) {
-      throw new ProblemError(409, 'Still in use', {
-        detail: `${using.join(', ')} ${using.length > 1 ? 'use' : 'uses'} this material. Take it out there first.`,
+      throw new ProblemError(409, msg('server.stillInUse'), {
+        detail: msg('server.usedBy', { using: listed(using), count: using.length }),
       });
     }
     await this.rows.of(MaterialEntity).delete({ id });
@@ -78,7 +78,7 @@ export class MaterialsService {
     if (!(await this.rows.of(MaterialEntity).existsBy({ id: fields.materialId })))
       throw ProblemError.notFound('material');
     if (fields.left > fields.bought)
-      throw refused('left', fields.left, 'More is left than was bought.', 'Enter at most what was bought.');
+      throw refused('left', fields.left, msg('server.moreLeft'), msg('server.atMostBought'));
     return lotView(await saveEdited(this.rows, this.rows.of(LotEntity), 'lot', id, version, fields));
   }
 
@@ -89,12 +89,7 @@ export class MaterialsService {
   async saveScoop(id: string, { version, ...given }: ScoopInput): Promise<ScoopView> {
     const fields = { ...given, heaped: given.heaped ?? null };
     if (fields.heaped !== null && fields.heaped < fields.volume)
-      throw refused(
-        'heaped',
-        fields.heaped,
-        'Heaped, it would hold less than struck level.',
-        'Measure it again, or leave it out.',
-      );
+      throw refused('heaped', fields.heaped, msg('server.heapedLess'), msg('server.measureAgain'));
     return scoopView(await saveEdited(this.rows, this.rows.of(ScoopEntity), 'scoop', id, version, fields));
   }
 

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
-import { InputError, type FieldIssue } from '@dewpot/core/units';
+import { InputError, type FieldIssue, msg } from '@dewpot/core/units';
 import { checkMaterial, type Material } from '@dewpot/core/materials';
 import { checkMix, differencesOf } from '@dewpot/core/mixes';
 import type {
@@ -77,8 +77,8 @@ function checkNames(rows: readonly { readonly name: string }[], path: string): v
             {
               field: `${path}.${i}.name`,
               value: name,
-              message: `${name} stands in the file twice.`,
-              remedy: 'Leave one out, or give it another name.',
+              message: msg('server.twiceInFile', { name }),
+              remedy: msg('server.leaveOneOut'),
             },
           ],
     ),
@@ -116,8 +116,8 @@ function comingMix(
       missing.push({
         field: `${path}.${at}.material`,
         value: name,
-        message: `${name} is neither in the store nor in the file.`,
-        remedy: 'Add it to the file’s materials, or to the store.',
+        message: msg('server.notAnywhere', { name }),
+        remedy: msg('server.addToFile'),
       });
     return found;
   };

@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import type { PictureView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
@@ -20,8 +21,8 @@ export class PicturesService {
     if (!mould) throw ProblemError.notFound('mould');
     const repository = this.rows.of(MouldPictureEntity);
     if ((await repository.countBy({ mouldId })) >= MOST_PICTURES)
-      throw new ProblemError(409, 'Enough pictures', {
-        detail: `A mould keeps ${MOST_PICTURES} pictures. Delete one first.`,
+      throw new ProblemError(409, msg('server.enoughPictures'), {
+        detail: msg('server.mouldPictures', { mostPictures: MOST_PICTURES }),
       });
     const picture = { id: uuid(), workshopId: this.rows.workshopId, mouldId, caption, width, height };
     await repository.insert({ ...picture, image: Buffer.from(image) });

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { InputError } from '@dewpot/core/units';
+import { InputError, msg } from '@dewpot/core/units';
 import { isTubSolid } from '@dewpot/core/moulds';
 import { checkSolid } from '@dewpot/core/solids';
 import { solidOf, type TubInput, type TubView } from '@dewpot/contract';
@@ -21,8 +21,8 @@ export class TubsService {
     const solid = solidOf(inside);
     checkSolid(solid);
     if (!isTubSolid(solid)) {
-      const remedy = 'Describe it as a round, boxed or many-sided vessel with straight sides.';
-      throw new InputError([{ field: 'inside.kind', value: solid.kind, message: 'A tub has straight sides.', remedy }]);
+      const remedy = msg('server.describeTub');
+      throw new InputError([{ field: 'inside.kind', value: solid.kind, message: msg('server.tubStraight'), remedy }]);
     }
     const body = { inside: solid, wall };
     return tubView(await saveEdited(this.rows, this.rows.of(TubEntity), 'tub', id, version, { name, body }));

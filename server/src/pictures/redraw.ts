@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import sharp from 'sharp';
 import { ProblemError } from '../http/problem-error.js';
 
@@ -40,14 +41,14 @@ export async function redraw(bytes: Uint8Array): Promise<Redrawn> {
       .toBuffer({ resolveWithObject: true });
     return { image: data, width: info.width, height: info.height };
   } catch (error) {
-    throw new ProblemError(422, 'Not a picture', {
-      detail: 'This file cannot be read as a picture.',
+    throw new ProblemError(422, msg('server.notPicture'), {
+      detail: msg('server.unreadablePicture'),
       errors: [
         {
           field: 'picture',
           value: error instanceof Error ? error.message : null,
-          message: 'It is not a JPEG, PNG, WebP or GIF picture, or it is too large or cut short.',
-          remedy: `Choose a photo of at most ${MOST_PIXELS / 1e6} million pixels and ${MOST_SIDE} a side.`,
+          message: msg('server.pictureKinds'),
+          remedy: msg('server.choosePhoto', { mostPixels: MOST_PIXELS / 1e6, mostSide: MOST_SIDE }),
         },
       ],
     });

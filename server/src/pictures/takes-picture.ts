@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import {
   createParamDecorator,
   Injectable,
@@ -34,7 +35,8 @@ export const TakesPicture = () => SetMetadata(TAKES_PICTURE, true);
 /** The picture that was sent, as it is kept. */
 export const Picture = createParamDecorator((_: unknown, context: ExecutionContext): Redrawn => {
   const { picture } = context.switchToHttp().getRequest<PictureRequest>();
-  if (!picture) throw ProblemError.refused('No picture', FIELD, null, 'No file came with this.', 'Choose a photo.');
+  if (!picture)
+    throw ProblemError.refused(msg('server.noPicture'), FIELD, null, msg('server.noFile'), msg('server.chooseAPhoto'));
   return picture;
 });
 
@@ -47,9 +49,11 @@ const receive = (request: AppRequest, response: Response) =>
 
 function refusal(error: unknown): unknown {
   if (error instanceof MulterError && error.code === 'LIMIT_FILE_SIZE')
-    return new ProblemError(413, 'Too large', { detail: `A picture has ${MOST_BYTES / 2 ** 20} MB at most.` });
+    return new ProblemError(413, msg('server.tooLarge'), {
+      detail: msg('server.mostMegabytes', { mostBytes: MOST_BYTES / 2 ** 20 }),
+    });
   const { message } = error as Error;
-  return new ProblemError(400, 'That request cannot be read', { detail: message });
+  return new ProblemError(400, msg('server.unreadable'), { detail: msg('server.asTold', { text: message }) });
 }
 
 /** Receives pictures before any transaction is open: a slow upload holds no connection. */
@@ -71,7 +75,7 @@ export class PictureUpload implements NestInterceptor {
 
   private async take(request: PictureRequest, response: Response): Promise<void> {
     const busy = () =>
-      new ProblemError(503, 'Too many pictures at once', { detail: 'Try again in a few seconds.', retryAfter: 3 });
+      new ProblemError(503, msg('server.tooManyPictures'), { detail: msg('server.tryAgain'), retryAfter: 3 });
     await this.slots.run(async () => {
       await receive(request, response);
       if (request.file) request.picture = await this.pool.run('redraw', request.file.buffer);

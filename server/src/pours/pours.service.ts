@@ -1,4 +1,4 @@
-import { HOUR, MOST_HOURS } from '@dewpot/core/units';
+import { HOUR, MOST_HOURS, msg, type Message } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
 import type { castsOf, PourPart, RunLesson } from '@dewpot/core/planning';
@@ -30,29 +30,28 @@ type LoggedPart = PourPart & { readonly log: PourLog };
 /** What was poured stays as it was. @throws ProblemError 409 */
 function checkPlanned(row: PourEntity | null): void {
   if (row && row.status !== 'planned')
-    throw new ProblemError(409, 'Already poured', {
-      detail: 'This pour has been started: its plan stays as it was. Plan another one.',
+    throw new ProblemError(409, msg('server.alreadyPoured'), {
+      detail: msg('server.planStays'),
     });
 }
 
 /** Refuses an end that cannot be. @throws ProblemError */
 function checkFinish({ input, parts }: PourEntity, { casts, logs, pouredAt }: PourFinish, now: number): void {
-  const wrong = (field: string, value: unknown, message: string, remedy: string) =>
-    ProblemError.refused('Some values are invalid', field, value, message, remedy);
+  const wrong = (field: string, value: unknown, message: Message, remedy: Message) =>
+    ProblemError.refused(msg('server.invalid'), field, value, message, remedy);
   if (pouredAt > now + 120_000)
-    throw wrong('pouredAt', pouredAt, 'The pour lies in the future.', 'Enter when it was poured.');
+    throw wrong('pouredAt', pouredAt, msg('server.pourInFuture'), msg('server.enterWhenPoured'));
   if (pouredAt < now - TEN_YEARS)
-    throw wrong('pouredAt', pouredAt, 'The pour lies more than ten years back.', 'Enter when it was poured.');
+    throw wrong('pouredAt', pouredAt, msg('server.pourLongAgo'), msg('server.enterWhenPoured'));
   if (logs.length !== parts.length)
     throw wrong(
       'logs',
       logs.length,
-      `This pour is of ${parts.length} mixes, and ${logs.length} were told of.`,
-      'Tell what went into each.',
+      msg('server.mixCount', { parts: parts.length, logs: logs.length }),
+      msg('server.tellEach'),
     );
   const stray = casts.find(({ item }) => item >= input.items.length);
-  if (stray)
-    throw wrong('casts', stray.item, 'A cast is of a mould that is not in this pour.', 'Choose one of its moulds.');
+  if (stray) throw wrong('casts', stray.item, msg('server.notOfPour'), msg('server.chooseOfPour'));
 }
 
 /** g by material of all parts together: each lot is then taken from once. */
@@ -133,8 +132,8 @@ export class PoursService {
       });
       if (done) return done;
       if (tries === 0)
-        throw new ProblemError(409, 'It is still going on', {
-          detail: 'Things keep happening in this pour, perhaps on another device. Finish it once they are done.',
+        throw new ProblemError(409, msg('server.goingOn'), {
+          detail: msg('server.stillHappening'),
         });
     }
   }
@@ -230,8 +229,8 @@ export class PoursService {
   async remove(id: string): Promise<void> {
     const row = await this.row(id, true);
     if (row.status === 'finished')
-      throw new ProblemError(409, 'Already poured', {
-        detail: 'Its casts stand on the shelf: a finished pour stays in the record.',
+      throw new ProblemError(409, msg('server.alreadyPoured'), {
+        detail: msg('server.castsStand'),
       });
     await this.rows.of(PourEntity).delete({ id });
   }
@@ -240,8 +239,8 @@ export class PoursService {
   private async finishedBefore(row: PourEntity, { casts }: PourFinish): Promise<PourView> {
     if (await this.casts.any(casts.map(({ id }) => id))) return pourView(row);
     const person = row.finishedBy && (await this.rows.of(PersonEntity).findOneBy({ id: row.finishedBy }));
-    throw new ProblemError(409, 'Finished already', {
-      detail: `${person ? person.name : 'Someone else'} has finished this pour: its casts stand on the shelf. If what was logged is wrong, take the pour back and finish it again.`,
+    throw new ProblemError(409, msg('server.finishedAlready'), {
+      detail: msg('server.personFinished', { person: person ? person.name : msg('server.someoneElse') }),
     });
   }
 

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { InputError } from '@dewpot/core/units';
+import { InputError, msg } from '@dewpot/core/units';
 import type { RunEvent } from '@dewpot/core/bench';
 import type { RunLesson } from '@dewpot/core/planning';
 import type { PourView, RunEventTold, RunView } from '@dewpot/contract';
@@ -103,13 +103,10 @@ export class RunsService {
 
 const notBegun = ({ status }: Pick<PourView, 'status'>) =>
   status === 'finished'
-    ? new ProblemError(409, 'Poured already', {
-        detail:
-          'This pour was finished, perhaps on another device: its casts stand on the shelf. Take it back to go on with it.',
+    ? new ProblemError(409, msg('server.pouredAlready'), {
+        detail: msg('server.finishedElsewhere'),
       })
-    : new ProblemError(409, 'Not begun', { detail: 'This pour is only planned: start it first.' });
+    : new ProblemError(409, msg('server.notBegun'), { detail: msg('server.onlyPlanned') });
 
 const ahead = (i: number, value: number) =>
-  new InputError([
-    { field: `events.${i}.at`, value, message: 'That lies in the future.', remedy: 'Set the clock of this device.' },
-  ]);
+  new InputError([{ field: `events.${i}.at`, value, message: msg('server.inFuture'), remedy: msg('server.setClock') }]);

@@ -1,6 +1,6 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
-import { computed, figure, line, type Figure } from '@dewpot/core/units';
+import { computed, figure, line, type Figure, msg, type Message } from '@dewpot/core/units';
 import { initialSetAt20 } from '@dewpot/core/binders';
 import {
   ageCourse,
@@ -65,10 +65,10 @@ interface Windows {
     readonly core: string;
     readonly good?: number;
     readonly late?: number;
-    readonly how: string;
+    readonly how: Message;
   }[];
   readonly demould: { readonly age: number; readonly at?: number };
-  readonly bears: readonly { readonly bearing: Bearing; readonly at?: number; readonly told: string }[];
+  readonly bears: readonly { readonly bearing: Bearing; readonly at?: number; readonly told: Message }[];
 }
 
 /** Working for scripts about the first days. Nothing is kept. */
@@ -133,14 +133,14 @@ export class CuringApiController {
   @Post('evaporation')
   @HttpCode(200)
   @apiExample(EvaporationQuestion, curingExamples.evaporation)
-  evaporation(@Body() question: EvaporationQuestion): { rate: Figure; advice: string } {
+  evaporation(@Body() question: EvaporationQuestion): { rate: Figure; advice: Message } {
     const rate = evaporation(question);
     return {
       rate: figure(rate, 'kg/m²/h', computed, [
-        line('Concrete', question.concrete, '°C'),
-        line('Air', question.ambient, '°C'),
-        line('Humidity', question.humidity * 100, '%'),
-        line('From a wet face', rate, 'kg/m²/h', 'ACI 305R nomograph in Uno’s form'),
+        line(msg('server.concrete'), question.concrete, '°C'),
+        line(msg('server.air'), question.ambient, '°C'),
+        line(msg('server.humidity'), question.humidity * 100, '%'),
+        line(msg('server.fromWetFace'), rate, 'kg/m²/h', msg('curing.nomograph')),
       ]),
       advice: faceAdvice[faceRisk(rate)],
     };
@@ -174,7 +174,7 @@ export class CuringApiController {
   @Post('moist-curing-end')
   @HttpCode(200)
   @apiExample(DampEndQuestion, curingExamples['moist-curing-end'])
-  moistCuringEnd(@Body() { binderClass, longer, ...cure }: DampEndQuestion): MoistCuringEnd & { rule: string } {
+  moistCuringEnd(@Body() { binderClass, longer, ...cure }: DampEndQuestion): MoistCuringEnd & { rule: Message } {
     return {
       ...moistCuringEnd(binderClass, cure as MoistCuring, longer),
       rule: moistCuringInWords(cure as MoistCuring),
@@ -185,7 +185,7 @@ export class CuringApiController {
   @Post('leaching')
   @HttpCode(200)
   @apiExample(LeachingQuestion, curingExamples.leaching)
-  leaching(@Body() { readings, soaks }: LeachingQuestion): Leaching & { caution: string; note?: string } {
+  leaching(@Body() { readings, soaks }: LeachingQuestion): Leaching & { caution: Message; note?: Message } {
     const note = bathNote('leach', 'portland');
     return { ...leaching(readings, soaks), caution: baths.leach.caution, ...(note && { note }) };
   }

@@ -18,3 +18,4 @@ export const questionControllers = [
   PourApiController,
   TintApiController,
 ] as const;
+export { answerTo } from './names.js';

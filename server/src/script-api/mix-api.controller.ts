@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
 import {
   bulkByWeighing,
@@ -65,6 +66,7 @@ import {
 } from '@dewpot/contract';
 import { Calculated } from '../calculation/calculated.js';
 import { apiExample } from './api-example.js';
+import { nameOf } from './names.js';
 import { mixExamples as examples } from './mix-examples.js';
 import { checkedMix, materialFinder, plainBatch, plainConditions, plainMix, plainScoops } from './question-mix.js';
 
@@ -215,7 +217,7 @@ export class MixApiController {
     const lots = knownLots(question.lots);
     const largest = largestFromStore(batch, lots);
     return {
-      batch: batchCost(batch, lots, 'The batch'),
+      batch: batchCost(batch, lots, msg('server.theBatch')),
       litre: costPerLitre(batch, lots),
       ...(largest && { largest: { ...told(largest.batch), shortest: largest.shortest.id } }),
     };
@@ -235,7 +237,7 @@ export class MixApiController {
   @HttpCode(200)
   @apiExample(BulkQuestion, examples.bulk)
   bulk(@Body() { mass, scoops, scoop }: BulkQuestion) {
-    return { bulk: bulkByWeighing(mass, scoops, { id: 'scoop', name: 'the scoop', volume: scoop }) };
+    return { bulk: bulkByWeighing(mass, scoops, { id: 'scoop', name: nameOf(msg('server.theScoop')), volume: scoop }) };
   }
 
   /** The moisture of a handful, weighed damp and dried. */

@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import {
   ballast,
@@ -46,6 +47,7 @@ import {
 } from '@dewpot/contract';
 import { Calculated } from '../calculation/calculated.js';
 import { apiExample } from './api-example.js';
+import { nameOf } from './names.js';
 import { examples } from './mould-examples.js';
 
 /** Mould questions for scripts: a plain description in, figures with basis and working out. Nothing is kept. */
@@ -111,7 +113,10 @@ export class MouldApiController {
   @apiExample(BallastQuestion, examples.ballast)
   ballast(@Body() { shape: given, density, coreMass = 0, lifts, from, to, sand }: BallastQuestion) {
     const shape = checkedShape(given);
-    const holding = { coreMass, ...(sand !== undefined && { sand: { name: 'The sand', bulk: sand } }) };
+    const holding = {
+      coreMass,
+      ...(sand !== undefined && { sand: { name: nameOf(msg('server.theSand')), bulk: sand } }),
+    };
     const lift = { ...(from !== undefined && { from }), ...(to !== undefined && { to }) };
     const whole = ballast(shape, density, { ...holding, ...lift }) ?? null;
     return { whole, lifts: lifts === undefined ? [] : ballastByLift(shape, density, lifts, holding) };

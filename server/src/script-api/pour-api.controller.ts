@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
 import { layInset } from '@dewpot/core/moulds';
@@ -46,6 +47,7 @@ import {
 } from '@dewpot/contract';
 import { Calculated } from '../calculation/calculated.js';
 import { apiExample } from './api-example.js';
+import { nameOf } from './names.js';
 import { plainConditions, plainMix, plainScoops } from './question-mix.js';
 import { pourExamples as examples } from './pour-examples.js';
 
@@ -55,7 +57,7 @@ const itemOf = ({ shape, name, mould: _, ...item }: SheetItem, i: number): PourI
   ...item,
   shape: checkedShape(shape, `items.${i}.shape`),
   mouldId: String(i),
-  name: name ?? `Mould ${i + 1}`,
+  name: name ?? nameOf(msg('server.mouldNumber', { i: i + 1 })),
 });
 
 function partOf({

@@ -1,5 +1,11 @@
-import { InputError } from '@dewpot/core/units';
-import { checkMaterial, handbookMaterials, type Material, type Scoop } from '@dewpot/core/materials';
+import { InputError, msg, listed } from '@dewpot/core/units';
+import {
+  checkMaterial,
+  handbookMaterials,
+  type HandbookMaterial,
+  type Material,
+  type Scoop,
+} from '@dewpot/core/materials';
 import {
   checkMix,
   massesPerPart,
@@ -10,19 +16,25 @@ import {
 } from '@dewpot/core/mixes';
 import type { BatchQuestion, MixQuestion, QuestionMaterial } from '@dewpot/contract';
 
+import { nameOf } from './names.js';
+
 const WEEK = 7;
 
 /** Materials of the handbook by their keys, which are their ids. */
-const handbook: ReadonlyMap<string, Material> = new Map(
-  handbookMaterials.map(({ key, ...figures }) => [key, { ...figures, id: key }]),
-);
+const handbook: ReadonlyMap<string, HandbookMaterial> = new Map(handbookMaterials.map((one) => [one.key, one]));
+
+/** A material of the handbook with its name in the question's language; undefined where there is none. */
+function ofHandbook(key: string): Material | undefined {
+  const found = handbook.get(key);
+  return found && { ...found, id: key, name: nameOf(found.name) };
+}
 
 /** What a material of one's own has where its question says nothing. */
 const unsaid = { kind: 'aggregate', bulking: 'none', absorption: 0, demand: 0, largestGrain: 0 } as const;
 
 /** A material that came with a question. @throws InputError where a figure that it needs is missing, or cannot be */
 function givenMaterial({ key, like = key, ...figures }: QuestionMaterial, at: number): Material {
-  const { bulk = NaN, particle = NaN, ...rest } = { ...unsaid, ...handbook.get(like), ...figures };
+  const { bulk = NaN, particle = NaN, ...rest } = { ...unsaid, ...ofHandbook(like), ...figures };
   const material: Material = { ...rest, bulk, particle, name: rest.name ?? key, id: key };
   checkMaterial(material, `materials.${at}`);
   return material;
@@ -35,14 +47,14 @@ export type MaterialFinder = (key: string, field: string) => Material;
 export function materialFinder(given: readonly QuestionMaterial[] = []): MaterialFinder {
   const own = new Map(given.map((one, i) => [one.key, givenMaterial(one, i)]));
   return (key, field) => {
-    const found = own.get(key) ?? handbook.get(key);
+    const found = own.get(key) ?? ofHandbook(key);
     if (found) return found;
     throw new InputError([
       {
         field,
         value: key,
-        message: `No material is called “${key}”.`,
-        remedy: `Give its figures with the question, or name one of the handbook: ${[...handbook.keys()].join(', ')}.`,
+        message: msg('server.unknownMaterial', { key }),
+        remedy: msg('server.nameMaterial', { value: listed([...handbook.keys()]) }),
       },
     ]);
   };
@@ -86,4 +98,4 @@ export const plainBatch = (
 
 /** The scoops of a question, by their volumes, mL. */
 export const plainScoops = (volumes: readonly number[]): Scoop[] =>
-  volumes.map((volume, i) => ({ id: String(i), name: `Scoop ${i + 1}`, volume }));
+  volumes.map((volume, i) => ({ id: String(i), name: nameOf(msg('server.scoopNumber', { i: i + 1 })), volume }));

@@ -1,7 +1,7 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
-import { computed, figure, line, type Figure } from '@dewpot/core/units';
+import { computed, figure, line, type Figure, msg, exactly, type Message } from '@dewpot/core/units';
 import { calculateMould } from '@dewpot/core/moulds';
-import { sealerOf, sealers } from '@dewpot/core/materials';
+import { sealers } from '@dewpot/core/materials';
 import {
   againstDecoration,
   againstSealer,
@@ -90,9 +90,9 @@ export class SealingApiController {
     const hour = underForecast(opens, from, pace, dryingPaces(ahead));
     return {
       opens: figure(hour, 'h', computed, [
-        line('By its weighings', opens, 'h'),
-        line('Pace of the air so far', pace, 'ratio', '1 at 20 °C and half damp'),
-        line('In the air ahead', hour, 'h'),
+        line(msg('server.byWeighings'), opens, 'h'),
+        line(msg('server.paceSoFar'), pace, 'ratio', msg('server.paceUnit', { temperature: exactly(20, '°C') })),
+        line(msg('server.airAhead'), hour, 'h'),
       ]),
     };
   }
@@ -134,7 +134,7 @@ export class SealingApiController {
   @Post('seal-school')
   @HttpCode(200)
   @apiExample(SealSchoolQuestion, examples['seal-school'])
-  sealSchool(@Body() { uses, sealer, side = 'both' }: SealSchoolQuestion): { advice: SealAdvice; against: string[] } {
+  sealSchool(@Body() { uses, sealer, side = 'both' }: SealSchoolQuestion): { advice: SealAdvice; against: Message[] } {
     return { advice: sealAdvice(uses), against: sealer ? againstSealer(sealers[sealer], uses, side) : [] };
   }
 
@@ -161,21 +161,21 @@ export class SealingApiController {
     const last = lastAt === undefined ? {} : { last: { at: lastAt, sealer } };
     return {
       remarks: coatRemarks({ sealer, at, ambient, ...last, ...rest }),
-      next: recoatWindow(sealerOf(sealer.name, sealer), at, ambient),
+      next: recoatWindow(sealer, at, ambient),
     };
   }
 
   @Post('tile')
   @HttpCode(200)
   @apiExample(TileInput, examples.tile)
-  tile(@Body() tile: TileInput): { good: boolean; told: string } {
+  tile(@Body() tile: TileInput): { good: boolean; told: readonly Message[] } {
     return readTile(tile);
   }
 
   @Post('decoration')
   @HttpCode(200)
   @apiExample(DecorationQuestion, examples.decoration)
-  decoration(@Body() question: DecorationQuestion): { against: string[] } {
+  decoration(@Body() question: DecorationQuestion): { against: Message[] } {
     return { against: againstDecoration(question) };
   }
 
@@ -183,7 +183,7 @@ export class SealingApiController {
   @Post('article')
   @HttpCode(200)
   @apiExample(ArticleQuestion, examples.article)
-  article(@Body() { parts, ...plan }: ArticleQuestion): ArticleFigures & { holds: Bond[]; against?: string } {
+  article(@Body() { parts, ...plan }: ArticleQuestion): ArticleFigures & { holds: Bond[]; against?: Message } {
     const against = againstBond(plan.bond, plan.uses);
     const figures = calculateArticle({
       ...plan,

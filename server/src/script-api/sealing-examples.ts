@@ -115,9 +115,9 @@ export const sealingExamples = {
     lightweight: false,
     gypsum: false,
     lamp: false,
-    cast: 'October 2026',
-    weight: '4.2 kg',
-    planted: '6.6 kg',
+    castAt: Date.UTC(2026, 9, 12),
+    weight: 4200,
+    planted: 6600,
   },
   simulation: {
     piece: {

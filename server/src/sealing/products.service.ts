@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import { lotInUse, lotMonths, sealerOf, type Material, type Sealer } from '@dewpot/core/materials';
 import { LotEntity, MaterialEntity } from '../materials/materials.entities.js';
@@ -30,14 +31,14 @@ export class ProductsService {
     const row = await this.rows.of(MaterialEntity).findOneBy({ id: materialId });
     const { sealer, bulk } = (row?.body ?? {}) as Partial<Material>;
     if (!row || !sealer || !bulk)
-      throw new ProblemError(422, 'Not a sealer', {
-        detail: 'The store have no sealer of that key.',
+      throw new ProblemError(422, msg('server.notSealer'), {
+        detail: msg('server.noSealerOfKey'),
         errors: [
           {
             field: 'materialId',
             value: materialId,
-            message: 'It is no sealer of the store.',
-            remedy: 'Choose one of the store, or none.',
+            message: msg('server.notSealerOfStore'),
+            remedy: msg('server.chooseSealer'),
           },
         ],
       });

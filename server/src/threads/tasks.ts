@@ -6,22 +6,24 @@ import { checkRunEvent, paceOf, runOf, triesOf, type RunEvent } from '@dewpot/co
 import { benchOf, castsOf, partsOf, pouredOf, type PourPart, type RunLesson } from '@dewpot/core/planning';
 import { averaged, calculateSheet, lessonsOf, type PourLog } from '@dewpot/core/pours';
 import type { PourFinish, PourInput, PourView, RunEventTold } from '@dewpot/contract';
+import { sayAll, type Reader } from '@dewpot/locales';
 import type { PlanData } from '../calculation/crossing.js';
 import { ProblemError } from '../http/problem-error.js';
 import { validation } from '../http/validation.js';
-import { questionControllers } from '../script-api/index.js';
+import { answerTo, questionControllers } from '../script-api/index.js';
 import { redraw } from '../pictures/redraw.js';
 
 type Bench = Pick<PourView, 'parts' | 'input'>;
 
 const controllers = new Map(questionControllers.map((kind) => [kind.name, new kind()]));
 
-/** Answers a script's question as JSON. The body is checked here, so that a large one holds nobody up. */
-async function question(controller: string, method: string, body: unknown): Promise<string> {
+/** Answers a script's question as JSON, in its language. The body is checked here, so that a large one holds nobody up. */
+async function question(controller: string, method: string, body: unknown, reader: Reader): Promise<string> {
+  const say = answerTo(reader);
   const asked = controllers.get(controller) as unknown as Record<string, (given?: unknown) => unknown>;
   const [metatype] = Reflect.getMetadata('design:paramtypes', asked, method) as ArgumentMetadata['metatype'][];
   const given = metatype && (await validation.transform(body, { type: 'body', metatype }));
-  return JSON.stringify(await defined(asked[method])(given));
+  return JSON.stringify(sayAll(await defined(asked[method])(given), say));
 }
 
 /** The parts of a plan with copies of all that they use. */

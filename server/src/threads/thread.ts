@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import type { MessagePort } from 'node:worker_threads';
-import { InputError } from '@dewpot/core/units';
+import { InputError, msg } from '@dewpot/core/units';
 import { ProblemError } from '../http/problem-error.js';
 import type { CrossingAnswer, Refusal } from '../calculation/crossing.js';
 import { tasks, type Tasks } from './tasks.js';
@@ -21,7 +21,12 @@ function refusalOf(error: unknown): Refusal | undefined {
   }
   // Loops of core that do not settle, and lists that no memory holds.
   if (error instanceof RangeError)
-    return { status: 422, title: 'Too much to calculate', detail: error.message, errors: [] };
+    return {
+      status: 422,
+      title: msg('server.tooMuchToCalculate'),
+      detail: msg('server.asTold', { text: error.message }),
+      errors: [],
+    };
   return undefined;
 }
 

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
-import { InputError, type FieldIssue } from '@dewpot/core/units';
+import { InputError, type FieldIssue, msg } from '@dewpot/core/units';
 import type { Material } from '@dewpot/core/materials';
 import type {
   ImportedThing,
@@ -67,8 +67,8 @@ function finder(materials: readonly Material[], missing: FieldIssue[]): Find {
       missing.push({
         field,
         value: name,
-        message: `${name} is not in store.`,
-        remedy: 'Add it to the store, or read the file of materials first.',
+        message: msg('server.notInStore', { name }),
+        remedy: msg('server.readMaterialsFirst'),
       });
     return key ?? '';
   };

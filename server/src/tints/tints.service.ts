@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
-import { HOUR, InputError, requireNumber } from '@dewpot/core/units';
+import { HOUR, InputError, requireNumber, msg } from '@dewpot/core/units';
 import { checkTint, tintOf } from '@dewpot/core/tints';
 import type {
   ChipReading,
@@ -63,14 +63,14 @@ export class TintsService {
   async saveSwatch(id: string, { version, name, ...body }: SwatchInput, now: number): Promise<SwatchView> {
     await this.check(body);
     const { castAt, measured } = body;
-    if (castAt !== undefined) requireNumber('castAt', castAt, 'When it was cast', { min: 0, max: now + HOUR });
+    if (castAt !== undefined) requireNumber('castAt', castAt, msg('server.whenCast'), { min: 0, max: now + HOUR });
     if (measured && castAt === undefined)
       throw new InputError([
         {
           field: 'measured',
           value: measured.colour,
-          message: 'A chip that is only planned has no colour yet.',
-          remedy: 'Say when it was cast.',
+          message: msg('server.plannedChip'),
+          remedy: msg('server.sayWhenCast'),
         },
       ]);
     return swatchView(await saveEdited(this.rows, this.rows.of(SwatchEntity), 'chip', id, version, { name, body }));
@@ -87,7 +87,7 @@ export class TintsService {
     const { castAt } = row.body;
     if (castAt === undefined)
       throw new InputError([
-        { field: 'castAt', value: null, message: 'This chip is not cast yet.', remedy: 'Say when it was cast.' },
+        { field: 'castAt', value: null, message: msg('server.chipNotCast'), remedy: msg('server.sayWhenCast') },
       ]);
     return readChip({ ...defined(tintOf(row.body, await strictFinder(this.rows))), id, castAt }, now);
   }

@@ -10,6 +10,7 @@ import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import { ambientOption } from './ambient-chart-option';
 import { ReadingsIn } from './readings-in';
+import { useSay } from '../ui/say';
 
 const stretches = [
   { value: 3, label: '3 days' },
@@ -44,6 +45,7 @@ function aheadTold(basis: AmbientBasis, learnedFrom: number): string {
 }
 
 function Drawn({ ambient, days }: { ambient: PlaceAmbient; days: number }) {
+  const say = useSay();
   const units = useUnits();
   const now = useNow();
   const option = useMemo(() => ambientOption(ambient, days, now, units), [ambient, days, now, units]);
@@ -63,7 +65,7 @@ function Drawn({ ambient, days }: { ambient: PlaceAmbient; days: number }) {
         <ul className="list-disc pl-5 text-sm" aria-label="Interpolated gaps">
           {bridges.slice(-6).map(({ from, to, why }) => (
             <li key={from} title={`${exactly(from)} to ${exactly(to)}`}>
-              {sayWhen(from, now)} to {sayWhen(to, now)}: {why}
+              {sayWhen(from, now)} to {sayWhen(to, now)}: {say(why)}
             </li>
           ))}
         </ul>
@@ -74,7 +76,7 @@ function Drawn({ ambient, days }: { ambient: PlaceAmbient; days: number }) {
           <ul className="list-disc pl-5 text-sm" aria-label="Rejected readings">
             {aside.slice(0, 8).map(({ reading, why }, i) => (
               <li key={i}>
-                {Number.isFinite(reading.at) && reading.at > 0 ? exactly(reading.at) : 'no time'}: {why}
+                {Number.isFinite(reading.at) && reading.at > 0 ? exactly(reading.at) : 'no time'}: {say(why)}
               </li>
             ))}
           </ul>

@@ -14,6 +14,7 @@ import { useUnits } from '../ui/units';
 import { PlaceAmbientSlab } from './place-ambient-slab';
 import { PlaceEditor } from './place-editor';
 import { placeKindWords, sourceWords } from './words';
+import { useSay } from '../ui/say';
 
 /** Where casts stand: each place with its air now, behind and ahead. */
 export function PlacesPage() {
@@ -73,6 +74,7 @@ function PlaceCard({
   onOpen: () => void;
   onEdit: () => void;
 }) {
+  const say = useSay();
   const units = useUnits();
   const now = useNow();
   const ambient = place.now;
@@ -102,7 +104,7 @@ function PlaceCard({
         <p className="mt-2">
           <span className="numeral text-3xl">{units.say(ambient.temperature, '°C')}</span>{' '}
           {Math.round(ambient.humidity * 100)} % RH
-          <span className="block text-sm">{faceAdvice[faceRisk(evaporation(overFace(ambient)))]}</span>
+          <span className="block text-sm">{say(faceAdvice[faceRisk(evaporation(overFace(ambient)))])}</span>
           <span className="block text-sm">
             <BasisNote basis={place.basis} />
           </span>

@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
+import { msg } from '@dewpot/core/units';
 import { handbookFollowing } from '@dewpot/core/ambient';
 import type { PlaceAmbient, PlaceView } from '@dewpot/contract';
 import { fakeServer, renderScreen } from '../../test/fake-server';
@@ -23,8 +24,8 @@ const place: PlaceView = {
 const ambient: PlaceAmbient = {
   place,
   recorded: [reading(20), reading(9)],
-  bridges: [{ from: NOW - 20 * HOUR, to: NOW - 9 * HOUR, why: 'nothing was read' }],
-  aside: [{ reading: { at: NOW - 5 * HOUR, temperature: 127 }, why: '127 °C is the end of a sensor’s range' }],
+  bridges: [{ from: NOW - 20 * HOUR, to: NOW - 9 * HOUR, why: msg('ambient.nothingRead') }],
+  aside: [{ reading: { at: NOW - 5 * HOUR, temperature: 127 }, why: msg('ambient.rangeEnd') }],
   ahead: [],
   following: handbookFollowing.shed,
 };

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import { InputError } from '@dewpot/core/units';
+import { InputError, msg } from '@dewpot/core/units';
 import { readAmbientCsv, type CsvRead } from '@dewpot/core/ambient';
 import type { PlaceView } from '@dewpot/contract';
 import { useSendReadings } from '../api/places';
@@ -10,11 +10,13 @@ import { FileButton } from '../ui/file-button';
 import { exactly } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 const MOST_BYTES = 20_000_000;
 
 /** Readings out of a logger's file: first how it was understood, then in. */
 export function ReadingsIn({ place }: { place: PlaceView }) {
+  const say = useSay();
   const { workshop } = useSession();
   const units = useUnits();
   const send = useSendReadings();
@@ -50,14 +52,14 @@ export function ReadingsIn({ place }: { place: PlaceView }) {
               `, ${exactly(defined(readings[0]).at)} to ${exactly(defined(readings[readings.length - 1]).at)}`}
           </p>
           {read.notes.map((note) => (
-            <p key={note}>{note}</p>
+            <p key={say(note)}>{say(note)}</p>
           ))}
           {read.unread.length > 0 && (
             <p className="text-accent">
               {read.unread.length} {read.unread.length === 1 ? 'row says' : 'rows say'} nothing:{' '}
               {read.unread
                 .slice(0, 3)
-                .map(({ row, why }) => `row ${row}, ${why}`)
+                .map(({ row, why }) => `row ${row}, ${say(why)}`)
                 .join('; ')}
               .
             </p>
@@ -88,18 +90,19 @@ const tooLarge = ({ size }: File) =>
     {
       field: 'file',
       value: size,
-      message: `It has ${Math.round(size / 1e6)} MB.`,
-      remedy: `Choose one of at most ${MOST_BYTES / 1e6} MB, or cut it into years.`,
+      message: msg('files.size', { size: Math.round(size / 1e6) }),
+      remedy: msg('files.cutIntoYears', { most: MOST_BYTES / 1e6 }),
     },
   ]);
 
 function Wrong({ error }: { error: Error }) {
+  const say = useSay();
   if (!(error instanceof InputError)) return <Failure error={error} />;
   return (
     <ul role="alert" className="border-error border-l-4 pl-3">
       {error.issues.map(({ message, remedy }) => (
-        <li key={message}>
-          {message} <span className="quiet">{remedy}</span>
+        <li key={say(message)}>
+          {say(message)} <span className="quiet">{say(remedy)}</span>
         </li>
       ))}
     </ul>

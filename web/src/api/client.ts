@@ -1,4 +1,5 @@
 import type { Problem } from '@dewpot/contract';
+import { chosenLanguage } from './language';
 
 /** The server refused: what is wrong, by field. */
 export class ProblemFailure extends Error {
@@ -25,7 +26,8 @@ type Method = 'GET' | 'PUT' | 'POST' | 'DELETE';
 async function answerTo<T>(path: string, init: RequestInit): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(`/api/${path}`, { credentials: 'same-origin', ...init });
+    const headers = { 'Accept-Language': chosenLanguage(), ...init.headers };
+    response = await fetch(`/api/${path}`, { credentials: 'same-origin', ...init, headers });
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
     throw new Unreachable();

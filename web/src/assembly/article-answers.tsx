@@ -2,6 +2,7 @@ import { joinRemarks, type ArticleFigures, type Bond } from '@dewpot/core/assemb
 import { BigFigure } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import type { ArticlePartRow } from './parts-list';
+import { useSay } from '../ui/say';
 
 /** What joining these parts implies: what holds them by mass, clamping, size, mass, tilt, and what to beware of. */
 export function ArticleAnswers({
@@ -13,6 +14,7 @@ export function ArticleAnswers({
   parts: readonly ArticlePartRow[];
   bond: Bond;
 }) {
+  const say = useSay();
   const units = useUnits();
   const { bond: mass, clamp, cure, mass: whole, size, tips, remarks, people, joints } = figures;
   const states = parts.map(({ cast: { code, stage, dry } }) => ({
@@ -22,7 +24,7 @@ export function ArticleAnswers({
     strength: 1,
     dry: dry.dryEnough,
   }));
-  const told = [...remarks, ...joinRemarks(states, bond).map((one) => `${one.told} ${one.remedy}`)];
+  const told = [...remarks, ...joinRemarks(states, bond).map((one) => `${say(one.told)} ${say(one.remedy)}`)];
   return (
     <section className="card-slab space-y-4" aria-label="What it implies">
       <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
@@ -53,7 +55,7 @@ export function ArticleAnswers({
       {told.length > 0 && (
         <ul className="border-accent space-y-1 border-l-4 pl-3">
           {told.map((one) => (
-            <li key={one}>{one}</li>
+            <li key={say.value(one)}>{say.value(one)}</li>
           ))}
         </ul>
       )}

@@ -6,9 +6,11 @@ import { toast } from '../ui/toast';
 import { useTakeApart } from '../api/finish';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 /** What an article is joined of, from the ground up; of a single cast the way to join it. */
 export function ArticleSlab({ cast: { id, stage, snapshot } }: { cast: CastDetail }) {
+  const say = useSay();
   const units = useUnits();
   const navigate = useNavigate();
   const apart = useTakeApart();
@@ -35,7 +37,7 @@ export function ArticleSlab({ cast: { id, stage, snapshot } }: { cast: CastDetai
         ))}
       </ol>
       <p className="quiet mt-2 text-sm">
-        {bonds[article.bond].name}; {units.say(length, 'mm')} × {units.say(width, 'mm')}, {units.say(height, 'mm')}{' '}
+        {say(bonds[article.bond].name)}; {units.say(length, 'mm')} × {units.say(width, 'mm')}, {units.say(height, 'mm')}{' '}
         high.
       </p>
       {stage === 'setting' && (

@@ -15,6 +15,7 @@ import { useNow } from '../ui/use-now';
 import { ArticleAnswers } from './article-answers';
 import { PartsList } from './parts-list';
 import { useJoining, type Joining as Join } from './use-joining';
+import { useSay } from '../ui/say';
 
 const arrangementWords: Record<Arrangement, string> = {
   stacked: 'Standing on one another',
@@ -101,6 +102,7 @@ function Whole({ joining: { parts, arrangement } }: { joining: Join }) {
 }
 
 function HowJoined({ joining }: { joining: Join }) {
+  const say = useSay();
   const { arrangement, setArrangement, uses, setUses, holds, bond, setBond } = joining;
   return (
     <section className="card-slab space-y-4" aria-label="How">
@@ -126,7 +128,7 @@ function HowJoined({ joining }: { joining: Join }) {
         onChange={setBond}
       />
       <p className="quiet text-sm">
-        {bonds[bond].how} Hot glue does not bond to concrete. Use mortar, epoxy or construction adhesive.
+        {say(bonds[bond].how)} Hot glue does not bond to concrete. Use mortar, epoxy or construction adhesive.
       </p>
     </section>
   );

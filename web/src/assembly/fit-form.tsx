@@ -11,6 +11,7 @@ import { BigFigure } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
+import { useSay } from '../ui/say';
 
 /** A jar's fill line below its rim until the caster says, mm. */
 const FILL_GAP = 15;
@@ -42,6 +43,7 @@ function useHeld({ snapshot, expected, life }: CastView, fillGap: number) {
 
 /** What goes with a piece before it leaves: mesh, feet, a lamp kit with its checks, soil or wax. */
 export function FittingsForm(props: ActionProps) {
+  const say = useSay();
   const { casts } = props;
   const first = defined(casts[0]);
   const units = useUnits();
@@ -51,7 +53,7 @@ export function FittingsForm(props: ActionProps) {
   const held = useHeld(first, gap);
   const { name, how, checks, caution } = fittings[fitting];
   const shown = fitting === 'soil' ? held.slice(0, 2) : fitting === 'candle' ? held.slice(2) : [];
-  const missing = checks.filter((check) => !ticked.includes(check));
+  const missing = checks.filter((check) => !ticked.includes(check.key));
   return (
     <div className="space-y-4">
       <Choice
@@ -63,8 +65,8 @@ export function FittingsForm(props: ActionProps) {
           setTicked([]);
         }}
       />
-      <p>{how}</p>
-      {caution && <p className="border-accent border-l-4 pl-3">{caution}</p>}
+      <p>{say(how)}</p>
+      {caution && <p className="border-accent border-l-4 pl-3">{say(caution)}</p>}
       {fitting === 'candle' && held.length > 2 && (
         <QuantityField
           label="Fill line below the rim"
@@ -86,22 +88,29 @@ export function FittingsForm(props: ActionProps) {
         <fieldset className="space-y-1">
           <legend className="mb-1 text-sm font-semibold">Tick each off</legend>
           {checks.map((check) => (
-            <label key={check} className="flex min-h-12 cursor-pointer items-center gap-3">
+            <label key={check.key} className="flex min-h-12 cursor-pointer items-center gap-3">
               <input
                 type="checkbox"
                 className="checkbox"
-                checked={ticked.includes(check)}
+                checked={ticked.includes(check.key)}
                 onChange={() =>
-                  setTicked(ticked.includes(check) ? ticked.filter((one) => one !== check) : [...ticked, check])
+                  setTicked(
+                    ticked.includes(check.key) ? ticked.filter((one) => one !== check.key) : [...ticked, check.key],
+                  )
                 }
               />
-              <span>{check}</span>
+              <span>{say(check)}</span>
             </label>
           ))}
         </fieldset>
       )}
-      <DoneButton {...props} disabled={missing.length > 0} said={`${name}: kept.`} event={{ type: 'fitted', fitting }}>
-        {missing.length > 0 ? `${missing.length} still to tick off` : `${name}: done`}
+      <DoneButton
+        {...props}
+        disabled={missing.length > 0}
+        said={`${say(name)}: kept.`}
+        event={{ type: 'fitted', fitting }}
+      >
+        {missing.length > 0 ? `${missing.length} still to tick off` : `${say(name)}: done`}
       </DoneButton>
     </div>
   );

@@ -10,6 +10,7 @@ import { countdown } from './timers';
 import { TimersStrip } from './timers-strip';
 import { useBenchRun, type BenchRunProps } from './use-bench-run';
 import { WaitView } from './wait-view';
+import { useSay } from '../ui/say';
 
 type At = ReturnType<typeof useBenchRun>;
 
@@ -67,15 +68,16 @@ function StepHead({ at: { face, count, shown, title, held, now }, pour }: { at: 
 
 /** What runs out next, the way back and the way on. */
 function BenchFoot({ at, run, atHand: { record } }: BenchRunProps & { at: At }) {
+  const say = useSay();
   const { after, soonest, now, shown, held, face, next, label } = at;
   return (
     <footer className="bg-base-100 border-base-300 border-t p-2">
       <div className="mx-auto max-w-3xl">
         <p className="quiet flex justify-between gap-3 px-1 pb-1.5 text-sm">
-          <span className="truncate">{after ? `Next: ${stepTitle(after.step, label)}` : 'Then it is done'}</span>
+          <span className="truncate">{after ? `Next: ${stepTitle(after.step, label, say)}` : 'Then it is done'}</span>
           {soonest && (
             <span className={`shrink-0 ${soonest.until < now ? 'text-error font-bold' : ''}`}>
-              {soonest.name} {countdown(soonest.until - now)}
+              {say.value(soonest.name)} {countdown(soonest.until - now)}
             </span>
           )}
         </p>

@@ -2,6 +2,7 @@ import { BRISTLE_TEST, type FinishTry } from '@dewpot/core/pours';
 import { WindowBand } from '../ui/window-band';
 import { Choice } from '../ui/choice';
 import type { StepContext } from './step-context';
+import { useSay } from '../ui/say';
 
 const tries: Record<FinishTry, string> = {
   early: 'Too early: the paste drags',
@@ -11,6 +12,7 @@ const tries: Record<FinishTry, string> = {
 
 /** A face in its window: the bristle test, and how it went, which teaches the next one. */
 export function FaceStep({ timed, run, now, record }: StepContext) {
+  const say = useSay();
   const { step, window } = timed;
   const tried = run.tries.filter((one) => one.step === step.key).at(-1)?.went;
   return (
@@ -28,7 +30,7 @@ export function FaceStep({ timed, run, now, record }: StepContext) {
           <li key={key}>{name}</li>
         ))}
       </ul>
-      {step.kind !== 'smooth' && <p className="card-slab">{BRISTLE_TEST}</p>}
+      {step.kind !== 'smooth' && <p className="card-slab">{say(BRISTLE_TEST)}</p>}
       <Choice<FinishTry>
         legend="How it was"
         value={tried}

@@ -8,6 +8,7 @@ import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import { WaterGlass } from '../ui/water-glass';
 import type { BucketContext } from './step-context';
+import { useSay } from '../ui/say';
 
 const looks = [
   'Bare grains that show their own colour want paste.',
@@ -17,6 +18,7 @@ const looks = [
 
 /** Water in, splash by splash, up to the look that is wanted; or the powder held back where powder goes into water. */
 export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, record }: BucketContext) {
+  const say = useSay();
   const units = useUnits();
   const { water } = bucketful;
   const { plan, sheet } = defined(bench.parts[timed.step.part]);
@@ -52,8 +54,8 @@ export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, recor
             </div>
           )}
           {bucket.warnings.map((warning) => (
-            <p key={warning} className="text-warning font-semibold">
-              {warning}
+            <p key={say(warning)} className="text-warning font-semibold">
+              {say(warning)}
             </p>
           ))}
         </div>
@@ -66,7 +68,7 @@ export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, recor
         ))}
       </ul>
       <p>
-        Required: <strong>{wanted.name}</strong>, {wanted.looks}.
+        Required: <strong>{say(wanted.name)}</strong>, {say(wanted.looks)}.
       </p>
       <Choice<Grade>
         legend="It came to (leave it where it is as wanted)"
@@ -81,8 +83,8 @@ export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, recor
         </summary>
         <ol className="list-decimal space-y-0.5 pl-6">
           {sheet.method.map(({ text, why }) => (
-            <li key={text}>
-              {text} {why && <span className="quiet text-sm">({why})</span>}
+            <li key={say(text)}>
+              {say(text)} {why && <span className="quiet text-sm">({say(why)})</span>}
             </li>
           ))}
         </ol>

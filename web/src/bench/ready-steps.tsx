@@ -6,6 +6,7 @@ import type { PourInput } from '@dewpot/contract';
 import { thingsToLayOut } from '../pours';
 import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 /** Something to have in reach, ticked off with a glove. */
 function Ticks({ things }: { things: readonly string[] }) {
@@ -41,14 +42,15 @@ export const LayOutStep = ({ bench: { parts }, input }: { bench: BenchOf; input:
 );
 
 export function ReleaseStep({ bench: { parts }, release }: { bench: BenchOf; release: string | undefined }) {
+  const say = useSay();
   const named = releaseCalled(release);
   const known = named && releases[named];
   return (
     <div className="card-slab space-y-2">
       {known && (
         <>
-          <p className="text-xl font-semibold">{known.name}</p>
-          <p>{known.does}</p>
+          <p className="text-xl font-semibold">{say(known.name)}</p>
+          <p>{say(known.does)}</p>
           {known.dries > 0 && <p className="quiet">It then dries for {known.dries} minutes.</p>}
         </>
       )}
@@ -68,6 +70,7 @@ export function ReleaseStep({ bench: { parts }, release }: { bench: BenchOf; rel
 
 /** Ballast for every cored mould, as mass and as dry sand. */
 export function CoresStep({ cores }: { cores: readonly CoreHold[] }) {
+  const say = useSay();
   const units = useUnits();
   return (
     <ul className="space-y-2">
@@ -82,7 +85,7 @@ export function CoresStep({ cores }: { cores: readonly CoreHold[] }) {
                 <span className="numeral text-3xl">{units.sayFigure(held.mass)}</span> on each core, or{' '}
                 <strong>{units.sayFigure(held.sand)}</strong> of dry {held.sandName.toLowerCase()}
               </p>
-              <p className="quiet">{held.advice}</p>
+              <p className="quiet">{say(held.advice)}</p>
               {lifts !== undefined && <p>In {lifts} lifts, each poured on a set one, sand alone holds it.</p>}
               <FigureWorking figure={held.mass} />
             </>

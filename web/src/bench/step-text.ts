@@ -2,10 +2,12 @@ import { releaseCalled, releases } from '@dewpot/core/moulds';
 import { stepNames, type Step, type StepKind } from '@dewpot/core/bench';
 import type { BenchOf } from '@dewpot/core/planning';
 import type { Placing, PlacingKey } from '@dewpot/core/pours';
+import { distinct, type Message } from '@dewpot/core/units';
+import type { Speaker } from '@dewpot/locales';
 
 /** A step's name with what it is of. */
-export function stepTitle(step: Step, label: (part: number, bucket: number) => string): string {
-  const name = stepNames[step.kind];
+export function stepTitle(step: Step, label: (part: number, bucket: number) => string, say: Speaker): string {
+  const name = say(stepNames[step.kind]);
   const lift = step.lift && step.lift.of > 1 ? `, lift ${step.lift.n} of ${step.lift.of}` : '';
   return step.bucket === undefined || step.kind === 'mesh' ? name : `${name}${lift}: ${label(step.part, step.bucket)}`;
 }
@@ -35,20 +37,23 @@ function placingKeys({ kind, lift }: Step): readonly PlacingKey[] {
 export function stepSentence(
   step: Step,
   { release, placings }: { release?: string | undefined; placings: readonly Placing[] },
+  say: Speaker,
 ): string {
   const named = releaseCalled(release);
-  if (step.kind === 'release') return named ? releases[named].how : 'Put the release on, thin.';
+  if (step.kind === 'release') return named ? say(releases[named].how) : 'Put the release on, thin.';
   const keys = placingKeys(step);
   const items = new Set(step.moulds.map(({ item }) => item));
   const own = placings.filter(({ item }) => items.has(item));
   const told = keys.flatMap((key) => own.flatMap(({ steps }) => steps.filter((one) => one.key === key)));
-  const words = [...new Set(told.map(({ text }) => text))].join(' ');
-  return words || (plainWords[step.kind] ?? stepNames[step.kind]);
+  const words = distinct(told.map(({ text }) => text))
+    .map((text) => say(text))
+    .join(' ');
+  return words || (plainWords[step.kind] ?? say(stepNames[step.kind]));
 }
 
 /** Cautions that stand at a step. */
-export function stepCautions(step: Step, { parts }: Pick<BenchOf, 'parts'>): string[] {
+export function stepCautions(step: Step, { parts }: Pick<BenchOf, 'parts'>): Message[] {
   const at = step.kind === 'weigh' ? 'measure' : step.kind === 'mix' ? 'mix' : step.kind === 'fill' || step.kind === 'press' ? 'place' : step.kind === 'clean' ? 'clean' : step.kind === 'cover' ? 'lift' : undefined; // prettier-ignore
   const own = step.bucket === undefined ? parts : parts.slice(step.part, step.part + 1);
-  return [...new Set(own.flatMap(({ sheet }) => sheet.cautions.filter((one) => one.step === at).map(({ text }) => text)))]; // prettier-ignore
+  return distinct(own.flatMap(({ sheet }) => sheet.cautions.filter((one) => one.step === at).map(({ text }) => text)));
 }

@@ -10,19 +10,21 @@ import type { BucketContext, StepContext } from './step-context';
 import { stepCautions, stepSentence } from './step-text';
 import { Countdown } from './countdown-view';
 import { WeighStep } from './weigh-step';
+import { useSay } from '../ui/say';
 
 /** What is done at a step, with its caution. */
 export function StepView({ input, ...context }: StepContext & { input: Omit<PourInput, 'version'> }) {
+  const say = useSay();
   const { bench, timed } = context;
   const { step } = timed;
   return (
     <div className="space-y-3">
       <p className="text-lg">
-        {stepSentence(step, { release: input.release, placings: defined(bench.parts[step.part]).placings })}
+        {stepSentence(step, { release: input.release, placings: defined(bench.parts[step.part]).placings }, say)}
       </p>
-      {stepCautions(step, bench).map((text) => (
-        <p key={text} className="border-accent border-l-4 pl-3">
-          {text}
+      {stepCautions(step, bench).map((caution) => (
+        <p key={caution.key} className="border-accent border-l-4 pl-3">
+          {say(caution)}
         </p>
       ))}
       <Body {...context} input={input} />

@@ -1,4 +1,5 @@
 import { countdown, type BenchTimer } from './timers';
+import { useSay } from '../ui/say';
 
 /** Timers side by side, each by name; a face that waits is opened by its tag. */
 export function TimersStrip({
@@ -12,6 +13,7 @@ export function TimersStrip({
   opened: string | undefined;
   onOpen: (key: string | undefined) => void;
 }) {
+  const say = useSay();
   const shown = timers.filter(({ kind }) => kind !== 'pot-life');
   if (shown.length === 0) return null;
   return (
@@ -29,7 +31,7 @@ export function TimersStrip({
         const look = late && kind !== 'wait' ? 'border-error text-error' : early ? 'border-base-300' : 'border-success';
         const text = (
           <>
-            <span className="block text-sm font-semibold">{name}</span>
+            <span className="block text-sm font-semibold">{say.value(name)}</span>
             <span className="numeral block text-lg leading-tight">{told}</span>
           </>
         );

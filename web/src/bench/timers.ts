@@ -1,10 +1,11 @@
 import { defined } from '@dewpot/core/math';
+import type { Phrase } from '@dewpot/core/units';
 import { layered, stepNames, type Run, type TimedStep, type Timeline } from '@dewpot/core/bench';
 
 /** Something that runs out, or comes due, ms. */
 export interface BenchTimer {
   readonly key: string;
-  readonly name: string;
+  readonly name: Phrase;
   /** From when on; undefined where it runs already. */
   readonly from?: number;
   readonly until: number;

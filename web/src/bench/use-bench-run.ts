@@ -8,6 +8,7 @@ import { useAlerts, useAwake, useVoice } from './alerts';
 import { stepSentence, stepTitle } from './step-text';
 import { timersOf } from './timers';
 import { useClock } from './use-clock';
+import { useSay } from '../ui/say';
 
 /** A step that begins later than this from now is waited for, ms. */
 const SOON = 45_000;
@@ -28,6 +29,7 @@ export interface BenchRunProps {
 
 /** A run by the clock: the step that is shown, what runs out, and the way on. It speaks, calls and keeps the screen awake. */
 export function useBenchRun({ pour, bench, atHand: { record }, run }: BenchRunProps) {
+  const say = useSay();
   const now = useClock();
   const [aloud, setAloud] = useState(false);
   const [opened, setOpened] = useState<string>();
@@ -40,16 +42,16 @@ export function useBenchRun({ pour, bench, atHand: { record }, run }: BenchRunPr
   );
   // Calculated as the bench opens, so that no step waits for it.
   const cores = useMemo(() => bench.parts.flatMap(coreHolds), [bench]);
-  const label = (part: number, bucket: number) => bucketLabel(bench.parts, part, bucket);
+  const label = (part: number, bucket: number) => bucketLabel(bench.parts, part, bucket, say);
   const timers = timersOf(timeline, run, label);
   const { at, next, left, of } = standing(timeline.steps, run);
   const face = timeline.steps.find(({ step }) => step.key === opened && run.times.get(step.key)?.end === undefined);
   const shown = face ?? at;
   const held = shown && !face && shown.state === 'ahead' && shown.start - now > SOON ? shown : undefined;
-  const title = shown ? stepTitle(shown.step, label) : 'All poured';
+  const title = shown ? stepTitle(shown.step, label, say) : 'All poured';
   const placings = shown && bench.parts[shown.step.part]?.placings;
   const said = shown
-    ? `${title}. ${stepSentence(shown.step, { release: pour.input.release, placings: placings ?? [] })}`
+    ? `${title}. ${stepSentence(shown.step, { release: pour.input.release, placings: placings ?? [] }, say)}`
     : title;
   useVoice(held ? `Wait: ${title} comes later.` : said, aloud);
   const times = useMemo(

@@ -2,23 +2,22 @@ import { calculateMould } from '@dewpot/core/moulds';
 import { careNote, plantedMass, type CareFacts } from '@dewpot/core/care';
 import { lastCoat, massKnown, sealerOfCoat } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
-import { format } from 'date-fns';
-import { useUnits, type Units } from '../ui/units';
+import { useSay } from '../ui/say';
 import { makeCareNote, PaperButton } from '../paper';
 
 /** What a cast weighs, and what it will weigh full of watered soil where it is for plants. */
-function weightsOf({ snapshot: { shape, piece, article }, life, expected }: CastView, units: Units) {
+function weightsOf({ snapshot: { shape, piece, article }, life, expected }: CastView) {
   const dry = massKnown(life, expected);
   const forPlants = life.sealPlan?.uses.some((use) => use === 'plants' || use === 'bare plants') ?? false;
   const planting = forPlants && !article ? calculateMould(shape, { flexibility: 'rigid', piece }).planting : undefined;
   return {
-    weight: units.say(dry, 'g'),
-    ...(planting && { planted: units.sayFigure(plantedMass(dry, planting.value)) }),
+    weight: dry,
+    ...(planting && { planted: plantedMass(dry, planting.value).value }),
   };
 }
 
 /** What is known of a cast that goes out. */
-function careFacts(cast: CastView, units: Units): CareFacts {
+function careFacts(cast: CastView): CareFacts {
   const { code, snapshot, life } = cast;
   const coat = lastCoat(life);
   const ph = life.ph?.[life.ph.length - 1]?.ph;
@@ -30,8 +29,8 @@ function careFacts(cast: CastView, units: Units): CareFacts {
     ...(snapshot.exposure && { exposure: snapshot.exposure }),
     lightweight: snapshot.lightweight ?? false,
     gypsum: snapshot.binderClass === 'gypsum',
-    cast: format(life.pouredAt, 'MMMM yyyy'),
-    ...weightsOf(cast, units),
+    castAt: life.pouredAt,
+    ...weightsOf(cast),
     lamp: life.fitted?.includes('lamp kit') ?? false,
     ...(ph !== undefined && { ph }),
     ...(coat && { sealer: { kind: coat.sealer, name: sealerOfCoat(coat).name, coats: life.coats.length } }),
@@ -40,7 +39,7 @@ function careFacts(cast: CastView, units: Units): CareFacts {
 
 /** A note for the keeper of a piece, as PDF. */
 export function CareNoteButton({ cast }: { cast: CastView }) {
-  const units = useUnits();
+  const say = useSay();
   return (
     <PaperButton
       name="Care note"
@@ -48,10 +47,11 @@ export function CareNoteButton({ cast }: { cast: CastView }) {
       make={(ways) =>
         makeCareNote(
           {
-            ...careNote(careFacts(cast, units)),
+            ...careNote(careFacts(cast)),
             address: `${window.location.origin}/casts/${cast.id}`,
             code: cast.code,
           },
+          say,
           ways,
         )
       }

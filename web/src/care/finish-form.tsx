@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { defined } from '@dewpot/core/math';
 import { checksToCome, goneWays, type Gone } from '@dewpot/core/casts';
-import { useSession } from '../api/session';
+import { useUnits } from '../ui/units';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
 import { CareNoteButton } from './care-note-button';
@@ -11,7 +11,7 @@ import { checkWords, goneWords } from '../ui/casts/seal-words';
 /** Out of the door: kept, given or sold, with a note for its keeper. */
 export function FinishForm(props: ActionProps) {
   const { casts } = props;
-  const { currency } = useSession().workshop;
+  const { currency } = useUnits();
   const [gone, setGone] = useState<Gone>('kept');
   const [where, setWhere] = useState('');
   const [price, setPrice] = useState('');

@@ -1,16 +1,17 @@
 import { useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import { spots, type Spot } from '@dewpot/core/casts';
+import { spots, spotWords, type Spot } from '@dewpot/core/casts';
 import { Button } from '../ui/button';
 import { BubblePatch } from '../ui/bubble-patch';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
-import { spotWords } from '../ui/casts/event-words';
+import { useSay } from '../ui/say';
 
 const grades = [1, 2, 3, 4, 5] as const;
 
 /** Bubbles by face, one tap on the patch that looks like it; and the end of a cast that broke. */
 export function InspectForm({ casts, busy, record }: ActionProps) {
+  const say = useSay();
   const [face, setFace] = useState<Spot>('face');
   const [how, setHow] = useState('');
   const codes = casts.map(({ code }) => code).join(', ');
@@ -24,7 +25,11 @@ export function InspectForm({ casts, busy, record }: ActionProps) {
             value={face}
             onChange={setFace}
           />
-          <div className="flex flex-wrap gap-2" role="group" aria-label={`How many bubbles at the ${spotWords[face]}?`}>
+          <div
+            className="flex flex-wrap gap-2"
+            role="group"
+            aria-label={`How many bubbles at the ${say(spotWords[face])}?`}
+          >
             {grades.map((grade) => (
               <button
                 key={grade}
@@ -34,7 +39,7 @@ export function InspectForm({ casts, busy, record }: ActionProps) {
                 aria-label={`${grade} of 5`}
                 onClick={() =>
                   record(
-                    `Bubbles at the ${spotWords[face]}: ${grade} of 5.`,
+                    `Bubbles at the ${say(spotWords[face])}: ${grade} of 5.`,
                     casts.map((cast) => ({ cast, event: { type: 'bubbles' as const, face, grade } })),
                   )
                 }

@@ -9,6 +9,7 @@ import { useUnits } from '../ui/units';
 import { CareNoteButton } from './care-note-button';
 import { stageOf } from '../ui/casts/stage-words';
 import { tellEvent } from '../ui/casts/event-words';
+import { useSay } from '../ui/say';
 
 /** A cast's life as others can read it: what it was made of, everything that happened, what its weighings say. */
 function castFile(cast: CastDetail): string {
@@ -40,6 +41,7 @@ function castFile(cast: CastDetail): string {
 
 /** What goes with a piece: a label, a note for its keeper, its whole life on paper or as a file. */
 export function ShareSlab({ cast }: { cast: CastDetail }) {
+  const say = useSay();
   const units = useUnits();
   const { code, snapshot, life, events } = cast;
   const address = `${window.location.origin}/casts/${cast.id}`;
@@ -74,7 +76,7 @@ export function ShareSlab({ cast }: { cast: CastDetail }) {
               say: (mass) => units.say(mass, 'g'),
               events: standing(events).map((event) => ({
                 at: format(event.at, 'd MMM yyyy, HH:mm'),
-                told: tellEvent(event, units),
+                told: tellEvent(event, say),
               })),
             },
             ways,

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import type { Phrase } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { taskWords, type CastTask, type Due, type Stage } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
@@ -25,6 +26,7 @@ import { PostponeForm } from './postpone-form';
 import { SecondChance, type Sent } from './second-chance';
 import type { ActionProps } from '../ui/casts/action-props';
 import { useRecord } from '../ui/casts/use-record';
+import { useSay } from '../ui/say';
 
 /** What can be done to a cast: the tasks of today, and what is done between them. */
 export type CastAction = CastTask | 'postpone' | 'soak' | 'trim' | 'decorate' | 'add-fittings' | 'move' | 'inspect';
@@ -51,7 +53,7 @@ const actionsIn: Record<Stage, readonly CastAction[]> = {
   broken: [],
 };
 
-const actionWords: Record<CastAction, string> = {
+const actionWords: Record<CastAction, Phrase> = {
   ...taskWords,
   postpone: 'Postpone',
   soak: 'Soak',
@@ -124,6 +126,7 @@ export function CastActions({
   postpone?: boolean | undefined;
   onClose: () => void;
 }) {
+  const say = useSay();
   const possible = actionsFor(casts, due);
   const [chosen, setChosen] = useState<CastAction | undefined>(postpone ? 'postpone' : (task ?? possible[0]));
   const [at, setAt] = useState<number>();
@@ -160,7 +163,7 @@ export function CastActions({
               look={one === chosen ? 'strong' : 'soft'}
               onClick={() => setChosen(one)}
             >
-              {actionWords[one]}
+              {say.value(actionWords[one])}
             </Button>
           ))}
         </div>

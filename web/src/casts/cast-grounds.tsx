@@ -6,6 +6,7 @@ import { BigFigure } from '../ui/figure-working';
 import { exactly, sayDay, sayWhen } from '../ui/format-time';
 import { useUnits } from '../ui/units';
 import { placeOf } from '../ui/casts/reading';
+import { useSay } from '../ui/say';
 
 /** The figures of a cast today, each with what it rests on. */
 export function CastFigures({ cast, now }: { cast: CastDetail; now: number }) {
@@ -72,6 +73,7 @@ function JointCarries({ cast: { life, expected }, now }: { cast: CastDetail; now
 
 /** From when it may be handled, walked on and loaded; what is behind it is told so. */
 function Bearings({ cast: { ambient, stage }, now }: { cast: CastDetail; now: number }) {
+  const say = useSay();
   if (stage === 'finished' || stage === 'broken') return null;
   return (
     <ul className="col-span-2 space-y-0.5 text-sm">
@@ -80,7 +82,7 @@ function Bearings({ cast: { ambient, stage }, now }: { cast: CastDetail; now: nu
           <strong>
             May be {bearing} {at === undefined ? 'beyond the forecast' : at <= now ? 'now' : `from ${sayWhen(at, now)}`}
           </strong>
-          : {told}
+          : {say(told)}
         </li>
       ))}
     </ul>

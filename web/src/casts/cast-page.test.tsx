@@ -1,6 +1,8 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
+import { msg } from '@dewpot/core/units';
+import { speakerFor } from '@dewpot/locales/testing';
 import { fakeServer, Refusal, renderScreen } from '../../test/fake-server';
 import { cast, castDetail, DAY, NOW, dry } from '../../test/stand-ins';
 import { CastPage } from './cast-page';
@@ -17,7 +19,7 @@ const detail = castDetail(
     ...base,
     snapshot: { ...base.snapshot, release: 'paste wax', copyMark: 'B' },
     life: { ...base.life, pouredAt: NOW - 20 * DAY, weighings, weighedAt: NOW - 10 * DAY },
-    dry: dry({ missing: ['It wants 2 more weighings, a day apart.'] }),
+    dry: dry({ missing: [msg('sealing.moreWeighings', { wanted: 2 })] }),
   },
   {
     events: [
@@ -36,7 +38,7 @@ describe('a cast’s screen', () => {
     fakeServer({ 'casts/id-1a': detail });
     open();
     expect(await screen.findByRole('heading', { name: /1a Nested pot/ })).toBeVisible();
-    expect(screen.getByText(/It wants 2 more weighings/)).toBeVisible();
+    expect(screen.getByText(/It needs 2 more weighings/)).toBeVisible();
     const grounds = screen.getByRole('region', { name: 'Based on' });
     expect(grounds).toHaveTextContent('copy B');
     expect(grounds).toHaveTextContent('Releasepaste wax');
@@ -75,7 +77,7 @@ describe('a cast’s screen', () => {
   it('draws no strength of an article, and names what happened to it', () => {
     const snapshot = { ...detail.snapshot, article: {} as never };
     const option = (article: boolean) =>
-      lifeOption({ cast: article ? { ...detail, snapshot } : detail, now: NOW, units: unitsOf('metric', '€') }) as {
+      lifeOption({ cast: article ? { ...detail, snapshot } : detail, now: NOW, units: unitsOf(speakerFor()) }) as {
         series: { name: string; markLine?: { data: unknown[] } }[];
         yAxis: { show?: boolean }[];
       };

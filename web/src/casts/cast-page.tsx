@@ -22,6 +22,7 @@ import { DrynessSlab, LeachingSlab, SealedSlab } from '../sealing';
 import { LifeChart } from './life-chart';
 import { ShareSlab } from '../care';
 import { stageOf } from '../ui/casts/stage-words';
+import { useSay } from '../ui/say';
 
 /** One cast's life. */
 export function CastPage() {
@@ -102,6 +103,7 @@ function Next({
   now: number;
   onDo: (action: CastAction, due?: Due, postpone?: boolean) => void;
 }) {
+  const say = useSay();
   const next = nextOf(cast);
   const { joinedInto } = cast.life;
   if (joinedInto)
@@ -139,8 +141,9 @@ function Next({
     <div className="mt-4 space-y-2">
       <WindowBand window={next} now={now} />
       <p>
-        <strong>{taskInWords(next)}</strong>: {windowInWords(next, now)}. {next.told && `${sentence(next.told)} `}
-        {missing.join(' ')}
+        <strong>{say(taskInWords(next))}</strong>: {windowInWords(next, now)}.{' '}
+        {next.told && `${sentence(say(next.told))} `}
+        {missing.map((one) => say(one)).join(' ')}
       </p>
       <Button
         look={isDue(next, now) ? 'main' : 'strong'}
@@ -148,7 +151,7 @@ function Next({
         className="w-full text-lg"
         onClick={() => onDo(next.task, next)}
       >
-        {taskInWords(next)}
+        {say(taskInWords(next))}
       </Button>
       <Then dues={cast.dues.filter((due) => due !== next)} now={now} onDo={onDo} />
       <div className="grid grid-cols-2 gap-2">
@@ -169,13 +172,14 @@ function Then({
   now: number;
   onDo: (action: CastAction, due: Due) => void;
 }) {
+  const say = useSay();
   if (dues.length === 0) return null;
   return (
     <ul className="divide-base-300 divide-y text-sm">
       {dues.map((due) => (
         <li key={`${due.task}${due.core ?? ''}`} className="flex items-center justify-between gap-2 py-1">
           <button type="button" className="link min-h-11 text-left" onClick={() => onDo(due.task, due)}>
-            {taskInWords(due)}
+            {say(taskInWords(due))}
           </button>
           <span className="quiet text-right">
             {due.postponedUntil === undefined

@@ -6,16 +6,16 @@ import { useCastEvent } from '../api/casts';
 import { Button } from '../ui/button';
 import { exactly, sayWhen } from '../ui/format-time';
 import { Failure } from '../ui/states';
-import { useUnits } from '../ui/units';
 import { EventPictures, PhotoButton } from './cast-pictures';
 import { tellEvent } from '../ui/casts/event-words';
+import { useSay } from '../ui/say';
 
 /** What is not undone by itself: the pour, and the joining, which is undone at the article. */
 const lasting: readonly CastEvent['type'][] = ['poured', 'joined', 'assembled'];
 
 /** Everything that happened to a cast, the newest first. A mistake is undone by another entry, and can be seen. */
 export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
-  const units = useUnits();
+  const say = useSay();
   const undo = useCastEvent();
   const [all, setAll] = useState(false);
   const stands = new Set(standing(cast.events).map(({ id }) => id));
@@ -41,18 +41,18 @@ export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
               {sayWhen(event.at, now)}
             </time>
             <span className={stands.has(event.id) || event.type === 'voided' ? '' : 'line-through opacity-70'}>
-              {tellEvent(event, units)}
+              {tellEvent(event, say)}
               <EventPictures castId={cast.id} pictures={cast.pictures.filter(({ eventId }) => eventId === event.id)} />
             </span>
             {stands.has(event.id) && !lasting.includes(event.type) ? (
               <span className="flex items-center">
-                <PhotoButton castId={cast.id} eventId={event.id} of={tellEvent(event, units)} />
+                <PhotoButton castId={cast.id} eventId={event.id} of={tellEvent(event, say)} />
                 <Button
                   look="plain"
                   size="low"
                   className="px-3 text-sm"
                   disabled={undo.isPending}
-                  aria-label={`Undo: ${tellEvent(event, units)}, ${sayWhen(event.at, now)}`}
+                  aria-label={`Undo: ${tellEvent(event, say)}, ${sayWhen(event.at, now)}`}
                   onClick={() =>
                     undo.mutate({
                       castId: cast.id,

@@ -7,17 +7,19 @@ import { buttonClass } from '../ui/button';
 import { DataTable, type TableColumn } from '../ui/data-table';
 import { PageHead } from '../ui/page-head';
 import { PieceThumb } from '../ui/piece-thumb';
+import { spotWords } from '@dewpot/core/casts';
+import { writeWeighing, type Speaker } from '@dewpot/locales';
 import { exactly, sayDay } from '../ui/format-time';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
-import { useUnits, type Units } from '../ui/units';
-import { sizeWords, spotWords } from '../ui/casts/event-words';
+import { useSay } from '../ui/say';
+import { sizeWords } from '../ui/casts/event-words';
 import { stageOf } from '../ui/casts/stage-words';
 
-const hurt = ({ life }: CastView) =>
-  life.damage.map(({ spot, size }) => `${sizeWords[size]} at the ${spotWords[spot]}`).join(', ');
+const hurt = ({ life }: CastView, say: Speaker) =>
+  life.damage.map(({ spot, size }) => `${sizeWords[size]} at the ${say(spotWords[spot])}`).join(', ');
 
-function columnsOf(units: Units, now: number): TableColumn<CastView>[] {
+function columnsOf(say: Speaker, now: number): TableColumn<CastView>[] {
   return [
     {
       id: 'code',
@@ -44,7 +46,7 @@ function columnsOf(units: Units, now: number): TableColumn<CastView>[] {
       show: ({ life }) => <span title={exactly(life.pouredAt)}>{sayDay(life.pouredAt, now)}</span>,
     },
     { id: 'stage', title: 'Now', value: stageOf },
-    { id: 'hurt', title: 'Damage', value: (cast) => hurt(cast) || (cast.life.demouldedAt ? 'clean' : '') },
+    { id: 'hurt', title: 'Damage', value: (cast) => hurt(cast, say) || (cast.life.demouldedAt ? 'clean' : '') },
     {
       id: 'mass',
       title: 'Last weighed',
@@ -52,7 +54,7 @@ function columnsOf(units: Units, now: number): TableColumn<CastView>[] {
       value: ({ life }) => life.weighings[life.weighings.length - 1]?.mass ?? '',
       show: ({ life }) => {
         const last = life.weighings[life.weighings.length - 1];
-        return last ? units.sayWeighing(last) : '';
+        return last ? writeWeighing(last.mass, last.step, say.reader) : '';
       },
     },
   ];
@@ -61,9 +63,9 @@ function columnsOf(units: Units, now: number): TableColumn<CastView>[] {
 /** Every cast there was, on the shelf or gone. */
 export function CastsPage() {
   const { data, isPending, error } = useQuery(allCastsQuery);
-  const units = useUnits();
+  const say = useSay();
   const now = useNow();
-  const columns = useMemo(() => columnsOf(units, now), [units, now]);
+  const columns = useMemo(() => columnsOf(say, now), [say, now]);
   const newest = useMemo(() => [...(data ?? [])].reverse(), [data]);
   if (isPending) return <Busy what="the casts" />;
   if (!data) return <Failure error={error} />;

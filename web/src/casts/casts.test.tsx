@@ -1,6 +1,7 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
+import { speakerFor } from '@dewpot/locales/testing';
 import { cast, castDetail, DAY, NOW, renderInside } from '../../test/stand-ins';
 import { unitsOf } from '../ui/units';
 import { DemouldForm } from '../curing/demould-form';
@@ -9,7 +10,7 @@ import { CoatForm } from '../sealing/coat-form';
 import { WeighForm } from '../sealing/weigh-form';
 import { tellEvent } from '../ui/casts/event-words';
 
-const units = unitsOf('metric', '€');
+const units = unitsOf(speakerFor());
 
 describe('lifting out', () => {
   it('is one tap where it went well', async () => {
@@ -120,7 +121,7 @@ describe('a cast’s life', () => {
     expect(option.series.find(({ name }) => name === 'Weighed')!.data).toHaveLength(3);
   });
   it('is told in words', () => {
-    expect(tellEvent(detail.events[1]!, units)).toBe('Demoulded with a chip at the rim; it needed tapping');
-    expect(tellEvent({ id: 'c', at: 0, type: 'weighed', mass: 4127, step: 1 }, units)).toBe('Weighed 4127 g');
+    expect(tellEvent(detail.events[1]!, speakerFor())).toBe('Demoulded with a chip at the rim; it needed tapping');
+    expect(tellEvent({ id: 'c', at: 0, type: 'weighed', mass: 4127, step: 1 }, speakerFor())).toBe('Weighed 4127 g');
   });
 });

@@ -7,6 +7,8 @@ import { sayWhen } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
+import type { Speaker } from '@dewpot/locales';
+import { useSay } from '../ui/say';
 
 const MORNING = 8;
 const EVENING = 19;
@@ -27,8 +29,9 @@ function timesFrom(now: number): { label: string; at: number }[] {
 }
 
 /** What it costs, as a sentence. */
-function consequence(due: Due, until: number, now: number): string {
-  const { costs, at, why } = postponementCost(due, until);
+function consequence(due: Due, until: number, now: number, say: Speaker): string {
+  const { costs, at, ...cost } = postponementCost(due, until);
+  const why = say(cost.why);
   if (costs === 'nothing') return `Costs nothing: it is good until ${sayWhen(at, now)}.`;
   if (costs === 'time') return `Costs nothing but time: ${why}.`;
   if (costs === 'dryness') return `From ${sayWhen(at, now)} on it suffers: ${why}.`;
@@ -37,6 +40,7 @@ function consequence(due: Due, until: number, now: number): string {
 
 /** Puts a task off, with what that costs told before it is done. */
 export function PostponeForm({ casts, due, busy, record }: ActionProps) {
+  const say = useSay();
   const now = useNow();
   const times = timesFrom(now);
   const [label, setLabel] = useState(defined(times[0]).label);
@@ -46,13 +50,13 @@ export function PostponeForm({ casts, due, busy, record }: ActionProps) {
   return (
     <div className="space-y-4">
       <Choice
-        legend={`Postpone “${taskWords[due.task]}” by, or to`}
+        legend={`Postpone “${say(taskWords[due.task])}” by, or to`}
         options={times.map((one) => ({ value: one.label, label: one.label, hint: sayWhen(one.at, now) }))}
         value={label}
         onChange={setLabel}
       />
       <p role="status" className={free ? '' : 'text-accent border-accent border-l-4 pl-3 font-semibold'}>
-        {consequence(due, until, now)}
+        {consequence(due, until, now, say)}
       </p>
       <DoneButton
         casts={casts}

@@ -1,3 +1,4 @@
+import { distinct } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { faceAdvice } from '@dewpot/core/curing';
 import type { Surroundings } from '@dewpot/core/casts';
@@ -10,9 +11,11 @@ import { BasisNote } from '../ui/basis-note';
 import { FigureWorking } from '../ui/figure-working';
 import { sayWhen } from '../ui/format-time';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 /** What the air does to a young piece: warnings, what leaves its faces, what each cover would do, how wet it was kept. */
 export function AmbientSlab({ cast, now }: { cast: CastDetail; now: number }) {
+  const say = useSay();
   const { ambient } = cast;
   const { does } = ambient;
   const basis = useQuery(placesQuery).data?.find(({ name }) => name === ambient.place)?.basis;
@@ -26,7 +29,7 @@ export function AmbientSlab({ cast, now }: { cast: CastDetail; now: number }) {
         </p>
       )}
       <Warnings does={does} now={now} />
-      <p>{`${faceAdvice[does.risk].replace(/^./, (letter) => letter.toUpperCase())}.`}</p>
+      <p>{`${say(faceAdvice[does.risk]).replace(/^./, (letter) => letter.toUpperCase())}.`}</p>
       <Outlook does={does} now={now} />
       <Misting does={does} />
       <Covers does={does} />
@@ -37,14 +40,15 @@ export function AmbientSlab({ cast, now }: { cast: CastDetail; now: number }) {
 
 /** Warnings that say the same, once, with every time at which they hold. */
 function Warnings({ does: { warnings }, now }: { does: Surroundings; now: number }) {
-  const told = [...new Set(warnings.map((one) => one.told))];
+  const say = useSay();
+  const told = distinct(warnings.map((one) => one.told));
   const span = (from: number, to: number) =>
     sayWhen(from, now) === sayWhen(to, now) ? sayWhen(from, now) : `${sayWhen(from, now)} to ${sayWhen(to, now)}`;
   return (
     <ul className="space-y-1">
       {told.map((words) => (
-        <li key={words} className="border-accent border-l-4 pl-3">
-          {words}{' '}
+        <li key={say(words)} className="border-accent border-l-4 pl-3">
+          {say(words)}{' '}
           <span className="quiet">
             {warnings
               .filter((one) => one.told === words)
@@ -137,6 +141,7 @@ function Misting({ does: { misting } }: { does: Surroundings }) {
 }
 
 function Covers({ does: { covers } }: { does: Surroundings }) {
+  const say = useSay();
   const units = useUnits();
   return (
     <details>
@@ -150,7 +155,7 @@ function Covers({ does: { covers } }: { does: Surroundings }) {
                 {cover === 'none' ? 'open' : cover}
               </th>
               <td className="numeral whitespace-nowrap">{units.say(rate.value, 'kg/m²/h')}</td>
-              <td>{told}</td>
+              <td>{say(told)}</td>
             </tr>
           ))}
         </tbody>

@@ -1,6 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
+import { msg } from '@dewpot/core/units';
 import { ageCourse, learnDemouldAge, mistingPlan } from '@dewpot/core/curing';
 import { surroundingsOf, type Due } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
@@ -21,7 +22,7 @@ const pull: Due = {
   early: NOW,
   good: NOW,
   late: NOW + HOUR,
-  told: 'turn it and draw it',
+  told: msg('curing.turnAndDraw'),
 };
 const { uncoveredAt: _, ...young } = base.life;
 const damp = cast('2a', { stage: 'curing', life: { ...young, stage: 'curing', demouldedAt: NOW - 20 * HOUR } });

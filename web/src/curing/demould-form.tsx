@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import {
   spots,
+  spotWords,
   usualCause,
   type Damage,
   type DamageCause,
@@ -13,7 +14,8 @@ import { Button } from '../ui/button';
 import { BubblePatch } from '../ui/bubble-patch';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
-import { causeWords, forceWords, sizeWords, spotWords } from '../ui/casts/event-words';
+import { causeWords, forceWords, sizeWords } from '../ui/casts/event-words';
+import { useSay } from '../ui/say';
 
 const grades = [1, 2, 3, 4, 5] as const;
 const forces: readonly Force[] = ['slid', 'tapped', 'fought'];
@@ -107,6 +109,7 @@ function DamagePicker({
   damage: readonly Damage[];
   onChange: (damage: Damage[]) => void;
 }) {
+  const say = useSay();
   const sizeAt = (spot: Spot) => damage.find((one) => one.spot === spot)?.size;
   const next = (spot: Spot) => {
     const current = sizeAt(spot);
@@ -129,7 +132,7 @@ function DamagePicker({
             onClick={() => next(spot)}
           >
             <span>
-              {spotWords[spot]}
+              {say(spotWords[spot])}
               {size && <span className="block text-xs">{sizeWords[size]}</span>}
             </span>
           </Button>

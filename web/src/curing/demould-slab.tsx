@@ -7,6 +7,7 @@ import { FigureWorking } from '../ui/figure-working';
 import { exactly, sayWhen } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 const careWords: Record<DemouldCare, string> = { cautious: 'Cautious', usual: 'Usual', bold: 'Bold' };
 const cameWords: Record<DemouldCame, string> = {
@@ -17,6 +18,7 @@ const cameWords: Record<DemouldCame, string> = {
 
 /** The earliest safe demoulding of its mould with its mix: proposed, at what risk, from which record; with the caster's choice. */
 export function DemouldSlab({ cast, now }: { cast: CastDetail; now: number }) {
+  const say = useSay();
   const units = useUnits();
   const choose = useChooseDemoulds();
   const { demould, mouldId, snapshot, dues } = cast;
@@ -41,7 +43,7 @@ export function DemouldSlab({ cast, now }: { cast: CastDetail; now: number }) {
       <p className="text-sm">
         {ways.off
           ? 'By the handbook: what was learned is switched off.'
-          : `${learned.sentence}${learned.wary ? ' Since it broke once, a third of your risk is taken.' : ''}`}
+          : `${say(learned.sentence)}${learned.wary ? ' Since it broke once, a third of your risk is taken.' : ''}`}
         {records.length === 0 &&
           !ways.off &&
           ` The handbook says ${units.say(handbook, 'h')}; it counts until one is out.`}

@@ -7,12 +7,14 @@ import { NumberField } from '../ui/number-field';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
 import { bathWords } from '../ui/casts/event-words';
+import { useSay } from '../ui/say';
 
 const usualHours: Record<Bath, readonly number[]> = { water: [24, 72, 168], vinegar: [4, 8, 24], leach: [24, 48] };
 const hoursInWords = (hours: number) => (hours < 24 ? `${hours} h` : hours === 24 ? 'a day' : `${hours / 24} days`);
 
 /** A bath: to keep it wet, to take lime off its face, or to leach it for plants; with the caution that goes with it. */
 export function SoakForm({ casts, busy, record }: ActionProps) {
+  const say = useSay();
   const { binderClass } = defined(casts[0]).snapshot;
   const [bath, setBath] = useState<Bath>('water');
   const [hours, setHours] = useState(defined(usualHours.water[0]));
@@ -38,13 +40,13 @@ export function SoakForm({ casts, busy, record }: ActionProps) {
         value={hours}
         onChange={setHours}
       />
-      {note && <p className="text-accent font-semibold">{note}</p>}
-      <p className="border-accent border-l-4 pl-3">{baths[bath].caution}</p>
+      {note && <p className="text-accent font-semibold">{say(note)}</p>}
+      <p className="border-accent border-l-4 pl-3">{say(baths[bath].caution)}</p>
       <DoneButton
         casts={casts}
         busy={busy}
         record={record}
-        said={`${bathWords[bath]}, ${hoursInWords(hours)}.`}
+        said={`${say.value(bathWords[bath])}, ${hoursInWords(hours)}.`}
         event={{ type: 'soaked', bath, hours }}
       >
         In it now, for {hoursInWords(hours)}
@@ -56,6 +58,7 @@ export function SoakForm({ casts, busy, record }: ActionProps) {
 
 /** The end of a bath; a leaching soak gets fresh water, or a strip tells that it is done. */
 export function EndSoakForm({ casts, busy, record }: ActionProps) {
+  const say = useSay();
   const soak = casts.find(({ life }) => life.soak)?.life.soak;
   const out = casts.filter(({ life }) => life.soak);
   if (!soak) return <p>It lies in no bath.</p>;
@@ -63,7 +66,7 @@ export function EndSoakForm({ casts, busy, record }: ActionProps) {
   return (
     <div className="space-y-4">
       {soak.bath === 'leach' && <StripForm casts={casts} busy={busy} record={record} />}
-      <p className="border-accent border-l-4 pl-3">{baths[soak.bath].caution}</p>
+      <p className="border-accent border-l-4 pl-3">{say(baths[soak.bath].caution)}</p>
       {soak.bath === 'leach' && (
         <DoneButton casts={out} busy={busy} record={record} said="Fresh water." event={again} look="strong" size="tall">
           Fresh water, and in again
@@ -78,12 +81,13 @@ export function EndSoakForm({ casts, busy, record }: ActionProps) {
 
 /** What a test strip says of the water it lay in. */
 function StripForm({ casts, busy, record }: ActionProps) {
+  const say = useSay();
   const [ph, setPh] = useState(NaN);
   const { life } = defined(casts[0]);
   const { told } = leaching(life.ph ?? [], life.leaches ?? 0);
   return (
     <form className="border-base-300 space-y-2 border-t pt-3" onSubmit={(event) => event.preventDefault()}>
-      <p>{told}</p>
+      <p>{say(told)}</p>
       <div className="flex items-end gap-3">
         <label className="text-sm font-semibold">
           The strip says, pH

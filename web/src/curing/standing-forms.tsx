@@ -11,6 +11,7 @@ import { useUnits } from '../ui/units';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
 import { placeOf } from '../ui/casts/reading';
+import { useSay } from '../ui/say';
 
 const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
 const placeNamed = (places: readonly PlaceView[], name: string) =>
@@ -18,6 +19,7 @@ const placeNamed = (places: readonly PlaceView[], name: string) =>
 
 /** What lies over the casts from now on; each cover with what it would do in the air they stand in. */
 export function CoverForm({ casts, busy, record }: ActionProps) {
+  const say = useSay();
   const { workshop } = useSession();
   const units = useUnits();
   const first = defined(casts[0]);
@@ -44,10 +46,10 @@ export function CoverForm({ casts, busy, record }: ActionProps) {
         casts={casts}
         busy={busy}
         record={record}
-        said={`Now ${coverWords[cover]}.`}
+        said={`Now ${say(coverWords[cover])}.`}
         event={{ type: 'covered', cover }}
       >
-        Now {coverWords[cover]}
+        Now {say(coverWords[cover])}
       </DoneButton>
     </div>
   );

@@ -1,13 +1,17 @@
 import { againstWetting } from '@dewpot/core/casts';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
+import { useSay } from '../ui/say';
 
 /** A wetting in the moist curing, or by rain later. */
 export function WetForm(props: ActionProps) {
+  const say = useSay();
   const against = [...new Set(props.casts.flatMap(({ life }) => againstWetting(life)))];
   return (
     <div className="space-y-3">
-      {against.length > 0 && <p className="border-accent border-l-4 pl-3">{against.join(' ')}</p>}
+      {against.length > 0 && (
+        <p className="border-accent border-l-4 pl-3">{against.map((one) => say(one)).join(' ')}</p>
+      )}
       <DoneButton {...props} said="Wetted." event={{ type: 'wetted' }}>
         Wetted just now
       </DoneButton>

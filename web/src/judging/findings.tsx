@@ -5,6 +5,7 @@ import { Button } from '../ui/button';
 import { useUnits } from '../ui/units';
 import { AsideForm } from './aside-form';
 import type { JudgedPlan } from '../workers/judge-plan';
+import { useSay } from '../ui/say';
 
 const harmWords: Record<Harm, string> = {
   1: 'Someone or the piece comes to harm',
@@ -37,11 +38,12 @@ export interface FindingsProps {
   readonly aside?: AsideWays;
 }
 
-const keyOf = ({ key, item, text }: PourFinding) => `${key} ${item} ${text}`;
+const keyOf = ({ key, item, text }: PourFinding) => `${key} ${item} ${JSON.stringify(text)}`;
 const isTap = ({ change }: Remedy<PlanChange>) => change !== undefined && !('mix' in change);
 
 /** What speaks against moulds with their mix, the worst first, with what to do about it and what nobody could judge. */
 export function Findings(props: FindingsProps) {
+  const say = useSay();
   const { findings, unknown, fitting } = props.judged;
   const open = findings.filter(({ aside }) => aside === undefined);
   const put = findings.filter(({ aside }) => aside !== undefined);
@@ -58,7 +60,9 @@ export function Findings(props: FindingsProps) {
           </summary>
           {small.length > 0 && <FindingList {...props} findings={small} label="Smaller things" />}
           {unknown.length > 0 && (
-            <p className="quiet mt-1 text-sm">Not judged, since it is not known: {unknown.join('; ')}.</p>
+            <p className="quiet mt-1 text-sm">
+              Not judged, since it is not known: {unknown.map((one) => say(one)).join('; ')}.
+            </p>
           )}
         </details>
       )}
@@ -91,6 +95,7 @@ function FindingList({
 
 /** A finding on one line, with the taps that end it; why, and what else to do, stands behind it. */
 function OneFinding({ finding, onChange, aside }: FindingsProps & { finding: PourFinding }) {
+  const say = useSay();
   const { harm, text, reason, basis, remedies } = finding;
   const taps = onChange ? remedies.filter(isTap) : [];
   const words = remedies.filter((remedy) => !taps.includes(remedy));
@@ -99,15 +104,15 @@ function OneFinding({ finding, onChange, aside }: FindingsProps & { finding: Pou
       <details>
         <summary className="cursor-pointer py-1">
           <span className="sr-only">{harmWords[harm]}: </span>
-          {text}
+          {say(text)}
         </summary>
         <p>
-          {reason} <span className="quiet text-sm">{basisWords[basis]}</span>
+          {say(reason)} <span className="quiet text-sm">{basisWords[basis]}</span>
         </p>
         {words.length > 0 && (
           <ul className="list-disc pl-6">
             {words.map((remedy) => (
-              <li key={remedy.text}>{remedy.text}</li>
+              <li key={say(remedy.text)}>{say(remedy.text)}</li>
             ))}
           </ul>
         )}
@@ -115,12 +120,12 @@ function OneFinding({ finding, onChange, aside }: FindingsProps & { finding: Pou
       </details>
       {taps.map((remedy) => (
         <Button
-          key={remedy.text}
+          key={say(remedy.text)}
           size="own"
           className="no-print mr-2 h-auto min-h-11 py-1"
           onClick={() => defined(onChange)(defined(remedy.change), finding)}
         >
-          {remedy.text} {remedy.cost && <span className="quiet font-normal">{remedy.cost}</span>}
+          {say(remedy.text)} {remedy.cost && <span className="quiet font-normal">{say(remedy.cost)}</span>}
         </Button>
       ))}
     </li>
@@ -129,6 +134,7 @@ function OneFinding({ finding, onChange, aside }: FindingsProps & { finding: Pou
 
 /** Mixes of the workshop in which less speaks against it. */
 function Fitting({ fitting, onMix }: { fitting: readonly FittingMix[]; onMix: (mixId: string) => void }) {
+  const say = useSay();
   const units = useUnits();
   return (
     <p className="no-print flex flex-wrap items-center gap-2">
@@ -142,7 +148,7 @@ function Fitting({ fitting, onMix }: { fitting: readonly FittingMix[]; onMix: (m
         >
           Use {name}
           <span className="quiet text-xs font-normal">
-            {cost}
+            {say(cost)}
             {price && `, ${units.say(price.from, 'money')} → ${units.say(price.to, 'money')}`}
           </span>
         </Button>
@@ -152,6 +158,7 @@ function Fitting({ fitting, onMix }: { fitting: readonly FittingMix[]; onMix: (m
 }
 
 function PutAside({ put, aside }: FindingsProps & { put: readonly PourFinding[] }) {
+  const say = useSay();
   return (
     <details className="quiet">
       <summary className="min-h-11 cursor-pointer py-2">
@@ -160,7 +167,7 @@ function PutAside({ put, aside }: FindingsProps & { put: readonly PourFinding[] 
       <ul className="space-y-1" aria-label="Put aside">
         {put.map((finding) => (
           <li key={keyOf(finding)}>
-            {finding.text} <q>{finding.aside}</q>{' '}
+            {say(finding.text)} <q>{finding.aside}</q>{' '}
             {aside && (
               <Button look="plain" size="low" className="btn-sm" onClick={() => aside.take(finding)}>
                 Take it up again

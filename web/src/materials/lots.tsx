@@ -6,6 +6,7 @@ import { Button } from '../ui/button';
 import { exactly, sayDay } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 /** A lot that is being edited; undefined for a new one of that material. */
 export interface EditedLot {
@@ -15,6 +16,7 @@ export interface EditedLot {
 
 /** Each material that was bought as a bar of what is left, its lots marked on it. */
 export function Lots({ store, onEdit }: { store: StoreView; onEdit: (lot: EditedLot) => void }) {
+  const say = useSay();
   const units = useUnits();
   const now = useNow();
   const bought = store.materials.filter(({ id }) => store.lots.some(({ materialId }) => materialId === id));
@@ -48,7 +50,9 @@ export function Lots({ store, onEdit }: { store: StoreView; onEdit: (lot: Edited
                           {units.say(lot.price, 'money')}, {sayDay(lot.boughtAt, now)}
                         </span>
                       </span>
-                      <span className="text-warning block text-sm empty:hidden">{keepingOf(material, lot, now)}</span>
+                      <span className="text-warning block text-sm empty:hidden">
+                        {say.value(keepingOf(material, lot, now) ?? '')}
+                      </span>
                       <span className="bg-base-300 mt-1 block h-2">
                         <span
                           className="bg-secondary block h-2"

@@ -10,6 +10,7 @@ import { MaterialColour } from './material-colour';
 import { SealerSheetFields } from './sealer-sheet-fields';
 import { useMaterial, type MaterialEdit } from './use-material';
 import { WeighScoop } from './weigh-scoop';
+import { useSay } from '../ui/say';
 
 /** A material's densities and its thirst. The handbook's figures are defaults: what was measured replaces them. */
 export function MaterialEditor({
@@ -21,10 +22,11 @@ export function MaterialEditor({
   store: StoreView;
   onClose: () => void;
 }) {
+  const say = useSay();
   const edit = useMaterial(material, onClose);
   const remove = useRemoveStore();
   const { id, draft, tried, round, save, set, putIn } = edit;
-  const missing = handbookMaterials.filter(({ name }) => store.materials.every((one) => one.name !== name));
+  const missing = handbookMaterials.filter(({ name }) => store.materials.every((one) => one.name !== say(name)));
   return (
     <EditDialog
       title={material ? material.name : 'A material'}

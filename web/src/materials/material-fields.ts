@@ -1,3 +1,4 @@
+import type { Phrase } from '@dewpot/core/units';
 import {
   additives,
   sealers,
@@ -10,7 +11,7 @@ import {
 } from '@dewpot/core/materials';
 import type { MaterialInput } from '@dewpot/contract';
 
-type Options<T> = readonly { readonly value: T; readonly label: string }[];
+type Options<T> = readonly { readonly value: T; readonly label: Phrase }[];
 
 export const kinds: Options<MaterialKind> = [
   { value: 'binder', label: 'a binder' },

@@ -4,6 +4,7 @@ import type { MaterialInput, MaterialView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useSaveStore } from '../api/materials';
 import { blank, powderSizes, sizesOf, tidyMaterial } from './material-fields';
+import { useSay } from '../ui/say';
 
 function inputOf(material: MaterialView): MaterialInput {
   const { id: _, ...rest } = material;
@@ -12,6 +13,7 @@ function inputOf(material: MaterialView): MaterialInput {
 
 /** A material that is being typed in. */
 export function useMaterial(material: MaterialView | undefined, onKept: () => void) {
+  const say = useSay();
   const save = useSaveStore();
   const [id] = useState(() => material?.id ?? uuid());
   const [draft, setDraft] = useState<MaterialInput>(() => (material ? inputOf(material) : blank));
@@ -38,7 +40,8 @@ export function useMaterial(material: MaterialView | undefined, onKept: () => vo
     setDraft,
     /** Puts figures in from elsewhere than their fields. */
     putIn: (part: Partial<MaterialInput>) => replace({ ...draft, ...part }),
-    fromHandbook: ({ key: _, ...figures }: HandbookMaterial) => replace({ ...figures, version: 0 }),
+    fromHandbook: ({ key: _, name, ...figures }: HandbookMaterial) =>
+      replace({ ...figures, name: say(name), version: 0 }),
     keep: () =>
       wrong
         ? setTried(true)

@@ -5,11 +5,13 @@ import { QuantityField } from '../ui/quantity-field';
 import { sayRefusal } from '../ui/input-error-message';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 const counts = [1, 2, 3, 5, 10];
 
 /** Weighing a few scoops of a material, step by step: its own loose density in place of the handbook's. */
 export function WeighScoop({ scoops, onBulk }: { scoops: readonly ScoopView[]; onBulk: (bulk: number) => void }) {
+  const say = useSay();
   const { system } = useUnits();
   const [scoopId, setScoopId] = useState(scoops[0]?.id ?? '');
   const [count, setCount] = useState(3);
@@ -23,7 +25,7 @@ export function WeighScoop({ scoops, onBulk }: { scoops: readonly ScoopView[]; o
       setTold(`So it is ${bulk} kg/L loose.`);
       onBulk(bulk);
     } catch (error) {
-      setTold(sayRefusal(error));
+      setTold(sayRefusal(error, say));
     }
   };
   return (

@@ -1,5 +1,5 @@
 import { defined } from '@dewpot/core/math';
-import { calculateMix, consistency, methodOf, sayDose, type Grade, type Mix } from '@dewpot/core/mixes';
+import { calculateMix, consistency, methodOf, doseInWords, type Grade, type Mix } from '@dewpot/core/mixes';
 import { Printer } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { mixesQuery } from '../api/mixes';
@@ -11,6 +11,7 @@ import { useNow } from '../ui/use-now';
 import { keptMix } from './resolve';
 import { ShareStrip } from './share-strip';
 import { useMixSources } from './use-mix-sources';
+import { useSay } from '../ui/say';
 
 const partsOf = ({ lines, by }: Mix) =>
   lines.map(({ material, parts, by: own = by }) => ({
@@ -29,6 +30,7 @@ export function CardPage() {
 }
 
 function Card({ id }: { id: string }) {
+  const say = useSay();
   const units = useUnits();
   const now = useNow();
   const { sources, error, isPending } = useMixSources();
@@ -64,8 +66,8 @@ function Card({ id }: { id: string }) {
         <CardTable mix={mix} figures={figures} grade={view.grade} />
         <ol className="list-decimal space-y-1 pl-6">
           {methodOf(mix, view.binderClass, view.ways).map(({ text, caution }) => (
-            <li key={text}>
-              {text} {caution && <em>{caution}</em>}
+            <li key={say(text)}>
+              {say(text)} {caution && <em>{say(caution)}</em>}
             </li>
           ))}
         </ol>
@@ -88,6 +90,7 @@ function CardTable({
   figures: ReturnType<typeof calculateMix>;
   grade: Grade;
 }) {
+  const say = useSay();
   const units = useUnits();
   const litre = 1000 / perPart.volume;
   return (
@@ -114,12 +117,12 @@ function CardTable({
         {perPart.doses.map(({ dose, mass }) => (
           <tr key={dose.material.id}>
             <td>{dose.material.name}</td>
-            <td className="text-right">{sayDose(dose)}</td>
+            <td className="text-right">{say(doseInWords(dose))}</td>
             <td className="text-right">{units.say(mass * litre, 'g')}</td>
           </tr>
         ))}
         <tr>
-          <td>Water, to “{consistency(grade).name}”</td>
+          <td>Water, to “{say(consistency(grade).name)}”</td>
           <td />
           <td className="text-right">{units.say((perPart.totalWater - perPart.liquidWater) * litre, 'mL')}</td>
         </tr>

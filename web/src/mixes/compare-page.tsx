@@ -15,6 +15,7 @@ import { mixesQuery } from '../api/mixes';
 import { Known } from '../ui/known';
 import { keptMix } from './resolve';
 import { useMixSources, type MixSources } from './use-mix-sources';
+import { useSay } from '../ui/say';
 
 const MOST = 4;
 const LITRE = 1000;
@@ -153,12 +154,13 @@ function Comparison({
 }
 
 function Row({ row: { label, unit, values } }: { row: ComparedRow }) {
+  const say = useSay();
   const units = useUnits();
   const most = Math.max(...values.map((value = 0) => value)) || 1;
   return (
     <tr>
       <th scope="row" className="text-left font-semibold">
-        {label}
+        {say(label)}
       </th>
       {values.map((value, i) => (
         <td key={i}>
@@ -180,6 +182,7 @@ function Row({ row: { label, unit, values } }: { row: ComparedRow }) {
 
 /** What each of the other mixes has otherwise than the first. */
 function Differences({ compared: [first, ...others] }: { compared: readonly Compared[] }) {
+  const say = useSay();
   return (
     <section className="card-slab mt-4" aria-label="Differences">
       <h2 className="text-xl">Against {defined(first).name}</h2>
@@ -189,8 +192,8 @@ function Differences({ compared: [first, ...others] }: { compared: readonly Comp
             <h3 className="text-lg">{name}</h3>
             <ul className="text-sm">
               {differencesOf(defined(first).mix, mix).map(({ what, before, after }) => (
-                <li key={what}>
-                  {what}: {before} → <strong>{after}</strong>
+                <li key={say.value(what)}>
+                  {say.value(what)}: {say(before)} → <strong>{say(after)}</strong>
                 </li>
               ))}
             </ul>

@@ -15,6 +15,7 @@ import { BigFigure } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import { ForMould } from './for-mould';
 import type { CalculatedMix } from './use-calculated-mix';
+import { useSay } from '../ui/say';
 
 const said = (n: number) => (n === 1 ? '1 batch' : `${n} batches`);
 
@@ -55,6 +56,7 @@ export interface ImpliedProps {
 
 /** Everything that a recipe implies, as figures with their working and sentences. */
 export function Implied({ draft, calculated, figures, store, moulds, lessons, temperature, onGrade }: ImpliedProps) {
+  const say = useSay();
   const units = useUnits();
   const cost = costPerLitre(figures.perPart, store.lots);
   const { ratio, yield: factor, freshDensity, dryDensity, strength, use, findings } = figures;
@@ -87,7 +89,7 @@ export function Implied({ draft, calculated, figures, store, moulds, lessons, te
           note={
             wettest === undefined
               ? 'over the ceiling, however stiff'
-              : `up to “${consistency(wettest).name}” under the ceiling`
+              : `up to “${say(consistency(wettest).name)}” under the ceiling`
           }
         />
         <BigFigure

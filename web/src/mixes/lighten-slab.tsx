@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { InputError } from '@dewpot/core/units';
+import { InputError, type Message } from '@dewpot/core/units';
 import { lighten, type Lightened } from '@dewpot/core/mixes';
 import type { MixInput, StoreView } from '@dewpot/contract';
 import { Button } from '../ui/button';
@@ -7,10 +7,11 @@ import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
 import { withRecipe } from './resolve';
 import type { CalculatedMix } from './use-calculated-mix';
+import { useSay } from '../ui/say';
 
 const shares = [0.1, 0.2, 0.3, 0.4, 0.5];
 
-type Proposal = { readonly found: Lightened; readonly light: string } | { readonly refused: string };
+type Proposal = { readonly found: Lightened; readonly light: string } | { readonly refused: readonly Message[] };
 
 function propose(
   { mix, conditions }: CalculatedMix,
@@ -24,7 +25,7 @@ function propose(
     return { found: lighten(mix, share, light, conditions), light: light.name.toLowerCase() };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { refused: error.issues.map(({ message }) => message).join(' ') };
+    return { refused: error.issues.map(({ message }) => message) };
   }
 }
 
@@ -40,6 +41,7 @@ export function LightenSlab({
   store: StoreView;
   onChange: (draft: MixInput) => void;
 }) {
+  const say = useSay();
   const units = useUnits();
   const light = store.materials.filter(({ kind }) => kind === 'lightweight' || kind === 'organic');
   const [share, setShare] = useState(0.3);
@@ -62,7 +64,9 @@ export function LightenSlab({
           onChange={setId}
         />
       </div>
-      {proposal && 'refused' in proposal && <p className="quiet">{proposal.refused}</p>}
+      {proposal && 'refused' in proposal && (
+        <p className="quiet">{proposal.refused.map((one) => say(one)).join(' ')}</p>
+      )}
       {proposal && 'found' in proposal && (
         <>
           <p>

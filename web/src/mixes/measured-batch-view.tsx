@@ -14,6 +14,7 @@ import { WaterGlass } from '../ui/water-glass';
 import type { PlanWork } from '../workers/plan-work';
 import { usePlanWork } from '../workers/use-plan-work';
 import type { CalculatedMix } from './use-calculated-mix';
+import { useSay } from '../ui/say';
 
 const off = (share: number) =>
   Math.abs(share) < 0.005 ? '' : `${Math.abs(share * 100).toFixed(0)} % ${share > 0 ? 'over' : 'under'}`;
@@ -31,6 +32,7 @@ interface BatchProps extends Pick<CalculatedMix, 'mix' | 'conditions'> {
 
 /** A batch of the mix as it is measured out, in the way that is chosen or else proposed; its doses and its water. */
 export function MeasuredBatchView({ draft, mix, conditions, batch, by, vessels }: BatchProps) {
+  const say = useSay();
   const units = useUnits();
   const [wanted, setWanted] = useState<MeasuringWay>();
   const { binderClass } = draft;
@@ -48,7 +50,7 @@ export function MeasuredBatchView({ draft, mix, conditions, batch, by, vessels }
   if (!told.ways)
     return (
       <p role="alert" className="border-error border-l-4 pl-3">
-        {told.issues.map(({ message, remedy }) => `${message} ${remedy}`).join(' ')}
+        {told.issues.map(({ message, remedy }) => `${say(message)} ${say(remedy)}`).join(' ')}
       </p>
     );
   const { ways, proposed } = told;
@@ -65,7 +67,7 @@ export function MeasuredBatchView({ draft, mix, conditions, batch, by, vessels }
         }))}
         onChange={setWanted}
       />
-      {wanted === undefined && <p className="quiet text-sm">Proposed: {proposed.reason}.</p>}
+      {wanted === undefined && <p className="quiet text-sm">Proposed: {say(proposed.reason)}.</p>}
       <p>
         <strong className="numeral text-2xl">{units.say(chosen.measured.made, 'mL')}</strong> of fresh mix
         {by && <span className="quiet">: {by}</span>}
@@ -81,6 +83,7 @@ function WorkshopContext({
   vessels,
   chosen,
 }: Pick<BatchProps, 'draft' | 'mix' | 'vessels'> & { chosen: MeasuringChoice }) {
+  const say = useSay();
   const units = useUnits();
   const { batch, lines, ratio } = chosen.measured;
   const water = waterPlan(mix, batch, { moisture: {}, order: draft.ways?.order ?? usualOrder(draft.binderClass) });
@@ -110,12 +113,12 @@ function WorkshopContext({
                 <span>
                   {weighed.name}{' '}
                   <span className="quiet text-sm">
-                    {weighed.words}
+                    {say(weighed.words)}
                     {weighed.milliliters !== undefined && `, or ${units.say(weighed.milliliters, 'mL')}`}
                     {weighed.spoons !== undefined &&
                       `, or ${sayScoops(weighed.spoons)} level spoons (${off(defined(weighed.spoonError)) || 'even'})`}
                   </span>
-                  {weighed.advice && <span className="text-warning block text-sm">{weighed.advice}</span>}
+                  {weighed.advice && <span className="text-warning block text-sm">{say(weighed.advice)}</span>}
                 </span>
                 <span className="text-warning text-sm">{off(weighed.scaleError)}</span>
               </li>

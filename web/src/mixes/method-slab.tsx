@@ -2,6 +2,7 @@ import { methodOf, usualOrder, type ColourWhen, type MixingOrder } from '@dewpot
 import type { MixInput } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
 import type { CalculatedMix } from './use-calculated-mix';
+import { useSay } from '../ui/say';
 
 /** How it is mixed: the two schools of each choice, and the steps that follow, with cautions in place. */
 export function MethodSlab({
@@ -13,6 +14,7 @@ export function MethodSlab({
   calculated: CalculatedMix;
   onChange: (draft: MixInput) => void;
 }) {
+  const say = useSay();
   const ways = draft.ways ?? {};
   const usual = usualOrder(draft.binderClass);
   const put = (part: MixInput['ways']) => onChange({ ...draft, ways: { ...ways, ...part } });
@@ -41,9 +43,9 @@ export function MethodSlab({
       />
       <ol className="list-decimal space-y-1.5 pl-6">
         {methodOf(mix, draft.binderClass, ways).map(({ text, why, caution }) => (
-          <li key={text}>
-            {text} {why && <span className="quiet text-sm">({why})</span>}
-            {caution && <span className="border-accent block border-l-4 pl-2 text-sm">{caution}</span>}
+          <li key={say(text)}>
+            {say(text)} {why && <span className="quiet text-sm">({say(why)})</span>}
+            {caution && <span className="border-accent block border-l-4 pl-2 text-sm">{say(caution)}</span>}
           </li>
         ))}
       </ol>

@@ -1,10 +1,12 @@
 import type { VolumeShare } from '@dewpot/core/mixes';
 import { fillOf, MixPatterns } from './mix-patterns';
+import { useSay } from '../ui/say';
 
 const HEIGHT = 520;
 
 /** What the fresh mix is made of by volume, drawn to scale as a column. */
 export function MixColumn({ shares }: { shares: readonly VolumeShare[] }) {
+  const say = useSay();
   const fromTop = [...shares].reverse();
   const layers = fromTop.map((share, i) => ({
     ...share,
@@ -16,16 +18,16 @@ export function MixColumn({ shares }: { shares: readonly VolumeShare[] }) {
       viewBox={`0 0 336 ${HEIGHT + 16}`}
       className="mx-auto w-full max-w-sm"
       role="img"
-      aria-label={`By volume: ${shares.map(({ name, share }) => `${name} ${Math.round(share * 100)} %`).join(', ')}`}
+      aria-label={`By volume: ${shares.map(({ name, share }) => `${say.value(name)} ${Math.round(share * 100)} %`).join(', ')}`}
     >
       <MixPatterns />
       <g transform="translate(4 8)">
         {layers.map(({ name, kind, y, height, share }) => (
-          <g key={name}>
+          <g key={say.value(name)}>
             <rect x={0} y={y} width={130} height={height} fill={fillOf(kind)} stroke="var(--color-base-100)" />
             {height > 9 && (
               <text x={142} y={y + height / 2 + 5} fontSize={14} fill="currentColor">
-                <tspan fontWeight={700}>{Math.round(share * 100)} %</tspan> {name}
+                <tspan fontWeight={700}>{Math.round(share * 100)} %</tspan> {say.value(name)}
               </text>
             )}
           </g>

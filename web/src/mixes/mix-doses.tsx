@@ -1,5 +1,6 @@
+import type { Message } from '@dewpot/core/units';
 import { additives, baseInWords, type Additive, type Material } from '@dewpot/core/materials';
-import { sayAmount } from '@dewpot/core/mixes';
+import { doseAmount } from '@dewpot/core/mixes';
 import type { MixInput, StoreView } from '@dewpot/contract';
 import { X } from 'lucide-react';
 import { AddSelect } from '../ui/add-select';
@@ -7,6 +8,7 @@ import { IconButton } from '../ui/icon-button';
 import { NumberField } from '../ui/number-field';
 import type { CalculatedMix } from './use-calculated-mix';
 import { Wrong } from '../ui/wrong';
+import { useSay } from '../ui/say';
 
 type DoseLine = NonNullable<MixInput['doses']>[number];
 
@@ -44,13 +46,14 @@ function DoseRow({
   material: Material;
   kind: Additive;
   amount: number;
-  wrong: string | undefined;
+  wrong: Message | undefined;
   onAmount: (amount: number) => void;
   onLeaveOut: () => void;
 }) {
   const byVolume = kind.measure === 'kg/m³';
   const shown = byVolume ? 1 : 100;
-  const say = (dose: number) => sayAmount({ material, amount: dose });
+  const say = useSay();
+  const dosed = (dose: number) => say.value(doseAmount({ material, amount: dose }));
   return (
     <li className="py-1.5">
       <div className="grid grid-cols-[4.5rem_1fr_auto] items-center gap-2">
@@ -64,7 +67,7 @@ function DoseRow({
         <span className="leading-tight">
           {material.name}
           <span className="quiet block text-xs">
-            {byVolume ? 'kg/m³' : '%'} {baseInWords[kind.base]}
+            {byVolume ? 'kg/m³' : '%'} {say(baseInWords[kind.base])}
             {kind.onSolids && ', on its solids'}
           </span>
         </span>
@@ -72,9 +75,9 @@ function DoseRow({
       </div>
       <DoseBar amount={amount} low={kind.low} usual={kind.usual} ceiling={kind.ceiling} />
       <p className="quiet text-xs">
-        usually {say(kind.usual)}, at most {say(kind.ceiling)}
+        usually {dosed(kind.usual)}, at most {dosed(kind.ceiling)}
       </p>
-      {wrong && <p className="text-error text-sm">{wrong}</p>}
+      {wrong && <p className="text-error text-sm">{say(wrong)}</p>}
     </li>
   );
 }

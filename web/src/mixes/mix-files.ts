@@ -1,4 +1,4 @@
-import type { FieldIssue } from '@dewpot/core/units';
+import { type FieldIssue, type Message, fixed, msg } from '@dewpot/core/units';
 import { MIX_FILE, type MaterialView, type MixView } from '@dewpot/contract';
 import { parse, unparse } from 'papaparse';
 import { currentKey, currentMixFile } from './old-mix-files';
@@ -104,7 +104,7 @@ export function mixesCsv(mixes: readonly MixView[], materials: readonly Material
 /** What a file holds as far as it can be told without the store, or what is wrong with it. */
 export type ReadMixes = { readonly file: Plain } | { readonly issues: readonly FieldIssue[] };
 
-const refused = (message: string, remedy: string, field = 'file'): ReadMixes => ({
+const refused = (message: Message, remedy: Message, field = 'file'): ReadMixes => ({
   issues: [{ field, value: null, message, remedy }],
 });
 
@@ -114,7 +114,7 @@ type Cells = Record<string, string>;
 class CellReader {
   readonly issues: FieldIssue[] = [];
 
-  private wrong(row: number, column: string, value: string, message: string, remedy: string) {
+  private wrong(row: number, column: string, value: string, message: Message, remedy: Message) {
     this.issues.push({ field: `row ${row + 2}, ${column}`, value, message, remedy });
   }
 
@@ -123,13 +123,7 @@ class CellReader {
     if (text === '') return undefined;
     const value = Number(text.replace(',', '.'));
     if (Number.isFinite(value)) return value;
-    this.wrong(
-      row,
-      column,
-      text,
-      `Row ${row + 2}: ${column} is “${text}”, which is no number.`,
-      'Write the number itself, not a formula.',
-    );
+    this.wrong(row, column, text, msg('files.rowNoNumber', { row: row + 2, column, text }), msg('files.plainNumber'));
     return undefined;
   }
 
@@ -140,8 +134,8 @@ class CellReader {
         row,
         column,
         text,
-        `Row ${row + 2}: ${column} begins with “${text[0]}”: a spreadsheet takes it for a formula.`,
-        'Write it as plain words.',
+        msg('files.rowFormula', { row: row + 2, column, sign: text.charAt(0) }),
+        msg('files.plainWords'),
       );
     return text === '' ? undefined : text;
   }
@@ -199,14 +193,11 @@ function readTable(text: string): ReadMixes {
   const fields = meta.fields ?? [];
   const isMixes = fields.includes('mix') && fields.includes('material');
   if (!isMixes && !(fields.includes('name') && fields.includes('bulk')))
-    return refused(
-      'This table holds neither materials nor mixes.',
-      'A table of materials has the columns name and bulk, one of mixes the columns mix, material and amount.',
-    );
+    return refused(msg('files.noMixTable'), msg('files.mixColumns'));
   if (data.length > MOST_ROWS)
     return refused(
-      `It has ${data.length.toLocaleString('en')} rows; at most ${MOST_ROWS.toLocaleString('en')} are read.`,
-      'Split it into smaller tables.',
+      msg('files.manyRows', { rows: fixed(data.length, 0), most: fixed(MOST_ROWS, 0) }),
+      msg('files.splitTable'),
     );
   const allowed = isMixes
     ? ['mix', 'of', 'material', 'amount', 'measured', ...mixFlags, ...mixWords, ...mixNumbers]
@@ -214,8 +205,8 @@ function readTable(text: string): ReadMixes {
   const unknown = fields.filter((field) => !(allowed as string[]).includes(field));
   if (unknown.length > 0)
     return refused(
-      `It has a column that is not known: ${unknown.join(', ')}.`,
-      `Leave it out. Known are ${allowed.join(', ')}.`,
+      msg('files.unknownColumn', { columns: unknown.join(', ') }),
+      msg('files.knownColumns', { columns: allowed.join(', ') }),
     );
   const read = new CellReader();
   const [materials, mixes] = isMixes ? [[], readMixRows(data, read)] : [readMaterials(data, read), []];
@@ -224,15 +215,16 @@ function readTable(text: string): ReadMixes {
 
 /** Reads materials and mixes from a file of ours, JSON or CSV by what it holds. What is in it is judged by the server. */
 export function readMixes(text: string): ReadMixes {
-  if (text.trim() === '') return refused('The file is empty.', 'Choose another one.');
-  if (text.length > MOST_CHARACTERS) return refused('The file is larger than 2 MB.', 'Split it into smaller ones.');
+  if (text.trim() === '') return refused(msg('files.empty'), msg('files.chooseAnother'));
+  if (text.length > MOST_CHARACTERS)
+    return refused(msg('files.large', { most: MOST_CHARACTERS / 1e6 }), msg('files.splitFile'));
   if (!/^\s*[[{]/.test(text)) return readTable(text);
   try {
     const file = JSON.parse(text) as unknown;
     if (typeof file === 'object' && file !== null && !Array.isArray(file))
       return { file: currentMixFile(file as Plain) };
   } catch {
-    return refused('It is cut short, or no JSON.', 'Save it again from where it came.');
+    return refused(msg('files.cutShort'), msg('files.saveAgain'));
   }
-  return refused('It is a list, and no file of mixes.', `It must say “${MIX_FILE.format}”.`);
+  return refused(msg('files.listOnly'), msg('files.mustSay', { format: MIX_FILE.format }));
 }

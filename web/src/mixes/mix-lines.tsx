@@ -1,18 +1,21 @@
 import { memo } from 'react';
+import type { Message, Phrase } from '@dewpot/core/units';
 import { heldInWords, type Held, type PartsBy } from '@dewpot/core/mixes';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';
 import { SelectField } from '../ui/select-field';
 import { useMixLines, type Line, type LineDoes, type MixLinesProps } from './use-mix-lines';
+import { useSay } from '../ui/say';
 
-const holds: readonly { readonly value: Held | ''; readonly label: string }[] = [
+const holds: readonly { readonly value: Held | ''; readonly label: Phrase }[] = [
   { value: '', label: 'nothing: only that line changes' },
   ...(Object.keys(heldInWords) as Held[]).map((value) => ({ value, label: heldInWords[value] })),
 ];
 
 /** The lines of a recipe, in the order in which they go into the bucket. */
 export function MixLines(props: MixLinesProps) {
+  const say = useSay();
   const { draft, calculated, store } = props;
   const { lines, by } = draft;
   const { errors } = calculated;
@@ -40,7 +43,7 @@ export function MixLines(props: MixLinesProps) {
       </ol>
       {(errors['lines'] ?? refused) && (
         <p role="alert" className="text-error py-1">
-          {errors['lines'] ?? refused}
+          {say.value(errors['lines'] ?? refused ?? '')}
         </p>
       )}
       <select
@@ -81,11 +84,12 @@ const LineRow = memo(function LineRow({
   line: Line;
   by: PartsBy;
   name: string;
-  wrong: string | undefined;
+  wrong: Message | undefined;
   at: number;
   last: boolean;
   does: LineDoes;
 }) {
+  const say = useSay();
   const other = by === 'volume' ? 'mass' : 'volume';
   return (
     <li className="py-1.5">
@@ -141,7 +145,7 @@ const LineRow = memo(function LineRow({
           </Button>
         </span>
       </div>
-      {wrong && <p className="text-error text-sm">{wrong}</p>}
+      {wrong && <p className="text-error text-sm">{say(wrong)}</p>}
     </li>
   );
 });

@@ -8,6 +8,7 @@ import { MixEditor } from './mix-editor';
 import { MixStarts } from './mix-starts';
 import { mixOfStarter } from './starter-mix';
 import { useMixSources } from './use-mix-sources';
+import { useSay } from '../ui/say';
 
 /** A kept mix as it is edited. */
 function draftOf({ id: _id, revision: _revision, used: _used, ...mix }: MixView): MixInput {
@@ -20,6 +21,7 @@ function draftOf({ id: _id, revision: _revision, used: _used, ...mix }: MixView)
 
 /** One mix, new or known. A new one begins from the library. */
 export function MixPage() {
+  const say = useSay();
   const { id = 'new' } = useParams();
   const [search] = useSearchParams();
   const { sources, error, isPending } = useMixSources();
@@ -28,7 +30,7 @@ export function MixPage() {
   if (id === 'new') {
     const starter = starters.find(({ key }) => key === search.get('as'));
     if (!starter) return <MixStarts materials={sources.store.materials} />;
-    const { draft, missing } = mixOfStarter(starter, sources.store.materials);
+    const { draft, missing } = mixOfStarter(starter, sources.store.materials, say);
     return (
       <>
         {missing.length > 0 && (

@@ -7,6 +7,7 @@ import { SelectField } from '../ui/select-field';
 import { SettingTimesFields, withTimes } from '../ui/setting-times-fields';
 import { withRecipe } from './resolve';
 import type { CalculatedMix } from './use-calculated-mix';
+import { useSay } from '../ui/say';
 
 const exposures: readonly { value: Exposure; label: string }[] = [
   { value: 'indoors', label: 'Indoors' },
@@ -51,6 +52,7 @@ const timesFrom = ({ lines }: Mix) =>
 
 /** How wet a mix is, how it sets, where its pieces live, and what of it is counted. */
 export function MixWordFields({ draft, calculated, onChange }: WordsProps) {
+  const say = useSay();
   const set = (part: Partial<MixInput>) => onChange({ ...draft, ...part });
   const limed = calculated.mix.lines.some(({ material: { family } }) => family === 'lime' || family === 'pozzolan');
   const tick = (label: string, checked: boolean, put: (checked: boolean) => void) => (
@@ -66,7 +68,7 @@ export function MixWordFields({ draft, calculated, onChange }: WordsProps) {
         value={draft.grade}
         options={consistencies.map(({ grade, name, usedFor }) => ({
           value: grade,
-          label: `${grade}: ${name} — ${usedFor}`,
+          label: `${grade}: ${say(name)} — ${say(usedFor)}`,
         }))}
         onChange={(grade) => set({ grade })}
       />

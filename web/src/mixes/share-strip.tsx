@@ -1,22 +1,24 @@
 import type { VolumeShare } from '@dewpot/core/mixes';
 import { fillOf, MixPatterns } from './mix-patterns';
+import { useSay } from '../ui/say';
 
 const WIDTH = 240;
 
 /** What a mix is made of by volume as a lying strip, to scale. */
 export function ShareStrip({ shares }: { shares: readonly VolumeShare[] }) {
+  const say = useSay();
   return (
     <svg
       viewBox={`0 0 ${WIDTH} 22`}
       preserveAspectRatio="none"
       className="h-6 w-full"
       role="img"
-      aria-label={`By volume: ${shares.map(({ name, share }) => `${name} ${Math.round(share * 100)} %`).join(', ')}`}
+      aria-label={`By volume: ${shares.map(({ name, share }) => `${say.value(name)} ${Math.round(share * 100)} %`).join(', ')}`}
     >
       <MixPatterns />
       {shares.map(({ name, kind, share }, i) => (
         <rect
-          key={name}
+          key={say.value(name)}
           x={shares.slice(0, i).reduce((sum, before) => sum + before.share * WIDTH, 0)}
           width={share * WIDTH}
           height={22}

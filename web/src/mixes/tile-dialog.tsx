@@ -21,6 +21,7 @@ import { Choice } from '../ui/choice';
 import { EditDialog } from '../ui/edit-dialog';
 import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';
+import { useSay } from '../ui/say';
 
 const plainly = <T extends string>(values: readonly T[]) => values.map((value) => ({ value, label: value as string }));
 const yesNo = (yes: string, no: string) => [
@@ -30,13 +31,20 @@ const yesNo = (yes: string, no: string) => [
 
 /** What a trial tile showed. */
 export function TileDialog({ mixId, onClose }: { mixId: string; onClose: () => void }) {
+  const say = useSay();
   const keep = useKeepTile();
   const [id] = useState(() => uuid());
   const own = (useQuery(storeQuery).data?.materials ?? []).flatMap(({ name, sealer }) =>
     sealer ? [{ value: name, label: name, kind: sealer.kind }] : [],
   );
   const products =
-    own.length > 0 ? own : sealerKinds.map((kind) => ({ value: sealers[kind].name, label: sealers[kind].name, kind }));
+    own.length > 0
+      ? own
+      : sealerKinds.map((kind) => ({
+          value: say.value(sealers[kind].name),
+          label: say.value(sealers[kind].name),
+          kind,
+        }));
   const [chosen, setChosen] = useState<string>();
   const product = products.find(({ value }) => value === chosen) ?? defined(products[0]);
   const [tool, setTool] = useState<CoatTool>('brush');

@@ -9,6 +9,7 @@ import { sayDay } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { TileDialog } from './tile-dialog';
+import { useSay } from '../ui/say';
 
 /** Trial tiles of a mix: how each sealer took to it, sealed and bare side by side. */
 export function TilesSlab({ mixId }: { mixId: string }) {
@@ -37,6 +38,7 @@ export function TilesSlab({ mixId }: { mixId: string }) {
 }
 
 function Tile({ tile }: { tile: TileView }) {
+  const say = useSay();
   const now = useNow();
   const remove = useRemoveTile();
   const { good, told } = readTile(tile);
@@ -46,11 +48,11 @@ function Tile({ tile }: { tile: TileView }) {
     <li className="grid grid-cols-[1fr_auto] gap-2 py-2">
       <div>
         <p>
-          <strong>{name}</strong>, {coats} {coats === 1 ? 'coat' : 'coats'} by {tool}: {sheen},{' '}
+          <strong>{say.value(name)}</strong>, {coats} {coats === 1 ? 'coat' : 'coats'} by {tool}: {sheen},{' '}
           {good ? 'would do' : 'not like this'} <span className="quiet text-sm">{sayDay(at, now)}</span>
         </p>
         <p className="quiet text-sm">
-          {told} {note}
+          {told.map((one) => say(one)).join(' ')} {note}
         </p>
         <Failure error={remove.error} />
       </div>
@@ -59,7 +61,7 @@ function Tile({ tile }: { tile: TileView }) {
         size="low"
         className="px-3 text-sm"
         disabled={remove.isPending}
-        aria-label={`Remove the tile with ${name}`}
+        aria-label={`Remove the tile with ${say.value(name)}`}
         onClick={() => remove.mutate(tile.id)}
       >
         Remove

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { InputError } from '@dewpot/core/units';
+import { InputError, issueInWords, type Message } from '@dewpot/core/units';
 import { calculateMix, type Mix, type MixConditions, type MixFigures } from '@dewpot/core/mixes';
 import type { MixInput } from '@dewpot/contract';
 import { conditionsFor, resolveMix, type MixKnowledge } from './resolve';
@@ -11,7 +11,7 @@ export interface CalculatedMix {
   /** Undefined while it cannot be mixed. */
   readonly figures?: MixFigures;
   /** What is wrong, by field. */
-  readonly errors: Readonly<Record<string, string>>;
+  readonly errors: Readonly<Record<string, Message>>;
 }
 
 function calculate(draft: MixInput, known: MixKnowledge): CalculatedMix {
@@ -21,7 +21,7 @@ function calculate(draft: MixInput, known: MixKnowledge): CalculatedMix {
     return { mix, conditions, figures: calculateMix(mix, conditions), errors: {} };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    const told = error.issues.map(({ field, message, remedy }) => [field, `${message} ${remedy}`] as const);
+    const told = error.issues.map(({ field, message, remedy }) => [field, issueInWords({ message, remedy })] as const);
     return { mix, conditions, errors: Object.fromEntries(told) };
   }
 }

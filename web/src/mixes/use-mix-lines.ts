@@ -1,8 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import { defined } from '@dewpot/core/math';
+import type { Message } from '@dewpot/core/units';
 import { changeHolding, lineToldBy, usualBinderClass, type Held, type PartsBy } from '@dewpot/core/mixes';
 import type { MixInput, StoreView } from '@dewpot/contract';
-import { sayRefusal } from '../ui/input-error-message';
+import { firstIssue } from '../ui/input-error-message';
 import { swapped } from '../ui/swapped';
 import { resolveMix, withRecipe } from './resolve';
 import type { CalculatedMix } from './use-calculated-mix';
@@ -29,7 +30,7 @@ export interface LineDoes {
 export function useMixLines({ draft, calculated, store, onChange }: MixLinesProps) {
   const { lines, by } = draft;
   const [hold, setHold] = useState<Held | ''>('');
-  const [refused, setRefused] = useState<string>();
+  const [refused, setRefused] = useState<Message>();
   // What a line is held against: the recipe as it was when the line was entered, so that digits half typed leave no trace.
   const before = useRef({ draft, calculated });
   const put = (next: Line[]) => onChange({ ...draft, lines: next });
@@ -47,7 +48,7 @@ export function useMixLines({ draft, calculated, store, onChange }: MixLinesProp
     try {
       onChange(withRecipe(draft, changeHolding(mix, { line: at, parts, hold }, conditions)));
     } catch (error) {
-      setRefused(sayRefusal(error));
+      setRefused(firstIssue(error));
       plain();
     }
   };

@@ -1,3 +1,4 @@
+import type { Message } from '@dewpot/core/units';
 import type { MouldShape } from '@dewpot/core/moulds';
 import type { DimensionLine } from './dimensions';
 import { VIEW } from './section-frame';
@@ -59,7 +60,7 @@ export interface DimensionFieldsProps {
   readonly dimensions: readonly DimensionLine[];
   /** Height of the drawing, px. */
   readonly height: number;
-  readonly errors: ReadonlyMap<string, string>;
+  readonly errors: ReadonlyMap<string, Message>;
   readonly onChange: (shape: MouldShape) => void;
 }
 

@@ -5,6 +5,7 @@ import { PhotoAsk } from './photo-ask';
 import type { Start } from './starts';
 import type { FileReading } from './use-file-reading';
 import { Button } from '../ui/button';
+import { useSay } from '../ui/say';
 
 /** What makes an element take a file that is dropped on it. */
 export const takesDrop = (open: (file: File) => Promise<void>) => ({
@@ -24,6 +25,7 @@ export function FileAsks({
   reading: FileReading;
   onStart: (start: Start) => void;
 }) {
+  const say = useSay();
   return (
     <>
       {work.done !== undefined && (
@@ -37,8 +39,8 @@ export function FileAsks({
       {work.issues.length > 0 && (
         <ul role="alert" className="border-error bg-base-100 mt-3 border-l-4 p-3">
           {work.issues.map(({ message, remedy }) => (
-            <li key={message}>
-              {message} <span className="quiet">{remedy}</span>
+            <li key={say(message)}>
+              {say(message)} <span className="quiet">{say(remedy)}</span>
             </li>
           ))}
         </ul>

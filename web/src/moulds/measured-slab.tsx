@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { defined } from '@dewpot/core/math';
-import { InputError, type Figure } from '@dewpot/core/units';
+import type { Figure, Message } from '@dewpot/core/units';
 import { volumeByMass, type MeasuredVolume, type VolumeMeasuredBy } from '@dewpot/core/moulds';
 import { X } from 'lucide-react';
 import { Button } from '../ui/button';
@@ -9,6 +8,7 @@ import { QuantityField } from '../ui/quantity-field';
 import { TextField } from '../ui/text-field';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
+import { firstIssue } from '../ui/input-error-message';
 
 const ways: readonly { readonly value: VolumeMeasuredBy; readonly label: string; readonly hint: string }[] = [
   { value: 'water', label: 'Water', hint: 'on the scale' },
@@ -21,13 +21,12 @@ function calculate(
   by: VolumeMeasuredBy,
   mass: number | undefined,
   density: number,
-): { volume?: Figure; wrong?: string } {
+): { volume?: Figure; wrong?: Message | undefined } {
   if (mass === undefined) return {};
   try {
     return { volume: volumeByMass(by, mass, density) };
   } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    return { wrong: `${defined(error.issues[0]).message} ${defined(error.issues[0]).remedy}` };
+    return { wrong: firstIssue(error) };
   }
 }
 

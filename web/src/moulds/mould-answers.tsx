@@ -6,6 +6,7 @@ import { BigFigure, FigureWorking } from '../ui/figure-working';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
 import { FurtherAnswers } from './further-answers';
+import { useSay } from '../ui/say';
 
 const NO_MIX = '';
 
@@ -25,6 +26,7 @@ export interface MouldAnswersProps {
 
 /** What follows from a mould's measurements, the answer first. */
 export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix, judged, aside }: MouldAnswersProps) {
+  const say = useSay();
   const units = useUnits();
   const { volume, computed, wall, thinnest, base, planting, jar, ballast, lifts } = figures;
   const { mass, dryMass, size, bedSand, box } = figures;
@@ -72,7 +74,7 @@ export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix, ju
       </div>
       {ballast && (
         <div className={`mt-3 ${ballast.fits ? 'quiet' : ''}`}>
-          {ballast.advice}
+          {say(ballast.advice)}
           {lifts !== undefined && ` In ${lifts} even lifts, each on a set one, sand alone holds it.`}{' '}
           {!ballast.fits && <FigureWorking figure={ballast.sand} />}
         </div>

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
+import { distinct, type Message } from '@dewpot/core/units';
 import { cavityOf, layerHeights, rimOf, type MouldShape, type ThinPlace } from '@dewpot/core/moulds';
 import { Button } from '../ui/button';
 import { SelectField } from '../ui/select-field';
@@ -7,6 +8,7 @@ import { dimensionsOf } from './dimensions';
 import { PlanDrawing } from './plan-drawing';
 import { SectionDrawing } from './section-drawing';
 import { frameOf } from './section-frame';
+import { useSay } from '../ui/say';
 
 const TurningView = lazy(async () => ({ default: (await import('./turning-view')).TurningView }));
 
@@ -22,7 +24,7 @@ const evenShares = (count: number) => Array.from({ length: count }, () => 1 / co
 export interface MouldDrawingProps {
   readonly shape: MouldShape;
   readonly drawn: Drawn | undefined;
-  readonly errors: ReadonlyMap<string, string>;
+  readonly errors: ReadonlyMap<string, Message>;
   readonly onChange: (shape: MouldShape) => void;
   /** What else can be done with the drawing. */
   readonly children?: ReactNode;
@@ -30,6 +32,7 @@ export interface MouldDrawingProps {
 
 /** The mould on paper: section with its measurements, plan where it has no axis, layers, and a turning view when asked. */
 export function MouldDrawing({ shape, drawn, errors, onChange, children }: MouldDrawingProps) {
+  const say = useSay();
   const [fill, setFill] = useState<number>();
   const [layers, setLayers] = useState(1);
   const [turning, setTurning] = useState(false);
@@ -39,7 +42,7 @@ export function MouldDrawing({ shape, drawn, errors, onChange, children }: Mould
     () => (drawn && layers > 1 ? layerHeights(drawn.shape, evenShares(layers)) : []),
     [drawn, layers],
   );
-  const wrong = [...new Set(errors.values())];
+  const wrong = distinct([...errors.values()]).map((one) => say(one));
   const fields = { shape, dimensions, height: frame?.height ?? 1, errors, onChange };
   return (
     <>

@@ -1,3 +1,4 @@
+import { type Message, msg } from '@dewpot/core/units';
 import { fullVolume, mouldIssues, pieceGuides, pieceView } from '@dewpot/core/moulds';
 import { MouldInput, shapeOf, type MouldView } from '@dewpot/contract';
 import { plainToInstance } from 'class-transformer';
@@ -5,17 +6,18 @@ import { validateSync } from 'class-validator';
 import { parse, unparse } from 'papaparse';
 import { v7 as uuid } from 'uuid';
 import { draftOf, inputOf } from './draft';
+import type { Speaker } from '@dewpot/locales';
 
 const FORMAT = 'dewpot-moulds';
 
 /** The moulds as a table for a spreadsheet: volumes in mL, sizes in mm; the last columns let it be read again. */
-export function mouldsCsv(moulds: readonly MouldView[]): string {
+export function mouldsCsv(moulds: readonly MouldView[], say: Speaker): string {
   return unparse(
     moulds.map((mould) => {
       const { width, depth, height } = pieceView(mould.shape);
       return {
         name: mould.name,
-        makes: pieceGuides[mould.piece].name,
+        makes: say(pieceGuides[mould.piece].name),
         wall: mould.flexibility,
         solid: mould.shape.outer.kind,
         volume_mL: fullVolume(mould.shape).toFixed(1),
@@ -44,7 +46,7 @@ export function mouldsJson(moulds: readonly MouldView[]): string {
 export interface ReadMoulds {
   readonly moulds: readonly { readonly id: string; readonly input: MouldInput }[];
   /** What could not be read, a sentence each. */
-  readonly wrong: readonly string[];
+  readonly wrong: readonly Message[];
 }
 
 interface PlainMould {
@@ -54,7 +56,7 @@ interface PlainMould {
   readonly stuff?: unknown;
 }
 
-function readOne({ stuff, ...given }: PlainMould, number: number): { input?: MouldInput; wrong?: string } {
+function readOne({ stuff, ...given }: PlainMould, number: number): { input?: MouldInput; wrong?: Message } {
   const name = typeof given.name === 'string' ? given.name : `number ${number}`;
   const marks = Array.isArray(given.copies) ? given.copies.map(String) : [];
   const input = plainToInstance(MouldInput, {
@@ -64,9 +66,9 @@ function readOne({ stuff, ...given }: PlainMould, number: number): { input?: Mou
     version: 0,
   });
   const [error] = validateSync(input, { whitelist: true });
-  if (error) return { wrong: `The mould ${name} was left out: its ${error.property} is missing or cannot be read.` };
+  if (error) return { wrong: msg('files.mouldFieldBad', { name, field: error.property }) };
   const [issue] = mouldIssues(shapeOf(input.shape));
-  if (issue) return { wrong: `The mould ${name} was left out: ${issue.message}` };
+  if (issue) return { wrong: msg('files.mouldLeftOut', { name, why: issue.message }) };
   return { input };
 }
 
@@ -89,8 +91,7 @@ function shapeIn(text: string | undefined): unknown {
 /** Reads moulds from a table of ours; what is wrong is told, and the rest is read. */
 function readMouldsCsv(text: string): ReadMoulds {
   const { data, meta } = parse<Record<string, string>>(text, { header: true, skipEmptyLines: true });
-  if (!meta.fields?.includes('shape'))
-    return { moulds: [], wrong: ['This table holds no moulds: it lacks the column “shape”.'] };
+  if (!meta.fields?.includes('shape')) return { moulds: [], wrong: [msg('files.noMouldTable')] };
   return readAll(
     data.map(({ name, wall, piece, shape, marks = '' }) => ({
       name,
@@ -113,10 +114,10 @@ function readMouldsJson(text: string): ReadMoulds {
   try {
     parsed = JSON.parse(text);
   } catch {
-    return { moulds: [], wrong: ['This file is no JSON: it cannot be read.'] };
+    return { moulds: [], wrong: [msg('files.noJsonAtAll')] };
   }
   const { format, moulds } = (parsed ?? {}) as { format?: unknown; moulds?: unknown };
   if (format !== FORMAT || !Array.isArray(moulds))
-    return { moulds: [], wrong: [`This file holds no moulds: it does not say “${FORMAT}”.`] };
+    return { moulds: [], wrong: [msg('files.noMoulds', { format: FORMAT })] };
   return readAll(moulds);
 }

@@ -1,5 +1,6 @@
 import { fullVolume, pieceGuides, pieceView, type PieceKind } from '@dewpot/core/moulds';
 import type { MouldView } from '@dewpot/contract';
+import type { Speaker } from '@dewpot/locales';
 
 export type MouldOrder = 'name' | 'volume' | 'height' | 'cycles';
 
@@ -29,11 +30,11 @@ const keys: Record<MouldOrder, (mould: MouldView) => number | string> = {
 };
 
 /** The moulds that fit a wish, in its order. */
-export function chooseMoulds(moulds: readonly MouldView[], wish: MouldWish): MouldView[] {
+export function chooseMoulds(moulds: readonly MouldView[], wish: MouldWish, say: Speaker): MouldView[] {
   const word = wish.word.trim().toLowerCase();
   const fits = (mould: MouldView) => {
     const volume = fullVolume(mould.shape);
-    const text = `${mould.name} ${pieceGuides[mould.piece].name} ${mould.notes ?? ''}`.toLowerCase();
+    const text = `${mould.name} ${say(pieceGuides[mould.piece].name)} ${mould.notes ?? ''}`.toLowerCase();
     return (
       text.includes(word) &&
       (wish.piece === undefined || mould.piece === wish.piece) &&

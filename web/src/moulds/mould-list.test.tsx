@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
+import { english, speakerFor } from '@dewpot/locales/testing';
 import type { MouldView, TubView } from '@dewpot/contract';
 import { fakeServer, mould, renderScreen } from '../../test/fake-server';
 import { chooseMoulds, noWish } from './mould-filter';
@@ -20,7 +21,8 @@ const of = (key: string, name: string, piece: MouldView['piece'] = 'slab'): Moul
 const three = [mould, of('trough', 'Long trough', 'trough'), of('bought', 'Small dish', 'dish')];
 
 describe('which moulds', () => {
-  const names = (wish: Partial<typeof noWish>) => chooseMoulds(three, { ...noWish, ...wish }).map(({ name }) => name);
+  const names = (wish: Partial<typeof noWish>) =>
+    chooseMoulds(three, { ...noWish, ...wish }, speakerFor()).map(({ name }) => name);
   it('by what they hold, how large they are, what they make, and any word', () => {
     expect(names({})).toEqual(['Long trough', 'Nested pot', 'Small dish']);
     expect(names({ order: 'volume' })).toEqual(['Small dish', 'Nested pot', 'Long trough']);
@@ -41,7 +43,7 @@ describe('which moulds', () => {
 
 describe('moulds in a file', () => {
   it('go out as a table for a spreadsheet', () => {
-    const [head, first] = mouldsCsv(three).split('\r\n');
+    const [head, first] = mouldsCsv(three, speakerFor()).split('\r\n');
     expect(head).toContain('volume_mL');
     expect(first).toMatch(/^Nested pot,pot,rigid,round-frustum,20\d\d\.\d,200\.0,200\.0,180\.0,3,10,pot,A B C,/);
   });
@@ -68,10 +70,10 @@ describe('moulds in a file', () => {
   ])('that holds %s is told of', (_, text, told) => {
     const { moulds, wrong } = readMoulds(text);
     expect(moulds).toEqual([]);
-    expect(wrong.join()).toMatch(told);
+    expect(english(wrong).join()).toMatch(told);
   });
   it('come back from the table too', () => {
-    const { moulds, wrong } = readMoulds(mouldsCsv(three));
+    const { moulds, wrong } = readMoulds(mouldsCsv(three, speakerFor()));
     expect(wrong).toEqual([]);
     expect(moulds.map(({ input }) => [input.name, input.piece, input.flexibility])).toEqual(
       three.map(({ name, piece, flexibility }) => [name, piece, flexibility]),
@@ -82,7 +84,7 @@ describe('moulds in a file', () => {
     const text = mouldsJson(three).replace('"bottomDiameter": 124', '"bottomDiameter": 900');
     const { moulds, wrong } = readMoulds(text);
     expect(moulds).toHaveLength(2);
-    expect(wrong[0]).toMatch(/Nested pot was left out: The core is 900/);
+    expect(english(wrong[0]!)).toMatch(/Nested pot was left out: The core is 900/);
   });
   it('are read by the screen and saved one by one', async () => {
     const sent = fakeServer({ moulds: [] });
@@ -114,7 +116,7 @@ describe('tubs that nest', () => {
     expect(within(pairs).getAllByRole('heading')[0]).toHaveTextContent(/Jam pail in bulb tub|Bean tub in jam pail/);
     await userEvent.clear(wall);
     await userEvent.type(wall, '0{Enter}');
-    expect(screen.getByRole('alert')).toHaveTextContent('The wanted wall is 0 mm.');
+    expect(screen.getByRole('alert')).toHaveTextContent('The required wall is 0 mm.');
   });
   it('a tub measured outside is kept by its inside', async () => {
     const sent = fakeServer();

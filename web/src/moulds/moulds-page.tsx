@@ -17,17 +17,20 @@ import { TextField } from '../ui/text-field';
 import { useUnits } from '../ui/units';
 import { chooseMoulds, noWish, type MouldOrder, type MouldWish } from './mould-filter';
 import { mouldsCsv, mouldsJson, readMoulds } from './mould-files';
+import { useSay } from '../ui/say';
+import type { Message } from '@dewpot/core/units';
 
 const WIDTH = 210;
 const HEIGHT = 150;
 
 /** All moulds as the pieces they make, to one scale, and which of them fit a wish. */
 export function MouldsPage() {
+  const say = useSay();
   const { data, isPending, error } = useQuery(mouldsQuery);
   const [wish, setWish] = useState(noWish);
   if (isPending) return <Busy what="the moulds" />;
   if (!data) return <Failure error={error} />;
-  const shown = chooseMoulds(data, wish);
+  const shown = chooseMoulds(data, wish, say);
   const sizes = shown.map(({ shape }) => pieceSize(shape, 1));
   const scale = Math.min(
     ...sizes.map(({ width, height }) => Math.min((WIDTH - 16) / width, (HEIGHT - 24) / height)),
@@ -122,6 +125,7 @@ function Wish({ wish, onChange }: { wish: MouldWish; onChange: (wish: MouldWish)
 }
 
 function MouldCard({ mould, scale }: { mould: MouldView; scale: number }) {
+  const say = useSay();
   const units = useUnits();
   const { id, name, shape, piece, copies, once, cycles } = mould;
   const standing = copies.filter(({ retired }) => !retired).length;
@@ -138,7 +142,7 @@ function MouldCard({ mould, scale }: { mould: MouldView; scale: number }) {
           {name}
         </h2>
         <p className="quiet text-sm">
-          {pieceGuides[piece].name}, {count}
+          {say(pieceGuides[piece].name)}, {count}
           {cycles > 0 && `, ${cycles} ${cycles === 1 ? 'pour' : 'pours'}`}
         </p>
         <p className="numeral mt-1 text-2xl">{units.say(fullVolume(shape), 'mL')}</p>
@@ -149,8 +153,9 @@ function MouldCard({ mould, scale }: { mould: MouldView; scale: number }) {
 
 /** Moulds out to a file, and in from one. */
 function Files({ moulds }: { moulds: readonly MouldView[] }) {
+  const say = useSay();
   const save = useSaveMould();
-  const [wrong, setWrong] = useState<readonly string[]>([]);
+  const [wrong, setWrong] = useState<readonly Message[]>([]);
   const read = async (file: File) => {
     const { moulds: found, wrong: told } = readMoulds(await file.text());
     setWrong(told);
@@ -165,7 +170,7 @@ function Files({ moulds }: { moulds: readonly MouldView[] }) {
             <Button
               look="plain"
               size="low"
-              onClick={() => saveFile('moulds.csv', mouldsCsv(moulds), 'text/csv;charset=utf-8')}
+              onClick={() => saveFile('moulds.csv', mouldsCsv(moulds, say), 'text/csv;charset=utf-8')}
             >
               These as CSV
             </Button>
@@ -191,7 +196,7 @@ function Files({ moulds }: { moulds: readonly MouldView[] }) {
       {wrong.length > 0 && (
         <ul role="alert" className="border-error mt-2 border-l-4 pl-3">
           {wrong.map((one) => (
-            <li key={one}>{one}</li>
+            <li key={say(one)}>{say(one)}</li>
           ))}
         </ul>
       )}

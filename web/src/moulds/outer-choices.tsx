@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import type { Message } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { insideOf, mouldIssues, type MouldShape } from '@dewpot/core/moulds';
 import {
@@ -16,10 +17,11 @@ import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
 import { faceWords, polyhedronWords } from './solid-fields';
+import { useSay } from '../ui/say';
 
 interface ChoicesProps {
   readonly shape: MouldShape;
-  readonly errors: ReadonlyMap<string, string>;
+  readonly errors: ReadonlyMap<string, Message>;
   readonly onChange: (shape: MouldShape) => void;
 }
 
@@ -43,9 +45,10 @@ function Faces({
   onChange,
 }: {
   solid: Polyhedron;
-  error: string | undefined;
+  error: Message | undefined;
   onChange: (solid: Solid) => void;
 }) {
+  const say = useSay();
   const openings = openingsOf(solid.which);
   return (
     <div className="grid gap-3 sm:grid-cols-2">
@@ -62,7 +65,7 @@ function Faces({
           options={openings.map((value) => ({ value, label: faceWords[value] }))}
           onChange={(open) => onChange({ ...solid, open })}
         />
-        {error && <p className="text-error mt-1 text-sm">{error}</p>}
+        {error && <p className="text-error mt-1 text-sm">{say(error)}</p>}
       </div>
     </div>
   );
@@ -74,7 +77,7 @@ function Profile({
   onChange,
 }: {
   solid: Revolution;
-  errors: ReadonlyMap<string, string>;
+  errors: ReadonlyMap<string, Message>;
   onChange: (solid: Solid) => void;
 }) {
   const { system } = useUnits();

@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { defined } from '@dewpot/core/math';
-import { InputError } from '@dewpot/core/units';
+import type { Message } from '@dewpot/core/units';
 import { findPairs, sectionCut, type Pair, type WantedPair } from '@dewpot/core/moulds';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
@@ -14,16 +13,19 @@ import { OutlineThumb } from './outline-thumb';
 import type { Start } from './starts';
 import { Tubs } from './tubs';
 import { Wrong } from '../ui/wrong';
+import { firstIssue } from '../ui/input-error-message';
 
 /** Pairs that are shown: the best. */
 const SHOWN = 6;
 
-function search(tubs: Parameters<typeof findPairs>[0], wanted: WantedPair): { pairs: Pair[]; wrong?: string } {
+function search(
+  tubs: Parameters<typeof findPairs>[0],
+  wanted: WantedPair,
+): { pairs: Pair[]; wrong?: Message | undefined } {
   try {
     return { pairs: findPairs(tubs, wanted) };
   } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    return { pairs: [], wrong: `${defined(error.issues[0]).message} ${defined(error.issues[0]).remedy}` };
+    return { pairs: [], wrong: firstIssue(error) };
   }
 }
 

@@ -1,3 +1,4 @@
+import type { Message } from '@dewpot/core/units';
 import type { Pattern, PlacedSolid } from '@dewpot/core/moulds';
 import { sizeNamed, type Solid } from '@dewpot/core/solids';
 import { ChevronDown, X } from 'lucide-react';
@@ -25,7 +26,7 @@ export interface PartEditorProps {
   readonly placed: PlacedSolid;
   /** Path of it in the shape. */
   readonly path: string;
-  readonly errors: ReadonlyMap<string, string>;
+  readonly errors: ReadonlyMap<string, Message>;
   readonly open: boolean;
   readonly onChange: (placed: PlacedSolid) => void;
   readonly onRemove: () => void;
@@ -167,7 +168,7 @@ function Copies({
 }: {
   pattern: Pattern | undefined;
   path: string;
-  errors: ReadonlyMap<string, string>;
+  errors: ReadonlyMap<string, Message>;
   onChange: (pattern: Pattern | undefined) => void;
 }) {
   const { system } = useUnits();

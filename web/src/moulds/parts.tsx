@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import type { Message } from '@dewpot/core/units';
 import type { MouldShape, PlacedSolid } from '@dewpot/core/moulds';
 import { PartEditor } from './part-editor';
 import { partPresets } from './part-presets';
@@ -11,7 +12,7 @@ export function Parts({
   onChange,
 }: {
   shape: MouldShape;
-  errors: ReadonlyMap<string, string>;
+  errors: ReadonlyMap<string, Message>;
   /** Sizes of new parts are taken from the shape: it must be one. */
   canAdd: boolean;
   onChange: (shape: MouldShape) => void;

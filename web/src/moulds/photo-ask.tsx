@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { defined } from '@dewpot/core/math';
-import { InputError } from '@dewpot/core/units';
+import type { Message } from '@dewpot/core/units';
 import { measureTrace, type PhotoTrace, type TracedOutline } from '@dewpot/core/photos';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
@@ -11,16 +10,16 @@ import type { Start } from './starts';
 import type { Work } from '../workers/use-file-work';
 import { TraceDrawing } from './trace-drawing';
 import { Wrong } from '../ui/wrong';
+import { firstIssue } from '../ui/input-error-message';
 
 function measure(
   trace: PhotoTrace,
   card: { cardWidth: number; cardHeight: number },
-): { traced?: TracedOutline; wrong?: string } {
+): { traced?: TracedOutline; wrong?: Message | undefined } {
   try {
     return { traced: measureTrace(trace, card) };
   } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    return { wrong: `${defined(error.issues[0]).message} ${defined(error.issues[0]).remedy}` };
+    return { wrong: firstIssue(error) };
   }
 }
 

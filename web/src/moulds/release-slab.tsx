@@ -1,6 +1,7 @@
 import { defined } from '@dewpot/core/math';
 import { mouldMaterials, releases, releasesFor, type MouldMaterial, type ReleaseName } from '@dewpot/core/moulds';
 import { SelectField } from '../ui/select-field';
+import { useSay } from '../ui/say';
 
 /** What a caster's own casts from this mould say of a release. */
 export interface ReleaseRecord {
@@ -21,6 +22,7 @@ export function ReleaseSlab({
   record: readonly ReleaseRecord[];
   onChange: (part: { material?: MouldMaterial; release?: ReleaseName }) => void;
 }) {
+  const say = useSay();
   const suits = releasesFor(material);
   const chosen = release ?? defined(suits[0]);
   const others = (Object.keys(releases) as ReleaseName[]).filter((key) => !suits.includes(key));
@@ -43,13 +45,13 @@ export function ReleaseSlab({
           value={chosen}
           options={[...suits, ...others].map((value) => ({
             value,
-            label: `${releases[value].name}${value === suits[0] ? ' (usual)' : suits.includes(value) ? '' : ' (not usual)'}`,
+            label: `${say(releases[value].name)}${value === suits[0] ? ' (usual)' : suits.includes(value) ? '' : ' (not usual)'}`,
           }))}
           onChange={(next) => onChange({ release: next })}
         />
       </div>
       <p className="mt-2">
-        {how} {does} {dries > 0 && `Wait ${dries} minutes before the pour.`}
+        {say(how)} {say(does)} {dries > 0 && `Wait ${dries} minutes before the pour.`}
       </p>
       {record.length > 0 && (
         <ul className="quiet mt-1 text-sm">

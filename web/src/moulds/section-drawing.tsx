@@ -1,6 +1,7 @@
 import { memo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { defined } from '@dewpot/core/math';
-import { rulerSteps, writeQuantity } from '@dewpot/core/units';
+import { rulerSteps } from '@dewpot/core/units';
+import { writeQuantity } from '@dewpot/locales';
 import {
   fullVolume,
   heightFor,
@@ -15,6 +16,7 @@ import { Concrete } from './concrete';
 import { VIEW, type SectionFrame } from './section-frame';
 import { outlinePath } from '../ui/outline-path';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 const cutPath = ({ outlines }: CutSolid, { x, y }: SectionFrame) => outlinePath(outlines, ([px, pz]) => [x(px), y(pz)]);
 
@@ -28,7 +30,8 @@ function marks(most: number, every: readonly number[]): number[] {
 const TAG = 22;
 
 function Ruler({ shape, frame, fill }: { shape: MouldShape; frame: SectionFrame; fill: number }) {
-  const { system } = useUnits();
+  const say = useSay();
+  const { system } = say.reader;
   const rim = rimOf(shape);
   const x = VIEW.width - VIEW.right + 34;
   const steps = rulerSteps[system];
@@ -42,7 +45,7 @@ function Ruler({ shape, frame, fill }: { shape: MouldShape; frame: SectionFrame;
           <path d={`M${x - 5} ${frame.y(z)}h5`} stroke="currentColor" />
           {far(z) && (
             <text x={x - 8} y={frame.y(z) + 4} textAnchor="end" opacity={0.8}>
-              {writeQuantity(z, 'mm', system).split(' ')[0]}
+              {writeQuantity(z, 'mm', say.reader).split(' ')[0]}
             </text>
           )}
         </g>
@@ -54,7 +57,7 @@ function Ruler({ shape, frame, fill }: { shape: MouldShape; frame: SectionFrame;
             <path d={`M${x} ${frame.y(z)}h5`} stroke="currentColor" />
             {far(z, TAG) && (
               <text x={x + 8} y={frame.y(z) + 4} opacity={0.8}>
-                {writeQuantity(v, 'mL', system)}
+                {writeQuantity(v, 'mL', say.reader)}
               </text>
             )}
           </g>

@@ -1,4 +1,4 @@
-import type { FieldIssue } from '@dewpot/core/units';
+import { type FieldIssue, issueInWords, msg, type Message } from '@dewpot/core/units';
 import { QuantityField } from '../ui/quantity-field';
 import { TextField } from '../ui/text-field';
 import { useUnits } from '../ui/units';
@@ -17,7 +17,7 @@ export function SizeField({
   /** Whose size it is: “Inside”, “Core’s”. */
   owner: string;
   value: number | undefined;
-  error: string | undefined;
+  error: Message | undefined;
   hideLabel?: boolean;
   onChange: (value: number | undefined) => void;
 }) {
@@ -50,11 +50,12 @@ export function SizeField({
 }
 
 /** What is wrong with each field, in words, by its path. */
-export function errorsByField(issues: readonly FieldIssue[]): ReadonlyMap<string, string> {
-  const found = new Map<string, string>();
+export function errorsByField(issues: readonly FieldIssue[]): ReadonlyMap<string, Message> {
+  const found = new Map<string, Message>();
   for (const { field, value, message, remedy } of issues) {
     const missing = typeof value === 'number' && Number.isNaN(value);
-    if (!found.has(field)) found.set(field, missing ? 'This measurement is missing.' : `${message} ${remedy}`);
+    if (!found.has(field))
+      found.set(field, missing ? msg('moulds.measurementMissing') : issueInWords({ message, remedy }));
   }
   return found;
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { InputError, type FieldIssue } from '@dewpot/core/units';
+import { InputError, msg, type FieldIssue } from '@dewpot/core/units';
 import { insideOf } from '@dewpot/core/moulds';
 import { sizeNamed, checkSolid, type Solid } from '@dewpot/core/solids';
 import type { SolidInput, TubView } from '@dewpot/contract';
@@ -56,7 +56,7 @@ export function Tubs({ tubs }: { tubs: readonly TubView[] }) {
 
 function issuesOf(solid: Solid | undefined): readonly FieldIssue[] {
   if (!solid)
-    return [{ field: 'wall', value: 0, message: 'The wall leaves nothing inside.', remedy: 'Measure it at the rim.' }];
+    return [{ field: 'wall', value: 0, message: msg('moulds.wallNothing'), remedy: msg('moulds.measureAtRim') }];
   try {
     checkSolid(solid);
     return [];

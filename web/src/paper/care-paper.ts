@@ -1,4 +1,5 @@
 import type { CareNote } from '@dewpot/core/care';
+import type { Speaker } from '@dewpot/locales';
 import { MM, Paper, papers, type PaperFaces, type PaperName } from './paper';
 import { square } from './label-paper';
 
@@ -14,6 +15,7 @@ const MARGIN = 15 * MM;
 /** A care note on half a page: what the piece is made of, how it is looked after, what to beware of. */
 export async function carePaper(
   { title, made, care, cautions, code, address }: CarePaper,
+  say: Speaker,
   { paper: name, faces }: { readonly paper: PaperName; readonly faces: PaperFaces },
 ): Promise<Uint8Array> {
   const paper = await Paper.of(name, faces, `${title}, ${code}`);
@@ -22,15 +24,15 @@ export async function carePaper(
   const column = paper.width - SQUARE - 8 * MM;
   paper.text(title, { size: 26, bold: true, width: column });
   paper.gap(4);
-  made.forEach((line) => paper.text(line, { size: 12, width: column }));
+  made.forEach((line) => paper.text(say(line), { size: 12, width: column }));
   paper.gap(18);
   paper.text('How to look after it', { size: 15, bold: true });
   paper.gap(2);
-  care.forEach((line) => paper.text(`– ${line}`, { size: 12.5 }));
+  care.forEach((line) => paper.text(`– ${say(line)}`, { size: 12.5 }));
   if (cautions.length > 0) {
     paper.gap(10);
     paper.rule();
-    cautions.forEach((line) => paper.text(line, { size: 12.5, bold: true }));
+    cautions.forEach((line) => paper.text(say(line), { size: 12.5, bold: true }));
   }
   return paper.save();
 }

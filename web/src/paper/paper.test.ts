@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { PDFDocument } from 'pdf-lib';
 import { describe, expect, it } from 'vitest';
-import { formatQuantity } from '@dewpot/core/units';
+import { speakerFor } from '@dewpot/locales/testing';
 import { layInset, type Inset, type MouldShape } from '@dewpot/core/moulds';
 import { lessonsFor, partsOf } from '@dewpot/core/planning';
 import { alike, calculateSheet, placingsOf } from '@dewpot/core/pours';
@@ -21,7 +21,7 @@ const file = (weight: number) =>
     ),
   );
 const faces = { text: new Uint8Array(file(400)), bold: new Uint8Array(file(700)) };
-const say = (value: number, unit: 'g' | 'mL' | 'mm') => formatQuantity(value, unit, 'metric');
+const say = speakerFor();
 
 function parts(count: number) {
   const { store, find, tints, colours } = palette;

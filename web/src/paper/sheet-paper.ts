@@ -1,15 +1,13 @@
 import { sayScoops } from '@dewpot/core/materials';
 import type { Measure } from '@dewpot/core/measuring';
 import type { BenchPart } from '@dewpot/core/planning';
-import { alike, type Bucketful, type Placing } from '@dewpot/core/pours';
+import { alike, placingWords, type Bucketful, type Placing } from '@dewpot/core/pours';
 import { castCode } from '@dewpot/core/casts';
+import type { Speaker } from '@dewpot/locales';
 import { sayMeasures } from '../ui/measuring-words';
 import { stepTime } from '../ui/step-time';
 import { square } from './label-paper';
 import { MM, Paper, papers, type PaperFaces, type PaperName } from './paper';
-
-/** Says a quantity as the workshop does. */
-export type Say = (value: number, unit: 'g' | 'mL' | 'mm') => string;
 
 /** What a sheet on paper tells beside its figures. */
 export interface SheetWords {
@@ -31,85 +29,93 @@ const COLUMN = 122;
 const minuteWords = (minutes: number) => (minutes < 90 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1)} h`); // prettier-ignore
 
 /** Measures as they are read at arm's length: 2 + ½, or grams. */
-const largeMeasure = (measures: readonly Measure[], say: Say) =>
-  measures.map((one) => (one.kind === 'scoop' ? sayScoops(one.count) : say(one.mass, 'g'))).join(' + ');
+const largeMeasure = (measures: readonly Measure[], say: Speaker) =>
+  measures.map((one) => (one.kind === 'scoop' ? sayScoops(one.count) : say.quantity(one.mass, 'g'))).join(' + ');
 
 /** Every measure of a bucket, with a box for each scoop to tick. */
-function measuresOf(paper: Paper, { one }: Card, say: Say): void {
+function measuresOf(paper: Paper, { one }: Card, say: Speaker): void {
   const { lines, doses, late } = one;
   for (const { name, mass, measures } of lines) {
     paper.row(
       largeMeasure(measures, say),
       name,
-      `${say(mass.value, 'g')}: ${sayMeasures(measures, (g) => say(g, 'g'))}`,
+      `${say.quantity(mass.value, 'g')}: ${sayMeasures(measures, (g) => say.quantity(g, 'g'))}`,
     );
     for (const measure of measures) paper.boxes(measure.kind === 'scoop' ? measure.count : 1, COLUMN);
     paper.gap(4);
   }
   for (const { name, onScale, words } of doses) {
-    paper.row(say(onScale, 'g'), name, words);
+    paper.row(say.quantity(onScale, 'g'), name, say(words));
     paper.boxes(1, COLUMN);
   }
   if (late.length > 0)
-    paper.text(`At the end: ${late.map(({ name, mass }) => `${say(mass, 'g')} ${name.toLowerCase()}`).join(', ')}`);
+    paper.text(
+      `At the end: ${late.map(({ name, mass }) => `${say.quantity(mass, 'g')} ${say.inline(name)}`).join(', ')}`,
+    );
 }
 
 /** Its water, as a scale to mark. */
-function waterOf(paper: Paper, { one: { water } }: Card, say: Say): void {
+function waterOf(paper: Paper, { one: { water } }: Card, say: Speaker): void {
   const held = water.powderHeld;
   paper.text(
     held === undefined
-      ? `Water: ${say(water.first, 'mL')} at once, then splashes of ${say(water.splash, 'mL')}. Mark what went in.`
-      : `Water: all ${say(water.tap.value, 'mL')} at once; hold back ${say(held, 'g')} of the powder.`,
+      ? `Water: ${say.quantity(water.first, 'mL')} at once, then splashes of ${say.quantity(water.splash, 'mL')}. Mark what went in.`
+      : `Water: all ${say.quantity(water.tap.value, 'mL')} at once; hold back ${say.quantity(held, 'g')} of the powder.`,
     { size: 15, bold: true },
   );
   paper.gap(4);
   const marks = [
-    ...(held === undefined ? [{ at: water.first, words: `${say(water.first, 'mL')} first` }] : []),
-    { at: water.tap.value, words: `${say(water.tap.value, 'mL')} in all` },
-    { at: water.ceiling, words: `${say(water.ceiling, 'mL')} no more` },
+    ...(held === undefined ? [{ at: water.first, words: `${say.quantity(water.first, 'mL')} first` }] : []),
+    { at: water.tap.value, words: `${say.quantity(water.tap.value, 'mL')} in all` },
+    { at: water.ceiling, words: `${say.quantity(water.ceiling, 'mL')} no more` },
   ];
   paper.scale(marks.filter(({ at }) => at > 0));
 }
 
 /** How the moulds of a bucket are filled. */
-function placingOf(paper: Paper, placings: readonly Placing[], { fillings }: Bucketful, say: Say): void {
+function placingOf(paper: Paper, placings: readonly Placing[], { fillings }: Bucketful, say: Speaker): void {
   for (const { item, name, way, steps } of placings.filter(({ item: at }) => fillings.some((one) => one.item === at))) {
     const own = fillings.filter((one) => one.item === item);
     const told = own.map(
-      ({ copies, layer, each }) => `${copies.length} × ${layer ? `layer ${layer}, ` : ''}${say(each, 'mL')}`,
+      ({ copies, layer, each }) => `${copies.length} × ${layer ? `layer ${layer}, ` : ''}${say.quantity(each, 'mL')}`,
     );
-    paper.text(`${name}: ${told.join('; ')} (${way})`, { size: 14, bold: true });
+    paper.text(`${name}: ${told.join('; ')} (${say(placingWords[way])})`, { size: 14, bold: true });
     steps.forEach((step, i) => {
-      const time = [step.tool, stepTime(step, minuteWords)].filter(Boolean).join(', ');
-      paper.text(`${i + 1}. ${step.text}${time ? ` (${time})` : ''}`, { size: 12 });
+      const time = [step.tool, stepTime(step, minuteWords)]
+        .map((one) => say.value(one ?? ''))
+        .filter(Boolean)
+        .join(', ');
+      paper.text(`${i + 1}. ${say(step.text)}${time ? ` (${time})` : ''}`, { size: 12 });
     });
     paper.gap(4);
   }
 }
 
-const cautions = (paper: Paper, { sheet }: BenchPart, ...at: string[]) => {
-  for (const { step, text } of sheet.cautions) if (at.includes(step)) paper.text(`! ${text}`, { size: 12 });
+const cautions = (paper: Paper, { sheet }: BenchPart, say: Speaker, ...at: string[]) => {
+  for (const { step, text } of sheet.cautions) if (at.includes(step)) paper.text(`! ${say(text)}`, { size: 12 });
 };
 
 /** One page a bucket, or one for all that are alike: measured, mixed, placed, and what really went in. */
-function bucketPage(paper: Paper, part: BenchPart, card: Card, say: Say): void {
+function bucketPage(paper: Paper, part: BenchPart, card: Card, say: Speaker): void {
   const { one, times } = card;
   const { at, tint, volume, wash, wait } = one;
   const which = times > 1 ? `Buckets ${at + 1} to ${at + times}, each` : `Bucket ${at + 1}`;
-  paper.text(`${tint ? `${tint.name}: ` : ''}${which}, ${say(volume.value, 'mL')}`, { size: 18, bold: true });
-  if (wait) paper.text(`Wait ${minuteWords(wait.from.value * 60)} to ${minuteWords(wait.to.value * 60)} after the layer below: ${wait.test}.`); // prettier-ignore
-  if (wash) paper.text(wash);
-  cautions(paper, part, 'measure');
+  paper.text(`${tint ? `${say.value(tint.name)}: ` : ''}${which}, ${say.quantity(volume.value, 'mL')}`, {
+    size: 18,
+    bold: true,
+  });
+  if (wait) paper.text(`Wait ${minuteWords(wait.from.value * 60)} to ${minuteWords(wait.to.value * 60)} after the layer below: ${say(wait.test)}.`); // prettier-ignore
+  if (wash) paper.text(say(wash));
+  cautions(paper, part, say, 'measure');
   paper.gap(4);
   measuresOf(paper, card, say);
   paper.rule();
-  cautions(paper, part, 'mix');
+  cautions(paper, part, say, 'mix');
   waterOf(paper, card, say);
   paper.rule();
-  cautions(paper, part, 'place');
+  cautions(paper, part, say, 'place');
   placingOf(paper, part.placings, one, say);
-  cautions(paper, part, 'lift', 'clean');
+  cautions(paper, part, say, 'lift', 'clean');
   paper.blanks(['Water that went in', 'Temperature', 'Consistency as mixed', 'Left over']);
 }
 
@@ -123,7 +129,7 @@ function codesOf(parts: readonly BenchPart[], number: number): string[] {
 export async function sheetPaper(
   parts: readonly BenchPart[],
   { title, address, number, layOut, ballast }: SheetWords,
-  { paper: name, faces, say }: { readonly paper: PaperName; readonly faces: PaperFaces; readonly say: Say },
+  { paper: name, faces, say }: { readonly paper: PaperName; readonly faces: PaperFaces; readonly say: Speaker },
 ): Promise<Uint8Array> {
   const paper = await Paper.of(name, faces, title);
   const [width, height] = papers[name];

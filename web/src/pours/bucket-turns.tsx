@@ -2,6 +2,7 @@ import type { alike } from '@dewpot/core/pours';
 import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import { SheetRows } from './sheet-rows';
+import { useSay } from '../ui/say';
 
 /** Hours as people say a wait. */
 const sayWait = (hours: number) => (hours < 1.5 ? `${Math.round(hours * 60)} min` : `${Number(hours.toFixed(1))} h`);
@@ -27,6 +28,7 @@ export function BucketTurns({ turns, tappable }: { turns: readonly Alike[]; tapp
 }
 
 function TurnRow({ n, turn, tappable }: { n: number; turn: Alike; tappable: boolean }) {
+  const say = useSay();
   const units = useUnits();
   const { one, times } = turn;
   const { at, tint, volume, lines, doses, late, water, fillings, wash, wait, warnings } = one;
@@ -34,7 +36,7 @@ function TurnRow({ n, turn, tappable }: { n: number; turn: Alike; tappable: bool
     <li className="border-base-300 border-l-8 pl-3" style={{ borderColor: tint?.colour }}>
       <h3 className="text-xl">
         <span className="quiet mr-2">{n}</span>
-        {tint?.name ?? (times > 1 ? `Buckets ${at + 1} to ${at + times}` : `Bucket ${at + 1}`)}{' '}
+        {tint ? say.value(tint.name) : times > 1 ? `Buckets ${at + 1} to ${at + times}` : `Bucket ${at + 1}`}{' '}
         <span className="quiet font-sans text-base">
           {units.sayFigure(volume)}
           {times > 1 && `, ${times} times alike: the figures are for one`}
@@ -48,16 +50,16 @@ function TurnRow({ n, turn, tappable }: { n: number; turn: Alike; tappable: bool
               ? `Wait ${sayWait(wait.from.value)} to ${sayWait(wait.to.value)} after the layer below`
               : `Within ${sayWait(wait.to.value)} of the layer below`}
           </strong>
-          : {wait.test}.{' '}
+          : {say(wait.test)}.{' '}
           <span className="quiet">
             From {sayWait(wait.coldJoint.value)} on it is a cold joint: scratch it, damp it, or brush on a bond coat.
           </span>
         </p>
       )}
-      {wash && <p className="quiet">{wash}</p>}
+      {wash && <p className="quiet">{say(wash)}</p>}
       {warnings.map((warning) => (
-        <p key={warning} className="text-warning">
-          {warning}
+        <p key={say(warning)} className="text-warning">
+          {say(warning)}
         </p>
       ))}
       <SheetRows lines={lines} doses={doses} water={water} tappable={tappable} />

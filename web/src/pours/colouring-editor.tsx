@@ -11,6 +11,7 @@ import { PieceThumb } from '../ui/piece-thumb';
 import { evened, ofKind, withMore, without } from './colouring-draft';
 import { ColourParts } from './colour-parts';
 import { itemOf, type CalculatedPlan } from './plan';
+import { useSay } from '../ui/say';
 
 type Kind = ColouringKind | 'mix';
 const kinds = Object.keys(colouringKinds) as ColouringKind[];
@@ -43,6 +44,7 @@ export function ColouringEditor({
   calculated: CalculatedPlan | undefined;
   onChange: (colouring: ColouringInput | undefined) => void;
 }) {
+  const say = useSay();
   const { colouring } = item;
   const planned = itemOf(calculated?.parts ?? [], at)?.item;
   const layers = layersIn(planned);
@@ -56,11 +58,11 @@ export function ColouringEditor({
           value={colouring?.kind ?? 'mix'}
           options={[
             { value: 'mix', label: 'in the mix’s own colour' },
-            ...kinds.map((value) => ({ value, label: colouringKinds[value].name.toLowerCase() })),
+            ...kinds.map((value) => ({ value, label: say.inline(colouringKinds[value].name) })),
           ]}
           onChange={(kind) => onChange(kind === 'mix' ? undefined : ofKind(kind, colouring, tints))}
         />
-        {colouring && <p className="quiet text-sm">{colouringKinds[colouring.kind].how}</p>}
+        {colouring && <p className="quiet text-sm">{say(colouringKinds[colouring.kind].how)}</p>}
         {colouring?.kind === 'banded' && <BandChoices colouring={colouring} onChange={put} />}
         {colouring && (
           <ColourParts
@@ -95,6 +97,7 @@ export function ColouringEditor({
 
 /** How a colouring will look: bands in the section and on the piece, the rest as a likeness. */
 function Drawn({ item, layers, onSeed }: { item: PourItem; layers: readonly Layer[]; onSeed: (seed: number) => void }) {
+  const say = useSay();
   const { colouring, shape, name } = item;
   if (!colouring) return null;
   const whole = colouring.parts.reduce((sum, { share }) => sum + share, 0);
@@ -129,7 +132,7 @@ function Drawn({ item, layers, onSeed }: { item: PourItem; layers: readonly Laye
         <CastFace
           colour={defined(faceColouring.parts[0]).colour}
           {...(seeded && { faceColouring })}
-          label={`${name}: ${colouringKinds[colouring.kind].name.toLowerCase()}`}
+          label={`${name}: ${say.inline(colouringKinds[colouring.kind].name)}`}
           className="h-36 w-full"
         />
         {seeded && (

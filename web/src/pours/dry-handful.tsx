@@ -3,6 +3,7 @@ import { moistureByDrying } from '@dewpot/core/mixes';
 import { QuantityField } from '../ui/quantity-field';
 import { sayRefusal } from '../ui/input-error-message';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 /** The moisture of a material by drying a weighed handful, step by step; `most` is the wettest it can be. */
 export function DryHandful({
@@ -14,6 +15,7 @@ export function DryHandful({
   most: number;
   onMoisture: (moisture: number) => void;
 }) {
+  const say = useSay();
   const { system } = useUnits();
   const [damp, setDamp] = useState<number>();
   const [told, setTold] = useState<string>();
@@ -24,7 +26,7 @@ export function DryHandful({
       setTold(`${value.toFixed(1)} % water.`);
       onMoisture(Number((value / 100).toFixed(3)));
     } catch (error) {
-      setTold(sayRefusal(error));
+      setTold(sayRefusal(error, say));
     }
   };
   return (

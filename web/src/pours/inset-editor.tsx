@@ -9,6 +9,7 @@ import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import { InsetSource } from './inset-source';
 import { TemplateButton } from './template-button';
+import { useSay } from '../ui/say';
 
 const faces: { value: InsetFace; label: string; hint: string }[] = [
   { value: 'mould', label: 'Against the mould', hint: 'laid on its bottom, mirrored' },
@@ -101,6 +102,7 @@ function laidOrIssues(...asked: Parameters<typeof layInset>): { laid?: LaidInset
 
 /** As it must lie, as it will be read, and what that leaves of the piece. */
 function Laid({ inset, item, mould }: { inset: InsetInput; item: PourItemInput; mould: MouldView }) {
+  const say = useSay();
   const units = useUnits();
   const { piece } = mould;
   // What is left out this time is not in its way.
@@ -144,8 +146,8 @@ function Laid({ inset, item, mould }: { inset: InsetInput; item: PourItemInput; 
             </div>
           </div>
           {laid.warnings.map((text) => (
-            <p key={text} className="border-warning border-l-4 pl-3 text-sm">
-              {text}
+            <p key={say(text)} className="border-warning border-l-4 pl-3 text-sm">
+              {say(text)}
             </p>
           ))}
           <TemplateButton inset={inset} laid={laid} mould={mould.name} />
@@ -154,7 +156,7 @@ function Laid({ inset, item, mould }: { inset: InsetInput; item: PourItemInput; 
         <ul role="alert" className="border-error border-l-4 pl-3">
           {issues.map(({ field, message, remedy }) => (
             <li key={field}>
-              {message} <span className="quiet">{remedy}</span>
+              {say(message)} <span className="quiet">{say(remedy)}</span>
             </li>
           ))}
         </ul>

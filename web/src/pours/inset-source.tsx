@@ -14,6 +14,7 @@ import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { useFileWork } from '../workers/use-file-work';
 import { lettersOf } from './lettering';
+import { useSay } from '../ui/say';
 
 type Kind = 'none' | 'letters' | 'picture';
 
@@ -71,6 +72,7 @@ const withLoops = (inset: InsetInput | undefined, name: string, loops: InsetLoop
 };
 
 function LettersSource({ inset, onChange }: SourceProps) {
+  const say = useSay();
   const { system } = useUnits();
   const [letters, setLetters] = useState(inset?.letters ?? { ...FIRST, text: '' });
   const [error, setError] = useState<unknown>();
@@ -121,7 +123,7 @@ function LettersSource({ inset, onChange }: SourceProps) {
       />
       {error instanceof InputError ? (
         <p role="alert" className="text-error text-sm col-span-2">
-          {sayRefusal(error)}
+          {sayRefusal(error, say)}
         </p>
       ) : (
         <Failure error={error} />
@@ -131,6 +133,7 @@ function LettersSource({ inset, onChange }: SourceProps) {
 }
 
 function PictureSource({ inset, onChange }: SourceProps) {
+  const say = useSay();
   const { system } = useUnits();
   const work = useFileWork();
   const own = inset && !inset.letters ? inset : undefined;
@@ -160,8 +163,8 @@ function PictureSource({ inset, onChange }: SourceProps) {
         </div>
       )}
       {work.issues.map(({ message, remedy }) => (
-        <p key={message} role="alert" className="text-error w-full text-sm">
-          {message} {remedy}
+        <p key={say(message)} role="alert" className="text-error w-full text-sm">
+          {say(message)} {say(remedy)}
         </p>
       ))}
     </div>

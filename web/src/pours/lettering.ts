@@ -1,5 +1,5 @@
 import { defined } from '@dewpot/core/math';
-import { InputError } from '@dewpot/core/units';
+import { InputError, msg } from '@dewpot/core/units';
 import { pathLoops } from '@dewpot/core/meshes';
 import type { InsetLoops } from '@dewpot/core/moulds';
 import type { PlanPoint } from '@dewpot/core/solids';
@@ -47,7 +47,7 @@ export function setLetters(font: Font, { text, height }: Pick<LettersInput, 'tex
   );
   if (missing)
     throw new InputError([
-      { field: 'text', value: text, message: `These letters have no “${missing}”.`, remedy: 'Leave it out, or bring it as a drawing.' }, // prettier-ignore
+      { field: 'text', value: text, message: msg('files.noLetter', { letter: missing }), remedy: msg('files.leaveLetterOut') }, // prettier-ignore
     ]);
   const scale = height / font.capHeight;
   const lines = text.split('\n').map((line) => lineLoops(font, line));

@@ -6,6 +6,7 @@ import type { PourInput, PourView } from '@dewpot/contract';
 import { mixNames } from './mix-names';
 import type { PlanSources, SheetPart } from './plan';
 import type { Change } from '../ui/change';
+import { useSay } from '../ui/say';
 
 function differences(before: PourView, now: SheetPart, cover: string | undefined, sources: PlanSources) {
   const { colours } = sources.palette;
@@ -35,6 +36,7 @@ export function MatchSlab({
   calculated: SheetPart;
   onChange: (part: Change<PourInput>) => void;
 }) {
+  const say = useSay();
   const poured = sources.pours.filter(({ status }) => status === 'finished');
   const before = poured.find(({ id }) => id === input.matches);
   const found = before && differences(before, calculated, input.cover, sources);
@@ -60,7 +62,7 @@ export function MatchSlab({
       {found && found.length > 0 && (
         <ul className="border-warning mt-1 space-y-1 border-l-4 pl-3">
           {found.map((one) => (
-            <li key={one}>{one}</li>
+            <li key={say(one)}>{say(one)}</li>
           ))}
         </ul>
       )}

@@ -6,6 +6,7 @@ import { SelectField } from '../ui/select-field';
 import type { PourInput } from '@dewpot/contract';
 import type { CalculatedPlan, PlanSources } from './plan';
 import type { MeasuringProps } from './pour-choices';
+import { useSay } from '../ui/say';
 
 /** Marks a scoop in the list that is heaped. */
 const HEAPED = '+heaped';
@@ -32,6 +33,7 @@ export function measuringInWords(
 
 /** How the pour is measured: each way with what comes of it, the scoop at hand and the finest part of it. */
 export function MeasuringWayChoice({ input, sources, calculated, onChange }: MeasuringProps) {
+  const say = useSay();
   const { scoops } = sources.palette.store;
   const chosen = calculated?.sheets?.[0]?.sheet.way;
   const ways = calculated?.ways ?? [];
@@ -49,7 +51,7 @@ export function MeasuringWayChoice({ input, sources, calculated, onChange }: Mea
           onChange={(measuring) => onChange({ measuring })}
         />
       )}
-      {chosen && input.measuring === undefined && <p className="quiet text-sm">Proposed: {chosen.reason}.</p>}
+      {chosen && input.measuring === undefined && <p className="quiet text-sm">Proposed: {say(chosen.reason)}.</p>}
       {scoops.length === 0 ? (
         <p className="quiet text-sm">Without a scoop everything is weighed. Add your scoops under Materials.</p>
       ) : (

@@ -1,22 +1,29 @@
 import { MINUTE } from '@dewpot/core/units';
-import type { Placing } from '@dewpot/core/pours';
+import { placingWords, type Placing } from '@dewpot/core/pours';
 import { saySpan } from '../ui/format-time';
 import { stepTime } from '../ui/step-time';
+import { useSay } from '../ui/say';
 
 const sayMinutes = (minutes: number) => saySpan(minutes * MINUTE);
 
 /** How each kind of mould is filled, step by step, with tool and time. */
 export function Placings({ placings }: { placings: readonly Placing[] }) {
+  const say = useSay();
   return placings.map(({ item, name, way, steps }) => (
     <div key={item} role="group" aria-label={`How ${name} is filled`} className="my-2">
       <h3 className="font-sans font-semibold">
-        {name} <span className="quiet font-normal">{way}</span>
+        {name} <span className="quiet font-normal">{say(placingWords[way])}</span>
       </h3>
       <ol className="list-decimal space-y-0.5 pl-6">
         {steps.map((step) => (
-          <li key={step.text}>
-            {step.text}{' '}
-            <span className="quiet text-sm">{[step.tool, stepTime(step, sayMinutes)].filter(Boolean).join(', ')}</span>
+          <li key={say(step.text)}>
+            {say(step.text)}{' '}
+            <span className="quiet text-sm">
+              {[step.tool, stepTime(step, sayMinutes)]
+                .filter(Boolean)
+                .map((one) => say.value(one ?? ''))
+                .join(', ')}
+            </span>
           </li>
         ))}
       </ol>

@@ -18,6 +18,7 @@ import { DampMaterials } from './damp-materials';
 import { measuringInWords, MeasuringWayChoice } from './measuring-choice';
 import { measuredBefore, type PlanSources, type CalculatedPlan } from './plan';
 import type { Change } from '../ui/change';
+import { useSay } from '../ui/say';
 
 /** Names by which casters call what they put on. */
 export const releaseWords = [
@@ -45,6 +46,7 @@ export interface MeasuringProps extends ChoicesProps {
 
 /** Mix and consistency; what is rarely changed is folded. */
 export function PourChoices({ input, sources, calculated, onChange }: MeasuringProps) {
+  const say = useSay();
   const { mixes } = sources;
   const { materials } = sources.palette.store;
   const damp = materials.filter(({ id }) => (input.moisture[id] ?? 0) > 0).map(({ name }) => name.toLowerCase());
@@ -66,7 +68,10 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
       <SelectField<Grade>
         label="Consistency"
         value={input.grade}
-        options={consistencies.map(({ grade, name, looks }) => ({ value: grade, label: `${name}: ${looks}` }))}
+        options={consistencies.map(({ grade, name, looks }) => ({
+          value: grade,
+          label: `${say(name)}: ${say(looks)}`,
+        }))}
         onChange={(grade) => onChange({ grade })}
       />
       <div>

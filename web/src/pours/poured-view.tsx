@@ -15,9 +15,11 @@ import { exactly } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { mixNames } from './mix-names';
+import { useSay } from '../ui/say';
 
 /** What went in of one mix, beside what was planned. */
 function WentIn({ part: { plan, log, mixName, mixRevision }, named }: { part: PourPart; named: boolean }) {
+  const say = useSay();
   const units = useUnits();
   const sheet = useMemo(() => calculateSheet(plan), [plan]);
   const planned = (materialId: string) =>
@@ -60,7 +62,7 @@ function WentIn({ part: { plan, log, mixName, mixRevision }, named }: { part: Po
         </tbody>
       </table>
       <p className="quiet mt-2 text-sm">
-        Came out like {consistency(log.grade).name}, at {units.say(log.temperature, '°C')}
+        Came out like {say(consistency(log.grade).name)}, at {units.say(log.temperature, '°C')}
         {log.short
           ? `, ${units.say(log.short, 'mL')} short`
           : log.leftover !== undefined && `, with ${units.say(log.leftover, 'mL')} left over`}

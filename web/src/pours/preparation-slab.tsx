@@ -8,6 +8,7 @@ import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import type { PlanSources, SheetPart } from './plan';
 import { freeOf } from './full-moulds';
+import { useSay } from '../ui/say';
 
 /** A share of the amount that is not worth scaling for. */
 const TRIFLE = 0.01;
@@ -46,6 +47,7 @@ export function BeforeSlab({
 }
 
 function Cuts({ sheets }: { sheets: readonly SheetPart[] }) {
+  const say = useSay();
   const units = useUnits();
   const cuts = sheets.flatMap(({ plan }) => cutList(plan.items));
   if (cuts.length === 0) return null;
@@ -56,7 +58,7 @@ function Cuts({ sheets }: { sheets: readonly SheetPart[] }) {
         {cuts.map(({ what, mould, count, across, length, width }, i) => (
           <li key={i}>
             <strong>
-              {count} × {what}
+              {count} × {say.value(what)}
             </strong>
             : {across !== undefined && `⌀ ${units.say(across, 'mm')} × `}
             {units.say(length, 'mm')}
@@ -134,6 +136,7 @@ function Cores({ sheets }: { sheets: readonly SheetPart[] }) {
 
 /** What to have in reach, and how long the release dries before the first bucket. */
 function LayOut({ sheets, input }: { sheets: readonly SheetPart[]; input: PourInput }) {
+  const say = useSay();
   const named = releaseCalled(input.release);
   const release = named && named !== 'none' ? releases[named] : undefined;
   const things = thingsToLayOut(
@@ -150,7 +153,7 @@ function LayOut({ sheets, input }: { sheets: readonly SheetPart[]; input: PourIn
       </ul>
       {release && (
         <p>
-          {release.name}
+          {say(release.name)}
           {release.dries > 0 ? `: on ${release.dries} minutes before the first bucket, to dry` : ': needs no drying'}.
         </p>
       )}

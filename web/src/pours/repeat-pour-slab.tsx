@@ -3,6 +3,7 @@ import type { PourInput, PourView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { allCastsQuery } from '../api/casts';
 import { Button } from '../ui/button';
+import { useSay } from '../ui/say';
 
 /** What an earlier pour suggests changing when it is poured again, each with its evidence. */
 export function AgainSlab({
@@ -14,6 +15,7 @@ export function AgainSlab({
   input: PourInput;
   onChange: (part: Partial<PourInput>) => void;
 }) {
+  const say = useSay();
   const casts = (useQuery(allCastsQuery).data ?? []).filter(({ pourId }) => pourId === pour.id);
   const advice = pour.parts.flatMap((part): AgainAdvice[] => {
     const own = casts.filter(({ snapshot }) => snapshot.mixName === part.mixName);
@@ -30,9 +32,9 @@ export function AgainSlab({
       ) : (
         <ul className="mt-1 space-y-2">
           {advice.map(({ change, evidence, spare }) => (
-            <li key={change} className="border-warning flex flex-wrap items-center gap-x-4 border-l-4 pl-3">
+            <li key={say(change)} className="border-warning flex flex-wrap items-center gap-x-4 border-l-4 pl-3">
               <span>
-                <strong>{change}</strong> <span className="quiet">{evidence}</span>
+                <strong>{say(change)}</strong> <span className="quiet">{say(evidence)}</span>
               </span>
               {spare !== undefined && spare !== input.spare && (
                 <Button size="low" onClick={() => onChange({ spare })}>

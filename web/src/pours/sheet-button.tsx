@@ -5,6 +5,7 @@ import { makeSheet, PaperButton } from '../paper';
 import { useUnits } from '../ui/units';
 import { thingsToLayOut } from './preparation-checklist';
 import { mixNames } from './mix-names';
+import { useSay } from '../ui/say';
 
 /** The mixing sheet of a pour as PDF; one that is kept carries a square that opens it. */
 export function SheetButton({
@@ -16,13 +17,14 @@ export function SheetButton({
   input: Pick<PourInput, 'cover'>;
   kept?: { readonly id: string; readonly number: number };
 }) {
+  const say = useSay();
   const units = useUnits();
   const ballast = parts
     .flatMap(coreHolds)
     .flatMap(({ name, held }) =>
       held
         ? [
-            `On the core of each ${name}: ${units.sayFigure(held.mass)}, ${units.sayFigure(held.sand)} of dry ${held.sandName.toLowerCase()}.`,
+            `On the core of each ${name}: ${units.sayFigure(held.mass)}, ${units.sayFigure(held.sand)} of dry ${say.inline(held.sandName)}.`,
           ]
         : [],
     );
@@ -36,10 +38,6 @@ export function SheetButton({
     ...(kept && { number: kept.number, address: `${window.location.origin}/pours/${kept.id}` }),
   };
   return (
-    <PaperButton
-      name="Sheet as PDF"
-      file="mixing-sheet"
-      make={(ways) => makeSheet(parts, words, { ...ways, say: (value, unit) => units.say(value, unit) })}
-    />
+    <PaperButton name="Sheet as PDF" file="mixing-sheet" make={(ways) => makeSheet(parts, words, { ...ways, say })} />
   );
 }

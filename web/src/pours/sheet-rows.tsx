@@ -4,11 +4,13 @@ import type { SheetDose, SheetLine, WaterPlan } from '@dewpot/core/pours';
 import { FigureWorking } from '../ui/figure-working';
 import { Measures } from '../ui/measure-tally';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 const row = 'grid grid-cols-[8rem_1fr] items-center gap-x-4 py-1.5 sm:grid-cols-[12rem_1fr]';
 
 /** A dose as the scale gives it, or a level spoon. */
 function DoseRow({ dose }: { dose: SheetDose }) {
+  const say = useSay();
   const units = useUnits();
   const { mass, onScale, name, words, spoons, milliliters, advice } = dose;
   return (
@@ -17,11 +19,11 @@ function DoseRow({ dose }: { dose: SheetDose }) {
       <span>
         <span className="numeral mr-3 text-3xl whitespace-nowrap">{units.say(onScale, 'g')}</span>
         <span className="quiet">
-          {words}
+          {say(words)}
           {milliliters !== undefined && `, or ${units.say(milliliters, 'mL')}`}
           {spoons !== undefined && `, or ${sayScoops(spoons)} level spoons of ${SPOON} mL`}
         </span>
-        {advice && <span className="text-warning block text-sm">{advice}</span>}
+        {advice && <span className="text-warning block text-sm">{say(advice)}</span>}
         <FigureWorking figure={mass} label="Why so much?" />
       </span>
     </li>

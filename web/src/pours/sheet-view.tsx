@@ -7,12 +7,14 @@ import { SheetRows } from './sheet-rows';
 import { BucketTurns } from './bucket-turns';
 import { wayNames } from '../ui/measuring-words';
 import { WaterSlab } from './water-slab';
+import { useSay } from '../ui/say';
 
 function Cautions({ sheet, step }: { sheet: Sheet; step: CautionStep }) {
+  const say = useSay();
   const here = sheet.cautions.filter((caution) => caution.step === step);
   return here.map(({ text }) => (
-    <p key={text} className="border-accent my-2 border-l-4 pl-3 text-sm">
-      {text}
+    <p key={say(text)} className="border-accent my-2 border-l-4 pl-3 text-sm">
+      {say(text)}
     </p>
   ));
 }
@@ -48,6 +50,7 @@ export function SheetView({
   placings: readonly Placing[];
   tappable?: boolean;
 }) {
+  const say = useSay();
   const { batch, warnings, way } = sheet;
   const buckets = bucketsOf(sheet);
   const { turns, tinted, inTurns, count } = buckets;
@@ -57,7 +60,7 @@ export function SheetView({
       {warnings.length > 0 && (
         <ul className="border-warning my-3 space-y-1 border-l-4 pl-3">
           {warnings.map((warning) => (
-            <li key={warning}>{warning}</li>
+            <li key={say(warning)}>{say(warning)}</li>
           ))}
         </ul>
       )}
@@ -133,11 +136,12 @@ function ComesOutEven({ even }: { even: Sheet['even'] }) {
 }
 
 function Method({ steps }: { steps: Sheet['method'] }) {
+  const say = useSay();
   return (
     <ol className="mb-3 list-decimal space-y-0.5 pl-6">
       {steps.map(({ text, why }) => (
-        <li key={text}>
-          {text} {why && <span className="quiet text-sm">({why})</span>}
+        <li key={say(text)}>
+          {say(text)} {why && <span className="quiet text-sm">({say(why)})</span>}
         </li>
       ))}
     </ol>

@@ -6,9 +6,11 @@ import { PlanFindings } from './plan-findings';
 import type { MeasuringProps } from './pour-choices';
 import { SheetView } from './sheet-view';
 import { Shopping } from './shopping';
+import { useSay } from '../ui/say';
 
 /** The sheets of a plan, mix by mix, or what is wrong with it. */
 export function Sheets({ input, sources, calculated, onChange }: MeasuringProps) {
+  const say = useSay();
   if (!calculated) return <p className="quiet">Choose a mix.</p>;
   const { sheets, issues } = calculated;
   if (!sheets && issues.length === 0)
@@ -23,7 +25,7 @@ export function Sheets({ input, sources, calculated, onChange }: MeasuringProps)
         <ul>
           {issues.map(({ field, message, remedy }) => (
             <li key={field}>
-              {message} <span className="quiet">{remedy}</span>
+              {say(message)} <span className="quiet">{say(remedy)}</span>
             </li>
           ))}
         </ul>

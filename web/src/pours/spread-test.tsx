@@ -3,11 +3,13 @@ import { consistency, gradeOfSpread, type Grade } from '@dewpot/core/mixes';
 import { QuantityField } from '../ui/quantity-field';
 import { sayRefusal } from '../ui/input-error-message';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 const CUP = 80;
 
 /** The spread test, step by step: two diameters tell how wet it came out. */
 export function SpreadTest({ onGrade }: { onGrade: (grade: Grade) => void }) {
+  const say = useSay();
   const { system } = useUnits();
   const [cup, setCup] = useState<number | undefined>(CUP);
   const [told, setTold] = useState<string>();
@@ -15,10 +17,10 @@ export function SpreadTest({ onGrade }: { onGrade: (grade: Grade) => void }) {
     if (puddle === undefined || cup === undefined) return;
     try {
       const { grade, spread } = gradeOfSpread(puddle, cup);
-      setTold(`It spread ${spread.toFixed(2)} times the cup: ${consistency(grade).name}.`);
+      setTold(`It spread ${spread.toFixed(2)} times the cup: ${say(consistency(grade).name)}.`);
       onGrade(grade);
     } catch (error) {
-      setTold(sayRefusal(error));
+      setTold(sayRefusal(error, say));
     }
   };
   return (

@@ -8,6 +8,7 @@ import { SelectField } from '../ui/select-field';
 import { useNow } from '../ui/use-now';
 import { bucketLabel } from './bucket-label';
 import type { SheetPart } from './plan';
+import { useSay } from '../ui/say';
 
 const QUARTER = 15 * 60_000;
 const finishWords: Record<Finish, string> = {
@@ -28,6 +29,7 @@ export function HourSlab({
   steps: readonly Step[];
   onChange: (part: Partial<PourInput>) => void;
 }) {
+  const say = useSay();
   const now = useNow();
   // The next quarter of an hour: by then one has read the sheet.
   const [chosen, setChosen] = useState<number>();
@@ -80,11 +82,11 @@ export function HourSlab({
       {timeline.warnings.length > 0 && (
         <ul className="border-warning mb-3 space-y-1 border-l-4 pl-3">
           {timeline.warnings.map(({ step, text }) => (
-            <li key={step}>{text}</li>
+            <li key={step}>{say(text)}</li>
           ))}
         </ul>
       )}
-      <HourLine timeline={timeline} labels={(part, bucket) => bucketLabel(sheets, part, bucket)} />
+      <HourLine timeline={timeline} labels={(part, bucket) => bucketLabel(sheets, part, bucket, say)} />
     </section>
   );
 }

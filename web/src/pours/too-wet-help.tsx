@@ -4,9 +4,11 @@ import { tooWet } from '@dewpot/core/mixes';
 import { batchOfSheet, type PourPlan, type Sheet } from '@dewpot/core/pours';
 import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 /** Too much water went in: what to add of everything dry, so that the ratio stays. */
 export function TooWetHelp({ plan, sheet }: { plan: PourPlan; sheet: Sheet }) {
+  const say = useSay();
   const units = useUnits();
   const [tap, setTap] = useState<number>();
   const found = useMemo(() => {
@@ -44,8 +46,8 @@ export function TooWetHelp({ plan, sheet }: { plan: PourPlan; sheet: Sheet }) {
       {found && !('add' in found) && (
         <ul role="status" className="quiet mt-2">
           {found.map(({ message, remedy }) => (
-            <li key={message}>
-              {message} {remedy}
+            <li key={say(message)}>
+              {say(message)} {say(remedy)}
             </li>
           ))}
         </ul>

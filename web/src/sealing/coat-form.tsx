@@ -10,6 +10,7 @@ import { sayDay } from '../ui/format-time';
 import { useUnits } from '../ui/units';
 import { SealUse } from './seal-use';
 import { useCoat, type Coat } from './use-coat';
+import { useSay } from '../ui/say';
 
 /** A coat of sealer by what the piece is for. A damp piece is refused with the reason; that can be overridden, and is kept. */
 export function CoatForm({ casts, busy, record }: ActionProps) {
@@ -42,6 +43,7 @@ export function CoatForm({ casts, busy, record }: ActionProps) {
 }
 
 function CoatChoices({ coat: { chosen, choose, products, product, coats, side, done } }: { coat: Coat }) {
+  const say = useSay();
   return (
     <>
       <Choice
@@ -73,7 +75,7 @@ function CoatChoices({ coat: { chosen, choose, products, product, coats, side, d
         />
       </div>
       <p className="quiet text-sm">
-        {toolWords[chosen.tool]}: {coatToolWords[chosen.tool]}.
+        {toolWords[chosen.tool]}: {say(coatToolWords[chosen.tool])}.
       </p>
     </>
   );
@@ -101,18 +103,19 @@ function OneCoat({ coat: { volume, product, lot, now }, count }: { coat: Coat; c
 
 /** What speaks against it: told, or to be overridden with a reason. */
 function Against({ coat, count }: { coat: Coat; count: number }) {
+  const say = useSay();
   const { chosen, choose, told, against, shut, soon, advised } = coat;
   return (
     <>
       {told.map(({ told: what, remedy }) => (
-        <p key={what} className="border-accent border-l-4 pl-3">
-          {what} {remedy}
+        <p key={say(what)} className="border-accent border-l-4 pl-3">
+          {say(what)} {say(remedy)}
         </p>
       ))}
       {against.length > 0 && (
         <ul className="border-accent list-none space-y-1 border-l-4 pl-3">
           {against.map((one) => (
-            <li key={one}>{one}</li>
+            <li key={say(one)}>{say(one)}</li>
           ))}
         </ul>
       )}
@@ -125,7 +128,7 @@ function Against({ coat, count }: { coat: Coat; count: number }) {
                 ? 'not dry enough to seal'
                 : `${shut.map(({ cast }) => cast.code).join(', ')} not dry enough`
           }
-          reasons={[...new Set([...shut.flatMap(({ reasons }) => reasons), ...soon.map((one) => one.told)])]}
+          reasons={[...shut.flatMap(({ reasons }) => reasons), ...soon.map((one) => one.told)]}
           note="Do not seal yet. Film sealers blister, peel or cloud on damp pieces."
           label="Coat it all the same, because"
           reason={chosen.reason}

@@ -6,9 +6,11 @@ import { useNow } from '../ui/use-now';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
 import { OverrideField } from '../ui/casts/override-field';
+import { useSay } from '../ui/say';
 
 /** Paint, wash, powder, foil, label, dye: on a piece dry enough for it, in its order with the sealer. */
 export function DecorateForm(props: ActionProps) {
+  const say = useSay();
   const now = useNow();
   const [decoration, setDecoration] = useState<Decoration>('paint');
   const [note, setNote] = useState('');
@@ -27,7 +29,7 @@ export function DecorateForm(props: ActionProps) {
         onChange={setDecoration}
       />
       <p>
-        {how} <span className="quiet">Dry in {dries} h at 20 °C.</span>
+        {say(how)} <span className="quiet">Dry in {dries} h at 20 °C.</span>
       </p>
       <label className="block text-sm font-semibold">
         Which, and how (may be left open)
@@ -51,7 +53,7 @@ export function DecorateForm(props: ActionProps) {
       <DoneButton
         {...props}
         disabled={against.length > 0 && overridden === ''}
-        said={`${name}: kept.`}
+        said={`${say(name)}: kept.`}
         event={{
           type: 'decorated',
           decoration,
@@ -59,7 +61,7 @@ export function DecorateForm(props: ActionProps) {
           ...(against.length > 0 && { overridden }),
         }}
       >
-        {name} is on
+        {say(name)} is on
       </DoneButton>
     </div>
   );

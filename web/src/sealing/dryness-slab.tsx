@@ -4,6 +4,7 @@ import type { CastDetail } from '@dewpot/contract';
 import { useSession } from '../api/session';
 import { saySpan, sayWhen } from '../ui/format-time';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 const ruleWords: Record<DrynessRule, string> = {
   weighings: 'Weighings',
@@ -15,20 +16,21 @@ const ruleWords: Record<DrynessRule, string> = {
 
 /** The gate before a sealer, rule by rule: which decides and how far off it is; the caster's own sign beside it. */
 export function DrynessSlab({ cast, now }: { cast: CastDetail; now: number }) {
+  const say = useSay();
   const units = useUnits();
   const { workshop } = useSession();
   const { dry, dryDown, life, stage } = cast;
   if (stage !== 'drying') return null;
   const drying = workshop.drying ?? usualDrying;
-  const say = (value: number, unit: (typeof dryDown.rules)[number]['unit']) =>
+  const amount = (value: number, unit: (typeof dryDown.rules)[number]['unit']) =>
     unit === 'g' ? units.say(value, 'g') : unit === 'weighings' ? `${value}` : units.say(value, unit);
   return (
     <section className="card-slab" aria-label="Dry enough?">
       <h2 className="mb-2 text-xl">Dry enough{dry.film ? ' for a film' : ''}?</h2>
       {drying !== 'scale' && (
         <p className="mb-2">
-          {dryingSchools[drying].name}: {life.filmTest ? `${life.filmTest.told} ` : ''}
-          <span className="quiet">{dryingSchools[drying].why}</span>
+          {say(dryingSchools[drying].name)}: {life.filmTest ? `${say(life.filmTest.told)} ` : ''}
+          <span className="quiet">{say(dryingSchools[drying].why)}</span>
         </p>
       )}
       {dry.inferredFrom ? (
@@ -38,7 +40,7 @@ export function DrynessSlab({ cast, now }: { cast: CastDetail; now: number }) {
           limit.
         </p>
       ) : dryDown.rules.length === 0 ? (
-        <p>{dryDown.missing.join(' ')}</p>
+        <p>{dryDown.missing.map((one) => say(one)).join(' ')}</p>
       ) : (
         <table className="w-full text-sm">
           <thead className="sr-only">
@@ -55,10 +57,10 @@ export function DrynessSlab({ cast, now }: { cast: CastDetail; now: number }) {
                   {ruleWords[rule]}
                   {dry.decides?.rule === rule && <span className="text-accent"> decides</span>}
                 </td>
-                <td className="text-right">{say(rule === 'age' ? (now - life.pouredAt) / DAY : have, unit)}</td>
+                <td className="text-right">{amount(rule === 'age' ? (now - life.pouredAt) / DAY : have, unit)}</td>
                 <td className="quiet text-right">
                   {rule === 'water' ? 'under ' : ''}
-                  {say(want, unit)}
+                  {amount(want, unit)}
                 </td>
                 <td className="w-14 text-right">
                   {met || (rule === 'age' && (now - life.pouredAt) / DAY >= want) ? 'met' : 'not yet'}

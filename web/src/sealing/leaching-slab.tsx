@@ -1,10 +1,12 @@
 import { leaching } from '@dewpot/core/curing';
 import type { CastDetail } from '@dewpot/contract';
+import { useSay } from '../ui/say';
 
 const PH = { from: 7, to: 13, target: 8.5 } as const;
 
 /** The leaching: what the strips said, on the way to the target. */
 export function LeachingSlab({ cast: { life } }: { cast: CastDetail }) {
+  const say = useSay();
   const readings = life.ph ?? [];
   if (readings.length === 0 && !life.leaches) return null;
   const { told } = leaching(readings, life.leaches ?? 0);
@@ -17,7 +19,7 @@ export function LeachingSlab({ cast: { life } }: { cast: CastDetail }) {
         viewBox="0 0 420 92"
         className="w-full"
         role="img"
-        aria-label={`Leaching: ${readings.map(({ ph }) => `pH ${ph}`).join(', ')}. ${told}`}
+        aria-label={`Leaching: ${readings.map(({ ph }) => `pH ${ph}`).join(', ')}. ${say(told)}`}
       >
         <rect
           x={34}
@@ -49,7 +51,7 @@ export function LeachingSlab({ cast: { life } }: { cast: CastDetail }) {
         ))}
       </svg>
       <figcaption className="text-sm">
-        {life.leaches ?? 0} {life.leaches === 1 ? 'soak' : 'soaks'} so far. {told}
+        {life.leaches ?? 0} {life.leaches === 1 ? 'soak' : 'soaks'} so far. {say(told)}
       </figcaption>
     </figure>
   );

@@ -3,6 +3,7 @@ import { pieceUses, sealAdvice, type PieceUse } from '@dewpot/core/sealing';
 import { Button } from '../ui/button';
 import { Picks } from '../ui/picks';
 import { pieceUseWords } from '../ui/piece-use-words';
+import { useSay } from '../ui/say';
 
 /** What a piece is for, and how it is sealed for that, with the reason and the cautions. */
 export function SealUse({
@@ -16,6 +17,7 @@ export function SealUse({
   busy: boolean;
   onLeaveBare: () => void;
 }) {
+  const say = useSay();
   const advice = sealAdvice(uses);
   return (
     <>
@@ -28,14 +30,14 @@ export function SealUse({
       <p>
         <strong>
           {advice.sealer
-            ? `${sealers[advice.sealer].name}, ${advice.coats} ${advice.coats > 1 ? 'coats' : 'coat'}.`
+            ? `${say.value(sealers[advice.sealer].name)}, ${advice.coats} ${advice.coats > 1 ? 'coats' : 'coat'}.`
             : 'Leave unsealed.'}
         </strong>{' '}
-        {advice.reason}
+        {say(advice.reason)}
       </p>
       {advice.cautions.map((caution) => (
-        <p key={caution} className="border-accent border-l-4 pl-3">
-          {caution}
+        <p key={say(caution)} className="border-accent border-l-4 pl-3">
+          {say(caution)}
         </p>
       ))}
       {!advice.sealer && (

@@ -4,9 +4,11 @@ import { format } from 'date-fns';
 import { sayDay } from '../ui/format-time';
 import { checkWords } from '../ui/casts/seal-words';
 import { sideWords } from '../ui/casts/event-words';
+import { useSay } from '../ui/say';
 
 /** The coats that are on a piece, what was tried of them and what is still to be, and when to look at them again. */
 export function SealedSlab({ cast: { life }, now }: { cast: CastDetail; now: number }) {
+  const say = useSay();
   const last = lastCoat(life);
   if (!last) return null;
   const toCome = coatsToCome(life);
@@ -21,7 +23,7 @@ export function SealedSlab({ cast: { life }, now }: { cast: CastDetail; now: num
         {life.coats.map((coat, i) => (
           <li key={coat.id} className="flex flex-wrap justify-between gap-x-4 py-1">
             <span>
-              Coat {i + 1}: {sealerOfCoat(coat).name}, {sideWords[coat.side]}
+              Coat {i + 1}: {say.value(sealerOfCoat(coat).name)}, {sideWords[coat.side]}
             </span>
             <span className="quiet">{sayDay(coat.at, now)}</span>
             {coat.overridden !== undefined && (

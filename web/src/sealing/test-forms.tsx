@@ -5,6 +5,7 @@ import { checksToCome } from '@dewpot/core/casts';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
+import { useSay } from '../ui/say';
 
 const spans = [8, 12, 16, 20, 24].map((value) => ({ value, label: `${value} h` }));
 
@@ -30,6 +31,7 @@ export function TestForm(props: ActionProps) {
 
 /** Once the last coat is hard: does it keep water out? */
 export function CheckForm(props: ActionProps) {
+  const say = useSay();
   const wanted = checksToCome(defined(props.casts[0]).life);
   const all = Object.keys(sealCheckWords) as SealCheck[];
   const [check, setCheck] = useState<SealCheck>(wanted[0] ?? 'bead');
@@ -43,7 +45,7 @@ export function CheckForm(props: ActionProps) {
         value={check}
         onChange={setCheck}
       />
-      <p>{sealCheckWords[check].how}</p>
+      <p>{say(sealCheckWords[check].how)}</p>
       <label className="block text-sm font-semibold">
         What was seen (may be left open)
         <input

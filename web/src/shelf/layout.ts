@@ -2,6 +2,7 @@ import { taskWords } from '@dewpot/core/casts';
 import { defined } from '@dewpot/core/math';
 import { wholeSize } from '../ui/whole-piece';
 import type { Group } from './reading';
+import type { Speaker } from '@dewpot/locales';
 
 /** A group placed on a line of its plank: x of its first piece's axis, px. */
 export interface PlacedGroup {
@@ -37,7 +38,8 @@ const TAG = { least: 86, letter: 8, edge: 16, apart: 6 };
 /** Width of a tag with these words, px. */
 export const tagWidth = (words: string): number => Math.max(TAG.least, words.length * TAG.letter + TAG.edge);
 
-const roomForTag = ({ due, window }: Group) => (due && window ? tagWidth(taskWords[window.task]) + TAG.apart : 0);
+const roomForTag = ({ due, window }: Group, say: Speaker) =>
+  due && window ? tagWidth(say(taskWords[window.task])) + TAG.apart : 0;
 
 /** Whether names stand in the gutter. */
 export const hasGutter = (width: number) => width >= WIDE;
@@ -47,7 +49,7 @@ export const sizeOf = ({ casts, look }: Group, scale: number) =>
   wholeSize({ shape: defined(casts[0]).snapshot.shape, parts: look.parts }, scale);
 
 /** Places groups from the left, starting a new line of the plank where one is full. Pure. */
-export function layoutPlank(groups: readonly Group[], width: number, scale: number): PlacedGroup[][] {
+export function layoutPlank(groups: readonly Group[], width: number, scale: number, say: Speaker): PlacedGroup[][] {
   const left = hasGutter(width) ? GUTTER : MARGIN;
   const lines: PlacedGroup[][] = [];
   let line: PlacedGroup[] = [];
@@ -56,7 +58,7 @@ export function layoutPlank(groups: readonly Group[], width: number, scale: numb
     const piece = sizeOf(group, scale).width;
     const step = piece * STAND;
     const taken = piece + step * (group.casts.length - 1);
-    const room = Math.max(taken, roomForTag(group));
+    const room = Math.max(taken, roomForTag(group, say));
     if (line.length > 0 && x + room > width - MARGIN) {
       lines.push(line);
       line = [];
@@ -77,9 +79,9 @@ export function lineHeight(line: readonly PlacedGroup[], width: number, scale: n
 }
 
 /** Largest pixels per mm at which each plank keeps to one line and all fit the room; the least that can be told apart where none does. */
-export function shelfScale(planks: readonly (readonly Group[])[], room: ShelfRoom): number {
+export function shelfScale(planks: readonly (readonly Group[])[], room: ShelfRoom, say: Speaker): number {
   const fits = (scale: number) => {
-    const laid = planks.map((groups) => layoutPlank(groups, room.width, scale));
+    const laid = planks.map((groups) => layoutPlank(groups, room.width, scale, say));
     const height = laid.reduce((sum, [line = []]) => sum + lineHeight(line, room.width, scale, true).height, 0);
     return laid.every((lines) => lines.length <= 1) && height <= room.height;
   };

@@ -6,6 +6,7 @@ import { judgedBy } from '../ui/casts/reading';
 import { WholePiece } from '../ui/whole-piece';
 import { BOARD, FRONT, hasGutter, lineHeight, sizeOf, tagWidth, type PlacedGroup } from './layout';
 import type { Group } from './reading';
+import { useSay } from '../ui/say';
 
 /** How far a piece that is due stands forward, px. */
 const FORWARD = 9;
@@ -33,6 +34,7 @@ function Row({
   scale: number;
   onDue: (group: Group) => void;
 }) {
+  const say = useSay();
   const navigate = useNavigate();
   const { casts, look, due, plank, window } = group;
   const first = defined(casts[0]);
@@ -68,13 +70,13 @@ function Row({
           transform={`translate(${middle} ${ground + BOARD + 2})`}
           role="button"
           tabIndex={0}
-          aria-label={`${taskWords[window.task]}: ${name}`}
+          aria-label={`${say(taskWords[window.task])}: ${name}`}
           onClick={() => onDue(group)}
           onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onDue(group)}
         >
-          <path d={tag(tagWidth(taskWords[window.task]))} />
+          <path d={tag(tagWidth(say(taskWords[window.task])))} />
           <text y={17} textAnchor="middle">
-            {taskWords[window.task]}
+            {say(taskWords[window.task])}
           </text>
         </g>
       ) : (

@@ -1,11 +1,11 @@
 import { Suspense, useEffect, useMemo, useState } from 'react';
-import { rulerSteps, writeQuantity } from '@dewpot/core/units';
+import { rulerSteps } from '@dewpot/core/units';
+import { writeQuantity } from '@dewpot/locales';
 import { Link } from 'react-router';
 import { CastActions, fetchActionsAhead } from '../casts';
 import { buttonClass } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { Busy, Empty, Failure } from '../ui/states';
-import { useUnits } from '../ui/units';
 import { useWidth } from '../ui/use-width';
 import { AmbientStrip } from './ambient-strip';
 import { layoutPlank, shelfScale } from './layout';
@@ -13,6 +13,7 @@ import { PlankLine } from './plank';
 import { planksOf, shelfBys, type Group, type ShelfBy } from './reading';
 import { Round, type Doing } from './today';
 import { useShelf } from './use-shelf';
+import { useSay } from '../ui/say';
 
 /** Home: the casts on their planks, the round, the air. */
 export function ShelfPage() {
@@ -68,6 +69,7 @@ function EmptyShelf() {
 const AROUND = 56 + 32 + 30 + 24;
 
 function Planks({ groups, onDue }: { groups: readonly Group[]; onDue: (group: Group) => void }) {
+  const say = useSay();
   const [ref, outer] = useWidth<HTMLDivElement>(820);
   const width = outer - 32;
   const [by, setBy] = useState<ShelfBy>('stage');
@@ -77,19 +79,20 @@ function Planks({ groups, onDue }: { groups: readonly Group[]; onDue: (group: Gr
     return shelfScale(
       laidPlanks.map((plank) => plank.groups),
       room,
+      say,
     );
-  }, [laidPlanks, width]);
+  }, [laidPlanks, width, say]);
   const laid = useMemo(
     () =>
       laidPlanks.map(({ name, groups: here }) => {
-        const lines = layoutPlank(here, width, scale);
+        const lines = layoutPlank(here, width, scale, say);
         return {
           name,
           lines: lines.length > 0 ? lines : [[]],
           count: here.reduce((sum, { casts }) => sum + casts.length, 0),
         };
       }),
-    [laidPlanks, width, scale],
+    [laidPlanks, width, scale, say],
   );
   return (
     <div className="px-3 py-4 lg:pl-5" ref={ref}>
@@ -126,15 +129,15 @@ function Planks({ groups, onDue }: { groups: readonly Group[]; onDue: (group: Gr
 const MARK = 200;
 
 function ScaleMark({ scale }: { scale: number }) {
-  const units = useUnits();
-  const mark = rulerSteps[units.system].mm.find((step) => step >= MARK) ?? MARK;
+  const say = useSay();
+  const mark = rulerSteps[say.reader.system].mm.find((step) => step >= MARK) ?? MARK;
   const length = mark * scale;
   return (
     <p className="quiet mt-1 flex items-center gap-2 text-xs">
       <svg width={length + 2} height={8} aria-hidden="true">
         <path d={`M1 1v6M${length + 1} 1v6M1 4h${length}`} stroke="currentColor" />
       </svg>
-      {writeQuantity(mark, 'mm', units.system)}; all pieces to one scale, dark where they are wet
+      {writeQuantity(mark, 'mm', say.reader)}; all pieces to one scale, dark where they are wet
     </p>
   );
 }

@@ -8,6 +8,9 @@ import { layoutPlank, lineHeight, shelfScale } from './layout';
 import { groupCasts, planksOf } from './reading';
 import { PlankLine } from './plank';
 import { Round } from './today';
+import { speakerFor } from '@dewpot/locales/testing';
+
+const say = speakerFor();
 
 const group = (casts: CastView[]) => groupCasts(casts, NOW);
 
@@ -36,7 +39,7 @@ describe('the shelf', () => {
     expect(judgedBy(casts.slice(1))).toBe('judged by 1a and 1b');
     expect(judgedBy(casts.slice(0, 1))).toBeUndefined();
     const none = { dues: [] };
-    const line = layoutPlank(group(casts.slice(1).map((one) => ({ ...one, ...none }))), 800, 0.4)[0]!;
+    const line = layoutPlank(group(casts.slice(1).map((one) => ({ ...one, ...none }))), 800, 0.4, speakerFor())[0]!;
     renderInside(<PlankLine line={line} label="Ready to seal" count={1} width={800} scale={0.4} onDue={vi.fn()} />);
     expect(screen.getByText('≈ 1c')).toBeInTheDocument();
   });
@@ -51,7 +54,7 @@ describe('the shelf', () => {
 
   it('breaks a full plank into lines, without overlap, and shrinks all planks to one scale that fits', () => {
     const many = group(Array.from({ length: 14 }, (_, i) => cast(`${i + 1}a`)));
-    const lines = layoutPlank(many, 800, 0.46);
+    const lines = layoutPlank(many, 800, 0.46, say);
     expect(lines.length).toBeGreaterThan(1);
     for (const line of lines) {
       for (const [i, placed] of line.entries()) {
@@ -61,10 +64,12 @@ describe('the shelf', () => {
       }
     }
     const few = [many.slice(0, 5), [], [], [], []];
-    const scale = shelfScale(few, { width: 800, height: 510 });
+    const scale = shelfScale(few, { width: 800, height: 510 }, say);
     expect(scale).toBeLessThan(0.48);
-    expect(layoutPlank(few[0]!, 800, scale)).toHaveLength(1);
-    const heights = few.map((groups) => lineHeight(layoutPlank(groups, 800, scale)[0] ?? [], 800, scale, true).height);
+    expect(layoutPlank(few[0]!, 800, scale, say)).toHaveLength(1);
+    const heights = few.map(
+      (groups) => lineHeight(layoutPlank(groups, 800, scale, say)[0] ?? [], 800, scale, true).height,
+    );
     expect(heights.reduce((sum, height) => sum + height, 0)).toBeLessThanOrEqual(510);
   });
 });

@@ -16,6 +16,7 @@ import { Button, buttonClass } from '../ui/button';
 import { judgedBy, placeOf } from '../ui/casts/reading';
 import { sayWhen } from '../ui/format-time';
 import { WindowBand, windowInWords } from '../ui/window-band';
+import { useSay } from '../ui/say';
 
 /** What is to be done: to which casts, which task, and the due it comes from where it is one line's. */
 export interface Doing {
@@ -64,6 +65,7 @@ function PlaceHead({
   quick: boolean;
   onDo: (doing: Doing) => void;
 }) {
+  const say = useSay();
   const many = quick ? tasksForMany(lines) : [];
   return (
     <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1 pt-1">
@@ -75,7 +77,7 @@ function PlaceHead({
           </Link>
         ) : (
           <Button key={task} size="low" className="px-3 text-sm" onClick={() => onDo({ casts, task })}>
-            {taskWords[task]} all {casts.length}
+            {say(taskWords[task])} all {casts.length}
           </Button>
         ),
       )}
@@ -100,6 +102,7 @@ function RoundRow({
   now: number;
   onDo: (doing: Doing) => void;
 }) {
+  const say = useSay();
   const first = defined(casts[0]);
   const name = `${first.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}`;
   const codes = casts.map(({ code }) => code).join(' ');
@@ -111,9 +114,9 @@ function RoundRow({
         look={when === 'now' ? 'main' : 'soft'}
         className="min-h-12 w-full px-2"
         onClick={() => onDo({ casts, task: due.task, due })}
-        aria-label={`${task}: ${name} ${codes}`}
+        aria-label={`${say(task)}: ${name} ${codes}`}
       >
-        {taskWords[due.task]}
+        {say(taskWords[due.task])}
       </Button>
       <div className="min-w-0">
         <p className="flex items-baseline justify-between gap-2">
@@ -124,18 +127,18 @@ function RoundRow({
             {casts.length > 2 ? `${first.code}–${defined(casts[casts.length - 1]).code}` : codes}
           </span>
         </p>
-        <WindowBand window={due} now={now} what={task} />
+        <WindowBand window={due} now={now} what={say(task)} />
         <p className="mt-0.5 text-sm">
           <span className={when === 'now' ? '' : 'quiet'}>
             {due.core && `${due.core}: `}
             {told(due, now)}
-            {due.told && `; ${due.told}`}
+            {due.told && `; ${say(due.told)}`}
             {judged && `; ${judged}`}
           </span>{' '}
           <button
             type="button"
             className="link quiet whitespace-nowrap"
-            aria-label={`Postpone: ${task}, ${name} ${codes}`}
+            aria-label={`Postpone: ${say(task)}, ${name} ${codes}`}
             onClick={() => onDo({ casts, task: due.task, due, postpone: true })}
           >
             postpone

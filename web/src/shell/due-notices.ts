@@ -2,31 +2,39 @@ import { useEffect, useRef } from 'react';
 import { defined } from '@dewpot/core/math';
 import { roundLines, taskInWords, whenDue } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
+import type { Speaker } from '@dewpot/locales';
+import { useSay } from '../ui/say';
 import { toast } from '../ui/toast';
 import { placeOf } from '../ui/casts/reading';
 import { useShelf } from '../shelf';
 import { notify } from '../ui/notices';
 
 /** What is due now, by what it is, in words. */
-function dueNow(casts: readonly CastView[], now: number): Map<string, string> {
+function dueNow(casts: readonly CastView[], now: number, say: Speaker): Map<string, string> {
   return new Map(
     roundLines(casts, placeOf)
       .filter(({ due }) => whenDue(due, now, now) === 'now')
       .map(({ key, due, casts: alike, place }) => [
         key,
-        `${taskInWords(due)}: ${defined(alike[0]).snapshot.mouldName}${alike.length > 1 ? ` × ${alike.length}` : ''}, ${place}`,
+        say('casts.dueTitle', {
+          task: taskInWords(due),
+          mould: defined(alike[0]).snapshot.mouldName,
+          count: alike.length,
+          place,
+        }),
       ]),
   );
 }
 
 /** Tells when something comes due while the page is open: in it, and outside of it where that is allowed. */
 export function DueNotices() {
+  const say = useSay();
   const { shelf, now } = useShelf();
   const casts = shelf.data;
   const known = useRef<ReadonlySet<string>>(undefined);
   useEffect(() => {
     if (!casts) return;
-    const due = dueNow(casts, now);
+    const due = dueNow(casts, now, say);
     const before = known.current;
     known.current = new Set(due.keys());
     // What was due already when the page was opened stands on the shelf.
@@ -36,6 +44,6 @@ export function DueNotices() {
     const title = fresh.length === 1 ? 'Good now' : `${fresh.length} things are good now`;
     toast(title, { description: fresh.join('; '), duration: 20_000 });
     notify(title, fresh.join('; '));
-  }, [casts, now]);
+  }, [casts, now, say]);
   return null;
 }

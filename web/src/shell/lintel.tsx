@@ -12,6 +12,7 @@ import { useUnits } from '../ui/units';
 import { Ledge } from './ledge';
 import { stations } from './stations';
 import { useTheme, type Theme } from './theme';
+import { useSay } from '../ui/say';
 
 /** What waits at a station, as a number; 0 where nothing does. */
 function useWaitingAt(): Record<string, number> {
@@ -24,6 +25,7 @@ function useWaitingAt(): Record<string, number> {
 }
 
 function AmbientNow() {
+  const say = useSay();
   const told = useAmbient().data;
   const units = useUnits();
   if (!told) return null;
@@ -38,7 +40,7 @@ function AmbientNow() {
         {units.say(ambient.temperature, '°C')}, {Math.round(ambient.humidity * 100)} % RH
       </span>
       <span className="quiet block">
-        {basis === 'simulated' || basis === 'guess' ? <BasisNote basis={basis} /> : faceAdvice[faceRisk(rate)]}
+        {basis === 'simulated' || basis === 'guess' ? <BasisNote basis={basis} /> : say(faceAdvice[faceRisk(rate)])}
       </span>
     </p>
   );

@@ -1,4 +1,6 @@
 import { useMemo, useState } from 'react';
+import { useSay } from '../ui/say';
+import type { Phrase } from '@dewpot/core/units';
 import {
   simulate,
   simulationPieces,
@@ -30,6 +32,7 @@ function useSimulation(pieces: Pieces, key: string, way: Way | undefined) {
 
 /** Two ways of treating one piece, side by side, over forty days. */
 export function FreePlay() {
+  const say = useSay();
   const pieces = usePieces();
   const { options, mixes } = pieces;
   const [key, setKey] = useState('pot');
@@ -75,7 +78,7 @@ export function FreePlay() {
         <Chart
           option={option}
           height={CURVES_HEIGHT}
-          label={`Forty days of ${options.find(({ value }) => value === key)?.label}`}
+          label={`Forty days of ${say.value(options.find(({ value }) => value === key)?.label ?? '')}`}
         />
         <div className={`grid gap-4 ${other ? 'md:grid-cols-2' : ''}`}>
           <CameOf label="What comes of one way" heading={other && 'One way (solid)'} {...first} />
@@ -113,13 +116,14 @@ function CameOf({
   label: string;
   heading: string | undefined;
   came: Simulation | undefined;
-  trouble?: string | undefined;
+  trouble?: Phrase | undefined;
 }) {
+  const say = useSay();
   return (
     <section aria-label={label}>
       {heading && <h3 className="mb-1 text-lg">{heading}</h3>}
       {came && <OutcomeList outcomes={came.outcomes} />}
-      {trouble && <p role="alert">{trouble}</p>}
+      {trouble && <p role="alert">{say.value(trouble)}</p>}
     </section>
   );
 }

@@ -5,9 +5,11 @@ import { Chart } from '../ui/chart';
 import { ChoicesForm } from './choices-form';
 import { CURVES_HEIGHT, curvesOption } from './curves-option';
 import { OutcomeList } from './outcome-list';
+import { useSay } from '../ui/say';
 
 /** A set lesson: as most would do it, what that comes to, and what the learner does instead. */
 export function LessonPlay({ lesson: key, onLearned }: { lesson: LessonKey; onLearned: () => void }) {
+  const say = useSay();
   const lesson = lessons[key];
   const piece = simulationPieces[lesson.piece];
   const [choices, setChoices] = useState(lesson.start);
@@ -24,11 +26,11 @@ export function LessonPlay({ lesson: key, onLearned }: { lesson: LessonKey; onLe
   };
   return (
     <div className="grid gap-4 lg:grid-cols-[22rem_minmax(0,1fr)]">
-      <section className="card-slab space-y-4" aria-label={lesson.name}>
-        <h2 className="text-2xl">{lesson.name}</h2>
-        <p className="quiet text-sm">{piece.name}</p>
-        <p>{lesson.scene}</p>
-        <p className="font-semibold">{lesson.asks}</p>
+      <section className="card-slab space-y-4" aria-label={say(lesson.name)}>
+        <h2 className="text-2xl">{say(lesson.name)}</h2>
+        <p className="quiet text-sm">{say(piece.name)}</p>
+        <p>{say(lesson.scene)}</p>
+        <p className="font-semibold">{say(lesson.asks)}</p>
         <ChoicesForm
           name="What you do"
           choices={choices}
@@ -47,7 +49,7 @@ export function LessonPlay({ lesson: key, onLearned }: { lesson: LessonKey; onLe
           <div role="status" className="space-y-3">
             <h2 className="text-2xl">{learned ? 'That is how' : 'Not yet'}</h2>
             <OutcomeList outcomes={seen.outcomes} />
-            {learned && <p className="border-primary border-l-4 pl-3">{lesson.moral}</p>}
+            {learned && <p className="border-primary border-l-4 pl-3">{say(lesson.moral)}</p>}
             {!learned && <p className="quiet">Change something and see again.</p>}
           </div>
         ) : (
@@ -56,7 +58,7 @@ export function LessonPlay({ lesson: key, onLearned }: { lesson: LessonKey; onLe
             <OutcomeList outcomes={asMost.outcomes.filter(({ of }) => lesson.learned.includes(of))} />
           </div>
         )}
-        <Chart option={option} height={CURVES_HEIGHT} label={`Forty days of ${piece.name}`} />
+        <Chart option={option} height={CURVES_HEIGHT} label={`Forty days of ${say(piece.name)}`} />
         {seen && <p className="quiet text-sm">Solid: your way. Dashed: as most would do it.</p>}
       </section>
     </div>

@@ -1,5 +1,6 @@
 import { Check, CircleAlert, X } from 'lucide-react';
 import type { Outcome } from '@dewpot/core/simulation';
+import { useSay } from '../ui/say';
 
 const marks = {
   good: { Icon: Check, words: 'good', look: 'text-primary' },
@@ -9,6 +10,7 @@ const marks = {
 
 /** What came of it, each with a mark and in words. */
 export function OutcomeList({ outcomes }: { outcomes: readonly Outcome[] }) {
+  const say = useSay();
   return (
     <ul className="space-y-1.5">
       {outcomes.map(({ of, grade, told }) => {
@@ -16,7 +18,7 @@ export function OutcomeList({ outcomes }: { outcomes: readonly Outcome[] }) {
         return (
           <li key={of} className="flex gap-2">
             <Icon size={20} className={`mt-0.5 shrink-0 ${look}`} aria-label={words} />
-            <span>{told}</span>
+            <span>{say(told)}</span>
           </li>
         );
       })}

@@ -4,6 +4,7 @@ import { Check } from 'lucide-react';
 import { FreePlay } from './free-play';
 import { LessonPlay } from './lesson-play';
 import { Button } from '../ui/button';
+import { useSay } from '../ui/say';
 
 const KEPT = 'dew-pot-lessons';
 const keys = Object.keys(lessons) as LessonKey[];
@@ -16,6 +17,7 @@ function learnedBefore(): readonly LessonKey[] {
 
 /** Try it first: forty days of a piece before it is poured, and four set lessons. */
 export function SimulationPage() {
+  const say = useSay();
   const [playing, setPlaying] = useState<LessonKey | 'free'>('free');
   const [learned, setLearned] = useState(learnedBefore);
   const learn = (key: LessonKey) => {
@@ -37,7 +39,7 @@ export function SimulationPage() {
               onClick={() => setPlaying(key)}
             >
               {key !== 'free' && learned.includes(key) && <Check size={18} aria-label="learned" />}
-              {key === 'free' ? 'Forty days, freely' : lessons[key].name}
+              {key === 'free' ? 'Forty days, freely' : say(lessons[key].name)}
             </Button>
           ))}
         </div>

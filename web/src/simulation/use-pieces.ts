@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import type { Phrase } from '@dewpot/core/units';
 import {
   simulationPieceOf,
   simulationPieces,
@@ -11,17 +12,17 @@ import { storeQuery } from '../api/materials';
 import { mixesQuery } from '../api/mixes';
 import { mouldsQuery } from '../api/moulds';
 import { resolveMix } from '../mixes';
-import { sayRefusal } from '../ui/input-error-message';
+import { firstIssue } from '../ui/input-error-message';
 
 /** What is simulated, or why it cannot be. */
 interface Made {
   readonly piece?: SimulationPiece;
-  readonly trouble?: string;
+  readonly trouble?: Phrase | undefined;
 }
 
 /** The pieces that can be simulated: those of the handbook, and the workshop's own moulds, cast in its mixes. */
 export interface Pieces {
-  readonly options: readonly { readonly value: string; readonly label: string }[];
+  readonly options: readonly { readonly value: string; readonly label: Phrase }[];
   readonly mixes: readonly { readonly value: string; readonly label: string }[];
   isOwn(key: string): boolean;
   /** What a choice makes; of an own mould without a choice of mix, with the first. */
@@ -37,7 +38,7 @@ function cast({ name, shape, piece }: MouldView, mix: MixView, materials: readon
     const own = { name, shape, piece, mix: resolveMix(mix, materials), conditions: { moistCuringDays }, binderClass };
     return { piece: simulationPieceOf(own) };
   } catch (error) {
-    return { trouble: sayRefusal(error) };
+    return { trouble: firstIssue(error) };
   }
 }
 

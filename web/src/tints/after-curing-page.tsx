@@ -3,9 +3,11 @@ import { afterCure, colouringKinds, faceCover, gritsFor, sandingDepth, type Colo
 import { Choice } from '../ui/choice';
 import { ChipFace } from './chip-face';
 import { TintHead, TintRoom } from './tint-nav';
+import { useSay } from '../ui/say';
 
 /** Terrazzo, and the ways to colour a piece after its cure. */
 export function WaysPage() {
+  const say = useSay();
   return (
     <TintRoom>
       <TintHead title="Colouring after curing" />
@@ -17,8 +19,8 @@ export function WaysPage() {
           <dl className="space-y-2">
             {(Object.keys(colouringKinds) as ColouringKind[]).map((kind) => (
               <div key={kind}>
-                <dt className="font-semibold">{colouringKinds[kind].name}</dt>
-                <dd>{colouringKinds[kind].how}</dd>
+                <dt className="font-semibold">{say(colouringKinds[kind].name)}</dt>
+                <dd>{say(colouringKinds[kind].how)}</dd>
               </div>
             ))}
             <div>
@@ -28,18 +30,18 @@ export function WaysPage() {
           </dl>
         </section>
         {afterCure.map(({ key, name, gives, dryness, sealer, steps, caution }) => (
-          <section key={key} className="card-slab" aria-label={name}>
-            <h2 className="text-2xl">{name}</h2>
-            <p className="quiet">{gives}</p>
+          <section key={key} className="card-slab" aria-label={say(name)}>
+            <h2 className="text-2xl">{say(name)}</h2>
+            <p className="quiet">{say(gives)}</p>
             <p className="mt-1">
-              On a <strong>{dryness === 'dry' ? 'dry' : 'damp, cured'}</strong> piece, {sealer}.
+              On a <strong>{dryness === 'dry' ? 'dry' : 'damp, cured'}</strong> piece, {say(sealer)}.
             </p>
             <ol className="mt-2 list-decimal space-y-0.5 pl-6">
               {steps.map((step) => (
-                <li key={step}>{step}</li>
+                <li key={say(step)}>{say(step)}</li>
               ))}
             </ol>
-            <p className="border-accent mt-2 border-l-4 pl-3 text-sm">{caution}</p>
+            <p className="border-accent mt-2 border-l-4 pl-3 text-sm">{say(caution)}</p>
           </section>
         ))}
       </div>
@@ -81,6 +83,7 @@ function Slider({
 
 /** Chips in the face: how much of it they cover by share, size and depth of sanding. */
 function Terrazzo() {
+  const say = useSay();
   const [share, setShare] = useState(0.2);
   const [size, setSize] = useState(8);
   const [depth, setDepth] = useState(sandingDepth(8));
@@ -135,7 +138,7 @@ function Terrazzo() {
       <ol className="space-y-0.5">
         {gritsFor(face).map(({ grit, does }) => (
           <li key={grit}>
-            <strong>{grit}</strong> {does}
+            <strong>{grit}</strong> {say(does)}
           </li>
         ))}
       </ol>

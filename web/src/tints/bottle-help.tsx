@@ -1,18 +1,18 @@
 import { useState } from 'react';
-import { defined } from '@dewpot/core/math';
-import { InputError } from '@dewpot/core/units';
+import type { Message } from '@dewpot/core/units';
 import type { Material } from '@dewpot/core/materials';
 import { solidsOf } from '@dewpot/core/mixes';
 import { fromBottle } from '@dewpot/core/tints';
 import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';
+import { firstIssue } from '../ui/input-error-message';
+import { useSay } from '../ui/say';
 
-function share(before: number, after: number, binder: number, material: Material): number | string {
+function share(before: number, after: number, binder: number, material: Material): number | Message | undefined {
   try {
     return fromBottle(before, after, solidsOf(material)) / binder;
   } catch (error) {
-    if (error instanceof InputError) return `${defined(error.issues[0]).message} ${defined(error.issues[0]).remedy}`;
-    throw error;
+    return firstIssue(error);
   }
 }
 
@@ -26,6 +26,7 @@ export function BottleHelp({
   binder: number | undefined;
   onShare: (amount: number) => void;
 }) {
+  const say = useSay();
   const [before, setBefore] = useState(NaN);
   const [after, setAfter] = useState(NaN);
   const [own, setOwn] = useState(binder ?? NaN);
@@ -47,7 +48,7 @@ export function BottleHelp({
         {field('After, g', after, setAfter)}
         {field('Into binder, g', own, setOwn)}
       </div>
-      {typeof found === 'string' && <p className="text-error">{found}</p>}
+      {typeof found === 'object' && <p className="text-error">{say(found)}</p>}
       {typeof found === 'number' && (
         <p className="mt-2 flex flex-wrap items-center gap-3">
           That was {(found * 100).toFixed(2)} % of the binder.

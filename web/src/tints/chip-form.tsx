@@ -15,6 +15,7 @@ import { BaseFields } from './base-fields';
 import { BottleHelp } from './bottle-help';
 import { PigmentDoses } from './pigment-doses';
 import { calculateTintBody, sayDoses, within } from './tint-words';
+import { useSay } from '../ui/say';
 
 const draftOf = ({ id: _, ...chip }: SwatchView): SwatchInput => chip;
 const NOON = 12 * 3_600_000;
@@ -103,12 +104,16 @@ export function ChipForm({
 
 /** What goes into one small chip. */
 function OneChip({ grams }: { grams: ChipGrams }) {
+  const say = useSay();
   return (
     <div className="border-base-300 border-l-4 pl-3">
       <p>
         One chip, 60 × 40 × 8 mm:{' '}
         {[grams.binder, ...(grams.sand ? [grams.sand] : []), ...grams.pigments]
-          .map(({ value, working }) => `${value.toFixed(2)} g ${within(defined(working[working.length - 1]).label)}`)
+          .map(
+            ({ value, working }) =>
+              `${value.toFixed(2)} g ${within(say.value(defined(working[working.length - 1]).label))}`,
+          )
           .join(', ')}
         , and about {grams.water.value.toFixed(1)} mL of water.
       </p>

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import { InputError } from '@dewpot/core/units';
 import type { Material } from '@dewpot/core/materials';
 import { stockFor } from '@dewpot/core/mixes';
 import { CHIP, chipGrams, LADDER, tintOf } from '@dewpot/core/tints';
@@ -18,6 +17,7 @@ import { TextField } from '../ui/text-field';
 import { BaseFields } from './base-fields';
 import { TintHead, TintRoom } from './tint-nav';
 import { dryOf, firstBase, pigmentsOf, within } from './tint-words';
+import { firstIssue } from '../ui/input-error-message';
 
 /** The dose of a first chip, per cent: where a pigment tells most of itself. */
 const FIRST_DOSE = 2;
@@ -83,9 +83,7 @@ function rowsOf(
       }),
     };
   } catch (error) {
-    if (error instanceof InputError)
-      return { wrong: `${defined(error.issues[0]).message} ${defined(error.issues[0]).remedy}` };
-    throw error;
+    return { wrong: firstIssue(error) };
   }
 }
 

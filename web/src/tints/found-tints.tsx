@@ -6,6 +6,7 @@ import { buttonClass } from '../ui/button';
 import { CastFace } from '../ui/cast-face';
 import { useUnits } from '../ui/units';
 import { calculateTintBody, sayDoses } from './tint-words';
+import { useSay } from '../ui/say';
 
 /** Further than this, a colour is another one to any eye, ΔE00. */
 const FAR = 5;
@@ -70,6 +71,7 @@ function FoundRow({
   base: { binderId: string; sandId?: string };
   palette: Palette;
 }) {
+  const say = useSay();
   const units = useUnits();
   const rounded = doses.map(({ id, dose }) => ({ materialId: id, amount: Number((dose / 100).toFixed(4)) }));
   const { figures } = calculateTintBody({ base, doses: rounded }, palette);
@@ -109,8 +111,8 @@ function FoundRow({
           {figures?.chips === 0 && 'Not tried yet: cast a chip of it before the piece.'}
         </span>
         {figures?.warnings.map((warning) => (
-          <span key={warning} className="text-warning block text-sm">
-            {warning}
+          <span key={say(warning)} className="text-warning block text-sm">
+            {say(warning)}
           </span>
         ))}
         <Link to={`/tints/new?${address}`} className={buttonClass({ className: 'mt-2' })}>

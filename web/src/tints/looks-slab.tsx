@@ -5,6 +5,7 @@ import type { MouldView } from '@dewpot/contract';
 import { CastFace } from '../ui/cast-face';
 import { PieceThumb } from '../ui/piece-thumb';
 import { SelectField } from '../ui/select-field';
+import { useSay } from '../ui/say';
 
 /** Looks beside the dry one, in the order a piece goes through them. */
 const others: readonly Look[] = ['fresh', 'wet', 'penetrating', 'matt', 'film'];
@@ -26,6 +27,7 @@ export function LooksSlab({
   figures: TintFigures;
   moulds: readonly MouldView[];
 }) {
+  const say = useSay();
   const { base, looks, strength, warnings } = figures;
   const of = (look: Look) => defined(looks.find((one) => one.look === look)).colour;
   return (
@@ -38,10 +40,10 @@ export function LooksSlab({
               <li key={look}>
                 <CastFace
                   colour={of(look)}
-                  label={`${name || 'The tint'}, ${lookNames[look]}`}
+                  label={`${name || 'The tint'}, ${say(lookNames[look])}`}
                   className="h-20 w-full"
                 />
-                <span className="block text-sm leading-tight">{lookNames[look]}</span>
+                <span className="block text-sm leading-tight">{say(lookNames[look])}</span>
               </li>
             ))}
             <li>
@@ -54,7 +56,7 @@ export function LooksSlab({
       {warnings.length > 0 && (
         <ul className="border-warning mt-3 space-y-1 border-l-4 pl-3">
           {warnings.map((warning) => (
-            <li key={warning}>{warning}</li>
+            <li key={say(warning)}>{say(warning)}</li>
           ))}
         </ul>
       )}
@@ -76,6 +78,7 @@ function DryLook({
   dry: string;
   figures: TintFigures;
 }) {
+  const say = useSay();
   // Until a chip told of every pigment, only a band of likely colours is honest.
   const untried = chips === 0;
   return (
@@ -88,12 +91,12 @@ function DryLook({
       />
       <figcaption className="mt-1 flex items-baseline justify-between gap-2">
         <strong>
-          {lookNames.dry}
+          {say(lookNames.dry)}
           {untried && ', somewhere between these'}
         </strong>
         <code className="quiet text-xs">{dry}</code>
       </figcaption>
-      {untried && <p className="text-warning mt-1 text-sm font-semibold">{restsOn}</p>}
+      {untried && <p className="text-warning mt-1 text-sm font-semibold">{say(restsOn)}</p>}
       {!untried && doubt.length > 1 && (
         <>
           <div className="mt-2 flex h-9" role="img" aria-label="Colours that it may come to, from weak to strong">
@@ -101,16 +104,17 @@ function DryLook({
               <span key={i} className="flex-1" style={{ background: colour }} />
             ))}
           </div>
-          <p className="quiet mt-1 text-sm">{restsOn}</p>
+          <p className="quiet mt-1 text-sm">{say(restsOn)}</p>
         </>
       )}
-      {doubt.length === 1 && <p className="quiet mt-1 text-sm">{restsOn}</p>}
+      {doubt.length === 1 && <p className="quiet mt-1 text-sm">{say(restsOn)}</p>}
     </figure>
   );
 }
 
 /** A mould's silhouette in the looks that matter most. */
 function OnMould({ moulds, colourOf }: { moulds: readonly MouldView[]; colourOf: (look: Look) => string }) {
+  const say = useSay();
   const [mouldId, setMouldId] = useState(() => mostPoured(moulds)?.id);
   const mould = moulds.find(({ id }) => id === mouldId);
   if (!mould) return null;
@@ -126,7 +130,7 @@ function OnMould({ moulds, colourOf }: { moulds: readonly MouldView[]; colourOf:
       {(['wet', 'dry', 'film'] as const).map((look) => (
         <figure key={look} className="text-center">
           <PieceThumb shape={mould.shape} colour={colourOf(look)} size={120} />
-          <figcaption className="text-sm">{lookNames[look]}</figcaption>
+          <figcaption className="text-sm">{say(lookNames[look])}</figcaption>
         </figure>
       ))}
     </div>

@@ -1,12 +1,11 @@
 import { useState, type KeyboardEvent, type MouseEvent } from 'react';
-import { defined } from '@dewpot/core/math';
-import { InputError } from '@dewpot/core/units';
 import type { PhotoPixels } from '@dewpot/core/photos';
 import { pickColour, type PixelPoint, type Reference } from '@dewpot/core/tints';
 import { Choice } from '../ui/choice';
 import { FileButton } from '../ui/file-button';
 import { pixelsOf, useAddress } from '../ui/picture';
 import { Wrong } from '../ui/wrong';
+import { firstIssue } from '../ui/input-error-message';
 
 /** A colour out of a photo, and how far it can be relied on. */
 export interface PhotoColour {
@@ -27,8 +26,7 @@ function picked(pixels: PhotoPixels, at: PixelPoint | undefined, card: PixelPoin
   try {
     return { colour: pickColour(pixels, at, card && { kind, at: card }, RADIUS) };
   } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    return { wrong: `${defined(error.issues[0]).message} ${defined(error.issues[0]).remedy}` };
+    return { wrong: firstIssue(error) };
   }
 }
 

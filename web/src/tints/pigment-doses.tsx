@@ -1,5 +1,6 @@
+import type { Message } from '@dewpot/core/units';
 import { PIGMENT_STOP, type Material } from '@dewpot/core/materials';
-import { additiveOf, sayDose } from '@dewpot/core/mixes';
+import { additiveOf, doseInWords } from '@dewpot/core/mixes';
 import type { TintInput } from '@dewpot/contract';
 import { X } from 'lucide-react';
 import type { Palette } from '../api/tints';
@@ -9,6 +10,7 @@ import { NumberField } from '../ui/number-field';
 import { PigmentDot } from './pigment-dot';
 import { pigmentsOf } from './tint-words';
 import { Wrong } from '../ui/wrong';
+import { useSay } from '../ui/say';
 
 type Doses = TintInput['doses'];
 
@@ -26,7 +28,7 @@ export function PigmentDoses({
 }: {
   doses: Doses;
   palette: Palette;
-  errors: Readonly<Record<string, string>>;
+  errors: Readonly<Record<string, Message>>;
   onChange: (doses: Doses) => void;
 }) {
   const put = (at: number, amount: number) => onChange(doses.map((one, i) => (i === at ? { ...one, amount } : one)));
@@ -72,10 +74,11 @@ function PigmentRow({
 }: {
   material: Material;
   amount: number;
-  wrong: string | undefined;
+  wrong: Message | undefined;
   onAmount: (amount: number) => void;
   onLeaveOut: () => void;
 }) {
+  const say = useSay();
   const { ceiling } = additiveOf(material);
   return (
     <li className="py-2">
@@ -103,9 +106,9 @@ function PigmentRow({
         onChange={(event) => onAmount(event.target.valueAsNumber)}
       />
       <p className={`text-xs ${amount > ceiling ? 'text-warning font-semibold' : 'quiet'}`}>
-        {amount > ceiling ? 'over its ceiling of' : 'at most'} {sayDose({ material, amount: ceiling })}
+        {amount > ceiling ? 'over its ceiling of' : 'at most'} {say(doseInWords({ material, amount: ceiling }))}
       </p>
-      {wrong && <p className="text-error text-sm">{wrong}</p>}
+      {wrong && <p className="text-error text-sm">{say(wrong)}</p>}
     </li>
   );
 }

@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { TINT_FILE, type SwatchView, type TintBody, type TintView } from '@dewpot/contract';
 import { labOf } from '@dewpot/core/tints';
 import { unparse } from 'papaparse';
@@ -76,8 +77,6 @@ export function readTints(text: string, name: string): ReadFile {
     // What is no JSON is told of below, like JSON that holds no file.
   }
   return {
-    issues: [
-      { field: 'file', value: name, message: `${name} holds no JSON.`, remedy: 'Choose a file that was written here.' },
-    ],
+    issues: [{ field: 'file', value: name, message: msg('files.noJson', { name }), remedy: msg('files.chooseOwn') }],
   };
 }

@@ -1,4 +1,4 @@
-import { InputError } from '@dewpot/core/units';
+import { InputError, issueInWords, msg, type Message } from '@dewpot/core/units';
 import { isPigment, type Dose } from '@dewpot/core/mixes';
 import { calculateTint, tintOf, type TintFigures } from '@dewpot/core/tints';
 import type { TintBody, TintInput } from '@dewpot/contract';
@@ -21,19 +21,21 @@ export const sayDoses = (doses: readonly Dose[]): string =>
 /** A tint with what it comes to, or what is wrong with it, by field. */
 export interface CalculatedTint {
   readonly figures?: TintFigures;
-  readonly errors: Readonly<Record<string, string>>;
+  readonly errors: Readonly<Record<string, Message>>;
 }
 
 /** Calculates a tint by what the workshop's chips have taught. */
 export function calculateTintBody(body: TintBody, { find, colours: known }: Palette): CalculatedTint {
   const tint = tintOf(body, find);
-  if (!tint) return { errors: { base: 'Its cement is no longer in store. Choose another one.' } };
+  if (!tint) return { errors: { base: msg('tints.cementGone') } };
   try {
     return { figures: calculateTint(tint, known), errors: {} };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     return {
-      errors: Object.fromEntries(error.issues.map(({ field, message, remedy }) => [field, `${message} ${remedy}`])),
+      errors: Object.fromEntries(
+        error.issues.map(({ field, message, remedy }) => [field, issueInWords({ message, remedy })]),
+      ),
     };
   }
 }

@@ -10,6 +10,7 @@ import { Busy, Empty, Failure } from '../ui/states';
 import { PigmentsSlab } from './pigments-slab';
 import { TintHead, TintRoom } from './tint-nav';
 import { calculateTintBody, sayDoses, within } from './tint-words';
+import { useSay } from '../ui/say';
 
 /** All tints as they dry and as they look wet, and what is known of each pigment. */
 export function TintsPage() {
@@ -50,6 +51,7 @@ export function TintsPage() {
 }
 
 function TintCard({ tint, palette }: { tint: TintView; palette: Palette }) {
+  const say = useSay();
   const { figures } = useMemo(() => calculateTintBody(tint, palette), [tint, palette]);
   const resolved = tintOf(tint, palette.find);
   const untried = figures?.chips === 0;
@@ -76,7 +78,7 @@ function TintCard({ tint, palette }: { tint: TintView; palette: Palette }) {
             {resolved && `${sayDoses(resolved.doses)}, on ${within(resolved.base.binder.name)}`}
           </span>
           {figures && !untried && figures.doubt.length > 1 && (
-            <span className="mt-2 flex h-3" title={figures.restsOn}>
+            <span className="mt-2 flex h-3" title={say(figures.restsOn)}>
               {figures.doubt.map((colour, i) => (
                 <span key={i} className="flex-1" style={{ background: colour }} />
               ))}

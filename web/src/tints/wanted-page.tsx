@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import { InputError } from '@dewpot/core/units';
+import { isMessage, msg, type Message } from '@dewpot/core/units';
 import { pricePerGram, type Material } from '@dewpot/core/materials';
 import { knownBase, knownPigment, tintOf, type ColourWish } from '@dewpot/core/tints';
 import { usePalette, type Palette } from '../api/tints';
@@ -17,6 +17,7 @@ import { TintHead, TintRoom } from './tint-nav';
 import { firstBase, pigmentsOf } from './tint-words';
 import { useSearch } from './use-search';
 import { Wrong } from '../ui/wrong';
+import { firstIssue } from '../ui/input-error-message';
 
 /** Most pigments that one search goes through. */
 const MOST = 8;
@@ -46,9 +47,9 @@ function wishOf(
   base: { binderId: string; sandId?: string },
   chosen: readonly string[],
   palette: Palette,
-): ColourWish | string {
+): ColourWish | Message {
   const tint = tintOf({ base, doses: [] }, palette.find);
-  if (!tint) return 'Its cement is no longer in store.';
+  if (!tint) return msg('tints.cementGone');
   try {
     return {
       base: knownBase(tint.base, palette.colours).spectrum,
@@ -65,8 +66,7 @@ function wishOf(
         }),
     };
   } catch (error) {
-    if (error instanceof InputError) return `${defined(error.issues[0]).message} ${defined(error.issues[0]).remedy}`;
-    throw error;
+    return defined(firstIssue(error));
   }
 }
 
@@ -118,8 +118,8 @@ function Wanted({ palette, firstBase: first }: { palette: Palette; firstBase: { 
         {by === 'earlier' && <EarlierColours palette={palette} value={wanted} onChange={setWanted} />}
         <BaseFields base={base} palette={palette} onChange={setBase} />
         <PigmentChecks pigments={pigments} chosen={chosen} onToggle={toggle} />
-        {typeof wish === 'string' && <Wrong>{wish}</Wrong>}
-        <SearchControls search={search} wish={chosen.length === 0 ? undefined : wish} />
+        {isMessage(wish) && <Wrong>{wish}</Wrong>}
+        <SearchControls search={search} wish={chosen.length === 0 || isMessage(wish) ? undefined : wish} />
       </section>
       <FoundTints wanted={wanted} base={base} found={search.found} palette={palette} />
     </div>
@@ -163,13 +163,7 @@ function PigmentChecks({
 }
 
 /** Starts the search, tells how far it is, and stops it. */
-function SearchControls({
-  search,
-  wish,
-}: {
-  search: ReturnType<typeof useSearch>;
-  wish: ColourWish | string | undefined;
-}) {
+function SearchControls({ search, wish }: { search: ReturnType<typeof useSearch>; wish: ColourWish | undefined }) {
   const ready = wish !== undefined && typeof wish !== 'string';
   return (
     <>

@@ -18,6 +18,7 @@ import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
 import { within } from './tint-words';
+import { useSay } from '../ui/say';
 
 const steps = [0.01, 0.1, 1, 5];
 const KILOGRAM = 1000;
@@ -33,6 +34,7 @@ function least(tint: Tint, figures: TintFigures, palette: Palette, step: number)
 
 /** A tint on the caster's own scale: grams for a batch, what rounding does to the colour, and the way out where it is seen. */
 export function WeighSlab({ tint, figures, palette }: { tint: Tint; figures: TintFigures; palette: Palette }) {
+  const say = useSay();
   const units = useUnits();
   const { scaleStep } = useSession().workshop;
   const [step, setStep] = useState(scaleStep);
@@ -101,7 +103,7 @@ export function WeighSlab({ tint, figures, palette }: { tint: Tint; figures: Tin
         </p>
       ) : (
         <p className="text-warning text-sm">
-          {defined(smallest.issue).message} {defined(smallest.issue).remedy}
+          {say(defined(smallest.issue).message)} {say(defined(smallest.issue).remedy)}
         </p>
       )}
       {Number.isFinite(price) && (

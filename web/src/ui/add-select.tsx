@@ -1,3 +1,5 @@
+import type { Phrase } from '@dewpot/core/units';
+import { useSay } from './say';
 /** A list out of which one thing at a time is added; it shows its prompt again at once. */
 export function AddSelect({
   label,
@@ -7,9 +9,10 @@ export function AddSelect({
 }: {
   label: string;
   prompt: string;
-  options: readonly { readonly value: string; readonly label: string }[];
+  options: readonly { readonly value: string; readonly label: Phrase }[];
   onAdd: (value: string) => void;
 }) {
+  const say = useSay();
   return (
     <select
       className="select select-bordered mt-2 h-12 w-full"
@@ -22,7 +25,7 @@ export function AddSelect({
       </option>
       {options.map((one) => (
         <option key={one.value} value={one.value}>
-          {one.label}
+          {say.value(one.label)}
         </option>
       ))}
     </select>

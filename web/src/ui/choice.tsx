@@ -1,3 +1,5 @@
+import type { Phrase } from '@dewpot/core/units';
+import { useSay } from './say';
 /** A few ways to choose from, one of them, each a large target. */
 export function Choice<T extends string | number>({
   legend,
@@ -8,13 +10,14 @@ export function Choice<T extends string | number>({
   twoColumns = false,
 }: {
   legend: string;
-  options: readonly { readonly value: T; readonly label: string; readonly hint?: string }[];
+  options: readonly { readonly value: T; readonly label: Phrase; readonly hint?: Phrase }[];
   value: T | undefined;
   onChange: (value: T) => void;
   hideLegend?: boolean;
   /** In two even columns, for many options with hints. */
   twoColumns?: boolean;
 }) {
+  const say = useSay();
   return (
     <fieldset>
       <legend className={hideLegend ? 'sr-only' : 'mb-1 text-sm font-semibold'}>{legend}</legend>
@@ -31,8 +34,8 @@ export function Choice<T extends string | number>({
               onChange={() => onChange(option.value)}
             />
             <span>
-              {option.label}
-              {option.hint && <span className="block text-xs font-normal opacity-80">{option.hint}</span>}
+              {say.value(option.label)}
+              {option.hint && <span className="block text-xs font-normal opacity-80">{say.value(option.hint)}</span>}
             </span>
           </label>
         ))}

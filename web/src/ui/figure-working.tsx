@@ -3,6 +3,7 @@ import type { Basis, Figure } from '@dewpot/core/units';
 import { TermLink } from './term-link';
 import type { TermKey } from './terms';
 import { useUnits } from './units';
+import { useSay } from './say';
 
 function basisInWords(basis: Basis): string {
   switch (basis.kind) {
@@ -33,6 +34,7 @@ export function FigureWorking({ figure, label = 'Where does this come from?' }: 
 }
 
 function Working({ figure: { working, basis } }: { figure: Figure }) {
+  const say = useSay();
   const units = useUnits();
   return (
     <div className="border-base-300 mt-2 border-l-2 pl-3">
@@ -43,8 +45,8 @@ function Working({ figure: { working, basis } }: { figure: Figure }) {
             className={`grid grid-cols-[1fr_auto] gap-x-4 ${i === working.length - 1 ? 'border-base-300 border-t pt-1 font-semibold' : ''}`}
           >
             <dt>
-              {line.label}
-              {line.how && <span className="quiet block text-xs font-normal">{line.how}</span>}
+              {say.value(line.label)}
+              {line.how && <span className="quiet block text-xs font-normal">{say.value(line.how)}</span>}
             </dt>
             <dd className="text-right">
               {line.value === undefined ? '' : units.say(line.value, line.unit ?? 'ratio')}

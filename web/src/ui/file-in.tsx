@@ -6,6 +6,7 @@ import { toast } from './toast';
 import { FileButton } from './file-button';
 import { Failure } from './states';
 import { WhatChanges } from './import-preview';
+import { useSay } from './say';
 
 /** What a file holds as far as it can be told here, or what is wrong with it. */
 export type ReadFile = { readonly file: unknown } | { readonly issues: readonly FieldIssue[] };
@@ -28,6 +29,7 @@ export function FileIn({
   bring: UseMutationResult<ImportView, Error, { file: unknown; dry: boolean }>;
   children: string;
 }) {
+  const say = useSay();
   const [issues, setIssues] = useState<readonly FieldIssue[]>([]);
   const [said, setSaid] = useState<{ readonly file: unknown; readonly view: ImportView }>();
   const open = async (chosen: File) => {
@@ -56,7 +58,7 @@ export function FileIn({
         <ul role="alert" className="border-error mt-2 w-full border-l-4 pl-3">
           {issues.slice(0, MOST_ISSUES).map(({ field, message, remedy }) => (
             <li key={field}>
-              {message} <span className="quiet">{remedy}</span>
+              {say(message)} <span className="quiet">{say(remedy)}</span>
             </li>
           ))}
         </ul>

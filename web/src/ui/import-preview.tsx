@@ -2,6 +2,7 @@ import type { ImportView } from '@dewpot/contract';
 import { Button } from './button';
 import { Dialog } from './dialog';
 import { Failure } from './states';
+import { useSay } from './say';
 
 const does = { new: 'new', changed: 'changes', same: 'stays as it is' } as const;
 
@@ -19,6 +20,7 @@ export function WhatChanges({
   onTake: () => void;
   onClose: () => void;
 }) {
+  const say = useSay();
   const changing = things.filter((one) => one.does !== 'same');
   return (
     <Dialog title="What this file would change" onClose={onClose}>
@@ -28,8 +30,8 @@ export function WhatChanges({
             <strong>{name}</strong> <span className="quiet">{kind},</span> {does[what]}
             <ul className="text-sm">
               {differences.map(({ what: field, before, after }) => (
-                <li key={field}>
-                  {field}: {before} → <strong>{after}</strong>
+                <li key={say.value(field)}>
+                  {say.value(field)}: {say(before)} → <strong>{say(after)}</strong>
                 </li>
               ))}
             </ul>

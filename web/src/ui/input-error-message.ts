@@ -1,7 +1,15 @@
-import { InputError } from '@dewpot/core/units';
+import { InputError, issueInWords, type Message } from '@dewpot/core/units';
+import type { Speaker } from '@dewpot/locales';
 
-/** What core refused, in its own sentences with their remedies. Any other error is thrown on. */
-export function sayRefusal(error: unknown): string {
+/** What core refused: its first sentence with the remedy. Any other error is thrown on. */
+export function firstIssue(error: unknown): Message | undefined {
   if (!(error instanceof InputError)) throw error;
-  return error.issues.map(({ message, remedy }) => `${message} ${remedy}`).join(' ');
+  const [first] = error.issues;
+  return first && issueInWords(first);
+}
+
+/** What core refused, in sentences with their remedies. Any other error is thrown on. */
+export function sayRefusal(error: unknown, say: Speaker): string {
+  if (!(error instanceof InputError)) throw error;
+  return error.issues.map((issue) => say(issueInWords(issue))).join(' ');
 }

@@ -34,7 +34,7 @@ describe('a figure', () => {
   });
   it('is told in US customary units where the workshop has them', () => {
     renderInside(<BigFigure label="Volume" figure={volume} />, { units: 'us' });
-    expect(screen.getByText('fl oz')).toBeVisible();
+    expect(screen.getByText('cups')).toBeVisible();
   });
 });
 

@@ -1,3 +1,5 @@
+import type { Phrase } from '@dewpot/core/units';
+import { useSay } from './say';
 /** Ways of which any number can be chosen, each a large target. */
 export function Picks<T extends string>({
   legend,
@@ -6,10 +8,11 @@ export function Picks<T extends string>({
   onChange,
 }: {
   legend: string;
-  options: readonly { readonly value: T; readonly label: string }[];
+  options: readonly { readonly value: T; readonly label: Phrase }[];
   value: readonly T[];
   onChange: (value: readonly T[]) => void;
 }) {
+  const say = useSay();
   return (
     <fieldset>
       <legend className="mb-1 text-sm font-semibold">{legend}</legend>
@@ -29,7 +32,7 @@ export function Picks<T extends string>({
                   onChange(chosen ? value.filter((one) => one !== option.value) : [...value, option.value])
                 }
               />
-              {option.label}
+              {say.value(option.label)}
             </label>
           );
         })}

@@ -1,6 +1,7 @@
 import { stepNames, type PotLife, type StepKind, type TimedStep, type Timeline } from '@dewpot/core/bench';
 import { brokenAxis, type BrokenAxis } from './broken-axis';
 import { sayClock, saySpan } from './format-time';
+import { useSay } from './say';
 
 /** What a step is drawn as: what is dry, what is wet, what is in the mould, what is done to a face. */
 type Look = 'ready' | 'dry' | 'wet' | 'place' | 'face' | 'rest';
@@ -72,6 +73,7 @@ const between = ({ at }: BrokenAxis, from: number, to: number) => ({
 });
 
 function Bar({ timed: { step, start, end, window, state }, axis }: { timed: TimedStep; axis: BrokenAxis }) {
+  const say = useSay();
   return (
     <>
       {window && (
@@ -83,7 +85,7 @@ function Bar({ timed: { step, start, end, window, state }, axis }: { timed: Time
       <span
         className={`absolute inset-y-1 ${state === 'done' ? 'opacity-45' : ''} ${state === 'begun' ? 'outline-base-content outline-2' : ''}`}
         style={{ ...between(axis, start, end), minWidth: 3, background: fills[looks[step.kind]] }}
-        title={`${stepNames[step.kind]}, ${sayClock(start)} to ${sayClock(end)}`}
+        title={`${say(stepNames[step.kind])}, ${sayClock(start)} to ${sayClock(end)}`}
       />
     </>
   );
@@ -99,6 +101,7 @@ export function HourLine({
   labels: (part: number, bucket: number) => string;
   now?: number;
 }) {
+  const say = useSay();
   const axis = brokenAxis(timeline.start, timeline.end, timeline.free);
   const rows = rowsOf(timeline, labels);
   const used = [...new Set(timeline.steps.map(({ step }) => looks[step.kind]))];
@@ -151,7 +154,7 @@ export function HourLine({
         {timeline.steps.map(({ step, start, end }) => (
           <li key={step.key}>
             {step.bucket === undefined ? '' : `${labels(step.part, step.bucket)}: `}
-            {stepNames[step.kind]}, {sayClock(start)} to {sayClock(end)}
+            {say(stepNames[step.kind])}, {sayClock(start)} to {sayClock(end)}
           </li>
         ))}
       </ul>

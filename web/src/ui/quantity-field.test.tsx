@@ -1,8 +1,9 @@
 import { useState } from 'react';
-import { render, screen } from '@testing-library/react';
+import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import type { UnitSystem } from '@dewpot/core/units';
+import { renderInside } from '../../test/stand-ins';
 import { QuantityField } from './quantity-field';
 
 function Field({ first, system = 'metric' }: { first?: number; system?: UnitSystem }) {
@@ -30,7 +31,7 @@ describe('a quantity', () => {
     ['2 1/2 in', '63.5', '63.5 mm'],
     ['180', '180', '180 mm'],
   ])('%s is %s mm and is written back as %s', async (typed, value, written) => {
-    render(<Field />);
+    renderInside(<Field />);
     await userEvent.type(field(), typed);
     await userEvent.tab();
     expect(screen.getByRole('status')).toHaveTextContent(value);
@@ -38,12 +39,12 @@ describe('a quantity', () => {
   });
 
   it('is shown in the workshop’s units', () => {
-    render(<Field first={63.5} system="us" />);
+    renderInside(<Field first={63.5} system="us" />, { units: 'us' });
     expect(field()).toHaveValue('2.5 in');
   });
 
   it('that cannot be read stays as typed, says so by name, and leaves the value alone', async () => {
-    render(<Field first={180} />);
+    renderInside(<Field first={180} />);
     await userEvent.clear(field());
     await userEvent.type(field(), 'tall');
     await userEvent.tab();
@@ -58,7 +59,7 @@ describe('a quantity', () => {
   });
 
   it('that is only looked at does not change', async () => {
-    render(<Field first={179.99999} />);
+    renderInside(<Field first={179.99999} />);
     await userEvent.click(field());
     await userEvent.tab();
     expect(screen.getByRole('status')).toHaveTextContent('179.99999');

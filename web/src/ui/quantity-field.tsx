@@ -3,11 +3,14 @@ import { defined } from '@dewpot/core/math';
 import {
   InputError,
   parseQuantity,
-  writeQuantity,
+  issueInWords,
   type Dimension,
+  type Phrase,
   type Unit,
   type UnitSystem,
 } from '@dewpot/core/units';
+import { writeQuantity, type Speaker } from '@dewpot/locales';
+import { useSay } from './say';
 
 /** What is wrong with a field that has no room beneath it. */
 const TUCKED =
@@ -15,9 +18,9 @@ const TUCKED =
 
 const baseUnit: Record<Dimension, Unit> = { length: 'mm', volume: 'mL', mass: 'g', temperature: '°C' };
 
-function write(value: number | undefined, dimension: Dimension, system: UnitSystem): string {
+function write(value: number | undefined, dimension: Dimension, { reader }: Speaker): string {
   if (value === undefined || !Number.isFinite(value)) return '';
-  return writeQuantity(value, baseUnit[dimension], system);
+  return writeQuantity(value, baseUnit[dimension], reader);
 }
 
 export interface QuantityFieldProps {
@@ -29,7 +32,7 @@ export interface QuantityFieldProps {
   readonly value: number | undefined;
   readonly onChange: (value: number | undefined) => void;
   /** Something found wrong with it elsewhere. */
-  readonly error?: string | undefined;
+  readonly error?: Phrase | undefined;
   readonly hideLabel?: boolean;
   readonly className?: string;
   readonly autoFocus?: boolean;
@@ -48,11 +51,12 @@ export function QuantityField({
   className = '',
   autoFocus,
 }: QuantityFieldProps) {
+  const say = useSay();
   const id = useId();
   // What was typed is held here while the field is edited, or as long as it cannot be read.
   const [typed, setTyped] = useState<string>();
   const [own, setOwn] = useState<string>();
-  const text = typed ?? write(value, dimension, system);
+  const text = typed ?? write(value, dimension, say);
 
   const leave = () => {
     if (typed === undefined) return;
@@ -65,13 +69,13 @@ export function QuantityField({
       const parsed = parseQuantity(typed, dimension, system, name);
       setOwn(undefined);
       setTyped(undefined);
-      if (write(parsed, dimension, system) !== write(value, dimension, system)) onChange(parsed);
+      if (write(parsed, dimension, say) !== write(value, dimension, say)) onChange(parsed);
     } catch (caught) {
       if (!(caught instanceof InputError)) throw caught;
-      setOwn(`${defined(caught.issues[0]).message} ${defined(caught.issues[0]).remedy}`);
+      setOwn(say(issueInWords(defined(caught.issues[0]))));
     }
   };
-  const wrong = own ?? error;
+  const wrong = own ?? (error && say.value(error));
   return (
     <div className={`relative ${className}`}>
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-1 block text-sm font-semibold'}>

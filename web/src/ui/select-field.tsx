@@ -1,5 +1,7 @@
+import type { Phrase } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { useId } from 'react';
+import { useSay } from './say';
 
 /** A labelled choice from a list. */
 export function SelectField<T extends string | number>({
@@ -10,12 +12,13 @@ export function SelectField<T extends string | number>({
   className = '',
 }: {
   label: string;
-  options: readonly { readonly value: T; readonly label: string }[];
+  options: readonly { readonly value: T; readonly label: Phrase }[];
   value: T;
   onChange: (value: T) => void;
   className?: string;
 }) {
   const id = useId();
+  const say = useSay();
   return (
     <div className={className}>
       <label htmlFor={id} className="mb-1 block text-sm font-semibold">
@@ -29,7 +32,7 @@ export function SelectField<T extends string | number>({
       >
         {options.map((option) => (
           <option key={option.value} value={option.value}>
-            {option.label}
+            {say.value(option.label)}
           </option>
         ))}
       </select>

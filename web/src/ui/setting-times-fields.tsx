@@ -1,3 +1,4 @@
+import type { Message } from '@dewpot/core/units';
 import type { SettingTimes } from '@dewpot/core/binders';
 import { TextField } from './text-field';
 
@@ -15,7 +16,7 @@ export function SettingTimesFields({
 }: {
   readonly times: SettingTimes | undefined;
   readonly usual?: Required<SettingTimes>;
-  readonly errors?: Readonly<Record<string, string>>;
+  readonly errors?: Readonly<Record<string, Message>>;
   readonly onChange: (times: SettingTimes | undefined) => void;
 }) {
   const put = (of: keyof SettingTimes, value: number) => {

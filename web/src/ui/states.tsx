@@ -1,6 +1,9 @@
 import type { ReactNode } from 'react';
 import { useSyncExternalStore } from 'react';
+import { InputError } from '@dewpot/core/units';
+import type { Speaker } from '@dewpot/locales';
 import { ProblemFailure } from '../api/client';
+import { useSay } from './say';
 
 /** While something is read. */
 export function Busy({ what }: { what: string }) {
@@ -43,15 +46,23 @@ function ToField({ field }: { field: string }) {
   );
 }
 
+/** What is wrong by field: as the server told it, or as core did here. */
+function issuesOf(error: unknown, say: Speaker) {
+  if (error instanceof InputError)
+    return error.issues.map(({ field, message, remedy }) => ({ field, message: say(message), remedy: say(remedy) }));
+  return error instanceof ProblemFailure ? (error.problem.errors ?? []) : [];
+}
+
 /** What went wrong and what to do about it, field by field. */
 export function Failure({ error, children }: { error: unknown; children?: ReactNode }) {
+  const say = useSay();
   if (!error) return null;
   const problem = error instanceof ProblemFailure ? error.problem : undefined;
-  const issues = problem?.errors ?? [];
+  const issues = issuesOf(error, say);
   return (
     <div role="alert" className="border-error bg-base-100 my-3 border-l-4 p-3">
       <p className="text-error font-semibold">{problem?.title ?? 'That did not work'}</p>
-      {issues.length === 0 && <p>{error instanceof Error ? error.message : String(error)}</p>}
+      {issues.length === 0 && <p>{error instanceof Error ? error.message : JSON.stringify(error)}</p>}
       <ul className="space-y-1">
         {issues.map(({ field, message, remedy }, i) => (
           <li key={`${field}-${i}`}>

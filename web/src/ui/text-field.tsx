@@ -1,4 +1,6 @@
 import { useId, type ComponentProps } from 'react';
+import type { Phrase } from '@dewpot/core/units';
+import { useSay } from './say';
 
 /** A labelled field of text. */
 export function TextField({
@@ -6,7 +8,8 @@ export function TextField({
   error,
   className = '',
   ...input
-}: ComponentProps<'input'> & { label: string; error?: string | undefined }) {
+}: ComponentProps<'input'> & { label: string; error?: Phrase | undefined }) {
+  const say = useSay();
   const id = useId();
   return (
     <div className={className}>
@@ -22,7 +25,7 @@ export function TextField({
       />
       {error && (
         <p id={`${id}-wrong`} className="text-error mt-1 text-sm">
-          {error}
+          {say.value(error)}
         </p>
       )}
     </div>

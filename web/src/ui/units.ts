@@ -1,16 +1,11 @@
-import {
-  formatQuantity,
-  formatWeighing,
-  splitQuantity,
-  type Figure,
-  type Unit,
-  type UnitSystem,
-} from '@dewpot/core/units';
 import { useMemo } from 'react';
-import { useSession } from '../api/session';
+import type { Figure, Unit, UnitSystem } from '@dewpot/core/units';
+import { currencySign, writeWeighing, type Speaker } from '@dewpot/locales';
+import { useSay } from './say';
 
 export interface Units {
   readonly system: UnitSystem;
+  /** The sign of the workshop's money. */
   readonly currency: string;
   /** A value of the core as a person reads it. */
   say(value: number, unit: Unit): string;
@@ -20,22 +15,30 @@ export interface Units {
   sayWeighing(weighing: { readonly mass: number; readonly step: number }): string;
 }
 
-export function unitsOf(system: UnitSystem, currency: string): Units {
-  const say = (value: number, unit: Unit) =>
-    unit === 'money' ? `${currency}${value.toFixed(2)}` : formatQuantity(value, unit, system);
+/** Units and currency of a reader. */
+export function unitsOf(say: Speaker): Units {
+  const { reader } = say;
   return {
-    system,
-    currency,
-    say,
+    system: reader.system,
+    currency: currencySign(reader),
+    say: (value, unit) => say.quantity(value, unit),
     split: (value, unit) =>
-      unit === 'money' ? { number: value.toFixed(2), unit: currency } : splitQuantity(value, unit, system),
-    sayFigure: ({ value, unit }) => say(value, unit),
-    sayWeighing: ({ mass, step }) => formatWeighing(mass, step, system),
+      unit === 'money'
+        ? {
+            number: say
+              .quantity(value, 'money')
+              .replace(/[^\d.,\s]/g, '')
+              .trim(),
+            unit: currencySign(reader),
+          }
+        : say.split(value, unit),
+    sayFigure: ({ value, unit }) => say.quantity(value, unit),
+    sayWeighing: ({ mass, step }) => writeWeighing(mass, step, reader),
   };
 }
 
 /** Units and currency of the workshop. */
 export function useUnits(): Units {
-  const { workshop } = useSession();
-  return useMemo(() => unitsOf(workshop.units, workshop.currency), [workshop.units, workshop.currency]);
+  const say = useSay();
+  return useMemo(() => unitsOf(say), [say]);
 }

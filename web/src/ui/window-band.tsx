@@ -1,5 +1,7 @@
+import type { Phrase } from '@dewpot/core/units';
 import { phaseOf, taskWords, type Window } from '@dewpot/core/casts';
 import { exactly, sayWhen } from './format-time';
+import { useSay } from './say';
 
 type Span = Omit<Window, 'task'>;
 
@@ -29,9 +31,10 @@ export function WindowBand({
   window: Span & Partial<Pick<Window, 'task'>>;
   now: number;
   /** What the window is for, in words. */
-  what?: string | undefined;
+  what?: Phrase | undefined;
   large?: boolean;
 }) {
+  const say = useSay();
   const { early, good, late } = window;
   // A month of "good" would squeeze the rest to nothing: the axis shows three days of it at most.
   const shownLate = Math.min(late, Math.max(good + 3 * 86_400_000, now + 86_400_000));
@@ -45,7 +48,7 @@ export function WindowBand({
   return (
     <div
       role="img"
-      aria-label={`${what}: ${windowInWords(window, now)}`}
+      aria-label={`${what ? say.value(what) : ''}: ${windowInWords(window, now)}`}
       title={`Good from ${exactly(good)} to ${exactly(late)}`}
     >
       <div className={`bg-base-300/50 relative ${large ? 'h-5' : 'h-2.5'}`}>

@@ -1,4 +1,4 @@
-import { InputError, type FieldIssue } from '@dewpot/core/units';
+import { InputError, type FieldIssue, msg } from '@dewpot/core/units';
 import {
   analyseMesh,
   checkMeshSize,
@@ -45,8 +45,8 @@ async function answer<T>(work: () => T | Promise<T>): Promise<FileAnswer<T>> {
   } catch (error) {
     if (error instanceof InputError) return { issues: error.issues };
     if (error instanceof RangeError) {
-      const message = 'There is not enough memory to read it.';
-      return { issues: [{ field: 'file', value: null, message, remedy: 'Save it with fewer triangles.' }] };
+      const message = msg('files.noMemory');
+      return { issues: [{ field: 'file', value: null, message, remedy: msg('files.fewerTriangles') }] };
     }
     throw error;
   }

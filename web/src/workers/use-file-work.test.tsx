@@ -1,6 +1,7 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, expect, it, vi } from 'vitest';
+import { english } from '@dewpot/locales/testing';
 import { useFileWork } from './use-file-work';
 
 const ended = vi.fn();
@@ -22,7 +23,7 @@ function Screen({ job }: { job: () => Promise<never> }) {
       <button onClick={stop}>Stop</button>
       {done !== undefined && <p>at work</p>}
       {issues.map(({ message }) => (
-        <p key={message}>{message}</p>
+        <p key={message.key}>{english(message)}</p>
       ))}
     </>
   );

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import type { FieldIssue } from '@dewpot/core/units';
+import { msg, type FieldIssue, type Message } from '@dewpot/core/units';
 import { proxy, type Remote } from 'comlink';
 import type { FileAnswer, FilesWork } from './files.worker';
 import { useWorker } from './use-worker';
@@ -20,8 +20,8 @@ export interface Work {
 const startFiles = () => new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' });
 
 /** An answer in place of one that never came: its worker is not to be asked again. */
-const givenUp = (message: string) => ({
-  issues: [{ field: 'file', value: null, message, remedy: 'Save it with fewer triangles, and try again.' }],
+const givenUp = (message: Message) => ({
+  issues: [{ field: 'file', value: null, message, remedy: msg('files.fewerTrianglesAgain') }],
   broken: true,
 });
 
@@ -46,11 +46,11 @@ export function useFileWork(): Work {
     const died = new Promise<FileAnswer<never>>((settle) => {
       worker.onerror = (event) => {
         event.preventDefault();
-        settle(givenUp('The file could not be read: it is too large for this browser.'));
+        settle(givenUp(msg('files.tooLarge')));
       };
     });
     const progress = proxy((share: number) => mine === turn.current && setDone(share));
-    const failed = (error: unknown) => givenUp(`The file could not be read: ${String(error)}.`);
+    const failed = (error: unknown) => givenUp(msg('files.notRead', { error: String(error) }));
     return Promise.race([job(remote, progress).catch(failed), died]).then((answer) => {
       if (mine !== turn.current) return undefined;
       if ('broken' in answer) own.end();

@@ -8,6 +8,7 @@ import { Choice } from '../ui/choice';
 import { sayDay } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
+import { useSay } from '../ui/say';
 
 const schools = (Object.keys(dryingSchools) as DryingSchool[]).map((value) => ({
   value,
@@ -17,6 +18,7 @@ const schools = (Object.keys(dryingSchools) as DryingSchool[]).map((value) => ({
 
 /** How it is told that a piece is dry, and what came of the gates that were overridden. */
 export function DryingSettings() {
+  const say = useSay();
   const { workshop } = useSession();
   const save = useSaveSettings();
   const now = useNow();
@@ -33,7 +35,7 @@ export function DryingSettings() {
         onChange={(drying) => save.mutate({ ...settings, drying }, { onSuccess: () => toast.success('Kept.') })}
       />
       {told.map((one) => (
-        <p key={one}>{one}</p>
+        <p key={one && say.value(one)}>{one && say.value(one)}</p>
       ))}
       {data && data.seen.length > 0 && (
         <details>

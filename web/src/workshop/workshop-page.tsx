@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { usualBallastSand } from '@dewpot/core/moulds';
 import { WorkshopSettings } from '@dewpot/contract';
@@ -19,6 +20,8 @@ import { DryingSettings } from './drying-settings';
 import { OwnAccount } from './own-account';
 import { PeopleSlab } from './people';
 import { Reminders } from './reminders';
+import { currencyOptions } from './currency-options';
+import { useSay } from '../ui/say';
 
 /** Units, limits and people. */
 export function WorkshopPage() {
@@ -71,6 +74,8 @@ function Settings() {
   const { workshop } = useSession();
   const save = useSaveSettings();
   const sands = useSands();
+  const say = useSay();
+  const currencies = useMemo(() => currencyOptions(say.reader), [say]);
   const { id: _, demo: __, ...settings } = workshop;
   const { control, register, handleSubmit, formState } = useForm<WorkshopSettings>({
     resolver: classValidatorResolver(WorkshopSettings),
@@ -101,12 +106,12 @@ function Settings() {
           />
         )}
       />
-      <TextField
-        label="Currency"
-        maxLength={4}
-        className="w-32"
-        error={formState.errors.currency && 'One to four letters.'}
-        {...register('currency')}
+      <Controller
+        control={control}
+        name="currency"
+        render={({ field }) => (
+          <SelectField label="Currency" value={field.value} options={currencies} onChange={field.onChange} />
+        )}
       />
       {sizes.map(({ name, label, dimension }) => (
         <Controller

@@ -20,6 +20,10 @@ export class InputError extends Error {
   }
 }
 
+/** What is wrong and what to do about it, in one message. */
+export const issueInWords = ({ message, remedy }: Pick<FieldIssue, 'message' | 'remedy'>): Message =>
+  msg('units.issue', { message, remedy });
+
 /** Allowed range of a number, both ends included unless `above` is given. */
 export interface Range {
   readonly min?: number;

@@ -67,6 +67,11 @@ export const fixed = (number: number, decimals: number): Fixed => ({ number, dec
 export const listed = (list: readonly MessageValue[]): Listed => ({ list, type: 'and' });
 export const anyOf = (list: readonly MessageValue[]): Listed => ({ list, type: 'or' });
 
+/** Messages without those that say the same again. */
+export function distinct<T extends Phrase>(messages: readonly T[]): T[] {
+  return [...new Map(messages.map((one) => [JSON.stringify(one), one])).values()];
+}
+
 const KEY = /^[a-zA-Z]+\.[a-zA-Z0-9]+$/;
 
 /** Whether something is a message: nothing else consists of a key of the catalogues and values alone. */

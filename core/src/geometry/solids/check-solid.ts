@@ -286,12 +286,8 @@ export function checkSolidIn(check: Checker, path: string, whose: Phrase, solid:
   const door: Door = { check, whose, at: (field) => (path ? `${path}.${field}` : field) };
   const sizes = sizesOf[solid.kind] as readonly string[] | undefined;
   if (!sizes) {
-    check.add(
-      door.at('kind'),
-      solid.kind,
-      msg('solids.unknownSolid'),
-      msg('solids.chooseSolid', { solidKinds: listed(solidKinds) }),
-    );
+    const remedy = msg('solids.chooseSolid', { solidKinds: listed(solidKinds) });
+    check.add(door.at('kind'), solid.kind, msg('solids.unknownSolid'), remedy);
     return;
   }
   const given: Readonly<Record<string, unknown>> = { ...solid };

@@ -1,3 +1,4 @@
+import type { Message } from '../../foundation/units/index.js';
 import type { MouldShape, OuterSize, PieceKind } from '../../geometry/moulds/index.js';
 import type { BinderClass } from '../../mixing/binders/index.js';
 import type { Exposure } from '../../mixing/mixes/index.js';
@@ -8,7 +9,7 @@ import type { Arrangement, Bond, JointUse } from '../assembly/index.js';
 /** What the weighings say, without the curve. Times in ms. */
 export interface DrySummary {
   readonly dryEnough: boolean;
-  readonly missing: readonly string[];
+  readonly missing: readonly Message[];
   readonly opensAt?: number;
   readonly opensLow?: number;
   readonly opensHigh?: number;

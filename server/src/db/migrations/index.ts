@@ -13,6 +13,7 @@ import { Vocabulary1796200000000 } from './12-vocabulary.js';
 import { References1796300000000 } from './13-references.js';
 import { Ambient1796400000000 } from './14-ambient.js';
 import { Stages1796500000000 } from './15-stages.js';
+import { Languages1796600000000 } from './16-languages.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -31,4 +32,5 @@ export const migrations = [
   References1796300000000,
   Ambient1796400000000,
   Stages1796500000000,
+  Languages1796600000000,
 ] as const;

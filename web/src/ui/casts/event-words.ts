@@ -1,9 +1,10 @@
-import { SealerKind } from '@dewpot/core/materials';
+import type { Phrase } from '@dewpot/core/units';
+import type { SealerKind } from '@dewpot/core/materials';
 import { baths, coverWords, type Bath } from '@dewpot/core/curing';
-import { Side } from '@dewpot/core/sealing';
+import type { Side } from '@dewpot/core/sealing';
 import { bonds } from '@dewpot/core/assembly';
 import {
-  Spot,
+  spotWords,
   taskWords,
   type CastEvent,
   type DamageCause,
@@ -11,18 +12,11 @@ import {
   type Dressing,
   type Force,
 } from '@dewpot/core/casts';
+import { writeWeighing, type Speaker } from '@dewpot/locales';
 import { format } from 'date-fns';
 import { pieceUseWords } from '../piece-use-words';
 import { checkWords, decorationWords, fittingWords, goneWords, laterWords } from './seal-words';
-import type { Units } from '../units';
 
-export const spotWords: Record<Spot, string> = {
-  corner: 'corner',
-  rim: 'rim',
-  base: 'base',
-  'core-end': 'core end',
-  face: 'face',
-};
 export const sizeWords: Record<DamageSize, string> = { chip: 'a chip', piece: 'a piece', through: 'broken through' };
 export const forceWords: Record<Force, string> = {
   slid: 'Slid out',
@@ -42,7 +36,7 @@ export const dressingWords: Record<Dressing, string> = {
   'drain hole': 'Drain hole opened',
   'green texture': 'Green face textured',
 };
-export const bathWords: Record<Bath, string> = {
+export const bathWords: Record<Bath, Phrase> = {
   water: baths.water.name,
   vinegar: 'Vinegar bath',
   leach: baths.leach.name,
@@ -63,7 +57,7 @@ const against = ({ overridden }: { readonly overridden?: string }) =>
   overridden ? ` — against the advice to wait: “${overridden}”` : '';
 
 /** An event as a person would tell it. */
-export function tellEvent(event: CastEvent, units: Units): string {
+export function tellEvent(event: CastEvent, say: Speaker): string {
   switch (event.type) {
     case 'poured':
       return 'Poured';
@@ -72,23 +66,23 @@ export function tellEvent(event: CastEvent, units: Units): string {
     case 'uncovered':
       return 'Moist curing ended';
     case 'demoulded': {
-      const hurt = event.damage.map(({ spot, size }) => `${sizeWords[size]} at the ${spotWords[spot]}`).join(', ');
+      const hurt = event.damage.map(({ spot, size }) => `${sizeWords[size]} at the ${say(spotWords[spot])}`).join(', ');
       const age =
-        event.equivalentAge === undefined ? '' : `, equivalent age ${units.say(event.equivalentAge, 'h')} at 20 °C`;
+        event.equivalentAge === undefined ? '' : `, equivalent age ${say.quantity(event.equivalentAge, 'h')} at 20 °C`;
       return `Demoulded ${hurt ? `with ${hurt}` : 'clean'}${event.cause ? ` (${causeWords[event.cause].toLowerCase()})` : ''}${event.force ? `; it ${forceWords[event.force].toLowerCase()}` : ''}${age}`;
     }
     case 'weighed':
-      return `Weighed ${units.sayWeighing(event)}${event.together ? `, its share of ${event.together} on the scale` : ''}`;
+      return `Weighed ${writeWeighing(event.mass, event.step, say.reader)}${event.together ? `, its share of ${event.together} on the scale` : ''}`;
     case 'coated':
-      return `Coated with ${event.product?.name.toLowerCase() ?? sealerWords[event.sealer]}, ${sideWords[event.side]}${event.tool ? `, by ${event.tool}` : ''}${against(event)}`;
+      return `Coated with ${event.product ? say.inline(event.product.name) : sealerWords[event.sealer]}, ${sideWords[event.side]}${event.tool ? `, by ${event.tool}` : ''}${against(event)}`;
     case 'bubbles':
-      return `Bubbles at the ${spotWords[event.face]}: ${event.grade} of 5`;
+      return `Bubbles at the ${say(spotWords[event.face])}: ${event.grade} of 5`;
     case 'finished':
-      return `Finished${event.gone ? `, ${goneWords[event.gone]}` : ''}${event.price === undefined ? '' : ` for ${units.say(event.price, 'money')}`}${event.where ? `: ${event.where}` : ''}`;
+      return `Finished${event.gone ? `, ${goneWords[event.gone]}` : ''}${event.price === undefined ? '' : ` for ${say.quantity(event.price, 'money')}`}${event.where ? `: ${event.where}` : ''}`;
     case 'broken':
       return `Broken${event.how ? `: ${event.how}` : ''}`;
     case 'covered':
-      return `Now ${coverWords[event.cover]}`;
+      return `Now ${say.value(coverWords[event.cover])}`;
     case 'moved':
       return `Moved to ${event.place}`;
     case 'pulled':
@@ -96,17 +90,17 @@ export function tellEvent(event: CastEvent, units: Units): string {
     case 'dressed':
       return `${dressingWords[event.work]}${event.grit ? `, grit ${event.grit}` : ''}${event.note ? `: ${event.note}` : ''}`;
     case 'soaked':
-      return `${bathWords[event.bath]} for ${units.say(event.hours, 'h')}`;
+      return `${say.value(bathWords[event.bath])} for ${say.quantity(event.hours, 'h')}`;
     case 'rinsed':
       return 'Out of its bath, rinsed';
     case 'ph':
       return `The strip says pH ${event.ph}`;
     case 'postponed':
-      return `“${taskWords[event.task]}” postponed to ${format(event.until, 'EEE d MMM, HH:mm')}`;
+      return `“${say.value(taskWords[event.task])}” postponed to ${format(event.until, 'EEE d MMM, HH:mm')}`;
     case 'film-tested':
-      return event.drops ? 'Clear film: drops under it' : `Clear film for ${units.say(event.hours, 'h')}: no drops`;
+      return event.drops ? 'Clear film: drops under it' : `Clear film for ${say.quantity(event.hours, 'h')}: no drops`;
     case 'assembled':
-      return `Put together with ${bonds[event.bond].name.toLowerCase()}${event.note ? `: ${event.note}` : ''}`;
+      return `Put together with ${say.inline(bonds[event.bond].name)}${event.note ? `: ${event.note}` : ''}`;
     case 'unclamped':
       return 'Unclamped';
     case 'joined':
@@ -115,7 +109,7 @@ export function tellEvent(event: CastEvent, units: Units): string {
       return `${decorationWords[event.decoration]}${event.note ? `: ${event.note}` : ''}${against(event)}`;
     case 'seal-planned':
       return event.sealer
-        ? `To be sealed for ${event.uses.map((use) => pieceUseWords[use]).join(', ')}: ${event.product?.name.toLowerCase() ?? sealerWords[event.sealer]}, ${event.coats} ${event.coats === 1 ? 'coat' : 'coats'}`
+        ? `To be sealed for ${event.uses.map((use) => pieceUseWords[use]).join(', ')}: ${event.product ? say.inline(event.product.name) : sealerWords[event.sealer]}, ${event.coats} ${event.coats === 1 ? 'coat' : 'coats'}`
         : `To be left bare${event.uses.length > 0 ? ` for ${event.uses.map((use) => pieceUseWords[use]).join(', ')}` : ''}`;
     case 'checked':
       return `Tried ${checkWords[event.check]}: it ${event.held ? 'holds' : 'does not hold'}${event.note ? ` (${event.note})` : ''}`;

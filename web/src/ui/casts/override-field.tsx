@@ -1,3 +1,5 @@
+import { distinct, type Message } from '@dewpot/core/units';
+import { useSay } from '../say';
 /** The reason for which something is done against the advice. */
 export function ReasonField({
   label,
@@ -32,18 +34,19 @@ export function OverrideField({
   onReason,
 }: {
   title: string;
-  reasons: readonly string[];
+  reasons: readonly Message[];
   note?: string;
   label: string;
   reason: string;
   onReason: (reason: string) => void;
 }) {
+  const say = useSay();
   return (
     <div role="alert" className="border-accent border-l-4 pl-3">
       <p className="text-accent font-semibold">Better to wait: {title}</p>
       <ul className="list-disc pl-5">
-        {reasons.map((one) => (
-          <li key={one}>{one}</li>
+        {distinct(reasons).map((one) => (
+          <li key={JSON.stringify(one)}>{say(one)}</li>
         ))}
       </ul>
       {note && <p className="quiet mt-1 text-sm">{note}</p>}

@@ -1,0 +1,73 @@
+import type { Language } from '@dewpot/core/units';
+import { FALLBACK, type Entry, type Lookup } from '@dewpot/locales';
+
+type Catalogue = Readonly<Record<string, Entry>>;
+
+/** A file for each stage of each language; each is fetched when its first sentence is wanted. */
+const files = import.meta.glob<Catalogue>('../../../locales/*/*.json', { import: 'default' });
+
+const kept = new Map<string, Catalogue>();
+const under = new Set<string>();
+const told = new Set<string>();
+const readers = new Set<() => void>();
+let count = 0;
+
+const nameOf = (language: Language, stage: string) => `${language}/${stage}`;
+
+/** Keeps the sentences of a stage. */
+export function keepCatalogue(language: Language, stage: string, sentences: Catalogue): void {
+  kept.set(nameOf(language, stage), sentences);
+  count += 1;
+  readers.forEach((hear) => hear());
+}
+
+/** Fetches the sentences of a stage, once. One that cannot be fetched is asked for again with the next sentence. */
+export async function loadCatalogue(language: Language, stage: string): Promise<void> {
+  const name = nameOf(language, stage);
+  const file = files[`../../../locales/${name}.json`];
+  if (!file || kept.has(name) || under.has(name)) return;
+  under.add(name);
+  try {
+    keepCatalogue(language, stage, await file());
+  } catch (error) {
+    // Offline, before it was ever seen: the screen says what it can.
+    reportError(error);
+  } finally {
+    under.delete(name);
+  }
+}
+
+/** Fetches every stage of a language, so that any screen opens without a connection. */
+export async function loadLanguage(language: Language): Promise<void> {
+  const stages = Object.keys(files).flatMap((path) => new RegExp(`/${language}/(\\w+)\\.json$`).exec(path)?.[1] ?? []);
+  for (const stage of stages) await loadCatalogue(language, stage);
+}
+
+/** A sentence that a language lacks is said in English, and told once: nobody sees its key. */
+function missing(language: Language, key: string): Entry | undefined {
+  const [stage = '', name = ''] = key.split('.');
+  if (!told.has(`${language} ${key}`)) reportError(new Error(`There is no sentence ${language} ${key}.`));
+  told.add(`${language} ${key}`);
+  if (language === FALLBACK) return undefined;
+  void loadCatalogue(FALLBACK, stage);
+  return kept.get(nameOf(FALLBACK, stage))?.[name];
+}
+
+/** Finds the sentences of a language; those of a stage that is not here yet are fetched. */
+export const lookupIn =
+  (language: Language): Lookup =>
+  (key) => {
+    const [stage = '', name = ''] = key.split('.');
+    const sentences = kept.get(nameOf(language, stage));
+    if (!sentences) void loadCatalogue(language, stage);
+    return sentences && (sentences[name] ?? missing(language, key));
+  };
+
+/** How often sentences came; changes when some have come. */
+export const catalogueCount = (): number => count;
+
+/** Tells when sentences have come. */
+export function hearCatalogues(hear: () => void): () => void {
+  readers.add(hear);
+  return () => readers.delete(hear);
+}

@@ -1,0 +1,42 @@
+import { createContext, useContext, useEffect, useMemo, useSyncExternalStore, type ReactNode } from 'react';
+import { makeSpeaker, type Reader, type Speaker } from '@dewpot/locales';
+import { useQuery } from '@tanstack/react-query';
+import { chosenLanguage, keepLanguage } from '../api/language';
+import { sessionQuery } from '../api/session';
+import { catalogueCount, hearCatalogues, lookupIn } from './catalogues';
+
+/** Whoever reads before anything is known of their workshop. */
+const stranger = (): Reader => ({ language: chosenLanguage(), system: 'metric', currency: 'EUR' });
+
+function speakerOf(reader: Reader): Speaker {
+  return makeSpeaker(reader, lookupIn(reader.language));
+}
+
+const SpeakerContext = createContext<Speaker | undefined>(undefined);
+
+/** What a screen says its sentences with: in the person's language and the workshop's units. */
+export function useSay(): Speaker {
+  return useContext(SpeakerContext) ?? speakerOf(stranger());
+}
+
+/** Who reads: the person who is signed in, in the units and the currency of their workshop. */
+function useReader(): Reader {
+  // Only looked at: whether anybody is signed in is asked elsewhere.
+  const { data } = useQuery({ ...sessionQuery, enabled: false });
+  const language = data?.person.language ?? chosenLanguage();
+  const { units = 'metric', currency = 'EUR' } = data?.workshop ?? {};
+  return useMemo(() => ({ language, system: units, currency }), [language, units, currency]);
+}
+
+/** Lets everything below it say its sentences. Another language or other units change what is said and keep what was typed. */
+export function Reads({ children }: { children: ReactNode }) {
+  const reader = useReader();
+  const count = useSyncExternalStore(hearCatalogues, catalogueCount);
+  // A stage whose sentences have just come is said anew.
+  const say = useMemo(() => (count >= 0 ? speakerOf(reader) : undefined), [reader, count]);
+  useEffect(() => {
+    keepLanguage(reader.language);
+    document.documentElement.lang = reader.language;
+  }, [reader.language]);
+  return <SpeakerContext value={say}>{children}</SpeakerContext>;
+}
