@@ -1,8 +1,5 @@
 import { languages, type Language } from '@dewpot/core/units';
 
-/** Each language by its own name. */
-export const languageNames: Record<Language, string> = { en: 'English', es: 'Español' };
-
 /** The language that any other falls back to. */
 export const FALLBACK: Language = 'en';
 

@@ -9,7 +9,7 @@ export async function measures(note) {
   const keys = ['grey-cement', 'lime', 'fine-sand', 'sharp-sand', 'pea-gravel', 'perlite', 'vermiculite', 'peat'];
   const lines = keys.map((key, i) => {
     const { key: id, ...rest } = handbookMaterial(key);
-    return { material: { ...rest, id }, parts: 1 + i / 4 };
+    return { material: { ...rest, name: key, id }, parts: 1 + i / 4 };
   });
   const mix = /** @type {const} */ ({ lines, by: 'volume', grade: 4, exposure: 'outdoors' });
   const conditions = { moistCuringDays: 7 };

@@ -24,7 +24,7 @@ export async function mixSolving(note) {
   const usable = handbookMaterials.filter(({ kind }) => !['additive', 'pre-blend', 'sealer'].includes(kind));
   const lines = Array.from({ length: LINES }, (_, i) => {
     const { key, ...rest } = /** @type {(typeof usable)[number]} */ (usable[i % usable.length]);
-    return { material: { ...rest, id: `${key}-${i}`, name: `${rest.name} ${i}` }, parts: 1 + (i % 3) };
+    return { material: { ...rest, id: `${key}-${i}`, name: `${key} ${i}` }, parts: 1 + (i % 3) };
   });
   const mix = /** @type {const} */ ({ lines, by: 'volume', grade: 4, exposure: 'outdoors' });
   const conditions = { moistCuringDays: 7 };

@@ -27,7 +27,7 @@ export async function replanning(note) {
   const { handbookMaterial } = await import('@dewpot/core/materials');
   const { calculateSheet } = await import('@dewpot/core/pours');
   const { stepsOf, timelineOf } = await import('@dewpot/core/bench');
-  const material = (/** @type {string} */ key) => ({ ...handbookMaterial(key), id: key });
+  const material = (/** @type {string} */ key) => ({ ...handbookMaterial(key), name: key, id: key });
   const planOf = (/** @type {number} */ n) =>
     /** @type {import('@dewpot/core/pours').PourPlan} */ ({
       items: Array.from({ length: 5 }, (_, i) => ({

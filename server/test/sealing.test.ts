@@ -163,7 +163,7 @@ describe('sealing', () => {
     const soon = await tell(id, { ...coat }, poured + 40 * DAY + HOUR / 4).expect(422);
     expect(soon.body.detail).toContain('The coat before is not dry');
     const second = (await tell(id, { ...coat }, first.dues[0].good + HOUR).expect(200)).body;
-    expect(english(second.dues[0])).toMatchObject({ task: 'seal-test', told: 'bead, look' });
+    expect(english(second.dues[0])).toMatchObject({ task: 'seal-test', told: 'water bead and look' });
     await tell(id, { type: 'checked', day: 50, check: 'bead', held: true }).expect(200);
     const checked = (await tell(id, { type: 'checked', day: 50, check: 'look', held: true }).expect(200)).body;
     expect(checked.dues[0].task).toBe('finish');

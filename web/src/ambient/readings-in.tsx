@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import { InputError, msg } from '@dewpot/core/units';
+import { InputError, msg, identity } from '@dewpot/core/units';
 import { readAmbientCsv, type CsvRead } from '@dewpot/core/ambient';
 import type { PlaceView } from '@dewpot/contract';
 import { useSendReadings } from '../api/places';
@@ -52,7 +52,7 @@ export function ReadingsIn({ place }: { place: PlaceView }) {
               `, ${exactly(defined(readings[0]).at)} to ${exactly(defined(readings[readings.length - 1]).at)}`}
           </p>
           {read.notes.map((note) => (
-            <p key={say(note)}>{say(note)}</p>
+            <p key={identity(note)}>{say(note)}</p>
           ))}
           {read.unread.length > 0 && (
             <p className="text-accent">
@@ -101,7 +101,7 @@ function Wrong({ error }: { error: Error }) {
   return (
     <ul role="alert" className="border-error border-l-4 pl-3">
       {error.issues.map(({ message, remedy }) => (
-        <li key={say(message)}>
+        <li key={identity(message)}>
           {say(message)} <span className="quiet">{say(remedy)}</span>
         </li>
       ))}

@@ -1,3 +1,4 @@
+import { identity } from '@dewpot/core/units';
 import { joinRemarks, type ArticleFigures, type Bond } from '@dewpot/core/assembly';
 import { BigFigure } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
@@ -55,7 +56,7 @@ export function ArticleAnswers({
       {told.length > 0 && (
         <ul className="border-accent space-y-1 border-l-4 pl-3">
           {told.map((one) => (
-            <li key={say.value(one)}>{say.value(one)}</li>
+            <li key={identity(one)}>{say.value(one)}</li>
           ))}
         </ul>
       )}

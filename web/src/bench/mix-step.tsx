@@ -1,3 +1,4 @@
+import { identity } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { consistencies, consistency, type Grade } from '@dewpot/core/mixes';
 import { Droplet } from 'lucide-react';
@@ -54,7 +55,7 @@ export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, recor
             </div>
           )}
           {bucket.warnings.map((warning) => (
-            <p key={say(warning)} className="text-warning font-semibold">
+            <p key={identity(warning)} className="text-warning font-semibold">
               {say(warning)}
             </p>
           ))}
@@ -83,7 +84,7 @@ export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, recor
         </summary>
         <ol className="list-decimal space-y-0.5 pl-6">
           {sheet.method.map(({ text, why }) => (
-            <li key={say(text)}>
+            <li key={identity(text)}>
               {say(text)} {why && <span className="quiet text-sm">({say(why)})</span>}
             </li>
           ))}

@@ -1,4 +1,4 @@
-import { distinct } from '@dewpot/core/units';
+import { distinct, identity } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { faceAdvice } from '@dewpot/core/curing';
 import type { Surroundings } from '@dewpot/core/casts';
@@ -47,7 +47,7 @@ function Warnings({ does: { warnings }, now }: { does: Surroundings; now: number
   return (
     <ul className="space-y-1">
       {told.map((words) => (
-        <li key={say(words)} className="border-accent border-l-4 pl-3">
+        <li key={identity(words)} className="border-accent border-l-4 pl-3">
           {say(words)}{' '}
           <span className="quiet">
             {warnings

@@ -1,5 +1,5 @@
 import { defined } from '@dewpot/core/math';
-import type { FindingBasis, Harm, Remedy } from '@dewpot/core/units';
+import { type FindingBasis, type Harm, type Remedy, identity } from '@dewpot/core/units';
 import type { FittingMix, PlanChange, PourFinding } from '@dewpot/core/judging';
 import { Button } from '../ui/button';
 import { useUnits } from '../ui/units';
@@ -38,7 +38,7 @@ export interface FindingsProps {
   readonly aside?: AsideWays;
 }
 
-const keyOf = ({ key, item, text }: PourFinding) => `${key} ${item} ${JSON.stringify(text)}`;
+const keyOf = ({ key, item, text }: PourFinding) => `${key} ${item} ${identity(text)}`;
 const isTap = ({ change }: Remedy<PlanChange>) => change !== undefined && !('mix' in change);
 
 /** What speaks against moulds with their mix, the worst first, with what to do about it and what nobody could judge. */
@@ -112,7 +112,7 @@ function OneFinding({ finding, onChange, aside }: FindingsProps & { finding: Pou
         {words.length > 0 && (
           <ul className="list-disc pl-6">
             {words.map((remedy) => (
-              <li key={say(remedy.text)}>{say(remedy.text)}</li>
+              <li key={identity(remedy.text)}>{say(remedy.text)}</li>
             ))}
           </ul>
         )}
@@ -120,7 +120,7 @@ function OneFinding({ finding, onChange, aside }: FindingsProps & { finding: Pou
       </details>
       {taps.map((remedy) => (
         <Button
-          key={say(remedy.text)}
+          key={identity(remedy.text)}
           size="own"
           className="no-print mr-2 h-auto min-h-11 py-1"
           onClick={() => defined(onChange)(defined(remedy.change), finding)}

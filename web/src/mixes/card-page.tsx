@@ -1,3 +1,4 @@
+import { identity } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { calculateMix, consistency, methodOf, doseInWords, type Grade, type Mix } from '@dewpot/core/mixes';
 import { Printer } from 'lucide-react';
@@ -66,7 +67,7 @@ function Card({ id }: { id: string }) {
         <CardTable mix={mix} figures={figures} grade={view.grade} />
         <ol className="list-decimal space-y-1 pl-6">
           {methodOf(mix, view.binderClass, view.ways).map(({ text, caution }) => (
-            <li key={say(text)}>
+            <li key={identity(text)}>
               {say(text)} {caution && <em>{say(caution)}</em>}
             </li>
           ))}

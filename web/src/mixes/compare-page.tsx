@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import { InputError } from '@dewpot/core/units';
+import { InputError, identity } from '@dewpot/core/units';
 import { fullVolume } from '@dewpot/core/moulds';
 import { compareMixes, differencesOf, type Compared, type ComparedRow } from '@dewpot/core/mixes';
 import { Link, useSearchParams } from 'react-router';
@@ -192,7 +192,7 @@ function Differences({ compared: [first, ...others] }: { compared: readonly Comp
             <h3 className="text-lg">{name}</h3>
             <ul className="text-sm">
               {differencesOf(defined(first).mix, mix).map(({ what, before, after }) => (
-                <li key={say.value(what)}>
+                <li key={identity(what)}>
                   {say.value(what)}: {say(before)} → <strong>{say(after)}</strong>
                 </li>
               ))}

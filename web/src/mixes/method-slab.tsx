@@ -1,3 +1,4 @@
+import { identity } from '@dewpot/core/units';
 import { methodOf, usualOrder, type ColourWhen, type MixingOrder } from '@dewpot/core/mixes';
 import type { MixInput } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
@@ -43,7 +44,7 @@ export function MethodSlab({
       />
       <ol className="list-decimal space-y-1.5 pl-6">
         {methodOf(mix, draft.binderClass, ways).map(({ text, why, caution }) => (
-          <li key={say(text)}>
+          <li key={identity(text)}>
             {say(text)} {why && <span className="quiet text-sm">({say(why)})</span>}
             {caution && <span className="border-accent block border-l-4 pl-2 text-sm">{say(caution)}</span>}
           </li>

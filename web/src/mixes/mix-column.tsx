@@ -1,3 +1,4 @@
+import { identity } from '@dewpot/core/units';
 import type { VolumeShare } from '@dewpot/core/mixes';
 import { fillOf, MixPatterns } from './mix-patterns';
 import { useSay } from '../ui/say';
@@ -23,7 +24,7 @@ export function MixColumn({ shares }: { shares: readonly VolumeShare[] }) {
       <MixPatterns />
       <g transform="translate(4 8)">
         {layers.map(({ name, kind, y, height, share }) => (
-          <g key={say.value(name)}>
+          <g key={identity(name)}>
             <rect x={0} y={y} width={130} height={height} fill={fillOf(kind)} stroke="var(--color-base-100)" />
             {height > 9 && (
               <text x={142} y={y + height / 2 + 5} fontSize={14} fill="currentColor">

@@ -1,3 +1,4 @@
+import { identity } from '@dewpot/core/units';
 import type { VolumeShare } from '@dewpot/core/mixes';
 import { fillOf, MixPatterns } from './mix-patterns';
 import { useSay } from '../ui/say';
@@ -18,7 +19,7 @@ export function ShareStrip({ shares }: { shares: readonly VolumeShare[] }) {
       <MixPatterns />
       {shares.map(({ name, kind, share }, i) => (
         <rect
-          key={say.value(name)}
+          key={identity(name)}
           x={shares.slice(0, i).reduce((sum, before) => sum + before.share * WIDTH, 0)}
           width={share * WIDTH}
           height={22}

@@ -1,3 +1,4 @@
+import { identity } from '@dewpot/core/units';
 import { differencesOf } from '@dewpot/core/mixes';
 import type { StoreView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
@@ -19,7 +20,7 @@ export function VersionsSlab({ id, used, store }: { id: string; used: boolean; s
           <ul className="text-sm">
             {differencesOf(resolveMix(before.body, store.materials), resolveMix(one.body, store.materials)).map(
               ({ what, before: was, after }) => (
-                <li key={say.value(what)}>
+                <li key={identity(what)}>
                   {say.value(what)}: {say(was)} → <strong>{say(after)}</strong>
                 </li>
               ),

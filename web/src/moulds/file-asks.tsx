@@ -1,4 +1,5 @@
 import type { DragEvent } from 'react';
+import { identity } from '@dewpot/core/units';
 import { MeshAsk } from './mesh-ask';
 import { OutlineAsk } from './outline-ask';
 import { PhotoAsk } from './photo-ask';
@@ -39,7 +40,7 @@ export function FileAsks({
       {work.issues.length > 0 && (
         <ul role="alert" className="border-error bg-base-100 mt-3 border-l-4 p-3">
           {work.issues.map(({ message, remedy }) => (
-            <li key={say(message)}>
+            <li key={identity(message)}>
               {say(message)} <span className="quiet">{say(remedy)}</span>
             </li>
           ))}

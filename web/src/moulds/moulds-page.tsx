@@ -18,7 +18,7 @@ import { useUnits } from '../ui/units';
 import { chooseMoulds, noWish, type MouldOrder, type MouldWish } from './mould-filter';
 import { mouldsCsv, mouldsJson, readMoulds } from './mould-files';
 import { useSay } from '../ui/say';
-import type { Message } from '@dewpot/core/units';
+import { type Message, identity } from '@dewpot/core/units';
 
 const WIDTH = 210;
 const HEIGHT = 150;
@@ -196,7 +196,7 @@ function Files({ moulds }: { moulds: readonly MouldView[] }) {
       {wrong.length > 0 && (
         <ul role="alert" className="border-error mt-2 border-l-4 pl-3">
           {wrong.map((one) => (
-            <li key={say(one)}>{say(one)}</li>
+            <li key={identity(one)}>{say(one)}</li>
           ))}
         </ul>
       )}

@@ -1,3 +1,4 @@
+import { identity } from '@dewpot/core/units';
 import type { alike } from '@dewpot/core/pours';
 import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
@@ -58,7 +59,7 @@ function TurnRow({ n, turn, tappable }: { n: number; turn: Alike; tappable: bool
       )}
       {wash && <p className="quiet">{say(wash)}</p>}
       {warnings.map((warning) => (
-        <p key={say(warning)} className="text-warning">
+        <p key={identity(warning)} className="text-warning">
           {say(warning)}
         </p>
       ))}

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { InputError, type FieldIssue } from '@dewpot/core/units';
+import { InputError, type FieldIssue, identity } from '@dewpot/core/units';
 import { insetView, layInset, rimOf, withoutInserts, type InsetFace, type LaidInset } from '@dewpot/core/moulds';
 import type { InsetInput, MouldView, PourItemInput } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
@@ -146,7 +146,7 @@ function Laid({ inset, item, mould }: { inset: InsetInput; item: PourItemInput; 
             </div>
           </div>
           {laid.warnings.map((text) => (
-            <p key={say(text)} className="border-warning border-l-4 pl-3 text-sm">
+            <p key={identity(text)} className="border-warning border-l-4 pl-3 text-sm">
               {say(text)}
             </p>
           ))}

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { InputError } from '@dewpot/core/units';
+import { InputError, identity } from '@dewpot/core/units';
 import type { OutlineReading } from '@dewpot/core/meshes';
 import { sizedLoops, type InsetLoops } from '@dewpot/core/moulds';
 import { simplified } from '@dewpot/core/solids';
@@ -163,7 +163,7 @@ function PictureSource({ inset, onChange }: SourceProps) {
         </div>
       )}
       {work.issues.map(({ message, remedy }) => (
-        <p key={say(message)} role="alert" className="text-error w-full text-sm">
+        <p key={identity(message)} role="alert" className="text-error w-full text-sm">
           {say(message)} {say(remedy)}
         </p>
       ))}

@@ -1,5 +1,5 @@
 import { defined } from '@dewpot/core/math';
-import { InputError } from '@dewpot/core/units';
+import { InputError, identity } from '@dewpot/core/units';
 import { matchWarnings } from '@dewpot/core/tints';
 import { averaged, batchColourOf, calculateSheet } from '@dewpot/core/pours';
 import type { PourInput, PourView } from '@dewpot/contract';
@@ -62,7 +62,7 @@ export function MatchSlab({
       {found && found.length > 0 && (
         <ul className="border-warning mt-1 space-y-1 border-l-4 pl-3">
           {found.map((one) => (
-            <li key={say(one)}>{say(one)}</li>
+            <li key={identity(one)}>{say(one)}</li>
           ))}
         </ul>
       )}

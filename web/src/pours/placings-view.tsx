@@ -1,4 +1,4 @@
-import { MINUTE } from '@dewpot/core/units';
+import { MINUTE, identity } from '@dewpot/core/units';
 import { placingWords, type Placing } from '@dewpot/core/pours';
 import { saySpan } from '../ui/format-time';
 import { stepTime } from '../ui/step-time';
@@ -16,7 +16,7 @@ export function Placings({ placings }: { placings: readonly Placing[] }) {
       </h3>
       <ol className="list-decimal space-y-0.5 pl-6">
         {steps.map((step) => (
-          <li key={say(step.text)}>
+          <li key={identity(step.text)}>
             {say(step.text)}{' '}
             <span className="quiet text-sm">
               {[step.tool, stepTime(step, sayMinutes)]

@@ -1,3 +1,4 @@
+import { identity } from '@dewpot/core/units';
 import { repeatPourAdvice, type AgainAdvice } from '@dewpot/core/casts';
 import type { PourInput, PourView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
@@ -32,7 +33,7 @@ export function AgainSlab({
       ) : (
         <ul className="mt-1 space-y-2">
           {advice.map(({ change, evidence, spare }) => (
-            <li key={say(change)} className="border-warning flex flex-wrap items-center gap-x-4 border-l-4 pl-3">
+            <li key={identity(change)} className="border-warning flex flex-wrap items-center gap-x-4 border-l-4 pl-3">
               <span>
                 <strong>{say(change)}</strong> <span className="quiet">{say(evidence)}</span>
               </span>

@@ -1,3 +1,4 @@
+import { identity } from '@dewpot/core/units';
 import { alike, type CautionStep, type Placing, type Sheet } from '@dewpot/core/pours';
 import type { ReactNode } from 'react';
 import { BigFigure, FigureWorking } from '../ui/figure-working';
@@ -13,7 +14,7 @@ function Cautions({ sheet, step }: { sheet: Sheet; step: CautionStep }) {
   const say = useSay();
   const here = sheet.cautions.filter((caution) => caution.step === step);
   return here.map(({ text }) => (
-    <p key={say(text)} className="border-accent my-2 border-l-4 pl-3 text-sm">
+    <p key={identity(text)} className="border-accent my-2 border-l-4 pl-3 text-sm">
       {say(text)}
     </p>
   ));
@@ -60,7 +61,7 @@ export function SheetView({
       {warnings.length > 0 && (
         <ul className="border-warning my-3 space-y-1 border-l-4 pl-3">
           {warnings.map((warning) => (
-            <li key={say(warning)}>{say(warning)}</li>
+            <li key={identity(warning)}>{say(warning)}</li>
           ))}
         </ul>
       )}
@@ -140,7 +141,7 @@ function Method({ steps }: { steps: Sheet['method'] }) {
   return (
     <ol className="mb-3 list-decimal space-y-0.5 pl-6">
       {steps.map(({ text, why }) => (
-        <li key={say(text)}>
+        <li key={identity(text)}>
           {say(text)} {why && <span className="quiet text-sm">({say(why)})</span>}
         </li>
       ))}

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { InputError } from '@dewpot/core/units';
+import { InputError, identity } from '@dewpot/core/units';
 import { tooWet } from '@dewpot/core/mixes';
 import { batchOfSheet, type PourPlan, type Sheet } from '@dewpot/core/pours';
 import { QuantityField } from '../ui/quantity-field';
@@ -46,7 +46,7 @@ export function TooWetHelp({ plan, sheet }: { plan: PourPlan; sheet: Sheet }) {
       {found && !('add' in found) && (
         <ul role="status" className="quiet mt-2">
           {found.map(({ message, remedy }) => (
-            <li key={say(message)}>
+            <li key={identity(message)}>
               {say(message)} {say(remedy)}
             </li>
           ))}

@@ -1,3 +1,4 @@
+import { identity } from '@dewpot/core/units';
 import { coatTools, coatToolWords, sides } from '@dewpot/core/sealing';
 import { Button } from '../ui/button';
 import type { ActionProps } from '../ui/casts/action-props';
@@ -108,14 +109,14 @@ function Against({ coat, count }: { coat: Coat; count: number }) {
   return (
     <>
       {told.map(({ told: what, remedy }) => (
-        <p key={say(what)} className="border-accent border-l-4 pl-3">
+        <p key={identity(what)} className="border-accent border-l-4 pl-3">
           {say(what)} {say(remedy)}
         </p>
       ))}
       {against.length > 0 && (
         <ul className="border-accent list-none space-y-1 border-l-4 pl-3">
           {against.map((one) => (
-            <li key={say(one)}>{say(one)}</li>
+            <li key={identity(one)}>{say(one)}</li>
           ))}
         </ul>
       )}

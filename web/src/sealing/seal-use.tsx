@@ -1,3 +1,4 @@
+import { identity } from '@dewpot/core/units';
 import { sealers } from '@dewpot/core/materials';
 import { pieceUses, sealAdvice, type PieceUse } from '@dewpot/core/sealing';
 import { Button } from '../ui/button';
@@ -36,7 +37,7 @@ export function SealUse({
         {say(advice.reason)}
       </p>
       {advice.cautions.map((caution) => (
-        <p key={say(caution)} className="border-accent border-l-4 pl-3">
+        <p key={identity(caution)} className="border-accent border-l-4 pl-3">
           {say(caution)}
         </p>
       ))}

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { identity } from '@dewpot/core/units';
 import { afterCure, colouringKinds, faceCover, gritsFor, sandingDepth, type ColouringKind } from '@dewpot/core/tints';
 import { Choice } from '../ui/choice';
 import { ChipFace } from './chip-face';
@@ -38,7 +39,7 @@ export function WaysPage() {
             </p>
             <ol className="mt-2 list-decimal space-y-0.5 pl-6">
               {steps.map((step) => (
-                <li key={say(step)}>{say(step)}</li>
+                <li key={identity(step)}>{say(step)}</li>
               ))}
             </ol>
             <p className="border-accent mt-2 border-l-4 pl-3 text-sm">{say(caution)}</p>

@@ -1,3 +1,4 @@
+import { identity } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { hexOf, SEEN, type FoundTint } from '@dewpot/core/tints';
 import { Link } from 'react-router';
@@ -111,7 +112,7 @@ function FoundRow({
           {figures?.chips === 0 && 'Not tried yet: cast a chip of it before the piece.'}
         </span>
         {figures?.warnings.map((warning) => (
-          <span key={say(warning)} className="text-warning block text-sm">
+          <span key={identity(warning)} className="text-warning block text-sm">
             {say(warning)}
           </span>
         ))}

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { identity } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { hexOf, lookNames, type Look, type TintFigures } from '@dewpot/core/tints';
 import type { MouldView } from '@dewpot/contract';
@@ -56,7 +57,7 @@ export function LooksSlab({
       {warnings.length > 0 && (
         <ul className="border-warning mt-3 space-y-1 border-l-4 pl-3">
           {warnings.map((warning) => (
-            <li key={say(warning)}>{say(warning)}</li>
+            <li key={identity(warning)}>{say(warning)}</li>
           ))}
         </ul>
       )}

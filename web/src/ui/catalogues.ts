@@ -22,7 +22,7 @@ export function keepCatalogue(language: Language, stage: string, sentences: Cata
 }
 
 /** Fetches the sentences of a stage, once. One that cannot be fetched is asked for again with the next sentence. */
-export async function loadCatalogue(language: Language, stage: string): Promise<void> {
+async function loadCatalogue(language: Language, stage: string): Promise<void> {
   const name = nameOf(language, stage);
   const file = files[`../../../locales/${name}.json`];
   if (!file || kept.has(name) || under.has(name)) return;

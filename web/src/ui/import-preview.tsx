@@ -1,3 +1,4 @@
+import { identity } from '@dewpot/core/units';
 import type { ImportView } from '@dewpot/contract';
 import { Button } from './button';
 import { Dialog } from './dialog';
@@ -30,7 +31,7 @@ export function WhatChanges({
             <strong>{name}</strong> <span className="quiet">{kind},</span> {does[what]}
             <ul className="text-sm">
               {differences.map(({ what: field, before, after }) => (
-                <li key={say.value(field)}>
+                <li key={identity(field)}>
                   {say.value(field)}: {say(before)} → <strong>{say(after)}</strong>
                 </li>
               ))}

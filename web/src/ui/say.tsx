@@ -3,7 +3,10 @@ import { makeSpeaker, type Reader, type Speaker } from '@dewpot/locales';
 import { useQuery } from '@tanstack/react-query';
 import { chosenLanguage, keepLanguage } from '../api/language';
 import { sessionQuery } from '../api/session';
-import { catalogueCount, hearCatalogues, lookupIn } from './catalogues';
+import { catalogueCount, hearCatalogues, loadLanguage, lookupIn } from './catalogues';
+
+/** A first screen stands after so many ms: then the sentences of the others are fetched. */
+const SETTLED = 2000;
 
 /** Whoever reads before anything is known of their workshop. */
 const stranger = (): Reader => ({ language: chosenLanguage(), system: 'metric', currency: 'EUR' });
@@ -37,6 +40,8 @@ export function Reads({ children }: { children: ReactNode }) {
   useEffect(() => {
     keepLanguage(reader.language);
     document.documentElement.lang = reader.language;
+    const settled = setTimeout(() => void loadLanguage(reader.language), SETTLED);
+    return () => clearTimeout(settled);
   }, [reader.language]);
   return <SpeakerContext value={say}>{children}</SpeakerContext>;
 }

@@ -8,6 +8,7 @@ import { Choice } from '../ui/choice';
 import { sayDay } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
+import { identity } from '@dewpot/core/units';
 import { useSay } from '../ui/say';
 
 const schools = (Object.keys(dryingSchools) as DryingSchool[]).map((value) => ({
@@ -24,7 +25,7 @@ export function DryingSettings() {
   const now = useNow();
   const { data } = useQuery(overridesQuery);
   const { id: _, demo: __, ...settings } = workshop;
-  const told = [data?.open.told, data?.film.told].filter(Boolean);
+  const told = [data?.open.told, data?.film.told].filter((one) => one !== undefined);
   return (
     <section className="card-slab space-y-4" aria-label="Dry enough">
       <h2 className="text-2xl">Dry enough to seal</h2>
@@ -35,7 +36,7 @@ export function DryingSettings() {
         onChange={(drying) => save.mutate({ ...settings, drying }, { onSuccess: () => toast.success('Kept.') })}
       />
       {told.map((one) => (
-        <p key={one && say.value(one)}>{one && say.value(one)}</p>
+        <p key={identity(one)}>{say.value(one)}</p>
       ))}
       {data && data.seen.length > 0 && (
         <details>

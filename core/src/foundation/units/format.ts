@@ -28,7 +28,7 @@ export const rulerSteps: Record<UnitSystem, { readonly mm: readonly number[]; re
 };
 
 /** Units in which values are shown: those of the core, and those of the workshop. */
-export type ShownUnit =
+type ShownUnit =
   | Unit
   | 'L'
   | 'kg'

@@ -67,9 +67,12 @@ export const fixed = (number: number, decimals: number): Fixed => ({ number, dec
 export const listed = (list: readonly MessageValue[]): Listed => ({ list, type: 'and' });
 export const anyOf = (list: readonly MessageValue[]): Listed => ({ list, type: 'or' });
 
+/** What tells a name or a message from every other, whatever the language: two of the same say the same. */
+export const identity = (phrase: Phrase): string => JSON.stringify(phrase);
+
 /** Messages without those that say the same again. */
 export function distinct<T extends Phrase>(messages: readonly T[]): T[] {
-  return [...new Map(messages.map((one) => [JSON.stringify(one), one])).values()];
+  return [...new Map(messages.map((one) => [identity(one), one])).values()];
 }
 
 const KEY = /^[a-zA-Z]+\.[a-zA-Z0-9]+$/;

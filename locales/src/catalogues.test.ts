@@ -1,0 +1,32 @@
+import { describe, expect, it } from 'vitest';
+import { parse, TYPE, type MessageFormatElement } from '@formatjs/icu-messageformat-parser';
+import { languages } from '@dewpot/core/units';
+import { catalogues } from './all.js';
+
+/** The names that a sentence asks for. */
+function placeholders(elements: readonly MessageFormatElement[]): string[] {
+  return elements.flatMap((one) => {
+    if (one.type === TYPE.literal || one.type === TYPE.pound) return [];
+    if (one.type === TYPE.plural || one.type === TYPE.select)
+      return [one.value, ...Object.values(one.options).flatMap(({ value }) => placeholders(value))];
+    return 'value' in one ? [one.value] : [];
+  });
+}
+/** The same name within a sentence or by itself is the same value. */
+const asked = (sentence: string) =>
+  [...new Set(placeholders(parse(sentence, { ignoreTag: true })).map((name) => name.replace(/Inline$/, '')))].sort();
+const sentencesOf = (language: (typeof languages)[number], stage: string) =>
+  catalogues[language][stage] as Record<string, string>;
+
+describe.each(languages.filter((language) => language !== 'en'))('the catalogues in %s', (language) => {
+  it('have the stages of English', () => {
+    expect(Object.keys(catalogues[language])).toEqual(Object.keys(catalogues.en));
+  });
+
+  it.each(Object.keys(catalogues.en))('say all of %s, with the same values', (stage) => {
+    const [own, english] = [sentencesOf(language, stage), sentencesOf('en', stage)];
+    expect(Object.keys(own).sort()).toEqual(Object.keys(english).sort());
+    for (const [key, sentence] of Object.entries(english))
+      expect([key, asked(own[key] ?? '')]).toEqual([key, asked(sentence)]);
+  });
+});
