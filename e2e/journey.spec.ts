@@ -110,7 +110,7 @@ test('one pot goes from the mould on the bench to its finish', async ({ page }) 
     await page.getByRole('button', { name: 'Weigh', exact: true }).click();
     await page.getByRole('tab', { name: 'Apply coat' }).click();
     await expect(page.getByRole('alert')).toContainText('Better to wait');
-    await expect(page.getByRole('alert')).toContainText('It wants 1 more weighing');
+    await expect(page.getByRole('alert')).toContainText('It needs 1 more weighing');
     await expect(page.getByRole('button', { name: 'Coat against the advice' })).toBeDisabled();
     await page.getByRole('button', { name: 'Close', exact: true }).click();
     for (const [days, water] of [

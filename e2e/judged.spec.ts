@@ -22,7 +22,7 @@ test('a gravelled mix is refused for a narrow wall, and a tap takes one that pas
   await expect(grain).toBeVisible();
   await grain.click();
   await expect(against.getByText(/bridges and leaves holes/)).toBeVisible();
-  await page.getByRole('button', { name: /^Use .*28-day strength \d+ → \d+ MPa/ }).first().click(); // prettier-ignore
+  await page.getByRole('button', { name: /^Use .*28-day strength \d+ MPa → \d+ MPa/ }).first().click(); // prettier-ignore
   await expect(grain).toHaveCount(0);
   await expect(
     page.getByRole('region', { name: 'Pieces and choices' }).getByLabel('Mix', { exact: true }),

@@ -17,10 +17,14 @@ import en_photos from '../en/photos.json' with { type: 'json' };
 import en_pours from '../en/pours.json' with { type: 'json' };
 import en_sealing from '../en/sealing.json' with { type: 'json' };
 import en_server from '../en/server.json' with { type: 'json' };
+import en_shelf from '../en/shelf.json' with { type: 'json' };
+import en_shell from '../en/shell.json' with { type: 'json' };
 import en_simulation from '../en/simulation.json' with { type: 'json' };
 import en_solids from '../en/solids.json' with { type: 'json' };
 import en_tints from '../en/tints.json' with { type: 'json' };
 import en_units from '../en/units.json' with { type: 'json' };
+import en_weighing from '../en/weighing.json' with { type: 'json' };
+import en_workshop from '../en/workshop.json' with { type: 'json' };
 import es_ambient from '../es/ambient.json' with { type: 'json' };
 import es_assembly from '../es/assembly.json' with { type: 'json' };
 import es_bench from '../es/bench.json' with { type: 'json' };
@@ -38,10 +42,14 @@ import es_photos from '../es/photos.json' with { type: 'json' };
 import es_pours from '../es/pours.json' with { type: 'json' };
 import es_sealing from '../es/sealing.json' with { type: 'json' };
 import es_server from '../es/server.json' with { type: 'json' };
+import es_shelf from '../es/shelf.json' with { type: 'json' };
+import es_shell from '../es/shell.json' with { type: 'json' };
 import es_simulation from '../es/simulation.json' with { type: 'json' };
 import es_solids from '../es/solids.json' with { type: 'json' };
 import es_tints from '../es/tints.json' with { type: 'json' };
 import es_units from '../es/units.json' with { type: 'json' };
+import es_weighing from '../es/weighing.json' with { type: 'json' };
+import es_workshop from '../es/workshop.json' with { type: 'json' };
 
 /** Every sentence of every language, by its stage and its name: for a server and for tests. A browser loads a stage when it is asked for. */
 export const catalogues: Readonly<Record<Language, Readonly<Record<string, Readonly<Record<string, Entry>>>>>> = {
@@ -63,10 +71,14 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     pours: en_pours,
     sealing: en_sealing,
     server: en_server,
+    shelf: en_shelf,
+    shell: en_shell,
     simulation: en_simulation,
     solids: en_solids,
     tints: en_tints,
     units: en_units,
+    weighing: en_weighing,
+    workshop: en_workshop,
   },
   es: {
     ambient: es_ambient,
@@ -86,10 +98,14 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     pours: es_pours,
     sealing: es_sealing,
     server: es_server,
+    shelf: es_shelf,
+    shell: es_shell,
     simulation: es_simulation,
     solids: es_solids,
     tints: es_tints,
     units: es_units,
+    weighing: es_weighing,
+    workshop: es_workshop,
   },
 };
 

@@ -1,6 +1,6 @@
 import { defined } from '@dewpot/core/math';
 import './styles.css';
-import { StrictMode } from 'react';
+import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { useIsRestoring } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
@@ -9,6 +9,8 @@ import { registerSW } from 'virtual:pwa-register';
 import { nameCastWrites } from './api/casts';
 import { persistOptions, queryClient, resumeWaiting } from './api/query-client';
 import { nameRunWrites } from './api/run-writes';
+import { chosenLanguage } from './api/language';
+import { loadFirst, loadLanguage } from './ui/catalogues';
 import { Reads } from './ui/say';
 import { Busy } from './ui/states';
 import { fetchToaster } from './ui/toast';
@@ -18,6 +20,14 @@ import { ScreenFailure } from './shell/screen-failure';
 nameCastWrites(queryClient);
 nameRunWrites(queryClient);
 
+/** A screen with all that it says: a draft that begins with names, or a shape that depends on them, never meets an empty one. */
+const screen =
+  <Name extends string>(load: () => Promise<Record<Name, ComponentType>>, name: Name) =>
+  async () => {
+    const [screens] = await Promise.all([load(), loadLanguage(chosenLanguage())]);
+    return { Component: screens[name] };
+  };
+
 const router = createBrowserRouter([
   {
     path: '/',
@@ -26,54 +36,54 @@ const router = createBrowserRouter([
     ErrorBoundary: ScreenFailure,
     children: [
       { index: true, lazy: async () => ({ Component: (await import('./shelf/shelf-page')).ShelfPage }) },
-      { path: 'moulds', lazy: async () => ({ Component: (await import('./moulds/moulds-page')).MouldsPage }) },
+      { path: 'moulds', lazy: screen(() => import('./moulds/moulds-page'), 'MouldsPage') },
       {
         path: 'moulds/measure',
-        lazy: async () => ({ Component: (await import('./moulds/measure-page')).MeasurePage }),
+        lazy: screen(() => import('./moulds/measure-page'), 'MeasurePage'),
       },
-      { path: 'moulds/file', lazy: async () => ({ Component: (await import('./moulds/file-page')).FilePage }) },
-      { path: 'moulds/pairs', lazy: async () => ({ Component: (await import('./moulds/pairs-page')).PairsPage }) },
-      { path: 'moulds/:id', lazy: async () => ({ Component: (await import('./moulds/mould-page')).MouldPage }) },
-      { path: 'mixes', lazy: async () => ({ Component: (await import('./mixes/mixes-page')).MixesPage }) },
-      { path: 'mixes/compare', lazy: async () => ({ Component: (await import('./mixes/compare-page')).ComparePage }) },
-      { path: 'mixes/:id/card', lazy: async () => ({ Component: (await import('./mixes/card-page')).CardPage }) },
-      { path: 'mixes/:id', lazy: async () => ({ Component: (await import('./mixes/mix-page')).MixPage }) },
-      { path: 'tints', lazy: async () => ({ Component: (await import('./tints/tints-page')).TintsPage }) },
-      { path: 'tints/wanted', lazy: async () => ({ Component: (await import('./tints/wanted-page')).WantedPage }) },
-      { path: 'tints/chips', lazy: async () => ({ Component: (await import('./tints/chips-page')).ChipsPage }) },
+      { path: 'moulds/file', lazy: screen(() => import('./moulds/file-page'), 'FilePage') },
+      { path: 'moulds/pairs', lazy: screen(() => import('./moulds/pairs-page'), 'PairsPage') },
+      { path: 'moulds/:id', lazy: screen(() => import('./moulds/mould-page'), 'MouldPage') },
+      { path: 'mixes', lazy: screen(() => import('./mixes/mixes-page'), 'MixesPage') },
+      { path: 'mixes/compare', lazy: screen(() => import('./mixes/compare-page'), 'ComparePage') },
+      { path: 'mixes/:id/card', lazy: screen(() => import('./mixes/card-page'), 'CardPage') },
+      { path: 'mixes/:id', lazy: screen(() => import('./mixes/mix-page'), 'MixPage') },
+      { path: 'tints', lazy: screen(() => import('./tints/tints-page'), 'TintsPage') },
+      { path: 'tints/wanted', lazy: screen(() => import('./tints/wanted-page'), 'WantedPage') },
+      { path: 'tints/chips', lazy: screen(() => import('./tints/chips-page'), 'ChipsPage') },
       {
         path: 'tints/ladder',
-        lazy: async () => ({ Component: (await import('./tints/dose-series-page')).LadderPage }),
+        lazy: screen(() => import('./tints/dose-series-page'), 'LadderPage'),
       },
-      { path: 'tints/book', lazy: async () => ({ Component: (await import('./tints/book-page')).BookPage }) },
-      { path: 'tints/ways', lazy: async () => ({ Component: (await import('./tints/after-curing-page')).WaysPage }) },
-      { path: 'tints/:id', lazy: async () => ({ Component: (await import('./tints/tint-page')).TintPage }) },
-      { path: 'pours', lazy: async () => ({ Component: (await import('./pours/pours-page')).PoursPage }) },
-      { path: 'pours/:id', lazy: async () => ({ Component: (await import('./pours/pour-page')).PourPage }) },
-      { path: 'pours/:id/bench', lazy: async () => ({ Component: (await import('./bench/bench-page')).BenchPage }) },
-      { path: 'casts', lazy: async () => ({ Component: (await import('./casts/casts-page')).CastsPage }) },
+      { path: 'tints/book', lazy: screen(() => import('./tints/book-page'), 'BookPage') },
+      { path: 'tints/ways', lazy: screen(() => import('./tints/after-curing-page'), 'WaysPage') },
+      { path: 'tints/:id', lazy: screen(() => import('./tints/tint-page'), 'TintPage') },
+      { path: 'pours', lazy: screen(() => import('./pours/pours-page'), 'PoursPage') },
+      { path: 'pours/:id', lazy: screen(() => import('./pours/pour-page'), 'PourPage') },
+      { path: 'pours/:id/bench', lazy: screen(() => import('./bench/bench-page'), 'BenchPage') },
+      { path: 'casts', lazy: screen(() => import('./casts/casts-page'), 'CastsPage') },
       {
         path: 'casts/weigh',
-        lazy: async () => ({ Component: (await import('./weighing/weighing-page')).WeighingPage }),
+        lazy: screen(() => import('./weighing/weighing-page'), 'WeighingPage'),
       },
-      { path: 'casts/join', lazy: async () => ({ Component: (await import('./assembly/assembly-page')).JoinPage }) },
+      { path: 'casts/join', lazy: screen(() => import('./assembly/assembly-page'), 'JoinPage') },
       {
         path: 'casts/try',
-        lazy: async () => ({ Component: (await import('./simulation/simulation-page')).SimulationPage }),
+        lazy: screen(() => import('./simulation/simulation-page'), 'SimulationPage'),
       },
-      { path: 'casts/:id', lazy: async () => ({ Component: (await import('./casts/cast-page')).CastPage }) },
+      { path: 'casts/:id', lazy: screen(() => import('./casts/cast-page'), 'CastPage') },
       {
         path: 'materials',
-        lazy: async () => ({ Component: (await import('./materials/materials-page')).MaterialsPage }),
+        lazy: screen(() => import('./materials/materials-page'), 'MaterialsPage'),
       },
-      { path: 'set-up', lazy: async () => ({ Component: (await import('./workshop/set-up-page')).SetUpPage }) },
+      { path: 'set-up', lazy: screen(() => import('./workshop/set-up-page'), 'SetUpPage') },
       {
         path: 'workshop/places',
-        lazy: async () => ({ Component: (await import('./ambient/places-page')).PlacesPage }),
+        lazy: screen(() => import('./ambient/places-page'), 'PlacesPage'),
       },
-      { path: 'workshop', lazy: async () => ({ Component: (await import('./workshop/workshop-page')).WorkshopPage }) },
-      { path: 'glossary', lazy: async () => ({ Component: (await import('./glossary/glossary-page')).GlossaryPage }) },
-      { path: '*', lazy: async () => ({ Component: (await import('./ui/not-found')).Nowhere }) },
+      { path: 'workshop', lazy: screen(() => import('./workshop/workshop-page'), 'WorkshopPage') },
+      { path: 'glossary', lazy: screen(() => import('./glossary/glossary-page'), 'GlossaryPage') },
+      { path: '*', lazy: screen(() => import('./ui/not-found'), 'Nowhere') },
     ],
   },
 ]);
@@ -94,14 +104,17 @@ function Application() {
   );
 }
 
-createRoot(defined(document.getElementById('root'))).render(
-  <StrictMode>
-    <PersistQueryClientProvider
-      client={queryClient}
-      persistOptions={persistOptions}
-      onSuccess={() => void resumeWaiting(queryClient)}
-    >
-      <Application />
-    </PersistQueryClientProvider>
-  </StrictMode>,
+const root = createRoot(defined(document.getElementById('root')));
+void loadFirst(chosenLanguage()).then(() =>
+  root.render(
+    <StrictMode>
+      <PersistQueryClientProvider
+        client={queryClient}
+        persistOptions={persistOptions}
+        onSuccess={() => void resumeWaiting(queryClient)}
+      >
+        <Application />
+      </PersistQueryClientProvider>
+    </StrictMode>,
+  ),
 );

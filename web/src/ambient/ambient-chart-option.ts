@@ -3,7 +3,7 @@ import type { EChartsCoreOption } from 'echarts/core';
 import { format } from 'date-fns';
 import { DAY } from '@dewpot/core/units';
 import { font, INK, inked } from '../ui/chart-style';
-import type { Units } from '../ui/units';
+import type { Speaker } from '@dewpot/locales';
 
 const WARM = 'var(--color-accent)';
 const DAMP = 'var(--color-secondary)';
@@ -33,7 +33,7 @@ export function ambientOption(
   { recorded, ahead, bridges }: PlaceAmbient,
   days: number,
   now: number,
-  units: Units,
+  say: Speaker,
 ): EChartsCoreOption {
   const end = now + Math.min(4, days) * DAY;
   const soon = ahead.filter(({ at }) => at > now && at <= end);
@@ -66,11 +66,11 @@ export function ambientOption(
   });
   const warmth = (of: typeof recorded) => of.map(({ at, temperature }) => [at, temperature] as const);
   const damp = (of: typeof recorded) => of.map(({ at, humidity }) => [at, humidity * 100] as const);
-  const axis = (gridIndex: number, say: (value: number) => string, more: object) => ({
+  const axis = (gridIndex: number, write: (value: number) => string, more: object) => ({
     gridIndex,
     scale: true,
     splitNumber: 4,
-    axisLabel: { ...font, formatter: say },
+    axisLabel: { ...font, formatter: write },
     splitLine: { lineStyle: { color: inked(15) } },
     ...more,
   });
@@ -82,14 +82,14 @@ export function ambientOption(
     ],
     xAxis: [time(0, false), time(1, true)],
     yAxis: [
-      axis(0, (value) => units.say(value, '°C'), {}),
-      axis(1, (value) => `${Math.round(value)} %`, { min: 20, max: 100, interval: 20 }),
+      axis(0, (value) => say.quantity(value, '°C'), {}),
+      axis(1, (value) => say.quantity(value, '%', 0), { min: 20, max: 100, interval: 20 }),
     ],
     series: [
-      line('Temperature', warmth(recorded), WARM, 0, false),
-      line('Temperature, forecast', warmth(forecast), WARM, 0, true),
-      line('Humidity', damp(recorded), DAMP, 1, false),
-      line('Humidity, forecast', damp(forecast), DAMP, 1, true),
+      line(say('ambient.temperature'), warmth(recorded), WARM, 0, false),
+      line(say('ambient.temperatureAhead'), warmth(forecast), WARM, 0, true),
+      line(say('ambient.humidity'), damp(recorded), DAMP, 1, false),
+      line(say('ambient.humidityAhead'), damp(forecast), DAMP, 1, true),
     ],
   };
 }

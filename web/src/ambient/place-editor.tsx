@@ -18,6 +18,7 @@ import { TextField } from '../ui/text-field';
 import { useUnits } from '../ui/units';
 import { SeasonFields, usualSeason } from './season-fields';
 import { placeKindWords, sourceWords } from './words';
+import { useSay } from '../ui/say';
 
 const usualTyped = { temperature: 16, humidity: 0.7, wind: 0 };
 
@@ -31,6 +32,7 @@ export function PlaceEditor({
   removable: boolean;
   onClose: () => void;
 }) {
+  const say = useSay();
   const save = useSavePlace();
   const remove = useRemovePlace();
   const [id] = useState(() => place?.id ?? uuid());
@@ -54,7 +56,7 @@ export function PlaceEditor({
   };
   return (
     <EditDialog
-      title={place ? place.name : 'A new place'}
+      title={place ? place.name : say('ambient.newPlace')}
       busy={save.isPending || remove.isPending}
       disabled={name.trim() === ''}
       error={save.error ?? remove.error}
@@ -62,29 +64,29 @@ export function PlaceEditor({
       onRemove={
         place && removable
           ? () =>
-              window.confirm(`Take ${place.name} away, with all its readings?`) &&
+              window.confirm(say('ambient.takePlaceAway', { place: place.name })) &&
               remove.mutate(place.id, { onSuccess: onClose })
           : undefined
       }
       onClose={onClose}
     >
       <TextField
-        label="What you call it"
+        label={say('ambient.whatCallIt')}
         name="name"
         autoComplete="off"
         maxLength={60}
         value={name}
         onChange={({ target }) => setName(target.value)}
-        placeholder="the bench, the sill, the yard"
+        placeholder={say('ambient.placeExamples')}
       />
       <Choice
-        legend="What it is"
+        legend={say('ambient.whatItIs')}
         options={placeKinds.map((value) => ({ value, label: placeKindWords[value] }))}
         value={kind}
         onChange={setKind}
       />
       <Choice
-        legend="Where its air comes from"
+        legend={say('ambient.whereAirFrom')}
         twoColumns
         options={offered.map((value) => ({ value, label: sourceWords[value].name, hint: sourceWords[value].does }))}
         value={source}
@@ -100,11 +102,12 @@ export function PlaceEditor({
 type Typed = NonNullable<PlaceInput['typed']>;
 
 function TypedFields({ typed, onChange }: { typed: Typed; onChange: (typed: Typed) => void }) {
+  const say = useSay();
   const { system } = useUnits();
   return (
     <div className="grid gap-3 sm:grid-cols-3">
       <QuantityField
-        label="Temperature"
+        label={say('ambient.temperature')}
         name="temperature"
         dimension="temperature"
         system={system}
@@ -112,18 +115,18 @@ function TypedFields({ typed, onChange }: { typed: Typed; onChange: (typed: Type
         onChange={(temperature) => temperature !== undefined && onChange({ ...typed, temperature })}
       />
       <label className="text-sm font-semibold">
-        Humidity, %
+        {say('ambient.humidityPercent')}
         <NumberField
-          label="Humidity in %"
+          label={say('ambient.humidityField')}
           className="mt-1 w-full"
           value={typed.humidity * 100}
           onChange={(percent) => onChange({ ...typed, humidity: percent / 100 })}
         />
       </label>
       <label className="text-sm font-semibold">
-        Wind, km/h
+        {say('ambient.windKmh')}
         <NumberField
-          label="Wind in km/h"
+          label={say('ambient.windIn')}
           className="mt-1 w-full"
           value={typed.wind}
           onChange={(wind) => onChange({ ...typed, wind })}
@@ -135,14 +138,15 @@ function TypedFields({ typed, onChange }: { typed: Typed; onChange: (typed: Type
 
 /** Which logger tells of the air: one of the caster's own, or in the demo the simulated one. */
 function LoggerChoice({ simulated, onChange }: { simulated: boolean; onChange: (simulated: boolean) => void }) {
+  const say = useSay();
   const { demo } = useSession().workshop;
-  if (!demo) return <p className="quiet text-sm">It posts to this place: see the formats.</p>;
+  if (!demo) return <p className="quiet text-sm">{say('ambient.postsHere')}</p>;
   return (
     <Choice
-      legend="Which logger"
+      legend={say('ambient.whichLogger')}
       options={[
-        { value: 'own', label: 'One of your own', hint: 'it posts to this place: see the formats' },
-        { value: 'simulated', label: 'The simulated one', hint: 'ships with the application' },
+        { value: 'own', label: say('ambient.oneOfOwn'), hint: say('ambient.postsHereHint') },
+        { value: 'simulated', label: say('ambient.simulatedOne'), hint: say('ambient.shipsWith') },
       ]}
       value={simulated ? 'simulated' : 'own'}
       onChange={(chosen) => onChange(chosen === 'simulated')}

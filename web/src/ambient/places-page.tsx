@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { quantity } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { evaporation, faceAdvice, faceRisk, overFace } from '@dewpot/core/curing';
 import type { PlaceView } from '@dewpot/contract';
@@ -18,21 +19,22 @@ import { useSay } from '../ui/say';
 
 /** Where casts stand: each place with its air now, behind and ahead. */
 export function PlacesPage() {
+  const say = useSay();
   useLivePlaces();
   const { data, error } = useQuery(placesQuery);
   const [chosen, setChosen] = useState<string>();
   const [editing, setEditing] = useState<PlaceView | 'new'>();
-  if (!data) return error ? <Failure error={error} /> : <Busy what="the places" />;
+  if (!data) return error ? <Failure error={error} /> : <Busy what={say('ambient.thePlaces')} />;
   const here = data.find(({ id }) => id === chosen) ?? data[0];
   return (
     <div className="mx-auto max-w-6xl p-4">
-      <PageHead title="Places and conditions">
+      <PageHead title={say('ambient.placesHead')}>
         <Button look="main" onClick={() => setEditing('new')}>
-          Add a place
+          {say('ambient.addPlace')}
         </Button>
       </PageHead>
       <div className="grid items-start gap-4 lg:grid-cols-[22rem_minmax(0,1fr)]">
-        <ul className="space-y-3" aria-label="Places">
+        <ul className="space-y-3" aria-label={say('ambient.places')}>
           {data.map((place, i) => (
             <li key={place.id}>
               <PlaceCard
@@ -91,30 +93,30 @@ function PlaceCard({
             {place.name}
           </button>
         </h2>
-        <Button look="plain" size="low" aria-label={`Change ${place.name}`} onClick={onEdit}>
-          Change
+        <Button look="plain" size="low" aria-label={say('ambient.changePlace', { place: place.name })} onClick={onEdit}>
+          {say('ambient.change')}
         </Button>
       </div>
       <p className="quiet text-sm">
-        {placeKindWords[place.kind]};{' '}
-        {place.simulated ? 'a simulated logger' : sourceWords[place.source].name.toLowerCase()}
-        {first && '; casts of no named place count as standing here'}
+        {say(placeKindWords[place.kind])};{' '}
+        {place.simulated ? say('ambient.simulatedLogger') : say.inline(sourceWords[place.source].name)}
+        {first && say('ambient.countsHere')}
       </p>
       {ambient ? (
         <p className="mt-2">
           <span className="numeral text-3xl">{units.say(ambient.temperature, '°C')}</span>{' '}
-          {Math.round(ambient.humidity * 100)} % RH
+          {say('ambient.humidityNow', { humidity: quantity(ambient.humidity * 100, '%', 0) })}
           <span className="block text-sm">{say(faceAdvice[faceRisk(evaporation(overFace(ambient)))])}</span>
           <span className="block text-sm">
             <BasisNote basis={place.basis} />
           </span>
         </p>
       ) : (
-        <p className="mt-1">Nothing was read here yet.</p>
+        <p className="mt-1">{say('ambient.nothingReadYet')}</p>
       )}
       {old && (
         <p className="text-accent text-sm" title={exactly(defined(place.lastRead))}>
-          Last read {saySpan(now - defined(place.lastRead))} ago.
+          {say('ambient.lastRead', { now: saySpan(now - defined(place.lastRead)) })}
         </p>
       )}
     </section>

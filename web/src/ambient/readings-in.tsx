@@ -38,35 +38,36 @@ export function ReadingsIn({ place }: { place: PlaceView }) {
   return (
     <div className="space-y-2">
       <div className="flex flex-wrap items-center gap-3">
-        <FileButton accept=".csv,.txt,text/csv" label="A file of readings" look="strong" onFile={open}>
-          Import readings
+        <FileButton accept=".csv,.txt,text/csv" label={say('ambient.readingsFile')} look="strong" onFile={open}>
+          {say('ambient.importReadings')}
         </FileButton>
-        <span className="quiet text-sm">Comma-separated, °C or °F, with a first line that names its columns.</span>
+        <span className="quiet text-sm">{say('ambient.readingsFormat')}</span>
       </div>
       {wrong && <Wrong error={wrong} />}
       {read && (
         <div className="border-secondary border-l-4 pl-3" role="status">
           <p className="font-semibold">
-            {readings.length} readings
+            {say('ambient.readingsFound', { count: readings.length })}
             {readings.length > 0 &&
-              `, ${exactly(defined(readings[0]).at)} to ${exactly(defined(readings[readings.length - 1]).at)}`}
+              `, ${say('ambient.fromTo', { from: exactly(defined(readings[0]).at), to: exactly(defined(readings.at(-1)).at) })}`}
           </p>
           {read.notes.map((note) => (
             <p key={identity(note)}>{say(note)}</p>
           ))}
           {read.unread.length > 0 && (
             <p className="text-accent">
-              {read.unread.length} {read.unread.length === 1 ? 'row says' : 'rows say'} nothing:{' '}
-              {read.unread
-                .slice(0, 3)
-                .map(({ row, why }) => `row ${row}, ${say(why)}`)
-                .join('; ')}
-              .
+              {say('ambient.rowsUnread', {
+                count: read.unread.length,
+                rows: read.unread
+                  .slice(0, 3)
+                  .map(({ row, why }) => say('ambient.rowUnread', { row, why }))
+                  .join('; '),
+              })}
             </p>
           )}
           {send.data ? (
             <p>
-              {send.data.kept} taken in, {send.data.twice} were here already, {send.data.aside.length} set aside.
+              {say('ambient.takenIn', { kept: send.data.kept, twice: send.data.twice, aside: send.data.aside.length })}
             </p>
           ) : (
             <Button
@@ -75,7 +76,7 @@ export function ReadingsIn({ place }: { place: PlaceView }) {
               disabled={send.isPending || readings.length === 0}
               onClick={() => send.mutate({ id: place.id, readings })}
             >
-              {send.isPending ? 'Taking them in…' : `Take them in at ${place.name}`}
+              {send.isPending ? say('ambient.takingIn') : say('ambient.takeInAt', { place: place.name })}
             </Button>
           )}
         </div>

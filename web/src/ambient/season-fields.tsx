@@ -2,6 +2,7 @@ import type { MonthAmbient } from '@dewpot/core/ambient';
 import { NumberField } from '../ui/number-field';
 import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 /** A room that is not heated, in a mild climate: a table to begin with. */
 const MONTH_MEANS = [5, 5, 8, 11, 15, 18, 20, 20, 17, 13, 8, 6];
@@ -18,6 +19,7 @@ export function SeasonFields({
   season: readonly MonthAmbient[];
   onChange: (season: MonthAmbient[]) => void;
 }) {
+  const say = useSay();
   const { system } = useUnits();
   const put = (at: number, part: Partial<MonthAmbient>) =>
     onChange(season.map((month, i) => (i === at ? { ...month, ...part } : month)));
@@ -26,13 +28,13 @@ export function SeasonFields({
       <thead>
         <tr>
           <th scope="col" className="text-left">
-            Month
+            {say('ambient.month')}
           </th>
           <th scope="col" className="text-left">
-            Temperature
+            {say('ambient.temperature')}
           </th>
           <th scope="col" className="text-left">
-            Humidity, %
+            {say('ambient.humidityPercent')}
           </th>
         </tr>
       </thead>
@@ -44,7 +46,7 @@ export function SeasonFields({
             </th>
             <td className="pr-2">
               <QuantityField
-                label={`Temperature in ${monthName(at)}`}
+                label={say('ambient.temperatureIn', { at: monthName(at) })}
                 hideLabel
                 name={`season.${at}.temperature`}
                 dimension="temperature"
@@ -55,7 +57,7 @@ export function SeasonFields({
             </td>
             <td>
               <NumberField
-                label={`Humidity in ${monthName(at)}`}
+                label={say('ambient.humidityIn', { at: monthName(at) })}
                 className="w-full"
                 value={humidity * 100}
                 onChange={(percent) => put(at, { humidity: percent / 100 })}

@@ -1,17 +1,18 @@
+import { msg, type Message } from '@dewpot/core/units';
 import type { AmbientSource, PlaceKind } from '@dewpot/core/ambient';
 
-export const placeKindWords: Record<PlaceKind, string> = {
-  shed: 'A shed or garage',
-  bag: 'A bag or box with a lid',
-  cellar: 'A cellar',
-  yard: 'Outdoors',
+export const placeKindWords: Record<PlaceKind, Message> = {
+  shed: msg('ambient.kindShed'),
+  bag: msg('ambient.kindBag'),
+  cellar: msg('ambient.kindCellar'),
+  yard: msg('ambient.kindOutdoors'),
 };
 
-export const sourceWords: Record<AmbientSource, { readonly name: string; readonly does: string }> = {
-  logger: { name: 'A logger', does: 'posts its readings by itself' },
-  files: { name: 'Files of readings', does: 'brought in now and then' },
-  forecast: { name: 'The simulated forecast', does: 'as the place follows the weather' },
-  typed: { name: 'One figure', does: 'typed here, always the same' },
-  season: { name: 'A table of months', does: 'as the seasons usually are here' },
-  unknown: { name: 'Not known yet', does: 'a guess until you say' },
+export const sourceWords: Record<AmbientSource, { readonly name: Message; readonly does: Message }> = {
+  logger: { name: msg('ambient.sourceLogger'), does: msg('ambient.postsItself') },
+  files: { name: msg('ambient.sourceFiles'), does: msg('ambient.sourceFilesHint') },
+  forecast: { name: msg('ambient.sourceForecast'), does: msg('ambient.sourceForecastHint') },
+  typed: { name: msg('ambient.sourceFigure'), does: msg('ambient.sourceFigureHint') },
+  season: { name: msg('ambient.sourceMonths'), does: msg('ambient.sourceMonthsHint') },
+  unknown: { name: msg('ambient.sourceUnknown'), does: msg('ambient.sourceUnknownHint') },
 };

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { listed } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { checksToCome, goneWays, type Gone } from '@dewpot/core/casts';
 import { useUnits } from '../ui/units';
@@ -7,9 +8,11 @@ import type { ActionProps } from '../ui/casts/action-props';
 import { CareNoteButton } from './care-note-button';
 import { DoneButton } from '../ui/casts/done-button';
 import { checkWords, goneWords } from '../ui/casts/seal-words';
+import { useSay } from '../ui/say';
 
 /** Out of the door: kept, given or sold, with a note for its keeper. */
 export function FinishForm(props: ActionProps) {
+  const say = useSay();
   const { casts } = props;
   const { currency } = useUnits();
   const [gone, setGone] = useState<Gone>('kept');
@@ -21,45 +24,45 @@ export function FinishForm(props: ActionProps) {
   const wrong = gone === 'sold' && price.trim() !== '' && !(asked >= 0);
   return (
     <form className="space-y-3" onSubmit={(event) => event.preventDefault()}>
-      {bare && <p>It goes out bare, without a sealer. That suits succulents and moss; inside a house it will mark.</p>}
+      {bare && <p>{say('care.goesBare')}</p>}
       {untried.length > 0 && (
         <p className="border-accent border-l-4 pl-3">
-          Not tried yet: {untried.map((check) => checkWords[check]).join(', ')}.
+          {say('care.notTried', { untried: listed(untried.map((check) => checkWords[check])) })}
         </p>
       )}
       <Choice
-        legend="It is"
+        legend={say('care.itIs')}
         options={goneWays.map((value) => ({ value, label: goneWords[value] }))}
         value={gone}
         onChange={setGone}
       />
       {gone === 'sold' && (
         <label className="block text-sm font-semibold">
-          For how much each, {currency} (may be left open)
+          {say('care.priceEach', { currency })}
           <input
             className={`input input-bordered mt-1 h-14 w-full ${wrong ? 'input-error' : ''}`}
             inputMode="decimal"
             value={price}
             onChange={(event) => setPrice(event.target.value)}
           />
-          {wrong && <span className="text-error text-sm">Enter a price such as 35 or 12.50.</span>}
+          {wrong && <span className="text-error text-sm">{say('care.priceWrong')}</span>}
         </label>
       )}
       <label className="block text-sm font-semibold">
-        Where does it go? (may be left open)
+        {say('care.whereGoes')}
         <input
           className="input input-bordered mt-1 h-14 w-full"
           value={where}
           maxLength={120}
           onChange={(event) => setWhere(event.target.value)}
-          placeholder="the raised beds, a neighbour, a stall"
+          placeholder={say('care.whereExample')}
         />
       </label>
       <CareNoteButton cast={defined(casts[0])} />
       <DoneButton
         {...props}
         disabled={wrong}
-        said="Finished."
+        said={say('care.finished')}
         event={{
           type: 'finished',
           gone,
@@ -67,7 +70,7 @@ export function FinishForm(props: ActionProps) {
           ...(gone === 'sold' && price.trim() !== '' && { price: asked }),
         }}
       >
-        Finish
+        {say('care.finish')}
       </DoneButton>
     </form>
   );

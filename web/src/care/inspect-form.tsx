@@ -20,7 +20,7 @@ export function InspectForm({ casts, busy, record }: ActionProps) {
       {defined(casts[0]).stage !== 'setting' && (
         <section className="space-y-2">
           <Choice
-            legend="Bubbles: where?"
+            legend={say('care.bubblesWhere')}
             options={spots.map((value) => ({ value, label: spotWords[value] }))}
             value={face}
             onChange={setFace}
@@ -28,7 +28,7 @@ export function InspectForm({ casts, busy, record }: ActionProps) {
           <div
             className="flex flex-wrap gap-2"
             role="group"
-            aria-label={`How many bubbles at the ${say(spotWords[face])}?`}
+            aria-label={say('care.bubblesHowMany', { spotWords: say(spotWords[face]) })}
           >
             {grades.map((grade) => (
               <button
@@ -36,10 +36,10 @@ export function InspectForm({ casts, busy, record }: ActionProps) {
                 type="button"
                 disabled={busy}
                 className="hover:outline-secondary p-1 hover:outline-2"
-                aria-label={`${grade} of 5`}
+                aria-label={say('care.ofFive', { grade })}
                 onClick={() =>
                   record(
-                    `Bubbles at the ${say(spotWords[face])}: ${grade} of 5.`,
+                    say('care.bubblesRecorded', { spotWords: say(spotWords[face]), grade }),
                     casts.map((cast) => ({ cast, event: { type: 'bubbles' as const, face, grade } })),
                   )
                 }
@@ -48,17 +48,17 @@ export function InspectForm({ casts, busy, record }: ActionProps) {
               </button>
             ))}
           </div>
-          <p className="quiet text-sm">Tap the patch that looks most like it.</p>
+          <p className="quiet text-sm">{say('care.tapPatch')}</p>
         </section>
       )}
       <form className="space-y-2" onSubmit={(event) => event.preventDefault()}>
         <label className="block text-sm font-semibold">
-          Broken for good: how? (may be left open)
+          {say('care.brokenHow')}
           <input
             className="input input-bordered mt-1 h-12 w-full"
             value={how}
             maxLength={300}
-            placeholder="slipped, split in frost, fell apart"
+            placeholder={say('care.brokenExample')}
             onChange={(event) => setHow(event.target.value)}
           />
         </label>
@@ -70,7 +70,7 @@ export function InspectForm({ casts, busy, record }: ActionProps) {
           className="w-full"
           onClick={() =>
             record(
-              `${codes} broken.`,
+              say('care.codesBroken', { codes }),
               casts.map((cast) => ({
                 cast,
                 event: { type: 'broken' as const, ...(how.trim() && { how: how.trim() }) },
@@ -78,7 +78,7 @@ export function InspectForm({ casts, busy, record }: ActionProps) {
             )
           }
         >
-          {codes} broke
+          {say('care.codesBroke', { codes })}
         </Button>
       </form>
     </div>

@@ -4,21 +4,23 @@ import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
 import { laterWords } from '../ui/casts/seal-words';
+import { useSay } from '../ui/say';
 
 /** Asked once, when there is something to tell: what became of a piece that went out. */
 export function RecordConditionForm(props: ActionProps) {
+  const say = useSay();
   const [came, setCame] = useState<CameLater>('well');
   const [note, setNote] = useState('');
   return (
     <div className="space-y-4">
       <Choice
-        legend="How did it last?"
+        legend={say('care.howLast')}
         options={cameLater.map((value) => ({ value, label: laterWords[value] }))}
         value={came}
         onChange={setCame}
       />
       <label className="block text-sm font-semibold">
-        In a few words (may be left open)
+        {say('care.fewWords')}
         <input
           className="input input-bordered mt-1 h-12 w-full"
           value={note}
@@ -28,10 +30,10 @@ export function RecordConditionForm(props: ActionProps) {
       </label>
       <DoneButton
         {...props}
-        said="Kept with its record."
+        said={say('care.keptRecord')}
         event={{ type: 'came-later', came, ...(note.trim() && { note: note.trim() }) }}
       >
-        Save
+        {say('care.keep')}
       </DoneButton>
     </div>
   );

@@ -46,8 +46,8 @@ export function ShareSlab({ cast }: { cast: CastDetail }) {
   const { code, snapshot, life, events } = cast;
   const address = `${window.location.origin}/casts/${cast.id}`;
   return (
-    <section className="card-slab no-print space-y-2" aria-label="To take along">
-      <h2 className="text-xl">To take along</h2>
+    <section className="card-slab no-print space-y-2" aria-label={say('care.takeAlong')}>
+      <h2 className="text-xl">{say('care.takeAlong')}</h2>
       <CareNoteButton cast={cast} />
       <PaperButton
         name="Label"
@@ -84,7 +84,7 @@ export function ShareSlab({ cast }: { cast: CastDetail }) {
         }
       />
       <Button onClick={() => saveFile(`cast ${code}.json`, castFile(cast), 'application/json')}>
-        <FileDown size={18} aria-hidden="true" /> As a file
+        <FileDown size={18} aria-hidden="true" /> {say('care.asFile')}
       </Button>
     </section>
   );

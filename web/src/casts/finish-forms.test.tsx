@@ -195,7 +195,7 @@ it('a pot tells its planting volume and what it weighs planted', async () => {
 it('what is sold keeps its price, and a price that is none is named', async () => {
   const { record, events } = recorder();
   renderInside(<FinishForm casts={[sealed()]} busy={false} record={record} />);
-  expect(screen.getByText(/Not tried yet: the water bead, the look of it/)).toBeVisible();
+  expect(screen.getByText(/Not tried yet: the water bead and the look of it/)).toBeVisible();
   await userEvent.click(screen.getByText('sold'));
   const price = screen.getByLabelText(/For how much/);
   await userEvent.type(price, 'cheap');

@@ -1,4 +1,4 @@
-import { distinct, identity } from '@dewpot/core/units';
+import { distinct, identity, quantity, fixed } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { faceAdvice } from '@dewpot/core/curing';
 import type { Surroundings } from '@dewpot/core/casts';
@@ -21,11 +21,11 @@ export function AmbientSlab({ cast, now }: { cast: CastDetail; now: number }) {
   const basis = useQuery(placesQuery).data?.find(({ name }) => name === ambient.place)?.basis;
   if (!does) return null;
   return (
-    <section className="card-slab space-y-3" aria-label="Moist curing">
-      <h2 className="text-xl">Moist curing, at {ambient.place}</h2>
+    <section className="card-slab space-y-3" aria-label={say('curing.moistCuring')}>
+      <h2 className="text-xl">{say('curing.moistCuringAt', { place: ambient.place })}</h2>
       {basis && basis !== 'measured' && (
         <p className="text-sm">
-          Its air is <BasisNote basis={basis} link />.
+          {say('curing.itsAir')} <BasisNote basis={basis} link />.
         </p>
       )}
       <Warnings does={does} now={now} />
@@ -43,7 +43,9 @@ function Warnings({ does: { warnings }, now }: { does: Surroundings; now: number
   const say = useSay();
   const told = distinct(warnings.map((one) => one.told));
   const span = (from: number, to: number) =>
-    sayWhen(from, now) === sayWhen(to, now) ? sayWhen(from, now) : `${sayWhen(from, now)} to ${sayWhen(to, now)}`;
+    sayWhen(from, now) === sayWhen(to, now)
+      ? sayWhen(from, now)
+      : say('curing.fromTo', { from: sayWhen(from, now), to: sayWhen(to, now) });
   return (
     <ul className="space-y-1">
       {told.map((words) => (
@@ -68,6 +70,7 @@ const ACT = 0.5;
 
 /** Water off its face over the coming three days: open, and as it is covered. */
 function Outlook({ does: { outlook }, now }: { does: Surroundings; now: number }) {
+  const say = useSay();
   const first = outlook[0];
   const last = outlook[outlook.length - 1];
   if (!first || !last || last.at <= first.at) return null;
@@ -86,13 +89,13 @@ function Outlook({ does: { outlook }, now }: { does: Surroundings; now: number }
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="w-full"
         role="img"
-        aria-label={`Water off its face over three days: at most ${peak.open.toFixed(2)} open, ${peak.covered.toFixed(2)} as it is covered, kg/m² an hour`}
+        aria-label={say('curing.waterOff', { open: fixed(peak.open, 2), covered: fixed(peak.covered, 2) })}
       >
         <path d={shape(({ open }) => open)} fill="var(--water)" opacity={0.25} />
         <path d={shape(({ covered }) => covered)} fill="var(--color-secondary)" opacity={0.75} />
         <line x1={0} x2={WIDTH} y1={y(ACT)} y2={y(ACT)} stroke="var(--color-accent)" strokeDasharray="5 4" />
         <text x={WIDTH - 2} y={y(ACT) - 3} fontSize={11} textAnchor="end" fill="currentColor">
-          thin pieces suffer above
+          {say('curing.thinSuffer')}
         </text>
         <line x1={0} x2={WIDTH} y1={BASE} y2={BASE} stroke="currentColor" opacity={0.4} />
         {outlook
@@ -103,9 +106,7 @@ function Outlook({ does: { outlook }, now }: { does: Surroundings; now: number }
             </text>
           ))}
       </svg>
-      <figcaption className="quiet text-xs">
-        Pale: open; dark: as it is covered. Worst {sayWhen(peak.at, now)}.
-      </figcaption>
+      <figcaption className="quiet text-xs">{say('curing.paleOpen', { peak: sayWhen(peak.at, now) })}</figcaption>
     </figure>
   );
 }
@@ -116,24 +117,21 @@ const clock = (hour: number) =>
 const DAY_HOURS = 24;
 
 function Misting({ does: { misting } }: { does: Surroundings }) {
+  const say = useSay();
   if (misting.coverInstead)
-    return (
-      <p className="text-accent font-semibold">
-        {misting.wettings} wettings a day would be needed as it stands: cover it instead.
-      </p>
-    );
+    return <p className="text-accent font-semibold">{say('curing.wettingsNeeded', { wettings: misting.wettings })}</p>;
   if (misting.lasts.value >= DAY_HOURS && misting.wettings > 0)
     return (
       <div>
-        <p>As it is covered, one wetting lasts about {Math.floor(misting.lasts.value / DAY_HOURS)} days.</p>
+        <p>{say('curing.wettingLasts', { lasts: quantity(Math.floor(misting.lasts.value / DAY_HOURS), 'days', 0) })}</p>
         <FigureWorking figure={misting.lasts} />
       </div>
     );
-  if (misting.wettings === 0) return <p>Nothing leaves its faces: no wetting needed.</p>;
+  if (misting.wettings === 0) return <p>{say('curing.nothingLeaves')}</p>;
   return (
     <div>
       <p>
-        In air like this: wet it <strong>at {misting.times.map(clock).join(', ')}</strong>.
+        {say('curing.wetItAt')} <strong>{misting.times.map(clock).join(', ')}</strong>
       </p>
       <FigureWorking figure={misting.lasts} />
     </div>
@@ -145,9 +143,9 @@ function Covers({ does: { covers } }: { does: Surroundings }) {
   const units = useUnits();
   return (
     <details>
-      <summary className="link">What would a cover do?</summary>
+      <summary className="link">{say('curing.whatCover')}</summary>
       <table className="table-sm mt-2 table">
-        <caption className="sr-only">Covers compared in the air it stands in now</caption>
+        <caption className="sr-only">{say('curing.coversCompared')}</caption>
         <tbody>
           {covers.map(({ cover, rate, told }) => (
             <tr key={cover}>
@@ -165,11 +163,17 @@ function Covers({ does: { covers } }: { does: Surroundings }) {
 }
 
 function Surface({ does: { surface } }: { does: Surroundings }) {
+  const say = useSay();
   const { done, missed, wetShare, dryHours } = defined(surface);
   return (
     <p>
-      So far its faces were wet {Math.round(wetShare * 100)} % of the time: {done} {done === 1 ? 'wetting' : 'wettings'}{' '}
-      done, {missed} missed{dryHours >= 1 ? `, dry for ${Math.round(dryHours)} h` : ''}.
+      {say('curing.wetSoFar', {
+        wetShare: quantity(Math.round(wetShare * 100), '%', 0),
+        done,
+        which: done === 1 ? 'wetting' : 'wettings',
+        missed,
+        which2: dryHours >= 1 ? `, dry for ${Math.round(dryHours)} h` : '',
+      })}
     </p>
   );
 }

@@ -23,6 +23,7 @@ const causes: readonly DamageCause[] = ['early', 'stuck', 'dropped'];
 
 /** Demoulding: clean in one tap, or where and how badly each was hurt, and what that is put down to. */
 export function DemouldForm({ casts, busy, record }: ActionProps) {
+  const say = useSay();
   const [hurt, setHurt] = useState<Record<string, Damage[]>>({});
   const [force, setForce] = useState<Force>();
   const [said, setSaid] = useState<DamageCause>();
@@ -32,7 +33,7 @@ export function DemouldForm({ casts, busy, record }: ActionProps) {
   const usual = usualCause(anyHurt, force);
   const all = () =>
     record(
-      casts.length > 1 ? `${casts.length} demoulded.` : 'Demoulded.',
+      casts.length > 1 ? say('curing.manyDemoulded', { casts: casts.length }) : say('curing.demoulded'),
       casts.flatMap((cast) => {
         const damage = damageOf(cast);
         const cause = said ?? usual;
@@ -49,9 +50,7 @@ export function DemouldForm({ casts, busy, record }: ActionProps) {
   const clean = anyHurt.length === 0;
   return (
     <div className="space-y-4">
-      <p className="quiet">
-        Tap where a cast was hurt; leave the rest. A loaded mould is slid and turned over an edge, not caught.
-      </p>
+      <p className="quiet">{say('curing.tapHurt')}</p>
       {casts.map((cast) => (
         <DamagePicker
           key={cast.id}
@@ -62,27 +61,27 @@ export function DemouldForm({ casts, busy, record }: ActionProps) {
       ))}
       {!clean && (
         <Choice
-          legend="What is it put down to? Only what came too early moves the next demoulding."
+          legend={say('curing.putDownTo')}
           options={causes.map((value) => ({ value, label: causeWords[value] }))}
           value={said ?? usual}
           onChange={setSaid}
         />
       )}
       <Choice
-        legend="How did it come out? (may be left open)"
+        legend={say('curing.howCameOut')}
         options={forces.map((value) => ({ value, label: forceWords[value] }))}
         value={force}
         onChange={setForce}
       />
       <fieldset>
-        <legend className="mb-1 text-sm font-semibold">Bubbles on its face (may be left open)</legend>
+        <legend className="mb-1 text-sm font-semibold">{say('curing.bubblesFace')}</legend>
         <div className="flex flex-wrap gap-2">
           {grades.map((grade) => (
             <button
               key={grade}
               type="button"
               aria-pressed={bubbles === grade}
-              aria-label={`${grade} of 5`}
+              aria-label={say('care.ofFive', { grade })}
               className={`p-1 ${bubbles === grade ? 'outline-secondary outline-3' : 'hover:outline-secondary hover:outline-2'}`}
               onClick={() => setBubbles(bubbles === grade ? undefined : grade)}
             >
@@ -92,7 +91,7 @@ export function DemouldForm({ casts, busy, record }: ActionProps) {
         </div>
       </fieldset>
       <Button disabled={busy} look="main" size="bench" className="w-full text-lg" onClick={all}>
-        {clean ? (casts.length > 1 ? 'All out, clean' : 'Out, clean') : 'Out, with this damage'}
+        {clean ? (casts.length > 1 ? say('curing.allOutClean') : say('curing.outClean')) : say('curing.outDamaged')}
       </Button>
     </div>
   );
@@ -118,7 +117,7 @@ function DamagePicker({
     onChange(size ? [...others, { spot, size }] : others);
   };
   return (
-    <div role="group" aria-label={`Damage to ${code}`} className="flex flex-wrap items-center gap-1.5">
+    <div role="group" aria-label={say('curing.damageTo', { code })} className="flex flex-wrap items-center gap-1.5">
       <span className="numeral w-14 text-lg">{code}</span>
       {spots.map((spot) => {
         const size = sizeAt(spot);

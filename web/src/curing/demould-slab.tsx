@@ -1,3 +1,4 @@
+import { msg, type Message } from '@dewpot/core/units';
 import { demouldRisks, type DemouldCame, type DemouldCare } from '@dewpot/core/curing';
 import type { CastDetail, DemouldWaysInput } from '@dewpot/contract';
 import { useChooseDemoulds } from '../api/casts';
@@ -9,11 +10,15 @@ import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { useSay } from '../ui/say';
 
-const careWords: Record<DemouldCare, string> = { cautious: 'Cautious', usual: 'Usual', bold: 'Bold' };
-const cameWords: Record<DemouldCame, string> = {
-  clean: 'clean',
-  'too-early': 'too early',
-  otherwise: 'hurt otherwise, does not count',
+const careWords: Record<DemouldCare, Message> = {
+  cautious: msg('curing.cautious'),
+  usual: msg('curing.usual'),
+  bold: msg('curing.bold'),
+};
+const cameWords: Record<DemouldCame, Message> = {
+  clean: msg('curing.clean'),
+  'too-early': msg('curing.tooEarly'),
+  otherwise: msg('curing.hurtOtherwise'),
 };
 
 /** The earliest safe demoulding of its mould with its mix: proposed, at what risk, from which record; with the caster's choice. */
@@ -29,33 +34,31 @@ export function DemouldSlab({ cast, now }: { cast: CastDetail; now: number }) {
   const proposed = dues.find(({ task }) => task === 'demould');
   const goesBy = ways.off || records.length === 0 ? handbook : learned.age.value;
   return (
-    <section className="card-slab space-y-3" aria-label="Earliest safe demould">
+    <section className="card-slab space-y-3" aria-label={say('curing.earliestDemould')}>
       <div>
-        <h2 className="text-xl">Earliest safe demoulding</h2>
+        <h2 className="text-xl">{say('curing.earliestDemoulding')}</h2>
         <p className="quiet text-sm">
-          {snapshot.mouldName} with {snapshot.mixName}
+          {say('curing.mouldWithMix', { mouldName: snapshot.mouldName, mixName: snapshot.mixName })}
         </p>
       </div>
       <p>
-        <span className="numeral text-3xl">{units.say(goesBy, 'h')}</span> at 20 °C
-        {proposed && <> — under this forecast {sayWhen(proposed.good, now)}</>}
+        <span className="numeral text-3xl">{units.say(goesBy, 'h')}</span> {say('curing.at20')}
+        {proposed && <>{say('curing.underForecast', { good: sayWhen(proposed.good, now) })}</>}
       </p>
       <p className="text-sm">
         {ways.off
-          ? 'By the handbook: what was learned is switched off.'
-          : `${say(learned.sentence)}${learned.wary ? ' Since it broke once, a third of your risk is taken.' : ''}`}
-        {records.length === 0 &&
-          !ways.off &&
-          ` The handbook says ${units.say(handbook, 'h')}; it counts until one is out.`}
+          ? say('curing.byHandbook')
+          : `${say(learned.sentence)}${learned.wary ? ` ${say('curing.sinceBroke')}` : ''}`}
+        {records.length === 0 && !ways.off && say('curing.handbookSays', { handbook: units.say(handbook, 'h') })}
       </p>
       <FigureWorking figure={learned.age} />
       {records.length > 0 && <DemouldRecordDrawn cast={cast} />}
       <Choice
-        legend="Breakage risk"
+        legend={say('curing.breakageRisk')}
         options={(Object.keys(demouldRisks) as DemouldCare[]).map((value) => ({
           value,
           label: careWords[value],
-          hint: `${demouldRisks[value] * 100} in 100`,
+          hint: say('curing.inHundred', { demouldRisks: demouldRisks[value] * 100 }),
         }))}
         value={ways.care}
         onChange={(care) => change({ care })}
@@ -63,15 +66,15 @@ export function DemouldSlab({ cast, now }: { cast: CastDetail; now: number }) {
       <div className="flex flex-wrap gap-2">
         {learned.wary && (
           <Button size="low" className="text-sm" onClick={() => change({ triedAgainAt: records.length })}>
-            Try it earlier again
+            {say('curing.tryEarlier')}
           </Button>
         )}
         <Button size="low" className="text-sm" onClick={() => change({ off: !ways.off })}>
-          {ways.off ? 'Learn from demouldings' : 'Use handbook values'}
+          {ways.off ? say('curing.learnDemouldings') : say('curing.useHandbook')}
         </Button>
         {records.length > 0 && (
           <Button size="low" className="text-sm" onClick={() => change({ since: now })}>
-            Forget these and begin again
+            {say('curing.forgetBegin')}
           </Button>
         )}
         {ways.since !== undefined && (
@@ -83,7 +86,7 @@ export function DemouldSlab({ cast, now }: { cast: CastDetail; now: number }) {
               choose.mutate({ mouldId, mixId, ways: rest });
             }}
           >
-            Count the earlier ones again
+            {say('curing.countEarlier')}
           </Button>
         )}
       </div>
@@ -98,6 +101,7 @@ const PAD = 14;
 
 /** The record that it rests on: each demoulding by its age, clean above the line, too early crossed. */
 function DemouldRecordDrawn({ cast: { demould } }: { cast: CastDetail }) {
+  const say = useSay();
   const units = useUnits();
   const { records, handbook, learned } = demould;
   const ages = [...records.map(({ age }) => age), handbook, learned.age.value];
@@ -106,11 +110,16 @@ function DemouldRecordDrawn({ cast: { demould } }: { cast: CastDetail }) {
   const count = (came: DemouldCame) => records.filter((one) => one.came === came).length;
   const told = (['clean', 'too-early', 'otherwise'] as const)
     .filter((came) => count(came) > 0)
-    .map((came) => `${count(came)} ${cameWords[came]}`)
+    .map((came) => say('curing.cameCount', { count: count(came), came: cameWords[came] }))
     .join(', ');
   return (
     <figure>
-      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" role="img" aria-label={`Its record: ${told}`}>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        className="w-full"
+        role="img"
+        aria-label={say('curing.itsRecord', { told })}
+      >
         <line x1={PAD} x2={WIDTH - PAD} y1={46} y2={46} stroke="currentColor" opacity={0.4} />
         <line
           x1={x(handbook)}
@@ -131,7 +140,7 @@ function DemouldRecordDrawn({ cast: { demould } }: { cast: CastDetail }) {
         />
         {records.map(({ age, came, code, at }, i) => (
           <g key={`${code}${at}`} transform={`translate(${x(age)} ${18 + (i % 3) * 9})`}>
-            <title>{`${code}, ${exactly(at)}: ${units.say(age, 'h')}, ${cameWords[came]}`}</title>
+            <title>{`${code}, ${exactly(at)}: ${units.say(age, 'h')}, ${say(cameWords[came])}`}</title>
             {came === 'too-early' ? (
               <path d="M-4-4l8 8M4-4l-8 8" stroke="var(--color-accent)" strokeWidth={2.5} />
             ) : (
@@ -151,9 +160,7 @@ function DemouldRecordDrawn({ cast: { demould } }: { cast: CastDetail }) {
           {units.say(high, 'h')}
         </text>
       </svg>
-      <figcaption className="quiet text-xs">
-        Dots clean, crosses too early, rings hurt otherwise. Green: proposed; dashed: handbook. {told}.
-      </figcaption>
+      <figcaption className="quiet text-xs">{say('curing.dotsClean', { told })}</figcaption>
     </figure>
   );
 }

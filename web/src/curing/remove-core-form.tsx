@@ -11,29 +11,26 @@ export function RemoveCoreForm({ casts, due, busy, record }: ActionProps) {
   const names = [...new Set(dues.flatMap(({ core }) => core ?? []))];
   const [core, setCore] = useState(due?.core ?? names[0]);
   const how = dues.find((one) => one.core === core)?.told;
-  if (!core) return <p>Every core of it is out.</p>;
+  if (!core) return <p>{say('curing.allCoresOut')}</p>;
   return (
     <div className="space-y-4">
       {names.length > 1 && (
         <Choice
-          legend="Which core?"
+          legend={say('curing.whichCore')}
           options={names.map((value) => ({ value, label: value }))}
           value={core}
           onChange={setCore}
         />
       )}
-      <p>
-        {core}: {how ? say.value(how) : 'turn it and draw it'}. If the edge of the hole moves with it, it is too early:
-        leave it half an hour.
-      </p>
+      <p>{say('curing.coreTooEarly', { core, which: how ? say.value(how) : say('curing.turnAndDraw') })}</p>
       <DoneButton
         casts={casts.filter(({ life }) => !life.pulled?.includes(core))}
         busy={busy}
         record={record}
-        said={`${core} is out.`}
+        said={say('curing.coreOutSaid', { core })}
         event={{ type: 'pulled', core }}
       >
-        {core} is out
+        {say('curing.coreOut', { core })}
       </DoneButton>
     </div>
   );

@@ -22,7 +22,7 @@ export function SoakForm({ casts, busy, record }: ActionProps) {
   return (
     <div className="space-y-4">
       <Choice
-        legend="Which bath?"
+        legend={say('curing.whichBath')}
         options={(Object.keys(baths) as Bath[]).map((value) => ({
           value,
           label: bathWords[value],
@@ -35,7 +35,7 @@ export function SoakForm({ casts, busy, record }: ActionProps) {
         }}
       />
       <Choice
-        legend="For how long?"
+        legend={say('curing.howLong')}
         options={usualHours[bath].map((value) => ({ value, label: hoursInWords(value) }))}
         value={hours}
         onChange={setHours}
@@ -49,7 +49,7 @@ export function SoakForm({ casts, busy, record }: ActionProps) {
         said={`${say.value(bathWords[bath])}, ${hoursInWords(hours)}.`}
         event={{ type: 'soaked', bath, hours }}
       >
-        In it now, for {hoursInWords(hours)}
+        {say('curing.inItNow', { hours: hoursInWords(hours) })}
       </DoneButton>
       <StripForm casts={casts} busy={busy} record={record} />
     </div>
@@ -61,19 +61,27 @@ export function EndSoakForm({ casts, busy, record }: ActionProps) {
   const say = useSay();
   const soak = casts.find(({ life }) => life.soak)?.life.soak;
   const out = casts.filter(({ life }) => life.soak);
-  if (!soak) return <p>It lies in no bath.</p>;
+  if (!soak) return <p>{say('curing.noBath')}</p>;
   const again = { type: 'soaked' as const, bath: soak.bath, hours: soak.hours };
   return (
     <div className="space-y-4">
       {soak.bath === 'leach' && <StripForm casts={casts} busy={busy} record={record} />}
       <p className="border-accent border-l-4 pl-3">{say(baths[soak.bath].caution)}</p>
       {soak.bath === 'leach' && (
-        <DoneButton casts={out} busy={busy} record={record} said="Fresh water." event={again} look="strong" size="tall">
-          Fresh water, and in again
+        <DoneButton
+          casts={out}
+          busy={busy}
+          record={record}
+          said={say('curing.freshWaterSaid')}
+          event={again}
+          look="strong"
+          size="tall"
+        >
+          {say('curing.freshWater')}
         </DoneButton>
       )}
-      <DoneButton casts={out} busy={busy} record={record} said="Out of its bath." event={{ type: 'rinsed' }}>
-        Out and rinsed
+      <DoneButton casts={out} busy={busy} record={record} said={say('curing.outOfBath')} event={{ type: 'rinsed' }}>
+        {say('curing.outRinsed')}
       </DoneButton>
     </div>
   );
@@ -90,8 +98,8 @@ function StripForm({ casts, busy, record }: ActionProps) {
       <p>{say(told)}</p>
       <div className="flex items-end gap-3">
         <label className="text-sm font-semibold">
-          The strip says, pH
-          <NumberField label="pH by the strip" value={ph} onChange={setPh} className="mt-1 block w-28" />
+          {say('curing.stripSays')}
+          <NumberField label={say('curing.stripLabel')} value={ph} onChange={setPh} className="mt-1 block w-28" />
         </label>
         <Button
           type="submit"
@@ -99,12 +107,12 @@ function StripForm({ casts, busy, record }: ActionProps) {
           look="strong"
           onClick={() =>
             record(
-              `pH ${ph}.`,
+              say('curing.phSaid', { ph }),
               casts.map((cast) => ({ cast, event: { type: 'ph' as const, ph } })),
             )
           }
         >
-          Save
+          {say('care.keep')}
         </Button>
       </div>
     </form>

@@ -32,7 +32,11 @@ export function CoverForm({ casts, busy, record }: ActionProps) {
   return (
     <div className="space-y-4">
       <Choice
-        legend={place?.now ? `At ${place.name} now, ${units.say(place.now.temperature, '°C')}` : 'Cover'}
+        legend={
+          place?.now
+            ? say('curing.atPlaceNow', { place: place.name, temperature: units.say(place.now.temperature, '°C') })
+            : say('curing.cover')
+        }
         twoColumns
         options={covers.map(({ cover: value, told }) => ({
           value,
@@ -46,10 +50,10 @@ export function CoverForm({ casts, busy, record }: ActionProps) {
         casts={casts}
         busy={busy}
         record={record}
-        said={`Now ${say(coverWords[cover])}.`}
+        said={say('curing.nowCoveredSaid', { coverWords: say(coverWords[cover]) })}
         event={{ type: 'covered', cover }}
       >
-        Now {say(coverWords[cover])}
+        {say('curing.nowCovered', { coverWords: say(coverWords[cover]) })}
       </DoneButton>
     </div>
   );
@@ -57,6 +61,7 @@ export function CoverForm({ casts, busy, record }: ActionProps) {
 
 /** Where the casts stand from now on: their cure goes by the air of that place. */
 export function MoveForm({ casts, busy, record }: ActionProps) {
+  const say = useSay();
   const units = useUnits();
   const places = useQuery(placesQuery).data ?? [];
   const [to, setTo] = useState<string>();
@@ -65,7 +70,7 @@ export function MoveForm({ casts, busy, record }: ActionProps) {
   return (
     <div className="space-y-4">
       <Choice
-        legend={`It stands at ${here}. Where to?`}
+        legend={say('curing.standsAt', { here })}
         options={places
           .filter(({ name }) => !same(name, here))
           .map(({ id, name, now }) => ({
@@ -76,9 +81,7 @@ export function MoveForm({ casts, busy, record }: ActionProps) {
         value={to}
         onChange={setTo}
       />
-      <p className="quiet text-sm">
-        Its hardening goes on by the air there. A piece out of the mould for less than a day is carried on a board.
-      </p>
+      <p className="quiet text-sm">{say('curing.hardeningGoesOn')}</p>
       <Button
         disabled={busy || !chosen}
         look="main"
@@ -87,7 +90,7 @@ export function MoveForm({ casts, busy, record }: ActionProps) {
         onClick={() =>
           chosen &&
           record(
-            `Moved to ${chosen.name}.`,
+            say('curing.movedToSaid', { chosen: chosen.name }),
             casts.map((cast) => ({
               cast,
               event: { type: 'moved' as const, place: chosen.name, placeId: chosen.id },
@@ -95,7 +98,7 @@ export function MoveForm({ casts, busy, record }: ActionProps) {
           )
         }
       >
-        {chosen ? `Moved to ${chosen.name}` : 'Choose where to'}
+        {chosen ? say('curing.movedTo', { chosen: chosen.name }) : say('curing.chooseWhere')}
       </Button>
     </div>
   );

@@ -1,18 +1,20 @@
 import { useState } from 'react';
+import { msg, type Message } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { dressings, type Dressing } from '@dewpot/core/casts';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
 import { dressingWords } from '../ui/casts/event-words';
+import { useSay } from '../ui/say';
 
 /** Grits in the order in which a face is stepped through them, wet. */
 const grits = [60, 120, 220, 400, 800, 1500, 3000] as const;
 
-const cautions: Partial<Record<Dressing, string>> = {
-  grit: 'Wet, always: no dry dust, and do not blow it off.',
-  'drain hole': 'Goggles; from the good face inward, so that what breaks out is not seen.',
-  flashing: 'Goggles and gloves: edges are sharp.',
+const cautions: Partial<Record<Dressing, Message>> = {
+  grit: msg('curing.wetAlways'),
+  'drain hole': msg('curing.gogglesInward'),
+  flashing: msg('curing.gogglesGloves'),
 };
 
 /** The next grit after the one that was reached. */
@@ -21,27 +23,29 @@ const nextGrit = (reached: number | undefined) =>
 
 /** A short work on a piece out of its mould: one tap, a note where there is one. */
 export function TrimForm({ casts, busy, record }: ActionProps) {
+  const say = useSay();
   const [work, setWork] = useState<Dressing>('flashing');
   const [grit, setGrit] = useState<number>(() => nextGrit(defined(casts[0]).life.grit));
+  const caution = cautions[work];
   const [note, setNote] = useState('');
   return (
     <form className="space-y-4" onSubmit={(event) => event.preventDefault()}>
       <Choice
-        legend="What was done?"
+        legend={say('curing.whatDone')}
         options={dressings.map((value) => ({ value, label: dressingWords[value] }))}
         value={work}
         onChange={setWork}
       />
       {work === 'grit' && (
         <Choice
-          legend="Up to which grit?"
+          legend={say('curing.whichGrit')}
           options={grits.map((value) => ({ value, label: String(value) }))}
           value={grit}
           onChange={setGrit}
         />
       )}
       <label className="block text-sm font-semibold">
-        A note (may be left open)
+        {say('curing.noteOpen')}
         <input
           className="input input-bordered mt-1 h-12 w-full"
           value={note}
@@ -49,7 +53,7 @@ export function TrimForm({ casts, busy, record }: ActionProps) {
           onChange={(event) => setNote(event.target.value)}
         />
       </label>
-      {cautions[work] && <p className="border-accent border-l-4 pl-3">{cautions[work]}</p>}
+      {caution && <p className="border-accent border-l-4 pl-3">{say(caution)}</p>}
       <Button
         type="submit"
         disabled={busy}

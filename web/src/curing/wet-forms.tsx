@@ -12,8 +12,8 @@ export function WetForm(props: ActionProps) {
       {against.length > 0 && (
         <p className="border-accent border-l-4 pl-3">{against.map((one) => say(one)).join(' ')}</p>
       )}
-      <DoneButton {...props} said="Wetted." event={{ type: 'wetted' }}>
-        Wetted just now
+      <DoneButton {...props} said={say('curing.wetted')} event={{ type: 'wetted' }}>
+        {say('curing.wettedNow')}
       </DoneButton>
     </div>
   );
@@ -21,14 +21,12 @@ export function WetForm(props: ActionProps) {
 
 /** The end of the moist curing. */
 export function EndMoistCuringForm(props: ActionProps) {
+  const say = useSay();
   return (
     <div className="space-y-3">
-      <p className="quiet">
-        From now on it dries. Weigh it today and then once a day: after three weighings you are told when it can be
-        sealed.
-      </p>
-      <DoneButton {...props} said="Moist curing ended: drying begins." event={{ type: 'uncovered' }}>
-        Ended just now
+      <p className="quiet">{say('curing.fromNowDries')}</p>
+      <DoneButton {...props} said={say('curing.curingEnded')} event={{ type: 'uncovered' }}>
+        {say('curing.endedNow')}
       </DoneButton>
     </div>
   );

@@ -79,7 +79,7 @@ function placingOf(paper: Paper, placings: readonly Placing[], { fillings }: Buc
     const told = own.map(
       ({ copies, layer, each }) => `${copies.length} × ${layer ? `layer ${layer}, ` : ''}${say.quantity(each, 'mL')}`,
     );
-    paper.text(`${name}: ${told.join('; ')} (${say(placingWords[way])})`, { size: 14, bold: true });
+    paper.text(`${name}: ${told.join('; ')} (${say.inline(placingWords[way])})`, { size: 14, bold: true });
     steps.forEach((step, i) => {
       const time = [step.tool, stepTime(step, minuteWords)]
         .map((one) => say.value(one ?? ''))

@@ -12,7 +12,7 @@ export function Placings({ placings }: { placings: readonly Placing[] }) {
   return placings.map(({ item, name, way, steps }) => (
     <div key={item} role="group" aria-label={`How ${name} is filled`} className="my-2">
       <h3 className="font-sans font-semibold">
-        {name} <span className="quiet font-normal">{say(placingWords[way])}</span>
+        {name} <span className="quiet font-normal">{say.inline(placingWords[way])}</span>
       </h3>
       <ol className="list-decimal space-y-0.5 pl-6">
         {steps.map((step) => (

@@ -1,10 +1,11 @@
 import type { WholeAmbientReading } from '@dewpot/core/ambient';
-import { HOUR } from '@dewpot/core/units';
+import { HOUR, exactly } from '@dewpot/core/units';
 import { evaporation, faceRisk, overFace } from '@dewpot/core/curing';
 import type { AmbientView } from '@dewpot/contract';
 import { area, line } from 'd3-shape';
 import { sayClock, sayWeekday } from '../ui/format-time';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 const WIDTH = 400;
 const HEIGHT = 84;
@@ -19,6 +20,7 @@ function judge(reading: WholeAmbientReading): Hour {
 
 /** The next 48 hours of air, the bad hours hatched. */
 export function AmbientStrip({ ambient }: { ambient: AmbientView }) {
+  const say = useSay();
   const units = useUnits();
   const hours = ambient.ahead.filter(({ at }) => at <= ambient.now.at + 48 * HOUR).map(judge);
   const temperatures = hours.map(({ temperature }) => temperature);
@@ -38,24 +40,27 @@ export function AmbientStrip({ ambient }: { ambient: AmbientView }) {
   const cold = hours.filter(({ bad }) => bad === 'cold').length;
   const dry = hours.filter(({ bad }) => bad === 'dry').length;
   const words = [
-    cold > 0 && `${cold} h below ${units.say(COLD, '°C')}: cement hardly sets`,
-    dry > 0 && `${dry} h that dry open faces fast: keep them covered`,
+    cold > 0 && say('shelf.coldHours', { cold: exactly(cold, 'h'), cold2: units.say(COLD, '°C') }),
+    dry > 0 && say('shelf.dryHours', { dry: exactly(dry, 'h') }),
   ]
     .filter(Boolean)
     .join('; ');
   return (
     <figure>
       <figcaption className="mb-1 flex items-baseline justify-between">
-        <h2 className="text-lg">The next 48 hours of air</h2>
+        <h2 className="text-lg">{say('shelf.next48')}</h2>
         <span className="quiet text-sm">
-          {units.say(Math.min(...temperatures), '°C')} to {units.say(Math.max(...temperatures), '°C')}
+          {say('shelf.fromTo', {
+            value: units.say(Math.min(...temperatures), '°C'),
+            value2: units.say(Math.max(...temperatures), '°C'),
+          })}
         </span>
       </figcaption>
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="w-full"
         role="img"
-        aria-label={`Air over the next 48 hours. ${words || 'No bad hours.'}`}
+        aria-label={say('shelf.airOver', { words: words || say('shelf.noBadHours') })}
       >
         <defs>
           <pattern id="bad-hours" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -79,7 +84,7 @@ export function AmbientStrip({ ambient }: { ambient: AmbientView }) {
         <path d={curve} fill="none" stroke="var(--color-base-content)" strokeWidth={2} />
         <HourMarks hours={hours} x={x} />
       </svg>
-      <p className="quiet text-sm">{words ? `${words}.` : 'No bad hours for open faces.'}</p>
+      <p className="quiet text-sm">{words ? `${words}.` : say('shelf.noBadHoursFaces')}</p>
     </figure>
   );
 }

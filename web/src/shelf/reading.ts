@@ -1,3 +1,4 @@
+import { msg, type Message, type Phrase } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import type { Due } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
@@ -6,12 +7,12 @@ import { isDue, lookToday, nextOf, placeOf, type Today } from '../ui/casts/readi
 /** Planks of the shelf, in the order of the work. */
 type PlankName = 'setting' | 'curing' | 'drying' | 'ready' | 'sealed';
 const planks: readonly PlankName[] = ['setting', 'curing', 'drying', 'ready', 'sealed'];
-const plankWords: Record<PlankName, string> = {
-  setting: 'Setting',
-  curing: 'Curing',
-  drying: 'Drying',
-  ready: 'Ready to seal',
-  sealed: 'Sealed',
+const plankWords: Record<PlankName, Message> = {
+  setting: msg('shelf.plankSetting'),
+  curing: msg('shelf.plankCuring'),
+  drying: msg('shelf.plankDrying'),
+  ready: msg('shelf.plankReady'),
+  sealed: msg('shelf.plankSealed'),
 };
 
 /** How the planks are laid: by where casts are in the work, by where they stand, or by pour. */
@@ -20,7 +21,7 @@ export const shelfBys: readonly ShelfBy[] = ['stage', 'place', 'pour'];
 
 /** A plank: its name, and what stands on it. */
 export interface Plank {
-  readonly name: string;
+  readonly name: Phrase;
   readonly groups: readonly Group[];
 }
 
@@ -64,7 +65,7 @@ export function groupCasts(casts: readonly CastView[], now: number): Group[] {
   });
 }
 
-const pourOf = ({ casts }: Group) => `Pour ${defined(casts[0]).code.replace(/\D+$/, '')}`;
+const pourOf = ({ casts }: Group) => defined(casts[0]).code.replace(/\D+$/, '');
 
 /** The planks: every stage has one, a place and a pour where something stands; the latest pour is the uppermost. */
 export function planksOf(groups: readonly Group[], by: ShelfBy): Plank[] {
@@ -76,5 +77,8 @@ export function planksOf(groups: readonly Group[], by: ShelfBy): Plank[] {
   const nameOf = by === 'place' ? ({ casts }: Group) => placeOf(defined(casts[0])) : pourOf;
   const names = [...new Set(groups.map(nameOf))];
   const ordered = by === 'place' ? names.sort() : names.reverse();
-  return ordered.map((name) => ({ name, groups: groups.filter((group) => nameOf(group) === name) }));
+  return ordered.map((name) => ({
+    name: by === 'pour' ? msg('shell.pourNumber', { name }) : name,
+    groups: groups.filter((group) => nameOf(group) === name),
+  }));
 }

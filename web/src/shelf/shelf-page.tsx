@@ -1,5 +1,5 @@
 import { Suspense, useEffect, useMemo, useState } from 'react';
-import { rulerSteps } from '@dewpot/core/units';
+import { rulerSteps, type Message, identity, msg } from '@dewpot/core/units';
 import { writeQuantity } from '@dewpot/locales';
 import { Link } from 'react-router';
 import { CastActions, fetchActionsAhead } from '../casts';
@@ -17,20 +17,24 @@ import { useSay } from '../ui/say';
 
 /** Home: the casts on their planks, the round, the air. */
 export function ShelfPage() {
+  const say = useSay();
   const { shelf, ambient, now, groups } = useShelf();
   const [doing, setDoing] = useState<Doing>();
   const doGroup = ({ casts, window }: Group) => setDoing({ casts, task: window?.task, ...(window && { due: window }) });
   useEffect(fetchActionsAhead, []);
-  if (shelf.isPending) return <Busy what="the shelf" />;
+  if (shelf.isPending) return <Busy what={say('shelf.theShelfSmall')} />;
   if (shelf.isError && !shelf.data) return <Failure error={shelf.error} />;
   return (
     <div className="shelf-room grid gap-x-6 lg:grid-cols-[minmax(0,2fr)_minmax(19rem,1fr)]">
-      <h1 className="sr-only">The shelf</h1>
+      <h1 className="sr-only">{say('shelf.theShelf')}</h1>
       <div className="order-2 lg:order-1">
         {groups.length === 0 ? <EmptyShelf /> : <Planks groups={groups} onDue={doGroup} />}
       </div>
-      <aside className="card-slab order-1 m-3 self-start lg:order-2 lg:my-4 lg:mr-5 lg:ml-0" aria-label="Today">
-        <h2 className="mb-2 text-2xl">Today</h2>
+      <aside
+        className="card-slab order-1 m-3 self-start lg:order-2 lg:my-4 lg:mr-5 lg:ml-0"
+        aria-label={say('shelf.today')}
+      >
+        <h2 className="mb-2 text-2xl">{say('shelf.today')}</h2>
         <Round casts={shelf.data ?? []} now={now} onDo={setDoing} />
         {ambient && (
           <div className="border-base-300 mt-4 border-t pt-3">
@@ -48,22 +52,27 @@ export function ShelfPage() {
 }
 
 function EmptyShelf() {
+  const say = useSay();
   return (
-    <Empty title="Nothing stands here yet">
-      <p>
-        Casts appear on these planks when a pour is finished, and move along as you lift them out, weigh and seal them.
-      </p>
+    <Empty title={say('shelf.nothingYet')}>
+      <p>{say('shelf.castsAppear')}</p>
       <p className="flex flex-wrap justify-center gap-3">
         <Link to="/moulds/new" className={buttonClass({ look: 'main', size: 'own' })}>
-          Measure a mould
+          {say('shell.measureMould')}
         </Link>
         <Link to="/pours/new" className={buttonClass({ size: 'own' })}>
-          Plan a pour
+          {say('shell.planPour')}
         </Link>
       </p>
     </Empty>
   );
 }
+
+const byWords: Record<ShelfBy, Message> = {
+  stage: msg('shelf.byStage'),
+  place: msg('shelf.byPlace'),
+  pour: msg('shelf.byPour'),
+};
 
 /** Above and below the planks: the lintel, the margins and the scale mark, px. */
 const AROUND = 56 + 32 + 30 + 24;
@@ -97,12 +106,12 @@ function Planks({ groups, onDue }: { groups: readonly Group[]; onDue: (group: Gr
   return (
     <div className="px-3 py-4 lg:pl-5" ref={ref}>
       {laid.map(({ name, lines, count }) => (
-        <div key={name}>
+        <div key={identity(name)}>
           {lines.map((line, i) => (
             <PlankLine
               key={i}
               line={line}
-              label={i === 0 ? name : undefined}
+              label={i === 0 ? say.value(name) : undefined}
               count={count}
               width={width}
               scale={scale}
@@ -114,9 +123,9 @@ function Planks({ groups, onDue }: { groups: readonly Group[]; onDue: (group: Gr
       <div className="flex flex-wrap items-center justify-between gap-3">
         <ScaleMark scale={scale} />
         <Choice
-          legend="Group by"
+          legend={say('shelf.groupBy')}
           hideLegend
-          options={shelfBys.map((value) => ({ value, label: `By ${value}` }))}
+          options={shelfBys.map((value) => ({ value, label: byWords[value] }))}
           value={by}
           onChange={setBy}
         />
@@ -137,7 +146,7 @@ function ScaleMark({ scale }: { scale: number }) {
       <svg width={length + 2} height={8} aria-hidden="true">
         <path d={`M1 1v6M${length + 1} 1v6M1 4h${length}`} stroke="currentColor" />
       </svg>
-      {writeQuantity(mark, 'mm', say.reader)}; all pieces to one scale, dark where they are wet
+      {say('shelf.oneScale', { mark: writeQuantity(mark, 'mm', say.reader) })}
     </p>
   );
 }

@@ -83,7 +83,9 @@ describe('the planks', () => {
       cast('12a', { snapshot: at('yard') }),
     ]);
     const told = (by: 'stage' | 'place' | 'pour') =>
-      planksOf(groups, by).map(({ name, groups: here }) => `${name} ${here.flatMap(({ casts }) => casts).length}`);
+      planksOf(groups, by).map(
+        ({ name, groups: here }) => `${speakerFor().value(name)} ${here.flatMap(({ casts }) => casts).length}`,
+      );
     expect(told('stage')).toEqual(['Setting 0', 'Curing 0', 'Drying 3', 'Ready to seal 0', 'Sealed 0']);
     expect(told('place')).toEqual(['bench 1', 'yard 2']);
     expect(told('pour')).toEqual(['Pour 12 1', 'Pour 1 2']);

@@ -1,3 +1,4 @@
+import { msg, type Message } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import {
   roundOf,
@@ -16,6 +17,7 @@ import { Button, buttonClass } from '../ui/button';
 import { judgedBy, placeOf } from '../ui/casts/reading';
 import { sayWhen } from '../ui/format-time';
 import { WindowBand, windowInWords } from '../ui/window-band';
+import type { Speaker } from '@dewpot/locales';
 import { useSay } from '../ui/say';
 
 /** What is to be done: to which casts, which task, and the due it comes from where it is one line's. */
@@ -26,20 +28,25 @@ export interface Doing {
   readonly postpone?: boolean;
 }
 
-const whenWords: Record<RoundWhen, string> = { now: 'Now', today: 'Later today', week: 'This week' };
+const whenWords: Record<RoundWhen, Message> = {
+  now: msg('shelf.now'),
+  today: msg('shelf.laterToday'),
+  week: msg('shelf.thisWeek'),
+};
 
 /** What to do in one walk: now, today, this week; by place, in the order of the windows. */
 export function Round({ casts, now, onDo }: { casts: readonly CastView[]; now: number; onDo: (doing: Doing) => void }) {
+  const say = useSay();
   const parts = roundOf(casts, placeOf, now, endOfDay(now).getTime());
-  if (parts.length === 0) return <p className="quiet py-4">Nothing is due in the next seven days.</p>;
+  if (parts.length === 0) return <p className="quiet py-4">{say('shelf.nothingWeek')}</p>;
   return (
     <div className="space-y-5">
-      {defined(parts[0]).when !== 'now' && <p>Nothing is due now.</p>}
+      {defined(parts[0]).when !== 'now' && <p>{say('shelf.nothingNow')}</p>}
       {parts.map(({ when, places }) => (
-        <section key={when} aria-label={whenWords[when]}>
-          <h3 className="border-base-300 mb-1 border-b text-lg">{whenWords[when]}</h3>
+        <section key={when} aria-label={say(whenWords[when])}>
+          <h3 className="border-base-300 mb-1 border-b text-lg">{say(whenWords[when])}</h3>
           {places.map(({ place, lines }) => (
-            <section key={place} aria-label={`${whenWords[when]}, ${place}`} className="mb-2">
+            <section key={place} aria-label={`${say(whenWords[when])}, ${place}`} className="mb-2">
               <PlaceHead place={place} lines={lines} quick={when === 'now'} onDo={onDo} />
               <ul className="divide-base-300 divide-y">
                 {lines.map((line) => (
@@ -73,11 +80,11 @@ function PlaceHead({
       {many.map(({ task, casts }) =>
         task === 'weigh' ? (
           <Link key={task} to="/casts/weigh" className={buttonClass({ size: 'low', className: 'px-3 text-sm' })}>
-            Weigh all {casts.length}
+            {say('shelf.weighAll', { casts: casts.length })}
           </Link>
         ) : (
           <Button key={task} size="low" className="px-3 text-sm" onClick={() => onDo({ casts, task })}>
-            {say(taskWords[task])} all {casts.length}
+            {say('shelf.taskAll', { taskWords: say(taskWords[task]), casts: casts.length })}
           </Button>
         ),
       )}
@@ -86,9 +93,11 @@ function PlaceHead({
 }
 
 /** A due in words; one that was postponed says until when. */
-function told(due: Due, now: number): string {
+function told(due: Due, now: number, say: Speaker): string {
   const window = windowInWords(due, now);
-  return due.postponedUntil === undefined ? window : `postponed to ${sayWhen(due.postponedUntil, now)}; ${window}`;
+  return due.postponedUntil === undefined
+    ? window
+    : say('shelf.postponedTo', { postponedUntil: sayWhen(due.postponedUntil, now), window });
 }
 
 function RoundRow({
@@ -131,17 +140,17 @@ function RoundRow({
         <p className="mt-0.5 text-sm">
           <span className={when === 'now' ? '' : 'quiet'}>
             {due.core && `${due.core}: `}
-            {told(due, now)}
+            {told(due, now, say)}
             {due.told && `; ${say(due.told)}`}
             {judged && `; ${judged}`}
           </span>{' '}
           <button
             type="button"
             className="link quiet whitespace-nowrap"
-            aria-label={`Postpone: ${say(task)}, ${name} ${codes}`}
+            aria-label={say('shelf.postponeTask', { task: say(task), name, codes })}
             onClick={() => onDo({ casts, task: due.task, due, postpone: true })}
           >
-            postpone
+            {say('shelf.postpone')}
           </button>
         </p>
       </div>

@@ -41,7 +41,7 @@ export function DueNotices() {
     if (!before) return;
     const fresh = [...due].filter(([key]) => !before.has(key)).map(([, words]) => words);
     if (fresh.length === 0) return;
-    const title = fresh.length === 1 ? 'Good now' : `${fresh.length} things are good now`;
+    const title = fresh.length === 1 ? say('shell.goodNow') : say('shell.goodNowMany', { fresh: fresh.length });
     toast(title, { description: fresh.join('; '), duration: 20_000 });
     notify(title, fresh.join('; '));
   }, [casts, now, say]);

@@ -10,12 +10,14 @@ import { Keys } from './keys';
 import { Lintel } from './lintel';
 import { NotSetUp } from './not-set-up';
 import { useTheme } from './theme';
+import { useSay } from '../ui/say';
 
 /** Whoever is signed in never sees it. */
 const DoorPage = lazy(async () => ({ default: (await import('../sign-in')).DoorPage }));
 
 /** The room around every station; whoever is not signed in stands before the door. */
 export function Frame() {
+  const say = useSay();
   // Here and not in the lintel alone: the bench, which fills the screen, has none.
   useTheme();
   const bench = useMatch('/pours/:id/bench');
@@ -23,11 +25,11 @@ export function Frame() {
     ...sessionQuery,
     retry: (failures, error) => !(error instanceof ProblemFailure) && failures < 2,
   });
-  if (session.isPending) return <Busy what="your workshop" />;
+  if (session.isPending) return <Busy what={say('shell.yourWorkshop')} />;
   const shut = session.error instanceof ProblemFailure && session.error.problem.status === 401;
   if (shut || !session.data) {
     return shut ? (
-      <Suspense fallback={<Busy what="the door" />}>
+      <Suspense fallback={<Busy what={say('shell.theDoor')} />}>
         <PieceLight />
         <DoorPage />
       </Suspense>
@@ -43,7 +45,7 @@ export function Frame() {
       <DueNotices />
       {!bench && <NotSetUp />}
       <main>
-        <Suspense fallback={<Busy what="this station" />}>
+        <Suspense fallback={<Busy what={say('shell.thisStation')} />}>
           <Outlet />
         </Suspense>
       </main>

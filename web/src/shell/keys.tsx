@@ -1,11 +1,14 @@
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { identity } from '@dewpot/core/units';
 import { Dialog } from '../ui/dialog';
 import { isTyping } from '../ui/is-typing';
 import { stations } from './stations';
+import { useSay } from '../ui/say';
 
 /** The number keys reach the stations; ? lists the keys. */
 export function Keys() {
+  const say = useSay();
   const navigate = useNavigate();
   const [help, setHelp] = useState(false);
   useEffect(() => {
@@ -20,28 +23,28 @@ export function Keys() {
   }, [navigate]);
   if (!help) return null;
   return (
-    <Dialog title="Keyboard shortcuts" onClose={() => setHelp(false)}>
+    <Dialog title={say('shell.keys')} onClose={() => setHelp(false)}>
       <dl className="grid grid-cols-[3rem_1fr] gap-y-2">
         {stations.map(({ name }, i) => (
-          <div key={name} className="contents">
+          <div key={identity(name)} className="contents">
             <dt>
               <kbd className="kbd">{i + 1}</kbd>
             </dt>
-            <dd>{name}</dd>
+            <dd>{say(name)}</dd>
           </div>
         ))}
         <dt>
           <kbd className="kbd">/</kbd>
         </dt>
-        <dd>search</dd>
+        <dd>{say('shell.keySearch')}</dd>
         <dt>
           <kbd className="kbd">?</kbd>
         </dt>
-        <dd>this list</dd>
+        <dd>{say('shell.keyList')}</dd>
         <dt>
           <kbd className="kbd">↑ ↓</kbd>
         </dt>
-        <dd>move the fill line of a mould, when it has the focus</dd>
+        <dd>{say('shell.keyFillLine')}</dd>
       </dl>
     </Dialog>
   );

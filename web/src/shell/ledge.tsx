@@ -3,6 +3,7 @@ import { LayoutGrid } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { Dialog } from '../ui/dialog';
 import { stations, type Station } from './stations';
+import { useSay } from '../ui/say';
 
 /** What is reached with one tap of the thumb; all stations are reached with two. */
 const underThumb = stations.filter(({ thumb }) => thumb);
@@ -10,11 +11,12 @@ const underThumb = stations.filter(({ thumb }) => thumb);
 const spot = 'relative flex h-16 w-full min-w-0 flex-col items-center justify-center gap-0.5 text-[0.7rem]';
 
 function Waiting({ count }: { count: number }) {
+  const say = useSay();
   if (count === 0) return null;
   return (
     <span
       className="bg-accent text-accent-content absolute top-1 right-2 min-w-4 px-1 text-center text-[0.65rem] font-bold"
-      aria-label={`${count} waiting`}
+      aria-label={say('shell.waiting', { count })}
     >
       {count}
     </span>
@@ -30,6 +32,7 @@ function Spot({
   waiting: number;
   onGo?: () => void;
 }) {
+  const say = useSay();
   return (
     <NavLink
       to={path}
@@ -38,7 +41,7 @@ function Spot({
       className={({ isActive }) => `${spot} ${isActive ? 'text-primary font-bold' : ''}`}
     >
       <Icon size={20} aria-hidden="true" />
-      <span className="max-w-full truncate">{name}</span>
+      <span className="max-w-full truncate">{say(name)}</span>
       <Waiting count={waiting} />
     </NavLink>
   );
@@ -46,11 +49,12 @@ function Spot({
 
 /** Along the bottom of a phone, under the thumb: the stations one is at most, and the way to all of them. */
 export function Ledge({ waiting }: { waiting: Readonly<Record<string, number>> }) {
+  const say = useSay();
   const [all, setAll] = useState(false);
   const hidden = stations.filter(({ thumb }) => !thumb).reduce((sum, { path }) => sum + (waiting[path] ?? 0), 0);
   return (
     <nav
-      aria-label="Stations"
+      aria-label={say('shell.stations')}
       className="ledge no-print bg-base-100 border-base-300 fixed inset-x-0 bottom-0 z-10 border-t lg:hidden"
     >
       <ul className="grid grid-cols-5">
@@ -62,13 +66,13 @@ export function Ledge({ waiting }: { waiting: Readonly<Record<string, number>> }
         <li>
           <button type="button" className={spot} aria-haspopup="dialog" onClick={() => setAll(true)}>
             <LayoutGrid size={20} aria-hidden="true" />
-            <span>All</span>
+            <span>{say('shell.all')}</span>
             <Waiting count={hidden} />
           </button>
         </li>
       </ul>
       {all && (
-        <Dialog title="All stations" onClose={() => setAll(false)}>
+        <Dialog title={say('shell.allStations')} onClose={() => setAll(false)}>
           <ul className="grid grid-cols-3 gap-2">
             {stations.map((station) => (
               <li key={station.path} className="bg-base-200">

@@ -1,3 +1,4 @@
+import { msg, quantity, type Message } from '@dewpot/core/units';
 import { evaporation, faceAdvice, faceRisk, overFace } from '@dewpot/core/curing';
 import { useQuery } from '@tanstack/react-query';
 import { NavLink, useLocation } from 'react-router';
@@ -34,10 +35,13 @@ function AmbientNow() {
   return (
     <p
       className="hidden max-w-56 text-right text-xs leading-tight xl:block"
-      title={`A wet face loses ${units.say(rate, 'kg/m²/h')} now`}
+      title={say('shell.wetFaceLoses', { rate: units.say(rate, 'kg/m²/h') })}
     >
       <span className="font-semibold">
-        {units.say(ambient.temperature, '°C')}, {Math.round(ambient.humidity * 100)} % RH
+        {say('shell.airNow', {
+          temperature: units.say(ambient.temperature, '°C'),
+          humidity: quantity(Math.round(ambient.humidity * 100), '%', 0),
+        })}
       </span>
       <span className="quiet block">
         {basis === 'simulated' || basis === 'guess' ? <BasisNote basis={basis} /> : say(faceAdvice[faceRisk(rate)])}
@@ -46,9 +50,14 @@ function AmbientNow() {
   );
 }
 
-const themeWords: Record<Theme, string> = { system: 'As the system', limewash: 'Light', lamplight: 'Dark' };
+const themeWords: Record<Theme, Message> = {
+  system: msg('shell.themeSystem'),
+  limewash: msg('shell.themeLight'),
+  lamplight: msg('shell.themeDark'),
+};
 
 function PersonMenu() {
+  const say = useSay();
   const { person } = useSession();
   const signOut = useSignOut();
   const [theme, setTheme] = useTheme();
@@ -59,7 +68,7 @@ function PersonMenu() {
       </summary>
       <div className="dropdown-content bg-base-100 border-base-300 z-20 mt-1 w-56 space-y-2 border p-3 shadow-lg">
         <label className="block text-sm">
-          Theme
+          {say('shell.theme')}
           <select
             className="select select-bordered mt-1 w-full"
             value={theme}
@@ -67,13 +76,13 @@ function PersonMenu() {
           >
             {(Object.keys(themeWords) as Theme[]).map((one) => (
               <option key={one} value={one}>
-                {themeWords[one]}
+                {say(themeWords[one])}
               </option>
             ))}
           </select>
         </label>
         <Button size="own" className="w-full" onClick={() => signOut.mutate()}>
-          Sign out
+          {say('shell.signOut')}
         </Button>
       </div>
     </details>
@@ -82,6 +91,7 @@ function PersonMenu() {
 
 /** Across the top: the workshop, its stations, the air and the person. On a phone the stations lie under the thumb. */
 export function Lintel() {
+  const say = useSay();
   const { workshop } = useSession();
   const waiting = useWaitingAt();
   const unsent = useWaiting();
@@ -91,26 +101,26 @@ export function Lintel() {
     <>
       <header className="lintel no-print bg-base-100 border-base-300 relative z-10 flex h-14 items-center gap-4 border-b px-4">
         <p className="font-head min-w-0 truncate text-xl max-lg:text-lg" title={workshop.name}>
-          <span className="lg:hidden">{here?.name ?? workshop.name}</span>
+          <span className="lg:hidden">{here ? say(here.name) : workshop.name}</span>
           <span className="hidden lg:inline">{workshop.name}</span>
         </p>
-        <nav aria-label="Stations" className="mx-auto hidden shrink-0 lg:block">
+        <nav aria-label={say('shell.stations')} className="mx-auto hidden shrink-0 lg:block">
           <ul className="flex">
             {stations.map(({ path, name }, i) => (
               <li key={path}>
                 <NavLink
                   to={path}
                   end={path === '/'}
-                  title={`Key ${i + 1}`}
+                  title={say('shell.keyNumber', { i: i + 1 })}
                   className={({ isActive }) =>
                     `station relative block px-2 py-4 text-sm xl:px-2.5 xl:text-base ${isActive ? 'station-here font-semibold' : ''}`
                   }
                 >
-                  {name}
+                  {say(name)}
                   {(waiting[path] ?? 0) > 0 && (
                     <span
                       className="bg-accent text-accent-content ml-1 inline-block min-w-5 px-1 text-center text-xs font-bold"
-                      aria-label={`${waiting[path]} waiting`}
+                      aria-label={say('shell.waiting', { count: waiting[path] ?? 0 })}
                     >
                       {waiting[path]}
                     </span>
@@ -128,7 +138,7 @@ export function Lintel() {
       </header>
       {unsent > 0 && (
         <p role="status" className="bg-accent text-accent-content no-print px-4 py-2 text-center font-semibold">
-          No connection: {unsent} {unsent === 1 ? 'entry is' : 'entries are'} kept here and will be sent by themselves.
+          {say('shell.noConnection', { unsent })}
         </p>
       )}
       <Ledge waiting={waiting} />

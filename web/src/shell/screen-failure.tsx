@@ -1,17 +1,19 @@
 import { useRouteError } from 'react-router';
 import { Button } from '../ui/button';
 import { Failure } from '../ui/states';
+import { useSay } from '../ui/say';
 
 /** Where a screen itself failed. */
 export function ScreenFailure() {
+  const say = useSay();
   const error = useRouteError();
   return (
     <div className="mx-auto max-w-xl p-6">
-      <h1 className="text-2xl">This screen failed</h1>
+      <h1 className="text-2xl">{say('shell.screenFailed')}</h1>
       <Failure error={error} />
-      <p className="quiet mb-4">What was saved is safe.</p>
+      <p className="quiet mb-4">{say('shell.savedIsSafe')}</p>
       <Button look="main" size="own" onClick={() => window.location.assign('/')}>
-        Back to the shelf
+        {say('shell.backToShelf')}
       </Button>
     </div>
   );

@@ -2,11 +2,13 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { Search } from 'lucide-react';
 import { isTyping } from '../ui/is-typing';
 import { Button } from '../ui/button';
+import { useSay } from '../ui/say';
 
 const SearchDialog = lazy(async () => ({ default: (await import('./search-dialog')).SearchDialog }));
 
 /** Opens the search: the control, or the key /. */
 export function SearchControl() {
+  const say = useSay();
   const [open, setOpen] = useState(false);
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -23,8 +25,8 @@ export function SearchControl() {
         look="plain"
         size="own"
         className="h-11 w-11 p-0"
-        aria-label="Search"
-        title="Key /"
+        aria-label={say('shell.search')}
+        title={say('shell.keySlash')}
         onClick={() => setOpen(true)}
       >
         <Search size={20} aria-hidden="true" />

@@ -1,7 +1,9 @@
 import { useDeferredValue, useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { msg, type Message, identity } from '@dewpot/core/units';
 import type { SearchHit, SearchKind } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
+import type { Speaker } from '@dewpot/locales';
 import { searchQuery } from '../api/search';
 import { stations } from './stations';
 import { Dialog } from '../ui/dialog';
@@ -9,36 +11,38 @@ import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { terms } from '../ui/terms';
 import { innerScreens } from './inner-screens';
+import { useSay } from '../ui/say';
 
 interface Found {
   readonly to: string;
   readonly name: string;
-  readonly note: string;
+  readonly note: Message;
 }
 
-const kinds: Record<SearchKind, { readonly note: string; readonly to: (id: string) => string }> = {
-  mould: { note: 'mould', to: (id) => `/moulds/${id}` },
-  mix: { note: 'mix', to: (id) => `/mixes/${id}` },
-  tint: { note: 'tint', to: (id) => `/tints/${id}` },
-  material: { note: 'material', to: () => '/materials' },
-  place: { note: 'place', to: () => '/workshop/places' },
-  pour: { note: 'pour', to: (id) => `/pours/${id}` },
-  cast: { note: 'cast', to: (id) => `/casts/${id}` },
+const kinds: Record<SearchKind, { readonly note: Message; readonly to: (id: string) => string }> = {
+  mould: { note: msg('shell.kindMould'), to: (id) => `/moulds/${id}` },
+  mix: { note: msg('shell.kindMix'), to: (id) => `/mixes/${id}` },
+  tint: { note: msg('shell.kindTint'), to: (id) => `/tints/${id}` },
+  material: { note: msg('shell.kindMaterial'), to: () => '/materials' },
+  place: { note: msg('shell.kindPlace'), to: () => '/workshop/places' },
+  pour: { note: msg('shell.kindPour'), to: (id) => `/pours/${id}` },
+  cast: { note: msg('shell.kindCast'), to: (id) => `/casts/${id}` },
 };
 
-const screensWith = (words: string): Found[] =>
+const screensWith = (words: string, say: Speaker): Found[] =>
   [...stations, ...innerScreens]
+    .map(({ path, name }) => ({ path, name: say(name) }))
     .filter(({ name }) => name.toLowerCase().includes(words.toLowerCase()))
-    .map(({ path, name }) => ({ to: path, name, note: 'screen' }));
+    .map(({ path, name }) => ({ to: path, name, note: msg('shell.kindScreen') }));
 
 const termsWith = (words: string): Found[] =>
   Object.entries(terms)
     .filter(([, { name }]) => name.toLowerCase().includes(words.toLowerCase()))
-    .map(([key, { name }]) => ({ to: `/glossary#${key}`, name, note: 'word' }));
+    .map(([key, { name }]) => ({ to: `/glossary#${key}`, name, note: msg('shell.kindWord') }));
 
-const foundOf = ({ kind, id, name, mould }: SearchHit): Found => ({
+const foundOf = ({ kind, id, name, mould }: SearchHit, say: Speaker): Found => ({
   to: kinds[kind].to(id),
-  name: kind === 'pour' ? `Pour ${name}` : mould ? `${name}, ${mould}` : name,
+  name: kind === 'pour' ? say('shell.pourNumber', { name }) : mould ? `${name}, ${mould}` : name,
   note: kinds[kind].note,
 });
 
@@ -54,18 +58,22 @@ function moveFocus(event: KeyboardEvent<HTMLElement>): void {
 
 /** Everything in the workshop, found by a part of its name. */
 export function SearchDialog({ onClose }: { onClose: () => void }) {
+  const say = useSay();
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), []);
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
   const { data, error } = useQuery(searchQuery(words));
-  const found = words === '' ? [] : [...(data ?? []).map(foundOf), ...screensWith(words), ...termsWith(words)];
+  const found =
+    words === ''
+      ? []
+      : [...(data ?? []).map((hit) => foundOf(hit, say)), ...screensWith(words, say), ...termsWith(words)];
   const open = (event: KeyboardEvent<HTMLElement>) => {
     if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement)) return;
     event.currentTarget.querySelector('a')?.click();
   };
   return (
-    <Dialog title="Search" onClose={onClose}>
+    <Dialog title={say('shell.search')} onClose={onClose}>
       <div
         onKeyDown={(event) => {
           moveFocus(event);
@@ -73,28 +81,28 @@ export function SearchDialog({ onClose }: { onClose: () => void }) {
         }}
       >
         <TextField
-          label="Pieces by code, moulds, mixes, tints, materials, places, screens"
+          label={say('shell.searchLabel')}
           value={typed}
           maxLength={80}
           ref={field}
           type="search"
           onChange={({ target }) => setTyped(target.value)}
         />
-        <ul className="divide-base-300 mt-3 divide-y" aria-label="Found">
+        <ul className="divide-base-300 mt-3 divide-y" aria-label={say('shell.found')}>
           {found.map(({ to, name, note }) => (
-            <li key={`${note} ${to} ${name}`}>
+            <li key={`${identity(note)} ${to} ${name}`}>
               <Link
                 to={to}
                 onClick={onClose}
                 className="hover:bg-base-200 flex min-h-11 items-center justify-between gap-4 px-2 py-1"
               >
                 <span className="min-w-0 break-words">{name}</span>
-                <span className="quiet shrink-0 text-sm">{note}</span>
+                <span className="quiet shrink-0 text-sm">{say(note)}</span>
               </Link>
             </li>
           ))}
         </ul>
-        {words !== '' && found.length === 0 && data && <p className="quiet">Nothing has “{words}” in its name.</p>}
+        {words !== '' && found.length === 0 && data && <p className="quiet">{say('shell.nothingFound', { words })}</p>}
         <Failure error={error} />
       </div>
     </Dialog>

@@ -1,3 +1,4 @@
+import { msg, type Message } from '@dewpot/core/units';
 import {
   Beaker,
   Container,
@@ -12,7 +13,7 @@ import {
 
 export interface Station {
   readonly path: string;
-  readonly name: string;
+  readonly name: Message;
   readonly icon: LucideIcon;
   /** On a phone it is reached with one tap. */
   readonly thumb?: boolean;
@@ -20,12 +21,12 @@ export interface Station {
 
 /** The stations in the order of the work; the number keys reach them. */
 export const stations: readonly Station[] = [
-  { path: '/', name: 'Shelf', icon: Layers, thumb: true },
-  { path: '/moulds', name: 'Moulds', icon: Container, thumb: true },
-  { path: '/mixes', name: 'Mixes', icon: Beaker },
-  { path: '/tints', name: 'Tints', icon: Palette },
-  { path: '/pours', name: 'Pour', icon: Hammer, thumb: true },
-  { path: '/casts', name: 'Casts', icon: Sprout, thumb: true },
-  { path: '/materials', name: 'Materials', icon: PackageOpen },
-  { path: '/workshop', name: 'Workshop', icon: Settings2 },
+  { path: '/', name: msg('shell.shelf'), icon: Layers, thumb: true },
+  { path: '/moulds', name: msg('shell.moulds'), icon: Container, thumb: true },
+  { path: '/mixes', name: msg('shell.mixes'), icon: Beaker },
+  { path: '/tints', name: msg('shell.tints'), icon: Palette },
+  { path: '/pours', name: msg('shell.pour'), icon: Hammer, thumb: true },
+  { path: '/casts', name: msg('shell.casts'), icon: Sprout, thumb: true },
+  { path: '/materials', name: msg('shell.materials'), icon: PackageOpen },
+  { path: '/workshop', name: msg('shell.workshop'), icon: Settings2 },
 ];

@@ -8,6 +8,7 @@ import { Button } from '../ui/button';
 import { Piece } from '../ui/piece';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
+import { useSay } from '../ui/say';
 
 const frustum = (bottomDiameter: number, topDiameter: number, height: number) =>
   ({ kind: 'round-frustum', bottomDiameter, topDiameter, height }) as const;
@@ -27,6 +28,7 @@ const sketch = [
 
 /** Before the door: sign in, begin a workshop, or look round the demo. */
 export function DoorPage() {
+  const say = useSay();
   const door = useDoor().data;
   const demo = useEnterDemo();
   const [beginning, setBeginning] = useState(false);
@@ -44,7 +46,7 @@ export function DoorPage() {
         </svg>
         <div className="card-slab p-6">
           <h1 className="text-4xl">Dew Pot</h1>
-          <p className="quiet mb-5">Measures, mixes, minutes and memory for casting in moulds.</p>
+          <p className="quiet mb-5">{say('shell.motto')}</p>
           {door?.demo && (
             <div className="border-base-300 mb-5 border-b pb-5">
               <Button
@@ -54,14 +56,14 @@ export function DoorPage() {
                 disabled={demo.isPending}
                 onClick={() => demo.mutate()}
               >
-                Look round the demo workshop
+                {say('shell.lookRound')}
               </Button>
               <Failure error={demo.error} />
             </div>
           )}
           {beginning ? <Begin code={door?.code ?? false} /> : <Enter />}
           <button type="button" className="link mt-4 text-sm" onClick={() => setBeginning(!beginning)}>
-            {beginning ? 'I have a workshop: sign in' : 'Begin a workshop of my own'}
+            {beginning ? say('shell.haveWorkshop') : say('shell.beginOwn')}
           </button>
         </div>
       </div>
@@ -70,13 +72,14 @@ export function DoorPage() {
 }
 
 function Enter() {
+  const say = useSay();
   const signIn = useSignIn();
   const { register, handleSubmit } = useForm<SignIn>();
   return (
     <form className="space-y-3" onSubmit={(event) => void handleSubmit((given) => signIn.mutate(given))(event)}>
-      <TextField label="E-mail" type="email" autoComplete="username" required {...register('email')} />
+      <TextField label={say('shell.email')} type="email" autoComplete="username" required {...register('email')} />
       <TextField
-        label="Passphrase"
+        label={say('shell.passphrase')}
         type="password"
         autoComplete="current-password"
         required
@@ -84,13 +87,14 @@ function Enter() {
       />
       <Failure error={signIn.error} />
       <Button type="submit" look="strong" className="w-full" disabled={signIn.isPending}>
-        Sign in
+        {say('shell.signIn')}
       </Button>
     </form>
   );
 }
 
 function Begin({ code }: { readonly code: boolean }) {
+  const say = useSay();
   const begin = useRegister();
   const navigate = useNavigate();
   // The door is gone by the time it is done: what waits for the mutation itself still comes.
@@ -102,11 +106,11 @@ function Begin({ code }: { readonly code: boolean }) {
   const { register, handleSubmit } = useForm<Registration>();
   return (
     <form className="space-y-3" onSubmit={(event) => void handleSubmit(found)(event)}>
-      <TextField label="Name of the workshop" required maxLength={80} {...register('workshop')} />
-      <TextField label="Your name" autoComplete="name" required maxLength={80} {...register('name')} />
-      <TextField label="E-mail" type="email" autoComplete="username" required {...register('email')} />
+      <TextField label={say('shell.workshopName')} required maxLength={80} {...register('workshop')} />
+      <TextField label={say('shell.yourName')} autoComplete="name" required maxLength={80} {...register('name')} />
+      <TextField label={say('shell.email')} type="email" autoComplete="username" required {...register('email')} />
       <TextField
-        label="Passphrase, ten characters or more"
+        label={say('shell.passphraseNew')}
         type="password"
         autoComplete="new-password"
         minLength={10}
@@ -114,17 +118,11 @@ function Begin({ code }: { readonly code: boolean }) {
         {...register('passphrase')}
       />
       {code && (
-        <TextField
-          label="Code that the start of this server printed"
-          autoComplete="off"
-          required
-          maxLength={40}
-          {...register('code')}
-        />
+        <TextField label={say('shell.startCode')} autoComplete="off" required maxLength={40} {...register('code')} />
       )}
       <Failure error={began(begin.error)} />
       <Button type="submit" look="strong" className="w-full" disabled={begin.isPending}>
-        Begin
+        {say('shell.begin')}
       </Button>
     </form>
   );

@@ -7,7 +7,7 @@ type Catalogue = Readonly<Record<string, Entry>>;
 const files = import.meta.glob<Catalogue>('../../../locales/*/*.json', { import: 'default' });
 
 const kept = new Map<string, Catalogue>();
-const under = new Set<string>();
+const under = new Map<string, Promise<void>>();
 const told = new Set<string>();
 const readers = new Set<() => void>();
 let count = 0;
@@ -21,26 +21,36 @@ export function keepCatalogue(language: Language, stage: string, sentences: Cata
   readers.forEach((hear) => hear());
 }
 
-/** Fetches the sentences of a stage, once. One that cannot be fetched is asked for again with the next sentence. */
-async function loadCatalogue(language: Language, stage: string): Promise<void> {
-  const name = nameOf(language, stage);
-  const file = files[`../../../locales/${name}.json`];
-  if (!file || kept.has(name) || under.has(name)) return;
-  under.add(name);
+async function fetchCatalogue(language: Language, stage: string, file: () => Promise<Catalogue>): Promise<void> {
   try {
     keepCatalogue(language, stage, await file());
   } catch (error) {
     // Offline, before it was ever seen: the screen says what it can.
     reportError(error);
   } finally {
-    under.delete(name);
+    under.delete(nameOf(language, stage));
   }
+}
+
+/** Fetches the sentences of a stage, once; whoever asks meanwhile waits with it. One that cannot be fetched is asked for again with the next sentence. */
+function loadCatalogue(language: Language, stage: string): Promise<void> {
+  const name = nameOf(language, stage);
+  const file = files[`../../../locales/${name}.json`];
+  if (!file || kept.has(name)) return Promise.resolve();
+  const fetched = under.get(name) ?? fetchCatalogue(language, stage, file);
+  under.set(name, fetched);
+  return fetched;
+}
+
+/** Fetches what the first screen says, all at once, so that it stands whole when it is drawn. */
+export async function loadFirst(language: Language): Promise<void> {
+  await Promise.all(['shell', 'shelf', 'casts', 'curing', 'units'].map((stage) => loadCatalogue(language, stage)));
 }
 
 /** Fetches every stage of a language, so that any screen opens without a connection. */
 export async function loadLanguage(language: Language): Promise<void> {
   const stages = Object.keys(files).flatMap((path) => new RegExp(`/${language}/(\\w+)\\.json$`).exec(path)?.[1] ?? []);
-  for (const stage of stages) await loadCatalogue(language, stage);
+  await Promise.all(stages.map((stage) => loadCatalogue(language, stage)));
 }
 
 /** A sentence that a language lacks is said in English, and told once: nobody sees its key. */

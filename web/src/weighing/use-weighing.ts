@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { listed } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { shareTogether } from '@dewpot/core/sealing';
 import { expectedNow, liesOnScale, type OnTheScale } from '@dewpot/core/casts';
@@ -8,11 +9,13 @@ import { refuses } from '../api/client';
 import { useSession } from '../api/session';
 import { useRecord } from '../ui/casts/use-record';
 import { useScale } from '../ui/use-scale';
+import { useSay } from '../ui/say';
 
 export type ToWeigh = OnTheScale<CastView>;
 
 /** One weighing of a round: by the scale, or as it is typed. */
 export function useWeighing(casts: ToWeigh['casts'], now: number, onKept: () => void) {
+  const say = useSay();
   const { scaleStep: step } = useSession().workshop;
   const record = useRecord();
   const scale = useScale(true);
@@ -36,7 +39,7 @@ export function useWeighing(casts: ToWeigh['casts'], now: number, onKept: () => 
         : [{ mass, step }];
       const more = { ...(together && { together: casts.length }), ...(sure && { sure }) };
       await record(
-        `${casts.map(({ code }) => code).join(', ')} weighed.`,
+        say('weighing.weighed', { casts: listed(casts.map(({ code }) => code)) }),
         keyed.map(({ cast, key }, i) => ({
           cast,
           event: { id: key, type: 'weighed' as const, ...defined(shares[i]), ...more },

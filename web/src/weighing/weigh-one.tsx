@@ -1,3 +1,4 @@
+import { quantity } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { Button } from '../ui/button';
 import { lookToday } from '../ui/casts/reading';
@@ -7,6 +8,7 @@ import { QuantityField } from '../ui/quantity-field';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { useWeighing, type ToWeigh } from './use-weighing';
+import { useSay } from '../ui/say';
 
 /** One piece, or like ones together, on the scale. */
 export function WeighOne({
@@ -22,6 +24,7 @@ export function WeighOne({
   onNext: () => void;
   onBack?: () => void;
 }) {
+  const say = useSay();
   const units = useUnits();
   const weighing = useWeighing(here.casts, now, onNext);
   const { mass, step, busy } = weighing;
@@ -37,7 +40,7 @@ export function WeighOne({
       </p>
       <Expected casts={here.casts} now={now} weighing={weighing} />
       <QuantityField
-        label="Or typed, in any unit"
+        label={say('weighing.typedUnit')}
         name="mass"
         dimension="mass"
         system={units.system}
@@ -47,13 +50,13 @@ export function WeighOne({
       />
       {weighing.missing && (
         <p role="alert" className="text-error">
-          Nothing was weighed yet: put it on the scale, or type what yours shows.
+          {say('weighing.nothingWeighed')}
         </p>
       )}
       <Failure error={weighing.error} />
       {weighing.asksWhetherSure && (
         <Button look="warning" size="tall" disabled={busy} onClick={() => void weighing.keep(true)}>
-          It is right: keep it
+          {say('weighing.itIsRight')}
         </Button>
       )}
       <Button
@@ -63,14 +66,14 @@ export function WeighOne({
         disabled={busy}
         onClick={() => void weighing.keep(false)}
       >
-        Save, next piece
+        {say('weighing.saveNext')}
       </Button>
       <div className="flex justify-between">
         <Button look="plain" size="tall" disabled={!onBack} onClick={onBack}>
-          Back
+          {say('weighing.back')}
         </Button>
         <Button look="plain" size="tall" onClick={onNext}>
-          Leave it out
+          {say('weighing.leaveOut')}
         </Button>
       </div>
     </div>
@@ -78,13 +81,14 @@ export function WeighOne({
 }
 
 function WhatIsWeighed({ casts, now }: { casts: ToWeigh['casts']; now: number }) {
+  const say = useSay();
   const first = defined(casts[0]);
   const together = casts.length > 1;
   return (
     <div className="flex items-center gap-4">
       <PieceThumb shape={first.snapshot.shape} {...lookToday(first, now)} size={120} />
       <div className="min-w-0">
-        <h1 className="text-4xl">{together ? `${casts.length} together` : first.code}</h1>
+        <h1 className="text-4xl">{together ? say('weighing.together', { count: casts.length }) : first.code}</h1>
         <p className="truncate" title={first.snapshot.mouldName}>
           {first.snapshot.mouldName}
         </p>
@@ -104,19 +108,19 @@ function Expected({
   now: number;
   weighing: ReturnType<typeof useWeighing>;
 }) {
+  const say = useSay();
   const units = useUnits();
   const { weighings, weighedAt } = defined(casts[0]).life;
   const last = weighings.at(-1);
   return (
     <p className="quiet">
-      {linked
-        ? byScale
-          ? 'By the scale.'
-          : `Put ${together ? 'them' : 'it'} on the scale, or type what yours shows.`
-        : 'No scale in sight: type what yours shows.'}{' '}
-      It should be about {units.say(expected, 'g')}
-      {last && weighedAt !== undefined && !together && ` (last ${units.sayWeighing(last)}, ${sayWhen(weighedAt, now)})`}
-      .
+      {say(linked ? (byScale ? 'weighing.byScale' : 'weighing.putOn') : 'weighing.noScale', {
+        count: casts.length,
+      })}{' '}
+      {say('weighing.shouldBe', { expected: quantity(expected, 'g') })}
+      {last && weighedAt !== undefined && !together && (
+        <> {say('weighing.lastWas', { last: units.sayWeighing(last), when: sayWhen(weighedAt, now) })}</>
+      )}
     </p>
   );
 }

@@ -11,16 +11,18 @@ import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import type { ToWeigh } from './use-weighing';
 import { WeighOne } from './weigh-one';
+import { useSay } from '../ui/say';
 
 /** A round of weighing: one piece fills the screen, the scale's reading stands in it, and one control goes to the next. */
 export function WeighingPage() {
+  const say = useSay();
   const { data, error, isPending } = useQuery(shelfQuery);
   const { scaleStep } = useSession().workshop;
   // The list stands as it was when the round began: what was weighed does not make it jump.
   const [list, setList] = useState<readonly ToWeigh[]>();
   const [at, setAt] = useState(0);
   const now = useNow();
-  if (isPending) return <Busy what="what is due to be weighed" />;
+  if (isPending) return <Busy what={say('weighing.whatDueWeighing')} />;
   if (!data) return <Failure error={error} />;
   const round = list ?? weighRound(data, placeOf, now, scaleStep);
   const here = round[at];
@@ -29,7 +31,7 @@ export function WeighingPage() {
     <WeighOne
       key={here.key}
       here={here}
-      count={`${at + 1} of ${round.length}`}
+      count={say('weighing.atOfRound', { at: at + 1, round: round.length })}
       now={now}
       onNext={() => {
         setList(round);
@@ -41,18 +43,15 @@ export function WeighingPage() {
 }
 
 function Done({ weighed }: { weighed: number }) {
+  const say = useSay();
   return (
     <div className="mx-auto max-w-xl p-4">
-      <PageHead title="Weigh what is due" />
-      <Empty title={weighed > 0 ? 'All weighed' : 'Nothing is due to be weighed'}>
-        <p>
-          {weighed > 0
-            ? 'Open a piece to see when you can seal it.'
-            : 'Pieces that dry are weighed once a day; of like ones of a pour a sample is enough.'}
-        </p>
+      <PageHead title={say('weighing.weighDue')} />
+      <Empty title={weighed > 0 ? say('weighing.allWeighed') : say('weighing.nothingToWeigh')}>
+        <p>{weighed > 0 ? say('weighing.openPiece') : say('weighing.dryWeighed')}</p>
         <p>
           <Link to="/" className={buttonClass({ look: 'main', size: 'own' })}>
-            To the shelf
+            {say('weighing.toShelf')}
           </Link>
         </p>
       </Empty>

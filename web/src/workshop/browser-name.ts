@@ -1,3 +1,5 @@
+import type { Speaker } from '@dewpot/locales';
+
 const browsers: readonly (readonly [RegExp, string])[] = [
   [/Firefox\//, 'Firefox'],
   [/Edg\//, 'Edge'],
@@ -13,8 +15,13 @@ const systems: readonly (readonly [RegExp, string])[] = [
 ];
 
 /** What a browser calls itself, in short: its family and the system that it runs on. */
-export function browserName(agent: string): string {
+export function browserName(agent: string, say: Speaker): string {
   const first = (of: readonly (readonly [RegExp, string])[]) => of.find(([pattern]) => pattern.test(agent))?.[1];
   const [browser, system] = [first(browsers), first(systems)];
-  return [browser ?? 'A browser', system && `on ${system}`].filter(Boolean).join(' ');
+  return say('workshop.browserOn', {
+    browser: browser ?? '',
+    system: system ?? '',
+    known: browser ? 'yes' : 'no',
+    on: system ? 'yes' : 'no',
+  });
 }

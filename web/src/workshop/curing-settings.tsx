@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { msg, type Message } from '@dewpot/core/units';
 import {
   moistCuringSchools,
   usualMoistCuring,
@@ -12,19 +13,24 @@ import { useSaveSettings, useSession } from '../api/session';
 import { Choice } from '../ui/choice';
 import { SelectField } from '../ui/select-field';
 import { Failure } from '../ui/states';
+import { useSay } from '../ui/say';
 
+const schoolWords: Record<MoistCuringSchool, Message> = {
+  hurried: msg('workshop.schoolHurried', { days: moistCuringSchools.hurried.days }),
+  patient: msg('workshop.schoolPatient', { days: moistCuringSchools.patient.days }),
+};
 const schools = (Object.keys(moistCuringSchools) as MoistCuringSchool[]).map((school) => ({
   value: school as string,
-  label: `The ${school} school, ${moistCuringSchools[school].days} days`,
+  label: schoolWords[school],
   hint: moistCuringSchools[school].reason,
 }));
 const ways = [
   {
     value: 'share',
-    label: 'A share of its 28-day strength',
-    hint: '70 % is about a week at 20 °C, longer in the cold',
+    label: msg('workshop.shareOfStrength'),
+    hint: msg('workshop.shareHint'),
   },
-  { value: 'days', label: 'Days', hint: 'by the calendar' },
+  { value: 'days', label: msg('workshop.daysSchool'), hint: msg('workshop.byCalendar') },
   ...schools,
 ];
 const shares = [0.5, 0.6, 0.7, 0.8, 0.9].map((value) => ({ value, label: `${value * 100} %` }));
@@ -47,26 +53,27 @@ const zones = [...new Set([here, ...Intl.supportedValuesOf('timeZone')])].sort()
 
 /** What the end of the moist curing goes by, and when the casters are up to wet things. */
 export function CureSettings() {
+  const say = useSay();
   const { workshop } = useSession();
   const save = useSaveSettings();
   const { id: _, demo: __, ...settings } = workshop;
   const cure: MoistCuring = settings.moistCuring ?? usualMoistCuring;
   const [waking, setWaking] = useState(settings.waking ?? usualWaking);
   const keep = (more: Partial<typeof settings>) =>
-    save.mutate({ ...settings, ...more }, { onSuccess: () => toast.success('Kept.') });
+    save.mutate({ ...settings, ...more }, { onSuccess: () => toast.success(say('workshop.kept')) });
   const keepRule = (rule: MoistCuring) => keep({ moistCuring: rule });
   return (
-    <section className="card-slab space-y-4" aria-label="Moist curing">
-      <h2 className="text-2xl">Moist curing</h2>
+    <section className="card-slab space-y-4" aria-label={say('curing.moistCuring')}>
+      <h2 className="text-2xl">{say('curing.moistCuring')}</h2>
       <Choice
-        legend="Cured until"
+        legend={say('workshop.curedUntil')}
         options={ways}
         value={cure.by === 'school' ? cure.school : cure.by}
         onChange={(kind) => keepRule(ruleOf(kind))}
       />
       {cure.by === 'share' && (
         <SelectField
-          label="Which share"
+          label={say('workshop.whichShare')}
           options={shares}
           value={cure.share}
           onChange={(share) => keepRule({ by: 'share', share })}
@@ -74,32 +81,32 @@ export function CureSettings() {
       )}
       {cure.by === 'days' && (
         <SelectField
-          label="How many days"
+          label={say('workshop.howManyDays')}
           options={days}
           value={cure.days}
           onChange={(many) => keepRule({ by: 'days', days: many })}
         />
       )}
-      <p className="quiet text-sm">Lightweight pieces are kept damp a week at the least, gypsum not at all.</p>
+      <p className="quiet text-sm">{say('workshop.lightKeptDamp')}</p>
       <div className="flex flex-wrap items-end gap-3">
         <SelectField
-          label="Wetting hours, from"
+          label={say('workshop.wettingFrom')}
           options={hours(0, 23)}
           value={waking.from}
           onChange={(from) => setWaking({ ...waking, from })}
         />
         <SelectField
-          label="until"
+          label={say('workshop.wettingUntil')}
           options={hours(1, 24)}
           value={waking.to}
           onChange={(to) => setWaking({ ...waking, to })}
         />
         <Button look="strong" disabled={save.isPending || waking.to <= waking.from} onClick={() => keep({ waking })}>
-          Wet in these hours
+          {say('workshop.wetHours')}
         </Button>
       </div>
       <SelectField
-        label="Time zone"
+        label={say('workshop.timeZone')}
         options={zones.map((value) => ({ value, label: value.replace(/_/g, ' ') }))}
         value={settings.zone ?? here}
         onChange={(zone) => keep({ zone })}

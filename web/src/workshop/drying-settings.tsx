@@ -8,7 +8,7 @@ import { Choice } from '../ui/choice';
 import { sayDay } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
-import { identity } from '@dewpot/core/units';
+import { identity, fixed } from '@dewpot/core/units';
 import { useSay } from '../ui/say';
 
 const schools = (Object.keys(dryingSchools) as DryingSchool[]).map((value) => ({
@@ -27,13 +27,15 @@ export function DryingSettings() {
   const { id: _, demo: __, ...settings } = workshop;
   const told = [data?.open.told, data?.film.told].filter((one) => one !== undefined);
   return (
-    <section className="card-slab space-y-4" aria-label="Dry enough">
-      <h2 className="text-2xl">Dry enough to seal</h2>
+    <section className="card-slab space-y-4" aria-label={say('workshop.dryEnough')}>
+      <h2 className="text-2xl">{say('workshop.dryEnoughToSeal')}</h2>
       <Choice
-        legend="When a piece counts as dry"
+        legend={say('workshop.whenDry')}
         options={schools}
         value={settings.drying ?? usualDrying}
-        onChange={(drying) => save.mutate({ ...settings, drying }, { onSuccess: () => toast.success('Kept.') })}
+        onChange={(drying) =>
+          save.mutate({ ...settings, drying }, { onSuccess: () => toast.success(say('workshop.kept')) })
+        }
       />
       {told.map((one) => (
         <p key={identity(one)}>{say.value(one)}</p>
@@ -41,7 +43,10 @@ export function DryingSettings() {
       {data && data.seen.length > 0 && (
         <details>
           <summary className="link cursor-pointer">
-            Sealed against the advice: {data.seen.length} {data.seen.length === 1 ? 'piece' : 'pieces'}
+            {say('workshop.sealedAgainst', {
+              seen: data.seen.length,
+              which: data.seen.length === 1 ? 'piece' : 'pieces',
+            })}
           </summary>
           <ul className="mt-1 space-y-1 text-sm">
             {[...data.seen].reverse().map(({ castId, code, at, reason, held, over }) => (
@@ -49,8 +54,12 @@ export function DryingSettings() {
                 <Link className="link" to={`/casts/${castId}`}>
                   {code}
                 </Link>
-                , {sayDay(at, now)}, {over.toFixed(1)} times the limit: “{reason}”.{' '}
-                {held === undefined ? 'Not looked at since.' : held ? 'It held.' : 'It did not hold.'}
+                {say('workshop.overLimit', { day: sayDay(at, now), over: fixed(over, 1), reason })}{' '}
+                {held === undefined
+                  ? say('workshop.notLooked')
+                  : held
+                    ? say('workshop.itHeld')
+                    : say('workshop.itDidNotHold')}
               </li>
             ))}
           </ul>

@@ -9,17 +9,19 @@ import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { toast } from '../ui/toast';
 import { browserName } from './browser-name';
+import { useSay } from '../ui/say';
 
 const day = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', year: 'numeric' });
 
 /** One's own passphrase, sessions and tokens for scripts. */
 export function OwnAccount() {
+  const say = useSay();
   const { person } = useSession();
   const sessions = useQuery(ownSessionsQuery);
   return (
-    <section className="card-slab" aria-label="Your account">
-      <h2 className="mb-1 text-2xl">Your account</h2>
-      <p className="quiet mb-2">You are {person.name}. Where you are signed in:</p>
+    <section className="card-slab" aria-label={say('workshop.yourAccount')}>
+      <h2 className="mb-1 text-2xl">{say('workshop.yourAccount')}</h2>
+      <p className="quiet mb-2">{say('workshop.youAre', { person: person.name })}</p>
       <Failure error={sessions.error} />
       <ul className="divide-base-300 mb-3 divide-y">
         {(sessions.data ?? []).map((session) => (
@@ -35,22 +37,25 @@ export function OwnAccount() {
 }
 
 function SessionRow({ id, kind, label, usedAt, current }: OwnSessionView) {
+  const say = useSay();
   const end = useEndSession();
-  const name = kind === 'script' ? label : browserName(label);
+  const name = kind === 'script' ? label : browserName(label, say);
   return (
     <li className="flex items-center justify-between gap-2 py-2">
       <div className="min-w-0 flex-1">
-        <p className="truncate font-semibold">{kind === 'script' ? `Script: ${name}` : name}</p>
-        <p className="quiet text-sm">{current ? 'This browser' : `Last used ${day.format(usedAt)}`}</p>
+        <p className="truncate font-semibold">{kind === 'script' ? say('workshop.scriptNamed', { name }) : name}</p>
+        <p className="quiet text-sm">
+          {current ? say('workshop.thisBrowser') : say('workshop.lastUsed', { usedAt: day.format(usedAt) })}
+        </p>
       </div>
       {!current && (
         <Button
           size="low"
-          aria-label={`End the session of ${name}`}
+          aria-label={say('workshop.endSession', { name })}
           disabled={end.isPending}
-          onClick={() => end.mutate(id, { onSuccess: () => toast.success('Ended.') })}
+          onClick={() => end.mutate(id, { onSuccess: () => toast.success(say('workshop.ended')) })}
         >
-          End
+          {say('workshop.end')}
         </Button>
       )}
       <Failure error={end.error} />
@@ -59,6 +64,7 @@ function SessionRow({ id, kind, label, usedAt, current }: OwnSessionView) {
 }
 
 function Passphrase() {
+  const say = useSay();
   const change = useChangePassphrase();
   const { register, handleSubmit, reset, formState } = useForm<PassphraseInput>({
     resolver: classValidatorResolver(PassphraseInput),
@@ -67,32 +73,32 @@ function Passphrase() {
     change.mutate(given, {
       onSuccess: () => {
         reset();
-        toast.success('Changed. Your other sessions have ended.');
+        toast.success(say('workshop.passphraseChanged'));
       },
     }),
   );
   const { errors } = formState;
   return (
     <details>
-      <summary className={buttonClass()}>Change your passphrase</summary>
+      <summary className={buttonClass()}>{say('workshop.changePassphrase')}</summary>
       <form className="mt-3 space-y-3" onSubmit={(event) => void send(event)} noValidate>
         <TextField
-          label="Your present passphrase"
+          label={say('workshop.presentPassphrase')}
           type="password"
           autoComplete="current-password"
-          error={errors.current && 'Type the one you have now.'}
+          error={errors.current && say('workshop.typePresent')}
           {...register('current')}
         />
         <TextField
-          label="A new passphrase, ten characters or more"
+          label={say('workshop.newPassphrase')}
           type="password"
           autoComplete="new-password"
-          error={errors.fresh && 'Make it ten characters or more.'}
+          error={errors.fresh && say('workshop.tenOrMore')}
           {...register('fresh')}
         />
         <Failure error={change.error} />
         <Button type="submit" look="strong" className="w-full" disabled={change.isPending}>
-          Change it and end my other sessions
+          {say('workshop.changeAndEnd')}
         </Button>
       </form>
     </details>
@@ -100,6 +106,7 @@ function Passphrase() {
 }
 
 function Token() {
+  const say = useSay();
   const make = useMakeToken();
   const { register, handleSubmit, reset, formState } = useForm<ScriptTokenInput>({
     resolver: classValidatorResolver(ScriptTokenInput),
@@ -107,24 +114,22 @@ function Token() {
   const send = handleSubmit((given) => make.mutate(given, { onSuccess: () => reset() }));
   return (
     <details>
-      <summary className={buttonClass()}>Make a token for a script</summary>
+      <summary className={buttonClass()}>{say('workshop.makeTokenHead')}</summary>
       <form className="mt-3 space-y-3" onSubmit={(event) => void send(event)} noValidate>
-        <p className="quiet text-sm">
-          A logger’s bridge or a script of yours sends it as “Authorization: Bearer …”. It may do all that you may.
-        </p>
+        <p className="quiet text-sm">{say('workshop.tokenHint')}</p>
         <TextField
-          label="What it is for"
+          label={say('workshop.whatFor')}
           maxLength={60}
-          error={formState.errors.label && 'Say what it is for.'}
+          error={formState.errors.label && say('workshop.sayWhatFor')}
           {...register('label')}
         />
         <Failure error={make.error} />
         <Button type="submit" look="strong" className="w-full" disabled={make.isPending}>
-          Make a token
+          {say('workshop.makeToken')}
         </Button>
         {make.data && (
           <TextField
-            label="Copy it now: it is shown this once"
+            label={say('workshop.copyNow')}
             readOnly
             value={make.data.token}
             onFocus={(event) => event.currentTarget.select()}

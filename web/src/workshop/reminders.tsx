@@ -1,21 +1,24 @@
+import { msg, type Message } from '@dewpot/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { calendarFile, calendarQuery, useMakeAddress, useStopAddress } from '../api/calendar';
 import { Button } from '../ui/button';
 import { switchNotices, useNotices, type Notices } from '../ui/notices';
 import { exactly } from '../ui/format-time';
 import { Failure } from '../ui/states';
+import { useSay } from '../ui/say';
 
 /** The round in a calendar of one's own, and notices of this browser. */
 export function Reminders() {
+  const say = useSay();
   return (
-    <section className="card-slab space-y-3" aria-label="Reminders">
-      <h2 className="text-2xl">Reminders</h2>
+    <section className="card-slab space-y-3" aria-label={say('workshop.reminders')}>
+      <h2 className="text-2xl">{say('workshop.reminders')}</h2>
       <CalendarAddressSlab />
       <p>
         <a className="link" href={calendarFile} download>
-          Today as a calendar file
+          {say('workshop.todayCalendar')}
         </a>{' '}
-        <span className="quiet text-sm">as it stands now; a file does not follow the weather.</span>
+        <span className="quiet text-sm">{say('workshop.asStandsNow')}</span>
       </p>
       <BrowserNotices />
     </section>
@@ -23,6 +26,7 @@ export function Reminders() {
 }
 
 function CalendarAddressSlab() {
+  const say = useSay();
   const { data, error } = useQuery(calendarQuery);
   const make = useMakeAddress();
   const stop = useStopAddress();
@@ -31,12 +35,13 @@ function CalendarAddressSlab() {
   return (
     <div className="space-y-2">
       <p>
-        A calendar that reads a secret address shows what is due and follows as windows move.
-        {made !== undefined && ` Yours has one since ${exactly(made)}.`}
+        {say('workshop.secretAddress', {
+          made: made === undefined ? '' : say('workshop.yoursSince', { made: exactly(made) }),
+        })}
       </p>
       {address && (
         <label className="block text-sm font-semibold">
-          Put this into your calendar. It is shown this once; whoever knows it can read what is due.
+          {say('workshop.putInCalendar')}
           <input
             className="input input-bordered mt-1 w-full font-mono text-sm"
             readOnly
@@ -47,11 +52,11 @@ function CalendarAddressSlab() {
       )}
       <div className="flex flex-wrap gap-2">
         <Button look="strong" disabled={make.isPending} onClick={() => make.mutate()}>
-          {made === undefined ? 'Make an address' : 'Change it: the old one stops'}
+          {made === undefined ? say('workshop.makeAddress') : say('workshop.changeAddress')}
         </Button>
         {made !== undefined && (
           <Button disabled={stop.isPending} onClick={() => stop.mutate(undefined, { onSuccess: () => make.reset() })}>
-            Stop it
+            {say('workshop.stopAddress')}
           </Button>
         )}
       </div>
@@ -60,21 +65,22 @@ function CalendarAddressSlab() {
   );
 }
 
-const told: Record<Notices, string> = {
-  on: 'This browser tells you when a window opens, while Dew Pot is open in it.',
-  off: 'This browser can tell you when a window opens, while Dew Pot is open in it.',
-  refused: 'This browser was told not to let Dew Pot notify; its settings can change that. Notices still come up here.',
-  impossible: 'This browser cannot notify. Notices still come up here.',
+const told: Record<Notices, Message> = {
+  on: msg('workshop.noticesOn'),
+  off: msg('workshop.noticesCan'),
+  refused: msg('workshop.noticesRefused'),
+  impossible: msg('workshop.noticesImpossible'),
 };
 
 function BrowserNotices() {
+  const say = useSay();
   const notices = useNotices();
   return (
     <div className="border-base-300 space-y-2 border-t pt-3">
-      <p>{told[notices]}</p>
+      <p>{say(told[notices])}</p>
       {(notices === 'on' || notices === 'off') && (
         <Button aria-pressed={notices === 'on'} onClick={() => void switchNotices(notices === 'off')}>
-          {notices === 'on' ? 'No notices from this browser' : 'Notices from this browser'}
+          {notices === 'on' ? say('workshop.noNotices') : say('workshop.notices')}
         </Button>
       )}
     </div>

@@ -1,4 +1,5 @@
 import { useState, type FormEvent } from 'react';
+import { msg } from '@dewpot/core/units';
 import type { PlaceInput, PlaceView, ScoopInput } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
@@ -13,12 +14,13 @@ import { PageHead } from '../ui/page-head';
 import { QuantityField } from '../ui/quantity-field';
 import { Busy, Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
+import { useSay } from '../ui/say';
 
 const scaleSteps = [
   { value: 0.1, label: '0.1 g' },
-  { value: 1, label: '1 g', hint: 'a kitchen scale' },
+  { value: 1, label: '1 g', hint: msg('workshop.kitchenScale') },
   { value: 5, label: '5 g' },
-  { value: 20, label: '20 g', hint: 'a coarse scale' },
+  { value: 20, label: '20 g', hint: msg('workshop.coarseScale') },
 ];
 
 /** What a caster says of the things they work with. */
@@ -36,12 +38,13 @@ const nothingYet: Answers = { scoopName: '', scoop: undefined, bucket: undefined
 
 /** Keeps what was said: the scoop, the bucket and the scale, and the air of the first place. */
 function useKeepAnswers(place: PlaceView | undefined) {
+  const say = useSay();
   const { workshop } = useSession();
   const [settings, store, places] = [useSaveSettings(), useSaveStore(), useSavePlace()];
   const [scoopId] = useState(() => uuid());
   const keep = async ({ scoopName, scoop, bucket, scaleStep, temperature, humidity }: Answers) => {
     if (scoop !== undefined) {
-      const input: ScoopInput = { name: scoopName.trim() || 'My scoop', volume: scoop, version: 0 };
+      const input: ScoopInput = { name: scoopName.trim() || say('workshop.myScoop'), volume: scoop, version: 0 };
       await store.mutateAsync({ id: scoopId, kind: 'scoops', input });
     }
     if (temperature !== undefined && place) {
@@ -57,12 +60,14 @@ function useKeepAnswers(place: PlaceView | undefined) {
 
 /** Asks a new workshop which scoop, bucket and scale there are, and how warm it is: nothing is assumed unsaid. */
 export function SetUpPage() {
+  const say = useSay();
   const places = useQuery(placesQuery);
-  if (places.isPending) return <Busy what="your workshop" />;
+  if (places.isPending) return <Busy what={say('shell.yourWorkshop')} />;
   return <SetUp place={places.data?.[0]} />;
 }
 
 function SetUp({ place }: { place: PlaceView | undefined }) {
+  const say = useSay();
   const navigate = useNavigate();
   const [answers, setAnswers] = useState(nothingYet);
   const { keep, error, busy } = useKeepAnswers(place);
@@ -76,15 +81,12 @@ function SetUp({ place }: { place: PlaceView | undefined }) {
   };
   return (
     <div className="mx-auto max-w-3xl p-4">
-      <PageHead title="What do you work with?" />
+      <PageHead title={say('workshop.workWith')} />
       <form className="card-slab space-y-6" onSubmit={(event) => void save(event)}>
-        <p className="quiet">
-          Every sheet is told in your own scoop, bucket and scale. Leave out what you do not have yet: it is weighed, or
-          taken as a guess that says so.
-        </p>
+        <p className="quiet">{say('workshop.everySheet')}</p>
         <ScoopAndBucket answers={answers} onChange={set} />
         <Choice
-          legend="The step of your scale"
+          legend={say('workshop.scaleStep')}
           options={scaleSteps}
           value={answers.scaleStep}
           onChange={(scaleStep) => set({ scaleStep })}
@@ -92,7 +94,7 @@ function SetUp({ place }: { place: PlaceView | undefined }) {
         <AmbientFields answers={answers} onChange={set} />
         <Failure error={error} />
         <Button type="submit" look="main" size="tall" className="w-full text-lg" disabled={busy}>
-          Save
+          {say('care.keep')}
         </Button>
       </form>
     </div>
@@ -105,18 +107,19 @@ interface FieldsProps {
 }
 
 function ScoopAndBucket({ answers: { scoopName, scoop, bucket }, onChange }: FieldsProps) {
+  const say = useSay();
   const { units: system } = useSession().workshop;
   return (
     <div className="grid gap-3 sm:grid-cols-3">
       <TextField
-        label="Your scoop"
+        label={say('workshop.yourScoop')}
         maxLength={60}
-        placeholder="the bean can"
+        placeholder={say('workshop.beanCan')}
         value={scoopName}
         onChange={({ target }) => onChange({ scoopName: target.value })}
       />
       <QuantityField
-        label="It holds, struck level"
+        label={say('workshop.holdsLevel')}
         name="scoop"
         dimension="volume"
         system={system}
@@ -124,7 +127,7 @@ function ScoopAndBucket({ answers: { scoopName, scoop, bucket }, onChange }: Fie
         onChange={(value) => onChange({ scoop: value })}
       />
       <QuantityField
-        label="Your bucket holds, to its brim"
+        label={say('workshop.bucketBrim')}
         name="bucket"
         dimension="volume"
         system={system}
@@ -137,11 +140,12 @@ function ScoopAndBucket({ answers: { scoopName, scoop, bucket }, onChange }: Fie
 
 /** How warm and humid it is where casts stand; a table, a file or a logger is told at the places. */
 function AmbientFields({ answers: { temperature, humidity }, onChange }: FieldsProps) {
+  const say = useSay();
   const { units: system } = useSession().workshop;
   return (
     <div className="grid gap-3 sm:grid-cols-3">
       <QuantityField
-        label="Temperature where casts stand"
+        label={say('workshop.tempWhere')}
         name="temperature"
         dimension="temperature"
         system={system}
@@ -149,17 +153,15 @@ function AmbientFields({ answers: { temperature, humidity }, onChange }: FieldsP
         onChange={(value) => onChange({ temperature: value })}
       />
       <label className="text-sm font-semibold">
-        Relative humidity, %
+        {say('workshop.relHumidity')}
         <NumberField
-          label="Relative humidity in %"
+          label={say('workshop.relHumidityIn')}
           className="mt-1 w-full"
           value={humidity * 100}
           onChange={(percent) => onChange({ humidity: percent / 100 })}
         />
       </label>
-      <p className="quiet self-end text-sm">
-        A table of months, a file of readings or a logger goes in under Workshop.
-      </p>
+      <p className="quiet self-end text-sm">{say('workshop.monthsUnder')}</p>
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { msg } from '@dewpot/core/units';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { usualBallastSand } from '@dewpot/core/moulds';
 import { WorkshopSettings } from '@dewpot/contract';
@@ -25,9 +26,10 @@ import { useSay } from '../ui/say';
 
 /** Units, limits and people. */
 export function WorkshopPage() {
+  const say = useSay();
   return (
     <div className="mx-auto max-w-5xl p-4">
-      <PageHead title="Workshop" />
+      <PageHead title={say('shell.workshop')} />
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <div className="min-w-0 space-y-4">
           <Settings />
@@ -37,11 +39,11 @@ export function WorkshopPage() {
         <div className="min-w-0 space-y-4">
           <CureSettings />
           <DryingSettings />
-          <section className="card-slab" aria-label="Places">
-            <h2 className="mb-1 text-2xl">Places</h2>
-            <p className="quiet mb-2">Where casts stand, with the air of each: loggers, files, the forecast.</p>
+          <section className="card-slab" aria-label={say('ambient.places')}>
+            <h2 className="mb-1 text-2xl">{say('ambient.places')}</h2>
+            <p className="quiet mb-2">{say('workshop.whereCastsStand')}</p>
             <Link to="/workshop/places" className={buttonClass({ look: 'strong' })}>
-              Places and conditions
+              {say('ambient.placesHead')}
             </Link>
           </section>
           <PeopleSlab />
@@ -53,9 +55,9 @@ export function WorkshopPage() {
 }
 
 const sizes = [
-  { name: 'bucket', label: 'Mixing bucket, to its brim', dimension: 'volume' },
-  { name: 'scaleStep', label: 'Step of the scale for pieces', dimension: 'mass' },
-  { name: 'liftLimit', label: 'Two-person lift above', dimension: 'mass' },
+  { name: 'bucket', label: msg('workshop.mixingBucket'), dimension: 'volume' },
+  { name: 'scaleStep', label: msg('workshop.scaleForPieces'), dimension: 'mass' },
+  { name: 'liftLimit', label: msg('workshop.twoPersonLift'), dimension: 'mass' },
 ] as const;
 
 /** Aggregates that can be poured into a core, with their loose density. */
@@ -81,14 +83,14 @@ function Settings() {
     resolver: classValidatorResolver(WorkshopSettings),
     values: settings,
   });
-  const keep = handleSubmit((given) => save.mutate(given, { onSuccess: () => toast.success('Kept.') }));
+  const keep = handleSubmit((given) => save.mutate(given, { onSuccess: () => toast.success(say('workshop.kept')) }));
   return (
     <form className="card-slab space-y-4" onSubmit={(event) => void keep(event)} noValidate>
-      <h2 className="text-2xl">How you work</h2>
+      <h2 className="text-2xl">{say('workshop.howYouWork')}</h2>
       <TextField
-        label="Name of the workshop"
+        label={say('shell.workshopName')}
         maxLength={80}
-        error={formState.errors.name && 'Give it a name of 1 to 80 letters.'}
+        error={formState.errors.name && say('workshop.nameLetters')}
         {...register('name')}
       />
       <Controller
@@ -96,11 +98,11 @@ function Settings() {
         name="units"
         render={({ field }) => (
           <Choice
-            legend="Units"
+            legend={say('workshop.units')}
             value={field.value}
             options={[
-              { value: 'metric', label: 'Metric', hint: 'mm, mL, g, °C' },
-              { value: 'us', label: 'US customary', hint: 'in, fl oz, lb, °F' },
+              { value: 'metric', label: say('workshop.metric'), hint: 'mm, mL, g, °C' },
+              { value: 'us', label: say('workshop.usCustomary'), hint: 'in, fl oz, lb, °F' },
             ]}
             onChange={field.onChange}
           />
@@ -110,7 +112,12 @@ function Settings() {
         control={control}
         name="currency"
         render={({ field }) => (
-          <SelectField label="Currency" value={field.value} options={currencies} onChange={field.onChange} />
+          <SelectField
+            label={say('workshop.currency')}
+            value={field.value}
+            options={currencies}
+            onChange={field.onChange}
+          />
         )}
       />
       {sizes.map(({ name, label, dimension }) => (
@@ -120,12 +127,12 @@ function Settings() {
           name={name}
           render={({ field, fieldState }) => (
             <QuantityField
-              label={label}
+              label={say(label)}
               name={name}
               dimension={dimension}
               system={workshop.units}
               value={field.value}
-              error={fieldState.error && `${fieldState.error.message ?? 'This cannot be'}.`}
+              error={fieldState.error && `${fieldState.error.message ?? say('workshop.cannotBe')}.`}
               onChange={field.onChange}
             />
           )}
@@ -136,7 +143,7 @@ function Settings() {
         name="ballastSandId"
         render={({ field }) => (
           <SelectField
-            label="Sand that weighs cores down"
+            label={say('workshop.ballastSand')}
             value={field.value ?? ''}
             options={sands}
             onChange={(id) => field.onChange(id === '' ? undefined : id)}
@@ -145,24 +152,23 @@ function Settings() {
       />
       <Failure error={save.error} />
       <Button type="submit" look="main" size="tall" className="w-full text-lg" disabled={save.isPending}>
-        Save
+        {say('care.keep')}
       </Button>
     </form>
   );
 }
 
 function Cautions() {
+  const say = useSay();
   return (
-    <section className="card-slab" aria-label="Cautions">
-      <h2 className="mb-2 text-2xl">Everywhere, always</h2>
+    <section className="card-slab" aria-label={say('workshop.cautions')}>
+      <h2 className="mb-2 text-2xl">{say('workshop.everywhere')}</h2>
       <ul className="list-disc space-y-1 pl-5">
-        <li>
-          Cement and sand dust harm the lungs: a fitted respirator, outdoors or under extraction, no dry sweeping.
-        </li>
-        <li>Wet mix burns the skin: gloves, goggles, long sleeves; rinse at once.</li>
-        <li>Gypsum and fast-setting mixes heat up: never cast a hand or any part of a body.</li>
-        <li>Rinse water settles and hardens in a tub; never down a drain.</li>
-        <li>Steps, walls, seats and lamps: local codes and qualified people have the last word.</li>
+        <li>{say('workshop.cautionDust')}</li>
+        <li>{say('workshop.cautionWet')}</li>
+        <li>{say('workshop.cautionHeat')}</li>
+        <li>{say('workshop.cautionRinse')}</li>
+        <li>{say('workshop.cautionCodes')}</li>
       </ul>
     </section>
   );
