@@ -50,7 +50,7 @@ const pour = {
   temperature: 18,
   version: 0,
 };
-const settings = { name: 'Yard', units: 'metric', currency: '€', liftLimit: 25000, bucket: 14000, scaleStep: 1 };
+const settings = { name: 'Yard', units: 'metric', currency: 'EUR', liftLimit: 25000, bucket: 14000, scaleStep: 1 };
 
 describe('what is right passes', () => {
   it.each([

@@ -25,6 +25,7 @@ const CLOSED = [
   'isBoolean',
   'equals',
   'isTimeZone',
+  'isISO4217CurrencyCode',
   contract.BY_KEY,
   contract.LOOPS,
   contract.OUTLINE,

@@ -146,7 +146,7 @@ describe('after drying', () => {
     expect(english(one[0])).toMatchObject({ task: 'coat', good: POURED + 41 * DAY + 2 * HOUR, told: 'coat 2 of 2' });
     const two = duesAt(drying(20, event(40, plan), event(41, coat), event(41.5, coat)));
     expect(english(two).map(({ task }) => task)).toEqual(['seal-test', 'finish']);
-    expect(english(two[0])).toMatchObject({ good: POURED + 48.5 * DAY, told: 'Water bead, Look and Standing water' });
+    expect(english(two[0])).toMatchObject({ good: POURED + 48.5 * DAY, told: 'water bead, look and standing water' });
   });
 
   it('a piece that is to stay bare goes out once it is dry', () => {
