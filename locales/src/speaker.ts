@@ -50,23 +50,20 @@ export function makeSpeaker(reader: Reader, lookup: Lookup): Speaker {
     return String(format.format(spoken(values)));
   }
 
-  /** Values as the sentence takes them: numbers to count by, the rest as text, each also with a small first letter. */
+  /** Values as the sentence takes them: numbers to count by, the rest as text, each also as it stands within a sentence, made only where one asks. */
   function spoken(values: Values): Record<string, string | number> {
     const said: Record<string, string | number> = {};
     for (const [name, value] of Object.entries(values)) {
-      const text = typeof value === 'number' ? value : sayValue(value);
-      said[name] = text;
-      if (typeof text === 'string')
-        said[`${name}Inline`] = Array.isArray(listOf(value)) ? inlineList(value) : lowerFirst(text);
+      said[name] = typeof value === 'number' ? value : sayValue(value);
+      Object.defineProperty(said, `${name}Inline`, { get: () => inline(value) });
     }
     return said;
   }
 
-  const listOf = (value: MessageValue) => (typeof value === 'object' && 'list' in value ? value.list : undefined);
-
-  function inlineList(value: MessageValue): string {
-    if (typeof value !== 'object' || !('list' in value)) return lowerFirst(sayValue(value));
-    return sayValue({ ...value, list: value.list.map((one) => lowerFirst(sayValue(one))) });
+  /** A value as it stands within a sentence; of a list, each of its own. */
+  function inline(value: MessageValue): string {
+    if (typeof value === 'object' && 'list' in value) return sayValue({ ...value, list: value.list.map(inline) });
+    return lowerFirst(sayValue(value));
   }
 
   function sayQuantity({ value, unit, decimals }: Quantity): string {
@@ -112,7 +109,7 @@ export function makeSpeaker(reader: Reader, lookup: Lookup): Speaker {
   return Object.assign(say, {
     reader,
     value: sayValue,
-    inline: (value: MessageValue) => lowerFirst(sayValue(value)),
+    inline,
     quantity: (value: number, unit: Unit, decimals?: number) =>
       sayQuantity(decimals === undefined ? { value, unit } : { value, unit, decimals }),
     split: (value: number, unit: Unit) => {

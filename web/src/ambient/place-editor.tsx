@@ -15,7 +15,6 @@ import { EditDialog } from '../ui/edit-dialog';
 import { NumberField } from '../ui/number-field';
 import { QuantityField } from '../ui/quantity-field';
 import { TextField } from '../ui/text-field';
-import { useUnits } from '../ui/units';
 import { SeasonFields, usualSeason } from './season-fields';
 import { placeKindWords, sourceWords } from './words';
 import { useSay } from '../ui/say';
@@ -103,14 +102,12 @@ type Typed = NonNullable<PlaceInput['typed']>;
 
 function TypedFields({ typed, onChange }: { typed: Typed; onChange: (typed: Typed) => void }) {
   const say = useSay();
-  const { system } = useUnits();
   return (
     <div className="grid gap-3 sm:grid-cols-3">
       <QuantityField
         label={say('ambient.temperature')}
         name="temperature"
         dimension="temperature"
-        system={system}
         value={typed.temperature}
         onChange={(temperature) => temperature !== undefined && onChange({ ...typed, temperature })}
       />

@@ -1,7 +1,6 @@
 import type { MonthAmbient } from '@dewpot/core/ambient';
 import { NumberField } from '../ui/number-field';
 import { QuantityField } from '../ui/quantity-field';
-import { useUnits } from '../ui/units';
 import { useSay } from '../ui/say';
 
 /** A room that is not heated, in a mild climate: a table to begin with. */
@@ -20,7 +19,6 @@ export function SeasonFields({
   onChange: (season: MonthAmbient[]) => void;
 }) {
   const say = useSay();
-  const { system } = useUnits();
   const put = (at: number, part: Partial<MonthAmbient>) =>
     onChange(season.map((month, i) => (i === at ? { ...month, ...part } : month)));
   return (
@@ -50,7 +48,6 @@ export function SeasonFields({
                 hideLabel
                 name={`season.${at}.temperature`}
                 dimension="temperature"
-                system={system}
                 value={temperature}
                 onChange={(value) => value !== undefined && put(at, { temperature: value })}
               />

@@ -8,7 +8,6 @@ import type { CastView } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { BigFigure } from '../ui/figure-working';
-import { useUnits } from '../ui/units';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
 import { useSay } from '../ui/say';
@@ -46,7 +45,6 @@ export function FittingsForm(props: ActionProps) {
   const say = useSay();
   const { casts } = props;
   const first = defined(casts[0]);
-  const units = useUnits();
   const [fitting, setFitting] = useState<Fitting>(first.snapshot.piece === 'lamp' ? 'lamp kit' : 'mesh');
   const [ticked, setTicked] = useState<readonly string[]>([]);
   const [gap, setGap] = useState<number>(FILL_GAP);
@@ -72,7 +70,6 @@ export function FittingsForm(props: ActionProps) {
           label="Fill line below the rim"
           name="fillGap"
           dimension="length"
-          system={units.system}
           value={gap}
           onChange={(value) => setGap(value ?? FILL_GAP)}
         />

@@ -69,7 +69,6 @@ function WentOtherwise({
   record,
   onDone,
 }: Pick<BucketContext, 'record'> & { mould: StepMould; skipped: boolean; onDone: () => void }) {
-  const { system } = useUnits();
   const [lost, setLost] = useState<number>();
   return (
     <div className="border-base-300 mt-2 flex flex-wrap items-end gap-3 border-t pt-3">
@@ -85,14 +84,7 @@ function WentOtherwise({
         </Button>
       )}
       <div className="w-36">
-        <QuantityField
-          label="It leaked"
-          name="leak"
-          dimension="volume"
-          system={system}
-          value={lost}
-          onChange={setLost}
-        />
+        <QuantityField label="It leaked" name="leak" dimension="volume" value={lost} onChange={setLost} />
       </div>
       <Button
         size="tall"

@@ -52,14 +52,13 @@ export function LotEditor({
 }
 
 function LotFields({ edit: { draft, set, error, today } }: { edit: ReturnType<typeof useLot> }) {
-  const { system, currency } = useUnits();
+  const { currency } = useUnits();
   return (
     <div className="grid grid-cols-2 gap-3">
       <QuantityField
         label="Bought"
         name="bought"
         dimension="mass"
-        system={system}
         value={draft.bought}
         error={error('bought', 'Enter what the bag weighed, such as “25 kg”.')}
         onChange={(bought) => set({ bought })}
@@ -68,7 +67,6 @@ function LotFields({ edit: { draft, set, error, today } }: { edit: ReturnType<ty
         label="Left of it"
         name="left"
         dimension="mass"
-        system={system}
         value={draft.left ?? draft.bought}
         onChange={(left) => set({ left })}
       />

@@ -11,7 +11,6 @@ import { useUnits } from '../ui/units';
 
 /** A measuring vessel: its name, and what it holds, typed, weighed with water or measured. */
 export function ScoopEditor({ scoop, onClose }: { scoop: ScoopView | undefined; onClose: () => void }) {
-  const { system } = useUnits();
   const save = useSaveStore();
   const remove = useRemoveStore();
   const [id] = useState(() => scoop?.id ?? uuid());
@@ -53,7 +52,6 @@ export function ScoopEditor({ scoop, onClose }: { scoop: ScoopView | undefined; 
         label="Holds, struck level"
         name="volume"
         dimension="volume"
-        system={system}
         value={volume}
         error={missing && volume === undefined ? 'Fill it with water and weigh that: 1 g is 1 mL.' : undefined}
         onChange={setVolume}
@@ -62,7 +60,6 @@ export function ScoopEditor({ scoop, onClose }: { scoop: ScoopView | undefined; 
         label="The water that fills it weighs (1 g is 1 mL)"
         name="water"
         dimension="mass"
-        system={system}
         value={undefined}
         onChange={(mass) => mass !== undefined && mass > 0 && setVolume(scoopByWater(mass).value)}
       />
@@ -71,7 +68,6 @@ export function ScoopEditor({ scoop, onClose }: { scoop: ScoopView | undefined; 
         label="Heaped, it holds (if you measured that)"
         name="heaped"
         dimension="volume"
-        system={system}
         value={heaped}
         onChange={setHeaped}
       />

@@ -4,7 +4,6 @@ import type { ScoopView } from '@dewpot/contract';
 import { QuantityField } from '../ui/quantity-field';
 import { sayRefusal } from '../ui/input-error-message';
 import { SelectField } from '../ui/select-field';
-import { useUnits } from '../ui/units';
 import { useSay } from '../ui/say';
 
 const counts = [1, 2, 3, 5, 10];
@@ -12,7 +11,6 @@ const counts = [1, 2, 3, 5, 10];
 /** Weighing a few scoops of a material, step by step: its own loose density in place of the handbook's. */
 export function WeighScoop({ scoops, onBulk }: { scoops: readonly ScoopView[]; onBulk: (bulk: number) => void }) {
   const say = useSay();
-  const { system } = useUnits();
   const [scoopId, setScoopId] = useState(scoops[0]?.id ?? '');
   const [count, setCount] = useState(3);
   const [told, setTold] = useState<string>();
@@ -49,14 +47,7 @@ export function WeighScoop({ scoops, onBulk }: { scoops: readonly ScoopView[]; o
           options={counts.map((value) => ({ value, label: String(value) }))}
           onChange={setCount}
         />
-        <QuantityField
-          label="Mass on the scale"
-          name="scoopMass"
-          dimension="mass"
-          system={system}
-          value={undefined}
-          onChange={weigh}
-        />
+        <QuantityField label="Mass on the scale" name="scoopMass" dimension="mass" value={undefined} onChange={weigh} />
       </div>
       {told && <p role="status">{told}</p>}
     </details>

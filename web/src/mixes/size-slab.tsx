@@ -13,7 +13,6 @@ import type { MixInput, StoreView } from '@dewpot/contract';
 import { useSession } from '../api/session';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
-import { useUnits } from '../ui/units';
 import { MeasuredBatchView } from './measured-batch-view';
 import type { CalculatedMix } from './use-calculated-mix';
 
@@ -50,7 +49,6 @@ export function SizeSlab({
   calculated: CalculatedMix;
   store: StoreView;
 }) {
-  const units = useUnits();
   const { workshop } = useSession();
   const [wanted, setWanted] = useState<Wanted>('volume');
   const [volume, setVolume] = useState(5000);
@@ -90,7 +88,6 @@ export function SizeSlab({
             label="Fresh mix"
             name="volume"
             dimension="volume"
-            system={units.system}
             value={volume}
             onChange={(typed) => typed !== undefined && typed > 0 && setVolume(typed)}
           />

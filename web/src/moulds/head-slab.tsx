@@ -3,7 +3,6 @@ import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';
-import { useUnits } from '../ui/units';
 import type { MouldDraft } from './draft';
 
 const flexibilities: readonly { readonly value: MouldFlexibility; readonly label: string }[] = [
@@ -24,7 +23,6 @@ export function HeadSlab({
   onChange: (part: Partial<MouldDraft>) => void;
   onReplace: (draft: MouldDraft) => void;
 }) {
-  const { system } = useUnits();
   const { meshOpening: _, ...unmeshed } = draft;
   return (
     <section className="card-slab">
@@ -57,7 +55,6 @@ export function HeadSlab({
             label="The empty core weighs"
             name="coreMass"
             dimension="mass"
-            system={system}
             value={draft.coreMass}
             onChange={(coreMass = 0) => onChange({ coreMass })}
           />
@@ -67,7 +64,6 @@ export function HeadSlab({
           label="Opening of mesh laid in"
           name="meshOpening"
           dimension="length"
-          system={system}
           value={draft.meshOpening}
           onChange={(meshOpening) => onReplace(meshOpening ? { ...draft, meshOpening } : unmeshed)}
         />

@@ -73,7 +73,6 @@ export function MeasuredSlab({
               label="Fill weight"
               name="mass"
               dimension="mass"
-              system={units.system}
               value={mass}
               error={wrong}
               onChange={setMass}

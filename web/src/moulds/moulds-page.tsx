@@ -89,14 +89,12 @@ const orders: readonly { readonly value: MouldOrder; readonly label: string }[] 
 ];
 
 function Wish({ wish, onChange }: { wish: MouldWish; onChange: (wish: MouldWish) => void }) {
-  const { system } = useUnits();
   const put = (part: Partial<MouldWish>) => onChange({ ...wish, ...part });
   const bound = (label: string, field: 'least' | 'most' | 'reach', dimension: 'volume' | 'length') => (
     <QuantityField
       label={label}
       name={field}
       dimension={dimension}
-      system={system}
       value={wish[field]}
       onChange={(value) => put({ [field]: value })}
     />

@@ -15,7 +15,6 @@ import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
-import { useUnits } from '../ui/units';
 import { faceWords, polyhedronWords } from './solid-fields';
 import { useSay } from '../ui/say';
 
@@ -80,7 +79,6 @@ function Profile({
   errors: ReadonlyMap<string, Message>;
   onChange: (solid: Solid) => void;
 }) {
-  const { system } = useUnits();
   const { points } = solid;
   const put = (i: number, part: object) =>
     onChange({ ...solid, points: points.map((point, k) => (k === i ? { ...point, ...part } : point)) });
@@ -103,7 +101,6 @@ function Profile({
               label={`Height of point ${i + 1}`}
               name={`points.${i}.height`}
               dimension="length"
-              system={system}
               value={Number.isNaN(point.height) ? undefined : point.height}
               error={errors.get(`outer.points.${i}.height`)}
               onChange={(height = NaN) => put(i, { height })}
@@ -112,7 +109,6 @@ function Profile({
               label={`Radius of point ${i + 1}`}
               name={`points.${i}.radius`}
               dimension="length"
-              system={system}
               value={Number.isNaN(point.radius) ? undefined : point.radius}
               error={errors.get(`outer.points.${i}.radius`)}
               onChange={(radius = NaN) => put(i, { radius })}
@@ -146,7 +142,6 @@ const hasWall: readonly Solid['kind'][] = ['round-frustum', 'rect-frustum', 'pol
 
 /** What was measured outside is made the inside: every face but the open one moves in by the wall. */
 function MeasuredOutside({ outer, onChange }: { outer: Solid; onChange: (solid: Solid) => void }) {
-  const { system } = useUnits();
   const [wall, setWall] = useState<number | undefined>(2);
   const [wrong, setWrong] = useState<string>();
   const convert = () => {
@@ -164,7 +159,6 @@ function MeasuredOutside({ outer, onChange }: { outer: Solid; onChange: (solid: 
           label="Thickness of its wall"
           name="wall"
           dimension="length"
-          system={system}
           value={wall}
           error={wrong}
           onChange={setWall}
@@ -182,7 +176,6 @@ const sides: readonly { readonly value: ShellSide; readonly label: string; reado
 ];
 
 function Pressed({ shape, errors, onChange }: ChoicesProps) {
-  const { system } = useUnits();
   const pressed = defined(shape.pressed);
   return (
     <div className="flex flex-wrap items-end gap-4">
@@ -197,7 +190,6 @@ function Pressed({ shape, errors, onChange }: ChoicesProps) {
         label="Thickness of the shell"
         name="pressed.thickness"
         dimension="length"
-        system={system}
         value={Number.isNaN(pressed.thickness) ? undefined : pressed.thickness}
         error={errors.get('pressed.thickness')}
         onChange={(thickness = NaN) => onChange({ ...shape, pressed: { ...pressed, thickness } })}

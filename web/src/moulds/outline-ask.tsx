@@ -67,7 +67,6 @@ export function OutlineAsk({
           label={reading.unit === undefined ? 'It is really this wide (the file does not say)' : 'Its width'}
           name="width"
           dimension="length"
-          system={units.system}
           value={width ?? own}
           onChange={setWidth}
         />

@@ -31,7 +31,6 @@ function search(
 
 /** Which of the caster's tubs nest to give a wanted wall and base. */
 export function PairsPage() {
-  const units = useUnits();
   const { data, error, isPending } = useQuery(tubsQuery);
   const [wanted, setWanted] = useState<WantedPair>({ wall: 20, base: 20 });
   if (isPending) return <Busy what="the tubs" />;
@@ -42,7 +41,6 @@ export function PairsPage() {
       label={label}
       name={field}
       dimension="length"
-      system={units.system}
       value={Number.isNaN(wanted[field]) ? undefined : wanted[field]}
       onChange={(value = NaN) => setWanted({ ...wanted, [field]: value })}
     />

@@ -6,7 +6,6 @@ import { Button } from '../ui/button';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';
-import { useUnits } from '../ui/units';
 import { firstOfKind } from './first-sizes';
 import { SizeField } from './size-field';
 import { fieldsAskedOf, solidKindWords } from './solid-fields';
@@ -130,13 +129,11 @@ function Standing({
   errors,
   set,
 }: Pick<PartEditorProps, 'placed' | 'path' | 'errors'> & { set: Setter }) {
-  const { system } = useUnits();
   const place = (label: string, field: 'bottom' | 'x' | 'y') => (
     <QuantityField
       label={label}
       name={field}
       dimension="length"
-      system={system}
       value={Number.isNaN(placed[field]) ? undefined : (placed[field] ?? 0)}
       error={errors.get(`${path}.${field}`)}
       onChange={(value) => set({ [field]: value ?? (field === 'bottom' ? NaN : 0) })}
@@ -171,7 +168,6 @@ function Copies({
   errors: ReadonlyMap<string, Message>;
   onChange: (pattern: Pattern | undefined) => void;
 }) {
-  const { system } = useUnits();
   const kind = pattern?.kind ?? 'one';
   const first: Record<string, Pattern | undefined> = {
     circle: { kind: 'circle', count: 4, radius: 40 },
@@ -207,7 +203,6 @@ function Copies({
           label={pattern.kind === 'circle' ? 'Radius of the circle' : 'From one to the next'}
           name="pattern"
           dimension="length"
-          system={system}
           value={pattern.kind === 'circle' ? pattern.radius : pattern.step}
           error={errors.get(`${path}.pattern.${pattern.kind === 'circle' ? 'radius' : 'step'}`)}
           onChange={(value = NaN) =>

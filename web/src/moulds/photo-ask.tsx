@@ -57,7 +57,6 @@ export function PhotoAsk({
   work: Work;
   onStart: (start: Start) => void;
 }) {
-  const units = useUnits();
   const address = useAddress(file);
   const [card, setCard] = useState({ cardWidth: 85.6, cardHeight: 54 });
   const [what, setWhat] = useState<OnPhoto>('leaf');
@@ -74,7 +73,6 @@ export function PhotoAsk({
       label={label}
       name={field}
       dimension="length"
-      system={units.system}
       value={card[field]}
       onChange={(value = 0) => setCard({ ...card, [field]: value })}
     />

@@ -1,7 +1,6 @@
 import { type FieldIssue, issueInWords, msg, type Message } from '@dewpot/core/units';
 import { QuantityField } from '../ui/quantity-field';
 import { TextField } from '../ui/text-field';
-import { useUnits } from '../ui/units';
 import type { AskedField } from './solid-fields';
 
 /** One measurement of a solid: a length in any unit, or a plain number. */
@@ -21,7 +20,6 @@ export function SizeField({
   hideLabel?: boolean;
   onChange: (value: number | undefined) => void;
 }) {
-  const { system } = useUnits();
   const named = `${owner} ${label}`.trim();
   const full = named.charAt(0).toUpperCase() + named.slice(1);
   if (as !== 'number')
@@ -30,7 +28,6 @@ export function SizeField({
         label={full}
         name={field}
         dimension={as}
-        system={system}
         value={value}
         error={error}
         hideLabel={hideLabel}

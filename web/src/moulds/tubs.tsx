@@ -68,7 +68,6 @@ function issuesOf(solid: Solid | undefined): readonly FieldIssue[] {
 
 /** A tub by its sizes, inside or outside: what was measured outside is made less by its wall. */
 function NewTub() {
-  const { system } = useUnits();
   const save = useSaveTub();
   const [name, setName] = useState('');
   const [solid, setSolid] = useState(first);
@@ -124,7 +123,6 @@ function NewTub() {
             label="Thickness of its wall"
             name="wall"
             dimension="length"
-            system={system}
             value={wall}
             error={errors.get('wall')}
             onChange={setWall}

@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { moistureByDrying } from '@dewpot/core/mixes';
 import { QuantityField } from '../ui/quantity-field';
 import { sayRefusal } from '../ui/input-error-message';
-import { useUnits } from '../ui/units';
 import { useSay } from '../ui/say';
 
 /** The moisture of a material by drying a weighed handful, step by step; `most` is the wettest it can be. */
@@ -16,7 +15,6 @@ export function DryHandful({
   onMoisture: (moisture: number) => void;
 }) {
   const say = useSay();
-  const { system } = useUnits();
   const [damp, setDamp] = useState<number>();
   const [told, setTold] = useState<string>();
   const dried = (dry: number | undefined) => {
@@ -34,8 +32,8 @@ export function DryHandful({
       <summary className="min-h-8 cursor-pointer py-1 font-semibold">Or dry a handful of the {name}</summary>
       <p className="quiet">Weigh it damp, dry it in a pan until no steam fogs a cold lid, and weigh it again.</p>
       <div className="mt-1 grid grid-cols-2 gap-3">
-        <QuantityField label="Damp" name="damp" dimension="mass" system={system} value={damp} onChange={setDamp} />
-        <QuantityField label="Dried" name="dry" dimension="mass" system={system} value={undefined} onChange={dried} />
+        <QuantityField label="Damp" name="damp" dimension="mass" value={damp} onChange={setDamp} />
+        <QuantityField label="Dried" name="dry" dimension="mass" value={undefined} onChange={dried} />
       </div>
       {told && <p role="status">{told}</p>}
     </details>

@@ -43,7 +43,6 @@ export function InsetEditor({
 
 /** On which face an inset is, where on it, how thick, and whether it stays. */
 function InsetPlace({ inset, onChange }: { inset: InsetInput; onChange: (inset: InsetInput) => void }) {
-  const { system } = useUnits();
   const put = (part: Partial<InsetInput>) => onChange({ ...inset, ...part });
   const sizes = [
     ['thickness', 'How thick', inset.thickness],
@@ -60,7 +59,6 @@ function InsetPlace({ inset, onChange }: { inset: InsetInput; onChange: (inset: 
             label={label}
             name={name}
             dimension="length"
-            system={system}
             value={value}
             onChange={(size) => size !== undefined && put({ [name]: size })}
           />

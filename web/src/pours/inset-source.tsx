@@ -11,7 +11,6 @@ import { FileButton } from '../ui/file-button';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { Failure } from '../ui/states';
-import { useUnits } from '../ui/units';
 import { useFileWork } from '../workers/use-file-work';
 import { lettersOf } from './lettering';
 import { useSay } from '../ui/say';
@@ -73,7 +72,6 @@ const withLoops = (inset: InsetInput | undefined, name: string, loops: InsetLoop
 
 function LettersSource({ inset, onChange }: SourceProps) {
   const say = useSay();
-  const { system } = useUnits();
   const [letters, setLetters] = useState(inset?.letters ?? { ...FIRST, text: '' });
   const [error, setError] = useState<unknown>();
   const turn = useRef(0);
@@ -117,7 +115,6 @@ function LettersSource({ inset, onChange }: SourceProps) {
         label="Capitals so high"
         name="height"
         dimension="length"
-        system={system}
         value={letters.height}
         onChange={(height) => height !== undefined && void set({ height })}
       />
@@ -134,7 +131,6 @@ function LettersSource({ inset, onChange }: SourceProps) {
 
 function PictureSource({ inset, onChange }: SourceProps) {
   const say = useSay();
-  const { system } = useUnits();
   const work = useFileWork();
   const own = inset && !inset.letters ? inset : undefined;
   const open = async (file: File) => {
@@ -156,7 +152,6 @@ function PictureSource({ inset, onChange }: SourceProps) {
             label="Width"
             name="width"
             dimension="length"
-            system={system}
             value={Math.round(widthOf(own.loops) * 10) / 10}
             onChange={(width) => width !== undefined && width > 0 && onChange({ ...own, loops: plain(sizedLoops(own.loops, { width })) })} // prettier-ignore
           />

@@ -108,7 +108,6 @@ function Conditions({ input, sources, onChange }: ChoicesProps) {
           label="Bench temperature"
           name="temperature"
           dimension="temperature"
-          system={units.system}
           value={input.temperature}
           onChange={(temperature) => temperature !== undefined && onChange({ temperature })}
         />

@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { consistency, gradeOfSpread, type Grade } from '@dewpot/core/mixes';
 import { QuantityField } from '../ui/quantity-field';
 import { sayRefusal } from '../ui/input-error-message';
-import { useUnits } from '../ui/units';
 import { useSay } from '../ui/say';
 
 const CUP = 80;
@@ -10,7 +9,6 @@ const CUP = 80;
 /** The spread test, step by step: two diameters tell how wet it came out. */
 export function SpreadTest({ onGrade }: { onGrade: (grade: Grade) => void }) {
   const say = useSay();
-  const { system } = useUnits();
   const [cup, setCup] = useState<number | undefined>(CUP);
   const [told, setTold] = useState<string>();
   const tell = (puddle: number | undefined) => {
@@ -30,15 +28,8 @@ export function SpreadTest({ onGrade }: { onGrade: (grade: Grade) => void }) {
         Fill a straight cup as wide as it is high, turn it over on a wet tile, lift it, and measure the puddle across.
       </p>
       <div className="mt-2 grid grid-cols-2 gap-3">
-        <QuantityField label="The cup is" name="cup" dimension="length" system={system} value={cup} onChange={setCup} />
-        <QuantityField
-          label="The puddle is"
-          name="puddle"
-          dimension="length"
-          system={system}
-          value={undefined}
-          onChange={tell}
-        />
+        <QuantityField label="The cup is" name="cup" dimension="length" value={cup} onChange={setCup} />
+        <QuantityField label="The puddle is" name="puddle" dimension="length" value={undefined} onChange={tell} />
       </div>
       {told && <p role="status">{told}</p>}
     </details>

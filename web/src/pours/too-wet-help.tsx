@@ -27,7 +27,6 @@ export function TooWetHelp({ plan, sheet }: { plan: PourPlan; sheet: Sheet }) {
         label="From the tap went into this batch"
         name="tapIn"
         dimension="volume"
-        system={units.system}
         value={tap}
         onChange={setTap}
       />

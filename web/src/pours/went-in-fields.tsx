@@ -2,7 +2,6 @@ import { consistencies, type Grade } from '@dewpot/core/mixes';
 import type { PourLog, Sheet } from '@dewpot/core/pours';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
-import { useUnits } from '../ui/units';
 import { SpreadTest } from './spread-test';
 
 /** What really went into the batches of one mix; as planned, unless it is changed. */
@@ -15,7 +14,6 @@ export function WentInFields({
   log: PourLog;
   onChange: (log: PourLog) => void;
 }) {
-  const units = useUnits();
   const set = (part: Partial<PourLog>) => onChange({ ...log, ...part });
   return (
     <div className="space-y-4">
@@ -26,7 +24,6 @@ export function WentInFields({
             label={name}
             name={`used.${materialId}`}
             dimension="mass"
-            system={units.system}
             value={log.used[materialId]}
             onChange={(mass) => set({ used: { ...log.used, [materialId]: mass ?? 0 } })}
           />
@@ -35,7 +32,6 @@ export function WentInFields({
           label="Water from the tap"
           name="tap"
           dimension="volume"
-          system={units.system}
           value={log.tap}
           onChange={(tap) => set({ tap: tap ?? 0 })}
         />
@@ -43,7 +39,6 @@ export function WentInFields({
           label="It was this warm"
           name="temperature"
           dimension="temperature"
-          system={units.system}
           value={log.temperature}
           onChange={(temperature) => temperature !== undefined && set({ temperature })}
         />
@@ -51,7 +46,6 @@ export function WentInFields({
           label="Left over (empty if you did not look)"
           name="leftover"
           dimension="volume"
-          system={units.system}
           value={log.leftover}
           onChange={(leftover) => {
             const { leftover: _, ...rest } = log;
@@ -62,7 +56,6 @@ export function WentInFields({
           label="Missing to fill them (if it fell short)"
           name="short"
           dimension="volume"
-          system={units.system}
           value={log.short}
           onChange={(short) => {
             const { short: _, ...rest } = log;

@@ -44,7 +44,6 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
               hideLabel
               name="mass"
               dimension="mass"
-              system={units.system}
               value={masses[cast.id]}
               autoFocus={i === 0}
               onChange={(mass) => setMasses({ ...masses, [cast.id]: mass })}

@@ -56,7 +56,6 @@ export function WeighSlab({ tint, figures, palette }: { tint: Tint; figures: Tin
           label="For a batch of"
           name="batch"
           dimension="volume"
-          system={units.system}
           value={volume}
           onChange={(given) => setVolume(given ?? 0)}
         />

@@ -2,22 +2,14 @@ import { useState } from 'react';
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import type { UnitSystem } from '@dewpot/core/units';
 import { renderInside } from '../../test/stand-ins';
 import { QuantityField } from './quantity-field';
 
-function Field({ first, system = 'metric' }: { first?: number; system?: UnitSystem }) {
+function Field({ first }: { first?: number }) {
   const [value, setValue] = useState<number | undefined>(first);
   return (
     <>
-      <QuantityField
-        label="Height"
-        name="height"
-        dimension="length"
-        system={system}
-        value={value}
-        onChange={setValue}
-      />
+      <QuantityField label="Height" name="height" dimension="length" value={value} onChange={setValue} />
       <output>{value ?? 'nothing'}</output>
     </>
   );
@@ -39,7 +31,7 @@ describe('a quantity', () => {
   });
 
   it('is shown in the workshop’s units', () => {
-    renderInside(<Field first={63.5} system="us" />, { units: 'us' });
+    renderInside(<Field first={63.5} />, { units: 'us' });
     expect(field()).toHaveValue('2.5 in');
   });
 

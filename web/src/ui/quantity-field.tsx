@@ -1,14 +1,6 @@
 import { useId, useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import {
-  InputError,
-  parseQuantity,
-  issueInWords,
-  type Dimension,
-  type Phrase,
-  type Unit,
-  type UnitSystem,
-} from '@dewpot/core/units';
+import { InputError, parseQuantity, issueInWords, type Dimension, type Phrase, type Unit } from '@dewpot/core/units';
 import { writeQuantity, type Speaker } from '@dewpot/locales';
 import { useSay } from './say';
 
@@ -28,7 +20,6 @@ export interface QuantityFieldProps {
   /** Name used in an error's field. */
   readonly name: string;
   readonly dimension: Dimension;
-  readonly system: UnitSystem;
   readonly value: number | undefined;
   readonly onChange: (value: number | undefined) => void;
   /** Something found wrong with it elsewhere. */
@@ -43,7 +34,6 @@ export function QuantityField({
   label,
   name,
   dimension,
-  system,
   value,
   onChange,
   error,
@@ -66,7 +56,7 @@ export function QuantityField({
       return onChange(undefined);
     }
     try {
-      const parsed = parseQuantity(typed, dimension, system, name);
+      const parsed = parseQuantity(typed, dimension, say.reader.system, name);
       setOwn(undefined);
       setTyped(undefined);
       if (write(parsed, dimension, say) !== write(value, dimension, say)) onChange(parsed);

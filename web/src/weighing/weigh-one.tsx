@@ -43,7 +43,6 @@ export function WeighOne({
         label={say('weighing.typedUnit')}
         name="mass"
         dimension="mass"
-        system={units.system}
         value={weighing.typed}
         onChange={weighing.setTyped}
         className="[&_input]:h-14 [&_input]:text-xl"

@@ -108,7 +108,6 @@ interface FieldsProps {
 
 function ScoopAndBucket({ answers: { scoopName, scoop, bucket }, onChange }: FieldsProps) {
   const say = useSay();
-  const { units: system } = useSession().workshop;
   return (
     <div className="grid gap-3 sm:grid-cols-3">
       <TextField
@@ -122,7 +121,6 @@ function ScoopAndBucket({ answers: { scoopName, scoop, bucket }, onChange }: Fie
         label={say('workshop.holdsLevel')}
         name="scoop"
         dimension="volume"
-        system={system}
         value={scoop}
         onChange={(value) => onChange({ scoop: value })}
       />
@@ -130,7 +128,6 @@ function ScoopAndBucket({ answers: { scoopName, scoop, bucket }, onChange }: Fie
         label={say('workshop.bucketBrim')}
         name="bucket"
         dimension="volume"
-        system={system}
         value={bucket}
         onChange={(value) => onChange({ bucket: value })}
       />
@@ -141,14 +138,12 @@ function ScoopAndBucket({ answers: { scoopName, scoop, bucket }, onChange }: Fie
 /** How warm and humid it is where casts stand; a table, a file or a logger is told at the places. */
 function AmbientFields({ answers: { temperature, humidity }, onChange }: FieldsProps) {
   const say = useSay();
-  const { units: system } = useSession().workshop;
   return (
     <div className="grid gap-3 sm:grid-cols-3">
       <QuantityField
         label={say('workshop.tempWhere')}
         name="temperature"
         dimension="temperature"
-        system={system}
         value={temperature}
         onChange={(value) => onChange({ temperature: value })}
       />

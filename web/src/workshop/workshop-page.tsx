@@ -130,7 +130,6 @@ function Settings() {
               label={say(label)}
               name={name}
               dimension={dimension}
-              system={workshop.units}
               value={field.value}
               error={fieldState.error && `${fieldState.error.message ?? say('workshop.cannotBe')}.`}
               onChange={field.onChange}
