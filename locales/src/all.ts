@@ -7,12 +7,14 @@ import en_care from '../en/care.json' with { type: 'json' };
 import en_casts from '../en/casts.json' with { type: 'json' };
 import en_curing from '../en/curing.json' with { type: 'json' };
 import en_files from '../en/files.json' with { type: 'json' };
+import en_glossary from '../en/glossary.json' with { type: 'json' };
 import en_judging from '../en/judging.json' with { type: 'json' };
 import en_materials from '../en/materials.json' with { type: 'json' };
 import en_measuring from '../en/measuring.json' with { type: 'json' };
 import en_meshes from '../en/meshes.json' with { type: 'json' };
 import en_mixes from '../en/mixes.json' with { type: 'json' };
 import en_moulds from '../en/moulds.json' with { type: 'json' };
+import en_paper from '../en/paper.json' with { type: 'json' };
 import en_photos from '../en/photos.json' with { type: 'json' };
 import en_pours from '../en/pours.json' with { type: 'json' };
 import en_sealing from '../en/sealing.json' with { type: 'json' };
@@ -22,6 +24,7 @@ import en_shell from '../en/shell.json' with { type: 'json' };
 import en_simulation from '../en/simulation.json' with { type: 'json' };
 import en_solids from '../en/solids.json' with { type: 'json' };
 import en_tints from '../en/tints.json' with { type: 'json' };
+import en_ui from '../en/ui.json' with { type: 'json' };
 import en_units from '../en/units.json' with { type: 'json' };
 import en_weighing from '../en/weighing.json' with { type: 'json' };
 import en_workshop from '../en/workshop.json' with { type: 'json' };
@@ -32,12 +35,14 @@ import es_care from '../es/care.json' with { type: 'json' };
 import es_casts from '../es/casts.json' with { type: 'json' };
 import es_curing from '../es/curing.json' with { type: 'json' };
 import es_files from '../es/files.json' with { type: 'json' };
+import es_glossary from '../es/glossary.json' with { type: 'json' };
 import es_judging from '../es/judging.json' with { type: 'json' };
 import es_materials from '../es/materials.json' with { type: 'json' };
 import es_measuring from '../es/measuring.json' with { type: 'json' };
 import es_meshes from '../es/meshes.json' with { type: 'json' };
 import es_mixes from '../es/mixes.json' with { type: 'json' };
 import es_moulds from '../es/moulds.json' with { type: 'json' };
+import es_paper from '../es/paper.json' with { type: 'json' };
 import es_photos from '../es/photos.json' with { type: 'json' };
 import es_pours from '../es/pours.json' with { type: 'json' };
 import es_sealing from '../es/sealing.json' with { type: 'json' };
@@ -47,6 +52,7 @@ import es_shell from '../es/shell.json' with { type: 'json' };
 import es_simulation from '../es/simulation.json' with { type: 'json' };
 import es_solids from '../es/solids.json' with { type: 'json' };
 import es_tints from '../es/tints.json' with { type: 'json' };
+import es_ui from '../es/ui.json' with { type: 'json' };
 import es_units from '../es/units.json' with { type: 'json' };
 import es_weighing from '../es/weighing.json' with { type: 'json' };
 import es_workshop from '../es/workshop.json' with { type: 'json' };
@@ -61,12 +67,14 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     casts: en_casts,
     curing: en_curing,
     files: en_files,
+    glossary: en_glossary,
     judging: en_judging,
     materials: en_materials,
     measuring: en_measuring,
     meshes: en_meshes,
     mixes: en_mixes,
     moulds: en_moulds,
+    paper: en_paper,
     photos: en_photos,
     pours: en_pours,
     sealing: en_sealing,
@@ -76,6 +84,7 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     simulation: en_simulation,
     solids: en_solids,
     tints: en_tints,
+    ui: en_ui,
     units: en_units,
     weighing: en_weighing,
     workshop: en_workshop,
@@ -88,12 +97,14 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     casts: es_casts,
     curing: es_curing,
     files: es_files,
+    glossary: es_glossary,
     judging: es_judging,
     materials: es_materials,
     measuring: es_measuring,
     meshes: es_meshes,
     mixes: es_mixes,
     moulds: es_moulds,
+    paper: es_paper,
     photos: es_photos,
     pours: es_pours,
     sealing: es_sealing,
@@ -103,6 +114,7 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     simulation: es_simulation,
     solids: es_solids,
     tints: es_tints,
+    ui: es_ui,
     units: es_units,
     weighing: es_weighing,
     workshop: es_workshop,

@@ -32,16 +32,34 @@ const lowerFirst = (text: string): string =>
 const joined = (text: string): string =>
   text.replace(/(^|\s)([Dd]e|[Aa]) el (?=\p{Ll})/gu, (_, before: string, word: string) => `${before}${word}l `);
 
-const momentParts: Record<Moment['as'], Intl.DateTimeFormatOptions> = {
-  month: { month: 'long', year: 'numeric' },
-  day: { day: 'numeric', month: 'short', year: 'numeric' },
-  time: { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
+const day = { day: 'numeric', month: 'short', year: 'numeric' } as const;
+/** US readers tell the clock by a.m. and p.m. */
+const clockOf = ({ system }: Reader): Intl.DateTimeFormatOptions =>
+  system === 'us' ? { hour: 'numeric', minute: '2-digit' } : { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' };
+const momentParts: Record<Moment['as'], (clock: Intl.DateTimeFormatOptions) => Intl.DateTimeFormatOptions> = {
+  month: () => ({ month: 'long', year: 'numeric' }),
+  day: () => day,
+  time: (clock) => ({ weekday: 'short', day: 'numeric', month: 'short', ...clock }),
+  clock: (clock) => clock,
+  weekday: () => ({ weekday: 'short' }),
+  longWeekday: () => ({ weekday: 'long' }),
+  date: () => ({ day: 'numeric', month: 'short' }),
+  exact: (clock) => ({ weekday: 'long', ...day, month: 'long', ...clock }),
 };
 
 /** Makes the speaker of a reader. `lookup` finds sentences; those that take values are parsed once and kept. */
 export function makeSpeaker(reader: Reader, lookup: Lookup): Speaker {
   const locale = localeOf(reader);
   const parsed = new Map<Entry, IntlMessageFormat>();
+  const dateFormats = new Map<Moment['as'], Intl.DateTimeFormat>();
+
+  function dates(as: Moment['as']): Intl.DateTimeFormat {
+    const zone = reader.zone && { timeZone: reader.zone };
+    const known =
+      dateFormats.get(as) ?? new Intl.DateTimeFormat(locale, { ...momentParts[as](clockOf(reader)), ...zone });
+    dateFormats.set(as, known);
+    return known;
+  }
 
   function written(entry: Entry, values: Values): string {
     if (typeof entry === 'string' && !entry.includes('{')) return entry;
@@ -90,11 +108,7 @@ export function makeSpeaker(reader: Reader, lookup: Lookup): Speaker {
         value.list.map(sayValue),
       );
     if ('number' in value) return writeNumber(value.number, value.decimals, reader);
-    if ('at' in value)
-      return new Intl.DateTimeFormat(locale, {
-        ...momentParts[value.as],
-        ...(reader.zone && { timeZone: reader.zone }),
-      }).format(value.at);
+    if ('at' in value) return dates(value.as).format(value.at);
     return sayQuantity(value);
   }
 

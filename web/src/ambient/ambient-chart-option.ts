@@ -1,6 +1,6 @@
 import type { PlaceAmbient } from '@dewpot/contract';
 import type { EChartsCoreOption } from 'echarts/core';
-import { format } from 'date-fns';
+import { weekdayClock } from '../ui/format-time';
 import { DAY } from '@dewpot/core/units';
 import { font, INK, inked } from '../ui/chart-style';
 import type { Speaker } from '@dewpot/locales';
@@ -9,7 +9,7 @@ const WARM = 'var(--color-accent)';
 const DAMP = 'var(--color-secondary)';
 
 /** What is bridged, on grey, and the present, named where it is asked for. */
-const marksOf = (bridges: PlaceAmbient['bridges'], now: number, named: boolean) => ({
+const marksOf = (bridges: PlaceAmbient['bridges'], now: number, named: string | false) => ({
   markArea: {
     silent: true,
     itemStyle: { color: inked(16) },
@@ -22,7 +22,7 @@ const marksOf = (bridges: PlaceAmbient['bridges'], now: number, named: boolean) 
       {
         xAxis: now,
         lineStyle: { color: INK, width: 1.5, type: 'solid' },
-        label: { ...font, show: named, formatter: 'now' },
+        label: { ...font, show: named !== false, formatter: named || '' },
       },
     ],
   },
@@ -49,7 +49,7 @@ export function ambientOption(
       ...font,
       show,
       hideOverlap: true,
-      formatter: (value: number) => format(value, days > 4 ? 'd MMM' : 'EEE HH:mm'),
+      formatter: (value: number) => say.value(days > 4 ? { at: value, as: 'date' } : weekdayClock(value)),
     },
     splitLine: { show: false },
   });
@@ -62,7 +62,7 @@ export function ambientOption(
     showSymbol: false,
     silent: true,
     lineStyle: { color: colour, width: 2, type: dashed ? 'dashed' : 'solid' },
-    ...(!dashed && marksOf(bridges, now, axis === 0)),
+    ...(!dashed && marksOf(bridges, now, axis === 0 && say('casts.now'))),
   });
   const warmth = (of: typeof recorded) => of.map(({ at, temperature }) => [at, temperature] as const);
   const damp = (of: typeof recorded) => of.map(({ at, humidity }) => [at, humidity * 100] as const);

@@ -5,7 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { placeAmbientQuery } from '../api/places';
 import { Chart } from '../ui/chart';
 import { Choice } from '../ui/choice';
-import { exactly, sayWhen } from '../ui/format-time';
+import { exactTime, whenOf } from '../ui/format-time';
 import { Busy, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { ambientOption } from './ambient-chart-option';
@@ -66,8 +66,8 @@ function Drawn({ ambient, days }: { ambient: PlaceAmbient; days: number }) {
       {bridges.length > 0 && (
         <ul className="list-disc pl-5 text-sm" aria-label={say('ambient.gaps')}>
           {bridges.slice(-6).map(({ from, to, why }) => (
-            <li key={from} title={say('ambient.fromTo', { from: exactly(from), to: exactly(to) })}>
-              {say('ambient.gapFromTo', { from: sayWhen(from, now), to: sayWhen(to, now), why: say(why) })}
+            <li key={from} title={say('ambient.fromTo', { from: exactTime(from), to: exactTime(to) })}>
+              {say('ambient.gapFromTo', { from: whenOf(from, now), to: whenOf(to, now), why: say(why) })}
             </li>
           ))}
         </ul>
@@ -78,7 +78,7 @@ function Drawn({ ambient, days }: { ambient: PlaceAmbient; days: number }) {
           <ul className="list-disc pl-5 text-sm" aria-label={say('ambient.rejected')}>
             {aside.slice(0, 8).map(({ reading, why }, i) => (
               <li key={i}>
-                {Number.isFinite(reading.at) && reading.at > 0 ? exactly(reading.at) : say('ambient.noTime')}:{' '}
+                {Number.isFinite(reading.at) && reading.at > 0 ? say(exactTime(reading.at)) : say('ambient.noTime')}:{' '}
                 {say(why)}
               </li>
             ))}

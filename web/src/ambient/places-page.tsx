@@ -7,7 +7,7 @@ import { useQuery } from '@tanstack/react-query';
 import { placesQuery, useLivePlaces } from '../api/places';
 import { Button } from '../ui/button';
 import { PageHead } from '../ui/page-head';
-import { exactly, saySpan } from '../ui/format-time';
+import { exactTime, spanOf } from '../ui/format-time';
 import { Busy, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { BasisNote } from '../ui/basis-note';
@@ -115,8 +115,8 @@ function PlaceCard({
         <p className="mt-1">{say('ambient.nothingReadYet')}</p>
       )}
       {old && (
-        <p className="text-accent text-sm" title={exactly(defined(place.lastRead))}>
-          {say('ambient.lastRead', { now: saySpan(now - defined(place.lastRead)) })}
+        <p className="text-accent text-sm" title={say(exactTime(defined(place.lastRead)))}>
+          {say('ambient.lastRead', { now: spanOf(now - defined(place.lastRead)) })}
         </p>
       )}
     </section>

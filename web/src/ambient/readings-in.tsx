@@ -7,7 +7,7 @@ import { useSendReadings } from '../api/places';
 import { useSession } from '../api/session';
 import { Button } from '../ui/button';
 import { FileButton } from '../ui/file-button';
-import { exactly } from '../ui/format-time';
+import { exactTime } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { useSay } from '../ui/say';
@@ -49,7 +49,7 @@ export function ReadingsIn({ place }: { place: PlaceView }) {
           <p className="font-semibold">
             {say('ambient.readingsFound', { count: readings.length })}
             {readings.length > 0 &&
-              `, ${say('ambient.fromTo', { from: exactly(defined(readings[0]).at), to: exactly(defined(readings.at(-1)).at) })}`}
+              `, ${say('ambient.fromTo', { from: exactTime(defined(readings[0]).at), to: exactTime(defined(readings.at(-1)).at) })}`}
           </p>
           {read.notes.map((note) => (
             <p key={identity(note)}>{say(note)}</p>

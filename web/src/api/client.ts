@@ -1,3 +1,4 @@
+import { msg, type Phrase } from '@dewpot/core/units';
 import type { Problem } from '@dewpot/contract';
 import { chosenLanguage } from './language';
 
@@ -15,8 +16,9 @@ export const refuses = (error: unknown, ...fields: readonly string[]): boolean =
 
 /** The server could not be reached. Nothing was saved; the same request may be sent again. */
 export class Unreachable extends Error {
-  constructor(why = 'The workshop’s server does not answer.') {
-    super(`${why} What you entered is kept and will be sent when it is back.`);
+  /** `why`: what the server said of itself, in the reader's language. */
+  constructor(readonly why: Phrase = msg('shell.serverSilent')) {
+    super('The server does not answer.');
     this.name = 'Unreachable';
   }
 }

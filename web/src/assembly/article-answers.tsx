@@ -1,4 +1,4 @@
-import { identity } from '@dewpot/core/units';
+import { fixed, identity, quantity } from '@dewpot/core/units';
 import { joinRemarks, type ArticleFigures, type Bond } from '@dewpot/core/assembly';
 import { BigFigure } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
@@ -27,29 +27,36 @@ export function ArticleAnswers({
   }));
   const told = [...remarks, ...joinRemarks(states, bond).map((one) => `${say(one.told)} ${say(one.remedy)}`)];
   return (
-    <section className="card-slab space-y-4" aria-label="What it implies">
+    <section className="card-slab space-y-4" aria-label={say('assembly.implies')}>
       <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
-        <BigFigure label="For the joints, by mass" figure={mass} />
-        <BigFigure label="Clamped or propped for" figure={clamp} />
-        <BigFigure label="Full load after" figure={cure} />
-        <BigFigure label="The whole weighs" figure={whole} note={people === 2 ? 'two people' : 'one person'} />
+        <BigFigure label={say('assembly.forJoints')} figure={mass} />
+        <BigFigure label={say('assembly.clampedFor')} figure={clamp} />
+        <BigFigure label={say('assembly.fullLoadAfter')} figure={cure} />
+        <BigFigure
+          label={say('assembly.wholeWeighs')}
+          figure={whole}
+          note={people === 2 ? say('assembly.twoPeople') : say('assembly.onePerson')}
+        />
         <div>
-          <p className="quiet text-sm">Really measures</p>
+          <p className="quiet text-sm">{say('assembly.reallyMeasures')}</p>
           <p className="numeral text-2xl">
             {units.say(size.length.value, 'mm')} × {units.say(size.width.value, 'mm')}
           </p>
-          <p className="quiet text-sm">{units.say(size.height.value, 'mm')} high</p>
+          <p className="quiet text-sm">{say('assembly.high', { height: units.say(size.height.value, 'mm') })}</p>
         </div>
         <div>
-          <p className="quiet text-sm">Tips over at a tilt of</p>
-          <p className="numeral text-3xl">{tips.value.toFixed(0)}°</p>
+          <p className="quiet text-sm">{say('assembly.tipsAtField')}</p>
+          <p className="numeral text-3xl">{say('assembly.tiltDegrees', { tilt: fixed(tips.value, 0) })}</p>
         </div>
       </div>
       <ul className="quiet text-sm">
         {joints.map(({ between, area, overhang }) => (
           <li key={between.join()}>
-            {between.join(' to ')}: {units.say(area, 'mm²')} of contact
-            {overhang >= 1 && `, reaching ${units.say(overhang, 'mm')} over`}
+            {say('assembly.jointTold', {
+              between: between.join(' – '),
+              area: quantity(area, 'mm²'),
+              over: overhang >= 1 ? quantity(overhang, 'mm') : 'none',
+            })}
           </li>
         ))}
       </ul>

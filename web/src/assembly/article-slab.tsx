@@ -18,27 +18,30 @@ export function ArticleSlab({ cast: { id, stage, snapshot } }: { cast: CastDetai
   if (!article)
     return stage === 'curing' || stage === 'drying' ? (
       <Link to={`/casts/join?with=${id}`} className={buttonClass({ className: 'w-full' })}>
-        Assemble it with others
+        {say('assembly.assembleWithOthers')}
       </Link>
     ) : null;
   const { length, width, height } = article.size;
   return (
-    <section className="card-slab" aria-label="Assembled from">
-      <h2 className="mb-2 text-xl">Assembled from</h2>
+    <section className="card-slab" aria-label={say('assembly.assembledFrom')}>
+      <h2 className="mb-2 text-xl">{say('assembly.assembledFrom')}</h2>
       <ol className="space-y-1">
         {article.parts.map(({ castId, code, name, over }) => (
           <li key={castId}>
             <Link className="link" to={`/casts/${castId}`}>
               {code}
             </Link>{' '}
-            {name}
-            {over && ', on its head'}
+            {over ? say('assembly.partOnHead', { name }) : name}
           </li>
         ))}
       </ol>
       <p className="quiet mt-2 text-sm">
-        {say(bonds[article.bond].name)}; {units.say(length, 'mm')} × {units.say(width, 'mm')}, {units.say(height, 'mm')}{' '}
-        high.
+        {say('assembly.articleTold', {
+          name: say(bonds[article.bond].name),
+          length: units.say(length, 'mm'),
+          width: units.say(width, 'mm'),
+          height: units.say(height, 'mm'),
+        })}
       </p>
       {stage === 'setting' && (
         <Button
@@ -48,13 +51,13 @@ export function ArticleSlab({ cast: { id, stage, snapshot } }: { cast: CastDetai
           onClick={() =>
             apart.mutate(id, {
               onSuccess: () => {
-                toast('Taken apart: the parts are on the shelf again.');
+                toast(say('assembly.takenApart'));
                 void navigate('/');
               },
             })
           }
         >
-          Take it apart again
+          {say('assembly.takeApart')}
         </Button>
       )}
       <Failure error={apart.error} />

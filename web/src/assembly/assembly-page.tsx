@@ -1,3 +1,4 @@
+import { msg, type Message } from '@dewpot/core/units';
 import { bonds, jointUses, type Arrangement, type JointUse } from '@dewpot/core/assembly';
 import type { CastView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
@@ -17,41 +18,42 @@ import { PartsList } from './parts-list';
 import { useJoining, type Joining as Join } from './use-joining';
 import { useSay } from '../ui/say';
 
-const arrangementWords: Record<Arrangement, string> = {
-  stacked: 'Standing on one another',
-  'panel box': 'Panels to a box',
+const arrangementWords: Record<Arrangement, Message> = {
+  stacked: msg('assembly.standing'),
+  'panel box': msg('assembly.panelsToBox'),
 };
-const useWords: Record<JointUse, string> = {
-  outdoors: 'outdoors',
-  frost: 'frost',
-  water: 'water',
-  heat: 'heat',
-  food: 'food',
-  load: 'people or loads on it',
+const useWords: Record<JointUse, Message> = {
+  outdoors: msg('assembly.standOutdoors'),
+  frost: msg('assembly.standFrost'),
+  water: msg('assembly.standWater'),
+  heat: msg('assembly.standHeat'),
+  food: msg('assembly.standFood'),
+  load: msg('assembly.useLoadField'),
 };
 const canBeJoined = ({ stage, snapshot }: CastView) =>
   (stage === 'curing' || stage === 'drying' || stage === 'sealed') && !snapshot.article;
 
 /** Casts joined into one thing: what holds them, how much of it, how long clamped, and what the whole is. */
 export function JoinPage() {
+  const say = useSay();
   const [search] = useSearchParams();
   const { data, error, isPending } = useQuery(shelfQuery);
-  if (isPending) return <Busy what="the casts" />;
+  if (isPending) return <Busy what={say('casts.busyCasts')} />;
   if (!data) return <Failure error={error} />;
   const casts = data.filter(canBeJoined);
   if (casts.length < 2)
     return (
-      <Empty title="Nothing to assemble yet">
-        <p>Casts are joined once they are out of their moulds: two heights, panels to a box, a base and its shade.</p>
+      <Empty title={say('assembly.nothingToAssemble')}>
+        <p>{say('assembly.nothingToAssembleHow')}</p>
         <p>
           <Link to="/" className={buttonClass({ look: 'main', size: 'own' })}>
-            To the shelf
+            {say('bench.toShelf')}
           </Link>
         </p>
       </Empty>
     );
   return (
-    <Known list={shelfQuery} ids={search.getAll('with')} what="the casts">
+    <Known list={shelfQuery} ids={search.getAll('with')} what={say('casts.busyCasts')}>
       <Joining casts={casts} />
     </Known>
   );
@@ -77,11 +79,12 @@ function Joining({ casts }: { casts: readonly CastView[] }) {
 
 /** The whole as it will stand. */
 function Whole({ joining: { parts, arrangement } }: { joining: Join }) {
+  const say = useSay();
   const now = useNow();
   const lowest = parts[0]?.cast;
   return (
-    <section className="card-slab" aria-label="The whole">
-      <h1 className="text-3xl">Assemble</h1>
+    <section className="card-slab" aria-label={say('assembly.theWhole')}>
+      <h1 className="text-3xl">{say('assembly.assemble')}</h1>
       <div className="grid min-h-64 place-items-center">
         {lowest ? (
           <PieceThumb
@@ -94,7 +97,7 @@ function Whole({ joining: { parts, arrangement } }: { joining: Join }) {
             })}
           />
         ) : (
-          <p className="quiet text-center">Take the parts from the shelf, the lowest first.</p>
+          <p className="quiet text-center">{say('assembly.takeParts')}</p>
         )}
       </div>
     </section>
@@ -105,9 +108,9 @@ function HowJoined({ joining }: { joining: Join }) {
   const say = useSay();
   const { arrangement, setArrangement, uses, setUses, holds, bond, setBond } = joining;
   return (
-    <section className="card-slab space-y-4" aria-label="How">
+    <section className="card-slab space-y-4" aria-label={say('assembly.how')}>
       <Choice
-        legend="How do they stand?"
+        legend={say('assembly.howStand')}
         options={(Object.keys(arrangementWords) as Arrangement[]).map((value) => ({
           value,
           label: arrangementWords[value],
@@ -116,34 +119,33 @@ function HowJoined({ joining }: { joining: Join }) {
         onChange={setArrangement}
       />
       <Picks
-        legend="What must the joints stand?"
+        legend={say('assembly.jointsStand')}
         options={jointUses.map((value) => ({ value, label: useWords[value] }))}
         value={uses}
         onChange={setUses}
       />
       <Choice
-        legend="Bond"
+        legend={say('assembly.bond')}
         options={holds.map((value) => ({ value, label: bonds[value].name }))}
         value={bond}
         onChange={setBond}
       />
-      <p className="quiet text-sm">
-        {say(bonds[bond].how)} Hot glue does not bond to concrete. Use mortar, epoxy or construction adhesive.
-      </p>
+      <p className="quiet text-sm">{say('assembly.bondHow', { how: say(bonds[bond].how) })}</p>
     </section>
   );
 }
 
 function JoinThem({ joining: { parts, name, setName, called, join, send } }: { joining: Join }) {
+  const say = useSay();
   return (
-    <section className="card-slab space-y-3" aria-label="Assemble">
+    <section className="card-slab space-y-3" aria-label={say('assembly.assemble')}>
       <TextField
-        label="What is it called?"
+        label={say('assembly.whatCalled')}
         name="name"
         autoComplete="off"
         value={name}
         maxLength={80}
-        placeholder={called || 'Two-tier planter'}
+        placeholder={called || say('assembly.twoTier')}
         onChange={({ target }) => setName(target.value)}
       />
       <Failure error={join.error} />
@@ -154,7 +156,7 @@ function JoinThem({ joining: { parts, name, setName, called, join, send } }: { j
         disabled={parts.length < 2 || join.isPending}
         onClick={send}
       >
-        {parts.length < 2 ? 'Take two parts or more' : 'Assembled just now'}
+        {parts.length < 2 ? say('assembly.takeTwo') : say('assembly.assembledNow')}
       </Button>
     </section>
   );

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import type { Figure } from '@dewpot/core/units';
+import { identity, msg, type Figure, type Message } from '@dewpot/core/units';
 import { calculateMould } from '@dewpot/core/moulds';
 import { filledMass, fittings, fittingsInOrder, plantedMass, type Fitting } from '@dewpot/core/care';
 import { massKnown } from '@dewpot/core/casts';
@@ -21,18 +21,18 @@ function useHeld({ snapshot, expected, life }: CastView, fillGap: number) {
     const { shape, piece } = snapshot;
     const dry = massKnown(life, expected);
     const { planting, jar } = calculateMould(shape, { flexibility: 'rigid', piece, fillGap });
-    const figures: (readonly [string, Figure])[] = [
+    const figures: (readonly [Message, Figure])[] = [
       ...(planting
         ? ([
-            ['Planting volume', planting],
-            ['Planted it weighs', plantedMass(dry, planting.value)],
+            [msg('assembly.plantingVolume'), planting],
+            [msg('assembly.plantedWeighs'), plantedMass(dry, planting.value)],
           ] as const)
         : []),
       ...(jar
         ? ([
-            ['To the fill line', jar.held],
-            ['Wax for it', jar.wax],
-            ['Full of water', filledMass(dry, jar.held.value)],
+            [msg('assembly.toFillLine'), jar.held],
+            [msg('assembly.waxForIt'), jar.wax],
+            [msg('assembly.fullOfWater'), filledMass(dry, jar.held.value)],
           ] as const)
         : []),
     ];
@@ -55,7 +55,7 @@ export function FittingsForm(props: ActionProps) {
   return (
     <div className="space-y-4">
       <Choice
-        legend="With"
+        legend={say('sealing.withWhat')}
         options={fittingsInOrder.map((value) => ({ value, label: fittings[value].name }))}
         value={fitting}
         onChange={(value) => {
@@ -67,7 +67,7 @@ export function FittingsForm(props: ActionProps) {
       {caution && <p className="border-accent border-l-4 pl-3">{say(caution)}</p>}
       {fitting === 'candle' && held.length > 2 && (
         <QuantityField
-          label="Fill line below the rim"
+          label={say('assembly.fillLineBelow')}
           name="fillGap"
           dimension="length"
           value={gap}
@@ -77,13 +77,13 @@ export function FittingsForm(props: ActionProps) {
       {shown.length > 0 && (
         <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
           {shown.map(([label, figure]) => (
-            <BigFigure key={label} label={label} figure={figure} size="text-2xl" />
+            <BigFigure key={identity(label)} label={say(label)} figure={figure} size="text-2xl" />
           ))}
         </div>
       )}
       {checks.length > 0 && (
         <fieldset className="space-y-1">
-          <legend className="mb-1 text-sm font-semibold">Tick each off</legend>
+          <legend className="mb-1 text-sm font-semibold">{say('assembly.tickOff')}</legend>
           {checks.map((check) => (
             <label key={check.key} className="flex min-h-12 cursor-pointer items-center gap-3">
               <input
@@ -104,10 +104,12 @@ export function FittingsForm(props: ActionProps) {
       <DoneButton
         {...props}
         disabled={missing.length > 0}
-        said={`${say(name)}: kept.`}
+        said={say('assembly.fittingKept', { name: say(name) })}
         event={{ type: 'fitted', fitting }}
       >
-        {missing.length > 0 ? `${missing.length} still to tick off` : `${say(name)}: done`}
+        {missing.length > 0
+          ? say('assembly.stillToTick', { missing: missing.length })
+          : say('assembly.fittingDone', { name })}
       </DoneButton>
     </div>
   );

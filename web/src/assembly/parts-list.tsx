@@ -3,6 +3,7 @@ import type { CastView } from '@dewpot/contract';
 import { IconButton } from '../ui/icon-button';
 import { stageWords } from '../ui/casts/stage-words';
 import { swapped } from '../ui/swapped';
+import { useSay } from '../ui/say';
 
 /** A cast as it is to stand in an article. */
 export interface ArticlePartRow {
@@ -22,11 +23,12 @@ export function PartsList({
   stacked: boolean;
   onChange: (parts: readonly ArticlePartRow[]) => void;
 }) {
+  const say = useSay();
   const free = casts.filter(({ id }) => parts.every(({ cast }) => cast.id !== id));
   const swap = (i: number, k: number) => onChange(swapped(parts, i, k));
   return (
-    <section className="card-slab space-y-3" aria-label="Parts">
-      <h2 className="text-xl">{stacked ? 'Parts, the uppermost first' : 'Panels, in the order round'}</h2>
+    <section className="card-slab space-y-3" aria-label={say('assembly.parts')}>
+      <h2 className="text-xl">{stacked ? say('assembly.partsUppermost') : say('assembly.panelsInOrder')}</h2>
       <ol className="divide-base-300 divide-y">
         {(stacked ? [...parts.entries()].reverse() : [...parts.entries()]).map(([i, { cast, over }]) => (
           <li key={cast.id} className="flex flex-wrap items-center gap-1 py-1">
@@ -42,7 +44,7 @@ export function PartsList({
                   checked={over}
                   onChange={() => onChange(parts.map((part, k) => (k === i ? { ...part, over: !over } : part)))}
                 />
-                on its head
+                {say('assembly.onHead')}
               </label>
             )}
             <IconButton
@@ -58,7 +60,7 @@ export function PartsList({
               onClick={() => swap(i, i - 1)}
             />
             <IconButton
-              label={`Leave out ${cast.code}`}
+              label={say('assembly.leaveOut', { code: cast.code })}
               icon={X}
               onClick={() => onChange(parts.filter((_, k) => k !== i))}
             />
@@ -66,7 +68,7 @@ export function PartsList({
         ))}
       </ol>
       <label className="block text-sm font-semibold">
-        Put on
+        {say('assembly.putOn')}
         <select
           className="select select-bordered mt-1 h-12 w-full"
           value=""
@@ -75,10 +77,10 @@ export function PartsList({
             if (cast) onChange([...parts, { cast, over: false }]);
           }}
         >
-          <option value="">a cast from the shelf…</option>
+          <option value="">{say('assembly.castFromShelf')}</option>
           {free.map(({ id, code, snapshot, stage }) => (
             <option key={id} value={id}>
-              {code} {snapshot.mouldName}, {stageWords[stage]}
+              {code} {snapshot.mouldName}, {say(stageWords[stage])}
             </option>
           ))}
         </select>

@@ -10,12 +10,9 @@ export function UnclampForm(props: ActionProps) {
   const bond = defined(props.casts[0]).life.joint?.bond;
   return (
     <div className="space-y-3">
-      <p className="quiet">
-        {bond && `${say(bonds[bond].name)}: `}it holds by itself now, and carries once it is cured. From here on it
-        dries, is sealed and finished as one.
-      </p>
-      <DoneButton {...props} said="Unclamped: it dries as one." event={{ type: 'unclamped' }}>
-        Unclamped just now
+      <p className="quiet">{say('assembly.holdsItself', { bond: bond ? bonds[bond].name : 'none' })}</p>
+      <DoneButton {...props} said={say('assembly.unclampedDries')} event={{ type: 'unclamped' }}>
+        {say('assembly.unclampedNow')}
       </DoneButton>
     </div>
   );

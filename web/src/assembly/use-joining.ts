@@ -8,12 +8,14 @@ import { useJoin } from '../api/finish';
 import { useAmbient, useSession } from '../api/session';
 import type { ArticlePartRow } from './parts-list';
 import { useArticle } from './use-article';
+import { useSay } from '../ui/say';
 
 /** Without air in sight, °C. */
 const USUAL = 18;
 
 /** Casts that are being joined: which, how, by what, what the whole comes to, and how it is recorded. */
 export function useJoining(casts: readonly CastView[]) {
+  const say = useSay();
   const [search] = useSearchParams();
   const navigate = useNavigate();
   const { liftLimit } = useSession().workshop;
@@ -35,7 +37,11 @@ export function useJoining(casts: readonly CastView[]) {
   const holds = bondsFor(uses);
   const bond = chosen ?? holds[0] ?? 'mortar';
   const figures = useArticle({ parts, arrangement, bond, uses, temperature, liftLimit });
-  const called = name.trim() || parts.map(({ cast }) => cast.snapshot.mouldName).join(' on ');
+  const called =
+    name.trim() ||
+    parts
+      .map(({ cast }) => cast.snapshot.mouldName)
+      .reduce((lower, upper) => (lower ? say('assembly.onAnother', { lower, upper }) : upper), '');
   const send = () =>
     join.mutate(
       {

@@ -4,6 +4,7 @@ import { Volume2, VolumeX, X } from 'lucide-react';
 import { Link } from 'react-router';
 import { countdown } from './timers';
 import { Button, buttonClass } from '../ui/button';
+import { useSay } from '../ui/say';
 
 /** The pot life of the bucket that is being placed: good, then hatched, with now running through it. */
 function LifeBand({ from, good, to, now }: { from: number; good: number; to: number; now: number }) {
@@ -39,6 +40,7 @@ export function BenchHead({
   onAloud: (aloud: boolean) => void;
   waiting: number;
 }) {
+  const say = useSay();
   const life = timeline.potLives.find(({ part, bucket }) => {
     const own = timeline.steps.filter(({ step }) => step.part === part && step.bucket === bucket);
     const begun = own.some(({ step, state }) => step.kind === 'mix' && state !== 'ahead');
@@ -47,31 +49,31 @@ export function BenchHead({
   return (
     <header className="bg-base-100 border-base-300 border-b px-3 py-2">
       <div className="mx-auto flex max-w-3xl items-center gap-2">
-        <section className="min-w-0 flex-1" aria-label="Pot life">
+        <section className="min-w-0 flex-1" aria-label={say('pours.potLife')}>
           {life ? (
             <>
               <p className="mb-1.5 flex justify-between gap-2 text-sm">
                 <span className="truncate font-semibold">{label(life.part, life.bucket)}</span>
                 <span className={`shrink-0 ${now > life.good ? 'text-error font-bold' : ''}`}>
                   {now > life.to
-                    ? 'stiff by now'
+                    ? say('bench.stiffByNow')
                     : now > life.good
-                      ? `stiffens in ${countdown(life.to - now)}`
-                      : `${countdown(life.good - now)} to place it`}
+                      ? say('bench.stiffensIn', { to: countdown(life.to - now) })
+                      : say('bench.toPlaceIt', { good: countdown(life.good - now) })}
                 </span>
               </p>
               <LifeBand from={life.from} good={life.good} to={life.to} now={now} />
             </>
           ) : (
             <p className="text-sm">
-              <span className="font-semibold">Pour {pour.number}</span>{' '}
-              <span className="quiet">Nothing is mixed that could stiffen.</span>
+              <span className="font-semibold">{say('shell.pourNumber', { name: `${pour.number}` })}</span>{' '}
+              <span className="quiet">{say('bench.nothingMixed')}</span>
             </p>
           )}
         </section>
         {waiting > 0 && (
           <span role="status" className="bg-accent text-accent-content px-2 py-1 text-xs font-bold">
-            {waiting} unsent
+            {say('bench.unsent', { waiting })}
           </span>
         )}
         <Button
@@ -79,7 +81,7 @@ export function BenchHead({
           size="tall"
           className="w-14 p-0"
           aria-pressed={aloud}
-          aria-label={aloud ? 'Be quiet' : 'Read steps aloud and sound the timers'}
+          aria-label={aloud ? say('bench.beQuiet') : say('bench.readAloud')}
           onClick={() => onAloud(!aloud)}
         >
           {aloud ? <Volume2 size={24} aria-hidden="true" /> : <VolumeX size={24} aria-hidden="true" />}
@@ -87,7 +89,7 @@ export function BenchHead({
         <Link
           to={`/pours/${pour.id}`}
           className={buttonClass({ look: 'plain', size: 'tall', className: 'w-14 p-0' })}
-          aria-label="The whole sheet"
+          aria-label={say('bench.wholeSheet')}
         >
           <X size={26} aria-hidden="true" />
         </Link>

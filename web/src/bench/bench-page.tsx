@@ -9,18 +9,21 @@ import { buttonClass } from '../ui/button';
 import { Known } from '../ui/known';
 import { Busy, Empty, Failure } from '../ui/states';
 import { BenchRun } from './bench-run';
+import { useSay } from '../ui/say';
 
 /** A pour at the bench, one step at a time. */
 export function BenchPage() {
+  const say = useSay();
   const { id = '' } = useParams();
   return (
-    <Known list={poursQuery} ids={[id]} what="the pour">
+    <Known list={poursQuery} ids={[id]} what={say('pours.busyPour')}>
       <KnownBench id={id} />
     </Known>
   );
 }
 
 function KnownBench({ id }: { id: string }) {
+  const say = useSay();
   const pour = useQuery(poursQuery).data?.find((one) => one.id === id);
   const atHand = useRun(id);
   const bench = useMemo(() => {
@@ -36,15 +39,15 @@ function KnownBench({ id }: { id: string }) {
   if (bench instanceof InputError) return <Failure error={bench} />;
   if (pour.status === 'planned')
     return (
-      <Empty level="h1" title="This pour is only planned">
-        <p>Look over its sheet, and start it when the moulds are ready.</p>
+      <Empty level="h1" title={say('bench.onlyPlanned')}>
+        <p>{say('bench.onlyPlannedHow')}</p>
         <p>
           <Link to={`/pours/${id}`} className={buttonClass({ look: 'main', size: 'own' })}>
-            To the plan
+            {say('bench.toPlan')}
           </Link>
         </p>
       </Empty>
     );
-  if (!atHand.run) return atHand.error ? <Failure error={atHand.error} /> : <Busy what="the bench" />;
+  if (!atHand.run) return atHand.error ? <Failure error={atHand.error} /> : <Busy what={say('pours.busyBench')} />;
   return <BenchRun pour={pour} bench={bench} atHand={atHand} run={atHand.run} />;
 }

@@ -16,6 +16,7 @@ type At = ReturnType<typeof useBenchRun>;
 
 /** A pour step by step: the pot life above, one step in the middle, what runs out next and the way on below. */
 export function BenchRun(props: BenchRunProps) {
+  const say = useSay();
   const { pour, bench, atHand, run } = props;
   const at = useBenchRun(props);
   const { now, timeline, label, timers, shown, held, after, aloud } = at;
@@ -29,7 +30,7 @@ export function BenchRun(props: BenchRunProps) {
           {atHand.refused && (
             <Failure error={atHand.refused}>
               <Button size="tall" className="mt-2" onClick={atHand.forget}>
-                Discard rejected entries
+                {say('bench.discardRejected')}
               </Button>
             </Failure>
           )}
@@ -53,12 +54,13 @@ export function BenchRun(props: BenchRunProps) {
 }
 
 function StepHead({ at: { face, count, shown, title, held, now }, pour }: { at: At; pour: BenchRunProps['pour'] }) {
+  const say = useSay();
   const part = shown && pour.parts[shown.step.part];
   return (
     <>
       <p className="quiet text-sm">
-        {face ? 'In between' : `Step ${count.step} of ${count.of}`},{' '}
-        {part && pour.parts.length > 1 ? part.mixName : `pour ${pour.number}`}
+        {face ? say('bench.inBetween') : say('bench.stepOf', { step: count.step, of: count.of })},{' '}
+        {part && pour.parts.length > 1 ? part.mixName : say('bench.pourInline', { number: pour.number })}
       </p>
       <h1 className="text-3xl">{title}</h1>
       {held && <WaitView timed={held} now={now} />}
@@ -74,7 +76,9 @@ function BenchFoot({ at, run, atHand: { record } }: BenchRunProps & { at: At }) 
     <footer className="bg-base-100 border-base-300 border-t p-2">
       <div className="mx-auto max-w-3xl">
         <p className="quiet flex justify-between gap-3 px-1 pb-1.5 text-sm">
-          <span className="truncate">{after ? `Next: ${stepTitle(after.step, label, say)}` : 'Then it is done'}</span>
+          <span className="truncate">
+            {after ? say('bench.nextStep', { step: stepTitle(after.step, label, say) }) : say('bench.thenDone')}
+          </span>
           {soonest && (
             <span className={`shrink-0 ${soonest.until < now ? 'text-error font-bold' : ''}`}>
               {say.value(soonest.name)} {countdown(soonest.until - now)}
@@ -85,7 +89,7 @@ function BenchFoot({ at, run, atHand: { record } }: BenchRunProps & { at: At }) 
           <Button
             size="own"
             className="h-18 w-18 shrink-0 p-0"
-            aria-label={run.latest.length > 0 ? 'Undo last step' : 'Nothing to undo'}
+            aria-label={run.latest.length > 0 ? say('bench.undoLast') : say('bench.nothingToUndo')}
             disabled={run.latest.length === 0}
             onClick={() => record(...run.latest.map(({ id }) => ({ kind: 'void' as const, of: id })))}
           >
@@ -93,7 +97,7 @@ function BenchFoot({ at, run, atHand: { record } }: BenchRunProps & { at: At }) 
           </Button>
           {shown && (
             <Button look="main" size="own" className="h-18 flex-1 text-xl" onClick={at.forward}>
-              {held ? 'Go on now' : face || !next ? 'Done' : 'Done, next'}
+              {held ? say('bench.goOnNow') : face || !next ? say('bench.done') : say('bench.doneNext')}
             </Button>
           )}
         </div>

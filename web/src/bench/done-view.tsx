@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { buttonClass } from '../ui/button';
 import { useUnits } from '../ui/units';
 import type { BenchTimer } from './timers';
+import { useSay } from '../ui/say';
 
 /** All buckets are done: what is left, and the way to the shelf. */
 export function DoneView({
@@ -18,39 +19,37 @@ export function DoneView({
   run: Run;
   timers: readonly BenchTimer[];
 }) {
+  const say = useSay();
   const units = useUnits();
   const casts = castItems(parts, run).length;
   const faces = timers.filter(({ kind }) => kind === 'face').length;
   return (
     <div className="space-y-3">
-      <h1 className="text-3xl">All poured</h1>
+      <h1 className="text-3xl">{say('bench.allPoured')}</h1>
       <div className="card-slab space-y-2">
         {parts.map(({ mixId, mixName }, part) => {
           const left = partNow(parts, steps, run, part).left.value;
           return (
             <p key={mixId} className="text-lg">
               {parts.length > 1 && `${mixName}: `}
-              {left >= 0 ? `about ${units.say(left, 'mL')} left over` : `about ${units.say(-left, 'mL')} short`}
+              {left >= 0
+                ? say('bench.aboutLeft', { left: units.say(left, 'mL') })
+                : say('bench.aboutShort', { left: units.say(-left, 'mL') })}
             </p>
           );
         })}
-        {faces > 0 && (
-          <p>
-            {faces} {faces === 1 ? 'face waits' : 'faces wait'} for finishing, by the tags above; they stay here once
-            the pour is logged.
-          </p>
-        )}
+        {faces > 0 && <p>{say('bench.facesWait', { faces })}</p>}
       </div>
       {pour.status === 'started' ? (
         <Link
           to={`/pours/${pour.id}`}
           className={buttonClass({ look: 'main', size: 'own', className: 'h-18 w-full text-xl' })}
         >
-          Look over what went in: {casts} {casts === 1 ? 'cast' : 'casts'}
+          {say('bench.lookOver', { casts })}
         </Link>
       ) : (
         <Link to="/" className={buttonClass({ look: 'main', size: 'own', className: 'h-18 w-full text-xl' })}>
-          To the shelf
+          {say('bench.toShelf')}
         </Link>
       )}
     </div>

@@ -1,13 +1,14 @@
+import { msg, type Message } from '@dewpot/core/units';
 import { BRISTLE_TEST, type FinishTry } from '@dewpot/core/pours';
 import { WindowBand } from '../ui/window-band';
 import { Choice } from '../ui/choice';
 import type { StepContext } from './step-context';
 import { useSay } from '../ui/say';
 
-const tries: Record<FinishTry, string> = {
-  early: 'Too early: the paste drags',
-  good: 'Just right',
-  late: 'Too late: it barely marks',
+const tries: Record<FinishTry, Message> = {
+  early: msg('bench.tryEarly'),
+  good: msg('bench.tryGood'),
+  late: msg('bench.tryLate'),
 };
 
 /** A face in its window: the bristle test, and how it went, which teaches the next one. */
@@ -21,7 +22,7 @@ export function FaceStep({ timed, run, now, record }: StepContext) {
         <WindowBand
           large
           now={now}
-          what={step.moulds[0]?.name ?? 'The face'}
+          what={step.moulds[0]?.name ?? say('bench.theFaceField')}
           window={{ early: window.from - (window.to - window.from) / 3, good: window.from, late: window.to }}
         />
       )}
@@ -32,12 +33,12 @@ export function FaceStep({ timed, run, now, record }: StepContext) {
       </ul>
       {step.kind !== 'smooth' && <p className="card-slab">{say(BRISTLE_TEST)}</p>}
       <Choice<FinishTry>
-        legend="How it was"
+        legend={say('bench.howItWas')}
         value={tried}
         options={(Object.keys(tries) as FinishTry[]).map((value) => ({ value, label: tries[value] }))}
         onChange={(went) => record({ kind: 'tried', step: step.key, went })}
       />
-      {tried === 'early' && <p>Leave it, and try again in ten minutes.</p>}
+      {tried === 'early' && <p>{say('bench.leaveTen')}</p>}
     </div>
   );
 }

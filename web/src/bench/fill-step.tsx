@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { listed, quantity } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import type { StepMould } from '@dewpot/core/bench';
 import { Button } from '../ui/button';
@@ -6,9 +7,11 @@ import { QuantityField } from '../ui/quantity-field';
 import { useUnits } from '../ui/units';
 import { FillDrawing } from './fill-drawing';
 import type { BucketContext } from './step-context';
+import { useSay } from '../ui/say';
 
 /** Mould by mould: how much goes in and to which line, or how thick it is pressed; what went otherwise is told here. */
 export function FillStep(context: BucketContext) {
+  const say = useSay();
   const { bench, timed, run, part, record, bucketKey } = context;
   const { step } = timed;
   const units = useUnits();
@@ -34,16 +37,15 @@ export function FillStep(context: BucketContext) {
                 <FillDrawing shape={defined(plan.items[mould.item]).shape} to={mould.to} colour={colour} />
                 <span className="min-w-0 flex-1">
                   <span className={`block text-lg font-semibold ${skipped ? 'line-through' : ''}`}>
-                    {mould.name}
-                    {mould.layer !== undefined && `, layer ${mould.layer}`}
+                    {say('bench.mouldLayer', { name: mould.name, layer: `${mould.layer ?? 0}` })}
                   </span>
                   <span className="quiet block">
                     {skipped
-                      ? 'left out'
+                      ? say('bench.leftOut')
                       : thick
-                        ? 'check with a marked pin: at the base, the corners, half way up'
-                        : mould.to !== undefined && `to ${units.say(mould.to, 'mm')} up`}
-                    {lost > 0 && `, ${units.say(lost, 'mL')} ran out`}
+                        ? say('bench.pinCheck')
+                        : mould.to !== undefined && say('bench.toUp', { to: units.say(mould.to, 'mm') })}
+                    {lost > 0 && say('bench.ranOutField', { lost: units.say(lost, 'mL') })}
                   </span>
                 </span>
                 <span className="numeral text-2xl whitespace-nowrap">
@@ -69,6 +71,7 @@ function WentOtherwise({
   record,
   onDone,
 }: Pick<BucketContext, 'record'> & { mould: StepMould; skipped: boolean; onDone: () => void }) {
+  const say = useSay();
   const [lost, setLost] = useState<number>();
   return (
     <div className="border-base-300 mt-2 flex flex-wrap items-end gap-3 border-t pt-3">
@@ -80,11 +83,11 @@ function WentOtherwise({
             onDone();
           }}
         >
-          Leave it out
+          {say('pours.leaveItOut')}
         </Button>
       )}
       <div className="w-36">
-        <QuantityField label="It leaked" name="leak" dimension="volume" value={lost} onChange={setLost} />
+        <QuantityField label={say('bench.itLeaked')} name="leak" dimension="volume" value={lost} onChange={setLost} />
       </div>
       <Button
         size="tall"
@@ -94,7 +97,7 @@ function WentOtherwise({
           onDone();
         }}
       >
-        Stopped, and topped up
+        {say('bench.stoppedTopped')}
       </Button>
     </div>
   );
@@ -108,26 +111,27 @@ function Left({
   part: BucketContext['part'];
   onMore: (share: number) => void;
 }) {
+  const say = useSay();
   const units = useUnits();
   const missing = wanted - left.value - toCome;
   return (
-    <section className="border-base-300 border-t pt-2" aria-label="What is left">
+    <section className="border-base-300 border-t pt-2" aria-label={say('bench.whatIsLeft')}>
       <p>
-        {units.say(Math.max(0, left.value), 'mL')} in the bucket
-        {toCome > 0 && `, ${units.say(toCome, 'mL')} to be mixed`}; the moulds still want {units.say(wanted, 'mL')}.
+        {say('bench.bucketLeft', {
+          left: quantity(Math.max(0, left.value), 'mL'),
+          toCome: toCome > 0 ? quantity(toCome, 'mL') : 'none',
+          wanted: quantity(wanted, 'mL'),
+        })}
       </p>
       {short.length === 0 ? (
-        <p className="quiet">Enough for {fills.length === 1 ? 'it' : `all ${fills.length}`}.</p>
+        <p className="quiet">{say('bench.enoughFor', { count: fills.length })}</p>
       ) : (
         <div className="border-warning mt-1 space-y-2 border-l-4 pl-3">
-          <p>
-            Not enough for {short.join(', ')}: {units.say(missing, 'mL')} are missing. Fill the others first, leave one
-            out, or mix more.
-          </p>
+          <p>{say('bench.notEnoughFor', { short: listed(short), missing: units.say(missing, 'mL') })}</p>
           <div className="flex flex-wrap gap-2">
             {[0.25, 0.5, 1].map((share) => (
               <Button key={share} size="tall" onClick={() => onMore(share)}>
-                I mixed {share === 1 ? 'another bucket' : share === 0.5 ? 'half a bucket more' : 'a quarter more'}
+                {say('bench.iMixed', { share: share === 1 ? 'one' : share === 0.5 ? 'half' : 'quarter' })}
               </Button>
             ))}
           </div>

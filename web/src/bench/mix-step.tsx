@@ -1,4 +1,4 @@
-import { identity } from '@dewpot/core/units';
+import { msg, fixed, identity, quantity } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { consistencies, consistency, type Grade } from '@dewpot/core/mixes';
 import { Droplet } from 'lucide-react';
@@ -11,11 +11,7 @@ import { WaterGlass } from '../ui/water-glass';
 import type { BucketContext } from './step-context';
 import { useSay } from '../ui/say';
 
-const looks = [
-  'Bare grains that show their own colour want paste.',
-  'A shine without bleed is enough water.',
-  'Scrape the bottom: dry pockets hide there.',
-];
+const looks = [msg('bench.lookGrains'), msg('bench.lookShine'), msg('bench.lookScrape')];
 
 /** Water in, splash by splash, up to the look that is wanted; or the powder held back where powder goes into water. */
 export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, record }: BucketContext) {
@@ -33,25 +29,24 @@ export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, recor
         <WaterGlass water={water} inside={inside} />
         <div className="min-w-56 flex-1 space-y-2">
           <p>
-            <span className="numeral text-4xl">{units.say(inside, 'mL')}</span> in of {units.say(water.tap.value, 'mL')}
+            <span className="numeral text-4xl">{units.say(inside, 'mL')}</span>{' '}
+            {say('bench.insideOf', { tap: water.tap })}
           </p>
           {inside === 0 ? (
             <Button look="second" size="bench" className="w-full text-lg" onClick={() => add(Math.round(water.first))}>
-              <Droplet aria-hidden="true" /> {units.say(water.first, 'mL')} at once
+              <Droplet aria-hidden="true" /> {say('bench.atOnce', { first: quantity(water.first, 'mL') })}
             </Button>
           ) : (
             <Button look="second" size="bench" className="w-full text-lg" onClick={() => add(Math.round(water.splash))}>
-              <Droplet aria-hidden="true" /> A splash: {units.say(water.splash, 'mL')}
+              <Droplet aria-hidden="true" /> {say('bench.aSplash', { splash: quantity(water.splash, 'mL') })}
             </Button>
           )}
           {water.powderHeld !== undefined && (
-            <p>
-              Sift the powder in, and hold back <strong>{units.say(water.powderHeld, 'g')}</strong> of it to add by eye.
-            </p>
+            <p>{say('bench.siftPowder', { held: quantity(water.powderHeld, 'g') })}</p>
           )}
           {inside > 0 && bucket.ratio.value > 0 && (
             <div className="quiet">
-              Water–cement ratio is now {bucket.ratio.value.toFixed(2)}. <FigureWorking figure={bucket.ratio} />
+              {say('bench.ratioNow', { ratio: fixed(bucket.ratio.value, 2) })} <FigureWorking figure={bucket.ratio} />
             </div>
           )}
           {bucket.warnings.map((warning) => (
@@ -63,16 +58,14 @@ export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, recor
       </div>
       <ul className="grid gap-2 sm:grid-cols-3">
         {looks.map((look) => (
-          <li key={look} className="bg-base-100 border-base-300 border p-2.5">
-            {look}
+          <li key={say(look)} className="bg-base-100 border-base-300 border p-2.5">
+            {say(look)}
           </li>
         ))}
       </ul>
-      <p>
-        Required: <strong>{say(wanted.name)}</strong>, {say(wanted.looks)}.
-      </p>
+      <p>{say('bench.required', { name: wanted.name, looks: wanted.looks })}</p>
       <Choice<Grade>
-        legend="It came to (leave it where it is as wanted)"
+        legend={say('bench.itCameTo')}
         value={grade ?? plan.mix.grade}
         options={consistencies.map(({ grade: value, name }) => ({ value, label: name }))}
         onChange={(value) => record({ kind: 'grade', bucket: bucketKey, grade: value })}
@@ -80,7 +73,7 @@ export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, recor
       <SpreadTest onGrade={(value) => record({ kind: 'grade', bucket: bucketKey, grade: value })} />
       <details>
         <summary className="flex min-h-11 cursor-pointer items-center font-semibold">
-          How it is mixed, step by step
+          {say('bench.howMixedSteps')}
         </summary>
         <ol className="list-decimal space-y-0.5 pl-6">
           {sheet.method.map(({ text, why }) => (

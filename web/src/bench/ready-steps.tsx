@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { quantity, type MessageValue } from '@dewpot/core/units';
 import { releaseCalled, releases } from '@dewpot/core/moulds';
 import type { CoreHold } from '@dewpot/core/bench';
 import type { BenchOf } from '@dewpot/core/planning';
@@ -9,12 +10,13 @@ import { useUnits } from '../ui/units';
 import { useSay } from '../ui/say';
 
 /** Something to have in reach, ticked off with a glove. */
-function Ticks({ things }: { things: readonly string[] }) {
-  const [there, setThere] = useState<readonly string[]>([]);
+function Ticks({ things }: { things: readonly MessageValue[] }) {
+  const say = useSay();
+  const [there, setThere] = useState<readonly MessageValue[]>([]);
   return (
     <ul className="space-y-1.5">
       {things.map((thing) => (
-        <li key={thing}>
+        <li key={JSON.stringify(thing)}>
           <label className="bg-base-100 border-base-300 flex min-h-14 cursor-pointer items-center gap-3 border px-3 py-2">
             <input
               type="checkbox"
@@ -24,7 +26,7 @@ function Ticks({ things }: { things: readonly string[] }) {
                 setThere(target.checked ? [...there, thing] : there.filter((one) => one !== thing))
               }
             />
-            <span className="text-lg">{thing}</span>
+            <span className="text-lg">{say.value(thing)}</span>
           </label>
         </li>
       ))}
@@ -51,19 +53,19 @@ export function ReleaseStep({ bench: { parts }, release }: { bench: BenchOf; rel
         <>
           <p className="text-xl font-semibold">{say(known.name)}</p>
           <p>{say(known.does)}</p>
-          {known.dries > 0 && <p className="quiet">It then dries for {known.dries} minutes.</p>}
+          {known.dries > 0 && (
+            <p className="quiet">{say('bench.itDries', { dries: quantity(known.dries, 'min', 0) })}</p>
+          )}
         </>
       )}
       <ul className="list-disc pl-5">
         {parts
           .flatMap(({ plan }) => plan.items)
           .map(({ name, count }, i) => (
-            <li key={i}>
-              {count} × {name}
-            </li>
+            <li key={i}>{say('pours.itemCount', { count, name })}</li>
           ))}
       </ul>
-      <p className="quiet">Pipes and plugs want petroleum jelly, whatever the mould is.</p>
+      <p className="quiet">{say('bench.pipesWant')}</p>
     </div>
   );
 }
@@ -76,21 +78,19 @@ export function CoresStep({ cores }: { cores: readonly CoreHold[] }) {
     <ul className="space-y-2">
       {cores.map(({ name, count, held, lifts }, i) => (
         <li key={i} className="card-slab">
-          <p className="text-lg font-semibold">
-            {count} × {name}
-          </p>
+          <p className="text-lg font-semibold">{say('pours.itemCount', { count, name })}</p>
           {held ? (
             <>
               <p>
-                <span className="numeral text-3xl">{units.sayFigure(held.mass)}</span> on each core, or{' '}
-                <strong>{units.sayFigure(held.sand)}</strong> of dry {held.sandName.toLowerCase()}
+                <span className="numeral text-3xl">{units.sayFigure(held.mass)}</span>{' '}
+                {say('bench.onEachCore', { sand: held.sand, name: held.sandName })}
               </p>
               <p className="quiet">{say(held.advice)}</p>
-              {lifts !== undefined && <p>In {lifts} lifts, each poured on a set one, sand alone holds it.</p>}
+              {lifts !== undefined && <p>{say('bench.inLifts', { lifts })}</p>}
               <FigureWorking figure={held.mass} />
             </>
           ) : (
-            <p>Plugs tight, so that nothing runs out beneath.</p>
+            <p>{say('bench.plugsTight')}</p>
           )}
         </li>
       ))}

@@ -1,9 +1,11 @@
+import { quantity } from '@dewpot/core/units';
 import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { scaleQuery, useScaleEvent } from '../api/scale';
 import { Button } from '../ui/button';
 import { useUnits } from '../ui/units';
 import type { ScaleAtHand } from '../ui/use-scale';
+import { useSay } from '../ui/say';
 
 /** What the scale shows, and taking it. */
 export function ScalePanel({
@@ -18,22 +20,23 @@ export function ScalePanel({
   what: string;
   onTake: (mass: number) => void;
 }) {
+  const say = useSay();
   const units = useUnits();
   const { link, last, steady, rubbish } = scale;
   const eventBody = useScaleEvent();
   const told =
     link === 'down'
-      ? 'The scale does not answer'
+      ? say('bench.scaleSilent')
       : link === 'waiting'
-        ? 'Listening for the scale…'
+        ? say('bench.scaleListening')
         : last?.state === 'overload'
-          ? 'Too much on it'
+          ? say('bench.scaleOverload')
           : steady === undefined
-            ? 'moving…'
-            : 'steady';
+            ? say('bench.scaleMoving')
+            : say('bench.scaleSteady');
   const shown = link === 'up' && last?.mass !== undefined ? units.say(last.mass, 'g') : '–';
   return (
-    <section className="bg-base-100 border-base-300 border p-3" aria-label="Scale">
+    <section className="bg-base-100 border-base-300 border p-3" aria-label={say('bench.scale')}>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <p className="min-w-32">
           <span className="numeral block text-4xl">{shown}</span>
@@ -41,13 +44,13 @@ export function ScalePanel({
         </p>
         {wanted !== undefined && (
           <p className="quiet text-sm">
-            wanted: {units.say(wanted, 'g')}
+            {say('bench.wantedMass', { wanted: quantity(wanted, 'g') })}
             <span className="block">{what}</span>
           </p>
         )}
         <span className="ml-auto flex gap-2">
           <Button size="tall" disabled={link !== 'up'} onClick={() => eventBody.mutate({ tare: true })}>
-            Zero it
+            {say('bench.zeroIt')}
           </Button>
           <Button
             look="second"
@@ -56,15 +59,11 @@ export function ScalePanel({
             disabled={steady === undefined || steady <= 0 || wanted === undefined}
             onClick={() => steady !== undefined && onTake(steady)}
           >
-            Take it
+            {say('bench.takeIt')}
           </Button>
         </span>
       </div>
-      {rubbish > 0 && (
-        <p className="text-warning mt-1 text-sm">
-          {rubbish} readings made no sense and were left out: check the scale’s bridge, or type the figure on the sheet.
-        </p>
-      )}
+      {rubbish > 0 && <p className="text-warning mt-1 text-sm">{say('bench.rubbish', { rubbish })}</p>}
       {last?.device.startsWith('Simulated') !== false && <SimulatedPan wanted={wanted} />}
     </section>
   );
@@ -72,29 +71,28 @@ export function ScalePanel({
 
 /** The pan of the simulated scale: pour on and off. */
 function SimulatedPan({ wanted }: { wanted: number | undefined }) {
+  const say = useSay();
   const [open, setOpen] = useState(false);
   const { data } = useQuery({ ...scaleQuery, enabled: open });
   const eventBody = useScaleEvent();
   const load = (more: number) => eventBody.mutate({ load: Math.max(0, (data?.load ?? 0) + more) });
   return (
     <details className="mt-2 text-sm" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
-      <summary className="quiet flex min-h-11 cursor-pointer items-center">
-        The simulated scale: pour on and off
-      </summary>
+      <summary className="quiet flex min-h-11 cursor-pointer items-center">{say('bench.simulatedScale')}</summary>
       {data && (
         <div className="flex flex-wrap items-center gap-2">
           {[500, 100, 10, -10, -100].map((grams) => (
             <Button key={grams} onClick={() => load(grams)}>
-              {grams > 0 ? '+' : '−'} {Math.abs(grams)} g
+              {grams > 0 ? '+' : '−'} {say.quantity(Math.abs(grams), 'g')}
             </Button>
           ))}
           {wanted !== undefined && (
             <Button onClick={() => eventBody.mutate({ load: data.tare + Math.round(wanted) })}>
-              Pour what is wanted
+              {say('bench.pourWanted')}
             </Button>
           )}
-          <Button onClick={() => eventBody.mutate({ load: 0 })}>Empty it</Button>
-          <Button onClick={() => eventBody.mutate({ silent: 8000 })}>Cut its link for 8 s</Button>
+          <Button onClick={() => eventBody.mutate({ load: 0 })}>{say('bench.emptyIt')}</Button>
+          <Button onClick={() => eventBody.mutate({ silent: 8000 })}>{say('bench.cutLink', { time: '8 s' })}</Button>
         </div>
       )}
     </details>

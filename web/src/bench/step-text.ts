@@ -2,28 +2,29 @@ import { releaseCalled, releases } from '@dewpot/core/moulds';
 import { stepNames, type Step, type StepKind } from '@dewpot/core/bench';
 import type { BenchOf } from '@dewpot/core/planning';
 import type { Placing, PlacingKey } from '@dewpot/core/pours';
-import { distinct, type Message } from '@dewpot/core/units';
+import { distinct, msg, type Message } from '@dewpot/core/units';
 import type { Speaker } from '@dewpot/locales';
 
 /** A step's name with what it is of. */
 export function stepTitle(step: Step, label: (part: number, bucket: number) => string, say: Speaker): string {
-  const name = say(stepNames[step.kind]);
-  const lift = step.lift && step.lift.of > 1 ? `, lift ${step.lift.n} of ${step.lift.of}` : '';
-  return step.bucket === undefined || step.kind === 'mesh' ? name : `${name}${lift}: ${label(step.part, step.bucket)}`;
+  const name = stepNames[step.kind];
+  if (step.bucket === undefined || step.kind === 'mesh') return say(name);
+  const { n, of } = step.lift ?? { n: 1, of: 1 };
+  return say('bench.titleOf', { name, lifts: of, n, label: label(step.part, step.bucket) });
 }
 
 /** What is said of steps that no mould's own way of placing tells. */
-const plainWords: Partial<Record<StepKind, string>> = {
-  'lay-out': 'Lay everything out in reach, moulds level both ways, joints and holes sealed.',
-  'release-dries': 'Let it dry, and buff what wants buffing.',
-  insets: 'Lay them on the bottom as drawn: mirrored, and fixed so that nothing creeps under.',
-  cores: 'Set the cores and plugs, and weight them: fluid mix lifts a core.',
-  wash: 'Wash the bucket, the tools and your gloves before the next colour.',
-  weigh: 'Everything dry into the bucket, in this order.',
-  mix: 'Mix from the bottom up. Look, before each splash.',
-  rest: 'Let it stand so that air can rise, then stir once more.',
-  cover: 'Cover them, out of sun and wind.',
-  clean: 'Wash tools before it sets. Let the rinse water settle and harden; never down a drain.',
+const plainWords: Partial<Record<StepKind, Message>> = {
+  'lay-out': msg('bench.sayLayOut'),
+  'release-dries': msg('bench.sayReleaseDries'),
+  insets: msg('bench.sayInsets'),
+  cores: msg('bench.sayCores'),
+  wash: msg('bench.sayWash'),
+  weigh: msg('bench.sayWeigh'),
+  mix: msg('bench.sayMix'),
+  rest: msg('bench.sayRest'),
+  cover: msg('bench.sayCover'),
+  clean: msg('bench.sayClean'),
 };
 
 /** Which steps of placing a step at the bench is: a first lift with what is looked at before it. */
@@ -40,7 +41,7 @@ export function stepSentence(
   say: Speaker,
 ): string {
   const named = releaseCalled(release);
-  if (step.kind === 'release') return named ? say(releases[named].how) : 'Put the release on, thin.';
+  if (step.kind === 'release') return named ? say(releases[named].how) : say(msg('bench.sayRelease'));
   const keys = placingKeys(step);
   const items = new Set(step.moulds.map(({ item }) => item));
   const own = placings.filter(({ item }) => items.has(item));
@@ -48,7 +49,7 @@ export function stepSentence(
   const words = distinct(told.map(({ text }) => text))
     .map((text) => say(text))
     .join(' ');
-  return words || (plainWords[step.kind] ?? say(stepNames[step.kind]));
+  return words || say(plainWords[step.kind] ?? stepNames[step.kind]);
 }
 
 /** Cautions that stand at a step. */

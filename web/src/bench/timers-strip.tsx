@@ -17,17 +17,17 @@ export function TimersStrip({
   const shown = timers.filter(({ kind }) => kind !== 'pot-life');
   if (shown.length === 0) return null;
   return (
-    <ul className="flex flex-wrap gap-2" aria-label="Timers">
+    <ul className="flex flex-wrap gap-2" aria-label={say('bench.timers')}>
       {shown.map(({ key, name, from, until, kind }) => {
         const early = from !== undefined && now < from;
         const late = now > until;
         const told = early
-          ? `in ${countdown(from - now)}`
+          ? say('bench.inTime', { from: countdown(from - now) })
           : late
-            ? `${kind === 'wait' ? 'long enough, since' : 'late by'} ${countdown(now - until)}`
+            ? say(kind === 'wait' ? 'bench.longEnough' : 'bench.lateBy', { time: countdown(now - until) })
             : kind === 'wait'
               ? countdown(until - now)
-              : `now, ${countdown(until - now)} left`;
+              : say('bench.nowLeft', { time: countdown(until - now) });
         const look = late && kind !== 'wait' ? 'border-error text-error' : early ? 'border-base-300' : 'border-success';
         const text = (
           <>

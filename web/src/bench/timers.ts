@@ -1,5 +1,5 @@
 import { defined } from '@dewpot/core/math';
-import type { Phrase } from '@dewpot/core/units';
+import { msg, type Phrase } from '@dewpot/core/units';
 import { layered, stepNames, type Run, type TimedStep, type Timeline } from '@dewpot/core/bench';
 
 /** Something that runs out, or comes due, ms. */
@@ -21,7 +21,14 @@ function potLives({ potLives: lives, steps }: Timeline, run: Run, label: (part: 
     const mixing = own.find(({ step }) => step.kind === 'mix');
     const placing = own.filter(({ step }) => step.kind === 'fill' || step.kind === 'press');
     if (!mixing || mixing.state === 'ahead' || placing.every(({ step }) => done(run, step.key))) return [];
-    return [{ key: `life ${part}.${bucket}`, name: `${label(part, bucket)} stiffens`, until: good, kind: 'pot-life' }];
+    return [
+      {
+        key: `life ${part}.${bucket}`,
+        name: msg('bench.bucketStiffens', { label: label(part, bucket) }),
+        until: good,
+        kind: 'pot-life',
+      },
+    ];
   });
 }
 

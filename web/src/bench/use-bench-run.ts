@@ -48,12 +48,15 @@ export function useBenchRun({ pour, bench, atHand: { record }, run }: BenchRunPr
   const face = timeline.steps.find(({ step }) => step.key === opened && run.times.get(step.key)?.end === undefined);
   const shown = face ?? at;
   const held = shown && !face && shown.state === 'ahead' && shown.start - now > SOON ? shown : undefined;
-  const title = shown ? stepTitle(shown.step, label, say) : 'All poured';
+  const title = shown ? stepTitle(shown.step, label, say) : say('bench.allPoured');
   const placings = shown && bench.parts[shown.step.part]?.placings;
   const said = shown
-    ? `${title}. ${stepSentence(shown.step, { release: pour.input.release, placings: placings ?? [] }, say)}`
+    ? say('bench.saidTitle', {
+        title,
+        sentence: stepSentence(shown.step, { release: pour.input.release, placings: placings ?? [] }, say),
+      })
     : title;
-  useVoice(held ? `Wait: ${title} comes later.` : said, aloud);
+  useVoice(held ? say('bench.waitComes', { title }) : said, aloud);
   const times = useMemo(
     () => timers.flatMap(({ from, until }) => (from === undefined ? [until] : [from, until])),
     [timers],

@@ -1,3 +1,4 @@
+import { listed, msg, quantity } from '@dewpot/core/units';
 import { useState } from 'react';
 import { Check } from 'lucide-react';
 import { MeasureFigures, MeasureTally } from '../ui/measure-tally';
@@ -5,9 +6,11 @@ import { useUnits } from '../ui/units';
 import { ScalePanel } from './scale-panel';
 import type { BucketContext } from './step-context';
 import { useScale } from '../ui/use-scale';
+import { useSay } from '../ui/say';
 
 /** Material by material: scoops to tap off, grams beside them; the scale fills in what it weighed. */
 export function WeighStep({ bucketful, bucketKey, run, record }: BucketContext) {
+  const say = useSay();
   const units = useUnits();
   const weighed = run.weighed.get(bucketKey) ?? {};
   const rows = [
@@ -27,7 +30,7 @@ export function WeighStep({ bucketful, bucketKey, run, record }: BucketContext) 
       <ScalePanel
         scale={scale}
         wanted={at?.mass}
-        what={at?.name ?? 'everything is weighed'}
+        what={at?.name ?? say('bench.allWeighed')}
         onTake={(mass) => {
           if (!at) return;
           record({ kind: 'weighed', bucket: bucketKey, material: at.materialId, mass });
@@ -63,7 +66,10 @@ export function WeighStep({ bucketful, bucketKey, run, record }: BucketContext) 
                     </span>
                     {Math.abs(off) > 0.03 && (
                       <span className="text-warning text-sm">
-                        {Math.abs(off * 100).toFixed(0)} % {off > 0 ? 'more' : 'less'}
+                        {say('bench.offWeight', {
+                          off: quantity(Math.abs(off * 100), '%', 0),
+                          more: off > 0 ? 'yes' : 'no',
+                        })}
                       </span>
                     )}
                   </span>
@@ -76,10 +82,11 @@ export function WeighStep({ bucketful, bucketKey, run, record }: BucketContext) 
       </ul>
       {bucketful.late.length > 0 && (
         <p>
-          Keep back, to strew in at the end:{' '}
-          <strong>
-            {bucketful.late.map(({ name, mass }) => `${units.say(mass, 'g')} ${name.toLowerCase()}`).join(', ')}
-          </strong>
+          {say('bench.keepBack', {
+            late: listed(
+              bucketful.late.map(({ name, mass }) => msg('pours.materialNamed', { mass: quantity(mass, 'g'), name })),
+            ),
+          })}
         </p>
       )}
     </div>

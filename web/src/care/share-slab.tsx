@@ -1,11 +1,9 @@
 import { FileDown } from 'lucide-react';
 import { standing } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
-import { format } from 'date-fns';
 import { makeLabels, makeLife, PaperButton } from '../paper';
 import { Button } from '../ui/button';
 import { saveFile } from '../ui/save-file';
-import { useUnits } from '../ui/units';
 import { CareNoteButton } from './care-note-button';
 import { stageOf } from '../ui/casts/stage-words';
 import { tellEvent } from '../ui/casts/event-words';
@@ -42,7 +40,6 @@ function castFile(cast: CastDetail): string {
 /** What goes with a piece: a label, a note for its keeper, its whole life on paper or as a file. */
 export function ShareSlab({ cast }: { cast: CastDetail }) {
   const say = useSay();
-  const units = useUnits();
   const { code, snapshot, life, events } = cast;
   const address = `${window.location.origin}/casts/${cast.id}`;
   return (
@@ -67,15 +64,15 @@ export function ShareSlab({ cast }: { cast: CastDetail }) {
             {
               code,
               name: snapshot.mouldName,
-              told: `${snapshot.mixName}, ${stageOf(cast)}`,
+              told: `${snapshot.mixName}, ${say(stageOf(cast))}`,
               address,
               from: life.pouredAt,
               weighings: life.weighings,
               curve: cast.dryDown.curve,
               dry: cast.expected.dry,
-              say: (mass) => units.say(mass, 'g'),
+              say,
               events: standing(events).map((event) => ({
-                at: format(event.at, 'd MMM yyyy, HH:mm'),
+                at: say.value({ at: event.at, as: 'time' }),
                 told: tellEvent(event, say),
               })),
             },

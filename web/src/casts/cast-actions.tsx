@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Phrase } from '@dewpot/core/units';
+import { type Phrase, msg } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { taskWords, type CastTask, type Due, type Stage } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
@@ -55,13 +55,13 @@ const actionsIn: Record<Stage, readonly CastAction[]> = {
 
 const actionWords: Record<CastAction, Phrase> = {
   ...taskWords,
-  postpone: 'Postpone',
-  soak: 'Soak',
-  trim: 'Trim and sand',
-  decorate: 'Decorate',
-  'add-fittings': 'Add fittings',
-  move: 'Move',
-  inspect: 'Inspect',
+  postpone: msg('casts.postpone'),
+  soak: msg('casts.soak'),
+  trim: msg('casts.trimSand'),
+  decorate: msg('casts.decorate'),
+  'add-fittings': msg('casts.addFittings'),
+  move: msg('casts.move'),
+  inspect: msg('casts.inspect'),
 };
 
 const forms: Record<CastAction, (props: ActionProps) => React.ReactNode> = {
@@ -106,10 +106,12 @@ function actionsFor(casts: readonly CastView[], due: Due | undefined): CastActio
   ];
 }
 
-function namesOf(casts: readonly CastView[]): string {
+function namesOf(casts: readonly CastView[]): Phrase {
   const names = new Set(casts.map(({ snapshot }) => snapshot.mouldName));
   const codes = casts.map(({ code }) => code).join(', ');
-  return names.size > 1 ? `${casts.length} casts: ${codes}` : `${defined(casts[0]).snapshot.mouldName} ${codes}`;
+  return names.size > 1
+    ? msg('casts.castsTitled', { casts: casts.length, codes })
+    : `${defined(casts[0]).snapshot.mouldName} ${codes}`;
 }
 
 /** The sheet on which something is done to like casts. */
@@ -152,7 +154,7 @@ export function CastActions({
       })),
     });
   return (
-    <Dialog title={namesOf(casts)} onClose={onClose}>
+    <Dialog title={say.value(namesOf(casts))} onClose={onClose}>
       {possible.length > 1 && (
         <div role="tablist" className="mb-4 flex flex-wrap gap-1.5">
           {possible.map((one) => (

@@ -6,7 +6,6 @@ import { speakerFor } from '@dewpot/locales/testing';
 import { fakeServer, Refusal, renderScreen } from '../../test/fake-server';
 import { cast, castDetail, DAY, NOW, dry } from '../../test/stand-ins';
 import { CastPage } from './cast-page';
-import { unitsOf } from '../ui/units';
 import { CastsPage } from './casts-page';
 import { lifeOption } from './life-chart-option';
 
@@ -77,7 +76,7 @@ describe('a cast’s screen', () => {
   it('draws no strength of an article, and names what happened to it', () => {
     const snapshot = { ...detail.snapshot, article: {} as never };
     const option = (article: boolean) =>
-      lifeOption({ cast: article ? { ...detail, snapshot } : detail, now: NOW, units: unitsOf(speakerFor()) }) as {
+      lifeOption({ cast: article ? { ...detail, snapshot } : detail, now: NOW, say: speakerFor() }) as {
         series: { name: string; markLine?: { data: unknown[] } }[];
         yAxis: { show?: boolean }[];
       };

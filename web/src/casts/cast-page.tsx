@@ -10,7 +10,7 @@ import { Nowhere } from '../ui/not-found';
 import { isDue, lookToday, nextOf } from '../ui/casts/reading';
 import { PieceThumb } from '../ui/piece-thumb';
 import { Busy, Failure } from '../ui/states';
-import { sayWhen } from '../ui/format-time';
+import { whenOf } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { WindowBand, windowInWords } from '../ui/window-band';
 import { AmbientSlab, DemouldSlab } from '../curing';
@@ -26,14 +26,16 @@ import { useSay } from '../ui/say';
 
 /** One cast's life. */
 export function CastPage() {
+  const say = useSay();
   const { id = '' } = useParams();
   const { data, error, isPending } = useQuery(castQuery(id));
-  if (isPending) return <Busy what="the cast" />;
+  if (isPending) return <Busy what={say('casts.busyCast')} />;
   if (data) return <CastLife cast={data} />;
   return error instanceof ProblemFailure && error.problem.status === 404 ? <Nowhere /> : <Failure error={error} />;
 }
 
 function CastLife({ cast }: { cast: CastDetail }) {
+  const say = useSay();
   const now = useNow();
   const [doing, setDoing] = useState<{ action: CastAction; due?: Due; postpone?: boolean }>();
   const { code, snapshot, stage } = cast;
@@ -42,7 +44,7 @@ function CastLife({ cast }: { cast: CastDetail }) {
   return (
     <div className="mx-auto grid max-w-7xl gap-4 p-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
       <div className="space-y-4">
-        <section className="card-slab" aria-label="The piece">
+        <section className="card-slab" aria-label={say('casts.thePiece')}>
           <div className="grid place-items-center">
             <PieceThumb shape={snapshot.shape} {...lookToday(cast, now)} size={230} stage={stage} />
           </div>
@@ -50,7 +52,7 @@ function CastLife({ cast }: { cast: CastDetail }) {
             {code} <span className="text-2xl">{snapshot.mouldName}</span>
           </h1>
           <p className="quiet">
-            {snapshot.mixName}, {stageOf(cast)}
+            {snapshot.mixName}, {say(stageOf(cast))}
           </p>
           <Next
             cast={cast}
@@ -109,29 +111,23 @@ function Next({
   if (joinedInto)
     return (
       <p className="mt-3">
-        It is part of{' '}
         <Link className="link" to={`/casts/${joinedInto.id}`}>
-          {joinedInto.code}
+          {say('casts.partOf', { code: joinedInto.code })}
         </Link>
-        , and goes on as one with it.
       </p>
     );
   if (!next)
     return (
       <div className="mt-3 space-y-2">
-        <p>
-          {cast.stage === 'drying'
-            ? 'Like pieces of its pour are weighed in its place.'
-            : 'Its work is done; its record stays.'}
-        </p>
+        <p>{cast.stage === 'drying' ? say('casts.likeWeighed') : say('casts.workDone')}</p>
         {cast.stage === 'finished' && (
           <Button className="w-full" onClick={() => onDo('record-condition')}>
-            Tell how it lasted
+            {say('casts.tellLasted')}
           </Button>
         )}
         {cast.stage === 'drying' && (
           <Button className="w-full" onClick={() => onDo('weigh')}>
-            Weigh it, or something else
+            {say('casts.weighOrElse')}
           </Button>
         )}
       </div>
@@ -141,7 +137,7 @@ function Next({
     <div className="mt-4 space-y-2">
       <WindowBand window={next} now={now} />
       <p>
-        <strong>{say(taskInWords(next))}</strong>: {windowInWords(next, now)}.{' '}
+        <strong>{say(taskInWords(next))}</strong>: {say(windowInWords(next, now))}.{' '}
         {next.told && `${sentence(say(next.told))} `}
         {missing.map((one) => say(one)).join(' ')}
       </p>
@@ -155,8 +151,8 @@ function Next({
       </Button>
       <Then dues={cast.dues.filter((due) => due !== next)} now={now} onDo={onDo} />
       <div className="grid grid-cols-2 gap-2">
-        <Button onClick={() => onDo(next.task, next, true)}>Postpone</Button>
-        <Button onClick={() => onDo('inspect')}>Something else</Button>
+        <Button onClick={() => onDo(next.task, next, true)}>{say('casts.postpone')}</Button>
+        <Button onClick={() => onDo('inspect')}>{say('casts.somethingElse')}</Button>
       </div>
     </div>
   );
@@ -183,8 +179,8 @@ function Then({
           </button>
           <span className="quiet text-right">
             {due.postponedUntil === undefined
-              ? windowInWords(due, now)
-              : `postponed to ${sayWhen(due.postponedUntil, now)}`}
+              ? say(windowInWords(due, now))
+              : say('casts.postponedUntil', { postponedUntil: say(whenOf(due.postponedUntil, now)) })}
           </span>
         </li>
       ))}

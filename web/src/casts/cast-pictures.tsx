@@ -4,22 +4,24 @@ import { castPictureAddress, useAddCastPicture, useRemoveCastPicture } from '../
 import { Button } from '../ui/button';
 import { FileButton } from '../ui/file-button';
 import { Failure } from '../ui/states';
+import { useSay } from '../ui/say';
 
 /** A button that takes a photo of what happened. */
 export function PhotoButton({ castId, eventId, of }: { castId: string; eventId: string; of: string }) {
+  const say = useSay();
   const add = useAddCastPicture(castId);
   return (
     <>
       <FileButton
         accept="image/*"
-        label={`A photo of: ${of}`}
+        label={say('casts.photoOf', { of })}
         look="plain"
         size="low"
         className="w-11 p-0"
         onFile={async (file) => void (await add.mutateAsync({ file, eventId }).catch(() => undefined))}
       >
         <Camera size={18} aria-hidden="true" />
-        <span className="sr-only">Photo: {of}</span>
+        <span className="sr-only">{say('casts.photoTitled', { of })}</span>
       </FileButton>
       <Failure error={add.error} />
     </>
@@ -28,6 +30,7 @@ export function PhotoButton({ castId, eventId, of }: { castId: string; eventId: 
 
 /** Photos that belong to an event. */
 export function EventPictures({ castId, pictures }: { castId: string; pictures: readonly CastPictureView[] }) {
+  const say = useSay();
   const remove = useRemoveCastPicture(castId);
   if (pictures.length === 0) return null;
   return (
@@ -37,7 +40,7 @@ export function EventPictures({ castId, pictures }: { castId: string; pictures: 
           <a href={castPictureAddress(id)} target="_blank" rel="noreferrer">
             <img
               src={castPictureAddress(id)}
-              alt="A photo of the cast"
+              alt={say('casts.photoOfCast')}
               width={width}
               height={height}
               loading="lazy"
@@ -48,8 +51,8 @@ export function EventPictures({ castId, pictures }: { castId: string; pictures: 
             look="plain"
             size="low"
             className="bg-base-100/80 absolute top-0 right-0 w-11 p-0"
-            aria-label="Delete this photo"
-            onClick={() => window.confirm('Delete this photo?') && remove.mutate(id)}
+            aria-label={say('casts.deletePhoto')}
+            onClick={() => window.confirm(say('casts.deletePhotoAsk')) && remove.mutate(id)}
           >
             <X size={16} aria-hidden="true" />
           </Button>

@@ -4,7 +4,7 @@ import type { CastDetail } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useCastEvent } from '../api/casts';
 import { Button } from '../ui/button';
-import { exactly, sayWhen } from '../ui/format-time';
+import { exactTime, whenOf } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { EventPictures, PhotoButton } from './cast-pictures';
 import { tellEvent } from '../ui/casts/event-words';
@@ -24,12 +24,12 @@ export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
     .filter(({ id }) => all || stands.has(id))
     .sort((a, b) => b.at - a.at || (a.id < b.id ? 1 : -1));
   return (
-    <section className="card-slab" aria-label="Record">
+    <section className="card-slab" aria-label={say('casts.record')}>
       <div className="flex flex-wrap items-baseline justify-between gap-2">
-        <h2 className="text-xl">Record</h2>
+        <h2 className="text-xl">{say('casts.record')}</h2>
         {undone > 0 && (
           <button type="button" className="link text-sm" onClick={() => setAll(!all)}>
-            {all ? 'Hide what was undone' : `Show ${undone} undone`}
+            {all ? say('casts.hideUndone') : say('casts.showUndone', { undone })}
           </button>
         )}
       </div>
@@ -37,8 +37,12 @@ export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
       <ol className="divide-base-300 divide-y">
         {shown.map((event) => (
           <li key={event.id} className="grid grid-cols-[7.5rem_1fr_auto] items-center gap-3 py-1.5">
-            <time className="quiet text-sm" title={exactly(event.at)} dateTime={new Date(event.at).toISOString()}>
-              {sayWhen(event.at, now)}
+            <time
+              className="quiet text-sm"
+              title={say(exactTime(event.at))}
+              dateTime={new Date(event.at).toISOString()}
+            >
+              {say(whenOf(event.at, now))}
             </time>
             <span className={stands.has(event.id) || event.type === 'voided' ? '' : 'line-through opacity-70'}>
               {tellEvent(event, say)}
@@ -52,7 +56,10 @@ export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
                   size="low"
                   className="px-3 text-sm"
                   disabled={undo.isPending}
-                  aria-label={`Undo: ${tellEvent(event, say)}, ${sayWhen(event.at, now)}`}
+                  aria-label={say('casts.undoEvent', {
+                    event: tellEvent(event, say),
+                    event2: say(whenOf(event.at, now)),
+                  })}
                   onClick={() =>
                     undo.mutate({
                       castId: cast.id,
@@ -60,7 +67,7 @@ export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
                     })
                   }
                 >
-                  Undo
+                  {say('ui.undo')}
                 </Button>
               </span>
             ) : (

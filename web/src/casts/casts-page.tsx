@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { msg } from '@dewpot/core/units';
 import { useQuery } from '@tanstack/react-query';
 import type { CastView } from '@dewpot/contract';
 import { Link } from 'react-router';
@@ -9,7 +10,7 @@ import { PageHead } from '../ui/page-head';
 import { PieceThumb } from '../ui/piece-thumb';
 import { spotWords } from '@dewpot/core/casts';
 import { writeWeighing, type Speaker } from '@dewpot/locales';
-import { exactly, sayDay } from '../ui/format-time';
+import { exactTime, dayOf } from '../ui/format-time';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useSay } from '../ui/say';
@@ -17,13 +18,13 @@ import { sizeWords } from '../ui/casts/event-words';
 import { stageOf } from '../ui/casts/stage-words';
 
 const hurt = ({ life }: CastView, say: Speaker) =>
-  life.damage.map(({ spot, size }) => `${sizeWords[size]} at the ${say(spotWords[spot])}`).join(', ');
+  life.damage.map(({ spot, size }) => say('ui.hurt', { size: sizeWords[size], spot: spotWords[spot] })).join(', ');
 
 function columnsOf(say: Speaker, now: number): TableColumn<CastView>[] {
   return [
     {
       id: 'code',
-      title: 'Code',
+      title: say(msg('casts.code')),
       value: ({ code }) => code,
       show: (cast) => (
         <Link to={`/casts/${cast.id}`} className="flex items-center gap-3">
@@ -37,19 +38,23 @@ function columnsOf(say: Speaker, now: number): TableColumn<CastView>[] {
         </Link>
       ),
     },
-    { id: 'mould', title: 'Piece', value: ({ snapshot }) => snapshot.mouldName },
-    { id: 'mix', title: 'Mix', value: ({ snapshot }) => snapshot.mixName },
+    { id: 'mould', title: say(msg('casts.piece')), value: ({ snapshot }) => snapshot.mouldName },
+    { id: 'mix', title: say(msg('casts.mix')), value: ({ snapshot }) => snapshot.mixName },
     {
       id: 'poured',
-      title: 'Poured',
+      title: say(msg('casts.poured')),
       value: ({ life }) => new Date(life.pouredAt).toISOString().slice(0, 10),
-      show: ({ life }) => <span title={exactly(life.pouredAt)}>{sayDay(life.pouredAt, now)}</span>,
+      show: ({ life }) => <span title={say(exactTime(life.pouredAt))}>{say(dayOf(life.pouredAt, now))}</span>,
     },
-    { id: 'stage', title: 'Now', value: stageOf },
-    { id: 'hurt', title: 'Damage', value: (cast) => hurt(cast, say) || (cast.life.demouldedAt ? 'clean' : '') },
+    { id: 'stage', title: say(msg('casts.nowTitle')), value: (cast) => say(stageOf(cast)) },
+    {
+      id: 'hurt',
+      title: say(msg('casts.damage')),
+      value: (cast) => hurt(cast, say) || (cast.life.demouldedAt ? say('casts.clean') : ''),
+    },
     {
       id: 'mass',
-      title: 'Last weighed',
+      title: say(msg('casts.lastWeighed')),
       right: true,
       value: ({ life }) => life.weighings[life.weighings.length - 1]?.mass ?? '',
       show: ({ life }) => {
@@ -67,33 +72,33 @@ export function CastsPage() {
   const now = useNow();
   const columns = useMemo(() => columnsOf(say, now), [say, now]);
   const newest = useMemo(() => [...(data ?? [])].reverse(), [data]);
-  if (isPending) return <Busy what="the casts" />;
+  if (isPending) return <Busy what={say('casts.busyCasts')} />;
   if (!data) return <Failure error={error} />;
   return (
     <div className="mx-auto max-w-6xl p-4">
-      <PageHead title="Casts" to="/pours/new" add="Plan a pour">
+      <PageHead title={say('shell.casts')} to="/pours/new" add={say('shell.planPour')}>
         <Link to="/casts/weigh" className={buttonClass()}>
-          Weigh what is due
+          {say('shell.weighDue')}
         </Link>
         <Link to="/casts/join" className={buttonClass()}>
-          Assemble parts
+          {say('shell.assembleParts')}
         </Link>
         <Link to="/casts/try" className={buttonClass()}>
-          Simulate
+          {say('shell.simulate')}
         </Link>
       </PageHead>
       {data.length === 0 ? (
-        <Empty title="No casts yet">
-          <p>A cast begins its record when its pour is finished, and keeps it until long after it is finished.</p>
+        <Empty title={say('casts.noCastsYet')}>
+          <p>{say('casts.noCastsHow')}</p>
           <p>
             <Link to="/pours/new" className={buttonClass({ look: 'main', size: 'own' })}>
-              Plan a pour
+              {say('shell.planPour')}
             </Link>
           </p>
         </Empty>
       ) : (
         <section className="card-slab">
-          <DataTable name="Casts" rows={newest} columns={columns} empty="No cast has that word in its record." />
+          <DataTable name="Casts" rows={newest} columns={columns} empty={say('casts.noCastFits')} />
         </section>
       )}
     </div>

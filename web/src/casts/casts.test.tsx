@@ -3,14 +3,11 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { speakerFor } from '@dewpot/locales/testing';
 import { cast, castDetail, DAY, NOW, renderInside } from '../../test/stand-ins';
-import { unitsOf } from '../ui/units';
 import { DemouldForm } from '../curing/demould-form';
 import { lifeOption } from './life-chart-option';
 import { CoatForm } from '../sealing/coat-form';
 import { WeighForm } from '../sealing/weigh-form';
 import { tellEvent } from '../ui/casts/event-words';
-
-const units = unitsOf(speakerFor());
 
 describe('lifting out', () => {
   it('is one tap where it went well', async () => {
@@ -109,7 +106,7 @@ describe('a cast’s life', () => {
     },
   );
   it('draws what was and what is forecast as two lines that meet, and each weighing as a point', () => {
-    const option = lifeOption({ cast: detail, now: NOW, units }) as {
+    const option = lifeOption({ cast: detail, now: NOW, say: speakerFor() }) as {
       series: { name: string; data: [number, number][] }[];
     };
     const [was, willBe] = ['Strength', 'Strength, forecast'].map((line) =>

@@ -1,13 +1,12 @@
+import { type Speaker, writeWeighing } from '@dewpot/locales';
 import { defined } from '@dewpot/core/math';
-import { DAY, HOUR } from '@dewpot/core/units';
+import { DAY, HOUR, msg, type Message } from '@dewpot/core/units';
 import { shareBand, strengthShare } from '@dewpot/core/binders';
 import { agesAt } from '@dewpot/core/curing';
 import { standing, type CastEvent } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
 import type { EChartsCoreOption } from 'echarts/core';
-import { format } from 'date-fns';
 import { font, INK, inked } from '../ui/chart-style';
-import type { Units } from '../ui/units';
 
 const POINTS = 120;
 const STRENGTH = 0;
@@ -21,18 +20,18 @@ type Point = readonly [at: number, value: number];
 export interface LifeDrawn {
   readonly cast: CastDetail;
   readonly now: number;
-  readonly units: Units;
+  readonly say: Speaker;
 }
 
-const markWords: Partial<Record<CastEvent['type'], string>> = {
-  demoulded: 'out of the mould',
-  uncovered: 'moist curing ended',
-  unclamped: 'unclamped',
-  decorated: 'decorated',
-  coated: 'coat',
-  finished: 'finished',
-  'came-later': 'condition',
-  broken: 'broken',
+const markWords: Partial<Record<CastEvent['type'], Message>> = {
+  demoulded: msg('casts.markDemoulded'),
+  uncovered: msg('casts.markCured'),
+  unclamped: msg('casts.markUnclamped'),
+  decorated: msg('casts.markDecorated'),
+  coated: msg('casts.markCoat'),
+  finished: msg('casts.markFinished'),
+  'came-later': msg('casts.markCondition'),
+  broken: msg('casts.markedBroken'),
 };
 
 const marked = ({ events }: CastDetail) => standing(events).filter(({ type }) => markWords[type]);
@@ -72,17 +71,17 @@ const curve = (name: string, data: readonly Point[], colour: string, axis: numbe
 const forecast = (colour: string) => ({ lineStyle: { color: colour, width: 2.5, type: 'dashed' } });
 
 /** Upright lines through a chart: what happened, and now. Named on the upper one. */
-function marks({ cast, now }: LifeDrawn, end: number, named: boolean) {
+function marks({ cast, now, say }: LifeDrawn, end: number, named: boolean) {
   const label = { ...font, show: named, position: 'insideEndTop', rotate: 0, align: 'left', padding: [0, 0, 0, 4] };
   const happened = marked(cast).map(({ at, type }) => ({
     xAxis: at,
     lineStyle: { color: inked(45), width: 1.2, type: 'solid' },
-    label: { ...label, formatter: markWords[type] },
+    label: { ...label, formatter: say.value(markWords[type] ?? '') },
   }));
   const here = {
     xAxis: now,
     lineStyle: { color: NOW, width: 2, type: 'solid' },
-    label: { ...font, show: named, formatter: 'now', color: NOW, fontWeight: 700 },
+    label: { ...font, show: named, formatter: say('casts.now'), color: NOW, fontWeight: 700 },
   };
   return { silent: true, symbol: 'none', data: now < end ? [...happened, here] : happened };
 }
@@ -95,7 +94,7 @@ const bridged = ({ cast }: LifeDrawn) => ({
 });
 
 function strengthCurves(drawn: LifeDrawn, end: number) {
-  const { cast, now } = drawn;
+  const { cast, now, say } = drawn;
   const { pouredAt } = cast.life;
   const { binderClass } = cast.snapshot;
   const hours = Array.from({ length: POINTS }, (_, i) => (((end - pouredAt) / HOUR) * i) / (POINTS - 1));
@@ -109,20 +108,21 @@ function strengthCurves(drawn: LifeDrawn, end: number) {
   const colour = 'var(--color-primary)';
   const none = { lineStyle: { opacity: 0 }, stack: 'shares' };
   return [
-    curve('At the least', pointsOf(low), colour, STRENGTH, { ...none, markArea: bridged(drawn) }),
+    curve(say('casts.atLeastLine'), pointsOf(low), colour, STRENGTH, { ...none, markArea: bridged(drawn) }),
     curve(
-      'At the most',
+      say('casts.atMostLine'),
       pointsOf((age) => high(age) - low(age)),
       colour,
       STRENGTH,
       { ...none, areaStyle: { color: colour, opacity: 0.18 } },
     ),
-    curve('Strength', was, colour, STRENGTH, { markLine: marks(drawn, end, true) }),
-    curve('Strength, forecast', willBe, colour, STRENGTH, forecast(colour)),
+    curve(say('casts.strength'), was, colour, STRENGTH, { markLine: marks(drawn, end, true) }),
+    curve(say('casts.strengthForecast'), willBe, colour, STRENGTH, forecast(colour)),
   ];
 }
 
 function waterCurves(drawn: LifeDrawn, end: number) {
+  const { say } = drawn;
   const { life, dryDown, expected } = drawn.cast;
   const at = (hour: number) => life.pouredAt + hour * HOUR;
   const points = (value: (one: (typeof dryDown.curve)[number]) => number) =>
@@ -135,14 +135,14 @@ function waterCurves(drawn: LifeDrawn, end: number) {
   const none = { lineStyle: { opacity: 0 }, stack: 'band' };
   return [
     curve(
-      'From',
+      say('casts.from'),
       points(({ low }) => low),
       colour,
       WATER,
       { ...none, markLine: marks(drawn, end, false) },
     ),
     curve(
-      'To',
+      say('casts.to'),
       points(({ low, high }) => high - low),
       colour,
       WATER,
@@ -151,10 +151,10 @@ function waterCurves(drawn: LifeDrawn, end: number) {
         areaStyle: { color: 'var(--water)', opacity: 0.3 },
       },
     ),
-    curve('Fitted drying curve', fitted, colour, WATER),
-    curve('Fitted drying curve, forecast', ahead, colour, WATER, forecast(colour)),
+    curve(say('casts.dryingCurve'), fitted, colour, WATER),
+    curve(say('casts.dryingForecast'), ahead, colour, WATER, forecast(colour)),
     {
-      name: 'Weighed',
+      name: say('casts.weighed'),
       type: 'scatter',
       xAxisIndex: WATER,
       yAxisIndex: WATER,
@@ -167,7 +167,7 @@ function waterCurves(drawn: LifeDrawn, end: number) {
         silent: true,
         symbol: 'none',
         lineStyle: { color: colour, type: 'dotted', width: 1.5 },
-        label: { ...font, formatter: 'dry, by the mix', position: 'insideStartTop' },
+        label: { ...font, formatter: say('casts.dryByMix'), position: 'insideStartTop' },
         data: [{ yAxis: expected.dry }],
       },
     },
@@ -175,7 +175,7 @@ function waterCurves(drawn: LifeDrawn, end: number) {
 }
 
 /** What was done again and again, and what was seen: wettings along the foot of the upper chart, photos along its head. */
-function ticks({ cast: { life, pictures } }: LifeDrawn) {
+function ticks({ cast: { life, pictures }, say }: LifeDrawn) {
   const tick = (name: string, symbol: string, at: readonly number[], height: number, colour: string) => ({
     name,
     type: 'scatter',
@@ -188,9 +188,9 @@ function ticks({ cast: { life, pictures } }: LifeDrawn) {
     itemStyle: { color: colour },
   });
   return [
-    tick('Wetted', 'triangle', life.wettings ?? [], 4, 'var(--color-secondary)'),
+    tick(say('casts.wetted'), 'triangle', life.wettings ?? [], 4, 'var(--color-secondary)'),
     tick(
-      'Photo',
+      say('casts.photo'),
       'diamond',
       pictures.map(({ at }) => at),
       96,
@@ -219,7 +219,7 @@ const layouts = {
 
 /** The chart's option: strength above, water below, on one time axis. */
 export function lifeOption(drawn: LifeDrawn): EChartsCoreOption {
-  const { cast, units } = drawn;
+  const { cast, say } = drawn;
   const end = endOf(drawn);
   const masses = massAxis(drawn);
   const joined = cast.snapshot.article !== undefined;
@@ -232,7 +232,7 @@ export function lifeOption(drawn: LifeDrawn): EChartsCoreOption {
     min: cast.life.pouredAt,
     max: end,
     axisLine: { lineStyle: { color: INK } },
-    axisLabel: { ...font, show, hideOverlap: true, formatter: (value: number) => format(value, 'd MMM') },
+    axisLabel: { ...font, show, hideOverlap: true, formatter: (value: number) => say.value({ at: value, as: 'date' }) },
     splitLine: { show: false },
   });
   return {
@@ -249,19 +249,19 @@ export function lifeOption(drawn: LifeDrawn): EChartsCoreOption {
         min: 0,
         max: 100,
         interval: 25,
-        axisLabel: { ...font, formatter: '{value} %' },
+        axisLabel: { ...font, formatter: (value: number) => say.quantity(value, '%', 0) },
         ...gridLines,
       },
       {
         gridIndex: WATER,
         ...masses,
-        axisLabel: { ...font, formatter: (mass: number) => units.sayWeighing({ mass, step: masses.interval }) },
+        axisLabel: { ...font, formatter: (mass: number) => writeWeighing(mass, masses.interval, say.reader) },
         ...gridLines,
       },
     ],
     series: [
       ...(joined
-        ? [curve('Happened', [], INK, STRENGTH, { markLine: marks(drawn, end, true) })]
+        ? [curve(say('casts.happened'), [], INK, STRENGTH, { markLine: marks(drawn, end, true) })]
         : strengthCurves(drawn, end)),
       ...ticks(drawn),
       ...waterCurves(drawn, end),

@@ -1,41 +1,45 @@
 import { useState } from 'react';
+import { HOUR, msg, type Message } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { postponementCost, taskWords, type Due } from '@dewpot/core/casts';
 import { addDays, addHours, setHours, startOfHour } from 'date-fns';
 import { Choice } from '../ui/choice';
-import { sayWhen } from '../ui/format-time';
+import { whenOf } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
-import type { Speaker } from '@dewpot/locales';
 import { useSay } from '../ui/say';
 
 const MORNING = 8;
 const EVENING = 19;
 
+interface Later {
+  readonly key: string;
+  readonly label: Message;
+  readonly at: number;
+}
+
 /** To when things are postponed, as people say it. */
-function timesFrom(now: number): { label: string; at: number }[] {
+function timesFrom(now: number): Later[] {
   const hour = startOfHour(now);
   const evening = setHours(hour, EVENING).getTime();
-  const morning = (days: number) => addDays(setHours(hour, MORNING), days).getTime();
+  const mornings = [2, 4, 7].map((days) => ({ days, at: addDays(setHours(hour, MORNING), days).getTime() }));
   return [
-    { label: 'two hours', at: addHours(now, 2).getTime() },
-    ...(evening > now + 3 * 3_600_000 ? [{ label: 'this evening', at: evening }] : []),
-    { label: 'tomorrow morning', at: morning(1) },
-    { label: 'two days', at: morning(2) },
-    { label: 'four days', at: morning(4) },
-    { label: 'a week', at: morning(7) },
+    { key: 'hours', label: msg('casts.inTwoHours'), at: addHours(now, 2).getTime() },
+    ...(evening > now + 3 * HOUR ? [{ key: 'evening', label: msg('casts.thisEvening'), at: evening }] : []),
+    { key: 'morning', label: msg('casts.tomorrowMorning'), at: addDays(setHours(hour, MORNING), 1).getTime() },
+    ...mornings.map(({ days, at }) => ({ key: `days ${days}`, label: msg('casts.inDays', { days }), at })),
   ];
 }
 
 /** What it costs, as a sentence. */
-function consequence(due: Due, until: number, now: number, say: Speaker): string {
-  const { costs, at, ...cost } = postponementCost(due, until);
-  const why = say(cost.why);
-  if (costs === 'nothing') return `Costs nothing: it is good until ${sayWhen(at, now)}.`;
-  if (costs === 'time') return `Costs nothing but time: ${why}.`;
-  if (costs === 'dryness') return `From ${sayWhen(at, now)} on it suffers: ${why}.`;
-  return at < now ? `The window closed ${sayWhen(at, now)}: ${why}.` : `The window closes ${sayWhen(at, now)}: ${why}.`;
+function consequence(due: Due, until: number, now: number): Message {
+  const { costs, at, why } = postponementCost(due, until);
+  const when = whenOf(at, now);
+  if (costs === 'nothing') return msg('casts.costsNothing', { at: when });
+  if (costs === 'time') return msg('casts.costsTime', { why });
+  if (costs === 'dryness') return msg('casts.suffersFrom', { at: when, why });
+  return msg(at < now ? 'casts.windowClosed' : 'casts.windowCloses', { at: when, why });
 }
 
 /** Puts a task off, with what that costs told before it is done. */
@@ -43,30 +47,30 @@ export function PostponeForm({ casts, due, busy, record }: ActionProps) {
   const say = useSay();
   const now = useNow();
   const times = timesFrom(now);
-  const [label, setLabel] = useState(defined(times[0]).label);
+  const [key, setKey] = useState(defined(times[0]).key);
   if (!due) return null;
-  const until = (times.find((one) => one.label === label) ?? defined(times[0])).at;
+  const until = (times.find((one) => one.key === key) ?? defined(times[0])).at;
   const free = ['nothing', 'time'].includes(postponementCost(due, until).costs);
   return (
     <div className="space-y-4">
       <Choice
-        legend={`Postpone “${say(taskWords[due.task])}” by, or to`}
-        options={times.map((one) => ({ value: one.label, label: one.label, hint: sayWhen(one.at, now) }))}
-        value={label}
-        onChange={setLabel}
+        legend={say('casts.postponeBy', { taskWords: say(taskWords[due.task]) })}
+        options={times.map((one) => ({ value: one.key, label: one.label, hint: whenOf(one.at, now) }))}
+        value={key}
+        onChange={setKey}
       />
       <p role="status" className={free ? '' : 'text-accent border-accent border-l-4 pl-3 font-semibold'}>
-        {consequence(due, until, now, say)}
+        {say(consequence(due, until, now))}
       </p>
       <DoneButton
         casts={casts}
         busy={busy}
         record={record}
-        said={`Postponed to ${sayWhen(until, now)}.`}
+        said={say('casts.postponedTo', { until: say(whenOf(until, now)) })}
         event={{ type: 'postponed', task: due.task, until }}
         look={free ? 'main' : 'warning'}
       >
-        Postpone to {sayWhen(until, now)}
+        {say('casts.postponeTo', { until: say(whenOf(until, now)) })}
       </DoneButton>
     </div>
   );

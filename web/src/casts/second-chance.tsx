@@ -3,6 +3,7 @@ import { refuses } from '../api/client';
 import { Button } from '../ui/button';
 import { ReasonField } from '../ui/casts/override-field';
 import type { RecordedEvent } from '../ui/casts/action-props';
+import { useSay } from '../ui/say';
 
 /** What was sent to be kept. */
 export interface Sent {
@@ -39,6 +40,7 @@ export function SecondChance({
   busy: boolean;
   onSend: (what: Sent) => void;
 }) {
+  const say = useSay();
   const [reason, setReason] = useState('');
   if (refuses(error, 'sure'))
     return (
@@ -49,14 +51,14 @@ export function SecondChance({
         disabled={busy}
         onClick={() => onSend(changed(sent, surely))}
       >
-        It is right: keep it
+        {say('casts.isRightKeep')}
       </Button>
     );
   const overridden = reason.trim();
   if (!refuses(error, ...overriddenBy) || sent.happened.some(({ event }) => isOverridden(event))) return null;
   return (
     <div className="mt-2 space-y-2">
-      <ReasonField label="Do it all the same, because" reason={reason} onReason={setReason} />
+      <ReasonField label={say('casts.allTheSame')} reason={reason} onReason={setReason} />
       <Button
         look="warning"
         size="tall"
@@ -64,7 +66,7 @@ export function SecondChance({
         disabled={busy || overridden === ''}
         onClick={() => onSend(changed(sent, overriding(overridden)))}
       >
-        Save against the advice
+        {say('casts.saveAgainst')}
       </Button>
     </div>
   );

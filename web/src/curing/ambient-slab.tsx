@@ -5,11 +5,10 @@ import type { Surroundings } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { area } from 'd3-shape';
-import { format } from 'date-fns';
 import { placesQuery } from '../api/places';
 import { BasisNote } from '../ui/basis-note';
 import { FigureWorking } from '../ui/figure-working';
-import { sayWhen } from '../ui/format-time';
+import { clockOf, weekdayOf, whenOf } from '../ui/format-time';
 import { useUnits } from '../ui/units';
 import { useSay } from '../ui/say';
 
@@ -43,9 +42,9 @@ function Warnings({ does: { warnings }, now }: { does: Surroundings; now: number
   const say = useSay();
   const told = distinct(warnings.map((one) => one.told));
   const span = (from: number, to: number) =>
-    sayWhen(from, now) === sayWhen(to, now)
-      ? sayWhen(from, now)
-      : say('curing.fromTo', { from: sayWhen(from, now), to: sayWhen(to, now) });
+    identity(whenOf(from, now)) === identity(whenOf(to, now))
+      ? whenOf(from, now)
+      : say('curing.fromTo', { from: whenOf(from, now), to: whenOf(to, now) });
   return (
     <ul className="space-y-1">
       {told.map((words) => (
@@ -55,6 +54,7 @@ function Warnings({ does: { warnings }, now }: { does: Surroundings; now: number
             {warnings
               .filter((one) => one.told === words)
               .map(({ from, to }) => span(from, to))
+              .map((one) => say.value(one))
               .join(', ')}
           </span>
         </li>
@@ -102,11 +102,11 @@ function Outlook({ does: { outlook }, now }: { does: Surroundings; now: number }
           .filter(({ at }) => new Date(at).getHours() % 12 === 0 && new Date(at).getMinutes() === 0)
           .map(({ at }) => (
             <text key={at} x={x(at)} y={HEIGHT - 4} fontSize={11} textAnchor="middle" fill="currentColor" opacity={0.8}>
-              {format(at, new Date(at).getHours() === 0 ? 'EEE' : 'HH:mm')}
+              {say(new Date(at).getHours() === 0 ? weekdayOf(at) : clockOf(at))}
             </text>
           ))}
       </svg>
-      <figcaption className="quiet text-xs">{say('curing.paleOpen', { peak: sayWhen(peak.at, now) })}</figcaption>
+      <figcaption className="quiet text-xs">{say('curing.paleOpen', { peak: whenOf(peak.at, now) })}</figcaption>
     </figure>
   );
 }
@@ -170,9 +170,8 @@ function Surface({ does: { surface } }: { does: Surroundings }) {
       {say('curing.wetSoFar', {
         wetShare: quantity(Math.round(wetShare * 100), '%', 0),
         done,
-        which: done === 1 ? 'wetting' : 'wettings',
         missed,
-        which2: dryHours >= 1 ? `, dry for ${Math.round(dryHours)} h` : '',
+        dry: dryHours >= 1 ? quantity(dryHours, 'h', 0) : 'none',
       })}
     </p>
   );

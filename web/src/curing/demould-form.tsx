@@ -132,7 +132,7 @@ function DamagePicker({
           >
             <span>
               {say(spotWords[spot])}
-              {size && <span className="block text-xs">{sizeWords[size]}</span>}
+              {size && <span className="block text-xs">{say(sizeWords[size])}</span>}
             </span>
           </Button>
         );

@@ -5,7 +5,7 @@ import { useChooseDemoulds } from '../api/casts';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { FigureWorking } from '../ui/figure-working';
-import { exactly, sayWhen } from '../ui/format-time';
+import { exactTime, whenOf } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { useSay } from '../ui/say';
@@ -43,7 +43,7 @@ export function DemouldSlab({ cast, now }: { cast: CastDetail; now: number }) {
       </div>
       <p>
         <span className="numeral text-3xl">{units.say(goesBy, 'h')}</span> {say('curing.at20')}
-        {proposed && <>{say('curing.underForecast', { good: sayWhen(proposed.good, now) })}</>}
+        {proposed && <>{say('curing.underForecast', { good: whenOf(proposed.good, now) })}</>}
       </p>
       <p className="text-sm">
         {ways.off
@@ -140,7 +140,7 @@ function DemouldRecordDrawn({ cast: { demould } }: { cast: CastDetail }) {
         />
         {records.map(({ age, came, code, at }, i) => (
           <g key={`${code}${at}`} transform={`translate(${x(age)} ${18 + (i % 3) * 9})`}>
-            <title>{`${code}, ${exactly(at)}: ${units.say(age, 'h')}, ${say(cameWords[came])}`}</title>
+            <title>{`${code}, ${say(exactTime(at))}: ${units.say(age, 'h')}, ${say(cameWords[came])}`}</title>
             {came === 'too-early' ? (
               <path d="M-4-4l8 8M4-4l-8 8" stroke="var(--color-accent)" strokeWidth={2.5} />
             ) : (

@@ -62,7 +62,7 @@ export function TrimForm({ casts, busy, record }: ActionProps) {
         className="w-full text-lg"
         onClick={() =>
           record(
-            `${dressingWords[work]}.`,
+            `${say(dressingWords[work])}.`,
             casts.map((cast) => ({
               cast,
               event: {
@@ -75,7 +75,7 @@ export function TrimForm({ casts, busy, record }: ActionProps) {
           )
         }
       >
-        {dressingWords[work]}
+        {say(dressingWords[work])}
       </Button>
     </form>
   );

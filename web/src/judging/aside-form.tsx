@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import { Button } from '../ui/button';
 import { TextField } from '../ui/text-field';
+import { useSay } from '../ui/say';
 
 /** Puts a finding aside with a reason: for this pour alone, or for this mould with this mix. */
 export function AsideForm({ once, onPut }: { once: boolean; onPut: (reason: string, lasting: boolean) => void }) {
+  const say = useSay();
   const [reason, setReason] = useState('');
   const [missing, setMissing] = useState(false);
   const put = (lasting: boolean) => (reason.trim() ? onPut(reason.trim(), lasting) : setMissing(true));
@@ -11,15 +13,15 @@ export function AsideForm({ once, onPut }: { once: boolean; onPut: (reason: stri
     <div className="mt-2 flex flex-wrap items-end gap-2">
       <div className="min-w-60 flex-1">
         <TextField
-          label="Put it aside, because"
+          label={say('judging.putAsideBecause')}
           value={reason}
           maxLength={300}
-          error={missing && !reason.trim() ? 'Say why, such as “I clamp it down”.' : undefined}
+          error={missing && !reason.trim() ? say('judging.sayWhy') : undefined}
           onChange={(event) => setReason(event.target.value)}
         />
       </div>
-      {once && <Button onClick={() => put(false)}>This once</Button>}
-      <Button onClick={() => put(true)}>For this mould and mix</Button>
+      {once && <Button onClick={() => put(false)}>{say('judging.thisOnce')}</Button>}
+      <Button onClick={() => put(true)}>{say('judging.forPair')}</Button>
     </div>
   );
 }

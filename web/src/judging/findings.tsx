@@ -1,24 +1,24 @@
+import { type Speaker } from '@dewpot/locales';
 import { defined } from '@dewpot/core/math';
-import { type FindingBasis, type Harm, type Remedy, identity } from '@dewpot/core/units';
+import { type FindingBasis, type Harm, type Remedy, identity, msg, quantity, type Message } from '@dewpot/core/units';
 import type { FittingMix, PlanChange, PourFinding } from '@dewpot/core/judging';
 import { Button } from '../ui/button';
-import { useUnits } from '../ui/units';
 import { AsideForm } from './aside-form';
 import type { JudgedPlan } from '../workers/judge-plan';
 import { useSay } from '../ui/say';
 
-const harmWords: Record<Harm, string> = {
-  1: 'Someone or the piece comes to harm',
-  2: 'It will fail',
-  3: 'It goes worse',
+const harmWords: Record<Harm, Message> = {
+  1: msg('judging.harmOne'),
+  2: msg('judging.harmTwo'),
+  3: msg('judging.harmThree'),
 };
 const marks: Record<Harm, string> = { 1: 'border-error', 2: 'border-warning', 3: 'border-base-300' };
-const basisWords: Record<FindingBasis, string> = {
-  guide: 'By the usual guide.',
-  calculated: 'Calculated from this mould and mix.',
-  product: 'By the product’s own sheet.',
-  forecast: 'By the forecast.',
-  record: 'By what is noted here.',
+const basisWords: Record<FindingBasis, Message> = {
+  guide: msg('judging.basisGuide'),
+  calculated: msg('judging.basisCalculated'),
+  product: msg('judging.basisProduct'),
+  forecast: msg('judging.basisForecast'),
+  record: msg('judging.basisRecord'),
 };
 
 /** How a finding is put aside, and taken up again. */
@@ -50,18 +50,18 @@ export function Findings(props: FindingsProps) {
   const [grave, small] = [open.filter(({ harm }) => harm < 3), open.filter(({ harm }) => harm === 3)];
   return (
     <div className="my-2 space-y-1">
-      {grave.length > 0 && <FindingList {...props} findings={grave} label="What speaks against it" />}
+      {grave.length > 0 && <FindingList {...props} findings={grave} label={say('judging.whatSpeaks')} />}
       {open.length > 0 && fitting.length > 0 && props.onMix && <Fitting fitting={fitting} onMix={props.onMix} />}
-      {open.length === 0 && unknown.length === 0 && <p className="quiet">Nothing speaks against it.</p>}
+      {open.length === 0 && unknown.length === 0 && <p className="quiet">{say('judging.nothingSpeaks')}</p>}
       {(small.length > 0 || unknown.length > 0) && (
         <details open={grave.length === 0 && unknown.length === 0}>
           <summary className="min-h-11 cursor-pointer py-2">
-            {restTold(open.length, small.length, unknown.length)}
+            {restTold(open.length, small.length, unknown.length, say)}
           </summary>
-          {small.length > 0 && <FindingList {...props} findings={small} label="Smaller things" />}
+          {small.length > 0 && <FindingList {...props} findings={small} label={say('judging.smallerThings')} />}
           {unknown.length > 0 && (
             <p className="quiet mt-1 text-sm">
-              Not judged, since it is not known: {unknown.map((one) => say(one)).join('; ')}.
+              {say('judging.notJudged', { unknown: unknown.map((one) => say(one)).join('; ') })}
             </p>
           )}
         </details>
@@ -72,11 +72,10 @@ export function Findings(props: FindingsProps) {
 }
 
 /** What stands behind the line, in words; that nothing speaks against it is said as far as it was judged. */
-function restTold(all: number, small: number, unknown: number): string {
-  const things = small === 1 ? 'One smaller thing to know' : `${small} smaller things to know`;
-  const unsaid = unknown === 1 ? '1 thing is not known' : `${unknown} things are not known`;
-  if (all === 0) return `Nothing speaks against it; ${unsaid}`;
-  return [...(small > 0 ? [things] : []), ...(unknown > 0 ? [unsaid] : [])].join('; ');
+function restTold(all: number, small: number, unknown: number, say: Speaker): string {
+  const unsaid = say('judging.unknownThings', { unknown });
+  if (all === 0) return say('judging.nothingSpeaksBut', { unsaid });
+  return [...(small > 0 ? [say('judging.smallThings', { small })] : []), ...(unknown > 0 ? [unsaid] : [])].join('; ');
 }
 
 function FindingList({
@@ -103,11 +102,11 @@ function OneFinding({ finding, onChange, aside }: FindingsProps & { finding: Pou
     <li className={`border-l-4 pl-3 ${marks[harm]}`}>
       <details>
         <summary className="cursor-pointer py-1">
-          <span className="sr-only">{harmWords[harm]}: </span>
+          <span className="sr-only">{say(harmWords[harm])}: </span>
           {say(text)}
         </summary>
         <p>
-          {say(reason)} <span className="quiet text-sm">{basisWords[basis]}</span>
+          {say(reason)} <span className="quiet text-sm">{say(basisWords[basis])}</span>
         </p>
         {words.length > 0 && (
           <ul className="list-disc pl-6">
@@ -135,10 +134,9 @@ function OneFinding({ finding, onChange, aside }: FindingsProps & { finding: Pou
 /** Mixes of the workshop in which less speaks against it. */
 function Fitting({ fitting, onMix }: { fitting: readonly FittingMix[]; onMix: (mixId: string) => void }) {
   const say = useSay();
-  const units = useUnits();
   return (
     <p className="no-print flex flex-wrap items-center gap-2">
-      <span className="text-sm">Less speaks against it:</span>
+      <span className="text-sm">{say('judging.lessSpeaks')}</span>
       {fitting.map(({ id, name, cost, price }) => (
         <Button
           key={id}
@@ -146,10 +144,11 @@ function Fitting({ fitting, onMix }: { fitting: readonly FittingMix[]; onMix: (m
           className="h-auto min-h-11 flex-col items-start gap-0 py-1 text-left"
           onClick={() => onMix(id)}
         >
-          Use {name}
+          {say('judging.useMix', { name })}
           <span className="quiet text-xs font-normal">
             {say(cost)}
-            {price && `, ${units.say(price.from, 'money')} → ${units.say(price.to, 'money')}`}
+            {price &&
+              `, ${say('judging.priceChange', { from: quantity(price.from, 'money'), to: quantity(price.to, 'money') })}`}
           </span>
         </Button>
       ))}
@@ -161,16 +160,14 @@ function PutAside({ put, aside }: FindingsProps & { put: readonly PourFinding[] 
   const say = useSay();
   return (
     <details className="quiet">
-      <summary className="min-h-11 cursor-pointer py-2">
-        {put.length === 1 ? 'One finding is' : `${put.length} findings are`} put aside
-      </summary>
-      <ul className="space-y-1" aria-label="Put aside">
+      <summary className="min-h-11 cursor-pointer py-2">{say('judging.putAsideCount', { count: put.length })}</summary>
+      <ul className="space-y-1" aria-label={say('judging.putAside')}>
         {put.map((finding) => (
           <li key={keyOf(finding)}>
             {say(finding.text)} <q>{finding.aside}</q>{' '}
             {aside && (
               <Button look="plain" size="low" className="btn-sm" onClick={() => aside.take(finding)}>
-                Take it up again
+                {say('judging.takeUpAgain')}
               </Button>
             )}
           </li>

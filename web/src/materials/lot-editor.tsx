@@ -6,6 +6,7 @@ import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';
 import { useUnits } from '../ui/units';
 import { useLot } from './use-lot';
+import { useSay } from '../ui/say';
 
 /** A purchase: what, how much, for how much, and what is left of it. */
 export function LotEditor({
@@ -19,12 +20,13 @@ export function LotEditor({
   materials: readonly MaterialView[];
   onClose: () => void;
 }) {
+  const say = useSay();
   const edit = useLot(lot, materialId, onClose);
   const remove = useRemoveStore();
   const { id, draft, set, save } = edit;
   return (
     <EditDialog
-      title={lot ? 'A lot' : 'A new lot'}
+      title={lot ? say('materials.aLot') : say('materials.aNewLot')}
       busy={save.isPending || remove.isPending}
       error={save.error ?? remove.error}
       onSave={edit.keep}
@@ -32,7 +34,7 @@ export function LotEditor({
       onClose={onClose}
     >
       <SelectField
-        label="Of"
+        label={say('materials.ofMaterial')}
         value={draft.materialId}
         options={materials.map(({ id: value, name }) => ({ value, label: name }))}
         onChange={(of) => set({ materialId: of })}
@@ -45,42 +47,43 @@ export function LotEditor({
           checked={draft.lumpy}
           onChange={(event) => set({ lumpy: event.target.checked })}
         />
-        Lumps in it do not crush between the fingers: it is not used
+        {say('materials.lumpy')}
       </label>
     </EditDialog>
   );
 }
 
 function LotFields({ edit: { draft, set, error, today } }: { edit: ReturnType<typeof useLot> }) {
+  const say = useSay();
   const { currency } = useUnits();
   return (
     <div className="grid grid-cols-2 gap-3">
       <QuantityField
-        label="Bought"
+        label={say('materials.bought')}
         name="bought"
         dimension="mass"
         value={draft.bought}
-        error={error('bought', 'Enter what the bag weighed, such as “25 kg”.')}
+        error={error('bought', say('materials.boughtWrong'))}
         onChange={(bought) => set({ bought })}
       />
       <QuantityField
-        label="Left of it"
+        label={say('materials.leftOfIt')}
         name="left"
         dimension="mass"
         value={draft.left ?? draft.bought}
         onChange={(left) => set({ left })}
       />
       <TextField
-        label={`Price of the lot, ${currency}`}
+        label={say('materials.priceOfLot', { currency })}
         name="price"
         autoComplete="off"
         inputMode="decimal"
         value={draft.price}
-        error={error('price', 'Enter what it cost, such as 7.90; 0 if it was free.')}
+        error={error('price', say('materials.priceWrong'))}
         onChange={(event) => set({ price: event.target.value })}
       />
       <TextField
-        label="Bought on"
+        label={say('materials.boughtOn')}
         name="boughtAt"
         autoComplete="off"
         type="date"
@@ -89,17 +92,17 @@ function LotFields({ edit: { draft, set, error, today } }: { edit: ReturnType<ty
         onChange={(event) => set({ day: event.target.value })}
       />
       <TextField
-        label="In how many bags"
+        label={say('materials.inBags')}
         name="bags"
         autoComplete="off"
         type="number"
         min={1}
         defaultValue={draft.bags}
-        error={error('bags', 'Enter a whole number, at least 1.')}
+        error={error('bags', say('materials.bagsWrong'))}
         onChange={(event) => set({ bags: event.target.valueAsNumber })}
       />
       <TextField
-        label="Opened on (empty: closed)"
+        label={say('materials.openedOn')}
         name="openedAt"
         autoComplete="off"
         type="date"

@@ -3,7 +3,7 @@ import { keepingOf } from '@dewpot/core/mixes';
 import type { LotView, StoreView } from '@dewpot/contract';
 import { Plus } from 'lucide-react';
 import { Button } from '../ui/button';
-import { exactly, sayDay } from '../ui/format-time';
+import { exactTime, dayOf } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import { useSay } from '../ui/say';
@@ -21,9 +21,9 @@ export function Lots({ store, onEdit }: { store: StoreView; onEdit: (lot: Edited
   const now = useNow();
   const bought = store.materials.filter(({ id }) => store.lots.some(({ materialId }) => materialId === id));
   return (
-    <section className="card-slab" aria-label="In the store">
-      <h2 className="mb-2 text-2xl">In the store</h2>
-      {bought.length === 0 && <p className="quiet">No lots yet. Add one, and pours are costed and taken from it.</p>}
+    <section className="card-slab" aria-label={say('materials.inTheStore')}>
+      <h2 className="mb-2 text-2xl">{say('materials.inTheStore')}</h2>
+      {bought.length === 0 && <p className="quiet">{say('materials.noLotsYet')}</p>}
       <ul className="divide-base-300 divide-y">
         {bought.map(({ version: _, ...material }) => {
           const { id, name } = material;
@@ -40,14 +40,17 @@ export function Lots({ store, onEdit }: { store: StoreView; onEdit: (lot: Edited
                       type="button"
                       className="bg-base-200 hover:bg-base-300 min-h-11 min-w-40 flex-1 px-2 py-1 text-left text-sm"
                       onClick={() => onEdit({ lot, materialId: id })}
-                      title={exactly(lot.boughtAt)}
+                      title={say(exactTime(lot.boughtAt))}
                     >
                       <span className="flex justify-between gap-2">
                         <span>
-                          {units.say(lot.left, 'g')} of {units.say(lot.bought, 'g')}
+                          {say('materials.leftOf', {
+                            left: units.say(lot.left, 'g'),
+                            bought: units.say(lot.bought, 'g'),
+                          })}
                         </span>
                         <span>
-                          {units.say(lot.price, 'money')}, {sayDay(lot.boughtAt, now)}
+                          {units.say(lot.price, 'money')}, {say(dayOf(lot.boughtAt, now))}
                         </span>
                       </span>
                       <span className="text-warning block text-sm empty:hidden">
@@ -63,7 +66,7 @@ export function Lots({ store, onEdit }: { store: StoreView; onEdit: (lot: Edited
                   ))}
                 <Button
                   size="low"
-                  aria-label={`Add a lot of ${name.toLowerCase()}`}
+                  aria-label={say('materials.addLotOf', { name })}
                   onClick={() => onEdit({ lot: undefined, materialId: id })}
                 >
                   <Plus size={16} aria-hidden="true" />

@@ -1,9 +1,11 @@
+import { exactly, msg, quantity } from '@dewpot/core/units';
 import type { Tinting } from '@dewpot/core/materials';
 import { isPigment, SPOON, spoonMass } from '@dewpot/core/mixes';
 import { LEVELLING, STRENGTH } from '@dewpot/core/tints';
 import type { MaterialInput } from '@dewpot/contract';
 import { TextField } from '../ui/text-field';
 import { withChange, type Change } from '../ui/change';
+import { useSay } from '../ui/say';
 
 /** What a colour is shown as while it is not known. */
 const UNKNOWN = '#b3ada1';
@@ -16,6 +18,7 @@ export function MaterialColour({
   draft: MaterialInput;
   onChange: (part: Partial<MaterialInput>) => void;
 }) {
+  const say = useSay();
   const pigment = kind === 'additive' && isPigment({ additive });
   if (kind === 'sealer' || (kind === 'additive' && !pigment)) return null;
   const set = (part: Change<Tinting>) => onChange({ tinting: withChange(tinting, part) });
@@ -37,35 +40,31 @@ export function MaterialColour({
   );
   return (
     <fieldset className="border-base-300 space-y-3 border-t pt-3">
-      <legend className="pr-2 font-semibold">Its colour</legend>
+      <legend className="pr-2 font-semibold">{say('materials.itsColour')}</legend>
       <label className="flex items-center gap-3">
         <input
           type="color"
           className="h-12 w-20 cursor-pointer"
-          aria-label={`The colour of ${name || 'the material'}`}
+          aria-label={say('materials.colourOfMaterial', { name: name || msg('materials.theMaterial') })}
           value={colour ?? UNKNOWN}
           onChange={({ target }) => onChange({ colour: target.value })}
         />
         <span className="quiet text-sm">
-          {colour === undefined && 'Not known yet. '}
-          {pigment ? 'The pigment by itself; a chip will mend it.' : 'Set and dry, by itself.'}
+          {colour === undefined && `${say('materials.colourUnknown')} `}
+          {pigment ? say('materials.pigmentItself') : say('materials.setAndDry')}
         </span>
       </label>
       {pigment && (
         <>
           <div className="grid gap-3 sm:grid-cols-2">
-            {number('Tinting strength, until chips tell', tinting.strength ?? STRENGTH, (strength) =>
-              set({ strength }),
-            )}
-            {number('Saturation dose, % of the binder', tinting.levelling ?? LEVELLING, (levelling) =>
-              set({ levelling }),
-            )}
+            {number(say('materials.tintingStrength'), tinting.strength ?? STRENGTH, (strength) => set({ strength }))}
+            {number(say('materials.saturationDose'), tinting.levelling ?? LEVELLING, (levelling) => set({ levelling }))}
           </div>
-          {tick('It fades in cement, lime or the sun', tinting.fades ?? false, (fades) => set({ fades }))}
-          {tick('Metallic flakes, which want a thin mix', tinting.metallic ?? false, (metallic) => set({ metallic }))}
+          {tick(say('materials.fadesTick'), tinting.fades ?? false, (fades) => set({ fades }))}
+          {tick(say('materials.metallicTick'), tinting.metallic ?? false, (metallic) => set({ metallic }))}
           {Number.isFinite(bulk) && (
             <p className="quiet text-sm">
-              A level spoon of {SPOON} mL holds {spoonMass(bulk).toFixed(1)} g of it.
+              {say('materials.spoonHolds', { spoon: exactly(SPOON, 'mL'), bulk: quantity(spoonMass(bulk), 'g', 1) })}
             </p>
           )}
         </>

@@ -29,7 +29,7 @@ export function MaterialEditor({
   const missing = handbookMaterials.filter(({ name }) => store.materials.every((one) => one.name !== say(name)));
   return (
     <EditDialog
-      title={material ? material.name : 'A material'}
+      title={material ? material.name : say('materials.aMaterial')}
       busy={save.isPending || remove.isPending}
       error={save.error ?? remove.error}
       onSave={edit.keep}
@@ -38,12 +38,12 @@ export function MaterialEditor({
     >
       {!material && missing.length > 0 && <FromHandbook missing={missing} onChosen={edit.fromHandbook} />}
       <TextField
-        label="Name"
+        label={say('moulds.name')}
         name="name"
         autoComplete="off"
         value={draft.name}
         maxLength={80}
-        error={tried && !draft.name.trim() ? 'Give it a name, such as “Washed river sand”.' : undefined}
+        error={tried && !draft.name.trim() ? say('materials.giveNameField') : undefined}
         onChange={(event) => set({ name: event.target.value })}
       />
       <KindAndSizes edit={edit} />
@@ -73,12 +73,13 @@ function FromHandbook({
   missing: readonly HandbookMaterial[];
   onChosen: (material: HandbookMaterial) => void;
 }) {
+  const say = useSay();
   return (
     <SelectField
-      label="From the handbook"
+      label={say('materials.fromHandbook')}
       value=""
       options={[
-        { value: '', label: 'none: I measure it myself' },
+        { value: '', label: say('materials.noneMeasure') },
         ...missing.map(({ key, name }) => ({ value: key, label: name })),
       ]}
       onChange={(chosen) => {
@@ -90,6 +91,7 @@ function FromHandbook({
 }
 
 function KindAndSizes({ edit }: { edit: MaterialEdit }) {
+  const say = useSay();
   const { draft, powder, tried, round, set } = edit;
   const number = (label: string, value: number | undefined, put: (value: number) => void) => (
     <TextField
@@ -99,17 +101,22 @@ function KindAndSizes({ edit }: { edit: MaterialEdit }) {
       step="any"
       min="0"
       defaultValue={value}
-      error={tried && !Number.isFinite(value) ? 'Enter a number.' : undefined}
+      error={tried && !Number.isFinite(value) ? say('materials.enterNumber') : undefined}
       onChange={(event) => put(event.target.valueAsNumber)}
     />
   );
   return (
     <>
       <div className="grid gap-3 sm:grid-cols-2">
-        <SelectField label="It is" value={draft.kind} options={kinds} onChange={(kind) => set({ kind })} />
+        <SelectField
+          label={say('materials.itIs')}
+          value={draft.kind}
+          options={kinds}
+          onChange={(kind) => set({ kind })}
+        />
         {draft.kind !== 'sealer' && (
           <SelectField
-            label="Damp, it"
+            label={say('materials.dampIt')}
             value={draft.bulking}
             options={bulkings}
             onChange={(bulking) => set({ bulking })}
@@ -117,7 +124,7 @@ function KindAndSizes({ edit }: { edit: MaterialEdit }) {
         )}
         {binds(edit) && (
           <SelectField
-            label="It binds like"
+            label={say('materials.bindsLike')}
             value={draft.family ?? 'portland'}
             options={families}
             onChange={(family) => set({ family })}
@@ -126,39 +133,33 @@ function KindAndSizes({ edit }: { edit: MaterialEdit }) {
         {draft.kind === 'additive' && (
           <>
             <SelectField
-              label="It is dosed as"
+              label={say('materials.dosedAs')}
               value={draft.additive ?? 'powder-pigment'}
               options={additiveKinds}
               onChange={(additive) => set({ additive })}
             />
-            {number('Solids of a liquid, share (1: a powder)', draft.solids ?? 1, (solids) => set({ solids }))}
+            {number(say('materials.solidsField'), draft.solids ?? 1, (solids) => set({ solids }))}
           </>
         )}
-        {sizesOf(draft.kind).map(([size, label]) => number(label, draft[size], (value) => set({ [size]: value })))}
+        {sizesOf(draft.kind).map(([size, label]) => number(say(label), draft[size], (value) => set({ [size]: value })))}
         {draft.kind === 'pre-blend' &&
           powderSizes.map(([size, label]) =>
-            number(label, powder[size], (value) => set({ powder: { ...powder, [size]: value } })),
+            number(say(label), powder[size], (value) => set({ powder: { ...powder, [size]: value } })),
           )}
       </div>
-      {draft.kind === 'pre-blend' && (
-        <p className="quiet text-sm">
-          Doses are calculated on that share for good: 1 is the powder itself, as most of its users do. Editing the
-          binder in it changes none of them.
-        </p>
-      )}
+      {draft.kind === 'pre-blend' && <p className="quiet text-sm">{say('materials.dosesForGood')}</p>}
     </>
   );
 }
 
 /** Setting times as the bag of a binder says them. */
 function BagTimes({ edit }: { edit: MaterialEdit }) {
+  const say = useSay();
   const { draft, round, setDraft } = edit;
   if (!binds(edit)) return null;
   return (
     <fieldset key={`times ${round}`} className="mt-1">
-      <legend className="quiet mb-2 text-sm">
-        What its bag says, where it says so; the handbook’s times hold where these are empty.
-      </legend>
+      <legend className="quiet mb-2 text-sm">{say('materials.bagTimes')}</legend>
       <SettingTimesFields times={draft.times} onChange={(times) => setDraft(withTimes(draft, times))} />
     </fieldset>
   );

@@ -1,5 +1,6 @@
-import type { Phrase } from '@dewpot/core/units';
+import { msg, type Message, type Phrase } from '@dewpot/core/units';
 import {
+  type SealerClaim,
   additives,
   sealers,
   type AdditiveKind,
@@ -14,28 +15,28 @@ import type { MaterialInput } from '@dewpot/contract';
 type Options<T> = readonly { readonly value: T; readonly label: Phrase }[];
 
 export const kinds: Options<MaterialKind> = [
-  { value: 'binder', label: 'a binder' },
-  { value: 'binder-part', label: 'part of a binder' },
-  { value: 'aggregate', label: 'an aggregate' },
-  { value: 'lightweight', label: 'a lightweight grain' },
-  { value: 'organic', label: 'peat or coir' },
-  { value: 'pre-blend', label: 'a ready-made powder' },
-  { value: 'additive', label: 'an additive, dosed' },
-  { value: 'sealer', label: 'a sealer' },
+  { value: 'binder', label: msg('materials.kindBinder') },
+  { value: 'binder-part', label: msg('materials.kindBinderPart') },
+  { value: 'aggregate', label: msg('materials.kindAggregate') },
+  { value: 'lightweight', label: msg('materials.kindLightweight') },
+  { value: 'organic', label: msg('materials.kindOrganic') },
+  { value: 'pre-blend', label: msg('materials.kindPreBlend') },
+  { value: 'additive', label: msg('materials.kindAdditive') },
+  { value: 'sealer', label: msg('materials.kindSealer') },
 ];
 
 export const bulkings: Options<Bulking> = [
-  { value: 'none', label: 'does not swell when damp' },
-  { value: 'fine', label: 'swells like fine sand' },
-  { value: 'sharp', label: 'swells like sharp sand' },
+  { value: 'none', label: msg('materials.swellsNone') },
+  { value: 'fine', label: msg('materials.swellsFine') },
+  { value: 'sharp', label: msg('materials.swellsSharp') },
 ];
 
 export const families: Options<BinderFamily> = [
-  { value: 'portland', label: 'Portland cement' },
-  { value: 'high-early', label: 'high-early Portland cement' },
-  { value: 'sulfoaluminate', label: 'sulfoaluminate cement' },
-  { value: 'gypsum', label: 'gypsum' },
-  { value: 'lime', label: 'lime' },
+  { value: 'portland', label: msg('materials.familyPortland') },
+  { value: 'high-early', label: msg('materials.familyHighEarly') },
+  { value: 'sulfoaluminate', label: msg('materials.familySulfo') },
+  { value: 'gypsum', label: msg('materials.familyGypsum') },
+  { value: 'lime', label: msg('materials.familyLime') },
 ];
 
 export const additiveKinds: Options<AdditiveKind> = (Object.keys(additives) as AdditiveKind[]).map((value) => ({
@@ -44,30 +45,30 @@ export const additiveKinds: Options<AdditiveKind> = (Object.keys(additives) as A
 }));
 
 type Size = 'bulk' | 'particle' | 'absorption' | 'demand' | 'largestGrain';
-const sizes: readonly (readonly [Size, string])[] = [
-  ['bulk', 'Loose bulk density, kg/L'],
-  ['particle', 'Particle density, kg/L'],
-  ['absorption', 'Soaks up, share of its dry mass'],
-  ['demand', 'Water it asks for, kg per kg'],
-  ['largestGrain', 'Largest grain, mm'],
+const sizes: readonly (readonly [Size, Message])[] = [
+  ['bulk', msg('materials.looseDensityField')],
+  ['particle', msg('materials.particleDensityField')],
+  ['absorption', msg('materials.soaksUpField')],
+  ['demand', msg('materials.demandField')],
+  ['largestGrain', msg('materials.largestGrainField')],
 ];
 
 /** The figures that a kind of material is known by; a ready-made powder's water stands on its bag. */
 export const sizesOf = (kind: MaterialKind) =>
   kind === 'sealer'
-    ? ([['bulk', 'Density, kg/L']] as const)
+    ? ([['bulk', msg('materials.densityField')]] as const)
     : sizes.filter(([size]) => kind !== 'pre-blend' || (size !== 'absorption' && size !== 'demand'));
 
 type SheetSize = Exclude<keyof SealerSheet, 'kind' | 'claims' | 'leastDays'>;
 /** What the sheet of a sealer says in figures. */
-export const sheetSizes: readonly (readonly [SheetSize, string])[] = [
-  ['dense', 'Coverage on a dense face, m² a litre'],
-  ['porous', 'Coverage on a porous face, m² a litre'],
-  ['recoatFrom', 'Next coat after, hours'],
-  ['recoatTo', 'Recoat within, hours'],
-  ['cureDays', 'Full cure, days'],
-  ['heat', 'Heat limit, °C'],
-  ['keepsMonths', 'Keeps once opened, months'],
+export const sheetSizes: readonly (readonly [SheetSize, Message])[] = [
+  ['dense', msg('materials.coverageDenseField')],
+  ['porous', msg('materials.coveragePorousField')],
+  ['recoatFrom', msg('materials.nextCoatAfter')],
+  ['recoatTo', msg('materials.recoatWithin')],
+  ['cureDays', msg('materials.fullCureDays')],
+  ['heat', msg('materials.heatLimitField')],
+  ['keepsMonths', msg('materials.keepsOpened')],
 ];
 
 /** The sheet of a sealer until it is entered: as its kind usually is. */
@@ -77,12 +78,21 @@ export function usualSheet(kind: SealerKind): SealerSheet {
 }
 
 type PowderSize = keyof NonNullable<MaterialInput['powder']>;
-export const powderSizes: readonly (readonly [PowderSize, string])[] = [
-  ['low', 'Least water, share of the powder'],
-  ['high', 'Most water, share of the powder'],
-  ['binderShare', 'Binder in it, share'],
-  ['doseShare', 'Doses are calculated on, share'],
+export const powderSizes: readonly (readonly [PowderSize, Message])[] = [
+  ['low', msg('materials.leastWater')],
+  ['high', msg('materials.mostWater')],
+  ['binderShare', msg('materials.binderInIt')],
+  ['doseShare', msg('materials.dosesOn')],
 ];
+
+/** What the label of a sealer may say. */
+export const claimWords: Record<SealerClaim, Message> = {
+  'dry food': msg('materials.claimFood'),
+  'drinking water': msg('materials.claimWater'),
+  candle: msg('materials.claimCandle'),
+  outdoors: msg('materials.claimOutdoors'),
+  frost: msg('materials.claimFrost'),
+};
 
 export const blank: MaterialInput = {
   name: '',

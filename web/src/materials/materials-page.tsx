@@ -1,3 +1,4 @@
+import { kinds } from './material-fields';
 import { useMemo, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { defined } from '@dewpot/core/math';
@@ -14,19 +15,21 @@ import { LotEditor } from './lot-editor';
 import { Lots, type EditedLot } from './lots';
 import { MaterialEditor } from './material-editor';
 import { Scoops } from './scoops';
+import { useSay } from '../ui/say';
 
 /** What lies in the store, the scoops, and the materials' own figures. */
 export function MaterialsPage() {
+  const say = useSay();
   const { data, isPending, error } = useQuery(storeQuery);
   const [lot, setLot] = useState<EditedLot>();
   const [material, setMaterial] = useState<MaterialView | 'new'>();
-  if (isPending) return <Busy what="the store" />;
+  if (isPending) return <Busy what={say('materials.busyStore')} />;
   if (!data) return <Failure error={error} />;
   return (
     <div className="mx-auto max-w-6xl space-y-4 p-4">
-      <PageHead title="Materials">
+      <PageHead title={say('shell.materials')}>
         <Button look="main" onClick={() => setLot({ lot: undefined, materialId: defined(data.materials[0]).id })}>
-          Add a lot
+          {say('materials.addLot')}
         </Button>
       </PageHead>
       <Scoops scoops={data.scoops} />
@@ -45,12 +48,13 @@ export function MaterialsPage() {
 }
 
 function Materials({ store, onEdit }: { store: StoreView; onEdit: (material: MaterialView | 'new') => void }) {
+  const say = useSay();
   const units = useUnits();
   const columns = useMemo<TableColumn<MaterialView>[]>(
     () => [
       {
         id: 'name',
-        title: 'Material',
+        title: say('materials.material'),
         value: ({ name }) => name,
         show: (material) => (
           <button type="button" className="link min-h-8 text-left" onClick={() => onEdit(material)}>
@@ -58,20 +62,24 @@ function Materials({ store, onEdit }: { store: StoreView; onEdit: (material: Mat
           </button>
         ),
       },
-      { id: 'kind', title: 'Kind', value: ({ kind }) => kind },
-      { id: 'bulk', title: 'Loose, kg/L', right: true, value: ({ bulk }) => bulk },
-      { id: 'particle', title: 'In the mix, kg/L', right: true, value: ({ particle }) => particle },
+      {
+        id: 'kind',
+        title: say('materials.kind'),
+        value: ({ kind }) => say.value(defined(kinds.find(({ value }) => value === kind)).label),
+      },
+      { id: 'bulk', title: say('materials.looseShort'), right: true, value: ({ bulk }) => bulk },
+      { id: 'particle', title: say('materials.inMixShort'), right: true, value: ({ particle }) => particle },
       {
         id: 'absorption',
-        title: 'Absorption, %',
+        title: say('materials.absorptionShort'),
         right: true,
         value: ({ absorption }) => Number((absorption * 100).toFixed(1)),
       },
-      { id: 'demand', title: 'Water, kg/kg', right: true, value: ({ demand }) => demand },
-      { id: 'grain', title: 'Grain, mm', right: true, value: ({ largestGrain }) => largestGrain },
+      { id: 'demand', title: say('materials.waterShort'), right: true, value: ({ demand }) => demand },
+      { id: 'grain', title: say('materials.grainShort'), right: true, value: ({ largestGrain }) => largestGrain },
       {
         id: 'price',
-        title: 'A kilogram',
+        title: say('materials.aKilogram'),
         right: true,
         value: ({ id }) => Number(((pricePerGram(id, store.lots) ?? 0) * 1000).toFixed(2)) || '',
         show: ({ id }) => {
@@ -80,17 +88,17 @@ function Materials({ store, onEdit }: { store: StoreView; onEdit: (material: Mat
         },
       },
     ],
-    [store.lots, units, onEdit],
+    [store.lots, units, say, onEdit],
   );
   return (
-    <section className="card-slab" aria-label="Materials">
+    <section className="card-slab" aria-label={say('shell.materials')}>
       <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
-        <h2 className="text-2xl">Materials</h2>
+        <h2 className="text-2xl">{say('shell.materials')}</h2>
         <Button size="low" onClick={() => onEdit('new')}>
-          <Plus size={16} aria-hidden="true" /> A material
+          <Plus size={16} aria-hidden="true" /> {say('materials.aMaterial')}
         </Button>
       </div>
-      <DataTable name="Materials" rows={store.materials} columns={columns} empty="No material has that word." />
+      <DataTable name="Materials" rows={store.materials} columns={columns} empty={say('materials.noMaterialFits')} />
     </section>
   );
 }

@@ -8,9 +8,11 @@ import { EditDialog } from '../ui/edit-dialog';
 import { QuantityField } from '../ui/quantity-field';
 import { TextField } from '../ui/text-field';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 /** A measuring vessel: its name, and what it holds, typed, weighed with water or measured. */
 export function ScoopEditor({ scoop, onClose }: { scoop: ScoopView | undefined; onClose: () => void }) {
+  const say = useSay();
   const save = useSaveStore();
   const remove = useRemoveStore();
   const [id] = useState(() => scoop?.id ?? uuid());
@@ -31,7 +33,7 @@ export function ScoopEditor({ scoop, onClose }: { scoop: ScoopView | undefined; 
   };
   return (
     <EditDialog
-      title={scoop ? scoop.name : 'A scoop'}
+      title={scoop ? scoop.name : say('materials.aScoop')}
       busy={save.isPending || remove.isPending}
       error={save.error ?? remove.error}
       onSave={keep}
@@ -39,25 +41,25 @@ export function ScoopEditor({ scoop, onClose }: { scoop: ScoopView | undefined; 
       onClose={onClose}
     >
       <TextField
-        label="What you call it"
+        label={say('materials.whatYouCall')}
         name="name"
         autoComplete="off"
         value={name}
         maxLength={60}
-        placeholder="the bean can"
-        error={missing && !name.trim() ? 'Give it a name, such as “the bean can”.' : undefined}
+        placeholder={say('materials.scoopHint')}
+        error={missing && !name.trim() ? say('materials.scoopName') : undefined}
         onChange={(event) => setName(event.target.value)}
       />
       <QuantityField
-        label="Holds, struck level"
+        label={say('materials.holdsLevel')}
         name="volume"
         dimension="volume"
         value={volume}
-        error={missing && volume === undefined ? 'Fill it with water and weigh that: 1 g is 1 mL.' : undefined}
+        error={missing && volume === undefined ? say('materials.fillWithWater') : undefined}
         onChange={setVolume}
       />
       <QuantityField
-        label="The water that fills it weighs (1 g is 1 mL)"
+        label={say('materials.waterWeighs')}
         name="water"
         dimension="mass"
         value={undefined}
@@ -65,7 +67,7 @@ export function ScoopEditor({ scoop, onClose }: { scoop: ScoopView | undefined; 
       />
       <RoundCan onVolume={setVolume} />
       <QuantityField
-        label="Heaped, it holds (if you measured that)"
+        label={say('materials.heapedHolds')}
         name="heaped"
         dimension="volume"
         value={heaped}
@@ -77,6 +79,7 @@ export function ScoopEditor({ scoop, onClose }: { scoop: ScoopView | undefined; 
 
 /** A round vessel by its diameter and height, inside: told in mL once both are known. */
 function RoundCan({ onVolume }: { onVolume: (volume: number) => void }) {
+  const say = useSay();
   const { system } = useUnits();
   const [can, setCan] = useState<{ diameter?: number | undefined; height?: number | undefined }>({});
   const measure = (part: typeof can) => {
@@ -92,18 +95,18 @@ function RoundCan({ onVolume }: { onVolume: (volume: number) => void }) {
   const field = { dimension: 'length', system } as const;
   return (
     <fieldset>
-      <legend className="mb-1 text-sm font-semibold">Or measure a round one, inside</legend>
+      <legend className="mb-1 text-sm font-semibold">{say('materials.orRound')}</legend>
       <div className="grid grid-cols-2 gap-3">
         <QuantityField
           {...field}
-          label="Diameter"
+          label={say('materials.diameterField')}
           name="diameter"
           value={can.diameter}
           onChange={(diameter) => measure({ diameter })}
         />
         <QuantityField
           {...field}
-          label="Height"
+          label={say('materials.heightField')}
           name="height"
           value={can.height}
           onChange={(height) => measure({ height })}

@@ -4,17 +4,19 @@ import { Plus } from 'lucide-react';
 import { Button } from '../ui/button';
 import { useUnits } from '../ui/units';
 import { ScoopEditor } from './scoop-editor';
+import { useSay } from '../ui/say';
 
 const TALLEST = 92;
 
 /** The measuring vessels that the caster owns, drawn to one scale. */
 export function Scoops({ scoops }: { scoops: readonly ScoopView[] }) {
+  const say = useSay();
   const units = useUnits();
   const [editing, setEditing] = useState<ScoopView | 'new'>();
   const largest = Math.max(1, ...scoops.map(({ volume }) => Math.cbrt(volume)));
   return (
-    <section className="card-slab" aria-label="Scoops">
-      <h2 className="mb-2 text-2xl">Scoops</h2>
+    <section className="card-slab" aria-label={say('materials.scoops')}>
+      <h2 className="mb-2 text-2xl">{say('materials.scoops')}</h2>
       <ul className="flex flex-wrap items-end gap-x-6 gap-y-3">
         {scoops.map((scoop) => (
           <li key={scoop.id}>
@@ -27,7 +29,7 @@ export function Scoops({ scoops }: { scoops: readonly ScoopView[] }) {
         ))}
         <li>
           <Button onClick={() => setEditing('new')}>
-            <Plus size={18} aria-hidden="true" /> A scoop
+            <Plus size={18} aria-hidden="true" /> {say('materials.aScoop')}
           </Button>
         </li>
       </ul>

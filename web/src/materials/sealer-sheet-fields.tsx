@@ -2,7 +2,8 @@ import { sealerClaims, sealerKinds, sealers, type SealerSheet } from '@dewpot/co
 import { Picks } from '../ui/picks';
 import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';
-import { sheetSizes, usualSheet } from './material-fields';
+import { claimWords, sheetSizes, usualSheet } from './material-fields';
+import { useSay } from '../ui/say';
 
 /** What the sheet of a sealer says. The usual figures of its kind stand there until the product's own replace them. */
 export function SealerSheetFields({
@@ -15,10 +16,11 @@ export function SealerSheetFields({
   /** `again` where the figures were put in from elsewhere. */
   onChange: (sheet: SealerSheet, replaced?: boolean) => void;
 }) {
+  const say = useSay();
   return (
     <div className="space-y-3">
       <SelectField
-        label="What kind of sealer"
+        label={say('materials.whatSealer')}
         value={sheet.kind}
         options={sealerKinds.map((value) => ({ value, label: sealers[value].name }))}
         onChange={(kind) => onChange(usualSheet(kind), true)}
@@ -27,23 +29,23 @@ export function SealerSheetFields({
         {sheetSizes.map(([size, label]) => (
           <TextField
             key={size}
-            label={label}
+            label={say(label)}
             type="number"
             step="any"
             min="0"
             defaultValue={sheet[size]}
-            error={tried && !Number.isFinite(sheet[size]) ? 'Enter a number.' : undefined}
+            error={tried && !Number.isFinite(sheet[size]) ? say('materials.enterNumber') : undefined}
             onChange={({ target }) => onChange({ ...sheet, [size]: target.valueAsNumber })}
           />
         ))}
       </div>
       <Picks
-        legend="Its label says that it is for"
-        options={sealerClaims.map((value) => ({ value, label: value }))}
+        legend={say('materials.labelSays')}
+        options={sealerClaims.map((value) => ({ value, label: claimWords[value] }))}
         value={sheet.claims}
         onChange={(claims) => onChange({ ...sheet, claims })}
       />
-      <p className="quiet text-sm">Food, drinking water and candles: only what the label itself allows.</p>
+      <p className="quiet text-sm">{say('materials.labelCaution')}</p>
     </div>
   );
 }

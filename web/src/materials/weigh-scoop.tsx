@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { quantity } from '@dewpot/core/units';
 import { bulkByWeighing } from '@dewpot/core/materials';
 import type { ScoopView } from '@dewpot/contract';
 import { QuantityField } from '../ui/quantity-field';
@@ -20,7 +21,7 @@ export function WeighScoop({ scoops, onBulk }: { scoops: readonly ScoopView[]; o
     try {
       const { value } = bulkByWeighing(mass, count, scoop);
       const bulk = Number(value.toFixed(3));
-      setTold(`So it is ${bulk} kg/L loose.`);
+      setTold(say('materials.soItIsLoose', { bulk: quantity(bulk, 'kg/L', 3) }));
       onBulk(bulk);
     } catch (error) {
       setTold(sayRefusal(error, say));
@@ -28,26 +29,32 @@ export function WeighScoop({ scoops, onBulk }: { scoops: readonly ScoopView[]; o
   };
   return (
     <details>
-      <summary className="min-h-8 cursor-pointer py-1 font-semibold">Weigh a scoop of it</summary>
+      <summary className="min-h-8 cursor-pointer py-1 font-semibold">{say('materials.weighScoopField')}</summary>
       <ol className="quiet list-decimal pl-6 text-sm">
-        <li>Dry it, or take it from a closed bag.</li>
-        <li>Fill the scoop loosely, without shaking; strike it level.</li>
-        <li>Weigh a few scoops at once, without the bowl.</li>
+        <li>{say('materials.weighScoop1')}</li>
+        <li>{say('materials.weighScoop2')}</li>
+        <li>{say('materials.weighScoop3')}</li>
       </ol>
       <div className="mt-2 grid gap-3 sm:grid-cols-3">
         <SelectField
-          label="Scoop"
+          label={say('materials.scoop')}
           value={scoopId}
           options={scoops.map(({ id, name }) => ({ value: id, label: name }))}
           onChange={setScoopId}
         />
         <SelectField
-          label="How many"
+          label={say('materials.howMany')}
           value={count}
           options={counts.map((value) => ({ value, label: String(value) }))}
           onChange={setCount}
         />
-        <QuantityField label="Mass on the scale" name="scoopMass" dimension="mass" value={undefined} onChange={weigh} />
+        <QuantityField
+          label={say('materials.massOnScale')}
+          name="scoopMass"
+          dimension="mass"
+          value={undefined}
+          onChange={weigh}
+        />
       </div>
       {told && <p role="status">{told}</p>}
     </details>

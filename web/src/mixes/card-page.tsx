@@ -1,4 +1,5 @@
-import { identity } from '@dewpot/core/units';
+import { useWords } from './mix-labels';
+import { identity, exactly, fixed, neededDecimals, msg } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { calculateMix, consistency, methodOf, doseInWords, type Grade, type Mix } from '@dewpot/core/mixes';
 import { Printer } from 'lucide-react';
@@ -17,14 +18,15 @@ import { useSay } from '../ui/say';
 const partsOf = ({ lines, by }: Mix) =>
   lines.map(({ material, parts, by: own = by }) => ({
     name: material.name,
-    parts: `${Number(parts.toPrecision(3))} by ${own}`,
+    parts: msg('mixes.partsBy', { parts: fixed(parts, neededDecimals(Number(parts.toPrecision(3)))), by: own }),
   }));
 
 /** A mix on one card to print and hang over the bench. */
 export function CardPage() {
+  const say = useSay();
   const { id } = useParams();
   return (
-    <Known list={mixesQuery} ids={[id]} what="the mix">
+    <Known list={mixesQuery} ids={[id]} what={say('mixes.busyMix')}>
       <Card id={defined(id)} />
     </Known>
   );
@@ -35,7 +37,7 @@ function Card({ id }: { id: string }) {
   const units = useUnits();
   const now = useNow();
   const { sources, error, isPending } = useMixSources();
-  if (isPending) return <Busy what="the mix" />;
+  if (isPending) return <Busy what={say('mixes.busyMix')} />;
   if (!sources) return <Failure error={error} />;
   const view = sources.mixes.find((one) => one.id === id);
   if (!view) return null;
@@ -45,10 +47,10 @@ function Card({ id }: { id: string }) {
     <div className="mx-auto max-w-2xl p-4">
       <p className="no-print mb-3 flex gap-2">
         <Button look="main" onClick={() => window.print()}>
-          <Printer size={18} aria-hidden="true" /> Print
+          <Printer size={18} aria-hidden="true" /> {say('mixes.print')}
         </Button>
         <Link to={`/mixes/${id}`} className={buttonClass()}>
-          Back to the mix
+          {say('mixes.backToMix')}
         </Link>
       </p>
       <article className="card-slab space-y-4">
@@ -57,9 +59,11 @@ function Card({ id }: { id: string }) {
           <div>
             <h1 className="text-3xl">{view.name}</h1>
             <p className="quiet">
-              Version {view.revision}
-              {view.suits && `. For ${view.suits}`}
-              {view.unfit && `. Not for ${view.unfit}`}.
+              {say('mixes.cardVersion', {
+                revision: view.revision,
+                suits: view.suits || 'none',
+                unfit: view.unfit || 'none',
+              })}
             </p>
           </div>
         </header>
@@ -73,8 +77,11 @@ function Card({ id }: { id: string }) {
           ))}
         </ol>
         <p className="text-sm">
-          {units.sayFigure(figures.dryDensity)} dry, w/c {figures.ratio.value.toFixed(2)}, for {figures.use}. Never a
-          design strength. Let rinse water settle and harden; never down a drain.
+          {say('mixes.cardTold', {
+            dryDensity: units.sayFigure(figures.dryDensity),
+            ratio: fixed(figures.ratio.value, 2),
+            use: useWords[figures.use],
+          })}
         </p>
       </article>
     </div>
@@ -98,12 +105,12 @@ function CardTable({
     <table className="table">
       <thead>
         <tr>
-          <th scope="col">In this order</th>
+          <th scope="col">{say('mixes.inThisOrder')}</th>
           <th scope="col" className="text-right">
-            Parts
+            {say('mixes.parts')}
           </th>
           <th scope="col" className="text-right">
-            For one litre
+            {say('mixes.forLitre', { litre: exactly(1000, 'mL') })}
           </th>
         </tr>
       </thead>
@@ -111,7 +118,7 @@ function CardTable({
         {partsOf(mix).map(({ name, parts }, i) => (
           <tr key={name}>
             <td>{name}</td>
-            <td className="text-right">{parts}</td>
+            <td className="text-right">{say(parts)}</td>
             <td className="text-right">{units.say(defined(perPart.portions[i]).mass * litre, 'g')}</td>
           </tr>
         ))}
@@ -123,7 +130,7 @@ function CardTable({
           </tr>
         ))}
         <tr>
-          <td>Water, to “{say(consistency(grade).name)}”</td>
+          <td>{say('mixes.waterTo', { name: say(consistency(grade).name) })}</td>
           <td />
           <td className="text-right">{units.say((perPart.totalWater - perPart.liquidWater) * litre, 'mL')}</td>
         </tr>

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import { InputError, identity } from '@dewpot/core/units';
+import { InputError, identity, exactly } from '@dewpot/core/units';
 import { fullVolume } from '@dewpot/core/moulds';
 import { compareMixes, differencesOf, type Compared, type ComparedRow } from '@dewpot/core/mixes';
 import { Link, useSearchParams } from 'react-router';
@@ -35,60 +35,62 @@ function useCompared(ids: readonly string[], sources: MixSources | undefined, no
 
 /** Up to four mixes side by side: drawn, and as differences. */
 export function ComparePage() {
+  const say = useSay();
   const [search] = useSearchParams();
   const given = search.get('with') ?? '';
   const ids = useMemo(() => given.split(',').filter(Boolean).slice(0, MOST), [given]);
   return (
-    <Known list={mixesQuery} ids={ids} what="the mixes">
+    <Known list={mixesQuery} ids={ids} what={say('mixes.busyMixes')}>
       <SideBySide ids={ids} />
     </Known>
   );
 }
 
 function SideBySide({ ids }: { ids: readonly string[] }) {
+  const say = useSay();
   const [, setSearch] = useSearchParams();
   const { sources, error, isPending } = useMixSources();
   const [mouldId, setMouldId] = useState('');
   const [now] = useState(useNow());
   const temperature = useAmbient().data?.now.temperature ?? ROOM;
   const compared = useCompared(ids, sources, now);
-  if (isPending) return <Busy what="the mixes" />;
+  if (isPending) return <Busy what={say('mixes.busyMixes')} />;
   if (!sources) return <Failure error={error} />;
   const put = (next: readonly string[]) => setSearch({ with: next.join(',') });
   const mould = sources.moulds.find(({ id }) => id === mouldId);
   const others = sources.mixes.filter(({ id }) => !ids.includes(id));
   return (
     <div className="mx-auto max-w-6xl p-4">
-      <PageHead title="Compare mixes">
+      <PageHead title={say('shell.compareMixes')}>
         <Link to="/mixes" className={buttonClass()}>
-          All mixes
+          {say('mixes.allMixes')}
         </Link>
       </PageHead>
       <div className="mb-4 flex flex-wrap items-end gap-3">
         {ids.length < MOST && others.length > 0 && (
           <SelectField
-            label="Beside these"
+            label={say('mixes.besideThese')}
             value=""
             options={[
-              { value: '', label: 'another mix…' },
+              { value: '', label: say('mixes.anotherMix') },
               ...others.map(({ id, name }) => ({ value: id, label: name })),
             ]}
             onChange={(id) => put([...ids, id])}
           />
         )}
         <SelectField
-          label="A piece of"
+          label={say('mixes.pieceOf')}
           value={mouldId}
           options={[
-            { value: '', label: 'one litre' },
+            { value: '', label: say('mixes.oneLitre', { litre: exactly(LITRE, 'mL') }) },
             ...sources.moulds.map(({ id, name }) => ({ value: id, label: name })),
           ]}
           onChange={setMouldId}
         />
       </div>
       {compared.length === 0 ? (
-        <Empty title="Nothing to compare yet">
-          <p>Choose a mix above, then another.</p>
+        <Empty title={say('mixes.nothingToCompare')}>
+          <p>{say('mixes.chooseTwo')}</p>
         </Empty>
       ) : (
         <Comparison
@@ -110,6 +112,7 @@ function Comparison({
   by: Parameters<typeof compareMixes>[1];
   onLeave: (at: number) => void;
 }) {
+  const say = useSay();
   const rows = useMemo(() => {
     try {
       return compareMixes(compared, by);
@@ -118,10 +121,10 @@ function Comparison({
       throw error;
     }
   }, [compared, by]);
-  if (rows.length === 0) return <p role="alert">One of these mixes cannot be mixed: open it and mend it.</p>;
+  if (rows.length === 0) return <p role="alert">{say('mixes.cannotMix')}</p>;
   return (
     <>
-      <section className="card-slab overflow-x-auto" aria-label="Drawn side by side" tabIndex={0}>
+      <section className="card-slab overflow-x-auto" aria-label={say('mixes.drawnSideBySide')} tabIndex={0}>
         <table className="w-full min-w-3xl table-fixed border-separate border-spacing-x-3 border-spacing-y-1">
           <thead>
             <tr>
@@ -132,10 +135,10 @@ function Comparison({
                   <button
                     type="button"
                     className="quiet block min-h-6 text-xs underline decoration-dotted"
-                    aria-label={`Leave ${name} out`}
+                    aria-label={say('mixes.leaveNamedOut', { name })}
                     onClick={() => onLeave(i)}
                   >
-                    leave out
+                    {say('mixes.leaveOut')}
                   </button>
                 </th>
               ))}
@@ -165,7 +168,7 @@ function Row({ row: { label, unit, values } }: { row: ComparedRow }) {
       {values.map((value, i) => (
         <td key={i}>
           {value === undefined ? (
-            <span className="quiet text-sm">not known</span>
+            <span className="quiet text-sm">{say('mixes.notKnown')}</span>
           ) : (
             <span className="flex items-center gap-2">
               <span className="bg-base-300 h-5 flex-1">
@@ -184,8 +187,8 @@ function Row({ row: { label, unit, values } }: { row: ComparedRow }) {
 function Differences({ compared: [first, ...others] }: { compared: readonly Compared[] }) {
   const say = useSay();
   return (
-    <section className="card-slab mt-4" aria-label="Differences">
-      <h2 className="text-xl">Against {defined(first).name}</h2>
+    <section className="card-slab mt-4" aria-label={say('mixes.differences')}>
+      <h2 className="text-xl">{say('mixes.against', { name: defined(first).name })}</h2>
       <div className="grid gap-4 md:grid-cols-3">
         {others.map(({ name, mix }, i) => (
           <div key={i}>

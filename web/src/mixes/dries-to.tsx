@@ -1,4 +1,5 @@
 import type { MixInput } from '@dewpot/contract';
+import { useSay } from '../ui/say';
 
 /** How a mix dries: calculated from what is in it, until somebody has seen it. */
 export function DriesTo({
@@ -11,11 +12,12 @@ export function DriesTo({
   calculated: string;
   onChange: (part: Partial<MixInput>) => void;
 }) {
+  const say = useSay();
   const seen = !draft.colourCalculated;
   return (
     <div>
       <label htmlFor="colour" className="mb-1 block text-sm font-semibold">
-        Dry colour
+        {say('mixes.dryColour')}
       </label>
       <input
         id="colour"
@@ -29,7 +31,7 @@ export function DriesTo({
         className="link block text-xs"
         onClick={() => onChange({ colour: calculated, colourCalculated: seen })}
       >
-        {seen ? 'as seen: calculate it' : 'calculated: I have seen it'}
+        {seen ? say('mixes.seenCalculate') : say('mixes.calculatedSeen')}
       </button>
     </div>
   );

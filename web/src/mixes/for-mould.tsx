@@ -1,10 +1,11 @@
+import { quantity } from '@dewpot/core/units';
 import { useMemo, useState } from 'react';
 import { fullVolume } from '@dewpot/core/moulds';
 import type { Grade, MixFigures } from '@dewpot/core/mixes';
 import type { MixInput, MixView, MouldView } from '@dewpot/contract';
 import { Findings, useJudgedPair } from '../judging';
 import { SelectField } from '../ui/select-field';
-import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 /** A draft is judged as if it were kept. */
 const asKept = (draft: MixInput): MixView => ({ ...draft, id: 'draft', revision: 1, used: false });
@@ -21,7 +22,7 @@ export function ForMould({
   moulds: readonly MouldView[];
   onGrade: (grade: Grade) => void;
 }) {
-  const units = useUnits();
+  const say = useSay();
   const [id, setId] = useState('');
   const mould = moulds.find((one) => one.id === id);
   const mix = useMemo(() => asKept(draft), [draft]);
@@ -29,18 +30,20 @@ export function ForMould({
   return (
     <div>
       <SelectField
-        label="In the mould"
+        label={say('mixes.inTheMould')}
         value={id}
         options={[
-          { value: '', label: 'none in mind' },
+          { value: '', label: say('mixes.noneInMind') },
           ...moulds.map(({ id: value, name }) => ({ value, label: name })),
         ]}
         onChange={setId}
       />
       {mould && (
         <p className="mt-1">
-          It weighs <strong>{units.say(freshDensity.value * fullVolume(mould.shape), 'g')}</strong> fresh,{' '}
-          <strong>{units.say(dryDensity.value * fullVolume(mould.shape), 'g')}</strong> dry.
+          {say('mixes.weighsFreshDry', {
+            fresh: quantity(freshDensity.value * fullVolume(mould.shape), 'g'),
+            dry: quantity(dryDensity.value * fullVolume(mould.shape), 'g'),
+          })}
         </p>
       )}
       {mould && judged && (

@@ -1,3 +1,5 @@
+import { useWords } from './mix-labels';
+import { fixed, quantity } from '@dewpot/core/units';
 import {
   consistency,
   costPerLitre,
@@ -17,24 +19,28 @@ import { ForMould } from './for-mould';
 import type { CalculatedMix } from './use-calculated-mix';
 import { useSay } from '../ui/say';
 
-const said = (n: number) => (n === 1 ? '1 batch' : `${n} batches`);
-
 /** What its batches taught of a mix's water, and how each of them came out against the handbook. */
 function Taught({ lessons: { demand, pours } }: { lessons: MixLessons }) {
-  if (demand.batches === 0)
-    return <p className="quiet text-sm">Its water is the handbook’s: no batch has taught it yet.</p>;
+  const say = useSay();
+  if (demand.batches === 0) return <p className="quiet text-sm">{say('mixes.waterHandbook')}</p>;
   const percent = Math.round((demand.factor - 1) * 100);
   return (
     <details className="text-sm">
       <summary className="cursor-pointer py-1">
-        Learned from {said(demand.batches)}: it wants{' '}
-        {percent === 0 ? 'the handbook’s water' : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'} water`}.
+        {say('mixes.learnedFrom', {
+          batches: demand.batches,
+          wants: percent === 0 ? 'same' : percent > 0 ? 'more' : 'less',
+          percent: quantity(Math.abs(percent), '%', 0),
+        })}
       </summary>
       <ul className="quiet grid grid-cols-2 gap-x-4">
         {pours.map(({ demand: one, yield: made }, i) => (
           <li key={i}>
-            batch {i + 1}: water × {one.toFixed(2)}
-            {made !== undefined && `, made × ${made.toFixed(2)}`}
+            {say('mixes.batchTaught', {
+              i: i + 1,
+              demand: fixed(one, 2),
+              made: made === undefined ? 'none' : fixed(made, 2),
+            })}
           </li>
         ))}
       </ul>
@@ -64,15 +70,11 @@ export function Implied({ draft, calculated, figures, store, moulds, lessons, te
   const clock = potLifeAndSet(calculated.mix, draft.binderClass, temperature);
   const wettest = wettestGrade(calculated.mix, figures.perPart);
   return (
-    <section className="card-slab space-y-4 self-start" aria-label="What it implies">
+    <section className="card-slab space-y-4 self-start" aria-label={say('mixes.implies')}>
       <BigFigure
-        label={isGypsum(calculated.mix) ? 'Strength when it is dry' : 'Strength at 28 days'}
+        label={isGypsum(calculated.mix) ? say('mixes.strengthDry') : say('mixes.strength28Title')}
         figure={strength}
-        note={
-          isGypsum(calculated.mix)
-            ? 'For display in a dry room. Gypsum is as strong as it is dry: never keep it damp, never walk on it.'
-            : `Good for ${use}, kept damp for its time. Never a design strength: steps, walls and seats go by local codes.`
-        }
+        note={isGypsum(calculated.mix) ? say('mixes.gypsumNote') : say('mixes.goodForNote', { use: useWords[use] })}
       />
       {findings.length > 0 && (
         <Findings
@@ -82,48 +84,53 @@ export function Implied({ draft, calculated, figures, store, moulds, lessons, te
       )}
       <div className="grid grid-cols-2 gap-4">
         <BigFigure
-          label="Water–cement ratio"
+          label={say('mixes.waterCement')}
           term="water-cement"
           figure={ratio}
           size="text-2xl"
           note={
             wettest === undefined
-              ? 'over the ceiling, however stiff'
-              : `up to “${say(consistency(wettest).name)}” under the ceiling`
+              ? say('mixes.overCeilingAnyhow')
+              : say('mixes.upToGrade', { name: say(consistency(wettest).name) })
           }
         />
         <BigFigure
-          label="Yield factor"
+          label={say('mixes.yieldFactor')}
           term="yield-factor"
           figure={factor}
           size="text-2xl"
-          note="mix made per volume scooped"
+          note={say('mixes.madePerScooped')}
         />
         <BigFigure
-          label="Fresh"
+          label={say('mixes.fresh')}
           figure={freshDensity}
           size="text-2xl"
-          note="and as good as that at demoulding, kept covered"
+          note={say('mixes.goodAtDemoulding')}
         />
         <BigFigure
-          label="Dry"
+          label={say('mixes.dry')}
           figure={dryDensity}
           size="text-2xl"
           note={
             saving > 2
-              ? `${saving} % lighter than gravelled concrete (${units.say(GRAVELLED_DENSITY, 'kg/L')})`
-              : 'about as heavy as gravelled concrete'
+              ? say('mixes.lighterThan', {
+                  saving: quantity(saving, '%', 0),
+                  gravelledDensity: quantity(GRAVELLED_DENSITY, 'kg/L'),
+                })
+              : say('mixes.asHeavyAs')
           }
         />
-        <BigFigure label={`Pot life, at ${units.say(temperature, '°C')}`} figure={clock.potLife} size="text-2xl" />
-        <BigFigure label="Initial set" figure={clock.initialSet} size="text-2xl" />
-        {cost && <BigFigure label="A litre costs" figure={cost} size="text-2xl" note="by the lots in store" />}
+        <BigFigure
+          label={say('mixes.potLifeAt', { temperature: units.say(temperature, '°C') })}
+          figure={clock.potLife}
+          size="text-2xl"
+        />
+        <BigFigure label={say('mixes.initialSet')} figure={clock.initialSet} size="text-2xl" />
+        {cost && <BigFigure label={say('mixes.litreCosts')} figure={cost} size="text-2xl" note={say('mixes.byLots')} />}
       </div>
       <Taught lessons={lessons} />
       <ForMould {...{ draft, figures, moulds, onGrade }} />
-      <p className="border-accent border-l-4 pl-3 text-sm">
-        Dust harms the lungs and wet mix burns the faceColouring: respirator, gloves, goggles.
-      </p>
+      <p className="border-accent border-l-4 pl-3 text-sm">{say('mixes.dustCaution')}</p>
     </section>
   );
 }

@@ -1,10 +1,10 @@
+import { percentOf, useWords } from './mix-labels';
 import { useMemo, useState } from 'react';
 import { InputError, type Message } from '@dewpot/core/units';
 import { lighten, type Lightened } from '@dewpot/core/mixes';
 import type { MixInput, StoreView } from '@dewpot/contract';
 import { Button } from '../ui/button';
 import { SelectField } from '../ui/select-field';
-import { useUnits } from '../ui/units';
 import { withRecipe } from './resolve';
 import type { CalculatedMix } from './use-calculated-mix';
 import { useSay } from '../ui/say';
@@ -42,23 +42,22 @@ export function LightenSlab({
   onChange: (draft: MixInput) => void;
 }) {
   const say = useSay();
-  const units = useUnits();
   const light = store.materials.filter(({ kind }) => kind === 'lightweight' || kind === 'organic');
   const [share, setShare] = useState(0.3);
   const [id, setId] = useState(light[0]?.id ?? '');
   const proposal = useMemo(() => propose(calculated, share, id, store), [calculated, share, id, store]);
   return (
-    <section className="card-slab space-y-3" aria-label="Lighten the mix">
-      <h2 className="text-xl">Lighten the mix</h2>
+    <section className="card-slab space-y-3" aria-label={say('mixes.lighten')}>
+      <h2 className="text-xl">{say('mixes.lighten')}</h2>
       <div className="grid grid-cols-2 gap-3">
         <SelectField
-          label="By"
+          label={say('mixes.by')}
           value={share}
-          options={shares.map((value) => ({ value, label: `${value * 100} %` }))}
+          options={shares.map((value) => ({ value, label: say.value(percentOf(value)) }))}
           onChange={setShare}
         />
         <SelectField
-          label="In place of sand"
+          label={say('mixes.inPlaceOfSand')}
           value={id}
           options={light.map(({ id: value, name }) => ({ value, label: name }))}
           onChange={setId}
@@ -70,18 +69,20 @@ export function LightenSlab({
       {proposal && 'found' in proposal && (
         <>
           <p>
-            Swap <strong>{Math.round(proposal.found.swapped * 100)} %</strong> of the sand and gravel for{' '}
-            {proposal.light}, scoop for scoop: dry {units.sayFigure(proposal.found.before.dryDensity)} →{' '}
-            <strong>{units.sayFigure(proposal.found.after.dryDensity)}</strong>, strength{' '}
-            {units.sayFigure(proposal.found.before.strength)} →{' '}
-            <strong>{units.sayFigure(proposal.found.after.strength)}</strong>, good for {proposal.found.after.use}.
+            {say('mixes.swapFor', {
+              share: percentOf(proposal.found.swapped),
+              light: proposal.light,
+              before: proposal.found.before.dryDensity,
+              after: proposal.found.after.dryDensity,
+              strengthBefore: proposal.found.before.strength,
+              strengthAfter: proposal.found.after.strength,
+              use: useWords[proposal.found.after.use],
+            })}
           </p>
           {proposal.found.reached < share - 0.005 && (
-            <p className="text-warning">
-              More than {Math.round(proposal.found.reached * 100)} % cannot be had that way.
-            </p>
+            <p className="text-warning">{say('mixes.noMoreThan', { reached: percentOf(proposal.found.reached) })}</p>
           )}
-          <Button onClick={() => onChange(withRecipe(draft, proposal.found.mix))}>Take this recipe</Button>
+          <Button onClick={() => onChange(withRecipe(draft, proposal.found.mix))}>{say('mixes.takeRecipe')}</Button>
         </>
       )}
     </section>

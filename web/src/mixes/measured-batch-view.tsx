@@ -1,4 +1,6 @@
+import { percentOf } from './mix-labels';
 import { useCallback, useState } from 'react';
+import { fixed, msg, quantity, type Phrase } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { sayScoops } from '@dewpot/core/materials';
 import type { MeasuringChoice, MeasuringWay, Vessels } from '@dewpot/core/measuring';
@@ -8,7 +10,7 @@ import type { MixInput } from '@dewpot/contract';
 import type { Remote } from 'comlink';
 import { Choice } from '../ui/choice';
 import { MeasureFigures, MeasureTally } from '../ui/measure-tally';
-import { sayChoice, wayNames } from '../ui/measuring-words';
+import { tellChoice, wayNames } from '../ui/measuring-words';
 import { useUnits } from '../ui/units';
 import { WaterGlass } from '../ui/water-glass';
 import type { PlanWork } from '../workers/plan-work';
@@ -16,8 +18,11 @@ import { usePlanWork } from '../workers/use-plan-work';
 import type { CalculatedMix } from './use-calculated-mix';
 import { useSay } from '../ui/say';
 
-const off = (share: number) =>
-  Math.abs(share) < 0.005 ? '' : `${Math.abs(share * 100).toFixed(0)} % ${share > 0 ? 'over' : 'under'}`;
+/** By how much a measure is off, told from half a percent on. */
+const off = (share: number): Phrase =>
+  Math.abs(share) < 0.005
+    ? ''
+    : msg('mixes.offBy', { error: percentOf(Math.abs(share)), over: share > 0 ? 'yes' : 'no' });
 
 /** A volume that is asked for may come to so much more, for the sake of the scoops; what a bag or a store sets, to so much less. */
 const SPARE = 0.05;
@@ -26,14 +31,13 @@ interface BatchProps extends Pick<CalculatedMix, 'mix' | 'conditions'> {
   readonly draft: MixInput;
   readonly batch: BatchMasses;
   /** What its size goes by. */
-  readonly by: string | undefined;
+  readonly by: Phrase | undefined;
   readonly vessels: Vessels;
 }
 
 /** A batch of the mix as it is measured out, in the way that is chosen or else proposed; its doses and its water. */
 export function MeasuredBatchView({ draft, mix, conditions, batch, by, vessels }: BatchProps) {
   const say = useSay();
-  const units = useUnits();
   const [wanted, setWanted] = useState<MeasuringWay>();
   const { binderClass } = draft;
   const job = useCallback(
@@ -46,7 +50,7 @@ export function MeasuredBatchView({ draft, mix, conditions, batch, by, vessels }
     [batch, by, mix, conditions, vessels, binderClass],
   );
   const told = usePlanWork(job);
-  if (!told) return <p className="quiet">One moment…</p>;
+  if (!told) return <p className="quiet">{say('paper.oneMoment')}</p>;
   if (!told.ways)
     return (
       <p role="alert" className="border-error border-l-4 pl-3">
@@ -58,20 +62,19 @@ export function MeasuredBatchView({ draft, mix, conditions, batch, by, vessels }
   return (
     <div className="space-y-3">
       <Choice
-        legend="Measure"
+        legend={say('mixes.measure')}
         value={chosen.measured.way}
         options={ways.map((one) => ({
           value: one.measured.way,
           label: wayNames[one.measured.way],
-          hint: sayChoice(one),
+          hint: tellChoice(one),
         }))}
         onChange={setWanted}
       />
-      {wanted === undefined && <p className="quiet text-sm">Proposed: {say(proposed.reason)}.</p>}
-      <p>
-        <strong className="numeral text-2xl">{units.say(chosen.measured.made, 'mL')}</strong> of fresh mix
-        {by && <span className="quiet">: {by}</span>}
-      </p>
+      {wanted === undefined && (
+        <p className="quiet text-sm">{say('mixes.proposed', { reason: say(proposed.reason) })}</p>
+      )}
+      <p>{say('mixes.ofFreshMix', { made: quantity(chosen.measured.made, 'mL'), by: by ?? 'none' })}</p>
       <WorkshopContext {...{ draft, mix, vessels, chosen }} />
     </div>
   );
@@ -102,7 +105,7 @@ function WorkshopContext({
                   <MeasureTally name={material.name} measures={measures} />
                 </span>
               </span>
-              <span className="text-warning text-sm">{off(ratioError)}</span>
+              <span className="text-warning text-sm">{say.value(off(ratioError))}</span>
             </li>
           ))}
           {batch.doses.map((portion) => {
@@ -114,27 +117,27 @@ function WorkshopContext({
                   {weighed.name}{' '}
                   <span className="quiet text-sm">
                     {say(weighed.words)}
-                    {weighed.milliliters !== undefined && `, or ${units.say(weighed.milliliters, 'mL')}`}
+                    {weighed.milliliters !== undefined &&
+                      say('mixes.orMillilitres', { milliliters: quantity(weighed.milliliters, 'mL') })}
                     {weighed.spoons !== undefined &&
-                      `, or ${sayScoops(weighed.spoons)} level spoons (${off(defined(weighed.spoonError)) || 'even'})`}
+                      say('mixes.orSpoons', {
+                        spoons: sayScoops(weighed.spoons),
+                        error: off(defined(weighed.spoonError)) || msg('mixes.even'),
+                      })}
                   </span>
                   {weighed.advice && <span className="text-warning block text-sm">{say(weighed.advice)}</span>}
                 </span>
-                <span className="text-warning text-sm">{off(weighed.scaleError)}</span>
+                <span className="text-warning text-sm">{say.value(off(weighed.scaleError))}</span>
               </li>
             );
           })}
         </ul>
-        {ratio > 0 && (
-          <p className="quiet mt-1 text-sm">As it is measured, the water–cement ratio comes to {ratio.toFixed(2)}.</p>
-        )}
+        {ratio > 0 && <p className="quiet mt-1 text-sm">{say('mixes.ratioMeasured', { ratio: fixed(ratio, 2) })}</p>}
       </div>
       <div>
         <WaterGlass water={water} />
         {water.powderHeld !== undefined && (
-          <p className="quiet text-sm">
-            All the water at once; hold back {units.say(water.powderHeld, 'g')} of the powder and add it by eye.
-          </p>
+          <p className="quiet text-sm">{say('mixes.holdPowder', { powderHeld: units.say(water.powderHeld, 'g') })}</p>
         )}
       </div>
     </div>

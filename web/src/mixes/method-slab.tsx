@@ -19,26 +19,26 @@ export function MethodSlab({
   const ways = draft.ways ?? {};
   const usual = usualOrder(draft.binderClass);
   const put = (part: MixInput['ways']) => onChange({ ...draft, ways: { ...ways, ...part } });
-  const hint = (order: MixingOrder) => (order === usual ? 'usual for this mix' : 'as some do');
+  const hint = (order: MixingOrder) => (order === usual ? say('mixes.usualForMix') : say('mixes.asSomeDo'));
   return (
-    <section className="card-slab space-y-3" aria-label="How it is mixed">
-      <h2 className="text-xl">How it is mixed</h2>
+    <section className="card-slab space-y-3" aria-label={say('mixes.howMixed')}>
+      <h2 className="text-xl">{say('mixes.howMixed')}</h2>
       <Choice<MixingOrder>
-        legend="What goes into what"
+        legend={say('mixes.whatIntoWhat')}
         value={ways.order ?? usual}
         options={[
-          { value: 'water-to-powder', label: 'Water to the powder', hint: hint('water-to-powder') },
-          { value: 'powder-to-water', label: 'Powder into the water', hint: hint('powder-to-water') },
+          { value: 'water-to-powder', label: say('mixes.waterToPowder'), hint: hint('water-to-powder') },
+          { value: 'powder-to-water', label: say('mixes.powderToWater'), hint: hint('powder-to-water') },
         ]}
         onChange={(order) => put({ order })}
       />
       <Choice<ColourWhen>
-        legend="Colour goes in"
+        legend={say('mixes.colourGoesIn')}
         value={ways.colour ?? 'powder'}
         options={[
-          { value: 'powder', label: 'With the powder', hint: 'most even' },
-          { value: 'water', label: 'With the water', hint: 'no dust' },
-          { value: 'late', label: 'Late, swirled', hint: 'veins' },
+          { value: 'powder', label: say('mixes.withPowder'), hint: say('mixes.mostEven') },
+          { value: 'water', label: say('mixes.withWater'), hint: say('mixes.noDust') },
+          { value: 'late', label: say('mixes.lateSwirled'), hint: say('mixes.veins') },
         ]}
         onChange={(colour) => put({ colour })}
       />

@@ -1,6 +1,7 @@
 import { identity } from '@dewpot/core/units';
 import type { VolumeShare } from '@dewpot/core/mixes';
 import { fillOf, MixPatterns } from './mix-patterns';
+import { tellShares, percentOf } from './mix-labels';
 import { useSay } from '../ui/say';
 
 const HEIGHT = 520;
@@ -19,7 +20,7 @@ export function MixColumn({ shares }: { shares: readonly VolumeShare[] }) {
       viewBox={`0 0 336 ${HEIGHT + 16}`}
       className="mx-auto w-full max-w-sm"
       role="img"
-      aria-label={`By volume: ${shares.map(({ name, share }) => `${say.value(name)} ${Math.round(share * 100)} %`).join(', ')}`}
+      aria-label={tellShares(shares, say)}
     >
       <MixPatterns />
       <g transform="translate(4 8)">
@@ -28,7 +29,7 @@ export function MixColumn({ shares }: { shares: readonly VolumeShare[] }) {
             <rect x={0} y={y} width={130} height={height} fill={fillOf(kind)} stroke="var(--color-base-100)" />
             {height > 9 && (
               <text x={142} y={y + height / 2 + 5} fontSize={14} fill="currentColor">
-                <tspan fontWeight={700}>{Math.round(share * 100)} %</tspan> {say.value(name)}
+                <tspan fontWeight={700}>{say.value(percentOf(share))}</tspan> {say.value(name)}
               </text>
             )}
           </g>

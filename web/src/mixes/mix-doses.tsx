@@ -58,7 +58,7 @@ function DoseRow({
     <li className="py-1.5">
       <div className="grid grid-cols-[4.5rem_1fr_auto] items-center gap-2">
         <NumberField
-          label={`Dose of ${material.name}`}
+          label={say('mixes.doseOfField', { material: material.name })}
           wrong={wrong !== undefined}
           className="numeral h-12 w-full text-xl"
           value={amount * shown}
@@ -67,15 +67,16 @@ function DoseRow({
         <span className="leading-tight">
           {material.name}
           <span className="quiet block text-xs">
-            {byVolume ? 'kg/m³' : '%'} {say(baseInWords[kind.base])}
-            {kind.onSolids && ', on its solids'}
+            {byVolume
+              ? say('mixes.kgPerM3', { base: baseInWords[kind.base] })
+              : say('mixes.percentOf', { base: baseInWords[kind.base], solids: kind.onSolids ? 'yes' : 'no' })}
           </span>
         </span>
-        <IconButton label={`Leave ${material.name} out`} icon={X} onClick={onLeaveOut} />
+        <IconButton label={say('mixes.leaveNamedOut', { name: material.name })} icon={X} onClick={onLeaveOut} />
       </div>
       <DoseBar amount={amount} low={kind.low} usual={kind.usual} ceiling={kind.ceiling} />
       <p className="quiet text-xs">
-        usually {dosed(kind.usual)}, at most {dosed(kind.ceiling)}
+        {say('mixes.usuallyAtMost', { usual: dosed(kind.usual), ceiling: dosed(kind.ceiling) })}
       </p>
       {wrong && <p className="text-error text-sm">{say(wrong)}</p>}
     </li>
@@ -94,6 +95,7 @@ export function MixDoses({
   store: StoreView;
   onChange: (draft: MixInput) => void;
 }) {
+  const say = useSay();
   const doses = draft.doses ?? [];
   const put = (next: DoseLine[]) => onChange({ ...draft, doses: next });
   const known = (id: string) => store.materials.find((material) => material.id === id);
@@ -102,8 +104,8 @@ export function MixDoses({
   );
   return (
     <div>
-      <h2 className="text-xl">Additives and pigments</h2>
-      {doses.length === 0 && <p className="quiet text-sm">Pigment, fibre, plasticiser, polymer: none yet.</p>}
+      <h2 className="text-xl">{say('mixes.additivesPigments')}</h2>
+      {doses.length === 0 && <p className="quiet text-sm">{say('mixes.noDosesYet')}</p>}
       <ul className="divide-base-300 divide-y">
         {doses.map((dose, i) => {
           const material = known(dose.materialId);
@@ -123,8 +125,8 @@ export function MixDoses({
       </ul>
       <Wrong className="py-1">{errors['doses']}</Wrong>
       <AddSelect
-        label="Add a dose"
-        prompt="Add a dose…"
+        label={say('mixes.addDose')}
+        prompt={say('mixes.addDosePrompt')}
         options={unused.map(({ id, name }) => ({ value: id, label: name }))}
         onAdd={(id) => {
           const material = known(id);

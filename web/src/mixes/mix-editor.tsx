@@ -17,6 +17,7 @@ import { TilesSlab } from './tiles-slab';
 import { useMixEdit, type MixEdit } from './use-mix-edit';
 import type { MixSources } from './use-mix-sources';
 import { VersionsSlab } from './versions-slab';
+import { useSay } from '../ui/say';
 
 /** Air at the bench where the station says nothing, °C. */
 const ROOM = 18;
@@ -52,19 +53,20 @@ export function MixEditor({
 }
 
 function Recipe({ edit, sources: { store } }: Editing) {
+  const say = useSay();
   const { id, draft, set, calculated } = edit;
   const fields = { draft, calculated, store, onChange: edit.setDraft };
   return (
-    <section className="card-slab space-y-4 self-start" aria-label="The recipe">
-      <h1 className="sr-only">{draft.name || 'A new mix'}</h1>
+    <section className="card-slab space-y-4 self-start" aria-label={say('mixes.theRecipe')}>
+      <h1 className="sr-only">{draft.name || say('mixes.newMixTitle')}</h1>
       <div className="grid grid-cols-[1fr_auto] gap-3">
         <TextField
-          label="Name"
+          label={say('moulds.name')}
           name="name"
           autoComplete="off"
           value={draft.name}
           maxLength={80}
-          error={edit.unnamed && !draft.name.trim() ? 'Give it a name, such as “Garden grey”.' : undefined}
+          error={edit.unnamed && !draft.name.trim() ? say('mixes.giveName') : undefined}
           onChange={(event) => set({ name: event.target.value })}
         />
         <DriesTo draft={draft} calculated={edit.dried} onChange={set} />
@@ -75,7 +77,7 @@ function Recipe({ edit, sources: { store } }: Editing) {
       <MixWordFields {...fields} />
       <StaleChoice error={edit.failure} onKeepMine={edit.keep} />
       <KeepBar
-        what="mix"
+        what={say('mixes.mixWord')}
         save={edit.save}
         disabled={!calculated.figures}
         onKeep={() => edit.keep()}
@@ -83,7 +85,7 @@ function Recipe({ edit, sources: { store } }: Editing) {
       >
         {id && (
           <Link to={`/pours/new?mix=${id}`} className={buttonClass({ size: 'tall' })}>
-            Plan a pour
+            {say('shell.planPour')}
           </Link>
         )}
       </KeepBar>
@@ -93,18 +95,15 @@ function Recipe({ edit, sources: { store } }: Editing) {
 
 /** Composition by volume of it, and what that implies. */
 function Figures({ edit, sources: { store, moulds } }: Editing) {
+  const say = useSay();
   const { draft, set, calculated, lessons } = edit;
   const { figures } = calculated;
   const temperature = useAmbient().data?.now.temperature ?? ROOM;
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,0.8fr)_minmax(0,1fr)]">
-      <section className="card-slab" aria-label="By volume">
-        <h2 className="mb-2 text-xl">Composition by volume</h2>
-        {figures ? (
-          <MixColumn shares={figures.shares} />
-        ) : (
-          <p className="quiet">Mend the recipe and the column comes back.</p>
-        )}
+      <section className="card-slab" aria-label={say('mixes.byVolume')}>
+        <h2 className="mb-2 text-xl">{say('mixes.compositionByVolume')}</h2>
+        {figures ? <MixColumn shares={figures.shares} /> : <p className="quiet">{say('mixes.mendRecipe')}</p>}
       </section>
       {figures && (
         <Implied
@@ -123,6 +122,7 @@ function Figures({ edit, sources: { store, moulds } }: Editing) {
 
 /** How it is mixed and made lighter, what it is for, its tiles and its versions. */
 function Around({ edit, sources: { store }, used }: Editing & { used: boolean }) {
+  const say = useSay();
   const { id, draft, set, settled } = edit;
   const change = { draft, calculated: settled, onChange: edit.setDraft };
   return (
@@ -136,10 +136,10 @@ function Around({ edit, sources: { store }, used }: Editing & { used: boolean })
         {id && (
           <p className="flex flex-wrap gap-2">
             <Link to={`/mixes/compare?with=${id}`} className={buttonClass()}>
-              Beside another mix
+              {say('mixes.besideAnother')}
             </Link>
             <Link to={`/mixes/${id}/card`} className={buttonClass()}>
-              Card to print
+              {say('mixes.cardToPrint')}
             </Link>
           </p>
         )}
@@ -150,16 +150,17 @@ function Around({ edit, sources: { store }, used }: Editing & { used: boolean })
 
 /** What a mix is for and not for, in the caster's words. */
 function WordsOfUse({ draft, onChange }: { draft: MixInput; onChange: (part: Partial<MixInput>) => void }) {
+  const say = useSay();
   return (
-    <section className="card-slab grid gap-3" aria-label="What it is for">
+    <section className="card-slab grid gap-3" aria-label={say('mixes.whatFor')}>
       <TextField
-        label="Good for"
+        label={say('mixes.goodFor')}
         value={draft.suits ?? ''}
         maxLength={300}
         onChange={(event) => onChange({ suits: event.target.value })}
       />
       <TextField
-        label="Not suitable for"
+        label={say('mixes.notSuitable')}
         value={draft.unfit ?? ''}
         maxLength={300}
         onChange={(event) => onChange({ unfit: event.target.value })}

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import type { Message, Phrase } from '@dewpot/core/units';
+import { type Message, type Phrase, msg } from '@dewpot/core/units';
 import { heldInWords, type Held, type PartsBy } from '@dewpot/core/mixes';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { Button } from '../ui/button';
@@ -9,7 +9,7 @@ import { useMixLines, type Line, type LineDoes, type MixLinesProps } from './use
 import { useSay } from '../ui/say';
 
 const holds: readonly { readonly value: Held | ''; readonly label: Phrase }[] = [
-  { value: '', label: 'nothing: only that line changes' },
+  { value: '', label: msg('mixes.holdNothing') },
   ...(Object.keys(heldInWords) as Held[]).map((value) => ({ value, label: heldInWords[value] })),
 ];
 
@@ -24,7 +24,7 @@ export function MixLines(props: MixLinesProps) {
     ({ id, kind }) => kind !== 'additive' && kind !== 'sealer' && lines.every(({ materialId }) => materialId !== id),
   );
   const name = (id: string) =>
-    store.materials.find((material) => material.id === id)?.name ?? 'a material that is gone';
+    store.materials.find((material) => material.id === id)?.name ?? say('mixes.goneMaterial');
   return (
     <div>
       <ol className="divide-base-300 divide-y">
@@ -48,12 +48,12 @@ export function MixLines(props: MixLinesProps) {
       )}
       <select
         className="select select-bordered mt-2 h-12 w-full"
-        aria-label="Add a material"
+        aria-label={say('mixes.addMaterial')}
         value=""
         onChange={(event) => add(event.target.value)}
       >
         <option value="" disabled>
-          Add a material, in parts by {by}…
+          {say('mixes.addMaterialBy', { by })}
         </option>
         {unused.map(({ id, name: one }) => (
           <option key={id} value={id}>
@@ -61,13 +61,7 @@ export function MixLines(props: MixLinesProps) {
           </option>
         ))}
       </select>
-      <SelectField
-        className="mt-3"
-        label="While one line changes, this stays"
-        value={hold}
-        options={holds}
-        onChange={setHold}
-      />
+      <SelectField className="mt-3" label={say('mixes.whileChanges')} value={hold} options={holds} onChange={setHold} />
     </div>
   );
 }
@@ -95,7 +89,7 @@ const LineRow = memo(function LineRow({
     <li className="py-1.5">
       <div className="grid grid-cols-[4.5rem_1fr_auto] items-center gap-2">
         <NumberField
-          label={`Parts of ${name}`}
+          label={say('mixes.partsOfField', { name })}
           wrong={wrong !== undefined}
           className="numeral h-12 w-full text-xl"
           value={line.parts}
@@ -107,10 +101,10 @@ const LineRow = memo(function LineRow({
           <button
             type="button"
             className="quiet block min-h-6 text-xs underline decoration-dotted underline-offset-2"
-            aria-label={`${name} is told by ${by}; tell it by ${other}`}
+            aria-label={say('mixes.turnBy', { name, by, other })}
             onClick={() => does.turn(at, other)}
           >
-            by {by}
+            {say('mixes.byMeasure', { by })}
           </button>
         </span>
         <span className="flex">
@@ -119,7 +113,7 @@ const LineRow = memo(function LineRow({
             size="low"
             className="w-9 p-0"
             disabled={at === 0}
-            aria-label={`${name} goes in earlier`}
+            aria-label={say('mixes.goesEarlier', { name })}
             onClick={() => does.move(at, at - 1)}
           >
             <ArrowUp size={16} aria-hidden="true" />
@@ -129,7 +123,7 @@ const LineRow = memo(function LineRow({
             size="low"
             className="w-9 p-0"
             disabled={last}
-            aria-label={`${name} goes in later`}
+            aria-label={say('mixes.goesLater', { name })}
             onClick={() => does.move(at, at + 1)}
           >
             <ArrowDown size={16} aria-hidden="true" />
@@ -138,7 +132,7 @@ const LineRow = memo(function LineRow({
             look="plain"
             size="low"
             className="w-9 p-0"
-            aria-label={`Leave ${name} out`}
+            aria-label={say('mixes.leaveNamedOut', { name })}
             onClick={() => does.leave(at)}
           >
             <X size={16} aria-hidden="true" />

@@ -25,7 +25,7 @@ export function MixPage() {
   const { id = 'new' } = useParams();
   const [search] = useSearchParams();
   const { sources, error, isPending } = useMixSources();
-  if (isPending) return <Busy what="the mix" />;
+  if (isPending) return <Busy what={say('mixes.busyMix')} />;
   if (!sources) return <Failure error={error} />;
   if (id === 'new') {
     const starter = starters.find(({ key }) => key === search.get('as'));
@@ -35,7 +35,7 @@ export function MixPage() {
       <>
         {missing.length > 0 && (
           <p role="status" className="border-warning mx-auto mt-4 max-w-7xl border-l-4 pl-3">
-            Not in your store, and so not in it: {missing.join(', ').toLowerCase()}.
+            {say('mixes.notInStore', { missing: missing.join(', ') })}
           </p>
         )}
         <MixEditor key={starter.key} first={draft} sources={sources} />
@@ -44,7 +44,7 @@ export function MixPage() {
   }
   const mix = sources.mixes.find((one) => one.id === id);
   return (
-    <Known list={mixesQuery} ids={[id]} what="the mix">
+    <Known list={mixesQuery} ids={[id]} what={say('mixes.busyMix')}>
       {mix && <MixEditor key={id} id={id} first={draftOf(mix)} used={mix.used} sources={sources} />}
     </Known>
   );

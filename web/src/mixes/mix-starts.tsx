@@ -1,10 +1,10 @@
+import { schoolWords, useWords } from './mix-labels';
 import { InputError } from '@dewpot/core/units';
 import { calculateMix, starters, type MixFigures, type Starter } from '@dewpot/core/mixes';
 import type { MaterialView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
-import { useUnits } from '../ui/units';
 import { resolveMix } from './resolve';
 import { ShareStrip } from './share-strip';
 import { mixOfStarter } from './starter-mix';
@@ -24,12 +24,11 @@ function figuresOf(starter: Starter, materials: readonly MaterialView[], say: Sp
 /** The way into a new mix: by what it is for. */
 export function MixStarts({ materials }: { materials: readonly MaterialView[] }) {
   const say = useSay();
-  const units = useUnits();
   return (
     <div className="mx-auto max-w-6xl p-4">
-      <PageHead title="What is the mix for?">
+      <PageHead title={say('mixes.whatIsMixFor')}>
         <Link to="/mixes" className={buttonClass()}>
-          All mixes
+          {say('mixes.allMixes')}
         </Link>
       </PageHead>
       <ul className="grid gap-2.5 sm:grid-cols-2 lg:grid-cols-4">
@@ -43,12 +42,12 @@ export function MixStarts({ materials }: { materials: readonly MaterialView[] })
               >
                 {figures && <ShareStrip shares={figures.shares} />}
                 <span className="font-head text-lg">{say(starter.name)}</span>
-                <span className="quiet text-sm">{starter.school}</span>
-                <span className="text-sm">For {say(starter.suits)}.</span>
-                <span className="quiet text-sm">Not for {say(starter.unfit)}.</span>
+                <span className="quiet text-sm">{say(schoolWords[starter.school])}</span>
+                <span className="text-sm">{say('mixes.forSuits', { suits: say(starter.suits) })}</span>
+                <span className="quiet text-sm">{say('mixes.notForUnfit', { unfit: say(starter.unfit) })}</span>
                 {figures && (
                   <span className="mt-auto pt-1 text-sm">
-                    <strong>{units.sayFigure(figures.dryDensity)}</strong> dry, {figures.use}
+                    {say('mixes.starterTold', { dry: figures.dryDensity, use: useWords[figures.use] })}
                   </span>
                 )}
               </Link>

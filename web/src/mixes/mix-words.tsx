@@ -1,3 +1,4 @@
+import { msg, type Message } from '@dewpot/core/units';
 import type { BinderClass } from '@dewpot/core/binders';
 import { isBinder } from '@dewpot/core/materials';
 import { consistencies, timesAt20, toldBy, type Exposure, type Grade, type Mix } from '@dewpot/core/mixes';
@@ -9,20 +10,20 @@ import { withRecipe } from './resolve';
 import type { CalculatedMix } from './use-calculated-mix';
 import { useSay } from '../ui/say';
 
-const exposures: readonly { value: Exposure; label: string }[] = [
-  { value: 'indoors', label: 'Indoors' },
-  { value: 'outdoors', label: 'Outdoors' },
-  { value: 'frost', label: 'Out in frost' },
+const exposures: readonly { value: Exposure; label: Message }[] = [
+  { value: 'indoors', label: msg('mixes.indoors') },
+  { value: 'outdoors', label: msg('mixes.outdoors') },
+  { value: 'frost', label: msg('mixes.inFrost') },
 ];
 
-const settings: readonly { value: BinderClass; label: string }[] = [
-  { value: 'portland', label: 'cement: hours' },
-  { value: 'high-early', label: 'high-early cement: strong sooner' },
-  { value: 'fast-setting', label: 'fast-setting: minutes' },
-  { value: 'gypsum', label: 'gypsum: minutes' },
-  { value: 'underlayment', label: 'underlayment: half an hour' },
-  { value: 'patch', label: 'patch: under an hour' },
-  { value: 'lime', label: 'lime: days' },
+const settings: readonly { value: BinderClass; label: Message }[] = [
+  { value: 'portland', label: msg('mixes.classPortland') },
+  { value: 'high-early', label: msg('mixes.classHighEarly') },
+  { value: 'fast-setting', label: msg('mixes.classFast') },
+  { value: 'gypsum', label: msg('mixes.classGypsum') },
+  { value: 'underlayment', label: msg('mixes.classUnderlayment') },
+  { value: 'patch', label: msg('mixes.classPatch') },
+  { value: 'lime', label: msg('mixes.classLime') },
 ];
 
 interface WordsProps {
@@ -33,13 +34,14 @@ interface WordsProps {
 
 /** Whether a recipe counts in scoops or on the scale. The mix stays the same when it is told the other way. */
 export function PartsMeasuredBy({ draft, calculated, onChange }: WordsProps) {
+  const say = useSay();
   return (
     <Choice
-      legend="Parts are of"
+      legend={say('mixes.partsAreOf')}
       value={draft.by}
       options={[
-        { value: 'volume', label: 'Volume, in scoops' },
-        { value: 'mass', label: 'Mass, by the scale' },
+        { value: 'volume', label: say('mixes.byVolumeScoops') },
+        { value: 'mass', label: say('mixes.byMassScale') },
       ]}
       onChange={(by) => onChange(withRecipe(draft, toldBy(calculated.mix, by)))}
     />
@@ -48,7 +50,7 @@ export function PartsMeasuredBy({ draft, calculated, onChange }: WordsProps) {
 
 /** Where the times of a mix come from while none are entered for it. */
 const timesFrom = ({ lines }: Mix) =>
-  lines.some(({ material }) => isBinder(material) && material.times) ? 'from the bag' : 'by the handbook';
+  lines.some(({ material }) => isBinder(material) && material.times) ? msg('mixes.fromBag') : msg('mixes.byHandbook');
 
 /** How wet a mix is, how it sets, where its pieces live, and what of it is counted. */
 export function MixWordFields({ draft, calculated, onChange }: WordsProps) {
@@ -64,7 +66,7 @@ export function MixWordFields({ draft, calculated, onChange }: WordsProps) {
   return (
     <>
       <SelectField<Grade>
-        label="Consistency"
+        label={say('mixes.consistency')}
         value={draft.grade}
         options={consistencies.map(({ grade, name, usedFor }) => ({
           value: grade,
@@ -72,27 +74,32 @@ export function MixWordFields({ draft, calculated, onChange }: WordsProps) {
         }))}
         onChange={(grade) => set({ grade })}
       />
-      <Choice legend="Exposure" value={draft.exposure} options={exposures} onChange={(exposure) => set({ exposure })} />
+      <Choice
+        legend={say('mixes.exposureField')}
+        value={draft.exposure}
+        options={exposures}
+        onChange={(exposure) => set({ exposure })}
+      />
       <div className="grid grid-cols-[1fr_7rem] gap-3">
         <SelectField
-          label="Binder type"
+          label={say('mixes.binderType')}
           value={draft.binderClass}
           options={settings}
           onChange={(binderClass) => set({ binderClass })}
         />
         <SelectField
-          label="Moist curing"
+          label={say('mixes.moistCuring')}
           value={draft.moistCuringDays}
           options={[...new Set([0, 1, 2, 3, 7, 14, 28, draft.moistCuringDays])]
             .sort((a, b) => a - b)
-            .map((value) => ({ value, label: value === 1 ? '1 day' : `${value} days` }))}
+            .map((value) => ({ value, label: say.quantity(value, 'days', 0) }))}
           onChange={(moistCuringDays) => set({ moistCuringDays })}
         />
       </div>
       <details open={draft.times !== undefined}>
         <summary className="cursor-pointer py-2">
-          Pot life and set{' '}
-          <span className="quiet">{draft.times ? 'as you entered them' : timesFrom(calculated.mix)}</span>
+          {say('mixes.potLifeAndSet')}{' '}
+          <span className="quiet">{draft.times ? say('mixes.asEntered') : say(timesFrom(calculated.mix))}</span>
         </summary>
         <SettingTimesFields
           times={draft.times}
@@ -101,9 +108,8 @@ export function MixWordFields({ draft, calculated, onChange }: WordsProps) {
           onChange={(times) => onChange(withTimes(draft, times))}
         />
       </details>
-      {tick('Packed into the mould by hand, which leaves more air', draft.packed, (packed) => set({ packed }))}
-      {limed &&
-        tick('Lime and metakaolin count as cement', draft.limeCounts ?? false, (limeCounts) => set({ limeCounts }))}
+      {tick(say('mixes.packedByHandField'), draft.packed, (packed) => set({ packed }))}
+      {limed && tick(say('mixes.limeCountsField'), draft.limeCounts ?? false, (limeCounts) => set({ limeCounts }))}
     </>
   );
 }

@@ -1,5 +1,6 @@
+import { useWords } from './mix-labels';
 import { useMemo, useState } from 'react';
-import { InputError } from '@dewpot/core/units';
+import { InputError, fixed, msg, neededDecimals } from '@dewpot/core/units';
 import { calculateMix } from '@dewpot/core/mixes';
 import type { MixView } from '@dewpot/contract';
 import { Link } from 'react-router';
@@ -13,33 +14,35 @@ import { MixFiles } from './mix-files-bar';
 import { keptMix, resolveMix } from './resolve';
 import { ShareStrip } from './share-strip';
 import { useMixSources, type MixSources } from './use-mix-sources';
+import { useSay } from '../ui/say';
 
 const MOST_BESIDE = 4;
 
 /** All mixes with what each comes to. */
 export function MixesPage() {
+  const say = useSay();
   const { sources, error, isPending } = useMixSources();
   const [beside, setBeside] = useState<readonly string[]>([]);
-  if (isPending) return <Busy what="the mixes" />;
+  if (isPending) return <Busy what={say('mixes.busyMixes')} />;
   if (!sources) return <Failure error={error} />;
   const { mixes } = sources;
   const toggle = (id: string) =>
     setBeside(beside.includes(id) ? beside.filter((one) => one !== id) : [...beside, id].slice(-MOST_BESIDE));
   return (
     <div className="mx-auto max-w-6xl p-4">
-      <PageHead title="Mixes" to="/mixes/new" add="New mix">
+      <PageHead title={say('shell.mixes')} to="/mixes/new" add={say('shell.newMix')}>
         {beside.length > 1 && (
           <Link to={`/mixes/compare?with=${beside.join(',')}`} className={buttonClass({ look: 'second' })}>
-            Look at {beside.length} side by side
+            {say('mixes.sideBySideMany', { beside: beside.length })}
           </Link>
         )}
       </PageHead>
       {mixes.length === 0 ? (
-        <Empty title="No mixes yet">
-          <p>Begin with one of cement to two and a half of sharp sand: it makes most pots.</p>
+        <Empty title={say('mixes.noMixesYet')}>
+          <p>{say('mixes.noMixesHow')}</p>
           <p>
             <Link to="/mixes/new" className={buttonClass({ look: 'main', size: 'own' })}>
-              New mix
+              {say('shell.newMix')}
             </Link>
           </p>
         </Empty>
@@ -82,30 +85,37 @@ function MixCard({
   chosen: boolean;
   onChoose: () => void;
 }) {
+  const say = useSay();
   const units = useUnits();
   const now = useDay();
   const figures = useMemo(() => calculated(mix, sources, now), [mix, sources, now]);
   const { materials } = sources.store;
   const colour = useMixColour()(mix, resolveMix(mix, materials));
   const parts = mix.lines
-    .map(
-      ({ materialId, parts: amount }) =>
-        `${Number(amount.toPrecision(3))} ${materials.find(({ id }) => id === materialId)?.name.toLowerCase() ?? 'gone'}`,
+    .map(({ materialId, parts: amount }) =>
+      say('mixes.partOf', {
+        amount: fixed(amount, neededDecimals(Number(amount.toPrecision(3)))),
+        name: materials.find(({ id }) => id === materialId)?.name ?? msg('mixes.gone'),
+      }),
     )
     .join(', ');
   return (
     <li className="card-slab hover:border-secondary flex h-full flex-col p-0">
       <Link to={`/mixes/${mix.id}`} className="flex flex-1 gap-4 p-4 pb-2">
-        <span className="chamfer h-24 w-16 shrink-0" style={{ background: colour }} title="How it dries" />
+        <span className="chamfer h-24 w-16 shrink-0" style={{ background: colour }} title={say('mixes.howItDries')} />
         <span className="min-w-0">
           <h2 className="text-xl leading-tight">{mix.name}</h2>
           <span className="quiet block text-sm">{parts}</span>
           {figures ? (
             <span className="mt-2 block">
-              {units.sayFigure(figures.freshDensity)} fresh, w/c {figures.ratio.value.toFixed(2)}, for {figures.use}
+              {say('mixes.toldOf', {
+                freshDensity: units.sayFigure(figures.freshDensity),
+                ratio: fixed(figures.ratio.value, 2),
+                use: useWords[figures.use],
+              })}
             </span>
           ) : (
-            <span className="text-error mt-2 block">One of its materials is gone: open it and mend it.</span>
+            <span className="text-error mt-2 block">{say('mixes.materialGone')}</span>
           )}
         </span>
       </Link>
@@ -118,9 +128,9 @@ function MixCard({
             checked={chosen}
             disabled={!figures}
             onChange={onChoose}
-            aria-label={`${mix.name} side by side`}
+            aria-label={say('mixes.sideBySideOf', { mix: mix.name })}
           />
-          side by side
+          {say('mixes.sideBySide')}
         </label>
       </div>
     </li>

@@ -1,6 +1,7 @@
 import { identity } from '@dewpot/core/units';
 import type { VolumeShare } from '@dewpot/core/mixes';
 import { fillOf, MixPatterns } from './mix-patterns';
+import { tellShares } from './mix-labels';
 import { useSay } from '../ui/say';
 
 const WIDTH = 240;
@@ -14,7 +15,7 @@ export function ShareStrip({ shares }: { shares: readonly VolumeShare[] }) {
       preserveAspectRatio="none"
       className="h-6 w-full"
       role="img"
-      aria-label={`By volume: ${shares.map(({ name, share }) => `${say.value(name)} ${Math.round(share * 100)} %`).join(', ')}`}
+      aria-label={tellShares(shares, say)}
     >
       <MixPatterns />
       {shares.map(({ name, kind, share }, i) => (

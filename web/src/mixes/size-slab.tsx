@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { msg, type Phrase } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { allScoops, lotInUse, type ScoopStep } from '@dewpot/core/materials';
 import {
@@ -15,6 +16,7 @@ import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { MeasuredBatchView } from './measured-batch-view';
 import type { CalculatedMix } from './use-calculated-mix';
+import { useSay } from '../ui/say';
 
 type Wanted = 'volume' | 'bucket' | 'store' | `bag:${string}` | `lot:${string}`;
 
@@ -23,20 +25,20 @@ function sized(
   perPart: BatchMasses,
   wanted: Wanted,
   { volume, bucket, store }: { volume: number; bucket: number; store: StoreView },
-): { batch: BatchMasses; by?: string } | undefined {
+): { batch: BatchMasses; by?: Phrase } | undefined {
   if (wanted === 'volume') return { batch: sizeToVolume(perPart, volume) };
-  if (wanted === 'bucket') return { batch: sizeToBucket(perPart, bucket), by: 'two thirds of the bucket’s brim' };
+  if (wanted === 'bucket') return { batch: sizeToBucket(perPart, bucket), by: msg('mixes.twoThirdsBucket') };
   if (wanted === 'store') {
     const most = largestFromStore(perPart, store.lots);
-    return most && { batch: most.batch, by: `then ${most.shortest.name.toLowerCase()} is used up` };
+    return most && { batch: most.batch, by: msg('mixes.thenUsedUp', { shortest: most.shortest.name }) };
   }
   const id = wanted.slice(4);
   if (wanted.startsWith('lot:')) {
     const lot = lotInUse(id, store.lots);
-    return lot && { batch: sizeToMass(perPart, id, lot.left), by: 'what is left of the lot in use' };
+    return lot && { batch: sizeToMass(perPart, id, lot.left), by: msg('mixes.leftOfLot') };
   }
   const lot = defined(store.lots.find(({ materialId }) => materialId === id));
-  return { batch: sizeToMass(perPart, id, lot.bought / (lot.bags ?? 1)), by: 'one whole bag' };
+  return { batch: sizeToMass(perPart, id, lot.bought / (lot.bags ?? 1)), by: msg('mixes.oneWholeBag') };
 }
 
 /** A batch of the mix at a size: in the caster's scoops with what rounding does, its doses by scale and spoon, its water. */
@@ -49,6 +51,7 @@ export function SizeSlab({
   calculated: CalculatedMix;
   store: StoreView;
 }) {
+  const say = useSay();
   const { workshop } = useSession();
   const [wanted, setWanted] = useState<Wanted>('volume');
   const [volume, setVolume] = useState(5000);
@@ -70,22 +73,22 @@ export function SizeSlab({
     [perPart, wanted, volume, workshop.bucket, store],
   );
   const sizes: { value: Wanted; label: string }[] = [
-    { value: 'volume', label: 'a volume' },
-    { value: 'bucket', label: 'a bucketful' },
-    { value: 'store', label: 'all that the store allows' },
+    { value: 'volume', label: say('mixes.sizeVolume') },
+    { value: 'bucket', label: say('mixes.sizeBucket') },
+    { value: 'store', label: say('mixes.sizeStore') },
     ...bagged.flatMap(({ material: { id, name } }) => [
-      { value: `bag:${id}` as const, label: `one bag of ${name.toLowerCase()}` },
-      { value: `lot:${id}` as const, label: `what is left of ${name.toLowerCase()}` },
+      { value: `bag:${id}` as const, label: say('mixes.sizeBag', { name }) },
+      { value: `lot:${id}` as const, label: say('mixes.sizeLeft', { name }) },
     ]),
   ];
   return (
-    <section className="card-slab space-y-3" aria-label="A batch of it">
-      <h2 className="text-xl">A batch of it</h2>
+    <section className="card-slab space-y-3" aria-label={say('mixes.batchOfIt')}>
+      <h2 className="text-xl">{say('mixes.batchOfIt')}</h2>
       <div className="grid gap-3 sm:grid-cols-4">
-        <SelectField label="Batch size" value={wanted} options={sizes} onChange={setWanted} />
+        <SelectField label={say('mixes.batchSize')} value={wanted} options={sizes} onChange={setWanted} />
         {wanted === 'volume' && (
           <QuantityField
-            label="Fresh mix"
+            label={say('mixes.freshMix')}
             name="volume"
             dimension="volume"
             value={volume}
@@ -94,7 +97,7 @@ export function SizeSlab({
         )}
         {store.scoops.length > 0 && (
           <SelectField
-            label="Scoop at hand"
+            label={say('mixes.scoopAtHand')}
             value={scoopId}
             options={store.scoops.map(({ id, name }) => ({ value: id, label: name }))}
             onChange={setScoopId}
@@ -102,18 +105,18 @@ export function SizeSlab({
         )}
         {store.scoops.length > 0 && (
           <SelectField<ScoopStep>
-            label="Round scoops to"
+            label={say('mixes.roundScoops')}
             value={step}
             options={[
-              { value: 0.25, label: 'quarters' },
-              { value: 0.5, label: 'halves' },
-              { value: 1, label: 'whole ones' },
+              { value: 0.25, label: say('mixes.quarters') },
+              { value: 0.5, label: say('mixes.halves') },
+              { value: 1, label: say('mixes.wholeOnes') },
             ]}
             onChange={setStep}
           />
         )}
       </div>
-      {size === undefined && <p className="quiet">The store holds none of one of its materials.</p>}
+      {size === undefined && <p className="quiet">{say('mixes.storeHoldsNone')}</p>}
       {size && <MeasuredBatchView {...{ draft, mix, conditions, vessels }} batch={size.batch} by={size.by} />}
     </section>
   );

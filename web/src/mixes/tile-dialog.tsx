@@ -1,3 +1,6 @@
+import { beadWords, sheenWords, stainWords, streakWords } from './tile-words';
+import { toolWords } from '../ui/casts/seal-words';
+import { type Message } from '@dewpot/core/units';
 import { useState } from 'react';
 import { defined } from '@dewpot/core/math';
 import { sealerKinds, sealers, type SealerKind } from '@dewpot/core/materials';
@@ -23,7 +26,8 @@ import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';
 import { useSay } from '../ui/say';
 
-const plainly = <T extends string>(values: readonly T[]) => values.map((value) => ({ value, label: value as string }));
+const optionsOf = <T extends string>(values: readonly T[], words: Record<T, Message>) =>
+  values.map((value) => ({ value, label: words[value] }));
 const yesNo = (yes: string, no: string) => [
   { value: 'yes' as const, label: yes },
   { value: 'no' as const, label: no },
@@ -79,42 +83,68 @@ export function TileDialog({ mixId, onClose }: { mixId: string; onClose: () => v
       { onSuccess: onClose },
     );
   return (
-    <EditDialog title="A trial tile" busy={keep.isPending} error={keep.error} onSave={save} onClose={onClose}>
-      <SelectField label="Half of it sealed with" value={product.value} options={products} onChange={setChosen} />
+    <EditDialog
+      title={say('sealing.trialTile')}
+      busy={keep.isPending}
+      error={keep.error}
+      onSave={save}
+      onClose={onClose}
+    >
+      <SelectField
+        label={say('sealing.halfSealedWith')}
+        value={product.value}
+        options={products}
+        onChange={setChosen}
+      />
       <div className="flex flex-wrap gap-x-6 gap-y-3">
-        <Choice legend="Applied by" options={plainly(coatTools)} value={tool} onChange={setTool} />
         <Choice
-          legend="Coats"
+          legend={say('sealing.appliedBy')}
+          options={optionsOf(coatTools, toolWords)}
+          value={tool}
+          onChange={setTool}
+        />
+        <Choice
+          legend={say('sealing.coatsField')}
           options={[1, 2, 3].map((value) => ({ value, label: `${value}` }))}
           value={coats}
           onChange={setCoats}
         />
       </div>
-      <Choice legend="Sheen" options={plainly(sheens)} value={sheen} onChange={setSheen} />
-      <Choice legend="Streaks" options={plainly(streakGrades)} value={streaks} onChange={setStreaks} />
-      <Choice legend="A drop of water" options={plainly(beads)} value={bead} onChange={setBead} />
+      <Choice legend={say('sealing.sheen')} options={optionsOf(sheens, sheenWords)} value={sheen} onChange={setSheen} />
       <Choice
-        legend="A drop of coffee or oil, wiped after an hour"
-        options={plainly(stains)}
+        legend={say('sealing.streaks')}
+        options={optionsOf(streakGrades, streakWords)}
+        value={streaks}
+        onChange={setStreaks}
+      />
+      <Choice
+        legend={say('sealing.dropOfWater')}
+        options={optionsOf(beads, beadWords)}
+        value={bead}
+        onChange={setBead}
+      />
+      <Choice
+        legend={say('sealing.dropOfCoffee')}
+        options={optionsOf(stains, stainWords)}
         value={stain}
         onChange={setStain}
       />
       <div className="flex flex-wrap gap-x-6 gap-y-3">
         <Choice
-          legend="The next day"
-          options={yesNo('it still smells', 'no smell')}
+          legend={say('sealing.nextDay')}
+          options={yesNo(say('sealing.stillSmells'), say('sealing.noSmell'))}
           value={smells}
           onChange={setSmells}
         />
         <Choice
-          legend="Do you like its look?"
-          options={yesNo('liked', 'not liked')}
+          legend={say('sealing.likeLook')}
+          options={yesNo(say('sealing.liked'), say('sealing.notLiked'))}
           value={liked}
           onChange={setLiked}
         />
       </div>
       <TextField
-        label="Note (may be left open)"
+        label={say('sealing.noteOpen')}
         value={note}
         maxLength={300}
         onChange={({ target }) => setNote(target.value)}

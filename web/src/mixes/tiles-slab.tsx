@@ -1,3 +1,5 @@
+import { sheenWords } from './tile-words';
+import { toolWords } from '../ui/casts/seal-words';
 import { useState } from 'react';
 import { sealers } from '@dewpot/core/materials';
 import { readTile } from '@dewpot/core/sealing';
@@ -5,7 +7,7 @@ import type { TileView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { tilesQuery, useRemoveTile } from '../api/finish';
 import { Button } from '../ui/button';
-import { sayDay } from '../ui/format-time';
+import { dayOf } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { TileDialog } from './tile-dialog';
@@ -13,16 +15,13 @@ import { useSay } from '../ui/say';
 
 /** Trial tiles of a mix: how each sealer took to it, sealed and bare side by side. */
 export function TilesSlab({ mixId }: { mixId: string }) {
+  const say = useSay();
   const { data = [], error } = useQuery(tilesQuery(mixId));
   const [adding, setAdding] = useState(false);
   return (
-    <section className="card-slab space-y-3" aria-label="Trial tiles">
-      <h2 className="text-xl">Trial tiles</h2>
-      {data.length === 0 && (
-        <p className="quiet">
-          Before a piece is sealed, seal half a tile of the same mix: sheen, streaks, smell, a drop of water, a stain.
-        </p>
-      )}
+    <section className="card-slab space-y-3" aria-label={say('sealing.trialTiles')}>
+      <h2 className="text-xl">{say('sealing.trialTiles')}</h2>
+      {data.length === 0 && <p className="quiet">{say('sealing.trialTilesHow')}</p>}
       <ul className="divide-base-300 divide-y">
         {data.map((tile) => (
           <Tile key={tile.id} tile={tile} />
@@ -30,7 +29,7 @@ export function TilesSlab({ mixId }: { mixId: string }) {
       </ul>
       <Failure error={error} />
       <Button look="strong" onClick={() => setAdding(true)}>
-        A tile was tried
+        {say('sealing.tileTried')}
       </Button>
       {adding && <TileDialog mixId={mixId} onClose={() => setAdding(false)} />}
     </section>
@@ -48,8 +47,14 @@ function Tile({ tile }: { tile: TileView }) {
     <li className="grid grid-cols-[1fr_auto] gap-2 py-2">
       <div>
         <p>
-          <strong>{say.value(name)}</strong>, {coats} {coats === 1 ? 'coat' : 'coats'} by {tool}: {sheen},{' '}
-          {good ? 'would do' : 'not like this'} <span className="quiet text-sm">{sayDay(at, now)}</span>
+          {say('sealing.tileTold', {
+            name,
+            coats,
+            tool: toolWords[tool],
+            sheen: sheenWords[sheen],
+            good: good ? 'yes' : 'no',
+          })}{' '}
+          <span className="quiet text-sm">{say(dayOf(at, now))}</span>
         </p>
         <p className="quiet text-sm">
           {told.map((one) => say(one)).join(' ')} {note}
@@ -61,10 +66,10 @@ function Tile({ tile }: { tile: TileView }) {
         size="low"
         className="px-3 text-sm"
         disabled={remove.isPending}
-        aria-label={`Remove the tile with ${say.value(name)}`}
+        aria-label={say('sealing.removeTile', { name: say.value(name) })}
         onClick={() => remove.mutate(tile.id)}
       >
-        Remove
+        {say('ui.remove')}
       </Button>
     </li>
   );

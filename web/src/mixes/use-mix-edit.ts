@@ -9,9 +9,11 @@ import { useKept } from '../ui/use-kept';
 import { useDay } from '../ui/use-now';
 import { useCalculatedMix } from './use-calculated-mix';
 import type { MixSources } from './use-mix-sources';
+import { useSay } from '../ui/say';
 
 /** A recipe that is being written: its draft, what follows from it, and how it is kept. */
 export function useMixEdit(id: string | undefined, first: MixInput, { store, pours }: MixSources) {
+  const say = useSay();
   const navigate = useNavigate();
   const [key] = useState(() => id ?? uuid());
   const [draft, setDraft] = useState(first);
@@ -35,7 +37,7 @@ export function useMixEdit(id: string | undefined, first: MixInput, { store, pou
   };
   const throwAway = id
     ? {
-        question: `Delete ${draft.name}? Pours made with it keep their record.`,
+        question: say('mixes.deleteAsk', { draft: draft.name }),
         act: () => remove.mutate(id, { onSuccess: () => void navigate('/mixes') }),
       }
     : undefined;

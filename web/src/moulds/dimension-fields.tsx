@@ -1,45 +1,41 @@
-import type { Message } from '@dewpot/core/units';
+import { msg, type Message } from '@dewpot/core/units';
 import type { MouldShape } from '@dewpot/core/moulds';
 import type { DimensionLine } from './dimensions';
 import { VIEW } from './section-frame';
 import { readPath, writePath } from './shape-path';
+import { fieldOf, type Owner } from './field-owner';
 import { SizeField } from './size-field';
 import { fieldsAskedOf, type AskedField } from './solid-fields';
+import { useSay } from '../ui/say';
 
-/** “The core” as the owner of a size: “Core’s”. */
-function ownerOf(name: string): string {
-  const bare = name.replace(/^The /, '');
-  return `${bare.charAt(0).toUpperCase()}${bare.slice(1)}’s`;
-}
-
-const BASE: AskedField = { field: 'bottom', label: 'under the core', as: 'length' };
-const PLUG: AskedField = { field: 'bottomDiameter', label: 'diameter', as: 'length' };
+const BASE: AskedField = { field: 'bottom', label: msg('moulds.fieldUnderCore'), as: 'length' };
+const PLUG: AskedField = { field: 'bottomDiameter', label: msg('moulds.fieldDiameter'), as: 'length' };
 
 interface Entry {
   readonly path: string;
-  readonly owner: string;
+  readonly owner: Owner;
   readonly asked: AskedField;
 }
 
 /** Every measurement that belongs to the outer mould, its first core and its plug. */
 function entriesOf(shape: MouldShape, onDrawing: ReadonlySet<string>): Entry[] {
-  const owner = shape.pressed ? 'Form’s' : shape.outer.kind === 'leaf' ? '' : 'Inside';
-  const outer = fieldsAskedOf(shape.outer).map((asked) => ({
+  const owner = shape.pressed ? 'form' : shape.outer.kind === 'leaf' ? 'none' : 'inside';
+  const outer: Entry[] = fieldsAskedOf(shape.outer).map((asked) => ({
     path: `outer.${asked.field}`,
     owner,
     asked,
   }));
   const [core] = shape.cores;
-  const inner = core
+  const inner: Entry[] = core
     ? fieldsAskedOf(core.solid).map((asked) => ({
         path: `cores.0.solid.${asked.field}`,
-        owner: ownerOf(core.name),
+        owner: { name: core.name },
         asked,
       }))
     : [];
   const drawn: Entry[] = [
-    { path: 'cores.0.bottom', owner: 'Base', asked: BASE },
-    { path: 'inserts.0.solid.bottomDiameter', owner: ownerOf(shape.inserts[0]?.name ?? ''), asked: PLUG },
+    { path: 'cores.0.bottom', owner: 'base', asked: BASE },
+    { path: 'inserts.0.solid.bottomDiameter', owner: { name: shape.inserts[0]?.name ?? '' }, asked: PLUG },
   ];
   return [
     ...outer,
@@ -66,6 +62,7 @@ export interface DimensionFieldsProps {
 
 /** The measurements that stand on the drawing, edited there. */
 export function FieldsOnDrawing({ shape, dimensions, height, errors, onChange }: DimensionFieldsProps) {
+  const say = useSay();
   const places = new Map(dimensions.map(({ path, field }) => [path, field]));
   return entriesOf(shape, new Set(places.keys())).map(({ path, owner, asked }) => {
     const place = places.get(path);
@@ -75,7 +72,7 @@ export function FieldsOnDrawing({ shape, dimensions, height, errors, onChange }:
         key={path}
         className="dimension absolute"
         style={{ left: `${(place[0] / VIEW.width) * 100}%`, top: `${(place[1] / height) * 100}%` }}
-        title={`${owner} ${asked.label}`}
+        title={say(fieldOf(owner, asked.label))}
       >
         <SizeField
           asked={asked}

@@ -1,8 +1,7 @@
-import { defined } from '@dewpot/core/math';
 import type { MouldMaterial, MouldShape, PlacedSolid } from '@dewpot/core/moulds';
 import type { MouldInput, MouldView, SolidInput, PlacedSolidInput } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
-import { starts, type Start } from './starts';
+import type { Start } from './starts';
 
 /** A mould as it is edited. Numbers of its shape are NaN while their field is empty. */
 export interface MouldDraft extends Omit<MouldInput, 'shape'> {
@@ -13,9 +12,7 @@ export interface MouldDraft extends Omit<MouldInput, 'shape'> {
 const materialOf = { rigid: 'rigid-plastic', flexible: 'silicone', apart: 'wood' } as const;
 
 /** A new mould from what it looks like. */
-export function newDraft(
-  { shape, flexibility, piece, material, once, remake }: Start = defined(starts[0]),
-): MouldDraft {
+export function newDraft({ shape, flexibility, piece, material, once, remake }: Start): MouldDraft {
   return {
     name: '',
     flexibility,

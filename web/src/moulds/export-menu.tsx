@@ -1,9 +1,11 @@
+import { msg, type Message } from '@dewpot/core/units';
 import { outlineDrawing, sectionDrawing, writeDxf, writeStl, writeSvg } from '@dewpot/core/exports';
 import { closedSurfaceOf, type MouldShape } from '@dewpot/core/moulds';
 import { saveFile } from '../ui/save-file';
+import { useSay } from '../ui/say';
 
 interface Way {
-  readonly label: string;
+  readonly label: Message;
   readonly ending: string;
   readonly type: string;
   readonly write: (shape: MouldShape, name: string) => BlobPart;
@@ -11,31 +13,31 @@ interface Way {
 
 const ways: readonly Way[] = [
   {
-    label: 'Cavity as STL',
+    label: msg('moulds.cavityStl'),
     ending: 'stl',
     type: 'model/stl',
     write: (shape, name) => writeStl(closedSurfaceOf(shape), name),
   },
   {
-    label: 'Section as SVG',
+    label: msg('moulds.sectionSvg'),
     ending: 'section.svg',
     type: 'image/svg+xml',
     write: (shape) => writeSvg(sectionDrawing(shape)),
   },
   {
-    label: 'Section as DXF',
+    label: msg('moulds.sectionDxf'),
     ending: 'section.dxf',
     type: 'image/vnd.dxf',
     write: (shape) => writeDxf(sectionDrawing(shape)),
   },
   {
-    label: 'Outline as SVG',
+    label: msg('moulds.outlineSvg'),
     ending: 'outline.svg',
     type: 'image/svg+xml',
     write: (shape) => writeSvg(outlineDrawing(shape)),
   },
   {
-    label: 'Outline as DXF',
+    label: msg('moulds.outlineDxf'),
     ending: 'outline.dxf',
     type: 'image/vnd.dxf',
     write: (shape) => writeDxf(outlineDrawing(shape)),
@@ -44,20 +46,23 @@ const ways: readonly Way[] = [
 
 /** A mould's geometry as a file, in mm. */
 export function ExportMenu({ name, shape }: { name: string; shape: MouldShape }) {
+  const say = useSay();
   return (
     <label>
-      <span className="sr-only">Save its geometry as a file</span>
+      <span className="sr-only">{say('moulds.saveGeometry')}</span>
       <select
         className="select select-bordered h-14 w-36"
         value=""
         onChange={({ target }) => {
-          const way = ways.find(({ label }) => label === target.value);
+          const way = ways.find(({ ending }) => ending === target.value);
           if (way) saveFile(`${name}.${way.ending}`, way.write(shape, name), way.type);
         }}
       >
-        <option value="">As a file…</option>
-        {ways.map(({ label }) => (
-          <option key={label}>{label}</option>
+        <option value="">{say('moulds.asFile')}</option>
+        {ways.map(({ label, ending }) => (
+          <option key={ending} value={ending}>
+            {say(label)}
+          </option>
         ))}
       </select>
     </label>

@@ -31,9 +31,9 @@ export function FileAsks({
     <>
       {work.done !== undefined && (
         <div className="mx-auto mt-3 flex w-full max-w-md items-center gap-3">
-          <progress className="progress flex-1" value={work.done} max={1} aria-label="Reading the file" />
+          <progress className="progress flex-1" value={work.done} max={1} aria-label={say('moulds.readingFile')} />
           <Button look="plain" size="low" onClick={work.stop}>
-            Stop
+            {say('moulds.stop')}
           </Button>
         </div>
       )}
@@ -57,7 +57,7 @@ export function FileAsks({
       )}
       {(asked !== undefined || work.issues.length > 0) && (
         <Button look="plain" size="low" className="mt-2" onClick={close}>
-          Put the file away
+          {say('moulds.putFileAway')}
         </Button>
       )}
     </>

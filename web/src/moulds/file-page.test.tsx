@@ -8,7 +8,7 @@ import type { PhotoTrace } from '@dewpot/core/photos';
 import { fakeServer, renderScreen } from '../../test/fake-server';
 import { FilePage } from './file-page';
 import { newDraft } from './draft';
-import { starts } from './starts';
+import type { Start } from './starts';
 import type { Work } from '../workers/use-file-work';
 
 const block = closedSurfaceOf({
@@ -102,7 +102,7 @@ describe('a mesh', () => {
     expect(screen.getByText('none against the pull upwards')).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Make a mould of it' }));
     await waitFor(() => expect(router.state.location.pathname).toBe('/moulds/new'));
-    const { start } = router.state.location.state as { start: (typeof starts)[number] };
+    const { start } = router.state.location.state as { start: Start };
     expect(start.name).toBe('vase');
     expect(newDraft(start).shape.outer).toMatchObject({ kind: 'mesh', height: 40 });
   });

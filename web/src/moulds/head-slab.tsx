@@ -1,14 +1,16 @@
+import { msg, type Phrase } from '@dewpot/core/units';
 import { pieceGuides, type MouldFlexibility, type PieceKind } from '@dewpot/core/moulds';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';
 import type { MouldDraft } from './draft';
+import { useSay } from '../ui/say';
 
-const flexibilities: readonly { readonly value: MouldFlexibility; readonly label: string }[] = [
-  { value: 'rigid', label: 'Rigid' },
-  { value: 'flexible', label: 'Flexible' },
-  { value: 'apart', label: 'Take-apart' },
+const flexibilities: readonly { readonly value: MouldFlexibility; readonly label: Phrase }[] = [
+  { value: 'rigid', label: msg('moulds.rigid') },
+  { value: 'flexible', label: msg('moulds.flexible') },
+  { value: 'apart', label: msg('moulds.takeApart') },
 ];
 
 /** What the mould is called, what it makes, and how its wall is. */
@@ -23,22 +25,23 @@ export function HeadSlab({
   onChange: (part: Partial<MouldDraft>) => void;
   onReplace: (draft: MouldDraft) => void;
 }) {
+  const say = useSay();
   const { meshOpening: _, ...unmeshed } = draft;
   return (
     <section className="card-slab">
-      <h1 className="sr-only">{draft.name || 'A new mould'}</h1>
+      <h1 className="sr-only">{draft.name || say('moulds.newMould')}</h1>
       <div className="grid gap-3 sm:grid-cols-2">
         <TextField
-          label="Name"
+          label={say('moulds.name')}
           name="name"
           autoComplete="off"
           value={draft.name}
           maxLength={80}
-          error={unnamed && !draft.name.trim() ? 'Give it a name, such as “Tall herb pot”.' : undefined}
+          error={unnamed && !draft.name.trim() ? say('moulds.giveName') : undefined}
           onChange={(event) => onChange({ name: event.target.value })}
         />
         <SelectField<PieceKind>
-          label="Kind of piece"
+          label={say('moulds.kindOfPiece')}
           value={draft.piece}
           options={(Object.keys(pieceGuides) as PieceKind[]).map((value) => ({
             value,
@@ -52,7 +55,7 @@ export function HeadSlab({
         {draft.shape.cores.length > 0 && !draft.shape.pressed && (
           <QuantityField
             className="w-44"
-            label="The empty core weighs"
+            label={say('moulds.emptyCoreWeighs')}
             name="coreMass"
             dimension="mass"
             value={draft.coreMass}
@@ -61,7 +64,7 @@ export function HeadSlab({
         )}
         <QuantityField
           className="w-44"
-          label="Opening of mesh laid in"
+          label={say('moulds.meshOpeningField')}
           name="meshOpening"
           dimension="length"
           value={draft.meshOpening}
@@ -74,21 +77,22 @@ export function HeadSlab({
 
 /** How the mould's wall is, and how long it lasts. */
 function WallFields({ draft, onChange }: { draft: MouldDraft; onChange: (part: Partial<MouldDraft>) => void }) {
+  const say = useSay();
   return (
     <>
       <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3">
         <Choice
-          legend="Mould type"
+          legend={say('moulds.mouldType')}
           value={draft.flexibility}
           options={flexibilities}
           onChange={(flexibility) => onChange({ flexibility })}
         />
         <Choice
-          legend="Use"
+          legend={say('moulds.use')}
           value={draft.once ? 'once' : 'often'}
           options={[
-            { value: 'often', label: 'Reusable' },
-            { value: 'once', label: 'Single-use or rebuilt' },
+            { value: 'often', label: say('moulds.reusable') },
+            { value: 'once', label: say('moulds.singleUse') },
           ]}
           onChange={(lasts) => onChange({ once: lasts === 'once', ...(lasts === 'once' && { copies: [] }) })}
         />
@@ -101,13 +105,13 @@ function WallFields({ draft, onChange }: { draft: MouldDraft; onChange: (part: P
             checked={draft.sleeve ?? false}
             onChange={(event) => onChange({ sleeve: event.target.checked })}
           />
-          Supported by a mother mould
+          {say('moulds.motherMould')}
         </label>
       )}
       {draft.once && (
         <TextField
           className="mt-3"
-          label="What is rebuilt each time"
+          label={say('moulds.whatRebuilt')}
           value={draft.remake ?? ''}
           maxLength={300}
           onChange={(event) => onChange({ remake: event.target.value })}

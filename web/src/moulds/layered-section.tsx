@@ -1,9 +1,11 @@
 import { useMemo } from 'react';
+import { listed } from '@dewpot/core/units';
 import type { MouldShape } from '@dewpot/core/moulds';
 import { outlinePath } from '../ui/outline-path';
 import { useUnits } from '../ui/units';
 import { Concrete } from './concrete';
 import { frameOf, VIEW } from './section-frame';
+import { useSay } from '../ui/say';
 
 /** A layer as it is drawn: its colour, and where it begins and ends, mm. */
 export interface DrawnLayer {
@@ -16,6 +18,7 @@ export interface DrawnLayer {
 
 /** A section through a mould with its layers in their tints, true to scale, each with its volume beside it. */
 export function LayeredSection({ shape, layers }: { shape: MouldShape; layers: readonly DrawnLayer[] }) {
+  const say = useSay();
   const units = useUnits();
   const frame = useMemo(() => frameOf(shape), [shape]);
   const { cuts, x, y } = frame;
@@ -30,7 +33,10 @@ export function LayeredSection({ shape, layers }: { shape: MouldShape; layers: r
       viewBox={`0 ${VIEW.top - 24} ${VIEW.width} ${frame.height - VIEW.top - VIEW.bottom + 56}`}
       className="block w-full"
       role="img"
-      aria-label={`Section with ${layers.length} layers, from the bottom up: ${layers.map(({ volume }) => units.say(volume, 'mL')).join(', ')}`}
+      aria-label={say('moulds.sectionLayers', {
+        layers: layers.length,
+        layers2: listed(layers.map(({ volume }) => units.say(volume, 'mL'))),
+      })}
     >
       <Concrete
         path={path}

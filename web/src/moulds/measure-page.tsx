@@ -1,6 +1,7 @@
-import { useState } from 'react';
+import { type Speaker } from '@dewpot/locales';
+import { useMemo, useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import { InputError, type FieldIssue, type Figure } from '@dewpot/core/units';
+import { InputError, type FieldIssue, type Figure, msg, type Message } from '@dewpot/core/units';
 import { sizeNamed, volumeFigure, type Solid } from '@dewpot/core/solids';
 import { inScoops, sayScoops } from '@dewpot/core/materials';
 import { useQuery } from '@tanstack/react-query';
@@ -13,7 +14,8 @@ import { OuterChoices } from './outer-choices';
 import { ShapeThumb } from './shape-thumb';
 import { errorsByField, SizeField } from './size-field';
 import { fieldsAskedOf } from './solid-fields';
-import { starts, type Start } from './starts';
+import { startsIn, type Start } from './starts';
+import { useSay } from '../ui/say';
 
 interface Calculated {
   readonly volume?: Figure;
@@ -30,20 +32,23 @@ function calculate(solid: Solid): Calculated {
 }
 
 /** Ways to make something that are one solid each; nested ones and pressed ones are measured as moulds. */
-const kinds = starts
-  .filter(({ shape }) => !shape.pressed && shape.outer.kind !== 'known-volume')
-  .map((start) => ({ ...start, shape: { outer: start.shape.outer, cores: [], inserts: [] } }))
-  .filter((start, i, all) => all.findIndex((one) => one.shape.outer.kind === start.shape.outer.kind) === i);
+const kindsIn = (say: Speaker) =>
+  startsIn(say)
+    .filter(({ shape }) => !shape.pressed && shape.outer.kind !== 'known-volume')
+    .map((start) => ({ ...start, shape: { outer: start.shape.outer, cores: [], inserts: [] } }))
+    .filter((start, i, all) => all.findIndex((one) => one.shape.outer.kind === start.shape.outer.kind) === i);
 
-const names: Partial<Record<Solid['kind'], string>> = {
-  'round-frustum': 'A pail, a tub or a pipe',
-  'rect-frustum': 'A box or a tray',
-  cap: 'A shallow round bowl',
-  prism: 'Cut to an outline',
+const names: Partial<Record<Solid['kind'], Message>> = {
+  'round-frustum': msg('moulds.pailTubPipe'),
+  'rect-frustum': msg('moulds.kindBox'),
+  cap: msg('moulds.kindCap'),
+  prism: msg('moulds.startOutline'),
 };
 
 /** How much does it hold? Chosen by what it looks like in the hands, then measured with a tape. */
 export function MeasurePage() {
+  const say = useSay();
+  const kinds = useMemo(() => kindsIn(say), [say]);
   const [chosen, setChosen] = useState(0);
   const [solids, setSolids] = useState<readonly Solid[]>(() => kinds.map(({ shape }) => shape.outer));
   const kind = defined(kinds[chosen]);
@@ -55,9 +60,9 @@ export function MeasurePage() {
   const put = (next: Solid) => setSolids(solids.map((one, i) => (i === chosen ? next : one)));
   return (
     <div className="mx-auto max-w-6xl p-4">
-      <PageHead title="How much does it hold?">
+      <PageHead title={say('moulds.howMuchHolds')}>
         <Link to="/moulds" className={buttonClass()}>
-          All moulds
+          {say('moulds.allMoulds')}
         </Link>
       </PageHead>
       <ul className="mb-4 grid grid-cols-2 gap-2 sm:grid-cols-5">
@@ -70,19 +75,19 @@ export function MeasurePage() {
               onClick={() => setChosen(i)}
             >
               <ShapeThumb shape={shape} size={64} />
-              {names[shape.outer.kind] ?? name}
+              {say.value(names[shape.outer.kind] ?? name)}
             </button>
           </li>
         ))}
       </ul>
       <div className="grid items-start gap-4 lg:grid-cols-[22rem_minmax(0,1fr)_18rem]">
-        <section className="card-slab grid place-items-center" aria-label="Drawing">
+        <section className="card-slab grid place-items-center" aria-label={say('moulds.drawing')}>
           <div className={volume ? '' : 'opacity-35'}>
             <ShapeThumb shape={{ outer: drawn, cores: [], inserts: [] }} size={300} />
           </div>
         </section>
-        <section className="card-slab space-y-3" aria-label="Measurements">
-          <h2 className="text-2xl">{names[solid.kind] ?? kind.name}</h2>
+        <section className="card-slab space-y-3" aria-label={say('moulds.measurements')}>
+          <h2 className="text-2xl">{say.value(names[solid.kind] ?? kind.name)}</h2>
           <p className="quiet">{kind.hint}</p>
           <OuterChoices
             shape={{ outer: solid, cores: [], inserts: [] }}
@@ -94,7 +99,7 @@ export function MeasurePage() {
               <SizeField
                 key={`${chosen}-${asked.field}`}
                 asked={asked}
-                owner=""
+                owner="none"
                 value={sizeNamed(solid, asked.field)}
                 error={errors.get(`outer.${asked.field}`)}
                 onChange={(value) => put({ ...solid, [asked.field]: value ?? NaN } as Solid)}
@@ -109,12 +114,13 @@ export function MeasurePage() {
 }
 
 function Answer({ volume, start }: { volume: Figure | undefined; start: Start }) {
+  const say = useSay();
   const scoops = useQuery(storeQuery).data?.scoops ?? [];
   return (
-    <section className="card-slab space-y-3" aria-label="Answer">
+    <section className="card-slab space-y-3" aria-label={say('moulds.answer')}>
       {volume ? (
         <>
-          <BigFigure label="Volume" figure={volume} size="text-5xl" />
+          <BigFigure label={say('moulds.volumeTitle')} figure={volume} size="text-5xl" />
           {scoops.length > 0 && (
             <ul className="divide-base-300 divide-y">
               {scoops.map((scoop) => (
@@ -125,15 +131,13 @@ function Answer({ volume, start }: { volume: Figure | undefined; start: Start })
               ))}
             </ul>
           )}
-          <p className="quiet text-sm">
-            In scoops of fresh mix. A core, a plug or a pipe in it takes away what it holds itself.
-          </p>
+          <p className="quiet text-sm">{say('moulds.inScoopsNote')}</p>
           <Link to="/moulds/new" state={{ start }} className={buttonClass({ look: 'main', className: 'w-full' })}>
-            Save as a mould
+            {say('moulds.saveAsMould')}
           </Link>
         </>
       ) : (
-        <p className="quiet">Mend the measurements and the answer comes back.</p>
+        <p className="quiet">{say('moulds.mendMeasurements')}</p>
       )}
     </section>
   );

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Figure, Message } from '@dewpot/core/units';
+import { type Figure, msg, quantity, type Message } from '@dewpot/core/units';
 import { volumeByMass, type MeasuredVolume, type VolumeMeasuredBy } from '@dewpot/core/moulds';
 import { X } from 'lucide-react';
 import { Button } from '../ui/button';
@@ -9,11 +9,12 @@ import { TextField } from '../ui/text-field';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import { firstIssue } from '../ui/input-error-message';
+import { useSay } from '../ui/say';
 
-const ways: readonly { readonly value: VolumeMeasuredBy; readonly label: string; readonly hint: string }[] = [
-  { value: 'water', label: 'Water', hint: 'on the scale' },
-  { value: 'sand', label: 'Dry sand', hint: 'and its bulk density' },
-  { value: 'batch', label: 'A batch', hint: 'and its fresh density' },
+const ways: readonly { readonly value: VolumeMeasuredBy; readonly label: Message; readonly hint: Message }[] = [
+  { value: 'water', label: msg('moulds.byWater'), hint: msg('moulds.byWaterHow') },
+  { value: 'sand', label: msg('moulds.bySand'), hint: msg('moulds.bySandHow') },
+  { value: 'batch', label: msg('moulds.byBatch'), hint: msg('moulds.byBatchHow') },
 ];
 const densities: Record<VolumeMeasuredBy, number> = { water: 1, sand: 1.5, batch: 2.15 };
 
@@ -38,6 +39,7 @@ export function MeasuredSlab({
   measured: MeasuredVolume | undefined;
   onChange: (measured: MeasuredVolume | undefined) => void;
 }) {
+  const say = useSay();
   const units = useUnits();
   const now = useNow();
   const [by, setBy] = useState<VolumeMeasuredBy>('water');
@@ -45,22 +47,21 @@ export function MeasuredSlab({
   const [density, setDensity] = useState(densities.water);
   const { volume, wrong } = calculate(by, mass, density);
   return (
-    <section className="card-slab" aria-label="Measured volume">
-      <h2 className="mb-1 text-xl">Fill it once and weigh</h2>
+    <section className="card-slab" aria-label={say('moulds.measuredVolumeTitle')}>
+      <h2 className="mb-1 text-xl">{say('moulds.fillOnce')}</h2>
       {measured ? (
         <p className="flex items-center gap-2">
           <span className="flex-1">
-            It took <strong>{units.say(measured.volume, 'mL')}</strong>, measured by {measured.by}. That counts before
-            what its sizes say.
+            {say('moulds.itTook', { volume: quantity(measured.volume, 'mL'), by: measured.by })}
           </span>
           <Button look="plain" size="low" onClick={() => onChange(undefined)}>
-            <X size={16} aria-hidden="true" /> Forget it
+            <X size={16} aria-hidden="true" /> {say('moulds.forgetIt')}
           </Button>
         </p>
       ) : (
         <div className="space-y-3">
           <Choice
-            legend="Filled with"
+            legend={say('moulds.filledWith')}
             value={by}
             options={ways}
             onChange={(way) => {
@@ -70,7 +71,7 @@ export function MeasuredSlab({
           />
           <div className="grid items-end gap-3 sm:grid-cols-3">
             <QuantityField
-              label="Fill weight"
+              label={say('moulds.fillWeight')}
               name="mass"
               dimension="mass"
               value={mass}
@@ -80,7 +81,7 @@ export function MeasuredSlab({
             {by !== 'water' && (
               <TextField
                 key={by}
-                label="Density, kg/L"
+                label={say('moulds.densityKgL')}
                 type="number"
                 step="any"
                 defaultValue={density}
@@ -88,7 +89,7 @@ export function MeasuredSlab({
               />
             )}
             <Button disabled={!volume} onClick={() => volume && onChange({ by, volume: volume.value, at: now })}>
-              {volume ? `Use ${units.sayFigure(volume)}` : 'Use it'}
+              {volume ? say('moulds.useVolume', { volume: units.sayFigure(volume) }) : say('moulds.useIt')}
             </Button>
           </div>
         </div>

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useState } from 'react';
+import { quantity, msg, type Message, type Phrase } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { meshUnits, type MeshParts, type MeshRole, type MeshUnit, type Up } from '@dewpot/core/meshes';
 import { Button } from '../ui/button';
@@ -8,21 +9,22 @@ import { useUnits } from '../ui/units';
 import type { FirstReading, FullReading } from '../workers/files.worker';
 import type { Start } from './starts';
 import type { Work } from '../workers/use-file-work';
+import { useSay } from '../ui/say';
 
 const TurningSolid = lazy(async () => ({ default: (await import('./turning-view')).TurningSolid }));
 
-const roles: readonly { readonly value: MeshRole; readonly label: string; readonly hint: string }[] = [
-  { value: 'piece', label: 'The piece', hint: 'as it comes out' },
-  { value: 'cavity', label: 'The cavity', hint: 'what the mix fills' },
-  { value: 'block', label: 'The mould block', hint: 'the mix goes into its hollow' },
+const roles: readonly { readonly value: MeshRole; readonly label: Message; readonly hint: Message }[] = [
+  { value: 'piece', label: msg('moulds.thePiece'), hint: msg('moulds.asComesOut') },
+  { value: 'cavity', label: msg('moulds.theCavity'), hint: msg('moulds.mixFills') },
+  { value: 'block', label: msg('moulds.mouldBlock'), hint: msg('moulds.mixIntoHollow') },
 ];
-const ups: readonly { readonly value: Up; readonly label: string }[] = [
+const ups: readonly { readonly value: Up; readonly label: Phrase }[] = [
   { value: 'z', label: 'z' },
-  { value: '-z', label: 'z, on its head' },
+  { value: '-z', label: msg('moulds.zOnHead') },
   { value: 'y', label: 'y' },
-  { value: '-y', label: 'y, on its head' },
+  { value: '-y', label: msg('moulds.yOnHead') },
   { value: 'x', label: 'x' },
-  { value: '-x', label: 'x, on its head' },
+  { value: '-x', label: msg('moulds.xOnHead') },
 ];
 
 /** What the body is, which way is up, and what its numbers are: asked, not guessed. Then what was found. */
@@ -37,6 +39,7 @@ export function MeshAsk({
   work: Work;
   onStart: (start: Start) => void;
 }) {
+  const say = useSay();
   const units = useUnits();
   const [role, setRole] = useState<MeshRole>();
   const [up, setUp] = useState<Up>('z');
@@ -57,34 +60,36 @@ export function MeshAsk({
   };
   return (
     <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
-      <section className="card-slab" aria-label="The body">
+      <section className="card-slab" aria-label={say('moulds.theBody')}>
         <Turning
           positions={reading?.picture ?? first.picture}
-          label={reading ? `${name}, thinnest places marked` : name}
+          label={reading ? say('moulds.thinnestMarked', { name }) : name}
           places={reading?.thinnest}
         />
         <p className="quiet text-sm">
-          {measure.triangles.toLocaleString()} triangles, {measure.closed ? 'shut all round' : 'not shut'}
+          {say('moulds.trianglesShut', { triangles: measure.triangles, shut: measure.closed ? 'yes' : 'no' })}
         </p>
       </section>
-      <section className="card-slab space-y-4" aria-label="What is it">
+      <section className="card-slab space-y-4" aria-label={say('moulds.whatIsIt')}>
         <h2 className="text-2xl">{name}</h2>
-        <Choice legend="The file shows" value={role} options={roles} onChange={measuredAgain(setRole)} />
+        <Choice legend={say('moulds.fileShows')} value={role} options={roles} onChange={measuredAgain(setRole)} />
         <div className="grid gap-3 sm:grid-cols-2">
-          <SelectField label="Upward axis" value={up} options={ups} onChange={measuredAgain(setUp)} />
+          <SelectField label={say('moulds.upwardAxis')} value={up} options={ups} onChange={measuredAgain(setUp)} />
           <SelectField
-            label="File units"
+            label={say('moulds.fileUnits')}
             value={unit}
             options={(Object.keys(meshUnits) as MeshUnit[]).map((value) => ({
               value,
-              label: value === first.unit ? `${value}, likeliest by its size` : value,
+              label: value === first.unit ? say('moulds.likeliestUnit', { value }) : value,
             }))}
             onChange={measuredAgain(setUnit)}
           />
         </div>
         <p>
-          So it is <strong>{sizes.map((n) => units.split(n, 'mm').number).join(' × ')}</strong>{' '}
-          {units.split(defined(sizes[0]), 'mm').unit}.
+          {say('moulds.soItIs', {
+            sizes: sizes.map((n) => units.split(n, 'mm').number).join(' × '),
+            unit: units.split(defined(sizes[0]), 'mm').unit,
+          })}
         </p>
         {!reading && (
           <Button
@@ -94,7 +99,7 @@ export function MeshAsk({
             disabled={!role || work.done !== undefined}
             onClick={() => void analyse()}
           >
-            {role ? 'Yes, look into it' : 'Say what the body is'}
+            {role ? say('moulds.yesLookIntoIt') : say('moulds.sayWhatBody')}
           </Button>
         )}
         {reading && <Found name={name} reading={reading} onStart={onStart} />}
@@ -113,15 +118,16 @@ function Turning({
   label: string;
   places: FullReading['thinnest'] | undefined;
 }) {
+  const say = useSay();
   const [looking, setLooking] = useState(false);
   if (!looking)
     return (
       <Button size="tall" className="w-full" onClick={() => setLooking(true)}>
-        Look at it from all sides
+        {say('moulds.lookAllSides')}
       </Button>
     );
   return (
-    <Suspense fallback={<p className="quiet h-80">The turning view is coming…</p>}>
+    <Suspense fallback={<p className="quiet h-80">{say('moulds.turningComing')}</p>}>
       <TurningSolid positions={positions} label={label} {...(places && { places })} />
     </Suspense>
   );
@@ -137,12 +143,13 @@ function Found({
   reading: FullReading;
   onStart: (start: Start) => void;
 }) {
+  const say = useSay();
   const units = useUnits();
   const held = undercut.share > 0.01;
   const start: Start = {
     key: `mesh-${name}`,
     name,
-    hint: 'Read from a file: its outlines at heights, its volume by its triangles.',
+    hint: say('moulds.readFromMesh'),
     shape: { outer: solid, cores: [], inserts: [] },
     flexibility: held ? 'flexible' : 'rigid',
     piece: 'ornament',
@@ -151,40 +158,40 @@ function Found({
   return (
     <>
       <dl className="grid grid-cols-2 gap-x-4 gap-y-3">
-        <Row name="It holds" value={units.say(defined(solid.curve[solid.curve.length - 1]), 'mL')} />
-        <Row name="Its faces" value={units.say(measure.area, 'mm²')} />
+        <Row name={say('moulds.itHolds')} value={units.say(defined(solid.curve[solid.curve.length - 1]), 'mL')} />
+        <Row name={say('moulds.itsFaces')} value={units.say(measure.area, 'mm²')} />
         {thin && (
-          <Row name="Thinnest place" value={`${units.say(thin.thickness, 'mm')}, ${units.say(thin.at[2], 'mm')} up`} />
+          <Row
+            name={say('moulds.thinnestPlace')}
+            value={say('moulds.thinUp', { thickness: quantity(thin.thickness, 'mm'), up: quantity(thin.at[2], 'mm') })}
+          />
         )}
         <Row
-          name="Undercuts"
+          name={say('moulds.undercuts')}
           value={
-            held ? `${(undercut.share * 100).toFixed(0)} % of its faces hold it back` : 'none against the pull upwards'
+            held ? say('moulds.holdsBack', { share: quantity(undercut.share * 100, '%', 0) }) : say('moulds.noUndercut')
           }
         />
       </dl>
-      {turned && <p className="quiet text-sm">Its faces pointed inwards; they were turned.</p>}
+      {turned && <p className="quiet text-sm">{say('moulds.facesTurned')}</p>}
       {parts && <Parts parts={parts} />}
       <Button look="main" size="tall" className="w-full" onClick={() => onStart(start)}>
-        Make a mould of it
+        {say('moulds.makeMould')}
       </Button>
     </>
   );
 }
 
-const counted = (n: number, one: string, many: string) => `${n === 1 ? `one ${one}` : `${n} ${many}`}`;
-
 /** What a mesh is made of, and what was put right or is wrong with it. */
 function Parts({ parts: { bodies, mended, shared, degenerate } }: { parts: MeshParts }) {
+  const say = useSay();
   const told = [
-    `It is ${counted(bodies, 'body', 'bodies')}.`,
-    ...(mended > 0
-      ? [`${counted(mended, 'face', 'faces')} pointed otherwise than those beside them, and were turned.`]
-      : []),
-    ...(shared > 0 ? [`${counted(shared, 'edge is', 'edges are')} shared by more than two triangles.`] : []),
-    ...(degenerate > 0 ? [`${counted(degenerate, 'triangle has', 'triangles have')} no area.`] : []),
+    msg('moulds.meshBodies', { bodies }),
+    ...(mended > 0 ? [msg('moulds.meshMended', { mended })] : []),
+    ...(shared > 0 ? [msg('moulds.meshShared', { shared })] : []),
+    ...(degenerate > 0 ? [msg('moulds.meshDegenerate', { degenerate })] : []),
   ];
-  return <p className="quiet text-sm">{told.join(' ')}</p>;
+  return <p className="quiet text-sm">{told.map((one) => say(one)).join(' ')}</p>;
 }
 
 function Row({ name, value }: { name: string; value: string }) {

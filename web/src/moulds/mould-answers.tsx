@@ -1,3 +1,4 @@
+import { exactly } from '@dewpot/core/units';
 import { WATERING_GAP, type MouldFigures } from '@dewpot/core/moulds';
 import type { MixView } from '@dewpot/contract';
 import { Findings, type AsideWays } from '../judging';
@@ -31,41 +32,47 @@ export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix, ju
   const { volume, computed, wall, thinnest, base, planting, jar, ballast, lifts } = figures;
   const { mass, dryMass, size, bedSand, box } = figures;
   return (
-    <section className="card-slab" aria-label="What follows">
+    <section className="card-slab" aria-label={say('moulds.whatFollows')}>
       <div className="grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-3">
         <BigFigure
-          label="Volume"
+          label={say('moulds.volumeTitle')}
           figure={volume}
           size="text-4xl"
-          {...(computed && { note: `${units.sayFigure(computed)} by its sizes` })}
+          {...(computed && { note: say('moulds.bySizes', { computed: units.sayFigure(computed) }) })}
         />
         <BigFigure
-          label="Fresh mass"
+          label={say('moulds.freshMass')}
           figure={mass}
-          {...(dryMass && { note: `${units.sayFigure(dryMass)} when it is dry` })}
+          {...(dryMass && { note: say('moulds.whenDry', { dryMass: units.sayFigure(dryMass) }) })}
         />
         {wall && thinnest && (
-          <BigFigure label="Thinnest wall" figure={wall} note={`${units.say(thinnest.height, 'mm')} up`} />
+          <BigFigure label={say('moulds.thinnestWall')} figure={wall} note={`${units.say(thinnest.height, 'mm')} up`} />
         )}
-        {cored && base && <BigFigure label="Base" figure={base} />}
+        {cored && base && <BigFigure label={say('moulds.base')} figure={base} />}
         {planting && (
           <BigFigure
-            label="Planting volume"
+            label={say('moulds.plantingVolume')}
             figure={planting}
-            note={`${units.say(WATERING_GAP, 'mm')} left for watering`}
+            note={say('moulds.leftForWatering', { wateringGap: units.say(WATERING_GAP, 'mm') })}
           />
         )}
-        {jar && <BigFigure label="To its fill line" figure={jar.held} note={`${units.sayFigure(jar.wax)} of wax`} />}
+        {jar && (
+          <BigFigure
+            label={say('moulds.toItsFillLine')}
+            figure={jar.held}
+            note={say('moulds.ofWax', { wax: units.sayFigure(jar.wax) })}
+          />
+        )}
         {ballast && (
           <BigFigure
-            label="Core ballast"
+            label={say('moulds.coreBallast')}
             term="ballast"
             figure={ballast.mass}
-            note={`or ${units.sayFigure(ballast.sand)} of dry ${ballast.sandName.toLowerCase()}`}
+            note={say('moulds.orDrySand', { sand: units.sayFigure(ballast.sand), sandName: ballast.sandName })}
           />
         )}
         <div>
-          <p className="quiet text-sm">Outer size</p>
+          <p className="quiet text-sm">{say('moulds.outerSize')}</p>
           <p className="numeral text-xl">
             {[size.length, size.width, size.height].map((n) => units.split(n, 'mm').number).join(' × ')}
             <span className="text-base font-normal"> {units.split(size.height, 'mm').unit}</span>
@@ -75,24 +82,25 @@ export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix, ju
       {ballast && (
         <div className={`mt-3 ${ballast.fits ? 'quiet' : ''}`}>
           {say(ballast.advice)}
-          {lifts !== undefined && ` In ${lifts} even lifts, each on a set one, sand alone holds it.`}{' '}
+          {lifts !== undefined && say('moulds.inLifts', { lifts })}{' '}
           {!ballast.fits && <FigureWorking figure={ballast.sand} />}
         </div>
       )}
-      {fiveMore !== undefined && <p className="mt-3">Each 5 mm more of the shell costs {units.say(fiveMore, 'g')}.</p>}
-      {bedSand && <p className="mt-3">The mound under it takes {units.sayFigure(bedSand)} of damp sand.</p>}
+      {fiveMore !== undefined && (
+        <p className="mt-3">{say('moulds.fiveMore', { five: exactly(5, 'mm'), fiveMore: units.say(fiveMore, 'g') })}</p>
+      )}
+      {bedSand && <p className="mt-3">{say('moulds.moundTakes', { bedSand: units.sayFigure(bedSand) })}</p>}
       {box && (
         <p className="mt-3">
-          Four of these joined at their edges make a box of {units.sayFigure(box.length)} by{' '}
-          {units.sayFigure(box.width)}: one way longer by twice the wall.
+          {say('moulds.fourJoined', { box: units.sayFigure(box.length), width: units.sayFigure(box.width) })}
         </p>
       )}
       <div className="mt-3 grid items-end gap-x-4 gap-y-2 sm:grid-cols-2">
         <SelectField
-          label="Calculated for"
+          label={say('moulds.calculatedFor')}
           value={mixId ?? NO_MIX}
           options={[
-            { value: NO_MIX, label: 'a usual fluid mix' },
+            { value: NO_MIX, label: say('moulds.usualFluidMix') },
             ...mixes.map(({ id, name }) => ({ value: id, label: name })),
           ]}
           onChange={(id) => onMix(id === NO_MIX ? undefined : id)}

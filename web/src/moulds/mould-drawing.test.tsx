@@ -1,3 +1,4 @@
+import { speakerFor } from '@dewpot/locales/testing';
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
@@ -8,10 +9,13 @@ import { ExportMenu } from './export-menu';
 import { firstOfKind } from './first-sizes';
 import { MouldDrawing } from './mould-drawing';
 import { OuterChoices } from './outer-choices';
-import { partPresets } from './part-presets';
+import { partPresetsIn } from './part-presets';
 import { frameOf, VIEW } from './section-frame';
 import { ShapeThumb } from './shape-thumb';
-import { starts } from './starts';
+import { startsIn } from './starts';
+
+const starts = startsIn(speakerFor());
+const partPresets = partPresetsIn(speakerFor());
 
 const shapeOf = (key: string) => starts.find((start) => start.key === key)!.shape;
 const draw = (key: string) => {

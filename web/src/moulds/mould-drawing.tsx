@@ -72,31 +72,31 @@ export function MouldDrawing({ shape, drawn, errors, onChange, children }: Mould
       <FieldsBeside {...fields} />
       {drawn && !cavityOf(drawn.shape).turned && (
         <div className="border-base-300 mt-2 border-t p-2">
-          <p className="quiet text-sm">From above</p>
+          <p className="quiet text-sm">{say('moulds.fromAbove')}</p>
           <PlanDrawing shape={drawn.shape} thinnest={drawn.thinnest} />
         </div>
       )}
       {drawn && turning && (
-        <Suspense fallback={<p className="quiet p-4">The turning view is coming…</p>}>
+        <Suspense fallback={<p className="quiet p-4">{say('moulds.turningComing')}</p>}>
           <TurningView shape={drawn.shape} />
         </Suspense>
       )}
       <div className="flex flex-wrap items-end gap-4 px-2 pb-1">
         <SelectField
-          label="Poured in"
+          label={say('moulds.pouredIn')}
           value={layers}
-          options={[1, 2, 3, 4, 5].map((value) => ({ value, label: value === 1 ? 'one go' : `${value} even layers` }))}
+          options={[1, 2, 3, 4, 5].map((value) => ({
+            value,
+            label: value === 1 ? say('moulds.oneGo') : say('moulds.evenLayers', { value }),
+          }))}
           onChange={setLayers}
         />
         <Button aria-pressed={turning} onClick={() => setTurning(!turning)}>
-          {turning ? 'Put the turning view away' : 'Turn over'}
+          {turning ? say('moulds.putTurningAway') : say('moulds.turnOver')}
         </Button>
         {children}
       </div>
-      <p className="quiet px-2 pb-1 text-sm">
-        Any unit: “6 cm”, “2 1/2 in”. Drag the fill line, or focus it and use the arrow keys. A mesh, an outline or a
-        photo can be dropped on the drawing.
-      </p>
+      <p className="quiet px-2 pb-1 text-sm">{say('moulds.anyUnit')}</p>
     </>
   );
 }

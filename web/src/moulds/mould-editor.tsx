@@ -3,7 +3,7 @@ import type { MouldView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { useAsideOfPair } from '../judging';
 import { buttonClass } from '../ui/button';
-import { saySpan } from '../ui/format-time';
+import { spanOf } from '../ui/format-time';
 import { KeepBar, StaleChoice } from '../ui/keep-bar';
 import { Copies } from './copies';
 import type { MouldDraft } from './draft';
@@ -19,6 +19,7 @@ import { Parts } from './parts';
 import { ReleaseSlab } from './release-slab';
 import { ShapeFileButton } from './shape-file-button';
 import { useMouldEdit, type MouldEdit } from './use-mould-edit';
+import { useSay } from '../ui/say';
 
 /** The mould on its drawing, what follows from its measurements, and all that is kept of it. */
 export function MouldEditor({ known, first, hint }: { known?: MouldView; first: MouldDraft; hint?: string }) {
@@ -36,14 +37,15 @@ export function MouldEditor({ known, first, hint }: { known?: MouldView; first: 
 
 /** The drawing, its parts, and its volume where it was measured. */
 function Drawn({ edit, hint }: { edit: MouldEdit; hint: string | undefined }) {
+  const say = useSay();
   const { draft, setShape, reading } = edit;
   const { drawn, errors, figures } = edit.calculated;
   return (
     <div className="space-y-4">
-      <section className="card-slab p-2" aria-label="Section drawing" {...takesDrop(reading.open)}>
+      <section className="card-slab p-2" aria-label={say('moulds.sectionDrawing')} {...takesDrop(reading.open)}>
         {hint && <p className="quiet px-2 pt-1">{hint}</p>}
         <MouldDrawing shape={draft.shape} drawn={drawn} errors={errors} onChange={setShape}>
-          <ShapeFileButton label="Take it from a file" onFile={reading.open} />
+          <ShapeFileButton label={say('moulds.takeFromFile')} onFile={reading.open} />
         </MouldDrawing>
         <OuterChoices shape={draft.shape} errors={errors} onChange={setShape} />
       </section>
@@ -61,23 +63,28 @@ function Drawn({ edit, hint }: { edit: MouldEdit; hint: string | undefined }) {
 
 /** What follows from the drawing, and all that is kept beside it. */
 function Kept({ edit }: { edit: MouldEdit }) {
+  const say = useSay();
   const { known, draft, set, record } = edit;
   return (
     <div className="space-y-4">
       <HeadSlab draft={draft} unnamed={edit.unnamed} onChange={set} onReplace={edit.setDraft} />
       <Answers edit={edit} />
       {draft.once ? (
-        <section className="card-slab" aria-label="Made again">
-          <h2 className="text-xl">Made again each time</h2>
-          <p className="quiet">Filled {known?.cycles ?? 0} times so far.</p>
+        <section className="card-slab" aria-label={say('moulds.madeAgainTitle')}>
+          <h2 className="text-xl">{say('moulds.madeAgainEach')}</h2>
+          <p className="quiet">{say('moulds.filledTimes', { cycles: known?.cycles ?? 0 })}</p>
         </section>
       ) : (
         <Copies copies={draft.copies} known={known?.copies ?? []} onChange={(copies) => set({ copies })} />
       )}
       {record.demoulded > 0 && (
         <p className="card-slab">
-          {record.clean} of its {record.demoulded} casts came out clean
-          {record.hours !== undefined && `, usually ${saySpan(record.hours * HOUR)} after the pour`}.
+          {say('moulds.comeClean', {
+            clean: record.clean,
+            demoulded: record.demoulded,
+            timed: record.hours === undefined ? 'no' : 'yes',
+            hours: spanOf((record.hours ?? 0) * HOUR),
+          })}
         </p>
       )}
       <ReleaseSlab material={draft.material} release={draft.release} record={record.releases} onChange={set} />
@@ -106,15 +113,22 @@ function Answers({ edit: { known, draft, calculated, mixes, mixId, setMixId, jud
 }
 
 function KeepMould({ edit: { known, draft, calculated, save, keep, throwAway, failure } }: { edit: MouldEdit }) {
+  const say = useSay();
   const { drawn, figures } = calculated;
   return (
     <>
       <StaleChoice error={failure} onKeepMine={keep} />
-      <KeepBar what="mould" save={save} disabled={!figures} onKeep={() => keep()} onThrowAway={throwAway}>
+      <KeepBar
+        what={say('moulds.mouldWord')}
+        save={save}
+        disabled={!figures}
+        onKeep={() => keep()}
+        onThrowAway={throwAway}
+      >
         {drawn && figures && <ExportMenu name={draft.name || 'mould'} shape={drawn.shape} />}
         {known && (
           <Link to={`/pours/new?mould=${known.id}`} className={buttonClass({ size: 'tall' })}>
-            Plan a pour
+            {say('shell.planPour')}
           </Link>
         )}
       </KeepBar>

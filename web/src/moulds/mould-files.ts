@@ -1,4 +1,4 @@
-import { type Message, msg } from '@dewpot/core/units';
+import { msg, type Message } from '@dewpot/core/units';
 import { fullVolume, mouldIssues, pieceGuides, pieceView } from '@dewpot/core/moulds';
 import { MouldInput, shapeOf, type MouldView } from '@dewpot/contract';
 import { plainToInstance } from 'class-transformer';

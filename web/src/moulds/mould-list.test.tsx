@@ -8,7 +8,9 @@ import { chooseMoulds, noWish } from './mould-filter';
 import { mouldsCsv, mouldsJson, readMoulds } from './mould-files';
 import { MouldsPage } from './moulds-page';
 import { PairsPage } from './pairs-page';
-import { starts } from './starts';
+import { startsIn } from './starts';
+
+const starts = startsIn(speakerFor());
 
 const of = (key: string, name: string, piece: MouldView['piece'] = 'slab'): MouldView => ({
   ...mould,

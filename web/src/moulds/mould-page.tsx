@@ -5,15 +5,17 @@ import { draftOf, newDraft } from './draft';
 import { MouldEditor } from './mould-editor';
 import { Known } from '../ui/known';
 import { StartPage } from './start-page';
-import { starts, type Start } from './starts';
+import { startsIn, type Start } from './starts';
+import { useSay } from '../ui/say';
 
 /** One mould, new or known. A new one begins by what it looks like, or by what was read or measured elsewhere. */
 export function MouldPage() {
+  const say = useSay();
   const { id = 'new' } = useParams();
   const [search] = useSearchParams();
   const begun = (useLocation().state as { start?: Start } | null)?.start;
   if (id === 'new') {
-    const start = begun ?? starts.find(({ key }) => key === search.get('as'));
+    const start = begun ?? startsIn(say).find(({ key }) => key === search.get('as'));
     return start ? (
       <MouldEditor key={start.key} first={{ ...newDraft(start), name: begun?.name ?? '' }} hint={start.hint} />
     ) : (
@@ -21,7 +23,7 @@ export function MouldPage() {
     );
   }
   return (
-    <Known list={mouldsQuery} ids={[id]} what="the mould">
+    <Known list={mouldsQuery} ids={[id]} what={say('moulds.busyMould')}>
       <KnownMould id={id} />
     </Known>
   );

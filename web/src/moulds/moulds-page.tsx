@@ -18,7 +18,7 @@ import { useUnits } from '../ui/units';
 import { chooseMoulds, noWish, type MouldOrder, type MouldWish } from './mould-filter';
 import { mouldsCsv, mouldsJson, readMoulds } from './mould-files';
 import { useSay } from '../ui/say';
-import { type Message, identity } from '@dewpot/core/units';
+import { identity, msg, type Message, type Phrase } from '@dewpot/core/units';
 
 const WIDTH = 210;
 const HEIGHT = 150;
@@ -28,7 +28,7 @@ export function MouldsPage() {
   const say = useSay();
   const { data, isPending, error } = useQuery(mouldsQuery);
   const [wish, setWish] = useState(noWish);
-  if (isPending) return <Busy what="the moulds" />;
+  if (isPending) return <Busy what={say('moulds.busyMoulds')} />;
   if (!data) return <Failure error={error} />;
   const shown = chooseMoulds(data, wish, say);
   const sizes = shown.map(({ shape }) => pieceSize(shape, 1));
@@ -38,23 +38,20 @@ export function MouldsPage() {
   );
   return (
     <div className="mx-auto max-w-6xl p-4">
-      <PageHead title="Moulds" to="/moulds/new" add="Measure a mould">
+      <PageHead title={say('shell.moulds')} to="/moulds/new" add={say('shell.measureMould')}>
         <Link to="/moulds/measure" className={buttonClass()}>
-          How much does it hold?
+          {say('moulds.howMuchHolds')}
         </Link>
         <Link to="/moulds/pairs" className={buttonClass()}>
-          Which tubs nest?
+          {say('moulds.whichNest')}
         </Link>
       </PageHead>
       {data.length === 0 ? (
-        <Empty title="No moulds yet">
-          <p>
-            Take two pails that nest, a tape, and measure the first one: you will be told how much it holds to the last
-            millilitre.
-          </p>
+        <Empty title={say('moulds.noMouldsYet')}>
+          <p>{say('moulds.noMouldsHow')}</p>
           <p>
             <Link to="/moulds/new" className={buttonClass({ look: 'main', size: 'own' })}>
-              Measure a mould
+              {say('shell.measureMould')}
             </Link>
           </p>
         </Empty>
@@ -63,9 +60,9 @@ export function MouldsPage() {
           <Wish wish={wish} onChange={setWish} />
           {shown.length === 0 && (
             <p className="card-slab quiet">
-              None of your {data.length} moulds fits that.{' '}
+              {say('moulds.noneFits', { count: data.length })}{' '}
               <button type="button" className="link" onClick={() => setWish(noWish)}>
-                Show them all
+                {say('moulds.showAll')}
               </button>
             </p>
           )}
@@ -81,14 +78,15 @@ export function MouldsPage() {
   );
 }
 
-const orders: readonly { readonly value: MouldOrder; readonly label: string }[] = [
-  { value: 'name', label: 'By name' },
-  { value: 'volume', label: 'By what they hold' },
-  { value: 'height', label: 'By height' },
-  { value: 'cycles', label: 'Most poured first' },
+const orders: readonly { readonly value: MouldOrder; readonly label: Phrase }[] = [
+  { value: 'name', label: msg('moulds.byName') },
+  { value: 'volume', label: msg('moulds.byVolume') },
+  { value: 'height', label: msg('moulds.byHeight') },
+  { value: 'cycles', label: msg('moulds.mostPoured') },
 ];
 
 function Wish({ wish, onChange }: { wish: MouldWish; onChange: (wish: MouldWish) => void }) {
+  const say = useSay();
   const put = (part: Partial<MouldWish>) => onChange({ ...wish, ...part });
   const bound = (label: string, field: 'least' | 'most' | 'reach', dimension: 'volume' | 'length') => (
     <QuantityField
@@ -100,13 +98,20 @@ function Wish({ wish, onChange }: { wish: MouldWish; onChange: (wish: MouldWish)
     />
   );
   return (
-    <section aria-label="Which moulds" className="mb-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-3 lg:grid-cols-6">
-      <TextField label="Search" value={wish.word} onChange={(event) => put({ word: event.target.value })} />
+    <section
+      aria-label={say('moulds.whichMoulds')}
+      className="mb-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-3 lg:grid-cols-6"
+    >
+      <TextField
+        label={say('shell.search')}
+        value={wish.word}
+        onChange={(event) => put({ word: event.target.value })}
+      />
       <SelectField<PieceKind | ''>
-        label="Kind of piece"
+        label={say('moulds.kindOfPiece')}
         value={wish.piece ?? ''}
         options={[
-          { value: '', label: 'anything' },
+          { value: '', label: say('moulds.anything') },
           ...(Object.keys(pieceGuides) as PieceKind[]).map((value) => ({ value, label: pieceGuides[value].name })),
         ]}
         onChange={(piece) => {
@@ -114,10 +119,15 @@ function Wish({ wish, onChange }: { wish: MouldWish; onChange: (wish: MouldWish)
           onChange(piece === '' ? rest : { ...rest, piece });
         }}
       />
-      {bound('Holding at least', 'least', 'volume')}
-      {bound('and at most', 'most', 'volume')}
-      {bound('No larger than', 'reach', 'length')}
-      <SelectField label="Order" value={wish.order} options={orders} onChange={(order) => put({ order })} />
+      {bound(say('moulds.holdingAtLeast'), 'least', 'volume')}
+      {bound(say('moulds.andAtMost'), 'most', 'volume')}
+      {bound(say('moulds.noLargerThan'), 'reach', 'length')}
+      <SelectField
+        label={say('moulds.order')}
+        value={wish.order}
+        options={orders}
+        onChange={(order) => put({ order })}
+      />
     </section>
   );
 }
@@ -127,7 +137,7 @@ function MouldCard({ mould, scale }: { mould: MouldView; scale: number }) {
   const units = useUnits();
   const { id, name, shape, piece, copies, once, cycles } = mould;
   const standing = copies.filter(({ retired }) => !retired).length;
-  const count = once ? 'made again' : `${standing} ${standing === 1 ? 'copy' : 'copies'}`;
+  const count = once ? say('moulds.madeAgain') : say('moulds.copiesCount', { count: standing });
   return (
     <li>
       <Link to={`/moulds/${id}`} className="card-slab hover:border-secondary block h-full p-3">
@@ -141,7 +151,7 @@ function MouldCard({ mould, scale }: { mould: MouldView; scale: number }) {
         </h2>
         <p className="quiet text-sm">
           {say(pieceGuides[piece].name)}, {count}
-          {cycles > 0 && `, ${cycles} ${cycles === 1 ? 'pour' : 'pours'}`}
+          {cycles > 0 && `, ${say('moulds.poursCount', { count: cycles })}`}
         </p>
         <p className="numeral mt-1 text-2xl">{units.say(fullVolume(shape), 'mL')}</p>
       </Link>
@@ -158,10 +168,10 @@ function Files({ moulds }: { moulds: readonly MouldView[] }) {
     const { moulds: found, wrong: told } = readMoulds(await file.text());
     setWrong(told);
     for (const mould of found) await save.mutateAsync(mould);
-    if (found.length > 0) toast.success(`${found.length} ${found.length === 1 ? 'mould' : 'moulds'} read.`);
+    if (found.length > 0) toast.success(say('moulds.mouldsRead', { found: found.length }));
   };
   return (
-    <section aria-label="Files" className="mt-4">
+    <section aria-label={say('moulds.files')} className="mt-4">
       <div className="flex flex-wrap gap-2">
         {moulds.length > 0 && (
           <>
@@ -170,25 +180,25 @@ function Files({ moulds }: { moulds: readonly MouldView[] }) {
               size="low"
               onClick={() => saveFile('moulds.csv', mouldsCsv(moulds, say), 'text/csv;charset=utf-8')}
             >
-              These as CSV
+              {say('moulds.theseCsv')}
             </Button>
             <Button
               look="plain"
               size="low"
               onClick={() => saveFile('moulds.json', mouldsJson(moulds), 'application/json')}
             >
-              These as JSON
+              {say('moulds.theseJson')}
             </Button>
           </>
         )}
         <FileButton
           look="plain"
           size="low"
-          label="A file of moulds"
+          label={say('moulds.fileOfMoulds')}
           accept=".json,.csv,application/json,text/csv"
           onFile={read}
         >
-          Read moulds from a file
+          {say('moulds.readFromFile')}
         </FileButton>
       </div>
       {wrong.length > 0 && (

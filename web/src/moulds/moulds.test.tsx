@@ -1,3 +1,4 @@
+import { speakerFor } from '@dewpot/locales/testing';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
@@ -11,9 +12,11 @@ import { MouldPage } from './mould-page';
 import { MouldsPage } from './moulds-page';
 import { frameOf, VIEW } from './section-frame';
 import { readPath, writePath } from './shape-path';
-import { starts } from './starts';
+import { startsIn } from './starts';
 
-const nestedPot = newDraft().shape;
+const starts = startsIn(speakerFor());
+
+const nestedPot = newDraft(starts[0]!).shape;
 
 const open = (id: string) => renderScreen(<MouldPage />, `/moulds/${id}`, '/moulds/:id');
 

@@ -4,6 +4,7 @@ import { ImagePlus, X } from 'lucide-react';
 import { pictureAddress, useAddPicture, useRemovePicture } from '../api/pictures';
 import { Button } from '../ui/button';
 import { Failure } from '../ui/states';
+import { useSay } from '../ui/say';
 
 /** Notes and pictures of a mould. Pictures belong to a mould that is kept. */
 export function NotesSlab({
@@ -18,11 +19,12 @@ export function NotesSlab({
   pictures: readonly PictureView[];
   onNotes: (notes: string) => void;
 }) {
+  const say = useSay();
   const field = useId();
   return (
-    <section className="card-slab" aria-label="Notes and pictures">
+    <section className="card-slab" aria-label={say('moulds.notesPictures')}>
       <label htmlFor={field} className="mb-1 block text-xl">
-        Notes
+        {say('moulds.notes')}
       </label>
       <textarea
         id={field}
@@ -32,16 +34,13 @@ export function NotesSlab({
         value={notes}
         onChange={(event) => onNotes(event.target.value)}
       />
-      {id ? (
-        <Pictures id={id} pictures={pictures} />
-      ) : (
-        <p className="quiet mt-2 text-sm">Save the mould first, then add pictures.</p>
-      )}
+      {id ? <Pictures id={id} pictures={pictures} /> : <p className="quiet mt-2 text-sm">{say('moulds.saveFirst')}</p>}
     </section>
   );
 }
 
 function Pictures({ id, pictures }: { id: string; pictures: readonly PictureView[] }) {
+  const say = useSay();
   const input = useRef<HTMLInputElement>(null);
   const add = useAddPicture(id);
   const remove = useRemovePicture();
@@ -53,7 +52,7 @@ function Pictures({ id, pictures }: { id: string; pictures: readonly PictureView
             <a href={pictureAddress(picture.id)} target="_blank" rel="noreferrer">
               <img
                 src={pictureAddress(picture.id)}
-                alt={picture.caption || 'A picture of the mould'}
+                alt={picture.caption || say('moulds.pictureOfMould')}
                 width={picture.width}
                 height={picture.height}
                 loading="lazy"
@@ -64,8 +63,8 @@ function Pictures({ id, pictures }: { id: string; pictures: readonly PictureView
               look="plain"
               size="low"
               className="bg-base-100/80 absolute top-0 right-0 w-11 p-0"
-              aria-label={`Delete the picture ${picture.caption}`}
-              onClick={() => window.confirm('Delete this picture?') && remove.mutate(picture.id)}
+              aria-label={say('moulds.deletePicture', { caption: picture.caption })}
+              onClick={() => window.confirm(say('moulds.deletePictureAsk')) && remove.mutate(picture.id)}
             >
               <X size={16} aria-hidden="true" />
             </Button>
@@ -77,7 +76,7 @@ function Pictures({ id, pictures }: { id: string; pictures: readonly PictureView
         type="file"
         accept="image/*"
         className="sr-only"
-        aria-label="A picture of the mould"
+        aria-label={say('moulds.pictureOfMould')}
         tabIndex={-1}
         onChange={({ target }) => {
           const file = target.files?.[0];
@@ -86,7 +85,7 @@ function Pictures({ id, pictures }: { id: string; pictures: readonly PictureView
         }}
       />
       <Button size="low" className="mt-2" disabled={add.isPending} onClick={() => input.current?.click()}>
-        <ImagePlus size={16} aria-hidden="true" /> {add.isPending ? 'Sending…' : 'Add a picture'}
+        <ImagePlus size={16} aria-hidden="true" /> {add.isPending ? say('moulds.sending') : say('moulds.addPicture')}
       </Button>
       <Failure error={add.error ?? remove.error} />
     </div>

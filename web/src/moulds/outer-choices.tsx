@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Message } from '@dewpot/core/units';
+import { msg, type Message } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { insideOf, mouldIssues, type MouldShape } from '@dewpot/core/moulds';
 import {
@@ -52,14 +52,14 @@ function Faces({
   return (
     <div className="grid gap-3 sm:grid-cols-2">
       <SelectField
-        label="Its faces"
+        label={say('moulds.itsFaces')}
         value={solid.which}
         options={polyhedronWords}
         onChange={(which) => onChange({ ...solid, which, open: defined(openingsOf(which)[0]) })}
       />
       <div>
         <SelectField<FaceName>
-          label="The open face, level on top"
+          label={say('moulds.openFaceTop')}
           value={solid.open}
           options={openings.map((value) => ({ value, label: faceWords[value] }))}
           onChange={(open) => onChange({ ...solid, open })}
@@ -79,6 +79,7 @@ function Profile({
   errors: ReadonlyMap<string, Message>;
   onChange: (solid: Solid) => void;
 }) {
+  const say = useSay();
   const { points } = solid;
   const put = (i: number, part: object) =>
     onChange({ ...solid, points: points.map((point, k) => (k === i ? { ...point, ...part } : point)) });
@@ -86,11 +87,11 @@ function Profile({
   return (
     <div>
       <Choice
-        legend="Between its points"
+        legend={say('moulds.betweenPoints')}
         value={solid.smooth ? 'smooth' : 'straight'}
         options={[
-          { value: 'smooth', label: 'Smooth' },
-          { value: 'straight', label: 'Straight' },
+          { value: 'smooth', label: say('moulds.smooth') },
+          { value: 'straight', label: say('moulds.straight') },
         ]}
         onChange={(way) => onChange({ ...solid, smooth: way === 'smooth' })}
       />
@@ -98,7 +99,7 @@ function Profile({
         {points.map((point, i) => (
           <li key={i} className="flex items-end gap-2">
             <QuantityField
-              label={`Height of point ${i + 1}`}
+              label={say('moulds.pointHeight', { i: i + 1 })}
               name={`points.${i}.height`}
               dimension="length"
               value={Number.isNaN(point.height) ? undefined : point.height}
@@ -106,7 +107,7 @@ function Profile({
               onChange={(height = NaN) => put(i, { height })}
             />
             <QuantityField
-              label={`Radius of point ${i + 1}`}
+              label={say('moulds.pointRadius', { i: i + 1 })}
               name={`points.${i}.radius`}
               dimension="length"
               value={Number.isNaN(point.radius) ? undefined : point.radius}
@@ -117,7 +118,7 @@ function Profile({
               look="plain"
               size="low"
               className="w-11 p-0"
-              aria-label={`Leave point ${i + 1} out`}
+              aria-label={say('moulds.leavePointOut', { i: i + 1 })}
               disabled={points.length <= 2}
               onClick={() => onChange({ ...solid, points: points.filter((_, k) => k !== i) })}
             >
@@ -131,7 +132,7 @@ function Profile({
         className="mt-2"
         onClick={() => onChange({ ...solid, points: [...points, { height: last.height + 20, radius: last.radius }] })}
       >
-        <Plus size={16} aria-hidden="true" /> A point above
+        <Plus size={16} aria-hidden="true" /> {say('moulds.pointAbove')}
       </Button>
     </div>
   );
@@ -142,52 +143,56 @@ const hasWall: readonly Solid['kind'][] = ['round-frustum', 'rect-frustum', 'pol
 
 /** What was measured outside is made the inside: every face but the open one moves in by the wall. */
 function MeasuredOutside({ outer, onChange }: { outer: Solid; onChange: (solid: Solid) => void }) {
+  const say = useSay();
   const [wall, setWall] = useState<number | undefined>(2);
   const [wrong, setWrong] = useState<string>();
   const convert = () => {
     const inside = wall === undefined ? undefined : insideOf(outer, wall);
     const fits = inside !== undefined && mouldIssues({ outer: inside, cores: [], inserts: [] }).length === 0;
-    setWrong(fits ? undefined : 'A wall that thick leaves nothing inside: measure it at the rim.');
+    setWrong(fits ? undefined : say('moulds.wallTooThick'));
     if (fits) onChange(inside);
   };
   return (
     <details>
-      <summary className="quiet min-h-11 cursor-pointer content-center text-sm">I measured it outside</summary>
+      <summary className="quiet min-h-11 cursor-pointer content-center text-sm">
+        {say('moulds.measuredOutside')}
+      </summary>
       <div className="flex flex-wrap items-end gap-3 pb-2">
         <QuantityField
           className="w-40"
-          label="Thickness of its wall"
+          label={say('moulds.wallThickness')}
           name="wall"
           dimension="length"
           value={wall}
           error={wrong}
           onChange={setWall}
         />
-        <Button onClick={convert}>Subtract wall thickness</Button>
+        <Button onClick={convert}>{say('moulds.subtractWall')}</Button>
       </div>
     </details>
   );
 }
 
-const sides: readonly { readonly value: ShellSide; readonly label: string; readonly hint: string }[] = [
-  { value: 'over', label: 'Over it', hint: 'sides and end' },
-  { value: 'inside', label: 'Inside it', hint: 'sides and bottom' },
-  { value: 'against', label: 'Round it', hint: 'its end left bare' },
+const sides: readonly { readonly value: ShellSide; readonly label: Message; readonly hint: Message }[] = [
+  { value: 'over', label: msg('moulds.pressOver'), hint: msg('moulds.pressOverHow') },
+  { value: 'inside', label: msg('moulds.pressInside'), hint: msg('moulds.pressInsideHow') },
+  { value: 'against', label: msg('moulds.pressRound'), hint: msg('moulds.pressRoundHow') },
 ];
 
 function Pressed({ shape, errors, onChange }: ChoicesProps) {
+  const say = useSay();
   const pressed = defined(shape.pressed);
   return (
     <div className="flex flex-wrap items-end gap-4">
       <Choice
-        legend="Pressed"
+        legend={say('moulds.pressed')}
         value={pressed.side}
         options={sides}
         onChange={(side) => onChange({ ...shape, pressed: { ...pressed, side } })}
       />
       <QuantityField
         className="w-40"
-        label="Thickness of the shell"
+        label={say('moulds.shellThickness')}
         name="pressed.thickness"
         dimension="length"
         value={Number.isNaN(pressed.thickness) ? undefined : pressed.thickness}

@@ -8,6 +8,7 @@ import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
 import { ShapeThumb } from './shape-thumb';
 import type { Start } from './starts';
+import { useSay } from '../ui/say';
 
 const MOST = 12;
 
@@ -29,6 +30,7 @@ export function OutlineAsk({
   reading: OutlineReading;
   onStart: (start: Start) => void;
 }) {
+  const say = useSay();
   const units = useUnits();
   const [chosen, setChosen] = useState(0);
   const [width, setWidth] = useState<number>();
@@ -39,7 +41,7 @@ export function OutlineAsk({
   const start: Start = {
     key: `outline-${name}`,
     name,
-    hint: 'Read from a file; its depth and draft are yours to say.',
+    hint: say('moulds.readFromOutline'),
     shape: { outer: { kind: 'prism', outline: points, depth: 45, draft: 0 }, cores: [], inserts: [] },
     flexibility: 'flexible',
     piece: 'slab',
@@ -47,34 +49,40 @@ export function OutlineAsk({
   return (
     <section
       className="card-slab mt-4 grid max-w-3xl items-center gap-4 sm:grid-cols-[20rem_1fr]"
-      aria-label="The outline"
+      aria-label={say('moulds.theOutline')}
     >
       <ShapeThumb shape={start.shape} size={300} />
       <div className="space-y-3">
         <h2 className="text-2xl">{name}</h2>
         {reading.outlines.length > 1 && (
           <SelectField
-            label="The open face is"
+            label={say('moulds.openFaceIs')}
             value={chosen}
             options={reading.outlines.slice(0, MOST).map((one, value) => ({
               value,
-              label: `outline ${value + 1}, ${units.say(Math.abs(outlineArea(one)), 'mm²')}`,
+              label: say('moulds.outlineNumber', {
+                value: value + 1,
+                one: units.say(Math.abs(outlineArea(one)), 'mm²'),
+              }),
             }))}
             onChange={setChosen}
           />
         )}
         <QuantityField
-          label={reading.unit === undefined ? 'It is really this wide (the file does not say)' : 'Its width'}
+          label={reading.unit === undefined ? say('moulds.reallyThisWide') : say('moulds.itsWidth')}
           name="width"
           dimension="length"
           value={width ?? own}
           onChange={setWidth}
         />
         <p className="quiet">
-          {outline.length} points, {units.say(Math.abs(outlineArea(points)), 'mm²')}
+          {say('moulds.outlinePoints', {
+            outline: outline.length,
+            points: units.say(Math.abs(outlineArea(points)), 'mm²'),
+          })}
         </p>
         <Button look="main" size="tall" onClick={() => onStart(start)}>
-          Make a mould of it
+          {say('moulds.makeMould')}
         </Button>
       </div>
     </section>

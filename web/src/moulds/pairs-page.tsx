@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Message } from '@dewpot/core/units';
+import { type Message, quantity } from '@dewpot/core/units';
 import { findPairs, sectionCut, type Pair, type WantedPair } from '@dewpot/core/moulds';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
@@ -14,6 +14,7 @@ import type { Start } from './starts';
 import { Tubs } from './tubs';
 import { Wrong } from '../ui/wrong';
 import { firstIssue } from '../ui/input-error-message';
+import { useSay } from '../ui/say';
 
 /** Pairs that are shown: the best. */
 const SHOWN = 6;
@@ -31,9 +32,10 @@ function search(
 
 /** Which of the caster's tubs nest to give a wanted wall and base. */
 export function PairsPage() {
+  const say = useSay();
   const { data, error, isPending } = useQuery(tubsQuery);
   const [wanted, setWanted] = useState<WantedPair>({ wall: 20, base: 20 });
-  if (isPending) return <Busy what="the tubs" />;
+  if (isPending) return <Busy what={say('moulds.busyTubs')} />;
   if (!data) return <Failure error={error} />;
   const { pairs, wrong } = search(data, wanted);
   const size = (label: string, field: keyof WantedPair) => (
@@ -47,24 +49,20 @@ export function PairsPage() {
   );
   return (
     <div className="mx-auto max-w-6xl p-4">
-      <PageHead title="Which tubs nest?">
+      <PageHead title={say('moulds.whichNest')}>
         <Link to="/moulds" className={buttonClass()}>
-          All moulds
+          {say('moulds.allMoulds')}
         </Link>
       </PageHead>
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
-        <section aria-label="Pairs">
+        <section aria-label={say('moulds.pairs')}>
           <div className="card-slab mb-3 grid max-w-md grid-cols-2 gap-3">
-            {size('A wall of', 'wall')}
-            {size('on a base of', 'base')}
+            {size(say('moulds.wallOf'), 'wall')}
+            {size(say('moulds.onBaseOf'), 'base')}
           </div>
           <Wrong>{wrong}</Wrong>
           {!wrong && pairs.length === 0 && (
-            <p className="card-slab quiet">
-              {data.length < 2
-                ? 'Enter two tubs or more, and you will be told which nest.'
-                : 'No two of your tubs nest like that. Try a thinner wall, or enter more tubs.'}
-            </p>
+            <p className="card-slab quiet">{data.length < 2 ? say('moulds.enterTwoTubs') : say('moulds.noneNest')}</p>
           )}
           <ol className="grid gap-3 sm:grid-cols-2">
             {pairs.slice(0, SHOWN).map((pair) => (
@@ -79,11 +77,12 @@ export function PairsPage() {
 }
 
 function PairCard({ pair: { outer, core, shape, wall, uneven, volume } }: { pair: Pair }) {
+  const say = useSay();
   const units = useUnits();
   const start: Start = {
     key: `pair-${outer.id}-${core.id}`,
-    name: `${outer.name} and ${core.name.toLowerCase()}`,
-    hint: `${outer.name} outside, ${core.name.toLowerCase()} inside.`,
+    name: say('moulds.pairName', { outer: outer.name, core: core.name }),
+    hint: say('moulds.pairHint', { outer: outer.name, core: core.name }),
     shape,
     flexibility: 'rigid',
     piece: 'pot',
@@ -92,19 +91,19 @@ function PairCard({ pair: { outer, core, shape, wall, uneven, volume } }: { pair
     <li className="card-slab flex gap-3">
       <OutlineThumb outlines={sectionCut(shape).flatMap(({ outlines }) => outlines)} size={132} share={0.92} />
       <div className="min-w-0 flex-1">
-        <h2 className="text-lg leading-tight">
-          {core.name} in {outer.name.toLowerCase()}
-        </h2>
+        <h2 className="text-lg leading-tight">{say('moulds.pairTitle', { core: core.name, outer: outer.name })}</h2>
         <p>
           <span className="numeral text-2xl">{units.say(wall, 'mm')}</span>{' '}
-          <span className="quiet">at its thinnest</span>
+          <span className="quiet">{say('moulds.atThinnest')}</span>
         </p>
         <p className="quiet text-sm">
-          {uneven < 1 ? 'Even from base to rim.' : `${units.say(uneven, 'mm')} thicker at its other end.`} Takes{' '}
-          {units.say(volume, 'mL')}.
+          {say(uneven < 1 ? 'moulds.pairEven' : 'moulds.pairUneven', {
+            uneven: quantity(uneven, 'mm'),
+            volume: quantity(volume, 'mL'),
+          })}
         </p>
         <Link to="/moulds/new" state={{ start }} className={buttonClass({ size: 'low', className: 'mt-2' })}>
-          Make a mould of it
+          {say('moulds.makeMould')}
         </Link>
       </div>
     </li>

@@ -10,6 +10,7 @@ import { firstOfKind } from './first-sizes';
 import { SizeField } from './size-field';
 import { fieldsAskedOf, solidKindWords } from './solid-fields';
 import { withChange, type Change } from '../ui/change';
+import { useSay } from '../ui/say';
 
 /** Kinds that stand in a mould; the rest are moulds by themselves. */
 const partKinds: readonly Solid['kind'][] = [
@@ -33,6 +34,7 @@ export interface PartEditorProps {
 
 /** One core or insert: what it is, its sizes, where it stands, and its copies. */
 export function PartEditor({ placed, path, errors, open, onChange, onRemove }: PartEditorProps) {
+  const say = useSay();
   const { solid, pattern } = placed;
   const kinds = partKinds.includes(solid.kind) ? partKinds : [solid.kind, ...partKinds];
   const wrong = [...errors.keys()].some((field) => field.startsWith(`${path}.`));
@@ -45,7 +47,7 @@ export function PartEditor({ placed, path, errors, open, onChange, onRemove }: P
         look="plain"
         size="low"
         className="absolute top-0.5 right-0.5 w-11 p-0"
-        aria-label={`Take ${placed.name} out`}
+        aria-label={say('moulds.takePartOut', { placed: placed.name })}
         onClick={onRemove}
       >
         <X size={16} aria-hidden="true" />
@@ -61,13 +63,13 @@ export function PartEditor({ placed, path, errors, open, onChange, onRemove }: P
         <div className="space-y-3 p-3 pt-1">
           <div className="grid gap-3 sm:grid-cols-2">
             <TextField
-              label="It is called"
+              label={say('moulds.isCalled')}
               value={placed.name}
               maxLength={60}
               onChange={(event) => set({ name: event.target.value })}
             />
             <SelectField
-              label="Shape"
+              label={say('moulds.shape')}
               value={solid.kind}
               options={kinds.map((value) => ({ value, label: solidKindWords[value] }))}
               onChange={(kind) => set({ solid: firstOfKind(kind, solid) })}
@@ -78,7 +80,7 @@ export function PartEditor({ placed, path, errors, open, onChange, onRemove }: P
               <SizeField
                 key={`${solid.kind}-${asked.field}`}
                 asked={asked}
-                owner=""
+                owner="none"
                 value={sizeOf(solid, asked.field)}
                 error={errors.get(`${path}.solid.${asked.field}`)}
                 onChange={(value) => put(asked.field, value)}
@@ -88,9 +90,9 @@ export function PartEditor({ placed, path, errors, open, onChange, onRemove }: P
           <Standing placed={placed} path={path} errors={errors} set={set} />
           <Copies pattern={pattern} path={path} errors={errors} onChange={(next) => set({ pattern: next })} />
           <div className="flex flex-wrap gap-x-5 gap-y-1">
-            <Tick label="Stood on its head" on={placed.over} onChange={(over) => set({ over })} />
-            <Tick label="Stays in the cast" on={placed.stays} onChange={(stays) => set({ stays })} />
-            <Tick label="Compressible" on={placed.soft} onChange={(soft) => set({ soft })} />
+            <Tick label={say('moulds.onHead')} on={placed.over} onChange={(over) => set({ over })} />
+            <Tick label={say('moulds.staysInCast')} on={placed.stays} onChange={(stays) => set({ stays })} />
+            <Tick label={say('moulds.compressible')} on={placed.soft} onChange={(soft) => set({ soft })} />
           </div>
         </div>
       </details>
@@ -129,6 +131,7 @@ function Standing({
   errors,
   set,
 }: Pick<PartEditorProps, 'placed' | 'path' | 'errors'> & { set: Setter }) {
+  const say = useSay();
   const place = (label: string, field: 'bottom' | 'x' | 'y') => (
     <QuantityField
       label={label}
@@ -141,11 +144,11 @@ function Standing({
   );
   return (
     <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-      {place('Above the bottom', 'bottom')}
-      {place('Right of the middle', 'x')}
-      {place('Behind the middle', 'y')}
+      {place(say('moulds.aboveBottom'), 'bottom')}
+      {place(say('moulds.rightOfMiddle'), 'x')}
+      {place(say('moulds.behindMiddle'), 'y')}
       <TextField
-        label="Turned, degrees"
+        label={say('moulds.turnedDegrees')}
         type="number"
         step="any"
         defaultValue={placed.turn ?? 0}
@@ -168,6 +171,7 @@ function Copies({
   errors: ReadonlyMap<string, Message>;
   onChange: (pattern: Pattern | undefined) => void;
 }) {
+  const say = useSay();
   const kind = pattern?.kind ?? 'one';
   const first: Record<string, Pattern | undefined> = {
     circle: { kind: 'circle', count: 4, radius: 40 },
@@ -176,19 +180,19 @@ function Copies({
   return (
     <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
       <SelectField
-        label="How many"
+        label={say('moulds.howMany')}
         value={kind}
         options={[
-          { value: 'one', label: 'One' },
-          { value: 'circle', label: 'Several on a circle' },
-          { value: 'row', label: 'Several in a row' },
+          { value: 'one', label: say('moulds.patternOne') },
+          { value: 'circle', label: say('moulds.patternCircle') },
+          { value: 'row', label: say('moulds.patternRow') },
         ]}
         onChange={(next) => onChange(first[next])}
       />
       {pattern && (
         <TextField
           key={pattern.kind}
-          label="Number of them"
+          label={say('moulds.numberOfThem')}
           type="number"
           min="1"
           step="1"
@@ -200,11 +204,13 @@ function Copies({
       {pattern && (
         <QuantityField
           key={`${pattern.kind}-size`}
-          label={pattern.kind === 'circle' ? 'Radius of the circle' : 'From one to the next'}
+          label={pattern.kind === 'circle' ? say('moulds.radiusOfCircle') : say('moulds.oneToNext')}
           name="pattern"
           dimension="length"
           value={pattern.kind === 'circle' ? pattern.radius : pattern.step}
-          error={errors.get(`${path}.pattern.${pattern.kind === 'circle' ? 'radius' : 'step'}`)}
+          error={errors.get(
+            `${path}.pattern.${pattern.kind === 'circle' ? say('moulds.fieldRadius') : say('moulds.fieldStep')}`,
+          )}
           onChange={(value = NaN) =>
             onChange(pattern.kind === 'circle' ? { ...pattern, radius: value } : { ...pattern, step: value })
           }

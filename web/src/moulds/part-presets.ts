@@ -1,3 +1,4 @@
+import type { Speaker } from '@dewpot/locales';
 import { rimOf, type MouldShape, type PlacedSolid } from '@dewpot/core/moulds';
 import { bodyOf, type Solid } from '@dewpot/core/solids';
 
@@ -34,7 +35,7 @@ function sizesOf(shape: MouldShape) {
 }
 
 /** A core a little narrower than the mould all round, of the mould's own kind where that nests. */
-function nestedCore(shape: MouldShape): PlacedSolid {
+function nestedCore(shape: MouldShape, name: string): PlacedSolid {
   const { rim, narrow, across, deep } = sizesOf(shape);
   const wall = Math.max(10, narrow * 0.1);
   const base = Math.min(rim / 3, wall);
@@ -48,23 +49,24 @@ function nestedCore(shape: MouldShape): PlacedSolid {
         : outer.kind === 'rect-frustum'
           ? block(across - 2 * wall, deep - 2 * wall, height)
           : straight(narrow * 0.5, height);
-  return { name: 'The core', bottom: base, solid };
+  return { name, bottom: base, solid };
 }
 
-export const partPresets: readonly PartPreset[] = [
-  { key: 'core', label: 'A core', set: 'cores', make: nestedCore },
+/** What keeps mix out: a core, plugs, pipes. */
+const hollowsIn = (say: Speaker): readonly PartPreset[] => [
+  { key: 'core', label: say('moulds.aCore'), set: 'cores', make: (shape) => nestedCore(shape, say('moulds.theCore')) },
   {
     key: 'drain',
-    label: 'A drain plug',
+    label: say('moulds.aDrainPlug'),
     set: 'inserts',
-    make: (shape) => ({ name: 'The drain plug', bottom: 0, solid: straight(18, sizesOf(shape).base) }),
+    make: (shape) => ({ name: say('moulds.drainPlug'), bottom: 0, solid: straight(18, sizesOf(shape).base) }),
   },
   {
     key: 'drains',
-    label: 'Four drain plugs on a circle',
+    label: say('moulds.fourDrainPlugs'),
     set: 'inserts',
     make: (shape) => ({
-      name: 'Drain plugs',
+      name: say('moulds.drainPlugs'),
       bottom: 0,
       solid: straight(12, sizesOf(shape).base),
       pattern: { kind: 'circle', count: 4, radius: sizesOf(shape).narrow * 0.2 },
@@ -72,10 +74,10 @@ export const partPresets: readonly PartPreset[] = [
   },
   {
     key: 'dowel',
-    label: 'A dowel',
+    label: say('moulds.aDowel'),
     set: 'inserts',
     make: (shape) => ({
-      name: 'A dowel',
+      name: say('moulds.aDowel'),
       bottom: 0,
       x: sizesOf(shape).across * 0.25,
       solid: straight(10, sizesOf(shape).rim),
@@ -83,48 +85,65 @@ export const partPresets: readonly PartPreset[] = [
   },
   {
     key: 'stub',
-    label: 'A pipe stub',
+    label: say('moulds.pipeStub'),
     set: 'inserts',
-    make: (shape) => ({ name: 'A pipe stub', bottom: 0, solid: straight(32, sizesOf(shape).rim) }),
+    make: (shape) => ({ name: say('moulds.pipeStub'), bottom: 0, solid: straight(32, sizesOf(shape).rim) }),
   },
   {
     key: 'through',
-    label: 'A pipe through it',
+    label: say('moulds.pipeThrough'),
     set: 'inserts',
     make: (shape) => {
       const { rim, across } = sizesOf(shape);
       const diameter = Math.min(25, rim * 0.5);
-      return { name: 'A pipe', bottom: (rim - diameter) / 2, solid: { kind: 'lying-pipe', diameter, run: across } };
+      return {
+        name: say('moulds.aPipe'),
+        bottom: (rim - diameter) / 2,
+        solid: { kind: 'lying-pipe', diameter, run: across },
+      };
     },
   },
+];
+
+/** What a lamp and a wall piece need, and feet. */
+const fittingsIn = (say: Speaker): readonly PartPreset[] => [
   {
     key: 'window',
-    label: 'A window blank',
+    label: say('moulds.windowBlank'),
     set: 'inserts',
     make: (shape) => {
       const { rim, across, narrow } = sizesOf(shape);
-      return { name: 'A window', bottom: rim * 0.3, x: across / 2 - 10, solid: block(60, narrow * 0.25, rim * 0.3) };
+      return {
+        name: say('moulds.aWindow'),
+        bottom: rim * 0.3,
+        x: across / 2 - 10,
+        solid: block(60, narrow * 0.25, rim * 0.3),
+      };
     },
   },
   {
     key: 'holder',
-    label: 'A lamp-holder blank',
+    label: say('moulds.holderBlank'),
     set: 'inserts',
     make: (shape) => {
       const { rim, narrow } = sizesOf(shape);
       const depth = Math.min(40, rim * 0.5);
-      return { name: 'The lamp-holder blank', bottom: rim - depth, solid: straight(Math.min(40, narrow * 0.5), depth) };
+      return {
+        name: say('moulds.theHolderBlank'),
+        bottom: rim - depth,
+        solid: straight(Math.min(40, narrow * 0.5), depth),
+      };
     },
   },
   {
     key: 'cable',
-    label: 'A cable channel',
+    label: say('moulds.cableChannel'),
     set: 'inserts',
     make: (shape) => {
       const { across, rim } = sizesOf(shape);
       const run = across / 2 + 10;
       return {
-        name: 'The cable channel',
+        name: say('moulds.theCableChannel'),
         bottom: Math.min(12, rim * 0.3),
         x: run / 2,
         solid: { kind: 'lying-pipe', diameter: Math.min(8, rim * 0.3), run },
@@ -133,12 +152,12 @@ export const partPresets: readonly PartPreset[] = [
   },
   {
     key: 'hanger',
-    label: 'A hanger',
+    label: say('moulds.aHanger'),
     set: 'inserts',
     make: (shape) => {
       const { rim } = sizesOf(shape);
       return {
-        name: 'A hanger',
+        name: say('moulds.aHanger'),
         bottom: rim * 0.5,
         y: sizesOf(shape).deep * 0.25,
         stays: true,
@@ -148,10 +167,10 @@ export const partPresets: readonly PartPreset[] = [
   },
   {
     key: 'stud',
-    label: 'A stud',
+    label: say('moulds.aStud'),
     set: 'inserts',
     make: (shape) => ({
-      name: 'A stud',
+      name: say('moulds.aStud'),
       bottom: sizesOf(shape).rim * 0.4,
       stays: true,
       solid: straight(8, sizesOf(shape).rim * 0.6),
@@ -159,10 +178,10 @@ export const partPresets: readonly PartPreset[] = [
   },
   {
     key: 'feet',
-    label: 'Three feet',
+    label: say('moulds.threeFeet'),
     set: 'inserts',
     make: (shape) => ({
-      name: 'Feet',
+      name: say('moulds.feet'),
       bottom: 0,
       stays: true,
       solid: straight(14, Math.min(8, sizesOf(shape).rim * 0.2)),
@@ -170,3 +189,6 @@ export const partPresets: readonly PartPreset[] = [
     }),
   },
 ];
+
+/** Parts to put in, named in the reader's language. */
+export const partPresetsIn = (say: Speaker): readonly PartPreset[] => [...hollowsIn(say), ...fittingsIn(say)];

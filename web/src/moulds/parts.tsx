@@ -1,8 +1,9 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Message } from '@dewpot/core/units';
 import type { MouldShape, PlacedSolid } from '@dewpot/core/moulds';
 import { PartEditor } from './part-editor';
-import { partPresets } from './part-presets';
+import { partPresetsIn } from './part-presets';
+import { useSay } from '../ui/say';
 
 /** What stands in the mould: cores and inserts, with more to put in. */
 export function Parts({
@@ -17,19 +18,21 @@ export function Parts({
   canAdd: boolean;
   onChange: (shape: MouldShape) => void;
 }) {
+  const say = useSay();
+  const presets = useMemo(() => partPresetsIn(say), [say]);
   const [opened, setOpened] = useState<string>();
   const sets = ['cores', 'inserts'] as const;
   const replace = (set: 'cores' | 'inserts', i: number, placed: PlacedSolid | undefined) =>
     onChange({ ...shape, [set]: shape[set].flatMap((one, k) => (k === i ? (placed ? [placed] : []) : [one])) });
   const add = (key: string) => {
-    const preset = partPresets.find((one) => one.key === key);
+    const preset = presets.find((one) => one.key === key);
     if (!preset) return;
     setOpened(`${preset.set}.${shape[preset.set].length}`);
     onChange({ ...shape, [preset.set]: [...shape[preset.set], preset.make(shape)] });
   };
   return (
-    <section className="card-slab" aria-label="Cores and inserts">
-      <h2 className="mb-2 text-xl">Cores and inserts</h2>
+    <section className="card-slab" aria-label={say('moulds.coresInserts')}>
+      <h2 className="mb-2 text-xl">{say('moulds.coresInserts')}</h2>
       <div className="space-y-2">
         {sets.flatMap((set) =>
           shape[set].map((placed, i) => (
@@ -44,19 +47,17 @@ export function Parts({
             />
           )),
         )}
-        {shape.cores.length + shape.inserts.length === 0 && (
-          <p className="quiet">Nothing: the piece comes out solid.</p>
-        )}
+        {shape.cores.length + shape.inserts.length === 0 && <p className="quiet">{say('moulds.comesOutSolid')}</p>}
         <label className="block">
-          <span className="sr-only">Put something in</span>
+          <span className="sr-only">{say('moulds.putIn')}</span>
           <select
             className="select select-bordered w-full"
             value=""
             disabled={!canAdd}
             onChange={(event) => add(event.target.value)}
           >
-            <option value="">Put something in…</option>
-            {partPresets.map(({ key, label }) => (
+            <option value="">{say('moulds.putInMore')}</option>
+            {presets.map(({ key, label }) => (
               <option key={key} value={key}>
                 {label}
               </option>

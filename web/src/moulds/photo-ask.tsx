@@ -1,5 +1,6 @@
+import { type Speaker } from '@dewpot/locales';
 import { useState } from 'react';
-import type { Message } from '@dewpot/core/units';
+import { type Message, exactly } from '@dewpot/core/units';
 import { measureTrace, type PhotoTrace, type TracedOutline } from '@dewpot/core/photos';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
@@ -11,6 +12,7 @@ import type { Work } from '../workers/use-file-work';
 import { TraceDrawing } from './trace-drawing';
 import { Wrong } from '../ui/wrong';
 import { firstIssue } from '../ui/input-error-message';
+import { useSay } from '../ui/say';
 
 function measure(
   trace: PhotoTrace,
@@ -23,17 +25,20 @@ function measure(
   }
 }
 
+/** A bank card, mm: something that most have at hand. */
+const BANK_CARD = { cardWidth: 85.6, cardHeight: 54 };
+
 type OnPhoto = 'leaf' | 'tray';
 
 /** A mould of what was traced: a leaf cast on sand, or a slab of the outline. */
-function startFrom(name: string, what: OnPhoto, { outline, area }: TracedOutline): Start {
+function startFrom(say: Speaker, name: string, what: OnPhoto, { outline, area }: TracedOutline): Start {
   return {
     key: `photo-${name}`,
     name,
-    hint: 'Traced from a photo.',
+    hint: say('moulds.tracedFromPhoto'),
     flexibility: 'flexible',
     piece: what === 'leaf' ? 'leaf' : 'slab',
-    ...(what === 'leaf' && { material: 'sand', once: true, remake: 'The mound of damp sand, and a fresh leaf' }),
+    ...(what === 'leaf' && { material: 'sand', once: true, remake: say('moulds.leafRemake') }),
     shape: {
       outer:
         what === 'leaf'
@@ -57,8 +62,9 @@ export function PhotoAsk({
   work: Work;
   onStart: (start: Start) => void;
 }) {
+  const say = useSay();
   const address = useAddress(file);
-  const [card, setCard] = useState({ cardWidth: 85.6, cardHeight: 54 });
+  const [card, setCard] = useState(BANK_CARD);
   const [what, setWhat] = useState<OnPhoto>('leaf');
   const [size, setSize] = useState<{ width: number; height: number }>();
   const [trace, setTrace] = useState<PhotoTrace>();
@@ -79,59 +85,62 @@ export function PhotoAsk({
   );
   return (
     <div className="mt-4 grid items-start gap-4 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
-      <section className="card-slab p-2" aria-label="The photo">
+      <section className="card-slab p-2" aria-label={say('moulds.thePhoto')}>
         {trace && size ? (
           <TraceDrawing address={address} size={size} trace={trace} onChange={setTrace} />
         ) : (
-          <img src={address} alt="The photo that was chosen" className="block w-full" />
+          <img src={address} alt={say('moulds.chosenPhoto')} className="block w-full" />
         )}
       </section>
-      <section className="card-slab space-y-4" aria-label="What is on it">
+      <section className="card-slab space-y-4" aria-label={say('moulds.whatIsOnIt')}>
         <h2 className="text-2xl">{name}</h2>
         <Choice
-          legend="On it lies"
+          legend={say('moulds.onItLies')}
           value={what}
           options={[
-            { value: 'leaf', label: 'A leaf' },
-            { value: 'tray', label: 'A tray or a template' },
+            { value: 'leaf', label: say('moulds.aLeaf') },
+            { value: 'tray', label: say('moulds.trayOrTemplate') },
           ]}
           onChange={setWhat}
         />
         <div className="grid grid-cols-2 gap-3">
-          {side('The card is wide', 'cardWidth')}
-          {side('and high', 'cardHeight')}
+          {side(say('moulds.cardWide'), 'cardWidth')}
+          {side(say('moulds.andHigh'), 'cardHeight')}
         </div>
         <p className="quiet text-sm">
-          The card lies beside it on a plain ground of another colour; all four corners are seen. A bank card measures
-          85.6 by 54 mm.
+          {say('moulds.cardHow', {
+            cardWidth: exactly(BANK_CARD.cardWidth, 'mm'),
+            cardHeight: exactly(BANK_CARD.cardHeight, 'mm'),
+          })}
         </p>
         <Button size="tall" className="w-full" disabled={work.done !== undefined} onClick={() => void look()}>
-          {trace ? 'Look again' : 'Find the card and the outline'}
+          {trace ? say('moulds.lookAgain') : say('moulds.findCard')}
         </Button>
         <Wrong>{wrong}</Wrong>
-        {traced && <Traced traced={traced} onMake={() => onStart(startFrom(name, what, traced))} />}
+        {traced && <Traced traced={traced} onMake={() => onStart(startFrom(say, name, what, traced))} />}
       </section>
     </div>
   );
 }
 
 function Traced({ traced, onMake }: { traced: TracedOutline; onMake: () => void }) {
+  const say = useSay();
   const units = useUnits();
   return (
     <>
       <dl className="grid grid-cols-2 gap-3">
         <div>
-          <dt className="quiet text-sm">Its area</dt>
+          <dt className="quiet text-sm">{say('moulds.itsArea')}</dt>
           <dd className="numeral text-2xl">{units.say(traced.area, 'mm²')}</dd>
         </div>
         <div>
-          <dt className="quiet text-sm">Round its edge</dt>
+          <dt className="quiet text-sm">{say('moulds.roundEdge')}</dt>
           <dd className="numeral text-2xl">{units.say(traced.perimeter, 'mm')}</dd>
         </div>
       </dl>
-      <p className="quiet text-sm">Drag a corner of the card or a point of the outline where it is off.</p>
+      <p className="quiet text-sm">{say('moulds.dragWhereOff')}</p>
       <Button look="main" size="tall" className="w-full" onClick={onMake}>
-        Make a mould of it
+        {say('moulds.makeMould')}
       </Button>
     </>
   );

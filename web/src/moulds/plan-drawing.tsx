@@ -2,12 +2,14 @@ import { cavityOf, regionAt, type MouldShape, type Standing, type ThinPlace } fr
 import { loopsOf, type PlanPoint } from '@dewpot/core/solids';
 import { outlinePath } from '../ui/outline-path';
 import { useUnits } from '../ui/units';
+import { useSay } from '../ui/say';
 
 const SIZE = 300;
 const MARGIN = 22;
 
 /** The mould from above: its rim, its bottom, what stands in it, and where it is thinnest. */
 export function PlanDrawing({ shape, thinnest }: { shape: MouldShape; thinnest: ThinPlace | undefined }) {
+  const say = useSay();
   const units = useUnits();
   const { outer, cores, inserts, rim } = cavityOf(shape);
   const hair = rim * 1e-6;
@@ -28,7 +30,10 @@ export function PlanDrawing({ shape, thinnest }: { shape: MouldShape; thinnest: 
       viewBox={`${-width / 2} ${-height / 2} ${width} ${height}`}
       className="block max-h-72 w-full"
       role="img"
-      aria-label={`From above: ${units.say(box.x1 - box.x0, 'mm')} by ${units.say(box.y1 - box.y0, 'mm')} at the rim`}
+      aria-label={say('moulds.fromAboveSize', {
+        x1: units.say(box.x1 - box.x0, 'mm'),
+        y1: units.say(box.y1 - box.y0, 'mm'),
+      })}
     >
       <path
         d={path(outer, rim - hair)}

@@ -1,3 +1,4 @@
+import { exactly, msg } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { mouldMaterials, releases, releasesFor, type MouldMaterial, type ReleaseName } from '@dewpot/core/moulds';
 import { SelectField } from '../ui/select-field';
@@ -28,11 +29,11 @@ export function ReleaseSlab({
   const others = (Object.keys(releases) as ReleaseName[]).filter((key) => !suits.includes(key));
   const { does, how, dries } = releases[chosen];
   return (
-    <section className="card-slab" aria-label="Release">
-      <h2 className="mb-2 text-xl">Release agent</h2>
+    <section className="card-slab" aria-label={say('moulds.release')}>
+      <h2 className="mb-2 text-xl">{say('moulds.releaseAgent')}</h2>
       <div className="grid gap-3 sm:grid-cols-2">
         <SelectField
-          label="Mould material"
+          label={say('moulds.mouldMaterial')}
           value={material}
           options={(Object.keys(mouldMaterials) as MouldMaterial[]).map((value) => ({
             value,
@@ -41,24 +42,27 @@ export function ReleaseSlab({
           onChange={(next) => onChange({ material: next })}
         />
         <SelectField
-          label="Release agent"
+          label={say('moulds.releaseAgent')}
           value={chosen}
           options={[...suits, ...others].map((value) => ({
             value,
-            label: `${say(releases[value].name)}${value === suits[0] ? ' (usual)' : suits.includes(value) ? '' : ' (not usual)'}`,
+            label:
+              value === suits[0]
+                ? msg('moulds.agentUsual', { agent: releases[value].name })
+                : suits.includes(value)
+                  ? releases[value].name
+                  : msg('moulds.agentUnusual', { agent: releases[value].name }),
           }))}
           onChange={(next) => onChange({ release: next })}
         />
       </div>
       <p className="mt-2">
-        {say(how)} {say(does)} {dries > 0 && `Wait ${dries} minutes before the pour.`}
+        {say(how)} {say(does)} {dries > 0 && say('moulds.waitBeforePour', { dries: exactly(dries, 'min') })}
       </p>
       {record.length > 0 && (
         <ul className="quiet mt-1 text-sm">
           {record.map(({ release: name, clean, casts }) => (
-            <li key={name}>
-              Here with {name}: {clean} of {casts} came out clean.
-            </li>
+            <li key={name}>{say('moulds.hereWithAgent', { name, clean, casts })}</li>
           ))}
         </ul>
       )}

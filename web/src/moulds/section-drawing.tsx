@@ -1,6 +1,6 @@
 import { memo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { defined } from '@dewpot/core/math';
-import { rulerSteps } from '@dewpot/core/units';
+import { rulerSteps, quantity } from '@dewpot/core/units';
 import { writeQuantity } from '@dewpot/locales';
 import {
   fullVolume,
@@ -154,6 +154,7 @@ export interface SectionDrawingProps {
 
 /** A section through the mould, true to scale: concrete hatched, ruler in height and volume, fill line to drag. */
 export function SectionDrawing({ shape, frame, dimensions, thinnest, fill, layers = [], onFill }: SectionDrawingProps) {
+  const say = useSay();
   const units = useUnits();
   const svg = useRef<SVGSVGElement>(null);
   const rim = rimOf(shape);
@@ -184,7 +185,7 @@ export function SectionDrawing({ shape, frame, dimensions, thinnest, fill, layer
       viewBox={`0 0 ${VIEW.width} ${frame.height}`}
       className="block w-full touch-pan-x select-none"
       role="group"
-      aria-label="Section through the mould"
+      aria-label={say('moulds.sectionThrough')}
     >
       <Concrete path={concrete} frame={frame} level={level} layers={layers} />
       <Solids frame={frame} thinnest={thinnest} rim={rim} />
@@ -193,11 +194,11 @@ export function SectionDrawing({ shape, frame, dimensions, thinnest, fill, layer
       <g
         role="slider"
         tabIndex={0}
-        aria-label="Fill line"
+        aria-label={say('moulds.fillLine')}
         aria-valuemin={0}
         aria-valuemax={Math.round(rim)}
         aria-valuenow={Math.round(level)}
-        aria-valuetext={`${units.say(level, 'mm')} high, ${volume}`}
+        aria-valuetext={say('moulds.levelHigh', { level: quantity(level, 'mm'), volume })}
         aria-orientation="vertical"
         className="fill-line cursor-ns-resize"
         onKeyDown={key}

@@ -1,6 +1,7 @@
 import { FileUp } from 'lucide-react';
 import type { ButtonStyle } from '../ui/button';
 import { FileButton } from '../ui/file-button';
+import { useSay } from '../ui/say';
 
 /** Chooses a mesh, an outline or a photo. */
 export function ShapeFileButton({
@@ -11,10 +12,11 @@ export function ShapeFileButton({
   label: string;
   onFile: (file: File) => Promise<void>;
 }) {
+  const say = useSay();
   return (
     <FileButton
       {...style}
-      label="A mesh, an outline or a photo"
+      label={say('moulds.meshOutlinePhoto')}
       accept=".stl,.obj,.3mf,.svg,.dxf,image/*"
       onFile={onFile}
     >

@@ -1,6 +1,8 @@
 import { type FieldIssue, issueInWords, msg, type Message } from '@dewpot/core/units';
 import { QuantityField } from '../ui/quantity-field';
+import { useSay } from '../ui/say';
 import { TextField } from '../ui/text-field';
+import { capital, fieldOf, type Owner } from './field-owner';
 import type { AskedField } from './solid-fields';
 
 /** One measurement of a solid: a length in any unit, or a plain number. */
@@ -13,15 +15,14 @@ export function SizeField({
   onChange,
 }: {
   asked: AskedField;
-  /** Whose size it is: “Inside”, “Core’s”. */
-  owner: string;
+  owner: Owner;
   value: number | undefined;
   error: Message | undefined;
   hideLabel?: boolean;
   onChange: (value: number | undefined) => void;
 }) {
-  const named = `${owner} ${label}`.trim();
-  const full = named.charAt(0).toUpperCase() + named.slice(1);
+  const say = useSay();
+  const full = capital(say(fieldOf(owner, label)));
   if (as !== 'number')
     return (
       <QuantityField

@@ -2,19 +2,21 @@ import { Link } from 'react-router';
 import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { ShapeThumb } from './shape-thumb';
-import { starts } from './starts';
+import { startsIn } from './starts';
+import { useSay } from '../ui/say';
 
 /** What does it look like? The way into a new mould: by what one holds in the hands. */
 export function StartPage() {
+  const say = useSay();
   return (
     <div className="mx-auto max-w-6xl p-4">
-      <PageHead title="What does the mould look like?">
+      <PageHead title={say('moulds.whatLooksLike')}>
         <Link to="/moulds" className={buttonClass()}>
-          All moulds
+          {say('moulds.allMoulds')}
         </Link>
       </PageHead>
       <ul className="grid grid-cols-2 gap-2.5 sm:grid-cols-3 lg:grid-cols-6">
-        {starts.map(({ key, name, shape }) => (
+        {startsIn(say).map(({ key, name, shape }) => (
           <li key={key}>
             <Link
               to={`/moulds/new?as=${key}`}
@@ -35,7 +37,7 @@ export function StartPage() {
               <br />
               SVG · DXF
             </span>
-            <span className="font-semibold">A file, or a photo of a leaf</span>
+            <span className="font-semibold">{say('moulds.fileOrPhoto')}</span>
           </Link>
         </li>
       </ul>

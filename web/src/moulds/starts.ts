@@ -1,3 +1,4 @@
+import type { Speaker } from '@dewpot/locales';
 import type { MouldFlexibility, MouldMaterial, MouldShape, PieceKind, PlacedSolid } from '@dewpot/core/moulds';
 import type { PlanPoint, Solid } from '@dewpot/core/solids';
 
@@ -35,12 +36,6 @@ const box = (
   height,
   cornerRadius,
 });
-const core = (bottom: number, solid: Solid): PlacedSolid => ({ name: 'The core', bottom, solid });
-const plug = (diameter: number, height: number): PlacedSolid => ({
-  name: 'The drain plug',
-  bottom: 0,
-  solid: cone(diameter, diameter, height),
-});
 const shape = (outer: Solid, cores: PlacedSolid[] = [], inserts: PlacedSolid[] = []): MouldShape => ({
   outer,
   cores,
@@ -60,177 +55,204 @@ const leaf: PlanPoint[] = Array.from({ length: 60 }, (_, i): PlanPoint => {
   return [Math.round(150 * r * Math.cos(t)), Math.round(118 * r * Math.sin(t))];
 });
 
-const inside = 'Measure inside the mould, and outside the core.';
+/** The names under which cores and plugs begin: who casts may call them otherwise. */
+const partsIn = (say: Speaker) => ({
+  core: (bottom: number, solid: Solid): PlacedSolid => ({ name: say('moulds.theCore'), bottom, solid }),
+  plug: (diameter: number, height: number): PlacedSolid => ({
+    name: say('moulds.drainPlug'),
+    bottom: 0,
+    solid: cone(diameter, diameter, height),
+  }),
+});
 
-export const starts: readonly Start[] = [
-  {
-    key: 'tubs',
-    name: 'Two nested tubs',
-    hint: inside,
-    flexibility: 'rigid',
-    piece: 'pot',
-    shape: shape(cone(160, 200, 180), [core(18, cone(124, 160, 162))], [plug(19, 18)]),
-  },
-  {
-    key: 'pail',
-    name: 'A pail',
-    hint: 'Measure inside.',
-    flexibility: 'rigid',
-    piece: 'slab',
-    shape: shape(cone(220, 260, 60)),
-  },
-  {
-    key: 'trough',
-    name: 'A box in a box',
-    hint: inside,
-    flexibility: 'apart',
-    piece: 'trough',
-    material: 'wood',
-    shape: shape(
-      box([400, 200], [420, 220], 180),
-      [core(45, box([300, 100], [315, 115], 135))],
-      [{ ...plug(20, 45), pattern: { kind: 'row', count: 2, step: 160 } }],
-    ),
-  },
-  {
-    key: 'tray',
-    name: 'A tray or a lid',
-    hint: 'Measure inside.',
-    flexibility: 'flexible',
-    piece: 'slab',
-    shape: shape(box([280, 280], [300, 300], 45, 20)),
-  },
-  {
-    key: 'pipe',
-    name: 'A pipe in a pipe',
-    hint: 'Measure the bores: nominal pipe sizes are not bores.',
-    flexibility: 'rigid',
-    piece: 'lamp',
-    shape: shape(cone(152, 152, 200), [core(0, cone(110, 110, 200))]),
-  },
-  {
-    key: 'sided',
-    name: 'A six- or eight-sided pot',
-    hint: 'Across the flats; with an odd number of sides, twice from the middle to a side.',
-    flexibility: 'apart',
-    piece: 'pot',
-    shape: shape({ kind: 'polygon-frustum', sides: 6, bottomAcross: 180, topAcross: 210, height: 150 }, [
-      core(20, { kind: 'polygon-frustum', sides: 6, bottomAcross: 140, topAcross: 168, height: 130 }),
-    ]),
-  },
-  {
-    key: 'bowl',
-    name: 'A bowl in a bowl',
-    hint: inside,
-    flexibility: 'rigid',
-    piece: 'dish',
-    shape: shape({ kind: 'cap', rimDiameter: 330, depth: 90 }, [
-      core(18, { kind: 'cap', rimDiameter: 292, depth: 72 }),
-    ]),
-  },
-  {
-    key: 'turned',
-    name: 'A ribbed or turned shade',
-    hint: 'Radii at heights, from the bottom up; two at one height make a step.',
-    flexibility: 'flexible',
-    piece: 'lamp',
-    shape: shape(
-      {
-        kind: 'revolution',
-        smooth: true,
-        points: [
-          { height: 0, radius: 75 },
-          { height: 50, radius: 82 },
-          { height: 110, radius: 68 },
-          { height: 180, radius: 60 },
-        ],
-      },
-      [core(0, cone(90, 72, 180))],
-    ),
-  },
-  {
-    key: 'shell',
-    name: 'Pressed over or inside a form',
-    hint: 'Measure the form itself, and say how thick the layer is pressed.',
-    flexibility: 'rigid',
-    piece: 'hypertufa-pot',
-    shape: { ...shape(box([350, 250], [350, 250], 200)), pressed: { side: 'over', thickness: 35 } },
-  },
-  {
-    key: 'leaf',
-    name: 'A big leaf',
-    hint: 'Trace it flat on squared paper and count, or photograph it.',
-    flexibility: 'flexible',
-    piece: 'leaf',
-    material: 'sand',
-    once: true,
-    remake: 'The mound of damp sand, and a fresh leaf',
-    shape: shape({ kind: 'leaf', area: 90000, middle: 20, edge: 12, rise: 60, outline: leaf }),
-  },
-  {
-    key: 'ring',
-    name: 'Strips round nails, a ring',
-    hint: 'Two rings of strip on a board, filled between.',
-    flexibility: 'apart',
-    piece: 'ornament',
-    material: 'wood',
-    shape: shape({ kind: 'ring', innerDiameter: 260, width: 45, depth: 40 }),
-  },
-  {
-    key: 'bow',
-    name: 'Strips in a bow',
-    hint: 'The radius goes to the middle between the strips.',
-    flexibility: 'apart',
-    piece: 'slab',
-    material: 'wood',
-    shape: shape({ kind: 'arc', radius: 400, angle: 60, width: 90, depth: 60 }),
-  },
-  {
-    key: 'spiral',
-    name: 'A strip in a spiral',
-    hint: 'The pitch goes from middle to middle of neighbouring turns.',
-    flexibility: 'apart',
-    piece: 'ornament',
-    material: 'metal',
-    shape: shape({ kind: 'spiral', startRadius: 30, pitch: 60, turns: 3, width: 35, depth: 25 }),
-  },
-  {
-    key: 'pipes',
-    name: 'A slab with pipes through it',
-    hint: 'How far the pipe lies above the bottom, and to the side of the middle.',
-    flexibility: 'apart',
-    piece: 'panel',
-    material: 'wood',
-    shape: shape(
-      box([500, 300], [500, 300], 60),
-      [],
-      [{ name: 'The pipe', bottom: 18, y: 80, solid: { kind: 'lying-pipe', diameter: 25, run: 500 } }],
-    ),
-  },
-  {
-    key: 'faces',
-    name: 'A solid of equal faces',
-    hint: 'One edge, inside; the open face lies level on top.',
-    flexibility: 'apart',
-    piece: 'ornament',
-    material: 'card',
-    shape: shape({ kind: 'polyhedron', which: 'dodecahedron', edge: 70, open: 'pentagon' }),
-  },
-  {
-    key: 'outline',
-    name: 'Cut to an outline',
-    hint: 'An SVG or DXF outline of the open face, or drag its corners.',
-    flexibility: 'flexible',
-    piece: 'slab',
-    shape: shape({ kind: 'prism', outline: oblong, depth: 45, draft: 4 }),
-  },
-  {
-    key: 'bought',
-    name: 'A bought flexible mould',
-    hint: 'Fill it with water on the scale: the volume is the grams.',
-    flexibility: 'flexible',
-    piece: 'dish',
-    material: 'silicone',
-    shape: shape({ kind: 'known-volume', volume: 480, length: 120, width: 120, height: 60 }),
-  },
-];
+/** Vessels that one has: tubs, boxes, pipes, bowls. */
+function nestedIn(say: Speaker): readonly Start[] {
+  const { core, plug } = partsIn(say);
+  return [
+    {
+      key: 'tubs',
+      name: say('moulds.startTubs'),
+      hint: say('moulds.hintInsideOutside'),
+      flexibility: 'rigid',
+      piece: 'pot',
+      shape: shape(cone(160, 200, 180), [core(18, cone(124, 160, 162))], [plug(19, 18)]),
+    },
+    {
+      key: 'pail',
+      name: say('moulds.startPail'),
+      hint: say('moulds.hintInside'),
+      flexibility: 'rigid',
+      piece: 'slab',
+      shape: shape(cone(220, 260, 60)),
+    },
+    {
+      key: 'trough',
+      name: say('moulds.startBoxes'),
+      hint: say('moulds.hintInsideOutside'),
+      flexibility: 'apart',
+      piece: 'trough',
+      material: 'wood',
+      shape: shape(
+        box([400, 200], [420, 220], 180),
+        [core(45, box([300, 100], [315, 115], 135))],
+        [{ ...plug(20, 45), pattern: { kind: 'row', count: 2, step: 160 } }],
+      ),
+    },
+    {
+      key: 'tray',
+      name: say('moulds.startTray'),
+      hint: say('moulds.hintInside'),
+      flexibility: 'flexible',
+      piece: 'slab',
+      shape: shape(box([280, 280], [300, 300], 45, 20)),
+    },
+    {
+      key: 'pipe',
+      name: say('moulds.startPipes'),
+      hint: say('moulds.hintBores'),
+      flexibility: 'rigid',
+      piece: 'lamp',
+      shape: shape(cone(152, 152, 200), [core(0, cone(110, 110, 200))]),
+    },
+    {
+      key: 'sided',
+      name: say('moulds.startSided'),
+      hint: say('moulds.hintSided'),
+      flexibility: 'apart',
+      piece: 'pot',
+      shape: shape({ kind: 'polygon-frustum', sides: 6, bottomAcross: 180, topAcross: 210, height: 150 }, [
+        core(20, { kind: 'polygon-frustum', sides: 6, bottomAcross: 140, topAcross: 168, height: 130 }),
+      ]),
+    },
+    {
+      key: 'bowl',
+      name: say('moulds.startBowls'),
+      hint: say('moulds.hintInsideOutside'),
+      flexibility: 'rigid',
+      piece: 'dish',
+      shape: shape({ kind: 'cap', rimDiameter: 330, depth: 90 }, [
+        core(18, { kind: 'cap', rimDiameter: 292, depth: 72 }),
+      ]),
+    },
+    {
+      key: 'turned',
+      name: say('moulds.startTurned'),
+      hint: say('moulds.hintTurned'),
+      flexibility: 'flexible',
+      piece: 'lamp',
+      shape: shape(
+        {
+          kind: 'revolution',
+          smooth: true,
+          points: [
+            { height: 0, radius: 75 },
+            { height: 50, radius: 82 },
+            { height: 110, radius: 68 },
+            { height: 180, radius: 60 },
+          ],
+        },
+        [core(0, cone(90, 72, 180))],
+      ),
+    },
+  ];
+}
+
+/** Moulds that are made for the piece: a form, a leaf, strips. */
+function madeIn(say: Speaker): readonly Start[] {
+  return [
+    {
+      key: 'shell',
+      name: say('moulds.startShell'),
+      hint: say('moulds.hintShell'),
+      flexibility: 'rigid',
+      piece: 'hypertufa-pot',
+      shape: { ...shape(box([350, 250], [350, 250], 200)), pressed: { side: 'over', thickness: 35 } },
+    },
+    {
+      key: 'leaf',
+      name: say('moulds.startLeaf'),
+      hint: say('moulds.hintLeaf'),
+      flexibility: 'flexible',
+      piece: 'leaf',
+      material: 'sand',
+      once: true,
+      remake: say('moulds.leafRemake'),
+      shape: shape({ kind: 'leaf', area: 90000, middle: 20, edge: 12, rise: 60, outline: leaf }),
+    },
+    {
+      key: 'ring',
+      name: say('moulds.startRing'),
+      hint: say('moulds.hintRing'),
+      flexibility: 'apart',
+      piece: 'ornament',
+      material: 'wood',
+      shape: shape({ kind: 'ring', innerDiameter: 260, width: 45, depth: 40 }),
+    },
+    {
+      key: 'bow',
+      name: say('moulds.stripsBow'),
+      hint: say('moulds.hintBow'),
+      flexibility: 'apart',
+      piece: 'slab',
+      material: 'wood',
+      shape: shape({ kind: 'arc', radius: 400, angle: 60, width: 90, depth: 60 }),
+    },
+    {
+      key: 'spiral',
+      name: say('moulds.stripSpiral'),
+      hint: say('moulds.hintSpiral'),
+      flexibility: 'apart',
+      piece: 'ornament',
+      material: 'metal',
+      shape: shape({ kind: 'spiral', startRadius: 30, pitch: 60, turns: 3, width: 35, depth: 25 }),
+    },
+  ];
+}
+
+/** Slabs with pipes, folded solids, outlines, bought moulds. */
+function otherIn(say: Speaker): readonly Start[] {
+  return [
+    {
+      key: 'pipes',
+      name: say('moulds.startSlabPipes'),
+      hint: say('moulds.hintSlabPipes'),
+      flexibility: 'apart',
+      piece: 'panel',
+      material: 'wood',
+      shape: shape(
+        box([500, 300], [500, 300], 60),
+        [],
+        [{ name: say('moulds.thePipe'), bottom: 18, y: 80, solid: { kind: 'lying-pipe', diameter: 25, run: 500 } }],
+      ),
+    },
+    {
+      key: 'faces',
+      name: say('moulds.equalFaces'),
+      hint: say('moulds.hintFaces'),
+      flexibility: 'apart',
+      piece: 'ornament',
+      material: 'card',
+      shape: shape({ kind: 'polyhedron', which: 'dodecahedron', edge: 70, open: 'pentagon' }),
+    },
+    {
+      key: 'outline',
+      name: say('moulds.startOutline'),
+      hint: say('moulds.hintOutline'),
+      flexibility: 'flexible',
+      piece: 'slab',
+      shape: shape({ kind: 'prism', outline: oblong, depth: 45, draft: 4 }),
+    },
+    {
+      key: 'bought',
+      name: say('moulds.startBought'),
+      hint: say('moulds.hintBought'),
+      flexibility: 'flexible',
+      piece: 'dish',
+      material: 'silicone',
+      shape: shape({ kind: 'known-volume', volume: 480, length: 120, width: 120, height: 60 }),
+    },
+  ];
+}
+
+/** Ways to begin a mould, named in the reader's language. */
+export const startsIn = (say: Speaker): readonly Start[] => [...nestedIn(say), ...madeIn(say), ...otherIn(say)];

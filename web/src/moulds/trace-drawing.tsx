@@ -1,6 +1,7 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { defined } from '@dewpot/core/math';
 import type { PhotoPoint, PhotoTrace } from '@dewpot/core/photos';
+import { useSay } from '../ui/say';
 
 /** Points of the outline that can be dragged. */
 const HANDLES = 60;
@@ -14,6 +15,7 @@ interface TraceDrawingProps {
 
 /** Card and outline over the photo, their points dragged or moved by the arrow keys. */
 export function TraceDrawing({ address, size: { width, height }, trace, onChange }: TraceDrawingProps) {
+  const say = useSay();
   const svg = useRef<SVGSVGElement>(null);
   const every = Math.max(1, Math.ceil(trace.outline.length / HANDLES));
   const unit = Math.max(width, height) / 700;
@@ -49,7 +51,9 @@ export function TraceDrawing({ address, size: { width, height }, trace, onChange
         r={(which === 'card' ? 7 : 4.5) * unit}
         tabIndex={0}
         role="button"
-        aria-label={which === 'card' ? `Corner ${i + 1} of the card` : `Point ${i + 1} of the outline`}
+        aria-label={
+          which === 'card' ? say('moulds.cardCorner', { i: i + 1 }) : say('moulds.outlinePoint', { i: i + 1 })
+        }
         fill={which === 'card' ? 'var(--color-accent)' : 'var(--color-secondary)'}
         stroke="#fff"
         strokeWidth={1.5 * unit}
@@ -67,7 +71,7 @@ export function TraceDrawing({ address, size: { width, height }, trace, onChange
       viewBox={`0 0 ${width} ${height}`}
       className="block w-full touch-none select-none"
       role="group"
-      aria-label="Card and outline on the photo"
+      aria-label={say('moulds.cardAndOutline')}
     >
       <image href={address} width={width} height={height} preserveAspectRatio="none" />
       <path

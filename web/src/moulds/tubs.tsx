@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { InputError, msg, type FieldIssue } from '@dewpot/core/units';
+import { InputError, msg, type FieldIssue, quantity } from '@dewpot/core/units';
 import { insideOf } from '@dewpot/core/moulds';
 import { sizeNamed, checkSolid, type Solid } from '@dewpot/core/solids';
 import type { SolidInput, TubView } from '@dewpot/contract';
@@ -12,36 +12,40 @@ import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
-import { useUnits } from '../ui/units';
 import { firstOfKind } from './first-sizes';
 import { errorsByField, SizeField } from './size-field';
 import { fieldsAskedOf, solidKindWords } from './solid-fields';
+import { useSay } from '../ui/say';
 
 const kinds: readonly Solid['kind'][] = ['round-frustum', 'rect-frustum', 'polygon-frustum'];
 const first: Solid = { kind: 'round-frustum', bottomDiameter: 160, topDiameter: 200, height: 180 };
 
 /** The tubs and pails on record, and one more. */
 export function Tubs({ tubs }: { tubs: readonly TubView[] }) {
-  const units = useUnits();
+  const say = useSay();
   const remove = useRemoveTub();
   return (
-    <section className="card-slab" aria-label="Your tubs">
-      <h2 className="mb-2 text-xl">Your tubs</h2>
+    <section className="card-slab" aria-label={say('moulds.yourTubs')}>
+      <h2 className="mb-2 text-xl">{say('moulds.yourTubs')}</h2>
       <ul className="divide-base-300 divide-y">
         {tubs.map(({ id, name, inside, wall }) => (
           <li key={id} className="flex items-center gap-2 py-1">
             <span className="flex-1 leading-tight">
               {name}
               <span className="quiet block text-sm">
-                {'height' in inside ? `${units.say(inside.height, 'mm')} deep` : ''}, wall {units.say(wall, 'mm')}
+                {say('moulds.tubTold', {
+                  deep: 'height' in inside ? 'yes' : 'no',
+                  height: quantity('height' in inside ? inside.height : 0, 'mm'),
+                  wall: quantity(wall, 'mm'),
+                })}
               </span>
             </span>
             <Button
               look="plain"
               size="low"
               className="w-11 p-0"
-              aria-label={`Take ${name} off the record`}
-              onClick={() => window.confirm(`Take ${name} off the record?`) && remove.mutate(id)}
+              aria-label={say('moulds.takeOffRecord', { name })}
+              onClick={() => window.confirm(say('moulds.takeOffRecordAsk', { name })) && remove.mutate(id)}
             >
               <X size={16} aria-hidden="true" />
             </Button>
@@ -68,6 +72,7 @@ function issuesOf(solid: Solid | undefined): readonly FieldIssue[] {
 
 /** A tub by its sizes, inside or outside: what was measured outside is made less by its wall. */
 function NewTub() {
+  const say = useSay();
   const save = useSaveTub();
   const [name, setName] = useState('');
   const [solid, setSolid] = useState(first);
@@ -85,26 +90,26 @@ function NewTub() {
   };
   return (
     <details className="mt-2">
-      <summary className={buttonClass({ size: 'low', className: 'w-full' })}>One more tub</summary>
+      <summary className={buttonClass({ size: 'low', className: 'w-full' })}>{say('moulds.oneMoreTub')}</summary>
       <div className="mt-3 space-y-3">
         <TextField
-          label="What it is called"
+          label={say('moulds.whatCalled')}
           value={name}
           maxLength={80}
           onChange={(event) => setName(event.target.value)}
         />
         <SelectField
-          label="Shape"
+          label={say('moulds.shape')}
           value={solid.kind}
           options={kinds.map((value) => ({ value, label: solidKindWords[value] }))}
           onChange={(kind) => setSolid(firstOfKind(kind, solid))}
         />
         <Choice
-          legend="Measured"
+          legend={say('moulds.measuredWhere')}
           value={measured}
           options={[
-            { value: 'inside', label: 'Inside' },
-            { value: 'outside', label: 'Outside' },
+            { value: 'inside', label: say('moulds.inside') },
+            { value: 'outside', label: say('moulds.outside') },
           ]}
           onChange={setMeasured}
         />
@@ -113,14 +118,14 @@ function NewTub() {
             <SizeField
               key={`${solid.kind}-${asked.field}`}
               asked={asked}
-              owner=""
+              owner="none"
               value={sizeNamed(solid, asked.field)}
               error={errors.get(asked.field)}
               onChange={(value) => setSolid({ ...solid, [asked.field]: value ?? NaN } as Solid)}
             />
           ))}
           <QuantityField
-            label="Thickness of its wall"
+            label={say('moulds.wallThickness')}
             name="wall"
             dimension="length"
             value={wall}
@@ -134,7 +139,7 @@ function NewTub() {
           disabled={issues.length > 0 || !name.trim() || save.isPending}
           onClick={keep}
         >
-          Put it on record
+          {say('moulds.putOnRecord')}
         </Button>
         <Failure error={save.error} />
       </div>

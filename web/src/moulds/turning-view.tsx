@@ -22,6 +22,7 @@ import {
   WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import { useSay } from '../ui/say';
 
 /** Bends sharper than this are drawn as edges, degrees. */
 const CREASE = 24;
@@ -101,6 +102,7 @@ export function TurningSolid({
   /** Thicknesses to mark, thinnest first. */
   places?: readonly Thickness[];
 }) {
+  const say = useSay();
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const element = defined(canvas.current);
@@ -140,7 +142,7 @@ export function TurningSolid({
       ref={canvas}
       tabIndex={0}
       role="img"
-      aria-label={`${label}. Drag to turn it, or use the left and right arrow keys.`}
+      aria-label={say('moulds.dragToTurn', { label })}
       className="block h-80 w-full touch-none"
     />
   );
@@ -148,6 +150,7 @@ export function TurningSolid({
 
 /** A mould's piece, turned about. */
 export function TurningView({ shape }: { shape: MouldShape }) {
+  const say = useSay();
   const positions = useMemo(() => surfaceOf(shape), [shape]);
-  return <TurningSolid positions={positions} label="The piece" />;
+  return <TurningSolid positions={positions} label={say('moulds.thePiece')} />;
 }

@@ -15,6 +15,7 @@ import { useAsKept } from './use-as-kept';
 import { useCalculatedMould } from './use-calculated-mould';
 import { useFileReading } from './use-file-reading';
 import { useMixOfMould } from './use-mix';
+import { useSay } from '../ui/say';
 
 /** What came of the casts of this mould. */
 function useRecord(id: string | undefined) {
@@ -32,6 +33,7 @@ function useRecord(id: string | undefined) {
 
 /** A mould that is being drawn: its draft, what follows from it in a mix, and how it is kept. */
 export function useMouldEdit(known: MouldView | undefined, first: MouldDraft) {
+  const say = useSay();
   const navigate = useNavigate();
   const [key] = useState(() => known?.id ?? uuid());
   const [draft, setDraft] = useState(first);
@@ -51,8 +53,8 @@ export function useMouldEdit(known: MouldView | undefined, first: MouldDraft) {
     const before = draft.shape;
     reading.close();
     setShape(shape);
-    toast.success('The drawing shows the file now.', {
-      action: { label: 'Put it back', onClick: () => setShape(before) },
+    toast.success(say('moulds.drawingShowsFile'), {
+      action: { label: say('moulds.putItBack'), onClick: () => setShape(before) },
     });
   };
   const kept = useKept(known ? undefined : `/moulds/${key}`, (version) => set({ version }));
@@ -61,7 +63,7 @@ export function useMouldEdit(known: MouldView | undefined, first: MouldDraft) {
     save.mutate({ id: key, input: { ...inputOf(draft), version } }, kept);
   };
   const throwAway = known && {
-    question: `Delete ${draft.name}? Casts made from it keep their record.`,
+    question: say('moulds.deleteAsk', { draft: draft.name }),
     act: () => remove.mutate(known.id, { onSuccess: () => void navigate('/moulds') }),
   };
   return {

@@ -26,7 +26,7 @@ export async function carePaper(
   paper.gap(4);
   made.forEach((line) => paper.text(say(line), { size: 12, width: column }));
   paper.gap(18);
-  paper.text('How to look after it', { size: 15, bold: true });
+  paper.text(say('paper.howToLookAfter'), { size: 15, bold: true });
   paper.gap(2);
   care.forEach((line) => paper.text(`– ${say(line)}`, { size: 12.5 }));
   if (cautions.length > 0) {

@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import type { Speaker } from '@dewpot/locales';
 import { rgb, type PDFPage } from 'pdf-lib';
 import { create } from 'qrcode';
 import { linesOf, MM, Paper, papers, type PaperFaces, type PaperName } from './paper';
@@ -39,9 +39,9 @@ export function square(page: PDFPage, text: string, x: number, y: number, size: 
 /** Labels for casts, two across and seven down, each with a square that opens its cast. */
 export async function labelPaper(
   labels: readonly Label[],
-  { paper: name, faces }: { readonly paper: PaperName; readonly faces: PaperFaces },
+  { paper: name, faces, say }: { readonly paper: PaperName; readonly faces: PaperFaces; readonly say: Speaker },
 ): Promise<Uint8Array> {
-  const paper = await Paper.of(name, faces, 'Labels');
+  const paper = await Paper.of(name, faces, say('paper.labels'));
   const [width, height] = papers[name];
   const [across, down] = [(width - 2 * MARGIN) / COLUMNS, (height - 2 * MARGIN) / ROWS];
   const { text, bold } = paper.faces;
@@ -59,7 +59,7 @@ export async function labelPaper(
     const lines = [mould, mix].flatMap((one) =>
       linesOf(one, room, (line) => text.widthOfTextAtSize(line, 10)).slice(0, 2),
     );
-    [...lines, format(pouredAt, 'd MMM yyyy')].forEach((line, n) =>
+    [...lines, say.value({ at: pouredAt, as: 'day' })].forEach((line, n) =>
       page.drawText(line, { x: left, y: y + down - 17 * MM - n * 12, size: 10, font: text }),
     );
   });

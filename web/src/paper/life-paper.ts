@@ -1,3 +1,5 @@
+import { quantity } from '@dewpot/core/units';
+import type { Speaker } from '@dewpot/locales';
 import { defined } from '@dewpot/core/math';
 import { rgb } from 'pdf-lib';
 import { square } from './label-paper';
@@ -20,7 +22,7 @@ export interface LifePaper {
   }[];
   /** As it was to weigh dry by its mix. */
   readonly dry: number;
-  readonly say: (mass: number) => string;
+  readonly say: Speaker;
   readonly events: readonly { readonly at: string; readonly told: string }[];
 }
 
@@ -62,8 +64,8 @@ function drawDrying(paper: Paper, { weighings, curve, dry, say }: LifePaper, top
   });
   for (const { hour, mass } of weighings)
     page.drawRectangle({ x: x(hour) - 1.8, y: y(mass) - 1.8, width: 3.6, height: 3.6, color: INK });
-  page.drawText(say(m1), { x: MARGIN, y: top - 8, size: 9, font: text, color: INK });
-  page.drawText(`${say(dry)} dry, by its mix`, {
+  page.drawText(say.quantity(m1, 'g'), { x: MARGIN, y: top - 8, size: 9, font: text, color: INK });
+  page.drawText(say('paper.dryByMix', { dry: quantity(dry, 'g') }), {
     x: MARGIN,
     y: y(dry) + 3,
     size: 9,
@@ -85,12 +87,12 @@ export async function lifePaper(
   paper.text(life.told, { size: 12, width: column });
   paper.gap(26);
   if (life.weighings.length > 0) {
-    paper.text('How it dried', { size: 14, bold: true });
+    paper.text(life.say('paper.howItDried'), { size: 14, bold: true });
     paper.gap(4);
     drawDrying(paper, life, paper.at);
     paper.gap(HEIGHT + 10);
   }
-  paper.text('What happened', { size: 14, bold: true });
+  paper.text(life.say('paper.whatHappened'), { size: 14, bold: true });
   paper.gap(4);
   for (const { at, told } of life.events) paper.entry(at, told);
   return paper.save();

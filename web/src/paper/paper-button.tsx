@@ -1,12 +1,15 @@
+import { msg, type Message } from '@dewpot/core/units';
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from '../ui/button';
 import { saveFile } from '../ui/save-file';
+import type { Speaker } from '@dewpot/locales';
 import { useUnits } from '../ui/units';
 import { Failure } from '../ui/states';
 import type { PaperFaces, PaperName } from './paper';
+import { useSay } from '../ui/say';
 
-const paperNames: Record<PaperName, string> = { a4: 'A4', letter: 'Letter' };
+const paperNames: Record<PaperName, Message> = { a4: msg('paper.a4'), letter: msg('paper.letter') };
 
 /** Makes a paper as PDF when it is asked for, in A4 or Letter as the workshop's units go, and hands it out. */
 export function PaperButton({
@@ -17,8 +20,9 @@ export function PaperButton({
   name: string;
   /** Without its ending. */
   file: string;
-  make: (ways: { paper: PaperName; faces: PaperFaces }) => Promise<Uint8Array>;
+  make: (ways: { paper: PaperName; faces: PaperFaces; say: Speaker }) => Promise<Uint8Array>;
 }) {
+  const say = useSay();
   const { system } = useUnits();
   const [paper, setPaper] = useState<PaperName>(system === 'us' ? 'letter' : 'a4');
   const [busy, setBusy] = useState(false);
@@ -28,7 +32,7 @@ export function PaperButton({
     setError(undefined);
     try {
       const { fetchFaces } = await import('./faces');
-      const bytes = await make({ paper, faces: await fetchFaces() });
+      const bytes = await make({ paper, faces: await fetchFaces(), say });
       saveFile(`${file}.pdf`, bytes.slice(), 'application/pdf');
     } catch (wrong) {
       setError(wrong);
@@ -38,17 +42,17 @@ export function PaperButton({
   return (
     <span className="no-print inline-flex flex-wrap items-center gap-1">
       <Button disabled={busy} onClick={() => void hand()}>
-        <FileText size={18} aria-hidden="true" /> {busy ? 'One moment…' : name}
+        <FileText size={18} aria-hidden="true" /> {busy ? say('paper.oneMoment') : name}
       </Button>
       <select
         className="select select-bordered h-12 w-24"
-        aria-label={`Paper of ${name}`}
+        aria-label={say('paper.paperOf', { name })}
         value={paper}
         onChange={({ target }) => setPaper(target.value as PaperName)}
       >
         {(Object.keys(paperNames) as PaperName[]).map((one) => (
           <option key={one} value={one}>
-            {paperNames[one]}
+            {say(paperNames[one])}
           </option>
         ))}
       </select>

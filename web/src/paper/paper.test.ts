@@ -85,7 +85,7 @@ describe('paper', () => {
     const made = (count: number) =>
       labelPaper(
         Array.from({ length: count }, (_, i) => label(i)),
-        { paper: 'a4', faces },
+        { paper: 'a4', faces, say },
       );
     expect(await pages(await made(14))).toHaveLength(1);
     expect(await pages(await made(15))).toHaveLength(2);
@@ -100,7 +100,7 @@ describe('paper', () => {
     const square = (half: number): Inset => ({ name: '12', face: 'mould', thickness: 3, loops: [[[-half, -half], [half, -half], [half, half], [-half, half]]] }); // prettier-ignore
     const made = (across: number, half: number, paper: 'a4' | 'letter' = 'a4') => {
       const inset = square(half);
-      return templatePaper({ inset, laid: layInset(slab(across), inset), mould: 'A slab' }, { paper, faces });
+      return templatePaper({ inset, laid: layInset(slab(across), inset), mould: 'A slab' }, { paper, faces, say });
     };
     expect(await pages(await made(160, 40))).toEqual([[...papers.a4]]);
     expect(await pages(await made(160, 40, 'letter'))).toEqual([[...papers.letter]]);

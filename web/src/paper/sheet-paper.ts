@@ -1,11 +1,12 @@
+import { listed, msg, quantity } from '@dewpot/core/units';
 import { sayScoops } from '@dewpot/core/materials';
 import type { Measure } from '@dewpot/core/measuring';
 import type { BenchPart } from '@dewpot/core/planning';
 import { alike, placingWords, type Bucketful, type Placing } from '@dewpot/core/pours';
 import { castCode } from '@dewpot/core/casts';
 import type { Speaker } from '@dewpot/locales';
-import { sayMeasures } from '../ui/measuring-words';
-import { stepTime } from '../ui/step-time';
+import { tellMeasures } from '../ui/measuring-words';
+import { minutesOf, stepTime } from '../ui/step-time';
 import { square } from './label-paper';
 import { MM, Paper, papers, type PaperFaces, type PaperName } from './paper';
 
@@ -26,7 +27,6 @@ type Card = ReturnType<typeof alike>[number];
 const [SQUARE, MARGIN] = [26 * MM, 15 * MM];
 /** Where what stands beside a numeral begins, points. */
 const COLUMN = 122;
-const minuteWords = (minutes: number) => (minutes < 90 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1)} h`); // prettier-ignore
 
 /** Measures as they are read at arm's length: 2 + ½, or grams. */
 const largeMeasure = (measures: readonly Measure[], say: Speaker) =>
@@ -39,7 +39,7 @@ function measuresOf(paper: Paper, { one }: Card, say: Speaker): void {
     paper.row(
       largeMeasure(measures, say),
       name,
-      `${say.quantity(mass.value, 'g')}: ${sayMeasures(measures, (g) => say.quantity(g, 'g'))}`,
+      `${say.quantity(mass.value, 'g')}: ${say.value(tellMeasures(measures))}`,
     );
     for (const measure of measures) paper.boxes(measure.kind === 'scoop' ? measure.count : 1, COLUMN);
     paper.gap(4);
@@ -50,7 +50,9 @@ function measuresOf(paper: Paper, { one }: Card, say: Speaker): void {
   }
   if (late.length > 0)
     paper.text(
-      `At the end: ${late.map(({ name, mass }) => `${say.quantity(mass, 'g')} ${say.inline(name)}`).join(', ')}`,
+      say('paper.atEnd', {
+        late: listed(late.map(({ name, mass }) => msg('paper.lateDose', { mass: quantity(mass, 'g'), name }))),
+      }),
     );
 }
 
@@ -59,15 +61,17 @@ function waterOf(paper: Paper, { one: { water } }: Card, say: Speaker): void {
   const held = water.powderHeld;
   paper.text(
     held === undefined
-      ? `Water: ${say.quantity(water.first, 'mL')} at once, then splashes of ${say.quantity(water.splash, 'mL')}. Mark what went in.`
-      : `Water: all ${say.quantity(water.tap.value, 'mL')} at once; hold back ${say.quantity(held, 'g')} of the powder.`,
+      ? say('paper.waterSplashes', { first: quantity(water.first, 'mL'), splash: quantity(water.splash, 'mL') })
+      : say('paper.waterAtOnce', { tap: quantity(water.tap.value, 'mL'), held: quantity(held, 'g') }),
     { size: 15, bold: true },
   );
   paper.gap(4);
   const marks = [
-    ...(held === undefined ? [{ at: water.first, words: `${say.quantity(water.first, 'mL')} first` }] : []),
-    { at: water.tap.value, words: `${say.quantity(water.tap.value, 'mL')} in all` },
-    { at: water.ceiling, words: `${say.quantity(water.ceiling, 'mL')} no more` },
+    ...(held === undefined
+      ? [{ at: water.first, words: say('paper.markFirst', { first: quantity(water.first, 'mL') }) }]
+      : []),
+    { at: water.tap.value, words: say('paper.markAll', { tap: quantity(water.tap.value, 'mL') }) },
+    { at: water.ceiling, words: say('paper.markMost', { ceiling: quantity(water.ceiling, 'mL') }) },
   ];
   paper.scale(marks.filter(({ at }) => at > 0));
 }
@@ -76,12 +80,12 @@ function waterOf(paper: Paper, { one: { water } }: Card, say: Speaker): void {
 function placingOf(paper: Paper, placings: readonly Placing[], { fillings }: Bucketful, say: Speaker): void {
   for (const { item, name, way, steps } of placings.filter(({ item: at }) => fillings.some((one) => one.item === at))) {
     const own = fillings.filter((one) => one.item === item);
-    const told = own.map(
-      ({ copies, layer, each }) => `${copies.length} × ${layer ? `layer ${layer}, ` : ''}${say.quantity(each, 'mL')}`,
+    const told = own.map(({ copies, layer, each }) =>
+      say('paper.fill', { copies: copies.length, layer: `${layer ?? 0}`, each: quantity(each, 'mL') }),
     );
     paper.text(`${name}: ${told.join('; ')} (${say.inline(placingWords[way])})`, { size: 14, bold: true });
     steps.forEach((step, i) => {
-      const time = [step.tool, stepTime(step, minuteWords)]
+      const time = [step.tool, stepTime(step)]
         .map((one) => say.value(one ?? ''))
         .filter(Boolean)
         .join(', ');
@@ -99,12 +103,19 @@ const cautions = (paper: Paper, { sheet }: BenchPart, say: Speaker, ...at: strin
 function bucketPage(paper: Paper, part: BenchPart, card: Card, say: Speaker): void {
   const { one, times } = card;
   const { at, tint, volume, wash, wait } = one;
-  const which = times > 1 ? `Buckets ${at + 1} to ${at + times}, each` : `Bucket ${at + 1}`;
+  const which = say('paper.buckets', { times, at: at + 1, to: at + times });
   paper.text(`${tint ? `${say.value(tint.name)}: ` : ''}${which}, ${say.quantity(volume.value, 'mL')}`, {
     size: 18,
     bold: true,
   });
-  if (wait) paper.text(`Wait ${minuteWords(wait.from.value * 60)} to ${minuteWords(wait.to.value * 60)} after the layer below: ${say(wait.test)}.`); // prettier-ignore
+  if (wait)
+    paper.text(
+      say('paper.waitLayer', {
+        from: minutesOf(wait.from.value * 60),
+        to: minutesOf(wait.to.value * 60),
+        test: wait.test,
+      }),
+    );
   if (wash) paper.text(say(wash));
   cautions(paper, part, say, 'measure');
   paper.gap(4);
@@ -116,7 +127,7 @@ function bucketPage(paper: Paper, part: BenchPart, card: Card, say: Speaker): vo
   cautions(paper, part, say, 'place');
   placingOf(paper, part.placings, one, say);
   cautions(paper, part, say, 'lift', 'clean');
-  paper.blanks(['Water that went in', 'Temperature', 'Consistency as mixed', 'Left over']);
+  paper.blanks([say('paper.waterIn'), say('paper.temperature'), say('paper.consistencyMixed'), say('paper.leftOver')]);
 }
 
 /** The casts of a part by the codes that they will have, to be ticked as they are written on. */
@@ -136,9 +147,10 @@ export async function sheetPaper(
   if (address) square(paper.sheet, address, width - MARGIN - SQUARE, height - MARGIN - SQUARE, SQUARE);
   const column = paper.width - (address ? SQUARE + 6 * MM : 0);
   paper.text(title, { size: 22, bold: true, width: column });
-  paper.text(`In reach: ${layOut.join('; ')}.`, { size: 12, width: column });
+  paper.text(say('paper.inReach', { layOut: layOut.join('; ') }), { size: 12, width: column });
   for (const one of ballast) paper.text(one, { size: 12, width: column });
-  if (number !== undefined) paper.text(`Casts: ${codesOf(parts, number).join(', ')}`, { size: 12, width: column });
+  if (number !== undefined)
+    paper.text(say('paper.casts', { codes: codesOf(parts, number).join(', ') }), { size: 12, width: column });
   paper.below(height - MARGIN - SQUARE - 4);
   paper.rule();
   parts.forEach((part, i) => {

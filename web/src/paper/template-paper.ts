@@ -1,3 +1,5 @@
+import { exactly } from '@dewpot/core/units';
+import type { Speaker } from '@dewpot/locales';
 import type { Inset, InsetLoops, LaidInset } from '@dewpot/core/moulds';
 import { loopsOf, type PlanPoint } from '@dewpot/core/solids';
 import {
@@ -112,7 +114,7 @@ function drawTile(page: PDFPage, { laid: { lies, region, standing } }: Template,
 }
 
 /** The bar that tells whether the page was printed in full size. */
-function drawBar(page: PDFPage, paper: Paper, say: string): void {
+function drawBar(page: PDFPage, paper: Paper, told: string): void {
   const [x, y] = [MARGIN * MM, MARGIN * MM];
   page.pushOperators(
     setLineWidth(1),
@@ -125,28 +127,31 @@ function drawBar(page: PDFPage, paper: Paper, say: string): void {
       stroke(),
     ]).flat(),
   );
-  page.drawText(say, { x: x + (BAR + 4) * MM, y, size: 10, font: paper.faces.text });
+  page.drawText(told, { x: x + (BAR + 4) * MM, y, size: 10, font: paper.faces.text });
 }
 
-function drawHead(page: PDFPage, paper: Paper, { inset, mould }: Template, which: string): void {
+function drawHead(
+  page: PDFPage,
+  paper: Paper,
+  { inset, mould }: Template,
+  at: { page: number; all: number },
+  say: Speaker,
+): void {
   const [x, top] = [MARGIN * MM, page.getHeight() - MARGIN * MM];
   const { text, bold } = paper.faces;
-  page.drawText(`“${inset.name}” in ${mould}${which}`, { x, y: top - 16, size: 16, font: bold });
-  const how =
-    inset.face === 'mould'
-      ? 'As it lies, looking down into the mould: mirrored. Lay this side up on its bottom, and the inset upon it.'
-      : 'As it is pressed into the open face from above, and as it is read.';
+  page.drawText(say('paper.insetIn', { inset: inset.name, mould, ...at }), { x, y: top - 16, size: 16, font: bold });
+  const how = inset.face === 'mould' ? say('paper.lieMirrored') : say('paper.asPressed');
   page.drawText(how, { x, y: top - 34, size: 11, font: text });
-  page.drawText('Dashed: the edge of the face. Cross: its middle.', { x, y: top - 50, size: 11, font: text });
+  page.drawText(say('paper.dashedEdge'), { x, y: top - 50, size: 11, font: text });
 }
 
 /** A template in full size to lay an inset by: its face with it where that goes onto one page, else the inset alone, over as many pages as it takes. */
 export async function templatePaper(
   template: Template,
-  { paper: name, faces }: { readonly paper: PaperName; readonly faces: PaperFaces },
+  { paper: name, faces, say }: { readonly paper: PaperName; readonly faces: PaperFaces; readonly say: Speaker },
 ): Promise<Uint8Array> {
   const { inset, laid, mould } = template;
-  const paper = await Paper.of(name, faces, `Template: ${inset.name} in ${mould}`);
+  const paper = await Paper.of(name, faces, say('paper.template', { inset: inset.name, mould }));
   const [pageWidth, pageHeight] = papers[name];
   const [width, height] = [pageWidth / MM - 2 * MARGIN, pageHeight / MM - 2 * MARGIN - HEAD - FOOT];
   const face = boxOf(loopsOf(laid.region).flat());
@@ -155,8 +160,8 @@ export async function templatePaper(
   all.forEach((tile, i) => {
     if (i > 0) paper.turn();
     drawTile(paper.sheet, template, tile);
-    drawHead(paper.sheet, paper, template, all.length > 1 ? `, page ${i + 1} of ${all.length}` : '');
-    drawBar(paper.sheet, paper, '100 mm: measure it; print without scaling');
+    drawHead(paper.sheet, paper, template, { page: i + 1, all: all.length }, say);
+    drawBar(paper.sheet, paper, say('paper.measureBar', { bar: exactly(BAR, 'mm') }));
   });
   return paper.save();
 }

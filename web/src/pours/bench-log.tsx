@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import { MINUTE } from '@dewpot/core/units';
+import { MINUTE, quantity } from '@dewpot/core/units';
 import { castItems, logsOf, runOf, type Run } from '@dewpot/core/bench';
 import { benchOf } from '@dewpot/core/planning';
 import { WORKABLE_SHARE, type PourLog } from '@dewpot/core/pours';
@@ -21,17 +21,20 @@ import { SheetButton } from './sheet-button';
 import { SheetView } from './sheet-view';
 import { TooWetHelp } from './too-wet-help';
 import { WentInFields } from './went-in-fields';
+import { useSay } from '../ui/say';
 
 /** A pour at the bench on one page: step by step it stands beside. */
 export function BenchLog({ pour }: { pour: PourView }) {
+  const say = useSay();
   const { run, error } = useRun(pour.id);
   // Where the run cannot be read, the plan is logged.
-  if (!run && !error) return <Busy what="the bench" />;
+  if (!run && !error) return <Busy what={say('pours.busyBench')} />;
   return <Log pour={pour} run={run ?? runOf([])} />;
 }
 
 /** The pot life along the top, the sheets to tap off, and what was really used: as the run told, else as planned. */
 function Log({ pour, run }: { pour: PourView; run: Run }) {
+  const say = useSay();
   const navigate = useNavigate();
   const now = useNow();
   const { parts } = useMemo(() => benchOf(pour), [pour]);
@@ -50,26 +53,26 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
     };
     // This view may be gone by then, where the list of pours was read again meanwhile: what waits for the answer still comes.
     await finish.mutateAsync({ id: pour.id, input });
-    toast.success(`${casts.length} casts stand on the shelf.`);
+    toast.success(say('pours.castsStand', { casts: casts.length }));
     await navigate('/');
   };
   return (
     <div className="mx-auto max-w-3xl space-y-4 p-4">
       <PotLife pour={pour} now={now} life={life} />
       <Link to="bench" className={buttonClass({ look: 'second', size: 'bench', className: 'w-full text-lg' })}>
-        <Footprints size={22} aria-hidden="true" /> Step by step, for wet gloves
+        <Footprints size={22} aria-hidden="true" /> {say('pours.stepByStep')}
       </Link>
       <SheetButton parts={parts} input={pour.input} kept={pour} />
       {parts.map(({ mixId, mixName, plan, sheet, placings }) => (
-        <section key={mixId} className="card-slab" aria-label={`Mixing sheet: ${mixName}`}>
+        <section key={mixId} className="card-slab" aria-label={say('pours.mixingSheetOf', { mixName })}>
           {parts.length > 1 && <h2 className="mb-2 text-2xl">{mixName}</h2>}
           <SheetView sheet={sheet} placings={placings} tappable />
           <TooWetHelp plan={plan} sheet={sheet} />
         </section>
       ))}
-      <section className="card-slab space-y-4" aria-label="What was really used">
-        <h2 className="text-2xl">What really went in</h2>
-        <p className="quiet">As planned, unless you change it. It teaches the mix its own water and yield.</p>
+      <section className="card-slab space-y-4" aria-label={say('pours.whatReallyUsed')}>
+        <h2 className="text-2xl">{say('pours.whatWentIn')}</h2>
+        <p className="quiet">{say('pours.asPlannedUnless')}</p>
         <WentIn parts={parts} logs={logs} onChange={setLogs} />
         <WhenField value={pouredAt} onChange={setPouredAt} />
         <Failure error={finish.error ?? drop.error} />
@@ -82,20 +85,20 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
         >
           {finish.isPending
             ? finish.failureCount > 0
-              ? 'Waiting for the connection…'
-              : 'One moment…'
-            : `Poured: ${casts.length} casts to the shelf`}
+              ? say('ui.waitingConnection')
+              : say('paper.oneMoment')
+            : say('pours.pouredToShelf', { casts: casts.length })}
         </Button>
         <Button
           look="plain"
           className="w-full"
           disabled={finish.isPending || drop.isPending}
           onClick={() =>
-            window.confirm('Nothing was poured? The plan is dropped with it.') &&
+            window.confirm(say('pours.nothingAfterAllAsk')) &&
             drop.mutate(pour.id, { onSuccess: () => void navigate('/pours') })
           }
         >
-          Nothing was poured after all
+          {say('pours.nothingAfterAll')}
         </Button>
       </section>
     </div>
@@ -104,19 +107,20 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
 
 /** How long the mix can still be worked. `life` in minutes. */
 function PotLife({ pour, now, life }: { pour: PourView; now: number; life: number }) {
+  const say = useSay();
   const started = pour.startedAt ?? now;
   return (
-    <section className="bg-base-200 sticky top-0 z-[5] py-2" aria-label="Pot life">
+    <section className="bg-base-200 sticky top-0 z-[5] py-2" aria-label={say('pours.potLife')}>
       <div className="mb-1.5 flex flex-wrap items-baseline justify-between gap-x-4 text-sm">
         <h1 className="font-sans text-sm font-bold">
-          Pour {pour.number}: {mixNames(pour.parts)}
+          {say('pours.pourTitle', { number: pour.number, parts: mixNames(pour.parts) })}
         </h1>
-        <span>pot life {Math.round(life)} min from mixing</span>
+        <span>{say('pours.potLifeFrom', { life: quantity(Math.round(life), 'min', 0) })}</span>
       </div>
       <WindowBand
         large
         now={now}
-        what="Pot life"
+        what={say('pours.potLife')}
         window={{ early: started, good: started + MINUTE, late: started + life * MINUTE * WORKABLE_SHARE }}
       />
     </section>

@@ -13,6 +13,7 @@ export function bucketLabel(
   const { mixName, sheet } = defined(parts[part]);
   const tint = sheet.bucketfuls[bucket]?.tint?.name;
   const name = tint ?? (parts.length > 1 ? mixName : undefined);
-  const number = sheet.bucketfuls.length > 1 || !name ? ` ${bucket + 1}` : '';
-  return name ? `${say.value(name)}${number}` : `Bucket${number}`;
+  const several = sheet.bucketfuls.length > 1;
+  if (!name) return say('pours.bucketName', { at: bucket + 1 });
+  return several ? say('pours.bucketNamed', { name, at: bucket + 1 }) : say.value(name);
 }

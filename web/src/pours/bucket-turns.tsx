@@ -1,4 +1,4 @@
-import { identity } from '@dewpot/core/units';
+import { identity, listed, msg, quantity } from '@dewpot/core/units';
 import type { alike } from '@dewpot/core/pours';
 import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
@@ -12,13 +12,10 @@ type Alike = ReturnType<typeof alike>[number];
 
 /** The buckets of a pour in their turns, pale before dark: what to wait and wash for, what to measure, what each fills. */
 export function BucketTurns({ turns, tappable }: { turns: readonly Alike[]; tappable: boolean }) {
+  const say = useSay();
   return (
     <>
-      {turns.some(({ one }) => one.tint) && (
-        <p className="quiet mb-2 text-sm">
-          Pale before dark, as far as the layers let it be: less washing, cleaner colours.
-        </p>
-      )}
+      {turns.some(({ one }) => one.tint) && <p className="quiet mb-2 text-sm">{say('pours.paleFirst')}</p>}
       <ol className="space-y-4">
         {turns.map((turn, i) => (
           <TurnRow key={i} n={i + 1} turn={turn} tappable={tappable} />
@@ -37,24 +34,22 @@ function TurnRow({ n, turn, tappable }: { n: number; turn: Alike; tappable: bool
     <li className="border-base-300 border-l-8 pl-3" style={{ borderColor: tint?.colour }}>
       <h3 className="text-xl">
         <span className="quiet mr-2">{n}</span>
-        {tint ? say.value(tint.name) : times > 1 ? `Buckets ${at + 1} to ${at + times}` : `Bucket ${at + 1}`}{' '}
+        {tint ? say.value(tint.name) : say('pours.bucketsAt', { times, at: at + 1, to: at + times })}{' '}
         <span className="quiet font-sans text-base">
           {units.sayFigure(volume)}
-          {times > 1 && `, ${times} times alike: the figures are for one`}
+          {times > 1 && say('pours.timesAlike', { times })}
         </span>
       </h3>
-      <FigureWorking figure={volume} label="Why so much?" />
+      <FigureWorking figure={volume} label={say('pours.whySoMuch')} />
       {wait && (
         <p>
           <strong>
             {wait.edge === 'crisp'
-              ? `Wait ${sayWait(wait.from.value)} to ${sayWait(wait.to.value)} after the layer below`
-              : `Within ${sayWait(wait.to.value)} of the layer below`}
+              ? say('pours.waitAfter', { from: sayWait(wait.from.value), to: sayWait(wait.to.value) })
+              : say('pours.withinLayer', { to: sayWait(wait.to.value) })}
           </strong>
           : {say(wait.test)}.{' '}
-          <span className="quiet">
-            From {sayWait(wait.coldJoint.value)} on it is a cold joint: scratch it, damp it, or brush on a bond coat.
-          </span>
+          <span className="quiet">{say('pours.coldJointFrom', { coldJoint: sayWait(wait.coldJoint.value) })}</span>
         </p>
       )}
       {wash && <p className="quiet">{say(wash)}</p>}
@@ -66,18 +61,24 @@ function TurnRow({ n, turn, tappable }: { n: number; turn: Alike; tappable: bool
       <SheetRows lines={lines} doses={doses} water={water} tappable={tappable} />
       {late.length > 0 && (
         <p>
-          Of these, strew in at the end:{' '}
-          <strong>{late.map(({ name, mass }) => `${units.say(mass, 'g')} ${name.toLowerCase()}`).join(', ')}</strong>.
+          {say('pours.strewIn', {
+            late: listed(late.map(({ name, mass }) => msg('pours.materialNamed', { mass: quantity(mass, 'g'), name }))),
+          })}
         </p>
       )}
       <p>
-        Into{' '}
-        {fillings
-          .map(
-            ({ name, copies, layer, each }) =>
-              `${copies.length} × ${name}${layer ? `, layer ${layer}` : ''}: ${units.say(each, 'mL')} each`,
-          )
-          .join('; ')}
+        {say('pours.intoMoulds', {
+          fillings: fillings
+            .map(({ name, copies, layer, each }) =>
+              say('pours.filling', {
+                copies: copies.length,
+                name,
+                layer: `${layer ?? 0}`,
+                each: quantity(each, 'mL'),
+              }),
+            )
+            .join('; '),
+        })}
       </p>
     </li>
   );

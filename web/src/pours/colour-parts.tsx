@@ -1,11 +1,12 @@
+import { msg, quantity } from '@dewpot/core/units';
 import type { Layer } from '@dewpot/core/pours';
 import type { ColouringInput, TintView } from '@dewpot/contract';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { IconButton } from '../ui/icon-button';
 import { NumberField } from '../ui/number-field';
 import { FigureWorking } from '../ui/figure-working';
-import { useUnits } from '../ui/units';
 import { swapped } from '../ui/swapped';
+import { useSay } from '../ui/say';
 
 /** The tints of a colouring with their shares; bands stand as they lie, the uppermost first. */
 export function ColourParts({
@@ -24,14 +25,15 @@ export function ColourParts({
   onChange: (colouring: ColouringInput) => void;
   onWithout: (at: number) => void;
 }) {
-  const units = useUnits();
+  const say = useSay();
   const banded = colouring.kind === 'banded';
   const { parts } = colouring;
   const rows = parts.map((part, at) => ({ part, at }));
   const put = (at: number, part: Partial<(typeof parts)[number]>) =>
     onChange({ ...colouring, parts: parts.map((one, i) => (i === at ? { ...one, ...part } : one)) });
   const swap = (a: number, b: number) => onChange({ ...colouring, parts: swapped(parts, a, b) });
-  const called = (at: number) => (banded ? `band ${at + 1} from the bottom` : `tint ${at + 1}`);
+  const called = (at: number) =>
+    banded ? say('pours.bandFromBottom', { at: at + 1 }) : say('pours.tintNumber', { at: at + 1 });
   return (
     <ol className="divide-base-300 divide-y">
       {(banded ? rows.reverse() : rows).map(({ part: { tint, share }, at }) => (
@@ -42,21 +44,24 @@ export function ColourParts({
           <span className="chamfer h-9" style={{ background: colours[at] }} aria-hidden="true" />
           <span>
             <TintSelect
-              label={`Tint of ${called(at)}`}
+              label={say('pours.tintOf', { at: called(at) })}
               tints={tints}
               tint={tint}
               onTint={(next) => put(at, { tint: next })}
             />
             {layers[at] && (
               <span className="quiet flex flex-wrap items-baseline gap-x-2 text-xs">
-                {units.say(layers[at].volume.value, 'mL')}, {at === 0 ? 'the bottom' : units.say(layers[at].from, 'mm')}{' '}
-                to {units.say(layers[at].to, 'mm')}
-                <FigureWorking figure={layers[at].volume} label="Why?" />
+                {say('pours.layerFromTo', {
+                  volume: layers[at].volume,
+                  from: at === 0 ? msg('pours.theBottom') : quantity(layers[at].from, 'mm'),
+                  to: quantity(layers[at].to, 'mm'),
+                })}
+                <FigureWorking figure={layers[at].volume} label={say('pours.why')} />
               </span>
             )}
           </span>
           <NumberField
-            label={`Share of ${called(at)}, per cent`}
+            label={say('pours.shareOfPart', { at: called(at) })}
             className="h-11 w-full px-2 font-semibold"
             value={share * 100}
             onChange={(typed) => put(at, { share: typed / 100 })}
@@ -66,13 +71,13 @@ export function ColourParts({
             {banded && (
               <>
                 <IconButton
-                  label={`Move ${called(at)} up`}
+                  label={say('pours.moveUp', { at: called(at) })}
                   icon={ArrowUp}
                   disabled={at === parts.length - 1}
                   onClick={() => swap(at, at + 1)}
                 />
                 <IconButton
-                  label={`Move ${called(at)} down`}
+                  label={say('pours.moveDown', { at: called(at) })}
                   icon={ArrowDown}
                   disabled={at === 0}
                   onClick={() => swap(at, at - 1)}
@@ -80,7 +85,11 @@ export function ColourParts({
               </>
             )}
             {parts.length > 2 && (
-              <IconButton label={`Leave ${called(at)} out`} icon={X} onClick={() => onWithout(at)} />
+              <IconButton
+                label={say('pours.leavePartOut', { at: called(at) })}
+                icon={X}
+                onClick={() => onWithout(at)}
+              />
             )}
           </span>
         </li>

@@ -1,5 +1,5 @@
 import { defined } from '@dewpot/core/math';
-import { InputError } from '@dewpot/core/units';
+import { InputError, quantity } from '@dewpot/core/units';
 import { colouringKinds, type ColouringKind } from '@dewpot/core/tints';
 import { faceColouringOf, layersOf, type Layer, type PourItem } from '@dewpot/core/pours';
 import type { ColouringInput, MouldView, PourItemInput, TintView } from '@dewpot/contract';
@@ -54,10 +54,10 @@ export function ColouringEditor({
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <div className="space-y-3">
         <Choice<Kind>
-          legend={`${mould.name} is poured`}
+          legend={say('pours.mouldPoured', { mould: mould.name })}
           value={colouring?.kind ?? 'mix'}
           options={[
-            { value: 'mix', label: 'in the mix’s own colour' },
+            { value: 'mix', label: say('pours.ownColour') },
             ...kinds.map((value) => ({ value, label: say.inline(colouringKinds[value].name) })),
           ]}
           onChange={(kind) => onChange(kind === 'mix' ? undefined : ofKind(kind, colouring, tints))}
@@ -81,11 +81,11 @@ export function ColouringEditor({
                 size="low"
                 onClick={() => onChange(withMore(colouring, defined(tints[colouring.parts.length % tints.length]).id))}
               >
-                {colouring.kind === 'banded' ? 'One band more, on top' : 'One tint more'}
+                {colouring.kind === 'banded' ? say('pours.oneBandMore') : say('pours.oneTintMore')}
               </Button>
             )}
             <Button look="plain" size="low" onClick={() => onChange(evened(colouring))}>
-              Share evenly
+              {say('pours.shareEvenly')}
             </Button>
           </p>
         )}
@@ -103,7 +103,7 @@ function Drawn({ item, layers, onSeed }: { item: PourItem; layers: readonly Laye
   const whole = colouring.parts.reduce((sum, { share }) => sum + share, 0);
   if (colouring.kind === 'banded')
     return layers.length === 0 ? (
-      <p className="text-warning">The shares come to {(whole * 100).toFixed(0)} %: bring them to 100.</p>
+      <p className="text-warning">{say('pours.sharesCome', { whole: quantity(whole * 100, '%', 0) })}</p>
     ) : (
       <div className="grid items-center justify-items-center gap-2 sm:grid-cols-[minmax(0,1fr)_9rem]">
         <LayeredSection
@@ -137,9 +137,9 @@ function Drawn({ item, layers, onSeed }: { item: PourItem; layers: readonly Laye
         />
         {seeded && (
           <>
-            <p className="quiet mt-1 text-sm">A likeness only: no two pours run alike.</p>
+            <p className="quiet mt-1 text-sm">{say('pours.likenessOnly')}</p>
             <Button size="low" className="mt-1" onClick={() => onSeed((colouring.seed ?? 1) + 1)}>
-              New preview
+              {say('pours.newPreview')}
             </Button>
           </>
         )}
@@ -156,23 +156,24 @@ function BandChoices({
   colouring: ColouringInput;
   onChange: (part: Partial<ColouringInput>) => void;
 }) {
+  const say = useSay();
   return (
     <div className="flex flex-wrap gap-4">
       <Choice
-        legend="Shares are of"
+        legend={say('pours.sharesAreOf')}
         value={colouring.by ?? 'height'}
         options={[
-          { value: 'height', label: 'height' },
-          { value: 'volume', label: 'volume' },
+          { value: 'height', label: say('pours.height') },
+          { value: 'volume', label: say('pours.volume') },
         ]}
         onChange={(by) => onChange({ by })}
       />
       <Choice
-        legend="Their edge"
+        legend={say('pours.theirEdge')}
         value={colouring.edge ?? 'crisp'}
         options={[
-          { value: 'crisp', label: 'sharp line', hint: 'firm below' },
-          { value: 'blended', label: 'blended', hint: 'still soft below' },
+          { value: 'crisp', label: say('pours.sharpLine'), hint: say('pours.firmBelow') },
+          { value: 'blended', label: say('pours.blended'), hint: say('pours.softBelow') },
         ]}
         onChange={(edge) => onChange({ edge })}
       />

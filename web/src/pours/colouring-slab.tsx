@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { ColouringEditor } from './colouring-editor';
 import { ItemChoice } from './item-choice';
 import type { PlanSources, CalculatedPlan } from './plan';
+import { useSay } from '../ui/say';
 
 /** How each mould of a pour is coloured: by the mix itself, or in tints. */
 export function ColouringSlab({
@@ -17,6 +18,7 @@ export function ColouringSlab({
   calculated: CalculatedPlan | undefined;
   onChange: (part: Partial<PourInput>) => void;
 }) {
+  const say = useSay();
   const [chosen, setChosen] = useState(0);
   const at = chosen < input.items.length ? chosen : 0;
   const item = input.items[at];
@@ -27,22 +29,20 @@ export function ColouringSlab({
   return (
     <details className="card-slab no-print" open={coloured}>
       <summary className="font-head cursor-pointer text-xl">
-        Colour{' '}
-        <span className="quiet font-sans text-base">
-          {coloured ? 'in tints' : 'of the mix itself; open to pour in tints, bands or marbled'}
-        </span>
+        {say('pours.colour')}{' '}
+        <span className="quiet font-sans text-base">{coloured ? say('pours.inTints') : say('pours.ofMixItself')}</span>
       </summary>
       {tints.length === 0 ? (
         <p className="mt-2">
-          No tints are kept yet.{' '}
+          {say('pours.noTintsKept')}{' '}
           <Link to="/tints/new" className="link">
-            New colour recipe
+            {say('shell.newTint')}
           </Link>
         </p>
       ) : (
         <div className="mt-3 space-y-3">
           <ItemChoice
-            legend="Which mould"
+            legend={say('pours.whichMould')}
             items={input.items}
             moulds={sources.moulds}
             value={at}

@@ -1,16 +1,18 @@
+import { fixed, msg, quantity } from '@dewpot/core/units';
 import { bulking, squeezeTest, wettest } from '@dewpot/core/mixes';
 import type { MaterialView } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
 import { SelectField } from '../ui/select-field';
 import { DryHandful } from './dry-handful';
 import type { ChoicesProps } from './pour-choices';
+import { useSay } from '../ui/say';
 
 /** How damp peat and coir come, share of their dry mass. */
 const porousDamp = [
-  { value: 0, label: 'dust dry' },
-  { value: 0.45, label: 'dry to the touch, from an open bag' },
-  { value: 0.8, label: 'as it comes from the bag' },
-  { value: 1.2, label: 'wet: a squeeze gives drops' },
+  { value: 0, label: msg('pours.dustDry') },
+  { value: 0.45, label: msg('pours.dryToTouch') },
+  { value: 0.8, label: msg('pours.asFromBag') },
+  { value: 1.2, label: msg('pours.wetSqueeze') },
 ];
 
 /** The moisture of what comes damp: sand by a squeeze in the fist, peat and coir by what they look like, each by drying a handful. */
@@ -40,12 +42,13 @@ function OneMaterial({
   moisture: number;
   onMoisture: (moisture: number) => void;
 }) {
-  const name = material.name.toLowerCase();
+  const say = useSay();
+  const name = say.inline(material.name);
   return (
     <div>
       {material.kind === 'organic' ? (
         <SelectField
-          label={`How damp the ${name} is`}
+          label={say('pours.howDamp', { name })}
           value={moisture}
           options={optionsWith(moisture)}
           onChange={onMoisture}
@@ -53,12 +56,18 @@ function OneMaterial({
       ) : (
         <Choice
           twoColumns
-          legend={`Squeeze a handful of the ${name}`}
+          legend={say('pours.squeeze', { name })}
           value={moisture}
           options={squeezeTest.map(({ moisture: value, looks }) => ({
             value,
             label: looks,
-            hint: value === 0 ? 'dry' : `${value * 100} % water, × ${bulking(material.bulking, value).toFixed(2)} room`,
+            hint:
+              value === 0
+                ? msg('pours.squeezeDry')
+                : msg('pours.squeezeHint', {
+                    share: share(value),
+                    room: fixed(bulking(material.bulking, value), 2),
+                  }),
           }))}
           onChange={onMoisture}
         />
@@ -68,12 +77,12 @@ function OneMaterial({
   );
 }
 
-const percent = (share: number) => `${Math.round(share * 100)} % water`;
+const share = (moisture: number) => quantity(moisture * 100, '%', 0);
 
 /** The usual ones, and one that was found by drying a handful. */
 const optionsWith = (moisture: number) => [
-  ...porousDamp.map(({ value, label }) => ({ value, label: `${label}, ${percent(value)}` })),
+  ...porousDamp.map(({ value, label }) => ({ value, label: msg('pours.dampOption', { label, share: share(value) }) })),
   ...(porousDamp.some(({ value }) => value === moisture)
     ? []
-    : [{ value: moisture, label: `${percent(moisture)}, as dried` }]),
+    : [{ value: moisture, label: msg('pours.dampDried', { share: share(moisture) }) }]),
 ];

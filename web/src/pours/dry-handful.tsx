@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { quantity } from '@dewpot/core/units';
 import { moistureByDrying } from '@dewpot/core/mixes';
 import { QuantityField } from '../ui/quantity-field';
 import { sayRefusal } from '../ui/input-error-message';
@@ -21,7 +22,7 @@ export function DryHandful({
     if (damp === undefined || dry === undefined) return;
     try {
       const { value } = moistureByDrying(damp, dry, most);
-      setTold(`${value.toFixed(1)} % water.`);
+      setTold(say('pours.handfulTold', { value: quantity(value, '%', 1) }));
       onMoisture(Number((value / 100).toFixed(3)));
     } catch (error) {
       setTold(sayRefusal(error, say));
@@ -29,11 +30,11 @@ export function DryHandful({
   };
   return (
     <details className="text-sm">
-      <summary className="min-h-8 cursor-pointer py-1 font-semibold">Or dry a handful of the {name}</summary>
-      <p className="quiet">Weigh it damp, dry it in a pan until no steam fogs a cold lid, and weigh it again.</p>
+      <summary className="min-h-8 cursor-pointer py-1 font-semibold">{say('pours.orDryHandful', { name })}</summary>
+      <p className="quiet">{say('pours.dryHandfulHow')}</p>
       <div className="mt-1 grid grid-cols-2 gap-3">
-        <QuantityField label="Damp" name="damp" dimension="mass" value={damp} onChange={setDamp} />
-        <QuantityField label="Dried" name="dry" dimension="mass" value={undefined} onChange={dried} />
+        <QuantityField label={say('pours.dampMass')} name="damp" dimension="mass" value={damp} onChange={setDamp} />
+        <QuantityField label={say('pours.driedMass')} name="dry" dimension="mass" value={undefined} onChange={dried} />
       </div>
       {told && <p role="status">{told}</p>}
     </details>

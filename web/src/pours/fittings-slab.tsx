@@ -6,6 +6,7 @@ import { InsetEditor } from './inset-editor';
 import { ItemChoice } from './item-choice';
 import { itemOf, type PlanSources } from './plan';
 import { withChange, type Change } from '../ui/change';
+import { useSay } from '../ui/say';
 
 /** What goes into each mould of a pour beside the mix: its inserts, mesh, and lettering or a picture. */
 export function FittingsSlab({
@@ -19,6 +20,7 @@ export function FittingsSlab({
   parts: readonly PourPart[];
   onChange: (part: Partial<PourInput>) => void;
 }) {
+  const say = useSay();
   const [chosen, setChosen] = useState(0);
   const at = chosen < input.items.length ? chosen : 0;
   const item = input.items[at];
@@ -34,14 +36,11 @@ export function FittingsSlab({
   return (
     <details className="card-slab no-print" open={laid}>
       <summary className="font-head cursor-pointer text-xl">
-        In the mould{' '}
-        <span className="quiet font-sans text-base">
-          open for inserts, mesh, lettering or a picture in its face, and whether it may be split between buckets
-        </span>
+        {say('pours.inTheMould')} <span className="quiet font-sans text-base">{say('pours.inTheMouldHow')}</span>
       </summary>
       <div className="mt-3 space-y-4">
         <ItemChoice
-          legend="In which mould"
+          legend={say('pours.inWhichMould')}
           items={input.items}
           moulds={sources.moulds}
           value={at}
@@ -53,13 +52,13 @@ export function FittingsSlab({
           onChange={(without) => put({ without })}
         />
         <Tick
-          label="Mesh or wire, laid in at half depth"
+          label={say('pours.meshHalfDepth')}
           checked={item.mesh ?? mould.meshOpening !== undefined}
           onChange={(mesh) => put({ mesh })}
         />
         <Tick
-          label="It may be filled from more than one bucket"
-          hint={mustMatch ? 'not here: its faces must match, and no two buckets are quite of one shade' : undefined}
+          label={say('pours.mayBeSplit')}
+          hint={mustMatch ? say('pours.mayNotSplit') : undefined}
           checked={item.split ?? false}
           disabled={mustMatch && !item.split}
           onChange={(split) => put({ split })}
@@ -109,10 +108,11 @@ function Inserts({
   without: readonly string[];
   onChange: (without: string[]) => void;
 }) {
+  const say = useSay();
   if (names.length === 0) return null;
   return (
     <fieldset>
-      <legend className="text-sm font-semibold">Cores and inserts this time</legend>
+      <legend className="text-sm font-semibold">{say('pours.coresThisTime')}</legend>
       <div className="flex flex-wrap gap-x-6">
         {names.map((name) => (
           <Tick

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { InputError, type FieldIssue, identity } from '@dewpot/core/units';
+import { InputError, type FieldIssue, identity, msg, type Message } from '@dewpot/core/units';
 import { insetView, layInset, rimOf, withoutInserts, type InsetFace, type LaidInset } from '@dewpot/core/moulds';
 import type { InsetInput, MouldView, PourItemInput } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
@@ -11,9 +11,9 @@ import { InsetSource } from './inset-source';
 import { TemplateButton } from './template-button';
 import { useSay } from '../ui/say';
 
-const faces: { value: InsetFace; label: string; hint: string }[] = [
-  { value: 'mould', label: 'Against the mould', hint: 'laid on its bottom, mirrored' },
-  { value: 'open', label: 'On the open face', hint: 'pressed in from above' },
+const faces: { value: InsetFace; label: Message; hint: Message }[] = [
+  { value: 'mould', label: msg('pours.againstMould'), hint: msg('pours.againstMouldHow') },
+  { value: 'open', label: msg('pours.onOpenFace'), hint: msg('pours.onOpenFaceHow') },
 ];
 
 /** Lettering or a picture in a mould: what it is, where it lies, and a template to lay it by. */
@@ -26,10 +26,11 @@ export function InsetEditor({
   mould: MouldView;
   onChange: (inset: InsetInput | undefined) => void;
 }) {
+  const say = useSay();
   const { inset } = item;
   return (
     <section
-      aria-label="Inlay or relief"
+      aria-label={say('pours.inlayRelief')}
       className={inset && 'grid gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,24rem)_minmax(0,1fr)]'}
     >
       <div className="space-y-3">
@@ -43,15 +44,16 @@ export function InsetEditor({
 
 /** On which face an inset is, where on it, how thick, and whether it stays. */
 function InsetPlace({ inset, onChange }: { inset: InsetInput; onChange: (inset: InsetInput) => void }) {
+  const say = useSay();
   const put = (part: Partial<InsetInput>) => onChange({ ...inset, ...part });
   const sizes = [
-    ['thickness', 'How thick', inset.thickness],
-    ['x', 'To the right', inset.x ?? 0],
-    ['y', 'Up', inset.y ?? 0],
+    ['thickness', say('pours.howThick'), inset.thickness],
+    ['x', say('pours.toRight'), inset.x ?? 0],
+    ['y', say('pours.up'), inset.y ?? 0],
   ] as const;
   return (
     <>
-      <Choice legend="Where it is" value={inset.face} options={faces} onChange={(face) => put({ face })} />
+      <Choice legend={say('pours.whereItIs')} value={inset.face} options={faces} onChange={(face) => put({ face })} />
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
         {sizes.map(([name, label, value]) => (
           <QuantityField
@@ -64,7 +66,7 @@ function InsetPlace({ inset, onChange }: { inset: InsetInput; onChange: (inset: 
           />
         ))}
         <label className="block text-sm font-semibold">
-          Turned, °
+          {say('pours.turned')}
           <input
             type="number"
             min={-180}
@@ -76,11 +78,11 @@ function InsetPlace({ inset, onChange }: { inset: InsetInput; onChange: (inset: 
         </label>
       </div>
       <Choice
-        legend="Afterwards"
+        legend={say('pours.afterwards')}
         value={inset.stays ? 'stays' : 'out'}
         options={[
-          { value: 'out', label: 'Removed: leaves recess', hint: 'foam or rubber; its print is left' },
-          { value: 'stays', label: 'It stays in', hint: 'pebbles, tile, mosaic' },
+          { value: 'out', label: say('pours.removed'), hint: say('pours.removedHow') },
+          { value: 'stays', label: say('pours.itStays'), hint: say('pours.itStaysHow') },
         ]}
         onChange={(what) => put({ stays: what === 'stays' })}
       />
@@ -115,15 +117,9 @@ function Laid({ inset, item, mould }: { inset: InsetInput; item: PourItemInput; 
           <figure key={as} className="bg-base-100 border-base-300 border p-3">
             <InsetDrawing view={view} as={as} wrong={issues.length > 0} />
             <figcaption className="mt-2 text-center text-sm">
-              {as === 'lies' ? (
-                <>
-                  <strong>As it lies</strong>, looking down into the mould{inset.face === 'mould' && ': mirrored'}
-                </>
-              ) : (
-                <>
-                  <strong>As it is read</strong> on the cast
-                </>
-              )}
+              {as === 'lies'
+                ? say('pours.asItLies', { mirrored: inset.face === 'mould' ? 'yes' : 'no' })
+                : say('pours.asItReads')}
             </figcaption>
           </figure>
         ))}
@@ -132,15 +128,15 @@ function Laid({ inset, item, mould }: { inset: InsetInput; item: PourItemInput; 
         <>
           <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
             <p>
-              <span className="quiet block text-sm">To the nearest edge</span>
+              <span className="quiet block text-sm">{say('pours.nearestEdge')}</span>
               <span className="numeral text-2xl">{units.sayFigure(laid.clear)}</span>
             </p>
             <p>
-              <span className="quiet block text-sm">Mix behind it</span>
+              <span className="quiet block text-sm">{say('pours.mixBehind')}</span>
               <span className="numeral text-2xl">{units.sayFigure(laid.behind)}</span>
             </p>
             <div>
-              Takes {units.sayFigure(laid.volume)} out of the mix <FigureWorking figure={laid.volume} />
+              {say('pours.takesOut', { volume: laid.volume })} <FigureWorking figure={laid.volume} />
             </div>
           </div>
           {laid.warnings.map((text) => (

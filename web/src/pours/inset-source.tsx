@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { InputError, identity } from '@dewpot/core/units';
+import { InputError, identity, msg, type Message } from '@dewpot/core/units';
 import type { OutlineReading } from '@dewpot/core/meshes';
 import { sizedLoops, type InsetLoops } from '@dewpot/core/moulds';
 import { simplified } from '@dewpot/core/solids';
@@ -24,10 +24,10 @@ const THICKNESS = 3;
 /** How far a picture's outline may be made simpler, mm. */
 const FINE = 0.1;
 
-const kinds: { value: Kind; label: string }[] = [
-  { value: 'none', label: 'Nothing in its face' },
-  { value: 'letters', label: 'Letters, a number' },
-  { value: 'picture', label: 'A picture, SVG or DXF' },
+const kinds: { value: Kind; label: Message }[] = [
+  { value: 'none', label: msg('pours.nothingInFace') },
+  { value: 'letters', label: msg('pours.lettersNumber') },
+  { value: 'picture', label: msg('pours.pictureFile') },
 ];
 
 const kindOf = (inset: InsetInput | undefined): Kind => (!inset ? 'none' : inset.letters ? 'letters' : 'picture');
@@ -46,6 +46,7 @@ export function InsetSource({
   inset: InsetInput | undefined;
   onChange: (inset: InsetInput | undefined) => void;
 }) {
+  const say = useSay();
   const [kind, setKind] = useState(kindOf(inset));
   const choose = (next: Kind) => {
     setKind(next);
@@ -53,7 +54,7 @@ export function InsetSource({
   };
   return (
     <div className="space-y-3">
-      <Choice legend="In its face" value={kind} options={kinds} onChange={choose} />
+      <Choice legend={say('pours.inItsFace')} value={kind} options={kinds} onChange={choose} />
       {kind === 'letters' && <LettersSource inset={inset} onChange={onChange} />}
       {kind === 'picture' && <PictureSource inset={inset} onChange={onChange} />}
     </div>
@@ -92,7 +93,7 @@ function LettersSource({ inset, onChange }: SourceProps) {
   return (
     <div className="grid grid-cols-2 gap-3">
       <label className="col-span-2 block text-sm font-semibold">
-        The letters, a line each
+        {say('pours.lettersField')}
         <textarea
           className="textarea textarea-bordered mt-1 w-full text-lg"
           rows={2}
@@ -103,16 +104,16 @@ function LettersSource({ inset, onChange }: SourceProps) {
         />
       </label>
       <SelectField<LetterFace>
-        label="Typeface"
+        label={say('pours.typeface')}
         value={letters.font}
         options={[
-          { value: 'serif', label: 'with feet' },
-          { value: 'plain', label: 'plain, bold' },
+          { value: 'serif', label: say('pours.withFeet') },
+          { value: 'plain', label: say('pours.plainBold') },
         ]}
         onChange={(font) => void set({ font })}
       />
       <QuantityField
-        label="Capitals so high"
+        label={say('pours.capitalsHigh')}
         name="height"
         dimension="length"
         value={letters.height}
@@ -143,13 +144,13 @@ function PictureSource({ inset, onChange }: SourceProps) {
   };
   return (
     <div className="flex flex-wrap items-end gap-3">
-      <FileButton accept=".svg,.dxf" label="A drawing for the face" onFile={open}>
-        <FileUp size={18} aria-hidden="true" /> {own ? 'Another drawing' : 'Choose a drawing'}
+      <FileButton accept=".svg,.dxf" label={say('pours.drawingForFace')} onFile={open}>
+        <FileUp size={18} aria-hidden="true" /> {own ? say('pours.anotherDrawing') : say('pours.chooseDrawing')}
       </FileButton>
       {own && (
         <div className="w-32">
           <QuantityField
-            label="Width"
+            label={say('pours.width')}
             name="width"
             dimension="length"
             value={Math.round(widthOf(own.loops) * 10) / 10}

@@ -1,6 +1,7 @@
 import type { PourInput } from '@dewpot/contract';
 import { Choice } from '../ui/choice';
 import type { PlanSources } from './plan';
+import { useSay } from '../ui/say';
 
 /** Which of a pour's items is meant; nothing where it has but one. */
 export function ItemChoice({
@@ -16,10 +17,11 @@ export function ItemChoice({
   value: number;
   onChange: (at: number) => void;
 }) {
+  const say = useSay();
   if (items.length < 2) return null;
   const options = items.map(({ mouldId }, at) => ({
     value: at,
-    label: moulds.find(({ id }) => id === mouldId)?.name ?? 'gone',
+    label: moulds.find(({ id }) => id === mouldId)?.name ?? say('mixes.gone'),
   }));
   return <Choice legend={legend} value={value} options={options} onChange={onChange} />;
 }

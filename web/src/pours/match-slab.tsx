@@ -44,21 +44,21 @@ export function MatchSlab({
   return (
     <div className="mb-3">
       <label className="no-print flex flex-wrap items-center gap-2 text-sm">
-        Match colour of
+        {say('pours.matchColourOf')}
         <select
           className="select select-bordered h-11 w-64 max-w-full"
           value={before?.id ?? ''}
           onChange={({ target }) => onChange({ matches: target.value || undefined })}
         >
-          <option value="">no earlier pour</option>
+          <option value="">{say('pours.noEarlierPour')}</option>
           {poured.map(({ id, number, parts }) => (
             <option key={id} value={id}>
-              {number}: {mixNames(parts)}
+              {number}: {say.value(mixNames(parts))}
             </option>
           ))}
         </select>
       </label>
-      {found && found.length === 0 && <p className="text-success mt-1">Nothing differs that shows in the colour.</p>}
+      {found && found.length === 0 && <p className="text-success mt-1">{say('pours.nothingDiffers')}</p>}
       {found && found.length > 0 && (
         <ul className="border-warning mt-1 space-y-1 border-l-4 pl-3">
           {found.map((one) => (

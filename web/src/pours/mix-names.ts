@@ -1,4 +1,5 @@
+import { listed, type Listed } from '@dewpot/core/units';
 import type { PourPart } from '@dewpot/core/planning';
 
 /** The mixes of a pour by name. */
-export const mixNames = (parts: readonly PourPart[]): string => parts.map(({ mixName }) => mixName).join(' and ');
+export const mixNames = (parts: readonly PourPart[]): Listed => listed(parts.map(({ mixName }) => mixName));

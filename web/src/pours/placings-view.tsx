@@ -1,16 +1,13 @@
-import { MINUTE, identity } from '@dewpot/core/units';
+import { identity } from '@dewpot/core/units';
 import { placingWords, type Placing } from '@dewpot/core/pours';
-import { saySpan } from '../ui/format-time';
 import { stepTime } from '../ui/step-time';
 import { useSay } from '../ui/say';
-
-const sayMinutes = (minutes: number) => saySpan(minutes * MINUTE);
 
 /** How each kind of mould is filled, step by step, with tool and time. */
 export function Placings({ placings }: { placings: readonly Placing[] }) {
   const say = useSay();
   return placings.map(({ item, name, way, steps }) => (
-    <div key={item} role="group" aria-label={`How ${name} is filled`} className="my-2">
+    <div key={item} role="group" aria-label={say('pours.howFilled', { name })} className="my-2">
       <h3 className="font-sans font-semibold">
         {name} <span className="quiet font-normal">{say.inline(placingWords[way])}</span>
       </h3>
@@ -19,7 +16,7 @@ export function Placings({ placings }: { placings: readonly Placing[] }) {
           <li key={identity(step.text)}>
             {say(step.text)}{' '}
             <span className="quiet text-sm">
-              {[step.tool, stepTime(step, sayMinutes)]
+              {[step.tool, stepTime(step)]
                 .filter(Boolean)
                 .map((one) => say.value(one ?? ''))
                 .join(', ')}

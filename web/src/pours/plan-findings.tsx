@@ -8,7 +8,8 @@ import { Findings, type AsideWays } from '../judging';
 import type { JudgedPlan } from '../workers/judge-plan';
 import { Failure } from '../ui/states';
 import { measuredBefore } from './plan';
-import { releaseWords, type ChoicesProps } from './pour-choices';
+import type { ChoicesProps } from './pour-choices';
+import { releaseNames } from '../ui/word-names';
 
 const MOST_PEOPLE = 6;
 
@@ -16,7 +17,7 @@ const MOST_PEOPLE = 6;
 function changed(input: PourInput, change: PlanChange, at: number | undefined): Partial<PourInput> {
   if ('grade' in change) return { grade: change.grade };
   if ('release' in change)
-    return { release: defined(releaseWords.find((word) => releaseCalled(word) === change.release)) };
+    return { release: defined(Object.keys(releaseNames).find((word) => releaseCalled(word) === change.release)) };
   if ('people' in change) return { people: Math.min(MOST_PEOPLE, (input.people ?? 1) + 1) };
   if ('mesh' in change)
     return { items: input.items.map((item, i) => (i === at || at === undefined ? { ...item, mesh: false } : item)) };

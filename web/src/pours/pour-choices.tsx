@@ -1,3 +1,5 @@
+import { coverCalled, coverNames, releaseCalledBy, releaseNames } from '../ui/word-names';
+import { listed, quantity, type Message } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { consistencies, type Grade } from '@dewpot/core/mixes';
 import { heldSpots } from '@dewpot/core/pours';
@@ -11,27 +13,13 @@ import { Picks } from '../ui/picks';
 import { pieceUseWords } from '../ui/piece-use-words';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
-import { sayWhen } from '../ui/format-time';
+import { whenOf } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
-import { useUnits } from '../ui/units';
 import { DampMaterials } from './damp-materials';
 import { measuringInWords, MeasuringWayChoice } from './measuring-choice';
 import { measuredBefore, type PlanSources, type CalculatedPlan } from './plan';
 import type { Change } from '../ui/change';
 import { useSay } from '../ui/say';
-
-/** Names by which casters call what they put on. */
-export const releaseWords = [
-  'paste wax',
-  'plant oil',
-  'mineral oil',
-  'petroleum jelly',
-  'soap',
-  'silicone spray',
-  'film',
-  'none',
-];
-const covers = ['film', 'bag', 'damp cloth', 'shade', 'none'];
 
 export interface ChoicesProps {
   readonly input: PourInput;
@@ -49,11 +37,11 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
   const say = useSay();
   const { mixes } = sources;
   const { materials } = sources.palette.store;
-  const damp = materials.filter(({ id }) => (input.moisture[id] ?? 0) > 0).map(({ name }) => name.toLowerCase());
+  const damp = materials.filter(({ id }) => (input.moisture[id] ?? 0) > 0).map(({ name }) => say.inline(name));
   return (
     <div className="space-y-4">
       <SelectField
-        label="Mix"
+        label={say('pours.mix')}
         value={input.mixId}
         options={mixes.map(({ id, name }) => ({ value: id, label: name }))}
         onChange={(mixId) =>
@@ -66,7 +54,7 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
         }
       />
       <SelectField<Grade>
-        label="Consistency"
+        label={say('mixes.consistencyField')}
         value={input.grade}
         options={consistencies.map(({ grade, name, looks }) => ({
           value: grade,
@@ -75,10 +63,13 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
         onChange={(grade) => onChange({ grade })}
       />
       <div>
-        <Fold title="Measuring" state={measuringInWords(input, sources, calculated)}>
+        <Fold title={say('pours.measuring')} state={say.value(measuringInWords(input, sources, calculated))}>
           <MeasuringWayChoice {...{ input, sources, calculated, onChange }} />
         </Fold>
-        <Fold title="Damp materials" state={damp.length > 0 ? `damp: ${damp.join(', ')}` : 'all dry'}>
+        <Fold
+          title={say('pours.dampMaterials')}
+          state={damp.length > 0 ? say('pours.dampThese', { damp: listed(damp) }) : say('pours.allDry')}
+        >
           <DampMaterials {...{ input, sources, onChange }} />
         </Fold>
         <Conditions {...{ input, sources, onChange }} />
@@ -89,45 +80,52 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
 
 /** How much is added, where the casts set and what they are for. */
 function Conditions({ input, sources, onChange }: ChoicesProps) {
-  const units = useUnits();
+  const say = useSay();
   const state = [
-    `${Math.round(input.spare * 100)} % waste`,
-    units.say(input.temperature, '°C'),
-    ...[input.release, input.cover, input.place].filter((word) => word),
+    say('pours.waste', { share: quantity(input.spare * 100, '%', 0) }),
+    say.quantity(input.temperature, '°C'),
+    ...(input.release ? [say.value(releaseCalledBy(input.release))] : []),
+    ...(input.cover ? [say.value(coverCalled(input.cover))] : []),
+    ...(input.place ? [input.place] : []),
   ].join(', ');
   return (
-    <Fold title="Waste, conditions and use" state={state}>
+    <Fold title={say('pours.wasteConditions')} state={state}>
       <div className="grid grid-cols-2 gap-3">
         <SelectField
-          label="Waste allowance"
+          label={say('pours.wasteAllowance')}
           value={input.spare}
-          options={[0, 0.03, 0.05, 0.1].map((value) => ({ value, label: `${value * 100} %` }))}
+          options={[0, 0.03, 0.05, 0.1].map((value) => ({ value, label: say.quantity(value * 100, '%', 0) }))}
           onChange={(spare) => onChange({ spare })}
         />
         <QuantityField
-          label="Bench temperature"
+          label={say('pours.benchTemperature')}
           name="temperature"
           dimension="temperature"
           value={input.temperature}
           onChange={(temperature) => temperature !== undefined && onChange({ temperature })}
         />
         <WordField
-          label="Release"
-          words={releaseWords}
+          label={say('pours.release')}
+          words={releaseNames}
           value={input.release}
           onChange={(release) => onChange({ release })}
         />
-        <WordField label="Cover" words={covers} value={input.cover} onChange={(cover) => onChange({ cover })} />
+        <WordField
+          label={say('pours.cover')}
+          words={coverNames}
+          value={input.cover}
+          onChange={(cover) => onChange({ cover })}
+        />
       </div>
       {sources.ambientBasis !== 'measured' && (
         <p className="text-sm">
-          The temperature is <BasisNote basis={sources.ambientBasis} link />.
+          {say('pours.temperatureIs')} <BasisNote basis={sources.ambientBasis} link />.
         </p>
       )}
       <PlaceField place={input.place} onChange={(place) => onChange({ place })} />
       <HeldSpots sources={sources} place={input.place} />
       <Picks
-        legend="What is it for?"
+        legend={say('pours.whatFor')}
         options={pieceUses.map((value) => ({ value, label: pieceUseWords[value] }))}
         value={input.uses ?? []}
         onChange={(uses) => onChange({ uses: [...uses] })}
@@ -138,15 +136,15 @@ function Conditions({ input, sources, onChange }: ChoicesProps) {
 
 /** Spots that heavy full moulds keep: at the place that is named, or everywhere. */
 function HeldSpots({ sources: { full, workshop }, place }: { sources: PlanSources; place: string | undefined }) {
-  const units = useUnits();
+  const say = useSay();
   const now = useNow();
   const spots = heldSpots(full, workshop.liftLimit, place);
   if (spots.length === 0) return null;
   return (
-    <ul className="text-sm" aria-label="Kept spots">
+    <ul className="text-sm" aria-label={say('pours.keptSpots')}>
       {spots.map(({ name, place: where, mass, until }) => (
         <li key={name} className="border-warning border-l-4 pl-3">
-          <strong>{where}</strong>: {name} ({units.say(mass, 'g')}) keeps its spot, demoulding {sayWhen(until, now)}
+          {say('pours.keepsSpot', { where, name, mass: quantity(mass, 'g'), until: whenOf(until, now) })}
         </li>
       ))}
     </ul>
@@ -161,24 +159,29 @@ function WordField({
   onChange,
 }: {
   label: string;
-  words: readonly string[];
+  words: Readonly<Record<string, Message>>;
   value: string | undefined;
   onChange: (word: string) => void;
 }) {
-  const options = [{ value: '', label: 'not said' }, ...words.map((one) => ({ value: one, label: one }))];
+  const say = useSay();
+  const options = [
+    { value: '', label: say('pours.notSaid') },
+    ...Object.entries(words).map(([word, name]) => ({ value: word, label: name })),
+  ];
   return <SelectField label={label} value={value ?? ''} options={options} onChange={onChange} />;
 }
 
 function PlaceField({ place, onChange }: { place: string | undefined; onChange: (place: string) => void }) {
+  const say = useSay();
   const places = useQuery(placesQuery).data ?? [];
   return (
     <label className="block text-sm font-semibold">
-      Where it will stand
+      {say('pours.whereStand')}
       <input
         className="input input-bordered mt-1 w-full"
         maxLength={60}
         value={place ?? ''}
-        placeholder="the bench, the sill, the yard"
+        placeholder={say('pours.whereStandHint')}
         list="known-places"
         onChange={(event) => onChange(event.target.value)}
       />

@@ -10,6 +10,7 @@ import { freeOf } from './full-moulds';
 import { MouldPicker } from './mould-picker';
 import { itemOf } from './plan';
 import type { ChoicesProps } from './pour-choices';
+import { useSay } from '../ui/say';
 
 /** Most pieces of one mould in a pour. */
 const MOST = 500;
@@ -29,6 +30,7 @@ function faceColouringFor(item: PourItem | undefined): FaceColouring | undefined
 
 /** The pieces of a pour as silhouettes with counts. */
 export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { readonly parts: readonly PourPart[] }) {
+  const say = useSay();
   const { moulds, mixes, full } = sources;
   const wantedOf = (id: string) =>
     input.items.reduce((sum, { mouldId, count }) => sum + (mouldId === id ? count : 0), 0);
@@ -47,7 +49,7 @@ export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { 
     onChange({ items: input.items.map((item, i) => (i === at ? { ...item, ...part } : item)) });
   const leaveOut = (at: number) => onChange({ items: input.items.filter((_, i) => i !== at) });
   return (
-    <section aria-label="Which moulds">
+    <section aria-label={say('moulds.whichMoulds')}>
       <div className="space-y-4">
         <ul className="space-y-4">
           {chosen.map(({ item, at, mould, planned }) => (
@@ -63,8 +65,8 @@ export function PourItems({ input, sources, parts, onChange }: ChoicesProps & { 
           ))}
           {gone.map((at) => (
             <li key={at} className="border-error flex items-center justify-between gap-3 border-l-4 pl-3">
-              <span>Mould {at + 1} of this pour is gone.</span>
-              <Button onClick={() => leaveOut(at)}>Leave it out</Button>
+              <span>{say('pours.mouldGoneField', { at: at + 1 })}</span>
+              <Button onClick={() => leaveOut(at)}>{say('pours.leaveItOut')}</Button>
             </li>
           ))}
         </ul>
@@ -101,6 +103,7 @@ function ChosenMould({
   /** Undefined for the only one. */
   onLeaveOut: (() => void) | undefined;
 }) {
+  const say = useSay();
   const faceColouring = faceColouringFor(planned?.item);
   const setCount = (count: number) => onPut({ count: Math.min(MOST, Math.max(1, count)) });
   return (
@@ -125,7 +128,7 @@ function ChosenMould({
               look="plain"
               size="own"
               className="h-9 w-9 min-h-9 p-0"
-              aria-label={`Leave ${mould.name} out`}
+              aria-label={say('pours.leaveMouldOut', { mould: mould.name })}
               onClick={onLeaveOut}
             >
               <X size={16} aria-hidden="true" />
@@ -137,7 +140,7 @@ function ChosenMould({
         {mixes.length > 1 && onLeaveOut && (
           <select
             className="select select-bordered mt-1 h-11 w-full ps-2 text-xs"
-            aria-label={`Mix of ${mould.name}`}
+            aria-label={say('pours.mixOf', { mould: mould.name })}
             value={item.mixId ?? mixId}
             onChange={({ target: { value } }) => onPut({ mixId: value })}
           >
@@ -154,21 +157,30 @@ function ChosenMould({
 }
 
 function Count({ mould, count, onCount }: { mould: MouldView; count: number; onCount: (count: number) => void }) {
+  const say = useSay();
   return (
     <div className="mt-1 flex items-center gap-1">
-      <Button className="w-12 p-0" aria-label={`One ${mould.name} less`} onClick={() => onCount(count - 1)}>
+      <Button
+        className="w-12 p-0"
+        aria-label={say('pours.oneLess', { mould: mould.name })}
+        onClick={() => onCount(count - 1)}
+      >
         <Minus aria-hidden="true" />
       </Button>
       <input
         type="number"
         min={1}
         max={MOST}
-        aria-label={`How many of ${mould.name}`}
+        aria-label={say('pours.howManyOf', { mould: mould.name })}
         className="input input-bordered numeral h-12 w-14 text-center text-xl"
         value={count}
         onChange={(event) => onCount(Math.round(event.target.valueAsNumber) || 1)}
       />
-      <Button className="w-12 p-0" aria-label={`One ${mould.name} more`} onClick={() => onCount(count + 1)}>
+      <Button
+        className="w-12 p-0"
+        aria-label={say('pours.oneMoreOf', { mould: mould.name })}
+        onClick={() => onCount(count + 1)}
+      >
         <Plus aria-hidden="true" />
       </Button>
     </div>

@@ -19,6 +19,7 @@ import { fullMoulds, freeOf } from './full-moulds';
 import { measuredBefore, type PlanSources } from './plan';
 import { PourPlanner } from './pour-planner';
 import { PouredView } from './poured-view';
+import { useSay } from '../ui/say';
 
 const SPARE = 0.05;
 /** Hours for which a plan is judged by the forecast. */
@@ -26,13 +27,14 @@ const TWO_DAYS = 48;
 
 /** One pour: planned, at the bench, or poured. A new one may be after another, or with a mould and a mix that the address names. */
 export function PourPage() {
+  const say = useSay();
   const { id = 'new' } = useParams();
   const [search] = useSearchParams();
   const fresh = id === 'new';
   return (
-    <Known list={poursQuery} ids={[fresh ? search.get('again') : id]} what="the pour">
-      <Known list={mouldsQuery} ids={[fresh ? search.get('mould') : null]} what="the mould">
-        <Known list={mixesQuery} ids={[fresh ? search.get('mix') : null]} what="the mix">
+    <Known list={poursQuery} ids={[fresh ? search.get('again') : id]} what={say('pours.busyPour')}>
+      <Known list={mouldsQuery} ids={[fresh ? search.get('mould') : null]} what={say('moulds.busyMould')}>
+        <Known list={mixesQuery} ids={[fresh ? search.get('mix') : null]} what={say('mixes.busyMix')}>
           <KnownPour key={id} id={id} />
         </Known>
       </Known>
@@ -41,6 +43,7 @@ export function PourPage() {
 }
 
 function KnownPour({ id }: { id: string }) {
+  const say = useSay();
   const [search] = useSearchParams();
   const { workshop } = useSession();
   const ambient = useAmbient();
@@ -49,7 +52,7 @@ function KnownPour({ id }: { id: string }) {
   const shelf = useQuery(shelfQuery);
   const aside = useQuery(asideQuery);
   const { palette, ...colours } = usePalette();
-  if (colours.isPending || ambient.isPending || aside.isPending) return <Busy what="the pour" />;
+  if (colours.isPending || ambient.isPending || aside.isPending) return <Busy what={say('pours.busyPour')} />;
   if (!moulds.data || !mixes.data || !pours.data || !palette) return <Failure error={colours.error} />;
   const sources: PlanSources = {
     moulds: moulds.data,
@@ -125,18 +128,19 @@ function againInput({ input }: PourView, { moulds, mixes }: PlanSources, ambient
 }
 
 function Missing({ mould, mix }: { mould: boolean; mix: boolean }) {
+  const say = useSay();
   return (
-    <Empty level="h1" title="Not enough to plan with yet">
-      <p>A pour needs a mould and a mix.</p>
+    <Empty level="h1" title={say('pours.notEnough')}>
+      <p>{say('pours.notEnoughHow')}</p>
       <p className="flex flex-wrap justify-center gap-2">
         {mould && (
           <Link to="/moulds/new" className={buttonClass({ look: 'main', size: 'own' })}>
-            Measure a mould
+            {say('shell.measureMould')}
           </Link>
         )}
         {mix && (
           <Link to="/mixes/new" className={buttonClass({ look: 'main', size: 'own' })}>
-            New mix
+            {say('shell.newMix')}
           </Link>
         )}
       </p>

@@ -22,6 +22,7 @@ import { PourItems } from './pour-items';
 import { SheetButton } from './sheet-button';
 import { Sheets } from './sheets';
 import { withChange, type Change } from '../ui/change';
+import { useSay } from '../ui/say';
 
 /** Empty words are left out of what is sent. */
 function tidy({ release, cover, place, matches, ...rest }: PourInput): PourInput {
@@ -36,23 +37,25 @@ function tidy({ release, cover, place, matches, ...rest }: PourInput): PourInput
 
 /** What the sheet is for, in a line: the pieces with their counts, of which mix. */
 function SheetHead({ input, sources, calculated }: Pick<MeasuringProps, 'input' | 'sources' | 'calculated'>) {
+  const say = useSay();
   const pieces = input.items.flatMap(({ mouldId, count }) =>
-    sources.moulds.filter(({ id }) => id === mouldId).map(({ name }) => `${count} × ${name}`),
+    sources.moulds.filter(({ id }) => id === mouldId).map(({ name }) => say('pours.itemCount', { count, name })),
   );
   return (
     <div className="min-w-60 flex-1">
-      <h1 className="text-2xl break-words">{pieces.join(', ') || 'A pour'}</h1>
-      <p className="quiet">{mixNames(calculated?.parts ?? [])}</p>
+      <h1 className="text-2xl break-words">{pieces.join(', ') || say('pours.aPour')}</h1>
+      <p className="quiet">{say.value(mixNames(calculated?.parts ?? []))}</p>
     </div>
   );
 }
 
 /** The sheet on paper. */
 function OnPaper({ input, calculated }: Pick<MeasuringProps, 'input' | 'calculated'>) {
+  const say = useSay();
   return (
     <div className="no-print border-base-300 mt-3 flex flex-wrap gap-2 border-t pt-3">
       <Button onClick={() => window.print()}>
-        <Printer size={18} aria-hidden="true" /> Print
+        <Printer size={18} aria-hidden="true" /> {say('mixes.print')}
       </Button>
       {calculated?.sheets && <SheetButton parts={calculated.sheets} input={input} />}
     </div>
@@ -61,6 +64,7 @@ function OnPaper({ input, calculated }: Pick<MeasuringProps, 'input' | 'calculat
 
 /** Pieces and choices: beside the sheet where there is room, else over it. */
 function Choices(props: MeasuringProps) {
+  const say = useSay();
   const wide = useWide();
   const [open, setOpen] = useState(false);
   const choices = (
@@ -71,17 +75,17 @@ function Choices(props: MeasuringProps) {
   );
   if (wide)
     return (
-      <section className="card-slab no-print" aria-label="Pieces and choices">
+      <section className="card-slab no-print" aria-label={say('pours.piecesChoices')}>
         {choices}
       </section>
     );
   return (
     <div className="no-print">
       <Button className="w-full" onClick={() => setOpen(true)}>
-        <SlidersHorizontal size={18} aria-hidden="true" /> Pieces and choices
+        <SlidersHorizontal size={18} aria-hidden="true" /> {say('pours.piecesChoices')}
       </Button>
       {open && (
-        <Dialog title="Pieces and choices" onClose={() => setOpen(false)}>
+        <Dialog title={say('pours.piecesChoices')} onClose={() => setOpen(false)}>
           {choices}
         </Dialog>
       )}
@@ -97,24 +101,24 @@ function PlanActions({
   onKeep,
   onDrop,
 }: {
-  busy: 'waiting' | 'saving' | undefined;
+  busy: string | undefined;
   disabled: boolean;
   onStart: () => void;
   onKeep: () => void;
   onDrop: (() => void) | undefined;
 }) {
-  const words = { waiting: 'Waiting for the connection…', saving: 'One moment…' };
+  const say = useSay();
   return (
     <div className="no-print flex flex-wrap gap-2">
       <Button look="main" size="tall" className="flex-1 px-6 text-lg" disabled={disabled} onClick={onStart}>
-        {busy ? words[busy] : 'Start this pour'}
+        {busy ?? say('pours.startPour')}
       </Button>
       <Button size="tall" disabled={disabled} onClick={onKeep}>
-        Save for later
+        {say('pours.saveForLater')}
       </Button>
       {onDrop && (
         <Button look="plain" size="tall" onClick={onDrop}>
-          Discard the plan
+          {say('pours.discardPlan')}
         </Button>
       )}
     </div>
@@ -134,6 +138,7 @@ export function PourPlanner({
   /** The earlier pour that it is made after. */
   again?: PourView;
 }) {
+  const say = useSay();
   const navigate = useNavigate();
   const wide = useWide();
   const [key] = useState(() => id ?? uuid());
@@ -156,7 +161,7 @@ export function PourPlanner({
   const busy = save.isPending || start.isPending;
   const actions = (
     <PlanActions
-      busy={busy ? (save.failureCount > 0 ? 'waiting' : 'saving') : undefined}
+      busy={busy ? (save.failureCount > 0 ? say('ui.waitingConnection') : say('paper.oneMoment')) : undefined}
       disabled={!calculated?.sheets || busy}
       onStart={() => void begin().catch(() => undefined)}
       onKeep={() => void keep().then(leave, () => undefined)}
@@ -168,7 +173,7 @@ export function PourPlanner({
       {again && <AgainSlab pour={again} input={input} onChange={change} />}
       <div className="grid gap-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <Choices {...{ input, sources, calculated }} onChange={change} />
-        <section className="card-slab" aria-label="Mixing sheet">
+        <section className="card-slab" aria-label={say('pours.mixingSheet')}>
           <div className="mb-2 flex flex-wrap items-start gap-3">
             <SheetHead {...{ input, sources, calculated }} />
             {wide && actions}

@@ -1,3 +1,5 @@
+import { coverCalled, releaseCalledBy } from '../ui/word-names';
+import { quantity } from '@dewpot/core/units';
 import { useMemo } from 'react';
 import { defined } from '@dewpot/core/math';
 import { consistency } from '@dewpot/core/mixes';
@@ -11,7 +13,7 @@ import { useUndoPour } from '../api/pours';
 import { Button, buttonClass } from '../ui/button';
 import { stageWords } from '../ui/casts/stage-words';
 import { makeLabels, PaperButton } from '../paper';
-import { exactly } from '../ui/format-time';
+import { exactTime } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { mixNames } from './mix-names';
@@ -31,18 +33,18 @@ function WentIn({ part: { plan, log, mixName, mixRevision }, named }: { part: Po
       {named && (
         <h2 className="mb-2 text-xl">
           {mixName}
-          {mixRevision > 1 && <span className="quiet"> version {mixRevision}</span>}
+          {mixRevision > 1 && <span className="quiet"> {say('pours.version', { mixRevision })}</span>}
         </h2>
       )}
       <table className="table">
         <thead>
           <tr>
-            <th scope="col">Went in</th>
+            <th scope="col">{say('pours.wentIn')}</th>
             <th scope="col" className="text-right">
-              Planned
+              {say('pours.planned')}
             </th>
             <th scope="col" className="text-right">
-              Really
+              {say('pours.really')}
             </th>
           </tr>
         </thead>
@@ -55,18 +57,19 @@ function WentIn({ part: { plan, log, mixName, mixRevision }, named }: { part: Po
             </tr>
           ))}
           <tr>
-            <td>Water from the tap</td>
+            <td>{say('pours.waterFromTap')}</td>
             <td className="text-right">{units.say(sheet.batch.water.tap.value * sheet.batches.count, 'mL')}</td>
             <td className="text-right">{units.say(log.tap, 'mL')}</td>
           </tr>
         </tbody>
       </table>
       <p className="quiet mt-2 text-sm">
-        Came out like {say(consistency(log.grade).name)}, at {units.say(log.temperature, '°C')}
-        {log.short
-          ? `, ${units.say(log.short, 'mL')} short`
-          : log.leftover !== undefined && `, with ${units.say(log.leftover, 'mL')} left over`}
-        .
+        {say('pours.cameOutTold', {
+          name: consistency(log.grade).name,
+          temperature: quantity(log.temperature, '°C'),
+          rest: log.short ? 'short' : log.leftover === undefined ? 'none' : 'left',
+          amount: quantity((log.short || log.leftover) ?? 0, 'mL'),
+        })}
       </p>
     </section>
   );
@@ -74,20 +77,25 @@ function WentIn({ part: { plan, log, mixName, mixRevision }, named }: { part: Po
 
 /** A pour that is in the record: what went in, and what came of it. */
 export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { pour: PourView }) {
+  const say = useSay();
   const casts = (useQuery(allCastsQuery).data ?? []).filter(({ pourId }) => pourId === id);
   const undo = useUndoPour();
   const [own] = parts;
   return (
     <div className="mx-auto max-w-3xl space-y-4 p-4">
       <h1 className="text-3xl">
-        Pour {number}: {mixNames(parts)}
+        {say('pours.titled', { number, pieces: mixNames(parts) })}
         {parts.length === 1 && defined(own).mixRevision > 1 && (
-          <span className="quiet text-xl"> version {defined(own).mixRevision}</span>
+          <span className="quiet text-xl"> {say('pours.version', { mixRevision: defined(own).mixRevision })}</span>
         )}
       </h1>
       <p className="quiet">
-        {pouredAt && exactly(pouredAt)}.{' '}
-        {[input.release && `release: ${input.release}`, input.cover && `cover: ${input.cover}`, input.place]
+        {pouredAt && say(exactTime(pouredAt))}.{' '}
+        {[
+          input.release && say('pours.releaseTold', { release: releaseCalledBy(input.release) }),
+          input.cover && say('pours.coverTold', { cover: coverCalled(input.cover) }),
+          input.place,
+        ]
           .filter(Boolean)
           .join(', ')}
       </p>
@@ -95,14 +103,14 @@ export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { p
         <WentIn key={part.mixId} part={part} named={parts.length > 1} />
       ))}
       <section className="card-slab">
-        <h2 className="mb-2 text-xl">Its casts</h2>
+        <h2 className="mb-2 text-xl">{say('pours.itsCasts')}</h2>
         <ul className="divide-base-300 divide-y">
           {casts.map(({ id: castId, code, stage, snapshot }) => (
             <li key={castId}>
               <Link to={`/casts/${castId}`} className="hover:bg-base-200 flex gap-4 py-2">
                 <span className="numeral w-14 text-xl">{code}</span>
                 <span className="flex-1">{snapshot.mouldName}</span>
-                <span className="quiet">{stageWords[stage]}</span>
+                <span className="quiet">{say(stageWords[stage])}</span>
               </Link>
             </li>
           ))}
@@ -110,7 +118,7 @@ export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { p
       </section>
       <p className="flex flex-wrap gap-2">
         <Link to={`/pours/new?again=${id}`} className={buttonClass({ look: 'main' })}>
-          Repeat this pour
+          {say('pours.repeatPour')}
         </Link>
         {casts.length > 0 && (
           <PaperButton
@@ -132,14 +140,14 @@ export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { p
         )}
         {parts.some(({ plan }) => plan.items.some(({ piece }) => piece === 'slab')) && (
           <Link to={`/pours/${id}/bench`} className={buttonClass()}>
-            Its faces at the bench
+            {say('pours.facesAtBench')}
           </Link>
         )}
       </p>
       <Failure error={undo.error} />
       {casts.length > 0 && casts.every(({ stage }) => stage === 'setting') && (
         <Button disabled={undo.isPending} onClick={() => undo.mutate(id)}>
-          Undo pour and delete casts: what it used is in store again
+          {say('pours.undoPour')}
         </Button>
       )}
     </div>

@@ -1,3 +1,4 @@
+import { anyOf, listed, msg, quantity } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { fullVolume, releaseCalled, releases } from '@dewpot/core/moulds';
 import { coreHolds } from '@dewpot/core/bench';
@@ -26,14 +27,15 @@ export function BeforeSlab({
   sources: PlanSources;
   input: PourInput;
 }) {
+  const say = useSay();
   const { moulds, full } = sources;
   const poured = new Set(sheets.flatMap(({ plan }) => plan.items.map(({ mouldId }) => mouldId)));
   const idle = moulds
     .filter((mould) => !poured.has(mould.id) && (freeOf(mould, full, 1).free ?? 1) > 0)
     .map(({ id, name, shape }) => ({ id, name, volume: fullVolume(shape) }));
   return (
-    <section className="card-slab no-print" aria-label="Preparation">
-      <h2 className="mb-2 text-2xl">Preparation</h2>
+    <section className="card-slab no-print" aria-label={say('pours.preparation')}>
+      <h2 className="mb-2 text-2xl">{say('pours.preparation')}</h2>
       <div className="grid gap-x-8 gap-y-3 md:grid-cols-2">
         <Cuts sheets={sheets} />
         <Cores sheets={sheets} />
@@ -48,21 +50,24 @@ export function BeforeSlab({
 
 function Cuts({ sheets }: { sheets: readonly SheetPart[] }) {
   const say = useSay();
-  const units = useUnits();
   const cuts = sheets.flatMap(({ plan }) => cutList(plan.items));
   if (cuts.length === 0) return null;
   return (
     <div>
-      <h3 className="font-sans font-semibold">To cut</h3>
+      <h3 className="font-sans font-semibold">{say('pours.toCut')}</h3>
       <ul>
         {cuts.map(({ what, mould, count, across, length, width }, i) => (
           <li key={i}>
             <strong>
               {count} × {say.value(what)}
             </strong>
-            : {across !== undefined && `⌀ ${units.say(across, 'mm')} × `}
-            {units.say(length, 'mm')}
-            {width !== undefined && ` × ${units.say(width, 'mm')}`} <span className="quiet">for {mould}</span>
+            :{' '}
+            {say('pours.cutSize', {
+              across: across === undefined ? 'none' : quantity(across, 'mm'),
+              length: quantity(length, 'mm'),
+              width: width === undefined ? 'none' : quantity(width, 'mm'),
+            })}{' '}
+            <span className="quiet">{say('pours.forMould', { mould })}</span>
           </li>
         ))}
       </ul>
@@ -72,6 +77,7 @@ function Cuts({ sheets }: { sheets: readonly SheetPart[] }) {
 
 /** What takes the leftover of a mix, and what a whole bag of its binder would fill. `named`: by its name, beside others. */
 function LeftOver({ part, named, idle }: { part: SheetPart; named: boolean; idle: Parameters<typeof catchMoulds>[1] }) {
+  const say = useSay();
   const units = useUnits();
   const { mixName, sheet } = part;
   const caught = catchMoulds(sheet.leftover.value, idle);
@@ -81,27 +87,33 @@ function LeftOver({ part, named, idle }: { part: SheetPart; named: boolean; idle
   return (
     <div>
       <h3 className="font-sans font-semibold">
-        {named ? mixName : 'What is left over'}: {units.say(Math.max(0, sheet.leftover.value), 'mL')}
+        {named ? mixName : say('pours.whatLeftOver')}: {units.say(Math.max(0, sheet.leftover.value), 'mL')}
       </h3>
       {caught.length > 0 ? (
         <p>
-          Have {caught.map(({ name, volume }) => `${name} (${units.say(volume, 'mL')})`).join(' and ')} ready to catch
-          it.
+          {say('pours.haveReady', {
+            caught: listed(
+              caught.map(({ name, volume }) => msg('pours.catchMould', { name, volume: quantity(volume, 'mL') })),
+            ),
+          })}
         </p>
       ) : (
-        <p className="quiet">No free mould is small enough to catch it: make a chip of it.</p>
+        <p className="quiet">{say('pours.noFreeMould')}</p>
       )}
       {feet.map(({ name, across, height }, i) => (
         <div key={i}>
-          Or a foot for {name}: ⌀ {units.say(across, 'mm')}, {units.sayFigure(height)} high, in a lid or a ring.{' '}
-          <FigureWorking figure={height} />
+          {say('pours.orFoot', { name, across: quantity(across, 'mm'), height })} <FigureWorking figure={height} />
         </div>
       ))}
-      {less > TRIFLE && <p>Make everything {(less * 100).toFixed(0)} % less, by weight, and nothing is left.</p>}
+      {less > TRIFLE && <p>{say('pours.makeLess', { less: quantity(less * 100, '%', 0) })}</p>}
       {bag && (
         <div>
-          A whole bag of {bag.binder.toLowerCase()} ({units.say(bag.bag, 'g')}) makes {units.sayFigure(bag.volume)}:{' '}
-          {bag.pieces.map(({ name, count }) => `${count} × ${name}`).join(', or ')}.{' '}
+          {say('pours.wholeBagMakes', {
+            binder: bag.binder,
+            bag: quantity(bag.bag, 'g'),
+            volume: bag.volume,
+            pieces: anyOf(bag.pieces.map(({ name, count }) => msg('pours.itemCount', { count, name }))),
+          })}{' '}
           <FigureWorking figure={bag.volume} />
         </div>
       )}
@@ -111,22 +123,25 @@ function LeftOver({ part, named, idle }: { part: SheetPart; named: boolean; idle
 
 /** What holds the cores of each mould down, and which are not to be held. */
 function Cores({ sheets }: { sheets: readonly SheetPart[] }) {
-  const units = useUnits();
+  const say = useSay();
   const holds = sheets.flatMap(coreHolds).filter(({ held }) => held);
   if (holds.length === 0) return null;
   return (
     <div>
-      <h3 className="font-sans font-semibold">To weight</h3>
+      <h3 className="font-sans font-semibold">{say('pours.toWeight')}</h3>
       <ul>
         {holds.map(({ name, count, held, lifts }, i) => (
           <li key={i} className={defined(held).fits ? '' : 'border-warning border-l-4 pl-3'}>
-            <strong>{units.sayFigure(defined(held).mass)}</strong> on the core of each {count > 1 && `of ${count} × `}
-            {name}, as dry {defined(held).sandName.toLowerCase()} {units.sayFigure(defined(held).sand)}
-            {!defined(held).fits &&
-              (lifts === undefined
-                ? '. No sand holds it: clamp it down with a bar across, or pour a stiffer mix by hand'
-                : `. Sand alone does not hold it: clamp it with a bar across, or pour in ${lifts} lifts, each on a set one`)}
-            . <FigureWorking figure={defined(held).mass} />
+            {say('pours.ballastOn', {
+              mass: defined(held).mass,
+              count,
+              name,
+              sand: defined(held).sand,
+              fits: defined(held).fits ? 'yes' : lifts === undefined ? 'clamp' : 'lifts',
+              lifts: lifts ?? 0,
+              sandName: defined(held).sandName,
+            })}{' '}
+            <FigureWorking figure={defined(held).mass} />
           </li>
         ))}
       </ul>
@@ -145,16 +160,17 @@ function LayOut({ sheets, input }: { sheets: readonly SheetPart[]; input: PourIn
   );
   return (
     <div>
-      <h3 className="font-sans font-semibold">To lay out</h3>
+      <h3 className="font-sans font-semibold">{say('pours.toLayOut')}</h3>
       <ul className="list-disc gap-x-6 pl-5 sm:columns-2">
         {things.map((thing) => (
-          <li key={thing}>{thing}</li>
+          <li key={JSON.stringify(thing)}>{say.value(thing)}</li>
         ))}
       </ul>
       {release && (
         <p>
-          {say(release.name)}
-          {release.dries > 0 ? `: on ${release.dries} minutes before the first bucket, to dry` : ': needs no drying'}.
+          {release.dries > 0
+            ? say('pours.releaseDries', { name: release.name, dries: quantity(release.dries, 'min', 0) })
+            : say('pours.releaseNoDrying', { name: release.name })}
         </p>
       )}
     </div>

@@ -26,10 +26,10 @@ export function AgainSlab({
     );
   });
   return (
-    <section className="card-slab no-print" aria-label="Repeat this pour">
-      <h2 className="text-xl">Pour {pour.number} again</h2>
+    <section className="card-slab no-print" aria-label={say('pours.repeatPour')}>
+      <h2 className="text-xl">{say('pours.pourAgain', { number: pour.number })}</h2>
       {advice.length === 0 ? (
-        <p className="quiet">Nothing in its record asks for a change.</p>
+        <p className="quiet">{say('pours.nothingToChange')}</p>
       ) : (
         <ul className="mt-1 space-y-2">
           {advice.map(({ change, evidence, spare }) => (
@@ -39,7 +39,7 @@ export function AgainSlab({
               </span>
               {spare !== undefined && spare !== input.spare && (
                 <Button size="low" onClick={() => onChange({ spare })}>
-                  Do so
+                  {say('pours.doSo')}
                 </Button>
               )}
             </li>

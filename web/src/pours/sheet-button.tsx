@@ -19,21 +19,24 @@ export function SheetButton({
 }) {
   const say = useSay();
   const units = useUnits();
-  const ballast = parts
-    .flatMap(coreHolds)
-    .flatMap(({ name, held }) =>
-      held
-        ? [
-            `On the core of each ${name}: ${units.sayFigure(held.mass)}, ${units.sayFigure(held.sand)} of dry ${say.inline(held.sandName)}.`,
-          ]
-        : [],
-    );
+  const ballast = parts.flatMap(coreHolds).flatMap(({ name, held }) =>
+    held
+      ? [
+          say('pours.onCoreOf', {
+            name,
+            mass: units.sayFigure(held.mass),
+            sand: units.sayFigure(held.sand),
+            sandName: say.inline(held.sandName),
+          }),
+        ]
+      : [],
+  );
   const words = {
-    title: `${kept ? `Pour ${kept.number}: ` : ''}${mixNames(parts)}`,
+    title: kept ? say('pours.titled', { number: kept.number, pieces: mixNames(parts) }) : say.value(mixNames(parts)),
     layOut: thingsToLayOut(
       parts.map(({ plan }) => plan),
       input,
-    ),
+    ).map((one) => say.value(one)),
     ballast,
     ...(kept && { number: kept.number, address: `${window.location.origin}/pours/${kept.id}` }),
   };

@@ -1,3 +1,4 @@
+import { exactly, quantity } from '@dewpot/core/units';
 import { sayScoops } from '@dewpot/core/materials';
 import { SPOON } from '@dewpot/core/mixes';
 import type { SheetDose, SheetLine, WaterPlan } from '@dewpot/core/pours';
@@ -20,11 +21,11 @@ function DoseRow({ dose }: { dose: SheetDose }) {
         <span className="numeral mr-3 text-3xl whitespace-nowrap">{units.say(onScale, 'g')}</span>
         <span className="quiet">
           {say(words)}
-          {milliliters !== undefined && `, or ${units.say(milliliters, 'mL')}`}
-          {spoons !== undefined && `, or ${sayScoops(spoons)} level spoons of ${SPOON} mL`}
+          {milliliters !== undefined && say('mixes.orMillilitres', { milliliters: quantity(milliliters, 'mL') })}
+          {spoons !== undefined && say('pours.orSpoonsOf', { spoons: sayScoops(spoons), spoon: exactly(SPOON, 'mL') })}
         </span>
         {advice && <span className="text-warning block text-sm">{say(advice)}</span>}
-        <FigureWorking figure={mass} label="Why so much?" />
+        <FigureWorking figure={mass} label={say('pours.whySoMuch')} />
       </span>
     </li>
   );
@@ -32,19 +33,20 @@ function DoseRow({ dose }: { dose: SheetDose }) {
 
 /** The water from the tap, and how it goes in. */
 function WaterRow({ water: { tap, first, splash, powderHeld } }: { water: WaterPlan }) {
+  const say = useSay();
   const units = useUnits();
   return (
     <li className={row}>
       <span>
-        <span className="block font-semibold">Water</span>
-        <FigureWorking figure={tap} label="Why so much?" />
+        <span className="block font-semibold">{say('pours.water')}</span>
+        <FigureWorking figure={tap} label={say('pours.whySoMuch')} />
       </span>
       <span>
         <span className="numeral mr-3 text-3xl whitespace-nowrap">{units.say(tap.value, 'mL')}</span>
         <span className="quiet">
           {powderHeld === undefined
-            ? `${units.say(first, 'mL')} first, then splashes of ${units.say(splash, 'mL')}`
-            : 'all of it at once'}
+            ? say('pours.firstSplashes', { first: units.say(first, 'mL'), splash: units.say(splash, 'mL') })
+            : say('pours.allAtOnce')}
         </span>
       </span>
     </li>
@@ -63,6 +65,7 @@ export function SheetRows({
   water: WaterPlan;
   tappable: boolean;
 }) {
+  const say = useSay();
   const units = useUnits();
   return (
     <ul className="divide-base-300 divide-y">
@@ -71,7 +74,7 @@ export function SheetRows({
           <span>
             <span className="block font-semibold">{line.name}</span>
             <span className="quiet block text-sm">{units.sayFigure(line.mass)}</span>
-            <FigureWorking figure={line.mass} label="Why so much?" />
+            <FigureWorking figure={line.mass} label={say('pours.whySoMuch')} />
           </span>
           <Measures name={line.name} measures={line.measures} tappable={tappable} />
         </li>

@@ -1,4 +1,4 @@
-import { identity } from '@dewpot/core/units';
+import { anyOf, identity, msg, quantity } from '@dewpot/core/units';
 import { alike, type CautionStep, type Placing, type Sheet } from '@dewpot/core/pours';
 import type { ReactNode } from 'react';
 import { BigFigure, FigureWorking } from '../ui/figure-working';
@@ -55,7 +55,7 @@ export function SheetView({
   const { batch, warnings, way } = sheet;
   const buckets = bucketsOf(sheet);
   const { turns, tinted, inTurns, count } = buckets;
-  const each = tinted ? ', tint by tint' : inTurns ? ', bucket by bucket' : count > 1 ? ', for each batch' : '';
+  const each = tinted ? 'tint' : inTurns ? 'bucket' : count > 1 ? 'batch' : 'none';
   return (
     <div>
       {warnings.length > 0 && (
@@ -66,7 +66,7 @@ export function SheetView({
         </ul>
       )}
       <div>
-        <Step n={1} title={`Measure ${wayNames[way.way].toLowerCase()}${each}`}>
+        <Step n={1} title={say('pours.measureStep', { way: wayNames[way.way], each })}>
           <Cautions sheet={sheet} step="measure" />
           {inTurns ? (
             <BucketTurns turns={turns} tappable={tappable} />
@@ -76,16 +76,16 @@ export function SheetView({
           <Totals sheet={sheet} buckets={buckets} />
           <ComesOutEven even={sheet.even} />
         </Step>
-        <Step n={2} title="Mix">
+        <Step n={2} title={say('pours.mix')}>
           <Cautions sheet={sheet} step="mix" />
           <Method steps={sheet.method} />
           {!inTurns && <WaterSlab water={batch.water} />}
         </Step>
-        <Step n={3} title="Place">
+        <Step n={3} title={say('pours.place')}>
           <Cautions sheet={sheet} step="place" />
           <Placings placings={placings} />
         </Step>
-        <Step n={4} title="Expected casts">
+        <Step n={4} title={say('pours.expectedCasts')}>
           <Cautions sheet={sheet} step="lift" />
           <Pieces pieces={sheet.pieces} />
           <Cautions sheet={sheet} step="clean" />
@@ -96,44 +96,45 @@ export function SheetView({
 }
 
 function Totals({ sheet, buckets: { tinted, inTurns, count } }: { sheet: Sheet; buckets: Buckets }) {
-  const units = useUnits();
+  const say = useSay();
   const { amount, batch, leftover, potLife, cost } = sheet;
   // Less than half a millilitre is neither missing nor left over.
   const short = leftover.value < -0.5;
   return (
     <div className="border-base-300 grid grid-cols-[repeat(auto-fit,minmax(8.5rem,1fr))] gap-x-4 gap-y-2 border-t pt-2">
-      <BigFigure size="text-2xl" label="To mix in all" figure={amount} />
+      <BigFigure size="text-2xl" label={say('pours.toMixInAll')} figure={amount} />
       <div>
-        <p className="quiet text-sm">In batches</p>
+        <p className="quiet text-sm">{say('pours.inBatches')}</p>
         <p className="numeral text-2xl">{count}</p>
         <p className="quiet text-sm">
           {tinted
-            ? 'tint by tint'
+            ? say('pours.tintByTint')
             : inTurns
-              ? 'each as it is told below'
+              ? say('pours.eachBelow')
               : count > 1
-                ? `alike, ${units.say(batch.volume, 'mL')} each`
-                : 'one bucketful'}
+                ? say('pours.alikeEach', { volume: quantity(batch.volume, 'mL') })
+                : say('pours.oneBucketful')}
         </p>
       </div>
       <BigFigure
         size="text-2xl"
-        label={short ? 'Falls short by' : 'Left over'}
+        label={short ? say('pours.fallsShortBy') : say('pours.leftOverTitle')}
         figure={{ ...leftover, value: Math.abs(leftover.value) }}
       />
-      <BigFigure size="text-2xl" label="Pot life" term="pot-life" figure={potLife} />
-      {cost && <BigFigure size="text-2xl" label="Materials" figure={cost} />}
+      <BigFigure size="text-2xl" label={say('pours.potLife')} term="pot-life" figure={potLife} />
+      {cost && <BigFigure size="text-2xl" label={say('pours.materials')} figure={cost} />}
     </div>
   );
 }
 
 function ComesOutEven({ even }: { even: Sheet['even'] }) {
+  const say = useSay();
   if (!even) return null;
   const ways = [
-    even.spare !== undefined && `with ${Math.round(even.spare * 100)} % spare`,
-    even.count !== undefined && `for ${even.count} moulds`,
+    even.spare !== undefined && msg('pours.evenSpare', { spare: quantity(even.spare * 100, '%', 0) }),
+    even.count !== undefined && msg('pours.evenCount', { count: even.count }),
   ];
-  return <p className="my-2">It comes out even {ways.filter(Boolean).join(', or ')}.</p>;
+  return <p className="my-2">{say('pours.comesOutEven', { ways: anyOf(ways.filter((way) => way !== false)) })}</p>;
 }
 
 function Method({ steps }: { steps: Sheet['method'] }) {
@@ -150,6 +151,7 @@ function Method({ steps }: { steps: Sheet['method'] }) {
 }
 
 function Pieces({ pieces }: { pieces: Sheet['pieces'] }) {
+  const say = useSay();
   const units = useUnits();
   return (
     <ul className="divide-base-300 divide-y">
@@ -158,9 +160,9 @@ function Pieces({ pieces }: { pieces: Sheet['pieces'] }) {
           <span className="font-semibold">
             {piece.count} × {piece.name}
           </span>
-          <span>{units.sayFigure(piece.fresh)} fresh</span>
+          <span>{say('pours.freshMass', { fresh: units.sayFigure(piece.fresh) })}</span>
           <span>
-            {units.sayFigure(piece.dry)} dry <FigureWorking figure={piece.dry} label="Why?" />
+            {say('pours.dryMass', { dry: piece.dry })} <FigureWorking figure={piece.dry} label={say('pours.why')} />
           </span>
         </li>
       ))}

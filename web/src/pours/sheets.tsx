@@ -11,12 +11,12 @@ import { useSay } from '../ui/say';
 /** The sheets of a plan, mix by mix, or what is wrong with it. */
 export function Sheets({ input, sources, calculated, onChange }: MeasuringProps) {
   const say = useSay();
-  if (!calculated) return <p className="quiet">Choose a mix.</p>;
+  if (!calculated) return <p className="quiet">{say('pours.chooseMix')}</p>;
   const { sheets, issues } = calculated;
   if (!sheets && issues.length === 0)
     return (
       <p role="status" className="quiet">
-        Working the sheet…
+        {say('pours.working')}
       </p>
     );
   if (!sheets)
@@ -50,11 +50,12 @@ export function Sheets({ input, sources, calculated, onChange }: MeasuringProps)
 
 /** What the materials of all mixes of a pour cost together. */
 function WholeCost({ sheets }: { sheets: NonNullable<CalculatedPlan['sheets']> }) {
+  const say = useSay();
   const cost = pourCost(sheets);
   if (!cost) return null;
   return (
     <div className="mb-3">
-      <BigFigure label={`Materials of all ${sheets.length} mixes`} figure={cost} />
+      <BigFigure label={say('pours.allMaterials', { sheets: sheets.length })} figure={cost} />
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { fixed } from '@dewpot/core/units';
 import { consistency, gradeOfSpread, type Grade } from '@dewpot/core/mixes';
 import { QuantityField } from '../ui/quantity-field';
 import { sayRefusal } from '../ui/input-error-message';
@@ -15,7 +16,7 @@ export function SpreadTest({ onGrade }: { onGrade: (grade: Grade) => void }) {
     if (puddle === undefined || cup === undefined) return;
     try {
       const { grade, spread } = gradeOfSpread(puddle, cup);
-      setTold(`It spread ${spread.toFixed(2)} times the cup: ${say(consistency(grade).name)}.`);
+      setTold(say('pours.spreadTold', { spread: fixed(spread, 2), name: say(consistency(grade).name) }));
       onGrade(grade);
     } catch (error) {
       setTold(sayRefusal(error, say));
@@ -23,13 +24,17 @@ export function SpreadTest({ onGrade }: { onGrade: (grade: Grade) => void }) {
   };
   return (
     <details>
-      <summary className="min-h-11 cursor-pointer py-2 font-semibold">Measure it by a spread test</summary>
-      <p className="quiet text-sm">
-        Fill a straight cup as wide as it is high, turn it over on a wet tile, lift it, and measure the puddle across.
-      </p>
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">{say('pours.bySpreadTest')}</summary>
+      <p className="quiet text-sm">{say('pours.spreadHow')}</p>
       <div className="mt-2 grid grid-cols-2 gap-3">
-        <QuantityField label="The cup is" name="cup" dimension="length" value={cup} onChange={setCup} />
-        <QuantityField label="The puddle is" name="puddle" dimension="length" value={undefined} onChange={tell} />
+        <QuantityField label={say('pours.cupIs')} name="cup" dimension="length" value={cup} onChange={setCup} />
+        <QuantityField
+          label={say('pours.puddleIs')}
+          name="puddle"
+          dimension="length"
+          value={undefined}
+          onChange={tell}
+        />
       </div>
       {told && <p role="status">{told}</p>}
     </details>

@@ -1,8 +1,10 @@
 import { useMemo, useState } from 'react';
+import { msg, type Message } from '@dewpot/core/units';
 import { timelineOf, type Step } from '@dewpot/core/bench';
 import type { Finish } from '@dewpot/core/pours';
 import type { PourInput } from '@dewpot/contract';
 import { format, isSameDay } from 'date-fns';
+import { clockOf, weekdayClock } from '../ui/format-time';
 import { HourLine } from '../ui/pour-timeline';
 import { SelectField } from '../ui/select-field';
 import { useNow } from '../ui/use-now';
@@ -11,11 +13,14 @@ import type { SheetPart } from './plan';
 import { useSay } from '../ui/say';
 
 const QUARTER = 15 * 60_000;
-const finishWords: Record<Finish, string> = {
-  broom: 'broomed: a grip underfoot',
-  trowel: 'trowelled smooth',
-  struck: 'left as struck off',
+const finishWords: Record<Finish, Message> = {
+  broom: msg('pours.finishBroomField'),
+  trowel: msg('pours.finishTrowelField'),
+  struck: msg('pours.finishStruck'),
 };
+
+/** The clock, with its day where that is another than the start's. */
+const clockFrom = (start: number, time: number) => (isSameDay(time, start) ? clockOf(time) : weekdayClock(time));
 
 /** The hour of a plan: when it starts, when hands are free, when it ends, and what would not go. */
 export function HourSlab({
@@ -35,23 +40,24 @@ export function HourSlab({
   const [chosen, setChosen] = useState<number>();
   const start = chosen ?? Math.ceil(now / QUARTER) * QUARTER;
   const timeline = useMemo(() => timelineOf(steps, { start }), [steps, start]);
-  const clock = (time: number) => format(time, isSameDay(time, timeline.start) ? 'HH:mm' : 'EEE HH:mm');
   const slabs = sheets.some(({ plan }) => plan.items.some(({ piece }) => piece === 'slab'));
-  const last = timeline.steps.some(({ step }) => step.window) ? ', faces done ' : ', cleaned up ';
   return (
-    <section className="card-slab no-print" aria-label="Timeline of the pour">
+    <section className="card-slab no-print" aria-label={say('pours.timeline')}>
       <div className="mb-3 flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
         <div>
-          <h2 className="text-2xl">Timeline of the pour</h2>
+          <h2 className="text-2xl">{say('pours.timeline')}</h2>
           <p>
-            Begin {clock(timeline.start)}, all poured <strong>{clock(timeline.poured)}</strong>
-            {last}
-            <strong>{clock(timeline.end)}</strong>
+            {say('pours.beginTold', {
+              start: clockOf(timeline.start),
+              poured: clockFrom(timeline.start, timeline.poured),
+              faces: timeline.steps.some(({ step }) => step.window) ? 'yes' : 'no',
+              end: clockFrom(timeline.start, timeline.end),
+            })}
           </p>
         </div>
         <div className="flex flex-wrap items-end gap-3">
           <label className="block text-sm font-semibold">
-            Begin at
+            {say('pours.beginAt')}
             <input
               type="time"
               className="input input-bordered mt-1 block h-12 w-32"
@@ -64,14 +70,17 @@ export function HourSlab({
             />
           </label>
           <SelectField
-            label="At the bench"
+            label={say('pours.atTheBench')}
             value={input.people ?? 1}
-            options={[1, 2, 3, 4].map((value) => ({ value, label: value === 1 ? 'one person' : `${value} people` }))}
+            options={[1, 2, 3, 4].map((value) => ({
+              value,
+              label: say('pours.people', { count: value }),
+            }))}
             onChange={(people) => onChange({ people })}
           />
           {slabs && (
             <SelectField<Finish>
-              label="Open faces"
+              label={say('pours.openFaces')}
               value={input.finish ?? 'broom'}
               options={(Object.keys(finishWords) as Finish[]).map((value) => ({ value, label: finishWords[value] }))}
               onChange={(finish) => onChange({ finish })}

@@ -1,36 +1,31 @@
+import { quantity } from '@dewpot/core/units';
 import type { WaterPlan } from '@dewpot/core/pours';
 import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import { WaterGlass } from '../ui/water-glass';
+import { useSay } from '../ui/say';
 
 /** The water of a batch: what goes in at once, what is held back, and where it turns weak. */
 export function WaterSlab({ water }: { water: WaterPlan }) {
+  const say = useSay();
   const units = useUnits();
   return (
     <div className="flex flex-wrap items-center gap-x-8 gap-y-2">
       <WaterGlass water={water} />
       <div className="min-w-52 flex-1">
         <p>
-          Put in <strong>{units.say(water.first, 'mL')}</strong>
-          {water.powderHeld === undefined ? (
-            <>
-              , then splashes of <strong>{units.say(water.splash, 'mL')}</strong> until it looks right.
-            </>
-          ) : (
-            <>
-              , all of it, and hold back <strong>{units.say(water.powderHeld, 'g')}</strong> of the powder to add by
-              eye.
-            </>
-          )}
+          {water.powderHeld === undefined
+            ? say('pours.putInSplashes', { first: quantity(water.first, 'mL'), splash: quantity(water.splash, 'mL') })
+            : say('pours.putInAll', { first: quantity(water.first, 'mL'), held: quantity(water.powderHeld, 'g') })}
         </p>
         {water.brought > 0 && (
-          <p className="quiet">Damp and liquid materials bring {units.say(water.brought, 'mL')} by themselves.</p>
+          <p className="quiet">{say('pours.dampBring', { brought: units.say(water.brought, 'mL') })}</p>
         )}
         <p className="quiet">
-          Use at most {units.say(water.ceiling, 'mL')} of water: more weakens the piece
-          {water.floor === undefined
-            ? '.'
-            : `; under ${units.say(water.floor, 'mL')} it has dry pockets and brittle edges.`}
+          {say('pours.useAtMost', {
+            ceiling: quantity(water.ceiling, 'mL'),
+            floor: water.floor === undefined ? 'none' : quantity(water.floor, 'mL'),
+          })}
         </p>
         <FigureWorking figure={water.tap} />
       </div>

@@ -3,6 +3,7 @@ import type { PourLog, Sheet } from '@dewpot/core/pours';
 import { Choice } from '../ui/choice';
 import { QuantityField } from '../ui/quantity-field';
 import { SpreadTest } from './spread-test';
+import { useSay } from '../ui/say';
 
 /** What really went into the batches of one mix; as planned, unless it is changed. */
 export function WentInFields({
@@ -14,6 +15,7 @@ export function WentInFields({
   log: PourLog;
   onChange: (log: PourLog) => void;
 }) {
+  const say = useSay();
   const set = (part: Partial<PourLog>) => onChange({ ...log, ...part });
   return (
     <div className="space-y-4">
@@ -29,21 +31,21 @@ export function WentInFields({
           />
         ))}
         <QuantityField
-          label="Water from the tap"
+          label={say('pours.waterFromTap')}
           name="tap"
           dimension="volume"
           value={log.tap}
           onChange={(tap) => set({ tap: tap ?? 0 })}
         />
         <QuantityField
-          label="It was this warm"
+          label={say('pours.wasThisWarm')}
           name="temperature"
           dimension="temperature"
           value={log.temperature}
           onChange={(temperature) => temperature !== undefined && set({ temperature })}
         />
         <QuantityField
-          label="Left over (empty if you did not look)"
+          label={say('pours.leftOverEmpty')}
           name="leftover"
           dimension="volume"
           value={log.leftover}
@@ -53,7 +55,7 @@ export function WentInFields({
           }}
         />
         <QuantityField
-          label="Missing to fill them (if it fell short)"
+          label={say('pours.missingFill')}
           name="short"
           dimension="volume"
           value={log.short}
@@ -64,7 +66,7 @@ export function WentInFields({
         />
       </div>
       <Choice<Grade>
-        legend="It came out like"
+        legend={say('pours.cameOutLike')}
         value={log.grade}
         options={consistencies.map(({ grade, name }) => ({ value: grade, label: name }))}
         onChange={(grade) => set({ grade })}

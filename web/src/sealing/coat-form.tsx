@@ -1,4 +1,4 @@
-import { identity } from '@dewpot/core/units';
+import { listed, identity, quantity } from '@dewpot/core/units';
 import { coatTools, coatToolWords, sides } from '@dewpot/core/sealing';
 import { Button } from '../ui/button';
 import type { ActionProps } from '../ui/casts/action-props';
@@ -7,14 +7,14 @@ import { OverrideField } from '../ui/casts/override-field';
 import { toolWords } from '../ui/casts/seal-words';
 import { Choice } from '../ui/choice';
 import { FigureWorking } from '../ui/figure-working';
-import { sayDay } from '../ui/format-time';
-import { useUnits } from '../ui/units';
+import { dayOf } from '../ui/format-time';
 import { SealUse } from './seal-use';
 import { useCoat, type Coat } from './use-coat';
 import { useSay } from '../ui/say';
 
 /** A coat of sealer by what the piece is for. A damp piece is refused with the reason; that can be overridden, and is kept. */
 export function CoatForm({ casts, busy, record }: ActionProps) {
+  const say = useSay();
   const coat = useCoat({ casts, record });
   const { chosen, choose, advised, coats, done } = coat;
   return (
@@ -34,10 +34,10 @@ export function CoatForm({ casts, busy, record }: ActionProps) {
         onClick={coat.save}
       >
         {advised
-          ? 'Coat against the advice'
+          ? say('sealing.coatAgainst')
           : coats > 1
-            ? `Coat ${done + 1} of ${Math.max(coats, done + 1)} is on`
-            : 'One coat is on'}
+            ? say('sealing.coatOn', { done: done + 1, coats: Math.max(coats, done + 1) })
+            : say('sealing.oneCoatOn')}
       </Button>
     </form>
   );
@@ -48,7 +48,7 @@ function CoatChoices({ coat: { chosen, choose, products, product, coats, side, d
   return (
     <>
       <Choice
-        legend="With"
+        legend={say('sealing.withWhat')}
         options={products.map(({ id, sealer }) => ({ value: id, label: sealer.name }))}
         value={product.id}
         onChange={(id) => choose({ product: id })}
@@ -56,27 +56,27 @@ function CoatChoices({ coat: { chosen, choose, products, product, coats, side, d
       <div className="flex flex-wrap gap-x-6 gap-y-3">
         {done === 0 && (
           <Choice
-            legend="Coats"
+            legend={say('sealing.coatsField')}
             options={[1, 2, 3].map((value) => ({ value, label: `${value}` }))}
             value={coats}
             onChange={(value) => choose({ coats: value })}
           />
         )}
         <Choice
-          legend="Where"
+          legend={say('sealing.where')}
           options={sides.map((value) => ({ value, label: sideWords[value] }))}
           value={side}
           onChange={(value) => choose({ side: value })}
         />
         <Choice
-          legend="Applied by"
+          legend={say('sealing.appliedBy')}
           options={coatTools.map((value) => ({ value, label: toolWords[value] }))}
           value={chosen.tool}
           onChange={(tool) => choose({ tool })}
         />
       </div>
       <p className="quiet text-sm">
-        {toolWords[chosen.tool]}: {say(coatToolWords[chosen.tool])}.
+        {say(toolWords[chosen.tool])}: {say(coatToolWords[chosen.tool])}.
       </p>
     </>
   );
@@ -84,17 +84,17 @@ function CoatChoices({ coat: { chosen, choose, products, product, coats, side, d
 
 /** How much one coat takes, and the lot that it comes from. */
 function OneCoat({ coat: { volume, product, lot, now }, count }: { coat: Coat; count: number }) {
-  const units = useUnits();
+  const say = useSay();
   return (
     <div>
-      <p>
-        One thin coat takes about <strong>{units.sayFigure(volume)}</strong> for{' '}
-        {count > 1 ? `these ${count}` : 'this piece'}; wipe what stands. Full cure {product.sealer.cureDays} days.
-      </p>
+      <p>{say('sealing.oneThinCoat', { volume, count, cure: quantity(product.sealer.cureDays, 'days', 0) })}</p>
       {lot && (
         <p className="quiet text-sm">
-          From the lot of {sayDay(lot.boughtAt, now)}: {units.say(lot.left, 'mL')} left
-          {lot.left < volume.value && ', too little for it'}.
+          {say('sealing.fromLot', {
+            boughtAt: dayOf(lot.boughtAt, now),
+            left: quantity(lot.left, 'mL'),
+            short: lot.left < volume.value ? 'yes' : 'no',
+          })}
         </p>
       )}
       <FigureWorking figure={volume} />
@@ -124,14 +124,14 @@ function Against({ coat, count }: { coat: Coat; count: number }) {
         <OverrideField
           title={
             shut.length === 0
-              ? 'not yet'
+              ? say('sealing.notYet')
               : shut.length === count
-                ? 'not dry enough to seal'
-                : `${shut.map(({ cast }) => cast.code).join(', ')} not dry enough`
+                ? say('sealing.notDry')
+                : say('sealing.notDryCodes', { shut: listed(shut.map(({ cast }) => cast.code)) })
           }
           reasons={[...shut.flatMap(({ reasons }) => reasons), ...soon.map((one) => one.told)]}
-          note="Do not seal yet. Film sealers blister, peel or cloud on damp pieces."
-          label="Coat it all the same, because"
+          note={say('sealing.doNotSealYet')}
+          label={say('sealing.coatAllTheSame')}
           reason={chosen.reason}
           onReason={(reason) => choose({ reason })}
         />

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { distinct, exactly } from '@dewpot/core/units';
 import { decorations, decorationsInOrder, type Decoration } from '@dewpot/core/sealing';
 import { againstDecorating } from '@dewpot/core/casts';
 import { Choice } from '../ui/choice';
@@ -17,35 +18,36 @@ export function DecorateForm(props: ActionProps) {
   const [reason, setReason] = useState('');
   const { name, how, dries } = decorations[decoration];
   const against = [
-    ...new Set(props.casts.flatMap(({ life, dry }) => againstDecorating(life, dry.dryEnough, decoration, now))),
+    ...distinct(props.casts.flatMap(({ life, dry }) => againstDecorating(life, dry.dryEnough, decoration, now))),
   ];
   const overridden = reason.trim();
   return (
     <div className="space-y-4">
       <Choice
-        legend="With"
+        legend={say('sealing.withWhat')}
         options={decorationsInOrder.map((value) => ({ value, label: decorations[value].name }))}
         value={decoration}
         onChange={setDecoration}
       />
       <p>
-        {say(how)} <span className="quiet">Dry in {dries} h at 20 °C.</span>
+        {say(how)}{' '}
+        <span className="quiet">{say('sealing.dryIn', { dries: exactly(dries, 'h'), warmth: exactly(20, '°C') })}</span>
       </p>
       <label className="block text-sm font-semibold">
-        Which, and how (may be left open)
+        {say('sealing.whichHow')}
         <input
           className="input input-bordered mt-1 h-12 w-full"
           value={note}
           maxLength={300}
-          placeholder="two coats of grey milk paint"
+          placeholder={say('sealing.whichHowHint')}
           onChange={({ target }) => setNote(target.value)}
         />
       </label>
       {against.length > 0 && (
         <OverrideField
-          title="not now"
+          title={say('sealing.notNow')}
           reasons={against}
-          label="Do it all the same, because"
+          label={say('casts.allTheSame')}
           reason={reason}
           onReason={setReason}
         />
@@ -53,7 +55,7 @@ export function DecorateForm(props: ActionProps) {
       <DoneButton
         {...props}
         disabled={against.length > 0 && overridden === ''}
-        said={`${say(name)}: kept.`}
+        said={say('sealing.decorationKept', { name: say(name) })}
         event={{
           type: 'decorated',
           decoration,
@@ -61,7 +63,7 @@ export function DecorateForm(props: ActionProps) {
           ...(against.length > 0 && { overridden }),
         }}
       >
-        {say(name)} is on
+        {say('sealing.decorationOn', { name: say(name) })}
       </DoneButton>
     </div>
   );

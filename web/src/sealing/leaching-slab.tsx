@@ -1,3 +1,4 @@
+import { fixed, listed, neededDecimals } from '@dewpot/core/units';
 import { leaching } from '@dewpot/core/curing';
 import type { CastDetail } from '@dewpot/contract';
 import { useSay } from '../ui/say';
@@ -14,12 +15,15 @@ export function LeachingSlab({ cast: { life } }: { cast: CastDetail }) {
   const x = (i: number) => 40 + i * 46;
   return (
     <figure className="card-slab">
-      <h2 className="text-xl">Leached for plants</h2>
+      <h2 className="text-xl">{say('sealing.leachedForPlants')}</h2>
       <svg
         viewBox="0 0 420 92"
         className="w-full"
         role="img"
-        aria-label={`Leaching: ${readings.map(({ ph }) => `pH ${ph}`).join(', ')}. ${say(told)}`}
+        aria-label={say('sealing.leachingTold', {
+          readings: listed(readings.map(({ ph }) => say('sealing.phReading', { ph: fixed(ph, neededDecimals(ph)) }))),
+          told: say(told),
+        })}
       >
         <rect
           x={34}
@@ -50,9 +54,7 @@ export function LeachingSlab({ cast: { life } }: { cast: CastDetail }) {
           </g>
         ))}
       </svg>
-      <figcaption className="text-sm">
-        {life.leaches ?? 0} {life.leaches === 1 ? 'soak' : 'soaks'} so far. {say(told)}
-      </figcaption>
+      <figcaption className="text-sm">{say('sealing.soaksSoFar', { leaches: life.leaches ?? 0, told })}</figcaption>
     </figure>
   );
 }

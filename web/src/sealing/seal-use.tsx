@@ -23,7 +23,7 @@ export function SealUse({
   return (
     <>
       <Picks
-        legend="What is it for?"
+        legend={say('pours.whatFor')}
         options={pieceUses.map((value) => ({ value, label: pieceUseWords[value] }))}
         value={uses}
         onChange={onUses}
@@ -31,8 +31,8 @@ export function SealUse({
       <p>
         <strong>
           {advice.sealer
-            ? `${say.value(sealers[advice.sealer].name)}, ${advice.coats} ${advice.coats > 1 ? 'coats' : 'coat'}.`
-            : 'Leave unsealed.'}
+            ? say('sealing.adviceTold', { sealer: sealers[advice.sealer].name, coats: advice.coats })
+            : say('sealing.leaveUnsealedTold')}
         </strong>{' '}
         {say(advice.reason)}
       </p>
@@ -43,7 +43,7 @@ export function SealUse({
       ))}
       {!advice.sealer && (
         <Button disabled={busy} look="main" size="tall" className="w-full text-lg" onClick={onLeaveBare}>
-          Leave unsealed
+          {say('sealing.leaveUnsealed')}
         </Button>
       )}
     </>

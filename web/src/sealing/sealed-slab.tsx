@@ -1,7 +1,7 @@
+import { listed } from '@dewpot/core/units';
 import { checksToCome, coatsToCome, curedAt, lastCoat, resealAt, sealerOfCoat } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
-import { format } from 'date-fns';
-import { sayDay } from '../ui/format-time';
+import { dayOf } from '../ui/format-time';
 import { checkWords } from '../ui/casts/seal-words';
 import { sideWords } from '../ui/casts/event-words';
 import { useSay } from '../ui/say';
@@ -15,32 +15,42 @@ export function SealedSlab({ cast: { life }, now }: { cast: CastDetail; now: num
   const cured = curedAt(last);
   const checks = checksToCome(life);
   const again = resealAt(life);
-  const tried = (life.checks ?? []).map(({ check, held }) => `${checkWords[check]} ${held ? 'held' : 'did not hold'}`);
+  const tried = (life.checks ?? []).map(({ check, held }) =>
+    say('sealing.checkHeld', { check: checkWords[check], held: held ? 'yes' : 'no' }),
+  );
   return (
-    <section className="card-slab" aria-label="Sealed">
-      <h2 className="mb-2 text-xl">Sealed</h2>
+    <section className="card-slab" aria-label={say('sealing.sealed')}>
+      <h2 className="mb-2 text-xl">{say('sealing.sealed')}</h2>
       <ol className="divide-base-300 divide-y">
         {life.coats.map((coat, i) => (
           <li key={coat.id} className="flex flex-wrap justify-between gap-x-4 py-1">
             <span>
-              Coat {i + 1}: {say.value(sealerOfCoat(coat).name)}, {sideWords[coat.side]}
+              {say('sealing.coatLine', {
+                i: i + 1,
+                name: say.value(sealerOfCoat(coat).name),
+                sideWords: say(sideWords[coat.side]),
+              })}
             </span>
-            <span className="quiet">{sayDay(coat.at, now)}</span>
+            <span className="quiet">{say(dayOf(coat.at, now))}</span>
             {coat.overridden !== undefined && (
-              <span className="text-accent w-full text-sm">Against the advice: {coat.overridden}</span>
+              <span className="text-accent w-full text-sm">
+                {say('sealing.againstAdvice', { overridden: coat.overridden })}
+              </span>
             )}
           </li>
         ))}
       </ol>
       <p className="mt-2">
-        {toCome > 0 ? `${toCome} more to come.` : `Fully hard ${cured > now ? 'from' : 'since'} ${sayDay(cured, now)}.`}{' '}
-        {tried.length > 0 && `Tried: ${tried.join(', ')}. `}
-        {toCome === 0 && checks.length > 0 && `Not tried yet: ${checks.map((one) => checkWords[one]).join(', ')}.`}
+        {toCome > 0
+          ? say('sealing.moreToCome', { toCome })
+          : say('sealing.fullyHard', { past: cured > now ? 'no' : 'yes', cured: dayOf(cured, now) })}{' '}
+        {tried.length > 0 && say('sealing.triedTold', { tried: listed(tried) })}
+        {toCome === 0 &&
+          checks.length > 0 &&
+          say('sealing.notTried', { checks: listed(checks.map((one) => checkWords[one]).map((one) => say(one))) })}
       </p>
       {again !== undefined && toCome === 0 && (
-        <p className="quiet text-sm">
-          Try it with a drop of water about {format(again, 'MMMM yyyy')}; where that soaks in, seal it again.
-        </p>
+        <p className="quiet text-sm">{say('sealing.tryDropAbout', { again: { at: again, as: 'month' } })}</p>
       )}
     </section>
   );

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { exactly } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { FILM_TEST_HOURS, sealCheckWords, type SealCheck } from '@dewpot/core/sealing';
 import { checksToCome } from '@dewpot/core/casts';
@@ -11,19 +12,24 @@ const spans = [8, 12, 16, 20, 24].map((value) => ({ value, label: `${value} h` }
 
 /** Clear film taped on: for those who have no scale. */
 export function TestForm(props: ActionProps) {
+  const say = useSay();
   const [hours, setHours] = useState<number>(FILM_TEST_HOURS);
   const event = { type: 'film-tested' as const, hours };
   return (
     <div className="space-y-4">
-      <p className="quiet">
-        Clear film, taped down all round on the thickest place, out of the sun. After {FILM_TEST_HOURS} h look under it.
-      </p>
-      <Choice legend="How long was it on?" options={spans} value={hours} onChange={setHours} />
-      <DoneButton {...props} said="No drops." event={{ ...event, drops: false }}>
-        No drops under it
+      <p className="quiet">{say('sealing.filmHow', { filmTestHours: exactly(FILM_TEST_HOURS, 'h') })}</p>
+      <Choice legend={say('sealing.howLongOn')} options={spans} value={hours} onChange={setHours} />
+      <DoneButton {...props} said={say('sealing.noDrops')} event={{ ...event, drops: false }}>
+        {say('sealing.noDropsUnder')}
       </DoneButton>
-      <DoneButton {...props} said="Still damp." event={{ ...event, drops: true }} look="strong" size="tall">
-        Drops, or a dark patch
+      <DoneButton
+        {...props}
+        said={say('sealing.stillDamp')}
+        event={{ ...event, drops: true }}
+        look="strong"
+        size="tall"
+      >
+        {say('sealing.dropsPatch')}
       </DoneButton>
     </div>
   );
@@ -40,14 +46,14 @@ export function CheckForm(props: ActionProps) {
   return (
     <div className="space-y-4">
       <Choice
-        legend="Which one"
+        legend={say('sealing.whichOne')}
         options={all.map((value) => ({ value, label: sealCheckWords[value].name }))}
         value={check}
         onChange={setCheck}
       />
       <p>{say(sealCheckWords[check].how)}</p>
       <label className="block text-sm font-semibold">
-        What was seen (may be left open)
+        {say('sealing.whatSeen')}
         <input
           className="input input-bordered mt-1 h-12 w-full"
           value={note}
@@ -55,11 +61,17 @@ export function CheckForm(props: ActionProps) {
           onChange={({ target }) => setNote(target.value)}
         />
       </label>
-      <DoneButton {...props} said="It holds." event={{ ...event, held: true }}>
-        It holds
+      <DoneButton {...props} said={say('sealing.itHoldsTold')} event={{ ...event, held: true }}>
+        {say('sealing.itHolds')}
       </DoneButton>
-      <DoneButton {...props} said="Kept: it did not hold." event={{ ...event, held: false }} look="strong" size="tall">
-        It does not: one more coat
+      <DoneButton
+        {...props}
+        said={say('sealing.keptNotHeld')}
+        event={{ ...event, held: false }}
+        look="strong"
+        size="tall"
+      >
+        {say('sealing.doesNotHold')}
       </DoneButton>
     </div>
   );

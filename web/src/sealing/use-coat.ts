@@ -9,6 +9,7 @@ import { usualUses } from '../ui/casts/seal-words';
 import { useNow } from '../ui/use-now';
 import { lotOf, productsOf, remarksOn, shutFor, useGateGrounds } from './coat-grounds';
 import { areaToSeal, porousOf } from './faces-of';
+import { useSay } from '../ui/say';
 
 /** What is chosen of a coat; what is left open goes by the advice for its uses. */
 interface CoatChoices {
@@ -22,6 +23,7 @@ interface CoatChoices {
 
 /** A coat on like casts: what is chosen, what follows from it, what speaks against it, and how it is recorded. */
 export function useCoat({ casts, record }: Pick<ActionProps, 'casts' | 'record'>) {
+  const say = useSay();
   const now = useNow();
   const store = useQuery(storeQuery).data;
   const ambient = useAmbient().data?.now;
@@ -78,7 +80,7 @@ export function useCoat({ casts, record }: Pick<ActionProps, 'casts' | 'record'>
     now,
     save: () =>
       record(
-        casts.length > 1 ? `${casts.length} coated.` : 'Coated.',
+        casts.length > 1 ? say('sealing.castsCoated', { casts: casts.length }) : say('sealing.coated'),
         casts.flatMap((cast) => [
           ...(done === 0 ? [{ cast, event: { ...planned, ...by, coats } }] : []),
           { cast, event: coatOf(cast) },
@@ -86,7 +88,7 @@ export function useCoat({ casts, record }: Pick<ActionProps, 'casts' | 'record'>
       ),
     leaveBare: () =>
       record(
-        'It stays bare.',
+        say('sealing.staysBare'),
         casts.map((cast) => ({ cast, event: { ...planned, coats: 0 } })),
       ),
   };

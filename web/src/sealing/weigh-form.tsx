@@ -3,13 +3,15 @@ import { useState } from 'react';
 import { useAmbient, useSession } from '../api/session';
 import { Button } from '../ui/button';
 import { QuantityField } from '../ui/quantity-field';
-import { sayWhen } from '../ui/format-time';
+import { whenOf } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import type { ActionProps } from '../ui/casts/action-props';
+import { useSay } from '../ui/say';
 
 /** A weighing of each cast; the air is taken from the station. */
 export function WeighForm({ casts, busy, record }: ActionProps) {
+  const say = useSay();
   const { workshop } = useSession();
   const units = useUnits();
   const now = useNow();
@@ -20,7 +22,7 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
   const save = () => {
     if (entered.length === 0) return setMissing(true);
     record(
-      entered.length > 1 ? `${entered.length} weighed.` : 'Weighed.',
+      entered.length > 1 ? say('sealing.manyWeighed', { entered: entered.length }) : say('sealing.oneWeighed'),
       entered.map((cast) => ({
         cast,
         event: {
@@ -40,7 +42,7 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
           <div key={cast.id} className="grid grid-cols-[4rem_1fr_1fr] items-center gap-3">
             <span className="numeral text-xl">{cast.code}</span>
             <QuantityField
-              label={`Mass of ${cast.code}`}
+              label={say('sealing.massOf', { code: cast.code })}
               hideLabel
               name="mass"
               dimension="mass"
@@ -51,23 +53,27 @@ export function WeighForm({ casts, busy, record }: ActionProps) {
             />
             <span className="quiet text-sm">
               {last
-                ? `last ${units.sayWeighing(last)}, ${sayWhen(defined(cast.life.weighedAt), now)}`
-                : `fresh it was about ${units.say(cast.expected.fresh, 'g')}`}
+                ? say('sealing.lastWas', {
+                    last: units.sayWeighing(last),
+                    now: say(whenOf(defined(cast.life.weighedAt), now)),
+                  })
+                : say('sealing.freshWas', { fresh: units.say(cast.expected.fresh, 'g') })}
             </span>
           </div>
         );
       })}
       {missing && entered.length === 0 && (
         <p role="alert" className="text-error">
-          Nothing was weighed yet. Put {defined(casts[0]).code} on the scale and enter what it shows.
+          {say('sealing.nothingWeighed', { code: defined(casts[0]).code })}
         </p>
       )}
       <Button type="submit" disabled={busy} look="main" size="bench" className="w-full text-lg" onClick={save}>
-        Save {entered.length > 1 ? 'weighings' : 'weighing'}
+        {say('sealing.saveWeighings', { count: entered.length })}
       </Button>
       <p className="quiet text-sm">
-        To the scale’s step of {units.sayWeighing({ mass: workshop.scaleStep, step: workshop.scaleStep })}. The air by
-        the station is kept with it.
+        {say('sealing.toScaleStep', {
+          value: units.sayWeighing({ mass: workshop.scaleStep, step: workshop.scaleStep }),
+        })}
       </p>
     </form>
   );

@@ -3,7 +3,7 @@ import { HOUR, exactly } from '@dewpot/core/units';
 import { evaporation, faceRisk, overFace } from '@dewpot/core/curing';
 import type { AmbientView } from '@dewpot/contract';
 import { area, line } from 'd3-shape';
-import { sayClock, sayWeekday } from '../ui/format-time';
+import { clockOf, weekdayOf } from '../ui/format-time';
 import { useUnits } from '../ui/units';
 import { useSay } from '../ui/say';
 
@@ -91,6 +91,7 @@ export function AmbientStrip({ ambient }: { ambient: AmbientView }) {
 
 /** Noon and midnight along the foot. */
 function HourMarks({ hours, x }: { hours: readonly Hour[]; x: (i: number) => number }) {
+  const say = useSay();
   return (
     <>
       {hours.map(({ at }, i) =>
@@ -105,7 +106,7 @@ function HourMarks({ hours, x }: { hours: readonly Hour[]; x: (i: number) => num
               opacity={0.8}
               textAnchor={i < 3 ? 'start' : 'middle'}
             >
-              {new Date(at).getHours() === 0 ? sayWeekday(at) : sayClock(at)}
+              {new Date(at).getHours() === 0 ? say(weekdayOf(at)) : say(clockOf(at))}
             </text>
           </g>
         ) : null,

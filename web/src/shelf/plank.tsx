@@ -43,7 +43,7 @@ function Row({
   const { height, width } = sizeOf(group, scale);
   const middle = x + (step * (casts.length - 1)) / 2;
   const judged = judgedBy(casts);
-  const name = `${first.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}, ${codes}${judged ? `, ${judged}` : ''}`;
+  const name = `${first.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}, ${codes}${judged ? `, ${say(judged)}` : ''}`;
   return (
     <g>
       {/* The foremost stands at the left and is painted last. */}

@@ -15,7 +15,7 @@ import { endOfDay } from 'date-fns';
 import { Link } from 'react-router';
 import { Button, buttonClass } from '../ui/button';
 import { judgedBy, placeOf } from '../ui/casts/reading';
-import { sayWhen } from '../ui/format-time';
+import { whenOf } from '../ui/format-time';
 import { WindowBand, windowInWords } from '../ui/window-band';
 import type { Speaker } from '@dewpot/locales';
 import { useSay } from '../ui/say';
@@ -96,8 +96,8 @@ function PlaceHead({
 function told(due: Due, now: number, say: Speaker): string {
   const window = windowInWords(due, now);
   return due.postponedUntil === undefined
-    ? window
-    : say('shelf.postponedTo', { postponedUntil: sayWhen(due.postponedUntil, now), window });
+    ? say(window)
+    : say('shelf.postponedTo', { postponedUntil: whenOf(due.postponedUntil, now), window });
 }
 
 function RoundRow({
@@ -142,7 +142,7 @@ function RoundRow({
             {due.core && `${due.core}: `}
             {told(due, now, say)}
             {due.told && `; ${say(due.told)}`}
-            {judged && `; ${judged}`}
+            {judged && `; ${say(judged)}`}
           </span>{' '}
           <button
             type="button"

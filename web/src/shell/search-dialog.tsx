@@ -35,10 +35,11 @@ const screensWith = (words: string, say: Speaker): Found[] =>
     .filter(({ name }) => name.toLowerCase().includes(words.toLowerCase()))
     .map(({ path, name }) => ({ to: path, name, note: msg('shell.kindScreen') }));
 
-const termsWith = (words: string): Found[] =>
+const termsWith = (words: string, say: Speaker): Found[] =>
   Object.entries(terms)
-    .filter(([, { name }]) => name.toLowerCase().includes(words.toLowerCase()))
-    .map(([key, { name }]) => ({ to: `/glossary#${key}`, name, note: msg('shell.kindWord') }));
+    .map(([key, { name }]) => ({ key, name: say(name) }))
+    .filter(({ name }) => name.toLowerCase().includes(words.toLowerCase()))
+    .map(({ key, name }) => ({ to: `/glossary#${key}`, name, note: msg('shell.kindWord') }));
 
 const foundOf = ({ kind, id, name, mould }: SearchHit, say: Speaker): Found => ({
   to: kinds[kind].to(id),
@@ -67,7 +68,7 @@ export function SearchDialog({ onClose }: { onClose: () => void }) {
   const found =
     words === ''
       ? []
-      : [...(data ?? []).map((hit) => foundOf(hit, say)), ...screensWith(words, say), ...termsWith(words)];
+      : [...(data ?? []).map((hit) => foundOf(hit, say)), ...screensWith(words, say), ...termsWith(words, say)];
   const open = (event: KeyboardEvent<HTMLElement>) => {
     if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement)) return;
     event.currentTarget.querySelector('a')?.click();

@@ -1,3 +1,5 @@
+import { type Speaker } from '@dewpot/locales';
+import { msg, type Message } from '@dewpot/core/units';
 import type { Simulation } from '@dewpot/core/simulation';
 import type { EChartsCoreOption } from 'echarts/core';
 import { font, INK, inked } from '../ui/chart-style';
@@ -7,10 +9,10 @@ const DAY = 24;
 const EVERY = 4;
 
 type Curve = 'strength' | 'water' | 'evaporation';
-const rows: readonly { readonly of: Curve; readonly colour: string; readonly name: string }[] = [
-  { of: 'strength', colour: 'var(--color-primary)', name: 'Strength, %' },
-  { of: 'water', colour: 'var(--color-secondary)', name: 'Water still to evaporate, %' },
-  { of: 'evaporation', colour: 'var(--color-accent)', name: 'Off a wet face, kg/m²/h' },
+const rows: readonly { readonly of: Curve; readonly colour: string; readonly name: Message }[] = [
+  { of: 'strength', colour: 'var(--color-primary)', name: msg('simulation.strengthAxis') },
+  { of: 'water', colour: 'var(--color-secondary)', name: msg('simulation.waterAxis') },
+  { of: 'evaporation', colour: 'var(--color-accent)', name: msg('simulation.evaporationAxis') },
 ];
 const HEIGHT = 84;
 const GAP = 38;
@@ -19,7 +21,7 @@ const valueOf = (of: Curve) => (hour: Simulation['hours'][number]) =>
   of === 'strength' ? hour.strength * 100 : of === 'water' ? hour.waterShare * 100 : hour.evaporation;
 
 /** Forty days of one or two ways on one axis: strength, water, evaporation beneath one another. The second way is dashed. */
-export function curvesOption(ways: readonly Simulation[]): EChartsCoreOption {
+export function curvesOption(ways: readonly Simulation[], say: Speaker): EChartsCoreOption {
   const lines = rows.flatMap(({ of, colour }, axis) =>
     ways.map((way, i) => ({
       type: 'line',
@@ -35,7 +37,7 @@ export function curvesOption(ways: readonly Simulation[]): EChartsCoreOption {
     animation: false,
     grid: rows.map((_, i) => ({ left: 48, right: 12, top: 26 + i * (HEIGHT + GAP), height: HEIGHT })),
     title: rows.map(({ name }, i) => ({
-      text: name,
+      text: say(name),
       left: 0,
       top: 2 + i * (HEIGHT + GAP),
       textStyle: { ...font, fontSize: 13, fontWeight: 600, color: INK },
@@ -48,7 +50,11 @@ export function curvesOption(ways: readonly Simulation[]): EChartsCoreOption {
       interval: 5,
       axisLine: { lineStyle: { color: INK } },
       splitLine: { lineStyle: { color: inked(12) } },
-      axisLabel: { ...font, show: i === rows.length - 1, formatter: '{value} d' },
+      axisLabel: {
+        ...font,
+        show: i === rows.length - 1,
+        formatter: (value: number) => say('simulation.dayTick', { day: `${value}` }),
+      },
     })),
     yAxis: rows.map(({ of }, i) => ({
       type: 'value',

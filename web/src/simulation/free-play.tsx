@@ -41,8 +41,12 @@ export function FreePlay() {
   const first = useSimulation(pieces, key, one);
   const second = useSimulation(pieces, key, other);
   const option = useMemo(
-    () => curvesOption([first.came, second.came].filter((came): came is Simulation => came !== undefined)),
-    [first.came, second.came],
+    () =>
+      curvesOption(
+        [first.came, second.came].filter((came): came is Simulation => came !== undefined),
+        say,
+      ),
+    [first.came, second.came, say],
   );
   // Another piece begins with a demoulding that suits it; what else was chosen stays.
   const choosePiece = (next: string) => {
@@ -58,7 +62,7 @@ export function FreePlay() {
     <>
       {pieces.isOwn(key) && (
         <SelectField
-          label="Cast in"
+          label={say('simulation.castIn')}
           value={way.mixId ?? mixes[0]?.value ?? ''}
           options={mixes}
           onChange={(mixId) => onChange({ ...way, mixId })}
@@ -69,37 +73,37 @@ export function FreePlay() {
   );
   return (
     <div className="grid gap-4 lg:grid-cols-[19rem_minmax(0,1fr)_19rem]">
-      <section className="card-slab space-y-4" aria-label="One way">
-        <SelectField label="The piece" value={key} options={options} onChange={choosePiece} />
-        <h2 className="text-2xl">One way</h2>
-        {form('One way', one, setOne)}
+      <section className="card-slab space-y-4" aria-label={say('simulation.oneWay')}>
+        <SelectField label={say('simulation.thePiece')} value={key} options={options} onChange={choosePiece} />
+        <h2 className="text-2xl">{say('simulation.oneWay')}</h2>
+        {form(say('simulation.oneWay'), one, setOne)}
       </section>
-      <section className="card-slab min-w-0" aria-label="Forty days">
+      <section className="card-slab min-w-0" aria-label={say('simulation.fortyDays')}>
         <Chart
           option={option}
           height={CURVES_HEIGHT}
-          label={`Forty days of ${say.value(options.find(({ value }) => value === key)?.label ?? '')}`}
+          label={say('simulation.fortyDaysOf', { label: options.find(({ value }) => value === key)?.label ?? '' })}
         />
         <div className={`grid gap-4 ${other ? 'md:grid-cols-2' : ''}`}>
-          <CameOf label="What comes of one way" heading={other && 'One way (solid)'} {...first} />
-          {other && <CameOf label="What comes of another" heading="Another (dashed)" {...second} />}
+          <CameOf label={say('simulation.comesOfOne')} heading={other && say('simulation.oneWaySolid')} {...first} />
+          {other && (
+            <CameOf label={say('simulation.comesOfOther')} heading={say('simulation.otherDashed')} {...second} />
+          )}
         </div>
-        <p className="quiet mt-2 text-sm">
-          A plain model for learning what follows from what. Your own pieces are calculated from their own weighings.
-        </p>
+        <p className="quiet mt-2 text-sm">{say('simulation.plainModel')}</p>
       </section>
-      <section className="card-slab space-y-4 self-start" aria-label="Another way">
-        <h2 className="text-2xl">Another way</h2>
+      <section className="card-slab space-y-4 self-start" aria-label={say('simulation.anotherWay')}>
+        <h2 className="text-2xl">{say('simulation.anotherWay')}</h2>
         {other ? (
           <>
-            {form('Another way', other, setOther)}
+            {form(say('simulation.anotherWay'), other, setOther)}
             <Button look="plain" className="w-full" onClick={() => setOther(undefined)}>
-              Take it away
+              {say('simulation.takeAway')}
             </Button>
           </>
         ) : (
           <Button look="strong" size="tall" className="w-full" onClick={() => setOther(one)}>
-            Set one beside it
+            {say('simulation.setBeside')}
           </Button>
         )}
       </section>

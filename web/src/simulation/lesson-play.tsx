@@ -17,7 +17,7 @@ export function LessonPlay({ lesson: key, onLearned }: { lesson: LessonKey; onLe
   const asMost = useMemo(() => simulate(piece, lesson.start), [piece, lesson]);
   const wanted = seen?.outcomes.filter(({ of }) => lesson.learned.includes(of)) ?? [];
   const learned = seen !== undefined && wanted.every(({ grade }) => grade === 'good');
-  const option = useMemo(() => curvesOption(seen ? [seen, asMost] : [asMost]), [seen, asMost]);
+  const option = useMemo(() => curvesOption(seen ? [seen, asMost] : [asMost], say), [seen, asMost, say]);
   const see = () => {
     const came = simulate(piece, choices);
     setSeen(came);
@@ -32,7 +32,7 @@ export function LessonPlay({ lesson: key, onLearned }: { lesson: LessonKey; onLe
         <p>{say(lesson.scene)}</p>
         <p className="font-semibold">{say(lesson.asks)}</p>
         <ChoicesForm
-          name="What you do"
+          name={say('simulation.whatYouDo')}
           choices={choices}
           open={lesson.open}
           onChange={(next) => {
@@ -41,25 +41,25 @@ export function LessonPlay({ lesson: key, onLearned }: { lesson: LessonKey; onLe
           }}
         />
         <Button look="main" size="tall" className="w-full text-lg" onClick={see}>
-          See what comes of it
+          {say('simulation.seeWhatComes')}
         </Button>
       </section>
-      <section className="card-slab min-w-0 space-y-4" aria-label="What comes of it">
+      <section className="card-slab min-w-0 space-y-4" aria-label={say('simulation.whatComes')}>
         {seen ? (
           <div role="status" className="space-y-3">
-            <h2 className="text-2xl">{learned ? 'That is how' : 'Not yet'}</h2>
+            <h2 className="text-2xl">{learned ? say('simulation.thatIsHow') : say('simulation.notYet')}</h2>
             <OutcomeList outcomes={seen.outcomes} />
             {learned && <p className="border-primary border-l-4 pl-3">{say(lesson.moral)}</p>}
-            {!learned && <p className="quiet">Change something and see again.</p>}
+            {!learned && <p className="quiet">{say('simulation.changeAndSee')}</p>}
           </div>
         ) : (
           <div className="space-y-3">
-            <h2 className="text-2xl">As most would do it</h2>
+            <h2 className="text-2xl">{say('simulation.asMostWould')}</h2>
             <OutcomeList outcomes={asMost.outcomes.filter(({ of }) => lesson.learned.includes(of))} />
           </div>
         )}
-        <Chart option={option} height={CURVES_HEIGHT} label={`Forty days of ${say(piece.name)}`} />
-        {seen && <p className="quiet text-sm">Solid: your way. Dashed: as most would do it.</p>}
+        <Chart option={option} height={CURVES_HEIGHT} label={say('simulation.fortyDaysOf', { label: piece.name })} />
+        {seen && <p className="quiet text-sm">{say('simulation.solidDashed')}</p>}
       </section>
     </div>
   );

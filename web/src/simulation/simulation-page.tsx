@@ -28,8 +28,8 @@ export function SimulationPage() {
   return (
     <div className="mx-auto max-w-7xl space-y-4 p-4">
       <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
-        <h1 className="text-3xl">Simulate</h1>
-        <div role="tablist" aria-label="What to try" className="flex flex-wrap gap-1.5">
+        <h1 className="text-3xl">{say('shell.simulate')}</h1>
+        <div role="tablist" aria-label={say('simulation.whatToTry')} className="flex flex-wrap gap-1.5">
           {(['free', ...keys] as const).map((key) => (
             <Button
               key={key}
@@ -38,8 +38,8 @@ export function SimulationPage() {
               look={key === playing ? 'strong' : 'soft'}
               onClick={() => setPlaying(key)}
             >
-              {key !== 'free' && learned.includes(key) && <Check size={18} aria-label="learned" />}
-              {key === 'free' ? 'Forty days, freely' : say(lessons[key].name)}
+              {key !== 'free' && learned.includes(key) && <Check size={18} aria-label={say('simulation.learned')} />}
+              {key === 'free' ? say('simulation.fortyFreely') : say(lessons[key].name)}
             </Button>
           ))}
         </div>

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { Phrase } from '@dewpot/core/units';
+import { type Phrase, msg } from '@dewpot/core/units';
 import {
   simulationPieceOf,
   simulationPieces,
@@ -52,7 +52,7 @@ function piecesOf(moulds: readonly MouldView[], mixes: readonly MixView[], mater
       if (isExample(key)) return { piece: simulationPieces[key] };
       const mould = moulds.find(({ id }) => id === key);
       const mix = mixes.find(({ id }) => id === mixId) ?? mixes[0];
-      return mould && mix ? cast(mould, mix, materials) : { trouble: 'Its mould or its mix is not here any more.' };
+      return mould && mix ? cast(mould, mix, materials) : { trouble: msg('simulation.goneMouldMix') };
     },
   };
 }

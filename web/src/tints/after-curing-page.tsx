@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { identity } from '@dewpot/core/units';
+import { identity, exactly, neededDecimals, quantity } from '@dewpot/core/units';
 import { afterCure, colouringKinds, faceCover, gritsFor, sandingDepth, type ColouringKind } from '@dewpot/core/tints';
 import { Choice } from '../ui/choice';
 import { ChipFace } from './chip-face';
@@ -11,12 +11,12 @@ export function WaysPage() {
   const say = useSay();
   return (
     <TintRoom>
-      <TintHead title="Colouring after curing" />
+      <TintHead title={say('tints.colouringAfter')} />
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <Terrazzo />
-        <section className="card-slab" aria-label="In the mould">
-          <h2 className="text-2xl">In the mould</h2>
-          <p className="quiet mb-2 text-sm">Chosen for each mould when a pour is planned.</p>
+        <section className="card-slab" aria-label={say('tints.inTheMould')}>
+          <h2 className="text-2xl">{say('tints.inTheMould')}</h2>
+          <p className="quiet mb-2 text-sm">{say('tints.chosenPerMould')}</p>
           <dl className="space-y-2">
             {(Object.keys(colouringKinds) as ColouringKind[]).map((kind) => (
               <div key={kind}>
@@ -25,8 +25,8 @@ export function WaysPage() {
               </div>
             ))}
             <div>
-              <dt className="font-semibold">Metallic flakes</dt>
-              <dd>Want a thin mix to show: single cream. Or rub them on the cured face, where none is lost inside.</dd>
+              <dt className="font-semibold">{say('tints.flakes')}</dt>
+              <dd>{say('tints.flakesHow')}</dd>
             </div>
           </dl>
         </section>
@@ -34,9 +34,7 @@ export function WaysPage() {
           <section key={key} className="card-slab" aria-label={say(name)}>
             <h2 className="text-2xl">{say(name)}</h2>
             <p className="quiet">{say(gives)}</p>
-            <p className="mt-1">
-              On a <strong>{dryness === 'dry' ? 'dry' : 'damp, cured'}</strong> piece, {say(sealer)}.
-            </p>
+            <p className="mt-1">{say('tints.onPiece', { dry: dryness === 'dry' ? 'yes' : 'no', sealer })}</p>
             <ol className="mt-2 list-decimal space-y-0.5 pl-6">
               {steps.map((step) => (
                 <li key={identity(step)}>{say(step)}</li>
@@ -91,48 +89,52 @@ function Terrazzo() {
   const [face, setFace] = useState<'matt' | 'smooth' | 'shine'>('smooth');
   const cover = faceCover(share, size, depth);
   return (
-    <section className="card-slab space-y-3" aria-label="Terrazzo">
-      <h2 className="text-2xl">Terrazzo</h2>
+    <section className="card-slab space-y-3" aria-label={say('tints.terrazzo')}>
+      <h2 className="text-2xl">{say('tints.terrazzo')}</h2>
       <div className="grid gap-4 sm:grid-cols-[12rem_1fr]">
         <ChipFace cover={cover} size={size} seed={5} />
         <div className="space-y-2">
-          <p>
-            <span className="numeral text-4xl">{(cover * 100).toFixed(0)} %</span> of the face is chips
-          </p>
+          <p>{say('tints.faceIsChips', { cover: quantity(cover * 100, '%', 0) })}</p>
           <Slider
-            label="Chips in the mix"
+            label={say('tints.chipsInMix')}
             value={share}
             min={0.04}
             max={0.4}
             step={0.01}
-            say={(n) => `${(n * 100).toFixed(0)} % of its volume`}
+            say={(n) => say('tints.ofItsVolume', { n: quantity(n * 100, '%', 0) })}
             onChange={setShare}
           />
-          <Slider label="Grain size" value={size} min={2} max={20} step={1} say={(n) => `${n} mm`} onChange={setSize} />
           <Slider
-            label="Sanded off"
+            label={say('tints.grainSize')}
+            value={size}
+            min={2}
+            max={20}
+            step={1}
+            say={(n) => say.quantity(n, 'mm', neededDecimals(n))}
+            onChange={setSize}
+          />
+          <Slider
+            label={say('tints.sandedOff')}
             value={depth}
             min={0}
             max={20}
             step={0.5}
-            say={(n) => `${n} mm`}
+            say={(n) => say.quantity(n, 'mm', neededDecimals(n))}
             onChange={setDepth}
           />
         </div>
       </div>
       {depth < sandingDepth(size) && (
-        <p className="text-warning">
-          Few chips are open yet: {sandingDepth(size)} mm, half a chip, opens half of what they can cover.
-        </p>
+        <p className="text-warning">{say('tints.fewOpen', { size: exactly(sandingDepth(size), 'mm') })}</p>
       )}
-      {share > 0.3 && <p className="text-warning">Over 30 % of the volume weakens the piece and opens its faces.</p>}
+      {share > 0.3 && <p className="text-warning">{say('tints.over30', { limit: quantity(30, '%', 0) })}</p>}
       <Choice
-        legend="The face is to be"
+        legend={say('tints.faceToBe')}
         value={face}
         options={[
-          { value: 'matt', label: 'matt' },
-          { value: 'smooth', label: 'smooth' },
-          { value: 'shine', label: 'shining' },
+          { value: 'matt', label: say('tints.matt') },
+          { value: 'smooth', label: say('tints.smoothFace') },
+          { value: 'shine', label: say('tints.shining') },
         ]}
         onChange={setFace}
       />
@@ -143,10 +145,7 @@ function Terrazzo() {
           </li>
         ))}
       </ol>
-      <p className="border-accent border-l-4 pl-3 text-sm">
-        Sand wet: the dust is silica and harms the lungs. Keep the plug of the machine on an earth-leakage switch, and
-        its slurry out of the drain.
-      </p>
+      <p className="border-accent border-l-4 pl-3 text-sm">{say('tints.sandWet')}</p>
     </section>
   );
 }

@@ -2,6 +2,7 @@ import { isBinder } from '@dewpot/core/materials';
 import type { TintInput } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
 import { SelectField } from '../ui/select-field';
+import { useSay } from '../ui/say';
 
 type Base = TintInput['base'];
 
@@ -15,6 +16,7 @@ export function BaseFields({
   palette: Palette;
   onChange: (base: Base) => void;
 }) {
+  const say = useSay();
   const binders = store.materials.filter(isBinder);
   const sands = store.materials.filter(({ kind }) => kind === 'aggregate');
   const blend = binders.find(({ id }) => id === base.binderId)?.kind === 'pre-blend';
@@ -22,7 +24,7 @@ export function BaseFields({
   return (
     <div className="grid grid-cols-[1.5fr_1fr] gap-2">
       <SelectField
-        label="On"
+        label={say('tints.on')}
         value={base.binderId}
         options={binders.map(option)}
         onChange={(binderId) => {
@@ -31,12 +33,12 @@ export function BaseFields({
         }}
       />
       {blend ? (
-        <p className="quiet self-end pb-2 text-sm">its sand is in the bag</p>
+        <p className="quiet self-end pb-2 text-sm">{say('tints.sandInBag')}</p>
       ) : (
         <SelectField
-          label="with"
+          label={say('tints.with')}
           value={base.sandId ?? ''}
-          options={[{ value: '', label: 'no sand' }, ...sands.map(option)]}
+          options={[{ value: '', label: say('tints.noSand') }, ...sands.map(option)]}
           onChange={(sandId) => onChange({ binderId: base.binderId, ...(sandId && { sandId }) })}
         />
       )}

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { msg } from '@dewpot/core/units';
 import { labOf } from '@dewpot/core/tints';
 import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
@@ -11,6 +12,7 @@ import { Busy, Empty, Failure } from '../ui/states';
 import { bookCsv, readTints, tintsJson } from './tint-files';
 import { TintHead, TintRoom } from './tint-nav';
 import { dryOf } from './tint-words';
+import { useSay } from '../ui/say';
 
 interface Page {
   readonly key: string;
@@ -27,11 +29,11 @@ interface Page {
 /** Under this chroma a colour has no hue to speak of. */
 const GREY = 6;
 const families = [
-  { name: 'Greys', holds: ({ chroma }: Page) => chroma < GREY },
-  { name: 'Reds', holds: ({ hue }: Page) => hue >= 330 || hue < 52 },
-  { name: 'Ochres and browns', holds: ({ hue }: Page) => hue >= 52 && hue < 98 },
-  { name: 'Greens', holds: ({ hue }: Page) => hue >= 98 && hue < 200 },
-  { name: 'Blues', holds: () => true },
+  { name: msg('tints.greys'), holds: ({ chroma }: Page) => chroma < GREY },
+  { name: msg('tints.reds'), holds: ({ hue }: Page) => hue >= 330 || hue < 52 },
+  { name: msg('tints.ochres'), holds: ({ hue }: Page) => hue >= 52 && hue < 98 },
+  { name: msg('tints.greens'), holds: ({ hue }: Page) => hue >= 98 && hue < 200 },
+  { name: msg('tints.blues'), holds: () => true },
 ] as const;
 
 function pageOf(key: string, name: string, kind: Page['kind'], colour: string): Page {
@@ -62,10 +64,11 @@ function pagesOf(palette: Palette): Page[] {
 
 /** All tints and measured chips by hue, each family from light to dark; prints as it stands. */
 export function BookPage() {
+  const say = useSay();
   const { palette, error, isPending } = usePalette();
   const bring = useBringTints();
   const [kind, setKind] = useState<'all' | Page['kind']>('all');
-  if (isPending) return <Busy what="the swatch book" />;
+  if (isPending) return <Busy what={say('tints.busyBook')} />;
   if (!palette) return <Failure error={error} />;
   const pages = pagesOf(palette).filter((page) => kind === 'all' || page.kind === kind);
   const rows = families.map(({ name }, i) => ({
@@ -74,31 +77,31 @@ export function BookPage() {
   }));
   return (
     <TintRoom>
-      <TintHead title="Swatches">
+      <TintHead title={say('shell.swatches')}>
         <select
           className="select select-bordered h-12 w-40"
-          aria-label="Show"
+          aria-label={say('tints.show')}
           value={kind}
           onChange={({ target }) => setKind(target.value as typeof kind)}
         >
-          <option value="all">tints and chips</option>
-          <option value="tint">tints</option>
-          <option value="chip">measured chips</option>
+          <option value="all">{say('tints.tintsAndChips')}</option>
+          <option value="tint">{say('tints.onlyTints')}</option>
+          <option value="chip">{say('tints.measuredChips')}</option>
         </select>
         <Button onClick={() => window.print()}>
-          <Printer size={18} aria-hidden="true" /> Print
+          <Printer size={18} aria-hidden="true" /> {say('mixes.print')}
         </Button>
       </TintHead>
       {pages.length === 0 ? (
-        <Empty title="No swatches yet">
-          <p>Tints and measured chips stand here by hue and lightness, once there are some.</p>
+        <Empty title={say('tints.noSwatches')}>
+          <p>{say('tints.noSwatchesHow')}</p>
         </Empty>
       ) : (
         rows
           .filter((row) => row.pages.length > 0)
           .map((row) => (
-            <section key={row.name} className="mb-4 break-inside-avoid" aria-label={row.name}>
-              <h2 className="mb-1 text-xl">{row.name}</h2>
+            <section key={say(row.name)} className="mb-4 break-inside-avoid" aria-label={say(row.name)}>
+              <h2 className="mb-1 text-xl">{say(row.name)}</h2>
               <ul className="grid grid-cols-3 gap-2 sm:grid-cols-5 lg:grid-cols-7">
                 {row.pages.map(({ key, name, kind: what, to, colour }) => (
                   <li key={key}>
@@ -119,17 +122,17 @@ export function BookPage() {
       )}
       <div className="no-print mt-4 flex flex-wrap gap-2">
         <Button look="plain" size="low" onClick={() => saveFile('tints.json', tintsJson(palette), 'application/json')}>
-          All as JSON
+          {say('mixes.allJson')}
         </Button>
         <Button
           look="plain"
           size="low"
           onClick={() => saveFile('swatch-book.csv', bookCsv(palette), 'text/csv;charset=utf-8')}
         >
-          The book as CSV
+          {say('tints.bookCsv')}
         </Button>
-        <FileIn label="A file of tints" accept=".json,application/json" read={readTints} bring={bring}>
-          Read tints from a file
+        <FileIn label={say('tints.fileOfTints')} accept=".json,application/json" read={readTints} bring={bring}>
+          {say('tints.readTints')}
         </FileIn>
       </div>
     </TintRoom>

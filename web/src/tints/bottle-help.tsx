@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Message } from '@dewpot/core/units';
+import { type Message, quantity } from '@dewpot/core/units';
 import type { Material } from '@dewpot/core/materials';
 import { solidsOf } from '@dewpot/core/mixes';
 import { fromBottle } from '@dewpot/core/tints';
@@ -40,20 +40,18 @@ export function BottleHelp({
   );
   return (
     <details className="text-sm">
-      <summary className="link min-h-11 cursor-pointer py-2">
-        From a bottle, by squirts: weigh it before and after
-      </summary>
+      <summary className="link min-h-11 cursor-pointer py-2">{say('tints.fromBottle')}</summary>
       <div className="grid grid-cols-3 gap-2">
-        {field('Before, g', before, setBefore)}
-        {field('After, g', after, setAfter)}
-        {field('Into binder, g', own, setOwn)}
+        {field(say('tints.beforeG'), before, setBefore)}
+        {field(say('tints.afterG'), after, setAfter)}
+        {field(say('tints.intoBinderG'), own, setOwn)}
       </div>
       {typeof found === 'object' && <p className="text-error">{say(found)}</p>}
       {typeof found === 'number' && (
         <p className="mt-2 flex flex-wrap items-center gap-3">
-          That was {(found * 100).toFixed(2)} % of the binder.
+          {say('tints.thatWasShare', { share: quantity(found * 100, '%', 2) })}
           <Button size="low" onClick={() => onShare(found)}>
-            Take that as the dose
+            {say('tints.takeAsDose')}
           </Button>
         </p>
       )}

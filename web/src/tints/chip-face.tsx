@@ -1,3 +1,5 @@
+import { quantity } from '@dewpot/core/units';
+import { useSay } from '../ui/say';
 const BOX = 160;
 const TONES = ['#8d6f57', '#b9b3a6', '#5f6460', '#d8cdb8', '#7b4a3a'] as const;
 
@@ -6,6 +8,7 @@ const spread = (i: number, step: number, from: number) => (from + (i + 1) * step
 
 /** A sanded face of 160 × 160 mm with chips on so much of it, drawn to scale; a likeness. */
 export function ChipFace({ cover, size, seed }: { cover: number; size: number; seed: number }) {
+  const say = useSay();
   const each = Math.PI * (size / 2) ** 2 * 0.66;
   const count = Math.min(900, Math.round((cover * BOX * BOX) / each));
   return (
@@ -13,7 +16,7 @@ export function ChipFace({ cover, size, seed }: { cover: number; size: number; s
       viewBox={`0 0 ${BOX} ${BOX}`}
       className="chamfer block w-full"
       role="img"
-      aria-label={`A face with chips on ${(cover * 100).toFixed(0)} % of it`}
+      aria-label={say('tints.faceWithChips', { cover: quantity(cover * 100, '%', 0) })}
     >
       <rect width={BOX} height={BOX} fill="#e4dfd2" />
       {Array.from({ length: count }, (_, i) => {

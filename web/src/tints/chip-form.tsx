@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import { InputError } from '@dewpot/core/units';
+import { InputError, exactly, listed, msg, quantity } from '@dewpot/core/units';
 import { chipGrams, tintOf, type ChipGrams } from '@dewpot/core/tints';
 import type { SwatchInput, SwatchView } from '@dewpot/contract';
 import { format } from 'date-fns';
@@ -14,7 +14,7 @@ import { useDay } from '../ui/use-now';
 import { BaseFields } from './base-fields';
 import { BottleHelp } from './bottle-help';
 import { PigmentDoses } from './pigment-doses';
-import { calculateTintBody, sayDoses, within } from './tint-words';
+import { calculateTintBody, tellDoses } from './tint-words';
 import { useSay } from '../ui/say';
 
 const draftOf = ({ id: _, ...chip }: SwatchView): SwatchInput => chip;
@@ -42,6 +42,7 @@ export function ChipForm({
   palette: Palette;
   onClose: () => void;
 }) {
+  const say = useSay();
   const save = useSaveSwatch();
   const remove = useRemoveSwatch();
   const today = useDay();
@@ -51,7 +52,7 @@ export function ChipForm({
   const { errors } = calculateTintBody(draft, palette);
   const grams = gramsOf(draft, palette);
   const doses = tintOf(draft, palette.find)?.doses ?? [];
-  const words = sayDoses(doses);
+  const words = say.value(tellDoses(doses));
   const keep = () => {
     const { castAt, ratio, ...rest } = draft;
     save.mutate(
@@ -59,7 +60,7 @@ export function ChipForm({
         id,
         input: {
           ...rest,
-          name: draft.name.trim() || (doses.length === 0 ? 'The base by itself' : words),
+          name: draft.name.trim() || (doses.length === 0 ? say('tints.baseByItself') : words),
           ...(castAt !== undefined && { castAt }),
           ...(ratio !== undefined && Number.isFinite(ratio) && { ratio }),
         },
@@ -69,7 +70,7 @@ export function ChipForm({
   };
   return (
     <EditDialog
-      title={chip ? chip.name : 'A chip'}
+      title={chip ? chip.name : say('tints.aChip')}
       busy={save.isPending || remove.isPending}
       error={save.error ?? remove.error}
       onSave={keep}
@@ -77,7 +78,7 @@ export function ChipForm({
       onClose={onClose}
     >
       <TextField
-        label="Its label"
+        label={say('tints.itsLabel')}
         placeholder={words}
         value={draft.name}
         maxLength={80}
@@ -94,10 +95,7 @@ export function ChipForm({
         />
       )}
       <CastOn draft={draft} today={today} onChange={setDraft} />
-      <p className="quiet text-sm">
-        Dry it for two days or more before it is measured: a damp chip is darker. Powder harms the lungs: mask on, even
-        for a spoonful.
-      </p>
+      <p className="quiet text-sm">{say('tints.chipCaution')}</p>
     </EditDialog>
   );
 }
@@ -108,14 +106,18 @@ function OneChip({ grams }: { grams: ChipGrams }) {
   return (
     <div className="border-base-300 border-l-4 pl-3">
       <p>
-        One chip, 60 × 40 × 8 mm:{' '}
-        {[grams.binder, ...(grams.sand ? [grams.sand] : []), ...grams.pigments]
-          .map(
-            ({ value, working }) =>
-              `${value.toFixed(2)} g ${within(say.value(defined(working[working.length - 1]).label))}`,
-          )
-          .join(', ')}
-        , and about {grams.water.value.toFixed(1)} mL of water.
+        {say('tints.oneChipTakes', {
+          sizes: say('tints.sizes', { length: exactly(60, 'mm'), width: exactly(40, 'mm'), height: exactly(8, 'mm') }),
+          parts: listed(
+            [grams.binder, ...(grams.sand ? [grams.sand] : []), ...grams.pigments].map(({ value, working }) =>
+              msg('tints.chipPart', {
+                mass: quantity(value, 'g', 2),
+                what: defined(working[working.length - 1]).label,
+              }),
+            ),
+          ),
+          water: quantity(grams.water.value, 'mL', 1),
+        })}
       </p>
       <FigureWorking figure={grams.binder} />
     </div>
@@ -132,10 +134,11 @@ function CastOn({
   today: number;
   onChange: (draft: SwatchInput) => void;
 }) {
+  const say = useSay();
   return (
     <div className="grid grid-cols-2 gap-3">
       <TextField
-        label="Cast on"
+        label={say('tints.castOn')}
         type="date"
         max={format(today, 'yyyy-MM-dd')}
         value={draft.castAt === undefined ? '' : format(draft.castAt, 'yyyy-MM-dd')}
@@ -147,10 +150,10 @@ function CastOn({
       />
       <div>
         <span className="mb-1 block text-sm font-semibold" aria-hidden="true">
-          Water–cement ratio
+          {say('mixes.waterCement')}
         </span>
         <NumberField
-          label="Water–cement ratio"
+          label={say('mixes.waterCement')}
           className="w-full"
           value={draft.ratio ?? NaN}
           onChange={(ratio) => onChange({ ...draft, ratio })}

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { exactly, neededDecimals, quantity } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import type { Material } from '@dewpot/core/materials';
 import { stockFor } from '@dewpot/core/mixes';
@@ -16,8 +17,9 @@ import { Busy, Empty, Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { BaseFields } from './base-fields';
 import { TintHead, TintRoom } from './tint-nav';
-import { dryOf, firstBase, pigmentsOf, within } from './tint-words';
+import { dryOf, firstBase, pigmentsOf } from './tint-words';
 import { firstIssue } from '../ui/input-error-message';
+import { useSay } from '../ui/say';
 
 /** The dose of a first chip, per cent: where a pigment tells most of itself. */
 const FIRST_DOSE = 2;
@@ -27,9 +29,10 @@ const STEPS = 20;
 
 /** A strip of chips of one pigment, planned, printed and noted. */
 export function LadderPage() {
+  const say = useSay();
   const { palette, error, isPending } = usePalette();
   const [search] = useSearchParams();
-  if (isPending) return <Busy what="the pigments" />;
+  if (isPending) return <Busy what={say('tints.busyPigments')} />;
   if (!palette) return <Failure error={error} />;
   const base = firstBase(palette);
   const pigments = pigmentsOf(palette);
@@ -38,9 +41,9 @@ export function LadderPage() {
   if (wanted !== null && !pigment) return <Nowhere />;
   return (
     <TintRoom>
-      <TintHead title="Dose series">
+      <TintHead title={say('shell.doseSeries')}>
         <Button onClick={() => window.print()}>
-          <Printer size={18} aria-hidden="true" /> Print
+          <Printer size={18} aria-hidden="true" /> {say('mixes.print')}
         </Button>
       </TintHead>
       {base && pigment ? (
@@ -49,8 +52,8 @@ export function LadderPage() {
           first={{ base, pigment, doses: search.get('chips') === '1' ? [FIRST_DOSE] : LADDER }}
         />
       ) : (
-        <Empty title="Nothing to cast">
-          <p>A dose series needs a cement and a pigment. Add them under Materials first.</p>
+        <Empty title={say('tints.nothingToCast')}>
+          <p>{say('tints.nothingToCastHow')}</p>
         </Empty>
       )}
     </TintRoom>
@@ -94,6 +97,7 @@ function Ladder({
   palette: Palette;
   first: { base: { binderId: string; sandId?: string }; pigment: Material; doses: readonly number[] };
 }) {
+  const say = useSay();
   const navigate = useNavigate();
   const save = useSaveSwatch();
   const [base, setBase] = useState(first.base);
@@ -108,33 +112,46 @@ function Ladder({
   const stock = most > 0 && most < STEPS * scaleStep ? stockFor(most, scaleStep) : undefined;
   const note = async () => {
     for (const { dose, body } of rows)
-      await save.mutateAsync({ id: uuid(), input: { ...body, name: `${pigment.name} ${dose} %`, version: 0 } });
-    toast.success(`${rows.length} ${rows.length === 1 ? 'chip is' : 'chips are'} planned.`);
+      await save.mutateAsync({
+        id: uuid(),
+        input: { ...body, name: `${pigment.name} ${say.quantity(dose, '%', neededDecimals(dose))}`, version: 0 },
+      });
+    toast.success(say('tints.chipsPlanned', { rows: rows.length }));
     await navigate('/tints/chips');
   };
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[20rem_minmax(0,1fr)] print:block">
-      <section className="card-slab no-print space-y-4" aria-label="Which chips">
+      <section className="card-slab no-print space-y-4" aria-label={say('tints.whichChips')}>
         <SelectField
-          label="Pigment"
+          label={say('tints.pigment')}
           value={pigmentId}
           options={pigmentsOf(palette).map(({ id, name }) => ({ value: id, label: name }))}
           onChange={setPigment}
         />
         <BaseFields base={base} palette={palette} onChange={setBase} />
         <TextField
-          label="Doses, % of the binder"
+          label={say('tints.dosesPercent')}
           value={typed}
           error={wrong}
           onChange={(event) => setTyped(event.target.value)}
         />
         <SelectField
-          label="Each chip"
+          label={say('tints.eachChip')}
           value={volume}
           options={[
-            { value: CHIP, label: '20 mL: 60 × 40 × 8 mm' },
-            { value: 50, label: '50 mL: a jar lid' },
-            { value: 120, label: '120 mL: a tile' },
+            {
+              value: CHIP,
+              label: say('tints.chipSize20', {
+                volume: exactly(20, 'mL'),
+                sizes: say('tints.sizes', {
+                  length: exactly(60, 'mm'),
+                  width: exactly(40, 'mm'),
+                  height: exactly(8, 'mm'),
+                }),
+              }),
+            },
+            { value: 50, label: say('tints.chipJarLid', { volume: exactly(50, 'mL') }) },
+            { value: 120, label: say('tints.chipTile', { volume: exactly(120, 'mL') }) },
           ]}
           onChange={setVolume}
         />
@@ -147,13 +164,13 @@ function Ladder({
           onClick={() => void note().catch(() => undefined)}
         >
           {save.isPending
-            ? 'Noting…'
+            ? say('tints.noting')
             : rows.length === 1
-              ? 'Note it as planned'
-              : `Note these ${rows.length} as planned`}
+              ? say('tints.noteAsPlanned')
+              : say('tints.noteThese', { rows: rows.length })}
         </Button>
       </section>
-      <Strip {...{ pigment, rows, scaleStep, stock }} on={within(palette.find(base.binderId)?.name ?? '')} />
+      <Strip {...{ pigment, rows, scaleStep, stock }} on={say.inline(palette.find(base.binderId)?.name ?? '')} />
     </div>
   );
 }
@@ -176,19 +193,18 @@ function Strip({
   /** Where the scale is too coarse for the doses. */
   stock: Stock | undefined;
 }) {
+  const say = useSay();
   return (
-    <section className="card-slab" aria-label="Dose series">
-      <h2 className="text-2xl">
-        {pigment.name} on {on}
-      </h2>
-      <p className="quiet mb-3 text-sm">
-        Each its own small batch, with the same water each time. Respirator on for powders; gloves. Dry them two days,
-        then measure each beside a grey card.
-      </p>
+    <section className="card-slab" aria-label={say('shell.doseSeries')}>
+      <h2 className="text-2xl">{say('tints.pigmentOn', { pigment: pigment.name, on })}</h2>
+      <p className="quiet mb-3 text-sm">{say('tints.seriesHow')}</p>
       {stock && (
         <p className="border-warning mb-3 border-l-4 pl-3">
-          A scale of {scaleStep} g is too coarse for this: stir {stock.powder} g of pigment into {stock.water} mL of
-          water that is counted, and dose that by mL. Shake it before each.
+          {say('tints.scaleTooCoarse', {
+            scaleStep: exactly(scaleStep, 'g'),
+            powder: exactly(stock.powder, 'g'),
+            water: exactly(stock.water, 'mL'),
+          })}
         </p>
       )}
       <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3 xl:grid-cols-5">
@@ -201,33 +217,34 @@ function Strip({
 }
 
 function ChipToCast({ row: { dose, grams, colour }, stock }: { row: ChipRow; stock: Stock | undefined }) {
+  const say = useSay();
   const pigment = defined(grams.pigments[0]).value;
   return (
     <li className="border-base-content/40 break-inside-avoid border p-2">
       <span className="chamfer block h-16" style={{ background: colour }} aria-hidden="true" />
-      <strong className="numeral mt-1 block text-2xl">{dose} %</strong>
+      <strong className="numeral mt-1 block text-2xl">{say.quantity(dose, '%', neededDecimals(dose))}</strong>
       <span className="block text-sm leading-snug">
-        <strong>{pigment.toFixed(2)} g</strong> pigment
+        {say('tints.stripPigment', { mass: quantity(pigment, 'g', 2) })}
         <br />
-        {grams.binder.value.toFixed(1)} g binder
+        {say('tints.stripBinder', { mass: quantity(grams.binder.value, 'g', 1) })}
         {grams.sand && (
           <>
             <br />
-            {grams.sand.value.toFixed(1)} g sand
+            {say('tints.stripSand', { mass: quantity(grams.sand.value, 'g', 1) })}
           </>
         )}
         <br />
-        {grams.water.value.toFixed(1)} mL water
+        {say('tints.stripWater', { volume: quantity(grams.water.value, 'mL', 1) })}
       </span>
       {stock && (
         <span className="block text-sm">
-          or <strong>{((pigment / stock.powder) * stock.water).toFixed(1)} mL</strong> of the stock
+          {say('tints.stripStock', { volume: quantity((pigment / stock.powder) * stock.water, 'mL', 1) })}
         </span>
       )}
       <span className="quiet mt-2 block text-xs leading-6">
-        cast ____________
+        {say('tints.stripCast')}
         <br />
-        measured ________
+        {say('tints.stripMeasured')}
       </span>
     </li>
   );

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { allCastsQuery } from '../api/casts';
 import type { Palette } from '../api/tints';
 import { dryOf } from './tint-words';
+import { useSay } from '../ui/say';
 
 interface Earlier {
   readonly key: string;
@@ -41,8 +42,9 @@ export function EarlierColours({
   value: string;
   onChange: (colour: string) => void;
 }) {
+  const say = useSay();
   const earlier = useEarlier(palette);
-  if (earlier.length === 0) return <p className="quiet">Nothing was cast yet, and no chip is logged.</p>;
+  if (earlier.length === 0) return <p className="quiet">{say('tints.noEarlierColours')}</p>;
   return (
     <ul className="max-h-64 space-y-1 overflow-y-auto">
       {earlier.map(({ key, name, colour }) => (

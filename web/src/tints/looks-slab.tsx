@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { identity } from '@dewpot/core/units';
+import { identity, quantity, msg } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { hexOf, lookNames, type Look, type TintFigures } from '@dewpot/core/tints';
 import type { MouldView } from '@dewpot/contract';
@@ -32,7 +32,7 @@ export function LooksSlab({
   const { base, looks, strength, warnings } = figures;
   const of = (look: Look) => defined(looks.find((one) => one.look === look)).colour;
   return (
-    <section className="card-slab" aria-label="How it looks">
+    <section className="card-slab" aria-label={say('tints.howItLooks')}>
       <div className="grid gap-4 sm:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
         <DryLook name={name} dry={of('dry')} figures={figures} />
         <div>
@@ -41,15 +41,15 @@ export function LooksSlab({
               <li key={look}>
                 <CastFace
                   colour={of(look)}
-                  label={`${name || 'The tint'}, ${say(lookNames[look])}`}
+                  label={say('tints.lookNamed', { name: name || msg('tints.theTint'), look: lookNames[look] })}
                   className="h-20 w-full"
                 />
                 <span className="block text-sm leading-tight">{say(lookNames[look])}</span>
               </li>
             ))}
             <li>
-              <CastFace colour={hexOf(base)} label="The base without pigment, dry" className="h-20 w-full" />
-              <span className="quiet block text-sm leading-tight">the base by itself, dry</span>
+              <CastFace colour={hexOf(base)} label={say('tints.baseDry')} className="h-20 w-full" />
+              <span className="quiet block text-sm leading-tight">{say('tints.baseItselfDry')}</span>
             </li>
           </ul>
         </div>
@@ -62,7 +62,9 @@ export function LooksSlab({
         </ul>
       )}
       {strength < 1 && (
-        <p className="mt-2">So much pigment costs {Math.round((1 - strength) * 100)} % of the strength.</p>
+        <p className="mt-2">
+          {say('tints.pigmentCosts', { strength: quantity(Math.round((1 - strength) * 100), '%', 0) })}
+        </p>
       )}
       <OnMould moulds={moulds} colourOf={of} />
     </section>
@@ -87,20 +89,17 @@ function DryLook({
       <CastFace
         colour={dry}
         across={untried ? doubt : undefined}
-        label={`${name || 'The tint'}, cured and dry${untried ? ', from weak to strong' : ''}`}
+        label={say('tints.curedDry', { name: name || msg('tints.theTint'), untried: untried ? 'yes' : 'no' })}
         className="h-56 w-full"
       />
       <figcaption className="mt-1 flex items-baseline justify-between gap-2">
-        <strong>
-          {say(lookNames.dry)}
-          {untried && ', somewhere between these'}
-        </strong>
+        <strong>{untried ? say('tints.somewhereBetween', { look: lookNames.dry }) : say(lookNames.dry)}</strong>
         <code className="quiet text-xs">{dry}</code>
       </figcaption>
       {untried && <p className="text-warning mt-1 text-sm font-semibold">{say(restsOn)}</p>}
       {!untried && doubt.length > 1 && (
         <>
-          <div className="mt-2 flex h-9" role="img" aria-label="Colours that it may come to, from weak to strong">
+          <div className="mt-2 flex h-9" role="img" aria-label={say('tints.mayComeTo')}>
             {doubt.map((colour, i) => (
               <span key={i} className="flex-1" style={{ background: colour }} />
             ))}
@@ -122,7 +121,7 @@ function OnMould({ moulds, colourOf }: { moulds: readonly MouldView[]; colourOf:
   return (
     <div className="border-base-300 mt-4 flex flex-wrap items-end gap-x-6 gap-y-2 border-t pt-3">
       <SelectField
-        label="On the silhouette of"
+        label={say('tints.onSilhouette')}
         className="w-56"
         value={mould.id}
         options={moulds.map(({ id, name: label }) => ({ value: id, label }))}

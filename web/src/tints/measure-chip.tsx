@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { fixed } from '@dewpot/core/units';
 import type { ColourMeasuredBy } from '@dewpot/core/tints';
 import type { ChipReading, SwatchInput, SwatchView } from '@dewpot/contract';
 import { useReadSwatch, useSaveSwatch } from '../api/tints';
@@ -7,6 +8,7 @@ import { Choice } from '../ui/choice';
 import { EditDialog } from '../ui/edit-dialog';
 import { Failure } from '../ui/states';
 import { PhotoColourPick } from './photo-colour';
+import { useSay } from '../ui/say';
 
 interface Found {
   readonly colour: string;
@@ -15,6 +17,7 @@ interface Found {
 
 /** A chip's colour, measured by the reader, out of a photo, or set by eye. */
 export function MeasureChip({ chip, onClose }: { chip: SwatchView; onClose: () => void }) {
+  const say = useSay();
   const save = useSaveSwatch();
   const [by, setBy] = useState<'reader' | 'photo' | 'eye'>('reader');
   const [found, setFound] = useState<Found>();
@@ -26,7 +29,7 @@ export function MeasureChip({ chip, onClose }: { chip: SwatchView; onClose: () =
   };
   return (
     <EditDialog
-      title={`The colour of ${chip.name}`}
+      title={say('tints.colourOfChip', { chip: chip.name })}
       busy={save.isPending}
       disabled={!found}
       error={save.error}
@@ -34,12 +37,12 @@ export function MeasureChip({ chip, onClose }: { chip: SwatchView; onClose: () =
       onClose={onClose}
     >
       <Choice
-        legend="Measured"
+        legend={say('tints.measured')}
         value={by}
         options={[
-          { value: 'reader', label: 'by the colour reader', hint: 'surest' },
-          { value: 'photo', label: 'from a photo', hint: 'with a grey card or white paper' },
-          { value: 'eye', label: 'by eye', hint: 'nothing is learned from it' },
+          { value: 'reader', label: say('tints.byReader'), hint: say('tints.surest') },
+          { value: 'photo', label: say('tints.byPhoto'), hint: say('tints.withCard') },
+          { value: 'eye', label: say('tints.byEye'), hint: say('tints.nothingLearned') },
         ]}
         onChange={(next) => {
           setBy(next);
@@ -54,7 +57,7 @@ export function MeasureChip({ chip, onClose }: { chip: SwatchView; onClose: () =
         <input
           type="color"
           className="h-14 w-28 cursor-pointer"
-          aria-label="Its colour, dry"
+          aria-label={say('tints.itsColourDry')}
           value={found?.colour ?? '#b0a898'}
           onChange={(event) => setFound({ colour: event.target.value, by: 'eye' })}
         />
@@ -63,7 +66,7 @@ export function MeasureChip({ chip, onClose }: { chip: SwatchView; onClose: () =
         className={`grid h-24 place-items-center ${found ? '' : 'border-base-300 border border-dashed'}`}
         style={found && { background: found.colour }}
       >
-        {!found && <span className="quiet">no colour yet</span>}
+        {!found && <span className="quiet">{say('tints.noColourYet')}</span>}
       </div>
       {found && <p className="text-center text-sm">{found.colour}</p>}
     </EditDialog>
@@ -72,6 +75,7 @@ export function MeasureChip({ chip, onClose }: { chip: SwatchView; onClose: () =
 
 /** The reader laid on the chip: three touches, and whether it is still damp. */
 function ByReader({ id, onRead }: { id: string; onRead: (reading: ChipReading) => void }) {
+  const say = useSay();
   const read = useReadSwatch();
   const { data } = read;
   return (
@@ -82,14 +86,18 @@ function ByReader({ id, onRead }: { id: string; onRead: (reading: ChipReading) =
         disabled={read.isPending}
         onClick={() => read.mutate(id, { onSuccess: (reading) => !reading.damp && onRead(reading) })}
       >
-        {read.isPending ? 'Reading…' : data ? 'Lay it on again' : 'Lay the reader on the chip'}
+        {read.isPending ? say('tints.readingChip') : data ? say('tints.layAgain') : say('tints.layReader')}
       </Button>
       <Failure error={read.error} />
       {data && (
         <p className={data.damp ? 'text-warning font-semibold' : 'quiet text-sm'}>
           {data.damp
-            ? 'The chip is still damp and reads darker than it will be: wait until it was cast two days ago.'
-            : `${data.device}: ${data.touches.length} touches, within ΔE ${data.spread.toFixed(1)} of each other.`}
+            ? say('tints.stillDamp')
+            : say('tints.readerTold', {
+                device: data.device,
+                touches: data.touches.length,
+                spread: fixed(data.spread, 1),
+              })}
         </p>
       )}
     </div>

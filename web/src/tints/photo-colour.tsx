@@ -6,6 +6,7 @@ import { FileButton } from '../ui/file-button';
 import { pixelsOf, useAddress } from '../ui/picture';
 import { Wrong } from '../ui/wrong';
 import { firstIssue } from '../ui/input-error-message';
+import { useSay } from '../ui/say';
 
 /** A colour out of a photo, and how far it can be relied on. */
 export interface PhotoColour {
@@ -43,6 +44,7 @@ function moveOf(key: string, step: number): PixelPoint | undefined {
 
 /** Takes a colour out of a photo by a click, its light balanced by a grey card or white paper that lies in it. */
 export function PhotoColourPick({ onColour }: { onColour: (found: PhotoColour) => void }) {
+  const say = useSay();
   const [opened, setOpened] = useState<Opened>();
   const [wrong, setWrong] = useState<string>();
   const open = async (file: File) => {
@@ -51,13 +53,13 @@ export function PhotoColourPick({ onColour }: { onColour: (found: PhotoColour) =
       setOpened({ file, pixels: await pixelsOf(file) });
     } catch {
       setOpened(undefined);
-      setWrong(`${file.name} is not a picture that this browser can read. Choose a JPEG, PNG or WebP.`);
+      setWrong(say('tints.notPicture', { file: file.name }));
     }
   };
   return (
     <div className="space-y-2">
-      <FileButton label="A photo with the colour" accept="image/*" onFile={open}>
-        {opened ? 'Another photo' : 'Choose a photo'}
+      <FileButton label={say('tints.photoWithColour')} accept="image/*" onFile={open}>
+        {opened ? say('tints.anotherPhoto') : say('tints.choosePhoto')}
       </FileButton>
       <Wrong>{wrong}</Wrong>
       {opened && <OnPhoto key={opened.file.name + opened.file.lastModified} {...opened} onColour={onColour} />}
@@ -66,6 +68,7 @@ export function PhotoColourPick({ onColour }: { onColour: (found: PhotoColour) =
 }
 
 function OnPhoto({ file, pixels, onColour }: Opened & { onColour: (found: PhotoColour) => void }) {
+  const say = useSay();
   const address = useAddress(file);
   const [marks, setMarks] = useState<'colour' | 'card'>('card');
   const [kind, setKind] = useState<Reference>('grey-card');
@@ -102,20 +105,20 @@ function OnPhoto({ file, pixels, onColour }: Opened & { onColour: (found: PhotoC
   return (
     <div className="space-y-2">
       <Choice
-        legend="In the picture lies"
+        legend={say('tints.inPictureLies')}
         value={kind}
         options={[
-          { value: 'grey-card', label: 'a grey card' },
-          { value: 'white-paper', label: 'white paper' },
+          { value: 'grey-card', label: say('tints.aGreyCard') },
+          { value: 'white-paper', label: say('tints.whitePaper') },
         ]}
         onChange={setKind}
       />
       <Choice
-        legend="What you click on"
+        legend={say('tints.whatYouClick')}
         value={marks}
         options={[
-          { value: 'card', label: kind === 'grey-card' ? 'the grey card' : 'the paper' },
-          { value: 'colour', label: 'the colour' },
+          { value: 'card', label: kind === 'grey-card' ? say('tints.theGreyCard') : say('tints.thePaper') },
+          { value: 'colour', label: say('tints.theColour') },
         ]}
         onChange={setMarks}
       />
@@ -124,21 +127,16 @@ function OnPhoto({ file, pixels, onColour }: Opened & { onColour: (found: PhotoC
         className="focus-visible:outline-secondary block max-h-80 w-full cursor-crosshair focus-visible:outline-3"
         role="application"
         tabIndex={0}
-        aria-label="The photo: click, or move the mark by the arrow keys"
+        aria-label={say('tints.photoClick')}
         onClick={click}
         onKeyDown={key}
       >
         <image href={address} width={pixels.width} height={pixels.height} />
-        {card && <Mark at={card} unit={unit} label="card" />}
-        {at && <Mark at={at} unit={unit} label="colour" />}
+        {card && <Mark at={card} unit={unit} label={say('tints.markCard')} />}
+        {at && <Mark at={at} unit={unit} label={say('tints.markColour')} />}
       </svg>
       <Wrong>{found.wrong}</Wrong>
-      {found.colour && !found.colour.sure && (
-        <p className="text-warning font-semibold">
-          Unsure: nothing in the picture told of its light. Lay a grey card or white paper beside it, and click on that
-          too.
-        </p>
-      )}
+      {found.colour && !found.colour.sure && <p className="text-warning font-semibold">{say('tints.unsurePhoto')}</p>}
     </div>
   );
 }

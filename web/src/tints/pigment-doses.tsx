@@ -31,12 +31,13 @@ export function PigmentDoses({
   errors: Readonly<Record<string, Message>>;
   onChange: (doses: Doses) => void;
 }) {
+  const say = useSay();
   const put = (at: number, amount: number) => onChange(doses.map((one, i) => (i === at ? { ...one, amount } : one)));
   const unused = pigmentsOf(palette).filter(({ id }) => doses.every(({ materialId }) => materialId !== id));
   return (
     <div>
-      <h2 className="text-xl">Pigments</h2>
-      {doses.length === 0 && <p className="quiet text-sm">None yet: this is the base by itself.</p>}
+      <h2 className="text-xl">{say('tints.pigments')}</h2>
+      {doses.length === 0 && <p className="quiet text-sm">{say('tints.noneYetBase')}</p>}
       <ul className="divide-base-300 divide-y">
         {doses.map(({ materialId, amount }, i) => {
           const material = palette.find(materialId);
@@ -55,8 +56,8 @@ export function PigmentDoses({
       </ul>
       <Wrong className="py-1">{errors['doses']}</Wrong>
       <AddSelect
-        label="Add a pigment"
-        prompt="Add a pigment…"
+        label={say('tints.addPigment')}
+        prompt={say('tints.addPigmentPrompt')}
         options={unused.map(({ id, name }) => ({ value: id, label: name }))}
         onAdd={(id) => onChange([...doses, { materialId: id, amount: Math.min(0.02, PIGMENT_STOP) }])}
       />
@@ -86,19 +87,19 @@ function PigmentRow({
         <PigmentDot colour={material.colour} />
         <span className="leading-tight font-semibold">{material.name}</span>
         <NumberField
-          label={`Dose of ${material.name}, per cent of the binder`}
+          label={say('tints.dosePercent', { material: material.name })}
           wrong={wrong !== undefined}
           className="numeral h-11 w-full text-lg"
           value={amount * 100}
           onChange={(typed) => onAmount(typed / 100)}
         />
         <span aria-hidden="true">%</span>
-        <IconButton label={`Leave ${material.name} out`} icon={X} onClick={onLeaveOut} />
+        <IconButton label={say('mixes.leaveNamedOut', { name: material.name })} icon={X} onClick={onLeaveOut} />
       </div>
       <input
         type="range"
         className="dose-slider"
-        aria-label={`${material.name}, by eye`}
+        aria-label={say('tints.byEyeOf', { material: material.name })}
         min={FINEST}
         max={REACH}
         step={FINEST}
@@ -106,7 +107,10 @@ function PigmentRow({
         onChange={(event) => onAmount(event.target.valueAsNumber)}
       />
       <p className={`text-xs ${amount > ceiling ? 'text-warning font-semibold' : 'quiet'}`}>
-        {amount > ceiling ? 'over its ceiling of' : 'at most'} {say(doseInWords({ material, amount: ceiling }))}
+        {say('tints.doseCeiling', {
+          over: amount > ceiling ? 'yes' : 'no',
+          dose: doseInWords({ material, amount: ceiling }),
+        })}
       </p>
       {wrong && <p className="text-error text-sm">{say(wrong)}</p>}
     </li>

@@ -15,6 +15,7 @@ import { calculateTintBody } from './tint-words';
 import { TintVersions } from './tint-versions';
 import { WeighSlab } from './weigh-slab';
 import { Wrong } from '../ui/wrong';
+import { useSay } from '../ui/say';
 
 /** A tint as it is mixed: doses by slider, and every look of it at once. */
 export function TintEditor({
@@ -30,6 +31,7 @@ export function TintEditor({
   palette: Palette;
   moulds: readonly MouldView[];
 }) {
+  const say = useSay();
   const navigate = useNavigate();
   const [key] = useState(() => id ?? uuid());
   const [draft, setDraft] = useState(first);
@@ -47,23 +49,23 @@ export function TintEditor({
   };
   return (
     <TintRoom>
-      <TintHead title={draft.name || 'A new tint'} />
+      <TintHead title={draft.name || say('tints.newTint')} />
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,0.9fr)_minmax(0,1.9fr)]">
-        <section className="card-slab space-y-4" aria-label="The tint">
+        <section className="card-slab space-y-4" aria-label={say('tints.theTint')}>
           <TextField
-            label="Name"
+            label={say('moulds.name')}
             name="name"
             autoComplete="off"
             value={draft.name}
             maxLength={80}
-            error={unnamed && !draft.name.trim() ? 'Give it a name, such as “Old brick”.' : undefined}
+            error={unnamed && !draft.name.trim() ? say('tints.giveName') : undefined}
             onChange={(event) => set({ name: event.target.value })}
           />
           <BaseFields base={draft.base} palette={palette} onChange={(base) => set({ base })} />
           <Wrong>{errors['base']}</Wrong>
           <PigmentDoses doses={draft.doses} palette={palette} errors={errors} onChange={(doses) => set({ doses })} />
           <TextField
-            label="Note"
+            label={say('tints.note')}
             name="note"
             autoComplete="off"
             value={draft.note ?? ''}
@@ -72,14 +74,14 @@ export function TintEditor({
           />
           <StaleChoice error={save.error ?? remove.error} onKeepMine={keep} />
           <KeepBar
-            what="tint"
+            what={say('tints.tintWord')}
             save={save}
             disabled={!figures}
             onKeep={() => keep()}
             onThrowAway={
               id
                 ? {
-                    question: `Delete ${draft.name}? Pours made with it keep their record.`,
+                    question: say('tints.deleteAsk', { draft: draft.name }),
                     act: () => remove.mutate(id, { onSuccess: () => void navigate('/tints') }),
                   }
                 : undefined
@@ -93,7 +95,7 @@ export function TintEditor({
             {id && <TintVersions id={id} used={used} palette={palette} />}
           </div>
         ) : (
-          <p className="card-slab quiet">Mend the doses, and its colour comes back.</p>
+          <p className="card-slab quiet">{say('tints.mendDoses')}</p>
         )}
       </div>
     </TintRoom>

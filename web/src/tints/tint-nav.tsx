@@ -1,20 +1,26 @@
+import { msg } from '@dewpot/core/units';
 import { NavLink } from 'react-router';
 import type { ReactNode } from 'react';
+import { useSay } from '../ui/say';
 
 const places = [
-  { to: '/tints', name: 'Tints', end: true },
-  { to: '/tints/wanted', name: 'Match a colour', end: false },
-  { to: '/tints/chips', name: 'Chips', end: false },
-  { to: '/tints/ladder', name: 'Dose series', end: false },
-  { to: '/tints/book', name: 'Swatches', end: false },
-  { to: '/tints/ways', name: 'After curing', end: false },
+  { to: '/tints', name: msg('shell.tints'), end: true },
+  { to: '/tints/wanted', name: msg('shell.matchColour'), end: false },
+  { to: '/tints/chips', name: msg('tints.chips'), end: false },
+  { to: '/tints/ladder', name: msg('shell.doseSeries'), end: false },
+  { to: '/tints/book', name: msg('shell.swatches'), end: false },
+  { to: '/tints/ways', name: msg('tints.afterCuring'), end: false },
 ] as const;
 
 /** Head of every screen of the station: its name, the way to its other screens, and what can be added. */
 export function TintHead({ title, children }: { title: string; children?: ReactNode }) {
+  const say = useSay();
   return (
     <header className="no-print mb-4">
-      <nav aria-label="In this station" className="border-base-300 mb-3 flex gap-x-1 overflow-x-auto border-b text-sm">
+      <nav
+        aria-label={say('tints.inThisStation')}
+        className="border-base-300 mb-3 flex gap-x-1 overflow-x-auto border-b text-sm"
+      >
         {places.map(({ to, name, end }) => (
           <NavLink
             key={to}
@@ -24,7 +30,7 @@ export function TintHead({ title, children }: { title: string; children?: ReactN
               `flex min-h-11 items-center px-3 whitespace-nowrap ${isActive ? 'border-primary border-b-3 font-semibold' : 'quiet hover:text-base-content'}`
             }
           >
-            {name}
+            {say(name)}
           </NavLink>
         ))}
       </nav>

@@ -7,6 +7,7 @@ import { Known } from '../ui/known';
 import { Busy, Empty, Failure } from '../ui/states';
 import { TintEditor } from './tint-editor';
 import { firstBase } from './tint-words';
+import { useSay } from '../ui/say';
 
 const draftOf = ({ id: _id, revision: _revision, used: _used, ...tint }: TintView): TintInput => tint;
 
@@ -20,11 +21,12 @@ function dosesIn(search: URLSearchParams, { find }: Palette): TintInput['doses']
 
 /** One tint, new or known. A new one may come from a search, with its base and doses in the address. */
 export function TintPage() {
+  const say = useSay();
   const { id = 'new' } = useParams();
   const [search] = useSearchParams();
   const { palette, error, isPending } = usePalette();
   const moulds = useQuery(mouldsQuery);
-  if (isPending || moulds.isPending) return <Busy what="the tint" />;
+  if (isPending || moulds.isPending) return <Busy what={say('tints.busyTint')} />;
   if (!palette || !moulds.data) return <Failure error={error ?? moulds.error} />;
   const shared = { palette, moulds: moulds.data };
   if (id === 'new') {
@@ -32,8 +34,8 @@ export function TintPage() {
     const base = binderId ? { binderId, ...(sandId && { sandId }) } : firstBase(palette);
     if (!base)
       return (
-        <Empty level="h1" title="No cement in store">
-          <p>A tint stands on a cement or a ready-made powder: put one into the store first.</p>
+        <Empty level="h1" title={say('tints.noCement')}>
+          <p>{say('tints.noCementHow')}</p>
         </Empty>
       );
     const first = { name: '', base, doses: dosesIn(search, palette), version: 0 };
@@ -41,7 +43,7 @@ export function TintPage() {
   }
   const tint = palette.tints.find((one) => one.id === id);
   return (
-    <Known list={tintsQuery} pick={({ tints }) => tints} ids={[id]} what="the tint">
+    <Known list={tintsQuery} pick={({ tints }) => tints} ids={[id]} what={say('tints.busyTint')}>
       {tint && <TintEditor key={id} id={id} first={draftOf(tint)} used={tint.used} {...shared} />}
     </Known>
   );

@@ -3,10 +3,12 @@ import { useQuery } from '@tanstack/react-query';
 import { tintRevisionsQuery, type Palette } from '../api/tints';
 import { Versions } from '../ui/versions';
 import { PigmentDot } from './pigment-dot';
-import { dryOf, sayDoses } from './tint-words';
+import { dryOf, tellDoses } from './tint-words';
+import { useSay } from '../ui/say';
 
 /** The versions of a tint, newest first, each with its colour. */
 export function TintVersions({ id, used, palette }: { id: string; used: boolean; palette: Palette }) {
+  const say = useSay();
   const { data = [] } = useQuery(tintRevisionsQuery(id));
   return (
     <Versions
@@ -15,7 +17,7 @@ export function TintVersions({ id, used, palette }: { id: string; used: boolean;
       tell={({ body }) => (
         <span className="flex items-center gap-2 text-sm">
           <PigmentDot colour={dryOf(body, palette)} />
-          {sayDoses(tintOf(body, palette.find)?.doses ?? [])}
+          {say.value(tellDoses(tintOf(body, palette.find)?.doses ?? []))}
         </span>
       )}
     />

@@ -1,22 +1,38 @@
-import { InputError, issueInWords, msg, type Message } from '@dewpot/core/units';
+import {
+  InputError,
+  issueInWords,
+  listed,
+  msg,
+  neededDecimals,
+  quantity,
+  type Listed,
+  type Message,
+  type Phrase,
+} from '@dewpot/core/units';
 import { isPigment, type Dose } from '@dewpot/core/mixes';
-import { calculateTint, tintOf, type TintFigures } from '@dewpot/core/tints';
+import { calculateTint, tintOf, type Tint, type TintFigures } from '@dewpot/core/tints';
 import type { TintBody, TintInput } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
 
 /** The pigments of a store. */
 export const pigmentsOf = ({ store }: Palette) => store.materials.filter(isPigment);
 
-/** A material's name within a sentence: "white Portland cement". */
-export const within = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
-
-const percent = (amount: number) => `${Number((amount * 100).toPrecision(3))} %`;
-
-/** Doses in words: "2 % iron oxide, red, 0.5 % carbon black". */
-export const sayDoses = (doses: readonly Dose[]): string =>
+/** Doses as they are told: "2 % iron oxide, red and 0.5 % carbon black". */
+export const tellDoses = (doses: readonly Dose[]): Phrase | Listed =>
   doses.length === 0
-    ? 'no pigment'
-    : doses.map(({ material, amount }) => `${percent(amount)} ${within(material.name)}`).join(' and ');
+    ? msg('tints.noPigment')
+    : listed(
+        doses.map(({ material, amount }) =>
+          msg('tints.doseTold', {
+            share: quantity(amount * 100, '%', neededDecimals(Number((amount * 100).toPrecision(3)))),
+            material: material.name,
+          }),
+        ),
+      );
+
+/** A tint's doses and its binder in one line. */
+export const tellTint = ({ doses, base }: Tint): Message =>
+  msg('tints.dosesOn', { doses: tellDoses(doses), binder: base.binder.name });
 
 /** A tint with what it comes to, or what is wrong with it, by field. */
 export interface CalculatedTint {

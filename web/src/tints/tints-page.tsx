@@ -9,31 +9,32 @@ import { CastFace } from '../ui/cast-face';
 import { Busy, Empty, Failure } from '../ui/states';
 import { PigmentsSlab } from './pigments-slab';
 import { TintHead, TintRoom } from './tint-nav';
-import { calculateTintBody, sayDoses, within } from './tint-words';
+import { calculateTintBody, tellTint } from './tint-words';
 import { useSay } from '../ui/say';
 
 /** All tints as they dry and as they look wet, and what is known of each pigment. */
 export function TintsPage() {
+  const say = useSay();
   const { palette, error, isPending } = usePalette();
-  if (isPending) return <Busy what="the tints" />;
+  if (isPending) return <Busy what={say('tints.busyTints')} />;
   if (!palette) return <Failure error={error} />;
   return (
     <TintRoom>
-      <TintHead title="Tints">
+      <TintHead title={say('shell.tints')}>
         <Link to="/tints/new" className={buttonClass({ look: 'main' })}>
-          New colour recipe
+          {say('shell.newTint')}
         </Link>
       </TintHead>
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
         {palette.tints.length === 0 ? (
-          <Empty title="No tints yet">
-            <p>Begin with a colour that you want: the application looks for the doses. Or mix one by hand.</p>
+          <Empty title={say('tints.noTintsYet')}>
+            <p>{say('tints.noTintsHow')}</p>
             <p className="flex flex-wrap justify-center gap-2">
               <Link to="/tints/wanted" className={buttonClass({ look: 'main', size: 'own' })}>
-                Match a colour
+                {say('shell.matchColour')}
               </Link>
               <Link to="/tints/new" className={buttonClass({ size: 'own' })}>
-                New colour recipe
+                {say('shell.newTint')}
               </Link>
             </p>
           </Empty>
@@ -64,19 +65,17 @@ function TintCard({ tint, palette }: { tint: TintView; palette: Palette }) {
             colour={defined(look('dry'))}
             other={untried ? undefined : look('wet')}
             across={untried ? figures.doubt : undefined}
-            label={`${tint.name}, ${untried ? 'somewhere between these' : 'dry and wet'}`}
+            label={say('tints.faceTold', { name: tint.name, untried: untried ? 'yes' : 'no' })}
             className="h-32 w-full"
           />
         ) : (
-          <span className="text-error block p-4">Its materials are gone: open it and mend it.</span>
+          <span className="text-error block p-4">{say('tints.materialsGone')}</span>
         )}
         <span className="block p-3">
           <h2 className="truncate text-xl leading-tight" title={tint.name}>
             {tint.name}
           </h2>
-          <span className="quiet block text-sm leading-snug">
-            {resolved && `${sayDoses(resolved.doses)}, on ${within(resolved.base.binder.name)}`}
-          </span>
+          <span className="quiet block text-sm leading-snug">{resolved && say(tellTint(resolved))}</span>
           {figures && !untried && figures.doubt.length > 1 && (
             <span className="mt-2 flex h-3" title={say(figures.restsOn)}>
               {figures.doubt.map((colour, i) => (
@@ -86,8 +85,8 @@ function TintCard({ tint, palette }: { tint: TintView; palette: Palette }) {
           )}
           <span className="quiet mt-1 block text-xs">
             {untried
-              ? 'not tried: anywhere between these'
-              : figures && figures.chips < Infinity && `based on ${figures.chips} of your chips`}
+              ? say('tints.notTriedBetween')
+              : figures && figures.chips < Infinity && say('tints.basedOnChips', { chips: figures.chips })}
           </span>
         </span>
       </Link>

@@ -3,6 +3,7 @@ import type { ColourWish, FoundTint } from '@dewpot/core/tints';
 import { proxy } from 'comlink';
 import type { TintsWork } from '../workers/tints.worker';
 import { useWorker } from '../workers/use-worker';
+import { useSay } from '../ui/say';
 
 /** A search as the screen sees it. */
 export interface TintSearch {
@@ -18,6 +19,7 @@ const startTints = () => new Worker(new URL('../workers/tints.worker.ts', import
 
 /** Looks for doses in a worker of its own; a new search ends the one before. */
 export function useSearch(): TintSearch {
+  const say = useSay();
   const screen = useWorker<TintsWork>(startTints);
   const [found, setFound] = useState<readonly FoundTint[]>();
   const [done, setDone] = useState<number>();
@@ -38,7 +40,7 @@ export function useSearch(): TintSearch {
       act();
       stop();
     };
-    own.worker.onerror = () => end(() => setFailed('The search broke off. Try again.'));
+    own.worker.onerror = () => end(() => setFailed(say('tints.searchBroke')));
     own.remote
       .search(
         wish,

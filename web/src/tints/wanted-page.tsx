@@ -18,24 +18,26 @@ import { firstBase, pigmentsOf } from './tint-words';
 import { useSearch } from './use-search';
 import { Wrong } from '../ui/wrong';
 import { firstIssue } from '../ui/input-error-message';
+import { useSay } from '../ui/say';
 
 /** Most pigments that one search goes through. */
 const MOST = 8;
 
 /** From a wanted colour to the doses that make it. */
 export function WantedPage() {
+  const say = useSay();
   const { palette, error, isPending } = usePalette();
-  if (isPending) return <Busy what="the pigments" />;
+  if (isPending) return <Busy what={say('tints.busyPigments')} />;
   if (!palette) return <Failure error={error} />;
   const base = firstBase(palette);
   return (
     <TintRoom>
-      <TintHead title="Match a colour" />
+      <TintHead title={say('shell.matchColour')} />
       {base && pigmentsOf(palette).length > 0 ? (
         <Wanted palette={palette} firstBase={base} />
       ) : (
-        <Empty title="Nothing to mix it from">
-          <p>A tint needs a cement and a pigment. Add them under Materials first.</p>
+        <Empty title={say('tints.nothingToMix')}>
+          <p>{say('tints.nothingToMixHow')}</p>
         </Empty>
       )}
     </TintRoom>
@@ -71,6 +73,7 @@ function wishOf(
 }
 
 function Wanted({ palette, firstBase: first }: { palette: Palette; firstBase: { binderId: string; sandId?: string } }) {
+  const say = useSay();
   const pigments = pigmentsOf(palette).filter(({ colour }) => colour !== undefined);
   const held = pigments.filter(({ id }) =>
     palette.store.lots.some(({ materialId, left }) => materialId === id && left > 0),
@@ -90,15 +93,15 @@ function Wanted({ palette, firstBase: first }: { palette: Palette; firstBase: { 
     setChosen(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id].slice(-MOST));
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.7fr)]">
-      <section className="card-slab space-y-4" aria-label="What you want">
-        <CastFace colour={wanted} label={`The colour you want, ${wanted}`} className="h-32 w-full" />
+      <section className="card-slab space-y-4" aria-label={say('tints.whatYouWant')}>
+        <CastFace colour={wanted} label={say('tints.colourYouWant', { wanted })} className="h-32 w-full" />
         <Choice
-          legend="Take it from"
+          legend={say('tints.takeFrom')}
           value={by}
           options={[
-            { value: 'picker', label: 'a picker' },
-            { value: 'photo', label: 'a photo' },
-            { value: 'earlier', label: 'an earlier cast' },
+            { value: 'picker', label: say('tints.fromPicker') },
+            { value: 'photo', label: say('tints.fromPhoto') },
+            { value: 'earlier', label: say('tints.fromCast') },
           ]}
           onChange={setBy}
         />
@@ -107,11 +110,11 @@ function Wanted({ palette, firstBase: first }: { palette: Palette; firstBase: { 
             <input
               type="color"
               className="h-12 w-20 cursor-pointer"
-              aria-label="The colour, dry"
+              aria-label={say('tints.colourDry')}
               value={wanted}
               onChange={(event) => setWanted(event.target.value)}
             />
-            <span className="quiet text-sm">as it is to look when it is dry</span>
+            <span className="quiet text-sm">{say('tints.asToLook')}</span>
           </label>
         )}
         {by === 'photo' && <PhotoColourPick onColour={({ colour }) => setWanted(colour)} />}
@@ -136,9 +139,10 @@ function PigmentChecks({
   chosen: readonly string[];
   onToggle: (id: string) => void;
 }) {
+  const say = useSay();
   return (
     <fieldset>
-      <legend className="mb-1 text-sm font-semibold">From these pigments, {MOST} at most</legend>
+      <legend className="mb-1 text-sm font-semibold">{say('tints.fromThese', { most: MOST })}</legend>
       <ul className="grid grid-cols-1 gap-x-3 sm:grid-cols-2">
         {pigments.map(({ id, name, colour, tinting }) => (
           <li key={id}>
@@ -152,7 +156,7 @@ function PigmentChecks({
               <PigmentDot colour={colour} size={20} />
               <span>
                 {name}
-                {tinting?.fades && <span className="text-warning block text-xs">fades</span>}
+                {tinting?.fades && <span className="text-warning block text-xs">{say('tints.fadesShort')}</span>}
               </span>
             </label>
           </li>
@@ -164,6 +168,7 @@ function PigmentChecks({
 
 /** Starts the search, tells how far it is, and stops it. */
 function SearchControls({ search, wish }: { search: ReturnType<typeof useSearch>; wish: ColourWish | undefined }) {
+  const say = useSay();
   const ready = wish !== undefined && typeof wish !== 'string';
   return (
     <>
@@ -174,13 +179,13 @@ function SearchControls({ search, wish }: { search: ReturnType<typeof useSearch>
         disabled={!ready || search.done !== undefined}
         onClick={() => ready && search.look(wish)}
       >
-        Find the doses
+        {say('tints.findDoses')}
       </Button>
       {search.done !== undefined && (
         <div className="flex items-center gap-3" role="status">
-          <progress className="progress flex-1" value={search.done} max={1} aria-label="Searching" />
+          <progress className="progress flex-1" value={search.done} max={1} aria-label={say('tints.searching')} />
           <Button look="plain" size="low" onClick={search.stop}>
-            Stop
+            {say('moulds.stop')}
           </Button>
         </div>
       )}

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import { InputError } from '@dewpot/core/units';
+import { InputError, exactly, fixed, quantity } from '@dewpot/core/units';
 import { pricePerGram } from '@dewpot/core/materials';
 import { stockFor } from '@dewpot/core/mixes';
 import {
@@ -17,7 +17,6 @@ import type { Palette } from '../api/tints';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { useUnits } from '../ui/units';
-import { within } from './tint-words';
 import { useSay } from '../ui/say';
 
 const steps = [0.01, 0.1, 1, 5];
@@ -49,27 +48,27 @@ export function WeighSlab({ tint, figures, palette }: { tint: Tint; figures: Tin
     0,
   );
   return (
-    <section className="card-slab" aria-label="On the scale">
-      <h2 className="text-xl">On the scale</h2>
+    <section className="card-slab" aria-label={say('tints.onScale')}>
+      <h2 className="text-xl">{say('tints.onScale')}</h2>
       <div className="mt-2 grid gap-3 sm:grid-cols-2">
         <QuantityField
-          label="For a batch of"
+          label={say('tints.forBatchOf')}
           name="batch"
           dimension="volume"
           value={volume}
           onChange={(given) => setVolume(given ?? 0)}
         />
         <SelectField
-          label="Your scale’s step"
+          label={say('tints.scaleStepField')}
           value={step}
           options={[...new Set([...steps, scaleStep])]
             .sort((a, b) => a - b)
-            .map((value) => ({ value, label: `${value} g` }))}
+            .map((value) => ({ value, label: say.value(exactly(value, 'g')) }))}
           onChange={setStep}
         />
       </div>
       <p className="quiet mt-2 text-sm">
-        calculated on {units.say(binder, 'g')} of binder in it, {within(tint.base.binder.name)}
+        {say('tints.calculatedOn', { binder: units.say(binder, 'g'), binder2: tint.base.binder.name })}
       </p>
       <ul className="divide-base-300 mt-1 divide-y">
         {tint.doses.map(({ material, amount }, i) => {
@@ -77,13 +76,17 @@ export function WeighSlab({ tint, figures, palette }: { tint: Tint; figures: Tin
           const stock = defined(grams[i]) < 5 * step && exact > 0 ? stockFor(exact, step) : undefined;
           return (
             <li key={material.id} className="grid grid-cols-[6rem_1fr] gap-3 py-2">
-              <span className="numeral text-2xl">{Number(defined(grams[i]).toFixed(2))} g</span>
+              <span className="numeral text-2xl">{say.value(exactly(Number(defined(grams[i]).toFixed(2)), 'g'))}</span>
               <span>
-                <strong>{material.name}</strong> <span className="quiet">{exact.toFixed(2)} g exactly</span>
+                <strong>{material.name}</strong>{' '}
+                <span className="quiet">{say('tints.exactlyTold', { exact: quantity(exact, 'g', 2) })}</span>
                 {stock && (
                   <span className="block text-sm">
-                    Too little for this scale: stir {stock.powder} g into {stock.water} mL of counted water, and dose{' '}
-                    {stock.dose.toFixed(1)} mL of it.
+                    {say('tints.tooLittle', {
+                      powder: exactly(stock.powder, 'g'),
+                      water: exactly(stock.water, 'mL'),
+                      dose: quantity(stock.dose, 'mL', 1),
+                    })}
                   </span>
                 )}
               </span>
@@ -92,13 +95,11 @@ export function WeighSlab({ tint, figures, palette }: { tint: Tint; figures: Tin
         })}
       </ul>
       <p className={away > SEEN ? 'text-warning font-semibold' : ''}>
-        Rounded like this it comes out ΔE {away.toFixed(1)} from the tint
-        {away > SEEN ? ': that is seen.' : ', which nobody sees.'}
+        {say('tints.roundedAway', { away: fixed(away, 1), seen: away > SEEN ? 'yes' : 'no' })}
       </p>
       {smallest.binder !== undefined ? (
         <p className="quiet text-sm">
-          From {units.say((smallest.binder / perLitre) * KILOGRAM, 'mL')} of mix on, rounding is never seen on this
-          scale.
+          {say('tints.fromMixOn', { binder: units.say((smallest.binder / perLitre) * KILOGRAM, 'mL') })}
         </p>
       ) : (
         <p className="text-warning text-sm">
@@ -106,7 +107,9 @@ export function WeighSlab({ tint, figures, palette }: { tint: Tint; figures: Tin
         </p>
       )}
       {Number.isFinite(price) && (
-        <p className="quiet text-sm">Its pigment costs {units.say(price, 'money')} for a kilogram of binder.</p>
+        <p className="quiet text-sm">
+          {say('tints.pigmentPrice', { binder: exactly(KILOGRAM, 'g'), price: units.say(price, 'money') })}
+        </p>
       )}
     </section>
   );

@@ -16,6 +16,7 @@ import { ArrowDown, ArrowUp, Download } from 'lucide-react';
 import { unparse } from 'papaparse';
 import { Button } from './button';
 import { saveFile } from './save-file';
+import { useSay } from './say';
 
 const features = tableFeatures({
   columnFilteringFeature,
@@ -52,19 +53,20 @@ function FilterBar({
   onWord: (word: string) => void;
   onExport: () => void;
 }) {
+  const say = useSay();
   return (
     <div className="no-print mb-2 flex flex-wrap items-center gap-2">
       <input
         type="search"
-        aria-label="Show only rows with this word"
-        placeholder="Only rows with…"
+        aria-label={say('ui.showOnlyRows')}
+        placeholder={say('ui.onlyRows')}
         className="input input-bordered h-11 w-full max-w-64"
         value={word}
         onChange={(event) => onWord(event.target.value)}
       />
       <span className="quiet text-sm">{told}</span>
       <Button size="low" className="ml-auto" onClick={onExport}>
-        <Download size={16} aria-hidden="true" /> CSV
+        <Download size={16} aria-hidden="true" /> {say('ui.csv')}
       </Button>
     </div>
   );
@@ -113,6 +115,7 @@ export function DataTable<Row extends RowData>({
   columns: readonly TableColumn<Row>[];
   empty: string;
 }) {
+  const say = useSay();
   const [word, setWord] = useState('');
   const data = useMemo(() => [...rows], [rows]);
   const shaped = useMemo(() => {
@@ -135,14 +138,14 @@ export function DataTable<Row extends RowData>({
     <div>
       <FilterBar
         word={word}
-        told={`${shown.length} of ${rows.length}`}
+        told={say('ui.shownOf', { shown: shown.length, rows: rows.length })}
         onWord={(next) => {
           setWord(next);
           table.setGlobalFilter(next);
         }}
         onExport={exported}
       />
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={`${name}, as a table`}>
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={say('ui.asTable', { name })}>
         <table className="table-sm table">
           <thead>
             {table.getHeaderGroups().map((group) => (

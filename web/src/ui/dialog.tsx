@@ -1,9 +1,11 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { X } from 'lucide-react';
 import { Button } from './button';
+import { useSay } from './say';
 
 /** A sheet over the page. Escape and the cross close it; focus returns to where it was. */
 export function Dialog({ title, onClose, children }: { title: string; onClose: () => void; children: ReactNode }) {
+  const say = useSay();
   const ref = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const dialog = ref.current;
@@ -21,7 +23,7 @@ export function Dialog({ title, onClose, children }: { title: string; onClose: (
       <div className="modal-box bg-base-100 max-h-[92vh] max-w-2xl">
         <div className="mb-3 flex items-start justify-between gap-4">
           <h2 className="text-2xl">{title}</h2>
-          <Button look="plain" className="w-12 p-0" onClick={onClose} aria-label="Close">
+          <Button look="plain" className="w-12 p-0" onClick={onClose} aria-label={say('ui.close')}>
             <X aria-hidden="true" />
           </Button>
         </div>

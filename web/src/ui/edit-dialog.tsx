@@ -2,6 +2,7 @@ import type { FormEvent, ReactNode } from 'react';
 import { Button } from './button';
 import { Dialog } from './dialog';
 import { Failure } from './states';
+import { useSay } from './say';
 
 /** A sheet with a form on it. It stays open, with what was typed, until the save is through. */
 export function EditDialog({
@@ -24,6 +25,7 @@ export function EditDialog({
   onClose: () => void;
   children: ReactNode;
 }) {
+  const say = useSay();
   const submit = (event: FormEvent) => {
     event.preventDefault();
     onSave();
@@ -35,11 +37,11 @@ export function EditDialog({
         <Failure error={error} />
         <div className="flex flex-wrap gap-2 pt-1">
           <Button type="submit" look="main" size="tall" className="flex-1 text-lg" disabled={busy || disabled}>
-            {busy ? 'Saving…' : 'Save'}
+            {busy ? say('ui.saving') : say('ui.save')}
           </Button>
           {onRemove && (
             <Button look="plain" size="tall" disabled={busy} onClick={onRemove}>
-              Delete
+              {say('ui.delete')}
             </Button>
           )}
         </div>

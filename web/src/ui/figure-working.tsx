@@ -1,32 +1,33 @@
 import { useState } from 'react';
-import type { Basis, Figure } from '@dewpot/core/units';
+import { type Basis, type Figure, msg, type Message, type Phrase } from '@dewpot/core/units';
 import { TermLink } from './term-link';
 import type { TermKey } from './terms';
 import { useUnits } from './units';
 import { useSay } from './say';
 
-function basisInWords(basis: Basis): string {
+function basisInWords(basis: Basis): Message {
   switch (basis.kind) {
     case 'handbook':
-      return 'from the handbook';
+      return msg('ui.basisHandbook');
     case 'learned':
-      return `learned from ${basis.records} of your records`;
+      return msg('ui.basisLearned', { records: basis.records });
     case 'measured':
-      return 'measured';
+      return msg('ui.basisMeasured');
     case 'typed':
-      return 'entered by you, from the bag or by your clock';
+      return msg('ui.basisEntered');
     case 'computed':
-      return 'calculated from your measurements';
+      return msg('ui.basisComputed');
   }
 }
 
 /** The lines of working behind a figure, opened beneath it. They are written only then: most are never asked for. */
-export function FigureWorking({ figure, label = 'Where does this come from?' }: { figure: Figure; label?: string }) {
+export function FigureWorking({ figure, label = msg('ui.whereFrom') }: { figure: Figure; label?: Phrase }) {
+  const say = useSay();
   const [open, setOpen] = useState(false);
   return (
     <details className="working mt-0.5 text-sm" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
       <summary className="quiet hover:text-base-content w-fit cursor-pointer list-none whitespace-nowrap text-xs leading-6 underline decoration-dotted underline-offset-4">
-        {label}
+        {say.value(label)}
       </summary>
       {open && <Working figure={figure} />}
     </details>
@@ -54,7 +55,7 @@ function Working({ figure: { working, basis } }: { figure: Figure }) {
           </div>
         ))}
       </dl>
-      <p className="quiet mt-1 text-xs">This figure is {basisInWords(basis)}.</p>
+      <p className="quiet mt-1 text-xs">{say('ui.thisFigureIs', { basis: basisInWords(basis) })}</p>
     </div>
   );
 }
@@ -74,6 +75,7 @@ export function BigFigure({
   note?: string;
   size?: string;
 }) {
+  const say = useSay();
   const units = useUnits();
   const { number, unit } = units.split(figure.value, figure.unit);
   return (
@@ -92,7 +94,10 @@ export function BigFigure({
       </p>
       {figure.band && (
         <p className="quiet text-sm">
-          between {units.say(figure.band[0], figure.unit)} and {units.say(figure.band[1], figure.unit)}
+          {say('ui.between', {
+            band: units.say(figure.band[0], figure.unit),
+            band2: units.say(figure.band[1], figure.unit),
+          })}
         </p>
       )}
       {note && <p className="quiet text-sm">{note}</p>}

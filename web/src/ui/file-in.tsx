@@ -45,7 +45,7 @@ export function FileIn({
       {
         onSuccess: ({ things }) => {
           setSaid(undefined);
-          toast.success(`${things.filter((one) => one.does !== 'same').length} taken in.`);
+          toast.success(say('ui.takenIn', { length: things.filter((one) => one.does !== 'same').length }));
         },
       },
     );

@@ -1,52 +1,48 @@
+import { msg, quantity, type Message, type MessageValue, type Moment } from '@dewpot/core/units';
 import { differenceInCalendarDays } from 'date-fns';
 
-/** Writes a time, ms, with these parts of it. */
-const writer = (parts: Intl.DateTimeFormatOptions) => {
-  const { format } = new Intl.DateTimeFormat('en-GB', parts);
-  return (at: number) => format(at);
-};
+const plain = (value: MessageValue) => msg('units.plain', { value });
+const moment = (at: number, as: Moment['as']) => plain({ at, as });
 
 /** The clock alone: "16:00". */
-export const sayClock = writer({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+export const clockOf = (at: number): Message => moment(at, 'clock');
 /** The day of the week alone: "Thu". */
-export const sayWeekday = writer({ weekday: 'short' });
-const longWeekday = writer({ weekday: 'long' });
-const date = writer({ day: 'numeric', month: 'short' });
-const dateOfYear = writer({ day: 'numeric', month: 'short', year: 'numeric' });
-const longDate = writer({ weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
+export const weekdayOf = (at: number): Message => moment(at, 'weekday');
+/** The day of the week with the clock: "Thu 16:00". */
+export const weekdayClock = (at: number): Message =>
+  msg('ui.weekdayAt', { weekday: weekdayOf(at), clock: clockOf(at) });
+/** Exact, for a hover. */
+export const exactTime = (at: number): Message => moment(at, 'exact');
 
 /** Days from which on a date tells its year. */
 const FAR = 300;
 
-const farOrNear = (at: number, days: number) => (Math.abs(days) > FAR ? dateOfYear(at) : date(at));
+const dateOf = (at: number, days: number) => moment(at, Math.abs(days) > FAR ? 'day' : 'date');
 
 /** A time as people say it: "today 16:00", "tomorrow 09:00", "Thu 16:00", "3 Dec". */
-export function sayWhen(at: number, now: number): string {
+export function whenOf(at: number, now: number): Message {
   const days = differenceInCalendarDays(at, now);
-  const clock = sayClock(at);
-  if (days === 0) return `today ${clock}`;
-  if (days === 1) return `tomorrow ${clock}`;
-  if (days === -1) return `yesterday ${clock}`;
-  if (days > 1 && days < 7) return `${sayWeekday(at)} ${clock}`;
-  return farOrNear(at, days);
+  const clock = clockOf(at);
+  if (days === 0) return msg('ui.todayAt', { clock });
+  if (days === 1) return msg('ui.tomorrowAt', { clock });
+  if (days === -1) return msg('ui.yesterdayAt', { clock });
+  if (days > 1 && days < 7) return weekdayClock(at);
+  return dateOf(at, days);
 }
 
-/** The day alone: "today", "tomorrow", "Thu", "3 Dec". */
-export function sayDay(at: number, now: number): string {
+/** The day alone: "today", "tomorrow", "Thursday", "3 Dec". */
+export function dayOf(at: number, now: number): Message {
   const days = differenceInCalendarDays(at, now);
-  if (days === 0) return 'today';
-  if (days === 1) return 'tomorrow';
-  if (days === -1) return 'yesterday';
-  return days > 1 && days < 7 ? longWeekday(at) : farOrNear(at, days);
+  if (days === 0) return msg('ui.today');
+  if (days === 1) return msg('ui.tomorrow');
+  if (days === -1) return msg('ui.yesterday');
+  return days > 1 && days < 7 ? moment(at, 'longWeekday') : dateOf(at, days);
 }
 
-/** A span as people say it: "3 h", "2 days". */
-export function saySpan(ms: number): string {
+/** A span, ms, as people say it: "3 h", "2 days". */
+export function spanOf(ms: number): Message {
   const hours = ms / 3_600_000;
-  if (hours < 1) return `${Math.max(1, Math.round(hours * 60))} min`;
-  if (hours < 36) return `${Math.round(hours)} h`;
-  return `${Math.round(hours / 24)} days`;
+  if (hours < 1) return plain(quantity(Math.max(1, hours * 60), 'min', 0));
+  if (hours < 36) return plain(quantity(hours, 'h', 0));
+  return plain(quantity(hours / 24, 'days', 0));
 }
-
-/** Exact, for a hover. */
-export const exactly = (at: number): string => `${longDate(at)}, ${sayClock(at)}`;

@@ -1,11 +1,11 @@
-import { identity } from '@dewpot/core/units';
+import { identity, msg } from '@dewpot/core/units';
 import type { ImportView } from '@dewpot/contract';
 import { Button } from './button';
 import { Dialog } from './dialog';
 import { Failure } from './states';
 import { useSay } from './say';
 
-const does = { new: 'new', changed: 'changes', same: 'stays as it is' } as const;
+const does = { new: msg('ui.doesNew'), changed: msg('ui.doesChanged'), same: msg('ui.staysAsIs') } as const;
 
 /** What a file would change, before anything is. */
 export function WhatChanges({
@@ -24,11 +24,11 @@ export function WhatChanges({
   const say = useSay();
   const changing = things.filter((one) => one.does !== 'same');
   return (
-    <Dialog title="What this file would change" onClose={onClose}>
+    <Dialog title={say('ui.whatFileChanges')} onClose={onClose}>
       <ul className="divide-base-300 max-h-96 divide-y overflow-y-auto">
         {things.map(({ kind, name, does: what, differences }) => (
           <li key={`${kind} ${name}`} className="py-1.5">
-            <strong>{name}</strong> <span className="quiet">{kind},</span> {does[what]}
+            <strong>{name}</strong> <span className="quiet">{kind},</span> {say(does[what])}
             <ul className="text-sm">
               {differences.map(({ what: field, before, after }) => (
                 <li key={identity(field)}>
@@ -41,7 +41,11 @@ export function WhatChanges({
       </ul>
       <Failure error={error} />
       <Button look="main" size="tall" className="mt-3 w-full" disabled={busy || changing.length === 0} onClick={onTake}>
-        {changing.length === 0 ? 'Nothing would change' : busy ? 'Taking it in…' : `Take ${changing.length} in`}
+        {changing.length === 0
+          ? say('ui.nothingChanges')
+          : busy
+            ? say('ui.takingIn')
+            : say('ui.takeIn', { changing: changing.length })}
       </Button>
     </Dialog>
   );

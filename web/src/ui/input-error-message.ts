@@ -1,5 +1,6 @@
 import { InputError, issueInWords, type Message } from '@dewpot/core/units';
 import type { Speaker } from '@dewpot/locales';
+import { Unreachable } from '../api/client';
 
 /** What core refused: its first sentence with the remedy. Any other error is thrown on. */
 export function firstIssue(error: unknown): Message | undefined {
@@ -12,4 +13,11 @@ export function firstIssue(error: unknown): Message | undefined {
 export function sayRefusal(error: unknown, say: Speaker): string {
   if (!(error instanceof InputError)) throw error;
   return error.issues.map((issue) => say(issueInWords(issue))).join(' ');
+}
+
+/** Any error as a person is told it. What the server refused, it has said in their language. */
+export function sayError(error: unknown, say: Speaker): string {
+  if (error instanceof Unreachable) return say('shell.keptUnsent', { why: error.why });
+  if (error instanceof InputError) return sayRefusal(error, say);
+  return error instanceof Error ? error.message : JSON.stringify(error);
 }

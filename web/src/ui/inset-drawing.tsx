@@ -1,6 +1,7 @@
 import type { InsetView } from '@dewpot/core/moulds';
 import { loopsOf, type PlanPoint } from '@dewpot/core/solids';
 import { outlinePath } from './outline-path';
+import { useSay } from './say';
 
 const MARGIN = 0.04;
 
@@ -15,6 +16,7 @@ export function InsetDrawing({
   /** It reaches over the edge. */
   wrong?: boolean;
 }) {
+  const say = useSay();
   const { x0, x1, y0, y1 } = region.box;
   const turned = as === 'reads' && lies !== reads ? -1 : 1;
   const [width, height] = [x1 - x0, y1 - y0];
@@ -29,7 +31,7 @@ export function InsetDrawing({
       viewBox={box.map((n) => n.toFixed(1)).join(' ')}
       className="block max-h-56 w-full"
       role="img"
-      aria-label={as === 'lies' ? 'As it lies, looking down into the mould' : 'As it is read on the cast'}
+      aria-label={as === 'lies' ? say('ui.looksDown') : say('ui.readOnCast')}
     >
       <path
         d={outlinePath(loopsOf(region), face)}

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { ProblemFailure } from '../api/client';
 import { Button } from './button';
 import { Failure } from './states';
+import { useSay } from './say';
 
 /** A write as a form watches it. */
 interface Watched {
@@ -12,6 +13,7 @@ interface Watched {
 
 /** Where another browser saved first: keeping one's own goes by the version that stands now. */
 export function StaleChoice({ error, onKeepMine }: { error: unknown; onKeepMine: (version: number) => void }) {
+  const say = useSay();
   const problem = error instanceof ProblemFailure ? error.problem : undefined;
   const current = problem?.status === 409 ? (problem.current as { version: number } | undefined) : undefined;
   return (
@@ -19,10 +21,10 @@ export function StaleChoice({ error, onKeepMine }: { error: unknown; onKeepMine:
       {current && (
         <p className="mt-2 flex flex-wrap gap-2">
           <Button look="main" size="own" onClick={() => onKeepMine(current.version)}>
-            Save mine
+            {say('ui.saveMine')}
           </Button>
           <Button size="own" onClick={() => window.location.reload()}>
-            Take theirs
+            {say('ui.takeTheirs')}
           </Button>
         </p>
       )}
@@ -47,7 +49,8 @@ export function KeepBar({
   onThrowAway?: { readonly question: string; readonly act: () => void } | undefined;
   children?: ReactNode;
 }) {
-  const waiting = save.failureCount > 0 ? 'Waiting for the connection…' : 'Saving…';
+  const say = useSay();
+  const waiting = save.failureCount > 0 ? say('ui.waitingConnection') : say('ui.saving');
   return (
     <div className="action-bar">
       <Button
@@ -57,12 +60,12 @@ export function KeepBar({
         disabled={disabled || save.isPending}
         onClick={onKeep}
       >
-        {save.isPending ? waiting : `Save ${what}`}
+        {save.isPending ? waiting : say('ui.saveWhat', { what })}
       </Button>
       {children}
       {onThrowAway && (
         <Button look="plain" size="tall" onClick={() => window.confirm(onThrowAway.question) && onThrowAway.act()}>
-          Delete
+          {say('ui.delete')}
         </Button>
       )}
     </div>

@@ -3,9 +3,11 @@ import type { Measure } from '@dewpot/core/measuring';
 import { Scale } from 'lucide-react';
 import { ScoopTally } from './scoop-tally';
 import { useUnits } from './units';
+import { useSay } from './say';
 
 /** The number of a measure in large, and what it is of beneath it. */
 export function MeasureFigures({ measures }: { measures: readonly Measure[] }) {
+  const say = useSay();
   const units = useUnits();
   return measures.map((one, i) => (
     <span key={i} className="block leading-tight">
@@ -13,7 +15,7 @@ export function MeasureFigures({ measures }: { measures: readonly Measure[] }) {
         {one.kind === 'scoop' ? sayScoops(one.count) : units.say(one.mass, 'g')}
       </span>
       <span className="quiet block text-sm whitespace-nowrap">
-        {one.kind === 'scoop' ? one.scoop.name : 'on the scale'}
+        {one.kind === 'scoop' ? one.scoop.name : say('ui.onTheScale')}
       </span>
     </span>
   ));
@@ -29,13 +31,14 @@ export function MeasureTally({
   measures: readonly Measure[];
   tappable?: boolean;
 }) {
+  const say = useSay();
   const units = useUnits();
   return measures.map((one, i) =>
     one.kind === 'scoop' ? (
       <ScoopTally key={i} name={name} count={one.count} volume={one.scoop.volume} tappable={tappable} />
     ) : (
       <span key={i} className="quiet flex items-center gap-2 py-1">
-        <Scale size={28} aria-hidden="true" /> {units.say(one.mass, 'g')} on the scale
+        <Scale size={28} aria-hidden="true" /> {units.say(one.mass, 'g')} {say('ui.onTheScale')}
       </span>
     ),
   );

@@ -5,7 +5,7 @@ import { computed, figure, line } from '@dewpot/core/units';
 import { HOUR, NOW, renderInside } from '../../test/stand-ins';
 import { DataTable, type TableColumn } from './data-table';
 import { BigFigure } from './figure-working';
-import { sayDay, saySpan, sayWhen } from './format-time';
+import { dayOf, spanOf, whenOf } from './format-time';
 import { ScoopTally } from './scoop-tally';
 import { windowInWords } from './window-band';
 
@@ -54,11 +54,11 @@ describe('times', () => {
   it('are said as people say them', () => {
     const noon = new Date(2026, 4, 20, 12).getTime();
     const at = (day: number, hour: number) => new Date(2026, 4, day, hour).getTime();
-    expect(sayWhen(at(21, 16), noon)).toBe('tomorrow 16:00');
-    expect(sayWhen(at(22, 9), noon)).toBe('Fri 09:00');
-    expect(sayWhen(at(19, 9), noon)).toBe('yesterday 09:00');
-    expect(sayDay(at(23, 9), noon)).toBe('Saturday');
-    expect([saySpan(40 * 60_000), saySpan(5 * HOUR), saySpan(50 * HOUR)]).toEqual(['40 min', '5 h', '2 days']);
+    expect(whenOf(at(21, 16), noon)).toBe('tomorrow 16:00');
+    expect(whenOf(at(22, 9), noon)).toBe('Fri 09:00');
+    expect(whenOf(at(19, 9), noon)).toBe('yesterday 09:00');
+    expect(dayOf(at(23, 9), noon)).toBe('Saturday');
+    expect([spanOf(40 * 60_000), spanOf(5 * HOUR), spanOf(50 * HOUR)]).toEqual(['40 min', '5 h', '2 days']);
   });
 });
 

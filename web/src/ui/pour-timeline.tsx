@@ -1,6 +1,7 @@
+import { msg, type Message } from '@dewpot/core/units';
 import { stepNames, type PotLife, type StepKind, type TimedStep, type Timeline } from '@dewpot/core/bench';
 import { brokenAxis, type BrokenAxis } from './broken-axis';
-import { sayClock, saySpan } from './format-time';
+import { clockOf, spanOf } from './format-time';
 import { useSay } from './say';
 
 /** What a step is drawn as: what is dry, what is wet, what is in the mould, what is done to a face. */
@@ -38,13 +39,13 @@ const fills: Record<Look, string> = {
   face: 'var(--late)',
   rest: hatch('color-mix(in oklab, var(--color-base-content) 45%, transparent)'),
 };
-const words: Record<Look, string> = {
-  ready: 'getting ready',
-  dry: 'weigh',
-  wet: 'mix',
-  place: 'into the moulds',
-  face: 'faces and covers',
-  rest: 'stands',
+const words: Record<Look, Message> = {
+  ready: msg('ui.lookReady'),
+  dry: msg('ui.lookDry'),
+  wet: msg('ui.lookWet'),
+  place: msg('ui.lookPlace'),
+  face: msg('ui.lookFace'),
+  rest: msg('ui.lookRest'),
 };
 
 /** Steps that share a row: those of one bucket, or those of the whole pour. */
@@ -55,7 +56,11 @@ interface Row {
   readonly potLife?: PotLife;
 }
 
-function rowsOf({ steps, potLives }: Timeline, labels: (part: number, bucket: number) => string): Row[] {
+function rowsOf(
+  { steps, potLives }: Timeline,
+  before: string,
+  labels: (part: number, bucket: number) => string,
+): Row[] {
   const whole = steps.filter(({ step }) => step.bucket === undefined);
   const rows = potLives.map((potLife) => ({
     key: `${potLife.part}.${potLife.bucket}`,
@@ -63,7 +68,7 @@ function rowsOf({ steps, potLives }: Timeline, labels: (part: number, bucket: nu
     steps: steps.filter(({ step }) => step.part === potLife.part && step.bucket === potLife.bucket),
     potLife,
   }));
-  return [{ key: 'whole', label: 'Before and after', steps: whole }, ...rows];
+  return [{ key: 'whole', label: before, steps: whole }, ...rows];
 }
 
 const percent = (share: number) => `${(share * 100).toFixed(3)}%`;
@@ -85,7 +90,7 @@ function Bar({ timed: { step, start, end, window, state }, axis }: { timed: Time
       <span
         className={`absolute inset-y-1 ${state === 'done' ? 'opacity-45' : ''} ${state === 'begun' ? 'outline-base-content outline-2' : ''}`}
         style={{ ...between(axis, start, end), minWidth: 3, background: fills[looks[step.kind]] }}
-        title={`${say(stepNames[step.kind])}, ${sayClock(start)} to ${sayClock(end)}`}
+        title={say('ui.stepFromTo', { stepNames: say(stepNames[step.kind]), start: clockOf(start), end: clockOf(end) })}
       />
     </>
   );
@@ -103,11 +108,11 @@ export function HourLine({
 }) {
   const say = useSay();
   const axis = brokenAxis(timeline.start, timeline.end, timeline.free);
-  const rows = rowsOf(timeline, labels);
+  const rows = rowsOf(timeline, say('ui.beforeAndAfter'), labels);
   const used = [...new Set(timeline.steps.map(({ step }) => looks[step.kind]))];
   return (
     <figure>
-      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Timeline of the pour, drawn">
+      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={say('ui.timelineDrawn')}>
         <div className="grid min-w-[36rem] grid-cols-[8rem_1fr] items-center gap-x-2" aria-hidden="true">
           {rows.map(({ key, label, steps, potLife }) => (
             <div key={key} className="contents">
@@ -134,7 +139,7 @@ export function HourLine({
               </div>
             </div>
           ))}
-          <span className="quiet py-1 text-sm">Hands free</span>
+          <span className="quiet py-1 text-sm">{say('ui.handsFree')}</span>
           <div className="relative h-6">
             {timeline.free.map(({ from, to }) => (
               <span
@@ -142,7 +147,7 @@ export function HourLine({
                 className="border-base-content/40 absolute top-1 h-4 overflow-hidden border text-center text-[0.65rem] leading-4 whitespace-nowrap"
                 style={between(axis, from, to)}
               >
-                {axis.at(to) - axis.at(from) > 0.04 && saySpan(to - from)}
+                {axis.at(to) - axis.at(from) > 0.04 && say(spanOf(to - from))}
               </span>
             ))}
           </div>
@@ -154,18 +159,18 @@ export function HourLine({
         {timeline.steps.map(({ step, start, end }) => (
           <li key={step.key}>
             {step.bucket === undefined ? '' : `${labels(step.part, step.bucket)}: `}
-            {say(stepNames[step.kind])}, {sayClock(start)} to {sayClock(end)}
+            {say('ui.stepFromTo', { stepNames: stepNames[step.kind], start: clockOf(start), end: clockOf(end) })}
           </li>
         ))}
       </ul>
       <figcaption className="mt-1 flex flex-wrap gap-x-4 gap-y-1 text-xs">
         {used.map((look) => (
           <span key={look} className="flex items-center gap-1.5">
-            <span className="inline-block h-3 w-4" style={{ background: fills[look] }} /> {words[look]}
+            <span className="inline-block h-3 w-4" style={{ background: fills[look] }} /> {say(words[look])}
           </span>
         ))}
         <span className="flex items-center gap-1.5">
-          <span className="inline-block h-3 w-4" style={{ background: hatch('var(--late)') }} /> stiffens
+          <span className="inline-block h-3 w-4" style={{ background: hatch('var(--late)') }} /> {say('ui.stiffens')}
         </span>
       </figcaption>
     </figure>
@@ -178,6 +183,7 @@ const Mark = ({ at }: { at: string }) => (
 
 /** Times under the axis: its ends, both sides of each break, and what lies wide enough between. */
 function Ticks({ timeline: { start, end }, axis }: { timeline: Timeline; axis: BrokenAxis }) {
+  const say = useSay();
   const wanted = [start, end, ...axis.breaks.flatMap(({ from, to }) => [from, to])];
   const step = (end - start) / 60_000 > 240 ? 30 : 15;
   const first = Math.ceil(start / (step * 60_000)) * step * 60_000;
@@ -194,7 +200,7 @@ function Ticks({ timeline: { start, end }, axis }: { timeline: Timeline; axis: B
           className="absolute -translate-x-1/2 first:translate-x-0"
           style={{ left: percent(Math.min(0.97, axis.at(time))) }}
         >
-          {sayClock(time)}
+          {say(clockOf(time))}
         </span>
       ))}
     </div>

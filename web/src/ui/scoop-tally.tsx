@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { sayScoops } from '@dewpot/core/materials';
+import { useSay } from './say';
 
 const CAN = { width: 40, height: 46 };
 /** Scoops drawn one by one up to this many; beyond, the number alone is told. */
@@ -48,12 +49,17 @@ export function ScoopTally({
   volume?: number;
   tappable?: boolean;
 }) {
+  const say = useSay();
   const [done, setDone] = useState(0);
   const scoops = Array.from({ length: Math.ceil(count) }, (_, i) => Math.min(1, count - i));
   if (scoops.length > MOST_DRAWN) return null;
   if (!tappable) {
     return (
-      <span className="flex flex-wrap gap-0.5" role="img" aria-label={`${sayScoops(count)} scoops of ${name}`}>
+      <span
+        className="flex flex-wrap gap-0.5"
+        role="img"
+        aria-label={say('ui.scoopsOf', { count: sayScoops(count), name })}
+      >
         {scoops.map((share, i) => (
           <Can key={i} share={share} done={false} volume={volume} />
         ))}
@@ -64,14 +70,14 @@ export function ScoopTally({
     <span
       className="flex flex-wrap"
       role="group"
-      aria-label={`${name}: ${Math.min(done, scoops.length)} of ${scoops.length} scoops in`}
+      aria-label={say('ui.scoopsIn', { name, done: Math.min(done, scoops.length), scoops: scoops.length })}
     >
       {scoops.map((share, i) => (
         <button
           key={i}
           type="button"
           aria-pressed={i < done}
-          aria-label={`Scoop ${i + 1} of ${name}${share < 1 ? `, ${sayScoops(share)} full` : ''}`}
+          aria-label={say('ui.scoopNumber', { i: i + 1, name, share: share < 1 ? sayScoops(share) : 'full' })}
           className="p-1.5"
           onClick={() => setDone(i < done ? i : i + 1)}
         >

@@ -1,10 +1,11 @@
-import type { Message } from '@dewpot/core/units';
+import { type Message, msg } from '@dewpot/core/units';
 import type { SettingTimes } from '@dewpot/core/binders';
 import { TextField } from './text-field';
+import { useSay } from './say';
 
 const fields = [
-  ['potLife', 'Pot life at 20 °C, minutes'],
-  ['initialSet', 'Initial set at 20 °C, hours'],
+  ['potLife', msg('ui.potLifeAt20')],
+  ['initialSet', msg('ui.initialSetAt20')],
 ] as const;
 
 /** Pot life and initial set, each left empty where nobody has entered it. `usual` is what holds then. */
@@ -19,6 +20,7 @@ export function SettingTimesFields({
   readonly errors?: Readonly<Record<string, Message>>;
   readonly onChange: (times: SettingTimes | undefined) => void;
 }) {
+  const say = useSay();
   const put = (of: keyof SettingTimes, value: number) => {
     const { [of]: _, ...rest } = times;
     const next = Number.isFinite(value) ? { ...rest, [of]: value } : rest;
@@ -29,7 +31,7 @@ export function SettingTimesFields({
       {fields.map(([of, label]) => (
         <TextField
           key={of}
-          label={label}
+          label={say(label)}
           type="number"
           step="any"
           min="0"

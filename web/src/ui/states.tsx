@@ -4,12 +4,14 @@ import { InputError } from '@dewpot/core/units';
 import type { Speaker } from '@dewpot/locales';
 import { ProblemFailure } from '../api/client';
 import { useSay } from './say';
+import { sayError } from './input-error-message';
 
 /** While something is read. */
 export function Busy({ what }: { what: string }) {
+  const say = useSay();
   return (
     <p role="status" className="quiet p-6">
-      Fetching {what}…
+      {say('ui.fetching', { what })}
     </p>
   );
 }
@@ -37,11 +39,12 @@ const untold = () => () => undefined;
 
 /** Leads to the field that was refused, where the screen has one of that name. */
 function ToField({ field }: { field: string }) {
+  const say = useSay();
   const there = useSyncExternalStore(untold, () => document.getElementsByName(field)[0]);
   if (!there) return null;
   return (
     <button type="button" className="link min-h-11" onClick={() => there.focus()}>
-      Correct it
+      {say('ui.correctIt')}
     </button>
   );
 }
@@ -61,8 +64,8 @@ export function Failure({ error, children }: { error: unknown; children?: ReactN
   const issues = issuesOf(error, say);
   return (
     <div role="alert" className="border-error bg-base-100 my-3 border-l-4 p-3">
-      <p className="text-error font-semibold">{problem?.title ?? 'That did not work'}</p>
-      {issues.length === 0 && <p>{error instanceof Error ? error.message : JSON.stringify(error)}</p>}
+      <p className="text-error font-semibold">{problem?.title ?? say('ui.didNotWork')}</p>
+      {issues.length === 0 && <p>{sayError(error, say)}</p>}
       <ul className="space-y-1">
         {issues.map(({ field, message, remedy }, i) => (
           <li key={`${field}-${i}`}>

@@ -2,9 +2,11 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Dialog } from './dialog';
 import { terms, type TermKey } from './terms';
+import { useSay } from './say';
 
 /** A word of the trade that tells what it means when it is pressed. */
 export function TermLink({ of, children }: { of: TermKey; children: string }) {
+  const say = useSay();
   const [open, setOpen] = useState(false);
   const { name, meaning, use } = terms[of];
   return (
@@ -18,12 +20,12 @@ export function TermLink({ of, children }: { of: TermKey; children: string }) {
         {children}
       </button>
       {open && (
-        <Dialog title={name} onClose={() => setOpen(false)}>
-          <p>{meaning}</p>
-          <p className="mt-2">{use}</p>
+        <Dialog title={say(name)} onClose={() => setOpen(false)}>
+          <p>{say(meaning)}</p>
+          <p className="mt-2">{say(use)}</p>
           <p className="mt-4">
             <Link className="link" to="/glossary" onClick={() => setOpen(false)}>
-              All words
+              {say('ui.allWords')}
             </Link>
           </p>
         </Dialog>

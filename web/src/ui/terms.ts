@@ -1,114 +1,114 @@
+import { msg, type Message } from '@dewpot/core/units';
 /** A word of the trade that not everybody knows, and what it means in plain words. */
 export interface Term {
-  readonly name: string;
+  readonly name: Message;
   /** In one sentence. */
-  readonly meaning: string;
+  readonly meaning: Message;
   /** What it is good for, or what to do about it. */
-  readonly use: string;
+  readonly use: Message;
 }
 
 /** Words of the trade, by their keys. */
 export const terms = {
   absorption: {
-    name: 'Absorption',
-    meaning: 'How much water the grains of a material soak up, as a share of their dry mass.',
-    use: 'That water does not thin the paste. Porous grains are wetted before, or they drink it from the mix.',
+    name: msg('glossary.absorption'),
+    meaning: msg('glossary.absorptionMeaning'),
+    use: msg('glossary.absorptionUse'),
   },
   ballast: {
-    name: 'Core ballast',
-    meaning: 'The load that keeps a core from floating while the mix around it is fluid.',
-    use: 'A core floats like a boat: it needs as much mass as the mix that it pushes aside, less its own.',
+    name: msg('glossary.ballast'),
+    meaning: msg('glossary.ballastMeaning'),
+    use: msg('glossary.ballastUse'),
   },
   binder: {
-    name: 'Binder',
-    meaning: 'What hardens and holds the grains together: cement with what replaces a part of it, or gypsum.',
-    use: 'Pigments and additives are dosed on the mass of the binder.',
+    name: msg('glossary.binder'),
+    meaning: msg('glossary.binderMeaning'),
+    use: msg('glossary.binderUse'),
   },
   bulking: {
-    name: 'Bulking',
-    meaning: 'Damp sand takes more room than dry sand, because water holds its grains apart.',
-    use: 'A scoop of damp sand holds less sand. Tell how damp it is, and the scoops are corrected.',
+    name: msg('glossary.bulking'),
+    meaning: msg('glossary.bulkingMeaning'),
+    use: msg('glossary.bulkingUse'),
   },
   'cold-joint': {
-    name: 'Cold joint',
-    meaning: 'The seam between two layers where the lower one had set before the upper one came.',
-    use: 'It is weak and lets water through. Place the next layer in time, or scratch, dampen and brush on a bond coat.',
+    name: msg('glossary.coldJoint'),
+    meaning: msg('glossary.coldJointMeaning'),
+    use: msg('glossary.coldJointUse'),
   },
   consistency: {
-    name: 'Consistency',
-    meaning: 'How wet a mix is, in seven grades from damp sand to soup.',
-    use: 'Pressed pieces want it stiff, thin walls and letters want it fluid. Wetter is weaker.',
+    name: msg('glossary.consistency'),
+    meaning: msg('glossary.consistencyMeaning'),
+    use: msg('glossary.consistencyUse'),
   },
   draft: {
-    name: 'Draft',
-    meaning: 'The slope of a wall, so that the piece slides out of the mould, and the core out of the piece.',
-    use: 'Without it a rigid core jams as the piece shrinks.',
+    name: msg('glossary.draft'),
+    meaning: msg('glossary.draftMeaning'),
+    use: msg('glossary.draftUse'),
   },
   efflorescence: {
-    name: 'Efflorescence',
-    meaning: 'White salts that water carries to the face of a piece. They are no mildew.',
-    use: 'Brush them off dry. They stop by themselves; less water and longer moist curing keep them down.',
+    name: msg('glossary.efflorescence'),
+    meaning: msg('glossary.efflorescenceMeaning'),
+    use: msg('glossary.efflorescenceUse'),
   },
   'equivalent-age': {
-    name: 'Equivalent age',
-    meaning: 'How old a piece would be, had it lain at 20 °C all the time. Cold makes it younger, warmth older.',
-    use: 'Strength and the time of demoulding go by it, and not by the clock.',
+    name: msg('glossary.equivalentAge'),
+    meaning: msg('glossary.equivalentAgeMeaning'),
+    use: msg('glossary.equivalentAgeUse'),
   },
   evaporation: {
-    name: 'Evaporation rate',
-    meaning: 'How much water leaves a wet face in an hour, by heat, dry air and wind.',
-    use: 'Over 0.5 kg/m² in an hour cover thin and light pieces, over 1.0 every open face: young faces crack.',
+    name: msg('glossary.evaporation'),
+    meaning: msg('glossary.evaporationMeaning'),
+    use: msg('glossary.evaporationUse'),
   },
   'fresh-density': {
-    name: 'Fresh density',
-    meaning: 'What a litre of the mix weighs as it goes into the mould.',
-    use: 'Times the volume of the mould it is what you lift.',
+    name: msg('glossary.freshDensity'),
+    meaning: msg('glossary.freshDensityMeaning'),
+    use: msg('glossary.freshDensityUse'),
   },
   'moist-curing': {
-    name: 'Moist curing',
-    meaning: 'Keeping a cast wet after it is demoulded, so that the cement goes on hardening.',
-    use: 'A piece that dries in the first days stays weak and dusty, for good.',
+    name: msg('glossary.moistCuring'),
+    meaning: msg('glossary.moistCuringMeaning'),
+    use: msg('glossary.moistCuringUse'),
   },
   'pot-life': {
-    name: 'Pot life',
-    meaning: 'How long a mix can be placed, from the moment the water is in.',
-    use: 'It is shorter when it is warm. More water does not bring it back.',
+    name: msg('glossary.potLife'),
+    meaning: msg('glossary.potLifeMeaning'),
+    use: msg('glossary.potLifeUse'),
   },
   'recoat-window': {
-    name: 'Recoat window',
-    meaning: 'The time in which the next coat of sealer bonds to the one below.',
-    use: 'Earlier it lifts the coat below, later it does not hold. After the window, wet-sand until matt.',
+    name: msg('glossary.recoatWindow'),
+    meaning: msg('glossary.recoatWindowMeaning'),
+    use: msg('glossary.recoatWindowUse'),
   },
   'release-agent': {
-    name: 'Release agent',
-    meaning: 'What is put on the mould so that the cast does not stick to it.',
-    use: 'Little of it, everywhere. A rest of it keeps sealer and paint from holding.',
+    name: msg('glossary.releaseAgent'),
+    meaning: msg('glossary.releaseAgentMeaning'),
+    use: msg('glossary.releaseAgentUse'),
   },
   set: {
-    name: 'Initial set',
-    meaning: 'When a mix stops flowing and starts to hold its form. It is not strong yet.',
-    use: 'Edges are drawn about then, and pipes and plugs are turned and pulled.',
+    name: msg('glossary.initialSet'),
+    meaning: msg('glossary.initialSetMeaning'),
+    use: msg('glossary.initialSetUse'),
   },
   strength: {
-    name: 'Strength, % of 28-day',
-    meaning: 'How far a piece has come on the way to the strength that it has after four weeks at 20 °C.',
-    use: 'It is safe from frost above 3.5 MPa, and ready for most uses at 70 %.',
+    name: msg('glossary.strength'),
+    meaning: msg('glossary.strengthMeaning'),
+    use: msg('glossary.strengthUse'),
   },
   undercut: {
-    name: 'Undercut',
-    meaning: 'A place where the mould is wider below than above, so that the piece is locked in.',
-    use: 'A flexible mould stretches over it, a take-apart mould opens. A rigid one needs a split.',
+    name: msg('glossary.undercut'),
+    meaning: msg('glossary.undercutMeaning'),
+    use: msg('glossary.undercutUse'),
   },
   'water-cement': {
-    name: 'Water–cement ratio (w/c)',
-    meaning: 'The mass of the water that is free in the mix, divided by the mass of the cement.',
-    use: 'The lower it is, the stronger and denser the piece. It stays under 0.65 outdoors, and under 0.5 in frost.',
+    name: msg('glossary.waterCement'),
+    meaning: msg('glossary.waterCementMeaning'),
+    use: msg('glossary.waterCementUse'),
   },
   'yield-factor': {
-    name: 'Yield factor',
-    meaning:
-      'How much mix comes of the materials as they are scooped: the small grains fill the room between the large ones.',
-    use: 'Ten litres of dry scoops make about seven litres of mix.',
+    name: msg('glossary.yieldFactor'),
+    meaning: msg('glossary.yieldFactorMeaning'),
+    use: msg('glossary.yieldFactorUse'),
   },
 } as const satisfies Record<string, Term>;
 

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
-import { exactly, sayDay } from './format-time';
+import { exactTime, dayOf } from './format-time';
 import { useNow } from './use-now';
+import { useSay } from './say';
 
 interface Version {
   readonly revision: number;
@@ -19,22 +20,19 @@ export function Versions<T extends Version>({
   used: boolean;
   tell: (one: T, before: T | undefined) => ReactNode;
 }) {
+  const say = useSay();
   const now = useNow();
   if (versions.length === 0) return null;
   return (
-    <section className="card-slab" aria-label="Versions">
-      <h2 className="text-xl">Versions</h2>
-      <p className="quiet text-sm">
-        {used
-          ? 'This version was poured: it stays as it is. What you change is kept as the next one.'
-          : 'This version was not poured yet: what you change is kept in it.'}
-      </p>
+    <section className="card-slab" aria-label={say('ui.versions')}>
+      <h2 className="text-xl">{say('ui.versions')}</h2>
+      <p className="quiet text-sm">{used ? say('ui.versionPoured') : say('ui.versionUnpoured')}</p>
       <ol className="divide-base-300 mt-2 divide-y">
         {versions.map((one, i) => (
           <li key={one.revision} className="py-1.5">
-            <strong>Version {one.revision}</strong>{' '}
-            <span className="quiet text-sm" title={exactly(one.madeAt)}>
-              {sayDay(one.madeAt, now)}
+            <strong>{say('ui.version', { revision: one.revision })}</strong>{' '}
+            <span className="quiet text-sm" title={say(exactTime(one.madeAt))}>
+              {say(dayOf(one.madeAt, now))}
             </span>
             {tell(one, versions[i + 1])}
           </li>

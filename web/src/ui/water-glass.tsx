@@ -1,12 +1,13 @@
+import { quantity } from '@dewpot/core/units';
 import type { WaterPlan } from '@dewpot/core/pours';
-import { useUnits } from './units';
+import { useSay } from './say';
 
 const TOP = 10;
 const BOTTOM = 200;
 
 /** The water of a batch in an upright glass: what goes in first, what is held back, the splash to come, the ceiling; `inside`, g, what is in already. */
 export function WaterGlass({ water, inside }: { water: WaterPlan; inside?: number }) {
-  const units = useUnits();
+  const say = useSay();
   const most = Math.max(water.ceiling, water.tap.value, inside ?? 0) * 1.12 || 1;
   const y = (amount: number) => BOTTOM - (amount / most) * (BOTTOM - TOP);
   const mark = (amount: number, text: string, bold = false) => (
@@ -22,13 +23,17 @@ export function WaterGlass({ water, inside }: { water: WaterPlan; inside?: numbe
       </text>
     </g>
   );
-  const say = (amount: number) => units.say(amount, 'mL');
   return (
     <svg
       viewBox="0 0 270 216"
       className="w-full max-w-64"
       role="img"
-      aria-label={`Water: ${say(water.first)} first, ${say(water.tap.value)} in all, splashes of ${say(water.splash)}, at most ${say(water.ceiling)}`}
+      aria-label={say('ui.waterGlass', {
+        first: quantity(water.first, 'mL'),
+        tap: quantity(water.tap.value, 'mL'),
+        splash: quantity(water.splash, 'mL'),
+        ceiling: quantity(water.ceiling, 'mL'),
+      })}
     >
       <defs>
         <pattern id="held" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -53,9 +58,10 @@ export function WaterGlass({ water, inside }: { water: WaterPlan; inside?: numbe
         <path d={[1, 2, 3].map((i) => `M18 ${y(water.first + i * water.splash)}h10`).join('')} stroke="currentColor" />
       )}
       <path d={`M16 ${TOP - 4}V${BOTTOM}H92V${TOP - 4}`} fill="none" stroke="currentColor" strokeWidth={2.2} />
-      {mark(water.first, `${say(water.first)} first`, true)}
-      {mark(water.tap.value, `${say(water.tap.value)} in all`)}
-      {water.ceiling > water.tap.value && mark(water.ceiling, `${say(water.ceiling)}: no more`)}
+      {mark(water.first, say('ui.markFirst', { first: quantity(water.first, 'mL') }), true)}
+      {mark(water.tap.value, say('ui.markAll', { tap: quantity(water.tap.value, 'mL') }))}
+      {water.ceiling > water.tap.value &&
+        mark(water.ceiling, say('ui.noMore', { ceiling: quantity(water.ceiling, 'mL') }))}
     </svg>
   );
 }

@@ -3,6 +3,7 @@ import { format } from 'date-fns';
 import { MINUTE } from '@dewpot/core/units';
 import { Button } from './button';
 import { useNow } from './use-now';
+import { useSay } from './say';
 
 const LOCAL = "yyyy-MM-dd'T'HH:mm";
 
@@ -17,30 +18,27 @@ export function WhenField({
   earliest?: number;
   onChange: (at: number | undefined) => void;
 }) {
+  const say = useSay();
   const id = useId();
   const now = useNow();
   const [open, setOpen] = useState(false);
   if (!open) {
     return (
       <p className="text-sm">
-        Just now.{' '}
+        {say('ui.justNowTold')}{' '}
         <button type="button" className="link min-h-11" onClick={() => setOpen(true)}>
-          It was earlier
+          {say('ui.itWasEarlier')}
         </button>
       </p>
     );
   }
   const future = value !== undefined && value > now + MINUTE;
   const before = value !== undefined && earliest !== undefined && value < earliest;
-  const wrong = future
-    ? 'That time is in the future. Enter when it happened.'
-    : before
-      ? 'That time is before the pour. Enter a time after it.'
-      : undefined;
+  const wrong = future ? say('ui.inFuture') : before ? say('ui.beforePour') : undefined;
   return (
     <div>
       <label htmlFor={id} className="mb-1 block text-sm font-semibold">
-        It happened
+        {say('ui.itHappened')}
       </label>
       <div className="flex gap-2">
         <input
@@ -62,7 +60,7 @@ export function WhenField({
             onChange(undefined);
           }}
         >
-          Just now
+          {say('ui.justNow')}
         </Button>
       </div>
       {wrong && (

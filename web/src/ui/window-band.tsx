@@ -1,6 +1,6 @@
-import type { Phrase } from '@dewpot/core/units';
+import { type Phrase, msg, type Message } from '@dewpot/core/units';
 import { phaseOf, taskWords, type Window } from '@dewpot/core/casts';
-import { exactly, sayWhen } from './format-time';
+import { exactTime, whenOf } from './format-time';
 import { useSay } from './say';
 
 type Span = Omit<Window, 'task'>;
@@ -8,16 +8,16 @@ type Span = Omit<Window, 'task'>;
 const hatch = (colour: string) => `repeating-linear-gradient(135deg, ${colour} 0 3px, transparent 3px 6px)`;
 
 /** What a window says at a time, in words. */
-export function windowInWords(window: Span, now: number): string {
+export function windowInWords(window: Span, now: number): Message {
   switch (phaseOf(window, now)) {
     case 'before':
-      return `from ${sayWhen(window.good, now)}`;
+      return msg('ui.windowFrom', { good: whenOf(window.good, now) });
     case 'early':
-      return `early still; good ${sayWhen(window.good, now)}`;
+      return msg('ui.windowEarly', { good: whenOf(window.good, now) });
     case 'good':
-      return `good now, until ${sayWhen(window.late, now)}`;
+      return msg('ui.windowGood', { late: whenOf(window.late, now) });
     case 'late':
-      return `late since ${sayWhen(window.late, now)}`;
+      return msg('ui.windowLate', { late: whenOf(window.late, now) });
   }
 }
 
@@ -48,8 +48,8 @@ export function WindowBand({
   return (
     <div
       role="img"
-      aria-label={`${what ? say.value(what) : ''}: ${windowInWords(window, now)}`}
-      title={`Good from ${exactly(good)} to ${exactly(late)}`}
+      aria-label={`${what ? say.value(what) : ''}: ${say(windowInWords(window, now))}`}
+      title={say('ui.windowSpan', { good: exactTime(good), late: exactTime(late) })}
     >
       <div className={`bg-base-300/50 relative ${large ? 'h-5' : 'h-2.5'}`}>
         {part(early, good, hatch('var(--early)'))}
@@ -65,11 +65,11 @@ export function WindowBand({
         <div className="quiet relative mt-1 h-5 text-xs">
           {(good - early) / (to - from) > 0.12 && (
             <span className="absolute" style={{ left: at(early) }}>
-              early
+              {say('ui.early')}
             </span>
           )}
           <span className="absolute" style={{ left: at(good) }}>
-            good {sayWhen(good, now)}
+            {say('ui.goodAt', { good: whenOf(good, now) })}
           </span>
         </div>
       )}

@@ -2,7 +2,7 @@ import { quantity } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { Button } from '../ui/button';
 import { lookToday } from '../ui/casts/reading';
-import { sayWhen } from '../ui/format-time';
+import { whenOf } from '../ui/format-time';
 import { PieceThumb } from '../ui/piece-thumb';
 import { QuantityField } from '../ui/quantity-field';
 import { Failure } from '../ui/states';
@@ -118,7 +118,7 @@ function Expected({
       })}{' '}
       {say('weighing.shouldBe', { expected: quantity(expected, 'g') })}
       {last && weighedAt !== undefined && !together && (
-        <> {say('weighing.lastWas', { last: units.sayWeighing(last), when: sayWhen(weighedAt, now) })}</>
+        <> {say('weighing.lastWas', { last: units.sayWeighing(last), when: whenOf(weighedAt, now) })}</>
       )}
     </p>
   );

@@ -5,7 +5,7 @@ import { toast } from '../ui/toast';
 import { overridesQuery } from '../api/finish';
 import { useSaveSettings, useSession } from '../api/session';
 import { Choice } from '../ui/choice';
-import { sayDay } from '../ui/format-time';
+import { dayOf } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { identity, fixed } from '@dewpot/core/units';
@@ -45,7 +45,6 @@ export function DryingSettings() {
           <summary className="link cursor-pointer">
             {say('workshop.sealedAgainst', {
               seen: data.seen.length,
-              which: data.seen.length === 1 ? 'piece' : 'pieces',
             })}
           </summary>
           <ul className="mt-1 space-y-1 text-sm">
@@ -54,7 +53,7 @@ export function DryingSettings() {
                 <Link className="link" to={`/casts/${castId}`}>
                   {code}
                 </Link>
-                {say('workshop.overLimit', { day: sayDay(at, now), over: fixed(over, 1), reason })}{' '}
+                {say('workshop.overLimit', { day: dayOf(at, now), over: fixed(over, 1), reason })}{' '}
                 {held === undefined
                   ? say('workshop.notLooked')
                   : held

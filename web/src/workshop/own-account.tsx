@@ -11,8 +11,6 @@ import { toast } from '../ui/toast';
 import { browserName } from './browser-name';
 import { useSay } from '../ui/say';
 
-const day = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', year: 'numeric' });
-
 /** One's own passphrase, sessions and tokens for scripts. */
 export function OwnAccount() {
   const say = useSay();
@@ -45,7 +43,7 @@ function SessionRow({ id, kind, label, usedAt, current }: OwnSessionView) {
       <div className="min-w-0 flex-1">
         <p className="truncate font-semibold">{kind === 'script' ? say('workshop.scriptNamed', { name }) : name}</p>
         <p className="quiet text-sm">
-          {current ? say('workshop.thisBrowser') : say('workshop.lastUsed', { usedAt: day.format(usedAt) })}
+          {current ? say('workshop.thisBrowser') : say('workshop.lastUsed', { usedAt: { at: usedAt, as: 'day' } })}
         </p>
       </div>
       {!current && (

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { calendarFile, calendarQuery, useMakeAddress, useStopAddress } from '../api/calendar';
 import { Button } from '../ui/button';
 import { switchNotices, useNotices, type Notices } from '../ui/notices';
-import { exactly } from '../ui/format-time';
+import { exactTime } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useSay } from '../ui/say';
 
@@ -36,7 +36,7 @@ function CalendarAddressSlab() {
     <div className="space-y-2">
       <p>
         {say('workshop.secretAddress', {
-          made: made === undefined ? '' : say('workshop.yoursSince', { made: exactly(made) }),
+          made: made === undefined ? '' : say('workshop.yoursSince', { made: exactTime(made) }),
         })}
       </p>
       {address && (

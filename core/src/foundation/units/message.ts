@@ -23,10 +23,10 @@ export interface Listed {
   readonly type: 'and' | 'or';
 }
 
-/** A time, ms, told as the month, the day or the day with its clock. */
+/** A time, ms, told as its month, its day, its day with the clock, or a part of these. */
 export interface Moment {
   readonly at: number;
-  readonly as: 'month' | 'day' | 'time';
+  readonly as: 'month' | 'day' | 'time' | 'clock' | 'weekday' | 'longWeekday' | 'date' | 'exact';
 }
 
 /** What stands in a sentence. A text is a name that somebody gave, or a code that the sentence chooses by. */

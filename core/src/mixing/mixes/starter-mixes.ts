@@ -3,11 +3,23 @@ import type { BinderClass } from '../binders/index.js';
 import type { Grade } from './consistency.js';
 import type { Exposure, PartsBy } from './mix.js';
 
+/** What casters of a kind mix by. */
+type School =
+  | 'sand-cement'
+  | 'gravelled'
+  | 'hypertufa'
+  | 'lightweight'
+  | 'fast-setting'
+  | 'gypsum'
+  | 'underlayment'
+  | 'patch'
+  | 'bagged';
+
 /** A mix to start from: materials by their handbook keys, with what it is for and not for. */
 export interface Starter {
   readonly key: string;
   readonly name: Message;
-  readonly school: string;
+  readonly school: School;
   readonly suits: Message;
   readonly unfit: Message;
   readonly by: PartsBy;
@@ -24,7 +36,7 @@ export interface Starter {
 const starter = (
   key: string,
   name: Message,
-  school: string,
+  school: School,
   suits: Message,
   unfit: Message,
   lines: Starter['lines'],

@@ -16,6 +16,8 @@ import type { PourItem } from './plan.js';
 /** Something to cut for a pour. */
 export interface Cut {
   readonly what: Phrase;
+  /** Whether it is mesh, and no part of the mould. */
+  readonly mesh: boolean;
   /** Of which mould. */
   readonly mould: string;
   readonly count: number;
@@ -44,7 +46,9 @@ function sizeOf(solid: Solid): Pick<Cut, 'across' | 'length'> | undefined {
 function inserts({ shape, name, count }: PourItem): Cut[] {
   return shape.inserts.flatMap((placed) => {
     const size = sizeOf(placed.solid);
-    return size ? [{ what: placed.name, mould: name, count: count * copiesOf(placed).length, ...size }] : [];
+    return size
+      ? [{ what: placed.name, mesh: false, mould: name, count: count * copiesOf(placed).length, ...size }]
+      : [];
   });
 }
 
@@ -66,7 +70,14 @@ function mesh(item: PourItem): Cut[] {
   const cut = item.mesh ? meshCut(item) : undefined;
   if (!cut) return [];
   return [
-    { what: msg('pours.mesh'), mould: item.name, count: item.count, length: cut.length.value, width: cut.width.value },
+    {
+      what: msg('pours.mesh'),
+      mesh: true,
+      mould: item.name,
+      count: item.count,
+      length: cut.length.value,
+      width: cut.width.value,
+    },
   ];
 }
 

@@ -10,6 +10,7 @@ export function ReasonField({
   reason: string;
   onReason: (reason: string) => void;
 }) {
+  const say = useSay();
   return (
     <label className="mt-2 block text-sm font-semibold">
       {label}
@@ -18,7 +19,7 @@ export function ReasonField({
         value={reason}
         maxLength={300}
         onChange={(event) => onReason(event.target.value)}
-        placeholder="your reason; it is kept with the cast"
+        placeholder={say('ui.yourReason')}
       />
     </label>
   );
@@ -43,7 +44,7 @@ export function OverrideField({
   const say = useSay();
   return (
     <div role="alert" className="border-accent border-l-4 pl-3">
-      <p className="text-accent font-semibold">Better to wait: {title}</p>
+      <p className="text-accent font-semibold">{say('ui.betterToWait', { title })}</p>
       <ul className="list-disc pl-5">
         {distinct(reasons).map((one) => (
           <li key={JSON.stringify(one)}>{say(one)}</li>

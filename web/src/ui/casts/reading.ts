@@ -1,3 +1,4 @@
+import { listed, msg, type Message } from '@dewpot/core/units';
 import { faceColour } from '@dewpot/core/tints';
 import type { FaceColouring } from '@dewpot/core/pours';
 import { phaseOf, placeNow, wetness, type Due, type Window } from '@dewpot/core/casts';
@@ -14,12 +15,15 @@ export const placeOf = ({ life, snapshot }: Pick<CastView, 'life' | 'snapshot'>)
   placeNow(life, snapshot.place);
 
 /** By which weighed pieces those of these casts are judged that were not weighed themselves; nothing where each was. */
-export function judgedBy(casts: readonly CastView[]): string | undefined {
+export function judgedBy(casts: readonly CastView[]): Message | undefined {
   const inferred = casts.filter(({ dry }) => dry.inferredFrom);
   if (inferred.length === 0) return undefined;
   const weighed = [...new Set(inferred.flatMap(({ dry }) => dry.inferredFrom ?? []))];
-  const which = inferred.length === casts.length ? '' : `${inferred.map(({ code }) => code).join(', ')}: `;
-  return `${which}judged by ${weighed.join(' and ')}`;
+  return msg('ui.judgedBy', {
+    which: inferred.length === casts.length ? 'all' : 'some',
+    codes: inferred.map(({ code }) => code).join(', '),
+    weighed: listed(weighed),
+  });
 }
 
 /** How a cast looks today. */

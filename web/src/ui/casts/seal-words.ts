@@ -1,39 +1,49 @@
+import { msg, type Message } from '@dewpot/core/units';
 import type { PieceKind } from '@dewpot/core/moulds';
 import type { CoatTool, Decoration, PieceUse, SealCheck } from '@dewpot/core/sealing';
 import type { Fitting } from '@dewpot/core/care';
 import type { CameLater, Gone } from '@dewpot/core/casts';
 
-export const toolWords: Record<CoatTool, string> = { brush: 'Brush', cloth: 'Cloth', spray: 'Spray', dip: 'Dip' };
-export const checkWords: Record<SealCheck, string> = {
-  bead: 'the water bead',
-  'standing water': 'standing water',
-  look: 'the look of it',
+export const toolWords: Record<CoatTool, Message> = {
+  brush: msg('ui.toolBrush'),
+  cloth: msg('ui.toolCloth'),
+  spray: msg('ui.toolSpray'),
+  dip: msg('ui.toolDip'),
 };
-export const decorationWords: Record<Decoration, string> = {
-  paint: 'Painted',
-  wash: 'Washed with colour',
-  powder: 'Rubbed with powder',
-  foil: 'Foil laid on',
-  label: 'Labelled',
-  'dye bath': 'Dyed in a bath',
+export const checkWords: Record<SealCheck, Message> = {
+  bead: msg('ui.checkBead'),
+  'standing water': msg('ui.checkWater'),
+  look: msg('ui.checkLook'),
 };
-export const fittingWords: Record<Fitting, string> = {
-  mesh: 'Mesh laid over the hole',
-  feet: 'Feet set',
-  'lamp kit': 'Lamp kit fitted',
-  lid: 'Lid fitted',
-  soil: 'Planted',
-  candle: 'Candle poured',
-  rods: 'Rods and wedges set',
+export const decorationWords: Record<Decoration, Message> = {
+  paint: msg('ui.didPaint'),
+  wash: msg('ui.didWash'),
+  powder: msg('ui.didPowder'),
+  foil: msg('ui.didFoil'),
+  label: msg('ui.didLabel'),
+  'dye bath': msg('ui.didDye'),
 };
-export const goneWords: Record<Gone, string> = { kept: 'kept', given: 'given', sold: 'sold' };
-export const laterWords: Record<CameLater, string> = {
-  well: 'As it was',
-  frost: 'Frost flaked it',
-  bloom: 'White bloom',
-  crack: 'It cracked',
-  'sealer let go': 'The sealer peeled',
-  gone: 'Destroyed',
+export const fittingWords: Record<Fitting, Message> = {
+  mesh: msg('ui.fitMesh'),
+  feet: msg('ui.fitFeet'),
+  'lamp kit': msg('ui.fitLamp'),
+  lid: msg('ui.fitLid'),
+  soil: msg('ui.fitSoil'),
+  candle: msg('ui.fitCandle'),
+  rods: msg('ui.fitRods'),
+};
+export const goneWords: Record<Gone, Message> = {
+  kept: msg('ui.goneKept'),
+  given: msg('ui.goneGiven'),
+  sold: msg('ui.goneSold'),
+};
+export const laterWords: Record<CameLater, Message> = {
+  well: msg('ui.laterWell'),
+  frost: msg('ui.laterFrost'),
+  bloom: msg('ui.laterBloom'),
+  crack: msg('ui.laterCrack'),
+  'sealer let go': msg('ui.laterPeeled'),
+  gone: msg('ui.laterGone'),
 };
 
 /** What a kind of piece is for as a rule, until its caster says. */

@@ -1,18 +1,21 @@
 import { toast } from '../toast';
+import { sayError } from '../input-error-message';
 import { v7 as uuid } from 'uuid';
 import { useAppend } from '../../api/casts';
 import type { RecordedEvent } from './action-props';
+import { useSay } from '../say';
 
 /** Records what happened to casts, all at once, and offers to undo it. */
 export function useRecord() {
+  const say = useSay();
   const append = useAppend();
   const undo = async (made: readonly { castId: string; id: string }[]) => {
     try {
       for (const { castId, id } of [...made].reverse())
         await append({ castId, event: { id: uuid(), at: Date.now(), type: 'voided', event: id } });
-      toast('Undone.');
+      toast(say('ui.undone'));
     } catch (error) {
-      toast.error(error instanceof Error ? error.message : String(error));
+      toast.error(sayError(error, say));
     }
   };
   /** @throws ProblemFailure where one of them is refused; those before it are recorded. */
@@ -25,9 +28,9 @@ export function useRecord() {
         made.push({ castId: cast.id, id });
       }
     } finally {
-      const ways = { duration: 12_000, action: { label: 'Undo', onClick: () => void undo(made) } };
+      const ways = { duration: 12_000, action: { label: say('ui.undo'), onClick: () => void undo(made) } };
       if (made.length === happened.length) toast.success(said, ways);
-      else if (made.length > 0) toast(`Kept ${made.length} of ${happened.length}; the rest was refused.`, ways);
+      else if (made.length > 0) toast(say('ui.keptSome', { made: made.length, happened: happened.length }), ways);
     }
   };
 }
