@@ -1,4 +1,5 @@
-import { msg, fixed, identity, quantity } from '@dewpot/core/units';
+import { Amounts } from '../ui/amounts';
+import { fixed, identity, quantity, msg } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { consistencies, consistency, type Grade } from '@dewpot/core/mixes';
 import { Droplet } from 'lucide-react';
@@ -42,7 +43,9 @@ export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, recor
             </Button>
           )}
           {water.powderHeld !== undefined && (
-            <p>{say('bench.siftPowder', { held: quantity(water.powderHeld, 'g') })}</p>
+            <p>
+              <Amounts of={msg('bench.siftPowder', { held: quantity(water.powderHeld, 'g') })} />
+            </p>
           )}
           {inside > 0 && bucket.ratio.value > 0 && (
             <div className="quiet">

@@ -1,5 +1,6 @@
+import { Amounts } from '../ui/amounts';
 import { useState } from 'react';
-import { quantity, type MessageValue } from '@dewpot/core/units';
+import { quantity, type MessageValue, msg } from '@dewpot/core/units';
 import { releaseCalled, releases } from '@dewpot/core/moulds';
 import type { CoreHold } from '@dewpot/core/bench';
 import type { BenchOf } from '@dewpot/core/planning';
@@ -83,7 +84,7 @@ export function CoresStep({ cores }: { cores: readonly CoreHold[] }) {
             <>
               <p>
                 <span className="numeral text-3xl">{units.sayFigure(held.mass)}</span>{' '}
-                {say('bench.onEachCore', { sand: held.sand, name: held.sandName })}
+                <Amounts of={msg('bench.onEachCore', { sand: held.sand, name: held.sandName })} />
               </p>
               <p className="quiet">{say(held.advice)}</p>
               {lifts !== undefined && <p>{say('bench.inLifts', { lifts })}</p>}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { quantity } from '@dewpot/core/units';
+import { exactly } from '@dewpot/core/units';
 import { bulkByWeighing } from '@dewpot/core/materials';
 import type { ScoopView } from '@dewpot/contract';
 import { QuantityField } from '../ui/quantity-field';
@@ -21,7 +21,7 @@ export function WeighScoop({ scoops, onBulk }: { scoops: readonly ScoopView[]; o
     try {
       const { value } = bulkByWeighing(mass, count, scoop);
       const bulk = Number(value.toFixed(3));
-      setTold(say('materials.soItIsLoose', { bulk: quantity(bulk, 'kg/L', 3) }));
+      setTold(say('materials.soItIsLoose', { bulk: exactly(bulk, 'kg/L') }));
       onBulk(bulk);
     } catch (error) {
       setTold(sayRefusal(error, say));

@@ -1,4 +1,5 @@
-import { quantity } from '@dewpot/core/units';
+import { Amounts } from '../ui/amounts';
+import { quantity, msg } from '@dewpot/core/units';
 import { useMemo, useState } from 'react';
 import { fullVolume } from '@dewpot/core/moulds';
 import type { Grade, MixFigures } from '@dewpot/core/mixes';
@@ -40,10 +41,12 @@ export function ForMould({
       />
       {mould && (
         <p className="mt-1">
-          {say('mixes.weighsFreshDry', {
-            fresh: quantity(freshDensity.value * fullVolume(mould.shape), 'g'),
-            dry: quantity(dryDensity.value * fullVolume(mould.shape), 'g'),
-          })}
+          <Amounts
+            of={msg('mixes.weighsFreshDry', {
+              fresh: quantity(freshDensity.value * fullVolume(mould.shape), 'g'),
+              dry: quantity(dryDensity.value * fullVolume(mould.shape), 'g'),
+            })}
+          />
         </p>
       )}
       {mould && judged && (

@@ -1,6 +1,7 @@
+import { Amounts } from '../ui/amounts';
 import { percentOf, useWords } from './mix-labels';
 import { useMemo, useState } from 'react';
-import { InputError, type Message } from '@dewpot/core/units';
+import { InputError, type Message, msg } from '@dewpot/core/units';
 import { lighten, type Lightened } from '@dewpot/core/mixes';
 import type { MixInput, StoreView } from '@dewpot/contract';
 import { Button } from '../ui/button';
@@ -69,15 +70,17 @@ export function LightenSlab({
       {proposal && 'found' in proposal && (
         <>
           <p>
-            {say('mixes.swapFor', {
-              share: percentOf(proposal.found.swapped),
-              light: proposal.light,
-              before: proposal.found.before.dryDensity,
-              after: proposal.found.after.dryDensity,
-              strengthBefore: proposal.found.before.strength,
-              strengthAfter: proposal.found.after.strength,
-              use: useWords[proposal.found.after.use],
-            })}
+            <Amounts
+              of={msg('mixes.swapFor', {
+                share: percentOf(proposal.found.swapped),
+                light: proposal.light,
+                before: proposal.found.before.dryDensity,
+                after: proposal.found.after.dryDensity,
+                strengthBefore: proposal.found.before.strength,
+                strengthAfter: proposal.found.after.strength,
+                use: useWords[proposal.found.after.use],
+              })}
+            />
           </p>
           {proposal.found.reached < share - 0.005 && (
             <p className="text-warning">{say('mixes.noMoreThan', { reached: percentOf(proposal.found.reached) })}</p>

@@ -1,6 +1,7 @@
+import { Amounts } from '../ui/amounts';
 import { percentOf } from './mix-labels';
 import { useCallback, useState } from 'react';
-import { fixed, msg, quantity, type Phrase } from '@dewpot/core/units';
+import { fixed, quantity, type Phrase, msg } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { sayScoops } from '@dewpot/core/materials';
 import type { MeasuringChoice, MeasuringWay, Vessels } from '@dewpot/core/measuring';
@@ -74,7 +75,12 @@ export function MeasuredBatchView({ draft, mix, conditions, batch, by, vessels }
       {wanted === undefined && (
         <p className="quiet text-sm">{say('mixes.proposed', { reason: say(proposed.reason) })}</p>
       )}
-      <p>{say('mixes.ofFreshMix', { made: quantity(chosen.measured.made, 'mL'), by: by ?? 'none' })}</p>
+      <p>
+        <Amounts
+          of={msg('mixes.ofFreshMix', { made: quantity(chosen.measured.made, 'mL'), by: by ?? 'none' })}
+          look="numeral text-2xl"
+        />
+      </p>
       <WorkshopContext {...{ draft, mix, vessels, chosen }} />
     </div>
   );

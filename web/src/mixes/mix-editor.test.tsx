@@ -125,7 +125,7 @@ describe('a batch of it', () => {
     fakeServer({ materials: { ...store, lots: [...store.lots, sand] } });
     open('x');
     await screen.findByRole('region', { name: 'A batch of it' });
-    await userEvent.selectOptions(within(batch()).getByLabelText('Batch size'), 'one bag of grey portland cement');
+    await userEvent.selectOptions(within(batch()).getByLabelText('Batch size'), 'one bag of grey Portland cement');
     await waitFor(() => expect(batch()).toHaveTextContent('25.0 kg'));
     await userEvent.selectOptions(within(batch()).getByLabelText('Batch size'), 'what is left of sharp sand');
     await waitFor(() => expect(batch()).toHaveTextContent('3.20 kg'));

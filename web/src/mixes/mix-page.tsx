@@ -1,3 +1,4 @@
+import { listed } from '@dewpot/core/units';
 import { starters } from '@dewpot/core/mixes';
 import type { MixInput, MixView } from '@dewpot/contract';
 import { useParams, useSearchParams } from 'react-router';
@@ -35,7 +36,7 @@ export function MixPage() {
       <>
         {missing.length > 0 && (
           <p role="status" className="border-warning mx-auto mt-4 max-w-7xl border-l-4 pl-3">
-            {say('mixes.notInStore', { missing: missing.join(', ') })}
+            {say('mixes.notInStore', { missing: listed(missing.map((name) => say.inline(name))) })}
           </p>
         )}
         <MixEditor key={starter.key} first={draft} sources={sources} />

@@ -1,5 +1,6 @@
+import { Amounts } from '../ui/amounts';
 import { schoolWords, useWords } from './mix-labels';
-import { InputError } from '@dewpot/core/units';
+import { InputError, msg } from '@dewpot/core/units';
 import { calculateMix, starters, type MixFigures, type Starter } from '@dewpot/core/mixes';
 import type { MaterialView } from '@dewpot/contract';
 import { Link } from 'react-router';
@@ -47,7 +48,7 @@ export function MixStarts({ materials }: { materials: readonly MaterialView[] })
                 <span className="quiet text-sm">{say('mixes.notForUnfit', { unfit: say(starter.unfit) })}</span>
                 {figures && (
                   <span className="mt-auto pt-1 text-sm">
-                    {say('mixes.starterTold', { dry: figures.dryDensity, use: useWords[figures.use] })}
+                    <Amounts of={msg('mixes.starterTold', { dry: figures.dryDensity, use: useWords[figures.use] })} />
                   </span>
                 )}
               </Link>

@@ -85,7 +85,7 @@ describe('all mixes', () => {
     fakeServer({ mixes: [mix, { ...mix, id: 'y', name: 'Broken', lines: [{ materialId: 'gone', parts: 1 }] }] });
     renderScreen(<MixesPage />);
     expect(
-      await screen.findByRole('link', { name: /Garden grey.*1 grey portland cement, 2\.5 sharp sand.*kg\/L fresh/ }),
+      await screen.findByRole('link', { name: /Garden grey.*1 grey Portland cement, 2\.5 sharp sand.*fresh/ }),
     ).toBeVisible();
     expect(screen.getByRole('link', { name: /Broken.*open it and mend it/ })).toBeVisible();
   });

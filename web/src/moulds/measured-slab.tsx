@@ -1,5 +1,6 @@
+import { Amounts } from '../ui/amounts';
 import { useState } from 'react';
-import { type Figure, msg, quantity, type Message } from '@dewpot/core/units';
+import { type Figure, quantity, type Message, msg } from '@dewpot/core/units';
 import { volumeByMass, type MeasuredVolume, type VolumeMeasuredBy } from '@dewpot/core/moulds';
 import { X } from 'lucide-react';
 import { Button } from '../ui/button';
@@ -52,7 +53,7 @@ export function MeasuredSlab({
       {measured ? (
         <p className="flex items-center gap-2">
           <span className="flex-1">
-            {say('moulds.itTook', { volume: quantity(measured.volume, 'mL'), by: measured.by })}
+            <Amounts of={msg('moulds.itTook', { volume: quantity(measured.volume, 'mL'), by: measured.by })} />
           </span>
           <Button look="plain" size="low" onClick={() => onChange(undefined)}>
             <X size={16} aria-hidden="true" /> {say('moulds.forgetIt')}

@@ -86,10 +86,8 @@ export function MeshAsk({
           />
         </div>
         <p>
-          {say('moulds.soItIs', {
-            sizes: sizes.map((n) => units.split(n, 'mm').number).join(' × '),
-            unit: units.split(defined(sizes[0]), 'mm').unit,
-          })}
+          {say('moulds.soItIs')} <strong>{sizes.map((n) => units.split(n, 'mm').number).join(' × ')}</strong>{' '}
+          {units.split(defined(sizes[0]), 'mm').unit}.
         </p>
         {!reading && (
           <Button

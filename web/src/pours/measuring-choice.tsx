@@ -1,4 +1,4 @@
-import { exactly, msg, type Message, listed, type Listed } from '@dewpot/core/units';
+import { msg, type Message, type Phrase } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import type { ScoopStep } from '@dewpot/core/materials';
 import { Choice } from '../ui/choice';
@@ -23,13 +23,13 @@ export function measuringInWords(
   input: PourInput,
   sources: PlanSources,
   calculated: CalculatedPlan | undefined,
-): Listed {
+): Phrase[] {
   const way = calculated?.sheets?.[0]?.sheet.way.way;
   const scoop = sources.palette.store.scoops.find(({ id }) => id === input.scoopId);
-  return listed([
+  return [
     ...(way ? [wayNames[way]] : []),
     ...(scoop ? [scoop.name, defined(steps.find(({ value }) => value === input.step)).label] : []),
-  ]);
+  ];
 }
 
 /** How the pour is measured: each way with what comes of it, the scoop at hand and the finest part of it. */

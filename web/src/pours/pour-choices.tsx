@@ -63,7 +63,12 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
         onChange={(grade) => onChange({ grade })}
       />
       <div>
-        <Fold title={say('pours.measuring')} state={say.value(measuringInWords(input, sources, calculated))}>
+        <Fold
+          title={say('pours.measuring')}
+          state={measuringInWords(input, sources, calculated)
+            .map((one) => say.value(one))
+            .join(', ')}
+        >
           <MeasuringWayChoice {...{ input, sources, calculated, onChange }} />
         </Fold>
         <Fold

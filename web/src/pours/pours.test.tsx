@@ -113,7 +113,7 @@ describe('planning', () => {
     const measure = await screen.findByRole('region', { name: /^Measure by one scoop/ });
     expect(measure).toHaveTextContent('wear a fitted respirator');
     const buy = screen.getByRole('region', { name: 'To buy' });
-    expect(buy).toHaveTextContent(/of grey portland cement: 1 bag of 25\.0 kg, €7\.50/);
+    expect(buy).toHaveTextContent(/of grey Portland cement: 1 bag of 25\.0 kg, €7\.50/);
     expect(buy).toHaveTextContent(/of sharp sand/);
   });
 
@@ -238,7 +238,7 @@ describe('at the bench', () => {
     await userEvent.clear(tap);
     await userEvent.type(tap, '2.5 L{Tab}');
     expect(screen.getByText(/Never add cement or sand alone/).nextSibling).toHaveTextContent(
-      /grey portland cement.*sharp sand/,
+      /grey Portland cement.*sharp sand/,
     );
     await userEvent.click(screen.getByText('Measure it by a spread test'));
     await userEvent.type(screen.getByLabelText('The puddle is'), '225 mm{Tab}');

@@ -1,4 +1,5 @@
-import { anyOf, listed, msg, quantity } from '@dewpot/core/units';
+import { Amounts } from '../ui/amounts';
+import { anyOf, listed, quantity, msg } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { fullVolume, releaseCalled, releases } from '@dewpot/core/moulds';
 import { coreHolds } from '@dewpot/core/bench';
@@ -132,15 +133,17 @@ function Cores({ sheets }: { sheets: readonly SheetPart[] }) {
       <ul>
         {holds.map(({ name, count, held, lifts }, i) => (
           <li key={i} className={defined(held).fits ? '' : 'border-warning border-l-4 pl-3'}>
-            {say('pours.ballastOn', {
-              mass: defined(held).mass,
-              count,
-              name,
-              sand: defined(held).sand,
-              fits: defined(held).fits ? 'yes' : lifts === undefined ? 'clamp' : 'lifts',
-              lifts: lifts ?? 0,
-              sandName: defined(held).sandName,
-            })}{' '}
+            <Amounts
+              of={msg('pours.ballastOn', {
+                mass: defined(held).mass,
+                count,
+                name,
+                sand: defined(held).sand,
+                fits: defined(held).fits ? 'yes' : lifts === undefined ? 'clamp' : 'lifts',
+                lifts: lifts ?? 0,
+                sandName: defined(held).sandName,
+              })}
+            />{' '}
             <FigureWorking figure={defined(held).mass} />
           </li>
         ))}

@@ -1,5 +1,6 @@
+import { Amounts } from '../ui/amounts';
 import { useMemo, useState } from 'react';
-import { msg, type Message } from '@dewpot/core/units';
+import { type Message, msg } from '@dewpot/core/units';
 import { timelineOf, type Step } from '@dewpot/core/bench';
 import type { Finish } from '@dewpot/core/pours';
 import type { PourInput } from '@dewpot/contract';
@@ -47,12 +48,14 @@ export function HourSlab({
         <div>
           <h2 className="text-2xl">{say('pours.timeline')}</h2>
           <p>
-            {say('pours.beginTold', {
-              start: clockOf(timeline.start),
-              poured: clockFrom(timeline.start, timeline.poured),
-              faces: timeline.steps.some(({ step }) => step.window) ? 'yes' : 'no',
-              end: clockFrom(timeline.start, timeline.end),
-            })}
+            <Amounts
+              of={msg('pours.beginTold', {
+                start: clockOf(timeline.start),
+                poured: clockFrom(timeline.start, timeline.poured),
+                faces: timeline.steps.some(({ step }) => step.window) ? 'yes' : 'no',
+                end: clockFrom(timeline.start, timeline.end),
+              })}
+            />
           </p>
         </div>
         <div className="flex flex-wrap items-end gap-3">

@@ -1,5 +1,6 @@
+import { Amounts } from '../ui/amounts';
 import { useMemo, useState } from 'react';
-import { InputError, identity, quantity } from '@dewpot/core/units';
+import { InputError, identity, quantity, msg } from '@dewpot/core/units';
 import { tooWet } from '@dewpot/core/mixes';
 import { batchOfSheet, type PourPlan, type Sheet } from '@dewpot/core/pours';
 import { QuantityField } from '../ui/quantity-field';
@@ -28,7 +29,7 @@ export function TooWetHelp({ plan, sheet }: { plan: PourPlan; sheet: Sheet }) {
           <ul className="text-lg">
             {found.add.map(({ material, mass }) => (
               <li key={material.id}>
-                {say('pours.materialNamed', { mass: quantity(mass, 'g'), name: material.name })}
+                <Amounts of={msg('pours.materialNamed', { mass: quantity(mass, 'g'), name: material.name })} />
               </li>
             ))}
           </ul>

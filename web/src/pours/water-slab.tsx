@@ -1,4 +1,5 @@
-import { quantity } from '@dewpot/core/units';
+import { Amounts } from '../ui/amounts';
+import { msg, quantity } from '@dewpot/core/units';
 import type { WaterPlan } from '@dewpot/core/pours';
 import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
@@ -14,9 +15,16 @@ export function WaterSlab({ water }: { water: WaterPlan }) {
       <WaterGlass water={water} />
       <div className="min-w-52 flex-1">
         <p>
-          {water.powderHeld === undefined
-            ? say('pours.putInSplashes', { first: quantity(water.first, 'mL'), splash: quantity(water.splash, 'mL') })
-            : say('pours.putInAll', { first: quantity(water.first, 'mL'), held: quantity(water.powderHeld, 'g') })}
+          <Amounts
+            of={
+              water.powderHeld === undefined
+                ? msg('pours.putInSplashes', {
+                    first: quantity(water.first, 'mL'),
+                    splash: quantity(water.splash, 'mL'),
+                  })
+                : msg('pours.putInAll', { first: quantity(water.first, 'mL'), held: quantity(water.powderHeld, 'g') })
+            }
+          />
         </p>
         {water.brought > 0 && (
           <p className="quiet">{say('pours.dampBring', { brought: units.say(water.brought, 'mL') })}</p>

@@ -1,4 +1,5 @@
-import { listed, identity, quantity } from '@dewpot/core/units';
+import { Amounts } from '../ui/amounts';
+import { listed, identity, quantity, msg } from '@dewpot/core/units';
 import { coatTools, coatToolWords, sides } from '@dewpot/core/sealing';
 import { Button } from '../ui/button';
 import type { ActionProps } from '../ui/casts/action-props';
@@ -87,7 +88,11 @@ function OneCoat({ coat: { volume, product, lot, now }, count }: { coat: Coat; c
   const say = useSay();
   return (
     <div>
-      <p>{say('sealing.oneThinCoat', { volume, count, cure: quantity(product.sealer.cureDays, 'days', 0) })}</p>
+      <p>
+        <Amounts
+          of={msg('sealing.oneThinCoat', { volume, count, cure: quantity(product.sealer.cureDays, 'days', 0) })}
+        />
+      </p>
       {lot && (
         <p className="quiet text-sm">
           {say('sealing.fromLot', {

@@ -44,7 +44,7 @@ export function SealedSlab({ cast: { life }, now }: { cast: CastDetail; now: num
         {toCome > 0
           ? say('sealing.moreToCome', { toCome })
           : say('sealing.fullyHard', { past: cured > now ? 'no' : 'yes', cured: dayOf(cured, now) })}{' '}
-        {tried.length > 0 && say('sealing.triedTold', { tried: listed(tried) })}
+        {tried.length > 0 && `${say('sealing.triedTold', { tried: listed(tried) })} `}
         {toCome === 0 &&
           checks.length > 0 &&
           say('sealing.notTried', { checks: listed(checks.map((one) => checkWords[one]).map((one) => say(one))) })}

@@ -8,7 +8,7 @@ import { layoutPlank, lineHeight, shelfScale } from './layout';
 import { groupCasts, planksOf } from './reading';
 import { PlankLine } from './plank';
 import { Round } from './today';
-import { speakerFor } from '@dewpot/locales/testing';
+import { speakerFor, english } from '@dewpot/locales/testing';
 
 const say = speakerFor();
 
@@ -35,8 +35,8 @@ describe('the shelf', () => {
   it('marks those that were judged by others, and by which', () => {
     const inferred = dry({ dryEnough: true, inferredFrom: ['1a', '1b'] });
     const casts = [cast('1a', { dry: dry({ dryEnough: true }) }), cast('1c', { dry: inferred })];
-    expect(judgedBy(casts)).toBe('1c: judged by 1a and 1b');
-    expect(judgedBy(casts.slice(1))).toBe('judged by 1a and 1b');
+    expect(english(judgedBy(casts))).toBe('1c: judged by 1a and 1b');
+    expect(english(judgedBy(casts.slice(1)))).toBe('judged by 1a and 1b');
     expect(judgedBy(casts.slice(0, 1))).toBeUndefined();
     const none = { dues: [] };
     const line = layoutPlank(group(casts.slice(1).map((one) => ({ ...one, ...none }))), 800, 0.4, speakerFor())[0]!;

@@ -1,5 +1,6 @@
+import { Amounts } from '../ui/amounts';
 import { useState } from 'react';
-import { identity, exactly, neededDecimals, quantity } from '@dewpot/core/units';
+import { identity, exactly, neededDecimals, quantity, msg } from '@dewpot/core/units';
 import { afterCure, colouringKinds, faceCover, gritsFor, sandingDepth, type ColouringKind } from '@dewpot/core/tints';
 import { Choice } from '../ui/choice';
 import { ChipFace } from './chip-face';
@@ -94,7 +95,9 @@ function Terrazzo() {
       <div className="grid gap-4 sm:grid-cols-[12rem_1fr]">
         <ChipFace cover={cover} size={size} seed={5} />
         <div className="space-y-2">
-          <p>{say('tints.faceIsChips', { cover: quantity(cover * 100, '%', 0) })}</p>
+          <p>
+            <Amounts of={msg('tints.faceIsChips', { cover: quantity(cover * 100, '%', 0) })} look="numeral text-4xl" />
+          </p>
           <Slider
             label={say('tints.chipsInMix')}
             value={share}

@@ -1,5 +1,6 @@
+import { Amounts } from '../ui/amounts';
 import { useState } from 'react';
-import { exactly, neededDecimals, quantity } from '@dewpot/core/units';
+import { exactly, neededDecimals, quantity, msg } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import type { Material } from '@dewpot/core/materials';
 import { stockFor } from '@dewpot/core/mixes';
@@ -224,7 +225,7 @@ function ChipToCast({ row: { dose, grams, colour }, stock }: { row: ChipRow; sto
       <span className="chamfer block h-16" style={{ background: colour }} aria-hidden="true" />
       <strong className="numeral mt-1 block text-2xl">{say.quantity(dose, '%', neededDecimals(dose))}</strong>
       <span className="block text-sm leading-snug">
-        {say('tints.stripPigment', { mass: quantity(pigment, 'g', 2) })}
+        <Amounts of={msg('tints.stripPigment', { mass: quantity(pigment, 'g', 2) })} />
         <br />
         {say('tints.stripBinder', { mass: quantity(grams.binder.value, 'g', 1) })}
         {grams.sand && (
@@ -238,7 +239,9 @@ function ChipToCast({ row: { dose, grams, colour }, stock }: { row: ChipRow; sto
       </span>
       {stock && (
         <span className="block text-sm">
-          {say('tints.stripStock', { volume: quantity((pigment / stock.powder) * stock.water, 'mL', 1) })}
+          <Amounts
+            of={msg('tints.stripStock', { volume: quantity((pigment / stock.powder) * stock.water, 'mL', 1) })}
+          />
         </span>
       )}
       <span className="quiet mt-2 block text-xs leading-6">

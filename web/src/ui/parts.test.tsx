@@ -1,3 +1,4 @@
+import { speakerFor } from '@dewpot/locales/testing';
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
@@ -8,6 +9,8 @@ import { BigFigure } from './figure-working';
 import { dayOf, spanOf, whenOf } from './format-time';
 import { ScoopTally } from './scoop-tally';
 import { windowInWords } from './window-band';
+
+const say = speakerFor();
 
 describe('the scoop tally', () => {
   it('draws whole and part scoops, and is tapped off and back', async () => {
@@ -46,7 +49,7 @@ describe('a window', () => {
     [4, /^good now, until today/],
     [10, /^late since today/],
   ])('at %d h says %s', (hours, said) => {
-    expect(windowInWords(window, NOW + hours * HOUR)).toMatch(said);
+    expect(say(windowInWords(window, NOW + hours * HOUR))).toMatch(said);
   });
 });
 
@@ -54,11 +57,11 @@ describe('times', () => {
   it('are said as people say them', () => {
     const noon = new Date(2026, 4, 20, 12).getTime();
     const at = (day: number, hour: number) => new Date(2026, 4, day, hour).getTime();
-    expect(whenOf(at(21, 16), noon)).toBe('tomorrow 16:00');
-    expect(whenOf(at(22, 9), noon)).toBe('Fri 09:00');
-    expect(whenOf(at(19, 9), noon)).toBe('yesterday 09:00');
-    expect(dayOf(at(23, 9), noon)).toBe('Saturday');
-    expect([spanOf(40 * 60_000), spanOf(5 * HOUR), spanOf(50 * HOUR)]).toEqual(['40 min', '5 h', '2 days']);
+    expect(say(whenOf(at(21, 16), noon))).toBe('tomorrow 16:00');
+    expect(say(whenOf(at(22, 9), noon))).toBe('Fri 09:00');
+    expect(say(whenOf(at(19, 9), noon))).toBe('yesterday 09:00');
+    expect(say(dayOf(at(23, 9), noon))).toBe('Saturday');
+    expect([40 * 60_000, 5 * HOUR, 50 * HOUR].map((ms) => say(spanOf(ms)))).toEqual(['40 min', '5 h', '2 days']);
   });
 });
 

@@ -1,0 +1,32 @@
+import { Fragment } from 'react';
+import type { Message, MessageValue } from '@dewpot/core/units';
+import { useSay } from './say';
+
+/** Marks that Unicode has for a stretch of its own within a text: nobody types them. */
+const [BEGIN, END] = ['\u2068', '\u2069'];
+
+const isAmount = (value: MessageValue): boolean =>
+  typeof value === 'object' && ('unit' in value || 'at' in value || 'number' in value);
+
+/** A sentence with its amounts, times and figures set off in bold, or in a `look` of their own. */
+export function Amounts({ of: { key, values = {} }, look }: { of: Message; look?: string }) {
+  const say = useSay();
+  const marked = Object.fromEntries(
+    Object.entries(values).map(([name, value]) => [
+      name,
+      isAmount(value) ? `${BEGIN}${say.value(value)}${END}` : value,
+    ]),
+  );
+  const parts = say(key, marked).split(new RegExp(`[${BEGIN}${END}]`));
+  return parts.map((part, i) =>
+    i % 2 === 0 ? (
+      <Fragment key={i}>{part}</Fragment>
+    ) : look ? (
+      <span key={i} className={look}>
+        {part}
+      </span>
+    ) : (
+      <strong key={i}>{part}</strong>
+    ),
+  );
+}
