@@ -20,6 +20,12 @@ const sentences: Plugin = {
   },
 };
 
+/** Catalogues are named by their language and their stage, everything else by what it is. */
+const chunkFileNames = ({ facadeModuleId }: { facadeModuleId?: string | null }): string => {
+  const [, language, stage] = /\/locales\/([a-z]+)\/(\w+)\.json$/.exec(facadeModuleId ?? '') ?? [];
+  return language ? `assets/sentences-${language}-${stage}-[hash].js` : 'assets/[name]-[hash].js';
+};
+
 export default defineConfig({
   plugins: [
     sentences,
@@ -50,6 +56,10 @@ export default defineConfig({
     conditions: ['source', 'module', 'browser', 'development|production'],
     alias: { '@formatjs/icu-messageformat-parser': '@formatjs/icu-messageformat-parser/no-parser.js' },
   },
-  build: { target: 'es2022', chunkSizeWarningLimit: 700 },
+  build: {
+    target: 'es2022',
+    chunkSizeWarningLimit: 700,
+    rollupOptions: { output: { chunkFileNames } },
+  },
   server: { host: '127.0.0.1', port: 5173, proxy: { '/api': api } },
 });

@@ -11,7 +11,7 @@ import { persistOptions, queryClient, resumeWaiting } from './api/query-client';
 import { nameRunWrites } from './api/run-writes';
 import { chosenLanguage } from './api/language';
 import { loadFirst, loadLanguage } from './ui/catalogues';
-import { Reads } from './ui/say';
+import { Reads, useSay } from './ui/say';
 import { Busy } from './ui/states';
 import { fetchToaster } from './ui/toast';
 import { Frame } from './shell/frame';
@@ -28,11 +28,17 @@ const screen =
     return { Component: screens[name] };
   };
 
+/** While the first screen comes. */
+function Station() {
+  const say = useSay();
+  return <Busy what={say('shell.thisStation')} />;
+}
+
 const router = createBrowserRouter([
   {
     path: '/',
     Component: Frame,
-    HydrateFallback: () => <Busy what="this station" />,
+    HydrateFallback: () => <Station />,
     ErrorBoundary: ScreenFailure,
     children: [
       { index: true, lazy: async () => ({ Component: (await import('./shelf/shelf-page')).ShelfPage }) },

@@ -1,7 +1,9 @@
+import { type Language } from '@dewpot/core/units';
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import type { OwnSessionView, PassphraseInput, ScriptToken, ScriptTokenInput } from '@dewpot/contract';
 import { ask } from './client';
 import { refresh } from './refresh';
+import { sessionQuery } from './session';
 
 export const ownSessionsQuery = queryOptions({
   queryKey: ['account', 'sessions'],
@@ -20,6 +22,16 @@ function useAccountChange<T, R>(change: (given: T) => Promise<R>) {
 
 export const useChangePassphrase = () =>
   useAccountChange((given: PassphraseInput) => ask<void>('PUT', 'account/passphrase', given));
+
+/** Chooses the language that one reads in: here, and wherever one is signed in. */
+export function useReadIn() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (language: Language) => ask<void>('PUT', 'account/language', { language }),
+    retry: false,
+    onSuccess: () => client.invalidateQueries({ queryKey: sessionQuery.queryKey }),
+  });
+}
 
 export const useEndSession = () => useAccountChange((id: string) => ask<void>('DELETE', `account/sessions/${id}`));
 

@@ -48,13 +48,13 @@ export function PartsList({
               </label>
             )}
             <IconButton
-              label={`${cast.code} higher`}
+              label={say('assembly.raise', { code: cast.code })}
               icon={ArrowUp}
               disabled={i === parts.length - 1}
               onClick={() => swap(i, i + 1)}
             />
             <IconButton
-              label={`${cast.code} lower`}
+              label={say('assembly.lower', { code: cast.code })}
               icon={ArrowDown}
               disabled={i === 0}
               onClick={() => swap(i, i - 1)}

@@ -42,7 +42,7 @@ export function CareNoteButton({ cast }: { cast: CastView }) {
   const say = useSay();
   return (
     <PaperButton
-      name="Care note"
+      name={say('care.careNote')}
       file={`care ${cast.code}`}
       make={(ways) =>
         makeCareNote(

@@ -47,7 +47,7 @@ export function ShareSlab({ cast }: { cast: CastDetail }) {
       <h2 className="text-xl">{say('care.takeAlong')}</h2>
       <CareNoteButton cast={cast} />
       <PaperButton
-        name="Label"
+        name={say('paper.label')}
         file={`label ${code}`}
         make={(ways) =>
           makeLabels(
@@ -57,7 +57,7 @@ export function ShareSlab({ cast }: { cast: CastDetail }) {
         }
       />
       <PaperButton
-        name="History"
+        name={say('paper.history')}
         file={`life ${code}`}
         make={(ways) =>
           makeLife(

@@ -98,7 +98,7 @@ export function CastsPage() {
         </Empty>
       ) : (
         <section className="card-slab">
-          <DataTable name="Casts" rows={newest} columns={columns} empty={say('casts.noCastFits')} />
+          <DataTable name={say('shell.casts')} rows={newest} columns={columns} empty={say('casts.noCastFits')} />
         </section>
       )}
     </div>

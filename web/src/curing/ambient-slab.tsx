@@ -1,6 +1,6 @@
-import { distinct, identity, quantity, fixed } from '@dewpot/core/units';
+import { distinct, identity, quantity, fixed, msg } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
-import { faceAdvice } from '@dewpot/core/curing';
+import { coverWords, faceAdvice } from '@dewpot/core/curing';
 import type { Surroundings } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
@@ -150,7 +150,7 @@ function Covers({ does: { covers } }: { does: Surroundings }) {
           {covers.map(({ cover, rate, told }) => (
             <tr key={cover}>
               <th scope="row" className="font-semibold">
-                {cover === 'none' ? 'open' : cover}
+                {say(cover === 'none' ? msg('curing.openFace') : coverWords[cover])}
               </th>
               <td className="numeral whitespace-nowrap">{units.say(rate.value, 'kg/m²/h')}</td>
               <td>{say(told)}</td>

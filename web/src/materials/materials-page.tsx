@@ -98,7 +98,12 @@ function Materials({ store, onEdit }: { store: StoreView; onEdit: (material: Mat
           <Plus size={16} aria-hidden="true" /> {say('materials.aMaterial')}
         </Button>
       </div>
-      <DataTable name="Materials" rows={store.materials} columns={columns} empty={say('materials.noMaterialFits')} />
+      <DataTable
+        name={say('shell.materials')}
+        rows={store.materials}
+        columns={columns}
+        empty={say('materials.noMaterialFits')}
+      />
     </section>
   );
 }

@@ -1,4 +1,4 @@
-import { msg, type Message, type Phrase } from '@dewpot/core/units';
+import { msg, type Message, type Phrase, exactly } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import type { ScoopStep } from '@dewpot/core/materials';
 import { Choice } from '../ui/choice';

@@ -122,7 +122,7 @@ export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { p
         </Link>
         {casts.length > 0 && (
           <PaperButton
-            name="Labels"
+            name={say('paper.labels')}
             file={`labels-${number}`}
             make={(ways) =>
               makeLabels(

@@ -41,6 +41,10 @@ export function SheetButton({
     ...(kept && { number: kept.number, address: `${window.location.origin}/pours/${kept.id}` }),
   };
   return (
-    <PaperButton name="Sheet as PDF" file="mixing-sheet" make={(ways) => makeSheet(parts, words, { ...ways, say })} />
+    <PaperButton
+      name={say('pours.sheetPdf')}
+      file="mixing-sheet"
+      make={(ways) => makeSheet(parts, words, { ...ways, say })}
+    />
   );
 }

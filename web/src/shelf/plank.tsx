@@ -95,6 +95,7 @@ const shortened = (name: string) => (name.length > LETTERS ? `${name.slice(0, LE
 
 /** One line of a plank with what stands on it, true to scale. */
 export const PlankLine = memo(function PlankLine({ line, label, count, width, scale, onDue }: PlankLineProps) {
+  const say = useSay();
   const { ground, height } = lineHeight(line, width, scale, label !== undefined);
   const gutter = hasGutter(width);
   return (
@@ -132,7 +133,7 @@ export const PlankLine = memo(function PlankLine({ line, label, count, width, sc
               <title>{label}</title>
             </text>
             <text className="plank-count" {...(gutter ? { y: 17 } : { x: 122 })}>
-              {count === 0 ? 'nothing' : count === 1 ? '1 cast' : `${count} casts`}
+              {say('shelf.plankCount', { count })}
             </text>
           </g>
         )}

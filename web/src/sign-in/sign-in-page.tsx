@@ -1,3 +1,4 @@
+import { type Speaker } from '@dewpot/locales';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
@@ -8,6 +9,7 @@ import { Button } from '../ui/button';
 import { Piece } from '../ui/piece';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
+import { LanguageChoice } from '../ui/language-choice';
 import { useSay } from '../ui/say';
 
 const frustum = (bottomDiameter: number, topDiameter: number, height: number) =>
@@ -65,6 +67,9 @@ export function DoorPage() {
           <button type="button" className="link mt-4 text-sm" onClick={() => setBeginning(!beginning)}>
             {beginning ? say('shell.haveWorkshop') : say('shell.beginOwn')}
           </button>
+          <div className="mt-4">
+            <LanguageChoice />
+          </div>
         </div>
       </div>
     </main>
@@ -120,7 +125,7 @@ function Begin({ code }: { readonly code: boolean }) {
       {code && (
         <TextField label={say('shell.startCode')} autoComplete="off" required maxLength={40} {...register('code')} />
       )}
-      <Failure error={began(begin.error)} />
+      <Failure error={began(begin.error, say)} />
       <Button type="submit" look="strong" className="w-full" disabled={begin.isPending}>
         {say('shell.begin')}
       </Button>
@@ -129,9 +134,5 @@ function Begin({ code }: { readonly code: boolean }) {
 }
 
 /** Signing in after it was refused: whoever has an account with that e-mail has another passphrase. */
-const began = (error: Error | null) =>
-  error instanceof ProblemFailure && error.problem.status === 401
-    ? new Error(
-        'That e-mail may have an account already. Sign in with its own passphrase, or begin with another e-mail.',
-      )
-    : error;
+const began = (error: Error | null, say: Speaker) =>
+  error instanceof ProblemFailure && error.problem.status === 401 ? new Error(say('shell.mayHaveAccount')) : error;

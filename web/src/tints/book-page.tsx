@@ -111,7 +111,7 @@ export function BookPage() {
                         {name}
                       </span>
                       <span className="quiet block text-xs">
-                        {what}, {colour}
+                        {say(what === 'tint' ? 'tints.tintKind' : 'tints.chipKind', { colour })}
                       </span>
                     </Link>
                   </li>

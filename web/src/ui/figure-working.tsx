@@ -26,7 +26,7 @@ export function FigureWorking({ figure, label = msg('ui.whereFrom') }: { figure:
   const [open, setOpen] = useState(false);
   return (
     <details className="working mt-0.5 text-sm" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
-      <summary className="quiet hover:text-base-content w-fit cursor-pointer list-none whitespace-nowrap text-xs leading-6 underline decoration-dotted underline-offset-4">
+      <summary className="quiet hover:text-base-content w-fit cursor-pointer list-none text-xs leading-6 underline decoration-dotted underline-offset-4">
         {say.value(label)}
       </summary>
       {open && <Working figure={figure} />}

@@ -1,7 +1,7 @@
 import { createContext, useContext, useEffect, useMemo, useSyncExternalStore, type ReactNode } from 'react';
 import { makeSpeaker, type Reader, type Speaker } from '@dewpot/locales';
 import { useQuery } from '@tanstack/react-query';
-import { chosenLanguage, keepLanguage } from '../api/language';
+import { chosenLanguage, keepLanguage, useChosenLanguage } from '../api/language';
 import { sessionQuery } from '../api/session';
 import { catalogueCount, hearCatalogues, loadLanguage, lookupIn } from './catalogues';
 
@@ -26,8 +26,13 @@ export function useSay(): Speaker {
 function useReader(): Reader {
   // Only looked at: whether anybody is signed in is asked elsewhere.
   const { data } = useQuery({ ...sessionQuery, enabled: false });
-  const language = data?.person.language ?? chosenLanguage();
+  const chosen = useChosenLanguage();
+  const language = data?.person.language ?? chosen;
   const { units = 'metric', currency = 'EUR' } = data?.workshop ?? {};
+  // What a person has chosen holds in this browser too once they have left.
+  useEffect(() => {
+    if (data?.person.language) keepLanguage(data.person.language);
+  }, [data?.person.language]);
   return useMemo(() => ({ language, system: units, currency }), [language, units, currency]);
 }
 
@@ -38,7 +43,6 @@ export function Reads({ children }: { children: ReactNode }) {
   // A stage whose sentences have just come is said anew.
   const say = useMemo(() => (count >= 0 ? speakerOf(reader) : undefined), [reader, count]);
   useEffect(() => {
-    keepLanguage(reader.language);
     document.documentElement.lang = reader.language;
     const settled = setTimeout(() => void loadLanguage(reader.language), SETTLED);
     return () => clearTimeout(settled);

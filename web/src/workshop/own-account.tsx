@@ -2,13 +2,14 @@ import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useQuery } from '@tanstack/react-query';
 import { PassphraseInput, ScriptTokenInput, type OwnSessionView } from '@dewpot/contract';
 import { useForm } from 'react-hook-form';
-import { ownSessionsQuery, useChangePassphrase, useEndSession, useMakeToken } from '../api/account';
+import { ownSessionsQuery, useChangePassphrase, useEndSession, useMakeToken, useReadIn } from '../api/account';
 import { useSession } from '../api/session';
 import { Button, buttonClass } from '../ui/button';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { toast } from '../ui/toast';
 import { browserName } from './browser-name';
+import { LanguageChoice } from '../ui/language-choice';
 import { useSay } from '../ui/say';
 
 /** One's own passphrase, sessions and tokens for scripts. */
@@ -16,6 +17,7 @@ export function OwnAccount() {
   const say = useSay();
   const { person } = useSession();
   const sessions = useQuery(ownSessionsQuery);
+  const readIn = useReadIn();
   return (
     <section className="card-slab" aria-label={say('workshop.yourAccount')}>
       <h2 className="mb-1 text-2xl">{say('workshop.yourAccount')}</h2>
@@ -26,6 +28,10 @@ export function OwnAccount() {
           <SessionRow key={session.id} {...session} />
         ))}
       </ul>
+      <div className="mb-3">
+        <LanguageChoice onChoose={(language) => readIn.mutate(language)} />
+        <Failure error={readIn.error} />
+      </div>
       <div className="space-y-2">
         <Passphrase />
         <Token />

@@ -1,5 +1,5 @@
 import { useState, type FormEvent } from 'react';
-import { msg } from '@dewpot/core/units';
+import { exactly, msg } from '@dewpot/core/units';
 import type { PlaceInput, PlaceView, ScoopInput } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
@@ -14,13 +14,16 @@ import { PageHead } from '../ui/page-head';
 import { QuantityField } from '../ui/quantity-field';
 import { Busy, Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
+import { useReadIn } from '../api/account';
+import { LanguageChoice } from '../ui/language-choice';
 import { useSay } from '../ui/say';
 
+const step = (value: number) => ({ value, label: msg('units.plain', { value: exactly(value, 'g') }) });
 const scaleSteps = [
-  { value: 0.1, label: '0.1 g' },
-  { value: 1, label: '1 g', hint: msg('workshop.kitchenScale') },
-  { value: 5, label: '5 g' },
-  { value: 20, label: '20 g', hint: msg('workshop.coarseScale') },
+  step(0.1),
+  { ...step(1), hint: msg('workshop.kitchenScale') },
+  step(5),
+  { ...step(20), hint: msg('workshop.coarseScale') },
 ];
 
 /** What a caster says of the things they work with. */
@@ -69,6 +72,7 @@ export function SetUpPage() {
 function SetUp({ place }: { place: PlaceView | undefined }) {
   const say = useSay();
   const navigate = useNavigate();
+  const readIn = useReadIn();
   const [answers, setAnswers] = useState(nothingYet);
   const { keep, error, busy } = useKeepAnswers(place);
   const set = (part: Partial<Answers>) => setAnswers((now) => ({ ...now, ...part }));
@@ -83,6 +87,7 @@ function SetUp({ place }: { place: PlaceView | undefined }) {
     <div className="mx-auto max-w-3xl p-4">
       <PageHead title={say('workshop.workWith')} />
       <form className="card-slab space-y-6" onSubmit={(event) => void save(event)}>
+        <LanguageChoice onChoose={(language) => readIn.mutate(language)} />
         <p className="quiet">{say('workshop.everySheet')}</p>
         <ScoopAndBucket answers={answers} onChange={set} />
         <Choice
@@ -92,7 +97,7 @@ function SetUp({ place }: { place: PlaceView | undefined }) {
           onChange={(scaleStep) => set({ scaleStep })}
         />
         <AmbientFields answers={answers} onChange={set} />
-        <Failure error={error} />
+        <Failure error={error ?? readIn.error} />
         <Button type="submit" look="main" size="tall" className="w-full text-lg" disabled={busy}>
           {say('care.keep')}
         </Button>

@@ -165,7 +165,7 @@ function massFigure(volume: number, density: number, word: Message): Figure {
   return figure(mass, 'g', computed, [
     line(msg('solids.volume'), volume, 'mL'),
     line(msg('moulds.density'), density, 'kg/L', word),
-    line(msg('moulds.mass'), mass, 'g', 'volume × density'),
+    line(msg('moulds.mass'), mass, 'g', msg('moulds.volumeDensity')),
   ]);
 }
 

@@ -27,7 +27,7 @@ export function calculateMaturity(
         msg('curing.maturityFrom', { temperature: exactly(datum, '°C') }),
         nurseSaul(readings, hours, datum),
         'ratio',
-        '°C·h, Nurse–Saul',
+        msg('curing.nurseSaul'),
       ),
       sameAt20,
     ]),
