@@ -9,7 +9,7 @@ const packages = {
   server: ['contract', 'core', 'locales'],
   web: ['contract', 'core', 'locales'],
   demo: ['server', 'contract', 'core', 'locales'],
-  e2e: ['contract'],
+  e2e: ['contract', 'locales'],
 };
 
 /** The wings of core from the ground up, and which of its neighbours each stage may import beside all stages below its wing. */

@@ -19,6 +19,12 @@ export const writeNumber = (value: number, decimals: number, reader: Reader): st
     useGrouping: 'min2' as unknown as boolean,
   }).format(value);
 
+/** A number to so many figures as it is put into a field, without groups: "2.5", in Spanish "2,5". None where it is none. */
+export function writePlain(value: number, figures: number, reader: Reader): string {
+  if (!Number.isFinite(value)) return '';
+  return formatter(localeOf(reader), { maximumSignificantDigits: figures, useGrouping: false }).format(value);
+}
+
 /** An amount of money in the workshop's currency. */
 export function writeMoney(value: number, { currency, ...reader }: Reader): string {
   return formatter(localeOf(reader), { style: 'currency', currency, currencyDisplay: 'narrowSymbol' }).format(value);

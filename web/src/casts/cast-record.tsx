@@ -36,7 +36,10 @@ export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
       <Failure error={undo.error} />
       <ol className="divide-base-300 divide-y">
         {shown.map((event) => (
-          <li key={event.id} className="grid grid-cols-[7.5rem_1fr_auto] items-center gap-3 py-1.5">
+          <li
+            key={event.id}
+            className="grid grid-cols-[5.5rem_minmax(0,1fr)_auto] sm:grid-cols-[7.5rem_minmax(0,1fr)_auto] items-center gap-3 py-1.5"
+          >
             <time
               className="quiet text-sm"
               title={say(exactTime(event.at))}

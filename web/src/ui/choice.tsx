@@ -19,7 +19,7 @@ export function Choice<T extends string | number>({
 }) {
   const say = useSay();
   return (
-    <fieldset>
+    <fieldset className="min-w-0">
       <legend className={hideLegend ? 'sr-only' : 'mb-1 text-sm font-semibold'}>{legend}</legend>
       <div className={twoColumns ? 'grid grid-cols-2 gap-1.5' : 'flex flex-wrap gap-1.5'}>
         {options.map((option) => (

@@ -78,6 +78,7 @@ export function BigFigure({
   const say = useSay();
   const units = useUnits();
   const { number, unit } = units.split(figure.value, figure.unit);
+  const isMoney = figure.unit === 'money';
   return (
     <div>
       {term ? (
@@ -88,9 +89,8 @@ export function BigFigure({
         <p className="quiet text-sm">{label}</p>
       )}
       <p className="flex items-baseline gap-1">
-        {figure.unit === 'money' && <span className="text-lg">{unit}</span>}
-        <span className={`numeral ${size}`}>{number}</span>
-        {figure.unit !== 'money' && <span className="text-lg">{unit}</span>}
+        <span className={`numeral ${size}`}>{isMoney ? units.say(figure.value, 'money') : number}</span>
+        {!isMoney && <span className="text-lg">{unit}</span>}
       </p>
       {figure.band && (
         <p className="quiet text-sm">

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { Trash2 } from 'lucide-react';
 import { ProblemFailure } from '../api/client';
 import { Button } from './button';
 import { Failure } from './states';
@@ -64,8 +65,15 @@ export function KeepBar({
       </Button>
       {children}
       {onThrowAway && (
-        <Button look="plain" size="tall" onClick={() => window.confirm(onThrowAway.question) && onThrowAway.act()}>
-          {say('ui.delete')}
+        <Button
+          look="plain"
+          size="own"
+          className="h-14 w-12 shrink-0 p-0"
+          aria-label={say('ui.delete')}
+          title={say('ui.delete')}
+          onClick={() => window.confirm(onThrowAway.question) && onThrowAway.act()}
+        >
+          <Trash2 size={20} aria-hidden="true" />
         </Button>
       )}
     </div>

@@ -1,4 +1,6 @@
 import { useState } from 'react';
+import { writePlain } from '@dewpot/locales';
+import { useSay } from './say';
 
 export interface NumberFieldProps {
   readonly label: string;
@@ -12,10 +14,9 @@ export interface NumberFieldProps {
 
 const FIGURES = 4;
 
-const write = (value: number) => (Number.isFinite(value) ? String(Number(value.toPrecision(FIGURES))) : '');
-
 /** A plain number under a hidden label. What is typed stays as it is typed; a number that changes elsewhere is told to four figures. */
 export function NumberField({ label, value, onChange, onBegin, wrong = false, className = '' }: NumberFieldProps) {
+  const say = useSay();
   const [typed, setTyped] = useState<string>();
   return (
     <input
@@ -25,7 +26,7 @@ export function NumberField({ label, value, onChange, onBegin, wrong = false, cl
       aria-label={label}
       aria-invalid={wrong}
       className={`input input-bordered ${wrong ? 'input-error' : ''} ${className}`}
-      value={typed ?? write(value)}
+      value={typed ?? writePlain(value, FIGURES, say.reader)}
       onFocus={(event) => {
         event.target.select();
         onBegin?.();

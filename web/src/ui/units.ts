@@ -22,16 +22,7 @@ export function unitsOf(say: Speaker): Units {
     system: reader.system,
     currency: currencySign(reader),
     say: (value, unit) => say.quantity(value, unit),
-    split: (value, unit) =>
-      unit === 'money'
-        ? {
-            number: say
-              .quantity(value, 'money')
-              .replace(/[^\d.,\s]/g, '')
-              .trim(),
-            unit: currencySign(reader),
-          }
-        : say.split(value, unit),
+    split: (value, unit) => say.split(value, unit),
     sayFigure: ({ value, unit }) => say.quantity(value, unit),
     sayWeighing: ({ mass, step }) => writeWeighing(mass, step, reader),
   };

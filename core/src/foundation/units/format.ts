@@ -80,6 +80,9 @@ const usual: Partial<Record<Unit, number>> = {
 /** Hours from which an age is told in days. */
 const TOLD_IN_DAYS = 72;
 
+/** A digit after the point where it says something: "2.5 days", "7 days". */
+const tenths = (value: number): number => (Math.round(value * 10) % 10 === 0 ? 0 : 1);
+
 function metric(value: number, unit: Unit): ShownQuantity {
   const size = Math.abs(value);
   if (unit === 'mm') return { value, unit, decimals: size < 30 ? 1 : 0 };
@@ -89,7 +92,8 @@ function metric(value: number, unit: Unit): ShownQuantity {
     if (size < 1000) return { value, unit, decimals: size < 10 ? 1 : 0 };
     return { value: value / 1000, unit: 'kg', decimals: size < 10000 ? 2 : 1 };
   }
-  if (unit === 'h' && size >= TOLD_IN_DAYS) return { value: value / 24, unit: 'days', decimals: 1 };
+  if (unit === 'h' && size >= TOLD_IN_DAYS) return { value: value / 24, unit: 'days', decimals: tenths(value / 24) };
+  if (unit === 'h' || unit === 'days') return { value, unit, decimals: tenths(value) };
   if (unit === '%') return { value, unit, decimals: size < 10 ? 1 : 0 };
   if (unit === 'mm²')
     return value < 1e5

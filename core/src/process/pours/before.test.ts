@@ -118,9 +118,10 @@ describe('what is cut', () => {
     };
     const list = cutList([threePots().items[0]!, round]);
     expect(english(list)).toEqual([
-      { what: 'The drain plug', mould: 'Nested pot', count: 3, across: 19, length: 18 },
+      { what: 'The drain plug', mesh: false, mould: 'Nested pot', count: 3, across: 19, length: 18 },
       {
         what: 'Mesh',
+        mesh: true,
         mould: 'Stepping round',
         count: 2,
         length: expect.closeTo(276, 6),

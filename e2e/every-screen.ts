@@ -1,0 +1,95 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import type { PourView, TintsView } from '@dewpot/contract';
+import { castsOf, uuid, AS_PAGES } from './house.js';
+
+/** Every screen of the demo workshop, by name and address. */
+export async function screens(page: Page): Promise<readonly (readonly [string, string])[]> {
+  const id = async (path: string) =>
+    ((await (await page.request.get(`/api/${path}`)).json()) as { id: string }[])[0]!.id;
+  /** The mould or mix whose name begins so. */
+  const called = async (path: 'moulds' | 'mixes', name: string) =>
+    ((await (await page.request.get(`/api/${path}`)).json()) as { id: string; name: string }[]).find((one) =>
+      one.name.startsWith(name),
+    )!.id;
+  /** A pour in that state; one is started where none is. */
+  const pour = async (status: 'finished' | 'started') => {
+    const all = (await (await page.request.get('/api/pours')).json()) as PourView[];
+    const found = all.find((one) => one.status === status);
+    if (found) return found.id;
+    const key = uuid();
+    await page.request.put(`/api/pours/${key}`, { ...AS_PAGES, data: { ...all[0]!.input, version: 0 } });
+    await page.request.post(`/api/pours/${key}/start`, AS_PAGES);
+    return key;
+  };
+  /** A planned pour in bands. */
+  const banded = async () => {
+    const all = (await (await page.request.get('/api/pours')).json()) as PourView[];
+    const found = all.find(({ input }) => input.items.some(({ colouring }) => colouring?.kind === 'banded'))!;
+    const key = uuid();
+    await page.request.put(`/api/pours/${key}`, { ...AS_PAGES, data: { ...found.input, version: 0 } });
+    return key;
+  };
+  const casts = await castsOf(page.request);
+  const [drying, damp] = (['drying', 'curing'] as const).map((wanted) => casts.find(({ stage }) => stage === wanted)!);
+  return [
+    ['shelf', '/'],
+    ['moulds', '/moulds'],
+    ['measure', '/moulds/measure'],
+    ['beginning', '/moulds/new'],
+    ['trough', '/moulds/new?as=trough'],
+    ['shade', '/moulds/new?as=turned'],
+    ['file', '/moulds/file'],
+    ['pairs', '/moulds/pairs'],
+    ['mould', `/moulds/${await id('moulds')}`],
+    ['mixes', '/mixes'],
+    ['mix', `/mixes/${await id('mixes')}`],
+    ['mixes to start from', '/mixes/new'],
+    ['mixes side by side', `/mixes/compare?with=${await id('mixes')}`],
+    ['card', `/mixes/${await id('mixes')}/card`],
+    ['tints', '/tints'],
+    ['tint', `/tints/${((await (await page.request.get('/api/tints')).json()) as TintsView).tints[0]!.id}`],
+    ['new tint', '/tints/new'],
+    ['wanted colour', '/tints/wanted'],
+    ['chips', '/tints/chips'],
+    ['dose ladder', '/tints/ladder'],
+    ['swatch book', '/tints/book'],
+    ['after the cure', '/tints/ways'],
+    ['pours', '/pours'],
+    ['plan', '/pours/new'],
+    [
+      'plan that offers other mixes',
+      `/pours/new?mould=${await called('moulds', 'Nested')}&mix=${await called('mixes', 'Tufa')}`,
+    ],
+    ['banded pour', `/pours/${await banded()}`],
+    ['poured', `/pours/${await pour('finished')}`],
+    ['bench', `/pours/${await pour('started')}`],
+    ['step by step', `/pours/${await pour('started')}/bench`],
+    ['casts', '/casts'],
+    ['round of weighing', '/casts/weigh'],
+    ['join', `/casts/join?with=${drying!.id}`],
+    ['try it first', '/casts/try'],
+    ['article', `/casts/${casts.find(({ snapshot }) => snapshot.article)!.id}`],
+    ['cast', `/casts/${drying!.id}`],
+    ['young cast', `/casts/${damp!.id}`],
+    ['store', '/materials'],
+    ['workshop', '/workshop'],
+    ['places', '/workshop/places'],
+    ['nowhere', '/no/such/place'],
+  ];
+}
+
+/** What of a screen keeps somebody out, by the rules that a machine can tell. */
+export async function violations(page: Page): Promise<string[]> {
+  const { violations: found } = await new AxeBuilder({ page }).analyze();
+  return found.flatMap(({ id, nodes }) =>
+    nodes.map(({ target, failureSummary }) => `${id} at ${target.join(' ')}: ${failureSummary}`),
+  );
+}
+
+/** Opens a screen and waits until it is drawn: the network may be idle before. */
+export async function openDrawn(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
+}

@@ -1,0 +1,164 @@
+import type { Page } from '@playwright/test';
+import type { CastView, SessionView } from '@dewpot/contract';
+import { makeSpeaker, type Speaker } from '@dewpot/locales';
+import { lookupIn } from '@dewpot/locales/all';
+import { openDrawn, screens, violations } from './every-screen.js';
+import { AS_PAGES, castsOf, expect, happened, hoursAgo, test } from './house.js';
+import { plainEnglish, readPseudo } from './pseudo.js';
+
+const PHONE = { width: 390, height: 844 };
+const DESK = { width: 1280, height: 800 };
+const speaker = (language: 'en' | 'es', system: 'metric' | 'us' = 'metric'): Speaker =>
+  makeSpeaker({ language, system, currency: 'EUR' }, lookupIn(language));
+
+test.use({ serviceWorkers: 'block' });
+
+/** Enters the demo by the first control of its door, whatever that says. */
+async function enter(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('main').getByRole('button').first().click();
+  await page.getByRole('navigation').first().waitFor();
+}
+
+/** By how much a page is wider than its window, px. */
+const tooWide = (page: Page) =>
+  page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+
+/** All that stands on a page, and all that it tells whoever hears it. */
+const saidOn = (page: Page) =>
+  page.evaluate(() => {
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    const texts: string[] = [];
+    while (walker.nextNode()) texts.push(walker.currentNode.textContent?.trim() ?? '');
+    const told = [...document.querySelectorAll('[aria-label]')].map((one) => one.getAttribute('aria-label') ?? '');
+    return [...new Set([...texts, ...told])].filter(Boolean);
+  });
+
+/** Keeps every text of the workshop's own data that the page is sent. */
+function hearData(page: Page): Set<string> {
+  const own = new Set<string>();
+  const keep = (value: unknown): void => {
+    if (typeof value === 'string') own.add(value);
+    else if (value && typeof value === 'object') Object.values(value).forEach(keep);
+  };
+  page.on('response', (response) => {
+    if (response.url().includes('/api/')) void response.json().then(keep, () => undefined);
+  });
+  return own;
+}
+
+for (const [name, window] of [
+  ['a desk', DESK],
+  ['a phone', PHONE],
+] as const) {
+  test(`in Spanish every screen fits ${name}, and keeps nobody out`, async ({ page }) => {
+    test.setTimeout(400_000);
+    await page.setViewportSize(window);
+    await page.addInitScript(() => localStorage.setItem('dew-pot-language', 'es'));
+    await enter(page);
+    for (const [screen, path] of await screens(page)) {
+      await openDrawn(page, path);
+      expect(await tooWide(page), screen).toBeLessThanOrEqual(0);
+      if (window === DESK) expect(await violations(page), screen).toEqual([]);
+    }
+    await expect(page.locator('html')).toHaveAttribute('lang', 'es');
+  });
+
+  test(`in a longer language every screen fits ${name}, and says nothing that is in no catalogue`, async ({ page }) => {
+    test.setTimeout(400_000);
+    await page.setViewportSize(window);
+    await readPseudo(page);
+    const own = hearData(page);
+    await enter(page);
+    for (const [screen, path] of await screens(page)) {
+      await openDrawn(page, path);
+      expect(await tooWide(page), screen).toBeLessThanOrEqual(0);
+      expect(plainEnglish(await saidOn(page), own), screen).toEqual([]);
+    }
+  });
+}
+
+/** Begins a workshop, says nothing of it, and lets it count in units. */
+async function begin(page: Page, say: Speaker): Promise<void> {
+  await page.goto('/');
+  await page.getByText(say.reader.language === 'es' ? 'Español' : 'English').click();
+  await page.getByRole('button', { name: say('shell.beginOwn') }).click();
+  await page.getByLabel(say('shell.workshopName')).fill('Quince Yard');
+  await page.getByLabel(say('shell.yourName')).fill('Ada');
+  await page.getByLabel(say('shell.email')).fill(`${crypto.randomUUID()}@example.org`);
+  await page.getByLabel(say('shell.passphraseNew')).fill('a long passphrase');
+  await page.getByRole('button', { name: say('shell.begin'), exact: true }).click();
+  await page.getByLabel(say('workshop.yourScoop')).fill('A jug');
+  await page.getByLabel(say('workshop.holdsLevel')).fill('1 L');
+  await page.getByLabel(say('workshop.tempWhere')).fill('18 °C');
+  await page.getByRole('button', { name: say('care.keep') }).click();
+  await expect(page).toHaveURL(/\/$/);
+  const { workshop } = (await (await page.request.get('/api/session')).json()) as SessionView;
+  const { id: _, demo: __, ...settings } = workshop;
+  const data = { ...settings, units: say.reader.system };
+  expect((await page.request.put('/api/workshop', { ...AS_PAGES, data })).ok()).toBe(true);
+}
+
+/** From the tape measure to the sealed pot, in any language and any units. */
+async function mouldToSealed(page: Page, say: Speaker, { rim, told }: { rim: string; told: RegExp }): Promise<void> {
+  await begin(page, say);
+  await page.goto('/moulds/new');
+  await page.getByRole('link', { name: say('moulds.startTubs') }).click();
+  await page.getByLabel(say('moulds.name'), { exact: true }).fill('Nested pot');
+  const field = page.getByLabel(say('moulds.fieldOf', { owner: 'inside', name: '', field: say('moulds.fieldDiameterRim') })); // prettier-ignore
+  await field.fill(rim);
+  await field.press('Enter');
+  await expect(page.getByRole('region', { name: say('moulds.whatFollows') })).toContainText(told);
+  await page.getByRole('button', { name: say('ui.saveWhat', { what: say('moulds.mouldWord') }) }).click();
+  await expect(page).toHaveURL(/\/moulds\/[0-9a-f-]{36}/);
+  await page.goto('/mixes/new?as=garden');
+  await page.getByLabel(say('moulds.name'), { exact: true }).fill('Garden grey');
+  await page.getByRole('button', { name: say('ui.saveWhat', { what: say('mixes.mixWord') }) }).click();
+  await expect(page).toHaveURL(/\/mixes\/[0-9a-f-]{36}/);
+  await page.goto('/pours/new');
+  await expect(page.getByText(say('pours.expectedCasts'))).toBeVisible();
+  await page.getByRole('button', { name: say('pours.startPour') }).click();
+  await page.getByRole('button', { name: say('ui.itWasEarlier') }).click();
+  await page.getByLabel(say('ui.itHappened')).fill(await hoursAgo(page, 24 * 25));
+  await page.getByRole('button', { name: say('pours.pouredToShelf', { casts: 1 }) }).click();
+  await expect(page.getByText(say('pours.castsStand', { casts: 1 }))).toBeVisible();
+  await dry(page);
+  await coat(page, say);
+}
+
+/** Demoulds, cures and weighs the cast down until it is dry. */
+async function dry({ request }: Page): Promise<void> {
+  const [{ id, expected }] = (await castsOf(request)) as [CastView];
+  await happened(request, id, 24 * 24, { type: 'demoulded', damage: [] });
+  await happened(request, id, 24 * 17, { type: 'uncovered' });
+  for (const [days, water] of [[16, 0.6], [13, 0.15], [10, 0.04], [8, 0.014], [6, 0.006], [4, 0.003], [2, 0.002]] as const) // prettier-ignore
+    await happened(request, id, 24 * days, { type: 'weighed', mass: Math.round(expected.dry + expected.loss * water), step: 1 }); // prettier-ignore
+}
+
+/** Puts one coat on the cast that is due, from the shelf, and finds it sealed on its page. */
+async function coat(page: Page, say: Speaker): Promise<void> {
+  const task = say('casts.taskCoat');
+  await page.goto('/');
+  await page
+    .getByRole('button', { name: new RegExp(`^${task}: Nested pot`) })
+    .first()
+    .click();
+  await page
+    .getByRole('group', { name: say('sealing.coatsField') })
+    .getByText('1', { exact: true })
+    .click();
+  await page.getByRole('button', { name: say('sealing.oneCoatOn') }).click();
+  await expect(page.getByRole('dialog')).toBeHidden();
+  const [{ id }] = (await castsOf(page.request)) as [CastView];
+  await page.goto(`/casts/${id}`);
+  await expect(page.getByRole('region', { name: say('sealing.sealed') })).toBeVisible();
+  await expect(page.getByText(say('ui.stageSealed')).first()).toBeVisible();
+}
+
+test('one pot goes from its mould to its sealer in Spanish', async ({ page }) => {
+  await mouldToSealed(page, speaker('es'), { rim: '20,5 cm', told: /2,1\d\s?L/ });
+});
+
+test('one pot goes from its mould to its sealer in US units', async ({ page }) => {
+  await mouldToSealed(page, speaker('en', 'us'), { rim: '8 1/16 in', told: /\d\.\d+\s?cups/ });
+});
