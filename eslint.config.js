@@ -1,6 +1,13 @@
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
+/** Letters that somebody reads as a word. */
+const WORDS = '/[A-Za-zÀ-ÿ]{3,}/';
+const SPOKEN = '/^(label|legend|title|placeholder|alt|aria-label|aria-valuetext|said|what|prompt|heading|note|empty)$/';
+/** A capital, words, and the end of a sentence. */
+const SENTENCE = '/^[A-Z][a-z]+( [a-z]+){2,}.*[.!?]$/';
+const SAID = 'What a person reads stands in the catalogues of locales: say it by its key.';
+
 /** Which of our packages each package may import. Arrows run one way. */
 const packages = {
   core: [],
@@ -178,6 +185,31 @@ export default tseslint.config(
       'e2e/**/*.ts',
     ],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
+  },
+  {
+    // What a person reads stands in the catalogues: a screen says it by its key, in whatever language.
+    files: ['web/src/**/*.tsx'],
+    ignores: ['**/*.test.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: `JSXText[value=${WORDS}]`, message: SAID },
+        { selector: `JSXExpressionContainer > Literal[value=${WORDS}]`, message: SAID },
+        { selector: `JSXAttribute[name.name=${SPOKEN}] > Literal[value=${WORDS}]`, message: SAID },
+        { selector: `JSXAttribute[name.name=${SPOKEN}] TemplateElement[value.raw=${WORDS}]`, message: SAID },
+      ],
+    },
+  },
+  {
+    // What only its developers read, of an error that nobody should see, is told in English.
+    files: ['{core,server}/src/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/migrations/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: `:not(NewExpression[callee.name=/Error$/]) > Literal[value=${SENTENCE}]`, message: SAID },
+      ],
+    },
   },
   ...Object.entries(packages).flatMap(importRules),
   ...coreRules(),

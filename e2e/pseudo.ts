@@ -66,7 +66,7 @@ export function plainEnglish(said: readonly string[], own: ReadonlySet<string>):
 
 /** Units, days and months as the browser writes them, and names that are the same everywhere. */
 const known = new Set(
-  'min day days cup cups scoop scoops mon tue wed thu fri sat sun monday tuesday wednesday thursday friday saturday sunday jan feb mar apr may jun jul aug sept oct nov dec january february march april june july august september october november december english español dew pot kpa mpa'.split(
+  'alt chromium linux min day days cup cups scoop scoops mon tue wed thu fri sat sun monday tuesday wednesday thursday friday saturday sunday jan feb mar apr may jun jul aug sept oct nov dec january february march april june july august september october november december english español dew pot kpa mpa'.split(
     ' ',
   ),
 );

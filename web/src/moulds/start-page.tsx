@@ -5,6 +5,9 @@ import { ShapeThumb } from './shape-thumb';
 import { startsIn } from './starts';
 import { useSay } from '../ui/say';
 
+/** Formats that moulds are read from. */
+const [MESHES, OUTLINES] = ['STL · 3MF', 'SVG · DXF'];
+
 /** What does it look like? The way into a new mould: by what one holds in the hands. */
 export function StartPage() {
   const say = useSay();
@@ -33,9 +36,9 @@ export function StartPage() {
             className="card-slab hover:border-secondary flex h-full flex-col items-center justify-end gap-2 p-3 text-center leading-tight"
           >
             <span className="numeral grid h-[104px] place-items-center text-2xl" aria-hidden="true">
-              STL · 3MF
+              {MESHES}
               <br />
-              SVG · DXF
+              {OUTLINES}
             </span>
             <span className="font-semibold">{say('moulds.fileOrPhoto')}</span>
           </Link>

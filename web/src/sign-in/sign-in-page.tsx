@@ -47,7 +47,7 @@ export function DoorPage() {
           ))}
         </svg>
         <div className="card-slab p-6">
-          <h1 className="text-4xl">Dew Pot</h1>
+          <h1 className="text-4xl">{say('shell.appName')}</h1>
           <p className="quiet mb-5">{say('shell.motto')}</p>
           {door?.demo && (
             <div className="border-base-300 mb-5 border-b pb-5">
