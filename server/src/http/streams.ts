@@ -69,7 +69,7 @@ export class Streams implements OnModuleDestroy {
       ];
       const ends = [
         this.over.subscribe(() => {
-          tell({ type: 'bye', retry: COME_BACK_LATER, data: 'This server stops.' });
+          tell({ type: 'bye', retry: COME_BACK_LATER, data: 'the server stops' });
           client.complete();
         }),
         this.news.heard(sessionTopic(visitor.sessionId)).subscribe(() => client.complete()),
@@ -107,7 +107,7 @@ function looking<T>(
       tell({ data });
     } catch {
       away = true;
-      tell({ type: 'away', data: 'The database does not answer; this stream waits for it.' });
+      tell({ type: 'away', data: 'the database does not answer: the stream waits for it' });
     }
   };
   const run = async () => {

@@ -16,7 +16,7 @@ export interface Units {
 }
 
 /** Units and currency of a reader. */
-export function unitsOf(say: Speaker): Units {
+function unitsOf(say: Speaker): Units {
   const { reader } = say;
   return {
     system: reader.system,

@@ -1,3 +1,4 @@
+import { scoopByWater } from '@dewpot/core/materials';
 import { useState, type FormEvent } from 'react';
 import { exactly, msg } from '@dewpot/core/units';
 import type { PlaceInput, PlaceView, ScoopInput } from '@dewpot/contract';
@@ -14,8 +15,7 @@ import { PageHead } from '../ui/page-head';
 import { QuantityField } from '../ui/quantity-field';
 import { Busy, Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
-import { useReadIn } from '../api/account';
-import { LanguageChoice } from '../ui/language-choice';
+import { ReadingFields } from './reading-fields';
 import { useSay } from '../ui/say';
 
 const step = (value: number) => ({ value, label: msg('units.plain', { value: exactly(value, 'g') }) });
@@ -72,7 +72,6 @@ export function SetUpPage() {
 function SetUp({ place }: { place: PlaceView | undefined }) {
   const say = useSay();
   const navigate = useNavigate();
-  const readIn = useReadIn();
   const [answers, setAnswers] = useState(nothingYet);
   const { keep, error, busy } = useKeepAnswers(place);
   const set = (part: Partial<Answers>) => setAnswers((now) => ({ ...now, ...part }));
@@ -87,7 +86,7 @@ function SetUp({ place }: { place: PlaceView | undefined }) {
     <div className="mx-auto max-w-3xl p-4">
       <PageHead title={say('workshop.workWith')} />
       <form className="card-slab space-y-6" onSubmit={(event) => void save(event)}>
-        <LanguageChoice onChoose={(language) => readIn.mutate(language)} />
+        <ReadingFields />
         <p className="quiet">{say('workshop.everySheet')}</p>
         <ScoopAndBucket answers={answers} onChange={set} />
         <Choice
@@ -97,7 +96,7 @@ function SetUp({ place }: { place: PlaceView | undefined }) {
           onChange={(scaleStep) => set({ scaleStep })}
         />
         <AmbientFields answers={answers} onChange={set} />
-        <Failure error={error ?? readIn.error} />
+        <Failure error={error} />
         <Button type="submit" look="main" size="tall" className="w-full text-lg" disabled={busy}>
           {say('care.keep')}
         </Button>
@@ -114,7 +113,7 @@ interface FieldsProps {
 function ScoopAndBucket({ answers: { scoopName, scoop, bucket }, onChange }: FieldsProps) {
   const say = useSay();
   return (
-    <div className="grid gap-3 sm:grid-cols-3">
+    <div className="grid items-end gap-3 sm:grid-cols-2">
       <TextField
         label={say('workshop.yourScoop')}
         maxLength={60}
@@ -128,6 +127,13 @@ function ScoopAndBucket({ answers: { scoopName, scoop, bucket }, onChange }: Fie
         dimension="volume"
         value={scoop}
         onChange={(value) => onChange({ scoop: value })}
+      />
+      <QuantityField
+        label={say('materials.waterWeighs')}
+        name="water"
+        dimension="mass"
+        value={undefined}
+        onChange={(mass) => mass !== undefined && mass > 0 && onChange({ scoop: scoopByWater(mass).value })}
       />
       <QuantityField
         label={say('workshop.bucketBrim')}

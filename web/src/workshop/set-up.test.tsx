@@ -38,6 +38,22 @@ describe('a new workshop', () => {
     expect(sent[0]!.body).toMatchObject({ bucket: 14_000, setUp: true });
   });
 
+  it('may weigh the water that fills its scoop, and say at once what it reads, counts and pays in', async () => {
+    const sent = fakeServer({ 'PUT workshop': session, 'PUT account/language': {} });
+    renderScreen(<SetUpPage />, '/set-up', '/set-up');
+    await screen.findByRole('heading', { name: 'What do you work with?' });
+    await type('The water that fills it weighs (1 g is 1 mL)', '385 g');
+    await userEvent.tab();
+    expect(screen.getByLabelText('It holds, struck level')).toHaveDisplayValue('385 mL');
+    await userEvent.click(screen.getByLabelText(/US customary/));
+    await userEvent.click(screen.getByLabelText('Español'));
+    await waitFor(() => expect(sent).toHaveLength(2));
+    expect(sent.map(({ path }) => path)).toEqual(['workshop', 'account/language']);
+    expect(sent[0]!.body).toMatchObject({ units: 'us', setUp: session.workshop.setUp });
+    expect(sent[1]!.body).toEqual({ language: 'es' });
+    expect(screen.getByLabelText('It holds, struck level')).toHaveDisplayValue('385 mL');
+  });
+
   it('is told what is assumed until it has said', () => {
     renderInside(<NotSetUp />, { setUp: false });
     expect(screen.getByRole('note')).toHaveTextContent(/A bucket of 14.* and a scale of 1.* are assumed/);
