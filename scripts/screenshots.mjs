@@ -14,7 +14,7 @@ const folder = join(root, 'docs/screenshots');
 const TABLE = { width: 1280, height: 800 };
 const BENCH = { width: 390, height: 844 };
 
-/** @typedef {{ name: string, path: string, size?: typeof TABLE, theme?: string, at?: string, press?: RegExp, scoops?: number }} View */
+/** @typedef {{ name: string, path: string, size?: typeof TABLE, theme?: string, at?: string, press?: RegExp, scoops?: number, language?: string }} View */
 
 /** The main views of the demo workshop. @param {(path: string) => Promise<any[]>} list @returns {Promise<View[]>} */
 async function views(list) {
@@ -44,7 +44,7 @@ async function views(list) {
     { name: 'assemble', path: `/casts/join?with=${lower.id}&with=${upper.id}`, theme: 'lamplight' },
     { name: 'places', path: '/workshop/places' },
     { name: 'mix', path: `/mixes/${brick.id}` },
-    { name: 'simulate', path: '/casts/try', press: /^Set one beside/ },
+    { name: 'simulate', path: '/casts/try', press: /^Ponerla al lado/, language: 'es' },
     { name: 'tints', path: '/tints' },
     { name: 'tint', path: `/tints/${oldBrick.id}`, theme: 'lamplight' },
     { name: 'bands', path: `/pours/${PLANNED}` },
@@ -144,8 +144,8 @@ async function main() {
     await beginPour(door.request);
     await planInset(door.request);
     const storageState = await door.storageState();
-    for (const { name, path, size = TABLE, theme = 'limewash', at, press, scoops } of await views(async (list) =>
-      (await door.request.get(`/api/${list}`)).json(),
+    for (const { name, path, size = TABLE, theme = 'limewash', at, press, scoops, language = 'en' } of await views(
+      async (list) => (await door.request.get(`/api/${list}`)).json(),
     )) {
       const context = await browser.newContext({
         baseURL: trial.url,
@@ -154,7 +154,10 @@ async function main() {
         reducedMotion: 'reduce',
       });
       const page = await context.newPage();
-      await page.addInitScript((chosen) => localStorage.setItem('dew-pot-theme', chosen), theme);
+      await page.addInitScript(
+        (chosen) => Object.entries(chosen).forEach(([key, value]) => localStorage.setItem(key, value)),
+        { 'dew-pot-theme': theme, 'dew-pot-language': language },
+      );
       await page.goto(path);
       await page.waitForLoadState('networkidle');
       await page.evaluate(() => document.fonts.ready);
