@@ -84,6 +84,20 @@ async function firstLoad(context) {
   await page.close();
 }
 
+/** From the choice of another language until the screen is said in it. @param {import('@playwright/test').BrowserContext} context */
+async function languageSwitch(context) {
+  const page = await context.newPage();
+  await page.goto('/workshop');
+  await page.waitForLoadState('networkidle');
+  const begun = performance.now();
+  await page.getByText('Español', { exact: true }).click();
+  await page.getByRole('heading', { name: 'Su cuenta' }).waitFor();
+  note('Another language, from its choice to the screen', `${(performance.now() - begun).toFixed(0)} ms`);
+  await page.getByText('English', { exact: true }).click();
+  await page.getByRole('heading', { name: 'Your account' }).waitFor();
+  await page.close();
+}
+
 /** Longest time between two frames while the full shelf is scrolled from end to end. @param {import('@playwright/test').BrowserContext} context */
 async function scroll(context) {
   await fillShelf(
@@ -134,6 +148,7 @@ async function main() {
     const demo = await browser.newContext({ baseURL: trial.url, viewport: { width: 1280, height: 800 } });
     await demo.request.post('/api/session/demo', AS_PAGES);
     await firstLoad(demo);
+    await languageSwitch(demo);
     await sectionRedraw(demo, note);
     await meshInBrowser(demo, note);
     await mixEditing(demo, note);
