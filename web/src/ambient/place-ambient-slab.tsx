@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { msg, type Message, quantity } from '@dewpot/core/units';
+import { type Message, quantity, msg } from '@dewpot/core/units';
 import type { AmbientBasis, PlaceAmbient, PlaceView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { placeAmbientQuery } from '../api/places';
@@ -13,9 +13,9 @@ import { ReadingsIn } from './readings-in';
 import { useSay } from '../ui/say';
 
 const stretches = [
-  { value: 3, label: '3 days' },
-  { value: 14, label: '2 weeks' },
-  { value: 60, label: '2 months' },
+  { value: 3, label: msg('ambient.threeDays') },
+  { value: 14, label: msg('ambient.twoWeeks') },
+  { value: 60, label: msg('ambient.twoMonths') },
 ] as const;
 
 /** The air of a place, recorded and forecast, with what was bridged and what was set aside. */

@@ -6,6 +6,7 @@ import { CastActions, fetchActionsAhead } from '../casts';
 import { buttonClass } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { Busy, Empty, Failure } from '../ui/states';
+import { beginFirstPiece } from '../ui/first-piece';
 import { useWidth } from '../ui/use-width';
 import { AmbientStrip } from './ambient-strip';
 import { layoutPlank, shelfScale } from './layout';
@@ -57,7 +58,10 @@ function EmptyShelf() {
     <Empty title={say('shelf.nothingYet')}>
       <p>{say('shelf.castsAppear')}</p>
       <p className="flex flex-wrap justify-center gap-3">
-        <Link to="/moulds/new" className={buttonClass({ look: 'main', size: 'own' })}>
+        <Link to="/moulds/new" className={buttonClass({ look: 'main', size: 'own' })} onClick={beginFirstPiece}>
+          {say('shelf.firstPiece')}
+        </Link>
+        <Link to="/moulds/new" className={buttonClass({ size: 'own' })}>
           {say('shell.measureMould')}
         </Link>
         <Link to="/pours/new" className={buttonClass({ size: 'own' })}>

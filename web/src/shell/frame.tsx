@@ -10,8 +10,11 @@ import { Keys } from './keys';
 import { Lintel } from './lintel';
 import { NotSetUp } from './not-set-up';
 import { useTheme } from './theme';
+import { useFirstPiece } from '../ui/first-piece';
 import { useSay } from '../ui/say';
 
+/** Newcomers alone are led. */
+const FirstPiece = lazy(async () => ({ default: (await import('./first-piece')).FirstPiece }));
 /** Whoever is signed in never sees it. */
 const DoorPage = lazy(async () => ({ default: (await import('../sign-in')).DoorPage }));
 
@@ -20,6 +23,7 @@ export function Frame() {
   const say = useSay();
   // Here and not in the lintel alone: the bench, which fills the screen, has none.
   useTheme();
+  const guided = useFirstPiece();
   const bench = useMatch('/pours/:id/bench');
   const session = useQuery({
     ...sessionQuery,
@@ -44,6 +48,11 @@ export function Frame() {
       <Keys />
       <DueNotices />
       {!bench && <NotSetUp />}
+      {!bench && guided && (
+        <Suspense>
+          <FirstPiece />
+        </Suspense>
+      )}
       <main>
         <Suspense fallback={<Busy what={say('shell.thisStation')} />}>
           <Outlet />
