@@ -12,7 +12,7 @@ function Standing({ onShown }: { onShown: () => void }) {
       position="bottom-center"
       closeButton
       containerAriaLabel={say('ui.notices')}
-      toastOptions={{ className: 'toast-slab', closeButtonAriaLabel: say('ui.close') }}
+      toastOptions={{ className: 'toast-slab', closeButtonAriaLabel: say('ui.closeNotice') }}
     />
   );
 }
