@@ -1,4 +1,4 @@
-import { exactly } from '@dewpot/core/units';
+import { exactly, quantity } from '@dewpot/core/units';
 import { WATERING_GAP, type MouldFigures } from '@dewpot/core/moulds';
 import type { MixView } from '@dewpot/contract';
 import { Findings, type AsideWays } from '../judging';
@@ -46,7 +46,11 @@ export function MouldAnswers({ figures, cored, fiveMore, mixes, mixId, onMix, ju
           {...(dryMass && { note: say('moulds.whenDry', { dryMass: units.sayFigure(dryMass) }) })}
         />
         {wall && thinnest && (
-          <BigFigure label={say('moulds.thinnestWall')} figure={wall} note={`${units.say(thinnest.height, 'mm')} up`} />
+          <BigFigure
+            label={say('moulds.thinnestWall')}
+            figure={wall}
+            note={say('moulds.upFromBottom', { up: quantity(thinnest.height, 'mm') })}
+          />
         )}
         {cored && base && <BigFigure label={say('moulds.base')} figure={base} />}
         {planting && (

@@ -1,4 +1,4 @@
-import { identity, msg, exactly, quantity, type Message } from '@dewpot/core/units';
+import { identity, msg, exactly, quantity, type Message, fixed } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { hexOf, SEEN, type FoundTint } from '@dewpot/core/tints';
 import { Link } from 'react-router';
@@ -95,7 +95,7 @@ function FoundRow({
       <span>
         <strong className="block text-lg leading-tight">{words}</strong>
         <span className="block">
-          <span className="numeral text-2xl">ΔE {away.toFixed(1)}</span>{' '}
+          <span className="numeral text-2xl">{say('tints.deltaE', { away: fixed(away, 1) })}</span>{' '}
           <span className="quiet">{say(tellAway(away))}</span>
         </span>
         <span className="quiet block text-sm">

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { msg } from '@dewpot/core/units';
+import { msg, quantity } from '@dewpot/core/units';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { usualBallastSand } from '@dewpot/core/moulds';
 import { WorkshopSettings } from '@dewpot/contract';
@@ -65,10 +65,13 @@ function useSands() {
   const materials = useQuery(storeQuery).data?.materials ?? [];
   const { name, bulk } = usualBallastSand;
   return [
-    { value: '', label: `${name}, ${bulk.toFixed(2)} kg/L (usual)` },
+    { value: '', label: msg('workshop.sandUsual', { name, density: quantity(bulk, 'kg/L') }) },
     ...materials
       .filter((material) => material.kind === 'aggregate')
-      .map((material) => ({ value: material.id, label: `${material.name}, ${material.bulk.toFixed(2)} kg/L` })),
+      .map((material) => ({
+        value: material.id,
+        label: msg('workshop.sandOption', { name: material.name, density: quantity(material.bulk, 'kg/L') }),
+      })),
   ];
 }
 

@@ -8,6 +8,7 @@ import {
   msg,
   quantity,
   type Message,
+  type Phrase,
 } from '../../foundation/units/index.js';
 import { solidVolume } from '../solids/index.js';
 import { cavityOf, rimOf } from './cavity.js';
@@ -17,12 +18,12 @@ import type { MouldShape } from './mould.js';
 const SAFETY = 1.2;
 /** Loose dry sand that is poured into a core: its name and its loose density, kg/L. */
 export interface BallastSand {
-  readonly name: string;
+  readonly name: Phrase;
   readonly bulk: number;
 }
 
 /** Taken where nobody chose one: the bulkier of the usual sands, so that what fits with it fits with any. */
-export const usualBallastSand: BallastSand = { name: 'Fine sand', bulk: 1.5 };
+export const usualBallastSand: BallastSand = { name: msg('materials.nameFineSand'), bulk: 1.5 };
 const GRAVITY = 9.81;
 
 /** What holds a core down in fluid mix. */
@@ -32,7 +33,7 @@ export interface Ballast {
   /** The same as dry sand, mL. */
   readonly sand: Figure;
   /** Which sand that is. */
-  readonly sandName: string;
+  readonly sandName: Phrase;
   /** Whether that sand fits inside the cores. */
   readonly fits: boolean;
   /** What to do. */
