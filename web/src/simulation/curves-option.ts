@@ -1,5 +1,5 @@
 import { type Speaker } from '@dewpot/locales';
-import { msg, type Message } from '@dewpot/core/units';
+import { fixed, msg, neededDecimals, type Message } from '@dewpot/core/units';
 import type { Simulation } from '@dewpot/core/simulation';
 import type { EChartsCoreOption } from 'echarts/core';
 import { font, INK, inked } from '../ui/chart-style';
@@ -62,7 +62,10 @@ export function curvesOption(ways: readonly Simulation[], say: Speaker): ECharts
       min: 0,
       ...(of !== 'evaporation' && { max: 100, interval: 50 }),
       ...(of === 'evaporation' && { splitNumber: 2 }),
-      axisLabel: font,
+      axisLabel: {
+        ...font,
+        formatter: (value: number) => say.value(fixed(value, of === 'evaporation' ? neededDecimals(value) : 0)),
+      },
       splitLine: { lineStyle: { color: inked(12) } },
     })),
     series: lines,
