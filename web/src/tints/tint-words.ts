@@ -10,8 +10,8 @@ import {
   type Phrase,
 } from '@dewpot/core/units';
 import { isPigment, type Dose } from '@dewpot/core/mixes';
-import { calculateTint, tintOf, type Tint, type TintFigures } from '@dewpot/core/tints';
-import type { TintBody, TintInput } from '@dewpot/contract';
+import { calculateTint, labOf, tintOf, type Tint, type TintFigures } from '@dewpot/core/tints';
+import type { MaterialView, TintBody, TintInput } from '@dewpot/contract';
 import type { Palette } from '../api/tints';
 
 /** The pigments of a store. */
@@ -60,10 +60,16 @@ export function calculateTintBody(body: TintBody, { find, colours: known }: Pale
 export const dryOf = (body: TintBody, palette: Palette): string | undefined =>
   calculateTintBody(body, palette).figures?.looks.find(({ look }) => look === 'dry')?.colour;
 
-/** Where a new tint or chip begins: on white cement with fine sand, or what the store has. */
+/** The palest cement of a store, on which colours come out clearest; undefined where none has a colour. */
+function palestCement(materials: readonly MaterialView[]): MaterialView | undefined {
+  const pale = ({ colour }: MaterialView) => (colour ? labOf(colour)[0] : 0);
+  const cements = materials.filter(({ kind, family, colour }) => kind === 'binder' && family === 'portland' && colour);
+  return [...cements].sort((a, b) => pale(b) - pale(a))[0];
+}
+
+/** Where a new tint or chip begins: on the palest cement with fine sand, or what the store has. */
 export function firstBase({ store: { materials } }: Palette): TintInput['base'] | undefined {
-  const white = materials.find(({ name }) => name.startsWith('White'));
-  const binder = white ?? materials.find(({ kind }) => kind === 'binder' || kind === 'pre-blend');
+  const binder = palestCement(materials) ?? materials.find(({ kind }) => kind === 'binder' || kind === 'pre-blend');
   const sand =
     materials.find(({ kind, largestGrain }) => kind === 'aggregate' && largestGrain <= 1) ??
     materials.find(({ kind }) => kind === 'aggregate');

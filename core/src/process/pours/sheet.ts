@@ -1,5 +1,14 @@
 import { defined } from '../../foundation/math/index.js';
-import { computed, figure, line, type Figure, msg, quantity, type Message } from '../../foundation/units/index.js';
+import {
+  distinct,
+  computed,
+  figure,
+  line,
+  type Figure,
+  msg,
+  quantity,
+  type Message,
+} from '../../foundation/units/index.js';
 import { shoppingList, shortagesOf, type ShoppingLine } from '../../mixing/materials/index.js';
 import { unmeasured, type ProposedWay } from '../../mixing/measuring/index.js';
 import {
@@ -178,6 +187,6 @@ export function calculateSheet(given: PourPlan): Sheet {
     way,
     ...(nearby && { even: nearby }),
     cautions: cautionsFor(plan, pieces),
-    warnings: [...new Set(measuring), ...waterWarnings(water), ...splitWarnings(given, bucketfuls)],
+    warnings: [...distinct(measuring), ...waterWarnings(water), ...splitWarnings(given, bucketfuls)],
   };
 }

@@ -1,0 +1,37 @@
+import { render, screen } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { exactly, msg } from '@dewpot/core/units';
+import { fakeServer, palette, renderScreen } from '../../test/fake-server';
+import { firstBase } from '../tints/tint-words';
+import { Amounts } from './amounts';
+import { LanguageChoice } from './language-choice';
+
+describe('a sentence', () => {
+  it('sets off its amounts, wherever they stand in it', () => {
+    const { container } = render(
+      <p>
+        <Amounts of={msg('pours.putInSplashes', { first: exactly(476, 'mL'), splash: exactly(30, 'mL') })} />
+      </p>,
+    );
+    expect(container).toHaveTextContent('Put in 476 mL, then splashes of 30 mL until it looks right.');
+    expect([...container.querySelectorAll('strong')].map((one) => one.textContent)).toEqual(['476 mL', '30 mL']);
+  });
+});
+
+describe('the choice of a language', () => {
+  it('calls each by its own name and marks the one that is read', () => {
+    fakeServer({});
+    renderScreen(<LanguageChoice />, '/', '/');
+    expect(screen.getByLabelText('English')).toBeChecked();
+    expect(screen.getByLabelText('Español')).not.toBeChecked();
+  });
+});
+
+describe('a new tint', () => {
+  it('begins on the palest cement, whatever the caster calls it', () => {
+    const { store } = palette;
+    const white = firstBase(palette)!.binderId;
+    const renamed = store.materials.map((one) => (one.id === white ? { ...one, name: 'Cemento blanco' } : one));
+    expect(firstBase({ ...palette, store: { ...store, materials: [...renamed].reverse() } })!.binderId).toBe(white);
+  });
+});
