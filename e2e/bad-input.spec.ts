@@ -84,7 +84,7 @@ test('a double tap makes one weighing and one pour’s casts', async ({ page }) 
   expect((await castsOf(page.request))[0]!.life.weighings).toHaveLength(1);
   await page.goto('/pours/new');
   await page.getByRole('button', { name: 'Start this pour' }).dblclick();
-  await page.getByRole('button', { name: /^Poured: 1 casts/ }).dblclick();
+  await page.getByRole('button', { name: /^Poured: 1 cast/ }).dblclick();
   await expect(page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
   expect(await castsOf(page.request)).toHaveLength(2);
 });

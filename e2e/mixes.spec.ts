@@ -64,7 +64,7 @@ test('a hypertufa mix is built in scoops, dosed, rounded, compared, and planned 
       .first()
       .fill('40');
     const buy = page.getByRole('region', { name: 'To buy' });
-    await expect(buy).toContainText(/of grey portland cement: \d+ bags? of 25\.0 kg, €/);
+    await expect(buy).toContainText(/of grey Portland cement: \d+ bags? of 25\.0 kg, €/);
     await expect(buy).toContainText('of coir, fluffed');
     await expect(page.getByRole('region', { name: /^Measure/ })).toContainText('4 % of binder mass');
   });
