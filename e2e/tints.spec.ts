@@ -37,7 +37,7 @@ test('a wanted green is reached, tried, and its prediction gets better with thre
     await page.getByRole('button', { name: 'Find the doses' }).click();
     await expect(near(page).getByRole('listitem').first()).toContainText(/chromium-oxide green/);
     await expect(near(page).getByRole('listitem').first()).toContainText(/ΔE [0-4]\.\d/);
-    await expect(near(page).getByRole('listitem').first()).toContainText('of pigment for a kilogram of binder');
+    await expect(near(page).getByRole('listitem').first()).toContainText('of pigment for 1.00 kg of binder');
     await near(page).getByRole('link', { name: 'Take it as a tint' }).first().click();
     await page.getByLabel('Name', { exact: true }).fill('Lock gate green');
     await page.getByRole('button', { name: 'Save tint' }).click();
