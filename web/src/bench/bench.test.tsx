@@ -93,6 +93,8 @@ describe('a pour step by step', () => {
   it('puts water in by the first pour and by splashes, and tells water to cement', async () => {
     const { posted } = open([...upTo, '0.0.weigh']);
     await userEvent.click(await screen.findByRole('button', { name: /at once$/ }));
+    // What is in and what is to go in are told alike, as water is poured: by volume.
+    expect(screen.getByText(/^in of [\d.]+ (mL|L)$/)).toBeVisible();
     expect(screen.getByText(/Water–cement ratio is now 0\.\d\d/)).toBeVisible();
     const before = screen.getByText(/Water–cement ratio is now/).textContent;
     await userEvent.click(screen.getByRole('button', { name: /^A splash/ }));

@@ -31,7 +31,7 @@ export function MixStep({ bucketful, bucketKey, bucket, bench, timed, run, recor
         <div className="min-w-56 flex-1 space-y-2">
           <p>
             <span className="numeral text-4xl">{units.say(inside, 'mL')}</span>{' '}
-            {say('bench.insideOf', { tap: water.tap })}
+            {say('bench.insideOf', { tap: quantity(water.tap.value, 'mL') })}
           </p>
           {inside === 0 ? (
             <Button look="second" size="bench" className="w-full text-lg" onClick={() => add(Math.round(water.first))}>
