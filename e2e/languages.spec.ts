@@ -149,7 +149,7 @@ async function coat(page: Page, say: Speaker): Promise<void> {
     .first()
     .click();
   await page
-    .getByRole('group', { name: say('sealing.coatsField') })
+    .getByRole('group', { name: say('sealing.coats') })
     .getByText('1', { exact: true })
     .click();
   await page.getByRole('button', { name: say('sealing.oneCoatOn') }).click();

@@ -1,4 +1,4 @@
-import { type Language } from '@dewpot/core/units';
+import type { Language } from '@dewpot/core/units';
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import type { OwnSessionView, PassphraseInput, ScriptToken, ScriptTokenInput } from '@dewpot/contract';
 import { ask } from './client';

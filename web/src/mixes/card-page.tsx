@@ -26,7 +26,7 @@ export function CardPage() {
   const say = useSay();
   const { id } = useParams();
   return (
-    <Known list={mixesQuery} ids={[id]} what={say('mixes.busyMix')}>
+    <Known list={mixesQuery} ids={[id]} what={say('mixes.theMix')}>
       <Card id={defined(id)} />
     </Known>
   );
@@ -37,7 +37,7 @@ function Card({ id }: { id: string }) {
   const units = useUnits();
   const now = useNow();
   const { sources, error, isPending } = useMixSources();
-  if (isPending) return <Busy what={say('mixes.busyMix')} />;
+  if (isPending) return <Busy what={say('mixes.theMix')} />;
   if (!sources) return <Failure error={error} />;
   const view = sources.mixes.find((one) => one.id === id);
   if (!view) return null;

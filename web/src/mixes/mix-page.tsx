@@ -26,7 +26,7 @@ export function MixPage() {
   const { id = 'new' } = useParams();
   const [search] = useSearchParams();
   const { sources, error, isPending } = useMixSources();
-  if (isPending) return <Busy what={say('mixes.busyMix')} />;
+  if (isPending) return <Busy what={say('mixes.theMix')} />;
   if (!sources) return <Failure error={error} />;
   if (id === 'new') {
     const starter = starters.find(({ key }) => key === search.get('as'));
@@ -45,7 +45,7 @@ export function MixPage() {
   }
   const mix = sources.mixes.find((one) => one.id === id);
   return (
-    <Known list={mixesQuery} ids={[id]} what={say('mixes.busyMix')}>
+    <Known list={mixesQuery} ids={[id]} what={say('mixes.theMix')}>
       {mix && <MixEditor key={id} id={id} first={draftOf(mix)} used={mix.used} sources={sources} />}
     </Known>
   );

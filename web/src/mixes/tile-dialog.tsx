@@ -104,7 +104,7 @@ export function TileDialog({ mixId, onClose }: { mixId: string; onClose: () => v
           onChange={setTool}
         />
         <Choice
-          legend={say('sealing.coatsField')}
+          legend={say('sealing.coats')}
           options={[1, 2, 3].map((value) => ({ value, label: `${value}` }))}
           value={coats}
           onChange={setCoats}

@@ -17,7 +17,7 @@ export function FurtherAnswers({ figures: { faces, gap, pressure, mesh, outOfLev
   const rows: [string, string][] = [
     ...areas.filter(([, area]) => area > 1).map(([name, area]): [string, string] => [name, units.say(area, 'mm²')]),
     [say('moulds.narrowestGapGrain'), units.sayFigure(gap)],
-    [say('moulds.pressureBottom'), units.sayFigure(pressure)],
+    [say('moulds.bottomPressure'), units.sayFigure(pressure)],
     ...(mesh
       ? [
           [say('moulds.meshToCut'), `${units.sayFigure(mesh.length)} × ${units.sayFigure(mesh.width)}`] as [

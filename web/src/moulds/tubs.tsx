@@ -105,7 +105,7 @@ function NewTub() {
           onChange={(kind) => setSolid(firstOfKind(kind, solid))}
         />
         <Choice
-          legend={say('moulds.measuredWhere')}
+          legend={say('moulds.measured')}
           value={measured}
           options={[
             { value: 'inside', label: say('moulds.inside') },

@@ -54,7 +54,7 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
         }
       />
       <SelectField<Grade>
-        label={say('mixes.consistencyField')}
+        label={say('mixes.consistency')}
         value={input.grade}
         options={consistencies.map(({ grade, name, looks }) => ({
           value: grade,

@@ -34,7 +34,7 @@ export function PourPage() {
   return (
     <Known list={poursQuery} ids={[fresh ? search.get('again') : id]} what={say('pours.busyPour')}>
       <Known list={mouldsQuery} ids={[fresh ? search.get('mould') : null]} what={say('moulds.busyMould')}>
-        <Known list={mixesQuery} ids={[fresh ? search.get('mix') : null]} what={say('mixes.busyMix')}>
+        <Known list={mixesQuery} ids={[fresh ? search.get('mix') : null]} what={say('mixes.theMix')}>
           <KnownPour key={id} id={id} />
         </Known>
       </Known>

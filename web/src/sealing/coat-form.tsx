@@ -57,7 +57,7 @@ function CoatChoices({ coat: { chosen, choose, products, product, coats, side, d
       <div className="flex flex-wrap gap-x-6 gap-y-3">
         {done === 0 && (
           <Choice
-            legend={say('sealing.coatsField')}
+            legend={say('sealing.coats')}
             options={[1, 2, 3].map((value) => ({ value, label: `${value}` }))}
             value={coats}
             onChange={(value) => choose({ coats: value })}

@@ -4,6 +4,7 @@ import { useSay } from './say';
 
 /** Marks that Unicode has for a stretch of its own within a text: nobody types them. */
 const [BEGIN, END] = ['\u2068', '\u2069'];
+const MARKS = new RegExp(`[${BEGIN}${END}]`);
 
 const isAmount = (value: MessageValue): boolean =>
   typeof value === 'object' && ('unit' in value || 'at' in value || 'number' in value);
@@ -17,7 +18,7 @@ export function Amounts({ of: { key, values = {} }, look }: { of: Message; look?
       isAmount(value) ? `${BEGIN}${say.value(value)}${END}` : value,
     ]),
   );
-  const parts = say(key, marked).split(new RegExp(`[${BEGIN}${END}]`));
+  const parts = say(key, marked).split(MARKS);
   return parts.map((part, i) =>
     i % 2 === 0 ? (
       <Fragment key={i}>{part}</Fragment>

@@ -1,24 +1,13 @@
 import { useSyncExternalStore } from 'react';
+import { keptChoice } from '../api/kept-choice';
 
-const KEPT = 'dew-pot-first-piece';
-const readers = new Set<() => void>();
-
-function put(change: () => void): void {
-  change();
-  readers.forEach((hear) => hear());
-}
+const guide = keptChoice('dew-pot-first-piece');
 
 /** Begins to lead a newcomer to their first mixing sheet; where they left, it is taken up again. */
-export const beginFirstPiece = (): void => put(() => localStorage.setItem(KEPT, 'begun'));
+export const beginFirstPiece = (): void => guide.keep('begun');
 
 /** Leads no further. */
-export const endFirstPiece = (): void => put(() => localStorage.removeItem(KEPT));
-
-function hearFirstPiece(hear: () => void): () => void {
-  readers.add(hear);
-  return () => readers.delete(hear);
-}
+export const endFirstPiece = (): void => guide.keep(undefined);
 
 /** Whether a newcomer is being led to their first mixing sheet. */
-export const useFirstPiece = (): boolean =>
-  useSyncExternalStore(hearFirstPiece, () => localStorage.getItem(KEPT) !== null);
+export const useFirstPiece = (): boolean => useSyncExternalStore(guide.hear, () => guide.read() !== null);

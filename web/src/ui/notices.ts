@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
+import { keptChoice } from '../api/kept-choice';
 
-const KEY = 'dew-pot-notices';
-const listeners = new Set<() => void>();
+const choice = keptChoice('dew-pot-notices');
 
 const able = () => 'Notification' in window;
 
@@ -11,21 +11,15 @@ export type Notices = 'on' | 'off' | 'refused' | 'impossible';
 function noticesNow(): Notices {
   if (!able()) return 'impossible';
   if (Notification.permission === 'denied') return 'refused';
-  return Notification.permission === 'granted' && localStorage.getItem(KEY) === 'on' ? 'on' : 'off';
+  return Notification.permission === 'granted' && choice.read() === 'on' ? 'on' : 'off';
 }
 
-function subscribe(listener: () => void) {
-  listeners.add(listener);
-  return () => listeners.delete(listener);
-}
-
-export const useNotices = (): Notices => useSyncExternalStore(subscribe, noticesNow);
+export const useNotices = (): Notices => useSyncExternalStore(choice.hear, noticesNow);
 
 /** Asks the browser to be let tell, or stops telling. */
 export async function switchNotices(on: boolean): Promise<void> {
   if (on && able()) await Notification.requestPermission();
-  localStorage.setItem(KEY, on ? 'on' : 'off');
-  listeners.forEach((listener) => listener());
+  choice.keep(on ? 'on' : 'off');
 }
 
 /** Tells outside of the page, where that was asked for and is allowed. */

@@ -40,7 +40,7 @@ function useReader(): Reader {
 export function Reads({ children }: { children: ReactNode }) {
   const reader = useReader();
   const count = useSyncExternalStore(hearCatalogues, catalogueCount);
-  // A stage whose sentences have just come is said anew.
+  // A stage whose sentences have just come is said once more.
   const say = useMemo(() => (count >= 0 ? speakerOf(reader) : undefined), [reader, count]);
   useEffect(() => {
     document.documentElement.lang = reader.language;

@@ -10,7 +10,6 @@ import { Button, buttonClass } from '../ui/button';
 import { toast } from '../ui/toast';
 import { useSaveSettings, useSession } from '../api/session';
 import { storeQuery } from '../api/materials';
-import { Choice } from '../ui/choice';
 import { PageHead } from '../ui/page-head';
 import { SelectField } from '../ui/select-field';
 import { QuantityField } from '../ui/quantity-field';
@@ -21,6 +20,7 @@ import { DryingSettings } from './drying-settings';
 import { OwnAccount } from './own-account';
 import { PeopleSlab } from './people';
 import { Reminders } from './reminders';
+import { UnitsChoice } from './units-choice';
 import { currencyOptions } from './currency-options';
 import { useSay } from '../ui/say';
 
@@ -99,17 +99,7 @@ function Settings() {
       <Controller
         control={control}
         name="units"
-        render={({ field }) => (
-          <Choice
-            legend={say('workshop.units')}
-            value={field.value}
-            options={[
-              { value: 'metric', label: say('workshop.metric'), hint: 'mm, mL, g, °C' },
-              { value: 'us', label: say('workshop.usCustomary'), hint: 'in, fl oz, lb, °F' },
-            ]}
-            onChange={field.onChange}
-          />
-        )}
+        render={({ field }) => <UnitsChoice value={field.value} onChange={field.onChange} />}
       />
       <Controller
         control={control}

@@ -60,7 +60,7 @@ const against = ({ overridden }: { readonly overridden?: string }): Phrase =>
   overridden ? msg('ui.against', { overridden }) : '';
 const noteAfter = (note: string | undefined): Phrase => (note ? msg('ui.noteAfter', { note }) : '');
 const listUses = (uses: readonly PieceUse[]) => listed(uses.map((use) => pieceUseWords[use]));
-const sealerOf = ({ product, sealer }: { readonly product?: { readonly name: Phrase }; readonly sealer: SealerKind }) =>
+const sealerOf = (product: { readonly name: Phrase } | undefined, sealer: SealerKind): Phrase =>
   product?.name ?? sealerWords[sealer];
 
 type Told<T extends CastEvent['type']> = Extract<CastEvent, { type: T }>;
@@ -79,7 +79,7 @@ function tellDemoulded({ damage, equivalentAge, cause, force }: Told<'demoulded'
 
 function tellCoated(event: Told<'coated'>): Message {
   return msg('ui.eventCoated', {
-    sealer: sealerOf(event),
+    sealer: sealerOf(event.product, event.sealer),
     side: sideWords[event.side],
     tool: event.tool ? toolWords[event.tool] : 'none',
     against: against(event),
@@ -99,7 +99,7 @@ function tellFinished({ gone, price, where }: Told<'finished'>): Message {
 function tellSealPlan(event: Told<'seal-planned'>): Message {
   const { sealer, product, uses, coats } = event;
   if (!sealer) return msg('ui.eventLeftBare', { some: uses.length > 0 ? 'yes' : 'no', uses: listUses(uses) });
-  return msg('ui.eventSealPlanned', { uses: listUses(uses), sealer: product?.name ?? sealerWords[sealer], coats });
+  return msg('ui.eventSealPlanned', { uses: listUses(uses), sealer: sealerOf(product, sealer), coats });
 }
 
 /** What happened to a cast once it was poured, of the kinds that take no working out. */
