@@ -6,8 +6,13 @@ import { useSay } from './say';
 const [BEGIN, END] = ['\u2068', '\u2069'];
 const MARKS = new RegExp(`[${BEGIN}${END}]`);
 
-const isAmount = (value: MessageValue): boolean =>
-  typeof value === 'object' && ('unit' in value || 'at' in value || 'number' in value);
+/** Whether a value is an amount, or a message of nothing but amounts: "Thu 16:00". */
+function isAmount(value: MessageValue): boolean {
+  if (typeof value !== 'object') return false;
+  if (!('key' in value)) return 'unit' in value || 'at' in value || 'number' in value;
+  const within = Object.values(value.values ?? {});
+  return within.length > 0 && within.every(isAmount);
+}
 
 /** A sentence with its amounts, times and figures set off in bold, or in a `look` of their own. */
 export function Amounts({ of: { key, values = {} }, look }: { of: Message; look?: string }) {

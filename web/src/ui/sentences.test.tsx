@@ -4,6 +4,7 @@ import { exactly, msg } from '@dewpot/core/units';
 import { fakeServer, palette, renderScreen } from '../../test/fake-server';
 import { firstBase } from '../tints/tint-words';
 import { Amounts } from './amounts';
+import { weekdayClock } from './format-time';
 import { LanguageChoice } from './language-choice';
 
 describe('a sentence', () => {
@@ -15,6 +16,16 @@ describe('a sentence', () => {
     );
     expect(container).toHaveTextContent('Put in 476 mL, then splashes of 30 mL until it looks right.');
     expect([...container.querySelectorAll('strong')].map((one) => one.textContent)).toEqual(['476 mL', '30 mL']);
+  });
+  it('sets off its times as well, and no name', () => {
+    const at = new Date(2026, 4, 21, 16).getTime();
+    const { container } = render(
+      <p>
+        <Amounts of={msg('bench.lateBy', { time: weekdayClock(at) })} />
+        <Amounts of={msg('moulds.deleteAsk', { draft: 'Nested pot' })} />
+      </p>,
+    );
+    expect([...container.querySelectorAll('strong')].map((one) => one.textContent)).toEqual(['Thu 16:00']);
   });
 });
 
