@@ -31,9 +31,7 @@ const sketch = [
 /** Before the door: sign in, begin a workshop, or look round the demo. */
 export function DoorPage() {
   const say = useSay();
-  const door = useDoor().data;
-  const demo = useEnterDemo();
-  const [beginning, setBeginning] = useState(false);
+  const door = useDoor();
   return (
     <main className="shelf-room grid min-h-screen place-items-center p-4">
       <div className="w-full max-w-md">
@@ -49,30 +47,42 @@ export function DoorPage() {
         <div className="card-slab p-6">
           <h1 className="text-4xl">{say('shell.appName')}</h1>
           <p className="quiet mb-5">{say('shell.motto')}</p>
-          {door?.demo && (
-            <div className="border-base-300 mb-5 border-b pb-5">
-              <Button
-                look="main"
-                size="tall"
-                className="w-full text-lg"
-                disabled={demo.isPending}
-                onClick={() => demo.mutate()}
-              >
-                {say('shell.lookRound')}
-              </Button>
-              <Failure error={demo.error} />
-            </div>
-          )}
-          {beginning ? <Begin code={door?.code ?? false} /> : <Enter />}
-          <button type="button" className="link mt-4 text-sm" onClick={() => setBeginning(!beginning)}>
-            {beginning ? say('shell.haveWorkshop') : say('shell.beginOwn')}
-          </button>
+          {!door.isLoading && <Ways demo={door.data?.demo ?? false} code={door.data?.code ?? false} />}
           <div className="mt-4">
             <LanguageChoice />
           </div>
         </div>
       </div>
     </main>
+  );
+}
+
+/** What the door offers; drawn when all of it is known, so that no control moves from under a hand. */
+function Ways({ demo, code }: { readonly demo: boolean; readonly code: boolean }) {
+  const say = useSay();
+  const enterDemo = useEnterDemo();
+  const [beginning, setBeginning] = useState(false);
+  return (
+    <>
+      {demo && (
+        <div className="border-base-300 mb-5 border-b pb-5">
+          <Button
+            look="main"
+            size="tall"
+            className="w-full text-lg"
+            disabled={enterDemo.isPending}
+            onClick={() => enterDemo.mutate()}
+          >
+            {say('shell.lookRound')}
+          </Button>
+          <Failure error={enterDemo.error} />
+        </div>
+      )}
+      {beginning ? <Begin code={code} /> : <Enter />}
+      <button type="button" className="link mt-4 text-sm" onClick={() => setBeginning(!beginning)}>
+        {beginning ? say('shell.haveWorkshop') : say('shell.beginOwn')}
+      </button>
+    </>
   );
 }
 
