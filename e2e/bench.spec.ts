@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import type { MixView, MouldView, PourView, RunView, StoreView, TintsView } from '@dewpot/contract';
 import { beginWorkshop, castsOf, enterDemo, expect, pourPots, test, uuid, AS_PAGES } from './house.js';
+import { wholePours } from '../scripts/lib/whole-pours.mjs';
 
 const read = async <T>(page: Page, path: string) => (await (await page.request.get(`/api/${path}`)).json()) as T;
 const runOf = async (page: Page, pour: string) => (await read<RunView>(page, `pours/${pour}/run`)).events;
@@ -28,10 +29,10 @@ test('three moulds in two tints with bands are run to the end with the simulated
   page,
 }) => {
   await enterDemo(page);
-  const moulds = await read<MouldView[]>(page, 'moulds');
-  const mixes = await read<MixView[]>(page, 'mixes');
-  const { scoops } = await read<StoreView>(page, 'materials');
-  const { tints } = await read<TintsView>(page, 'tints');
+  const moulds = await read<MouldView[]>(page, 'moulds/all');
+  const mixes = await read<MixView[]>(page, 'mixes/all');
+  const { scoops } = await read<StoreView>(page, 'store');
+  const { tints } = await read<TintsView>(page, 'tints/all');
   const find = (name: string) => moulds.find((one) => one.name.startsWith(name))!.id;
   const [first, second] = tints.map(({ id }) => id);
   const bands = [first!, second!].map((tint) => ({ tint, share: 0.5 }));
@@ -105,7 +106,7 @@ test('on a phone the run goes on through a lost connection and a reload, and eve
   await page.setViewportSize({ width: 390, height: 844 });
   await beginWorkshop(page);
   await pourPots(page.request, 2, 30);
-  const [before] = await read<PourView[]>(page, 'pours');
+  const [before] = (await wholePours(page.request)) as PourView[];
   const id = uuid();
   await page.request.put(`/api/pours/${id}`, { ...AS_PAGES, data: { ...before!.input, version: 0 } });
   await page.request.post(`/api/pours/${id}/start`, AS_PAGES);

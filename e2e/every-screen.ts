@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
+import { wholePours } from '../scripts/lib/whole-pours.mjs';
 import type { Page } from '@playwright/test';
 import type { PourView, TintsView } from '@dewpot/contract';
 import { castsOf, uuid, AS_PAGES } from './house.js';
@@ -6,15 +7,15 @@ import { castsOf, uuid, AS_PAGES } from './house.js';
 /** Every screen of the demo workshop, by name and address. */
 export async function screens(page: Page): Promise<readonly (readonly [string, string])[]> {
   const id = async (path: string) =>
-    ((await (await page.request.get(`/api/${path}`)).json()) as { id: string }[])[0]!.id;
+    ((await (await page.request.get(`/api/${path}/all`)).json()) as { id: string }[])[0]!.id;
   /** The mould or mix whose name begins so. */
   const called = async (path: 'moulds' | 'mixes', name: string) =>
-    ((await (await page.request.get(`/api/${path}`)).json()) as { id: string; name: string }[]).find((one) =>
+    ((await (await page.request.get(`/api/${path}/all`)).json()) as { id: string; name: string }[]).find((one) =>
       one.name.startsWith(name),
     )!.id;
   /** A pour in that state; one is started where none is. */
   const pour = async (status: 'finished' | 'started') => {
-    const all = (await (await page.request.get('/api/pours')).json()) as PourView[];
+    const all = (await wholePours(page.request)) as PourView[];
     const found = all.find((one) => one.status === status);
     if (found) return found.id;
     const key = uuid();
@@ -24,7 +25,7 @@ export async function screens(page: Page): Promise<readonly (readonly [string, s
   };
   /** A planned pour in bands. */
   const banded = async () => {
-    const all = (await (await page.request.get('/api/pours')).json()) as PourView[];
+    const all = (await wholePours(page.request)) as PourView[];
     const found = all.find(({ input }) => input.items.some(({ colouring }) => colouring?.kind === 'banded'))!;
     const key = uuid();
     await page.request.put(`/api/pours/${key}`, { ...AS_PAGES, data: { ...found.input, version: 0 } });
@@ -48,7 +49,7 @@ export async function screens(page: Page): Promise<readonly (readonly [string, s
     ['mixes side by side', `/mixes/compare?with=${await id('mixes')}`],
     ['card', `/mixes/${await id('mixes')}/card`],
     ['tints', '/tints'],
-    ['tint', `/tints/${((await (await page.request.get('/api/tints')).json()) as TintsView).tints[0]!.id}`],
+    ['tint', `/tints/${((await (await page.request.get('/api/tints/all')).json()) as TintsView).tints[0]!.id}`],
     ['new tint', '/tints/new'],
     ['wanted colour', '/tints/wanted'],
     ['chips', '/tints/chips'],

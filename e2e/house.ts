@@ -76,7 +76,7 @@ export async function moveBack(page: Page, hours: number): Promise<void> {
 }
 
 export async function castsOf(request: APIRequestContext): Promise<CastView[]> {
-  return (await (await request.get('/api/casts')).json()) as CastView[];
+  return (await (await request.get('/api/casts/shelf')).json()) as CastView[];
 }
 
 const frustum = (bottomDiameter: number, topDiameter: number, height: number) => ({
@@ -109,7 +109,7 @@ export async function pourPots(
     const answer = await request[method](`/api/${path}`, { ...AS_PAGES, data });
     expect(answer.ok(), `${path}: ${await answer.text()}`).toBe(true);
   };
-  const { materials } = (await (await request.get('/api/materials')).json()) as StoreView;
+  const { materials } = (await (await request.get('/api/store')).json()) as StoreView;
   const find = (name: string) => materials.find((one: MaterialView) => one.name.startsWith(name))!.id;
   const [mould, mix, scoop, pour] = [uuid(), uuid(), uuid(), uuid()];
   const core = { name: 'The core', bottom: 18, solid: frustum(124, 160, 162) };

@@ -7,7 +7,7 @@ interface Named {
 }
 
 async function keyOf(page: Page, list: 'moulds' | 'mixes', name: string): Promise<string> {
-  const all = (await (await page.request.get(`/api/${list}`)).json()) as Named[];
+  const all = (await (await page.request.get(`/api/${list}/all`)).json()) as Named[];
   return all.find((one) => one.name.startsWith(name))!.id;
 }
 

@@ -169,7 +169,7 @@ test('colours come out of a photo by a grey card, unsure without one, and files 
 
 test('two who change one tint both keep what they typed', async ({ page, context }) => {
   await enterDemo(page);
-  const { tints } = (await (await page.request.get('/api/tints')).json()) as TintsView;
+  const { tints } = (await (await page.request.get('/api/tints/all')).json()) as TintsView;
   const { id: _id, revision: _revision, used: _used, ...tint } = tints[0]!;
   const key = uuid();
   const made = await page.request.put(`/api/tints/${key}`, {

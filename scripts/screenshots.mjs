@@ -9,6 +9,7 @@ import { ensureNode, ensurePackages } from './lib/packages.mjs';
 import { root } from './lib/paths.mjs';
 import { run, say } from './lib/say.mjs';
 import { AS_PAGES, startTrial } from './lib/trial.mjs';
+import { wholePours } from './lib/whole-pours.mjs';
 
 const folder = join(root, 'docs/screenshots');
 const TABLE = { width: 1280, height: 800 };
@@ -18,9 +19,9 @@ const BENCH = { width: 390, height: 844 };
 
 /** The main views of the demo workshop. @param {(path: string) => Promise<any[]>} list @returns {Promise<View[]>} */
 async function views(list) {
-  const moulds = await list('moulds');
-  const mixes = await list('mixes');
-  const casts = await list('casts');
+  const moulds = await list('moulds/all');
+  const mixes = await list('mixes/all');
+  const casts = await list('casts/shelf');
   const nested = moulds.find(({ name }) => name.startsWith('Nested'));
   const brick = mixes.find(({ name }) => name.startsWith('Brick'));
   const [lower, upper] = casts.filter(
@@ -31,7 +32,7 @@ async function views(list) {
     .filter(({ stage }) => stage === 'drying')
     .sort((a, b) => b.life.weighings.length - a.life.weighings.length)[0];
   const damp = casts.find(({ code }) => code.startsWith('29'));
-  const { tints } = /** @type {{ tints: any[] }} */ (/** @type {unknown} */ (await list('tints')));
+  const { tints } = /** @type {{ tints: any[] }} */ (/** @type {unknown} */ (await list('tints/all')));
   const oldBrick = tints.find(({ name }) => name.startsWith('Old brick'));
   const plan = `/pours/new?mould=${nested.id}&mix=${grey.id}`;
   return [
@@ -93,9 +94,8 @@ const flower = [64, 14].map((radius, heart) =>
 
 /** Plans a stepping round with a flower off its middle. @param {import('@playwright/test').APIRequestContext} request */
 async function planInset(request) {
-  const [moulds, pours] = await Promise.all(
-    ['moulds', 'pours'].map(async (list) => (await request.get(`/api/${list}`)).json()),
-  );
+  const moulds = await (await request.get('/api/moulds/all')).json();
+  const pours = await wholePours(request);
   const { id: mouldId } = moulds.find((/** @type {any} */ { name }) => name.startsWith('Wave-edged'));
   const inset = { name: 'Flower', face: 'mould', thickness: 4, loops: flower, x: 22, y: 12 };
   const { input } = pours.find((/** @type {any} */ { parts }) => parts[0].plan.binderClass === 'portland');
@@ -110,7 +110,7 @@ const STARTED = '01a20000-0000-7000-8000-000000000002';
 
 /** Begins a pour and brings it to its water. @param {import('@playwright/test').APIRequestContext} request */
 async function beginPour(request) {
-  const pours = await (await request.get('/api/pours')).json();
+  const pours = await wholePours(request);
   const { input } = pours.find((/** @type {any} */ { parts }) => parts[0].plan.binderClass === 'portland');
   await request.put(`/api/pours/${STARTED}`, { ...AS_PAGES, data: { ...input, version: 0 } });
   await request.post(`/api/pours/${STARTED}/start`, AS_PAGES);
@@ -122,7 +122,7 @@ async function beginPour(request) {
 
 /** Plans once more what was poured in bands. @param {import('@playwright/test').APIRequestContext} request */
 async function planBands(request) {
-  const pours = await (await request.get('/api/pours')).json();
+  const pours = await wholePours(request);
   const { input } = pours.find((/** @type {any} */ one) =>
     one.input.items.some((/** @type {any} */ { colouring }) => colouring?.kind === 'banded'),
   );

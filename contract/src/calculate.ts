@@ -1,7 +1,7 @@
 import {
   mouldFlexibilities,
   mouldMaterials,
-  pieceGuides,
+  pieceKinds,
   volumeMeasuredBy,
   type MouldFlexibility,
   type MouldMaterial,
@@ -27,12 +27,10 @@ import {
 import { PartOfKind } from './kinds.js';
 import { MouldShapeInput, solids, type SolidGiven } from './solids.js';
 
-const pieces = Object.keys(pieceGuides);
-
 export class CavityQuestion {
   @Part(() => MouldShapeInput) shape: MouldShapeInput;
   @IsIn(mouldFlexibilities) flexibility: MouldFlexibility;
-  @IsIn(pieces) piece: PieceKind;
+  @IsIn(pieceKinds) piece: PieceKind;
   /** Of the fresh mix, kg/L. */
   @IsOptional() @Density() density?: number;
   /** Of the dry piece, kg/L. */

@@ -14,7 +14,8 @@ import type { CastEvent, CastSnapshot, DrySummary, Due, Life, Stage, Surrounding
 import { IsBoolean, IsIn, IsOptional } from 'class-validator';
 import { Time, Whole } from './limits.js';
 
-export interface CastView {
+/** A cast as it is kept, by which lists tell of it. */
+export interface CastRow {
   readonly id: string;
   readonly code: string;
   readonly pourId: string;
@@ -23,6 +24,10 @@ export interface CastView {
   readonly expected: Expected;
   readonly snapshot: CastSnapshot;
   readonly life: Life;
+}
+
+/** A cast with what the weather does to it. */
+export interface CastView extends CastRow {
   readonly dry: DrySummary;
   /** What is to be done to it, what comes first at the head. */
   readonly dues: readonly Due[];

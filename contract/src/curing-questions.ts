@@ -1,5 +1,5 @@
 import { MOST_HOURS } from '@dewpot/core/units';
-import { pieceGuides, type PieceKind } from '@dewpot/core/moulds';
+import { pieceKinds, type PieceKind } from '@dewpot/core/moulds';
 import { binderClasses, type BinderClass } from '@dewpot/core/binders';
 import { dateOrders, placeKinds, type DateOrder, type PlaceKind } from '@dewpot/core/ambient';
 import {
@@ -23,7 +23,6 @@ import { AmbientReadingInput, MOST_READINGS } from './ambient.js';
 import { MouldShapeInput } from './solids.js';
 
 const MOST_EVENTS = 2000;
-const pieceKinds = Object.keys(pieceGuides);
 
 export class TemperaturePoint {
   @Hours() hour: number;

@@ -5,6 +5,7 @@ export * from './ambient.js';
 export * from './judging.js';
 export * from './kinds.js';
 export * from './limits.js';
+export * from './lists.js';
 export * from './sealing-questions.js';
 export * from './sealing.js';
 export * from './calendar.js';

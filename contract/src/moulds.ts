@@ -1,7 +1,7 @@
 import {
   mouldFlexibilities,
   mouldMaterials,
-  pieceGuides,
+  pieceKinds,
   releases,
   type MouldFlexibility,
   type MouldMaterial,
@@ -33,7 +33,7 @@ export class CopyInput {
 export class MouldInput {
   @Text(1, 80) name: string;
   @IsIn(mouldFlexibilities) flexibility: MouldFlexibility;
-  @IsIn(Object.keys(pieceGuides)) piece: PieceKind;
+  @IsIn(pieceKinds) piece: PieceKind;
   @Part(() => MouldShapeInput) shape: MouldShapeInput;
   @ListOf(() => CopyInput, { most: 200 }) copies: readonly CopyInput[];
   @IsOptional() @IsIn(Object.keys(mouldMaterials)) material?: MouldMaterial;

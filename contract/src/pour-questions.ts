@@ -1,7 +1,7 @@
 import {
   mouldFlexibilities,
   mouldMaterials,
-  pieceGuides,
+  pieceKinds,
   releases,
   type MouldFlexibility,
   type MouldMaterial,
@@ -38,8 +38,6 @@ import { InsetInput } from './pours.js';
 import { runEvents, type RunEventTold } from './run.js';
 import { MouldShapeInput } from './solids.js';
 
-const pieces = Object.keys(pieceGuides);
-
 /** What is known of a mould beyond its shape. */
 export class TraitsInput implements MouldTraits {
   @IsIn(mouldFlexibilities) flexibility: MouldFlexibility;
@@ -54,7 +52,7 @@ export class TraitsInput implements MouldTraits {
 export class SheetItem {
   @IsOptional() @Text(1, 80) name?: string;
   @Part(() => MouldShapeInput) shape: MouldShapeInput;
-  @IsIn(pieces) piece: PieceKind;
+  @IsIn(pieceKinds) piece: PieceKind;
   @Whole(1, 500) count: number;
   /** It may be filled from more than one batch; not where its faces must match. */
   @IsOptional() @IsBoolean() split?: boolean;
@@ -136,7 +134,7 @@ export class CatchMouldInput {
 export class FootedInput {
   @Text(1, 80) name: string;
   @Part(() => MouldShapeInput) shape: MouldShapeInput;
-  @IsIn(pieces) piece: PieceKind;
+  @IsIn(pieceKinds) piece: PieceKind;
 }
 
 export class LeftoverQuestion {
@@ -184,7 +182,7 @@ export class InsetQuestion {
   @Part(() => InsetInput) inset: InsetInput;
   /** Height to which the mould is filled, mm; to the rim where it is left out. */
   @IsOptional() @Offset() fillTo?: number;
-  @IsOptional() @IsIn(pieces) piece?: PieceKind;
+  @IsOptional() @IsIn(pieceKinds) piece?: PieceKind;
 }
 
 /** Full moulds, and from which mass on they are not moved. */

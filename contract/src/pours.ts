@@ -5,7 +5,7 @@ import { scoopSteps, type ScoopStep } from '@dewpot/core/materials';
 import { measuringWays, type MeasuringWay } from '@dewpot/core/measuring';
 import type { Grade } from '@dewpot/core/mixes';
 import type { PutAside } from '@dewpot/core/judging';
-import type { PourChoices, PourPart, RunLesson } from '@dewpot/core/planning';
+import type { MixLesson, PourChoices, PourPart, RunLesson } from '@dewpot/core/planning';
 import { finishes, type Finish, type PourLog } from '@dewpot/core/pours';
 import { pieceUses, type PieceUse } from '@dewpot/core/sealing';
 import { IsBoolean, IsIn, IsOptional, IsUUID } from 'class-validator';
@@ -145,7 +145,8 @@ export class PourFinish {
   @Time() pouredAt: number;
 }
 
-export type PourStatus = 'planned' | 'started' | 'finished';
+export const pourStatuses = ['planned', 'started', 'finished'] as const;
+export type PourStatus = (typeof pourStatuses)[number];
 
 export interface PourView {
   readonly id: string;
@@ -159,4 +160,16 @@ export interface PourView {
   readonly pouredAt?: number;
   /** What its run at the bench taught, mix by mix. */
   readonly lessons?: readonly RunLesson[];
+}
+
+/** What earlier pours tell the next one. */
+export interface PastPoursView {
+  /** What each of them taught of its mixes, the oldest first. */
+  readonly lessons: readonly MixLesson[];
+  /** What their runs at the bench taught, the oldest first. */
+  readonly runs: readonly RunLesson[];
+  /** What was chosen for the last one that was poured. */
+  readonly last?: Omit<PourInput, 'version'>;
+  /** How each mix was measured when that was last chosen, the newest first. */
+  readonly measured: readonly { readonly mixId: string; readonly measuring: MeasuringWay }[];
 }

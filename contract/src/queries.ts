@@ -1,15 +1,6 @@
-import { Transform } from 'class-transformer';
-import { IsIn, IsOptional, IsUUID } from 'class-validator';
+import { IsOptional, IsUUID } from 'class-validator';
 import { Time } from './limits.js';
-
-/** Numbers come as text in an address. */
-const Numeric = () =>
-  Transform(({ value }: { value: unknown }) => (typeof value === 'string' && value !== '' ? Number(value) : value));
-
-/** Which casts are listed: those that stand about, or with `all` every one. */
-export class CastsQuery {
-  @IsOptional() @IsIn(['', '1', 'true']) all?: string;
-}
+import { Numeric } from './numeric.js';
 
 /** Which trial tiles are listed. */
 export class TilesQuery {

@@ -72,12 +72,12 @@ async function inDemo(harness: Harness): Promise<Agent> {
 const questions = [
   'session',
   'people',
-  'moulds',
-  'mixes',
-  'materials',
-  'pours',
-  'casts?all=1',
-  'tints',
+  'moulds/all',
+  'mixes/all',
+  'store',
+  'pours/past',
+  'casts',
+  'tints/all',
   'tubs',
   'tiles',
 ];

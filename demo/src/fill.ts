@@ -23,7 +23,7 @@ import {
   TubsService,
   type createServer,
 } from '@dewpot/server';
-import type { MixInput } from '@dewpot/contract';
+import { MOST_ON_PAGE, type MixInput } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { keyed, livesOf } from './lives.js';
 import { stream } from './random.js';
@@ -69,7 +69,7 @@ export function fillDemo(
 
 /** A stepping round was set on the plinth this morning and is clamped. */
 async function joinSundial(app: Server, personId: string, now: number): Promise<void> {
-  const shelf = (await app.get(CastsService).list()).filter(
+  const shelf = (await app.get(CastsService).shelf()).filter(
     ({ stage }) => stage === 'curing' || stage === 'drying' || stage === 'sealed',
   );
   const named = (name: string) => shelf.filter(({ snapshot }) => snapshot.mouldName.startsWith(name));
@@ -242,7 +242,7 @@ async function pourAndFollow(
   const log = { ...planned, tap: planned.tap * (0.97 + 0.08 * random()), leftover: Math.round(40 + 160 * random()) };
   const made = items.flatMap(([, count], item) => Array.from({ length: count }, () => ({ id: uuid(), item })));
   await pours.finish(id, { logs: [log], casts: made, pouredAt }, personId, now);
-  const all = (await casts.list(true)).filter(({ pourId }) => pourId === id);
+  const { rows: all } = await casts.page({ pour: id, order: 'oldest', size: MOST_ON_PAGE });
   for (const item of chosen) {
     const alike = all.filter(({ mouldId }) => mouldId === item.mouldId);
     for (const [castId, events] of livesOf(alike, now, random, bare)) {

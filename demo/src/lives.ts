@@ -7,7 +7,7 @@ import { handbookDemouldAge, hoursToReach, type TemperatureReading } from '@dewp
 import type { Expected } from '@dewpot/core/pours';
 import type { PieceUse, Weighing } from '@dewpot/core/sealing';
 import { pulledCores, sealingGate, type Damage, type Life, type Spot } from '@dewpot/core/casts';
-import type { CastEventTold, CastView, Without } from '@dewpot/contract';
+import type { CastEventTold, CastRow, Without } from '@dewpot/contract';
 import { ambientIn } from '@dewpot/server';
 import { v7 as uuid } from 'uuid';
 
@@ -54,7 +54,7 @@ function usesOf(piece: PieceKind): PieceUse[] {
 }
 
 /** From the first coat to the door and after: coats in their window, the checks, and where it went. */
-function finishOf(cast: CastView, coated: number, sealer: SealerKind, random: () => number): Happened[] {
+function finishOf(cast: CastRow, coated: number, sealer: SealerKind, random: () => number): Happened[] {
   const uses = usesOf(cast.snapshot.piece);
   const coats = sealer === 'wax' ? 1 : 2;
   const cured = coated + (sealers[sealer].cureDays + 1) * DAY;
@@ -80,7 +80,7 @@ function finishOf(cast: CastView, coated: number, sealer: SealerKind, random: ()
 
 /** The weighings of a piece until it was coated, its coat, and its way out; the gate decides when. Without a sealer it waits. */
 function dryingOf(
-  cast: CastView,
+  cast: CastRow,
   uncovered: number,
   now: number,
   sealer: SealerKind | undefined,
@@ -117,7 +117,7 @@ function wettingsOf(demoulded: number, uncovered: number, random: () => number):
 
 /** What happened to the casts of one pour up to `now`, each on its own; alike but for chance. `bare` ones are not sealed. */
 export function livesOf(
-  casts: readonly CastView[],
+  casts: readonly CastRow[],
   now: number,
   random: () => number,
   bare: boolean,

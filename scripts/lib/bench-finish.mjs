@@ -54,7 +54,7 @@ async function taken(work) {
 export async function dryingShelf(note, request, database) {
   const pours = Array.from({ length: 12 }, (_, n) => ({ count: 10, hours: 30 * 24 + 2 * n, place: 'the bench' }));
   await fillShelf(request, pours);
-  const list = async () => (await request.get('/api/casts')).json();
+  const list = async () => (await request.get('/api/casts/shelf')).json();
   /** @param {string} id @param {number} ago @param {object} event */
   const tell = (id, ago, event) =>
     request.post(`/api/casts/${id}/events`, {

@@ -2,6 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { AS_PAGES } from './trial.mjs';
 import { fillShelf } from './bench-shelf.mjs';
+import { wholePours } from './whole-pours.mjs';
 
 /** @typedef {import('@playwright/test').APIRequestContext} Request */
 /** @typedef {import('./bench-pours.mjs').Note} Note */
@@ -65,7 +66,7 @@ export async function firstDays(context, note) {
     Array.from({ length: casts / 10 }, (_, n) => ({ count: 10, hours: 4 + n * 8, place: PLACES[n % PLACES.length] }));
   await fillShelf(request, pours(OPEN));
   note('Readings taken in', `${(await fillPlaces(request)).toFixed(0)} a second`, '5000 a second');
-  const casts = async () => /** @type {{ id: string }[]} */ (await (await request.get('/api/casts')).json());
+  const casts = async () => /** @type {{ id: string }[]} */ (await (await request.get('/api/casts/shelf')).json());
   const open = await casts();
   const event = (/** @type {string} */ id, /** @type {object} */ told) =>
     send(request, 'post', `casts/${id}/events`, { id: randomUUID(), at: Date.now() - HOUR, ...told });
@@ -90,15 +91,13 @@ export async function firstDays(context, note) {
 
 /** Closes so many casts more: the latest pour is poured again, and each of its casts breaks. @param {Request} request @param {number} count */
 async function fillMore(request, count) {
-  const [last] = /** @type {{ input: object, parts: { log: object }[] }[]} */ (
-    await (await request.get('/api/pours')).json()
-  );
+  const [last] = await wholePours(request);
   if (!last) return;
   const pour = randomUUID();
   await send(request, 'put', `pours/${pour}`, { ...last.input, version: 0 });
   const made = Array.from({ length: 10 }, () => ({ id: randomUUID(), item: 0 }));
   await send(request, 'post', `pours/${pour}/finish`, {
-    logs: last.parts.map(({ log }) => log),
+    logs: last.parts.map((/** @type {{ log: object }} */ { log }) => log),
     casts: made,
     pouredAt: Date.now() - HOUR,
   });

@@ -71,7 +71,7 @@ async function besideCalculation(url, cookie, note) {
 
 /** Fifty people who each look at something every second. @param {string} url @param {readonly string[]} cookies @param {Note} note */
 async function fifty(url, cookies, note) {
-  const paths = ['casts', 'moulds', 'materials', 'places', 'session'];
+  const paths = ['casts/shelf', 'moulds/all', 'store', 'places', 'session'];
   /** @type {Answer[]} */
   const answers = [];
   const until = performance.now() + SECONDS * 1000;

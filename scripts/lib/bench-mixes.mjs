@@ -68,7 +68,7 @@ const typedTimes = (field, values) =>
 
 /** The slider of a dose, until every swatch has followed it. @param {import('@playwright/test').BrowserContext} context @param {Note} note */
 export async function swatchesFollow(context, note) {
-  const { tints } = await (await context.request.get('/api/tints')).json();
+  const { tints } = await (await context.request.get('/api/tints/all')).json();
   const page = await context.newPage();
   await page.goto(`/tints/${tints[0].id}`);
   const slider = page.getByRole('slider').first();
@@ -87,7 +87,7 @@ export async function swatchesFollow(context, note) {
 
 /** A key in the editor of a mix of twenty lines, until all that follows stands on the screen. @param {import('@playwright/test').BrowserContext} context @param {Note} note */
 export async function mixEditing(context, note) {
-  const { materials } = await (await context.request.get('/api/materials')).json();
+  const { materials } = await (await context.request.get('/api/store')).json();
   const lines = [];
   const own = materials.filter((/** @type {{ kind: string }} */ { kind }) => kind !== 'additive' && kind !== 'sealer');
   for (let i = 0; i < LINES; i++) {

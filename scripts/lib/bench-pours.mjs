@@ -1,6 +1,7 @@
 // @ts-check
 import { AS_PAGES } from './trial.mjs';
 import { times } from './bench-mixes.mjs';
+import { wholePours } from './whole-pours.mjs';
 
 /** A row of the bench. @typedef {(what: string, value: string, aim?: string) => void} Note */
 
@@ -74,7 +75,7 @@ export async function replanning(note) {
 
 /** From the tap on “Done, next” at the bench until the next step is drawn, on a slowed processor. @param {import('@playwright/test').BrowserContext} context @param {Note} note */
 export async function benchSteps(context, note) {
-  const pours = await (await context.request.get('/api/pours')).json();
+  const pours = await wholePours(context.request);
   const { randomUUID } = await import('node:crypto');
   const id = randomUUID();
   const [like] = pours;

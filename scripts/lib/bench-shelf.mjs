@@ -13,7 +13,7 @@ export async function fillShelf(request, pours) {
     data: { workshop: 'Full shelf', name: 'Ada', email, passphrase: 'a long passphrase' },
   });
   await request.post('/api/session', { ...AS_PAGES, data: { email, passphrase: 'a long passphrase' } });
-  const { materials } = await (await request.get('/api/materials')).json();
+  const { materials } = await (await request.get('/api/store')).json();
   const id = (/** @type {string} */ name) =>
     materials.find((/** @type {{ name: string }} */ one) => one.name.startsWith(name)).id;
   const [cement, sand] = [id('Grey Portland'), id('Sharp sand')];

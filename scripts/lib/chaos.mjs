@@ -117,7 +117,7 @@ export async function chaos({ targets, blows, rounds, tell = () => undefined }) 
   }
   writers.forEach((writer) => writer.stop());
   await Promise.all(writing);
-  const { body } = await ask(first.url, 'GET', 'materials', undefined, cookie);
+  const { body } = await ask(first.url, 'GET', 'store', undefined, cookie);
   const there = new Map(body.scoops.map((/** @type {{ id: string, name: string }} */ { id, name }) => [id, name]));
   for (const { acknowledged } of writers)
     for (const [id, name] of acknowledged)

@@ -160,7 +160,7 @@ describe('casts in their air', () => {
     await move(1, warm, poured);
     await move(2, cold, poured);
     await move(2, warm, now - 10 * HOUR);
-    const list = (await agent.get('/api/casts').expect(200)).body as CastView[];
+    const list = (await agent.get('/api/casts/shelf').expect(200)).body as CastView[];
     const goodOf = (i: number) => due(list.find(({ id }) => id === casts[i])!.dues, 'demould').good;
     expect(goodOf(1)).toBeLessThan(goodOf(2));
     expect(goodOf(2)).toBeLessThan(goodOf(0));

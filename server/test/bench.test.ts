@@ -119,7 +119,7 @@ describe('what happens at the bench', () => {
 
 describe('a face that waits', () => {
   it('is finished after the casts are on the shelf, and teaches the mix’s windows; a bucket no more', async () => {
-    const [mould] = (await agent.get('/api/moulds').expect(200)).body as { version: number }[];
+    const [mould] = (await agent.get('/api/moulds/all').expect(200)).body as { version: number }[];
     await agent
       .put(`/api/moulds/${keys.mould}`)
       .send({ ...potInput(mould!.version), piece: 'slab' })

@@ -37,7 +37,7 @@ describe('the calendar', () => {
     expect(headers['content-type']).toContain('text/calendar');
     const [lift] = parsed(text);
     expect(lift!.summary).toBe('Demould: Nested pot × 3, anywhere');
-    const due = ((await agent.get('/api/casts')).body as CastView[])[0]!.dues[0]!;
+    const due = ((await agent.get('/api/casts/shelf')).body as CastView[])[0]!.dues[0]!;
     expect(Math.abs(lift!.startDate.toJSDate().getTime() - due.good)).toBeLessThanOrEqual(150_000);
     expect(lift!.description).toMatch(/^Good from .* to .*, by the air as it is forecast now\.\n/);
     expect(lift!.component.getFirstSubcomponent('valarm')!.getFirstPropertyValue('action')).toBe('DISPLAY');

@@ -59,7 +59,7 @@ it('keeps every row', async () => {
 const renamedStages: Record<string, string> = { damp: 'curing', out: 'finished' };
 
 it('tells of every cast what it told before', async () => {
-  const { body: casts } = await agent.get('/api/casts?all=1').expect(200);
+  const { rows: casts } = (await agent.get('/api/casts?size=200').expect(200)).body;
   const kept = rowsOf('casts') as { id: string; stage: string; snapshot: { setting: string }; projection: { life: { liftedAt?: number } } }[]; // prettier-ignore
   expect(casts).toHaveLength(kept.length);
   for (const { id, stage, snapshot, projection } of kept) {
@@ -103,11 +103,11 @@ it('keeps what the air was at each coat, with its event and with what the events
 });
 
 it('keeps moulds, mixes and their versions', async () => {
-  const { body: moulds } = await agent.get('/api/moulds').expect(200);
+  const { body: moulds } = await agent.get('/api/moulds/all').expect(200);
   const bodies = rowsOf('moulds') as { id: string; body: { stuff: string } }[];
   for (const { id, body } of bodies)
     expect(moulds.find((one: { id: string }) => one.id === id).flexibility).toBe(body.stuff);
-  const { body: mixes } = await agent.get('/api/mixes').expect(200);
+  const { body: mixes } = await agent.get('/api/mixes/all').expect(200);
   const recipes = rowsOf('mixes') as { id: string; body: { setting: string; dampDays: number } }[];
   for (const { id, body } of recipes)
     expect(mixes.find((one: { id: string }) => one.id === id)).toMatchObject({
@@ -118,8 +118,9 @@ it('keeps moulds, mixes and their versions', async () => {
 
 it('keeps its pours, with the run of the one that is under way and what was put aside', async () => {
   const { body: pours } = await agent.get('/api/pours').expect(200);
-  expect(pours).toHaveLength(rowsOf('pours').length);
-  const started = pours.find(({ status }: { status: string }) => status === 'started');
+  expect(pours.count).toBe(rowsOf('pours').length);
+  const { id } = pours.rows.find(({ status }: { status: string }) => status === 'started');
+  const { body: started } = await agent.get(`/api/pours/${id}`).expect(200);
   expect(started.parts[0].plan).toMatchObject({ binderClass: 'portland', conditions: { moistCuringDays: 7 } });
   const { body: run } = await agent.get(`/api/pours/${started.id}/run`).expect(200);
   expect(run.events).toHaveLength(3);

@@ -146,7 +146,7 @@ export const mixInput = ({ cement, sand }: { cement: string; sand: string }, par
 
 /** Puts a mould, a mix, a lot and a finished pour of three pots into a workshop; answers their keys. */
 export async function pouredPots(agent: Agent, pouredAt: number, count = 3) {
-  const store = (await agent.get('/api/materials').expect(200)).body as Store;
+  const store = (await agent.get('/api/store').expect(200)).body as Store;
   const material = (name: string) => store.materials.find((one) => one.name === name)!.id;
   const keys = {
     mould: uuid(),

@@ -66,7 +66,7 @@ describe('what is sent to hurt is refused, and nothing falls over', () => {
 
   it('a query of the wrong kind, and a key of another workshop', async () => {
     await agent.get('/api/tiles?mix=x').expect(422);
-    await agent.get('/api/casts?all[]=x').expect(422);
+    await agent.get('/api/casts?q[]=x').expect(422);
     const stranger = await newWorkshop(harness, 'Elsewhere');
     const key = uuid();
     const keep = async (who: Agent) => {

@@ -26,7 +26,7 @@ const settingsOf = async (agent: Agent) => {
 
 /** What the casts that dry in a workshop are judged by, as it is kept with them. */
 async function judgedBy(agent: Agent): Promise<string[]> {
-  const casts = (await agent.get('/api/casts').expect(200)).body as CastView[];
+  const casts = (await agent.get('/api/casts/shelf').expect(200)).body as CastView[];
   return casts
     .filter(({ stage }) => stage === 'drying')
     .map(({ dry }) => (dry.opensAt === undefined ? 'no date' : 'a date'));

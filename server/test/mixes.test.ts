@@ -16,10 +16,10 @@ interface Lot {
   openedAt?: number;
   version: number;
 }
-const lotsOf = async (agent: Agent) => ((await agent.get('/api/materials').expect(200)).body as { lots: Lot[] }).lots;
+const lotsOf = async (agent: Agent) => ((await agent.get('/api/store').expect(200)).body as { lots: Lot[] }).lots;
 const mixNames = async (agent: Agent) =>
-  ((await agent.get('/api/mixes').expect(200)).body as { name: string }[]).map(({ name }) => name);
-const mixOf = async (agent: Agent) => (await agent.get('/api/mixes').expect(200)).body[0];
+  ((await agent.get('/api/mixes/all').expect(200)).body as { name: string }[]).map(({ name }) => name);
+const mixOf = async (agent: Agent) => (await agent.get('/api/mixes/all').expect(200)).body[0];
 
 describe('a recipe', () => {
   it('that was poured never changes: its next version is another, and both can be read', async () => {
@@ -69,7 +69,7 @@ describe('a recipe', () => {
   it('keeps its doses and ways; a dose past the hard stop is refused, a material it uses cannot go', async () => {
     const agent = await newWorkshop(harness);
     await pouredPots(agent, Date.now() - HOUR);
-    const { materials } = (await agent.get('/api/materials')).body as { materials: { id: string; name: string }[] };
+    const { materials } = (await agent.get('/api/store')).body as { materials: { id: string; name: string }[] };
     const oxide = materials.find(({ name }) => name === 'Iron oxide, red')!.id;
     const { id, revision: _, used: __, ...mix } = await mixOf(agent);
     const dosed = { ...mix, doses: [{ materialId: oxide, amount: 0.03 }], ways: { colour: 'water' } };
@@ -108,8 +108,8 @@ describe('lots', () => {
     const undone = await agent.post(`/api/pours/${keys.pour}/undo`).expect(200);
     expect(undone.body.status).toBe('started');
     expect((await lotsOf(agent))[0]!.left).toBe(20000);
-    expect((await agent.get('/api/casts')).body).toEqual([]);
-    expect((await agent.get('/api/moulds')).body[0]).toMatchObject({
+    expect((await agent.get('/api/casts/shelf')).body).toEqual([]);
+    expect((await agent.get('/api/moulds/all')).body[0]).toMatchObject({
       cycles: 0,
       copies: [{ cycles: 0 }, { cycles: 0 }],
     });
@@ -205,7 +205,7 @@ describe('a file of mixes', () => {
         { name: 'Lean', does: 'new' },
       ],
     });
-    expect((await agent.get('/api/mixes')).body).toEqual([]);
+    expect((await agent.get('/api/mixes/all')).body).toEqual([]);
     await bring(agent).expect(200);
     const again = await bring(agent, {}, true).expect(200);
     expect(again.body.things.map(({ does }: { does: string }) => does)).toEqual(['same', 'same']);
@@ -245,14 +245,14 @@ describe('a file of mixes', () => {
       'file.materials',
     ],
   ])('%s is refused by name and remedy, and changes nothing', async (_, over, field) => {
-    const before = (await agent.get('/api/materials')).body;
+    const before = (await agent.get('/api/store')).body;
     const refused = await bring(agent, over).expect(422);
     const issue = refused.body.errors.find((one: { field: string }) => one.field === field);
     expect(issue, JSON.stringify(refused.body.errors)).toMatchObject({
       remedy: expect.any(String),
       message: expect.any(String),
     });
-    expect((await agent.get('/api/materials')).body).toEqual(before);
+    expect((await agent.get('/api/store')).body).toEqual(before);
     expect((await mixNames(agent)).sort()).toEqual(['Lean']);
   });
 

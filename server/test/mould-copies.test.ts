@@ -31,7 +31,7 @@ describe('pictures of a mould', () => {
     const read = await sharp(image.body as Buffer).metadata();
     expect(read).toMatchObject({ format: 'webp', width: 1600 });
     expect(read.exif).toBeUndefined();
-    const mould = ((await agent.get('/api/moulds')).body as { id: string; pictures: object[] }[]).find(
+    const mould = ((await agent.get('/api/moulds/all')).body as { id: string; pictures: object[] }[]).find(
       (one) => one.id === id,
     )!;
     expect(mould.pictures).toEqual([body]);
@@ -69,7 +69,7 @@ describe('copies in use', () => {
   }
   const mouldOf = async (workshop: Agent, id: string) =>
     (
-      (await workshop.get('/api/moulds')).body as { id: string; version: number; cycles: number; copies: Copy[] }[]
+      (await workshop.get('/api/moulds/all')).body as { id: string; version: number; cycles: number; copies: Copy[] }[]
     ).find((one) => one.id === id)!;
 
   it('count their pours and remember their colour; an edit made meanwhile is not stale for that', async () => {
@@ -96,6 +96,6 @@ describe('copies in use', () => {
     const { body } = await workshop.post(`/api/moulds/${id}/pictures`).attach('picture', picture, 'a.png').expect(201);
     await workshop.delete(`/api/moulds/${id}`).expect(204);
     await workshop.get(`/api/pictures/${body.id}`).expect(404);
-    expect((await workshop.get('/api/moulds')).body).toEqual([]);
+    expect((await workshop.get('/api/moulds/all')).body).toEqual([]);
   });
 });

@@ -87,7 +87,7 @@ describe('a mould of every family', () => {
       .send({ ...potInput(), shape })
       .expect(200);
     expect(saved.body.shape).toMatchObject(shape);
-    const again = await agent.get('/api/moulds').expect(200);
+    const again = await agent.get('/api/moulds/all').expect(200);
     expect((again.body as { id: string; shape: object }[]).find((one) => one.id === id)!.shape).toEqual(
       saved.body.shape,
     );
@@ -151,7 +151,7 @@ describe('a mould of every family', () => {
         (body.errors as { field: string }[]).map((one) => one.field),
         field,
       ).toContain(field);
-      const all = (await agent.get('/api/moulds')).body as { id: string }[];
+      const all = (await agent.get('/api/moulds/all')).body as { id: string }[];
       expect(all.some((one) => one.id === id)).toBe(false);
     }
   });

@@ -89,8 +89,8 @@ describe('while the database is away', () => {
     const away = stream.hears(/event: away/);
     await cluster.stop();
     await away;
-    await until(503, () => agent.get('/api/moulds'));
-    const { body, headers } = await agent.get('/api/moulds').expect(503);
+    await until(503, () => agent.get('/api/moulds/all'));
+    const { body, headers } = await agent.get('/api/moulds/all').expect(503);
     expect(Number(headers['retry-after'])).toBeGreaterThan(0);
     expect(body).toMatchObject({ title: 'Not available just now', status: 503 });
     await until(503, () => visitor(harness).get('/api/health'));
@@ -99,7 +99,7 @@ describe('while the database is away', () => {
     const back = stream.hears(/^data: \{/m);
     await cluster.revive();
     await until(200, () => visitor(harness).get('/api/health'));
-    await agent.get('/api/moulds').expect(200);
+    await agent.get('/api/moulds/all').expect(200);
     await back;
     stream.close();
   });
@@ -119,14 +119,14 @@ describe('while the database is away', () => {
     for (const pid of all) process.kill(pid, 'SIGSTOP');
     try {
       await until(503, () => visitor(harness).get('/api/health'));
-      const { body } = await agent.get('/api/moulds').expect(503);
+      const { body } = await agent.get('/api/moulds/all').expect(503);
       expect(body.detail).toContain('does not answer');
       await visitor(harness).get('/api/health/live').expect(200);
     } finally {
       for (const pid of all) process.kill(pid, 'SIGCONT');
     }
     await until(200, () => visitor(harness).get('/api/health'));
-    await until(200, () => agent.get('/api/moulds'));
+    await until(200, () => agent.get('/api/moulds/all'));
   });
 
   it('a full disk that a request found makes the server unready until there is room again', async () => {
@@ -213,7 +213,7 @@ describe('a slow client', () => {
       );
       return socket;
     });
-    for (let i = 0; i < 12; i++) await agent.get('/api/moulds').expect(200);
+    for (let i = 0; i < 12; i++) await agent.get('/api/moulds/all').expect(200);
     sockets.forEach((socket) => socket.destroy());
   });
 });

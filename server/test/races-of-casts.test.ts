@@ -94,7 +94,7 @@ it('pictures at once never pass their limit', async () => {
     ),
   );
   expect(answers.filter(({ status }) => status === 201).length).toBeLessThanOrEqual(24);
-  const { pictures } = ((await here.get('/api/moulds')).body as { id: string; pictures: object[] }[]).find(
+  const { pictures } = ((await here.get('/api/moulds/all')).body as { id: string; pictures: object[] }[]).find(
     ({ id }) => id === mould,
   )!;
   expect(pictures.length).toBe(answers.filter(({ status }) => status === 201).length);

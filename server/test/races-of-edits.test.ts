@@ -54,7 +54,7 @@ describe('two edits of one version: one is kept, the other is told', () => {
   });
 
   it('of a mix', async () => {
-    const { materials } = (await here.get('/api/materials')).body as { materials: { id: string; name: string }[] };
+    const { materials } = (await here.get('/api/store')).body as { materials: { id: string; name: string }[] };
     const id = (name: string) => materials.find((material) => material.name === name)!.id;
     const given = { ...mixInput({ cement: id('Grey Portland cement'), sand: id('Sharp sand') }) };
     await rounds(async (round) => {
@@ -76,7 +76,7 @@ describe('two edits at once of what hangs on something else', () => {
   let cement: string;
   let figures: object;
   beforeAll(async () => {
-    const { materials } = (await here.get('/api/materials')).body as { materials: { id: string; name: string; version: number }[] };
+    const { materials } = (await here.get('/api/store')).body as { materials: { id: string; name: string; version: number }[] };
     const { id, version: _, ...rest } = materials.find(({ name }) => name === 'Grey Portland cement')!;
     [cement, figures] = [id, rest];
   });
@@ -173,7 +173,7 @@ it('a file that is brought in at two servers at once makes each of its mixes onc
         answers.map(({ status }) => status),
         JSON.stringify(answers[0].body),
       ).toEqual([200, 200]);
-      const { materials } = (await here.get('/api/materials')).body as { materials: { name: string }[] };
+      const { materials } = (await here.get('/api/store')).body as { materials: { name: string }[] };
       expect(materials.filter((one) => one.name === name)).toHaveLength(1);
     },
     Math.ceil(ROUNDS / 4),
@@ -181,7 +181,7 @@ it('a file that is brought in at two servers at once makes each of its mixes onc
 });
 
 it('a material that is removed while a mix takes it stays, or the mix is refused', async () => {
-  const { materials } = (await here.get('/api/materials')).body as { materials: { id: string; name: string }[] };
+  const { materials } = (await here.get('/api/store')).body as { materials: { id: string; name: string }[] };
   const { id: _, version: __, ...sand } = materials.find(({ name }) => name === 'Sharp sand') as unknown as { id: string; version: number };
   const cement = materials.find(({ name }) => name === 'Grey Portland cement')!.id;
   await rounds(async (round) => {

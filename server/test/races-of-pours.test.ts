@@ -28,7 +28,7 @@ describe('a pour', () => {
     return { pour, finish, path: `/api/pours/${pour}` };
   }
   const castsOf = async (pour: string) =>
-    ((await here.get('/api/casts')).body as CastView[]).filter(({ pourId }) => pourId === pour).length;
+    ((await here.get('/api/casts/shelf')).body as CastView[]).filter(({ pourId }) => pourId === pour).length;
 
   it('started while it is finished stays finished', async () => {
     await rounds(async () => {

@@ -57,7 +57,7 @@ describe('drying', () => {
     const { casts, dried, weigh, tell } = await pots(own, 60, 5);
     for (const cast of casts) await dried(cast);
     const tasks = async () => {
-      const { body } = await own.get('/api/casts').expect(200);
+      const { body } = await own.get('/api/casts/shelf').expect(200);
       return (body as { code: string; dues: { task: string }[] }[]).map(({ dues }) => dues[0]?.task);
     };
     expect(await tasks()).toEqual(['weigh', 'weigh', undefined, undefined, undefined]);
@@ -133,7 +133,7 @@ describe('sealing', () => {
     const id = casts[0]!;
     await dried(id);
     await weigh(id, span(9, 30));
-    const store = (await agent.get('/api/materials').expect(200)).body;
+    const store = (await agent.get('/api/store').expect(200)).body;
     const product = store.materials.find(({ name }: { name: string }) => name === 'Acrylic film');
     const lot = uuid();
     await agent
@@ -156,7 +156,7 @@ describe('sealing', () => {
       ambient: { humidity: expect.any(Number) },
     });
     expect(english(first.dues[0])).toMatchObject({ task: 'coat', told: 'coat 2 of 2' });
-    const { left } = (await agent.get('/api/materials').expect(200)).body.lots.find(
+    const { left } = (await agent.get('/api/store').expect(200)).body.lots.find(
       (one: { id: string }) => one.id === lot,
     );
     expect(left).toBeCloseTo(1030 - 40 * 1.03, 6);
@@ -227,14 +227,14 @@ it('a piece that went out is asked after once, and what is told of it stays', as
   await tell(id, { type: 'seal-planned', day: 8, uses: ['indoors'], coats: 0, side: 'both' }).expect(200);
   const out = (await tell(id, { type: 'finished', day: 30, gone: 'given' }).expect(200)).body;
   expect(out.dues[0]).toMatchObject({ task: 'record-condition' });
-  const shelf = (await agent.get('/api/casts').expect(200)).body as { id: string }[];
+  const shelf = (await agent.get('/api/casts/shelf').expect(200)).body as { id: string }[];
   expect(shelf.some((one) => one.id === id)).toBe(true);
   const told = (await tell(id, { type: 'came-later', day: 240, came: 'bloom', note: 'white at the foot' }).expect(200))
     .body;
   expect(told).toMatchObject({ dues: [], life: { later: [{ came: 'bloom', note: 'white at the foot' }] } });
-  expect(((await agent.get('/api/casts').expect(200)).body as { id: string }[]).some((one) => one.id === id)).toBe(
-    false,
-  );
+  expect(
+    ((await agent.get('/api/casts/shelf').expect(200)).body as { id: string }[]).some((one) => one.id === id),
+  ).toBe(false);
 });
 
 answersItsExamples('sealing', sealingExamples, () => harness);

@@ -135,7 +135,11 @@ describe('a session', () => {
   it('is renewed after a day: the old token holds for what is under way, and the new one from then on', async () => {
     const agent = await newWorkshop(harness);
     await aged(agent, '25 hours');
-    const answers = await Promise.all([agent.get('/api/people'), agent.get('/api/moulds'), agent.get('/api/mixes')]);
+    const answers = await Promise.all([
+      agent.get('/api/people'),
+      agent.get('/api/moulds/all'),
+      agent.get('/api/mixes/all'),
+    ]);
     expect(answers.map(({ status }) => status)).toEqual([200, 200, 200]);
     expect(answers.filter(({ headers }) => headers['set-cookie'])).toHaveLength(1);
     await agent.get('/api/people').expect(200);

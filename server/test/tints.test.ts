@@ -11,7 +11,7 @@ let scoopId: string;
 beforeAll(async () => {
   harness = await startServer();
   agent = await newWorkshop(harness);
-  const { body } = await agent.get('/api/materials').expect(200);
+  const { body } = await agent.get('/api/store').expect(200);
   materials = body.materials;
   scoopId = body.scoops[0].id;
 });
@@ -27,7 +27,7 @@ const tintInput = (amount = 0.02, over: object = {}) => ({
   ...over,
 });
 const fields = (body: { errors: { field: string }[] }) => body.errors.map(({ field }) => field);
-const tintsNow = async () => (await agent.get('/api/tints').expect(200)).body;
+const tintsNow = async () => (await agent.get('/api/tints/all').expect(200)).body;
 
 async function newMix(): Promise<string> {
   const key = uuid();
@@ -215,7 +215,7 @@ describe('a pour in bands', () => {
     expect(snapshot.faceColouring.parts.map(({ to }: { to: number }) => Math.round(to * 180 * 10) / 10)).toEqual([
       85.1, 180,
     ]);
-    const store = (await agent.get('/api/materials').expect(200)).body;
+    const store = (await agent.get('/api/store').expect(200)).body;
     expect(store.lots.find((one: { id: string }) => one.id === lot).left).toBe(980);
     await agent.delete(`/api/tints/${darkTint}`).expect(204);
     expect((await tintsNow()).tints.map(({ name }: { name: string }) => name)).not.toContain('Dark');

@@ -90,10 +90,12 @@ async function snapshot(agent: Awaited<ReturnType<typeof newWorkshop>>): Promise
   const paths = [
     '/api/people',
     '/api/moulds',
-    '/api/mixes',
-    '/api/materials',
+    '/api/moulds/all',
+    '/api/mixes/all',
+    '/api/store',
     '/api/pours',
-    '/api/casts?all=1',
+    '/api/pours/past',
+    '/api/casts',
     '/api/session',
   ];
   return Promise.all(paths.map(async (path) => (await agent.get(path).expect(200)).body as unknown));

@@ -90,7 +90,7 @@ describe('a pour', () => {
     const own = await newWorkshop(harness);
     const keys = await pouredPots(own, Date.now() - 30 * HOUR);
     await own.post(`/api/pours/${keys.pour}/finish`).send(keys.finish).expect(200);
-    const casts = (await own.get('/api/casts').expect(200)).body as {
+    const casts = (await own.get('/api/casts/shelf').expect(200)).body as {
       code: string;
       stage: string;
       snapshot: { copyMark: string; release: string };
@@ -98,9 +98,9 @@ describe('a pour', () => {
     expect(casts.map(({ code }) => code)).toEqual(['1a', '1b', '1c']);
     expect(casts.map(({ snapshot }) => snapshot.copyMark)).toEqual(['A', 'B', 'A']);
     expect(casts[0]!.snapshot.release).toBe('paste wax');
-    const store = (await own.get('/api/materials')).body as { lots: { left: number }[] };
+    const store = (await own.get('/api/store')).body as { lots: { left: number }[] };
     expect(store.lots[0]!.left).toBeCloseTo(20000 - 3100, 6);
-    const [mould] = (await own.get('/api/moulds')).body as { copies: { cycles: number }[] }[];
+    const [mould] = (await own.get('/api/moulds/all')).body as { copies: { cycles: number }[] }[];
     expect(mould!.copies.map(({ cycles }) => cycles)).toEqual([2, 1]);
   });
 
@@ -133,10 +133,10 @@ describe('a pour', () => {
       .post(`/api/pours/${pour}/finish`)
       .send({ ...finish, logs: [log, log] })
       .expect(200);
-    const made = (await own.get('/api/casts')).body as { pourId: string; snapshot: { mixName: string } }[];
+    const made = (await own.get('/api/casts/shelf')).body as { pourId: string; snapshot: { mixName: string } }[];
     const named = made.filter(({ pourId }) => pourId === pour).map(({ snapshot }) => snapshot.mixName);
     expect(named.sort()).toEqual(['Garden grey', 'Lean', 'Lean']);
-    const store = (await own.get('/api/materials')).body as { lots: { left: number }[] };
+    const store = (await own.get('/api/store')).body as { lots: { left: number }[] };
     expect(store.lots[0]!.left).toBeCloseTo(20000 - 3 * 3100, 6);
     const next = await own.put(`/api/pours/${uuid()}`).send({ ...keys.input, items });
     type Taught = { plan: { conditions: { learnedDemand: { batches: number } } } };
@@ -146,7 +146,7 @@ describe('a pour', () => {
   it('keeps its own copies of what it used', async () => {
     const own = await newWorkshop(harness);
     const keys = await pouredPots(own, Date.now() - HOUR);
-    const [mould] = (await own.get('/api/moulds')).body as { version: number }[];
+    const [mould] = (await own.get('/api/moulds/all')).body as { version: number }[];
     const changed = potInput(mould!.version);
     await own
       .put(`/api/moulds/${keys.mould}`)
@@ -174,7 +174,7 @@ describe('a pour', () => {
     const [log] = keys.finish.logs;
     const dry = { ...log, used: { ...log!.used, [keys.cement]: 0 } };
     expect((await finish({ logs: [dry] })).body.errors[0].field).toBe(`used.${keys.cement}`);
-    expect((await own.get('/api/casts')).body).toHaveLength(3);
+    expect((await own.get('/api/casts/shelf')).body).toHaveLength(3);
   });
 });
 
@@ -250,8 +250,8 @@ describe('a cast', () => {
   it('what is finished leaves the shelf but stays in the record', async () => {
     const cast = casts[1]!;
     await send(cast, { at: at(12), type: 'finished' }).expect(200);
-    const shelf = (await agent.get('/api/casts')).body as { id: string }[];
-    const all = (await agent.get('/api/casts?all=1')).body as { id: string }[];
+    const shelf = (await agent.get('/api/casts/shelf')).body as { id: string }[];
+    const all = (await agent.get('/api/casts')).body.rows as { id: string }[];
     expect(shelf.some(({ id }) => id === cast)).toBe(false);
     expect(all.some(({ id }) => id === cast)).toBe(true);
   });
@@ -259,13 +259,13 @@ describe('a cast', () => {
 
 describe('the store', () => {
   it('keep a material that a mix uses', async () => {
-    const [mix] = (await agent.get('/api/mixes')).body as { lines: { materialId: string }[] }[];
+    const [mix] = (await agent.get('/api/mixes/all')).body as { lines: { materialId: string }[] }[];
     const refused = await agent.delete(`/api/materials/${mix!.lines[0]!.materialId}`).expect(409);
     expect(refused.body.detail).toContain('Garden grey');
   });
 
   it('refuse a lot with more left than was bought, and a scoop of no size', async () => {
-    const { materials } = (await agent.get('/api/materials')).body as { materials: { id: string }[] };
+    const { materials } = (await agent.get('/api/store')).body as { materials: { id: string }[] };
     const lot = { materialId: materials[0]!.id, bought: 1000, left: 2000, price: 1, boughtAt: 1, version: 0 };
     expect((await agent.put(`/api/lots/${uuid()}`).send(lot).expect(422)).body.errors[0].field).toBe('left');
     expect(

@@ -16,7 +16,7 @@ import { v7 as uuid } from 'uuid';
 import { CastEntity, CastEventEntity } from '../casts/casts.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
-import { CastsService, CastRecordsService, DuesService, lockPours } from '../casts/index.js';
+import { CastsService, CastRecordsService, DuesService, listedBy, lockPours } from '../casts/index.js';
 import { DrynessService } from '../sealing/index.js';
 
 const USUAL = 18;
@@ -79,7 +79,7 @@ export class ArticlesService {
     const { workshopId } = this.rows;
     await this.rows
       .of(CastEntity)
-      .insert({ ...row, workshopId, stage: life.stage, projection: { life, dry } as object });
+      .insert({ ...row, workshopId, ...listedBy(row.snapshot, life), projection: { life, dry } as object });
     await this.rows
       .of(CastEventEntity)
       .insert({ id: assembled.id, workshopId, castId: input.id, personId, event: assembled as object });

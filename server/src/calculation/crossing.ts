@@ -1,7 +1,7 @@
 import type { FieldIssue, Message } from '@dewpot/core/units';
 import type { Detail } from '../http/problem-error.js';
 import type { Material } from '@dewpot/core/materials';
-import type { PourPart, PourSources } from '@dewpot/core/planning';
+import type { MixLesson, PourSources } from '@dewpot/core/planning';
 import type { SwatchView } from '@dewpot/contract';
 
 /** What a thread answers: a value, or why it was refused. */
@@ -22,6 +22,6 @@ export interface Refusal {
 export interface PlanData extends Omit<PourSources, 'find' | 'colours' | 'lessons'> {
   readonly materials: readonly Material[];
   readonly swatches: readonly SwatchView[];
-  /** Parts of pours that are done. */
-  readonly poured: readonly PourPart[];
+  /** What pours that are done taught. */
+  readonly lessons: readonly MixLesson[];
 }

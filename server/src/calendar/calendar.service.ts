@@ -46,7 +46,7 @@ export class CalendarService {
     const { settings } = await this.rows.workshop();
     const { name, units: system, currency } = settings;
     const say = speakerFor({ language, system, currency, zone: zoneOf(settings) });
-    return calendarOf(await this.casts.list(), name, say, Date.now());
+    return calendarOf(await this.casts.shelf(), name, say, Date.now());
   }
 
   /** The calendar at a secret address, in the language of whose it is, else in `asked`. @throws ProblemError 404 where there is none. */

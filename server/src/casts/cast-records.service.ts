@@ -15,6 +15,7 @@ import {
 import type { CastEventTold } from '@dewpot/contract';
 import { zoneOf } from '../config.js';
 import { CastEntity, CastEventEntity } from './casts.entities.js';
+import { listedBy } from './casts.mappers.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import {
@@ -114,10 +115,9 @@ export class CastRecordsService {
     const { id } = row;
     const dry = await this.dryness.summary({ ...row, projection: { ...row.projection, life } }, now, known);
     const wakes = life.stage === 'finished' ? wakesAt(life, await this.zone()) : undefined;
-    const kept = { ...row, stage: life.stage, projection: { life, dry }, wakesAt: wakes ?? null };
-    const { stage, projection } = kept;
-    await this.rows.of(CastEntity).update({ id }, { stage, projection: projection as object, wakesAt: kept.wakesAt });
-    return kept;
+    const kept = { ...listedBy(row.snapshot, life), projection: { life, dry }, wakesAt: wakes ?? null };
+    await this.rows.of(CastEntity).update({ id }, { ...kept, projection: kept.projection as object });
+    return { ...row, ...kept };
   }
 
   private async zone(): Promise<string> {

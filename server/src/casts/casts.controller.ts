@@ -1,5 +1,14 @@
 import { Body, Controller, Get, HttpCode, Post, Query } from '@nestjs/common';
-import { byKind, castEvents, CastEventInput, CastsQuery, type CastDetail, type CastView } from '@dewpot/contract';
+import {
+  byKind,
+  castEvents,
+  CastEventInput,
+  CastsQuery,
+  type CastDetail,
+  type CastRow,
+  type CastView,
+  type Page,
+} from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
 import { CurrentUser } from '../http/request.js';
 import { CastsService } from './casts.service.js';
@@ -9,8 +18,14 @@ export class CastsController {
   constructor(private readonly casts: CastsService) {}
 
   @Get()
-  list(@Query() { all }: CastsQuery): Promise<CastView[]> {
-    return this.casts.list(all !== undefined);
+  page(@Query() asked: CastsQuery): Promise<Page<CastRow>> {
+    return this.casts.page(asked);
+  }
+
+  /** Casts that stand on the shelf, and those that are out but wanted again, with what is due to them. */
+  @Get('shelf')
+  shelf(): Promise<CastView[]> {
+    return this.casts.shelf();
   }
 
   @Get(':id')

@@ -18,11 +18,16 @@ export const storedProjection = (projection: CastProjection): unknown => project
 
 @Entity('casts')
 @PartOf(() => PourEntity, 'pourId')
+@Index(['workshopId', 'pouredAt', 'id'])
 export class CastEntity extends WorkshopRow {
   @Index() @Column('uuid', { name: 'pour_id' }) pourId: string;
   @Index() @Column('uuid', { name: 'mould_id' }) mouldId: string;
   @Column('text') code: string;
   @Index() @Column('text') stage: Stage;
+  @Column('bigint', { name: 'poured_at', transformer: milliseconds }) pouredAt: number;
+  @Column('text', { name: 'mould_name' }) mouldName: string;
+  @Column('text', { name: 'mix_name' }) mixName: string;
+  @Column('boolean') damaged: boolean;
   @Column(stored()) snapshot: CastSnapshot;
   @Column(stored()) expected: Expected;
   @Column(projectionColumn) projection: CastProjection;

@@ -1,16 +1,20 @@
-import type { DrySummary } from '@dewpot/core/casts';
-import type { CastView } from '@dewpot/contract';
+import type { CastSnapshot, DrySummary, Life } from '@dewpot/core/casts';
+import type { CastRow, CastView } from '@dewpot/contract';
 import type { CastEntity } from './casts.entities.js';
 
 /** A cast without what is due to it. */
 type BareCast = Omit<CastView, 'dues'>;
 
-function castView({ id, code, pourId, mouldId, stage, expected, snapshot, projection }: CastEntity): BareCast {
-  return { id, code, pourId, mouldId, stage, expected, snapshot, ...projection };
-}
-
 /** A cast with the opening of its gate as the forecast of its place moves it. */
 export function underForecast(row: CastEntity, outlooks: ReadonlyMap<string, Partial<DrySummary>>): BareCast {
-  const view = castView(row);
-  return { ...view, dry: { ...view.dry, ...outlooks.get(row.id) } };
+  return { ...castRow(row), dry: { ...row.projection.dry, ...outlooks.get(row.id) } };
+}
+
+export function castRow({ id, code, pourId, mouldId, stage, expected, snapshot, projection }: CastEntity): CastRow {
+  return { id, code, pourId, mouldId, stage, expected, snapshot, life: projection.life };
+}
+
+/** What a cast is listed by: the columns that lists of casts are ordered and chosen by. */
+export function listedBy({ mouldName, mixName }: CastSnapshot, { stage, pouredAt, damage }: Life) {
+  return { stage, pouredAt, mouldName, mixName, damaged: damage.length > 0 };
 }

@@ -2,11 +2,21 @@ import { Injectable } from '@nestjs/common';
 import { DAY, msg } from '@dewpot/core/units';
 import type { Expected } from '@dewpot/core/pours';
 import { lifeOf, type CastEvent, type CastSnapshot } from '@dewpot/core/casts';
-import type { CastDetail, CastEventTold, CastPictureView, CastView } from '@dewpot/contract';
+import type {
+  CastDetail,
+  CastEventTold,
+  CastOrder,
+  CastPictureView,
+  CastRow,
+  CastsQuery,
+  CastView,
+  Page,
+} from '@dewpot/contract';
 import { In, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CastEntity, CastEventEntity, CastPictureEntity } from './casts.entities.js';
-import { underForecast } from './casts.mappers.js';
+import { castRow, listedBy, underForecast } from './casts.mappers.js';
+import { pageOf, withWords, type ListOrder } from '../db/page.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { CastRecordsService } from './cast-records.service.js';
 import { DrynessService } from '../sealing/index.js';
@@ -17,6 +27,13 @@ import { ProblemError } from '../http/problem-error.js';
 /** Casts that are out come up again so long before something is due to them, ms. */
 const WAKES_BEFORE = 7 * DAY;
 const ON_SHELF = ['setting', 'curing', 'drying', 'sealed'] as const;
+
+const orders: Record<CastOrder, ListOrder> = {
+  newest: { by: 'row.pouredAt', type: 'bigint', down: true },
+  oldest: { by: 'row.pouredAt', type: 'bigint' },
+  piece: { by: 'lower(row.mouldName)', type: 'text' },
+  mix: { by: 'lower(row.mixName)', type: 'text' },
+};
 
 /** A cast as a pour makes it. */
 export interface NewCastRow {
@@ -40,14 +57,26 @@ export class CastsService {
     private readonly records: CastRecordsService,
   ) {}
 
-  /** Casts that stand on the shelf and those that are out but wanted again, or with `all` every one. */
-  async list(all = false): Promise<CastView[]> {
+  /** Casts that stand on the shelf, and those that are out but wanted again. */
+  async shelf(): Promise<CastView[]> {
     const now = Date.now();
-    const wanted = [{ stage: In([...ON_SHELF]) }, { wakesAt: LessThan(now + WAKES_BEFORE) }];
-    const found = await this.rows.of(CastEntity).find({ ...(!all && { where: wanted }), order: { id: 'ASC' } });
+    const where = [{ stage: In([...ON_SHELF]) }, { wakesAt: LessThan(now + WAKES_BEFORE) }];
+    const found = await this.rows.of(CastEntity).find({ where, order: { id: 'ASC' } });
     const dues = await this.dues.of(found, now);
     const outlooks = await this.dryness.outlooks(found, now);
     return found.map((row) => ({ ...underForecast(row, outlooks), dues: dues.get(row.id) ?? [] }));
+  }
+
+  /** One page of all casts there were. @throws InputError where the page is none */
+  async page({ q, order = 'newest', stage, damaged, mould, pour, ...page }: CastsQuery): Promise<Page<CastRow>> {
+    const query = this.rows.of(CastEntity).createQueryBuilder('row');
+    withWords(query, q, ['row.code', 'row.mouldName', 'row.mixName']);
+    if (stage) query.andWhere({ stage });
+    if (damaged) query.andWhere({ damaged: damaged === 'yes' });
+    if (mould) query.andWhere({ mouldId: mould });
+    if (pour) query.andWhere({ pourId: pour });
+    const found = await pageOf(query, orders[order], page);
+    return { ...found, rows: found.rows.map(castRow) };
   }
 
   async detail(id: string): Promise<CastDetail> {
@@ -60,7 +89,9 @@ export class CastsService {
     const poured: CastEvent = { id: uuid(), at: pouredAt, type: 'poured' };
     const life = lifeOf([poured]);
     const dry = await this.dryness.summary({ ...cast, projection: { life } }, pouredAt);
-    await this.rows.of(CastEntity).insert({ ...cast, workshopId, stage: life.stage, projection: { life, dry } });
+    await this.rows
+      .of(CastEntity)
+      .insert({ ...cast, workshopId, ...listedBy(cast.snapshot, life), projection: { life, dry } });
     await this.rows.of(CastEventEntity).insert({ id: poured.id, workshopId, castId: cast.id, personId, event: poured });
   }
 

@@ -1,4 +1,5 @@
 export * from './cast-records.service.js';
+export { listedBy } from './casts.mappers.js';
 export * from './casts.module.js';
 export * from './casts.service.js';
 export * from './dues.service.js';

@@ -1,6 +1,8 @@
 import type { EntityTarget, FindOptionsOrder } from 'typeorm';
 import { v7 as uuid } from 'uuid';
+import type { RecipeOrder } from '@dewpot/contract';
 import { rowWith, valuesOf } from './any-table.js';
+import type { ListOrder } from './page.js';
 import type { RevisionRow } from './row.js';
 import type { WorkshopContext } from './workshop-context.js';
 
@@ -11,6 +13,12 @@ interface Recipe<Body> {
   readonly name: string;
   readonly body: Body;
 }
+
+/** What lists of recipes are in the order of. */
+export const recipeOrders: Record<RecipeOrder, ListOrder> = {
+  name: { by: 'lower(row.name)', type: 'text' },
+  changed: { by: 'extract(epoch from row.updatedAt)::double precision', type: 'double precision', down: true },
+};
 
 /** One version of a recipe. */
 export const versionKey = ({ id, revision }: Pick<Recipe<unknown>, 'id' | 'revision'>): string => `${id} ${revision}`;

@@ -1,10 +1,12 @@
-import { Body, Controller, Delete, Get, HttpCode, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Put, Query } from '@nestjs/common';
 import {
   LotInput,
   MaterialInput,
+  MaterialsQuery,
   ScoopInput,
   type LotView,
   type MaterialView,
+  type Page,
   type ScoopView,
   type StoreView,
 } from '@dewpot/contract';
@@ -17,6 +19,12 @@ export class MaterialsController {
   constructor(private readonly store: MaterialsService) {}
 
   @Get('materials')
+  page(@Query() asked: MaterialsQuery): Promise<Page<MaterialView>> {
+    return this.store.page(asked);
+  }
+
+  /** Every material, lot and scoop: what mixes are calculated with, also where there is no connection. */
+  @Get('store')
   all(): Promise<StoreView> {
     return this.store.all();
   }

@@ -5,7 +5,10 @@ import type {
   LotInput,
   LotView,
   MaterialInput,
+  MaterialOrder,
+  MaterialsQuery,
   MaterialView,
+  Page,
   ScoopInput,
   ScoopView,
   StoreView,
@@ -13,6 +16,7 @@ import type {
 import { LotEntity, MaterialEntity, ScoopEntity } from './materials.entities.js';
 import { MixEntity } from '../mixes/mixes.entities.js';
 import { SwatchEntity, TintEntity } from '../tints/tints.entities.js';
+import { pageOf, withWords, type ListOrder } from '../db/page.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -31,6 +35,11 @@ export async function strictFinder(rows: WorkshopContext): Promise<(id: string) 
 const refused = (field: string, value: number, message: Message, remedy: Message) =>
   new InputError([{ field, value, message, remedy }]);
 
+const orders: Record<MaterialOrder, ListOrder> = {
+  name: { by: 'lower(row.name)', type: 'text' },
+  kind: { by: `row.body ->> 'kind'`, type: 'text' },
+};
+
 @Injectable()
 export class MaterialsService {
   constructor(private readonly rows: WorkshopContext) {}
@@ -40,6 +49,15 @@ export class MaterialsService {
     const lots = await this.rows.of(LotEntity).find({ order: { boughtAt: 'ASC' } });
     const scoops = await this.rows.of(ScoopEntity).find({ order: { volume: 'ASC' } });
     return { materials: materials.map(materialView), lots: lots.map(lotView), scoops: scoops.map(scoopView) };
+  }
+
+  /** One page of the materials that are asked for. @throws InputError where the page is none */
+  async page({ q, order = 'name', kind, ...page }: MaterialsQuery): Promise<Page<MaterialView>> {
+    const query = this.rows.of(MaterialEntity).createQueryBuilder('row');
+    withWords(query, q, ['row.name']);
+    if (kind) query.andWhere(`row.body ->> 'kind' = :kind`, { kind });
+    const found = await pageOf(query, orders[order], page);
+    return { ...found, rows: found.rows.map(materialView) };
   }
 
   async saveMaterial(id: string, { version, name, ...body }: MaterialInput): Promise<MaterialView> {

@@ -1,5 +1,13 @@
-import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
-import { MixImport, MixInput, type ImportView, type MixRevisionView, type MixView } from '@dewpot/contract';
+import { Body, Controller, Delete, Get, HttpCode, Post, Put, Query } from '@nestjs/common';
+import {
+  MixImport,
+  MixInput,
+  RecipesQuery,
+  type ImportView,
+  type MixRevisionView,
+  type MixView,
+  type Page,
+} from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
 import { MixFilesService } from './mix-files.service.js';
 import { MixesService } from './mixes.service.js';
@@ -12,6 +20,12 @@ export class MixesController {
   ) {}
 
   @Get()
+  page(@Query() asked: RecipesQuery): Promise<Page<MixView>> {
+    return this.mixes.page(asked);
+  }
+
+  /** Every mix: what pours are planned with, also where there is no connection. */
+  @Get('all')
   all(): Promise<MixView[]> {
     return this.mixes.all();
   }

@@ -1,7 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import { checkMix, mixOf, type Mix } from '@dewpot/core/mixes';
-import type { MixBody, MixRevisionView, MixInput, MixView } from '@dewpot/contract';
-import { revisionsOf, keepRevision, versionKey, versionsFound } from '../db/revisions.js';
+import type { MixBody, MixRevisionView, MixInput, MixView, Page, RecipesQuery } from '@dewpot/contract';
+import { pageOf, withWords } from '../db/page.js';
+import { keepRevision, recipeOrders, revisionsOf, versionKey, versionsFound } from '../db/revisions.js';
 import { mixView } from './mixes.mappers.js';
 import { MixRevisionEntity, MixEntity } from './mixes.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
@@ -13,6 +14,8 @@ import { strictFinder } from '../materials/index.js';
 const POURED = `SELECT DISTINCT part ->> 'mixId' AS id, (part ->> 'mixRevision')::int AS revision
   FROM pours, jsonb_array_elements(parts) AS part WHERE status IN ('started', 'finished')`;
 
+const CONTAINS = `(row.body -> 'lines' @> :has::jsonb OR row.body -> 'doses' @> :has::jsonb)`;
+
 @Injectable()
 export class MixesService {
   constructor(private readonly rows: WorkshopContext) {}
@@ -21,6 +24,16 @@ export class MixesService {
     const mixes = await this.rows.of(MixEntity).find({ order: { name: 'ASC' } });
     const used = await this.poured();
     return mixes.map((mix) => mixView(mix, used.has(versionKey(mix))));
+  }
+
+  /** One page of the mixes that are asked for. @throws InputError where the page is none */
+  async page({ q, order = 'name', material, ...page }: RecipesQuery): Promise<Page<MixView>> {
+    const query = this.rows.of(MixEntity).createQueryBuilder('row');
+    withWords(query, q, ['row.name']);
+    if (material) query.andWhere(CONTAINS, { has: JSON.stringify([{ materialId: material }]) });
+    const found = await pageOf(query, recipeOrders[order], page);
+    const used = await this.poured();
+    return { ...found, rows: found.rows.map((mix) => mixView(mix, used.has(versionKey(mix)))) };
   }
 
   async one(id: string): Promise<MixView> {

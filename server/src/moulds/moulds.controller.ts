@@ -1,5 +1,5 @@
-import { Body, Controller, Delete, Get, HttpCode, Put } from '@nestjs/common';
-import { MouldInput, type MouldView } from '@dewpot/contract';
+import { Body, Controller, Delete, Get, HttpCode, Put, Query } from '@nestjs/common';
+import { MouldInput, MouldsQuery, type MouldView, type Page } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
 import { MouldsService } from './moulds.service.js';
 
@@ -8,6 +8,12 @@ export class MouldsController {
   constructor(private readonly moulds: MouldsService) {}
 
   @Get()
+  page(@Query() asked: MouldsQuery): Promise<Page<MouldView>> {
+    return this.moulds.page(asked);
+  }
+
+  /** Every mould: what pours are planned with, also where there is no connection. */
+  @Get('all')
   all(): Promise<MouldView[]> {
     return this.moulds.all();
   }

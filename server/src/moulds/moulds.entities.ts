@@ -34,6 +34,10 @@ export class MouldEntity extends EditedRow {
   @Column(stored()) body: StoredMould;
   /** Times that it was filled, whichever copy. */
   @Column('int', { default: 0 }) cycles: number;
+  /** What it is looked for by: what it holds, mL, and the height and largest size of its piece, mm; null in one that was kept before. */
+  @Column('double precision', { nullable: true }) volume: number | null;
+  @Column('double precision', { nullable: true }) height: number | null;
+  @Column('double precision', { nullable: true }) reach: number | null;
 }
 
 @Entity('mould_copies')

@@ -1,12 +1,28 @@
 import { defined } from '@dewpot/core/math';
 import { Injectable } from '@nestjs/common';
-import { checkedShape, type MouldInput, type MouldView } from '@dewpot/contract';
-import { In } from 'typeorm';
+import { mouldSizes } from '@dewpot/core/moulds';
+import {
+  checkedShape,
+  type MouldInput,
+  type MouldOrder,
+  type MouldsQuery,
+  type MouldView,
+  type Page,
+} from '@dewpot/contract';
+import { In, IsNull } from 'typeorm';
 import { MouldCopyEntity, MouldEntity, MouldPictureEntity } from './moulds.entities.js';
 import { mouldView } from './moulds.mappers.js';
+import { pageOf, withWords, type ListOrder } from '../db/page.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
+
+const orders: Record<MouldOrder, ListOrder> = {
+  name: { by: 'lower(row.name)', type: 'text' },
+  volume: { by: 'row.volume', type: 'double precision' },
+  height: { by: 'row.height', type: 'double precision' },
+  cycles: { by: 'row.cycles', type: 'bigint', down: true },
+};
 
 @Injectable()
 export class MouldsService {
@@ -14,6 +30,38 @@ export class MouldsService {
 
   async all(): Promise<MouldView[]> {
     return this.views(await this.rows.of(MouldEntity).find({ order: { name: 'ASC' } }));
+  }
+
+  /** One page of the moulds that are asked for. @throws InputError where the page is none */
+  async page({ q, order = 'name', piece, least, most, reach, ...page }: MouldsQuery): Promise<Page<MouldView>> {
+    await this.measureOlder();
+    const query = this.rows.of(MouldEntity).createQueryBuilder('row');
+    withWords(query, q, ['row.name', `row.body ->> 'notes'`]);
+    if (piece) query.andWhere(`row.body ->> 'piece' = :piece`, { piece });
+    if (least !== undefined) query.andWhere('row.volume >= :least', { least });
+    if (most !== undefined) query.andWhere('row.volume <= :most', { most });
+    if (reach !== undefined) query.andWhere('row.reach <= :reach', { reach });
+    const found = await pageOf(query, orders[order], page);
+    return { ...found, rows: await this.views(found.rows) };
+  }
+
+  /** Measures moulds that were kept before their sizes were. */
+  private async measureOlder(): Promise<void> {
+    const older = await this.rows
+      .of(MouldEntity)
+      .find({ where: { volume: IsNull() }, select: { id: true, body: true } });
+    for (const mould of older) await this.keepSizes(mould);
+  }
+
+  /** Keeps what a mould is looked for by. It is no edit: the version that people edit stays as it is. */
+  private async keepSizes({ id, body }: Pick<MouldEntity, 'id' | 'body'>): Promise<void> {
+    const { volume, height, reach } = mouldSizes(body.shape);
+    await this.rows.manager.query(`UPDATE "moulds" SET "volume" = $2, "height" = $3, "reach" = $4 WHERE "id" = $1`, [
+      id,
+      volume,
+      height,
+      reach,
+    ]);
   }
 
   /** The moulds of these keys, in that order. @throws ProblemError 404 where one is not here. */
@@ -29,6 +77,7 @@ export class MouldsService {
   async save(id: string, { version, name, copies, ...given }: MouldInput): Promise<MouldView> {
     const body = { ...given, shape: checkedShape(given.shape) };
     const mould = await saveEdited(this.rows, this.rows.of(MouldEntity), 'mould', id, version, { name, body });
+    await this.keepSizes(mould);
     await this.saveCopies(id, copies);
     return defined((await this.views([mould]))[0]);
   }

@@ -1,5 +1,15 @@
-import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
-import { PourFinish, PourInput, RunEventsInput, type PourView, type RunView } from '@dewpot/contract';
+import { Body, Controller, Delete, Get, HttpCode, Post, Put, Query } from '@nestjs/common';
+import {
+  PourFinish,
+  PourInput,
+  PoursQuery,
+  RunEventsInput,
+  type Page,
+  type PastPoursView,
+  type PourRow,
+  type PourView,
+  type RunView,
+} from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
 import { OwnTransactions, CurrentUser } from '../http/request.js';
 import { PoursService } from './pours.service.js';
@@ -13,8 +23,15 @@ export class PoursController {
   ) {}
 
   @Get()
-  all(): Promise<PourView[]> {
-    return this.pours.all();
+  page(@Query() asked: PoursQuery): Promise<Page<PourRow>> {
+    return this.pours.page(asked);
+  }
+
+  /** What earlier pours tell the next one: what they taught, and how they were made. */
+  @Get('past')
+  @OwnTransactions()
+  past(): Promise<PastPoursView> {
+    return this.pours.past();
   }
 
   @Get(':id')

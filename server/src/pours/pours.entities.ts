@@ -1,6 +1,6 @@
 import type { RunEvent } from '@dewpot/core/bench';
 import type { PutAside } from '@dewpot/core/judging';
-import type { PourChoices, PourPart, RunLesson } from '@dewpot/core/planning';
+import type { MixLesson, PourChoices, PourPart, RunLesson } from '@dewpot/core/planning';
 import type { PieceUse } from '@dewpot/core/sealing';
 import type { PourStatus } from '@dewpot/contract';
 import { Column, CreateDateColumn, Entity, Index } from 'typeorm';
@@ -21,12 +21,24 @@ export interface StoredChoices extends PourChoices {
   readonly aside?: readonly PutAside[];
 }
 
+/** So many pieces of a mould that a pour makes. */
+export interface PouredPiece {
+  readonly name: string;
+  readonly count: number;
+}
+
 @Entity('pours')
+@Index(['workshopId', 'number'])
 export class PourEntity extends EditedRow {
   @Column('int') number: number;
   @Column('text') status: PourStatus;
   @Column(stored()) input: StoredChoices;
   @Column(stored()) parts: readonly PourPart[];
+  /** What it is listed by: its pieces, and the names of its mixes. */
+  @Column(stored()) pieces: readonly PouredPiece[];
+  @Column('text', { array: true }) mixes: readonly string[];
+  /** What it taught of each of its mixes; null until it is done, and in one that was done before this was kept. */
+  @Column(stored({ nullable: true })) taught: readonly MixLesson[] | null;
   @Column(stored({ nullable: true })) taken: readonly Taken[] | null;
   @Column('uuid', { name: 'finished_by', nullable: true }) finishedBy: string | null;
   @Column(stored({ nullable: true })) lessons: readonly RunLesson[] | null;

@@ -1,4 +1,5 @@
-import type { PourView } from '@dewpot/contract';
+import type { PourPart } from '@dewpot/core/planning';
+import type { PourRow, PourView } from '@dewpot/contract';
 import type { PourEntity } from './pours.entities.js';
 
 export function pourView(row: PourEntity): PourView {
@@ -15,3 +16,15 @@ export function pourView(row: PourEntity): PourView {
     ...(lessons && { lessons }),
   };
 }
+
+/** What a pour is listed by. */
+export const listedBy = (parts: readonly PourPart[]) => ({
+  pieces: parts.flatMap(({ plan }) => plan.items.map(({ name, count }) => ({ name, count }))),
+  mixes: parts.map(({ mixName }) => mixName),
+});
+
+export const pourRow = ({ id, number, status, pieces, mixes, pouredAt }: PourEntity): PourRow => ({
+  ...{ id, number, status, mixes },
+  pieces: pieces.map(({ name, count }) => ({ name, count })),
+  ...(pouredAt !== null && { pouredAt }),
+});

@@ -7,13 +7,14 @@ import { TintsModule } from '../tints/index.js';
 import { PoursController } from './pours.controller.js';
 import { PoursService } from './pours.service.js';
 import { RunStreamController } from './run-stream.controller.js';
+import { PastPoursService } from './past-pours.service.js';
 import { RunsService } from './runs.service.js';
 
 /** Pours and their runs at the bench. */
 @Module({
   imports: [CastsModule, MaterialsModule, MixesModule, MouldsModule, TintsModule],
   controllers: [PoursController, RunStreamController],
-  providers: [PoursService, RunsService],
+  providers: [PastPoursService, PoursService, RunsService],
   exports: [PoursService, RunsService],
 })
 export class PoursModule {}

@@ -1,17 +1,19 @@
 import { HOUR, MOST_HOURS, msg, type Message } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
-import type { castsOf, PourPart, RunLesson } from '@dewpot/core/planning';
+import type { castsOf, MixLesson, PourPart, RunLesson } from '@dewpot/core/planning';
 import { dryUsed, faceColouringOf, mainColour, type PourLog } from '@dewpot/core/pours';
 import { castCode } from '@dewpot/core/casts';
-import type { PourFinish, PourInput, PourView } from '@dewpot/contract';
+import type { Page, PastPoursView, PourFinish, PourInput, PourRow, PoursQuery, PourView } from '@dewpot/contract';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import type { PlanData } from '../calculation/crossing.js';
 import { CastsService } from '../casts/index.js';
 import { LotEntity, MaterialEntity, ScoopEntity } from '../materials/materials.entities.js';
 import { PersonEntity, WorkshopEntity } from '../accounts/accounts.entities.js';
 import { PourEntity } from './pours.entities.js';
-import { pourView } from './pours.mappers.js';
+import { listedBy, pourRow, pourView } from './pours.mappers.js';
+import { PastPoursService } from './past-pours.service.js';
+import { pageOf, withWords } from '../db/page.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -26,6 +28,23 @@ const TEN_YEARS = MOST_HOURS * HOUR;
 const FINISH_TRIES = 3;
 
 type LoggedPart = PourPart & { readonly log: PourLog };
+
+/** What a pour comes to: its casts, and what it taught. */
+interface Outcome {
+  readonly made: ReturnType<typeof castsOf>;
+  readonly lessons: readonly RunLesson[];
+  readonly taught: readonly MixLesson[];
+}
+
+/** A row of a list is read without the plans that its pour keeps. */
+const listColumns = (['id', 'workshopId', 'number', 'status', 'pieces', 'mixes', 'pouredAt'] as const).map(
+  (name) => `row.${name}`,
+);
+const searched = [
+  'row.number::text',
+  `jsonb_path_query_array(row.pieces, '$[*].name')::text`,
+  `array_to_string(row.mixes, ' ')`,
+];
 
 /** What was poured stays as it was. @throws ProblemError 409 */
 function checkPlanned(row: PourEntity | null): void {
@@ -71,11 +90,23 @@ export class PoursService {
     private readonly lots: LotsService,
     private readonly tints: TintsService,
     private readonly runs: RunsService,
+    private readonly pastPours: PastPoursService,
     private readonly calculations: CalculationPool,
   ) {}
 
-  async all(): Promise<PourView[]> {
-    return (await this.rows.of(PourEntity).find({ order: { number: 'DESC' } })).map(pourView);
+  /** One page of all pours. @throws InputError where the page is none */
+  async page({ q, order = 'newest', status, ...page }: PoursQuery): Promise<Page<PourRow>> {
+    const query = this.rows.of(PourEntity).createQueryBuilder('row').select(listColumns);
+    withWords(query, q, searched);
+    if (status) query.andWhere({ status });
+    const found = await pageOf(query, { by: 'row.number', type: 'bigint', down: order === 'newest' }, page);
+    return { ...found, rows: found.rows.map(pourRow) };
+  }
+
+  /** What earlier pours tell the next one. */
+  async past(): Promise<PastPoursView> {
+    await this.pastPours.learnOlder();
+    return this.rows.transaction(() => this.pastPours.view());
   }
 
   async one(id: string): Promise<PourView> {
@@ -87,6 +118,7 @@ export class PoursService {
    * that it was made on is looked at again when it is written.
    */
   async save(id: string, { version, ...input }: PourInput, now = Date.now()): Promise<PourView> {
+    await this.pastPours.learnOlder();
     const data = await this.rows.transaction(async () => {
       checkPlanned(await this.rows.of(PourEntity).findOneBy({ id }));
       return this.dataFor(input, now);
@@ -96,7 +128,7 @@ export class PoursService {
       const existing = await this.locked(id);
       checkPlanned(existing);
       const number = existing?.number ?? (await this.nextNumber());
-      const fields = { parts, input, number, status: 'planned' };
+      const fields = { parts, ...listedBy(parts), input, number, status: 'planned' };
       return pourView(await saveEdited(this.rows, this.rows.of(PourEntity), 'pour', id, version, fields));
     });
   }
@@ -120,15 +152,16 @@ export class PoursService {
       if (row.status === 'finished') return this.rows.transaction(() => this.finishedBefore(row, finish));
       checkFinish(row, finish, now);
       const parts = row.parts.map((part, i) => ({ ...part, log: { ...defined(finish.logs[i]) } }));
-      const [made, lessons] = await Promise.all([
+      const [made, lessons, taught] = await Promise.all([
         this.calculations.run('casts', parts, finish),
         this.runs.lessons(row, events),
+        this.pastPours.taughtBy(parts),
       ]);
       const done = await this.rows.transaction(async () => {
         const locked = await this.row(id, true);
         if (locked.status === 'finished') return this.finishedBefore(locked, finish);
         const same = locked.version === row.version && (await this.runs.of(id)).events.length === events.length;
-        return same ? this.keepFinished(locked, parts, made, lessons, finish, personId) : undefined;
+        return same ? this.keepFinished(locked, parts, { made, lessons, taught }, finish, personId) : undefined;
       });
       if (done) return done;
       if (tries === 0)
@@ -141,8 +174,7 @@ export class PoursService {
   private async keepFinished(
     row: PourEntity,
     parts: readonly LoggedPart[],
-    made: ReturnType<typeof castsOf>,
-    lessons: readonly RunLesson[],
+    { made, lessons, taught }: Outcome,
     finish: PourFinish,
     personId: string,
   ): Promise<PourView> {
@@ -160,6 +192,7 @@ export class PoursService {
         startedAt: row.startedAt ?? finish.pouredAt,
         finishedBy: personId,
         lessons: lessons as object[],
+        taught: taught as object[],
       },
     );
     return this.one(id);
@@ -216,12 +249,18 @@ export class PoursService {
       await this.moulds.unuse(mouldId, count);
     await this.lots.putBack(row.taken ?? []);
     const parts = row.parts.map(({ log: _, ...part }) => part);
-    await this.rows
-      .of(PourEntity)
-      .update(
-        { id },
-        { status: 'started', parts: parts as object[], taken: null, pouredAt: null, finishedBy: null, lessons: null },
-      );
+    await this.rows.of(PourEntity).update(
+      { id },
+      {
+        status: 'started',
+        parts: parts as object[],
+        taken: null,
+        pouredAt: null,
+        finishedBy: null,
+        lessons: null,
+        taught: null,
+      },
+    );
     return this.one(id);
   }
 
@@ -248,6 +287,7 @@ export class PoursService {
   private async dataFor(input: Omit<PourInput, 'version'>, now: number): Promise<PlanData> {
     const moulds = await this.moulds.some(input.items.map(({ mouldId }) => mouldId));
     const { settings } = await this.rows.workshop();
+    const { lessons, runs } = await this.pastPours.view();
     return {
       moulds,
       mixes: await this.mixes.all(),
@@ -255,27 +295,11 @@ export class PoursService {
       materials: (await this.rows.of(MaterialEntity).find()).map(plainMaterial),
       ...(await this.tints.all()),
       lots: (await this.rows.of(LotEntity).find()).map(plainLot),
-      poured: await this.poured(),
-      runs: await this.taught(),
+      lessons,
+      runs,
       workshop: settings,
       now,
     };
-  }
-
-  /** Parts of pours that are done: what a mix's water and its yield are learned from. */
-  private async poured(): Promise<PourPart[]> {
-    const rows = await this.rows
-      .of(PourEntity)
-      .find({ where: { status: 'finished' }, select: { id: true, parts: true }, order: { number: 'ASC' } });
-    return rows.flatMap(({ parts }) => parts);
-  }
-
-  /** What runs at the bench taught. */
-  private async taught(): Promise<RunLesson[]> {
-    const rows = await this.rows
-      .of(PourEntity)
-      .find({ where: { status: 'finished' }, select: { id: true, lessons: true }, order: { number: 'ASC' } });
-    return rows.flatMap(({ lessons }) => lessons ?? []);
   }
 
   private async nextNumber(): Promise<number> {

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { SearchHit, SearchKind } from '@dewpot/contract';
+import { anywhere } from '../db/page.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 
 /** So many of a kind are answered. */
@@ -13,9 +14,6 @@ const named: readonly (readonly [SearchKind, string])[] = [
   ['material', 'materials'],
   ['place', 'places'],
 ];
-
-/** Words as a pattern of LIKE that finds them anywhere. */
-const anywhere = (words: string) => `%${words.replace(/[\\%_]/g, '\\$&')}%`;
 
 /** Those that begin with the words come first: $1 finds them anywhere, $2 at the beginning. */
 const parts = [

@@ -3,8 +3,16 @@ import { defined } from '@dewpot/core/math';
 import { finderOf, type Material } from '@dewpot/core/materials';
 import { knownColours } from '@dewpot/core/tints';
 import { checkRunEvent, paceOf, runOf, triesOf, type RunEvent } from '@dewpot/core/bench';
-import { benchOf, castsOf, partsOf, pouredOf, type PourPart, type RunLesson } from '@dewpot/core/planning';
-import { averaged, calculateSheet, lessonsOf, type PourLog } from '@dewpot/core/pours';
+import {
+  benchOf,
+  castsOf,
+  lessonsFor,
+  mixLessonsOf,
+  partsOf,
+  type PourPart,
+  type RunLesson,
+} from '@dewpot/core/planning';
+import { averaged, calculateSheet, type PourLog } from '@dewpot/core/pours';
 import type { PourFinish, PourInput, PourView, RunEventTold } from '@dewpot/contract';
 import { sayAll, type Reader } from '@dewpot/locales';
 import type { PlanData } from '../calculation/crossing.js';
@@ -28,7 +36,7 @@ async function question(controller: string, method: string, body: unknown, reade
 
 /** The parts of a plan with copies of all that they use. */
 function plan(input: Omit<PourInput, 'version'>, data: PlanData): PourPart[] {
-  const { materials, swatches, poured, ...rest } = data;
+  const { materials, swatches, lessons: taughtBefore, ...rest } = data;
   const known = finderOf(materials);
   const find = (id: string): Material => {
     const found = known(id);
@@ -39,7 +47,7 @@ function plan(input: Omit<PourInput, 'version'>, data: PlanData): PourPart[] {
     ...rest,
     find,
     colours: knownColours(swatches, find),
-    lessons: (mixId) => lessonsOf(pouredOf(mixId, poured)),
+    lessons: (mixId) => lessonsFor(mixId, taughtBefore),
   }).map((part) => ({ ...part, plan: averaged(part.plan) }));
   for (const part of parts) calculateSheet(part.plan);
   return parts;
@@ -76,5 +84,5 @@ const casts = (parts: readonly (PourPart & { readonly log: PourLog })[], finish:
   castsOf(parts, finish.casts);
 
 /** What a thread can be asked to do. */
-export const tasks = { question, plan, runEvents, lessons, casts, redraw };
+export const tasks = { question, plan, runEvents, lessons, taught: mixLessonsOf, casts, redraw };
 export type Tasks = typeof tasks;

@@ -1,10 +1,12 @@
-import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Post, Put, Query } from '@nestjs/common';
 import {
+  RecipesQuery,
   SwatchInput,
   TintImport,
   TintInput,
   type ChipReading,
   type ImportView,
+  type Page,
   type SwatchView,
   type TintRevisionView,
   type TintsView,
@@ -21,8 +23,13 @@ export class TintsController {
     private readonly files: TintFilesService,
   ) {}
 
-  /** The workshop's tints, and the chips that it knows its pigments by. */
   @Get()
+  page(@Query() asked: RecipesQuery): Promise<Page<TintView>> {
+    return this.tints.page(asked);
+  }
+
+  /** Every tint, and the chips that the workshop knows its pigments by. */
+  @Get('all')
   all(): Promise<TintsView> {
     return this.tints.all();
   }

@@ -4,6 +4,8 @@ import { HOUR, InputError, requireNumber, msg } from '@dewpot/core/units';
 import { checkTint, tintOf } from '@dewpot/core/tints';
 import type {
   ChipReading,
+  Page,
+  RecipesQuery,
   SwatchInput,
   SwatchView,
   TintBody,
@@ -12,7 +14,8 @@ import type {
   TintsView,
   TintView,
 } from '@dewpot/contract';
-import { revisionsOf, keepRevision, versionKey, versionsFound } from '../db/revisions.js';
+import { pageOf, withWords } from '../db/page.js';
+import { keepRevision, recipeOrders, revisionsOf, versionKey, versionsFound } from '../db/revisions.js';
 import { SwatchEntity, TintRevisionEntity, TintEntity } from './tints.entities.js';
 import { swatchView, tintView } from './tints.mappers.js';
 import { WorkshopContext } from '../db/workshop-context.js';
@@ -25,6 +28,8 @@ import { strictFinder } from '../materials/index.js';
 const POURED = `SELECT DISTINCT t ->> 'id' AS id, (t ->> 'revision')::int AS revision FROM pours,
   jsonb_path_query(parts, '$[*].plan.items[*].colouring.parts[*].tint') AS t WHERE status IN ('started', 'finished')`;
 
+const CONTAINS = `(row.body -> 'doses' @> :has::jsonb OR :material IN (row.body #>> '{base,binderId}', row.body #>> '{base,sandId}'))`;
+
 @Injectable()
 export class TintsService {
   constructor(private readonly rows: WorkshopContext) {}
@@ -34,6 +39,16 @@ export class TintsService {
     const swatches = await this.rows.of(SwatchEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
     const used = await this.poured();
     return { tints: tints.map((tint) => tintView(tint, used)), swatches: swatches.map(swatchView) };
+  }
+
+  /** One page of the tints that are asked for. @throws InputError where the page is none */
+  async page({ q, order = 'name', material, ...page }: RecipesQuery): Promise<Page<TintView>> {
+    const query = this.rows.of(TintEntity).createQueryBuilder('row');
+    withWords(query, q, ['row.name', `row.body ->> 'note'`]);
+    if (material) query.andWhere(CONTAINS, { has: JSON.stringify([{ materialId: material }]), material });
+    const found = await pageOf(query, recipeOrders[order], page);
+    const used = await this.poured();
+    return { ...found, rows: found.rows.map((tint) => tintView(tint, used)) };
   }
 
   /** Every version of a tint, newest first. @throws ProblemError 404 */

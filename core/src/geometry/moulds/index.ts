@@ -9,6 +9,7 @@ export * from './measured-volume.js';
 export * from './mesh-and-grain.js';
 export * from './mould-findings.js';
 export * from './mould.js';
+export * from './mould-sizes.js';
 export * from './pairs.js';
 export * from './piece-kinds.js';
 export * from './piece-view.js';

@@ -2,8 +2,19 @@ import { msg, type Message } from '../../foundation/units/index.js';
 import type { MouldShape } from './mould.js';
 
 /** What a mould is for: sets the least wall and the demoulding time of the handbook. */
-export type PieceKind =
-  'small-pot' | 'pot' | 'hypertufa-pot' | 'trough' | 'slab' | 'lamp' | 'dish' | 'leaf' | 'panel' | 'ornament';
+export const pieceKinds = [
+  'small-pot',
+  'dish',
+  'pot',
+  'hypertufa-pot',
+  'trough',
+  'slab',
+  'lamp',
+  'leaf',
+  'panel',
+  'ornament',
+] as const;
+export type PieceKind = (typeof pieceKinds)[number];
 
 export interface PieceGuide {
   readonly name: Message;

@@ -25,8 +25,9 @@ import {
   type CastTask,
 } from './events.js';
 
-/** Where a cast stands in the work. */
-export type Stage = 'setting' | 'curing' | 'drying' | 'sealed' | 'joined' | 'finished' | 'broken';
+/** Where a cast stands in the work, in its order. */
+export const stages = ['setting', 'curing', 'drying', 'sealed', 'joined', 'finished', 'broken'] as const;
+export type Stage = (typeof stages)[number];
 
 export interface Coat {
   readonly id: string;

@@ -1,15 +1,15 @@
-import { lessonsOf, type MixLessons, type PouredRecord } from '../pours/index.js';
+import { lessonOf, lessonsOf, type MixLessons, type PourLesson } from '../pours/index.js';
 import type { PourPart } from './pour-sources.js';
 
-/** What was poured of a mix, out of the parts of all pours. */
-export const pouredOf = (mixId: string, parts: readonly PourPart[]): PouredRecord[] =>
-  parts.flatMap((part) => (part.mixId === mixId && part.log ? [{ plan: part.plan, log: part.log }] : []));
-
-/** What the pours of a mix have taught. */
-export function lessonsFor(
-  mixId: string | undefined,
-  pours: readonly { readonly status: string; readonly parts: readonly PourPart[] }[],
-): MixLessons {
-  const poured = pours.filter(({ status }) => status === 'finished').flatMap(({ parts }) => parts);
-  return lessonsOf(mixId === undefined ? [] : pouredOf(mixId, poured));
+/** What one pour shows of one of its mixes. */
+export interface MixLesson extends PourLesson {
+  readonly mixId: string;
 }
+
+/** What a pour shows of each of its mixes; nothing of one that was not poured. */
+export const mixLessonsOf = (parts: readonly PourPart[]): MixLesson[] =>
+  parts.flatMap(({ mixId, plan, log }) => (log ? [{ mixId, ...lessonOf({ plan, log }) }] : []));
+
+/** What the pours of a mix have taught, out of the lessons of all mixes. */
+export const lessonsFor = (mixId: string | undefined, lessons: readonly MixLesson[]): MixLessons =>
+  lessonsOf(lessons.filter((lesson) => lesson.mixId === mixId).map(({ mixId: _, ...lesson }) => lesson));

@@ -33,7 +33,7 @@ describe('what a pour taught', () => {
 
   it('changes the next sheet: more water, more mix, and says from how many', () => {
     const log: PourLog = { ...planned, tap: planned.tap * 1.1, leftover: 0, short: 400 };
-    const lessons = lessonsOf(Array.from({ length: 5 }, () => ({ plan, log })));
+    const lessons = lessonsOf(Array.from({ length: 5 }, () => lessonOf({ plan, log })));
     expect(lessons.demand.batches).toBe(5);
     const { factor, batches } = lessons.demand;
     const taught = threePots({

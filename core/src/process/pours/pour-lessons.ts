@@ -38,8 +38,7 @@ export function lessonOf({ plan, log }: PouredRecord): PourLesson {
 }
 
 /** What pours of one mix have taught of its water and its yield; none: the handbook's, n = 0. */
-export function lessonsOf(records: readonly PouredRecord[]): MixLessons {
-  const pours = records.map(lessonOf);
+export function lessonsOf(pours: readonly PourLesson[]): MixLessons {
   return {
     pours,
     demand: shrunkenMean(pours.map(({ demand }) => demand)),

@@ -14,6 +14,7 @@ import { References1796300000000 } from './13-references.js';
 import { Ambient1796400000000 } from './14-ambient.js';
 import { Stages1796500000000 } from './15-stages.js';
 import { Languages1796600000000 } from './16-languages.js';
+import { Lists1796700000000 } from './17-lists.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -33,4 +34,5 @@ export const migrations = [
   Ambient1796400000000,
   Stages1796500000000,
   Languages1796600000000,
+  Lists1796700000000,
 ] as const;

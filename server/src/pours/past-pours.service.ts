@@ -1,0 +1,71 @@
+import { Injectable } from '@nestjs/common';
+import type { MixLesson, PourPart } from '@dewpot/core/planning';
+import type { PastPoursView } from '@dewpot/contract';
+import { IsNull } from 'typeorm';
+import { CalculationPool } from '../calculation/calculation-pool.js';
+import { WorkshopContext } from '../db/workshop-context.js';
+import { PourEntity } from './pours.entities.js';
+
+/** So many pours, the newest, tell the next one. */
+const MOST_PAST = 1_000;
+const AT_ONCE = 50;
+
+const MEASURED = `SELECT "mixId", "measuring" FROM (
+    SELECT DISTINCT ON ("mixId") input ->> 'mixId' AS "mixId", input ->> 'measuring' AS "measuring", number
+    FROM pours WHERE input ->> 'measuring' IS NOT NULL ORDER BY "mixId", number DESC
+  ) AS chosen ORDER BY number DESC LIMIT ${MOST_PAST}`;
+
+/** What pours that are done tell the next one. */
+@Injectable()
+export class PastPoursService {
+  constructor(
+    private readonly rows: WorkshopContext,
+    private readonly calculations: CalculationPool,
+  ) {}
+
+  /** What parts of a pour taught of their mixes. */
+  taughtBy(parts: readonly PourPart[]): Promise<MixLesson[]> {
+    return this.calculations.run('taught', parts);
+  }
+
+  /** Keeps what pours taught that were done before that was kept. Not within a transaction: it calculates. */
+  async learnOlder(): Promise<void> {
+    const where = { status: 'finished', taught: IsNull() } as const;
+    for (;;) {
+      const older = await this.rows.transaction(() =>
+        this.rows.of(PourEntity).find({ where, select: { id: true, parts: true }, take: AT_ONCE }),
+      );
+      if (older.length === 0) return;
+      for (const { id, parts } of older) {
+        const taught = await this.taughtBy(parts);
+        // One that was taken back meanwhile teaches nothing.
+        await this.rows.transaction(() =>
+          this.rows.of(PourEntity).update({ id, ...where }, { taught: taught as object[] }),
+        );
+      }
+    }
+  }
+
+  async view(): Promise<PastPoursView> {
+    const pours = this.rows.of(PourEntity);
+    const past = await pours.find({
+      where: { status: 'finished' },
+      select: { id: true, taught: true, lessons: true },
+      order: { number: 'DESC' },
+      take: MOST_PAST,
+    });
+    const oldestFirst = past.toReversed();
+    const [last] = await pours.find({
+      where: { status: 'finished' },
+      select: { id: true, input: true },
+      order: { number: 'DESC' },
+      take: 1,
+    });
+    return {
+      lessons: oldestFirst.flatMap(({ taught }) => taught ?? []),
+      runs: oldestFirst.flatMap(({ lessons }) => lessons ?? []),
+      ...(last && { last: last.input }),
+      measured: await this.rows.manager.query<PastPoursView['measured']>(MEASURED),
+    };
+  }
+}
