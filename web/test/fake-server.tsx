@@ -1,12 +1,15 @@
 import type { ReactNode } from 'react';
 import { english } from '@dewpot/locales/testing';
 import { finderOf, handbookMaterials } from '@dewpot/core/materials';
+import { mixLessonsOf } from '@dewpot/core/planning';
 import { knownColours } from '@dewpot/core/tints';
 import type {
   AmbientView,
   MaterialView,
   MixView,
   MouldView,
+  PastPoursView,
+  PourRow,
   PourView,
   Problem,
   StoreView,
@@ -139,8 +142,55 @@ const ambient: AmbientView = {
   ahead: Array.from({ length: 60 }, (_, i) => ({ at: NOW + i * HOUR, temperature: 18, humidity: 0.6, wind: 5 })),
 };
 
-/** What the stand-in for the server holds, by path; a function answers again each time. */
+/**
+ * What the stand-in for the server holds, by path; a function answers again each time. Of moulds, mixes, pours, tints and materials all that there
+ * are, of `casts` those on the shelf, and of `record` all: they are answered page by page too.
+ */
 export type Answers = Record<string, unknown>;
+
+/** A list as one page, of the rows that have the words asked for. */
+const asPage = (rows: readonly object[]) => (_: unknown, query: URLSearchParams) => {
+  const found = rows.filter((row) =>
+    JSON.stringify(row)
+      .toLowerCase()
+      .includes(query.get('q')?.toLowerCase() ?? ''),
+  );
+  return { rows: found, count: found.length, before: null, after: null };
+};
+
+const pourRow = ({ id, number, status, parts, pouredAt }: PourView): PourRow => ({
+  ...{ id, number, status },
+  pieces: parts.flatMap(({ plan }) => plan.items.map(({ name, count }) => ({ name, count }))),
+  mixes: parts.map(({ mixName }) => mixName),
+  ...(pouredAt !== undefined && { pouredAt }),
+});
+
+/** What is held, under the paths by which the server answers it. */
+function byPath({ moulds, mixes, tints, materials: kept, pours, casts, record, ...rest }: Answers): Answers {
+  const all = pours as readonly PourView[];
+  const done = all.filter(({ status }) => status === 'finished');
+  const list = (rows: unknown) => (Array.isArray(rows) ? asPage(rows as object[]) : rows);
+  return {
+    ...{ 'moulds/all': moulds, moulds: list(moulds), 'mixes/all': mixes, mixes: list(mixes) },
+    ...{ 'tints/all': tints, tints: list((tints as TintsView).tints) },
+    ...{ store: kept, materials: list((kept as StoreView).materials) },
+    ...{ 'casts/shelf': casts, casts: list(record) },
+    ...Object.fromEntries(all.map((pour) => [`pours/${pour.id}`, pour])),
+    pours: asPage(all.map(pourRow)),
+    'pours/past': pastOf(done),
+    ...rest,
+  };
+}
+
+const pastOf = (done: readonly PourView[]): PastPoursView => ({
+  lessons: done.flatMap(({ parts }) => mixLessonsOf(parts)),
+  runs: done.flatMap(({ lessons }) => lessons ?? []),
+  ...(done[0] && { last: done[0].input }),
+  measured: done.flatMap(({ input: { mixId, measuring } }) => (measuring ? [{ mixId, measuring }] : [])),
+});
+
+/** What a plan is told of where nothing was poured. */
+export const noPast: PastPoursView = { lessons: [], runs: [], measured: [] };
 
 const held: Answers = {
   session,
@@ -162,7 +212,7 @@ const held: Answers = {
     },
   ],
   casts: [cast('1a'), cast('1b')],
-  'casts?all=1': [cast('1a'), cast('1b'), cast('2a', { stage: 'finished' })],
+  record: [cast('1a'), cast('1b'), cast('2a', { stage: 'finished' })],
   tiles: [],
   overrides: { seen: [], open: { ease: 1, records: 0 }, film: { ease: 1, records: 0 } },
   people: [{ id: 'p', name: 'Ada', email: 'ada@example.org' }],
@@ -179,7 +229,7 @@ export class Refusal {
 /** Puts a stand-in for the server behind `fetch`; answers what was sent to it. */
 export function fakeServer(over: Answers = {}): Sent[] {
   const sent: Sent[] = [];
-  const answers = { ...held, ...over };
+  const answers = byPath({ ...held, ...over });
   vi.stubGlobal('fetch', async (url: string, init: RequestInit = {}) => {
     const path = url.replace('/api/', '');
     const method = init.method ?? 'GET';
@@ -187,7 +237,7 @@ export function fakeServer(over: Answers = {}): Sent[] {
     if (method !== 'GET') sent.push({ method, path, body });
     const key = method === 'GET' ? path : `${method} ${path.split('/')[0]}`;
     const given: unknown = answers[key] ?? answers[key.replace(/\?.*$/, '')] ?? body;
-    const answer: unknown = typeof given === 'function' ? given(body) : given;
+    const answer: unknown = typeof given === 'function' ? given(body, new URLSearchParams(path.split('?')[1])) : given;
     if (answer instanceof Refusal) {
       const { problem } = answer;
       return new Response(JSON.stringify({ type: 'about:blank', ...problem }), {

@@ -1,18 +1,39 @@
-import { queryOptions, useIsMutating, useMutation, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import type { CastDetail, CastEventTold, CastView, DemouldWaysInput } from '@dewpot/contract';
+import {
+  queryOptions,
+  useIsMutating,
+  useMutation,
+  useQuery,
+  useQueryClient,
+  type QueryClient,
+} from '@tanstack/react-query';
+import {
+  MOST_ON_PAGE,
+  type CastDetail,
+  type CastEventTold,
+  type CastRow,
+  type CastView,
+  type DemouldWaysInput,
+} from '@dewpot/contract';
 import { ask } from './client';
+import { pageQuery } from './pages';
 import { refresh } from './refresh';
 
 export const shelfQuery = queryOptions({
   queryKey: ['casts', 'shelf'],
-  queryFn: ({ signal }) => ask<CastView[]>('GET', 'casts', undefined, signal),
+  queryFn: ({ signal }) => ask<CastView[]>('GET', 'casts/shelf', undefined, signal),
   // Windows move with the weather.
   refetchInterval: 10 * 60_000,
 });
-export const allCastsQuery = queryOptions({
-  queryKey: ['casts', 'all'],
-  queryFn: ({ signal }) => ask<CastView[]>('GET', 'casts?all=1', undefined, signal),
-});
+/** The newest casts of a pour or of a mould; none until they are there. */
+export const useCastsOf = (
+  of: { readonly pour: string } | { readonly mould: string } | undefined,
+): readonly CastRow[] =>
+  useQuery({
+    ...pageQuery<CastRow>('casts', { ...of, size: String(MOST_ON_PAGE) }),
+    enabled: of !== undefined,
+  }).data?.rows ?? NONE;
+const NONE: readonly CastRow[] = [];
+
 export const castQuery = (id: string) =>
   queryOptions({
     queryKey: ['casts', 'one', id],
@@ -32,7 +53,7 @@ export function nameCastWrites(client: QueryClient): void {
     mutationFn: ({ castId, event }: CastEventSent) => ask<CastDetail>('POST', `casts/${castId}/events`, event),
     onSuccess: async (detail: CastDetail) => {
       client.setQueryData(castQuery(detail.id).queryKey, detail);
-      await refresh(client, ['casts', 'shelf'], ['casts', 'all']);
+      await refresh(client, ['casts', 'shelf'], ['casts', 'page']);
     },
   });
 }

@@ -4,8 +4,8 @@ import { ask } from './client';
 import { useWrite, type Put } from './writes';
 
 export const storeQuery = queryOptions({
-  queryKey: ['store'],
-  queryFn: ({ signal }) => ask<StoreView>('GET', 'materials', undefined, signal),
+  queryKey: ['store', 'all'],
+  queryFn: ({ signal }) => ask<StoreView>('GET', 'store', undefined, signal),
 });
 
 /** Saves something of the store: a material, a lot or a scoop. */

@@ -4,8 +4,8 @@ import { ask } from './client';
 import { useLast, useWrite, type Put } from './writes';
 
 export const mixesQuery = queryOptions({
-  queryKey: ['mixes'],
-  queryFn: ({ signal }) => ask<MixView[]>('GET', 'mixes', undefined, signal),
+  queryKey: ['mixes', 'all'],
+  queryFn: ({ signal }) => ask<MixView[]>('GET', 'mixes/all', undefined, signal),
 });
 export const mixRevisionsQuery = (id: string) =>
   queryOptions({

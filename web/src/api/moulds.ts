@@ -4,8 +4,8 @@ import { ask } from './client';
 import { useLast, useWrite, type Put } from './writes';
 
 export const mouldsQuery = queryOptions({
-  queryKey: ['moulds'],
-  queryFn: ({ signal }) => ask<MouldView[]>('GET', 'moulds', undefined, signal),
+  queryKey: ['moulds', 'all'],
+  queryFn: ({ signal }) => ask<MouldView[]>('GET', 'moulds/all', undefined, signal),
 });
 export const useSaveMould = () =>
   useWrite(({ id, input }: Put<MouldInput>) => ask<MouldView>('PUT', `moulds/${id}`, input), 'moulds');

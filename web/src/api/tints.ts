@@ -20,8 +20,8 @@ import { storeQuery } from './materials';
 import { useLast, useWrite, type Put } from './writes';
 
 export const tintsQuery = queryOptions({
-  queryKey: ['tints'],
-  queryFn: ({ signal }) => ask<TintsView>('GET', 'tints', undefined, signal),
+  queryKey: ['tints', 'all'],
+  queryFn: ({ signal }) => ask<TintsView>('GET', 'tints/all', undefined, signal),
 });
 export const tintRevisionsQuery = (id: string) =>
   queryOptions({

@@ -1,12 +1,12 @@
 import { useMemo } from 'react';
 import { InputError } from '@dewpot/core/units';
 import { benchOf } from '@dewpot/core/planning';
-import { useQuery } from '@tanstack/react-query';
+import type { PourView } from '@dewpot/contract';
 import { Link, useParams } from 'react-router';
 import { useRun } from '../api/run';
-import { poursQuery } from '../api/pours';
+import { pourQuery } from '../api/pours';
 import { buttonClass } from '../ui/button';
-import { Known } from '../ui/known';
+import { KnownOne } from '../ui/known';
 import { Busy, Empty, Failure } from '../ui/states';
 import { BenchRun } from './bench-run';
 import { useSay } from '../ui/say';
@@ -16,18 +16,17 @@ export function BenchPage() {
   const say = useSay();
   const { id = '' } = useParams();
   return (
-    <Known list={poursQuery} ids={[id]} what={say('pours.busyPour')}>
-      <KnownBench id={id} />
-    </Known>
+    <KnownOne one={pourQuery(id)} what={say('pours.busyPour')}>
+      {(pour) => <KnownBench pour={pour} />}
+    </KnownOne>
   );
 }
 
-function KnownBench({ id }: { id: string }) {
+function KnownBench({ pour }: { pour: PourView }) {
   const say = useSay();
-  const pour = useQuery(poursQuery).data?.find((one) => one.id === id);
+  const { id } = pour;
   const atHand = useRun(id);
   const bench = useMemo(() => {
-    if (!pour) return undefined;
     try {
       return benchOf(pour);
     } catch (wrong) {
@@ -35,7 +34,6 @@ function KnownBench({ id }: { id: string }) {
       throw wrong;
     }
   }, [pour]);
-  if (!pour || !bench) return null;
   if (bench instanceof InputError) return <Failure error={bench} />;
   if (pour.status === 'planned')
     return (

@@ -4,7 +4,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { MINUTE } from '@dewpot/core/units';
 import type { RunEvent } from '@dewpot/core/bench';
 import type { PourInput, PourView, RunView } from '@dewpot/contract';
-import { fakeServer, mix, mould, palette, Refusal, renderScreen, type Answers } from '../../test/fake-server';
+import { fakeServer, mix, mould, palette, Refusal, renderScreen, type Answers, noPast } from '../../test/fake-server';
 import { NOW, session } from '../../test/stand-ins';
 import { partsChosen } from '../pours/plan';
 import { BenchPage } from './bench-page';
@@ -28,7 +28,7 @@ const sources = {
   mixes: [mix],
   palette,
   workshop: session.workshop,
-  pours: [],
+  past: noPast,
   aside: [],
   ambientBasis: 'measured' as const,
   full: [],

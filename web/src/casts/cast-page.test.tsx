@@ -119,7 +119,7 @@ describe('all casts', () => {
   it('are listed, those that are finished too', async () => {
     fakeServer();
     renderScreen(<CastsPage />);
-    expect(await screen.findByText('3 of 3')).toBeVisible();
-    expect(screen.getByText('finished')).toBeVisible();
+    expect(await screen.findByText('3 in all')).toBeVisible();
+    expect(screen.getByRole('cell', { name: 'finished' })).toBeVisible();
   });
 });

@@ -1,15 +1,12 @@
 import { useState } from 'react';
 import { taskInWords, type Due } from '@dewpot/core/casts';
-import { useQuery } from '@tanstack/react-query';
 import type { CastDetail } from '@dewpot/contract';
 import { Link, useParams } from 'react-router';
 import { castQuery } from '../api/casts';
-import { ProblemFailure } from '../api/client';
 import { Button } from '../ui/button';
-import { Nowhere } from '../ui/not-found';
+import { KnownOne } from '../ui/known';
 import { isDue, lookToday, nextOf } from '../ui/casts/reading';
 import { PieceThumb } from '../ui/piece-thumb';
-import { Busy, Failure } from '../ui/states';
 import { whenOf } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
 import { WindowBand, windowInWords } from '../ui/window-band';
@@ -28,10 +25,11 @@ import { useSay } from '../ui/say';
 export function CastPage() {
   const say = useSay();
   const { id = '' } = useParams();
-  const { data, error, isPending } = useQuery(castQuery(id));
-  if (isPending) return <Busy what={say('casts.busyCast')} />;
-  if (data) return <CastLife cast={data} />;
-  return error instanceof ProblemFailure && error.problem.status === 404 ? <Nowhere /> : <Failure error={error} />;
+  return (
+    <KnownOne one={castQuery(id)} what={say('casts.busyCast')}>
+      {(cast) => <CastLife cast={cast} />}
+    </KnownOne>
+  );
 }
 
 function CastLife({ cast }: { cast: CastDetail }) {

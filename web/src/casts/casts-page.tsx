@@ -1,26 +1,28 @@
 import { useMemo } from 'react';
 import { msg } from '@dewpot/core/units';
-import { useQuery } from '@tanstack/react-query';
-import type { CastView } from '@dewpot/contract';
+import type { CastRow, Page } from '@dewpot/contract';
 import { Link } from 'react-router';
-import { allCastsQuery } from '../api/casts';
 import { buttonClass } from '../ui/button';
-import { DataTable, type TableColumn } from '../ui/data-table';
+import { csvOf, DataTable, type TableColumn } from '../ui/data-table';
+import { ListBar, Listed, NoneFits, Pager, rowsOfAll } from '../ui/list-bar';
+import { saveFile } from '../ui/save-file';
+import { SelectField } from '../ui/select-field';
+import { useListing, type Listing } from '../ui/use-listing';
 import { PageHead } from '../ui/page-head';
 import { PieceThumb } from '../ui/piece-thumb';
-import { spotWords } from '@dewpot/core/casts';
+import { spotWords, stages, type Stage } from '@dewpot/core/casts';
 import { writeWeighing, type Speaker } from '@dewpot/locales';
 import { exactTime, dayOf } from '../ui/format-time';
-import { Busy, Empty, Failure } from '../ui/states';
+import { Empty } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useSay } from '../ui/say';
 import { sizeWords } from '../ui/casts/event-words';
-import { stageOf } from '../ui/casts/stage-words';
+import { stageOf, stageWords } from '../ui/casts/stage-words';
 
-const hurt = ({ life }: CastView, say: Speaker) =>
+const hurt = ({ life }: CastRow, say: Speaker) =>
   life.damage.map(({ spot, size }) => say('ui.hurt', { size: sizeWords[size], spot: spotWords[spot] })).join(', ');
 
-function columnsOf(say: Speaker, now: number): TableColumn<CastView>[] {
+function columnsOf(say: Speaker, now: number): TableColumn<CastRow>[] {
   return [
     {
       id: 'code',
@@ -38,11 +40,13 @@ function columnsOf(say: Speaker, now: number): TableColumn<CastView>[] {
         </Link>
       ),
     },
-    { id: 'mould', title: say(msg('casts.piece')), value: ({ snapshot }) => snapshot.mouldName },
-    { id: 'mix', title: say(msg('casts.mix')), value: ({ snapshot }) => snapshot.mixName },
+    { id: 'mould', title: say(msg('casts.piece')), rising: 'piece', value: ({ snapshot }) => snapshot.mouldName },
+    { id: 'mix', title: say(msg('casts.mix')), rising: 'mix', value: ({ snapshot }) => snapshot.mixName },
     {
       id: 'poured',
       title: say(msg('casts.poured')),
+      rising: 'oldest',
+      falling: 'newest',
       value: ({ life }) => new Date(life.pouredAt).toISOString().slice(0, 10),
       show: ({ life }) => <span title={say(exactTime(life.pouredAt))}>{say(dayOf(life.pouredAt, now))}</span>,
     },
@@ -65,15 +69,38 @@ function columnsOf(say: Speaker, now: number): TableColumn<CastView>[] {
   ];
 }
 
+const CHOICES = ['order', 'stage', 'damaged', 'mould', 'pour'];
+const anyOne = { value: '', label: msg('ui.any') } as const;
+
+/** Which casts are shown. */
+function Choices({ listing: { asked, choose } }: { listing: Listing<CastRow> }) {
+  const say = useSay();
+  return (
+    <>
+      <SelectField<Stage | ''>
+        label={say('casts.stageTitle')}
+        value={(asked['stage'] ?? '') as Stage | ''}
+        options={[anyOne, ...stages.map((value) => ({ value, label: stageWords[value] }))]}
+        onChange={(stage) => choose({ stage })}
+      />
+      <SelectField
+        label={say('casts.damageTitle')}
+        value={asked['damaged'] ?? ''}
+        options={[
+          anyOne,
+          { value: 'yes', label: msg('casts.damagedOnly') },
+          { value: 'no', label: msg('casts.undamagedOnly') },
+        ]}
+        onChange={(damaged) => choose({ damaged })}
+      />
+    </>
+  );
+}
+
 /** Every cast there was, on the shelf or gone. */
 export function CastsPage() {
-  const { data, isPending, error } = useQuery(allCastsQuery);
+  const listing = useListing<CastRow>('casts', CHOICES);
   const say = useSay();
-  const now = useNow();
-  const columns = useMemo(() => columnsOf(say, now), [say, now]);
-  const newest = useMemo(() => [...(data ?? [])].reverse(), [data]);
-  if (isPending) return <Busy what={say('casts.busyCasts')} />;
-  if (!data) return <Failure error={error} />;
   return (
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title={say('shell.casts')} to="/pours/new" add={say('shell.planPour')}>
@@ -87,20 +114,51 @@ export function CastsPage() {
           {say('shell.simulate')}
         </Link>
       </PageHead>
-      {data.length === 0 ? (
-        <Empty title={say('casts.noCastsYet')}>
-          <p>{say('casts.noCastsHow')}</p>
-          <p>
-            <Link to="/pours/new" className={buttonClass({ look: 'main', size: 'own' })}>
-              {say('shell.planPour')}
-            </Link>
-          </p>
-        </Empty>
-      ) : (
-        <section className="card-slab">
-          <DataTable name={say('shell.casts')} rows={newest} columns={columns} empty={say('casts.noCastFits')} />
-        </section>
-      )}
+      <Listed listing={listing} busy={say('casts.busyCasts')} empty={<NoCasts />}>
+        {(page) => <Casts listing={listing} page={page} />}
+      </Listed>
     </div>
+  );
+}
+
+function NoCasts() {
+  const say = useSay();
+  return (
+    <Empty title={say('casts.noCastsYet')}>
+      <p>{say('casts.noCastsHow')}</p>
+      <p>
+        <Link to="/pours/new" className={buttonClass({ look: 'main', size: 'own' })}>
+          {say('shell.planPour')}
+        </Link>
+      </p>
+    </Empty>
+  );
+}
+
+function Casts({ listing, page }: { listing: Listing<CastRow>; page: Page<CastRow> }) {
+  const say = useSay();
+  const now = useNow();
+  const columns = useMemo(() => columnsOf(say, now), [say, now]);
+  const name = say('shell.casts');
+  const save = async () =>
+    saveFile(`${name}.csv`, csvOf(await rowsOfAll('casts', listing), columns), 'text/csv;charset=utf-8');
+  return (
+    <section className="card-slab">
+      <ListBar listing={listing} onExport={page.count > 0 ? save : undefined}>
+        <Choices listing={listing} />
+      </ListBar>
+      {page.rows.length === 0 ? (
+        <NoneFits listing={listing}>{say('casts.noCastFits')}</NoneFits>
+      ) : (
+        <DataTable
+          name={name}
+          rows={page.rows}
+          columns={columns}
+          order={listing.asked['order'] ?? 'newest'}
+          onOrder={(order) => listing.choose({ order })}
+        />
+      )}
+      <Pager listing={listing} />
+    </section>
   );
 }

@@ -11,7 +11,7 @@ import { pourSources } from '../api/pour-sources';
 import { useAmbient, useSession } from '../api/session';
 import { usePalette } from '../api/tints';
 import { mixesQuery } from '../api/mixes';
-import { poursQuery } from '../api/pours';
+import { pastPoursQuery } from '../api/pours';
 import { useDay } from '../ui/use-now';
 import type { PlanWork } from '../workers/plan-work';
 import { usePlanWork } from '../workers/use-plan-work';
@@ -37,12 +37,12 @@ export function useJudgedPair(mould: MouldView | undefined, mix: MixView | undef
   const { workshop } = useSession();
   const ambient = useAmbient().data;
   const now = useDay();
-  const [mixes, pours, aside] = [useQuery(mixesQuery).data, useQuery(poursQuery).data, useQuery(asideQuery).data];
+  const [mixes, past, aside] = [useQuery(mixesQuery).data, useQuery(pastPoursQuery).data, useQuery(asideQuery).data];
   const asked = useMemo((): { plan: PourPlan; judging: Judging } | undefined => {
-    if (!mould || !mix || !palette || !mixes || !pours || !aside) return undefined;
+    if (!mould || !mix || !palette || !mixes || !past || !aside) return undefined;
     const all = [mix, ...mixes.filter(({ id }) => id !== mix.id)];
     const input = onePiece(mould, mix, ambient?.now.temperature ?? 18);
-    const known = pourSources({ moulds: [mould], mixes: all, palette, workshop, pours, now });
+    const known = pourSources({ moulds: [mould], mixes: all, palette, workshop, past, now });
     try {
       const [part] = partsOf(input, known);
       if (!part) return undefined;
@@ -57,7 +57,7 @@ export function useJudgedPair(mould: MouldView | undefined, mix: MixView | undef
       if (error instanceof InputError) return undefined;
       throw error;
     }
-  }, [mould, mix, palette, mixes, pours, aside, ambient, workshop, now]);
+  }, [mould, mix, palette, mixes, past, aside, ambient, workshop, now]);
   const job = useCallback(
     (work: PlanWork | Remote<PlanWork>): JudgedPlan | undefined | Promise<JudgedPlan | undefined> =>
       work.judge(defined(asked).plan, defined(asked).judging),

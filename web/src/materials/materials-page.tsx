@@ -2,12 +2,17 @@ import { kinds } from './material-fields';
 import { useMemo, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { defined } from '@dewpot/core/math';
-import { pricePerGram } from '@dewpot/core/materials';
+import { pricePerGram, type MaterialKind } from '@dewpot/core/materials';
+import { msg } from '@dewpot/core/units';
 import type { MaterialView, StoreView } from '@dewpot/contract';
 import { Plus } from 'lucide-react';
 import { storeQuery } from '../api/materials';
 import { Button } from '../ui/button';
-import { DataTable, type TableColumn } from '../ui/data-table';
+import { csvOf, DataTable, type TableColumn } from '../ui/data-table';
+import { ListBar, Listed, NoneFits, Pager, rowsOfAll } from '../ui/list-bar';
+import { saveFile } from '../ui/save-file';
+import { SelectField } from '../ui/select-field';
+import { useListing } from '../ui/use-listing';
 import { PageHead } from '../ui/page-head';
 import { Busy, Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
@@ -55,6 +60,7 @@ function Materials({ store, onEdit }: { store: StoreView; onEdit: (material: Mat
       {
         id: 'name',
         title: say('materials.material'),
+        rising: 'name',
         value: ({ name }) => name,
         show: (material) => (
           <button type="button" className="link min-h-8 text-left" onClick={() => onEdit(material)}>
@@ -65,6 +71,7 @@ function Materials({ store, onEdit }: { store: StoreView; onEdit: (material: Mat
       {
         id: 'kind',
         title: say('materials.kind'),
+        rising: 'kind',
         value: ({ kind }) => say.value(defined(kinds.find(({ value }) => value === kind)).label),
       },
       { id: 'bulk', title: say('materials.looseShort'), right: true, value: ({ bulk }) => bulk },
@@ -90,20 +97,46 @@ function Materials({ store, onEdit }: { store: StoreView; onEdit: (material: Mat
     ],
     [store.lots, units, say, onEdit],
   );
+  const listing = useListing<MaterialView>('materials', ['order', 'kind']);
+  const name = say('shell.materials');
+  const save = async () =>
+    saveFile(`${name}.csv`, csvOf(await rowsOfAll('materials', listing), columns), 'text/csv;charset=utf-8');
   return (
-    <section className="card-slab" aria-label={say('shell.materials')}>
+    <section className="card-slab" aria-label={name}>
       <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
-        <h2 className="text-2xl">{say('shell.materials')}</h2>
+        <h2 className="text-2xl">{name}</h2>
         <Button size="low" onClick={() => onEdit('new')}>
           <Plus size={16} aria-hidden="true" /> {say('materials.aMaterial')}
         </Button>
       </div>
-      <DataTable
-        name={say('shell.materials')}
-        rows={store.materials}
-        columns={columns}
-        empty={say('materials.noMaterialFits')}
-      />
+      <ListBar listing={listing} onExport={save}>
+        <SelectField<MaterialKind | ''>
+          label={say('materials.kind')}
+          value={(listing.asked['kind'] ?? '') as MaterialKind | ''}
+          options={[{ value: '', label: msg('ui.any') }, ...kinds]}
+          onChange={(kind) => listing.choose({ kind })}
+        />
+      </ListBar>
+      <Listed
+        listing={listing}
+        busy={say('materials.busyStore')}
+        empty={<p className="quiet">{say('materials.noMaterialFits')}</p>}
+      >
+        {({ rows }) =>
+          rows.length === 0 ? (
+            <NoneFits listing={listing}>{say('materials.noMaterialFits')}</NoneFits>
+          ) : (
+            <DataTable
+              name={name}
+              rows={rows}
+              columns={columns}
+              order={listing.asked['order'] ?? 'name'}
+              onOrder={(order) => listing.choose({ order })}
+            />
+          )
+        }
+      </Listed>
+      <Pager listing={listing} />
     </section>
   );
 }

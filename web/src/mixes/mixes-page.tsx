@@ -6,8 +6,11 @@ import type { MixView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { useMixColour } from '../api/tints';
 import { buttonClass } from '../ui/button';
+import { Listed, NoneFits, Pager } from '../ui/list-bar';
 import { PageHead } from '../ui/page-head';
+import { RecipeBar } from '../ui/recipe-bar';
 import { Busy, Empty, Failure } from '../ui/states';
+import { useListing } from '../ui/use-listing';
 import { useDay } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import { MixFiles } from './mix-files-bar';
@@ -22,10 +25,10 @@ const MOST_BESIDE = 4;
 export function MixesPage() {
   const say = useSay();
   const { sources, error, isPending } = useMixSources();
+  const listing = useListing<MixView>('mixes', ['order', 'material']);
   const [beside, setBeside] = useState<readonly string[]>([]);
   if (isPending) return <Busy what={say('mixes.busyMixes')} />;
   if (!sources) return <Failure error={error} />;
-  const { mixes } = sources;
   const toggle = (id: string) =>
     setBeside(beside.includes(id) ? beside.filter((one) => one !== id) : [...beside, id].slice(-MOST_BESIDE));
   return (
@@ -37,30 +40,42 @@ export function MixesPage() {
           </Link>
         )}
       </PageHead>
-      {mixes.length === 0 ? (
-        <Empty title={say('mixes.noMixesYet')}>
-          <p>{say('mixes.noMixesHow')}</p>
-          <p>
-            <Link to="/mixes/new" className={buttonClass({ look: 'main', size: 'own' })}>
-              {say('shell.newMix')}
-            </Link>
-          </p>
-        </Empty>
-      ) : (
-        <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
-          {mixes.map((mix) => (
-            <MixCard
-              key={mix.id}
-              mix={mix}
-              sources={sources}
-              chosen={beside.includes(mix.id)}
-              onChoose={() => toggle(mix.id)}
-            />
-          ))}
-        </ul>
-      )}
+      <Listed listing={listing} busy={say('mixes.busyMixes')} empty={<NoMixes />}>
+        {({ rows }) => (
+          <>
+            <RecipeBar listing={listing} materials={sources.store.materials} />
+            {rows.length === 0 && <NoneFits listing={listing}>{say('mixes.noMixFits')}</NoneFits>}
+            <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
+              {rows.map((mix) => (
+                <MixCard
+                  key={mix.id}
+                  mix={mix}
+                  sources={sources}
+                  chosen={beside.includes(mix.id)}
+                  onChoose={() => toggle(mix.id)}
+                />
+              ))}
+            </ul>
+            <Pager listing={listing} />
+          </>
+        )}
+      </Listed>
       <MixFiles sources={sources} />
     </div>
+  );
+}
+
+function NoMixes() {
+  const say = useSay();
+  return (
+    <Empty title={say('mixes.noMixesYet')}>
+      <p>{say('mixes.noMixesHow')}</p>
+      <p>
+        <Link to="/mixes/new" className={buttonClass({ look: 'main', size: 'own' })}>
+          {say('shell.newMix')}
+        </Link>
+      </p>
+    </Empty>
   );
 }
 

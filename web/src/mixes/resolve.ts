@@ -2,7 +2,7 @@ import { finderOf } from '@dewpot/core/materials';
 import { mixOf, type Mix, type MixConditions } from '@dewpot/core/mixes';
 import { lessonsFor } from '@dewpot/core/planning';
 import { conditionsOf, type MixLessons } from '@dewpot/core/pours';
-import type { MaterialView, MixBody, MixInput, MixView, PourView, StoreView } from '@dewpot/contract';
+import type { MaterialView, MixBody, MixInput, MixView, PastPoursView, StoreView } from '@dewpot/contract';
 
 /** A recipe with its materials in place of their keys; lines and doses whose material is gone are left out. */
 export const resolveMix = (mix: MixBody, materials: readonly MaterialView[]): Mix => mixOf(mix, finderOf(materials));
@@ -34,9 +34,9 @@ export const conditionsFor = (
 /** A kept mix with its materials, and the conditions that it is calculated under. */
 export function keptMix(
   view: MixView,
-  { store, pours, now }: { readonly store: StoreView; readonly pours: readonly PourView[]; readonly now: number },
+  { store, past, now }: { readonly store: StoreView; readonly past: PastPoursView; readonly now: number },
 ): { mix: Mix; conditions: MixConditions } {
   const mix = resolveMix(view, store.materials);
-  const known = { store, lessons: lessonsFor(view.id, pours), now };
+  const known = { store, lessons: lessonsFor(view.id, past.lessons), now };
   return { mix, conditions: conditionsFor(mix, view.moistCuringDays, known) };
 }

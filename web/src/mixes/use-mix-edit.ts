@@ -12,7 +12,7 @@ import type { MixSources } from './use-mix-sources';
 import { useSay } from '../ui/say';
 
 /** A recipe that is being written: its draft, what follows from it, and how it is kept. */
-export function useMixEdit(id: string | undefined, first: MixInput, { store, pours }: MixSources) {
+export function useMixEdit(id: string | undefined, first: MixInput, { store, past }: MixSources) {
   const say = useSay();
   const navigate = useNavigate();
   const [key] = useState(() => id ?? uuid());
@@ -23,7 +23,7 @@ export function useMixEdit(id: string | undefined, first: MixInput, { store, pou
   const kept = useKept(id ? undefined : `/mixes/${key}`, (version) => setDraft((now) => ({ ...now, version })));
   // The age of cement is told by the day: a clock that ticks must not calculate everything again.
   const now = useDay();
-  const lessons = useMemo(() => lessonsFor(id, pours), [id, pours]);
+  const lessons = useMemo(() => lessonsFor(id, past.lessons), [id, past.lessons]);
   const known = useMemo(() => ({ store, lessons, now }), [store, lessons, now]);
   const calculated = useCalculatedMix(draft, known);
   const dried = useMixColour()({ ...draft, colourCalculated: true }, calculated.mix);

@@ -89,7 +89,7 @@ describe('what is known of a mould', () => {
       snapshot: { ...one.snapshot, release: 'paste wax' },
       life: { ...one.life, ...demoulded, damage: i === 0 ? [{ spot: 'rim' as const, size: 3 }] : [] },
     }));
-    fakeServer({ 'casts?all=1': made });
+    fakeServer({ record: made });
     open('m');
     expect(await screen.findByText(/1 of its 2 casts came out clean, usually 26 h after the pour/)).toBeVisible();
     expect(screen.getByText('Here with paste wax: 1 of 2 came out clean.')).toBeVisible();

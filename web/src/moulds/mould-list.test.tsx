@@ -4,7 +4,6 @@ import { describe, expect, it } from 'vitest';
 import { english, speakerFor } from '@dewpot/locales/testing';
 import type { MouldView, TubView } from '@dewpot/contract';
 import { fakeServer, mould, renderScreen } from '../../test/fake-server';
-import { chooseMoulds, noWish } from './mould-filter';
 import { mouldsCsv, mouldsJson, readMoulds } from './mould-files';
 import { MouldsPage } from './moulds-page';
 import { PairsPage } from './pairs-page';
@@ -23,23 +22,24 @@ const of = (key: string, name: string, piece: MouldView['piece'] = 'slab'): Moul
 const three = [mould, of('trough', 'Long trough', 'trough'), of('bought', 'Small dish', 'dish')];
 
 describe('which moulds', () => {
-  const names = (wish: Partial<typeof noWish>) =>
-    chooseMoulds(three, { ...noWish, ...wish }, speakerFor()).map(({ name }) => name);
-  it('by what they hold, how large they are, what they make, and any word', () => {
-    expect(names({})).toEqual(['Long trough', 'Nested pot', 'Small dish']);
-    expect(names({ order: 'volume' })).toEqual(['Small dish', 'Nested pot', 'Long trough']);
-    expect(names({ least: 1000, most: 3000 })).toEqual(['Nested pot']);
-    expect(names({ reach: 200 })).toEqual(['Nested pot', 'Small dish']);
-    expect(names({ piece: 'dish' })).toEqual(['Small dish']);
-    expect(names({ word: 'TROUGH' })).toEqual(['Long trough']);
-    expect(names({ order: 'cycles' })[0]).toBe('Nested pot');
-  });
   it('none of them: says so, and offers all again', async () => {
     fakeServer({ moulds: three });
-    renderScreen(<MouldsPage />);
-    await userEvent.type(await screen.findByLabelText('Search'), 'gargoyle');
-    await userEvent.click(screen.getByRole('button', { name: 'Show them all' }));
-    expect(screen.getAllByRole('link', { name: /L$/ })).toHaveLength(3);
+    renderScreen(<MouldsPage />, '/moulds?q=gargoyle&least=500', '/moulds');
+    expect(await screen.findByText('No mould fits that.')).toBeVisible();
+    expect(screen.getByRole('searchbox')).toHaveValue('gargoyle');
+    expect(screen.getByLabelText('Holding at least')).toHaveValue('500 mL');
+    await userEvent.click(screen.getByRole('button', { name: 'Show all' }));
+    await waitFor(() => expect(screen.getAllByRole('link', { name: /L$/ })).toHaveLength(3));
+    expect(screen.getByRole('searchbox')).toHaveValue('');
+  });
+  it('are asked for in the address, words as the typing pauses', async () => {
+    fakeServer({ moulds: three });
+    const router = renderScreen(<MouldsPage />, '/moulds?after=x', '/moulds');
+    await userEvent.type(await screen.findByRole('searchbox'), 'trough');
+    await waitFor(() => expect(router.state.location.search).toBe('?q=trough'));
+    expect(await screen.findByText('1 found')).toBeVisible();
+    await userEvent.selectOptions(screen.getByLabelText('Order'), 'volume');
+    await waitFor(() => expect(router.state.location.search).toBe('?q=trough&order=volume'));
   });
 });
 

@@ -1,21 +1,20 @@
 import { useState } from 'react';
-import { fullVolume, pieceGuides, type PieceKind } from '@dewpot/core/moulds';
-import type { MouldView } from '@dewpot/contract';
-import { useQuery } from '@tanstack/react-query';
+import { fullVolume, pieceGuides, pieceKinds, type PieceKind } from '@dewpot/core/moulds';
+import type { MouldOrder, MouldView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { Button, buttonClass } from '../ui/button';
 import { toast } from '../ui/toast';
-import { mouldsQuery, useSaveMould } from '../api/moulds';
+import { useSaveMould } from '../api/moulds';
 import { FileButton } from '../ui/file-button';
 import { PageHead } from '../ui/page-head';
 import { Piece, pieceSize } from '../ui/piece';
 import { QuantityField } from '../ui/quantity-field';
 import { saveFile } from '../ui/save-file';
 import { SelectField } from '../ui/select-field';
-import { Busy, Empty, Failure } from '../ui/states';
-import { TextField } from '../ui/text-field';
+import { ListBar, Listed, NoneFits, Pager, rowsOfAll } from '../ui/list-bar';
+import { Empty, Failure } from '../ui/states';
+import { useListing, type Listing } from '../ui/use-listing';
 import { useUnits } from '../ui/units';
-import { chooseMoulds, noWish, type MouldOrder, type MouldWish } from './mould-filter';
 import { mouldsCsv, mouldsJson, readMoulds } from './mould-files';
 import { useSay } from '../ui/say';
 import { identity, msg, type Message, type Phrase } from '@dewpot/core/units';
@@ -26,16 +25,7 @@ const HEIGHT = 150;
 /** All moulds as the pieces they make, to one scale, and which of them fit a wish. */
 export function MouldsPage() {
   const say = useSay();
-  const { data, isPending, error } = useQuery(mouldsQuery);
-  const [wish, setWish] = useState(noWish);
-  if (isPending) return <Busy what={say('moulds.busyMoulds')} />;
-  if (!data) return <Failure error={error} />;
-  const shown = chooseMoulds(data, wish, say);
-  const sizes = shown.map(({ shape }) => pieceSize(shape, 1));
-  const scale = Math.min(
-    ...sizes.map(({ width, height }) => Math.min((WIDTH - 16) / width, (HEIGHT - 24) / height)),
-    1,
-  );
+  const listing = useListing<MouldView>('moulds', ['order', 'piece', 'least', 'most', 'reach']);
   return (
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title={say('shell.moulds')} to="/moulds/new" add={say('shell.measureMould')}>
@@ -46,89 +36,92 @@ export function MouldsPage() {
           {say('moulds.whichNest')}
         </Link>
       </PageHead>
-      {data.length === 0 ? (
-        <Empty title={say('moulds.noMouldsYet')}>
-          <p>{say('moulds.noMouldsHow')}</p>
-          <p>
-            <Link to="/moulds/new" className={buttonClass({ look: 'main', size: 'own' })}>
-              {say('shell.measureMould')}
-            </Link>
-          </p>
-        </Empty>
-      ) : (
-        <>
-          <Wish wish={wish} onChange={setWish} />
-          {shown.length === 0 && (
-            <p className="card-slab quiet">
-              {say('moulds.noneFits', { count: data.length })}{' '}
-              <button type="button" className="link" onClick={() => setWish(noWish)}>
-                {say('moulds.showAll')}
-              </button>
-            </p>
-          )}
-          <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-5">
-            {shown.map((mould) => (
-              <MouldCard key={mould.id} mould={mould} scale={scale} />
-            ))}
-          </ul>
-        </>
-      )}
-      <Files moulds={shown} />
+      <Listed listing={listing} busy={say('moulds.busyMoulds')} empty={<NoMoulds />}>
+        {({ rows }) => (
+          <>
+            <Wish listing={listing} />
+            {rows.length === 0 && <NoneFits listing={listing}>{say('moulds.noneFits')}</NoneFits>}
+            <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-5">
+              {rows.map((mould) => (
+                <MouldCard key={mould.id} mould={mould} scale={scaleOf(rows)} />
+              ))}
+            </ul>
+            <Pager listing={listing} />
+          </>
+        )}
+      </Listed>
+      <Files listing={listing} />
     </div>
   );
 }
 
+/** The one scale at which the largest of them fits its card, px per mm. */
+function scaleOf(moulds: readonly MouldView[]): number {
+  const sizes = moulds.map(({ shape }) => pieceSize(shape, 1));
+  return Math.min(...sizes.map(({ width, height }) => Math.min((WIDTH - 16) / width, (HEIGHT - 24) / height)), 1);
+}
+
+function NoMoulds() {
+  const say = useSay();
+  return (
+    <Empty title={say('moulds.noMouldsYet')}>
+      <p>{say('moulds.noMouldsHow')}</p>
+      <p>
+        <Link to="/moulds/new" className={buttonClass({ look: 'main', size: 'own' })}>
+          {say('shell.measureMould')}
+        </Link>
+      </p>
+    </Empty>
+  );
+}
+
 const orders: readonly { readonly value: MouldOrder; readonly label: Phrase }[] = [
-  { value: 'name', label: msg('moulds.byName') },
+  { value: 'name', label: msg('ui.byName') },
   { value: 'volume', label: msg('moulds.byVolume') },
   { value: 'height', label: msg('moulds.byHeight') },
   { value: 'cycles', label: msg('moulds.mostPoured') },
 ];
 
-function Wish({ wish, onChange }: { wish: MouldWish; onChange: (wish: MouldWish) => void }) {
+const bounds = [
+  { field: 'least', label: msg('moulds.holdingAtLeast'), dimension: 'volume' },
+  { field: 'most', label: msg('moulds.andAtMost'), dimension: 'volume' },
+  { field: 'reach', label: msg('moulds.noLargerThan'), dimension: 'length' },
+] as const;
+
+/** Which moulds are shown, and in which order. */
+function Wish({ listing }: { listing: Listing<MouldView> }) {
   const say = useSay();
-  const put = (part: Partial<MouldWish>) => onChange({ ...wish, ...part });
-  const bound = (label: string, field: 'least' | 'most' | 'reach', dimension: 'volume' | 'length') => (
-    <QuantityField
-      label={label}
-      name={field}
-      dimension={dimension}
-      value={wish[field]}
-      onChange={(value) => put({ [field]: value })}
-    />
-  );
+  const { asked, choose } = listing;
+  const amount = (field: string) => (asked[field] === undefined ? undefined : Number(asked[field]));
   return (
-    <section
-      aria-label={say('moulds.whichMoulds')}
-      className="mb-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-3 lg:grid-cols-6"
-    >
-      <TextField
-        label={say('shell.search')}
-        value={wish.word}
-        onChange={(event) => put({ word: event.target.value })}
-      />
+    <ListBar listing={listing}>
       <SelectField<PieceKind | ''>
         label={say('moulds.kindOfPiece')}
-        value={wish.piece ?? ''}
+        value={(asked['piece'] ?? '') as PieceKind | ''}
         options={[
-          { value: '', label: say('moulds.anything') },
-          ...(Object.keys(pieceGuides) as PieceKind[]).map((value) => ({ value, label: pieceGuides[value].name })),
+          { value: '', label: msg('ui.any') },
+          ...pieceKinds.map((value) => ({ value, label: pieceGuides[value].name })),
         ]}
-        onChange={(piece) => {
-          const { piece: _, ...rest } = wish;
-          onChange(piece === '' ? rest : { ...rest, piece });
-        }}
+        onChange={(piece) => choose({ piece })}
       />
-      {bound(say('moulds.holdingAtLeast'), 'least', 'volume')}
-      {bound(say('moulds.andAtMost'), 'most', 'volume')}
-      {bound(say('moulds.noLargerThan'), 'reach', 'length')}
+      {bounds.map(({ field, label, dimension }) => (
+        <QuantityField
+          key={field}
+          className="w-32"
+          label={say(label)}
+          name={field}
+          dimension={dimension}
+          value={amount(field)}
+          onChange={(value) => choose({ [field]: value === undefined ? undefined : String(value) })}
+        />
+      ))}
       <SelectField
-        label={say('moulds.order')}
-        value={wish.order}
+        label={say('ui.order')}
+        value={(asked['order'] ?? 'name') as MouldOrder}
         options={orders}
-        onChange={(order) => put({ order })}
+        onChange={(order) => choose({ order })}
       />
-    </section>
+    </ListBar>
   );
 }
 
@@ -160,10 +153,13 @@ function MouldCard({ mould, scale }: { mould: MouldView; scale: number }) {
 }
 
 /** Moulds out to a file, and in from one. */
-function Files({ moulds }: { moulds: readonly MouldView[] }) {
+function Files({ listing }: { listing: Listing<MouldView> }) {
   const say = useSay();
   const save = useSaveMould();
   const [wrong, setWrong] = useState<readonly Message[]>([]);
+  const [failed, setFailed] = useState<unknown>();
+  const all = () => rowsOfAll('moulds', listing);
+  const give = (file: () => Promise<void>) => void file().then(() => setFailed(undefined), setFailed);
   const read = async (file: File) => {
     const { moulds: found, wrong: told } = readMoulds(await file.text());
     setWrong(told);
@@ -173,19 +169,21 @@ function Files({ moulds }: { moulds: readonly MouldView[] }) {
   return (
     <section aria-label={say('moulds.files')} className="mt-4">
       <div className="flex flex-wrap gap-2">
-        {moulds.length > 0 && (
+        {listing.page && listing.page.count > 0 && (
           <>
             <Button
               look="plain"
               size="low"
-              onClick={() => saveFile('moulds.csv', mouldsCsv(moulds, say), 'text/csv;charset=utf-8')}
+              onClick={() =>
+                give(async () => saveFile('moulds.csv', mouldsCsv(await all(), say), 'text/csv;charset=utf-8'))
+              }
             >
               {say('moulds.theseCsv')}
             </Button>
             <Button
               look="plain"
               size="low"
-              onClick={() => saveFile('moulds.json', mouldsJson(moulds), 'application/json')}
+              onClick={() => give(async () => saveFile('moulds.json', mouldsJson(await all()), 'application/json'))}
             >
               {say('moulds.theseJson')}
             </Button>
@@ -208,7 +206,7 @@ function Files({ moulds }: { moulds: readonly MouldView[] }) {
           ))}
         </ul>
       )}
-      <Failure error={save.error} />
+      <Failure error={save.error ?? failed} />
     </section>
   );
 }

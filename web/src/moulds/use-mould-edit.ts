@@ -1,10 +1,9 @@
 import { useMemo, useState } from 'react';
 import { mouldRecord } from '@dewpot/core/casts';
 import type { MouldView } from '@dewpot/contract';
-import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { allCastsQuery } from '../api/casts';
+import { useCastsOf } from '../api/casts';
 import { useRemoveMould, useSaveMould } from '../api/moulds';
 import { useJudgedPair } from '../judging';
 import { toast } from '../ui/toast';
@@ -19,16 +18,8 @@ import { useSay } from '../ui/say';
 
 /** What came of the casts of this mould. */
 function useRecord(id: string | undefined) {
-  const { data } = useQuery({ ...allCastsQuery, enabled: id !== undefined });
-  return useMemo(
-    () =>
-      mouldRecord(
-        (data ?? [])
-          .filter(({ mouldId }) => mouldId === id)
-          .map(({ life, snapshot }) => ({ life, release: snapshot.release })),
-      ),
-    [data, id],
-  );
+  const casts = useCastsOf(id === undefined ? undefined : { mould: id });
+  return useMemo(() => mouldRecord(casts.map(({ life, snapshot }) => ({ life, release: snapshot.release }))), [casts]);
 }
 
 /** A mould that is being drawn: its draft, what follows from it in a mix, and how it is kept. */

@@ -1,9 +1,11 @@
 import { defined } from '@dewpot/core/math';
-import { InputError, identity } from '@dewpot/core/units';
+import { InputError, identity, listed } from '@dewpot/core/units';
 import { matchWarnings } from '@dewpot/core/tints';
 import { averaged, batchColourOf, calculateSheet } from '@dewpot/core/pours';
-import type { PourInput, PourView } from '@dewpot/contract';
-import { mixNames } from './mix-names';
+import type { PourInput, PourRow, PourView } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
+import { pageQuery } from '../api/pages';
+import { pourQuery } from '../api/pours';
 import type { PlanSources, SheetPart } from './plan';
 import type { Change } from '../ui/change';
 import { useSay } from '../ui/say';
@@ -24,6 +26,14 @@ function differences(before: PourView, now: SheetPart, cover: string | undefined
   }
 }
 
+/** The pours that are offered: the newest that are done. */
+const DONE = { status: 'finished' };
+
+const asRow = ({ id, number, parts }: PourView): Pick<PourRow, 'id' | 'number' | 'mixes'> => ({
+  ...{ id, number },
+  mixes: parts.map(({ mixName }) => mixName),
+});
+
 /** An earlier pour that this one is to match, and in what it would differ. */
 export function MatchSlab({
   input,
@@ -37,23 +47,24 @@ export function MatchSlab({
   onChange: (part: Change<PourInput>) => void;
 }) {
   const say = useSay();
-  const poured = sources.pours.filter(({ status }) => status === 'finished');
-  const before = poured.find(({ id }) => id === input.matches);
+  const poured = useQuery(pageQuery<PourRow>('pours', DONE)).data?.rows ?? [];
+  const before = useQuery({ ...pourQuery(input.matches ?? ''), enabled: input.matches !== undefined }).data;
   const found = before && differences(before, calculated, input.cover, sources);
-  if (poured.length === 0) return null;
+  const offered = before && !poured.some(({ id }) => id === before.id) ? [asRow(before), ...poured] : poured;
+  if (offered.length === 0) return null;
   return (
     <div className="mb-3">
       <label className="no-print flex flex-wrap items-center gap-2 text-sm">
         {say('pours.matchColourOf')}
         <select
           className="select select-bordered h-11 w-64 max-w-full"
-          value={before?.id ?? ''}
+          value={input.matches ?? ''}
           onChange={({ target }) => onChange({ matches: target.value || undefined })}
         >
           <option value="">{say('pours.noEarlierPour')}</option>
-          {poured.map(({ id, number, parts }) => (
+          {offered.map(({ id, number, mixes }) => (
             <option key={id} value={id}>
-              {number}: {say.value(mixNames(parts))}
+              {number}: {say.value(listed(mixes))}
             </option>
           ))}
         </select>

@@ -86,12 +86,11 @@ export function itemOf(parts: readonly PourPart[], at: number) {
 /** How a mix was measured when that was last chosen, else how its like was in this workshop; undefined where nobody ever chose. */
 export function measuredBefore(
   mixId: string,
-  { pours, mixes }: Pick<PlanSources, 'pours' | 'mixes'>,
+  { past: { measured }, mixes }: Pick<PlanSources, 'past' | 'mixes'>,
 ): MeasuringWay | undefined {
-  const chosen = pours.filter(({ input }) => input.measuring !== undefined);
   const settingOf = (id: string) => mixes.find((mix) => mix.id === id)?.binderClass;
-  const own = chosen.find(({ input }) => input.mixId === mixId);
+  const own = measured.find((one) => one.mixId === mixId);
   // What is usual in a workshop goes by the binder: gypsum is weighed where cement is scooped.
-  const alike = chosen.find(({ input }) => settingOf(input.mixId) === settingOf(mixId));
-  return (own ?? alike)?.input.measuring;
+  const alike = measured.find((one) => settingOf(one.mixId) === settingOf(mixId));
+  return (own ?? alike)?.measuring;
 }

@@ -9,9 +9,9 @@ import { useAmbient, useSession } from '../api/session';
 import { usePalette } from '../api/tints';
 import { mixesQuery } from '../api/mixes';
 import { mouldsQuery } from '../api/moulds';
-import { poursQuery } from '../api/pours';
+import { pastPoursQuery, pourQuery } from '../api/pours';
 import { buttonClass } from '../ui/button';
-import { Known } from '../ui/known';
+import { Known, KnownOne } from '../ui/known';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { BenchLog } from './bench-log';
@@ -31,34 +31,42 @@ export function PourPage() {
   const { id = 'new' } = useParams();
   const [search] = useSearchParams();
   const fresh = id === 'new';
+  const named = fresh ? search.get('again') : id;
+  const pour = (known: PourView | undefined) => <KnownPour key={id} id={id} pour={known} />;
   return (
-    <Known list={poursQuery} ids={[fresh ? search.get('again') : id]} what={say('pours.busyPour')}>
-      <Known list={mouldsQuery} ids={[fresh ? search.get('mould') : null]} what={say('moulds.busyMould')}>
-        <Known list={mixesQuery} ids={[fresh ? search.get('mix') : null]} what={say('mixes.theMix')}>
-          <KnownPour key={id} id={id} />
-        </Known>
+    <Known list={mouldsQuery} ids={[fresh ? search.get('mould') : null]} what={say('moulds.busyMould')}>
+      <Known list={mixesQuery} ids={[fresh ? search.get('mix') : null]} what={say('mixes.theMix')}>
+        {named === null ? (
+          pour(undefined)
+        ) : (
+          <KnownOne one={pourQuery(named)} what={say('pours.busyPour')}>
+            {pour}
+          </KnownOne>
+        )}
       </Known>
     </Known>
   );
 }
 
-function KnownPour({ id }: { id: string }) {
+/** `pour`: the one at that address, or for a new one the one that it is to be like. */
+function KnownPour({ id, pour }: { id: string; pour: PourView | undefined }) {
   const say = useSay();
   const [search] = useSearchParams();
   const { workshop } = useSession();
   const ambient = useAmbient();
   const [now] = useState(useNow());
-  const [moulds, mixes, pours] = [useQuery(mouldsQuery), useQuery(mixesQuery), useQuery(poursQuery)];
+  const [moulds, mixes, past] = [useQuery(mouldsQuery), useQuery(mixesQuery), useQuery(pastPoursQuery)];
   const shelf = useQuery(shelfQuery);
   const aside = useQuery(asideQuery);
   const { palette, ...colours } = usePalette();
-  if (colours.isPending || ambient.isPending || aside.isPending) return <Busy what={say('pours.busyPour')} />;
-  if (!moulds.data || !mixes.data || !pours.data || !palette) return <Failure error={colours.error} />;
+  if (colours.isPending || ambient.isPending || aside.isPending || past.isPending)
+    return <Busy what={say('pours.busyPour')} />;
+  if (!moulds.data || !mixes.data || !past.data || !palette) return <Failure error={colours.error ?? past.error} />;
   const sources: PlanSources = {
     moulds: moulds.data,
     mixes: mixes.data,
     palette,
-    pours: pours.data,
+    past: past.data,
     aside: aside.data ?? [],
     ambientBasis: ambient.data?.basis ?? 'guess',
     ...(ambient.data && ambient.data.basis !== 'guess' && { ahead: ambient.data.ahead.slice(0, TWO_DAYS) }),
@@ -66,16 +74,13 @@ function KnownPour({ id }: { id: string }) {
     workshop,
     now,
   };
-  const known = pours.data.find((pour) => pour.id === id);
+  const known = pour?.id === id ? pour : undefined;
   if (known?.status === 'finished') return <PouredView pour={known} />;
   if (known?.status === 'started') return <BenchLog pour={known} />;
   if (known)
     return <PourPlanner key={id} id={id} first={{ ...known.input, version: known.version }} sources={sources} />;
-  const again = pours.data.find((pour) => pour.id === search.get('again'));
-  if (again)
-    return (
-      <PourPlanner key={again.id} again={again} first={againInput(again, sources, ambient.data)} sources={sources} />
-    );
+  if (pour)
+    return <PourPlanner key={pour.id} again={pour} first={againInput(pour, sources, ambient.data)} sources={sources} />;
   const first = firstInput(sources, search, ambient.data);
   return first ? (
     <PourPlanner key="new" first={first} sources={sources} />
@@ -90,9 +95,9 @@ function firstInput(
   search: URLSearchParams,
   ambient: AmbientView | undefined,
 ): PourInput | undefined {
-  const { moulds, mixes, pours, palette, full } = sources;
+  const { moulds, mixes, past, palette, full } = sources;
   const { scoops } = palette.store;
-  const last = pours.find(({ status }) => status === 'finished')?.input;
+  const { last } = past;
   const named = <T extends { id: string }>(all: readonly T[], key: string | null | undefined) =>
     all.find(({ id }) => id === key);
   const mix = named(mixes, search.get('mix')) ?? named(mixes, last?.mixId) ?? mixes[0];

@@ -6,9 +6,8 @@ import { consistency } from '@dewpot/core/mixes';
 import type { PourPart } from '@dewpot/core/planning';
 import { calculateSheet } from '@dewpot/core/pours';
 import type { PourView } from '@dewpot/contract';
-import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { allCastsQuery } from '../api/casts';
+import { useCastsOf } from '../api/casts';
 import { useUndoPour } from '../api/pours';
 import { Button, buttonClass } from '../ui/button';
 import { stageWords } from '../ui/casts/stage-words';
@@ -78,7 +77,7 @@ function WentIn({ part: { plan, log, mixName, mixRevision }, named }: { part: Po
 /** A pour that is in the record: what went in, and what came of it. */
 export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { pour: PourView }) {
   const say = useSay();
-  const casts = (useQuery(allCastsQuery).data ?? []).filter(({ pourId }) => pourId === id);
+  const casts = useCastsOf({ pour: id });
   const undo = useUndoPour();
   const [own] = parts;
   return (

@@ -1,14 +1,14 @@
-import { msg, type Message } from '@dewpot/core/units';
-import { useQuery } from '@tanstack/react-query';
-import type { PourStatus, PourView } from '@dewpot/contract';
+import { listed, msg, type Message } from '@dewpot/core/units';
+import { pourStatuses, type PourRow, type PourStatus } from '@dewpot/contract';
 import { Link } from 'react-router';
-import { poursQuery } from '../api/pours';
 import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { exactTime, whenOf } from '../ui/format-time';
-import { Busy, Empty, Failure } from '../ui/states';
+import { ListBar, Listed, NoneFits, Pager } from '../ui/list-bar';
+import { SelectField } from '../ui/select-field';
+import { Empty } from '../ui/states';
+import { useListing, type Listing } from '../ui/use-listing';
 import { useNow } from '../ui/use-now';
-import { mixNames } from './mix-names';
 import { useSay } from '../ui/say';
 
 const statusWords: Record<PourStatus, Message> = {
@@ -17,36 +17,77 @@ const statusWords: Record<PourStatus, Message> = {
   finished: msg('ui.eventPoured'),
 };
 
+const anyOne = { value: '', label: msg('ui.any') } as const;
+
 /** All pours, the newest first. */
 export function PoursPage() {
   const say = useSay();
-  const { data, isPending, error } = useQuery(poursQuery);
-  if (isPending) return <Busy what={say('pours.busyPours')} />;
-  if (!data) return <Failure error={error} />;
+  const listing = useListing<PourRow>('pours', ['status', 'order']);
   return (
     <div className="mx-auto max-w-4xl p-4">
       <PageHead title={say('pours.pours')} to="/pours/new" add={say('shell.planPour')} />
-      {data.length === 0 ? (
-        <Empty title={say('pours.nothingPoured')}>
-          <p>{say('pours.nothingPouredHow')}</p>
-          <p>
-            <Link to="/pours/new" className={buttonClass({ look: 'main', size: 'own' })}>
-              {say('shell.planPour')}
-            </Link>
-          </p>
-        </Empty>
-      ) : (
-        <ul className="card-slab divide-base-300 divide-y py-1">
-          {data.map((pour) => (
-            <PourRow key={pour.id} pour={pour} />
-          ))}
-        </ul>
-      )}
+      <Listed listing={listing} busy={say('pours.busyPours')} empty={<NoPours />}>
+        {({ rows }) => (
+          <>
+            <ListBar listing={listing}>
+              <Choices listing={listing} />
+            </ListBar>
+            {rows.length === 0 ? (
+              <NoneFits listing={listing}>{say('pours.noPourFits')}</NoneFits>
+            ) : (
+              <ul className="card-slab divide-base-300 divide-y py-1">
+                {rows.map((pour) => (
+                  <PourLine key={pour.id} pour={pour} />
+                ))}
+              </ul>
+            )}
+            <Pager listing={listing} />
+          </>
+        )}
+      </Listed>
     </div>
   );
 }
 
-function PourRow({ pour: { id, number, status, parts, pouredAt } }: { pour: PourView }) {
+/** Which pours are shown, and in which order. */
+function Choices({ listing: { asked, choose } }: { listing: Listing<PourRow> }) {
+  const say = useSay();
+  return (
+    <>
+      <SelectField<PourStatus | ''>
+        label={say('pours.statusTitle')}
+        value={(asked['status'] ?? '') as PourStatus | ''}
+        options={[anyOne, ...pourStatuses.map((value) => ({ value, label: statusWords[value] }))]}
+        onChange={(status) => choose({ status })}
+      />
+      <SelectField
+        label={say('ui.order')}
+        value={asked['order'] ?? 'newest'}
+        options={[
+          { value: 'newest', label: msg('ui.newestFirst') },
+          { value: 'oldest', label: msg('ui.oldestFirst') },
+        ]}
+        onChange={(order) => choose({ order })}
+      />
+    </>
+  );
+}
+
+function NoPours() {
+  const say = useSay();
+  return (
+    <Empty title={say('pours.nothingPoured')}>
+      <p>{say('pours.nothingPouredHow')}</p>
+      <p>
+        <Link to="/pours/new" className={buttonClass({ look: 'main', size: 'own' })}>
+          {say('shell.planPour')}
+        </Link>
+      </p>
+    </Empty>
+  );
+}
+
+function PourLine({ pour: { id, number, status, pieces, mixes, pouredAt } }: { pour: PourRow }) {
   const say = useSay();
   const now = useNow();
   return (
@@ -58,11 +99,9 @@ function PourRow({ pour: { id, number, status, parts, pouredAt } }: { pour: Pour
         <span className="numeral text-2xl">{number}</span>
         <span className="min-w-0">
           <span className="block truncate font-semibold">
-            {parts
-              .flatMap(({ plan }) => plan.items.map(({ count, name }) => say('pours.itemCount', { count, name })))
-              .join(', ')}
+            {pieces.map(({ count, name }) => say('pours.itemCount', { count, name })).join(', ')}
           </span>
-          <span className="quiet block text-sm">{say.value(mixNames(parts))}</span>
+          <span className="quiet block text-sm">{say.value(listed(mixes))}</span>
         </span>
         <span
           className={status === 'finished' ? 'quiet text-sm' : 'text-accent font-semibold'}

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { calculateSheet, plannedLog } from '@dewpot/core/pours';
 import type { PourInput, PourView } from '@dewpot/contract';
-import { fakeServer, mix, mould, palette, renderScreen, store } from '../../test/fake-server';
+import { fakeServer, mix, mould, palette, renderScreen, store, noPast } from '../../test/fake-server';
 import { cast, NOW, session } from '../../test/stand-ins';
 import { judgingOf, partsChosen } from './plan';
 import { calculateParts } from './calculate-parts';
@@ -25,7 +25,7 @@ const sources = {
   mixes: [mix],
   palette,
   workshop: session.workshop,
-  pours: [],
+  past: noPast,
   aside: [],
   ambientBasis: 'measured' as const,
   full: [],
@@ -289,7 +289,7 @@ describe('the record of pours', () => {
 
   it('starts the same again with what its record suggests, each with its evidence', async () => {
     const short = { ...finished, parts: [{ ...parts[0]!, log: { ...log, leftover: 0, short: 300 } }] };
-    fakeServer({ pours: [short], 'casts?all=1': [] });
+    fakeServer({ pours: [short], record: [] });
     open('/pours/new?again=q');
     const again = await screen.findByRole('region', { name: 'Repeat this pour' });
     expect(again).toHaveTextContent('Mix more: 10 % spare. It fell 300 mL short of the moulds.');
@@ -301,7 +301,7 @@ describe('the record of pours', () => {
 
   it('lets one be taken back as long as its casts only set', async () => {
     const own = { ...cast('7a'), pourId: 'q', stage: 'setting' as const };
-    const sent = fakeServer({ pours: [finished], 'casts?all=1': [own] });
+    const sent = fakeServer({ pours: [finished], record: [own] });
     open('/pours/q');
     await userEvent.click(await screen.findByRole('button', { name: /^Undo pour/ }));
     await waitFor(() => expect(sent).toEqual([{ method: 'POST', path: 'pours/q/undo', body: undefined }]));

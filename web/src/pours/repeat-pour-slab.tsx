@@ -1,8 +1,7 @@
 import { identity } from '@dewpot/core/units';
 import { repeatPourAdvice, type AgainAdvice } from '@dewpot/core/casts';
 import type { PourInput, PourView } from '@dewpot/contract';
-import { useQuery } from '@tanstack/react-query';
-import { allCastsQuery } from '../api/casts';
+import { useCastsOf } from '../api/casts';
 import { Button } from '../ui/button';
 import { useSay } from '../ui/say';
 
@@ -17,7 +16,7 @@ export function AgainSlab({
   onChange: (part: Partial<PourInput>) => void;
 }) {
   const say = useSay();
-  const casts = (useQuery(allCastsQuery).data ?? []).filter(({ pourId }) => pourId === pour.id);
+  const casts = useCastsOf({ pour: pour.id });
   const advice = pour.parts.flatMap((part): AgainAdvice[] => {
     const own = casts.filter(({ snapshot }) => snapshot.mixName === part.mixName);
     return repeatPourAdvice(

@@ -4,7 +4,8 @@ import { useQuery } from '@tanstack/react-query';
 import { NavLink, useLocation } from 'react-router';
 import { useWaiting } from '../api/casts';
 import { useAmbient, useSession, useSignOut } from '../api/session';
-import { poursQuery } from '../api/pours';
+import { pageQuery } from '../api/pages';
+import type { PourRow } from '@dewpot/contract';
 import { SearchControl } from './search-control';
 import { useShelf } from '../shelf';
 import { Button, buttonClass } from '../ui/button';
@@ -15,13 +16,15 @@ import { stations } from './stations';
 import { useTheme, type Theme } from './theme';
 import { useSay } from '../ui/say';
 
+const AT_BENCH = { status: 'started', size: '1' };
+
 /** What waits at a station, as a number; 0 where nothing does. */
 function useWaitingAt(): Record<string, number> {
   const { groups } = useShelf();
-  const pours = useQuery(poursQuery).data ?? [];
+  const atBench = useQuery(pageQuery<PourRow>('pours', AT_BENCH)).data?.count ?? 0;
   return {
     '/': groups.filter(({ due }) => due).length,
-    '/pours': pours.filter(({ status }) => status === 'started').length,
+    '/pours': atBench,
   };
 }
 

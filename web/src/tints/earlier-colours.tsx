@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { allCastsQuery } from '../api/casts';
+import type { CastRow } from '@dewpot/contract';
+import { pageQuery } from '../api/pages';
 import type { Palette } from '../api/tints';
 import { dryOf } from './tint-words';
 import { useSay } from '../ui/say';
@@ -15,7 +16,7 @@ const MOST = 40;
 
 /** Colours that were there before: of casts, of chips as they were measured, and of tints. */
 function useEarlier(palette: Palette): readonly Earlier[] {
-  const casts = useQuery(allCastsQuery).data ?? [];
+  const casts = useQuery(pageQuery<CastRow>('casts')).data?.rows ?? [];
   const chips = palette.swatches.flatMap(({ id, name, measured }) =>
     measured ? [{ key: id, name: `${name} (chip)`, colour: measured.colour }] : [],
   );

@@ -1,12 +1,16 @@
 import { useMemo } from 'react';
 import { defined } from '@dewpot/core/math';
+import { isPigment } from '@dewpot/core/mixes';
 import { tintOf } from '@dewpot/core/tints';
 import type { TintView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { usePalette, type Palette } from '../api/tints';
 import { buttonClass } from '../ui/button';
 import { CastFace } from '../ui/cast-face';
+import { Listed, NoneFits, Pager } from '../ui/list-bar';
+import { RecipeBar } from '../ui/recipe-bar';
 import { Busy, Empty, Failure } from '../ui/states';
+import { useListing } from '../ui/use-listing';
 import { PigmentsSlab } from './pigments-slab';
 import { TintHead, TintRoom } from './tint-nav';
 import { calculateTintBody, tellTint } from './tint-words';
@@ -16,8 +20,10 @@ import { useSay } from '../ui/say';
 export function TintsPage() {
   const say = useSay();
   const { palette, error, isPending } = usePalette();
+  const listing = useListing<TintView>('tints', ['order', 'material']);
   if (isPending) return <Busy what={say('tints.busyTints')} />;
   if (!palette) return <Failure error={error} />;
+  const { materials } = palette.store;
   return (
     <TintRoom>
       <TintHead title={say('shell.tints')}>
@@ -26,28 +32,43 @@ export function TintsPage() {
         </Link>
       </TintHead>
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
-        {palette.tints.length === 0 ? (
-          <Empty title={say('tints.noTintsYet')}>
-            <p>{say('tints.noTintsHow')}</p>
-            <p className="flex flex-wrap justify-center gap-2">
-              <Link to="/tints/wanted" className={buttonClass({ look: 'main', size: 'own' })}>
-                {say('shell.matchColour')}
-              </Link>
-              <Link to="/tints/new" className={buttonClass({ size: 'own' })}>
-                {say('shell.newTint')}
-              </Link>
-            </p>
-          </Empty>
-        ) : (
-          <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-            {palette.tints.map((tint) => (
-              <TintCard key={tint.id} tint={tint} palette={palette} />
-            ))}
-          </ul>
-        )}
+        <Listed listing={listing} busy={say('tints.busyTints')} empty={<NoTints />}>
+          {({ rows }) => (
+            <div>
+              <RecipeBar
+                listing={listing}
+                materials={materials.filter((one) => one.kind === 'binder' || isPigment(one))}
+              />
+              {rows.length === 0 && <NoneFits listing={listing}>{say('tints.noTintFits')}</NoneFits>}
+              <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+                {rows.map((tint) => (
+                  <TintCard key={tint.id} tint={tint} palette={palette} />
+                ))}
+              </ul>
+              <Pager listing={listing} />
+            </div>
+          )}
+        </Listed>
         <PigmentsSlab palette={palette} />
       </div>
     </TintRoom>
+  );
+}
+
+function NoTints() {
+  const say = useSay();
+  return (
+    <Empty title={say('tints.noTintsYet')}>
+      <p>{say('tints.noTintsHow')}</p>
+      <p className="flex flex-wrap justify-center gap-2">
+        <Link to="/tints/wanted" className={buttonClass({ look: 'main', size: 'own' })}>
+          {say('shell.matchColour')}
+        </Link>
+        <Link to="/tints/new" className={buttonClass({ size: 'own' })}>
+          {say('shell.newTint')}
+        </Link>
+      </p>
+    </Empty>
   );
 }
 

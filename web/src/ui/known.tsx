@@ -1,5 +1,6 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { useQuery, type QueryKey, type UseQueryOptions } from '@tanstack/react-query';
+import { ProblemFailure } from '../api/client';
 import { Nowhere } from './not-found';
 import { Busy, Failure } from './states';
 
@@ -39,4 +40,20 @@ export function Known<T, K extends QueryKey>({
   if (isPending || stale) return <Busy what={what} />;
   if (!data || (lacking !== '' && error)) return <Failure error={error} />;
   return lacking === '' ? children : <Nowhere />;
+}
+
+/** Shows what stands on one thing that an address names; what the server does not know is said. */
+export function KnownOne<T, K extends QueryKey>({
+  one,
+  what,
+  children,
+}: {
+  one: UseQueryOptions<T, Error, T, K>;
+  what: string;
+  children: (thing: T) => ReactNode;
+}) {
+  const { data, error, isPending } = useQuery(one);
+  if (isPending) return <Busy what={what} />;
+  if (data !== undefined) return children(data);
+  return error instanceof ProblemFailure && error.problem.status === 404 ? <Nowhere /> : <Failure error={error} />;
 }

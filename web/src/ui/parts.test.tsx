@@ -1,10 +1,10 @@
 import { speakerFor } from '@dewpot/locales/testing';
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { computed, figure, line } from '@dewpot/core/units';
 import { HOUR, NOW, renderInside } from '../../test/stand-ins';
-import { DataTable, type TableColumn } from './data-table';
+import { csvOf, DataTable, type TableColumn } from './data-table';
 import { BigFigure } from './figure-working';
 import { dayOf, spanOf, whenOf } from './format-time';
 import { ScoopTally } from './scoop-tally';
@@ -71,23 +71,23 @@ describe('a table', () => {
     { code: '10a', mass: 1200 },
   ];
   const columns: TableColumn<(typeof rows)[number]>[] = [
-    { id: 'code', title: 'Code', value: ({ code }) => code },
-    { id: 'mass', title: 'Mass', value: ({ mass }) => mass, right: true },
+    { id: 'code', title: 'Code', value: ({ code }) => code, rising: 'oldest', falling: 'newest' },
+    { id: 'mass', title: 'Mass', value: ({ mass }) => mass, show: ({ mass }) => `${mass} g`, right: true },
   ];
-  const codes = () =>
-    screen
-      .getAllByRole('row')
-      .slice(1)
-      .map((row) => row.firstChild?.textContent);
-  it('sorts by its heads and shows only rows with a word', async () => {
-    renderInside(<DataTable name="Casts" rows={rows} columns={columns} empty="None." />);
-    await userEvent.click(screen.getByRole('button', { name: 'Mass' }));
-    expect(codes()).toEqual(['10a', '2a']);
-    await userEvent.click(screen.getByRole('button', { name: 'Mass' }));
-    expect(codes()).toEqual(['2a', '10a']);
-    await userEvent.type(screen.getByRole('searchbox'), '10a');
-    expect(codes()).toEqual(['10a']);
-    await userEvent.type(screen.getByRole('searchbox'), 'zz');
-    expect(screen.getByText('None.')).toBeVisible();
+  it.each([
+    ['newest', 'descending', 'oldest'],
+    ['oldest', 'ascending', 'newest'],
+    ['mass', 'none', 'oldest'],
+  ])('whose list is in the order %s asks for another one by its heads', async (order, sorted, next) => {
+    const onOrder = vi.fn();
+    renderInside(<DataTable name="Casts" rows={rows} columns={columns} order={order} onOrder={onOrder} />);
+    expect(screen.getByRole('columnheader', { name: 'Code' })).toHaveAttribute('aria-sort', sorted);
+    expect(screen.getByRole('cell', { name: '900 g' })).toBeVisible();
+    expect(screen.queryByRole('button', { name: 'Mass' })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Code' }));
+    expect(onOrder).toHaveBeenCalledExactlyOnceWith(next);
+  });
+  it('goes out as it is shown, column by column', () => {
+    expect(csvOf(rows, columns)).toBe('Code,Mass\r\n2a,900\r\n10a,1200');
   });
 });

@@ -142,7 +142,7 @@ describe('the door', () => {
       }),
     });
     renderScreen(<DoorPage />);
-    await userEvent.type(screen.getByLabelText('E-mail'), 'ada@example.org');
+    await userEvent.type(await screen.findByLabelText('E-mail'), 'ada@example.org');
     await userEvent.type(screen.getByLabelText('Passphrase'), 'guess');
     await userEvent.click(screen.getByRole('button', { name: 'Sign in' }));
     expect(await screen.findByRole('alert')).toHaveTextContent('Sign-in failed');

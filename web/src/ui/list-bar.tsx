@@ -1,0 +1,155 @@
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { ArrowLeft, ArrowRight, Download } from 'lucide-react';
+import { Link } from 'react-router';
+import type { Page } from '@dewpot/contract';
+import { everyRow } from '../api/pages';
+import { Button, buttonClass } from './button';
+import { useSay } from './say';
+import { Busy, Failure } from './states';
+import type { Listing } from './use-listing';
+
+/** From the last letter that is typed until the list is asked for, ms. */
+const PAUSE = 250;
+
+/** Words that a list is searched for: asked for as the typing pauses. */
+function SearchWords({ value, onChange }: { value: string; onChange: (words: string) => void }) {
+  const say = useSay();
+  const [typed, setTyped] = useState(value);
+  const told = useRef(value);
+  const tell = useRef(onChange);
+  useEffect(() => {
+    tell.current = onChange;
+    // Words that came from elsewhere, as by the way back; what is told from here comes back later than it is typed.
+    if (value !== told.current) {
+      told.current = value;
+      setTyped(value);
+    }
+  }, [value, onChange]);
+  useEffect(() => {
+    if (typed.trim() === told.current) return undefined;
+    const pause = setTimeout(() => {
+      told.current = typed.trim();
+      tell.current(told.current);
+    }, PAUSE);
+    return () => clearTimeout(pause);
+  }, [typed]);
+  return (
+    <input
+      type="search"
+      maxLength={80}
+      aria-label={say('ui.showOnlyRows')}
+      placeholder={say('ui.onlyRows')}
+      className="input input-bordered h-11 w-full max-w-64"
+      value={typed}
+      onChange={(event) => setTyped(event.target.value)}
+    />
+  );
+}
+
+/** The head of a list: its words, its choices, how many there are, and all of them as a file. */
+export function ListBar<Row>({
+  listing: { asked, page, chosen, choose },
+  children,
+  onExport,
+}: {
+  listing: Listing<Row>;
+  children?: ReactNode;
+  onExport?: (() => Promise<void>) | undefined;
+}) {
+  const say = useSay();
+  return (
+    <div className="no-print mb-3 flex flex-wrap items-end gap-3">
+      <SearchWords value={asked['q'] ?? ''} onChange={(q) => choose({ q })} />
+      {children}
+      <span role="status" className="quiet self-center text-sm">
+        {page && say(chosen ? 'ui.foundCount' : 'ui.countInAll', { count: page.count })}
+      </span>
+      {onExport && <Export onExport={onExport} />}
+    </div>
+  );
+}
+
+function Export({ onExport }: { onExport: () => Promise<void> }) {
+  const say = useSay();
+  const [state, setState] = useState<{ busy: boolean; error?: unknown }>({ busy: false });
+  const run = () => {
+    setState({ busy: true });
+    onExport().then(
+      () => setState({ busy: false }),
+      (error: unknown) => setState({ busy: false, error }),
+    );
+  };
+  return (
+    <>
+      <Button size="low" className="ml-auto" disabled={state.busy} onClick={run}>
+        <Download size={16} aria-hidden="true" /> {say('ui.csv')}
+      </Button>
+      <Failure error={state.error} />
+    </>
+  );
+}
+
+/** Every row that a list's address asks for, of all its pages. */
+export const rowsOfAll = <Row,>(list: string, { asked }: Listing<Row>): Promise<Row[]> => everyRow<Row>(list, asked);
+
+/** To the pages before and after; nothing where there is one page. */
+export function Pager<Row>({ listing: { page, turn } }: { listing: Listing<Row> }) {
+  const say = useSay();
+  if (!page || (page.before === null && page.after === null)) return null;
+  const { before, after } = page;
+  return (
+    <nav aria-label={say('ui.pages')} className="no-print mt-4 flex justify-center gap-3">
+      {before !== null && (
+        <Link to={turn('before', before)} className={buttonClass({ size: 'low' })}>
+          <ArrowLeft size={16} aria-hidden="true" /> {say('ui.previousPage')}
+        </Link>
+      )}
+      {after !== null && (
+        <Link to={turn('after', after)} className={buttonClass({ size: 'low' })}>
+          {say('ui.nextPage')} <ArrowRight size={16} aria-hidden="true" />
+        </Link>
+      )}
+    </nav>
+  );
+}
+
+/** Said in place of rows where none fits what is asked. */
+export function NoneFits<Row>({ listing: { clear }, children }: { listing: Listing<Row>; children: ReactNode }) {
+  const say = useSay();
+  return (
+    <p className="card-slab quiet">
+      {children}{' '}
+      <button type="button" className="link min-h-11" onClick={clear}>
+        {say('ui.showAll')}
+      </button>
+    </p>
+  );
+}
+
+/** A list as far as it is there: being read, gone wrong, with nothing in it yet, or its page. */
+export function Listed<Row>({
+  listing: { page, error, isPending, chosen, clear },
+  busy,
+  empty,
+  children,
+}: {
+  listing: Listing<Row>;
+  busy: string;
+  /** Shown where the workshop has none at all. */
+  empty: ReactNode;
+  children: (page: Page<Row>) => ReactNode;
+}) {
+  const say = useSay();
+  if (isPending) return <Busy what={busy} />;
+  if (!page)
+    return (
+      <Failure error={error}>
+        {chosen && (
+          <Button size="low" onClick={clear}>
+            {say('ui.showAll')}
+          </Button>
+        )}
+      </Failure>
+    );
+  return page.count === 0 && !chosen ? empty : children(page);
+}
