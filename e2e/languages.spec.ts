@@ -142,7 +142,7 @@ async function dry({ request }: Page): Promise<void> {
 
 /** Puts one coat on the cast that is due, from the shelf, and finds it sealed on its page. */
 async function coat(page: Page, say: Speaker): Promise<void> {
-  const task = say('casts.taskCoat');
+  const task = say('today.taskCoat');
   await page.goto('/');
   await page
     .getByRole('button', { name: new RegExp(`^${task}: Nested pot`) })

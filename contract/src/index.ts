@@ -6,6 +6,7 @@ export * from './judging.js';
 export * from './kinds.js';
 export * from './limits.js';
 export * from './lists.js';
+export * from './page.js';
 export * from './sealing-questions.js';
 export * from './sealing.js';
 export * from './calendar.js';

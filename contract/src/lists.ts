@@ -4,21 +4,8 @@ import { stages, type Stage } from '@dewpot/core/casts';
 import { IsIn, IsOptional, IsUUID } from 'class-validator';
 import { Numeric } from './numeric.js';
 import { Millilitres, Millimetres, Text, Whole } from './limits.js';
+import { MOST_ON_PAGE } from './page.js';
 import { pourStatuses, type PourStatus } from './pours.js';
-
-/** The most rows that one page of a list has. */
-export const MOST_ON_PAGE = 200;
-
-/** One page of a list. */
-export interface Page<Row> {
-  readonly rows: readonly Row[];
-  /** How many rows all pages have together. */
-  readonly count: number;
-  /** Where the page before this one ends; null where this is the first. */
-  readonly before: string | null;
-  /** Where the page after this one begins; null where this is the last. */
-  readonly after: string | null;
-}
 
 /** Which page of a list is asked for, and what its rows have in common. */
 export class PageQuery {
@@ -57,7 +44,13 @@ export interface PourRow {
   readonly id: string;
   readonly number: number;
   readonly status: PourStatus;
-  readonly pieces: readonly { readonly name: string; readonly count: number }[];
+  readonly pieces: readonly {
+    readonly mouldId: string;
+    readonly name: string;
+    readonly count: number;
+    /** #rrggbb */
+    readonly colour: string;
+  }[];
   /** Names of its mixes, its own first. */
   readonly mixes: readonly string[];
   /** ms */

@@ -24,6 +24,7 @@ import en_shell from '../en/shell.json' with { type: 'json' };
 import en_simulation from '../en/simulation.json' with { type: 'json' };
 import en_solids from '../en/solids.json' with { type: 'json' };
 import en_tints from '../en/tints.json' with { type: 'json' };
+import en_today from '../en/today.json' with { type: 'json' };
 import en_ui from '../en/ui.json' with { type: 'json' };
 import en_units from '../en/units.json' with { type: 'json' };
 import en_weighing from '../en/weighing.json' with { type: 'json' };
@@ -52,6 +53,7 @@ import es_shell from '../es/shell.json' with { type: 'json' };
 import es_simulation from '../es/simulation.json' with { type: 'json' };
 import es_solids from '../es/solids.json' with { type: 'json' };
 import es_tints from '../es/tints.json' with { type: 'json' };
+import es_today from '../es/today.json' with { type: 'json' };
 import es_ui from '../es/ui.json' with { type: 'json' };
 import es_units from '../es/units.json' with { type: 'json' };
 import es_weighing from '../es/weighing.json' with { type: 'json' };
@@ -84,6 +86,7 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     simulation: en_simulation,
     solids: en_solids,
     tints: en_tints,
+    today: en_today,
     ui: en_ui,
     units: en_units,
     weighing: en_weighing,
@@ -114,6 +117,7 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     simulation: es_simulation,
     solids: es_solids,
     tints: es_tints,
+    today: es_today,
     ui: es_ui,
     units: es_units,
     weighing: es_weighing,

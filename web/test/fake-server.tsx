@@ -160,7 +160,9 @@ const asPage = (rows: readonly object[]) => (_: unknown, query: URLSearchParams)
 
 const pourRow = ({ id, number, status, parts, pouredAt }: PourView): PourRow => ({
   ...{ id, number, status },
-  pieces: parts.flatMap(({ plan }) => plan.items.map(({ name, count }) => ({ name, count }))),
+  pieces: parts.flatMap(({ plan, colour }) =>
+    plan.items.map(({ mouldId, name, count }) => ({ mouldId, name, count, colour })),
+  ),
   mixes: parts.map(({ mixName }) => mixName),
   ...(pouredAt !== undefined && { pouredAt }),
 });

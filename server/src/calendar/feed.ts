@@ -20,7 +20,7 @@ const nameOf = ({ due, casts }: RoundLine<CastView>) =>
   [defined(casts[0]).id, due.task, due.core ?? ''].join('-').replace(/[^\w-]+/g, '_');
 
 const titleOf = ({ due, casts, place }: RoundLine<CastView>) =>
-  msg('casts.dueTitle', {
+  msg('today.dueTitle', {
     task: taskInWords(due),
     mould: defined(casts[0]).snapshot.mouldName,
     count: casts.length,

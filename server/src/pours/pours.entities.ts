@@ -23,8 +23,11 @@ export interface StoredChoices extends PourChoices {
 
 /** So many pieces of a mould that a pour makes. */
 export interface PouredPiece {
+  readonly mouldId: string;
   readonly name: string;
   readonly count: number;
+  /** #rrggbb */
+  readonly colour: string;
 }
 
 @Entity('pours')

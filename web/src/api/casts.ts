@@ -6,14 +6,8 @@ import {
   useQueryClient,
   type QueryClient,
 } from '@tanstack/react-query';
-import {
-  MOST_ON_PAGE,
-  type CastDetail,
-  type CastEventTold,
-  type CastRow,
-  type CastView,
-  type DemouldWaysInput,
-} from '@dewpot/contract';
+import type { CastDetail, CastEventTold, CastRow, CastView, DemouldWaysInput } from '@dewpot/contract';
+import { MOST_ON_PAGE } from '@dewpot/contract/page';
 import { ask } from './client';
 import { pageQuery } from './pages';
 import { refresh } from './refresh';

@@ -1,5 +1,6 @@
 import { DAY, MINUTE } from '@dewpot/core/units';
-import { MOST_ON_PAGE, type Page } from '@dewpot/contract';
+// The classes that check requests stay out of what a browser fetches first.
+import { MOST_ON_PAGE, type Page } from '@dewpot/contract/page';
 import { queryOptions } from '@tanstack/react-query';
 import { ask } from './client';
 

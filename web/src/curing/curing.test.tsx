@@ -22,7 +22,7 @@ const pull: Due = {
   early: NOW,
   good: NOW,
   late: NOW + HOUR,
-  told: msg('curing.turnAndDraw'),
+  told: msg('today.turnAndDraw'),
 };
 const { uncoveredAt: _, ...young } = base.life;
 const damp = cast('2a', { stage: 'curing', life: { ...young, stage: 'curing', demouldedAt: NOW - 20 * HOUR } });

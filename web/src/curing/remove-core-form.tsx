@@ -22,7 +22,7 @@ export function RemoveCoreForm({ casts, due, busy, record }: ActionProps) {
           onChange={setCore}
         />
       )}
-      <p>{say('curing.coreTooEarly', { core, which: how ? say.value(how) : say('curing.turnAndDraw') })}</p>
+      <p>{say('curing.coreTooEarly', { core, which: how ? say.value(how) : say('today.turnAndDraw') })}</p>
       <DoneButton
         casts={casts.filter(({ life }) => !life.pulled?.includes(core))}
         busy={busy}

@@ -1,11 +1,14 @@
 import { listed, msg, type Message } from '@dewpot/core/units';
-import { pourStatuses, type PourRow, type PourStatus } from '@dewpot/contract';
+import type { PourRow, PourStatus } from '@dewpot/contract';
+import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
+import { mouldsQuery } from '../api/moulds';
 import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { exactTime, whenOf } from '../ui/format-time';
 import { ListBar, Listed, NoneFits, Pager } from '../ui/list-bar';
 import { SelectField } from '../ui/select-field';
+import { PieceThumb } from '../ui/piece-thumb';
 import { Empty } from '../ui/states';
 import { useListing, type Listing } from '../ui/use-listing';
 import { useNow } from '../ui/use-now';
@@ -17,6 +20,9 @@ const statusWords: Record<PourStatus, Message> = {
   finished: msg('ui.eventPoured'),
 };
 
+/** So many of a pour's pieces are drawn. */
+const MOST_DRAWN = 3;
+const statuses = Object.keys(statusWords) as PourStatus[];
 const anyOne = { value: '', label: msg('ui.any') } as const;
 
 /** All pours, the newest first. */
@@ -57,7 +63,7 @@ function Choices({ listing: { asked, choose } }: { listing: Listing<PourRow> }) 
       <SelectField<PourStatus | ''>
         label={say('pours.statusTitle')}
         value={(asked['status'] ?? '') as PourStatus | ''}
-        options={[anyOne, ...pourStatuses.map((value) => ({ value, label: statusWords[value] }))]}
+        options={[anyOne, ...statuses.map((value) => ({ value, label: statusWords[value] }))]}
         onChange={(status) => choose({ status })}
       />
       <SelectField
@@ -90,13 +96,20 @@ function NoPours() {
 function PourLine({ pour: { id, number, status, pieces, mixes, pouredAt } }: { pour: PourRow }) {
   const say = useSay();
   const now = useNow();
+  const moulds = useQuery(mouldsQuery).data;
   return (
     <li>
       <Link
         to={`/pours/${id}`}
-        className="hover:bg-base-200 grid grid-cols-[3.5rem_1fr_auto] items-baseline gap-3 px-1 py-3"
+        className="hover:bg-base-200 grid grid-cols-[3rem_1fr_auto] items-center gap-3 px-1 py-2 sm:grid-cols-[3rem_8rem_1fr_auto]"
       >
         <span className="numeral text-2xl">{number}</span>
+        <span className="hidden items-end justify-center sm:flex" aria-hidden="true">
+          {pieces.slice(0, MOST_DRAWN).map(({ mouldId, colour }, i) => {
+            const mould = moulds?.find((one) => one.id === mouldId);
+            return mould && <PieceThumb key={i} shape={mould.shape} colour={colour} size={44} />;
+          })}
+        </span>
         <span className="min-w-0">
           <span className="block truncate font-semibold">
             {pieces.map(({ count, name }) => say('pours.itemCount', { count, name })).join(', ')}

@@ -16,7 +16,7 @@ function dueNow(casts: readonly CastView[], now: number, say: Speaker): Map<stri
       .filter(({ due }) => whenDue(due, now, now) === 'now')
       .map(({ key, due, casts: alike, place }) => [
         key,
-        say('casts.dueTitle', {
+        say('today.dueTitle', {
           task: taskInWords(due),
           mould: defined(alike[0]).snapshot.mouldName,
           count: alike.length,

@@ -8,6 +8,7 @@ import { Busy, Failure } from '../ui/states';
 import { DueNotices } from './due-notices';
 import { Keys } from './keys';
 import { Lintel } from './lintel';
+import { ScreenBoundary } from './screen-failure';
 import { NotSetUp } from './not-set-up';
 import { useTheme } from './theme';
 import { useFirstPiece } from '../ui/first-piece';
@@ -54,9 +55,11 @@ export function Frame() {
         </Suspense>
       )}
       <main>
-        <Suspense fallback={<Busy what={say('shell.thisStation')} />}>
-          <Outlet />
-        </Suspense>
+        <ScreenBoundary>
+          <Suspense fallback={<Busy what={say('shell.thisStation')} />}>
+            <Outlet />
+          </Suspense>
+        </ScreenBoundary>
       </main>
     </div>
   );

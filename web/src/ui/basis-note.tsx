@@ -5,10 +5,10 @@ import { useSay } from './say';
 
 /** What the air of a place rests on, where that is no measurement. */
 const words: Partial<Record<AmbientBasis, Message>> = {
-  simulated: msg('ui.basisSimulated'),
-  guess: msg('ui.basisGuess'),
-  season: msg('ui.basisSeason'),
-  typed: msg('ui.basisTyped'),
+  simulated: msg('today.basisSimulated'),
+  guess: msg('today.basisGuess'),
+  season: msg('today.basisSeason'),
+  typed: msg('today.basisTyped'),
 };
 
 /** Says of an air that it is simulated, typed or a guess; a guess leads to where it can be told. Nothing for what was measured. */
@@ -23,7 +23,7 @@ export function BasisNote({ basis, link = false }: { basis: AmbientBasis; link?:
         <>
           {'. '}
           <Link to="/workshop/places" className="link">
-            {say('ui.sayHowWarm')}
+            {say('today.sayHowWarm')}
           </Link>
         </>
       )}

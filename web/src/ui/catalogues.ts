@@ -44,9 +44,7 @@ function loadCatalogue(language: Language, stage: string): Promise<void> {
 
 /** Fetches what the first screen says, all at once, so that it stands whole when it is drawn. */
 export async function loadFirst(language: Language): Promise<void> {
-  await Promise.all(
-    ['shell', 'shelf', 'casts', 'curing', 'units', 'ui'].map((stage) => loadCatalogue(language, stage)),
-  );
+  await Promise.all(['shell', 'shelf', 'today', 'units'].map((stage) => loadCatalogue(language, stage)));
 }
 
 /** Fetches every stage of a language, so that any screen opens without a connection. */

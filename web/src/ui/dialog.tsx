@@ -23,7 +23,7 @@ export function Dialog({ title, onClose, children }: { title: string; onClose: (
       <div className="modal-box bg-base-100 max-h-[92vh] max-w-2xl">
         <div className="mb-3 flex items-start justify-between gap-4">
           <h2 className="text-2xl">{title}</h2>
-          <Button look="plain" className="w-12 p-0" onClick={onClose} aria-label={say('ui.close')}>
+          <Button look="plain" className="w-12 p-0" onClick={onClose} aria-label={say('today.close')}>
             <X aria-hidden="true" />
           </Button>
         </div>

@@ -10,7 +10,7 @@ export const clockOf = (at: number): Message => moment(at, 'clock');
 export const weekdayOf = (at: number): Message => moment(at, 'weekday');
 /** The day of the week with the clock: "Thu 16:00". */
 export const weekdayClock = (at: number): Message =>
-  msg('ui.weekdayAt', { weekday: weekdayOf(at), clock: clockOf(at) });
+  msg('today.weekdayAt', { weekday: weekdayOf(at), clock: clockOf(at) });
 /** Exact, for a hover. */
 export const exactTime = (at: number): Message => moment(at, 'exact');
 
@@ -23,9 +23,9 @@ const dateOf = (at: number, days: number) => moment(at, Math.abs(days) > FAR ? '
 export function whenOf(at: number, now: number): Message {
   const days = differenceInCalendarDays(at, now);
   const clock = clockOf(at);
-  if (days === 0) return msg('ui.todayAt', { clock });
-  if (days === 1) return msg('ui.tomorrowAt', { clock });
-  if (days === -1) return msg('ui.yesterdayAt', { clock });
+  if (days === 0) return msg('today.todayAt', { clock });
+  if (days === 1) return msg('today.tomorrowAt', { clock });
+  if (days === -1) return msg('today.yesterdayAt', { clock });
   if (days > 1 && days < 7) return weekdayClock(at);
   return dateOf(at, days);
 }
@@ -33,9 +33,9 @@ export function whenOf(at: number, now: number): Message {
 /** The day alone: "today", "tomorrow", "Thursday", "3 Dec". */
 export function dayOf(at: number, now: number): Message {
   const days = differenceInCalendarDays(at, now);
-  if (days === 0) return msg('ui.today');
-  if (days === 1) return msg('ui.tomorrow');
-  if (days === -1) return msg('ui.yesterday');
+  if (days === 0) return msg('today.today');
+  if (days === 1) return msg('today.tomorrow');
+  if (days === -1) return msg('today.yesterday');
   return days > 1 && days < 7 ? moment(at, 'longWeekday') : dateOf(at, days);
 }
 

@@ -34,15 +34,16 @@ function SearchWords({ value, onChange }: { value: string; onChange: (words: str
     return () => clearTimeout(pause);
   }, [typed]);
   return (
-    <input
-      type="search"
-      maxLength={80}
-      aria-label={say('ui.showOnlyRows')}
-      placeholder={say('ui.onlyRows')}
-      className="input input-bordered h-11 w-full max-w-64"
-      value={typed}
-      onChange={(event) => setTyped(event.target.value)}
-    />
+    <label className="block text-sm font-semibold">
+      {say('shell.search')}
+      <input
+        type="search"
+        maxLength={80}
+        className="input input-bordered mt-1 block w-64 max-w-full font-normal"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+      />
+    </label>
   );
 }
 
@@ -61,7 +62,7 @@ export function ListBar<Row>({
     <div className="no-print mb-3 flex flex-wrap items-end gap-3">
       <SearchWords value={asked['q'] ?? ''} onChange={(q) => choose({ q })} />
       {children}
-      <span role="status" className="quiet self-center text-sm">
+      <span role="status" className="quiet pb-2.5 text-sm">
         {page && say(chosen ? 'ui.foundCount' : 'ui.countInAll', { count: page.count })}
       </span>
       {onExport && <Export onExport={onExport} />}

@@ -11,7 +11,7 @@ export function Busy({ what }: { what: string }) {
   const say = useSay();
   return (
     <p role="status" className="quiet p-6">
-      {say('ui.fetching', { what })}
+      {say('today.fetching', { what })}
     </p>
   );
 }
@@ -44,7 +44,7 @@ function ToField({ field }: { field: string }) {
   if (!there) return null;
   return (
     <button type="button" className="link min-h-11" onClick={() => there.focus()}>
-      {say('ui.correctIt')}
+      {say('today.correctIt')}
     </button>
   );
 }
@@ -64,7 +64,7 @@ export function Failure({ error, children }: { error: unknown; children?: ReactN
   const issues = issuesOf(error, say);
   return (
     <div role="alert" className="border-error bg-base-100 my-3 border-l-4 p-3">
-      <p className="text-error font-semibold">{problem?.title ?? say('ui.didNotWork')}</p>
+      <p className="text-error font-semibold">{problem?.title ?? say('today.didNotWork')}</p>
       {issues.length === 0 && <p>{sayError(error, say)}</p>}
       <ul className="space-y-1">
         {issues.map(({ field, message, remedy }, i) => (

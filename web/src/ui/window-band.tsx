@@ -11,13 +11,13 @@ const hatch = (colour: string) => `repeating-linear-gradient(135deg, ${colour} 0
 export function windowInWords(window: Span, now: number): Message {
   switch (phaseOf(window, now)) {
     case 'before':
-      return msg('ui.windowFrom', { good: whenOf(window.good, now) });
+      return msg('today.windowFrom', { good: whenOf(window.good, now) });
     case 'early':
-      return msg('ui.windowEarly', { good: whenOf(window.good, now) });
+      return msg('today.windowEarly', { good: whenOf(window.good, now) });
     case 'good':
-      return msg('ui.windowGood', { late: whenOf(window.late, now) });
+      return msg('today.windowGood', { late: whenOf(window.late, now) });
     case 'late':
-      return msg('ui.windowLate', { late: whenOf(window.late, now) });
+      return msg('today.windowLate', { late: whenOf(window.late, now) });
   }
 }
 
@@ -49,7 +49,7 @@ export function WindowBand({
     <div
       role="img"
       aria-label={`${what ? say.value(what) : ''}: ${say(windowInWords(window, now))}`}
-      title={say('ui.windowSpan', { good: exactTime(good), late: exactTime(late) })}
+      title={say('today.windowSpan', { good: exactTime(good), late: exactTime(late) })}
     >
       <div className={`bg-base-300/50 relative ${large ? 'h-5' : 'h-2.5'}`}>
         {part(early, good, hatch('var(--early)'))}
@@ -65,11 +65,11 @@ export function WindowBand({
         <div className="quiet relative mt-1 h-5 text-xs">
           {(good - early) / (to - from) > 0.12 && (
             <span className="absolute" style={{ left: at(early) }}>
-              {say('ui.early')}
+              {say('today.early')}
             </span>
           )}
           <span className="absolute" style={{ left: at(good) }}>
-            {say('ui.goodAt', { good: whenOf(good, now) })}
+            {say('today.goodAt', { good: whenOf(good, now) })}
           </span>
         </div>
       )}

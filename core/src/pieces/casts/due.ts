@@ -81,7 +81,7 @@ function endOfMoistCuring(life: Life, { binderClass, reach, moistCuring, longer 
 function endOfSoak({ soak }: Life): Due[] {
   if (!soak) return [];
   const good = soak.since + soak.hours * HOUR;
-  const told = soak.bath === 'leach' ? msg('casts.changeWaterOrStrip') : msg('casts.takeOutRinse');
+  const told = soak.bath === 'leach' ? msg('today.changeWaterOrStrip') : msg('today.takeOutRinse');
   return [{ task: 'end-soak', early: good - HOUR, good, late: good + (soak.bath === 'vinegar' ? HOUR : DAY), told }];
 }
 
@@ -136,20 +136,20 @@ export interface PostponementCost {
 }
 
 const lateMeans: Record<CastTask, { readonly costs: PostponementCost['costs']; readonly why: Message }> = {
-  'remove-core': { costs: 'window', why: msg('casts.coreLocks') },
-  demould: { costs: 'window', why: msg('casts.coreMayLock') },
-  cover: { costs: 'dryness', why: msg('casts.facesDryOut') },
-  wet: { costs: 'dryness', why: msg('casts.facesLieDry') },
-  'end-soak': { costs: 'window', why: msg('casts.bathEats') },
-  'end-moist-curing': { costs: 'time', why: msg('casts.driesLater') },
-  weigh: { costs: 'time', why: msg('casts.toldLater') },
-  unclamp: { costs: 'time', why: msg('casts.clampsBusy') },
-  'moisture-test': { costs: 'time', why: msg('casts.toldLater') },
-  coat: { costs: 'time', why: msg('casts.waitsWell') },
-  'seal-test': { costs: 'time', why: msg('casts.keeperFinds') },
-  'record-condition': { costs: 'time', why: msg('casts.taughtLater') },
-  reseal: { costs: 'time', why: msg('casts.waterGetsIn') },
-  finish: { costs: 'time', why: msg('casts.waitsDry') },
+  'remove-core': { costs: 'window', why: msg('today.coreLocks') },
+  demould: { costs: 'window', why: msg('today.coreMayLock') },
+  cover: { costs: 'dryness', why: msg('today.facesDryOut') },
+  wet: { costs: 'dryness', why: msg('today.facesLieDry') },
+  'end-soak': { costs: 'window', why: msg('today.bathEats') },
+  'end-moist-curing': { costs: 'time', why: msg('today.driesLater') },
+  weigh: { costs: 'time', why: msg('today.toldLater') },
+  unclamp: { costs: 'time', why: msg('today.clampsBusy') },
+  'moisture-test': { costs: 'time', why: msg('today.toldLater') },
+  coat: { costs: 'time', why: msg('today.waitsWell') },
+  'seal-test': { costs: 'time', why: msg('today.keeperFinds') },
+  'record-condition': { costs: 'time', why: msg('today.taughtLater') },
+  reseal: { costs: 'time', why: msg('today.waterGetsIn') },
+  finish: { costs: 'time', why: msg('today.waitsDry') },
 };
 
 /** What putting a task off until `until` costs, before it is done. */

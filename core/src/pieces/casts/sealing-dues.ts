@@ -60,7 +60,7 @@ export function dryingDues(life: Life, context: FinishContext): Due[] {
         early: good - DAY,
         good,
         late: good + 7 * DAY,
-        told: msg('casts.tapeFilm', { hours: exactly(FILM_TEST_HOURS, 'h') }),
+        told: msg('today.tapeFilm', { hours: exactly(FILM_TEST_HOURS, 'h') }),
       },
     ];
   }
@@ -91,7 +91,7 @@ export function sealedDues(life: Life, { ambient }: FinishContext): Due[] {
   const sealer = sealerOfCoat(last);
   if (coatsToCome(life) > 0) {
     const { from, to } = recoatWindow(sealer, last.at, ambient ?? last.ambient ?? USUAL_AIR);
-    const told = msg('casts.coatOf', { coats: life.coats.length + 1, coats2: life.sealPlan?.coats ?? 1 });
+    const told = msg('today.coatOf', { coats: life.coats.length + 1, coats2: life.sealPlan?.coats ?? 1 });
     return [{ task: 'coat', early: from - (from - last.at) / 3, good: from, late: to, told }];
   }
   const cured = curedAt(last);
@@ -105,7 +105,7 @@ export function sealedDues(life: Life, { ambient }: FinishContext): Due[] {
           early: cured - DAY,
           good: cured,
           late: cured + 14 * DAY,
-          told: msg('casts.checksToMake', { checks: listed(checks.map((check) => sealCheckWords[check].name)) }),
+          told: msg('today.checksToMake', { checks: listed(checks.map((check) => sealCheckWords[check].name)) }),
         },
         { ...out, early: cured, good: cured + DAY },
       ];
@@ -161,7 +161,7 @@ export function finishedDues(life: Life, { now, zone }: Pick<FinishContext, 'now
             early: asked,
             good: asked,
             late: asked + ASKED_FOR,
-            told: msg('casts.howDidItLast'),
+            told: msg('today.howDidItLast'),
           },
         ]
       : []),
@@ -172,7 +172,7 @@ export function finishedDues(life: Life, { now, zone }: Pick<FinishContext, 'now
             early: again - 30 * DAY,
             good: again,
             late: again + 90 * DAY,
-            told: msg('casts.tryDrop'),
+            told: msg('today.tryDrop'),
           },
         ]
       : []),

@@ -4,22 +4,22 @@ import type { CastTask } from './events.js';
 
 /** What a task is called. */
 export const taskWords: Record<CastTask, Message> = {
-  'remove-core': msg('casts.taskRemoveCore'),
-  demould: msg('casts.taskDemould'),
-  unclamp: msg('casts.taskUnclamp'),
-  cover: msg('casts.taskCover'),
-  wet: msg('casts.taskWet'),
-  'end-soak': msg('casts.taskEndSoak'),
-  'end-moist-curing': msg('casts.taskEndMoistCuring'),
-  weigh: msg('casts.taskWeigh'),
-  'moisture-test': msg('casts.taskMoistureTest'),
-  coat: msg('casts.taskCoat'),
-  'seal-test': msg('casts.taskSealTest'),
-  finish: msg('casts.taskFinish'),
-  'record-condition': msg('casts.taskRecordCondition'),
-  reseal: msg('casts.taskReseal'),
+  'remove-core': msg('today.taskRemoveCore'),
+  demould: msg('today.taskDemould'),
+  unclamp: msg('today.taskUnclamp'),
+  cover: msg('today.taskCover'),
+  wet: msg('today.taskWet'),
+  'end-soak': msg('today.taskEndSoak'),
+  'end-moist-curing': msg('today.taskEndMoistCuring'),
+  weigh: msg('today.taskWeigh'),
+  'moisture-test': msg('today.taskMoistureTest'),
+  coat: msg('today.taskCoat'),
+  'seal-test': msg('today.taskSealTest'),
+  finish: msg('today.taskFinish'),
+  'record-condition': msg('today.taskRecordCondition'),
+  reseal: msg('today.taskReseal'),
 };
 
 /** A task by its name; a core by its own. */
 export const taskInWords = ({ task, core }: Pick<Due, 'task' | 'core'>): Message =>
-  core ? msg('casts.taskRemoveNamed', { core }) : taskWords[task];
+  core ? msg('today.taskRemoveNamed', { core }) : taskWords[task];

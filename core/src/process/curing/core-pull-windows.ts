@@ -11,9 +11,9 @@ export interface PullWindow {
 
 /** Tapered inner moulds come out with the demoulding; blocks are broken out any time after it. */
 export const pullWindows: Record<Exclude<CoreKind, 'tapered' | 'block'>, PullWindow> = {
-  stiff: { good: 1.2, late: 1.8, how: msg('curing.turnThenDraw') },
-  greased: { good: 1, late: 3, how: msg('curing.turnAndDraw') },
-  'soft plug': { good: 2, late: 6, how: msg('curing.pluckOut') },
+  stiff: { good: 1.2, late: 1.8, how: msg('today.turnThenDraw') },
+  greased: { good: 1, late: 3, how: msg('today.turnAndDraw') },
+  'soft plug': { good: 2, late: 6, how: msg('today.pluckOut') },
 };
 /** Share of the window's beginning before which it is too early by far. */
 export const PULL_EARLY = 0.8;

@@ -26,10 +26,10 @@ export const overFace = ({
 
 /** Water that leaves a wet face, kg/m²/h (ACI 305R nomograph in Uno's form, 1998); never below 0. */
 export function evaporation({ concrete, ambient, humidity, wind }: FaceAmbient): number {
-  requireNumber('concrete', concrete, msg('curing.concreteTemperature'), { min: -18, max: 90, unit: '°C' });
-  requireNumber('ambient', ambient, msg('curing.airTemperature'), { min: -18, max: 60, unit: '°C' });
-  requireNumber('humidity', humidity, msg('curing.humidity'), { min: 0, max: 1 });
-  requireNumber('wind', wind, msg('curing.wind'), { min: 0, max: 200, unit: 'km/h' });
+  requireNumber('concrete', concrete, msg('today.concreteTemperature'), { min: -18, max: 90, unit: '°C' });
+  requireNumber('ambient', ambient, msg('today.airTemperature'), { min: -18, max: 60, unit: '°C' });
+  requireNumber('humidity', humidity, msg('today.humidity'), { min: 0, max: 1 });
+  requireNumber('wind', wind, msg('today.wind'), { min: 0, max: 200, unit: 'km/h' });
   return Math.max(0, 5 * ((concrete + 18) ** 2.5 - humidity * (ambient + 18) ** 2.5) * (wind + 4) * 1e-6);
 }
 
@@ -43,7 +43,7 @@ export function faceRisk(rate: number): FaceRisk {
 
 /** The same in words. */
 export const faceAdvice: Record<FaceRisk, Message> = {
-  calm: msg('curing.lowEvaporation'),
-  watch: msg('curing.coverThin'),
-  cover: msg('curing.coverAll'),
+  calm: msg('today.lowEvaporation'),
+  watch: msg('today.coverThin'),
+  cover: msg('today.coverAll'),
 };

@@ -8,12 +8,12 @@ export type SealCheck = (typeof sealChecks)[number];
 
 /** How each check is done. */
 export const sealCheckWords: Record<SealCheck, { readonly name: Message; readonly how: Message }> = {
-  bead: { name: msg('sealing.checkBead'), how: msg('sealing.checkBeadHow') },
+  bead: { name: msg('today.checkBead'), how: msg('sealing.checkBeadHow') },
   'standing water': {
-    name: msg('sealing.checkWater'),
+    name: msg('today.checkWater'),
     how: msg('sealing.checkWaterHow'),
   },
-  look: { name: msg('sealing.checkLook'), how: msg('sealing.checkLookHow') },
+  look: { name: msg('today.checkLook'), how: msg('sealing.checkLookHow') },
 };
 
 /** The checks that a piece wants for its uses. */

@@ -14,8 +14,9 @@ const casts = [
 const pours = [
   `ALTER TABLE "pours" ADD "pieces" jsonb, ADD "mixes" text array, ADD "taught" jsonb`,
   `UPDATE "pours" SET
-     "pieces" = (SELECT coalesce(jsonb_agg(jsonb_build_object('v', 1, 'name', item ->> 'name', 'count', item -> 'count')), '[]')
-       FROM jsonb_path_query("parts", '$[*].plan.items[*]') AS item),
+     "pieces" = (SELECT coalesce(jsonb_agg(jsonb_build_object('v', 1, 'mouldId', item ->> 'mouldId', 'name', item ->> 'name',
+         'count', item -> 'count', 'colour', part ->> 'colour')), '[]')
+       FROM jsonb_array_elements("parts") AS part, jsonb_path_query(part, '$.plan.items[*]') AS item),
      "mixes" = ARRAY(SELECT coalesce(part ->> 'mixName', '') FROM jsonb_array_elements("parts") AS part)`,
   `ALTER TABLE "pours" ALTER "pieces" SET NOT NULL, ALTER "mixes" SET NOT NULL`,
 ];

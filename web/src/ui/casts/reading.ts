@@ -19,7 +19,7 @@ export function judgedBy(casts: readonly CastView[]): Message | undefined {
   const inferred = casts.filter(({ dry }) => dry.inferredFrom);
   if (inferred.length === 0) return undefined;
   const weighed = [...new Set(inferred.flatMap(({ dry }) => dry.inferredFrom ?? []))];
-  return msg('ui.judgedBy', {
+  return msg('today.judgedBy', {
     which: inferred.length === casts.length ? 'all' : 'some',
     codes: inferred.map(({ code }) => code).join(', '),
     weighed: listed(weighed),
