@@ -12,8 +12,9 @@ import { run, say, Stop } from './lib/say.mjs';
 import { keepRunning } from './lib/keep-running.mjs';
 import { environment, fillDatabase } from './lib/server.mjs';
 
-const HELP = `npm start -- [--port 8137] [--host 127.0.0.1] [--data DIR] [--empty] [--host-name NAME]… [--open-registration]
+const HELP = `npm start -- [--port 8137] [--host 127.0.0.1] [--data DIR] [--empty] [--language en|es] [--host-name NAME]… [--open-registration]
   --empty               start without the demo workshop
+  --language LANGUAGE   what the demo workshop calls its things in, en or es; else the language of this machine
   --host-name NAME      answer to this name too, beside the loopback ones
   --open-registration   let anybody register who can reach it, without a code
   DATABASE_URL=postgres://…   use a PostgreSQL elsewhere in place of the private one`;
@@ -26,6 +27,7 @@ function options() {
         host: { type: 'string', default: '127.0.0.1' },
         data: { type: 'string' },
         empty: { type: 'boolean', default: false },
+        language: { type: 'string', default: machineLanguage() },
         'host-name': { type: 'string', multiple: true, default: [] },
         'open-registration': { type: 'boolean', default: false },
         help: { type: 'boolean', default: false },
@@ -37,12 +39,16 @@ function options() {
     const data = resolve(values.data ?? defaultData());
     const hostNames = /** @type {string[]} */ (values['host-name']);
     const openRegistration = values['open-registration'];
-    return { port, host: values.host, data, empty: values.empty, help: values.help, hostNames, openRegistration };
+    const { host, empty, help, language } = values;
+    return { port, host, data, empty, help, language, hostNames, openRegistration };
   } catch (error) {
     if (error instanceof Stop) throw error;
     throw new Stop(`${/** @type {Error} */ (error).message}\n${HELP}`);
   }
 }
+
+/** The language of whoever starts it, as the machine is set: en, es, … */
+const machineLanguage = () => new Intl.Locale(Intl.DateTimeFormat().resolvedOptions().locale).language;
 
 /** Fails with the remedy where the port cannot be had. @param {number} port @param {string} host @returns {Promise<void>} */
 function claimPort(port, host) {
@@ -99,7 +105,7 @@ async function database(data) {
 
 async function main() {
   ensureNode();
-  const { port, host, data, empty, help, hostNames, openRegistration } = options();
+  const { port, host, data, empty, help, language, hostNames, openRegistration } = options();
   if (help) return say(HELP);
   await claimPort(port, host);
   ensurePackages();
@@ -125,7 +131,7 @@ async function main() {
   };
   for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM', 'SIGHUP'])) process.on(signal, () => void stop(0));
   try {
-    await fillDatabase(env, { demo: !empty });
+    await fillDatabase({ ...env, DEWPOT_DEMO_LANGUAGE: language }, { demo: !empty });
     await keeper.start();
     say(`\nDew Pot is ready: http://${host}:${port}\nStop it with Ctrl-C.`);
     if (reachable && hostNames.length === 0)

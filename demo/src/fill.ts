@@ -1,8 +1,8 @@
 import { defined } from '@dewpot/core/math';
-import { DAY } from '@dewpot/core/units';
+import { DAY, type Language } from '@dewpot/core/units';
 import type { Grade } from '@dewpot/core/mixes';
 import { calculateSheet, plannedLog } from '@dewpot/core/pours';
-import { makeSpeaker } from '@dewpot/locales';
+import { makeSpeaker, type Speaker } from '@dewpot/locales';
 import { lookupIn } from '@dewpot/locales/all';
 import {
   ambientIn,
@@ -25,6 +25,7 @@ import {
 } from '@dewpot/server';
 import { MOST_ON_PAGE, type MixInput } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
+import { inWords } from './in-words.js';
 import { keyed, livesOf } from './lives.js';
 import { stream } from './random.js';
 import { season, type DemoPour } from './season.js';
@@ -35,8 +36,17 @@ import { chips, tints, type DemoColouring, type DemoTint } from './tints.js';
 import { lots, mixes, nextVersion, scoops, type DemoMix } from './workshop.js';
 
 const SEED = 1834;
+/** Moulds of the season, by their place in its list. */
+const ROUND = 6;
+const PLINTH = 7;
 
 type Server = Awaited<ReturnType<typeof createServer>>;
+
+interface DemoWays {
+  /** In which it names its things. */
+  readonly language?: Language;
+  readonly progress?: (done: number, all: number) => void;
+}
 
 /**
  * Makes the demo workshop and its season up to `now` (ms), through the same services that people use.
@@ -45,8 +55,9 @@ type Server = Awaited<ReturnType<typeof createServer>>;
 export function fillDemo(
   app: Server,
   now: number,
-  progress: (done: number, all: number) => void = () => {},
+  { language = 'en', progress = () => {} }: DemoWays = {},
 ): Promise<void> {
+  const say = makeSpeaker({ language, system: 'metric', currency: 'EUR' }, lookupIn(language));
   const random = stream(SEED);
   return app.get(WorkshopContext).inWorkshop(uuid(), async () => {
     const people = app.get(People);
@@ -54,34 +65,34 @@ export function fillDemo(
     await app.get(WorkshopsService).found(settings, true);
     const personId = await people.join({ name: 'Maud', email: 'maud@thornwick.example' }, true);
     await people.join({ name: 'Osric', email: 'osric@thornwick.example' });
-    await furnishDemoPlaces(app, now);
-    const keys = await furnish(app, now);
+    await furnishDemoPlaces(app, now, say);
+    const keys = await furnish(app, now, say);
     for (const [index, pour] of season.entries()) {
-      await pourAndFollow(app, keys, pour, personId, now, random);
+      await pourAndFollow(app, keys, inWords(pour, say), personId, now, random);
       progress(index + 1, season.length);
     }
-    await joinSundial(app, personId, now);
-    await revise(app, keys);
+    await joinSundial(app, keys, say, personId, now);
+    await revise(app, keys, say);
     await stock(app, keys.materials, now);
-    await tryTiles(app, keys, now);
+    await tryTiles(app, keys, say, now);
   });
 }
 
 /** A stepping round was set on the plinth this morning and is clamped. */
-async function joinSundial(app: Server, personId: string, now: number): Promise<void> {
+async function joinSundial(app: Server, keys: Keys, say: Speaker, personId: string, now: number): Promise<void> {
   const shelf = (await app.get(CastsService).shelf()).filter(
     ({ stage }) => stage === 'curing' || stage === 'drying' || stage === 'sealed',
   );
-  const named = (name: string) => shelf.filter(({ snapshot }) => snapshot.mouldName.startsWith(name));
+  const of = (mould: number) => shelf.filter(({ mouldId }) => mouldId === keys.moulds[mould]);
   // Where the weather keeps the plinth in its mould, two rounds make a step.
-  const [plinth, round] = [...named('Sundial'), ...named('Wave-edged')];
+  const [plinth, round] = [...of(PLINTH), ...of(ROUND)];
   if (!plinth || !round) return;
   const part = (castId: string) => ({ castId, over: false });
   await app.get(ArticlesService).join(
     {
       id: uuid(),
       at: Math.round(now - 3 * 3_600_000),
-      name: 'Sundial',
+      name: say('demo.sundial'),
       arrangement: 'stacked',
       parts: [part(plinth.id), part(round.id)],
       bond: 'mortar',
@@ -100,13 +111,10 @@ interface Keys {
   readonly tints: readonly string[];
 }
 
-/** The demo workshop is told in English. */
-const say = makeSpeaker({ language: 'en', system: 'metric', currency: 'EUR' }, lookupIn('en'));
-
-async function furnish(app: Server, now: number): Promise<Keys> {
+async function furnish(app: Server, now: number, say: Speaker): Promise<Keys> {
   const materials = await fillWithHandbook(app.get(WorkshopContext), say);
   const mouldKeys: string[] = [];
-  for (const { copies, ...mould } of moulds) {
+  for (const { copies, ...mould } of inWords(moulds, say)) {
     const id = uuid();
     const marks = Array.from({ length: copies }, (_, i) => ({ id: uuid(), mark: String.fromCharCode(65 + i) }));
     await app
@@ -114,25 +122,25 @@ async function furnish(app: Server, now: number): Promise<Keys> {
       .save(id, { ...structuredClone(mould), copies: marks, version: 0 } as Parameters<MouldsService['save']>[1]);
     mouldKeys.push(id);
   }
-  for (const tub of tubs)
+  for (const tub of inWords(tubs, say))
     await app
       .get(TubsService)
       .save(uuid(), { ...structuredClone(tub), version: 0 } as Parameters<TubsService['save']>[1]);
   const mixKeys: string[] = [];
-  for (const mix of mixes) {
+  for (const mix of inWords(mixes, say)) {
     const id = uuid();
     await app.get(MixesService).save(id, recipe(mix, materials, 0));
     mixKeys.push(id);
   }
   const scoopKeys = scoops.map(() => uuid());
-  for (const [i, [name, volume]] of scoops.entries())
+  for (const [i, [name, volume]] of inWords(scoops, say).entries())
     await app.get(MaterialsService).saveScoop(defined(scoopKeys[i]), { name, volume, version: 0 });
-  const tintKeys = await palette(app, materials, now);
+  const tintKeys = await palette(app, materials, now, say);
   return { materials, moulds: mouldKeys, mixes: mixKeys, scoop: defined(scoopKeys[0]), tints: tintKeys };
 }
 
 /** Tints, and the chips that taught them; answers the keys of the tints. */
-async function palette(app: Server, materials: Record<string, string>, now: number): Promise<string[]> {
+async function palette(app: Server, materials: Record<string, string>, now: number, say: Speaker): Promise<string[]> {
   const service = app.get(TintsService);
   const body = ({ on: [binder, sand], doses }: Pick<DemoTint, 'on' | 'doses'>) => ({
     base: { binderId: defined(materials[binder]), sandId: defined(materials[sand]) },
@@ -140,11 +148,11 @@ async function palette(app: Server, materials: Record<string, string>, now: numb
     version: 0,
   });
   const keys: string[] = [];
-  for (const { name, note, ...tint } of tints) {
+  for (const { name, note, ...tint } of inWords(tints, say)) {
     keys.push(uuid());
     await service.save(defined(keys.at(-1)), { name, ...(note && { note }), ...body(tint) });
   }
-  for (const { name, daysAgo, measured, ...chip } of chips) {
+  for (const { name, daysAgo, measured, ...chip } of inWords(chips, say)) {
     const id = uuid();
     const castAt = daysAgo === undefined ? {} : { castAt: Math.round(now - daysAgo * DAY) };
     const { version } = await service.saveSwatch(id, { name, ...body(chip), ...castAt }, now);
@@ -175,10 +183,10 @@ const tintedBy = ({ parts, ...colouring }: DemoColouring, { tints: ids }: Keys) 
 });
 
 /** A poured mix is changed: it gets its next version. */
-async function revise(app: Server, keys: Keys): Promise<void> {
+async function revise(app: Server, keys: Keys, say: Speaker): Promise<void> {
   const id = defined(keys.mixes[nextVersion.mix]);
   const { version } = await app.get(MixesService).one(id);
-  const revised = { ...defined(mixes[nextVersion.mix]), doses: nextVersion.doses };
+  const revised = { ...inWords(defined(mixes[nextVersion.mix]), say), doses: nextVersion.doses };
   await app.get(MixesService).save(id, recipe(revised, keys.materials, version));
 }
 
@@ -195,8 +203,8 @@ async function stock(app: Server, materials: Record<string, string>, now: number
   }
 }
 
-async function tryTiles(app: Server, { mixes: ids }: Keys, now: number): Promise<void> {
-  for (const { mix, daysAgo, ...tile } of tiles)
+async function tryTiles(app: Server, { mixes: ids }: Keys, say: Speaker, now: number): Promise<void> {
+  for (const { mix, daysAgo, ...tile } of inWords(tiles, say))
     await app
       .get(TilesService)
       .keep(uuid(), { ...tile, mixId: defined(ids[mix]), at: Math.round(now - daysAgo * DAY) });

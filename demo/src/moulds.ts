@@ -48,9 +48,9 @@ const turned = (smooth: boolean, ...points: [height: number, radius: number][]):
   smooth,
   points: points.map(([height, radius]) => ({ height, radius })),
 });
-const core = (bottom: number, solid: Solid): PlacedSolid => ({ name: 'The core', bottom, solid });
+const core = (bottom: number, solid: Solid): PlacedSolid => ({ name: 'demo.core', bottom, solid });
 const plug = (diameter: number, height: number): PlacedSolid => ({
-  name: 'The drain plug',
+  name: 'demo.drainPlug',
   bottom: 0,
   solid: cone(diameter, diameter, height),
 });
@@ -80,16 +80,16 @@ const ribs = Array.from({ length: 7 }, (_, i): [number, number] => [i * 34, (i %
 
 export const moulds: readonly DemoMould[] = [
   {
-    name: 'Hexagon herb pot',
+    name: 'demo.hexagonPot',
     flexibility: 'apart',
     piece: 'pot',
     material: 'wood',
     copies: 4,
-    notes: 'Six boards with tape along the seams. Wax the boards, not the tape.',
+    notes: 'demo.hexagonPotNotes',
     shape: shape(hexagon(130, 160, 170), [core(18, hexagon(98, 126, 152))], [plug(16, 18)]),
   },
   {
-    name: 'Nested pail pot',
+    name: 'demo.pailPot',
     flexibility: 'rigid',
     piece: 'pot',
     material: 'rigid-plastic',
@@ -97,7 +97,7 @@ export const moulds: readonly DemoMould[] = [
     shape: shape(cone(160, 200, 180), [core(18, cone(124, 160, 162))], [plug(19, 18)]),
   },
   {
-    name: 'Thimble pot',
+    name: 'demo.thimblePot',
     flexibility: 'flexible',
     piece: 'small-pot',
     material: 'silicone',
@@ -105,7 +105,7 @@ export const moulds: readonly DemoMould[] = [
     shape: shape(cone(62, 84, 78), [core(12, cone(42, 62, 66))], [plug(9, 12)]),
   },
   {
-    name: 'Long alpine trough',
+    name: 'demo.alpineTrough',
     flexibility: 'apart',
     piece: 'trough',
     material: 'wood',
@@ -117,7 +117,7 @@ export const moulds: readonly DemoMould[] = [
     ),
   },
   {
-    name: 'Tufa bowl',
+    name: 'demo.tufaBowl',
     flexibility: 'rigid',
     piece: 'hypertufa-pot',
     material: 'film-lined',
@@ -125,7 +125,7 @@ export const moulds: readonly DemoMould[] = [
     shape: { ...shape({ kind: 'cap', rimDiameter: 250, depth: 95 }), pressed: { side: 'over', thickness: 36 } },
   },
   {
-    name: 'Ribbed lantern shade',
+    name: 'demo.lanternShade',
     flexibility: 'flexible',
     piece: 'lamp',
     material: 'silicone',
@@ -133,7 +133,7 @@ export const moulds: readonly DemoMould[] = [
     shape: shape(turned(true, ...ribs), [core(0, cone(104, 84, 204))]),
   },
   {
-    name: 'Wave-edged stepping round',
+    name: 'demo.steppingRound',
     flexibility: 'rigid',
     piece: 'slab',
     material: 'rigid-plastic',
@@ -141,7 +141,7 @@ export const moulds: readonly DemoMould[] = [
     shape: shape({ kind: 'prism', outline: waves(145, 7, 12), depth: 45, draft: 5 }),
   },
   {
-    name: 'Sundial plinth, upper drum with a moulded waist for the south border',
+    name: 'demo.sundialPlinth',
     flexibility: 'flexible',
     piece: 'slab',
     material: 'latex',
@@ -149,7 +149,7 @@ export const moulds: readonly DemoMould[] = [
     shape: shape(turned(true, [0, 118], [18, 118], [34, 96], [130, 86], [205, 98], [222, 108], [245, 108])),
   },
   {
-    name: 'Mushroom lamp foot',
+    name: 'demo.lampFoot',
     flexibility: 'flexible',
     piece: 'lamp',
     material: 'silicone',
@@ -157,11 +157,11 @@ export const moulds: readonly DemoMould[] = [
     shape: shape(
       turned(true, [0, 66], [22, 62], [50, 38], [90, 34], [118, 44]),
       [],
-      [{ name: 'The cable channel', bottom: 0, solid: cone(14, 14, 118) }],
+      [{ name: 'demo.cableChannel', bottom: 0, solid: cone(14, 14, 118) }],
     ),
   },
   {
-    name: 'Candle dish',
+    name: 'demo.candleDish',
     flexibility: 'flexible',
     piece: 'dish',
     material: 'silicone',
@@ -169,7 +169,7 @@ export const moulds: readonly DemoMould[] = [
     shape: shape(cone(96, 118, 34), [core(12, cone(72, 92, 22))]),
   },
   {
-    name: 'Edging block',
+    name: 'demo.edgingBlock',
     flexibility: 'rigid',
     piece: 'slab',
     material: 'rigid-plastic',
@@ -177,7 +177,7 @@ export const moulds: readonly DemoMould[] = [
     shape: shape(box(240, 90, 60, 8, 10)),
   },
   {
-    name: 'Bookend wedge',
+    name: 'demo.bookendWedge',
     flexibility: 'flexible',
     piece: 'ornament',
     material: 'silicone',
@@ -195,17 +195,17 @@ export const moulds: readonly DemoMould[] = [
     }),
   },
   {
-    name: 'Big butterbur leaf',
+    name: 'demo.butterburLeaf',
     flexibility: 'flexible',
     piece: 'leaf',
     material: 'sand',
     copies: 0,
     once: true,
-    remake: 'The mound of damp sand, and a fresh leaf',
+    remake: 'demo.leafRemake',
     shape: shape({ kind: 'leaf', area: 118000, middle: 24, edge: 13, rise: 70, outline: butterbur }),
   },
   {
-    name: 'Twelve-faced lamp',
+    name: 'demo.twelveFacedLamp',
     flexibility: 'apart',
     piece: 'lamp',
     material: 'card',
@@ -216,7 +216,7 @@ export const moulds: readonly DemoMould[] = [
     },
   },
   {
-    name: 'Trellis panel with two pipes',
+    name: 'demo.trellisPanel',
     flexibility: 'apart',
     piece: 'panel',
     material: 'wood',
@@ -225,8 +225,8 @@ export const moulds: readonly DemoMould[] = [
       box(420, 260, 55),
       [],
       [
-        { name: 'A pipe', bottom: 15, y: -80, solid: { kind: 'lying-pipe', diameter: 25, run: 420 } },
-        { name: 'Another pipe', bottom: 15, y: 80, solid: { kind: 'lying-pipe', diameter: 25, run: 420 } },
+        { name: 'demo.pipe', bottom: 15, y: -80, solid: { kind: 'lying-pipe', diameter: 25, run: 420 } },
+        { name: 'demo.otherPipe', bottom: 15, y: 80, solid: { kind: 'lying-pipe', diameter: 25, run: 420 } },
       ],
     ),
   },
@@ -240,12 +240,12 @@ export interface DemoTub {
 }
 
 export const tubs: readonly DemoTub[] = [
-  { name: 'Ten-litre pail', inside: cone(212, 264, 238), wall: 2 },
-  { name: 'Bulb tub', inside: cone(162, 206, 190), wall: 1.5 },
-  { name: 'Bean tub', inside: cone(118, 150, 172), wall: 1.5 },
-  { name: 'Yoghurt pail', inside: cone(96, 116, 120), wall: 1 },
-  { name: 'Wash-up bowl', inside: box(300, 240, 120, 40, 30), wall: 2 },
-  { name: 'Seed tray', inside: box(330, 190, 60, 16, 10), wall: 1.5 },
-  { name: 'Bread crock', inside: cone(190, 200, 210), wall: 9 },
-  { name: 'Short drain pipe', inside: cone(110, 110, 240), wall: 3 },
+  { name: 'demo.tenLitrePail', inside: cone(212, 264, 238), wall: 2 },
+  { name: 'demo.bulbTub', inside: cone(162, 206, 190), wall: 1.5 },
+  { name: 'demo.beanTub', inside: cone(118, 150, 172), wall: 1.5 },
+  { name: 'demo.yoghurtPail', inside: cone(96, 116, 120), wall: 1 },
+  { name: 'demo.washUpBowl', inside: box(300, 240, 120, 40, 30), wall: 2 },
+  { name: 'demo.seedTray', inside: box(330, 190, 60, 16, 10), wall: 1.5 },
+  { name: 'demo.breadCrock', inside: cone(190, 200, 210), wall: 9 },
+  { name: 'demo.drainPipe', inside: cone(110, 110, 240), wall: 3 },
 ];

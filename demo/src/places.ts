@@ -7,7 +7,9 @@ import {
   WorkshopContext,
   type createServer,
 } from '@dewpot/server';
+import type { Speaker } from '@dewpot/locales';
 import { v7 as uuid } from 'uuid';
+import { inWords } from './in-words.js';
 import { DAY, HOUR } from '@dewpot/core/units';
 
 /** The season, and a little before it. */
@@ -17,17 +19,22 @@ type DemoPlace = Pick<PlaceView, 'name' | 'kind' | 'source' | 'typed' | 'simulat
 
 /** Where casts stand at Thornwick Lane: the bench with a logger, a sill that is read out of files, the yard, a cellar by a typed figure. */
 const places: readonly DemoPlace[] = [
-  { name: 'the bench', kind: 'shed', source: 'logger', simulated: true },
-  { name: 'the sill', kind: 'shed', source: 'files' },
-  { name: 'the yard', kind: 'yard', source: 'forecast' },
-  { name: 'the cellar', kind: 'cellar', source: 'typed', typed: { temperature: 12, humidity: 0.82, wind: 0 } },
+  { name: 'demo.bench', kind: 'shed', source: 'logger', simulated: true },
+  { name: 'demo.sill', kind: 'shed', source: 'files' },
+  { name: 'demo.yard', kind: 'yard', source: 'forecast' },
+  { name: 'demo.cellar', kind: 'cellar', source: 'typed', typed: { temperature: 12, humidity: 0.82, wind: 0 } },
 ];
 
 /** Makes the places of the demo with a season of their air. */
-export async function furnishDemoPlaces(app: Awaited<ReturnType<typeof createServer>>, now: number): Promise<void> {
+export async function furnishDemoPlaces(
+  app: Awaited<ReturnType<typeof createServer>>,
+  now: number,
+  say: Speaker,
+): Promise<void> {
   const rows = app.get(WorkshopContext);
   const { workshopId } = rows;
-  for (const { name, ...body } of places) await rows.of(PlaceEntity).insert({ id: uuid(), workshopId, name, body });
+  for (const { name, ...body } of inWords(places, say))
+    await rows.of(PlaceEntity).insert({ id: uuid(), workshopId, name, body });
   for (const place of await app.get(PlaceSeriesCache).places()) {
     await app.get(PlaceSeriesCache).collect(place, now, SEASON);
     if (place.body.source !== 'files') continue;

@@ -20,7 +20,7 @@ export const tiles: readonly DemoTile[] = [
     bead: 'stands',
     stain: 'wipes off',
     liked: false,
-    note: 'Brush marks show in low sun. Too shiny for the south border.',
+    note: 'demo.brushMarks',
   },
   {
     mix: 0,
@@ -34,7 +34,7 @@ export const tiles: readonly DemoTile[] = [
     bead: 'stands',
     stain: 'wipes off',
     liked: true,
-    note: 'Hardly to be told from the bare half, and the drop stands.',
+    note: 'demo.hardlyTold',
   },
   {
     mix: 1,
@@ -48,6 +48,6 @@ export const tiles: readonly DemoTile[] = [
     bead: 'spreads',
     stain: 'leaves a shadow',
     liked: true,
-    note: 'Smells of turpentine for three days.',
+    note: 'demo.smellsOfTurpentine',
   },
 ];

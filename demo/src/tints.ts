@@ -12,27 +12,27 @@ const chalk = ['white-cement', 'fine-sand'] as const;
 
 export const tints: readonly DemoTint[] = [
   {
-    name: 'Old brick',
+    name: 'demo.oldBrick',
     on: chalk,
     doses: [
       ['red-oxide', 0.016],
       ['yellow-oxide', 0.01],
     ],
-    note: 'the wash-house wall, after rain',
+    note: 'demo.oldBrickNote',
   },
-  { name: 'Straw', on: chalk, doses: [['yellow-oxide', 0.008]] },
+  { name: 'demo.straw', on: chalk, doses: [['yellow-oxide', 0.008]] },
   {
-    name: 'Moss',
+    name: 'demo.moss',
     on: chalk,
     doses: [
       ['chromium-green', 0.02],
       ['yellow-oxide', 0.006],
     ],
   },
-  { name: 'Bone', on: chalk, doses: [['titanium-white', 0.03]] },
-  { name: 'Peat water', on: chalk, doses: [['brown-oxide', 0.025]] },
-  { name: 'Towpath slate', on: ['grey-cement', 'fine-sand'], doses: [['carbon-black', 0.008]] },
-  { name: 'Delphinium', on: chalk, doses: [['ultramarine', 0.03]], note: 'for the sill only' },
+  { name: 'demo.bone', on: chalk, doses: [['titanium-white', 0.03]] },
+  { name: 'demo.peatWater', on: chalk, doses: [['brown-oxide', 0.025]] },
+  { name: 'demo.towpathSlate', on: ['grey-cement', 'fine-sand'], doses: [['carbon-black', 0.008]] },
+  { name: 'demo.delphinium', on: chalk, doses: [['ultramarine', 0.03]], note: 'demo.delphiniumNote' },
 ];
 
 /** A test chip: cast so many days ago, or only planned; measured by the reader where it has dried. */
@@ -53,15 +53,15 @@ const chip = (name: string, doses: DemoTint['doses'], daysAgo?: number, measured
 });
 
 export const chips: readonly DemoChip[] = [
-  chip('Chalk, bare', [], 96),
-  chip('Red ½ %', [['red-oxide', 0.005]], 95),
-  chip('Red 2 %', [['red-oxide', 0.02]], 95),
-  chip('Red 4 %', [['red-oxide', 0.04]], 95),
-  chip('Yellow 1 %', [['yellow-oxide', 0.01]], 61),
-  chip('Yellow 3 %', [['yellow-oxide', 0.03]], 61),
-  chip('Black 1 %', [['carbon-black', 0.01]], 33),
-  chip('Brown 2 %', [['brown-oxide', 0.02]], 0.4, false),
-  chip('Green 2 %', [['chromium-green', 0.02]]),
+  chip('demo.chalkBare', [], 96),
+  chip('demo.redHalf', [['red-oxide', 0.005]], 95),
+  chip('demo.redTwo', [['red-oxide', 0.02]], 95),
+  chip('demo.redFour', [['red-oxide', 0.04]], 95),
+  chip('demo.yellowOne', [['yellow-oxide', 0.01]], 61),
+  chip('demo.yellowThree', [['yellow-oxide', 0.03]], 61),
+  chip('demo.blackOne', [['carbon-black', 0.01]], 33),
+  chip('demo.brownTwo', [['brown-oxide', 0.02]], 0.4, false),
+  chip('demo.greenTwo', [['chromium-green', 0.02]]),
 ];
 
 /** How the pieces of a demo pour are coloured, tints by their place in the list above. */

@@ -19,7 +19,7 @@ export interface DemoMix {
 
 export const mixes: readonly DemoMix[] = [
   {
-    name: 'Garden grey, 1 to 2½',
+    name: 'demo.gardenGrey',
     grade: 5,
     exposure: 'outdoors',
     packed: false,
@@ -30,7 +30,7 @@ export const mixes: readonly DemoMix[] = [
     ],
   },
   {
-    name: 'Chalk, 1 to 2',
+    name: 'demo.chalk',
     grade: 5,
     exposure: 'outdoors',
     packed: false,
@@ -41,7 +41,7 @@ export const mixes: readonly DemoMix[] = [
     ],
   },
   {
-    name: 'Brick blush, 1 to 2',
+    name: 'demo.brickBlush',
     grade: 5,
     exposure: 'outdoors',
     packed: false,
@@ -52,10 +52,10 @@ export const mixes: readonly DemoMix[] = [
       ['sharp-sand', 1],
     ],
     doses: [['red-oxide', 0.03]],
-    suits: 'herb pots and shades in the colour of old brick',
+    suits: 'demo.brickSuits',
   },
   {
-    name: 'Canal slate, 1 to 2',
+    name: 'demo.canalSlate',
     grade: 5,
     exposure: 'outdoors',
     packed: false,
@@ -67,7 +67,7 @@ export const mixes: readonly DemoMix[] = [
     doses: [['carbon-black', 0.006]],
   },
   {
-    name: 'Paver, 1 to 2 to 1',
+    name: 'demo.paver',
     grade: 4,
     exposure: 'frost',
     packed: false,
@@ -79,7 +79,7 @@ export const mixes: readonly DemoMix[] = [
     ],
   },
   {
-    name: 'Tufa light',
+    name: 'demo.tufaLight',
     grade: 3,
     exposure: 'outdoors',
     packed: true,
@@ -91,11 +91,11 @@ export const mixes: readonly DemoMix[] = [
     ],
     doses: [['pp-fibre', 0.9]],
     moistCuringDays: 14,
-    suits: 'the alpine trough, moss and ferns',
-    unfit: 'holding water',
+    suits: 'demo.tufaSuits',
+    unfit: 'demo.tufaUnfit',
   },
   {
-    name: 'Quick jar, from the bag',
+    name: 'demo.quickJar',
     grade: 5,
     exposure: 'indoors',
     packed: false,
@@ -105,11 +105,11 @@ export const mixes: readonly DemoMix[] = [
     moistCuringDays: 1,
     lines: [['fast-setting', 1]],
     doses: [['yellow-oxide', 0.01]],
-    suits: 'bookend wedges and candle dishes before supper',
-    unfit: 'anything over two litres: it sets in the bucket',
+    suits: 'demo.jarSuits',
+    unfit: 'demo.jarUnfit',
   },
   {
-    name: 'Light panel with beads',
+    name: 'demo.lightPanel',
     grade: 4,
     exposure: 'outdoors',
     packed: false,
@@ -123,7 +123,7 @@ export const mixes: readonly DemoMix[] = [
       ['plasticiser', 0.005],
       ['glass-fibre', 4],
     ],
-    suits: 'shades that hang',
+    suits: 'demo.panelSuits',
   },
 ];
 
@@ -161,7 +161,7 @@ export const lots: readonly (readonly [
 ];
 
 export const scoops: readonly (readonly [name: string, volume: number])[] = [
-  ['the bean can', 400],
-  ['the blue cup', 240],
-  ['the big tin', 850],
+  ['demo.beanCan', 400],
+  ['demo.blueCup', 240],
+  ['demo.bigTin', 850],
 ];

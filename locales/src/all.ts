@@ -6,6 +6,7 @@ import en_bench from '../en/bench.json' with { type: 'json' };
 import en_care from '../en/care.json' with { type: 'json' };
 import en_casts from '../en/casts.json' with { type: 'json' };
 import en_curing from '../en/curing.json' with { type: 'json' };
+import en_demo from '../en/demo.json' with { type: 'json' };
 import en_files from '../en/files.json' with { type: 'json' };
 import en_glossary from '../en/glossary.json' with { type: 'json' };
 import en_judging from '../en/judging.json' with { type: 'json' };
@@ -35,6 +36,7 @@ import es_bench from '../es/bench.json' with { type: 'json' };
 import es_care from '../es/care.json' with { type: 'json' };
 import es_casts from '../es/casts.json' with { type: 'json' };
 import es_curing from '../es/curing.json' with { type: 'json' };
+import es_demo from '../es/demo.json' with { type: 'json' };
 import es_files from '../es/files.json' with { type: 'json' };
 import es_glossary from '../es/glossary.json' with { type: 'json' };
 import es_judging from '../es/judging.json' with { type: 'json' };
@@ -68,6 +70,7 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     care: en_care,
     casts: en_casts,
     curing: en_curing,
+    demo: en_demo,
     files: en_files,
     glossary: en_glossary,
     judging: en_judging,
@@ -99,6 +102,7 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     care: es_care,
     casts: es_casts,
     curing: es_curing,
+    demo: es_demo,
     files: es_files,
     glossary: es_glossary,
     judging: es_judging,

@@ -4,9 +4,11 @@ import { Link } from 'react-router';
 import type { Page } from '@dewpot/contract';
 import { everyRow } from '../api/pages';
 import { Button, buttonClass } from './button';
+import { Fold } from './fold';
 import { useSay } from './say';
 import { Busy, Failure } from './states';
 import type { Listing } from './use-listing';
+import { useWide } from './use-wide';
 
 /** From the last letter that is typed until the list is asked for, ms. */
 const PAUSE = 250;
@@ -58,14 +60,27 @@ export function ListBar<Row>({
   onExport?: (() => Promise<void>) | undefined;
 }) {
   const say = useSay();
+  const wide = useWide();
   return (
     <div className="no-print mb-3 flex flex-wrap items-end gap-3">
       <SearchWords value={asked['q'] ?? ''} onChange={(q) => choose({ q })} />
-      {children}
+      {children && (wide ? children : <Choices chosen={chosen}>{children}</Choices>)}
       <span role="status" className="quiet pb-2.5 text-sm">
         {page && say(chosen ? 'ui.foundCount' : 'ui.countInAll', { count: page.count })}
       </span>
       {onExport && <Export onExport={onExport} />}
+    </div>
+  );
+}
+
+/** On a phone the rows come first: what they are chosen by is folded. */
+function Choices({ chosen, children }: { chosen: boolean; children: ReactNode }) {
+  const say = useSay();
+  return (
+    <div className="w-full">
+      <Fold title={say('ui.choices')} state={say(chosen ? 'ui.choicesMade' : 'ui.choicesAll')}>
+        <div className="flex flex-wrap items-end gap-3">{children}</div>
+      </Fold>
     </div>
   );
 }
