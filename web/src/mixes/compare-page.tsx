@@ -8,11 +8,12 @@ import { useAmbient } from '../api/session';
 import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { SelectField } from '../ui/select-field';
-import { Busy, Empty, Failure } from '../ui/states';
+import { Busy, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import { mixesQuery } from '../api/mixes';
 import { Known } from '../ui/known';
+import { OfferedMixes } from './offered-mixes';
 import { keptMix } from './resolve';
 import { useMixSources, type MixSources } from './use-mix-sources';
 import { useSay } from '../ui/say';
@@ -88,17 +89,14 @@ function SideBySide({ ids }: { ids: readonly string[] }) {
           onChange={setMouldId}
         />
       </div>
-      {compared.length === 0 ? (
-        <Empty title={say('mixes.nothingToCompare')}>
-          <p>{say('mixes.chooseTwo')}</p>
-        </Empty>
-      ) : (
+      {compared.length > 0 && (
         <Comparison
           compared={compared}
           by={{ temperature, lots: sources.store.lots, volume: mould ? fullVolume(mould.shape) : LITRE }}
           onLeave={(at) => put(ids.filter((_, i) => i !== at))}
         />
       )}
+      {compared.length < 2 && <OfferedMixes mixes={others} sources={sources} onTake={(id) => put([...ids, id])} />}
     </div>
   );
 }

@@ -210,6 +210,15 @@ describe('side by side', () => {
     await userEvent.selectOptions(screen.getByLabelText('Beside these'), 'Tufa');
     expect(screen.getByRole('region', { name: 'Differences' })).toBeVisible();
   });
+  it('are offered, each by what it is made of, until two are chosen', async () => {
+    fakeServer({ mixes: [mix, tufa] });
+    const router = renderScreen(<ComparePage />, '/mixes/compare', '/mixes/compare');
+    await userEvent.click(await screen.findByRole('button', { name: /^Tufa/ }));
+    await userEvent.click(screen.getByRole('button', { name: /^Garden grey/ }));
+    expect(router.state.location.search).toBe('?with=y%2Cx');
+    expect(screen.getByRole('region', { name: 'Differences' })).toBeVisible();
+    expect(screen.queryByRole('button', { name: /^Garden grey/ })).toBeNull();
+  });
 });
 
 describe('the card', () => {

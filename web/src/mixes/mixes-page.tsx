@@ -1,7 +1,6 @@
 import { useWords } from './mix-labels';
 import { useMemo, useState } from 'react';
-import { InputError, fixed, msg, neededDecimals } from '@dewpot/core/units';
-import { calculateMix } from '@dewpot/core/mixes';
+import { fixed, msg, neededDecimals } from '@dewpot/core/units';
 import type { MixView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { useMixColour } from '../api/tints';
@@ -14,7 +13,7 @@ import { useListing } from '../ui/use-listing';
 import { useDay } from '../ui/use-now';
 import { useUnits } from '../ui/units';
 import { MixFiles } from './mix-files-bar';
-import { keptMix, resolveMix } from './resolve';
+import { calculatedMix, resolveMix } from './resolve';
 import { ShareStrip } from './share-strip';
 import { useMixSources, type MixSources } from './use-mix-sources';
 import { useSay } from '../ui/say';
@@ -79,16 +78,6 @@ function NoMixes() {
   );
 }
 
-function calculated(view: MixView, sources: MixSources, now: number) {
-  try {
-    const { mix, conditions } = keptMix(view, { ...sources, now });
-    return calculateMix(mix, conditions);
-  } catch (error) {
-    if (error instanceof InputError) return undefined;
-    throw error;
-  }
-}
-
 function MixCard({
   mix,
   sources,
@@ -103,7 +92,7 @@ function MixCard({
   const say = useSay();
   const units = useUnits();
   const now = useDay();
-  const figures = useMemo(() => calculated(mix, sources, now), [mix, sources, now]);
+  const figures = useMemo(() => calculatedMix(mix, sources, now), [mix, sources, now]);
   const { materials } = sources.store;
   const colour = useMixColour()(mix, resolveMix(mix, materials));
   const parts = mix.lines

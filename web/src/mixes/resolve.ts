@@ -1,5 +1,6 @@
 import { finderOf } from '@dewpot/core/materials';
-import { mixOf, type Mix, type MixConditions } from '@dewpot/core/mixes';
+import { InputError } from '@dewpot/core/units';
+import { calculateMix, mixOf, type Mix, type MixConditions, type MixFigures } from '@dewpot/core/mixes';
 import { lessonsFor } from '@dewpot/core/planning';
 import { conditionsOf, type MixLessons } from '@dewpot/core/pours';
 import type { MaterialView, MixBody, MixInput, MixView, PastPoursView, StoreView } from '@dewpot/contract';
@@ -39,4 +40,19 @@ export function keptMix(
   const mix = resolveMix(view, store.materials);
   const known = { store, lessons: lessonsFor(view.id, past.lessons), now };
   return { mix, conditions: conditionsFor(mix, view.moistCuringDays, known) };
+}
+
+/** What a kept mix comes to; undefined where it cannot be mixed, as when a material of it is gone. */
+export function calculatedMix(
+  view: MixView,
+  sources: { readonly store: StoreView; readonly past: PastPoursView },
+  now: number,
+): MixFigures | undefined {
+  try {
+    const { mix, conditions } = keptMix(view, { ...sources, now });
+    return calculateMix(mix, conditions);
+  } catch (error) {
+    if (error instanceof InputError) return undefined;
+    throw error;
+  }
 }

@@ -16,13 +16,14 @@ const MOST = 40;
 
 /** Colours that were there before: of casts, of chips as they were measured, and of tints. */
 function useEarlier(palette: Palette): readonly Earlier[] {
+  const say = useSay();
   const casts = useQuery(pageQuery<CastRow>('casts')).data?.rows ?? [];
   const chips = palette.swatches.flatMap(({ id, name, measured }) =>
-    measured ? [{ key: id, name: `${name} (chip)`, colour: measured.colour }] : [],
+    measured ? [{ key: id, name: say('tints.chipNamed', { name }), colour: measured.colour }] : [],
   );
   const tints = palette.tints.flatMap((tint) => {
     const colour = dryOf(tint, palette);
-    return colour ? [{ key: tint.id, name: `${tint.name} (tint)`, colour }] : [];
+    return colour ? [{ key: tint.id, name: say('tints.tintNamed', { name: tint.name }), colour }] : [];
   });
   const pieces = new Map(
     casts.map(({ id, snapshot: { mixName, mouldName, colour } }) => [

@@ -1,20 +1,14 @@
-import { identity, msg, exactly, quantity, type Message, fixed } from '@dewpot/core/units';
+import { identity, exactly, quantity, fixed } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
-import { hexOf, SEEN, type FoundTint } from '@dewpot/core/tints';
+import { hexOf, type FoundTint } from '@dewpot/core/tints';
 import { Link } from 'react-router';
 import type { Palette } from '../api/tints';
 import { buttonClass } from '../ui/button';
 import { CastFace } from '../ui/cast-face';
+import { HaveAlready } from './have-already';
+import { FAR, tellAway } from './tell-away';
 import { calculateTintBody, tellDoses } from './tint-words';
 import { useSay } from '../ui/say';
-
-/** Further than this, a colour is another one to any eye, ΔE00. */
-const FAR = 5;
-
-function tellAway(away: number): Message {
-  if (away <= SEEN) return msg('tints.awayNone');
-  return away <= FAR ? msg('tints.awayClose') : msg('tints.awayFar');
-}
 
 /** What a search found: each recipe beside the wanted colour. */
 export function FoundTints({
@@ -29,13 +23,7 @@ export function FoundTints({
   palette: Palette;
 }) {
   const say = useSay();
-  if (!found)
-    return (
-      <section className="card-slab quiet" aria-label={say('tints.whatComesNear')}>
-        <h2 className="text-base-content text-2xl">{say('tints.whatComesNear')}</h2>
-        <p>{say('tints.chooseAndLook')}</p>
-      </section>
-    );
+  if (!found) return <HaveAlready wanted={wanted} palette={palette} />;
   const nearest = found[0];
   return (
     <section className="card-slab" aria-label={say('tints.whatComesNear')}>

@@ -233,6 +233,10 @@ describe('a wanted colour', () => {
   it('can be that of an earlier cast or tint', async () => {
     fakeServer(withChips(measured));
     renderScreen(<WantedPage />);
+    const have = within(await screen.findByRole('region', { name: 'What comes near' }));
+    const [nearest] = have.getAllByRole('listitem');
+    expect(nearest).toHaveTextContent(/ΔE/);
+    expect(have.getByRole('link', { name: /Red 2 % \(chip\)/ })).toHaveAttribute('href', '/tints/chips');
     await userEvent.click(await screen.findByText('an earlier cast'));
     await userEvent.click(await screen.findByRole('button', { name: 'Red 2 % (chip)' }));
     expect(screen.getByRole('img', { name: 'The colour you want, #b1563f' })).toBeVisible();

@@ -4,7 +4,9 @@ import { FALLBACK, type Entry, type Lookup } from '@dewpot/locales';
 type Catalogue = Readonly<Record<string, Entry>>;
 
 /** A file for each stage of each language; each is fetched when its first sentence is wanted. */
-const files = import.meta.glob<Catalogue>('../../../locales/*/*.json', { import: 'default' });
+const files = import.meta.glob<Catalogue>(['../../../locales/*/*.json', '!../../../locales/*/demo.json'], {
+  import: 'default',
+});
 
 const kept = new Map<string, Catalogue>();
 const under = new Map<string, Promise<void>>();

@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import type { Due } from '@dewpot/core/casts';
@@ -60,8 +60,11 @@ describe('a round of weighing', () => {
   });
 
   it('says so where nothing wants weighing', async () => {
-    fakeServer({ casts: [cast('1a', { dues: [] })] });
+    const later = { task: 'weigh', early: Date.now() + 5 * HOUR, good: Date.now() + 9 * HOUR, late: Date.now() + 40 * HOUR } as const; // prettier-ignore
+    fakeServer({ casts: [cast('1a', { dues: [] }), cast('1b', { dues: [later] })] });
     renderScreen(<WeighingPage />);
     expect(await screen.findByText('Nothing is due to be weighed')).toBeVisible();
+    const next = screen.getByRole('region', { name: 'To be weighed next' });
+    expect(within(next).getByRole('link')).toHaveTextContent(/^1b.*from /);
   });
 });

@@ -32,12 +32,13 @@ interface Answers {
   readonly scoop: number | undefined;
   readonly bucket: number | undefined;
   readonly scaleStep: number;
+  readonly placeName: string;
   readonly temperature: number | undefined;
   /** Share. */
   readonly humidity: number;
 }
 
-const nothingYet: Answers = { scoopName: '', scoop: undefined, bucket: undefined, scaleStep: 1, temperature: undefined, humidity: 0.65 }; // prettier-ignore
+const nothingYet: Answers = { scoopName: '', scoop: undefined, bucket: undefined, scaleStep: 1, placeName: '', temperature: undefined, humidity: 0.65 }; // prettier-ignore
 
 /** Keeps what was said: the scoop, the bucket and the scale, and the air of the first place. */
 function useKeepAnswers(place: PlaceView | undefined) {
@@ -45,14 +46,16 @@ function useKeepAnswers(place: PlaceView | undefined) {
   const { workshop } = useSession();
   const [settings, store, places] = [useSaveSettings(), useSaveStore(), useSavePlace()];
   const [scoopId] = useState(() => uuid());
-  const keep = async ({ scoopName, scoop, bucket, scaleStep, temperature, humidity }: Answers) => {
+  const keep = async ({ scoopName, scoop, bucket, scaleStep, placeName, temperature, humidity }: Answers) => {
     if (scoop !== undefined) {
       const input: ScoopInput = { name: scoopName.trim() || say('workshop.myScoop'), volume: scoop, version: 0 };
       await store.mutateAsync({ id: scoopId, kind: 'scoops', input });
     }
-    if (temperature !== undefined && place) {
-      const typed: PlaceInput['typed'] = { temperature, humidity, wind: 0 };
-      await places.mutateAsync({ id: place.id, name: place.name, kind: place.kind, source: 'typed', typed, version: place.version }); // prettier-ignore
+    const name = placeName.trim() || place?.name;
+    if (place && name && (temperature !== undefined || name !== place.name)) {
+      const { id, kind, version, source } = place;
+      const air: Pick<PlaceInput, 'source' | 'typed'> = temperature === undefined ? { source } : { source: 'typed', typed: { temperature, humidity, wind: 0 } }; // prettier-ignore
+      await places.mutateAsync({ id, name, kind, version, ...air });
     }
     const { id: _, demo: __, ...before } = workshop;
     await settings.mutateAsync({ ...before, scaleStep, setUp: true, ...(bucket !== undefined && { bucket }) });
@@ -95,7 +98,7 @@ function SetUp({ place }: { place: PlaceView | undefined }) {
           value={answers.scaleStep}
           onChange={(scaleStep) => set({ scaleStep })}
         />
-        <AmbientFields answers={answers} onChange={set} />
+        <AmbientFields answers={answers} place={place?.name} onChange={set} />
         <Failure error={error} />
         <Button type="submit" look="main" size="tall" className="w-full text-lg" disabled={busy}>
           {say('care.keep')}
@@ -147,10 +150,21 @@ function ScoopAndBucket({ answers: { scoopName, scoop, bucket }, onChange }: Fie
 }
 
 /** How warm and humid it is where casts stand; a table, a file or a logger is told at the places. */
-function AmbientFields({ answers: { temperature, humidity }, onChange }: FieldsProps) {
+function AmbientFields({
+  answers: { placeName, temperature, humidity },
+  place,
+  onChange,
+}: FieldsProps & { readonly place: string | undefined }) {
   const say = useSay();
   return (
-    <div className="grid gap-3 sm:grid-cols-3">
+    <div className="grid items-end gap-3 sm:grid-cols-3">
+      <TextField
+        label={say('workshop.wherePlace')}
+        maxLength={60}
+        placeholder={place}
+        value={placeName}
+        onChange={({ target }) => onChange({ placeName: target.value })}
+      />
       <QuantityField
         label={say('workshop.tempWhere')}
         name="temperature"
@@ -167,7 +181,7 @@ function AmbientFields({ answers: { temperature, humidity }, onChange }: FieldsP
           onChange={(percent) => onChange({ humidity: percent / 100 })}
         />
       </label>
-      <p className="quiet self-end text-sm">{say('workshop.monthsUnder')}</p>
+      <p className="quiet text-sm sm:col-span-3">{say('workshop.monthsUnder')}</p>
     </div>
   );
 }

@@ -21,12 +21,17 @@ describe('a new workshop', () => {
     await type('It holds, struck level', '400 mL');
     await type('Your bucket holds, to its brim', '12 L');
     await userEvent.click(screen.getByLabelText('5 g'));
+    await type('Where your casts stand', 'the lean-to');
     await type('Temperature where casts stand', '12');
     await userEvent.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(sent).toHaveLength(3));
     expect(sent.map(({ path }) => path.split('/')[0])).toEqual(['scoops', 'places', 'workshop']);
     expect(sent[0]!.body).toMatchObject({ name: 'the bean can', volume: 400 });
-    expect(sent[1]!.body).toMatchObject({ source: 'typed', typed: { temperature: 12, humidity: 0.65 } });
+    expect(sent[1]!.body).toMatchObject({
+      name: 'the lean-to',
+      source: 'typed',
+      typed: { temperature: 12, humidity: 0.65 },
+    });
     expect(sent[2]!.body).toMatchObject({ bucket: 12_000, scaleStep: 5, setUp: true });
   });
 

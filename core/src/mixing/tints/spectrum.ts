@@ -44,6 +44,18 @@ export function labOf(of: string | Spectrum): Lab {
 export const colourDifference = (a: string | Spectrum, b: string | Spectrum): number =>
   labDifference(labOf(a), labOf(b));
 
+/** Those of some coloured things that come nearest to a wanted colour, with how far each is from it, ΔE00; the nearest first. */
+export function nearestColours<T extends { readonly colour: string }>(
+  wanted: string,
+  among: readonly T[],
+  count: number,
+): (T & { readonly away: number })[] {
+  return among
+    .map((one) => ({ ...one, away: colourDifference(wanted, one.colour) }))
+    .sort((a, b) => a.away - b.away)
+    .slice(0, count);
+}
+
 function named(hex: string) {
   const found = toXyz(hex);
   if (!found) throw new Error(`“${hex}” is not a colour: write it like #b9b2a6.`);

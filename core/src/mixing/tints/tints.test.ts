@@ -5,6 +5,7 @@ import {
   absorptionOf,
   tintedBase,
   colourDifference,
+  nearestColours,
   doubtOf,
   effectiveDoses,
   faceColour,
@@ -80,6 +81,13 @@ describe('a reflectance', () => {
     expect(xyzOf(flat(1))).toEqual([expect.closeTo(0.95047, 9), expect.closeTo(1, 9), expect.closeTo(1.08883, 9)]);
     expect(hexOf(flat(1))).toBe('#ffffff');
     expect(colourDifference(flat(0.2140411), '#7f7f7f')).toBeLessThan(0.8);
+  });
+  it('is near another one as the eye sees it: the nearest come first', () => {
+    const among = [{ name: 'clay', colour: '#a9502f' }, { name: 'moss', colour: '#4e6535' }, { name: 'brick', colour: '#b1563f' }]; // prettier-ignore
+    const near = nearestColours('#b0553d', among, 2);
+    expect(near.map(({ name }) => name)).toEqual(['brick', 'clay']);
+    expect(near[0]!.away).toBeLessThan(1);
+    expect(near[0]!.away).toBe(colourDifference('#b0553d', '#b1563f'));
   });
   it('made of a display colour gives that colour back, band by band between nothing and all', () => {
     const channel = fc.integer({ min: 20, max: 247 });

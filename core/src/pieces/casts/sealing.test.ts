@@ -16,6 +16,7 @@ import {
   sealedArea,
   sealingGate,
   wakesAt,
+  nextWeighings,
   weighRound,
   type CastEvent,
   type CastEventBody,
@@ -134,6 +135,12 @@ describe('a sample', () => {
     });
     const round = weighRound([one('1a', 300), one('1b', 300), one('2a', 4000)], () => 'shed', NOW, 1);
     expect(english(round).map(({ casts }) => casts.map(({ code }) => code))).toEqual([['1a', '1b'], ['2a']]);
+    const later = (code: string, hours: number) => ({
+      ...one(code, 300),
+      dues: [{ ...due, early: NOW + hours * HOUR, good: NOW + hours * HOUR }],
+    });
+    const next = nextWeighings([one('1a', 300), later('3b', 9), later('3a', 2), { ...later('4a', 1), dues: [] }], NOW);
+    expect(next.map((each) => [each.cast.code, (each.due.good - NOW) / HOUR])).toEqual([['3a', 2], ['3b', 9]]); // prettier-ignore
   });
 });
 

@@ -84,3 +84,12 @@ export function weighRound<C extends WeighedCast>(
       (a, b) => a.place.localeCompare(b.place) || inOrder.compare(defined(a.casts[0]).code, defined(b.casts[0]).code),
     );
 }
+
+/** The casts that are to be weighed later, the next one first, each with when it is good to. */
+export const nextWeighings = <C extends WeighedCast>(casts: readonly C[], now: number): { cast: C; due: Due }[] =>
+  casts
+    .flatMap((cast) => {
+      const due = cast.dues.find(({ task }) => task === 'weigh');
+      return due && !wantsWeighing(cast, now) ? [{ cast, due }] : [];
+    })
+    .sort((a, b) => a.due.good - b.due.good || inOrder.compare(a.cast.code, b.cast.code));
