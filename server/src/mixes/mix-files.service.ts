@@ -102,6 +102,50 @@ function comingMaterial(row: MaterialRow, path: string, known: readonly Material
   };
 }
 
+/** The rows of a mix with their materials in place of names; what is nowhere is refused. */
+function foundRows<Line extends Named, Dose extends Named>(
+  lines: readonly Line[],
+  doses: readonly Dose[],
+  path: string,
+  materials: ReadonlyMap<string, Material>,
+) {
+  const missing: FieldIssue[] = [];
+  const found = <T extends Named>(rows: readonly T[], at: string) =>
+    rows.flatMap(({ material: name, ...row }, i) => {
+      const material = materials.get(nameKey(name));
+      if (material) return [{ ...row, material }];
+      missing.push({
+        field: `${path}.${at}.${i}.material`,
+        value: name,
+        message: msg('server.notAnywhere', { name }),
+        remedy: msg('server.addToFile'),
+      });
+      return [];
+    });
+  const rows = { lines: found(lines, 'lines'), doses: found(doses, 'doses') };
+  refuse(missing);
+  return rows;
+}
+
+interface Named {
+  readonly material: string;
+}
+
+/** A kept mix with its materials in place of their keys. */
+function keptRows({ lines, doses = [], ...mix }: MixView, everything: readonly Material[]) {
+  const named = new Map(everything.map((one) => [one.id, one]));
+  return {
+    ...mix,
+    lines: lines.map(({ materialId, ...line }) => ({ ...line, material: defined(named.get(materialId)) })),
+    doses: doses.map(({ materialId, ...dose }) => ({ ...dose, material: defined(named.get(materialId)) })),
+  };
+}
+
+const keyed = <T extends { readonly material: Material }>({ material, ...rest }: T) => ({
+  ...rest,
+  materialId: material.id,
+});
+
 function comingMix(
   { lines, doses = [], ...row }: MixRow,
   path: string,
@@ -109,55 +153,16 @@ function comingMix(
   mixes: readonly MixView[],
   everything: readonly Material[],
 ): Coming<MixInput> {
-  const missing: FieldIssue[] = [];
-  const find = (name: string, at: string) => {
-    const found = materials.get(nameKey(name));
-    if (!found)
-      missing.push({
-        field: `${path}.${at}.material`,
-        value: name,
-        message: msg('server.notAnywhere', { name }),
-        remedy: msg('server.addToFile'),
-      });
-    return found;
-  };
-  const withMaterial = <T extends { readonly material: string }>(rows: readonly T[], at: string) =>
-    rows.flatMap(({ material: name, ...row }, i) => {
-      const material = find(name, `${at}.${i}`);
-      return material ? [{ ...row, material }] : [];
-    });
-  const [foundLines, foundDoses] = [withMaterial(lines, 'lines'), withMaterial(doses, 'doses')];
-  refuse(missing);
-  const mix = { ...row, lines: foundLines, doses: foundDoses };
+  const rows = foundRows(lines, doses, path, materials);
+  const mix = { ...row, ...rows };
   checked(path, () => checkMix(mix));
   const there = mixes.find(({ name }) => nameKey(name) === nameKey(row.name));
-  const named = new Map(everything.map((one) => [one.id, one]));
-  const differences = there
-    ? differencesOf(
-        {
-          ...there,
-          lines: there.lines.map(({ materialId, ...line }) => ({ ...line, material: defined(named.get(materialId)) })),
-          doses: (there.doses ?? []).map(({ materialId, ...dose }) => ({
-            ...dose,
-            material: defined(named.get(materialId)),
-          })),
-        },
-        mix,
-      )
-    : [];
-  const keyed = <T extends { readonly material: Material }>({ material, ...rest }: T) => ({
-    ...rest,
-    materialId: material.id,
-  });
+  const differences = there ? differencesOf(keptRows(there, everything), mix) : [];
+  const does = !there ? 'new' : differences.length > 0 ? 'changed' : 'same';
   return {
     id: there?.id ?? uuid(),
-    input: { ...row, lines: foundLines.map(keyed), doses: foundDoses.map(keyed), version: there?.version ?? 0 },
-    thing: {
-      kind: 'mix',
-      name: row.name,
-      does: !there ? 'new' : differences.length > 0 ? 'changed' : 'same',
-      differences,
-    },
+    input: { ...row, lines: rows.lines.map(keyed), doses: rows.doses.map(keyed), version: there?.version ?? 0 },
+    thing: { kind: 'mix', name: row.name, does, differences },
   };
 }
 

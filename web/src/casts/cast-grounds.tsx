@@ -136,7 +136,7 @@ export function CastGrounds({ cast }: { cast: CastDetail }) {
   return (
     <section className="card-slab" aria-label={say('casts.basedOn')}>
       <h2 className="mb-2 text-xl">{say('casts.basedOn')}</h2>
-      <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+      <dl className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-x-4 gap-y-1">
         {said.map(([name, value]) => (
           <div key={name} className="contents">
             <dt className="quiet">{name}</dt>

@@ -15,7 +15,8 @@ import { SelectField } from '../ui/select-field';
 import { useListing } from '../ui/use-listing';
 import { PageHead } from '../ui/page-head';
 import { Busy, Failure } from '../ui/states';
-import { useUnits } from '../ui/units';
+import { useUnits, type Units } from '../ui/units';
+import type { Speaker } from '@dewpot/locales';
 import { LotEditor } from './lot-editor';
 import { Lots, type EditedLot } from './lots';
 import { MaterialEditor } from './material-editor';
@@ -52,51 +53,56 @@ export function MaterialsPage() {
   );
 }
 
+/** The figures of a material as a table has them. */
+const columnsOf = (
+  say: Speaker,
+  units: Units,
+  lots: StoreView['lots'],
+  onEdit: (material: MaterialView) => void,
+): TableColumn<MaterialView>[] => [
+  {
+    id: 'name',
+    title: say('materials.material'),
+    rising: 'name',
+    value: ({ name }) => name,
+    show: (material) => (
+      <button type="button" className="link min-h-8 text-left" onClick={() => onEdit(material)}>
+        {material.name}
+      </button>
+    ),
+  },
+  {
+    id: 'kind',
+    title: say('materials.kind'),
+    rising: 'kind',
+    value: ({ kind }) => say.value(defined(kinds.find(({ value }) => value === kind)).label),
+  },
+  { id: 'bulk', title: say('materials.looseShort'), right: true, value: ({ bulk }) => bulk },
+  { id: 'particle', title: say('materials.inMixShort'), right: true, value: ({ particle }) => particle },
+  {
+    id: 'absorption',
+    title: say('materials.absorptionShort'),
+    right: true,
+    value: ({ absorption }) => Number((absorption * 100).toFixed(1)),
+  },
+  { id: 'demand', title: say('materials.waterShort'), right: true, value: ({ demand }) => demand },
+  { id: 'grain', title: say('materials.grainShort'), right: true, value: ({ largestGrain }) => largestGrain },
+  {
+    id: 'price',
+    title: say('materials.aKilogram'),
+    right: true,
+    value: ({ id }) => Number(((pricePerGram(id, lots) ?? 0) * 1000).toFixed(2)) || '',
+    show: ({ id }) => {
+      const price = pricePerGram(id, lots);
+      return price === undefined ? '' : units.say(price * 1000, 'money');
+    },
+  },
+];
+
 function Materials({ store, onEdit }: { store: StoreView; onEdit: (material: MaterialView | 'new') => void }) {
   const say = useSay();
   const units = useUnits();
-  const columns = useMemo<TableColumn<MaterialView>[]>(
-    () => [
-      {
-        id: 'name',
-        title: say('materials.material'),
-        rising: 'name',
-        value: ({ name }) => name,
-        show: (material) => (
-          <button type="button" className="link min-h-8 text-left" onClick={() => onEdit(material)}>
-            {material.name}
-          </button>
-        ),
-      },
-      {
-        id: 'kind',
-        title: say('materials.kind'),
-        rising: 'kind',
-        value: ({ kind }) => say.value(defined(kinds.find(({ value }) => value === kind)).label),
-      },
-      { id: 'bulk', title: say('materials.looseShort'), right: true, value: ({ bulk }) => bulk },
-      { id: 'particle', title: say('materials.inMixShort'), right: true, value: ({ particle }) => particle },
-      {
-        id: 'absorption',
-        title: say('materials.absorptionShort'),
-        right: true,
-        value: ({ absorption }) => Number((absorption * 100).toFixed(1)),
-      },
-      { id: 'demand', title: say('materials.waterShort'), right: true, value: ({ demand }) => demand },
-      { id: 'grain', title: say('materials.grainShort'), right: true, value: ({ largestGrain }) => largestGrain },
-      {
-        id: 'price',
-        title: say('materials.aKilogram'),
-        right: true,
-        value: ({ id }) => Number(((pricePerGram(id, store.lots) ?? 0) * 1000).toFixed(2)) || '',
-        show: ({ id }) => {
-          const price = pricePerGram(id, store.lots);
-          return price === undefined ? '' : units.say(price * 1000, 'money');
-        },
-      },
-    ],
-    [store.lots, units, say, onEdit],
-  );
+  const columns = useMemo(() => columnsOf(say, units, store.lots, onEdit), [store.lots, units, say, onEdit]);
   const listing = useListing<MaterialView>('materials', ['order', 'kind']);
   const name = say('shell.materials');
   const save = async () =>

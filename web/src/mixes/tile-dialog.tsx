@@ -3,7 +3,7 @@ import { toolWords } from '../ui/casts/seal-words';
 import { type Message } from '@dewpot/core/units';
 import { useState } from 'react';
 import { defined } from '@dewpot/core/math';
-import { sealerKinds, sealers, type SealerKind } from '@dewpot/core/materials';
+import { sealerKinds, sealers } from '@dewpot/core/materials';
 import {
   beads,
   coatTools,
@@ -33,61 +33,70 @@ const yesNo = (yes: string, no: string) => [
   { value: 'no' as const, label: no },
 ];
 
+/** What a tile showed, as it is chosen. */
+interface Shown {
+  readonly tool: CoatTool;
+  readonly coats: number;
+  readonly sheen: Sheen;
+  readonly streaks: Streaks;
+  readonly bead: Bead;
+  readonly stain: Stain;
+  readonly smells: YesNo;
+  readonly liked: YesNo;
+  readonly note: string;
+}
+type YesNo = 'yes' | 'no';
+
+const usual: Shown = {
+  tool: 'brush',
+  coats: 1,
+  sheen: 'satin',
+  streaks: 'none',
+  bead: 'stands',
+  stain: 'wipes off',
+  smells: 'no',
+  liked: 'yes',
+  note: '',
+};
+
+/** What tiles are sealed with: the sealers in store, else every kind. */
+function useProducts() {
+  const say = useSay();
+  const own = (useQuery(storeQuery).data?.materials ?? []).flatMap(({ name, sealer }) =>
+    sealer ? [{ value: name, label: name, kind: sealer.kind }] : [],
+  );
+  if (own.length > 0) return own;
+  return sealerKinds.map((kind) => {
+    const name = say.value(sealers[kind].name);
+    return { value: name, label: name, kind };
+  });
+}
+
 /** What a trial tile showed. */
 export function TileDialog({ mixId, onClose }: { mixId: string; onClose: () => void }) {
   const say = useSay();
   const keep = useKeepTile();
   const [id] = useState(() => uuid());
-  const own = (useQuery(storeQuery).data?.materials ?? []).flatMap(({ name, sealer }) =>
-    sealer ? [{ value: name, label: name, kind: sealer.kind }] : [],
-  );
-  const products =
-    own.length > 0
-      ? own
-      : sealerKinds.map((kind) => ({
-          value: say.value(sealers[kind].name),
-          label: say.value(sealers[kind].name),
-          kind,
-        }));
+  const products = useProducts();
   const [chosen, setChosen] = useState<string>();
   const product = products.find(({ value }) => value === chosen) ?? defined(products[0]);
-  const [tool, setTool] = useState<CoatTool>('brush');
-  const [coats, setCoats] = useState(1);
-  const [sheen, setSheen] = useState<Sheen>('satin');
-  const [streaks, setStreaks] = useState<Streaks>('none');
-  const [bead, setBead] = useState<Bead>('stands');
-  const [stain, setStain] = useState<Stain>('wipes off');
-  const [smells, setSmells] = useState<'yes' | 'no'>('no');
-  const [liked, setLiked] = useState<'yes' | 'no'>('yes');
-  const [note, setNote] = useState('');
-  const save = () =>
-    keep.mutate(
-      {
-        id,
-        tile: {
-          mixId,
-          at: Date.now(),
-          sealer: product.kind as SealerKind,
-          product: product.value,
-          tool,
-          coats,
-          sheen,
-          streaks,
-          smells: smells === 'yes',
-          bead,
-          stain,
-          liked: liked === 'yes',
-          ...(note.trim() && { note: note.trim() }),
-        },
-      },
-      { onSuccess: onClose },
-    );
+  const [shown, setShown] = useState(usual);
+  const { note, smells, liked, ...grades } = shown;
+  const tile = {
+    mixId,
+    sealer: product.kind,
+    product: product.value,
+    ...grades,
+    smells: smells === 'yes',
+    liked: liked === 'yes',
+    ...(note.trim() && { note: note.trim() }),
+  };
   return (
     <EditDialog
       title={say('sealing.trialTile')}
       busy={keep.isPending}
       error={keep.error}
-      onSave={save}
+      onSave={() => keep.mutate({ id, tile: { ...tile, at: Date.now() } }, { onSuccess: onClose })}
       onClose={onClose}
     >
       <SelectField
@@ -96,59 +105,66 @@ export function TileDialog({ mixId, onClose }: { mixId: string; onClose: () => v
         options={products}
         onChange={setChosen}
       />
+      <TileFields shown={shown} onChange={(part) => setShown((now) => ({ ...now, ...part }))} />
+    </EditDialog>
+  );
+}
+
+/** Choices whose words stand in the catalogues, in the order in which they are looked at. */
+const looks = [
+  { field: 'sheen', legend: 'sealing.sheen', options: optionsOf(sheens, sheenWords) },
+  { field: 'streaks', legend: 'sealing.streaks', options: optionsOf(streakGrades, streakWords) },
+  { field: 'bead', legend: 'sealing.dropOfWater', options: optionsOf(beads, beadWords) },
+  { field: 'stain', legend: 'sealing.dropOfCoffee', options: optionsOf(stains, stainWords) },
+] as const;
+
+function TileFields({ shown, onChange }: { shown: Shown; onChange: (part: Partial<Shown>) => void }) {
+  const say = useSay();
+  return (
+    <>
       <div className="flex flex-wrap gap-x-6 gap-y-3">
         <Choice
           legend={say('sealing.appliedBy')}
           options={optionsOf(coatTools, toolWords)}
-          value={tool}
-          onChange={setTool}
+          value={shown.tool}
+          onChange={(tool) => onChange({ tool })}
         />
         <Choice
           legend={say('sealing.coats')}
           options={[1, 2, 3].map((value) => ({ value, label: `${value}` }))}
-          value={coats}
-          onChange={setCoats}
+          value={shown.coats}
+          onChange={(coats) => onChange({ coats })}
         />
       </div>
-      <Choice legend={say('sealing.sheen')} options={optionsOf(sheens, sheenWords)} value={sheen} onChange={setSheen} />
-      <Choice
-        legend={say('sealing.streaks')}
-        options={optionsOf(streakGrades, streakWords)}
-        value={streaks}
-        onChange={setStreaks}
-      />
-      <Choice
-        legend={say('sealing.dropOfWater')}
-        options={optionsOf(beads, beadWords)}
-        value={bead}
-        onChange={setBead}
-      />
-      <Choice
-        legend={say('sealing.dropOfCoffee')}
-        options={optionsOf(stains, stainWords)}
-        value={stain}
-        onChange={setStain}
-      />
+      {looks.map(({ field, legend, options }) => (
+        <Choice<string>
+          key={field}
+          legend={say(legend)}
+          options={options}
+          value={shown[field]}
+          onChange={(value) => onChange({ [field]: value })}
+        />
+      ))}
       <div className="flex flex-wrap gap-x-6 gap-y-3">
         <Choice
           legend={say('sealing.nextDay')}
           options={yesNo(say('sealing.stillSmells'), say('sealing.noSmell'))}
-          value={smells}
-          onChange={setSmells}
+          value={shown.smells}
+          onChange={(smells) => onChange({ smells })}
         />
         <Choice
           legend={say('sealing.likeLook')}
           options={yesNo(say('sealing.liked'), say('sealing.notLiked'))}
-          value={liked}
-          onChange={setLiked}
+          value={shown.liked}
+          onChange={(liked) => onChange({ liked })}
         />
       </div>
       <TextField
         label={say('sealing.noteOpen')}
-        value={note}
+        value={shown.note}
         maxLength={300}
-        onChange={({ target }) => setNote(target.value)}
+        onChange={({ target }) => onChange({ note: target.value })}
       />
-    </EditDialog>
+    </>
   );
 }

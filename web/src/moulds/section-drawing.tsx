@@ -26,6 +26,19 @@ function marks(most: number, every: readonly number[]): number[] {
   return Array.from({ length: Math.floor(most / step + 1e-9) + 1 }, (_, i) => i * step);
 }
 
+/** Least distance between two figures of the ruler, px. */
+const LINE = 13;
+
+/** Which of the places along the ruler, px from the foot up, have room for their figure. */
+function written(places: readonly number[]): boolean[] {
+  let last = Infinity;
+  return places.map((place) => {
+    const room = last - place >= LINE;
+    if (room) last = place;
+    return room;
+  });
+}
+
 /** Half the height of the fill line's tag and a little more, px. */
 const TAG = 22;
 
@@ -36,33 +49,34 @@ function Ruler({ shape, frame, fill }: { shape: MouldShape; frame: SectionFrame;
   const x = VIEW.width - VIEW.right + 34;
   const steps = rulerSteps[system];
   const full = fullVolume(shape);
+  const heights = marks(rim, steps.mm);
+  const volumes = marks(full, steps.mL).map((v) => ({ v, z: heightFor(shape, Math.min(v, full)) }));
+  const heightWritten = written(heights.map(frame.y));
+  const volumeWritten = written(volumes.map(({ z }) => frame.y(z)));
   const far = (z: number, room = 11) => Math.abs(frame.y(z) - frame.y(fill)) > room;
   return (
     <g fontSize={11} fill="currentColor" aria-hidden="true">
       <path d={`M${x} ${frame.y(0)}V${frame.y(rim)}`} stroke="currentColor" />
-      {marks(rim, steps.mm).map((z) => (
+      {heights.map((z, i) => (
         <g key={`h${z}`}>
           <path d={`M${x - 5} ${frame.y(z)}h5`} stroke="currentColor" />
-          {far(z) && (
+          {far(z) && heightWritten[i] && (
             <text x={x - 8} y={frame.y(z) + 4} textAnchor="end" opacity={0.8}>
               {writeQuantity(z, 'mm', say.reader).split(' ')[0]}
             </text>
           )}
         </g>
       ))}
-      {marks(full, steps.mL).map((v) => {
-        const z = heightFor(shape, Math.min(v, full));
-        return (
-          <g key={`v${v}`}>
-            <path d={`M${x} ${frame.y(z)}h5`} stroke="currentColor" />
-            {far(z, TAG) && (
-              <text x={x + 8} y={frame.y(z) + 4} opacity={0.8}>
-                {writeQuantity(v, 'mL', say.reader)}
-              </text>
-            )}
-          </g>
-        );
-      })}
+      {volumes.map(({ v, z }, i) => (
+        <g key={`v${v}`}>
+          <path d={`M${x} ${frame.y(z)}h5`} stroke="currentColor" />
+          {far(z, TAG) && volumeWritten[i] && (
+            <text x={x + 8} y={frame.y(z) + 4} opacity={0.8}>
+              {writeQuantity(v, 'mL', say.reader)}
+            </text>
+          )}
+        </g>
+      ))}
     </g>
   );
 }

@@ -65,7 +65,7 @@ const partsIn = (say: Speaker) => ({
   }),
 });
 
-/** Vessels that one has: tubs, boxes, pipes, bowls. */
+/** Vessels that one has: tubs, pails, boxes, trays. */
 function nestedIn(say: Speaker): readonly Start[] {
   const { core, plug } = partsIn(say);
   return [
@@ -106,6 +106,13 @@ function nestedIn(say: Speaker): readonly Start[] {
       piece: 'slab',
       shape: shape(box([280, 280], [300, 300], 45, 20)),
     },
+  ];
+}
+
+/** Vessels of other shapes: pipes, sided pots, bowls, turned ones. */
+function otherVesselsIn(say: Speaker): readonly Start[] {
+  const { core } = partsIn(say);
+  return [
     {
       key: 'pipe',
       name: say('moulds.startPipes'),
@@ -255,4 +262,9 @@ function otherIn(say: Speaker): readonly Start[] {
 }
 
 /** Ways to begin a mould, named in the reader's language. */
-export const startsIn = (say: Speaker): readonly Start[] => [...nestedIn(say), ...madeIn(say), ...otherIn(say)];
+export const startsIn = (say: Speaker): readonly Start[] => [
+  ...nestedIn(say),
+  ...otherVesselsIn(say),
+  ...madeIn(say),
+  ...otherIn(say),
+];

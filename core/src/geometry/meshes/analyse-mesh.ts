@@ -146,6 +146,24 @@ const lengthOf = (loop: readonly PlanPoint[]) =>
     return sum + Math.hypot(nx - x, ny - y);
   }, 0);
 
+/** Where a mesh is open, as it is refused. */
+function openMesh({ count, places }: { readonly count: number; readonly places: readonly OpenEdge[] }) {
+  const [{ at, what }] = places as [OpenEdge];
+  const where = at.map((n) => n.toFixed(1)).join(', ');
+  const key = what === 'hole' ? 'meshes.meshOpenAtHole' : 'meshes.meshOpenInFold';
+  return refuse(msg(key, { count, where }), msg('meshes.closeMesh'));
+}
+
+/** The outlines that are kept to draw it, at every few of the heights. */
+const slicesOf = (outlines: readonly (readonly (readonly PlanPoint[])[])[], heights: readonly number[]) =>
+  outlines
+    .map((slice, i) => ({
+      z: heights[i]!,
+      loops: slice.map((loop) => loop.map(([x, y]): PlanPoint => [round(x), round(y)])),
+    }))
+    .filter((_, i) => i % (STEPS / SLICES) === 0)
+    .filter(({ loops }) => loops.length > 0);
+
 /**
  * Reads what a mould wants of a mesh that stands upright in mm. An open mesh is refused, with where it is open.
  * @throws InputError on an open mesh or a block without a hollow; Stopped
@@ -158,14 +176,7 @@ export function analyseMesh(given: Triangles, role: MeshRole, task: Task = {}): 
   const { triangles: stood, parts } = mendMesh(given, share(0, 0.05));
   const first = measureMesh(stood, share(0.05, 0.15));
   const open = first.closed ? { count: 0, places: [] } : openEdges(stood, 20, share(0.15, 0.3));
-  if (open.count > 0) {
-    const [{ at, what }] = open.places as [OpenEdge];
-    const where = at.map((n) => n.toFixed(1)).join(', ');
-    throw refuse(
-      msg(what === 'hole' ? 'meshes.meshOpenAtHole' : 'meshes.meshOpenInFold', { count: open.count, where }),
-      msg('meshes.closeMesh'),
-    );
-  }
+  if (open.count > 0) throw openMesh(open);
   const turned = first.volume < 0;
   const triangles = turned ? flipped(stood) : stood;
   const measure = turned ? { ...first, volume: -first.volume } : first;
@@ -181,7 +192,6 @@ export function analyseMesh(given: Triangles, role: MeshRole, task: Task = {}): 
       ? hollowCurve(loops, height)
       : volumesBelow(triangles, 0, height, STEPS, share(0.6, 0.75)).map((volume) => Math.max(0, volume) * ML);
   if (curve[STEPS]! <= 0) throw refuse(msg('meshes.noHollow'), msg('meshes.otherWayUp'), 'role');
-  const every = STEPS / SLICES;
   return {
     measure,
     ...(parts && { parts }),
@@ -194,13 +204,7 @@ export function analyseMesh(given: Triangles, role: MeshRole, task: Task = {}): 
       height,
       side: sideOf(kept, height),
       curve: curve.map((v, i) => Math.max(v, curve[i - 1] ?? 0)),
-      slices: kept
-        .map((slice, i) => ({
-          z: heights[i]!,
-          loops: slice.map((loop) => loop.map(([x, y]): PlanPoint => [round(x), round(y)])),
-        }))
-        .filter((_, i) => i % every === 0)
-        .filter(({ loops: own }) => own.length > 0),
+      slices: slicesOf(kept, heights),
     },
   };
 }

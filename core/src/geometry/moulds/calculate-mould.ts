@@ -206,6 +206,26 @@ function extrasOf(shape: MouldShape, size: OuterSize, piece: MouldOptions['piece
   };
 }
 
+/** What the inside of a piece holds: planted, and to its fill line so many mm below the rim. */
+function insideOf(shape: MouldShape, fillGap: number | undefined) {
+  const planting = insideFigure(shape, WATERING_GAP, [
+    msg('moulds.insideOfPot'),
+    msg('moulds.wateringGap'),
+    msg('moulds.plantingVolume'),
+  ]);
+  const toFillLine = [msg('moulds.toTheBrim'), msg('moulds.fillLineBelowRim'), msg('moulds.toFillLine')] as const;
+  const held = fillGap === undefined ? undefined : insideFigure(shape, fillGap, toFillLine);
+  return { ...(planting && { planting }), ...(held && { jar: { held, wax: waxFor(held.value) } }) };
+}
+
+/** What keeps the cores down, and the lifts in which sand alone does. */
+function holdingDown(shape: MouldShape, density: number, { coreMass = 0, ballastSand }: MouldOptions) {
+  const holding = { coreMass, ...(ballastSand && { sand: ballastSand }) };
+  const weight = ballast(shape, density, holding);
+  const lifts = weight && !weight.fits ? liftsThatFit(shape, density, holding) : undefined;
+  return { ...(weight && { ballast: weight }), ...(lifts !== undefined && { lifts }) };
+}
+
 /**
  * Calculates a mould: volume, walls, ballast, faces and what to beware of.
  * `density` of the fresh mix in kg/L; where none is named that of a usual mix of the piece's kind.
@@ -213,15 +233,7 @@ function extrasOf(shape: MouldShape, size: OuterSize, piece: MouldOptions['piece
  */
 export function calculateMould(shape: MouldShape, options: MouldOptions): MouldFigures {
   checkMould(shape);
-  const {
-    density = usualDensity(options.piece),
-    dryDensity,
-    coreMass = 0,
-    largestGrain,
-    meshOpening,
-    fillGap,
-    ballastSand,
-  } = options;
+  const { density = usualDensity(options.piece), dryDensity, largestGrain, meshOpening } = options;
   const byGeometry = computedFigure(shape);
   const volume = fullVolume(shape);
   const thinnest = thinnestWall(shape);
@@ -230,22 +242,6 @@ export function calculateMould(shape: MouldShape, options: MouldOptions): MouldF
   const gap = gapFigure(shape, thinnest);
   const grain = largestGrain === undefined ? undefined : checkGrain(largestGrain, gap.value, meshOpening);
   const size = sizeOf(shape);
-  const planting = insideFigure(shape, WATERING_GAP, [
-    msg('moulds.insideOfPot'),
-    msg('moulds.wateringGap'),
-    msg('moulds.plantingVolume'),
-  ]);
-  const held =
-    fillGap === undefined
-      ? undefined
-      : insideFigure(shape, fillGap, [
-          msg('moulds.toTheBrim'),
-          msg('moulds.fillLineBelowRim'),
-          msg('moulds.toFillLine'),
-        ]);
-  const holding = { coreMass, ...(ballastSand && { sand: ballastSand }) };
-  const weight = ballast(shape, density, holding);
-  const lifts = weight && !weight.fits ? liftsThatFit(shape, density, holding) : undefined;
   const overhang = undercut(shape);
   return {
     volume: volumeFigure(shape, byGeometry),
@@ -254,10 +250,8 @@ export function calculateMould(shape: MouldShape, options: MouldOptions): MouldF
     ...(hasBase(shape) && { base: figure(base, 'mm', computed, [line(msg('moulds.underLowestCore'), base, 'mm')]) }),
     gap,
     ...(grain && { grain }),
-    ...(planting && { planting }),
-    ...(held && { jar: { held, wax: waxFor(held.value) } }),
-    ...(weight && { ballast: weight }),
-    ...(lifts !== undefined && { lifts }),
+    ...insideOf(shape, options.fillGap),
+    ...holdingDown(shape, density, options),
     pressure: figure(pressure, 'kPa', computed, [
       line(msg('moulds.densityOfFreshMix'), density, 'kg/L'),
       line(msg('moulds.mixDepth'), cavityOf(shape).rim, 'mm'),

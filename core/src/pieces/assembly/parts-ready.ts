@@ -20,59 +20,25 @@ export interface JoinRemark {
 
 const STRONG_ENOUGH = 0.5;
 
+const refuses = (told: Message, remedy: Message): JoinRemark => ({ severity: 'refuse', told, remedy });
+const tells = (told: Message, remedy: Message): JoinRemark => ({ severity: 'tell', told, remedy });
+
 function remarkOn({ code, stage, strength, dry }: JoinedState, bond: Bond): JoinRemark[] {
   const { face, name } = bonds[bond];
-  if (stage === 'setting')
-    return [{ severity: 'refuse', told: msg('assembly.stillInMould', { code }), remedy: msg('assembly.demouldFirst') }];
+  if (stage === 'setting') return [refuses(msg('assembly.stillInMould', { code }), msg('assembly.demouldFirst'))];
   if (stage === 'finished' || stage === 'broken' || stage === 'joined')
-    return [
-      {
-        severity: 'refuse',
-        told: msg('assembly.partUnusable', {
-          code,
-          stage,
-        }),
-        remedy: msg('assembly.chooseAnother'),
-      },
-    ];
-  return [
-    ...(strength < STRONG_ENOUGH
-      ? [
-          {
-            severity: 'tell' as const,
-            told: msg('assembly.partWeak', { code, strength: quantity(strength * 100, '%', 0) }),
-            remedy: msg('assembly.waitOrProp'),
-          },
-        ]
-      : []),
-    ...(stage === 'sealed' && bond !== 'dry'
-      ? [
-          {
-            severity: 'tell' as const,
-            told: msg('assembly.partSealed', { code }),
-            remedy: msg('assembly.rubBare'),
-          },
-        ]
-      : []),
-    ...(face === 'dry' && !dry && stage !== 'sealed'
-      ? [
-          {
-            severity: 'tell' as const,
-            told: msg('assembly.partDamp', { code, name }),
-            remedy: msg('assembly.waitOrMortar'),
-          },
-        ]
-      : []),
-    ...(face === 'damp' && dry
-      ? [
-          {
-            severity: 'tell' as const,
-            told: msg('assembly.partDry', { code }),
-            remedy: msg('assembly.dampJoint'),
-          },
-        ]
-      : []),
-  ];
+    return [refuses(msg('assembly.partUnusable', { code, stage }), msg('assembly.chooseAnother'))];
+  const told: JoinRemark[] = [];
+  if (strength < STRONG_ENOUGH)
+    told.push(
+      tells(msg('assembly.partWeak', { code, strength: quantity(strength * 100, '%', 0) }), msg('assembly.waitOrProp')),
+    );
+  if (stage === 'sealed' && bond !== 'dry')
+    told.push(tells(msg('assembly.partSealed', { code }), msg('assembly.rubBare')));
+  if (face === 'dry' && !dry && stage !== 'sealed')
+    told.push(tells(msg('assembly.partDamp', { code, name }), msg('assembly.waitOrMortar')));
+  if (face === 'damp' && dry) told.push(tells(msg('assembly.partDry', { code }), msg('assembly.dampJoint')));
+  return told;
 }
 
 /** What speaks against joining these casts with that bond now, each by name, and that they are not alike. */

@@ -142,38 +142,41 @@ function insetIssues(items: readonly PourItem[]): FieldIssue[] {
   });
 }
 
+/** Checks what is chosen of one mould of a plan. */
+function checkItem(check: Checker, item: PourItem, i: number, plan: PourPlan): void {
+  const whole = check.number(`items.${i}.count`, item.count, msg('pours.howMany', { item: item.name }), {
+    min: 1,
+    max: MOST_MOULDS,
+  });
+  if (whole)
+    check.expect(
+      Number.isInteger(item.count),
+      `items.${i}.count`,
+      item.count,
+      msg('pours.notWholeMoulds', { count: item.count }),
+      msg('pours.enterWhole'),
+    );
+  check.expect(
+    !(item.split && facesMustMatch(item, plan)),
+    `items.${i}.split`,
+    item.split,
+    msg('pours.facesMustMatch', { item: item.name }),
+    msg('pours.eachFromOneBatch'),
+  );
+  if (item.fillTo !== undefined) {
+    check.number(`items.${i}.fillTo`, item.fillTo, msg('pours.fillLineOf', { item: item.name }), {
+      above: 0,
+      max: rimOf(item.shape),
+      unit: 'mm',
+    });
+  }
+}
+
 /** Refuses a plan that cannot be poured. Moulds and mix are checked by their own functions. @throws InputError */
 export function checkPlan(plan: PourPlan): void {
   const check = new Checker();
   check.expect(plan.items.length > 0, 'items', 0, msg('pours.noMould'), msg('pours.chooseMould'));
-  plan.items.forEach((item, i) => {
-    const whole = check.number(`items.${i}.count`, item.count, msg('pours.howMany', { item: item.name }), {
-      min: 1,
-      max: MOST_MOULDS,
-    });
-    if (whole)
-      check.expect(
-        Number.isInteger(item.count),
-        `items.${i}.count`,
-        item.count,
-        msg('pours.notWholeMoulds', { count: item.count }),
-        msg('pours.enterWhole'),
-      );
-    check.expect(
-      !(item.split && facesMustMatch(item, plan)),
-      `items.${i}.split`,
-      item.split,
-      msg('pours.facesMustMatch', { item: item.name }),
-      msg('pours.eachFromOneBatch'),
-    );
-    if (item.fillTo !== undefined) {
-      check.number(`items.${i}.fillTo`, item.fillTo, msg('pours.fillLineOf', { item: item.name }), {
-        above: 0,
-        max: rimOf(item.shape),
-        unit: 'mm',
-      });
-    }
-  });
+  plan.items.forEach((item, i) => checkItem(check, item, i, plan));
   const moulds = plan.items.reduce((sum, { count }) => sum + count, 0);
   check.expect(
     moulds <= MOST_MOULDS,

@@ -125,6 +125,17 @@ function shopping(plan: PourPlan, whole: BatchMasses): ShoppingLine[] {
 /** Masses of one batch of a sheet on average, g. */
 export const batchOfSheet = ({ whole, batches }: Sheet): BatchMasses => scaleMasses(whole, 1 / batches.count);
 
+/** How its mix is mixed; tints are named as one. */
+const methodFor = (plan: PourPlan, tinted: boolean) =>
+  methodOf(mixOfMethod(plan, tinted), plan.binderClass, {
+    ...plan.ways,
+    ...(tinted && { colourName: msg('pours.tintPigments') }),
+  });
+
+/** What speaks against how its buckets are measured. Tints are measured batch by batch: each turn tells of its own. */
+const measuringOf = (plan: PourPlan, bucketfuls: readonly Bucketful[], tinted: boolean) =>
+  tinted ? [] : distinct(alike(bucketfuls).flatMap(({ one: { measured } }) => measuringWarnings(plan, measured)));
+
 /**
  * The mixing sheet of a pour: what each piece takes and weighs, how many batches, scoops, grams and water of each.
  * @throws InputError when a mould, the mix or the plan cannot be poured.
@@ -150,15 +161,7 @@ export function calculateSheet(given: PourPlan): Sheet {
   const even = !tinted && alike(bucketfuls).length === 1;
   const order = plan.ways?.order ?? usualOrder(plan.binderClass);
   const water = waterPlan(plan.mix, batch, { moisture: plan.moisture, order, basis: mix.ratio.basis });
-  const leftover = leftoverFigure(
-    plan,
-    pieces,
-    bucketfuls.reduce((sum, { measured }) => sum + measured.made, 0),
-  );
-  // Tints are measured batch by batch: each turn tells of its own.
-  const measuring = tinted
-    ? []
-    : alike(bucketfuls).flatMap(({ one: { measured } }) => measuringWarnings(plan, measured));
+  const made = bucketfuls.reduce((sum, { measured }) => sum + measured.made, 0);
   const cost = batchCost(whole, plan.lots, msg('pours.pourMaterials'));
   const nearby = even ? evenPlan(plan, one.measured) : undefined;
   return {
@@ -173,20 +176,17 @@ export function calculateSheet(given: PourPlan): Sheet {
       water,
       volume: batch.volume,
     },
-    leftover,
+    leftover: leftoverFigure(plan, pieces, made),
     mix,
     potLife,
     big,
     inTime,
     ...(cost && { cost }),
     short: shopping(plan, whole),
-    method: methodOf(mixOfMethod(plan, tinted), plan.binderClass, {
-      ...plan.ways,
-      ...(tinted && { colourName: msg('pours.tintPigments') }),
-    }),
+    method: methodFor(plan, tinted),
     way,
     ...(nearby && { even: nearby }),
     cautions: cautionsFor(plan, pieces),
-    warnings: [...distinct(measuring), ...waterWarnings(water), ...splitWarnings(given, bucketfuls)],
+    warnings: [...measuringOf(plan, bucketfuls, tinted), ...waterWarnings(water), ...splitWarnings(given, bucketfuls)],
   };
 }

@@ -157,6 +157,33 @@ const unweighed = (leastHour: number, limit: number): DryJudgement => ({
   strays: [],
 });
 
+/** The water that is still to leave, g: the middle of what the curves say, and the bounds that four in five of them keep. */
+function remainingFigure({
+  left: [low, middle, bound],
+  prior,
+  kept,
+  dry,
+  limit,
+}: {
+  left: readonly [low: number, middle: number, bound: number];
+  prior: DryDownPrior;
+  kept: readonly Weighing[];
+  dry: number;
+  limit: ReturnType<typeof waterLimit>;
+}): Figure {
+  const basis = { kind: 'learned', records: kept.length } as const;
+  const working = [
+    line(msg('sealing.expectedLoss'), prior.loss, 'g'),
+    line(msg('sealing.expectedDry'), prior.dry, 'g'),
+    line(msg('sealing.lastWeighing'), defined(kept[kept.length - 1]).mass, 'g'),
+    line(msg('sealing.fittedDry'), dry, 'g', 'm(t) = dry + A·exp(−(t/τ)^β)'),
+    line(msg('sealing.waterLeft'), middle, 'g', msg('sealing.atLastWeighing')),
+    line(msg('sealing.fourInFive'), bound, 'g'),
+    line(msg('sealing.dryEnoughUnder'), limit.grams, 'g', limit.told),
+  ];
+  return figure(middle, 'g', basis, working, [low, bound]);
+}
+
 function judge(given: readonly Weighing[], prior: DryDownPrior, binderClass: BinderClass, ways: DrynessWays): Judging {
   const weighings = [...given].sort((a, b) => a.hour - b.hour);
   const leastHour = (ways.leastDays ?? leastDays[binderClass]) * 24;
@@ -194,21 +221,7 @@ function judge(given: readonly Weighing[], prior: DryDownPrior, binderClass: Bin
     opens,
     final: { mass: final.middle, low: final.low, high: final.high },
     typical: typicalOf(curves),
-    remaining: figure(
-      middle,
-      'g',
-      { kind: 'learned', records: kept.length },
-      [
-        line(msg('sealing.expectedLoss'), prior.loss, 'g'),
-        line(msg('sealing.expectedDry'), prior.dry, 'g'),
-        line(msg('sealing.lastWeighing'), last.mass, 'g'),
-        line(msg('sealing.fittedDry'), final.middle, 'g', 'm(t) = dry + A·exp(−(t/τ)^β)'),
-        line(msg('sealing.waterLeft'), middle, 'g', msg('sealing.atLastWeighing')),
-        line(msg('sealing.fourInFive'), bound, 'g'),
-        line(msg('sealing.dryEnoughUnder'), limit.grams, 'g', limit.told),
-      ],
-      [low, bound],
-    ),
+    remaining: remainingFigure({ left: [low, middle, bound], prior, kept, dry: final.middle, limit }),
     heldDays: held.days,
     heldWithin: held.within,
     strays,
