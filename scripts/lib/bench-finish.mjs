@@ -79,16 +79,16 @@ export async function dryingShelf(note, request, database) {
     weighings.push(await taken(() => tell(id, HOUR, event)));
   }
   note('… one of ten like pieces weighed', `${median(weighings).toFixed(0)} ms`);
-  const anew = await judgedAnew(request, database);
+  const again = await judgedAgain(request, database);
   note(
     '… all judged again by another school, in the background',
-    `${(anew / 1000).toFixed(1)} s`,
+    `${(again / 1000).toFixed(1)} s`,
     `under ${(2 * many) / PIECES} s`,
   );
 }
 
 /** Time until every cast that dries is written again once the school is changed, ms. @param {import('@playwright/test').APIRequestContext} request @param {string} database */
-async function judgedAnew(request, database) {
+async function judgedAgain(request, database) {
   const { workshop } = await (await request.get('/api/session')).json();
   const client = new pg.Client(database);
   await client.connect();

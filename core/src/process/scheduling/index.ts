@@ -1,0 +1,4 @@
+export * from './check-schedule.js';
+export * from './problem.js';
+export * from './programme.js';
+export * from './week.js';
