@@ -1,4 +1,5 @@
 export * from './check-schedule.js';
+export * from './least-poured.js';
 export * from './problem.js';
 export * from './programme.js';
 export * from './week.js';
