@@ -48,13 +48,16 @@ export function readFilmTest({ hours, drops }: FilmTest): { readonly dry: boolea
 const BETA = 0.75;
 const FOUR_IN_FIVE = normalPoint(0.8);
 
+/** Hours from the end of the moist curing until a piece is dry enough to seal, where it dries with the time constant `tau` (h) by the usual course. */
+export function dryingHours(prior: DryDownPrior, tau: number, ways: DrynessWays = {}): number {
+  const { grams } = waterLimit(prior, ways);
+  return grams >= prior.loss ? 0 : tau * Math.log(prior.loss / grams) ** (1 / BETA);
+}
+
 /**
  * Days of drying from the end of the moist curing on that are enough for four pieces in five, by the usual course of drying alone
  * (ln τ about ln 5 days with sd 1) in air of this pace (1 at 20 °C and half damp).
  */
 export function calendarDays(prior: DryDownPrior, pace: number, ways: DrynessWays = {}): number {
-  const { grams } = waterLimit(prior, ways);
-  const tau = (USUAL_TAU / pace) * Math.exp(FOUR_IN_FIVE);
-  const hours = grams >= prior.loss ? 0 : tau * Math.log(prior.loss / grams) ** (1 / BETA);
-  return Math.ceil(hours / 24);
+  return Math.ceil(dryingHours(prior, (USUAL_TAU / pace) * Math.exp(FOUR_IN_FIVE), ways) / 24);
 }
