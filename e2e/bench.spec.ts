@@ -125,7 +125,11 @@ test('on a phone the run goes on through a lost connection and a reload, and eve
             opened.onsuccess = () => {
               const asked = opened.result.transaction('keyval').objectStore('keyval').get('dew-pot');
               asked.onsuccess = () =>
-                resolve(['"run"', `"id":"${pour}","number"`].every((part) => String(asked.result).includes(part)));
+                resolve(
+                  ['"run"', '"kind":"begin"', `"id":"${pour}","number"`].every((part) =>
+                    String(asked.result).includes(part),
+                  ),
+                );
             };
           }),
         id,

@@ -60,6 +60,8 @@ export function fillDemo(
   const say = makeSpeaker({ language, system: 'metric', currency: 'EUR' }, lookupIn(language));
   const random = stream(SEED);
   return app.get(WorkshopContext).inWorkshop(uuid(), async () => {
+    // It calculates between its writes: on a busy machine that is longer than a request may be silent.
+    await app.get(WorkshopContext).manager.query(`SET LOCAL idle_in_transaction_session_timeout = '10min'`);
     const people = app.get(People);
     const settings = { ...firstSettings, name: 'Thornwick Lane' };
     await app.get(WorkshopsService).found(settings, true);
