@@ -36,7 +36,7 @@ export function OfferedMixes({
               >
                 <span className="chamfer h-16 w-12 shrink-0" style={{ background: mix.colour }} aria-hidden="true" />
                 <span className="min-w-0 flex-1">
-                  <span className="font-head block text-lg leading-tight">{mix.name}</span>
+                  <span className="font-head mb-1 block text-lg leading-tight">{mix.name}</span>
                   {figures && <ShareStrip shares={figures.shares} />}
                 </span>
               </button>

@@ -8,6 +8,8 @@ import { useUnits } from '../ui/units';
 import { useSay } from '../ui/say';
 
 const row = 'grid grid-cols-[8rem_1fr] items-center gap-x-4 py-1.5 sm:grid-cols-[12rem_1fr]';
+/** On a phone the scoops have the whole width beneath their name: several stand in a row. */
+const scooped = 'items-center gap-x-4 py-1.5 sm:grid sm:grid-cols-[12rem_1fr]';
 
 /** A dose as the scale gives it, or a level spoon. */
 function DoseRow({ dose }: { dose: SheetDose }) {
@@ -70,10 +72,10 @@ export function SheetRows({
   return (
     <ul className="divide-base-300 divide-y">
       {lines.map((line) => (
-        <li key={line.materialId} className={row}>
-          <span>
-            <span className="block font-semibold">{line.name}</span>
-            <span className="quiet block text-sm">{units.sayFigure(line.mass)}</span>
+        <li key={line.materialId} className={scooped}>
+          <span className="max-sm:flex max-sm:flex-wrap max-sm:items-baseline max-sm:gap-x-3">
+            <span className="font-semibold sm:block">{line.name}</span>
+            <span className="quiet text-sm sm:block">{units.sayFigure(line.mass)}</span>
             <FigureWorking figure={line.mass} label={say('pours.whySoMuch')} />
           </span>
           <Measures name={line.name} measures={line.measures} tappable={tappable} />
