@@ -122,8 +122,7 @@ function Notes({
     <>
       {ballast && (
         <div className={`mt-3 ${ballast.fits ? 'quiet' : ''}`}>
-          {say(ballast.advice)}
-          {lifts !== undefined && say('moulds.inLifts', { lifts })}{' '}
+          {say(ballast.advice)} {lifts !== undefined && say('moulds.inLifts', { lifts })}{' '}
           {!ballast.fits && <FigureWorking figure={ballast.sand} />}
         </div>
       )}
