@@ -36,7 +36,7 @@ describe('the calendar', () => {
       .expect(200);
     expect(headers['content-type']).toContain('text/calendar');
     const [lift] = parsed(text);
-    expect(lift!.summary).toBe('Demould: Nested pot × 3, anywhere');
+    expect(lift!.summary).toBe('Demould: Nested pot × 3, no place told');
     const due = ((await agent.get('/api/casts/shelf')).body as CastView[])[0]!.dues[0]!;
     expect(Math.abs(lift!.startDate.toJSDate().getTime() - due.good)).toBeLessThanOrEqual(150_000);
     expect(lift!.description).toMatch(/^Good from .* to .*, by the air as it is forecast now\.\n/);

@@ -1,6 +1,6 @@
 import { defined } from '@dewpot/core/math';
 import { DAY, HOUR, MINUTE, msg, type Moment } from '@dewpot/core/units';
-import { placeNow, roundLines, taskInWords, type Due, type RoundLine } from '@dewpot/core/casts';
+import { placeInWords, placeNow, roundLines, taskInWords, type Due, type RoundLine } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import type { Speaker } from '@dewpot/locales';
 import { ICalAlarmType, ICalCalendar, ICalCalendarMethod } from 'ical-generator';
@@ -24,7 +24,7 @@ const titleOf = ({ due, casts, place }: RoundLine<CastView>) =>
     task: taskInWords(due),
     mould: defined(casts[0]).snapshot.mouldName,
     count: casts.length,
-    place,
+    place: placeInWords(place),
   });
 
 const time = (at: number): Moment => ({ at, as: 'time' });
@@ -61,7 +61,7 @@ export function calendarOf(casts: readonly CastView[], workshop: string, say: Sp
       sequence: Math.max(0, Math.floor((now - defined(line.casts[0]).life.pouredAt) / MINUTE)),
       summary: say(titleOf(line)),
       description: told(line, say),
-      location: line.place,
+      ...(line.place && { location: line.place }),
     });
     event.createAlarm({ type: ICalAlarmType.display, trigger: 0, description: say(titleOf(line)) });
   }

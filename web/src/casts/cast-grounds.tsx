@@ -131,7 +131,7 @@ export function CastGrounds({ cast }: { cast: CastDetail }) {
     [say('casts.expectedDry'), units.say(expected.dry, 'g')],
     [say('casts.release'), snapshot.release && say.value(releaseCalledBy(snapshot.release))],
     [say('casts.cover'), coverNow(cast, say)],
-    [say('casts.place'), placeOf(cast) === 'anywhere' ? undefined : placeOf(cast)],
+    [say('casts.place'), placeOf(cast) || undefined],
   ];
   return (
     <section className="card-slab" aria-label={say('casts.basedOn')}>

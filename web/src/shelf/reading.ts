@@ -1,6 +1,6 @@
 import { msg, type Message, type Phrase } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
-import type { Due } from '@dewpot/core/casts';
+import { type Due, placeInWords } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { isDue, lookToday, nextOf, placeOf, type Today } from '../ui/casts/reading';
 
@@ -78,7 +78,7 @@ export function planksOf(groups: readonly Group[], by: ShelfBy): Plank[] {
   const names = [...new Set(groups.map(nameOf))];
   const ordered = by === 'place' ? names.sort() : names.reverse();
   return ordered.map((name) => ({
-    name: by === 'pour' ? msg('shell.pourNumber', { name }) : name,
+    name: by === 'pour' ? msg('shell.pourNumber', { name }) : placeInWords(name),
     groups: groups.filter((group) => nameOf(group) === name),
   }));
 }

@@ -9,6 +9,7 @@ import {
   type Due,
   type RoundLine,
   type RoundWhen,
+  placeInWords,
 } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import { endOfDay } from 'date-fns';
@@ -46,7 +47,11 @@ export function Round({ casts, now, onDo }: { casts: readonly CastView[]; now: n
         <section key={when} aria-label={say(whenWords[when])}>
           <h3 className="border-base-300 mb-1 border-b text-lg">{say(whenWords[when])}</h3>
           {places.map(({ place, lines }) => (
-            <section key={place} aria-label={`${say(whenWords[when])}, ${place}`} className="mb-2">
+            <section
+              key={place}
+              aria-label={`${say(whenWords[when])}, ${say.value(placeInWords(place))}`}
+              className="mb-2"
+            >
               <PlaceHead place={place} lines={lines} quick={when === 'now'} onDo={onDo} />
               <ul className="divide-base-300 divide-y">
                 {lines.map((line) => (
@@ -76,7 +81,7 @@ function PlaceHead({
   const many = quick ? tasksForMany(lines) : [];
   return (
     <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1 pt-1">
-      <h4 className="quiet font-sans text-sm font-semibold">{place}</h4>
+      <h4 className="quiet font-sans text-sm font-semibold">{say.value(placeInWords(place))}</h4>
       {many.map(({ task, casts }) =>
         task === 'weigh' ? (
           <Link key={task} to="/casts/weigh" className={buttonClass({ size: 'low', className: 'px-3 text-sm' })}>

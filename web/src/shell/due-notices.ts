@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { defined } from '@dewpot/core/math';
-import { roundLines, taskInWords, whenDue } from '@dewpot/core/casts';
+import { roundLines, taskInWords, whenDue, placeInWords } from '@dewpot/core/casts';
 import type { CastView } from '@dewpot/contract';
 import type { Speaker } from '@dewpot/locales';
 import { useSay } from '../ui/say';
@@ -20,7 +20,7 @@ function dueNow(casts: readonly CastView[], now: number, say: Speaker): Map<stri
           task: taskInWords(due),
           mould: defined(alike[0]).snapshot.mouldName,
           count: alike.length,
-          place,
+          place: placeInWords(place),
         }),
       ]),
   );

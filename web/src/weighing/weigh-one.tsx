@@ -1,3 +1,4 @@
+import { placeInWords } from '@dewpot/core/casts';
 import { quantity } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import { Button } from '../ui/button';
@@ -32,7 +33,7 @@ export function WeighOne({
     <div className="mx-auto flex max-w-2xl flex-col gap-4 p-4">
       <p className="quiet flex justify-between text-sm">
         <span>{count}</span>
-        <span>{here.place}</span>
+        <span>{say.value(placeInWords(here.place))}</span>
       </p>
       <WhatIsWeighed casts={here.casts} now={now} />
       <p className="numeral text-6xl" aria-live="polite">

@@ -1,4 +1,4 @@
-import { HOUR, type Message } from '../../foundation/units/index.js';
+import { HOUR, msg, type Message, type Phrase } from '../../foundation/units/index.js';
 import { sealers, type Sealer, type SealerKind } from '../../mixing/materials/index.js';
 import type { Bath, Cover, PhReading } from '../../process/curing/index.js';
 import {
@@ -245,9 +245,12 @@ export function decorationDryAt({ decorated = [] }: Life): number | undefined {
   return last && last.at + decorations[last.decoration].dries * HOUR;
 }
 
-/** Where a cast stands now, by name: where it was moved to, else as its pour said. */
+/** Where a cast stands now, by name: where it was moved to, else as its pour said; empty where nobody said. */
 export const placeNow = ({ stays }: Life, poured: string | undefined): string =>
-  stays?.[stays.length - 1]?.place ?? poured ?? 'anywhere';
+  stays?.[stays.length - 1]?.place ?? poured ?? '';
+
+/** A place by its name, or that nobody said. */
+export const placeInWords = (place: string): Phrase => place || msg('today.placeUntold');
 
 /** The life of a cast: a fold over the events that stand, whatever the order or batches they came in. */
 export function lifeOf(events: readonly CastEvent[]): Life {

@@ -10,7 +10,7 @@ import type { StandingPart } from '../whole-piece';
 export const nextOf = ({ dues }: CastView): Due | undefined =>
   dues.find(({ postponedUntil }) => postponedUntil === undefined) ?? dues[0];
 
-/** Where a cast stands now, by its name. */
+/** Where a cast stands now, by the name of its place; empty where nobody said. */
 export const placeOf = ({ life, snapshot }: Pick<CastView, 'life' | 'snapshot'>): string =>
   placeNow(life, snapshot.place);
 
