@@ -146,7 +146,7 @@ test('a damaged demoulding moves the next proposal, and the round is read from a
   const address = await page.getByLabel(/Put this into your calendar/).inputValue();
   const feed = new ICAL.Component(ICAL.parse(await (await fetch(address)).text()));
   const events = feed.getAllSubcomponents('vevent').map((one) => new ICAL.Event(one));
-  expect(events.map(({ summary }) => summary)).toContain('Demould: Nested pot, anywhere');
+  expect(events.map(({ summary }) => summary)).toContain('Demould: Nested pot, no place told');
   await page.getByRole('button', { name: 'Change it: the old one stops' }).click();
   await expect.poll(async () => (await fetch(address)).status).toBe(404);
 });
