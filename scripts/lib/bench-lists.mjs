@@ -12,7 +12,7 @@ const COPIES = `
   INSERT INTO casts (id, workshop_id, pour_id, mould_id, code, stage, poured_at, mould_name, mix_name, damaged, snapshot, expected, projection)
   SELECT gen_random_uuid(), workshop_id, pour_id, mould_id, code, 'finished', poured_at - n * 3600000, mould_name, mix_name,
     n % 9 = 0, snapshot, expected, projection
-  FROM (SELECT * FROM casts WHERE workshop_id = $1 LIMIT 100) AS some, generate_series(1, $2::int) AS n`;
+  FROM (SELECT * FROM casts WHERE workshop_id = $1 LIMIT 100) AS kept, generate_series(1, $2::int) AS n`;
 
 /** @param {readonly number[]} all */
 const p95 = (all) => all.toSorted((a, b) => a - b)[Math.ceil(all.length * 0.95) - 1] ?? NaN;
