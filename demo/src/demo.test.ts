@@ -1,9 +1,9 @@
+import { stream } from '@dewpot/core/math';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { MouldsService, PoursService, People, WorkshopContext, CastsService, MaterialsService } from '@dewpot/server';
 import { MOST_ON_PAGE, type CastRow } from '@dewpot/contract';
 import { startServer, type Harness } from '../../server/test/harness.js';
 import { fillDemo } from './fill.js';
-import { stream } from './random.js';
 import { season } from './season.js';
 
 /** A fixed day in autumn: the season before it is the same at each run. */

@@ -1,4 +1,4 @@
-import { defined } from '@dewpot/core/math';
+import { defined, stream } from '@dewpot/core/math';
 import { DAY, type Language } from '@dewpot/core/units';
 import type { Grade } from '@dewpot/core/mixes';
 import { calculateSheet, plannedLog } from '@dewpot/core/pours';
@@ -27,7 +27,6 @@ import { MOST_ON_PAGE, type MixInput } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { inWords } from './in-words.js';
 import { keyed, livesOf } from './lives.js';
-import { stream } from './random.js';
 import { season, type DemoPour } from './season.js';
 import { furnishDemoPlaces } from './places.js';
 import { moulds, tubs } from './moulds.js';

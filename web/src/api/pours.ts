@@ -21,34 +21,25 @@ async function kept(client: QueryClient, answer: Promise<PourView>): Promise<Pou
   return pour;
 }
 
-export function useSavePour() {
+/** A write of a pour that is done when what hangs on it was read again. */
+function usePourWrite<Given>(send: (given: Given) => Promise<PourView>, ...lists: string[]) {
   const client = useQueryClient();
-  return useWrite(({ id, input }: Put<PourInput>) => kept(client, ask<PourView>('PUT', `pours/${id}`, input)), 'pours');
+  return useWrite((given: Given) => kept(client, send(given)), 'pours', ...lists);
 }
+
+/** What hangs on a pour that is done. */
+const FOLLOWS = ['casts', 'store', 'moulds', 'mixes'];
+
+export const useSavePour = () =>
+  usePourWrite(({ id, input }: Put<PourInput>) => ask<PourView>('PUT', `pours/${id}`, input));
 export const useRemovePour = () => useLast((id: string) => ask<void>('DELETE', `pours/${id}`), 'pours');
-export function useStartPour() {
-  const client = useQueryClient();
-  return useWrite((id: string) => kept(client, ask<PourView>('POST', `pours/${id}/start`)), 'pours');
-}
+export const useStartPour = () => usePourWrite((id: string) => ask<PourView>('POST', `pours/${id}/start`));
 export function useFinishPour() {
   const client = useQueryClient();
   return useLast(
     ({ id, input }: Put<PourFinish>) => kept(client, ask<PourView>('POST', `pours/${id}/finish`, input)),
     'pours',
-    'casts',
-    'store',
-    'moulds',
-    'mixes',
+    ...FOLLOWS,
   );
 }
-export function useUndoPour() {
-  const client = useQueryClient();
-  return useWrite(
-    (id: string) => kept(client, ask<PourView>('POST', `pours/${id}/undo`)),
-    'pours',
-    'casts',
-    'store',
-    'moulds',
-    'mixes',
-  );
-}
+export const useUndoPour = () => usePourWrite((id: string) => ask<PourView>('POST', `pours/${id}/undo`), ...FOLLOWS);

@@ -4,16 +4,14 @@ import type { CastRow, Page } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { buttonClass } from '../ui/button';
 import { csvOf, DataTable, type TableColumn } from '../ui/data-table';
-import { ListBar, Listed, NoneFits, Pager, rowsOfAll } from '../ui/list-bar';
+import { ListBar, ListChoice, Listed, NoneFits, NothingYet, Pager, rowsOfAll } from '../ui/list-bar';
 import { saveFile } from '../ui/save-file';
-import { SelectField } from '../ui/select-field';
 import { useListing, type Listing } from '../ui/use-listing';
 import { PageHead } from '../ui/page-head';
 import { PieceThumb } from '../ui/piece-thumb';
-import { spotWords, stages, type Stage } from '@dewpot/core/casts';
+import { spotWords, stages } from '@dewpot/core/casts';
 import { writeWeighing, type Speaker } from '@dewpot/locales';
 import { exactTime, dayOf } from '../ui/format-time';
-import { Empty } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useSay } from '../ui/say';
 import { sizeWords } from '../ui/casts/event-words';
@@ -70,32 +68,11 @@ function columnsOf(say: Speaker, now: number): TableColumn<CastRow>[] {
 }
 
 const CHOICES = ['order', 'stage', 'damaged', 'mould', 'pour'];
-const anyOne = { value: '', label: msg('ui.any') } as const;
-
-/** Which casts are shown. */
-function Choices({ listing: { asked, choose } }: { listing: Listing<CastRow> }) {
-  const say = useSay();
-  return (
-    <>
-      <SelectField<Stage | ''>
-        label={say('casts.stageTitle')}
-        value={(asked['stage'] ?? '') as Stage | ''}
-        options={[anyOne, ...stages.map((value) => ({ value, label: stageWords[value] }))]}
-        onChange={(stage) => choose({ stage })}
-      />
-      <SelectField
-        label={say('casts.damageTitle')}
-        value={asked['damaged'] ?? ''}
-        options={[
-          anyOne,
-          { value: 'yes', label: msg('casts.damagedOnly') },
-          { value: 'no', label: msg('casts.undamagedOnly') },
-        ]}
-        onChange={(damaged) => choose({ damaged })}
-      />
-    </>
-  );
-}
+const stageChoices = stages.map((value) => ({ value, label: stageWords[value] }));
+const damageChoices = [
+  { value: 'yes', label: msg('casts.damagedOnly') },
+  { value: 'no', label: msg('casts.undamagedOnly') },
+];
 
 /** Every cast there was, on the shelf or gone. */
 export function CastsPage() {
@@ -114,24 +91,21 @@ export function CastsPage() {
           {say('shell.simulate')}
         </Link>
       </PageHead>
-      <Listed listing={listing} busy={say('casts.busyCasts')} empty={<NoCasts />}>
+      <Listed
+        listing={listing}
+        busy={say('casts.busyCasts')}
+        empty={
+          <NothingYet
+            title={say('casts.noCastsYet')}
+            how={say('casts.noCastsHow')}
+            to="/pours/new"
+            add={say('shell.planPour')}
+          />
+        }
+      >
         {(page) => <Casts listing={listing} page={page} />}
       </Listed>
     </div>
-  );
-}
-
-function NoCasts() {
-  const say = useSay();
-  return (
-    <Empty title={say('casts.noCastsYet')}>
-      <p>{say('casts.noCastsHow')}</p>
-      <p>
-        <Link to="/pours/new" className={buttonClass({ look: 'main', size: 'own' })}>
-          {say('shell.planPour')}
-        </Link>
-      </p>
-    </Empty>
   );
 }
 
@@ -145,7 +119,8 @@ function Casts({ listing, page }: { listing: Listing<CastRow>; page: Page<CastRo
   return (
     <section className="card-slab">
       <ListBar listing={listing} onExport={page.count > 0 ? save : undefined}>
-        <Choices listing={listing} />
+        <ListChoice listing={listing} field="stage" label={say('casts.stageTitle')} options={stageChoices} />
+        <ListChoice listing={listing} field="damaged" label={say('casts.damageTitle')} options={damageChoices} />
       </ListBar>
       {page.rows.length === 0 ? (
         <NoneFits listing={listing}>{say('casts.noCastFits')}</NoneFits>

@@ -2,16 +2,14 @@ import { kinds } from './material-fields';
 import { useMemo, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { defined } from '@dewpot/core/math';
-import { pricePerGram, type MaterialKind } from '@dewpot/core/materials';
-import { msg } from '@dewpot/core/units';
+import { pricePerGram } from '@dewpot/core/materials';
 import type { MaterialView, StoreView } from '@dewpot/contract';
 import { Plus } from 'lucide-react';
 import { storeQuery } from '../api/materials';
 import { Button } from '../ui/button';
 import { csvOf, DataTable, type TableColumn } from '../ui/data-table';
-import { ListBar, Listed, NoneFits, Pager, rowsOfAll } from '../ui/list-bar';
+import { ListBar, ListChoice, Listed, NoneFits, Pager, rowsOfAll } from '../ui/list-bar';
 import { saveFile } from '../ui/save-file';
-import { SelectField } from '../ui/select-field';
 import { useListing } from '../ui/use-listing';
 import { PageHead } from '../ui/page-head';
 import { Busy, Failure } from '../ui/states';
@@ -116,12 +114,7 @@ function Materials({ store, onEdit }: { store: StoreView; onEdit: (material: Mat
         </Button>
       </div>
       <ListBar listing={listing} onExport={save}>
-        <SelectField<MaterialKind | ''>
-          label={say('materials.kind')}
-          value={(listing.asked['kind'] ?? '') as MaterialKind | ''}
-          options={[{ value: '', label: msg('ui.any') }, ...kinds]}
-          onChange={(kind) => listing.choose({ kind })}
-        />
+        <ListChoice listing={listing} field="kind" label={say('materials.kind')} options={kinds} />
       </ListBar>
       <Listed
         listing={listing}

@@ -5,10 +5,10 @@ import type { MixView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { useMixColour } from '../api/tints';
 import { buttonClass } from '../ui/button';
-import { Listed, NoneFits, Pager } from '../ui/list-bar';
+import { Listed, NoneFits, NothingYet, Pager } from '../ui/list-bar';
 import { PageHead } from '../ui/page-head';
 import { RecipeBar } from '../ui/recipe-bar';
-import { Busy, Empty, Failure } from '../ui/states';
+import { Busy, Failure } from '../ui/states';
 import { useListing } from '../ui/use-listing';
 import { useDay } from '../ui/use-now';
 import { useUnits } from '../ui/units';
@@ -39,7 +39,18 @@ export function MixesPage() {
           </Link>
         )}
       </PageHead>
-      <Listed listing={listing} busy={say('mixes.busyMixes')} empty={<NoMixes />}>
+      <Listed
+        listing={listing}
+        busy={say('mixes.busyMixes')}
+        empty={
+          <NothingYet
+            title={say('mixes.noMixesYet')}
+            how={say('mixes.noMixesHow')}
+            to="/mixes/new"
+            add={say('shell.newMix')}
+          />
+        }
+      >
         {({ rows }) => (
           <>
             <RecipeBar listing={listing} materials={sources.store.materials} />
@@ -61,20 +72,6 @@ export function MixesPage() {
       </Listed>
       <MixFiles sources={sources} />
     </div>
-  );
-}
-
-function NoMixes() {
-  const say = useSay();
-  return (
-    <Empty title={say('mixes.noMixesYet')}>
-      <p>{say('mixes.noMixesHow')}</p>
-      <p>
-        <Link to="/mixes/new" className={buttonClass({ look: 'main', size: 'own' })}>
-          {say('shell.newMix')}
-        </Link>
-      </p>
-    </Empty>
   );
 }
 

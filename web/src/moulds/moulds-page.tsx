@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { fullVolume, pieceGuides, pieceKinds, type PieceKind } from '@dewpot/core/moulds';
+import { fullVolume, pieceGuides, pieceKinds } from '@dewpot/core/moulds';
 import type { MouldOrder, MouldView } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { Button, buttonClass } from '../ui/button';
@@ -10,9 +10,8 @@ import { PageHead } from '../ui/page-head';
 import { Piece, pieceSize } from '../ui/piece';
 import { QuantityField } from '../ui/quantity-field';
 import { saveFile } from '../ui/save-file';
-import { SelectField } from '../ui/select-field';
-import { ListBar, Listed, NoneFits, Pager, rowsOfAll } from '../ui/list-bar';
-import { Empty, Failure } from '../ui/states';
+import { ListBar, ListChoice, Listed, ListOrder, NoneFits, NothingYet, Pager, rowsOfAll } from '../ui/list-bar';
+import { Failure } from '../ui/states';
 import { useListing, type Listing } from '../ui/use-listing';
 import { useUnits } from '../ui/units';
 import { mouldsCsv, mouldsJson, readMoulds } from './mould-files';
@@ -36,7 +35,18 @@ export function MouldsPage() {
           {say('moulds.whichNest')}
         </Link>
       </PageHead>
-      <Listed listing={listing} busy={say('moulds.busyMoulds')} empty={<NoMoulds />}>
+      <Listed
+        listing={listing}
+        busy={say('moulds.busyMoulds')}
+        empty={
+          <NothingYet
+            title={say('moulds.noMouldsYet')}
+            how={say('moulds.noMouldsHow')}
+            to="/moulds/new"
+            add={say('shell.measureMould')}
+          />
+        }
+      >
         {({ rows }) => (
           <>
             <Wish listing={listing} />
@@ -61,26 +71,14 @@ function scaleOf(moulds: readonly MouldView[]): number {
   return Math.min(...sizes.map(({ width, height }) => Math.min((WIDTH - 16) / width, (HEIGHT - 24) / height)), 1);
 }
 
-function NoMoulds() {
-  const say = useSay();
-  return (
-    <Empty title={say('moulds.noMouldsYet')}>
-      <p>{say('moulds.noMouldsHow')}</p>
-      <p>
-        <Link to="/moulds/new" className={buttonClass({ look: 'main', size: 'own' })}>
-          {say('shell.measureMould')}
-        </Link>
-      </p>
-    </Empty>
-  );
-}
-
 const orders: readonly { readonly value: MouldOrder; readonly label: Phrase }[] = [
   { value: 'name', label: msg('ui.byName') },
   { value: 'volume', label: msg('moulds.byVolume') },
   { value: 'height', label: msg('moulds.byHeight') },
   { value: 'cycles', label: msg('moulds.mostPoured') },
 ];
+
+const pieces = pieceKinds.map((value) => ({ value, label: pieceGuides[value].name }));
 
 const bounds = [
   { field: 'least', label: msg('moulds.holdingAtLeast'), dimension: 'volume' },
@@ -95,15 +93,7 @@ function Wish({ listing }: { listing: Listing<MouldView> }) {
   const amount = (field: string) => (asked[field] === undefined ? undefined : Number(asked[field]));
   return (
     <ListBar listing={listing}>
-      <SelectField<PieceKind | ''>
-        label={say('moulds.kindOfPiece')}
-        value={(asked['piece'] ?? '') as PieceKind | ''}
-        options={[
-          { value: '', label: msg('ui.any') },
-          ...pieceKinds.map((value) => ({ value, label: pieceGuides[value].name })),
-        ]}
-        onChange={(piece) => choose({ piece })}
-      />
+      <ListChoice listing={listing} field="piece" label={say('moulds.kindOfPiece')} options={pieces} />
       {bounds.map(({ field, label, dimension }) => (
         <QuantityField
           key={field}
@@ -115,12 +105,7 @@ function Wish({ listing }: { listing: Listing<MouldView> }) {
           onChange={(value) => choose({ [field]: value === undefined ? undefined : String(value) })}
         />
       ))}
-      <SelectField
-        label={say('ui.order')}
-        value={(asked['order'] ?? 'name') as MouldOrder}
-        options={orders}
-        onChange={(order) => choose({ order })}
-      />
+      <ListOrder listing={listing} options={orders} />
     </ListBar>
   );
 }

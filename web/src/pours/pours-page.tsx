@@ -3,14 +3,11 @@ import type { PourRow, PourStatus } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { mouldsQuery } from '../api/moulds';
-import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { exactTime, whenOf } from '../ui/format-time';
-import { ListBar, Listed, NoneFits, Pager } from '../ui/list-bar';
-import { SelectField } from '../ui/select-field';
+import { ListBar, ListChoice, Listed, ListOrder, NoneFits, NothingYet, Pager } from '../ui/list-bar';
 import { PieceThumb } from '../ui/piece-thumb';
-import { Empty } from '../ui/states';
-import { useListing, type Listing } from '../ui/use-listing';
+import { useListing } from '../ui/use-listing';
 import { useNow } from '../ui/use-now';
 import { useSay } from '../ui/say';
 
@@ -22,8 +19,11 @@ const statusWords: Record<PourStatus, Message> = {
 
 /** So many of a pour's pieces are drawn. */
 const MOST_DRAWN = 3;
-const statuses = Object.keys(statusWords) as PourStatus[];
-const anyOne = { value: '', label: msg('ui.any') } as const;
+const statusChoices = (Object.keys(statusWords) as PourStatus[]).map((value) => ({ value, label: statusWords[value] }));
+const orders = [
+  { value: 'newest', label: msg('ui.newestFirst') },
+  { value: 'oldest', label: msg('ui.oldestFirst') },
+];
 
 /** All pours, the newest first. */
 export function PoursPage() {
@@ -32,11 +32,23 @@ export function PoursPage() {
   return (
     <div className="mx-auto max-w-4xl p-4">
       <PageHead title={say('pours.pours')} to="/pours/new" add={say('shell.planPour')} />
-      <Listed listing={listing} busy={say('pours.busyPours')} empty={<NoPours />}>
+      <Listed
+        listing={listing}
+        busy={say('pours.busyPours')}
+        empty={
+          <NothingYet
+            title={say('pours.nothingPoured')}
+            how={say('pours.nothingPouredHow')}
+            to="/pours/new"
+            add={say('shell.planPour')}
+          />
+        }
+      >
         {({ rows }) => (
           <>
             <ListBar listing={listing}>
-              <Choices listing={listing} />
+              <ListChoice listing={listing} field="status" label={say('pours.statusTitle')} options={statusChoices} />
+              <ListOrder listing={listing} options={orders} />
             </ListBar>
             {rows.length === 0 ? (
               <NoneFits listing={listing}>{say('pours.noPourFits')}</NoneFits>
@@ -52,44 +64,6 @@ export function PoursPage() {
         )}
       </Listed>
     </div>
-  );
-}
-
-/** Which pours are shown, and in which order. */
-function Choices({ listing: { asked, choose } }: { listing: Listing<PourRow> }) {
-  const say = useSay();
-  return (
-    <>
-      <SelectField<PourStatus | ''>
-        label={say('pours.statusTitle')}
-        value={(asked['status'] ?? '') as PourStatus | ''}
-        options={[anyOne, ...statuses.map((value) => ({ value, label: statusWords[value] }))]}
-        onChange={(status) => choose({ status })}
-      />
-      <SelectField
-        label={say('ui.order')}
-        value={asked['order'] ?? 'newest'}
-        options={[
-          { value: 'newest', label: msg('ui.newestFirst') },
-          { value: 'oldest', label: msg('ui.oldestFirst') },
-        ]}
-        onChange={(order) => choose({ order })}
-      />
-    </>
-  );
-}
-
-function NoPours() {
-  const say = useSay();
-  return (
-    <Empty title={say('pours.nothingPoured')}>
-      <p>{say('pours.nothingPouredHow')}</p>
-      <p>
-        <Link to="/pours/new" className={buttonClass({ look: 'main', size: 'own' })}>
-          {say('shell.planPour')}
-        </Link>
-      </p>
-    </Empty>
   );
 }
 

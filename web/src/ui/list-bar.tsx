@@ -2,11 +2,13 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { ArrowLeft, ArrowRight, Download } from 'lucide-react';
 import { Link } from 'react-router';
 import type { Page } from '@dewpot/contract';
+import { msg, type Phrase } from '@dewpot/core/units';
 import { everyRow } from '../api/pages';
 import { Button, buttonClass } from './button';
 import { Fold } from './fold';
 import { useSay } from './say';
-import { Busy, Failure } from './states';
+import { SelectField } from './select-field';
+import { Busy, Empty, Failure } from './states';
 import type { Listing } from './use-listing';
 import { useWide } from './use-wide';
 
@@ -70,6 +72,43 @@ export function ListBar<Row>({
       </span>
       {onExport && <Export onExport={onExport} />}
     </div>
+  );
+}
+
+interface ChoiceProps<Row> {
+  readonly listing: Listing<Row>;
+  readonly options: readonly { readonly value: string; readonly label: Phrase }[];
+}
+
+/** Something that a list is chosen by: any of it, or one that is offered. */
+export function ListChoice<Row>({
+  listing: { asked, choose },
+  field,
+  label,
+  options,
+  className,
+}: ChoiceProps<Row> & { readonly field: string; readonly label: string; readonly className?: string }) {
+  return (
+    <SelectField
+      label={label}
+      {...(className && { className })}
+      value={asked[field] ?? ''}
+      options={[{ value: '', label: msg('ui.any') }, ...options]}
+      onChange={(value) => choose({ [field]: value })}
+    />
+  );
+}
+
+/** What a list is in the order of; the first that is offered where nothing is asked. */
+export function ListOrder<Row>({ listing: { asked, choose }, options }: ChoiceProps<Row>) {
+  const say = useSay();
+  return (
+    <SelectField
+      label={say('ui.order')}
+      value={asked['order'] ?? options[0]?.value ?? ''}
+      options={options}
+      onChange={(order) => choose({ order })}
+    />
   );
 }
 
@@ -139,6 +178,20 @@ export function NoneFits<Row>({ listing: { clear }, children }: { listing: Listi
         {say('ui.showAll')}
       </button>
     </p>
+  );
+}
+
+/** In place of a list of which the workshop has nothing yet: what to do first, and the way to it. */
+export function NothingYet({ title, how, to, add }: { title: string; how: string; to: string; add: string }) {
+  return (
+    <Empty title={title}>
+      <p>{how}</p>
+      <p>
+        <Link to={to} className={buttonClass({ look: 'main', size: 'own' })}>
+          {add}
+        </Link>
+      </p>
+    </Empty>
   );
 }
 

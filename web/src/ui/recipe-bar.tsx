@@ -1,9 +1,13 @@
 import { msg } from '@dewpot/core/units';
 import type { MaterialView } from '@dewpot/contract';
-import { ListBar } from './list-bar';
-import { SelectField } from './select-field';
+import { ListBar, ListChoice, ListOrder } from './list-bar';
 import { useSay } from './say';
 import type { Listing } from './use-listing';
+
+const orders = [
+  { value: 'name', label: msg('ui.byName') },
+  { value: 'changed', label: msg('ui.lastChanged') },
+];
 
 /** Which mixes or tints are shown, and in which order. */
 export function RecipeBar<Row>({
@@ -15,28 +19,16 @@ export function RecipeBar<Row>({
   materials: readonly MaterialView[];
 }) {
   const say = useSay();
-  const { asked, choose } = listing;
   return (
     <ListBar listing={listing}>
-      <SelectField
+      <ListChoice
+        listing={listing}
+        field="material"
         label={say('ui.containing')}
         className="max-w-56"
-        value={asked['material'] ?? ''}
-        options={[
-          { value: '', label: msg('ui.any') },
-          ...materials.map(({ id, name }) => ({ value: id, label: name })),
-        ]}
-        onChange={(material) => choose({ material })}
+        options={materials.map(({ id, name }) => ({ value: id, label: name }))}
       />
-      <SelectField
-        label={say('ui.order')}
-        value={asked['order'] ?? 'name'}
-        options={[
-          { value: 'name', label: msg('ui.byName') },
-          { value: 'changed', label: msg('ui.lastChanged') },
-        ]}
-        onChange={(order) => choose({ order })}
-      />
+      <ListOrder listing={listing} options={orders} />
     </ListBar>
   );
 }

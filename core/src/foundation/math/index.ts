@@ -5,4 +5,5 @@ export * from './linear-system.js';
 export * from './mean.js';
 export * from './minimum.js';
 export * from './normal.js';
+export * from './stream.js';
 export * from './triples.js';

@@ -1,4 +1,4 @@
-import { normalPoint } from '../../foundation/math/index.js';
+import { normalPoint, stream } from '../../foundation/math/index.js';
 import type { WholeAmbientReading } from '../ambient/index.js';
 import { curedPiece, finishedPiece, type AtHand, type ChainPiece, type ChainTimes, type CuredPiece } from './chain.js';
 
@@ -49,17 +49,6 @@ const WANTED = 0.8;
 /** Steps of the season's warmth that are told apart, in standard deviations: the air of each is worked out once. */
 const STEP = 0.25;
 const MOST = 2.5;
-
-/** Numbers between 0 and 1, the same for the same seed. */
-function stream(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
-  };
-}
 
 /** A normal number, kept where its point can be told. */
 const normal = (random: () => number) => normalPoint(Math.min(1 - 1e-9, Math.max(1e-9, random())));

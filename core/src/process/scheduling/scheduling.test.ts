@@ -1,5 +1,6 @@
 import highsModule, { type Highs } from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
+import { stream } from '../../foundation/math/index.js';
 import { DAY, HOUR, InputError } from '../../foundation/units/index.js';
 import {
   breachesOf,
@@ -148,15 +149,6 @@ describe('a schedule', () => {
     expect(breachesOf(problem, { sessions: [session!] })).toEqual([]);
   });
 });
-
-/** A stream of numbers from 0 to 1 that is the same for the same seed. */
-function stream(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-    return state / 2 ** 32;
-  };
-}
 
 function smallCase(random: () => number): SchedulingProblem {
   const to = (least: number, most: number) => least + Math.floor(random() * (most - least + 1));

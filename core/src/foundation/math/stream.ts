@@ -1,4 +1,4 @@
-/** A seeded stream of numbers in 0–1 (mulberry32): the same season for the same seed. */
+/** A seeded stream of numbers in 0–1 (mulberry32): the same numbers for the same seed. */
 export function stream(seed: number): () => number {
   let state = seed >>> 0;
   return () => {
