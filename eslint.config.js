@@ -21,13 +21,15 @@ const packages = {
 
 /** The wings of core from the ground up, and which of its neighbours each stage may import beside all stages below its wing. */
 const wings = {
-  foundation: { math: [], units: ['math'] },
+  foundation: { math: [], solver: ['math'], units: ['math'] },
   geometry: {
     solids: [],
     moulds: ['solids'],
     exports: ['moulds', 'solids'],
     meshes: ['exports', 'moulds', 'solids'],
     photos: ['meshes', 'solids'],
+    patterns: ['exports', 'meshes', 'moulds', 'solids'],
+    cutting: [],
   },
   mixing: {
     binders: [],
@@ -45,6 +47,7 @@ const wings = {
     bench: ['curing', 'pours'],
     planning: ['bench', 'judging', 'pours', 'sealing'],
     simulation: ['curing', 'pours', 'sealing'],
+    calendar: ['ambient', 'bench', 'curing', 'planning', 'pours', 'sealing', 'simulation'],
   },
   pieces: { assembly: [], care: [], casts: ['assembly', 'care'] },
 };
@@ -54,7 +57,7 @@ const stages = {
   server: {
     shared: ['calculation', 'config', 'db', 'http', 'jobs', 'pictures'],
     accounts: ['ambient', 'materials', 'sealing'],
-    calendar: ['casts'],
+    calendar: ['ambient', 'casts', 'curing'],
     curing: [],
     sealing: ['ambient', 'materials'],
     casts: ['ambient', 'curing', 'sealing'],
@@ -64,6 +67,7 @@ const stages = {
     health: [],
     mixes: ['materials'],
     moulds: [],
+    patterns: [],
     pours: ['casts', 'mixes', 'moulds', 'materials', 'tints'],
     'script-api': [],
     materials: [],
@@ -81,8 +85,10 @@ const stages = {
     mixes: ['judging'],
     moulds: ['judging', 'mixes'],
     paper: [],
+    patterns: ['paper'],
     ambient: [],
     pours: ['casts', 'judging', 'mixes', 'moulds', 'paper'],
+    calendar: ['paper'],
     shelf: ['casts'],
     shell: ['casts', 'sign-in', 'shelf'],
     materials: [],

@@ -99,6 +99,20 @@ test('three moulds in two tints with bands are run to the end with the simulated
   await expect.poll(async () => (await runOf(page, id)).filter(({ kind }) => kind === 'tried').length).toBe(1);
 });
 
+/** Whether the browser has kept all these parts under a name. */
+const keptInBrowser = (page: Page, name: string, parts: readonly string[]) =>
+  page.evaluate(
+    (asked) =>
+      new Promise<boolean>((resolve) => {
+        const opened = indexedDB.open('keyval-store');
+        opened.onsuccess = () => {
+          const read = opened.result.transaction('keyval').objectStore('keyval').get(asked.name);
+          read.onsuccess = () => resolve(asked.parts.every((part) => String(read.result).includes(part)));
+        };
+      }),
+    { name, parts },
+  );
+
 test('on a phone the run goes on through a lost connection and a reload, and every step arrives once and in order', async ({
   page,
   context,
@@ -117,24 +131,7 @@ test('on a phone the run goes on through a lost connection and a reload, and eve
   await expect.poll(async () => (await runOf(page, id)).length).toBe(2);
   // What was read is kept in the browser a moment later.
   await expect
-    .poll(() =>
-      page.evaluate(
-        (pour) =>
-          new Promise<boolean>((resolve) => {
-            const opened = indexedDB.open('keyval-store');
-            opened.onsuccess = () => {
-              const asked = opened.result.transaction('keyval').objectStore('keyval').get('dew-pot');
-              asked.onsuccess = () =>
-                resolve(
-                  ['"run"', '"kind":"begin"', `"id":"${pour}","number"`].every((part) =>
-                    String(asked.result).includes(part),
-                  ),
-                );
-            };
-          }),
-        id,
-      ),
-    )
+    .poll(() => keptInBrowser(page, 'dew-pot', ['"run"', '"kind":"begin"', `"id":"${id}","number"`]))
     .toBe(true);
   await context.setOffline(true);
   const at = await title(page).textContent();
@@ -142,6 +139,8 @@ test('on a phone the run goes on through a lost connection and a reload, and eve
   await expect(title(page)).not.toHaveText(at!);
   await expect(page.getByText(/unsent/)).toBeVisible();
   const there = (await title(page).textContent())!;
+  // So is a step that waits: a page that is gone before the disk has it loses it.
+  await expect.poll(() => keptInBrowser(page, 'dew-pot-writes', [id, '"kind":"begin"'])).toBe(true);
   await page.reload();
   await expect(title(page)).toHaveText(there);
   await expect(page.getByText(/unsent/)).toBeVisible();

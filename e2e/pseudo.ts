@@ -38,7 +38,8 @@ function sentence(english: Sentence): Sentence {
 /** Has the page read its English sentences in the pseudo-language. What is still plain English is in no catalogue. */
 export async function readPseudo(page: Page): Promise<void> {
   await page.route(/\/assets\/sentences-en-[^/]*\.js$/, async (route) => {
-    const response = await route.fetch();
+    // A connection that was kept open may be closed by the server just as it is used again.
+    const response = await route.fetch({ maxRetries: 3 });
     const code = encodeURIComponent(await response.text());
     const { default: english } = (await import(`data:text/javascript;charset=utf-8,${code}`)) as {
       default: Readonly<Record<string, Sentence>>;

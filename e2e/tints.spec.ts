@@ -28,7 +28,7 @@ test('a wanted green is reached, tried, and its prediction gets better with thre
 }) => {
   await enterDemo(page);
   await test.step('the search finds doses for it and keeps them as a tint', async () => {
-    await page.keyboard.press('4');
+    await page.keyboard.press('5');
     await page.getByRole('link', { name: 'Match a colour' }).click();
     await page.getByLabel('The colour, dry').fill('#7f8f63');
     // From pigments that chips told of, and the green alone untried.

@@ -8,9 +8,11 @@ import { chromium } from '@playwright/test';
 import { mixEditing, mixSolving, swatchesFollow, tintSearch } from './lib/bench-mixes.mjs';
 import { measures } from './lib/bench-measures.mjs';
 import { meshInBrowser, meshVolumes, sectionRedraw } from './lib/bench-moulds.mjs';
+import { patternsAndSticks } from './lib/bench-patterns.mjs';
 import { dryingShelf, finishing } from './lib/bench-finish.mjs';
 import { firstDays } from './lib/bench-first-days.mjs';
 import { benchSteps, replanning } from './lib/bench-pours.mjs';
+import { planning } from './lib/bench-calendar.mjs';
 import { longLists } from './lib/bench-lists.mjs';
 import { fillShelf } from './lib/bench-shelf.mjs';
 import { buildStale } from './lib/build.mjs';
@@ -138,11 +140,13 @@ async function main() {
   buildStale();
   spawnSync(join(root, 'node_modules/.bin/tsc'), ['-b'], { cwd: root, stdio: 'inherit' });
   await replanning(note);
+  await planning(note);
   await mixSolving(note);
   await measures(note);
   await finishing(note);
   await tintSearch(note);
   await meshVolumes(note);
+  await patternsAndSticks(note);
   const trial = await startTrial({ demo: true });
   const browser = await chromium.launch({ executablePath, args: process.getuid?.() === 0 ? ['--no-sandbox'] : [] });
   try {

@@ -5,7 +5,7 @@ import { ensureNode, ensurePackages } from './lib/packages.mjs';
 import { root } from './lib/paths.mjs';
 import { ensurePostgres } from './lib/postgres.mjs';
 import { run, say, Stop } from './lib/say.mjs';
-import { staticChecks } from './lib/static-checks.mjs';
+import { runStaticChecks } from './lib/static-checks.mjs';
 
 /** Races are run so often in a quick check; `npm test` runs each a hundred times. */
 const FEW_ROUNDS = '5';
@@ -26,8 +26,8 @@ async function main() {
   ensureNode();
   ensurePackages();
   const [since = 'HEAD'] = process.argv.slice(2);
-  for (const [program = '', ...args] of staticChecks({ cached: true }).flatMap(({ programs }) => programs))
-    must(program, args);
+  const failed = (await runStaticChecks({ cached: true }, say)).filter(({ well }) => !well);
+  if (failed.length > 0) throw new Stop(`${failed.map(({ name }) => name).join(', ')}: what was found stands above.`);
   ensurePostgres();
   must('vitest', ['run', '--changed', since, '--passWithNoTests'], { DEWPOT_RACE_ROUNDS: FEW_ROUNDS });
 }

@@ -34,16 +34,18 @@ async function views(list) {
   const damp = casts.find(({ code }) => code.startsWith('29'));
   const { tints } = /** @type {{ tints: any[] }} */ (/** @type {unknown} */ (await list('tints/all')));
   const oldBrick = tints.find(({ name }) => name.startsWith('Old brick'));
+  const { rows: houses } = /** @type {{ rows: any[] }} */ (/** @type {unknown} */ (await list('patterns?kind=house')));
+  const house = houses[0];
   const plan = `/pours/new?mould=${nested.id}&mix=${grey.id}`;
   return [
     { name: 'shelf', path: '/' },
     { name: 'shelf-dark', path: '/', theme: 'lamplight' },
     { name: 'shelf-phone', path: '/', size: BENCH },
-    { name: 'moulds', path: '/moulds' },
+    { name: 'pattern', path: `/patterns/${house.id}` },
     { name: 'measure', path: '/moulds/measure' },
     { name: 'mould', path: `/moulds/${nested.id}` },
     { name: 'assemble', path: `/casts/join?with=${lower.id}&with=${upper.id}`, theme: 'lamplight' },
-    { name: 'places', path: '/workshop/places' },
+    { name: 'calendar', path: '/calendar' },
     { name: 'mix', path: `/mixes/${brick.id}` },
     { name: 'simulate', path: '/casts/try', press: /^Ponerla al lado/, language: 'es' },
     { name: 'tints', path: '/tints' },

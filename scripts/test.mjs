@@ -8,7 +8,7 @@ import { ensureNode, ensurePackages } from './lib/packages.mjs';
 import { root } from './lib/paths.mjs';
 import { ensurePostgres } from './lib/postgres.mjs';
 import { run, say } from './lib/say.mjs';
-import { staticChecks } from './lib/static-checks.mjs';
+import { runStaticChecks } from './lib/static-checks.mjs';
 
 const results = join(root, 'test-results');
 
@@ -22,14 +22,6 @@ function tool(program, args, env = {}) {
     env: { ...process.env, ...env },
   });
   return done.status === 0;
-}
-
-/** A check that passes or fails as a whole. @param {string} name @param {() => boolean} work @returns {Count} */
-function check(name, work) {
-  say(`\n— ${name}`);
-  const well = work();
-  if (!well) say(`${name} failed.`);
-  return { passed: well ? 1 : 0, failed: well ? 0 : 1 };
 }
 
 /**
@@ -55,9 +47,10 @@ async function main() {
   const unit = join(results, 'unit.json');
   const journeys = join(results, 'e2e.json');
   const counts = [
-    ...staticChecks({ cached: false }).map(({ name, programs }) =>
-      check(name, () => programs.map(([program = '', ...args]) => tool(program, args)).every(Boolean)),
-    ),
+    ...(await runStaticChecks({ cached: false }, say)).map(({ well }) => ({
+      passed: well ? 1 : 0,
+      failed: well ? 0 : 1,
+    })),
     suite(
       'core, server and web',
       unit,

@@ -49,6 +49,10 @@ export default defineConfig({
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],
         maximumFileSizeToCacheInBytes: 3_000_000,
+        // The solver of the calendar is large: it is kept once it was wanted.
+        runtimeCaching: [
+          { urlPattern: /\/assets\/.*\.wasm$/, handler: 'CacheFirst', options: { cacheName: 'solver' } },
+        ],
       },
     }),
   ],

@@ -1,3 +1,4 @@
+import type { SessionSetup } from '@dewpot/core/calendar';
 import { languages, unitSystems, type Language, type UnitSystem } from '@dewpot/core/units';
 import {
   moistCuringSchools,
@@ -124,6 +125,12 @@ export class WakingInput implements Waking {
   @Amount(1, 24) to: number;
 }
 
+/** What a session takes beside its pour, min. */
+export class SessionSetupInput implements SessionSetup {
+  @Amount(0, 240) setUp: number;
+  @Amount(0, 240) cleanUp: number;
+}
+
 export class WorkshopSettings {
   @Text(1, 80) name: string;
   @IsIn(unitSystems) units: UnitSystem;
@@ -147,6 +154,8 @@ export class WorkshopSettings {
   @IsOptional() @IsUUID() ballastSandId?: string;
   /** The caster has said which scoop, bucket and scale there are; until then they are assumed, and that is told. */
   @IsOptional() @IsBoolean() setUp?: boolean;
+  /** What setting up and cleaning take in a session; 20 and 25 minutes where it is left out. */
+  @IsOptional() @Part(() => SessionSetupInput) session?: SessionSetupInput;
   @IsOptional() @Version() version?: number;
 }
 

@@ -11,8 +11,9 @@ import {
   type SetAside,
   type WholeAmbientReading,
 } from '@dewpot/core/ambient';
+import type { Room } from '@dewpot/core/calendar';
 import { IsIn, IsOptional, ValidateIf } from 'class-validator';
-import { LATEST, Amount, ListOf, Part, Share, Text, Version } from './limits.js';
+import { LATEST, Amount, ListOf, Millimetres, Part, Share, Text, Version } from './limits.js';
 
 /**
  * Where a place’s air comes from: nobody has said, one typed figure, a table of twelve months, a logger, readings out of files, or
@@ -40,6 +41,12 @@ export class MonthAmbientInput implements MonthAmbient {
   @Share() humidity: number;
 }
 
+/** Planks on which pieces stand, all together, mm. */
+export class RoomInput implements Room {
+  @Millimetres() length: number;
+  @Millimetres() depth: number;
+}
+
 /** A place in which casts stand. */
 export class PlaceInput {
   @Text(1, 60) name: string;
@@ -54,6 +61,8 @@ export class PlaceInput {
   season?: readonly MonthAmbientInput[];
   /** Of a logger: it is the simulated one that ships with the application, and not a real one that posts its readings. */
   @IsOptional() @IsIn([true]) simulated?: true;
+  /** Room for pieces that are poured, cure and dry in it; as much as is wanted where it is left out. */
+  @IsOptional() @Part(() => RoomInput) room?: RoomInput;
   @Version() version: number;
 }
 

@@ -9,6 +9,7 @@ import {
   IsNumber,
   IsObject,
   IsString,
+  IsUUID,
   Length,
   Max,
   Min,
@@ -91,6 +92,9 @@ export const Choices = (offered: readonly string[], size: Size) =>
 /** A list of texts. */
 export const Texts = (least: number, most: number, size: Size) =>
   every(...sized(size), IsString({ each: true }), Length(least, most, { each: true }));
+
+/** A list of keys of things. */
+export const Keys = (size: Size) => every(...sized(size), IsUUID(undefined, { each: true }));
 
 /** Names of the checks that are made here: a test takes fields with these as bounded. */
 export const BY_KEY = 'byKey';

@@ -77,6 +77,8 @@ export class PourItemInput {
   @Texts(1, 80, { most: 40 })
   without?: readonly string[];
   @IsOptional() @Part(() => InsetInput) inset?: InsetInput;
+  /** The line of an order that it is poured for. */
+  @IsOptional() @IsUUID() orderLine?: string;
 }
 
 /** A finding of one pour that is put aside, once. */

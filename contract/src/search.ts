@@ -1,7 +1,7 @@
 import { Text } from './limits.js';
 
 /** What is looked for in a workshop, by its kind. */
-export const searchKinds = ['mould', 'mix', 'tint', 'material', 'place', 'pour', 'cast'] as const;
+export const searchKinds = ['mould', 'pattern', 'mix', 'tint', 'material', 'place', 'pour', 'cast'] as const;
 export type SearchKind = (typeof searchKinds)[number];
 
 /** Words that are searched for: part of a name, the code of a piece, the number of a pour. */

@@ -27,6 +27,8 @@ import { MOST_ON_PAGE, type MixInput } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { inWords } from './in-words.js';
 import { keyed, livesOf } from './lives.js';
+import { lineKeys, takeOrders } from './orders.js';
+import { drawPatterns } from './patterns.js';
 import { season, type DemoPour } from './season.js';
 import { furnishDemoPlaces } from './places.js';
 import { moulds, tubs } from './moulds.js';
@@ -65,17 +67,20 @@ export function fillDemo(
     const settings = { ...firstSettings, name: 'Thornwick Lane' };
     await app.get(WorkshopsService).found(settings, true);
     const personId = await people.join({ name: 'Maud', email: 'maud@thornwick.example' }, true);
-    await people.join({ name: 'Osric', email: 'osric@thornwick.example' });
+    const other = await people.join({ name: 'Osric', email: 'osric@thornwick.example' });
     await furnishDemoPlaces(app, now, say);
     const keys = await furnish(app, now, say);
+    const lines = lineKeys();
     for (const [index, pour] of season.entries()) {
-      await pourAndFollow(app, keys, inWords(pour, say), personId, now, random);
+      await pourAndFollow(app, { ...keys, lines }, inWords(pour, say), personId, now, random);
       progress(index + 1, season.length);
     }
     await joinSundial(app, keys, say, personId, now);
     await revise(app, keys, say);
     await stock(app, keys.materials, now);
     await tryTiles(app, keys, say, now);
+    await takeOrders(app, keys, lines, [personId, other], now, say);
+    await drawPatterns(app, say);
   });
 }
 
@@ -213,8 +218,8 @@ async function tryTiles(app: Server, { mixes: ids }: Keys, say: Speaker, now: nu
 
 async function pourAndFollow(
   app: Server,
-  keys: Keys,
-  { daysAgo, mix, items, place, cover, bare, colouring }: DemoPour,
+  keys: Keys & { readonly lines: readonly string[] },
+  { daysAgo, mix, items, place, cover, bare, colouring, lines = [] }: DemoPour,
   personId: string,
   now: number,
   random: () => number,
@@ -226,11 +231,11 @@ async function pourAndFollow(
   const pouredAt = Math.round(now - daysAgo * DAY);
   const { temperature } = ambientIn('shed', pouredAt);
   const tinted = colouring && tintedBy(colouring, keys);
-  const chosen = items.map(([mould, count]) => ({
-    mouldId: defined(keys.moulds[mould]),
-    count,
-    ...(tinted && { colouring: tinted }),
-  }));
+  const chosen = items.map(([mould, count], i) => {
+    const orderLine = keys.lines[lines[i] ?? -1];
+    const colouringOf = tinted ? { colouring: tinted } : {};
+    return { mouldId: defined(keys.moulds[mould]), count, ...colouringOf, ...(orderLine && { orderLine }) };
+  });
   const flexible = items.every(([mould]) => defined(moulds[mould]).flexibility === 'flexible');
   const { parts } = await pours.save(id, {
     items: chosen,

@@ -10,6 +10,8 @@ export interface DemoPour {
   /** Left bare until someone seals it today. */
   readonly bare: boolean;
   readonly colouring?: DemoColouring;
+  /** Lines of the demo's orders, by their place, that its items are poured for. */
+  readonly lines?: readonly (number | undefined)[];
 }
 
 const pour = (
@@ -20,7 +22,8 @@ const pour = (
   cover = 'film',
   bare = false,
   colouring?: DemoColouring,
-): DemoPour => ({ daysAgo, mix, items, place, cover, bare, ...(colouring && { colouring }) });
+  lines?: DemoPour['lines'],
+): DemoPour => ({ daysAgo, mix, items, place, cover, bare, ...(colouring && { colouring }), ...(lines && { lines }) });
 
 /** The season, oldest first: herb pots in spring, a wet June under cloth, a hot spell, then autumn. */
 export const season: readonly DemoPour[] = [
@@ -73,7 +76,7 @@ export const season: readonly DemoPour[] = [
   pour(30, 4, [[6, 3]], 'demo.yard', 'film'),
   pour(27, 2, [[3, 2]], 'demo.bench', 'bag', true),
   pour(24, 5, [[4, 1]], 'demo.yard', 'bag'),
-  pour(21, 3, [[0, 4]], 'demo.bench', 'bag'),
+  pour(21, 3, [[0, 4]], 'demo.bench', 'bag', false, undefined, [0]),
   pour(19, 0, [[10, 4]], 'demo.yard', 'film'),
   pour(
     17,
@@ -101,8 +104,11 @@ export const season: readonly DemoPour[] = [
     ],
     'demo.bench',
     'film',
+    false,
+    undefined,
+    [undefined, 1],
   ),
-  pour(0.7, 4, [[6, 3]], 'demo.yard', 'film'),
+  pour(0.7, 4, [[6, 3]], 'demo.yard', 'film', false, undefined, [3]),
   pour(
     0.25,
     0,

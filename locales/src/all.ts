@@ -3,6 +3,7 @@ import type { Entry, Lookup } from './speaker.js';
 import en_ambient from '../en/ambient.json' with { type: 'json' };
 import en_assembly from '../en/assembly.json' with { type: 'json' };
 import en_bench from '../en/bench.json' with { type: 'json' };
+import en_calendar from '../en/calendar.json' with { type: 'json' };
 import en_care from '../en/care.json' with { type: 'json' };
 import en_casts from '../en/casts.json' with { type: 'json' };
 import en_curing from '../en/curing.json' with { type: 'json' };
@@ -16,6 +17,7 @@ import en_meshes from '../en/meshes.json' with { type: 'json' };
 import en_mixes from '../en/mixes.json' with { type: 'json' };
 import en_moulds from '../en/moulds.json' with { type: 'json' };
 import en_paper from '../en/paper.json' with { type: 'json' };
+import en_patterns from '../en/patterns.json' with { type: 'json' };
 import en_photos from '../en/photos.json' with { type: 'json' };
 import en_pours from '../en/pours.json' with { type: 'json' };
 import en_sealing from '../en/sealing.json' with { type: 'json' };
@@ -33,6 +35,7 @@ import en_workshop from '../en/workshop.json' with { type: 'json' };
 import es_ambient from '../es/ambient.json' with { type: 'json' };
 import es_assembly from '../es/assembly.json' with { type: 'json' };
 import es_bench from '../es/bench.json' with { type: 'json' };
+import es_calendar from '../es/calendar.json' with { type: 'json' };
 import es_care from '../es/care.json' with { type: 'json' };
 import es_casts from '../es/casts.json' with { type: 'json' };
 import es_curing from '../es/curing.json' with { type: 'json' };
@@ -46,6 +49,7 @@ import es_meshes from '../es/meshes.json' with { type: 'json' };
 import es_mixes from '../es/mixes.json' with { type: 'json' };
 import es_moulds from '../es/moulds.json' with { type: 'json' };
 import es_paper from '../es/paper.json' with { type: 'json' };
+import es_patterns from '../es/patterns.json' with { type: 'json' };
 import es_photos from '../es/photos.json' with { type: 'json' };
 import es_pours from '../es/pours.json' with { type: 'json' };
 import es_sealing from '../es/sealing.json' with { type: 'json' };
@@ -67,6 +71,7 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     ambient: en_ambient,
     assembly: en_assembly,
     bench: en_bench,
+    calendar: en_calendar,
     care: en_care,
     casts: en_casts,
     curing: en_curing,
@@ -80,6 +85,7 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     mixes: en_mixes,
     moulds: en_moulds,
     paper: en_paper,
+    patterns: en_patterns,
     photos: en_photos,
     pours: en_pours,
     sealing: en_sealing,
@@ -99,6 +105,7 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     ambient: es_ambient,
     assembly: es_assembly,
     bench: es_bench,
+    calendar: es_calendar,
     care: es_care,
     casts: es_casts,
     curing: es_curing,
@@ -112,6 +119,7 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     mixes: es_mixes,
     moulds: es_moulds,
     paper: es_paper,
+    patterns: es_patterns,
     photos: es_photos,
     pours: es_pours,
     sealing: es_sealing,

@@ -88,12 +88,13 @@ export function makeSpeaker(reader: Reader, lookup: Lookup): Speaker {
     if (unit === 'money') return writeMoney(value, reader);
     const split = splitQuantity(value, unit, reader, decimals);
     const sign = unitWord(split.unit, split.number);
-    return sign ? `${split.number} ${sign}` : split.number;
+    // The sign of an angle stands close to its number (ISO 80000-1).
+    return sign === '°' ? `${split.number}°` : sign ? `${split.number} ${sign}` : split.number;
   }
 
   /** A unit as it stands behind its number. Most are the same in every language. */
   function unitWord(unit: string, number: string): string {
-    if (unit === 'ratio' || unit === 'money') return '';
+    if (unit === 'ratio' || unit === 'money' || unit === 'count') return '';
     if (unit === 'days' || unit === 'scoops' || unit === 'cups')
       return say(`units.${unit}`, { count: number === '1' ? 1 : 2 });
     return unit;

@@ -28,7 +28,7 @@ function ball() {
 }
 
 /** Milliseconds of the middle run. @param {() => unknown} work */
-function middle(work) {
+export function middle(work) {
   const times = Array.from({ length: RUNS }, () => {
     const begun = performance.now();
     work();

@@ -1,25 +1,72 @@
 // @ts-check
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { root } from './paths.mjs';
 
 /** What a program keeps to be faster the next time. @param {string} name */
 const cache = (name) => ['--cache', '--cache-location', `.cache/${name}`];
 
 /**
- * Checks that run nothing of ours, each as programs of node_modules with their arguments. Types come first: the linter reads the packages'
+ * Checks that run nothing of ours, each as programs of node_modules with their arguments. `first` is what the others read: the packages'
  * declarations. `cached` passes over files that did not change, though what they import may have: good for a quick look only.
  * @param {{ cached: boolean }} options
  */
-export const staticChecks = ({ cached }) => [
-  {
-    name: 'types',
-    programs: [
-      ['tsc', '-b'],
-      ...['web', 'e2e', 'tsconfig.scripts.json'].map((project) => ['tsc', '-p', project, '--noEmit']),
-    ],
-  },
-  { name: 'lint', programs: [['eslint', ...(cached ? cache('eslint') : []), '.']] },
-  {
-    name: 'format',
-    programs: [['prettier', '--check', ...(cached ? cache('prettier') : []), '--log-level', 'warn', '.']],
-  },
-  { name: 'nothing unused, no circles', programs: [['knip', '--no-progress']] },
-];
+const staticChecks = ({ cached }) => ({
+  first: { name: 'types of the packages', programs: [['tsc', '-b']] },
+  then: [
+    { name: 'lint', programs: [['eslint', ...(cached ? cache('eslint') : []), '.']] },
+    {
+      name: 'types',
+      programs: ['web', 'e2e', 'tsconfig.scripts.json'].map((project) => ['tsc', '-p', project, '--noEmit']),
+    },
+    {
+      name: 'format',
+      programs: [['prettier', '--check', ...(cached ? cache('prettier') : []), '--log-level', 'warn', '.']],
+    },
+    { name: 'nothing unused, no circles', programs: [['knip', '--no-progress']] },
+  ],
+});
+
+/** Runs a program of node_modules; answers whether it went well, and what it said. @param {string[]} command @returns {Promise<{ well: boolean, said: string }>} */
+function runTool([program = '', ...args]) {
+  return new Promise((resolve) => {
+    const running = spawn(join(root, 'node_modules/.bin', program), args, { cwd: root });
+    let said = '';
+    for (const stream of [running.stdout, running.stderr]) stream.on('data', (text) => (said += text));
+    running.on('error', (error) => resolve({ well: false, said: `${said}${error.message}\n` }));
+    running.on('close', (code) => resolve({ well: code === 0, said }));
+  });
+}
+
+/** @typedef {{ name: string, programs: string[][] }} Check */
+
+/** Runs the programs of a check one after another. @param {Check} check */
+async function runCheck({ name, programs }) {
+  const done = [];
+  for (const program of programs) done.push(await runTool(program));
+  return { name, well: done.every(({ well }) => well), said: done.map(({ said }) => said).join('') };
+}
+
+/**
+ * Runs all static checks, two at a time: what each says comes when it is over. Answers the names of those that went well or not.
+ * @param {{ cached: boolean }} options @param {(text: string) => void} say
+ */
+export async function runStaticChecks(options, say) {
+  const { first, then } = staticChecks(options);
+  /** @type {{ name: string, well: boolean }[]} */
+  const results = [];
+  /** @param {Check} check */
+  const run = async (check) => {
+    const { name, well, said } = await runCheck(check);
+    say(`— ${name}${said ? `\n${said.trimEnd()}` : ''}`);
+    if (!well) say(`${name} failed.`);
+    results.push({ name, well });
+  };
+  await run(first);
+  const waiting = [...then];
+  const lane = async () => {
+    for (let check = waiting.shift(); check; check = waiting.shift()) await run(check);
+  };
+  await Promise.all([lane(), lane()]);
+  return results;
+}

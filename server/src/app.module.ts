@@ -4,7 +4,7 @@ import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { AccountsModule } from './accounts/accounts.module.js';
 import { SessionGuard } from './accounts/guard.js';
 import { AmbientModule } from './ambient/index.js';
-import { CalendarModule } from './calendar/calendar.module.js';
+import { CalendarModule } from './calendar/index.js';
 import { AssemblyModule } from './assembly/index.js';
 import { CastsModule } from './casts/index.js';
 import { CuringModule } from './curing/index.js';
@@ -21,6 +21,7 @@ import { InfrastructureModule } from './infrastructure.module.js';
 import { MaterialsModule } from './materials/index.js';
 import { MixesModule } from './mixes/index.js';
 import { MouldsModule } from './moulds/index.js';
+import { PatternsModule } from './patterns/index.js';
 import { PictureUpload } from './pictures/takes-picture.js';
 import { PoursModule } from './pours/pours.module.js';
 import { ScriptApiModule } from './script-api/script-api.module.js';
@@ -40,6 +41,7 @@ export const stageModules = [
   MaterialsModule,
   MixesModule,
   MouldsModule,
+  PatternsModule,
   PoursModule,
   ScriptApiModule,
   SealingModule,

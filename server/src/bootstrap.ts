@@ -38,6 +38,8 @@ const security = helmet({
   contentSecurityPolicy: {
     directives: {
       defaultSrc: ["'self'"],
+      // The solver of the calendar is WebAssembly, and nothing else is compiled in a page.
+      scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
       // Drawings, charts and the API's own pages set style attributes.
       styleSrc: ["'self'", "'unsafe-inline'"],
       imgSrc: ["'self'", 'data:', 'blob:'],

@@ -114,6 +114,7 @@ describe('the house', () => {
     const answer = await visit().get('/api/health').expect(200);
     expect(answer.body).toEqual({ status: 'ok', database: 'ok' });
     expect(answer.headers['content-security-policy']).toContain("default-src 'self'");
+    expect(answer.headers['content-security-policy']).toContain("script-src 'self' 'wasm-unsafe-eval';");
     expect(answer.headers['x-request-id']).toMatch(/^[0-9a-f-]{36}$/);
     expect(answer.headers['x-powered-by']).toBeUndefined();
   });

@@ -9,8 +9,8 @@ const partsOf = (module: object, part: Part) => (Reflect.getMetadata(part, modul
 /** What each stage offers to the others. */
 const offered = {
   AccountsModule: ['People', 'WorkshopsService'],
-  AmbientModule: ['PlaceSeriesCache', 'ReadingsService'],
-  CalendarModule: [],
+  AmbientModule: ['PlaceSeriesCache', 'ReadingsService', 'UsualMonthsService'],
+  CalendarModule: ['CalendarFactsService', 'OrdersService', 'PlansService', 'WeeksService'],
   AssemblyModule: ['ArticlesService'],
   CastsModule: ['CastRecordsService', 'CastsService', 'DuesService'],
   CuringModule: ['DemouldsService'],
@@ -20,6 +20,7 @@ const offered = {
   MaterialsModule: ['LotsService', 'MaterialsService'],
   MixesModule: ['MixesService'],
   MouldsModule: ['MouldsService', 'TubsService'],
+  PatternsModule: ['PatternsService'],
   PoursModule: ['PoursService', 'RunsService'],
   ScriptApiModule: [],
   SearchModule: [],

@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { CastView, PourView } from '@dewpot/contract';
+import type { CastRow, Page, PourView } from '@dewpot/contract';
 import { HOUR } from '@dewpot/core/units';
 import { pouredPots, type Agent } from './harness.js';
 import { both, kept, ROUNDS, rounds, sound, rivals } from './racing.js';
@@ -28,7 +28,7 @@ describe('a pour', () => {
     return { pour, finish, path: `/api/pours/${pour}` };
   }
   const castsOf = async (pour: string) =>
-    ((await here.get('/api/casts/shelf')).body as CastView[]).filter(({ pourId }) => pourId === pour).length;
+    ((await here.get(`/api/casts?pour=${pour}`).expect(200)).body as Page<CastRow>).rows.length;
 
   it('started while it is finished stays finished', async () => {
     await rounds(async () => {

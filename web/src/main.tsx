@@ -35,6 +35,8 @@ const screens: readonly (readonly [path: string, Screen: ComponentType])[] = [
   ['moulds/file', screen(() => import('./moulds/file-page'), 'FilePage')],
   ['moulds/pairs', screen(() => import('./moulds/pairs-page'), 'PairsPage')],
   ['moulds/:id', screen(() => import('./moulds/mould-page'), 'MouldPage')],
+  ['patterns', screen(() => import('./patterns/patterns-page'), 'PatternsPage')],
+  ['patterns/:id', screen(() => import('./patterns/pattern-page'), 'PatternPage')],
   ['mixes', screen(() => import('./mixes/mixes-page'), 'MixesPage')],
   ['mixes/compare', screen(() => import('./mixes/compare-page'), 'ComparePage')],
   ['mixes/:id/card', screen(() => import('./mixes/card-page'), 'CardPage')],
@@ -49,6 +51,7 @@ const screens: readonly (readonly [path: string, Screen: ComponentType])[] = [
   ['pours', screen(() => import('./pours/pours-page'), 'PoursPage')],
   ['pours/:id', screen(() => import('./pours/pour-page'), 'PourPage')],
   ['pours/:id/bench', screen(() => import('./bench/bench-page'), 'BenchPage')],
+  ['calendar', screen(() => import('./calendar/calendar-page'), 'CalendarPage')],
   ['casts', screen(() => import('./casts/casts-page'), 'CastsPage')],
   ['casts/weigh', screen(() => import('./weighing/weighing-page'), 'WeighingPage')],
   ['casts/join', screen(() => import('./assembly/assembly-page'), 'JoinPage')],
@@ -67,6 +70,8 @@ const SETTLED = 3000;
 setTimeout(() => {
   registerSW({ immediate: true });
   void fetchToaster();
+  // Whatever is tapped next then has its words at hand.
+  void loadLanguage(chosenLanguage());
 }, SETTLED);
 
 /** Waits for what the browser kept: a screen that asks before it is restored would wait for a connection. */

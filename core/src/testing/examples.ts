@@ -3,7 +3,7 @@ import type { Finding } from '../foundation/units/index.js';
 import type { MouldShape } from '../geometry/moulds/index.js';
 import type { RoundFrustum } from '../geometry/solids/index.js';
 import { handbookMaterial, type Material, type Scoop } from '../mixing/materials/index.js';
-import type { Dose, Grade, Mix, Starter } from '../mixing/mixes/index.js';
+import type { Dose, Grade, KeptMix, Mix, Starter } from '../mixing/mixes/index.js';
 import type { PourPlan } from '../process/pours/index.js';
 
 /** A round frustum by its diameters at bottom and top and its height, mm. */
@@ -36,6 +36,24 @@ export const material = (key: string): Material => {
   const { name, ...rest } = handbookMaterial(key);
   return { ...rest, id: key, name: english(name) };
 };
+
+/** A kept mix of one part of cement and two and a half of sand. */
+export const keptMix = (id: string, more: Partial<KeptMix> = {}): KeptMix => ({
+  id,
+  name: id,
+  revision: 1,
+  lines: [
+    { materialId: material('grey-cement').id, parts: 1 },
+    { materialId: material('sharp-sand').id, parts: 2.5 },
+  ],
+  by: 'volume',
+  grade: 5,
+  exposure: 'outdoors',
+  binderClass: 'portland',
+  moistCuringDays: 7,
+  colour: '#aaaaaa',
+  ...more,
+});
 
 /** One of cement to two and a half of sharp sand by volume, for outdoors. */
 export const sandCement = (grade: Grade = 5): Mix => ({

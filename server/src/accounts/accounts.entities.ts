@@ -1,4 +1,5 @@
 import type { Language, UnitSystem } from '@dewpot/core/units';
+import type { SessionSetup } from '@dewpot/core/calendar';
 import type { MoistCuring, Waking } from '@dewpot/core/curing';
 import type { DryingSchool } from '@dewpot/core/sealing';
 import type { SessionKind } from '@dewpot/contract';
@@ -20,6 +21,7 @@ export interface StoredSettings {
   readonly zone?: string;
   readonly ballastSandId?: string;
   readonly setUp?: boolean;
+  readonly session?: SessionSetup;
 }
 
 @Entity('workshops')

@@ -1,3 +1,4 @@
+import type { Room } from '@dewpot/core/calendar';
 import type { Message } from '@dewpot/core/units';
 import type { AmbientReading, AmbientSource, MonthAmbient, PlaceKind } from '@dewpot/core/ambient';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
@@ -12,6 +13,7 @@ export interface StoredPlace {
   /** January first. */
   readonly season?: readonly MonthAmbient[];
   readonly simulated?: true;
+  readonly room?: Room;
 }
 
 /** A place in which casts stand. */

@@ -3,11 +3,12 @@ import { PlaceSeriesCache } from './place-series-cache.js';
 import { PlacesController } from './places.controller.js';
 import { PlacesService } from './places.service.js';
 import { ReadingsService } from './readings.service.js';
+import { UsualMonthsService } from './usual-months.service.js';
 
 /** Places, their readings, and the series of their air. */
 @Module({
   controllers: [PlacesController],
-  providers: [PlaceSeriesCache, PlacesService, ReadingsService],
-  exports: [PlaceSeriesCache, ReadingsService],
+  providers: [PlaceSeriesCache, PlacesService, ReadingsService, UsualMonthsService],
+  exports: [PlaceSeriesCache, ReadingsService, UsualMonthsService],
 })
 export class AmbientModule {}

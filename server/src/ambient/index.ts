@@ -4,3 +4,4 @@ export * from './place-series.js';
 export * from './readings.service.js';
 export * from './ambient.module.js';
 export * from './stays.js';
+export * from './usual-months.service.js';

@@ -1,7 +1,8 @@
 import type { FieldIssue, Message } from '@dewpot/core/units';
-import type { Detail } from '../http/problem-error.js';
-import type { Material } from '@dewpot/core/materials';
-import type { MixLesson, PourSources } from '@dewpot/core/planning';
+import { ProblemError, type Detail } from '../http/problem-error.js';
+import { finderOf, type Material } from '@dewpot/core/materials';
+import { lessonsFor, type MixLesson, type PourSources } from '@dewpot/core/planning';
+import { knownColours } from '@dewpot/core/tints';
 import type { SwatchView } from '@dewpot/contract';
 
 /** What a thread answers: a value, or why it was refused. */
@@ -24,4 +25,15 @@ export interface PlanData extends Omit<PourSources, 'find' | 'colours' | 'lesson
   readonly swatches: readonly SwatchView[];
   /** What pours that are done taught. */
   readonly lessons: readonly MixLesson[];
+}
+
+/** What a pour is planned from, out of plain data. @throws ProblemError 404 where a material is gone. */
+export function sourcesOf({ materials, swatches, lessons, ...rest }: PlanData): PourSources {
+  const known = finderOf(materials);
+  const find = (id: string): Material => {
+    const found = known(id);
+    if (!found) throw ProblemError.notFound('material');
+    return found;
+  };
+  return { ...rest, find, colours: knownColours(swatches, find), lessons: (mixId) => lessonsFor(mixId, lessons) };
 }

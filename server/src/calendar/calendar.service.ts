@@ -13,6 +13,7 @@ import { speakerFor } from '../http/speaker.js';
 import { hashToken, newToken } from '../http/tokens.js';
 import { CalendarKeyEntity } from './calendar.entities.js';
 import { calendarOf } from './feed.js';
+import { PlansService } from './plans.service.js';
 
 /** The round as a calendar, and the secret addresses at which it is read. */
 @Injectable()
@@ -21,6 +22,7 @@ export class CalendarService {
     private readonly source: DataSource,
     private readonly rows: WorkshopContext,
     private readonly casts: CastsService,
+    private readonly plans: PlansService,
   ) {}
 
   /** Whether a person's calendar has an address. */
@@ -46,7 +48,7 @@ export class CalendarService {
     const { settings } = await this.rows.workshop();
     const { name, units: system, currency } = settings;
     const say = speakerFor({ language, system, currency, zone: zoneOf(settings) });
-    return calendarOf(await this.casts.shelf(), name, say, Date.now());
+    return calendarOf(await this.casts.shelf(), await this.plans.today(), name, say, Date.now());
   }
 
   /** The calendar at a secret address, in the language of whose it is, else in `asked`. @throws ProblemError 404 where there is none. */

@@ -1,9 +1,10 @@
 import { defined } from '@dewpot/core/math';
 import { DAY, HOUR, MINUTE, msg, type Moment } from '@dewpot/core/units';
 import { placeInWords, placeNow, roundLines, taskInWords, type Due, type RoundLine } from '@dewpot/core/casts';
-import type { CastView } from '@dewpot/contract';
+import type { CalendarTodayView, CastView } from '@dewpot/contract';
 import type { Speaker } from '@dewpot/locales';
 import { ICalAlarmType, ICalCalendar, ICalCalendarMethod } from 'ical-generator';
+import { addPlanned } from './planned-feed.js';
 
 /** What lies further ahead is left out: its window moves before it comes. */
 const AHEAD = 60 * DAY;
@@ -39,8 +40,14 @@ function told({ due, casts }: RoundLine<CastView>, say: Speaker): string {
 
 const startOf = ({ postponedUntil, good }: Due) => Math.round((postponedUntil ?? good) / (5 * MINUTE)) * 5 * MINUTE;
 
-/** What is to be done to casts as a calendar (RFC 5545). Entries keep their names, and count up as their windows move. */
-export function calendarOf(casts: readonly CastView[], workshop: string, say: Speaker, now: number): string {
+/** What is to be done to casts, and what the plan wants, as a calendar (RFC 5545). Entries keep their names, and count up as their windows move. */
+export function calendarOf(
+  casts: readonly CastView[],
+  planned: CalendarTodayView,
+  workshop: string,
+  say: Speaker,
+  now: number,
+): string {
   const calendar = new ICalCalendar({
     name: say('server.calendarName', { workshop }),
     prodId: { company: 'Dew Pot', product: 'Round', language: say.reader.language.toUpperCase() },
@@ -65,5 +72,6 @@ export function calendarOf(casts: readonly CastView[], workshop: string, say: Sp
     });
     event.createAlarm({ type: ICalAlarmType.display, trigger: 0, description: say(titleOf(line)) });
   }
+  addPlanned(calendar, planned, say, { now, until: now + AHEAD });
   return calendar.toString();
 }

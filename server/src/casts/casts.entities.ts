@@ -28,6 +28,8 @@ export class CastEntity extends WorkshopRow {
   @Column('text', { name: 'mould_name' }) mouldName: string;
   @Column('text', { name: 'mix_name' }) mixName: string;
   @Column('boolean') damaged: boolean;
+  /** The line of an order that it was poured for. */
+  @Index() @Column('uuid', { name: 'order_line', nullable: true }) orderLine: string | null;
   @Column(stored()) snapshot: CastSnapshot;
   @Column(stored()) expected: Expected;
   @Column(projectionColumn) projection: CastProjection;

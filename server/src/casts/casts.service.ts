@@ -45,6 +45,7 @@ export interface NewCastRow {
   readonly snapshot: CastSnapshot;
   readonly pouredAt: number;
   readonly personId: string | null;
+  readonly orderLine: string | null;
 }
 
 @Injectable()

@@ -4,8 +4,10 @@ import {
   learnDemouldAge,
   usualCare,
   type DemouldSeen,
+  type DemouldWays,
   type LearnedDemouldAge,
 } from '@dewpot/core/curing';
+import type { LearnedOfPair } from '@dewpot/core/calendar';
 import { demouldCame, type CastSnapshot } from '@dewpot/core/casts';
 import type { DemouldView, DemouldWaysInput } from '@dewpot/contract';
 import { In } from 'typeorm';
@@ -51,6 +53,17 @@ export class DemouldsService {
       known.set(key, age);
       return age;
     };
+  }
+
+  /** What the demouldings of these moulds were, by their mixes; nothing where what they taught is not to be used. */
+  async recordsOf(mouldIds: readonly string[]): Promise<Pick<LearnedOfPair, 'mouldId' | 'mixId' | 'demoulds'>[]> {
+    if (mouldIds.length === 0) return [];
+    const found = await this.rows.of(DemouldLessonEntity).findBy({ mouldId: In([...mouldIds]) });
+    return found.flatMap((lesson) => {
+      const records = countedOf(lesson);
+      const { mouldId, mixId, ways } = lesson;
+      return ways.off || records.length === 0 ? [] : [{ mouldId, mixId, demoulds: { records, ways: waysOf(lesson) } }];
+    });
   }
 
   async view(cast: Pair): Promise<DemouldView> {
@@ -117,13 +130,13 @@ function countedOf(lesson: DemouldLessonEntity | undefined): readonly DemouldSee
 const handbookOf = ({ binderClass, piece, lightweight }: CastSnapshot) =>
   handbookDemouldAge(binderClass, piece, lightweight);
 
-function learnedOf(snapshot: CastSnapshot, lesson: DemouldLessonEntity | undefined): LearnedDemouldAge {
+function waysOf(lesson: DemouldLessonEntity | undefined): DemouldWays {
   const { care, triedAgainAt } = lesson?.ways ?? firstWays;
-  return learnDemouldAge(handbookOf(snapshot), countedOf(lesson), {
-    care,
-    ...(triedAgainAt !== undefined && { triedAgainAt }),
-  });
+  return { care, ...(triedAgainAt !== undefined && { triedAgainAt }) };
 }
+
+const learnedOf = (snapshot: CastSnapshot, lesson: DemouldLessonEntity | undefined): LearnedDemouldAge =>
+  learnDemouldAge(handbookOf(snapshot), countedOf(lesson), waysOf(lesson));
 
 /** The age at which a cast is to be demoulded, equivalent hours: learned, or the handbook's where that is off or nothing was learned. */
 function demouldAge(snapshot: CastSnapshot, lesson: DemouldLessonEntity | undefined): number {

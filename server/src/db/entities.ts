@@ -9,13 +9,14 @@ import {
 import { MaterialEntity, LotEntity, ScoopEntity } from '../materials/materials.entities.js';
 import { MixEntity, MixRevisionEntity, TrialTileEntity } from '../mixes/mixes.entities.js';
 import { TintEntity, TintRevisionEntity, SwatchEntity } from '../tints/tints.entities.js';
+import { PatternEntity, PatternRevisionEntity } from '../patterns/patterns.entities.js';
 import { PourEntity, RunEventEntity } from '../pours/pours.entities.js';
 import { CastEntity, CastEventEntity, CastPictureEntity } from '../casts/casts.entities.js';
 import { BenchScaleEntity } from '../devices/devices.entities.js';
 import { PlaceEntity, AmbientAsideEntity, AmbientReadingEntity } from '../ambient/ambient.entities.js';
 import { DemouldLessonEntity } from '../curing/curing.entities.js';
 import { SealLessonEntity } from '../sealing/sealing.entities.js';
-import { CalendarKeyEntity } from '../calendar/calendar.entities.js';
+import { CalendarKeyEntity, CalendarPlanEntity, CasterWeekEntity, OrderEntity } from '../calendar/calendar.entities.js';
 
 /** Every table. */
 export const entities = [
@@ -36,6 +37,8 @@ export const entities = [
   TintEntity,
   TintRevisionEntity,
   SwatchEntity,
+  PatternEntity,
+  PatternRevisionEntity,
   PourEntity,
   RunEventEntity,
   CastEntity,
@@ -48,4 +51,7 @@ export const entities = [
   DemouldLessonEntity,
   SealLessonEntity,
   CalendarKeyEntity,
+  CalendarPlanEntity,
+  CasterWeekEntity,
+  OrderEntity,
 ];

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
-import { InputError, type FieldIssue, msg } from '@dewpot/core/units';
+import { InputError, msg, within, type FieldIssue } from '@dewpot/core/units';
 import { checkMaterial, type Material } from '@dewpot/core/materials';
 import { checkMix, differencesOf } from '@dewpot/core/mixes';
 import type {
@@ -155,7 +155,7 @@ function comingMix(
 ): Coming<MixInput> {
   const rows = foundRows(lines, doses, path, materials);
   const mix = { ...row, ...rows };
-  checked(path, () => checkMix(mix));
+  within(path, () => checkMix(mix));
   const there = mixes.find(({ name }) => nameKey(name) === nameKey(row.name));
   const differences = there ? differencesOf(keptRows(there, everything), mix) : [];
   const does = !there ? 'new' : differences.length > 0 ? 'changed' : 'same';
@@ -164,14 +164,4 @@ function comingMix(
     input: { ...row, lines: rows.lines.map(keyed), doses: rows.doses.map(keyed), version: there?.version ?? 0 },
     thing: { kind: 'mix', name: row.name, does, differences },
   };
-}
-
-/** Runs a check of one thing of the file; what it finds is named by its place in the file. */
-function checked(path: string, check: () => void): void {
-  try {
-    check();
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    throw new InputError(error.issues.map((issue) => ({ ...issue, field: `${path}.${issue.field}` })));
-  }
 }

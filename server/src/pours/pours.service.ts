@@ -62,13 +62,9 @@ function checkFinish({ input, parts }: PourEntity, { casts, logs, pouredAt }: Po
     throw wrong('pouredAt', pouredAt, msg('server.pourInFuture'), msg('server.enterWhenPoured'));
   if (pouredAt < now - TEN_YEARS)
     throw wrong('pouredAt', pouredAt, msg('server.pourLongAgo'), msg('server.enterWhenPoured'));
+  const counts = { parts: parts.length, logs: logs.length };
   if (logs.length !== parts.length)
-    throw wrong(
-      'logs',
-      logs.length,
-      msg('server.mixCount', { parts: parts.length, logs: logs.length }),
-      msg('server.tellEach'),
-    );
+    throw wrong('logs', logs.length, msg('server.mixCount', counts), msg('server.tellEach'));
   const stray = casts.find(({ item }) => item >= input.items.length);
   if (stray) throw wrong('casts', stray.item, msg('server.notOfPour'), msg('server.chooseOfPour'));
 }
@@ -121,7 +117,10 @@ export class PoursService {
     await this.pastPours.learnOlder();
     const data = await this.rows.transaction(async () => {
       checkPlanned(await this.rows.of(PourEntity).findOneBy({ id }));
-      return this.dataFor(input, now);
+      return this.dataFor(
+        input.items.map(({ mouldId }) => mouldId),
+        now,
+      );
     });
     const parts = await this.calculations.run('plan', input, data);
     return this.rows.transaction(async () => {
@@ -234,6 +233,7 @@ export class PoursService {
         code: castCode(row.number, index),
         pouredAt,
         personId,
+        orderLine: row.input.items[item]?.orderLine ?? null,
         snapshot: { ...cast.snapshot, ...(copyMark && { copyMark }), ...ways },
       });
     }
@@ -283,9 +283,9 @@ export class PoursService {
     });
   }
 
-  /** All that a plan of these choices is made from. */
-  private async dataFor(input: Omit<PourInput, 'version'>, now: number): Promise<PlanData> {
-    const moulds = await this.moulds.some(input.items.map(({ mouldId }) => mouldId));
+  /** All that a plan of these moulds is made from. @throws ProblemError 404 where one is not here. */
+  async dataFor(mouldIds: readonly string[], now: number): Promise<PlanData> {
+    const moulds = await this.moulds.some(mouldIds);
     const { settings } = await this.rows.workshop();
     const { lessons, runs } = await this.pastPours.view();
     return {

@@ -34,8 +34,9 @@ import {
   type SurfaceRecord,
   type TemperatureReading,
   type WeatherWarning,
+  pulledCores,
 } from '@dewpot/core/curing';
-import { pulledCores, postponementCost, type PostponementCost } from '@dewpot/core/casts';
+import { postponementCost, type PostponementCost } from '@dewpot/core/casts';
 import {
   CoversQuestion,
   DampEndQuestion,

@@ -9,6 +9,7 @@ const MOST_OF_A_KIND = 6;
 /** Tables whose rows go by a name of their own. */
 const named: readonly (readonly [SearchKind, string])[] = [
   ['mould', 'moulds'],
+  ['pattern', 'patterns'],
   ['mix', 'mixes'],
   ['tint', 'tints'],
   ['material', 'materials'],

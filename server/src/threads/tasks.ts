@@ -1,22 +1,12 @@
 import type { ArgumentMetadata } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
-import { finderOf, type Material } from '@dewpot/core/materials';
-import { knownColours } from '@dewpot/core/tints';
+import { monthNormals } from '@dewpot/core/ambient';
 import { checkRunEvent, paceOf, runOf, triesOf, type RunEvent } from '@dewpot/core/bench';
-import {
-  benchOf,
-  castsOf,
-  lessonsFor,
-  mixLessonsOf,
-  partsOf,
-  type PourPart,
-  type RunLesson,
-} from '@dewpot/core/planning';
+import { benchOf, castsOf, mixLessonsOf, partsOf, type PourPart, type RunLesson } from '@dewpot/core/planning';
 import { averaged, calculateSheet, type PourLog } from '@dewpot/core/pours';
 import type { PourFinish, PourInput, PourView, RunEventTold } from '@dewpot/contract';
 import { sayAll, type Reader } from '@dewpot/locales';
-import type { PlanData } from '../calculation/crossing.js';
-import { ProblemError } from '../http/problem-error.js';
+import { sourcesOf, type PlanData } from '../calculation/crossing.js';
 import { validation } from '../http/validation.js';
 import { answerTo, questionControllers } from '../script-api/index.js';
 import { redraw } from '../pictures/redraw.js';
@@ -36,19 +26,7 @@ async function question(controller: string, method: string, body: unknown, reade
 
 /** The parts of a plan with copies of all that they use. */
 function plan(input: Omit<PourInput, 'version'>, data: PlanData): PourPart[] {
-  const { materials, swatches, lessons: taughtBefore, ...rest } = data;
-  const known = finderOf(materials);
-  const find = (id: string): Material => {
-    const found = known(id);
-    if (!found) throw ProblemError.notFound('material');
-    return found;
-  };
-  const parts = partsOf(input, {
-    ...rest,
-    find,
-    colours: knownColours(swatches, find),
-    lessons: (mixId) => lessonsFor(mixId, taughtBefore),
-  }).map((part) => ({ ...part, plan: averaged(part.plan) }));
+  const parts = partsOf(input, sourcesOf(data)).map((part) => ({ ...part, plan: averaged(part.plan) }));
   for (const part of parts) calculateSheet(part.plan);
   return parts;
 }
@@ -84,5 +62,5 @@ const casts = (parts: readonly (PourPart & { readonly log: PourLog })[], finish:
   castsOf(parts, finish.casts);
 
 /** What a thread can be asked to do. */
-export const tasks = { question, plan, runEvents, lessons, taught: mixLessonsOf, casts, redraw };
+export const tasks = { question, plan, months: monthNormals, runEvents, lessons, taught: mixLessonsOf, casts, redraw };
 export type Tasks = typeof tasks;

@@ -6,6 +6,7 @@ import {
   type MonthAmbient,
   type PlaceKind,
 } from '@dewpot/core/ambient';
+import type { Room } from '@dewpot/core/calendar';
 import { type PlaceInput, type PlaceView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useRemovePlace, useSavePlace } from '../api/places';
@@ -41,6 +42,7 @@ export function PlaceEditor({
   const [simulated, setSimulated] = useState(place?.simulated ?? false);
   const [typed, setTyped] = useState(place?.typed ?? usualTyped);
   const [season, setSeason] = useState<readonly MonthAmbient[]>(place?.season ?? usualSeason);
+  const [room, setRoom] = useState<Partial<Room>>(place?.room ?? {});
   const { demo } = useSession().workshop;
   // The simulated weather belongs to the demo.
   const offered = ambientSources.filter((one) => demo || one !== 'forecast');
@@ -51,6 +53,7 @@ export function PlaceEditor({
     ...(source === 'typed' && { typed }),
     ...(source === 'season' && { season }),
     ...(source === 'logger' && simulated && { simulated: true }),
+    ...(room.length !== undefined && room.depth !== undefined && { room: { length: room.length, depth: room.depth } }),
     version: place?.version ?? 0,
   };
   return (
@@ -94,7 +97,35 @@ export function PlaceEditor({
       {source === 'logger' && <LoggerChoice simulated={simulated} onChange={setSimulated} />}
       {source === 'typed' && <TypedFields typed={typed} onChange={setTyped} />}
       {source === 'season' && <SeasonFields season={season} onChange={setSeason} />}
+      <RoomFields room={room} onChange={setRoom} />
     </EditDialog>
+  );
+}
+
+/** How much stands in a place. */
+function RoomFields({ room, onChange }: { room: Partial<Room>; onChange: (room: Partial<Room>) => void }) {
+  const say = useSay();
+  const field = (key: keyof Room, label: string) => (
+    <QuantityField
+      label={label}
+      name={key}
+      dimension="length"
+      value={room[key]}
+      onChange={(value) => {
+        const { [key]: _, ...rest } = room;
+        onChange(value === undefined ? rest : { ...rest, [key]: value });
+      }}
+    />
+  );
+  return (
+    <fieldset>
+      <legend className="mb-1 text-sm font-semibold">{say('ambient.room')}</legend>
+      <div className="grid grid-cols-2 gap-3">
+        {field('length', say('ambient.roomLength'))}
+        {field('depth', say('ambient.roomDepth'))}
+      </div>
+      <p className="quiet mt-1 text-sm">{say('ambient.roomHint')}</p>
+    </fieldset>
   );
 }
 

@@ -7,6 +7,7 @@ import { useTakeApart } from '../api/finish';
 import { Failure } from '../ui/states';
 import { useUnits } from '../ui/units';
 import { useSay } from '../ui/say';
+import { OrderAgain } from './order-again';
 
 /** What an article is joined of, from the ground up; of a single cast the way to join it. */
 export function ArticleSlab({ cast: { id, stage, snapshot } }: { cast: CastDetail }) {
@@ -43,6 +44,7 @@ export function ArticleSlab({ cast: { id, stage, snapshot } }: { cast: CastDetai
           height: units.say(height, 'mm'),
         })}
       </p>
+      <OrderAgain article={article} />
       {stage === 'setting' && (
         <Button
           look="plain"

@@ -20,6 +20,7 @@ import { ReleaseSlab } from './release-slab';
 import { ShapeFileButton } from './shape-file-button';
 import { useMouldEdit, type MouldEdit } from './use-mould-edit';
 import { useSay } from '../ui/say';
+import { orderAddress } from '../ui/order-address';
 
 /** The mould on its drawing, what follows from its measurements, and all that is kept of it. */
 export function MouldEditor({ known, first, hint }: { known?: MouldView; first: MouldDraft; hint?: string }) {
@@ -127,9 +128,14 @@ function KeepMould({ edit: { known, draft, calculated, save, keep, throwAway, fa
       >
         {drawn && figures && <ExportMenu name={draft.name || 'mould'} shape={drawn.shape} />}
         {known && (
-          <Link to={`/pours/new?mould=${known.id}`} className={buttonClass({ size: 'tall' })}>
-            {say('shell.planPour')}
-          </Link>
+          <>
+            <Link to={`/pours/new?mould=${known.id}`} className={buttonClass({ size: 'tall' })}>
+              {say('shell.planPour')}
+            </Link>
+            <Link to={orderAddress([{ mouldId: known.id }])} className={buttonClass({ size: 'tall' })}>
+              {say('calendar.addToOrder')}
+            </Link>
+          </>
         )}
       </KeepBar>
     </>

@@ -1,10 +1,17 @@
+import type { calendarPaper } from './calendar-paper';
 import type { carePaper } from './care-paper';
 import type { labelPaper } from './label-paper';
 import type { lifePaper } from './life-paper';
+import type { patternPaper } from './pattern-paper';
 import type { sheetPaper } from './sheet-paper';
 import type { templatePaper } from './template-paper';
 
 export { PaperButton } from './paper-button';
+export type { PaperDay } from './calendar-paper';
+
+/** A plan as PDF; fetched when it is first asked for. */
+export const makeCalendarPaper: typeof calendarPaper = async (...asked) =>
+  (await import('./calendar-paper')).calendarPaper(...asked);
 
 /** The mixing sheet as PDF; fetched when it is first asked for. */
 export const makeSheet: typeof sheetPaper = async (...asked) => (await import('./sheet-paper')).sheetPaper(...asked);
@@ -21,3 +28,7 @@ export const makeLabels: typeof labelPaper = async (...asked) => (await import('
 /** A template for an inset as PDF; fetched when it is first asked for. */
 export const makeTemplate: typeof templatePaper = async (...asked) =>
   (await import('./template-paper')).templatePaper(...asked);
+
+/** Templates of a pattern as PDF; fetched when they are first asked for. */
+export const makePatternPaper: typeof patternPaper = async (...asked) =>
+  (await import('./pattern-paper')).patternPaper(...asked);

@@ -1,17 +1,20 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { PDFDocument } from 'pdf-lib';
+import { decodePDFRawStream, PDFDocument, type PDFArray, type PDFPage, type PDFRawStream } from 'pdf-lib';
 import { describe, expect, it } from 'vitest';
 import { speakerFor } from '@dewpot/locales/testing';
 import { layInset, type Inset, type MouldShape } from '@dewpot/core/moulds';
 import { lessonsFor, partsOf } from '@dewpot/core/planning';
+import { workPattern } from '@dewpot/core/patterns';
 import { alike, calculateSheet, placingsOf } from '@dewpot/core/pours';
 import type { PourInput } from '@dewpot/contract';
 import { mix, mould, palette } from '../../test/fake-server';
 import { NOW, session } from '../../test/stand-ins';
 import { labelPaper } from './label-paper';
-import { templatePaper, paperTiles } from './template-paper';
-import { linesOf, papers } from './paper';
+import { patternPages, patternPaper } from './pattern-paper';
+import { templatePaper } from './template-paper';
+import { paperTiles } from './tiles';
+import { linesOf, MM, papers } from './paper';
 import { sheetPaper } from './sheet-paper';
 
 const file = (weight: number) =>
@@ -50,6 +53,13 @@ function parts(count: number) {
     now: NOW,
   }).map((part) => ({ ...part, sheet: calculateSheet(part.plan), placings: placingsOf(part.plan) }));
 }
+
+/** What is drawn on a page, as its operators. */
+const drawn = (page: PDFPage): string =>
+  (page.node.Contents() as PDFArray)
+    .asArray()
+    .map((ref) => Buffer.from(decodePDFRawStream(page.doc.context.lookup(ref) as PDFRawStream).decode()).toString('latin1'))
+    .join('\n'); // prettier-ignore
 
 const pages = async (bytes: Uint8Array) =>
   (await PDFDocument.load(bytes)).getPages().map((page) => [page.getWidth(), page.getHeight()]);
@@ -118,5 +128,30 @@ describe('paper', () => {
     expect(all[0]!.y1).toBe(box.y1);
     expect(all[1]!.x0).toBe(all[0]!.x1 - 10);
     expect(all[3]!.y1).toBe(all[0]!.y0 + 10);
+  });
+
+  const shade = workPattern({ kind: 'panel-box', length: 700, width: 300, height: 250, panel: 20, corner: 'covered' }, { density: 2, liftLimit: 25_000 }); // prettier-ignore
+
+  it('of a pattern puts what goes onto one page side by side, and the rest on pages that lap, all of it and none twice', () => {
+    const small = workPattern({ kind: 'solid', which: 'cube', edge: 60, open: 'square', board: 3, joint: 'mitred' }, { density: 2, liftLimit: 25_000 }); // prettier-ignore
+    const parts = [...shade.parts, ...small.parts];
+    const all = patternPages(parts, 186, 240);
+    expect(all.flat().filter(({ part }) => part === shade.parts[0])).toHaveLength(8);
+    expect(all.flat().filter(({ part }) => part === small.parts[0])).toHaveLength(1);
+    for (const shown of all)
+      for (const { x, y, stretch } of shown) {
+        expect(x).toBeGreaterThanOrEqual(0);
+        expect(x + stretch.x1 - stretch.x0).toBeLessThanOrEqual(186 + 1e-9);
+        expect(y + stretch.y1 - stretch.y0).toBeLessThanOrEqual(240 + 1e-9);
+      }
+  });
+
+  it.each(['a4', 'letter'] as const)('of a pattern on %s has a bar of 100.0 mm on each page', async (paper) => {
+    const file = await PDFDocument.load(await patternPaper({ name: 'Path box', parts: shade.parts }, { paper, faces, say })); // prettier-ignore
+    expect(file.getPageCount()).toBeGreaterThan(4);
+    for (const page of file.getPages()) {
+      const bars = [...drawn(page).matchAll(/([\d.]+) ([\d.]+) m\n([\d.]+) \2 l\nS/g)].map(([, from, , to]) => (Number(to) - Number(from)) / MM); // prettier-ignore
+      expect(Math.max(...bars)).toBeCloseTo(100, 3);
+    }
   });
 });

@@ -1,10 +1,9 @@
 import { exactly } from '@dewpot/core/units';
 import type { Speaker } from '@dewpot/locales';
-import type { Inset, InsetLoops, LaidInset } from '@dewpot/core/moulds';
-import { loopsOf, type PlanPoint } from '@dewpot/core/solids';
+import type { Inset, LaidInset } from '@dewpot/core/moulds';
+import { loopsOf } from '@dewpot/core/solids';
 import {
   clip,
-  closePath,
   endPath,
   lineTo,
   moveTo,
@@ -21,63 +20,13 @@ import {
   type PDFPage,
 } from 'pdf-lib';
 import { MM, Paper, papers, type PaperFaces, type PaperName } from './paper';
+import { BAR, boxOf, drawBar, FOOT, HEAD, loopsPath, MARGIN, paperTiles, type Box, type Put } from './tiles';
 
 /** What a template is of. */
 export interface Template {
   readonly inset: Inset;
   readonly laid: LaidInset;
   readonly mould: string;
-}
-
-/** mm: round the page, under its head, over its check bar, and by how much pages lap over each other. */
-const MARGIN = 12;
-const HEAD = 26;
-const FOOT = 14;
-const LAP = 10;
-/** Length of the bar by which one sees whether it was printed in full size, mm. */
-const BAR = 100;
-const AIR = 4;
-
-/** A stretch of the face, mm. */
-interface Box {
-  readonly x0: number;
-  readonly y0: number;
-  readonly x1: number;
-  readonly y1: number;
-}
-
-function boxOf(points: readonly PlanPoint[]): Box {
-  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
-  return {
-    x0: Math.min(...xs) - AIR,
-    y0: Math.min(...ys) - AIR,
-    x1: Math.max(...xs) + AIR,
-    y1: Math.max(...ys) + AIR,
-  };
-}
-
-/** Stretches of `box` that pages of a size take, row by row from the top left, lapping over each other. */
-export function paperTiles({ x0, y0, x1, y1 }: Box, width: number, height: number): Box[] {
-  const stepsOf = (length: number, page: number) =>
-    length <= page ? 1 : 1 + Math.ceil((length - page) / (page - LAP) - 1e-9);
-  const [columns, rows] = [stepsOf(x1 - x0, width), stepsOf(y1 - y0, height)];
-  return Array.from({ length: rows * columns }, (_, i) => {
-    const left = columns === 1 ? (x0 + x1 - width) / 2 : x0 + (i % columns) * (width - LAP);
-    const top = rows === 1 ? (y0 + y1 + height) / 2 : y1 - Math.floor(i / columns) * (height - LAP);
-    return { x0: left, y0: top - height, x1: left + width, y1: top };
-  });
-}
-
-type Put = (point: PlanPoint) => PlanPoint;
-
-function loopsPath(loops: InsetLoops, put: Put): PDFOperator[] {
-  return loops.flatMap((loop) => [
-    ...loop.map((point, i) => {
-      const [x, y] = put(point);
-      return i === 0 ? moveTo(x, y) : lineTo(x, y);
-    }),
-    closePath(),
-  ]);
 }
 
 /** The face, what stands on it, its middle, and the inset, clipped to one page's stretch. */
@@ -111,23 +60,6 @@ function drawTile(page: PDFPage, { laid: { lies, region, standing } }: Template,
     ...cross.flatMap(([from, to]) => [moveTo(...put(from)), lineTo(...put(to)), stroke()]),
     popGraphicsState(),
   );
-}
-
-/** The bar that tells whether the page was printed in full size. */
-function drawBar(page: PDFPage, paper: Paper, told: string): void {
-  const [x, y] = [MARGIN * MM, MARGIN * MM];
-  page.pushOperators(
-    setLineWidth(1),
-    moveTo(x, y),
-    lineTo(x + BAR * MM, y),
-    stroke(),
-    ...Array.from({ length: BAR / 10 + 1 }, (_, i) => [
-      moveTo(x + i * 10 * MM, y),
-      lineTo(x + i * 10 * MM, y + (i % 5 === 0 ? 4 : 2.4) * MM),
-      stroke(),
-    ]).flat(),
-  );
-  page.drawText(told, { x: x + (BAR + 4) * MM, y, size: 10, font: paper.faces.text });
 }
 
 function drawHead(

@@ -1,7 +1,8 @@
 import { defined } from '@dewpot/core/math';
 import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
-import type { AmbientView, PourInput, PourView } from '@dewpot/contract';
+import { sessionChoices } from '@dewpot/core/calendar';
+import type { AmbientView, CalendarTodayView, PourInput, PourView } from '@dewpot/contract';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { shelfQuery } from '../api/casts';
 import { asideQuery } from '../api/findings-aside';
@@ -9,6 +10,7 @@ import { useAmbient, useSession } from '../api/session';
 import { usePalette } from '../api/tints';
 import { mixesQuery } from '../api/mixes';
 import { mouldsQuery } from '../api/moulds';
+import { calendarPlanQuery } from '../api/orders';
 import { pastPoursQuery, pourQuery } from '../api/pours';
 import { buttonClass } from '../ui/button';
 import { Known, KnownOne } from '../ui/known';
@@ -58,8 +60,9 @@ function KnownPour({ id, pour }: { id: string; pour: PourView | undefined }) {
   const [moulds, mixes, past] = [useQuery(mouldsQuery), useQuery(mixesQuery), useQuery(pastPoursQuery)];
   const shelf = useQuery(shelfQuery);
   const aside = useQuery(asideQuery);
+  const planned = useQuery({ ...calendarPlanQuery, enabled: search.has('session') });
   const { palette, ...colours } = usePalette();
-  if (colours.isPending || ambient.isPending || aside.isPending || past.isPending)
+  if (colours.isPending || ambient.isPending || aside.isPending || past.isPending || planned.isLoading)
     return <Busy what={say('pours.busyPour')} />;
   if (!moulds.data || !mixes.data || !past.data || !palette) return <Failure error={colours.error ?? past.error} />;
   const sources: PlanSources = {
@@ -81,12 +84,22 @@ function KnownPour({ id, pour }: { id: string; pour: PourView | undefined }) {
     return <PourPlanner key={id} id={id} first={{ ...known.input, version: known.version }} sources={sources} />;
   if (pour)
     return <PourPlanner key={pour.id} again={pour} first={againInput(pour, sources, ambient.data)} sources={sources} />;
-  const first = firstInput(sources, search, ambient.data);
+  const session = planned.data && sessionInput(planned.data, search.get('session'), sources);
+  const usual = firstInput(sources, search, ambient.data);
+  const first = usual && session ? { ...usual, ...session } : usual;
   return first ? (
     <PourPlanner key="new" first={first} sources={sources} />
   ) : (
     <Missing mould={sources.moulds.length === 0} mix={sources.mixes.length === 0} />
   );
+}
+
+/** What a planned session pours, as what is chosen for a pour; undefined where it is none of the plan's. */
+function sessionInput({ plan, lines }: CalendarTodayView, at: string | null, { mixes }: PlanSources) {
+  const session = plan?.sessions.find((one) => String(one.at) === at);
+  if (!session) return undefined;
+  const { items, mixId, grade } = sessionChoices(session.poured, lines, { temperature: 0 }, mixes) ?? {};
+  return items && mixId && grade && { items, mixId, grade };
 }
 
 /** What a new pour begins with: what the address names, else what was poured last; undefined without a mould or a mix. */

@@ -14,6 +14,7 @@ import { stageWords } from '../ui/casts/stage-words';
 import { makeLabels, PaperButton } from '../paper';
 import { exactTime } from '../ui/format-time';
 import { Failure } from '../ui/states';
+import { countedLines, lineAgain, orderAddress } from '../ui/order-address';
 import { useUnits } from '../ui/units';
 import { mixNames } from './mix-names';
 import { useSay } from '../ui/say';
@@ -118,6 +119,12 @@ export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { p
       <p className="flex flex-wrap gap-2">
         <Link to={`/pours/new?again=${id}`} className={buttonClass({ look: 'main' })}>
           {say('pours.repeatPour')}
+        </Link>
+        <Link
+          to={orderAddress(countedLines(input.items.map((item) => lineAgain(item, input.mixId))))}
+          className={buttonClass()}
+        >
+          {say('calendar.addToOrder')}
         </Link>
         {casts.length > 0 && (
           <PaperButton

@@ -5,6 +5,7 @@ export const innerScreens: readonly { readonly path: string; readonly name: Mess
   { path: '/moulds/measure', name: msg('shell.measureVolume') },
   { path: '/moulds/file', name: msg('shell.mouldFromFile') },
   { path: '/moulds/pairs', name: msg('shell.pairsOfTubs') },
+  { path: '/patterns/new', name: msg('shell.newPattern') },
   { path: '/mixes/new', name: msg('shell.newMix') },
   { path: '/mixes/compare', name: msg('shell.compareMixes') },
   { path: '/tints/new', name: msg('shell.newTint') },

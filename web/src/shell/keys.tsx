@@ -14,7 +14,8 @@ export function Keys() {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      const station = stations[Number(event.key) - 1];
+      // 0 stands after 9, as on the keyboard.
+      const station = /^\d$/.test(event.key) ? stations[(Number(event.key) + 9) % 10] : undefined;
       if (event.key === '?') setHelp(true);
       else if (station) void navigate(station.path);
     };
@@ -28,7 +29,7 @@ export function Keys() {
         {stations.map(({ name }, i) => (
           <div key={identity(name)} className="contents">
             <dt>
-              <kbd className="kbd">{i + 1}</kbd>
+              <kbd className="kbd">{(i + 1) % 10}</kbd>
             </dt>
             <dd>{say(name)}</dd>
           </div>

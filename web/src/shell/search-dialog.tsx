@@ -21,6 +21,7 @@ interface Found {
 
 const kinds: Record<SearchKind, { readonly note: Message; readonly to: (id: string) => string }> = {
   mould: { note: msg('shell.kindMould'), to: (id) => `/moulds/${id}` },
+  pattern: { note: msg('shell.kindPattern'), to: (id) => `/patterns/${id}` },
   mix: { note: msg('shell.kindMix'), to: (id) => `/mixes/${id}` },
   tint: { note: msg('shell.kindTint'), to: (id) => `/tints/${id}` },
   material: { note: msg('shell.kindMaterial'), to: () => '/materials' },

@@ -1,11 +1,13 @@
 import { msg, type Message } from '@dewpot/core/units';
 import {
   Beaker,
+  CalendarDays,
   Container,
   Hammer,
   Layers,
   PackageOpen,
   Palette,
+  Scissors,
   Settings2,
   Sprout,
   type LucideIcon,
@@ -23,9 +25,11 @@ export interface Station {
 export const stations: readonly Station[] = [
   { path: '/', name: msg('shell.shelf'), icon: Layers, thumb: true },
   { path: '/moulds', name: msg('shell.moulds'), icon: Container, thumb: true },
+  { path: '/patterns', name: msg('shell.patterns'), icon: Scissors },
   { path: '/mixes', name: msg('shell.mixes'), icon: Beaker },
   { path: '/tints', name: msg('shell.tints'), icon: Palette },
   { path: '/pours', name: msg('shell.pour'), icon: Hammer, thumb: true },
+  { path: '/calendar', name: msg('shell.calendar'), icon: CalendarDays },
   { path: '/casts', name: msg('shell.casts'), icon: Sprout, thumb: true },
   { path: '/materials', name: msg('shell.materials'), icon: PackageOpen },
   { path: '/workshop', name: msg('shell.workshop'), icon: Settings2 },

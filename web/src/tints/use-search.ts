@@ -40,7 +40,7 @@ export function useSearch(): TintSearch {
       act();
       stop();
     };
-    own.worker.onerror = () => end(() => setFailed(say('tints.searchBroke')));
+    own.died.catch(() => end(() => setFailed(say('tints.searchBroke'))));
     own.remote
       .search(
         wish,

@@ -38,20 +38,15 @@ export function useFileWork(): Work {
     setIssues([]);
   };
   const run: Work['run'] = (job) => {
-    const { worker, remote } = own.get();
+    const { died, remote } = own.get();
     const mine = ++turn.current;
     setIssues([]);
     setDone(0);
     // A worker that runs out of memory dies without an answer: that must be told too.
-    const died = new Promise<FileAnswer<never>>((settle) => {
-      worker.onerror = (event) => {
-        event.preventDefault();
-        settle(givenUp(msg('files.tooLarge')));
-      };
-    });
+    const tooLarge = died.catch(() => givenUp(msg('files.tooLarge')));
     const progress = proxy((share: number) => mine === turn.current && setDone(share));
     const failed = (error: unknown) => givenUp(msg('files.notRead', { error: String(error) }));
-    return Promise.race([job(remote, progress).catch(failed), died]).then((answer) => {
+    return Promise.race([job(remote, progress).catch(failed), tooLarge]).then((answer) => {
       if (mine !== turn.current) return undefined;
       if ('broken' in answer) own.end();
       // What is still told of its progress comes too late.

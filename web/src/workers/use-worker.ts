@@ -4,6 +4,8 @@ import { wrap, type Remote } from 'comlink';
 /** A worker that runs. */
 interface RunningWorker<Api> {
   readonly worker: Worker;
+  /** Fails with the worker, as where it runs out of memory: it answers nobody any more, and is to be ended. */
+  readonly died: Promise<never>;
   /** Held as long as the worker: when it is let go, comlink tells the worker to listen no more. */
   readonly remote: Remote<Api>;
 }
@@ -29,7 +31,15 @@ export function useWorker<Api>(start: () => Worker): ScreenWorker<Api> {
   return useMemo(() => {
     const begin = () => {
       const worker = start();
-      return { worker, remote: wrap<Api>(worker) };
+      const died = new Promise<never>((_, reject) => {
+        worker.onerror = (event) => {
+          event.preventDefault();
+          reject(new Error(event.message));
+        };
+      });
+      // Whoever waits for an answer hears of it; where nobody waits nothing failed.
+      died.catch(() => undefined);
+      return { worker, died, remote: wrap<Api>(worker) };
     };
     return { get: () => (running.current ??= begin()), is: (one) => running.current === one, end };
   }, [start, end]);

@@ -20,6 +20,7 @@ import { DryingSettings } from './drying-settings';
 import { OwnAccount } from './own-account';
 import { PeopleSlab } from './people';
 import { Reminders } from './reminders';
+import { SessionSettings } from './session-settings';
 import { UnitsChoice } from './units-choice';
 import { currencyOptions } from './currency-options';
 import { useSay } from '../ui/say';
@@ -39,6 +40,7 @@ export function WorkshopPage() {
         <div className="min-w-0 space-y-4">
           <CureSettings />
           <DryingSettings />
+          <SessionSettings />
           <section className="card-slab" aria-label={say('ambient.places')}>
             <h2 className="mb-1 text-2xl">{say('ambient.places')}</h2>
             <p className="quiet mb-2">{say('workshop.whereCastsStand')}</p>

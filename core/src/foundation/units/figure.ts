@@ -23,6 +23,8 @@ export type Unit =
   | 'km/h'
   | 'ratio'
   | 'money'
+  /** Things that are counted. */
+  | 'count'
   | 'scoops';
 
 /** What a figure rests on. */

@@ -74,7 +74,7 @@ const usual: Partial<Record<Unit, number>> = {
   ratio: 2,
   money: 2,
   scoops: 2,
-  '°': 0,
+  count: 0,
 };
 
 /** Hours from which an age is told in days. */
@@ -99,6 +99,7 @@ function metric(value: number, unit: Unit): ShownQuantity {
     return value < 1e5
       ? { value: value / 100, unit: 'cm²', decimals: 0 }
       : { value: value / 1e6, unit: 'm²', decimals: 3 };
+  if (unit === '°') return { value, unit, decimals: tenths(value) };
   return { value, unit, decimals: usual[unit] ?? 2 };
 }
 

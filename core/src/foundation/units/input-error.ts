@@ -20,6 +20,16 @@ export class InputError extends Error {
   }
 }
 
+/** Runs work on a part of an input: what it refuses is told by its place in the whole. */
+export function within<T>(path: string, work: () => T): T {
+  try {
+    return work();
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    throw new InputError(error.issues.map((issue) => ({ ...issue, field: `${path}.${issue.field}` })));
+  }
+}
+
 /** What is wrong and what to do about it, in one message. */
 export const issueInWords = ({ message, remedy }: Pick<FieldIssue, 'message' | 'remedy'>): Message =>
   msg('units.issue', { message, remedy });

@@ -17,6 +17,7 @@ import { computedVolume, displacedVolume, fullVolume } from './fill.js';
 import {
   bedSand,
   boxFootprint,
+  THICKEST_PANEL,
   checkGrain,
   levelError,
   MESH_COVER,
@@ -202,7 +203,8 @@ function extrasOf(shape: MouldShape, size: OuterSize, piece: MouldOptions['piece
     outOfLevel: levelError(Math.max(length, width), ONE_DEGREE),
     ...(mesh && { mesh }),
     ...(solid.kind === 'leaf' && { bedSand: bedSand(solid) }),
-    ...(piece === 'panel' && { box: boxFootprint({ length, width: length, thickness: height }) }),
+    ...(piece === 'panel' &&
+      height <= THICKEST_PANEL && { box: boxFootprint({ length, width: length, thickness: height }) }),
   };
 }
 

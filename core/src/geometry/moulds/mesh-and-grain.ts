@@ -50,12 +50,15 @@ export interface BoxFootprint {
   readonly inside: { readonly length: number; readonly width: number };
 }
 
+/** A panel is at most so thick, mm. */
+export const THICKEST_PANEL = 300;
+
 /** The real footprint of a box of four panels joined at their edges: one way longer by twice the wall, mm. @throws InputError */
 export function boxFootprint({ length, width, thickness }: PanelBox): BoxFootprint {
   const size = { above: 0, max: 3000, unit: 'mm' } as const;
   requireNumber('length', length, msg('moulds.longPanelLength'), size);
   requireNumber('width', width, msg('moulds.shortPanelLength'), size);
-  requireNumber('thickness', thickness, msg('moulds.panelThickness'), { ...size, max: 300 });
+  requireNumber('thickness', thickness, msg('moulds.panelThickness'), { ...size, max: THICKEST_PANEL });
   const long = figure(length, 'mm', computed, [
     line(msg('moulds.longPanels'), length, 'mm', msg('moulds.longPanelsRun')),
   ]);

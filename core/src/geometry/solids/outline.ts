@@ -108,6 +108,21 @@ export function moveOutline(points: readonly PlanPoint[], distance: number): rea
   return moved.length >= 3 && outlineArea(moved) > 0 && !selfCrossing(moved) ? moved : undefined;
 }
 
+/** The part of an outline with a·x + b·y ≤ c; of one that is not convex, its pieces joined along the cut (Sutherland & Hodgman 1974). */
+export function clipOutline(points: readonly PlanPoint[], a: number, b: number, c: number): PlanPoint[] {
+  const over = ([x, y]: PlanPoint) => a * x + b * y - c;
+  return points.flatMap((point, i): PlanPoint[] => {
+    const next = points[(i + 1) % points.length]!;
+    const [here, there] = [over(point), over(next)];
+    const share = here / (here - there);
+    const meet: PlanPoint[] =
+      here < 0 !== there < 0
+        ? [[point[0] + share * (next[0] - point[0]), point[1] + share * (next[1] - point[1])]]
+        : [];
+    return here <= 0 ? [point, ...meet] : meet;
+  });
+}
+
 /** The first place where an outline crosses itself, mm; undefined where it does not. */
 export function selfCrossing(points: readonly PlanPoint[]): PlanPoint | undefined {
   const n = points.length;

@@ -1,7 +1,7 @@
 import { msg, exactly } from '../../foundation/units/index.js';
 import { cross, dot, minus, scaled, triple } from '../../foundation/math/index.js';
 import { slopeFactor, type Body, type Facet } from './body.js';
-import { facesOf, openFace, skeletonOf, type Vertex } from './polyhedron.js';
+import { cornersInOrder, facesOf, openFace, skeletonOf, type Vertex } from './polyhedron.js';
 import { integrate } from './quadrature.js';
 import { polygonRegion, regionArea } from './region.js';
 import type { PlanPoint, Polyhedron, PolyhedronName } from './solid.js';
@@ -29,18 +29,6 @@ interface Upright {
   readonly facets?: readonly Facet[];
 }
 
-/** Corners of a face in order round it, counter-clockwise as seen from outside. */
-function inOrder(corners: readonly Vertex[], normal: Vertex): Vertex[] {
-  const middle = triple((k) => corners.reduce((sum, v) => sum + v[k], 0) / corners.length);
-  const from = minus(corners[0]!, middle);
-  const across = cross(normal, from);
-  const angle = (v: Vertex) => {
-    const out = minus(v, middle);
-    return Math.atan2(dot(out, across), dot(out, from));
-  };
-  return [...corners].sort((a, b) => angle(a) - angle(b));
-}
-
 /** Turns the solid so that its open face is level on top and one of that face's edges faces along x. */
 function upright(solid: Polyhedron): Upright {
   const { which, edge, open, grown = 0 } = solid;
@@ -62,7 +50,12 @@ function upright(solid: Polyhedron): Upright {
   const planes = faces.map(({ normal, distance }) => ({ normal, distance: distance + (isOpen(normal) ? 0 : grown) }));
   if (grown !== 0) return { planes };
   const closed = faces.filter(({ normal }) => !isOpen(normal));
-  return { planes, facets: closed.map(({ corners, normal }) => inOrder(corners, normal)) };
+  return {
+    planes,
+    facets: closed.map(({ corners, normal }) =>
+      cornersInOrder({ corners: corners.map((_, k) => k), normal }, corners).map((k) => corners[k]!),
+    ),
+  };
 }
 
 /** Of the corners of a face, one that shares an edge with the first. */

@@ -1,4 +1,4 @@
-import { cross, dot, minus, scaled, type Triple } from '../../foundation/math/index.js';
+import { cross, dot, minus, scaled, triple, type Triple } from '../../foundation/math/index.js';
 import type { FaceName, PolyhedronName } from './solid.js';
 
 export type Vertex = Triple;
@@ -99,6 +99,21 @@ function makeFaces(which: PolyhedronName): readonly Face[] {
 
 /** Faces of a solid of equal edges of length 1: the planes through three corners with all others on one side. */
 export const facesOf = once(makeFaces);
+
+/** Corners of a face in order round it, counter-clockwise as seen from outside; `vertices` of the solid, wherever it stands. */
+export function cornersInOrder(
+  { corners, normal }: Pick<Face, 'corners' | 'normal'>,
+  vertices: readonly Vertex[],
+): number[] {
+  const middle = triple((k) => corners.reduce((sum, at) => sum + vertices[at]![k], 0) / corners.length);
+  const from = minus(vertices[corners[0]!]!, middle);
+  const across = cross(normal, from);
+  const angle = (at: number) => {
+    const out = minus(vertices[at]!, middle);
+    return Math.atan2(dot(out, across), dot(out, from));
+  };
+  return [...corners].sort((a, b) => angle(a) - angle(b));
+}
 
 const sidesOf: Record<FaceName, number> = { triangle: 3, square: 4, pentagon: 5 };
 

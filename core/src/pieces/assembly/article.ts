@@ -10,7 +10,7 @@ import {
   type Message,
 } from '../../foundation/units/index.js';
 import { boxFootprint } from '../../geometry/moulds/index.js';
-import { againstBond, bondMass, bonds, bondHours, type Bond, type JointUse } from './bonds.js';
+import { againstBond, bondMass, bonds, bondHours, carriesAfter, type Bond, type JointUse } from './bonds.js';
 import { contactArea, reachOf, type PlacedPart } from './contact.js';
 
 /** How parts are put together. */
@@ -172,7 +172,7 @@ export function calculateArticle(plan: ArticlePlan): ArticleFigures {
     ]),
     bond,
     clamp: bondHours(guide.clamp, plan.temperature),
-    cure: bondHours(guide.cure * 24, plan.temperature),
+    cure: carriesAfter(plan.bond, plan.temperature),
     mass: figure(mass, 'g', computed, [
       ...plan.parts.map(({ code, mass: one }) => line(code, one, 'g')),
       line(guide.name, bond.value, 'g'),

@@ -163,6 +163,9 @@ export function bondMass(bond: Bond, area: number): Figure {
   ]);
 }
 
+/** Hours after the joining until the joint carries, in air of `temperature` °C between −5 and 40. @throws InputError */
+export const carriesAfter = (bond: Bond, temperature: number): Figure => bondHours(bonds[bond].cure * 24, temperature);
+
 /** Hours at 20 °C stretched for the temperature it stands in: half as fast every ten degrees less. Between −5 and 40 °C. @throws InputError */
 export function bondHours(hours: number, temperature: number): Figure {
   requireNumber('temperature', temperature, msg('assembly.theAir'), { min: -5, max: 40, unit: '°C' });

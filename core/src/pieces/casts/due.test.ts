@@ -4,7 +4,7 @@ import { HOUR, DAY } from '../../foundation/units/index.js';
 import type { PlacedSolid } from '../../geometry/moulds/index.js';
 import type { BinderClass } from '../../mixing/binders/index.js';
 import { ageCourse, ageBetween, handbookDemouldAge, hourOfAge, mistingPlan } from '../../process/curing/index.js';
-import { coreKind, pulledCores } from './cores.js';
+import { coreKind, pulledCores } from '../../process/curing/index.js';
 import { demouldRecords } from './demould-record.js';
 import { duesOf, phaseOf, postponementCost, type DueContext } from './due.js';
 import type { CastEvent, CastEventBody } from './events.js';

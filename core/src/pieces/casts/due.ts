@@ -1,7 +1,12 @@
 import { HOUR, DAY, msg, type Message } from '../../foundation/units/index.js';
 import { initialSet, type BinderClass } from '../../mixing/binders/index.js';
-import { moistCuringEnd, demouldWindow, PULL_EARLY, type MoistCuring } from '../../process/curing/index.js';
-import type { PulledCore } from './cores.js';
+import {
+  moistCuringEnd,
+  demouldWindow,
+  PULL_EARLY,
+  type MoistCuring,
+  type PulledCore,
+} from '../../process/curing/index.js';
 import type { CastTask } from './events.js';
 import type { Life } from './life.js';
 import { dryingDues, finishedDues, sealedDues, type FinishContext } from './sealing-dues.js';

@@ -6,3 +6,4 @@ export * from './read-csv.js';
 export * from './readings.js';
 export * from './repeat-days.js';
 export * from './season.js';
+export * from './whole-months.js';

@@ -1,6 +1,7 @@
 export * from './baths.js';
 export * from './calculate-maturity.js';
 export * from './core-pull-windows.js';
+export * from './pulled-cores.js';
 export * from './covers.js';
 export * from './demould-age.js';
 export * from './evaporation.js';

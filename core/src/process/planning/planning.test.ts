@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../../foundation/units/index.js';
 import { finderOf, type Material } from '../../mixing/materials/index.js';
-import type { KeptMix } from '../../mixing/mixes/index.js';
 import { knownColours } from '../../mixing/tints/index.js';
-import { can, material, nestedPot, threePots } from '../../testing/examples.js';
+import { can, keptMix, material, nestedPot, threePots } from '../../testing/examples.js';
 import { calculateSheet, expectedByLog, lessonsOf, plannedLog } from '../pours/index.js';
 import {
   benchOf,
@@ -17,23 +16,6 @@ import {
 
 const cement = material('grey-cement');
 const sand = material('sharp-sand');
-
-const keptMix = (id: string, more: Partial<KeptMix> = {}): KeptMix => ({
-  id,
-  name: id,
-  revision: 1,
-  lines: [
-    { materialId: cement.id, parts: 1 },
-    { materialId: sand.id, parts: 2.5 },
-  ],
-  by: 'volume',
-  grade: 5,
-  exposure: 'outdoors',
-  binderClass: 'portland',
-  moistCuringDays: 7,
-  colour: '#aaaaaa',
-  ...more,
-});
 
 const sources = (more: Partial<PourSources> = {}, materials: readonly Material[] = [cement, sand]): PourSources => {
   const find = finderOf(materials);

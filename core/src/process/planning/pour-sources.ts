@@ -31,6 +31,8 @@ interface ChosenItem {
   /** Inserts of the mould, by name, that are left out this time. */
   readonly without?: readonly string[];
   readonly inset?: Inset;
+  /** The line of an order that it is poured for. */
+  readonly orderLine?: string;
 }
 
 /** What a person chooses for a pour. */

@@ -183,7 +183,7 @@ function recipeOf(plan: PourPlan, turn: Turn, asked: BatchMasses, { way }: Propo
 }
 
 /** What bounds a bucketful of a plan: two thirds of the bucket, and what can be placed before it stiffens. */
-function limitsOf(plan: PourPlan): BatchLimits {
+export function batchLimits(plan: PourPlan): BatchLimits {
   const { potLife } = potLifeAndSet(plan.mix, plan.binderClass, plan.temperature);
   const { mixing, filling } = plan.times ?? WORK_TIMES[plan.binderClass];
   return { volume: plan.bucket * BUCKET_SHARE, moulds: mouldsPerBatch(potLife.value, mixing, filling) };
@@ -193,7 +193,7 @@ function limitsOf(plan: PourPlan): BatchLimits {
 export function bucketfulsOf(plan: PourPlan): Bucketfuls {
   const turns = turnsOf(withOwnColour(plan));
   const tinted = isTinted(plan);
-  const limits = limitsOf(plan);
+  const limits = batchLimits(plan);
   const all: Bucketful[] = [];
   const big: BigMould[] = [];
   let [shared, inTime] = [false, true];

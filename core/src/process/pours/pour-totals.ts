@@ -14,7 +14,7 @@ export interface CalculatedPart {
 const massesOfPart = ({ sheet }: Pick<CalculatedPart, 'sheet'>): BatchMasses => sheet.whole;
 
 /** Everything that the mixes of a pour take together but water, g dry. */
-function goodsOf(parts: readonly CalculatedPart[]): Portion[] {
+export function goodsOf(parts: readonly CalculatedPart[]): Portion[] {
   const found = new Map<string, Portion>();
   for (const { material, mass } of parts.flatMap((part) => goods(massesOfPart(part))))
     found.set(material.id, { material, mass: mass + (found.get(material.id)?.mass ?? 0) });

@@ -1,4 +1,4 @@
-import { defined } from '../../foundation/math/index.js';
+import { defined, firstPlace } from '../../foundation/math/index.js';
 /** A rate that holds from an hour until the next one's. */
 export interface RateFrom {
   readonly hour: number;
@@ -21,4 +21,34 @@ export function dryingProgress(amount: number, from: number, rates: readonly Rat
   }
   const mean = at > from ? walked / (at - from) : defined(rates[rates.length - 1]).rate;
   return at + left / mean;
+}
+
+/** What is walked off along rates from the first on, ready to be asked at any hour. */
+export interface DryingCourse {
+  readonly rates: readonly RateFrom[];
+  /** By the beginning of each rate. */
+  readonly walked: Float64Array;
+}
+
+/** The course of rates in order of time. Rates above 0. */
+export function dryingCourse(rates: readonly RateFrom[]): DryingCourse {
+  const walked = new Float64Array(rates.length);
+  for (let i = 1; i < rates.length; i++) {
+    const { hour, rate } = defined(rates[i - 1]);
+    walked[i] = defined(walked[i - 1]) + (defined(rates[i]).hour - hour) * rate;
+  }
+  return { rates, walked };
+}
+
+/** The hour at which `amount` is walked off from `from` on; undefined beyond the last rate's beginning, or before the first. The same as `dryingProgress` within them. */
+export function hourWalked({ rates, walked }: DryingCourse, amount: number, from: number): number | undefined {
+  const held = firstPlace(rates.length, (i) => defined(rates[i]).hour > from) - 1;
+  if (held < 0) return undefined;
+  const { hour, rate } = defined(rates[held]);
+  const goal = defined(walked[held]) + (from - hour) * rate + amount;
+  const next = firstPlace(walked.length, (i) => defined(walked[i]) >= goal);
+  if (next >= rates.length) return undefined;
+  if (next === 0) return from;
+  const before = defined(rates[next - 1]);
+  return Math.max(from, before.hour + (goal - defined(walked[next - 1])) / before.rate);
 }

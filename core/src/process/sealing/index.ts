@@ -3,7 +3,7 @@ export * from './coats.js';
 export * from './decorations.js';
 export * from './dry-down-fit.js';
 export * from './drying-ambient.js';
-export type { RateFrom } from './drying-progress.js';
+export { dryingCourse, hourWalked, type DryingCourse, type RateFrom } from './drying-progress.js';
 export * from './dryness-rules.js';
 export * from './overrides.js';
 export * from './readiness.js';

@@ -15,6 +15,8 @@ import { Ambient1796400000000 } from './14-ambient.js';
 import { Stages1796500000000 } from './15-stages.js';
 import { Languages1796600000000 } from './16-languages.js';
 import { Lists1796700000000 } from './17-lists.js';
+import { Calendar1796800000000 } from './18-calendar.js';
+import { Patterns1796900000000 } from './19-patterns.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -35,4 +37,6 @@ export const migrations = [
   Stages1796500000000,
   Languages1796600000000,
   Lists1796700000000,
+  Calendar1796800000000,
+  Patterns1796900000000,
 ] as const;

@@ -1,0 +1,296 @@
+import { faceNames, polyhedronNames, type FaceName, type PlanPoint, type PolyhedronName } from '@dewpot/core/solids';
+import {
+  boxBottoms,
+  boxCorners,
+  cutPatternKinds,
+  houseRoofs,
+  houseWalls,
+  woodKinds,
+  type BedPattern,
+  type BoxPattern,
+  type CutPattern,
+  type GapPattern,
+  type HousePattern,
+  type HouseWall,
+  type PanelBoxPattern,
+  type SolidPattern,
+  type StripLine,
+  type StripPattern,
+  type WoodPattern,
+} from '@dewpot/core/patterns';
+import { IsBoolean, IsIn, IsOptional } from 'class-validator';
+import { kindsOf, PartOfKind, type AnyOf } from './kinds.js';
+import { PageQuery, recipeOrders, type RecipeOrder } from './lists.js';
+import {
+  Amount,
+  Amounts,
+  Density,
+  Grams,
+  Keys,
+  ListOf,
+  Millimetres,
+  Offset,
+  Outline,
+  Part,
+  Text,
+  Version,
+  Whole,
+} from './limits.js';
+
+const MOST_POINTS = 4000;
+
+/** Something that is drawn, cut and put together to cast in; its `kind` tells which sizes are wanted. All in mm and degrees. */
+export class CutPatternInput {
+  @IsIn(cutPatternKinds) kind: CutPattern['kind'];
+}
+
+/** A plug that a lamp's holder leaves room for. */
+export class HolderInput {
+  @Millimetres() diameter: number;
+  @Millimetres() depth: number;
+}
+
+export class SolidPatternInput extends CutPatternInput implements SolidPattern {
+  declare kind: 'solid';
+  @IsIn(polyhedronNames) which: PolyhedronName;
+  @Millimetres() edge: number;
+  @IsIn(faceNames) open: FaceName;
+  @Millimetres() board: number;
+  @IsIn(['mitred', 'taped']) joint: SolidPattern['joint'];
+  @IsOptional() @Part(() => HolderInput) holder?: HolderInput;
+}
+
+/** A hollow for a product: its size, the gap round it, how deep it lies, and how far its floor falls, mm in 100. */
+export class HollowInput {
+  @Millimetres() length: number;
+  @Millimetres() width: number;
+  @Millimetres(0) gap: number;
+  @Millimetres() depth: number;
+  @Amount(0, 100) fall: number;
+}
+
+export class BoxPatternInput extends CutPatternInput implements BoxPattern {
+  declare kind: 'box';
+  @Millimetres() length: number;
+  @Millimetres() width: number;
+  @Millimetres() height: number;
+  @Millimetres() board: number;
+  @IsIn(boxCorners) corner: BoxPattern['corner'];
+  @IsIn(boxBottoms) bottom: BoxPattern['bottom'];
+  @IsOptional() @Millimetres() screw?: number;
+  @IsOptional() @Part(() => HollowInput) hollow?: HollowInput;
+}
+
+export class PanelBoxPatternInput extends CutPatternInput implements PanelBoxPattern {
+  declare kind: 'panel-box';
+  @Millimetres() length: number;
+  @Millimetres() width: number;
+  @Millimetres() height: number;
+  @Millimetres() panel: number;
+  @IsIn(['covered', 'mitred']) corner: PanelBoxPattern['corner'];
+  /** The side panel as it was drawn; the one that fits where left out. */
+  @IsOptional() @Millimetres() drawnSide?: number;
+}
+
+export class OpeningInput {
+  @IsIn(houseWalls) wall: HouseWall;
+  @Offset() x: number;
+  @Offset() y: number;
+  @Millimetres() width: number;
+  @Millimetres() height: number;
+}
+
+export class HousePatternInput extends CutPatternInput implements HousePattern {
+  declare kind: 'house';
+  @Millimetres() width: number;
+  @Millimetres() depth: number;
+  @Millimetres() eaves: number;
+  @Amount(0, 90) pitch: number;
+  @Millimetres() panel: number;
+  @Millimetres(0) overhang: number;
+  @IsIn(houseRoofs) roof: HousePattern['roof'];
+  @Millimetres() roofThickness: number;
+  @IsOptional() @Millimetres(0) soil?: number;
+  @Millimetres() base: number;
+  @Millimetres() sheet: number;
+  @IsOptional() @Millimetres() cover?: number;
+  @ListOf(() => OpeningInput, { most: 24 }) openings: readonly OpeningInput[];
+}
+
+const stripShapes = ['ring', 'arc', 'spiral', 'heart', 'free'] as const satisfies readonly StripLine['shape'][];
+
+/** The middle of a channel, or the line round an area. */
+export class StripLineInput {
+  @IsIn(stripShapes) shape: StripLine['shape'];
+}
+
+export class RingLineInput extends StripLineInput {
+  declare shape: 'ring';
+  @Millimetres() diameter: number;
+}
+
+export class ArcLineInput extends StripLineInput {
+  declare shape: 'arc';
+  @Millimetres() radius: number;
+  @Amount(0, 360) angle: number;
+}
+
+export class SpiralLineInput extends StripLineInput {
+  declare shape: 'spiral';
+  @Millimetres() start: number;
+  @Millimetres() pitch: number;
+  @Amount(0, 100) turns: number;
+}
+
+export class HeartLineInput extends StripLineInput {
+  declare shape: 'heart';
+  @Millimetres() width: number;
+}
+
+export class FreeLineInput extends StripLineInput {
+  declare shape: 'free';
+  @Outline({ least: 2, most: MOST_POINTS }) points: readonly PlanPoint[];
+  @IsBoolean() closed: boolean;
+}
+
+const stripLines = kindsOf(StripLineInput, 'shape', {
+  ring: RingLineInput,
+  arc: ArcLineInput,
+  spiral: SpiralLineInput,
+  heart: HeartLineInput,
+  free: FreeLineInput,
+});
+
+export class StripPatternInput extends CutPatternInput implements StripPattern {
+  declare kind: 'strip';
+  @PartOfKind(stripLines) line: AnyOf<typeof stripLines>;
+  /** Between its two walls; one wall round an area where left out. */
+  @IsOptional() @Millimetres() channel?: number;
+  @Millimetres() height: number;
+  @Millimetres() strip: number;
+  @Amount(1, 1_000_000) sheet: number;
+  @Millimetres(0) overlap: number;
+}
+
+/** A diagonal by the places of its corners, from 0. */
+export class DiagonalInput {
+  @Whole(0, 100) from: number;
+  @Whole(0, 100) to: number;
+  @Millimetres() length: number;
+}
+
+export class GapPatternInput extends CutPatternInput implements GapPattern {
+  declare kind: 'gap';
+  /** In order round it, counter-clockwise. */
+  @Amounts(0.1, 20_000, { least: 0, most: 40 }) sides: readonly number[];
+  @ListOf(() => DiagonalInput, { most: 100 }) diagonals: readonly DiagonalInput[];
+  /** Out of a photo, in place of the lengths. */
+  @IsOptional() @Outline({ least: 3, most: MOST_POINTS }) outline?: readonly PlanPoint[];
+  @Millimetres(0) joint: number;
+  @Millimetres() thickness: number;
+  @Millimetres() board: number;
+}
+
+export class BedPatternInput extends CutPatternInput implements BedPattern {
+  declare kind: 'bed';
+  @Millimetres() length: number;
+  @Millimetres() width: number;
+  @Millimetres() panelHeight: number;
+  @Millimetres() panelLength: number;
+  @Millimetres() panel: number;
+  @Amount(0, 45) draft: number;
+  @Amount(1, 20) levels: number;
+  @Millimetres() rod: number;
+}
+
+export class WoodPatternInput extends CutPatternInput implements WoodPattern {
+  declare kind: 'wood';
+  @IsIn(woodKinds) wood: WoodPattern['wood'];
+  @Millimetres() length: number;
+  /** Round where it is left out. */
+  @IsOptional() @Millimetres() width?: number;
+  @Millimetres() thickness: number;
+  @IsOptional() @Millimetres() cord?: number;
+}
+
+/** Patterns by their kind. */
+export const patternInputs = kindsOf(CutPatternInput, 'kind', {
+  solid: SolidPatternInput,
+  box: BoxPatternInput,
+  'panel-box': PanelBoxPatternInput,
+  house: HousePatternInput,
+  strip: StripPatternInput,
+  gap: GapPatternInput,
+  bed: BedPatternInput,
+  wood: WoodPatternInput,
+});
+export type PatternGiven = AnyOf<typeof patternInputs>;
+
+/** What a pattern comes to. */
+export class PatternQuestion {
+  @PartOfKind(patternInputs) pattern: PatternGiven;
+  /** Of the fresh mix, kg/L; 2.1 where left out. */
+  @IsOptional() @Density() density?: number;
+  /** What one may lift, g; 25 kg where left out. */
+  @IsOptional() @Grams(1) liftLimit?: number;
+}
+
+/** Pieces of a length, long point to long point. */
+export class LengthInput {
+  @Text(1, 60) id: string;
+  @Millimetres() length: number;
+  @Whole(1, 5000) count: number;
+}
+
+/** Sticks of a length: how many there are, and what one costs. */
+export class StickInput {
+  @Text(1, 60) id: string;
+  @Millimetres() length: number;
+  @Whole(1, 1000) count: number;
+  @IsOptional() @Amount(0, 1_000_000) price?: number;
+}
+
+/** Which stick gives which pieces. */
+export class LengthsQuestion {
+  @ListOf(() => LengthInput, { least: 1, most: 60 }) pieces: readonly LengthInput[];
+  @ListOf(() => StickInput, { least: 1, most: 10 }) sticks: readonly StickInput[];
+  /** What the saw takes between two pieces, mm; 3 where left out. */
+  @IsOptional() @Millimetres(0) kerf?: number;
+}
+
+/** A pattern as it is kept. */
+export class PatternSheetInput {
+  @Text(1, 80) name: string;
+  @PartOfKind(patternInputs) pattern: PatternGiven;
+  @IsOptional() @Text(0, 4000) notes?: string;
+  /** Moulds that were made of it, in the order in which it makes them. */
+  @Keys({ most: 60 }) moulds: readonly string[];
+  /** It was cut: what is changed from then on is its next revision. */
+  @IsBoolean() cut: boolean;
+  /** Version that was edited; 0 for a new one. */
+  @Version() version: number;
+}
+
+/** What is kept of a pattern beside its name. */
+export type PatternBody = Omit<PatternSheetInput, 'name' | 'version'>;
+
+export interface PatternView extends PatternSheetInput {
+  readonly id: string;
+  readonly revision: number;
+  /** ms */
+  readonly changedAt: number;
+}
+
+/** A revision of a pattern, as it was cut. */
+export interface PatternRevisionView extends PatternBody {
+  readonly revision: number;
+  readonly name: string;
+  /** ms */
+  readonly madeAt: number;
+}
+
+/** Which patterns are listed. */
+export class PatternsQuery extends PageQuery {
+  @IsOptional() @IsIn(recipeOrders) order?: RecipeOrder;
+  @IsOptional() @IsIn(cutPatternKinds) kind?: CutPattern['kind'];
+}

@@ -1,0 +1,2 @@
+export * from './load-solver.js';
+export * from './solver.js';

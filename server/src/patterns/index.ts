@@ -1,0 +1,2 @@
+export { PatternsModule } from './patterns.module.js';
+export { PatternsService } from './patterns.service.js';
