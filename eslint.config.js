@@ -28,8 +28,8 @@ const wings = {
     exports: ['moulds', 'solids'],
     meshes: ['exports', 'moulds', 'solids'],
     photos: ['meshes', 'solids'],
-    patterns: ['exports', 'meshes', 'moulds', 'solids'],
-    cutting: [],
+    patterns: ['cutting', 'exports', 'meshes', 'moulds', 'solids'],
+    cutting: ['solids'],
   },
   mixing: {
     binders: [],

@@ -1,11 +1,11 @@
 import AxeBuilder from '@axe-core/playwright';
 import { wholePours } from '../scripts/lib/whole-pours.mjs';
-import type { Page } from '@playwright/test';
+import type { Page, ViewportSize } from '@playwright/test';
 import type { PourView, TintsView } from '@dewpot/contract';
-import { castsOf, uuid, AS_PAGES } from './house.js';
+import { AS_PAGES, castsOf, DESK, expect, PHONE, uuid } from './house.js';
 
 /** Every screen of the demo workshop, by name and address. */
-export async function screens(page: Page): Promise<readonly (readonly [string, string])[]> {
+async function screens(page: Page): Promise<readonly (readonly [string, string])[]> {
   const id = async (path: string) =>
     ((await (await page.request.get(`/api/${path}/all`)).json()) as { id: string }[])[0]!.id;
   /** The mould or mix whose name begins so. */
@@ -102,8 +102,40 @@ export async function violations(page: Page, rules?: 'colours' | 'words'): Promi
 }
 
 /** Opens a screen and waits until it is drawn: the network may be idle before. */
-export async function openDrawn(page: Page, path: string): Promise<void> {
+async function openDrawn(page: Page, path: string): Promise<void> {
   await page.goto(path);
   await page.waitForLoadState('networkidle');
   await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
+}
+
+/** Makes the window so wide and waits until what was drawn has followed. */
+async function widen(page: Page, window: ViewportSize): Promise<void> {
+  await page.setViewportSize(window);
+  await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))));
+}
+
+/** By how much a page is wider than its window, px. */
+const tooWide = (page: Page) =>
+  page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+
+/** Screens are visited in two rounds, so that two workers share them. */
+export const rounds = ['the first half', 'the second half'] as const;
+
+/** Opens each screen of a round, sees that it fits a desk and then a phone, and has it looked at in each. */
+export async function visitScreens(
+  page: Page,
+  round: (typeof rounds)[number],
+  look: (screen: string, at: 'desk' | 'phone') => Promise<void>,
+): Promise<void> {
+  const all = await screens(page);
+  const half = Math.ceil(all.length / 2);
+  for (const [screen, path] of round === rounds[0] ? all.slice(0, half) : all.slice(half)) {
+    await page.setViewportSize(DESK);
+    await openDrawn(page, path);
+    expect(await tooWide(page), `${screen} at a desk`).toBeLessThanOrEqual(0);
+    await look(screen, 'desk');
+    await widen(page, PHONE);
+    await expect.poll(() => tooWide(page), `${screen} on a phone`).toBeLessThanOrEqual(0);
+    await look(screen, 'phone');
+  }
 }

@@ -9,12 +9,16 @@ export { uuid };
 
 const HOUR = 3_600_000;
 
+/** The widths that screens are drawn for, px. */
+export const DESK = { width: 1280, height: 800 };
+export const PHONE = { width: 390, height: 844 };
+
 /** The tests' base: each worker has a Dew Pot of its own with the demo workshop; a journey that wants its own workshop begins one. */
 export const test = base.extend<object, { address: string }>({
   address: [
     // Playwright reads the names of the fixtures from this pattern.
     async ({}, use) => {
-      const trial = await startTrial({ demo: true });
+      const trial = await startTrial({ demo: true, from: process.env.DEWPOT_DEMO_CLUSTER });
       await use(trial.url);
       await trial.stop();
     },

@@ -2,12 +2,10 @@ import type { Page } from '@playwright/test';
 import type { CastView, SessionView } from '@dewpot/contract';
 import { makeSpeaker, type Speaker } from '@dewpot/locales';
 import { lookupIn } from '@dewpot/locales/all';
-import { openDrawn, screens, violations } from './every-screen.js';
+import { rounds, violations, visitScreens } from './every-screen.js';
 import { AS_PAGES, castsOf, expect, happened, hoursAgo, test } from './house.js';
 import { plainEnglish, readPseudo } from './pseudo.js';
 
-const PHONE = { width: 390, height: 844 };
-const DESK = { width: 1280, height: 800 };
 const speaker = (language: 'en' | 'es', system: 'metric' | 'us' = 'metric'): Speaker =>
   makeSpeaker({ language, system, currency: 'EUR' }, lookupIn(language));
 
@@ -20,10 +18,6 @@ async function enter(page: Page): Promise<void> {
   await page.getByRole('main').getByRole('button').first().click();
   await entered;
 }
-
-/** By how much a page is wider than its window, px. */
-const tooWide = (page: Page) =>
-  page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
 
 /** All that stands on a page, and all that it tells whoever hears it. */
 const saidOn = (page: Page) =>
@@ -52,34 +46,25 @@ function hearData(page: Page): Set<string> {
   return own;
 }
 
-for (const [name, window] of [
-  ['a desk', DESK],
-  ['a phone', PHONE],
-] as const) {
-  test(`in Spanish every screen fits ${name}, and keeps nobody out`, async ({ page }) => {
-    test.setTimeout(400_000);
-    await page.setViewportSize(window);
+for (const round of rounds) {
+  test(`in Spanish every screen fits a desk and a phone, and keeps nobody out: ${round}`, async ({ page }) => {
     await page.addInitScript(() => localStorage.setItem('dew-pot-language', 'es'));
     await enter(page);
-    for (const [screen, path] of await screens(page)) {
-      await openDrawn(page, path);
-      expect(await tooWide(page), screen).toBeLessThanOrEqual(0);
-      if (window === DESK) expect(await violations(page, 'words'), screen).toEqual([]);
-    }
+    await visitScreens(page, round, async (screen, at) => {
+      if (at === 'desk') expect(await violations(page, 'words'), screen).toEqual([]);
+    });
     await expect(page.locator('html')).toHaveAttribute('lang', 'es');
   });
 
-  test(`in a longer language every screen fits ${name}, and says nothing that is in no catalogue`, async ({ page }) => {
-    test.setTimeout(400_000);
-    await page.setViewportSize(window);
+  test(`in a longer language every screen fits, and says nothing that is in no catalogue: ${round}`, async ({
+    page,
+  }) => {
     await readPseudo(page);
     const own = hearData(page);
     await enter(page);
-    for (const [screen, path] of await screens(page)) {
-      await openDrawn(page, path);
-      expect(await tooWide(page), screen).toBeLessThanOrEqual(0);
+    await visitScreens(page, round, async (screen) => {
       expect(plainEnglish(await saidOn(page), own), screen).toEqual([]);
-    }
+    });
   });
 }
 

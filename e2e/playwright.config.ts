@@ -6,6 +6,7 @@ const root = process.getuid?.() === 0;
 /** Journeys in Debian's Chromium against the built application. */
 export default defineConfig({
   testDir: '.',
+  globalSetup: './demo-cluster.ts',
   outputDir: '../test-results',
   // Each worker has a server and a database of its own.
   workers: Math.max(1, Math.min(4, availableParallelism())),

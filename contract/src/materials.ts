@@ -1,4 +1,5 @@
 import type { SettingTimes } from '@dewpot/core/binders';
+import { stockKinds, type Stock, type StockKind } from '@dewpot/core/cutting';
 import {
   additives,
   binderFamilies,
@@ -20,7 +21,7 @@ import {
   type Tinting,
 } from '@dewpot/core/materials';
 import { IsBoolean, IsHexColor, IsIn, IsOptional, IsUUID } from 'class-validator';
-import { Amount, Choices, Density, Part, Share, Text, Time, Version, Whole } from './limits.js';
+import { Amount, Choices, Density, Millimetres, Part, Share, Text, Time, Version, Whole } from './limits.js';
 
 /** What a ready-made powder's bag says, shares of its mass. */
 export class PowderInput implements PowderWater {
@@ -129,8 +130,26 @@ export interface ScoopView extends Scoop {
   readonly version: number;
 }
 
+/** Sticks, boards or sheets of a size, mm. */
+export class StockInput implements Stock {
+  @Text(1, 60) name: string;
+  @IsIn(stockKinds) kind: StockKind;
+  @Millimetres() length: number;
+  @Millimetres() width: number;
+  @Millimetres() thickness: number;
+  @Whole(0, 1000) count: number;
+  /** Of one, in the workshop's money. */
+  @IsOptional() @Amount(0, 1_000_000) price?: number;
+  @Version() version: number;
+}
+
+export interface StockView extends StockInput {
+  readonly id: string;
+}
+
 export interface StoreView {
   readonly materials: readonly MaterialView[];
   readonly lots: readonly LotView[];
   readonly scoops: readonly ScoopView[];
+  readonly stock: readonly StockView[];
 }

@@ -258,6 +258,29 @@ export class LengthsQuestion {
   @IsOptional() @Millimetres(0) kerf?: number;
 }
 
+/** An outline that is wanted so often, mm. With a grain along x it is turned over end only. */
+export class OutlineInput {
+  @Text(1, 60) id: string;
+  @Outline({ least: 3, most: MOST_POINTS }) outline: readonly PlanPoint[];
+  @Whole(1, 5000) count: number;
+  @IsOptional() @IsBoolean() grain?: boolean;
+}
+
+/** Sheets of a size: how many there are, and what one costs. */
+export class SheetInput extends StickInput {
+  @Millimetres() width: number;
+}
+
+/** Which sheet gives which parts, and where they lie on it. */
+export class SheetsQuestion {
+  @ListOf(() => OutlineInput, { least: 1, most: 60 }) parts: readonly OutlineInput[];
+  @ListOf(() => SheetInput, { least: 1, most: 10 }) sheets: readonly SheetInput[];
+  /** Between two parts, mm; 3 where left out. */
+  @IsOptional() @Millimetres(0) kerf?: number;
+  /** Every cut goes right across, as on a table saw. */
+  @IsOptional() @IsBoolean() saw?: boolean;
+}
+
 /** A pattern as it is kept. */
 export class PatternSheetInput {
   @Text(1, 80) name: string;

@@ -1,4 +1,5 @@
 // @ts-check
+import { execFileSync } from 'node:child_process';
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -10,24 +11,49 @@ export const AS_PAGES = { headers: { 'Sec-Fetch-Site': 'same-origin' } };
 
 /** @typedef {{ url: string, database: string, kill: () => Promise<void>, restart: () => Promise<void>, stop: () => Promise<void> }} Trial */
 
+/** A new folder that the database's own user can enter too. */
+function trialFolder() {
+  const folder = mkdtempSync(join(tmpdir(), 'dewpot-trial-'));
+  chmodSync(folder, 0o755);
+  return folder;
+}
+
+/** What the server of a trial is told. @param {string} database @param {number} port */
+const trialEnvironment = (database, port) => ({
+  ...environment({ database, host: '127.0.0.1', port }),
+  DEWPOT_QUIET: '1',
+  DEWPOT_SIGN_IN_LIMIT: '10000',
+  DEWPOT_REQUEST_LIMIT: '1000000',
+});
+
+/**
+ * Fills a cluster with the demo workshop and stops it, so that trials can begin with a copy of it.
+ * @returns {Promise<{ directory: string, remove: () => void }>}
+ */
+export async function makeDemoCluster() {
+  const parent = trialFolder();
+  const cluster = await startCluster({ directory: join(parent, 'cluster'), throwaway: true });
+  await fillDatabase(trialEnvironment(cluster.url('postgres'), await freePort()), { demo: true });
+  await cluster.stop();
+  return { directory: cluster.directory, remove: () => rmSync(parent, { recursive: true, force: true }) };
+}
+
 /**
  * A throwaway Dew Pot on a port of its own, from what is built: for tests, benchmarks and pictures.
  * `kill` ends its server with SIGKILL; `restart` starts another on the same port and database.
- * @param {{ demo: boolean, safe?: boolean }} options `safe` keeps the database's durability, for tests of crashes.
+ * @param {{ demo: boolean, safe?: boolean, from?: string | undefined }} options `safe` keeps the database's durability, for tests of crashes; `from` is a
+ * cluster that stands still and is copied.
  * @returns {Promise<Trial>}
  */
-export async function startTrial({ demo, safe = false }) {
-  const parent = mkdtempSync(join(tmpdir(), 'dewpot-trial-'));
-  chmodSync(parent, 0o755);
-  const cluster = await startCluster({ directory: join(parent, 'cluster'), throwaway: !safe });
+export async function startTrial({ demo, safe = false, from }) {
+  const parent = trialFolder();
+  const directory = join(parent, 'cluster');
+  // The files keep their owner.
+  if (from) execFileSync('cp', ['-a', from, directory]);
+  const cluster = await startCluster({ directory, throwaway: !safe });
   const port = await freePort();
   const database = cluster.url('postgres');
-  const env = {
-    ...environment({ database, host: '127.0.0.1', port }),
-    DEWPOT_QUIET: '1',
-    DEWPOT_SIGN_IN_LIMIT: '10000',
-    DEWPOT_REQUEST_LIMIT: '1000000',
-  };
+  const env = trialEnvironment(database, port);
   await fillDatabase(env, { demo });
   let server = startServer(env);
   await server.listening;

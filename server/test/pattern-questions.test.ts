@@ -32,6 +32,17 @@ describe('questions about patterns', () => {
     expect(long.errors).toMatchObject([{ field: 'pieces.0.length', value: 2500 }]);
   });
 
+  it('lay parts on sheets, and say where the sheets do not do', async () => {
+    const { layout } = await ask('sheets', patternExamples.sheets);
+    expect(layout).toMatchObject({ fewest: true, cost: 9.5, sheets: [{ sheet: 'ply' }] });
+    expect(layout.sheets[0].placed).toHaveLength(4);
+    const { parts, sheets } = patternExamples.sheets;
+    const many = parts.map((part) => ({ ...part, count: 30 }));
+    expect(await ask('sheets', { parts: many, sheets })).toEqual({});
+    const large = await ask('sheets', { parts: [{ ...parts[1], outline: parts[1]!.outline.map(([x, y]) => [3 * x!, y]) }], sheets });
+    expect(large.errors).toMatchObject([{ field: 'parts.0', value: 900 }]);
+  }); // prettier-ignore
+
   it('fold a lamp of 13 faces up until its corners meet', async () => {
     const { pieces } = await ask('assembled', patternExamples.assembled);
     const corners = new Set(

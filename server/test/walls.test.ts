@@ -82,6 +82,7 @@ function bodyFor(path: string, keys: Keys): object {
   if (path.includes('/pours')) return keys.input;
   if (path.includes('/events')) return { id: uuid(), at: Date.now(), type: 'broken' };
   if (path.includes('/scoops')) return { name: 'Mine now', volume: 1, version: 1 };
+  if (path.includes('/stock')) return { name: 'Mine now', kind: 'stick', length: 9, width: 9, thickness: 9, count: 1, version: 1 }; // prettier-ignore
   if (path.includes('/lots')) return { materialId: keys.cement, bought: 1, left: 1, price: 0, boughtAt: 1, version: 1 };
   return {};
 }

@@ -55,6 +55,7 @@ export const store: StoreView = {
     },
   ],
   scoops: [{ id: 'can', name: 'the bean can', volume: 400, version: 1 }],
+  stock: [],
 };
 
 export const mould: MouldView = {

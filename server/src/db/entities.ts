@@ -6,7 +6,7 @@ import {
   TubEntity,
   FindingAsideEntity,
 } from '../moulds/moulds.entities.js';
-import { MaterialEntity, LotEntity, ScoopEntity } from '../materials/materials.entities.js';
+import { MaterialEntity, LotEntity, ScoopEntity, StockEntity } from '../materials/materials.entities.js';
 import { MixEntity, MixRevisionEntity, TrialTileEntity } from '../mixes/mixes.entities.js';
 import { TintEntity, TintRevisionEntity, SwatchEntity } from '../tints/tints.entities.js';
 import { PatternEntity, PatternRevisionEntity } from '../patterns/patterns.entities.js';
@@ -31,6 +31,7 @@ export const entities = [
   MaterialEntity,
   LotEntity,
   ScoopEntity,
+  StockEntity,
   MixEntity,
   MixRevisionEntity,
   TrialTileEntity,

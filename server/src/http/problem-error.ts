@@ -31,6 +31,7 @@ export type Thing =
   | 'place'
   | 'pour'
   | 'scoop'
+  | 'stock'
   | 'tint'
   | 'tub';
 

@@ -4,16 +4,18 @@ import {
   MaterialInput,
   MaterialsQuery,
   ScoopInput,
+  StockInput,
   type LotView,
   type MaterialView,
   type Page,
   type ScoopView,
+  type StockView,
   type StoreView,
 } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
 import { MaterialsService } from './materials.service.js';
 
-/** What lies in the workshop's store: materials, the lots of them that were bought, and scoops. */
+/** What lies in the workshop's store: materials, the lots of them that were bought, scoops, and what parts are cut from. */
 @Controller('api')
 export class MaterialsController {
   constructor(private readonly store: MaterialsService) {}
@@ -23,7 +25,7 @@ export class MaterialsController {
     return this.store.page(asked);
   }
 
-  /** Every material, lot and scoop: what mixes are calculated with, also where there is no connection. */
+  /** Every material, lot, scoop, stick and sheet: what mixes are calculated with, also where there is no connection. */
   @Get('store')
   all(): Promise<StoreView> {
     return this.store.all();
@@ -60,5 +62,16 @@ export class MaterialsController {
   @HttpCode(204)
   removeScoop(@Key() id: string): Promise<void> {
     return this.store.removeScoop(id);
+  }
+
+  @Put('stock/:id')
+  saveStock(@Key() id: string, @Body() given: StockInput): Promise<StockView> {
+    return this.store.saveStock(id, given);
+  }
+
+  @Delete('stock/:id')
+  @HttpCode(204)
+  removeStock(@Key() id: string): Promise<void> {
+    return this.store.removeStock(id);
   }
 }

@@ -1,3 +1,4 @@
+import type { Stock } from '@dewpot/core/cutting';
 import type { Material } from '@dewpot/core/materials';
 import { Column, Entity, Index } from 'typeorm';
 import { EditedRow, milliseconds, PartOf } from '../db/row.js';
@@ -30,4 +31,10 @@ export class ScoopEntity extends EditedRow {
   @Column('text') name: string;
   @Column('double precision') volume: number;
   @Column('double precision', { nullable: true }) heaped: number | null;
+}
+
+@Entity('stock')
+export class StockEntity extends EditedRow {
+  @Column('text') name: string;
+  @Column(stored()) body: Stock;
 }

@@ -1,6 +1,6 @@
 import type { Lot, Material } from '@dewpot/core/materials';
-import type { LotView, MaterialView, ScoopView } from '@dewpot/contract';
-import type { LotEntity, MaterialEntity, ScoopEntity } from './materials.entities.js';
+import type { LotView, MaterialView, ScoopView, StockView } from '@dewpot/contract';
+import type { LotEntity, MaterialEntity, ScoopEntity, StockEntity } from './materials.entities.js';
 
 /** A material as core knows it. */
 export const plainMaterial = ({ id, name, body }: MaterialEntity): Material => ({ ...body, id, name });
@@ -18,3 +18,5 @@ export const lotView = (row: LotEntity): LotView => ({ ...plainLot(row), id: row
 export function scoopView({ id, version, name, volume, heaped }: ScoopEntity): ScoopView {
   return { id, version, name, volume, ...(heaped !== null && { heaped }) };
 }
+
+export const stockView = ({ id, version, name, body }: StockEntity): StockView => ({ ...body, id, version, name });

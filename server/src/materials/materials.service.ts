@@ -11,16 +11,18 @@ import type {
   Page,
   ScoopInput,
   ScoopView,
+  StockInput,
+  StockView,
   StoreView,
 } from '@dewpot/contract';
-import { LotEntity, MaterialEntity, ScoopEntity } from './materials.entities.js';
+import { LotEntity, MaterialEntity, ScoopEntity, StockEntity } from './materials.entities.js';
 import { MixEntity } from '../mixes/mixes.entities.js';
 import { SwatchEntity, TintEntity } from '../tints/tints.entities.js';
 import { pageOf, withWords, type ListOrder } from '../db/page.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
-import { lotView, materialView, plainMaterial, scoopView } from './materials.mappers.js';
+import { lotView, materialView, plainMaterial, scoopView, stockView } from './materials.mappers.js';
 
 /** Finds materials of the workshop by their keys. @throws ProblemError 404 for one that is not in store. */
 export async function strictFinder(rows: WorkshopContext): Promise<(id: string) => Material> {
@@ -48,7 +50,13 @@ export class MaterialsService {
     const materials = await this.rows.of(MaterialEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
     const lots = await this.rows.of(LotEntity).find({ order: { boughtAt: 'ASC' } });
     const scoops = await this.rows.of(ScoopEntity).find({ order: { volume: 'ASC' } });
-    return { materials: materials.map(materialView), lots: lots.map(lotView), scoops: scoops.map(scoopView) };
+    const stock = await this.rows.of(StockEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
+    return {
+      materials: materials.map(materialView),
+      lots: lots.map(lotView),
+      scoops: scoops.map(scoopView),
+      stock: stock.map(stockView),
+    };
   }
 
   /** One page of the materials that are asked for. @throws InputError where the page is none */
@@ -113,5 +121,13 @@ export class MaterialsService {
 
   async removeScoop(id: string): Promise<void> {
     await this.rows.of(ScoopEntity).delete({ id });
+  }
+
+  async saveStock(id: string, { version, name, ...body }: StockInput): Promise<StockView> {
+    return stockView(await saveEdited(this.rows, this.rows.of(StockEntity), 'stock', id, version, { name, body }));
+  }
+
+  async removeStock(id: string): Promise<void> {
+    await this.rows.of(StockEntity).delete({ id });
   }
 }

@@ -13,4 +13,12 @@ export const patternExamples = {
     sticks: [{ id: 'board', length: 2400, count: 10 }],
     kerf: 3,
   },
+  sheets: {
+    parts: [
+      { id: 'gable', outline: [[0, 0], [200, 0], [200, 120], [100, 200], [0, 120]], count: 2 },
+      { id: 'side', outline: [[0, 0], [300, 0], [300, 120], [0, 120]], count: 2, grain: true },
+    ],
+    sheets: [{ id: 'ply', length: 800, width: 400, count: 3, price: 9.5 }],
+    kerf: 3,
+  },
 }; // prettier-ignore

@@ -1,9 +1,9 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import { within } from '@dewpot/core/units';
 import { folded, workPattern, type FoldedPart, type WorkedPattern } from '@dewpot/core/patterns';
-import { cutLengths, type CutLengths } from '@dewpot/core/cutting';
+import { cutLengths, laySheets, type CutLengths, type SheetLayout } from '@dewpot/core/cutting';
 import { loadSolver, type Solver } from '@dewpot/core/solver';
-import { LengthsQuestion, PatternQuestion } from '@dewpot/contract';
+import { LengthsQuestion, PatternQuestion, SheetsQuestion } from '@dewpot/contract';
 import { Calculated } from '../calculation/calculated.js';
 import { apiExample } from './api-example.js';
 import { patternExamples } from './pattern-examples.js';
@@ -14,8 +14,14 @@ const USUAL_LIFT = 25_000;
 
 /** Handbook 19, "Cutting". mm */
 const USUAL_KERF = 3;
-/** Sticks are looked for so long, s. */
+/** A way of cutting is looked for so long, s. */
 const SECONDS = 4;
+/** The same question gets the same layout. */
+const SEED = 1;
+const TRIES = 60;
+
+const keyed = <T extends { id: string }>({ id, ...rest }: T) => ({ key: id, ...rest });
+const clock = () => performance.now() / 1000;
 
 let solver: Promise<Solver> | undefined;
 
@@ -47,10 +53,26 @@ export class PatternsApiController {
   @HttpCode(200)
   @apiExample(LengthsQuestion, patternExamples.sticks)
   async sticks(@Body() { pieces, sticks, kerf = USUAL_KERF }: LengthsQuestion): Promise<{ cut?: CutLengths }> {
-    const keyed = <T extends { id: string }>({ id, ...rest }: T) => ({ key: id, ...rest });
     const solve = await (solver ??= loadSolver());
-    const ways = { solve, seconds: SECONDS, clock: () => performance.now() / 1000 };
+    const ways = { solve, seconds: SECONDS, clock };
     const cut = cutLengths(pieces.map(keyed), sticks.map(keyed), kerf, ways);
     return cut ? { cut } : {};
+  }
+
+  /** Where parts lie on sheets, for the least money, or on the fewest. Nothing where the sheets do not do. */
+  @Post('sheets')
+  @HttpCode(200)
+  @apiExample(SheetsQuestion, patternExamples.sheets)
+  sheets(@Body() { parts, sheets, kerf = USUAL_KERF, saw = false }: SheetsQuestion): { layout?: SheetLayout } {
+    const wanted = parts.map(({ grain = false, ...part }) => keyed({ ...part, grain }));
+    const layout = laySheets(wanted, sheets.map(keyed), {
+      kerf,
+      saw,
+      seed: SEED,
+      seconds: SECONDS,
+      clock,
+      tries: TRIES,
+    });
+    return layout ? { layout } : {};
   }
 }

@@ -33,7 +33,7 @@ export function CalendarPage() {
   const kept = useQuery(calendarPlanQuery);
   if (isPending || kept.isPending) return <Busy what={say('calendar.busy')} />;
   if (!known || !kept.data) return <Failure error={error ?? kept.error} />;
-  return <Calendar known={known} kept={kept.data} />;
+  return <Calendar known={known} kept={kept.data} asking={kept.isFetching} />;
 }
 
 /** Half a year of evenings is looked at. */
@@ -42,7 +42,7 @@ const AHEAD = 182 * DAY;
 type Editing =
   { readonly what: 'order'; readonly id?: string; readonly lines?: readonly LineAsked[] } | { readonly what: 'week' };
 
-function Calendar({ known, kept }: { known: CalendarKnown; kept: CalendarTodayView }) {
+function Calendar({ known, kept, asking }: { known: CalendarKnown; kept: CalendarTodayView; asking: boolean }) {
   const say = useSay();
   const wide = useWide();
   const now = useNow();
@@ -52,7 +52,7 @@ function Calendar({ known, kept }: { known: CalendarKnown; kept: CalendarTodayVi
     asked.length > 0 ? { what: 'order', lines: asked } : undefined,
   );
   const [opened, setOpened] = useState<number>();
-  const planner = usePlanner(known.data, kept.plan);
+  const planner = usePlanner(known.data, kept.plan, asking);
   const { facts } = known.data;
   const slots = useMemo(() => slotsOf(facts.weeks.map(casterWeek), facts.now, facts.now + AHEAD, facts.zone), [facts]);
   const { judged, sessions } = planner;

@@ -1,40 +1,31 @@
 import { useCallback, useRef } from 'react';
-import type { Remote } from 'comlink';
 import { loadSolver } from '@dewpot/core/solver';
 import { makeCalendarWork, type CalendarData, type CalendarWork } from '../workers/calendar-work';
-import { useWorker } from '../workers/use-worker';
+import { useAskedWork, type AskWork } from '../workers/use-asked-work';
 
 const startCalendar = () => new Worker(new URL('../workers/calendar.worker.ts', import.meta.url), { type: 'module' });
-const hasWorkers = () => 'Worker' in window;
+const makeCalendar = () => makeCalendarWork(() => loadSolver());
 
-/** Asks the work of the calendar for something, with the data at hand. Fails where its worker dies over it. */
-export type AskCalendar = <T>(job: (work: CalendarWork | Remote<CalendarWork>) => T | Promise<T>) => Promise<T>;
+/** Asks the work of the calendar for something, with the data at hand. */
+export type AskCalendar = AskWork<CalendarWork>;
 
-/** The work of the calendar with the data at hand, in a worker of this screen where there is one; and its end, whatever it does. */
+/** The work of the calendar with the data at hand; and its end, whatever it does. */
 export function useCalendarWork(data: CalendarData): { readonly ask: AskCalendar; readonly end: () => void } {
-  const own = useWorker<CalendarWork>(startCalendar);
-  const here = useRef<CalendarWork>(undefined);
+  const { ask: askWork, end } = useAskedWork<CalendarWork>(startCalendar, makeCalendar);
   const given = useRef<{ readonly data: CalendarData; readonly to: object }>(undefined);
   const ask: AskCalendar = useCallback(
-    (job) => {
-      const running = hasWorkers() ? own.get() : undefined;
-      const work = running?.remote ?? (here.current ??= makeCalendarWork(() => loadSolver()));
-      const answer = async () => {
-        // What it made of the data is kept as long as the data is the same.
-        if (given.current?.data !== data || given.current.to !== (running ?? work)) {
-          given.current = { data, to: running ?? work };
-          await work.take(data);
-        }
-        return job(work);
-      };
-      if (!running) return answer();
-      const died = running.died.catch((error: unknown) => {
-        if (own.is(running)) own.end();
-        throw error;
-      });
-      return Promise.race([answer(), died]);
-    },
-    [own, data],
+    (job) =>
+      askWork(async (work) => {
+        // The data goes right before its question, so that none that another question brought stands between them.
+        const taken = given.current?.data === data && given.current.to === work ? undefined : work.take(data);
+        given.current = { data, to: work };
+        const [found] = await Promise.all([job(work), taken]).catch((error: unknown) => {
+          given.current = undefined;
+          throw error;
+        });
+        return found;
+      }),
+    [askWork, data],
   );
-  return { ask, end: own.end };
+  return { ask, end };
 }

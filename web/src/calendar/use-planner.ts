@@ -1,4 +1,4 @@
-import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState, type Dispatch, type SetStateAction } from 'react';
 import { proxy } from 'comlink';
 import { movedSessions, type CalendarPlan, type JudgedCalendar, type MovedSession } from '@dewpot/core/calendar';
 import type { CalendarPlanView } from '@dewpot/contract';
@@ -14,11 +14,24 @@ interface Shown {
   readonly judged?: JudgedCalendar;
 }
 
+/** How few sessions there can be, and what that was found from. */
+interface Bound {
+  readonly data: CalendarData;
+  readonly least: number;
+}
+
+/** A plan with what is known of how few sessions there can be. */
+const bounded = (shown: Shown, least: number): Shown =>
+  shown.judged
+    ? { ...shown, judged: { ...shown.judged, plan: { ...shown.judged.plan, leastSessions: least } } }
+    : shown;
+
 /** Looks for plans and judges sessions; what comes late of an earlier turn is passed over. */
-function useSearch(data: CalendarData, least: number, show: (shown: Shown) => void) {
+function useSearch(data: CalendarData, show: Dispatch<SetStateAction<Shown>>) {
   const { ask, end } = useCalendarWork(data);
   const [looking, setLooking] = useState<{ readonly found?: number }>();
   const [planning, judging] = [useRef(0), useRef(0)];
+  const bound = useRef<Bound>(undefined);
   const search = async (asked: PlanAsked, marks: readonly PlanSession[]): Promise<CalendarPlan | undefined> => {
     const mine = ++planning.current;
     const isMine = () => mine === planning.current;
@@ -27,6 +40,7 @@ function useSearch(data: CalendarData, least: number, show: (shown: Shown) => vo
       const better = proxy((found: readonly object[]) => void (isMine() && setLooking({ found: found.length })));
       const plan = await ask((work) => work.plan(asked, better));
       if (!isMine()) return undefined;
+      bound.current = { data, least: plan.leastSessions };
       show({ judged: { plan, breaches: [] }, sessions: markedSessions(plan, marks) });
       return plan;
     } finally {
@@ -35,9 +49,17 @@ function useSearch(data: CalendarData, least: number, show: (shown: Shown) => vo
   };
   const judge = async (sessions: readonly PlanSession[]) => {
     const mine = ++judging.current;
-    const { plan, breaches } = await ask((work) => work.judge(toCome(sessions, data.facts.now)));
-    // How few sessions there can be was found out with the plan: it holds however they are moved.
-    if (mine === judging.current) show({ judged: { plan: { ...plan, leastSessions: least }, breaches }, sessions });
+    const judged = await ask((work) => work.judge(toCome(sessions, data.facts.now)));
+    if (mine !== judging.current) return;
+    // However sessions are moved, there can be no fewer; where orders or copies changed, that is found out anew.
+    const known = bound.current?.data === data ? bound.current.least : undefined;
+    show(bounded({ judged, sessions }, known ?? 0));
+    if (known !== undefined) return;
+    const least = await ask((work) => work.least());
+    // A plan that was found meanwhile has told it.
+    if (mine !== judging.current || bound.current?.data === data) return;
+    bound.current = { data, least };
+    show((shown) => bounded(shown, least));
   };
   const stop = () => {
     planning.current += 1;
@@ -47,8 +69,11 @@ function useSearch(data: CalendarData, least: number, show: (shown: Shown) => vo
   return { ask, looking, search, judge, stop };
 }
 
-/** Plans in a worker of this screen. What is kept is shown first; where nothing is, a plan is looked for at once. */
-export function usePlanner(data: CalendarData, kept: CalendarPlanView | undefined) {
+/**
+ * Plans in a worker of this screen. What is kept is shown first; where nothing is, a plan is looked for at once. `asking`: whether one is kept is
+ * still asked, as what the browser remembers may be older.
+ */
+export function usePlanner(data: CalendarData, kept: CalendarPlanView | undefined, asking = false) {
   const [shown, setShown] = useState<Shown>({ sessions: kept?.sessions ?? [] });
   const [before, setBefore] = useState<Shown>();
   const [moved, setMoved] = useState<readonly MovedSession[]>([]);
@@ -56,13 +81,13 @@ export function usePlanner(data: CalendarData, kept: CalendarPlanView | undefine
   const keeping = useKeepPlan();
   const { facts } = data;
   const { judged, sessions } = shown;
-  const least = judged?.plan.leastSessions ?? kept?.leastSessions ?? 0;
-  const { ask, looking, search, judge, stop } = useSearch(data, least, setShown);
+  const { ask, looking, search, judge, stop } = useSearch(data, setShown);
   const { help, look, forget } = useHelp(ask);
   const failing = (error: unknown) => setFailed(error);
   const keep = (plan: CalendarPlan, of: readonly PlanSession[], version = kept?.version ?? 0) =>
     keeping.mutate(planToKeep(plan, of, facts, version));
 
+  /** What the plan that is looked for was asked by: it is asked again where what is known changes meanwhile. */
   const looked = useRef<{ readonly asked: PlanAsked; readonly marks: readonly PlanSession[] }>(undefined);
   const planBy = async (asked: PlanAsked, marks: readonly PlanSession[]) => {
     setFailed(undefined);
@@ -76,16 +101,17 @@ export function usePlanner(data: CalendarData, kept: CalendarPlanView | undefine
     await look(plan);
   };
   const begin = useEffectEvent(async () => {
-    if (facts.lines.length === 0) return;
+    if (facts.lines.length === 0 || (asking && !kept)) return;
     if (looking && looked.current) {
       stop();
       await planBy(looked.current.asked, looked.current.marks);
-    } else await (kept ? judge(sessions) : planBy({}, []));
+    } else if (judged) await judge(sessions);
+    else await (kept ? judge(kept.sessions) : planBy({}, []));
   });
   // What is shown is judged by what is known, and a plan looked for by it: when that changes, again.
   useEffect(() => {
     Promise.resolve().then(begin).catch(setFailed);
-  }, [data]);
+  }, [data, asking]);
 
   return {
     judged,

@@ -1,5 +1,6 @@
 import type { LotView, MaterialView } from '@dewpot/contract';
 import { useRemoveStore } from '../api/materials';
+import { CheckField } from '../ui/check-field';
 import { EditDialog } from '../ui/edit-dialog';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
@@ -40,15 +41,7 @@ export function LotEditor({
         onChange={(of) => set({ materialId: of })}
       />
       <LotFields edit={edit} />
-      <label className="flex min-h-11 items-center gap-3">
-        <input
-          type="checkbox"
-          className="checkbox"
-          checked={draft.lumpy}
-          onChange={(event) => set({ lumpy: event.target.checked })}
-        />
-        {say('materials.lumpy')}
-      </label>
+      <CheckField label={say('materials.lumpy')} on={draft.lumpy} onChange={(lumpy) => set({ lumpy })} />
     </EditDialog>
   );
 }

@@ -3,6 +3,7 @@ import type { Tinting } from '@dewpot/core/materials';
 import { isPigment, SPOON, spoonMass } from '@dewpot/core/mixes';
 import { LEVELLING, STRENGTH } from '@dewpot/core/tints';
 import type { MaterialInput } from '@dewpot/contract';
+import { CheckField } from '../ui/check-field';
 import { TextField } from '../ui/text-field';
 import { withChange, type Change } from '../ui/change';
 import { useSay } from '../ui/say';
@@ -32,12 +33,6 @@ export function MaterialColour({
       onChange={({ target }) => put(Number.isFinite(target.valueAsNumber) ? target.valueAsNumber : undefined)}
     />
   );
-  const tick = (label: string, checked: boolean, put: (checked: boolean) => void) => (
-    <label className="flex min-h-11 items-center gap-3">
-      <input type="checkbox" className="checkbox" checked={checked} onChange={({ target }) => put(target.checked)} />
-      {label}
-    </label>
-  );
   return (
     <fieldset className="border-base-300 space-y-3 border-t pt-3">
       <legend className="pr-2 font-semibold">{say('materials.itsColour')}</legend>
@@ -60,8 +55,12 @@ export function MaterialColour({
             {number(say('materials.tintingStrength'), tinting.strength ?? STRENGTH, (strength) => set({ strength }))}
             {number(say('materials.saturationDose'), tinting.levelling ?? LEVELLING, (levelling) => set({ levelling }))}
           </div>
-          {tick(say('materials.fadesTick'), tinting.fades ?? false, (fades) => set({ fades }))}
-          {tick(say('materials.metallicTick'), tinting.metallic ?? false, (metallic) => set({ metallic }))}
+          <CheckField label={say('materials.fadesTick')} on={tinting.fades} onChange={(fades) => set({ fades })} />
+          <CheckField
+            label={say('materials.metallicTick')}
+            on={tinting.metallic}
+            onChange={(metallic) => set({ metallic })}
+          />
           {Number.isFinite(bulk) && (
             <p className="quiet text-sm">
               {say('materials.spoonHolds', { spoon: exactly(SPOON, 'mL'), bulk: quantity(spoonMass(bulk), 'g', 1) })}

@@ -19,6 +19,7 @@ import { LotEditor } from './lot-editor';
 import { Lots, type EditedLot } from './lots';
 import { MaterialEditor } from './material-editor';
 import { Scoops } from './scoops';
+import { Stock } from './stock';
 import { useSay } from '../ui/say';
 
 /** What lies in the store, the scoops, and the materials' own figures. */
@@ -39,6 +40,7 @@ export function MaterialsPage() {
       <Scoops scoops={data.scoops} />
       <Lots store={data} onEdit={setLot} />
       <Materials store={data} onEdit={setMaterial} />
+      <Stock stock={data.stock} />
       {lot && <LotEditor {...lot} materials={data.materials} onClose={() => setLot(undefined)} />}
       {material && (
         <MaterialEditor

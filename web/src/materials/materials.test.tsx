@@ -188,3 +188,40 @@ describe('materials', () => {
     await waitFor(() => expect(sent[0]!.body).toMatchObject({ name: 'Coir, fluffed', kind: 'organic', bulk: 0.1 }));
   });
 });
+
+describe('boards, sheets and mesh', () => {
+  const ply = { id: 'ply', name: 'Birch ply', kind: 'sheet', length: 1220, width: 610, thickness: 12, count: 3, price: 14.5, version: 2 } as const; // prettier-ignore
+
+  it('are added with their size, and need a name and every size', async () => {
+    renderScreen(<MaterialsPage />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Board, sheet or mesh' }));
+    await userEvent.click(screen.getByLabelText('Stick or board'));
+    expect(screen.getByLabelText('Length (along the grain)')).toHaveValue('2400 mm');
+    await userEvent.clear(screen.getByLabelText('Width'));
+    await keep();
+    expect(screen.getByText('Enter a name.')).toBeVisible();
+    expect(screen.getByText('Enter this size.')).toBeVisible();
+    expect(sent).toEqual([]);
+    await userEvent.type(screen.getByLabelText('What you call it'), 'Larch');
+    await userEvent.type(screen.getByLabelText('Width'), '95');
+    await userEvent.clear(screen.getByLabelText('How many you have'));
+    await userEvent.type(screen.getByLabelText('How many you have'), '7');
+    await keep();
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]!.body).toEqual({ name: 'Larch', kind: 'stick', length: 2400, width: 95, thickness: 18, count: 7, version: 0 }); // prettier-ignore
+  });
+
+  it('that one has are listed with size, count and price, changed and removed', async () => {
+    sent = fakeServer({ materials: { ...store, stock: [ply] } });
+    renderScreen(<MaterialsPage />);
+    await userEvent.click(
+      await screen.findByRole('button', { name: /^Birch ply.*1220 mm × 610 mm × 12.0 mm.*3 · €14.50/ }),
+    );
+    await userEvent.type(screen.getByLabelText(/^Price of one/), '{Backspace}{Backspace}{Backspace}{Backspace}19');
+    await keep();
+    await waitFor(() => expect(sent[0]).toMatchObject({ method: 'PUT', path: 'stock/ply', body: { price: 19, version: 2 } })); // prettier-ignore
+    await userEvent.click(await screen.findByRole('button', { name: /Birch ply/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'Delete' }));
+    await waitFor(() => expect(sent[1]).toMatchObject({ method: 'DELETE', path: 'stock/ply' }));
+  });
+});

@@ -3,6 +3,7 @@ import type { Pattern, PlacedSolid } from '@dewpot/core/moulds';
 import { sizeNamed, type Solid } from '@dewpot/core/solids';
 import { ChevronDown, X } from 'lucide-react';
 import { Button } from '../ui/button';
+import { CheckField } from '../ui/check-field';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
 import { TextField } from '../ui/text-field';
@@ -90,9 +91,9 @@ export function PartEditor({ placed, path, errors, open, onChange, onRemove }: P
           <Standing placed={placed} path={path} errors={errors} set={set} />
           <Copies pattern={pattern} path={path} errors={errors} onChange={(next) => set({ pattern: next })} />
           <div className="flex flex-wrap gap-x-5 gap-y-1">
-            <Tick label={say('moulds.onHead')} on={placed.over} onChange={(over) => set({ over })} />
-            <Tick label={say('moulds.staysInCast')} on={placed.stays} onChange={(stays) => set({ stays })} />
-            <Tick label={say('moulds.compressible')} on={placed.soft} onChange={(soft) => set({ soft })} />
+            <CheckField label={say('moulds.onHead')} on={placed.over} onChange={(over) => set({ over })} />
+            <CheckField label={say('moulds.staysInCast')} on={placed.stays} onChange={(stays) => set({ stays })} />
+            <CheckField label={say('moulds.compressible')} on={placed.soft} onChange={(soft) => set({ soft })} />
           </div>
         </div>
       </details>
@@ -104,23 +105,6 @@ const sizeOf = (solid: Solid, field: string) => {
   const size = sizeNamed(solid, field);
   return size === undefined || Number.isNaN(size) ? undefined : size;
 };
-
-function Tick({
-  label,
-  on = false,
-  onChange,
-}: {
-  label: string;
-  on?: boolean | undefined;
-  onChange: (on: boolean) => void;
-}) {
-  return (
-    <label className="flex min-h-11 cursor-pointer items-center gap-2 text-sm">
-      <input type="checkbox" className="checkbox" checked={on} onChange={(event) => onChange(event.target.checked)} />
-      {label}
-    </label>
-  );
-}
 
 type Setter = (part: Change<PlacedSolid>) => void;
 

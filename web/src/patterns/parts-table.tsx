@@ -1,4 +1,5 @@
-import { outlineBox, type CutPart } from '@dewpot/core/patterns';
+import type { CutPart } from '@dewpot/core/patterns';
+import { outlineBox } from '@dewpot/core/solids';
 import { defined } from '@dewpot/core/math';
 import { unparse } from 'papaparse';
 import type { Speaker } from '@dewpot/locales';

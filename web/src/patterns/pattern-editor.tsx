@@ -11,7 +11,7 @@ import { saveFile } from '../ui/save-file';
 import { TextField } from '../ui/text-field';
 import { useSay } from '../ui/say';
 import { kindWords } from './first-patterns';
-import { cutFromSticks, CuttingSlab } from './cutting-slab';
+import { CuttingSlab } from './cutting-slab';
 import { FoldingView } from './folding-view';
 import { MadeMoulds } from './made-moulds';
 import { OutlineIn } from './outline-in';
@@ -80,19 +80,19 @@ export function PatternEditor({ first, id, revision = 1 }: { first: PatternDraft
   );
 } // prettier-ignore
 
-/** The parts to cut, the files of them, and the sticks that they are cut from. */
+/** The parts to cut, the files of them, and what they are cut from. */
 function Parts({ edit: { draft, worked, picked, setPicked } }: { edit: PatternEdit }) {
   const say = useSay();
   if (!worked) return null;
-  const wanted = cutFromSticks(worked.parts);
+  const name = draft.name || say(kindWords[draft.pattern.kind].name);
   return (
     <div className="space-y-4">
       <section className="card-slab" aria-label={say('patterns.parts')}>
         <h2 className="text-xl">{say('patterns.parts')}</h2>
         <PartsTable parts={worked.parts} picked={picked} onPick={setPicked} />
-        <Exports name={draft.name || say(kindWords[draft.pattern.kind].name)} parts={worked.parts} />
+        <Exports name={name} parts={worked.parts} />
       </section>
-      {wanted.length > 0 && <CuttingSlab wanted={wanted} />}
+      <CuttingSlab name={name} parts={worked.parts} />
     </div>
   );
 }

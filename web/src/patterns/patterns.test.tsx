@@ -5,7 +5,7 @@ import { parse } from 'papaparse';
 import { workPattern } from '@dewpot/core/patterns';
 import { speakerFor } from '@dewpot/locales/testing';
 import type { MouldInput, PatternSheetInput, PatternView } from '@dewpot/contract';
-import { fakeServer, mould, renderScreen, type Answers } from '../../test/fake-server';
+import { fakeServer, mould, renderScreen, store, type Answers } from '../../test/fake-server';
 import { firstPatterns } from './first-patterns';
 import { PatternPage } from './pattern-page';
 import { PatternsPage } from './patterns-page';
@@ -146,7 +146,7 @@ describe('a pattern', () => {
 
 it('the fewest sticks for the boards of a box are found and drawn; a stick that is too short is refused by name', async () => {
   const { user } = show('/patterns/new?as=box');
-  const slab = within(await screen.findByRole('region', { name: 'Cut from sticks' }));
+  const slab = within(await screen.findByRole('region', { name: 'Cut from' }));
   expect(await slab.findByText(/^One stick/, undefined, { timeout: 20_000 })).toBeVisible();
   expect(slab.getByText('No way of cutting takes fewer.')).toBeVisible();
   const length = slab.getByLabelText('Length of a stick');
@@ -154,6 +154,29 @@ it('the fewest sticks for the boards of a box are found and drawn; a stick that 
   await user.type(length, '200{Enter}');
   expect(slab.getByRole('alert')).toHaveTextContent(/Length of a piece is 336 mm/);
   expect(length).toHaveValue('200 mm');
+}, 30_000);
+
+it('the faces of a lamp are laid on the sheets that one has, with what they cost; a part that goes on none is named', async () => {
+  const ply = {
+    id: 'ply',
+    name: 'Offcut of ply',
+    kind: 'sheet',
+    length: 500,
+    width: 300,
+    thickness: 3,
+    count: 2,
+    price: 6,
+    version: 1,
+  };
+  const { user } = show('/patterns/p', { store: { ...store, stock: [ply] } });
+  const slab = within(await screen.findByRole('region', { name: 'Cut from' }));
+  expect(await slab.findByText('From your materials: Offcut of ply.')).toBeVisible();
+  expect(await slab.findByText(/^One sheet, \d+ % of it waste, €6.00/, undefined, { timeout: 20_000 })).toBeVisible();
+  expect(slab.getByRole('img', { name: /^Sheet 1 with parts/ })).toBeVisible();
+  const edge = screen.getByLabelText('Edge inside');
+  await user.clear(edge);
+  await user.type(edge, '320{Enter}');
+  expect(slab.getByRole('alert')).toHaveTextContent('Part A is larger than every sheet');
 }, 30_000);
 
 it('patterns are listed as what they make', async () => {

@@ -27,7 +27,7 @@ export function ShelfPage() {
   if (shelf.isPending) return <Busy what={say('shelf.theShelfSmall')} />;
   if (shelf.isError && !shelf.data) return <Failure error={shelf.error} />;
   return (
-    <div className="shelf-room grid gap-x-6 lg:grid-cols-[minmax(0,2fr)_minmax(19rem,1fr)]">
+    <div className="shelf-room grid grid-cols-[minmax(0,1fr)] gap-x-6 lg:grid-cols-[minmax(0,2fr)_minmax(19rem,1fr)]">
       <h1 className="sr-only">{say('shelf.theShelf')}</h1>
       <div className="order-2 lg:order-1">
         {groups.length === 0 ? <EmptyShelf /> : <Planks groups={groups} onDue={doGroup} />}

@@ -9,6 +9,7 @@ import {
   copiesOwned,
   heldUpBy,
   judgeCalendar,
+  leastSessions,
   planCalendar,
   waysOut,
   type BuyBy,
@@ -57,7 +58,7 @@ export interface PlanAsked {
   readonly kept?: readonly Dated[];
 }
 
-/** The work of a calendar beside the screen. It is given its data first. */
+/** The work of a calendar beside the screen. It is given its data first; a question goes by what was given last when it was asked. */
 export function makeCalendarWork(load: () => Promise<Solver>) {
   let sources: CalendarSources | undefined;
   let problem: CalendarProblem | undefined;
@@ -80,6 +81,12 @@ export function makeCalendarWork(load: () => Promise<Solver>) {
     judge(sessions: readonly Dated[]): JudgedCalendar {
       problem ??= calendarProblem(defined(sources));
       return judgeCalendar(problem, sessions, SEED);
+    },
+    /** How few sessions there can be for what is still to be poured. */
+    async least(): Promise<number> {
+      const { schedule } = (problem ??= calendarProblem(defined(sources)));
+      const { solve, seconds, clock: now } = await ways(WAY_SECONDS);
+      return leastSessions(schedule, solve, seconds, now);
     },
     /** What would help, one after another. */
     async help(plan: CalendarPlan, onFound: (way: WayOut) => void): Promise<void> {

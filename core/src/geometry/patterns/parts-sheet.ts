@@ -1,6 +1,6 @@
 import { defined } from '../../foundation/math/index.js';
 import type { Drawing } from '../exports/index.js';
-import type { PlanPoint } from '../solids/index.js';
+import { outlineBox, type PlanPoint } from '../solids/index.js';
 import type { CutPart } from './cut-part.js';
 
 /** Room between parts on a sheet, and height of their letters, mm. */
@@ -13,13 +13,6 @@ export interface LaidPart {
   readonly x: number;
   readonly y: number;
 }
-
-/** How far an outline reaches: its lower left corner, and its size, mm. */
-export const outlineBox = (outline: readonly PlanPoint[]) => {
-  const [xs, ys] = [outline.map(([x]) => x), outline.map(([, y]) => y)];
-  const [x0, y0] = [Math.min(...xs), Math.min(...ys)];
-  return { x0, y0, width: Math.max(...xs) - x0, height: Math.max(...ys) - y0 };
-};
 
 /** One of each part in rows, the tallest first, as wide as the widest part or so that the sheet is about square. */
 export function laidParts(parts: readonly CutPart[]): LaidPart[] {

@@ -24,6 +24,13 @@ export function onceRound(points: readonly PlanPoint[]): readonly PlanPoint[] {
   return points.length > 1 && first![0] === last![0] && first![1] === last![1] ? points.slice(0, -1) : points;
 }
 
+/** How far an outline reaches: its lower left corner, and its size, mm. */
+export const outlineBox = (outline: readonly PlanPoint[]) => {
+  const [xs, ys] = [outline.map(([x]) => x), outline.map(([, y]) => y)];
+  const [x0, y0] = [Math.min(...xs), Math.min(...ys)];
+  return { x0, y0, width: Math.max(...xs) - x0, height: Math.max(...ys) - y0 };
+};
+
 /** The outline run counter-clockwise, once round. */
 export const counterClockwise = (points: readonly PlanPoint[]): readonly PlanPoint[] =>
   outlineArea(points) < 0 ? [...onceRound(points)].reverse() : onceRound(points);

@@ -10,6 +10,7 @@ export * from './judge-calendar.js';
 export * from './kept-plan.js';
 export * from './kept-week.js';
 export * from './least-poured.js';
+export { leastSessions } from './least-sessions.js';
 export * from './make-schedule.js';
 export * from './moved-sessions.js';
 export * from './order-lines.js';

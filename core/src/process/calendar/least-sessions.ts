@@ -63,9 +63,10 @@ const NEAR = 1e-6;
 /**
  * How many sessions every schedule holds at the least, by the worth of pieces: where no session is worth more than 1, there are as many as all
  * pieces are worth. The most worth is looked for by adding the session that is worth most, again and again. Holds at whatever time it is
- * stopped; `seconds` bounds it.
+ * stopped; `seconds` bounds it. 0 where nothing is to be poured or no evening is there for it.
  */
 export function leastSessions(problem: SchedulingProblem, solve: Solver, seconds: number, clock: () => number): number {
+  if (problem.slots.length === 0 || problem.lines.length === 0) return 0;
   const until = clock() + seconds;
   const known: number[][] = problem.lines.map((_, line) => problem.lines.map((__, at) => (at === line ? 1 : 0)));
   let least = 0;

@@ -17,6 +17,7 @@ import { Languages1796600000000 } from './16-languages.js';
 import { Lists1796700000000 } from './17-lists.js';
 import { Calendar1796800000000 } from './18-calendar.js';
 import { Patterns1796900000000 } from './19-patterns.js';
+import { Stock1797000000000 } from './20-stock.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -39,4 +40,5 @@ export const migrations = [
   Lists1796700000000,
   Calendar1796800000000,
   Patterns1796900000000,
+  Stock1797000000000,
 ] as const;
