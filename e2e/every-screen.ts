@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { wholePours } from '../scripts/lib/whole-pours.mjs';
 import type { Page, ViewportSize } from '@playwright/test';
 import type { PourView, TintsView } from '@dewpot/contract';
-import { AS_PAGES, castsOf, DESK, expect, PHONE, uuid } from './house.js';
+import { AS_PAGES, castsOf, DESK, expect, PHONE, test, uuid } from './house.js';
 
 /** Every screen of the demo workshop, by name and address. */
 async function screens(page: Page): Promise<readonly (readonly [string, string])[]> {
@@ -127,6 +127,7 @@ export async function visitScreens(
   round: (typeof rounds)[number],
   look: (screen: string, at: 'desk' | 'phone') => Promise<void>,
 ): Promise<void> {
+  test.setTimeout(500_000);
   const all = await screens(page);
   const half = Math.ceil(all.length / 2);
   for (const [screen, path] of round === rounds[0] ? all.slice(0, half) : all.slice(half)) {

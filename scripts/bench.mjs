@@ -8,7 +8,7 @@ import { chromium } from '@playwright/test';
 import { mixEditing, mixSolving, swatchesFollow, tintSearch } from './lib/bench-mixes.mjs';
 import { measures } from './lib/bench-measures.mjs';
 import { meshInBrowser, meshVolumes, sectionRedraw } from './lib/bench-moulds.mjs';
-import { patternsAndSticks } from './lib/bench-patterns.mjs';
+import { patternsAndCutting } from './lib/bench-patterns.mjs';
 import { dryingShelf, finishing } from './lib/bench-finish.mjs';
 import { firstDays } from './lib/bench-first-days.mjs';
 import { benchSteps, replanning } from './lib/bench-pours.mjs';
@@ -146,7 +146,7 @@ async function main() {
   await finishing(note);
   await tintSearch(note);
   await meshVolumes(note);
-  await patternsAndSticks(note);
+  await patternsAndCutting(note);
   const trial = await startTrial({ demo: true });
   const browser = await chromium.launch({ executablePath, args: process.getuid?.() === 0 ? ['--no-sandbox'] : [] });
   try {

@@ -5,6 +5,7 @@ import {
   cutPatternKinds,
   houseRoofs,
   houseWalls,
+  insideKinds,
   woodKinds,
   type BedPattern,
   type BoxPattern,
@@ -12,6 +13,8 @@ import {
   type GapPattern,
   type HousePattern,
   type HouseWall,
+  type InsidePattern,
+  type InsidePiece,
   type PanelBoxPattern,
   type SolidPattern,
   type StripLine,
@@ -213,6 +216,66 @@ export class WoodPatternInput extends CutPatternInput implements WoodPattern {
   @IsOptional() @Millimetres() cord?: number;
 }
 
+/** What stands in a mould beside the mix; `what` tells which sizes are wanted. */
+export class InsidePieceInput {
+  @IsIn(insideKinds) what: InsidePiece['what'];
+}
+
+export class MeshPieceInput extends InsidePieceInput {
+  declare what: 'mesh';
+  @Millimetres() length: number;
+  /** Round where it is left out. */
+  @IsOptional() @Millimetres() width?: number;
+  @Millimetres() slab: number;
+  @Millimetres(0) cover: number;
+}
+
+export class WirePieceInput extends InsidePieceInput {
+  declare what: 'wire';
+  @Millimetres() pipe: number;
+  @Millimetres() wire: number;
+  @Amount(0, 500) turns: number;
+  @Millimetres() pitch: number;
+}
+
+export class CorePieceInput extends InsidePieceInput {
+  declare what: 'core';
+  @Millimetres(0) bottom: number;
+  @Millimetres() top: number;
+  @Millimetres() height: number;
+  @Millimetres() card: number;
+  @Millimetres(0) overlap: number;
+}
+
+export class PlugPieceInput extends InsidePieceInput {
+  declare what: 'plug';
+  @Millimetres() hole: number;
+  @Millimetres() slab: number;
+  @Amount(0, 30) draft: number;
+  @Whole(1, 200) count: number;
+}
+
+export class SandPieceInput extends InsidePieceInput {
+  declare what: 'sand';
+  @Millimetres() length: number;
+  @Millimetres() width: number;
+  @Millimetres(0) rise: number;
+  @Millimetres() board: number;
+}
+
+const insidePieces = kindsOf(InsidePieceInput, 'what', {
+  mesh: MeshPieceInput,
+  wire: WirePieceInput,
+  core: CorePieceInput,
+  plug: PlugPieceInput,
+  sand: SandPieceInput,
+});
+
+export class InsidePatternInput extends CutPatternInput implements InsidePattern {
+  declare kind: 'inside';
+  @PartOfKind(insidePieces) piece: AnyOf<typeof insidePieces>;
+}
+
 /** Patterns by their kind. */
 export const patternInputs = kindsOf(CutPatternInput, 'kind', {
   solid: SolidPatternInput,
@@ -223,6 +286,7 @@ export const patternInputs = kindsOf(CutPatternInput, 'kind', {
   gap: GapPatternInput,
   bed: BedPatternInput,
   wood: WoodPatternInput,
+  inside: InsidePatternInput,
 });
 export type PatternGiven = AnyOf<typeof patternInputs>;
 

@@ -34,7 +34,7 @@ import { furnishDemoPlaces } from './places.js';
 import { moulds, tubs } from './moulds.js';
 import { tiles } from './tiles.js';
 import { chips, tints, type DemoColouring, type DemoTint } from './tints.js';
-import { lots, mixes, nextVersion, scoops, type DemoMix } from './workshop.js';
+import { cutStock, lots, mixes, nextVersion, scoops, type DemoMix } from './workshop.js';
 
 const SEED = 1834;
 /** Moulds of the season, by their place in its list. */
@@ -78,6 +78,7 @@ export function fillDemo(
     await joinSundial(app, keys, say, personId, now);
     await revise(app, keys, say);
     await stock(app, keys.materials, now);
+    for (const one of inWords(cutStock, say)) await app.get(MaterialsService).saveStock(uuid(), { ...one, version: 0 });
     await tryTiles(app, keys, say, now);
     await takeOrders(app, keys, lines, [personId, other], now, say);
     await drawPatterns(app, say);

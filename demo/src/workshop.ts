@@ -1,4 +1,5 @@
 import type { BinderClass } from '@dewpot/core/binders';
+import type { Stock } from '@dewpot/core/cutting';
 import type { Exposure, Grade, PartsBy } from '@dewpot/core/mixes';
 
 /** A mix of the demo workshop: materials by their handbook keys. */
@@ -164,4 +165,12 @@ export const scoops: readonly (readonly [name: string, volume: number])[] = [
   ['demo.beanCan', 400],
   ['demo.blueCup', 240],
   ['demo.bigTin', 850],
+];
+
+/** What the workshop cuts its patterns from, mm. */
+export const cutStock: readonly (Stock & { readonly name: string })[] = [
+  { name: 'demo.birchPly', kind: 'sheet', length: 600, width: 300, thickness: 3, count: 4, price: 8.5 },
+  { name: 'demo.shutteringOffcut', kind: 'sheet', length: 1220, width: 610, thickness: 18, count: 1 },
+  { name: 'demo.larchBoard', kind: 'stick', length: 3000, width: 145, thickness: 18, count: 6, price: 7.2 },
+  { name: 'demo.galvanisedMesh', kind: 'mesh', length: 2000, width: 1000, thickness: 1.2, count: 2, price: 11 },
 ];

@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { newWorkshop, startServer, type Harness } from './harness.js';
+import { newWorkshop, startServer, type Agent, type Harness } from './harness.js';
 
 let harness: Harness;
 beforeAll(async () => {
@@ -101,5 +101,35 @@ describe('patterns', () => {
       .put(path)
       .send(sheet({ version: 1 }))
       .expect(404);
+  });
+});
+
+describe('what patterns are cut from', () => {
+  const ply = { name: 'Birch ply', kind: 'sheet', length: 1220, width: 610, thickness: 12, count: 3, price: 14.5, version: 0 }; // prettier-ignore
+  const stockOf = async (agent: Agent) => (await agent.get('/api/store').expect(200)).body.stock;
+
+  it('is kept with its size, count and price, changed, and thrown away', async () => {
+    const agent = await newWorkshop(harness);
+    const id = uuid();
+    const { body: saved } = await agent.put(`/api/stock/${id}`).send(ply).expect(200);
+    expect(saved).toMatchObject({ ...ply, id, version: 1 });
+    const { price: _, ...unpriced } = ply;
+    await agent.put(`/api/stock/${id}`).send({ ...unpriced, count: 2, version: 1 }).expect(200); // prettier-ignore
+    expect(await stockOf(agent)).toEqual([{ ...unpriced, count: 2, id, version: 2 }]);
+    await agent
+      .put(`/api/stock/${id}`)
+      .send({ ...ply, count: 9, version: 1 })
+      .expect(409);
+    await agent.delete(`/api/stock/${id}`).expect(204);
+    expect(await stockOf(agent)).toEqual([]);
+  });
+
+  it('is refused by the field that cannot be, and hidden from other workshops', async () => {
+    const agent = await newWorkshop(harness);
+    const refused = await agent.put(`/api/stock/${uuid()}`).send({ ...ply, width: 0, count: 1.5, kind: 'rope' });
+    expect(refused.status).toBe(422);
+    expect(refused.body.errors.map(({ field }: { field: string }) => field).sort()).toEqual(['count', 'kind', 'width']);
+    await agent.put(`/api/stock/${uuid()}`).send(ply).expect(200);
+    expect(await stockOf(await newWorkshop(harness))).toEqual([]);
   });
 });

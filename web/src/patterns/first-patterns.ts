@@ -50,6 +50,7 @@ export const firstPatterns: { readonly [K in CutPattern['kind']]: Extract<CutPat
     rod: 12,
   },
   wood: { kind: 'wood', wood: 'disc', length: 180, thickness: 18 },
+  inside: { kind: 'inside', piece: { what: 'mesh', length: 400, width: 300, slab: 40, cover: 12 } },
 };
 
 /** What each kind is called, and what it is for. */
@@ -62,4 +63,5 @@ export const kindWords: Readonly<Record<CutPattern['kind'], { readonly name: Mes
   gap: { name: msg('patterns.kindGap'), what: msg('patterns.whatGap') },
   bed: { name: msg('patterns.kindBed'), what: msg('patterns.whatBed') },
   wood: { name: msg('patterns.kindWood'), what: msg('patterns.whatWood') },
+  inside: { name: msg('patterns.kindInside'), what: msg('patterns.whatInside') },
 };

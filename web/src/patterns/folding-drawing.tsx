@@ -1,18 +1,7 @@
 import { useMemo } from 'react';
 import { folded, type CutPattern, type Joint, type PlacedPart } from '@dewpot/core/patterns';
 import { fitDrawing, pathOf } from './fit-drawing';
-
-type Point = readonly [number, number, number];
-
-/** Where one looks from, radians: round the upright, and how far down from above. */
-export interface Look {
-  readonly yaw: number;
-  readonly tilt: number;
-}
-export const FIRST_LOOK: Look = { yaw: -0.6, tilt: 1.05 };
-
-/** Kinds whose parts stand on their lower edge when they are folded: their net lies on its side. */
-const STANDING: readonly CutPattern['kind'][] = ['panel-box', 'house', 'bed'];
+import { STANDING, turned, type Look, type Point } from './looked-at';
 
 const middleOf = (points: readonly Point[]): Point => [0, 1, 2].map((k) => points.reduce((sum, p) => sum + (p[k] ?? 0), 0) / points.length) as unknown as Point; // prettier-ignore
 
@@ -26,17 +15,6 @@ interface Face {
   /** One of the narrow sides between its two faces. */
   readonly edge: boolean;
 }
-
-const turned = ([x, y, z]: Point, { yaw, tilt }: Look, share: number, standing: boolean): Point => {
-  // What stands on its lower edge is raised as it folds; a net is looked at from straight above.
-  const rise = standing ? (Math.PI / 2) * share : 0;
-  const [ry, rz] = [y * Math.cos(rise) - z * Math.sin(rise), y * Math.sin(rise) + z * Math.cos(rise)];
-  // What stands shows its first wall, which lies on its outside in the net.
-  const turn = (yaw + (standing ? Math.PI : 0)) * share;
-  const [tx, ty] = [x * Math.cos(turn) - ry * Math.sin(turn), x * Math.sin(turn) + ry * Math.cos(turn)];
-  const lean = tilt * share;
-  return [tx, ty * Math.cos(lean) + rz * Math.sin(lean), rz * Math.cos(lean) - ty * Math.sin(lean)];
-};
 
 /** How light a face is, by how it is turned to the light from the upper left. */
 function lightOf(points: readonly Point[]): number {
@@ -110,6 +88,22 @@ function jointPlaces(pieces: readonly PlacedPart[], joints: readonly Joint[], sh
   );
 } // prettier-ignore
 
+/** Where points as they are seen stand on a drawing that the parts fill, folded by a share; `air` px at the sides and above and below. */
+export function fitFolded(
+  pieces: readonly PlacedPart[],
+  kind: CutPattern['kind'],
+  share: number,
+  look: Look,
+  air?: readonly [number, number],
+) {
+  // prettier-ignore
+  const rings = folded(pieces, share).flatMap(({ inner, outer }) => [...inner, ...outer]);
+  return fitDrawing(
+    rings.map((point) => turned(point, look, share, STANDING.includes(kind))),
+    air,
+  );
+}
+
 /** The parts of a pattern, folded by a share and looked at from somewhere; the nearest are drawn last. */
 export function FoldingDrawing({
   pieces,
@@ -117,6 +111,7 @@ export function FoldingDrawing({
   kind,
   share,
   look,
+  at,
   picked,
   onPick,
 }: {
@@ -125,12 +120,12 @@ export function FoldingDrawing({
   kind: CutPattern['kind'];
   share: number;
   look: Look;
+  at: ReturnType<typeof fitFolded>;
   picked?: string | undefined;
   onPick?: (part: string | undefined) => void;
 }) {
   const standing = STANDING.includes(kind);
   const faces = useMemo(() => facesOf(pieces, share, look, standing), [pieces, share, look, standing]);
-  const at = fitDrawing(faces.flatMap(({ points }) => points));
   const partOf = (piece: number) => pieces[piece]?.part;
   const nearest = lettered(faces);
   return (

@@ -1,8 +1,11 @@
-import { useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useMemo, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { FieldIssue } from '@dewpot/core/units';
 import type { CutPattern, Joint, PlacedPart } from '@dewpot/core/patterns';
 import { useSay } from '../ui/say';
-import { HEIGHT, WIDTH } from './fit-drawing';
-import { FIRST_LOOK, FoldingDrawing, type Look } from './folding-drawing';
+import { HEIGHT, SIZED_AIR, WIDTH } from './fit-drawing';
+import { fitFolded, FoldingDrawing } from './folding-drawing';
+import { FIRST_LOOK, type Look } from './looked-at';
+import { sized, SizesOnDrawing } from './standing-sizes';
 
 /** Radians for a px that is dragged, and for an arrow key. */
 const TURN = 0.008;
@@ -21,13 +24,17 @@ const within = ({ yaw, tilt }: Look): Look => ({ yaw, tilt: Math.min(Math.PI, Ma
 export function FoldingView({
   pieces,
   joints,
-  kind,
+  pattern,
+  issues,
+  onChange,
   picked,
   onPick,
 }: {
   pieces: readonly PlacedPart[];
   joints: readonly Joint[];
-  kind: CutPattern['kind'];
+  pattern: CutPattern;
+  issues: readonly FieldIssue[];
+  onChange: (pattern: CutPattern) => void;
   picked: string | undefined;
   onPick: (part: string | undefined) => void;
 }) {
@@ -35,6 +42,11 @@ export function FoldingView({
   const [share, setShare] = useState(1);
   const [look, setLook] = useState(FIRST_LOOK);
   const [from, setFrom] = useState<{ readonly x: number; readonly y: number; readonly look: Look }>();
+  const { kind } = pattern;
+  const at = useMemo(
+    () => fitFolded(pieces, kind, share, look, sized(kind) ? SIZED_AIR : undefined),
+    [pieces, kind, share, look],
+  );
   const onKey = (event: KeyboardEvent) => {
     const turn = turns[event.key];
     if (!turn) return;
@@ -48,20 +60,23 @@ export function FoldingView({
   };
   return (
     <div>
-      <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        className="w-full touch-none select-none"
-        role="img"
-        aria-label={say('patterns.drawnTurn')}
-        tabIndex={0}
-        onKeyDown={onKey}
-        onPointerDown={({ clientX, clientY }) => setFrom({ x: clientX, y: clientY, look })}
-        onPointerMove={onMove}
-        onPointerUp={() => setFrom(undefined)}
-        onPointerLeave={() => setFrom(undefined)}
-      >
-        <FoldingDrawing {...{ pieces, joints, kind, share, look, picked, onPick }} />
-      </svg>
+      <div className="relative">
+        <svg
+          viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+          className="w-full touch-none select-none"
+          role="img"
+          aria-label={say('patterns.drawnTurn')}
+          tabIndex={0}
+          onKeyDown={onKey}
+          onPointerDown={({ clientX, clientY }) => setFrom({ x: clientX, y: clientY, look })}
+          onPointerMove={onMove}
+          onPointerUp={() => setFrom(undefined)}
+          onPointerLeave={() => setFrom(undefined)}
+        >
+          <FoldingDrawing {...{ pieces, joints, kind, share, look, at, picked, onPick }} />
+        </svg>
+        {share === 1 && <SizesOnDrawing {...{ pattern, pieces, look, at, issues, onChange }} />}
+      </div>
       <label className="flex items-center gap-3 text-sm">
         <span>{say('patterns.flat')}</span>
         <input

@@ -13,6 +13,9 @@ import { useUnits } from '../ui/units';
 import { CutCost } from './cut-sticks';
 import { useLaidSheets } from './use-cutting';
 
+/** What stays whole of a sheet is told of from this length on, mm. */
+const LEAST_LEFT = 50;
+
 /** The sheets for parts with the parts laid on them; better layouts are shown as they come. */
 export function SheetsGroup({ name, group, kerf, saw, sheets, nameOf }: { name: string; group: CutGroup; kerf: number; saw: boolean; sheets: readonly Sheet[]; nameOf: (key: string) => string | undefined }) {
   const say = useSay();
@@ -51,7 +54,8 @@ function Laid({ name, layout, wanted, sheets, nameOf }: { name: string; layout: 
         {say('patterns.sheetsTold', { count: layout.sheets.length, waste: quantity(100 * layout.waste, '%') })}
         <CutCost of={sheets} cost={layout.cost} />
       </p>
-      {layout.fewest && <p className="quiet text-sm">{say('patterns.sheetsFewest')}</p>}
+      {layout.left >= LEAST_LEFT && <p>{say('patterns.sheetLeft', { left: quantity(layout.left, 'mm') })}</p>}
+      {layout.fewest && layout.sheets.length > 1 && <p className="quiet text-sm">{say('patterns.sheetsFewest')}</p>}
       <ol className="mt-2 space-y-3">
         {layout.sheets.map((one, i) => (
           <li key={i}>

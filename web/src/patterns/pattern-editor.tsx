@@ -98,7 +98,7 @@ function Parts({ edit: { draft, worked, picked, setPicked } }: { edit: PatternEd
 }
 
 /** From above, or as it stands: what the pattern has. */
-function Drawings({ edit: { draft, worked, picked, setPicked } }: { edit: PatternEdit }) {
+function Drawings({ edit: { draft, set, worked, issues, picked, setPicked } }: { edit: PatternEdit }) {
   const say = useSay();
   const [above, setAbove] = useState(draft.pattern.kind === 'gap');
   if (!worked) return <p className="quiet">{say('patterns.notDrawn')}</p>;
@@ -118,7 +118,9 @@ function Drawings({ edit: { draft, worked, picked, setPicked } }: { edit: Patter
         <FoldingView
           pieces={worked.pieces}
           joints={worked.joints}
-          kind={draft.pattern.kind}
+          pattern={draft.pattern}
+          issues={issues}
+          onChange={(pattern) => set({ pattern })}
           picked={picked}
           onPick={setPicked}
         />

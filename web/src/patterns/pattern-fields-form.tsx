@@ -1,5 +1,6 @@
 import { issueInWords, type FieldIssue, type Message } from '@dewpot/core/units';
-import type { CutPattern } from '@dewpot/core/patterns';
+import type { CutPattern, InsidePiece } from '@dewpot/core/patterns';
+import { CheckField } from '../ui/check-field';
 import { NumberField } from '../ui/number-field';
 import { QuantityField } from '../ui/quantity-field';
 import { SelectField } from '../ui/select-field';
@@ -16,6 +17,8 @@ function withChoice(pattern: CutPattern, path: string, value: string): CutPatter
     return has || faces?.kind !== 'choice' ? next : withValue(next, 'open', faces.options[0]?.value);
   }
   if (pattern.kind === 'strip' && path === 'line.shape') return { ...pattern, ...lineOf(value) };
+  if (pattern.kind === 'inside' && path === 'piece.what')
+    return { ...pattern, piece: firstPieces[value as InsidePiece['what']] };
   return withValue(pattern, path, value);
 }
 
@@ -35,6 +38,15 @@ function lineOf(shape: string): Pick<Extract<CutPattern, { kind: 'strip' }>, 'li
   }
 }
 
+/** What stands in a mould, with sizes to begin from. */
+const firstPieces: { readonly [W in InsidePiece['what']]: InsidePiece } = {
+  mesh: firstPatterns.inside.piece,
+  wire: { what: 'wire', pipe: 50, wire: 1.5, turns: 12, pitch: 20 },
+  core: { what: 'core', bottom: 120, top: 150, height: 160, card: 1, overlap: 20 },
+  plug: { what: 'plug', hole: 15, slab: 40, draft: 3, count: 3 },
+  sand: { what: 'sand', length: 420, width: 360, rise: 60, board: 12 },
+};
+
 /** The fields of a pattern; what is wrong stands beside the field that is. */
 export function PatternFieldsForm({ pattern, issues, onChange }: { pattern: CutPattern; issues: readonly FieldIssue[]; onChange: (pattern: CutPattern) => void }) {
   const wrong = (path: string) => issues.find(({ field }) => field === path);
@@ -53,6 +65,8 @@ function Field({ field, pattern, wrong, onChange }: { field: PatternField; patte
   const value = valueAt(pattern, path);
   if (field.kind === 'choice')
     return <SelectField className="col-span-2" label={say(field.label)} value={String(value)} options={field.options} onChange={(next) => onChange(withChoice(pattern, path, next))} />;
+  if (field.kind === 'part')
+    return <div className="col-span-2"><CheckField label={say(field.label)} on={value !== undefined} onChange={(on) => onChange(withValue(pattern, path, on ? field.first : undefined))} /></div>;
   const number = typeof value === 'number' ? value : undefined;
   const error: Message | undefined = wrong && issueInWords(wrong);
   const set = (next: number | undefined) => onChange(withValue(pattern, path, next ?? (field.optional ? undefined : NaN)));

@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { cutPatternKinds } from '@dewpot/core/patterns';
+import { cutPatternKinds, insideKinds } from '@dewpot/core/patterns';
 import type { PatternGiven, PatternSheetInput } from '@dewpot/contract';
 import { fakeServer, renderScreen } from '../../test/fake-server';
 import { firstPatterns } from './first-patterns';
@@ -55,6 +55,7 @@ describe('every kind of pattern', () => {
     for (const field of fields) {
       const value = valueAt(pattern, field.path);
       if (field.kind === 'choice') expect(field.options.map((one) => one.value)).toContain(value);
+      else if (field.kind === 'part') expect(value).toBeUndefined();
       else if (!field.optional) expect(value).toEqual(expect.any(Number));
     }
   });
@@ -67,6 +68,20 @@ describe('what is typed into a pattern', () => {
     expect(held.holder).toEqual({ diameter: 40, depth: 30 });
     expect('screw' in withValue(firstPatterns.box, 'screw', undefined)).toBe(false);
     expect(solid).toEqual(firstPatterns.solid);
+  });
+
+  it('a box has a hollow for a product and a lamp room for its holder where that is ticked, and then their sizes', async () => {
+    const { user, kept } = begin('box');
+    await user.click(await screen.findByLabelText('Hollow for a product'));
+    expect(screen.getByLabelText('Length of the product')).toHaveValue('180 mm');
+    expect(await kept()).toMatchObject({ hollow: { length: 180, width: 120, gap: 4, depth: 12, fall: 2 } });
+  });
+
+  it.each(insideKinds)('%s that stands in a mould begins with sizes that go together', async (what) => {
+    const { user, kept } = begin('inside');
+    await user.selectOptions(await screen.findByLabelText('What it is'), what);
+    expect(screen.queryByRole('alert')).toBeNull();
+    expect(await kept()).toMatchObject({ kind: 'inside', piece: { what } });
   });
 
   it('a strip mould without a channel is one wall round an area', async () => {

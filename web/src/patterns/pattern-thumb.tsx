@@ -2,7 +2,8 @@ import { useMemo } from 'react';
 import { InputError } from '@dewpot/core/units';
 import { workPattern, type CutPattern } from '@dewpot/core/patterns';
 import { HEIGHT, WIDTH } from './fit-drawing';
-import { FoldingDrawing, FIRST_LOOK } from './folding-drawing';
+import { fitFolded, FoldingDrawing } from './folding-drawing';
+import { FIRST_LOOK } from './looked-at';
 import { PlanView } from './plan-view';
 
 /** What a picture is drawn by: neither changes it. */
@@ -22,7 +23,13 @@ export function PatternThumb({ pattern }: { pattern: CutPattern }) {
   if (worked.pieces.length === 0) return <PlanView plan={worked.plan} />;
   return (
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" aria-hidden="true">
-      <FoldingDrawing pieces={worked.pieces} kind={pattern.kind} share={1} look={FIRST_LOOK} />
+      <FoldingDrawing
+        pieces={worked.pieces}
+        kind={pattern.kind}
+        share={1}
+        look={FIRST_LOOK}
+        at={fitFolded(worked.pieces, pattern.kind, 1, FIRST_LOOK)}
+      />
     </svg>
   );
 }

@@ -171,7 +171,9 @@ it('the faces of a lamp are laid on the sheets that one has, with what they cost
   const { user } = show('/patterns/p', { store: { ...store, stock: [ply] } });
   const slab = within(await screen.findByRole('region', { name: 'Cut from' }));
   expect(await slab.findByText('From your materials: Offcut of ply.')).toBeVisible();
-  expect(await slab.findByText(/^One sheet, \d+ % of it waste, €6.00/, undefined, { timeout: 20_000 })).toBeVisible();
+  expect(
+    await slab.findByText(/^One sheet, \d+ % of what is used is waste, €6.00/, undefined, { timeout: 20_000 }),
+  ).toBeVisible();
   expect(slab.getByRole('img', { name: /^Sheet 1 with parts/ })).toBeVisible();
   const edge = screen.getByLabelText('Edge inside');
   await user.clear(edge);

@@ -3,8 +3,18 @@ import { X } from 'lucide-react';
 import { Button } from './button';
 import { useSay } from './say';
 
-/** A sheet over the page. Escape and the cross close it; focus returns to where it was. */
-export function Dialog({ title, onClose, children }: { title: string; onClose: () => void; children: ReactNode }) {
+/** A sheet over the page, `wide` where a picture stands in it. Escape and the cross close it; focus returns to where it was. */
+export function Dialog({
+  title,
+  wide = false,
+  onClose,
+  children,
+}: {
+  title: string;
+  wide?: boolean;
+  onClose: () => void;
+  children: ReactNode;
+}) {
   const say = useSay();
   const ref = useRef<HTMLDialogElement>(null);
   useEffect(() => {
@@ -20,7 +30,7 @@ export function Dialog({ title, onClose, children }: { title: string; onClose: (
       onCancel={onClose}
       onClose={onClose}
     >
-      <div className="modal-box bg-base-100 max-h-[92vh] max-w-2xl">
+      <div className={`modal-box bg-base-100 max-h-[92vh] ${wide ? 'max-w-5xl' : 'max-w-2xl'}`}>
         <div className="mb-3 flex items-start justify-between gap-4">
           <h2 className="text-2xl">{title}</h2>
           <Button look="plain" className="w-12 p-0" onClick={onClose} aria-label={say('today.close')}>

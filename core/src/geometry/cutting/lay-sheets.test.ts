@@ -21,7 +21,9 @@ describe('parts on sheets', () => {
   it('lie beside each other with a cut between', () => {
     const laid = lay([part('A', box(600, 400), 4)], [sheet(1203, 803)]);
     expect(laid).toMatchObject({ sheets: [{ placed: [{}, {}, {}, {}] }], fewest: true });
-    expect(laid!.waste).toBeCloseTo(1 - (4 * 600 * 400) / (1203 * 803), 9);
+    expect(laid!.waste).toBeCloseTo(1 - (4 * 600 * 400) / (1203 * 803), 4);
+    const one = lay([part('A', box(600, 400))], [sheet(2000, 400)])!;
+    expect([one.left, one.waste]).toEqual([1400, 0]);
     expect(lay([part('A', box(600, 400), 4)], [sheet(1202, 802)])!.sheets).toHaveLength(2);
   });
 

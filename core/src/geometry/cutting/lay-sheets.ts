@@ -1,8 +1,8 @@
 import { defined, stream } from '../../foundation/math/index.js';
-import { outlineArea } from '../solids/index.js';
+import { outlineArea, type PlanPoint } from '../solids/index.js';
 import { largestFirst, nestedKinds, nestInOrder, type NestedPiece, type Nesting } from './nest-outlines.js';
 import { sawSheets } from './saw-sheets.js';
-import { checkSheets, costOf, type LaidSheet, type OutlineWanted, type Sheet, type SheetLayout, type SheetWays } from './sheets.js'; // prettier-ignore
+import { checkSheets, costOf, laidOutline, type LaidSheet, type OutlineWanted, type Sheet, type SheetLayout, type SheetWays } from './sheets.js'; // prettier-ignore
 
 /** How a layout is looked for. */
 export interface LayWays extends SheetWays {
@@ -25,17 +25,26 @@ const NEAR = 1e-6;
 const better = (a: Nesting, b: Nesting): boolean =>
   a.cost < b.cost - NEAR || (a.cost < b.cost + NEAR && a.reach < b.reach - NEAR);
 
+/** How far along a sheet its parts reach, mm. */
+const reachOf = ({ placed }: LaidSheet, outlines: ReadonlyMap<string, readonly PlanPoint[]>): number =>
+  Math.max(0, ...placed.flatMap((one) => laidOutline(defined(outlines.get(one.key)), one).map(([x]) => x)));
+
 /** What sheets and their parts come to. */
 function told(laid: readonly LaidSheet[], wanted: readonly OutlineWanted[], sheets: readonly Sheet[]): SheetLayout {
   const cost = costOf(sheets);
-  const area = new Map(sheets.map(({ key, length, width }) => [key, length * width]));
-  const whole = laid.reduce((sum, { sheet }) => sum + defined(area.get(sheet)), 0);
+  const size = (key: string) => defined(sheets.find((one) => one.key === key));
+  const outlines = new Map(wanted.map(({ key, outline }) => [key, outline]));
+  const last = laid[laid.length - 1];
+  const left = last ? size(last.sheet).length - reachOf(last, outlines) : 0;
+  const whole = laid.reduce((sum, { sheet }) => sum + size(sheet).length * size(sheet).width, 0);
+  const used = whole - (last ? left * size(last.sheet).width : 0);
   const parts = wanted.reduce((sum, { outline, count }) => sum + count * Math.abs(outlineArea(outline)), 0);
-  const largest = Math.max(...area.values());
+  const largest = Math.max(...sheets.map(({ length, width }) => length * width));
   return {
     sheets: laid,
     cost: laid.reduce((sum, { sheet }) => sum + cost(sheet), 0),
-    waste: whole === 0 ? 0 : 1 - parts / whole,
+    waste: used <= 0 ? 0 : 1 - parts / used,
+    left,
     fewest: laid.length <= Math.ceil(parts / largest - NEAR),
   };
 }

@@ -41,8 +41,10 @@ export interface LaidSheet {
 export interface SheetLayout {
   readonly sheets: readonly LaidSheet[];
   readonly cost: number;
-  /** Area of the sheets that no part takes, cuts counted in, as a share. */
+  /** Area of what is used of the sheets that no part takes, cuts counted in, as a share. */
   readonly waste: number;
+  /** Length of the last sheet that stays whole, mm. */
+  readonly left: number;
   /** No layout takes fewer sheets, by their area alone. */
   readonly fewest: boolean;
 }

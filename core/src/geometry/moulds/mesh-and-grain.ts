@@ -26,7 +26,7 @@ export function levelError(length: number, slope: number): Figure {
 }
 
 /** Sand under a leaf, mL: a mound as wide as the leaf that falls off evenly from its rise to nothing at the edge. */
-export function bedSand({ area, rise = 0 }: Leaf): Figure {
+export function bedSand({ area, rise = 0 }: Pick<Leaf, 'area' | 'rise'>): Figure {
   const volume = (area * rise * MM3_TO_ML) / 2;
   return figure(volume, 'mL', computed, [
     line(msg('moulds.areaUnderLeaf'), area, 'mm²'),

@@ -2,6 +2,7 @@ import { Checker, exactly, fixed, msg, quantity } from '../../foundation/units/i
 import { LARGEST_SIZE, openingsOf, polyhedronNames } from '../solids/index.js';
 import { centrelineOf, tooSharp } from './centreline.js';
 import { checkGap } from './check-gap.js';
+import { checkInside } from './check-inside.js';
 import { checkHouse } from './check-house.js';
 import { BOARD, checkOutline, checkSizes, SIZE } from './check-sizes.js';
 import { solidInside } from './solid-pattern.js';
@@ -167,6 +168,9 @@ export function checkPattern(pattern: CutPattern): void {
       break;
     case 'bed':
       checkBed(check, pattern);
+      break;
+    case 'inside':
+      checkInside(check, pattern.piece);
       break;
     case 'wood':
       checkWood(check, pattern);

@@ -149,11 +149,39 @@ export interface WoodPattern {
   readonly cord?: number;
 }
 
+/** What stands in a mould beside the mix, or is cast in, mm, degrees: by what it is. */
+export type InsidePiece =
+  /** Mesh for a slab, round where `width` is left out, with cover on every side. */
+  | { readonly what: 'mesh'; readonly length: number; readonly width?: number; readonly slab: number; readonly cover: number }
+  /** Wire that is wound about a pipe: diameters of both, turns, and the way from turn to turn. */
+  | { readonly what: 'wire'; readonly pipe: number; readonly wire: number; readonly turns: number; readonly pitch: number }
+  /** A core bent from card: its diameters as it stands, its height, and how far the card laps. */
+  | { readonly what: 'core'; readonly bottom: number; readonly top: number; readonly height: number; readonly card: number; readonly overlap: number }
+  /** Plugs that leave drain holes: the hole on its narrow side, the slab, the plug's draft, and how many. */
+  | { readonly what: 'plug'; readonly hole: number; readonly slab: number; readonly draft: number; readonly count: number }
+  /** The bed of sand under a leaf: the leaf's size, and how high it is to be domed. */
+  | { readonly what: 'sand'; readonly length: number; readonly width: number; readonly rise: number; readonly board: number }; // prettier-ignore
+
+export const insideKinds = ['mesh', 'wire', 'core', 'plug', 'sand'] as const satisfies readonly InsidePiece['what'][];
+
+export interface InsidePattern {
+  readonly kind: 'inside';
+  readonly piece: InsidePiece;
+}
+
 /** Everything that is drawn, cut and put together to cast in. */
 export type CutPattern =
-  SolidPattern | BoxPattern | PanelBoxPattern | HousePattern | StripPattern | GapPattern | BedPattern | WoodPattern;
+  | SolidPattern
+  | BoxPattern
+  | PanelBoxPattern
+  | HousePattern
+  | StripPattern
+  | GapPattern
+  | BedPattern
+  | WoodPattern
+  | InsidePattern;
 
-export const cutPatternKinds = ['solid', 'box', 'panel-box', 'house', 'strip', 'gap', 'bed', 'wood'] as const satisfies readonly CutPattern['kind'][]; // prettier-ignore
+export const cutPatternKinds = ['solid', 'box', 'panel-box', 'house', 'strip', 'gap', 'bed', 'wood', 'inside'] as const satisfies readonly CutPattern['kind'][]; // prettier-ignore
 
 /** What a pattern is worked out with: fresh density of the mix, kg/L, and what one may lift, g. */
 export interface PatternWays {

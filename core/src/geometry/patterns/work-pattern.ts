@@ -4,6 +4,7 @@ import { workBox } from './box-pattern.js';
 import { checkPattern } from './check-pattern.js';
 import type { WorkedPattern } from './cut-part.js';
 import { workGap } from './gap-pattern.js';
+import { workInside } from './inside-pattern.js';
 import { workHouse } from './house-pattern.js';
 import { workPanelBox } from './panel-box-pattern.js';
 import type { CutPattern, PatternWays } from './pattern.js';
@@ -29,6 +30,8 @@ function worked(pattern: CutPattern, ways: PatternWays): WorkedPattern {
       return workBed(pattern, ways);
     case 'wood':
       return workWood(pattern);
+    case 'inside':
+      return workInside(pattern);
   }
 }
 

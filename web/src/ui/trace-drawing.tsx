@@ -1,7 +1,7 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { defined } from '@dewpot/core/math';
 import type { PhotoPoint, PhotoTrace } from '@dewpot/core/photos';
-import { useSay } from '../ui/say';
+import { useSay } from './say';
 
 /** Points of the outline that can be dragged. */
 const HANDLES = 60;
@@ -51,9 +51,7 @@ export function TraceDrawing({ address, size: { width, height }, trace, onChange
         r={(which === 'card' ? 7 : 4.5) * unit}
         tabIndex={0}
         role="button"
-        aria-label={
-          which === 'card' ? say('moulds.cardCorner', { i: i + 1 }) : say('moulds.outlinePoint', { i: i + 1 })
-        }
+        aria-label={which === 'card' ? say('ui.cardCorner', { i: i + 1 }) : say('ui.outlinePoint', { i: i + 1 })}
         fill={which === 'card' ? 'var(--color-accent)' : 'var(--color-secondary)'}
         stroke="#fff"
         strokeWidth={1.5 * unit}
@@ -71,7 +69,7 @@ export function TraceDrawing({ address, size: { width, height }, trace, onChange
       viewBox={`0 0 ${width} ${height}`}
       className="block w-full touch-none select-none"
       role="group"
-      aria-label={say('moulds.cardAndOutline')}
+      aria-label={say('ui.cardAndOutline')}
     >
       <image href={address} width={width} height={height} preserveAspectRatio="none" />
       <path

@@ -1,0 +1,27 @@
+import type { CutPattern } from '@dewpot/core/patterns';
+
+export type Point = readonly [number, number, number];
+
+/** Where one looks from, radians: round the upright, and how far down from above. */
+export interface Look {
+  readonly yaw: number;
+  readonly tilt: number;
+}
+export const FIRST_LOOK: Look = { yaw: -0.6, tilt: 1.05 };
+
+/** Kinds whose parts stand on their lower edge when they are folded: their net lies on its side. */
+export const STANDING: readonly CutPattern['kind'][] = ['panel-box', 'house', 'bed'];
+
+/** A point as it is seen: along the drawing, up it, and how near. */
+export function lookedAt([x, y, z]: Point, { yaw, tilt }: Look): Point {
+  const [tx, ty] = [x * Math.cos(yaw) - y * Math.sin(yaw), x * Math.sin(yaw) + y * Math.cos(yaw)];
+  return [tx, ty * Math.cos(tilt) + z * Math.sin(tilt), z * Math.cos(tilt) - ty * Math.sin(tilt)];
+}
+
+/** A point of a net that is folded by a share, as it is seen; a net is looked at from straight above. */
+export function turned([x, y, z]: Point, { yaw, tilt }: Look, share: number, standing: boolean): Point {
+  // What stands on its lower edge is raised as it folds, and shows its first wall, which lies on its outside in the net.
+  const rise = standing ? (Math.PI / 2) * share : 0;
+  const raised: Point = [x, y * Math.cos(rise) - z * Math.sin(rise), y * Math.sin(rise) + z * Math.cos(rise)];
+  return lookedAt(raised, { yaw: (yaw + (standing ? Math.PI : 0)) * share, tilt: tilt * share });
+}
