@@ -1,6 +1,7 @@
 import { truncate, writeFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { beginWorkshop, enterDemo, expect, test } from './house.js';
+import { photoWithCard } from './photo-with-card.js';
 
 const answers = (page: Page) => page.getByRole('region', { name: 'What follows' });
 
@@ -38,26 +39,11 @@ function blockStl(x: number, y: number, z: number): Buffer {
   return file;
 }
 
-/** A photo of a round leaf of 100 mm and a bank card on a dark ground: 4 px a mm. */
-async function leafPhoto(page: Page): Promise<Buffer> {
-  const address = await page.evaluate(() => {
-    const canvas = document.createElement('canvas');
-    [canvas.width, canvas.height] = [1200, 900];
-    const context = canvas.getContext('2d')!;
-    context.fillStyle = '#46413d';
-    context.fillRect(0, 0, 1200, 900);
-    context.fillStyle = '#5d9440';
-    context.beginPath();
-    context.arc(380, 400, 200, 0, 2 * Math.PI);
-    context.fill();
-    context.translate(800, 500);
-    context.rotate(0.2);
-    context.fillStyle = '#f2efe6';
-    context.fillRect(0, 0, 342.4, 216);
-    return canvas.toDataURL('image/png');
-  });
-  return Buffer.from(address.split(',')[1]!, 'base64');
-}
+/** A round leaf of 100 mm, as it lies on a photo. */
+const ROUND_LEAF = Array.from({ length: 90 }, (_, i): readonly [number, number] => {
+  const turn = (2 * Math.PI * i) / 90;
+  return [380 + 200 * Math.cos(turn), 400 + 200 * Math.sin(turn)];
+});
 
 test('a ribbed lantern shade and a hexagon trough are described with a tape', async ({ page }) => {
   await beginWorkshop(page);
@@ -205,7 +191,7 @@ test('a file dropped on the drawing becomes it, and can be put back', async ({ p
 test('a leaf is traced from a photo beside a card, and corrected', async ({ page }) => {
   await beginWorkshop(page);
   await page.goto('/moulds/file');
-  const buffer = await leafPhoto(page);
+  const buffer = await photoWithCard(page, ROUND_LEAF);
   await page
     .getByLabel('A mesh, an outline or a photo')
     .setInputFiles({ name: 'hosta.png', mimeType: 'image/png', buffer });

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import type { MouldView, PatternView } from '@dewpot/contract';
 import { beginWorkshop, enterDemo, expect, test } from './house.js';
+import { photoWithCard } from './photo-with-card.js';
 
 const follows = (page: Page) => page.getByRole('region', { name: 'What follows' });
 
@@ -46,6 +47,12 @@ test('a lamp of thirteen faces goes from 3 mm board to its mould and its mixing 
       .subarray(0, 5)
       .toString(),
   ).toBe('%PDF-');
+  const cutting = page.getByRole('region', { name: 'Cut from' });
+  await expect(cutting.getByText('From your materials: Birch ply.')).toBeVisible();
+  await expect(cutting.getByText(/^One sheet, \d+ % of what is used is waste, €8.50/)).toBeVisible();
+  await expect(cutting.getByRole('button', { name: 'Keep this one' })).toHaveCount(0, { timeout: 60_000 });
+  await cutting.getByLabel('Table saw: every cut goes right across').check();
+  await expect(cutting.getByRole('img', { name: /^Sheet 1 with parts A/ })).toBeVisible();
   await page.getByRole('button', { name: 'Make the mould' }).click();
   await page.getByRole('region', { name: 'Moulds of it' }).getByRole('link', { name: 'Weir lamp' }).click();
   await expect(page).toHaveURL(/\/moulds\//);
@@ -156,4 +163,31 @@ test('a bed of two levels tells its panels, its wedges and what holds it', async
   await levels.fill('4');
   await levels.press('Tab');
   await expect(follows(page).getByText(/Above 0.6 m follow your local code/)).toBeVisible();
+});
+
+test('a gap is traced from a photo beside a card, and its slab is a joint smaller all round', async ({ page }) => {
+  await beginWorkshop(page);
+  await page.goto('/patterns/new?as=gap');
+  // 100 × 75 mm.
+  const buffer = await photoWithCard(page, [[150, 200], [550, 200], [550, 500], [150, 500]]); // prettier-ignore
+  await page
+    .getByLabel('Photo of the gap with a card beside it')
+    .setInputFiles({ name: 'gap.png', mimeType: 'image/png', buffer });
+  await page.getByRole('button', { name: 'Find the card and the outline' }).click();
+  await expect(page.getByRole('region', { name: 'What is on it' })).toContainText(/7[3-7] cm²/, { timeout: 20_000 });
+  await page.getByRole('button', { name: 'Take this outline' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Measure it with the tape' })).toBeVisible();
+  await keep(page, 'Gap by the drain');
+  const { rows } = (await (await page.request.get('/api/patterns')).json()) as { rows: PatternView[] };
+  expect(rows[0]!.pattern).toMatchObject({ kind: 'gap', outline: [{}, {}, {}, {}] });
+});
+
+test('a size is changed where it stands on the drawing, and what follows changes with it', async ({ page }) => {
+  await beginWorkshop(page);
+  await page.goto('/patterns/new?as=box');
+  await expect(follows(page).getByText('3.60')).toBeVisible();
+  await fill(page, { 'Height inside, on the drawing': '80 mm' });
+  await expect(follows(page).getByText('4.80')).toBeVisible();
+  await expect(page.getByLabel('Height inside', { exact: true })).toHaveValue('80 mm');
 });

@@ -12,6 +12,7 @@ export * from './sealing.js';
 export * from './calendar-questions.js';
 export * from './calendar.js';
 export * from './orders.js';
+export * from './pattern-kinds.js';
 export * from './patterns.js';
 export * from './cast-events.js';
 export * from './casts.js';

@@ -19,6 +19,8 @@ import {
 
 /** The largest length that is measured, mm: 20 m. */
 export const MOST_LENGTH = 20_000;
+/** Points of an outline. */
+export const MOST_POINTS = 4000;
 /** The smallest length that a tape measures, mm. */
 export const LEAST_LENGTH = 0.1;
 /** The largest volume of one thing, mL: 10 m³. */

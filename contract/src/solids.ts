@@ -33,6 +33,7 @@ import {
   Loops,
   Millilitres,
   Millimetres,
+  MOST_POINTS,
   Offset,
   Outline,
   Part,
@@ -41,7 +42,6 @@ import {
   Whole,
 } from './limits.js';
 
-const MOST_POINTS = 4000;
 const MOST_SLICES = 120;
 
 export class ProfilePointInput implements ProfileRadius {

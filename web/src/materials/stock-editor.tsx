@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { msg } from '@dewpot/core/units';
-import { stockKinds, type StockKind } from '@dewpot/core/cutting';
+import { msg, type Message } from '@dewpot/core/units';
+import type { StockKind } from '@dewpot/core/cutting';
 import type { StockView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useRemoveStore, useSaveStore } from '../api/materials';
@@ -11,7 +11,11 @@ import { TextField } from '../ui/text-field';
 import { useSay } from '../ui/say';
 import { useUnits } from '../ui/units';
 
-const kinds = stockKinds.map((value) => ({ value, label: msg(`materials.stock${value[0]!.toUpperCase()}${value.slice(1)}`) })); // prettier-ignore
+const kinds = [
+  { value: 'stick', label: msg('materials.stockStick') },
+  { value: 'sheet', label: msg('materials.stockSheet') },
+  { value: 'mesh', label: msg('materials.stockMesh') },
+] as const satisfies readonly { value: StockKind; label: Message }[];
 
 /** Sizes that are usual where one begins, mm. */
 const usual: Readonly<Record<StockKind, { length: number; width: number; thickness: number }>> = {

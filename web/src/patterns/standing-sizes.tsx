@@ -44,7 +44,9 @@ function edgesOf(points: readonly Point[], look: Look): readonly (readonly [Poin
   const corner = (x: number, y: number, z: number): Point => [reach[0]?.[x] ?? 0, reach[1]?.[y] ?? 0, reach[2]?.[z] ?? 0]; // prettier-ignore
   const depth = (point: Point) => lookedAt(point, look)[2];
   // The corner of the foot that is nearest: from it the edges along and across run, and the upright stands at its outer end.
-  const [nx, ny] = [[0, 0], [1, 0], [0, 1], [1, 1]].reduce((best, one) => (depth(corner(one[0]!, one[1]!, 0)) > depth(corner(best[0]!, best[1]!, 0)) ? one : best)) as [number, number]; // prettier-ignore
+  const near = ([x, y]: readonly [number, number]) => depth(corner(x, y, 0));
+  const feet = [[1, 0], [0, 1], [1, 1]] as const; // prettier-ignore
+  const [nx, ny] = feet.reduce<readonly [number, number]>((best, one) => (near(one) > near(best) ? one : best), [0, 0]);
   return [
     [corner(0, ny, 0), corner(1, ny, 0)],
     [corner(nx, 0, 0), corner(nx, 1, 0)],

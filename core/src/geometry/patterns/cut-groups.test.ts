@@ -35,7 +35,7 @@ it('sheets that were laid are drawn so that our own readers find every part agai
   const parts = laid.sheets.flatMap(({ placed }) => placed.map((one) => laidOutline(wanted.find(({ key }) => key === one.key)!.outline, one))); // prettier-ignore
   const sizes = (outlines: readonly (readonly PlanPoint[])[]) =>
     outlines
-      .map((one) => [Math.abs(outlineArea(one)), outlineBox(one).width].map((n) => n.toFixed(1)).join(' '))
+      .map((one) => [(Math.abs(outlineArea(one)) / 10).toFixed(0), outlineBox(one).width.toFixed(1)].join(' '))
       .sort();
   const edges = laid.sheets.map((): PlanPoint[] => [[0, 0], [300, 0], [300, 200], [0, 200]]); // prettier-ignore
   const drawing = sheetsDrawing(laid.sheets, wanted, sheets);

@@ -112,6 +112,14 @@ function untrue(corners: Corners, width: number, height: number, picture: readon
   return Math.abs(Math.log(long(a) / long(b)));
 }
 
+/** How far from true a card is, whichever way round it lies. */
+export const cardUntrue = (
+  corners: Corners,
+  width: number,
+  height: number,
+  picture: readonly [number, number],
+): number => Math.min(untrue(corners, width, height, picture), untrue(corners, height, width, picture));
+
 /** Turns the corners so that the first side is the card's width: the way round in which it comes out true. */
 export function turnCard(corners: Corners, width: number, height: number, picture: readonly [number, number]): Corners {
   const [a, b, c, d] = corners;

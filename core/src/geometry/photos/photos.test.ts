@@ -37,10 +37,12 @@ interface Scene {
   readonly object: readonly [number, number, number];
   readonly paper: readonly [number, number, number];
   readonly without?: 'card' | 'leaf';
+  /** What lies beside the card, about its own middle, mm. */
+  readonly beside?: readonly PlanPoint[];
 }
 
 /** A picture of a leaf and a card on a plain ground, taken by a made-up camera. */
-function photograph({ tilt, turn, shade, ground, object, paper, without }: Scene): PhotoPixels {
+function photograph({ tilt, turn, shade, ground, object, paper, without, beside = leaf }: Scene): PhotoPixels {
   const [width, height] = [640, 480];
   const [t, s] = [(tilt / 180) * Math.PI, (turn / 180) * Math.PI];
   const project = ([x, y]: PlanPoint): PhotoPoint => {
@@ -61,7 +63,7 @@ function photograph({ tilt, turn, shade, ground, object, paper, without }: Scene
     [146, 120],
     [60, 120],
   ];
-  const lying = leaf.map(([x, y]): PlanPoint => [x - 40, y - 25]);
+  const lying = beside.map(([x, y]): PlanPoint => [x - 40, y - 25]);
   const data = new Uint8ClampedArray(width * height * 4);
   let noise = 7;
   const random = () => {
@@ -118,6 +120,14 @@ describe('a leaf beside a card', { timeout: 30_000 }, () => {
     expect(Math.abs(perimeter / outlineLength(leaf) - 1)).toBeLessThan(0.03);
     expect(outlineArea(outline)).toBeGreaterThan(0);
   });
+
+  it.each([[0, 0], [24, 30]] as const)('of four sides is not taken for the card, seen %s° aslant', (tilt, turn) => {
+    // 120 × 90 mm, a point every 5 mm.
+    const slab = [[-60, -45, 1, 0, 24], [60, -45, 0, 1, 18], [60, 45, -1, 0, 24], [-60, 45, 0, -1, 18]].flatMap(([x = 0, y = 0, dx = 0, dy = 0, steps]) =>
+      Array.from({ length: steps ?? 0 }, (_, i): PlanPoint => [x + 5 * i * dx, y + 5 * i * dy]));
+    const { area } = measureTrace(tracePhoto(photograph({ tilt, turn, shade: 0, ...dark, beside: slab }), CARD), CARD);
+    expect(Math.abs(area / (120 * 90) - 1)).toBeLessThan(0.04);
+  }); // prettier-ignore
 
   it('is measured again when a corner or a point of it is dragged', () => {
     const trace = tracePhoto(photograph({ tilt: 0, turn: 0, shade: 0, ...dark }), CARD);

@@ -1,7 +1,7 @@
 import { Checker, msg } from '../../foundation/units/index.js';
 import { refuse, type Task } from '../meshes/index.js';
 import { counterClockwise, outlineArea, outlineLength, simplified, type PlanPoint } from '../solids/index.js';
-import { cardOf, turnCard, type Corners } from './card.js';
+import { cardOf, cardUntrue, turnCard, type Corners } from './card.js';
 import { homography, mapped } from './homography.js';
 import type { PhotoPixels, PhotoPoint } from './pixels.js';
 import { patchesOf } from './segments.js';
@@ -50,9 +50,11 @@ export function tracePhoto(photo: PhotoPixels, { cardWidth, cardHeight }: TraceW
   const cards = patches
     .flatMap((patch) => {
       const card = cardOf(patch.outline);
-      return card && card.misfit < MISFIT ? [{ patch, ...card }] : [];
+      if (!card || card.misfit >= MISFIT) return [];
+      // What is measured may have four sides too: the card is the one whose sides are as long as a card's.
+      return [{ patch, ...card, off: card.misfit + cardUntrue(card.corners, cardWidth, cardHeight, [width, height]) }];
     })
-    .sort((a, b) => a.misfit - b.misfit);
+    .sort((a, b) => a.off - b.off);
   const card = cards[0];
   if (!card) throw refuse(msg('photos.noCard'), msg('photos.layCardFlat'), 'photo');
   const leaf = patches.find((patch) => patch !== card.patch);
