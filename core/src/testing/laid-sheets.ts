@@ -40,7 +40,8 @@ const TOLERANCE = 0.05;
 const sides = (outline: readonly PlanPoint[]) =>
   outline.map((from, i) => [from, outline[(i + 1) % outline.length]!] as const);
 
-function toSide([x, y]: PlanPoint, [[ax, ay], [bx, by]]: readonly [PlanPoint, PlanPoint]): number {
+/** How far a point lies from a side, mm. */
+export function toSide([x, y]: PlanPoint, [[ax, ay], [bx, by]]: readonly [PlanPoint, PlanPoint]): number {
   const [dx, dy] = [bx - ax, by - ay];
   const share = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1)));
   return Math.hypot(x - ax - share * dx, y - ay - share * dy);

@@ -9,6 +9,8 @@ const looks: Readonly<Record<PlanLine['layer'], string>> = {
   slab: 'stroke-base-content [fill:var(--concrete)]',
   measure: 'fill-none stroke-base-content [stroke-dasharray:8_5]',
   suspect: 'fill-none stroke-error stroke-[4]',
+  nail: 'fill-base-content',
+  cut: 'fill-none stroke-error stroke-2',
 };
 
 /** A pattern from above, to scale; corners that are measured between bear their numbers. */

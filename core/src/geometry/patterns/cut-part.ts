@@ -74,7 +74,7 @@ export interface PatternMould {
 
 /** Lines of a drawing from above, on a named layer. */
 export interface PlanLine {
-  readonly layer: 'wall' | 'strip' | 'centre' | 'slab' | 'measure' | 'suspect';
+  readonly layer: 'wall' | 'strip' | 'centre' | 'slab' | 'measure' | 'suspect' | 'nail' | 'cut';
   readonly points: readonly PlanPoint[];
   readonly closed: boolean;
 }

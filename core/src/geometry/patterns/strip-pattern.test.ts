@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { mouldVolume, ways, work, answer, issuesOf, sides } from '../../testing/worked-patterns.js';
+import { toSide } from '../../testing/laid-sheets.js';
 import { type PlanPoint } from '../solids/index.js';
-import { type StripPattern } from './index.js';
+import { workPattern, type StripPattern } from './index.js';
 import { nailSpacing, segmentsOf, stripsFor, wallsOf } from './strip-pattern.js';
 
 describe('strips on a board', () => {
@@ -112,5 +113,39 @@ describe('strips on a board', () => {
     expect(issuesOf(strip({ shape: 'spiral', start: 50, pitch: 40, turns: 2 }))).toEqual([
       'channel patterns.spiralOverlaps',
     ]);
+  });
+
+  it.each([
+    ['ring', strip({ shape: 'ring', diameter: 300 })],
+    ['spiral', strip({ shape: 'spiral', start: 40, pitch: 70, turns: 2.5 })],
+    ['heart', strip({ shape: 'heart', width: 300 }, { channel: 30 })],
+    ['square', strip({ shape: 'free', points: [[0, 0], [300, 0], [300, 300], [0, 300]], closed: true })],
+  ])('has as many nails drawn as are told, close beside its walls: %s', (_, pattern) => {
+    const { plan, notes } = work(pattern);
+    const nails = plan.filter(({ layer }) => layer === 'nail').map(({ points }) => [0, 1].map((k) => points.reduce((sum, p) => sum + p[k]!, 0) / points.length) as unknown as PlanPoint);
+    expect(notes.find(({ key }) => key === 'patterns.nails')!.values).toMatchObject({ count: nails.length });
+    const walls = wallsOf(pattern).walls.map(({ points }) => points);
+    for (const nail of nails) {
+      const near = Math.min(...walls.flatMap((points) => points.map((from, i) => toSide(nail, [from, points[(i + 1) % points.length]!]))));
+      expect(near).toBeLessThan(2.1);
+    }
+  }); // prettier-ignore
+
+  it('that is divided is cut square across its channel, a joint apart, into segments of one length', () => {
+    const pattern = strip({ shape: 'arc', radius: 400, angle: 170 }, { channel: 80, height: 80 });
+    const { plan } = workPattern(pattern, { density: 2.1, liftLimit: 6000 });
+    const cuts = plan.filter(({ layer }) => layer === 'cut').map(({ points }) => points);
+    const { count, length: each } = segmentsOf(wallsOf(pattern), pattern, { density: 2.1, liftLimit: 6000 });
+    expect(count).toBeGreaterThan(2);
+    expect(cuts).toHaveLength(2 * (count - 1));
+    const turn = (at: number) => Math.atan2(cuts[at]![0]![1], cuts[at]![0]![0]) * 400;
+    for (const [[ax, ay], [bx, by]] of cuts as [PlanPoint, PlanPoint][]) {
+      expect(Math.hypot(bx - ax, by - ay)).toBeCloseTo(80, 6);
+      // A cut that is square to an arc points to its middle.
+      expect(Math.abs(ax * by - ay * bx) / 80).toBeLessThan(1);
+    }
+    expect(Math.abs(turn(0) - each)).toBeLessThan(2);
+    expect(turn(1) - turn(0)).toBeCloseTo(8, 0);
+    expect(Math.abs(turn(2) - turn(1) - each)).toBeLessThan(2);
   });
 });

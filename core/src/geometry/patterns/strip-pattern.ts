@@ -13,6 +13,7 @@ import { outlineArea, simplified, type PlanPoint, type Solid } from '../solids/i
 import { centrelineOf, lineLength, offsetWall, type Centreline, type OffsetWall } from './centreline.js';
 import { cutPart, rectangle, type PatternAnswer, type PlanLine, type WorkedPattern } from './cut-part.js';
 import type { PatternWays, StripPattern } from './pattern.js';
+import { cutsAcross, nailsAlong, nailsDrawn } from './strip-plan.js';
 
 /** A strip may bulge so far between two nails, mm; nails stand no nearer and no farther than these. Handbook 19. */
 const BULGE = 1.5;
@@ -108,12 +109,27 @@ function stripMould({ line, channel, height }: StripPattern, { walls }: Walls): 
 const FINE = 0.02;
 const fewer = (points: readonly PlanPoint[]): readonly PlanPoint[] => simplified(points, FINE);
 
-function planOf({ line, walls }: Walls, { channel }: StripPattern): PlanLine[] {
+function planOf(
+  { line, walls }: Walls,
+  { channel, strip }: StripPattern,
+  segments: ReturnType<typeof segmentsOf>,
+): PlanLine[] {
   const strips = walls.map(({ points }): PlanLine => ({ layer: 'strip', points, closed: line.closed }));
   const [first, second] = walls;
   const ends = line.closed || !first || !second ? [] : [0, -1].map((k): PlanLine => ({ layer: 'strip', points: [first.points.at(k) ?? [0, 0], second.points.at(k) ?? [0, 0]], closed: false })); // prettier-ignore
   const middle: PlanLine = { layer: 'centre', points: line.steps.map(({ at }) => at), closed: line.closed };
-  return [...strips, ...ends, ...(channel === undefined ? [] : [middle])];
+  const nails = walls.flatMap((wall) => nailsAlong(wall, line, strip, nailSpacing));
+  const cuts =
+    channel === undefined || segments.count === 1
+      ? []
+      : cutsAcross(line, channel, segments.count, segments.length, SEGMENT_JOINT);
+  return [
+    ...strips,
+    ...ends,
+    ...(channel === undefined ? [] : [middle]),
+    ...cuts.map((points): PlanLine => ({ layer: 'cut', points, closed: false })),
+    ...nailsDrawn(nails),
+  ];
 }
 
 /** The sharpest bend of the walls, mm. */
@@ -181,6 +197,6 @@ export function workStrip(pattern: StripPattern, ways: PatternWays): WorkedPatte
     notes: notesOf(walls, pattern, segments.count, nails),
     cautions: segments.count > 1 ? [msg('patterns.liftCaution')] : [],
     moulds: [{ name: msg('patterns.stripMould'), shape: stripMould(pattern, walls), piece: 'slab', count: 1 }],
-    plan: planOf(walls, pattern),
+    plan: planOf(walls, pattern, segments),
   };
 }
