@@ -197,6 +197,7 @@ export class WoodPatternInput extends CutPatternInput implements WoodPattern {
   @IsOptional() @Millimetres() width?: number;
   @Millimetres() thickness: number;
   @IsOptional() @Millimetres() cord?: number;
+  @IsOptional() @Millimetres() wall?: number;
 }
 
 /** What stands in a mould beside the mix; `what` tells which sizes are wanted. */

@@ -56,12 +56,12 @@ const kept: CalendarPlanView = {
   chance: 1,
 };
 
-it('finds out anew how few sessions there can be, where copies came since a plan was kept', async () => {
+it('finds out again how few sessions there can be, where copies came since a plan was kept', async () => {
   const { result } = renderHook(() => usePlanner(fourCopies, kept), { wrapper });
   await waitFor(() => expect(result.current.judged?.plan.leastSessions).toBe(2), { timeout: 20_000 });
 });
 
-it('judges the plan that it found by what came since, and plans none anew unasked, though nothing is kept yet', async () => {
+it('judges the plan that it found by what came since, and plans none again unasked, though nothing is kept yet', async () => {
   const sent = fakeServer({ 'calendar/plan': {} });
   const { result, rerender } = renderHook(({ data }) => usePlanner(data, undefined), {
     wrapper,

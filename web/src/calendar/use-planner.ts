@@ -51,7 +51,7 @@ function useSearch(data: CalendarData, show: Dispatch<SetStateAction<Shown>>) {
     const mine = ++judging.current;
     const judged = await ask((work) => work.judge(toCome(sessions, data.facts.now)));
     if (mine !== judging.current) return;
-    // However sessions are moved, there can be no fewer; where orders or copies changed, that is found out anew.
+    // However sessions are moved, there can be no fewer; where orders or copies changed, that is found out again.
     const known = bound.current?.data === data ? bound.current.least : undefined;
     show(bounded({ judged, sessions }, known ?? 0));
     if (known !== undefined) return;

@@ -118,12 +118,13 @@ const fields: { readonly [K in CutPattern['kind']]: Fields<Extract<CutPattern, {
     number('levels', 'levels'),
     length('rod', 'rodDiameter'),
   ],
-  wood: ({ width }) => [
+  wood: ({ wood, width }) => [
     choice('wood', 'woodKind', woodKinds, (name) => `${name}Wood`),
     length('length', width === undefined ? 'castDiameter' : 'castLength'),
     length('width', 'castWidth', true),
     length('thickness', 'boardThickness'),
     length('cord', 'cord', true),
+    ...(wood === 'lid' ? [length('wall', 'lidWall', true)] : []),
   ],
   inside: ({ piece }) => [
     choice('piece.what', 'insideWhat', insideKinds, (name) => `inside${capital(name)}`),

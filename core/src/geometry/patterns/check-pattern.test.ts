@@ -104,6 +104,16 @@ describe('patterns at the door', () => {
     expect(() => workPattern(first.box, { density: 2, liftLimit: 0 })).toThrow(InputError);
   });
 
+  it('a lid rests on its wall and its lip goes into the pot; without a wall it is its lip alone', () => {
+    const lid = { kind: 'wood', wood: 'lid', length: 150, thickness: 12 } as const;
+    expect(work(lid).parts.map(({ key }) => key)).toEqual(['A']);
+    const [lip, top] = work({ ...lid, wall: 10 }).parts;
+    expect([size(lip!.outline, 0), size(top!.outline, 0)].map(Math.round)).toEqual([148, 170]);
+    expect(size(top!.marks[0]!.points, 0)).toBeCloseTo(148, 6);
+    const square = work({ ...lid, width: 100, wall: 10 }).parts[1]!;
+    expect([size(square.outline, 0), size(square.outline, 1)]).toEqual([170, 120]);
+  });
+
   it.each(woodKinds)('wood as a %s is as large as it must be, round or square', (wood) => {
     const more = { disc: -2, base: 0, roof: 50, lid: -2, feet: 0 }[wood];
     const round = work({ kind: 'wood', wood, length: 200, thickness: 18 }).parts[0]!;

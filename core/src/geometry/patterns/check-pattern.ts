@@ -135,6 +135,7 @@ function checkWood(check: Checker, pattern: WoodPattern): void {
     ['width', msg('patterns.castSize'), { min: 5, max: LARGEST_SIZE, unit: 'mm' }],
     ['thickness', msg('patterns.boardThickness'), BOARD],
     ['cord', msg('patterns.cord'), { min: 1, max: 20, unit: 'mm' }],
+    ['wall', msg('patterns.lidWall'), { min: 1, max: 300, unit: 'mm' }],
   ]);
   const { cord = 0, length, width = length } = pattern;
   const narrow = Math.min(woodSize(pattern, length), woodSize(pattern, width));

@@ -147,6 +147,8 @@ export interface WoodPattern {
   readonly thickness: number;
   /** Diameter of a cord that lies in a groove across the middle. */
   readonly cord?: number;
+  /** Of a lid: the wall that it rests on, its lip within it; without it the lid is its lip alone. */
+  readonly wall?: number;
 }
 
 /** What stands in a mould beside the mix, or is cast in, mm, degrees: by what it is. */

@@ -1,6 +1,6 @@
 import { computed, exactly, figure, line, msg } from '../../foundation/units/index.js';
 import type { PlanPoint } from '../solids/index.js';
-import { circleOutline, cutPart, rectangle, type PartMark, type WorkedPattern } from './cut-part.js';
+import { circleOutline, cutPart, rectangle, type CutPart, type PartMark, type WorkedPattern } from './cut-part.js';
 import type { WoodPattern } from './pattern.js';
 
 /** How much larger wood is than the size it goes with, mm across. Handbook 19, "Wood that fits a cast". */
@@ -13,11 +13,17 @@ const FEET_IN = 0.1;
 /** Size of the wood across, for a size of the cast, mm. */
 export const woodSize = ({ wood }: WoodPattern, size: number): number => size + MORE[wood];
 
-function outlineOf(pattern: WoodPattern): PlanPoint[] {
-  const length = woodSize(pattern, pattern.length);
-  return pattern.width === undefined
-    ? circleOutline(length / 2)
-    : rectangle(length, woodSize(pattern, pattern.width), -length / 2, -woodSize(pattern, pattern.width) / 2);
+/** About its middle: round, or of two sides. */
+const outlineOf = (length: number, width: number | undefined): PlanPoint[] =>
+  width === undefined ? circleOutline(length / 2) : rectangle(length, width, -length / 2, -width / 2);
+
+/** The top of a lid that rests on its wall, with its lip beneath; its lip alone where no wall is told. */
+function topOf(pattern: WoodPattern): CutPart[] {
+  const { wood, length, width, wall, thickness } = pattern;
+  if (wood !== 'lid' || wall === undefined) return [];
+  const top = outlineOf(length + 2 * wall, width === undefined ? undefined : width + 2 * wall);
+  const lip = outlineOf(woodSize(pattern, length), width === undefined ? undefined : woodSize(pattern, width));
+  return [cutPart({ key: 'B', name: msg('patterns.lidTop'), stuff: 'wood', count: 1, thickness, outline: top, marks: [{ points: lip, closed: true }], grain: true })]; // prettier-ignore
 }
 
 /** Where the cord lies, and where feet stand. */
@@ -34,7 +40,10 @@ function marksOf(pattern: WoodPattern): PartMark[] {
 
 /** Works out wood that goes with a cast: with the clearance it wants, the groove of a cord, and where feet stand. */
 export function workWood(pattern: WoodPattern): WorkedPattern {
-  const { wood, thickness, cord } = pattern;
+  const { wood, thickness, cord, length, width } = pattern;
+  const outline = outlineOf(woodSize(pattern, length), width === undefined ? undefined : woodSize(pattern, width));
+  const top = topOf(pattern);
+  const [lid] = top;
   const size = (name: 'patterns.woodLength' | 'patterns.woodWidth' | 'patterns.woodDiameter', of: number) => ({
     name: msg(name),
     figure: figure(woodSize(pattern, of), 'mm', computed, [
@@ -44,8 +53,8 @@ export function workWood(pattern: WoodPattern): WorkedPattern {
     ]),
   });
   return {
-    parts: [cutPart({ key: 'A', name: msg(`patterns.${wood}Wood`), stuff: 'wood', count: 1, thickness, outline: outlineOf(pattern), marks: marksOf(pattern), grain: true })], // prettier-ignore
-    pieces: [{ number: 1, part: 'A', inner: outlineOf(pattern), outer: outlineOf(pattern), thickness }],
+    parts: [cutPart({ key: 'A', name: msg(lid ? 'patterns.lidLip' : `patterns.${wood}Wood`), stuff: 'wood', count: 1, thickness, outline, marks: marksOf(pattern), grain: true }), ...top], // prettier-ignore
+    pieces: [{ number: 1, part: 'A', inner: outline, outer: outline, thickness }],
     joints: [],
     answers:
       pattern.width === undefined
