@@ -30,7 +30,8 @@ function lightOf(points: readonly Point[]): number {
 const sidesOf = (a: readonly Point[], b: readonly Point[]): Point[][] =>
   a.length === b.length ? a.map((p, i) => [p, a[(i + 1) % a.length], b[(i + 1) % b.length], b[i]] as Point[]) : [];
 
-function facesOf(pieces: readonly PlacedPart[], share: number, look: Look, standing: boolean): Face[] {
+function facesOf(pieces: readonly PlacedPart[], share: number, look: Look, kind: CutPattern['kind']): Face[] {
+  const standing = STANDING.includes(kind);
   const put = (point: Point) => turned(point, look, share, standing);
   return folded(pieces, share)
     .flatMap(({ inner, outer, holes }, piece): Face[] => {
@@ -44,7 +45,14 @@ function facesOf(pieces: readonly PlacedPart[], share: number, look: Look, stand
         ...edges.map((points) => ({ piece, points, holes: [], light: lightOf(points), edge: true })),
       ];
     })
-    .sort((p, q) => middleOf(p.points)[2] - middleOf(q.points)[2]);
+    .sort((p, q) => onBoard(kind, p, q, look) || middleOf(p.points)[2] - middleOf(q.points)[2]);
+}
+
+/** What stands on its board hides it where one looks from above, and is hidden by it from below. */
+function onBoard(kind: CutPattern['kind'], p: Face, q: Face, { tilt }: Look): number {
+  if (kind !== 'strip') return 0;
+  const first = Number(q.piece === 0) - Number(p.piece === 0);
+  return tilt < Math.PI / 2 ? first : -first;
 }
 
 /** Whether a place lies within a ring of points, on the drawing. */
@@ -63,8 +71,11 @@ function lettered(faces: readonly Face[]): Face[] {
   });
 }
 
-/** An outline of more points is a curve: its narrow sides bear no lines. */
+/** An outline of more points is a curve: its narrow sides bear no lines. A part of more panels is bent: one of them bears its letter. */
 const ROUND = 24;
+const BENT = 8;
+const isBent = (pieces: readonly PlacedPart[], piece: number): boolean =>
+  pieces.filter(({ part }) => part === pieces[piece]?.part).length > BENT;
 
 const concrete = (light: number) => `color-mix(in oklab, var(--concrete) ${Math.round(55 + 45 * light)}%, black)`;
 
@@ -125,9 +136,9 @@ export function FoldingDrawing({
   onPick?: (part: string | undefined) => void;
 }) {
   const standing = STANDING.includes(kind);
-  const faces = useMemo(() => facesOf(pieces, share, look, standing), [pieces, share, look, standing]);
+  const faces = useMemo(() => facesOf(pieces, share, look, kind), [pieces, share, look, kind]);
   const partOf = (piece: number) => pieces[piece]?.part;
-  const nearest = lettered(faces);
+  const nearest = lettered(faces).filter(({ piece }, i, all) => !isBent(pieces, piece) || all.findIndex((one) => partOf(one.piece) === partOf(piece)) === i); // prettier-ignore
   return (
     <>
       {faces.map(({ piece, points, holes, light, edge }, i) => (

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { mouldVolume, ways, work, answer, issuesOf, sides } from '../../testing/worked-patterns.js';
 import { toSide } from '../../testing/laid-sheets.js';
 import { type PlanPoint } from '../solids/index.js';
-import { workPattern, type StripPattern } from './index.js';
+import { folded, workPattern, type StripPattern } from './index.js';
 import { nailSpacing, segmentsOf, stripsFor, wallsOf } from './strip-pattern.js';
 
 describe('strips on a board', () => {
@@ -129,6 +129,27 @@ describe('strips on a board', () => {
       const near = Math.min(...walls.flatMap((points) => points.map((from, i) => toSide(nail, [from, points[(i + 1) % points.length]!]))));
       expect(near).toBeLessThan(2.1);
     }
+  }); // prettier-ignore
+
+  it.each([
+    ['ring', strip({ shape: 'ring', diameter: 300 })],
+    ['spiral', strip({ shape: 'spiral', start: 40, pitch: 70, turns: 2.5 })],
+    ['heart', strip({ shape: 'heart', width: 300 }, { channel: 30 })],
+    ['bent', strip({ shape: 'free', points: [[0, 0], [300, 0], [300, 300], [120, 420]], closed: false })],
+  ])('stands on its board along its lines when it is folded, and lies flat in rows: %s', (_, pattern) => {
+    const { pieces } = work(pattern);
+    const walls = wallsOf(pattern).walls.map(({ points }) => points);
+    const off = (at: PlanPoint) => Math.min(...walls.flatMap((points) => points.map((from, i) => toSide(at, [from, points[(i + 1) % points.length]!]))));
+    const standing = folded(pieces, 1).slice(1);
+    for (const { inner } of standing)
+      for (const [x, y, z] of inner) {
+        expect(Math.min(Math.abs(z), Math.abs(z - 30))).toBeLessThan(1e-6);
+        expect(off([x, y])).toBeLessThan(0.01);
+      }
+    const flat = folded(pieces, 0).flatMap(({ inner }) => inner);
+    expect(flat.every(([, , z]) => z === 0)).toBe(true);
+    const run = standing.reduce((sum, { inner: [a, b] }) => sum + Math.hypot(b![0] - a![0], b![1] - a![1]), 0);
+    expect(run / wallsOf(pattern).walls.reduce((sum, { length }) => sum + length, 0)).toBeCloseTo(1, 1);
   }); // prettier-ignore
 
   it('that is divided is cut square across its channel, a joint apart, into segments of one length', () => {

@@ -13,6 +13,7 @@ import { outlineArea, simplified, type PlanPoint, type Solid } from '../solids/i
 import { centrelineOf, lineLength, offsetWall, type Centreline, type OffsetWall } from './centreline.js';
 import { cutPart, rectangle, type PatternAnswer, type PlanLine, type WorkedPattern } from './cut-part.js';
 import type { PatternWays, StripPattern } from './pattern.js';
+import { standingStrips, stripBoard } from './strip-walls.js';
 import { cutsAcross, nailsAlong, nailsDrawn } from './strip-plan.js';
 
 /** A strip may bulge so far between two nails, mm; nails stand no nearer and no farther than these. Handbook 19. */
@@ -177,6 +178,7 @@ export function workStrip(pattern: StripPattern, ways: PatternWays): WorkedPatte
   const walls = wallsOf(pattern);
   const { height, strip, sheet, overlap } = pattern;
   const segments = segmentsOf(walls, pattern, ways);
+  const board = stripBoard(walls.walls, walls.line.closed);
   const nails = walls.walls.reduce((sum, wall) => sum + nailsOf(wall, walls.line.closed, walls.line.corners.length), 0);
   return {
     parts: [
@@ -189,8 +191,9 @@ export function workStrip(pattern: StripPattern, ways: PatternWays): WorkedPatte
         outline: rectangle(Math.min(sheet, walls.strip), height),
         grain: true,
       }),
+      board,
     ],
-    pieces: [],
+    pieces: standingStrips(walls.walls, walls.line.closed, height, strip, board),
     joints: [],
     answers: answersOf(walls, pattern, ways),
     warnings: [],
