@@ -23,7 +23,7 @@ import { apiExample } from './api-example.js';
 import { calendarExamples } from './calendar-examples.js';
 
 /** A schedule is looked for so long, s, over so many evenings. */
-const SECONDS = 4;
+const SECONDS = 1.5;
 const MOST_SLOTS = 60;
 const RELEASE = 30;
 

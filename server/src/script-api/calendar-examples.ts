@@ -10,7 +10,7 @@ export const calendarExamples = {
   schedule: {
     week,
     from: MONDAY,
-    to: MONDAY + 20 * DAY,
+    to: MONDAY + 15 * DAY,
     fixed: 45,
     moulds: [{ id: 'pot', copies: 3, demould: 30, release: 30 }],
     mixes: [{ id: 'grey', bucket: 20, capacity: 8000, mostPieces: 4 }],

@@ -15,7 +15,7 @@ const USUAL_LIFT = 25_000;
 /** Handbook 19, "Cutting". mm */
 const USUAL_KERF = 3;
 /** A way of cutting is looked for so long, s. */
-const SECONDS = 4;
+const SECONDS = 1.2;
 /** The same question gets the same layout. */
 const SEED = 1;
 const TRIES = 60;
