@@ -18,10 +18,18 @@ export function lookedAt([x, y, z]: Point, { yaw, tilt }: Look): Point {
   return [tx, ty * Math.cos(tilt) + z * Math.sin(tilt), z * Math.cos(tilt) - ty * Math.sin(tilt)];
 }
 
-/** A point of a net that is folded by a share, as it is seen; a net is looked at from straight above. */
-export function turned([x, y, z]: Point, { yaw, tilt }: Look, share: number, standing: boolean): Point {
-  // What stands on its lower edge is raised as it folds, and shows its first wall, which lies on its outside in the net.
+/** A point of a net that is folded by a share: what stands on its lower edge is raised as it folds. */
+export function raised([x, y, z]: Point, share: number, standing: boolean): Point {
   const rise = standing ? (Math.PI / 2) * share : 0;
-  const raised: Point = [x, y * Math.cos(rise) - z * Math.sin(rise), y * Math.sin(rise) + z * Math.cos(rise)];
-  return lookedAt(raised, { yaw: (yaw + (standing ? Math.PI : 0)) * share, tilt: tilt * share });
+  return [x, y * Math.cos(rise) - z * Math.sin(rise), y * Math.sin(rise) + z * Math.cos(rise)];
+}
+
+/** The look at what stands: it shows its first wall, which lies on its outside in the net. */
+export const lookAtStanding = (look: Look, standing: boolean): Look =>
+  standing ? { ...look, yaw: look.yaw + Math.PI } : look;
+
+/** A point of a net that is folded by a share, as it is seen; a net is looked at from straight above. */
+export function turned(point: Point, look: Look, share: number, standing: boolean): Point {
+  const { yaw, tilt } = lookAtStanding(look, standing);
+  return lookedAt(raised(point, share, standing), { yaw: yaw * share, tilt: tilt * share });
 }

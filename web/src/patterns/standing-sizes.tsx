@@ -4,7 +4,7 @@ import { folded, type CutPattern, type PlacedPart } from '@dewpot/core/patterns'
 import { QuantityField } from '../ui/quantity-field';
 import { useSay } from '../ui/say';
 import { HEIGHT, WIDTH } from './fit-drawing';
-import { lookedAt, STANDING, type Look, type Point } from './looked-at';
+import { lookAtStanding, lookedAt, raised, STANDING, type Look, type Point } from './looked-at';
 import { fieldsOf, valueAt, withValue } from './pattern-fields';
 
 /** Sizes that stand on the drawing of a kind: along, across and up; whether they are the inside's. */
@@ -58,21 +58,19 @@ function edgesOf(points: readonly Point[], look: Look): readonly (readonly [Poin
 export function SizesOnDrawing({ pattern, pieces, look, at, issues, onChange }: { pattern: CutPattern; pieces: readonly PlacedPart[]; look: Look; at: (point: Point) => readonly [number, number]; issues: readonly FieldIssue[]; onChange: (pattern: CutPattern) => void }) {
   const say = useSay();
   const sizes = sizesOf[pattern.kind];
+  const standing = STANDING.includes(pattern.kind);
+  const from = useMemo(() => lookAtStanding(look, standing), [look, standing]);
   const edges = useMemo(() => {
-    const standing = STANDING.includes(pattern.kind);
     const rings = folded(pieces, 1).flatMap(({ inner, outer }) => (sizes?.inside ? [inner] : [inner, outer]));
-    // What stands on its lower edge is raised.
-    const raised = rings.flat().map(([x, y, z]): Point => (standing ? [x, -z, y] : [x, y, z]));
-    return sizes ? edgesOf(raised, standing ? { ...look, yaw: look.yaw + Math.PI } : look) : [];
-  }, [pieces, pattern.kind, sizes, look]);
+    return sizes ? edgesOf(rings.flat().map((point) => raised(point, 1, standing)), from) : [];
+  }, [pieces, standing, sizes, from]); // prettier-ignore
   if (!sizes) return null;
   const fields = fieldsOf(pattern);
   return sizes.axes.map(([axis, path]) => {
     const [edge, field] = [edges[axis], fields.find((one) => one.path === path)];
     if (!edge || !field) return null;
     const value = valueAt(pattern, path);
-    const turned = STANDING.includes(pattern.kind) ? { ...look, yaw: look.yaw + Math.PI } : look;
-    const [x, y] = beside(at(lookedAt(edge[0], turned)), at(lookedAt(edge[1], turned)));
+    const [x, y] = beside(at(lookedAt(edge[0], from)), at(lookedAt(edge[1], from)));
     const wrong = issues.find((one) => one.field === path);
     return (
       <div key={path} className="dimension absolute" title={say(field.label)} style={{ left: `${(x / WIDTH) * 100}%`, top: `${(y / HEIGHT) * 100}%` }}>
