@@ -14,7 +14,7 @@ beforeAll(async () => {
 });
 afterAll(() => harness.close());
 
-it(`no request of ${REQUESTS} is answered with a fault of the server’s own, and none takes two seconds`, { timeout: 120_000 + REQUESTS * 60 }, async () => {
+it(`no request of ${REQUESTS} is answered with a fault of the server’s own, and none by itself takes two seconds`, { timeout: 120_000 + REQUESTS * 60 }, async () => {
   const agent = await newWorkshop(harness);
   const keys = await pouredPots(agent, Date.now() - 3_600_000);
   const { cookies: cookie } = (await agent.get('/api/session')).request as unknown as { cookies: string };

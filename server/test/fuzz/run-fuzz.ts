@@ -15,7 +15,7 @@ export interface FuzzReport {
   readonly findings: readonly Finding[];
 }
 
-/** No answer takes longer, ms. */
+/** No answer that is asked for by itself takes longer, ms. */
 const SLOW = 2_000;
 
 function send(port: number, headers: Readonly<Record<string, string>>, sent: FuzzRequest): Promise<Finding> {
@@ -32,7 +32,20 @@ function send(port: number, headers: Readonly<Record<string, string>>, sent: Fuz
 }
 
 /** A server that is too busy says so, and is right to. */
-const isFault = ({ status, ms }: Finding) => (status >= 500 && status !== 503) || status === 0 || ms > SLOW;
+const isFault = ({ status }: Finding) => (status >= 500 && status !== 503) || status === 0;
+
+/** How often a slow request is sent again by itself. Beside others on a busy machine, any may be slow. */
+const AGAIN = 3;
+
+/** The quickest answer of a request that is sent with nothing beside it. */
+async function sendAlone(port: number, headers: Readonly<Record<string, string>>, sent: FuzzRequest): Promise<Finding> {
+  let best = await send(port, headers, sent);
+  for (let i = 1; i < AGAIN && best.ms > SLOW; i++) {
+    const found = await send(port, headers, sent);
+    if (found.ms < best.ms) best = found;
+  }
+  return best;
+}
 
 /** Sends requests, some at once, and gathers the answers that must not be. */
 export async function runFuzz(
@@ -43,6 +56,7 @@ export async function runFuzz(
 ): Promise<FuzzReport> {
   const statuses: Record<number, number> = {};
   const findings: Finding[] = [];
+  const slow: FuzzRequest[] = [];
   let left = count;
   const one = async () => {
     while (left-- > 0) {
@@ -50,8 +64,13 @@ export async function runFuzz(
       const found = await send(port, headers, sent);
       statuses[found.status] = (statuses[found.status] ?? 0) + 1;
       if (isFault(found)) findings.push(found);
+      else if (found.ms > SLOW) slow.push(sent);
     }
   };
   await Promise.all(Array.from({ length: 4 }, one));
+  for (const sent of slow) {
+    const found = await sendAlone(port, headers, sent);
+    if (found.ms > SLOW) findings.push(found);
+  }
   return { statuses, findings };
 }
