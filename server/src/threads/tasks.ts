@@ -1,7 +1,7 @@
 import type { ArgumentMetadata } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
 import { monthNormals } from '@dewpot/core/ambient';
-import { checkRunEvent, paceOf, runOf, triesOf, type RunEvent } from '@dewpot/core/bench';
+import { benchRecordOf, checkRunEvent, paceOf, runOf, triesOf, type RunEvent } from '@dewpot/core/bench';
 import { benchOf, castsOf, mixLessonsOf, partsOf, type PourPart, type RunLesson } from '@dewpot/core/planning';
 import { averaged, calculateSheet, type PourLog } from '@dewpot/core/pours';
 import type { PourFinish, PourInput, PourView, RunEventTold } from '@dewpot/contract';
@@ -54,6 +54,7 @@ function lessons(pour: Bench, events: readonly RunEvent[]): RunLesson[] {
     mixId,
     pace: paceOf(steps, run, part),
     tries: triesOf(steps, run, part, windows),
+    bench: benchRecordOf(steps, run, part),
   }));
 }
 

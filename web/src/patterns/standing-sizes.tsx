@@ -7,12 +7,14 @@ import { HEIGHT, WIDTH } from './fit-drawing';
 import { lookAtStanding, lookedAt, raised, STANDING, type Look, type Point } from './looked-at';
 import { fieldsOf, valueAt, withValue } from './pattern-fields';
 
-/** Sizes that stand on the drawing of a kind: along, across and up; whether they are the inside's. */
+/** Sizes that stand on the drawing of a kind: along, across and up, or the edge that all faces share; whether they are the inside's. */
 interface StandingSizes {
   readonly axes: readonly [axis: 0 | 1 | 2, path: string][];
   readonly inside?: true;
+  readonly ofFaces?: true;
 }
 const sizesOf: { readonly [K in CutPattern['kind']]?: StandingSizes } = {
+  solid: { axes: [[0, 'edge']], inside: true, ofFaces: true },
   box: { axes: [[0, 'length'], [1, 'width'], [2, 'height']], inside: true },
   'panel-box': { axes: [[0, 'length'], [1, 'width'], [2, 'height']] },
   house: { axes: [[0, 'width'], [1, 'depth'], [2, 'eaves']] },
@@ -54,6 +56,14 @@ function edgesOf(points: readonly Point[], look: Look): readonly (readonly [Poin
   ];
 }
 
+/** The edge of a face that is drawn lowest, where nothing stands below its size. */
+function lowestEdge(rings: readonly (readonly Point[])[], look: Look): readonly (readonly [Point, Point])[] {
+  const edges = rings.flatMap((ring) => ring.map((point, i): readonly [Point, Point] => [point, ring[(i + 1) % ring.length] ?? point]));
+  const height = (edge: readonly [Point, Point]) => lookedAt(edge[0], look)[1] + lookedAt(edge[1], look)[1];
+  const [first, ...others] = edges;
+  return first ? [others.reduce((best, one) => (height(one) < height(best) ? one : best), first)] : [];
+} // prettier-ignore
+
 /** The sizes of what stands, edited where they stand on its drawing. */
 export function SizesOnDrawing({ pattern, pieces, look, at, issues, onChange }: { pattern: CutPattern; pieces: readonly PlacedPart[]; look: Look; at: (point: Point) => readonly [number, number]; issues: readonly FieldIssue[]; onChange: (pattern: CutPattern) => void }) {
   const say = useSay();
@@ -62,6 +72,7 @@ export function SizesOnDrawing({ pattern, pieces, look, at, issues, onChange }: 
   const from = useMemo(() => lookAtStanding(look, standing), [look, standing]);
   const edges = useMemo(() => {
     const rings = folded(pieces, 1).flatMap(({ inner, outer }) => (sizes?.inside ? [inner] : [inner, outer]));
+    if (sizes?.ofFaces) return lowestEdge(rings, from);
     return sizes ? edgesOf(rings.flat().map((point) => raised(point, 1, standing)), from) : [];
   }, [pieces, standing, sizes, from]); // prettier-ignore
   if (!sizes) return null;

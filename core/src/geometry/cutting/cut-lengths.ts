@@ -1,6 +1,7 @@
 import { defined } from '../../foundation/math/index.js';
 import { Checker, msg } from '../../foundation/units/index.js';
 import type { Solver } from '../../foundation/solver/index.js';
+import { costsOf } from './costs.js';
 import { filledInTurn } from './filled-in-turn.js';
 import { bestFilling, fillingsWithin, type Filling, type Wanted } from './fillings.js';
 
@@ -145,8 +146,7 @@ export function cutLengths(
   checkLengths(wanted, sticks, kerf);
   const until = clock() + seconds;
   const left = () => Math.max(0, until - clock());
-  const byPrice = sticks.every(({ price }) => price !== undefined);
-  const costs = sticks.map(({ price = 0, length }) => (byPrice ? price : length));
+  const costs = costsOf(sticks, ({ length }) => length);
   const items = wanted.map(({ length, count }): Wanted => ({ length: length + kerf, count }));
   const room = sticks.map(({ length }) => length + kerf);
   const { known, value, bound } = priced(items, sticks, kerf, costs, solve, left);

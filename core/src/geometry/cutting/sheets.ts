@@ -1,5 +1,6 @@
 import { Checker, msg } from '../../foundation/units/index.js';
 import { defined } from '../../foundation/math/index.js';
+import { costsOf } from './costs.js';
 import { outlineBox, type PlanPoint } from '../solids/index.js';
 
 /** Sheets of a size that one has or can buy: how many there are at most, and what one costs. The grain runs along its length. mm */
@@ -110,10 +111,8 @@ export function checkSheets(wanted: readonly OutlineWanted[], sheets: readonly S
 
 /** What a sheet counts for: its price, or its area where prices are not told of all. */
 export function costOf(sheets: readonly Sheet[]): (key: string) => number {
-  const byPrice = sheets.every(({ price }) => price !== undefined);
-  const costs = new Map(
-    sheets.map(({ key, price = 0, length, width }): [string, number] => [key, byPrice ? price : length * width]),
-  );
+  const each = costsOf(sheets, ({ length, width }) => length * width);
+  const costs = new Map(sheets.map(({ key }, i) => [key, each[i]]));
   return (key) => defined(costs.get(key));
 }
 

@@ -3,6 +3,7 @@ import type { Bath, Cover } from '../../process/curing/index.js';
 import type { CoatTool, Decoration, DryingAmbient, PieceUse, SealCheck, Side } from '../../process/sealing/index.js';
 import type { Bond } from '../assembly/index.js';
 import type { Fitting } from '../care/index.js';
+import type { SeenFault } from './faults.js';
 
 /** Where on a piece. */
 export const spots = ['corner', 'rim', 'base', 'core-end', 'face'] as const;
@@ -134,6 +135,9 @@ export type CastEventBody =
       readonly price?: number;
     }
   | { readonly type: 'came-later'; readonly came: CameLater; readonly note?: string }
+  | ({ readonly type: 'fault-seen'; readonly note?: string } & SeenFault)
+  /** Looked at, and nothing was wrong with it. */
+  | { readonly type: 'found-sound' }
   | { readonly type: 'broken'; readonly how?: string }
   | { readonly type: 'voided'; readonly event: string };
 

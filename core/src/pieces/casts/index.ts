@@ -5,6 +5,7 @@ export * from './demould-record.js';
 export * from './due.js';
 export * from './event-warnings.js';
 export * from './events.js';
+export * from './faults.js';
 export * from './life.js';
 export * from './mould-record.js';
 export * from './reached-state.js';

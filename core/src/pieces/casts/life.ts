@@ -24,6 +24,7 @@ import {
   type SealPlan,
   type CastTask,
 } from './events.js';
+import type { SeenFault } from './faults.js';
 
 /** Where a cast stands in the work, in its order. */
 export const stages = ['setting', 'curing', 'drying', 'sealed', 'joined', 'finished', 'broken'] as const;
@@ -68,6 +69,10 @@ export interface Life {
   readonly damage: readonly Damage[];
   /** How it left the mould: its age then in equivalent hours at 20 °C, the force it took, what damage was put down to. */
   readonly demould?: { readonly age?: number; readonly force?: Force; readonly cause?: DamageCause };
+  /** What was found wrong with it, in the order in which it was found. */
+  readonly faults?: readonly (SeenFault & { readonly at: number })[];
+  /** When it was looked at last and nothing was wrong, ms. */
+  readonly soundAt?: number;
   /** Bubbles on its faces, the worst of five grades; undefined where nobody looked. */
   readonly bubbles?: number;
   readonly wettedAt?: number;
@@ -194,7 +199,9 @@ type FinishEvent = CastEvent & {
     | 'seal-planned'
     | 'checked'
     | 'fitted'
-    | 'came-later';
+    | 'came-later'
+    | 'fault-seen'
+    | 'found-sound';
 };
 
 /** What is done from joining to the door and after. */
@@ -225,6 +232,12 @@ function applyFinish(life: Life, event: FinishEvent): Life {
       return { ...life, checks: [...(life.checks ?? []), { at, check: event.check, held: event.held }] };
     case 'fitted':
       return { ...life, fitted: [...new Set([...(life.fitted ?? []), event.fitting])] };
+    case 'fault-seen': {
+      const { type: _type, id: _id, note: _note, ...fault } = event;
+      return { ...life, faults: [...(life.faults ?? []), fault] };
+    }
+    case 'found-sound':
+      return { ...life, soundAt: at };
     case 'came-later': {
       const { came, note } = event;
       return { ...life, later: [...(life.later ?? []), { at, came, ...(note && { note }) }] };

@@ -1,3 +1,4 @@
+export * from './bench-record.js';
 export * from './check-run-event.js';
 export * from './cores.js';
 export * from './pace.js';

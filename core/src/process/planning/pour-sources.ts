@@ -3,7 +3,7 @@ import type { FindMaterial, Lot, Scoop, ScoopStep } from '../../mixing/materials
 import type { MeasuringWay } from '../../mixing/measuring/index.js';
 import type { Grade, KeptMix } from '../../mixing/mixes/index.js';
 import type { Colouring, KeptTint, KnownColours } from '../../mixing/tints/index.js';
-import type { Pace } from '../bench/index.js';
+import type { BenchRecord, Pace } from '../bench/index.js';
 import type { MouldTraits } from '../judging/index.js';
 import type { Finish, FinishRecord, MixLessons, PourLog, PourPlan } from '../pours/index.js';
 
@@ -64,6 +64,8 @@ export interface RunLesson {
   readonly mixId: string;
   readonly pace: Pace;
   readonly tries: readonly FinishRecord[];
+  /** How it was placed; undefined in pours of before this was kept. */
+  readonly bench?: BenchRecord;
 }
 
 /** Everything of a workshop that a pour is planned from. */

@@ -1,0 +1,64 @@
+import { mean, median, robustSpread } from '../../foundation/math/index.js';
+import { circumstanceKeys, circumstances, type Circumstance } from './circumstances.js';
+import { isGood, type FindingRecord } from './finding-record.js';
+
+/** So many good casts are needed to say what is usual. */
+const ENOUGH = 5;
+/** The spread of the whole workshop counts as so many casts. */
+const WEIGHT = 8;
+
+/** What good casts are compared by: the same mould and mix, else the mix, else the kind of piece. */
+export type Among = 'mould' | 'mix' | 'kind';
+
+/** What is usual of a circumstance among good casts. */
+export interface Usual {
+  readonly among: Among;
+  readonly casts: number;
+  readonly middle: number;
+  /** Of one more cast beside it. */
+  readonly spread: number;
+}
+
+const like: Readonly<Record<Among, (a: FindingRecord, b: FindingRecord) => boolean>> = {
+  mould: (a, b) => a.mouldId === b.mouldId && a.mixId === b.mixId,
+  mix: (a, b) => a.mixId === b.mixId,
+  kind: (a, b) => a.piece === b.piece,
+};
+
+const valuesOf = (records: readonly FindingRecord[], of: Circumstance): number[] =>
+  records.flatMap(({ under }) => under[of]?.value ?? []);
+
+function deviation(values: readonly number[]): number {
+  const middle = mean(values);
+  return Math.sqrt(values.reduce((sum, value) => sum + (value - middle) ** 2, 0) / Math.max(1, values.length - 1));
+}
+
+/** How much each circumstance varies over all casts of a workshop, never less than its own error. */
+export type Spreads = Readonly<Record<Circumstance, number>>;
+
+/** How much each circumstance varies over casts. */
+export function spreadsOf(records: readonly FindingRecord[]): Spreads {
+  const spread = (of: Circumstance): number => {
+    const values = valuesOf(records, of);
+    return Math.max(circumstances[of].error, values.length > 1 ? deviation(values) : 0);
+  };
+  return Object.fromEntries(circumstanceKeys.map((of) => [of, spread(of)])) as Record<Circumstance, number>;
+}
+
+/**
+ * What is usual of a circumstance among the good casts that are most like one, without that one; undefined where fewer than five are known.
+ * spread² = (n·(1.4826·MAD)² + 8·s₀²) ÷ (n + 8)·(1 + 1.6 ÷ n). Handbook 20, "One cast".
+ */
+export function usualOf(cast: FindingRecord, good: readonly FindingRecord[], of: Circumstance, spreads: Spreads): Usual | undefined {
+  for (const among of ['mould', 'mix', 'kind'] as const) {
+    const values = valuesOf(good.filter((one) => one.id !== cast.id && like[among](one, cast)), of);
+    const n = values.length;
+    if (n < ENOUGH) continue;
+    const squared = (n * robustSpread(values) ** 2 + WEIGHT * spreads[of] ** 2) / (n + WEIGHT);
+    return { among, casts: n, middle: median(values), spread: Math.sqrt(squared * (1 + 1.6 / n)) };
+  }
+  return undefined;
+} // prettier-ignore
+
+/** The good casts of a workshop. */
+export const goodOf = (records: readonly FindingRecord[]): FindingRecord[] => records.filter(isGood);

@@ -1,0 +1,121 @@
+import { goodOf, spreadsOf, usualOf, type Spreads, type Usual } from './baseline.js';
+import { causeKeys, causes, namedCauses, type Cause } from './causes.js';
+import { circumstances, type Circumstanced } from './circumstances.js';
+import type { Fault } from '../casts/index.js';
+import { faultRegression, precedes, type FaultRegression } from './fault-regression.js';
+import type { FindingRecord } from './finding-record.js';
+
+/** Weights before anything is known: a cause that the handbook names, any other, and something that is not on record. */
+const NAMED = 3;
+const OTHER = 1;
+const UNRECORDED = 3;
+/** What a record past its limit, and one well within it, speak for and against a cause. */
+const PAST = Math.log(4);
+const WITHIN = Math.log(3);
+/** A distance from the good casts speaks at most so much. */
+const MOST = 3;
+const SHOWN = 3;
+
+/** What speaks for or against a cause. */
+export interface Evidence {
+  readonly value: number;
+  /** The limit that it goes by, where there is one, and how it stands to it. */
+  readonly limit?: number;
+  readonly against: 'past' | 'within' | 'near' | 'none';
+  readonly usual?: Usual;
+  /** Distance from the good casts in the harmful direction, in spreads. */
+  readonly distance?: number;
+  readonly regression?: { readonly casts: number; readonly withFault: number; readonly term: number };
+}
+
+/** A cause with what speaks for it, and its share of all causes. */
+export interface RankedCause {
+  readonly cause: Cause;
+  readonly named: boolean;
+  readonly score: number;
+  readonly share: number;
+  readonly evidence: Evidence;
+}
+
+/** Why a fault came: the first three causes, how likely something that is not on record is, and what would have told more. */
+export interface Explanation {
+  readonly fault: Fault;
+  readonly causes: readonly RankedCause[];
+  readonly unrecorded: number;
+  /** Causes that the handbook names and of which nothing was recorded. */
+  readonly missing: readonly Cause[];
+}
+
+/** How a record stands to its limit in the harmful direction; a tenth inside it is well within. */
+function againstLimit(kind: Cause, { value, least, most }: Circumstanced): Pick<Evidence, 'limit' | 'against'> {
+  const { of, harm } = causes[kind];
+  const limit = harm > 0 ? most : least;
+  if (limit === undefined) return { against: 'none' };
+  const beyond = (value - limit) * harm;
+  // About zero a tenth is no distance: what it can be told apart by is.
+  const room = Math.max(Math.abs(limit) / 10, circumstances[of].error);
+  if (beyond > 0) return { limit, against: 'past' };
+  return { limit, against: beyond < -room ? 'within' : 'near' };
+}
+
+function evidenceOf(kind: Cause, recorded: Circumstanced, usual: Usual | undefined, regression: FaultRegression | undefined): Evidence {
+  const { of, harm } = causes[kind];
+  const distance = usual && ((recorded.value - usual.middle) / usual.spread) * harm;
+  const term = regression?.termOf(of, recorded.value, harm) ?? 0;
+  return {
+    value: recorded.value,
+    ...againstLimit(kind, recorded),
+    ...(usual && { usual }),
+    ...(distance !== undefined && { distance }),
+    ...(regression && { regression: { casts: regression.casts, withFault: regression.withFault, term } }),
+  };
+} // prettier-ignore
+
+/** ln prior + evidence. The regression stands in place of the distance: the same is not counted twice. */
+function scoreOf(named: boolean, { against, distance, regression }: Evidence): number {
+  const prior = Math.log(named ? NAMED : OTHER);
+  const past = against === 'past' ? PAST : 0;
+  const within = against === 'within' && (distance ?? 0) <= 0 ? -WITHIN : 0;
+  const far = regression ? regression.term : Math.min(MOST, Math.max(0, (distance ?? 0) - 1));
+  return prior + past + within + far;
+}
+
+/** All of a workshop's casts, ready to explain any of them. */
+export interface FindingContext {
+  readonly records: readonly FindingRecord[];
+  readonly good: readonly FindingRecord[];
+  readonly spreads: Spreads;
+}
+
+/** What explanations of a workshop's casts have in common. */
+export const findingContext = (records: readonly FindingRecord[]): FindingContext => ({
+  records,
+  good: goodOf(records),
+  spreads: spreadsOf(records),
+});
+
+/**
+ * Why a cast has a fault: each cause that was on record before the fault could come about, by ln prior + evidence, and their shares by softmax beside
+ * "something not on record". Handbook 20, "One cast". A cast without a record has no causes and says what was missing.
+ */
+export function explainFault(cast: FindingRecord, fault: Fault, { records, good, spreads }: FindingContext): Explanation {
+  const regression = faultRegression(cast, records, fault, spreads);
+  const ranked = causeKeys.flatMap((cause) => {
+    const { of } = causes[cause];
+    const recorded = cast.under[of];
+    if (!recorded || !precedes(of, fault)) return [];
+    const named = namedCauses[fault].includes(cause);
+    const evidence = evidenceOf(cause, recorded, usualOf(cast, good, of, spreads), regression);
+    return [{ cause, named, evidence, score: scoreOf(named, evidence) }];
+  });
+  const all = ranked.reduce((sum, { score }) => sum + Math.exp(score), UNRECORDED);
+  return {
+    fault,
+    causes: ranked
+      .map((one) => ({ ...one, share: Math.exp(one.score) / all }))
+      .sort((a, b) => b.share - a.share)
+      .slice(0, SHOWN),
+    unrecorded: UNRECORDED / all,
+    missing: namedCauses[fault].filter((cause) => cast.under[causes[cause].of] === undefined),
+  };
+} // prettier-ignore

@@ -1,0 +1,67 @@
+import { DAY, HOUR } from '../../foundation/units/index.js';
+import type { Expected } from '../../process/pours/index.js';
+import type { Circumstance, Circumstanced, Circumstances } from './circumstances.js';
+import { foundFaults } from './found-faults.js';
+import type { FindingRecord, Measure, WayKind } from './finding-record.js';
+import { pouredUnder, type PouredCast } from './poured-under.js';
+import { stoodUnder, type StoodCast } from './stood-under.js';
+
+/** Everything of a cast that its record is gathered from. */
+export interface GatheredFrom extends StoodCast {
+  readonly expected: Expected;
+  /** Its pour; undefined where nothing of it was recorded. */
+  readonly poured?: PouredCast;
+  /** Who poured it, by a key. */
+  readonly person?: string;
+}
+
+/** What is kept of a cast for findings, beside its keys. */
+export type KeptRecord = Pick<FindingRecord, 'seen' | 'faults' | 'under' | 'ways' | 'measured'>;
+
+const told = (pairs: readonly [Circumstance, Circumstanced | undefined][]): Circumstances =>
+  Object.fromEntries(pairs.filter(([, one]) => one !== undefined && Number.isFinite(one.value)));
+
+/** Month of a time, as of UTC: ways go by the season, not by the day. */
+const monthOf = (at: number): string => new Date(at).toISOString().slice(0, 7);
+
+function waysOf({ snapshot, life, poured, person }: GatheredFrom): Partial<Record<WayKind, string>> {
+  const { release, cover, place, copyMark, mixName, mouldName } = snapshot;
+  const under = poured && new Map(pouredUnder(poured));
+  const sealer = life.coats[0]?.sealer;
+  const tapped = under?.get('notTapped')?.value;
+  return {
+    mix: mixName,
+    mould: mouldName,
+    month: monthOf(life.pouredAt),
+    ...(release && { release }),
+    cover: cover ?? 'none',
+    ...(place && { place }),
+    ...(copyMark && { copy: `${mouldName} ${copyMark}` }),
+    ...(poured && { grade: `${poured.log.grade}`, reinforcement: under?.get('unreinforced')?.value ? 'none' : poured.mesh ? 'mesh' : 'fibre' }),
+    ...(tapped !== undefined && { compaction: tapped ? 'none' : 'tapped' }),
+    ...(sealer && { sealer }),
+    ...(person && { person }),
+  };
+} // prettier-ignore
+
+/** A weighing so soon after demoulding tells what the piece weighs fresh, ms. */
+const SOON = DAY;
+
+function measuredOf({ life, expected }: GatheredFrom): Partial<Record<Measure, number>> {
+  const out = life.demouldedAt;
+  const first = out === undefined ? undefined : life.weighings[0];
+  const soon = first && life.pouredAt + first.hour * HOUR - (out ?? 0) <= SOON;
+  return soon ? { mass: first.mass / expected.fresh } : {};
+}
+
+/** Everything that findings want to know of a cast, from its record: the one way in which it is gathered. */
+export function gatherRecord(cast: GatheredFrom): KeptRecord {
+  const { life, poured } = cast;
+  return {
+    seen: life.demouldedAt !== undefined || life.brokenAt !== undefined,
+    faults: foundFaults(cast.events),
+    under: told([...(poured ? pouredUnder(poured) : []), ...stoodUnder(cast)]),
+    ways: waysOf(cast),
+    measured: measuredOf(cast),
+  };
+}
