@@ -2,7 +2,7 @@ import { defined } from '../../foundation/math/index.js';
 import { Checker, msg } from '../../foundation/units/index.js';
 import type { Solver } from '../../foundation/solver/index.js';
 import { costsOf } from './costs.js';
-import { filledInTurn } from './filled-in-turn.js';
+import { cutAnyhow, filledInTurn } from './filled-in-turn.js';
 import { bestFilling, fillingsWithin, type Filling, type Wanted } from './fillings.js';
 
 /** Pieces of a length that are wanted, long point to long point. mm */
@@ -154,7 +154,7 @@ export function cutLengths(
   const each = defined(costs[0]);
   const proven = alike && each > 0 ? Math.ceil(bound / each - NEAR) * each : bound;
   const search = { items, known, sticks, costs, room, value, bound, proven, solve, left };
-  const found = (sticks.length === 1 && inTurn(search)) || byProgramme(search);
+  const found = (sticks.length === 1 && inTurn(search)) || byProgramme(search) || anyhow(search);
   if (!found) return undefined;
   const whole = found.used.reduce((all, { stick }) => all + defined(sticks[stick]).length, 0);
   const pieces = wanted.reduce((all, { length, count }) => all + length * count, 0);
@@ -215,6 +215,12 @@ function byProgramme({ items, known, sticks, costs, room, value, bound, proven, 
   if (again && cost <= at) return { used: usedOf(again.times, all), cost, best: again.optimal && more.length < MOST_FILLINGS };
   return first && { used: usedOf(first.times, known), cost: at, best: false };
 } // prettier-ignore
+
+/** Where the time was over before anything was found: some way, which may not be the best. */
+function anyhow({ items, sticks, room, costs }: Search): Found | undefined {
+  const used = cutAnyhow(items, sticks, room, costs);
+  return used && { used, cost: used.reduce((all, { stick }) => all + defined(costs[stick]), 0), best: false };
+}
 
 const costOf = (times: readonly number[], of: readonly Filling[], costs: readonly number[]): number =>
   times.reduce((all, many, k) => all + many * defined(costs[defined(of[k]).stick]), 0);

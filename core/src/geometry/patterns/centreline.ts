@@ -58,7 +58,7 @@ function spiralSteps(start: number, pitch: number, turns: number): LineStep[] {
         speed: pace * sweep,
       };
     },
-    Math.min(20_000, Math.ceil(STEPS * Math.max(1, turns))),
+    Math.min(20_000, Math.ceil((STEPS / 2) * Math.max(2, turns))),
   );
 }
 

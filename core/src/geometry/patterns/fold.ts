@@ -9,33 +9,55 @@ export interface FoldedPart {
   readonly holes: readonly { readonly inner: readonly Triple[]; readonly outer: readonly Triple[] }[];
 }
 
+/** A turn and a move in space. */
+type Motion = (point: Triple) => Triple;
+
 /** A point turned about the line through `from` along `axis` (a unit), by the right hand (Rodrigues). */
-function turnedAbout(point: Triple, from: Triple, axis: Triple, angle: number): Triple {
-  const arm = minus(point, from);
+function turnAbout(from: Triple, axis: Triple, angle: number): Motion {
   const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
-  const across = cross(axis, arm);
-  const along = dot(axis, arm) * (1 - cos);
-  return triple((k) => from[k] + arm[k] * cos + across[k] * sin + axis[k] * along);
+  return (point) => {
+    const arm = minus(point, from);
+    const across = cross(axis, arm);
+    const along = dot(axis, arm) * (1 - cos);
+    return triple((k) => from[k] + arm[k] * cos + across[k] * sin + axis[k] * along);
+  };
 }
 
-/** Where a point of a part's flat place comes to when the net is folded by a share of its angles. */
-function moved(pieces: readonly PlacedPart[], at: number, share: number, point: Triple): Triple {
-  let [now, piece] = [point, defined(pieces[at])];
-  // Each part hangs on one before it: a chain is never longer than all of them.
-  for (let steps = 0; piece.hinge && steps < pieces.length; steps++) {
-    const { from, to, on, angle } = piece.hinge;
+/** One motion in place of two, the first one first: as many of them as a chain is long would be made for each of its points. */
+function after(first: Motion, then: Motion): Motion {
+  const at = then(first([0, 0, 0]));
+  const [x, y, z] = ([[1, 0, 0], [0, 1, 0], [0, 0, 1]] as const).map((step) => minus(then(first(step)), at));
+  const [ux, uy, uz] = [defined(x), defined(y), defined(z)];
+  return (point) => triple((k) => at[k] + point[0] * ux[k] + point[1] * uy[k] + point[2] * uz[k]);
+} // prettier-ignore
+
+/** Where the points of each part's flat place come to when the net is folded by a share of its angles: a part goes with the one that it hangs on. */
+function motionsOf(pieces: readonly PlacedPart[], share: number): Motion[] {
+  const known = new Map<number, Motion>();
+  const still: Motion = (point) => point;
+  const motionOf = (at: number): Motion => {
+    const before = known.get(at);
+    if (before) return before;
+    // Parts that hang on each other in a ring stay where they are.
+    known.set(at, still);
+    const { hinge } = defined(pieces[at]);
+    if (!hinge) return still;
+    const { from, to, on, angle } = hinge;
     const way = minus([to[0], to[1], 0], [from[0], from[1], 0]);
-    const axis = scaled(way, 1 / Math.hypot(...way));
-    now = turnedAbout(now, [from[0], from[1], 0], axis, -angle * share);
-    piece = defined(pieces[on]);
-  }
-  return now;
+    const own = turnAbout([from[0], from[1], 0], scaled(way, 1 / Math.hypot(...way)), -angle * share);
+    const motion = after(own, motionOf(on));
+    known.set(at, motion);
+    return motion;
+  };
+  return pieces.map((_, at) => motionOf(at));
 }
 
 /** The parts of a net, folded by a share of their angles: 0 flat, 1 as the thing stands. */
 export function folded(pieces: readonly PlacedPart[], share: number): FoldedPart[] {
+  const motions = motionsOf(pieces, share);
   return pieces.map(({ inner, outer, thickness, holes = [] }, at) => {
-    const put = (z: number) => (point: PlanPoint) => moved(pieces, at, share, [point[0], point[1], z]);
+    const motion = defined(motions[at]);
+    const put = (z: number) => (point: PlanPoint) => motion([point[0], point[1], z]);
     return {
       inner: inner.map(put(0)),
       outer: outer.map(put(-thickness)),

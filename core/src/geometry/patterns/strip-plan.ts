@@ -1,4 +1,4 @@
-import { defined } from '../../foundation/math/index.js';
+import { defined, firstPlace } from '../../foundation/math/index.js';
 import type { PlanPoint } from '../solids/index.js';
 import { lineLength, type Centreline, type OffsetWall } from './centreline.js';
 import { circleOutline, type PlanLine } from './cut-part.js';
@@ -9,17 +9,27 @@ const DRAWN = 3;
 /** So many nails are drawn at most. */
 const MOST_NAILS = 600;
 
-/** The point at a length along a polyline (closed where it runs round), and the way there, radians. */
-function alongWall(points: readonly PlanPoint[], closed: boolean, share: number): { readonly at: PlanPoint; readonly way: number } {
+/** A point of a wall, and the way there, radians. */
+interface WallPoint {
+  readonly at: PlanPoint;
+  readonly way: number;
+}
+
+/** Finds the point at a share of the length of a polyline (closed where it runs round). */
+function alongWall(points: readonly PlanPoint[], closed: boolean): (share: number) => WallPoint {
   const ends = points.map((from, i) => [from, points[i + 1] ?? (closed ? defined(points[0]) : from)] as const);
-  const lengths = ends.map(([[ax, ay], [bx, by]]) => Math.hypot(bx - ax, by - ay));
-  let left = share * lengths.reduce((sum, length) => sum + length, 0);
-  const side = lengths.findIndex((length) => (left -= length) <= 1e-9);
-  const i = side < 0 ? Math.max(0, lengths.length - (closed ? 1 : 2)) : side;
-  const [[ax, ay], [bx, by]] = defined(ends[i]);
-  const back = side < 0 ? 0 : Math.min(1, Math.max(0, -left / (lengths[i] || 1)));
-  return { at: [bx + (ax - bx) * back, by + (ay - by) * back], way: Math.atan2(by - ay, bx - ax) };
-} // prettier-ignore
+  let whole = 0;
+  const runs = ends.map(([[ax, ay], [bx, by]]) => (whole += Math.hypot(bx - ax, by - ay)));
+  return (share) => {
+    const wanted = share * whole;
+    const side = firstPlace(runs.length, (i) => defined(runs[i]) >= wanted - 1e-9);
+    const i = side < runs.length ? side : Math.max(0, runs.length - (closed ? 1 : 2));
+    const [[ax, ay], [bx, by]] = defined(ends[i]);
+    const length = Math.hypot(bx - ax, by - ay) || 1;
+    const back = side < runs.length ? Math.min(1, Math.max(0, (defined(runs[i]) - wanted) / length)) : 0;
+    return { at: [bx + (ax - bx) * back, by + (ay - by) * back], way: Math.atan2(by - ay, bx - ax) };
+  };
+}
 
 /** Where nails stand along a wall, as shares of its length: whole spacings, each as wide as its bend allows. */
 function nailShares({ bends }: OffsetWall, closed: boolean, spacing: (radius: number) => number): number[] {
@@ -41,8 +51,9 @@ function nailShares({ bends }: OffsetWall, closed: boolean, spacing: (radius: nu
 /** Nails of a wall, on both sides of its strip in turn; at each corner of the line one more, on the inside of its turn. */
 export function nailsAlong(wall: OffsetWall, line: Centreline, strip: number, spacing: (radius: number) => number): PlanPoint[] {
   const beside = strip / 2 + NAIL;
+  const pointAt = alongWall(wall.points, line.closed);
   const along = nailShares(wall, line.closed, spacing).map((share, i): PlanPoint => {
-    const { at: [x, y], way } = alongWall(wall.points, line.closed, share);
+    const { at: [x, y], way } = pointAt(share);
     const out = i % 2 === 0 ? beside : -beside;
     return [x - out * Math.sin(way), y + out * Math.cos(way)];
   });

@@ -18,11 +18,16 @@ export function stripBoard(walls: readonly OffsetWall[], closed: boolean): CutPa
   return cutPart({ key: 'B', name: msg('patterns.stripBoard'), stuff: 'sheet', count: 1, thickness: BOARD, outline, marks }); // prettier-ignore
 }
 
+/** The first try at panels is as near to their wall as its size over this. */
+const COARSE = 2000;
+
 /** The corners between the panels that a wall stands as: few of its points, and its end, or its beginning again. */
 function panelCorners({ points }: OffsetWall, closed: boolean): readonly PlanPoint[] {
   const end = defined(closed ? points[0] : points[points.length - 1]);
-  for (let tolerance = 0.2; ; tolerance *= 2) {
-    const few = simplified(points, tolerance);
+  const { width, height } = outlineBox(points);
+  let few = points;
+  for (let tolerance = Math.hypot(width, height) / COARSE; ; tolerance *= 2) {
+    few = simplified(few, tolerance);
     const last = defined(few[few.length - 1]);
     const corners = last[0] === end[0] && last[1] === end[1] ? few : [...few, end];
     if (corners.length <= MOST_PANELS + 1) return corners;
