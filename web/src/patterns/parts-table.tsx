@@ -35,7 +35,8 @@ export function PartsTable({ parts, picked, onPick }: { parts: readonly CutPart[
   const units = useUnits();
   const size = (part: CutPart) => {
     const { width: length, height: width } = outlineBox(part.outline);
-    return `${units.say(length, 'mm')} × ${units.say(width, 'mm')} × ${units.say(part.thickness, 'mm')}`;
+    // A number and its unit stay on one line.
+    return [length, width, part.thickness].map((mm, i) => <span key={i} className="whitespace-nowrap">{i > 0 && '× '}{units.say(mm, 'mm')} </span>);
   };
   return (
     <div className="overflow-x-auto">

@@ -45,7 +45,7 @@ function KindChoice() {
   return (
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title={say('patterns.whatToMake')} />
-      <ul className="grid grid-cols-2 gap-3 lg:grid-cols-4">
+      <ul className="grid grid-cols-2 gap-3 lg:grid-cols-5">
         {cutPatternKinds.map((kind) => (
           <li key={kind}>
             <Link to={`/patterns/new?as=${kind}`} className="card-slab hover:border-secondary block h-full p-3">
