@@ -19,8 +19,10 @@ import {
   damageCauses,
   damageSizes,
   dressings,
+  faults,
   forces,
   goneWays,
+  severities,
   spots,
   type CameLater,
   type CastEventBody,
@@ -29,13 +31,16 @@ import {
   type Damage,
   type DamageCause,
   type Dressing,
+  type DrawnPoint,
+  type Fault,
   type Force,
   type Gone,
+  type Severity,
   type Spot,
 } from '@dewpot/core/casts';
 import { IsBoolean, IsIn, IsOptional, IsUUID } from 'class-validator';
 import { kindsOf, type AnyOf } from './kinds.js';
-import { Amount, Choices, Grams, ListOf, Millilitres, Share, Text, Time, Whole } from './limits.js';
+import { Amount, Choices, Grams, ListOf, Millilitres, Part, Share, Text, Time, Whole } from './limits.js';
 
 /** Kinds of events that a person tells of; the others the server writes itself. */
 const castEventTypes = [
@@ -61,6 +66,8 @@ const castEventTypes = [
   'bubbles',
   'finished',
   'came-later',
+  'fault-seen',
+  'found-sound',
   'broken',
   'voided',
 ] as const satisfies readonly CastEventType[];
@@ -233,6 +240,25 @@ export class CameLaterInput extends CastEventInput implements Told<'came-later'>
   @IsOptional() @Text(0, 300) note?: string;
 }
 
+/** Where on the drawing of a piece: shares of its width from the left, and of its height from the foot. */
+export class DrawnPointInput implements DrawnPoint {
+  @Share() x: number;
+  @Share() y: number;
+}
+
+export class FaultSeenInput extends CastEventInput implements Told<'fault-seen'> {
+  declare type: 'fault-seen';
+  @IsIn(faults) fault: Fault;
+  @IsIn(severities) severity: Severity;
+  @IsOptional() @IsIn(spots) spot?: Spot;
+  @IsOptional() @Part(() => DrawnPointInput) drawn?: DrawnPointInput;
+  @IsOptional() @Text(0, 300) note?: string;
+}
+
+export class FoundSoundInput extends CastEventInput implements Told<'found-sound'> {
+  declare type: 'found-sound';
+}
+
 export class BrokenInput extends CastEventInput implements Told<'broken'> {
   declare type: 'broken';
   @IsOptional() @Text(0, 300) how?: string;
@@ -268,6 +294,8 @@ export const castEvents = kindsOf(CastEventInput, 'type', {
   bubbles: BubblesInput,
   finished: FinishedInput,
   'came-later': CameLaterInput,
+  'fault-seen': FaultSeenInput,
+  'found-sound': FoundSoundInput,
   broken: BrokenInput,
   voided: VoidedInput,
 });

@@ -12,6 +12,7 @@ import { SealingModule } from './sealing/index.js';
 import type { ServerConfig } from './config.js';
 import { DevicesModule } from './devices/devices.module.js';
 import { DatabaseGuard } from './health/database-health.js';
+import { FindingsModule } from './findings/index.js';
 import { HealthModule } from './health/health.module.js';
 import { CrowdGuard } from './http/crowd.js';
 import { ProblemFilter } from './http/problem-filter.js';
@@ -37,6 +38,7 @@ export const stageModules = [
   CastsModule,
   CuringModule,
   DevicesModule,
+  FindingsModule,
   HealthModule,
   MaterialsModule,
   MixesModule,

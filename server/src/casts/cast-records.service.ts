@@ -99,7 +99,8 @@ export class CastRecordsService {
     await this.rows
       .of(CastEventEntity)
       .insert({ id: event.id, workshopId, castId: row.id, personId, event: event as object });
-    return this.keep(row, lifeOf(after), now);
+    // What findings know of it is gathered again when somebody asks.
+    return { ...(await this.keep(row, lifeOf(after), now, undefined, { finding: null })), finding: null };
   }
 
   private async locked(castId: string): Promise<CastEntity> {
@@ -111,12 +112,18 @@ export class CastRecordsService {
   }
 
   /** Keeps what the events of a cast come to. */
-  async keep(row: CastEntity, life: Life, now: number, known?: KnownForAll): Promise<CastEntity> {
+  async keep(
+    row: CastEntity,
+    life: Life,
+    now: number,
+    known?: KnownForAll,
+    more: { finding?: null } = {},
+  ): Promise<CastEntity> {
     const { id } = row;
     const dry = await this.dryness.summary({ ...row, projection: { ...row.projection, life } }, now, known);
     const wakes = life.stage === 'finished' ? wakesAt(life, await this.zone()) : undefined;
     const kept = { ...listedBy(row.snapshot, life), projection: { life, dry }, wakesAt: wakes ?? null };
-    await this.rows.of(CastEntity).update({ id }, { ...kept, projection: kept.projection as object });
+    await this.rows.of(CastEntity).update({ id }, { ...kept, ...more, projection: kept.projection as object });
     return { ...row, ...kept };
   }
 

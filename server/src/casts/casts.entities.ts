@@ -1,5 +1,6 @@
 import type { Expected } from '@dewpot/core/pours';
 import type { CastEvent, CastSnapshot, DrySummary, Life, Stage } from '@dewpot/core/casts';
+import type { KeptRecord } from '@dewpot/core/findings';
 import { Column, CreateDateColumn, Entity, Index } from 'typeorm';
 import { PourEntity } from '../pours/pours.entities.js';
 import { milliseconds, PartOf, WorkshopRow } from '../db/row.js';
@@ -33,6 +34,8 @@ export class CastEntity extends WorkshopRow {
   @Column(stored()) snapshot: CastSnapshot;
   @Column(stored()) expected: Expected;
   @Column(projectionColumn) projection: CastProjection;
+  /** What findings know of it; null while it sets, and where its record has changed since. */
+  @Column(stored({ nullable: true })) finding: KeptRecord | null;
   /** Of one that is out: when something is due to it. */
   @Index() @Column('bigint', { name: 'wakes_at', nullable: true, transformer: milliseconds }) wakesAt: number | null;
 }

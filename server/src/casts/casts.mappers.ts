@@ -15,6 +15,6 @@ export function castRow({ id, code, pourId, mouldId, stage, expected, snapshot, 
 }
 
 /** What a cast is listed by: the columns that lists of casts are ordered and chosen by. */
-export function listedBy({ mouldName, mixName }: CastSnapshot, { stage, pouredAt, damage }: Life) {
-  return { stage, pouredAt, mouldName, mixName, damaged: damage.length > 0 };
+export function listedBy({ mouldName, mixName }: CastSnapshot, { stage, pouredAt, damage, faults = [] }: Life) {
+  return { stage, pouredAt, mouldName, mixName, damaged: damage.length + faults.length > 0 };
 }

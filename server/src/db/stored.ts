@@ -28,3 +28,6 @@ export const stored = (
     from: (value: unknown) => each(value, readBy(readers)),
   },
 });
+
+/** A value of the first shape as such a column holds it, for statements that write many at once. */
+export const storedValue = (value: object): object => ({ v: 1, ...value });

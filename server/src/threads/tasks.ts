@@ -2,6 +2,14 @@ import type { ArgumentMetadata } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
 import { monthNormals } from '@dewpot/core/ambient';
 import { benchRecordOf, checkRunEvent, paceOf, runOf, triesOf, type RunEvent } from '@dewpot/core/bench';
+import {
+  compareWays,
+  explainFault,
+  findingContext,
+  watchCasts,
+  type Explanation,
+  type FindingRecord,
+} from '@dewpot/core/findings';
 import { benchOf, castsOf, mixLessonsOf, partsOf, type PourPart, type RunLesson } from '@dewpot/core/planning';
 import { averaged, calculateSheet, type PourLog } from '@dewpot/core/pours';
 import type { PourFinish, PourInput, PourView, RunEventTold } from '@dewpot/contract';
@@ -10,6 +18,7 @@ import { sourcesOf, type PlanData } from '../calculation/crossing.js';
 import { validation } from '../http/validation.js';
 import { answerTo, questionControllers } from '../script-api/index.js';
 import { redraw } from '../pictures/redraw.js';
+import { gatherFindings } from './gather-findings.js';
 
 type Bench = Pick<PourView, 'parts' | 'input'>;
 
@@ -62,6 +71,25 @@ function lessons(pour: Bench, events: readonly RunEvent[]): RunLesson[] {
 const casts = (parts: readonly (PourPart & { readonly log: PourLog })[], finish: PourFinish) =>
   castsOf(parts, finish.casts);
 
+/** Why a cast has each of its faults, among all casts of its workshop. */
+function explain(cast: FindingRecord, records: readonly FindingRecord[]): Explanation[] {
+  const context = findingContext(records);
+  return cast.faults.map(({ fault }) => explainFault(cast, fault, context));
+}
+
 /** What a thread can be asked to do. */
-export const tasks = { question, plan, months: monthNormals, runEvents, lessons, taught: mixLessonsOf, casts, redraw };
+export const tasks = {
+  question,
+  plan,
+  months: monthNormals,
+  runEvents,
+  lessons,
+  taught: mixLessonsOf,
+  casts,
+  redraw,
+  gather: gatherFindings,
+  explain,
+  ways: compareWays,
+  watch: watchCasts,
+};
 export type Tasks = typeof tasks;

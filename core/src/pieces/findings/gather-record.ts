@@ -16,7 +16,13 @@ export interface GatheredFrom extends StoodCast {
 }
 
 /** What is kept of a cast for findings, beside its keys. */
-export type KeptRecord = Pick<FindingRecord, 'seen' | 'faults' | 'under' | 'ways' | 'measured'>;
+export type KeptRecord = Omit<FindingRecord, 'id' | 'code' | 'mouldId' | 'at'>;
+
+/** A kept record with the keys of its cast. */
+export const keyedRecord = (
+  { id, code, mouldId, at }: Pick<FindingRecord, 'id' | 'code' | 'mouldId' | 'at'>,
+  kept: KeptRecord,
+): FindingRecord => ({ id, code, mouldId, at, ...kept });
 
 const told = (pairs: readonly [Circumstance, Circumstanced | undefined][]): Circumstances =>
   Object.fromEntries(pairs.filter(([, one]) => one !== undefined && Number.isFinite(one.value)));
@@ -56,8 +62,10 @@ function measuredOf({ life, expected }: GatheredFrom): Partial<Record<Measure, n
 
 /** Everything that findings want to know of a cast, from its record: the one way in which it is gathered. */
 export function gatherRecord(cast: GatheredFrom): KeptRecord {
-  const { life, poured } = cast;
+  const { snapshot, life, poured } = cast;
   return {
+    mixId: snapshot.mixId ?? '',
+    piece: snapshot.piece,
     seen: life.demouldedAt !== undefined || life.brokenAt !== undefined,
     faults: foundFaults(cast.events),
     under: told([...(poured ? pouredUnder(poured) : []), ...stoodUnder(cast)]),

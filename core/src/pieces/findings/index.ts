@@ -15,4 +15,5 @@ export * from './poured-under.js';
 export * from './stood-under.js';
 export * from './trial.js';
 export * from './verdict.js';
+export * from './watch-casts.js';
 export * from './watch.js';

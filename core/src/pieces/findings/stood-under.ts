@@ -75,7 +75,9 @@ function coldest({ snapshot, life, ambient, courses }: StoodCast): Circumstanced
   const age = ageOfShare(snapshot.binderClass, Math.min(1, FROST_PROOF / (snapshot.strength ?? USUAL_STRENGTH)));
   const proof = age === undefined ? undefined : hourOfAgeAlong(courses, age, FIRST_WEEKS);
   const until = proof === undefined ? life.pouredAt + FIRST_WEEKS * HOUR : proof * HOUR;
-  const young = ambient.filter(({ at }) => at >= life.pouredAt && at <= until).map(({ temperature }) => temperature);
+  // Each reading holds until the next.
+  const held = ambient.filter(({ at }, i) => (ambient[i + 1]?.at ?? Infinity) > life.pouredAt && at <= until);
+  const young = held.map(({ temperature }) => temperature);
   return young.length === 0 ? undefined : { value: Math.min(...young), least: 0 };
 }
 

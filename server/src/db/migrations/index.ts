@@ -18,6 +18,7 @@ import { Lists1796700000000 } from './17-lists.js';
 import { Calendar1796800000000 } from './18-calendar.js';
 import { Patterns1796900000000 } from './19-patterns.js';
 import { Stock1797000000000 } from './20-stock.js';
+import { Findings1797100000000 } from './21-findings.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -41,4 +42,5 @@ export const migrations = [
   Calendar1796800000000,
   Patterns1796900000000,
   Stock1797000000000,
+  Findings1797100000000,
 ] as const;

@@ -1,0 +1,25 @@
+import type { AllWays, Circumstances, Explanation, WatchedCasts } from '@dewpot/core/findings';
+import type { SeenFault } from '@dewpot/core/casts';
+
+/** What is known of why a cast came out as it did. */
+export interface CastFindings {
+  /** It left its mould: until then nothing can be said. */
+  readonly seen: boolean;
+  readonly good: boolean;
+  readonly faults: readonly SeenFault[];
+  readonly explanations: readonly Explanation[];
+  readonly under: Circumstances;
+  /** All casts that it was compared with. */
+  readonly casts: number;
+}
+
+/** Every way beside every other; `left` casts are still to be gathered. */
+export interface AllWaysView extends AllWays {
+  readonly casts: number;
+  readonly left: number;
+}
+
+/** What is watched from cast to cast. */
+export interface WatchView extends WatchedCasts {
+  readonly left: number;
+}

@@ -1,0 +1,163 @@
+import { Injectable } from '@nestjs/common';
+import { defined } from '@dewpot/core/math';
+import { DAY, HOUR } from '@dewpot/core/units';
+import { thinned } from '@dewpot/core/ambient';
+import { ambientAtTime, standing, type CastEvent } from '@dewpot/core/casts';
+import { usualMoistCuring } from '@dewpot/core/curing';
+import { keyedRecord, type FindingRecord, type KeptRecord } from '@dewpot/core/findings';
+import { releaseCalled, releasesFor } from '@dewpot/core/moulds';
+import { In, IsNull, Not } from 'typeorm';
+import { PersonEntity } from '../accounts/accounts.entities.js';
+import { PlaceSeriesCache, staysOf } from '../ambient/index.js';
+import { CalculationPool } from '../calculation/calculation-pool.js';
+import { CastEntity, CastEventEntity } from '../casts/casts.entities.js';
+import { lockPours } from '../casts/index.js';
+import { DemouldsService } from '../curing/index.js';
+import { storedValue } from '../db/stored.js';
+import { WorkshopContext } from '../db/workshop-context.js';
+import { MouldEntity } from '../moulds/moulds.entities.js';
+import { PourEntity } from '../pours/pours.entities.js';
+import type { CastToGather, GatheredAir, PourToGather, ToGather } from '../threads/gather-findings.js';
+
+/** So many records are gathered together, and so many of these rounds before an answer. */
+const TOGETHER = 100;
+const MOST_ROUNDS = 4;
+/** The latest casts that findings look at. */
+const MOST_RECORDS = 5_000;
+/** The air of a cast's first weeks is looked at, ms. */
+const LOOKED_AT = 35 * DAY;
+
+/** Everything that findings know, and how many casts are still to be gathered. */
+export interface Gathered {
+  readonly records: readonly FindingRecord[];
+  readonly left: number;
+}
+
+/** What each cast stood under: gathered from its record when somebody asks, and kept until something happens to it. */
+@Injectable()
+export class FindingRecordsService {
+  constructor(
+    private readonly rows: WorkshopContext,
+    private readonly climates: PlaceSeriesCache,
+    private readonly demoulds: DemouldsService,
+    private readonly calculations: CalculationPool,
+  ) {}
+
+  /** The records of a workshop's latest casts. What has changed is gathered first, some hundreds at the most. */
+  async all(): Promise<Gathered> {
+    let left = 0;
+    for (let round = 0; round < MOST_ROUNDS; round++) {
+      left = await this.gatherSome();
+      if (left === 0) break;
+    }
+    return { records: await this.rows.transaction(() => this.kept()), left };
+  }
+
+  /** Gathers some of the records that have changed; answers how many there are beyond them. */
+  private async gatherSome(): Promise<number> {
+    const found = await this.rows.transaction(() => this.toGather());
+    if (found.ids.length === 0) return 0;
+    const records = await this.calculations.run('gather', found.batch);
+    await this.rows.transaction(() => this.keep(found, records));
+    return found.beyond;
+  }
+
+  private async toGather() {
+    const where = { stage: Not('setting' as const), finding: IsNull() };
+    const [casts, count] = await this.rows.of(CastEntity).findAndCount({ where, order: { pouredAt: 'DESC', id: 'ASC' }, take: TOGETHER });
+    const castIds = casts.map(({ id }) => id);
+    const told = casts.length === 0 ? [] : await this.rows.of(CastEventEntity).find({ where: { castId: In(castIds) }, order: { recordedAt: 'ASC', id: 'ASC' } });
+    const eventsOf = (id: string) => told.flatMap(({ castId, event }): CastEvent[] => (castId === id ? [event] : []));
+    return {
+      ids: castIds,
+      counts: castIds.map((id) => eventsOf(id).length),
+      beyond: count - casts.length,
+      batch: await this.batchOf(casts, eventsOf),
+    };
+  } // prettier-ignore
+
+  /** Casts with the pours, the air and the moulds that they have in common. */
+  private async batchOf(casts: readonly CastEntity[], eventsOf: (id: string) => readonly CastEvent[]): Promise<ToGather> {
+    const { settings } = await this.rows.workshop();
+    const airs: Record<string, GatheredAir> = {};
+    const [cycles, wantsRelease, age] = [await this.cyclesOf(casts), await this.wantsRelease(casts), await this.demoulds.ages(casts)];
+    const places = casts.length > 0 ? await this.climates.places() : [];
+    const given: CastToGather[] = [];
+    for (const cast of casts) {
+      const { id, mouldId, pourId, snapshot, expected, projection: { life } } = cast;
+      const stays: { from: number; air: string }[] = [];
+      for (const { from, place } of staysOf(cast, places)) {
+        const air = `${pourId} ${place.id}`;
+        airs[air] ??= await this.airOf(place, life.pouredAt);
+        stays.push({ from, air });
+      }
+      const release = releaseCalled(snapshot.release);
+      given.push({ mouldId, snapshot, life, events: standing(eventsOf(id)), expected, stays, proposed: age(cast), pour: pourId, cycles: cycles.get(id) ?? 0, noRelease: wantsRelease(mouldId) && (release === undefined || release === 'none') });
+    }
+    return { casts: given, airs, pours: await this.poursOf(casts), moistCuring: settings.moistCuring ?? usualMoistCuring };
+  } // prettier-ignore
+
+  /** The air of a place in a cast's first weeks; what held before them holds at their beginning, and what was last at their end. */
+  private async airOf(place: Parameters<PlaceSeriesCache['series']>[0], poured: number): Promise<GatheredAir> {
+    const [now, from] = [Date.now(), poured - HOUR];
+    const until = Math.min(now, poured + LOOKED_AT);
+    const { recorded, basis } = await this.climates.series(place, from, now);
+    const at = (time: number) => [ambientAtTime(recorded, time)].flatMap((one) => (one ? [{ ...one, at: time }] : []));
+    const within = recorded.filter((one) => one.at > from && one.at < until);
+    return { guessed: basis === 'guess', readings: [...at(from), ...thinned(within, HOUR / 2), ...at(until)] };
+  }
+
+  private async poursOf(casts: readonly CastEntity[]): Promise<Record<string, PourToGather>> {
+    const ids = [...new Set(casts.map(({ pourId }) => pourId))];
+    const pours = ids.length === 0 ? [] : await this.rows.of(PourEntity).findBy({ id: In(ids) });
+    const people = await this.rows.of(PersonEntity).find({ select: { id: true, name: true } });
+    return Object.fromEntries(
+      pours.map(({ id, input, parts, lessons, finishedBy }): [string, PourToGather] => {
+        const person = people.find((one) => one.id === finishedBy)?.name;
+        return [id, { input, parts, lessons: lessons ?? [], ...(person && { person }) }];
+      }),
+    );
+  }
+
+  /** How many casts each one's copy of its mould gave before it. */
+  private async cyclesOf(casts: readonly CastEntity[]): Promise<Map<string, number>> {
+    const moulds = [...new Set(casts.map(({ mouldId }) => mouldId))];
+    if (moulds.length === 0) return new Map();
+    const found: { id: string; before: string }[] = await this.rows.manager.query(
+      `select id, row_number() over (partition by mould_id, snapshot ->> 'copyMark' order by poured_at, id) - 1 as before
+         from casts where workshop_id = $1 and mould_id = any($2)`,
+      [this.rows.workshopId, moulds],
+    );
+    return new Map(found.map(({ id, before }) => [id, Number(before)]));
+  }
+
+  /** Whether nothing can be cast in a mould that nothing was put on. */
+  private async wantsRelease(casts: readonly CastEntity[]): Promise<(mouldId: string) => boolean> {
+    const ids = [...new Set(casts.map(({ mouldId }) => mouldId))];
+    const moulds = ids.length === 0 ? [] : await this.rows.of(MouldEntity).findBy({ id: In(ids) });
+    return (mouldId) => {
+      const material = moulds.find(({ id }) => id === mouldId)?.body.material;
+      return material !== undefined && !releasesFor(material).includes('none');
+    };
+  }
+
+  /** Keeps what was gathered, unless something happened to a cast meanwhile: then it is gathered again. */
+  private async keep({ ids, counts }: { readonly ids: readonly string[]; readonly counts: readonly number[] }, records: readonly KeptRecord[]): Promise<void> {
+    // What happens to a cast waits for its pour: with these held, what is counted now stands.
+    await lockPours(this.rows, ids);
+    const values = ids.map((id, i) => ({ id, count: defined(counts[i]), finding: storedValue(defined(records[i])) }));
+    await this.rows.manager.query(
+      `update casts c set finding = g.finding from jsonb_to_recordset($2::jsonb) as g(id uuid, count int, finding jsonb)
+         where c.workshop_id = $1 and c.id = g.id
+           and (select count(*) from cast_events e where e.workshop_id = $1 and e.cast_id = g.id) = g.count`,
+      [this.rows.workshopId, JSON.stringify(values)],
+    );
+  } // prettier-ignore
+
+  private async kept(): Promise<FindingRecord[]> {
+    const found = await this.rows.of(CastEntity).createQueryBuilder('c')
+      .select(['c.id', 'c.code', 'c.mouldId', 'c.pouredAt', 'c.finding'])
+      .where('c.finding is not null').orderBy('c.pouredAt', 'DESC').addOrderBy('c.id').limit(MOST_RECORDS).getMany();
+    return found.flatMap(({ finding, pouredAt: at, ...keys }) => (finding ? [keyedRecord({ ...keys, at }, finding)] : []));
+  } // prettier-ignore
+}

@@ -1,0 +1,40 @@
+import { Injectable } from '@nestjs/common';
+import { isGood } from '@dewpot/core/findings';
+import type { AllWaysView, CastFindings, WatchView } from '@dewpot/contract';
+import { CalculationPool } from '../calculation/calculation-pool.js';
+import { WorkshopContext } from '../db/workshop-context.js';
+import { CastEntity } from '../casts/casts.entities.js';
+import { ProblemError } from '../http/problem-error.js';
+import { FindingRecordsService } from './finding-records.service.js';
+
+/** Why casts came out as they did, and which ways do better. */
+@Injectable()
+export class FindingsService {
+  constructor(
+    private readonly rows: WorkshopContext,
+    private readonly records: FindingRecordsService,
+    private readonly calculations: CalculationPool,
+  ) {}
+
+  /** Why a cast has its faults. @throws ProblemError 404 */
+  async ofCast(id: string): Promise<CastFindings> {
+    if (!(await this.rows.transaction(() => this.rows.of(CastEntity).existsBy({ id })))) throw ProblemError.notFound('cast'); // prettier-ignore
+    const { records } = await this.records.all();
+    const record = records.find((one) => one.id === id);
+    if (!record) return { seen: false, good: false, faults: [], explanations: [], under: {}, casts: records.length };
+    const explanations = record.faults.length === 0 ? [] : await this.calculations.run('explain', record, records);
+    return { seen: record.seen, good: isGood(record), faults: record.faults, explanations, under: record.under, casts: records.length };
+  } // prettier-ignore
+
+  /** Every way beside every other of its kind. */
+  async ways(): Promise<AllWaysView> {
+    const { records, left } = await this.records.all();
+    return { ...(await this.calculations.run('ways', records)), casts: records.filter(({ seen }) => seen).length, left };
+  } // prettier-ignore
+
+  /** What is watched from cast to cast. */
+  async watch(): Promise<WatchView> {
+    const { records, left } = await this.records.all();
+    return { ...(await this.calculations.run('watch', records)), left };
+  }
+}
