@@ -1,4 +1,4 @@
-import { defined } from '@dewpot/core/math';
+import { defined, stream } from '@dewpot/core/math';
 import { DAY, HOUR } from '@dewpot/core/units';
 import type { PieceKind } from '@dewpot/core/moulds';
 import { initialSet, moistDaysTo } from '@dewpot/core/binders';
@@ -84,11 +84,12 @@ function dryingOf(
   uncovered: number,
   now: number,
   sealer: SealerKind | undefined,
+  weighed: readonly Weighing[],
   random: () => number,
 ): Happened[] {
   const step = cast.expected.fresh < 1500 ? 1 : 2;
   const events: Happened[] = [];
-  const weighings: Weighing[] = [];
+  const weighings = [...weighed];
   const patience = 2 + Math.floor(random() * 3);
   for (let day = 1; uncovered + day * DAY <= now; day++) {
     const at = uncovered + day * DAY;
@@ -114,6 +115,27 @@ function wettingsOf(demoulded: number, uncovered: number, random: () => number):
     .filter((at) => at < uncovered && random() < 0.85)
     .map((at) => ({ type: 'wetted', at }));
 }
+
+/** The same numbers for the same cast, beside those that all casts share. */
+const ownNumbers = (code: string) =>
+  stream([...code].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 1e9, 11));
+
+/** What was weighed and seen on the morning of demoulding: what stood open is crazed mostly, and a tufa bowl cracked for it. */
+function seenOf({ code, snapshot: { cover, piece }, expected }: CastRow, demoulded: number): Happened[] {
+  const chance = ownNumbers(code);
+  const [step, light] = [expected.fresh < 1500 ? 1 : 5, 0.975 + 0.02 * chance()];
+  const mass = Math.round((expected.fresh * light) / step) * step;
+  const open = cover === 'none';
+  const drawn = { x: 0.3 + 0.4 * chance(), y: 0.6 + 0.3 * chance() };
+  const crazed = chance() < (open ? 0.8 : 0.03);
+  const at = demoulded + HOUR;
+  return [
+    ...(chance() < 0.6 ? [{ type: 'weighed', at, mass, step, sure: true } as const] : []),
+    ...(open && piece === 'hypertufa-pot' ? [{ type: 'fault-seen', at, fault: 'crack', severity: 'spoilt', spot: 'face', drawn } as const] : []),
+    ...(crazed ? [{ type: 'fault-seen', at, fault: 'crazing', severity: 'clear', spot: 'face', drawn } as const] : []),
+    ...(!crazed && chance() < 0.4 ? [{ type: 'found-sound', at } as const] : []),
+  ];
+} // prettier-ignore
 
 /** What happened to the casts of one pour up to `now`, each on its own; alike but for chance. `bare` ones are not sealed. */
 export function livesOf(
@@ -146,12 +168,17 @@ export function livesOf(
         { type: 'demoulded', at: demoulded, damage: damageOf(hurry, piece, random), force },
         { type: 'bubbles', at: demoulded + HOUR / 2, face: 'face', grade: 1 + Math.floor(random() * 3) },
       ];
+      const seen = seenOf(cast, demoulded);
+      const weighed = seen.flatMap((one) =>
+        one.type === 'weighed' ? [{ ...one, hour: (one.at - poured) / HOUR }] : [],
+      );
+      events.push(...seen);
       if (random() < 0.02) events.push({ type: 'broken', at: demoulded + HOUR, how: 'slipped on the bench' });
       else
         events.push(
           ...wettingsOf(demoulded, uncovered, random),
           { type: 'uncovered', at: uncovered },
-          ...dryingOf(cast, uncovered, now, sealer, random),
+          ...dryingOf(cast, uncovered, now, sealer, weighed, random),
         );
       return [cast.id, events.filter(({ at }) => at <= now)];
     }),

@@ -9,6 +9,7 @@ import en_casts from '../en/casts.json' with { type: 'json' };
 import en_curing from '../en/curing.json' with { type: 'json' };
 import en_demo from '../en/demo.json' with { type: 'json' };
 import en_files from '../en/files.json' with { type: 'json' };
+import en_findings from '../en/findings.json' with { type: 'json' };
 import en_glossary from '../en/glossary.json' with { type: 'json' };
 import en_judging from '../en/judging.json' with { type: 'json' };
 import en_materials from '../en/materials.json' with { type: 'json' };
@@ -41,6 +42,7 @@ import es_casts from '../es/casts.json' with { type: 'json' };
 import es_curing from '../es/curing.json' with { type: 'json' };
 import es_demo from '../es/demo.json' with { type: 'json' };
 import es_files from '../es/files.json' with { type: 'json' };
+import es_findings from '../es/findings.json' with { type: 'json' };
 import es_glossary from '../es/glossary.json' with { type: 'json' };
 import es_judging from '../es/judging.json' with { type: 'json' };
 import es_materials from '../es/materials.json' with { type: 'json' };
@@ -77,6 +79,7 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     curing: en_curing,
     demo: en_demo,
     files: en_files,
+    findings: en_findings,
     glossary: en_glossary,
     judging: en_judging,
     materials: en_materials,
@@ -111,6 +114,7 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     curing: es_curing,
     demo: es_demo,
     files: es_files,
+    findings: es_findings,
     glossary: es_glossary,
     judging: es_judging,
     materials: es_materials,

@@ -17,7 +17,7 @@ const usual: Readonly<Record<Circumstance, readonly [middle: number, spread: num
   {
     water: [1, 0.03, 0.9, 1.1],
     ratio: [0.48, 0.02, undefined, 0.6],
-    grade: [0, 0.3, -0.9, 0.9],
+    grade: [0, 0.2, -0.9, 0.9],
     moisture: [0.04, 0.015, undefined, 0.12],
     binderAge: [40, 15, undefined, 91],
     pigment: [0.5, 0.12, 0.1, 1],
@@ -32,7 +32,7 @@ const usual: Readonly<Record<Circumstance, readonly [middle: number, spread: num
     noRelease: [0, 0, undefined, 0.5],
     cycles: [12, 5, undefined, 40],
     evaporation: [0.15, 0.08, undefined, 0.5],
-    evaporationHours: [0, 0.3, undefined, 1],
+    evaporationHours: [0, 0.15, undefined, 0.5],
     uncovered: [0, 0, undefined, 0.5],
     coldest: [10, 3, 2],
     corePull: [1, 0.08, 0.7, 1.4],

@@ -82,13 +82,15 @@ export class FindingRecordsService {
     const airs: Record<string, GatheredAir> = {};
     const [cycles, wantsRelease, age] = [await this.cyclesOf(casts), await this.wantsRelease(casts), await this.demoulds.ages(casts)];
     const places = casts.length > 0 ? await this.climates.places() : [];
+    // Loaded once from the first of them on, not again for each that is older.
+    const earliest = Math.min(...casts.map(({ pouredAt }) => pouredAt));
     const given: CastToGather[] = [];
     for (const cast of casts) {
       const { id, mouldId, pourId, snapshot, expected, projection: { life } } = cast;
       const stays: { from: number; air: string }[] = [];
       for (const { from, place } of staysOf(cast, places)) {
         const air = `${pourId} ${place.id}`;
-        airs[air] ??= await this.airOf(place, life.pouredAt);
+        airs[air] ??= await this.airOf(place, life.pouredAt, earliest);
         stays.push({ from, air });
       }
       const release = releaseCalled(snapshot.release);
@@ -98,10 +100,14 @@ export class FindingRecordsService {
   } // prettier-ignore
 
   /** The air of a place in a cast's first weeks; what held before them holds at their beginning, and what was last at their end. */
-  private async airOf(place: Parameters<PlaceSeriesCache['series']>[0], poured: number): Promise<GatheredAir> {
+  private async airOf(
+    place: Parameters<PlaceSeriesCache['series']>[0],
+    poured: number,
+    earliest: number,
+  ): Promise<GatheredAir> {
     const [now, from] = [Date.now(), poured - HOUR];
     const until = Math.min(now, poured + LOOKED_AT);
-    const { recorded, basis } = await this.climates.series(place, from, now);
+    const { recorded, basis } = await this.climates.series(place, earliest - HOUR, now);
     const at = (time: number) => [ambientAtTime(recorded, time)].flatMap((one) => (one ? [{ ...one, at: time }] : []));
     const within = recorded.filter((one) => one.at > from && one.at < until);
     return { guessed: basis === 'guess', readings: [...at(from), ...thinned(within, HOUR / 2), ...at(until)] };

@@ -22,6 +22,7 @@ import {
   EndMoistCuringForm,
   WetForm,
 } from '../curing';
+import { LookOverForm } from '../findings';
 import { PostponeForm } from './postpone-form';
 import { SecondChance, type Sent } from './second-chance';
 import type { ActionProps } from '../ui/casts/action-props';
@@ -29,11 +30,12 @@ import { useRecord } from '../ui/casts/use-record';
 import { useSay } from '../ui/say';
 
 /** What can be done to a cast: the tasks of today, and what is done between them. */
-export type CastAction = CastTask | 'postpone' | 'soak' | 'trim' | 'decorate' | 'add-fittings' | 'move' | 'inspect';
+export type CastAction =
+  CastTask | 'postpone' | 'soak' | 'trim' | 'decorate' | 'add-fittings' | 'move' | 'inspect' | 'look-over';
 
 const actionsIn: Record<Stage, readonly CastAction[]> = {
   setting: ['demould', 'remove-core', 'wet', 'cover', 'move', 'inspect'],
-  curing: ['wet', 'cover', 'end-moist-curing', 'soak', 'trim', 'weigh', 'move', 'inspect'],
+  curing: ['wet', 'cover', 'end-moist-curing', 'soak', 'trim', 'weigh', 'move', 'look-over', 'inspect'],
   drying: [
     'weigh',
     'moisture-test',
@@ -45,12 +47,25 @@ const actionsIn: Record<Stage, readonly CastAction[]> = {
     'add-fittings',
     'finish',
     'move',
+    'look-over',
     'inspect',
   ],
-  sealed: ['coat', 'seal-test', 'add-fittings', 'finish', 'decorate', 'weigh', 'wet', 'trim', 'move', 'inspect'],
-  joined: [],
-  finished: ['record-condition', 'reseal', 'seal-test', 'inspect'],
-  broken: [],
+  sealed: [
+    'coat',
+    'seal-test',
+    'add-fittings',
+    'finish',
+    'decorate',
+    'weigh',
+    'wet',
+    'trim',
+    'move',
+    'look-over',
+    'inspect',
+  ],
+  joined: ['look-over'],
+  finished: ['record-condition', 'reseal', 'seal-test', 'look-over', 'inspect'],
+  broken: ['look-over'],
 };
 
 const actionWords: Record<CastAction, Phrase> = {
@@ -62,6 +77,7 @@ const actionWords: Record<CastAction, Phrase> = {
   'add-fittings': msg('casts.addFittings'),
   move: msg('casts.move'),
   inspect: msg('casts.inspect'),
+  'look-over': msg('casts.lookOver'),
 };
 
 const forms: Record<CastAction, (props: ActionProps) => React.ReactNode> = {
@@ -86,6 +102,7 @@ const forms: Record<CastAction, (props: ActionProps) => React.ReactNode> = {
   'record-condition': (props) => <RecordConditionForm {...props} />,
   reseal: (props) => <CoatForm {...props} />,
   inspect: (props) => <InspectForm {...props} />,
+  'look-over': (props) => <LookOverForm {...props} />,
 };
 
 /** What can be done to these casts: to unlike ones only what fits them all. */

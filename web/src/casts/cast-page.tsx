@@ -16,6 +16,7 @@ import { CastActions, type CastAction } from './cast-actions';
 import { CastFigures, CastGrounds } from './cast-grounds';
 import { CastRecord } from './cast-record';
 import { DrynessSlab, LeachingSlab, SealedSlab } from '../sealing';
+import { WhySlab } from '../findings';
 import { LifeChart } from './life-chart';
 import { ShareSlab } from '../care';
 import { stageOf } from '../ui/casts/stage-words';
@@ -72,6 +73,7 @@ function CastLife({ cast }: { cast: CastDetail }) {
             <DrynessSlab cast={cast} now={now} />
             <SealedSlab cast={cast} now={now} />
             <LeachingSlab cast={cast} />
+            <WhySlab cast={cast} onLookOver={() => setDoing({ action: 'look-over' })} />
             <CastRecord cast={cast} now={now} />
           </div>
           <div className="space-y-4">

@@ -2,6 +2,7 @@ import { msg, type Message } from '@dewpot/core/units';
 import {
   Beaker,
   CalendarDays,
+  ChartNoAxesCombined,
   Container,
   Hammer,
   Layers,
@@ -31,6 +32,7 @@ export const stations: readonly Station[] = [
   { path: '/pours', name: msg('shell.pour'), icon: Hammer, thumb: true },
   { path: '/calendar', name: msg('shell.calendar'), icon: CalendarDays },
   { path: '/casts', name: msg('shell.casts'), icon: Sprout, thumb: true },
+  { path: '/findings', name: msg('shell.findings'), icon: ChartNoAxesCombined },
   { path: '/materials', name: msg('shell.materials'), icon: PackageOpen },
   { path: '/workshop', name: msg('shell.workshop'), icon: Settings2 },
 ];

@@ -21,7 +21,7 @@ export const circumstances = {
   /** Free water to cement. */
   ratio: { unit: 'ratio', decimals: 2, error: 0.01, phase: 'pour' },
   /** Grades wetter than planned. */
-  grade: { unit: 'count', decimals: 0, error: 0.5, phase: 'pour' },
+  grade: { unit: 'count', decimals: 0, error: 0.25, phase: 'pour' },
   /** Of the sand, as a share of its dry mass. */
   moisture: { unit: '%', decimals: 1, error: 0.01, phase: 'pour' },
   /** Since the cement was opened. */
@@ -50,7 +50,7 @@ export const circumstances = {
   /** The worst evaporation of the first day. */
   evaporation: { unit: 'kg/m²/h', decimals: 2, error: 0.05, phase: 'mould' },
   /** Hours of the first day over the limit. */
-  evaporationHours: { unit: 'h', decimals: 1, error: 0.5, phase: 'mould' },
+  evaporationHours: { unit: 'h', decimals: 1, error: 0.25, phase: 'mould' },
   /** Flag: nothing lay over it. */
   uncovered: { unit: 'count', decimals: 0, error: 0.2, phase: 'mould' },
   /** The lowest temperature before it could bear frost. */

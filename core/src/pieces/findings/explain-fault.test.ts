@@ -46,11 +46,16 @@ describe('why one cast has a fault', () => {
     expect(causes[0]?.score).toBeCloseTo(Math.log(3) + Math.log(4) + Math.min(3, (0.61 - 0.17) / spread - 1), 10);
   });
 
-  it('counts what is well within its limit and no further out than the good ones against a cause', () => {
-    const { causes } = explainFault(crazed, 'crazing', findingContext([...calm, crazed]));
-    const binder = causes.find(({ cause }) => cause === 'old-binder');
-    expect(binder).toMatchObject({ named: false, evidence: { against: 'within', distance: 0 } });
-    expect(binder?.score).toBeCloseTo(-Math.log(3), 10);
+  it('counts what is well within its limit and no further out than the good ones against a cause, and does not show it', () => {
+    const { causes, unrecorded } = explainFault(crazed, 'crazing', findingContext([...calm, crazed]));
+    expect(causes.map(({ cause }) => cause)).toEqual(['dried-early']);
+    // The old cement is not named for crazing: weight 1, and a third of it for what its record says.
+    expect(unrecorded).toBeCloseTo(3 / (3 + Math.exp(causes[0]!.score) + 1 / 3), 10);
+  });
+
+  it('puts nothing down to what did not hold', () => {
+    const covered = cast(1, { uncovered: { value: 0 }, grade: { value: 0, least: -0.9, most: 0.9 } }, [{ fault: 'crazing', severity: 'clear' }]); // prettier-ignore
+    expect(explainFault(covered, 'crazing', findingContext([covered])).causes).toEqual([]);
   });
 
   it('has no causes where nothing was recorded, and says what is missing', () => {

@@ -1,6 +1,6 @@
 import { goodOf, spreadsOf, usualOf, type Spreads, type Usual } from './baseline.js';
 import { causeKeys, causes, namedCauses, type Cause } from './causes.js';
-import { circumstances, type Circumstanced } from './circumstances.js';
+import { circumstances, flags, type Circumstanced } from './circumstances.js';
 import type { Fault } from '../casts/index.js';
 import { faultRegression, precedes, type FaultRegression } from './fault-regression.js';
 import type { FindingRecord } from './finding-record.js';
@@ -37,7 +37,7 @@ export interface RankedCause {
   readonly evidence: Evidence;
 }
 
-/** Why a fault came: the first three causes, how likely something that is not on record is, and what would have told more. */
+/** Why a fault came: the first three causes that the record does not speak against, how likely something that is not on record is, and what would have told more. */
 export interface Explanation {
   readonly fault: Fault;
   readonly causes: readonly RankedCause[];
@@ -49,6 +49,8 @@ export interface Explanation {
 /** How a record stands to its limit in the harmful direction; a tenth inside it is well within. */
 function againstLimit(kind: Cause, { value, least, most }: Circumstanced): Pick<Evidence, 'limit' | 'against'> {
   const { of, harm } = causes[kind];
+  // What did not hold was no cause.
+  if (flags.includes(of) && value === 0) return { against: 'within' };
   const limit = harm > 0 ? most : least;
   if (limit === undefined) return { against: 'none' };
   const beyond = (value - limit) * harm;
@@ -71,11 +73,16 @@ function evidenceOf(kind: Cause, recorded: Circumstanced, usual: Usual | undefin
   };
 } // prettier-ignore
 
+/** Nothing on record speaks for it, and its limit speaks against it. */
+const speaksAgainst = ({ evidence: { against, distance } }: Pick<RankedCause, 'evidence'>): boolean =>
+  against === 'within' && (distance ?? 0) <= 0;
+
 /** ln prior + evidence. The regression stands in place of the distance: the same is not counted twice. */
-function scoreOf(named: boolean, { against, distance, regression }: Evidence): number {
+function scoreOf(named: boolean, evidence: Evidence): number {
+  const { against, distance, regression } = evidence;
   const prior = Math.log(named ? NAMED : OTHER);
   const past = against === 'past' ? PAST : 0;
-  const within = against === 'within' && (distance ?? 0) <= 0 ? -WITHIN : 0;
+  const within = speaksAgainst({ evidence }) ? -WITHIN : 0;
   const far = regression ? regression.term : Math.min(MOST, Math.max(0, (distance ?? 0) - 1));
   return prior + past + within + far;
 }
@@ -113,6 +120,7 @@ export function explainFault(cast: FindingRecord, fault: Fault, { records, good,
     fault,
     causes: ranked
       .map((one) => ({ ...one, share: Math.exp(one.score) / all }))
+      .filter((one) => !speaksAgainst(one))
       .sort((a, b) => b.share - a.share)
       .slice(0, SHOWN),
     unrecorded: UNRECORDED / all,

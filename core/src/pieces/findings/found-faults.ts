@@ -1,8 +1,8 @@
 import { standing, usualCause, type CameLater, type CastEvent, type Damage, type Fault, type SeenFault, type Severity } from '../casts/index.js'; // prettier-ignore
 
 /** Bubbles from this grade of five on are a fault, and from this on a clear one. */
-const PINHOLED = 3;
-const MANY = 4;
+const PINHOLED = 4;
+const MANY = 5;
 
 const ofSize: Readonly<Record<Damage['size'], Severity>> = { chip: 'slight', piece: 'clear', through: 'spoilt' };
 

@@ -17,7 +17,7 @@ describe('what was found wrong with a cast', () => {
     const faults = foundFaults([
       poured,
       event(30, { type: 'demoulded', damage: [{ spot: 'rim', size: 'chip' }, { spot: 'corner', size: 'piece' }], equivalentAge: 20 }),
-      event(31, { type: 'bubbles', face: 'face', grade: 4 }),
+      event(31, { type: 'bubbles', face: 'face', grade: 5 }),
       event(40, { type: 'fault-seen', fault: 'crazing', severity: 'slight', drawn: { x: 0.5, y: 0.9 } }),
       event(400, { type: 'came-later', came: 'bloom' }),
     ]); // prettier-ignore
@@ -32,7 +32,7 @@ describe('what was found wrong with a cast', () => {
   it('is nothing where it was dropped, looked well, or was taken back', () => {
     const seen = event(40, { type: 'fault-seen', fault: 'crack', severity: 'spoilt' });
     const dropped = event(30, { type: 'demoulded', damage: [{ spot: 'rim', size: 'piece' }], cause: 'dropped' });
-    expect(foundFaults([poured, dropped, event(31, { type: 'bubbles', face: 'rim', grade: 2 }), seen, event(41, { type: 'voided', event: seen.id }), event(42, { type: 'found-sound' })])).toEqual([]); // prettier-ignore
+    expect(foundFaults([poured, dropped, event(31, { type: 'bubbles', face: 'rim', grade: 3 }), seen, event(41, { type: 'voided', event: seen.id }), event(42, { type: 'found-sound' })])).toEqual([]); // prettier-ignore
   });
 
   it('is a stuck core where it was fought for', () => {

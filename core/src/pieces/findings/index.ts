@@ -8,6 +8,7 @@ export * from './explain-fault.js';
 export * from './fault-regression.js';
 
 export * from './finding-record.js';
+export * from './finding-words.js';
 export * from './found-faults.js';
 export * from './gather-record.js';
 export * from './phases.js';

@@ -33,8 +33,8 @@ export interface PouredCast {
 
 /** So far off what was calculated, water is told of; as shares. */
 const WATER = [0.9, 1.1] as const;
-/** Half a grade off is one off. */
-const GRADE = 0.5;
+/** A whole grade off is off. */
+const GRADE = 0.9;
 /** Cement is as good as new for so many days after it was opened. */
 const FRESH = 91;
 /** Pieces deeper than this are filled in lifts, mm. */

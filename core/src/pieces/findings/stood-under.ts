@@ -36,6 +36,8 @@ export interface StoodCast {
 const THIN_LIMIT = 0.5;
 const LIMIT = 1;
 const THIN: readonly CastSnapshot['piece'][] = ['panel', 'dish', 'leaf', 'lamp'];
+/** Over the limit for so long does no harm, h. */
+const SHORT = 0.5;
 /** The strength from which frost does no harm, and what is usual at 28 days, MPa. */
 const FROST_PROOF = 3.5;
 const USUAL_STRENGTH = 25;
@@ -66,7 +68,7 @@ function ofFirstDay({ snapshot, life, events, ambient }: StoodCast): [Circumstan
   if (known < DAY / 2) return [];
   return [
     ['evaporation', { value: worst, most }],
-    ['evaporationHours', { value: over, most: 0 }],
+    ['evaporationHours', { value: over, most: SHORT }],
   ];
 }
 

@@ -11,7 +11,9 @@ import {
   type DamageSize,
   type Dressing,
   type Force,
+  type Severity,
 } from '@dewpot/core/casts';
+import { faultName } from '@dewpot/core/findings';
 import { writeWeighing, type Speaker } from '@dewpot/locales';
 import { pieceUseWords } from '../piece-use-words';
 import { checkWords, decorationWords, fittingWords, goneWords, laterWords, toolWords } from './seal-words';
@@ -30,6 +32,11 @@ export const causeWords: Record<DamageCause, Message> = {
   early: msg('ui.causeEarly'),
   stuck: msg('ui.causeStuck'),
   dropped: msg('ui.causeDropped'),
+};
+export const severityWords: Record<Severity, Message> = {
+  slight: msg('findings.severitySlight'),
+  clear: msg('findings.severityClear'),
+  spoilt: msg('findings.severitySpoilt'),
 };
 export const dressingWords: Record<Dressing, Message> = {
   flashing: msg('ui.workFlashing'),
@@ -161,6 +168,12 @@ function tellMade(event: CastEvent): Message {
       return fittingWords[event.fitting];
     case 'came-later':
       return msg('ui.eventCameLater', { later: laterWords[event.came], note: noteAfter(event.note) });
+    case 'fault-seen':
+      return msg('ui.eventFaultSeen', {
+        fault: faultName(event.fault),
+        severity: severityWords[event.severity],
+        note: noteAfter(event.note),
+      });
     default:
       return plain[event.type as keyof typeof plain];
   }
@@ -174,6 +187,7 @@ const plain = {
   rinsed: msg('ui.eventRinsed'),
   unclamped: msg('ui.eventUnclamped'),
   voided: msg('ui.eventVoided'),
+  'found-sound': msg('ui.eventFoundSound'),
 };
 
 /** An event as a person would tell it. */

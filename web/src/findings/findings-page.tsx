@@ -1,0 +1,67 @@
+import { useQuery } from '@tanstack/react-query';
+import { wayKindName, type WaysTable } from '@dewpot/core/findings';
+import type { AllWaysView } from '@dewpot/contract';
+import { waysQuery, watchQuery } from '../api/findings';
+import { PageHead } from '../ui/page-head';
+import { Busy, Failure } from '../ui/states';
+import { useSay } from '../ui/say';
+import { PairLine, WaysSlab } from './ways-slab';
+import { WatchSlab } from './watch-slab';
+
+/** Findings: what the record says of how things are done, and what is watched. */
+export function FindingsPage() {
+  const say = useSay();
+  const ways = useQuery(waysQuery);
+  const watch = useQuery(watchQuery);
+  return (
+    <div className="mx-auto max-w-7xl p-4">
+      <PageHead title={say('findings.title')} />
+      <Failure error={ways.error ?? watch.error} />
+      {ways.isPending && <Busy what={say('findings.busyWays')} />}
+      <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+        {ways.data && (
+          <div className="space-y-4">
+            <Says ways={ways.data} />
+            <div className="grid items-start gap-4 md:grid-cols-2">
+              {ways.data.tables.map((table) => (
+                <WaysSlab key={table.kind} table={table} />
+              ))}
+            </div>
+          </div>
+        )}
+        {watch.data && <WatchSlab watch={watch.data} />}
+      </div>
+    </div>
+  );
+}
+
+const spokenOf = ({ kind, pairs }: WaysTable) => pairs.flatMap((pair) => (pair.verdict === 'says' ? [{ kind, pair }] : [])); // prettier-ignore
+
+/** What stands among all comparisons, first of all. */
+function Says({ ways: { tables, comparisons, casts, left } }: { ways: AllWaysView }) {
+  const say = useSay();
+  const spoken = tables.flatMap(spokenOf);
+  return (
+    <section className="card-slab" aria-label={say('findings.whatItSays')}>
+      <h2 className="text-xl">{say('findings.whatItSays')}</h2>
+      {casts === 0 && <p>{say('findings.noCastsYet')}</p>}
+      {casts > 0 && spoken.length === 0 && <p>{say('findings.saysNothing')}</p>}
+      <ul className="space-y-2">
+        {spoken.map(({ kind, pair }) => (
+          <li key={`${kind} ${pair.a.way} ${pair.b.way}`}>
+            <span className="quiet text-sm">{say(wayKindName(kind))}</span>
+            <ul>
+              <PairLine kind={kind} pair={pair} />
+            </ul>
+          </li>
+        ))}
+      </ul>
+      {casts > 0 && (
+        <p className="quiet mt-2 text-sm">
+          {say('findings.howManyCompared', { comparisons, casts })}{' '}
+          {left > 0 && say('findings.stillGathering', { left })}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,2 @@
+export { LookOverForm } from './look-over-form';
+export { WhySlab } from './why-slab';
