@@ -9,6 +9,7 @@ import {
   ArticlesService,
   CastRecordsService,
   CastsService,
+  FindingRecordsService,
   fillWithHandbook,
   firstSettings,
   MixesService,
@@ -82,6 +83,7 @@ export function fillDemo(
     await tryTiles(app, keys, say, now);
     await takeOrders(app, keys, lines, [personId, other], now, say);
     await drawPatterns(app, say);
+    await app.get(FindingRecordsService).all();
   });
 }
 

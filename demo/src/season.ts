@@ -34,7 +34,7 @@ export const season: readonly DemoPour[] = [
   pour(140, 3, [[1, 2]], 'demo.bench', 'film'),
   pour(131, 1, [[9, 4]], 'demo.sill', 'none'),
   pour(122, 0, [[0, 4]], 'demo.yard', 'none'),
-  pour(112, 5, [[4, 1]], 'demo.yard', 'none'),
+  pour(112, 5, [[4, 1]], 'demo.sill', 'none'),
   pour(
     101,
     2,

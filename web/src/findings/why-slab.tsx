@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
 import { listed } from '@dewpot/core/units';
 import {
@@ -5,6 +6,7 @@ import {
   changeFor,
   evidenceInWords,
   faultName,
+  isPlannable,
   type Explanation,
   type RankedCause,
 } from '@dewpot/core/findings';
@@ -33,7 +35,7 @@ export function WhySlab({ cast, onLookOver }: { cast: CastDetail; onLookOver: ()
       {data && data.faults.length === 0 && <p>{say('findings.nothingFound')}</p>}
       {data?.explanations.map((one) => {
         const seen = data.faults.find(({ fault }) => fault === one.fault);
-        return <Explained key={one.fault} explanation={one} severity={seen ? say(severityWords[seen.severity]) : ''} />;
+        return <Explained key={one.fault} explanation={one} severity={seen ? say(severityWords[seen.severity]) : ''} pourId={cast.pourId} />;
       })}
       {data && data.faults.length > 0 && <p className="quiet text-sm">{say('findings.comparedWith', { casts: data.casts })}</p>}
     </section>
@@ -41,16 +43,17 @@ export function WhySlab({ cast, onLookOver }: { cast: CastDetail; onLookOver: ()
 } // prettier-ignore
 
 /** One fault with its causes, the likeliest first. */
-function Explained({ explanation: { fault, causes, unrecorded, missing }, severity }: { explanation: Explanation; severity: string }) {
+function Explained({ explanation: { fault, causes, unrecorded, missing }, severity, pourId }: { explanation: Explanation; severity: string; pourId: string }) {
   const say = useSay();
   return (
     <article className="space-y-2">
       <h3 className="text-lg">
         {say(faultName(fault))} <span className="quiet text-sm">{severity}</span>
       </h3>
+      {causes.length === 0 && <p className="text-sm">{say('findings.nothingSpeaks')}</p>}
       <ol className="space-y-3">
         {causes.map((one) => (
-          <CauseLine key={one.cause} one={one} />
+          <CauseLine key={one.cause} one={one} pourId={pourId} />
         ))}
       </ol>
       <ShareBar name={say('findings.notOnRecord')} share={unrecorded} quiet />
@@ -61,7 +64,7 @@ function Explained({ explanation: { fault, causes, unrecorded, missing }, severi
   );
 } // prettier-ignore
 
-function CauseLine({ one: { cause, share, evidence } }: { one: RankedCause }) {
+function CauseLine({ one: { cause, share, evidence }, pourId }: { one: RankedCause; pourId: string }) {
   const say = useSay();
   return (
     <li>
@@ -71,7 +74,14 @@ function CauseLine({ one: { cause, share, evidence } }: { one: RankedCause }) {
           .map((sentence) => say(sentence))
           .join(' ')}
       </p>
-      <p className="border-primary mt-1 border-l-4 pl-2 text-sm">{say(changeFor(cause))}</p>
+      <p className="border-primary mt-1 border-l-4 pl-2 text-sm">
+        {say(changeFor(cause))}{' '}
+        {isPlannable(cause) && (
+          <Link className="link font-semibold" to={`/pours/new?again=${pourId}&against=${cause}`}>
+            {say('findings.useInNext')}
+          </Link>
+        )}
+      </p>
     </li>
   );
 }

@@ -17,6 +17,7 @@ import { Known, KnownOne } from '../ui/known';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { BenchLog } from './bench-log';
+import { causeCalled, causeName, changeFor, plannedAgainst, type Cause } from '@dewpot/core/findings';
 import { fullMoulds, freeOf } from './full-moulds';
 import { measuredBefore, type PlanSources } from './plan';
 import { PourPlanner } from './pour-planner';
@@ -82,8 +83,21 @@ function KnownPour({ id, pour }: { id: string; pour: PourView | undefined }) {
   if (known?.status === 'started') return <BenchLog pour={known} />;
   if (known)
     return <PourPlanner key={id} id={id} first={{ ...known.input, version: known.version }} sources={sources} />;
-  if (pour)
-    return <PourPlanner key={pour.id} again={pour} first={againInput(pour, sources, ambient.data)} sources={sources} />;
+  if (pour) {
+    const cause = causeCalled(search.get('against'));
+    const first = againInput(pour, sources, ambient.data);
+    return (
+      <>
+        {cause && <ChangedAgainst cause={cause} />}
+        <PourPlanner
+          key={pour.id}
+          again={pour}
+          first={cause ? plannedAgainst(first, cause) : first}
+          sources={sources}
+        />
+      </>
+    );
+  }
   const session = planned.data && sessionInput(planned.data, search.get('session'), sources);
   const usual = firstInput(sources, search, ambient.data);
   const first = usual && session ? { ...usual, ...session } : usual;
@@ -143,6 +157,16 @@ function againInput({ input }: PourView, { moulds, mixes }: PlanSources, ambient
     temperature: ambient?.now.temperature ?? input.temperature,
     version: 0,
   };
+}
+
+/** What is planned otherwise than last time, and against what. */
+function ChangedAgainst({ cause }: { cause: Cause }) {
+  const say = useSay();
+  return (
+    <p role="status" className="border-primary mx-auto mt-4 max-w-7xl border-l-4 px-4">
+      <strong>{say('findings.changedAgainst', { cause: causeName(cause) })}</strong> {say(changeFor(cause))}
+    </p>
+  );
 }
 
 function Missing({ mould, mix }: { mould: boolean; mix: boolean }) {

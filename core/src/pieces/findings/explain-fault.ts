@@ -37,7 +37,7 @@ export interface RankedCause {
   readonly evidence: Evidence;
 }
 
-/** Why a fault came: the first three causes that the record does not speak against, how likely something that is not on record is, and what would have told more. */
+/** Why a fault came: the first three causes that something speaks for, how likely something that is not on record is, and what would have told more. */
 export interface Explanation {
   readonly fault: Fault;
   readonly causes: readonly RankedCause[];
@@ -73,9 +73,13 @@ function evidenceOf(kind: Cause, recorded: Circumstanced, usual: Usual | undefin
   };
 } // prettier-ignore
 
-/** Nothing on record speaks for it, and its limit speaks against it. */
+/** Its limit speaks against it, and the good casts do not speak for it. */
 const speaksAgainst = ({ evidence: { against, distance } }: Pick<RankedCause, 'evidence'>): boolean =>
   against === 'within' && (distance ?? 0) <= 0;
+
+/** Worth showing: the handbook names it, or something speaks for it; and nothing speaks against it. */
+const isShown = (one: Pick<RankedCause, 'evidence' | 'named' | 'score'>): boolean =>
+  !speaksAgainst(one) && (one.named || one.score > Math.log(OTHER));
 
 /** ln prior + evidence. The regression stands in place of the distance: the same is not counted twice. */
 function scoreOf(named: boolean, evidence: Evidence): number {
@@ -120,7 +124,7 @@ export function explainFault(cast: FindingRecord, fault: Fault, { records, good,
     fault,
     causes: ranked
       .map((one) => ({ ...one, share: Math.exp(one.score) / all }))
-      .filter((one) => !speaksAgainst(one))
+      .filter(isShown)
       .sort((a, b) => b.share - a.share)
       .slice(0, SHOWN),
     unrecorded: UNRECORDED / all,

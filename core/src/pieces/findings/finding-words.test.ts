@@ -1,7 +1,28 @@
 import { english } from '@dewpot/locales/testing';
 import { describe, expect, it } from 'vitest';
 import { faults } from '../casts/index.js';
-import { amountOf, causeKeys, causeName, changeFor, evidenceInWords, faultLooks, faultName, wayKindName, wayKinds, type Evidence } from './index.js'; // prettier-ignore
+import { amountOf, causeCalled, causeKeys, causeName, changeFor, evidenceInWords, faultLooks, faultName, isPlannable, plannedAgainst, wayKindName, wayKinds, type Evidence } from './index.js'; // prettier-ignore
+
+describe('a next pour against a cause', () => {
+  const choices = { items: [{ mouldId: 'm' }], grade: 5 as const, cover: 'none', spare: 0.05 };
+
+  it('is covered, stiffer, meshed or helped, and otherwise as it was', () => {
+    expect(plannedAgainst(choices, 'dried-early')).toEqual({ ...choices, cover: 'bag' });
+    expect(plannedAgainst(choices, 'over-ceiling').grade).toBe(4);
+    expect(plannedAgainst({ ...choices, grade: 1 as const }, 'over-ceiling').grade).toBe(1);
+    expect(plannedAgainst(choices, 'unreinforced').items).toEqual([{ mouldId: 'm', mesh: true }]);
+    expect(plannedAgainst(choices, 'late-placing')).toEqual({ ...choices, people: 2 });
+    expect(plannedAgainst(choices, 'no-release')).toEqual({ ...choices, release: 'wax' });
+  });
+
+  it('changes something for each cause that it is offered for, and nothing for the others', () => {
+    for (const cause of causeKeys) {
+      const same = JSON.stringify(plannedAgainst(choices, cause)) === JSON.stringify(choices);
+      expect(isPlannable(cause), cause).toBe(!same);
+    }
+    expect([causeCalled('frost'), causeCalled('luck'), causeCalled(null)]).toEqual(['frost', undefined, undefined]);
+  });
+});
 
 describe('findings in words', () => {
   it('name every fault, every cause with its change, and every kind of way', () => {

@@ -11,6 +11,7 @@ export * from './finding-record.js';
 export * from './finding-words.js';
 export * from './found-faults.js';
 export * from './gather-record.js';
+export * from './next-pour.js';
 export * from './phases.js';
 export * from './poured-under.js';
 export * from './stood-under.js';
