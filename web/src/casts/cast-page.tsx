@@ -40,6 +40,8 @@ function CastLife({ cast }: { cast: CastDetail }) {
   const { code, snapshot, stage } = cast;
   const setting = stage === 'setting';
   const damp = setting || stage === 'curing';
+  const faulty = cast.life.damage.length + (cast.life.faults?.length ?? 0) > 0;
+  const why = <WhySlab cast={cast} onLookOver={() => setDoing({ action: 'look-over' })} />;
   return (
     <div className="mx-auto grid max-w-7xl gap-4 p-4 lg:grid-cols-[20rem_minmax(0,1fr)]">
       <div className="space-y-4">
@@ -70,10 +72,11 @@ function CastLife({ cast }: { cast: CastDetail }) {
         <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_22.5rem]">
           <div className="space-y-4">
             {damp && !snapshot.article && <AmbientSlab cast={cast} now={now} />}
+            {faulty && why}
             <DrynessSlab cast={cast} now={now} />
             <SealedSlab cast={cast} now={now} />
             <LeachingSlab cast={cast} />
-            <WhySlab cast={cast} onLookOver={() => setDoing({ action: 'look-over' })} />
+            {!faulty && why}
             <CastRecord cast={cast} now={now} />
           </div>
           <div className="space-y-4">

@@ -45,7 +45,7 @@ export function LookOverForm(props: ActionProps) {
     <div className="space-y-4">
       <fieldset>
         <legend className="mb-1 text-sm font-semibold">{say('findings.whatIsWrong')}</legend>
-        <div className="grid grid-cols-2 gap-1.5 sm:grid-cols-3">
+        <div className="grid grid-cols-2 gap-1.5 sm:grid-cols-4">
           {faults.map((fault) => (
             <Button key={fault} aria-pressed={told[fault] !== undefined} look={told[fault] ? 'warning' : 'soft'} size="tall" className="justify-start px-3 text-left text-sm leading-tight" title={say(faultLooks(fault))} onClick={() => toggle(fault)}>
               {say(faultName(fault))}
