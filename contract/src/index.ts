@@ -3,6 +3,7 @@ import 'reflect-metadata';
 export * from './accounts.js';
 export * from './ambient.js';
 export * from './findings.js';
+export * from './findings-questions.js';
 export * from './judging.js';
 export * from './kinds.js';
 export * from './limits.js';

@@ -2,6 +2,7 @@ import { AmbientApiController } from './ambient-api.controller.js';
 import { CalendarApiController } from './calendar-api.controller.js';
 import { ColouringApiController } from './colouring-api.controller.js';
 import { CuringApiController } from './curing-api.controller.js';
+import { FindingsApiController } from './findings-api.controller.js';
 import { SealingApiController } from './sealing-api.controller.js';
 import { MixApiController } from './mix-api.controller.js';
 import { MouldApiController } from './mould-api.controller.js';
@@ -15,6 +16,7 @@ export const questionControllers = [
   CalendarApiController,
   ColouringApiController,
   CuringApiController,
+  FindingsApiController,
   SealingApiController,
   MixApiController,
   MouldApiController,
