@@ -45,6 +45,7 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     ['file', '/moulds/file'],
     ['pairs', '/moulds/pairs'],
     ['mould', `/moulds/${await id('moulds')}`],
+    ['findings', '/findings'],
     ['patterns', '/patterns'],
     ['new pattern', '/patterns/new'],
     ['house of panels', `/patterns/${await pattern('house')}`],

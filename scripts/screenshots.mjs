@@ -52,7 +52,7 @@ async function views(list) {
     { name: 'tint', path: `/tints/${oldBrick.id}`, theme: 'lamplight' },
     { name: 'bands', path: `/pours/${PLANNED}` },
     { name: 'sheet', path: plan, scoops: 3 },
-    { name: 'inlay', path: `/pours/${LAID}`, at: 'Inlay or relief', theme: 'lamplight' },
+    { name: 'findings', path: '/findings', theme: 'lamplight' },
     { name: 'timeline', path: `/pours/${PLANNED}`, at: 'Timeline of the pour' },
     { name: 'bench-phone', path: `/pours/${STARTED}/bench`, size: BENCH, press: /at once$/ },
     { name: 'cast', path: `/casts/${drying.id}` },

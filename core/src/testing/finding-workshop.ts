@@ -13,35 +13,36 @@ import {
 import type { Fault } from '../pieces/casts/index.js';
 
 /** What is usual of a circumstance in the workshops of tests, how much it varies, and its limits. */
-const usual: Readonly<Record<Circumstance, readonly [middle: number, spread: number, least?: number | undefined, most?: number]>> =
-  {
-    water: [1, 0.03, 0.9, 1.1],
-    ratio: [0.48, 0.02, undefined, 0.6],
-    grade: [0, 0.2, -0.9, 0.9],
-    moisture: [0.04, 0.015, undefined, 0.12],
-    binderAge: [40, 15, undefined, 91],
-    pigment: [0.5, 0.12, 0.1, 1],
-    plasticiser: [0.5, 0.1, undefined, 1],
-    temperature: [17, 3.5, 5, 32],
-    placing: [0.6, 0.1, undefined, 1],
-    liftWait: [0.3, 0.1, undefined, 1],
-    oneLift: [0, 0, undefined, 0.5],
-    notTapped: [0, 0, undefined, 0.5],
-    vibration: [1.5, 0.3, undefined, 4],
-    unreinforced: [0, 0, undefined, 0.5],
-    noRelease: [0, 0, undefined, 0.5],
-    cycles: [12, 5, undefined, 40],
-    evaporation: [0.15, 0.08, undefined, 0.5],
-    evaporationHours: [0, 0.15, undefined, 0.5],
-    uncovered: [0, 0, undefined, 0.5],
-    coldest: [10, 3, 2],
-    corePull: [1, 0.08, 0.7, 1.4],
-    demouldAge: [1.05, 0.08, 0.8],
-    moistCuring: [1, 0.08, 0.8],
-    waterLeft: [-0.01, 0.004, undefined, 0],
-    recoat: [1.3, 0.15, 1],
-    sealedAt: [17, 2.5, 10],
-  };
+const usual: Readonly<
+  Record<Circumstance, readonly [middle: number, spread: number, least?: number | undefined, most?: number]>
+> = {
+  water: [1, 0.03, 0.9, 1.1],
+  ratio: [0.48, 0.02, undefined, 0.6],
+  grade: [0, 0.2, -0.9, 0.9],
+  moisture: [0.04, 0.015, undefined, 0.12],
+  binderAge: [40, 15, undefined, 91],
+  pigment: [0.5, 0.12, 0.1, 1],
+  plasticiser: [0.5, 0.1, undefined, 1],
+  temperature: [17, 3.5, 5, 32],
+  placing: [0.6, 0.1, undefined, 1],
+  liftWait: [0.3, 0.1, undefined, 1],
+  oneLift: [0, 0, undefined, 0.5],
+  notTapped: [0, 0, undefined, 0.5],
+  vibration: [1.5, 0.3, undefined, 4],
+  unreinforced: [0, 0, undefined, 0.5],
+  noRelease: [0, 0, undefined, 0.5],
+  cycles: [12, 5, undefined, 40],
+  evaporation: [0.15, 0.08, undefined, 0.5],
+  evaporationHours: [0, 0.15, undefined, 0.5],
+  uncovered: [0, 0, undefined, 0.5],
+  coldest: [10, 3, 2],
+  corePull: [1, 0.08, 0.7, 1.4],
+  demouldAge: [1.05, 0.08, 0.8],
+  moistCuring: [1, 0.08, 0.8],
+  waterLeft: [-0.01, 0.004, undefined, 0],
+  recoat: [1.3, 0.15, 1],
+  sealedAt: [17, 2.5, 10],
+};
 
 /** A cast whose cause is known because it was made so. */
 export interface KnownCause {

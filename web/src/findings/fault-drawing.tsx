@@ -27,7 +27,7 @@ export function FaultDrawing({ cast, drawn, onDrawn }: { cast: CastRow; drawn: D
 } // prettier-ignore
 
 /** A ring where something is wrong. */
-export function FaultMark({ at: { x, y } }: { at: DrawnPoint }) {
+function FaultMark({ at: { x, y } }: { at: DrawnPoint }) {
   return (
     <span
       aria-hidden="true"

@@ -83,7 +83,10 @@ describe('why a cast came out so', () => {
   });
 
   it('says why it cannot be told', async () => {
-    fakeServer({ 'casts/id-1a': detail, 'findings/casts/id-1a': new Refusal(422, { title: 'Too much to calculate' }) });
+    fakeServer({
+      'casts/id-1a': detail,
+      'findings/casts/id-1a': new Refusal({ title: 'Too much to calculate', detail: '', errors: [], status: 422 }),
+    });
     open();
     const why = within(await screen.findByRole('region', { name: 'Why it came out so' }));
     expect(await why.findByRole('alert')).toHaveTextContent('Too much to calculate');

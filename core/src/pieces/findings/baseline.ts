@@ -8,7 +8,7 @@ const ENOUGH = 5;
 const WEIGHT = 8;
 
 /** What good casts are compared by: the same mould and mix, else the mix, else the kind of piece. */
-export type Among = 'mould' | 'mix' | 'kind';
+type Among = 'mould' | 'mix' | 'kind';
 
 /** What is usual of a circumstance among good casts. */
 export interface Usual {

@@ -3,7 +3,7 @@ import { isGood, wayKinds, type FindingRecord, type WayKind } from './finding-re
 import { FEWEST, standAmongMany } from './verdict.js';
 
 /** One way of doing something, and what came of it. */
-export interface WayShare extends Share {
+interface WayShare extends Share {
   readonly way: string;
 }
 
@@ -16,7 +16,7 @@ export interface WaysCompared extends Comparison {
 }
 
 /** All casts of one side were also alike in something in which hardly any of the other side were. */
-export interface Confounded {
+interface Confounded {
   readonly side: 'a' | 'b';
   readonly kind: WayKind;
   readonly way: string;

@@ -13,7 +13,7 @@ const WITHOUT = 20;
 export const precedes = (of: Circumstance, fault: Fault): boolean =>
   phases.indexOf(circumstances[of].phase) <= phases.indexOf(causedBy[fault]);
 
-export const hasFault = ({ faults }: FindingRecord, fault: Fault): boolean => faults.some((one) => one.fault === fault);
+const hasFault = ({ faults }: FindingRecord, fault: Fault): boolean => faults.some((one) => one.fault === fault);
 
 /** What a regression over all recorded circumstances says of a fault, and over how many casts. */
 export interface FaultRegression {

@@ -20,8 +20,7 @@ export const wayKinds = [
 export type WayKind = (typeof wayKinds)[number];
 
 /** What is measured of casts, by which ways are compared. */
-export const measures = ['mass', 'minutes', 'voids', 'colour'] as const;
-export type Measure = (typeof measures)[number];
+export type Measure = 'mass' | 'minutes' | 'voids' | 'colour';
 
 /** A cast as findings see it. */
 export interface FindingRecord {

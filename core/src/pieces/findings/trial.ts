@@ -4,7 +4,7 @@ import { chanceBetter, compareShares, type Comparison, type Share } from './comp
 import { FEWEST } from './verdict.js';
 
 /** A trial is never larger, a side. */
-export const MOST_A_SIDE = 60;
+const MOST_A_SIDE = 60;
 const WANTED = 0.8;
 const SAYS = 0.95;
 /** Looked at after every cast, an answer before the last one must be this sure. */
@@ -60,8 +60,7 @@ export function trialSize(a: number, b: number): TrialSize {
   return { aSide: MOST_A_SIDE, chance: chanceToSay(MOST_A_SIDE, a, b), enough: false };
 }
 
-export const trialSides = ['a', 'b'] as const;
-export type TrialSide = (typeof trialSides)[number];
+export type TrialSide = 'a' | 'b';
 
 /**
  * Which copy of a pour gets which way: by chance from a seed, the sides never more than one apart. The odd one goes to the side that had fewer so far.

@@ -1,6 +1,5 @@
 /** How far two ways have come apart: honest words for small numbers. */
-export const verdicts = ['too-few', 'even', 'leans', 'says'] as const;
-export type Verdict = (typeof verdicts)[number];
+export type Verdict = 'too-few' | 'even' | 'leans' | 'says';
 
 /** With fewer casts on either side nothing is said. */
 export const FEWEST = 5;

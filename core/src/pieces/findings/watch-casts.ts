@@ -16,7 +16,7 @@ export interface WatchedMass extends WatchedPoint {
 }
 
 /** A copy of a mould, and how its damage went with its use. */
-export interface WatchedCopy {
+interface WatchedCopy {
   readonly copy: string;
   readonly stretches: readonly CyclesShare[];
 }

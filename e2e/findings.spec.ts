@@ -1,0 +1,54 @@
+import type { CastRow, Page as PageOf, PourView } from '@dewpot/contract';
+import type { Page } from '@playwright/test';
+import { wholePours } from '../scripts/lib/whole-pours.mjs';
+import { enterDemo, expect, test } from './house.js';
+
+/** The cast of the demo that cracked in a heatwave. */
+async function cracked(page: Page): Promise<CastRow> {
+  const { rows } = (await (await page.request.get('/api/casts?damaged=yes&size=100')).json()) as PageOf<CastRow>;
+  return rows.find(({ life }) => life.faults?.some(({ fault }) => fault === 'crack'))!;
+}
+
+test('a bowl that cracked in a heatwave is explained, and the next pour is covered', async ({ page }) => {
+  await enterDemo(page);
+  const bowl = await cracked(page);
+  await page.goto(`/casts/${bowl.id}`);
+  const why = page.getByRole('region', { name: 'Why it came out so' });
+  await expect(why.getByRole('heading', { name: /^Through crack/ })).toBeVisible({ timeout: 30_000 });
+  const first = why.getByRole('listitem').first();
+  await expect(first).toContainText('Dried out early');
+  await expect(first).toContainText(/at its worst: \d\.\d\d kg\/m²\/h\. At most 0\.50 kg\/m²\/h/);
+
+  await test.step('what is wrong beside it is told by a tap, and taken back', async () => {
+    await why.getByRole('button', { name: 'Look over' }).click();
+    const sheet = page.getByRole('dialog');
+    await sheet.getByRole('button', { name: 'White bloom' }).click();
+    await sheet.getByRole('region', { name: 'White bloom' }).getByText('Slight').click();
+    await sheet.getByRole('button', { name: 'Keep this fault' }).click();
+    await expect(why.getByRole('heading', { name: /^White bloom/ })).toBeVisible({ timeout: 30_000 });
+    await page.getByRole('button', { name: /^Undo: White bloom/ }).click();
+    await expect(why.getByRole('heading', { name: /^White bloom/ })).toHaveCount(0, { timeout: 30_000 });
+  });
+
+  await why.getByRole('link', { name: 'Use this in the next pour' }).first().click();
+  await expect(page.getByRole('status').filter({ hasText: 'Planned against' })).toContainText('Dried out early');
+  await page
+    .getByRole('button', { name: /^Keep|^Save/ })
+    .first()
+    .click();
+  await expect(page).toHaveURL(/\/pours$/);
+  const [newest] = (await wholePours(page.request)) as PourView[];
+  expect(newest).toMatchObject({ status: 'planned', input: { cover: 'bag' } });
+});
+
+test('covers are compared over the season, with what it could be instead', async ({ page }) => {
+  await enterDemo(page);
+  await page.goto('/findings');
+  const says = page.getByRole('region', { name: 'What your record says' });
+  await expect(says).toContainText('Says: in a bag rather than open.', { timeout: 30_000 });
+  await expect(says).toContainText(/comparisons over \d+ casts/);
+  const covers = page.getByRole('region', { name: 'Cover' });
+  await expect(covers.getByRole('row').filter({ hasText: 'open' })).toContainText(/\d of \d/);
+  const watched = page.getByRole('region', { name: 'Watched from cast to cast' });
+  await expect(watched.getByRole('img', { name: /Mass at demoulding of \d+ casts/ })).toBeVisible();
+});
