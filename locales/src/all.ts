@@ -16,6 +16,7 @@ import en_materials from '../en/materials.json' with { type: 'json' };
 import en_measuring from '../en/measuring.json' with { type: 'json' };
 import en_meshes from '../en/meshes.json' with { type: 'json' };
 import en_mixes from '../en/mixes.json' with { type: 'json' };
+import en_money from '../en/money.json' with { type: 'json' };
 import en_moulds from '../en/moulds.json' with { type: 'json' };
 import en_paper from '../en/paper.json' with { type: 'json' };
 import en_patterns from '../en/patterns.json' with { type: 'json' };
@@ -49,6 +50,7 @@ import es_materials from '../es/materials.json' with { type: 'json' };
 import es_measuring from '../es/measuring.json' with { type: 'json' };
 import es_meshes from '../es/meshes.json' with { type: 'json' };
 import es_mixes from '../es/mixes.json' with { type: 'json' };
+import es_money from '../es/money.json' with { type: 'json' };
 import es_moulds from '../es/moulds.json' with { type: 'json' };
 import es_paper from '../es/paper.json' with { type: 'json' };
 import es_patterns from '../es/patterns.json' with { type: 'json' };
@@ -86,6 +88,7 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     measuring: en_measuring,
     meshes: en_meshes,
     mixes: en_mixes,
+    money: en_money,
     moulds: en_moulds,
     paper: en_paper,
     patterns: en_patterns,
@@ -121,6 +124,7 @@ export const catalogues: Readonly<Record<Language, Readonly<Record<string, Reado
     measuring: es_measuring,
     meshes: es_meshes,
     mixes: es_mixes,
+    money: es_money,
     moulds: es_moulds,
     paper: es_paper,
     patterns: es_patterns,

@@ -5,6 +5,7 @@ import { CuringApiController } from './curing-api.controller.js';
 import { FindingsApiController } from './findings-api.controller.js';
 import { SealingApiController } from './sealing-api.controller.js';
 import { MixApiController } from './mix-api.controller.js';
+import { MoneyApiController } from './money-api.controller.js';
 import { MouldApiController } from './mould-api.controller.js';
 import { PatternsApiController } from './patterns-api.controller.js';
 import { PourApiController } from './pour-api.controller.js';
@@ -19,6 +20,7 @@ export const questionControllers = [
   FindingsApiController,
   SealingApiController,
   MixApiController,
+  MoneyApiController,
   MouldApiController,
   PatternsApiController,
   PourApiController,

@@ -1,0 +1,18 @@
+/** A mould as its wear is reckoned. */
+export interface WornMould {
+  /** In the workshop's money. */
+  readonly price: number;
+  /** Cycles that a copy is expected to last. */
+  readonly lasts: number;
+  /** Copies that wore out. */
+  readonly wornOut: number;
+  /** Cycles of the worn-out copies, and those of the others beyond what they were to last. */
+  readonly cycles: number;
+}
+
+/** Three copies that last as expected count beside what was seen. */
+const BEFORE = 3;
+
+/** What one cast wears off its mould: price × (3 + worn out) ÷ (3 × lasts + cycles). Handbook 21. */
+export const wearOf = ({ price, lasts, wornOut, cycles }: WornMould): number =>
+  (price * (BEFORE + wornOut)) / (BEFORE * lasts + cycles);
