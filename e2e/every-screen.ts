@@ -46,6 +46,7 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     ['pairs', '/moulds/pairs'],
     ['mould', `/moulds/${await id('moulds')}`],
     ['findings', '/findings'],
+    ['voids', '/findings/voids'],
     ['patterns', '/patterns'],
     ['new pattern', '/patterns/new'],
     ['house of panels', `/patterns/${await pattern('house')}`],

@@ -52,3 +52,45 @@ test('covers are compared over the season, with what it could be instead', async
   const watched = page.getByRole('region', { name: 'Watched from cast to cast' });
   await expect(watched.getByRole('img', { name: /Mass at demoulding of \d+ casts/ })).toBeVisible();
 });
+
+/** A photo of a face of 60 × 60 mm at 10 px a mm: light falls off to one side, five voids of 4 mm, and a ruler's two marks 40 mm apart. */
+async function drawnFace(page: Page): Promise<Buffer> {
+  const base64 = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    canvas.width = canvas.height = 600;
+    const pen = canvas.getContext('2d')!;
+    const light = pen.createLinearGradient(0, 0, 600, 0);
+    light.addColorStop(0, '#c8c4bc');
+    light.addColorStop(1, '#8f8b84');
+    pen.fillStyle = light;
+    pen.fillRect(0, 0, 600, 600);
+    pen.fillStyle = '#3b3833';
+    for (const [x, y] of [[200, 200], [300, 220], [400, 200], [250, 350], [380, 380]] as const) {
+      pen.beginPath();
+      pen.arc(x, y, 20, 0, 2 * Math.PI);
+      pen.fill();
+    }
+    return canvas.toDataURL('image/png').split(',')[1]!;
+  }); // prettier-ignore
+  return Buffer.from(base64, 'base64');
+}
+
+test('voids are counted on a photo by a known length, corrected by a tap, and kept with their cast', async ({ page }) => {
+  await enterDemo(page);
+  const bowl = await cracked(page);
+  await page.goto(`/findings/voids?cast=${bowl.id}`);
+  await page.getByLabel('Choose a photo').setInputFiles({ name: 'face.png', mimeType: 'image/png', buffer: await drawnFace(page) });
+  // The two ends stand 240 px apart: 24 mm at this photo's scale.
+  await page.getByLabel('Length between the two ends').fill('24');
+  await page.getByLabel('Length between the two ends').press('Enter');
+  await page.getByRole('button', { name: 'Find voids' }).click();
+  const counted = page.getByRole('region', { name: 'Voids on a photo' });
+  await expect(counted.getByText('Grade 5 of 5')).toBeVisible();
+  const photo = page.getByRole('group', { name: 'The photo with 5 voids marked' });
+  await expect(photo).toBeVisible();
+  const box = (await photo.boundingBox())!;
+  await page.mouse.click(box.x + (200 / 600) * box.width, box.y + (200 / 600) * box.height);
+  await expect(page.getByRole('group', { name: 'The photo with 4 voids marked' })).toBeVisible();
+  await counted.getByRole('button', { name: 'Keep grade 5 with the cast' }).click();
+  await expect(page.getByText('Grade 5 recorded.')).toBeVisible();
+}); // prettier-ignore

@@ -57,6 +57,7 @@ const screens: readonly (readonly [path: string, Screen: ComponentType])[] = [
   ['casts/join', screen(() => import('./assembly/assembly-page'), 'JoinPage')],
   ['casts/try', screen(() => import('./simulation/simulation-page'), 'SimulationPage')],
   ['casts/:id', screen(() => import('./casts/cast-page'), 'CastPage')],
+  ['findings/voids', screen(() => import('./findings/voids-page'), 'VoidsPage')],
   ['findings', screen(() => import('./findings/findings-page'), 'FindingsPage')],
   ['materials', screen(() => import('./materials/materials-page'), 'MaterialsPage')],
   ['set-up', screen(() => import('./workshop/set-up-page'), 'SetUpPage')],

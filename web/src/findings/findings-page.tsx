@@ -15,7 +15,7 @@ export function FindingsPage() {
   const watch = useQuery(watchQuery);
   return (
     <div className="mx-auto max-w-7xl p-4">
-      <PageHead title={say('findings.title')} />
+      <PageHead title={say('findings.title')} to="/findings/voids" add={say('findings.countVoids')} />
       <Failure error={ways.error ?? watch.error} />
       {ways.isPending && <Busy what={say('findings.busyWays')} />}
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">

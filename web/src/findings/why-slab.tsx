@@ -26,9 +26,14 @@ export function WhySlab({ cast, onLookOver }: { cast: CastDetail; onLookOver: ()
     <section className="card-slab space-y-3" aria-label={say('findings.whyTitle')}>
       <div className="flex flex-wrap items-baseline justify-between gap-2">
         <h2 className="text-xl">{say('findings.whyTitle')}</h2>
-        <Button look="soft" size="low" className="px-3 text-sm" onClick={onLookOver}>
-          {say('findings.lookOver')}
-        </Button>
+        <span className="flex flex-wrap items-center gap-3">
+          <Link className="link text-sm" to={`/findings/voids?cast=${cast.id}`}>
+            {say('findings.countVoids')}
+          </Link>
+          <Button look="soft" size="low" className="px-3 text-sm" onClick={onLookOver}>
+            {say('findings.lookOver')}
+          </Button>
+        </span>
       </div>
       {isPending && <Busy what={say('findings.busyWhy')} />}
       <Failure error={error} />

@@ -5,10 +5,10 @@ import type { PhotoPixels } from '@dewpot/core/photos';
 /** Longest side of a picture that is looked into, px. */
 const LONGEST = 1400;
 
-/** The pixels of a photo, upright and no larger than is of use. @throws DOMException for what is no picture */
-export async function pixelsOf(file: File): Promise<PhotoPixels> {
+/** The pixels of a photo, upright and no larger than is of use: `longest` px along its longer side. @throws DOMException for what is no picture */
+export async function pixelsOf(file: File, longest = LONGEST): Promise<PhotoPixels> {
   const picture = await createImageBitmap(file, { imageOrientation: 'from-image' });
-  const scale = Math.min(1, LONGEST / Math.max(picture.width, picture.height));
+  const scale = Math.min(1, longest / Math.max(picture.width, picture.height));
   const [width, height] = [Math.round(picture.width * scale), Math.round(picture.height * scale)];
   const canvas = document.createElement('canvas');
   canvas.width = width;

@@ -16,7 +16,15 @@ import {
   type Triangles,
   type Up,
 } from '@dewpot/core/meshes';
-import { tracePhoto, type PhotoPixels, type PhotoTrace, type TraceWish } from '@dewpot/core/photos';
+import {
+  findVoids,
+  tracePhoto,
+  type PhotoPixels,
+  type PhotoTrace,
+  type TraceWish,
+  type VoidMark,
+  type VoidPatch,
+} from '@dewpot/core/photos';
 import { expose, transfer } from 'comlink';
 
 /** What heavy work answers: an answer, or what is wrong with the file. */
@@ -86,6 +94,9 @@ const work = {
   /** Finds the card and the outline on a photo. */
   trace: (pixels: PhotoPixels, wish: TraceWish, progress: Progress): Promise<FileAnswer<PhotoTrace>> =>
     answer(() => tracePhoto(pixels, wish, { progress })),
+  /** Finds the voids of a patch of a face. */
+  voids: (pixels: PhotoPixels, patch: VoidPatch, progress: Progress): Promise<FileAnswer<VoidMark[]>> =>
+    answer(() => findVoids(pixels, patch, { progress })),
 };
 
 export type FilesWork = typeof work;

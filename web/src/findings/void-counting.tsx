@@ -1,0 +1,122 @@
+import { useState } from 'react';
+import { exactly, quantity } from '@dewpot/core/units';
+import {
+  countVoids,
+  leastVoid,
+  voidSizes,
+  type PhotoPixels,
+  type PhotoPoint,
+  type VoidCount,
+  type VoidMark,
+  type VoidPatch,
+} from '@dewpot/core/photos';
+import { v7 as uuid } from 'uuid';
+import { useCastEvent } from '../api/casts';
+import { Button } from '../ui/button';
+import { useAddress } from '../ui/picture';
+import { QuantityField } from '../ui/quantity-field';
+import { useSay } from '../ui/say';
+import { Failure } from '../ui/states';
+import { toast } from '../ui/toast';
+import type { Work } from '../workers/use-file-work';
+import { VoidDrawing, type VoidPlan } from './void-drawing';
+
+/** A photo of a face with its pixels. */
+export interface FacePhoto {
+  readonly file: File;
+  readonly pixels: PhotoPixels;
+}
+
+/** A bank card's long side, mm: something that most have at hand. */
+const KNOWN = 85.6;
+
+/** Where things stand on a photo before anybody has moved them. */
+const firstPlan = ({ width, height }: PhotoPixels): VoidPlan => ({
+  ends: [[0.1 * width, 0.9 * height], [0.5 * width, 0.9 * height]],
+  corners: [[0.2 * width, 0.2 * height], [0.8 * width, 0.8 * height]],
+  marks: [],
+}); // prettier-ignore
+
+const distance = ([[ax, ay], [bx, by]]: VoidPlan['ends']) => Math.hypot(bx - ax, by - ay);
+
+/** The patch between two corners, px. */
+function patchOf({ corners: [[ax, ay], [bx, by]] }: VoidPlan, scale: number): VoidPatch {
+  const [x, y] = [Math.round(Math.min(ax, bx)), Math.round(Math.min(ay, by))];
+  return { x, y, width: Math.round(Math.abs(bx - ax)), height: Math.round(Math.abs(by - ay)), scale };
+}
+
+/** A tapped mark goes, a tapped place gets one as large as the smallest that is counted. */
+function tapped(marks: readonly VoidMark[], [x, y]: PhotoPoint, scale: number): VoidMark[] {
+  const near = marks.filter((one) => Math.hypot(one.x - x, one.y - y) <= Math.max(one.diameter * scale * 0.75, 6));
+  return near.length > 0 ? marks.filter((one) => !near.includes(one)) : [...marks, { x, y, diameter: leastVoid(scale) }];
+} // prettier-ignore
+
+/** A known length and a patch told on a photo, its voids found, corrected by tapping, and counted. */
+export function VoidCounting({ photo: { file, pixels }, work, castId }: { photo: FacePhoto; work: Work; castId: string | null }) {
+  const say = useSay();
+  const address = useAddress(file);
+  const [known, setKnown] = useState(KNOWN);
+  const [plan, setPlan] = useState(() => firstPlan(pixels));
+  const [found, setFound] = useState(false);
+  const scale = distance(plan.ends) / known;
+  const patch = patchOf(plan, scale);
+  const look = async () => {
+    const marks = await work.run<VoidMark[]>((files, progress) => files.voids(pixels, patch, progress));
+    if (!marks) return;
+    setPlan({ ...plan, marks });
+    setFound(true);
+  };
+  return (
+    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
+      <section className="card-slab p-2" aria-label={say('ui.thePhoto')}>
+        <VoidDrawing address={address} size={pixels} plan={plan} scale={scale} onChange={setPlan} onTap={(at) => found && setPlan({ ...plan, marks: tapped(plan.marks, at, scale) })} />
+      </section>
+      <section className="card-slab space-y-4" aria-label={say('findings.voidsTitle')}>
+        <p className="quiet text-sm">{say('findings.knownLengthHow')}</p>
+        <QuantityField label={say('findings.knownLength')} name="known" dimension="length" value={known} onChange={(value = KNOWN) => setKnown(value)} />
+        <Button look={found ? 'soft' : 'main'} size="tall" className="w-full" disabled={work.done !== undefined} onClick={() => void look()}>
+          {say('findings.findThem')}
+        </Button>
+        {found && <Counted count={countVoids(plan.marks, patch)} scale={scale} castId={castId} />}
+      </section>
+    </div>
+  );
+} // prettier-ignore
+
+/** What the voids come to, and where it is kept. */
+function Counted({ count: { counts, share, per100, grade, from }, scale, castId }: { count: VoidCount; scale: number; castId: string | null }) {
+  const say = useSay();
+  const keep = useCastEvent();
+  const size = ({ from: least, to }: (typeof voidSizes)[number]) =>
+    to === Infinity ? say('findings.sizeOver', { from: exactly(least, 'mm') }) : say('findings.sizeFromTo', { from: exactly(least, 'mm'), to: exactly(to, 'mm') });
+  return (
+    <div className="space-y-3">
+      <p className="numeral text-4xl">{say('findings.gradeOfFive', { grade })}</p>
+      <dl className="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
+        <dt>{say('findings.areaShare')}</dt>
+        <dd className="numeral text-right">{say.value(quantity(share * 100, '%', 2))}</dd>
+        <dt>{say('findings.on100')}</dt>
+        <dd className="numeral text-right">{Math.round(per100)}</dd>
+        {voidSizes.map((one, i) => (
+          <div key={one.from} className="col-span-2 grid grid-cols-subgrid">
+            <dt>{size(one)}</dt>
+            <dd className="numeral text-right">{counts[i]}</dd>
+          </div>
+        ))}
+      </dl>
+      {from > 1 && <p className="border-warning border-l-4 pl-2 text-sm">{say('findings.coarsePhoto', { scale: Math.round(scale * 10) / 10, least: exactly(from, 'mm') })}</p>}
+      <p className="quiet text-sm">{say('findings.tapMarks')}</p>
+      {castId && (
+        <Button
+          size="tall"
+          className="w-full"
+          disabled={keep.isPending}
+          onClick={() => keep.mutate({ castId, event: { id: uuid(), at: Date.now(), type: 'bubbles', face: 'face', grade } }, { onSuccess: () => toast.success(say('findings.gradeKept', { grade })) })}
+        >
+          {say('findings.keepGrade', { grade })}
+        </Button>
+      )}
+      <Failure error={keep.error} />
+    </div>
+  );
+} // prettier-ignore
