@@ -13,7 +13,9 @@ export class MoneyApiController {
   @Post('piece')
   @HttpCode(200)
   @apiExample(PieceCostQuestion, moneyExamples.piece)
-  piece(@Body() asked: PieceCostQuestion) {
+  piece(
+    @Body() asked: PieceCostQuestion,
+  ): ReturnType<typeof pieceCost> & Partial<ReturnType<typeof priceFor>> & { unpriced: number } {
     const {
       mix = 0,
       materials = [],

@@ -20,10 +20,10 @@ export interface PieceTakes {
   readonly casts: number;
 }
 
-export type CostKind = 'mix' | 'release' | 'wear' | 'work' | 'bad' | 'sealer' | 'fitting' | 'packing' | 'later';
+type CostKind = 'mix' | 'release' | 'wear' | 'work' | 'bad' | 'sealer' | 'fitting' | 'packing' | 'later';
 
 /** One part of a piece's cost, to be drawn as a bar. */
-export interface CostPart {
+interface CostPart {
   readonly kind: CostKind;
   readonly name: Message;
   readonly cost: number;
