@@ -19,7 +19,7 @@ export class PieceMaterialAsked {
   @ListOf(() => PricedLotAsked, { most: 100 }) lots: readonly PricedLotAsked[];
 }
 
-/** A mould as its wear is reckoned. */
+/** A mould as its wear is calculated. */
 export class WornMouldAsked {
   @Money() price: number;
   @Whole(1, MOST_COUNT) lasts: number;

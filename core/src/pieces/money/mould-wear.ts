@@ -1,4 +1,4 @@
-/** A mould as its wear is reckoned. */
+/** A mould as its wear is calculated. */
 export interface WornMould {
   /** In the workshop's money. */
   readonly price: number;
