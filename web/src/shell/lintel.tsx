@@ -116,7 +116,7 @@ export function Lintel() {
                   end={path === '/'}
                   title={say('shell.keyNumber', { i: i + 1 })}
                   className={({ isActive }) =>
-                    `station relative block px-2 py-4 text-sm xl:px-2.5 xl:text-base ${isActive ? 'station-here font-semibold' : ''}`
+                    `station relative block px-2 py-4 text-sm xl:text-base ${isActive ? 'station-here font-semibold' : ''}`
                   }
                 >
                   {say(name)}

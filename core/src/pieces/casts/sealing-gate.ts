@@ -57,16 +57,21 @@ export interface Gate {
 /** Hours since the pour from which its weighings count: it was wetted before. */
 const driesFromHour = ({ driesFrom, pouredAt }: Life) => (driesFrom === undefined ? 0 : (driesFrom - pouredAt) / HOUR);
 
+/** Whether it was wetted again after its moist curing. */
+const wasRewetted = ({ driesFrom, uncoveredAt }: Life): boolean =>
+  driesFrom !== undefined && driesFrom > (uncoveredAt ?? driesFrom);
+
 /** Weighings since it was last wetted; those before the end of the moist curing only where there are no others. */
 export function countedWeighings(life: Life): readonly Weighing[] {
-  const rewetted = life.driesFrom !== undefined && life.driesFrom > (life.uncoveredAt ?? life.driesFrom);
-  return rewetted ? life.weighings.filter(({ hour }) => hour >= driesFromHour(life)) : life.weighings;
+  const since = life.weighings.filter(({ hour }) => hour >= driesFromHour(life));
+  return wasRewetted(life) || since.length > 0 ? since : life.weighings;
 }
 
 /** What is known before the weighings that count: of a piece that was wetted again, what those before had told. */
 export function dryDownPrior(life: Life, expected: DryDownPrior, binderClass: BinderClass, pace = 1): DryDownPrior {
   const counted = countedWeighings(life);
-  const before = life.weighings.filter((one) => !counted.includes(one));
+  // What it weighed while it was kept damp tells nothing of where it ends.
+  const before = wasRewetted(life) ? life.weighings.filter((one) => !counted.includes(one)) : [];
   const tau = (5 * 24) / pace;
   if (before.length < WEIGHINGS_NEEDED) return { dry: expected.dry, loss: expected.loss, tau };
   const { final } = judgeDryDown(before, expected, binderClass);

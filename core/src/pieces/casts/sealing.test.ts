@@ -7,6 +7,7 @@ import type { Weighing } from '../../process/sealing/index.js';
 import { nestedPot } from '../../testing/examples.js';
 import {
   calendarOpens,
+  countedWeighings,
   drynessOf,
   duesOf,
   facesToSeal,
@@ -81,6 +82,15 @@ describe('dryness', () => {
       event(41, { type: 'wetted' }),
     );
     expect(sealed.driesFrom).toBe(POURED + 7 * DAY);
+  });
+
+  it('goes by what it weighed since its moist curing, whatever it weighed while it was kept damp', () => {
+    const damp = [3, 4, 5].map((day) => event(day, { type: 'weighed', mass: 4395, step: 1 }));
+    const judged = (life: Life) => drynessOf(life, expected, 'portland', { film: false });
+    const [alone, besides] = [judged(drying(8)), judged(drying(8, ...damp))];
+    expect(besides).toEqual(alone);
+    // Where it was weighed while damp alone, that is all there is.
+    expect(countedWeighings(lifeOf([...dried, ...damp]))).toHaveLength(3);
   });
 
   it('by calendar opens on its day in the piece’s own air, and is shut before', () => {
