@@ -76,22 +76,26 @@ function photograph({ tilt, turn, shade, ground, object, paper, without, beside 
     const far = Math.hypot(p[0] + 40, p[1] + 25);
     return far < least || (far < most && inside(lying, p));
   };
+  const seenAt = (x: number, y: number) => {
+    const p = mapped(back, [x, y]);
+    if (without !== 'card' && inside(card, p)) return paper;
+    return without !== 'leaf' && onLeaf(p) ? object : ground;
+  };
+  // Four pixels meet at a corner: it is looked at once.
+  const corners = Array.from({ length: (width + 1) * (height + 1) }, (_, i) => seenAt(i % (width + 1), Math.floor(i / (width + 1)))); // prettier-ignore
+  const light22 = new Map([object, paper, ground].map((colour) => [colour, colour.map((n) => n ** 2.2)]));
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
-      const seenAt = (dx: number, dy: number) => {
-        const p = mapped(back, [x + dx, y + dy]);
-        if (without !== 'card' && inside(card, p)) return paper;
-        return without !== 'leaf' && onLeaf(p) ? object : ground;
-      };
-      const ends = [seenAt(0, 0), seenAt(1, 0), seenAt(0, 1), seenAt(1, 1)];
-      const even = ends.every((seen) => seen === ends[0]);
+      const at = y * (width + 1) + x;
+      const [first, ...others] = [at, at + 1, at + width + 1, at + width + 2].map((i) => corners[i]!);
+      const even = others.every((seen) => seen === first);
       const looks = even ? 1 : LOOKS;
       // The light of all looks is mixed, as a lens mixes it.
       const cover = [0, 0, 0];
       for (let i = 0; i < looks * looks; i++)
-        seenAt(((i % looks) + 0.5) / looks, (Math.floor(i / looks) + 0.5) / looks).forEach(
-          (n, c) => (cover[c]! += n ** 2.2 / (looks * looks)),
-        );
+        light22
+          .get(even ? first! : seenAt(x + ((i % looks) + 0.5) / looks, y + (Math.floor(i / looks) + 0.5) / looks))!
+          .forEach((n, c) => (cover[c]! += n / (looks * looks)));
       const light = 1 - shade * ((x / width + y / height) / 2);
       for (let c = 0; c < 3; c++) {
         data[(y * width + x) * 4 + c] = (cover[c]! * light) ** (1 / 2.2) + (random() - 0.5) * 8;
