@@ -1,13 +1,16 @@
 import { faults, type Fault } from '@dewpot/core/casts';
 import { circumstanceKeys, type Circumstance } from '@dewpot/core/findings';
 import { pieceKinds, type PieceKind } from '@dewpot/core/moulds';
-import { IsBoolean, IsIn, IsNumber, IsOptional } from 'class-validator';
+import { IsBoolean, IsIn, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { Amount, Choices, every, ListOf, Part, Share, sized, Text, Whole } from './limits.js';
 
 /** So many numbers are compared at the most. */
 const MOST_VALUES = 1000;
 const MOST_CASTS = 1_000_000;
-const Values = (least: number) => every(...sized({ least, most: MOST_VALUES }), IsNumber({}, { each: true }));
+/** No number that is compared is further from nothing. */
+const FURTHEST = 1e6;
+const each = { each: true };
+const Values = (least: number) => every(...sized({ least, most: MOST_VALUES }), IsNumber({}, each), Min(-FURTHEST, each), Max(FURTHEST, each)); // prettier-ignore
 
 /** So many good ones of so many casts. */
 export class ShareAsked {

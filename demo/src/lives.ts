@@ -93,7 +93,7 @@ function dryingOf(
   const patience = 2 + Math.floor(random() * 3);
   for (let day = 1; uncovered + day * DAY <= now; day++) {
     const at = uncovered + day * DAY;
-    const life: Life = { ...cast.life, stage: 'drying', weighings };
+    const life: Life = { ...cast.life, stage: 'drying', uncoveredAt: uncovered, driesFrom: uncovered, weighings };
     // By the stricter limit: these casters wait a little longer than they must.
     const ready = sealingGate(life, cast.expected, cast.snapshot.binderClass, sealers.acrylic, at).open;
     if (ready && !sealer) return events;

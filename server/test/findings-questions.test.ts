@@ -37,7 +37,7 @@ describe('questions about what casts show', () => {
     expect(await fields('shares', { a: { good: 4, casts: 3 }, b: { good: 1, casts: 3 } })).toEqual(['a.good']);
     expect(await fields('trial', { worse: 0.9, better: 0.6 })).toEqual(['better']);
     expect(await fields('why', { ...findingsExamples.why, fault: 'bewitched' })).toEqual(['fault']);
-    expect(await fields('chart', { values: ['a'] })).toEqual(['values']);
+    expect(new Set(await fields('chart', { values: ['a'] }))).toEqual(new Set(['values']));
   });
 
   it('deal the same for the same seed', async () => {

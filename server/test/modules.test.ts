@@ -16,6 +16,7 @@ const offered = {
   CuringModule: ['DemouldsService'],
   SealingModule: ['DrynessService', 'ProductsService', 'RefitsService', 'SealLessonsService', 'WeighedNowService'],
   DevicesModule: [],
+  FindingsModule: [],
   HealthModule: [],
   MaterialsModule: ['LotsService', 'MaterialsService'],
   MixesModule: ['MixesService'],
