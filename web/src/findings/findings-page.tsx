@@ -18,11 +18,11 @@ export function FindingsPage() {
       <PageHead title={say('findings.title')} to="/findings/voids" add={say('findings.countVoids')} />
       <Failure error={ways.error ?? watch.error} />
       {ways.isPending && <Busy what={say('findings.busyWays')} />}
-      <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         {ways.data && (
           <div className="space-y-4">
             <Says ways={ways.data} />
-            <div className="grid items-start gap-4 md:grid-cols-2">
+            <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 md:grid-cols-2">
               {ways.data.tables.map((table) => (
                 <WaysSlab key={table.kind} table={table} />
               ))}

@@ -67,7 +67,7 @@ export function VoidCounting({ photo: { file, pixels }, work, castId }: { photo:
     setFound(true);
   };
   return (
-    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
+    <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
       <section className="card-slab p-2" aria-label={say('ui.thePhoto')}>
         <VoidDrawing address={address} size={pixels} plan={plan} scale={scale} onChange={setPlan} onTap={(at) => found && setPlan({ ...plan, marks: tapped(plan.marks, at, scale) })} />
       </section>
