@@ -33,8 +33,11 @@ const saidOn = (page: Page) =>
     return [...new Set([...texts, ...told])].filter(Boolean);
   });
 
+/** What every screen may name: asked for here, since a page that is left at once takes its answers with it. */
+const SHARED = ['store', 'moulds/all', 'mixes/all', 'tints/all'] as const;
+
 /** Keeps every text of the workshop's own data that the page is sent. */
-function hearData(page: Page): Set<string> {
+function hearData(page: Page): { own: Set<string>; hearShared: () => Promise<void> } {
   const own = new Set<string>();
   const keep = (value: unknown): void => {
     if (typeof value === 'string') own.add(value);
@@ -43,7 +46,10 @@ function hearData(page: Page): Set<string> {
   page.on('response', (response) => {
     if (response.url().includes('/api/')) void response.json().then(keep, () => undefined);
   });
-  return own;
+  const hearShared = async () => {
+    for (const path of SHARED) keep(await (await page.request.get(`/api/${path}`)).json());
+  };
+  return { own, hearShared };
 }
 
 for (const round of rounds) {
@@ -60,8 +66,9 @@ for (const round of rounds) {
     page,
   }) => {
     await readPseudo(page);
-    const own = hearData(page);
+    const { own, hearShared } = hearData(page);
     await enter(page);
+    await hearShared();
     await visitScreens(page, round, async (screen) => {
       // What a page was sent may stand on it before it was heard here.
       await expect.poll(async () => plainEnglish(await saidOn(page), own), screen).toEqual([]);

@@ -4,7 +4,8 @@
  */
 export async function wholePours(request) {
   const { rows } = await (await request.get('/api/pours')).json();
-  return Promise.all(
-    rows.map(async (/** @type {{ id: string }} */ { id }) => (await request.get(`/api/pours/${id}`)).json()),
-  );
+  const pours = [];
+  // One after another: many at once are refused by a server that is busy.
+  for (const { id } of rows) pours.push(await (await request.get(`/api/pours/${id}`)).json());
+  return pours;
 }
