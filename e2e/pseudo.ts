@@ -65,9 +65,9 @@ export function plainEnglish(said: readonly string[], own: ReadonlySet<string>):
   });
 }
 
-/** Units, days and months as the browser writes them, and names that are the same everywhere. */
+/** Units, days, months and the words of a list as the browser writes them, and names that are the same everywhere. */
 const known = new Set(
-  'alt chromium linux min day days cup cups scoop scoops mon tue wed thu fri sat sun monday tuesday wednesday thursday friday saturday sunday jan feb mar apr may jun jul aug sept oct nov dec january february march april june july august september october november december english español dew pot kpa mpa'.split(
+  'and alt chromium linux min day days cup cups scoop scoops mon tue wed thu fri sat sun monday tuesday wednesday thursday friday saturday sunday jan feb mar apr may jun jul aug sept oct nov dec january february march april june july august september october november december english español dew pot kpa mpa'.split(
     ' ',
   ),
 );
