@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
 import { DAY, HOUR } from '@dewpot/core/units';
 import { thinned } from '@dewpot/core/ambient';
-import { ambientAtTime, standing, type CastEvent } from '@dewpot/core/casts';
+import { ambientAtTime, type CastEvent } from '@dewpot/core/casts';
 import { usualMoistCuring } from '@dewpot/core/curing';
 import { keyedRecord, type FindingRecord, type KeptRecord } from '@dewpot/core/findings';
 import { releaseCalled, releasesFor } from '@dewpot/core/moulds';
@@ -67,7 +67,9 @@ export class FindingRecordsService {
     const [casts, count] = await this.rows.of(CastEntity).findAndCount({ where, order: { pouredAt: 'DESC', id: 'ASC' }, take: TOGETHER });
     const castIds = casts.map(({ id }) => id);
     const told = casts.length === 0 ? [] : await this.rows.of(CastEventEntity).find({ where: { castId: In(castIds) }, order: { recordedAt: 'ASC', id: 'ASC' } });
-    const eventsOf = (id: string) => told.flatMap(({ castId, event }): CastEvent[] => (castId === id ? [event] : []));
+    const events = new Map<string, CastEvent[]>(castIds.map((id) => [id, []]));
+    for (const { castId, event } of told) events.get(castId)?.push(event);
+    const eventsOf = (id: string) => defined(events.get(id));
     return {
       ids: castIds,
       counts: castIds.map((id) => eventsOf(id).length),
@@ -94,7 +96,7 @@ export class FindingRecordsService {
         stays.push({ from, air });
       }
       const release = releaseCalled(snapshot.release);
-      given.push({ mouldId, snapshot, life, events: standing(eventsOf(id)), expected, stays, proposed: age(cast), pour: pourId, cycles: cycles.get(id) ?? 0, noRelease: wantsRelease(mouldId) && (release === undefined || release === 'none') });
+      given.push({ mouldId, snapshot, life, events: eventsOf(id), expected, stays, proposed: age(cast), pour: pourId, cycles: cycles.get(id) ?? 0, noRelease: wantsRelease(mouldId) && (release === undefined || release === 'none') });
     }
     return { casts: given, airs, pours: await this.poursOf(casts), moistCuring: settings.moistCuring ?? usualMoistCuring };
   } // prettier-ignore

@@ -1,9 +1,9 @@
 import { defined } from '@dewpot/core/math';
 import { HOUR } from '@dewpot/core/units';
 import type { WholeAmbientReading } from '@dewpot/core/ambient';
-import { initialSetAt20 } from '@dewpot/core/binders';
+import { initialSetAt20, type BinderClass } from '@dewpot/core/binders';
 import type { CastEvent, CastSnapshot, Life } from '@dewpot/core/casts';
-import { ageCourse, type MoistCuring } from '@dewpot/core/curing';
+import { ageCourse, type AgeCourse, type MoistCuring } from '@dewpot/core/curing';
 import { gatherRecord, type KeptRecord, type PouredCast } from '@dewpot/core/findings';
 import type { PourChoices, PourPart, RunLesson } from '@dewpot/core/planning';
 import type { Expected } from '@dewpot/core/pours';
@@ -73,16 +73,26 @@ function airOf({ stays }: CastToGather, airs: ToGather['airs']): WholeAmbientRea
   });
 }
 
+/** The equivalent age that a binder gathers in an air: of casts that stood together it is the same. */
+function coursesOf(airs: ToGather['airs']): (air: string, binderClass: BinderClass) => AgeCourse {
+  const known = new Map<string, AgeCourse>();
+  return (air, binderClass) => {
+    const key = `${air} ${binderClass}`;
+    const temperatures = () => defined(airs[air]).readings.map(({ at, temperature }) => ({ hour: at / HOUR, temperature }));
+    const course = known.get(key) ?? ageCourse(temperatures(), binderClass);
+    known.set(key, course);
+    return course;
+  };
+} // prettier-ignore
+
 /** What findings are to know of each of these casts. */
 export function gatherFindings({ casts, pours, airs, moistCuring }: ToGather): KeptRecord[] {
+  const courseOf = coursesOf(airs);
   return casts.map((cast) => {
     const pour = pours[cast.pour];
     const poured = pour && pouredOf(cast, pour);
     const { snapshot, life, events, expected, proposed } = cast;
-    const courses = cast.stays.map(({ from, air }) => ({
-      from: from / HOUR,
-      course: ageCourse(defined(airs[air]).readings.map(({ at, temperature }) => ({ hour: at / HOUR, temperature })), snapshot.binderClass),
-    }));
+    const courses = cast.stays.map(({ from, air }) => ({ from: from / HOUR, course: courseOf(air, snapshot.binderClass) }));
     return gatherRecord({ snapshot, life, events, expected, proposed, moistCuring, courses, ambient: airOf(cast, airs), ...(poured && { poured }), ...(pour?.person && { person: pour.person }) });
   });
 } // prettier-ignore

@@ -13,6 +13,7 @@ import {
 import { v7 as uuid } from 'uuid';
 import { useCastEvent } from '../api/casts';
 import { Button } from '../ui/button';
+import { BANK_CARD } from '../ui/photo-tracing';
 import { useAddress } from '../ui/picture';
 import { QuantityField } from '../ui/quantity-field';
 import { useSay } from '../ui/say';
@@ -27,8 +28,8 @@ export interface FacePhoto {
   readonly pixels: PhotoPixels;
 }
 
-/** A bank card's long side, mm: something that most have at hand. */
-const KNOWN = 85.6;
+/** The long side of a bank card, mm: something that most have at hand. */
+const KNOWN = BANK_CARD.cardWidth;
 
 /** Where things stand on a photo before anybody has moved them. */
 const firstPlan = ({ width, height }: PhotoPixels): VoidPlan => ({

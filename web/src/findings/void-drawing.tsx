@@ -1,5 +1,5 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { PhotoPoint, VoidMark } from '@dewpot/core/photos';
+import { movable, placeOn } from '../ui/movable';
 import { useSay } from '../ui/say';
 
 /** What is told on a photo: the ends of a known length, two corners of the patch, and the marks of voids. px */
@@ -8,13 +8,6 @@ export interface VoidPlan {
   readonly corners: readonly [PhotoPoint, PhotoPoint];
   readonly marks: readonly VoidMark[];
 }
-
-const steps: Readonly<Record<string, PhotoPoint>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 
 interface VoidDrawingProps {
   readonly address: string;
@@ -27,39 +20,21 @@ interface VoidDrawingProps {
 }
 
 /** A photo of a face with what was told and found on it; ends and corners are dragged or moved by the arrow keys, marks tapped on and off. */
-export function VoidDrawing({ address, size: { width, height }, plan, scale, onChange, onTap }: VoidDrawingProps) {
+export function VoidDrawing({ address, size, plan, scale, onChange, onTap }: VoidDrawingProps) {
+  const { width, height } = size;
   const say = useSay();
-  const svg = useRef<SVGSVGElement>(null);
   const unit = Math.max(width, height) / 700;
   const { ends, corners, marks } = plan;
-  const placeOf = ({ clientX, clientY }: PointerEvent): PhotoPoint => {
-    const box = svg.current?.getBoundingClientRect() ?? new DOMRect(0, 0, 1, 1);
-    const held = (share: number) => Math.min(1, Math.max(0, share));
-    return [held((clientX - box.left) / box.width) * width, held((clientY - box.top) / box.height) * height];
-  };
+  const within = ([x, y]: PhotoPoint): PhotoPoint => [Math.min(width, Math.max(0, x)), Math.min(height, Math.max(0, y))];
   const put = (which: 'ends' | 'corners', i: number, at: PhotoPoint) =>
     onChange({ ...plan, [which]: plan[which].map((one, k) => (k === i ? at : one)) });
   const handle = (which: 'ends' | 'corners', i: 0 | 1) => {
     const [x, y] = plan[which][i];
-    const onKey = (event: KeyboardEvent) => {
-      const step = steps[event.key];
-      if (!step) return;
-      event.preventDefault();
-      put(which, i, [x + step[0] * unit, y + step[1] * unit]);
-    };
     const shared = {
-      tabIndex: 0,
-      role: 'button',
       'aria-label': which === 'ends' ? say('findings.lengthEnd', { end: i + 1 }) : say('findings.patchCorner', { corner: i + 1 }),
       stroke: '#fff',
       strokeWidth: 1.5 * unit,
-      className: 'cursor-move',
-      onPointerDown: (event: PointerEvent<SVGElement>) => {
-        event.stopPropagation();
-        event.currentTarget.setPointerCapture(event.pointerId);
-      },
-      onPointerMove: (event: PointerEvent) => event.buttons > 0 && put(which, i, placeOf(event)),
-      onKeyDown: onKey,
+      ...movable(size, [x, y], unit, (at) => put(which, i, within(at))),
     };
     const r = 8 * unit;
     return which === 'ends' ? (
@@ -71,7 +46,7 @@ export function VoidDrawing({ address, size: { width, height }, plan, scale, onC
   const [[ax, ay], [bx, by]] = [ends[0], ends[1]];
   const [[cx, cy], [dx, dy]] = [corners[0], corners[1]];
   return (
-    <svg ref={svg} viewBox={`0 0 ${width} ${height}`} className="block w-full touch-none" role="group" aria-label={say('findings.voidPhoto', { voids: marks.length })} onPointerDown={(event) => onTap(placeOf(event))}>
+    <svg viewBox={`0 0 ${width} ${height}`} className="block w-full touch-none" role="group" aria-label={say('findings.voidPhoto', { voids: marks.length })} onPointerDown={(event) => onTap(placeOn(size, event))}>
       <image href={address} width={width} height={height} />
       <line x1={ax} y1={ay} x2={bx} y2={by} stroke="var(--color-accent)" strokeWidth={3 * unit} />
       <rect x={Math.min(cx, dx)} y={Math.min(cy, dy)} width={Math.abs(dx - cx)} height={Math.abs(dy - cy)} fill="none" stroke="var(--color-secondary)" strokeWidth={3 * unit} />

@@ -22,7 +22,7 @@ function measure(trace: PhotoTrace, card: Card): { traced?: TracedOutline; wrong
 }
 
 /** A bank card, mm: something that most have at hand. */
-const BANK_CARD: Card = { cardWidth: 85.6, cardHeight: 54 };
+export const BANK_CARD: Card = { cardWidth: 85.6, cardHeight: 54 };
 
 /** An outline on a photo beside a card: found, corrected by dragging, measured, taken. `children` ask what else is wanted of it. */
 export function PhotoTracing({ title, file, work, children, takeIt, onTake }: { title: string; file: File; work: Work; children?: ReactNode; takeIt: string; onTake: (traced: TracedOutline) => void }) {

@@ -1,3 +1,5 @@
+import { bisect } from './bisect.js';
+
 const LANCZOS = [
   0.9999999999998099, 676.5203681218851, -1259.1392167224028, 771.3234287776531, -176.6150291621406, 12.507343278686905,
   -0.13857109526572012, 9.984369578019572e-6, 1.5056327351493116e-7,
@@ -50,12 +52,7 @@ export function betaShare(x: number, a: number, b: number): number {
 
 /** The point of a beta distribution below which the share `p` lies, 0 < p < 1, to 1e-12. */
 export function betaPoint(p: number, a: number, b: number): number {
-  let [low, high] = [0, 1];
-  while (high - low > 1e-12) {
-    const middle = (low + high) / 2;
-    if (betaShare(middle, a, b) < p) low = middle;
-    else high = middle;
-  }
+  const [low, high] = bisect((x) => betaShare(x, a, b) >= p, 0, 1, { width: 1e-12 });
   return (low + high) / 2;
 }
 

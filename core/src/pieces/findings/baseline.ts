@@ -1,4 +1,4 @@
-import { mean, median, robustSpread } from '../../foundation/math/index.js';
+import { median, robustSpread, variance } from '../../foundation/math/index.js';
 import { circumstanceKeys, circumstances, type Circumstance } from './circumstances.js';
 import { isGood, type FindingRecord } from './finding-record.js';
 
@@ -28,11 +28,6 @@ const like: Readonly<Record<Among, (a: FindingRecord, b: FindingRecord) => boole
 const valuesOf = (records: readonly FindingRecord[], of: Circumstance): number[] =>
   records.flatMap(({ under }) => under[of]?.value ?? []);
 
-function deviation(values: readonly number[]): number {
-  const middle = mean(values);
-  return Math.sqrt(values.reduce((sum, value) => sum + (value - middle) ** 2, 0) / Math.max(1, values.length - 1));
-}
-
 /** How much each circumstance varies over all casts of a workshop, never less than its own error. */
 export type Spreads = Readonly<Record<Circumstance, number>>;
 
@@ -40,7 +35,7 @@ export type Spreads = Readonly<Record<Circumstance, number>>;
 export function spreadsOf(records: readonly FindingRecord[]): Spreads {
   const spread = (of: Circumstance): number => {
     const values = valuesOf(records, of);
-    return Math.max(circumstances[of].error, values.length > 1 ? deviation(values) : 0);
+    return Math.max(circumstances[of].error, values.length > 1 ? Math.sqrt(variance(values)) : 0);
   };
   return Object.fromEntries(circumstanceKeys.map((of) => [of, spread(of)])) as Record<Circumstance, number>;
 }

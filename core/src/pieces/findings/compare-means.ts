@@ -1,13 +1,9 @@
-import { mean, studentShare } from '../../foundation/math/index.js';
+import { mean, studentShare, variance } from '../../foundation/math/index.js';
 import type { Comparison } from './compare-shares.js';
 import { FEWEST, verdictOf } from './verdict.js';
 
-/** The mean of measurements, and the variance of that mean. */
-function meanOf(values: readonly number[]) {
-  const middle = mean(values);
-  const squares = values.reduce((sum, value) => sum + (value - middle) ** 2, 0);
-  return { middle, variance: squares / (values.length - 1) / values.length };
-}
+/** The variance of the mean of measurements. */
+const ofMean = (values: readonly number[]): number => variance(values) / values.length;
 
 /** What is measured of two ways: their means, how far b lies above a, and which is better. */
 export interface MeansCompared extends Comparison {
@@ -21,11 +17,11 @@ export interface MeansCompared extends Comparison {
 export function compareMeans(a: readonly number[], b: readonly number[]): MeansCompared {
   const means = [mean(a), mean(b)] as const;
   if (Math.min(a.length, b.length) < FEWEST) return { means, better: undefined, chance: 0.5, verdict: 'too-few' };
-  const [one, other] = [meanOf(a), meanOf(b)];
-  const variance = one.variance + other.variance;
-  if (variance === 0) return { means, better: undefined, chance: 0.5, verdict: 'even' };
-  const freedom = variance ** 2 / (one.variance ** 2 / (a.length - 1) + other.variance ** 2 / (b.length - 1));
-  const chance = studentShare((one.middle - other.middle) / Math.sqrt(variance), freedom);
+  const [one, other] = [ofMean(a), ofMean(b)];
+  const both = one + other;
+  if (both === 0) return { means, better: undefined, chance: 0.5, verdict: 'even' };
+  const freedom = both ** 2 / (one ** 2 / (a.length - 1) + other ** 2 / (b.length - 1));
+  const chance = studentShare((means[0] - means[1]) / Math.sqrt(both), freedom);
   const sure = Math.max(chance, 1 - chance);
   const verdict = verdictOf(sure);
   return { means, better: verdict === 'even' ? undefined : chance > 0.5 ? 'b' : 'a', chance: sure, verdict };

@@ -1,6 +1,6 @@
 import { goodOf, spreadsOf, usualOf, type Spreads, type Usual } from './baseline.js';
 import { causeKeys, causes, namedCauses, type Cause } from './causes.js';
-import { circumstances, flags, type Circumstanced } from './circumstances.js';
+import { circumstanceKeys, circumstances, flags, type Circumstanced } from './circumstances.js';
 import type { Fault } from '../casts/index.js';
 import { faultRegression, precedes, type FaultRegression } from './fault-regression.js';
 import type { FindingRecord } from './finding-record.js';
@@ -111,12 +111,15 @@ export const findingContext = (records: readonly FindingRecord[]): FindingContex
  */
 export function explainFault(cast: FindingRecord, fault: Fault, { records, good, spreads }: FindingContext): Explanation {
   const regression = faultRegression(cast, records, fault, spreads);
+  const before = circumstanceKeys.filter((of) => cast.under[of] && precedes(of, fault));
+  // Too much and too little of a circumstance go by the same good casts.
+  const usual = new Map(before.map((of) => [of, usualOf(cast, good, of, spreads)]));
   const ranked = causeKeys.flatMap((cause) => {
     const { of } = causes[cause];
     const recorded = cast.under[of];
-    if (!recorded || !precedes(of, fault)) return [];
+    if (!recorded || !usual.has(of)) return [];
     const named = namedCauses[fault].includes(cause);
-    const evidence = evidenceOf(cause, recorded, usualOf(cast, good, of, spreads), regression);
+    const evidence = evidenceOf(cause, recorded, usual.get(of), regression);
     return [{ cause, named, evidence, score: scoreOf(named, evidence) }];
   });
   const all = ranked.reduce((sum, { score }) => sum + Math.exp(score), UNRECORDED);

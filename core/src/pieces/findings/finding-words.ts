@@ -7,11 +7,13 @@ import {
   type MessageKey,
   type MessageValue,
 } from '../../foundation/units/index.js';
+import { COLD } from '../../process/curing/index.js';
 import type { Fault } from '../casts/index.js';
 import { causes, type Cause } from './causes.js';
 import { circumstances, flags, type Circumstance } from './circumstances.js';
 import type { Evidence } from './explain-fault.js';
 import type { WayKind } from './finding-record.js';
+import { SEALED_WARM } from './stood-under.js';
 
 /** `broken-edge` as a part of a key: `BrokenEdge`. */
 const keyOf = (name: string): string => name.split('-').map((word) => word.charAt(0).toUpperCase() + word.slice(1)).join(''); // prettier-ignore
@@ -24,7 +26,7 @@ export const causeName = (cause: Cause): Message => msg(named('cause', cause));
 export const wayKindName = (kind: WayKind): Message => msg(named('way', kind));
 
 /** What is warm enough to pour and to seal in, °C. */
-const WARM_ENOUGH: Readonly<Partial<Record<Cause, number>>> = { 'cold-pour': 5, 'sealed-cold': 8 };
+const WARM_ENOUGH: Readonly<Partial<Record<Cause, number>>> = { 'cold-pour': COLD, 'sealed-cold': SEALED_WARM };
 
 /** What to change next time. */
 export function changeFor(cause: Cause): Message {

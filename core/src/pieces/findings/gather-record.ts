@@ -30,11 +30,10 @@ const told = (pairs: readonly [Circumstance, Circumstanced | undefined][]): Circ
 /** Month of a time, as of UTC: ways go by the season, not by the day. */
 const monthOf = (at: number): string => new Date(at).toISOString().slice(0, 7);
 
-function waysOf({ snapshot, life, poured, person }: GatheredFrom): Partial<Record<WayKind, string>> {
+function waysOf({ snapshot, life, poured, person }: GatheredFrom, under: Circumstances): Partial<Record<WayKind, string>> {
   const { release, cover, place, copyMark, mixName, mouldName } = snapshot;
-  const under = poured && new Map(pouredUnder(poured));
   const sealer = life.coats[0]?.sealer;
-  const tapped = under?.get('notTapped')?.value;
+  const tapped = under.notTapped?.value;
   return {
     mix: mixName,
     mould: mouldName,
@@ -43,33 +42,32 @@ function waysOf({ snapshot, life, poured, person }: GatheredFrom): Partial<Recor
     cover: cover ?? 'none',
     ...(place && { place }),
     ...(copyMark && { copy: `${mouldName} ${copyMark}` }),
-    ...(poured && { grade: `${poured.log.grade}`, reinforcement: under?.get('unreinforced')?.value ? 'none' : poured.mesh ? 'mesh' : 'fibre' }),
+    ...(poured && { grade: `${poured.log.grade}`, reinforcement: under.unreinforced?.value ? 'none' : poured.mesh ? 'mesh' : 'fibre' }),
     ...(tapped !== undefined && { compaction: tapped ? 'none' : 'tapped' }),
     ...(sealer && { sealer }),
     ...(person && { person }),
   };
 } // prettier-ignore
 
-/** A weighing so soon after demoulding tells what the piece weighs fresh, ms. */
-const SOON = DAY;
-
+/** What it weighed within a day of its demoulding is what it weighs fresh. */
 function measuredOf({ life, expected }: GatheredFrom): Partial<Record<Measure, number>> {
   const out = life.demouldedAt;
   const first = out === undefined ? undefined : life.weighings[0];
-  const soon = first && life.pouredAt + first.hour * HOUR - (out ?? 0) <= SOON;
+  const soon = first && life.pouredAt + first.hour * HOUR - (out ?? 0) <= DAY;
   return soon ? { mass: first.mass / expected.fresh } : {};
 }
 
 /** Everything that findings want to know of a cast, from its record: the one way in which it is gathered. */
 export function gatherRecord(cast: GatheredFrom): KeptRecord {
   const { snapshot, life, poured } = cast;
+  const under = told([...(poured ? pouredUnder(poured) : []), ...stoodUnder(cast)]);
   return {
     mixId: snapshot.mixId ?? '',
     piece: snapshot.piece,
     seen: life.demouldedAt !== undefined || life.brokenAt !== undefined,
     faults: foundFaults(cast.events),
-    under: told([...(poured ? pouredUnder(poured) : []), ...stoodUnder(cast)]),
-    ways: waysOf(cast),
+    under,
+    ways: waysOf(cast, under),
     measured: measuredOf(cast),
   };
 }

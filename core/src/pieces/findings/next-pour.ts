@@ -17,35 +17,26 @@ const RELEASE: ReleaseName = 'wax';
 const MOST_PEOPLE = 4;
 const STIFFEST = 1;
 
-/** What a next pour chooses otherwise, so that a cause does not come up again; empty where a choice does not help. */
-function changed(cause: Cause, { items, grade, people = 1 }: Changeable): Partial<Changeable> {
-  switch (cause) {
-    case 'dried-early':
-    case 'dried-long':
-    case 'uncovered':
-      return { cover: COVER };
-    case 'over-ceiling':
-      return grade > STIFFEST ? { grade: (grade - 1) as Grade } : {};
-    case 'late-placing':
-      return people < MOST_PEOPLE ? { people: people + 1 } : {};
-    case 'no-release':
-      return { release: RELEASE };
-    case 'unreinforced':
-      return { items: items.map((item) => ({ ...item, mesh: true })) };
-    default:
-      return {};
-  }
-}
+const covered = (): Partial<Changeable> => ({ cover: COVER });
 
-/** Causes against which a pour can be planned otherwise. */
-const PLANNABLE: readonly Cause[] = ['dried-early', 'dried-long', 'uncovered', 'over-ceiling', 'late-placing', 'no-release', 'unreinforced']; // prettier-ignore
+/** What a next pour chooses otherwise, so that a cause does not come up again; nothing where it is at its end already. */
+const changes: Readonly<Partial<Record<Cause, (choices: Changeable) => Partial<Changeable>>>> = {
+  'dried-early': covered,
+  'dried-long': covered,
+  uncovered: covered,
+  'over-ceiling': ({ grade }) => (grade > STIFFEST ? { grade: (grade - 1) as Grade } : {}),
+  'late-placing': ({ people = 1 }) => (people < MOST_PEOPLE ? { people: people + 1 } : {}),
+  'no-release': () => ({ release: RELEASE }),
+  unreinforced: ({ items }) => ({ items: items.map((item) => ({ ...item, mesh: true })) }),
+};
 
-export const isPlannable = (cause: Cause): boolean => PLANNABLE.includes(cause);
+/** Whether a pour can be planned otherwise against a cause. */
+export const isPlannable = (cause: Cause): boolean => cause in changes;
 /** A cause by its key as an address names it. */
 export const causeCalled = (word: string | null): Cause | undefined => causeKeys.find((cause) => cause === word);
 
 /** A pour planned so that a cause does not come up again: another cover, a stiffer grade, mesh, a release, one more pair of hands. */
 export const plannedAgainst = <Choices extends Changeable>(choices: Choices, cause: Cause): Choices => ({
   ...choices,
-  ...changed(cause, choices),
+  ...changes[cause]?.(choices),
 });

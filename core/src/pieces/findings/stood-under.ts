@@ -6,11 +6,14 @@ import {
   ageAlong,
   ageOfShare,
   coverOf,
+  EVAPORATION,
   evaporationUnder,
+  FROST_PROOF,
   hourOfAgeAlong,
   moistCuringEnd,
   overFace,
   pulledCores,
+  USUAL_STRENGTH,
   type Cover,
   type MoistCuring,
   type StayCourse,
@@ -32,17 +35,12 @@ export interface StoodCast {
   readonly moistCuring: MoistCuring;
 }
 
-/** Evaporation to act on: of thin and of light pieces, and of all others, kg/m²/h. */
-const THIN_LIMIT = 0.5;
-const LIMIT = 1;
+/** Thin kinds of piece. */
 const THIN: readonly CastSnapshot['piece'][] = ['panel', 'dish', 'leaf', 'lamp'];
 /** Over the limit for so long does no harm, h. */
 const SHORT = 0.5;
-/** The strength from which frost does no harm, and what is usual at 28 days, MPa. */
-const FROST_PROOF = 3.5;
-const USUAL_STRENGTH = 25;
 /** A coat wants it so warm, °C. */
-const SEALED_WARM = 8;
+export const SEALED_WARM = 8;
 /** Frost is looked for so far, h. */
 const FIRST_WEEKS = 28 * 24;
 
@@ -54,7 +52,7 @@ function coverAt(events: readonly CastEvent[], poured: string | undefined, at: n
 
 /** Water off its faces in the first day, and how long it was too much. */
 function ofFirstDay({ snapshot, life, events, ambient }: StoodCast): [Circumstance, Circumstanced | undefined][] {
-  const most = snapshot.lightweight || THIN.includes(snapshot.piece) ? THIN_LIMIT : LIMIT;
+  const most = snapshot.lightweight || THIN.includes(snapshot.piece) ? EVAPORATION.thin : EVAPORATION.all;
   const [from, to] = [life.pouredAt, life.pouredAt + DAY];
   let [worst, over, known] = [0, 0, 0];
   ambient.forEach((reading, i) => {

@@ -1,5 +1,5 @@
-export * from './lot-cost.js';
 export * from './another-copy.js';
+export * from './lot-cost.js';
 export * from './piece-cost.js';
 export * from './price.js';
 export * from './sending.js';

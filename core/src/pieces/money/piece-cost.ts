@@ -72,7 +72,8 @@ export function pieceCost(takes: PieceTakes): PieceCost {
   const { mix, release, mould, minutes, laterMinutes, sealer, fitting, packing, rate } = takes;
   const share = goodShare(takes);
   const wear = mould ? wearOf(mould) : 0;
-  const [work, later] = [minutes, laterMinutes].map((time) => (time * rate) / MINUTES) as [number, number];
+  const worked = (time: number) => (time * rate) / MINUTES;
+  const [work, later] = [worked(minutes), worked(laterMinutes)];
   const before = mix + release + wear + work;
   const bad = before / share - before;
   const costs: Record<CostKind, number> = { mix, release, wear, work, bad, sealer, fitting, packing, later };

@@ -49,7 +49,7 @@ export function sending(mass: number, bands: readonly MassBand[], packing: Packi
   const sorted = [...bands].sort((a, b) => a.upTo - b.upTo);
   const packed = packedMass(mass, packing);
   const at = sorted.findIndex(({ upTo }) => packed <= upTo);
-  const [band, below] = [sorted[at], at > 0 ? sorted[at - 1] : at < 0 ? sorted.at(-1) : undefined];
+  const [band, below] = [sorted[at], sorted[at - 1]];
   const wanted = below && bareMass(below.upTo, packing);
   const lighter = band && below && wanted !== undefined && wanted > 0 && below.price < band.price && { mass: mass - wanted, share: 1 - wanted / mass, saves: band.price - below.price };
   return { packed, ...(band && { price: band.price }), ...(lighter && { lighter }) };

@@ -35,10 +35,13 @@ export function evaporation({ concrete, ambient, humidity, wind }: FaceAmbient):
 
 export type FaceRisk = 'calm' | 'watch' | 'cover';
 
+/** Evaporation over which one acts: for thin and for lightweight pieces, and for all, kg/m²/h. */
+export const EVAPORATION = { thin: 0.5, all: 1 } as const;
+
 /** What a rate of evaporation asks for: over 0.5 act for thin pieces, over 1.0 for all. */
 export function faceRisk(rate: number): FaceRisk {
-  if (rate > 1) return 'cover';
-  return rate > 0.5 ? 'watch' : 'calm';
+  if (rate > EVAPORATION.all) return 'cover';
+  return rate > EVAPORATION.thin ? 'watch' : 'calm';
 }
 
 /** The same in words. */

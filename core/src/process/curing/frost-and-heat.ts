@@ -13,14 +13,15 @@ export interface WeatherWarning {
 }
 
 /** Frost harms a piece until it has this strength, MPa. */
-const FROST_PROOF = 3.5;
+export const FROST_PROOF = 3.5;
 /** Portland hardly goes on below this, °C. */
 export const COLD = 5;
 /** A hot place in the first days, °C. */
 export const HOT = 32;
 /** Heat matters in the first so many equivalent hours. */
 const YOUNG = 72;
-const USUAL_STRENGTH = 25;
+/** Of a mix that nothing is said of, at 28 days, MPa. */
+export const USUAL_STRENGTH = 25;
 
 /** A young piece and its air. Hours of the course. */
 export interface YoungPiece {
