@@ -46,6 +46,10 @@ function patchOf({ corners: [[ax, ay], [bx, by]] }: VoidPlan, scale: number): Vo
   return { x, y, width: Math.round(Math.abs(bx - ax)), height: Math.round(Math.abs(by - ay)), scale };
 }
 
+/** Whether a place is on the patch: what lies beside it is not counted. */
+const holds = ({ x, y, width, height }: VoidPatch, [px, py]: PhotoPoint) =>
+  px >= x && px <= x + width && py >= y && py <= y + height;
+
 /** A tapped mark goes, a tapped place gets one as large as the smallest that is counted. */
 function tapped(marks: readonly VoidMark[], [x, y]: PhotoPoint, scale: number): VoidMark[] {
   const near = marks.filter((one) => Math.hypot(one.x - x, one.y - y) <= Math.max(one.diameter * scale * 0.75, 6));
@@ -70,7 +74,7 @@ export function VoidCounting({ photo: { file, pixels }, work, castId }: { photo:
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
       <section className="card-slab p-2" aria-label={say('ui.thePhoto')}>
-        <VoidDrawing address={address} size={pixels} plan={plan} scale={scale} onChange={setPlan} onTap={(at) => found && setPlan({ ...plan, marks: tapped(plan.marks, at, scale) })} />
+        <VoidDrawing address={address} size={pixels} plan={plan} scale={scale} onChange={setPlan} onTap={(at) => found && holds(patch, at) && setPlan({ ...plan, marks: tapped(plan.marks, at, scale) })} />
       </section>
       <section className="card-slab space-y-4" aria-label={say('findings.voidsTitle')}>
         <p className="quiet text-sm">{say('findings.knownLengthHow')}</p>

@@ -81,6 +81,9 @@ describe('voids on a photo', () => {
     fireEvent.pointerDown(drawing(), { clientX: 120, clientY: 120 });
     fireEvent.pointerDown(drawing(), { clientX: 150, clientY: 120 });
     const before = drawing().getAttribute('aria-label');
+    // Beside the patch none is put on.
+    fireEvent.pointerDown(drawing(), { clientX: 20, clientY: 20 });
+    expect(drawing()).toHaveAttribute('aria-label', before);
     fireEvent.pointerDown(drawing(), { clientX: 120, clientY: 120 });
     expect(drawing().getAttribute('aria-label')).not.toBe(before);
   });
