@@ -19,7 +19,7 @@ import {
   MaxLength,
 } from 'class-validator';
 import { kindsOf, PartOfKind, type AnyOf } from './kinds.js';
-import { Amount, Part, Text, Version } from './limits.js';
+import { Amount, Part, Text, Texts, Version } from './limits.js';
 
 export class SignIn {
   @IsEmail() @MaxLength(254) email: string;
@@ -131,6 +131,14 @@ export class SessionSetupInput implements SessionSetup {
   @Amount(0, 240) cleanUp: number;
 }
 
+/** How things are done where nothing else is chosen. */
+export class UsualWaysInput {
+  @IsOptional() @Text(1, 60) release?: string;
+  @IsOptional() @Text(1, 60) cover?: string;
+  /** What is done besides, in the caster's own words. */
+  @IsOptional() @Texts(1, 80, { most: 20 }) ways?: readonly string[];
+}
+
 export class WorkshopSettings {
   @Text(1, 80) name: string;
   @IsIn(unitSystems) units: UnitSystem;
@@ -156,6 +164,7 @@ export class WorkshopSettings {
   @IsOptional() @IsBoolean() setUp?: boolean;
   /** What setting up and cleaning take in a session; 20 and 25 minutes where it is left out. */
   @IsOptional() @Part(() => SessionSetupInput) session?: SessionSetupInput;
+  @IsOptional() @Part(() => UsualWaysInput) usual?: UsualWaysInput;
   @IsOptional() @Version() version?: number;
 }
 

@@ -36,3 +36,4 @@ export * from './materials.js';
 export * from './tint-files.js';
 export * from './tint-questions.js';
 export * from './tints.js';
+export * from './trials.js';

@@ -2,6 +2,7 @@ import { findingKeys, type FindingKey } from '@dewpot/core/units';
 import { insetFaces, MOST_INSET_POINTS, type Inset, type InsetFace } from '@dewpot/core/moulds';
 import type { PlanPoint } from '@dewpot/core/solids';
 import { scoopSteps, type ScoopStep } from '@dewpot/core/materials';
+import type { DealtTrial } from '@dewpot/core/findings';
 import { measuringWays, type MeasuringWay } from '@dewpot/core/measuring';
 import type { Grade } from '@dewpot/core/mixes';
 import type { PutAside } from '@dewpot/core/judging';
@@ -118,6 +119,8 @@ export class PourInput implements PourChoices {
   @IsOptional() @Choices(pieceUses, { most: 10 }) uses?: readonly PieceUse[];
   /** What speaks against it and is put aside this once. */
   @IsOptional() @ListOf(() => PutAsideInput, { most: 100 }) aside?: readonly PutAsideInput[];
+  /** The trial whose ways its copies are dealt. */
+  @IsOptional() @IsUUID() trialId?: string;
   @Version() version: number;
 }
 
@@ -136,6 +139,8 @@ export class NewCast {
   @IsUUID() id: string;
   /** Which of the pour's items it is of. */
   @Whole(0, 99) item: number;
+  /** Which copy of that item it is; the next one where it is left out. */
+  @IsOptional() @Whole(0, 499) copy?: number;
 }
 
 export class PourFinish {
@@ -162,6 +167,8 @@ export interface PourView {
   readonly pouredAt?: number;
   /** What its run at the bench taught, mix by mix. */
   readonly lessons?: readonly RunLesson[];
+  /** Which copy gets which way of a trial. */
+  readonly trial?: DealtTrial;
 }
 
 /** What earlier pours tell the next one. */

@@ -7,6 +7,13 @@ import { Column, CreateDateColumn, Entity, Index, PrimaryColumn, VersionColumn }
 import { PartOf, WorkshopRow } from '../db/row.js';
 import { stored } from '../db/stored.js';
 
+/** How things are done where nothing else is chosen. */
+export interface UsualWays {
+  readonly release?: string;
+  readonly cover?: string;
+  readonly ways?: readonly string[];
+}
+
 /** Settings of a workshop as they are kept. */
 export interface StoredSettings {
   readonly name: string;
@@ -22,6 +29,7 @@ export interface StoredSettings {
   readonly ballastSandId?: string;
   readonly setUp?: boolean;
   readonly session?: SessionSetup;
+  readonly usual?: UsualWays;
 }
 
 @Entity('workshops')

@@ -16,6 +16,7 @@ import { BenchScaleEntity } from '../devices/devices.entities.js';
 import { PlaceEntity, AmbientAsideEntity, AmbientReadingEntity } from '../ambient/ambient.entities.js';
 import { DemouldLessonEntity } from '../curing/curing.entities.js';
 import { SealLessonEntity } from '../sealing/sealing.entities.js';
+import { TrialEntity } from '../findings/trials.entities.js';
 import { CalendarKeyEntity, CalendarPlanEntity, CasterWeekEntity, OrderEntity } from '../calendar/calendar.entities.js';
 
 /** Every table. */
@@ -41,6 +42,7 @@ export const entities = [
   PatternEntity,
   PatternRevisionEntity,
   PourEntity,
+  TrialEntity,
   RunEventEntity,
   CastEntity,
   CastEventEntity,

@@ -1,1 +1,2 @@
 export * from './findings.module.js';
+export * from './trial-deals.service.js';

@@ -33,6 +33,7 @@ export type Thing =
   | 'scoop'
   | 'stock'
   | 'tint'
+  | 'trial'
   | 'tub';
 
 /** An answer that is an error, in the API's one shape. */

@@ -1,4 +1,5 @@
 import type { RunEvent } from '@dewpot/core/bench';
+import type { DealtTrial } from '@dewpot/core/findings';
 import type { PutAside } from '@dewpot/core/judging';
 import type { MixLesson, PourChoices, PourPart, RunLesson } from '@dewpot/core/planning';
 import type { PieceUse } from '@dewpot/core/sealing';
@@ -19,6 +20,7 @@ export interface StoredChoices extends PourChoices {
   readonly place?: string;
   readonly uses?: readonly PieceUse[];
   readonly aside?: readonly PutAside[];
+  readonly trialId?: string;
 }
 
 /** So many pieces of a mould that a pour makes. */
@@ -45,6 +47,8 @@ export class PourEntity extends EditedRow {
   @Column(stored({ nullable: true })) taken: readonly Taken[] | null;
   @Column('uuid', { name: 'finished_by', nullable: true }) finishedBy: string | null;
   @Column(stored({ nullable: true })) lessons: readonly RunLesson[] | null;
+  /** Which copy gets which way of a trial. */
+  @Column(stored({ nullable: true })) trial: DealtTrial | null;
   @Column('bigint', { name: 'started_at', nullable: true, transformer: milliseconds }) startedAt: number | null;
   @Column('bigint', { name: 'poured_at', nullable: true, transformer: milliseconds }) pouredAt: number | null;
 }

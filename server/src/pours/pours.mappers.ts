@@ -4,7 +4,7 @@ import { faceColouringOf, mainColour } from '@dewpot/core/pours';
 import type { PouredPiece, PourEntity } from './pours.entities.js';
 
 export function pourView(row: PourEntity): PourView {
-  const { id, number, version, status, input, parts, startedAt, pouredAt, lessons } = row;
+  const { id, number, version, status, input, parts, startedAt, pouredAt, lessons, trial } = row;
   return {
     id,
     number,
@@ -15,6 +15,7 @@ export function pourView(row: PourEntity): PourView {
     ...(startedAt !== null && { startedAt }),
     ...(pouredAt !== null && { pouredAt }),
     ...(lessons && { lessons }),
+    ...(trial && { trial }),
   };
 }
 

@@ -4,6 +4,7 @@ import { defined } from '@dewpot/core/math';
 import type { castsOf, MixLesson, PourPart, RunLesson } from '@dewpot/core/planning';
 import { dryUsed, faceColouringOf, mainColour, type PourLog } from '@dewpot/core/pours';
 import { castCode } from '@dewpot/core/casts';
+import { markedBy, markOf } from '@dewpot/core/findings';
 import type { Page, PastPoursView, PourFinish, PourInput, PourRow, PoursQuery, PourView } from '@dewpot/contract';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import type { PlanData } from '../calculation/crossing.js';
@@ -17,6 +18,7 @@ import { pageOf, withWords } from '../db/page.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { saveEdited } from '../db/save-edited.js';
 import { ProblemError } from '../http/problem-error.js';
+import { TrialDealsService } from '../findings/index.js';
 import { MixesService } from '../mixes/index.js';
 import { MouldsService } from '../moulds/index.js';
 import { LotsService, plainLot, plainMaterial, scoopView } from '../materials/index.js';
@@ -88,6 +90,7 @@ export class PoursService {
     private readonly runs: RunsService,
     private readonly pastPours: PastPoursService,
     private readonly calculations: CalculationPool,
+    private readonly trials: TrialDealsService,
   ) {}
 
   /** One page of all pours. @throws InputError where the page is none */
@@ -127,7 +130,8 @@ export class PoursService {
       const existing = await this.locked(id);
       checkPlanned(existing);
       const number = existing?.number ?? (await this.nextNumber());
-      const fields = { parts, ...listedBy(parts), input, number, status: 'planned' };
+      const trial = await this.trials.dealt(id, input, existing?.trial ?? null);
+      const fields = { parts, ...listedBy(parts), input, number, status: 'planned', trial };
       return pourView(await saveEdited(this.rows, this.rows.of(PourEntity), 'pour', id, version, fields));
     });
   }
@@ -225,8 +229,11 @@ export class PoursService {
   ): Promise<void> {
     const { release, cover, place } = row.input;
     const ways = { ...(release && { release }), ...(cover && { cover }), ...(place && { place }) };
-    for (const [index, { item, ...cast }] of made.entries()) {
+    const poured = new Map<number, number>();
+    for (const [index, { item, copy = poured.get(item) ?? 0, ...cast }] of made.entries()) {
+      poured.set(item, copy + 1);
       const copyMark = marks.get(item)?.shift();
+      const mark = row.trial && markOf(row.trial, item, copy);
       await this.casts.create({
         ...cast,
         pourId: row.id,
@@ -234,7 +241,7 @@ export class PoursService {
         pouredAt,
         personId,
         orderLine: row.input.items[item]?.orderLine ?? null,
-        snapshot: { ...cast.snapshot, ...(copyMark && { copyMark }), ...ways },
+        snapshot: { ...cast.snapshot, ...(copyMark && { copyMark }), ...ways, ...(mark && markedBy(mark)) },
       });
     }
   }

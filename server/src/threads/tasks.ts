@@ -6,6 +6,7 @@ import {
   compareWays,
   explainFault,
   findingContext,
+  trialStandings,
   watchCasts,
   type Explanation,
   type FindingRecord,
@@ -91,5 +92,6 @@ export const tasks = {
   explain,
   ways: compareWays,
   watch: watchCasts,
+  trials: trialStandings,
 };
 export type Tasks = typeof tasks;

@@ -38,12 +38,7 @@ export function BenchRun(props: BenchRunProps) {
           {shown ? <StepHead at={at} pour={pour} /> : <DoneView {...{ pour, bench, run, timers }} />}
           {ahead.map((timed) => (
             <Activity key={timed.step.key} mode={timed === shown && !held ? 'visible' : 'hidden'}>
-              <StepView
-                {...{ bench, run, now, label, timed }}
-                cores={at.cores}
-                record={atHand.record}
-                input={pour.input}
-              />
+              <StepView {...{ bench, run, now, label, timed }} cores={at.cores} record={atHand.record} pour={pour} />
             </Activity>
           ))}
         </div>

@@ -5,6 +5,7 @@ import { releaseCalled, releases } from '@dewpot/core/moulds';
 import type { CoreHold } from '@dewpot/core/bench';
 import type { BenchOf } from '@dewpot/core/planning';
 import type { PourInput } from '@dewpot/contract';
+import { useSession } from '../api/session';
 import { thingsToLayOut } from '../pours';
 import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
@@ -35,14 +36,11 @@ function Ticks({ things }: { things: readonly MessageValue[] }) {
   );
 }
 
-export const LayOutStep = ({ bench: { parts }, input }: { bench: BenchOf; input: Omit<PourInput, 'version'> }) => (
-  <Ticks
-    things={thingsToLayOut(
-      parts.map(({ plan }) => plan),
-      input,
-    )}
-  />
-);
+export function LayOutStep({ bench: { parts }, input }: { bench: BenchOf; input: Omit<PourInput, 'version'> }) {
+  const { usual } = useSession().workshop;
+  const plans = parts.map(({ plan }) => plan);
+  return <Ticks things={thingsToLayOut(plans, input, usual?.ways)} />;
+}
 
 export function ReleaseStep({ bench: { parts }, release }: { bench: BenchOf; release: string | undefined }) {
   const say = useSay();

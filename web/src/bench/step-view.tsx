@@ -1,6 +1,8 @@
 import { defined } from '@dewpot/core/math';
-import { bucketKey, bucketNow, partNow } from '@dewpot/core/bench';
-import type { PourInput } from '@dewpot/contract';
+import { bucketKey, bucketNow, partNow, type StepKind } from '@dewpot/core/bench';
+import type { TrialKind } from '@dewpot/core/casts';
+import type { PourInput, PourView } from '@dewpot/contract';
+import { TrialCopies } from '../ui/trial-copies';
 import { CoresStep, LayOutStep, ReleaseStep } from './ready-steps';
 import { FaceStep } from './face-step';
 import { FillStep } from './fill-step';
@@ -12,11 +14,19 @@ import { Countdown } from './countdown-view';
 import { WeighStep } from './weigh-step';
 import { useSay } from '../ui/say';
 
+/** The steps at which it is told which copy gets which way of a trial. */
+const trialSteps: Readonly<Record<TrialKind, readonly StepKind[]>> = {
+  release: ['lay-out', 'release'],
+  cover: ['lay-out', 'cover'],
+  other: ['lay-out', 'fill', 'press', 'tap', 'strike'],
+};
+
 /** What is done at a step, with its caution. */
-export function StepView({ input, ...context }: StepContext & { input: Omit<PourInput, 'version'> }) {
+export function StepView({ pour, ...context }: StepContext & { pour: PourView }) {
   const say = useSay();
   const { bench, timed } = context;
   const { step } = timed;
+  const { input } = pour;
   return (
     <div className="space-y-3">
       <p className="text-lg">
@@ -27,6 +37,7 @@ export function StepView({ input, ...context }: StepContext & { input: Omit<Pour
           {say(caution)}
         </p>
       ))}
+      {pour.trial && trialSteps[pour.trial.kind].includes(step.kind) && <TrialCopies pour={pour} />}
       <Body {...context} input={input} />
     </div>
   );

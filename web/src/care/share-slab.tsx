@@ -1,7 +1,7 @@
 import { FileDown } from 'lucide-react';
 import { standing } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
-import { makeLabels, makeLife, PaperButton } from '../paper';
+import { castLabel, makeLabels, makeLife, PaperButton } from '../paper';
 import { Button } from '../ui/button';
 import { saveFile } from '../ui/save-file';
 import { CareNoteButton } from './care-note-button';
@@ -49,12 +49,7 @@ export function ShareSlab({ cast }: { cast: CastDetail }) {
       <PaperButton
         name={say('paper.label')}
         file={`label ${code}`}
-        make={(ways) =>
-          makeLabels(
-            [{ code, mould: snapshot.mouldName, mix: snapshot.mixName, pouredAt: life.pouredAt, address }],
-            ways,
-          )
-        }
+        make={(ways) => makeLabels([castLabel(cast, say)], ways)}
       />
       <PaperButton
         name={say('paper.history')}

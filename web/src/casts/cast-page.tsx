@@ -20,6 +20,7 @@ import { WhySlab } from '../findings';
 import { LifeChart } from './life-chart';
 import { ShareSlab } from '../care';
 import { stageOf } from '../ui/casts/stage-words';
+import { trialWay } from '../ui/trial-words';
 import { useSay } from '../ui/say';
 
 /** One cast's life. */
@@ -55,6 +56,7 @@ function CastLife({ cast }: { cast: CastDetail }) {
           <p className="quiet">
             {snapshot.mixName}, {say(stageOf(cast))}
           </p>
+          <TrialLine cast={cast} />
           <Next
             cast={cast}
             now={now}
@@ -95,6 +97,18 @@ function CastLife({ cast }: { cast: CastDetail }) {
         />
       )}
     </div>
+  );
+}
+
+/** The trial that it was dealt to, and the way that it got. */
+function TrialLine({ cast: { snapshot } }: { cast: CastDetail }) {
+  const say = useSay();
+  const { trial } = snapshot;
+  if (!trial) return null;
+  return (
+    <Link className="link text-sm" to={`/findings/trials/${trial.id}`}>
+      {say('findings.trialOfCast', { name: trial.name, way: trialWay(trial.kind, trial.way) })}
+    </Link>
   );
 }
 

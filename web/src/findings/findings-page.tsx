@@ -6,6 +6,7 @@ import { PageHead } from '../ui/page-head';
 import { Busy, Failure } from '../ui/states';
 import { useSay } from '../ui/say';
 import { PairLine, WaysSlab } from './ways-slab';
+import { TrialsSlab } from './trials/trials-slab';
 import { WatchSlab } from './watch-slab';
 
 /** Findings: what the record says of how things are done, and what is watched. */
@@ -29,7 +30,10 @@ export function FindingsPage() {
             </div>
           </div>
         )}
-        {watch.data && <WatchSlab watch={watch.data} />}
+        <div className="space-y-4">
+          <TrialsSlab />
+          {watch.data && <WatchSlab watch={watch.data} />}
+        </div>
       </div>
     </div>
   );

@@ -1,5 +1,6 @@
-import { shareLimits, wayKindName, type WayKind, type WaysCompared, type WaysTable } from '@dewpot/core/findings';
+import { wayKindName, type WayKind, type WaysCompared, type WaysTable } from '@dewpot/core/findings';
 import { useSay } from '../ui/say';
+import { GoodShare } from './good-share';
 import { wayName } from './way-words';
 
 /** Ways of one kind beside each other: how many came out good, how sure that is, and what each pair says. */
@@ -21,7 +22,7 @@ export function WaysSlab({ table: { kind, ways, pairs } }: { table: WaysTable })
           {ways.map(({ way, good, casts }) => (
             <tr key={way}>
               <th scope="row" className="w-2/5 py-1 pr-2 text-left font-normal">{say.value(wayName(kind, way))}</th>
-              <td className="w-2/5"><ShareSpan good={good} casts={casts} /></td>
+              <td className="w-2/5"><GoodShare good={good} casts={casts} /></td>
               <td className="numeral pl-2 text-right whitespace-nowrap">{say('findings.ofCasts', { good, casts })}</td>
             </tr>
           ))}
@@ -53,16 +54,5 @@ export function PairLine({ kind, pair: { a, b, better, verdict, confounded } }: 
         </span>
       ))}
     </li>
-  );
-} // prettier-ignore
-
-/** The share of good casts as a dot, within its exact limits. */
-function ShareSpan({ good, casts }: { good: number; casts: number }) {
-  const [low, high] = shareLimits(good, casts);
-  return (
-    <span className="bg-base-300/60 relative block h-3" aria-hidden="true">
-      <span className="bg-secondary/50 absolute h-3" style={{ left: `${low * 100}%`, right: `${(1 - high) * 100}%` }} />
-      <span className="bg-base-content absolute top-0 h-3 w-1 -translate-x-1/2" style={{ left: `${(good / casts) * 100}%` }} />
-    </span>
   );
 } // prettier-ignore

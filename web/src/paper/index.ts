@@ -6,6 +6,7 @@ import type { patternPaper } from './pattern-paper';
 import type { sheetPaper } from './sheet-paper';
 import type { templatePaper } from './template-paper';
 
+export { castLabel } from './cast-label';
 export { PaperButton } from './paper-button';
 export type { PaperDay } from './calendar-paper';
 

@@ -8,6 +8,8 @@ export interface Label {
   readonly code: string;
   readonly mould: string;
   readonly mix: string;
+  /** The way that it got in a trial. */
+  readonly trial?: string;
   /** ms */
   readonly pouredAt: number;
   /** The address that its square opens. */
@@ -45,7 +47,7 @@ export async function labelPaper(
   const [width, height] = papers[name];
   const [across, down] = [(width - 2 * MARGIN) / COLUMNS, (height - 2 * MARGIN) / ROWS];
   const { text, bold } = paper.faces;
-  labels.forEach(({ code, mould, mix, pouredAt, address }, i) => {
+  labels.forEach(({ code, mould, mix, trial, pouredAt, address }, i) => {
     const at = i % (COLUMNS * ROWS);
     if (i > 0 && at === 0) paper.turn();
     const x = MARGIN + (at % COLUMNS) * across;
@@ -59,7 +61,7 @@ export async function labelPaper(
     const lines = [mould, mix].flatMap((one) =>
       linesOf(one, room, (line) => text.widthOfTextAtSize(line, 10)).slice(0, 2),
     );
-    [...lines, say.value({ at: pouredAt, as: 'day' })].forEach((line, n) =>
+    [...lines, say.value({ at: pouredAt, as: 'day' }), ...(trial ? [trial] : [])].forEach((line, n) =>
       page.drawText(line, { x: left, y: y + down - 17 * MM - n * 12, size: 10, font: text }),
     );
   });

@@ -13,6 +13,7 @@ import { v7 as uuid } from 'uuid';
 import { useRun } from '../api/run';
 import { useFinishPour, useRemovePour } from '../api/pours';
 import { Busy, Failure } from '../ui/states';
+import { TrialCopies } from '../ui/trial-copies';
 import { useNow } from '../ui/use-now';
 import { WhenField } from '../ui/when-field';
 import { WindowBand } from '../ui/window-band';
@@ -40,7 +41,7 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
   const { parts } = useMemo(() => benchOf(pour), [pour]);
   const [logs, setLogs] = useState<readonly PourLog[]>(() => logsOf(parts, run));
   // Keys are made once, so that finishing twice makes the same casts.
-  const [casts] = useState(() => castItems(parts, run).map((item) => ({ id: uuid(), item })));
+  const [casts] = useState(() => castItems(parts, run).map((made) => ({ id: uuid(), ...made })));
   const [pouredAt, setPouredAt] = useState<number>();
   const finish = useFinishPour();
   const drop = useRemovePour();
@@ -63,6 +64,7 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
         <Footprints size={22} aria-hidden="true" /> {say('pours.stepByStep')}
       </Link>
       <SheetButton parts={parts} input={pour.input} kept={pour} />
+      <TrialCopies pour={pour} />
       {parts.map(({ mixId, mixName, plan, sheet, placings }) => (
         <section key={mixId} className="card-slab" aria-label={say('pours.mixingSheetOf', { mixName })}>
           {parts.length > 1 && <h2 className="mb-2 text-2xl">{mixName}</h2>}

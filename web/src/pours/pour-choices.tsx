@@ -18,6 +18,7 @@ import { useNow } from '../ui/use-now';
 import { DampMaterials } from './damp-materials';
 import { measuringInWords, MeasuringWayChoice } from './measuring-choice';
 import { measuredBefore, type PlanSources, type CalculatedPlan } from './plan';
+import { TrialChoice } from './trial-choice';
 import type { Change } from '../ui/change';
 import { useSay } from '../ui/say';
 
@@ -79,6 +80,7 @@ export function PourChoices({ input, sources, calculated, onChange }: MeasuringP
         </Fold>
         <Conditions {...{ input, sources, onChange }} />
       </div>
+      <TrialChoice {...{ input, onChange }} />
     </div>
   );
 }

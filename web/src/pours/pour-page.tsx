@@ -82,7 +82,7 @@ function KnownPour({ id, pour }: { id: string; pour: PourView | undefined }) {
   if (known?.status === 'finished') return <PouredView pour={known} />;
   if (known?.status === 'started') return <BenchLog pour={known} />;
   if (known)
-    return <PourPlanner key={id} id={id} first={{ ...known.input, version: known.version }} sources={sources} />;
+    return <PourPlanner key={id} id={id} kept={known} first={{ ...known.input, version: known.version }} sources={sources} />; // prettier-ignore
   if (pour) {
     const cause = causeCalled(search.get('against'));
     const first = againInput(pour, sources, ambient.data);
@@ -122,7 +122,8 @@ function firstInput(
   search: URLSearchParams,
   ambient: AmbientView | undefined,
 ): PourInput | undefined {
-  const { moulds, mixes, past, palette, full } = sources;
+  const { moulds, mixes, past, palette, full, workshop } = sources;
+  const trial = search.get('trial');
   const { scoops } = palette.store;
   const { last } = past;
   const named = <T extends { id: string }>(all: readonly T[], key: string | null | undefined) =>
@@ -142,13 +143,16 @@ function firstInput(
     step: 0.25,
     ...(measuring && { measuring }),
     temperature: ambient?.now.temperature ?? 18,
+    ...(workshop.usual?.release && { release: workshop.usual.release }),
+    ...(workshop.usual?.cover && { cover: workshop.usual.cover }),
+    ...(trial && { trialId: trial }),
     version: 0,
   };
 }
 
 /** A past pour as a start: what is gone since is left out, and it is as warm as it is now. */
 function againInput({ input }: PourView, { moulds, mixes }: PlanSources, ambient: AmbientView | undefined): PourInput {
-  const { matches: _, ...rest } = input;
+  const { matches: _, trialId: __, ...rest } = input;
   const here = (id: string | undefined) => id === undefined || mixes.some((mix) => mix.id === id);
   return {
     ...rest,

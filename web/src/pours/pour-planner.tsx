@@ -8,6 +8,7 @@ import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { useWide } from '../ui/use-wide';
 import { Failure } from '../ui/states';
+import { TrialCopies } from '../ui/trial-copies';
 import type { PlanSources } from './plan';
 import { useCalculatedPlan } from './use-calculated-plan';
 import { ColouringSlab } from './colouring-slab';
@@ -130,11 +131,14 @@ export function PourPlanner({
   id,
   first,
   sources,
+  kept,
   again,
 }: {
   id?: string;
   first: PourInput;
   sources: PlanSources;
+  /** As it was saved before. */
+  kept?: PourView;
   /** The earlier pour that it is made after. */
   again?: PourView;
 }) {
@@ -149,8 +153,8 @@ export function PourPlanner({
   const calculated = useCalculatedPlan(input, sources);
   const change = (part: Change<PourInput>) => setInput(withChange(input, part));
   const keep = async () => {
-    const kept = await save.mutateAsync({ id: key, input: tidy(input) });
-    setInput((now) => ({ ...now, version: kept.version }));
+    const saved = await save.mutateAsync({ id: key, input: tidy(input) });
+    setInput((now) => ({ ...now, version: saved.version }));
   };
   const begin = async () => {
     await keep();
@@ -179,6 +183,7 @@ export function PourPlanner({
             {wide && actions}
           </div>
           <Failure error={save.error ?? start.error ?? remove.error} />
+          {kept && <TrialCopies pour={kept} />}
           <Sheets {...{ input, sources, calculated }} onChange={change} />
           {calculated?.sheets?.[0] && (
             <MatchSlab {...{ input, sources }} calculated={calculated.sheets[0]} onChange={change} />

@@ -11,7 +11,7 @@ import { useCastsOf } from '../api/casts';
 import { useUndoPour } from '../api/pours';
 import { Button, buttonClass } from '../ui/button';
 import { stageWords } from '../ui/casts/stage-words';
-import { makeLabels, PaperButton } from '../paper';
+import { castLabel, makeLabels, PaperButton } from '../paper';
 import { exactTime } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { countedLines, lineAgain, orderAddress } from '../ui/order-address';
@@ -132,13 +132,7 @@ export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { p
             file={`labels-${number}`}
             make={(ways) =>
               makeLabels(
-                casts.map(({ id: castId, code, snapshot, life }) => ({
-                  code,
-                  mould: snapshot.mouldName,
-                  mix: snapshot.mixName,
-                  pouredAt: life.pouredAt,
-                  address: `${window.location.origin}/casts/${castId}`,
-                })),
+                casts.map((cast) => castLabel(cast, say)),
                 ways,
               )
             }

@@ -5,8 +5,12 @@ import { setsInMinutes } from '@dewpot/core/binders';
 import type { PourPlan } from '@dewpot/core/pours';
 import type { PourInput } from '@dewpot/contract';
 
-/** What to have in reach before a pour begins. */
-export function thingsToLayOut(plans: readonly PourPlan[], { cover }: Pick<PourInput, 'cover'>): MessageValue[] {
+/** What to have in reach before a pour begins. `usual`: what trials have made the workshop's way. */
+export function thingsToLayOut(
+  plans: readonly PourPlan[],
+  { cover }: Pick<PourInput, 'cover'>,
+  usual: readonly string[] = [],
+): MessageValue[] {
   const items = plans.flatMap((plan) => plan.items);
   const materials = plans.flatMap(({ mix }) => [...mix.lines, ...(mix.doses ?? [])].map(({ material }) => material.name)); // prettier-ignore
   const quick = plans.some(({ binderClass }) => setsInMinutes(binderClass));
@@ -26,6 +30,7 @@ export function thingsToLayOut(plans: readonly PourPlan[], { cover }: Pick<PourI
     ),
     quick ? msg('pours.layBucketDry') : msg('pours.layBucketWet'),
     ...(items.some(({ piece }) => piece === 'slab') ? [msg('pours.layEdge')] : []),
+    ...usual,
     cover && cover !== 'none' ? msg('pours.layCover', { cover: coverCalled(cover) }) : msg('pours.layCoverAny'),
   ];
 }

@@ -6,6 +6,7 @@ import { coreHolds } from '@dewpot/core/bench';
 import { bagFills, catchMoulds, cutList, feetFor, scaleDown } from '@dewpot/core/pours';
 import type { PourInput } from '@dewpot/contract';
 import { thingsToLayOut } from './preparation-checklist';
+import { useSession } from '../api/session';
 import { FigureWorking } from '../ui/figure-working';
 import { useUnits } from '../ui/units';
 import type { PlanSources, SheetPart } from './plan';
@@ -155,11 +156,13 @@ function Cores({ sheets }: { sheets: readonly SheetPart[] }) {
 /** What to have in reach, and how long the release dries before the first bucket. */
 function LayOut({ sheets, input }: { sheets: readonly SheetPart[]; input: PourInput }) {
   const say = useSay();
+  const { usual } = useSession().workshop;
   const named = releaseCalled(input.release);
   const release = named && named !== 'none' ? releases[named] : undefined;
   const things = thingsToLayOut(
     sheets.map(({ plan }) => plan),
     input,
+    usual?.ways,
   );
   return (
     <div>

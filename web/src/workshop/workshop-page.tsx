@@ -21,6 +21,7 @@ import { OwnAccount } from './own-account';
 import { PeopleSlab } from './people';
 import { Reminders } from './reminders';
 import { SessionSettings } from './session-settings';
+import { UsualWays } from './usual-ways';
 import { UnitsChoice } from './units-choice';
 import { currencyOptions } from './currency-options';
 import { useSay } from '../ui/say';
@@ -41,6 +42,7 @@ export function WorkshopPage() {
           <CureSettings />
           <DryingSettings />
           <SessionSettings />
+          <UsualWays key={JSON.stringify(useSession().workshop.usual)} />
           <section className="card-slab" aria-label={say('ambient.places')}>
             <h2 className="mb-1 text-2xl">{say('ambient.places')}</h2>
             <p className="quiet mb-2">{say('workshop.whereCastsStand')}</p>

@@ -5,6 +5,7 @@ import type { Exposure } from '../../mixing/mixes/index.js';
 import type { FaceColouring } from '../../process/pours/index.js';
 import type { DryDownCurve, RuleStanding, StrayWeighing } from '../../process/sealing/index.js';
 import type { Arrangement, Bond, JointUse } from '../assembly/index.js';
+import type { TrialMark } from './trial-mark.js';
 
 /** What the weighings say, without the curve. Times in ms. */
 export interface DrySummary {
@@ -65,6 +66,8 @@ export interface CastSnapshot {
   /** Of a piece in tints: its colours as they dry, from the bottom up, or as they are poured together. */
   readonly faceColouring?: FaceColouring;
   readonly copyMark?: string;
+  /** The trial that it was dealt to, and the way that it got. */
+  readonly trial?: TrialMark;
   readonly release?: string;
   readonly cover?: string;
   readonly place?: string;

@@ -18,6 +18,7 @@ export * from './surroundings.js';
 export * from './spot-words.js';
 export * from './task-words.js';
 export * from './today.js';
+export * from './trial-mark.js';
 export * from './weigh-round.js';
 export * from './wetness.js';
 export * from './wetting.js';

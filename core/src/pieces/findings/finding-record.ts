@@ -1,6 +1,6 @@
 import type { PieceKind } from '../../geometry/moulds/index.js';
 import type { Circumstances } from './circumstances.js';
-import type { SeenFault } from '../casts/index.js';
+import type { SeenFault, TrialSide } from '../casts/index.js';
 
 /** What is done in one of several ways, by which casts are compared. */
 export const wayKinds = [
@@ -37,6 +37,8 @@ export interface FindingRecord {
   readonly under: Circumstances;
   /** Names of the ways by which it was made, as far as they are known. */
   readonly ways: Readonly<Partial<Record<WayKind, string>>>;
+  /** The trial that it is of, and its side. */
+  readonly trial?: { readonly id: string; readonly side: TrialSide };
   /** mass ÷ expected at demoulding; minutes of work; voids as a share of the face; colour as ΔE to the tint wanted. */
   readonly measured: Readonly<Partial<Record<Measure, number>>>;
 }

@@ -69,5 +69,6 @@ export function gatherRecord(cast: GatheredFrom): KeptRecord {
     under,
     ways: waysOf(cast, under),
     measured: measuredOf(cast),
+    ...(snapshot.trial && { trial: { id: snapshot.trial.id, side: snapshot.trial.side } }),
   };
 }

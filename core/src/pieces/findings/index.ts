@@ -4,9 +4,9 @@ export * from './circumstances.js';
 export * from './compare-means.js';
 export * from './compare-shares.js';
 export * from './compare-ways.js';
+export * from './dealt-trial.js';
 export * from './explain-fault.js';
 export * from './fault-regression.js';
-
 export * from './finding-record.js';
 export * from './finding-words.js';
 export * from './found-faults.js';
@@ -15,6 +15,7 @@ export * from './next-pour.js';
 export * from './phases.js';
 export * from './poured-under.js';
 export * from './stood-under.js';
+export * from './trial-standing.js';
 export * from './trial.js';
 export * from './verdict.js';
 export * from './watch-casts.js';

@@ -1,6 +1,7 @@
-import { stream } from '../../foundation/math/index.js';
+import { logBeta, stream } from '../../foundation/math/index.js';
 import { Checker, msg } from '../../foundation/units/index.js';
-import { chanceBetter, compareShares, type Comparison, type Share } from './compare-shares.js';
+import type { TrialSide } from '../casts/index.js';
+import { compareShares, type Comparison, type Share } from './compare-shares.js';
 import { FEWEST } from './verdict.js';
 
 /** A trial is never larger, a side. */
@@ -23,15 +24,46 @@ function binomial(n: number, share: number): number[] {
   return logChoose(n).map((log, k) => Math.exp(log + k * Math.log(share) + (n - k) * Math.log(1 - share)));
 }
 
+/** `chanceBetter` of so many casts a side, from none good of either on: one more good one at a time, each two steps of its recursion. */
+class ChanceWalk {
+  chance = 0.5;
+  private a = 0;
+  ofB = 0;
+
+  constructor(private readonly n: number) {}
+
+  oneMoreOfA(): void {
+    this.chance -= this.step('a') * (1 / (this.a + 0.5) + 1 / (this.n - this.a - 0.5));
+    this.a++;
+  }
+
+  /** Beyond the last there is none. */
+  oneMoreOfB(): void {
+    if (this.ofB < this.n) this.chance += this.step('b') * (1 / (this.ofB + 0.5) + 1 / (this.n - this.ofB - 0.5));
+    this.ofB++;
+  }
+
+  /** What the recursion steps by between one good one less and one more, where the cast that changes is left out. */
+  private step(side: TrialSide): number {
+    const bad = (good: number) => this.n - good + 0.5;
+    const [a, b] = [this.a + 0.5, this.ofB + 0.5];
+    const [p, q, r, s] = [a, bad(this.a), b, bad(this.ofB)];
+    const [q1, s1] = side === 'a' ? [q - 1, s] : [q, s - 1];
+    return Math.exp(logBeta(p + r, q1 + s1) - logBeta(p, q1) - logBeta(r, s1));
+  }
+}
+
 /** The chance that so many casts a side *say* that b is better, if its share of good ones is `b` and the other's `a`: every outcome, counted out. */
 export function chanceToSay(n: number, a: number, b: number): number {
   if (n < FEWEST) return 0;
   const [ofA, ofB] = [binomial(n, a), binomial(n, b)];
-  let [all, least] = [0, 0];
-  // The more of a are good, the more of b must be.
+  const walk = new ChanceWalk(n);
+  let all = 0;
+  // The more of a are good, the more of b must be: one walk along that border.
   for (let i = 0; i <= n; i++) {
-    while (least <= n && chanceBetter({ good: i, casts: n }, { good: least, casts: n }) < SAYS) least++;
-    for (let j = least; j <= n; j++) all += (ofA[i] ?? 0) * (ofB[j] ?? 0);
+    if (i > 0) walk.oneMoreOfA();
+    while (walk.ofB <= n && walk.chance < SAYS) walk.oneMoreOfB();
+    for (let j = walk.ofB; j <= n; j++) all += (ofA[i] ?? 0) * (ofB[j] ?? 0);
   }
   return all;
 }
@@ -43,24 +75,27 @@ export interface TrialSize {
   readonly enough: boolean;
 }
 
+/** Refuses shares of good ones that cannot be expected, 0–1. @throws InputError */
+export function checkExpected(worse: number, better: number): void {
+  const check = new Checker();
+  check.number('worse', worse, msg('findings.expectedShare'), { min: 0, max: 1 });
+  check.number('better', better, msg('findings.expectedShare'), { min: 0, max: 1 });
+  check.expect(better > worse, 'better', better, msg('findings.notBetter'), msg('findings.expectBetter'));
+  check.done();
+}
+
 /**
  * The least number a side by which a trial *says* which way is better with a chance of 0.8, if the shares are what the caster expects (0–1): every
  * outcome of at most 60 a side is counted out. Handbook 20, "Trials". @throws InputError
  */
 export function trialSize(a: number, b: number): TrialSize {
-  const check = new Checker();
-  check.number('worse', a, msg('findings.expectedShare'), { min: 0, max: 1 });
-  check.number('better', b, msg('findings.expectedShare'), { min: 0, max: 1 });
-  check.expect(b > a, 'better', b, msg('findings.notBetter'), msg('findings.expectBetter'));
-  check.done();
+  checkExpected(a, b);
   for (let n = FEWEST; n <= MOST_A_SIDE; n++) {
     const chance = chanceToSay(n, a, b);
     if (chance >= WANTED) return { aSide: n, chance, enough: true };
   }
   return { aSide: MOST_A_SIDE, chance: chanceToSay(MOST_A_SIDE, a, b), enough: false };
 }
-
-export type TrialSide = 'a' | 'b';
 
 /**
  * Which copy of a pour gets which way: by chance from a seed, the sides never more than one apart. The odd one goes to the side that had fewer so far.

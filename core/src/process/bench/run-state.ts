@@ -155,16 +155,16 @@ export function logsOf(parts: readonly CalculatedPart[], run: Run): PourLog[] {
   });
 }
 
-/** Which casts a run makes: every mould of every item that was not left out, by the pour's own item. */
+/** Which casts a run makes: every mould of every item that was not left out, by the pour's own item, and which copy of it from 0. */
 export function castItems(
   parts: readonly (CalculatedPart & { readonly items: readonly number[] })[],
   run: Run,
-): number[] {
+): { readonly item: number; readonly copy: number }[] {
   return parts.flatMap(({ plan, items }, part) =>
     plan.items.flatMap(({ count }, i) =>
-      Array.from({ length: count }, (_, copy) => mouldKey(part, { item: i }, copy))
-        .filter((key) => !run.skipped.has(key))
-        .map(() => defined(items[i])),
+      Array.from({ length: count }, (_, copy) => ({ item: defined(items[i]), copy })).filter(
+        ({ copy }) => !run.skipped.has(mouldKey(part, { item: i }, copy)),
+      ),
     ),
   );
 }

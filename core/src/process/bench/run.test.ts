@@ -102,7 +102,10 @@ describe('a run', () => {
     const red = [calculated({ mix: { ...sandCement(), doses: [dose('red-oxide', 0.03)] } })];
     const more = runOf(events([{ kind: 'weighed', bucket: '0.0', material: 'red-oxide', mass: 99 }, { kind: 'skip', mould: '0.0.1' }])); // prettier-ignore
     expect(logsOf(red, more)[0]!.used['red-oxide']).toBe(99);
-    expect(castItems([{ ...red[0]!, items: [4] }], more)).toEqual([4, 4]);
+    expect(castItems([{ ...red[0]!, items: [4] }], more)).toEqual([
+      { item: 4, copy: 0 },
+      { item: 4, copy: 2 },
+    ]);
   });
 });
 

@@ -4,10 +4,11 @@ import type { PourPart } from './pour-sources.js';
 
 type PouredPart = PourPart & { readonly log: PourLog };
 
-/** A cast that a finished pour makes: its key, and which of the pour's items it is of. */
+/** A cast that a finished pour makes: its key, which of the pour's items it is of, and which copy of it from 0, where that is told. */
 interface MadeCast {
   readonly id: string;
   readonly item: number;
+  readonly copy?: number;
 }
 
 /** What casts take over from the mix that really went in. */
@@ -44,7 +45,7 @@ function kindsOf(part: PouredPart) {
 /** The casts that a finished pour makes, with what each is calculated to weigh and lose by what really went in. @throws InputError */
 export function castsOf(parts: readonly PouredPart[], casts: readonly MadeCast[]) {
   const kinds = parts.flatMap(kindsOf);
-  return casts.flatMap(({ id, item }) =>
-    kinds.filter(({ at }) => at === item).map(({ at: _, ...kind }) => ({ id, item, ...kind })),
+  return casts.flatMap((cast) =>
+    kinds.filter(({ at }) => at === cast.item).map(({ at: _, ...kind }) => ({ ...cast, ...kind })),
   );
 }

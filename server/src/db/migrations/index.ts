@@ -19,6 +19,7 @@ import { Calendar1796800000000 } from './18-calendar.js';
 import { Patterns1796900000000 } from './19-patterns.js';
 import { Stock1797000000000 } from './20-stock.js';
 import { Findings1797100000000 } from './21-findings.js';
+import { Trials1797200000000 } from './22-trials.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -43,4 +44,5 @@ export const migrations = [
   Patterns1796900000000,
   Stock1797000000000,
   Findings1797100000000,
+  Trials1797200000000,
 ] as const;
