@@ -16,7 +16,7 @@ const offered = {
   CuringModule: ['DemouldsService'],
   SealingModule: ['DrynessService', 'ProductsService', 'RefitsService', 'SealLessonsService', 'WeighedNowService'],
   DevicesModule: [],
-  FindingsModule: [],
+  FindingsModule: ['TrialDealsService'],
   HealthModule: [],
   MaterialsModule: ['LotsService', 'MaterialsService'],
   MixesModule: ['MixesService'],

@@ -34,14 +34,14 @@ export class TrialsService {
 
   /** All trials with how far they have come, the newest first. */
   async list(): Promise<TrialView[]> {
-    const { trials, here } = await this.rows.transaction(async () => {
+    const { trials, here, setting } = await this.rows.transaction(async () => {
       const found = await this.rows.of(TrialEntity).find({ order: { id: 'DESC' }, take: MOST_TRIALS });
-      return { trials: found, here: await this.standing(found) };
+      return { trials: found, here: await this.triedOnHere(found), setting: await this.setting() };
     });
     if (trials.length === 0) return [];
     const { records } = await this.records.all();
     const dealt = records.filter(({ trial }) => trial);
-    const plans = trials.map(({ id, body }) => ({ id, plan: body }));
+    const plans = trials.map(({ id, body }) => ({ id, plan: body, setting: setting.get(id) ?? 0 }));
     const standings = await this.calculations.run('trials', plans, dealt);
     return trials.flatMap((trial, i) => {
       const standing = standings[i];
@@ -103,7 +103,7 @@ export class TrialsService {
   }
 
   /** Whether what each trial is tried on is still here. */
-  private async standing(trials: readonly TrialEntity[]): Promise<(trial: TrialEntity) => boolean> {
+  private async triedOnHere(trials: readonly TrialEntity[]): Promise<(trial: TrialEntity) => boolean> {
     const moulds = trials.flatMap(({ body }) => body.mouldId ?? []);
     const mixes = trials.flatMap(({ body }) => body.mixId ?? []);
     const found = [
@@ -112,6 +112,16 @@ export class TrialsService {
     ].map(({ id }) => id);
     return ({ body: { mouldId, mixId } }) => [mouldId, mixId].every((id) => id === undefined || found.includes(id));
   } // prettier-ignore
+
+  /** How many casts of each trial still set. */
+  private async setting(): Promise<ReadonlyMap<string, number>> {
+    const found: { trial: string; casts: number }[] = await this.rows.manager.query(
+      `select snapshot #>> '{trial,id}' as trial, count(*)::int as casts from casts
+         where workshop_id = $1 and stage = 'setting' and snapshot ? 'trial' group by 1`,
+      [this.rows.workshopId],
+    );
+    return new Map(found.map(({ trial, casts }) => [trial, casts]));
+  }
 
   private async mayAdd(): Promise<void> {
     await this.rows.lockWorkshop();

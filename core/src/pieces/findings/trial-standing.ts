@@ -21,16 +21,22 @@ export interface TrialStanding {
 export interface KeyedTrial {
   readonly id: string;
   readonly plan: TrialPlan;
+  /** Its casts that still set, of which there are no records yet. */
+  readonly setting: number;
 }
 
 /** What has come of each trial so far. A cast counts once it has left its mould. @throws InputError where what is expected cannot be */
 export function trialStandings(trials: readonly KeyedTrial[], records: readonly FindingRecord[]): TrialStanding[] {
   const dealt = new Map<string, FindingRecord[]>(trials.map(({ id }) => [id, []]));
   for (const record of records) if (record.trial) dealt.get(record.trial.id)?.push(record);
-  return trials.map(({ id, plan }) => standingOf(plan, dealt.get(id) ?? []));
+  return trials.map(({ id, plan, setting }) => standingOf(plan, setting, dealt.get(id) ?? []));
 }
 
-function standingOf({ watched, worse, better }: TrialPlan, casts: readonly FindingRecord[]): TrialStanding {
+function standingOf(
+  { watched, worse, better }: TrialPlan,
+  setting: number,
+  casts: readonly FindingRecord[],
+): TrialStanding {
   const seen = casts.filter((cast) => cast.seen);
   const good = ({ faults }: FindingRecord) => !faults.some(({ fault }) => watched === undefined || fault === watched);
   const shareOf = (side: TrialSide): Share => {
@@ -39,5 +45,5 @@ function standingOf({ watched, worse, better }: TrialPlan, casts: readonly Findi
   };
   const [a, b] = [shareOf('a'), shareOf('b')];
   const size = trialSize(worse, better);
-  return { a, b, waiting: casts.length - seen.length, ...size, judged: judgeTrial(size.aSide, a, b) };
+  return { a, b, waiting: setting + casts.length - seen.length, ...size, judged: judgeTrial(size.aSide, a, b) };
 }
