@@ -21,6 +21,7 @@ import {
   MaterialsService,
   TilesService,
   TintsService,
+  TrialsService,
   TubsService,
   type createServer,
 } from '@dewpot/server';
@@ -34,6 +35,7 @@ import { season, type DemoPour } from './season.js';
 import { furnishDemoPlaces } from './places.js';
 import { moulds, tubs } from './moulds.js';
 import { tiles } from './tiles.js';
+import { demoTrial } from './trial.js';
 import { chips, tints, type DemoColouring, type DemoTint } from './tints.js';
 import { cutStock, lots, mixes, nextVersion, scoops, type DemoMix } from './workshop.js';
 
@@ -41,6 +43,7 @@ const SEED = 1834;
 /** Moulds of the season, by their place in its list. */
 const ROUND = 6;
 const PLINTH = 7;
+const THIMBLE = 2;
 
 type Server = Awaited<ReturnType<typeof createServer>>;
 
@@ -72,6 +75,7 @@ export function fillDemo(
     await furnishDemoPlaces(app, now, say);
     const keys = await furnish(app, now, say);
     const lines = lineKeys();
+    await beginTrial(app, keys, say);
     for (const [index, pour] of season.entries()) {
       await pourAndFollow(app, { ...keys, lines }, inWords(pour, say), personId, now, random);
       progress(index + 1, season.length);
@@ -85,6 +89,10 @@ export function fillDemo(
     await drawPatterns(app, say);
     await app.get(FindingRecordsService).all();
   });
+}
+
+async function beginTrial(app: Server, { trial, moulds: ids }: Keys, say: Speaker): Promise<void> {
+  await app.get(TrialsService).save(trial, { ...inWords(demoTrial, say), mouldId: defined(ids[THIMBLE]), version: 0 });
 }
 
 /** A stepping round was set on the plinth this morning and is clamped. */
@@ -118,6 +126,7 @@ interface Keys {
   readonly mixes: readonly string[];
   readonly scoop: string;
   readonly tints: readonly string[];
+  readonly trial: string;
 }
 
 async function furnish(app: Server, now: number, say: Speaker): Promise<Keys> {
@@ -145,7 +154,7 @@ async function furnish(app: Server, now: number, say: Speaker): Promise<Keys> {
   for (const [i, [name, volume]] of inWords(scoops, say).entries())
     await app.get(MaterialsService).saveScoop(defined(scoopKeys[i]), { name, volume, version: 0 });
   const tintKeys = await palette(app, materials, now, say);
-  return { materials, moulds: mouldKeys, mixes: mixKeys, scoop: defined(scoopKeys[0]), tints: tintKeys };
+  return { materials, moulds: mouldKeys, mixes: mixKeys, scoop: defined(scoopKeys[0]), tints: tintKeys, trial: uuid() };
 }
 
 /** Tints, and the chips that taught them; answers the keys of the tints. */
@@ -222,7 +231,7 @@ async function tryTiles(app: Server, { mixes: ids }: Keys, say: Speaker, now: nu
 async function pourAndFollow(
   app: Server,
   keys: Keys & { readonly lines: readonly string[] },
-  { daysAgo, mix, items, place, cover, bare, colouring, lines = [] }: DemoPour,
+  { daysAgo, mix, items, place, cover, bare, colouring, lines = [], trial }: DemoPour,
   personId: string,
   now: number,
   random: () => number,
@@ -252,6 +261,7 @@ async function pourAndFollow(
     release: flexible ? 'none' : 'paste wax',
     cover,
     place,
+    ...(trial && { trialId: keys.trial }),
     version: 0,
   });
   const { plan } = defined(parts[0]);

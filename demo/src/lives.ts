@@ -120,6 +120,10 @@ function wettingsOf(demoulded: number, uncovered: number, random: () => number):
 const ownNumbers = (code: string) =>
   stream([...code].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 1e9, 11));
 
+/** By how many grades the bubbles of a pot are worse, mostly, where the trial left it untapped. */
+const untapped = ({ code, snapshot: { trial } }: CastRow): number =>
+  trial?.side === 'a' && ownNumbers(code)() < 0.7 ? 2 : 0;
+
 /** What was weighed and seen on the morning of demoulding: what stood open is crazed mostly, and a tufa bowl cracked for it. */
 function seenOf({ code, snapshot: { cover, piece }, expected }: CastRow, demoulded: number): Happened[] {
   const chance = ownNumbers(code);
@@ -166,7 +170,12 @@ export function livesOf(
           core: name,
         })),
         { type: 'demoulded', at: demoulded, damage: damageOf(hurry, piece, random), force },
-        { type: 'bubbles', at: demoulded + HOUR / 2, face: 'face', grade: 1 + Math.floor(random() * 3) },
+        {
+          type: 'bubbles',
+          at: demoulded + HOUR / 2,
+          face: 'face',
+          grade: 1 + Math.floor(random() * 3) + untapped(cast),
+        },
       ];
       const seen = seenOf(cast, demoulded);
       const weighed = seen.flatMap((one) =>

@@ -12,6 +12,8 @@ export interface DemoPour {
   readonly colouring?: DemoColouring;
   /** Lines of the demo's orders, by their place, that its items are poured for. */
   readonly lines?: readonly (number | undefined)[];
+  /** Its small pots are in the trial of tapping. */
+  readonly trial?: boolean;
 }
 
 const pour = (
@@ -61,7 +63,7 @@ export const season: readonly DemoPour[] = [
   ),
   pour(48, 1, [[5, 2]], 'demo.bench', 'bag'),
   pour(44, 3, [[0, 3]], 'demo.bench', 'bag'),
-  pour(41, 2, [[2, 5]], 'demo.sill', 'bag'),
+  { ...pour(41, 2, [[2, 5]], 'demo.sill', 'bag'), trial: true },
   pour(37, 0, [[1, 2]], 'demo.bench', 'bag'),
   pour(
     34,
@@ -78,36 +80,42 @@ export const season: readonly DemoPour[] = [
   pour(24, 5, [[4, 1]], 'demo.yard', 'bag'),
   pour(21, 3, [[0, 4]], 'demo.bench', 'bag', false, undefined, [0]),
   pour(19, 0, [[10, 4]], 'demo.yard', 'film'),
-  pour(
-    17,
-    1,
-    [
-      [5, 1],
-      [2, 4],
-    ],
-    'demo.sill',
-    'bag',
-    false,
-    mossAlone,
-  ),
+  {
+    ...pour(
+      17,
+      1,
+      [
+        [5, 1],
+        [2, 4],
+      ],
+      'demo.sill',
+      'bag',
+      false,
+      mossAlone,
+    ),
+    trial: true,
+  },
   pour(13, 4, [[12, 1]], 'demo.yard', 'film'),
   pour(10, 0, [[7, 1]], 'demo.yard', 'film'),
   pour(8, 1, [[11, 2]], 'demo.sill', 'bag', false, marbled),
   pour(6, 1, [[0, 3]], 'demo.bench', 'film', false, fiveBands),
   pour(3.9, 1, [[8, 2]], 'demo.sill', 'bag'),
-  pour(
-    2.2,
-    3,
-    [
-      [1, 2],
-      [2, 3],
-    ],
-    'demo.bench',
-    'film',
-    false,
-    undefined,
-    [undefined, 1],
-  ),
+  {
+    ...pour(
+      2.2,
+      3,
+      [
+        [1, 2],
+        [2, 3],
+      ],
+      'demo.bench',
+      'film',
+      false,
+      undefined,
+      [undefined, 1],
+    ),
+    trial: true,
+  },
   pour(0.7, 4, [[6, 3]], 'demo.yard', 'film', false, undefined, [3]),
   pour(
     0.25,

@@ -31,6 +31,8 @@ export interface ServerConfig {
   readonly rates: Rates;
   /** How long one calculation may take, ms. */
   readonly calculationTime?: number;
+  /** What a hash of a passphrase costs, memory in KiB; as its library has it where it is left out, and far less in tests alone. */
+  readonly hashing?: { readonly memoryCost: number; readonly timeCost: number; readonly parallelism: number };
   /** Folder of the built web application; none in development and in tests of the API. */
   readonly web?: string;
 }

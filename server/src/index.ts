@@ -11,6 +11,7 @@ export { configFrom, type ServerConfig } from './config.js';
 export { prepareDatabase } from './db/connection.js';
 export { WorkshopContext } from './db/workshop-context.js';
 export { FindingRecordsService } from './findings/finding-records.service.js';
+export { TrialsService } from './findings/trials.service.js';
 export { PlaceEntity } from './ambient/ambient.entities.js';
 export { PlaceSeriesCache, ReadingsService } from './ambient/index.js';
 export { ambientIn } from './devices/weather.js';

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { v7 as uuid } from 'uuid';
+import { Passphrases } from '../src/accounts/passphrases.js';
 import { Sessions } from '../src/accounts/sessions.js';
 import { firstSettings, People, WorkshopContext, WorkshopsService } from '../src/index.js';
 import { newWorkshop, SIGN_IN_LIMIT, startServer, visitor, type Harness } from './harness.js';
@@ -11,6 +12,16 @@ beforeAll(async () => {
 afterAll(() => harness.close());
 const visit = () => visitor(harness);
 const person = { workshop: 'Quince Yard', name: 'Ada', email: 'ada@example.org', passphrase: 'a long passphrase' };
+
+it('a passphrase is hashed so that guessing is dear, each one otherwise, and checked', async () => {
+  const passphrases = new Passphrases({});
+  const [kept, again] = [await passphrases.hash('a long passphrase'), await passphrases.hash('a long passphrase')];
+  expect(kept).toMatch(/^\$argon2id\$v=19\$m=65536,p=4,t=3\$/);
+  expect(again).not.toBe(kept);
+  expect(await passphrases.isRight(kept, 'a long passphrase')).toBe(true);
+  expect(await passphrases.isRight(kept, 'another passphrase')).toBe(false);
+  expect(await passphrases.isRight(undefined, 'a long passphrase')).toBe(false);
+});
 
 describe('the door', () => {
   it('opens by e-mail and passphrase, keeps an httpOnly strict cookie, and closes', async () => {

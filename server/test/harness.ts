@@ -62,6 +62,8 @@ export async function startServer(more: Partial<ServerConfig> = {}): Promise<Har
     loopback: true,
     programs: PROGRAMS,
     rates,
+    // A third of a second of work each, twice for every workshop that a test makes, tells nothing of the server.
+    hashing: { memoryCost: 1024, timeCost: 2, parallelism: 1 },
     ...more,
   };
   await prepareDatabase(config.ownerUrl);

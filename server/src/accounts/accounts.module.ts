@@ -3,6 +3,7 @@ import { SealingModule } from '../sealing/index.js';
 import { AccountsController } from './accounts.controller.js';
 import { OwnAccountController } from './own-account.controller.js';
 import { PeopleController } from './people.controller.js';
+import { Passphrases } from './passphrases.js';
 import { People } from './people.service.js';
 import { SignInTries } from './sign-in-tries.js';
 import { WorkshopsService } from './workshops.service.js';
@@ -11,7 +12,7 @@ import { WorkshopsService } from './workshops.service.js';
 @Module({
   imports: [SealingModule],
   controllers: [AccountsController, OwnAccountController, PeopleController],
-  providers: [People, SignInTries, WorkshopsService],
+  providers: [Passphrases, People, SignInTries, WorkshopsService],
   exports: [People, WorkshopsService],
 })
 export class AccountsModule {}

@@ -1,7 +1,6 @@
 import { msg, type Language } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import type { PersonView } from '@dewpot/contract';
-import { hash, verify } from 'argon2';
 import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { PersonEntity } from './accounts.entities.js';
@@ -9,10 +8,8 @@ import { personView } from './accounts.mappers.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import type { CurrentUser } from '../http/request.js';
+import { Passphrases } from './passphrases.js';
 import { Sessions } from './sessions.js';
-
-/** Checked against where no such person is, so that the answer takes as long. */
-const decoy = hash('nobody has this passphrase');
 
 /** Someone who has an account, as they are looked up before their workshop is known. */
 export interface Account {
@@ -41,13 +38,13 @@ export class People {
     private readonly source: DataSource,
     private readonly rows: WorkshopContext,
     private readonly sessions: Sessions,
+    private readonly passphrases: Passphrases,
   ) {}
 
   /** The account of an e-mail and its passphrase; undefined where they do not belong together. Takes as long either way. */
   async known(email: string, passphrase: string): Promise<Account | undefined> {
     const [account] = await this.source.query<Account[]>('select * from sign_in_lookup($1)', [plainAddress(email)]);
-    const right = await verify(account?.passphrase_hash ?? (await decoy), passphrase);
-    return account?.passphrase_hash && right ? account : undefined;
+    return (await this.passphrases.isRight(account?.passphrase_hash, passphrase)) ? account : undefined;
   }
 
   /** Someone of the demo workshop; undefined where there is none. */
@@ -83,7 +80,7 @@ export class People {
 
   /** A new person with the hash of their passphrase: made before a transaction opens, since it takes its time. */
   async hashed({ name, email, passphrase }: Pick<NewPerson, 'name' | 'email'> & { passphrase: string }) {
-    return { name, email, passphraseHash: await hash(passphrase) };
+    return { name, email, passphraseHash: await this.passphrases.hash(passphrase) };
   }
 
   /** Lets a person into the workshop at hand; answers their id. @throws AddressTaken */
@@ -114,7 +111,7 @@ export class People {
   async changePassphrase({ personId, sessionId }: CurrentUser, current: string, fresh: string): Promise<void> {
     const people = this.rows.of(PersonEntity);
     const person = await people.findOneOrFail({ where: { id: personId }, lock: { mode: 'for_no_key_update' } });
-    if (person.passphraseHash !== null && !(await verify(person.passphraseHash, current)))
+    if (person.passphraseHash !== null && !(await this.passphrases.isRight(person.passphraseHash, current)))
       throw ProblemError.refused(
         msg('server.notChanged'),
         'current',
@@ -122,7 +119,7 @@ export class People {
         msg('server.wrongPassphrase'),
         msg('server.typeAgain'),
       );
-    await people.update({ id: personId }, { passphraseHash: await hash(fresh) });
+    await people.update({ id: personId }, { passphraseHash: await this.passphrases.hash(fresh) });
     await this.sessions.end(personId, { but: sessionId });
   }
 

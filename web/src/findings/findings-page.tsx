@@ -18,8 +18,8 @@ export function FindingsPage() {
     <div className="mx-auto max-w-7xl p-4">
       <PageHead title={say('findings.title')} to="/findings/voids" add={say('findings.countVoids')} />
       <Failure error={ways.error ?? watch.error} />
-      {ways.isPending && <Busy what={say('findings.busyWays')} />}
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+        {ways.isPending && <Busy what={say('findings.busyWays')} />}
         {ways.data && (
           <div className="space-y-4">
             <Says ways={ways.data} />

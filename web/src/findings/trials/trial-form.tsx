@@ -18,6 +18,9 @@ import { coverNames, releaseNames } from '../../ui/word-names';
 
 type Draft = Omit<TrialInput, 'version' | 'name'> & { readonly name?: string };
 
+/** A name begins with a capital, and is no longer than one may be. */
+const begun = (name: string) => (name.charAt(0).toLocaleUpperCase() + name.slice(1)).slice(0, 80);
+
 const SHARES = Array.from({ length: 19 }, (_, i) => (i + 1) / 20).map((share) => Number(share.toFixed(2)));
 
 /** What each kind of trial begins with. */
@@ -36,7 +39,7 @@ export function TrialForm({ moulds, mixes }: { moulds: readonly MouldView[]; mix
   const save = useSaveTrial();
   const change = (part: Partial<Draft>) => setDraft({ ...draft, ...part });
   const named = msg('findings.trialAgainst', { a: trialWay(draft.kind, draft.a), b: trialWay(draft.kind, draft.b) });
-  const usual = draft.a && draft.b ? say(named).slice(0, 80) : '';
+  const usual = draft.a && draft.b ? begun(say(named)) : '';
   const name = draft.name ?? usual;
   const keep = () =>
     save.mutate({ id, input: { ...draft, name, version: 0 } }, { onSuccess: () => void navigate(`/findings/trials/${id}`, { replace: true }) });
@@ -105,7 +108,7 @@ function Expected({ draft: { worse, better }, onChange }: PartProps) {
       </div>
       {better <= worse && <p className="border-error border-l-4 pl-3" role="alert">{say('findings.expectBetter')}</p>}
       {size.data && (
-        <p role="status">
+        <p role="status" className="pt-2">
           <span className="numeral text-3xl">{say('findings.aSideCasts', { aSide: size.data.aSide })}</span>{' '}
           {say(size.data.enough ? 'findings.aSideWhy' : 'findings.aSideTooMany', { chance: quantity(size.data.chance * 100, '%', 0) })}
         </p>
