@@ -7,6 +7,19 @@ const shared = { resolve: { conditions: ['source'] }, ssr: { resolve: { conditio
 /** A race that is run more often than usual may take longer. */
 const raceTimeout = Math.max(120_000, Number(process.env.DEWPOT_RACE_ROUNDS ?? 100) * 1500);
 
+const TESTS_OF_SCREENS = 'web/src/**/*.test.{ts,tsx}';
+const TESTS_ALONE = 'web/src/**/*.alone.test.{ts,tsx}';
+
+/** Tests of screens wait now and then: with one more of them than there are processors, none of those is idle. */
+const screens = {
+  environment: 'jsdom',
+  setupFiles: ['web/test/setup.ts'],
+  server: { deps: { inline: own } },
+  testTimeout: 60_000,
+  maxWorkers: availableParallelism() + 1,
+  sequence: { groupOrder: 1 },
+} as const;
+
 export default defineConfig({
   test: {
     // As many as there are processors: by itself it leaves one idle, which of two is half.
@@ -37,15 +50,10 @@ export default defineConfig({
       },
       {
         ...shared,
-        test: {
-          name: 'web',
-          include: ['web/src/**/*.test.{ts,tsx}'],
-          environment: 'jsdom',
-          setupFiles: ['web/test/setup.ts'],
-          server: { deps: { inline: own } },
-          testTimeout: 60_000,
-        },
+        test: { ...screens, name: 'web', include: [TESTS_OF_SCREENS], exclude: [TESTS_ALONE], isolate: false },
       },
+      // What takes another module's place in one file must not stand in it for the next.
+      { ...shared, test: { ...screens, name: 'web alone', include: [TESTS_ALONE] } },
     ],
   },
 });

@@ -8,6 +8,7 @@ import { kept } from './kept';
 afterEach(() => {
   cleanup();
   kept.clear();
+  vi.unstubAllGlobals();
 });
 
 // A slow machine may take its time to draw; what holds does not depend on it.

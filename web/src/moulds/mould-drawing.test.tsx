@@ -24,7 +24,6 @@ const draw = (key: string) => {
     <MouldDrawing shape={shape} drawn={{ shape, thinnest: undefined }} errors={new Map()} onChange={() => {}} />,
   );
 };
-afterEach(() => vi.unstubAllGlobals());
 
 describe('the drawing of every kind', () => {
   it.each(starts.map(({ key }) => key))('%s fits the paper, its dimensions on it', (key) => {

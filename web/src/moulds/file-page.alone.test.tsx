@@ -77,7 +77,6 @@ vi.mock('../workers/use-file-work', async () => {
     },
   };
 });
-afterEach(() => vi.unstubAllGlobals());
 
 const choose = (name: string, content: BlobPart, type = '') =>
   userEvent.upload(screen.getByLabelText('A mesh, an outline or a photo'), new File([content], name, { type }), {
