@@ -47,6 +47,7 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     ['mould', `/moulds/${await id('moulds')}`],
     ['findings', '/findings'],
     ['voids', '/findings/voids'],
+    ['season', '/findings/season'],
     ['new trial', '/findings/trials/new'],
     ['patterns', '/patterns'],
     ['new pattern', '/patterns/new'],

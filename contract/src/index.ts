@@ -21,6 +21,7 @@ export * from './casts.js';
 export * from './curing-questions.js';
 export * from './mix-questions.js';
 export * from './mixes.js';
+export * from './money.js';
 export * from './money-questions.js';
 export * from './moulds.js';
 export * from './pour-questions.js';

@@ -21,6 +21,7 @@ import { rate } from './http/rate.js';
 import { InfrastructureModule } from './infrastructure.module.js';
 import { MaterialsModule } from './materials/index.js';
 import { MixesModule } from './mixes/index.js';
+import { MoneyModule } from './money/index.js';
 import { MouldsModule } from './moulds/index.js';
 import { PatternsModule } from './patterns/index.js';
 import { PictureUpload } from './pictures/takes-picture.js';
@@ -42,6 +43,7 @@ export const stageModules = [
   HealthModule,
   MaterialsModule,
   MixesModule,
+  MoneyModule,
   MouldsModule,
   PatternsModule,
   PoursModule,

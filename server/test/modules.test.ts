@@ -20,6 +20,7 @@ const offered = {
   HealthModule: [],
   MaterialsModule: ['LotsService', 'MaterialsService'],
   MixesModule: ['MixesService'],
+  MoneyModule: [],
   MouldsModule: ['MouldsService', 'TubsService'],
   PatternsModule: ['PatternsService'],
   PoursModule: ['PoursService', 'RunsService'],

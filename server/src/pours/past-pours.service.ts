@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { MixLesson, PourPart } from '@dewpot/core/planning';
 import type { PastPoursView } from '@dewpot/contract';
-import { IsNull } from 'typeorm';
+import { IsNull, Raw } from 'typeorm';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { PourEntity } from './pours.entities.js';
@@ -28,9 +28,13 @@ export class PastPoursService {
     return this.calculations.run('taught', parts);
   }
 
-  /** Keeps what pours taught that were done before that was kept. Not within a transaction: it calculates. */
+  /** Keeps what pours taught that were done before that, or all of that, was kept. Not within a transaction: it calculates. */
   async learnOlder(): Promise<void> {
-    const where = { status: 'finished', taught: IsNull() } as const;
+    const finished = { status: 'finished' } as const;
+    const where = [
+      { ...finished, taught: IsNull() },
+      { ...finished, taught: Raw((taught) => `jsonb_array_length(${taught}) > 0 and not (${taught} -> 0 ? 'made')`) },
+    ];
     for (;;) {
       const older = await this.rows.transaction(() =>
         this.rows.of(PourEntity).find({ where, select: { id: true, parts: true }, take: AT_ONCE }),
@@ -40,7 +44,7 @@ export class PastPoursService {
         const taught = await this.taughtBy(parts);
         // One that was taken back meanwhile teaches nothing.
         await this.rows.transaction(() =>
-          this.rows.of(PourEntity).update({ id, ...where }, { taught: taught as object[] }),
+          this.rows.of(PourEntity).update({ id, ...finished }, { taught: taught as object[] }),
         );
       }
     }

@@ -1,7 +1,9 @@
+import { Link } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
 import { wayKindName, type WaysTable } from '@dewpot/core/findings';
 import type { AllWaysView } from '@dewpot/contract';
 import { waysQuery, watchQuery } from '../api/findings';
+import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { Busy, Failure } from '../ui/states';
 import { useSay } from '../ui/say';
@@ -16,7 +18,11 @@ export function FindingsPage() {
   const watch = useQuery(watchQuery);
   return (
     <div className="mx-auto max-w-7xl p-4">
-      <PageHead title={say('findings.title')} to="/findings/voids" add={say('findings.countVoids')} />
+      <PageHead title={say('findings.title')} to="/findings/voids" add={say('findings.countVoids')}>
+        <Link to="/findings/season" className={buttonClass()}>
+          {say('money.season')}
+        </Link>
+      </PageHead>
       <Failure error={ways.error ?? watch.error} />
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         {ways.isPending && <Busy what={say('findings.busyWays')} />}

@@ -1,6 +1,6 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { InputError } from '@dewpot/core/units';
 import { analyseMesh, guessUnit, measureMesh, readDrawing } from '@dewpot/core/meshes';
 import { closedSurfaceOf } from '@dewpot/core/moulds';

@@ -1,7 +1,7 @@
 import { speakerFor } from '@dewpot/locales/testing';
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { rimOf } from '@dewpot/core/moulds';
 import { renderInside } from '../../test/stand-ins';
 import { dimensionsOf } from './dimensions';

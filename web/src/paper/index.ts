@@ -3,6 +3,7 @@ import type { carePaper } from './care-paper';
 import type { labelPaper } from './label-paper';
 import type { lifePaper } from './life-paper';
 import type { patternPaper } from './pattern-paper';
+import type { seasonPaper } from './season-paper';
 import type { sheetPaper } from './sheet-paper';
 import type { templatePaper } from './template-paper';
 
@@ -16,6 +17,10 @@ export const makeCalendarPaper: typeof calendarPaper = async (...asked) =>
 
 /** The mixing sheet as PDF; fetched when it is first asked for. */
 export const makeSheet: typeof sheetPaper = async (...asked) => (await import('./sheet-paper')).sheetPaper(...asked);
+
+/** The report of a season as PDF; fetched when it is first asked for. */
+export const makeSeasonPaper: typeof seasonPaper = async (...asked) =>
+  (await import('./season-paper')).seasonPaper(...asked);
 
 /** A care note as PDF; fetched when it is first asked for. */
 export const makeCareNote: typeof carePaper = async (...asked) => (await import('./care-paper')).carePaper(...asked);

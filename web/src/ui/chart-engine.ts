@@ -1,6 +1,7 @@
 import { BarChart, CustomChart, LineChart, ScatterChart } from 'echarts/charts';
 import {
   GridComponent,
+  LegendComponent,
   MarkAreaComponent,
   MarkLineComponent,
   TitleComponent,
@@ -10,7 +11,15 @@ import { init, use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 
 register([BarChart, CustomChart, LineChart, ScatterChart]);
-register([GridComponent, MarkAreaComponent, MarkLineComponent, TitleComponent, TooltipComponent, SVGRenderer]);
+register([
+  GridComponent,
+  LegendComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  TitleComponent,
+  TooltipComponent,
+  SVGRenderer,
+]);
 
 /** Draws a chart into an element, as SVG. Fetched when the first chart is drawn. */
 export const drawChart = (element: HTMLElement) => init(element, null, { renderer: 'svg' });

@@ -4,7 +4,7 @@ import { pieceView, turnedOver, type MouldShape, type PieceView } from '@dewpot/
 import type { FaceColouring } from '@dewpot/core/pours';
 import type { Stage } from '@dewpot/core/casts';
 import { FacePaint } from './face-paint';
-import { facesOfPiece, frontChain, loopPath, screen, TIP, type ScreenPoint } from './piece-path';
+import { at, bodyPath, facesOfPiece, rimPaths, TIP } from './piece-path';
 
 /** Scale below which grain could not be seen, px per mm. */
 const GRAIN_FROM = 0.36;
@@ -28,45 +28,6 @@ export interface PieceProps {
 export function pieceSize(shape: MouldShape, scale: number) {
   const { width, depth, height } = pieceView(shape);
   return { width: width * scale, height: height * scale + depth * scale * TIP };
-}
-
-const at = ([x, y]: ScreenPoint) => `${x.toFixed(1)} ${y.toFixed(1)}`;
-const ellipse = (r: number, y: number) =>
-  `M${-r} ${y}a${r} ${r * TIP} 0 1 0 ${2 * r} 0a${r} ${r * TIP} 0 1 0 ${-2 * r} 0`;
-
-/** Outline of what is seen of the sides, from its rows and the front of its foot. */
-function bodyPath(view: PieceView, scale: number): string {
-  const rows = view.sides;
-  const left = rows.map(({ z, left: x }) => at([x * scale, -z * scale]));
-  const right = rows.map(({ z, right: x }) => at([x * scale, -z * scale]));
-  const top = view.height * scale;
-  if (view.round) {
-    const [r0, r1] = [defined(rows[0]).right * scale, defined(rows[rows.length - 1]).right * scale];
-    return `M${[...left].reverse().join('L')}A${r0} ${r0 * TIP} 0 0 0 ${right[0]}L${right.join('L')}A${r1} ${r1 * TIP} 0 0 1 ${-r1} ${-top}Z`;
-  }
-  const foot = frontChain(view.foot).map((p) => at(screen(p, 0, scale)));
-  const rim = frontChain(view.top.flat()).map((p) => at(screen(p, view.height, scale)));
-  return `M${[...[...left].reverse(), ...foot, ...right, ...rim.reverse()].join('L')}Z`;
-}
-
-/** Upper face and what opens in it. */
-function rimPaths(view: PieceView, scale: number) {
-  const y = -view.height * scale;
-  if (!view.round)
-    return {
-      face: loopPath(view.top, view.height, scale),
-      openings: loopPath(view.openings, view.height, scale),
-    };
-  const r = defined(view.sides[view.sides.length - 1]).right * scale;
-  const round = view.openings.map((loop) => {
-    const xs = loop.map(([x]) => x);
-    const ys = loop.map(([, depth]) => depth);
-    const [x0, x1] = [Math.min(...xs), Math.max(...xs)];
-    const middle = (Math.min(...ys) + Math.max(...ys)) / 2;
-    const half = ((x1 - x0) / 2) * scale;
-    return `M${x0 * scale} ${y - middle * scale * TIP}a${half} ${half * TIP} 0 1 0 ${2 * half} 0a${half} ${half * TIP} 0 1 0 ${-2 * half} 0`;
-  });
-  return { face: ellipse(r, y), openings: round.join('') };
 }
 
 /** The mould's wall about a piece that still sets: its outline, wider by `wall`. */

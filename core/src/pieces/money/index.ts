@@ -2,4 +2,5 @@ export * from './another-copy.js';
 export * from './lot-cost.js';
 export * from './piece-cost.js';
 export * from './price.js';
+export * from './season.js';
 export * from './sending.js';

@@ -1,14 +1,21 @@
-import { lessonOf, lessonsOf, type MixLessons, type PourLesson } from '../pours/index.js';
+import { lessonOf, lessonsOf, loggedBatch, type MixLessons, type PourLesson } from '../pours/index.js';
 import type { PourPart } from './pour-sources.js';
 
 /** What one pour shows of one of its mixes. */
 export interface MixLesson extends PourLesson {
   readonly mixId: string;
+  /** What was made of it, and what of that was left over, mL; undefined in what was kept before these were. */
+  readonly made?: number;
+  readonly leftover?: number;
 }
 
 /** What a pour shows of each of its mixes; nothing of one that was not poured. */
 export const mixLessonsOf = (parts: readonly PourPart[]): MixLesson[] =>
-  parts.flatMap(({ mixId, plan, log }) => (log ? [{ mixId, ...lessonOf({ plan, log }) }] : []));
+  parts.flatMap(({ mixId, plan, log }) => {
+    if (!log) return [];
+    const { volume: made } = loggedBatch(plan, log);
+    return [{ mixId, ...lessonOf({ plan, log }), made, leftover: Math.min(made, log.leftover ?? 0) }];
+  });
 
 /** What the pours of a mix have taught, out of the lessons of all mixes. */
 export const lessonsFor = (mixId: string | undefined, lessons: readonly MixLesson[]): MixLessons =>
