@@ -8,7 +8,7 @@ import { PageHead } from '../ui/page-head';
 import { Busy, Failure } from '../ui/states';
 import { useSay } from '../ui/say';
 import { PairLine, WaysSlab } from './ways-slab';
-import { TrialsSlab } from './trials/trials-slab';
+import { TrialsSlab } from './trials-slab';
 import { WatchSlab } from './watch-slab';
 
 /** Findings: what the record says of how things are done, and what is watched. */

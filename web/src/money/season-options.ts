@@ -2,7 +2,7 @@ import type { EChartsCoreOption } from 'echarts/core';
 import type { SeasonMonth } from '@dewpot/core/money';
 import type { Speaker } from '@dewpot/locales';
 import { font, inked } from '../ui/chart-style';
-import { monthInWords } from './month-words';
+import { monthInWords } from '../ui/month-words';
 
 const GRID = { left: 48, right: 12, top: 30, bottom: 26 };
 const axis = {

@@ -15,7 +15,7 @@ import { SelectField } from '../ui/select-field';
 import { Busy, Empty, Failure } from '../ui/states';
 import { useNow } from '../ui/use-now';
 import { useSay } from '../ui/say';
-import { monthsBefore } from './month-words';
+import { monthsBefore } from '../ui/month-words';
 import { piecesOption, spendingOption } from './season-options';
 import { seasonColumns } from './season-rows';
 import { SeasonFigures } from './season-figures';

@@ -3,7 +3,7 @@ import { defined } from '@dewpot/core/math';
 import type { Season } from '@dewpot/core/money';
 import type { Speaker } from '@dewpot/locales';
 import { rgb } from 'pdf-lib';
-import { monthInWords } from '../money/month-words';
+import { monthInWords } from '../ui/month-words';
 import { bodyPath, rimPaths } from '../ui/piece-path';
 import { MM, Paper, type PaperFaces, type PaperName } from './paper';
 

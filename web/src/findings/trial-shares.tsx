@@ -1,7 +1,7 @@
 import type { TrialView } from '@dewpot/contract';
-import { useSay } from '../../ui/say';
-import { trialWay } from '../../ui/trial-words';
-import { GoodShare } from '../good-share';
+import { useSay } from '../ui/say';
+import { trialWay } from '../ui/trial-words';
+import { GoodShare } from './good-share';
 
 /** How many of each side came out good, and how far each has come. */
 export function TrialShares({ trial: { kind, a, b, standing } }: { trial: TrialView }) {

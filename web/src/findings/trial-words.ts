@@ -1,6 +1,6 @@
 import { msg, type Message } from '@dewpot/core/units';
 import type { TrialView } from '@dewpot/contract';
-import { trialWay } from '../../ui/trial-words';
+import { trialWay } from '../ui/trial-words';
 
 /** What a trial says by now, in a sentence. */
 export function trialSays({ kind, a, b, standing: { judged } }: Pick<TrialView, 'kind' | 'a' | 'b' | 'standing'>): Message {

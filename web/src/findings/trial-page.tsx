@@ -1,12 +1,12 @@
 import { useParams } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
-import { mixesQuery } from '../../api/mixes';
-import { mouldsQuery } from '../../api/moulds';
-import { trialsQuery } from '../../api/trials';
-import { Known } from '../../ui/known';
-import { PageHead } from '../../ui/page-head';
-import { Busy } from '../../ui/states';
-import { useSay } from '../../ui/say';
+import { mixesQuery } from '../api/mixes';
+import { mouldsQuery } from '../api/moulds';
+import { trialsQuery } from '../api/trials';
+import { Known } from '../ui/known';
+import { PageHead } from '../ui/page-head';
+import { Busy } from '../ui/states';
+import { useSay } from '../ui/say';
 import { TrialForm } from './trial-form';
 import { TrialStandingView } from './trial-standing-view';
 

@@ -6,15 +6,15 @@ import { msg, quantity, type Phrase } from '@dewpot/core/units';
 import { faults, trialKinds, type Fault, type TrialKind } from '@dewpot/core/casts';
 import { faultName } from '@dewpot/core/findings';
 import type { MixView, MouldView, TrialInput } from '@dewpot/contract';
-import { trialSizeQuery, useSaveTrial } from '../../api/trials';
-import { Button } from '../../ui/button';
-import { Choice } from '../../ui/choice';
-import { SelectField } from '../../ui/select-field';
-import { Failure } from '../../ui/states';
-import { TextField } from '../../ui/text-field';
-import { useSay } from '../../ui/say';
-import { trialKindNames, trialWay } from '../../ui/trial-words';
-import { coverNames, releaseNames } from '../../ui/word-names';
+import { trialSizeQuery, useSaveTrial } from '../api/trials';
+import { Button } from '../ui/button';
+import { Choice } from '../ui/choice';
+import { SelectField } from '../ui/select-field';
+import { Failure } from '../ui/states';
+import { TextField } from '../ui/text-field';
+import { useSay } from '../ui/say';
+import { trialKindNames, trialWay } from '../ui/trial-words';
+import { coverNames, releaseNames } from '../ui/word-names';
 
 type Draft = Omit<TrialInput, 'version' | 'name'> & { readonly name?: string };
 

@@ -2,12 +2,12 @@ import { Link, useNavigate } from 'react-router';
 import { quantity } from '@dewpot/core/units';
 import { faultName } from '@dewpot/core/findings';
 import type { MixView, MouldView, TrialKeep, TrialView } from '@dewpot/contract';
-import { useCloseTrial, useRemoveTrial } from '../../api/trials';
-import { Button, buttonClass } from '../../ui/button';
-import { PageHead } from '../../ui/page-head';
-import { Failure } from '../../ui/states';
-import { useSay } from '../../ui/say';
-import { trialWay } from '../../ui/trial-words';
+import { useCloseTrial, useRemoveTrial } from '../api/trials';
+import { Button, buttonClass } from '../ui/button';
+import { PageHead } from '../ui/page-head';
+import { Failure } from '../ui/states';
+import { useSay } from '../ui/say';
+import { trialWay } from '../ui/trial-words';
 import { TrialShares } from './trial-shares';
 import { trialSays } from './trial-words';
 

@@ -1,8 +1,8 @@
 import { Link } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
-import { trialsQuery } from '../../api/trials';
-import { buttonClass } from '../../ui/button';
-import { useSay } from '../../ui/say';
+import { trialsQuery } from '../api/trials';
+import { buttonClass } from '../ui/button';
+import { useSay } from '../ui/say';
 import { trialSays } from './trial-words';
 
 /** Trials that are under way, and the way to plan one. */
