@@ -68,7 +68,7 @@ const stages = {
     mixes: ['materials'],
     moulds: [],
     patterns: [],
-    pours: ['casts', 'mixes', 'moulds', 'materials', 'tints'],
+    pours: ['casts', 'findings', 'mixes', 'moulds', 'materials', 'tints'],
     'script-api': [],
     materials: [],
     tints: ['devices', 'materials'],

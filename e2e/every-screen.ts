@@ -94,9 +94,12 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
 /** Rules that go by colours: a theme changes these alone, a language all but these. */
 const byColour = ['color-contrast', 'link-in-text-block'];
 
-/** What of a screen keeps somebody out, by the rules that a machine can tell: all of them, or those that go by colours or by the rest. */
-export async function violations(page: Page, rules?: 'colours' | 'words'): Promise<string[]> {
-  const axe = new AxeBuilder({ page });
+/**
+ * What of a screen keeps somebody out, by the rules that a machine can tell: all of them, or those that go by colours or by the rest. No screen has
+ * frames of another origin, and its style sheets are the same everywhere: they are read where `styles` asks for them.
+ */
+export async function violations(page: Page, rules?: 'colours' | 'words', styles = false): Promise<string[]> {
+  const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'], preload: styles });
   if (rules === 'colours') axe.withRules(byColour);
   if (rules === 'words') axe.disableRules(byColour);
   const { violations: found } = await axe.analyze();

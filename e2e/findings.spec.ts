@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { CastRow, Page as PageOf, PourView } from '@dewpot/contract';
 import type { Page } from '@playwright/test';
 import { wholePours } from '../scripts/lib/whole-pours.mjs';
@@ -94,3 +95,52 @@ test('voids are counted on a photo by a known length, corrected by a tap, and ke
   await counted.getByRole('button', { name: 'Keep grade 5 with the cast' }).click();
   await expect(page.getByText('Grade 5 recorded.')).toBeVisible();
 }); // prettier-ignore
+
+test('a trial of two releases goes from its plan over a pour to the usual way', async ({ page }) => {
+  await enterDemo(page);
+  await page.goto('/findings/trials/new');
+  await page.getByLabel('How it is done now').selectOption('plant oil');
+  await page.getByLabel('What is tried instead').selectOption('soap');
+  await page.getByLabel('Only this mould').selectOption({ label: 'Thimble pot' });
+  await expect(page.getByRole('status').filter({ hasText: '23 a side' })).toBeVisible();
+  await page.getByLabel('Good casts hoped for').selectOption({ label: '50 %' });
+  await expect(page.getByRole('alert')).toBeVisible();
+  await page.getByLabel('Good casts hoped for').selectOption({ label: '90 %' });
+  await page.getByRole('button', { name: 'Begin this trial' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Soap against plant oil');
+  await page.getByRole('link', { name: 'Plan a pour for it' }).click();
+  await page.getByRole('button', { name: 'Start this pour' }).click();
+  const dealt = page.getByRole('region', { name: 'Trial of this pour' });
+  await expect(dealt).toContainText('Thimble pot');
+  await page.getByRole('link', { name: /^Step by step/ }).click();
+  await expect(page.getByRole('region', { name: 'Trial of this pour' }).first()).toContainText('plant oil');
+  await page.goBack();
+  await page.getByRole('button', { name: /^Poured: / }).click();
+  await expect(page).toHaveURL(/\/$/);
+  const { rows } = (await (await page.request.get('/api/casts?order=newest&size=1')).json()) as { rows: { id: string; snapshot: { trial?: { way: string }; release?: string } }[] }; // prettier-ignore
+  expect(rows[0]!.snapshot.release).toBe(rows[0]!.snapshot.trial!.way);
+  await page.goto(`/casts/${rows[0]!.id}`);
+  await page.getByRole('link', { name: /^Trial “Soap against plant oil”/ }).click();
+  await expect(page.getByText(/still in the mould/)).toBeVisible();
+  await page.getByRole('button', { name: /^Keep: soap/ }).click();
+  await expect(page.getByText(/is the usual way since/)).toBeVisible();
+  await page.goto('/pours/new');
+  await expect(page.getByText(/5 % waste, .*soap/)).toBeVisible();
+});
+
+test('a season is told by its figures, taken out as a table and as a report', async ({ page }) => {
+  await enterDemo(page);
+  await page.goto('/findings');
+  await page.getByRole('link', { name: 'Season' }).click();
+  await expect(page.getByText(/of \d+ looked at/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Spent on each material' })).toContainText('Grey Portland cement');
+  const taken = async (name: string) => {
+    const file = page.waitForEvent('download');
+    await page.getByRole('button', { name }).click();
+    return readFileSync(await (await file).path());
+  };
+  expect((await taken('CSV')).toString()).toMatch(/^Month,Pieces,Good/);
+  expect((await taken('Report of the season')).subarray(0, 5).toString()).toBe('%PDF-');
+  await page.getByLabel('Stretch').selectOption({ label: 'The last 3 months' });
+  await expect(page).toHaveURL(/months=3/);
+});

@@ -31,6 +31,7 @@ import { inWords } from './in-words.js';
 import { keyed, livesOf } from './lives.js';
 import { lineKeys, takeOrders } from './orders.js';
 import { drawPatterns } from './patterns.js';
+import { Purchases } from './purchases.js';
 import { season, type DemoPour } from './season.js';
 import { furnishDemoPlaces } from './places.js';
 import { moulds, tubs } from './moulds.js';
@@ -76,10 +77,13 @@ export function fillDemo(
     const keys = await furnish(app, now, say);
     const lines = lineKeys();
     await beginTrial(app, keys, say);
+    const purchases = new Purchases(app, keys.materials);
     for (const [index, pour] of season.entries()) {
+      await purchases.before(now - pour.daysAgo * DAY);
       await pourAndFollow(app, { ...keys, lines }, inWords(pour, say), personId, now, random);
       progress(index + 1, season.length);
     }
+    await purchases.useUp();
     await joinSundial(app, keys, say, personId, now);
     await revise(app, keys, say);
     await stock(app, keys.materials, now);
@@ -249,21 +253,23 @@ async function pourAndFollow(
     return { mouldId: defined(keys.moulds[mould]), count, ...colouringOf, ...(orderLine && { orderLine }) };
   });
   const flexible = items.every(([mould]) => defined(moulds[mould]).flexibility === 'flexible');
-  const { parts } = await pours.save(id, {
+  const input = {
     items: chosen,
     mixId: defined(keys.mixes[mix]),
     grade: defined(mixes[mix]).grade as Grade,
     spare: 0.05,
     moisture: {},
     scoopId: keys.scoop,
-    step: 0.25,
+    step: 0.25 as const,
     temperature,
     release: flexible ? 'none' : 'paste wax',
     cover,
     place,
     ...(trial && { trialId: keys.trial }),
     version: 0,
-  });
+  };
+  // As it was planned then: its cement was as old as it was at that time.
+  const { parts } = await pours.save(id, input, pouredAt);
   const { plan } = defined(parts[0]);
   const planned = plannedLog(plan, calculateSheet(plan));
   const log = { ...planned, tap: planned.tap * (0.97 + 0.08 * random()), leftover: Math.round(40 + 160 * random()) };

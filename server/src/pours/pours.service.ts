@@ -1,4 +1,4 @@
-import { HOUR, MOST_HOURS, msg, type Message } from '@dewpot/core/units';
+import { msg } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
 import type { castsOf, MixLesson, PourPart, RunLesson } from '@dewpot/core/planning';
@@ -23,9 +23,9 @@ import { MixesService } from '../mixes/index.js';
 import { MouldsService } from '../moulds/index.js';
 import { LotsService, plainLot, plainMaterial, scoopView } from '../materials/index.js';
 import { TintsService } from '../tints/index.js';
+import { checkFinish, checkPlanned } from './pour-checks.js';
 import { RunsService } from './runs.service.js';
 
-const TEN_YEARS = MOST_HOURS * HOUR;
 /** A pour that something happens to while its end is calculated is ended again so often. */
 const FINISH_TRIES = 3;
 
@@ -47,29 +47,6 @@ const searched = [
   `jsonb_path_query_array(row.pieces, '$[*].name')::text`,
   `array_to_string(row.mixes, ' ')`,
 ];
-
-/** What was poured stays as it was. @throws ProblemError 409 */
-function checkPlanned(row: PourEntity | null): void {
-  if (row && row.status !== 'planned')
-    throw new ProblemError(409, msg('server.alreadyPoured'), {
-      detail: msg('server.planStays'),
-    });
-}
-
-/** Refuses an end that cannot be. @throws ProblemError */
-function checkFinish({ input, parts }: PourEntity, { casts, logs, pouredAt }: PourFinish, now: number): void {
-  const wrong = (field: string, value: unknown, message: Message, remedy: Message) =>
-    ProblemError.refused(msg('server.invalid'), field, value, message, remedy);
-  if (pouredAt > now + 120_000)
-    throw wrong('pouredAt', pouredAt, msg('server.pourInFuture'), msg('server.enterWhenPoured'));
-  if (pouredAt < now - TEN_YEARS)
-    throw wrong('pouredAt', pouredAt, msg('server.pourLongAgo'), msg('server.enterWhenPoured'));
-  const counts = { parts: parts.length, logs: logs.length };
-  if (logs.length !== parts.length)
-    throw wrong('logs', logs.length, msg('server.mixCount', counts), msg('server.tellEach'));
-  const stray = casts.find(({ item }) => item >= input.items.length);
-  if (stray) throw wrong('casts', stray.item, msg('server.notOfPour'), msg('server.chooseOfPour'));
-}
 
 /** g by material of all parts together: each lot is then taken from once. */
 function summed(used: readonly Readonly<Record<string, number>>[]): Record<string, number> {

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { inStore } from '@dewpot/core/materials';
 import { keepingOf } from '@dewpot/core/mixes';
 import type { LotView, StoreView } from '@dewpot/contract';
@@ -19,10 +20,20 @@ export function Lots({ store, onEdit }: { store: StoreView; onEdit: (lot: Edited
   const say = useSay();
   const units = useUnits();
   const now = useNow();
+  const [all, setAll] = useState(false);
+  const usedUp = store.lots.filter(({ left }) => left <= 0).length;
+  const shown = all ? store.lots : store.lots.filter(({ left }) => left > 0);
   const bought = store.materials.filter(({ id }) => store.lots.some(({ materialId }) => materialId === id));
   return (
     <section className="card-slab" aria-label={say('materials.inTheStore')}>
-      <h2 className="mb-2 text-2xl">{say('materials.inTheStore')}</h2>
+      <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
+        <h2 className="text-2xl">{say('materials.inTheStore')}</h2>
+        {usedUp > 0 && (
+          <button type="button" className="link text-sm" onClick={() => setAll(!all)}>
+            {all ? say('materials.hideUsedUp') : say('materials.showUsedUp', { lots: usedUp })}
+          </button>
+        )}
+      </div>
       {bought.length === 0 && <p className="quiet">{say('materials.noLotsYet')}</p>}
       <ul className="divide-base-300 divide-y">
         {bought.map(({ version: _, ...material }) => {
@@ -32,7 +43,7 @@ export function Lots({ store, onEdit }: { store: StoreView; onEdit: (lot: Edited
               <span className="font-semibold">{name}</span>
               <span className="numeral text-xl">{units.say(inStore(id, store.lots), 'g')}</span>
               <span className="flex flex-wrap gap-2">
-                {store.lots
+                {shown
                   .filter(({ materialId }) => materialId === id)
                   .map((lot) => (
                     <button
