@@ -8,7 +8,7 @@ import { PartOf, WorkshopRow } from '../db/row.js';
 import { stored } from '../db/stored.js';
 
 /** How things are done where nothing else is chosen. */
-export interface UsualWays {
+interface UsualWays {
   readonly release?: string;
   readonly cover?: string;
   readonly ways?: readonly string[];

@@ -49,7 +49,7 @@ export interface SeasonSums {
 }
 
 /** A month, or all of them together. `wasted`: of what was spent, what went into leftovers and broken pieces. */
-export interface SeasonTotals {
+interface SeasonTotals {
   readonly casts: number;
   readonly broken: number;
   readonly seen: number;
@@ -69,7 +69,7 @@ export interface SeasonMonth extends SeasonTotals {
 }
 
 /** What came of one mould. */
-export interface SeasonMould {
+interface SeasonMould {
   readonly mouldId: string;
   readonly mould: string;
   readonly casts: number;
@@ -89,7 +89,7 @@ export interface Season {
 } // prettier-ignore
 
 /** More months than that are not told: ten years. */
-export const MOST_MONTHS = 120;
+const MOST_MONTHS = 120;
 
 type Summed<T> = { readonly [K in keyof T as T[K] extends number ? K : never]: number };
 
