@@ -48,6 +48,7 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     ['findings', '/findings'],
     ['voids', '/findings/voids'],
     ['season', '/findings/season'],
+    ['what a piece costs', '/findings/money'],
     ['new trial', '/findings/trials/new'],
     ['patterns', '/patterns'],
     ['new pattern', '/patterns/new'],

@@ -7,6 +7,7 @@ import {
   type MoistCuringSchool,
   type Waking,
 } from '@dewpot/core/curing';
+import type { MassBand } from '@dewpot/core/money';
 import { dryingSchools, type DryingSchool } from '@dewpot/core/sealing';
 import {
   IsBoolean,
@@ -19,7 +20,7 @@ import {
   MaxLength,
 } from 'class-validator';
 import { kindsOf, PartOfKind, type AnyOf } from './kinds.js';
-import { Amount, Part, Text, Texts, Version } from './limits.js';
+import { Amount, ListOf, Part, Text, Texts, Version } from './limits.js';
 
 export class SignIn {
   @IsEmail() @MaxLength(254) email: string;
@@ -139,6 +140,21 @@ export class UsualWaysInput {
   @IsOptional() @Texts(1, 80, { most: 20 }) ways?: readonly string[];
 }
 
+/** What is sent up to a mass, g, for a price. */
+export class MassBandInput implements MassBand {
+  @Amount(1, 1e7) upTo: number;
+  @Amount(0, 1_000_000) price: number;
+}
+
+/** How a workshop that sells makes its prices. */
+export class PricingInput {
+  /** Of an hour of work. */
+  @Amount(0, 1_000_000) rate: number;
+  /** Share of a price that is left beyond the cost. */
+  @Amount(0, 0.95) margin: number;
+  @ListOf(() => MassBandInput, { most: 50 }) bands: readonly MassBandInput[];
+}
+
 export class WorkshopSettings {
   @Text(1, 80) name: string;
   @IsIn(unitSystems) units: UnitSystem;
@@ -165,6 +181,7 @@ export class WorkshopSettings {
   /** What setting up and cleaning take in a session; 20 and 25 minutes where it is left out. */
   @IsOptional() @Part(() => SessionSetupInput) session?: SessionSetupInput;
   @IsOptional() @Part(() => UsualWaysInput) usual?: UsualWaysInput;
+  @IsOptional() @Part(() => PricingInput) pricing?: PricingInput;
   @IsOptional() @Version() version?: number;
 }
 

@@ -1,4 +1,4 @@
-import type { AllWays, Circumstances, Explanation, WatchedCasts } from '@dewpot/core/findings';
+import type { AllWays, Circumstances, Explanation, PourExplanation, WatchedCasts } from '@dewpot/core/findings';
 import type { SeenFault } from '@dewpot/core/casts';
 
 /** What is known of why a cast came out as it did. */
@@ -10,6 +10,13 @@ export interface CastFindings {
   readonly explanations: readonly Explanation[];
   readonly under: Circumstances;
   /** All casts that it was compared with. */
+  readonly casts: number;
+}
+
+/** Why the casts of a pour have their faults, each fault over all of them. */
+export interface PourFindings {
+  readonly explanations: readonly PourExplanation[];
+  /** All casts that they were compared with. */
   readonly casts: number;
 }
 

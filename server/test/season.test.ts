@@ -2,6 +2,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest';
 import { v7 as uuid } from 'uuid';
 import { HOUR } from '@dewpot/core/units';
 import type { Season } from '@dewpot/core/money';
+import type { PieceMoneyView } from '@dewpot/contract';
 import { PourEntity } from '../src/pours/pours.entities.js';
 import { WorkshopContext } from '../src/index.js';
 import { newWorkshop, pouredPots, startServer, type Agent, type Harness } from './harness.js';
@@ -61,4 +62,28 @@ it('learns of pours that were done before amounts were kept', async () => {
   expect((await season()).total.volume).toBe(0);
   await agent.get('/api/pours/past').expect(200);
   expect((await season()).total.volume).toBeGreaterThan(5000);
+});
+
+it('a piece costs what its pours spent, and what its caster told beside', async () => {
+  const asked = `/api/money/piece?mould=${poured.mould}&mix=${poured.mix}`;
+  const { facts, costing } = (await agent.get(asked).expect(200)).body as PieceMoneyView;
+  expect(facts).toMatchObject({ casts: 3, sold: 1, soldFor: 24, copies: expect.any(Array) });
+  const { total } = await season();
+  expect(facts.gramCost).toBeCloseTo(total.spent / total.mass, 9);
+  expect(facts.fresh).toBeCloseTo(total.mass / 3, 6);
+  expect(costing).toEqual({ version: 0 });
+  const told = { price: 30, lasts: 80, sealer: 0.6, version: 0 };
+  await agent.put(`/api/money/costings/${poured.mould}`).send(told).expect(204);
+  expect(((await agent.get(asked).expect(200)).body as PieceMoneyView).costing).toEqual({ ...told, version: 1 });
+  await agent
+    .put(`/api/money/costings/${poured.mould}`)
+    .send({ ...told, price: 31 })
+    .expect(409);
+  await agent
+    .put(`/api/money/costings/${poured.mould}`)
+    .send({ ...told, lasts: 0, version: 1 })
+    .expect(422);
+  await agent.put(`/api/money/costings/${uuid()}`).send(told).expect(404);
+  await agent.get(`/api/money/piece?mould=${uuid()}&mix=${poured.mix}`).expect(404);
+  await agent.get('/api/money/piece?mould=pot').expect(422);
 });

@@ -58,6 +58,7 @@ const screens: readonly (readonly [path: string, Screen: ComponentType])[] = [
   ['casts/try', screen(() => import('./simulation/simulation-page'), 'SimulationPage')],
   ['casts/:id', screen(() => import('./casts/cast-page'), 'CastPage')],
   ['findings/voids', screen(() => import('./findings/voids-page'), 'VoidsPage')],
+  ['findings/money', screen(() => import('./money/piece-page'), 'PiecePage')],
   ['findings/season', screen(() => import('./money/season-page'), 'SeasonPage')],
   ['findings/trials/:id', screen(() => import('./findings/trial-page'), 'TrialPage')],
   ['findings', screen(() => import('./findings/findings-page'), 'FindingsPage')],

@@ -1,6 +1,7 @@
 import type { Language, UnitSystem } from '@dewpot/core/units';
 import type { SessionSetup } from '@dewpot/core/calendar';
 import type { MoistCuring, Waking } from '@dewpot/core/curing';
+import type { MassBand } from '@dewpot/core/money';
 import type { DryingSchool } from '@dewpot/core/sealing';
 import type { SessionKind } from '@dewpot/contract';
 import { Column, CreateDateColumn, Entity, Index, PrimaryColumn, VersionColumn } from 'typeorm';
@@ -12,6 +13,13 @@ interface UsualWays {
   readonly release?: string;
   readonly cover?: string;
   readonly ways?: readonly string[];
+}
+
+/** How a workshop that sells makes its prices. */
+interface Pricing {
+  readonly rate: number;
+  readonly margin: number;
+  readonly bands: readonly MassBand[];
 }
 
 /** Settings of a workshop as they are kept. */
@@ -30,6 +38,7 @@ export interface StoredSettings {
   readonly setUp?: boolean;
   readonly session?: SessionSetup;
   readonly usual?: UsualWays;
+  readonly pricing?: Pricing;
 }
 
 @Entity('workshops')

@@ -1,5 +1,5 @@
 import { Controller, Get } from '@nestjs/common';
-import type { AllWaysView, CastFindings, WatchView } from '@dewpot/contract';
+import type { AllWaysView, CastFindings, PourFindings, WatchView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
 import { OwnTransactions } from '../http/request.js';
 import { FindingsService } from './findings.service.js';
@@ -12,6 +12,12 @@ export class FindingsController {
   @Get('casts/:id')
   ofCast(@Key() id: string): Promise<CastFindings> {
     return this.findings.ofCast(id);
+  }
+
+  /** Why the casts of a pour have their faults. */
+  @Get('pours/:id')
+  ofPour(@Key() id: string): Promise<PourFindings> {
+    return this.findings.ofPour(id);
   }
 
   @Get('ways')

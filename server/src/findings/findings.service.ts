@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { isGood } from '@dewpot/core/findings';
-import type { AllWaysView, CastFindings, WatchView } from '@dewpot/contract';
+import type { AllWaysView, CastFindings, PourFindings, WatchView } from '@dewpot/contract';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { CastEntity } from '../casts/casts.entities.js';
@@ -26,6 +26,16 @@ export class FindingsService {
     return { seen: record.seen, good: isGood(record), faults: record.faults, explanations, under: record.under, casts: records.length };
   } // prettier-ignore
 
+  /** Why the casts of a pour have their faults, over all of them together. @throws ProblemError 404 */
+  async ofPour(id: string): Promise<PourFindings> {
+    const casts = await this.rows.transaction(() => this.rows.of(CastEntity).find({ where: { pourId: id }, select: { id: true, workshopId: true } }));
+    if (casts.length === 0) throw ProblemError.notFound('pour');
+    const { records } = await this.records.all();
+    const own = records.filter((record) => casts.some((cast) => cast.id === record.id));
+    const faulty = own.some(({ faults }) => faults.length > 0);
+    return { explanations: faulty ? await this.calculations.run('explainCasts', own, records) : [], casts: records.length };
+  } // prettier-ignore
+
   /** Every way beside every other of its kind. */
   async ways(): Promise<AllWaysView> {
     const { records, left } = await this.records.all();
@@ -35,6 +45,6 @@ export class FindingsService {
   /** What is watched from cast to cast. */
   async watch(): Promise<WatchView> {
     const { records, left } = await this.records.all();
-    return { ...(await this.calculations.run('watch', records)), left };
+    return { ...(await this.calculations.run('watch', records, Date.now())), left };
   }
 }

@@ -1,7 +1,8 @@
 import { Module } from '@nestjs/common';
-import { SeasonController } from './season.controller.js';
+import { CostingsService } from './costings.service.js';
+import { MoneyController } from './money.controller.js';
 import { SeasonService } from './season.service.js';
 
-/** What a season made, took and cost. */
-@Module({ controllers: [SeasonController], providers: [SeasonService] })
+/** What pieces cost, and what a season made, took and spent. */
+@Module({ controllers: [MoneyController], providers: [CostingsService, SeasonService] })
 export class MoneyModule {}

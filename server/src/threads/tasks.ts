@@ -5,11 +5,13 @@ import { benchRecordOf, checkRunEvent, paceOf, runOf, triesOf, type RunEvent } f
 import {
   compareWays,
   explainFault,
+  explainPour,
   findingContext,
   trialStandings,
   watchCasts,
   type Explanation,
   type FindingRecord,
+  type PourExplanation,
 } from '@dewpot/core/findings';
 import { benchOf, castsOf, mixLessonsOf, partsOf, type PourPart, type RunLesson } from '@dewpot/core/planning';
 import { averaged, calculateSheet, type PourLog } from '@dewpot/core/pours';
@@ -78,6 +80,10 @@ function explain(cast: FindingRecord, records: readonly FindingRecord[]): Explan
   return cast.faults.map(({ fault }) => explainFault(cast, fault, context));
 }
 
+/** Why the casts of a pour have their faults, among all casts of their workshop. */
+const explainCasts = (casts: readonly FindingRecord[], records: readonly FindingRecord[]): PourExplanation[] =>
+  explainPour(casts, findingContext(records));
+
 /** What a thread can be asked to do. */
 export const tasks = {
   question,
@@ -90,6 +96,7 @@ export const tasks = {
   redraw,
   gather: gatherFindings,
   explain,
+  explainCasts,
   ways: compareWays,
   watch: watchCasts,
   trials: trialStandings,

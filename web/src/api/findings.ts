@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { AllWaysView, CastDetail, CastFindings, WatchView } from '@dewpot/contract';
+import type { AllWaysView, CastDetail, CastFindings, PourFindings, WatchView } from '@dewpot/contract';
 import { ask } from './client';
 
 /** Why a cast came out so; asked again when something happened to it. */
@@ -7,6 +7,13 @@ export const castFindingsQuery = ({ id, events }: Pick<CastDetail, 'id' | 'event
   queryOptions({
     queryKey: ['findings', 'cast', id, events.length],
     queryFn: ({ signal }) => ask<CastFindings>('GET', `findings/casts/${id}`, undefined, signal),
+  });
+
+/** Why the casts of a pour have their faults. `looked`: what was found so far, so that it is asked again when something was. */
+export const pourFindingsQuery = (id: string, looked: number) =>
+  queryOptions({
+    queryKey: ['findings', 'pour', id, looked],
+    queryFn: ({ signal }) => ask<PourFindings>('GET', `findings/pours/${id}`, undefined, signal),
   });
 
 /** While records are still being gathered, what is told is asked for again. */

@@ -1,4 +1,6 @@
-import type { DrawnPoint } from '@dewpot/core/casts';
+import { listed } from '@dewpot/core/units';
+import type { DrawnPoint, SeenFault } from '@dewpot/core/casts';
+import { faultName } from '@dewpot/core/findings';
 import type { CastRow } from '@dewpot/contract';
 import { PieceThumb } from '../ui/piece-thumb';
 import { useSay } from '../ui/say';
@@ -22,6 +24,20 @@ export function FaultDrawing({ cast, drawn, onDrawn }: { cast: CastRow; drawn: D
     >
       <PieceThumb shape={cast.snapshot.shape} colour={cast.snapshot.colour} faceColouring={cast.snapshot.faceColouring} size={SIZE - 2} />
       {drawn && <FaultMark at={drawn} />}
+    </div>
+  );
+} // prettier-ignore
+
+/** A piece with everything that was found wrong with it where it was marked; nothing where nothing was. */
+export function MarkedPiece({ cast: { snapshot }, faults }: { cast: Pick<CastRow, 'snapshot'>; faults: readonly SeenFault[] }) {
+  const say = useSay();
+  const marked = faults.filter(({ drawn }) => drawn);
+  if (marked.length === 0) return null;
+  const names = listed(marked.map(({ fault }) => faultName(fault)));
+  return (
+    <div role="img" aria-label={say('findings.markedHere', { faults: names })} className="border-base-300 relative float-right ml-3 border" style={{ width: SIZE, height: SIZE }}>
+      <PieceThumb shape={snapshot.shape} colour={snapshot.colour} faceColouring={snapshot.faceColouring} size={SIZE - 2} />
+      {marked.map(({ fault, drawn }) => drawn && <FaultMark key={fault} at={drawn} />)}
     </div>
   );
 } // prettier-ignore

@@ -102,6 +102,7 @@ describe('the findings of a workshop', () => {
     masses: [{ id: 'c1', code: '9a', at: 1, value: 1.06, limits: [0.96, 0.99, 1.02], out: true }, { id: 'c2', code: '9b', at: 2, value: 0.99, out: false }],
     months: [{ month: '2026-06', good: 4, casts: 10, limits: [0.1, 0.7], out: true }],
     copies: [{ copy: 'Pot A', stretches: [{ from: 0, to: 7, casts: 8, hurt: 0 }, { from: 8, to: 15, casts: 8, hurt: 5 }] }],
+    lately: [],
     left: 0,
   }; // prettier-ignore
 
@@ -123,7 +124,7 @@ describe('the findings of a workshop', () => {
   });
 
   it('say that there is nothing yet', async () => {
-    fakeServer({ 'findings/ways': { tables: [], comparisons: 0, casts: 0, left: 0 }, 'findings/watch': { masses: [], months: [], copies: [], left: 0 } }); // prettier-ignore
+    fakeServer({ 'findings/ways': { tables: [], comparisons: 0, casts: 0, left: 0 }, 'findings/watch': { masses: [], months: [], copies: [], lately: [], left: 0 } }); // prettier-ignore
     renderScreen(<FindingsPage />);
     expect(await screen.findByText(/As soon as casts are demoulded/)).toBeVisible();
     expect(await screen.findByText('Nothing has left its mould yet.')).toBeVisible();

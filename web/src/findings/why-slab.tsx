@@ -16,6 +16,7 @@ import { Button } from '../ui/button';
 import { Busy, Failure } from '../ui/states';
 import { severityWords } from '../ui/casts/event-words';
 import { useSay } from '../ui/say';
+import { MarkedPiece } from './fault-drawing';
 
 /** Why a cast came out so: its faults, the likeliest causes with their evidence, and what to change. */
 export function WhySlab({ cast, onLookOver }: { cast: CastDetail; onLookOver: () => void }) {
@@ -37,6 +38,7 @@ export function WhySlab({ cast, onLookOver }: { cast: CastDetail; onLookOver: ()
       </div>
       {isPending && <Busy what={say('findings.busyWhy')} />}
       <Failure error={error} />
+      {data && <MarkedPiece cast={cast} faults={data.faults} />}
       {data && data.faults.length === 0 && <p>{say('findings.nothingFound')}</p>}
       {data?.explanations.map((one) => {
         const seen = data.faults.find(({ fault }) => fault === one.fault);
@@ -48,7 +50,7 @@ export function WhySlab({ cast, onLookOver }: { cast: CastDetail; onLookOver: ()
 } // prettier-ignore
 
 /** One fault with its causes, the likeliest first. */
-function Explained({ explanation: { fault, causes, unrecorded, missing }, severity, pourId }: { explanation: Explanation; severity: string; pourId: string }) {
+export function Explained({ explanation: { fault, causes, unrecorded, missing }, severity, pourId }: { explanation: Explanation; severity: string; pourId: string }) {
   const say = useSay();
   return (
     <article className="space-y-2">

@@ -11,6 +11,7 @@ import { useCastsOf } from '../api/casts';
 import { useUndoPour } from '../api/pours';
 import { Button, buttonClass } from '../ui/button';
 import { stageWords } from '../ui/casts/stage-words';
+import { WhyPour } from '../findings';
 import { castLabel, makeLabels, PaperButton } from '../paper';
 import { exactTime } from '../ui/format-time';
 import { Failure } from '../ui/states';
@@ -116,6 +117,7 @@ export function PouredView({ pour: { id, number, parts, pouredAt, input } }: { p
           ))}
         </ul>
       </section>
+      <WhyPour pourId={id} casts={casts} />
       <p className="flex flex-wrap gap-2">
         <Link to={`/pours/new?again=${id}`} className={buttonClass({ look: 'main' })}>
           {say('pours.repeatPour')}

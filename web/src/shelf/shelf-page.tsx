@@ -11,6 +11,7 @@ import { useWidth } from '../ui/use-width';
 import { AmbientStrip } from './ambient-strip';
 import { layoutPlank, shelfScale } from './layout';
 import { PlankLine } from './plank';
+import { OutOfLimits } from './out-of-limits';
 import { PlannedToday } from './planned-today';
 import { planksOf, shelfBys, type Group, type ShelfBy } from './reading';
 import { Round, type Doing } from './today';
@@ -39,6 +40,7 @@ export function ShelfPage() {
         <h2 className="mb-2 text-2xl">{say('shelf.today')}</h2>
         <PlannedToday now={now} />
         <Round casts={shelf.data ?? []} now={now} onDo={setDoing} />
+        <OutOfLimits />
         {ambient && (
           <div className="border-base-300 mt-4 border-t pt-3">
             <AmbientStrip ambient={ambient} />

@@ -113,10 +113,10 @@ describe('a mesh file', () => {
     expect(refusal(() => readMesh(bytes, 'a.stl'))).toMatch(told);
   });
   it('that unpacks without end is stopped early', () => {
-    const bomb = zipSync({ '3D/3dmodel.model': new Uint8Array(210 * 1024 * 1024) });
+    const bomb = zipSync({ '3D/3dmodel.model': new Uint8Array(210 * 1024 * 1024) }, { level: 1 });
     expect(bomb.length).toBeLessThan(2_000_000);
     expect(refusal(() => readMesh(bomb, 'a.3mf'))).toMatch(/more than 200 MB/);
-  }, 30_000);
+  });
   it('stops at once when it is told to', () => {
     expect(() => readMesh(bytesOf(block), 'a.stl', { signal: { aborted: true } })).toThrow(Stopped);
     expect(() => analyseMesh(block, 'piece', { signal: { aborted: true } })).toThrow(Stopped);

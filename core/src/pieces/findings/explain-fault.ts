@@ -1,6 +1,6 @@
 import { goodOf, spreadsOf, usualOf, type Spreads, type Usual } from './baseline.js';
 import { causeKeys, causes, namedCauses, type Cause } from './causes.js';
-import { circumstanceKeys, circumstances, flags, type Circumstanced } from './circumstances.js';
+import { circumstanceKeys, circumstances, flags, type Circumstance, type Circumstanced } from './circumstances.js';
 import type { Fault } from '../casts/index.js';
 import { faultRegression, precedes, type FaultRegression } from './fault-regression.js';
 import type { FindingRecord } from './finding-record.js';
@@ -105,23 +105,41 @@ export const findingContext = (records: readonly FindingRecord[]): FindingContex
   spreads: spreadsOf(records),
 });
 
+/** How each of these causes stands in a cast's record, as far as its circumstance may count and is on record. */
+function rankCauses(
+  cast: FindingRecord,
+  of: readonly Cause[],
+  counts: (circumstance: Circumstance) => boolean,
+  isNamed: (cause: Cause) => boolean,
+  { good, spreads }: FindingContext,
+  regression?: FaultRegression,
+): Omit<RankedCause, 'share'>[] {
+  // Too much and too little of a circumstance go by the same good casts.
+  const before = circumstanceKeys.filter((one) => cast.under[one] && counts(one));
+  const usual = new Map(before.map((one) => [one, usualOf(cast, good, one, spreads)]));
+  return of.flatMap((cause) => {
+    const { of: circumstance } = causes[cause];
+    const recorded = cast.under[circumstance];
+    if (!recorded || !usual.has(circumstance)) return [];
+    const evidence = evidenceOf(cause, recorded, usual.get(circumstance), regression);
+    return [{ cause, named: isNamed(cause), evidence, score: scoreOf(isNamed(cause), evidence) }];
+  });
+}
+
+/** The likeliest of some causes that alone could be it, where something speaks for one. */
+export function likeliestOf(cast: FindingRecord, of: readonly Cause[], context: FindingContext): Cause | undefined {
+  const ranked = rankCauses(cast, of, () => true, () => false, context).filter(isShown); // prettier-ignore
+  return ranked.sort((a, b) => b.score - a.score)[0]?.cause;
+}
+
 /**
  * Why a cast has a fault: each cause that was on record before the fault could come about, by ln prior + evidence, and their shares by softmax beside
  * "something not on record". Handbook 20, "One cast". A cast without a record has no causes and says what was missing.
  */
-export function explainFault(cast: FindingRecord, fault: Fault, { records, good, spreads }: FindingContext): Explanation {
-  const regression = faultRegression(cast, records, fault, spreads);
-  const before = circumstanceKeys.filter((of) => cast.under[of] && precedes(of, fault));
-  // Too much and too little of a circumstance go by the same good casts.
-  const usual = new Map(before.map((of) => [of, usualOf(cast, good, of, spreads)]));
-  const ranked = causeKeys.flatMap((cause) => {
-    const { of } = causes[cause];
-    const recorded = cast.under[of];
-    if (!recorded || !usual.has(of)) return [];
-    const named = namedCauses[fault].includes(cause);
-    const evidence = evidenceOf(cause, recorded, usual.get(of), regression);
-    return [{ cause, named, evidence, score: scoreOf(named, evidence) }];
-  });
+export function explainFault(cast: FindingRecord, fault: Fault, context: FindingContext): Explanation {
+  const regression = faultRegression(cast, context.records, fault, context.spreads);
+  const isNamed = (cause: Cause) => namedCauses[fault].includes(cause);
+  const ranked = rankCauses(cast, causeKeys, (of) => precedes(of, fault), isNamed, context, regression);
   const all = ranked.reduce((sum, { score }) => sum + Math.exp(score), UNRECORDED);
   return {
     fault,

@@ -10,6 +10,18 @@ export interface WornMould {
   readonly cycles: number;
 }
 
+/** A copy of a mould, and how often it was filled. */
+interface UsedCopy {
+  readonly cycles: number;
+  readonly retired: boolean;
+}
+
+/** What copies show of how long they last: those that wore out with all their cycles, the others with what they gave beyond what was expected. Handbook 21. */
+export const wornBy = (copies: readonly UsedCopy[], lasts: number): Pick<WornMould, 'wornOut' | 'cycles'> => ({
+  wornOut: copies.filter(({ retired }) => retired).length,
+  cycles: copies.reduce((sum, { cycles, retired }) => sum + (retired ? cycles : Math.max(0, cycles - lasts)), 0),
+});
+
 /** Three copies that last as expected count beside what was seen. */
 const BEFORE = 3;
 
