@@ -64,8 +64,10 @@ async function until(status: number, ask: () => PromiseLike<Answer>): Promise<An
 function listening(path: string, cookie: string) {
   const { port } = harness.app.getHttpServer().address() as AddressInfo;
   const said: string[] = [];
+  let over = false;
   const waiting: { readonly wanted: RegExp; readonly done: (text: string) => void }[] = [];
   const asked = get({ port, path, headers: { cookie } }, (answer) => {
+    answer.on('end', () => (over = true));
     answer.setEncoding('utf8').on('data', (text: string) => {
       said.push(text);
       for (const { wanted, done } of waiting.splice(0)) {
@@ -77,6 +79,7 @@ function listening(path: string, cookie: string) {
   asked.on('error', () => undefined);
   return {
     hears: (wanted: RegExp) => new Promise<string>((done) => waiting.push({ wanted, done })),
+    isOver: () => over,
     close: () => asked.destroy(),
   };
 }
@@ -103,6 +106,24 @@ describe('while the database is away', () => {
     await back;
     stream.close();
   });
+
+  it('a line for news that breaks alone ends no stream', async () => {
+    const { cookies } = (await agent.get('/api/session')).request as unknown as { cookies: string };
+    const stream = listening('/api/scale/stream', cookies);
+    await stream.hears(/^data: /m);
+    const client = new Client({ connectionString: cluster.url('postgres') });
+    await client.connect();
+    const lines = async () =>
+      (await client.query<{ pid: number }>(`select pid from pg_stat_activity where query = 'LISTEN dewpot_news'`)).rows.map(({ pid }) => pid);
+    const [before] = await lines();
+    await client.query('select pg_terminate_backend($1)', [before]);
+    await expect.poll(async () => (await lines()).some((pid) => pid !== before), { timeout: 20_000 }).toBe(true);
+    // By then it was told that news may have been missed.
+    await new Promise((done) => setTimeout(done, 500));
+    expect(stream.isOver()).toBe(false);
+    stream.close();
+    await client.end();
+  }); // prettier-ignore
 
   it('a database that holds its breath is told as away by whoever asks next, and all goes on when it breathes', async () => {
     const children = () =>

@@ -60,11 +60,13 @@ export class Streams implements OnModuleDestroy {
       // Each message has the number of what was told last: a beat must not move the place at which the stream is taken up again.
       const tell = (message: Omit<MessageEvent, 'id'>) => client.next({ ...message, id: at() });
       const { look, at } = looking(() => this.rows.inWorkshop(visitor.workshopId, source.read), source.lastId, tell);
+      // News that may have been missed end no stream: whether its session holds is looked up.
+      const endWithSession = () => void this.sessions.holds(visitor).then((holds) => holds || client.complete());
       const timers = [
         setInterval(look, source.every),
         setInterval(() => {
           tell({ comment: 'still here' });
-          void this.sessions.holds(visitor).then((holds) => holds || client.complete());
+          endWithSession();
         }, BEAT),
       ];
       const ends = [
@@ -72,7 +74,7 @@ export class Streams implements OnModuleDestroy {
           tell({ type: 'bye', retry: COME_BACK_LATER, data: 'the server stops' });
           client.complete();
         }),
-        this.news.heard(sessionTopic(visitor.sessionId)).subscribe(() => client.complete()),
+        this.news.heard(sessionTopic(visitor.sessionId)).subscribe(endWithSession),
         ...(source.topic ? [this.news.heard(source.topic).subscribe(look)] : []),
       ];
       tell({ retry: COME_BACK, comment: 'welcome' });

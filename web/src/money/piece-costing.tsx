@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { InputError } from '@dewpot/core/units';
-import { costOfPiece, type Costing } from '@dewpot/core/money';
+import { costOfPiece, USUAL_LIFE, type Costing } from '@dewpot/core/money';
 import type { PieceMoneyView, PricingInput } from '@dewpot/contract';
 import { useSaveCosting } from '../api/money';
 import { useSaveSettings, useSession } from '../api/session';
@@ -36,6 +36,7 @@ export function PieceCosting({ mouldId, known: { facts, costing } }: { mouldId: 
   const [draft, setDraft] = useState<Costing>(() => ({ ...costing }));
   const [pricing, setPricing] = useState<PricingInput>(workshop.pricing ?? nothing);
   const [save, saveSettings] = [useSaveCosting(), useSaveSettings()];
+  const usual: Costing = { lasts: USUAL_LIFE, minutes: facts.minutes ?? 0 };
   const cost = costFrom(facts, draft, pricing.rate);
   const wrong = !cost || costFields.some(({ key }) => (draft[key] ?? 0) < 0) || !(pricing.margin >= 0 && pricing.margin <= 0.95);
   const change = (key: keyof Costing, value: number | undefined) => {
@@ -58,7 +59,7 @@ export function PieceCosting({ mouldId, known: { facts, costing } }: { mouldId: 
           {costFields.map(({ key, label }) => (
             <label key={key} className="block text-sm font-semibold">
               {say(label)}
-              <NumberField label={say(label)} className="mt-1 w-full" value={draft[key] ?? (key === 'minutes' ? (facts.minutes ?? 0) : 0)} wrong={(draft[key] ?? 0) < 0} onChange={(value) => change(key, toldIn(value))} />
+              <NumberField label={say(label)} className="mt-1 w-full" value={draft[key] ?? usual[key] ?? 0} wrong={(draft[key] ?? 0) < 0} onChange={(value) => change(key, toldIn(value))} />
             </label>
           ))}
         </div>

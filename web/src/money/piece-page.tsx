@@ -29,7 +29,7 @@ export function PiecePage() {
       {mould && mix ? (
         <>
           <div className="mb-4 grid max-w-2xl gap-4 sm:grid-cols-2">
-            <SelectField label={say('moulds.mouldWord')} value={mould} options={options(moulds.data)} onChange={(next) => setSearch({ mould: next, mix }, { replace: true })} />
+            <SelectField label={say('money.ofMould')} value={mould} options={options(moulds.data)} onChange={(next) => setSearch({ mould: next, mix }, { replace: true })} />
             <SelectField label={say('pours.mix')} value={mix} options={options(mixes.data)} onChange={(next) => setSearch({ mould, mix: next }, { replace: true })} />
           </div>
           <Known mould={mould} mix={mix} />

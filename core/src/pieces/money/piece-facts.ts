@@ -34,7 +34,7 @@ export interface Costing {
 }
 
 /** Cycles of a copy where nothing was told. */
-const USUAL_LIFE = 100;
+export const USUAL_LIFE = 100;
 
 /** What a piece costs by the record and what its caster told. `rate`: of an hour. Handbook 21. @throws InputError */
 export function costOfPiece(facts: PieceFacts, costing: Costing, rate: number): PieceCost {
