@@ -48,7 +48,7 @@ export class MaterialsService {
 
   async all(): Promise<StoreView> {
     const materials = await this.rows.of(MaterialEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
-    const lots = await this.rows.of(LotEntity).find({ order: { boughtAt: 'ASC' } });
+    const lots = await this.rows.of(LotEntity).find({ order: { boughtAt: 'ASC', id: 'ASC' } });
     const scoops = await this.rows.of(ScoopEntity).find({ order: { volume: 'ASC' } });
     const stock = await this.rows.of(StockEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
     return {
