@@ -58,6 +58,16 @@ it('of two new passphrases at once one opens the door, and the sessions of the o
   }, FEW);
 });
 
+it('who signs in from several places at once comes in at each', async () => {
+  await rounds(async () => {
+    const given = { name: 'Tobias', email: newAddress(), passphrase: 'another long one' };
+    await here.post('/api/people').send(given).expect(201);
+    const { name: _, ...door } = given;
+    const places = Array.from({ length: 5 }, () => visitor(servers.one).post('/api/session').send(door));
+    expect(statuses(await Promise.all(places))).toEqual([204, 204, 204, 204, 204]);
+  }, FEW);
+});
+
 it('who is removed while signing in stays out', async () => {
   await rounds(async () => {
     const given = { name: 'Tobias', email: newAddress(), passphrase: 'another long one' };
