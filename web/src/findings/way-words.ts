@@ -3,6 +3,7 @@ import { coverOf, coverWords } from '@dewpot/core/curing';
 import type { WayKind } from '@dewpot/core/findings';
 import { sealers, type SealerKind } from '@dewpot/core/materials';
 import { releaseCalled, releases } from '@dewpot/core/moulds';
+import { monthInWords } from '../ui/month-words';
 
 const compaction: Readonly<Record<string, Phrase>> = {
   tapped: msg('findings.tapped'),
@@ -13,12 +14,6 @@ const reinforcement: Readonly<Record<string, Phrase>> = {
   fibre: msg('findings.withFibre'),
   none: msg('findings.withoutBoth'),
 };
-
-/** A month, as its record has it: the year, then the month. */
-function monthOf(way: string): Phrase {
-  const at = Date.parse(`${way}-15T00:00:00Z`);
-  return Number.isNaN(at) ? way : msg('findings.inMonth', { month: { at, as: 'month' } });
-}
 
 /** A way in words: what casters call it, or what the handbook does. */
 export function wayName(kind: WayKind, way: string): Phrase {
@@ -36,7 +31,7 @@ export function wayName(kind: WayKind, way: string): Phrase {
     case 'sealer':
       return way in sealers ? sealers[way as SealerKind].name : way;
     case 'month':
-      return monthOf(way);
+      return monthInWords(way);
     default:
       return way;
   }

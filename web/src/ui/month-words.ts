@@ -1,8 +1,10 @@
 import { msg, type Phrase } from '@dewpot/core/units';
 
-/** A month such as 2026-07 in words. */
-export const monthInWords = (month: string): Phrase =>
-  msg('money.month', { month: { at: Date.parse(`${month}-15T12:00:00Z`), as: 'month' } });
+/** A month, as a record has it: the year, then the month. What is none stays as it is. */
+export function monthInWords(month: string): Phrase {
+  const at = Date.parse(`${month}-15T12:00:00Z`);
+  return Number.isNaN(at) ? month : msg('findings.inMonth', { month: { at, as: 'month' } });
+}
 
 /** The month that lies so many before another time, as 2026-07. */
 export function monthsBefore(now: number, count: number): string {

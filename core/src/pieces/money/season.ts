@@ -1,10 +1,5 @@
-/** What came of a mould with a mix in a month: counts of casts, masses in g, money in the workshop's own. */
-export interface SeasonPieces {
-  /** As 2026-07. */
-  readonly month: string;
-  readonly mix: string;
-  readonly mouldId: string;
-  readonly mould: string;
+/** What came of casts: how many, masses in g, money in the workshop's own. */
+interface CastSums {
   readonly casts: number;
   readonly broken: number;
   /** Casts that left their mould and were looked at, and those of them that nothing was wrong with. */
@@ -15,6 +10,15 @@ export interface SeasonPieces {
   /** As they were expected to weigh fresh. */
   readonly mass: number;
   readonly brokenMass: number;
+}
+
+/** What came of a mould with a mix in a month. */
+export interface SeasonPieces extends CastSums {
+  /** As 2026-07. */
+  readonly month: string;
+  readonly mix: string;
+  readonly mouldId: string;
+  readonly mould: string;
 }
 
 /** What was made of a mix in a month, and what of it was left over and thrown away, mL. */
@@ -49,15 +53,7 @@ export interface SeasonSums {
 }
 
 /** A month, or all of them together. `wasted`: of what was spent, what went into leftovers and broken pieces. */
-interface SeasonTotals {
-  readonly casts: number;
-  readonly broken: number;
-  readonly seen: number;
-  readonly good: number;
-  readonly sold: number;
-  readonly income: number;
-  readonly mass: number;
-  readonly brokenMass: number;
+interface SeasonTotals extends CastSums {
   readonly volume: number;
   readonly leftover: number;
   readonly spent: number;
