@@ -47,6 +47,7 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     ['mould', `/moulds/${await id('moulds')}`],
     ['findings', '/findings'],
     ['voids', '/findings/voids'],
+    ['what was learned', '/findings/learned'],
     ['season', '/findings/season'],
     ['what a piece costs', '/findings/money'],
     ['new trial', '/findings/trials/new'],

@@ -6,6 +6,7 @@ export * from './findings.js';
 export * from './findings-questions.js';
 export * from './judging.js';
 export * from './kinds.js';
+export * from './learned.js';
 export * from './limits.js';
 export * from './lists.js';
 export * from './page.js';

@@ -71,6 +71,8 @@ export interface SwatchView extends SwatchBody {
   readonly id: string;
   readonly version: number;
   readonly name: string;
+  /** What it taught of a pigment was forgotten: it teaches nothing. */
+  readonly forgotten?: boolean;
 }
 
 export interface TintsView {

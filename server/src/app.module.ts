@@ -19,6 +19,7 @@ import { ProblemFilter } from './http/problem-filter.js';
 import { WorkshopTransaction } from './http/workshop-transaction.js';
 import { rate } from './http/rate.js';
 import { InfrastructureModule } from './infrastructure.module.js';
+import { LessonsModule } from './lessons/index.js';
 import { MaterialsModule } from './materials/index.js';
 import { MixesModule } from './mixes/index.js';
 import { MoneyModule } from './money/index.js';
@@ -41,6 +42,7 @@ export const stageModules = [
   DevicesModule,
   FindingsModule,
   HealthModule,
+  LessonsModule,
   MaterialsModule,
   MixesModule,
   MoneyModule,

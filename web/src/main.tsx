@@ -60,6 +60,7 @@ const screens: readonly (readonly [path: string, Screen: ComponentType])[] = [
   ['findings/voids', screen(() => import('./findings/voids-page'), 'VoidsPage')],
   ['findings/money', screen(() => import('./money/piece-page'), 'PiecePage')],
   ['findings/season', screen(() => import('./money/season-page'), 'SeasonPage')],
+  ['findings/learned', screen(() => import('./findings/learned-page'), 'LearnedPage')],
   ['findings/trials/:id', screen(() => import('./findings/trial-page'), 'TrialPage')],
   ['findings', screen(() => import('./findings/findings-page'), 'FindingsPage')],
   ['materials', screen(() => import('./materials/materials-page'), 'MaterialsPage')],

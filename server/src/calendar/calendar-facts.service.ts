@@ -4,6 +4,7 @@ import { thinned } from '@dewpot/core/ambient';
 import { roomOf } from '@dewpot/core/calendar';
 import type { CalendarPlace, LearnedOfPair, OpenLine, StandingPiece } from '@dewpot/core/calendar';
 import { usualMoistCuring } from '@dewpot/core/curing';
+import { learnedTau } from '@dewpot/core/sealing';
 import type { CalendarFacts, CastView } from '@dewpot/contract';
 import { PlaceSeriesCache, staysOf, UsualMonthsService } from '../ambient/index.js';
 import type { PlaceEntity } from '../ambient/ambient.entities.js';
@@ -11,6 +12,7 @@ import { CastsService } from '../casts/index.js';
 import { zoneOf } from '../config.js';
 import { DemouldsService } from '../curing/index.js';
 import { WorkshopContext } from '../db/workshop-context.js';
+import { DryingLessonsService } from '../sealing/index.js';
 import { OrdersService } from './orders.service.js';
 import { WeeksService } from './weeks.service.js';
 
@@ -35,6 +37,7 @@ export class CalendarFactsService {
     private readonly series: PlaceSeriesCache,
     private readonly months: UsualMonthsService,
     private readonly demoulds: DemouldsService,
+    private readonly dryings: DryingLessonsService,
   ) {}
 
   async facts(personId: string, now: number): Promise<CalendarFacts> {
@@ -99,32 +102,19 @@ export class CalendarFactsService {
   private async learned(lines: readonly OpenLine[]): Promise<LearnedOfPair[]> {
     const mouldIds = [...new Set(lines.map(({ mouldId }) => mouldId))];
     const records = await this.demoulds.recordsOf(mouldIds);
-    const dried = await this.dried(mouldIds);
+    const dryings = await this.dryings.counting(mouldIds);
     const pairs = new Map(lines.map(({ mouldId, mixId }) => [`${mouldId} ${mixId}`, { mouldId, mixId }]));
     return [...pairs.values()].map(({ mouldId, mixId }) => {
       const own = <T extends { mouldId: string; mixId: string }>(all: readonly T[]) =>
         all.find((one) => one.mouldId === mouldId && one.mixId === mixId);
-      const [demoulds, drying] = [own(records)?.demoulds, own(dried)];
+      const [demoulds, dried] = [own(records)?.demoulds, own(dryings)?.records ?? []];
+      const tau = learnedTau(dried);
       return {
         mouldId,
         mixId,
         ...(demoulds && { demoulds }),
-        ...(drying && { drying: { tau: drying.tau, pieces: drying.pieces } }),
+        ...(tau !== undefined && { drying: { tau, pieces: dried.length } }),
       };
     });
-  }
-
-  /** The time constants at which pieces of moulds dried, brought to the usual air, h. */
-  private dried(
-    mouldIds: readonly string[],
-  ): Promise<{ mouldId: string; mixId: string; tau: number; pieces: number }[]> {
-    // prettier-ignore
-    return this.rows.manager.query(
-      `select mould_id as "mouldId", snapshot ->> 'mixId' as "mixId", count(*)::int as pieces,
-         exp(avg(ln((projection #>> '{dry,typical,tau}')::float8 * coalesce((projection #>> '{dry,pace}')::float8, 1)))) as tau
-       from casts where mould_id = any($1) and (projection #>> '{dry,typical,tau}')::float8 > 0 and snapshot ? 'mixId'
-       group by 1, 2`,
-      [mouldIds],
-    );
   }
 }

@@ -2,6 +2,7 @@ import { Module } from '@nestjs/common';
 import { AmbientModule } from '../ambient/index.js';
 import { CastsModule } from '../casts/index.js';
 import { CuringModule } from '../curing/index.js';
+import { SealingModule } from '../sealing/index.js';
 import { CalendarController } from './calendar.controller.js';
 import { CalendarFactsService } from './calendar-facts.service.js';
 import { CalendarService } from './calendar.service.js';
@@ -13,7 +14,7 @@ import { WeeksService } from './weeks.service.js';
 
 /** Orders, the plan of them, and what is due as a feed for calendars. */
 @Module({
-  imports: [AmbientModule, CastsModule, CuringModule],
+  imports: [AmbientModule, CastsModule, CuringModule, SealingModule],
   controllers: [OrdersController, PlansController, CalendarController],
   providers: [CalendarFactsService, CalendarService, OrdersService, PlansService, WeeksService],
   exports: [CalendarFactsService, OrdersService, PlansService, WeeksService],

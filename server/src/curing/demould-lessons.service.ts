@@ -8,6 +8,7 @@ import {
   type LearnedDemouldAge,
 } from '@dewpot/core/curing';
 import type { LearnedOfPair } from '@dewpot/core/calendar';
+import type { PairDemoulds } from '@dewpot/core/findings';
 import { demouldCame, type CastSnapshot } from '@dewpot/core/casts';
 import type { DemouldView, DemouldWaysInput } from '@dewpot/contract';
 import { In } from 'typeorm';
@@ -25,6 +26,19 @@ interface Pair {
 const firstWays: DemouldWaysInput = { care: usualCare, off: false };
 /** So many of the latest demouldings teach; those before them have been outlived by the mould's wear. */
 const MOST_RECORDS = 60;
+
+/** So many moulds with a mix are looked at together. */
+const MOST_PAIRS = 500;
+
+/** Each lesson with the latest cast that it is of, and the keys of the casts that taught it. */
+const TAUGHT = `select l.mould_id as "mouldId", l.mix_id as "mixId", c.snapshot,
+    (select coalesce(jsonb_object_agg(t.code, t.id), '{}') from casts t
+      where t.workshop_id = $1 and t.code in (select r ->> 'code' from jsonb_array_elements(l.records) r)) as ids
+  from demould_lessons l join lateral (
+    select snapshot from casts where workshop_id = $1 and mould_id = l.mould_id and snapshot ->> 'mixId' = l.mix_id::text
+      order by poured_at desc limit 1
+  ) c on true
+  where l.workshop_id = $1 and jsonb_array_length(l.records) > 0 order by 1, 2 limit ${MOST_PAIRS}`;
 
 const keyOf = (mouldId: string, mixId: string) => `${mouldId}:${mixId}`;
 
@@ -64,6 +78,32 @@ export class DemouldsService {
       const { mouldId, mixId, ways } = lesson;
       return ways.off || records.length === 0 ? [] : [{ mouldId, mixId, demoulds: { records, ways: waysOf(lesson) } }];
     });
+  }
+
+  /** Every demoulding that teaches, or did until it was forgotten. */
+  async taught(): Promise<PairDemoulds[]> {
+    const found: { mouldId: string; mixId: string; snapshot: CastSnapshot; ids: Record<string, string> }[] =
+      await this.rows.manager.query(TAUGHT, [this.rows.workshopId]);
+    const lessonOf = await this.lessons(found);
+    return found.flatMap((pair) => {
+      const lesson = lessonOf(pair);
+      if (!lesson) return [];
+      const { mouldName: mould, mixName: mix } = pair.snapshot;
+      const records = lesson.records.flatMap((record) => {
+        const id = pair.ids[record.code];
+        return id === undefined ? [] : [{ ...record, id }];
+      });
+      const { mouldId, mixId, ways } = lesson;
+      return [{ mouldId, mixId, mould, mix, handbook: handbookOf(pair.snapshot), records, ways }];
+    });
+  }
+
+  /** Lets demouldings count from `since` on, ms, and what is older be forgotten; all of them again where it is left out. */
+  async countFrom(mouldId: string, mixId: string, since?: number): Promise<void> {
+    await this.locked(mouldId, mixId);
+    const lesson = await this.rows.of(DemouldLessonEntity).findOneByOrFail({ mouldId, mixId });
+    const { since: _, triedAgainAt: __, ...ways } = lesson.ways;
+    await this.keep(mouldId, mixId, { ways: { ...ways, ...(since !== undefined && { since }) } });
   }
 
   async view(cast: Pair): Promise<DemouldView> {

@@ -17,6 +17,7 @@ import { PlaceEntity, AmbientAsideEntity, AmbientReadingEntity } from '../ambien
 import { DemouldLessonEntity } from '../curing/curing.entities.js';
 import { SealLessonEntity } from '../sealing/sealing.entities.js';
 import { TrialEntity } from '../findings/trials.entities.js';
+import { ForgottenLessonEntity } from '../lessons/lessons.entities.js';
 import { CostingEntity } from '../money/money.entities.js';
 import { CalendarKeyEntity, CalendarPlanEntity, CasterWeekEntity, OrderEntity } from '../calendar/calendar.entities.js';
 
@@ -55,6 +56,7 @@ export const entities = [
   AmbientReadingEntity,
   DemouldLessonEntity,
   SealLessonEntity,
+  ForgottenLessonEntity,
   CalendarKeyEntity,
   CalendarPlanEntity,
   CasterWeekEntity,

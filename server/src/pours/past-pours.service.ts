@@ -4,6 +4,7 @@ import type { PastPoursView } from '@dewpot/contract';
 import { IsNull, Raw } from 'typeorm';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import { WorkshopContext } from '../db/workshop-context.js';
+import { ForgottenLessons } from '../lessons/index.js';
 import { PourEntity } from './pours.entities.js';
 
 /** So many pours, the newest, tell the next one. */
@@ -21,6 +22,7 @@ export class PastPoursService {
   constructor(
     private readonly rows: WorkshopContext,
     private readonly calculations: CalculationPool,
+    private readonly forgotten: ForgottenLessons,
   ) {}
 
   /** What parts of a pour taught of their mixes. */
@@ -54,7 +56,7 @@ export class PastPoursService {
     const pours = this.rows.of(PourEntity);
     const past = await pours.find({
       where: { status: 'finished' },
-      select: { id: true, taught: true, lessons: true },
+      select: { id: true, taught: true, lessons: true, pouredAt: true },
       order: { number: 'DESC' },
       take: MOST_PAST,
     });
@@ -65,9 +67,12 @@ export class PastPoursService {
       order: { number: 'DESC' },
       take: 1,
     });
+    const since = await this.forgotten.since();
+    const counts = (group: 'mix' | 'bench', pouredAt: number | null) => (lesson: { readonly mixId: string }) =>
+      (pouredAt ?? 0) >= (since(group, [lesson.mixId]) ?? 0);
     return {
-      lessons: oldestFirst.flatMap(({ taught }) => taught ?? []),
-      runs: oldestFirst.flatMap(({ lessons }) => lessons ?? []),
+      lessons: oldestFirst.flatMap(({ taught, pouredAt }) => (taught ?? []).filter(counts('mix', pouredAt))),
+      runs: oldestFirst.flatMap(({ lessons, pouredAt }) => (lessons ?? []).filter(counts('bench', pouredAt))),
       ...(last && { last: last.input }),
       measured: await this.rows.manager.query<PastPoursView['measured']>(MEASURED),
     };

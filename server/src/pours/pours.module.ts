@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { CastsModule } from '../casts/index.js';
 import { FindingsModule } from '../findings/index.js';
+import { LessonsModule } from '../lessons/index.js';
 import { MaterialsModule } from '../materials/index.js';
 import { MixesModule } from '../mixes/index.js';
 import { MouldsModule } from '../moulds/index.js';
@@ -13,7 +14,7 @@ import { RunsService } from './runs.service.js';
 
 /** Pours and their runs at the bench. */
 @Module({
-  imports: [CastsModule, FindingsModule, MaterialsModule, MixesModule, MouldsModule, TintsModule],
+  imports: [CastsModule, FindingsModule, LessonsModule, MaterialsModule, MixesModule, MouldsModule, TintsModule],
   controllers: [PoursController, RunStreamController],
   providers: [PastPoursService, PoursService, RunsService],
   exports: [PoursService, RunsService],

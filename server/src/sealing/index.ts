@@ -1,3 +1,4 @@
+export * from './drying-lessons.service.js';
 export * from './dryness.service.js';
 export * from './products.service.js';
 export * from './refits.service.js';

@@ -5,6 +5,7 @@ import type { OverridesView } from '@dewpot/contract';
 import { CastEntity } from '../casts/casts.entities.js';
 import { SealLessonEntity } from './sealing.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
+import { ForgottenLessons } from '../lessons/index.js';
 
 /** So many of the latest overrides teach. */
 const MOST_RECORDS = 200;
@@ -29,16 +30,19 @@ function overridesOf({ id, code, projection: { life } }: CastEntity): OverrideSe
 /** What a workshop's overridden gates taught: how far its own limits have moved. */
 @Injectable()
 export class SealLessonsService {
-  constructor(private readonly rows: WorkshopContext) {}
+  constructor(
+    private readonly rows: WorkshopContext,
+    private readonly forgotten: ForgottenLessons,
+  ) {}
 
   async view(): Promise<OverridesView> {
-    const seen = await this.records();
+    const seen = await this.counting(await this.records());
     return { seen, open: learnedEase(seen, false), film: learnedEase(seen, true) };
   }
 
   /** Shares by which the limits are moved. */
   async ease(): Promise<{ readonly open: number; readonly film: number }> {
-    const seen = await this.records();
+    const seen = await this.counting(await this.records());
     return { open: learnedEase(seen, false).ease, film: learnedEase(seen, true).ease };
   }
 
@@ -54,7 +58,8 @@ export class SealLessonsService {
     await this.rows
       .of(SealLessonEntity)
       .upsert({ id: workshopId, workshopId, records: records as object[] }, ['workshopId', 'id']);
-    return [true, false].some((film) => learnedEase(before, film).ease !== learnedEase(records, film).ease);
+    const [old, now] = [await this.counting(before), await this.counting(records)];
+    return [true, false].some((film) => learnedEase(old, film).ease !== learnedEase(now, film).ease);
   }
 
   /** The records, locked: what two coats teach at once is gathered one after the other. */
@@ -65,7 +70,14 @@ export class SealLessonsService {
     return (await lessons.findOneOrFail({ where: { id }, lock: { mode: 'for_no_key_update' } })).records;
   }
 
-  private async records(): Promise<readonly OverrideSeen[]> {
+  /** Overrides that were not forgotten. */
+  private async counting(seen: readonly OverrideSeen[]): Promise<OverrideSeen[]> {
+    const from = (await this.forgotten.since())('sealing', []) ?? 0;
+    return seen.filter(({ at }) => at >= from);
+  }
+
+  /** All that was seen, forgotten or not. */
+  async records(): Promise<readonly OverrideSeen[]> {
     const row = await this.rows.of(SealLessonEntity).findOneBy({ id: this.rows.workshopId });
     return row?.records ?? [];
   }

@@ -7,13 +7,22 @@ import {
   explainFault,
   explainPour,
   findingContext,
+  learnedFigures,
   trialStandings,
   watchCasts,
   type Explanation,
   type FindingRecord,
   type PourExplanation,
 } from '@dewpot/core/findings';
-import { benchOf, castsOf, mixLessonsOf, partsOf, type PourPart, type RunLesson } from '@dewpot/core/planning';
+import {
+  benchOf,
+  castsOf,
+  laidPace,
+  mixLessonsOf,
+  partsOf,
+  type PourPart,
+  type RunLesson,
+} from '@dewpot/core/planning';
 import { averaged, calculateSheet, type PourLog } from '@dewpot/core/pours';
 import type { PourFinish, PourInput, PourView, RunEventTold } from '@dewpot/contract';
 import { sayAll, type Reader } from '@dewpot/locales';
@@ -62,10 +71,10 @@ function runEvents(pour: Bench, given: readonly RunEventTold[]): { events: RunEv
 function lessons(pour: Bench, events: readonly RunEvent[]): RunLesson[] {
   const run = runOf(events);
   const { parts, steps } = benchOf(pour);
-  return parts.map(({ mixId, windows }, part) => ({
-    mixId,
-    pace: paceOf(steps, run, part),
-    tries: triesOf(steps, run, part, windows),
+  return parts.map((made, part) => ({
+    mixId: made.mixId,
+    pace: paceOf(steps, run, part, laidPace(made, pour.input.people)),
+    tries: triesOf(steps, run, part, made.windows),
     bench: benchRecordOf(steps, run, part),
   }));
 }
@@ -100,5 +109,6 @@ export const tasks = {
   ways: compareWays,
   watch: watchCasts,
   trials: trialStandings,
+  learned: learnedFigures,
 };
 export type Tasks = typeof tasks;

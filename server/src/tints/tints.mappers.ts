@@ -1,3 +1,4 @@
+import { isForgotten, type LessonsSince } from '@dewpot/core/findings';
 import type { SwatchView, TintView } from '@dewpot/contract';
 import { versionKey } from '../db/revisions.js';
 import type { SwatchEntity, TintEntity } from './tints.entities.js';
@@ -12,4 +13,14 @@ export const tintView = ({ id, version, name, body, revision }: TintEntity, used
   used: used.has(versionKey({ id, revision })),
 });
 
-export const swatchView = ({ id, version, name, body }: SwatchEntity): SwatchView => ({ id, version, name, ...body });
+/** `forgotten`: what of the workshop's lessons no longer counts. */
+export const swatchView = (
+  { id, version, name, body }: SwatchEntity,
+  forgotten: readonly LessonsSince[],
+): SwatchView => ({
+  id,
+  version,
+  name,
+  ...body,
+  ...(body.measured && isForgotten({ doses: body.doses, at: body.measured.at }, forgotten) && { forgotten: true }),
+});

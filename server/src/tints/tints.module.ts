@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { LessonsModule } from '../lessons/index.js';
 import { MaterialsModule } from '../materials/index.js';
 import { TintFilesService } from './tint-files.service.js';
 import { SwatchesController, TintsController } from './tints.controller.js';
@@ -6,7 +7,7 @@ import { TintsService } from './tints.service.js';
 
 /** Tints with their versions, the chips that teach them, and files of both. */
 @Module({
-  imports: [MaterialsModule],
+  imports: [LessonsModule, MaterialsModule],
   controllers: [SwatchesController, TintsController],
   providers: [TintFilesService, TintsService],
   exports: [TintsService],

@@ -19,6 +19,7 @@ import { keepRevision, recipeOrders, revisionsOf, versionKey, versionsFound } fr
 import { SwatchEntity, TintRevisionEntity, TintEntity } from './tints.entities.js';
 import { swatchView, tintView } from './tints.mappers.js';
 import { WorkshopContext } from '../db/workshop-context.js';
+import { ForgottenLessons } from '../lessons/index.js';
 import { changedFields, saveEdited } from '../db/save-edited.js';
 import { readChip } from '../devices/index.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -32,13 +33,20 @@ const CONTAINS = `(row.body -> 'doses' @> :has::jsonb OR :material IN (row.body 
 
 @Injectable()
 export class TintsService {
-  constructor(private readonly rows: WorkshopContext) {}
+  constructor(
+    private readonly rows: WorkshopContext,
+    private readonly forgotten: ForgottenLessons,
+  ) {}
 
   async all(): Promise<TintsView> {
     const tints = await this.rows.of(TintEntity).find({ order: { name: 'ASC' } });
     const swatches = await this.rows.of(SwatchEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
     const used = await this.poured();
-    return { tints: tints.map((tint) => tintView(tint, used)), swatches: swatches.map(swatchView) };
+    const forgotten = await this.forgotten.all();
+    return {
+      tints: tints.map((tint) => tintView(tint, used)),
+      swatches: swatches.map((swatch) => swatchView(swatch, forgotten)),
+    };
   }
 
   /** One page of the tints that are asked for. @throws InputError where the page is none */
@@ -88,7 +96,8 @@ export class TintsService {
           remedy: msg('server.sayWhenCast'),
         },
       ]);
-    return swatchView(await saveEdited(this.rows, this.rows.of(SwatchEntity), 'chip', id, version, { name, body }));
+    const saved = await saveEdited(this.rows, this.rows.of(SwatchEntity), 'chip', id, version, { name, body });
+    return swatchView(saved, await this.forgotten.all());
   }
 
   async removeSwatch(id: string): Promise<void> {

@@ -19,6 +19,9 @@ export function FindingsPage() {
   return (
     <div className="mx-auto max-w-7xl p-4">
       <PageHead title={say('findings.title')} to="/findings/voids" add={say('findings.countVoids')}>
+        <Link to="/findings/learned" className={buttonClass()}>
+          {say('findings.learned')}
+        </Link>
         <Link to="/findings/money" className={buttonClass()}>
           {say('money.whatItCosts')}
         </Link>

@@ -7,3 +7,6 @@ export function variance(values: readonly number[]): number {
   const middle = mean(values);
   return values.reduce((sum, value) => sum + (value - middle) ** 2, 0) / (values.length - 1);
 }
+
+/** Mean of ratios and rates, all above 0: the number whose logarithm is the mean of theirs. */
+export const geometricMean = (values: readonly number[]): number => Math.exp(mean(values.map(Math.log)));

@@ -26,6 +26,8 @@ export type ColourMeasuredBy = (typeof colourMeasuredBy)[number];
 /** A test chip as it is kept, measured once it is dry. */
 export interface KeptChip extends KeptColour {
   readonly measured?: { readonly colour: string; readonly by: ColourMeasuredBy };
+  /** What it taught was forgotten. */
+  readonly forgotten?: boolean;
 }
 
 /** A tint with its materials in place of their keys; undefined where its binder is gone. */
@@ -43,8 +45,8 @@ export function knownColours(chips: readonly KeptChip[], find: FindMaterial): Kn
   return learnColours(
     chips.flatMap((kept): MeasuredChip[] => {
       const chip = tintOf(kept, find);
-      const { measured } = kept;
-      return chip && measured && sureOf(measured.by) ? [{ ...chip, measured: measured.colour }] : [];
+      const { measured, forgotten = false } = kept;
+      return chip && measured && sureOf(measured.by) && !forgotten ? [{ ...chip, measured: measured.colour }] : [];
     }),
   );
 }

@@ -8,6 +8,7 @@ import {
   judgeDryDown,
   SAMPLE_EASE,
   usualDrying,
+  USUAL_TAU,
   WEIGHINGS_NEEDED,
   type DryDownPrior,
   type DryingSchool,
@@ -72,7 +73,7 @@ export function dryDownPrior(life: Life, expected: DryDownPrior, binderClass: Bi
   const counted = countedWeighings(life);
   // What it weighed while it was kept damp tells nothing of where it ends.
   const before = wasRewetted(life) ? life.weighings.filter((one) => !counted.includes(one)) : [];
-  const tau = (5 * 24) / pace;
+  const tau = USUAL_TAU / pace;
   if (before.length < WEIGHINGS_NEEDED) return { dry: expected.dry, loss: expected.loss, tau };
   const { final } = judgeDryDown(before, expected, binderClass);
   if (!final) return { dry: expected.dry, loss: expected.loss, tau };

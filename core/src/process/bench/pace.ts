@@ -19,12 +19,20 @@ function ratio(steps: readonly Step[], { times }: Run, kinds: readonly StepKind[
   return told.length === 0 ? undefined : sum('took') / sum('minutes');
 }
 
-/** What a run teaches of how long things take with one of its mixes. */
-export function paceOf(steps: readonly Step[], run: Run, part: number): Pace {
+/** What a run teaches of how long things take with one of its mixes, against what is usual. `laid`: what its minutes were laid with, against the same. */
+export function paceOf(
+  steps: readonly Step[],
+  run: Run,
+  part: number,
+  laid: Required<Pace> = { mixing: 1, filling: 1 },
+): Pace {
   const own = steps.filter((step) => step.part === part);
   const mixing = ratio(own, run, ['mix', 'rest']);
   const filling = ratio(own, run, ['fill', 'press', 'tap']);
-  return { ...(mixing !== undefined && { mixing }), ...(filling !== undefined && { filling }) };
+  return {
+    ...(mixing !== undefined && { mixing: mixing * laid.mixing }),
+    ...(filling !== undefined && { filling: filling * laid.filling }),
+  };
 }
 
 /** What a run's tries of faces teach of one mix's windows: at which share of its handbook's initial set, and how it went. `factor`: what its windows were laid with. */

@@ -110,7 +110,7 @@ describe('a run', () => {
 });
 
 describe('what a run teaches', () => {
-  it('is how long mixing and filling took against what was calculated; an interrupted step teaches nothing', () => {
+  it('is how long mixing and filling took against what is usual; an interrupted step teaches nothing', () => {
     const own = stepsOf(parts, ways);
     const at = new Map(own.map(({ key }, i) => [key, i * 60 * MINUTE]));
     const took = (factor: number): RunEvent[] =>
@@ -121,6 +121,7 @@ describe('what a run teaches', () => {
     const pace = paceOf(own, runOf(took(1.4)), 0);
     expect(pace.mixing).toBeCloseTo(1.4, 9);
     expect(pace.filling).toBeCloseTo(1.4, 9);
+    expect(paceOf(own, runOf(took(1.4)), 0, { mixing: 1.5, filling: 1 }).mixing).toBeCloseTo(2.1, 9);
     expect(paceOf(own, runOf(took(9)), 0)).toEqual({});
     expect(paceOf(own, runOf([]), 0)).toEqual({});
   });

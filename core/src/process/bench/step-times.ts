@@ -21,7 +21,7 @@ export function restOf(binderClass: BinderClass, { mixing }: WorkTimes): number 
   return slow ? Math.min(STANDS, mixing / 2) : 0;
 }
 
-/** How one run went against what was calculated: ratios of minutes. */
+/** How one run went against what is usual: ratios of minutes. */
 export interface Pace {
   readonly mixing?: number;
   readonly filling?: number;

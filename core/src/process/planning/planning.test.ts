@@ -9,6 +9,7 @@ import {
   candidatesOf,
   castsOf,
   judgeContextOf,
+  laidPace,
   partsOf,
   type PourChoices,
   type PourSources,
@@ -90,6 +91,22 @@ describe('the parts of a pour', () => {
     const [alone, taught] = [minutes(1, {}), minutes(1, { runs })];
     expect(taught?.mixing).toBeGreaterThan(alone?.mixing ?? Infinity);
     expect(minutes(2, { runs })?.filling).toBeCloseTo((taught?.filling ?? 0) / 2, 9);
+  });
+
+  it('say what their minutes were laid with, however many hands shared them', () => {
+    const runs = [1, 2, 3].map(() => ({ mixId: 'grey', pace: { mixing: 2, filling: 3 }, tries: [] }));
+    for (const people of [1, 2]) {
+      const [part] = partsOf(choices({ people }), sources({ runs }));
+      expect(part && laidPace(part, people)).toMatchObject({
+        mixing: expect.closeTo(1.5, 9),
+        filling: expect.closeTo(2, 9),
+      });
+    }
+    const [plain] = partsOf(choices(), sources());
+    expect(plain && laidPace({ ...plain, plan: { ...plain.plan, times: undefined } as never }, 2)).toEqual({
+      mixing: 1,
+      filling: 1,
+    });
   });
 
   it.each([

@@ -1,4 +1,5 @@
-import { lessonOf, lessonsOf, loggedBatch, type MixLessons, type PourLesson } from '../pours/index.js';
+import { lessonOf, lessonsOf, loggedBatch, WORK_TIMES, type MixLessons, type PourLesson } from '../pours/index.js';
+import type { Pace } from '../bench/index.js';
 import type { PourPart } from './pour-sources.js';
 
 /** What one pour shows of one of its mixes. */
@@ -20,3 +21,10 @@ export const mixLessonsOf = (parts: readonly PourPart[]): MixLesson[] =>
 /** What the pours of a mix have taught, out of the lessons of all mixes. */
 export const lessonsFor = (mixId: string | undefined, lessons: readonly MixLesson[]): MixLessons =>
   lessonsOf(lessons.filter((lesson) => lesson.mixId === mixId).map(({ mixId: _, ...lesson }) => lesson));
+
+/** What the minutes of a part were laid with against what is usual: what earlier runs had taught until then. `people`: the hands that they were shared among. */
+export function laidPace({ plan: { binderClass, times } }: PourPart, people = 1): Required<Pace> {
+  const usual = WORK_TIMES[binderClass];
+  if (!times) return { mixing: 1, filling: 1 };
+  return { mixing: times.mixing / usual.mixing, filling: (times.filling * people) / usual.filling };
+}

@@ -5,6 +5,7 @@ export * from './dry-down-fit.js';
 export * from './drying-ambient.js';
 export { dryingCourse, hourWalked, type DryingCourse, type RateFrom } from './drying-progress.js';
 export * from './dryness-rules.js';
+export * from './learned-tau.js';
 export * from './overrides.js';
 export * from './readiness.js';
 export * from './samples.js';

@@ -20,6 +20,7 @@ import { Patterns1796900000000 } from './19-patterns.js';
 import { Stock1797000000000 } from './20-stock.js';
 import { Findings1797100000000 } from './21-findings.js';
 import { Trials1797200000000 } from './22-trials.js';
+import { Forgotten1797300000000 } from './23-forgotten.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -45,4 +46,5 @@ export const migrations = [
   Stock1797000000000,
   Findings1797100000000,
   Trials1797200000000,
+  Forgotten1797300000000,
 ] as const;

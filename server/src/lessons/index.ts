@@ -1,0 +1,2 @@
+export * from './forgotten-lessons.service.js';
+export * from './lessons.module.js';
