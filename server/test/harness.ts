@@ -27,13 +27,13 @@ export interface Harness {
   close(): Promise<void>;
 }
 
-/** Makes an empty database of its own in the cluster of this run; answers its owner's address. */
-async function newDatabase(): Promise<string> {
+/** Makes a database of its own in the cluster of this run, a copy of `from` or empty; answers its owner's address. */
+async function newDatabase(from = 'template1'): Promise<string> {
   const cluster = process.env.DEWPOT_TEST_CLUSTER!;
   const name = `test_${randomBytes(6).toString('hex')}`;
   const client = new Client({ connectionString: cluster });
   await client.connect();
-  await client.query(`CREATE DATABASE ${name}`);
+  await client.query(`CREATE DATABASE ${name} TEMPLATE ${from}`);
   await client.end();
   const url = new URL(cluster);
   url.pathname = `/${name}`;
@@ -56,7 +56,7 @@ export async function databaseBefore(migration: new () => object): Promise<{ own
 /** Starts a server on a database of its own, or on the one that is given. */
 export async function startServer(more: Partial<ServerConfig> = {}): Promise<Harness> {
   const config: ServerConfig = {
-    ownerUrl: more.ownerUrl ?? (await newDatabase()),
+    ownerUrl: more.ownerUrl ?? (await newDatabase(process.env.DEWPOT_TEST_PREPARED)),
     host: '127.0.0.1',
     port: 0,
     loopback: true,

@@ -1,5 +1,3 @@
-import type { ArgumentMetadata } from '@nestjs/common';
-import { defined } from '@dewpot/core/math';
 import { monthNormals } from '@dewpot/core/ambient';
 import { benchRecordOf, checkRunEvent, paceOf, runOf, triesOf, type RunEvent } from '@dewpot/core/bench';
 import {
@@ -25,25 +23,10 @@ import {
 } from '@dewpot/core/planning';
 import { averaged, calculateSheet, type PourLog } from '@dewpot/core/pours';
 import type { PourFinish, PourInput, PourView, RunEventTold } from '@dewpot/contract';
-import { sayAll, type Reader } from '@dewpot/locales';
 import { sourcesOf, type PlanData } from '../calculation/crossing.js';
-import { validation } from '../http/validation.js';
-import { answerTo, questionControllers } from '../script-api/index.js';
-import { redraw } from '../pictures/redraw.js';
 import { gatherFindings } from './gather-findings.js';
 
 type Bench = Pick<PourView, 'parts' | 'input'>;
-
-const controllers = new Map(questionControllers.map((kind) => [kind.name, new kind()]));
-
-/** Answers a script's question as JSON, in its language. The body is checked here, so that a large one holds nobody up. */
-async function question(controller: string, method: string, body: unknown, reader: Reader): Promise<string> {
-  const say = answerTo(reader);
-  const asked = controllers.get(controller) as unknown as Record<string, (given?: unknown) => unknown>;
-  const [metatype] = Reflect.getMetadata('design:paramtypes', asked, method) as ArgumentMetadata['metatype'][];
-  const given = metatype && (await validation.transform(body, { type: 'body', metatype }));
-  return JSON.stringify(sayAll(await defined(asked[method])(given), say));
-}
 
 /** The parts of a plan with copies of all that they use. */
 function plan(input: Omit<PourInput, 'version'>, data: PlanData): PourPart[] {
@@ -94,15 +77,13 @@ const explainCasts = (casts: readonly FindingRecord[], records: readonly Finding
   explainPour(casts, findingContext(records));
 
 /** What a thread can be asked to do. */
-export const tasks = {
-  question,
+const tasks = {
   plan,
   months: monthNormals,
   runEvents,
   lessons,
   taught: mixLessonsOf,
   casts,
-  redraw,
   gather: gatherFindings,
   explain,
   explainCasts,
@@ -111,4 +92,15 @@ export const tasks = {
   trials: trialStandings,
   learned: learnedFigures,
 };
-export type Tasks = typeof tasks;
+
+/** … and what takes large libraries for it: those are loaded with the first of its kind, since most threads never do one. */
+const seldom = {
+  question: async () => (await import('./question.js')).question,
+  redraw: async () => (await import('../pictures/redraw.js')).redraw,
+};
+
+export type Tasks = typeof tasks & { [K in keyof typeof seldom]: Awaited<ReturnType<(typeof seldom)[K]>> };
+
+/** The work of a task, with all that it takes. */
+export const taskCalled = async <K extends keyof Tasks>(name: K): Promise<Tasks[K]> =>
+  name in seldom ? ((await seldom[name as keyof typeof seldom]()) as Tasks[K]) : (tasks as Tasks)[name];

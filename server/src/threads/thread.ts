@@ -1,9 +1,8 @@
-import 'reflect-metadata';
 import type { MessagePort } from 'node:worker_threads';
 import { InputError, msg } from '@dewpot/core/units';
 import { ProblemError } from '../http/problem-error.js';
 import type { CrossingAnswer, Refusal } from '../calculation/crossing.js';
-import { tasks, type Tasks } from './tasks.js';
+import { taskCalled, type Tasks } from './tasks.js';
 
 interface Call {
   readonly task: keyof Tasks;
@@ -32,10 +31,11 @@ function refusalOf(error: unknown): Refusal | undefined {
 
 /** The thread's own work: one task at a time. */
 export default async function work({ task, given, begun }: Call): Promise<CrossingAnswer> {
+  const run = (await taskCalled(task)) as (...args: readonly unknown[]) => unknown;
   begun.postMessage(null);
   begun.close();
   try {
-    return { value: await (tasks[task] as (...args: readonly unknown[]) => unknown)(...given) };
+    return { value: await run(...given) };
   } catch (error) {
     const problem = refusalOf(error);
     if (problem) return { problem };
