@@ -47,6 +47,8 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     ['mould', `/moulds/${await id('moulds')}`],
     ['findings', '/findings'],
     ['voids', '/findings/voids'],
+    ['faces', '/findings/faces'],
+    ['colour of a face', `/findings/colour?cast=${drying.id}`],
     ['what was learned', '/findings/learned'],
     ['season', '/findings/season'],
     ['what a piece costs', '/findings/money'],

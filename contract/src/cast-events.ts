@@ -37,10 +37,11 @@ import {
   type Gone,
   type Severity,
   type Spot,
+  type VoidsCounted,
 } from '@dewpot/core/casts';
-import { IsBoolean, IsIn, IsOptional, IsUUID } from 'class-validator';
+import { IsBoolean, IsHexColor, IsIn, IsOptional, IsUUID, Length } from 'class-validator';
 import { kindsOf, type AnyOf } from './kinds.js';
-import { Amount, Choices, Grams, ListOf, Millilitres, Part, Share, Text, Time, Whole } from './limits.js';
+import { Amount, Choices, Grams, ListOf, Millilitres, Millimetres, Part, Share, Text, Time, Whole } from './limits.js';
 
 /** Kinds of events that a person tells of; the others the server writes itself. */
 const castEventTypes = [
@@ -66,6 +67,7 @@ const castEventTypes = [
   'bubbles',
   'finished',
   'came-later',
+  'colour-seen',
   'fault-seen',
   'found-sound',
   'broken',
@@ -220,10 +222,33 @@ export class FittedInput extends CastEventInput implements Told<'fitted'> {
   @IsOptional() @Text(0, 300) note?: string;
 }
 
+/** A patch of a photo, as shares of its sides. */
+export class PhotoPatchInput {
+  @Share() x: number;
+  @Share() y: number;
+  @Share() width: number;
+  @Share() height: number;
+}
+
+/** Voids that were counted on a photo. */
+export class VoidsCountedInput implements VoidsCounted {
+  @Share() share: number;
+  @Amount(0, 1e6) per100: number;
+  @Part(() => PhotoPatchInput) patch: PhotoPatchInput;
+  @Millimetres() across: number;
+}
+
 export class BubblesInput extends CastEventInput implements Told<'bubbles'> {
   declare type: 'bubbles';
   @IsIn(spots) face: Spot;
   @Whole(1, 5) grade: number;
+  @IsOptional() @Part(() => VoidsCountedInput) counted?: VoidsCountedInput;
+}
+
+/** What colour its face is, dry; the server puts the wanted one on record with it. */
+export class ColourSeenInput extends CastEventInput implements Omit<Told<'colour-seen'>, 'wanted' | 'difference'> {
+  declare type: 'colour-seen';
+  @IsHexColor() @Length(7, 7) colour: string;
 }
 
 export class FinishedInput extends CastEventInput implements Told<'finished'> {
@@ -294,6 +319,7 @@ export const castEvents = kindsOf(CastEventInput, 'type', {
   bubbles: BubblesInput,
   finished: FinishedInput,
   'came-later': CameLaterInput,
+  'colour-seen': ColourSeenInput,
   'fault-seen': FaultSeenInput,
   'found-sound': FoundSoundInput,
   broken: BrokenInput,

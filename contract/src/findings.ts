@@ -1,5 +1,5 @@
 import type { AllWays, Circumstances, Explanation, PourExplanation, WatchedCasts } from '@dewpot/core/findings';
-import type { SeenFault } from '@dewpot/core/casts';
+import type { SeenFault, VoidsCounted } from '@dewpot/core/casts';
 
 /** What is known of why a cast came out as it did. */
 export interface CastFindings {
@@ -24,6 +24,17 @@ export interface PourFindings {
 export interface AllWaysView extends AllWays {
   readonly casts: number;
   readonly left: number;
+}
+
+/** A face of which the voids were counted on a photo. Times ms. */
+export interface CountedFace extends VoidsCounted {
+  readonly castId: string;
+  readonly code: string;
+  readonly mould: string;
+  readonly mix: string;
+  readonly at: number;
+  readonly grade: number;
+  readonly picture: { readonly id: string; readonly width: number; readonly height: number };
 }
 
 /** What is watched from cast to cast. */

@@ -2,6 +2,7 @@ import { msg } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import { sealers, type Sealer } from '@dewpot/core/materials';
 import { likelyPiece } from '@dewpot/core/sealing';
+import { colourDifference } from '@dewpot/core/tints';
 import {
   againstDecorating,
   appendEvent,
@@ -12,7 +13,7 @@ import {
   type CastEvent,
   type Life,
 } from '@dewpot/core/casts';
-import type { CastEventTold } from '@dewpot/contract';
+import type { CastEventTold, ColourSeenInput } from '@dewpot/contract';
 import { zoneOf } from '../config.js';
 import { CastEntity, CastEventEntity } from './casts.entities.js';
 import { listedBy } from './casts.mappers.js';
@@ -53,6 +54,13 @@ function checkUndo(event: CastEvent, events: readonly CastEvent[]): void {
 
 /** What a coat keeps of its product: the sheet as it is now, and the lot that it comes from. */
 const ofProduct = ({ sealer: product, lotId }: Product) => ({ product, sealer: product.kind, ...(lotId && { lotId }) });
+
+/** What colour a face is, beside the one that was wanted. */
+const seenColour = (input: ColourSeenInput, wanted: string) => ({
+  ...input,
+  wanted,
+  difference: colourDifference(input.colour, wanted),
+});
 
 /** Takes in what happens to casts, and judges it by what is known. */
 @Injectable()
@@ -144,6 +152,8 @@ export class CastRecordsService {
         return { ...input, equivalentAge: await this.dues.ageAt(row, input.at, now) };
       case 'weighed':
         return { ...input, ...(input.temperature === undefined && (await this.dryness.ambientAt(row, input.at, now))) };
+      case 'colour-seen':
+        return seenColour(input, row.snapshot.colour);
       case 'seal-planned':
         return { ...input, ...(product && { product: product.sealer, sealer: product.sealer.kind }) };
       case 'coated': {

@@ -16,6 +16,7 @@ import { BenchScaleEntity } from '../devices/devices.entities.js';
 import { PlaceEntity, AmbientAsideEntity, AmbientReadingEntity } from '../ambient/ambient.entities.js';
 import { DemouldLessonEntity } from '../curing/curing.entities.js';
 import { SealLessonEntity } from '../sealing/sealing.entities.js';
+import { KeptWaysEntity } from '../findings/findings.entities.js';
 import { TrialEntity } from '../findings/trials.entities.js';
 import { ForgottenLessonEntity } from '../lessons/lessons.entities.js';
 import { CostingEntity } from '../money/money.entities.js';
@@ -45,6 +46,7 @@ export const entities = [
   PatternRevisionEntity,
   PourEntity,
   TrialEntity,
+  KeptWaysEntity,
   CostingEntity,
   RunEventEntity,
   CastEntity,

@@ -15,6 +15,7 @@ import { lockPours } from '../casts/index.js';
 import { DemouldsService } from '../curing/index.js';
 import { storedValue } from '../db/stored.js';
 import { WorkshopContext } from '../db/workshop-context.js';
+import { KeptWaysService } from './kept-ways.service.js';
 import { MouldEntity } from '../moulds/moulds.entities.js';
 import { PourEntity } from '../pours/pours.entities.js';
 import type { CastToGather, GatheredAir, PourToGather, ToGather } from '../threads/gather-findings.js';
@@ -40,17 +41,24 @@ export class FindingRecordsService {
     private readonly rows: WorkshopContext,
     private readonly climates: PlaceSeriesCache,
     private readonly demoulds: DemouldsService,
+    private readonly keptWays: KeptWaysService,
     private readonly calculations: CalculationPool,
   ) {}
 
-  /** The records of a workshop's latest casts. What has changed is gathered first, some hundreds at the most. */
+  /** The records of a workshop's latest casts. What has changed is gathered first. */
   async all(): Promise<Gathered> {
+    const left = await this.gather();
+    return { records: await this.kept(), left };
+  }
+
+  /** Gathers what has changed, some hundreds of casts at the most; answers how many are left. */
+  async gather(): Promise<number> {
     let left = 0;
     for (let round = 0; round < MOST_ROUNDS; round++) {
       left = await this.gatherSome();
       if (left === 0) break;
     }
-    return { records: await this.rows.transaction(() => this.kept()), left };
+    return left;
   }
 
   /** Gathers some of the records that have changed; answers how many there are beyond them. */
@@ -160,12 +168,14 @@ export class FindingRecordsService {
            and (select count(*) from cast_events e where e.workshop_id = $1 and e.cast_id = g.id) = g.count`,
       [this.rows.workshopId, JSON.stringify(values)],
     );
+    await this.keptWays.changed();
   } // prettier-ignore
 
-  private async kept(): Promise<FindingRecord[]> {
-    const found = await this.rows.of(CastEntity).createQueryBuilder('c')
+  /** The records as they were gathered. */
+  async kept(): Promise<FindingRecord[]> {
+    const found = await this.rows.transaction(() => this.rows.of(CastEntity).createQueryBuilder('c')
       .select(['c.id', 'c.code', 'c.mouldId', 'c.pouredAt', 'c.finding'])
-      .where('c.finding is not null').orderBy('c.pouredAt', 'DESC').addOrderBy('c.id').limit(MOST_RECORDS).getMany();
+      .where('c.finding is not null').orderBy('c.pouredAt', 'DESC').addOrderBy('c.id').limit(MOST_RECORDS).getMany());
     return found.flatMap(({ finding, pouredAt: at, ...keys }) => (finding ? [keyedRecord({ ...keys, at }, finding)] : []));
   } // prettier-ignore
 }

@@ -6,6 +6,7 @@ import { WorkshopContext } from '../db/workshop-context.js';
 import { CastEntity } from '../casts/casts.entities.js';
 import { ProblemError } from '../http/problem-error.js';
 import { FindingRecordsService } from './finding-records.service.js';
+import { KeptWaysService, type KeptWays, type WaysAsked } from './kept-ways.service.js';
 
 /** Why casts came out as they did, and which ways do better. */
 @Injectable()
@@ -13,6 +14,7 @@ export class FindingsService {
   constructor(
     private readonly rows: WorkshopContext,
     private readonly records: FindingRecordsService,
+    private readonly keptWays: KeptWaysService,
     private readonly calculations: CalculationPool,
   ) {}
 
@@ -36,11 +38,21 @@ export class FindingsService {
     return { explanations: faulty ? await this.calculations.run('explainCasts', own, records) : [], casts: records.length };
   } // prettier-ignore
 
-  /** Every way beside every other of its kind. */
+  /** Every way beside every other of its kind; as it was compared last where nothing has changed since. */
   async ways(): Promise<AllWaysView> {
-    const { records, left } = await this.records.all();
-    return { ...(await this.calculations.run('ways', records)), casts: records.filter(({ seen }) => seen).length, left };
-  } // prettier-ignore
+    const left = await this.records.gather();
+    const asked = await this.rows.transaction(() => this.keptWays.asked());
+    const { ways, seen } = asked.kept ?? (await this.compared(asked));
+    return { ...ways, casts: seen, left };
+  }
+
+  private async compared(asked: WaysAsked): Promise<KeptWays> {
+    const records = await this.records.kept();
+    const seen = records.filter((record) => record.seen).length;
+    const found = { ways: await this.calculations.run('ways', records), seen };
+    await this.rows.transaction(() => this.keptWays.keep(asked, found));
+    return found;
+  }
 
   /** What is watched from cast to cast. */
   async watch(): Promise<WatchView> {

@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { AllWaysView, CastDetail, CastFindings, PourFindings, WatchView } from '@dewpot/contract';
+import type { AllWaysView, CastDetail, CastFindings, CountedFace, PourFindings, WatchView } from '@dewpot/contract';
 import { ask } from './client';
 
 /** Why a cast came out so; asked again when something happened to it. */
@@ -15,6 +15,12 @@ export const pourFindingsQuery = (id: string, looked: number) =>
     queryKey: ['findings', 'pour', id, looked],
     queryFn: ({ signal }) => ask<PourFindings>('GET', `findings/pours/${id}`, undefined, signal),
   });
+
+/** Faces whose voids were counted on a photo, the latest first. */
+export const facesQuery = queryOptions({
+  queryKey: ['findings', 'faces'],
+  queryFn: ({ signal }) => ask<CountedFace[]>('GET', 'findings/faces', undefined, signal),
+});
 
 /** While records are still being gathered, what is told is asked for again. */
 const gathering = ({ state: { data } }: { state: { data?: { readonly left: number } | undefined } }) =>

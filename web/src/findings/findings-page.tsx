@@ -7,7 +7,7 @@ import { buttonClass } from '../ui/button';
 import { PageHead } from '../ui/page-head';
 import { Busy, Failure } from '../ui/states';
 import { useSay } from '../ui/say';
-import { PairLine, WaysSlab } from './ways-slab';
+import { MeasuredLine, PairLine, WaysSlab } from './ways-slab';
 import { TrialsSlab } from './trials-slab';
 import { WatchSlab } from './watch-slab';
 
@@ -51,24 +51,25 @@ export function FindingsPage() {
   );
 }
 
-const spokenOf = ({ kind, pairs }: WaysTable) => pairs.flatMap((pair) => (pair.verdict === 'says' ? [{ kind, pair }] : [])); // prettier-ignore
+const saidOf = ({ kind, pairs, measured }: WaysTable) => [
+  ...pairs.filter(({ verdict }) => verdict === 'says').map((pair) => ({ kind, pair, line: <PairLine kind={kind} pair={pair} /> })),
+  ...measured.filter(({ verdict }) => verdict === 'says').map((pair) => ({ kind, pair, line: <MeasuredLine kind={kind} pair={pair} /> })),
+]; // prettier-ignore
 
 /** What stands among all comparisons, first of all. */
 function Says({ ways: { tables, comparisons, casts, left } }: { ways: AllWaysView }) {
   const say = useSay();
-  const spoken = tables.flatMap(spokenOf);
+  const spoken = tables.flatMap(saidOf);
   return (
     <section className="card-slab" aria-label={say('findings.whatItSays')}>
       <h2 className="text-xl">{say('findings.whatItSays')}</h2>
       {casts === 0 && <p>{say('findings.noCastsYet')}</p>}
       {casts > 0 && spoken.length === 0 && <p>{say('findings.saysNothing')}</p>}
       <ul className="space-y-2">
-        {spoken.map(({ kind, pair }) => (
-          <li key={`${kind} ${pair.a.way} ${pair.b.way}`}>
+        {spoken.map(({ kind, pair, line }) => (
+          <li key={`${kind} ${'measure' in pair ? pair.measure : ''} ${pair.a.way} ${pair.b.way}`}>
             <span className="quiet text-sm">{say(wayKindName(kind))}</span>
-            <ul>
-              <PairLine kind={kind} pair={pair} />
-            </ul>
+            <ul>{line}</ul>
           </li>
         ))}
       </ul>

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { exactly, quantity } from '@dewpot/core/units';
 import {
   countVoids,
@@ -11,7 +12,9 @@ import {
   type VoidPatch,
 } from '@dewpot/core/photos';
 import { v7 as uuid } from 'uuid';
+import type { VoidsCounted } from '@dewpot/core/casts';
 import { useCastEvent } from '../api/casts';
+import { useAddCastPicture } from '../api/pictures';
 import { Button } from '../ui/button';
 import { BANK_CARD } from '../ui/photo-tracing';
 import { useAddress } from '../ui/picture';
@@ -57,8 +60,9 @@ function tapped(marks: readonly VoidMark[], [x, y]: PhotoPoint, scale: number): 
 } // prettier-ignore
 
 /** A known length and a patch told on a photo, its voids found, corrected by tapping, and counted. */
-export function VoidCounting({ photo: { file, pixels }, work, castId }: { photo: FacePhoto; work: Work; castId: string | null }) {
+export function VoidCounting({ photo, work, castId }: { photo: FacePhoto; work: Work; castId: string | null }) {
   const say = useSay();
+  const { file, pixels } = photo;
   const address = useAddress(file);
   const [known, setKnown] = useState(KNOWN);
   const [plan, setPlan] = useState(() => firstPlan(pixels));
@@ -82,16 +86,16 @@ export function VoidCounting({ photo: { file, pixels }, work, castId }: { photo:
         <Button look={found ? 'soft' : 'main'} size="tall" className="w-full" disabled={work.done !== undefined} onClick={() => void look()}>
           {say('findings.findThem')}
         </Button>
-        {found && <Counted count={countVoids(plan.marks, patch)} scale={scale} castId={castId} />}
+        {found && <Counted count={countVoids(plan.marks, patch)} photo={photo} patch={patch} castId={castId} />}
       </section>
     </div>
   );
 } // prettier-ignore
 
 /** What the voids come to, and where it is kept. */
-function Counted({ count: { counts, share, per100, grade, from }, scale, castId }: { count: VoidCount; scale: number; castId: string | null }) {
+function Counted({ count: { counts, share, per100, grade, from }, photo, patch, castId }: { count: VoidCount; photo: FacePhoto; patch: VoidPatch; castId: string | null }) {
   const say = useSay();
-  const keep = useCastEvent();
+  const { scale } = patch;
   const size = ({ from: least, to }: (typeof voidSizes)[number]) =>
     to === Infinity ? say('findings.sizeOver', { from: exactly(least, 'mm') }) : say('findings.sizeFromTo', { from: exactly(least, 'mm'), to: exactly(to, 'mm') });
   return (
@@ -111,17 +115,35 @@ function Counted({ count: { counts, share, per100, grade, from }, scale, castId 
       </dl>
       {from > 1 && <p className="border-warning border-l-4 pl-2 text-sm">{say('findings.coarsePhoto', { scale: Math.round(scale * 10) / 10, least: exactly(from, 'mm') })}</p>}
       <p className="quiet text-sm">{say('findings.tapMarks')}</p>
-      {castId && (
-        <Button
-          size="tall"
-          className="w-full"
-          disabled={keep.isPending}
-          onClick={() => keep.mutate({ castId, event: { id: uuid(), at: Date.now(), type: 'bubbles', face: 'face', grade } }, { onSuccess: () => toast.success(say('findings.gradeKept', { grade })) })}
-        >
-          {say('findings.keepGrade', { grade })}
-        </Button>
-      )}
-      <Failure error={keep.error} />
+      {castId && <KeepCount castId={castId} photo={photo} grade={grade} counted={{ share, per100, ...placeOf(patch, photo.pixels) }} />}
     </div>
+  );
+} // prettier-ignore
+
+/** Where a patch lies, as shares of its photo, and how wide it is on the piece, mm. */
+const placeOf = ({ x, y, width, height, scale }: VoidPatch, photo: PhotoPixels) => ({
+  patch: { x: x / photo.width, y: y / photo.height, width: width / photo.width, height: height / photo.height },
+  across: width / scale,
+});
+
+/** Keeps a count with its cast, and the photo with it, so that another face can be put beside it. */
+function KeepCount({ castId, photo: { file }, grade, counted }: { castId: string; photo: FacePhoto; grade: number; counted: VoidsCounted }) {
+  const say = useSay();
+  const keep = useCastEvent();
+  const add = useAddCastPicture(castId);
+  const [eventId] = useState(() => uuid());
+  const save = async () => {
+    await keep.mutateAsync({ castId, event: { id: eventId, at: Date.now(), type: 'bubbles', face: 'face', grade, counted } });
+    await add.mutateAsync({ file, eventId });
+    toast.success(say('findings.gradeKept', { grade }));
+  };
+  return (
+    <>
+      <Button size="tall" className="w-full" disabled={keep.isPending || add.isPending || add.isSuccess} onClick={() => void save().catch(() => undefined)}>
+        {say('findings.keepGrade', { grade })}
+      </Button>
+      {add.isSuccess && <Link className="link text-sm" to={`/findings/faces?cast=${castId}`}>{say('findings.putBeside')}</Link>}
+      <Failure error={keep.error ?? add.error} />
+    </>
   );
 } // prettier-ignore

@@ -1,12 +1,26 @@
-import { wayKindName, type WayKind, type WaysCompared, type WaysTable } from '@dewpot/core/findings';
+import type { ReactNode } from 'react';
+import { quantity, fixed, msg, type Message } from '@dewpot/core/units';
+import {
+  wayKindName,
+  type Comparison,
+  type Confounded,
+  type Measure,
+  type WayKind,
+  type WaysCompared,
+  type WaysMeasured,
+  type WaysTable,
+} from '@dewpot/core/findings';
 import { useSay } from '../ui/say';
 import { GoodShare } from './good-share';
 import { wayName } from './way-words';
 
+const speaks = ({ verdict }: Comparison) => verdict === 'says' || verdict === 'leans';
+
 /** Ways of one kind beside each other: how many came out good, how sure that is, and what each pair says. */
-export function WaysSlab({ table: { kind, ways, pairs } }: { table: WaysTable }) {
+export function WaysSlab({ table: { kind, ways, pairs, measured } }: { table: WaysTable }) {
   const say = useSay();
-  const spoken = pairs.filter(({ verdict }) => verdict === 'says' || verdict === 'leans');
+  const spoken = pairs.filter(speaks);
+  const byMeasure = measured.filter(speaks);
   return (
     <section className="card-slab" aria-label={say(wayKindName(kind))}>
       <h2 className="text-xl">{say(wayKindName(kind))}</h2>
@@ -28,10 +42,13 @@ export function WaysSlab({ table: { kind, ways, pairs } }: { table: WaysTable })
           ))}
         </tbody>
       </table>
-      <p className="mt-2 text-sm font-semibold">{spoken.length === 0 && say('findings.noneSays')}</p>
+      <p className="mt-2 text-sm font-semibold">{spoken.length + byMeasure.length === 0 && say('findings.noneSays')}</p>
       <ul className="space-y-1 text-sm">
         {spoken.map((pair) => (
           <PairLine key={`${pair.a.way} ${pair.b.way}`} kind={kind} pair={pair} />
+        ))}
+        {byMeasure.map((pair) => (
+          <MeasuredLine key={`${pair.measure} ${pair.a.way} ${pair.b.way}`} kind={kind} pair={pair} />
         ))}
       </ul>
     </section>
@@ -39,15 +56,56 @@ export function WaysSlab({ table: { kind, ways, pairs } }: { table: WaysTable })
 } // prettier-ignore
 
 /** What one pair says, and what else it could be. */
-export function PairLine({ kind, pair: { a, b, better, verdict, confounded } }: { kind: WayKind; pair: WaysCompared }) {
+export function PairLine({ kind, pair }: { kind: WayKind; pair: WaysCompared }) {
   const say = useSay();
-  const [good, bad] = better === 'a' ? [a, b] : [b, a];
+  const [good, bad] = pair.better === 'a' ? [pair.a, pair.b] : [pair.b, pair.a];
+  return (
+    <SpokenLine kind={kind} pair={pair}>
+      {say('findings.againstOf', { good: good.good, casts: good.casts, otherGood: bad.good, otherCasts: bad.casts })}
+    </SpokenLine>
+  );
+}
+
+const measureWords: Record<Measure, Message> = {
+  mass: msg('findings.measureMass'),
+  minutes: msg('findings.measureMinutes'),
+  voids: msg('findings.measureVoids'),
+  colour: msg('findings.measureColour'),
+};
+
+/** A mean of what was measured, in the words of its measure. */
+function meanOf(measure: Measure, value: number) {
+  if (measure === 'minutes') return quantity(value, 'min');
+  return measure === 'colour' ? fixed(value, 1) : quantity(value * 100, '%', 1);
+}
+
+/** What one pair says by what was measured of its casts. */
+export function MeasuredLine({ kind, pair }: { kind: WayKind; pair: WaysMeasured }) {
+  const say = useSay();
+  const { measure, means, a, b } = pair;
+  const [ofA, ofB] = [{ mean: meanOf(measure, means[0]), casts: a.casts }, { mean: meanOf(measure, means[1]), casts: b.casts }];
+  const [good, bad] = pair.better === 'a' ? [ofA, ofB] : [ofB, ofA];
+  return (
+    <SpokenLine kind={kind} pair={pair}>
+      {say('findings.meansAgainst', { measure: measureWords[measure], mean: good.mean, casts: good.casts, otherMean: bad.mean, otherCasts: bad.casts })}
+    </SpokenLine>
+  );
+} // prettier-ignore
+
+interface Spoken extends Comparison {
+  readonly a: { readonly way: string };
+  readonly b: { readonly way: string };
+  readonly confounded: readonly Confounded[];
+}
+
+function SpokenLine({ kind, pair: { a, b, better, verdict, confounded }, children }: { kind: WayKind; pair: Spoken; children: ReactNode }) {
+  const say = useSay();
   const name = (way: string) => wayName(kind, way);
+  const [good, bad] = better === 'a' ? [a, b] : [b, a];
   const key = verdict === 'says' ? 'findings.saysBetter' : 'findings.leansBetter';
   return (
     <li>
-      <strong>{say(key, { better: name(good.way), worse: name(bad.way) })}</strong>{' '}
-      {say('findings.againstOf', { good: good.good, casts: good.casts, otherGood: bad.good, otherCasts: bad.casts })}
+      <strong>{say(key, { better: name(good.way), worse: name(bad.way) })}</strong> {children}
       {confounded.map(({ side, kind: other, way, casts }) => (
         <span key={`${side} ${other}`} className="quiet block">
           {say('findings.couldBe', { casts, way: name(side === 'a' ? a.way : b.way), what: wayKindName(other), other: wayName(other, way) })}

@@ -31,6 +31,9 @@ export function WhySlab({ cast, onLookOver }: { cast: CastDetail; onLookOver: ()
           <Link className="link text-sm" to={`/findings/voids?cast=${cast.id}`}>
             {say('findings.countVoids')}
           </Link>
+          <Link className="link text-sm" to={`/findings/colour?cast=${cast.id}`}>
+            {say('findings.lookAtColour')}
+          </Link>
           <Button look="soft" size="low" className="px-3 text-sm" onClick={onLookOver}>
             {say('findings.lookOver')}
           </Button>

@@ -6,7 +6,7 @@ import type { Palette } from '../api/tints';
 import { buttonClass } from '../ui/button';
 import { CastFace } from '../ui/cast-face';
 import { HaveAlready } from './have-already';
-import { FAR, tellAway } from './tell-away';
+import { FAR, tellAway } from '../ui/tell-away';
 import { calculateTintBody, tellDoses } from './tint-words';
 import { useSay } from '../ui/say';
 

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import type { Palette } from '../api/tints';
 import { CastFace } from '../ui/cast-face';
 import { useSay } from '../ui/say';
-import { tellAway } from './tell-away';
+import { tellAway } from '../ui/tell-away';
 import { dryOf } from './tint-words';
 
 const SHOWN = 6;

@@ -7,7 +7,7 @@ import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { EditDialog } from '../ui/edit-dialog';
 import { Failure } from '../ui/states';
-import { PhotoColourPick } from './photo-colour';
+import { PhotoColourPick } from '../ui/photo-colour';
 import { useSay } from '../ui/say';
 
 interface Found {

@@ -11,7 +11,7 @@ import { Busy, Empty, Failure } from '../ui/states';
 import { BaseFields } from './base-fields';
 import { EarlierColours } from './earlier-colours';
 import { FoundTints } from './found-tints';
-import { PhotoColourPick } from './photo-colour';
+import { PhotoColourPick } from '../ui/photo-colour';
 import { PigmentDot } from './pigment-dot';
 import { TintHead, TintRoom } from './tint-nav';
 import { firstBase, pigmentsOf } from './tint-words';

@@ -30,6 +30,7 @@ const possible: Record<Exclude<CastEventType, 'poured' | 'voided'>, readonly Sta
   fitted: ['drying', 'sealed', 'finished'],
   'came-later': ['finished'],
   bubbles: ['curing', 'drying', 'sealed', 'finished'],
+  'colour-seen': ['curing', 'drying', 'sealed', 'joined', 'finished'],
   'fault-seen': ['curing', 'drying', 'sealed', 'joined', 'finished', 'broken'],
   'found-sound': ['curing', 'drying', 'sealed', 'joined', 'finished'],
   finished: ['drying', 'sealed'],

@@ -60,6 +60,17 @@ export interface SealPlan {
   readonly side: Side;
 }
 
+/** Voids that were counted on a photo of a face. */
+export interface VoidsCounted {
+  /** Of the patch, 0–1. */
+  readonly share: number;
+  readonly per100: number;
+  /** Where the patch lies on the photo of the event, as shares of its sides. */
+  readonly patch: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+  /** Width of the patch on the piece, mm. */
+  readonly across: number;
+}
+
 /** What happened to a cast, beside when. */
 export type CastEventBody =
   | { readonly type: 'poured' }
@@ -126,7 +137,9 @@ export type CastEventBody =
     }
   | { readonly type: 'checked'; readonly check: SealCheck; readonly held: boolean; readonly note?: string }
   | { readonly type: 'fitted'; readonly fitting: Fitting; readonly note?: string }
-  | { readonly type: 'bubbles'; readonly face: Spot; readonly grade: number }
+  | { readonly type: 'bubbles'; readonly face: Spot; readonly grade: number; readonly counted?: VoidsCounted }
+  /** The colour of its dry face, and the one that was wanted, #rrggbb, and how far they lie apart, ΔE00. */
+  | { readonly type: 'colour-seen'; readonly colour: string; readonly wanted: string; readonly difference: number }
   | {
       readonly type: 'finished';
       readonly where?: string;

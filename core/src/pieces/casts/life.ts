@@ -180,6 +180,7 @@ function apply(life: Life, event: CastEvent): Life {
     case 'bubbles':
       return { ...life, bubbles: Math.max(life.bubbles ?? 0, event.grade) };
     case 'voided':
+    case 'colour-seen':
       return life;
     default:
       return applyFinish(life, event);

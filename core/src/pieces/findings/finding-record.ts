@@ -20,7 +20,8 @@ export const wayKinds = [
 export type WayKind = (typeof wayKinds)[number];
 
 /** What is measured of casts, by which ways are compared. */
-export type Measure = 'mass' | 'minutes' | 'voids' | 'colour';
+export const measures = ['mass', 'minutes', 'voids', 'colour'] as const;
+export type Measure = (typeof measures)[number];
 
 /** A cast as findings see it. */
 export interface FindingRecord {

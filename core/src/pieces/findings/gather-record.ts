@@ -1,5 +1,6 @@
 import { DAY, HOUR } from '../../foundation/units/index.js';
 import type { Expected } from '../../process/pours/index.js';
+import { standing } from '../casts/index.js';
 import type { Circumstance, Circumstanced, Circumstances } from './circumstances.js';
 import { foundFaults } from './found-faults.js';
 import type { FindingRecord, Measure, WayKind } from './finding-record.js';
@@ -50,11 +51,25 @@ function waysOf({ snapshot, life, poured, person }: GatheredFrom, under: Circums
 } // prettier-ignore
 
 /** What it weighed within a day of its demoulding is what it weighs fresh. */
-function measuredOf({ life, expected }: GatheredFrom): Partial<Record<Measure, number>> {
+function massOf({ life, expected }: GatheredFrom): number | undefined {
   const out = life.demouldedAt;
   const first = out === undefined ? undefined : life.weighings[0];
   const soon = first && life.pouredAt + first.hour * HOUR - (out ?? 0) <= DAY;
-  return soon ? { mass: first.mass / expected.fresh } : {};
+  return soon ? first.mass / expected.fresh : undefined;
+}
+
+/** What was measured of it, the latest of each. */
+function measuredOf(cast: GatheredFrom): Partial<Record<Measure, number>> {
+  const told = standing(cast.events);
+  const voids = told.findLast((event) => event.type === 'bubbles' && event.counted !== undefined);
+  const seen = told.findLast((event) => event.type === 'colour-seen');
+  const all: Record<Measure, number | undefined> = {
+    mass: massOf(cast),
+    minutes: cast.poured?.bench?.each,
+    voids: voids?.type === 'bubbles' ? voids.counted?.share : undefined,
+    colour: seen?.type === 'colour-seen' ? seen.difference : undefined,
+  };
+  return Object.fromEntries(Object.entries(all).filter(([, value]) => value !== undefined));
 }
 
 /** Everything that findings want to know of a cast, from its record: the one way in which it is gathered. */

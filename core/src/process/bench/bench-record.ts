@@ -13,6 +13,8 @@ export interface BenchRecord {
   readonly lifts?: number;
   /** Minutes of tapping; 0 where it was passed over. */
   readonly tapping?: number;
+  /** Minutes of work for each mould. */
+  readonly each?: number;
 }
 
 const PLACED: readonly StepKind[] = ['fill', 'press'];
@@ -37,7 +39,9 @@ export function benchRecordOf(steps: readonly Step[], { times }: Run, part: numb
   });
   const taps = timed.filter(({ kind }) => kind === 'tap');
   const tapping = own.some(({ kind }) => kind === 'tap') ? taps.reduce((sum, { start, end }) => sum + (end - start) / MINUTE, 0) : undefined; // prettier-ignore
+  const worked = timed.reduce((sum, { start, end }) => sum + (end - start) / MINUTE, 0);
   return {
+    each: worked / moulds.size,
     ...(placing.length > 0 && { placing: Math.max(...placing) }),
     ...(waits.length > 0 && { liftWait: Math.max(...waits) }),
     lifts: Math.max(...placed.map(({ lift }) => lift?.of ?? 1)),

@@ -168,6 +168,8 @@ function tellMade(event: CastEvent): Message {
       return fittingWords[event.fitting];
     case 'came-later':
       return msg('ui.eventCameLater', { later: laterWords[event.came], note: noteAfter(event.note) });
+    case 'colour-seen':
+      return msg('ui.eventColourSeen', { difference: fixed(event.difference, 1) });
     case 'fault-seen':
       return msg('ui.eventFaultSeen', {
         fault: faultName(event.fault),

@@ -1,12 +1,12 @@
 import { useState, type KeyboardEvent, type MouseEvent } from 'react';
 import type { PhotoPixels } from '@dewpot/core/photos';
 import { pickColour, type PixelPoint, type Reference } from '@dewpot/core/tints';
-import { Choice } from '../ui/choice';
-import { FileButton } from '../ui/file-button';
-import { pixelsOf, useAddress } from '../ui/picture';
-import { Wrong } from '../ui/wrong';
-import { firstIssue } from '../ui/input-error-message';
-import { useSay } from '../ui/say';
+import { Choice } from './choice';
+import { FileButton } from './file-button';
+import { pixelsOf, useAddress } from './picture';
+import { Wrong } from './wrong';
+import { firstIssue } from './input-error-message';
+import { useSay } from './say';
 
 /** A colour out of a photo, and how far it can be relied on. */
 export interface PhotoColour {

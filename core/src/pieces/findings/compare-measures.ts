@@ -1,0 +1,42 @@
+import { compareMeans, type MeansCompared } from './compare-means.js';
+import type { Confounded } from './confounding.js';
+import { measures, type FindingRecord, type Measure } from './finding-record.js';
+import { FEWEST } from './verdict.js';
+
+/** Two ways by what was measured of their casts: the smaller mean is better. */
+export interface WaysMeasured extends MeansCompared {
+  readonly measure: Measure;
+  readonly a: { readonly way: string; readonly casts: number };
+  readonly b: { readonly way: string; readonly casts: number };
+  readonly confounded: readonly Confounded[];
+}
+
+/** What is the better the smaller it is: of a mass, how far off what was expected it is, as a share. */
+const offOf = (measure: Measure, value: number): number => (measure === 'mass' ? Math.abs(value - 1) : value);
+
+const valuesOf = (measure: Measure, casts: readonly FindingRecord[]): number[] =>
+  casts.flatMap(({ measured }) => {
+    const value = measured[measure];
+    return value === undefined ? [] : [offOf(measure, value)];
+  });
+
+/** Every pair of ways by every measure of which both have enough casts. Handbook 20, "Two ways". */
+export function measuredPairs(
+  groups: readonly (readonly [way: string, casts: readonly FindingRecord[]])[],
+  confounded: (a: readonly FindingRecord[], b: readonly FindingRecord[]) => readonly Confounded[],
+): WaysMeasured[] {
+  return measures.flatMap((measure) => {
+    const known = groups
+      .map(([way, casts]) => ({ way, casts, values: valuesOf(measure, casts) }))
+      .filter(({ values }) => values.length >= FEWEST);
+    return known.flatMap((a, i) =>
+      known.slice(i + 1).map((b) => ({
+        measure,
+        a: { way: a.way, casts: a.values.length },
+        b: { way: b.way, casts: b.values.length },
+        ...compareMeans(a.values, b.values),
+        confounded: confounded(a.casts, b.casts),
+      })),
+    );
+  });
+}
