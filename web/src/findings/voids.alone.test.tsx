@@ -99,10 +99,14 @@ describe('voids on a photo', () => {
     expect(await screen.findByRole('alert')).toHaveTextContent('The patch');
   });
 
-  it('are kept as a grade with the cast that they were counted for', async () => {
+  it('are kept with the cast that they were counted for, and the photo with them', async () => {
     const sent = await open('/findings/voids?cast=id-1a');
     await userEvent.click(screen.getByRole('button', { name: 'Find voids' }));
     await userEvent.click(await screen.findByRole('button', { name: /^Keep grade/ }));
-    expect(sent.find(({ method }) => method === 'POST')).toMatchObject({ path: 'casts/id-1a/events', body: { type: 'bubbles', face: 'face' } }); // prettier-ignore
+    expect(await screen.findByRole('link', { name: 'Put another face beside it' })).toHaveAttribute('href', '/findings/faces?cast=id-1a'); // prettier-ignore
+    const [told, photo] = sent.filter(({ method }) => method === 'POST');
+    const patch = { x: 0.2, y: 0.2, width: 0.6, height: 0.6 };
+    expect(told).toMatchObject({ path: 'casts/id-1a/events', body: { type: 'bubbles', face: 'face', counted: { patch, across: expect.closeTo(128.4, 0) } } }); // prettier-ignore
+    expect(photo?.path).toBe(`casts/id-1a/pictures?event=${(told?.body as { id: string }).id}`);
   });
 });

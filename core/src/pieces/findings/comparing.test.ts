@@ -76,6 +76,20 @@ describe('many comparisons', () => {
     }); // prettier-ignore
   });
 
+  it('look at what was measured too, and count that among them', () => {
+    const measured = (id: number, cover: string, mass: number, voids?: number) => ({ ...record(id, true, { cover }), measured: { mass, ...(voids !== undefined && { voids }) } }); // prettier-ignore
+    const casts = [0, 1, 2, 3, 4, 5].flatMap((i) => [
+      measured(i, 'none', i % 2 ? 1.1 + i / 1000 : 0.9 - i / 1000, 0.02),
+      measured(20 + i, 'bag', i % 2 ? 1.01 + i / 1000 : 0.99 - i / 1000),
+    ]);
+    const { tables, comparisons } = compareWays(casts);
+    expect(comparisons).toBe(1);
+    const [found, ...others] = tables[0]!.measured;
+    expect(others).toEqual([]);
+    expect(found).toMatchObject({ measure: 'mass', a: { way: 'none', casts: 6 }, better: 'b', verdict: 'says' });
+    expect(found?.means[1]).toBeCloseTo(0.0125, 9);
+  });
+
   it('say in at most 5 % and lean in at most 20 % of tables where nothing is so', () => {
     const words = { says: 0, leans: 0, all: 0 };
     for (let seed = 1; seed <= 150; seed++) {

@@ -52,7 +52,13 @@ describe('how a mix was placed', () => {
 
   it('is told by the clock of its run', () => {
     const run = timed({ m: [0, 5], f1: [6, 8], t1: [8, 9], f2: [24, 30] });
-    expect(benchRecordOf(steps, run, 0)).toEqual({ placing: 30 / 40, liftWait: 16 / 60, lifts: 2, tapping: 1 });
+    expect(benchRecordOf(steps, run, 0)).toEqual({
+      each: 14,
+      placing: 30 / 40,
+      liftWait: 16 / 60,
+      lifts: 2,
+      tapping: 1,
+    });
   });
 
   it('knows nothing without a run, and that nothing was tapped', () => {
@@ -131,5 +137,19 @@ describe('what a cast stood under', () => {
   it('weighs soon after demoulding against what was expected', () => {
     expect(gatherRecord(cast([poured, clean, event(31, { type: 'weighed', mass: 5100, step: 5 })])).measured).toEqual({ mass: 1.02 }); // prettier-ignore
     expect(gatherRecord(cast([poured, clean, event(90, { type: 'weighed', mass: 4800, step: 5 })])).measured).toEqual({}); // prettier-ignore
+  });
+
+  it('takes the latest count of voids and the latest colour that were not taken back', () => {
+    const counted = (share: number) => ({ share, per100: 4, patch: { x: 0, y: 0, width: 1, height: 1 }, across: 60 });
+    const seen = (difference: number) => event(50, { type: 'colour-seen', colour: '#888888', wanted: '#999999', difference }); // prettier-ignore
+    const wrong = seen(9);
+    const { measured } = gatherRecord(cast([
+      poured, clean,
+      event(40, { type: 'bubbles', face: 'face', grade: 4, counted: counted(0.02) }),
+      event(41, { type: 'bubbles', face: 'face', grade: 3, counted: counted(0.004) }),
+      event(42, { type: 'bubbles', face: 'rim', grade: 2 }),
+      seen(2.5), wrong, event(52, { type: 'voided', event: wrong.id }),
+    ])); // prettier-ignore
+    expect(measured).toEqual({ voids: 0.004, colour: 2.5 });
   });
 });
