@@ -48,7 +48,7 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     ['findings', '/findings'],
     ['voids', '/findings/voids'],
     ['faces', '/findings/faces'],
-    ['colour of a face', `/findings/colour?cast=${drying.id}`],
+    ['colour of a face', `/findings/colour?cast=${drying!.id}`],
     ['what was learned', '/findings/learned'],
     ['season', '/findings/season'],
     ['what a piece costs', '/findings/money'],

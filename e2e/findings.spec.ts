@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { CastRow, Page as PageOf, PourView } from '@dewpot/contract';
 import type { Page } from '@playwright/test';
 import { wholePours } from '../scripts/lib/whole-pours.mjs';
-import { enterDemo, expect, test } from './house.js';
+import { castsOf, enterDemo, expect, test } from './house.js';
 
 /** The cast of the demo that cracked in a heatwave. */
 async function cracked(page: Page): Promise<CastRow> {
@@ -76,15 +76,24 @@ async function drawnFace(page: Page): Promise<Buffer> {
   return Buffer.from(base64, 'base64');
 }
 
-test('voids are counted on a photo by a known length, corrected by a tap, and kept with their cast', async ({ page }) => {
-  await enterDemo(page);
-  const bowl = await cracked(page);
-  await page.goto(`/findings/voids?cast=${bowl.id}`);
+/** Opens the counting of voids for a cast, with a drawn photo. */
+async function countVoids(page: Page, castId: string): Promise<void> {
+  await page.goto(`/findings/voids?cast=${castId}`);
   await page.getByLabel('Choose a photo').setInputFiles({ name: 'face.png', mimeType: 'image/png', buffer: await drawnFace(page) });
   // The two ends stand 240 px apart: 24 mm at this photo's scale.
   await page.getByLabel('Length between the two ends').fill('24');
   await page.getByLabel('Length between the two ends').press('Enter');
   await page.getByRole('button', { name: 'Find voids' }).click();
+} // prettier-ignore
+
+test('voids are counted on a photo, corrected by a tap, kept with their cast, and put beside those of another', async ({ page }) => {
+  await enterDemo(page);
+  const bowl = await cracked(page);
+  const other = (await castsOf(page.request)).find(({ id, stage }) => stage === 'drying' && id !== bowl.id)!;
+  await countVoids(page, other.id);
+  await page.getByRole('button', { name: /^Keep grade 5/ }).click();
+  await expect(page.getByText('Grade 5 recorded.')).toBeVisible();
+  await countVoids(page, bowl.id);
   const counted = page.getByRole('region', { name: 'Voids on a photo' });
   await expect(counted.getByText('Grade 5 of 5')).toBeVisible();
   const photo = page.getByRole('group', { name: 'The photo with 5 voids marked' });
@@ -93,7 +102,14 @@ test('voids are counted on a photo by a known length, corrected by a tap, and ke
   await page.mouse.click(box.x + (200 / 600) * box.width, box.y + (200 / 600) * box.height);
   await expect(page.getByRole('group', { name: 'The photo with 4 voids marked' })).toBeVisible();
   await counted.getByRole('button', { name: 'Keep grade 5 with the cast' }).click();
-  await expect(page.getByText('Grade 5 recorded.')).toBeVisible();
+  await page.getByRole('link', { name: 'Put another face beside it' }).click();
+  const faces = page.getByRole('img', { name: `The faces of ${bowl.code} and ${other.code}, one over the other` });
+  await expect(faces).toBeVisible();
+  const left = page.getByRole('region', { name: 'On the left' });
+  await expect(left).toContainText('Grade 5 of 5');
+  await page.getByRole('slider', { name: 'Slide between the two faces' }).press('End');
+  // Four voids of 4 mm are left of this one: the edge stands where the patch ends.
+  await expect(faces.locator('line')).toHaveAttribute('x1', /^3[56]/);
 }); // prettier-ignore
 
 test('a trial of two releases goes from its plan over a pour to the usual way', async ({ page }) => {
@@ -126,6 +142,45 @@ test('a trial of two releases goes from its plan over a pour to the usual way', 
   await expect(page.getByText(/is the usual way since/)).toBeVisible();
   await page.goto('/pours/new');
   await expect(page.getByText(/5 % waste, .*soap/)).toBeVisible();
+});
+
+test('what was learned stands beside the handbook, is forgotten, and counts again', async ({ page }) => {
+  await enterDemo(page);
+  await page.goto('/findings');
+  await page.getByRole('link', { name: 'What was learned' }).click();
+  const drying = page.getByRole('region', { name: 'Pace of drying' });
+  await expect(drying.getByRole('img').first()).toBeVisible();
+  const forget = drying.getByRole('button', { name: /^Forget what was learned of / });
+  const before = await forget.count();
+  await forget.first().click();
+  await expect(drying.getByText(/no longer count/)).toBeVisible();
+  await expect(forget).toHaveCount(before - 1);
+  await drying.getByRole('button', { name: 'Count them again' }).click();
+  await expect(forget).toHaveCount(before);
+});
+
+test('a price is made of what a piece costs, with sending by its mass', async ({ page }) => {
+  await enterDemo(page);
+  await page.goto('/findings');
+  await page.getByRole('link', { name: 'What a piece costs' }).click();
+  const costs = page.getByRole('region', { name: 'What a piece costs' });
+  await expect(costs).toContainText('Ask for it');
+  const asked = async () => (await costs.textContent())!.match(/Ask for it€([\d.]+)/)![1];
+  const before = Number(await asked());
+  const type = async (label: string, value: string) => {
+    await page.getByLabel(label).fill(value);
+    await page.getByLabel(label).press('Tab');
+  };
+  await type('An hour of your work', '15');
+  await expect.poll(async () => Number(await asked())).toBeGreaterThan(before);
+  await page.getByRole('button', { name: 'Another band' }).click();
+  await type('Costs, band 1', '4.5');
+  await page.getByRole('button', { name: 'Another band' }).click();
+  await type('Costs, band 2', '7.6');
+  await expect(costs).toContainText(/Packed it weighs .* and is sent for €(4\.50|7\.60)/);
+  await page.getByRole('button', { name: /^Save/ }).click();
+  await page.reload();
+  await expect(page.getByLabel('Costs, band 2')).toHaveValue('7.6');
 });
 
 test('a season is told by its figures, taken out as a table and as a report', async ({ page }) => {

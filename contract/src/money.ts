@@ -23,6 +23,8 @@ export class CostingInput implements Costing {
   @IsOptional() @Money() packing?: number;
   @IsOptional() @Minutes() minutes?: number;
   @IsOptional() @Minutes() laterMinutes?: number;
+  @IsOptional() @Whole(0, 10_000) evenings?: number;
+  @IsOptional() @Money() evening?: number;
   @Version() version: number;
 }
 

@@ -279,7 +279,7 @@ async function pourAndFollow(
   for (const item of chosen) {
     const alike = all.filter(({ mouldId }) => mouldId === item.mouldId);
     for (const [castId, events] of livesOf(alike, now, random, bare)) {
-      for (const event of events) await records.record(castId, keyed(event), personId, now);
+      await records.recordAll(castId, events.map(keyed), personId, now);
     }
   }
 }

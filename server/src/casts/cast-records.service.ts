@@ -35,6 +35,8 @@ import { lockPours } from './lock-pours.js';
 
 /** Events after which the pieces that were inferred from a cast are judged again. */
 const tellsOthers: readonly CastEvent['type'][] = ['weighed', 'voided', 'wetted', 'rinsed', 'uncovered', 'decorated'];
+/** Events that are judged by how dry a cast is. */
+const goesByDryness: readonly CastEvent['type'][] = ['weighed', 'decorated', 'coated'];
 /** Events that tell what became of an overridden coat. */
 const teachesSealing: readonly CastEvent['type'][] = ['coated', 'checked', 'came-later', 'voided'];
 
@@ -54,6 +56,19 @@ function checkUndo(event: CastEvent, events: readonly CastEvent[]): void {
 
 /** What a coat keeps of its product: the sheet as it is now, and the lot that it comes from. */
 const ofProduct = ({ sealer: product, lotId }: Product) => ({ product, sealer: product.kind, ...(lotId && { lotId }) });
+
+/** An event that was taken in, and the product of the store that it used. */
+interface Taken {
+  readonly event: CastEvent;
+  readonly product: Product | undefined;
+}
+
+/** A cast as its life has come to be; how dry it is has still to be judged. */
+const withLife = (row: CastEntity, life: Life): CastEntity => ({
+  ...row,
+  ...listedBy(row.snapshot, life),
+  projection: { ...row.projection, life },
+});
 
 /** What colour a face is, beside the one that was wanted. */
 const seenColour = (input: ColourSeenInput, wanted: string) => ({
@@ -77,38 +92,53 @@ export class CastRecordsService {
   ) {}
 
   /** Appends an event to a cast's life. What happens to the casts of one pour at once is taken in one after the other. The same event sent twice is one. @throws InputError, ProblemError */
-  async record(castId: string, input: CastEventTold, personId: string | null, now: number): Promise<void> {
-    const row = await this.locked(castId);
-    const events = await this.events(castId);
-    if (events.some(({ id }) => id === input.id)) return;
-    const product = await this.products.of('materialId' in input ? input.materialId : undefined, input.at);
-    const event = await this.filledIn(input, row, product, now);
-    appendEvent(events, event, row.expected, now);
-    checkUndo(event, events);
-    const kept = await this.append(row, events, await this.judged(event, row, product), personId, now);
-    await this.teach(event, kept, product, now);
+  record(castId: string, input: CastEventTold, personId: string | null, now: number): Promise<void> {
+    return this.recordAll(castId, [input], personId, now);
   }
+
+  /** Appends events to a cast's life in their order, all of them or none. What they teach others is taken in after the last. @throws InputError, ProblemError */
+  async recordAll(castId: string, inputs: readonly CastEventTold[], personId: string | null, now: number): Promise<void> {
+    let row = await this.locked(castId);
+    const before = await this.events(castId);
+    let events = before;
+    let isJudged = true;
+    const taken: Taken[] = [];
+    for (const input of inputs) {
+      if (events.some(({ id }) => id === input.id)) continue;
+      if (!isJudged && goesByDryness.includes(input.type)) row = await this.judgedAnew(row, now);
+      const product = await this.products.of('materialId' in input ? input.materialId : undefined, input.at);
+      const filled = await this.filledIn(input, row, product, now);
+      appendEvent(events, filled, row.expected, now);
+      checkUndo(filled, events);
+      const event = await this.judged(filled, row, product);
+      events = appendEvent(events, event, row.expected, now);
+      row = withLife(row, lifeOf(events));
+      isJudged = false;
+      taken.push({ event, product });
+    }
+    if (taken.length === 0) return;
+    const kept = await this.append(row, events.slice(before.length), personId, now);
+    await this.teach(taken, kept, now);
+  } // prettier-ignore
 
   /** Appends an event of the application's own making, such as a part's joining. @throws InputError, ProblemError */
   async recordOwn(castId: string, event: CastEvent, personId: string | null, now: number): Promise<void> {
     const row = await this.locked(castId);
-    await this.append(row, await this.events(castId), event, personId, now);
+    const after = appendEvent(await this.events(castId), event, row.expected, now);
+    await this.append(withLife(row, lifeOf(after)), [event], personId, now);
   }
 
-  private async append(
-    row: CastEntity,
-    events: readonly CastEvent[],
-    event: CastEvent,
-    personId: string | null,
-    now: number,
-  ): Promise<CastEntity> {
-    const after = appendEvent(events, event, row.expected, now);
+  /** Keeps new events of a cast, and what all of its events come to. */
+  private async append(row: CastEntity, fresh: readonly CastEvent[], personId: string | null, now: number): Promise<CastEntity> {
     const { workshopId } = this.rows;
-    await this.rows
-      .of(CastEventEntity)
-      .insert({ id: event.id, workshopId, castId: row.id, personId, event: event as object });
+    const told = fresh.map((event) => ({ id: event.id, workshopId, castId: row.id, personId, event: event as object }));
+    await this.rows.of(CastEventEntity).insert(told);
     // What findings know of it is gathered again when somebody asks.
-    return { ...(await this.keep(row, lifeOf(after), now, undefined, { finding: null })), finding: null };
+    return { ...(await this.keep(row, row.projection.life, now, undefined, { finding: null })), finding: null };
+  } // prettier-ignore
+
+  private async judgedAnew(row: CastEntity, now: number): Promise<CastEntity> {
+    return { ...row, projection: { ...row.projection, dry: await this.dryness.summary(row, now) } };
   }
 
   private async locked(castId: string): Promise<CastEntity> {
@@ -229,13 +259,15 @@ export class CastRecordsService {
     return event;
   }
 
-  /** What an event teaches beyond its own cast. */
-  private async teach(event: CastEvent, kept: CastEntity, product: Product | undefined, now: number): Promise<void> {
-    if (event.type === 'demoulded' || event.type === 'voided') await this.demoulds.learn(kept);
-    if (event.type === 'coated' && event.volume !== undefined && product)
-      await this.products.use(product, event.volume, event.at);
-    if (tellsOthers.includes(event.type)) await this.judgeSiblings(kept, now);
-    if (teachesSealing.includes(event.type) && (await this.lessons.learn(kept))) await this.refits.ask();
+  /** What events teach beyond their own cast. */
+  private async teach(taken: readonly Taken[], kept: CastEntity, now: number): Promise<void> {
+    const some = (types: readonly CastEvent['type'][]) => taken.some(({ event }) => types.includes(event.type));
+    if (some(['demoulded', 'voided'])) await this.demoulds.learn(kept);
+    for (const { event, product } of taken)
+      if (event.type === 'coated' && event.volume !== undefined && product)
+        await this.products.use(product, event.volume, event.at);
+    if (some(tellsOthers)) await this.judgeSiblings(kept, now);
+    if (some(teachesSealing) && (await this.lessons.learn(kept))) await this.refits.ask();
   }
 
   /** Judges the casts again that are inferred from this one: those that others are weighed for. */

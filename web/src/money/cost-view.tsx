@@ -1,4 +1,5 @@
-import { priceFor, sending, type PieceCost, type PieceFacts } from '@dewpot/core/money';
+import { Link } from 'react-router';
+import { gainOfCopy, priceFor, sending, type Costing, type PieceCost, type PieceFacts } from '@dewpot/core/money';
 import type { PricingInput } from '@dewpot/contract';
 import { FigureWorking } from '../ui/figure-working';
 import { useSay } from '../ui/say';
@@ -6,11 +7,12 @@ import { useSay } from '../ui/say';
 interface CostProps {
   readonly cost: PieceCost;
   readonly facts: PieceFacts;
+  readonly costing: Costing;
   readonly pricing: PricingInput;
 }
 
 /** What a piece costs by its parts, what to ask for it, and what it costs to send. */
-export function CostView({ cost, facts, pricing }: CostProps) {
+export function CostView({ cost, facts, costing, pricing }: CostProps) {
   const say = useSay();
   const money = (value: number) => say.quantity(value, 'money');
   const { price, lowest } = priceFor(cost.cost.value, cost.materials, Math.min(0.95, Math.max(0, pricing.margin)));
@@ -28,6 +30,7 @@ export function CostView({ cost, facts, pricing }: CostProps) {
         {say('money.goodOnRecord', { good: facts.good, casts: facts.casts, share: say.quantity(100 * cost.goodShare, '%', 0) })}
       </p>
       <Sending facts={facts} pricing={pricing} />
+      <AnotherCopy costing={costing} />
     </>
   );
 } // prettier-ignore
@@ -76,4 +79,13 @@ function Sending({ facts: { dry }, pricing: { bands } }: Pick<CostProps, 'facts'
       {lighter && say('money.lighterSaves', { share: say.quantity(100 * lighter.share, '%', 0), saves: say.quantity(lighter.saves, 'money') })}
     </p>
   );
+} // prettier-ignore
+
+/** Whether another copy of the mould pays by the evenings that it saves. */
+function AnotherCopy({ costing: { price = 0, evenings = 0, evening = 0 } }: Pick<CostProps, 'costing'>) {
+  const say = useSay();
+  if (!(price > 0 && evenings > 0 && evening > 0)) return <p className="quiet text-sm">{say('money.copyAsk')} <Link className="link" to="/calendar">{say('money.toCalendar')}</Link></p>;
+  const gain = gainOfCopy({ price, sessions: evenings, worth: evening });
+  const money = (value: number) => say.quantity(value, 'money');
+  return <p>{say(gain > 0 ? 'money.copyPays' : 'money.copyDoesNot', { evenings, price: money(price), gain: money(Math.abs(gain)) })}</p>;
 } // prettier-ignore

@@ -12,6 +12,8 @@ export const costFields: readonly { readonly key: keyof Costing; readonly label:
   { key: 'packing', label: msg('money.askPacking') },
   { key: 'minutes', label: msg('money.askMinutes') },
   { key: 'laterMinutes', label: msg('money.askLater') },
+  { key: 'evenings', label: msg('money.askEvenings') },
+  { key: 'evening', label: msg('money.askEvening') },
 ];
 
 /** What is asked of the workshop. `per`: how many of what is asked make one of what is kept. */

@@ -51,7 +51,7 @@ export function PieceCosting({ mouldId, known: { facts, costing } }: { mouldId: 
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
       <section className="card-slab space-y-4 lg:order-2" aria-label={say('money.whatItCosts')}>
-        {cost ? <CostView cost={cost} facts={facts} pricing={pricing} /> : <p role="alert">{say('money.cannotBe')}</p>}
+        {cost ? <CostView cost={cost} facts={facts} costing={draft} pricing={pricing} /> : <p role="alert">{say('money.cannotBe')}</p>}
       </section>
       <form className="card-slab space-y-4" noValidate onSubmit={(event) => { event.preventDefault(); void keep().catch(() => undefined); }}>
         <h2 className="text-xl">{say('money.besideTheRecord')}</h2>

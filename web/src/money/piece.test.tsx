@@ -48,6 +48,18 @@ describe('what a piece costs', () => {
     expect(costs()).toHaveTextContent('heavier than all bands');
   }); // prettier-ignore
 
+  it('tells whether another copy of the mould pays by the evenings that it saves', async () => {
+    fakeServer({ 'money/piece': known });
+    renderScreen(<PiecePage />);
+    await screen.findByText(/to see whether it pays/);
+    for (const [label, value] of [['A copy of the mould costs', '30'], ['Evenings that another copy saves', '3'], ['What an evening is worth', '20']] as const) await type(label, value); // prettier-ignore
+    expect(costs()).toHaveTextContent(
+      'Another copy for €30.00 pays: the 3 evenings that it saves are worth €30.00 more.',
+    );
+    await type('Evenings that another copy saves', '1');
+    expect(costs()).toHaveTextContent('does not pay: it costs €10.00 more than the evening that it saves is worth.');
+  });
+
   it('is kept with the workshop’s prices, and not where something cannot be', async () => {
     const sent = fakeServer({ 'money/piece': known, 'PUT workshop': session });
     renderScreen(<PiecePage />);

@@ -31,6 +31,9 @@ export interface Costing {
   /** Where the bench was not timed, or otherwise. */
   readonly minutes?: number;
   readonly laterMinutes?: number;
+  /** Sessions that another copy saves, by the calendar, and what an evening is worth. */
+  readonly evenings?: number;
+  readonly evening?: number;
 }
 
 /** Cycles of a copy where nothing was told. */
