@@ -6,7 +6,7 @@ import { Client } from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { prepareDatabase } from '@dewpot/server';
 import { startServer, visitor, type Agent, type Harness } from '../../server/test/harness.js';
-import { fillDemo } from './fill.js';
+import { demoDatabase, FILLING } from './testing/demo-database.js';
 
 interface Cluster {
   readonly directory: string;
@@ -19,13 +19,12 @@ interface Scripts {
   readonly restore: (url: string, file: string, options?: { overwrite?: boolean }) => Promise<object>;
 }
 
-/** A fixed day in autumn: the season before it is the same at each run. */
-const NOW = Date.UTC(2026, 9, 14, 10);
-
 let scripts: Scripts;
 let parent: string;
-let first: Cluster;
-let second: Cluster;
+/** Owners' addresses of the workshop that is backed up, and of a cluster that it is restored in. */
+let first: string;
+let second: string;
+let other: Cluster;
 beforeAll(async () => {
   // The scripts of the start are plain JavaScript.
   const script = async (name: string) =>
@@ -33,16 +32,12 @@ beforeAll(async () => {
   scripts = { ...(await script('postgres')), ...(await script('backups')) } as Scripts;
   parent = mkdtempSync(join(tmpdir(), 'dewpot-backup-test-'));
   chmodSync(parent, 0o755);
-  const cluster = (name: string) => scripts.startCluster({ directory: join(parent, name), throwaway: true });
-  first = await cluster('first');
-  second = await cluster('second');
-  const harness = await startServer({ ownerUrl: first.url('postgres') });
-  await fillDemo(harness.app, NOW);
-  await harness.close();
-}, 120_000);
+  other = await scripts.startCluster({ directory: join(parent, 'other'), throwaway: true });
+  second = other.url('postgres');
+  first = await demoDatabase();
+}, FILLING);
 afterAll(async () => {
-  await first.stop();
-  await second.stop();
+  await other.stop();
   rmSync(parent, { recursive: true, force: true });
 });
 
@@ -95,49 +90,47 @@ async function answers(agent: Agent): Promise<unknown[]> {
 describe('a backup', () => {
   it('restores into a fresh cluster: every table, and ten answers', async () => {
     const file = join(parent, 'yard.backup');
-    expect((await scripts.backUp(first.url('postgres'), file)).bytes).toBeGreaterThan(10_000);
-    await prepareDatabase(second.url('postgres'));
-    await scripts.restore(second.url('postgres'), file);
-    await prepareDatabase(second.url('postgres'));
-    expect(await everything(second.url('postgres'))).toEqual(await everything(first.url('postgres')));
-    const [one, two] = await Promise.all(
-      [first, second].map((cluster) => startServer({ ownerUrl: cluster.url('postgres') })),
-    );
+    expect((await scripts.backUp(first, file)).bytes).toBeGreaterThan(10_000);
+    await prepareDatabase(second);
+    await scripts.restore(second, file);
+    await prepareDatabase(second);
+    expect(await everything(second)).toEqual(await everything(first));
+    const [one, two] = await Promise.all([first, second].map((ownerUrl) => startServer({ ownerUrl })));
     expect(await answers(await inDemo(two!))).toEqual(await answers(await inDemo(one!)));
     await Promise.all([one!.close(), two!.close()]);
   });
 
   it('replaces neither a file nor workshops unless it is told to', async () => {
     const file = join(parent, 'again.backup');
-    await scripts.backUp(second.url('postgres'), file);
-    await expect(scripts.backUp(second.url('postgres'), file)).rejects.toThrow('--overwrite');
-    await expect(scripts.restore(second.url('postgres'), file)).rejects.toThrow('holds workshops already');
-    const before = await everything(second.url('postgres'));
-    await scripts.restore(second.url('postgres'), file, { overwrite: true });
-    expect(await everything(second.url('postgres'))).toEqual(before);
+    await scripts.backUp(second, file);
+    await expect(scripts.backUp(second, file)).rejects.toThrow('--overwrite');
+    await expect(scripts.restore(second, file)).rejects.toThrow('holds workshops already');
+    const before = await everything(second);
+    await scripts.restore(second, file, { overwrite: true });
+    expect(await everything(second)).toEqual(before);
   });
 
   it('that is damaged, of another version, or none at all is refused, and nothing is changed', async () => {
     const file = join(parent, 'whole.backup');
-    await scripts.backUp(second.url('postgres'), file);
+    await scripts.backUp(second, file);
     const bytes = readFileSync(file);
     const damaged = Buffer.from(bytes);
     damaged[bytes.length - 40]! ^= 0xff;
     writeFileSync(join(parent, 'damaged.backup'), damaged);
     writeFileSync(join(parent, 'newer.backup'), bytes.toString('latin1').replace('"version":1', '"version":9'), 'latin1');
     writeFileSync(join(parent, 'none.backup'), 'not a backup');
-    const before = await everything(second.url('postgres'));
+    const before = await everything(second);
     for (const [name, why] of [['damaged', 'damaged'], ['newer', 'version 9'], ['none', 'no backup'], ['missing', 'no file']])
-      await expect(scripts.restore(second.url('postgres'), join(parent, `${name}.backup`), { overwrite: true })).rejects.toThrow(why);
-    expect(await everything(second.url('postgres'))).toEqual(before);
+      await expect(scripts.restore(second, join(parent, `${name}.backup`), { overwrite: true })).rejects.toThrow(why);
+    expect(await everything(second)).toEqual(before);
   }); // prettier-ignore
 });
 
 it('a copy of a stopped data folder starts, and holds what the first one held', async () => {
-  const before = await everything(first.url('postgres'));
-  await first.stop();
+  const before = await everything(second);
+  await other.stop();
   const copy = join(parent, 'copy');
-  cpSync(first.directory, copy, { recursive: true });
+  cpSync(other.directory, copy, { recursive: true });
   if (process.getuid?.() === 0) spawnSync('chown', ['-R', 'postgres:', copy]);
   const third = await scripts.startCluster({ directory: copy, throwaway: true });
   expect(await everything(third.url('postgres'))).toEqual(before);

@@ -3,19 +3,15 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { MouldsService, PoursService, People, WorkshopContext, CastsService, MaterialsService } from '@dewpot/server';
 import { MOST_ON_PAGE, type CastRow } from '@dewpot/contract';
 import { startServer, type Harness } from '../../server/test/harness.js';
-import { fillDemo } from './fill.js';
 import { season } from './season.js';
-
-/** A fixed day in autumn: the season before it is the same at each run. */
-const NOW = Date.UTC(2026, 9, 14, 10);
+import { DEMO_NOW, demoDatabase, FILLING } from './testing/demo-database.js';
 
 let harness: Harness;
 let casts: readonly CastRow[];
 beforeAll(async () => {
-  harness = await startServer();
-  await fillDemo(harness.app, NOW);
+  harness = await startServer({ ownerUrl: await demoDatabase() });
   ({ rows: casts } = await inDemo(() => harness.app.get(CastsService).page({ size: MOST_ON_PAGE })));
-});
+}, FILLING);
 afterAll(() => harness.close());
 
 async function inDemo<T>(work: () => Promise<T>): Promise<T> {
@@ -45,7 +41,7 @@ describe('the demo workshop', () => {
     for (const { id } of casts.slice(-12)) {
       const { events } = await inDemo(() => harness.app.get(CastsService).detail(id));
       for (const event of events) {
-        expect(event.at).toBeLessThanOrEqual(NOW);
+        expect(event.at).toBeLessThanOrEqual(DEMO_NOW);
         if (event.type === 'coated') expect(event.overridden).toBeUndefined();
         if (event.type === 'demoulded') expect(event.equivalentAge).toBeGreaterThan(5);
       }

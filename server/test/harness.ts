@@ -28,7 +28,7 @@ export interface Harness {
 }
 
 /** Makes a database of its own in the cluster of this run, a copy of `from` or empty; answers its owner's address. */
-async function newDatabase(from = 'template1'): Promise<string> {
+export async function newDatabase(from = 'template1'): Promise<string> {
   const cluster = process.env.DEWPOT_TEST_CLUSTER!;
   const name = `test_${randomBytes(6).toString('hex')}`;
   const client = new Client({ connectionString: cluster });
