@@ -1,18 +1,18 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { fromHandbook, groupOfKind, type LearnedFigure } from '@dewpot/core/findings';
 import { useForget } from '../api/learned';
 import { Button } from '../ui/button';
 import { FigureWorking } from '../ui/figure-working';
-import { Fold } from '../ui/fold';
 import { exactTime } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useSay } from '../ui/say';
 import { useUnits } from '../ui/units';
 import { learnedOf, recordPath } from './learned-words';
-import { RecordStrip } from './record-strip';
+import { RecordStrip, type Range } from './record-strip';
 
 /** One learned figure: how far it stands from the handbook, what it rests on, and how to forget that. */
-export function LearnedLine({ figure: learned }: { figure: LearnedFigure }) {
+export function LearnedLine({ figure: learned, range }: { figure: LearnedFigure; range: Range }) {
   const say = useSay();
   const units = useUnits();
   const { kind, of, figure, handbook, records, since } = learned;
@@ -35,45 +35,46 @@ export function LearnedLine({ figure: learned }: { figure: LearnedFigure }) {
           </span>
         </span>
       </div>
-      <RecordStrip figure={learned} label={say('findings.stripOf', { name, value, usual, records: records.length })} />
+      <RecordStrip figure={learned} range={range} label={say('findings.stripOf', { name, value, usual, records: records.length })} />
       {since !== undefined && (
         <p className="text-sm">
           {say('findings.forgottenBefore', { when: exactTime(since), records: records.length - counting })}
         </p>
       )}
-      <FigureWorking figure={figure} />
-      <Fold
-        title={say('findings.records')}
-        state={say('findings.recordsOf', { counting, others: records.length - counting })}
-      >
-        <Records learned={learned} />
-      </Fold>
-      <div className="flex flex-wrap gap-2">
-        {counting > 0 && <Button size="low" className="text-sm" aria-label={say('findings.forgetOf', { name })} disabled={forget.isPending} onClick={() => change(true)}>{say('findings.forget')}</Button>}
-        {since !== undefined && <Button size="low" className="text-sm" disabled={forget.isPending} onClick={() => change(false)}>{say('findings.countAgain')}</Button>}
+      <div className="flex flex-wrap items-start gap-x-5">
+        <FigureWorking figure={figure} />
+        <Records learned={learned} told={say('findings.recordsOf', { counting, others: records.length - counting })} />
+        <span className="ml-auto flex flex-wrap gap-2">
+          {since !== undefined && <Button size="low" className="text-sm" disabled={forget.isPending} onClick={() => change(false)}>{say('findings.countAgain')}</Button>}
+          {counting > 0 && <Button size="low" className="text-sm" aria-label={say('findings.forgetOf', { name })} disabled={forget.isPending} onClick={() => change(true)}>{say('findings.forget')}</Button>}
+        </span>
       </div>
       <Failure error={forget.error} />
     </li>
   );
 } // prettier-ignore
 
-/** The records that a figure rests on, the newest first. */
-function Records({ learned: { kind, figure, records } }: { learned: LearnedFigure }) {
+/** The records that a figure rests on, the newest first; opened beneath it. */
+function Records({ learned: { kind, figure, records }, told }: { learned: LearnedFigure; told: string }) {
   const say = useSay();
   const units = useUnits();
+  const [open, setOpen] = useState(false);
   const group = groupOfKind[kind];
   return (
-    <ul className="text-sm">
-      {records.toReversed().map(({ id, label, at, shows, counts }) => (
-        <li key={`${id} ${at}`} className={counts ? '' : 'quiet'}>
-          <Link className="link" to={recordPath(group, id)}>
-            {group === 'mix' || group === 'bench' ? say('findings.pourNumber', { label }) : label}
-          </Link>
-          , {say(exactTime(at))}
-          {shows !== undefined && `: ${units.say(shows, figure.unit)}`}
-          {!counts && ` (${say('findings.doesNotCount')})`}
-        </li>
-      ))}
-    </ul>
+    <details className="mt-0.5 text-sm" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
+      <summary className="quiet hover:text-base-content w-fit cursor-pointer list-none text-xs leading-6 underline decoration-dotted underline-offset-4">{told}</summary>
+      {open && (
+        <ul className="border-base-300 mt-2 border-l-2 pl-3">
+          {records.toReversed().map(({ id, label, at, shows, counts }) => (
+            <li key={`${id} ${at}`} className={counts ? '' : 'quiet'}>
+              <Link className="link" to={recordPath(group, id)}>{group === 'mix' || group === 'bench' ? say('findings.pourNumber', { label }) : label}</Link>
+              , {say(exactTime(at))}
+              {shows !== undefined && `: ${units.say(shows, figure.unit)}`}
+              {!counts && ` (${say('findings.doesNotCount')})`}
+            </li>
+          ))}
+        </ul>
+      )}
+    </details>
   );
-}
+} // prettier-ignore

@@ -10,6 +10,7 @@ import { Busy, Empty, Failure } from '../ui/states';
 import { useSay } from '../ui/say';
 import { LearnedLine } from './learned-line';
 import { learnedOf, learnedWords } from './learned-words';
+import { rangeOf } from './record-strip';
 
 /** Every figure that the workshop's own records taught, beside the handbook's. */
 export function LearnedPage() {
@@ -44,13 +45,14 @@ function KindSlab({ kind, figures }: { kind: LearnedKind; figures: readonly Lear
   const say = useSay();
   const name = say(learnedWords[kind].name);
   const sorted = figures.toSorted((a, b) => distance(b) - distance(a));
+  const range = rangeOf(figures);
   return (
     <section className="card-slab" aria-label={name}>
       <h2 className="text-xl">{name}</h2>
       <p className="quiet mb-2 text-sm">{say(learnedWords[kind].use)}</p>
       <ul className="divide-base-300 divide-y">
         {sorted.map((figure) => (
-          <LearnedLine key={figure.of.join(' ')} figure={figure} />
+          <LearnedLine key={figure.of.join(' ')} figure={figure} range={range} />
         ))}
       </ul>
     </section>

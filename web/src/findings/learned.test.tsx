@@ -26,7 +26,7 @@ describe('what was learned', () => {
       expect.stringContaining('(+10 %)'),
     ]);
     expect(water.getByRole('img', { name: /^Sand-cement: .*3 records$/ })).toBeVisible();
-    await userEvent.click(water.getByText('3 count'));
+    await userEvent.click(water.getByText('3 records count'));
     expect(water.getByRole('link', { name: 'Pour 3' })).toHaveAttribute('href', '/pours/p3');
     const drying = within(screen.getByRole('region', { name: 'Pace of drying' }));
     expect(drying.getByText('Nested pot, with Sand-cement')).toBeVisible();
@@ -46,7 +46,7 @@ describe('what was learned', () => {
     const sent = fakeServer({ 'findings/learned': view({ pours: pours.slice(0, 3), forgotten, dryings: [] }), 'POST findings': {} }); // prettier-ignore
     renderScreen(<LearnedPage />, '/findings/learned', '/findings/learned');
     expect(await screen.findByText(/2 records from before then no longer count/)).toBeVisible();
-    expect(screen.getByText('1 counts, 2 do not')).toBeVisible();
+    expect(screen.getByText('1 record counts, 2 do not')).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Count them again' }));
     expect(sent.at(-1)).toMatchObject({ path: 'findings/learned/recall' });
   });

@@ -14,13 +14,21 @@ import { useSay } from '../ui/say';
 import { GoodShare } from './good-share';
 import { wayName } from './way-words';
 
+/** So many of what pairs say are shown at once. */
+const SHOWN = 4;
+
+const saidFirst = ({ verdict }: Comparison) => (verdict === 'says' ? 0 : 1);
+const keyOf = (pair: WaysCompared | WaysMeasured) =>
+  `${'measure' in pair ? pair.measure : ''} ${pair.a.way} ${pair.b.way}`;
 const speaks = ({ verdict }: Comparison) => verdict === 'says' || verdict === 'leans';
 
 /** Ways of one kind beside each other: how many came out good, how sure that is, and what each pair says. */
 export function WaysSlab({ table: { kind, ways, pairs, measured } }: { table: WaysTable }) {
   const say = useSay();
-  const spoken = pairs.filter(speaks);
-  const byMeasure = measured.filter(speaks);
+  const lines = [
+    ...pairs.filter(speaks).map((pair) => ({ pair, line: <PairLine key={keyOf(pair)} kind={kind} pair={pair} /> })),
+    ...measured.filter(speaks).map((pair) => ({ pair, line: <MeasuredLine key={keyOf(pair)} kind={kind} pair={pair} /> })),
+  ].sort((one, other) => saidFirst(one.pair) - saidFirst(other.pair)).map(({ line }) => line);
   return (
     <section className="card-slab" aria-label={say(wayKindName(kind))}>
       <h2 className="text-xl">{say(wayKindName(kind))}</h2>
@@ -42,15 +50,14 @@ export function WaysSlab({ table: { kind, ways, pairs, measured } }: { table: Wa
           ))}
         </tbody>
       </table>
-      <p className="mt-2 text-sm font-semibold">{spoken.length + byMeasure.length === 0 && say('findings.noneSays')}</p>
-      <ul className="space-y-1 text-sm">
-        {spoken.map((pair) => (
-          <PairLine key={`${pair.a.way} ${pair.b.way}`} kind={kind} pair={pair} />
-        ))}
-        {byMeasure.map((pair) => (
-          <MeasuredLine key={`${pair.measure} ${pair.a.way} ${pair.b.way}`} kind={kind} pair={pair} />
-        ))}
-      </ul>
+      <p className="mt-2 text-sm font-semibold">{lines.length === 0 && say('findings.noneSays')}</p>
+      <ul className="space-y-1 text-sm">{lines.slice(0, SHOWN)}</ul>
+      {lines.length > SHOWN && (
+        <details className="mt-1 text-sm">
+          <summary className="quiet cursor-pointer underline decoration-dotted underline-offset-4">{say('findings.morePairs', { more: lines.length - SHOWN })}</summary>
+          <ul className="mt-1 space-y-1">{lines.slice(SHOWN)}</ul>
+        </details>
+      )}
     </section>
   );
 } // prettier-ignore

@@ -1,7 +1,7 @@
 import { compareShares, type Comparison, type Share } from './compare-shares.js';
 import { confoundings, type Confounded } from './confounding.js';
 import { measuredPairs, type WaysMeasured } from './compare-measures.js';
-import { isGood, wayKinds, type FindingRecord, type WayKind } from './finding-record.js';
+import { isGood, measures, wayKinds, type FindingRecord, type WayKind } from './finding-record.js';
 import { FEWEST, standAmongMany } from './verdict.js';
 
 /** One way of doing something, and what came of it. */
@@ -61,21 +61,26 @@ function tableOf(kind: WayKind, casts: readonly FindingRecord[]): WaysTable {
 const isCompared = ({ a, b }: WaysCompared): boolean =>
   Math.min(a.casts, b.casts) >= FEWEST && (a.good < a.casts || b.good < b.casts);
 
+/** Of comparisons that are looked over together, those that do not stand. */
+function fallenAmong(comparisons: readonly Comparison[]): Comparison[] {
+  const stands = standAmongMany(comparisons.map(({ chance }) => 2 * (1 - chance)));
+  return comparisons.filter((_, i) => !stands[i]);
+}
+
 /**
  * Every pair of ways of every kind. Where many are looked over at once, a pair *says* only where it stands after Benjamini–Hochberg at 10 % on
- * two-sided tail areas; else it *leans* at most. Handbook 20, "Two ways".
+ * two-sided tail areas, among all pairs that are compared by the same: by good casts, or by one measure; else it *leans* at most. Handbook 20, "Two ways".
  */
 export function compareWays(records: readonly FindingRecord[]): AllWays {
   const casts = records.filter(({ seen }) => seen);
   const tables = wayKinds.map((kind) => tableOf(kind, casts)).filter(({ ways }) => ways.length > 1);
   const compared = tables.flatMap(({ pairs }) => pairs.filter(isCompared));
   const measured = tables.flatMap((table) => table.measured);
-  const all: readonly Comparison[] = [...compared, ...measured];
-  const stands = standAmongMany(all.map(({ chance }) => 2 * (1 - chance)));
-  const fallen = new Set(all.filter((_, i) => !stands[i]));
+  const asked: readonly (readonly Comparison[])[] = [compared, ...measures.map((one) => measured.filter(({ measure }) => measure === one))]; // prettier-ignore
+  const fallen = new Set(asked.flatMap(fallenAmong));
   const held = <Pair extends Comparison>(pair: Pair): Pair => (fallen.has(pair) && pair.verdict === 'says' ? { ...pair, verdict: 'leans' } : pair); // prettier-ignore
   return {
     tables: tables.map((table) => ({ ...table, pairs: table.pairs.map(held), measured: table.measured.map(held) })),
-    comparisons: all.length,
+    comparisons: compared.length + measured.length,
   };
 }
