@@ -55,7 +55,7 @@ const wings = {
 /** Which stages each stage of server and web may import, through their index; `shared` folders are open to all. */
 const stages = {
   server: {
-    shared: ['calculation', 'config', 'db', 'http', 'jobs', 'pictures'],
+    shared: ['calculation', 'config', 'db', 'http', 'jobs', 'pictures', 'threads'],
     accounts: ['ambient', 'materials', 'sealing'],
     calendar: ['ambient', 'casts', 'curing', 'sealing'],
     findings: ['ambient', 'casts', 'curing', 'lessons', 'materials', 'sealing'],

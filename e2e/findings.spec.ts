@@ -171,6 +171,7 @@ test('a price is made of what a piece costs, with sending by its mass', async ({
     await page.getByLabel(label).fill(value);
     await page.getByLabel(label).press('Tab');
   };
+  await type('Minutes to demoulding', '12');
   await type('An hour of your work', '15');
   await expect.poll(async () => Number(await asked())).toBeGreaterThan(before);
   await page.getByRole('button', { name: 'Another band' }).click();

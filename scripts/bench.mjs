@@ -10,6 +10,7 @@ import { measures } from './lib/bench-measures.mjs';
 import { meshInBrowser, meshVolumes, sectionRedraw } from './lib/bench-moulds.mjs';
 import { patternsAndCutting } from './lib/bench-patterns.mjs';
 import { dryingShelf, finishing } from './lib/bench-finish.mjs';
+import { findings } from './lib/bench-findings.mjs';
 import { firstDays } from './lib/bench-first-days.mjs';
 import { benchSteps, replanning } from './lib/bench-pours.mjs';
 import { planning } from './lib/bench-calendar.mjs';
@@ -165,6 +166,7 @@ async function main() {
     await dryingShelf(note, (await browser.newContext({ baseURL: trial.url })).request, trial.database);
     await load(trial.url, note);
     await firstDays(await browser.newContext({ baseURL: trial.url }), note);
+    await findings(note, await browser.newContext({ baseURL: trial.url }), trial.database);
   } finally {
     await browser.close();
     await trial.stop();

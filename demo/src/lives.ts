@@ -131,7 +131,7 @@ function seenOf({ code, snapshot: { cover, piece }, expected }: CastRow, demould
   const mass = Math.round((expected.fresh * light) / step) * step;
   const open = cover === 'none';
   const drawn = { x: 0.3 + 0.4 * chance(), y: 0.6 + 0.3 * chance() };
-  const crazed = chance() < (open ? 0.8 : 0.03);
+  const crazed = chance() < (open ? 0.95 : 0.03);
   const at = demoulded + HOUR;
   return [
     ...(chance() < 0.6 ? [{ type: 'weighed', at, mass, step, sure: true } as const] : []),
