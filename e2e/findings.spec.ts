@@ -163,6 +163,9 @@ test('a price is made of what a piece costs, with sending by its mass', async ({
   await enterDemo(page);
   await page.goto('/findings');
   await page.getByRole('link', { name: 'What a piece costs' }).click();
+  const { mouldId, snapshot } = (await castsOf(page.request)).find((one) => one.snapshot.mouldName === 'Thimble pot')!;
+  await page.getByRole('combobox', { name: 'Mould' }).selectOption(mouldId);
+  await page.getByRole('combobox', { name: 'Mix' }).selectOption(snapshot.mixId!);
   const costs = page.getByRole('region', { name: 'What a piece costs' });
   await expect(costs).toContainText('Ask for it');
   const asked = async () => (await costs.textContent())!.match(/Ask for it€([\d.]+)/)![1];
