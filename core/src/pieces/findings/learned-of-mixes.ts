@@ -20,7 +20,7 @@ export interface PouredMixes {
 }
 
 /** A pour that is done, and what it taught of each of its mixes. */
-export interface PourTaught {
+interface PourTaught {
   readonly id: string;
   readonly number: number;
   /** ms */
