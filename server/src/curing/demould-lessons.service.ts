@@ -30,15 +30,19 @@ const MOST_RECORDS = 60;
 /** So many moulds with a mix are looked at together. */
 const MOST_PAIRS = 500;
 
-/** Each lesson with the latest cast that it is of, and the keys of the casts that taught it. */
-const TAUGHT = `select l.mould_id as "mouldId", l.mix_id as "mixId", c.snapshot,
-    (select coalesce(jsonb_object_agg(t.code, t.id), '{}') from casts t
-      where t.workshop_id = $1 and t.code in (select r ->> 'code' from jsonb_array_elements(l.records) r)) as ids
-  from demould_lessons l join lateral (
-    select snapshot from casts where workshop_id = $1 and mould_id = l.mould_id and snapshot ->> 'mixId' = l.mix_id::text
-      order by poured_at desc limit 1
-  ) c on true
-  where l.workshop_id = $1 and jsonb_array_length(l.records) > 0 order by 1, 2 limit ${MOST_PAIRS}`;
+/** Each lesson with the latest cast that taught it, and the keys of all that did. */
+const TAUGHT = `with found as (
+    select l.mould_id, l.mix_id, c.code, c.id, c.poured_at
+    from demould_lessons l
+      cross join jsonb_array_elements(l.records) r
+      join casts c on c.workshop_id = $1 and c.code = r ->> 'code'
+    where l.workshop_id = $1
+  ), pairs as (
+    select mould_id, mix_id, jsonb_object_agg(code, id) as ids, (array_agg(id order by poured_at desc, id))[1] as latest
+    from found group by 1, 2 order by 1, 2 limit ${MOST_PAIRS}
+  )
+  select p.mould_id as "mouldId", p.mix_id as "mixId", p.ids, c.snapshot
+  from pairs p join casts c on c.workshop_id = $1 and c.id = p.latest`;
 
 const keyOf = (mouldId: string, mixId: string) => `${mouldId}:${mixId}`;
 

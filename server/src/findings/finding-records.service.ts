@@ -19,12 +19,21 @@ import { KeptWaysService } from './kept-ways.service.js';
 import { MouldEntity } from '../moulds/moulds.entities.js';
 import { PourEntity } from '../pours/pours.entities.js';
 import type { CastToGather, GatheredAir, PourToGather, ToGather } from '../threads/gather-findings.js';
+import type { CrossingRecords } from '../threads/known-records.js';
 
 /** So many records are gathered together, and so many of these rounds before an answer. */
 const TOGETHER = 100;
 const MOST_ROUNDS = 4;
 /** The latest casts that findings look at. */
 const MOST_RECORDS = 5_000;
+/** The records of so many workshops are kept as text, some megabytes each. */
+const MOST_TEXTS = 4;
+
+const RECORDS = `select coalesce(jsonb_agg((finding - 'v') || jsonb_build_object('id', id, 'code', code, 'mouldId', mould_id, 'at', poured_at)
+    order by poured_at desc, id), '[]')::text as text
+  from (select id, code, mould_id, poured_at, finding from casts where workshop_id = $1 and finding is not null
+    order by poured_at desc, id limit ${MOST_RECORDS}) as latest`;
+
 /** The air of a cast's first weeks is looked at, ms. */
 const LOOKED_AT = 35 * DAY;
 
@@ -37,6 +46,8 @@ export interface Gathered {
 /** What each cast stood under: gathered from its record when somebody asks, and kept until something happens to it. */
 @Injectable()
 export class FindingRecordsService {
+  private readonly texts = new Map<string, CrossingRecords>();
+
   constructor(
     private readonly rows: WorkshopContext,
     private readonly climates: PlaceSeriesCache,
@@ -171,11 +182,36 @@ export class FindingRecordsService {
     await this.keptWays.changed();
   } // prettier-ignore
 
-  /** The records as they were gathered. */
-  async kept(): Promise<FindingRecord[]> {
-    const found = await this.rows.transaction(() => this.rows.of(CastEntity).createQueryBuilder('c')
-      .select(['c.id', 'c.code', 'c.mouldId', 'c.pouredAt', 'c.finding'])
-      .where('c.finding is not null').orderBy('c.pouredAt', 'DESC').addOrderBy('c.id').limit(MOST_RECORDS).getMany());
+  /** The records of some casts, as they were gathered. */
+  async of(where: { readonly id: string } | { readonly pourId: string }): Promise<FindingRecord[]> {
+    const select = { id: true, workshopId: true, code: true, mouldId: true, pouredAt: true, finding: true } as const;
+    const found = await this.rows.transaction(() => this.rows.of(CastEntity).find({ where, select, order: { id: 'ASC' } }));
     return found.flatMap(({ finding, pouredAt: at, ...keys }) => (finding ? [keyedRecord({ ...keys, at }, finding)] : []));
+  } // prettier-ignore
+
+  /** The records of a workshop's latest casts, as they were gathered. */
+  private async kept(): Promise<FindingRecord[]> {
+    return JSON.parse(await this.text()) as FindingRecord[];
+  }
+
+  /** All records as they cross to a thread; kept here for the workshops that asked last, until one of them changes. */
+  async crossing(): Promise<CrossingRecords & { readonly casts: number }> {
+    const { workshopId } = this.rows;
+    const { revision, casts } = await this.rows.transaction(() => this.keptWays.asked());
+    const key = `${workshopId} ${revision} ${casts}`;
+    const text = this.texts.get(workshopId)?.key === key ? defined(this.texts.get(workshopId)).text : await this.text();
+    this.texts.delete(workshopId);
+    this.texts.set(workshopId, { key, text });
+    for (const oldest of this.texts.keys()) {
+      if (this.texts.size <= MOST_TEXTS) break;
+      this.texts.delete(oldest);
+    }
+    return { key, text, casts: Math.min(casts, MOST_RECORDS) };
+  }
+
+  /** The records as one text: the database writes it faster than rows are made into objects. */
+  private async text(): Promise<string> {
+    const [row] = await this.rows.transaction(() => this.rows.manager.query<{ text: string }[]>(RECORDS, [this.rows.workshopId]));
+    return defined(row).text;
   } // prettier-ignore
 }

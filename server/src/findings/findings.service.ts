@@ -5,8 +5,12 @@ import { CalculationPool } from '../calculation/calculation-pool.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { CastEntity } from '../casts/casts.entities.js';
 import { ProblemError } from '../http/problem-error.js';
+import type { CrossingRecords } from '../threads/known-records.js';
 import { FindingRecordsService } from './finding-records.service.js';
 import { KeptWaysService, type KeptWays, type WaysAsked } from './kept-ways.service.js';
+
+/** What of the records goes to a thread. */
+const crossing = ({ key, text }: CrossingRecords): CrossingRecords => ({ key, text });
 
 /** Why casts came out as they did, and which ways do better. */
 @Injectable()
@@ -21,21 +25,22 @@ export class FindingsService {
   /** Why a cast has its faults. @throws ProblemError 404 */
   async ofCast(id: string): Promise<CastFindings> {
     if (!(await this.rows.transaction(() => this.rows.of(CastEntity).existsBy({ id })))) throw ProblemError.notFound('cast'); // prettier-ignore
-    const { records } = await this.records.all();
-    const record = records.find((one) => one.id === id);
-    if (!record) return { seen: false, good: false, faults: [], explanations: [], under: {}, casts: records.length };
-    const explanations = record.faults.length === 0 ? [] : await this.calculations.run('explain', record, records);
-    return { seen: record.seen, good: isGood(record), faults: record.faults, explanations, under: record.under, casts: records.length };
+    await this.records.gather();
+    const [record] = await this.records.of({ id });
+    const all = await this.records.crossing();
+    if (!record) return { seen: false, good: false, faults: [], explanations: [], under: {}, casts: all.casts };
+    const explanations = record.faults.length === 0 ? [] : await this.calculations.run('explain', record, crossing(all));
+    return { seen: record.seen, good: isGood(record), faults: record.faults, explanations, under: record.under, casts: all.casts };
   } // prettier-ignore
 
   /** Why the casts of a pour have their faults, over all of them together. @throws ProblemError 404 */
   async ofPour(id: string): Promise<PourFindings> {
-    const casts = await this.rows.transaction(() => this.rows.of(CastEntity).find({ where: { pourId: id }, select: { id: true, workshopId: true } }));
-    if (casts.length === 0) throw ProblemError.notFound('pour');
-    const { records } = await this.records.all();
-    const own = records.filter((record) => casts.some((cast) => cast.id === record.id));
+    if (!(await this.rows.transaction(() => this.rows.of(CastEntity).existsBy({ pourId: id })))) throw ProblemError.notFound('pour'); // prettier-ignore
+    await this.records.gather();
+    const own = await this.records.of({ pourId: id });
+    const all = await this.records.crossing();
     const faulty = own.some(({ faults }) => faults.length > 0);
-    return { explanations: faulty ? await this.calculations.run('explainCasts', own, records) : [], casts: records.length };
+    return { explanations: faulty ? await this.calculations.run('explainCasts', own, crossing(all)) : [], casts: all.casts };
   } // prettier-ignore
 
   /** Every way beside every other of its kind; as it was compared last where nothing has changed since. */
@@ -47,16 +52,14 @@ export class FindingsService {
   }
 
   private async compared(asked: WaysAsked): Promise<KeptWays> {
-    const records = await this.records.kept();
-    const seen = records.filter((record) => record.seen).length;
-    const found = { ways: await this.calculations.run('ways', records), seen };
+    const found = await this.calculations.run('ways', crossing(await this.records.crossing()));
     await this.rows.transaction(() => this.keptWays.keep(asked, found));
     return found;
   }
 
   /** What is watched from cast to cast. */
   async watch(): Promise<WatchView> {
-    const { records, left } = await this.records.all();
-    return { ...(await this.calculations.run('watch', records, Date.now())), left };
+    const left = await this.records.gather();
+    return { ...(await this.calculations.run('watch', crossing(await this.records.crossing()), Date.now())), left };
   }
 }

@@ -6,13 +6,20 @@ import { ForgottenLessons } from '../lessons/index.js';
 /** So many of the latest pieces of a mould with a mix teach how such pieces dry. */
 const MOST_RECORDS = 60;
 
-const DRIED = `with weighed as (
-    select id, code, mould_id, snapshot, poured_at,
-      (projection #>> '{dry,typical,tau}')::float8 * coalesce((projection #>> '{dry,pace}')::float8, 1) as tau,
-      row_number() over (partition by mould_id, snapshot ->> 'mixId' order by poured_at desc, id) as nth
+/** … out of so many casts, the latest. */
+const MOST_CASTS = 2_000;
+
+const DRIED = `with latest as (
+    select id, code, mould_id, snapshot, poured_at, projection -> 'dry' as dry
     from casts
-    where workshop_id = $1 and ($2::uuid[] is null or mould_id = any($2)) and snapshot ? 'mixId'
-      and (projection #>> '{dry,typical,tau}')::float8 > 0 and projection #> '{dry,inferredFrom}' is null
+    where workshop_id = $1 and ($2::uuid[] is null or mould_id = any($2))
+    order by poured_at desc, id limit ${MOST_CASTS}
+  ), weighed as (
+    select id, code, mould_id, snapshot, poured_at,
+      (dry #>> '{typical,tau}')::float8 * coalesce((dry ->> 'pace')::float8, 1) as tau,
+      row_number() over (partition by mould_id, snapshot ->> 'mixId' order by poured_at desc, id) as nth
+    from latest
+    where snapshot ? 'mixId' and (dry #>> '{typical,tau}')::float8 > 0 and dry -> 'inferredFrom' is null
   )
   select mould_id as "mouldId", snapshot ->> 'mixId' as "mixId",
     (array_agg(snapshot ->> 'mouldName' order by nth))[1] as mould, (array_agg(snapshot ->> 'mixName' order by nth))[1] as mix,

@@ -4,13 +4,14 @@ import {
   compareWays,
   explainFault,
   explainPour,
-  findingContext,
   learnedFigures,
   trialStandings,
   watchCasts,
+  type AllWays,
   type Explanation,
   type FindingRecord,
   type PourExplanation,
+  type WatchedCasts,
 } from '@dewpot/core/findings';
 import {
   benchOf,
@@ -25,6 +26,7 @@ import { averaged, calculateSheet, type PourLog } from '@dewpot/core/pours';
 import type { PourFinish, PourInput, PourView, RunEventTold } from '@dewpot/contract';
 import { sourcesOf, type PlanData } from '../calculation/crossing.js';
 import { gatherFindings } from './gather-findings.js';
+import { contextOf, type CrossingRecords } from './known-records.js';
 
 type Bench = Pick<PourView, 'parts' | 'input'>;
 
@@ -67,14 +69,23 @@ const casts = (parts: readonly (PourPart & { readonly log: PourLog })[], finish:
   castsOf(parts, finish.casts);
 
 /** Why a cast has each of its faults, among all casts of its workshop. */
-function explain(cast: FindingRecord, records: readonly FindingRecord[]): Explanation[] {
-  const context = findingContext(records);
+function explain(cast: FindingRecord, records: CrossingRecords): Explanation[] {
+  const context = contextOf(records);
   return cast.faults.map(({ fault }) => explainFault(cast, fault, context));
 }
 
 /** Why the casts of a pour have their faults, among all casts of their workshop. */
-const explainCasts = (casts: readonly FindingRecord[], records: readonly FindingRecord[]): PourExplanation[] =>
-  explainPour(casts, findingContext(records));
+const explainCasts = (casts: readonly FindingRecord[], records: CrossingRecords): PourExplanation[] =>
+  explainPour(casts, contextOf(records));
+
+/** Every way beside every other, and over how many casts that had left their mould. */
+function ways(crossing: CrossingRecords): { ways: AllWays; seen: number } {
+  const { records } = contextOf(crossing);
+  return { ways: compareWays(records), seen: records.filter(({ seen }) => seen).length };
+}
+
+/** What is watched from cast to cast. */
+const watch = (records: CrossingRecords, now: number): WatchedCasts => watchCasts(contextOf(records).records, now);
 
 /** What a thread can be asked to do. */
 const tasks = {
@@ -87,8 +98,8 @@ const tasks = {
   gather: gatherFindings,
   explain,
   explainCasts,
-  ways: compareWays,
-  watch: watchCasts,
+  ways,
+  watch,
   trials: trialStandings,
   learned: learnedFigures,
 };

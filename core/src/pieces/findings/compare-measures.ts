@@ -1,5 +1,5 @@
 import { compareMeans, type MeansCompared } from './compare-means.js';
-import type { Confounded } from './confounding.js';
+import type { Confounded, WayGroup } from './confounding.js';
 import { measures, type FindingRecord, type Measure } from './finding-record.js';
 import { FEWEST } from './verdict.js';
 
@@ -22,20 +22,20 @@ const valuesOf = (measure: Measure, casts: readonly FindingRecord[]): number[] =
 
 /** Every pair of ways by every measure of which both have enough casts. Handbook 20, "Two ways". */
 export function measuredPairs(
-  groups: readonly (readonly [way: string, casts: readonly FindingRecord[]])[],
-  confounded: (a: readonly FindingRecord[], b: readonly FindingRecord[]) => readonly Confounded[],
+  groups: readonly WayGroup[],
+  confounded: (a: WayGroup, b: WayGroup) => readonly Confounded[],
 ): WaysMeasured[] {
   return measures.flatMap((measure) => {
     const known = groups
-      .map(([way, casts]) => ({ way, casts, values: valuesOf(measure, casts) }))
+      .map((group) => ({ group, values: valuesOf(measure, group.casts) }))
       .filter(({ values }) => values.length >= FEWEST);
     return known.flatMap((a, i) =>
       known.slice(i + 1).map((b) => ({
         measure,
-        a: { way: a.way, casts: a.values.length },
-        b: { way: b.way, casts: b.values.length },
+        a: { way: a.group.way, casts: a.values.length },
+        b: { way: b.group.way, casts: b.values.length },
         ...compareMeans(a.values, b.values),
-        confounded: confounded(a.casts, b.casts),
+        confounded: confounded(a.group, b.group),
       })),
     );
   });

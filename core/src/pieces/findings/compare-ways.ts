@@ -1,5 +1,6 @@
+import { defined } from '../../foundation/math/index.js';
 import { compareShares, type Comparison, type Share } from './compare-shares.js';
-import { confoundings, type Confounded } from './confounding.js';
+import { confoundings, wayGroup, type Confounded, type WayGroup } from './confounding.js';
 import { measuredPairs, type WaysMeasured } from './compare-measures.js';
 import { isGood, measures, wayKinds, type FindingRecord, type WayKind } from './finding-record.js';
 import { FEWEST, standAmongMany } from './verdict.js';
@@ -45,15 +46,18 @@ function tableOf(kind: WayKind, casts: readonly FindingRecord[]): WaysTable {
     if (own) own.push(cast);
     else byWay.set(way, [cast]);
   }
-  const groups = [...byWay].sort(([, a], [, b]) => b.length - a.length).slice(0, MOST_WAYS);
-  const pairs = groups.flatMap(([a, ofA], i) =>
-    groups.slice(i + 1).map(([b, ofB]): WaysCompared => {
-      const [one, other] = [shareOf(a, ofA), shareOf(b, ofB)];
-      return { a: one, b: other, ...compareShares(one, other), confounded: confoundings(kind, ofA, ofB) };
+  const groups = [...byWay]
+    .sort(([, a], [, b]) => b.length - a.length)
+    .slice(0, MOST_WAYS)
+    .map(([way, own]) => wayGroup(way, own));
+  const confounded = (a: WayGroup, b: WayGroup) => confoundings(kind, a, b);
+  const ways = groups.map((group) => shareOf(group.way, group.casts));
+  const pairs = groups.flatMap((a, i) =>
+    groups.slice(i + 1).map((b, j): WaysCompared => {
+      const [one, other] = [defined(ways[i]), defined(ways[i + 1 + j])];
+      return { a: one, b: other, ...compareShares(one, other), confounded: confounded(a, b) };
     }),
   );
-  const confounded = (a: readonly FindingRecord[], b: readonly FindingRecord[]) => confoundings(kind, a, b);
-  const ways = groups.map(([way, own]) => shareOf(way, own));
   return { kind, ways, pairs, measured: measuredPairs(groups, confounded) };
 }
 

@@ -1,5 +1,5 @@
 import { defined, fitLogistic, mean } from '../../foundation/math/index.js';
-import type { Spreads } from './baseline.js';
+import { valuesOf, type Spreads } from './baseline.js';
 import { circumstanceKeys, circumstances, type Circumstance } from './circumstances.js';
 import type { Fault } from '../casts/index.js';
 import { causedBy, phases } from './phases.js';
@@ -33,7 +33,7 @@ export function faultRegression(cast: FindingRecord, records: readonly FindingRe
   if (withFault < WITH || others.length - withFault < WITHOUT) return undefined;
   const means = new Map<Circumstance, number>();
   for (const of of circumstanceKeys.filter((one) => precedes(one, fault))) {
-    const values = others.flatMap(({ under }) => under[of]?.value ?? []);
+    const values = valuesOf(others, of);
     if (new Set(values).size > 1) means.set(of, mean(values));
   }
   const used = [...means.keys()];
