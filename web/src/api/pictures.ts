@@ -26,15 +26,15 @@ export function useRemovePicture() {
 }
 
 /** Sends a photo of a cast, with the event that it shows. */
-export function useAddCastPicture(castId: string) {
+export function useSendCastPicture() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ file, eventId }: { file: File; eventId?: string }) => {
+    mutationFn: ({ castId, file, eventId }: { castId: string; file: File; eventId: string }) => {
       const form = new FormData();
       form.set('picture', file);
-      return send<CastPictureView>(`casts/${castId}/pictures${eventId ? `?event=${eventId}` : ''}`, form);
+      return send<CastPictureView>(`casts/${castId}/pictures?event=${eventId}`, form);
     },
-    onSuccess: () => refresh(client, ['casts', 'one', castId]),
+    onSuccess: (_, { castId }) => refresh(client, ['casts', 'one', castId]),
   });
 }
 

@@ -165,7 +165,8 @@ export function CastActions({
   const submit: ActionProps['record'] = (said, happened) =>
     send({
       said,
-      happened: happened.map(({ cast, event }) => ({
+      happened: happened.map(({ cast, event, ...more }) => ({
+        ...more,
         cast,
         event: { ...event, id: uuid(), ...(at !== undefined && { at }) },
       })),

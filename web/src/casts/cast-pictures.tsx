@@ -1,6 +1,6 @@
 import { Camera, X } from 'lucide-react';
 import type { CastPictureView } from '@dewpot/contract';
-import { castPictureAddress, useAddCastPicture, useRemoveCastPicture } from '../api/pictures';
+import { castPictureAddress, useSendCastPicture, useRemoveCastPicture } from '../api/pictures';
 import { Button } from '../ui/button';
 import { FileButton } from '../ui/file-button';
 import { Failure } from '../ui/states';
@@ -9,7 +9,7 @@ import { useSay } from '../ui/say';
 /** A button that takes a photo of what happened. */
 export function PhotoButton({ castId, eventId, of }: { castId: string; eventId: string; of: string }) {
   const say = useSay();
-  const add = useAddCastPicture(castId);
+  const add = useSendCastPicture();
   return (
     <>
       <FileButton
@@ -18,7 +18,7 @@ export function PhotoButton({ castId, eventId, of }: { castId: string; eventId: 
         look="plain"
         size="low"
         className="w-11 p-0"
-        onFile={async (file) => void (await add.mutateAsync({ file, eventId }).catch(() => undefined))}
+        onFile={async (file) => void (await add.mutateAsync({ castId, file, eventId }).catch(() => undefined))}
       >
         <Camera size={18} aria-hidden="true" />
         <span className="sr-only">{say('casts.photoTitled', { of })}</span>

@@ -39,7 +39,11 @@ describe('looking a piece over', () => {
     const drawing = crazing.getByRole('img', { name: 'Tap where it is on the piece' });
     drawing.getBoundingClientRect = () => ({ left: 0, bottom: 150, width: 150, height: 150 }) as DOMRect;
     await userEvent.pointer({ target: drawing, coords: { clientX: 75, clientY: 30 }, keys: '[MouseLeft]' });
+    const photo = new File(['x'], 'net.png', { type: 'image/png' });
+    await userEvent.upload(crazing.getByLabelText('Photo of Crazing'), photo);
+    expect(crazing.getByRole('button', { name: 'net.png' })).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Keep this fault' }));
+    expect((record.mock.calls.at(-1) as [string, { photo?: File }[]])[1][0]?.photo).toBe(photo);
     expect(events(record)).toEqual([{ type: 'fault-seen', fault: 'crazing', severity: 'spoilt', spot: 'rim', drawn: { x: 0.5, y: 0.8 } }]); // prettier-ignore
   });
 });

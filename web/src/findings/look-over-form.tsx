@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Camera } from 'lucide-react';
 import { defined } from '@dewpot/core/math';
 import {
   faults,
@@ -12,6 +13,7 @@ import {
 } from '@dewpot/core/casts';
 import { faultLooks, faultName } from '@dewpot/core/findings';
 import { Button } from '../ui/button';
+import { FileButton } from '../ui/file-button';
 import { Choice } from '../ui/choice';
 import type { ActionProps } from '../ui/casts/action-props';
 import { DoneButton } from '../ui/casts/done-button';
@@ -24,6 +26,7 @@ interface Told {
   readonly severity: Severity;
   readonly spot?: Spot;
   readonly drawn?: DrawnPoint;
+  readonly photo?: File;
 }
 
 /** Looking a piece over: nothing wrong in one tap, or what is wrong, how badly, and where on its own drawing. */
@@ -39,7 +42,12 @@ export function LookOverForm(props: ActionProps) {
   const all = () =>
     record(
       say('findings.faultsKept', { faults: chosen.length }),
-      casts.flatMap((cast) => chosen.map((fault) => ({ cast, event: { type: 'fault-seen' as const, fault, ...defined(told[fault]) } }))),
+      casts.flatMap((cast) =>
+        chosen.map((fault) => {
+          const { photo, ...seen } = defined(told[fault]);
+          return { cast, event: { type: 'fault-seen' as const, fault, ...seen }, ...(photo && { photo }) };
+        }),
+      ),
     );
   return (
     <div className="space-y-4">
@@ -86,6 +94,11 @@ function FaultFields({ fault, told, casts, onChange }: { fault: Fault; told: Tol
         </div>
         {casts.length === 1 && cast && <FaultDrawing cast={cast} drawn={told.drawn} onDrawn={(drawn) => onChange({ ...told, drawn })} />}
       </div>
+      {casts.length === 1 && (
+        <FileButton label={say('findings.photoOfFault', { fault: faultName(fault) })} accept="image/*" size="low" className="px-3 text-sm" onFile={(photo) => Promise.resolve(onChange({ ...told, photo }))}>
+          <Camera size={16} aria-hidden="true" /> {told.photo ? told.photo.name : say('findings.addPhoto')}
+        </FileButton>
+      )}
     </section>
   );
 } // prettier-ignore

@@ -14,7 +14,7 @@ import {
 import { v7 as uuid } from 'uuid';
 import type { VoidsCounted } from '@dewpot/core/casts';
 import { useCastEvent } from '../api/casts';
-import { useAddCastPicture } from '../api/pictures';
+import { useSendCastPicture } from '../api/pictures';
 import { Button } from '../ui/button';
 import { BANK_CARD } from '../ui/photo-tracing';
 import { useAddress } from '../ui/picture';
@@ -130,11 +130,11 @@ const placeOf = ({ x, y, width, height, scale }: VoidPatch, photo: PhotoPixels) 
 function KeepCount({ castId, photo: { file }, grade, counted }: { castId: string; photo: FacePhoto; grade: number; counted: VoidsCounted }) {
   const say = useSay();
   const keep = useCastEvent();
-  const add = useAddCastPicture(castId);
+  const add = useSendCastPicture();
   const [eventId] = useState(() => uuid());
   const save = async () => {
     await keep.mutateAsync({ castId, event: { id: eventId, at: Date.now(), type: 'bubbles', face: 'face', grade, counted } });
-    await add.mutateAsync({ file, eventId });
+    await add.mutateAsync({ castId, file, eventId });
     toast.success(say('findings.gradeKept', { grade }));
   };
   return (

@@ -5,6 +5,8 @@ import type { CastEventTold, CastView, Without } from '@dewpot/contract';
 export interface RecordedEvent {
   readonly cast: CastView;
   readonly event: Without<CastEventTold, 'id' | 'at'> & { readonly id?: string; readonly at?: number };
+  /** A photo of it. */
+  readonly photo?: File;
 }
 
 /** What a form of an action is given: the casts it is for, and how to record what happened. */

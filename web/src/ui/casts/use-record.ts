@@ -2,6 +2,7 @@ import { toast } from '../toast';
 import { sayError } from '../input-error-message';
 import { v7 as uuid } from 'uuid';
 import { useAppend } from '../../api/casts';
+import { useSendCastPicture } from '../../api/pictures';
 import type { RecordedEvent } from './action-props';
 import { useSay } from '../say';
 
@@ -9,6 +10,7 @@ import { useSay } from '../say';
 export function useRecord() {
   const say = useSay();
   const append = useAppend();
+  const { mutateAsync: sendPicture } = useSendCastPicture();
   const undo = async (made: readonly { castId: string; id: string }[]) => {
     try {
       for (const { castId, id } of [...made].reverse())
@@ -22,10 +24,15 @@ export function useRecord() {
   return async (said: string, happened: readonly RecordedEvent[]): Promise<void> => {
     const made: { castId: string; id: string }[] = [];
     try {
-      for (const { cast, event } of happened) {
+      for (const { cast, event, photo } of happened) {
         const { id = uuid() } = event;
         await append({ castId: cast.id, event: { at: Date.now(), ...event, id } });
         made.push({ castId: cast.id, id });
+        // What happened is on record without its photo too: that can be added on the cast's page.
+        if (photo)
+          await sendPicture({ castId: cast.id, file: photo, eventId: id }).catch((error: unknown) =>
+            toast.error(sayError(error, say)),
+          );
       }
     } finally {
       const ways = { duration: 12_000, action: { label: say('ui.undo'), onClick: () => void undo(made) } };
