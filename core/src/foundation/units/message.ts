@@ -54,9 +54,9 @@ export function quantity(value: number, unit: Unit, decimals?: number): Quantity
 /** Digits after the point beyond which nothing is written. */
 const MOST_DECIMALS = 3;
 
-/** Digits after the point that a number needs, up to three. */
+/** Digits after the point that a number needs, up to three; none for what somebody sent in place of a number, of which a check is just telling. */
 export const neededDecimals = (value: number): number =>
-  `${Number(value.toFixed(MOST_DECIMALS))}`.split('.')[1]?.length ?? 0;
+  Number.isFinite(value) ? (`${Number(value.toFixed(MOST_DECIMALS))}`.split('.')[1]?.length ?? 0) : 0;
 
 /** An amount as it was set or typed, with no digit added: "25 mm", not "25.0 mm". */
 export const exactly = (value: number, unit: Unit): Quantity => quantity(value, unit, neededDecimals(value));

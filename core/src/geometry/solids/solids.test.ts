@@ -3,9 +3,11 @@ import { describe, expect, it } from 'vitest';
 import { InputError } from '../../foundation/units/index.js';
 import {
   bodyOf,
+  checkSolid,
   profileRadius,
   sectionAt,
   skeletonOf,
+  solidKinds,
   spiralLength,
   volumeFigure,
   type Revolution,
@@ -208,5 +210,12 @@ describe('a solid that cannot be is refused by field', () => {
     } catch (error) {
       expect((error as InputError).issues.map((issue) => issue.field)).toContain(field);
     }
+  });
+
+  // Lists of points and faces are looked at where they come in.
+  const ofSizes = solidKinds.filter((kind) => !['revolution', 'prism', 'mesh'].includes(kind));
+  it.each(ofSizes)('a %s of which nothing is told, or one size', (kind) => {
+    expect(() => checkSolid({ kind } as unknown as Solid)).toThrow(InputError);
+    expect(() => checkSolid({ kind, width: 0.1 } as unknown as Solid)).toThrow(InputError);
   });
 });
