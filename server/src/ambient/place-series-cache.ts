@@ -3,6 +3,7 @@ import { DAY, HOUR } from '@dewpot/core/units';
 import { thinned, type AmbientReading } from '@dewpot/core/ambient';
 import { GUESSED_AIR, type AmbientView, type PlaceAmbient, type PlaceView } from '@dewpot/contract';
 import { PlaceEntity } from './ambient.entities.js';
+import { Latest } from '../calculation/latest.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { issuedAt, loggerMemory, LOGS_EVERY } from '../devices/index.js';
 import { placeSeries, type PlaceSeries } from './place-series.js';
@@ -33,7 +34,7 @@ const saltOf = (id: string) => [...id].reduce((sum, letter) => (sum * 31 + lette
 /** The air of places, kept at hand between requests and brought up to date by what came since. */
 @Injectable()
 export class PlaceSeriesCache {
-  private readonly atHand = new Map<string, AtHand>();
+  private readonly atHand = new Latest<AtHand>(AT_HAND);
 
   constructor(
     private readonly rows: WorkshopContext,
@@ -67,14 +68,14 @@ export class PlaceSeriesCache {
     // A place without readings of its own is calculated from the clock, so its present must not grow old.
     const ownReadings = ['logger', 'files'].includes(place.body.source);
     const issued = ownReadings ? issuedAt(now) : Math.floor(now / LOGS_EVERY);
-    if (sound && known.latest === latest && known.issued === issued) return this.keep(place.id, known).series;
+    if (sound && known.latest === latest && known.issued === issued) return this.atHand.keep(place.id, known).series;
     const before = sound ? known.readings : [];
     const since = await this.readings.since(place.id, sound ? known.from : start, before[before.length - 1]?.at);
     const readings = since.length > 0 ? [...before, ...since] : before;
     const loadedFrom = sound ? known.from : start;
     const series = placeSeries(place.body, readings, loadedFrom, now);
     const { late, version } = place;
-    return this.keep(place.id, { from: loadedFrom, late, version, latest, issued, readings, series }).series;
+    return this.atHand.keep(place.id, { from: loadedFrom, late, version, latest, issued, readings, series }).series;
   }
 
   async view(place: PlaceEntity, now: number): Promise<PlaceView> {
@@ -110,13 +111,5 @@ export class PlaceSeriesCache {
     const past = thinned(recorded, 3 * HOUR);
     const last = recorded[recorded.length - 1] ?? guess;
     return { station: first.name, basis, now: { ...last, at: now }, past, ahead: [{ ...last, at: now }, ...ahead] };
-  }
-
-  private keep(id: string, series: AtHand): AtHand {
-    this.atHand.delete(id);
-    this.atHand.set(id, series);
-    const oldest = this.atHand.keys().next().value;
-    if (this.atHand.size > AT_HAND && oldest !== undefined) this.atHand.delete(oldest);
-    return series;
   }
 }

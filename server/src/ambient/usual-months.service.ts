@@ -12,6 +12,7 @@ import {
 } from '@dewpot/core/ambient';
 import { GUESSED_AIR } from '@dewpot/contract';
 import { CalculationPool } from '../calculation/calculation-pool.js';
+import { Latest } from '../calculation/latest.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { weatherBetween } from '../devices/index.js';
 import type { PlaceEntity } from './ambient.entities.js';
@@ -34,7 +35,7 @@ interface HourRow {
 /** How the months of places usually are: out of their own readings, a typed table, one typed figure; the simulated weather in the demo alone. */
 @Injectable()
 export class UsualMonthsService {
-  private readonly atHand = new Map<string, readonly (MonthNormal | undefined)[]>();
+  private readonly atHand = new Latest<readonly (MonthNormal | undefined)[]>(AT_HAND);
 
   constructor(
     private readonly rows: WorkshopContext,
@@ -44,11 +45,7 @@ export class UsualMonthsService {
   /** The months of a place, January first. What was read is looked at once a day. */
   async of(place: PlaceEntity, zone: string, now: number): Promise<readonly (MonthNormal | undefined)[]> {
     const key = `${place.id} ${place.version} ${place.late} ${zone} ${Math.floor(now / DAY)}`;
-    const found = this.atHand.get(key) ?? (await this.calculated(place, zone, now));
-    this.atHand.set(key, found);
-    const oldest = this.atHand.keys().next().value;
-    if (this.atHand.size > AT_HAND && oldest !== undefined) this.atHand.delete(oldest);
-    return found;
+    return this.atHand.keep(key, this.atHand.get(key) ?? (await this.calculated(place, zone, now)));
   }
 
   private async calculated({ id, body }: PlaceEntity, zone: string, now: number) {

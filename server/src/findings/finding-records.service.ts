@@ -10,6 +10,7 @@ import { In, IsNull, Not } from 'typeorm';
 import { PersonEntity } from '../accounts/accounts.entities.js';
 import { PlaceSeriesCache, staysOf } from '../ambient/index.js';
 import { CalculationPool } from '../calculation/calculation-pool.js';
+import { Latest } from '../calculation/latest.js';
 import { CastEntity, CastEventEntity } from '../casts/casts.entities.js';
 import { lockPours } from '../casts/index.js';
 import { DemouldsService } from '../curing/index.js';
@@ -46,7 +47,7 @@ export interface Gathered {
 /** What each cast stood under: gathered from its record when somebody asks, and kept until something happens to it. */
 @Injectable()
 export class FindingRecordsService {
-  private readonly texts = new Map<string, CrossingRecords>();
+  private readonly texts = new Latest<CrossingRecords>(MOST_TEXTS);
 
   constructor(
     private readonly rows: WorkshopContext,
@@ -194,19 +195,14 @@ export class FindingRecordsService {
     return JSON.parse(await this.text()) as FindingRecord[];
   }
 
-  /** All records as they cross to a thread; kept here for the workshops that asked last, until one of them changes. */
-  async crossing(): Promise<CrossingRecords & { readonly casts: number }> {
+  /** All records as they cross to a thread, and of how many casts; kept here for the workshops that asked last, until one of them changes. */
+  async crossing(): Promise<{ readonly all: CrossingRecords; readonly casts: number }> {
     const { workshopId } = this.rows;
-    const { revision, casts } = await this.rows.transaction(() => this.keptWays.asked());
+    const { revision, casts } = await this.rows.transaction(() => this.keptWays.state());
     const key = `${workshopId} ${revision} ${casts}`;
-    const text = this.texts.get(workshopId)?.key === key ? defined(this.texts.get(workshopId)).text : await this.text();
-    this.texts.delete(workshopId);
-    this.texts.set(workshopId, { key, text });
-    for (const oldest of this.texts.keys()) {
-      if (this.texts.size <= MOST_TEXTS) break;
-      this.texts.delete(oldest);
-    }
-    return { key, text, casts: Math.min(casts, MOST_RECORDS) };
+    const last = this.texts.get(workshopId);
+    const all = this.texts.keep(workshopId, last?.key === key ? last : { key, text: await this.text() });
+    return { all, casts: Math.min(casts, MOST_RECORDS) };
   }
 
   /** The records as one text: the database writes it faster than rows are made into objects. */

@@ -5,12 +5,8 @@ import { CalculationPool } from '../calculation/calculation-pool.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { CastEntity } from '../casts/casts.entities.js';
 import { ProblemError } from '../http/problem-error.js';
-import type { CrossingRecords } from '../threads/known-records.js';
 import { FindingRecordsService } from './finding-records.service.js';
 import { KeptWaysService, type KeptWays, type WaysAsked } from './kept-ways.service.js';
-
-/** What of the records goes to a thread. */
-const crossing = ({ key, text }: CrossingRecords): CrossingRecords => ({ key, text });
 
 /** Why casts came out as they did, and which ways do better. */
 @Injectable()
@@ -27,10 +23,10 @@ export class FindingsService {
     if (!(await this.rows.transaction(() => this.rows.of(CastEntity).existsBy({ id })))) throw ProblemError.notFound('cast'); // prettier-ignore
     await this.records.gather();
     const [record] = await this.records.of({ id });
-    const all = await this.records.crossing();
-    if (!record) return { seen: false, good: false, faults: [], explanations: [], under: {}, casts: all.casts };
-    const explanations = record.faults.length === 0 ? [] : await this.calculations.run('explain', record, crossing(all));
-    return { seen: record.seen, good: isGood(record), faults: record.faults, explanations, under: record.under, casts: all.casts };
+    const { all, casts } = await this.records.crossing();
+    if (!record) return { seen: false, good: false, faults: [], explanations: [], under: {}, casts };
+    const explanations = record.faults.length === 0 ? [] : await this.calculations.run('explain', record, all);
+    return { seen: record.seen, good: isGood(record), faults: record.faults, explanations, under: record.under, casts };
   } // prettier-ignore
 
   /** Why the casts of a pour have their faults, over all of them together. @throws ProblemError 404 */
@@ -38,9 +34,9 @@ export class FindingsService {
     if (!(await this.rows.transaction(() => this.rows.of(CastEntity).existsBy({ pourId: id })))) throw ProblemError.notFound('pour'); // prettier-ignore
     await this.records.gather();
     const own = await this.records.of({ pourId: id });
-    const all = await this.records.crossing();
+    const { all, casts } = await this.records.crossing();
     const faulty = own.some(({ faults }) => faults.length > 0);
-    return { explanations: faulty ? await this.calculations.run('explainCasts', own, crossing(all)) : [], casts: all.casts };
+    return { explanations: faulty ? await this.calculations.run('explainCasts', own, all) : [], casts };
   } // prettier-ignore
 
   /** Every way beside every other of its kind; as it was compared last where nothing has changed since. */
@@ -52,7 +48,8 @@ export class FindingsService {
   }
 
   private async compared(asked: WaysAsked): Promise<KeptWays> {
-    const found = await this.calculations.run('ways', crossing(await this.records.crossing()));
+    const { all } = await this.records.crossing();
+    const found = await this.calculations.run('ways', all);
     await this.rows.transaction(() => this.keptWays.keep(asked, found));
     return found;
   }
@@ -60,6 +57,7 @@ export class FindingsService {
   /** What is watched from cast to cast. */
   async watch(): Promise<WatchView> {
     const left = await this.records.gather();
-    return { ...(await this.calculations.run('watch', crossing(await this.records.crossing()), Date.now())), left };
+    const { all } = await this.records.crossing();
+    return { ...(await this.calculations.run('watch', all, Date.now())), left };
   }
 }

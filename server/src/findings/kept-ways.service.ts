@@ -25,11 +25,21 @@ export interface WaysAsked {
 export class KeptWaysService {
   constructor(private readonly rows: WorkshopContext) {}
 
+  /** By what the records of a workshop are known: it changes with any of them. */
+  async state(): Promise<Pick<WaysAsked, 'revision' | 'casts'>> {
+    const row = await this.rows.of(KeptWaysEntity).findOne({ where: { id: this.rows.workshopId }, select: { id: true, workshopId: true, revision: true } });
+    return { revision: row?.revision ?? 0, casts: await this.gathered() };
+  } // prettier-ignore
+
   async asked(): Promise<WaysAsked> {
     const row = await this.rows.of(KeptWaysEntity).findOneBy({ id: this.rows.workshopId });
-    const casts = await this.rows.of(CastEntity).countBy({ finding: Not(IsNull()) });
+    const casts = await this.gathered();
     const { revision = 0, body = null, seen = 0 } = row ?? {};
     return { revision, casts, ...(body && row?.casts === casts && { kept: { ways: body, seen } }) };
+  }
+
+  private gathered(): Promise<number> {
+    return this.rows.of(CastEntity).countBy({ finding: Not(IsNull()) });
   }
 
   /** Keeps what was compared, unless a record was gathered meanwhile: then it is compared again when somebody asks. */

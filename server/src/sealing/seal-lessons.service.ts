@@ -27,6 +27,8 @@ function overridesOf({ id, code, projection: { life } }: CastEntity): OverrideSe
   });
 }
 
+const since = (seen: readonly OverrideSeen[], from: number) => seen.filter(({ at }) => at >= from);
+
 /** What a workshop's overridden gates taught: how far its own limits have moved. */
 @Injectable()
 export class SealLessonsService {
@@ -36,13 +38,13 @@ export class SealLessonsService {
   ) {}
 
   async view(): Promise<OverridesView> {
-    const seen = await this.counting(await this.records());
+    const seen = await this.counting();
     return { seen, open: learnedEase(seen, false), film: learnedEase(seen, true) };
   }
 
   /** Shares by which the limits are moved. */
   async ease(): Promise<{ readonly open: number; readonly film: number }> {
-    const seen = await this.counting(await this.records());
+    const seen = await this.counting();
     return { open: learnedEase(seen, false).ease, film: learnedEase(seen, true).ease };
   }
 
@@ -58,7 +60,8 @@ export class SealLessonsService {
     await this.rows
       .of(SealLessonEntity)
       .upsert({ id: workshopId, workshopId, records: records as object[] }, ['workshopId', 'id']);
-    const [old, now] = [await this.counting(before), await this.counting(records)];
+    const from = await this.countsFrom();
+    const [old, now] = [since(before, from), since(records, from)];
     return [true, false].some((film) => learnedEase(old, film).ease !== learnedEase(now, film).ease);
   }
 
@@ -70,10 +73,14 @@ export class SealLessonsService {
     return (await lessons.findOneOrFail({ where: { id }, lock: { mode: 'for_no_key_update' } })).records;
   }
 
-  /** Overrides that were not forgotten. */
-  private async counting(seen: readonly OverrideSeen[]): Promise<OverrideSeen[]> {
-    const from = (await this.forgotten.since())('sealing', []) ?? 0;
-    return seen.filter(({ at }) => at >= from);
+  /** Overrides that were not forgotten. Every judgement asks: where there are none, nothing can have been. */
+  private async counting(): Promise<readonly OverrideSeen[]> {
+    const seen = await this.records();
+    return seen.length === 0 ? seen : since(seen, await this.countsFrom());
+  }
+
+  private async countsFrom(): Promise<number> {
+    return (await this.forgotten.since())('sealing', []) ?? 0;
   }
 
   /** All that was seen, forgotten or not. */

@@ -1,4 +1,5 @@
 import { findingContext, type FindingContext, type FindingRecord } from '@dewpot/core/findings';
+import { Latest } from '../calculation/latest.js';
 
 /** The records of a workshop as they cross to a thread: as text, which is copied many times faster than objects, and by what they are known again. */
 export interface CrossingRecords {
@@ -7,17 +8,8 @@ export interface CrossingRecords {
 }
 
 /** A thread keeps the records of so many workshops: reading five thousand of them anew takes longer than what is asked of them. */
-const MOST_KNOWN = 2;
-const known = new Map<string, FindingContext>();
+const known = new Latest<FindingContext>(2);
 
 /** The records of a workshop, ready to explain any of them. */
-export function contextOf({ key, text }: CrossingRecords): FindingContext {
-  const found = known.get(key) ?? findingContext(JSON.parse(text) as FindingRecord[]);
-  known.delete(key);
-  known.set(key, found);
-  for (const oldest of known.keys()) {
-    if (known.size <= MOST_KNOWN) break;
-    known.delete(oldest);
-  }
-  return found;
-}
+export const contextOf = ({ key, text }: CrossingRecords): FindingContext =>
+  known.keep(key, known.get(key) ?? findingContext(JSON.parse(text) as FindingRecord[]));

@@ -1,10 +1,10 @@
-import { useState } from 'react';
 import { Link } from 'react-router';
 import { fromHandbook, groupOfKind, type LearnedFigure } from '@dewpot/core/findings';
 import { useForget } from '../api/learned';
 import { Button } from '../ui/button';
 import { FigureWorking } from '../ui/figure-working';
 import { exactTime } from '../ui/format-time';
+import { Opened } from '../ui/opened';
 import { Failure } from '../ui/states';
 import { useSay } from '../ui/say';
 import { useUnits } from '../ui/units';
@@ -58,12 +58,10 @@ export function LearnedLine({ figure: learned, range }: { figure: LearnedFigure;
 function Records({ learned: { kind, figure, records }, told }: { learned: LearnedFigure; told: string }) {
   const say = useSay();
   const units = useUnits();
-  const [open, setOpen] = useState(false);
   const group = groupOfKind[kind];
   return (
-    <details className="mt-0.5 text-sm" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
-      <summary className="quiet hover:text-base-content w-fit cursor-pointer list-none text-xs leading-6 underline decoration-dotted underline-offset-4">{told}</summary>
-      {open && (
+    <Opened label={told}>
+      {() => (
         <ul className="border-base-300 mt-2 border-l-2 pl-3">
           {records.toReversed().map(({ id, label, at, shows, counts }) => (
             <li key={`${id} ${at}`} className={counts ? '' : 'quiet'}>
@@ -75,6 +73,6 @@ function Records({ learned: { kind, figure, records }, told }: { learned: Learne
           ))}
         </ul>
       )}
-    </details>
+    </Opened>
   );
 } // prettier-ignore

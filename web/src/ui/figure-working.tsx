@@ -1,5 +1,5 @@
-import { useState } from 'react';
 import { type Basis, type Figure, msg, type Message, type Phrase } from '@dewpot/core/units';
+import { Opened } from './opened';
 import { TermLink } from './term-link';
 import type { TermKey } from './terms';
 import { useUnits } from './units';
@@ -20,17 +20,13 @@ function basisInWords(basis: Basis): Message {
   }
 }
 
-/** The lines of working behind a figure, opened beneath it. They are written only then: most are never asked for. */
+/** The lines of working behind a figure, opened beneath it. */
 export function FigureWorking({ figure, label = msg('ui.whereFrom') }: { figure: Figure; label?: Phrase }) {
   const say = useSay();
-  const [open, setOpen] = useState(false);
   return (
-    <details className="working mt-0.5 text-sm" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
-      <summary className="quiet hover:text-base-content w-fit cursor-pointer list-none text-xs leading-6 underline decoration-dotted underline-offset-4">
-        {say.value(label)}
-      </summary>
-      {open && <Working figure={figure} />}
-    </details>
+    <Opened label={say.value(label)} className="working">
+      {() => <Working figure={figure} />}
+    </Opened>
   );
 }
 

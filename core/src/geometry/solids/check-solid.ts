@@ -271,11 +271,13 @@ const more: Checks = {
   'known-volume': ({ check, at }, { volume, length, width, height }) => {
     const most = (length * width * height) / 1000;
     check.number(at('volume'), volume, msg('solids.takenVolume'), { above: 0, unit: 'mL' });
-    // A volume that is no number is told of above, and cannot be written.
-    if (volume > most * (1 + 1e-9)) {
-      const told = msg('solids.moreThanBox', { volume: exactly(volume, 'mL'), most: quantity(most, 'mL', 0) });
-      check.add(at('volume'), volume, told, msg('solids.measureInside'));
-    }
+    check.expect(
+      !(volume > most * (1 + 1e-9)),
+      at('volume'),
+      volume,
+      msg('solids.moreThanBox', { volume: exactly(volume, 'mL'), most: quantity(most, 'mL', 0) }),
+      msg('solids.measureInside'),
+    );
   },
 };
 
