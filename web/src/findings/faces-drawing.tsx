@@ -21,7 +21,7 @@ export function FacesDrawing({ left, right, at, label }: { left: CountedFace; ri
   const height = Math.min(heightOf(left), heightOf(right));
   const edge = width * at;
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className="block max-h-[60vh] w-full" role="img" aria-label={label}>
+    <svg viewBox={`0 0 ${width} ${height}`} className="block w-full" role="img" aria-label={label}>
       <defs>
         <clipPath id={`${id}left`}>
           <rect width={edge} height={height} />
