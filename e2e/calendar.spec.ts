@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import type { CalendarTodayView, MouldView } from '@dewpot/contract';
 import { AS_PAGES, beginWorkshop, castsOf, enterDemo, expect, happened, pourPots, test, uuid } from './house.js';
 
@@ -6,6 +6,18 @@ const copies = (count: number) => Array.from({ length: count }, (_, i) => ({ id:
 const chips = (page: Page) => page.getByRole('region', { name: 'The weeks ahead' }).getByRole('button', { name: /^Session / }); // prettier-ignore
 /** Until no better plan is looked for. */
 const planned = (page: Page) => expect(page.getByRole('button', { name: 'Stop' })).toHaveCount(0, { timeout: 60_000 });
+
+/** Drags a session to the same evening a week later, which is as long. */
+async function dragByAWeek(page: Page, chip: Locator): Promise<void> {
+  const mondays = page.getByRole('region', { name: 'The weeks ahead' }).locator('svg').getByText(/^\d+ \w+$/);
+  const [one, next] = await Promise.all([1, 2].map((nth) => mondays.nth(nth).boundingBox()));
+  const { x, y, width } = (await chip.boundingBox())!;
+  const to = x + width / 2 + next!.x - one!.x;
+  await page.mouse.move(x + width / 2, y + 20);
+  await page.mouse.down();
+  await page.mouse.move(to, y + 20, { steps: 40 });
+  await page.mouse.up();
+}
 
 async function planAnew(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Plan again' }).click();
@@ -51,12 +63,7 @@ test('a session is dragged, told what that costs, and kept there; a broken piece
   await page.goto('/calendar');
   // Other journeys pour in the demo workshop too: the plan has to hold before a session of it is moved.
   await planAnew(page);
-  const last = chips(page).last();
-  const box = (await last.boundingBox())!;
-  await page.mouse.move(box.x + box.width / 2, box.y + 20);
-  await page.mouse.down();
-  await page.mouse.move(box.x + box.width / 2 + 150, box.y + 20, { steps: 8 });
-  await page.mouse.up();
+  await dragByAWeek(page, chips(page).last());
   await expect(page.getByText(/^Moved: everything in time/)).toBeVisible();
   await page.getByRole('button', { name: 'Keep it there, plan the rest again' }).click();
   await planned(page);

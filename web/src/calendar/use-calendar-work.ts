@@ -7,7 +7,7 @@ const startCalendar = () => new Worker(new URL('../workers/calendar.worker.ts', 
 const makeCalendar = () => makeCalendarWork(() => loadSolver());
 
 /** Asks the work of the calendar for something, with the data at hand. */
-export type AskCalendar = AskWork<CalendarWork>;
+type AskCalendar = AskWork<CalendarWork>;
 
 /** The work of the calendar with the data at hand; and its end, whatever it does. */
 export function useCalendarWork(data: CalendarData): { readonly ask: AskCalendar; readonly end: () => void } {

@@ -1,7 +1,8 @@
 import { useRef, useState } from 'react';
 import { proxy } from 'comlink';
 import type { BuyBy, CalendarPlan, HeldUpBy, WayOut } from '@dewpot/core/calendar';
-import type { AskCalendar } from './use-calendar-work';
+import type { CalendarData } from '../workers/calendar-work';
+import { useCalendarWork } from './use-calendar-work';
 
 /** What would help a plan, as far as it was found out. */
 export interface Help {
@@ -12,12 +13,14 @@ export interface Help {
 }
 const noHelp: Help = { ways: [], buy: [], over: false };
 
-/** Looks for what would help, one thing after another, behind what is shown. */
-export function useHelp(ask: AskCalendar) {
+/** Looks for what would help, one thing after another, in a worker of its own: no session that is moved waits for it. */
+export function useHelp(data: CalendarData) {
+  const { ask, end } = useCalendarWork(data);
   const [help, setHelp] = useState<Help>(noHelp);
   const turn = useRef(0);
   const forget = () => {
     turn.current += 1;
+    end();
     setHelp(noHelp);
   };
   const look = async (plan: CalendarPlan) => {

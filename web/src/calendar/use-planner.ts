@@ -66,7 +66,7 @@ function useSearch(data: CalendarData, show: Dispatch<SetStateAction<Shown>>) {
     end();
     setLooking(undefined);
   };
-  return { ask, looking, search, judge, stop };
+  return { looking, search, judge, stop };
 }
 
 /**
@@ -81,8 +81,8 @@ export function usePlanner(data: CalendarData, kept: CalendarPlanView | undefine
   const keeping = useKeepPlan();
   const { facts } = data;
   const { judged, sessions } = shown;
-  const { ask, looking, search, judge, stop } = useSearch(data, setShown);
-  const { help, look, forget } = useHelp(ask);
+  const { looking, search, judge, stop } = useSearch(data, setShown);
+  const { help, look, forget } = useHelp(data);
   const failing = (error: unknown) => setFailed(error);
   const keep = (plan: CalendarPlan, of: readonly PlanSession[], version = kept?.version ?? 0) =>
     keeping.mutate(planToKeep(plan, of, facts, version));
@@ -140,9 +140,14 @@ export function usePlanner(data: CalendarData, kept: CalendarPlanView | undefine
     stop,
     move: (from: number, to: number) => {
       const was = shown;
-      judge(movedTo(sessions, from, to))
+      const next = movedTo(sessions, from, to);
+      setShown({ ...shown, sessions: next });
+      judge(next)
         .then(() => setBefore((one) => one ?? was))
-        .catch(failing);
+        .catch((error: unknown) => {
+          setShown(was);
+          failing(error);
+        });
     },
     keepMoved: () => {
       if (judged) keep(judged.plan, sessions);

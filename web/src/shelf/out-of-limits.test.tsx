@@ -23,5 +23,5 @@ it('nothing stands there where all is as usual', async () => {
   fakeServer({ 'findings/watch': asked });
   renderScreen(<OutOfLimits />);
   await expect.poll(() => asked.mock.calls.length).toBe(1);
-  expect(screen.queryByRole('list')).toBeNull();
+  expect(screen.queryByRole('list', { name: 'Out of their limits' })).toBeNull();
 });
