@@ -30,8 +30,10 @@ const MOST_RECORDS = 5_000;
 /** The records of so many workshops are kept as text, some megabytes each. */
 const MOST_TEXTS = 4;
 
-const RECORDS = `select coalesce(jsonb_agg((finding - 'v') || jsonb_build_object('id', id, 'code', code, 'mouldId', mould_id, 'at', poured_at)
-    order by poured_at desc, id), '[]')::text as text
+/** The records with their keys before them. Put together as text: as jsonb the database would take each of them apart first. */
+const RECORDS = `select '[' || coalesce(string_agg(
+    '{"id":"' || id || '","code":' || to_json(code) || ',"mouldId":"' || mould_id || '","at":' || poured_at || ',' || substr(finding::text, 2),
+    ',' order by poured_at desc, id), '') || ']' as text
   from (select id, code, mould_id, poured_at, finding from casts where workshop_id = $1 and finding is not null
     order by poured_at desc, id limit ${MOST_RECORDS}) as latest`;
 

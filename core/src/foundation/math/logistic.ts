@@ -7,6 +7,15 @@ export interface LogisticCase {
   readonly under: readonly number[];
 }
 
+/** Cases one after another. */
+export interface LogisticTable {
+  /** Numbers of a row. */
+  readonly width: number;
+  /** A row for each case: a 1 for the constant, then what it stood under. */
+  readonly rows: Float64Array;
+  readonly happened: Uint8Array;
+}
+
 /** A fitted regression: the constant, and a weight of each exposure. */
 export interface LogisticFit {
   readonly constant: number;
@@ -18,44 +27,59 @@ const STILL = 1e-9;
 /** The constant's prior is this wide: next to flat. */
 const WIDE = 10;
 
+/** Cases as a table. They must all be as long as the first. */
+export const logisticTable = (cases: readonly LogisticCase[]): LogisticTable => ({
+  width: 1 + (cases[0]?.under.length ?? 0),
+  rows: Float64Array.from(cases.flatMap(({ under }) => [1, ...under])),
+  happened: Uint8Array.from(cases, (one) => one.happened),
+});
+
 /** Share of those under the same that it happens to. */
 const shareOf = (x: number): number => 1 / (1 + Math.exp(-x));
 
-/** Gradient and curvature of the log posterior at weights, the constant first. Rows hold a 1 before what each case stood under. */
-function slopes(rows: readonly Float64Array[], happened: Float64Array, at: Float64Array, pull: Float64Array) {
-  const size = at.length;
+/** Gradient and curvature of the log posterior at weights, the constant first, without one row. */
+function slopes({ width, rows, happened }: LogisticTable, at: Float64Array, pull: Float64Array, without: number) {
   const gradient = at.map((weight, i) => -weight * pull[i]!);
-  const curvature = Array.from({ length: size }, (_, i) => new Float64Array(size).fill(pull[i]!, i, i + 1));
-  rows.forEach((row, k) => {
-    let far = 0;
-    for (let i = 0; i < size; i++) far += row[i]! * at[i]!;
-    const share = shareOf(far);
-    const certainty = share * (1 - share);
-    for (let i = 0; i < size; i++) {
-      const x = row[i]!;
+  const curvature = new Float64Array(width * width);
+  pull.forEach((one, i) => (curvature[i * width + i] = one));
+  // Most circumstances of most casts are as usual, 0: only the others count.
+  const far = new Int32Array(width);
+  for (let k = 0, row = 0; k < happened.length; k++, row += width) {
+    if (k === without) continue;
+    let [sum, many] = [0, 0];
+    for (let i = 0; i < width; i++) {
+      const x = rows[row + i]!;
       if (x === 0) continue;
-      gradient[i]! += x * (happened[k]! - share);
-      const line = curvature[i]!;
-      const weight = x * certainty;
-      for (let j = 0; j <= i; j++) line[j]! += weight * row[j]!;
+      sum += x * at[i]!;
+      far[many++] = i;
     }
-  });
-  for (let i = 0; i < size; i++) for (let j = i + 1; j < size; j++) curvature[i]![j] = curvature[j]![i]!;
-  return { gradient: [...gradient], curvature: curvature.map((line) => [...line]) };
+    const share = shareOf(sum);
+    const certainty = share * (1 - share);
+    const miss = happened[k]! - share;
+    for (let a = 0; a < many; a++) {
+      const i = far[a]!;
+      const x = rows[row + i]!;
+      gradient[i]! += x * miss;
+      const weight = x * certainty;
+      for (let b = 0; b <= a; b++) curvature[i * width + far[b]!]! += weight * rows[row + far[b]!]!;
+    }
+  }
+  const lines = Array.from({ length: width }, (_, i) =>
+    Array.from({ length: width }, (_, j) => curvature[Math.max(i, j) * width + Math.min(i, j)]!),
+  );
+  return { gradient: [...gradient], curvature: lines };
 }
 
 /**
- * Logistic regression with a normal prior of standard deviation 1 on each weight: the peak of its posterior, by Newton's steps.
- * Rows must all be as long as the first.
+ * Logistic regression with a normal prior of standard deviation 1 on each weight: the peak of its posterior, by Newton's steps. `from`: where they
+ * begin, as the fit of nearly the same cases; `without`: the case that is left out.
  */
-export function fitLogistic(cases: readonly LogisticCase[]): LogisticFit {
-  const size = 1 + (cases[0]?.under.length ?? 0);
-  const rows = cases.map(({ under }) => Float64Array.of(1, ...under));
-  const happened = Float64Array.from(cases, (one) => one.happened);
-  const pull = new Float64Array(size).fill(1).fill(1 / WIDE ** 2, 0, 1);
-  let at = new Float64Array(size);
+export function fitLogistic(table: LogisticTable, { from, without = -1 }: { readonly from?: LogisticFit; readonly without?: number } = {}): LogisticFit {
+  const { width } = table;
+  const pull = new Float64Array(width).fill(1).fill(1 / WIDE ** 2, 0, 1);
+  let at = from ? Float64Array.of(from.constant, ...from.weights) : new Float64Array(width);
   for (let step = 0; step < MOST_STEPS; step++) {
-    const { gradient, curvature } = slopes(rows, happened, at, pull);
+    const { gradient, curvature } = slopes(table, at, pull, without);
     const move = defined(solve(curvature, gradient));
     const most = Math.max(...move.map(Math.abs));
     // A step of more than 2 may overshoot where nearly all or nearly none happened.
@@ -65,4 +89,4 @@ export function fitLogistic(cases: readonly LogisticCase[]): LogisticFit {
   }
   const [constant = 0, ...weights] = at;
   return { constant, weights };
-}
+} // prettier-ignore

@@ -3,6 +3,7 @@ import {
   betaPoint,
   betaShare,
   fitLogistic,
+  logisticTable,
   logBeta,
   logGamma,
   median,
@@ -74,7 +75,7 @@ describe('logistic regression', () => {
       const share = 1 / (1 + Math.exp(-(-0.5 + 1.2 * under[0]! - 0.7 * under[1]!)));
       return { happened: next() < share ? (1 as const) : (0 as const), under };
     });
-    const { constant, weights } = fitLogistic(cases);
+    const { constant, weights } = fitLogistic(logisticTable(cases));
     expect(constant).toBeCloseTo(-0.5, 0);
     expect(weights[0]).toBeGreaterThan(1.05);
     expect(weights[0]).toBeLessThan(1.35);
@@ -84,14 +85,25 @@ describe('logistic regression', () => {
 
   it('stays bounded where one side is perfectly told apart', () => {
     const cases = Array.from({ length: 30 }, (_, i) => ({ happened: i < 10 ? (1 as const) : (0 as const), under: [i < 10 ? 2 : -1] })); // prettier-ignore
-    const [weight] = fitLogistic(cases).weights;
+    const [weight] = fitLogistic(logisticTable(cases)).weights;
     expect(weight).toBeGreaterThan(0.5);
     expect(weight).toBeLessThan(4);
   });
 
+  it('without a case is as it is of the others alone, wherever it begins', () => {
+    const next = stream(11);
+    const cases = Array.from({ length: 60 }, () => ({ happened: next() < 0.4 ? (1 as const) : (0 as const), under: [next(), next() < 0.5 ? 0 : next()] })); // prettier-ignore
+    const table = logisticTable(cases);
+    const alone = fitLogistic(logisticTable(cases.filter((_, i) => i !== 17)));
+    const without = fitLogistic(table, { from: fitLogistic(table), without: 17 });
+    expect(without.constant).toBeCloseTo(alone.constant, 9);
+    without.weights.forEach((weight, i) => expect(weight).toBeCloseTo(alone.weights[i]!, 9));
+    expect(without.constant).not.toBeCloseTo(fitLogistic(table).constant, 6);
+  });
+
   it('sits where its slope is zero', () => {
     const cases = [[1, 0.3], [0, -1], [1, 2], [0, 1.5], [0, -0.2]].map(([happened, x]) => ({ happened: happened as 0 | 1, under: [x!] })); // prettier-ignore
-    const { constant, weights } = fitLogistic(cases);
+    const { constant, weights } = fitLogistic(logisticTable(cases));
     const slope = cases.reduce((sum, { happened, under }) => sum + under[0]! * (happened - 1 / (1 + Math.exp(-(constant + weights[0]! * under[0]!)))), -weights[0]!); // prettier-ignore
     expect(slope).toBeCloseTo(0, 8);
   });

@@ -1,6 +1,7 @@
 import { median, robustSpread, variance } from '../../foundation/math/index.js';
 import { circumstanceKeys, circumstances, type Circumstance } from './circumstances.js';
-import { isGood, type FindingRecord } from './finding-record.js';
+import { valuesAt, type FindingColumns } from './finding-columns.js';
+import type { FindingRecord } from './finding-record.js';
 
 /** So many good casts are needed to say what is usual. */
 const ENOUGH = 5;
@@ -25,35 +26,39 @@ const like: Readonly<Record<Among, (a: FindingRecord, b: FindingRecord) => boole
   kind: (a, b) => a.piece === b.piece,
 };
 
-/** What is on record of a circumstance. A loop, since it is asked of thousands of casts for every circumstance. */
-export function valuesOf(records: readonly FindingRecord[], of: Circumstance): number[] {
-  const values: number[] = [];
-  for (const { under } of records) {
-    const known = under[of];
-    if (known) values.push(known.value);
-  }
-  return values;
-}
-
 /** How much each circumstance varies over all casts of a workshop, never less than its own error. */
 export type Spreads = Readonly<Record<Circumstance, number>>;
 
 /** How much each circumstance varies over casts. */
-export function spreadsOf(records: readonly FindingRecord[]): Spreads {
+export function spreadsOf({ records, under }: FindingColumns): Spreads {
+  const all = records.map((_, row) => row);
   const spread = (of: Circumstance): number => {
-    const values = valuesOf(records, of);
+    const values = valuesAt(under[of], all);
     return Math.max(circumstances[of].error, values.length > 1 ? Math.sqrt(variance(values)) : 0);
   };
   return Object.fromEntries(circumstanceKeys.map((of) => [of, spread(of)])) as Record<Circumstance, number>;
 }
 
+/** Good casts that are like one, by what they are like it in: the rows of their records. */
+export type Alike = readonly (readonly [Among, rows: readonly number[]])[];
+
+/** The good casts that are like one, without that one. `good`: rows of records. */
+export const alikeTo = (cast: FindingRecord, good: readonly number[], { records }: FindingColumns): Alike =>
+  (['mould', 'mix', 'kind'] as const).map((among) => [
+    among,
+    good.filter((row) => {
+      const one = records[row];
+      return one !== undefined && one.id !== cast.id && like[among](one, cast);
+    }),
+  ]);
+
 /**
- * What is usual of a circumstance among the good casts that are most like one, without that one; undefined where fewer than five are known.
+ * What is usual of a circumstance among the good casts that are most like one; undefined where fewer than five are known.
  * spread² = (n·(1.4826·MAD)² + 8·s₀²) ÷ (n + 8)·(1 + 1.6 ÷ n). Handbook 20, "One cast".
  */
-export function usualOf(cast: FindingRecord, good: readonly FindingRecord[], of: Circumstance, spreads: Spreads): Usual | undefined {
-  for (const among of ['mould', 'mix', 'kind'] as const) {
-    const values = valuesOf(good.filter((one) => one.id !== cast.id && like[among](one, cast)), of);
+export function usualOf(of: Circumstance, alike: Alike, { under }: FindingColumns, spreads: Spreads): Usual | undefined {
+  for (const [among, rows] of alike) {
+    const values = valuesAt(under[of], rows);
     const n = values.length;
     if (n < ENOUGH) continue;
     const squared = (n * robustSpread(values) ** 2 + WEIGHT * spreads[of] ** 2) / (n + WEIGHT);
@@ -61,6 +66,3 @@ export function usualOf(cast: FindingRecord, good: readonly FindingRecord[], of:
   }
   return undefined;
 } // prettier-ignore
-
-/** The good casts of a workshop. */
-export const goodOf = (records: readonly FindingRecord[]): FindingRecord[] => records.filter(isGood);

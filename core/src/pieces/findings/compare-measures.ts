@@ -1,6 +1,7 @@
 import { compareMeans, type MeansCompared } from './compare-means.js';
 import type { Confounded, WayGroup } from './confounding.js';
-import { measures, type FindingRecord, type Measure } from './finding-record.js';
+import { valuesAt, type FindingColumns } from './finding-columns.js';
+import { measures, type Measure } from './finding-record.js';
 import { FEWEST } from './verdict.js';
 
 /** Two ways by what was measured of their casts: the smaller mean is better. */
@@ -14,20 +15,15 @@ export interface WaysMeasured extends MeansCompared {
 /** What is the better the smaller it is: of a mass, how far off what was expected it is, as a share. */
 const offOf = (measure: Measure, value: number): number => (measure === 'mass' ? Math.abs(value - 1) : value);
 
-const valuesOf = (measure: Measure, casts: readonly FindingRecord[]): number[] =>
-  casts.flatMap(({ measured }) => {
-    const value = measured[measure];
-    return value === undefined ? [] : [offOf(measure, value)];
-  });
-
 /** Every pair of ways by every measure of which both have enough casts. Handbook 20, "Two ways". */
 export function measuredPairs(
   groups: readonly WayGroup[],
+  columns: FindingColumns['measured'],
   confounded: (a: WayGroup, b: WayGroup) => readonly Confounded[],
 ): WaysMeasured[] {
   return measures.flatMap((measure) => {
     const known = groups
-      .map((group) => ({ group, values: valuesOf(measure, group.casts) }))
+      .map((group) => ({ group, values: valuesAt(columns[measure], group.rows).map((value) => offOf(measure, value)) }))
       .filter(({ values }) => values.length >= FEWEST);
     return known.flatMap((a, i) =>
       known.slice(i + 1).map((b) => ({

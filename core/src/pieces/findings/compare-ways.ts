@@ -2,6 +2,7 @@ import { defined } from '../../foundation/math/index.js';
 import { compareShares, type Comparison, type Share } from './compare-shares.js';
 import { confoundings, wayGroup, type Confounded, type WayGroup } from './confounding.js';
 import { measuredPairs, type WaysMeasured } from './compare-measures.js';
+import { findingColumns, type FindingColumns, type WayColumn } from './finding-columns.js';
 import { isGood, measures, wayKinds, type FindingRecord, type WayKind } from './finding-record.js';
 import { FEWEST, standAmongMany } from './verdict.js';
 
@@ -35,30 +36,30 @@ export interface AllWays {
 
 /** Ways of a kind beyond this many are not compared: the rarest fall away. */
 const MOST_WAYS = 12;
-const shareOf = (way: string, casts: readonly FindingRecord[]): WayShare => ({ way, casts: casts.length, good: casts.filter(isGood).length }); // prettier-ignore
 
-function tableOf(kind: WayKind, casts: readonly FindingRecord[]): WaysTable {
-  const byWay = new Map<string, FindingRecord[]>();
-  for (const cast of casts) {
-    const way = cast.ways[kind];
-    if (way === undefined) continue;
-    const own = byWay.get(way);
-    if (own) own.push(cast);
-    else byWay.set(way, [cast]);
-  }
-  const groups = [...byWay]
-    .sort(([, a], [, b]) => b.length - a.length)
-    .slice(0, MOST_WAYS)
-    .map(([way, own]) => wayGroup(way, own));
-  const confounded = (a: WayGroup, b: WayGroup) => confoundings(kind, a, b);
-  const ways = groups.map((group) => shareOf(group.way, group.casts));
+/** The rows of each way of a kind, those with the most casts first. */
+function rowsByWay({ names, codes }: WayColumn): (readonly [way: string, rows: readonly number[]])[] {
+  const rows = names.map((): number[] => []);
+  codes.forEach((code, row) => rows[code]?.push(row));
+  return rows.map((own, code) => [defined(names[code]), own] as const).sort(([, a], [, b]) => b.length - a.length);
+}
+
+function tableOf(kind: WayKind, { records, ways: known, measured }: FindingColumns): WaysTable {
+  const groups = rowsByWay(known[kind]).slice(0, MOST_WAYS).map(([way, rows]) => wayGroup(way, rows, known)); // prettier-ignore
+  const isGoodRow = (row: number) => isGood(defined(records[row]));
+  const ways = groups.map(({ way, rows }): WayShare => ({
+    way,
+    casts: rows.length,
+    good: rows.filter(isGoodRow).length,
+  }));
+  const confounded = (a: WayGroup, b: WayGroup) => confoundings(kind, a, b, known);
   const pairs = groups.flatMap((a, i) =>
     groups.slice(i + 1).map((b, j): WaysCompared => {
       const [one, other] = [defined(ways[i]), defined(ways[i + 1 + j])];
       return { a: one, b: other, ...compareShares(one, other), confounded: confounded(a, b) };
     }),
   );
-  return { kind, ways, pairs, measured: measuredPairs(groups, confounded) };
+  return { kind, ways, pairs, measured: measuredPairs(groups, measured, confounded) };
 }
 
 /** Two ways of which neither has failed, or of which there are too few, are not counted as compared. */
@@ -76,8 +77,8 @@ function fallenAmong(comparisons: readonly Comparison[]): Comparison[] {
  * two-sided tail areas, among all pairs that are compared by the same: by good casts, or by one measure; else it *leans* at most. Handbook 20, "Two ways".
  */
 export function compareWays(records: readonly FindingRecord[]): AllWays {
-  const casts = records.filter(({ seen }) => seen);
-  const tables = wayKinds.map((kind) => tableOf(kind, casts)).filter(({ ways }) => ways.length > 1);
+  const columns = findingColumns(records.filter(({ seen }) => seen));
+  const tables = wayKinds.map((kind) => tableOf(kind, columns)).filter(({ ways }) => ways.length > 1);
   const compared = tables.flatMap(({ pairs }) => pairs.filter(isCompared));
   const measured = tables.flatMap((table) => table.measured);
   const asked: readonly (readonly Comparison[])[] = [compared, ...measures.map((one) => measured.filter(({ measure }) => measure === one))]; // prettier-ignore

@@ -1,14 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { foundCauses, makeFindingWorkshop } from '../../testing/finding-workshop.js';
-import {
-  explainFault,
-  findingContext,
-  goodOf,
-  spreadsOf,
-  usualOf,
-  type Circumstances,
-  type FindingRecord,
-} from './index.js';
+import { alikeTo, explainFault, findingContext, usualOf, type Circumstances, type FindingRecord } from './index.js';
 
 const cast = (id: number, under: Circumstances, faults: FindingRecord['faults'] = []): FindingRecord => ({
   id: `${id}`, code: `P-${id}`, mouldId: 'm', mixId: 'x', piece: 'pot', at: id, seen: true, faults, under, ways: {}, measured: {},
@@ -73,8 +65,10 @@ describe('why one cast has a fault', () => {
   it('compares with the mix, then with the kind, where a mould has fewer than five good casts', () => {
     const others = calm.map((one, i) => ({ ...one, id: `o${i}`, mouldId: 'other' }));
     const strangers = calm.map((one, i) => ({ ...one, id: `s${i}`, mouldId: 'other', mixId: 'other' }));
-    const among = (records: FindingRecord[]) =>
-      usualOf(crazed, goodOf(records), 'evaporation', spreadsOf(records))?.among;
+    const among = (records: FindingRecord[]) => {
+      const { columns, good, spreads } = findingContext(records);
+      return usualOf('evaporation', alikeTo(crazed, good, columns), columns, spreads)?.among;
+    };
     expect(among([...calm.slice(0, 4), ...others])).toBe('mix');
     expect(among([...calm.slice(0, 2), ...strangers])).toBe('kind');
     expect(among(calm.slice(0, 4))).toBeUndefined();

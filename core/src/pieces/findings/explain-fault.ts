@@ -1,9 +1,10 @@
-import { goodOf, spreadsOf, usualOf, type Spreads, type Usual } from './baseline.js';
+import { alikeTo, spreadsOf, usualOf, type Spreads, type Usual } from './baseline.js';
 import { causeKeys, causes, namedCauses, type Cause } from './causes.js';
 import { circumstanceKeys, circumstances, flags, type Circumstance, type Circumstanced } from './circumstances.js';
 import type { Fault } from '../casts/index.js';
-import { faultRegression, precedes, type FaultRegression } from './fault-regression.js';
-import type { FindingRecord } from './finding-record.js';
+import { fitFault, precedes, regressionWithout, type FaultFit, type FaultRegression } from './fault-regression.js';
+import { findingColumns, type FindingColumns } from './finding-columns.js';
+import { isGood, type FindingRecord } from './finding-record.js';
 
 /** Weights before anything is known: a cause that the handbook names, any other, and something that is not on record. */
 const NAMED = 3;
@@ -94,16 +95,25 @@ function scoreOf(named: boolean, evidence: Evidence): number {
 /** All of a workshop's casts, ready to explain any of them. */
 export interface FindingContext {
   readonly records: readonly FindingRecord[];
-  readonly good: readonly FindingRecord[];
+  readonly columns: FindingColumns;
+  /** Rows of the good casts. */
+  readonly good: readonly number[];
   readonly spreads: Spreads;
+  /** A fault over all casts, fitted when it is first asked for; undefined where too few have it. */
+  readonly fitOf: (fault: Fault) => FaultFit | undefined;
 }
 
 /** What explanations of a workshop's casts have in common. */
-export const findingContext = (records: readonly FindingRecord[]): FindingContext => ({
-  records,
-  good: goodOf(records),
-  spreads: spreadsOf(records),
-});
+export function findingContext(records: readonly FindingRecord[]): FindingContext {
+  const columns = findingColumns(records);
+  const spreads = spreadsOf(columns);
+  const fits = new Map<Fault, FaultFit | undefined>();
+  const fitOf = (fault: Fault): FaultFit | undefined => {
+    if (!fits.has(fault)) fits.set(fault, fitFault(fault, columns, spreads));
+    return fits.get(fault);
+  };
+  return { records, columns, good: records.flatMap((one, row) => (isGood(one) ? [row] : [])), spreads, fitOf };
+}
 
 /** How each of these causes stands in a cast's record, as far as its circumstance may count and is on record. */
 function rankCauses(
@@ -111,12 +121,13 @@ function rankCauses(
   of: readonly Cause[],
   counts: (circumstance: Circumstance) => boolean,
   isNamed: (cause: Cause) => boolean,
-  { good, spreads }: FindingContext,
+  { columns, good, spreads }: FindingContext,
   regression?: FaultRegression,
 ): Omit<RankedCause, 'share'>[] {
   // Too much and too little of a circumstance go by the same good casts.
   const before = circumstanceKeys.filter((one) => cast.under[one] && counts(one));
-  const usual = new Map(before.map((one) => [one, usualOf(cast, good, one, spreads)]));
+  const alike = alikeTo(cast, good, columns);
+  const usual = new Map(before.map((one) => [one, usualOf(one, alike, columns, spreads)]));
   return of.flatMap((cause) => {
     const { of: circumstance } = causes[cause];
     const recorded = cast.under[circumstance];
@@ -137,7 +148,7 @@ export function likeliestOf(cast: FindingRecord, of: readonly Cause[], context: 
  * "something not on record". Handbook 20, "One cast". A cast without a record has no causes and says what was missing.
  */
 export function explainFault(cast: FindingRecord, fault: Fault, context: FindingContext): Explanation {
-  const regression = faultRegression(cast, context.records, fault, context.spreads);
+  const regression = regressionWithout(cast, context.fitOf(fault), context.spreads);
   const isNamed = (cause: Cause) => namedCauses[fault].includes(cause);
   const ranked = rankCauses(cast, causeKeys, (of) => precedes(of, fault), isNamed, context, regression);
   const all = ranked.reduce((sum, { score }) => sum + Math.exp(score), UNRECORDED);

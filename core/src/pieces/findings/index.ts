@@ -10,6 +10,7 @@ export * from './dealt-trial.js';
 export * from './explain-fault.js';
 export * from './explain-pour.js';
 export * from './fault-regression.js';
+export * from './finding-columns.js';
 export * from './finding-record.js';
 export * from './finding-words.js';
 export * from './found-faults.js';
