@@ -27,7 +27,7 @@ function countsOf(rows: readonly number[], { names, codes }: WayColumn): Int32Ar
   const counts = new Int32Array(names.length);
   for (const row of rows) {
     const code = defined(codes[row]);
-    if (code >= 0) counts[code]! += 1;
+    if (code >= 0) counts[code] = defined(counts[code]) + 1;
   }
   return counts;
 }
