@@ -7,7 +7,9 @@ import {
   voidSizes,
   type PhotoPixels,
   type PhotoPoint,
+  type FoundVoids,
   type VoidCount,
+  type VoidDoubt,
   type VoidMark,
   type VoidPatch,
 } from '@dewpot/core/photos';
@@ -66,14 +68,15 @@ export function VoidCounting({ photo, work, castId }: { photo: FacePhoto; work: 
   const address = useAddress(file);
   const [known, setKnown] = useState(KNOWN);
   const [plan, setPlan] = useState(() => firstPlan(pixels));
-  const [found, setFound] = useState(false);
+  const [found, setFound] = useState<{ readonly doubt?: VoidDoubt }>();
   const scale = distance(plan.ends) / known;
   const patch = patchOf(plan, scale);
   const look = async () => {
-    const marks = await work.run<VoidMark[]>((files, progress) => files.voids(pixels, patch, progress));
-    if (!marks) return;
+    const answer = await work.run<FoundVoids>((files, progress) => files.voids(pixels, patch, progress));
+    if (!answer) return;
+    const { marks, ...doubted } = answer;
     setPlan({ ...plan, marks });
-    setFound(true);
+    setFound(doubted);
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)]">
@@ -86,6 +89,7 @@ export function VoidCounting({ photo, work, castId }: { photo: FacePhoto; work: 
         <Button look={found ? 'soft' : 'main'} size="tall" className="w-full" disabled={work.done !== undefined} onClick={() => void look()}>
           {say('findings.findThem')}
         </Button>
+        {found?.doubt && <p role="status" className="border-warning border-l-4 pl-2">{say('findings.countDoubted', { doubt: found.doubt })}</p>}
         {found && <Counted count={countVoids(plan.marks, patch)} photo={photo} patch={patch} castId={castId} />}
       </section>
     </div>

@@ -88,6 +88,16 @@ describe('voids on a photo', () => {
     expect(drawing().getAttribute('aria-label')).not.toBe(before);
   });
 
+  it('are doubted in words where the patch is no face', async () => {
+    await open();
+    expect(screen.queryByRole('status')).toBeNull();
+    // The disc fills more than a quarter of the patch.
+    for (const [name, to] of [['Corner 1 of the patch', 183], ['Corner 2 of the patch', 217]] as const)
+      fireEvent.pointerMove(screen.getByRole('button', { name }), { buttons: 1, clientX: to, clientY: to });
+    await userEvent.click(screen.getByRole('button', { name: 'Find voids' }));
+    expect(await screen.findByText(/More of this is dark than voids ever are/)).toBeVisible();
+  }); // prettier-ignore
+
   it('have their ends and corners moved by keys, and are refused without a patch', async () => {
     await open();
     const corner = screen.getByRole('button', { name: 'Corner 2 of the patch' });

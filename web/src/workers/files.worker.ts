@@ -18,11 +18,11 @@ import {
 } from '@dewpot/core/meshes';
 import {
   findVoids,
+  type FoundVoids,
   tracePhoto,
   type PhotoPixels,
   type PhotoTrace,
   type TraceWish,
-  type VoidMark,
   type VoidPatch,
 } from '@dewpot/core/photos';
 import { expose, transfer } from 'comlink';
@@ -95,7 +95,7 @@ const work = {
   trace: (pixels: PhotoPixels, wish: TraceWish, progress: Progress): Promise<FileAnswer<PhotoTrace>> =>
     answer(() => tracePhoto(pixels, wish, { progress })),
   /** Finds the voids of a patch of a face. */
-  voids: (pixels: PhotoPixels, patch: VoidPatch, progress: Progress): Promise<FileAnswer<VoidMark[]>> =>
+  voids: (pixels: PhotoPixels, patch: VoidPatch, progress: Progress): Promise<FileAnswer<FoundVoids>> =>
     answer(() => findVoids(pixels, patch, { progress })),
 };
 

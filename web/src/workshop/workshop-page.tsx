@@ -1,4 +1,3 @@
-import { useMemo } from 'react';
 import { msg, quantity } from '@dewpot/core/units';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { usualBallastSand } from '@dewpot/core/moulds';
@@ -23,7 +22,7 @@ import { Reminders } from './reminders';
 import { SessionSettings } from './session-settings';
 import { UsualWays } from './usual-ways';
 import { UnitsChoice } from './units-choice';
-import { currencyOptions } from './currency-options';
+import { CurrencyChoice } from './currency-choice';
 import { useSay } from '../ui/say';
 
 /** Units, limits and people. */
@@ -84,7 +83,6 @@ function Settings() {
   const save = useSaveSettings();
   const sands = useSands();
   const say = useSay();
-  const currencies = useMemo(() => currencyOptions(say.reader), [say]);
   const { id: _, demo: __, ...settings } = workshop;
   const { control, register, handleSubmit, formState } = useForm<WorkshopSettings>({
     resolver: classValidatorResolver(WorkshopSettings),
@@ -109,12 +107,7 @@ function Settings() {
         control={control}
         name="currency"
         render={({ field }) => (
-          <SelectField
-            label={say('workshop.currency')}
-            value={field.value}
-            options={currencies}
-            onChange={field.onChange}
-          />
+          <CurrencyChoice value={field.value} kept={workshop.currency} onChange={field.onChange} />
         )}
       />
       {sizes.map(({ name, label, dimension }) => (

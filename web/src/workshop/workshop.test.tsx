@@ -23,6 +23,15 @@ describe('the workshop', () => {
     });
   });
 
+  it('says of another currency that prices stay the numbers that they are', async () => {
+    fakeServer();
+    renderScreen(<WorkshopPage />);
+    const currency = await screen.findByLabelText('Currency');
+    expect(screen.queryByText(/nothing is converted/)).toBeNull();
+    await userEvent.selectOptions(currency, 'USD');
+    expect(screen.getByText(/nothing is converted from EUR to USD/)).toBeVisible();
+  });
+
   it('refuses a bucket of no size before it is sent', async () => {
     const sent = fakeServer();
     renderScreen(<WorkshopPage />);

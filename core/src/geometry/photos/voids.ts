@@ -1,6 +1,7 @@
 import { Checker, msg } from '../../foundation/units/index.js';
 import { median } from '../../foundation/math/index.js';
 import { Stopped, type Task } from '../meshes/index.js';
+import { edgeWidth } from './edge-width.js';
 import { darkness } from './even-light.js';
 import type { PhotoPixels } from './pixels.js';
 import { blobsOf } from './void-blobs.js';
@@ -19,6 +20,15 @@ export interface VoidMark {
   readonly x: number;
   readonly y: number;
   readonly diameter: number;
+}
+
+/** What makes a count doubtful: a photo without sharp edges, or one of something else than a face. */
+export type VoidDoubt = 'blurred' | 'no-face';
+
+/** The voids of a patch, and what makes them doubtful. */
+export interface FoundVoids {
+  readonly marks: readonly VoidMark[];
+  readonly doubt?: VoidDoubt;
 }
 
 /** How many voids of a size there are, by their diameters, mm. */
@@ -56,6 +66,10 @@ const SPREADS = 4;
 /** Shares of area from which the next grade begins. */
 const GRADES = [0.001, 0.003, 0.01, 0.03] as const;
 const MOST_SCALE = 200;
+/** Edges of more pixels hide the smallest voids. */
+const BLURRED = 6;
+/** No face has so much of its area in voids. */
+const NO_FACE = 0.25;
 
 /** Ends what was stopped. @throws Stopped */
 function stopped(signal: Task['signal']): void {
@@ -98,11 +112,17 @@ function checkPatch({ width, height }: PhotoPixels, patch: VoidPatch): void {
 /** The smallest void that a photo of so many pixels a millimetre shows, mm. */
 export const leastVoid = (scale: number): number => (scale >= FINE ? LEAST : LEAST_COARSE);
 
+/** Why a count may not be believed, where there is a reason. */
+function doubtOf(marks: readonly VoidMark[], edge: number | undefined, patch: VoidPatch): VoidDoubt | undefined {
+  if (countVoids(marks, patch).share > NO_FACE) return 'no-face';
+  return edge !== undefined && edge > BLURRED ? 'blurred' : undefined;
+}
+
 /**
  * Voids of a patch of a face: its light evened, dark blobs by a threshold that follows the face's own texture, each ending at half its depth, at least 1 mm
  * across (2 mm under 5 pixels a mm) and round (4πA ÷ P² from 0.6 on). Handbook 20, "Voids from a photo". @throws InputError; Stopped
  */
-export function findVoids(photo: PhotoPixels, patch: VoidPatch, { progress, signal }: Task = {}): VoidMark[] {
+export function findVoids(photo: PhotoPixels, patch: VoidPatch, { progress, signal }: Task = {}): FoundVoids {
   checkPatch(photo, patch);
   const step = Math.max(1, Math.floor(patch.scale / ENOUGH));
   const scale = patch.scale / step;
@@ -112,7 +132,7 @@ export function findVoids(photo: PhotoPixels, patch: VoidPatch, { progress, sign
   progress?.(0.7);
   const seed = Math.max(DARKER, SPREADS * textureOf(dark));
   const least = leastVoid(patch.scale);
-  return blobsOf(dark, grey.width, seed, () => stopped(signal))
+  const marks = blobsOf(dark, grey.width, seed, () => stopped(signal))
     .filter(({ roundness }) => roundness >= ROUND)
     .map(({ x, y, area }) => ({
       x: patch.x + (x + 0.5) * step,
@@ -120,6 +140,8 @@ export function findVoids(photo: PhotoPixels, patch: VoidPatch, { progress, sign
       diameter: (2 * Math.sqrt(area / Math.PI)) / scale,
     }))
     .filter(({ diameter }) => diameter >= least);
+  const doubt = doubtOf(marks, edgeWidth(grey), patch);
+  return { marks, ...(doubt && { doubt }) };
 }
 
 /** What marks on a patch come to, whoever made them: counts by size, share of area, how many on 100 cm², and the grade. */
