@@ -21,6 +21,7 @@ import {
 } from 'class-validator';
 import { kindsOf, PartOfKind, type AnyOf } from './kinds.js';
 import { Amount, ListOf, Part, Text, Texts, Version } from './limits.js';
+import type { Role } from './people.js';
 
 export class SignIn {
   @IsEmail() @MaxLength(254) email: string;
@@ -72,22 +73,6 @@ export interface OwnSessionView {
   readonly usedAt: number;
   /** It is the one that asks. */
   readonly current: boolean;
-}
-
-/** Someone who is let into the workshop. */
-export class NewPersonInput {
-  @Text(1, 80) name: string;
-  @IsEmail() @MaxLength(254) email: string;
-  /** What they sign in with; they are told it by whoever lets them in. */
-  @Text(10, 200) passphrase: string;
-}
-
-export interface PersonView {
-  readonly id: string;
-  readonly name: string;
-  readonly email: string;
-  /** Founded the workshop: may remove others. */
-  readonly owner: boolean;
 }
 
 /** What the end of a moist curing goes by. */
@@ -190,7 +175,7 @@ export interface SessionView {
   readonly person: {
     readonly id: string;
     readonly name: string;
-    readonly owner: boolean;
+    readonly role: Role;
     /** What they read in; the browser's language where nothing was chosen. */
     readonly language?: Language;
   };

@@ -10,6 +10,7 @@ export * from './learned.js';
 export * from './limits.js';
 export * from './lists.js';
 export * from './page.js';
+export * from './people.js';
 export * from './sealing-questions.js';
 export * from './sealing.js';
 export * from './calendar-questions.js';

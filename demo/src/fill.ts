@@ -71,8 +71,8 @@ export function fillDemo(
     const people = app.get(People);
     const settings = { ...firstSettings, name: 'Thornwick Lane' };
     await app.get(WorkshopsService).found(settings, true);
-    const personId = await people.join({ name: 'Maud', email: 'maud@thornwick.example' }, true);
-    const other = await people.join({ name: 'Osric', email: 'osric@thornwick.example' });
+    const personId = await people.join({ name: 'Maud', email: 'maud@thornwick.example' }, 'owner');
+    const other = await people.join({ name: 'Osric', email: 'osric@thornwick.example' }, 'caster');
     await furnishDemoPlaces(app, now, say);
     const keys = await furnish(app, now, say);
     const lines = lineKeys();

@@ -4,6 +4,7 @@ import { get } from 'node:http';
 import { fileURLToPath } from 'node:url';
 import type { AddressInfo } from 'node:net';
 import { Client } from 'pg';
+import type { InvitationInput, InvitationTaken, NewInvitation, SessionView } from '@dewpot/contract';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
 import { DataSource } from 'typeorm';
@@ -95,6 +96,33 @@ export async function newWorkshop(harness: Harness, name = 'Quince Yard', email 
   await agent.put(`/api/scoops/${uuid()}`).send({ name: 'A 1-litre jug', volume: 1000, version: 0 }).expect(200);
   return agent;
 }
+
+/** Invites somebody, who comes in; answers their signed-in agent. */
+export async function letIn(harness: Harness, owner: Agent, { role = 'caster', email = newAddress(), passphrase = PASSPHRASE, name = 'Tobias' }: Partial<InvitationTaken & InvitationInput> = {}): Promise<Agent> {
+  const { body } = await owner.post('/api/invitations').send({ role, days: 7 }).expect(201);
+  const agent = visitor(harness);
+  await agent.post('/api/invitations/take').send({ token: (body as NewInvitation).token, name, email, passphrase }).expect(204);
+  return agent;
+} // prettier-ignore
+
+/** A route of the API. */
+export interface Route {
+  readonly method: 'get' | 'put' | 'post' | 'delete';
+  readonly path: string;
+}
+
+/** Every route of the API, as its own document tells. */
+export async function routesOf(harness: Harness): Promise<Route[]> {
+  const { body } = await visitor(harness).get('/api/openapi.json').expect(200);
+  const paths = (body as { paths: Record<string, Record<string, unknown>> }).paths;
+  return Object.entries(paths).flatMap(([path, methods]) =>
+    Object.keys(methods).map((method) => ({ method: method as Route['method'], path })),
+  );
+}
+
+/** Who an agent is. */
+export const me = async (agent: Agent): Promise<SessionView['person']> =>
+  ((await agent.get('/api/session').expect(200)).body as SessionView).person;
 
 /** An address that nobody has. */
 export const newAddress = (): string => `${randomBytes(5).toString('hex')}@example.org`;

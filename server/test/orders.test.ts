@@ -3,7 +3,7 @@ import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DAY, HOUR } from '@dewpot/core/units';
 import type { CalendarFacts, CalendarPlanInput, OrderView } from '@dewpot/contract';
-import { newAddress, newWorkshop, PASSPHRASE, pouredPots, signedIn, startServer, visitor, type Agent, type Harness } from './harness.js'; // prettier-ignore
+import { letIn, newAddress, newWorkshop, pouredPots, startServer, visitor, type Agent, type Harness } from './harness.js'; // prettier-ignore
 
 const now = Date.now();
 
@@ -124,9 +124,7 @@ describe('a plan', () => {
   it('of two people at once is kept once: the other is told', async () => {
     const [id, line] = [uuid(), lineOf()];
     await agent.put(`/api/orders/${id}`).send(order([line])).expect(200);
-    const ben = { name: 'Ben', email: newAddress(), passphrase: PASSPHRASE };
-    await agent.post('/api/people').send(ben).expect(201);
-    const other = await signedIn(harness, ben.email);
+    const other = await letIn(harness, agent);
     const [a, b] = await Promise.all([
       agent.put('/api/calendar/plan').send(plan(line.id)),
       other.put('/api/calendar/plan').send(plan(line.id, { chance: 0.5 })),

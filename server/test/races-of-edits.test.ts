@@ -1,7 +1,8 @@
 import { v7 as uuid } from 'uuid';
 import { beforeAll, describe, expect, it } from 'vitest';
+import type { NewInvitation } from '@dewpot/contract';
 import { WorkshopContext } from '../src/index.js';
-import { mixInput, newAddress, potInput, type Agent } from './harness.js';
+import { mixInput, newAddress, PASSPHRASE, potInput, visitor, type Agent } from './harness.js';
 import { both, ROUNDS, rounds, sound, rivals } from './racing.js';
 
 const servers = rivals();
@@ -109,12 +110,18 @@ it('one address of a calendar holds, of two that are made at once', async () => 
   }, ROUNDS);
 });
 
-it('one of two who are let in at once with one address', async () => {
+it('one of two who take up one invitation, or come in with one address, at once', async () => {
+  const invited = async () => ((await here.post('/api/invitations').send({ role: 'helper', days: 1 }).expect(201)).body as NewInvitation).token; // prettier-ignore
+  const take = (token: string, email: string) => visitor(servers.one).post('/api/invitations/take').send({ token, name: 'Tobias', email, passphrase: PASSPHRASE }); // prettier-ignore
   await rounds(
     async () => {
-      const given = { name: 'Tobias', email: newAddress(), passphrase: 'another long one' };
-      const answers = await both(here.post('/api/people').send(given), there.post('/api/people').send(given));
-      expect(answers.map(({ status }) => status).sort()).toEqual([201, 409]);
+      const [token, email] = [await invited(), newAddress()];
+      for (const answers of [
+        await both(take(token, newAddress()), take(token, newAddress())),
+        await both(take(await invited(), email), take(await invited(), email)),
+      ])
+        expect(answers.map(({ status }) => status).sort()).toEqual([204, 409]);
+      for (const { id } of (await here.get('/api/invitations')).body as NewInvitation[]) await here.delete(`/api/invitations/${id}`).expect(204); // prettier-ignore
     },
     Math.ceil(ROUNDS / 4),
   );
@@ -144,6 +151,7 @@ it('every unique key of a table begins with its workshop, but for those by which
   const elsewhere = found.filter(({ columns }) => !columns.startsWith('workshop_id'));
   expect(elsewhere.map(({ table, columns }) => `${table} ${columns}`)).toEqual([
     'calendar_keys token_hash',
+    'invitations token_hash',
     'people email',
     'sessions token_hash',
   ]);

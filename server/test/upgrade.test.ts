@@ -76,9 +76,9 @@ it('a database of before keys began with their workshop opens with nothing lost 
 
   const after = await new DataSource(ownerOptions(ownerUrl)).initialize();
   // Keys are in the order of time: who came first founded the workshop.
-  expect(await after.query('SELECT id, owner FROM people ORDER BY id')).toEqual([
-    { id: founder, owner: true },
-    { id: other, owner: false },
+  expect(await after.query('SELECT id, role FROM people ORDER BY id')).toEqual([
+    { id: founder, role: 'owner' },
+    { id: other, role: 'caster' },
   ]);
   expect(await after.query(`SELECT kind, created_at IS NOT NULL AS made FROM sessions`)).toEqual([
     { kind: 'browser', made: true },

@@ -1,30 +1,15 @@
 import { Client } from 'pg';
-import request from 'supertest';
 import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { appOptions, ownerOptions } from '../src/db/connection.js';
-import { newWorkshop, pouredPots, startServer, visitor, type Harness } from './harness.js';
+import { newWorkshop, pouredPots, routesOf, startServer, visitor, type Harness, type Route } from './harness.js';
 
 let harness: Harness;
 beforeAll(async () => {
   harness = await startServer();
 });
 afterAll(() => harness.close());
-
-interface Route {
-  readonly method: 'get' | 'put' | 'post' | 'delete';
-  readonly path: string;
-}
-
-/** Every route of the API, as its own document tells. */
-async function routes(): Promise<Route[]> {
-  const { body } = await request(harness.app.getHttpServer()).get('/api/openapi.json').expect(200);
-  const paths = (body as { paths: Record<string, Record<string, unknown>> }).paths;
-  return Object.entries(paths).flatMap(([path, methods]) =>
-    Object.keys(methods).map((method) => ({ method: method as Route['method'], path })),
-  );
-}
 
 // A calendar is read at an address that is itself the secret.
 const secretly = '/api/calendar/{key}/round.ics';
@@ -33,6 +18,8 @@ const open = [
   '/api/session',
   '/api/session/demo',
   '/api/workshops',
+  '/api/invitations/offer',
+  '/api/invitations/take',
   '/api/health',
   '/api/health/live',
   '/api/health/ready',
@@ -46,7 +33,7 @@ const isEndless = ({ path }: Route) => path.endsWith('/stream');
 
 describe('the walls between workshops', () => {
   it('turn away whoever has not signed in, on every route but the open ones', async () => {
-    const all = await routes();
+    const all = await routesOf(harness);
     expect(all.length).toBeGreaterThan(25);
     for (const route of all.filter((one) => !isOpen(one))) {
       const answer = await visitor(harness)[route.method](route.path.replace('{id}', uuid())).send({});
@@ -62,7 +49,9 @@ describe('the walls between workshops', () => {
     const before = await snapshot(owner);
     const targets = [keys.mould, keys.mix, keys.pour, keys.lot, keys.cement, keys.scoop, ...keys.casts];
     const secret = new RegExp(targets.join('|'));
-    const asked = (await routes()).filter((one) => !isOpen(one) && one.path !== '/api/session' && !isEndless(one));
+    const asked = (await routesOf(harness)).filter(
+      (one) => !isOpen(one) && one.path !== '/api/session' && !isEndless(one),
+    );
     for (const { method, path } of asked) {
       for (const id of path.includes('{id}') ? targets : ['']) {
         const sent = await stranger[method](path.replace('{id}', id)).send(bodyFor(path, keys));

@@ -1,5 +1,4 @@
 import { msg } from '@dewpot/core/units';
-import { defined } from '@dewpot/core/math';
 import { timingSafeEqual } from 'node:crypto';
 import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Put, Req, Res } from '@nestjs/common';
 import { Throttle } from '@nestjs/throttler';
@@ -7,11 +6,12 @@ import { Registration, SignIn, WorkshopSettings, type DoorView, type SessionView
 import type { Request, Response } from 'express';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { ProblemError } from '../http/problem-error.js';
-import { Public, CurrentUser, type AppRequest } from '../http/request.js';
+import { Public, CurrentUser, ForRole, type AppRequest } from '../http/request.js';
 import { speakerIn } from '../http/speaker.js';
 import { rate } from '../http/rate.js';
 import { COOKIE, cookie } from './cookie.js';
-import { People, type Account } from './people.service.js';
+import { DoorService } from './door.service.js';
+import { People } from './people.service.js';
 import { Sessions } from './sessions.js';
 import { SignInTries } from './sign-in-tries.js';
 import { hashToken } from '../http/tokens.js';
@@ -24,6 +24,7 @@ export class AccountsController {
     private readonly sessions: Sessions,
     private readonly tries: SignInTries,
     private readonly workshops: WorkshopsService,
+    private readonly opening: DoorService,
     @Inject(CONFIG) private readonly config: ServerConfig,
   ) {}
 
@@ -48,7 +49,7 @@ export class AccountsController {
         detail: msg('server.wrongSignIn'),
       });
     await this.tries.right(one);
-    await this.open(account, request);
+    await this.opening.open(account, request);
   }
 
   /** Enters the demo workshop without a passphrase: only while the server listens on loopback. */
@@ -61,7 +62,7 @@ export class AccountsController {
       throw new ProblemError(403, msg('server.notAllowed'), { detail: msg('server.demoHereOnly') });
     const account = await this.people.ofDemo();
     if (!account) throw ProblemError.notFound('demo');
-    await this.open(account, request);
+    await this.opening.open(account, request);
   }
 
   /** Founds a workshop with its owner, who then signs in. An address that is somebody's already is not told. */
@@ -79,6 +80,7 @@ export class AccountsController {
     return this.workshops.sessionOf(visitor);
   }
 
+  @ForRole('guest')
   @Delete('session')
   @HttpCode(204)
   async signOut(
@@ -93,16 +95,6 @@ export class AccountsController {
   async settings(@CurrentUser() visitor: CurrentUser, @Body() settings: WorkshopSettings): Promise<SessionView> {
     await this.workshops.change(settings);
     return this.session(visitor);
-  }
-
-  private async open(account: Account, request: Request): Promise<void> {
-    const label = request.headers['user-agent'] ?? '';
-    const opener = {
-      workshopId: account.workshop_id,
-      personId: account.person_id,
-      passphraseHash: account.passphrase_hash,
-    };
-    defined(request.res).cookie(COOKIE, await this.sessions.open(opener, 'browser', label), cookie);
   }
 
   private checkCode(code = ''): void {

@@ -3,7 +3,7 @@ import type { SessionSetup } from '@dewpot/core/calendar';
 import type { MoistCuring, Waking } from '@dewpot/core/curing';
 import type { MassBand } from '@dewpot/core/money';
 import type { DryingSchool } from '@dewpot/core/sealing';
-import type { SessionKind } from '@dewpot/contract';
+import type { Role, SessionKind } from '@dewpot/contract';
 import { Column, CreateDateColumn, Entity, Index, PrimaryColumn, VersionColumn } from 'typeorm';
 import { PartOf, WorkshopRow } from '../db/row.js';
 import { stored } from '../db/stored.js';
@@ -58,8 +58,19 @@ export class PersonEntity extends WorkshopRow {
   @Column('text', { name: 'passphrase_hash', nullable: true }) passphraseHash: string | null;
   /** What they read in; their browser's where they chose none. */
   @Column('text', { nullable: true }) language: Language | null;
-  /** Founded the workshop: may remove others. */
-  @Column('boolean', { default: false }) owner: boolean;
+  @Column('text', { default: 'caster' }) role: Role;
+}
+
+/** A way into the workshop that serves once. Only the hash of its token is kept. */
+@Entity('invitations')
+export class InvitationEntity extends WorkshopRow {
+  @Column('text') role: Role;
+  @Index({ unique: true }) @Column('bytea', { name: 'token_hash' }) tokenHash: Buffer;
+  /** The name of whoever made it. */
+  @Column('text', { name: 'invited_by' }) invitedBy: string;
+  @CreateDateColumn({ type: 'timestamptz', name: 'created_at' }) createdAt: Date;
+  @Column('timestamptz', { name: 'expires_at' }) expiresAt: Date;
+  @Column('timestamptz', { name: 'used_at', nullable: true }) usedAt: Date | null;
 }
 
 @Entity('sessions')

@@ -1,4 +1,9 @@
-import type { PersonView } from '@dewpot/contract';
-import type { PersonEntity } from './accounts.entities.js';
+import type { InvitationView, PersonView } from '@dewpot/contract';
+import type { InvitationEntity, PersonEntity } from './accounts.entities.js';
 
-export const personView = ({ id, name, email, owner }: PersonEntity): PersonView => ({ id, name, email, owner });
+export const personView = ({ id, name, email, role }: PersonEntity): PersonView => ({ id, name, email, role });
+
+export const invitationView = ({ id, role, invitedBy, expiresAt }: InvitationEntity): InvitationView => ({
+  ...{ id, role, invitedBy },
+  expiresAt: expiresAt.getTime(),
+});

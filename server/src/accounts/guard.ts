@@ -1,10 +1,11 @@
 import { msg } from '@dewpot/core/units';
 import { Inject, Injectable, type CanActivate, type ExecutionContext } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
+import { mayActAs, type Role } from '@dewpot/contract';
 import type { Response } from 'express';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { ProblemError } from '../http/problem-error.js';
-import { PUBLIC, type AppRequest, type PublicWhen } from '../http/request.js';
+import { LEAST_ROLE, PUBLIC, type AppRequest, type PublicWhen } from '../http/request.js';
 import { COOKIE, cookie } from './cookie.js';
 import { Sessions } from './sessions.js';
 
@@ -16,7 +17,10 @@ function tokenOf({ headers, cookies }: AppRequest): { token?: string | undefined
   return { ...(typeof kept === 'string' && { token: kept }), kind: 'browser' };
 }
 
-/** Lets a request in by its session; only routes marked public do without. */
+/** Who may send a request that is not marked otherwise: guests what only reads, casters what changes something. */
+const leastFor = (method: string): Role => (method === 'GET' || method === 'HEAD' ? 'guest' : 'caster');
+
+/** Lets a request in by its session and its role; only routes marked public do without. */
 @Injectable()
 export class SessionGuard implements CanActivate {
   constructor(
@@ -34,6 +38,7 @@ export class SessionGuard implements CanActivate {
     const session = token === undefined ? undefined : await this.sessions.find(token);
     if (!token || !session || session.kind !== kind)
       throw new ProblemError(401, msg('server.signInFirst'), { detail: msg('server.sessionEnded') });
+    this.checkRole(session.role, context, request.method);
     if (session.stale) {
       const renewed = await this.sessions.renew(session, token);
       if (renewed) http.getResponse<Response>().cookie(COOKIE, renewed, cookie);
@@ -42,5 +47,12 @@ export class SessionGuard implements CanActivate {
     request.visitor = { sessionId, personId, workshopId };
     request.readsIn = session.readsIn;
     return true;
+  }
+
+  /** @throws ProblemError 403 */
+  private checkRole(role: Role, context: ExecutionContext, method: string): void {
+    const marked = this.reflector.getAllAndOverride<Role | undefined>(LEAST_ROLE, [context.getHandler(), context.getClass()]); // prettier-ignore
+    const least = marked ?? leastFor(method);
+    if (!mayActAs(role, least)) throw new ProblemError(403, msg('server.notAllowed'), { detail: msg('server.roleMayNot', { role, least }) }); // prettier-ignore
   }
 }

@@ -8,12 +8,13 @@ import {
 } from '@dewpot/contract';
 import { Throttle } from '@nestjs/throttler';
 import { Key } from '../http/key-param.js';
-import { CurrentUser } from '../http/request.js';
+import { CurrentUser, ForRole } from '../http/request.js';
 import { rate } from '../http/rate.js';
 import { People } from './people.service.js';
 import { Sessions } from './sessions.js';
 
 /** A person's own passphrase, sessions and tokens. */
+@ForRole('guest')
 @Controller('api/account')
 export class OwnAccountController {
   constructor(

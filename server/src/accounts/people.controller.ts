@@ -1,10 +1,8 @@
-import { msg } from '@dewpot/core/units';
-import { Body, Controller, Delete, Get, HttpCode, Post } from '@nestjs/common';
-import { NewPersonInput, type PersonView } from '@dewpot/contract';
+import { Body, Controller, Delete, Get, HttpCode, Put } from '@nestjs/common';
+import { RoleInput, type PersonView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
-import { ProblemError } from '../http/problem-error.js';
-import { CurrentUser } from '../http/request.js';
-import { AddressTaken, People } from './people.service.js';
+import { CurrentUser, ForRole } from '../http/request.js';
+import { People } from './people.service.js';
 
 /** The people of the workshop. */
 @Controller('api/people')
@@ -16,25 +14,26 @@ export class PeopleController {
     return this.people.all();
   }
 
-  @Post()
-  @HttpCode(201)
-  async letIn(@Body() given: NewPersonInput): Promise<PersonView> {
-    try {
-      return await this.people.one(await this.people.join(await this.people.hashed(given)));
-    } catch (error) {
-      if (!(error instanceof AddressTaken)) throw error;
-      const remedy = msg('server.anotherAddress');
-      throw new ProblemError(409, msg('server.taken'), {
-        detail: remedy,
-        errors: [{ field: 'email', value: given.email, message: msg('server.someoneHasAddress'), remedy }],
-      });
-    }
+  /** Changes what a person may do. */
+  @ForRole('owner')
+  @Put(':id')
+  role(@Key() id: string, @Body() { role }: RoleInput): Promise<PersonView> {
+    return this.people.changeRole(id, role);
   }
 
-  /** Removes a person; the owner alone does that. */
+  /** Removes a person. */
+  @ForRole('owner')
   @Delete(':id')
   @HttpCode(204)
-  remove(@Key() id: string, @CurrentUser() { personId }: CurrentUser): Promise<void> {
-    return this.people.remove(id, personId);
+  remove(@Key() id: string): Promise<void> {
+    return this.people.remove(id);
+  }
+
+  /** Leaves the workshop. What one did stays. */
+  @ForRole('guest')
+  @Delete()
+  @HttpCode(204)
+  leave(@CurrentUser() { personId }: CurrentUser): Promise<void> {
+    return this.people.remove(personId);
   }
 }

@@ -1,6 +1,6 @@
 import { msg, type Language } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
-import type { PersonView } from '@dewpot/contract';
+import type { PersonView, Role } from '@dewpot/contract';
 import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { PersonEntity } from './accounts.entities.js';
@@ -23,7 +23,7 @@ interface NewPerson {
   readonly name: string;
   readonly email: string;
   readonly passphraseHash?: string;
-  readonly language?: Language;
+  readonly language?: Language | undefined;
 }
 
 /** The address is somebody's already: told to whoever lets a person in, and to nobody who registers. */
@@ -84,7 +84,7 @@ export class People {
   }
 
   /** Lets a person into the workshop at hand; answers their id. @throws AddressTaken */
-  async join({ name, email, passphraseHash, language }: NewPerson, owner = false): Promise<string> {
+  async join({ name, email, passphraseHash, language }: NewPerson, role: Role): Promise<string> {
     const id = uuid();
     const { workshopId } = this.rows;
     const { raw } = await this.rows
@@ -98,7 +98,7 @@ export class People {
         email: plainAddress(email),
         passphraseHash: passphraseHash ?? null,
         language: language ?? null,
-        owner,
+        role,
       })
       .orIgnore()
       .returning('id')
@@ -123,14 +123,29 @@ export class People {
     await this.sessions.end(personId, { but: sessionId });
   }
 
-  /** Removes a person: their sessions and their calendar's address end at once; what they did stays. @throws ProblemError 403, 404 */
-  async remove(id: string, by: string): Promise<void> {
-    if (!(await this.one(by)).owner)
-      throw new ProblemError(403, msg('server.notAllowed'), { detail: msg('server.onlyOwnerRemoves') });
-    if (id === by) throw new ProblemError(403, msg('server.notAllowed'), { detail: msg('server.ownerStays') });
-    const person = await this.rows.of(PersonEntity).findOne({ where: { id }, lock: { mode: 'for_no_key_update' } });
-    if (!person) throw ProblemError.notFound('person');
+  /** Changes what a person may do. @throws ProblemError 404; 409 where no owner would be left */
+  async changeRole(id: string, role: Role): Promise<PersonView> {
+    const person = await this.held(id);
+    if (person.lastOwner && role !== 'owner') throw lastOwnerStays();
+    await this.rows.of(PersonEntity).update({ id }, { role });
+    return personView({ ...person, role });
+  }
+
+  /** A person goes: their sessions and their calendar's address end at once; what they did stays. @throws ProblemError 404; 409 where no owner would be left */
+  async remove(id: string): Promise<void> {
+    if ((await this.held(id)).lastOwner) throw lastOwnerStays();
     await this.sessions.end(id);
     await this.rows.of(PersonEntity).delete({ id });
   }
+
+  /** Holds a person and every owner, in one order: of two owners who go at once one stays. */
+  private async held(id: string): Promise<PersonEntity & { readonly lastOwner: boolean }> {
+    const where = [{ id }, { role: 'owner' as const }];
+    const held = await this.rows.of(PersonEntity).find({ where, order: { id: 'ASC' }, lock: { mode: 'for_no_key_update' } });
+    const person = held.find((one) => one.id === id);
+    if (!person) throw ProblemError.notFound('person');
+    return { ...person, lastOwner: person.role === 'owner' && held.length === 1 };
+  } // prettier-ignore
 }
+
+const lastOwnerStays = () => new ProblemError(409, msg('server.notAllowed'), { detail: msg('server.lastOwner') });

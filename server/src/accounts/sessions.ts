@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { OwnSessionView, SessionKind } from '@dewpot/contract';
+import type { OwnSessionView, Role, SessionKind } from '@dewpot/contract';
 import { DataSource, Not } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { DAY, msg, type Language, type UnitSystem } from '@dewpot/core/units';
@@ -30,10 +30,12 @@ interface Found {
   readonly language: Language | null;
   readonly units: UnitSystem;
   readonly currency: string;
+  readonly role: Role;
 }
 
 /** A session of this request, and whether its token is due to be renewed. */
 export interface FoundSession extends CurrentUser {
+  readonly role: Role;
   readonly readsIn: ReadsIn;
   readonly kind: SessionKind;
   readonly stale: boolean;
@@ -64,6 +66,7 @@ export class Sessions {
         personId: row.person_id,
         workshopId: row.workshop_id,
         kind: row.kind,
+        role: row.role,
         stale: row.stale,
         readsIn: { language: row.language, units: row.units, currency: row.currency },
       }

@@ -41,7 +41,7 @@ export class WorkshopsService {
         await this.found({ ...firstSettings, name: workshop });
         await fillWithHandbook(this.rows, say);
         await furnishPlaces(this.rows, say);
-        await this.people.join({ ...owner, language: say.reader.language }, true);
+        await this.people.join({ ...owner, language: say.reader.language }, 'owner');
       });
     } catch (error) {
       if (!(error instanceof AddressTaken)) throw error;
@@ -55,10 +55,10 @@ export class WorkshopsService {
 
   /** Who is signed in, and where. */
   async sessionOf({ personId }: CurrentUser): Promise<SessionView> {
-    const { id, name, owner, language } = await this.people.reading(personId);
+    const { id, name, role, language } = await this.people.reading(personId);
     const { id: workshopId, settings, demo, version } = await this.rows.workshop();
     return {
-      person: { id, name, owner, ...(language && { language }) },
+      person: { id, name, role, ...(language && { language }) },
       workshop: { id: workshopId, demo, version, ...settings },
     };
   }

@@ -8,7 +8,7 @@ import {
 } from '@nestjs/common';
 import type { Response } from 'express';
 import { from, type Observable } from 'rxjs';
-import { NeedsNoDatabase, OwnTransactions, Public, type AppRequest } from '../http/request.js';
+import { ForRole, NeedsNoDatabase, OwnTransactions, Public, type AppRequest } from '../http/request.js';
 import { speakerOf } from '../http/speaker.js';
 import { CalculationPool } from './calculation-pool.js';
 
@@ -26,6 +26,12 @@ class CalculatedInterceptor implements NestInterceptor {
   }
 }
 
-/** Questions for scripts: calculated in the pool, open to whoever can reach a server on loopback. */
+/** Questions for scripts: calculated in the pool, changing nothing; open to whoever can reach a server on loopback. */
 export const Calculated = () =>
-  applyDecorators(Public('on loopback'), NeedsNoDatabase(), OwnTransactions(), UseInterceptors(CalculatedInterceptor));
+  applyDecorators(
+    Public('on loopback'),
+    ForRole('guest'),
+    NeedsNoDatabase(),
+    OwnTransactions(),
+    UseInterceptors(CalculatedInterceptor),
+  );

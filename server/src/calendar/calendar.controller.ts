@@ -1,7 +1,7 @@
 import { Controller, Delete, Get, Header, HttpCode, Param, Post, Req } from '@nestjs/common';
 import { Throttle } from '@nestjs/throttler';
 import type { CalendarAddress, CalendarView } from '@dewpot/contract';
-import { Public, CurrentUser, type AppRequest } from '../http/request.js';
+import { Public, CurrentUser, type AppRequest, ForRole } from '../http/request.js';
 import { speakerOf } from '../http/speaker.js';
 import { rate } from '../http/rate.js';
 import { CalendarService } from './calendar.service.js';
@@ -20,12 +20,14 @@ export class CalendarController {
   }
 
   /** Makes a secret address for one's calendar; one that was there before stops. It is told this once. */
+  @ForRole('guest')
   @Post('calendar/address')
   @HttpCode(200)
   make(@CurrentUser() visitor: CurrentUser): Promise<CalendarAddress> {
     return this.calendars.makeAddress(visitor);
   }
 
+  @ForRole('guest')
   @Delete('calendar/address')
   @HttpCode(204)
   stop(@CurrentUser() { personId }: CurrentUser): Promise<void> {

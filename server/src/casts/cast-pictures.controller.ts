@@ -1,6 +1,7 @@
 import { Controller, Delete, Get, HttpCode, Post, Query, StreamableFile } from '@nestjs/common';
 import { PictureQuery, type CastPictureView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
+import { ForRole } from '../http/request.js';
 import type { Redrawn } from '../pictures/redraw.js';
 import { Picture, TakesPicture } from '../pictures/takes-picture.js';
 import { CastPicturesService } from './cast-pictures.service.js';
@@ -10,6 +11,7 @@ import { CastPicturesService } from './cast-pictures.service.js';
 export class CastPicturesController {
   constructor(private readonly pictures: CastPicturesService) {}
 
+  @ForRole('helper')
   @Post('casts/:id/pictures')
   @TakesPicture()
   add(@Key() castId: string, @Query() { event }: PictureQuery, @Picture() picture: Redrawn): Promise<CastPictureView> {

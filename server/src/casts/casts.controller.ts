@@ -10,7 +10,7 @@ import {
   type Page,
 } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
-import { CurrentUser } from '../http/request.js';
+import { CurrentUser, ForRole } from '../http/request.js';
 import { CastsService } from './casts.service.js';
 
 @Controller('api/casts')
@@ -33,6 +33,7 @@ export class CastsController {
     return this.casts.detail(id);
   }
 
+  @ForRole('helper')
   @Post(':id/events')
   @HttpCode(200)
   append(

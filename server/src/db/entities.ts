@@ -1,4 +1,4 @@
-import { WorkshopEntity, PersonEntity, SessionEntity } from '../accounts/accounts.entities.js';
+import { InvitationEntity, WorkshopEntity, PersonEntity, SessionEntity } from '../accounts/accounts.entities.js';
 import {
   MouldEntity,
   MouldCopyEntity,
@@ -26,6 +26,7 @@ import { CalendarKeyEntity, CalendarPlanEntity, CasterWeekEntity, OrderEntity } 
 export const entities = [
   WorkshopEntity,
   PersonEntity,
+  InvitationEntity,
   SessionEntity,
   MouldEntity,
   MouldCopyEntity,

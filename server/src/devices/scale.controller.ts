@@ -1,6 +1,6 @@
 import { Body, Controller, Get, Headers, HttpCode, Post } from '@nestjs/common';
 import { ScaleEventInput, ScaleReadingInput, type ScaleView } from '@dewpot/contract';
-import { CurrentUser } from '../http/request.js';
+import { CurrentUser, ForRole } from '../http/request.js';
 import { Stream, Streams } from '../http/streams.js';
 import { BenchScaleService } from './bench-scale.service.js';
 
@@ -21,6 +21,7 @@ export class ScaleController {
   }
 
   /** Pours on and off the simulated scale, tares it, or cuts its link for a while. */
+  @ForRole('helper')
   @Post()
   @HttpCode(200)
   act(@Body() given: ScaleEventInput): Promise<ScaleView> {
@@ -28,6 +29,7 @@ export class ScaleController {
   }
 
   /** Takes a reading of a real scale from its bridge; it counts before the simulated one for five seconds. */
+  @ForRole('helper')
   @Post('readings')
   @HttpCode(204)
   post(@Body() given: ScaleReadingInput): Promise<void> {

@@ -19,6 +19,7 @@ export type Thing =
   | 'chip'
   | 'demo'
   | 'event'
+  | 'invitation'
   | 'learned'
   | 'lot'
   | 'material'

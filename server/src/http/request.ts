@@ -1,4 +1,5 @@
 import { createParamDecorator, SetMetadata, type ExecutionContext } from '@nestjs/common';
+import type { Role } from '@dewpot/contract';
 import type { Language, UnitSystem } from '@dewpot/core/units';
 import type { Request } from 'express';
 
@@ -38,6 +39,11 @@ export const OWN_TRANSACTIONS = 'dewpot:own-transactions';
 
 /** Marks a route that opens its transactions itself: one that goes on and on, or that calculates between two of them. */
 export const OwnTransactions = () => SetMetadata(OWN_TRANSACTIONS, true);
+
+export const LEAST_ROLE = 'dewpot:least-role';
+
+/** Marks a route by who may use it at the least. Unmarked, guests may read and casters may change. */
+export const ForRole = (least: Role) => SetMetadata(LEAST_ROLE, least);
 
 /** The visitor of a route that needs a session. */
 export const CurrentUser = createParamDecorator((_: unknown, context: ExecutionContext): CurrentUser => {

@@ -11,7 +11,7 @@ import {
   type RunView,
 } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
-import { OwnTransactions, CurrentUser } from '../http/request.js';
+import { OwnTransactions, CurrentUser, ForRole } from '../http/request.js';
 import { PoursService } from './pours.service.js';
 import { RunsService } from './runs.service.js';
 
@@ -51,6 +51,7 @@ export class PoursController {
     return this.pours.start(id, Date.now());
   }
 
+  @ForRole('helper')
   @Post(':id/finish')
   @HttpCode(200)
   @OwnTransactions()
@@ -66,6 +67,7 @@ export class PoursController {
   }
 
   /** Adds what happened at the bench. Sent twice, it is taken once. */
+  @ForRole('helper')
   @Post(':id/run')
   @HttpCode(200)
   @OwnTransactions()

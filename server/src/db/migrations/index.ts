@@ -21,6 +21,7 @@ import { Stock1797000000000 } from './20-stock.js';
 import { Findings1797100000000 } from './21-findings.js';
 import { Trials1797200000000 } from './22-trials.js';
 import { Forgotten1797300000000 } from './23-forgotten.js';
+import { Roles1797400000000 } from './24-roles.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -47,4 +48,5 @@ export const migrations = [
   Findings1797100000000,
   Trials1797200000000,
   Forgotten1797300000000,
+  Roles1797400000000,
 ] as const;

@@ -1,0 +1,67 @@
+import { languages, type Language } from '@dewpot/core/units';
+import { IsEmail, IsIn, IsOptional, MaxLength } from 'class-validator';
+import { Text, Whole } from './limits.js';
+
+/**
+ * What people may do in a workshop, from the least to the most: a guest looks, a helper also does the tasks of Today and the bench, a caster
+ * also plans, keeps recipes and changes the record, an owner also lets people in and removes them.
+ */
+export const roles = ['guest', 'helper', 'caster', 'owner'] as const;
+export type Role = (typeof roles)[number];
+
+/** Whether a role may do what is for another one. */
+export const mayActAs = (role: Role, least: Role): boolean => roles.indexOf(role) >= roles.indexOf(least);
+
+export interface PersonView {
+  readonly id: string;
+  readonly name: string;
+  readonly email: string;
+  readonly role: Role;
+}
+
+/** What a person may do from now on. */
+export class RoleInput {
+  @IsIn(roles) role: Role;
+}
+
+/** Somebody is to be let in. */
+export class InvitationInput {
+  @IsIn(roles) role: Role;
+  /** Days until it is over. */
+  @Whole(1, 30) days: number;
+}
+
+/** An invitation that nobody has taken up. Times ms. */
+export interface InvitationView {
+  readonly id: string;
+  readonly role: Role;
+  readonly invitedBy: string;
+  readonly expiresAt: number;
+}
+
+/** A new invitation with its token, which is told this once. */
+export interface NewInvitation extends InvitationView {
+  readonly token: string;
+}
+
+/** The token of an invitation. */
+export class InvitationToken {
+  @Text(20, 100) token: string;
+}
+
+/** What an invitation offers. Times ms. */
+export interface InvitationOffer {
+  readonly workshop: string;
+  readonly invitedBy: string;
+  readonly role: Role;
+  readonly state: 'open' | 'used' | 'over';
+}
+
+/** An invitation that is taken up by somebody new. */
+export class InvitationTaken extends InvitationToken {
+  @Text(1, 80) name: string;
+  @IsEmail() @MaxLength(254) email: string;
+  @Text(10, 200) passphrase: string;
+  /** What they read in. */
+  @IsOptional() @IsIn(languages) language?: Language;
+}

@@ -1,0 +1,62 @@
+import { Body, Controller, Delete, Get, HttpCode, Post, Req } from '@nestjs/common';
+import { Throttle } from '@nestjs/throttler';
+import {
+  InvitationInput,
+  InvitationTaken,
+  InvitationToken,
+  type InvitationOffer,
+  type InvitationView,
+  type NewInvitation,
+} from '@dewpot/contract';
+import type { Request } from 'express';
+import { Key } from '../http/key-param.js';
+import { rate } from '../http/rate.js';
+import { CurrentUser, ForRole, Public } from '../http/request.js';
+import { DoorService } from './door.service.js';
+import { InvitationsService } from './invitations.service.js';
+
+/** How others come into the workshop. */
+@ForRole('owner')
+@Controller('api/invitations')
+export class InvitationsController {
+  constructor(
+    private readonly invitations: InvitationsService,
+    private readonly door: DoorService,
+  ) {}
+
+  @Get()
+  open(): Promise<InvitationView[]> {
+    return this.invitations.open();
+  }
+
+  /** Invites somebody. The token is told this once. */
+  @Post()
+  @HttpCode(201)
+  invite(@CurrentUser() { personId }: CurrentUser, @Body() given: InvitationInput): Promise<NewInvitation> {
+    return this.invitations.invite(personId, given);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  takeBack(@Key() id: string): Promise<void> {
+    return this.invitations.takeBack(id);
+  }
+
+  /** What an invitation offers, to whoever has its token. */
+  @Public()
+  @Throttle(rate('accounts'))
+  @Post('offer')
+  @HttpCode(200)
+  offer(@Body() { token }: InvitationToken): Promise<InvitationOffer> {
+    return this.invitations.offer(token);
+  }
+
+  /** Takes up an invitation, and comes in. */
+  @Public()
+  @Throttle(rate('accounts'))
+  @Post('take')
+  @HttpCode(204)
+  async take(@Body() given: InvitationTaken, @Req() request: Request): Promise<void> {
+    await this.door.open(await this.invitations.take(given), request);
+  }
+}

@@ -1,0 +1,53 @@
+import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { APP_ROLE, enableRowSecurity } from './frozen-policies.js';
+
+const session = (role: boolean) => [
+  'DROP FUNCTION session_lookup(bytea)',
+  `CREATE FUNCTION session_lookup(token bytea)
+    RETURNS TABLE (session_id uuid, person_id uuid, workshop_id uuid, kind text, stale boolean, language text, units text, currency text${role ? ', role text' : ''})
+    LANGUAGE sql STABLE SECURITY DEFINER SET search_path = public AS
+    $$ SELECT sessions.id, sessions.person_id, sessions.workshop_id, sessions.kind,
+         token_hash = token AND renewed_at < now() - interval '1 day', people.language,
+         workshops.settings ->> 'units', workshops.settings ->> 'currency'${role ? ', people.role' : ''}
+       FROM sessions JOIN people ON people.workshop_id = sessions.workshop_id AND people.id = sessions.person_id
+         JOIN workshops ON workshops.id = sessions.workshop_id
+       WHERE (token_hash = token OR (previous_hash = token AND renewed_at > now() - interval '1 minute'))
+         AND expires_at > now() LIMIT 1 $$`,
+  'REVOKE ALL ON FUNCTION session_lookup(bytea) FROM PUBLIC',
+  `GRANT EXECUTE ON FUNCTION session_lookup(bytea) TO ${APP_ROLE}`,
+];
+
+const up = [
+  `ALTER TABLE "people" ADD "role" text NOT NULL DEFAULT 'caster'`,
+  `UPDATE "people" SET "role" = 'owner' WHERE "owner"`,
+  'ALTER TABLE "people" DROP COLUMN "owner"',
+  ...session(true),
+  `CREATE TABLE "invitations" ("id" uuid NOT NULL, "workshop_id" uuid NOT NULL, "role" text NOT NULL,
+     "token_hash" bytea NOT NULL, "invited_by" text NOT NULL, "created_at" TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT now(),
+     "expires_at" TIMESTAMP WITH TIME ZONE NOT NULL, "used_at" TIMESTAMP WITH TIME ZONE,
+     CONSTRAINT "PK_a0be4d87a8e55179f7bec2105a0" PRIMARY KEY ("workshop_id", "id"))`,
+  `CREATE UNIQUE INDEX "IDX_872ac94a64b3d44fc4b554780c" ON "invitations" ("token_hash")`,
+  `ALTER TABLE "invitations" ADD CONSTRAINT "FK_2e1835b96e6fcf8601db558336c" FOREIGN KEY ("workshop_id") REFERENCES "workshops"("id") ON DELETE CASCADE ON UPDATE NO ACTION`,
+  ...enableRowSecurity('invitations'),
+  `CREATE FUNCTION invitation_lookup(token bytea) RETURNS TABLE (id uuid, workshop_id uuid)
+    LANGUAGE sql STABLE SECURITY DEFINER SET search_path = public AS
+    $$ SELECT id, workshop_id FROM invitations WHERE token_hash = token LIMIT 1 $$`,
+  'REVOKE ALL ON FUNCTION invitation_lookup(bytea) FROM PUBLIC',
+  `GRANT EXECUTE ON FUNCTION invitation_lookup(bytea) TO ${APP_ROLE}`,
+];
+
+/** What people may do in a workshop, and how they are invited to it. */
+export class Roles1797400000000 implements MigrationInterface {
+  async up(runner: QueryRunner): Promise<void> {
+    for (const statement of up) await runner.query(statement);
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.query('DROP FUNCTION invitation_lookup(bytea)');
+    await runner.query('DROP TABLE "invitations"');
+    for (const statement of session(false)) await runner.query(statement);
+    await runner.query('ALTER TABLE "people" ADD "owner" boolean NOT NULL DEFAULT false');
+    await runner.query(`UPDATE "people" SET "owner" = "role" = 'owner'`);
+    await runner.query('ALTER TABLE "people" DROP COLUMN "role"');
+  }
+}
