@@ -1,6 +1,6 @@
 import { defined } from '@dewpot/core/math';
 import './styles.css';
-import { StrictMode, type ComponentType } from 'react';
+import { StrictMode, Suspense, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { useIsRestoring } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
@@ -73,6 +73,8 @@ const screens: readonly (readonly [path: string, Screen: ComponentType])[] = [
   ['*', screen(() => import('./ui/not-found'), 'Nowhere')],
 ];
 
+const InvitedPage = screen(() => import('./sign-in/invited-page'), 'InvitedPage');
+
 /** By then the first screen stands: it waits for none of this. */
 const SETTLED = 3000;
 setTimeout(() => {
@@ -89,6 +91,14 @@ function Application() {
       <BrowserRouter>
         <ScreenBoundary>
           <Routes>
+            <Route
+              path="/invited"
+              element={
+                <Suspense>
+                  <InvitedPage />
+                </Suspense>
+              }
+            />
             <Route path="/" element={<Frame />}>
               <Route index element={<ShelfPage />} />
               {screens.map(([path, Screen]) => (

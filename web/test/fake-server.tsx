@@ -218,7 +218,8 @@ const held: Answers = {
   record: [cast('1a'), cast('1b'), cast('2a', { stage: 'finished' })],
   tiles: [],
   overrides: { seen: [], open: { ease: 1, records: 0 }, film: { ease: 1, records: 0 } },
-  people: [{ id: 'p', name: 'Ada', email: 'ada@example.org' }],
+  people: [{ id: 'p', name: 'Ada', email: 'ada@example.org', role: 'owner' }],
+  invitations: [],
   tubs: [],
   'findings-aside': [],
   door: { demo: true },
@@ -254,13 +255,13 @@ export function fakeServer(over: Answers = {}): Sent[] {
 }
 
 /** Renders a screen at an address, below a signed-in session. Addresses it leads to are shown as text. */
-export function renderScreen(element: ReactNode, at = '/here', path = '/here') {
+export function renderScreen(element: ReactNode, at = '/here', path = '/here', who = session) {
   const client = new QueryClient({
     defaultOptions: { queries: { retry: false }, mutations: { retry: retryWrite, retryDelay: 200 } },
   });
   nameCastWrites(client);
   nameRunWrites(client);
-  client.setQueryData(['session'], session);
+  client.setQueryData(['session'], who);
   const router = createMemoryRouter(
     [
       { path, element },

@@ -15,7 +15,7 @@ export const DAY = 24 * HOUR;
 export const NOW = Date.UTC(2026, 4, 20, 9);
 
 export const session: SessionView = {
-  person: { id: 'p', name: 'Ada', owner: true },
+  person: { id: 'p', name: 'Ada', role: 'owner' },
   workshop: {
     id: 'w',
     name: 'Quince Yard',

@@ -1,16 +1,6 @@
 import { queryOptions, useMutation, useQuery, useQueryClient, useSuspenseQuery } from '@tanstack/react-query';
-import type {
-  AmbientView,
-  DoorView,
-  NewPersonInput,
-  PersonView,
-  Registration,
-  SessionView,
-  SignIn,
-  WorkshopSettings,
-} from '@dewpot/contract';
+import type { AmbientView, DoorView, Registration, SessionView, SignIn, WorkshopSettings } from '@dewpot/contract';
 import { ask } from './client';
-import { refresh } from './refresh';
 import { persistOptions } from './query-client';
 
 export const sessionQuery = queryOptions({
@@ -31,29 +21,6 @@ export function useSession(): SessionView {
 
 export function useAmbient() {
   return useQuery(ambientQuery);
-}
-
-export const peopleQuery = queryOptions({
-  queryKey: ['people'],
-  queryFn: ({ signal }) => ask<PersonView[]>('GET', 'people', undefined, signal),
-});
-
-export function useLetIn() {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: (person: NewPersonInput) => ask<PersonView>('POST', 'people', person),
-    retry: false,
-    onSuccess: () => refresh(client, ['people']),
-  });
-}
-
-export function useRemovePerson() {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: (id: string) => ask<void>('DELETE', `people/${id}`),
-    retry: false,
-    onSuccess: () => refresh(client, ['people']),
-  });
 }
 
 export function useDoor() {

@@ -10,6 +10,7 @@ import { Keys } from './keys';
 import { Lintel } from './lintel';
 import { ScreenBoundary } from './screen-failure';
 import { NotSetUp } from './not-set-up';
+import { RoleNote } from './role-note';
 import { useTheme } from './theme';
 import { useFirstPiece } from '../ui/first-piece';
 import { useSay } from '../ui/say';
@@ -48,6 +49,7 @@ export function Frame() {
       {!bench && <Lintel />}
       <Keys />
       <DueNotices />
+      {!bench && <RoleNote />}
       {!bench && <NotSetUp />}
       {!bench && guided && (
         <Suspense>

@@ -1,3 +1,4 @@
+import { mayActAs } from '@dewpot/contract';
 import { quantity } from '@dewpot/core/units';
 import { Link, useLocation } from 'react-router';
 import { useSession } from '../api/session';
@@ -5,10 +6,11 @@ import { useSay } from '../ui/say';
 
 /** Until a caster has said what there is, the bucket and the scale are assumed, and that is told. */
 export function NotSetUp() {
-  const { demo, setUp, bucket, scaleStep } = useSession().workshop;
+  const { workshop, person } = useSession();
+  const { demo, setUp, bucket, scaleStep } = workshop;
   const say = useSay();
   const { pathname } = useLocation();
-  if (demo || setUp || pathname === '/set-up') return null;
+  if (demo || setUp || !mayActAs(person.role, 'caster') || pathname === '/set-up') return null;
   return (
     <p role="note" className="border-accent mx-auto mt-3 max-w-7xl border-l-4 px-4 pl-3 text-sm">
       {say('shell.assumed', { bucket: quantity(bucket, 'mL'), scaleStep: quantity(scaleStep, 'g') })}{' '}

@@ -1,108 +1,92 @@
-import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useQuery } from '@tanstack/react-query';
-import { NewPersonInput, type PersonView } from '@dewpot/contract';
+import { roles, type PersonView } from '@dewpot/contract';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
-import { peopleQuery, useLetIn, useRemovePerson, useSession } from '../api/session';
-import { Button, buttonClass } from '../ui/button';
+import { peopleQuery, useChangeRole, useLeave, useRemovePerson } from '../api/people';
+import { useSession } from '../api/session';
+import { Button } from '../ui/button';
+import { SelectField } from '../ui/select-field';
 import { Failure } from '../ui/states';
-import { TextField } from '../ui/text-field';
 import { toast } from '../ui/toast';
 import { useSay } from '../ui/say';
+import { Invitations } from './invitations';
+import { roleOptions } from './role-options';
 
-/** Who works here; the owner lets others in and removes them. */
+/** Who works here, and what each may do; owners change that, and invite others. */
 export function PeopleSlab() {
   const say = useSay();
   const people = useQuery(peopleQuery);
+  const owns = useSession().person.role === 'owner';
   return (
-    <section className="card-slab" aria-label={say('workshop.people')}>
-      <h2 className="mb-2 text-2xl">{say('workshop.people')}</h2>
+    <section className="card-slab space-y-3" aria-label={say('workshop.people')}>
+      <h2 className="text-2xl">{say('workshop.people')}</h2>
       <Failure error={people.error} />
-      <ul className="divide-base-300 mb-3 divide-y">
+      <ul className="divide-base-300 divide-y">
         {(people.data ?? []).map((one) => (
-          <PersonRow key={one.id} {...one} />
+          <PersonRow key={one.id} owns={owns} {...one} />
         ))}
       </ul>
-      <LetIn />
+      <dl className="quiet text-sm">
+        {[...roles].reverse().map((role) => (
+          <div key={role}>
+            <dt className="inline font-semibold">{say('workshop.role', { role })}</dt>{' '}
+            <dd className="inline">{say('workshop.roleMeans', { role })}</dd>
+          </div>
+        ))}
+      </dl>
+      {owns && <Invitations />}
     </section>
   );
 }
 
-function PersonRow({ id, name, email, owner }: PersonView) {
+function PersonRow({ id, name, email, role, owns }: PersonView & { owns: boolean }) {
   const say = useSay();
-  const me = useSession().person;
+  const mine = id === useSession().person.id;
+  const change = useChangeRole();
   const remove = useRemovePerson();
-  const [sure, setSure] = useState(false);
-  const act = () => {
-    if (sure) remove.mutate(id, { onSuccess: () => toast.success(say('workshop.removed', { name })) });
-    else setSure(true);
-  };
+  const leave = useLeave();
   return (
-    <li className="flex items-center justify-between gap-2 py-2">
-      <div className="min-w-0 flex-1">
-        <p className="truncate font-semibold">
-          {name} {owner && <span className="quiet font-normal">{say('workshop.owner')}</span>}
-        </p>
-        <p className="quiet truncate text-sm">{email}</p>
+    <li className="py-2">
+      <div className="flex flex-wrap items-end justify-between gap-2">
+        <div className="min-w-0 flex-1 basis-40">
+          <p className="truncate font-semibold">{name}</p>
+          <p className="quiet truncate text-sm">{email}</p>
+        </div>
+        {owns ? (
+          <SelectField
+            className="w-32"
+            label={say('workshop.roleOf', { name })}
+            options={roleOptions}
+            value={role}
+            onChange={(next) => change.mutate({ id, role: next })}
+          />
+        ) : (
+          <p className="quiet">{say('workshop.role', { role })}</p>
+        )}
+        {mine && <Sure ask={say('workshop.leave')} now={say('workshop.leaveNow')} onSure={() => leave.mutate()} />}
+        {owns && !mine && (
+          <Sure
+            ask={say('workshop.removePerson', { name })}
+            now={say('workshop.removeNow', { name })}
+            onSure={() => remove.mutate(id, { onSuccess: () => toast.success(say('workshop.removed', { name })) })}
+          />
+        )}
       </div>
-      {me.owner && id !== me.id && (
-        <Button
-          look={sure ? 'danger' : 'soft'}
-          size="low"
-          aria-label={sure ? say('workshop.removeNow', { name }) : say('workshop.removePerson', { name })}
-          disabled={remove.isPending}
-          onClick={act}
-          onBlur={() => setSure(false)}
-        >
-          {sure ? say('workshop.removeNowShort') : say('workshop.remove')}
-        </Button>
-      )}
-      <Failure error={remove.error} />
+      <Failure error={change.error ?? remove.error ?? leave.error} />
     </li>
   );
 }
 
-function LetIn() {
-  const say = useSay();
-  const letIn = useLetIn();
-  const { register, handleSubmit, formState, reset } = useForm<NewPersonInput>({
-    resolver: classValidatorResolver(NewPersonInput),
-  });
-  const send = handleSubmit((given) =>
-    letIn.mutate(given, {
-      onSuccess: ({ name }) => {
-        reset();
-        toast.success(say('workshop.canSignIn', { name }));
-      },
-    }),
-  );
-  const { errors } = formState;
+/** A control that is tapped twice: what it does is not undone. */
+function Sure({ ask, now, onSure }: { ask: string; now: string; onSure: () => void }) {
+  const [sure, setSure] = useState(false);
   return (
-    <details>
-      <summary className={buttonClass()}>{say('workshop.letIn')}</summary>
-      <form className="mt-3 space-y-3" onSubmit={(event) => void send(event)} noValidate>
-        <TextField
-          label={say('workshop.theirName')}
-          maxLength={80}
-          error={errors.name && say('workshop.giveName')}
-          {...register('name')}
-        />
-        <TextField
-          label={say('workshop.theirEmail')}
-          type="email"
-          error={errors.email && say('workshop.emailLike')}
-          {...register('email')}
-        />
-        <TextField
-          label={say('workshop.passphraseTell')}
-          error={errors.passphrase && say('workshop.tenOrMore')}
-          {...register('passphrase')}
-        />
-        <Failure error={letIn.error} />
-        <Button type="submit" look="strong" className="w-full" disabled={letIn.isPending}>
-          {say('workshop.letThemIn')}
-        </Button>
-      </form>
-    </details>
+    <Button
+      look={sure ? 'danger' : 'soft'}
+      size="low"
+      onClick={() => (sure ? onSure() : setSure(true))}
+      onBlur={() => setSure(false)}
+    >
+      {sure ? now : ask}
+    </Button>
   );
 }

@@ -1,9 +1,11 @@
-import { screen, waitFor } from '@testing-library/react';
+import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { fakeServer, Refusal, renderScreen } from '../../test/fake-server';
 import { NOW, session } from '../../test/stand-ins';
+import { InvitedPage } from '../sign-in/invited-page';
 import { DoorPage } from '../sign-in/sign-in-page';
+import { PeopleSlab } from './people';
 import { WorkshopPage } from './workshop-page';
 
 describe('the workshop', () => {
@@ -117,18 +119,66 @@ describe('the workshop', () => {
     ]);
   });
 
-  it('lets someone in, and tells what is wrong with an address', async () => {
-    const sent = fakeServer({ 'POST people': { id: 'n', name: 'Tobias', email: 'tobias@example.org' } });
+  it('invites somebody by a link and its code, shown once, and takes an open one back', async () => {
+    const open = { id: 'i', role: 'guest', invitedBy: 'Ada', expiresAt: NOW };
+    const sent = fakeServer({ invitations: [open], 'POST invitations': { ...open, id: 'n', token: 'secret-token' } });
     renderScreen(<WorkshopPage />);
-    await userEvent.click(await screen.findByText('Let someone in'));
-    await userEvent.type(screen.getByLabelText('Their name'), 'Tobias');
-    await userEvent.type(screen.getByLabelText('Their e-mail'), 'tobias');
-    await userEvent.type(screen.getByLabelText(/^A passphrase/), 'long enough now');
-    await userEvent.click(screen.getByRole('button', { name: 'Let them in' }));
+    await userEvent.click(await screen.findByText('Invite somebody'));
+    await userEvent.selectOptions(screen.getByLabelText('They come in as'), 'Helper');
+    await userEvent.click(screen.getByRole('button', { name: 'Make an invitation' }));
+    expect(await screen.findByLabelText(/^Give them this link/)).toHaveValue(
+      `${window.location.origin}/invited#secret-token`,
+    );
+    expect(await screen.findByRole('img', { name: 'The link as a QR code' })).toBeVisible();
+    expect(screen.getByText(/^As a guest, from Ada, until/)).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'Take it back' }));
+    await waitFor(() => expect(sent).toHaveLength(2));
+    expect(sent[0]).toMatchObject({ path: 'invitations', body: { role: 'helper', days: 7 } });
+    expect(sent[1]).toMatchObject({ method: 'DELETE', path: 'invitations/i' });
+  });
+
+  it('changes what somebody may do; one who is no owner sees it, and may leave', async () => {
+    const people = [
+      { id: 'p', name: 'Ada', email: 'ada@example.org', role: 'caster' },
+      { id: 'q', name: 'Tobias', email: 'tobias@example.org', role: 'helper' },
+    ];
+    const sent = fakeServer({ people });
+    renderScreen(<WorkshopPage />);
+    await userEvent.selectOptions(await screen.findByLabelText('Role of Tobias'), 'Caster');
+    await waitFor(() => expect(sent[0]).toMatchObject({ method: 'PUT', path: 'people/q', body: { role: 'caster' } }));
+    cleanup();
+    fakeServer({ people, session: { ...session, person: { ...session.person, role: 'caster' } } });
+    renderScreen(<PeopleSlab />, '/here', '/here', { ...session, person: { ...session.person, role: 'caster' } });
+    expect(await screen.findByText('Helper', { selector: 'p' })).toBeVisible();
+    expect(screen.queryByText('Invite somebody')).toBeNull();
+    expect(screen.getByRole('button', { name: 'Leave this workshop' })).toBeVisible();
+  });
+});
+
+describe('an invitation', () => {
+  const offer = { workshop: 'Quince Yard', invitedBy: 'Ada', role: 'helper', state: 'open' };
+
+  it('says what it offers, tells what is wrong with an address, and lets in', async () => {
+    const sent = fakeServer({ 'POST invitations': offer });
+    renderScreen(<InvitedPage />, '/invited#a-secret-token-of-some-length', '/invited');
+    expect(await screen.findByRole('heading', { name: 'Quince Yard' })).toBeVisible();
+    expect(screen.getByText(/^Ada invites you as a helper/)).toBeVisible();
+    await userEvent.type(screen.getByLabelText('Your name'), 'Tobias');
+    await userEvent.type(screen.getByLabelText('E-mail'), 'tobias');
+    await userEvent.type(screen.getByLabelText(/^Passphrase/), 'long enough now');
+    await userEvent.click(screen.getByRole('button', { name: 'Come in' }));
     expect(await screen.findByText(/like name@example.org/)).toBeVisible();
-    await userEvent.type(screen.getByLabelText('Their e-mail'), '@example.org');
-    await userEvent.click(screen.getByRole('button', { name: 'Let them in' }));
-    await waitFor(() => expect(sent[0]).toMatchObject({ path: 'people', body: { name: 'Tobias' } }));
+    await userEvent.type(screen.getByLabelText('E-mail'), '@example.org');
+    await userEvent.click(screen.getByRole('button', { name: 'Come in' }));
+    expect(await screen.findByText('elsewhere')).toBeVisible();
+    expect(sent.at(-1)).toMatchObject({ path: 'invitations/take', body: { token: 'a-secret-token-of-some-length', name: 'Tobias', email: 'tobias@example.org' } }); // prettier-ignore
+  });
+
+  it('that was taken up says so, and asks for nothing', async () => {
+    fakeServer({ 'POST invitations': { ...offer, state: 'used' } });
+    renderScreen(<InvitedPage />, '/invited#a-secret-token-of-some-length', '/invited');
+    expect(await screen.findByRole('alert')).toHaveTextContent('It was taken up already');
+    expect(screen.queryByLabelText('E-mail')).toBeNull();
   });
 });
 

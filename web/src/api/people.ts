@@ -1,0 +1,68 @@
+import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import type {
+  InvitationInput,
+  InvitationOffer,
+  InvitationTaken,
+  InvitationView,
+  NewInvitation,
+  PersonView,
+  Role,
+} from '@dewpot/contract';
+import { ask } from './client';
+import { refresh } from './refresh';
+
+export const peopleQuery = queryOptions({
+  queryKey: ['people'],
+  queryFn: ({ signal }) => ask<PersonView[]>('GET', 'people', undefined, signal),
+});
+
+export const invitationsQuery = queryOptions({
+  queryKey: ['invitations'],
+  queryFn: ({ signal }) => ask<InvitationView[]>('GET', 'invitations', undefined, signal),
+});
+
+/** What an invitation offers to whoever has its token. */
+export const offerQuery = (token: string) =>
+  queryOptions({
+    queryKey: ['offer', token],
+    queryFn: ({ signal }) => ask<InvitationOffer>('POST', 'invitations/offer', { token }, signal),
+    retry: false,
+  });
+
+function useChange<Given, Answer>(change: (given: Given) => Promise<Answer>, ...keys: readonly string[]) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: change,
+    retry: false,
+    onSuccess: () => refresh(client, ...keys.map((key) => [key])),
+  });
+}
+
+export const useChangeRole = () =>
+  useChange(
+    ({ id, role }: { id: string; role: Role }) => ask<PersonView>('PUT', `people/${id}`, { role }),
+    'people',
+    'session',
+  );
+export const useRemovePerson = () => useChange((id: string) => ask<void>('DELETE', `people/${id}`), 'people');
+export const useInvite = () =>
+  useChange((given: InvitationInput) => ask<NewInvitation>('POST', 'invitations', given), 'invitations');
+export const useTakeBack = () => useChange((id: string) => ask<void>('DELETE', `invitations/${id}`), 'invitations');
+
+/** Leaves the workshop; the door is next. */
+export const useLeave = () =>
+  useMutation({
+    mutationFn: () => ask<void>('DELETE', 'people'),
+    retry: false,
+    onSuccess: () => window.location.assign('/'),
+  });
+
+/** Takes up an invitation, and comes in. */
+export function useTakeInvitation() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (given: InvitationTaken) => ask<void>('POST', 'invitations/take', given),
+    retry: false,
+    onSuccess: () => client.resetQueries({ queryKey: ['session'] }),
+  });
+}

@@ -1,0 +1,72 @@
+import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import { useQuery } from '@tanstack/react-query';
+import { InvitationTaken } from '@dewpot/contract';
+import { useForm } from 'react-hook-form';
+import { Link, useLocation, useNavigate } from 'react-router';
+import { offerQuery, useTakeInvitation } from '../api/people';
+import { Button } from '../ui/button';
+import { LanguageChoice } from '../ui/language-choice';
+import { useSay } from '../ui/say';
+import { Busy, Failure } from '../ui/states';
+import { TextField } from '../ui/text-field';
+
+/** Where the link of an invitation leads: what it offers, and a way in. The token stands behind the #. */
+export function InvitedPage() {
+  const say = useSay();
+  const token = useLocation().hash.slice(1);
+  const { data: offer, error, isPending } = useQuery(offerQuery(token));
+  return (
+    <main className="shelf-room grid min-h-screen place-items-center p-4">
+      <div className="card-slab w-full max-w-md space-y-4 p-6">
+        {isPending && <Busy what={say('shell.theInvitation')} />}
+        <Failure error={error} />
+        {offer && (
+          <>
+            <h1 className="text-4xl">{offer.workshop}</h1>
+            <p>{say('shell.invitedAs', { invitedBy: offer.invitedBy, role: offer.role })}</p>
+          </>
+        )}
+        {offer?.state === 'open' && <Take token={token} />}
+        {offer && offer.state !== 'open' && (
+          <p role="alert" className="border-warning border-l-4 pl-3">
+            {say('server.invitationShut', { state: offer.state })}
+          </p>
+        )}
+        <LanguageChoice />
+        <p>
+          <Link className="link text-sm" to="/">
+            {say('shell.haveWorkshop')}
+          </Link>
+        </p>
+      </div>
+    </main>
+  );
+}
+
+function Take({ token }: { token: string }) {
+  const say = useSay();
+  const take = useTakeInvitation();
+  const navigate = useNavigate();
+  const { register, handleSubmit, formState } = useForm<InvitationTaken>({
+    resolver: classValidatorResolver(InvitationTaken),
+    defaultValues: { token, language: say.reader.language },
+  });
+  const { errors } = formState;
+  const send = handleSubmit((given) =>
+    take.mutateAsync(given).then(
+      () => navigate('/'),
+      () => undefined,
+    ),
+  );
+  return (
+    <form className="space-y-3" onSubmit={(event) => void send(event)} noValidate>
+      <TextField label={say('shell.yourName')} autoComplete="name" maxLength={80} error={errors.name && say('workshop.giveName')} {...register('name')} />
+      <TextField label={say('shell.email')} type="email" autoComplete="username" error={errors.email && say('workshop.emailLike')} {...register('email')} />
+      <TextField label={say('shell.passphraseNew')} type="password" autoComplete="new-password" error={errors.passphrase && say('workshop.tenOrMore')} {...register('passphrase')} />
+      <Failure error={take.error} />
+      <Button type="submit" look="main" size="tall" className="w-full" disabled={take.isPending}>
+        {say('shell.comeIn')}
+      </Button>
+    </form>
+  );
+} // prettier-ignore
