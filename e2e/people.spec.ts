@@ -1,0 +1,43 @@
+import { violations } from './every-screen.js';
+import { beginWorkshop, expect, PHONE, pourPots, test } from './house.js';
+
+test('a helper comes in by a link on their phone, demoulds at once, and changes no mould; then leaves for good', async ({ page, browser, address }) => {
+  await beginWorkshop(page);
+  await pourPots(page.request, 1, 24 * 60);
+  await page.goto('/workshop');
+  await page.getByText('Invite somebody').click();
+  await page.getByLabel('They come in as').selectOption({ label: 'Helper' });
+  await page.getByRole('button', { name: 'Make an invitation' }).click();
+  await expect(page.getByRole('img', { name: 'The link as a QR code' })).toBeVisible();
+  const link = await page.getByLabel(/^Give them this link/).inputValue();
+
+  const phone = await browser.newPage({ baseURL: address, viewport: PHONE, serviceWorkers: 'block' });
+  await phone.goto(link);
+  await expect(phone.getByText(/^Ada invites you as a helper/)).toBeVisible();
+  expect(await violations(phone)).toEqual([]);
+  await phone.getByLabel('Your name').fill('Tobias');
+  await phone.getByLabel('E-mail').fill(`${crypto.randomUUID()}@example.org`);
+  await phone.getByLabel(/^Passphrase/).fill('a long passphrase');
+  await phone.getByRole('button', { name: 'Come in' }).click();
+  await expect(phone.getByText(/^You are a helper here/)).toBeVisible();
+  await phone.getByRole('button', { name: /^Demould: / }).first().click();
+  await phone.getByRole('button', { name: 'Out, clean' }).click();
+  await expect(phone.getByRole('button', { name: /^Demould: / })).toHaveCount(0);
+  await phone.goto('/moulds/new?as=trough');
+  await phone.getByLabel('Name', { exact: true }).fill('Not mine');
+  await phone.getByRole('button', { name: /^Save / }).first().click();
+  await expect(phone.getByText(/A helper does the tasks of Today and the bench/)).toBeVisible();
+
+  const late = await browser.newPage({ baseURL: address, serviceWorkers: 'block' });
+  await late.goto(link);
+  await expect(late.getByRole('alert')).toContainText('It was taken up already');
+  await page.reload();
+  await expect(page.getByLabel('Role of Tobias')).toHaveValue('helper');
+  await phone.goto('/workshop');
+  await phone.getByRole('button', { name: 'Leave this workshop' }).click();
+  await phone.getByRole('button', { name: 'Leave now' }).click();
+  await expect(phone.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Ada', { exact: true }).first()).toBeVisible();
+  await expect(page.getByLabel('Role of Tobias')).toHaveCount(0);
+}); // prettier-ignore
