@@ -9,7 +9,10 @@ const planned = (page: Page) => expect(page.getByRole('button', { name: 'Stop' }
 
 /** Drags a session to the same evening a week later, which is as long. */
 async function dragByAWeek(page: Page, chip: Locator): Promise<void> {
-  const mondays = page.getByRole('region', { name: 'The weeks ahead' }).locator('svg').getByText(/^\d+ \w+$/);
+  const mondays = page
+    .getByRole('region', { name: 'The weeks ahead' })
+    .locator('svg')
+    .getByText(/^\d+ \w+$/);
   const [one, next] = await Promise.all([1, 2].map((nth) => mondays.nth(nth).boundingBox()));
   const { x, y, width } = (await chip.boundingBox())!;
   const to = x + width / 2 + next!.x - one!.x;

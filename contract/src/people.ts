@@ -34,6 +34,8 @@ export class InvitationInput {
 /** An invitation that nobody has taken up. Times ms. */
 export interface InvitationView {
   readonly id: string;
+  /** The person who is to have a new passphrase; it is for somebody new where none is named. */
+  readonly personId?: string;
   readonly role: Role;
   readonly invitedBy: string;
   readonly expiresAt: number;
@@ -53,6 +55,8 @@ export class InvitationToken {
 export interface InvitationOffer {
   readonly workshop: string;
   readonly invitedBy: string;
+  /** Who is to have a new passphrase. */
+  readonly person?: string;
   readonly role: Role;
   readonly state: 'open' | 'used' | 'over';
 }
@@ -64,4 +68,9 @@ export class InvitationTaken extends InvitationToken {
   @Text(10, 200) passphrase: string;
   /** What they read in. */
   @IsOptional() @IsIn(languages) language?: Language;
+}
+
+/** A person who lost their passphrase has a new one. */
+export class PassphraseRenewed extends InvitationToken {
+  @Text(10, 200) passphrase: string;
 }

@@ -28,9 +28,9 @@ const helping = [
 const own = ['/api/account/', '/api/session', '/api/calendar/address', '/api/calculate/'];
 const leaving = 'delete /api/people';
 /** What owners alone may do. */
-const owning = ['put /api/people/{id}', 'delete /api/people/{id}', 'get /api/invitations', 'post /api/invitations', 'delete /api/invitations/{id}']; // prettier-ignore
+const owning = ['put /api/people/{id}', 'delete /api/people/{id}', 'post /api/people/{id}/renewal', 'get /api/invitations', 'post /api/invitations', 'delete /api/invitations/{id}']; // prettier-ignore
 /** What needs no session. */
-const open = ['/api/door', '/api/workshops', '/api/invitations/offer', '/api/invitations/take', '/api/session/demo', '/api/health/live', '/api/health/ready']; // prettier-ignore
+const open = ['/api/door', '/api/workshops', '/api/invitations/offer', '/api/invitations/take', '/api/invitations/renew', '/api/session/demo', '/api/health/live', '/api/health/ready']; // prettier-ignore
 
 /** Who may use a route at the least, said here anew: a route that is added is refused to guests and helpers until it stands above. */
 function leastFor({ method, path }: Route): Role {
@@ -154,5 +154,31 @@ describe('an invitation', () => {
     for (let i = 0; i < 50; i++) await invite(owner);
     const { body } = await owner.post('/api/invitations').send({ role: 'guest', days: 1 }).expect(409);
     expect(body.detail).toContain('Take one back first');
+  });
+});
+
+describe('a lost passphrase', () => {
+  it('is renewed by an owner’s link, once, within a day; the old one and its sessions are over', async () => {
+    const email = newAddress();
+    const tobias = await letIn(harness, agents.owner, { email, role: 'helper' });
+    const { id } = await me(tobias);
+    const link = async () => ((await agents.owner.post(`/api/people/${id}/renewal`).expect(201)).body as NewInvitation).token; // prettier-ignore
+    const renew = (agent: Agent, token: string) => agent.post('/api/invitations/renew').send({ token, passphrase: 'one that is new' }); // prettier-ignore
+    const [first, token] = [await link(), await link()];
+    await renew(visitor(harness), first).expect(404);
+    const { body } = await visitor(harness).post('/api/invitations/offer').send({ token }).expect(200);
+    expect(body).toMatchObject({ person: 'Tobias', role: 'helper', state: 'open' });
+    // It lets nobody new in, and an invitation renews nobody's passphrase.
+    await visitor(harness).post('/api/invitations/take').send({ token, name: 'Eve', email: newAddress(), passphrase: PASSPHRASE }).expect(404); // prettier-ignore
+    const { body: invitation } = await agents.owner.post('/api/invitations').send({ role: 'guest', days: 1 }).expect(201); // prettier-ignore
+    await renew(visitor(harness), (invitation as NewInvitation).token).expect(404);
+    const again = visitor(harness);
+    await renew(again, token).expect(204);
+    expect((await me(again)).id).toBe(id);
+    await tobias.get('/api/session').expect(401);
+    await renew(visitor(harness), token).expect(409);
+    await visitor(harness).post('/api/session').send({ email, passphrase: PASSPHRASE }).expect(401);
+    await visitor(harness).post('/api/session').send({ email, passphrase: 'one that is new' }).expect(204);
+    await agents.owner.post(`/api/people/${uuid()}/renewal`).expect(404);
   });
 });

@@ -20,6 +20,7 @@ const open = [
   '/api/workshops',
   '/api/invitations/offer',
   '/api/invitations/take',
+  '/api/invitations/renew',
   '/api/health',
   '/api/health/live',
   '/api/health/ready',

@@ -61,9 +61,11 @@ export class PersonEntity extends WorkshopRow {
   @Column('text', { default: 'caster' }) role: Role;
 }
 
-/** A way into the workshop that serves once. Only the hash of its token is kept. */
+/** A way into the workshop that serves once: for somebody new, or for a person who lost their passphrase. Only the hash of its token is kept. */
 @Entity('invitations')
+@PartOf(() => PersonEntity, 'personId')
 export class InvitationEntity extends WorkshopRow {
+  @Column('uuid', { name: 'person_id', nullable: true }) personId: string | null;
   @Column('text') role: Role;
   @Index({ unique: true }) @Column('bytea', { name: 'token_hash' }) tokenHash: Buffer;
   /** The name of whoever made it. */

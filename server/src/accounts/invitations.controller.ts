@@ -4,6 +4,7 @@ import {
   InvitationInput,
   InvitationTaken,
   InvitationToken,
+  PassphraseRenewed,
   type InvitationOffer,
   type InvitationView,
   type NewInvitation,
@@ -58,5 +59,14 @@ export class InvitationsController {
   @HttpCode(204)
   async take(@Body() given: InvitationTaken, @Req() request: Request): Promise<void> {
     await this.door.open(await this.invitations.take(given), request);
+  }
+
+  /** Chooses a new passphrase in place of one that is lost, and comes in. */
+  @Public()
+  @Throttle(rate('accounts'))
+  @Post('renew')
+  @HttpCode(204)
+  async renew(@Body() given: PassphraseRenewed, @Req() request: Request): Promise<void> {
+    await this.door.open(await this.invitations.renew(given), request);
   }
 }

@@ -6,6 +6,7 @@ import type {
   InvitationTaken,
   InvitationView,
   NewInvitation,
+  PassphraseRenewed,
 } from '@dewpot/contract';
 import { DataSource, IsNull, MoreThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
@@ -18,6 +19,8 @@ import { AddressTaken, People, type Account } from './people.service.js';
 
 /** Invitations of one workshop that are open at once. */
 const MOST_OPEN = 50;
+/** A lost passphrase is to be renewed within this, ms. */
+const RENEWAL = DAY;
 
 /** Where an invitation lies, as it is looked up before its workshop is known. */
 interface Found {
@@ -44,16 +47,26 @@ export class InvitationsService {
     return (await this.rows.of(InvitationEntity).find({ where, order: { id: 'DESC' } })).map(invitationView);
   }
 
-  /** Makes one; its token is told this once. @throws ProblemError 409 where many are open */
-  async invite(personId: string, { role, days }: InvitationInput): Promise<NewInvitation> {
+  /** Makes one for somebody new; its token is told this once. @throws ProblemError 409 where many are open */
+  async invite(by: string, { role, days }: InvitationInput): Promise<NewInvitation> {
     if ((await this.open()).length >= MOST_OPEN)
       throw new ProblemError(409, msg('server.notInvited'), { detail: msg('server.manyInvitations', { most: MOST_OPEN }) });
+    return this.make(by, { role, personId: null, expiresAt: new Date(Date.now() + days * DAY) });
+  } // prettier-ignore
+
+  /** Makes one with which a person chooses a new passphrase; one that was made before is over. @throws ProblemError 404 */
+  async letRenew(by: string, personId: string): Promise<NewInvitation> {
+    const { role } = await this.people.one(personId);
+    await this.rows.of(InvitationEntity).delete({ personId, usedAt: IsNull() });
+    return this.make(by, { role, personId, expiresAt: new Date(Date.now() + RENEWAL) });
+  }
+
+  private async make(by: string, of: Pick<InvitationEntity, 'role' | 'personId' | 'expiresAt'>): Promise<NewInvitation> {
     const token = newToken();
-    const { name: invitedBy } = await this.people.one(personId);
-    const { workshopId } = this.rows;
-    const row = { id: uuid(), workshopId, role, tokenHash: hashToken(token), invitedBy, expiresAt: new Date(Date.now() + days * DAY) };
+    const { name: invitedBy } = await this.people.one(by);
+    const row = { id: uuid(), workshopId: this.rows.workshopId, tokenHash: hashToken(token), invitedBy, ...of };
     await this.rows.of(InvitationEntity).insert(row);
-    return { id: row.id, role, invitedBy, expiresAt: row.expiresAt.getTime(), token };
+    return { ...invitationView(row), token };
   } // prettier-ignore
 
   /** Takes one back. @throws ProblemError 404 */
@@ -69,22 +82,41 @@ export class InvitationsService {
       const row = await this.rows.of(InvitationEntity).findOneBy({ id });
       if (!row) throw ProblemError.notFound('invitation');
       const { settings } = await this.rows.workshop();
-      return { workshop: settings.name, invitedBy: row.invitedBy, role: row.role, state: stateOf(row) };
+      const person = row.personId === null ? {} : { person: (await this.people.one(row.personId)).name };
+      return { workshop: settings.name, invitedBy: row.invitedBy, role: row.role, state: stateOf(row), ...person };
     });
   }
 
-  /** Somebody new takes one up: of two at once, one. @throws ProblemError 404; 409 where it was taken up, is over, or the address is somebody's */
+  /** Somebody new takes one up. @throws ProblemError 404; 409 where it was taken up, is over, or the address is somebody's */
   async take({ token, language, ...given }: InvitationTaken): Promise<Account> {
-    const { id, workshop_id } = await this.find(token);
     const person = await this.people.hashed(given);
+    return this.use(token, async (row) => {
+      if (row.personId !== null) throw ProblemError.notFound('invitation');
+      return { person_id: await this.join({ ...person, language }, row, given.email), passphrase_hash: person.passphraseHash };
+    });
+  } // prettier-ignore
+
+  /** A person who lost their passphrase has a new one; their sessions end. @throws ProblemError 404; 409 where it was used or is over */
+  async renew({ token, passphrase }: PassphraseRenewed): Promise<Account> {
+    const passphrase_hash = await this.people.hash(passphrase);
+    return this.use(token, async ({ personId }) => {
+      if (personId === null) throw ProblemError.notFound('invitation');
+      await this.people.renewPassphrase(personId, passphrase_hash);
+      return { person_id: personId, passphrase_hash };
+    });
+  }
+
+  /** Uses one that is open: of two at once, one. */
+  private async use(token: string, into: (row: InvitationEntity) => Promise<Omit<Account, 'workshop_id'>>): Promise<Account> {
+    const { id, workshop_id } = await this.find(token);
     return this.rows.inWorkshop(workshop_id, async () => {
       const row = await this.rows.of(InvitationEntity).findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
       if (!row) throw ProblemError.notFound('invitation');
       const state = stateOf(row);
       if (state !== 'open') throw new ProblemError(409, msg('server.notInvited'), { detail: msg('server.invitationShut', { state }) });
-      const person_id = await this.join({ ...person, language }, row, given.email);
+      const account = await into(row);
       await this.rows.of(InvitationEntity).update({ id }, { usedAt: new Date() });
-      return { workshop_id, person_id, passphrase_hash: person.passphraseHash };
+      return { workshop_id, ...account };
     });
   } // prettier-ignore
 

@@ -1,13 +1,17 @@
-import { Body, Controller, Delete, Get, HttpCode, Put } from '@nestjs/common';
-import { RoleInput, type PersonView } from '@dewpot/contract';
+import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
+import { RoleInput, type NewInvitation, type PersonView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
 import { CurrentUser, ForRole } from '../http/request.js';
+import { InvitationsService } from './invitations.service.js';
 import { People } from './people.service.js';
 
 /** The people of the workshop. */
 @Controller('api/people')
 export class PeopleController {
-  constructor(private readonly people: People) {}
+  constructor(
+    private readonly people: People,
+    private readonly invitations: InvitationsService,
+  ) {}
 
   @Get()
   all(): Promise<PersonView[]> {
@@ -19,6 +23,14 @@ export class PeopleController {
   @Put(':id')
   role(@Key() id: string, @Body() { role }: RoleInput): Promise<PersonView> {
     return this.people.changeRole(id, role);
+  }
+
+  /** Makes a link with which a person who lost their passphrase chooses a new one. It is told this once. */
+  @ForRole('owner')
+  @Post(':id/renewal')
+  @HttpCode(201)
+  letRenew(@Key() id: string, @CurrentUser() { personId }: CurrentUser): Promise<NewInvitation> {
+    return this.invitations.letRenew(personId, id);
   }
 
   /** Removes a person. */

@@ -80,7 +80,18 @@ export class People {
 
   /** A new person with the hash of their passphrase: made before a transaction opens, since it takes its time. */
   async hashed({ name, email, passphrase }: Pick<NewPerson, 'name' | 'email'> & { passphrase: string }) {
-    return { name, email, passphraseHash: await this.passphrases.hash(passphrase) };
+    return { name, email, passphraseHash: await this.hash(passphrase) };
+  }
+
+  /** What is kept of a passphrase; made before a transaction opens. */
+  hash(passphrase: string): Promise<string> {
+    return this.passphrases.hash(passphrase);
+  }
+
+  /** Gives a person a new passphrase in place of one that is lost; all their sessions end. */
+  async renewPassphrase(id: string, passphraseHash: string): Promise<void> {
+    await this.rows.of(PersonEntity).update({ id }, { passphraseHash });
+    await this.sessions.end(id);
   }
 
   /** Lets a person into the workshop at hand; answers their id. @throws AddressTaken */

@@ -5,6 +5,7 @@ import type {
   InvitationTaken,
   InvitationView,
   NewInvitation,
+  PassphraseRenewed,
   PersonView,
   Role,
 } from '@dewpot/contract';
@@ -47,6 +48,9 @@ export const useChangeRole = () =>
 export const useRemovePerson = () => useChange((id: string) => ask<void>('DELETE', `people/${id}`), 'people');
 export const useInvite = () =>
   useChange((given: InvitationInput) => ask<NewInvitation>('POST', 'invitations', given), 'invitations');
+/** Makes a link with which a person chooses a new passphrase. */
+export const useLetRenew = () =>
+  useChange((id: string) => ask<NewInvitation>('POST', `people/${id}/renewal`), 'invitations');
 export const useTakeBack = () => useChange((id: string) => ask<void>('DELETE', `invitations/${id}`), 'invitations');
 
 /** Leaves the workshop; the door is next. */
@@ -57,12 +61,16 @@ export const useLeave = () =>
     onSuccess: () => window.location.assign('/'),
   });
 
-/** Takes up an invitation, and comes in. */
-export function useTakeInvitation() {
+function useComeIn<Given>(path: 'take' | 'renew') {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (given: InvitationTaken) => ask<void>('POST', 'invitations/take', given),
+    mutationFn: (given: Given) => ask<void>('POST', `invitations/${path}`, given),
     retry: false,
     onSuccess: () => client.resetQueries({ queryKey: ['session'] }),
   });
 }
+
+/** Takes up an invitation, and comes in. */
+export const useTakeInvitation = () => useComeIn<InvitationTaken>('take');
+/** Has a new passphrase in place of one that is lost, and comes in. */
+export const useRenewPassphrase = () => useComeIn<PassphraseRenewed>('renew');

@@ -1,9 +1,9 @@
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useQuery } from '@tanstack/react-query';
-import { InvitationTaken } from '@dewpot/contract';
+import { InvitationTaken, PassphraseRenewed } from '@dewpot/contract';
 import { useForm } from 'react-hook-form';
 import { Link, useLocation, useNavigate } from 'react-router';
-import { offerQuery, useTakeInvitation } from '../api/people';
+import { offerQuery, useRenewPassphrase, useTakeInvitation } from '../api/people';
 import { Button } from '../ui/button';
 import { LanguageChoice } from '../ui/language-choice';
 import { useSay } from '../ui/say';
@@ -23,10 +23,14 @@ export function InvitedPage() {
         {offer && (
           <>
             <h1 className="text-4xl">{offer.workshop}</h1>
-            <p>{say('shell.invitedAs', { invitedBy: offer.invitedBy, role: offer.role })}</p>
+            <p>
+              {offer.person === undefined
+                ? say('shell.invitedAs', { invitedBy: offer.invitedBy, role: offer.role })
+                : say('shell.renewFor', { person: offer.person })}
+            </p>
           </>
         )}
-        {offer?.state === 'open' && <Take token={token} />}
+        {offer?.state === 'open' && (offer.person === undefined ? <Take token={token} /> : <Renew token={token} />)}
         {offer && offer.state !== 'open' && (
           <p role="alert" className="border-warning border-l-4 pl-3">
             {say('server.invitationShut', { state: offer.state })}
@@ -43,21 +47,22 @@ export function InvitedPage() {
   );
 }
 
+/** Comes in where it was let; where it was refused, what was typed stays. */
+function useEntering() {
+  const navigate = useNavigate();
+  return (entered: Promise<void>) => entered.then(() => navigate('/'), () => undefined);
+} // prettier-ignore
+
 function Take({ token }: { token: string }) {
   const say = useSay();
   const take = useTakeInvitation();
-  const navigate = useNavigate();
+  const enter = useEntering();
   const { register, handleSubmit, formState } = useForm<InvitationTaken>({
     resolver: classValidatorResolver(InvitationTaken),
     defaultValues: { token, language: say.reader.language },
   });
   const { errors } = formState;
-  const send = handleSubmit((given) =>
-    take.mutateAsync(given).then(
-      () => navigate('/'),
-      () => undefined,
-    ),
-  );
+  const send = handleSubmit((given) => enter(take.mutateAsync(given)));
   return (
     <form className="space-y-3" onSubmit={(event) => void send(event)} noValidate>
       <TextField label={say('shell.yourName')} autoComplete="name" maxLength={80} error={errors.name && say('workshop.giveName')} {...register('name')} />
@@ -65,6 +70,25 @@ function Take({ token }: { token: string }) {
       <TextField label={say('shell.passphraseNew')} type="password" autoComplete="new-password" error={errors.passphrase && say('workshop.tenOrMore')} {...register('passphrase')} />
       <Failure error={take.error} />
       <Button type="submit" look="main" size="tall" className="w-full" disabled={take.isPending}>
+        {say('shell.comeIn')}
+      </Button>
+    </form>
+  );
+} // prettier-ignore
+
+function Renew({ token }: { token: string }) {
+  const say = useSay();
+  const renew = useRenewPassphrase();
+  const enter = useEntering();
+  const { register, handleSubmit, formState } = useForm<PassphraseRenewed>({
+    resolver: classValidatorResolver(PassphraseRenewed),
+    defaultValues: { token },
+  });
+  return (
+    <form className="space-y-3" onSubmit={(event) => void handleSubmit((given) => enter(renew.mutateAsync(given)))(event)} noValidate>
+      <TextField label={say('shell.passphraseNew')} type="password" autoComplete="new-password" error={formState.errors.passphrase && say('workshop.tenOrMore')} {...register('passphrase')} />
+      <Failure error={renew.error} />
+      <Button type="submit" look="main" size="tall" className="w-full" disabled={renew.isPending}>
         {say('shell.comeIn')}
       </Button>
     </form>

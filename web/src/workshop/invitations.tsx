@@ -1,15 +1,13 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import type { InvitationView, Role } from '@dewpot/contract';
-import { invitationsQuery, useInvite, useTakeBack } from '../api/people';
+import { invitationsQuery, peopleQuery, useInvite, useTakeBack } from '../api/people';
 import { Button, buttonClass } from '../ui/button';
 import { SelectField } from '../ui/select-field';
 import { Failure } from '../ui/states';
 import { useSay } from '../ui/say';
+import { InvitationLink } from './invitation-link';
 import { roleOptions } from './role-options';
-
-/** Few ever invite somebody: the code is fetched with the first invitation. */
-const QrCode = lazy(async () => ({ default: (await import('../ui/qr-code')).QrCode }));
 
 /** An invitation serves for so many days. */
 const DAYS = 7;
@@ -31,7 +29,9 @@ export function Invitations() {
           </Button>
         </div>
         <Failure error={open.error ?? invite.error} />
-        {invite.data && <Link address={`${window.location.origin}/invited#${invite.data.token}`} />}
+        {invite.data && (
+          <InvitationLink token={invite.data.token} label={say('workshop.invitationLink', { days: DAYS })} />
+        )}
         <ul className="divide-base-300 divide-y">
           {(open.data ?? []).map((one) => (
             <OpenInvitation key={one.id} {...one} />
@@ -42,33 +42,16 @@ export function Invitations() {
   );
 } // prettier-ignore
 
-/** The link of a new invitation and its code. The token stands behind the #, so that no server logs it. */
-function Link({ address }: { address: string }) {
-  const say = useSay();
-  return (
-    <div className="space-y-2">
-      <label className="block text-sm font-semibold">
-        {say('workshop.invitationLink', { days: DAYS })}
-        <input
-          className="input input-bordered mt-1 w-full font-mono text-sm"
-          readOnly
-          value={address}
-          onFocus={(event) => event.target.select()}
-        />
-      </label>
-      <Suspense>
-        <QrCode text={address} label={say('workshop.invitationCode')} />
-      </Suspense>
-    </div>
-  );
-}
-
-function OpenInvitation({ id, role, invitedBy, expiresAt }: InvitationView) {
+function OpenInvitation({ id, personId, role, invitedBy, expiresAt }: InvitationView) {
   const say = useSay();
   const takeBack = useTakeBack();
+  const name = useQuery(peopleQuery).data?.find((one) => one.id === personId)?.name;
+  const until = { at: expiresAt, as: 'day' } as const;
   return (
     <li className="flex items-center justify-between gap-2 py-2">
-      <p className="text-sm">{say('workshop.openInvitation', { role, invitedBy, until: { at: expiresAt, as: 'day' } })}</p>
+      <p className="text-sm">{name === undefined
+          ? say('workshop.openInvitation', { role, invitedBy, until })
+          : say('workshop.openRenewal', { name, invitedBy, until })}</p>
       <Button size="low" disabled={takeBack.isPending} onClick={() => takeBack.mutate(id)}>
         {say('workshop.takeBack')}
       </Button>

@@ -9,6 +9,7 @@ import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { toast } from '../ui/toast';
 import { browserName } from './browser-name';
+import { ShownOnce } from './shown-once';
 import { LanguageChoice } from '../ui/language-choice';
 import { useSay } from '../ui/say';
 
@@ -131,14 +132,7 @@ function Token() {
         <Button type="submit" look="strong" className="w-full" disabled={make.isPending}>
           {say('workshop.makeToken')}
         </Button>
-        {make.data && (
-          <TextField
-            label={say('workshop.copyNow')}
-            readOnly
-            value={make.data.token}
-            onFocus={(event) => event.currentTarget.select()}
-          />
-        )}
+        {make.data && <ShownOnce label={say('workshop.copyNow')} value={make.data.token} />}
       </form>
     </details>
   );

@@ -1,13 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { roles, type PersonView } from '@dewpot/contract';
 import { useState } from 'react';
-import { peopleQuery, useChangeRole, useLeave, useRemovePerson } from '../api/people';
+import { peopleQuery, useChangeRole, useLeave, useLetRenew, useRemovePerson } from '../api/people';
 import { useSession } from '../api/session';
 import { Button } from '../ui/button';
 import { SelectField } from '../ui/select-field';
 import { Failure } from '../ui/states';
 import { toast } from '../ui/toast';
 import { useSay } from '../ui/say';
+import { InvitationLink } from './invitation-link';
 import { Invitations } from './invitations';
 import { roleOptions } from './role-options';
 
@@ -44,6 +45,7 @@ function PersonRow({ id, name, email, role, owns }: PersonView & { owns: boolean
   const change = useChangeRole();
   const remove = useRemovePerson();
   const leave = useLeave();
+  const renew = useLetRenew();
   return (
     <li className="py-2">
       <div className="flex flex-wrap items-end justify-between gap-2">
@@ -64,6 +66,16 @@ function PersonRow({ id, name, email, role, owns }: PersonView & { owns: boolean
         )}
         {mine && <Sure ask={say('workshop.leave')} now={say('workshop.leaveNow')} onSure={() => leave.mutate()} />}
         {owns && !mine && (
+          <Button
+            size="low"
+            aria-label={say('workshop.newPassphraseOf', { name })}
+            disabled={renew.isPending}
+            onClick={() => renew.mutate(id)}
+          >
+            {say('workshop.renewPassphrase')}
+          </Button>
+        )}
+        {owns && !mine && (
           <Sure
             ask={say('workshop.removePerson', { name })}
             now={say('workshop.removeNow', { name })}
@@ -71,7 +83,8 @@ function PersonRow({ id, name, email, role, owns }: PersonView & { owns: boolean
           />
         )}
       </div>
-      <Failure error={change.error ?? remove.error ?? leave.error} />
+      {renew.data && <InvitationLink token={renew.data.token} label={say('workshop.renewalLink', { name })} />}
+      <Failure error={change.error ?? remove.error ?? leave.error ?? renew.error} />
     </li>
   );
 }

@@ -6,6 +6,7 @@ import { switchNotices, useNotices, type Notices } from '../ui/notices';
 import { exactTime } from '../ui/format-time';
 import { Failure } from '../ui/states';
 import { useSay } from '../ui/say';
+import { ShownOnce } from './shown-once';
 
 /** The round in a calendar of one's own, and notices of this browser. */
 export function Reminders() {
@@ -39,17 +40,7 @@ function CalendarAddressSlab() {
           made: made === undefined ? '' : say('workshop.yoursSince', { made: exactTime(made) }),
         })}
       </p>
-      {address && (
-        <label className="block text-sm font-semibold">
-          {say('workshop.putInCalendar')}
-          <input
-            className="input input-bordered mt-1 w-full font-mono text-sm"
-            readOnly
-            value={address}
-            onFocus={(event) => event.target.select()}
-          />
-        </label>
-      )}
+      {address && <ShownOnce label={say('workshop.putInCalendar')} value={address} />}
       <div className="flex flex-wrap gap-2">
         <Button look="strong" disabled={make.isPending} onClick={() => make.mutate()}>
           {made === undefined ? say('workshop.makeAddress') : say('workshop.changeAddress')}

@@ -142,10 +142,15 @@ describe('the workshop', () => {
       { id: 'p', name: 'Ada', email: 'ada@example.org', role: 'caster' },
       { id: 'q', name: 'Tobias', email: 'tobias@example.org', role: 'helper' },
     ];
-    const sent = fakeServer({ people });
+    const renewal = { id: 'r', personId: 'q', role: 'helper', invitedBy: 'Ada', expiresAt: NOW, token: 't0k3n' };
+    const sent = fakeServer({ people, 'POST people': renewal, invitations: [renewal] });
     renderScreen(<WorkshopPage />);
     await userEvent.selectOptions(await screen.findByLabelText('Role of Tobias'), 'Caster');
     await waitFor(() => expect(sent[0]).toMatchObject({ method: 'PUT', path: 'people/q', body: { role: 'caster' } }));
+    await userEvent.click(screen.getByRole('button', { name: 'A new passphrase for Tobias' }));
+    expect(await screen.findByLabelText(/^Give Tobias this link/)).toHaveValue(
+      `${window.location.origin}/invited#t0k3n`,
+    );
     cleanup();
     fakeServer({ people, session: { ...session, person: { ...session.person, role: 'caster' } } });
     renderScreen(<PeopleSlab />, '/here', '/here', { ...session, person: { ...session.person, role: 'caster' } });
@@ -172,6 +177,20 @@ describe('an invitation', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Come in' }));
     expect(await screen.findByText('elsewhere')).toBeVisible();
     expect(sent.at(-1)).toMatchObject({ path: 'invitations/take', body: { token: 'a-secret-token-of-some-length', name: 'Tobias', email: 'tobias@example.org' } }); // prettier-ignore
+  });
+
+  it('of a person who lost their passphrase asks for a new one alone', async () => {
+    const sent = fakeServer({ 'POST invitations': { ...offer, person: 'Tobias' } });
+    renderScreen(<InvitedPage />, '/invited#a-secret-token-of-some-length', '/invited');
+    expect(await screen.findByText(/^Tobias, choose a new passphrase/)).toBeVisible();
+    expect(screen.queryByLabelText('E-mail')).toBeNull();
+    await userEvent.type(screen.getByLabelText(/^Passphrase/), 'short');
+    await userEvent.click(screen.getByRole('button', { name: 'Come in' }));
+    expect(await screen.findByText('Make it ten characters or more.')).toBeVisible();
+    await userEvent.type(screen.getByLabelText(/^Passphrase/), ' no more');
+    await userEvent.click(screen.getByRole('button', { name: 'Come in' }));
+    expect(await screen.findByText('elsewhere')).toBeVisible();
+    expect(sent.at(-1)).toMatchObject({ path: 'invitations/renew', body: { passphrase: 'short no more' } });
   });
 
   it('that was taken up says so, and asks for nothing', async () => {
