@@ -57,6 +57,7 @@ const stages = {
   server: {
     shared: ['calculation', 'config', 'db', 'http', 'jobs', 'pictures', 'threads'],
     accounts: ['ambient', 'materials', 'sealing'],
+    audit: [],
     calendar: ['ambient', 'casts', 'curing', 'sealing'],
     findings: ['ambient', 'casts', 'curing', 'lessons', 'materials', 'sealing'],
     lessons: [],

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 
 export * from './accounts.js';
 export * from './ambient.js';
+export * from './audit.js';
 export * from './findings.js';
 export * from './findings-questions.js';
 export * from './judging.js';

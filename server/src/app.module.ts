@@ -4,6 +4,7 @@ import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { AccountsModule } from './accounts/accounts.module.js';
 import { SessionGuard } from './accounts/guard.js';
 import { AmbientModule } from './ambient/index.js';
+import { AuditModule, AuditTrail } from './audit/index.js';
 import { CalendarModule } from './calendar/index.js';
 import { AssemblyModule } from './assembly/index.js';
 import { CastsModule } from './casts/index.js';
@@ -36,6 +37,7 @@ export const stageModules = [
   AccountsModule,
   AmbientModule,
   AssemblyModule,
+  AuditModule,
   CalendarModule,
   CastsModule,
   CuringModule,
@@ -64,6 +66,7 @@ const passes = [
   // Before the transaction, so that a slow upload holds no connection.
   { provide: APP_INTERCEPTOR, useClass: PictureUpload },
   { provide: APP_INTERCEPTOR, useClass: WorkshopTransaction },
+  { provide: APP_INTERCEPTOR, useClass: AuditTrail },
   { provide: APP_FILTER, useClass: ProblemFilter },
 ];
 

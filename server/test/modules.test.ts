@@ -12,6 +12,7 @@ const offered = {
   AmbientModule: ['PlaceSeriesCache', 'ReadingsService', 'UsualMonthsService'],
   CalendarModule: ['CalendarFactsService', 'OrdersService', 'PlansService', 'WeeksService'],
   AssemblyModule: ['ArticlesService'],
+  AuditModule: ['AuditService'],
   CastsModule: ['CastRecordsService', 'CastsService', 'DuesService'],
   CuringModule: ['DemouldsService'],
   SealingModule: [

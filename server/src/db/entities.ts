@@ -22,11 +22,14 @@ import { ForgottenLessonEntity } from '../lessons/lessons.entities.js';
 import { CostingEntity } from '../money/money.entities.js';
 import { CalendarKeyEntity, CalendarPlanEntity, CasterWeekEntity, OrderEntity } from '../calendar/calendar.entities.js';
 
+import { AuditEntryEntity } from '../audit/audit.entities.js';
+
 /** Every table. */
 export const entities = [
   WorkshopEntity,
   PersonEntity,
   InvitationEntity,
+  AuditEntryEntity,
   SessionEntity,
   MouldEntity,
   MouldCopyEntity,

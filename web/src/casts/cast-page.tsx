@@ -6,6 +6,7 @@ import { castQuery } from '../api/casts';
 import { Button } from '../ui/button';
 import { KnownOne } from '../ui/known';
 import { isDue, lookToday, nextOf } from '../ui/casts/reading';
+import { WhoDidWhat } from '../ui/who-did-what';
 import { PieceThumb } from '../ui/piece-thumb';
 import { whenOf } from '../ui/format-time';
 import { useNow } from '../ui/use-now';
@@ -54,7 +55,7 @@ function CastLife({ cast }: { cast: CastDetail }) {
             {code} <span className="text-2xl">{snapshot.mouldName}</span>
           </h1>
           <p className="quiet">
-            {snapshot.mixName}, {say(stageOf(cast))}
+            {snapshot.mixName}, {say(stageOf(cast))} <WhoDidWhat record={cast.id} />
           </p>
           <TrialLine cast={cast} />
           <Next

@@ -78,6 +78,7 @@ function Recipe({ edit, sources: { store } }: Editing) {
       <StaleChoice error={edit.failure} onKeepMine={edit.keep} />
       <KeepBar
         what={say('mixes.mixWord')}
+        record={id}
         save={edit.save}
         disabled={!calculated.figures}
         onKeep={() => edit.keep()}

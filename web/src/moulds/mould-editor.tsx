@@ -121,6 +121,7 @@ function KeepMould({ edit: { known, draft, calculated, save, keep, throwAway, fa
       <StaleChoice error={failure} onKeepMine={keep} />
       <KeepBar
         what={say('moulds.mouldWord')}
+        record={known?.id}
         save={save}
         disabled={!figures}
         onKeep={() => keep()}

@@ -63,7 +63,7 @@ export function PatternEditor({ first, id, revision = 1 }: { first: PatternDraft
         </section>
         <Parts edit={edit} />
       </div>
-      <KeepBar what={say('patterns.thePattern')} save={save} disabled={issues.length > 0} onKeep={() => keep()} onThrowAway={throwAway}>
+      <KeepBar what={say('patterns.thePattern')} record={id} save={save} disabled={issues.length > 0} onKeep={() => keep()} onThrowAway={throwAway}>
         {id && (
           <>
             <Button disabled={draft.cut || issues.length > 0} onClick={() => keep({ cut: true })}>

@@ -75,6 +75,7 @@ export function TintEditor({
           <StaleChoice error={save.error ?? remove.error} onKeepMine={keep} />
           <KeepBar
             what={say('tints.tintWord')}
+            record={id}
             save={save}
             disabled={!figures}
             onKeep={() => keep()}

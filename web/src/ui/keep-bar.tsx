@@ -4,6 +4,7 @@ import { ProblemFailure } from '../api/client';
 import { Button } from './button';
 import { Failure } from './states';
 import { useSay } from './say';
+import { WhoDidWhat } from './who-did-what';
 
 /** A write as a form watches it. */
 interface Watched {
@@ -36,6 +37,7 @@ export function StaleChoice({ error, onKeepMine }: { error: unknown; onKeepMine:
 /** The foot of an editor: keep it, go on from it, throw it away. Throwing away asks first, since no undo brings it back. */
 export function KeepBar({
   what,
+  record,
   save,
   disabled,
   onKeep,
@@ -43,6 +45,8 @@ export function KeepBar({
   children,
 }: {
   what: string;
+  /** The thing that is edited, once it was kept. */
+  record?: string | undefined;
   save: Watched;
   disabled: boolean;
   onKeep: () => void;
@@ -64,6 +68,7 @@ export function KeepBar({
         {save.isPending ? waiting : say('ui.saveWhat', { what })}
       </Button>
       {children}
+      {record !== undefined && <WhoDidWhat record={record} className="h-14" />}
       {onThrowAway && (
         <Button
           look="plain"

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { roles, type PersonView } from '@dewpot/contract';
+import { Link } from 'react-router';
+import { mayActAs, roles, type PersonView } from '@dewpot/contract';
 import { useState } from 'react';
 import { peopleQuery, useChangeRole, useLeave, useLetRenew, useRemovePerson } from '../api/people';
 import { useSession } from '../api/session';
@@ -16,7 +17,8 @@ import { roleOptions } from './role-options';
 export function PeopleSlab() {
   const say = useSay();
   const people = useQuery(peopleQuery);
-  const owns = useSession().person.role === 'owner';
+  const { person } = useSession();
+  const owns = person.role === 'owner';
   return (
     <section className="card-slab space-y-3" aria-label={say('workshop.people')}>
       <h2 className="text-2xl">{say('workshop.people')}</h2>
@@ -34,6 +36,13 @@ export function PeopleSlab() {
           </div>
         ))}
       </dl>
+      {mayActAs(person.role, 'caster') && (
+        <p>
+          <Link className="link" to="/workshop/audit">
+            {say('workshop.whoDidWhat')}
+          </Link>
+        </p>
+      )}
       {owns && <Invitations />}
     </section>
   );

@@ -22,6 +22,7 @@ import { Findings1797100000000 } from './21-findings.js';
 import { Trials1797200000000 } from './22-trials.js';
 import { Forgotten1797300000000 } from './23-forgotten.js';
 import { Roles1797400000000 } from './24-roles.js';
+import { Audit1797500000000 } from './25-audit.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -49,4 +50,5 @@ export const migrations = [
   Trials1797200000000,
   Forgotten1797300000000,
   Roles1797400000000,
+  Audit1797500000000,
 ] as const;

@@ -1,0 +1,54 @@
+import { Injectable, type CallHandler, type ExecutionContext, type NestInterceptor } from '@nestjs/common';
+import { auditDeeds, auditThings, type AuditDeed, type AuditThing } from '@dewpot/contract';
+import { mergeMap, type Observable } from 'rxjs';
+import { WorkshopContext } from '../db/workshop-context.js';
+import type { AppRequest } from '../http/request.js';
+import { AuditService } from './audit.service.js';
+
+/** Of what is done to something whose route ends with no word of its own. */
+const byMethod: Readonly<Record<string, AuditDeed>> = { POST: 'added', PUT: 'changed', DELETE: 'removed' };
+const MOST_NAME = 80;
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+
+const isOneOf = <One extends string>(all: readonly One[], word: string): word is One => (all as readonly string[]).includes(word); // prettier-ignore
+
+/** What a request does to what, by its route; undefined of what only reads, and of what is not kept: the simulated scale, and signing out. */
+export function deedOf(method: string, route: string): { thing: AuditThing; deed: AuditDeed } | undefined {
+  const usual = byMethod[method];
+  if (!usual) return undefined;
+  const [thing = '', ...rest] = route.replace(/^\/?api\//, '').split('/');
+  const words = rest.filter((word) => !word.startsWith(':'));
+  const last = words.at(-1) ?? '';
+  const deed = isOneOf(auditDeeds, last) ? last : usual;
+  return isOneOf(auditThings, thing) ? { thing, deed } : undefined;
+}
+
+const textOf = (value: unknown): string | null =>
+  typeof value === 'string' && value.trim() !== '' ? value.trim().slice(0, MOST_NAME) : null;
+
+/** Keeps who did what: in the transaction of the request where it has one, else right after it. */
+@Injectable()
+export class AuditTrail implements NestInterceptor {
+  constructor(
+    private readonly rows: WorkshopContext,
+    private readonly audit: AuditService,
+  ) {}
+
+  intercept(context: ExecutionContext, next: CallHandler): Observable<unknown> {
+    const request = context.switchToHttp().getRequest<AppRequest>();
+    const { visitor, method, params } = request;
+    const did = deedOf(method, (request.route as { readonly path: string }).path);
+    if (!visitor || !did) return next.handle();
+    const { personId } = visitor;
+    const body = (request.body ?? {}) as Record<string, unknown>;
+    const id = params.id ?? params.mouldId ?? body.id;
+    const recordId = typeof id === 'string' && UUID.test(id) ? id : null;
+    const record = textOf(body.name) ?? textOf(body.label);
+    return next.handle().pipe(
+      mergeMap(async (answer: unknown) => {
+        await this.rows.transaction(() => this.audit.add({ ...did, personId, recordId, record }));
+        return answer;
+      }),
+    );
+  }
+}

@@ -1,0 +1,2 @@
+export * from './audit.module.js';
+export * from './audit-trail.js';
