@@ -20,8 +20,8 @@ import {
   MaxLength,
 } from 'class-validator';
 import { kindsOf, PartOfKind, type AnyOf } from './kinds.js';
-import { Amount, ListOf, Part, Text, Texts, Version } from './limits.js';
-import type { Role } from './people.js';
+import { Amount, ListOf, Part, Text, Texts, Version, Whole } from './limits.js';
+import { roles, type Role } from './people.js';
 
 export class SignIn {
   @IsEmail() @MaxLength(254) email: string;
@@ -54,9 +54,13 @@ export class PassphraseInput {
 export class ScriptTokenInput {
   /** What it is for. */
   @Text(1, 60) label: string;
+  /** What it may do at the most; all that its owner may where it is left out. */
+  @IsOptional() @IsIn(roles) role?: Role;
+  /** Days until it ends, however often it is used; it ends after 30 days without use in any case. */
+  @IsOptional() @Whole(1, 3650) days?: number;
 }
 
-/** A new token, told once: whoever has it acts as its owner. */
+/** A new token, told once: whoever has it acts as its owner, as far as it goes. */
 export interface ScriptToken {
   readonly token: string;
 }
@@ -73,6 +77,9 @@ export interface OwnSessionView {
   readonly usedAt: number;
   /** It is the one that asks. */
   readonly current: boolean;
+  /** Of a script: what it may do at the most, and when it ends. */
+  readonly role?: Role;
+  readonly endsAt?: number;
 }
 
 /** What the end of a moist curing goes by. */

@@ -43,6 +43,9 @@ describe('who did what', () => {
       ['Tobias', 'moulds', 'changed', 'Nested pot'],
     ]);
     expect((await entries(owner, `person=${id}`)).count).toBe(2);
+    // What is not there any more is removed by nobody.
+    await owner.delete(`/api/moulds/${mould}`).expect(204);
+    expect((await entries(owner, `record=${mould}`)).count).toBe(2);
   });
 
   it('is kept with a pour and its casts, found by words and by kind, page by page', async () => {

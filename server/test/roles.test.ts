@@ -182,3 +182,19 @@ describe('a lost passphrase', () => {
     await agents.owner.post(`/api/people/${uuid()}/renewal`).expect(404);
   });
 });
+
+describe('the people of a workshop', () => {
+  it('are removed by the owner alone, and their sessions end at once', async () => {
+    const owner = await newWorkshop(harness);
+    const [email, passphrase] = [newAddress(), 'another long one'];
+    const other = await letIn(harness, owner, { email, passphrase });
+    const { id } = await me(other);
+    await other.delete(`/api/people/${(await me(owner)).id}`).expect(403);
+    const stranger = await newWorkshop(harness, 'Elsewhere');
+    await stranger.delete(`/api/people/${id}`).expect(404);
+    await owner.delete(`/api/people/${id}`).expect(204);
+    await other.get('/api/session').expect(401);
+    await visitor(harness).post('/api/session').send({ email, passphrase }).expect(401);
+    expect(((await owner.get('/api/people')).body as PersonView[]).map(({ role }) => role)).toEqual(['owner']);
+  });
+});

@@ -2,13 +2,13 @@ import { get } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { OwnSessionView, PersonView } from '@dewpot/contract';
+import { v7 as uuid } from 'uuid';
+import type { OwnSessionView, ScriptToken } from '@dewpot/contract';
+import { SessionEntity } from '../src/accounts/accounts.entities.js';
 import { Sessions } from '../src/accounts/sessions.js';
 import { SignInTries } from '../src/accounts/sign-in-tries.js';
 import { WorkshopContext } from '../src/index.js';
 import {
-  letIn,
-  me,
   newAddress,
   newWorkshop,
   PASSPHRASE,
@@ -194,22 +194,6 @@ describe('a session', () => {
   });
 });
 
-describe('the people of a workshop', () => {
-  it('are removed by the owner alone, and their sessions end at once', async () => {
-    const owner = await newWorkshop(harness);
-    const [email, passphrase] = [newAddress(), 'another long one'];
-    const other = await letIn(harness, owner, { email, passphrase });
-    const { id } = await me(other);
-    await other.delete(`/api/people/${(await me(owner)).id}`).expect(403);
-    const stranger = await newWorkshop(harness, 'Elsewhere');
-    await stranger.delete(`/api/people/${id}`).expect(404);
-    await owner.delete(`/api/people/${id}`).expect(204);
-    await other.get('/api/session').expect(401);
-    await visitor(harness).post('/api/session').send({ email, passphrase }).expect(401);
-    expect(((await owner.get('/api/people')).body as PersonView[]).map(({ role }) => role)).toEqual(['owner']);
-  });
-});
-
 describe('a script', () => {
   it('comes in by its token, changes things without a browser’s headers, and is ended like a session', async () => {
     const agent = await newWorkshop(harness);
@@ -227,6 +211,33 @@ describe('a script', () => {
     await agent.delete(`/api/account/sessions/${listed.id}`).expect(204);
     await script().get('/api/places').set('Authorization', bearer).expect(401);
   });
+
+  it('may do no more than its token says, makes no token and lets nobody in, and ends by its day however often it is used', async () => {
+    const agent = await newWorkshop(harness);
+    const make = async (limits: object) =>
+      ((await agent.post('/api/account/tokens').send({ label: 'Shed', ...limits }).expect(201)).body as ScriptToken).token;
+    const as = (token: string) => ({ Authorization: `Bearer ${token}` });
+    const script = () => request(harness.app.getHttpServer());
+    const [guest, helper, all] = [await make({ role: 'guest', days: 7 }), await make({ role: 'helper' }), await make({})];
+    await script().get('/api/casts').set(as(guest)).expect(200);
+    await script().post('/api/scale').set(as(guest)).send({ load: 50 }).expect(403);
+    await script().post('/api/scale').set(as(helper)).send({ load: 50 }).expect(200);
+    await script().put(`/api/moulds/${uuid()}`).set(as(helper)).send({}).expect(403);
+    await script().put(`/api/moulds/${uuid()}`).set(as(all)).send({}).expect(422);
+    for (const [method, path] of [['post', 'account/tokens'], ['get', 'account/sessions'], ['post', 'invitations'], ['delete', 'people']] as const)
+      expect((await script()[method](`/api/${path}`).set(as(all)).expect(403)).body.detail).toContain('sign in at a browser');
+    const listed = (await sessionsOf(agent)).find(({ role }) => role === 'guest')!;
+    expect(listed.endsAt! / 86_400_000 - Date.now() / 86_400_000).toBeCloseTo(7, 2);
+    const rows = harness.app.get(WorkshopContext);
+    const { workshop } = (await agent.get('/api/session')).body as { workshop: { id: string } };
+    // A day later it is renewed, and ends no later for it.
+    await rows.inWorkshop(workshop.id, () => rows.of(SessionEntity).update({ id: listed.id }, { renewedAt: new Date(Date.now() - 2 * 86_400_000) }));
+    await script().get('/api/casts').set(as(guest)).expect(200);
+    const ends = await rows.inWorkshop(workshop.id, () => rows.of(SessionEntity).findOneByOrFail({ id: listed.id }));
+    expect(ends.expiresAt).toEqual(ends.endsAt);
+    await rows.inWorkshop(workshop.id, () => rows.of(SessionEntity).update({ id: listed.id }, { expiresAt: new Date() }));
+    await script().get('/api/casts').set(as(guest)).expect(401);
+  }); // prettier-ignore
 
   it('asks its questions with a token where others can reach the server', async () => {
     const question = { length: 400, slope: 1 };

@@ -111,6 +111,8 @@ const unbound = `
 const outlive = [
   'ambient_readings.place_id',
   'ambient_readings.workshop_id',
+  'audit_entries.person_id',
+  'audit_entries.record_id',
   'cast_events.person_id',
   'casts.mould_id',
   'demould_lessons.mix_id',

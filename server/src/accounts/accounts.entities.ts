@@ -88,4 +88,8 @@ export class SessionEntity extends WorkshopRow {
   @CreateDateColumn({ type: 'timestamptz', name: 'created_at' }) createdAt: Date;
   @Column('timestamptz', { name: 'renewed_at', default: () => 'now()' }) renewedAt: Date;
   @Column('timestamptz', { name: 'expires_at' }) expiresAt: Date;
+  /** Of a script: what it may do at the most; all that its owner may where that is left out. */
+  @Column('text', { nullable: true }) role: Role | null;
+  /** Of a script: when it ends, however often it is used. */
+  @Column('timestamptz', { name: 'ends_at', nullable: true }) endsAt: Date | null;
 }

@@ -5,7 +5,7 @@ import { mayActAs, type Role } from '@dewpot/contract';
 import type { Response } from 'express';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { ProblemError } from '../http/problem-error.js';
-import { LEAST_ROLE, PUBLIC, type AppRequest, type PublicWhen } from '../http/request.js';
+import { IN_PERSON, LEAST_ROLE, PUBLIC, type AppRequest, type PublicWhen } from '../http/request.js';
 import { COOKIE, cookie } from './cookie.js';
 import { Sessions } from './sessions.js';
 
@@ -39,12 +39,17 @@ export class SessionGuard implements CanActivate {
     if (!token || !session || session.kind !== kind)
       throw new ProblemError(401, msg('server.signInFirst'), { detail: msg('server.sessionEnded') });
     this.checkRole(session.role, context, request.method);
+    if (
+      kind === 'script' &&
+      this.reflector.getAllAndOverride<boolean | undefined>(IN_PERSON, [context.getHandler(), context.getClass()])
+    )
+      throw new ProblemError(403, msg('server.notAllowed'), { detail: msg('server.inPerson') });
     if (session.stale) {
       const renewed = await this.sessions.renew(session, token);
       if (renewed) http.getResponse<Response>().cookie(COOKIE, renewed, cookie);
     }
-    const { sessionId, personId, workshopId } = session;
-    request.visitor = { sessionId, personId, workshopId };
+    const { sessionId, personId, name, workshopId } = session;
+    request.visitor = { sessionId, personId, name, workshopId };
     request.readsIn = session.readsIn;
     return true;
   }

@@ -12,12 +12,13 @@ import {
 import type { Request } from 'express';
 import { Key } from '../http/key-param.js';
 import { rate } from '../http/rate.js';
-import { CurrentUser, ForRole, Public } from '../http/request.js';
+import { CurrentUser, ForRole, InPerson, Public } from '../http/request.js';
 import { DoorService } from './door.service.js';
 import { InvitationsService } from './invitations.service.js';
 
 /** How others come into the workshop. */
 @ForRole('owner')
+@InPerson()
 @Controller('api/invitations')
 export class InvitationsController {
   constructor(

@@ -8,13 +8,14 @@ import {
 } from '@dewpot/contract';
 import { Throttle } from '@nestjs/throttler';
 import { Key } from '../http/key-param.js';
-import { CurrentUser, ForRole } from '../http/request.js';
+import { CurrentUser, ForRole, InPerson } from '../http/request.js';
 import { rate } from '../http/rate.js';
 import { People } from './people.service.js';
 import { Sessions } from './sessions.js';
 
 /** A person's own passphrase, sessions and tokens. */
 @ForRole('guest')
+@InPerson()
 @Controller('api/account')
 export class OwnAccountController {
   constructor(
@@ -51,7 +52,10 @@ export class OwnAccountController {
   /** Makes a token with which a script acts as oneself. It is told this once. */
   @Post('tokens')
   @HttpCode(201)
-  async token(@Body() { label }: ScriptTokenInput, @CurrentUser() visitor: CurrentUser): Promise<ScriptToken> {
-    return { token: await this.sessions.open(visitor, 'script', label) };
+  async token(
+    @Body() { label, ...limits }: ScriptTokenInput,
+    @CurrentUser() visitor: CurrentUser,
+  ): Promise<ScriptToken> {
+    return { token: await this.sessions.open(visitor, 'script', label, limits) };
   }
 }

@@ -1,7 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
 import { RoleInput, type NewInvitation, type PersonView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
-import { CurrentUser, ForRole } from '../http/request.js';
+import { CurrentUser, ForRole, InPerson } from '../http/request.js';
 import { InvitationsService } from './invitations.service.js';
 import { People } from './people.service.js';
 
@@ -20,6 +20,7 @@ export class PeopleController {
 
   /** Changes what a person may do. */
   @ForRole('owner')
+  @InPerson()
   @Put(':id')
   role(@Key() id: string, @Body() { role }: RoleInput): Promise<PersonView> {
     return this.people.changeRole(id, role);
@@ -27,6 +28,7 @@ export class PeopleController {
 
   /** Makes a link with which a person who lost their passphrase chooses a new one. It is told this once. */
   @ForRole('owner')
+  @InPerson()
   @Post(':id/renewal')
   @HttpCode(201)
   letRenew(@Key() id: string, @CurrentUser() { personId }: CurrentUser): Promise<NewInvitation> {
@@ -35,6 +37,7 @@ export class PeopleController {
 
   /** Removes a person. */
   @ForRole('owner')
+  @InPerson()
   @Delete(':id')
   @HttpCode(204)
   remove(@Key() id: string): Promise<void> {
@@ -43,6 +46,7 @@ export class PeopleController {
 
   /** Leaves the workshop. What one did stays. */
   @ForRole('guest')
+  @InPerson()
   @Delete()
   @HttpCode(204)
   leave(@CurrentUser() { personId }: CurrentUser): Promise<void> {

@@ -20,6 +20,7 @@ const MOST_SESSIONS = 50;
 export const sessionTopic = (sessionId: string) => `session ${sessionId}`;
 
 const idleEnd = () => new Date(Date.now() + SESSION_DAYS * DAY);
+const earlier = (one: Date, other: Date | null) => (other && other < one ? other : one);
 
 interface Found {
   readonly session_id: string;
@@ -31,6 +32,7 @@ interface Found {
   readonly units: UnitSystem;
   readonly currency: string;
   readonly role: Role;
+  readonly person: string;
 }
 
 /** A session of this request, and whether its token is due to be renewed. */
@@ -46,6 +48,12 @@ export interface Opener {
   readonly workshopId: string;
   readonly personId: string;
   readonly passphraseHash?: string | null;
+}
+
+/** What a token of a script may do at the most, and for how many days. */
+export interface TokenLimits {
+  readonly role?: Role | undefined;
+  readonly days?: number | undefined;
 }
 
 /** Sessions: of browsers, whose token is renewed each day, and of scripts. Only hashes of tokens are kept. */
@@ -67,6 +75,7 @@ export class Sessions {
         workshopId: row.workshop_id,
         kind: row.kind,
         role: row.role,
+        name: row.person,
         stale: row.stale,
         readsIn: { language: row.language, units: row.units, currency: row.currency },
       }
@@ -77,8 +86,14 @@ export class Sessions {
    * Opens a session; answers its token. The person is held meanwhile: whoever removes them, or changes the passphrase that was
    * given at the door, ends this session too. @throws ProblemError 401 where that was done before
    */
-  async open({ workshopId, personId, passphraseHash }: Opener, kind: SessionKind, label: string): Promise<string> {
+  async open(
+    { workshopId, personId, passphraseHash }: Opener,
+    kind: SessionKind,
+    label: string,
+    { role, days }: TokenLimits = {},
+  ): Promise<string> {
     const token = newToken();
+    const endsAt = days === undefined ? null : new Date(Date.now() + days * DAY);
     await this.rows.inWorkshop(workshopId, async () => {
       const person = await this.rows
         .of(PersonEntity)
@@ -93,7 +108,9 @@ export class Sessions {
         kind,
         label: label.slice(0, MOST_LABEL),
         tokenHash: hashToken(token),
-        expiresAt: idleEnd(),
+        expiresAt: earlier(idleEnd(), endsAt),
+        role: role ?? null,
+        endsAt,
       });
     });
     return token;
@@ -107,7 +124,12 @@ export class Sessions {
       this.rows.of(SessionEntity).update(
         // Of several requests at once, one renews it.
         { id: sessionId, tokenHash: old },
-        { tokenHash: hashToken(fresh), previousHash: old, renewedAt: new Date(), expiresAt: idleEnd() },
+        {
+          tokenHash: hashToken(fresh),
+          previousHash: old,
+          renewedAt: new Date(),
+          expiresAt: () => `least('${idleEnd().toISOString()}'::timestamptz, ends_at)`,
+        },
       ),
     );
     return affected === 1 && fresh !== token ? fresh : undefined;
@@ -125,13 +147,15 @@ export class Sessions {
   /** A person's own sessions, the newest first. */
   async own({ personId, sessionId }: CurrentUser): Promise<OwnSessionView[]> {
     const found = await this.rows.of(SessionEntity).find({ where: { personId }, order: { id: 'DESC' } });
-    return found.map(({ id, kind, label, createdAt, renewedAt }) => ({
+    return found.map(({ id, kind, label, createdAt, renewedAt, role, endsAt }) => ({
       id,
       kind,
       label,
       createdAt: createdAt.getTime(),
       usedAt: renewedAt.getTime(),
       current: id === sessionId,
+      ...(role && { role }),
+      ...(endsAt && { endsAt: endsAt.getTime() }),
     }));
   }
 

@@ -1,8 +1,9 @@
 import { Injectable, type CallHandler, type ExecutionContext, type NestInterceptor } from '@nestjs/common';
 import { auditDeeds, auditThings, type AuditDeed, type AuditThing } from '@dewpot/contract';
+import { Reflector } from '@nestjs/core';
 import { mergeMap, type Observable } from 'rxjs';
 import { WorkshopContext } from '../db/workshop-context.js';
-import type { AppRequest } from '../http/request.js';
+import { OWN_TRANSACTIONS, type AppRequest } from '../http/request.js';
 import { AuditService } from './audit.service.js';
 
 /** Of what is done to something whose route ends with no word of its own. */
@@ -26,12 +27,13 @@ export function deedOf(method: string, route: string): { thing: AuditThing; deed
 const textOf = (value: unknown): string | null =>
   typeof value === 'string' && value.trim() !== '' ? value.trim().slice(0, MOST_NAME) : null;
 
-/** Keeps who did what: in the transaction of the request where it has one, else right after it. */
+/** Keeps who did what: in the transaction of the request where that wrote something; of those that open their own, right after. */
 @Injectable()
 export class AuditTrail implements NestInterceptor {
   constructor(
     private readonly rows: WorkshopContext,
     private readonly audit: AuditService,
+    private readonly reflector: Reflector,
   ) {}
 
   intercept(context: ExecutionContext, next: CallHandler): Observable<unknown> {
@@ -39,14 +41,19 @@ export class AuditTrail implements NestInterceptor {
     const { visitor, method, params } = request;
     const did = deedOf(method, (request.route as { readonly path: string }).path);
     if (!visitor || !did) return next.handle();
-    const { personId } = visitor;
+    const own = this.reflector.getAllAndOverride<boolean | undefined>(OWN_TRANSACTIONS, [
+      context.getHandler(),
+      context.getClass(),
+    ]);
+    const { personId, name: person } = visitor;
     const body = (request.body ?? {}) as Record<string, unknown>;
     const id = params.id ?? params.mouldId ?? body.id;
     const recordId = typeof id === 'string' && UUID.test(id) ? id : null;
     const record = textOf(body.name) ?? textOf(body.label);
     return next.handle().pipe(
       mergeMap(async (answer: unknown) => {
-        await this.rows.transaction(() => this.audit.add({ ...did, personId, recordId, record }));
+        const entry = { ...did, personId, person, recordId, record };
+        await this.rows.transaction(async () => (own || (await this.audit.hasWritten())) && this.audit.add(entry));
         return answer;
       }),
     );

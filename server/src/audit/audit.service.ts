@@ -1,7 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { AuditEntryView, AuditQuery, Page } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
-import { PersonEntity } from '../accounts/accounts.entities.js';
 import { pageOf, withWords } from '../db/page.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { AuditEntryEntity } from './audit.entities.js';
@@ -13,15 +12,23 @@ const NAMES = `
   union all (select distinct on (record_id) record_id, record from audit_entries
     where workshop_id = $1 and record_id = any($2) and record is not null order by record_id, at desc)`;
 
+/** A transaction has a number of its own as soon as it writes. */
+const WRITES = 'select pg_current_xact_id_if_assigned() is not null as writes';
+
 /** Who did what in a workshop, and when. */
 @Injectable()
 export class AuditService {
   constructor(private readonly rows: WorkshopContext) {}
 
+  /** Whether the transaction at hand has written: the removal of what is not there writes nothing. */
+  async hasWritten(): Promise<boolean> {
+    const [row] = await this.rows.manager.query<{ writes: boolean }[]>(WRITES);
+    return row?.writes ?? false;
+  }
+
   /** Adds an entry, in the transaction at hand. */
-  async add(entry: Pick<AuditEntryEntity, 'personId' | 'thing' | 'deed' | 'recordId' | 'record'>): Promise<void> {
-    const { name: person } = await this.rows.of(PersonEntity).findOneOrFail({ where: { id: entry.personId }, select: { id: true, workshopId: true, name: true } });
-    await this.rows.of(AuditEntryEntity).insert({ id: uuid(), workshopId: this.rows.workshopId, at: Date.now(), person, ...entry });
+  async add(entry: Omit<AuditEntryEntity, 'id' | 'workshopId' | 'at'>): Promise<void> {
+    await this.rows.of(AuditEntryEntity).insert({ id: uuid(), workshopId: this.rows.workshopId, at: Date.now(), ...entry });
   } // prettier-ignore
 
   /** A page of entries, the newest first. */

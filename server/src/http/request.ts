@@ -7,6 +7,7 @@ import type { Request } from 'express';
 export interface CurrentUser {
   readonly sessionId: string;
   readonly personId: string;
+  readonly name: string;
   readonly workshopId: string;
 }
 
@@ -44,6 +45,11 @@ export const LEAST_ROLE = 'dewpot:least-role';
 
 /** Marks a route by who may use it at the least. Unmarked, guests may read and casters may change. */
 export const ForRole = (least: Role) => SetMetadata(LEAST_ROLE, least);
+
+export const IN_PERSON = 'dewpot:in-person';
+
+/** Marks a route for people at a browser: a token that leaked makes no other tokens and lets nobody in. */
+export const InPerson = () => SetMetadata(IN_PERSON, true);
 
 /** The visitor of a route that needs a session. */
 export const CurrentUser = createParamDecorator((_: unknown, context: ExecutionContext): CurrentUser => {

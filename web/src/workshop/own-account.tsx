@@ -1,15 +1,15 @@
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useQuery } from '@tanstack/react-query';
-import { PassphraseInput, ScriptTokenInput, type OwnSessionView } from '@dewpot/contract';
+import { PassphraseInput, type OwnSessionView } from '@dewpot/contract';
 import { useForm } from 'react-hook-form';
-import { ownSessionsQuery, useChangePassphrase, useEndSession, useMakeToken, useReadIn } from '../api/account';
+import { ownSessionsQuery, useChangePassphrase, useEndSession, useReadIn } from '../api/account';
 import { useSession } from '../api/session';
 import { Button, buttonClass } from '../ui/button';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { toast } from '../ui/toast';
 import { browserName } from './browser-name';
-import { ShownOnce } from './shown-once';
+import { TokenForm } from './token-form';
 import { LanguageChoice } from '../ui/language-choice';
 import { useSay } from '../ui/say';
 
@@ -35,13 +35,13 @@ export function OwnAccount() {
       </div>
       <div className="space-y-2">
         <Passphrase />
-        <Token />
+        <TokenForm />
       </div>
     </section>
   );
 }
 
-function SessionRow({ id, kind, label, usedAt, current }: OwnSessionView) {
+function SessionRow({ id, kind, label, usedAt, current, role, endsAt }: OwnSessionView) {
   const say = useSay();
   const end = useEndSession();
   const name = kind === 'script' ? label : browserName(label, say);
@@ -50,7 +50,13 @@ function SessionRow({ id, kind, label, usedAt, current }: OwnSessionView) {
       <div className="min-w-0 flex-1">
         <p className="truncate font-semibold">{kind === 'script' ? say('workshop.scriptNamed', { name }) : name}</p>
         <p className="quiet text-sm">
-          {current ? say('workshop.thisBrowser') : say('workshop.lastUsed', { usedAt: { at: usedAt, as: 'day' } })}
+          {current ? say('workshop.thisBrowser') : say('workshop.lastUsed', { usedAt: { at: usedAt, as: 'day' } })}{' '}
+          {(role ?? endsAt) !== undefined &&
+            say('workshop.tokenLimits', {
+              role: role ?? 'none',
+              until: endsAt === undefined ? 'none' : 'day',
+              end: { at: endsAt ?? usedAt, as: 'day' },
+            })}
         </p>
       </div>
       {!current && (
@@ -105,34 +111,6 @@ function Passphrase() {
         <Button type="submit" look="strong" className="w-full" disabled={change.isPending}>
           {say('workshop.changeAndEnd')}
         </Button>
-      </form>
-    </details>
-  );
-}
-
-function Token() {
-  const say = useSay();
-  const make = useMakeToken();
-  const { register, handleSubmit, reset, formState } = useForm<ScriptTokenInput>({
-    resolver: classValidatorResolver(ScriptTokenInput),
-  });
-  const send = handleSubmit((given) => make.mutate(given, { onSuccess: () => reset() }));
-  return (
-    <details>
-      <summary className={buttonClass()}>{say('workshop.makeTokenHead')}</summary>
-      <form className="mt-3 space-y-3" onSubmit={(event) => void send(event)} noValidate>
-        <p className="quiet text-sm">{say('workshop.tokenHint')}</p>
-        <TextField
-          label={say('workshop.whatFor')}
-          maxLength={60}
-          error={formState.errors.label && say('workshop.sayWhatFor')}
-          {...register('label')}
-        />
-        <Failure error={make.error} />
-        <Button type="submit" look="strong" className="w-full" disabled={make.isPending}>
-          {say('workshop.makeToken')}
-        </Button>
-        {make.data && <ShownOnce label={say('workshop.copyNow')} value={make.data.token} />}
       </form>
     </details>
   );

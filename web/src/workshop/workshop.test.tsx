@@ -109,7 +109,11 @@ describe('the workshop', () => {
     await userEvent.type(screen.getByLabelText(/^A new passphrase/), ' no more');
     await userEvent.click(change);
     await userEvent.click(screen.getByText('Make a token for a script'));
+    await userEvent.click(screen.getByRole('button', { name: 'Make a token' }));
+    expect(await screen.findByText('Say what it is for.')).toBeVisible();
     await userEvent.type(screen.getByLabelText('What it is for'), 'Shed logger');
+    await userEvent.selectOptions(screen.getByLabelText('It may do at the most'), 'Helper');
+    await userEvent.selectOptions(screen.getByLabelText('It ends'), 'After a month');
     await userEvent.click(screen.getByRole('button', { name: 'Make a token' }));
     expect(await screen.findByLabelText(/shown this once/)).toHaveValue('secret-token');
     expect(sent.map(({ method, path }) => `${method} ${path}`)).toEqual([
@@ -117,6 +121,7 @@ describe('the workshop', () => {
       'PUT account/passphrase',
       'POST account/tokens',
     ]);
+    expect(sent[2]!.body).toEqual({ label: 'Shed logger', role: 'helper', days: 30 });
   });
 
   it('invites somebody by a link and its code, shown once, and takes an open one back', async () => {

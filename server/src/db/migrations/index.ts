@@ -23,6 +23,7 @@ import { Trials1797200000000 } from './22-trials.js';
 import { Forgotten1797300000000 } from './23-forgotten.js';
 import { Roles1797400000000 } from './24-roles.js';
 import { Audit1797500000000 } from './25-audit.js';
+import { Tokens1797600000000 } from './26-tokens.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -51,4 +52,5 @@ export const migrations = [
   Forgotten1797300000000,
   Roles1797400000000,
   Audit1797500000000,
+  Tokens1797600000000,
 ] as const;
