@@ -55,7 +55,8 @@ function CastLife({ cast }: { cast: CastDetail }) {
             {code} <span className="text-2xl">{snapshot.mouldName}</span>
           </h1>
           <p className="quiet">
-            {snapshot.mixName}, {say(stageOf(cast))} <WhoDidWhat record={cast.id} />
+            {snapshot.mixName}, {say(stageOf(cast))}{' '}
+            <WhoDidWhat record={cast.id} className="h-8 w-8 p-0 align-middle" />
           </p>
           <TrialLine cast={cast} />
           <Next

@@ -51,7 +51,7 @@ export function ExportMenu({ name, shape }: { name: string; shape: MouldShape })
     <label>
       <span className="sr-only">{say('moulds.saveGeometry')}</span>
       <select
-        className="select select-bordered h-14 w-36"
+        className="select select-bordered h-14 w-32"
         value=""
         onChange={({ target }) => {
           const way = ways.find(({ ending }) => ending === target.value);

@@ -1,3 +1,4 @@
+import { CalendarPlus } from 'lucide-react';
 import { HOUR } from '@dewpot/core/units';
 import type { MouldView } from '@dewpot/contract';
 import { Link } from 'react-router';
@@ -133,8 +134,13 @@ function KeepMould({ edit: { known, draft, calculated, save, keep, throwAway, fa
             <Link to={`/pours/new?mould=${known.id}`} className={buttonClass({ size: 'tall' })}>
               {say('shell.planPour')}
             </Link>
-            <Link to={orderAddress([{ mouldId: known.id }])} className={buttonClass({ size: 'tall' })}>
-              {say('calendar.addToOrder')}
+            <Link
+              to={orderAddress([{ mouldId: known.id }])}
+              className={buttonClass({ look: 'plain', size: 'own', className: 'h-14 w-12 p-0' })}
+              aria-label={say('calendar.addToOrder')}
+              title={say('calendar.addToOrder')}
+            >
+              <CalendarPlus size={20} aria-hidden="true" />
             </Link>
           </>
         )}

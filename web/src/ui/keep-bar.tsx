@@ -68,7 +68,7 @@ export function KeepBar({
         {save.isPending ? waiting : say('ui.saveWhat', { what })}
       </Button>
       {children}
-      {record !== undefined && <WhoDidWhat record={record} className="h-14" />}
+      {record !== undefined && <WhoDidWhat record={record} className="h-14 w-12 shrink-0 p-0" />}
       {onThrowAway && (
         <Button
           look="plain"

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import { History } from 'lucide-react';
 import { mayActAs } from '@dewpot/contract';
 import { useSession } from '../api/session';
+import { buttonClass } from './button';
 import { useSay } from './say';
 
 /** Leads to who did what to one thing, for those who may see that. */
@@ -11,7 +12,7 @@ export function WhoDidWhat({ record, className = '' }: { record: string; classNa
   return (
     <Link
       to={`/workshop/audit?record=${record}`}
-      className={`btn btn-ghost px-3 ${className}`}
+      className={buttonClass({ look: 'plain', size: 'own', className })}
       aria-label={say('ui.whoDidWhat')}
       title={say('ui.whoDidWhat')}
     >
