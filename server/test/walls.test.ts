@@ -3,31 +3,22 @@ import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { appOptions, ownerOptions } from '../src/db/connection.js';
-import { newWorkshop, pouredPots, routesOf, startServer, visitor, type Harness, type Route } from './harness.js';
+import {
+  isOpen,
+  newWorkshop,
+  pouredPots,
+  routesOf,
+  startServer,
+  visitor,
+  type Harness,
+  type Route,
+} from './harness.js';
 
 let harness: Harness;
 beforeAll(async () => {
   harness = await startServer();
 });
 afterAll(() => harness.close());
-
-// A calendar is read at an address that is itself the secret.
-const secretly = '/api/calendar/{key}/round.ics';
-const open = [
-  '/api/door',
-  '/api/session',
-  '/api/session/demo',
-  '/api/workshops',
-  '/api/invitations/offer',
-  '/api/invitations/take',
-  '/api/invitations/renew',
-  '/api/health',
-  '/api/health/live',
-  '/api/health/ready',
-  secretly,
-];
-const isOpen = ({ method, path }: Route) =>
-  path.startsWith('/api/calculate/') || (open.includes(path) && !(path === '/api/session' && method !== 'post'));
 
 /** A stream of readings has no end; what a stranger hears of it is tested with it. */
 const isEndless = ({ path }: Route) => path.endsWith('/stream');

@@ -5,7 +5,7 @@ import { mayActAs, type Role } from '@dewpot/contract';
 import type { Response } from 'express';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { ProblemError } from '../http/problem-error.js';
-import { IN_PERSON, LEAST_ROLE, PUBLIC, type AppRequest, type PublicWhen } from '../http/request.js';
+import { IN_PERSON, LEAST_ROLE, marked, PUBLIC, type AppRequest, type PublicWhen } from '../http/request.js';
 import { COOKIE, cookie } from './cookie.js';
 import { Sessions } from './sessions.js';
 
@@ -30,7 +30,7 @@ export class SessionGuard implements CanActivate {
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
-    const open = this.reflector.getAllAndOverride<PublicWhen>(PUBLIC, [context.getHandler(), context.getClass()]);
+    const open = marked<PublicWhen>(this.reflector, PUBLIC, context);
     if (open === 'always' || (open && this.config.loopback)) return true;
     const http = context.switchToHttp();
     const request = http.getRequest<AppRequest>();
@@ -39,10 +39,7 @@ export class SessionGuard implements CanActivate {
     if (!token || !session || session.kind !== kind)
       throw new ProblemError(401, msg('server.signInFirst'), { detail: msg('server.sessionEnded') });
     this.checkRole(session.role, context, request.method);
-    if (
-      kind === 'script' &&
-      this.reflector.getAllAndOverride<boolean | undefined>(IN_PERSON, [context.getHandler(), context.getClass()])
-    )
+    if (kind === 'script' && marked<boolean>(this.reflector, IN_PERSON, context))
       throw new ProblemError(403, msg('server.notAllowed'), { detail: msg('server.inPerson') });
     if (session.stale) {
       const renewed = await this.sessions.renew(session, token);
@@ -56,8 +53,7 @@ export class SessionGuard implements CanActivate {
 
   /** @throws ProblemError 403 */
   private checkRole(role: Role, context: ExecutionContext, method: string): void {
-    const marked = this.reflector.getAllAndOverride<Role | undefined>(LEAST_ROLE, [context.getHandler(), context.getClass()]); // prettier-ignore
-    const least = marked ?? leastFor(method);
+    const least = marked<Role>(this.reflector, LEAST_ROLE, context) ?? leastFor(method);
     if (!mayActAs(role, least)) throw new ProblemError(403, msg('server.notAllowed'), { detail: msg('server.roleMayNot', { role, least }) }); // prettier-ignore
   }
 }

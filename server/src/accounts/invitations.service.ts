@@ -32,6 +32,9 @@ interface Found {
 const stateOf = ({ usedAt, expiresAt }: InvitationEntity): InvitationOffer['state'] =>
   usedAt ? 'used' : expiresAt.getTime() <= Date.now() ? 'over' : 'open';
 
+/** Those that can be taken up now. */
+const isOpen = () => ({ usedAt: IsNull(), expiresAt: MoreThan(new Date()) });
+
 /** Ways into a workshop, each of which serves once. */
 @Injectable()
 export class InvitationsService {
@@ -43,13 +46,14 @@ export class InvitationsService {
 
   /** Those that nobody has taken up, the newest first. */
   async open(): Promise<InvitationView[]> {
-    const where = { usedAt: IsNull(), expiresAt: MoreThan(new Date()) };
-    return (await this.rows.of(InvitationEntity).find({ where, order: { id: 'DESC' } })).map(invitationView);
+    return (await this.rows.of(InvitationEntity).find({ where: isOpen(), order: { id: 'DESC' } })).map(invitationView);
   }
 
   /** Makes one for somebody new; its token is told this once. @throws ProblemError 409 where many are open */
   async invite(by: string, { role, days }: InvitationInput): Promise<NewInvitation> {
-    if ((await this.open()).length >= MOST_OPEN)
+    // Two at once do not both take the last place.
+    await this.rows.lockWorkshop();
+    if ((await this.rows.of(InvitationEntity).countBy(isOpen())) >= MOST_OPEN)
       throw new ProblemError(409, msg('server.notInvited'), { detail: msg('server.manyInvitations', { most: MOST_OPEN }) });
     return this.make(by, { role, personId: null, expiresAt: new Date(Date.now() + days * DAY) });
   } // prettier-ignore

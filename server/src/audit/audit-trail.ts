@@ -1,15 +1,15 @@
 import { Injectable, type CallHandler, type ExecutionContext, type NestInterceptor } from '@nestjs/common';
 import { auditDeeds, auditThings, type AuditDeed, type AuditThing } from '@dewpot/contract';
 import { Reflector } from '@nestjs/core';
+import { isUUID } from 'class-validator';
 import { mergeMap, type Observable } from 'rxjs';
 import { WorkshopContext } from '../db/workshop-context.js';
-import { OWN_TRANSACTIONS, type AppRequest } from '../http/request.js';
+import { marked, OWN_TRANSACTIONS, type AppRequest } from '../http/request.js';
 import { AuditService } from './audit.service.js';
 
 /** Of what is done to something whose route ends with no word of its own. */
 const byMethod: Readonly<Record<string, AuditDeed>> = { POST: 'added', PUT: 'changed', DELETE: 'removed' };
 const MOST_NAME = 80;
-const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 const isOneOf = <One extends string>(all: readonly One[], word: string): word is One => (all as readonly string[]).includes(word); // prettier-ignore
 
@@ -41,19 +41,16 @@ export class AuditTrail implements NestInterceptor {
     const { visitor, method, params } = request;
     const did = deedOf(method, (request.route as { readonly path: string }).path);
     if (!visitor || !did) return next.handle();
-    const own = this.reflector.getAllAndOverride<boolean | undefined>(OWN_TRANSACTIONS, [
-      context.getHandler(),
-      context.getClass(),
-    ]);
+    const own = marked<boolean>(this.reflector, OWN_TRANSACTIONS, context) === true;
     const { personId, name: person } = visitor;
     const body = (request.body ?? {}) as Record<string, unknown>;
     const id = params.id ?? params.mouldId ?? body.id;
-    const recordId = typeof id === 'string' && UUID.test(id) ? id : null;
+    const recordId = isUUID(id) ? String(id) : null;
     const record = textOf(body.name) ?? textOf(body.label);
     return next.handle().pipe(
       mergeMap(async (answer: unknown) => {
         const entry = { ...did, personId, person, recordId, record };
-        await this.rows.transaction(async () => (own || (await this.audit.hasWritten())) && this.audit.add(entry));
+        await this.rows.transaction(() => this.audit.add(entry, own));
         return answer;
       }),
     );

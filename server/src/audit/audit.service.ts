@@ -12,23 +12,20 @@ const NAMES = `
   union all (select distinct on (record_id) record_id, record from audit_entries
     where workshop_id = $1 and record_id = any($2) and record is not null order by record_id, at desc)`;
 
-/** A transaction has a number of its own as soon as it writes. */
-const WRITES = 'select pg_current_xact_id_if_assigned() is not null as writes';
+/** An entry. A transaction has a number of its own as soon as it writes: where it has none, and `$10` does not say otherwise, nothing was done. */
+const ADD = `
+  insert into audit_entries (id, workshop_id, at, person_id, person, thing, deed, record_id, record)
+  select $1::uuid, $2::uuid, $3::bigint, $4::uuid, $5, $6, $7, $8::uuid, $9 where $10::boolean or pg_current_xact_id_if_assigned() is not null`;
 
 /** Who did what in a workshop, and when. */
 @Injectable()
 export class AuditService {
   constructor(private readonly rows: WorkshopContext) {}
 
-  /** Whether the transaction at hand has written: the removal of what is not there writes nothing. */
-  async hasWritten(): Promise<boolean> {
-    const [row] = await this.rows.manager.query<{ writes: boolean }[]>(WRITES);
-    return row?.writes ?? false;
-  }
-
-  /** Adds an entry, in the transaction at hand. */
-  async add(entry: Omit<AuditEntryEntity, 'id' | 'workshopId' | 'at'>): Promise<void> {
-    await this.rows.of(AuditEntryEntity).insert({ id: uuid(), workshopId: this.rows.workshopId, at: Date.now(), ...entry });
+  /** Adds an entry, in the transaction at hand: where that wrote something, or where it was done in another one before. */
+  async add(entry: Omit<AuditEntryEntity, 'id' | 'workshopId' | 'at'>, before: boolean): Promise<void> {
+    const { personId, person, thing, deed, recordId, record } = entry;
+    await this.rows.manager.query(ADD, [uuid(), this.rows.workshopId, Date.now(), personId, person, thing, deed, recordId, record, before]);
   } // prettier-ignore
 
   /** A page of entries, the newest first. */

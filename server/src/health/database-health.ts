@@ -5,7 +5,7 @@ import { CONFIG, type ServerConfig } from '../config.js';
 import { appUrl } from '../db/connection.js';
 import { outageOf, type Outage } from '../db/outage.js';
 import { ProblemError } from '../http/problem-error.js';
-import { NEEDS_NO_DATABASE } from '../http/request.js';
+import { marked, NEEDS_NO_DATABASE } from '../http/request.js';
 
 /** The database is asked at most this often, whoever asks us, ms; without an answer for so long it is away. */
 const EVERY = 1_000;
@@ -80,8 +80,7 @@ export class DatabaseGuard implements CanActivate {
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
-    if (this.reflector.getAllAndOverride<boolean>(NEEDS_NO_DATABASE, [context.getHandler(), context.getClass()]))
-      return true;
+    if (marked<boolean>(this.reflector, NEEDS_NO_DATABASE, context)) return true;
     const fresh = this.health.state();
     if (this.health.last === 'away' && (await fresh) === 'away') throw ProblemError.away();
     return true;

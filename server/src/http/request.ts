@@ -1,6 +1,7 @@
 import { createParamDecorator, SetMetadata, type ExecutionContext } from '@nestjs/common';
 import type { Role } from '@dewpot/contract';
 import type { Language, UnitSystem } from '@dewpot/core/units';
+import type { Reflector } from '@nestjs/core';
 import type { Request } from 'express';
 
 /** Who sent a request. */
@@ -27,6 +28,10 @@ export interface AppRequest extends Request {
 export const PUBLIC = 'dewpot:public';
 /** When a route needs no session: always, or only while nobody but this machine can reach the server. */
 export type PublicWhen = 'always' | 'on loopback';
+
+/** How a route is marked: on itself, else on its controller. */
+export const marked = <Mark>(reflector: Reflector, key: string, context: ExecutionContext): Mark | undefined =>
+  reflector.getAllAndOverride<Mark | undefined>(key, [context.getHandler(), context.getClass()]);
 
 /** Marks a route that needs no session. */
 export const Public = (when: PublicWhen = 'always') => SetMetadata(PUBLIC, when);

@@ -2,7 +2,7 @@ import { Injectable, type CallHandler, type ExecutionContext, type NestIntercept
 import { Reflector } from '@nestjs/core';
 import { from, lastValueFrom, Observable } from 'rxjs';
 import { WorkshopContext } from '../db/workshop-context.js';
-import { OWN_TRANSACTIONS, type AppRequest } from './request.js';
+import { marked, OWN_TRANSACTIONS, type AppRequest } from './request.js';
 import { STREAM } from './streams.js';
 
 /** One transaction for each request of a visitor: the answer leaves after the commit. */
@@ -18,7 +18,7 @@ export class WorkshopTransaction implements NestInterceptor {
     // A stream opens a transaction for each of its readings.
     if (!visitor || this.reflector.get<boolean>(STREAM, context.getHandler())) return next.handle();
     const answer = () => lastValueFrom(next.handle(), { defaultValue: undefined });
-    const own = this.reflector.getAllAndOverride<boolean>(OWN_TRANSACTIONS, [context.getHandler(), context.getClass()]);
+    const own = marked<boolean>(this.reflector, OWN_TRANSACTIONS, context);
     return from(own ? this.rows.at(visitor.workshopId, answer) : this.rows.inWorkshop(visitor.workshopId, answer));
   }
 }

@@ -80,8 +80,8 @@ const explainCasts = (casts: readonly FindingRecord[], records: CrossingRecords)
 
 /** Every way beside every other, and over how many casts that had left their mould. */
 function ways(crossing: CrossingRecords): { ways: AllWays; seen: number } {
-  const { records } = contextOf(crossing);
-  return { ways: compareWays(records), seen: records.filter(({ seen }) => seen).length };
+  const { records, columns } = contextOf(crossing);
+  return { ways: compareWays(columns), seen: records.filter(({ seen }) => seen).length };
 }
 
 /** What is watched from cast to cast. */

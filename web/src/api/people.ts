@@ -11,6 +11,7 @@ import type {
 } from '@dewpot/contract';
 import { ask } from './client';
 import { refresh } from './refresh';
+import { OFFER, useEnter } from './session';
 
 export const peopleQuery = queryOptions({
   queryKey: ['people'],
@@ -25,7 +26,7 @@ export const invitationsQuery = queryOptions({
 /** What an invitation offers to whoever has its token. */
 export const offerQuery = (token: string) =>
   queryOptions({
-    queryKey: ['offer', token],
+    queryKey: [OFFER, token],
     queryFn: ({ signal }) => ask<InvitationOffer>('POST', 'invitations/offer', { token }, signal),
     retry: false,
   });
@@ -53,24 +54,9 @@ export const useLetRenew = () =>
   useChange((id: string) => ask<NewInvitation>('POST', `people/${id}/renewal`), 'invitations');
 export const useTakeBack = () => useChange((id: string) => ask<void>('DELETE', `invitations/${id}`), 'invitations');
 
-/** Leaves the workshop; the door is next. */
-export const useLeave = () =>
-  useMutation({
-    mutationFn: () => ask<void>('DELETE', 'people'),
-    retry: false,
-    onSuccess: () => window.location.assign('/'),
-  });
-
-function useComeIn<Given>(path: 'take' | 'renew') {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: (given: Given) => ask<void>('POST', `invitations/${path}`, given),
-    retry: false,
-    onSuccess: () => client.resetQueries({ queryKey: ['session'] }),
-  });
-}
-
 /** Takes up an invitation, and comes in. */
-export const useTakeInvitation = () => useComeIn<InvitationTaken>('take');
+export const useTakeInvitation = () =>
+  useEnter((given: InvitationTaken) => ask<void>('POST', 'invitations/take', given));
 /** Has a new passphrase in place of one that is lost, and comes in. */
-export const useRenewPassphrase = () => useComeIn<PassphraseRenewed>('renew');
+export const useRenewPassphrase = () =>
+  useEnter((given: PassphraseRenewed) => ask<void>('POST', 'invitations/renew', given));

@@ -3,6 +3,9 @@ import type { AmbientView, DoorView, Registration, SessionView, SignIn, Workshop
 import { ask } from './client';
 import { persistOptions } from './query-client';
 
+/** The key of what an invitation offers. */
+export const OFFER = 'offer';
+
 export const sessionQuery = queryOptions({
   queryKey: ['session'],
   queryFn: ({ signal }) => ask<SessionView>('GET', 'session', undefined, signal),
@@ -27,12 +30,13 @@ export function useDoor() {
   return useQuery({ queryKey: ['door'], queryFn: () => ask<DoorView>('GET', 'door') });
 }
 
-function useEnter<T>(enter: (given: T) => Promise<void>) {
+/** Comes into a workshop: nothing that was known of another one is shown. What an invitation offered stays until its page is left. */
+export function useEnter<T>(enter: (given: T) => Promise<void>) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: enter,
     retry: false,
-    onSuccess: () => client.resetQueries(),
+    onSuccess: () => client.resetQueries({ predicate: ({ queryKey }) => queryKey[0] !== OFFER }),
   });
 }
 
@@ -47,10 +51,11 @@ export const useRegister = () =>
     await signIn({ email: given.email, passphrase: given.passphrase });
   });
 
-export function useSignOut() {
+/** Goes out of a workshop: nothing of it stays in the browser, and the door is next. */
+function useGo(path: 'session' | 'people') {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: () => ask<void>('DELETE', 'session'),
+    mutationFn: () => ask<void>('DELETE', path),
     retry: false,
     onSuccess: async () => {
       client.clear();
@@ -59,6 +64,10 @@ export function useSignOut() {
     },
   });
 }
+
+export const useSignOut = () => useGo('session');
+/** Leaves the workshop for good. */
+export const useLeave = () => useGo('people');
 
 export function useSaveSettings() {
   const client = useQueryClient();

@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import { compareWays, type FindingRecord } from '@dewpot/core/findings';
+import { compareWays, findingColumns, type FindingRecord } from '@dewpot/core/findings';
 import type { CastFindings, WatchView } from '@dewpot/contract';
 import { speakerFor } from '@dewpot/locales/testing';
 import { fakeServer, Refusal, renderScreen } from '../../test/fake-server';
@@ -111,7 +111,10 @@ describe('the findings of a workshop', () => {
   }; // prettier-ignore
 
   it('say first what stands, over how many comparisons, and what it could be instead', async () => {
-    fakeServer({ 'findings/ways': { ...compareWays(casts), casts: 24, left: 3 }, 'findings/watch': watch });
+    fakeServer({
+      'findings/ways': { ...compareWays(findingColumns(casts)), casts: 24, left: 3 },
+      'findings/watch': watch,
+    });
     renderScreen(<FindingsPage />);
     const says = within(await screen.findByRole('region', { name: 'What your record says' }));
     expect(says.getByText('Says: in a bag rather than open.')).toBeVisible();

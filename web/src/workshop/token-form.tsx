@@ -1,6 +1,7 @@
-import { useState } from 'react';
-import { msg } from '@dewpot/core/units';
-import type { Role } from '@dewpot/contract';
+import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import { msg, type Message } from '@dewpot/core/units';
+import { ScriptTokenInput, type Role } from '@dewpot/contract';
+import { Controller, useForm } from 'react-hook-form';
 import { useMakeToken } from '../api/account';
 import { Button, buttonClass } from '../ui/button';
 import { SelectField } from '../ui/select-field';
@@ -10,7 +11,10 @@ import { useSay } from '../ui/say';
 import { roleOptions } from './role-options';
 import { ShownOnce } from './shown-once';
 
-const may = [{ value: 'all', label: msg('workshop.tokenAll') } as const, ...roleOptions];
+const may: { value: Role | 'all'; label: Message }[] = [
+  { value: 'all', label: msg('workshop.tokenAll') },
+  ...roleOptions,
+];
 const ends = [
   { value: 0, label: msg('workshop.tokenUnused') },
   ...[7, 30, 365].map((days) => ({ value: days, label: msg('workshop.tokenAfter', { days }) })),
@@ -20,38 +24,53 @@ const ends = [
 export function TokenForm() {
   const say = useSay();
   const make = useMakeToken();
-  const [label, setLabel] = useState('');
-  const [nameless, setNameless] = useState(false);
-  const [role, setRole] = useState<Role | 'all'>('all');
-  const [days, setDays] = useState(0);
-  const send = () => {
-    setNameless(label.trim() === '');
-    if (label.trim() === '') return;
-    const limits = { ...(role !== 'all' && { role }), ...(days > 0 && { days }) };
-    make.mutate({ label: label.trim(), ...limits }, { onSuccess: () => setLabel('') });
-  };
+  const { control, register, handleSubmit, resetField, formState } = useForm<ScriptTokenInput>({
+    resolver: classValidatorResolver(ScriptTokenInput),
+  });
+  const send = handleSubmit((given) => make.mutate(given, { onSuccess: () => resetField('label') }));
   return (
     <details>
       <summary className={buttonClass()}>{say('workshop.makeTokenHead')}</summary>
-      <div className="mt-3 space-y-3">
+      <form className="mt-3 space-y-3" onSubmit={(event) => void send(event)} noValidate>
         <p className="quiet text-sm">{say('workshop.tokenHint')}</p>
         <TextField
           label={say('workshop.whatFor')}
           maxLength={60}
-          value={label}
-          error={nameless ? say('workshop.sayWhatFor') : undefined}
-          onChange={(event) => setLabel(event.target.value)}
+          error={formState.errors.label && say('workshop.sayWhatFor')}
+          {...register('label')}
         />
         <div className="grid gap-3 sm:grid-cols-2">
-          <SelectField label={say('workshop.tokenMay')} options={may} value={role} onChange={setRole} />
-          <SelectField label={say('workshop.tokenEnds')} options={ends} value={days} onChange={setDays} />
+          <Controller
+            control={control}
+            name="role"
+            render={({ field: { value = 'all', onChange } }) => (
+              <SelectField
+                label={say('workshop.tokenMay')}
+                options={may}
+                value={value}
+                onChange={(role) => onChange(role === 'all' ? undefined : role)}
+              />
+            )}
+          />
+          <Controller
+            control={control}
+            name="days"
+            render={({ field: { value = 0, onChange } }) => (
+              <SelectField
+                label={say('workshop.tokenEnds')}
+                options={ends}
+                value={value}
+                onChange={(days) => onChange(days || undefined)}
+              />
+            )}
+          />
         </div>
         <Failure error={make.error} />
-        <Button look="strong" className="w-full" disabled={make.isPending} onClick={send}>
+        <Button type="submit" look="strong" className="w-full" disabled={make.isPending}>
           {say('workshop.makeToken')}
         </Button>
         {make.data && <ShownOnce label={say('workshop.copyNow')} value={make.data.token} />}
-      </div>
+      </form>
     </details>
   );
 }

@@ -2,7 +2,7 @@ import { defined } from '../../foundation/math/index.js';
 import { compareShares, type Comparison, type Share } from './compare-shares.js';
 import { confoundings, wayGroup, type Confounded, type WayGroup } from './confounding.js';
 import { measuredPairs, type WaysMeasured } from './compare-measures.js';
-import { findingColumns, type FindingColumns, type WayColumn } from './finding-columns.js';
+import type { FindingColumns, WayColumn } from './finding-columns.js';
 import { isGood, measures, wayKinds, type FindingRecord, type WayKind } from './finding-record.js';
 import { FEWEST, standAmongMany } from './verdict.js';
 
@@ -37,15 +37,16 @@ export interface AllWays {
 /** Ways of a kind beyond this many are not compared: the rarest fall away. */
 const MOST_WAYS = 12;
 
-/** The rows of each way of a kind, those with the most casts first. */
-function rowsByWay({ names, codes }: WayColumn): (readonly [way: string, rows: readonly number[]])[] {
+/** The rows of each way of a kind, of casts that left their mould; those with the most casts first. */
+function rowsByWay({ names, codes }: WayColumn, records: readonly FindingRecord[]): (readonly [way: string, rows: readonly number[]])[] {
   const rows = names.map((): number[] => []);
-  codes.forEach((code, row) => rows[code]?.push(row));
-  return rows.map((own, code) => [defined(names[code]), own] as const).sort(([, a], [, b]) => b.length - a.length);
-}
+  records.forEach(({ seen }, row) => seen && rows[defined(codes[row])]?.push(row));
+  const ways = rows.map((own, code) => [defined(names[code]), own] as const).filter(([, own]) => own.length > 0);
+  return ways.sort(([, a], [, b]) => b.length - a.length);
+} // prettier-ignore
 
 function tableOf(kind: WayKind, { records, ways: known, measured }: FindingColumns): WaysTable {
-  const groups = rowsByWay(known[kind]).slice(0, MOST_WAYS).map(([way, rows]) => wayGroup(way, rows, known)); // prettier-ignore
+  const groups = rowsByWay(known[kind], records).slice(0, MOST_WAYS).map(([way, rows]) => wayGroup(way, rows, known)); // prettier-ignore
   const isGoodRow = (row: number) => isGood(defined(records[row]));
   const ways = groups.map(({ way, rows }): WayShare => ({
     way,
@@ -76,8 +77,7 @@ function fallenAmong(comparisons: readonly Comparison[]): Comparison[] {
  * Every pair of ways of every kind. Where many are looked over at once, a pair *says* only where it stands after Benjamini–Hochberg at 10 % on
  * two-sided tail areas, among all pairs that are compared by the same: by good casts, or by one measure; else it *leans* at most. Handbook 20, "Two ways".
  */
-export function compareWays(records: readonly FindingRecord[]): AllWays {
-  const columns = findingColumns(records.filter(({ seen }) => seen));
+export function compareWays(columns: FindingColumns): AllWays {
   const tables = wayKinds.map((kind) => tableOf(kind, columns)).filter(({ ways }) => ways.length > 1);
   const compared = tables.flatMap(({ pairs }) => pairs.filter(isCompared));
   const measured = tables.flatMap((table) => table.measured);

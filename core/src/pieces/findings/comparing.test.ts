@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { normalPoint, stream } from '../../foundation/math/index.js';
-import { chanceBetter, chanceToSay, compareMeans, compareShares, compareWays, dealTrial, judgeTrial, standAmongMany, trialSize, type FindingRecord, type Share } from './index.js'; // prettier-ignore
+import { chanceBetter, chanceToSay, compareMeans, compareShares, compareWays, findingColumns, dealTrial, judgeTrial, standAmongMany, trialSize, type FindingRecord, type Share } from './index.js'; // prettier-ignore
 
 const share = (good: number, casts: number): Share => ({ good, casts });
 
@@ -69,7 +69,7 @@ describe('many comparisons', () => {
       ...Array.from({ length: 12 }, (_, i) => record(i, i < 5, { cover: 'none', month: '06' })),
       ...Array.from({ length: 12 }, (_, i) => record(20 + i, true, { cover: 'bag', month: '09' })),
     ];
-    const { tables, comparisons } = compareWays(casts);
+    const { tables, comparisons } = compareWays(findingColumns(casts));
     expect(comparisons).toBe(2);
     expect(tables.find(({ kind }) => kind === 'cover')?.pairs[0]).toMatchObject({
       verdict: 'says', better: 'b', confounded: [{ side: 'a', kind: 'month', way: '06', casts: 12 }],
@@ -82,7 +82,7 @@ describe('many comparisons', () => {
       measured(i, 'none', i % 2 ? 1.1 + i / 1000 : 0.9 - i / 1000, 0.02),
       measured(20 + i, 'bag', i % 2 ? 1.01 + i / 1000 : 0.99 - i / 1000),
     ]);
-    const { tables, comparisons } = compareWays(casts);
+    const { tables, comparisons } = compareWays(findingColumns(casts));
     expect(comparisons).toBe(1);
     const [found, ...others] = tables[0]!.measured;
     expect(others).toEqual([]);
@@ -96,7 +96,7 @@ describe('many comparisons', () => {
       const next = stream(seed);
       const one = (list: readonly string[]) => list[Math.floor(next() * list.length)]!;
       const casts = Array.from({ length: 80 }, (_, i) => record(i, next() < 0.85, { release: one(['oil', 'wax', 'soap']), cover: one(['bag', 'film']), place: one(['shed', 'cellar']), person: one(['1', '2']) })); // prettier-ignore
-      for (const { verdict } of compareWays(casts).tables.flatMap(({ pairs }) => pairs)) {
+      for (const { verdict } of compareWays(findingColumns(casts)).tables.flatMap(({ pairs }) => pairs)) {
         words.all++;
         if (verdict === 'says' || verdict === 'leans') words[verdict]++;
       }

@@ -1,27 +1,10 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 import { APP_ROLE, enableRowSecurity } from './frozen-policies.js';
 
-const session = (role: boolean) => [
-  'DROP FUNCTION session_lookup(bytea)',
-  `CREATE FUNCTION session_lookup(token bytea)
-    RETURNS TABLE (session_id uuid, person_id uuid, workshop_id uuid, kind text, stale boolean, language text, units text, currency text${role ? ', role text' : ''})
-    LANGUAGE sql STABLE SECURITY DEFINER SET search_path = public AS
-    $$ SELECT sessions.id, sessions.person_id, sessions.workshop_id, sessions.kind,
-         token_hash = token AND renewed_at < now() - interval '1 day', people.language,
-         workshops.settings ->> 'units', workshops.settings ->> 'currency'${role ? ', people.role' : ''}
-       FROM sessions JOIN people ON people.workshop_id = sessions.workshop_id AND people.id = sessions.person_id
-         JOIN workshops ON workshops.id = sessions.workshop_id
-       WHERE (token_hash = token OR (previous_hash = token AND renewed_at > now() - interval '1 minute'))
-         AND expires_at > now() LIMIT 1 $$`,
-  'REVOKE ALL ON FUNCTION session_lookup(bytea) FROM PUBLIC',
-  `GRANT EXECUTE ON FUNCTION session_lookup(bytea) TO ${APP_ROLE}`,
-];
-
 const up = [
   `ALTER TABLE "people" ADD "role" text NOT NULL DEFAULT 'caster'`,
   `UPDATE "people" SET "role" = 'owner' WHERE "owner"`,
   'ALTER TABLE "people" DROP COLUMN "owner"',
-  ...session(true),
   `CREATE TABLE "invitations" ("id" uuid NOT NULL, "workshop_id" uuid NOT NULL, "role" text NOT NULL,
      "person_id" uuid, "token_hash" bytea NOT NULL, "invited_by" text NOT NULL, "created_at" TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT now(),
      "expires_at" TIMESTAMP WITH TIME ZONE NOT NULL, "used_at" TIMESTAMP WITH TIME ZONE,
@@ -46,7 +29,6 @@ export class Roles1797400000000 implements MigrationInterface {
   async down(runner: QueryRunner): Promise<void> {
     await runner.query('DROP FUNCTION invitation_lookup(bytea)');
     await runner.query('DROP TABLE "invitations"');
-    for (const statement of session(false)) await runner.query(statement);
     await runner.query('ALTER TABLE "people" ADD "owner" boolean NOT NULL DEFAULT false');
     await runner.query(`UPDATE "people" SET "owner" = "role" = 'owner'`);
     await runner.query('ALTER TABLE "people" DROP COLUMN "role"');
