@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { wholePours } from '../scripts/lib/whole-pours.mjs';
-import type { Page, ViewportSize } from '@playwright/test';
+import type { Page, Request, ViewportSize } from '@playwright/test';
 import type { PourView, TintsView } from '@dewpot/contract';
 import { AS_PAGES, castsOf, DESK, expect, PHONE, test, uuid } from './house.js';
 
@@ -113,17 +113,50 @@ export async function violations(page: Page, rules?: 'colours' | 'words', styles
   );
 }
 
-/** Opens a screen and waits until it is drawn: the network may be idle before. */
-async function openDrawn(page: Page, path: string): Promise<void> {
-  await page.goto(path);
-  await page.waitForLoadState('networkidle');
-  await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
+/** Counts the requests that are on the way; answers a wait for a page that asks for nothing more and has drawn what it was answered. */
+function settling(page: Page): () => Promise<void> {
+  const underWay = new Set<Request>();
+  page.on('request', (request) => {
+    // The stream of news stays open.
+    if (request.resourceType() !== 'eventsource') underWay.add(request);
+  });
+  const end = (request: Request) => underWay.delete(request);
+  page.on('requestfinished', end);
+  page.on('requestfailed', end);
+  return async () => {
+    // What is drawn may ask again: twice idle in a row with nothing under way is the end.
+    const latest = Date.now() + 15_000;
+    for (let idle = 0; idle < 2 && Date.now() < latest;) {
+      await page.evaluate(() => new Promise((done) => requestIdleCallback(done, { timeout: 300 })));
+      idle = underWay.size === 0 ? idle + 1 : 0;
+      if (idle === 0) await page.waitForTimeout(20);
+    }
+    await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
+  };
+}
+
+/** Goes to a screen as a link within the page would, so that what is loaded stays; one that differs by its query alone is opened anew. */
+async function goTo(page: Page, path: string): Promise<void> {
+  const [screen] = path.split('?');
+  if (new URL(page.url()).pathname === screen) await page.goto(path);
+  else
+    await page.evaluate((to) => {
+      history.pushState(null, '', to);
+      dispatchEvent(new PopStateEvent('popstate', { state: null }));
+    }, path);
 }
 
 /** Makes the window so wide and waits until what was drawn has followed. */
 async function widen(page: Page, window: ViewportSize): Promise<void> {
   await page.setViewportSize(window);
-  await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))));
+  await page.evaluate(
+    () =>
+      new Promise((drawn) => {
+        requestAnimationFrame(() => requestAnimationFrame(drawn));
+        // A browser without a monitor may leave frames out for a while.
+        setTimeout(drawn, 300);
+      }),
+  );
 }
 
 /** By how much a page is wider than its window, px. */
@@ -139,12 +172,14 @@ export async function visitScreens(
   round: (typeof rounds)[number],
   look: (screen: string, at: 'desk' | 'phone') => Promise<void>,
 ): Promise<void> {
-  test.setTimeout(500_000);
+  test.setTimeout(300_000);
   const all = await screens(page);
+  const settled = settling(page);
   const half = Math.ceil(all.length / 2);
   for (const [screen, path] of round === rounds[0] ? all.slice(0, half) : all.slice(half)) {
     await page.setViewportSize(DESK);
-    await openDrawn(page, path);
+    await goTo(page, path);
+    await settled();
     expect(await tooWide(page), `${screen} at a desk`).toBeLessThanOrEqual(0);
     await look(screen, 'desk');
     await widen(page, PHONE);
