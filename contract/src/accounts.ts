@@ -39,6 +39,42 @@ export class Registration {
   @IsOptional() @IsIn(languages) language?: Language;
 }
 
+/** The name of a workshop that is founded. */
+export class WorkshopName {
+  @Text(1, 80) workshop: string;
+}
+
+/** A workshop that one goes to. */
+export class WorkshopChoice {
+  @IsUUID() workshopId: string;
+}
+
+/** A workshop that one is in. */
+export interface OwnWorkshopView {
+  readonly id: string;
+  readonly name: string;
+  readonly role: Role;
+  /** The session is of this one. */
+  readonly current: boolean;
+}
+
+/** A new passphrase by a recovery code, in place of one that is lost. */
+export class Recovery {
+  @IsEmail() @MaxLength(254) email: string;
+  @Text(16, 40) code: string;
+  @Text(10, 200) passphrase: string;
+}
+
+/** Codes with which one chooses a new passphrase, each once. They are told this once. */
+export interface RecoveryCodes {
+  readonly codes: readonly string[];
+}
+
+/** How many recovery codes were not used. */
+export interface RecoveryCodesLeft {
+  readonly left: number;
+}
+
 /** The language that a person reads in. */
 export class LanguageInput {
   @IsIn(languages) language: Language;

@@ -53,6 +53,7 @@ export const auditDeeds = [
   'reading',
   'readings',
   'recall',
+  'recovery',
   'renewal',
   'run',
   'sessions',

@@ -1,5 +1,6 @@
 import { Global, Module, type DynamicModule } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { Accounts } from './accounts/accounts.service.js';
 import { Sessions } from './accounts/sessions.js';
 import { CalculationPool } from './calculation/calculation-pool.js';
 import { CONFIG, type ServerConfig } from './config.js';
@@ -10,7 +11,7 @@ import { DatabaseHealth } from './health/database-health.js';
 import { Streams } from './http/streams.js';
 import { Jobs } from './jobs/jobs.service.js';
 
-const shared = [CalculationPool, DatabaseHealth, Jobs, PgNotifications, Sessions, Streams, WorkshopContext];
+const shared = [Accounts, CalculationPool, DatabaseHealth, Jobs, PgNotifications, Sessions, Streams, WorkshopContext];
 
 /** What every stage stands on: the database, its notifications, jobs, streams, threads for calculation, and who is signed in. */
 @Global()

@@ -126,6 +126,7 @@ const open = [
   '/api/door',
   '/api/session',
   '/api/session/demo',
+  '/api/session/recover',
   '/api/workshops',
   '/api/invitations/offer',
   '/api/invitations/take',

@@ -134,9 +134,10 @@ describe('an invitation', () => {
   it('keeps open for somebody else when the address is somebody’s already', async () => {
     const { token } = await invite();
     const email = newAddress();
-    await letIn(harness, agents.owner, { email });
+    await letIn(harness, agents.owner, { email, passphrase: 'known to them alone' });
     const { body } = await take(token, ` ${email.toUpperCase()}`.trim()).expect(409);
     expect(body.errors[0]).toMatchObject({ field: 'email' });
+    expect(body.errors[0].remedy).toContain('passphrase of that account');
     await take(token).expect(204);
   });
 

@@ -98,7 +98,7 @@ const unbound = `
       (SELECT 1 FROM pg_constraint k WHERE k.conrelid = c.oid AND k.contype = 'f' AND a.attnum = ANY (k.conkey))
   ORDER BY named`;
 
-/** Those that are meant to outlive what they name: who did something, what a cast came out of, what a mould and a mix taught. */
+/** Those that are meant to outlive what they name: who did something, what a cast came out of, what a mould and a mix taught. Accounts stand before all workshops. */
 const outlive = [
   'ambient_readings.place_id',
   'ambient_readings.workshop_id',
@@ -108,6 +108,7 @@ const outlive = [
   'casts.mould_id',
   'demould_lessons.mix_id',
   'demould_lessons.mould_id',
+  'people.account_id',
   'pours.finished_by',
   'run_events.person_id',
 ];

@@ -1,17 +1,19 @@
-import { msg } from '@dewpot/core/units';
+import { msg, type Message } from '@dewpot/core/units';
 import { timingSafeEqual } from 'node:crypto';
 import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Put, Req, Res } from '@nestjs/common';
 import { Throttle } from '@nestjs/throttler';
-import { Registration, SignIn, WorkshopSettings, type DoorView, type SessionView } from '@dewpot/contract';
+import { Recovery, Registration, SignIn, WorkshopSettings, type DoorView, type SessionView } from '@dewpot/contract';
 import type { Request, Response } from 'express';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { ProblemError } from '../http/problem-error.js';
 import { Public, CurrentUser, ForRole, type AppRequest } from '../http/request.js';
 import { speakerIn } from '../http/speaker.js';
 import { rate } from '../http/rate.js';
+import { Accounts, plainAddress, type Account } from './accounts.service.js';
 import { COOKIE, cookie } from './cookie.js';
 import { DoorService } from './door.service.js';
 import { People } from './people.service.js';
+import { RecoveryService } from './recovery.service.js';
 import { Sessions } from './sessions.js';
 import { SignInTries } from './sign-in-tries.js';
 import { hashToken } from '../http/tokens.js';
@@ -20,8 +22,10 @@ import { WorkshopsService } from './workshops.service.js';
 @Controller('api')
 export class AccountsController {
   constructor(
+    private readonly accounts: Accounts,
     private readonly people: People,
     private readonly sessions: Sessions,
+    private readonly recovery: RecoveryService,
     private readonly tries: SignInTries,
     private readonly workshops: WorkshopsService,
     private readonly opening: DoorService,
@@ -33,23 +37,24 @@ export class AccountsController {
   @Get('door')
   async door(): Promise<DoorView> {
     const { loopback, registrationCode } = this.config;
-    return { demo: loopback && (await this.people.ofDemo()) !== undefined, code: registrationCode !== undefined };
+    return { demo: loopback && (await this.accounts.ofDemo()) !== undefined, code: registrationCode !== undefined };
   }
 
   @Public()
   @Throttle(rate('accounts'))
   @Post('session')
   @HttpCode(204)
-  async signIn(@Body() { email, passphrase }: SignIn, @Req() request: Request): Promise<void> {
-    const one = { email: email.trim().toLowerCase(), address: request.ip ?? '' };
-    await this.tries.begin(one);
-    const account = await this.people.known(email, passphrase);
-    if (!account)
-      throw new ProblemError(401, msg('server.signInFailed'), {
-        detail: msg('server.wrongSignIn'),
-      });
-    await this.tries.right(one);
-    await this.opening.open(account, request);
+  signIn(@Body() { email, passphrase }: SignIn, @Req() request: Request): Promise<void> {
+    return this.letIn(email, request, msg('server.wrongSignIn'), () => this.people.known(email, passphrase));
+  }
+
+  /** Chooses a new passphrase by a recovery code, and comes in. */
+  @Public()
+  @Throttle(rate('accounts'))
+  @Post('session/recover')
+  @HttpCode(204)
+  recover(@Body() given: Recovery, @Req() request: Request): Promise<void> {
+    return this.letIn(given.email, request, msg('server.wrongRecovery'), () => this.recovery.recover(given));
   }
 
   /** Enters the demo workshop without a passphrase: only while the server listens on loopback. */
@@ -60,7 +65,7 @@ export class AccountsController {
   async enterDemo(@Req() request: Request): Promise<void> {
     if (!this.config.loopback)
       throw new ProblemError(403, msg('server.notAllowed'), { detail: msg('server.demoHereOnly') });
-    const account = await this.people.ofDemo();
+    const account = await this.accounts.ofDemo();
     if (!account) throw ProblemError.notFound('demo');
     await this.opening.open(account, request);
   }
@@ -95,6 +100,21 @@ export class AccountsController {
   async settings(@CurrentUser() visitor: CurrentUser, @Body() settings: WorkshopSettings): Promise<SessionView> {
     await this.workshops.change(settings);
     return this.session(visitor);
+  }
+
+  /** Lets in whoever proves that an account is theirs; each try counts. @throws ProblemError 401, 429 */
+  private async letIn(
+    email: string,
+    request: Request,
+    otherwise: Message,
+    prove: () => Promise<Account | undefined>,
+  ): Promise<void> {
+    const one = { email: plainAddress(email), address: request.ip ?? '' };
+    await this.tries.begin(one);
+    const account = await prove();
+    if (!account) throw new ProblemError(401, msg('server.signInFailed'), { detail: otherwise });
+    await this.tries.right(one);
+    await this.opening.open(account, request);
   }
 
   private checkCode(code = ''): void {

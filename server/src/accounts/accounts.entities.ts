@@ -51,11 +51,13 @@ export class WorkshopEntity {
   @Column('int', { name: 'pours_counted', default: 0 }) poursCounted: number;
 }
 
+/** An account in a workshop. */
 @Entity('people')
+@Index(['workshopId', 'accountId'], { unique: true })
 export class PersonEntity extends WorkshopRow {
+  @Index() @Column('uuid', { name: 'account_id' }) accountId: string;
   @Column('text') name: string;
-  @Index({ unique: true }) @Column('text') email: string;
-  @Column('text', { name: 'passphrase_hash', nullable: true }) passphraseHash: string | null;
+  @Column('text') email: string;
   /** What they read in; their browser's where they chose none. */
   @Column('text', { nullable: true }) language: Language | null;
   @Column('text', { default: 'caster' }) role: Role;

@@ -5,17 +5,35 @@ import { DoorService } from './door.service.js';
 import { InvitationsController } from './invitations.controller.js';
 import { InvitationsService } from './invitations.service.js';
 import { OwnAccountController } from './own-account.controller.js';
+import { OwnWorkshopsController } from './own-workshops.controller.js';
+import { OwnWorkshopsService } from './own-workshops.service.js';
 import { PeopleController } from './people.controller.js';
 import { Passphrases } from './passphrases.js';
 import { People } from './people.service.js';
+import { RecoveryService } from './recovery.service.js';
 import { SignInTries } from './sign-in-tries.js';
 import { WorkshopsService } from './workshops.service.js';
 
 /** People, their workshops, sessions and tokens. */
 @Module({
   imports: [SealingModule],
-  controllers: [AccountsController, InvitationsController, OwnAccountController, PeopleController],
-  providers: [DoorService, InvitationsService, Passphrases, People, SignInTries, WorkshopsService],
+  controllers: [
+    AccountsController,
+    InvitationsController,
+    OwnAccountController,
+    OwnWorkshopsController,
+    PeopleController,
+  ],
+  providers: [
+    DoorService,
+    InvitationsService,
+    OwnWorkshopsService,
+    Passphrases,
+    People,
+    RecoveryService,
+    SignInTries,
+    WorkshopsService,
+  ],
   exports: [People, WorkshopsService],
 })
 export class AccountsModule {}

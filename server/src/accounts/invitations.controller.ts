@@ -13,8 +13,10 @@ import type { Request } from 'express';
 import { Key } from '../http/key-param.js';
 import { rate } from '../http/rate.js';
 import { CurrentUser, ForRole, InPerson, Public } from '../http/request.js';
+import { plainAddress } from './accounts.service.js';
 import { DoorService } from './door.service.js';
 import { InvitationsService } from './invitations.service.js';
+import { SignInTries } from './sign-in-tries.js';
 
 /** How others come into the workshop. */
 @ForRole('owner')
@@ -24,6 +26,7 @@ export class InvitationsController {
   constructor(
     private readonly invitations: InvitationsService,
     private readonly door: DoorService,
+    private readonly tries: SignInTries,
   ) {}
 
   @Get()
@@ -59,7 +62,11 @@ export class InvitationsController {
   @Post('take')
   @HttpCode(204)
   async take(@Body() given: InvitationTaken, @Req() request: Request): Promise<void> {
-    await this.door.open(await this.invitations.take(given), request);
+    const one = { email: plainAddress(given.email), address: request.ip ?? '' };
+    await this.tries.begin(one);
+    const entrance = await this.invitations.take(given);
+    await this.tries.right(one);
+    await this.door.open(entrance, request);
   }
 
   /** Chooses a new passphrase in place of one that is lost, and comes in. */

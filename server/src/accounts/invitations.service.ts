@@ -15,7 +15,8 @@ import { ProblemError } from '../http/problem-error.js';
 import { hashToken, newToken } from '../http/tokens.js';
 import { InvitationEntity } from './accounts.entities.js';
 import { invitationView } from './accounts.mappers.js';
-import { AddressTaken, People, type Account } from './people.service.js';
+import type { Account, Membership } from './accounts.service.js';
+import { AddressTaken, People, type Newcomer } from './people.service.js';
 
 /** Invitations of one workshop that are open at once. */
 const MOST_OPEN = 50;
@@ -27,6 +28,9 @@ interface Found {
   readonly id: string;
   readonly workshop_id: string;
 }
+
+/** Where whoever took one up comes in. */
+export type Entrance = Pick<Account, (keyof Membership & keyof Account) | 'passphrase_hash'>;
 
 /** Whether an invitation can be taken up. */
 const stateOf = ({ usedAt, expiresAt }: InvitationEntity): InvitationOffer['state'] =>
@@ -58,9 +62,10 @@ export class InvitationsService {
     return this.make(by, { role, personId: null, expiresAt: new Date(Date.now() + days * DAY) });
   } // prettier-ignore
 
-  /** Makes one with which a person chooses a new passphrase; one that was made before is over. @throws ProblemError 404 */
+  /** Makes one with which a person chooses a new passphrase; one that was made before is over. @throws ProblemError 404; 409 where they are in another workshop too */
   async letRenew(by: string, personId: string): Promise<NewInvitation> {
     const { role } = await this.people.one(personId);
+    await this.people.onlyHere(personId);
     await this.rows.of(InvitationEntity).delete({ personId, usedAt: IsNull() });
     return this.make(by, { role, personId, expiresAt: new Date(Date.now() + RENEWAL) });
   }
@@ -91,31 +96,46 @@ export class InvitationsService {
     });
   }
 
-  /** Somebody new takes one up. @throws ProblemError 404; 409 where it was taken up, is over, or the address is somebody's */
-  async take({ token, language, ...given }: InvitationTaken): Promise<Account> {
+  /**
+   * Somebody takes one up: with a new account, or with the one that they have by its passphrase.
+   * @throws ProblemError 404; 409 where it was taken up, is over, the passphrase is another one, or they are in already
+   */
+  async take({ token, language, ...given }: InvitationTaken): Promise<Entrance> {
     const person = await this.people.hashed(given);
+    // Asked before the transaction opens, since it takes its time.
+    const known = await this.people.known(given.email, given.passphrase);
     return this.use(token, async (row) => {
-      if (row.personId !== null) throw ProblemError.notFound('invitation');
-      return { person_id: await this.join({ ...person, language }, row, given.email), passphrase_hash: person.passphraseHash };
-    });
-  } // prettier-ignore
-
-  /** A person who lost their passphrase has a new one; their sessions end. @throws ProblemError 404; 409 where it was used or is over */
-  async renew({ token, passphrase }: PassphraseRenewed): Promise<Account> {
-    const passphrase_hash = await this.people.hash(passphrase);
-    return this.use(token, async ({ personId }) => {
-      if (personId === null) throw ProblemError.notFound('invitation');
-      await this.people.renewPassphrase(personId, passphrase_hash);
-      return { person_id: personId, passphrase_hash };
+      const person_id = known
+        ? await this.people.joinAs(known.account_id, { ...given, language }, row.role)
+        : await this.join({ ...person, language }, row, given.email);
+      return { person_id, passphrase_hash: known?.passphrase_hash ?? person.passphraseHash };
     });
   }
 
+  /** Whoever is signed in takes one up with their own account. @throws ProblemError 404; 409 where it is shut, or they are in already */
+  takeAs(token: string, { account_id, ...person }: Newcomer & Pick<Account, 'account_id' | 'passphrase_hash'>): Promise<Entrance> {
+    return this.use(token, async ({ role }) => ({
+      person_id: await this.people.joinAs(account_id, person, role),
+      passphrase_hash: person.passphrase_hash,
+    }));
+  } // prettier-ignore
+
+  /** A person who lost their passphrase has a new one; their sessions end. @throws ProblemError 404; 409 where it was used or is over */
+  async renew({ token, passphrase }: PassphraseRenewed): Promise<Entrance> {
+    const passphrase_hash = await this.people.hash(passphrase);
+    return this.use(token, async ({ personId: person_id }) => {
+      if (person_id === null) throw ProblemError.notFound('invitation');
+      await this.people.renewPassphrase(person_id, passphrase_hash);
+      return { person_id, passphrase_hash };
+    }, 'renewal');
+  } // prettier-ignore
+
   /** Uses one that is open: of two at once, one. */
-  private async use(token: string, into: (row: InvitationEntity) => Promise<Omit<Account, 'workshop_id'>>): Promise<Account> {
+  private async use(token: string, into: (row: InvitationEntity) => Promise<Omit<Entrance, 'workshop_id'>>, kind: 'new' | 'renewal' = 'new'): Promise<Entrance> {
     const { id, workshop_id } = await this.find(token);
     return this.rows.inWorkshop(workshop_id, async () => {
       const row = await this.rows.of(InvitationEntity).findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
-      if (!row) throw ProblemError.notFound('invitation');
+      if (!row || (row.personId === null) !== (kind === 'new')) throw ProblemError.notFound('invitation');
       const state = stateOf(row);
       if (state !== 'open') throw new ProblemError(409, msg('server.notInvited'), { detail: msg('server.invitationShut', { state }) });
       const account = await into(row);

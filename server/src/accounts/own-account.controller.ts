@@ -4,6 +4,8 @@ import {
   PassphraseInput,
   ScriptTokenInput,
   type OwnSessionView,
+  type RecoveryCodes,
+  type RecoveryCodesLeft,
   type ScriptToken,
 } from '@dewpot/contract';
 import { Throttle } from '@nestjs/throttler';
@@ -11,6 +13,7 @@ import { Key } from '../http/key-param.js';
 import { CurrentUser, ForRole, InPerson } from '../http/request.js';
 import { rate } from '../http/rate.js';
 import { People } from './people.service.js';
+import { RecoveryService } from './recovery.service.js';
 import { Sessions } from './sessions.js';
 
 /** A person's own passphrase, sessions and tokens. */
@@ -21,6 +24,7 @@ export class OwnAccountController {
   constructor(
     private readonly people: People,
     private readonly sessions: Sessions,
+    private readonly recoveryCodes: RecoveryService,
   ) {}
 
   /** Changes one's passphrase; one's other sessions end. */
@@ -29,6 +33,20 @@ export class OwnAccountController {
   @HttpCode(204)
   passphrase(@Body() { current, fresh }: PassphraseInput, @CurrentUser() visitor: CurrentUser): Promise<void> {
     return this.people.changePassphrase(visitor, current, fresh);
+  }
+
+  /** How many of one's recovery codes are left. */
+  @Get('recovery')
+  recovery(@CurrentUser() { personId }: CurrentUser): Promise<RecoveryCodesLeft> {
+    return this.recoveryCodes.left(personId);
+  }
+
+  /** Makes new recovery codes in place of the old ones. They are told this once. */
+  @Post('recovery')
+  @Throttle(rate('accounts'))
+  @HttpCode(201)
+  makeRecovery(@CurrentUser() { personId }: CurrentUser): Promise<RecoveryCodes> {
+    return this.recoveryCodes.make(personId);
   }
 
   /** Chooses the language that one reads in. */

@@ -1,22 +1,15 @@
 import { msg, type Language } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import type { PersonView, Role } from '@dewpot/contract';
-import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { PersonEntity } from './accounts.entities.js';
 import { personView } from './accounts.mappers.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import type { CurrentUser } from '../http/request.js';
+import { Accounts, justChanged, plainAddress, type Account } from './accounts.service.js';
 import { Passphrases } from './passphrases.js';
 import { Sessions } from './sessions.js';
-
-/** Someone who has an account, as they are looked up before their workshop is known. */
-export interface Account {
-  readonly workshop_id: string;
-  readonly person_id: string;
-  readonly passphrase_hash: string | null;
-}
 
 /** A person without a passphrase comes in by the demo's door alone. */
 interface NewPerson {
@@ -29,13 +22,14 @@ interface NewPerson {
 /** The address is somebody's already: told to whoever lets a person in, and to nobody who registers. */
 export class AddressTaken extends Error {}
 
-const plainAddress = (email: string) => email.trim().toLowerCase();
+/** How a person is known in a workshop. */
+export type Newcomer = Pick<NewPerson, 'name' | 'email' | 'language'>;
 
 /** The people of workshops and their passphrases. */
 @Injectable()
 export class People {
   constructor(
-    private readonly source: DataSource,
+    private readonly accounts: Accounts,
     private readonly rows: WorkshopContext,
     private readonly sessions: Sessions,
     private readonly passphrases: Passphrases,
@@ -43,14 +37,8 @@ export class People {
 
   /** The account of an e-mail and its passphrase; undefined where they do not belong together. Takes as long either way. */
   async known(email: string, passphrase: string): Promise<Account | undefined> {
-    const [account] = await this.source.query<Account[]>('select * from sign_in_lookup($1)', [plainAddress(email)]);
+    const account = await this.accounts.at(email);
     return (await this.passphrases.isRight(account?.passphrase_hash, passphrase)) ? account : undefined;
-  }
-
-  /** Someone of the demo workshop; undefined where there is none. */
-  async ofDemo(): Promise<Account | undefined> {
-    const [account] = await this.source.query<Account[]>('select * from demo_lookup()');
-    return account;
   }
 
   async all(): Promise<PersonView[]> {
@@ -88,41 +76,52 @@ export class People {
     return this.passphrases.hash(passphrase);
   }
 
-  /** Gives a person a new passphrase in place of one that is lost; all their sessions end. */
-  async renewPassphrase(id: string, passphraseHash: string): Promise<void> {
-    await this.rows.of(PersonEntity).update({ id }, { passphraseHash });
-    await this.sessions.end(id);
+  /** The account of a person of the workshop at hand. */
+  async accountOf(id: string): Promise<string> {
+    return (await this.row(id)).accountId;
   }
 
-  /** Lets a person into the workshop at hand; answers their id. @throws AddressTaken */
-  async join({ name, email, passphraseHash, language }: NewPerson, role: Role): Promise<string> {
+  /** Whoever lost their passphrase gets a new one from an owner, as long as they are in no other workshop: those are not the owner's. @throws ProblemError 409 */
+  async renewPassphrase(id: string, passphraseHash: string): Promise<string> {
+    const accountId = await this.onlyHere(id);
+    await this.accounts.renew(accountId, passphraseHash);
+    return accountId;
+  }
+
+  /** The account of a person who is in this workshop alone; it is held. @throws ProblemError 404, 409 */
+  async onlyHere(id: string): Promise<string> {
+    const { accountId, name } = await this.row(id);
+    await this.accounts.held(accountId);
+    if ((await this.accounts.workshopsHeld(accountId)).length > 1)
+      throw new ProblemError(409, msg('server.notAllowed'), { detail: msg('server.inOtherWorkshops', { name }) });
+    return accountId;
+  }
+
+  /** Lets somebody new into the workshop at hand; answers their id. @throws AddressTaken */
+  async join({ passphraseHash, ...person }: NewPerson, role: Role): Promise<string> {
+    const accountId = await this.accounts.make(person.email, passphraseHash ?? null);
+    if (accountId === undefined) throw new AddressTaken('This address is somebody’s already.');
+    return this.joinAs(accountId, person, role);
+  }
+
+  /** Lets an account into the workshop at hand; answers the person's id. @throws ProblemError 409 where it is in there already; 401 where it is gone */
+  async joinAs(accountId: string, { name, email, language }: Newcomer, role: Role): Promise<string> {
+    if ((await this.accounts.held(accountId)) === undefined) throw justChanged();
     const id = uuid();
     const { workshopId } = this.rows;
-    const { raw } = await this.rows
-      .of(PersonEntity)
-      .createQueryBuilder()
-      .insert()
-      .values({
-        id,
-        workshopId,
-        name,
-        email: plainAddress(email),
-        passphraseHash: passphraseHash ?? null,
-        language: language ?? null,
-        role,
-      })
-      .orIgnore()
-      .returning('id')
-      .execute();
-    if ((raw as unknown[]).length === 0) throw new AddressTaken('This address is somebody’s already.');
+    const row = { id, workshopId, accountId, name, email: plainAddress(email), language: language ?? null, role };
+    const into = this.rows.of(PersonEntity).createQueryBuilder().insert().values(row);
+    const { raw } = await into.orIgnore().returning('id').execute();
+    if ((raw as unknown[]).length === 0)
+      throw new ProblemError(409, msg('server.notInvited'), { detail: msg('server.inAlready') });
     return id;
   }
 
-  /** Gives a person a new passphrase, and ends their other sessions. @throws ProblemError 422 where the old one is wrong */
+  /** Gives one a new passphrase, and ends one's other sessions. @throws ProblemError 422 where the old one is wrong */
   async changePassphrase({ personId, sessionId }: CurrentUser, current: string, fresh: string): Promise<void> {
-    const people = this.rows.of(PersonEntity);
-    const person = await people.findOneOrFail({ where: { id: personId }, lock: { mode: 'for_no_key_update' } });
-    if (person.passphraseHash !== null && !(await this.passphrases.isRight(person.passphraseHash, current)))
+    const accountId = await this.accountOf(personId);
+    const kept = await this.accounts.held(accountId);
+    if (kept !== null && !(await this.passphrases.isRight(kept, current)))
       throw ProblemError.refused(
         msg('server.notChanged'),
         'current',
@@ -130,8 +129,7 @@ export class People {
         msg('server.wrongPassphrase'),
         msg('server.typeAgain'),
       );
-    await people.update({ id: personId }, { passphraseHash: await this.passphrases.hash(fresh) });
-    await this.sessions.end(personId, { but: sessionId });
+    await this.accounts.renew(accountId, await this.passphrases.hash(fresh), sessionId);
   }
 
   /** Changes what a person may do. @throws ProblemError 404; 409 where no owner would be left */

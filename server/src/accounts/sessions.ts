@@ -2,11 +2,12 @@ import { Injectable } from '@nestjs/common';
 import type { OwnSessionView, Role, SessionKind } from '@dewpot/contract';
 import { DataSource, Not } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { DAY, msg, type Language, type UnitSystem } from '@dewpot/core/units';
+import { DAY, type Language, type UnitSystem } from '@dewpot/core/units';
 import { PersonEntity, SessionEntity } from './accounts.entities.js';
+import { Accounts, justChanged } from './accounts.service.js';
+import { sessionTopic } from './session-topic.js';
 import { PgNotifications } from '../db/pg-notifications.js';
 import { WorkshopContext } from '../db/workshop-context.js';
-import { ProblemError } from '../http/problem-error.js';
 import type { CurrentUser, ReadsIn } from '../http/request.js';
 import { hashToken, newToken } from '../http/tokens.js';
 
@@ -15,9 +16,6 @@ export const SESSION_DAYS = 30;
 const MOST_LABEL = 120;
 /** Sessions of one person; the one that was used longest ago gives way. */
 const MOST_SESSIONS = 50;
-
-/** What the end of a session is told by. */
-export const sessionTopic = (sessionId: string) => `session ${sessionId}`;
 
 const idleEnd = () => new Date(Date.now() + SESSION_DAYS * DAY);
 const earlier = (one: Date, other: Date | null) => (other && other < one ? other : one);
@@ -63,6 +61,7 @@ export class Sessions {
     private readonly source: DataSource,
     private readonly rows: WorkshopContext,
     private readonly news: PgNotifications,
+    private readonly accounts: Accounts,
   ) {}
 
   /** The session that a token belongs to, or undefined. */
@@ -98,8 +97,8 @@ export class Sessions {
       const person = await this.rows
         .of(PersonEntity)
         .findOne({ where: { id: personId }, lock: { mode: 'for_no_key_update' } });
-      if (!person || (passphraseHash !== undefined && person.passphraseHash !== passphraseHash))
-        throw new ProblemError(401, msg('server.signInFailed'), { detail: msg('server.justChanged') });
+      if (!person || (passphraseHash !== undefined && (await this.accounts.held(person.accountId)) !== passphraseHash))
+        throw justChanged();
       await this.makeRoom(personId);
       await this.rows.of(SessionEntity).insert({
         id: uuid(),
@@ -136,7 +135,7 @@ export class Sessions {
   }
 
   /** Whether a session still holds. While the database is away it is taken to. */
-  async holds({ sessionId, workshopId }: CurrentUser): Promise<boolean> {
+  async holds({ sessionId, workshopId }: Pick<CurrentUser, 'sessionId' | 'workshopId'>): Promise<boolean> {
     try {
       return await this.rows.inWorkshop(workshopId, () => this.rows.of(SessionEntity).existsBy({ id: sessionId }));
     } catch {

@@ -10,6 +10,7 @@ import type { CurrentUser } from '../http/request.js';
 import { fillWithHandbook } from '../materials/index.js';
 import { RefitsService } from '../sealing/index.js';
 import { WorkshopEntity } from './accounts.entities.js';
+import type { Membership } from './accounts.service.js';
 import { AddressTaken, People } from './people.service.js';
 
 /** What a new workshop starts with. */
@@ -37,16 +38,22 @@ export class WorkshopsService {
   async register({ workshop, ...given }: Registration, say: Speaker): Promise<void> {
     const owner = await this.people.hashed(given);
     try {
-      await this.rows.inWorkshop(uuid(), async () => {
-        await this.found({ ...firstSettings, name: workshop });
-        await fillWithHandbook(this.rows, say);
-        await furnishPlaces(this.rows, say);
-        await this.people.join({ ...owner, language: say.reader.language }, 'owner');
-      });
+      await this.foundFor(workshop, say, () => this.people.join({ ...owner, language: say.reader.language }, 'owner'));
     } catch (error) {
       if (!(error instanceof AddressTaken)) throw error;
     }
   }
+
+  /** Founds a workshop with what it starts with; its owner joins it. */
+  async foundFor(name: string, say: Speaker, join: () => Promise<string>): Promise<Pick<Membership, 'workshop_id' | 'person_id'>> {
+    const workshop_id = uuid();
+    return this.rows.inWorkshop(workshop_id, async () => {
+      await this.found({ ...firstSettings, name });
+      await fillWithHandbook(this.rows, say);
+      await furnishPlaces(this.rows, say);
+      return { workshop_id, person_id: await join() };
+    });
+  } // prettier-ignore
 
   /** Makes the workshop at hand, in its transaction. */
   async found(settings: WorkshopEntity['settings'], demo = false): Promise<void> {

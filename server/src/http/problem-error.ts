@@ -36,7 +36,8 @@ export type Thing =
   | 'stock'
   | 'tint'
   | 'trial'
-  | 'tub';
+  | 'tub'
+  | 'workshop';
 
 /** An answer that is an error, in the API's one shape. */
 export class ProblemError extends Error {

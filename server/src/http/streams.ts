@@ -4,7 +4,8 @@ import { ApiProduces } from '@nestjs/swagger';
 import { Observable, Subject } from 'rxjs';
 import { PgNotifications } from '../db/pg-notifications.js';
 import { WorkshopContext } from '../db/workshop-context.js';
-import { Sessions, sessionTopic } from '../accounts/sessions.js';
+import { sessionTopic } from '../accounts/session-topic.js';
+import { Sessions } from '../accounts/sessions.js';
 import type { CurrentUser } from './request.js';
 
 export const STREAM = 'dewpot:stream';

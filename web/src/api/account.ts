@@ -1,6 +1,13 @@
 import type { Language } from '@dewpot/core/units';
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import type { OwnSessionView, PassphraseInput, ScriptToken, ScriptTokenInput } from '@dewpot/contract';
+import type {
+  OwnSessionView,
+  PassphraseInput,
+  RecoveryCodes,
+  RecoveryCodesLeft,
+  ScriptToken,
+  ScriptTokenInput,
+} from '@dewpot/contract';
 import { ask } from './client';
 import { refresh } from './refresh';
 import { sessionQuery } from './session';
@@ -37,3 +44,11 @@ export const useEndSession = () => useAccountChange((id: string) => ask<void>('D
 
 export const useMakeToken = () =>
   useAccountChange((given: ScriptTokenInput) => ask<ScriptToken>('POST', 'account/tokens', given));
+
+/** How many recovery codes are left. */
+export const recoveryQuery = queryOptions({
+  queryKey: ['account', 'recovery'],
+  queryFn: ({ signal }) => ask<RecoveryCodesLeft>('GET', 'account/recovery', undefined, signal),
+});
+
+export const useMakeCodes = () => useAccountChange(() => ask<RecoveryCodes>('POST', 'account/recovery'));

@@ -1,5 +1,13 @@
 import { queryOptions, useMutation, useQuery, useQueryClient, useSuspenseQuery } from '@tanstack/react-query';
-import type { AmbientView, DoorView, Registration, SessionView, SignIn, WorkshopSettings } from '@dewpot/contract';
+import type {
+  AmbientView,
+  DoorView,
+  Recovery,
+  Registration,
+  SessionView,
+  SignIn,
+  WorkshopSettings,
+} from '@dewpot/contract';
 import { ask } from './client';
 import { persistOptions } from './query-client';
 
@@ -44,11 +52,18 @@ const signIn = (given: SignIn) => ask<void>('POST', 'session', given);
 
 export const useSignIn = () => useEnter(signIn);
 export const useEnterDemo = () => useEnter(() => ask<void>('POST', 'session/demo'));
-/** Registers and signs in. The server does not tell whether an address had an account before; signing in does. */
+/** Chooses a new passphrase by a recovery code, and comes in. */
+export const useRecover = () => useEnter((given: Recovery) => ask<void>('POST', 'session/recover', given));
+/**
+ * Registers and signs in. The server does not tell whether an address had an account before; signing in does. Whoever has one, and
+ * types its passphrase, comes into the workshop that they were in last: the new one is founded from there.
+ */
 export const useRegister = () =>
   useEnter(async (given: Registration) => {
     await ask<void>('POST', 'workshops', given);
     await signIn({ email: given.email, passphrase: given.passphrase });
+    const { workshop } = await ask<SessionView>('GET', 'session');
+    if (workshop.name !== given.workshop) await ask<void>('POST', 'session/workshops', { workshop: given.workshop });
   });
 
 /** Goes out of a workshop: nothing of it stays in the browser, and the door is next. */

@@ -1,19 +1,18 @@
-import { msg, quantity, type Message } from '@dewpot/core/units';
+import { quantity } from '@dewpot/core/units';
 import { evaporation, faceAdvice, faceRisk, overFace } from '@dewpot/core/curing';
 import { useQuery } from '@tanstack/react-query';
 import { NavLink, useLocation } from 'react-router';
 import { useWaiting } from '../api/casts';
-import { useAmbient, useSession, useSignOut } from '../api/session';
+import { useAmbient, useSession } from '../api/session';
 import { pageQuery } from '../api/pages';
 import type { PourRow } from '@dewpot/contract';
 import { SearchControl } from './search-control';
 import { useShelf } from '../shelf';
-import { Button, buttonClass } from '../ui/button';
 import { BasisNote } from '../ui/basis-note';
 import { useUnits } from '../ui/units';
+import { PersonMenu } from './person-menu';
 import { Ledge } from './ledge';
 import { stations } from './stations';
-import { useTheme, type Theme } from './theme';
 import { useSay } from '../ui/say';
 
 const AT_BENCH = { status: 'started', size: '1' };
@@ -50,45 +49,6 @@ function AmbientNow() {
         {basis === 'simulated' || basis === 'guess' ? <BasisNote basis={basis} /> : say(faceAdvice[faceRisk(rate)])}
       </span>
     </p>
-  );
-}
-
-const themeWords: Record<Theme, Message> = {
-  system: msg('shell.themeSystem'),
-  limewash: msg('shell.themeLight'),
-  lamplight: msg('shell.themeDark'),
-};
-
-function PersonMenu() {
-  const say = useSay();
-  const { person } = useSession();
-  const signOut = useSignOut();
-  const [theme, setTheme] = useTheme();
-  return (
-    <details className="dropdown dropdown-end">
-      <summary className={buttonClass({ look: 'plain', size: 'own', className: 'h-10 min-h-10 px-2 font-normal' })}>
-        {person.name}
-      </summary>
-      <div className="dropdown-content bg-base-100 border-base-300 z-20 mt-1 w-56 space-y-2 border p-3 shadow-lg">
-        <label className="block text-sm">
-          {say('shell.theme')}
-          <select
-            className="select select-bordered mt-1 w-full"
-            value={theme}
-            onChange={(event) => setTheme(event.target.value as Theme)}
-          >
-            {(Object.keys(themeWords) as Theme[]).map((one) => (
-              <option key={one} value={one}>
-                {say(themeWords[one])}
-              </option>
-            ))}
-          </select>
-        </label>
-        <Button size="own" className="w-full" onClick={() => signOut.mutate()}>
-          {say('shell.signOut')}
-        </Button>
-      </div>
-    </details>
   );
 }
 

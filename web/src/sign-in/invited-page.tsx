@@ -3,7 +3,9 @@ import { useQuery } from '@tanstack/react-query';
 import { InvitationTaken, PassphraseRenewed } from '@dewpot/contract';
 import { useForm } from 'react-hook-form';
 import { Link, useLocation, useNavigate } from 'react-router';
+import { useJoinWorkshop } from '../api/own-workshops';
 import { offerQuery, useRenewPassphrase, useTakeInvitation } from '../api/people';
+import { sessionQuery } from '../api/session';
 import { Button } from '../ui/button';
 import { LanguageChoice } from '../ui/language-choice';
 import { useSay } from '../ui/say';
@@ -30,7 +32,7 @@ export function InvitedPage() {
             </p>
           </>
         )}
-        {offer?.state === 'open' && (offer.person === undefined ? <Take token={token} /> : <Renew token={token} />)}
+        {offer?.state === 'open' && (offer.person === undefined ? <TakeUp token={token} /> : <Renew token={token} />)}
         {offer && offer.state !== 'open' && (
           <p role="alert" className="border-warning border-l-4 pl-3">
             {say('server.invitationShut', { state: offer.state })}
@@ -53,6 +55,29 @@ function useEntering() {
   return (entered: Promise<void>) => entered.then(() => navigate('/'), () => undefined);
 } // prettier-ignore
 
+/** Whoever is signed in comes in with their own account; anybody with a name and a passphrase. */
+function TakeUp({ token }: { token: string }) {
+  const say = useSay();
+  const { data: session } = useQuery({ ...sessionQuery, retry: false });
+  const join = useJoinWorkshop();
+  const enter = useEntering();
+  if (!session) return <Take token={token} />;
+  return (
+    <>
+      <Button look="main" size="tall" className="w-full" disabled={join.isPending} onClick={() => void enter(join.mutateAsync(token))}>
+        {say('shell.comeInAs', { name: session.person.name })}
+      </Button>
+      <Failure error={join.error} />
+      <details>
+        <summary className="link text-sm">{say('shell.comeInOther')}</summary>
+        <div className="mt-3">
+          <Take token={token} />
+        </div>
+      </details>
+    </>
+  );
+} // prettier-ignore
+
 function Take({ token }: { token: string }) {
   const say = useSay();
   const take = useTakeInvitation();
@@ -65,6 +90,7 @@ function Take({ token }: { token: string }) {
   const send = handleSubmit((given) => enter(take.mutateAsync(given)));
   return (
     <form className="space-y-3" onSubmit={(event) => void send(event)} noValidate>
+      <p className="quiet text-sm">{say('shell.accountServes')}</p>
       <TextField label={say('shell.yourName')} autoComplete="name" maxLength={80} error={errors.name && say('workshop.giveName')} {...register('name')} />
       <TextField label={say('shell.email')} type="email" autoComplete="username" error={errors.email && say('workshop.emailLike')} {...register('email')} />
       <TextField label={say('shell.passphraseNew')} type="password" autoComplete="new-password" error={errors.passphrase && say('workshop.tenOrMore')} {...register('passphrase')} />

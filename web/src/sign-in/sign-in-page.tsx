@@ -9,6 +9,7 @@ import { Button } from '../ui/button';
 import { Piece } from '../ui/piece';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
+import { Recover } from './recover';
 import { LanguageChoice } from '../ui/language-choice';
 import { useSay } from '../ui/say';
 
@@ -61,7 +62,7 @@ export function DoorPage() {
 function Ways({ demo, code }: { readonly demo: boolean; readonly code: boolean }) {
   const say = useSay();
   const enterDemo = useEnterDemo();
-  const [beginning, setBeginning] = useState(false);
+  const [way, setWay] = useState<'enter' | 'begin' | 'recover'>('enter');
   return (
     <>
       {demo && (
@@ -78,10 +79,19 @@ function Ways({ demo, code }: { readonly demo: boolean; readonly code: boolean }
           <Failure error={enterDemo.error} />
         </div>
       )}
-      {beginning ? <Begin code={code} /> : <Enter />}
-      <button type="button" className="link mt-4 text-sm" onClick={() => setBeginning(!beginning)}>
-        {beginning ? say('shell.haveWorkshop') : say('shell.beginOwn')}
-      </button>
+      {way === 'begin' && <Begin code={code} />}
+      {way === 'enter' && <Enter />}
+      {way === 'recover' && <Recover />}
+      <p className="mt-4 flex flex-wrap gap-x-6 gap-y-2 text-sm">
+        <button type="button" className="link" onClick={() => setWay(way === 'enter' ? 'begin' : 'enter')}>
+          {way === 'enter' ? say('shell.beginOwn') : say('shell.haveWorkshop')}
+        </button>
+        {way === 'enter' && (
+          <button type="button" className="link" onClick={() => setWay('recover')}>
+            {say('shell.lostPassphrase')}
+          </button>
+        )}
+      </p>
     </>
   );
 }

@@ -9,6 +9,7 @@ import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { toast } from '../ui/toast';
 import { browserName } from './browser-name';
+import { RecoveryCodes } from './recovery-codes';
 import { TokenForm } from './token-form';
 import { LanguageChoice } from '../ui/language-choice';
 import { useSay } from '../ui/say';
@@ -35,6 +36,7 @@ export function OwnAccount() {
       </div>
       <div className="space-y-2">
         <Passphrase />
+        <RecoveryCodes />
         <TokenForm />
       </div>
     </section>

@@ -17,6 +17,7 @@ import { TextField } from '../ui/text-field';
 import { CureSettings } from './curing-settings';
 import { DryingSettings } from './drying-settings';
 import { OwnAccount } from './own-account';
+import { OwnWorkshops } from './own-workshops';
 import { PeopleSlab } from './people';
 import { Reminders } from './reminders';
 import { SessionSettings } from './session-settings';
@@ -36,6 +37,7 @@ export function WorkshopPage() {
           <Settings />
           <Reminders />
           <OwnAccount />
+          <OwnWorkshops />
         </div>
         <div className="min-w-0 space-y-4">
           <CureSettings />

@@ -24,6 +24,7 @@ import { Forgotten1797300000000 } from './23-forgotten.js';
 import { Roles1797400000000 } from './24-roles.js';
 import { Audit1797500000000 } from './25-audit.js';
 import { Tokens1797600000000 } from './26-tokens.js';
+import { Accounts1797700000000 } from './27-accounts.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -53,4 +54,5 @@ export const migrations = [
   Roles1797400000000,
   Audit1797500000000,
   Tokens1797600000000,
+  Accounts1797700000000,
 ] as const;
