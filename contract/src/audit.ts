@@ -47,6 +47,7 @@ export const auditDeeds = [
   'forget',
   'import',
   'language',
+  'passkeys',
   'passphrase',
   'pictures',
   'plan',

@@ -18,6 +18,7 @@ export * from './calendar-questions.js';
 export * from './calendar.js';
 export * from './orders.js';
 export * from './pattern-kinds.js';
+export * from './passkeys.js';
 export * from './patterns.js';
 export * from './cast-events.js';
 export * from './casts.js';

@@ -126,6 +126,8 @@ const open = [
   '/api/door',
   '/api/session',
   '/api/session/demo',
+  '/api/session/passkey',
+  '/api/session/passkey/options',
   '/api/session/recover',
   '/api/workshops',
   '/api/invitations/offer',

@@ -8,6 +8,8 @@ import { OwnAccountController } from './own-account.controller.js';
 import { OwnWorkshopsController } from './own-workshops.controller.js';
 import { OwnWorkshopsService } from './own-workshops.service.js';
 import { PeopleController } from './people.controller.js';
+import { PasskeysController } from './passkeys.controller.js';
+import { PasskeysService } from './passkeys.service.js';
 import { Passphrases } from './passphrases.js';
 import { People } from './people.service.js';
 import { RecoveryService } from './recovery.service.js';
@@ -22,12 +24,14 @@ import { WorkshopsService } from './workshops.service.js';
     InvitationsController,
     OwnAccountController,
     OwnWorkshopsController,
+    PasskeysController,
     PeopleController,
   ],
   providers: [
     DoorService,
     InvitationsService,
     OwnWorkshopsService,
+    PasskeysService,
     Passphrases,
     People,
     RecoveryService,

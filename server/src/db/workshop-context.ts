@@ -57,6 +57,11 @@ export class WorkshopContext {
     return manager;
   }
 
+  /** The transaction at hand, where there is one: whoever is asked with it and without holds one connection. */
+  get underWay(): EntityManager | undefined {
+    return this.current.getStore()?.manager;
+  }
+
   get workshopId(): string {
     return this.required().workshopId;
   }

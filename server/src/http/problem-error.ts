@@ -26,6 +26,7 @@ export type Thing =
   | 'mix'
   | 'mould'
   | 'order'
+  | 'passkey'
   | 'pattern'
   | 'plan'
   | 'person'

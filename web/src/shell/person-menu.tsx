@@ -62,9 +62,8 @@ function OtherWorkshops() {
       {others.map(({ id, name }) => (
         <Button
           key={id}
-          look="plain"
           size="own"
-          className="block w-full truncate text-left"
+          className="block w-full truncate"
           title={name}
           disabled={unsent > 0 || go.isPending}
           onClick={() => go.mutate(id, { onSuccess: () => void navigate('/') })}

@@ -65,7 +65,7 @@ function Ways({ demo, code }: { readonly demo: boolean; readonly code: boolean }
   const [way, setWay] = useState<'enter' | 'begin' | 'recover'>('enter');
   return (
     <>
-      {demo && (
+      {demo && way !== 'recover' && (
         <div className="border-base-300 mb-5 border-b pb-5">
           <Button
             look="main"

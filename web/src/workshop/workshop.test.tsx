@@ -173,6 +173,7 @@ describe('an invitation', () => {
     renderScreen(<InvitedPage />, '/invited#a-secret-token-of-some-length', '/invited');
     expect(await screen.findByRole('heading', { name: 'Quince Yard' })).toBeVisible();
     expect(screen.getByText(/^Ada invites you as a helper/)).toBeVisible();
+    await userEvent.click(screen.getByText('Or as somebody else'));
     await userEvent.type(screen.getByLabelText('Your name'), 'Tobias');
     await userEvent.type(screen.getByLabelText('E-mail'), 'tobias');
     await userEvent.type(screen.getByLabelText(/^Passphrase/), 'long enough now');

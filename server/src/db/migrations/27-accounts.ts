@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { APP_ROLE } from './frozen-policies.js';
+import { APP_ROLE, closeDoors, openDoors } from './frozen-policies.js';
 
 const tables = [
   'CREATE TABLE door.accounts (id uuid PRIMARY KEY, email text NOT NULL UNIQUE, passphrase_hash text)',
@@ -70,20 +70,8 @@ const doors: Readonly<Record<string, string>> = {
 
 const dropped = ['DROP FUNCTION sign_in_lookup(text)', 'DROP FUNCTION demo_lookup()'];
 
-/** The kinds of what a function is given, as PostgreSQL tells functions apart. */
-const kinds = (name: string) => name.replace(/(\w+) ([\w[\]]+)/g, '$2');
-
-const opened = Object.entries(doors).flatMap(([name, rest]) => {
-  const [returned = '', body = ''] = rest.split(/\s+(?=LANGUAGE)/);
-  return [
-    `CREATE FUNCTION ${name} RETURNS ${returned} ${body.replace('$$', 'SECURITY DEFINER SET search_path = public AS $$$$')}`,
-    `REVOKE ALL ON FUNCTION ${kinds(name)} FROM PUBLIC`,
-    `GRANT EXECUTE ON FUNCTION ${kinds(name)} TO ${APP_ROLE}`,
-  ];
-});
-
 const down = [
-  ...Object.keys(doors).map((name) => `DROP FUNCTION ${kinds(name)}`),
+  ...closeDoors(doors),
   'DROP TRIGGER forget_account ON "people"',
   'DROP FUNCTION forget_account()',
   'ALTER TABLE "people" ADD "passphrase_hash" text',
@@ -109,7 +97,7 @@ const down = [
 /** A passphrase belongs to an account, and an account to any number of workshops: in each it is a person. Recovery codes of accounts. */
 export class Accounts1797700000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
-    for (const statement of [...tables, ...forgetting, ...dropped, ...opened]) await runner.query(statement);
+    for (const statement of [...tables, ...forgetting, ...dropped, ...openDoors(doors)]) await runner.query(statement);
   }
 
   async down(runner: QueryRunner): Promise<void> {

@@ -25,6 +25,7 @@ import { Roles1797400000000 } from './24-roles.js';
 import { Audit1797500000000 } from './25-audit.js';
 import { Tokens1797600000000 } from './26-tokens.js';
 import { Accounts1797700000000 } from './27-accounts.js';
+import { Passkeys1797800000000 } from './28-passkeys.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -55,4 +56,5 @@ export const migrations = [
   Audit1797500000000,
   Tokens1797600000000,
   Accounts1797700000000,
+  Passkeys1797800000000,
 ] as const;
