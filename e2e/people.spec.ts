@@ -41,3 +41,40 @@ test('a helper comes in by a link on their phone, demoulds at once, and changes 
   await expect(page.getByText('Ada', { exact: true }).first()).toBeVisible();
   await expect(page.getByLabel('Role of Tobias')).toHaveCount(0);
 }); // prettier-ignore
+
+test('one account has a passkey, which opens the door, and a second workshop, which it goes to and comes back from', async ({
+  browser,
+  address,
+}) => {
+  // Browsers have passkeys at an address with a name.
+  const page = await browser.newPage({ baseURL: address.replace('127.0.0.1', 'localhost'), serviceWorkers: 'block' });
+  const authenticator = await page.context().newCDPSession(page);
+  await authenticator.send('WebAuthn.enable');
+  const options = { protocol: 'ctap2', transport: 'internal', hasResidentKey: true, hasUserVerification: true, isUserVerified: true } as const; // prettier-ignore
+  await authenticator.send('WebAuthn.addVirtualAuthenticator', { options });
+  await beginWorkshop(page);
+  await page.goto('/workshop');
+  const account = page.getByRole('region', { name: 'Your account' });
+  await account.getByText('Passkeys', { exact: true }).click();
+  await account.getByLabel('What you call it').fill('My phone');
+  await account.getByRole('button', { name: 'Add a passkey' }).click();
+  await expect(account.getByText('Not used yet')).toBeVisible();
+
+  await page.getByText('Ada', { exact: true }).first().click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'Come in with a passkey' }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing stands here yet' })).toBeVisible();
+
+  await page.goto('/workshop');
+  const workshops = page.getByRole('region', { name: 'Your workshops' });
+  await workshops.getByText('Begin another workshop').click();
+  await workshops.getByLabel('Name of the workshop').fill('Kiln Room');
+  await workshops.getByRole('button', { name: 'Begin' }).click();
+  await expect(page).toHaveURL(/set-up/);
+  await page.goto('/');
+  await expect(page.getByRole('banner')).toContainText('Kiln Room');
+  await page.getByText('Ada', { exact: true }).first().click();
+  await page.getByRole('button', { name: 'Go to Quince Yard' }).click();
+  await expect(page.getByRole('banner')).toContainText('Quince Yard');
+  await page.close();
+});

@@ -26,7 +26,18 @@ describe('who did what', () => {
       })) // prettier-ignore
       .filter(({ did }) => did === undefined);
     const paths = [...new Set(nameless.map(({ path }) => path))].sort();
-    expect(paths).toEqual(['/api/scale', '/api/scale/readings', '/api/session', '/api/session/demo', '/api/workshops']);
+    const waysIn = [
+      '',
+      '/demo',
+      '/join',
+      '/passkey',
+      '/passkey/offer',
+      '/passkey/options',
+      '/recover',
+      '/workshop',
+      '/workshops',
+    ].map((way) => `/api/session${way}`);
+    expect(paths).toEqual(['/api/scale', '/api/scale/readings', ...waysIn, '/api/workshops']);
     expect(deedOf('GET', '/api/pours/:id/run')).toBeUndefined();
   });
 

@@ -222,6 +222,7 @@ const held: Answers = {
   invitations: [],
   'session/workshops': [{ id: session.workshop.id, name: session.workshop.name, role: 'owner', current: true }],
   'account/recovery': { left: 0 },
+  'account/passkeys': [],
   tubs: [],
   'findings-aside': [],
   door: { demo: true },

@@ -5,7 +5,9 @@ import { useNavigate } from 'react-router';
 import type { Registration, SignIn } from '@dewpot/contract';
 import { ProblemFailure } from '../api/client';
 import { useDoor, useEnterDemo, useRegister, useSignIn } from '../api/session';
+import { useEnterByPasskey } from '../api/passkeys';
 import { Button } from '../ui/button';
+import { passkeyPlace } from '../ui/passkey-place';
 import { Piece } from '../ui/piece';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
@@ -96,9 +98,14 @@ function Ways({ demo, code }: { readonly demo: boolean; readonly code: boolean }
   );
 }
 
+/** The browser's own question may be left without an answer: its error says nothing to a reader. */
+const passkeyFailure = (error: Error | null, say: Speaker) =>
+  error instanceof ProblemFailure || !error ? error : new Error(say('shell.passkeyNone'));
+
 function Enter() {
   const say = useSay();
   const signIn = useSignIn();
+  const byPasskey = useEnterByPasskey();
   const { register, handleSubmit } = useForm<SignIn>();
   return (
     <form className="space-y-3" onSubmit={(event) => void handleSubmit((given) => signIn.mutate(given))(event)}>
@@ -110,10 +117,15 @@ function Enter() {
         required
         {...register('passphrase')}
       />
-      <Failure error={signIn.error} />
+      <Failure error={signIn.error ?? passkeyFailure(byPasskey.error, say)} />
       <Button type="submit" look="strong" className="w-full" disabled={signIn.isPending}>
         {say('shell.signIn')}
       </Button>
+      {passkeyPlace() === 'here' && (
+        <Button className="w-full" disabled={byPasskey.isPending} onClick={() => byPasskey.mutate()}>
+          {say('shell.passkeyIn')}
+        </Button>
+      )}
     </form>
   );
 }

@@ -9,6 +9,7 @@ import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { toast } from '../ui/toast';
 import { browserName } from './browser-name';
+import { Passkeys } from './passkeys';
 import { RecoveryCodes } from './recovery-codes';
 import { TokenForm } from './token-form';
 import { LanguageChoice } from '../ui/language-choice';
@@ -36,6 +37,7 @@ export function OwnAccount() {
       </div>
       <div className="space-y-2">
         <Passphrase />
+        <Passkeys />
         <RecoveryCodes />
         <TokenForm />
       </div>
