@@ -24,7 +24,7 @@ class PasskeyAnswer {
 export class NewPasskey extends PasskeyAnswer {
   /** What its owner calls it. */
   @Text(1, 60) label: string;
-  @Text(1, 20000) @Matches(BASE64URL) attestation: string;
+  @Text(1, 12000) @Matches(BASE64URL) attestation: string;
   /** How the authenticator is reached. */
   @IsOptional() @Texts(1, 20, { most: 10 }) transports?: string[];
 }

@@ -1,6 +1,6 @@
 import { stream } from '@dewpot/core/math';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { MouldsService, PoursService, People, WorkshopContext, CastsService, MaterialsService } from '@dewpot/server';
+import { MouldsService, PoursService, Accounts, WorkshopContext, CastsService, MaterialsService } from '@dewpot/server';
 import { MOST_ON_PAGE, type CastRow } from '@dewpot/contract';
 import { startServer, type Harness } from '../../server/test/harness.js';
 import { season } from './season.js';
@@ -15,7 +15,7 @@ beforeAll(async () => {
 afterAll(() => harness.close());
 
 async function inDemo<T>(work: () => Promise<T>): Promise<T> {
-  const door = await harness.app.get(People).ofDemo();
+  const door = await harness.app.get(Accounts).ofDemo();
   return harness.app.get(WorkshopContext).inWorkshop(door!.workshop_id, work);
 }
 

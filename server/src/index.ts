@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 
 export { firstSettings, WorkshopsService } from './accounts/workshops.service.js';
+export { Accounts } from './accounts/accounts.service.js';
 export { People } from './accounts/people.service.js';
 export { createServer } from './bootstrap.js';
 export { sourcesOf } from './calculation/crossing.js';

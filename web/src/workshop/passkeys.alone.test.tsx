@@ -12,7 +12,7 @@ vi.mock('@simplewebauthn/browser', () => ({ startRegistration: vi.fn(), startAut
 const making = vi.mocked(startRegistration);
 const asking = vi.mocked(startAuthentication);
 
-beforeEach(() => vi.stubGlobal('PublicKeyCredential', class {}));
+beforeEach(() => vi.stubGlobal('PublicKeyCredential', () => undefined));
 afterEach(() => {
   vi.unstubAllGlobals();
   vi.resetAllMocks();
