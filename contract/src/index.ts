@@ -37,6 +37,7 @@ export * from './queries.js';
 export * from './search.js';
 export * from './calculate.js';
 export * from './solids.js';
+export * from './mail.js';
 export * from './materials.js';
 export * from './tint-files.js';
 export * from './tint-questions.js';

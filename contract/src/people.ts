@@ -1,6 +1,7 @@
 import { languages, type Language } from '@dewpot/core/units';
 import { IsEmail, IsIn, IsOptional, MaxLength } from 'class-validator';
 import { Text, Whole } from './limits.js';
+import type { MailState } from './mail.js';
 
 /**
  * What people may do in a workshop, from the least to the most: a guest looks, a helper also does the tasks of Today and the bench, a caster
@@ -29,6 +30,8 @@ export class InvitationInput {
   @IsIn(roles) role: Role;
   /** Days until it is over. */
   @Whole(1, 30) days: number;
+  /** Where its link is mailed to. */
+  @IsOptional() @IsEmail() @MaxLength(254) email?: string;
 }
 
 /** An invitation that nobody has taken up. Times ms. */
@@ -44,6 +47,8 @@ export interface InvitationView {
 /** A new invitation with its token, which is told this once. */
 export interface NewInvitation extends InvitationView {
   readonly token: string;
+  /** How far its mail is; none was asked for where it is left out. */
+  readonly mail?: MailState;
 }
 
 /** The token of an invitation. */

@@ -21,6 +21,7 @@ import { WorkshopTransaction } from './http/workshop-transaction.js';
 import { rate } from './http/rate.js';
 import { InfrastructureModule } from './infrastructure.module.js';
 import { LessonsModule } from './lessons/index.js';
+import { MailModule } from './mail/index.js';
 import { MaterialsModule } from './materials/index.js';
 import { MixesModule } from './mixes/index.js';
 import { MoneyModule } from './money/index.js';
@@ -45,6 +46,7 @@ export const stageModules = [
   FindingsModule,
   HealthModule,
   LessonsModule,
+  MailModule,
   MaterialsModule,
   MixesModule,
   MoneyModule,

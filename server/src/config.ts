@@ -33,6 +33,8 @@ export interface ServerConfig {
   readonly calculationTime?: number;
   /** What a hash of a passphrase costs, memory in KiB; as its library has it where it is left out, and far less in tests alone. */
   readonly hashing?: { readonly memoryCost: number; readonly timeCost: number; readonly parallelism: number };
+  /** The mail server by its address, and who mails come from; where none is named they are kept for the owners to read. */
+  readonly mail?: { readonly server: string; readonly from: string };
   /** Folder of the built web application; none in development and in tests of the API. */
   readonly web?: string;
 }
@@ -48,10 +50,20 @@ function ratesFrom({ DEWPOT_REQUEST_LIMIT: all, DEWPOT_SIGN_IN_LIMIT: signIn }: 
   };
 }
 
+/** The mail server. @throws Error where it is not said who mails come from */
+function mailFrom({ DEWPOT_SMTP: server, DEWPOT_MAIL_FROM: from }: NodeJS.ProcessEnv): ServerConfig['mail'] {
+  if (!server) return undefined;
+  if (!/^smtps?:\/\//.test(server))
+    throw new Error('DEWPOT_SMTP is no address of a mail server: write smtp://… or smtps://….');
+  if (!from) throw new Error('DEWPOT_MAIL_FROM is not set: say the address that mails come from.');
+  return { server, from };
+}
+
 /** Reads the configuration from the environment. @throws Error where the database's address is missing. */
 export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
   const ownerUrl = env.DATABASE_URL;
   if (!ownerUrl) throw new Error('DATABASE_URL is not set: start with “npm start”, or name a PostgreSQL database.');
+  const mail = mailFrom(env);
   const host = env.DEWPOT_HOST ?? '127.0.0.1';
   return {
     ownerUrl,
@@ -62,6 +74,7 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
     rates: ratesFrom(env),
     hostNames: (env.DEWPOT_HOST_NAMES ?? '').split(',').filter(Boolean),
     ...(env.DEWPOT_REGISTRATION_CODE && { registrationCode: env.DEWPOT_REGISTRATION_CODE }),
+    ...(mail && { mail }),
     ...(env.DEWPOT_WEB && { web: env.DEWPOT_WEB }),
   };
 }

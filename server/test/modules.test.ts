@@ -27,6 +27,7 @@ const offered = {
   FindingsModule: ['TrialDealsService'],
   HealthModule: [],
   LessonsModule: ['ForgottenLessons'],
+  MailModule: ['OutboxService'],
   MaterialsModule: ['LotsService', 'MaterialsService'],
   MixesModule: ['MixesService'],
   MoneyModule: [],

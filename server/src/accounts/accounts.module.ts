@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { MailModule } from '../mail/index.js';
 import { SealingModule } from '../sealing/index.js';
 import { AccountsController } from './accounts.controller.js';
 import { DoorService } from './door.service.js';
@@ -18,7 +19,7 @@ import { WorkshopsService } from './workshops.service.js';
 
 /** People, their workshops, sessions and tokens. */
 @Module({
-  imports: [SealingModule],
+  imports: [MailModule, SealingModule],
   controllers: [
     AccountsController,
     InvitationsController,

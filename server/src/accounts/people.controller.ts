@@ -1,7 +1,11 @@
-import { Body, Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Post, Put, Req } from '@nestjs/common';
 import { RoleInput, type NewInvitation, type PersonView } from '@dewpot/contract';
+import { WorkshopContext } from '../db/workshop-context.js';
 import { Key } from '../http/key-param.js';
-import { CurrentUser, ForRole, InPerson } from '../http/request.js';
+import { CurrentUser, ForRole, InPerson, type AppRequest } from '../http/request.js';
+import { speakerOf } from '../http/speaker.js';
+import { OutboxService } from '../mail/index.js';
+import { invitationMail } from './invitation-mails.js';
 import { InvitationsService } from './invitations.service.js';
 import { People } from './people.service.js';
 
@@ -11,6 +15,8 @@ export class PeopleController {
   constructor(
     private readonly people: People,
     private readonly invitations: InvitationsService,
+    private readonly outbox: OutboxService,
+    private readonly rows: WorkshopContext,
   ) {}
 
   @Get()
@@ -31,9 +37,13 @@ export class PeopleController {
   @InPerson()
   @Post(':id/renewal')
   @HttpCode(201)
-  letRenew(@Key() id: string, @CurrentUser() { personId }: CurrentUser): Promise<NewInvitation> {
-    return this.invitations.letRenew(personId, id);
-  }
+  async letRenew(@Key() id: string, @CurrentUser() { personId }: CurrentUser, @Req() request: AppRequest): Promise<NewInvitation> {
+    const made = await this.invitations.letRenew(personId, id);
+    const { name: person, email: to } = await this.people.one(id);
+    const { name: workshop } = (await this.rows.workshop()).settings;
+    const mail = invitationMail(made, { workshop, person }, speakerOf(request), request);
+    return { ...made, mail: await this.outbox.post({ to, ...mail }) };
+  } // prettier-ignore
 
   /** Removes a person. */
   @ForRole('owner')

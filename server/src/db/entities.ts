@@ -23,6 +23,7 @@ import { CostingEntity } from '../money/money.entities.js';
 import { CalendarKeyEntity, CalendarPlanEntity, CasterWeekEntity, OrderEntity } from '../calendar/calendar.entities.js';
 
 import { AuditEntryEntity } from '../audit/audit.entities.js';
+import { MailEntity } from '../mail/mail.entities.js';
 
 /** Every table. */
 export const entities = [
@@ -30,6 +31,7 @@ export const entities = [
   PersonEntity,
   InvitationEntity,
   AuditEntryEntity,
+  MailEntity,
   SessionEntity,
   MouldEntity,
   MouldCopyEntity,

@@ -26,6 +26,7 @@ import { Audit1797500000000 } from './25-audit.js';
 import { Tokens1797600000000 } from './26-tokens.js';
 import { Accounts1797700000000 } from './27-accounts.js';
 import { Passkeys1797800000000 } from './28-passkeys.js';
+import { Mails1797900000000 } from './29-mails.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -57,4 +58,5 @@ export const migrations = [
   Tokens1797600000000,
   Accounts1797700000000,
   Passkeys1797800000000,
+  Mails1797900000000,
 ] as const;

@@ -1,0 +1,2 @@
+export * from './mail.module.js';
+export * from './outbox.service.js';
