@@ -220,6 +220,7 @@ const held: Answers = {
   overrides: { seen: [], open: { ease: 1, records: 0 }, film: { ease: 1, records: 0 } },
   people: [{ id: 'p', name: 'Ada', email: 'ada@example.org', role: 'owner' }],
   invitations: [],
+  mails: asPage([]),
   'session/workshops': [{ id: session.workshop.id, name: session.workshop.name, role: 'owner', current: true }],
   'account/recovery': { left: 0 },
   'account/passkeys': [],

@@ -48,10 +48,10 @@ export const useChangeRole = () =>
   );
 export const useRemovePerson = () => useChange((id: string) => ask<void>('DELETE', `people/${id}`), 'people');
 export const useInvite = () =>
-  useChange((given: InvitationInput) => ask<NewInvitation>('POST', 'invitations', given), 'invitations');
+  useChange((given: InvitationInput) => ask<NewInvitation>('POST', 'invitations', given), 'invitations', 'mails');
 /** Makes a link with which a person chooses a new passphrase. */
 export const useLetRenew = () =>
-  useChange((id: string) => ask<NewInvitation>('POST', `people/${id}/renewal`), 'invitations');
+  useChange((id: string) => ask<NewInvitation>('POST', `people/${id}/renewal`), 'invitations', 'mails');
 export const useTakeBack = () => useChange((id: string) => ask<void>('DELETE', `invitations/${id}`), 'invitations');
 
 /** Takes up an invitation, and comes in. */

@@ -92,7 +92,13 @@ function PersonRow({ id, name, email, role, owns }: PersonView & { owns: boolean
           />
         )}
       </div>
-      {renew.data && <InvitationLink token={renew.data.token} label={say('workshop.renewalLink', { name })} />}
+      {renew.data && (
+        <InvitationLink
+          token={renew.data.token}
+          label={say('workshop.renewalLink', { name })}
+          mailed={{ to: email, state: renew.data.mail }}
+        />
+      )}
       <Failure error={change.error ?? remove.error ?? leave.error ?? renew.error} />
     </li>
   );

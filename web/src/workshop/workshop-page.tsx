@@ -16,6 +16,7 @@ import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { CureSettings } from './curing-settings';
 import { DryingSettings } from './drying-settings';
+import { Outbox } from './outbox';
 import { OwnAccount } from './own-account';
 import { OwnWorkshops } from './own-workshops';
 import { PeopleSlab } from './people';
@@ -52,6 +53,7 @@ export function WorkshopPage() {
             </Link>
           </section>
           <PeopleSlab />
+          {useSession().person.role === 'owner' && <Outbox />}
           <Cautions />
         </div>
       </div>
