@@ -9,6 +9,7 @@ import { defaultData, runsOn, starterFile } from './lib/data-folder.mjs';
 import { ensureNode, ensurePackages } from './lib/packages.mjs';
 import { ensurePostgres, startCluster } from './lib/postgres.mjs';
 import { run, say, Stop } from './lib/say.mjs';
+import { backUpBeside, backUpNightly } from './lib/nightly-backups.mjs';
 import { keepRunning } from './lib/keep-running.mjs';
 import { environment, fillDatabase } from './lib/server.mjs';
 
@@ -17,6 +18,9 @@ const HELP = `npm start -- [--port 8137] [--host 127.0.0.1] [--data DIR] [--empt
   --language LANGUAGE   what the demo workshop calls its things in, en or es; else the language of this machine
   --host-name NAME      answer to this name too, beside the loopback ones
   --open-registration   let anybody register who can reach it, without a code
+  --backup-to DIR       back up into this folder each night: better on another disk
+  --backup-keep 14      so many of those backups are kept
+  --backup-at 03:00     from this hour on
   DATABASE_URL=postgres://…   use a PostgreSQL elsewhere in place of the private one`;
 
 function options() {
@@ -30,6 +34,9 @@ function options() {
         language: { type: 'string', default: machineLanguage() },
         'host-name': { type: 'string', multiple: true, default: [] },
         'open-registration': { type: 'boolean', default: false },
+        'backup-to': { type: 'string' },
+        'backup-keep': { type: 'string', default: '14' },
+        'backup-at': { type: 'string', default: '03:00' },
         help: { type: 'boolean', default: false },
       },
     });
@@ -40,11 +47,22 @@ function options() {
     const hostNames = /** @type {string[]} */ (values['host-name']);
     const openRegistration = values['open-registration'];
     const { host, empty, help, language } = values;
-    return { port, host, data, empty, help, language, hostNames, openRegistration };
+    return { port, host, data, empty, help, language, hostNames, openRegistration, nights: nightsOf(values) };
   } catch (error) {
     if (error instanceof Stop) throw error;
     throw new Stop(`${/** @type {Error} */ (error).message}\n${HELP}`);
   }
+}
+
+/** When and where backups are made, where that is asked. @param {{ 'backup-to'?: string, 'backup-keep': string, 'backup-at': string }} values */
+function nightsOf({ 'backup-to': folder, 'backup-keep': kept, 'backup-at': at }) {
+  if (folder === undefined) return undefined;
+  const keep = Number(kept);
+  if (!Number.isInteger(keep) || keep < 1 || keep > 1000)
+    throw new Stop(`“${kept}” is no number of backups. Use one from 1 to 1000, such as --backup-keep 14.`);
+  if (!/^([01]\d|2[0-3]):[0-5]\d$/.test(at))
+    throw new Stop(`“${at}” is no time of day. Write it like --backup-at 03:00.`);
+  return { folder: resolve(folder), keep, at };
 }
 
 /** The language of whoever starts it, as the machine is set: en, es, … */
@@ -105,7 +123,7 @@ async function database(data) {
 
 async function main() {
   ensureNode();
-  const { port, host, data, empty, help, language, hostNames, openRegistration } = options();
+  const { port, host, data, empty, help, language, hostNames, openRegistration, nights } = options();
   if (help) return say(HELP);
   await claimPort(port, host);
   ensurePackages();
@@ -120,10 +138,13 @@ async function main() {
   const code = reachable && !openRegistration ? newCode() : undefined;
   const env = environment({ database: url, host, port, hostNames, ...(code && { code }) });
   const keeper = keepRunning(env, cluster);
+  const tell = (/** @type {string} */ text) => void process.stderr.write(`${text}\n`);
+  const nightly = nights && backUpNightly(nights, (file) => backUpBeside(file, data), tell);
   let stopping = false;
   const stop = async (/** @type {number} */ exit) => {
     if (stopping) return;
     stopping = true;
+    nightly?.stop();
     await keeper.stop();
     await cluster?.stop();
     release();
@@ -136,6 +157,7 @@ async function main() {
     say(`\nDew Pot is ready: http://${host}:${port}\nStop it with Ctrl-C.`);
     if (reachable && hostNames.length === 0)
       say('It answers to loopback names only. Give the name that others reach it by with --host-name NAME.');
+    if (nights) say(`Each night from ${nights.at} on it is backed up to ${nights.folder}.`);
     if (code) say(`Whoever registers needs this code: ${code}`);
   } catch (error) {
     process.stderr.write(`${/** @type {Error} */ (error).message}\n`);

@@ -1,4 +1,4 @@
-import { chmodSync, cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { spawnSync } from 'node:child_process';
@@ -16,6 +16,12 @@ interface Cluster {
 interface Scripts {
   readonly startCluster: (options: { directory: string; throwaway: boolean }) => Promise<Cluster>;
   readonly backUp: (url: string, file: string, options?: { overwrite?: boolean }) => Promise<{ bytes: number }>;
+  readonly backUpNightly: (
+    nights: { folder: string; keep: number; at: string },
+    backUp: (file: string) => Promise<void>,
+    tell: (text: string) => void,
+    now: () => Date,
+  ) => { look: () => Promise<void>; stop: () => void };
   readonly restore: (url: string, file: string, options?: { overwrite?: boolean }) => Promise<object>;
 }
 
@@ -29,7 +35,11 @@ beforeAll(async () => {
   // The scripts of the start are plain JavaScript.
   const script = async (name: string) =>
     (await import(new URL(`../../scripts/lib/${name}.mjs`, import.meta.url).href)) as Partial<Scripts>;
-  scripts = { ...(await script('postgres')), ...(await script('backups')) } as Scripts;
+  scripts = {
+    ...(await script('postgres')),
+    ...(await script('backups')),
+    ...(await script('nightly-backups')),
+  } as Scripts;
   parent = mkdtempSync(join(tmpdir(), 'dewpot-backup-test-'));
   chmodSync(parent, 0o755);
   other = await scripts.startCluster({ directory: join(parent, 'other'), throwaway: true });
@@ -125,6 +135,56 @@ describe('a backup', () => {
     expect(await everything(second)).toEqual(before);
   }); // prettier-ignore
 });
+
+describe('backups of each night', () => {
+  const nights = (folder: string, now: () => Date, backUp = (file: string) => scripts.backUp(second, file).then(() => undefined)) => {
+    const told: string[] = [];
+    const { look, stop } = scripts.backUpNightly({ folder, keep: 2, at: '03:00' }, backUp, (text) => told.push(text), now);
+    stop();
+    return { look, told, files: () => readdirSync(folder).sort() };
+  };
+  const night = (day: number, hour: number, minute = 0) => new Date(2026, 11, day, hour, minute);
+
+  it('are made once a day from their hour on, proven, and the oldest goes; what else lies there stays', async () => {
+    let now = night(1, 2, 59);
+    const folder = join(parent, 'nights');
+    mkdirSync(folder);
+    writeFileSync(join(folder, 'letter.txt'), 'mine');
+    const { look, told, files } = nights(folder, () => now);
+    await look();
+    expect(files()).toEqual(['letter.txt']);
+    for (const day of [1, 2, 3]) {
+      now = night(day, 3);
+      await Promise.all([look(), look()]);
+      await look();
+    }
+    expect(files()).toEqual(['dew-pot-2026-12-02.backup', 'dew-pot-2026-12-03.backup', 'letter.txt']);
+    expect(told).toEqual([]);
+    await scripts.restore(second, join(folder, 'dew-pot-2026-12-03.backup'), { overwrite: true });
+  });
+
+  it('that fail or come out damaged are said, tried in an hour, and cost no older one', async () => {
+    let now = night(4, 3);
+    const folder = join(parent, 'bad-nights');
+    mkdirSync(folder);
+    const kept = ['dew-pot-2026-12-01.backup', 'dew-pot-2026-12-02.backup'];
+    for (const name of kept) writeFileSync(join(folder, name), 'older');
+    let tries = 0;
+    const { look, told, files } = nights(folder, () => now, async (file) => {
+      tries += 1;
+      if (tries === 1) throw new Error('No room is left.');
+      writeFileSync(file, 'half of a backup');
+    });
+    await look();
+    await look();
+    expect(tries).toBe(1);
+    now = night(4, 4);
+    await look();
+    expect(tries).toBe(2);
+    expect(told).toEqual([expect.stringContaining('No room is left.'), expect.stringContaining('no backup of Dew Pot')]);
+    expect(files()).toEqual(kept);
+  });
+}); // prettier-ignore
 
 it('a copy of a stopped data folder starts, and holds what the first one held', async () => {
   const before = await everything(second);

@@ -152,7 +152,6 @@ it('every unique key of a table begins with its workshop, but for those by which
   expect(elsewhere.map(({ table, columns }) => `${table} ${columns}`)).toEqual([
     'calendar_keys token_hash',
     'invitations token_hash',
-    'people email',
     'sessions token_hash',
   ]);
   expect(found.length).toBeGreaterThan(25);

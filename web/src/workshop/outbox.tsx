@@ -30,7 +30,7 @@ function MailRow({ to, subject, state, madeAt, text, error }: MailView) {
   const say = useSay();
   const head = (
     <>
-      <span className="block font-semibold">{subject}</span>
+      <span className="font-semibold">{subject}</span>
       <span className="quiet block text-sm break-words">
         {to}, {say(exactTime(madeAt))}. {say('workshop.mailState', { state })}
       </span>
