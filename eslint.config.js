@@ -56,7 +56,7 @@ const wings = {
 const stages = {
   server: {
     shared: ['calculation', 'config', 'db', 'http', 'jobs', 'pictures', 'threads'],
-    accounts: ['ambient', 'materials', 'sealing'],
+    accounts: ['ambient', 'mail', 'materials', 'sealing'],
     audit: [],
     calendar: ['ambient', 'casts', 'curing', 'sealing'],
     findings: ['ambient', 'casts', 'curing', 'lessons', 'materials', 'sealing'],

@@ -4,6 +4,7 @@ import { SealingModule } from '../sealing/index.js';
 import { AccountsController } from './accounts.controller.js';
 import { DoorService } from './door.service.js';
 import { InvitationsController } from './invitations.controller.js';
+import { InvitationMailsService } from './invitation-mails.service.js';
 import { InvitationsService } from './invitations.service.js';
 import { OwnAccountController } from './own-account.controller.js';
 import { OwnWorkshopsController } from './own-workshops.controller.js';
@@ -30,6 +31,7 @@ import { WorkshopsService } from './workshops.service.js';
   ],
   providers: [
     DoorService,
+    InvitationMailsService,
     InvitationsService,
     OwnWorkshopsService,
     PasskeysService,

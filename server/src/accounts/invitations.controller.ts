@@ -10,15 +10,12 @@ import {
   type NewInvitation,
 } from '@dewpot/contract';
 import type { Request } from 'express';
-import { WorkshopContext } from '../db/workshop-context.js';
 import { Key } from '../http/key-param.js';
 import { rate } from '../http/rate.js';
 import { CurrentUser, ForRole, InPerson, Public, type AppRequest } from '../http/request.js';
-import { speakerOf } from '../http/speaker.js';
-import { OutboxService } from '../mail/index.js';
 import { plainAddress } from './accounts.service.js';
 import { DoorService } from './door.service.js';
-import { invitationMail } from './invitation-mails.js';
+import { InvitationMailsService } from './invitation-mails.service.js';
 import { InvitationsService } from './invitations.service.js';
 import { SignInTries } from './sign-in-tries.js';
 
@@ -31,8 +28,7 @@ export class InvitationsController {
     private readonly invitations: InvitationsService,
     private readonly door: DoorService,
     private readonly tries: SignInTries,
-    private readonly outbox: OutboxService,
-    private readonly rows: WorkshopContext,
+    private readonly mails: InvitationMailsService,
   ) {}
 
   @Get()
@@ -49,10 +45,7 @@ export class InvitationsController {
     @Req() request: AppRequest,
   ): Promise<NewInvitation> {
     const made = await this.invitations.invite(personId, given);
-    if (email === undefined) return made;
-    const { name: workshop } = (await this.rows.workshop()).settings;
-    const mail = invitationMail(made, { workshop }, speakerOf(request), request);
-    return { ...made, mail: await this.outbox.post({ to: email, ...mail }) };
+    return email === undefined ? made : this.mails.post(made, { to: email }, request);
   }
 
   @Delete(':id')

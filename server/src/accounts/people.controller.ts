@@ -1,11 +1,8 @@
 import { Body, Controller, Delete, Get, HttpCode, Post, Put, Req } from '@nestjs/common';
 import { RoleInput, type NewInvitation, type PersonView } from '@dewpot/contract';
-import { WorkshopContext } from '../db/workshop-context.js';
 import { Key } from '../http/key-param.js';
 import { CurrentUser, ForRole, InPerson, type AppRequest } from '../http/request.js';
-import { speakerOf } from '../http/speaker.js';
-import { OutboxService } from '../mail/index.js';
-import { invitationMail } from './invitation-mails.js';
+import { InvitationMailsService } from './invitation-mails.service.js';
 import { InvitationsService } from './invitations.service.js';
 import { People } from './people.service.js';
 
@@ -15,8 +12,7 @@ export class PeopleController {
   constructor(
     private readonly people: People,
     private readonly invitations: InvitationsService,
-    private readonly outbox: OutboxService,
-    private readonly rows: WorkshopContext,
+    private readonly mails: InvitationMailsService,
   ) {}
 
   @Get()
@@ -40,9 +36,7 @@ export class PeopleController {
   async letRenew(@Key() id: string, @CurrentUser() { personId }: CurrentUser, @Req() request: AppRequest): Promise<NewInvitation> {
     const made = await this.invitations.letRenew(personId, id);
     const { name: person, email: to } = await this.people.one(id);
-    const { name: workshop } = (await this.rows.workshop()).settings;
-    const mail = invitationMail(made, { workshop, person }, speakerOf(request), request);
-    return { ...made, mail: await this.outbox.post({ to, ...mail }) };
+    return this.mails.post(made, { to, person }, request);
   } // prettier-ignore
 
   /** Removes a person. */
