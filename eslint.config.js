@@ -223,6 +223,26 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    // What the first screen needs: the classes that check requests are fetched with the forms that use them.
+    files: ['web/src/{api,shell,shelf,ui}/**/*.{ts,tsx}', 'web/src/sign-in/sign-in-page.tsx'],
+    ignores: ['**/*.test.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: '@dewpot/contract',
+              allowTypeImports: true,
+              message:
+                'Take types alone from here, or a sub-path such as @dewpot/contract/roles: the first load does without the rest.',
+            },
+          ],
+        },
+      ],
+    },
+  },
   ...Object.entries(packages).flatMap(importRules),
   ...coreRules(),
   { files: ['web/src/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: hooks.configs.recommended.rules },

@@ -21,7 +21,7 @@ import {
 } from 'class-validator';
 import { kindsOf, PartOfKind, type AnyOf } from './kinds.js';
 import { Amount, ListOf, Part, Text, Texts, Version, Whole } from './limits.js';
-import { roles, type Role } from './people.js';
+import { roles, type Role } from './roles.js';
 
 export class SignIn {
   @IsEmail() @MaxLength(254) email: string;

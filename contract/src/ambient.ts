@@ -14,6 +14,7 @@ import {
 import type { Room } from '@dewpot/core/calendar';
 import { IsIn, IsOptional, ValidateIf } from 'class-validator';
 import { LATEST, Amount, ListOf, Millimetres, Part, Share, Text, Version } from './limits.js';
+import { MOST_READINGS } from './page.js';
 
 /**
  * Where a place’s air comes from: nobody has said, one typed figure, a table of twelve months, a logger, readings out of files, or
@@ -74,8 +75,6 @@ export class AmbientReadingInput implements AmbientReading {
   @IsOptional() @Amount(-10_000, 10_000) humidity?: number;
   @IsOptional() @Amount(-10_000, 10_000) wind?: number;
 }
-
-export const MOST_READINGS = 5000;
 
 export class ReadingsInput {
   @ListOf(() => AmbientReadingInput, { least: 1, most: MOST_READINGS })

@@ -2,8 +2,8 @@ import { binderClasses, type BinderClass } from '@dewpot/core/binders';
 import { sealers, type SealerKind } from '@dewpot/core/materials';
 import { IsIn, IsOptional, IsTimeZone } from 'class-validator';
 import { Amount, Celsius, Grams, Hours, ListOf, Millilitres, Part, Share, Text, Time, Whole } from './limits.js';
-import { MOST_READINGS } from './ambient.js';
 import { OtherDayInput, WeekdayHoursInput } from './calendar.js';
+import { MOST_READINGS } from './page.js';
 
 /** When somebody is at hand, and when is poured. */
 export class WeekAsked {

@@ -19,8 +19,9 @@ import { castTasks, type CastTask } from '@dewpot/core/casts';
 import { IsBoolean, IsIn, IsOptional, IsTimeZone, ValidateIf } from 'class-validator';
 import { LATEST, Amount, Amounts, Celsius, Hours, ListOf, Part, Share, Text, Whole } from './limits.js';
 import { WakingInput } from './accounts.js';
-import { AmbientReadingInput, MOST_READINGS } from './ambient.js';
+import { AmbientReadingInput } from './ambient.js';
 import { MouldShapeInput } from './solids.js';
+import { MOST_READINGS } from './page.js';
 
 const MOST_EVENTS = 2000;
 

@@ -30,6 +30,7 @@ export * from './money-questions.js';
 export * from './moulds.js';
 export * from './pour-questions.js';
 export * from './pours.js';
+export * from './roles.js';
 export * from './run.js';
 export * from './scale.js';
 export * from './problem.js';

@@ -1,6 +1,9 @@
 /** The most rows that one page of a list has. */
 export const MOST_ON_PAGE = 200;
 
+/** The most readings that one request brings. */
+export const MOST_READINGS = 5000;
+
 /** One page of a list. */
 export interface Page<Row> {
   readonly rows: readonly Row[];

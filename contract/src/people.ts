@@ -2,16 +2,7 @@ import { languages, type Language } from '@dewpot/core/units';
 import { IsEmail, IsIn, IsOptional, MaxLength } from 'class-validator';
 import { Text, Whole } from './limits.js';
 import type { MailState } from './mail.js';
-
-/**
- * What people may do in a workshop, from the least to the most: a guest looks, a helper also does the tasks of Today and the bench, a caster
- * also plans, keeps recipes and changes the record, an owner also lets people in and removes them.
- */
-export const roles = ['guest', 'helper', 'caster', 'owner'] as const;
-export type Role = (typeof roles)[number];
-
-/** Whether a role may do what is for another one. */
-export const mayActAs = (role: Role, least: Role): boolean => roles.indexOf(role) >= roles.indexOf(least);
+import { roles, type Role } from './roles.js';
 
 export interface PersonView {
   readonly id: string;

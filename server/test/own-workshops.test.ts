@@ -51,6 +51,17 @@ describe('one account', () => {
     expect((await agent.get('/api/store').expect(200)).body.materials.length).toBeGreaterThan(10);
   });
 
+  it('begins no more than fifty', async () => {
+    const agent = await newWorkshop(harness, 'Shed');
+    for (let i = 1; i < 50; i++)
+      await agent
+        .post('/api/session/workshops')
+        .send({ workshop: `Shed ${i}` })
+        .expect(204);
+    const { body } = await agent.post('/api/session/workshops').send({ workshop: 'One more' }).expect(409);
+    expect(body.detail).toContain('Leave one first');
+  });
+
   it('signs in where it was at work last', async () => {
     const { email, shed } = await inTwo();
     expect((await here(await signedIn(harness, email))).name).toBe('Club');

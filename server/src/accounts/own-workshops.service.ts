@@ -1,3 +1,4 @@
+import { msg } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import type { OwnWorkshopView } from '@dewpot/contract';
 import type { Speaker } from '@dewpot/locales';
@@ -11,6 +12,9 @@ import { InvitationsService } from './invitations.service.js';
 import { People } from './people.service.js';
 import { Sessions } from './sessions.js';
 import { WorkshopsService } from './workshops.service.js';
+
+/** Workshops that one account is in, where it begins another. */
+const MOST_WORKSHOPS = 50;
 
 /** Who somebody is, whichever workshop they are in. */
 interface Self {
@@ -57,9 +61,13 @@ export class OwnWorkshopsService {
     await this.enter(visitor, self, there, request);
   }
 
-  /** Founds another workshop, and goes there. */
+  /** Founds another workshop, and goes there. @throws ProblemError 409 where there are too many */
   async found(visitor: CurrentUser, name: string, say: Speaker, request: Request): Promise<void> {
     const self = await this.self(visitor);
+    if ((await this.accounts.workshopsOf(self.account_id)).length >= MOST_WORKSHOPS)
+      throw new ProblemError(409, msg('server.notAllowed'), {
+        detail: msg('server.manyWorkshops', { most: MOST_WORKSHOPS }),
+      });
     const there = await this.workshops.foundFor(name, say, () =>
       this.people.joinAs(self.account_id, { ...self, language: say.reader.language }, 'owner'),
     );

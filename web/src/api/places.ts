@@ -1,12 +1,7 @@
 import { useEffect } from 'react';
 import { queryOptions, useMutation, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import {
-  MOST_READINGS,
-  type PlaceAmbient,
-  type PlaceInput,
-  type PlaceView,
-  type ReadingsTaken,
-} from '@dewpot/contract';
+import type { PlaceAmbient, PlaceInput, PlaceView, ReadingsTaken } from '@dewpot/contract';
+import { MOST_READINGS } from '@dewpot/contract/page';
 import type { AmbientReading } from '@dewpot/core/ambient';
 import { ask } from './client';
 import { refresh } from './refresh';

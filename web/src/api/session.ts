@@ -30,6 +30,12 @@ export function useSession(): SessionView {
   return useSuspenseQuery(sessionQuery).data;
 }
 
+/** The settings of the workshop, with the version that they were read at. */
+export function useSettings(): WorkshopSettings {
+  const { id: _, demo: __, ...settings } = useSession().workshop;
+  return settings;
+}
+
 export function useAmbient() {
   return useQuery(ambientQuery);
 }

@@ -3,7 +3,7 @@ import { InputError } from '@dewpot/core/units';
 import { costOfPiece, USUAL_LIFE, type Costing } from '@dewpot/core/money';
 import type { PieceMoneyView, PricingInput } from '@dewpot/contract';
 import { useSaveCosting } from '../api/money';
-import { useSaveSettings, useSession } from '../api/session';
+import { useSaveSettings, useSettings } from '../api/session';
 import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';
 import { Failure } from '../ui/states';
@@ -31,10 +31,9 @@ function costFrom(facts: PieceMoneyView['facts'], costing: Costing, rate: number
 /** What is told of a mould's pieces beside the record, and what comes of it at once. */
 export function PieceCosting({ mouldId, known: { facts, costing } }: { mouldId: string; known: PieceMoneyView }) {
   const say = useSay();
-  const { workshop } = useSession();
-  const { id: _, demo: __, ...settings } = workshop;
+  const settings = useSettings();
   const [draft, setDraft] = useState<Costing>(() => ({ ...costing }));
-  const [pricing, setPricing] = useState<PricingInput>(workshop.pricing ?? nothing);
+  const [pricing, setPricing] = useState<PricingInput>(settings.pricing ?? nothing);
   const [save, saveSettings] = [useSaveCosting(), useSaveSettings()];
   const usual: Costing = { lasts: USUAL_LIFE, minutes: facts.minutes ?? 0 };
   const cost = costFrom(facts, draft, pricing.rate);

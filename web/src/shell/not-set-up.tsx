@@ -1,4 +1,4 @@
-import { mayActAs } from '@dewpot/contract';
+import { mayActAs } from '@dewpot/contract/roles';
 import { quantity } from '@dewpot/core/units';
 import { Link, useLocation } from 'react-router';
 import { useSession } from '../api/session';

@@ -1,5 +1,5 @@
 import { type Speaker } from '@dewpot/locales';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import type { Registration, SignIn } from '@dewpot/contract';
@@ -11,9 +11,11 @@ import { passkeyPlace } from '../ui/passkey-place';
 import { Piece } from '../ui/piece';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
-import { Recover } from './recover';
 import { LanguageChoice } from '../ui/language-choice';
 import { useSay } from '../ui/say';
+
+/** Few lose their passphrase: the first load does without. */
+const Recover = lazy(async () => ({ default: (await import('./recover')).Recover }));
 
 const frustum = (bottomDiameter: number, topDiameter: number, height: number) =>
   ({ kind: 'round-frustum', bottomDiameter, topDiameter, height }) as const;
@@ -83,7 +85,11 @@ function Ways({ demo, code }: { readonly demo: boolean; readonly code: boolean }
       )}
       {way === 'begin' && <Begin code={code} />}
       {way === 'enter' && <Enter />}
-      {way === 'recover' && <Recover />}
+      {way === 'recover' && (
+        <Suspense>
+          <Recover />
+        </Suspense>
+      )}
       <p className="mt-4 flex flex-wrap gap-x-6 gap-y-2 text-sm">
         <button type="button" className="link" onClick={() => setWay(way === 'enter' ? 'begin' : 'enter')}>
           {way === 'enter' ? say('shell.beginOwn') : say('shell.haveWorkshop')}

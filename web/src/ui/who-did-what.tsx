@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { History } from 'lucide-react';
-import { mayActAs } from '@dewpot/contract';
+import { mayActAs } from '@dewpot/contract/roles';
 import { useSession } from '../api/session';
 import { buttonClass } from './button';
 import { useSay } from './say';

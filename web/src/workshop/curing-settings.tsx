@@ -9,7 +9,7 @@ import {
 } from '@dewpot/core/curing';
 import { Button } from '../ui/button';
 import { toast } from '../ui/toast';
-import { useSaveSettings, useSession } from '../api/session';
+import { useSaveSettings, useSettings } from '../api/session';
 import { Choice } from '../ui/choice';
 import { SelectField } from '../ui/select-field';
 import { Failure } from '../ui/states';
@@ -54,9 +54,8 @@ const zones = [...new Set([here, ...Intl.supportedValuesOf('timeZone')])].sort()
 /** What the end of the moist curing goes by, and when the casters are up to wet things. */
 export function CureSettings() {
   const say = useSay();
-  const { workshop } = useSession();
+  const settings = useSettings();
   const save = useSaveSettings();
-  const { id: _, demo: __, ...settings } = workshop;
   const cure: MoistCuring = settings.moistCuring ?? usualMoistCuring;
   const [waking, setWaking] = useState(settings.waking ?? usualWaking);
   const keep = (more: Partial<typeof settings>) =>

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { toast } from '../ui/toast';
 import { overridesQuery } from '../api/finish';
-import { useSaveSettings, useSession } from '../api/session';
+import { useSaveSettings, useSettings } from '../api/session';
 import { Choice } from '../ui/choice';
 import { dayOf } from '../ui/format-time';
 import { Failure } from '../ui/states';
@@ -20,11 +20,10 @@ const schools = (Object.keys(dryingSchools) as DryingSchool[]).map((value) => ({
 /** How it is told that a piece is dry, and what came of the gates that were overridden. */
 export function DryingSettings() {
   const say = useSay();
-  const { workshop } = useSession();
+  const settings = useSettings();
   const save = useSaveSettings();
   const now = useNow();
   const { data } = useQuery(overridesQuery);
-  const { id: _, demo: __, ...settings } = workshop;
   const told = [data?.open.told, data?.film.told].filter((one) => one !== undefined);
   return (
     <section className="card-slab space-y-4" aria-label={say('workshop.dryEnough')}>

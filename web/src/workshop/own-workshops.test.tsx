@@ -85,8 +85,8 @@ describe('recovery codes', () => {
     const sent = fakeServer();
     renderScreen(<DoorPage />);
     await userEvent.click(await screen.findByRole('button', { name: 'I lost my passphrase' }));
+    await userEvent.type(await screen.findByLabelText('Recovery code'), 'AAAA-BBBB');
     await userEvent.type(screen.getByLabelText('E-mail'), 'ada@example.org');
-    await userEvent.type(screen.getByLabelText('Recovery code'), 'AAAA-BBBB');
     await userEvent.type(screen.getByLabelText(/^Passphrase/), 'one that is new');
     await userEvent.click(screen.getByRole('button', { name: 'Choose it and come in' }));
     expect(await screen.findByText('Type all sixteen letters and digits.')).toBeVisible();

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { usualSetup } from '@dewpot/core/calendar';
-import { useSaveSettings, useSession } from '../api/session';
+import { useSaveSettings, useSettings } from '../api/session';
 import { Button } from '../ui/button';
 import { NumberField } from '../ui/number-field';
 import { Failure } from '../ui/states';
@@ -12,9 +12,8 @@ const MOST = 240;
 /** What a session takes beside its pour. */
 export function SessionSettings() {
   const say = useSay();
-  const { workshop } = useSession();
+  const settings = useSettings();
   const save = useSaveSettings();
-  const { id: _, demo: __, ...settings } = workshop;
   const [session, setSession] = useState(settings.session ?? usualSetup);
   const isWrong = (minutes: number) => !(minutes >= 0 && minutes <= MOST);
   const field = (key: keyof typeof session, label: string) => (

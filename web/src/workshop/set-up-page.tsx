@@ -6,7 +6,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { placesQuery, useSavePlace } from '../api/places';
-import { useSaveSettings, useSession } from '../api/session';
+import { useSaveSettings, useSettings } from '../api/session';
 import { useSaveStore } from '../api/materials';
 import { Button } from '../ui/button';
 import { Choice } from '../ui/choice';
@@ -43,7 +43,7 @@ const nothingYet: Answers = { scoopName: '', scoop: undefined, bucket: undefined
 /** Keeps what was said: the scoop, the bucket and the scale, and the air of the first place. */
 function useKeepAnswers(place: PlaceView | undefined) {
   const say = useSay();
-  const { workshop } = useSession();
+  const before = useSettings();
   const [settings, store, places] = [useSaveSettings(), useSaveStore(), useSavePlace()];
   const [scoopId] = useState(() => uuid());
   const keep = async ({ scoopName, scoop, bucket, scaleStep, placeName, temperature, humidity }: Answers) => {
@@ -57,7 +57,6 @@ function useKeepAnswers(place: PlaceView | undefined) {
       const air: Pick<PlaceInput, 'source' | 'typed'> = temperature === undefined ? { source } : { source: 'typed', typed: { temperature, humidity, wind: 0 } }; // prettier-ignore
       await places.mutateAsync({ id, name, kind, version, ...air });
     }
-    const { id: _, demo: __, ...before } = workshop;
     await settings.mutateAsync({ ...before, scaleStep, setUp: true, ...(bucket !== undefined && { bucket }) });
   };
   const error = store.error ?? places.error ?? settings.error;

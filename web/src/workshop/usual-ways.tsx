@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Phrase } from '@dewpot/core/units';
-import { useSaveSettings, useSession } from '../api/session';
+import { useSaveSettings, useSettings } from '../api/session';
 import { Button } from '../ui/button';
 import { SelectField } from '../ui/select-field';
 import { Failure } from '../ui/states';
@@ -11,9 +11,8 @@ import { useSay } from '../ui/say';
 /** How things are done where nothing else is chosen; a trial can set it. */
 export function UsualWays() {
   const say = useSay();
-  const { workshop } = useSession();
+  const settings = useSettings();
   const save = useSaveSettings();
-  const { id: _, demo: __, ...settings } = workshop;
   const [usual, setUsual] = useState(settings.usual ?? {});
   const [lines, setLines] = useState(() => (settings.usual?.ways ?? []).join('\n'));
   const field = (key: 'release' | 'cover', label: string, names: Readonly<Record<string, Phrase>>) => {

@@ -7,7 +7,7 @@ import { Controller, useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import { Button, buttonClass } from '../ui/button';
 import { toast } from '../ui/toast';
-import { useSaveSettings, useSession } from '../api/session';
+import { useSaveSettings, useSession, useSettings } from '../api/session';
 import { storeQuery } from '../api/materials';
 import { PageHead } from '../ui/page-head';
 import { SelectField } from '../ui/select-field';
@@ -21,6 +21,7 @@ import { OwnAccount } from './own-account';
 import { OwnWorkshops } from './own-workshops';
 import { PeopleSlab } from './people';
 import { Reminders } from './reminders';
+import { SettingsAsFile } from './settings-as-file';
 import { SessionSettings } from './session-settings';
 import { UsualWays } from './usual-ways';
 import { UnitsChoice } from './units-choice';
@@ -44,6 +45,7 @@ export function WorkshopPage() {
           <CureSettings />
           <DryingSettings />
           <SessionSettings />
+          <SettingsAsFile />
           <UsualWays key={JSON.stringify(useSession().workshop.usual)} />
           <section className="card-slab" aria-label={say('ambient.places')}>
             <h2 className="mb-1 text-2xl">{say('ambient.places')}</h2>
@@ -83,11 +85,10 @@ function useSands() {
 }
 
 function Settings() {
-  const { workshop } = useSession();
+  const settings = useSettings();
   const save = useSaveSettings();
   const sands = useSands();
   const say = useSay();
-  const { id: _, demo: __, ...settings } = workshop;
   const { control, register, handleSubmit, formState } = useForm<WorkshopSettings>({
     resolver: classValidatorResolver(WorkshopSettings),
     values: settings,
@@ -111,7 +112,7 @@ function Settings() {
         control={control}
         name="currency"
         render={({ field }) => (
-          <CurrencyChoice value={field.value} kept={workshop.currency} onChange={field.onChange} />
+          <CurrencyChoice value={field.value} kept={settings.currency} onChange={field.onChange} />
         )}
       />
       {sizes.map(({ name, label, dimension }) => (
