@@ -40,12 +40,12 @@ export function WorkshopPage() {
           <Reminders />
           <OwnAccount />
           <OwnWorkshops />
+          <SettingsAsFile />
         </div>
         <div className="min-w-0 space-y-4">
           <CureSettings />
           <DryingSettings />
           <SessionSettings />
-          <SettingsAsFile />
           <UsualWays key={JSON.stringify(useSession().workshop.usual)} />
           <section className="card-slab" aria-label={say('ambient.places')}>
             <h2 className="mb-1 text-2xl">{say('ambient.places')}</h2>
