@@ -50,6 +50,7 @@ export async function readPseudo(page: Page): Promise<void> {
 }
 
 const COLOUR = /#[0-9a-f]{6}\b/g;
+const ADDRESS = /https?:\/\/\S+/g;
 
 /** English words of what stands on a page that come neither from a catalogue nor from the workshop's own data. */
 export function plainEnglish(said: readonly string[], own: ReadonlySet<string>): string[] {
@@ -57,7 +58,7 @@ export function plainEnglish(said: readonly string[], own: ReadonlySet<string>):
   return said.filter((one) => {
     const rest = names.reduce(
       (left, name) => left.split(name.toLowerCase()).join(' '),
-      one.toLowerCase().replace(COLOUR, ' '),
+      one.toLowerCase().replace(COLOUR, ' ').replace(ADDRESS, ' '),
     );
     return (rest.match(/[a-zà-ÿ·]+/g) ?? []).some(
       (word) => /^[a-z]{3,}$/.test(word) && /[aeiou]/.test(word) && !known.has(word),

@@ -82,10 +82,8 @@ export class People {
   }
 
   /** Whoever lost their passphrase gets a new one from an owner, as long as they are in no other workshop: those are not the owner's. @throws ProblemError 409 */
-  async renewPassphrase(id: string, passphraseHash: string): Promise<string> {
-    const accountId = await this.onlyHere(id);
-    await this.accounts.renew(accountId, passphraseHash);
-    return accountId;
+  async renewPassphrase(id: string, passphraseHash: string): Promise<void> {
+    await this.accounts.renew(await this.onlyHere(id), passphraseHash);
   }
 
   /** The account of a person who is in this workshop alone; it is held. @throws ProblemError 404, 409 */

@@ -49,11 +49,17 @@ export async function loadFirst(language: Language): Promise<void> {
   await Promise.all(['shell', 'shelf', 'today', 'units'].map((stage) => loadCatalogue(language, stage)));
 }
 
+const stagesOf = (language: Language): string[] =>
+  Object.keys(files).flatMap((path) => new RegExp(`/${language}/(\\w+)\\.json$`).exec(path)?.[1] ?? []);
+
 /** Fetches every stage of a language, so that any screen opens without a connection. */
 export async function loadLanguage(language: Language): Promise<void> {
-  const stages = Object.keys(files).flatMap((path) => new RegExp(`/${language}/(\\w+)\\.json$`).exec(path)?.[1] ?? []);
-  await Promise.all(stages.map((stage) => loadCatalogue(language, stage)));
+  await Promise.all(stagesOf(language).map((stage) => loadCatalogue(language, stage)));
 }
+
+/** Whether every stage of a language is here. */
+export const hasLanguage = (language: Language): boolean =>
+  stagesOf(language).every((stage) => kept.has(nameOf(language, stage)));
 
 /** A sentence that a language lacks is said in English, and told once: nobody sees its key. */
 function missing(language: Language, key: string): Entry | undefined {

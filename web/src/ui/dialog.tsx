@@ -1,7 +1,7 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { X } from 'lucide-react';
 import { Button } from './button';
-import { useSay } from './say';
+import { useSay, useSentences } from './say';
 
 /** A sheet over the page, `wide` where a picture stands in it. Escape and the cross close it; focus returns to where it was. */
 export function Dialog({
@@ -16,6 +16,7 @@ export function Dialog({
   children: ReactNode;
 }) {
   const say = useSay();
+  const sentences = useSentences();
   const ref = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const dialog = ref.current;
@@ -37,7 +38,7 @@ export function Dialog({
             <X aria-hidden="true" />
           </Button>
         </div>
-        {children}
+        {sentences && children}
       </div>
     </dialog>
   );

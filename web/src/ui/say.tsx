@@ -1,9 +1,9 @@
-import { createContext, useContext, useEffect, useMemo, useSyncExternalStore, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { makeSpeaker, type Reader, type Speaker } from '@dewpot/locales';
 import { useQuery } from '@tanstack/react-query';
 import { chosenLanguage, keepLanguage, useChosenLanguage } from '../api/language';
 import { sessionQuery } from '../api/session';
-import { catalogueCount, hearCatalogues, loadLanguage, lookupIn } from './catalogues';
+import { catalogueCount, hasLanguage, hearCatalogues, loadLanguage, lookupIn } from './catalogues';
 
 /** A first screen stands after so many ms: then the sentences of the others are fetched. */
 const SETTLED = 2000;
@@ -20,6 +20,20 @@ const SpeakerContext = createContext<Speaker | undefined>(undefined);
 /** What a screen says its sentences with: in the person's language and the workshop's units. */
 export function useSay(): Speaker {
   return useContext(SpeakerContext) ?? speakerOf(stranger());
+}
+
+/** Whether what is opened over a first screen can say all of its sentences, or those that can be had: until then nobody is shown a nameless control. */
+export function useSentences(): boolean {
+  const { language } = useSay().reader;
+  const [here, setHere] = useState(() => hasLanguage(language));
+  useEffect(() => {
+    let left = false;
+    void loadLanguage(language).then(() => left || setHere(true));
+    return () => {
+      left = true;
+    };
+  }, [language]);
+  return here;
 }
 
 /** Who reads: the person who is signed in, in the units and the currency of their workshop. */
