@@ -51,7 +51,7 @@ export function AuditPage() {
             {rows.length === 0 ? (
               <NoneFits listing={listing}>{say('workshop.noneDoneSo')}</NoneFits>
             ) : (
-              <ul className="card-slab divide-base-300 divide-y py-1">
+              <ul className="card-slab divide-base-300 divide-y py-1" aria-label={say('workshop.whoDidWhat')}>
                 {rows.map((entry) => (
                   <EntryLine key={entry.id} entry={entry} />
                 ))}

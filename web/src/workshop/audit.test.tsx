@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { expect, it } from 'vitest';
 import type { AuditEntryView } from '@dewpot/contract';
@@ -13,7 +13,8 @@ const page = (rows: AuditEntryView[]) => ({ rows, count: rows.length, before: nu
 it('who did what is told in a line each, with a way to what is still there', async () => {
   fakeServer({ audit: page([entry('a', {}), entry('b', { person: 'Tobias', deed: 'removed', record: 'Old tub' })]) });
   renderScreen(<AuditPage />);
-  const [one, two] = await screen.findAllByRole('listitem');
+  const list = await screen.findByRole('list', { name: 'Who did what' });
+  const [one, two] = within(list).getAllByRole('listitem');
   expect(one).toHaveTextContent('Ada changed: Mould Nested pot');
   expect(screen.getByRole('link', { name: 'Nested pot' })).toHaveAttribute('href', '/moulds/m');
   expect(two).toHaveTextContent('Tobias removed: Mould Old tub');
