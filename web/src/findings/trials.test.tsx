@@ -93,6 +93,6 @@ describe('a trial', () => {
     fakeServer({ trials: [trial(), trial({ id: 'u', name: 'Film or bag', closed: { at: 1, keep: 'neither' } })] });
     renderScreen(<TrialsSlab />);
     expect(await screen.findByRole('link', { name: 'Wax against oil' })).toHaveAttribute('href', '/findings/trials/t');
-    expect(screen.getAllByRole('listitem')[1]).toHaveTextContent('Film or bag Closed.');
+    expect(screen.getByRole('link', { name: 'Film or bag' }).closest('li')).toHaveTextContent('Film or bag Closed.');
   });
 });
