@@ -131,6 +131,10 @@ function settling(page: Page): () => Promise<void> {
       idle = underWay.size === 0 ? idle + 1 : 0;
       if (idle === 0) await page.waitForTimeout(20);
     }
+    expect(
+      [...underWay].map((request) => request.url()),
+      'still asked for',
+    ).toEqual([]);
     await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
   };
 }

@@ -9,15 +9,20 @@ import { ProblemError } from '../http/problem-error.js';
 import { Public, CurrentUser, ForRole, type AppRequest } from '../http/request.js';
 import { speakerIn } from '../http/speaker.js';
 import { rate } from '../http/rate.js';
-import { Accounts, plainAddress, type Account } from './accounts.service.js';
+import { Accounts, type Account } from './accounts.service.js';
 import { COOKIE, cookie } from './cookie.js';
 import { DoorService } from './door.service.js';
 import { People } from './people.service.js';
 import { RecoveryService } from './recovery.service.js';
 import { Sessions } from './sessions.js';
-import { SignInTries } from './sign-in-tries.js';
 import { hashToken } from '../http/tokens.js';
 import { WorkshopsService } from './workshops.service.js';
+
+/** The account that was proven. @throws ProblemError 401 where none was, with what to check */
+function proven(account: Account | undefined, otherwise: Message): Account {
+  if (!account) throw new ProblemError(401, msg('server.signInFailed'), { detail: otherwise });
+  return account;
+}
 
 @Controller('api')
 export class AccountsController {
@@ -26,7 +31,6 @@ export class AccountsController {
     private readonly people: People,
     private readonly sessions: Sessions,
     private readonly recovery: RecoveryService,
-    private readonly tries: SignInTries,
     private readonly workshops: WorkshopsService,
     private readonly opening: DoorService,
     @Inject(CONFIG) private readonly config: ServerConfig,
@@ -45,7 +49,9 @@ export class AccountsController {
   @Post('session')
   @HttpCode(204)
   signIn(@Body() { email, passphrase }: SignIn, @Req() request: Request): Promise<void> {
-    return this.letIn(email, request, msg('server.wrongSignIn'), () => this.people.known(email, passphrase));
+    return this.opening.letIn(email, request, async () =>
+      proven(await this.people.known(email, passphrase), msg('server.wrongSignIn')),
+    );
   }
 
   /** Chooses a new passphrase by a recovery code, and comes in. */
@@ -54,7 +60,9 @@ export class AccountsController {
   @Post('session/recover')
   @HttpCode(204)
   recover(@Body() given: Recovery, @Req() request: Request): Promise<void> {
-    return this.letIn(given.email, request, msg('server.wrongRecovery'), () => this.recovery.recover(given));
+    return this.opening.letIn(given.email, request, async () =>
+      proven(await this.recovery.recover(given), msg('server.wrongRecovery')),
+    );
   }
 
   /** Enters the demo workshop without a passphrase: only while the server listens on loopback. */
@@ -100,21 +108,6 @@ export class AccountsController {
   async settings(@CurrentUser() visitor: CurrentUser, @Body() settings: WorkshopSettings): Promise<SessionView> {
     await this.workshops.change(settings);
     return this.session(visitor);
-  }
-
-  /** Lets in whoever proves that an account is theirs; each try counts. @throws ProblemError 401, 429 */
-  private async letIn(
-    email: string,
-    request: Request,
-    otherwise: Message,
-    prove: () => Promise<Account | undefined>,
-  ): Promise<void> {
-    const one = { email: plainAddress(email), address: request.ip ?? '' };
-    await this.tries.begin(one);
-    const account = await prove();
-    if (!account) throw new ProblemError(401, msg('server.signInFailed'), { detail: otherwise });
-    await this.tries.right(one);
-    await this.opening.open(account, request);
   }
 
   private checkCode(code = ''): void {

@@ -16,6 +16,9 @@ export interface Account {
   readonly passphrase_hash: string | null;
 }
 
+/** Where whoever proved an account comes in. */
+export type Entrance = Omit<Account, 'account_id'>;
+
 /** A workshop that an account is in, and who it is there. */
 export interface Membership {
   readonly workshop_id: string;
@@ -51,9 +54,9 @@ export class Accounts {
     return account;
   }
 
-  /** The workshops that an account is in. */
+  /** The workshops that an account is in; while it is held, nobody joins one. */
   workshopsOf(accountId: string): Promise<Membership[]> {
-    return this.source.query('select * from account_workshops($1)', [accountId]);
+    return this.rows.connection.query('select * from account_workshops($1)', [accountId]);
   }
 
   /** Makes an account in the transaction at hand; undefined where the address is somebody's. */
@@ -69,11 +72,6 @@ export class Accounts {
   async held(accountId: string): Promise<string | null | undefined> {
     const [row] = await this.ask<{ passphrase_hash: string | null }[]>('select * from account_held($1)', [accountId]);
     return row?.passphrase_hash;
-  }
-
-  /** The workshops of an account that is held: nobody joins one meanwhile. */
-  workshopsHeld(accountId: string): Promise<Membership[]> {
-    return this.ask('select * from account_workshops($1)', [accountId]);
   }
 
   /** Gives an account another passphrase. Its sessions end in every workshop, but for the one that is spared. */

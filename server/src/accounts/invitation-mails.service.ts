@@ -1,6 +1,7 @@
 import { msg } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import type { NewInvitation } from '@dewpot/contract';
+import { originOf } from '../http/origin.js';
 import type { AppRequest } from '../http/request.js';
 import { speakerOf } from '../http/speaker.js';
 import { WorkshopContext } from '../db/workshop-context.js';
@@ -11,10 +12,6 @@ interface Recipient {
   readonly to: string;
   readonly person?: string;
 }
-
-/** The link of an invitation, at the address by which its maker reached the server. */
-const linkOf = ({ token }: NewInvitation, { headers, protocol }: AppRequest) =>
-  `${headers.origin ?? `${protocol}://${headers.host ?? ''}`}/invited#${token}`;
 
 /** Mails of invitations, in the language of whoever makes them. */
 @Injectable()
@@ -29,7 +26,12 @@ export class InvitationMailsService {
     const say = speakerOf(request);
     const { name: workshop } = (await this.rows.workshop()).settings;
     const { role, invitedBy, expiresAt } = made;
-    const told = { workshop, invitedBy, until: { at: expiresAt, as: 'day' }, link: linkOf(made, request) } as const;
+    const told = {
+      workshop,
+      invitedBy,
+      until: { at: expiresAt, as: 'day' },
+      link: `${originOf(request)}/invited#${made.token}`,
+    } as const;
     const mail =
       person === undefined
         ? {

@@ -13,11 +13,9 @@ import type { Request } from 'express';
 import { Key } from '../http/key-param.js';
 import { rate } from '../http/rate.js';
 import { CurrentUser, ForRole, InPerson, Public, type AppRequest } from '../http/request.js';
-import { plainAddress } from './accounts.service.js';
 import { DoorService } from './door.service.js';
 import { InvitationMailsService } from './invitation-mails.service.js';
 import { InvitationsService } from './invitations.service.js';
-import { SignInTries } from './sign-in-tries.js';
 
 /** How others come into the workshop. */
 @ForRole('owner')
@@ -27,7 +25,6 @@ export class InvitationsController {
   constructor(
     private readonly invitations: InvitationsService,
     private readonly door: DoorService,
-    private readonly tries: SignInTries,
     private readonly mails: InvitationMailsService,
   ) {}
 
@@ -69,11 +66,7 @@ export class InvitationsController {
   @Post('take')
   @HttpCode(204)
   async take(@Body() given: InvitationTaken, @Req() request: Request): Promise<void> {
-    const one = { email: plainAddress(given.email), address: request.ip ?? '' };
-    await this.tries.begin(one);
-    const entrance = await this.invitations.take(given);
-    await this.tries.right(one);
-    await this.door.open(entrance, request);
+    await this.door.letIn(given.email, request, () => this.invitations.take(given));
   }
 
   /** Chooses a new passphrase in place of one that is lost, and comes in. */

@@ -15,7 +15,7 @@ import { ProblemError } from '../http/problem-error.js';
 import { hashToken, newToken } from '../http/tokens.js';
 import { InvitationEntity } from './accounts.entities.js';
 import { invitationView } from './accounts.mappers.js';
-import type { Account, Membership } from './accounts.service.js';
+import type { Account, Entrance } from './accounts.service.js';
 import { AddressTaken, People, type Newcomer } from './people.service.js';
 
 /** Invitations of one workshop that are open at once. */
@@ -28,9 +28,6 @@ interface Found {
   readonly id: string;
   readonly workshop_id: string;
 }
-
-/** Where whoever took one up comes in. */
-export type Entrance = Pick<Account, (keyof Membership & keyof Account) | 'passphrase_hash'>;
 
 /** Whether an invitation can be taken up. */
 const stateOf = ({ usedAt, expiresAt }: InvitationEntity): InvitationOffer['state'] =>
@@ -104,7 +101,7 @@ export class InvitationsService {
     const person = await this.people.hashed(given);
     // Asked before the transaction opens, since it takes its time.
     const known = await this.people.known(given.email, given.passphrase);
-    return this.use(token, async (row) => {
+    return this.joinBy(token, async (row) => {
       const person_id = known
         ? await this.people.joinAs(known.account_id, { ...given, language }, row.role)
         : await this.join({ ...person, language }, row, given.email);
@@ -114,7 +111,7 @@ export class InvitationsService {
 
   /** Whoever is signed in takes one up with their own account. @throws ProblemError 404; 409 where it is shut, or they are in already */
   takeAs(token: string, { account_id, ...person }: Newcomer & Pick<Account, 'account_id' | 'passphrase_hash'>): Promise<Entrance> {
-    return this.use(token, async ({ role }) => ({
+    return this.joinBy(token, async ({ role }) => ({
       person_id: await this.people.joinAs(account_id, person, role),
       passphrase_hash: person.passphrase_hash,
     }));
@@ -127,15 +124,23 @@ export class InvitationsService {
       if (person_id === null) throw ProblemError.notFound('invitation');
       await this.people.renewPassphrase(person_id, passphrase_hash);
       return { person_id, passphrase_hash };
-    }, 'renewal');
+    });
+  }
+
+  /** Uses one that is for somebody new, and not for a new passphrase. */
+  private joinBy(token: string, join: (row: InvitationEntity) => Promise<Omit<Entrance, 'workshop_id'>>): Promise<Entrance> {
+    return this.use(token, (row) => {
+      if (row.personId !== null) throw ProblemError.notFound('invitation');
+      return join(row);
+    });
   } // prettier-ignore
 
   /** Uses one that is open: of two at once, one. */
-  private async use(token: string, into: (row: InvitationEntity) => Promise<Omit<Entrance, 'workshop_id'>>, kind: 'new' | 'renewal' = 'new'): Promise<Entrance> {
+  private async use(token: string, into: (row: InvitationEntity) => Promise<Omit<Entrance, 'workshop_id'>>): Promise<Entrance> {
     const { id, workshop_id } = await this.find(token);
     return this.rows.inWorkshop(workshop_id, async () => {
       const row = await this.rows.of(InvitationEntity).findOne({ where: { id }, lock: { mode: 'pessimistic_write' } });
-      if (!row || (row.personId === null) !== (kind === 'new')) throw ProblemError.notFound('invitation');
+      if (!row) throw ProblemError.notFound('invitation');
       const state = stateOf(row);
       if (state !== 'open') throw new ProblemError(409, msg('server.notInvited'), { detail: msg('server.invitationShut', { state }) });
       const account = await into(row);

@@ -1,4 +1,4 @@
-import { msg } from '@dewpot/core/units';
+import { msg, type Language } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import type { OwnWorkshopView } from '@dewpot/contract';
 import type { Speaker } from '@dewpot/locales';
@@ -22,6 +22,7 @@ interface Self {
   readonly passphrase_hash: string | null;
   readonly name: string;
   readonly email: string;
+  readonly language: Language | undefined;
 }
 
 /** The workshops of whoever is signed in, and the way from one to another: a session is of one workshop, and gives way to one of the other. */
@@ -56,8 +57,7 @@ export class OwnWorkshopsService {
   /** Takes up an invitation to another workshop, and goes there. @throws ProblemError 404; 409 where it is shut, or one is in there already */
   async join(visitor: CurrentUser, token: string, request: Request): Promise<void> {
     const self = await this.self(visitor);
-    const { language } = await this.rows.transaction(() => this.people.reading(visitor.personId));
-    const there = await this.invitations.takeAs(token, { ...self, language: language ?? undefined });
+    const there = await this.invitations.takeAs(token, self);
     await this.enter(visitor, self, there, request);
   }
 
@@ -77,9 +77,9 @@ export class OwnWorkshopsService {
   /** Who one is. Whoever is out of date by the time that they enter elsewhere does not: their session must hold after their passphrase was read. */
   private async self({ personId, sessionId, workshopId }: CurrentUser): Promise<Self> {
     const self = await this.rows.transaction(async () => {
-      const { name, email } = await this.people.one(personId);
-      const account_id = await this.people.accountOf(personId);
-      return { account_id, passphrase_hash: await this.accounts.held(account_id), name, email };
+      const { name, email, accountId, language } = await this.people.reading(personId);
+      const passphrase_hash = await this.accounts.held(accountId);
+      return { account_id: accountId, passphrase_hash, name, email, language: language ?? undefined };
     });
     const { passphrase_hash } = self;
     if (passphrase_hash === undefined || !(await this.sessions.holds({ sessionId, workshopId }))) throw justChanged();

@@ -1,19 +1,16 @@
 import { Body, Controller, Delete, Get, HttpCode, Post, Req } from '@nestjs/common';
 import { NewPasskey, PasskeySignIn, type PasskeyOptions, type PasskeyView } from '@dewpot/contract';
 import { Throttle } from '@nestjs/throttler';
-import type { Request } from 'express';
 import { Key } from '../http/key-param.js';
+import { originOf } from '../http/origin.js';
 import { rate } from '../http/rate.js';
-import { CurrentUser, ForRole, InPerson, Public } from '../http/request.js';
+import { CurrentUser, ForRole, InPerson, Public, type AppRequest } from '../http/request.js';
 import { DoorService } from './door.service.js';
 import { PasskeysService, type Site } from './passkeys.service.js';
 import { People } from './people.service.js';
 
 /** Where a request comes from; it was found to be of our own pages. */
-const siteOf = ({ hostname, headers, protocol }: Request): Site => ({
-  name: hostname,
-  origin: headers.origin ?? `${protocol}://${headers.host ?? ''}`,
-});
+const siteOf = (request: AppRequest): Site => ({ name: request.hostname, origin: originOf(request) });
 
 /** One's passkeys, and the way in by one of them. */
 @ForRole('guest')
@@ -35,9 +32,9 @@ export class PasskeysController {
   @Post('session/passkey/offer')
   @Throttle(rate('accounts'))
   @HttpCode(200)
-  async offer(@CurrentUser() { personId }: CurrentUser, @Req() request: Request): Promise<PasskeyOptions> {
-    const who = await this.people.one(personId);
-    return this.passkeys.offer(await this.people.accountOf(personId), who, siteOf(request));
+  async offer(@CurrentUser() { personId }: CurrentUser, @Req() request: AppRequest): Promise<PasskeyOptions> {
+    const who = await this.people.reading(personId);
+    return this.passkeys.offer(who.accountId, who, siteOf(request));
   }
 
   /** Keeps one that was made. */
@@ -47,7 +44,7 @@ export class PasskeysController {
   async add(
     @CurrentUser() { personId }: CurrentUser,
     @Body() given: NewPasskey,
-    @Req() request: Request,
+    @Req() request: AppRequest,
   ): Promise<PasskeyView[]> {
     return this.passkeys.add(await this.people.accountOf(personId), given, siteOf(request));
   }
@@ -63,7 +60,7 @@ export class PasskeysController {
   @Throttle(rate('accounts'))
   @Post('session/passkey/options')
   @HttpCode(200)
-  askFor(@Req() request: Request): Promise<PasskeyOptions> {
+  askFor(@Req() request: AppRequest): Promise<PasskeyOptions> {
     return this.passkeys.askFor(siteOf(request));
   }
 
@@ -72,7 +69,7 @@ export class PasskeysController {
   @Throttle(rate('accounts'))
   @Post('session/passkey')
   @HttpCode(204)
-  async signIn(@Body() given: PasskeySignIn, @Req() request: Request): Promise<void> {
+  async signIn(@Body() given: PasskeySignIn, @Req() request: AppRequest): Promise<void> {
     await this.door.open(await this.passkeys.known(given, siteOf(request)), request);
   }
 }

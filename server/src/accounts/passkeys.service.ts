@@ -8,7 +8,6 @@ import {
   verifyRegistrationResponse,
   type AuthenticatorTransport,
 } from '@simplewebauthn/server';
-import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -44,10 +43,7 @@ interface Found extends Account {
 /** Passkeys by WebAuthn. Each challenge is taken once, whichever server made it; a passkey serves at the name that it was made for. */
 @Injectable()
 export class PasskeysService {
-  constructor(
-    private readonly source: DataSource,
-    private readonly rows: WorkshopContext,
-  ) {}
+  constructor(private readonly rows: WorkshopContext) {}
 
   async all(accountId: string): Promise<PasskeyView[]> {
     return (await this.of(accountId)).map(({ id, label, made_at, used_at }) => ({
@@ -132,7 +128,7 @@ export class PasskeysService {
   }
 
   private ask<T>(query: string, given: readonly unknown[]): Promise<T> {
-    return (this.rows.underWay ?? this.source).query(query, [...given]);
+    return this.rows.connection.query(query, [...given]);
   }
 }
 

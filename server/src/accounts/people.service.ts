@@ -49,10 +49,10 @@ export class People {
     return personView(await this.row(id));
   }
 
-  /** A person with the language that they read in. */
-  async reading(id: string): Promise<PersonView & { readonly language: Language | null }> {
+  /** A person with their account and the language that they read in. */
+  async reading(id: string): Promise<PersonView & Pick<PersonEntity, 'accountId' | 'language'>> {
     const row = await this.row(id);
-    return { ...personView(row), language: row.language };
+    return { ...personView(row), accountId: row.accountId, language: row.language };
   }
 
   /** Chooses the language that a person reads in. */
@@ -90,7 +90,7 @@ export class People {
   async onlyHere(id: string): Promise<string> {
     const { accountId, name } = await this.row(id);
     await this.accounts.held(accountId);
-    if ((await this.accounts.workshopsHeld(accountId)).length > 1)
+    if ((await this.accounts.workshopsOf(accountId)).length > 1)
       throw new ProblemError(409, msg('server.notAllowed'), { detail: msg('server.inOtherWorkshops', { name }) });
     return accountId;
   }

@@ -57,9 +57,9 @@ export class WorkshopContext {
     return manager;
   }
 
-  /** The transaction at hand, where there is one: whoever is asked with it and without holds one connection. */
-  get underWay(): EntityManager | undefined {
-    return this.current.getStore()?.manager;
+  /** Where to ask what is of no workshop: in the transaction at hand, where there is one, so that a request never holds two connections. */
+  get connection(): EntityManager | DataSource {
+    return this.current.getStore()?.manager ?? this.source;
   }
 
   get workshopId(): string {

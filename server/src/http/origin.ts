@@ -9,6 +9,10 @@ const READS = ['GET', 'HEAD', 'OPTIONS'];
 /** Questions keep nothing, whoever asks them. */
 const KEEPS_NOTHING = '/api/calculate/';
 
+/** Where a request comes from: as the browser says it, or by the name that the server was called. */
+export const originOf = ({ headers, protocol }: Pick<AppRequest, 'headers' | 'protocol'>): string =>
+  headers.origin ?? `${protocol}://${headers.host ?? ''}`;
+
 /** Answers only to the names that the server was given: another name that leads here is somebody's trick. */
 export function allowedHosts({ hostNames = [] }: ServerConfig) {
   const allowed = new Set([...LOOPBACK, ...hostNames.map((name) => name.toLowerCase())]);

@@ -1,5 +1,7 @@
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import type { OwnWorkshopView } from '@dewpot/contract';
+import { useNavigate } from 'react-router';
+import { useWaiting } from './casts';
 import { ask } from './client';
 import { useEnter } from './session';
 
@@ -12,9 +14,18 @@ const ownWorkshopsQuery = queryOptions({
 /** The workshops that one is in. */
 export const useOwnWorkshops = () => useQuery(ownWorkshopsQuery);
 
-/** Goes to another workshop. */
-export const useGoToWorkshop = () =>
-  useEnter((workshopId: string) => ask<void>('PUT', 'session/workshop', { workshopId }));
+/** The way to another workshop, and to its shelf. What waits to be sent belongs to the one at hand: until it is sent, nobody goes. */
+export function useGoToWorkshop() {
+  const navigate = useNavigate();
+  const unsent = useWaiting();
+  const go = useEnter((workshopId: string) => ask<void>('PUT', 'session/workshop', { workshopId }));
+  return {
+    go: (workshopId: string) => go.mutate(workshopId, { onSuccess: () => void navigate('/') }),
+    held: unsent > 0 || go.isPending,
+    unsent,
+    error: go.error,
+  };
+}
 
 /** Founds another workshop, and goes there. */
 export const useFoundWorkshop = () =>

@@ -1,6 +1,4 @@
 import { msg, type Message } from '@dewpot/core/units';
-import { useNavigate } from 'react-router';
-import { useWaiting } from '../api/casts';
 import { useGoToWorkshop, useOwnWorkshops } from '../api/own-workshops';
 import { useSession, useSignOut } from '../api/session';
 import { Button, buttonClass } from '../ui/button';
@@ -49,13 +47,10 @@ export function PersonMenu() {
   );
 }
 
-/** What waits to be sent belongs to this workshop: one goes to another when it is there. */
 function OtherWorkshops() {
   const say = useSay();
-  const navigate = useNavigate();
-  const unsent = useWaiting();
   const others = useOwnWorkshops().data?.filter(({ current }) => !current) ?? [];
-  const go = useGoToWorkshop();
+  const { go, held, unsent, error } = useGoToWorkshop();
   if (others.length === 0) return null;
   return (
     <div className="space-y-1">
@@ -65,14 +60,14 @@ function OtherWorkshops() {
           size="own"
           className="block w-full truncate"
           title={name}
-          disabled={unsent > 0 || go.isPending}
-          onClick={() => go.mutate(id, { onSuccess: () => void navigate('/') })}
+          disabled={held}
+          onClick={() => go(id)}
         >
           {say('shell.goToWorkshop', { name })}
         </Button>
       ))}
       {unsent > 0 && <p className="text-sm">{say('shell.sendFirst', { unsent })}</p>}
-      <Failure error={go.error} />
+      <Failure error={error} />
     </div>
   );
 }

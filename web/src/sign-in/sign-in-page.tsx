@@ -7,7 +7,7 @@ import { ProblemFailure } from '../api/client';
 import { useDoor, useEnterDemo, useRegister, useSignIn } from '../api/session';
 import { useEnterByPasskey } from '../api/passkeys';
 import { Button } from '../ui/button';
-import { passkeyPlace } from '../ui/passkey-place';
+import { passkeyFailure, passkeyPlace } from '../ui/passkey-place';
 import { Piece } from '../ui/piece';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
@@ -104,10 +104,6 @@ function Ways({ demo, code }: { readonly demo: boolean; readonly code: boolean }
   );
 }
 
-/** The browser's own question may be left without an answer: its error says nothing to a reader. */
-const passkeyFailure = (error: Error | null, say: Speaker) =>
-  error instanceof ProblemFailure || !error ? error : new Error(say('shell.passkeyNone'));
-
 function Enter() {
   const say = useSay();
   const signIn = useSignIn();
@@ -123,7 +119,7 @@ function Enter() {
         required
         {...register('passphrase')}
       />
-      <Failure error={signIn.error ?? passkeyFailure(byPasskey.error, say)} />
+      <Failure error={signIn.error ?? passkeyFailure(byPasskey.error, say('shell.passkeyNone'))} />
       <Button type="submit" look="strong" className="w-full" disabled={signIn.isPending}>
         {say('shell.signIn')}
       </Button>

@@ -21,7 +21,7 @@ export function OwnWorkshops() {
       <Failure error={own.error} />
       <ul className="divide-base-300 mb-3 divide-y">
         {(own.data ?? []).map((one) => (
-          <WorkshopRow key={one.id} {...one} held={unsent > 0} />
+          <WorkshopRow key={one.id} {...one} />
         ))}
       </ul>
       {unsent > 0 ? <p role="status">{say('shell.sendFirst', { unsent })}</p> : <Found />}
@@ -29,11 +29,9 @@ export function OwnWorkshops() {
   );
 }
 
-/** What waits to be sent belongs to this workshop: one goes when it is there. */
-function WorkshopRow({ id, name, role, current, held }: OwnWorkshopView & { readonly held: boolean }) {
+function WorkshopRow({ id, name, role, current }: OwnWorkshopView) {
   const say = useSay();
-  const navigate = useNavigate();
-  const go = useGoToWorkshop();
+  const { go, held, error } = useGoToWorkshop();
   return (
     <li className="flex flex-wrap items-center justify-between gap-2 py-2">
       <div className="min-w-0 flex-1">
@@ -43,16 +41,11 @@ function WorkshopRow({ id, name, role, current, held }: OwnWorkshopView & { read
         <p className="quiet text-sm">{say(current ? 'workshop.workshopHere' : 'workshop.workshopAs', { role })}</p>
       </div>
       {!current && (
-        <Button
-          size="low"
-          aria-label={say('shell.goToWorkshop', { name })}
-          disabled={go.isPending || held}
-          onClick={() => go.mutate(id, { onSuccess: () => void navigate('/') })}
-        >
+        <Button size="low" aria-label={say('shell.goToWorkshop', { name })} disabled={held} onClick={() => go(id)}>
           {say('workshop.go')}
         </Button>
       )}
-      <Failure error={go.error} />
+      <Failure error={error} />
     </li>
   );
 }

@@ -1,10 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { PasskeyView } from '@dewpot/contract';
-import { ProblemFailure } from '../api/client';
 import { passkeysQuery, useAddPasskey, useRemovePasskey } from '../api/passkeys';
 import { Button, buttonClass } from '../ui/button';
-import { passkeyPlace } from '../ui/passkey-place';
+import { passkeyFailure, passkeyPlace } from '../ui/passkey-place';
 import { useSay } from '../ui/say';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
@@ -65,8 +64,6 @@ function AddPasskey() {
   const say = useSay();
   const add = useAddPasskey();
   const [label, setLabel] = useState(() => browserName(navigator.userAgent, say));
-  // Whoever changes their mind at the browser's own question is told by it: its error says nothing to a reader.
-  const error = add.error && !(add.error instanceof ProblemFailure) ? new Error(say('workshop.passkeyNotMade')) : add.error;
   return (
     <form
       className="space-y-3"
@@ -76,7 +73,7 @@ function AddPasskey() {
       }}
     >
       <TextField label={say('workshop.passkeyLabel')} maxLength={60} required value={label} onChange={(event) => setLabel(event.target.value)} />
-      <Failure error={error} />
+      <Failure error={passkeyFailure(add.error, say('workshop.passkeyNotMade'))} />
       <Button type="submit" look="strong" className="w-full" disabled={add.isPending || label.trim() === ''}>
         {say('workshop.addPasskey')}
       </Button>
