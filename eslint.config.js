@@ -96,7 +96,7 @@ const stages = {
     pours: ['casts', 'findings', 'judging', 'mixes', 'moulds', 'paper'],
     calendar: ['paper'],
     shelf: ['casts'],
-    shell: ['casts', 'sign-in', 'shelf'],
+    shell: ['casts', 'sign-in', 'shelf', 'workshop'],
     materials: [],
     assembly: [],
     simulation: ['mixes'],

@@ -91,6 +91,7 @@ async function screens(page: Page): Promise<readonly (readonly [string, string])
     ['store', '/materials'],
     ['workshop', '/workshop'],
     ['places', '/workshop/places'],
+    ['all data', '/workshop/data'],
     ['who did what', '/workshop/audit'],
     ['nowhere', '/no/such/place'],
   ];

@@ -3,6 +3,25 @@ import { defineConfig } from '@playwright/test';
 
 const root = process.getuid?.() === 0;
 
+/** What Playwright itself turns off: Chromium takes the last such list alone. */
+const OFF = [
+  'AvoidUnnecessaryBeforeUnloadCheckSync',
+  'DestroyProfileOnBrowserClose',
+  'HttpsUpgrades',
+  'HttpsFirstBalancedModeAutoEnable',
+  'MediaRouter',
+  'PaintHolding',
+  'ThirdPartyStoragePartitioning',
+  'OptimizationHints',
+  'NetworkTimeServiceQuerying',
+];
+
+// One page is one process, and none is begun in advance: the two cores that this may have are busy with the journeys.
+const lean = [
+  '--disable-site-isolation-trials',
+  `--disable-features=${[...OFF, 'SpareRendererForSitePerProcess'].join()}`,
+];
+
 /** Journeys in Debian's Chromium against the built application. */
 export default defineConfig({
   testDir: '.',
@@ -18,7 +37,10 @@ export default defineConfig({
     actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     contextOptions: { reducedMotion: 'reduce' },
-    launchOptions: { executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: root ? ['--no-sandbox'] : [] },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [...lean, ...(root ? ['--no-sandbox'] : [])],
+    },
     screenshot: 'only-on-failure',
   },
 });

@@ -14,6 +14,7 @@ import { findings } from './lib/bench-findings.mjs';
 import { firstDays } from './lib/bench-first-days.mjs';
 import { benchSteps, replanning } from './lib/bench-pours.mjs';
 import { planning } from './lib/bench-calendar.mjs';
+import { archives } from './lib/bench-archive.mjs';
 import { longLists } from './lib/bench-lists.mjs';
 import { fillShelf } from './lib/bench-shelf.mjs';
 import { buildStale } from './lib/build.mjs';
@@ -164,6 +165,7 @@ async function main() {
     await scroll(full);
     await longLists(note, await browser.newContext({ baseURL: trial.url }), trial.database);
     await dryingShelf(note, (await browser.newContext({ baseURL: trial.url })).request, trial.database);
+    await archives(note, browser, trial);
     await load(trial.url, note);
     await firstDays(await browser.newContext({ baseURL: trial.url }), note);
     await findings(note, await browser.newContext({ baseURL: trial.url }), trial.database);

@@ -23,6 +23,10 @@ import { kindsOf, PartOfKind, type AnyOf } from './kinds.js';
 import { Amount, ListOf, Part, Text, Texts, Version, Whole } from './limits.js';
 import { roles, type Role } from './roles.js';
 
+/** Days with which weeks begin. */
+export const weekStarts = ['monday', 'sunday', 'saturday'] as const;
+export type WeekStart = (typeof weekStarts)[number];
+
 export class SignIn {
   @IsEmail() @MaxLength(254) email: string;
   @Text(1, 200) passphrase: string;
@@ -56,6 +60,8 @@ export interface OwnWorkshopView {
   readonly role: Role;
   /** The session is of this one. */
   readonly current: boolean;
+  /** It was deleted, and is gone for good then, ms. */
+  readonly goneAt?: number;
 }
 
 /** A new passphrase by a recovery code, in place of one that is lost. */
@@ -210,6 +216,10 @@ export class WorkshopSettings {
   @IsOptional() @Part(() => SessionSetupInput) session?: SessionSetupInput;
   @IsOptional() @Part(() => UsualWaysInput) usual?: UsualWaysInput;
   @IsOptional() @Part(() => PricingInput) pricing?: PricingInput;
+  /** The day with which weeks begin; Monday where it is left out. */
+  @IsOptional() @IsIn(weekStarts) weekStart?: WeekStart;
+  /** What holds here beside the cautions, in the workshop's own words: it stands with them. */
+  @IsOptional() @Text(0, 2000) localRules?: string;
   @IsOptional() @Version() version?: number;
 }
 
@@ -222,7 +232,13 @@ export interface SessionView {
     /** What they read in; the browser's language where nothing was chosen. */
     readonly language?: Language;
   };
-  readonly workshop: WorkshopSettings & { readonly id: string; readonly demo: boolean; readonly version: number };
+  readonly workshop: WorkshopSettings & {
+    readonly id: string;
+    readonly demo: boolean;
+    readonly version: number;
+    /** It was deleted, and is gone for good then, ms. */
+    readonly goneAt?: number;
+  };
 }
 
 /** What the door offers to someone who is not signed in. */

@@ -4,6 +4,7 @@ import { PageQuery } from './lists.js';
 /** Kinds of things to which something is done, as their routes begin. */
 export const auditThings = [
   'account',
+  'archive',
   'articles',
   'calendar',
   'cast-pictures',
@@ -29,6 +30,7 @@ export const auditThings = [
   'tints',
   'trials',
   'tubs',
+  'webhooks',
   'workshop',
 ] as const;
 export type AuditThing = (typeof auditThings)[number];
@@ -60,6 +62,7 @@ export const auditDeeds = [
   'sessions',
   'start',
   'tokens',
+  'try',
   'undo',
   'week',
 ] as const;
@@ -85,4 +88,6 @@ export interface AuditEntryView {
   readonly recordId?: string;
   /** What it is called, or was when it was last named. */
   readonly record?: string;
+  /** Which event was added to a cast, by its type. */
+  readonly event?: string;
 }

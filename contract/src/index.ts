@@ -2,6 +2,7 @@ import 'reflect-metadata';
 
 export * from './accounts.js';
 export * from './ambient.js';
+export * from './archive.js';
 export * from './audit.js';
 export * from './findings.js';
 export * from './findings-questions.js';
@@ -44,3 +45,4 @@ export * from './tint-files.js';
 export * from './tint-questions.js';
 export * from './tints.js';
 export * from './trials.js';
+export * from './webhooks.js';

@@ -87,7 +87,12 @@ export class PatternSheetInput {
 }
 
 /** What is kept of a pattern beside its name. */
-export type PatternBody = Omit<PatternSheetInput, 'name' | 'version'>;
+export interface PatternBody {
+  readonly pattern: CutPattern;
+  readonly notes?: string;
+  readonly moulds: readonly string[];
+  readonly cut: boolean;
+}
 
 export interface PatternView extends PatternSheetInput {
   readonly id: string;

@@ -56,6 +56,13 @@ export class MeasuredColour {
   @Time() at: number;
 }
 
+/** What a real colour reader's bridge read of a chip. */
+export class ColourReadingInput {
+  @IsHexColor() @Text(7, 7) colour: string;
+  /** When it was read, ms; now where left out. */
+  @IsOptional() @Time() at?: number;
+}
+
 /** A test chip of the caster's own: planned, cast, and measured when it is dry. */
 export class SwatchInput extends TintInput {
   /** When it was cast, ms; only planned where it is left out. */

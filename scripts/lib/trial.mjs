@@ -1,6 +1,6 @@
 // @ts-check
 import { execFileSync } from 'node:child_process';
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { chmodSync, mkdtempSync, rmSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort, startCluster } from './postgres.mjs';
@@ -9,7 +9,7 @@ import { environment, fillDatabase, startServer } from './server.mjs';
 /** Of a request that a script sends in a browser's place: it comes from our own pages. */
 export const AS_PAGES = { headers: { 'Sec-Fetch-Site': 'same-origin' } };
 
-/** @typedef {{ url: string, database: string, kill: () => Promise<void>, restart: () => Promise<void>, stop: () => Promise<void> }} Trial */
+/** @typedef {{ url: string, database: string, peakMemory: () => number, kill: () => Promise<void>, restart: () => Promise<void>, stop: () => Promise<void> }} Trial */
 
 /** A new folder that the database's own user can enter too. */
 function trialFolder() {
@@ -67,6 +67,9 @@ export async function startTrial({ demo, safe = false, from }) {
   return {
     url: `http://127.0.0.1:${port}`,
     database,
+    /** The most memory that the server took so far, MB. */
+    peakMemory: () =>
+      Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${server.child.pid}/status`, 'utf8'))?.[1]) / 1024,
     kill: () => end('SIGKILL'),
     restart: async () => {
       server = startServer(env);

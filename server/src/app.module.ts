@@ -4,7 +4,9 @@ import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { AccountsModule } from './accounts/accounts.module.js';
 import { SessionGuard } from './accounts/guard.js';
 import { AmbientModule } from './ambient/index.js';
+import { ArchiveModule } from './archive/archive.module.js';
 import { AuditModule, AuditTrail } from './audit/index.js';
+import { BridgeModule } from './bridge/bridge.module.js';
 import { CalendarModule } from './calendar/index.js';
 import { AssemblyModule } from './assembly/index.js';
 import { CastsModule } from './casts/index.js';
@@ -32,13 +34,16 @@ import { PoursModule } from './pours/pours.module.js';
 import { ScriptApiModule } from './script-api/script-api.module.js';
 import { SearchModule } from './search/search.module.js';
 import { TintsModule } from './tints/index.js';
+import { WebhooksModule } from './webhooks/webhooks.module.js';
 
 /** A module for each stage of the work. */
 export const stageModules = [
   AccountsModule,
   AmbientModule,
+  ArchiveModule,
   AssemblyModule,
   AuditModule,
+  BridgeModule,
   CalendarModule,
   CastsModule,
   CuringModule,
@@ -57,6 +62,7 @@ export const stageModules = [
   SealingModule,
   SearchModule,
   TintsModule,
+  WebhooksModule,
 ] as const;
 
 /** What each request passes, in this order. */

@@ -1,3 +1,4 @@
+import { MINUTE } from '@dewpot/core/units';
 import { randomUUID } from 'node:crypto';
 import { Logger } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
@@ -9,6 +10,7 @@ import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import type { ServerConfig } from './config.js';
 import { BoundedAdapter } from './http/bounded-adapter.js';
+import { bodyInTime } from './http/body-time.js';
 import { readBody } from './http/body-limits.js';
 import { serveOpenApi } from './http/openapi.js';
 import { allowedHosts, sameOrigin } from './http/origin.js';
@@ -62,6 +64,7 @@ export async function createServer(config: ServerConfig): Promise<NestExpressApp
   app.use(security);
   app.use(allowedHosts(config));
   app.use(sameOrigin);
+  app.use(bodyInTime(MINUTE));
   app.use(readBody);
   app.use(tidyBody);
   app.use(compression());

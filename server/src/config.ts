@@ -35,6 +35,8 @@ export interface ServerConfig {
   readonly hashing?: { readonly memoryCost: number; readonly timeCost: number; readonly parallelism: number };
   /** The mail server by its address, and who mails come from; where none is named they are kept for the owners to read. */
   readonly mail?: { readonly server: string; readonly from: string };
+  /** The MQTT broker to which devices publish, by its address; none where it is left out. */
+  readonly mqtt?: string;
   /** Folder of the built web application; none in development and in tests of the API. */
   readonly web?: string;
 }
@@ -59,6 +61,14 @@ function mailFrom({ DEWPOT_SMTP: server, DEWPOT_MAIL_FROM: from }: NodeJS.Proces
   return { server, from };
 }
 
+/** The MQTT broker. @throws Error where its address is none */
+function mqttFrom({ DEWPOT_MQTT: broker }: NodeJS.ProcessEnv): Pick<ServerConfig, 'mqtt'> {
+  if (!broker) return {};
+  if (!/^mqtts?:\/\//.test(broker))
+    throw new Error('DEWPOT_MQTT is no address of a broker: write mqtt://… or mqtts://….');
+  return { mqtt: broker };
+}
+
 /** Reads the configuration from the environment. @throws Error where the database's address is missing. */
 export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
   const ownerUrl = env.DATABASE_URL;
@@ -75,6 +85,7 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
     hostNames: (env.DEWPOT_HOST_NAMES ?? '').split(',').filter(Boolean),
     ...(env.DEWPOT_REGISTRATION_CODE && { registrationCode: env.DEWPOT_REGISTRATION_CODE }),
     ...(mail && { mail }),
+    ...mqttFrom(env),
     ...(env.DEWPOT_WEB && { web: env.DEWPOT_WEB }),
   };
 }

@@ -5,13 +5,24 @@ import { Sessions } from './accounts/sessions.js';
 import { CalculationPool } from './calculation/calculation-pool.js';
 import { CONFIG, type ServerConfig } from './config.js';
 import { appOptions } from './db/connection.js';
+import { LongTransactions } from './db/long-transactions.js';
 import { PgNotifications } from './db/pg-notifications.js';
 import { WorkshopContext } from './db/workshop-context.js';
 import { DatabaseHealth } from './health/database-health.js';
 import { Streams } from './http/streams.js';
 import { Jobs } from './jobs/jobs.service.js';
 
-const shared = [Accounts, CalculationPool, DatabaseHealth, Jobs, PgNotifications, Sessions, Streams, WorkshopContext];
+const shared = [
+  Accounts,
+  CalculationPool,
+  DatabaseHealth,
+  Jobs,
+  LongTransactions,
+  PgNotifications,
+  Sessions,
+  Streams,
+  WorkshopContext,
+];
 
 /** What every stage stands on: the database, its notifications, jobs, streams, threads for calculation, and who is signed in. */
 @Global()

@@ -37,7 +37,7 @@ describe('who did what', () => {
       '/workshop',
       '/workshops',
     ].map((way) => `/api/session${way}`);
-    expect(paths).toEqual(['/api/scale', '/api/scale/readings', ...waysIn, '/api/workshops']);
+    expect(paths).toEqual(['/api/archive/check', '/api/scale', '/api/scale/readings', ...waysIn, '/api/workshops']);
     expect(deedOf('GET', '/api/pours/:id/run')).toBeUndefined();
   });
 
@@ -63,7 +63,7 @@ describe('who did what', () => {
     const { casts, pour } = await pouredPots(owner, Date.now() - 30 * 3_600_000);
     const event = { id: uuid(), at: Date.now(), type: 'broken' };
     await owner.post(`/api/casts/${casts[0]}/events`).send(event).expect(200);
-    expect((await entries(owner, `record=${casts[0]}`)).rows[0]).toMatchObject({ thing: 'casts', deed: 'events', record: expect.stringMatching(/a$/) }); // prettier-ignore
+    expect((await entries(owner, `record=${casts[0]}`)).rows[0]).toMatchObject({ thing: 'casts', deed: 'events', event: 'broken', record: expect.stringMatching(/a$/) }); // prettier-ignore
     expect((await entries(owner, `record=${pour}`)).rows.map(({ deed }) => deed)).toEqual(['finish', 'start', 'changed']); // prettier-ignore
     const mixes = await entries(owner, 'thing=mixes&q=garden');
     expect(mixes.rows).toMatchObject([{ person: 'Ada', record: 'Garden grey' }]);

@@ -9,7 +9,8 @@ const partsOf = (module: object, part: Part) => (Reflect.getMetadata(part, modul
 /** What each stage offers to the others. */
 const offered = {
   AccountsModule: ['People', 'WorkshopsService'],
-  AmbientModule: ['PlaceSeriesCache', 'ReadingsService', 'UsualMonthsService'],
+  AmbientModule: ['PlaceSeriesCache', 'PlacesService', 'ReadingsService', 'UsualMonthsService'],
+  ArchiveModule: [],
   CalendarModule: ['CalendarFactsService', 'OrdersService', 'PlansService', 'WeeksService'],
   AssemblyModule: ['ArticlesService'],
   AuditModule: ['AuditService'],
@@ -23,7 +24,8 @@ const offered = {
     'SealLessonsService',
     'WeighedNowService',
   ],
-  DevicesModule: [],
+  BridgeModule: [],
+  DevicesModule: ['BenchScaleService'],
   FindingsModule: ['TrialDealsService'],
   HealthModule: [],
   LessonsModule: ['ForgottenLessons'],
@@ -37,6 +39,7 @@ const offered = {
   ScriptApiModule: [],
   SearchModule: [],
   TintsModule: ['TintsService'],
+  WebhooksModule: [],
 };
 
 describe('the modules of the server', () => {

@@ -1,3 +1,6 @@
+import { once } from 'node:events';
+import express from 'express';
+import { bodyInTime } from '../src/http/body-time.js';
 import { chmodSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { get } from 'node:http';
 import { connect, type AddressInfo } from 'node:net';
@@ -209,7 +212,7 @@ describe('a slow client', () => {
     const server = harness.app.getHttpServer() as { headersTimeout: number; requestTimeout: number } & ReturnType<
       typeof harness.app.getHttpServer
     >;
-    expect([server.headersTimeout, server.requestTimeout]).toEqual([15_000, 60_000]);
+    expect([server.headersTimeout, server.requestTimeout]).toEqual([15_000, 1_800_000]);
     server.headersTimeout = 50;
     server.requestTimeout = 50;
     const { port } = server.address() as AddressInfo;
@@ -220,8 +223,25 @@ describe('a slow client', () => {
     });
     expect(heard).toContain('408');
     server.headersTimeout = 15_000;
-    server.requestTimeout = 60_000;
+    server.requestTimeout = 1_800_000;
   });
+
+  it('that sends its body too slowly is let go, but for an archive, which may be large', async () => {
+    const little = express().use(bodyInTime(60), (request, response) => void request.resume().on('end', () => response.end('all')));
+    const server = little.listen(0, '127.0.0.1');
+    await once(server, 'listening');
+    const { port } = server.address() as AddressInfo;
+    const slowly = (path: string) =>
+      new Promise<string>((done) => {
+        const socket = connect(port, '127.0.0.1', () => socket.write(`POST ${path} HTTP/1.1\r\nHost: localhost\r\nContent-Length: 2\r\nConnection: close\r\n\r\na`));
+        setTimeout(() => socket.write('b'), 150);
+        let text = '';
+        socket.on('error', () => undefined).on('data', (data) => (text += String(data))).once('close', () => done(text));
+      });
+    expect(await slowly('/api/moulds')).toMatch(/^HTTP\/1.1 408/);
+    expect(await slowly('/api/archive/import')).toMatch(/^HTTP\/1.1 200 OK[^]*all/);
+    server.close();
+  }); // prettier-ignore
 
   it('ten slow uploads take no connection of the database from anybody else', async () => {
     const { cookies } = (await agent.get('/api/session')).request as unknown as { cookies: string };

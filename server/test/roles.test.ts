@@ -28,7 +28,7 @@ const helping = [
 const own = ['/api/account/', '/api/session', '/api/calendar/address', '/api/calculate/'];
 const leaving = 'delete /api/people';
 /** What owners alone may do. */
-const owning = ['put /api/people/{id}', 'delete /api/people/{id}', 'post /api/people/{id}/renewal', 'get /api/invitations', 'get /api/mails', 'post /api/invitations', 'delete /api/invitations/{id}']; // prettier-ignore
+const owning = ['put /api/people/{id}', 'delete /api/people/{id}', 'post /api/people/{id}/renewal', 'get /api/invitations', 'get /api/mails', 'post /api/invitations', 'delete /api/invitations/{id}', 'get /api/archive', 'get /api/archive/outline', 'post /api/archive/check', 'post /api/archive/import', 'post /api/workshop/removal', 'delete /api/workshop/removal', 'get /api/webhooks', 'post /api/webhooks', 'post /api/webhooks/{id}/try', 'delete /api/webhooks/{id}']; // prettier-ignore
 
 /** Who may use a route at the least, said here anew: a route that is added is refused to guests and helpers until it stands above. */
 function leastFor({ method, path }: Route): Role {

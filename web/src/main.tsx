@@ -68,6 +68,7 @@ const screens: readonly (readonly [path: string, Screen: ComponentType])[] = [
   ['materials', screen(() => import('./materials/materials-page'), 'MaterialsPage')],
   ['set-up', screen(() => import('./workshop/set-up-page'), 'SetUpPage')],
   ['workshop/places', screen(() => import('./ambient/places-page'), 'PlacesPage')],
+  ['workshop/data', screen(() => import('./workshop/data-page'), 'DataPage')],
   ['workshop/audit', screen(() => import('./workshop/audit-page'), 'AuditPage')],
   ['workshop', screen(() => import('./workshop/workshop-page'), 'WorkshopPage')],
   ['glossary', screen(() => import('./glossary/glossary-page'), 'GlossaryPage')],

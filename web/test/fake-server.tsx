@@ -221,6 +221,8 @@ const held: Answers = {
   people: [{ id: 'p', name: 'Ada', email: 'ada@example.org', role: 'owner' }],
   invitations: [],
   mails: asPage([]),
+  webhooks: [],
+  'archive/outline': { casts: 2, photos: 1, bytes: 3 * 2 ** 20 },
   'session/workshops': [{ id: session.workshop.id, name: session.workshop.name, role: 'owner', current: true }],
   'account/recovery': { left: 0 },
   'account/passkeys': [],

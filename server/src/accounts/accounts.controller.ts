@@ -6,7 +6,7 @@ import { Recovery, Registration, SignIn, WorkshopSettings, type DoorView, type S
 import type { Request, Response } from 'express';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { ProblemError } from '../http/problem-error.js';
-import { Public, CurrentUser, ForRole, type AppRequest } from '../http/request.js';
+import { CurrentUser, EvenRemoved, ForRole, Public, type AppRequest } from '../http/request.js';
 import { speakerIn } from '../http/speaker.js';
 import { rate } from '../http/rate.js';
 import { Accounts, type Account } from './accounts.service.js';
@@ -88,12 +88,14 @@ export class AccountsController {
     await this.workshops.register(given, speakerIn(given.language, request));
   }
 
+  @EvenRemoved()
   @Get('session')
   session(@CurrentUser() visitor: CurrentUser): Promise<SessionView> {
     return this.workshops.sessionOf(visitor);
   }
 
   @ForRole('guest')
+  @EvenRemoved()
   @Delete('session')
   @HttpCode(204)
   async signOut(

@@ -3,9 +3,9 @@ import type { SessionSetup } from '@dewpot/core/calendar';
 import type { MoistCuring, Waking } from '@dewpot/core/curing';
 import type { MassBand } from '@dewpot/core/money';
 import type { DryingSchool } from '@dewpot/core/sealing';
-import type { Role, SessionKind } from '@dewpot/contract';
+import type { Role, SessionKind, WeekStart } from '@dewpot/contract';
 import { Column, CreateDateColumn, Entity, Index, PrimaryColumn, VersionColumn } from 'typeorm';
-import { PartOf, WorkshopRow } from '../db/row.js';
+import { milliseconds, PartOf, WorkshopRow } from '../db/row.js';
 import { stored } from '../db/stored.js';
 
 /** How things are done where nothing else is chosen. */
@@ -39,6 +39,8 @@ export interface StoredSettings {
   readonly session?: SessionSetup;
   readonly usual?: UsualWays;
   readonly pricing?: Pricing;
+  readonly weekStart?: WeekStart;
+  readonly localRules?: string;
 }
 
 @Entity('workshops')
@@ -49,6 +51,9 @@ export class WorkshopEntity {
   @Column('boolean', { default: false }) demo: boolean;
   /** Numbers given to pours so far. */
   @Column('int', { name: 'pours_counted', default: 0 }) poursCounted: number;
+  /** When it was deleted, ms. It can be brought back for a while. */
+  @Index() @Column('bigint', { name: 'removed_at', nullable: true, transformer: milliseconds }) removedAt:
+    number | null;
 }
 
 /** An account in a workshop. */
@@ -61,6 +66,12 @@ export class PersonEntity extends WorkshopRow {
   /** What they read in; their browser's where they chose none. */
   @Column('text', { nullable: true }) language: Language | null;
   @Column('text', { default: 'caster' }) role: Role;
+}
+
+/** Somebody who did something here and is here no more. */
+@Entity('past_people')
+export class PastPersonEntity extends WorkshopRow {
+  @Column('text') name: string;
 }
 
 /** A way into the workshop that serves once: for somebody new, or for a person who lost their passphrase. Only the hash of its token is kept. */

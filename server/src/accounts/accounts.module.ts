@@ -15,6 +15,8 @@ import { PasskeysService } from './passkeys.service.js';
 import { Passphrases } from './passphrases.js';
 import { People } from './people.service.js';
 import { RecoveryService } from './recovery.service.js';
+import { RemovalController } from './removal.controller.js';
+import { RemovalService } from './removal.service.js';
 import { SignInTries } from './sign-in-tries.js';
 import { WorkshopsService } from './workshops.service.js';
 
@@ -28,6 +30,7 @@ import { WorkshopsService } from './workshops.service.js';
     OwnWorkshopsController,
     PasskeysController,
     PeopleController,
+    RemovalController,
   ],
   providers: [
     DoorService,
@@ -38,6 +41,7 @@ import { WorkshopsService } from './workshops.service.js';
     Passphrases,
     People,
     RecoveryService,
+    RemovalService,
     SignInTries,
     WorkshopsService,
   ],

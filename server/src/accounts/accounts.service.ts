@@ -25,6 +25,8 @@ export interface Membership {
   readonly person_id: string;
   readonly name: string;
   readonly role: Role;
+  /** It was deleted then, ms. */
+  readonly removed_at: string | null;
 }
 
 /** An address is written in one way. */

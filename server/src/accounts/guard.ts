@@ -1,11 +1,20 @@
 import { msg } from '@dewpot/core/units';
 import { Inject, Injectable, type CanActivate, type ExecutionContext } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
-import { mayActAs, type Role } from '@dewpot/contract';
+import type { Role } from '@dewpot/contract';
 import type { Response } from 'express';
 import { CONFIG, type ServerConfig } from '../config.js';
 import { ProblemError } from '../http/problem-error.js';
-import { IN_PERSON, LEAST_ROLE, marked, PUBLIC, type AppRequest, type PublicWhen } from '../http/request.js';
+import {
+  EVEN_REMOVED,
+  IN_PERSON,
+  LEAST_ROLE,
+  marked,
+  PUBLIC,
+  type AppRequest,
+  type PublicWhen,
+} from '../http/request.js';
+import { admitted } from './admission.js';
 import { COOKIE, cookie } from './cookie.js';
 import { Sessions } from './sessions.js';
 
@@ -35,13 +44,14 @@ export class SessionGuard implements CanActivate {
     const http = context.switchToHttp();
     const request = http.getRequest<AppRequest>();
     const { token, kind } = tokenOf(request);
-    const session = token === undefined ? undefined : await this.sessions.find(token);
-    if (!token || !session || session.kind !== kind)
-      throw new ProblemError(401, msg('server.signInFirst'), { detail: msg('server.sessionEnded') });
-    this.checkRole(session.role, context, request.method);
+    const session = admitted(token === undefined ? undefined : await this.sessions.find(token), {
+      kind,
+      least: marked<Role>(this.reflector, LEAST_ROLE, context) ?? leastFor(request.method),
+      evenRemoved: marked<boolean>(this.reflector, EVEN_REMOVED, context) ?? false,
+    });
     if (kind === 'script' && marked<boolean>(this.reflector, IN_PERSON, context))
       throw new ProblemError(403, msg('server.notAllowed'), { detail: msg('server.inPerson') });
-    if (session.stale) {
+    if (session.stale && token !== undefined) {
       const renewed = await this.sessions.renew(session, token);
       if (renewed) http.getResponse<Response>().cookie(COOKIE, renewed, cookie);
     }
@@ -49,11 +59,5 @@ export class SessionGuard implements CanActivate {
     request.visitor = { sessionId, personId, name, workshopId };
     request.readsIn = session.readsIn;
     return true;
-  }
-
-  /** @throws ProblemError 403 */
-  private checkRole(role: Role, context: ExecutionContext, method: string): void {
-    const least = marked<Role>(this.reflector, LEAST_ROLE, context) ?? leastFor(method);
-    if (!mayActAs(role, least)) throw new ProblemError(403, msg('server.notAllowed'), { detail: msg('server.roleMayNot', { role, least }) }); // prettier-ignore
   }
 }

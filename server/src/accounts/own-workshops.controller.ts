@@ -2,7 +2,7 @@ import { Body, Controller, Get, HttpCode, Post, Put, Req } from '@nestjs/common'
 import { InvitationToken, WorkshopChoice, WorkshopName, type OwnWorkshopView } from '@dewpot/contract';
 import { Throttle } from '@nestjs/throttler';
 import { rate } from '../http/rate.js';
-import { CurrentUser, ForRole, InPerson, OwnTransactions, type AppRequest } from '../http/request.js';
+import { CurrentUser, EvenRemoved, ForRole, InPerson, OwnTransactions, type AppRequest } from '../http/request.js';
 import { speakerIn } from '../http/speaker.js';
 import { OwnWorkshopsService } from './own-workshops.service.js';
 
@@ -10,6 +10,7 @@ import { OwnWorkshopsService } from './own-workshops.service.js';
 @ForRole('guest')
 @InPerson()
 @OwnTransactions()
+@EvenRemoved()
 @Controller('api/session')
 export class OwnWorkshopsController {
   constructor(private readonly own: OwnWorkshopsService) {}

@@ -10,6 +10,7 @@ import { Accounts, justChanged, type Membership } from './accounts.service.js';
 import { DoorService } from './door.service.js';
 import { InvitationsService } from './invitations.service.js';
 import { People } from './people.service.js';
+import { goneBy } from './removal-time.js';
 import { Sessions } from './sessions.js';
 import { WorkshopsService } from './workshops.service.js';
 
@@ -40,9 +41,10 @@ export class OwnWorkshopsService {
 
   async all({ personId, workshopId }: CurrentUser): Promise<OwnWorkshopView[]> {
     const account = await this.rows.transaction(() => this.people.accountOf(personId));
-    return (await this.accounts.workshopsOf(account)).map(({ workshop_id: id, name, role }) => ({
+    return (await this.accounts.workshopsOf(account)).map(({ workshop_id: id, name, role, removed_at }) => ({
       ...{ id, name, role },
       current: id === workshopId,
+      ...goneBy(removed_at),
     }));
   }
 

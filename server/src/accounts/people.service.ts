@@ -2,7 +2,7 @@ import { msg, type Language } from '@dewpot/core/units';
 import { Injectable } from '@nestjs/common';
 import type { PersonView, Role } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
-import { PersonEntity } from './accounts.entities.js';
+import { PastPersonEntity, PersonEntity } from './accounts.entities.js';
 import { personView } from './accounts.mappers.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
@@ -140,8 +140,10 @@ export class People {
 
   /** A person goes: their sessions and their calendar's address end at once; what they did stays. @throws ProblemError 404; 409 where no owner would be left */
   async remove(id: string): Promise<void> {
-    if ((await this.held(id)).lastOwner) throw lastOwnerStays();
+    const { lastOwner, name } = await this.held(id);
+    if (lastOwner) throw lastOwnerStays();
     await this.sessions.end(id);
+    await this.rows.of(PastPersonEntity).insert({ id, workshopId: this.rows.workshopId, name });
     await this.rows.of(PersonEntity).delete({ id });
   }
 

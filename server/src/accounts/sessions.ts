@@ -5,6 +5,7 @@ import { v7 as uuid } from 'uuid';
 import { DAY, type Language, type UnitSystem } from '@dewpot/core/units';
 import { PersonEntity, SessionEntity } from './accounts.entities.js';
 import { Accounts, justChanged } from './accounts.service.js';
+import { goneBy } from './removal-time.js';
 import { sessionTopic } from './session-topic.js';
 import { PgNotifications } from '../db/pg-notifications.js';
 import { WorkshopContext } from '../db/workshop-context.js';
@@ -31,6 +32,7 @@ interface Found {
   readonly currency: string;
   readonly role: Role;
   readonly person: string;
+  readonly removed_at: string | null;
 }
 
 /** A session of this request, and whether its token is due to be renewed. */
@@ -39,6 +41,8 @@ export interface FoundSession extends CurrentUser {
   readonly readsIn: ReadsIn;
   readonly kind: SessionKind;
   readonly stale: boolean;
+  /** Its workshop was deleted, and is gone for good then, ms. */
+  readonly goneAt?: number;
 }
 
 /** Who opens a session, and by which passphrase; undefined where none was asked for. */
@@ -76,6 +80,7 @@ export class Sessions {
         role: row.role,
         name: row.person,
         stale: row.stale,
+        ...goneBy(row.removed_at),
         readsIn: { language: row.language, units: row.units, currency: row.currency },
       }
     );

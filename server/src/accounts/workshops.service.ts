@@ -11,6 +11,7 @@ import { fillWithHandbook } from '../materials/index.js';
 import { RefitsService } from '../sealing/index.js';
 import { WorkshopEntity } from './accounts.entities.js';
 import type { Membership } from './accounts.service.js';
+import { goneBy } from './removal-time.js';
 import { AddressTaken, People } from './people.service.js';
 
 /** What a new workshop starts with. */
@@ -63,10 +64,10 @@ export class WorkshopsService {
   /** Who is signed in, and where. */
   async sessionOf({ personId }: CurrentUser): Promise<SessionView> {
     const { id, name, role, language } = await this.people.reading(personId);
-    const { id: workshopId, settings, demo, version } = await this.rows.workshop();
+    const { id: workshopId, settings, demo, version, removedAt } = await this.rows.workshop();
     return {
       person: { id, name, role, ...(language && { language }) },
-      workshop: { id: workshopId, demo, version, ...settings },
+      workshop: { id: workshopId, demo, version, ...settings, ...goneBy(removedAt) },
     };
   }
 

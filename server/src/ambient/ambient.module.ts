@@ -9,6 +9,6 @@ import { UsualMonthsService } from './usual-months.service.js';
 @Module({
   controllers: [PlacesController],
   providers: [PlaceSeriesCache, PlacesService, ReadingsService, UsualMonthsService],
-  exports: [PlaceSeriesCache, ReadingsService, UsualMonthsService],
+  exports: [PlaceSeriesCache, PlacesService, ReadingsService, UsualMonthsService],
 })
 export class AmbientModule {}

@@ -63,19 +63,21 @@ export class PlaceSeriesCache {
   async series(place: PlaceEntity, from: number, now: number): Promise<PlaceSeries> {
     const latest = await this.collect(place, now);
     const start = Math.min(from, now - LEAST_PAST);
-    const known = this.atHand.get(place.id);
+    // An archive that was read into two workshops gives both the same place.
+    const key = `${this.rows.workshopId} ${place.id}`;
+    const known = this.atHand.get(key);
     const sound = known && known.late === place.late && known.version === place.version && known.from <= start;
     // A place without readings of its own is calculated from the clock, so its present must not grow old.
     const ownReadings = ['logger', 'files'].includes(place.body.source);
     const issued = ownReadings ? issuedAt(now) : Math.floor(now / LOGS_EVERY);
-    if (sound && known.latest === latest && known.issued === issued) return this.atHand.keep(place.id, known).series;
+    if (sound && known.latest === latest && known.issued === issued) return this.atHand.keep(key, known).series;
     const before = sound ? known.readings : [];
     const since = await this.readings.since(place.id, sound ? known.from : start, before[before.length - 1]?.at);
     const readings = since.length > 0 ? [...before, ...since] : before;
     const loadedFrom = sound ? known.from : start;
     const series = placeSeries(place.body, readings, loadedFrom, now);
     const { late, version } = place;
-    return this.atHand.keep(place.id, { from: loadedFrom, late, version, latest, issued, readings, series }).series;
+    return this.atHand.keep(key, { from: loadedFrom, late, version, latest, issued, readings, series }).series;
   }
 
   async view(place: PlaceEntity, now: number): Promise<PlaceView> {

@@ -13,13 +13,14 @@ const MOST_NAME = 80;
 
 const isOneOf = <One extends string>(all: readonly One[], word: string): word is One => (all as readonly string[]).includes(word); // prettier-ignore
 
-/** What a request does to what, by its route; undefined of what only reads, and of what is not kept: the simulated scale, and signing out. */
+/** What a request does to what, by its route; undefined of what only reads or only says what would be, and of what is not kept: the simulated scale, and signing out. */
 export function deedOf(method: string, route: string): { thing: AuditThing; deed: AuditDeed } | undefined {
   const usual = byMethod[method];
   if (!usual) return undefined;
   const [thing = '', ...rest] = route.replace(/^\/?api\//, '').split('/');
   const words = rest.filter((word) => !word.startsWith(':'));
   const last = words.at(-1) ?? '';
+  if (last === 'check') return undefined;
   const deed = isOneOf(auditDeeds, last) ? last : usual;
   return isOneOf(auditThings, thing) ? { thing, deed } : undefined;
 }
@@ -47,9 +48,10 @@ export class AuditTrail implements NestInterceptor {
     const id = params.id ?? params.mouldId ?? body.id;
     const recordId = isUUID(id) ? String(id) : null;
     const record = textOf(body.name) ?? textOf(body.label);
+    const event = did.thing === 'casts' && did.deed === 'events' ? textOf(body.type) : null;
     return next.handle().pipe(
       mergeMap(async (answer: unknown) => {
-        const entry = { ...did, personId, person, recordId, record };
+        const entry = { ...did, personId, person, recordId, record, event };
         await this.rows.transaction(() => this.audit.add(entry, own));
         return answer;
       }),

@@ -16,4 +16,6 @@ export class AuditEntryEntity extends WorkshopRow {
   /** What it was done to, and what that was called then. */
   @Column('uuid', { name: 'record_id', nullable: true }) recordId: string | null;
   @Column('text', { nullable: true }) record: string | null;
+  /** Which event was added to a cast. */
+  @Column('text', { nullable: true }) event: string | null;
 }

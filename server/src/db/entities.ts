@@ -1,4 +1,10 @@
-import { InvitationEntity, WorkshopEntity, PersonEntity, SessionEntity } from '../accounts/accounts.entities.js';
+import {
+  InvitationEntity,
+  WorkshopEntity,
+  PastPersonEntity,
+  PersonEntity,
+  SessionEntity,
+} from '../accounts/accounts.entities.js';
 import {
   MouldEntity,
   MouldCopyEntity,
@@ -24,14 +30,18 @@ import { CalendarKeyEntity, CalendarPlanEntity, CasterWeekEntity, OrderEntity } 
 
 import { AuditEntryEntity } from '../audit/audit.entities.js';
 import { MailEntity } from '../mail/mail.entities.js';
+import { WebhookDeliveryEntity, WebhookEntity } from '../webhooks/webhooks.entities.js';
 
 /** Every table. */
 export const entities = [
   WorkshopEntity,
   PersonEntity,
+  PastPersonEntity,
   InvitationEntity,
   AuditEntryEntity,
   MailEntity,
+  WebhookEntity,
+  WebhookDeliveryEntity,
   SessionEntity,
   MouldEntity,
   MouldCopyEntity,

@@ -6,5 +6,6 @@ import { ScaleController } from './scale.controller.js';
 @Module({
   controllers: [ScaleController],
   providers: [BenchScaleService],
+  exports: [BenchScaleService],
 })
 export class DevicesModule {}

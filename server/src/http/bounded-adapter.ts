@@ -1,10 +1,10 @@
 import { createServer, type ServerOptions } from 'node:http';
 import { ExpressAdapter } from '@nestjs/platform-express';
 
-/** How long a client may take, ms: for the headers, for the whole request, and between two requests. */
+/** How long a client may take, ms: for the headers, for the largest request of all, and between two requests. */
 const LIMITS: ServerOptions = {
   headersTimeout: 15_000,
-  requestTimeout: 60_000,
+  requestTimeout: 1_800_000,
   keepAliveTimeout: 10_000,
   connectionsCheckingInterval: 1_000,
   maxHeaderSize: 16_384,

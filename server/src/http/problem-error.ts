@@ -38,6 +38,7 @@ export type Thing =
   | 'tint'
   | 'trial'
   | 'tub'
+  | 'webhook'
   | 'workshop';
 
 /** An answer that is an error, in the API's one shape. */

@@ -56,6 +56,11 @@ export const IN_PERSON = 'dewpot:in-person';
 /** Marks a route for people at a browser: a token that leaked makes no other tokens and lets nobody in. */
 export const InPerson = () => SetMetadata(IN_PERSON, true);
 
+export const EVEN_REMOVED = 'dewpot:even-removed';
+
+/** Marks a route that is open in a workshop that was deleted, as long as it can be brought back. */
+export const EvenRemoved = () => SetMetadata(EVEN_REMOVED, true);
+
 /** The visitor of a route that needs a session. */
 export const CurrentUser = createParamDecorator((_: unknown, context: ExecutionContext): CurrentUser => {
   const { visitor } = context.switchToHttp().getRequest<AppRequest>();

@@ -14,6 +14,9 @@ const MAINTAINS = 10;
 /** A job that runs while the server stops is given so long, ms. */
 const GRACE = 3_000;
 
+/** Of work that is done one by one, so much goes on at once: one that takes its time keeps few others waiting. */
+const AT_ONCE = 5;
+
 type Work<K extends keyof Queues> = (told: readonly Queues[K][]) => Promise<void>;
 
 const topicOf = (queue: string) => `job ${queue}`;
@@ -51,6 +54,17 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
   /** Says who does a kind of work. Jobs that came together are done together. */
   does<K extends keyof Queues>(queue: K, work: Work<K>): void {
     this.works.set(queue, work as Work<keyof Queues>);
+  }
+
+  /** Says who does a kind of work one by one: `work` answers why it failed, if it did. Those that failed are tried again later, and with them those that did not. */
+  doesEach<K extends keyof Queues>(queue: K, work: (told: Queues[K]) => Promise<string | undefined>): void {
+    this.does(queue, async (told) => {
+      const errors: (string | undefined)[] = [];
+      for (let i = 0; i < told.length; i += AT_ONCE)
+        errors.push(...(await Promise.all(told.slice(i, i + AT_ONCE).map((one) => work(one)))));
+      const failed = errors.filter((error) => error !== undefined);
+      if (failed.length > 0) throw new Error(failed.join('; '));
+    });
   }
 
   /** Asks for work, once the transaction at hand is through. */

@@ -14,12 +14,16 @@ export interface Queues {
   readonly 'judge-dryness': { readonly workshopId: string };
   /** Hand a mail to the mail server. */
   readonly 'send-mail': { readonly workshopId: string; readonly id: string };
+  /** Hand something over to a webhook. */
+  readonly 'send-webhook': { readonly workshopId: string; readonly id: string };
 }
 
 const queues: Record<keyof Queues, PgBoss.RetryOptions & PgBoss.ExpirationOptions> = {
   'judge-dryness': { retryLimit: 8, retryDelay: 1, retryBackoff: true, expireInSeconds: 30 },
   // A mail server may be away for hours.
   'send-mail': { retryLimit: 12, retryDelay: 5, retryBackoff: true, expireInSeconds: 300 },
+  // Whoever listens may be a small computer that starts again.
+  'send-webhook': { retryLimit: 12, retryDelay: 5, retryBackoff: true, expireInSeconds: 300 },
 };
 
 /** Makes the tables of the jobs and lets the application use them, which owns none of them. */

@@ -6,13 +6,12 @@ import { v7 as uuid } from 'uuid';
 import { pageOf, withWords } from '../db/page.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { Jobs } from '../jobs/jobs.service.js';
+import { whyFailed } from '../jobs/why-failed.js';
 import { MailEntity } from './mail.entities.js';
 import { MailSender } from './mail-sender.js';
 
 /** Mails are forgotten after this, ms. */
 const KEPT_FOR = 30 * DAY;
-/** So much is kept of what a mail server answers. */
-const MOST_ERROR = 300;
 
 /** A mail that is to go out. */
 export interface Mail {
@@ -31,15 +30,8 @@ export class OutboxService implements OnModuleInit {
   ) {}
 
   onModuleInit(): void {
-    this.jobs.does('send-mail', async (told) => {
-      const failed: string[] = [];
-      for (const { workshopId, id } of told) {
-        const error = await this.send(workshopId, id);
-        if (error !== undefined) failed.push(error);
-      }
-      // Tried again later: those that were sent are not sent again.
-      if (failed.length > 0) throw new Error(failed.join('; '));
-    });
+    // Those that were sent are not sent again.
+    this.jobs.doesEach('send-mail', ({ workshopId, id }) => this.send(workshopId, id));
   }
 
   /** Writes a mail; answers how far it is. */
@@ -68,10 +60,7 @@ export class OutboxService implements OnModuleInit {
     const mail = await this.rows.inWorkshop(workshopId, () => this.rows.of(MailEntity).findOneBy({ id }));
     // Forgotten, or sent by another try of the same job.
     if (!mail || mail.text === null) return undefined;
-    const error = await this.sender.send({ ...mail, text: mail.text }).then(
-      () => undefined,
-      (refused: unknown) => String(refused instanceof Error ? refused.message : refused).slice(0, MOST_ERROR),
-    );
+    const error = await this.sender.send({ ...mail, text: mail.text }).then(() => undefined, whyFailed);
     const ended = error === undefined ? { sentAt: Date.now(), text: null, error: null } : { error };
     await this.rows.inWorkshop(workshopId, () => this.rows.of(MailEntity).update({ id }, ended));
     return error;

@@ -1,11 +1,11 @@
-import type { KeptMix } from '@dewpot/core/mixes';
+import type { KnownRecipe } from '@dewpot/core/mixes';
 import type { TrialTile } from '@dewpot/core/sealing';
 import { Column, Entity, Index } from 'typeorm';
 import { EditedRow, PartOf, RevisionRow, WorkshopRow } from '../db/row.js';
 import { stored } from '../db/stored.js';
 
 /** A recipe as it is kept: its materials by their keys. */
-export interface StoredMix extends Omit<KeptMix, 'id' | 'name' | 'revision'> {
+export interface StoredMix extends KnownRecipe {
   readonly packed: boolean;
   readonly suits?: string;
 }

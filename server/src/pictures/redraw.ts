@@ -54,3 +54,14 @@ export async function redraw(bytes: Uint8Array): Promise<Redrawn> {
     });
   }
 }
+
+/** Whether a picture is one as `redraw` makes them, by its header. */
+export async function checkKept(image: Uint8Array): Promise<boolean> {
+  try {
+    const { format, width, height } = await sharp(image, { limitInputPixels: MOST_PIXELS }).metadata();
+    return format === 'webp' && width <= LONGEST && height <= LONGEST;
+  } catch {
+    // Whatever its header says, it is no picture.
+    return false;
+  }
+}

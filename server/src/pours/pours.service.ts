@@ -10,7 +10,7 @@ import { CalculationPool } from '../calculation/calculation-pool.js';
 import type { PlanData } from '../calculation/crossing.js';
 import { CastsService } from '../casts/index.js';
 import { LotEntity, MaterialEntity, ScoopEntity } from '../materials/materials.entities.js';
-import { PersonEntity, WorkshopEntity } from '../accounts/accounts.entities.js';
+import { PastPersonEntity, PersonEntity, WorkshopEntity } from '../accounts/accounts.entities.js';
 import { PourEntity } from './pours.entities.js';
 import { listedBy, pourRow, pourView } from './pours.mappers.js';
 import { PastPoursService } from './past-pours.service.js';
@@ -261,10 +261,16 @@ export class PoursService {
   /** Finished once already: by the same device, which may not have heard of it; or by another one, which is told by name. */
   private async finishedBefore(row: PourEntity, { casts }: PourFinish): Promise<PourView> {
     if (await this.casts.any(casts.map(({ id }) => id))) return pourView(row);
-    const person = row.finishedBy && (await this.rows.of(PersonEntity).findOneBy({ id: row.finishedBy }));
+    const person = row.finishedBy && (await this.nameOf(row.finishedBy));
     throw new ProblemError(409, msg('server.finishedAlready'), {
-      detail: msg('server.personFinished', { person: person ? person.name : msg('server.someoneElse') }),
+      detail: msg('server.personFinished', { person: person || msg('server.someoneElse') }),
     });
+  }
+
+  /** What somebody is called, also once they left. */
+  private async nameOf(id: string): Promise<string | undefined> {
+    const person = await this.rows.of(PersonEntity).findOneBy({ id });
+    return (person ?? (await this.rows.of(PastPersonEntity).findOneBy({ id })))?.name;
   }
 
   /** All that a plan of these moulds is made from. @throws ProblemError 404 where one is not here. */

@@ -107,7 +107,9 @@ const tasks = {
 /** … and what takes large libraries for it: those are loaded with the first of its kind, since most threads never do one. */
 const seldom = {
   question: async () => (await import('./question.js')).question,
+  archiveRows: async () => (await import('./archive-rows.js')).archiveRows,
   redraw: async () => (await import('../pictures/redraw.js')).redraw,
+  checkKept: async () => (await import('../pictures/redraw.js')).checkKept,
 };
 
 export type Tasks = typeof tasks & { [K in keyof typeof seldom]: Awaited<ReturnType<(typeof seldom)[K]>> };

@@ -1,6 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Post, Put, Query } from '@nestjs/common';
 import {
   RecipesQuery,
+  ColourReadingInput,
   SwatchInput,
   TintImport,
   TintInput,
@@ -72,6 +73,13 @@ export class SwatchesController {
   @HttpCode(204)
   remove(@Key() id: string): Promise<void> {
     return this.tints.removeSwatch(id);
+  }
+
+  /** Keeps what a real reader's bridge read of a chip. */
+  @Post(':id/readings')
+  @HttpCode(204)
+  keepReading(@Key() id: string, @Body() given: ColourReadingInput): Promise<void> {
+    return this.tints.keepReading(id, given, Date.now());
   }
 
   /** What the simulated colour reader says of a chip; nothing is kept. */

@@ -1,9 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import { defined } from '@dewpot/core/math';
-import { HOUR, InputError, requireNumber, msg } from '@dewpot/core/units';
+import { HOUR, InputError, MINUTE, requireNumber, msg } from '@dewpot/core/units';
 import { checkTint, tintOf } from '@dewpot/core/tints';
 import type {
   ChipReading,
+  ColourReadingInput,
   Page,
   RecipesQuery,
   SwatchInput,
@@ -109,11 +110,19 @@ export class TintsService {
     const row = await this.rows.of(SwatchEntity).findOneBy({ id });
     if (!row) throw ProblemError.notFound('chip');
     const { castAt } = row.body;
-    if (castAt === undefined)
-      throw new InputError([
-        { field: 'castAt', value: null, message: msg('server.chipNotCast'), remedy: msg('server.sayWhenCast') },
-      ]);
+    if (castAt === undefined) throw notCast();
     return readChip({ ...defined(tintOf(row.body, await strictFinder(this.rows))), id, castAt }, now);
+  }
+
+  /** Keeps what a real reader read of a chip. @throws ProblemError 404; InputError where it was not cast, or lies ahead */
+  async keepReading(id: string, { colour, at }: ColourReadingInput, now: number): Promise<void> {
+    const swatches = this.rows.of(SwatchEntity);
+    const row = await swatches.findOne({ where: { id }, lock: { mode: 'for_no_key_update' } });
+    if (!row) throw ProblemError.notFound('chip');
+    if (row.body.castAt === undefined) throw notCast();
+    const when = at ?? now;
+    requireNumber('at', when, msg('server.whenRead'), { min: 0, max: now + MINUTE });
+    await swatches.save({ ...row, body: { ...row.body, measured: { colour, by: 'reader', at: when } } });
   }
 
   private async check(body: TintBody): Promise<void> {
@@ -126,3 +135,8 @@ export class TintsService {
     return versionsFound(this.rows, POURED);
   }
 }
+
+const notCast = () =>
+  new InputError([
+    { field: 'castAt', value: null, message: msg('server.chipNotCast'), remedy: msg('server.sayWhenCast') },
+  ]);

@@ -25,15 +25,8 @@ export class Unreachable extends Error {
 
 type Method = 'GET' | 'PUT' | 'POST' | 'DELETE';
 
-async function answerTo<T>(path: string, init: RequestInit): Promise<T> {
-  let response: Response;
-  try {
-    const headers = { 'Accept-Language': chosenLanguage(), ...init.headers };
-    response = await fetch(`/api/${path}`, { credentials: 'same-origin', ...init, headers });
-  } catch (error) {
-    if (error instanceof DOMException && error.name === 'AbortError') throw error;
-    throw new Unreachable();
-  }
+/** What an answer brings, or throws. */
+async function answerOf<T>(response: Response): Promise<T> {
   if (response.ok) return response.status === 204 ? (undefined as T) : ((await response.json()) as T);
   if (response.headers.get('Content-Type')?.includes('problem+json')) {
     const problem = (await response.json()) as Problem;
@@ -44,6 +37,18 @@ async function answerTo<T>(path: string, init: RequestInit): Promise<T> {
   // A gateway's own page in place of our answer: the server behind it is away.
   throw new Unreachable();
 }
+
+async function reach(path: string, init: RequestInit): Promise<Response> {
+  try {
+    const headers = { 'Accept-Language': chosenLanguage(), ...init.headers };
+    return await fetch(`/api/${path}`, { credentials: 'same-origin', ...init, headers });
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'AbortError') throw error;
+    throw new Unreachable();
+  }
+}
+
+const answerTo = async <T>(path: string, init: RequestInit): Promise<T> => answerOf<T>(await reach(path, init));
 
 /**
  * Asks the API.
@@ -60,4 +65,51 @@ export function ask<T>(method: Method, path: string, body?: unknown, signal?: Ab
 /** Sends a form with files. @throws as `ask` does. */
 export function send<T>(path: string, form: FormData): Promise<T> {
   return answerTo(path, { method: 'POST', body: form });
+}
+
+/** How far something is on its way. */
+export interface OnTheWay {
+  /** Told again and again: bytes that went through so far. */
+  readonly onBytes: (bytes: number) => void;
+  readonly signal: AbortSignal;
+}
+
+/** Fetches a file. @throws as `ask` does, and where the connection breaks before its end. */
+export async function fetchFile(path: string, { onBytes, signal }: OnTheWay): Promise<{ file: Blob; name: string }> {
+  const response = await reach(path, { signal });
+  if (!response.ok || !response.body) return answerOf(response);
+  const [, name = ''] = /filename="?([^";]+)/.exec(response.headers.get('Content-Disposition') ?? '') ?? [];
+  let bytes = 0;
+  const counted = new TransformStream<Uint8Array, Uint8Array>({
+    transform(chunk, out) {
+      bytes += chunk.length;
+      onBytes(bytes);
+      out.enqueue(chunk);
+    },
+  });
+  try {
+    return { file: await new Response(response.body.pipeThrough(counted)).blob(), name };
+  } catch (error) {
+    if (signal.aborted) throw error;
+    throw new Unreachable();
+  }
+}
+
+/** Sends a file as it is. Of the ways to send one, this alone tells how far it is. @throws as `ask` does */
+export function sendFile<T>(path: string, file: Blob, { onBytes, signal }: OnTheWay): Promise<T> {
+  const request = new XMLHttpRequest();
+  return new Promise<Response>((done, failed) => {
+    request.open('POST', `/api/${path}`);
+    request.setRequestHeader('Accept-Language', chosenLanguage());
+    request.setRequestHeader('Content-Type', 'application/zip');
+    request.upload.onprogress = ({ loaded }) => onBytes(loaded);
+    request.onload = () => {
+      const type = request.getResponseHeader('Content-Type') ?? '';
+      done(new Response(request.responseText, { status: request.status, headers: { 'Content-Type': type } }));
+    };
+    request.onerror = () => failed(new Unreachable());
+    request.onabort = () => failed(new DOMException('', 'AbortError'));
+    signal.addEventListener('abort', () => request.abort());
+    request.send(file);
+  }).then((response) => answerOf<T>(response));
 }

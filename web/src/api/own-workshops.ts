@@ -1,4 +1,4 @@
-import { queryOptions, useQuery } from '@tanstack/react-query';
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { OwnWorkshopView } from '@dewpot/contract';
 import { useNavigate } from 'react-router';
 import { useWaiting } from './casts';
@@ -33,3 +33,13 @@ export const useFoundWorkshop = () =>
 
 /** Takes up an invitation to another workshop with one's own account, and goes there. */
 export const useJoinWorkshop = () => useEnter((token: string) => ask<void>('POST', 'session/join', { token }));
+
+/** Deletes the workshop at hand, or brings it back; the session then tells which. */
+function useRemoval<Given>(change: (given: Given) => Promise<void>) {
+  const client = useQueryClient();
+  return useMutation({ mutationFn: change, retry: false, onSuccess: () => client.invalidateQueries() });
+}
+
+export const useRemoveWorkshop = () =>
+  useRemoval((workshop: string) => ask<void>('POST', 'workshop/removal', { workshop }));
+export const useRecallWorkshop = () => useRemoval((_: undefined) => ask<void>('DELETE', 'workshop/removal'));

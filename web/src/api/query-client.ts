@@ -1,4 +1,4 @@
-import { QueryClient, type Mutation } from '@tanstack/react-query';
+import { QueryCache, QueryClient, type Mutation } from '@tanstack/react-query';
 import { DAY } from '@dewpot/core/units';
 import { ProblemFailure, Unreachable } from './client';
 import { makePersister } from './persister';
@@ -8,7 +8,16 @@ const retryRead = (failures: number, error: Error) => !(error instanceof Problem
 /** Writes wait for the server as long as it takes; their own keys make sending them again safe. */
 export const retryWrite = (_: number, error: Error) => error instanceof Unreachable;
 
+/** A workshop was deleted meanwhile: who is signed in and where is asked again, and the screen says so. */
+const queryCache = new QueryCache({
+  onError: (error) => {
+    if (error instanceof ProblemFailure && error.problem.status === 410)
+      void queryClient.invalidateQueries({ queryKey: ['session'] });
+  },
+});
+
 export const queryClient = new QueryClient({
+  queryCache,
   defaultOptions: {
     queries: { retry: retryRead, staleTime: 10_000, gcTime: DAY, networkMode: 'offlineFirst' },
     mutations: { retry: retryWrite, retryDelay: 2000, networkMode: 'offlineFirst' },

@@ -32,7 +32,7 @@ export function useSession(): SessionView {
 
 /** The settings of the workshop, with the version that they were read at. */
 export function useSettings(): WorkshopSettings {
-  const { id: _, demo: __, ...settings } = useSession().workshop;
+  const { id: _, demo: __, goneAt: ___, ...settings } = useSession().workshop;
   return settings;
 }
 

@@ -12,6 +12,7 @@ import type { BucketContext, StepContext } from './step-context';
 import { stepCautions, stepSentence } from './step-text';
 import { Countdown } from './countdown-view';
 import { WeighStep } from './weigh-step';
+import { LocalRules } from '../ui/local-rules';
 import { useSay } from '../ui/say';
 
 /** The steps at which it is told which copy gets which way of a trial. */
@@ -27,16 +28,18 @@ export function StepView({ pour, ...context }: StepContext & { pour: PourView })
   const { bench, timed } = context;
   const { step } = timed;
   const { input } = pour;
+  const cautions = stepCautions(step, bench);
   return (
     <div className="space-y-3">
       <p className="text-lg">
         {stepSentence(step, { release: input.release, placings: defined(bench.parts[step.part]).placings }, say)}
       </p>
-      {stepCautions(step, bench).map((caution) => (
+      {cautions.map((caution) => (
         <p key={caution.key} className="border-accent border-l-4 pl-3">
           {say(caution)}
         </p>
       ))}
+      {cautions.length > 0 && <LocalRules />}
       {pour.trial && trialSteps[pour.trial.kind].includes(step.kind) && <TrialCopies pour={pour} />}
       <Body {...context} input={input} />
     </div>

@@ -1,12 +1,22 @@
+import type { WeekStart } from '@dewpot/contract';
 import { DAY, msg } from '@dewpot/core/units';
+import { useSession } from '../api/session';
 import { useSay } from '../ui/say';
 import type { RailScale } from './rail-layout';
 
-const isMonday = (at: number) => new Date(at).getDay() === 1;
+const firstDays: Readonly<Record<WeekStart, number>> = { sunday: 0, monday: 1, saturday: 6 };
+
+/** Whether a week begins with a day, as the workshop counts weeks. */
+function useWeekBegins(): (at: number) => boolean {
+  const first = firstDays[useSession().workshop.weekStart ?? 'monday'];
+  return (at) => new Date(at).getDay() === first;
+}
+
 const isWeekend = (at: number) => [0, 6].includes(new Date(at).getDay());
 
 /** Weekends, weeks and today behind a row of the rail. */
 export function DayLines({ scale, now, height }: { scale: RailScale; now: number; height: number }) {
+  const weekBegins = useWeekBegins();
   return (
     <>
       {scale.days.map((at) => (
@@ -14,7 +24,7 @@ export function DayLines({ scale, now, height }: { scale: RailScale; now: number
           {isWeekend(at) && (
             <rect x={scale.x(at)} width={scale.day} height={height} fill="var(--color-base-300)" opacity={0.32} />
           )}
-          {isMonday(at) && (
+          {weekBegins(at) && (
             <line x1={scale.x(at)} x2={scale.x(at)} y2={height} stroke="var(--color-base-300)" strokeWidth={1} />
           )}
         </g>
@@ -29,7 +39,8 @@ const HEIGHT = 40;
 /** The weeks and days along the top. */
 export function RailDays({ scale, now }: { scale: RailScale; now: number }) {
   const say = useSay();
-  const weeks = scale.days.filter((at, i) => isMonday(at) || i === 0);
+  const weekBegins = useWeekBegins();
+  const weeks = scale.days.filter((at, i) => weekBegins(at) || i === 0);
   return (
     <svg width={scale.width} height={HEIGHT} className="block" aria-hidden="true">
       <DayLines scale={scale} now={now} height={HEIGHT} />

@@ -8,11 +8,14 @@ import { faultName } from '@dewpot/core/findings';
 import type { MixView, MouldView, TrialInput } from '@dewpot/contract';
 import { trialSizeQuery, useSaveTrial } from '../api/trials';
 import { Button } from '../ui/button';
+import { FileButton } from '../ui/file-button';
+import { notRead, type NotRead } from '../ui/thing-file';
 import { Choice } from '../ui/choice';
 import { SelectField } from '../ui/select-field';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { useSay } from '../ui/say';
+import { readTrialFile } from './trial-file';
 import { trialKindNames, trialWay } from '../ui/trial-words';
 import { coverNames, releaseNames } from '../ui/word-names';
 
@@ -36,6 +39,7 @@ export function TrialForm({ moulds, mixes }: { moulds: readonly MouldView[]; mix
   const navigate = useNavigate();
   const [id] = useState(() => uuid());
   const [draft, setDraft] = useState<Draft>({ ...begins.release, worse: 0.6, better: 0.9 });
+  const [why, setWhy] = useState<NotRead>();
   const save = useSaveTrial();
   const change = (part: Partial<Draft>) => setDraft({ ...draft, ...part });
   const named = msg('findings.trialAgainst', { a: trialWay(draft.kind, draft.a), b: trialWay(draft.kind, draft.b) });
@@ -45,6 +49,14 @@ export function TrialForm({ moulds, mixes }: { moulds: readonly MouldView[]; mix
     save.mutate({ id, input: { ...draft, name, version: 0 } }, { onSuccess: () => void navigate(`/findings/trials/${id}`, { replace: true }) });
   return (
     <form className="card-slab space-y-5" noValidate onSubmit={(event) => { event.preventDefault(); keep(); }}>
+      <FileButton look="plain" size="low" label={say('findings.fileOfTrial')} accept=".json,application/json" onFile={async (file) => {
+        const read = await readTrialFile(file);
+        setWhy(typeof read === 'string' ? read : undefined);
+        if (typeof read !== 'string') setDraft(read);
+      }}>
+        {say('findings.readTrial')}
+      </FileButton>
+      {why && <p role="alert">{say(notRead(why))}</p>}
       <Choice legend={say('findings.whatChanges')} options={trialKinds.map((value) => ({ value, label: trialKindNames[value] }))} value={draft.kind} onChange={(kind) => setDraft({ ...draft, ...begins[kind] })} />
       <Ways draft={draft} onChange={change} />
       <div className="grid gap-4 sm:grid-cols-2">

@@ -4,10 +4,12 @@ import { faultName } from '@dewpot/core/findings';
 import type { MixView, MouldView, TrialKeep, TrialView } from '@dewpot/contract';
 import { useCloseTrial, useRemoveTrial } from '../api/trials';
 import { Button, buttonClass } from '../ui/button';
+import { saveFile } from '../ui/save-file';
 import { PageHead } from '../ui/page-head';
 import { Failure } from '../ui/states';
 import { useSay } from '../ui/say';
 import { trialWay } from '../ui/trial-words';
+import { trialFile } from './trial-file';
 import { TrialShares } from './trial-shares';
 import { trialSays } from './trial-words';
 
@@ -19,7 +21,11 @@ export function TrialStandingView({ trial, moulds, mixes }: { trial: TrialView; 
   const nameOf = (all: readonly { id: string; name: string }[], id: string | undefined) => all.find((one) => one.id === id)?.name;
   return (
     <>
-      <PageHead title={name} />
+      <PageHead title={name}>
+        <Button look="plain" onClick={() => saveFile(`${name}.json`, trialFile(trial), 'application/json')}>
+          {say('findings.toShare')}
+        </Button>
+      </PageHead>
       <section className="card-slab space-y-3" aria-label={say('findings.whatItSays')}>
         <p className="text-2xl" role="status">{say(trialSays(trial))}</p>
         <TrialShares trial={trial} />

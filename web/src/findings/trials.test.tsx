@@ -1,6 +1,6 @@
-import { screen, within } from '@testing-library/react';
+import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { trialSize, trialStandings, type TrialPlan } from '@dewpot/core/findings';
 import type { TrialView } from '@dewpot/contract';
 import { fakeServer, Refusal, renderScreen } from '../../test/fake-server';
@@ -37,6 +37,27 @@ describe('a trial', () => {
     const kept = sent.find(({ method }) => method === 'PUT');
     expect(kept?.body).toEqual({ kind: 'release', a: 'plant oil', b: 'soap', worse: 0.6, better: 0.95, mouldId: 'm', watched: 'stuck-core', name: 'Soap against plant oil', version: 0 }); // prettier-ignore
     expect(router.state.location.pathname).toBe(`/${kept!.path.replace('trials', 'findings/trials')}`);
+  });
+
+  it('goes out as a plan, and is tried elsewhere on what is there; what is no plan is told', async () => {
+    fakeServer({ ...size, trials: [trial({ watched: 'stuck-core' })] });
+    const held = vi.fn((_: Blob) => 'blob:x');
+    vi.stubGlobal('URL', Object.assign(URL, { createObjectURL: held, revokeObjectURL: () => {} }));
+    renderScreen(<TrialPage />, '/findings/trials/t', PATH);
+    const user = userEvent.setup();
+    await user.click(await screen.findByRole('button', { name: 'To share (JSON)' }));
+    const file = await held.mock.lastCall![0].text();
+    expect(JSON.parse(file)).toEqual({ format: 'dew-pot-trial', version: 1, trial: { name: 'Wax against oil', kind: 'release', a: 'plant oil', b: 'paste wax', worse: 0.6, better: 0.9, watched: 'stuck-core' } }); // prettier-ignore
+    cleanup();
+    renderScreen(<TrialPage />, '/findings/trials/new', PATH);
+    const input = await screen.findByLabelText('File of a trial');
+    await user.upload(input, new File(['{"format":"else"}'], 'a.json', { type: 'application/json' }));
+    expect(await screen.findByText(/no such file of Dew Pot’s/)).toBeVisible();
+    await user.upload(input, new File([file.replace('plant oil', 'soap')], 'b.json', { type: 'application/json' }));
+    expect(await screen.findByDisplayValue('Wax against oil')).toBeVisible();
+    expect(screen.queryByText(/no such file/)).toBeNull();
+    expect(screen.getByLabelText('What is watched')).toHaveValue('stuck-core');
+    expect(screen.getByLabelText('Only this mould')).toHaveValue('');
   });
 
   it('of something else wants both ways in words, and keeps what was typed where it is refused', async () => {

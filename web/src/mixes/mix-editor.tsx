@@ -1,7 +1,8 @@
 import type { MixInput } from '@dewpot/contract';
 import { Link } from 'react-router';
 import { useAmbient } from '../api/session';
-import { buttonClass } from '../ui/button';
+import { Button, buttonClass } from '../ui/button';
+import { saveFile } from '../ui/save-file';
 import { KeepBar, StaleChoice } from '../ui/keep-bar';
 import { TextField } from '../ui/text-field';
 import { DriesTo } from './dries-to';
@@ -10,6 +11,7 @@ import { LightenSlab } from './lighten-slab';
 import { MethodSlab } from './method-slab';
 import { MixColumn } from './mix-column';
 import { MixDoses } from './mix-doses';
+import { mixJson } from './mix-files';
 import { MixLines } from './mix-lines';
 import { PartsMeasuredBy, MixWordFields } from './mix-words';
 import { SizeSlab } from './size-slab';
@@ -122,10 +124,11 @@ function Figures({ edit, sources: { store, moulds } }: Editing) {
 }
 
 /** How it is mixed and made lighter, what it is for, its tiles and its versions. */
-function Around({ edit, sources: { store }, used }: Editing & { used: boolean }) {
+function Around({ edit, sources: { mixes, store }, used }: Editing & { used: boolean }) {
   const say = useSay();
   const { id, draft, set, settled } = edit;
   const change = { draft, calculated: settled, onChange: edit.setDraft };
+  const kept = mixes.find((one) => one.id === id);
   return (
     <div className="grid items-start gap-4 lg:grid-cols-2">
       <MethodSlab {...change} />
@@ -142,6 +145,11 @@ function Around({ edit, sources: { store }, used }: Editing & { used: boolean })
             <Link to={`/mixes/${id}/card`} className={buttonClass()}>
               {say('mixes.cardToPrint')}
             </Link>
+            {kept && (
+              <Button onClick={() => saveFile(`${kept.name}.json`, mixJson(kept, store.materials), 'application/json')}>
+                {say('mixes.toShare')}
+              </Button>
+            )}
           </p>
         )}
       </div>

@@ -71,6 +71,15 @@ export function mixesJson(mixes: readonly MixView[], materials: readonly Materia
   return JSON.stringify(file, null, 2);
 }
 
+/** One mix to share, with the materials that it is made of and no others. */
+export function mixJson(mix: MixView, materials: readonly MaterialView[]): string {
+  const used = new Set([...mix.lines, ...(mix.doses ?? [])].map(({ materialId }) => materialId));
+  return mixesJson(
+    [mix],
+    materials.filter(({ id }) => used.has(id)),
+  );
+}
+
 const at = (of: Plain, path: string) =>
   path.split('.').reduce<unknown>((value, step) => (value as Plain | undefined)?.[step], of);
 

@@ -1,8 +1,10 @@
 import { msg, type Message } from '@dewpot/core/units';
 import { outlineDrawing, sectionDrawing, writeDxf, writeStl, writeSvg } from '@dewpot/core/exports';
 import { closedSurfaceOf, type MouldShape } from '@dewpot/core/moulds';
+import type { MouldView } from '@dewpot/contract';
 import { saveFile } from '../ui/save-file';
 import { useSay } from '../ui/say';
+import { mouldsJson } from './mould-files';
 
 interface Way {
   readonly label: Message;
@@ -44,8 +46,10 @@ const ways: readonly Way[] = [
   },
 ];
 
-/** A mould's geometry as a file, in mm. */
-export function ExportMenu({ name, shape }: { name: string; shape: MouldShape }) {
+const WHOLE = 'json';
+
+/** A mould's geometry as a file, in mm; one that is kept also with all that is said of it, to share. */
+export function ExportMenu({ name, shape, kept }: { name: string; shape: MouldShape; kept?: MouldView | undefined }) {
   const say = useSay();
   return (
     <label>
@@ -55,6 +59,7 @@ export function ExportMenu({ name, shape }: { name: string; shape: MouldShape })
         value=""
         onChange={({ target }) => {
           const way = ways.find(({ ending }) => ending === target.value);
+          if (kept && target.value === WHOLE) saveFile(`${name}.json`, mouldsJson([kept]), 'application/json');
           if (way) saveFile(`${name}.${way.ending}`, way.write(shape, name), way.type);
         }}
       >
@@ -64,6 +69,7 @@ export function ExportMenu({ name, shape }: { name: string; shape: MouldShape })
             {say(label)}
           </option>
         ))}
+        {kept && <option value={WHOLE}>{say('moulds.wholeJson')}</option>}
       </select>
     </label>
   );

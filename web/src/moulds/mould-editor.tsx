@@ -128,7 +128,7 @@ function KeepMould({ edit: { known, draft, calculated, save, keep, throwAway, fa
         onKeep={() => keep()}
         onThrowAway={throwAway}
       >
-        {drawn && figures && <ExportMenu name={draft.name || 'mould'} shape={drawn.shape} />}
+        {drawn && figures && <ExportMenu name={draft.name || 'mould'} shape={drawn.shape} kept={known} />}
         {known && (
           <>
             <Link to={`/pours/new?mould=${known.id}`} className={buttonClass({ size: 'tall' })}>

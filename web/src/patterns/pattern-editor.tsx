@@ -16,6 +16,7 @@ import { FoldingView } from './folding-view';
 import { MadeMoulds } from './made-moulds';
 import { OutlineIn } from './outline-in';
 import { cutListCsv, PartsTable } from './parts-table';
+import { patternFile } from './pattern-file';
 import { PatternFieldsForm } from './pattern-fields-form';
 import { PatternLists } from './pattern-lists';
 import { PatternRevisions } from './pattern-revisions';
@@ -90,7 +91,7 @@ function Parts({ edit: { draft, worked, picked, setPicked } }: { edit: PatternEd
       <section className="card-slab" aria-label={say('patterns.parts')}>
         <h2 className="text-xl">{say('patterns.parts')}</h2>
         <PartsTable parts={worked.parts} picked={picked} onPick={setPicked} />
-        <Exports name={name} parts={worked.parts} />
+        <Exports {...{ draft, name }} parts={worked.parts} />
       </section>
       <CuttingSlab name={name} parts={worked.parts} />
     </div>
@@ -181,7 +182,7 @@ function Answers({ edit: { worked, issues } }: { edit: PatternEdit }) {
 }
 
 /** The parts as files: drawings, a list, templates in full size. */
-function Exports({ name, parts }: { name: string; parts: readonly CutPart[] }) {
+function Exports({ draft, name, parts }: { draft: PatternDraft; name: string; parts: readonly CutPart[] }) {
   const say = useSay();
   const flat = parts.filter(({ stuff }) => stuff !== 'rod');
   return (
@@ -194,6 +195,9 @@ function Exports({ name, parts }: { name: string; parts: readonly CutPart[] }) {
       </Button>
       <Button size="low" onClick={() => saveFile(`${name}.csv`, cutListCsv(parts, say), 'text/csv;charset=utf-8')}>
         {say('patterns.cutList')}
+      </Button>
+      <Button size="low" onClick={() => saveFile(`${name}.json`, patternFile({ ...draft, name }), 'application/json')}>
+        {say('patterns.toShare')}
       </Button>
       <PaperButton name={say('patterns.templates')} file={name} make={(ways) => makePatternPaper({ name, parts: flat }, ways)} />
     </div>

@@ -1,6 +1,6 @@
 import type { PatternView } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useLocation, useParams, useSearchParams } from 'react-router';
 import { cutPatternKinds, type CutPattern } from '@dewpot/core/patterns';
 import { patternQuery } from '../api/patterns';
 import { PageHead } from '../ui/page-head';
@@ -16,12 +16,14 @@ const draftOf = ({ id: _id, revision: _revision, changedAt: _at, ...kept }: Patt
   pattern: kept.pattern as CutPattern,
 });
 
-/** One pattern, new or known. A new one begins from its kind, or from a copy of another, in the address. */
+/** One pattern, new or known. A new one begins from its kind, or from a copy of another, in the address; or from a file that was read. */
 export function PatternPage() {
   const { id = 'new' } = useParams();
   const [search] = useSearchParams();
+  const { state, key } = useLocation() as { state: { read?: PatternDraft } | null; key: string };
   const [as, copy] = [search.get('as'), search.get('copy')];
   if (id !== 'new') return <KnownPattern key={id} id={id} />;
+  if (state?.read) return <PatternEditor key={key} first={state.read} />;
   if (copy) return <KnownPattern key={copy} id={copy} copied />;
   const kind = cutPatternKinds.find((one) => one === as);
   if (!kind) return <KindChoice />;

@@ -1,12 +1,16 @@
+import { useState } from 'react';
 import type { PatternView } from '@dewpot/contract';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { cutPatternKinds, type CutPattern } from '@dewpot/core/patterns';
 import { msg } from '@dewpot/core/units';
 import { ListBar, ListChoice, Listed, ListOrder, NoneFits, NothingYet, Pager } from '../ui/list-bar';
 import { PageHead } from '../ui/page-head';
+import { FileButton } from '../ui/file-button';
+import { notRead, type NotRead } from '../ui/thing-file';
 import { useListing } from '../ui/use-listing';
 import { useSay } from '../ui/say';
 import { kindWords } from './first-patterns';
+import { readPatternFile } from './pattern-file';
 import { PatternThumb } from './pattern-thumb';
 
 const orders = [
@@ -26,7 +30,12 @@ export function PatternsPage() {
       <Listed
         listing={listing}
         busy={say('patterns.busyAll')}
-        empty={<NothingYet title={say('patterns.noneYet')} how={say('patterns.noneHow')} {...add} />}
+        empty={
+          <>
+            <NothingYet title={say('patterns.noneYet')} how={say('patterns.noneHow')} {...add} />
+            <PatternIn />
+          </>
+        }
       >
         {({ rows }) => (
           <>
@@ -52,9 +61,36 @@ export function PatternsPage() {
               ))}
             </ul>
             <Pager listing={listing} />
+            <PatternIn />
           </>
         )}
       </Listed>
+    </div>
+  );
+}
+
+/** A pattern in from a file: it is shown as a new one, and kept once it is saved. */
+function PatternIn() {
+  const say = useSay();
+  const navigate = useNavigate();
+  const [why, setWhy] = useState<NotRead>();
+  const open = async (file: File) => {
+    const read = await readPatternFile(file);
+    if (typeof read === 'string') setWhy(read);
+    else void navigate('/patterns/new', { state: { read } });
+  };
+  return (
+    <div className="mt-4">
+      <FileButton
+        look="plain"
+        size="low"
+        label={say('patterns.fileOfPattern')}
+        accept=".json,application/json"
+        onFile={open}
+      >
+        {say('patterns.readPattern')}
+      </FileButton>
+      {why && <p role="alert">{say(notRead(why))}</p>}
     </div>
   );
 }

@@ -8,6 +8,7 @@ import { SheetRows } from './sheet-rows';
 import { BucketTurns } from './bucket-turns';
 import { wayNames } from '../ui/measuring-words';
 import { WaterSlab } from './water-slab';
+import { LocalRules } from '../ui/local-rules';
 import { useSay } from '../ui/say';
 
 function Cautions({ sheet, step }: { sheet: Sheet; step: CautionStep }) {
@@ -58,6 +59,7 @@ export function SheetView({
   const each = tinted ? 'tint' : inTurns ? 'bucket' : count > 1 ? 'batch' : 'none';
   return (
     <div>
+      {sheet.cautions.length > 0 && <LocalRules />}
       {warnings.length > 0 && (
         <ul className="border-warning my-3 space-y-1 border-l-4 pl-3">
           {warnings.map((warning) => (

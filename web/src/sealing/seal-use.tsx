@@ -4,6 +4,7 @@ import { pieceUses, sealAdvice, type PieceUse } from '@dewpot/core/sealing';
 import { Button } from '../ui/button';
 import { Picks } from '../ui/picks';
 import { pieceUseWords } from '../ui/piece-use-words';
+import { LocalRules } from '../ui/local-rules';
 import { useSay } from '../ui/say';
 
 /** What a piece is for, and how it is sealed for that, with the reason and the cautions. */
@@ -41,6 +42,7 @@ export function SealUse({
           {say(caution)}
         </p>
       ))}
+      {advice.cautions.length > 0 && <LocalRules />}
       {!advice.sealer && (
         <Button disabled={busy} look="main" size="tall" className="w-full text-lg" onClick={onLeaveBare}>
           {say('sealing.leaveUnsealed')}

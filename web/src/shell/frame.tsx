@@ -20,6 +20,8 @@ const FirstPiece = lazy(async () => ({ default: (await import('./first-piece')).
 /** Whoever is signed in never sees it. */
 const DoorPage = lazy(async () => ({ default: (await import('../sign-in')).DoorPage }));
 
+const RemovedPage = lazy(async () => ({ default: (await import('../workshop')).RemovedPage }));
+
 /** The room around every station; whoever is not signed in stands before the door. */
 export function Frame() {
   const say = useSay();
@@ -43,6 +45,13 @@ export function Frame() {
       <Failure error={session.error} />
     );
   }
+  const { goneAt } = session.data.workshop;
+  if (goneAt !== undefined)
+    return (
+      <Suspense fallback={<Busy what={say('shell.yourWorkshop')} />}>
+        <RemovedPage goneAt={goneAt} />
+      </Suspense>
+    );
   return (
     <div className="min-h-screen pb-16 lg:pb-0">
       <PieceLight />

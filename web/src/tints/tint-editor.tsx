@@ -4,6 +4,8 @@ import type { MouldView, TintInput } from '@dewpot/contract';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useRemoveTint, useSaveTint, type Palette } from '../api/tints';
+import { Button } from '../ui/button';
+import { saveFile } from '../ui/save-file';
 import { KeepBar, StaleChoice } from '../ui/keep-bar';
 import { TextField } from '../ui/text-field';
 import { useKept } from '../ui/use-kept';
@@ -12,6 +14,7 @@ import { LooksSlab } from './looks-slab';
 import { PigmentDoses } from './pigment-doses';
 import { TintHead, TintRoom } from './tint-nav';
 import { calculateTintBody } from './tint-words';
+import { tintsJson } from './tint-files';
 import { TintVersions } from './tint-versions';
 import { WeighSlab } from './weigh-slab';
 import { Wrong } from '../ui/wrong';
@@ -47,6 +50,7 @@ export function TintEditor({
     if (!draft.name.trim()) return setUnnamed(true);
     save.mutate({ id: key, input: { ...draft, name: draft.name.trim(), version } }, kept);
   };
+  const inStore = palette.tints.find((one) => one.id === id);
   return (
     <TintRoom>
       <TintHead title={draft.name || say('tints.newTint')} />
@@ -87,7 +91,22 @@ export function TintEditor({
                   }
                 : undefined
             }
-          />
+          >
+            {inStore && (
+              <Button
+                size="tall"
+                onClick={() =>
+                  saveFile(
+                    `${inStore.name}.json`,
+                    tintsJson({ ...palette, tints: [inStore], swatches: [] }),
+                    'application/json',
+                  )
+                }
+              >
+                {say('tints.toShare')}
+              </Button>
+            )}
+          </KeepBar>
         </section>
         {figures && tint ? (
           <div className="space-y-4">

@@ -65,7 +65,7 @@ export function AuditPage() {
   );
 }
 
-function EntryLine({ entry: { at, person, thing, deed, recordId, record } }: { entry: AuditEntryView }) {
+function EntryLine({ entry: { at, person, thing, deed, recordId, record, event } }: { entry: AuditEntryView }) {
   const say = useSay();
   const now = useNow();
   const name = record ?? '';
@@ -80,6 +80,7 @@ function EntryLine({ entry: { at, person, thing, deed, recordId, record } }: { e
         ) : (
           <span>{name}</span>
         )}
+        {event && <span className="quiet"> · {say('workshop.auditEvent', { event: event.replaceAll('-', '') })}</span>}
       </p>
       <time className="quiet text-sm" dateTime={new Date(at).toISOString()} title={say(exactTime(at))}>
         {say(whenOf(at, now))}

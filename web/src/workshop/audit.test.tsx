@@ -11,13 +11,20 @@ const entry = (id: string, over: Partial<AuditEntryView>): AuditEntryView => ({ 
 const page = (rows: AuditEntryView[]) => ({ rows, count: rows.length, before: null, after: null });
 
 it('who did what is told in a line each, with a way to what is still there', async () => {
-  fakeServer({ audit: page([entry('a', {}), entry('b', { person: 'Tobias', deed: 'removed', record: 'Old tub' })]) });
+  fakeServer({
+    audit: page([
+      entry('a', {}),
+      entry('b', { person: 'Tobias', deed: 'removed', record: 'Old tub' }),
+      entry('c', { thing: 'casts', deed: 'events', record: '7a', event: 'film-tested' }),
+    ]),
+  });
   renderScreen(<AuditPage />);
   const list = await screen.findByRole('list', { name: 'Who did what' });
-  const [one, two] = within(list).getAllByRole('listitem');
+  const [one, two, three] = within(list).getAllByRole('listitem');
   expect(one).toHaveTextContent('Ada changed: Mould Nested pot');
   expect(screen.getByRole('link', { name: 'Nested pot' })).toHaveAttribute('href', '/moulds/m');
   expect(two).toHaveTextContent('Tobias removed: Mould Old tub');
+  expect(three).toHaveTextContent('Ada added an event to: Cast 7a · tried with a clear film');
   expect(screen.queryByRole('link', { name: 'Old tub' })).toBeNull();
 });
 

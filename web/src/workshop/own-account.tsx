@@ -26,11 +26,7 @@ export function OwnAccount() {
       <h2 className="mb-1 text-2xl">{say('workshop.yourAccount')}</h2>
       <p className="quiet mb-2">{say('workshop.youAre', { person: person.name })}</p>
       <Failure error={sessions.error} />
-      <ul className="divide-base-300 mb-3 divide-y">
-        {(sessions.data ?? []).map((session) => (
-          <SessionRow key={session.id} {...session} />
-        ))}
-      </ul>
+      <SessionList sessions={sessions.data ?? []} />
       <div className="mb-3">
         <LanguageChoice onChoose={(language) => readIn.mutate(language)} />
         <Failure error={readIn.error} />
@@ -42,6 +38,38 @@ export function OwnAccount() {
         <TokenForm />
       </div>
     </section>
+  );
+}
+
+/** So many sessions are shown before the rest is asked for. */
+const SHOWN = 5;
+
+/** Where a session stands among others: this one first, then what scripts have, then browsers. */
+const rank = ({ current, kind }: OwnSessionView) => (current ? 0 : kind === 'script' ? 1 : 2);
+
+/** One's sessions, those of browsers with the newest first. */
+function SessionList({ sessions }: { sessions: readonly OwnSessionView[] }) {
+  const say = useSay();
+  const sorted = sessions.toSorted((a, b) => rank(a) - rank(b) || b.usedAt - a.usedAt);
+  const rows = (some: readonly OwnSessionView[]) => (
+    <ul className="divide-base-300 divide-y">
+      {some.map((session) => (
+        <SessionRow key={session.id} {...session} />
+      ))}
+    </ul>
+  );
+  return (
+    <div className="mb-3">
+      {rows(sorted.slice(0, SHOWN))}
+      {sorted.length > SHOWN && (
+        <details>
+          <summary className="link flex min-h-11 items-center">
+            {say('workshop.moreSessions', { count: sorted.length - SHOWN })}
+          </summary>
+          {rows(sorted.slice(SHOWN))}
+        </details>
+      )}
+    </div>
   );
 }
 

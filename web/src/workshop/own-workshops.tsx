@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { useWaiting } from '../api/casts';
 import { useFoundWorkshop, useGoToWorkshop, useOwnWorkshops } from '../api/own-workshops';
 import { Button, buttonClass } from '../ui/button';
+import { exactTime } from '../ui/format-time';
 import { useSay } from '../ui/say';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
@@ -29,7 +30,7 @@ export function OwnWorkshops() {
   );
 }
 
-function WorkshopRow({ id, name, role, current }: OwnWorkshopView) {
+function WorkshopRow({ id, name, role, current, goneAt }: OwnWorkshopView) {
   const say = useSay();
   const { go, held, error } = useGoToWorkshop();
   return (
@@ -39,6 +40,7 @@ function WorkshopRow({ id, name, role, current }: OwnWorkshopView) {
           {name}
         </p>
         <p className="quiet text-sm">{say(current ? 'workshop.workshopHere' : 'workshop.workshopAs', { role })}</p>
+        {goneAt !== undefined && <p className="text-sm">{say('workshop.workshopGone', { date: exactTime(goneAt) })}</p>}
       </div>
       {!current && (
         <Button size="low" aria-label={say('shell.goToWorkshop', { name })} disabled={held} onClick={() => go(id)}>

@@ -6,7 +6,8 @@ import { saveFile } from '../ui/save-file';
 import { useSay } from '../ui/say';
 import { Failure } from '../ui/states';
 import { toast } from '../ui/toast';
-import { differing, readSettingsFile, settingsFile, type NotRead, type SharedSettings } from './settings-file';
+import { notRead, type NotRead } from '../ui/thing-file';
+import { differing, readSettingsFile, settingsFile, type SharedSettings } from './settings-file';
 
 /** The settings out to a file, and in from one of another workshop: first what would change, then the change. */
 export function SettingsAsFile() {
@@ -42,7 +43,7 @@ export function SettingsAsFile() {
           {say('workshop.settingsIn')}
         </FileButton>
       </div>
-      {typeof read === 'string' && <p role="alert">{say('workshop.settingsNotRead', { why: read })}</p>}
+      {typeof read === 'string' && <p role="alert">{say(notRead(read))}</p>}
       {count !== undefined && (
         <div role="status" className="space-y-2">
           <p>{say('workshop.settingsDiffer', { count })}</p>

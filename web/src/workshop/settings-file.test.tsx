@@ -36,7 +36,7 @@ describe('a file of settings', () => {
     renderScreen(<SettingsAsFile />);
     const input = screen.getByLabelText('Settings as a file', { selector: 'input' });
     await userEvent.upload(input, fileOf('{'));
-    expect(await screen.findByRole('alert')).toHaveTextContent('This is no file of settings');
+    expect(await screen.findByRole('alert')).toHaveTextContent('This is no such file of Dew Pot’s');
     await userEvent.upload(input, fileOf(settingsFile(here)));
     expect(await screen.findByText(/is so here already/)).toBeVisible();
     await userEvent.upload(input, fileOf(settingsFile({ ...here, liftLimit: 1 })));

@@ -1,7 +1,7 @@
 import { msg, quantity } from '@dewpot/core/units';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { usualBallastSand } from '@dewpot/core/moulds';
-import { WorkshopSettings } from '@dewpot/contract';
+import { weekStarts, WorkshopSettings } from '@dewpot/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Controller, useForm } from 'react-hook-form';
 import { Link } from 'react-router';
@@ -14,6 +14,7 @@ import { SelectField } from '../ui/select-field';
 import { QuantityField } from '../ui/quantity-field';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
+import { Cautions } from './cautions';
 import { CureSettings } from './curing-settings';
 import { DryingSettings } from './drying-settings';
 import { Outbox } from './outbox';
@@ -23,6 +24,7 @@ import { PeopleSlab } from './people';
 import { Reminders } from './reminders';
 import { SettingsAsFile } from './settings-as-file';
 import { SessionSettings } from './session-settings';
+import { Webhooks } from './webhooks';
 import { UsualWays } from './usual-ways';
 import { UnitsChoice } from './units-choice';
 import { CurrencyChoice } from './currency-choice';
@@ -55,11 +57,30 @@ export function WorkshopPage() {
             </Link>
           </section>
           <PeopleSlab />
-          {useSession().person.role === 'owner' && <Outbox />}
+          {useSession().person.role === 'owner' && (
+            <>
+              <Outbox />
+              <Webhooks />
+              <AllData />
+            </>
+          )}
           <Cautions />
         </div>
       </div>
     </div>
+  );
+}
+
+function AllData() {
+  const say = useSay();
+  return (
+    <section className="card-slab" aria-label={say('workshop.allData')}>
+      <h2 className="mb-1 text-2xl">{say('workshop.allData')}</h2>
+      <p className="quiet mb-2">{say('workshop.allDataHow')}</p>
+      <Link to="/workshop/data" className={buttonClass({ look: 'strong' })}>
+        {say('workshop.allDataOpen')}
+      </Link>
+    </section>
   );
 }
 
@@ -68,6 +89,8 @@ const sizes = [
   { name: 'scaleStep', label: msg('workshop.scaleForPieces'), dimension: 'mass' },
   { name: 'liftLimit', label: msg('workshop.twoPersonLift'), dimension: 'mass' },
 ] as const;
+
+const weekDays = weekStarts.map((value) => ({ value, label: msg('workshop.weekDay', { day: value }) }));
 
 /** Aggregates that can be poured into a core, with their loose density. */
 function useSands() {
@@ -110,6 +133,18 @@ function Settings() {
       />
       <Controller
         control={control}
+        name="weekStart"
+        render={({ field }) => (
+          <SelectField
+            label={say('workshop.weekStart')}
+            value={field.value ?? 'monday'}
+            options={weekDays}
+            onChange={field.onChange}
+          />
+        )}
+      />
+      <Controller
+        control={control}
         name="currency"
         render={({ field }) => (
           <CurrencyChoice value={field.value} kept={settings.currency} onChange={field.onChange} />
@@ -149,21 +184,5 @@ function Settings() {
         {say('care.keep')}
       </Button>
     </form>
-  );
-}
-
-function Cautions() {
-  const say = useSay();
-  return (
-    <section className="card-slab" aria-label={say('workshop.cautions')}>
-      <h2 className="mb-2 text-2xl">{say('workshop.everywhere')}</h2>
-      <ul className="list-disc space-y-1 pl-5">
-        <li>{say('workshop.cautionDust')}</li>
-        <li>{say('workshop.cautionWet')}</li>
-        <li>{say('workshop.cautionHeat')}</li>
-        <li>{say('workshop.cautionRinse')}</li>
-        <li>{say('workshop.cautionCodes')}</li>
-      </ul>
-    </section>
   );
 }

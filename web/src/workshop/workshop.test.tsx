@@ -2,7 +2,7 @@ import { cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { fakeServer, Refusal, renderScreen } from '../../test/fake-server';
-import { NOW, session } from '../../test/stand-ins';
+import { HOUR, NOW, session } from '../../test/stand-ins';
 import { InvitedPage } from '../sign-in/invited-page';
 import { DoorPage } from '../sign-in/sign-in-page';
 import { PeopleSlab } from './people';
@@ -86,6 +86,18 @@ describe('the workshop', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Remove Tobias now' }));
     await waitFor(() => expect(sent[0]).toMatchObject({ method: 'DELETE', path: 'people/t' }));
     expect(screen.queryByRole('button', { name: /Remove Ada/ })).toBeNull();
+  });
+
+  it('shows this session and those of scripts first, and folds away old ones', async () => {
+    const of = (id: string, more: object) => ({ id, kind: 'browser', createdAt: NOW, usedAt: NOW, label: `Browser ${id}`, current: false, ...more }); // prettier-ignore
+    const old = Array.from({ length: 8 }, (_, i) => of(`b${i}`, { usedAt: NOW - i * HOUR }));
+    const mine = [of('m', { current: true, usedAt: NOW - 99 * HOUR }), of('s', { kind: 'script', label: 'Logger', usedAt: NOW - 98 * HOUR })]; // prettier-ignore
+    fakeServer({ 'account/sessions': [...old, ...mine] });
+    renderScreen(<WorkshopPage />);
+    expect(await screen.findByText('This browser')).toBeVisible();
+    expect(screen.getByRole('button', { name: 'End the session of Logger' })).toBeVisible();
+    expect(screen.getByText('5 more')).toBeVisible();
+    expect(screen.getAllByRole('button', { name: /^End the session of/, hidden: true })).toHaveLength(9);
   });
 
   it('lists one’s sessions, ends another one, changes the passphrase and makes a token, shown once', async () => {

@@ -1,5 +1,5 @@
 /** Lengths of time in ms, as the clock counts them. */
-const SECOND = 1000;
+export const SECOND = 1000;
 export const MINUTE = 60 * SECOND;
 export const HOUR = 60 * MINUTE;
 export const DAY = 24 * HOUR;

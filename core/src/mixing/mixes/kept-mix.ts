@@ -1,7 +1,7 @@
 import type { BinderClass } from '../binders/index.js';
 import { withMaterial, type FindMaterial } from '../materials/index.js';
 import type { Dose } from './dose.js';
-import type { Mix, PartsBy } from './mix.js';
+import type { Mix, MixTerms, PartsBy } from './mix.js';
 import type { MixingWays } from './mixing-method.js';
 
 /** A line of a recipe as it is kept: its material by its key. */
@@ -18,17 +18,13 @@ export interface KeptDose {
 }
 
 /** A recipe as it is kept: its materials by their keys. */
-export interface KeptRecipe extends Omit<Mix, 'lines' | 'doses'> {
+export interface KeptRecipe extends MixTerms {
   readonly lines: readonly KeptLine[];
   readonly doses?: readonly KeptDose[];
 }
 
-/** A mix of a workshop as a plan needs it. */
-export interface KeptMix extends KeptRecipe {
-  readonly id: string;
-  readonly name: string;
-  /** Which version of the recipe it is. */
-  readonly revision: number;
+/** A recipe with what its workshop knows of it. */
+export interface KnownRecipe extends KeptRecipe {
   readonly binderClass: BinderClass;
   /** Days. */
   readonly moistCuringDays: number;
@@ -38,6 +34,14 @@ export interface KeptMix extends KeptRecipe {
   readonly ways?: MixingWays;
   /** What it is not for, in the caster's words. */
   readonly unfit?: string;
+}
+
+/** A mix of a workshop as a plan needs it. */
+export interface KeptMix extends KnownRecipe {
+  readonly id: string;
+  readonly name: string;
+  /** Which version of the recipe it is. */
+  readonly revision: number;
 }
 
 /** Doses with their materials; those whose material is gone are left out. */

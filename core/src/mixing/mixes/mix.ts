@@ -20,9 +20,8 @@ export interface MixLine {
   readonly by?: PartsBy;
 }
 
-/** A recipe. */
-export interface Mix {
-  readonly lines: readonly MixLine[];
+/** What is said of a recipe beside what goes into it. */
+export interface MixTerms {
   /** Whether parts are scoops or grams. */
   readonly by: PartsBy;
   readonly grade: Grade;
@@ -31,9 +30,14 @@ export interface Mix {
   readonly packed?: boolean;
   /** Lime and metakaolin count as cement in w/c. */
   readonly limeCounts?: boolean;
-  readonly doses?: readonly Dose[];
   /** Pot life and set as the caster knows them, doses and all; else by its binders. */
   readonly times?: SettingTimes;
+}
+
+/** A recipe. */
+export interface Mix extends MixTerms {
+  readonly lines: readonly MixLine[];
+  readonly doses?: readonly Dose[];
 }
 
 /** Whether grains of perlite and the like make it light: it dries faster, and wants its moist curing most. */

@@ -5,5 +5,9 @@ export function castCode(pourNumber: number, index: number): string {
   return `${pourNumber}${letters}`;
 }
 
+/** The code of a cast whose pour is given a number that is so much higher. */
+export const recoded = (code: string, shift: number): string =>
+  code.replace(/^\d+/, (pour) => String(Number(pour) + shift));
+
 /** Codes as people count: 9b before 10a. */
 export const inOrder = new Intl.Collator('en', { numeric: true });

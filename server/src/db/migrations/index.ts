@@ -27,6 +27,10 @@ import { Tokens1797600000000 } from './26-tokens.js';
 import { Accounts1797700000000 } from './27-accounts.js';
 import { Passkeys1797800000000 } from './28-passkeys.js';
 import { Mails1797900000000 } from './29-mails.js';
+import { PastPeople1798000000000 } from './30-past-people.js';
+import { Removal1798100000000 } from './31-removal.js';
+import { AuditEvents1798200000000 } from './32-audit-events.js';
+import { Webhooks1798300000000 } from './33-webhooks.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -59,4 +63,8 @@ export const migrations = [
   Accounts1797700000000,
   Passkeys1797800000000,
   Mails1797900000000,
+  PastPeople1798000000000,
+  Removal1798100000000,
+  AuditEvents1798200000000,
+  Webhooks1798300000000,
 ] as const;
