@@ -29,6 +29,7 @@ export * from './mixes.js';
 export * from './money.js';
 export * from './money-questions.js';
 export * from './moulds.js';
+export * from './photos.js';
 export * from './pour-questions.js';
 export * from './pours.js';
 export * from './roles.js';

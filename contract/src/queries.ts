@@ -1,6 +1,7 @@
-import { IsOptional, IsUUID } from 'class-validator';
+import { IsIn, IsOptional, IsUUID } from 'class-validator';
 import { Time } from './limits.js';
 import { Numeric } from './numeric.js';
+import { photoSizes, type PhotoSize } from './photos.js';
 
 /** Which trial tiles are listed. */
 export class TilesQuery {
@@ -10,6 +11,11 @@ export class TilesQuery {
 /** Which event a picture shows. */
 export class PictureQuery {
   @IsOptional() @IsUUID() event?: string;
+}
+
+/** In which size a photo is asked for. */
+export class PhotoQuery {
+  @IsOptional() @IsIn(photoSizes) size?: PhotoSize;
 }
 
 /** A stretch of a place's air, ms. */

@@ -22,8 +22,10 @@ const NOTED = `
   SELECT gen_random_uuid(), workshop_id, id, jsonb_build_object('v', 1, 'id', gen_random_uuid(), 'at', poured_at, 'type', 'wetted')
   FROM casts, generate_series(1, $2::int) WHERE workshop_id = $1`;
 const SHOWN = `
-  INSERT INTO cast_pictures (id, workshop_id, cast_id, width, height, image, at)
-  SELECT gen_random_uuid(), $1, id, 640, 480, $2, 0 FROM casts WHERE workshop_id = $1 LIMIT 1`;
+  WITH photo AS (
+    INSERT INTO photos (workshop_id, sum, large, bytes) VALUES ($1, sha256($2), $2, octet_length($2::bytea)) RETURNING sum)
+  INSERT INTO cast_pictures (id, workshop_id, cast_id, width, height, photo, at)
+  SELECT gen_random_uuid(), $1, id, 640, 480, sum, 0 FROM photo, (SELECT id FROM casts WHERE workshop_id = $1 LIMIT 1) AS shown`;
 
 /** A photo that nothing compresses, about 150 kB. */
 const photo = () =>

@@ -29,6 +29,7 @@ import { MixesModule } from './mixes/index.js';
 import { MoneyModule } from './money/index.js';
 import { MouldsModule } from './moulds/index.js';
 import { PatternsModule } from './patterns/index.js';
+import { PicturesModule } from './pictures/index.js';
 import { PictureUpload } from './pictures/takes-picture.js';
 import { PoursModule } from './pours/pours.module.js';
 import { ScriptApiModule } from './script-api/script-api.module.js';
@@ -57,6 +58,7 @@ export const stageModules = [
   MoneyModule,
   MouldsModule,
   PatternsModule,
+  PicturesModule,
   PoursModule,
   ScriptApiModule,
   SealingModule,

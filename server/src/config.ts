@@ -33,6 +33,8 @@ export interface ServerConfig {
   readonly calculationTime?: number;
   /** What a hash of a passphrase costs, memory in KiB; as its library has it where it is left out, and far less in tests alone. */
   readonly hashing?: { readonly memoryCost: number; readonly timeCost: number; readonly parallelism: number };
+  /** What the photos of a workshop may take together, MB; as usual where it is left out. */
+  readonly photoMegabytes?: number;
   /** The mail server by its address, and who mails come from; where none is named they are kept for the owners to read. */
   readonly mail?: { readonly server: string; readonly from: string };
   /** The MQTT broker to which devices publish, by its address; none where it is left out. */
@@ -61,6 +63,14 @@ function mailFrom({ DEWPOT_SMTP: server, DEWPOT_MAIL_FROM: from }: NodeJS.Proces
   return { server, from };
 }
 
+/** How much photos may take. @throws Error where it is no whole number of MB */
+function photosFrom({ DEWPOT_PHOTO_MB: most }: NodeJS.ProcessEnv): Pick<ServerConfig, 'photoMegabytes'> {
+  if (!most) return {};
+  if (!/^[1-9]\d{0,6}$/.test(most))
+    throw new Error(`DEWPOT_PHOTO_MB is “${most}”: write a whole number of MB from 1 to 9999999.`);
+  return { photoMegabytes: Number(most) };
+}
+
 /** The MQTT broker. @throws Error where its address is none */
 function mqttFrom({ DEWPOT_MQTT: broker }: NodeJS.ProcessEnv): Pick<ServerConfig, 'mqtt'> {
   if (!broker) return {};
@@ -86,6 +96,7 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
     ...(env.DEWPOT_REGISTRATION_CODE && { registrationCode: env.DEWPOT_REGISTRATION_CODE }),
     ...(mail && { mail }),
     ...mqttFrom(env),
+    ...photosFrom(env),
     ...(env.DEWPOT_WEB && { web: env.DEWPOT_WEB }),
   };
 }

@@ -11,6 +11,7 @@ import { WorkshopContext } from './db/workshop-context.js';
 import { DatabaseHealth } from './health/database-health.js';
 import { Streams } from './http/streams.js';
 import { Jobs } from './jobs/jobs.service.js';
+import { Rounds } from './jobs/rounds.js';
 
 const shared = [
   Accounts,
@@ -19,6 +20,7 @@ const shared = [
   Jobs,
   LongTransactions,
   PgNotifications,
+  Rounds,
   Sessions,
   Streams,
   WorkshopContext,

@@ -1,4 +1,3 @@
-import sharp from 'sharp';
 import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -8,6 +7,7 @@ import { ageBetween, ageCourse } from '@dewpot/core/curing';
 import type { Due } from '@dewpot/core/casts';
 import type { CastDetail, CastView, PlaceView } from '@dewpot/contract';
 import { hears, newWorkshop, pouredPots, startServer, type Agent, type Harness } from './harness.js';
+import { photoOf } from './pictures.js';
 
 const now = Math.floor(Date.now() / HOUR) * HOUR;
 
@@ -286,9 +286,7 @@ describe('casts in their air', () => {
     const { casts } = await pouredPots(agent, now - 50 * HOUR);
     const event = (await detail(casts[0]!)).events[0]!.id;
     const shown = () => agent.post(`/api/casts/${casts[0]}/pictures?event=${event}`);
-    const png = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#888' } })
-      .png()
-      .toBuffer();
+    const png = await photoOf();
     const { body } = await shown().attach('picture', png, 'rim.png').expect(201);
     expect(body).toMatchObject({ width: 40, height: 30, eventId: event });
     expect((await detail(casts[0]!)).pictures).toEqual([body]);

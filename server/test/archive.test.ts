@@ -3,9 +3,9 @@ import { request } from 'node:http';
 import { fileURLToPath } from 'node:url';
 import { DataSource } from 'typeorm';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
-import sharp from 'sharp';
 import type { ArchiveReport, CastView, Page } from '@dewpot/contract';
 import { letIn, me, newWorkshop, pouredPots, startServer, visitor, type Agent, type Harness } from './harness.js';
+import { photoOf } from './pictures.js';
 import { manifestOf, rewritten, takenFrom, unzipped, zipped, type Files } from './zips.js';
 
 let harness: Harness;
@@ -27,9 +27,7 @@ beforeAll(async () => {
   harness = await startServer();
   owner = await newWorkshop(harness);
   ({ casts, pour } = await pouredPots(owner, Date.now() - 30 * 3_600_000));
-  const photo = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#a83' } })
-    .png()
-    .toBuffer();
+  const photo = await photoOf('#a83', 60, 40);
   for (const cast of casts.slice(0, 2)) await owner.post(`/api/casts/${cast}/pictures`).attach('picture', photo, 'a.png').expect(201); // prettier-ignore
   const [place] = (await owner.get('/api/places').expect(200)).body as { id: string }[];
   const at = Date.now() - 40 * 86_400_000;

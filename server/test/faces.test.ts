@@ -1,12 +1,12 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { v7 as uuid } from 'uuid';
-import sharp from 'sharp';
 import { HOUR } from '@dewpot/core/units';
 import type { AllWaysView, CountedFace } from '@dewpot/contract';
 import { CastEntity } from '../src/casts/casts.entities.js';
 import { KeptWaysEntity } from '../src/findings/findings.entities.js';
 import { WorkshopContext } from '../src/index.js';
 import { newWorkshop, pouredPots, startServer, type Agent, type Harness } from './harness.js';
+import { photoOf } from './pictures.js';
 
 let harness: Harness;
 let agent: Agent;
@@ -29,9 +29,7 @@ it('a face whose voids were counted is kept with its photo, until the count is t
   const id = uuid();
   await tell(cast, bubbles(id)).expect(200);
   expect(await faces()).toEqual([]);
-  const png = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#888' } })
-    .png()
-    .toBuffer();
+  const png = await photoOf();
   const picture = (await agent.post(`/api/casts/${cast}/pictures?event=${id}`).attach('picture', png, 'f.png').expect(201)).body; // prettier-ignore
   expect(await faces()).toEqual([expect.objectContaining({ castId: cast, grade: 4, ...counted, picture: { id: picture.id, width: 40, height: 30 } })]); // prettier-ignore
   expect(await faces(await newWorkshop(harness))).toEqual([]);

@@ -35,6 +35,7 @@ const offered = {
   MoneyModule: [],
   MouldsModule: ['MouldsService', 'TubsService'],
   PatternsModule: ['PatternsService'],
+  PicturesModule: ['PhotosService'],
   PoursModule: ['PoursService', 'RunsService'],
   ScriptApiModule: [],
   SearchModule: [],

@@ -222,6 +222,7 @@ const held: Answers = {
   invitations: [],
   mails: asPage([]),
   webhooks: [],
+  'photos/room': { photos: 3, bytes: 3 * 2 ** 20, most: 2000 * 2 ** 20 },
   'archive/outline': { casts: 2, photos: 1, bytes: 3 * 2 ** 20 },
   'session/workshops': [{ id: session.workshop.id, name: session.workshop.name, role: 'owner', current: true }],
   'account/recovery': { left: 0 },

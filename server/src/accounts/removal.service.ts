@@ -1,38 +1,26 @@
 import { HOUR, MINUTE, msg } from '@dewpot/core/units';
-import { Injectable, Logger, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import { DataSource } from 'typeorm';
 import { LongTransactions } from '../db/long-transactions.js';
 import { PgNotifications } from '../db/pg-notifications.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
+import { Rounds } from '../jobs/rounds.js';
 import { SessionEntity, WorkshopEntity } from './accounts.entities.js';
 import { REMOVAL_KEPT } from './removal-time.js';
 import { sessionTopic } from './session-topic.js';
 
-/** How soon after its start, and how often, a server looks for workshops whose time is over, ms. */
-const FIRST_LOOK = MINUTE;
-const LOOKS = 6 * HOUR;
-
 /** Workshops that were deleted: shut at once, brought back for 30 days, and then gone. */
 @Injectable()
-export class RemovalService implements OnApplicationBootstrap, OnModuleDestroy {
-  private readonly log = new Logger(RemovalService.name);
-  private timers: NodeJS.Timeout[] = [];
-
+export class RemovalService {
   constructor(
     private readonly source: DataSource,
     private readonly rows: WorkshopContext,
     private readonly long: LongTransactions,
     private readonly news: PgNotifications,
-  ) {}
-
-  onApplicationBootstrap(): void {
-    const look = () => void this.purge(Date.now()).catch((error: unknown) => this.log.warn(`Deleted workshops wait: ${String(error)}`)); // prettier-ignore
-    this.timers = [setTimeout(look, FIRST_LOOK).unref(), setInterval(look, LOOKS).unref()];
-  }
-
-  onModuleDestroy(): void {
-    for (const timer of this.timers) clearTimeout(timer);
+    rounds: Rounds,
+  ) {
+    rounds.add('Deleted workshops wait', { first: MINUTE, every: 6 * HOUR }, (now) => this.purge(now));
   }
 
   /** Shuts the workshop at hand to all but who did so. @throws ProblemError 422 where the name is another one; 409 of the demo */

@@ -1,8 +1,10 @@
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import type { ArchiveReport, ArchiveTableReport } from '@dewpot/contract';
 import type pg from 'pg';
 import { CalculationPool } from '../calculation/calculation-pool.js';
+import { CONFIG, type ServerConfig } from '../config.js';
 import { LongTransactions } from '../db/long-transactions.js';
+import { mostPhotos, photosFull } from '../pictures/photo-room.js';
 import { ArchiveFile } from './archive-file.js';
 import { batchesOf } from './batches.js';
 import { recordsPath } from './paths.js';
@@ -46,6 +48,7 @@ export class ArchiveReader {
     private readonly long: LongTransactions,
     private readonly tables: ArchiveTables,
     private readonly pool: CalculationPool,
+    @Inject(CONFIG) private readonly config: ServerConfig,
   ) {}
 
   /**
@@ -83,6 +86,7 @@ export class ArchiveReader {
       if (report.rows > 0) tables.push(report);
     }
     await this.forgetKept(client, into);
+    await this.checkRoom(client);
     const { name: workshop } = manifest.workshop;
     return { done, workshop, madeAt: Date.parse(manifest.madeAt), into, shift, tables };
   } // prettier-ignore
@@ -119,6 +123,14 @@ export class ArchiveReader {
     await client.query('delete from kept_ways');
     if (into === 'filled') await client.query('update places set late = late + 1');
   }
+
+  /** @throws ProblemError 409 where there is no room for all the photos */
+  private async checkRoom(client: pg.Client): Promise<void> {
+    const { rows } = await client.query<{ bytes: number }>('select coalesce(sum(bytes), 0)::float8 as bytes from photos');
+    const bytes = rows[0]?.bytes ?? 0;
+    const most = mostPhotos(this.config);
+    if (bytes > most) throw photosFull(bytes, most);
+  } // prettier-ignore
 
   /** Takes away what a workshop began with. */
   private async clear(client: pg.Client): Promise<void> {

@@ -21,8 +21,6 @@ const CSV = '(format csv, header)';
 /** Who did what: told, and never read in, since anybody could write it. */
 const AUDIT = 'select at, person_id, person, thing, deed, record_id, record from audit_entries order by at, id';
 
-const pictures = 'select image from cast_pictures union all select image from mould_pictures';
-
 type Opened = () => Promise<Readable>;
 
 /** Counts what passes and takes its checksum. */
@@ -64,7 +62,7 @@ export class ArchiveWriter {
   /** How large an archive of the workshop at hand would be: its photos as they are, and what compressed records usually take. */
   async outline(): Promise<ArchiveOutline> {
     const [size] = await this.rows.manager.query<{ photos: string; bytes: string }[]>(
-      `select count(*) as photos, coalesce(sum(octet_length(image)), 0) as bytes from (${pictures}) as every`,
+      'select count(*) as photos, coalesce(sum(octet_length(large)), 0) as bytes from photos',
     );
     const casts = await this.rows.of(CastEntity).count();
     return { casts, photos: Number(size?.photos), bytes: Number(size?.bytes) + 300_000 + casts * 8_000 };
@@ -120,24 +118,15 @@ export class ArchiveWriter {
     add(tablePath(table.name), () => copy(client, tableSql(table), CSV));
   } // prettier-ignore
 
-  /** Each picture once, however often it is kept. */
   private async addPictures(
     add: (path: string, open: Opened, how?: { compressed: boolean }) => void,
     client: pg.Client,
   ): Promise<void> {
-    const { rows: kept } = await client.query<{ sum: string; table: string; id: string }>(
-      `select distinct on (sum) sum, "table", id from (
-         select encode(sha256(image), 'hex') as sum, 'cast_pictures' as "table", id from cast_pictures
-         union all select encode(sha256(image), 'hex'), 'mould_pictures', id from mould_pictures) as every order by sum, id`,
-    );
-    for (const { sum, table, id } of kept)
-      add(
-        picturePath(sum),
-        async () => {
-          const { rows: found } = await client.query<{ image: Buffer }>(`select image from ${table} where id = $1`, [id]);
-          return Readable.from(found.map(({ image }) => image));
-        },
-        { compressed: false },
-      );
-  } // prettier-ignore
+    const { rows: kept } = await client.query<{ sum: Buffer }>('select sum from photos order by sum');
+    const image = async (sum: Buffer) => {
+      const { rows: found } = await client.query<{ large: Buffer }>('select large from photos where sum = $1', [sum]);
+      return Readable.from(found.map(({ large }) => large));
+    };
+    for (const { sum } of kept) add(picturePath(sum.toString('hex')), () => image(sum), { compressed: false });
+  }
 }

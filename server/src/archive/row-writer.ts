@@ -107,21 +107,26 @@ export class RowWriter {
   }
 
   private async addPictures(table: ArchiveTable, rows: readonly Row[]): Promise<number> {
-    let added = 0;
-    for (const row of rows) {
-      const image = await this.picture(String(row.picture));
-      added += await this.insert(table, [{ ...row, picture: `\\x${image.toString('hex')}` }]);
-    }
-    return added;
+    for (const sum of new Set(rows.map(({ picture }) => String(picture)))) await this.keepPhoto(sum);
+    return this.insert(
+      table,
+      rows.map((row) => ({ ...row, picture: `\\x${String(row.picture)}` })),
+    );
   }
 
-  /** A picture of the archive. @throws ProblemError 422 where it is none */
-  private async picture(sum: string): Promise<Buffer> {
+  /** Keeps a photo of the archive, unless the same is here. @throws ProblemError 422 where it is none */
+  private async keepPhoto(sum: string): Promise<void> {
     const path = picturePath(sum);
     const { archive, pool } = this.around;
-    if ((archive.file(path)?.bytes ?? 0) > MOST_PICTURE) throw refuse(path, msg('server.archivePicture', { path }));
+    const file = archive.file(path);
+    if ((file?.bytes ?? 0) > MOST_PICTURE || file?.sha256 !== sum) throw refuse(path, msg('server.archivePicture', { path }));
+    const { rows: here } = await this.client.query(`select 1 from photos where sum = decode($1, 'hex') for key share`, [sum]);
+    if (here.length > 0) return;
     const image = await buffer(Readable.from(archive.read(path)));
     if (!(await pool.run('checkKept', image))) throw refuse(path, msg('server.archivePicture', { path }));
-    return image;
-  }
+    await this.client.query(
+      'insert into photos (workshop_id, sum, large, bytes) values ($1, sha256($2), $2, octet_length($2::bytea)) on conflict do nothing',
+      [this.workshopId, image],
+    );
+  } // prettier-ignore
 }

@@ -29,7 +29,7 @@ interface Revision<Body> {
 }
 
 /** A row with a picture: the picture is a file of its own, named by the checksum (SHA-256) of what is in it. */
-type Pictured<Row> = Omit<Kept<Row>, 'image'> & { readonly picture: string };
+type Pictured<Row> = Omit<Kept<Row>, 'photo'> & { readonly picture: string };
 
 /** A line of each file of records. `scripts/archive-schema.mjs` makes the schema from this. */
 export interface ArchiveRows {

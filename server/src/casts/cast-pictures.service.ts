@@ -4,6 +4,7 @@ import type { CastPictureView } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
+import { PhotosService } from '../pictures/photos.service.js';
 import type { Redrawn } from '../pictures/redraw.js';
 import { CastEntity, CastEventEntity, CastPictureEntity } from './casts.entities.js';
 
@@ -12,15 +13,13 @@ const MOST_PICTURES = 40;
 /** Photos of casts, each with the event that it shows. */
 @Injectable()
 export class CastPicturesService {
-  constructor(private readonly rows: WorkshopContext) {}
+  constructor(
+    private readonly rows: WorkshopContext,
+    private readonly photos: PhotosService,
+  ) {}
 
   /** @throws ProblemError 404 where the cast or the event is not here, 409 where the cast has enough pictures. */
-  async add(
-    castId: string,
-    { image, width, height }: Redrawn,
-    eventId: string | undefined,
-    at: number,
-  ): Promise<CastPictureView> {
+  async add(castId: string, redrawn: Redrawn, eventId: string | undefined, at: number): Promise<CastPictureView> {
     // The cast is locked, so that two pictures at once are counted one after the other.
     const cast = await this.rows
       .of(CastEntity)
@@ -34,16 +33,10 @@ export class CastPicturesService {
         detail: msg('server.castPictures', { mostPictures: MOST_PICTURES }),
       });
     const { workshopId } = this.rows;
+    const { width, height } = redrawn;
     const picture = { id: uuid(), castId, eventId: eventId ?? null, width, height, at };
-    await pictures.insert({ ...picture, workshopId, image: Buffer.from(image) });
+    await pictures.insert({ ...picture, workshopId, photo: await this.photos.keep(redrawn) });
     return { id: picture.id, at, width, height, ...(eventId !== undefined && { eventId }) };
-  }
-
-  /** The picture as WebP. @throws ProblemError 404 */
-  async image(id: string): Promise<Buffer> {
-    const found = await this.rows.of(CastPictureEntity).findOne({ where: { id }, select: { id: true, image: true } });
-    if (!found) throw ProblemError.notFound('picture');
-    return found.image;
   }
 
   async remove(id: string): Promise<void> {

@@ -5,6 +5,7 @@ import { Column, CreateDateColumn, Entity, Index } from 'typeorm';
 import { PourEntity } from '../pours/pours.entities.js';
 import { milliseconds, PartOf, WorkshopRow } from '../db/row.js';
 import { stored } from '../db/stored.js';
+import { Shows } from '../pictures/photos.entities.js';
 
 /** What the events of a cast come to, kept with its row. */
 export interface CastProjection {
@@ -53,11 +54,12 @@ export class CastEventEntity extends WorkshopRow {
 @Entity('cast_pictures')
 @PartOf(() => CastEntity, 'castId')
 @PartOf(() => CastEventEntity, 'eventId')
+@Shows('photo')
 export class CastPictureEntity extends WorkshopRow {
   @Index() @Column('uuid', { name: 'cast_id' }) castId: string;
   @Index() @Column('uuid', { name: 'event_id', nullable: true }) eventId: string | null;
   @Column('int') width: number;
   @Column('int') height: number;
-  @Column('bytea', { select: false }) image: Buffer;
+  @Index() @Column('bytea') photo: Buffer;
   @Column('bigint', { transformer: milliseconds }) at: number;
 }

@@ -16,6 +16,7 @@ import { MaterialEntity, LotEntity, ScoopEntity, StockEntity } from '../material
 import { MixEntity, MixRevisionEntity, TrialTileEntity } from '../mixes/mixes.entities.js';
 import { TintEntity, TintRevisionEntity, SwatchEntity } from '../tints/tints.entities.js';
 import { PatternEntity, PatternRevisionEntity } from '../patterns/patterns.entities.js';
+import { PhotoEntity } from '../pictures/photos.entities.js';
 import { PourEntity, RunEventEntity } from '../pours/pours.entities.js';
 import { CastEntity, CastEventEntity, CastPictureEntity } from '../casts/casts.entities.js';
 import { BenchScaleEntity } from '../devices/devices.entities.js';
@@ -47,6 +48,7 @@ export const entities = [
   MouldCopyEntity,
   MouldPictureEntity,
   TubEntity,
+  PhotoEntity,
   FindingAsideEntity,
   MaterialEntity,
   LotEntity,

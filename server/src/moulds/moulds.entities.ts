@@ -6,6 +6,7 @@ import { Column, Entity, Index } from 'typeorm';
 import { MixEntity } from '../mixes/mixes.entities.js';
 import { EditedRow, milliseconds, PartOf, WorkshopRow } from '../db/row.js';
 import { stored } from '../db/stored.js';
+import { Shows } from '../pictures/photos.entities.js';
 
 /** A mould as it is kept, beside its name and its copies. */
 export interface StoredMould {
@@ -55,12 +56,13 @@ export class MouldCopyEntity extends WorkshopRow {
 
 @Entity('mould_pictures')
 @PartOf(() => MouldEntity, 'mouldId')
+@Shows('photo')
 export class MouldPictureEntity extends WorkshopRow {
   @Index() @Column('uuid', { name: 'mould_id' }) mouldId: string;
   @Column('text') caption: string;
   @Column('int') width: number;
   @Column('int') height: number;
-  @Column('bytea', { select: false }) image: Buffer;
+  @Index() @Column('bytea') photo: Buffer;
 }
 
 @Entity('tubs')

@@ -1,13 +1,17 @@
-import { Body, Controller, Delete, Get, HttpCode, Post, StreamableFile } from '@nestjs/common';
-import { CaptionInput, type PictureView } from '@dewpot/contract';
+import { Body, Controller, Delete, Get, Header, HttpCode, Post, Query, StreamableFile } from '@nestjs/common';
+import { CaptionInput, PhotoQuery, type PictureView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
 import type { Redrawn } from '../pictures/redraw.js';
+import { PHOTO_CACHED, PhotosService } from '../pictures/photos.service.js';
 import { Picture, TakesPicture } from '../pictures/takes-picture.js';
 import { PicturesService } from './pictures.service.js';
 
 @Controller('api')
 export class PicturesController {
-  constructor(private readonly pictures: PicturesService) {}
+  constructor(
+    private readonly pictures: PicturesService,
+    private readonly photos: PhotosService,
+  ) {}
 
   @Post('moulds/:id/pictures')
   @TakesPicture()
@@ -16,8 +20,9 @@ export class PicturesController {
   }
 
   @Get('pictures/:id')
-  async image(@Key() id: string): Promise<StreamableFile> {
-    return new StreamableFile(await this.pictures.image(id), { type: 'image/webp' });
+  @Header('Cache-Control', PHOTO_CACHED)
+  async image(@Key() id: string, @Query() { size = 'large' }: PhotoQuery): Promise<StreamableFile> {
+    return new StreamableFile(await this.photos.image('mould_pictures', id, size), { type: 'image/webp' });
   }
 
   @Delete('pictures/:id')

@@ -5,15 +5,19 @@ import { v7 as uuid } from 'uuid';
 import { MouldEntity, MouldPictureEntity } from './moulds.entities.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
+import { PhotosService } from '../pictures/photos.service.js';
 import type { Redrawn } from '../pictures/redraw.js';
 
 const MOST_PICTURES = 24;
 
 @Injectable()
 export class PicturesService {
-  constructor(private readonly rows: WorkshopContext) {}
+  constructor(
+    private readonly rows: WorkshopContext,
+    private readonly photos: PhotosService,
+  ) {}
 
-  async add(mouldId: string, caption: string, { image, width, height }: Redrawn): Promise<PictureView> {
+  async add(mouldId: string, caption: string, redrawn: Redrawn): Promise<PictureView> {
     // The mould is locked, so that two pictures at once are counted one after the other.
     const mould = await this.rows
       .of(MouldEntity)
@@ -24,17 +28,10 @@ export class PicturesService {
       throw new ProblemError(409, msg('server.enoughPictures'), {
         detail: msg('server.mouldPictures', { mostPictures: MOST_PICTURES }),
       });
+    const { width, height } = redrawn;
     const picture = { id: uuid(), workshopId: this.rows.workshopId, mouldId, caption, width, height };
-    await repository.insert({ ...picture, image: Buffer.from(image) });
+    await repository.insert({ ...picture, photo: await this.photos.keep(redrawn) });
     return { id: picture.id, caption, width, height };
-  }
-
-  async image(id: string): Promise<Buffer> {
-    const picture = await this.rows
-      .of(MouldPictureEntity)
-      .findOne({ where: { id }, select: { id: true, image: true } });
-    if (!picture) throw ProblemError.notFound('picture');
-    return picture.image;
   }
 
   async remove(id: string): Promise<void> {

@@ -2,8 +2,8 @@ import { msg } from '@dewpot/core/units';
 import sharp from 'sharp';
 import { ProblemError } from '../http/problem-error.js';
 
-/** Longest side of a picture as it is kept, px. */
-const LONGEST = 1600;
+/** Longest side of a picture as it is kept, px: to look into it, to look at it, and to find it among others. */
+const SIDES = { large: 1600, medium: 800, small: 240 } as const;
 /** The largest picture that is opened: a small file can claim any size, and is drawn in memory at that size. */
 const MOST_PIXELS = 50_000_000;
 const MOST_SIDE = 16_000;
@@ -11,9 +11,15 @@ const MOST_SIDE = 16_000;
 /** Kinds of file that cameras write; a drawing that could carry more than pixels is none. */
 const photos: readonly (string | undefined)[] = ['jpeg', 'png', 'webp', 'gif', 'tiff', 'heif'];
 
-/** A picture as it is kept. */
-export interface Redrawn {
-  readonly image: Uint8Array;
+/** The smaller sizes of a picture. */
+interface Shrunk {
+  readonly medium: Uint8Array;
+  readonly small: Uint8Array;
+}
+
+/** A picture as it is kept, with the size of the large one, px. */
+export interface Redrawn extends Shrunk {
+  readonly large: Uint8Array;
   readonly width: number;
   readonly height: number;
 }
@@ -30,16 +36,29 @@ async function checkHeader(bytes: Uint8Array): Promise<void> {
     throw new Error(`${width} × ${height} pixels`);
 }
 
-/** Draws a picture again: smaller, upright, and without what the camera wrote into it, its place among that. @throws ProblemError 422 */
+/** A picture no larger than that, without what the camera wrote into it. */
+const within = (bytes: Uint8Array, side: number, effort: number) =>
+  sharp(bytes, { limitInputPixels: MOST_PIXELS })
+    .rotate()
+    .resize(side, side, { fit: 'inside', withoutEnlargement: true })
+    .webp({ quality: 80, effort });
+
+/** The smaller sizes of a picture. Quickly drawn: so small they gain nothing by effort. @throws Error for what is no picture */
+async function shrunk(large: Uint8Array): Promise<Shrunk> {
+  const medium = await within(large, SIDES.medium, 2).toBuffer();
+  return { medium, small: await within(medium, SIDES.small, 2).toBuffer() };
+}
+
+/** The smaller sizes of a picture that is kept. One that cannot be drawn stands for its smaller sizes: nothing better will come of it. */
+export const shrink = (large: Uint8Array): Promise<Shrunk> =>
+  shrunk(large).catch(() => ({ medium: large, small: large }));
+
+/** Draws a picture again in three sizes: upright, and without what the camera wrote into it, its place among that. @throws ProblemError 422 */
 export async function redraw(bytes: Uint8Array): Promise<Redrawn> {
   try {
     await checkHeader(bytes);
-    const { data, info } = await sharp(bytes, { limitInputPixels: MOST_PIXELS })
-      .rotate()
-      .resize(LONGEST, LONGEST, { fit: 'inside', withoutEnlargement: true })
-      .webp({ quality: 80 })
-      .toBuffer({ resolveWithObject: true });
-    return { image: data, width: info.width, height: info.height };
+    const { data: large, info } = await within(bytes, SIDES.large, 4).toBuffer({ resolveWithObject: true });
+    return { large, ...(await shrunk(large)), width: info.width, height: info.height };
   } catch (error) {
     throw new ProblemError(422, msg('server.notPicture'), {
       detail: msg('server.unreadablePicture'),
@@ -55,11 +74,11 @@ export async function redraw(bytes: Uint8Array): Promise<Redrawn> {
   }
 }
 
-/** Whether a picture is one as `redraw` makes them, by its header. */
+/** Whether a picture is a large one as `redraw` makes them, by its header. */
 export async function checkKept(image: Uint8Array): Promise<boolean> {
   try {
     const { format, width, height } = await sharp(image, { limitInputPixels: MOST_PIXELS }).metadata();
-    return format === 'webp' && width <= LONGEST && height <= LONGEST;
+    return format === 'webp' && width <= SIDES.large && height <= SIDES.large;
   } catch {
     // Whatever its header says, it is no picture.
     return false;

@@ -109,6 +109,7 @@ const seldom = {
   question: async () => (await import('./question.js')).question,
   archiveRows: async () => (await import('./archive-rows.js')).archiveRows,
   redraw: async () => (await import('../pictures/redraw.js')).redraw,
+  shrink: async () => (await import('../pictures/redraw.js')).shrink,
   checkKept: async () => (await import('../pictures/redraw.js')).checkKept,
 };
 

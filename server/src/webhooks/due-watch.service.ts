@@ -1,10 +1,11 @@
-import { Injectable, Logger, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import type { CastView, WebhookDue } from '@dewpot/contract';
 import { placeNow, roundLines, whenDue, type RoundLine } from '@dewpot/core/casts';
 import { MINUTE } from '@dewpot/core/units';
 import { DataSource } from 'typeorm';
 import { CastsService } from '../casts/index.js';
 import { WorkshopContext } from '../db/workshop-context.js';
+import { Rounds } from '../jobs/rounds.js';
 import { WebhookEntity } from './webhooks.entities.js';
 import { WebhooksService } from './webhooks.service.js';
 
@@ -13,24 +14,15 @@ const LOOKS = MINUTE;
 
 /** Looks for what comes due in workshops that have webhooks. Of several servers one looks after each. */
 @Injectable()
-export class DueWatch implements OnApplicationBootstrap, OnModuleDestroy {
-  private readonly log = new Logger(DueWatch.name);
-  private timer: NodeJS.Timeout | undefined;
-
+export class DueWatch {
   constructor(
     private readonly source: DataSource,
     private readonly rows: WorkshopContext,
     private readonly casts: CastsService,
     private readonly webhooks: WebhooksService,
-  ) {}
-
-  onApplicationBootstrap(): void {
-    const look = () => void this.look(Date.now()).catch((error: unknown) => this.log.warn(`Webhooks wait: ${String(error)}`));
-    this.timer = setInterval(look, LOOKS).unref();
-  } // prettier-ignore
-
-  onModuleDestroy(): void {
-    clearInterval(this.timer);
+    rounds: Rounds,
+  ) {
+    rounds.add('Webhooks wait', { first: LOOKS, every: LOOKS }, (now) => this.look(now));
   }
 
   /** Tells every webhook that was not looked after in the last minute of what came due since; answers how many were told something. */

@@ -1,5 +1,5 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import type { CastPictureView, PictureView } from '@dewpot/contract';
+import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import type { CastPictureView, PhotoRoom, PhotoSize, PictureView } from '@dewpot/contract';
 import { ask, send } from './client';
 import { refresh } from './refresh';
 
@@ -13,7 +13,7 @@ export function useAddPicture(mouldId: string) {
       form.set('picture', file);
       return send<PictureView>(`moulds/${mouldId}/pictures`, form);
     },
-    onSuccess: () => refresh(client, ['moulds']),
+    onSuccess: () => refresh(client, ['moulds'], ['photos']),
   });
 }
 
@@ -21,7 +21,7 @@ export function useRemovePicture() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (id: string) => ask<void>('DELETE', `pictures/${id}`),
-    onSuccess: () => refresh(client, ['moulds']),
+    onSuccess: () => refresh(client, ['moulds'], ['photos']),
   });
 }
 
@@ -34,7 +34,7 @@ export function useSendCastPicture() {
       form.set('picture', file);
       return send<CastPictureView>(`casts/${castId}/pictures?event=${eventId}`, form);
     },
-    onSuccess: (_, { castId }) => refresh(client, ['casts', 'one', castId]),
+    onSuccess: (_, { castId }) => refresh(client, ['casts', 'one', castId], ['photos']),
   });
 }
 
@@ -42,9 +42,16 @@ export function useRemoveCastPicture(castId: string) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (id: string) => ask<void>('DELETE', `cast-pictures/${id}`),
-    onSuccess: () => refresh(client, ['casts', 'one', castId]),
+    onSuccess: () => refresh(client, ['casts', 'one', castId], ['photos']),
   });
 }
 
-export const castPictureAddress = (id: string) => `/api/cast-pictures/${id}`;
-export const pictureAddress = (id: string) => `/api/pictures/${id}`;
+/** What the photos of the workshop take, and what they may. */
+export const photoRoomQuery = queryOptions({
+  queryKey: ['photos'],
+  queryFn: ({ signal }) => ask<PhotoRoom>('GET', 'photos/room', undefined, signal),
+});
+
+const addressIn = (list: string) => (id: string, size: PhotoSize) => `/api/${list}/${id}?size=${size}`;
+export const castPictureAddress = addressIn('cast-pictures');
+export const pictureAddress = addressIn('pictures');

@@ -1,8 +1,8 @@
-import { Camera, X } from 'lucide-react';
+import { Camera } from 'lucide-react';
 import type { CastPictureView } from '@dewpot/contract';
 import { castPictureAddress, useSendCastPicture, useRemoveCastPicture } from '../api/pictures';
-import { Button } from '../ui/button';
 import { FileButton } from '../ui/file-button';
+import { PhotoThumb } from '../ui/photo-thumb';
 import { Failure } from '../ui/states';
 import { useSay } from '../ui/say';
 
@@ -36,27 +36,15 @@ export function EventPictures({ castId, pictures }: { castId: string; pictures: 
   return (
     <ul className="flex flex-wrap gap-2">
       {pictures.map(({ id, width, height }) => (
-        <li key={id} className="relative">
-          <a href={castPictureAddress(id)} target="_blank" rel="noreferrer">
-            <img
-              src={castPictureAddress(id)}
-              alt={say('casts.photoOfCast')}
-              width={width}
-              height={height}
-              loading="lazy"
-              className="h-24 w-auto"
-            />
-          </a>
-          <Button
-            look="plain"
-            size="low"
-            className="bg-base-100/80 absolute top-0 right-0 w-11 p-0"
-            aria-label={say('casts.deletePhoto')}
-            onClick={() => window.confirm(say('casts.deletePhotoAsk')) && remove.mutate(id)}
-          >
-            <X size={16} aria-hidden="true" />
-          </Button>
-        </li>
+        <PhotoThumb
+          key={id}
+          address={(size) => castPictureAddress(id, size)}
+          alt={say('casts.photoOfCast')}
+          {...{ width, height }}
+          remove={say('casts.deletePhoto')}
+          ask={say('casts.deletePhotoAsk')}
+          onRemove={() => remove.mutate(id)}
+        />
       ))}
     </ul>
   );

@@ -5,6 +5,7 @@ import { v7 as uuid } from 'uuid';
 import { useCastEvent } from '../api/casts';
 import { Button } from '../ui/button';
 import { exactTime, whenOf } from '../ui/format-time';
+import { PhotoRoomNote } from '../ui/photo-room';
 import { Failure } from '../ui/states';
 import { EventPictures, PhotoButton } from './cast-pictures';
 import { tellEvent } from '../ui/casts/event-words';
@@ -34,6 +35,7 @@ export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
         )}
       </div>
       <Failure error={undo.error} />
+      <PhotoRoomNote />
       <ol className="divide-base-300 divide-y">
         {shown.map((event) => (
           <li

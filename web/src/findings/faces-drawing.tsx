@@ -11,7 +11,7 @@ function Patch({ face }: { face: CountedFace }) {
   const { picture, patch } = face;
   const scale = scaleOf(face);
   const [width, height] = [picture.width * scale, picture.height * scale];
-  return <image href={castPictureAddress(picture.id)} x={-patch.x * width} y={-patch.y * height} width={width} height={height} preserveAspectRatio="none" />;
+  return <image href={castPictureAddress(picture.id, 'large')} x={-patch.x * width} y={-patch.y * height} width={width} height={height} preserveAspectRatio="none" />;
 } // prettier-ignore
 
 /** As much of two patches as both have, the left one over the right one as far as the slider stands, 0–1. */

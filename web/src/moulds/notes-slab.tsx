@@ -1,8 +1,9 @@
 import { useId, useRef } from 'react';
 import type { PictureView } from '@dewpot/contract';
-import { ImagePlus, X } from 'lucide-react';
+import { ImagePlus } from 'lucide-react';
 import { pictureAddress, useAddPicture, useRemovePicture } from '../api/pictures';
 import { Button } from '../ui/button';
+import { PhotoThumb } from '../ui/photo-thumb';
 import { Failure } from '../ui/states';
 import { useSay } from '../ui/say';
 
@@ -47,28 +48,16 @@ function Pictures({ id, pictures }: { id: string; pictures: readonly PictureView
   return (
     <div className="mt-3">
       <ul className="flex flex-wrap gap-2">
-        {pictures.map((picture) => (
-          <li key={picture.id} className="relative">
-            <a href={pictureAddress(picture.id)} target="_blank" rel="noreferrer">
-              <img
-                src={pictureAddress(picture.id)}
-                alt={picture.caption || say('moulds.pictureOfMould')}
-                width={picture.width}
-                height={picture.height}
-                loading="lazy"
-                className="h-24 w-auto"
-              />
-            </a>
-            <Button
-              look="plain"
-              size="low"
-              className="bg-base-100/80 absolute top-0 right-0 w-11 p-0"
-              aria-label={say('moulds.deletePicture', { caption: picture.caption })}
-              onClick={() => window.confirm(say('moulds.deletePictureAsk')) && remove.mutate(picture.id)}
-            >
-              <X size={16} aria-hidden="true" />
-            </Button>
-          </li>
+        {pictures.map(({ id: picture, caption, width, height }) => (
+          <PhotoThumb
+            key={picture}
+            address={(size) => pictureAddress(picture, size)}
+            alt={caption || say('moulds.pictureOfMould')}
+            {...{ width, height }}
+            remove={say('moulds.deletePicture', { caption })}
+            ask={say('moulds.deletePictureAsk')}
+            onRemove={() => remove.mutate(picture)}
+          />
         ))}
       </ul>
       <input

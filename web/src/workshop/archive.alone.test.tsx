@@ -74,6 +74,17 @@ it('the whole workshop goes out: what it holds is said before, and its file is k
   expect(vi.mocked(saveFile).mock.lastCall?.[2]).toBe('application/zip');
 });
 
+it.each([
+  { mb: 5, share: '0.1', warned: false },
+  { mb: 45, share: '0.9', warned: true },
+])('that photos take $mb of 50 MB is shown; warned: $warned', async ({ mb, share, warned }) => {
+  fakeServer({ 'photos/room': { photos: 2, bytes: mb * 2 ** 20, most: 50 * 2 ** 20 } });
+  renderScreen(<DataPage />, '/here', '/here', own);
+  expect(await screen.findByText(`2 photos take ${mb} of 50 MB.`)).toBeVisible();
+  expect(screen.getByRole('progressbar', { name: 'Room taken by photos' })).toHaveAttribute('value', share);
+  expect(screen.queryAllByText(/little room left/)).toHaveLength(warned ? 1 : 0);
+});
+
 it('a refusal to take it out is told', async () => {
   fakeServer({ archive: new Refusal({ status: 403, title: 'Not allowed', detail: 'Ask an owner.', errors: [] }) });
   renderScreen(<DataPage />, '/here', '/here', own);

@@ -3,6 +3,7 @@ import { PageHead } from '../ui/page-head';
 import { useSay } from '../ui/say';
 import { ArchiveIn } from './archive-in';
 import { ArchiveOut } from './archive-out';
+import { PhotoRoomSlab } from './photo-room-slab';
 import { Removal } from './removal';
 
 /** All data of the workshop: out, in, and away. */
@@ -16,6 +17,7 @@ export function DataPage() {
         <div className="grid items-start gap-4 lg:grid-cols-2">
           <div className="min-w-0 space-y-4">
             <ArchiveOut />
+            <PhotoRoomSlab />
             <Removal />
           </div>
           <ArchiveIn />

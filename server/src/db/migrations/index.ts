@@ -31,6 +31,7 @@ import { PastPeople1798000000000 } from './30-past-people.js';
 import { Removal1798100000000 } from './31-removal.js';
 import { AuditEvents1798200000000 } from './32-audit-events.js';
 import { Webhooks1798300000000 } from './33-webhooks.js';
+import { Photos1798500000000 } from './34-photos.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -67,4 +68,5 @@ export const migrations = [
   Removal1798100000000,
   AuditEvents1798200000000,
   Webhooks1798300000000,
+  Photos1798500000000,
 ] as const;

@@ -1,0 +1,1 @@
+export { PicturesModule } from './pictures.module.js';

@@ -1,0 +1,34 @@
+import { X } from 'lucide-react';
+import type { PhotoSize } from '@dewpot/contract';
+import { Button } from './button';
+
+interface PhotoThumbProps {
+  /** Where the photo is had in each size. */
+  readonly address: (size: PhotoSize) => string;
+  readonly alt: string;
+  readonly width: number;
+  readonly height: number;
+  /** What taking it away is called, and the question before it. */
+  readonly remove: string;
+  readonly ask: string;
+  readonly onRemove: () => void;
+}
+
+/** A photo among others: opened it shows all that it has. */
+export function PhotoThumb({ address, alt, width, height, remove, ask, onRemove }: PhotoThumbProps) {
+  return (
+    <li className="relative">
+      <a href={address('large')} target="_blank" rel="noreferrer">
+        <img src={address('small')} alt={alt} width={width} height={height} loading="lazy" className="h-24 w-auto" />
+      </a>
+      <RemovePhoto label={remove} onRemove={() => window.confirm(ask) && onRemove()} />
+    </li>
+  );
+}
+
+/** The cross in the corner of a photo. */
+export const RemovePhoto = ({ label, onRemove }: { label: string; onRemove: () => void }) => (
+  <Button look="plain" size="low" className="bg-base-100/80 absolute top-0 right-0 w-11 p-0" aria-label={label} onClick={onRemove}>
+    <X size={16} aria-hidden="true" />
+  </Button>
+); // prettier-ignore
