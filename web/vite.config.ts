@@ -52,6 +52,12 @@ export default defineConfig({
         // The solver of the calendar is large: it is kept once it was wanted.
         runtimeCaching: [
           { urlPattern: /\/assets\/.*\.wasm$/, handler: 'CacheFirst', options: { cacheName: 'solver' } },
+          // Photos as they were seen, for a time without connection. They go when one signs out.
+          {
+            urlPattern: /\/api\/(cast-)?pictures\/[^/?]+\?size=small$/,
+            handler: 'CacheFirst',
+            options: { cacheName: 'photos', expiration: { maxEntries: 400 }, cacheableResponse: { statuses: [200] } },
+          },
         ],
       },
     }),

@@ -8,9 +8,11 @@ export class TilesQuery {
   @IsOptional() @IsUUID() mix?: string;
 }
 
-/** Which event a picture shows. */
+/** Which event a picture shows, and when it was taken, ms. Sent again under the same key it is the same picture. */
 export class PictureQuery {
   @IsOptional() @IsUUID() event?: string;
+  @IsOptional() @IsUUID() id?: string;
+  @IsOptional() @Numeric() @Time() at?: number;
 }
 
 /** In which size a photo is asked for. */

@@ -67,6 +67,20 @@ it('one that comes while the last of its kind goes is there afterwards', async (
   expect((await room()).photos).toBe(0);
 });
 
+it('a photo that is sent twice under its key is one, taken when it says', async () => {
+  const { casts: others } = await pouredPots(agent, Date.now() - 30 * HOUR);
+  const [cast] = others as [string];
+  const [id, at] = [uuid(), Date.now() - 2 * HOUR];
+  const photo = await photoOf('#844');
+  const send = (query: string) => agent.post(`/api/casts/${cast}/pictures?${query}`).attach('picture', photo, 'a.png');
+  const answers = await Promise.all([send(`id=${id}&at=${at}`), send(`id=${id}&at=${at}`)]);
+  expect(answers.map(({ status, body }) => [status, body.id, body.at])).toEqual(Array(2).fill([201, id, at]));
+  expect((await agent.get(`/api/casts/${cast}`).expect(200)).body.pictures).toHaveLength(1);
+  const ahead = (await send(`at=${Date.now() + HOUR}`).expect(201)).body as CastPictureView;
+  expect(ahead.at).toBeLessThanOrEqual(Date.now());
+  await Promise.all([id, ahead.id].map((one) => agent.delete(`/api/cast-pictures/${one}`).expect(204)));
+});
+
 it('past its room a workshop keeps no more, and is told what is taken of how much', async () => {
   const noise = await sharp({
     create: { width: 1000, height: 1000, channels: 3, background: '#000', noise: { type: 'gaussian', mean: 128, sigma: 90 } },

@@ -6,7 +6,7 @@ import { useIsRestoring } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { registerSW } from 'virtual:pwa-register';
-import { nameCastWrites } from './api/casts';
+import { nameCastWrites } from './api/cast-writes';
 import { persistOptions, queryClient, resumeWaiting } from './api/query-client';
 import { nameRunWrites } from './api/run-writes';
 import { chosenLanguage } from './api/language';
@@ -56,6 +56,7 @@ const screens: readonly (readonly [path: string, Screen: ComponentType])[] = [
   ['casts/weigh', screen(() => import('./weighing/weighing-page'), 'WeighingPage')],
   ['casts/join', screen(() => import('./assembly/assembly-page'), 'JoinPage')],
   ['casts/try', screen(() => import('./simulation/simulation-page'), 'SimulationPage')],
+  ['waiting', screen(() => import('./casts/waiting-page'), 'WaitingPage')],
   ['casts/:id', screen(() => import('./casts/cast-page'), 'CastPage')],
   ['findings/voids', screen(() => import('./findings/voids-page'), 'VoidsPage')],
   ['findings/money', screen(() => import('./money/piece-page'), 'PiecePage')],

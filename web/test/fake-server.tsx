@@ -21,7 +21,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { vi } from 'vitest';
-import { nameCastWrites } from '../src/api/casts';
+import { nameCastWrites } from '../src/api/cast-writes';
 import { nameRunWrites } from '../src/api/run-writes';
 import { retryWrite } from '../src/api/query-client';
 import type { Palette } from '../src/api/tints';
@@ -261,14 +261,21 @@ export function fakeServer(over: Answers = {}): Sent[] {
   return sent;
 }
 
-/** Renders a screen at an address, below a signed-in session. Addresses it leads to are shown as text. */
-export function renderScreen(element: ReactNode, at = '/here', path = '/here', who = session) {
+/** Renders a screen at an address, below a signed-in session. Addresses it leads to are shown as text. `prepare`: what the page remembers. */
+export function renderScreen(
+  element: ReactNode,
+  at = '/here',
+  path = '/here',
+  who = session,
+  prepare: (client: QueryClient) => void = () => undefined,
+) {
   const client = new QueryClient({
     defaultOptions: { queries: { retry: false }, mutations: { retry: retryWrite, retryDelay: 200 } },
   });
   nameCastWrites(client);
   nameRunWrites(client);
   client.setQueryData(['session'], who);
+  prepare(client);
   const router = createMemoryRouter(
     [
       { path, element },

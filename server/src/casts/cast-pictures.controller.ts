@@ -18,8 +18,8 @@ export class CastPicturesController {
   @ForRole('helper')
   @Post('casts/:id/pictures')
   @TakesPicture()
-  add(@Key() castId: string, @Query() { event }: PictureQuery, @Picture() picture: Redrawn): Promise<CastPictureView> {
-    return this.pictures.add(castId, picture, event, Date.now());
+  add(@Key() castId: string, @Query() shown: PictureQuery, @Picture() picture: Redrawn): Promise<CastPictureView> {
+    return this.pictures.add(castId, picture, shown, Date.now());
   }
 
   @Get('cast-pictures/:id')

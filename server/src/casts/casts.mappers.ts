@@ -1,6 +1,6 @@
 import type { CastSnapshot, DrySummary, Life } from '@dewpot/core/casts';
-import type { CastRow, CastView } from '@dewpot/contract';
-import type { CastEntity } from './casts.entities.js';
+import type { CastPictureView, CastRow, CastView } from '@dewpot/contract';
+import type { CastEntity, CastPictureEntity } from './casts.entities.js';
 
 /** A cast without what is due to it. */
 type BareCast = Omit<CastView, 'dues'>;
@@ -18,3 +18,10 @@ export function castRow({ id, code, pourId, mouldId, stage, expected, snapshot, 
 export function listedBy({ mouldName, mixName }: CastSnapshot, { stage, pouredAt, damage, faults = [] }: Life) {
   return { stage, pouredAt, mouldName, mixName, damaged: damage.length + faults.length > 0 };
 }
+
+type Pictured = Pick<CastPictureEntity, 'id' | 'at' | 'width' | 'height' | 'eventId'>;
+
+export const castPictureView = ({ id, at, width, height, eventId }: Pictured): CastPictureView => ({
+  ...{ id, at, width, height },
+  ...(eventId && { eventId }),
+});

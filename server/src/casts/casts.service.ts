@@ -15,7 +15,7 @@ import type {
 import { In, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CastEntity, CastEventEntity, CastPictureEntity } from './casts.entities.js';
-import { castRow, listedBy, underForecast } from './casts.mappers.js';
+import { castPictureView, castRow, listedBy, underForecast } from './casts.mappers.js';
 import { pageOf, withWords, type ListOrder } from '../db/page.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { CastRecordsService } from './cast-records.service.js';
@@ -138,7 +138,7 @@ export class CastsService {
 
   private async pictures(castId: string): Promise<CastPictureView[]> {
     const found = await this.rows.of(CastPictureEntity).find({ where: { castId }, order: { id: 'ASC' } });
-    return found.map(({ id, at, width, height, eventId }) => ({ id, at, width, height, ...(eventId && { eventId }) }));
+    return found.map(castPictureView);
   }
 
   private async row(id: string): Promise<CastEntity> {

@@ -12,7 +12,7 @@ const MOST_SIDE = 16_000;
 const photos: readonly (string | undefined)[] = ['jpeg', 'png', 'webp', 'gif', 'tiff', 'heif'];
 
 /** The smaller sizes of a picture. */
-interface Shrunk {
+export interface Shrunk {
   readonly medium: Uint8Array;
   readonly small: Uint8Array;
 }

@@ -3,7 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import { cast } from '../../test/stand-ins';
-import { nameCastWrites, useCastEvent } from './casts';
+import { nameCastWrites, useCastEvent } from './cast-writes';
 import { ask, ProblemFailure, Unreachable } from './client';
 import { persistOptions, queryClient } from './query-client';
 

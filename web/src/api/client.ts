@@ -23,6 +23,17 @@ export class Unreachable extends Error {
   }
 }
 
+/** Whether the server was there when it was asked last. */
+export const reachable = {
+  now: true,
+  ears: new Set<() => void>(),
+  is(now: boolean): void {
+    if (now === this.now) return;
+    this.now = now;
+    this.ears.forEach((ear) => ear());
+  },
+};
+
 type Method = 'GET' | 'PUT' | 'POST' | 'DELETE';
 
 /** What an answer brings, or throws. */
@@ -41,9 +52,12 @@ async function answerOf<T>(response: Response): Promise<T> {
 async function reach(path: string, init: RequestInit): Promise<Response> {
   try {
     const headers = { 'Accept-Language': chosenLanguage(), ...init.headers };
-    return await fetch(`/api/${path}`, { credentials: 'same-origin', ...init, headers });
+    const response = await fetch(`/api/${path}`, { credentials: 'same-origin', ...init, headers });
+    reachable.is(true);
+    return response;
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
+    reachable.is(false);
     throw new Unreachable();
   }
 }

@@ -3,12 +3,13 @@ import type { PersistedClient } from '@tanstack/react-query-persist-client';
 import { expect, it } from 'vitest';
 import { currentClient, runWrites } from './kept-client';
 
+const answerOf = (dataUpdatedAt: number) => ({ queryKey: ['casts', dataUpdatedAt], state: { dataUpdatedAt } });
 const client = (buster: string) =>
   ({
     timestamp: 1,
     buster,
     clientState: {
-      queries: [{ queryKey: ['casts'] }],
+      queries: [answerOf(1), answerOf(2)],
       mutations: [
         { state: { variables: { castId: 'c', event: { id: '1', type: 'lifted-out', damage: ['rim'] } } } },
         { state: { variables: { castId: 'c', event: { id: '2', type: 'snoozed', stroke: 'Lift out', until: 5 } } } },
@@ -32,17 +33,22 @@ it('what waits to be sent outlives a change of words, and answers of another sha
   ]);
 });
 
-it('what was kept by a screen of today stays as it is', () => {
+it('what was kept by a screen of today stays as it is, the newest first', () => {
   const kept = client('5');
-  expect(currentClient(kept, '5', DAY)).toBe(kept);
+  expect(currentClient(kept, '5', DAY)).toEqual({
+    ...kept,
+    clientState: { ...kept.clientState, queries: [answerOf(2), answerOf(1)] },
+  });
 });
 
-it('answers grow old in a day; what waits to be sent does not', () => {
+it('answers grow old in three weeks; what waits to be sent does not', () => {
   const kept = client('5');
-  expect(currentClient(kept, '5', 9 * DAY)).toEqual({
+  const { mutations } = kept.clientState;
+  expect(currentClient(kept, '5', 21 * DAY + 2)).toEqual({
     ...kept,
-    clientState: { queries: [], mutations: kept.clientState.mutations },
+    clientState: { queries: [answerOf(2)], mutations },
   });
+  expect(currentClient(kept, '5', 90 * DAY)).toEqual({ ...kept, clientState: { queries: [], mutations } });
 });
 
 it('steps at the bench that waited under a name of their own wait on', () => {

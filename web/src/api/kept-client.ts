@@ -48,8 +48,10 @@ function currentWrite(write: KeptWrite): KeptWrite {
   return { ...write, state: { ...write.state, variables: { ...sent, event: currentEvent(sent['event']) } } };
 }
 
-/** Answers that were kept longer ago are not shown. */
-const OLDEST_ANSWER = DAY;
+/** Answers that were had longer ago are not shown: a phone may lie in the shed for weeks, and then tells how old they are. */
+export const OLDEST_ANSWER = 21 * DAY;
+/** Answers that are kept. */
+const MOST_ANSWERS = 300;
 
 /**
  * What the browser kept, for a screen of today: answers that are old or of another shape are read again from the server, and
@@ -59,8 +61,11 @@ export function currentClient(kept: PersistedClient, shape: string, now: number)
   const { mutations } = kept.clientState;
   if (kept.buster !== shape)
     return { ...kept, buster: shape, clientState: { queries: [], mutations: mutations.map(currentWrite) } };
-  if (now - kept.timestamp <= OLDEST_ANSWER) return kept;
-  return { ...kept, clientState: { queries: [], mutations } };
+  const queries = kept.clientState.queries
+    .filter(({ state }) => now - state.dataUpdatedAt <= OLDEST_ANSWER)
+    .sort((a, b) => b.state.dataUpdatedAt - a.state.dataUpdatedAt)
+    .slice(0, MOST_ANSWERS);
+  return { ...kept, clientState: { queries, mutations } };
 }
 
 /** What an older screen kept of a run, by its name. */

@@ -1,8 +1,8 @@
 import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { OwnWorkshopView } from '@dewpot/contract';
 import { useNavigate } from 'react-router';
-import { useWaiting } from './casts';
 import { ask } from './client';
+import { useWaiting } from './waiting';
 import { useEnter } from './session';
 
 const ownWorkshopsQuery = queryOptions({

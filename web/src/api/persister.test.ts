@@ -8,7 +8,12 @@ const write = (name: string) => ({ state: { variables: { name }, status: 'pendin
 const client = (answer: string, ...mutations: KeptWrite[]): PersistedClient => ({
   timestamp: Date.now(),
   buster: '1',
-  clientState: { queries: [{ queryHash: answer } as PersistedClient['clientState']['queries'][number]], mutations },
+  clientState: {
+    queries: [
+      { queryHash: answer, state: { dataUpdatedAt: Date.now() } } as PersistedClient['clientState']['queries'][number],
+    ],
+    mutations,
+  },
 });
 const restored = async () => {
   const { clientState } = (await makePersister('1').restoreClient())!;

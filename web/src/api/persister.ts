@@ -1,6 +1,7 @@
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
 import type { PersistedClient, Persister } from '@tanstack/react-query-persist-client';
 import { del, delMany, get, getMany, keys, set } from 'idb-keyval';
+import { dropPhotos } from './kept-photos';
 import { currentClient, runWrites, type KeptRun, type KeptWrite } from './kept-client';
 
 const ANSWERS = 'dew-pot';
@@ -77,6 +78,7 @@ export function makePersister(shape: string): Persister {
     removeClient: async () => {
       await answers.removeClient();
       await writes.keep([]);
+      await dropPhotos();
     },
     persistClient: async (client: PersistedClient) => {
       // A private window keeps nothing: what waits then waits in this page alone.

@@ -1,5 +1,5 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import type { CastPictureView, PhotoRoom, PhotoSize, PictureView } from '@dewpot/contract';
+import type { PhotoRoom, PhotoSize, PictureView } from '@dewpot/contract';
 import { ask, send } from './client';
 import { refresh } from './refresh';
 
@@ -22,19 +22,6 @@ export function useRemovePicture() {
   return useMutation({
     mutationFn: (id: string) => ask<void>('DELETE', `pictures/${id}`),
     onSuccess: () => refresh(client, ['moulds'], ['photos']),
-  });
-}
-
-/** Sends a photo of a cast, with the event that it shows. */
-export function useSendCastPicture() {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: ({ castId, file, eventId }: { castId: string; file: File; eventId: string }) => {
-      const form = new FormData();
-      form.set('picture', file);
-      return send<CastPictureView>(`casts/${castId}/pictures?event=${eventId}`, form);
-    },
-    onSuccess: (_, { castId }) => refresh(client, ['casts', 'one', castId], ['photos']),
   });
 }
 

@@ -1,7 +1,8 @@
-import { QueryCache, QueryClient, type Mutation } from '@tanstack/react-query';
-import { DAY } from '@dewpot/core/units';
+import { QueryCache, QueryClient } from '@tanstack/react-query';
 import { ProblemFailure, Unreachable } from './client';
+import { OLDEST_ANSWER } from './kept-client';
 import { makePersister } from './persister';
+import { isKept } from './waiting';
 
 /** Reads fail fast where the server refuses, and try again where it is away. */
 const retryRead = (failures: number, error: Error) => !(error instanceof ProblemFailure) && failures < 2;
@@ -19,7 +20,7 @@ const queryCache = new QueryCache({
 export const queryClient = new QueryClient({
   queryCache,
   defaultOptions: {
-    queries: { retry: retryRead, staleTime: 10_000, gcTime: DAY, networkMode: 'offlineFirst' },
+    queries: { retry: retryRead, staleTime: 10_000, gcTime: OLDEST_ANSWER, networkMode: 'offlineFirst' },
     mutations: { retry: retryWrite, retryDelay: 2000, networkMode: 'offlineFirst' },
   },
 });
@@ -33,8 +34,7 @@ export const persistOptions = {
   // What waits to be sent does not grow old; answers do, and are judged when they are restored.
   maxAge: Infinity,
   dehydrateOptions: {
-    shouldDehydrateMutation: (mutation: Mutation) =>
-      mutation.state.status === 'pending' && mutation.options.mutationKey !== undefined,
+    shouldDehydrateMutation: isKept,
   },
 };
 

@@ -1,8 +1,8 @@
 import type { RunEvent } from '@dewpot/core/bench';
-import { DAY } from '@dewpot/core/units';
 import type { RunView } from '@dewpot/contract';
 import { queryOptions, type QueryClient } from '@tanstack/react-query';
 import { ask } from './client';
+import { waitingWays } from './waiting';
 
 export const runQuery = (pourId: string) =>
   queryOptions({
@@ -34,8 +34,7 @@ export function nameRunWrites(client: QueryClient): void {
   client.setMutationDefaults([RUN_EVENTS], {
     mutationFn: ({ pourId, events }: RunEventsSent) => ask<RunView>('POST', `pours/${pourId}/run`, { events }),
     onSuccess: (view: RunView, { pourId }: RunEventsSent) => keepRun(client, pourId, view),
-    // What was refused stands until the caster has seen it.
-    gcTime: DAY,
+    ...waitingWays,
   });
 }
 

@@ -1,6 +1,7 @@
+import { useSendCastPicture } from '../api/cast-writes';
 import { Camera } from 'lucide-react';
 import type { CastPictureView } from '@dewpot/contract';
-import { castPictureAddress, useSendCastPicture, useRemoveCastPicture } from '../api/pictures';
+import { castPictureAddress, useRemoveCastPicture } from '../api/pictures';
 import { FileButton } from '../ui/file-button';
 import { PhotoThumb } from '../ui/photo-thumb';
 import { Failure } from '../ui/states';

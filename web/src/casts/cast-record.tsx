@@ -2,13 +2,13 @@ import { useState } from 'react';
 import { standing, type CastEvent } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
-import { useCastEvent } from '../api/casts';
+import { useCastEvent, useWaitingEvents } from '../api/cast-writes';
 import { Button } from '../ui/button';
 import { exactTime, whenOf } from '../ui/format-time';
 import { PhotoRoomNote } from '../ui/photo-room';
 import { Failure } from '../ui/states';
 import { EventPictures, PhotoButton } from './cast-pictures';
-import { tellEvent } from '../ui/casts/event-words';
+import { tellEvent, tellTold } from '../ui/casts/event-words';
 import { useSay } from '../ui/say';
 
 /** What is not undone by itself: the pour, and the joining, which is undone at the article. */
@@ -19,6 +19,7 @@ export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
   const say = useSay();
   const undo = useCastEvent();
   const [all, setAll] = useState(false);
+  const waiting = useWaitingEvents([cast.id]);
   const stands = new Set(standing(cast.events).map(({ id }) => id));
   const undone = cast.events.filter(({ id, type }) => type !== 'voided' && !stands.has(id)).length;
   const shown = cast.events
@@ -37,6 +38,11 @@ export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
       <Failure error={undo.error} />
       <PhotoRoomNote />
       <ol className="divide-base-300 divide-y">
+        {waiting.map((event) => (
+          <li key={event.id} className="border-accent border-l-4 py-1.5 pl-3">
+            {tellTold(event, say)} <span className="quiet text-sm">{say('casts.unsent')}</span>
+          </li>
+        ))}
         {shown.map((event) => (
           <li
             key={event.id}

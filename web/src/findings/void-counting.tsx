@@ -15,8 +15,7 @@ import {
 } from '@dewpot/core/photos';
 import { v7 as uuid } from 'uuid';
 import type { VoidsCounted } from '@dewpot/core/casts';
-import { useCastEvent } from '../api/casts';
-import { useSendCastPicture } from '../api/pictures';
+import { useCastEvent, useSendCastPicture } from '../api/cast-writes';
 import { Button } from '../ui/button';
 import { BANK_CARD } from '../ui/photo-tracing';
 import { useAddress } from '../ui/picture';

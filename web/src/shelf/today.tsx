@@ -1,4 +1,4 @@
-import { msg, type Message } from '@dewpot/core/units';
+import { listed, msg, type Message } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import {
   roundOf,
@@ -14,7 +14,9 @@ import {
 import type { CastView } from '@dewpot/contract';
 import { endOfDay } from 'date-fns';
 import { Link } from 'react-router';
+import { useWaitingEvents } from '../api/cast-writes';
 import { Button, buttonClass } from '../ui/button';
+import { tellTold } from '../ui/casts/event-words';
 import { judgedBy, placeOf } from '../ui/casts/reading';
 import { whenOf } from '../ui/format-time';
 import { WindowBand, windowInWords } from '../ui/window-band';
@@ -121,11 +123,12 @@ function RoundRow({
   const name = `${first.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}`;
   const codes = casts.map(({ code }) => code).join(' ');
   const judged = judgedBy(casts);
+  const waiting = useWaitingEvents(casts.map(({ id }) => id));
   const task = taskInWords(due);
   return (
     <li className="grid grid-cols-[7rem_1fr] items-center gap-x-3 gap-y-1 py-2">
       <Button
-        look={when === 'now' ? 'main' : 'soft'}
+        look={when === 'now' && waiting.length === 0 ? 'main' : 'soft'}
         className="min-h-12 w-full px-2"
         onClick={() => onDo({ casts, task: due.task, due })}
         aria-label={`${say(task)}: ${name} ${codes}`}
@@ -158,6 +161,11 @@ function RoundRow({
             {say('shelf.postpone')}
           </button>
         </p>
+        {waiting.length > 0 && (
+          <p className="border-accent mt-1 border-l-4 pl-2 text-sm font-semibold">
+            {say('shelf.recordedUnsent', { what: listed(waiting.map((event) => tellTold(event, say))) })}
+          </p>
+        )}
       </div>
     </li>
   );

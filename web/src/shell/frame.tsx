@@ -5,6 +5,7 @@ import { ProblemFailure } from '../api/client';
 import { sessionQuery } from '../api/session';
 import { PieceLight } from '../ui/piece-light';
 import { Busy, Failure } from '../ui/states';
+import { ConnectionNote } from './connection-note';
 import { DueNotices } from './due-notices';
 import { Keys } from './keys';
 import { Lintel } from './lintel';
@@ -58,6 +59,7 @@ export function Frame() {
       {!bench && <Lintel />}
       <Keys />
       <DueNotices />
+      {!bench && <ConnectionNote />}
       {!bench && <RoleNote />}
       {!bench && <NotSetUp />}
       {!bench && guided && (

@@ -2,7 +2,6 @@ import { quantity } from '@dewpot/core/units';
 import { evaporation, faceAdvice, faceRisk, overFace } from '@dewpot/core/curing';
 import { useQuery } from '@tanstack/react-query';
 import { NavLink, useLocation } from 'react-router';
-import { useWaiting } from '../api/casts';
 import { useAmbient, useSession } from '../api/session';
 import { pageQuery } from '../api/pages';
 import type { PourRow } from '@dewpot/contract';
@@ -57,7 +56,6 @@ export function Lintel() {
   const say = useSay();
   const { workshop } = useSession();
   const waiting = useWaitingAt();
-  const unsent = useWaiting();
   const { pathname } = useLocation();
   const here = stations.find(({ path }) => (path === '/' ? pathname === '/' : pathname.startsWith(path)));
   return (
@@ -99,11 +97,6 @@ export function Lintel() {
           <PersonMenu />
         </div>
       </header>
-      {unsent > 0 && (
-        <p role="status" className="bg-accent text-accent-content no-print px-4 py-2 text-center font-semibold">
-          {say('shell.noConnection', { unsent })}
-        </p>
-      )}
       <Ledge waiting={waiting} />
     </>
   );

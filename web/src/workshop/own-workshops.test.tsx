@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { fakeServer, Refusal, renderScreen } from '../../test/fake-server';
 import { session } from '../../test/stand-ins';
-import * as casts from '../api/casts';
+import * as waitingWrites from '../api/waiting';
 import { PersonMenu } from '../shell/person-menu';
 import { InvitedPage } from '../sign-in/invited-page';
 import { DoorPage } from '../sign-in/sign-in-page';
@@ -40,7 +40,7 @@ describe('one’s own workshops', () => {
 
   it('are not left while something waits to be sent', async () => {
     fakeServer({ 'session/workshops': two });
-    const waiting = vi.spyOn(casts, 'useWaiting').mockReturnValue(2);
+    const waiting = vi.spyOn(waitingWrites, 'useWaiting').mockReturnValue(2);
     renderScreen(<OwnWorkshops />);
     expect(await screen.findByRole('button', { name: 'Go to Casting Club' })).toBeDisabled();
     expect(screen.getByRole('status')).toHaveTextContent('2 entries wait to be sent');

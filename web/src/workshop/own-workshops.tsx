@@ -2,7 +2,7 @@ import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { WorkshopName, type OwnWorkshopView } from '@dewpot/contract';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
-import { useWaiting } from '../api/casts';
+import { useWaiting } from '../api/waiting';
 import { useFoundWorkshop, useGoToWorkshop, useOwnWorkshops } from '../api/own-workshops';
 import { Button, buttonClass } from '../ui/button';
 import { exactTime } from '../ui/format-time';

@@ -1,7 +1,7 @@
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { WorkshopName } from '@dewpot/contract';
 import { useForm, useWatch } from 'react-hook-form';
-import { useWaiting } from '../api/casts';
+import { useWaiting } from '../api/waiting';
 import { useRemoveWorkshop } from '../api/own-workshops';
 import { useSession } from '../api/session';
 import { Button, buttonClass } from '../ui/button';

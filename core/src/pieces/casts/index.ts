@@ -1,6 +1,7 @@
 export * from './append-event.js';
 export * from './cast-snapshot.js';
 export * from './code.js';
+export * from './contender.js';
 export * from './demould-record.js';
 export * from './due.js';
 export * from './event-warnings.js';

@@ -14,6 +14,7 @@ import {
   type Severity,
 } from '@dewpot/core/casts';
 import { faultName } from '@dewpot/core/findings';
+import type { CastEventTold } from '@dewpot/contract';
 import { writeWeighing, type Speaker } from '@dewpot/locales';
 import { pieceUseWords } from '../piece-use-words';
 import { checkWords, decorationWords, fittingWords, goneWords, laterWords, toolWords } from './seal-words';
@@ -207,3 +208,7 @@ export function tellEvent(event: CastEvent, say: Speaker): string {
       return say(tellHandled(event, say));
   }
 }
+
+/** An event as it was told, before the server has judged it. */
+export const tellTold = (event: CastEventTold, say: Speaker): string =>
+  event.type === 'colour-seen' ? say('ui.eventColourTold', { colour: event.colour }) : tellEvent(event, say);
