@@ -26,6 +26,8 @@ const chunkFileNames = ({ facadeModuleId }: { facadeModuleId?: string | null }):
   return language ? `assets/sentences-${language}-${stage}-[hash].js` : 'assets/[name]-[hash].js';
 };
 
+const icon = (name: string, side: number) => ({ src: `/${name}.png`, sizes: `${side}x${side}`, type: 'image/png' });
+
 export default defineConfig({
   plugins: [
     sentences,
@@ -42,7 +44,22 @@ export default defineConfig({
         display: 'standalone',
         background_color: '#f3efe6',
         theme_color: '#f3efe6',
-        icons: [{ src: '/pot.svg', sizes: 'any', type: 'image/svg+xml' }],
+        id: '/',
+        start_url: '/',
+        lang: 'en',
+        categories: ['lifestyle', 'productivity'],
+        icons: [
+          { src: '/pot.svg', sizes: 'any', type: 'image/svg+xml' },
+          icon('pot-192', 192),
+          icon('pot-512', 512),
+          { ...icon('pot-maskable-512', 512), purpose: 'maskable' },
+        ],
+        shortcuts: [
+          { name: 'Today', url: '/', icons: [icon('pot-192', 192)] },
+          { name: 'Bench', url: '/bench', icons: [icon('pot-192', 192)] },
+          { name: 'Weigh', url: '/casts/weigh', icons: [icon('pot-192', 192)] },
+          { name: 'Read a label', url: '/casts/label', icons: [icon('pot-192', 192)] },
+        ],
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],

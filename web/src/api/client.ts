@@ -17,7 +17,11 @@ export const refuses = (error: unknown, ...fields: readonly string[]): boolean =
 /** The server could not be reached. Nothing was saved; the same request may be sent again. */
 export class Unreachable extends Error {
   /** `why`: what the server said of itself, in the reader's language. */
-  constructor(readonly why: Phrase = msg('shell.serverSilent')) {
+  constructor(
+    readonly why: Phrase = msg('shell.serverSilent'),
+    /** It was only asked for something. */
+    readonly reading = false,
+  ) {
     super('The server does not answer.');
     this.name = 'Unreachable';
   }
@@ -37,16 +41,16 @@ export const reachable = {
 type Method = 'GET' | 'PUT' | 'POST' | 'DELETE';
 
 /** What an answer brings, or throws. */
-async function answerOf<T>(response: Response): Promise<T> {
+async function answerOf<T>(response: Response, reading = false): Promise<T> {
   if (response.ok) return response.status === 204 ? (undefined as T) : ((await response.json()) as T);
   if (response.headers.get('Content-Type')?.includes('problem+json')) {
     const problem = (await response.json()) as Problem;
     // The server stands, but what it needs is away or busy: the same request goes through later.
-    if (response.status === 503) throw new Unreachable(`${problem.title}.`);
+    if (response.status === 503) throw new Unreachable(`${problem.title}.`, reading);
     throw new ProblemFailure(problem);
   }
   // A gateway's own page in place of our answer: the server behind it is away.
-  throw new Unreachable();
+  throw new Unreachable(undefined, reading);
 }
 
 async function reach(path: string, init: RequestInit): Promise<Response> {
@@ -58,11 +62,12 @@ async function reach(path: string, init: RequestInit): Promise<Response> {
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
     reachable.is(false);
-    throw new Unreachable();
+    throw new Unreachable(undefined, init.method === 'GET');
   }
 }
 
-const answerTo = async <T>(path: string, init: RequestInit): Promise<T> => answerOf<T>(await reach(path, init));
+const answerTo = async <T>(path: string, init: RequestInit): Promise<T> =>
+  answerOf<T>(await reach(path, init), init.method === 'GET');
 
 /**
  * Asks the API.

@@ -1,6 +1,7 @@
 import { queryOptions, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import type { PastPoursView, PourFinish, PourInput, PourView } from '@dewpot/contract';
+import type { PastPoursView, PourFinish, PourInput, PourRow, PourView } from '@dewpot/contract';
 import { ask } from './client';
+import { pageQuery } from './pages';
 import { useLast, useWrite, type Put } from './writes';
 
 export const pourQuery = (id: string) =>
@@ -13,6 +14,9 @@ export const pastPoursQuery = queryOptions({
   queryKey: ['pours', 'past'],
   queryFn: ({ signal }) => ask<PastPoursView>('GET', 'pours/past', undefined, signal),
 });
+
+/** The pours that are at the bench now, the newest alone. */
+export const atBenchQuery = pageQuery<PourRow>('pours', { status: 'started', size: '1' });
 
 /** Keeps a pour as it was answered: its screen need not ask for it again. */
 async function kept(client: QueryClient, answer: Promise<PourView>): Promise<PourView> {

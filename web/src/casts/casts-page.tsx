@@ -84,6 +84,9 @@ export function CastsPage() {
         <Link to="/casts/weigh" className={buttonClass()}>
           {say('shell.weighDue')}
         </Link>
+        <Link to="/casts/label" className={buttonClass()}>
+          {say('casts.readLabel')}
+        </Link>
         <Link to="/casts/join" className={buttonClass()}>
           {say('shell.assembleParts')}
         </Link>

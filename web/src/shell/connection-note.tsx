@@ -14,7 +14,7 @@ export function ConnectionNote() {
   const { pathname } = useLocation();
   if (connected && unsent === 0 && refused === 0) return null;
   return (
-    <div role="status" className="bg-accent text-accent-content no-print px-4 py-2 text-center font-semibold">
+    <div role="status" className="bg-accent text-accent-content no-print px-4 py-2 text-center text-sm font-semibold">
       {(!connected || unsent > 0) && <Unconnected unsent={unsent} />}
       {refused > 0 && <span>{say('shell.refused', { refused })} </span>}
       {unsent + refused > 0 && pathname !== '/waiting' && (

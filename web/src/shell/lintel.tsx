@@ -3,8 +3,7 @@ import { evaporation, faceAdvice, faceRisk, overFace } from '@dewpot/core/curing
 import { useQuery } from '@tanstack/react-query';
 import { NavLink, useLocation } from 'react-router';
 import { useAmbient, useSession } from '../api/session';
-import { pageQuery } from '../api/pages';
-import type { PourRow } from '@dewpot/contract';
+import { atBenchQuery } from '../api/pours';
 import { SearchControl } from './search-control';
 import { useShelf } from '../shelf';
 import { BasisNote } from '../ui/basis-note';
@@ -14,12 +13,10 @@ import { Ledge } from './ledge';
 import { stations } from './stations';
 import { useSay } from '../ui/say';
 
-const AT_BENCH = { status: 'started', size: '1' };
-
 /** What waits at a station, as a number; 0 where nothing does. */
 function useWaitingAt(): Record<string, number> {
   const { groups } = useShelf();
-  const atBench = useQuery(pageQuery<PourRow>('pours', AT_BENCH)).data?.count ?? 0;
+  const atBench = useQuery(atBenchQuery).data?.count ?? 0;
   return {
     '/': groups.filter(({ due }) => due).length,
     '/pours': atBench,

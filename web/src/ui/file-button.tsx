@@ -7,11 +7,13 @@ export interface FileButtonProps extends ButtonStyle {
   /** What is chosen, for whoever hears it. */
   readonly label: string;
   readonly accept: string;
+  /** Which camera a phone opens for it. */
+  readonly capture?: 'environment';
   readonly onFile: (file: File) => Promise<void>;
 }
 
 /** A button that chooses a file; the same one may be chosen again. */
-export function FileButton({ children, label, accept, onFile, ...style }: FileButtonProps) {
+export function FileButton({ children, label, accept, capture, onFile, ...style }: FileButtonProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -22,6 +24,7 @@ export function FileButton({ children, label, accept, onFile, ...style }: FileBu
         ref={input}
         type="file"
         accept={accept}
+        capture={capture}
         className="sr-only"
         tabIndex={-1}
         aria-label={label}

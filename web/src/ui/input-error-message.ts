@@ -17,7 +17,8 @@ export function sayRefusal(error: unknown, say: Speaker): string {
 
 /** Any error as a person is told it. What the server refused, it has said in their language. */
 export function sayError(error: unknown, say: Speaker): string {
-  if (error instanceof Unreachable) return say('shell.keptUnsent', { why: error.why });
+  if (error instanceof Unreachable)
+    return say(error.reading ? 'shell.notSeenHere' : 'shell.keptUnsent', { why: error.why });
   if (error instanceof InputError) return sayRefusal(error, say);
   return error instanceof Error ? error.message : JSON.stringify(error);
 }
