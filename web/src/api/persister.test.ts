@@ -1,4 +1,5 @@
 import type { PersistedClient } from '@tanstack/react-query-persist-client';
+import * as store from 'idb-keyval';
 import { expect, it, vi } from 'vitest';
 import { kept } from '../../test/kept';
 import type { KeptWrite } from './kept-client';
@@ -28,6 +29,25 @@ it('keeps a write at once, and one that was sent until its answer is kept', asyn
   await vi.waitFor(async () => expect((await restored()).writes).toEqual(['first', 'second']));
   expect((await restored()).answers).toEqual(['before']);
   await vi.waitFor(async () => expect(await restored()).toEqual({ answers: ['after'], writes: ['second'] }), 5000);
+});
+
+it('a write that comes while older answers are being kept stays', async () => {
+  vi.useFakeTimers();
+  const persister = makePersister('1');
+  const [first, second] = [write('first'), write('second')];
+  await persister.persistClient(client('before', first));
+  void persister.persistClient(client('between', first));
+  await vi.advanceTimersByTimeAsync(0);
+  // The disk is slow to tell that it kept the second write; meanwhile the answers from before it are kept.
+  const slow = vi.spyOn(store, 'set').mockImplementationOnce((key, value) => {
+    kept.set(key as string, value);
+    return new Promise(() => undefined);
+  });
+  void persister.persistClient(client('after', first, second));
+  await vi.advanceTimersByTimeAsync(1500);
+  slow.mockRestore();
+  vi.useRealTimers();
+  expect((await restored()).writes).toEqual(['first', 'second']);
 });
 
 it('restores what there is: nothing, what an older screen kept with its answers, and steps of the bench', async () => {

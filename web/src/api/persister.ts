@@ -34,16 +34,15 @@ class WaitingWrites {
     if (fresh.length > 0) await this.keep([...this.kept, ...fresh]);
   }
 
-  /**
-   * Answers are about to be kept, while these wait: what is done by then goes when they are. Until then it stays, for sending it
-   * again changes nothing, and an answer without it would be a step behind.
-   */
-  settleWith(waiting: readonly KeptWrite[]): () => Promise<void> {
+  /** What is kept, and done by now that these wait. A write that comes later is none of it. */
+  doneBy(waiting: readonly KeptWrite[]): ReadonlySet<unknown> {
     const still = new Set(waiting.map(sentOf));
-    const done = new Set(this.kept.map(sentOf).filter((sent) => !still.has(sent)));
-    return async () => {
-      if (done.size > 0) await this.keep(this.kept.filter((write) => !done.has(sentOf(write))));
-    };
+    return new Set(this.kept.map(sentOf).filter((sent) => !still.has(sent)));
+  }
+
+  /** Deletes what is done. */
+  async settle(done: ReadonlySet<unknown>): Promise<void> {
+    if (done.size > 0) await this.keep(this.kept.filter((write) => !done.has(sentOf(write))));
   }
 
   async keep(waiting: readonly KeptWrite[]): Promise<void> {
@@ -58,20 +57,22 @@ class WaitingWrites {
  */
 export function makePersister(shape: string): Persister {
   const writes = new WaitingWrites();
-  let settle = () => Promise.resolve();
+  // What is done goes once the answers that know of it are kept: sending it again would change nothing, but answers without it would be a step behind.
+  const doneBy = new WeakMap<PersistedClient, ReadonlySet<unknown>>();
+  let done: ReadonlySet<unknown> = new Set();
   const answers = createAsyncStoragePersister({
     key: ANSWERS,
     storage: {
       getItem: (key) => get<string>(key).then((value) => value ?? null),
       setItem: async (key, value: string) => {
         await set(key, value);
-        await settle();
+        await writes.settle(done);
       },
       removeItem: del,
     },
-    serialize: ({ clientState: { queries, mutations }, ...client }) => {
-      settle = writes.settleWith(mutations);
-      return JSON.stringify({ ...client, clientState: { queries, mutations: [] } });
+    serialize: (client) => {
+      done = doneBy.get(client) ?? new Set();
+      return JSON.stringify({ ...client, clientState: { ...client.clientState, mutations: [] } });
     },
   });
   return {
@@ -81,6 +82,7 @@ export function makePersister(shape: string): Persister {
       await dropPhotos();
     },
     persistClient: async (client: PersistedClient) => {
+      doneBy.set(client, writes.doneBy(client.clientState.mutations));
       // A private window keeps nothing: what waits then waits in this page alone.
       await writes.add(client.clientState.mutations).catch(() => undefined);
       await answers.persistClient(client);

@@ -163,7 +163,7 @@ function RoundRow({
         </p>
         {waiting.length > 0 && (
           <p className="border-accent mt-1 border-l-4 pl-2 text-sm font-semibold">
-            {say('shelf.recordedUnsent', { what: listed(waiting.map((event) => tellTold(event, say))) })}
+            {say('shelf.recordedUnsent', { what: listed([...new Set(waiting.map((event) => tellTold(event, say)))]) })}
           </p>
         )}
       </div>
