@@ -74,6 +74,8 @@ const screens: readonly (readonly [path: string, Screen: ComponentType])[] = [
   ['workshop/data', screen(() => import('./workshop/data-page'), 'DataPage')],
   ['workshop/audit', screen(() => import('./workshop/audit-page'), 'AuditPage')],
   ['workshop', screen(() => import('./workshop/workshop-page'), 'WorkshopPage')],
+  ['guide', screen(() => import('./guide/guide-page'), 'GuidePage')],
+  ['guide/:chapter', screen(() => import('./guide/guide-page'), 'GuidePage')],
   ['glossary', screen(() => import('./glossary/glossary-page'), 'GlossaryPage')],
   ['*', screen(() => import('./ui/not-found'), 'Nowhere')],
 ];

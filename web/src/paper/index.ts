@@ -1,5 +1,6 @@
 import type { calendarPaper } from './calendar-paper';
 import type { carePaper } from './care-paper';
+import type { guidePaper } from './guide-paper';
 import type { labelPaper } from './label-paper';
 import type { lifePaper } from './life-paper';
 import type { patternPaper } from './pattern-paper';
@@ -38,3 +39,7 @@ export const makeTemplate: typeof templatePaper = async (...asked) =>
 /** Templates of a pattern as PDF; fetched when they are first asked for. */
 export const makePatternPaper: typeof patternPaper = async (...asked) =>
   (await import('./pattern-paper')).patternPaper(...asked);
+
+/** The guide as a book in PDF; fetched when it is first asked for. */
+export const makeGuideBook: typeof guidePaper = async (...asked) =>
+  (await import('./guide-paper')).guidePaper(...asked);

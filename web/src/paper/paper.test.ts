@@ -10,6 +10,7 @@ import { alike, calculateSheet, placingsOf } from '@dewpot/core/pours';
 import type { PourInput } from '@dewpot/contract';
 import { mix, mould, palette } from '../../test/fake-server';
 import { NOW, session } from '../../test/stand-ins';
+import { guidePaper } from './guide-paper';
 import { labelPaper } from './label-paper';
 import { patternPages, patternPaper } from './pattern-paper';
 import { templatePaper } from './template-paper';
@@ -155,3 +156,12 @@ describe('paper', () => {
     }
   });
 });
+
+it('a guide is a page of contents, and pages for each chapter', async () => {
+  const section = { title: 'The work', lines: Array.from({ length: 80 }, (_, i) => `${i + 1}. Mix until no grain shows its own colour.`) };
+  const chapter = (title: string) => ({ title, about: 'What it is about.', sections: [section] });
+  const book = { title: 'A guide', chapters: [chapter('Moulds'), chapter('Mixes')] };
+  const made = await PDFDocument.load(await guidePaper(book, { paper: 'a4', faces }));
+  expect(made.getTitle()).toBe('A guide');
+  expect(made.getPageCount()).toBe(1 + 2 * 2);
+}); // prettier-ignore

@@ -19,6 +19,8 @@ export const innerScreens: readonly { readonly path: string; readonly name: Mess
   { path: '/casts/join', name: msg('shell.assembleParts') },
   { path: '/casts/try', name: msg('shell.simulate') },
   { path: '/workshop/places', name: msg('shell.places') },
+  { path: '/casts/label', name: msg('shell.readLabel') },
+  { path: '/guide', name: msg('shell.guide') },
   { path: '/glossary', name: msg('shell.glossary') },
   { path: '/set-up', name: msg('shell.setUp') },
 ];

@@ -1,8 +1,10 @@
 import { useEffect, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useLocation, useNavigate } from 'react-router';
 import { identity } from '@dewpot/core/units';
 import { Dialog } from '../ui/dialog';
+import { chapterAt } from '../ui/guide-places';
 import { isTyping } from '../ui/is-typing';
+import { keysAt } from './screen-keys';
 import { stations } from './stations';
 import { useSay } from '../ui/say';
 
@@ -10,6 +12,7 @@ import { useSay } from '../ui/say';
 export function Keys() {
   const say = useSay();
   const navigate = useNavigate();
+  const { pathname } = useLocation();
   const [help, setHelp] = useState(false);
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -25,7 +28,7 @@ export function Keys() {
   if (!help) return null;
   return (
     <Dialog title={say('shell.keys')} onClose={() => setHelp(false)}>
-      <dl className="grid grid-cols-[3rem_1fr] gap-y-2">
+      <dl className="grid grid-cols-[6.5rem_1fr] gap-y-2">
         {stations.map(({ name }, i) => (
           <div key={identity(name)} className="contents">
             <dt>
@@ -42,11 +45,22 @@ export function Keys() {
           <kbd className="kbd">?</kbd>
         </dt>
         <dd>{say('shell.keyList')}</dd>
-        <dt>
-          <kbd className="kbd">↑ ↓</kbd>
-        </dt>
-        <dd>{say('shell.keyFillLine')}</dd>
+        {keysAt(pathname).map(({ keys, does }) => (
+          <div key={identity(does)} className="contents">
+            <dt className="flex flex-wrap gap-1">
+              {keys.map((key) => (
+                <kbd key={key} className="kbd">
+                  {key}
+                </kbd>
+              ))}
+            </dt>
+            <dd>{say(does)}</dd>
+          </div>
+        ))}
       </dl>
+      <Link className="link mt-4 inline-block" to={`/guide/${chapterAt(pathname)}`} onClick={() => setHelp(false)}>
+        {say('shell.guideHere')}
+      </Link>
     </Dialog>
   );
 }

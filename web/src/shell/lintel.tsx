@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { NavLink, useLocation } from 'react-router';
 import { useAmbient, useSession } from '../api/session';
 import { atBenchQuery } from '../api/pours';
+import { GuideLink } from './guide-link';
 import { SearchControl } from './search-control';
 import { useShelf } from '../shelf';
 import { BasisNote } from '../ui/basis-note';
@@ -90,6 +91,7 @@ export function Lintel() {
         </nav>
         <div className="ml-auto flex shrink-0 items-center gap-2 lg:ml-0">
           <SearchControl />
+          <GuideLink />
           <AmbientNow />
           <PersonMenu />
         </div>

@@ -10,6 +10,8 @@ import { Dialog } from '../ui/dialog';
 import { Failure } from '../ui/states';
 import { TextField } from '../ui/text-field';
 import { terms } from '../ui/terms';
+import type { GuideHit } from '../guide';
+import { useGuideHits } from './guide-hits';
 import { innerScreens } from './inner-screens';
 import { useSay } from '../ui/say';
 
@@ -48,6 +50,12 @@ const foundOf = ({ kind, id, name, mould }: SearchHit, say: Speaker): Found => (
   note: kinds[kind].note,
 });
 
+const inGuide = ({ slug, chapter, section, at }: GuideHit): Found => ({
+  to: `/guide/${slug}#part-${at + 1}`,
+  name: `${chapter}: ${section}`,
+  note: msg('shell.kindGuide'),
+});
+
 /** The arrow keys go from the field to what was found, and on. */
 function moveFocus(event: KeyboardEvent<HTMLElement>): void {
   const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
@@ -66,10 +74,16 @@ export function SearchDialog({ onClose }: { onClose: () => void }) {
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
   const { data, error } = useQuery(searchQuery(words));
+  const guide = useGuideHits(words);
   const found =
     words === ''
       ? []
-      : [...(data ?? []).map((hit) => foundOf(hit, say)), ...screensWith(words, say), ...termsWith(words, say)];
+      : [
+          ...(data ?? []).map((hit) => foundOf(hit, say)),
+          ...screensWith(words, say),
+          ...termsWith(words, say),
+          ...guide.map(inGuide),
+        ];
   const open = (event: KeyboardEvent<HTMLElement>) => {
     if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement)) return;
     event.currentTarget.querySelector('a')?.click();

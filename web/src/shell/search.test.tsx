@@ -38,7 +38,7 @@ it('finds things of the workshop and screens; arrows go through them, and Enter 
   expect(cast).toHaveFocus();
   await userEvent.clear(field);
   await userEvent.type(field, 'dose');
-  await waitFor(() => expect(screen.getAllByRole('link').map((link) => link.getAttribute('href'))).toEqual(['/tints/ladder'])); // prettier-ignore
+  await waitFor(() => expect(screen.getAllByRole('link').map((link) => link.getAttribute('href'))).toEqual(['/tints/ladder', '/guide/tints#part-1'])); // prettier-ignore
   await userEvent.clear(field);
   await userEvent.type(field, 'xyz');
   expect(await screen.findByText('Nothing has “xyz” in its name.')).toBeVisible();

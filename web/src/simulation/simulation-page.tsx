@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { lessons, type LessonKey } from '@dewpot/core/simulation';
 import { Check } from 'lucide-react';
 import { FreePlay } from './free-play';
@@ -18,7 +19,8 @@ function learnedBefore(): readonly LessonKey[] {
 /** Try it first: forty days of a piece before it is poured, and four set lessons. */
 export function SimulationPage() {
   const say = useSay();
-  const [playing, setPlaying] = useState<LessonKey | 'free'>('free');
+  const wanted = useSearchParams()[0].get('lesson');
+  const [playing, setPlaying] = useState<LessonKey | 'free'>(keys.find((key) => key === wanted) ?? 'free');
   const [learned, setLearned] = useState(learnedBefore);
   const learn = (key: LessonKey) => {
     const all = [...new Set([...learned, key])];

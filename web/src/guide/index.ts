@@ -1,0 +1,2 @@
+export { loadGuide } from './chapters';
+export { findInGuide, type GuideHit } from './search';
