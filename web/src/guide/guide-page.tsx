@@ -19,7 +19,7 @@ export function GuidePage() {
   const words = useDeferredValue(typed.trim());
   const chapter = chapters.find((one) => one.slug === slug) ?? chapters[0];
   return (
-    <div className="mx-auto grid max-w-6xl items-start gap-4 p-4 lg:grid-cols-[17rem_minmax(0,1fr)]">
+    <div className="mx-auto grid max-w-6xl grid-cols-[minmax(0,1fr)] items-start gap-4 p-4 lg:grid-cols-[17rem_minmax(0,1fr)]">
       <aside className="card-slab no-print space-y-3 lg:sticky lg:top-4">
         <TextField
           label={say('shell.searchGuide')}

@@ -6,11 +6,14 @@ function Line({ tokens }: { tokens: readonly Token[] }) {
   return tokens.map((token, i) => <Fragment key={i}>{inline(token)}</Fragment>);
 }
 
+/** A figure stays on one line with its unit. */
+const withUnits = (text: string) => text.replace(/(\d) (?=[%°]|[km]?Pa\b|k?g\b|mm\b)/g, '$1\u00a0');
+
 function inline(token: Token) {
   const inner = 'tokens' in token && token.tokens ? <Line tokens={token.tokens} /> : undefined;
   if (token.type === 'strong') return <strong>{inner}</strong>;
   if (token.type === 'em') return <em>{inner}</em>;
-  return inner ?? ('text' in token ? String(token.text) : '');
+  return inner ?? ('text' in token ? withUnits(String(token.text)) : '');
 }
 
 /** Paragraphs and lists of the guide. */

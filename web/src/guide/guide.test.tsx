@@ -1,3 +1,6 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import fontkit from '@pdf-lib/fontkit';
 import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
@@ -10,6 +13,7 @@ import { chapterOf, loadGuide, type Chapter } from './chapters';
 import { GuidePage } from './guide-page';
 import { findInGuide } from './search';
 
+const FACE = '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff';
 const en = await loadGuide('en');
 const es = await loadGuide('es');
 
@@ -38,6 +42,13 @@ describe('the guide', () => {
   it('is written in nothing that its screen cannot show', () => {
     const kinds = [...en, ...es].flatMap(({ lead, sections }) => kindsOf([...lead, ...sections.flatMap(({ tokens }) => tokens)])); // prettier-ignore
     expect([...new Set(kinds)].sort()).toEqual(['em', 'list', 'paragraph', 'strong', 'text']);
+  });
+
+  it('has no letter that the face of its book lacks', () => {
+    const face = fontkit.create(new Uint8Array(readFileSync(createRequire(import.meta.url).resolve(FACE)))); // prettier-ignore
+    const text = [...en, ...es].flatMap(({ title, about, sections }) => [title, about, ...sections.flatMap((one) => [one.title, ...one.lines])]); // prettier-ignore
+    const lacks = [...new Set(text.join(''))].filter((letter) => !face.hasGlyphForCodePoint(letter.codePointAt(0)!));
+    expect(lacks).toEqual([]);
   });
 
   it('is opened where one stands', () => {

@@ -5,7 +5,7 @@ import { Dialog } from '../ui/dialog';
 import { chapterAt } from '../ui/guide-places';
 import { isTyping } from '../ui/is-typing';
 import { keysAt } from './screen-keys';
-import { stations } from './stations';
+import { DIGITS, stations } from './stations';
 import { useSay } from '../ui/say';
 
 /** The number keys reach the stations; ? lists the keys. */
@@ -29,7 +29,7 @@ export function Keys() {
   return (
     <Dialog title={say('shell.keys')} onClose={() => setHelp(false)}>
       <dl className="grid grid-cols-[6.5rem_1fr] gap-y-2">
-        {stations.map(({ name }, i) => (
+        {stations.slice(0, DIGITS).map(({ name }, i) => (
           <div key={identity(name)} className="contents">
             <dt>
               <kbd className="kbd">{(i + 1) % 10}</kbd>

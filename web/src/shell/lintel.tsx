@@ -11,7 +11,7 @@ import { BasisNote } from '../ui/basis-note';
 import { useUnits } from '../ui/units';
 import { PersonMenu } from './person-menu';
 import { Ledge } from './ledge';
-import { stations } from './stations';
+import { DIGITS, stations } from './stations';
 import { useSay } from '../ui/say';
 
 /** What waits at a station, as a number; 0 where nothing does. */
@@ -70,7 +70,7 @@ export function Lintel() {
                 <NavLink
                   to={path}
                   end={path === '/'}
-                  title={say('shell.keyNumber', { i: i + 1 })}
+                  title={i < DIGITS ? say('shell.keyNumber', { i: (i + 1) % DIGITS }) : undefined}
                   className={({ isActive }) =>
                     `station relative block px-2 py-4 text-sm xl:text-base ${isActive ? 'station-here font-semibold' : ''}`
                   }

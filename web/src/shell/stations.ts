@@ -36,3 +36,6 @@ export const stations: readonly Station[] = [
   { path: '/materials', name: msg('shell.materials'), icon: PackageOpen },
   { path: '/workshop', name: msg('shell.workshop'), icon: Settings2 },
 ];
+
+/** So many of them have a key of their own. */
+export const DIGITS = 10;

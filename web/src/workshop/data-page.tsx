@@ -17,10 +17,12 @@ export function DataPage() {
         <div className="grid items-start gap-4 lg:grid-cols-2">
           <div className="min-w-0 space-y-4">
             <ArchiveOut />
-            <PhotoRoomSlab />
             <Removal />
           </div>
-          <ArchiveIn />
+          <div className="min-w-0 space-y-4">
+            <ArchiveIn />
+            <PhotoRoomSlab />
+          </div>
         </div>
       ) : (
         <p className="card-slab">{say('workshop.dataForOwners')}</p>
