@@ -11,7 +11,16 @@ const builds = [
   {
     name: 'web',
     output: 'web/dist',
-    sources: ['core/src', 'contract/src', 'locales', 'docs/guide', 'web/src', 'web/index.html', 'web/public', 'web/vite.config.ts'],
+    sources: [
+      'core/src',
+      'contract/src',
+      'locales',
+      'docs/guide',
+      'web/src',
+      'web/index.html',
+      'web/public',
+      'web/vite.config.ts',
+    ],
   },
   {
     name: 'server',

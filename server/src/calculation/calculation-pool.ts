@@ -64,7 +64,8 @@ export class CalculationPool implements OnModuleDestroy {
 
   /** Runs one of the tasks. @throws InputError, ProblemError as the task does; 422 past a limit, 503 where too many wait */
   async run<K extends keyof Tasks>(name: K, ...given: Parameters<Tasks[K]>): Promise<Awaited<ReturnType<Tasks[K]>>> {
-    const [slots, threads] = name === 'redraw' || name === 'shrink' ? [this.easels, this.pictures] : [this.slots, this.threads];
+    const [slots, threads] =
+      name === 'redraw' || name === 'shrink' ? [this.easels, this.pictures] : [this.slots, this.threads];
     const answer = await slots.run(() => this.within(threads, name, given), busy);
     if (answer.problem) throw ProblemError.from(answer.problem);
     return answer.value as Awaited<ReturnType<Tasks[K]>>;

@@ -3,7 +3,7 @@ import { marked, type Token, type Tokens } from 'marked';
 import { places, type ChapterPlace } from '../ui/guide-places';
 
 /** A part of a chapter under its own heading. */
-export interface GuideSection {
+interface GuideSection {
   readonly title: string;
   readonly tokens: readonly Token[];
   /** The same without marks: a paragraph, or an entry of a list, in each line. */

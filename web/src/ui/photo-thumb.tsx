@@ -21,14 +21,15 @@ export function PhotoThumb({ address, alt, width, height, remove, ask, onRemove 
       <a href={address('large')} target="_blank" rel="noreferrer">
         <img src={address('small')} alt={alt} width={width} height={height} loading="lazy" className="h-24 w-auto" />
       </a>
-      <RemovePhoto label={remove} onRemove={() => window.confirm(ask) && onRemove()} />
+      <Button
+        look="plain"
+        size="low"
+        className="bg-base-100/80 absolute top-0 right-0 w-11 p-0"
+        aria-label={remove}
+        onClick={() => window.confirm(ask) && onRemove()}
+      >
+        <X size={16} aria-hidden="true" />
+      </Button>
     </li>
   );
 }
-
-/** The cross in the corner of a photo. */
-export const RemovePhoto = ({ label, onRemove }: { label: string; onRemove: () => void }) => (
-  <Button look="plain" size="low" className="bg-base-100/80 absolute top-0 right-0 w-11 p-0" aria-label={label} onClick={onRemove}>
-    <X size={16} aria-hidden="true" />
-  </Button>
-); // prettier-ignore
