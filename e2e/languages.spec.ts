@@ -26,10 +26,11 @@ const saidOn = (page: Page) =>
     const texts: string[] = [];
     while (walker.nextNode()) {
       const { parentElement, textContent } = walker.currentNode;
-      // Currencies and time zones are named by the browser.
+      // A book is in its own language; currencies and time zones are named by the browser.
+      if (parentElement?.closest('[lang]') !== document.documentElement) continue;
       if ((parentElement?.closest('select')?.options.length ?? 0) < 60) texts.push(textContent?.trim() ?? '');
     }
-    const told = [...document.querySelectorAll('[aria-label]')].map((one) => one.getAttribute('aria-label') ?? '');
+    const told = [...document.querySelectorAll('[aria-label]:not([lang])')].map((one) => one.getAttribute('aria-label') ?? ''); // prettier-ignore
     return [...new Set([...texts, ...told])].filter(Boolean);
   });
 

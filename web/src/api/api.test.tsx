@@ -57,6 +57,17 @@ describe('writes', () => {
     expect(shouldDehydrateMutation(mutation('success', ['cast-event']))).toBe(false);
     expect(shouldDehydrateMutation(mutation('pending'))).toBe(false);
   });
+  it('what was seen is kept in the browser though the server was away since; what it refused is not', () => {
+    const { shouldDehydrateQuery } = persistOptions.dehydrateOptions;
+    const kept = (status: string, data: unknown, error: Error | null) =>
+      shouldDehydrateQuery({ state: { status, data, error } } as Parameters<typeof shouldDehydrateQuery>[0]);
+    const refused = new ProblemFailure({ type: '', title: '', status: 401, detail: '', errors: [] });
+    expect(kept('success', [], null)).toBe(true);
+    expect(kept('error', [], new Unreachable())).toBe(true);
+    expect(kept('error', undefined, new Unreachable())).toBe(false);
+    expect(kept('error', [], refused)).toBe(false);
+    expect(kept('pending', undefined, null)).toBe(false);
+  });
   it('of events put the cast that comes back where its screen reads it', async () => {
     const client = new QueryClient();
     nameCastWrites(client);

@@ -3,13 +3,13 @@ import type { PersistedClient } from '@tanstack/react-query-persist-client';
 import { expect, it } from 'vitest';
 import { currentClient, runWrites } from './kept-client';
 
-const answerOf = (dataUpdatedAt: number) => ({ queryKey: ['casts', dataUpdatedAt], state: { dataUpdatedAt } });
+const answerOf = (dataUpdatedAt: number, more: object = { status: 'success', error: null, fetchFailureCount: 0, fetchFailureReason: null }) => ({ queryKey: ['casts', dataUpdatedAt], state: { dataUpdatedAt, ...more } }); // prettier-ignore
 const client = (buster: string) =>
   ({
     timestamp: 1,
     buster,
     clientState: {
-      queries: [answerOf(1), answerOf(2)],
+      queries: [answerOf(1), answerOf(2, { status: 'error', error: {}, fetchFailureCount: 3, fetchFailureReason: {} })],
       mutations: [
         { state: { variables: { castId: 'c', event: { id: '1', type: 'lifted-out', damage: ['rim'] } } } },
         { state: { variables: { castId: 'c', event: { id: '2', type: 'snoozed', stroke: 'Lift out', until: 5 } } } },

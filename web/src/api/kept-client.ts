@@ -53,6 +53,17 @@ export const OLDEST_ANSWER = 21 * DAY;
 /** Answers that are kept. */
 const MOST_ANSWERS = 300;
 
+type Answer = PersistedClient['clientState']['queries'][number]['state'];
+
+/** An answer as it was seen, whatever became of asking for it again. */
+const asSeen = (state: Answer): Answer => ({
+  ...state,
+  status: 'success',
+  error: null,
+  fetchFailureCount: 0,
+  fetchFailureReason: null,
+});
+
 /**
  * What the browser kept, for a screen of today: answers that are old or of another shape are read again from the server, and
  * writes that still wait to be sent are sent in the words of today. `now` in ms.
@@ -64,7 +75,8 @@ export function currentClient(kept: PersistedClient, shape: string, now: number)
   const queries = kept.clientState.queries
     .filter(({ state }) => now - state.dataUpdatedAt <= OLDEST_ANSWER)
     .sort((a, b) => b.state.dataUpdatedAt - a.state.dataUpdatedAt)
-    .slice(0, MOST_ANSWERS);
+    .slice(0, MOST_ANSWERS)
+    .map(({ state, ...query }) => ({ ...query, state: asSeen(state) }));
   return { ...kept, clientState: { queries, mutations } };
 }
 

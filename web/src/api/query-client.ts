@@ -1,4 +1,4 @@
-import { QueryCache, QueryClient } from '@tanstack/react-query';
+import { QueryCache, QueryClient, type Query } from '@tanstack/react-query';
 import { ProblemFailure, Unreachable } from './client';
 import { OLDEST_ANSWER } from './kept-client';
 import { makePersister } from './persister';
@@ -35,6 +35,9 @@ export const persistOptions = {
   maxAge: Infinity,
   dehydrateOptions: {
     shouldDehydrateMutation: isKept,
+    // What was seen stays, even where it was asked for again while the server was away; what the server refused goes.
+    shouldDehydrateQuery: ({ state: { status, data, error } }: Query) =>
+      status === 'success' || (data !== undefined && error instanceof Unreachable),
   },
 };
 

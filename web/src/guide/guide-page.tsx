@@ -13,7 +13,8 @@ import { findInGuide } from './search';
 /** The work, stage by stage, to be read where one stands. */
 export function GuidePage() {
   const say = useSay();
-  const chapters = use(loadGuide(useChosenLanguage()));
+  const language = useChosenLanguage();
+  const chapters = use(loadGuide(language));
   const { chapter: slug } = useParams();
   const [typed, setTyped] = useState('');
   const words = useDeferredValue(typed.trim());
@@ -27,7 +28,8 @@ export function GuidePage() {
           maxLength={60}
           onChange={(event) => setTyped(event.target.value)}
         />
-        <nav aria-label={say('shell.chapters')} className="max-lg:flex max-lg:gap-1 max-lg:overflow-x-auto">
+        <nav aria-label={say('shell.chapters')}>
+          <div lang={language} className="max-lg:flex max-lg:gap-1 max-lg:overflow-x-auto">
           {chapters.map(({ slug: to, title }) => (
             <NavLink
               key={to}
@@ -39,6 +41,7 @@ export function GuidePage() {
               {title}
             </NavLink>
           ))}
+          </div>
         </nav>
         <PaperButton
           name={say('shell.guideBook')}
@@ -46,12 +49,12 @@ export function GuidePage() {
           make={({ say: tell, ...ways }) => makeGuideBook({ title: tell('shell.guideTitle'), chapters }, ways)}
         />
       </aside>
-      {words === '' ? chapter && <ChapterText chapter={chapter} /> : <Found chapters={chapters} words={words} />}
+      {words === '' ? chapter && <ChapterText chapter={chapter} lang={language} /> : <Found chapters={chapters} words={words} />}
     </div>
   );
 } // prettier-ignore
 
-function ChapterText({ chapter: { title, lead, sections, lessons: tried = [] } }: { chapter: Chapter }) {
+function ChapterText({ chapter: { title, lead, sections, lessons: tried = [] }, lang }: { chapter: Chapter; lang: string }) {
   const say = useSay();
   const { hash, pathname } = useLocation();
   useEffect(() => {
@@ -61,12 +64,12 @@ function ChapterText({ chapter: { title, lead, sections, lessons: tried = [] } }
   }, [hash, pathname]);
   return (
     <article className="space-y-4">
-      <header className="card-slab space-y-2">
+      <header lang={lang} className="card-slab space-y-2">
         <h1 className="text-3xl">{title}</h1>
         <GuideText tokens={lead} />
       </header>
       {sections.map((section, i) => (
-        <section key={section.title} id={`part-${i + 1}`} aria-label={section.title} className="card-slab scroll-mt-4 space-y-2">
+        <section key={section.title} lang={lang} id={`part-${i + 1}`} aria-label={section.title} className="card-slab scroll-mt-4 space-y-2">
           <h2 className="text-2xl">{section.title}</h2>
           <GuideText tokens={section.tokens} />
         </section>
