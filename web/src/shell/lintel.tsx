@@ -72,7 +72,7 @@ export function Lintel() {
                   end={path === '/'}
                   title={i < DIGITS ? say('shell.keyNumber', { i: (i + 1) % DIGITS }) : undefined}
                   className={({ isActive }) =>
-                    `station relative block px-2 py-4 text-sm xl:text-base ${isActive ? 'station-here font-semibold' : ''}`
+                    `station relative block px-2 xl:px-1.5 py-4 text-sm xl:text-base ${isActive ? 'station-here font-semibold' : ''}`
                   }
                 >
                   {say(name)}
