@@ -62,8 +62,8 @@ test('a connection that drops while saving loses nothing and sends nothing twice
     return route.continue();
   });
   await weigh(page, Math.round(cast.expected.dry * 1.03));
-  await expect(page.getByText(/1 entry is kept here and will be sent/)).toBeVisible();
-  await expect(page.getByText(/will be sent/)).toBeHidden();
+  await expect(page.getByText(/1 entry waits here and is sent by itself/)).toBeVisible();
+  await expect(page.getByText(/is sent by itself/)).toBeHidden();
   await expect(page.getByRole('region', { name: 'Record' })).toContainText('Weighed');
   expect((await castsOf(page.request))[0]!.life.weighings).toHaveLength(1);
 });
@@ -75,7 +75,7 @@ test('what waits to be sent outlives the page', async ({ page, context }) => {
   await page.getByRole('button', { name: 'Weigh', exact: true }).waitFor();
   await context.route('**/events', (route) => route.abort('connectionreset'));
   await weigh(page, Math.round(cast.expected.dry * 1.03));
-  await expect(page.getByText(/1 entry is kept here/)).toBeVisible();
+  await expect(page.getByText(/1 entry waits here/)).toBeVisible();
   await expect
     .poll(() =>
       page.evaluate(
@@ -112,7 +112,7 @@ test('SIGKILL of the server amid weighings loses none that was acknowledged', as
     }
     await trial.kill();
     await weigh(page, start - 4);
-    await expect(page.getByText(/1 entry is kept here/)).toBeVisible();
+    await expect(page.getByText(/1 entry waits here/)).toBeVisible();
     await trial.restart();
     await expect(record).toContainText(`Weighed ${start - 4} g`, { timeout: 20_000 });
     await page.reload();
