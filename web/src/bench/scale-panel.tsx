@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { scaleQuery, useScaleEvent } from '../api/scale';
 import { Button } from '../ui/button';
 import { useUnits } from '../ui/units';
+import { canSerial, serialScale, useSerialScale } from '../ui/serial-scale';
 import type { ScaleAtHand } from '../ui/use-scale';
 import { useSay } from '../ui/say';
 
@@ -24,6 +25,7 @@ export function ScalePanel({
   const units = useUnits();
   const { link, last, steady, rubbish } = scale;
   const eventBody = useScaleEvent();
+  const byCable = useSerialScale();
   const told =
     link === 'down'
       ? say('bench.scaleSilent')
@@ -49,7 +51,11 @@ export function ScalePanel({
           </p>
         )}
         <span className="ml-auto flex gap-2">
-          <Button size="tall" disabled={link !== 'up'} onClick={() => eventBody.mutate({ tare: true })}>
+          <Button
+            size="tall"
+            disabled={link !== 'up'}
+            onClick={() => (byCable ? serialScale.zero() : eventBody.mutate({ tare: true }))}
+          >
             {say('bench.zeroIt')}
           </Button>
           <Button
@@ -64,8 +70,32 @@ export function ScalePanel({
         </span>
       </div>
       {rubbish > 0 && <p className="text-warning mt-1 text-sm">{say('bench.rubbish', { rubbish })}</p>}
-      {last?.device.startsWith('Simulated') !== false && <SimulatedPan wanted={wanted} />}
+      {!byCable && canSerial() && <CableButton />}
+      {!byCable && last?.device.startsWith('Simulated') !== false && <SimulatedPan wanted={wanted} />}
     </section>
+  );
+}
+
+/** Reads a scale that hangs on a cable of this device. */
+function CableButton() {
+  const say = useSay();
+  const [error, setError] = useState<unknown>();
+  const connect = () =>
+    serialScale.connect().catch((wrong: unknown) => {
+      // Whoever closed the list of ports wanted none.
+      if ((wrong as DOMException).name !== 'NotFoundError') setError(wrong);
+    });
+  return (
+    <div className="mt-2">
+      <Button size="low" onClick={() => void connect()}>
+        {say('bench.scaleByCable')}
+      </Button>
+      {error !== undefined && (
+        <p role="alert" className="mt-1 text-sm">
+          {say('bench.cableNotOpened')}
+        </p>
+      )}
+    </div>
   );
 }
 

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { isReading, stableReading } from '@dewpot/core/bench';
 import type { ScaleReading } from '@dewpot/contract';
 import { hear } from '../api/stream';
+import { serialScale, useSerialScale } from './serial-scale';
 
 /** Readings kept to tell whether the scale is steady. */
 const KEPT = 15;
@@ -18,29 +19,37 @@ export interface ScaleAtHand {
   readonly rubbish: number;
 }
 
-/** Listens to the bench scale while it is wanted. */
+const hearServer = (take: (reading: ScaleReading) => void, down: () => void) =>
+  hear('scale/stream', { message: (data) => take(JSON.parse(data) as ScaleReading), down });
+
+function hearCable(take: (reading: ScaleReading) => void): () => void {
+  serialScale.ears.add(take);
+  return () => void serialScale.ears.delete(take);
+}
+
+/** Listens to the bench scale while it is wanted: to the one on a cable of this device, else to what the server hears. */
 export function useScale(wanted: boolean): ScaleAtHand {
   const [readings, setReadings] = useState<readonly ScaleReading[]>([]);
   const [down, setDown] = useState(false);
   const [rubbish, setRubbish] = useState(0);
+  const byCable = useSerialScale();
   useEffect(() => {
-    if (!wanted || !('EventSource' in window)) return undefined;
+    if (!wanted || !('EventSource' in window || byCable)) return undefined;
     let silence = setTimeout(() => setDown(true), SILENT);
-    const message = (data: string) => {
+    const take = (reading: ScaleReading) => {
       clearTimeout(silence);
       silence = setTimeout(() => setDown(true), SILENT);
       setDown(false);
-      const reading = JSON.parse(data) as ScaleReading;
       if (reading.state === 'reads' && !isReading(reading)) setRubbish((count) => count + 1);
       else setReadings((before) => [...before.slice(1 - KEPT), reading]);
     };
-    const end = hear('scale/stream', { message, down: () => setDown(true) });
+    const end = byCable ? hearCable(take) : hearServer(take, () => setDown(true));
     return () => {
       clearTimeout(silence);
       end();
       setReadings([]);
     };
-  }, [wanted]);
+  }, [wanted, byCable]);
   const last = readings.at(-1);
   const steady = down ? undefined : stableReading(readings);
   return {

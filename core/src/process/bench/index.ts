@@ -4,6 +4,7 @@ export * from './cores.js';
 export * from './pace.js';
 export * from './run-state.js';
 export * from './run.js';
+export * from './scale-line.js';
 export * from './stable-reading.js';
 export * from './step-times.js';
 export * from './steps-of.js';
