@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import type { MixView, MouldView, PourView, RunView, StoreView, TintsView } from '@dewpot/contract';
-import { beginWorkshop, castsOf, enterDemo, expect, pourPots, test, uuid, AS_PAGES } from './house.js';
+import { beginWorkshop, castsOf, enterDemo, expect, keptInBrowser, pourPots, test, uuid, AS_PAGES } from './house.js';
 import { wholePours } from '../scripts/lib/whole-pours.mjs';
 
 const read = async <T>(page: Page, path: string) => (await (await page.request.get(`/api/${path}`)).json()) as T;
@@ -98,20 +98,6 @@ test('three moulds in two tints with bands are run to the end with the simulated
   await onward(page).click();
   await expect.poll(async () => (await runOf(page, id)).filter(({ kind }) => kind === 'tried').length).toBe(1);
 });
-
-/** Whether the browser has kept all these parts under a name. */
-const keptInBrowser = (page: Page, name: string, parts: readonly string[]) =>
-  page.evaluate(
-    (asked) =>
-      new Promise<boolean>((resolve) => {
-        const opened = indexedDB.open('keyval-store');
-        opened.onsuccess = () => {
-          const read = opened.result.transaction('keyval').objectStore('keyval').get(asked.name);
-          read.onsuccess = () => resolve(asked.parts.every((part) => String(read.result).includes(part)));
-        };
-      }),
-    { name, parts },
-  );
 
 test('on a phone the run goes on through a lost connection and a reload, and every step arrives once and in order', async ({
   page,

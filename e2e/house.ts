@@ -173,3 +173,17 @@ export async function happened(request: APIRequestContext, castId: string, ago: 
   const answer = await request.post(`/api/casts/${castId}/events`, { ...AS_PAGES, data });
   expect(answer.ok(), await answer.text()).toBe(true);
 }
+
+/** Whether the browser has kept all these parts under a name. */
+export const keptInBrowser = (page: Page, name: string, parts: readonly string[]) =>
+  page.evaluate(
+    (asked) =>
+      new Promise<boolean>((resolve) => {
+        const opened = indexedDB.open('keyval-store');
+        opened.onsuccess = () => {
+          const read = opened.result.transaction('keyval').objectStore('keyval').get(asked.name);
+          read.onsuccess = () => resolve(asked.parts.every((part) => String(read.result).includes(part)));
+        };
+      }),
+    { name, parts },
+  );

@@ -2,7 +2,7 @@ import type { Browser, Page } from '@playwright/test';
 import qrcode from 'qrcode';
 import type { CastDetail } from '@dewpot/contract';
 import { photoWithCard } from './photo-with-card.js';
-import { AS_PAGES, beginWorkshop, castsOf, expect, happened, PHONE, pourPots, test } from './house.js';
+import { AS_PAGES, beginWorkshop, castsOf, expect, happened, keptInBrowser, PHONE, pourPots, test } from './house.js';
 
 const detail = async (page: Page, id: string) => (await (await page.request.get(`/api/casts/${id}`)).json()) as CastDetail; // prettier-ignore
 const typesOf = ({ events }: CastDetail) => events.map(({ type }) => type);
@@ -20,18 +20,7 @@ async function tobiasPhone(page: Page, browser: Browser, address: string): Promi
 /** Waits until the page is one that opens without a connection, with its answers kept. */
 async function isKept(phone: Page, ...said: readonly string[]): Promise<void> {
   await phone.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  const kept = () =>
-    phone.evaluate(
-      () =>
-        new Promise<string>((done) => {
-          const open = indexedDB.open('keyval-store');
-          open.onsuccess = () => {
-            const read = open.result.transaction('keyval').objectStore('keyval').get('dew-pot');
-            read.onsuccess = () => done(String(read.result));
-          };
-        }),
-    );
-  for (const text of said) await expect.poll(kept).toContain(text);
+  await expect.poll(() => keptInBrowser(phone, 'dew-pot', said)).toBe(true);
 }
 
 test('a phone without connection demoulds, weighs and takes a photo; back in reach all is sent once, and what two people did is settled', async ({ page, browser, address }) => {

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { startTrial } from '../scripts/lib/trial.mjs';
-import { beginWorkshop, castsOf, happened, pourPots, test } from './house.js';
+import { beginWorkshop, castsOf, happened, keptInBrowser, pourPots, test } from './house.js';
 
 async function dryingCast(page: Page) {
   const [cast] = await pourPots(page.request, 1, 24 * 20);
@@ -76,20 +76,7 @@ test('what waits to be sent outlives the page', async ({ page, context }) => {
   await context.route('**/events', (route) => route.abort('connectionreset'));
   await weigh(page, Math.round(cast.expected.dry * 1.03));
   await expect(page.getByText(/1 entry waits here/)).toBeVisible();
-  await expect
-    .poll(() =>
-      page.evaluate(
-        () =>
-          new Promise((done) => {
-            const opened = indexedDB.open('keyval-store');
-            opened.onsuccess = () => {
-              const read = opened.result.transaction('keyval').objectStore('keyval').get('dew-pot-writes');
-              read.onsuccess = () => done(String(read.result).includes('cast-event'));
-            };
-          }),
-      ),
-    )
-    .toBe(true);
+  await expect.poll(() => keptInBrowser(page, 'dew-pot-writes', ['cast-event'])).toBe(true);
   await context.unroute('**/events');
   await page.reload();
   await expect(page.getByRole('region', { name: 'Record' })).toContainText('Weighed');

@@ -81,10 +81,10 @@ export function useSendCastPicture() {
 export const isEvent = (write: OwnWrite): write is OwnWrite & { readonly sent: CastEventSent } => write.kind === CAST_EVENT; // prettier-ignore
 export const isPhoto = (write: OwnWrite): write is OwnWrite & { readonly sent: CastPhotoSent } => write.kind === CAST_PHOTO; // prettier-ignore
 
-/** What was recorded of these casts here and waits to be sent. */
-export function useWaitingEvents(castIds: readonly string[]): readonly CastEventTold[] {
+/** Tells what was recorded of casts here and waits to be sent. */
+export function useWaitingEvents(): (castIds: readonly string[]) => readonly CastEventTold[] {
   const events = useWaitingWrites().filter(isEvent);
-  return events.filter(({ sent }) => castIds.includes(sent.castId)).map(({ sent }) => sent.event);
+  return (castIds) => events.filter(({ sent }) => castIds.includes(sent.castId)).map(({ sent }) => sent.event);
 }
 
 /** Ways to settle what the server refused after it had waited. */

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { standing, type CastEvent } from '@dewpot/core/casts';
+import { canUndo, standing } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
 import { v7 as uuid } from 'uuid';
 import { useCastEvent, useWaitingEvents } from '../api/cast-writes';
@@ -11,15 +11,12 @@ import { EventPictures, PhotoButton } from './cast-pictures';
 import { tellEvent, tellTold } from '../ui/casts/event-words';
 import { useSay } from '../ui/say';
 
-/** What is not undone by itself: the pour, and the joining, which is undone at the article. */
-const lasting: readonly CastEvent['type'][] = ['poured', 'joined', 'assembled'];
-
 /** Everything that happened to a cast, the newest first. A mistake is undone by another entry, and can be seen. */
 export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
   const say = useSay();
   const undo = useCastEvent();
   const [all, setAll] = useState(false);
-  const waiting = useWaitingEvents([cast.id]);
+  const waiting = useWaitingEvents()([cast.id]);
   const stands = new Set(standing(cast.events).map(({ id }) => id));
   const undone = cast.events.filter(({ id, type }) => type !== 'voided' && !stands.has(id)).length;
   const shown = cast.events
@@ -59,7 +56,7 @@ export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
               {tellEvent(event, say)}
               <EventPictures castId={cast.id} pictures={cast.pictures.filter(({ eventId }) => eventId === event.id)} />
             </span>
-            {stands.has(event.id) && !lasting.includes(event.type) ? (
+            {stands.has(event.id) && canUndo(event) ? (
               <span className="flex items-center">
                 <PhotoButton castId={cast.id} eventId={event.id} of={tellEvent(event, say)} />
                 <Button

@@ -1,4 +1,5 @@
-import { listed, msg, type Message } from '@dewpot/core/units';
+import { lazy, Suspense } from 'react';
+import { msg, type Message } from '@dewpot/core/units';
 import { defined } from '@dewpot/core/math';
 import {
   roundOf,
@@ -11,17 +12,19 @@ import {
   type RoundWhen,
   placeInWords,
 } from '@dewpot/core/casts';
-import type { CastView } from '@dewpot/contract';
+import type { CastEventTold, CastView } from '@dewpot/contract';
 import { endOfDay } from 'date-fns';
 import { Link } from 'react-router';
 import { useWaitingEvents } from '../api/cast-writes';
 import { Button, buttonClass } from '../ui/button';
-import { tellTold } from '../ui/casts/event-words';
 import { judgedBy, placeOf } from '../ui/casts/reading';
 import { whenOf } from '../ui/format-time';
 import { WindowBand, windowInWords } from '../ui/window-band';
 import type { Speaker } from '@dewpot/locales';
 import { useSay } from '../ui/say';
+
+/** The words of every event are fetched with the first that waits: without one the first screen needs none. */
+const UnsentLine = lazy(async () => ({ default: (await import('./unsent-line')).UnsentLine }));
 
 /** What is to be done: to which casts, which task, and the due it comes from where it is one line's. */
 export interface Doing {
@@ -40,6 +43,7 @@ const whenWords: Record<RoundWhen, Message> = {
 /** What to do in one walk: now, today, this week; by place, in the order of the windows. */
 export function Round({ casts, now, onDo }: { casts: readonly CastView[]; now: number; onDo: (doing: Doing) => void }) {
   const say = useSay();
+  const waitingOf = useWaitingEvents();
   const parts = roundOf(casts, placeOf, now, endOfDay(now).getTime());
   if (parts.length === 0) return <p className="quiet py-4">{say('shelf.nothingWeek')}</p>;
   return (
@@ -57,7 +61,11 @@ export function Round({ casts, now, onDo }: { casts: readonly CastView[]; now: n
               <PlaceHead place={place} lines={lines} quick={when === 'now'} onDo={onDo} />
               <ul className="divide-base-300 divide-y">
                 {lines.map((line) => (
-                  <RoundRow key={`${line.key}${line.due.good}`} line={line} when={when} now={now} onDo={onDo} />
+                  <RoundRow
+                    key={`${line.key}${line.due.good}`}
+                    waiting={waitingOf(line.casts.map(({ id }) => id))}
+                    {...{ line, when, now, onDo }}
+                  />
                 ))}
               </ul>
             </section>
@@ -109,11 +117,13 @@ function told(due: Due, now: number, say: Speaker): string {
 
 function RoundRow({
   line: { due, casts },
+  waiting,
   when,
   now,
   onDo,
 }: {
   line: RoundLine<CastView>;
+  waiting: readonly CastEventTold[];
   when: RoundWhen;
   now: number;
   onDo: (doing: Doing) => void;
@@ -123,7 +133,6 @@ function RoundRow({
   const name = `${first.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}`;
   const codes = casts.map(({ code }) => code).join(' ');
   const judged = judgedBy(casts);
-  const waiting = useWaitingEvents(casts.map(({ id }) => id));
   const task = taskInWords(due);
   return (
     <li className="grid grid-cols-[7rem_1fr] items-center gap-x-3 gap-y-1 py-2">
@@ -162,9 +171,9 @@ function RoundRow({
           </button>
         </p>
         {waiting.length > 0 && (
-          <p className="border-accent mt-1 border-l-4 pl-2 text-sm font-semibold">
-            {say('shelf.recordedUnsent', { what: listed([...new Set(waiting.map((event) => tellTold(event, say)))]) })}
-          </p>
+          <Suspense>
+            <UnsentLine events={waiting} />
+          </Suspense>
         )}
       </div>
     </li>

@@ -1,9 +1,14 @@
+import { useQuery } from '@tanstack/react-query';
 import { Link, useLocation } from 'react-router';
 import { useReachable, useSeenAt } from '../api/connection';
+import { sessionQuery } from '../api/session';
 import { useRefusedWrites, useWaiting } from '../api/waiting';
 import { whenOf } from '../ui/format-time';
 import { useSay } from '../ui/say';
 import { useNow } from '../ui/use-now';
+
+/** How often it is asked whether the server is back, ms. */
+const ASKS = 10_000;
 
 /** What there is to say of the connection: that there is none, how old is what one sees, what waits, and what was not taken. */
 export function ConnectionNote() {
@@ -30,6 +35,8 @@ function Unconnected({ unsent }: { unsent: number }) {
   const say = useSay();
   const now = useNow();
   const seenAt = useSeenAt();
+  // Where nothing else asks, the server would count as away long after it is back.
+  useQuery({ ...sessionQuery, refetchInterval: ASKS });
   return (
     <span>
       {say('shell.noConnection', { unsent })}{' '}
