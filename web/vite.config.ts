@@ -35,7 +35,8 @@ export default defineConfig({
     tailwindcss(),
     // The bench opens without a connection: the application itself is kept in the browser, the workshop's data is not.
     VitePWA({
-      registerType: 'autoUpdate',
+      // A newer one waits until it is asked for: no page is loaded anew under what is typed on it.
+      registerType: 'prompt',
       injectRegister: false,
       manifest: {
         name: 'Dew Pot',

@@ -98,6 +98,26 @@ describe('calculation', () => {
   });
 });
 
+describe('a part of an archive', () => {
+  it('has more time than a calculation that somebody waits for', async () => {
+    const programs = await mkdtemp(join(tmpdir(), 'dewpot-slow-part-'));
+    await writeFile(
+      join(programs, 'calculation.cjs'),
+      `module.exports = async ({ begun }) => {
+         begun.postMessage(null);
+         await new Promise((done) => setTimeout(done, 400));
+         return { value: 'done' };
+       };`,
+    );
+    const pool = new CalculationPool({ ...harness.config, programs, calculationTime: 20 });
+    const nothing = [] as unknown;
+    await expect(pool.run('lessons', ...(nothing as Parameters<Tasks['lessons']>))).rejects.toThrow();
+    expect(await pool.run('archiveRows', ...(nothing as Parameters<Tasks['archiveRows']>))).toBe('done');
+    await pool.onModuleDestroy();
+    await rm(programs, { recursive: true });
+  });
+});
+
 describe('slots', () => {
   it('let so many run and so many wait, and turn the next away', async () => {
     const slots = new Slots(1, 1, 60_000);

@@ -15,6 +15,7 @@ import { retried } from './ui/retried';
 import { Reads } from './ui/say';
 import { fetchToaster } from './ui/toast';
 import { Frame } from './shell/frame';
+import { Renewal, useRenewal } from './shell/renewal';
 import { ScreenBoundary } from './shell/screen-failure';
 
 nameCastWrites(queryClient);
@@ -84,18 +85,33 @@ const InvitedPage = screen(() => import('./sign-in/invited-page'), 'InvitedPage'
 
 /** By then the first screen stands: it waits for none of this. */
 const SETTLED = 3000;
+let takeCharge = () => Promise.resolve();
+const renewal = new Renewal(
+  () => void takeCharge(),
+  () => window.location.reload(),
+);
 setTimeout(() => {
-  registerSW({ immediate: true });
+  takeCharge = registerSW({
+    immediate: true,
+    onNeedRefresh: () => renewal.waits(),
+    onNeedReload: () => renewal.tookCharge(),
+  });
   void fetchToaster();
   // Whatever is tapped next then has its words at hand.
   void loadLanguage(chosenLanguage());
 }, SETTLED);
+
+function Renews() {
+  useRenewal(renewal);
+  return null;
+}
 
 /** Waits for what the browser kept: a screen that asks before it is restored would wait for a connection. */
 function Application() {
   return useIsRestoring() ? null : (
     <Reads>
       <BrowserRouter>
+        <Renews />
         <ScreenBoundary>
           <Routes>
             <Route

@@ -22,6 +22,8 @@ const MOST_WAITING = 64;
 const PATIENCE = 10_000;
 /** A picture waits longer: they are drawn one at a time, since a large one takes a gigabyte. */
 const PICTURE_PATIENCE = 30_000;
+/** Where one part of an archive is not done, all of it was in vain: on a busy machine each has this time, and waits as long, ms. */
+const ARCHIVE_TIME = 60_000;
 /** Threads: one core is left to the requests, yet one long calculation must not keep all others waiting. */
 const THREADS = Math.max(2, availableParallelism() - 1);
 /** Calculations give way to requests, by the nice value of their threads. */
@@ -37,19 +39,28 @@ const busy = () =>
     retryAfter: 3,
   });
 
+/** Threads for one kind of work: how many pieces of it run and wait, and how long each may take, ms. */
+interface Lane {
+  readonly threads: Piscina;
+  readonly slots: Slots;
+  readonly time: number;
+}
+
+/** Work that does not go with the calculations that somebody waits for. */
+const APART: Partial<Record<keyof Tasks, 'pictures' | 'archives'>> = {
+  redraw: 'pictures',
+  shrink: 'pictures',
+  checkKept: 'archives',
+  archiveRows: 'archives',
+};
+
 /** Runs calculations on threads of their own, each within a limit of time and of memory. */
 @Injectable()
 export class CalculationPool implements OnModuleDestroy {
-  private readonly threads: Piscina;
-  private readonly pictures: Piscina;
-  private readonly slots = new Slots(THREADS, MOST_WAITING, PATIENCE);
-  private readonly easels = new Slots(1, 8, PICTURE_PATIENCE);
+  private readonly lanes: Readonly<Record<'questions' | 'pictures' | 'archives', Lane>>;
 
-  private readonly time: number;
-
-  constructor(@Inject(CONFIG) { programs, calculationTime = MOST_TIME }: ServerConfig) {
-    this.time = calculationTime;
-    const pool = (maxThreads: number, minThreads: number) =>
+  constructor(@Inject(CONFIG) { programs, calculationTime: time = MOST_TIME }: ServerConfig) {
+    const threads = (maxThreads: number, minThreads: number) =>
       new Piscina({
         filename: join(programs, 'calculation.cjs'),
         minThreads,
@@ -58,30 +69,32 @@ export class CalculationPool implements OnModuleDestroy {
         idleTimeout: IDLE,
         resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY },
       });
-    this.threads = pool(THREADS, 1);
-    this.pictures = pool(1, 0);
+    this.lanes = {
+      questions: { threads: threads(THREADS, 1), slots: new Slots(THREADS, MOST_WAITING, PATIENCE), time },
+      pictures: { threads: threads(1, 0), slots: new Slots(1, 8, PICTURE_PATIENCE), time },
+      archives: { threads: threads(1, 0), slots: new Slots(1, 8, ARCHIVE_TIME), time: ARCHIVE_TIME },
+    };
   }
 
   /** Runs one of the tasks. @throws InputError, ProblemError as the task does; 422 past a limit, 503 where too many wait */
   async run<K extends keyof Tasks>(name: K, ...given: Parameters<Tasks[K]>): Promise<Awaited<ReturnType<Tasks[K]>>> {
-    const [slots, threads] =
-      name === 'redraw' || name === 'shrink' ? [this.easels, this.pictures] : [this.slots, this.threads];
-    const answer = await slots.run(() => this.within(threads, name, given), busy);
+    const lane = this.lanes[APART[name] ?? 'questions'];
+    const answer = await lane.slots.run(() => this.within(lane, name, given), busy);
     if (answer.problem) throw ProblemError.from(answer.problem);
     return answer.value as Awaited<ReturnType<Tasks[K]>>;
   }
 
   async onModuleDestroy(): Promise<void> {
-    await Promise.all([this.threads.destroy(), this.pictures.destroy()]);
+    await Promise.all(Object.values(this.lanes).map(({ threads }) => threads.destroy()));
   }
 
-  private async within(threads: Piscina, task: string, given: readonly unknown[]): Promise<CrossingAnswer> {
+  private async within({ threads, time }: Lane, task: string, given: readonly unknown[]): Promise<CrossingAnswer> {
     const stop = new AbortController();
     const { port1: told, port2: begun } = new MessageChannel();
     let timer = setTimeout(() => stop.abort(), MOST_START);
     told.once('message', () => {
       clearTimeout(timer);
-      timer = setTimeout(() => stop.abort(), this.time);
+      timer = setTimeout(() => stop.abort(), time);
     });
     try {
       return (await threads.run(
@@ -89,7 +102,7 @@ export class CalculationPool implements OnModuleDestroy {
         { signal: stop.signal, transferList: [begun] },
       )) as CrossingAnswer;
     } catch (error) {
-      if (stop.signal.aborted) throw tooMuch(msg('server.tookTooLong', { time: this.time / 1000 }));
+      if (stop.signal.aborted) throw tooMuch(msg('server.tookTooLong', { time: time / 1000 }));
       if ((error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY')
         throw tooMuch(msg('server.tookTooMuch', { mostMemory: MOST_MEMORY }));
       throw error;

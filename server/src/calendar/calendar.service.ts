@@ -58,8 +58,10 @@ export class CalendarService {
     ]);
     if (!found) throw ProblemError.notFound('calendar');
     return this.rows.inWorkshop(found.workshop_id, async () => {
-      const { personId } = await this.rows.of(CalendarKeyEntity).findOneByOrFail({ tokenHash: hashToken(key) });
-      const person = await this.rows.of(PersonEntity).findOneBy({ id: personId });
+      const row = await this.rows.of(CalendarKeyEntity).findOneBy({ tokenHash: hashToken(key) });
+      // It may have been stopped a moment ago.
+      if (!row) throw ProblemError.notFound('calendar');
+      const person = await this.rows.of(PersonEntity).findOneBy({ id: row.personId });
       return this.calendar(person?.language ?? asked);
     });
   }

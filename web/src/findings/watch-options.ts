@@ -49,7 +49,7 @@ export function massesOption(masses: readonly WatchedMass[], say: Speaker): ECha
     grid: GRID,
     xAxis: { type: 'category', data: masses.map(({ code }) => code), ...axis },
     yAxis: { type: 'value', min: Math.floor(Math.min(...values) * 50) / 50, max: Math.ceil(Math.max(...values) * 50) / 50, ...axis, axisLabel: { ...font, formatter: percent } },
-    tooltip: { trigger: 'axis', valueFormatter: (share: unknown) => (typeof share === 'number' ? percent(share) : '') },
+    tooltip: { trigger: 'axis', confine: true, valueFormatter: (share: unknown) => (typeof share === 'number' ? percent(share) : '') },
     series: [
       line(0, 'dashed'),
       line(1, 'solid'),

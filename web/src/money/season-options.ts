@@ -24,7 +24,7 @@ function stacked(months: readonly SeasonMonth[], stacks: readonly Stack[], say: 
     textStyle: font,
     grid: GRID,
     legend: { top: 0, left: 40, itemWidth: 12, itemHeight: 12, textStyle: font },
-    tooltip: { trigger: 'axis', ...(unit && { valueFormatter: (value: unknown) => say.quantity(Number(value), unit) }) },
+    tooltip: { trigger: 'axis', confine: true, ...(unit && { valueFormatter: (value: unknown) => say.quantity(Number(value), unit) }) },
     xAxis: { type: 'category', data: months.map(({ month }) => say.value(monthInWords(month))), ...axis },
     yAxis: { type: 'value', minInterval: 1, ...axis },
     series: stacks.map(({ name, colour, of }) => ({ name, type: 'bar', stack: 'all', barMaxWidth: 34, itemStyle: { color: colour }, data: months.map(of) })),

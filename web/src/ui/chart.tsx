@@ -28,5 +28,6 @@ export function Chart({ option, label, height }: { option: EChartsCoreOption; la
       chart.current = undefined;
     };
   }, []);
-  return <div ref={box} role="img" aria-label={label} style={{ height }} className="w-full" />;
+  // Clipped: where its box gets narrower, it does not make the page wide until it is drawn anew.
+  return <div ref={box} role="img" aria-label={label} style={{ height }} className="w-full overflow-x-clip" />;
 }
