@@ -24,6 +24,8 @@ const trialEnvironment = (database, port) => ({
   DEWPOT_QUIET: '1',
   DEWPOT_SIGN_IN_LIMIT: '10000',
   DEWPOT_REQUEST_LIMIT: '1000000',
+  // Several trials share the cores.
+  DEWPOT_CALCULATION_SECONDS: '60',
 });
 
 /**

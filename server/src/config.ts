@@ -1,5 +1,6 @@
 import { dirname } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { SECOND } from '@dewpot/core/units';
 
 /** How much one address may ask for. */
 export interface Rates {
@@ -71,6 +72,14 @@ function photosFrom({ DEWPOT_PHOTO_MB: most }: NodeJS.ProcessEnv): Pick<ServerCo
   return { photoMegabytes: Number(most) };
 }
 
+/** How long a calculation may take. @throws Error where it is no whole number of seconds up to ten minutes */
+function calculationsFrom({ DEWPOT_CALCULATION_SECONDS: most }: NodeJS.ProcessEnv): Pick<ServerConfig, 'calculationTime'> {
+  if (!most) return {};
+  if (!/^[1-9]\d{0,2}$/.test(most) || Number(most) > 600)
+    throw new Error(`DEWPOT_CALCULATION_SECONDS is “${most}”: write a whole number of seconds from 1 to 600.`);
+  return { calculationTime: Number(most) * SECOND };
+} // prettier-ignore
+
 /** The MQTT broker. @throws Error where its address is none */
 function mqttFrom({ DEWPOT_MQTT: broker }: NodeJS.ProcessEnv): Pick<ServerConfig, 'mqtt'> {
   if (!broker) return {};
@@ -97,6 +106,7 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
     ...(mail && { mail }),
     ...mqttFrom(env),
     ...photosFrom(env),
+    ...calculationsFrom(env),
     ...(env.DEWPOT_WEB && { web: env.DEWPOT_WEB }),
   };
 }

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { mixExamples } from '../src/script-api/mix-examples.js';
+import { configFrom } from '../src/config.js';
 import { CalculationPool } from '../src/calculation/calculation-pool.js';
 import type { Tasks } from '../src/threads/tasks.js';
 import { Slots } from '../src/calculation/slots.js';
@@ -96,6 +97,14 @@ describe('calculation', () => {
     await pool.onModuleDestroy();
     await rm(programs, { recursive: true });
   });
+});
+
+it('has the seconds that a slow machine is given, by a whole number of them', () => {
+  const env = { DATABASE_URL: 'postgres://localhost/pot' };
+  expect(configFrom({ ...env, DEWPOT_CALCULATION_SECONDS: '20' }).calculationTime).toBe(20_000);
+  expect(configFrom(env).calculationTime).toBeUndefined();
+  for (const wrong of ['0', '601', '2.5', 'long'])
+    expect(() => configFrom({ ...env, DEWPOT_CALCULATION_SECONDS: wrong })).toThrow('from 1 to 600');
 });
 
 describe('a part of an archive', () => {

@@ -18,8 +18,8 @@ const MOST_START = 30_000;
 const MOST_MEMORY = 512;
 /** Calculations that wait for their turn. */
 const MOST_WAITING = 64;
-/** … and so long, ms. */
-const PATIENCE = 10_000;
+/** … and as long as so many of them may take. */
+const PATIENCE = 2;
 /** A picture waits longer: they are drawn one at a time, since a large one takes a gigabyte. */
 const PICTURE_PATIENCE = 30_000;
 /** Where one part of an archive is not done, all of it was in vain: on a busy machine each has this time, and waits as long, ms. */
@@ -70,7 +70,7 @@ export class CalculationPool implements OnModuleDestroy {
         resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY },
       });
     this.lanes = {
-      questions: { threads: threads(THREADS, 1), slots: new Slots(THREADS, MOST_WAITING, PATIENCE), time },
+      questions: { threads: threads(THREADS, 1), slots: new Slots(THREADS, MOST_WAITING, PATIENCE * time), time },
       pictures: { threads: threads(1, 0), slots: new Slots(1, 8, PICTURE_PATIENCE), time },
       archives: { threads: threads(1, 0), slots: new Slots(1, 8, ARCHIVE_TIME), time: ARCHIVE_TIME },
     };
