@@ -29,7 +29,7 @@ export function PlacesPage() {
   return (
     <div className="mx-auto max-w-6xl p-4">
       <PageHead title={say('ambient.placesHead')}>
-        <Button look="main" onClick={() => setEditing('new')}>
+        <Button needs="caster" look="main" onClick={() => setEditing('new')}>
           {say('ambient.addPlace')}
         </Button>
       </PageHead>
@@ -93,7 +93,13 @@ function PlaceCard({
             {place.name}
           </button>
         </h2>
-        <Button look="plain" size="low" aria-label={say('ambient.changePlace', { place: place.name })} onClick={onEdit}>
+        <Button
+          needs="caster"
+          look="plain"
+          size="low"
+          aria-label={say('ambient.changePlace', { place: place.name })}
+          onClick={onEdit}
+        >
           {say('ambient.change')}
         </Button>
       </div>

@@ -47,6 +47,7 @@ export function ArticleSlab({ cast: { id, stage, snapshot } }: { cast: CastDetai
       <OrderAgain article={article} />
       {stage === 'setting' && (
         <Button
+          needs="caster"
           look="plain"
           className="mt-2 w-full"
           disabled={apart.isPending}

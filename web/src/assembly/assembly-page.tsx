@@ -150,6 +150,7 @@ function JoinThem({ joining: { parts, name, setName, called, join, send } }: { j
       />
       <Failure error={join.error} />
       <Button
+        needs="caster"
         look="main"
         size="bench"
         className="w-full text-lg"

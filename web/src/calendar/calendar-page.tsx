@@ -69,14 +69,18 @@ function Calendar({ known, kept, asking }: { known: CalendarKnown; kept: Calenda
             {say('calendar.planAnew')}
           </Button>
         )}
-        <Button onClick={() => setEditing({ what: 'order' })}>{say('calendar.addOrder')}</Button>
-        <Button onClick={() => setEditing({ what: 'week' })}>{say('calendar.yourWeek')}</Button>
+        <Button needs="caster" onClick={() => setEditing({ what: 'order' })}>
+          {say('calendar.addOrder')}
+        </Button>
+        <Button needs="caster" onClick={() => setEditing({ what: 'week' })}>
+          {say('calendar.yourWeek')}
+        </Button>
         {judged && <CalendarExports known={known} plan={judged.plan} />}
       </PageHead>
       {known.lines.length === 0 && known.orders.every(({ closed }) => closed) ? (
         <Empty title={say('calendar.nothingOrdered')}>
           <p>{say('calendar.whatForIt')}</p>
-          <Button look="main" size="own" onClick={() => setEditing({ what: 'order' })}>
+          <Button needs="caster" look="main" size="own" onClick={() => setEditing({ what: 'order' })}>
             {say('calendar.addOrder')}
           </Button>
         </Empty>

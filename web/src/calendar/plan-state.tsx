@@ -51,7 +51,7 @@ export function Moved({ known, planner, now }: { known: CalendarKnown; planner: 
           {say('calendar.planRest')}
         </Button>
         {judged.breaches.length === 0 && (
-          <Button size="low" onClick={planner.keepMoved}>
+          <Button needs="caster" size="low" onClick={planner.keepMoved}>
             {say('calendar.keepMoved')}
           </Button>
         )}

@@ -3,6 +3,7 @@ import { taskInWords, type Due } from '@dewpot/core/casts';
 import type { CastDetail } from '@dewpot/contract';
 import { Link, useParams } from 'react-router';
 import { castQuery } from '../api/casts';
+import { useMay } from '../ui/for-role';
 import { Button } from '../ui/button';
 import { KnownOne } from '../ui/known';
 import { isDue, lookToday, nextOf } from '../ui/casts/reading';
@@ -140,12 +141,12 @@ function Next({
       <div className="mt-3 space-y-2">
         <p>{cast.stage === 'drying' ? say('casts.likeWeighed') : say('casts.workDone')}</p>
         {cast.stage === 'finished' && (
-          <Button className="w-full" onClick={() => onDo('record-condition')}>
+          <Button needs="helper" className="w-full" onClick={() => onDo('record-condition')}>
             {say('casts.tellLasted')}
           </Button>
         )}
         {cast.stage === 'drying' && (
-          <Button className="w-full" onClick={() => onDo('weigh')}>
+          <Button needs="helper" className="w-full" onClick={() => onDo('weigh')}>
             {say('casts.weighOrElse')}
           </Button>
         )}
@@ -161,6 +162,7 @@ function Next({
         {missing.map((one) => say(one)).join(' ')}
       </p>
       <Button
+        needs="helper"
         look={isDue(next, now) ? 'main' : 'strong'}
         size="tall"
         className="w-full text-lg"
@@ -170,8 +172,12 @@ function Next({
       </Button>
       <Then dues={cast.dues.filter((due) => due !== next)} now={now} onDo={onDo} />
       <div className="grid grid-cols-2 gap-2">
-        <Button onClick={() => onDo(next.task, next, true)}>{say('casts.postpone')}</Button>
-        <Button onClick={() => onDo('inspect')}>{say('casts.somethingElse')}</Button>
+        <Button needs="helper" onClick={() => onDo(next.task, next, true)}>
+          {say('casts.postpone')}
+        </Button>
+        <Button needs="helper" onClick={() => onDo('inspect')}>
+          {say('casts.somethingElse')}
+        </Button>
       </div>
     </div>
   );
@@ -188,14 +194,19 @@ function Then({
   onDo: (action: CastAction, due: Due) => void;
 }) {
   const say = useSay();
+  const may = useMay('helper');
   if (dues.length === 0) return null;
   return (
     <ul className="divide-base-300 divide-y text-sm">
       {dues.map((due) => (
         <li key={`${due.task}${due.core ?? ''}`} className="flex items-center justify-between gap-2 py-1">
-          <button type="button" className="link min-h-11 text-left" onClick={() => onDo(due.task, due)}>
-            {say(taskInWords(due))}
-          </button>
+          {may ? (
+            <button type="button" className="link min-h-11 text-left" onClick={() => onDo(due.task, due)}>
+              {say(taskInWords(due))}
+            </button>
+          ) : (
+            say(taskInWords(due))
+          )}
           <span className="quiet text-right">
             {due.postponedUntil === undefined
               ? say(windowInWords(due, now))

@@ -14,6 +14,7 @@ export function PhotoButton({ castId, eventId, of }: { castId: string; eventId: 
   return (
     <>
       <FileButton
+        needs="helper"
         accept="image/*"
         label={say('casts.photoOf', { of })}
         look="plain"
@@ -42,6 +43,7 @@ export function EventPictures({ castId, pictures }: { castId: string; pictures: 
           address={(size) => castPictureAddress(id, size)}
           alt={say('casts.photoOfCast')}
           {...{ width, height }}
+          needs="helper"
           remove={say('casts.deletePhoto')}
           ask={say('casts.deletePhotoAsk')}
           onRemove={() => remove.mutate(id)}

@@ -60,6 +60,7 @@ export function CastRecord({ cast, now }: { cast: CastDetail; now: number }) {
               <span className="flex items-center">
                 <PhotoButton castId={cast.id} eventId={event.id} of={tellEvent(event, say)} />
                 <Button
+                  needs="helper"
                   look="plain"
                   size="low"
                   className="px-3 text-sm"

@@ -89,7 +89,7 @@ function Seen({ cast, found: { colour, sure } }: { cast: CastDetail; found: Phot
         {say(tellAway(difference))}
       </p>
       {!sure && <p className="border-warning border-l-4 pl-2 text-sm">{say('findings.colourUnsure')}</p>}
-      <Button look="main" size="tall" className="w-full" disabled={keep.isPending || !sure} onClick={save}>
+      <Button needs="helper" look="main" size="tall" className="w-full" disabled={keep.isPending || !sure} onClick={save}>
         {say('findings.keepColour')}
       </Button>
       <Failure error={keep.error} />

@@ -18,7 +18,7 @@ export function FindingsPage() {
   const watch = useQuery(watchQuery);
   return (
     <div className="mx-auto max-w-7xl p-4">
-      <PageHead title={say('findings.title')} to="/findings/voids" add={say('findings.countVoids')}>
+      <PageHead title={say('findings.title')} to="/findings/voids" add={say('findings.countVoids')} least="guest">
         <Link to="/findings/learned" className={buttonClass()}>
           {say('findings.learned')}
         </Link>

@@ -67,7 +67,7 @@ export function TrialForm({ moulds, mixes }: { moulds: readonly MouldView[]; mix
       </div>
       <Expected draft={draft} onChange={change} />
       <Failure error={save.error} />
-      <Button type="submit" look="main" size="tall" className="w-full text-lg" disabled={save.isPending || name === ''}>
+      <Button needs="caster" type="submit" look="main" size="tall" className="w-full text-lg" disabled={save.isPending || name === ''}>
         {say('findings.beginTrial')}
       </Button>
     </form>

@@ -74,11 +74,11 @@ function Ending({ trial: { id, version, kind, a, b, mouldId, mixId, standing, go
       <h2 className="text-xl">{say('findings.endTrial')}</h2>
       <p className="quiet text-sm">{say('findings.endTrialHow')}</p>
       <div className="flex flex-wrap gap-2">
-        <Button disabled={close.isPending} onClick={() => end('b')}>{say('findings.keepWay', { way: trialWay(kind, b) })}</Button>
-        <Button disabled={close.isPending} onClick={() => end('a')}>{say('findings.keepWay', { way: trialWay(kind, a) })}</Button>
-        <Button disabled={close.isPending} onClick={() => end('neither')}>{say('findings.keepNeither')}</Button>
+        <Button needs="caster" disabled={close.isPending} onClick={() => end('b')}>{say('findings.keepWay', { way: trialWay(kind, b) })}</Button>
+        <Button needs="caster" disabled={close.isPending} onClick={() => end('a')}>{say('findings.keepWay', { way: trialWay(kind, a) })}</Button>
+        <Button needs="caster" disabled={close.isPending} onClick={() => end('neither')}>{say('findings.keepNeither')}</Button>
         {untouched && (
-          <Button look="plain" onClick={() => remove.mutate(id, { onSuccess: () => void navigate('/findings') })}>{say('findings.removeTrial')}</Button>
+          <Button needs="caster" look="plain" onClick={() => remove.mutate(id, { onSuccess: () => void navigate('/findings') })}>{say('findings.removeTrial')}</Button>
         )}
       </div>
       <Failure error={close.error ?? remove.error} />

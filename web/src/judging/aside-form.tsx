@@ -21,7 +21,9 @@ export function AsideForm({ once, onPut }: { once: boolean; onPut: (reason: stri
         />
       </div>
       {once && <Button onClick={() => put(false)}>{say('judging.thisOnce')}</Button>}
-      <Button onClick={() => put(true)}>{say('judging.forPair')}</Button>
+      <Button needs="caster" onClick={() => put(true)}>
+        {say('judging.forPair')}
+      </Button>
     </div>
   );
 }

@@ -166,7 +166,7 @@ function PutAside({ put, aside }: FindingsProps & { put: readonly PourFinding[] 
           <li key={keyOf(finding)}>
             {say(finding.text)} <q>{finding.aside}</q>{' '}
             {aside && (
-              <Button look="plain" size="low" className="btn-sm" onClick={() => aside.take(finding)}>
+              <Button needs="caster" look="plain" size="low" className="btn-sm" onClick={() => aside.take(finding)}>
                 {say('judging.takeUpAgain')}
               </Button>
             )}

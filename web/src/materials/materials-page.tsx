@@ -33,7 +33,11 @@ export function MaterialsPage() {
   return (
     <div className="mx-auto max-w-6xl space-y-4 p-4">
       <PageHead title={say('shell.materials')}>
-        <Button look="main" onClick={() => setLot({ lot: undefined, materialId: defined(data.materials[0]).id })}>
+        <Button
+          needs="caster"
+          look="main"
+          onClick={() => setLot({ lot: undefined, materialId: defined(data.materials[0]).id })}
+        >
           {say('materials.addLot')}
         </Button>
       </PageHead>

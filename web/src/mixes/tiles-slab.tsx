@@ -28,7 +28,7 @@ export function TilesSlab({ mixId }: { mixId: string }) {
         ))}
       </ul>
       <Failure error={error} />
-      <Button look="strong" onClick={() => setAdding(true)}>
+      <Button needs="caster" look="strong" onClick={() => setAdding(true)}>
         {say('sealing.tileTried')}
       </Button>
       {adding && <TileDialog mixId={mixId} onClose={() => setAdding(false)} />}
@@ -62,6 +62,7 @@ function Tile({ tile }: { tile: TileView }) {
         <Failure error={remove.error} />
       </div>
       <Button
+        needs="caster"
         look="plain"
         size="low"
         className="px-3 text-sm"

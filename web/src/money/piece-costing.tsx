@@ -73,7 +73,7 @@ export function PieceCosting({ mouldId, known: { facts, costing } }: { mouldId: 
         </div>
         <MassBands bands={pricing.bands} onChange={(bands) => setPricing({ ...pricing, bands })} />
         <Failure error={saveSettings.error ?? save.error} />
-        <Button type="submit" look="main" disabled={wrong || save.isPending || saveSettings.isPending}>{say('ui.saveWhat', { what: say('money.yourPrices') })}</Button>
+        <Button needs="caster" type="submit" look="main" disabled={wrong || save.isPending || saveSettings.isPending}>{say('ui.saveWhat', { what: say('money.yourPrices') })}</Button>
       </form>
     </div>
   );

@@ -54,6 +54,7 @@ function Pictures({ id, pictures }: { id: string; pictures: readonly PictureView
             address={(size) => pictureAddress(picture, size)}
             alt={caption || say('moulds.pictureOfMould')}
             {...{ width, height }}
+            needs="caster"
             remove={say('moulds.deletePicture', { caption })}
             ask={say('moulds.deletePictureAsk')}
             onRemove={() => remove.mutate(picture)}
@@ -73,7 +74,13 @@ function Pictures({ id, pictures }: { id: string; pictures: readonly PictureView
           if (file) add.mutate({ file, caption: file.name.replace(/\.[^.]*$/, '') });
         }}
       />
-      <Button size="low" className="mt-2" disabled={add.isPending} onClick={() => input.current?.click()}>
+      <Button
+        needs="caster"
+        size="low"
+        className="mt-2"
+        disabled={add.isPending}
+        onClick={() => input.current?.click()}
+      >
         <ImagePlus size={16} aria-hidden="true" /> {add.isPending ? say('moulds.sending') : say('moulds.addPicture')}
       </Button>
       <Failure error={add.error ?? remove.error} />

@@ -134,6 +134,7 @@ function NewTub() {
           />
         </div>
         <Button
+          needs="caster"
           look="main"
           className="w-full"
           disabled={issues.length > 0 || !name.trim() || save.isPending}

@@ -43,7 +43,7 @@ export function MadeMoulds({ edit }: { edit: PatternEdit }) {
         ))}
       </ul>
       {made.length === 0 && (
-        <Button look="main" className="mt-2" disabled={making} onClick={makeMoulds}>
+        <Button needs="caster" look="main" className="mt-2" disabled={making} onClick={makeMoulds}>
           {say('patterns.makeMoulds', { count: worked.moulds.length })}
         </Button>
       )}

@@ -79,6 +79,7 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
         <WhenField value={pouredAt} onChange={setPouredAt} />
         <Failure error={finish.error ?? drop.error} />
         <Button
+          needs="helper"
           look="main"
           size="bench"
           className="w-full text-lg"
@@ -92,6 +93,7 @@ function Log({ pour, run }: { pour: PourView; run: Run }) {
             : say('pours.pouredToShelf', { casts: casts.length })}
         </Button>
         <Button
+          needs="caster"
           look="plain"
           className="w-full"
           disabled={finish.isPending || drop.isPending}

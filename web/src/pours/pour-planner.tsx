@@ -111,14 +111,21 @@ function PlanActions({
   const say = useSay();
   return (
     <div className="no-print flex flex-wrap gap-2">
-      <Button look="main" size="tall" className="flex-1 px-6 text-lg" disabled={disabled} onClick={onStart}>
+      <Button
+        needs="caster"
+        look="main"
+        size="tall"
+        className="flex-1 px-6 text-lg"
+        disabled={disabled}
+        onClick={onStart}
+      >
         {busy ?? say('pours.startPour')}
       </Button>
-      <Button size="tall" disabled={disabled} onClick={onKeep}>
+      <Button needs="caster" size="tall" disabled={disabled} onClick={onKeep}>
         {say('pours.saveForLater')}
       </Button>
       {onDrop && (
-        <Button look="plain" size="tall" onClick={onDrop}>
+        <Button needs="caster" look="plain" size="tall" onClick={onDrop}>
           {say('pours.discardPlan')}
         </Button>
       )}

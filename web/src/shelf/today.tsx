@@ -18,6 +18,7 @@ import { Link } from 'react-router';
 import { useWaitingEvents } from '../api/cast-writes';
 import { Button, buttonClass } from '../ui/button';
 import { judgedBy, placeOf } from '../ui/casts/reading';
+import { ForRole, useMay } from '../ui/for-role';
 import { whenOf } from '../ui/format-time';
 import { WindowBand, windowInWords } from '../ui/window-band';
 import type { Speaker } from '@dewpot/locales';
@@ -94,11 +95,13 @@ function PlaceHead({
       <h4 className="quiet font-sans text-sm font-semibold">{say.value(placeInWords(place))}</h4>
       {many.map(({ task, casts }) =>
         task === 'weigh' ? (
-          <Link key={task} to="/casts/weigh" className={buttonClass({ size: 'low', className: 'px-3 text-sm' })}>
-            {say('shelf.weighAll', { casts: casts.length })}
-          </Link>
+          <ForRole key={task} least="helper">
+            <Link to="/casts/weigh" className={buttonClass({ size: 'low', className: 'px-3 text-sm' })}>
+              {say('shelf.weighAll', { casts: casts.length })}
+            </Link>
+          </ForRole>
         ) : (
-          <Button key={task} size="low" className="px-3 text-sm" onClick={() => onDo({ casts, task })}>
+          <Button needs="helper" key={task} size="low" className="px-3 text-sm" onClick={() => onDo({ casts, task })}>
             {say('shelf.taskAll', { taskWords: say(taskWords[task]), casts: casts.length })}
           </Button>
         ),
@@ -129,6 +132,7 @@ function RoundRow({
   onDo: (doing: Doing) => void;
 }) {
   const say = useSay();
+  const may = useMay('helper');
   const first = defined(casts[0]);
   const name = `${first.snapshot.mouldName}${casts.length > 1 ? ` × ${casts.length}` : ''}`;
   const codes = casts.map(({ code }) => code).join(' ');
@@ -136,14 +140,18 @@ function RoundRow({
   const task = taskInWords(due);
   return (
     <li className="grid grid-cols-[7rem_1fr] items-center gap-x-3 gap-y-1 py-2">
-      <Button
-        look={when === 'now' && waiting.length === 0 ? 'main' : 'soft'}
-        className="min-h-12 w-full px-2"
-        onClick={() => onDo({ casts, task: due.task, due })}
-        aria-label={`${say(task)}: ${name} ${codes}`}
-      >
-        {say(taskWords[due.task])}
-      </Button>
+      {may ? (
+        <Button
+          look={when === 'now' && waiting.length === 0 ? 'main' : 'soft'}
+          className="min-h-12 w-full px-2"
+          onClick={() => onDo({ casts, task: due.task, due })}
+          aria-label={`${say(task)}: ${name} ${codes}`}
+        >
+          {say(taskWords[due.task])}
+        </Button>
+      ) : (
+        <span className="font-semibold">{say(taskWords[due.task])}</span>
+      )}
       <div className="min-w-0">
         <p className="flex items-baseline justify-between gap-2">
           <span className="truncate font-semibold" title={name}>
@@ -161,14 +169,16 @@ function RoundRow({
             {due.told && `; ${say(due.told)}`}
             {judged && `; ${say(judged)}`}
           </span>{' '}
-          <button
-            type="button"
-            className="link quiet whitespace-nowrap"
-            aria-label={say('shelf.postponeTask', { task: say(task), name, codes })}
-            onClick={() => onDo({ casts, task: due.task, due, postpone: true })}
-          >
-            {say('shelf.postpone')}
-          </button>
+          <ForRole least="helper">
+            <button
+              type="button"
+              className="link quiet whitespace-nowrap"
+              aria-label={say('shelf.postponeTask', { task: say(task), name, codes })}
+              onClick={() => onDo({ casts, task: due.task, due, postpone: true })}
+            >
+              {say('shelf.postpone')}
+            </button>
+          </ForRole>
         </p>
         {waiting.length > 0 && (
           <Suspense>

@@ -38,7 +38,7 @@ export function ChipsPage() {
   return (
     <TintRoom>
       <TintHead title={say('shell.testChips')}>
-        <Button look="main" disabled={!first} onClick={() => setDoing({ what: 'edit' })}>
+        <Button needs="caster" look="main" disabled={!first} onClick={() => setDoing({ what: 'edit' })}>
           {say('tints.logChip')}
         </Button>
       </TintHead>

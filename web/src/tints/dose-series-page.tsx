@@ -158,6 +158,7 @@ function Ladder({
         />
         <Failure error={save.error} />
         <Button
+          needs="caster"
           look="main"
           size="tall"
           className="w-full text-lg"

@@ -173,6 +173,7 @@ function SearchControls({ search, wish }: { search: ReturnType<typeof useSearch>
   return (
     <>
       <Button
+        needs="caster"
         look="main"
         size="tall"
         className="w-full text-lg"

@@ -1,4 +1,6 @@
 import type { ComponentProps } from 'react';
+import type { Role } from '@dewpot/contract';
+import { ForRole } from './for-role';
 
 const looks = {
   main: 'btn-primary',
@@ -35,7 +37,14 @@ export interface ButtonStyle {
 export const buttonClass = ({ look = 'soft', size = 'usual', className = '' }: ButtonStyle = {}): string =>
   ['btn', looks[look], sizes[size], className].filter(Boolean).join(' ');
 
+type ButtonProps = ButtonStyle &
+  ComponentProps<'button'> & {
+    /** Who may press it at the least: nobody else sees it. */
+    readonly needs?: Role | undefined;
+  };
+
 /** The one button of all screens; it submits no form unless told to. */
-export function Button({ look, size, className, type = 'button', ...rest }: ButtonStyle & ComponentProps<'button'>) {
-  return <button type={type} className={buttonClass({ look, size, className })} {...rest} />;
+export function Button({ look, size, className, needs, type = 'button', ...rest }: ButtonProps) {
+  const button = <button type={type} className={buttonClass({ look, size, className })} {...rest} />;
+  return needs ? <ForRole least={needs}>{button}</ForRole> : button;
 }

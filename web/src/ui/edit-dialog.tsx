@@ -1,6 +1,7 @@
 import type { FormEvent, ReactNode } from 'react';
 import { Button } from './button';
 import { Dialog } from './dialog';
+import { useMay } from './for-role';
 import { Failure } from './states';
 import { useSay } from './say';
 
@@ -26,6 +27,7 @@ export function EditDialog({
   children: ReactNode;
 }) {
   const say = useSay();
+  const may = useMay('caster');
   const submit = (event: FormEvent) => {
     event.preventDefault();
     onSave();
@@ -35,12 +37,20 @@ export function EditDialog({
       <form className="space-y-3" onSubmit={submit} noValidate>
         {children}
         <Failure error={error} />
+        {!may && <p className="quiet text-sm">{say('ui.castersSave')}</p>}
         <div className="flex flex-wrap gap-2 pt-1">
-          <Button type="submit" look="main" size="tall" className="flex-1 text-lg" disabled={busy || disabled}>
+          <Button
+            needs="caster"
+            type="submit"
+            look="main"
+            size="tall"
+            className="flex-1 text-lg"
+            disabled={busy || disabled}
+          >
             {busy ? say('ui.saving') : say('ui.save')}
           </Button>
           {onRemove && (
-            <Button look="plain" size="tall" disabled={busy} onClick={onRemove}>
+            <Button needs="caster" look="plain" size="tall" disabled={busy} onClick={onRemove}>
               {say('ui.delete')}
             </Button>
           )}

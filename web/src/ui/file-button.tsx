@@ -1,7 +1,10 @@
 import { useRef, type ReactNode } from 'react';
+import type { Role } from '@dewpot/contract';
 import { Button, type ButtonStyle } from './button';
 
 export interface FileButtonProps extends ButtonStyle {
+  /** Who may choose one at the least: nobody else sees it. */
+  readonly needs?: Role | undefined;
   /** What stands on the button. */
   readonly children: ReactNode;
   /** What is chosen, for whoever hears it. */

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Trash2 } from 'lucide-react';
 import { ProblemFailure } from '../api/client';
 import { Button } from './button';
+import { useMay } from './for-role';
 import { Failure } from './states';
 import { useSay } from './say';
 import { WhoDidWhat } from './who-did-what';
@@ -55,7 +56,15 @@ export function KeepBar({
   children?: ReactNode;
 }) {
   const say = useSay();
+  const may = useMay('caster');
   const waiting = save.failureCount > 0 ? say('ui.waitingConnection') : say('ui.saving');
+  if (!may)
+    return (
+      <div className="action-bar items-center">
+        <p className="quiet flex-1 text-sm">{say('ui.castersSave')}</p>
+        {children}
+      </div>
+    );
   return (
     <div className="action-bar">
       <Button

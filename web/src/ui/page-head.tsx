@@ -1,17 +1,22 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import type { Role } from '@dewpot/contract';
 import { buttonClass } from './button';
+import { ForRole } from './for-role';
 
 /** Head of a station: its name and its way to add. */
 export function PageHead({
   title,
   to,
   add,
+  least = 'caster',
   children,
 }: {
   title: string;
   to?: string;
   add?: string;
+  /** Who may add at the least. */
+  least?: Role;
   children?: ReactNode;
 }) {
   return (
@@ -20,9 +25,11 @@ export function PageHead({
       <div className="flex flex-wrap gap-2">
         {children}
         {to && (
-          <Link to={to} className={buttonClass({ look: 'main' })}>
-            {add}
-          </Link>
+          <ForRole least={least}>
+            <Link to={to} className={buttonClass({ look: 'main' })}>
+              {add}
+            </Link>
+          </ForRole>
         )}
       </div>
     </header>

@@ -60,6 +60,7 @@ export function WeighOne({
         </Button>
       )}
       <Button
+        needs="helper"
         look="main"
         size="own"
         className="h-20 text-2xl"

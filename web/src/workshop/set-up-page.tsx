@@ -99,7 +99,7 @@ function SetUp({ place }: { place: PlaceView | undefined }) {
         />
         <AmbientFields answers={answers} place={place?.name} onChange={set} />
         <Failure error={error} />
-        <Button type="submit" look="main" size="tall" className="w-full text-lg" disabled={busy}>
+        <Button needs="caster" type="submit" look="main" size="tall" className="w-full text-lg" disabled={busy}>
           {say('care.keep')}
         </Button>
       </form>

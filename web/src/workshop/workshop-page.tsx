@@ -28,6 +28,7 @@ import { Webhooks } from './webhooks';
 import { UsualWays } from './usual-ways';
 import { UnitsChoice } from './units-choice';
 import { CurrencyChoice } from './currency-choice';
+import { ForRole } from '../ui/for-role';
 import { useSay } from '../ui/say';
 
 /** Units, limits and people. */
@@ -38,17 +39,23 @@ export function WorkshopPage() {
       <PageHead title={say('shell.workshop')} />
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <div className="min-w-0 space-y-4">
-          <Settings />
+          <ForRole least="caster">
+            <Settings />
+          </ForRole>
           <Reminders />
           <OwnAccount />
           <OwnWorkshops />
-          <SettingsAsFile />
+          <ForRole least="caster">
+            <SettingsAsFile />
+          </ForRole>
         </div>
         <div className="min-w-0 space-y-4">
-          <CureSettings />
-          <DryingSettings />
-          <SessionSettings />
-          <UsualWays key={JSON.stringify(useSession().workshop.usual)} />
+          <ForRole least="caster">
+            <CureSettings />
+            <DryingSettings />
+            <SessionSettings />
+            <UsualWays key={JSON.stringify(useSession().workshop.usual)} />
+          </ForRole>
           <section className="card-slab" aria-label={say('ambient.places')}>
             <h2 className="mb-1 text-2xl">{say('ambient.places')}</h2>
             <p className="quiet mb-2">{say('workshop.whereCastsStand')}</p>
@@ -57,13 +64,11 @@ export function WorkshopPage() {
             </Link>
           </section>
           <PeopleSlab />
-          {useSession().person.role === 'owner' && (
-            <>
-              <Outbox />
-              <Webhooks />
-              <AllData />
-            </>
-          )}
+          <ForRole least="owner">
+            <Outbox />
+            <Webhooks />
+            <AllData />
+          </ForRole>
           <Cautions />
         </div>
       </div>
