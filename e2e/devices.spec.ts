@@ -1,4 +1,32 @@
-import { castsOf, enterDemo, expect, test } from './house.js';
+import { createHmac } from 'node:crypto';
+import { createServer, type IncomingHttpHeaders } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { text } from 'node:stream/consumers';
+import type { WebhookBody } from '@dewpot/contract';
+import { beginWorkshop, castsOf, enterDemo, expect, pourPots, test } from './house.js';
+
+interface Posted {
+  readonly headers: IncomingHttpHeaders;
+  readonly body: string;
+}
+
+/** A lamp in the shed: keeps what is posted to it, and answers with a status. */
+async function shedLamp() {
+  const posted: Posted[] = [];
+  const lamp = { status: 204, posted, address: '', close: () => undefined as void };
+  const server = createServer((request, response) => {
+    void text(request).then((body) => {
+      posted.push({ headers: request.headers, body });
+      response.writeHead(lamp.status).end();
+    });
+  });
+  await new Promise<void>((listening) => server.listen(0, '127.0.0.1', listening));
+  lamp.address = `http://127.0.0.1:${(server.address() as AddressInfo).port}/due`;
+  lamp.close = () => void server.close();
+  return lamp;
+}
+
+const typeOf = ({ body }: Posted) => (JSON.parse(body) as WebhookBody).type;
 
 test('a scale of one’s own weighs a cast by its bridge; once its token is revoked nothing of it counts', async ({
   page,
@@ -43,3 +71,36 @@ test('a scale of one’s own weighs a cast by its bridge; once its token is revo
   expect((await weigh(1)).status()).toBe(401);
   await bridge.dispose();
 });
+
+test('a lamp in the shed is told what comes due, signed; what it does not take is said and tried again', async ({ page }) => {
+  test.setTimeout(300_000);
+  const lamp = await shedLamp();
+  await beginWorkshop(page);
+  await page.goto('/workshop');
+  const slab = page.getByRole('region', { name: 'Webhooks' });
+  await slab.getByText('Add an address').click();
+  await slab.getByLabel('Whom it tells').fill('Shed lamp');
+  await slab.getByLabel(/^Address/).fill(lamp.address);
+  await slab.getByRole('button', { name: 'Add it' }).click();
+  const secret = await slab.getByLabel(/^Copy its secret now/).inputValue();
+  await expect(slab.getByText('Nothing was sent yet.')).toBeVisible();
+
+  await slab.getByRole('button', { name: 'Try Shed lamp' }).click();
+  await expect(slab.getByText(/^A try, .*: taken$/)).toBeVisible();
+  const [{ headers, body }] = lamp.posted as [Posted];
+  const signed = `${String(headers['dew-pot-delivery'])}.${String(headers['dew-pot-time'])}.${body}`;
+  expect(headers['dew-pot-signature']).toBe(`sha256=${createHmac('sha256', secret).update(signed).digest('hex')}`);
+
+  lamp.status = 500;
+  await slab.getByRole('button', { name: 'Try Shed lamp' }).click();
+  await expect(slab.getByText(/^A try, .*not taken: HTTP 500\. It is tried again/)).toBeVisible();
+  lamp.status = 204;
+  await pourPots(page.request, 1, 40);
+  await expect.poll(() => lamp.posted.map(typeOf), { timeout: 200_000 }).toContain('due');
+  const due = JSON.parse(lamp.posted.find((one) => typeOf(one) === 'due')!.body) as WebhookBody;
+  expect(due.due).toMatchObject([{ task: 'demould', mould: 'Nested pot', casts: [{ code: '1a' }] }]);
+  await expect(slab.getByText(/^1 cast came due, .*: taken$/)).toBeVisible();
+  await slab.getByRole('button', { name: 'Remove Shed lamp' }).click();
+  await expect(slab.getByText('Shed lamp')).toHaveCount(0);
+  lamp.close();
+}); // prettier-ignore

@@ -17,18 +17,23 @@ async function tobiasPhone(page: Page, browser: Browser, address: string): Promi
   return phone;
 }
 
+/** A morning at the far end of the garden, h. */
+const HOURS_AWAY = 3;
+
 /** Waits until the page is one that opens without a connection, with its answers kept. */
 async function isKept(phone: Page, ...said: readonly string[]): Promise<void> {
   await phone.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await expect.poll(() => keptInBrowser(phone, 'dew-pot', said)).toBe(true);
 }
 
-test('a phone without connection demoulds, weighs and takes a photo; back in reach all is sent once, and what two people did is settled', async ({ page, browser, address }) => {
+test('a phone that is three hours without connection demoulds, weighs and takes a photo; back in reach all is sent once, and what two people did is settled', async ({ page, browser, address }) => {
   await beginWorkshop(page);
   const [a, b, c] = await pourPots(page.request, 3, 24 * 10);
   for (const cast of [b!, c!]) await happened(page.request, cast.id, 24 * 8, { type: 'demoulded', damage: [] });
   await happened(page.request, c!.id, 24 * 3, { type: 'uncovered' });
   const phone = await tobiasPhone(page, browser, address);
+  // Its three hours without a connection end with the test's own present.
+  await phone.clock.install({ time: Date.now() - HOURS_AWAY * 3_600_000 });
   for (const { id } of [b!, c!]) {
     await phone.goto(`/casts/${id}`);
     await isKept(phone, `"one","${id}"`);
@@ -60,7 +65,8 @@ test('a phone without connection demoulds, weighs and takes a photo; back in rea
   await expect(phone.getByRole('status').filter({ hasText: '4 entries wait here' })).toBeVisible();
   await happened(page.request, a!.id, 1, { type: 'demoulded', damage: [{ spot: 'rim', size: 'chip' }] });
 
-  // The phone is put away and taken out again before it is back in reach.
+  // The phone is put away, and taken out again before it is back in reach.
+  await phone.clock.fastForward(HOURS_AWAY * 3_600_000);
   await phone.reload();
   await phone.getByRole('link', { name: 'Look at them' }).click();
   await expect(phone.getByRole('region', { name: 'Waits for the connection' }).getByRole('listitem')).toHaveCount(4);

@@ -3,6 +3,7 @@ import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { allKinds, BY_KEY, LOOPS, MOST_LENGTH, OUTLINE } from '@dewpot/contract';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import { bodyExamples } from './examples/index.js';
 
 const point = {
   type: 'array',
@@ -18,6 +19,15 @@ const ofKinds = () =>
       const refs = Object.entries(classes).map(([kind, { name }]) => [kind, `#/components/schemas/${name}`] as const);
       const discriminator = { propertyName: by, mapping: Object.fromEntries(refs) };
       return [base.name, { oneOf: refs.map(([, $ref]) => ({ $ref })), discriminator }];
+    }),
+  );
+
+/** Schemas with an example of each thing that a route takes. */
+const exemplified = (schemas: Record<string, object>) =>
+  Object.fromEntries(
+    Object.entries(schemas).map(([name, schema]) => {
+      const example = bodyExamples[name];
+      return [name, example ? { ...schema, example } : schema];
     }),
   );
 
@@ -40,7 +50,7 @@ export function serveOpenApi(app: INestApplication): void {
   });
   document.components = {
     ...document.components,
-    schemas: { ...document.components?.schemas, ...(schemas as Record<string, object>), ...ofKinds() },
+    schemas: exemplified({ ...document.components?.schemas, ...(schemas as Record<string, object>), ...ofKinds() }),
   };
   SwaggerModule.setup('api/docs', app, document, { jsonDocumentUrl: 'api/openapi.json' });
 }
