@@ -88,17 +88,26 @@ function checkVoid(check: Checker, events: readonly CastEvent[], target: string)
   const event = defined(stands[index]);
   if (event.type === 'poured') return check.add('event', target, msg('casts.pourCannotUndo'), msg('casts.markBroken'));
   const without = stands.filter(({ id }) => id !== target);
-  for (let i = index; i < without.length; i++) {
-    const later = defined(without[i]);
-    if (canHappen(lifeOf(without.slice(0, i)), later)) continue;
-    return check.add(
-      'event',
-      target,
-      msg('casts.neededLater', { event: codeOf(later) }),
-      msg('casts.undoLater', { event: codeOf(later) }),
-    );
-  }
+  const later = firstImpossible(without, index);
+  if (!later) return;
+  const values = { event: codeOf(later) };
+  check.add('event', target, msg('casts.neededLater', values), msg('casts.undoLater', values));
 }
+
+/** Something that is told late must leave room for what is on record after it, as by somebody else meanwhile. */
+function checkLater(check: Checker, events: readonly CastEvent[], event: CastEvent): void {
+  const stands = standing([...events, event]);
+  const index = stands.indexOf(event);
+  const later = firstImpossible(stands, index + 1);
+  // What was out of place before is not held against this one.
+  if (!later || firstImpossible(standing(events), index) === later) return;
+  const values = { event: codeOf(later) };
+  check.add('type', event.type, msg('casts.shutsOut', values), msg('casts.undoLater', values));
+}
+
+/** The first event from `from` on that cannot have happened after those before it. */
+const firstImpossible = (events: readonly CastEvent[], from: number): CastEvent | undefined =>
+  events.find((later, i) => i >= from && !canHappen(lifeOf(events.slice(0, i)), later));
 
 function canHappen(life: Life, event: CastEvent): boolean {
   return event.type === 'poured' || event.type === 'voided' || possible[event.type].includes(life.stage);
@@ -142,7 +151,7 @@ export function appendEvent(
       msg('casts.cannotHappen', { event: codeOf(event), stage: life.stage }),
       wayOn[life.stage],
     );
-  }
+  } else checkLater(check, events, event);
   if (event.type === 'weighed') {
     checkMass(check, event.mass, expected);
     check.number('step', event.step, msg('casts.scaleStep'), { above: 0, max: 1000, unit: 'g' });

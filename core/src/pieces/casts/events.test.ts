@@ -76,6 +76,24 @@ describe('appending', () => {
   });
 });
 
+describe('what is told late', () => {
+  it('leaves room for what is on record after it', () => {
+    const weighed = event(300, { type: 'weighed', mass: 4200, step: 1 });
+    const record = [poured, demoulded, uncovered, weighed];
+    expect(against(record, event(20, { type: 'demoulded', damage: [] }))).toEqual([
+      'type: It was demoulded after that, which then could not have been. Undo “demoulded” first.',
+    ]);
+    expect(against(record, event(250, { type: 'broken' }))[0]).toMatch(/^type: It was weighed after that/);
+    expect(against(record, event(310, { type: 'broken' }))).toEqual([]);
+    expect(against(record, event(150, { type: 'wetted' }))).toEqual([]);
+  });
+
+  it('is not judged by what was out of place before', () => {
+    const twice = [poured, demoulded, event(30, { type: 'demoulded', damage: [] })];
+    expect(against(twice, event(26, { type: 'wetted' }))).toEqual([]);
+  });
+});
+
 describe('what stands', () => {
   it('is what was not voided, in the order of time whatever order it came in', () => {
     const weighed = event(240, { type: 'weighed', mass: 4200, step: 1 });
