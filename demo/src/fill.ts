@@ -99,7 +99,7 @@ async function beginTrial(app: Server, { trial, moulds: ids }: Keys, say: Speake
   await app.get(TrialsService).save(trial, { ...inWords(demoTrial, say), mouldId: defined(ids[THIMBLE]), version: 0 });
 }
 
-/** A stepping round was set on the plinth this morning and is clamped. */
+/** A stepping round was set on the plinth just now, after all else that was done to either, and is clamped. */
 async function joinSundial(app: Server, keys: Keys, say: Speaker, personId: string, now: number): Promise<void> {
   const shelf = (await app.get(CastsService).shelf()).filter(
     ({ stage }) => stage === 'curing' || stage === 'drying' || stage === 'sealed',
@@ -112,7 +112,7 @@ async function joinSundial(app: Server, keys: Keys, say: Speaker, personId: stri
   await app.get(ArticlesService).join(
     {
       id: uuid(),
-      at: Math.round(now - 3 * 3_600_000),
+      at: Math.round(now),
       name: say('demo.sundial'),
       arrangement: 'stacked',
       parts: [part(plinth.id), part(round.id)],
