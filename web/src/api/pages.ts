@@ -1,4 +1,4 @@
-import { DAY, MINUTE } from '@dewpot/core/units';
+import { MINUTE } from '@dewpot/core/units';
 // The classes that check requests stay out of what a browser fetches first.
 import { MOST_ON_PAGE, type Page } from '@dewpot/contract/page';
 import { queryOptions } from '@tanstack/react-query';
@@ -15,7 +15,7 @@ export const pageQuery = <Row>(list: string, asked: Asked = {}) =>
     queryKey: [list, 'page', asked],
     queryFn: ({ signal }) => ask<Page<Row>>('GET', pathOf(list, asked), undefined, signal),
     // The plain list is kept for when there is no connection; what was once looked for is not.
-    gcTime: Object.keys(asked).length === 0 ? DAY : 5 * MINUTE,
+    ...(Object.keys(asked).length > 0 && { gcTime: 5 * MINUTE }),
   });
 
 /** Every row of a list that is asked for, page after page. */

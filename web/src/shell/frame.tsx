@@ -18,6 +18,8 @@ import { useSay } from '../ui/say';
 
 /** Newcomers alone are led. */
 const FirstPiece = lazy(async () => ({ default: (await import('./first-piece')).FirstPiece }));
+/** Not wanted before all else stands. */
+const StationAnswers = lazy(async () => ({ default: (await import('./station-answers')).StationAnswers }));
 /** Whoever is signed in never sees it. */
 const DoorPage = lazy(async () => ({ default: (await import('../sign-in')).DoorPage }));
 
@@ -59,6 +61,9 @@ export function Frame() {
       {!bench && <Lintel />}
       <Keys />
       <DueNotices />
+      <Suspense>
+        <StationAnswers />
+      </Suspense>
       {!bench && <ConnectionNote />}
       {!bench && <RoleNote />}
       {!bench && <NotSetUp />}
