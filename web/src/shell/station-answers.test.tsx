@@ -14,7 +14,7 @@ afterEach(() => {
 /** A device with such a pointer, a quarter of a minute after it was opened. */
 async function opened(coarse: boolean, kept?: unknown): Promise<QueryClient> {
   vi.stubGlobal('matchMedia', () => ({ matches: coarse, addEventListener: vi.fn(), removeEventListener: vi.fn() }));
-  fakeServer({ patterns: new Refusal({ status: 503, title: 'Busy', detail: 'Busy' }) });
+  fakeServer({ patterns: new Refusal({ status: 503, title: 'Busy', detail: 'Busy', errors: [] }) });
   let client: QueryClient | undefined;
   renderScreen(<StationAnswers />, '/here', '/here', session, (made) => {
     client = made;

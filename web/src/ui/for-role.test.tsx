@@ -56,7 +56,7 @@ describe('what one’s role does not allow is not offered', () => {
   it('a guest sees of the workshop what is theirs', async () => {
     fakeServer();
     show(<WorkshopPage />, 'guest');
-    expect(await screen.findByRole('heading', { name: 'Places' })).toBeVisible();
+    expect(await screen.findByRole('heading', { name: 'Set where it is used' })).toBeVisible();
     expect(screen.queryByRole('heading', { name: 'How you work' })).toBeNull();
     expect(screen.queryByRole('heading', { name: 'All data' })).toBeNull();
   });

@@ -56,13 +56,7 @@ export function WorkshopPage() {
             <SessionSettings />
             <UsualWays key={JSON.stringify(useSession().workshop.usual)} />
           </ForRole>
-          <section className="card-slab" aria-label={say('ambient.places')}>
-            <h2 className="mb-1 text-2xl">{say('ambient.places')}</h2>
-            <p className="quiet mb-2">{say('workshop.whereCastsStand')}</p>
-            <Link to="/workshop/places" className={buttonClass({ look: 'strong' })}>
-              {say('ambient.placesHead')}
-            </Link>
-          </section>
+          <Elsewhere />
           <PeopleSlab />
           <ForRole least="owner">
             <Outbox />
@@ -73,6 +67,32 @@ export function WorkshopPage() {
         </div>
       </div>
     </div>
+  );
+}
+
+/** Settings that are changed where they are used. */
+const elsewhere = [
+  { to: '/workshop/places', name: msg('ambient.placesHead'), what: msg('workshop.whereCastsStand') },
+  { to: '/calendar', name: msg('calendar.yourWeek'), what: msg('workshop.whenYouWork') },
+  { to: '/findings/money', name: msg('money.whatItCosts'), what: msg('workshop.whatYouCharge') },
+];
+
+function Elsewhere() {
+  const say = useSay();
+  return (
+    <section className="card-slab" aria-label={say('workshop.elsewhere')}>
+      <h2 className="mb-1 text-2xl">{say('workshop.elsewhere')}</h2>
+      <ul className="divide-base-300 divide-y">
+        {elsewhere.map(({ to, name, what }) => (
+          <li key={to} className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 py-2">
+            <span className="quiet min-w-0 flex-1 basis-56">{say(what)}</span>
+            <Link to={to} className={buttonClass()}>
+              {say(name)}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
