@@ -2,7 +2,7 @@ import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { speakerFor } from '@dewpot/locales/testing';
-import { cast, castDetail, DAY, NOW, renderInside } from '../../test/stand-ins';
+import { cast, castDetail, DAY, HOUR, NOW, renderInside } from '../../test/stand-ins';
 import { DemouldForm } from '../curing/demould-form';
 import { lifeOption } from './life-chart-option';
 import { CoatForm } from '../sealing/coat-form';
@@ -116,6 +116,19 @@ describe('a cast’s life', () => {
     expect(was!.data.at(-1)![0]).toBeLessThanOrEqual(NOW);
     expect(willBe!.data.at(-1)![0]).toBeGreaterThan(NOW);
     expect(option.series.find(({ name }) => name === 'Weighed')!.data).toHaveLength(3);
+  });
+  it('names what happened where its name has room, and never over another', () => {
+    const coat = (at: number) => ({ id: `coat ${at}`, at, type: 'coated', sealer: 'acrylic' }) as never;
+    const events = [...detail.events, coat(NOW - 2 * HOUR), coat(NOW - HOUR)];
+    const option = lifeOption({ cast: { ...detail, events }, now: NOW, say: speakerFor() }) as {
+      series: { markLine?: { data: { xAxis: number; label: { show: boolean; align?: string } }[] } }[];
+    };
+    const labels = option.series[2]!.markLine!.data.filter(({ xAxis }) => xAxis >= NOW - 2 * HOUR);
+    expect(labels.map(({ label: { show, align } }) => show && (align ?? 'on its line'))).toEqual([
+      'right',
+      false,
+      'on its line',
+    ]);
   });
   it('is told in words', () => {
     expect(tellEvent(detail.events[1]!, speakerFor())).toBe('Demoulded with a chip at the rim; it needed tapping');

@@ -14,6 +14,9 @@ const WATER = 1;
 
 const NOW = 'var(--color-accent)';
 
+/** The room of a mark's name, as a share of the axis. */
+const LABEL = 0.12;
+
 type Point = readonly [at: number, value: number];
 
 /** What a chart of a cast's life is drawn from. Times in ms. */
@@ -73,11 +76,26 @@ const forecast = (colour: string) => ({ lineStyle: { color: colour, width: 2.5, 
 /** Upright lines through a chart: what happened, and now. Named on the upper one. */
 function marks({ cast, now, say }: LifeDrawn, end: number, named: boolean) {
   const label = { ...font, show: named, position: 'insideEndTop', rotate: 0, align: 'left', padding: [0, 0, 0, 4] };
-  const happened = marked(cast).map(({ at, type }) => ({
-    xAxis: at,
-    lineStyle: { color: inked(45), width: 1.2, type: 'solid' },
-    label: { ...label, formatter: say.value(markWords[type] ?? '') },
-  }));
+  const events = marked(cast);
+  const near = (end - cast.life.pouredAt) * LABEL;
+  const happened = events.map(({ at, type }, i) => {
+    const next = events[i + 1]?.at ?? (now < end ? now : Infinity);
+    const before = events[i - 1]?.at ?? -Infinity;
+    // A name stands to the right of its line, else to its left, else it is left out: it stands in the record.
+    const side = next - at >= near ? 'left' : 'right';
+    const fits = side === 'left' || at - before >= 2 * near;
+    return {
+      xAxis: at,
+      lineStyle: { color: inked(45), width: 1.2, type: 'solid' },
+      label: {
+        ...label,
+        show: named && fits,
+        align: side,
+        padding: side === 'left' ? [0, 0, 0, 4] : [0, 4, 0, 0],
+        formatter: say.value(markWords[type] ?? ''),
+      },
+    };
+  });
   const here = {
     xAxis: now,
     lineStyle: { color: NOW, width: 2, type: 'solid' },

@@ -1,10 +1,12 @@
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { rulerSteps, type Message, identity, msg } from '@dewpot/core/units';
+import { defined } from '@dewpot/core/math';
 import { writeQuantity } from '@dewpot/locales';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { CastActions, fetchActionsAhead } from '../casts';
 import { buttonClass } from '../ui/button';
 import { Choice } from '../ui/choice';
+import { useMay } from '../ui/for-role';
 import { Busy, Empty, Failure } from '../ui/states';
 import { beginFirstPiece } from '../ui/first-piece';
 import { useWidth } from '../ui/use-width';
@@ -23,7 +25,13 @@ export function ShelfPage() {
   const say = useSay();
   const { shelf, ambient, now, groups } = useShelf();
   const [doing, setDoing] = useState<Doing>();
-  const doGroup = ({ casts, window }: Group) => setDoing({ casts, task: window?.task, ...(window && { due: window }) });
+  const may = useMay('helper');
+  const navigate = useNavigate();
+  // Whoever only looks is led to what is known of it.
+  const doGroup = ({ casts, window }: Group) =>
+    may
+      ? setDoing({ casts, task: window?.task, ...(window && { due: window }) })
+      : void navigate(`/casts/${defined(casts[0]).id}`);
   useEffect(fetchActionsAhead, []);
   if (shelf.isPending) return <Busy what={say('shelf.theShelfSmall')} />;
   if (shelf.isError && !shelf.data) return <Failure error={shelf.error} />;

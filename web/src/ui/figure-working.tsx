@@ -20,6 +20,9 @@ function basisInWords(basis: Basis): Message {
   }
 }
 
+/** A figure whose unit stays on its line. */
+const unbroken = (said: string) => said.replaceAll(' ', '\u00a0');
+
 /** The lines of working behind a figure, opened beneath it. */
 export function FigureWorking({ figure, label = msg('ui.whereFrom') }: { figure: Figure; label?: Phrase }) {
   const say = useSay();
@@ -91,8 +94,8 @@ export function BigFigure({
       {figure.band && (
         <p className="quiet text-sm">
           {say('ui.between', {
-            band: units.say(figure.band[0], figure.unit),
-            band2: units.say(figure.band[1], figure.unit),
+            band: unbroken(units.say(figure.band[0], figure.unit)),
+            band2: unbroken(units.say(figure.band[1], figure.unit)),
           })}
         </p>
       )}
