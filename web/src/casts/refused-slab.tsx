@@ -24,15 +24,13 @@ export function RefusedSlab({ writes }: { writes: readonly OwnWrite[] }) {
   const own = writes.find(isEvent)?.sent.event;
   const theirs = cast && own && contender(own, cast.events);
   const problem = first && refusalOf(first);
+  const reasons = problem?.errors?.map(({ message, remedy }) => `${message} ${remedy}`) ?? [];
   return (
     <section className="card-slab space-y-3" aria-label={say('casts.notTaken')}>
       <h2 className="text-2xl">
         {say('casts.notTaken')}: <CastLink id={castId} />
       </h2>
-      <p>
-        {problem?.detail ?? say('casts.photoLost')}{' '}
-        {problem?.errors?.map(({ message, remedy }) => `${message} ${remedy}`).join(' ')}
-      </p>
+      <p>{reasons.length > 0 ? reasons.join(' ') : (problem?.detail ?? say('casts.photoLost'))}</p>
       <div className="grid gap-3 sm:grid-cols-2">
         <Side title={say('casts.recordedHere')} at={own?.at}>
           {own ? tellTold(own, say) : say('casts.aPhoto')}
