@@ -1,5 +1,5 @@
 import { violations } from './every-screen.js';
-import { beginWorkshop, expect, PHONE, pourPots, test } from './house.js';
+import { AS_PAGES, beginWorkshop, expect, PHONE, pourPots, test } from './house.js';
 
 test('a helper comes in by a link on their phone, demoulds at once, and changes no mould; then leaves for good', async ({ page, browser, address }) => {
   await beginWorkshop(page);
@@ -24,9 +24,11 @@ test('a helper comes in by a link on their phone, demoulds at once, and changes 
   await phone.getByRole('button', { name: 'Out, clean' }).click();
   await expect(phone.getByRole('button', { name: /^Demould: / })).toHaveCount(0);
   await phone.goto('/moulds/new?as=trough');
-  await phone.getByLabel('Name', { exact: true }).fill('Not mine');
-  await phone.getByRole('button', { name: /^Save / }).first().click();
-  await expect(phone.getByText(/A helper does the tasks of Today and the bench/)).toBeVisible();
+  await expect(phone.getByText(/Casters and owners save/)).toBeVisible();
+  await expect(phone.getByRole('button', { name: /^Save / })).toHaveCount(0);
+  const data = { name: 'Not mine', volume: 400, version: 0 };
+  const refused = await phone.request.put(`/api/scoops/${crypto.randomUUID()}`, { ...AS_PAGES, data });
+  expect(refused.status()).toBe(403);
 
   const late = await browser.newPage({ baseURL: address, serviceWorkers: 'block' });
   await late.goto(link);
