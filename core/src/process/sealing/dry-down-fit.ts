@@ -55,41 +55,85 @@ export function waterOn({ amplitude, tau, beta }: DryDownCurve, t: number): numb
   return t <= 0 ? amplitude : amplitude * Math.exp(-Math.exp(beta * Math.log(t / tau)));
 }
 
-/** A weighing as the fit sees it: ln of its hours after the first, its weight, its mass above the expected dry one. */
+/** ln of tau over its middle, and beta, along the sides of the grid of shapes; points are counted row by row of one tau. */
+const POINTS = TAU_POINTS * BETA_POINTS;
+const LN_TAUS = Array.from({ length: TAU_POINTS }, (_, i) => LN_TAU_SD * 3.2 * ((2 * i) / (TAU_POINTS - 1) - 1));
+const BETAS = Array.from({ length: BETA_POINTS }, (_, j) => BETA + BETA_SD * 2.8 * ((2 * j) / (BETA_POINTS - 1) - 1));
+/** What each point makes of a power: the middle tau over its own, to its beta. Half of all exponentials are saved by it. */
+const FACTORS = LN_TAUS.flatMap((lnTau) => BETAS.map((beta) => Math.exp(-beta * lnTau)));
+
+/** A weighing as the fit sees it: (its hours after the first / the middle tau)^beta for each beta of the grid, its weight, its mass above the expected dry one. */
 interface Seen {
-  readonly lnT: number;
+  readonly powers: readonly number[];
   readonly weight: number;
   readonly y: number;
 }
 
-interface GridPoint {
+/** What is fitted, with the sums over its weighings that are the same for every shape of the curve. */
+interface Fitted {
+  readonly seen: readonly Seen[];
+  readonly dry: number;
   readonly tau: number;
+  readonly sw: number;
+  readonly sy: number;
+}
+
+/** A shape (tau, beta) of the grid, and what the weighings say of it. */
+interface Shape {
+  /** ln of tau over its middle. */
+  readonly lnTau: number;
   readonly beta: number;
   readonly logWeight: number;
-  /** Mean and spread of the amplitude, and of the final mass given it. */
+  /** Mean and spread of the amplitude. */
   readonly amplitude: number;
   readonly amplitudeSd: number;
-  readonly finalAt: (amplitude: number) => number;
-  readonly finalSd: number;
+  /** Weight of a step of the curve, over all weighings. */
+  readonly sx: number;
+}
+
+/** Equal readings of a coarse scale share one rounding, however many they are: together they say no more about it than one. */
+function seenBy(weighings: readonly Weighing[], prior: DryDownPrior): Seen[] {
+  const start = defined(weighings[0]).hour;
+  const tau = prior.tau ?? USUAL_TAU;
+  return weighings.map((weighing) => {
+    const alike = weighings.filter(({ mass, step }) => mass === weighing.mass && step === weighing.step).length;
+    const shared = ((alike - 1) * weighing.step ** 2) / 12;
+    return {
+      powers: BETAS.map((beta) => ((weighing.hour - start) / tau) ** beta),
+      weight: 1 / (weighingError(weighing) ** 2 + shared),
+      y: weighing.mass - prior.dry,
+    };
+  });
+}
+
+function fittedTo(weighings: readonly Weighing[], prior: DryDownPrior): Fitted {
+  const seen = seenBy(weighings, prior);
+  const priorSd = prior.sd ?? Math.max(1, 0.25 * prior.loss);
+  return {
+    seen,
+    dry: prior.dry,
+    tau: prior.tau ?? USUAL_TAU,
+    sw: seen.reduce((sum, { weight }) => sum + weight, 1 / priorSd ** 2),
+    sy: seen.reduce((sum, { weight, y }) => sum + weight * y, 0),
+  };
 }
 
 /**
- * For a given shape (tau, beta) mass is linear in final mass and amplitude, so both are integrated out exactly:
- * a normal prior on the one, a flat one above 0 on the other.
+ * For a given shape mass is linear in final mass and amplitude, so both are integrated out exactly: a normal prior on the one, a
+ * flat one above 0 on the other. `k` is the point of the grid.
  */
-function weighPoint(seen: readonly Seen[], prior: DryDownPrior, mean: number, lnTau: number, beta: number): GridPoint {
-  const priorSd = prior.sd ?? Math.max(1, 0.25 * prior.loss);
-  let sw = 1 / priorSd ** 2;
+function shapeAt({ seen, sw, sy }: Fitted, k: number): Shape {
+  const j = k % BETA_POINTS;
+  const lnTau = defined(LN_TAUS[Math.floor(k / BETA_POINTS)]);
+  const beta = defined(BETAS[j]);
+  const factor = defined(FACTORS[k]);
   let sx = 0,
     sxx = 0,
-    sy = 0,
     sxy = 0;
-  for (const { lnT, weight, y } of seen) {
-    const x = Math.exp(-Math.exp(beta * (lnT - lnTau)));
-    sw += weight;
+  for (const { powers, weight, y } of seen) {
+    const x = Math.exp(-factor * defined(powers[j]));
     sx += weight * x;
     sxx += weight * x * x;
-    sy += weight * y;
     sxy += weight * x * y;
   }
   const det = sw * sxx - sx * sx;
@@ -97,57 +141,24 @@ function weighPoint(seen: readonly Seen[], prior: DryDownPrior, mean: number, ln
   const offset = (sxx * sy - sx * sxy) / det;
   const amplitudeSd = Math.sqrt(sw / det);
   const fit = (offset * sy + amplitude * sxy) / 2 - Math.log(det) / 2;
-  const shape = -((lnTau - mean) ** 2) / (2 * LN_TAU_SD ** 2) - (beta - BETA) ** 2 / (2 * BETA_SD ** 2);
+  const shape = -(lnTau ** 2) / (2 * LN_TAU_SD ** 2) - (beta - BETA) ** 2 / (2 * BETA_SD ** 2);
   const positive = Math.log(Math.max(1e-300, normalShare(amplitude / amplitudeSd)));
-  return {
-    tau: Math.exp(lnTau),
-    beta,
-    amplitude,
-    amplitudeSd,
-    logWeight: fit + shape + positive,
-    finalAt: (a) => prior.dry + (sy - sx * a) / sw,
-    finalSd: 1 / Math.sqrt(sw),
-  };
-}
-
-/** Equal readings of a coarse scale share one rounding, however many they are: together they say no more about it than one. */
-function seenBy(weighings: readonly Weighing[], prior: DryDownPrior): Seen[] {
-  const start = defined(weighings[0]).hour;
-  return weighings.map((weighing) => {
-    const alike = weighings.filter(({ mass, step }) => mass === weighing.mass && step === weighing.step).length;
-    const shared = ((alike - 1) * weighing.step ** 2) / 12;
-    return {
-      lnT: Math.log(weighing.hour - start),
-      weight: 1 / (weighingError(weighing) ** 2 + shared),
-      y: weighing.mass - prior.dry,
-    };
-  });
-}
-
-function grid(weighings: readonly Weighing[], prior: DryDownPrior): GridPoint[] {
-  const points: GridPoint[] = [];
-  const seen = seenBy(weighings, prior);
-  const mean = Math.log(prior.tau ?? USUAL_TAU);
-  for (let i = 0; i < TAU_POINTS; i++) {
-    for (let j = 0; j < BETA_POINTS; j++) {
-      const lnTau = mean + LN_TAU_SD * 3.2 * ((2 * i) / (TAU_POINTS - 1) - 1);
-      const beta = BETA + BETA_SD * 2.8 * ((2 * j) / (BETA_POINTS - 1) - 1);
-      points.push(weighPoint(seen, prior, mean, lnTau, beta));
-    }
-  }
-  return points;
+  return { lnTau, beta, amplitude, amplitudeSd, logWeight: fit + shape + positive, sx };
 }
 
 /** Evenly spread numbers in 0–1 (golden-ratio sequences), so that the same weighings always give the same curves. */
-const spread = (i: number, step: number) => (0.5 + i * step) % 1;
+const spread = (step: number) =>
+  Array.from({ length: CURVES }, (_, i) => Math.min(0.9995, Math.max(0.0005, (0.5 + i * step) % 1)));
+const AMPLITUDES = spread(0.7548776662);
+const NOISES = spread(0.5698402909).map(normalPoint);
 
-function drawCurve(point: GridPoint, i: number): DryDownCurve {
-  const below = normalShare(-point.amplitude / point.amplitudeSd);
-  const share = below + (1 - below) * Math.min(0.9995, Math.max(0.0005, spread(i, 0.7548776662)));
-  const amplitude = Math.max(0, point.amplitude + point.amplitudeSd * normalPoint(Math.min(1 - 1e-9, share)));
-  const noise = normalPoint(Math.min(0.9995, Math.max(0.0005, spread(i, 0.5698402909))));
-  return { tau: point.tau, beta: point.beta, amplitude, final: point.finalAt(amplitude) + point.finalSd * noise };
-}
+function drawCurve({ dry, tau, sw, sy }: Fitted, { lnTau, beta, amplitude: mean, amplitudeSd, sx }: Shape, i: number): DryDownCurve {
+  const below = normalShare(-mean / amplitudeSd);
+  const share = below + (1 - below) * defined(AMPLITUDES[i]);
+  const amplitude = Math.max(0, mean + amplitudeSd * normalPoint(Math.min(1 - 1e-9, share)));
+  const final = dry + (sy - sx * amplitude) / sw + (1 / Math.sqrt(sw)) * defined(NOISES[i]);
+  return { tau: tau * Math.exp(lnTau), beta, amplitude, final };
+} // prettier-ignore
 
 /**
  * Curves of equal weight that stand for the posterior of the dry-down, given at least one weighing in order of time.
@@ -155,17 +166,20 @@ function drawCurve(point: GridPoint, i: number): DryDownCurve {
  * β 0.75 ± 0.15.
  */
 export function plausibleCurves(weighings: readonly Weighing[], prior: DryDownPrior): DryDownCurve[] {
-  const points = grid(weighings, prior);
-  const top = points.reduce((best, { logWeight }) => Math.max(best, logWeight), -Infinity);
-  const weights = points.map(({ logWeight }) => Math.exp(logWeight - top));
+  const fitted = fittedTo(weighings, prior);
+  const weights = new Float64Array(POINTS);
+  for (let k = 0; k < POINTS; k++) weights[k] = shapeAt(fitted, k).logWeight;
+  const top = weights.reduce((best, logWeight) => Math.max(best, logWeight), -Infinity);
+  for (let k = 0; k < POINTS; k++) weights[k] = Math.exp(defined(weights[k]) - top);
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   const curves: DryDownCurve[] = [];
   let passed = 0;
-  for (let k = 0; k < points.length; k++) {
+  for (let k = 0; k < POINTS; k++) {
     passed += defined(weights[k]);
-    while (curves.length < CURVES && ((curves.length + 0.5) / CURVES) * total <= passed) {
-      curves.push(drawCurve(defined(points[k]), curves.length));
-    }
+    const drawn = () => curves.length < CURVES && ((curves.length + 0.5) / CURVES) * total <= passed;
+    // Few points of the grid carry curves: the shape of each is found once more.
+    const shape = drawn() ? shapeAt(fitted, k) : undefined;
+    while (shape && drawn()) curves.push(drawCurve(fitted, shape, curves.length));
   }
   return curves;
 }

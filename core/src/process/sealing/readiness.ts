@@ -19,7 +19,7 @@ import {
   type DrynessWays,
   type RuleStanding,
 } from './dryness-rules.js';
-import { AGREES_WITHIN, errorsOff, settleWeighings, type StrayWeighing } from './weighings.js';
+import { AGREES_WITHIN, settleWeighings, type StrayWeighing } from './weighings.js';
 
 const BOUND = 0.8;
 /** The axis of the curve ends this long after the first weighing at the latest, hours. */
@@ -189,7 +189,7 @@ function judge(given: readonly Weighing[], prior: DryDownPrior, binderClass: Bin
   const leastHour = (ways.leastDays ?? leastDays[binderClass]) * 24;
   const limit = waterLimit(prior, ways);
   if (weighings.length === 0) return { judgement: unweighed(leastHour, limit.grams), curves: [], first: 0, last: 0 };
-  const { kept, curves, strays } = settleWeighings(weighings, prior);
+  const { kept, curves, strays, off } = settleWeighings(weighings, prior);
   const first = defined(kept[0]).hour;
   const last = defined(kept[kept.length - 1]);
   const water = curves.map((curve) => waterOn(curve, last.hour - first));
@@ -199,7 +199,7 @@ function judge(given: readonly Weighing[], prior: DryDownPrior, binderClass: Bin
   const opens = { hour: Math.max(dry.middle, from), low: Math.max(dry.low, from), high: Math.max(dry.high, from) };
   const rules = ruleStandings({
     weighings: kept,
-    agree: errorsOff(kept, curves).filter((errors) => errors <= AGREES_WITHIN).length,
+    agree: off.filter((errors) => errors <= AGREES_WITHIN).length,
     lastStrays: last.hour < defined(weighings[weighings.length - 1]).hour,
     bound,
     limit: limit.grams,

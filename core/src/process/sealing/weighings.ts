@@ -21,6 +21,8 @@ export interface SettledWeighings {
   readonly kept: readonly Weighing[];
   readonly strays: readonly StrayWeighing[];
   readonly curves: readonly DryDownCurve[];
+  /** How far each that is kept lies off the median curve, in its own errors. */
+  readonly off: readonly number[];
 }
 
 /** A weighing agrees within so many of its errors from the median curve. */
@@ -54,7 +56,7 @@ function expectedAt(curves: readonly DryDownCurve[], start: number, hour: number
 }
 
 /** How far each weighing lies off the median curve, in its own errors. */
-export function errorsOff(weighings: readonly Weighing[], curves: readonly DryDownCurve[]): number[] {
+function errorsOff(weighings: readonly Weighing[], curves: readonly DryDownCurve[]): number[] {
   const start = defined(weighings[0]).hour;
   return weighings.map(
     (weighing) => Math.abs(weighing.mass - expectedAt(curves, start, weighing.hour).middle) / weighingError(weighing),
@@ -62,8 +64,7 @@ export function errorsOff(weighings: readonly Weighing[], curves: readonly DryDo
 }
 
 /** The one weighing without which all the others agree and from which they lie far; undefined where there is none. */
-function strayOf(weighings: readonly Weighing[], curves: readonly DryDownCurve[], prior: DryDownPrior) {
-  const off = errorsOff(weighings, curves);
+function strayOf(weighings: readonly Weighing[], off: readonly number[], prior: DryDownPrior) {
   const suspects = off
     .map((errors, i) => ({ errors, i }))
     .filter(({ errors }) => errors > AGREES_WITHIN)
@@ -75,8 +76,8 @@ function strayOf(weighings: readonly Weighing[], curves: readonly DryDownCurve[]
     const without = plausibleCurves(kept, prior);
     const { middle, half } = expectedAt(without, defined(kept[0]).hour, suspect.hour);
     const spread = Math.hypot(weighingError(suspect), half / 1.2816);
-    const agree = errorsOff(kept, without).every((errors) => errors <= AGREES_WITHIN);
-    if (agree && Math.abs(suspect.mass - middle) > 2 * AGREES_WITHIN * spread)
+    if (Math.abs(suspect.mass - middle) <= 2 * AGREES_WITHIN * spread) continue;
+    if (errorsOff(kept, without).every((errors) => errors <= AGREES_WITHIN))
       return { kept, without, stray: { hour: suspect.hour, mass: suspect.mass, expected: middle } };
   }
   return undefined;
@@ -89,14 +90,16 @@ function strayOf(weighings: readonly Weighing[], curves: readonly DryDownCurve[]
 export function settleWeighings(given: readonly Weighing[], prior: DryDownPrior): SettledWeighings {
   let kept: readonly Weighing[] = gainsHeld(given);
   let curves: readonly DryDownCurve[] = plausibleCurves(kept, prior);
+  let off = errorsOff(kept, curves);
   const strays: StrayWeighing[] = [];
   while (kept.length >= TELLS_APART) {
-    const found = strayOf(kept, curves, prior);
+    const found = strayOf(kept, off, prior);
     if (!found) break;
     strays.push(found.stray);
     // What is held is decided again without the stray: it may have been the low one that made the rest look like gains.
     kept = gainsHeld(given.filter(({ hour }) => !strays.some((stray) => stray.hour === hour)));
     curves = plausibleCurves(kept, prior);
+    off = errorsOff(kept, curves);
   }
-  return { kept, strays, curves };
+  return { kept, strays, curves, off };
 }
