@@ -64,21 +64,14 @@ function mailFrom({ DEWPOT_SMTP: server, DEWPOT_MAIL_FROM: from }: NodeJS.Proces
   return { server, from };
 }
 
-/** How much photos may take. @throws Error where it is no whole number of MB */
-function photosFrom({ DEWPOT_PHOTO_MB: most }: NodeJS.ProcessEnv): Pick<ServerConfig, 'photoMegabytes'> {
-  if (!most) return {};
-  if (!/^[1-9]\d{0,6}$/.test(most))
-    throw new Error(`DEWPOT_PHOTO_MB is “${most}”: write a whole number of MB from 1 to 9999999.`);
-  return { photoMegabytes: Number(most) };
+/** A whole number that is set by a name; undefined where it is not. @throws Error where it is none from 1 to `most` */
+function wholeFrom(env: NodeJS.ProcessEnv, name: string, unit: string, most: number): number | undefined {
+  const written = env[name];
+  if (!written) return undefined;
+  if (!/^[1-9]\d*$/.test(written) || Number(written) > most)
+    throw new Error(`${name} is “${written}”: write a whole number of ${unit} from 1 to ${most}.`);
+  return Number(written);
 }
-
-/** How long a calculation may take. @throws Error where it is no whole number of seconds up to ten minutes */
-function calculationsFrom({ DEWPOT_CALCULATION_SECONDS: most }: NodeJS.ProcessEnv): Pick<ServerConfig, 'calculationTime'> {
-  if (!most) return {};
-  if (!/^[1-9]\d{0,2}$/.test(most) || Number(most) > 600)
-    throw new Error(`DEWPOT_CALCULATION_SECONDS is “${most}”: write a whole number of seconds from 1 to 600.`);
-  return { calculationTime: Number(most) * SECOND };
-} // prettier-ignore
 
 /** The MQTT broker. @throws Error where its address is none */
 function mqttFrom({ DEWPOT_MQTT: broker }: NodeJS.ProcessEnv): Pick<ServerConfig, 'mqtt'> {
@@ -93,6 +86,8 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
   const ownerUrl = env.DATABASE_URL;
   if (!ownerUrl) throw new Error('DATABASE_URL is not set: start with “npm start”, or name a PostgreSQL database.');
   const mail = mailFrom(env);
+  const photoMegabytes = wholeFrom(env, 'DEWPOT_PHOTO_MB', 'MB', 9_999_999);
+  const calculationSeconds = wholeFrom(env, 'DEWPOT_CALCULATION_SECONDS', 'seconds', 600);
   const host = env.DEWPOT_HOST ?? '127.0.0.1';
   return {
     ownerUrl,
@@ -105,8 +100,8 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
     ...(env.DEWPOT_REGISTRATION_CODE && { registrationCode: env.DEWPOT_REGISTRATION_CODE }),
     ...(mail && { mail }),
     ...mqttFrom(env),
-    ...photosFrom(env),
-    ...calculationsFrom(env),
+    ...(photoMegabytes && { photoMegabytes }),
+    ...(calculationSeconds && { calculationTime: calculationSeconds * SECOND }),
     ...(env.DEWPOT_WEB && { web: env.DEWPOT_WEB }),
   };
 }

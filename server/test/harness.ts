@@ -12,6 +12,8 @@ import { v7 as uuid } from 'uuid';
 import { expect, it } from 'vitest';
 import type { Rates } from '../src/config.js';
 import { ownerOptions } from '../src/db/connection.js';
+import { materialExamples } from '../src/http/examples/materials.js';
+import { pieceExamples } from '../src/http/examples/pieces.js';
 import { createServer, prepareDatabase, type ServerConfig } from '../src/index.js';
 
 export const SIGN_IN_LIMIT = 30;
@@ -149,23 +151,11 @@ export const me = async (agent: Agent): Promise<SessionView['person']> =>
 /** An address that nobody has. */
 export const newAddress = (): string => `${randomBytes(5).toString('hex')}@example.org`;
 
-export const potShape = {
-  outer: { kind: 'round-frustum', bottomDiameter: 160, topDiameter: 200, height: 180 },
-  cores: [
-    {
-      name: 'The core',
-      bottom: 18,
-      solid: { kind: 'round-frustum', bottomDiameter: 124, topDiameter: 160, height: 162 },
-    },
-  ],
-  inserts: [],
-};
+export const potShape = pieceExamples.MouldInput.shape;
 
+/** The example's pot, with two copies. */
 export const potInput = (version = 0) => ({
-  name: 'Nested pot',
-  flexibility: 'rigid',
-  piece: 'pot',
-  shape: potShape,
+  ...pieceExamples.MouldInput,
   copies: [
     { id: uuid(), mark: 'A' },
     { id: uuid(), mark: 'B' },
@@ -179,21 +169,13 @@ interface Store {
   scoops: { id: string }[];
 }
 
-/** One of cement to so much of sharp sand. */
+/** The example's mix: one of cement to so much of sharp sand. */
 export const mixInput = ({ cement, sand }: { cement: string; sand: string }, parts = 2.5) => ({
-  name: 'Garden grey',
-  by: 'volume',
-  grade: 5,
-  exposure: 'outdoors',
-  packed: false,
-  binderClass: 'portland',
-  moistCuringDays: 7,
-  colour: '#b4aea2',
+  ...materialExamples.MixInput,
   lines: [
     { materialId: cement, parts: 1 },
     { materialId: sand, parts },
   ],
-  version: 0,
 });
 
 /** Puts a mould, a mix, a lot and a finished pour of three pots into a workshop; answers their keys. */

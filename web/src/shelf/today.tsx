@@ -169,7 +169,7 @@ function RoundRow({
             {due.told && `; ${say(due.told)}`}
             {judged && `; ${say(judged)}`}
           </span>{' '}
-          <ForRole least="helper">
+          {may && (
             <button
               type="button"
               className="link quiet whitespace-nowrap"
@@ -178,7 +178,7 @@ function RoundRow({
             >
               {say('shelf.postpone')}
             </button>
-          </ForRole>
+          )}
         </p>
         {waiting.length > 0 && (
           <Suspense>

@@ -95,12 +95,10 @@ function checkVoid(check: Checker, events: readonly CastEvent[], target: string)
 }
 
 /** Something that is told late must leave room for what is on record after it, as by somebody else meanwhile. */
-function checkLater(check: Checker, events: readonly CastEvent[], event: CastEvent): void {
-  const stands = standing([...events, event]);
-  const index = stands.indexOf(event);
-  const later = firstImpossible(stands, index + 1);
+function checkLater(check: Checker, before: readonly CastEvent[], event: CastEvent, after: readonly CastEvent[]): void {
+  const later = firstImpossible([...before, event, ...after], before.length + 1);
   // What was out of place before is not held against this one.
-  if (!later || firstImpossible(standing(events), index) === later) return;
+  if (!later || firstImpossible([...before, ...after], before.length) === later) return;
   const values = { event: codeOf(later) };
   check.add('type', event.type, msg('casts.shutsOut', values), msg('casts.undoLater', values));
 }
@@ -139,7 +137,8 @@ export function appendEvent(
   now: number,
 ): CastEvent[] {
   const check = new Checker();
-  const before = standing(events).filter(({ at }) => at <= event.at);
+  const stands = standing(events);
+  const before = stands.filter(({ at }) => at <= event.at);
   const life = lifeOf(before.length > 0 ? before : events);
   checkTime(check, event, lifeOf(events), now);
   check.done();
@@ -151,7 +150,7 @@ export function appendEvent(
       msg('casts.cannotHappen', { event: codeOf(event), stage: life.stage }),
       wayOn[life.stage],
     );
-  } else checkLater(check, events, event);
+  } else checkLater(check, before, event, stands.slice(before.length));
   if (event.type === 'weighed') {
     checkMass(check, event.mass, expected);
     check.number('step', event.step, msg('casts.scaleStep'), { above: 0, max: 1000, unit: 'g' });

@@ -174,12 +174,12 @@ export function plausibleCurves(weighings: readonly Weighing[], prior: DryDownPr
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   const curves: DryDownCurve[] = [];
   let passed = 0;
+  const isNext = () => curves.length < CURVES && ((curves.length + 0.5) / CURVES) * total <= passed;
   for (let k = 0; k < POINTS; k++) {
     passed += defined(weights[k]);
-    const drawn = () => curves.length < CURVES && ((curves.length + 0.5) / CURVES) * total <= passed;
     // Few points of the grid carry curves: the shape of each is found once more.
-    const shape = drawn() ? shapeAt(fitted, k) : undefined;
-    while (shape && drawn()) curves.push(drawCurve(fitted, shape, curves.length));
+    const shape = isNext() ? shapeAt(fitted, k) : undefined;
+    while (shape && isNext()) curves.push(drawCurve(fitted, shape, curves.length));
   }
   return curves;
 }
