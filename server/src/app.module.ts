@@ -19,6 +19,7 @@ import { FindingsModule } from './findings/index.js';
 import { HealthModule } from './health/health.module.js';
 import { CrowdGuard } from './http/crowd.js';
 import { ProblemFilter } from './http/problem-filter.js';
+import { Unchanged } from './http/unchanged.js';
 import { WorkshopTransaction } from './http/workshop-transaction.js';
 import { rate } from './http/rate.js';
 import { InfrastructureModule } from './infrastructure.module.js';
@@ -75,6 +76,8 @@ const passes = [
   { provide: APP_GUARD, useClass: CrowdGuard },
   // Before the transaction, so that a slow upload holds no connection.
   { provide: APP_INTERCEPTOR, useClass: PictureUpload },
+  // Before the transaction: what has not changed needs none.
+  { provide: APP_INTERCEPTOR, useExisting: Unchanged },
   { provide: APP_INTERCEPTOR, useClass: WorkshopTransaction },
   { provide: APP_INTERCEPTOR, useClass: AuditTrail },
   { provide: APP_FILTER, useClass: ProblemFilter },

@@ -16,6 +16,7 @@ import { serveOpenApi } from './http/openapi.js';
 import { allowedHosts, sameOrigin } from './http/origin.js';
 import type { AppRequest } from './http/request.js';
 import { serveWeb } from './http/serve-web.js';
+import { Unchanged } from './http/unchanged.js';
 import { tidyBody } from './http/tidy-body.js';
 import { validation } from './http/validation.js';
 import { setRates } from './http/rate.js';
@@ -55,10 +56,13 @@ const security = helmet({
 
 /** Makes the whole server, not yet listening. Its own coming up is told only where it fails. */
 export async function createServer(config: ServerConfig): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), new BoundedAdapter(), {
+  const adapter = new BoundedAdapter();
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), adapter, {
     logger: ['error', 'warn'],
     bodyParser: false,
   });
+  const unchanged = app.get(Unchanged);
+  adapter.early = (request, response) => unchanged.early(request, response);
   setRates(app.getHttpAdapter().getInstance(), config.rates);
   app.use(logRequests(new Logger('Request')));
   app.use(security);

@@ -10,6 +10,7 @@ import { PgNotifications } from './db/pg-notifications.js';
 import { WorkshopContext } from './db/workshop-context.js';
 import { DatabaseHealth } from './health/database-health.js';
 import { Streams } from './http/streams.js';
+import { Unchanged } from './http/unchanged.js';
 import { Jobs } from './jobs/jobs.service.js';
 import { Rounds } from './jobs/rounds.js';
 
@@ -23,6 +24,7 @@ const shared = [
   Rounds,
   Sessions,
   Streams,
+  Unchanged,
   WorkshopContext,
 ];
 

@@ -16,6 +16,7 @@ import { People } from './people.service.js';
 import { RecoveryService } from './recovery.service.js';
 import { Sessions } from './sessions.js';
 import { hashToken } from '../http/tokens.js';
+import { WhileUnchanged } from '../http/unchanged.js';
 import { WorkshopsService } from './workshops.service.js';
 
 /** The account that was proven. @throws ProblemError 401 where none was, with what to check */
@@ -89,6 +90,7 @@ export class AccountsController {
   }
 
   @EvenRemoved()
+  @WhileUnchanged({ areas: ['workshop'], own: true })
   @Get('session')
   session(@CurrentUser() visitor: CurrentUser): Promise<SessionView> {
     return this.workshops.sessionOf(visitor);

@@ -58,6 +58,7 @@ export class SessionGuard implements CanActivate {
     const { sessionId, personId, name, workshopId } = session;
     request.visitor = { sessionId, personId, name, workshopId };
     request.readsIn = session.readsIn;
+    request.standing = session;
     return true;
   }
 }

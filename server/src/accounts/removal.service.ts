@@ -6,7 +6,7 @@ import { PgNotifications } from '../db/pg-notifications.js';
 import { WorkshopContext } from '../db/workshop-context.js';
 import { ProblemError } from '../http/problem-error.js';
 import { Rounds } from '../jobs/rounds.js';
-import { SessionEntity, WorkshopEntity } from './accounts.entities.js';
+import { SessionEntity } from './accounts.entities.js';
 import { REMOVAL_KEPT } from './removal-time.js';
 import { sessionTopic } from './session-topic.js';
 
@@ -26,7 +26,7 @@ export class RemovalService {
   /** Shuts the workshop at hand to all but who did so. @throws ProblemError 422 where the name is another one; 409 of the demo */
   async remove(name: string, sessionId: string, now: number): Promise<void> {
     await this.rows.lockWorkshop();
-    const { id, settings, demo } = await this.rows.workshop();
+    const { settings, demo } = await this.rows.workshop();
     if (demo) throw new ProblemError(409, msg('server.notAllowed'), { detail: msg('server.demoStays') });
     if (name.trim() !== settings.name.trim())
       throw ProblemError.refused(
@@ -36,7 +36,7 @@ export class RemovalService {
         msg('server.otherName', { name: settings.name }),
         msg('server.typeName'),
       );
-    await this.rows.of(WorkshopEntity).update({ id }, { removedAt: now });
+    await this.rows.changeWorkshop({ removedAt: now });
     // What streams to people ends, on every server; they are told why when they ask again.
     for (const { id: other } of await this.rows.of(SessionEntity).find({ select: { id: true } }))
       if (other !== sessionId) await this.news.tell(this.rows.manager, sessionTopic(other));
@@ -44,8 +44,7 @@ export class RemovalService {
 
   /** Brings the workshop at hand back. @throws ProblemError 404 where it went for good just now */
   async recall(): Promise<void> {
-    const { affected } = await this.rows.of(WorkshopEntity).update({ id: this.rows.workshopId }, { removedAt: null });
-    if (affected === 0) throw ProblemError.notFound('workshop');
+    if ((await this.rows.changeWorkshop({ removedAt: null })) === 0) throw ProblemError.notFound('workshop');
   }
 
   /** Deletes for good what was deleted 30 days before `now`, ms. Answers how many workshops went. */

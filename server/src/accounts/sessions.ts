@@ -8,8 +8,9 @@ import { Accounts, justChanged } from './accounts.service.js';
 import { goneBy } from './removal-time.js';
 import { sessionTopic } from './session-topic.js';
 import { PgNotifications } from '../db/pg-notifications.js';
+import { Gathered } from '../db/gathered.js';
 import { WorkshopContext } from '../db/workshop-context.js';
-import type { CurrentUser, ReadsIn } from '../http/request.js';
+import type { CurrentUser, ReadsIn, Revisions } from '../http/request.js';
 import { hashToken, newToken } from '../http/tokens.js';
 
 /** A session that is not used for so long ends. */
@@ -22,6 +23,7 @@ const idleEnd = () => new Date(Date.now() + SESSION_DAYS * DAY);
 const earlier = (one: Date, other: Date | null) => (other && other < one ? other : one);
 
 interface Found {
+  readonly token: Buffer;
   readonly session_id: string;
   readonly person_id: string;
   readonly workshop_id: string;
@@ -33,6 +35,7 @@ interface Found {
   readonly role: Role;
   readonly person: string;
   readonly removed_at: string | null;
+  readonly areas: Revisions | null;
 }
 
 /** A session of this request, and whether its token is due to be renewed. */
@@ -41,9 +44,24 @@ export interface FoundSession extends CurrentUser {
   readonly readsIn: ReadsIn;
   readonly kind: SessionKind;
   readonly stale: boolean;
+  /** What the states of its workshop are told apart by. */
+  readonly revisions: Revisions;
   /** Its workshop was deleted, and is gone for good then, ms. */
   readonly goneAt?: number;
 }
+
+const foundSession = (row: Found): FoundSession => ({
+  sessionId: row.session_id,
+  personId: row.person_id,
+  workshopId: row.workshop_id,
+  kind: row.kind,
+  role: row.role,
+  name: row.person,
+  stale: row.stale,
+  revisions: row.areas ?? {},
+  ...goneBy(row.removed_at),
+  readsIn: { language: row.language, units: row.units, currency: row.currency },
+});
 
 /** Who opens a session, and by which passphrase; undefined where none was asked for. */
 export interface Opener {
@@ -61,6 +79,8 @@ export interface TokenLimits {
 /** Sessions: of browsers, whose token is renewed each day, and of scripts. Only hashes of tokens are kept. */
 @Injectable()
 export class Sessions {
+  private readonly lookups = new Gathered((hashes) => this.lookup(hashes));
+
   constructor(
     private readonly source: DataSource,
     private readonly rows: WorkshopContext,
@@ -69,21 +89,14 @@ export class Sessions {
   ) {}
 
   /** The session that a token belongs to, or undefined. */
-  async find(token: string): Promise<FoundSession | undefined> {
-    const [row] = await this.source.query<Found[]>('select * from session_lookup($1)', [hashToken(token)]);
-    return (
-      row && {
-        sessionId: row.session_id,
-        personId: row.person_id,
-        workshopId: row.workshop_id,
-        kind: row.kind,
-        role: row.role,
-        name: row.person,
-        stale: row.stale,
-        ...goneBy(row.removed_at),
-        readsIn: { language: row.language, units: row.units, currency: row.currency },
-      }
-    );
+  find(token: string): Promise<FoundSession | undefined> {
+    return this.lookups.ask(hashToken(token).toString('hex'));
+  }
+
+  private async lookup(hashes: readonly string[]): Promise<Map<string, FoundSession>> {
+    const tokens = hashes.map((hash) => Buffer.from(hash, 'hex'));
+    const rows = await this.source.query<Found[]>('select * from session_lookups($1)', [tokens]);
+    return new Map(rows.map((row) => [row.token.toString('hex'), foundSession(row)]));
   }
 
   /**

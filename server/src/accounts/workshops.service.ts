@@ -73,17 +73,14 @@ export class WorkshopsService {
 
   /** Saves the settings. @throws ProblemError 409 where they were changed since. */
   async change({ version, ...settings }: WorkshopSettings): Promise<void> {
-    const workshops = this.rows.of(WorkshopEntity);
-    const { version: current, settings: before } = await workshops.findOneOrFail({
-      where: { id: this.rows.workshopId },
-      lock: { mode: 'for_no_key_update' },
-    });
+    await this.rows.lockWorkshop();
+    const { version: current, settings: before } = await this.rows.workshop();
     if (version !== undefined && version !== current) {
       throw new ProblemError(409, msg('server.changedMeanwhile'), {
         detail: msg('server.settingsChanged'),
       });
     }
-    await workshops.update({ id: this.rows.workshopId }, { settings });
+    await this.rows.changeWorkshop({ settings });
     if (before.drying !== settings.drying) await this.refits.ask();
   }
 }

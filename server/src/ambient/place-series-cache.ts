@@ -43,7 +43,7 @@ export class PlaceSeriesCache {
 
   /** Places in the order in which they were made; the first is where casts stand of which nothing else is known. */
   places(): Promise<PlaceEntity[]> {
-    return this.rows.of(PlaceEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } });
+    return this.rows.once('places', () => this.rows.of(PlaceEntity).find({ order: { createdAt: 'ASC', id: 'ASC' } }));
   }
 
   /** Reads out the simulated logger: what it has in its memory since it was read last. */

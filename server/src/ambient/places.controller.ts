@@ -12,6 +12,7 @@ import { DAY } from '@dewpot/core/units';
 import { Key } from '../http/key-param.js';
 import { CurrentUser } from '../http/request.js';
 import { Stream, Streams } from '../http/streams.js';
+import { WhileUnchanged } from '../http/unchanged.js';
 import { PlaceSeriesCache } from './place-series-cache.js';
 import { PlacesService } from './places.service.js';
 import { ambientTopic } from './readings.service.js';
@@ -29,11 +30,13 @@ export class PlacesController {
   ) {}
 
   /** The air of the workshop's first place. */
+  @WhileUnchanged({ areas: ['ambient'] })
   @Get('ambient')
   ambient(): Promise<AmbientView> {
     return this.series.home(Date.now());
   }
 
+  @WhileUnchanged({ areas: ['ambient'] })
   @Get('places')
   list(): Promise<PlaceView[]> {
     return this.places.list(Date.now());

@@ -35,6 +35,7 @@ export class PlacesService {
       });
     if (body.source === 'forecast' || body.simulated) await this.mustBeDemo();
     const fields = { name: name.trim(), body };
+    this.rows.forget('places');
     const saved = await saveEdited(this.rows, this.rows.of(PlaceEntity), 'place', id, version, fields);
     return this.series.view(saved, now);
   }
@@ -83,6 +84,7 @@ export class PlacesService {
   /** How many places there are; two requests at once count one after the other. */
   private async countLocked(): Promise<number> {
     await this.rows.lockWorkshop();
+    this.rows.forget('places');
     return this.rows.of(PlaceEntity).count();
   }
 

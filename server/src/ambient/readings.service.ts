@@ -13,6 +13,8 @@ const MOST_ASIDE = 200;
 /** What is told to whoever hears of a place's air. */
 export const ambientTopic = (workshopId: string) => `ambient ${workshopId}`;
 
+const latestOf = (placeId: string) => `latest reading of ${placeId}`;
+
 interface ReadingRow {
   readonly at: string;
   readonly temperature: number;
@@ -34,13 +36,16 @@ export class ReadingsService {
     // One after the other, on every server: what came late is known only against all that came before.
     const place = { where: { id: placeId }, select: { id: true }, lock: { mode: 'for_no_key_update' as const } };
     await this.rows.of(PlaceEntity).findOneOrFail(place);
-    const latest = await this.latest(placeId);
+    const latest = await this.readLatest(placeId);
     const added = await this.insert(placeId, kept);
+    this.rows.forget(latestOf(placeId));
     const known = new Set(added);
     const gone = kept.filter(({ at }) => !known.has(at));
     const contradicted = await this.contradicted(placeId, gone);
-    if (latest !== undefined && added.some((at) => at < latest))
+    if (latest !== undefined && added.some((at) => at < latest)) {
+      this.rows.forget('places');
       await this.rows.of(PlaceEntity).increment({ id: placeId }, 'late', 1);
+    }
     await this.setAside(placeId, [...aside, ...contradicted]);
     if (added.length > 0) await this.news.tell(this.rows.manager, ambientTopic(this.rows.workshopId));
     return {
@@ -73,7 +78,11 @@ export class ReadingsService {
   }
 
   /** When a place was read last, ms. */
-  async latest(placeId: string): Promise<number | undefined> {
+  latest(placeId: string): Promise<number | undefined> {
+    return this.rows.once(latestOf(placeId), () => this.readLatest(placeId));
+  }
+
+  private async readLatest(placeId: string): Promise<number | undefined> {
     const [row]: { at: string }[] = await this.rows.manager.query(
       'select at from ambient_readings where place_id = $1 order by at desc limit 1',
       [placeId],
@@ -89,6 +98,7 @@ export class ReadingsService {
 
   /** Takes every reading of a place away: they are too many to be bound to it by the database. */
   async forget(placeId: string): Promise<void> {
+    this.rows.forget(latestOf(placeId));
     await this.rows.manager.query('delete from ambient_readings where place_id = $1', [placeId]);
   }
 

@@ -1,6 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Put } from '@nestjs/common';
 import { OrderInput, type OrderView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
+import { WhileUnchanged } from '../http/unchanged.js';
 import { OrdersService } from './orders.service.js';
 
 /** What is wanted of a workshop, and by when. */
@@ -8,6 +9,7 @@ import { OrdersService } from './orders.service.js';
 export class OrdersController {
   constructor(private readonly orders: OrdersService) {}
 
+  @WhileUnchanged()
   @Get()
   list(): Promise<OrderView[]> {
     return this.orders.list(Date.now());

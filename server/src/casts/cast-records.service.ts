@@ -63,6 +63,12 @@ interface Taken {
   readonly product: Product | undefined;
 }
 
+/** A cast with all that was told of it. */
+interface Recorded {
+  readonly row: CastEntity;
+  readonly events: readonly CastEvent[];
+}
+
 /** A cast as its life has come to be; how dry it is has still to be judged. */
 const withLife = (row: CastEntity, life: Life): CastEntity => ({
   ...row,
@@ -92,12 +98,12 @@ export class CastRecordsService {
   ) {}
 
   /** Appends an event to a cast's life. What happens to the casts of one pour at once is taken in one after the other. The same event sent twice is one. @throws InputError, ProblemError */
-  record(castId: string, input: CastEventTold, personId: string | null, now: number): Promise<void> {
+  record(castId: string, input: CastEventTold, personId: string | null, now: number): Promise<Recorded> {
     return this.recordAll(castId, [input], personId, now);
   }
 
   /** Appends events to a cast's life in their order, all of them or none. What they teach others is taken in after the last. @throws InputError, ProblemError */
-  async recordAll(castId: string, inputs: readonly CastEventTold[], personId: string | null, now: number): Promise<void> {
+  async recordAll(castId: string, inputs: readonly CastEventTold[], personId: string | null, now: number): Promise<Recorded> {
     let row = await this.locked(castId);
     const before = await this.events(castId);
     let events = before;
@@ -116,9 +122,10 @@ export class CastRecordsService {
       isJudged = false;
       taken.push({ event, product });
     }
-    if (taken.length === 0) return;
+    if (taken.length === 0) return { row, events };
     const kept = await this.append(row, events.slice(before.length), personId, now);
     await this.teach(taken, kept, now);
+    return { row: kept, events };
   } // prettier-ignore
 
   /** Appends an event of the application's own making, such as a part's joining. @throws InputError, ProblemError */

@@ -118,8 +118,8 @@ export class CastsService {
 
   /** Appends an event to a cast's life, and answers the cast. @throws InputError, ProblemError */
   async append(castId: string, input: CastEventTold, personId: string | null, now: number): Promise<CastDetail> {
-    await this.records.record(castId, input, personId, now);
-    return this.detail(castId);
+    const { row, events } = await this.records.record(castId, input, personId, now);
+    return this.whole(row, events, now);
   }
 
   /** A cast with its whole record, the air it stood in, and what its demouldings taught. */

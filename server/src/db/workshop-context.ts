@@ -1,13 +1,24 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { Injectable } from '@nestjs/common';
-import { DataSource, type EntityManager, type EntityTarget, type ObjectLiteral, type Repository } from 'typeorm';
+import {
+  DataSource,
+  type EntityManager,
+  type EntityTarget,
+  type FindOneOptions,
+  type ObjectLiteral,
+  type QueryDeepPartialEntity,
+  type Repository,
+} from 'typeorm';
 import { WorkshopEntity } from '../accounts/accounts.entities.js';
 import { wasInTheWay } from './outage.js';
+import { transactionOf } from './transaction.js';
 
 interface AtHand {
   readonly workshopId: string;
   /** The transaction; none where a request opens its own. */
   readonly manager?: EntityManager;
+  /** What was read in the transaction and is asked for again, by its name. */
+  readonly known: Map<string, Promise<unknown>>;
 }
 
 /** A transaction that another one was in the way of is tried so often. */
@@ -22,7 +33,7 @@ export class WorkshopContext {
 
   /** Runs `work` with a workshop at hand, but without a transaction yet. */
   at<T>(workshopId: string, work: () => Promise<T>): Promise<T> {
-    return this.current.run({ workshopId }, work);
+    return this.current.run({ workshopId, known: new Map() }, work);
   }
 
   /**
@@ -35,10 +46,9 @@ export class WorkshopContext {
     if (current?.manager && current.workshopId === workshopId) return work();
     for (let left = TRIES - 1; ; left--) {
       try {
-        return await this.source.transaction(async (manager) => {
-          await manager.query(`select set_config('app.workshop', $1, true)`, [workshopId]);
-          return this.current.run({ manager, workshopId }, work);
-        });
+        return await transactionOf(this.source, workshopId, (manager) =>
+          this.current.run({ manager, workshopId, known: new Map() }, work),
+        );
       } catch (error) {
         if (left === 0 || !wasInTheWay(error)) throw error;
       }
@@ -68,17 +78,47 @@ export class WorkshopContext {
 
   /** Locks the workshop's own row: what is counted or chosen under it cannot be so by two at once. */
   async lockWorkshop(): Promise<void> {
+    this.forget('workshop');
     await this.manager.query('select 1 from workshops where id = $1 for no key update', [this.workshopId]);
   }
 
   /** Holds the workshop's settings as they are until the transaction is through: what is judged by them is, by the newest. */
   async holdWorkshop(): Promise<void> {
-    await this.manager.query('select 1 from workshops where id = $1 for share', [this.workshopId]);
+    this.forget('workshop');
+    await this.once('workshop', () => this.readWorkshop({ lock: { mode: 'pessimistic_read' } }));
   }
 
   /** The workshop at hand: its settings, and whether it is the demo. */
   workshop(): Promise<WorkshopEntity> {
-    return this.of(WorkshopEntity).findOneByOrFail({ id: this.workshopId });
+    return this.once('workshop', () => this.readWorkshop());
+  }
+
+  /** Changes the workshop at hand; answers how many rows that were. */
+  async changeWorkshop(fields: QueryDeepPartialEntity<WorkshopEntity>): Promise<number> {
+    this.forget('workshop');
+    const { affected } = await this.of(WorkshopEntity).update({ id: this.workshopId }, fields);
+    return affected ?? 0;
+  }
+
+  /**
+   * What many parts of one transaction ask for, read once. Whoever changes it in the transaction, or locks it to see the newest,
+   * forgets it by its name.
+   */
+  once<T>(name: string, read: () => Promise<T>): Promise<T> {
+    const { known } = this.required();
+    const before = known.get(name) as Promise<T> | undefined;
+    if (before) return before;
+    const reading = read();
+    known.set(name, reading);
+    return reading;
+  }
+
+  forget(name: string): void {
+    this.required().known.delete(name);
+  }
+
+  private readWorkshop(how: Pick<FindOneOptions<WorkshopEntity>, 'lock'> = {}): Promise<WorkshopEntity> {
+    return this.of(WorkshopEntity).findOneOrFail({ where: { id: this.workshopId }, ...how });
   }
 
   of<E extends ObjectLiteral>(entity: EntityTarget<E>): Repository<E> {

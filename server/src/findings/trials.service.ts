@@ -3,7 +3,6 @@ import { msg, type Message } from '@dewpot/core/units';
 import { checkExpected } from '@dewpot/core/findings';
 import type { TrialClosing, TrialInput, TrialView } from '@dewpot/contract';
 import { In } from 'typeorm';
-import { WorkshopEntity } from '../accounts/accounts.entities.js';
 import { CalculationPool } from '../calculation/calculation-pool.js';
 import { changedFields, saveEdited } from '../db/save-edited.js';
 import { WorkshopContext } from '../db/workshop-context.js';
@@ -99,7 +98,7 @@ export class TrialsService {
     const [way, other] = side === 'a' ? [body.a, body.b] : [body.b, body.a];
     const ways = [...(usual.ways ?? []).filter((one) => one !== way && one !== other), way].slice(-MOST_USUAL);
     const changed = body.kind === 'other' ? { ways } : { [body.kind]: way };
-    await this.rows.of(WorkshopEntity).update({ id: this.rows.workshopId }, { settings: { ...settings, usual: { ...usual, ...changed } } }); // prettier-ignore
+    await this.rows.changeWorkshop({ settings: { ...settings, usual: { ...usual, ...changed } } });
   }
 
   /** Whether what each trial is tried on is still here. */

@@ -19,9 +19,25 @@ export interface ReadsIn {
   readonly currency: string;
 }
 
+/** What is told apart of a workshop's rows; the areas stand in the migration that made them. */
+export type Area = 'workshop' | 'moulds' | 'materials' | 'recipes' | 'ambient' | 'pours' | 'casts' | 'lessons' | 'rest';
+
+/** What the state of each area is told apart by; none of an area in which nothing has changed yet. */
+export type Revisions = Readonly<Partial<Record<Area, string>>>;
+
+/** What an answer depends on beside its address: as what somebody asks, and for which state of the workshop. */
+export interface Standing {
+  readonly revisions: Revisions;
+  readonly personId: string;
+  readonly workshopId: string;
+  readonly role: Role;
+  readonly readsIn: ReadsIn;
+}
+
 export interface AppRequest extends Request {
   requestId: string;
   visitor?: CurrentUser;
+  standing?: Standing;
   readsIn?: ReadsIn;
 }
 

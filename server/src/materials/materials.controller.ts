@@ -13,6 +13,7 @@ import {
   type StoreView,
 } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
+import { WhileUnchanged } from '../http/unchanged.js';
 import { MaterialsService } from './materials.service.js';
 
 /** What lies in the workshop's store: materials, the lots of them that were bought, scoops, and what parts are cut from. */
@@ -20,12 +21,14 @@ import { MaterialsService } from './materials.service.js';
 export class MaterialsController {
   constructor(private readonly store: MaterialsService) {}
 
+  @WhileUnchanged({ areas: ['materials'] })
   @Get('materials')
   page(@Query() asked: MaterialsQuery): Promise<Page<MaterialView>> {
     return this.store.page(asked);
   }
 
   /** Every material, lot, scoop, stick and sheet: what mixes are calculated with, also where there is no connection. */
+  @WhileUnchanged({ areas: ['materials'] })
   @Get('store')
   all(): Promise<StoreView> {
     return this.store.all();

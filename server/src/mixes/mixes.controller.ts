@@ -9,6 +9,7 @@ import {
   type Page,
 } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
+import { WhileUnchanged } from '../http/unchanged.js';
 import { MixFilesService } from './mix-files.service.js';
 import { MixesService } from './mixes.service.js';
 
@@ -19,12 +20,14 @@ export class MixesController {
     private readonly files: MixFilesService,
   ) {}
 
+  @WhileUnchanged({ areas: ['recipes', 'pours'] })
   @Get()
   page(@Query() asked: RecipesQuery): Promise<Page<MixView>> {
     return this.mixes.page(asked);
   }
 
   /** Every mix: what pours are planned with, also where there is no connection. */
+  @WhileUnchanged({ areas: ['recipes', 'pours'] })
   @Get('all')
   all(): Promise<MixView[]> {
     return this.mixes.all();

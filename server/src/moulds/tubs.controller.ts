@@ -1,12 +1,14 @@
 import { Body, Controller, Delete, Get, HttpCode, Put } from '@nestjs/common';
 import { TubInput, type TubView } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
+import { WhileUnchanged } from '../http/unchanged.js';
 import { TubsService } from './tubs.service.js';
 
 @Controller('api/tubs')
 export class TubsController {
   constructor(private readonly tubs: TubsService) {}
 
+  @WhileUnchanged({ areas: ['moulds'] })
   @Get()
   all(): Promise<TubView[]> {
     return this.tubs.all();

@@ -1,12 +1,14 @@
 import { Body, Controller, Delete, Get, HttpCode, Put, Query } from '@nestjs/common';
 import { PatternSheetInput, PatternsQuery, type Page, type PatternRevisionView, type PatternView } from '@dewpot/contract'; // prettier-ignore
 import { Key } from '../http/key-param.js';
+import { WhileUnchanged } from '../http/unchanged.js';
 import { PatternsService } from './patterns.service.js';
 
 @Controller('api/patterns')
 export class PatternsController {
   constructor(private readonly patterns: PatternsService) {}
 
+  @WhileUnchanged({ areas: ['moulds'] })
   @Get()
   page(@Query() asked: PatternsQuery): Promise<Page<PatternView>> {
     return this.patterns.page(asked);

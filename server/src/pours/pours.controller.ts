@@ -12,6 +12,7 @@ import {
 } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
 import { OwnTransactions, CurrentUser, ForRole } from '../http/request.js';
+import { WhileUnchanged } from '../http/unchanged.js';
 import { PoursService } from './pours.service.js';
 import { RunsService } from './runs.service.js';
 
@@ -22,18 +23,21 @@ export class PoursController {
     private readonly runs: RunsService,
   ) {}
 
+  @WhileUnchanged()
   @Get()
   page(@Query() asked: PoursQuery): Promise<Page<PourRow>> {
     return this.pours.page(asked);
   }
 
   /** What earlier pours tell the next one: what they taught, and how they were made. */
+  @WhileUnchanged()
   @Get('past')
   @OwnTransactions()
   past(): Promise<PastPoursView> {
     return this.pours.past();
   }
 
+  @WhileUnchanged()
   @Get(':id')
   one(@Key() id: string): Promise<PourView> {
     return this.pours.one(id);

@@ -10,7 +10,7 @@ import { CalculationPool } from '../calculation/calculation-pool.js';
 import type { PlanData } from '../calculation/crossing.js';
 import { CastsService } from '../casts/index.js';
 import { LotEntity, MaterialEntity, ScoopEntity } from '../materials/materials.entities.js';
-import { PastPersonEntity, PersonEntity, WorkshopEntity } from '../accounts/accounts.entities.js';
+import { PastPersonEntity, PersonEntity } from '../accounts/accounts.entities.js';
 import { PourEntity } from './pours.entities.js';
 import { listedBy, pourRow, pourView } from './pours.mappers.js';
 import { PastPoursService } from './past-pours.service.js';
@@ -293,13 +293,14 @@ export class PoursService {
   }
 
   private async nextNumber(): Promise<number> {
-    const workshops = this.rows.of(WorkshopEntity);
-    const { id, poursCounted } = await workshops.findOneOrFail({
-      where: { id: this.rows.workshopId },
-      lock: { mode: 'for_no_key_update' },
-    });
-    await this.rows.manager.query('update workshops set pours_counted = $2 where id = $1', [id, poursCounted + 1]);
-    return poursCounted + 1;
+    await this.rows.lockWorkshop();
+    const number = (await this.rows.workshop()).poursCounted + 1;
+    this.rows.forget('workshop');
+    await this.rows.manager.query('update workshops set pours_counted = $2 where id = $1', [
+      this.rows.workshopId,
+      number,
+    ]);
+    return number;
   }
 
   private async row(id: string, lock = false): Promise<PourEntity> {

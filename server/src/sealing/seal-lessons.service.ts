@@ -50,6 +50,7 @@ export class SealLessonsService {
 
   /** Gathers again what became of a cast's overridden coats. Answers whether the limits moved by it. */
   async learn(cast: CastEntity): Promise<boolean> {
+    this.rows.forget('seal lessons');
     const before = await this.locked();
     const own = overridesOf(cast);
     if (own.length === 0 && before.every(({ castId }) => castId !== cast.id)) return false;
@@ -85,7 +86,8 @@ export class SealLessonsService {
 
   /** All that was seen, forgotten or not. */
   async records(): Promise<readonly OverrideSeen[]> {
-    const row = await this.rows.of(SealLessonEntity).findOneBy({ id: this.rows.workshopId });
+    const id = this.rows.workshopId;
+    const row = await this.rows.once('seal lessons', () => this.rows.of(SealLessonEntity).findOneBy({ id }));
     return row?.records ?? [];
   }
 }

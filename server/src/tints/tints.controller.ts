@@ -14,6 +14,7 @@ import {
   type TintView,
 } from '@dewpot/contract';
 import { Key } from '../http/key-param.js';
+import { WhileUnchanged } from '../http/unchanged.js';
 import { TintFilesService } from './tint-files.service.js';
 import { TintsService } from './tints.service.js';
 
@@ -24,12 +25,14 @@ export class TintsController {
     private readonly files: TintFilesService,
   ) {}
 
+  @WhileUnchanged({ areas: ['recipes', 'lessons', 'pours'] })
   @Get()
   page(@Query() asked: RecipesQuery): Promise<Page<TintView>> {
     return this.tints.page(asked);
   }
 
   /** Every tint, and the chips that the workshop knows its pigments by. */
+  @WhileUnchanged({ areas: ['recipes', 'lessons', 'pours'] })
   @Get('all')
   all(): Promise<TintsView> {
     return this.tints.all();

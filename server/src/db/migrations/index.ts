@@ -32,6 +32,7 @@ import { Removal1798100000000 } from './31-removal.js';
 import { AuditEvents1798200000000 } from './32-audit-events.js';
 import { Webhooks1798300000000 } from './33-webhooks.js';
 import { Photos1798500000000 } from './34-photos.js';
+import { Revisions1798600000000 } from './35-revisions.js';
 
 /** Every migration, in order. One that has landed is frozen: it imports no code that lives on. */
 export const migrations = [
@@ -69,4 +70,5 @@ export const migrations = [
   AuditEvents1798200000000,
   Webhooks1798300000000,
   Photos1798500000000,
+  Revisions1798600000000,
 ] as const;
