@@ -1,11 +1,8 @@
 import { MINUTE } from '@dewpot/core/units';
-import { randomUUID } from 'node:crypto';
-import { Logger } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import compression from 'compression';
 import cookieParser from 'cookie-parser';
-import type { NextFunction, Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import type { ServerConfig } from './config.js';
@@ -14,28 +11,12 @@ import { bodyInTime } from './http/body-time.js';
 import { readBody } from './http/body-limits.js';
 import { serveOpenApi } from './http/openapi.js';
 import { allowedHosts, sameOrigin } from './http/origin.js';
-import type { AppRequest } from './http/request.js';
 import { serveWeb } from './http/serve-web.js';
 import { Unchanged } from './http/unchanged.js';
 import { tidyBody } from './http/tidy-body.js';
 import { validation } from './http/validation.js';
 import { setRates } from './http/rate.js';
-
-/** Gives each request an id and, when it is answered, one line in the log. */
-function logRequests(log: Logger) {
-  return (request: AppRequest, response: Response, next: NextFunction) => {
-    request.requestId = randomUUID();
-    response.setHeader('X-Request-Id', request.requestId);
-    const start = performance.now();
-    response.on('finish', () => {
-      if (!request.originalUrl.startsWith('/api')) return;
-      log.log(
-        `${request.requestId} ${request.method} ${request.originalUrl.split('?')[0]} ${response.statusCode} ${(performance.now() - start).toFixed(0)} ms`,
-      );
-    });
-    next();
-  };
-}
+import type { Observer } from './monitoring/answered.js';
 
 const security = helmet({
   contentSecurityPolicy: {
@@ -54,9 +35,13 @@ const security = helmet({
   strictTransportSecurity: false,
 });
 
-/** Makes the whole server, not yet listening. Its own coming up is told only where it fails. */
-export async function createServer(config: ServerConfig): Promise<NestExpressApplication> {
+/** Makes the whole server, not yet listening. Its own coming up is told only where it fails. `observers` are told of each request. */
+export async function createServer(
+  config: ServerConfig,
+  observers: readonly Observer[] = [],
+): Promise<NestExpressApplication> {
   const adapter = new BoundedAdapter();
+  adapter.observers = observers;
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), adapter, {
     logger: ['error', 'warn'],
     bodyParser: false,
@@ -64,7 +49,6 @@ export async function createServer(config: ServerConfig): Promise<NestExpressApp
   const unchanged = app.get(Unchanged);
   adapter.early = (request, response) => unchanged.early(request, response);
   setRates(app.getHttpAdapter().getInstance(), config.rates);
-  app.use(logRequests(new Logger('Request')));
   app.use(security);
   app.use(allowedHosts(config));
   app.use(sameOrigin);

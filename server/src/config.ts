@@ -40,6 +40,10 @@ export interface ServerConfig {
   readonly mail?: { readonly server: string; readonly from: string };
   /** The MQTT broker to which devices publish, by its address; none where it is left out. */
   readonly mqtt?: string;
+  /** How the server's log is written: as text where it is left out. */
+  readonly log?: 'text' | 'json';
+  /** The port at which this machine is told the server's figures; nowhere where it is left out. */
+  readonly metricsPort?: number;
   /** Folder of the built web application; none in development and in tests of the API. */
   readonly web?: string;
 }
@@ -69,7 +73,7 @@ function wholeFrom(env: NodeJS.ProcessEnv, name: string, unit: string, most: num
   const written = env[name];
   if (!written) return undefined;
   if (!/^[1-9]\d*$/.test(written) || Number(written) > most)
-    throw new Error(`${name} is “${written}”: write a whole number of ${unit} from 1 to ${most}.`);
+    throw new Error(`${name} is “${written}”: write a whole number ${unit && `of ${unit} `}from 1 to ${most}.`);
   return Number(written);
 }
 
@@ -81,6 +85,13 @@ function mqttFrom({ DEWPOT_MQTT: broker }: NodeJS.ProcessEnv): Pick<ServerConfig
   return { mqtt: broker };
 }
 
+/** How the log is written. @throws Error where it is in no known way */
+function logFrom({ DEWPOT_LOG: log }: NodeJS.ProcessEnv): Pick<ServerConfig, 'log'> {
+  if (!log) return {};
+  if (log !== 'text' && log !== 'json') throw new Error(`DEWPOT_LOG is “${log}”: write text or json.`);
+  return { log };
+}
+
 /** Reads the configuration from the environment. @throws Error where the database's address is missing. */
 export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
   const ownerUrl = env.DATABASE_URL;
@@ -88,6 +99,7 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
   const mail = mailFrom(env);
   const photoMegabytes = wholeFrom(env, 'DEWPOT_PHOTO_MB', 'MB', 9_999_999);
   const calculationSeconds = wholeFrom(env, 'DEWPOT_CALCULATION_SECONDS', 'seconds', 600);
+  const metricsPort = wholeFrom(env, 'DEWPOT_METRICS_PORT', '', 65_535);
   const host = env.DEWPOT_HOST ?? '127.0.0.1';
   return {
     ownerUrl,
@@ -100,6 +112,8 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
     ...(env.DEWPOT_REGISTRATION_CODE && { registrationCode: env.DEWPOT_REGISTRATION_CODE }),
     ...(mail && { mail }),
     ...mqttFrom(env),
+    ...logFrom(env),
+    ...(metricsPort && { metricsPort }),
     ...(photoMegabytes && { photoMegabytes }),
     ...(calculationSeconds && { calculationTime: calculationSeconds * SECOND }),
     ...(env.DEWPOT_WEB && { web: env.DEWPOT_WEB }),

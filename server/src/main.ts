@@ -1,16 +1,28 @@
 import 'reflect-metadata';
+import { DataSource } from 'typeorm';
 import { createServer } from './bootstrap.js';
 import { stopGracefully } from './http/graceful-stop.js';
 import { configFrom } from './config.js';
+import type { Observer } from './monitoring/answered.js';
+import { telling } from './monitoring/lines.js';
+import { Metrics } from './monitoring/metrics.js';
 
 const config = configFrom(process.env);
-const app = await createServer(config);
+const { logger, observer } = telling(config.log ?? 'text', process.env.DEWPOT_QUIET === '1');
+const observers: Observer[] = [];
+const app = await createServer(config, observers);
 // Whoever started us holds a channel to us: when it dies, we go too, so that the port is free for the next start.
 const stop = () => void stopGracefully(app).then(() => process.exit(0));
 process.once('disconnect', stop);
 for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, stop);
+if (config.metricsPort) {
+  const metrics = new Metrics(app.get(DataSource));
+  observers.push(metrics.observe);
+  await metrics.serve(config.metricsPort);
+}
 await app.listen(config.port, config.host);
 // From now on each request has its line.
-app.useLogger(process.env.DEWPOT_QUIET === '1' ? ['error'] : ['error', 'warn', 'log']);
+app.useLogger(logger);
+observers.push(observer);
 // The start command waits for this line.
 process.stdout.write(`listening on http://${config.host}:${config.port}\n`);

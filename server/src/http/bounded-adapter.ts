@@ -6,6 +6,7 @@ import {
   type ServerResponse,
 } from 'node:http';
 import { ExpressAdapter } from '@nestjs/platform-express';
+import { observe, type Observer } from '../monitoring/answered.js';
 
 /** How long a client may take, ms: for the headers, for the largest request of all, and between two requests. */
 const LIMITS: ServerOptions = {
@@ -23,12 +24,16 @@ type Early = (request: IncomingMessage, response: ServerResponse) => Promise<boo
 
 /** Express on a server that no slow or silent client can hold for long. */
 export class BoundedAdapter extends ExpressAdapter {
+  /** Who is told of each request that was answered. */
+  observers: readonly Observer[] = [];
+
   /** Answers what needs nothing of Express, which is most of the cost of a small answer; says whether it did. */
   early: Early = () => Promise.resolve(false);
 
   override initHttpServer(): void {
     const express = this.getInstance<RequestListener>();
     const server = createServer(LIMITS, (request, response) => {
+      observe(request, response, this.observers);
       const { 'if-none-match': tag } = request.headers;
       if (tag === undefined) return void express(request, response);
       void this.early(request, response).then((answered) => answered || express(request, response));

@@ -57,6 +57,8 @@ const MOST_TAGS = 4_000_000;
 interface Given {
   readonly token: string;
   readonly areas: readonly Area[] | undefined;
+  /** Of what it was an answer, for whoever counts. */
+  readonly route: unknown;
 }
 
 /** Answers what has not changed without making it anew: not at all to whoever has it, else as others were answered. */
@@ -89,7 +91,8 @@ export class Unchanged implements NestInterceptor {
    * Answers, before all else is done for a request, that nothing has changed: one look at the session tells. Only for a tag that
    * was given out to these cookies: whoever makes tags up has no session looked for, and is counted like everybody.
    */
-  async early({ method, url, headers }: IncomingMessage, response: ServerResponse): Promise<boolean> {
+  async early(request: IncomingMessage, response: ServerResponse): Promise<boolean> {
+    const { method, url, headers } = request;
     const tag = headers['if-none-match'];
     if (method !== 'GET' || tag === undefined || headers.authorization !== undefined) return false;
     const given = this.given.get(`${headers.cookie} ${tag}`);
@@ -98,6 +101,7 @@ export class Unchanged implements NestInterceptor {
     const session = await this.sessions.find(given.token).catch(() => undefined);
     if (!session || session.stale || session.goneAt !== undefined) return false;
     if (this.tagOf(url, given.areas, session, headers) !== tag) return false;
+    Object.assign(request, { visitor: session, route: given.route });
     response.writeHead(304, { ETag: tag }).end();
     return true;
   }
@@ -120,7 +124,7 @@ export class Unchanged implements NestInterceptor {
     const { headers, originalUrl } = request;
     const tag = this.tagOf(originalUrl, areas, standing, headers);
     const token = (request.cookies as Record<string, string>)[COOKIE];
-    if (token) this.given.set(`${headers.cookie} ${tag}`, { token, areas });
+    if (token) this.given.set(`${headers.cookie} ${tag}`, { token, areas, route: request.route as unknown });
     response.set({ ETag: tag, 'Cache-Control': 'private, no-cache' }).type('json');
   }
 
