@@ -14,6 +14,7 @@ import { findings } from './lib/bench-findings.mjs';
 import { firstDays } from './lib/bench-first-days.mjs';
 import { benchSteps, replanning } from './lib/bench-pours.mjs';
 import { planning } from './lib/bench-calendar.mjs';
+import { answers } from './lib/bench-answers.mjs';
 import { archives } from './lib/bench-archive.mjs';
 import { longLists } from './lib/bench-lists.mjs';
 import { fillShelf } from './lib/bench-shelf.mjs';
@@ -167,7 +168,8 @@ async function main() {
     await dryingShelf(note, (await browser.newContext({ baseURL: trial.url })).request, trial.database);
     await archives(note, browser, trial);
     await load(trial.url, note);
-    await firstDays(await browser.newContext({ baseURL: trial.url }), note);
+    await answers(note, trial.url, trial.database);
+    await firstDays(await browser.newContext({ baseURL: trial.url }), note, trial.database);
     await findings(note, await browser.newContext({ baseURL: trial.url }), trial.database);
   } finally {
     await browser.close();

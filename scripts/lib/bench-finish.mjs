@@ -4,6 +4,7 @@ import { randomUUID } from 'node:crypto';
 import pg from 'pg';
 import { times } from './bench-mixes.mjs';
 import { fillShelf } from './bench-shelf.mjs';
+import { withState } from './bench-state.mjs';
 
 /** @typedef {import('./bench-mixes.mjs').Note} Note */
 
@@ -70,8 +71,14 @@ export async function dryingShelf(note, request, database) {
       await tell(id, (20 - day) * DAY, { type: 'weighed', mass: Math.round(expected.dry + left(day)), step: 1 });
   }
   const many = casts.length;
+  /** @type {number[]} */
   const lists = [];
-  for (let i = 0; i < 20; i++) lists.push(await taken(list));
+  await withState(database, async (move) => {
+    for (let i = 0; i < 20; i++) {
+      await move();
+      lists.push(await taken(list));
+    }
+  });
   note(`A shelf of ${many} that dry, listed`, `${median(lists).toFixed(0)} ms`);
   const weighings = [];
   for (const { id, expected } of casts.slice(0, 20)) {

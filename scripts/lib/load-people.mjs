@@ -20,8 +20,8 @@ const STRIDE = 41;
 const LOOKED_AT = ['casts/shelf', 'moulds/all', 'store', 'places', 'session', 'mixes/all', 'casts/shelf', 'pours'];
 export const WRITTEN = 'an event written';
 
-/** @param {string} url */
-function asking(url) {
+/** Asks a server as a browser does, over connections that are kept. @param {string} url */
+export function asking(url) {
   const { hostname, port } = new URL(url);
   const agent = new Agent({ keepAlive: true });
   /** As a browser asks: what it has is asked for by its tag. @param {string} method @param {string} path @param {{ cookie?: string, tag?: string | undefined, data?: object }} [more] @returns {Promise<Answer>} */
@@ -52,7 +52,7 @@ function asking(url) {
 }
 
 /** People of a workshop with a shelf of pots. @param {ReturnType<typeof asking>['ask']} ask @returns {Promise<Person[]>} */
-async function peopleOf(ask) {
+export async function peopleOf(ask) {
   let cookie = '';
   const send = (/** @type {string} */ method) => async (/** @type {string} */ path, /** @type {{ data?: object }} */ { data } = {}) => {
     const answer = await ask(method, path.replace('/api/', ''), { cookie, ...(data && { data }) });

@@ -48,6 +48,7 @@ export async function createServer(
   });
   const unchanged = app.get(Unchanged);
   adapter.early = (request, response) => unchanged.early(request, response);
+  if (config.proxies) app.set('trust proxy', [...config.proxies]);
   setRates(app.getHttpAdapter().getInstance(), config.rates);
   app.use(security);
   app.use(allowedHosts(config));

@@ -1,3 +1,4 @@
+import { isIP } from 'node:net';
 import { dirname } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { SECOND } from '@dewpot/core/units';
@@ -23,6 +24,8 @@ export interface ServerConfig {
   readonly port: number;
   /** Whether only this machine can reach it. */
   readonly loopback: boolean;
+  /** Proxies before the server, by address or network: what they say of who asks is believed, of nobody else. */
+  readonly proxies?: readonly string[];
   /** Names that the server answers to beside the loopback ones. */
   readonly hostNames?: readonly string[];
   /** Code without which nobody registers; anybody may where there is none. */
@@ -85,6 +88,30 @@ function mqttFrom({ DEWPOT_MQTT: broker }: NodeJS.ProcessEnv): Pick<ServerConfig
   return { mqtt: broker };
 }
 
+/** Whether something is an address, or a network such as 10.0.0.0/8. */
+function isNetwork(written: string): boolean {
+  const [address = '', bits, ...more] = written.split('/');
+  const most = { 0: -1, 4: 32, 6: 128 }[isIP(address)] ?? -1;
+  return more.length === 0 && most > 0 && (bits === undefined || (/^\d{1,3}$/.test(bits) && Number(bits) <= most));
+}
+
+/** The proxies before the server. @throws Error where one of them is no address */
+function proxiesFrom({ DEWPOT_PROXIES: written = '' }: NodeJS.ProcessEnv): Pick<ServerConfig, 'proxies'> {
+  const proxies = listed(written);
+  const wrong = proxies.find((one) => !isNetwork(one));
+  if (wrong !== undefined)
+    throw new Error(
+      `DEWPOT_PROXIES has “${wrong}”: write addresses such as 10.0.0.2 or 10.0.0.0/24, with commas between.`,
+    );
+  return proxies.length > 0 ? { proxies } : {};
+}
+
+const listed = (written: string) =>
+  written
+    .split(',')
+    .map((one) => one.trim())
+    .filter(Boolean);
+
 /** How the log is written. @throws Error where it is in no known way */
 function logFrom({ DEWPOT_LOG: log }: NodeJS.ProcessEnv): Pick<ServerConfig, 'log'> {
   if (!log) return {};
@@ -100,15 +127,18 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
   const photoMegabytes = wholeFrom(env, 'DEWPOT_PHOTO_MB', 'MB', 9_999_999);
   const calculationSeconds = wholeFrom(env, 'DEWPOT_CALCULATION_SECONDS', 'seconds', 600);
   const metricsPort = wholeFrom(env, 'DEWPOT_METRICS_PORT', '', 65_535);
+  const proxies = proxiesFrom(env);
   const host = env.DEWPOT_HOST ?? '127.0.0.1';
   return {
     ownerUrl,
     host,
     port: Number(env.DEWPOT_PORT ?? 8137),
-    loopback: ['127.0.0.1', 'localhost', '::1'].includes(host),
+    // Behind a proxy others reach it too.
+    loopback: ['127.0.0.1', 'localhost', '::1'].includes(host) && !proxies.proxies,
+    ...proxies,
     programs: env.DEWPOT_PROGRAMS ?? dirname(fileURLToPath(import.meta.url)),
     rates: ratesFrom(env),
-    hostNames: (env.DEWPOT_HOST_NAMES ?? '').split(',').filter(Boolean),
+    hostNames: listed(env.DEWPOT_HOST_NAMES ?? ''),
     ...(env.DEWPOT_REGISTRATION_CODE && { registrationCode: env.DEWPOT_REGISTRATION_CODE }),
     ...(mail && { mail }),
     ...mqttFrom(env),

@@ -10,7 +10,7 @@ import { CurrentUser, EvenRemoved, ForRole, Public, type AppRequest } from '../h
 import { speakerIn } from '../http/speaker.js';
 import { rate } from '../http/rate.js';
 import { Accounts, type Account } from './accounts.service.js';
-import { COOKIE, cookie } from './cookie.js';
+import { COOKIE, cookieFor } from './cookie.js';
 import { DoorService } from './door.service.js';
 import { People } from './people.service.js';
 import { RecoveryService } from './recovery.service.js';
@@ -105,7 +105,7 @@ export class AccountsController {
     @Res({ passthrough: true }) response: Response,
   ): Promise<void> {
     await this.sessions.end(personId, { only: sessionId });
-    response.clearCookie(COOKIE, { ...cookie, maxAge: undefined });
+    response.clearCookie(COOKIE, { ...cookieFor(response.req), maxAge: undefined });
   }
 
   @Put('workshop')

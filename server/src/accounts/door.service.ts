@@ -1,7 +1,7 @@
 import { defined } from '@dewpot/core/math';
 import { Injectable } from '@nestjs/common';
 import type { Request } from 'express';
-import { COOKIE, cookie } from './cookie.js';
+import { COOKIE, cookieFor } from './cookie.js';
 import { plainAddress, type Entrance } from './accounts.service.js';
 import { Sessions } from './sessions.js';
 import { SignInTries } from './sign-in-tries.js';
@@ -27,6 +27,6 @@ export class DoorService {
   async open({ workshop_id: workshopId, person_id: personId, passphrase_hash: passphraseHash }: Entrance, request: Request): Promise<void> {
     const label = request.headers['user-agent'] ?? '';
     const token = await this.sessions.open({ workshopId, personId, passphraseHash }, 'browser', label);
-    defined(request.res).cookie(COOKIE, token, cookie);
+    defined(request.res).cookie(COOKIE, token, cookieFor(request));
   } // prettier-ignore
 }

@@ -15,7 +15,7 @@ import {
   type PublicWhen,
 } from '../http/request.js';
 import { admitted } from './admission.js';
-import { COOKIE, cookie } from './cookie.js';
+import { COOKIE, cookieFor } from './cookie.js';
 import { Sessions } from './sessions.js';
 
 /** What a request brings to be known by: a script's token, or the session's cookie. */
@@ -53,7 +53,7 @@ export class SessionGuard implements CanActivate {
       throw new ProblemError(403, msg('server.notAllowed'), { detail: msg('server.inPerson') });
     if (session.stale && token !== undefined) {
       const renewed = await this.sessions.renew(session, token);
-      if (renewed) http.getResponse<Response>().cookie(COOKIE, renewed, cookie);
+      if (renewed) http.getResponse<Response>().cookie(COOKIE, renewed, cookieFor(request));
     }
     const { sessionId, personId, name, workshopId } = session;
     request.visitor = { sessionId, personId, name, workshopId };
