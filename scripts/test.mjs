@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildStale } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
+import { wishDebian } from './lib/debian.mjs';
 import { ensureNode, ensurePackages } from './lib/packages.mjs';
 import { root } from './lib/paths.mjs';
 import { ensurePostgres } from './lib/postgres.mjs';
@@ -43,6 +44,8 @@ async function main() {
   ensurePackages();
   ensurePostgres();
   const chromium = ensureChromium();
+  wishDebian('/usr/sbin/pgbouncer', ['pgbouncer'], 'pgbouncer');
+  wishDebian('/usr/sbin/haproxy', ['haproxy'], 'HAProxy');
   mkdirSync(results, { recursive: true });
   const unit = join(results, 'unit.json');
   const journeys = join(results, 'e2e.json');

@@ -23,7 +23,12 @@ export default defineConfig({
     outDir: 'dist/app',
     emptyOutDir: true,
     rollupOptions: {
-      input: { main: 'src/main.ts', prepare: 'src/prepare.ts', calculation: 'src/threads/thread.ts' },
+      input: {
+        main: 'src/main.ts',
+        prepare: 'src/prepare.ts',
+        'pool-user': 'src/pool-user.ts',
+        calculation: 'src/threads/thread.ts',
+      },
     },
   },
 });

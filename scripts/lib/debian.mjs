@@ -1,5 +1,6 @@
 // @ts-check
 import { spawnSync } from 'node:child_process';
+import { existsSync } from 'node:fs';
 import { say, Stop } from './say.mjs';
 
 /**
@@ -18,4 +19,18 @@ export function installDebian(packages, what) {
   });
   if (done.status !== 0)
     throw new Stop(`${what} could not be installed: ${done.stderr.trim().split('\n').pop()}. Run: ${command}`);
+}
+
+/**
+ * Installs packages that a part of the tests alone wants; where that cannot be done, says so, and that part is skipped.
+ * @param {string} program where the packages put what is wanted @param {string[]} packages @param {string} what
+ */
+export function wishDebian(program, packages, what) {
+  if (existsSync(program)) return;
+  try {
+    installDebian(packages, what);
+  } catch (error) {
+    if (!(error instanceof Stop)) throw error;
+    say(`${error.message}\nThe tests that want ${what} are skipped.`);
+  }
 }

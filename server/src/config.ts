@@ -20,6 +20,8 @@ const usualRates: Rates = { requests: 600, accounts: 10, calendars: 60, freeTrie
 /** How this server was started. */
 export interface ServerConfig {
   readonly ownerUrl: string;
+  /** A pgbouncer before the database, as host and port, by which requests reach it; none where it is left out. */
+  readonly bouncer?: string;
   readonly host: string;
   readonly port: number;
   /** Whether only this machine can reach it. */
@@ -112,6 +114,14 @@ const listed = (written: string) =>
     .map((one) => one.trim())
     .filter(Boolean);
 
+/** The pgbouncer before the database. @throws Error where it is no host and port */
+function bouncerFrom({ DEWPOT_BOUNCER: bouncer }: NodeJS.ProcessEnv): Pick<ServerConfig, 'bouncer'> {
+  if (!bouncer) return {};
+  if (!/^[\w.-]+:\d{1,5}$/.test(bouncer))
+    throw new Error(`DEWPOT_BOUNCER is “${bouncer}”: write a host and a port, such as 127.0.0.1:6432.`);
+  return { bouncer };
+}
+
 /** How the log is written. @throws Error where it is in no known way */
 function logFrom({ DEWPOT_LOG: log }: NodeJS.ProcessEnv): Pick<ServerConfig, 'log'> {
   if (!log) return {};
@@ -143,6 +153,7 @@ export function configFrom(env: NodeJS.ProcessEnv): ServerConfig {
     ...(mail && { mail }),
     ...mqttFrom(env),
     ...logFrom(env),
+    ...bouncerFrom(env),
     ...(metricsPort && { metricsPort }),
     ...(photoMegabytes && { photoMegabytes }),
     ...(calculationSeconds && { calculationTime: calculationSeconds * SECOND }),

@@ -36,7 +36,9 @@ export class InfrastructureModule {
     const configured = { provide: CONFIG, useValue: config };
     return {
       module: InfrastructureModule,
-      imports: [TypeOrmModule.forRoot({ ...appOptions(config.ownerUrl), retryAttempts: 20, retryDelay: 500 })],
+      imports: [
+        TypeOrmModule.forRoot({ ...appOptions(config.ownerUrl, config.bouncer), retryAttempts: 20, retryDelay: 500 }),
+      ],
       providers: [configured, ...shared],
       exports: [configured, ...shared],
     };

@@ -32,21 +32,32 @@ export function ownerOptions(ownerUrl: string): DataSourceOptions {
   };
 }
 
-/** Connection of the application. */
-export function appOptions(ownerUrl: string): DataSourceOptions {
+/** What the database itself ends: a statement, a wait for a lock, a transaction in which nothing comes, ms. */
+const limits = { statement_timeout: 10_000, lock_timeout: 5_000, idle_in_transaction_session_timeout: 15_000 };
+
+/** The application's address by way of a pgbouncer, where there is one. */
+function viaBouncer(ownerUrl: string, bouncer: string | undefined): string {
+  const url = new URL(appUrl(ownerUrl));
+  if (bouncer !== undefined) url.host = bouncer;
+  return url.toString();
+}
+
+/**
+ * Connections of the application for its requests. A pgbouncer in transaction mode may stand between: what a request sets, it sets
+ * for its transaction. It takes no limits from who connects; its own configuration sets them (`deploy/pgbouncer.ini`).
+ */
+export function appOptions(ownerUrl: string, bouncer?: string): DataSourceOptions {
   return {
     ...common,
-    url: appUrl(ownerUrl),
+    url: viaBouncer(ownerUrl, bouncer),
     poolSize: 10,
     extra: {
       // A request that gets no connection in time is told so, rather than kept waiting for ever.
       connectionTimeoutMillis: 3_000,
-      statement_timeout: 10_000,
       // Of a server that took the statement and says nothing any more.
       query_timeout: 12_000,
-      lock_timeout: 5_000,
-      idle_in_transaction_session_timeout: 15_000,
       application_name: 'dewpot',
+      ...(bouncer === undefined && limits),
     },
   };
 }
