@@ -182,7 +182,9 @@ test('a price is made of what a piece costs, with sending by its mass', async ({
   await page.getByRole('button', { name: 'Another band' }).click();
   await type('Costs, band 2', '7.6');
   await expect(costs).toContainText(/Packed it weighs .* and is sent for €(4\.50|7\.60)/);
+  const saved = page.waitForResponse((answer) => answer.request().method() === 'PUT' && answer.ok());
   await page.getByRole('button', { name: /^Save/ }).click();
+  await saved;
   await page.reload();
   await expect(page.getByLabel('Costs, band 2')).toHaveValue('7.6');
 });

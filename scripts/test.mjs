@@ -44,8 +44,8 @@ async function main() {
   ensurePackages();
   ensurePostgres();
   const chromium = ensureChromium();
-  wishDebian('/usr/sbin/pgbouncer', ['pgbouncer'], 'pgbouncer');
-  wishDebian('/usr/sbin/haproxy', ['haproxy'], 'HAProxy');
+  for (const [name, what] of Object.entries({ pgbouncer: 'pgbouncer', haproxy: 'HAProxy' }))
+    wishDebian(`/usr/sbin/${name}`, [name], what, `The tests of ${what} are skipped.`);
   mkdirSync(results, { recursive: true });
   const unit = join(results, 'unit.json');
   const journeys = join(results, 'e2e.json');

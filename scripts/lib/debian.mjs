@@ -22,15 +22,16 @@ export function installDebian(packages, what) {
 }
 
 /**
- * Installs packages that a part of the tests alone wants; where that cannot be done, says so, and that part is skipped.
- * @param {string} program where the packages put what is wanted @param {string[]} packages @param {string} what
+ * Installs packages that one can do without; where that cannot be done, says so, and what is done instead. Answers whether they are there.
+ * @param {string} program where the packages put what is wanted @param {string[]} packages @param {string} what @param {string} without
  */
-export function wishDebian(program, packages, what) {
-  if (existsSync(program)) return;
+export function wishDebian(program, packages, what, without) {
+  if (existsSync(program)) return true;
   try {
     installDebian(packages, what);
   } catch (error) {
     if (!(error instanceof Stop)) throw error;
-    say(`${error.message}\nThe tests that want ${what} are skipped.`);
+    say(`${error.message}\n${without}`);
   }
+  return existsSync(program);
 }

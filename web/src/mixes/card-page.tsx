@@ -102,7 +102,7 @@ function CardTable({
   const units = useUnits();
   const litre = 1000 / perPart.volume;
   return (
-    <table className="table">
+    <table className="table max-sm:[&_:is(td,th)]:px-2">
       <thead>
         <tr>
           <th scope="col">{say('mixes.inThisOrder')}</th>
