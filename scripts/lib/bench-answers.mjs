@@ -1,6 +1,7 @@
 // @ts-check
 import { withState } from './bench-state.mjs';
 import { asking, peopleOf } from './load-people.mjs';
+import { percentile } from './percentile.mjs';
 
 /** @typedef {import('./bench-mixes.mjs').Note} Note */
 
@@ -14,9 +15,6 @@ const LISTS = {
   casts: ['casts'],
 };
 
-/** @param {readonly number[]} all */
-const p95 = (all) => all.toSorted((a, b) => a - b)[Math.ceil(all.length * 0.95) - 1] ?? NaN;
-
 /** The p95 of what is done again and again, ms. @param {() => Promise<unknown>} work @param {() => Promise<unknown>} [before] */
 async function timed(work, before) {
   const times = [];
@@ -26,7 +24,7 @@ async function timed(work, before) {
     await work();
     times.push(performance.now() - begun);
   }
-  return p95(times).toFixed(1);
+  return percentile(times, 0.95).toFixed(1);
 }
 
 /** Lists as they are made, as they are at hand, and unchanged, beside the bare SQL of their tables. @param {Note} note @param {string} url @param {string} database */

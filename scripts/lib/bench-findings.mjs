@@ -1,6 +1,7 @@
 // @ts-check
 import pg from 'pg';
 import { AS_PAGES } from './trial.mjs';
+import { percentile } from './percentile.mjs';
 
 /** @typedef {import('./bench-mixes.mjs').Note} Note */
 
@@ -14,9 +15,6 @@ const COPIES = `
   SELECT gen_random_uuid(), workshop_id, pour_id, mould_id, code || '-' || n, 'finished', poured_at - n * $2::bigint, mould_name, mix_name,
     damaged, snapshot, expected, projection, finding
   FROM (SELECT * FROM casts WHERE workshop_id = $1 AND finding IS NOT NULL ORDER BY poured_at LIMIT 80) AS kept, generate_series(1, $3::int) AS n`;
-
-/** @param {readonly number[]} all */
-const p95 = (all) => all.toSorted((a, b) => a - b)[Math.ceil(all.length * 0.95) - 1] ?? NaN;
 
 /** Findings over thousands of casts, and a season of ten years. @param {Note} note @param {import('@playwright/test').BrowserContext} context @param {string} database */
 export async function findings(note, context, database) {
@@ -42,7 +40,7 @@ export async function findings(note, context, database) {
   const many = async (/** @type {(i: number) => string} */ path) => {
     const times = [];
     for (let i = 0; i < ASKED; i++) times.push(await timed(path(i)));
-    return `${p95(times).toFixed(0)} ms (p95)`;
+    return `${percentile(times, 0.95).toFixed(0)} ms (p95)`;
   };
   note(`All ways over ${CASTS} casts, compared anew`, `${(await timed('findings/ways')).toFixed(0)} ms`, 'under 1 s');
   note('… kept until something changes', await many(() => 'findings/ways'));

@@ -5,6 +5,7 @@ import { AS_PAGES } from './trial.mjs';
 import { fillShelf } from './bench-shelf.mjs';
 import { withState } from './bench-state.mjs';
 import { wholePours } from './whole-pours.mjs';
+import { percentile } from './percentile.mjs';
 
 /** @typedef {import('@playwright/test').APIRequestContext} Request */
 /** @typedef {import('./bench-pours.mjs').Note} Note */
@@ -30,7 +31,7 @@ async function p95(ask, before = () => Promise.resolve(/** @type {unknown} */ (u
     await ask();
     all.push(performance.now() - begun);
   }
-  return all.sort((a, b) => a - b)[Math.floor(ASKED * 0.95)] ?? NaN;
+  return percentile(all, 0.95);
 }
 
 /** Sends something in. @param {Request} request @param {'put' | 'post'} method @param {string} path @param {object} data */
@@ -76,7 +77,7 @@ async function byForty(ask, move) {
     times.push(performance.now() - begun);
   });
   await Promise.all(asked);
-  return times.sort((a, b) => a - b)[Math.floor(times.length * 0.95)] ?? NaN;
+  return percentile(times, 0.95);
 }
 
 /** The shelf of 500 open casts with two years of readings in three places; then the same with as many closed ones. @param {import('@playwright/test').BrowserContext} context @param {Note} note @param {string} database */

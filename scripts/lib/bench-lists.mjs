@@ -2,6 +2,7 @@
 import pg from 'pg';
 import { fillShelf } from './bench-shelf.mjs';
 import { withState } from './bench-state.mjs';
+import { percentile } from './percentile.mjs';
 
 /** @typedef {import('./bench-mixes.mjs').Note} Note */
 
@@ -14,9 +15,6 @@ const COPIES = `
   SELECT gen_random_uuid(), workshop_id, pour_id, mould_id, code, 'finished', poured_at - n * 3600000, mould_name, mix_name,
     n % 9 = 0, snapshot, expected, projection
   FROM (SELECT * FROM casts WHERE workshop_id = $1 LIMIT 100) AS kept, generate_series(1, $2::int) AS n`;
-
-/** @param {readonly number[]} all */
-const p95 = (all) => all.toSorted((a, b) => a - b)[Math.ceil(all.length * 0.95) - 1] ?? NaN;
 
 /** How long each of many answers takes that is made, ms. @param {import('@playwright/test').APIRequestContext} request @param {string} path @param {() => Promise<unknown>} move */
 async function timesOf(request, path, move) {
@@ -48,7 +46,7 @@ export async function longLists(note, context, database) {
     ['a page by words and damage', 'casts?q=grey&damaged=yes&order=piece'],
   ]) {
     const times = await withState(database, (move) => timesOf(request, path ?? '', move));
-    note(`A list of ${CASTS} casts, ${what}`, `${p95(times).toFixed(0)} ms (p95)`);
+    note(`A list of ${CASTS} casts, ${what}`, `${percentile(times, 0.95).toFixed(0)} ms (p95)`);
   }
   const page = await context.newPage();
   await page.goto('/');

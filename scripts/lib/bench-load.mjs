@@ -6,15 +6,13 @@ import { setTimeout as wait } from 'node:timers/promises';
 import { WRITTEN } from './load-people.mjs';
 import { root } from './paths.mjs';
 import { AS_PAGES } from './trial.mjs';
+import { percentile } from './percentile.mjs';
 
 /** @typedef {import('./bench-pours.mjs').Note} Note */
 /** @typedef {{ status: number, ms: number }} Answer */
 
 const PEOPLE = 50;
 const STREAMS = 200;
-
-/** @param {readonly number[]} all @param {number} share */
-const at = (all, share) => [...all].sort((a, b) => a - b)[Math.floor((all.length - 1) * share)] ?? NaN;
 
 /** @param {string} url @param {string} path @param {{ cookie?: string, body?: object, method?: string }} [more] @returns {Promise<Answer & { text: string }>} */
 async function ask(url, path, { cookie, body, method = body ? 'POST' : 'GET' } = {}) {
@@ -63,7 +61,7 @@ async function besideCalculation(url, cookie, note) {
     for (let i = 0; i < 200; i++) times.push((await ask(url, path ?? '', { cookie })).ms);
     note(
       `${what}, while eight calculate the worst that is allowed`,
-      `${at(times, 0.95).toFixed(0)} ms (p95)`,
+      `${percentile(times, 0.95).toFixed(0)} ms (p95)`,
       'under 50 ms',
     );
   }
@@ -118,7 +116,11 @@ async function streams(url, cookies, note) {
     times.push(performance.now() - begun);
   }
   asked.forEach((one) => /** @type {import('node:http').ClientRequest} */ (one).destroy());
-  note(`${STREAMS} streams: a reading, until twenty have heard of it`, `${at(times, 0.95).toFixed(0)} ms (p95)`, '');
+  note(
+    `${STREAMS} streams: a reading, until twenty have heard of it`,
+    `${percentile(times, 0.95).toFixed(0)} ms (p95)`,
+    '',
+  );
 }
 
 /** What many at once wait for. @param {string} url @param {Note} note */

@@ -4,6 +4,7 @@ import { Agent, request as open } from 'node:http';
 import { setTimeout as wait } from 'node:timers/promises';
 import { fillShelf } from './bench-shelf.mjs';
 import { AS_PAGES } from './trial.mjs';
+import { percentile } from './percentile.mjs';
 
 /** @typedef {{ status: number, ms: number, tag: string | undefined, cookie: string | undefined, text: string }} Answer */
 /** @typedef {{ cookie: string, casts: readonly string[], tags: Map<string, string> }} Person */
@@ -65,9 +66,6 @@ export async function peopleOf(ask) {
   return Array.from({ length: PEOPLE_EACH }, () => ({ cookie, casts, tags: new Map() }));
 }
 
-/** @param {readonly number[]} sorted @param {number} share */
-const at = (sorted, share) => sorted[Math.floor((sorted.length - 1) * share)] ?? NaN;
-
 /**
  * Fifty people in ten workshops, each asking for one thing after the other, and now and then telling one: every so many ms, or with 0
  * as fast as the answers come.
@@ -107,9 +105,16 @@ export async function loadByPeople(url, seconds, every) {
     perSecond: all.length / seconds,
     unchanged: all.filter(({ status }) => status === 304).length / all.length,
     rows: [...answers].map(([what, given]) => {
-      const times = given.map(({ ms }) => ms).sort((a, b) => a - b);
+      const times = given.map(({ ms }) => ms);
       const failed = given.filter(({ status }) => status >= 400).length;
-      return { what, count: given.length, failed, p50: at(times, 0.5), p95: at(times, 0.95), p99: at(times, 0.99) };
+      return {
+        what,
+        count: given.length,
+        failed,
+        p50: percentile(times, 0.5),
+        p95: percentile(times, 0.95),
+        p99: percentile(times, 0.99),
+      };
     }),
   };
 }

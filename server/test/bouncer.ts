@@ -1,30 +1,16 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { connect, createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { appUrl } from '../src/db/connection.js';
+import { freePort, listens } from './ports.js';
 
 const PROGRAM = '/usr/sbin/pgbouncer';
 export const hasBouncer = existsSync(PROGRAM);
 
 const shipped = join(import.meta.dirname, '../../deploy/pgbouncer.ini');
 const isRoot = process.getuid?.() === 0;
-
-export const freePort = () =>
-  new Promise<number>((done) => {
-    const server = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = server.address() as AddressInfo;
-      server.close(() => done(port));
-    });
-  });
-
-export const listens = (port: number) =>
-  new Promise<boolean>((done) => {
-    const line = connect(port, '127.0.0.1', () => (line.end(), done(true)));
-    line.once('error', () => done(false));
-  });
 
 /** A pgbouncer by the configuration that is shipped, before a database; it can be stopped and started again. */
 export async function startBouncer(ownerUrl: string) {

@@ -7,8 +7,8 @@ import { setTimeout as wait } from 'node:timers/promises';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { stopGracefully } from '../src/http/graceful-stop.js';
-import { freePort, listens } from './bouncer.js';
 import { newAddress, newWorkshop, PASSPHRASE, startServer, wideRates, type Harness } from './harness.js';
+import { freePort, listens } from './ports.js';
 
 const PROGRAM = '/usr/sbin/haproxy';
 const shipped = join(import.meta.dirname, '../../deploy/haproxy.cfg');

@@ -1,10 +1,10 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { chmodSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it, vi } from 'vitest';
+import { freePort } from './ports.js';
 
 const ROOT = fileURLToPath(new URL('../..', import.meta.url));
 
@@ -41,15 +41,6 @@ describe('blows while clients write', () => {
     300_000,
   );
 });
-
-function freePort(): Promise<number> {
-  return new Promise((done) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo;
-      probe.close(() => done(port));
-    });
-  });
-}
 
 /** Processes whose command holds a text. */
 const processes = (text: string): number[] =>

@@ -41,6 +41,9 @@ export interface AppRequest extends Request {
   readsIn?: ReadsIn;
 }
 
+/** Whether an address is the API's; the others are the web application's. */
+export const ofApi = ({ path }: { readonly path: string }): boolean => path.startsWith('/api');
+
 export const PUBLIC = 'dewpot:public';
 /** When a route needs no session: always, or only while nobody but this machine can reach the server. */
 export type PublicWhen = 'always' | 'on loopback';

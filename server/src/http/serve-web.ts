@@ -1,11 +1,9 @@
 import { join } from 'node:path';
 import express, { type NextFunction, type Response } from 'express';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import type { AppRequest } from './request.js';
+import { ofApi, type AppRequest } from './request.js';
 
 const YEAR = 365 * 24 * 3_600_000;
-
-const ofApi = ({ path }: AppRequest) => path.startsWith('/api');
 
 /** Serves the built web application: hashed files for a year, the page itself always fresh, any station's address by it. */
 export function serveWeb(app: NestExpressApplication, folder: string): void {

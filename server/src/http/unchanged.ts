@@ -100,7 +100,7 @@ export class Unchanged implements NestInterceptor {
     // A database that is away is told of where all else is asked of it.
     const session = await this.sessions.find(given.token).catch(() => undefined);
     if (!session || session.stale || session.goneAt !== undefined) return false;
-    if (this.tagOf(url, given.areas, session, headers) !== tag) return false;
+    if (this.tagOf(url, session, circumstances(given.areas, session, headers)) !== tag) return false;
     Object.assign(request, { visitor: session, route: given.route });
     response.writeHead(304, { ETag: tag }).end();
     return true;
@@ -113,29 +113,25 @@ export class Unchanged implements NestInterceptor {
     const madeOf = this.reflector.get<MadeOf | undefined>(WHILE_UNCHANGED, context.getHandler());
     if (!standing || !madeOf) return next.handle();
     const { areas, own = false } = madeOf;
-    const key = `${originalUrl} ${own ? standing.personId : ''} ${circumstances(areas, standing, headers)}`;
+    const now = circumstances(areas, standing, headers);
+    // An answer is as old as its asking: its tag is of the minute in which it was begun.
+    const tag = this.tagOf(originalUrl, standing, now);
+    const key = `${originalUrl} ${own ? standing.personId : ''} ${now}`;
     const answer = this.answer(key, async () => JSON.stringify(await lastValueFrom(next.handle())));
     // What is refused or fails has no tag: it is asked for anew.
-    return from(answer).pipe(tap(() => this.tagged(request, http.getResponse(), areas, standing)));
+    return from(answer).pipe(tap(() => this.tagged(tag, areas, request, http.getResponse())));
   }
 
   /** Gives an answer the tag by which it is asked for again. */
-  private tagged(request: AppRequest, response: Response, areas: Given['areas'], standing: Standing): void {
-    const { headers, originalUrl } = request;
-    const tag = this.tagOf(originalUrl, areas, standing, headers);
+  private tagged(tag: string, areas: Given['areas'], request: AppRequest, response: Response): void {
     const token = (request.cookies as Record<string, string>)[COOKIE];
-    if (token) this.given.set(`${headers.cookie} ${tag}`, { token, areas, route: request.route as unknown });
+    if (token) this.given.set(`${request.headers.cookie} ${tag}`, { token, areas, route: request.route as unknown });
     response.set({ ETag: tag, 'Cache-Control': 'private, no-cache' }).type('json');
   }
 
-  /** The tag of what somebody is answered at an address as things stand, by this code of the server. */
-  private tagOf(
-    url: string | undefined,
-    areas: Given['areas'],
-    standing: Standing,
-    headers: IncomingHttpHeaders,
-  ): string {
-    return `W/"${hashOf(`${this.server} ${url} ${standing.personId} ${circumstances(areas, standing, headers)}`)}"`;
+  /** The tag of what somebody is answered at an address as things are now, by this code of the server. */
+  private tagOf(url: string | undefined, { personId }: Standing, now: string): string {
+    return `W/"${hashOf(`${this.server} ${url} ${personId} ${now}`)}"`;
   }
 
   private async answer(key: string, make: () => Promise<string>): Promise<string> {

@@ -1,6 +1,7 @@
 import type { LoggerService, LogLevel } from '@nestjs/common';
 import { Logger } from '@nestjs/common';
 import pino, { type DestinationStream, type Logger as Pino } from 'pino';
+import { ofApi } from '../http/request.js';
 import type { Answered, Observer } from './answered.js';
 
 /** The server's log as JSON lines, for machines that gather logs. */
@@ -55,5 +56,3 @@ export function telling(kind: 'text' | 'json', quiet: boolean): Telling {
     observer: (answered) => ofApi(answered) && requests.log(textOf(answered)),
   };
 }
-
-const ofApi = ({ path }: Answered) => path.startsWith('/api');

@@ -2,6 +2,7 @@ import { createServer, type Server } from 'node:http';
 import { collectDefaultMetrics, Gauge, Histogram, Registry } from 'prom-client';
 import type { Pool } from 'pg';
 import type { DataSource } from 'typeorm';
+import { ofApi } from '../http/request.js';
 import type { Answered } from './answered.js';
 
 /** Bounds of the times that are counted together, s. */
@@ -37,8 +38,9 @@ export class Metrics {
   }
 
   /** Counts a request of the API. Its address is no label: there are as many as there are things. */
-  readonly observe = ({ method, route, path, status, ms }: Answered): void => {
-    if (!path.startsWith('/api')) return;
+  readonly observe = (answered: Answered): void => {
+    if (!ofApi(answered)) return;
+    const { method, route, status, ms } = answered;
     this.requests.observe({ method, route: route ?? 'none', status }, ms / 1000);
   };
 
