@@ -117,12 +117,15 @@ export async function violations(page: Page, rules?: 'colours' | 'words', styles
   );
 }
 
+/** What a worker loads. A worker that is ended, as when the question changes, is never said to have ended its requests. */
+const OF_WORKERS = /\.worker-[^/]*\.js$|\.wasm$/;
+
 /** Counts the requests that are on the way; answers a wait for a page that asks for nothing more and has drawn what it was answered. */
 function settling(page: Page): () => Promise<void> {
-  const underWay = new Set<Request>();
+  const underWay = new Map<Request, number>();
   page.on('request', (request) => {
     // The stream of news stays open.
-    if (request.resourceType() !== 'eventsource') underWay.add(request);
+    if (request.resourceType() !== 'eventsource' && !OF_WORKERS.test(request.url())) underWay.set(request, Date.now());
   });
   const end = (request: Request) => underWay.delete(request);
   page.on('requestfinished', end);
@@ -136,7 +139,7 @@ function settling(page: Page): () => Promise<void> {
       if (idle === 0) await page.waitForTimeout(20);
     }
     expect(
-      [...underWay].map((request) => request.url()),
+      [...underWay].map(([request, since]) => `${request.url()} for ${Date.now() - since} ms`),
       'still asked for',
     ).toEqual([]);
     await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
